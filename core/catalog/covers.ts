@@ -1,0 +1,77 @@
+import { MM_PER_INCH } from '../units/length';
+
+/** A roll as the shop sells it; a price per metre means it is also cut to length. */
+export interface Roll {
+  readonly key: string;
+  readonly widthMm: number;
+  readonly lengthMm: number;
+  readonly price: number;
+}
+
+/** What goes over the frame. Figures are ordinary trade figures. */
+export interface CoverMaterial {
+  readonly key: string;
+  readonly name: string;
+  readonly kind: 'film' | 'fabric' | 'net' | 'shade';
+  /** Part of the sun's light that comes through. */
+  readonly light: number;
+  /** Degrees C by which a night inside stays milder. */
+  readonly frostHelpC: number;
+  /** Heat loss, W/m2K; null where air passes through. */
+  readonly uWPerM2K: number | null;
+  readonly kgPerM2: number;
+  readonly life: string;
+  readonly rolls: readonly Roll[];
+  readonly source: string;
+}
+
+const FOOT = 12 * MM_PER_INCH;
+const TABLE = 'Trade table of covers: middle of the stated range';
+
+function rolls(key: string, sizes: readonly (readonly [widthFt: number, lengthFt: number, price: number])[]): Roll[] {
+  return sizes.map(([w, l, price]) => ({
+    key: `${key} ${w}x${l} ft`,
+    widthMm: Math.round(w * FOOT * 10) / 10,
+    lengthMm: l * FOOT,
+    price,
+  }));
+}
+
+const FILM_SIZES = [
+  [10, 25, 24],
+  [10, 50, 42],
+  [10, 100, 74],
+  [12, 25, 29],
+  [20, 50, 79],
+  [20, 100, 139],
+] as const;
+
+const FABRIC_SIZES = [
+  [83 / 12, 20, 13],
+  [83 / 12, 50, 26],
+  [10, 50, 38],
+  [12, 50, 46],
+] as const;
+
+const scaled = <T extends readonly (readonly [number, number, number])[]>(sizes: T, factor: number) =>
+  sizes.map(([w, l, p]) => [w, l, Math.round(p * factor)] as const);
+
+const COVERS: readonly CoverMaterial[] = [
+  { key: 'film-uv', name: 'UV film 6 mil', kind: 'film', light: 0.9, frostHelpC: 2.5, uWPerM2K: 6.3, kgPerM2: 0.14, life: '4 to 6 years; 1 to 2 where bare PVC touches it', rolls: rolls('film-uv', FILM_SIZES), source: TABLE },
+  { key: 'film-clear', name: 'clear film, no UV', kind: 'film', light: 0.88, frostHelpC: 2, uWPerM2K: 6.5, kgPerM2: 0.1, life: '3 to 12 months of sun', rolls: rolls('film-clear', scaled(FILM_SIZES, 0.6)), source: TABLE },
+  { key: 'fabric-19', name: 'fabric 19 g', kind: 'fabric', light: 0.87, frostHelpC: 1, uWPerM2K: null, kgPerM2: 0.019, life: '2 years', rolls: rolls('fabric-19', FABRIC_SIZES), source: TABLE },
+  { key: 'fabric-30', name: 'fabric 30 g', kind: 'fabric', light: 0.8, frostHelpC: 2, uWPerM2K: null, kgPerM2: 0.03, life: '3 years', rolls: rolls('fabric-30', scaled(FABRIC_SIZES, 1.3)), source: TABLE },
+  { key: 'fabric-50', name: 'fabric 50 g', kind: 'fabric', light: 0.65, frostHelpC: 3.5, uWPerM2K: null, kgPerM2: 0.05, life: '4 years', rolls: rolls('fabric-50', scaled(FABRIC_SIZES, 1.8)), source: TABLE },
+  { key: 'net', name: 'insect net', kind: 'net', light: 0.88, frostHelpC: 0, uWPerM2K: null, kgPerM2: 0.06, life: '5 years', rolls: rolls('net', scaled(FABRIC_SIZES, 1.6)), source: TABLE },
+  { key: 'shade-30', name: 'shade cloth 30 %', kind: 'shade', light: 0.7, frostHelpC: 0, uWPerM2K: null, kgPerM2: 0.08, life: '7 years', rolls: rolls('shade-30', scaled(FABRIC_SIZES, 1.7)), source: TABLE },
+];
+
+/** Every cover that ships with the program, by key. */
+export const COVER_BY_KEY: ReadonlyMap<string, CoverMaterial> = new Map(COVERS.map((c) => [c.key, c]));
+
+/** The cover of a key. @throws when the key is not in the catalogue. */
+export function coverMaterial(key: string): CoverMaterial {
+  const found = COVER_BY_KEY.get(key);
+  if (!found) throw new Error(`No cover "${key}" in the catalogue`);
+  return found;
+}

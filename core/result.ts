@@ -1,0 +1,25 @@
+/** One thing wrong with something that was typed, imported or asked: which field, and what would be right. */
+export interface Fault {
+  readonly field: string;
+  readonly message: string;
+}
+
+/** A value, or the faults that stood in its way. Used at every edge; exceptions are for bugs. */
+export type Result<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** Wraps a good value. */
+export function ok<T>(value: T): Result<T> {
+  return { ok: true, value };
+}
+
+/** A result with a single fault. */
+export function fail<T = never>(field: string, message: string): Result<T> {
+  return { ok: false, faults: [{ field, message }] };
+}
+
+/** Several faults at once. */
+export function failAll<T = never>(faults: readonly Fault[]): Result<T> {
+  return { ok: false, faults };
+}
