@@ -92,7 +92,7 @@ export function parseLength(text: string, unit: LengthUnit): Result<number> {
       return fail('length', `“${text.trim()}” has a number without a unit. Try ${example}.`);
     if (named === undefined && previous !== Infinity && !previousWasFeet)
       return fail('length', `“${text.trim()}” has a number without a unit. Try ${example}.`);
-    const size = named === undefined ? (previousWasFeet ? MM_PER_INCH : bareUnit(unit)) : (UNIT_MM[named] ?? NaN);
+    const size: number = named === undefined ? (previousWasFeet ? MM_PER_INCH : bareUnit(unit)) : (UNIT_MM[named] ?? NaN);
     if (!Number.isFinite(value)) return fail('length', `“${match[1]}” is not a number. Try ${example}.`);
     if (size >= previous) return fail('length', `Write the larger unit first, as in ${example}.`);
     total += value * size;

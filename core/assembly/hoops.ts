@@ -1,0 +1,170 @@
+import { z } from 'zod';
+import { type Section, SECTION_BY_KEY, section, tubeShape } from '../catalog/sections';
+import { type HoopPoint, heightAt, hoopCurve } from '../hoop/curve';
+import { type Elastica, type Feet, solveHoop } from '../hoop/elastica';
+import { type Result, fail, ok } from '../result';
+import type { Point2 } from './outline';
+import type { Member, Vec3 } from './types';
+
+const mm = z.number().finite();
+
+/** How the height of a hoop is settled: the schools of the trade. */
+export const hoopShapeSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('half-circle') }),
+  z.strictObject({ by: z.literal('stock') }),
+  z.strictObject({ by: z.literal('length'), lengthMm: mm.min(100).max(20000) }),
+  z.strictObject({ by: z.literal('height'), heightMm: mm.min(50).max(6000) }),
+  z.strictObject({ by: z.literal('sheet') }),
+]);
+export type HoopShape = z.infer<typeof hoopShapeSchema>;
+
+/** The words and reason of each school, shown where it is chosen. */
+export const HOOP_SCHOOLS: readonly { readonly value: HoopShape['by']; readonly label: string; readonly why: string }[] = [
+  { value: 'half-circle', label: 'Half circle', why: 'Pipe as long as a true half circle: easy to reckon, and the sprung shape is close to it.' },
+  { value: 'length', label: 'My cut', why: 'You say how long the pipe is cut; the height follows.' },
+  { value: 'height', label: 'My height', why: 'You say how high the crown stands; the cut follows.' },
+  { value: 'stock', label: 'Whole pipe', why: 'A whole pipe from the shop with no cut at all.' },
+  { value: 'sheet', label: 'Sheet sets it', why: 'As high as the chosen roll still covers with its skirts.' },
+];
+
+/** Choices that every family of sprung hoops shares. */
+export const hoopAnswers = {
+  pipe: z.string().refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'tube', 'must be a pipe in the catalogue'),
+  shape: hoopShapeSchema,
+  /** null: as many as the widest spacing asks for. */
+  hoops: z.number().int().min(2).max(80).nullable(),
+  maxSpacingMm: mm.min(200).max(2000),
+  endOffsetMm: mm.min(0).max(1000),
+} as const;
+
+/** Part of a bed, or all of it. */
+export const extentSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('whole') }),
+  z.strictObject({ kind: z.literal('part'), startMm: mm.min(0).max(20000), lengthMm: mm.min(300).max(20000) }),
+]);
+export type Extent = z.infer<typeof extentSchema>;
+
+/** Where a cover starts and ends along a bed, or a fault when it does not fit. */
+export function placeExtent(extent: Extent, bedLengthMm: number): Result<{ readonly startMm: number; readonly endMm: number }> {
+  if (extent.kind === 'whole') return ok({ startMm: 0, endMm: bedLengthMm });
+  const endMm = extent.startMm + extent.lengthMm;
+  if (endMm > bedLengthMm + 0.5) return fail('coverLength', 'The cover runs past the end of the bed: make it shorter or start it sooner.');
+  return ok({ startMm: extent.startMm, endMm });
+}
+
+export interface SprungHoop {
+  readonly hoop: Elastica;
+  /** Pipe to cut: the sprung part and both tails. */
+  readonly cutMm: number;
+}
+
+/** A question about hoops that only the family can answer. */
+export interface HoopSite {
+  readonly feet: Feet;
+  readonly spanMm: number;
+  /** Straight pipe below the sprung part at each foot: over a rod, or in the soil. */
+  readonly tailMm: number;
+  /** The part of the tail that stands above the base from which height is measured. */
+  readonly tailAboveMm: number;
+  /** Across-size of the sheet that a hoop would need, and the widest roll to be had. */
+  readonly sheetAcrossMm: (hoop: Elastica) => number;
+  readonly widestRollMm: number;
+}
+
+function longestStock(pipe: Section): number {
+  return Math.max(...pipe.stock.map((s) => s.lengthMm));
+}
+
+/** Tallest hoop whose sheet is no wider than the roll, by bisection on the pipe's length. */
+function sheetLimited(site: HoopSite, longestMm: number): Result<Elastica> {
+  const at = (lengthMm: number): Result<Elastica> => solveHoop(site.feet, { spanMm: site.spanMm, lengthMm });
+  let low = site.spanMm * 1.03;
+  let high = Math.max(low, longestMm);
+  const lowest = at(low);
+  if (!lowest.ok) return lowest;
+  if (site.sheetAcrossMm(lowest.value) > site.widestRollMm)
+    return fail('roll', 'No roll is wide enough for this span, however low the hoop. Choose a wider roll or a narrower span.');
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    const hoop = at(middle);
+    if (hoop.ok && site.sheetAcrossMm(hoop.value) <= site.widestRollMm) low = middle;
+    else high = middle;
+  }
+  return at(low);
+}
+
+/**
+ * The hoop that a school of height gives on these feet.
+ * @returns the sprung shape and the pipe to cut, or a fault naming the field
+ */
+export function springHoop(shape: HoopShape, pipeKey: string, site: HoopSite): Result<SprungHoop> {
+  const pipe = section(pipeKey);
+  const tails = 2 * site.tailMm;
+  const longest = longestStock(pipe);
+  const solved = ((): Result<Elastica> => {
+    switch (shape.by) {
+      case 'half-circle':
+        return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: (Math.PI / 2) * site.spanMm });
+      case 'length':
+        return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: shape.lengthMm - tails });
+      case 'height':
+        return solveHoop(site.feet, { spanMm: site.spanMm, heightMm: shape.heightMm - site.tailAboveMm });
+      case 'stock': {
+        const fits = pipe.stock.map((s) => s.lengthMm).sort((a, b) => a - b).find((l) => l - tails > site.spanMm * 1.15);
+        if (fits === undefined) return fail('shape', 'No whole pipe is long enough for this span.');
+        return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: fits - tails });
+      }
+      case 'sheet':
+        return sheetLimited(site, longest - tails);
+    }
+  })();
+  if (!solved.ok) return solved;
+  const cutMm = solved.value.lengthMm + tails;
+  if (cutMm > longest + 0.5)
+    return fail('pipeLength', `The hoop needs more pipe than the longest ${pipe.name} on sale. Make it lower or narrower.`);
+  return ok({ hoop: solved.value, cutMm });
+}
+
+/** Hoop places between two ends: the given number, or as many as keep them no further apart than asked. */
+export function hoopPlaces(startMm: number, endMm: number, endOffsetMm: number, count: number | null, maxSpacingMm: number): Result<readonly number[]> {
+  const first = startMm + endOffsetMm;
+  const run = endMm - endOffsetMm - first;
+  if (run < 100) return fail('endOffset', 'The end hoops would meet: make the end offset smaller.');
+  const bays = count === null ? Math.max(1, Math.ceil(run / maxSpacingMm - 1e-6)) : count - 1;
+  return ok(Array.from({ length: bays + 1 }, (_, i) => first + (run * i) / bays));
+}
+
+/** Hoops as members, tags H1, H2 ..., with straight tails along the feet's own direction. */
+export function hoopMembers(sprung: SprungHoop, pipeKey: string, xs: readonly number[], footY: number, footZ: number, tailMm: number): readonly Member[] {
+  const curve = hoopCurve(sprung.hoop, 64);
+  const first = curve[0];
+  const lean = first ? first.angle : Math.PI / 2;
+  const dy = Math.cos(lean) * tailMm;
+  const dz = Math.sin(lean) * tailMm;
+  const line = [
+    ...(tailMm > 0 ? [{ y: -dy, z: -dz }] : []),
+    ...curve,
+    ...(tailMm > 0 ? [{ y: sprung.hoop.spanMm + dy, z: -dz }] : []),
+  ];
+  return xs.map((x, i) => ({
+    tag: `H${i + 1}`,
+    part: 'Hoop',
+    sectionKey: pipeKey,
+    shape: { kind: 'curve', points: line.map((p): Vec3 => [x, footY + p.y, footZ + p.z]) },
+    lengthMm: sprung.cutMm,
+    ends: ['square', 'square'],
+    holes: [],
+    marks: [],
+  }));
+}
+
+/** The outer face of a hoop's pipe, which the sheet lies on, in the cross-section of the bed. */
+export function outerFace(hoop: Elastica, pipeKey: string, footY: number, footZ: number): readonly Point2[] {
+  const r = tubeShape(section(pipeKey)).outsideMm / 2;
+  return hoopCurve(hoop, 64).map((p) => ({ y: footY + p.y - r * Math.sin(p.angle), z: footZ + p.z + r * Math.cos(p.angle) }));
+}
+
+/** Clear height under the pipe above the feet, at a place across the bed. */
+export function clearHeightAt(curve: readonly HoopPoint[], pipeKey: string, footY: number, y: number): number {
+  return heightAt(curve, y - footY) - tubeShape(section(pipeKey)).outsideMm / 2;
+}

@@ -1,0 +1,53 @@
+export interface Point2 {
+  readonly y: number;
+  readonly z: number;
+}
+
+/**
+ * The line a taut sheet takes over a cross-section: the convex hull of everything it touches,
+ * walked from the left anchor over the top to the right anchor.
+ * Source: monotone chain, A. M. Andrew, Information Processing Letters 9 (1979) 216-219.
+ * @param anchors where the sheet is held at the left and the right; they must lie on the hull
+ */
+export function tautOutline(points: readonly Point2[], anchors: readonly [Point2, Point2]): readonly Point2[] {
+  const sorted = [...points, ...anchors].sort((a, b) => a.y - b.y || a.z - b.z);
+  const turn = (o: Point2, a: Point2, b: Point2): number => (a.y - o.y) * (b.z - o.z) - (a.z - o.z) * (b.y - o.y);
+  const chain = (ordered: readonly Point2[]): Point2[] => {
+    const hull: Point2[] = [];
+    for (const p of ordered) {
+      while (hull.length > 1 && turn(hull[hull.length - 2] ?? p, hull[hull.length - 1] ?? p, p) <= 0) hull.pop();
+      hull.push(p);
+    }
+    return hull.slice(0, -1);
+  };
+  // Counter-clockwise ring: along the bottom to the right, then back over the top.
+  const ring = [...chain(sorted), ...chain([...sorted].reverse())];
+  const at = (p: Point2): number => ring.findIndex((r) => Math.abs(r.y - p.y) < 1e-6 && Math.abs(r.z - p.z) < 1e-6);
+  const start = at(anchors[1]);
+  const end = at(anchors[0]);
+  if (start < 0 || end < 0) return [anchors[0], ...ring.filter((p) => p.z > Math.max(anchors[0].z, anchors[1].z)).reverse(), anchors[1]];
+  const path: Point2[] = [];
+  for (let i = start; ; i = (i + 1) % ring.length) {
+    const p = ring[i];
+    if (p) path.push(p);
+    if (i === end) break;
+  }
+  return path.reverse();
+}
+
+/** Length of a line through points. */
+export function pathLength(points: readonly Point2[]): number {
+  return points.reduce((sum, p, i) => {
+    const q = points[i - 1];
+    return q ? sum + Math.hypot(p.y - q.y, p.z - q.z) : 0;
+  }, 0);
+}
+
+/** Area between a line through points and the straight line that closes it (shoelace formula). */
+export function enclosedArea(points: readonly Point2[]): number {
+  const twice = points.reduce((sum, p, i) => {
+    const q = points[(i + 1) % points.length] ?? p;
+    return sum + p.y * q.z - q.y * p.z;
+  }, 0);
+  return Math.abs(twice) / 2;
+}

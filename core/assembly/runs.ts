@@ -1,0 +1,58 @@
+import { section } from '../catalog/sections';
+import type { HardwareUse, Mark, Member, Vec3 } from './types';
+
+/** A straight member that runs along the bed and may be longer than any bar. */
+export interface Run {
+  readonly tag: string;
+  readonly part: string;
+  readonly sectionKey: string;
+  readonly from: Vec3;
+  readonly to: Vec3;
+  readonly wide: Vec3;
+  /** Where hoops stand along x; joints must fall on one of them. */
+  readonly hoopXs: readonly number[];
+  readonly markHoops: boolean;
+}
+
+/**
+ * A straight run along x as one member, or as several with every joint on a hoop when no bar is long enough.
+ * Pipes get a coupler at each joint, boards two plates.
+ */
+export function straightRun(run: Run): { readonly members: readonly Member[]; readonly hardware: readonly HardwareUse[] } {
+  const s = section(run.sectionKey);
+  const longest = Math.max(...s.stock.map((bar) => bar.lengthMm)) - s.squareMm;
+  const [x0, y, z] = run.from;
+  const x1 = run.to[0];
+  const joints: number[] = [x0];
+  while (x1 - (joints[joints.length - 1] ?? x0) > longest) {
+    const last = joints[joints.length - 1] ?? x0;
+    const next = Math.max(...run.hoopXs.filter((h) => h > last + 1 && h - last <= longest));
+    joints.push(Number.isFinite(next) ? next : last + longest);
+  }
+  joints.push(x1);
+  const many = joints.length > 2;
+  const members = joints.slice(1).map((end, i): Member => {
+    const start = joints[i] ?? x0;
+    const marks: Mark[] = run.markHoops
+      ? run.hoopXs.flatMap((h, n) => (h >= start - 0.5 && h <= end + 0.5 ? [{ atMm: h - start, label: `H${n + 1}` }] : []))
+      : [];
+    return {
+      tag: many ? `${run.tag}${String.fromCharCode(97 + i)}` : run.tag,
+      part: many ? `${run.part}, part ${i + 1}` : run.part,
+      sectionKey: run.sectionKey,
+      shape: { kind: 'straight', from: [start, y, z], to: [end, y, z], wide: run.wide },
+      lengthMm: end - start,
+      ends: ['square', 'square'],
+      holes: [],
+      marks,
+    };
+  });
+  const count = joints.length - 2;
+  const hardware: HardwareUse[] =
+    count === 0
+      ? []
+      : s.shape.kind === 'tube'
+        ? [{ itemKey: 'coupler', count, joint: `${run.part}: joints on hoops` }]
+        : [{ itemKey: 'corner-plate', count: 2 * count, joint: `${run.part}: plates over the joints` }];
+  return { members, hardware };
+}

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+
+/** The four corners, as seen standing at the near long side: near left first, then round. */
+export const CORNERS = ['nearLeft', 'nearRight', 'farRight', 'farLeft'] as const;
+export type Corner = (typeof CORNERS)[number];
+
+const size = z.number().min(150).max(20000);
+
+/** One raised bed as it was measured. Lengths in mm; near, far, left and right as seen from the near long side. */
+export const bedSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  name: z.string().trim().min(1).max(60),
+  /** Near left outside corner on the plot. */
+  at: z.strictObject({ xMm: z.number().min(-1e6).max(1e6), yMm: z.number().min(-1e6).max(1e6) }),
+  /** Compass bearing from the left end to the right end, degrees. */
+  bearingDeg: z.number().min(0).max(360),
+  outside: z.strictObject({ nearMm: size, farMm: size, leftMm: size, rightMm: size }),
+  inside: z.strictObject({ lengthMm: size, widthMm: size }),
+  wall: z.strictObject({ heightMm: z.number().min(0).max(1500), thicknessMm: z.number().min(1).max(400) }),
+  /** rising: near left to far right; falling: near right to far left. */
+  diagonals: z.strictObject({ risingMm: size, fallingMm: size }),
+  /** How far each corner lies below the level line. */
+  drops: z.strictObject({
+    nearLeft: z.number().min(-1000).max(1000),
+    nearRight: z.number().min(-1000).max(1000),
+    farRight: z.number().min(-1000).max(1000),
+    farLeft: z.number().min(-1000).max(1000),
+  }),
+  soilBelowRimMm: z.number().min(0).max(1000),
+  soil: z.enum(['soft', 'loam', 'clay', 'stony']),
+});
+
+export type Bed = z.infer<typeof bedSchema>;
+
+/** A square, level bed of an outside size, to start measuring from. */
+export function squareBed(id: string, name: string, lengthMm: number, widthMm: number, wall: Bed['wall'], at: Bed['at']): Bed {
+  const diagonal = Math.round(Math.hypot(lengthMm, widthMm) * 1000) / 1000;
+  return {
+    id,
+    name,
+    at,
+    bearingDeg: 90,
+    outside: { nearMm: lengthMm, farMm: lengthMm, leftMm: widthMm, rightMm: widthMm },
+    inside: { lengthMm: lengthMm - 2 * wall.thicknessMm, widthMm: widthMm - 2 * wall.thicknessMm },
+    wall,
+    diagonals: { risingMm: diagonal, fallingMm: diagonal },
+    drops: { nearLeft: 0, nearRight: 0, farRight: 0, farLeft: 0 },
+    soilBelowRimMm: 50,
+    soil: 'loam',
+  };
+}

@@ -1,0 +1,50 @@
+import fc from 'fast-check';
+import { squareBed } from './bed';
+import { survey } from './survey';
+
+const WALL = { heightMm: 280, thicknessMm: 38 };
+const bed = squareBed('b', 'Test bed', 3000, 1200, WALL, { xMm: 0, yMm: 0 });
+
+test('a square level bed has nothing to say', () => {
+  const s = survey(bed);
+  expect(s.misfitMm).toBeLessThan(0.01);
+  expect(s.outOfLevelMm).toBe(0);
+  expect(s.remarks).toEqual([]);
+  expect(s.frameOn).toEqual({ lengthMm: 3000, widthMm: 1200 });
+  expect(s.frameIn).toEqual({ lengthMm: 2912, widthMm: 1112 });
+});
+
+test('a skewed bed is drawn skewed, by the amount that its diagonals say', () => {
+  fc.assert(
+    fc.property(fc.double({ min: -150, max: 150, noNaN: true }), (shift) => {
+      const skewed = {
+        ...bed,
+        outside: { ...bed.outside, leftMm: Math.hypot(1200, shift), rightMm: Math.hypot(1200, shift) },
+        diagonals: { risingMm: Math.hypot(3000 + shift, 1200), fallingMm: Math.hypot(3000 - shift, 1200) },
+      };
+      const s = survey(skewed);
+      expect(s.corners.farLeft.x).toBeCloseTo(shift, 3);
+      expect(s.corners.farRight.x).toBeCloseTo(3000 + shift, 3);
+      expect(s.skewMm).toBeCloseTo(shift, 6);
+      expect(s.frameIn.lengthMm).toBeCloseTo(2912 - Math.abs(shift), 6);
+    }),
+  );
+});
+
+test('the highest corner is the datum and every other gets its packer', () => {
+  const s = survey({ ...bed, drops: { nearLeft: 10, nearRight: 4, farRight: -2, farLeft: 0 } });
+  expect(s.highest).toBe('farRight');
+  expect(s.packersMm).toEqual({ nearLeft: 12, nearRight: 6, farRight: 0, farLeft: 2 });
+  expect(s.outOfLevelMm).toBe(12);
+});
+
+test('measures that cannot all be true are said to be so', () => {
+  const s = survey({ ...bed, diagonals: { risingMm: 3300, fallingMm: 3300 } });
+  expect(s.misfitMm).toBeGreaterThan(6);
+  expect(s.remarks[0]?.severity).toBe('mend');
+});
+
+test('an inside size that does not leave the wall is caught', () => {
+  const s = survey({ ...bed, inside: { lengthMm: 2980, widthMm: 1124 } });
+  expect(s.remarks.some((r) => r.text.join('').includes('Check the tape'))).toBe(true);
+});

@@ -1,0 +1,92 @@
+import type { BarJob } from './job';
+
+/** One way to fill one bar: how many of each piece. */
+export interface Pattern {
+  readonly stock: number;
+  readonly counts: readonly number[];
+  /** Bar length taken up: pieces and the kerfs between them. */
+  readonly used: number;
+}
+
+const SLACK = 1e-6;
+
+/**
+ * Every maximal pattern of every stock length (no further wanted piece fits), or undefined when there are more than the limit.
+ * Maximal patterns suffice because demand may be over-fulfilled and surplus pieces simply not cut.
+ */
+export function maximalPatterns(job: BarJob, limit: number): readonly Pattern[] | undefined {
+  const order = job.pieces.map((_, i) => i).filter((i) => (job.pieces[i]?.quantity ?? 0) > 0);
+  order.sort((a, b) => (job.pieces[b]?.length ?? 0) - (job.pieces[a]?.length ?? 0));
+  const found: Pattern[] = [];
+  const counts = new Array<number>(job.pieces.length).fill(0);
+
+  const fill = (stock: number, at: number, room: number): boolean => {
+    const index = order[at];
+    if (index === undefined) {
+      const maximal = order.every((i) => {
+        const piece = job.pieces[i];
+        return !piece || (counts[i] ?? 0) >= piece.quantity || piece.length + job.kerf > room + SLACK;
+      });
+      if (!maximal || counts.every((c) => c === 0)) return true;
+      found.push({ stock, counts: [...counts], used: (job.stock[stock]?.length ?? 0) - room });
+      return found.length <= limit;
+    }
+    const piece = job.pieces[index];
+    if (!piece) return true;
+    const most = Math.min(piece.quantity, Math.floor((room + SLACK) / (piece.length + job.kerf)));
+    for (let c = most; c >= 0; c--) {
+      counts[index] = c;
+      if (!fill(stock, at + 1, room - c * (piece.length + job.kerf))) return false;
+    }
+    counts[index] = 0;
+    return true;
+  };
+
+  for (let s = 0; s < job.stock.length; s++) {
+    const bar = job.stock[s];
+    if (!bar || bar.available === 0) continue;
+    if (!fill(s, 0, bar.length + job.kerf)) return undefined;
+  }
+  // A pattern that also fits a bar no dearer, no longer and without a limit is never needed.
+  return found.filter((p) => {
+    const own = job.stock[p.stock];
+    return !job.stock.some((s, i) => {
+      if (!own || i === p.stock || s.available !== undefined || s.length >= own.length || s.price > own.price) return false;
+      return p.used <= s.length + SLACK;
+    });
+  });
+}
+
+/**
+ * Best new pattern for a stock length at given worths of the pieces: a bounded knapsack by branch and bound.
+ * Source: P. C. Gilmore and R. E. Gomory, Operations Research 11 (1963) 863-888.
+ */
+export function bestPattern(job: BarJob, stock: number, worth: readonly number[]): { readonly pattern: Pattern; readonly worth: number } {
+  const order = job.pieces.map((_, i) => i).filter((i) => (worth[i] ?? 0) > 1e-12 && (job.pieces[i]?.quantity ?? 0) > 0);
+  const size = (i: number): number => (job.pieces[i]?.length ?? 1) + job.kerf;
+  order.sort((a, b) => (worth[b] ?? 0) / size(b) - (worth[a] ?? 0) / size(a));
+  const total = (job.stock[stock]?.length ?? 0) + job.kerf;
+  let best = 0;
+  let bestCounts = new Array<number>(job.pieces.length).fill(0);
+  let bestRoom = total;
+  const counts = new Array<number>(job.pieces.length).fill(0);
+  let budget = 200000;
+  const go = (at: number, room: number, value: number): void => {
+    if (value > best + 1e-12) {
+      best = value;
+      bestCounts = [...counts];
+      bestRoom = room;
+    }
+    const i = order[at];
+    if (i === undefined || budget-- <= 0) return;
+    if (value + (room * (worth[i] ?? 0)) / size(i) <= best + 1e-12) return;
+    const most = Math.min(job.pieces[i]?.quantity ?? 0, Math.floor((room + SLACK) / size(i)));
+    for (let c = most; c >= 0; c--) {
+      counts[i] = c;
+      go(at + 1, room - c * size(i), value + c * (worth[i] ?? 0));
+    }
+    counts[i] = 0;
+  };
+  go(0, total, 0);
+  return { pattern: { stock, counts: bestCounts, used: (job.stock[stock]?.length ?? 0) - bestRoom }, worth: best };
+}

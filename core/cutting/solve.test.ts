@@ -1,0 +1,98 @@
+import fc from 'fast-check';
+import highsLoader from 'highs';
+import { readFileSync } from 'node:fs';
+import { highsSolver } from './highs';
+import { type BarJob, readBarJob } from './job';
+import { type CutPlan, type IntegerSolver, quickPlan, solveBars } from './solve';
+
+const known = JSON.parse(readFileSync('core/cutting/cutting.cases.json', 'utf8')) as {
+  cases: (BarJob & { name: string; optimum: number })[];
+};
+
+let solver: IntegerSolver;
+beforeAll(async () => {
+  solver = highsSolver(await highsLoader());
+});
+
+function solved(job: BarJob, seconds?: number): CutPlan {
+  const plan = solveBars(job, solver, seconds);
+  if (!plan.ok) throw new Error(plan.faults[0]?.message);
+  return plan.value;
+}
+
+/** Every bar feasible, every piece cut exactly as often as asked, no shelf bar used twice. */
+function expectSound(job: BarJob, plan: CutPlan): void {
+  const cut = new Map<number, number>();
+  for (const bar of plan.bars) {
+    const used = bar.pieces.reduce((sum, l) => sum + l + job.kerf, 0);
+    expect(used).toBeLessThanOrEqual(bar.stockLength + job.kerf + 1e-6);
+    for (const l of bar.pieces) cut.set(l, (cut.get(l) ?? 0) + 1);
+  }
+  const asked = new Map<number, number>();
+  for (const p of job.pieces) if (p.quantity > 0) asked.set(p.length, (asked.get(p.length) ?? 0) + p.quantity);
+  expect(cut).toEqual(asked);
+  job.stock.forEach((s, i) => {
+    if (s.available !== undefined) expect(plan.bars.filter((b) => b.stock === i).length).toBeLessThanOrEqual(s.available);
+  });
+  expect(plan.cost).toBeCloseTo(plan.bars.reduce((sum, b) => sum + b.price, 0), 6);
+}
+
+test.each(known.cases)('$name', (job) => {
+  const plan = solved(job);
+  expectSound(job, plan);
+  expect(plan.cost).toBeCloseTo(job.optimum, 6);
+  expect(plan.bound).toBeCloseTo(job.optimum, 6);
+  expect(plan.proven).toBe(true);
+});
+
+test('of two plans at one price the one that uses less stock is taken', () => {
+  const job: BarJob = { kerf: 0, stock: [{ length: 120, price: 5 }, { length: 100, price: 5 }], pieces: [{ length: 50, quantity: 2 }] };
+  expect(solved(job).bars.map((b) => b.stockLength)).toEqual([100]);
+});
+
+test('too little on the shelf and nothing to buy is a fault, not a short plan', () => {
+  const job: BarJob = { kerf: 0, stock: [{ length: 100, price: 0, available: 1 }], pieces: [{ length: 60, quantity: 2 }] };
+  expect(solveBars(job, solver)).toMatchObject({ ok: false, faults: [{ field: 'stock' }] });
+});
+
+const jobs: fc.Arbitrary<BarJob> = fc.record({
+  kerf: fc.constantFrom(0, 3),
+  stock: fc.constant<BarJob['stock']>([{ length: 2400, price: 5.5 }, { length: 3600, price: 8.1 }, { length: 700, price: 0, available: 2 }]),
+  pieces: fc.uniqueArray(fc.record({ length: fc.integer({ min: 200, max: 2300 }), quantity: fc.integer({ min: 1, max: 6 }) }), {
+    minLength: 1,
+    maxLength: 6,
+    selector: (p) => p.length,
+  }),
+});
+
+test('any job is cut soundly and never dearer than the quick plan', () => {
+  fc.assert(
+    fc.property(jobs, (job) => {
+      const plan = solved(job);
+      expectSound(job, plan);
+      expect(plan.cost).toBeLessThanOrEqual((quickPlan(job)?.cost ?? Infinity) + 1e-6);
+      expect(plan.bound).toBeLessThanOrEqual(plan.cost + 1e-6);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('a large job has a bound close to its price', () => {
+  const pieces = Array.from({ length: 18 }, (_, i) => ({ length: 211 + 127 * i, quantity: 3 + (i % 5) }));
+  const job: BarJob = { kerf: 3, stock: [{ length: 2700, price: 5.5 }, { length: 3600, price: 8.1 }], pieces };
+  const plan = solved(job, 1);
+  expectSound(job, plan);
+  expect(plan.bound).toBeGreaterThan(0.98 * plan.cost);
+});
+
+test.each([
+  [{ kerf: 0, stock: [], pieces: [] }, 'stock'],
+  [{ kerf: -1, stock: [{ length: 1, price: 1 }], pieces: [] }, 'kerf'],
+  [{ kerf: 0, stock: [{ length: 96, price: 4 }], pieces: [{ length: 97, quantity: 1 }] }, 'pieces.0.length'],
+  [{ kerf: 0, stock: [{ length: 96, price: 4 }], pieces: [{ length: '9', quantity: 1 }] }, 'pieces.0.length'],
+  [null, 'file'],
+])('a bad job names the field: %j', (job, field) => {
+  const read = readBarJob(job);
+  expect(read.ok).toBe(false);
+  if (!read.ok) expect(read.faults[0]?.field).toBe(field);
+});

@@ -1,0 +1,67 @@
+import { fail } from '../../result';
+import type { Family } from '../family';
+import { answerShared, changeShared, choice, countQuestion, coverQuestions, cropQuestion, dimensionShared, pipeQuestion, schoolQuestion } from '../questions';
+import { type HingedHoopLidAnswers, hingedHoopLidDefaults, hingedHoopLidSchema } from './answers';
+import { assembleHingedHoopLid } from './assemble';
+
+/** A timber frame the size of the bed with hoops in it, hinged to the bed along one long side. */
+export const hingedHoopLid: Family<HingedHoopLidAnswers> = {
+  key: 'hinged-hoop-lid',
+  name: 'Hinged hoop lid',
+  sentence: 'A frame of hoops hinged to the bed: one hand opens it, and it airs on a stay.',
+  schema: hingedHoopLidSchema,
+  defaults: hingedHoopLidDefaults,
+  questions: (a, built) => [
+    countQuestion(a, built),
+    pipeQuestion(a),
+    schoolQuestion(a),
+    choice('feet', 'Feet', a.feet, [
+      ['straps-inside', 'Straps inside', 'Holds itself while you bend, and no sharp end meets the cover.'],
+      ['sockets', 'Sockets', 'Caps on the rail: the hoops lift out for storing.'],
+      ['straps-outside', 'Straps outside', 'The full width inside, but sharp ends to cap.'],
+    ]),
+    choice('ridge', 'Ridge', a.ridge, [
+      ['none', 'None', 'Lightest lid; hoops may lean.'],
+      ['pipe', 'Pipe', 'Tied under the crowns; light and quick.'],
+      ['timber', '2x2 under', 'Screwed through every crown; keeps hoops true.'],
+      ['posted', 'On posts', 'A 2x4 on posts at both ends carries snow itself.'],
+    ]),
+    choice('frame', 'Frame', a.frame, [
+      ['1x4', '1x4', 'Light to lift; bows soonest.'],
+      ['2x3', '2x3', 'A light lid for short beds.'],
+      ['2x4', '2x4', 'The usual frame; stays straight.'],
+      ['38x63 mm', '38 x 63 mm', 'A light metric lid.'],
+      ['38x89 mm', '38 x 89 mm', 'The usual metric frame.'],
+    ]),
+    choice('stand', 'Boards', a.stand, [
+      ['on edge', 'On edge', 'Higher sides and less sag; pushed at its thin side.'],
+      ['flat', 'Flat', 'Stiff against the push of the hoops, but lower and narrower inside.'],
+    ]),
+    { kind: 'count', id: 'crossTies', label: 'Cross ties', value: a.crossTies, min: 0, max: 12 },
+    choice('hinges', 'Hinged on', a.hinges, [
+      ['far', 'Far side', 'You open it from the near side.'],
+      ['near', 'Near side', 'You open it from the far side.'],
+    ]),
+    ...coverQuestions(a),
+    choice('ends', 'Ends', a.ends, [
+      ['folded', 'Folded', 'One sheet folded down over the ends: nothing leaks.'],
+      ['flap', 'Flaps', 'Separate flaps that lift for air.'],
+    ]),
+    choice('paint', 'PVC against film', a.paint, [
+      ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
+      ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
+    ]),
+    cropQuestion(a),
+  ],
+  answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },
+  dimension: (a, id, valueMm, site) =>
+    dimensionShared(a, id, valueMm, site.survey.frameOn.lengthMm) ?? fail(id, 'This dimension follows from the bed. Measure it at the bed.'),
+  change: (a, change, built) => {
+    const shared = changeShared(a, change, built);
+    if (shared) return shared;
+    if (change.kind === 'ridge') return { ...a, ridge: change.value === 'posted' ? 'posted' : 'timber' };
+    if (change.kind === 'ties') return { ...a, crossTies: change.count };
+    return undefined;
+  },
+  assemble: assembleHingedHoopLid,
+};

@@ -1,0 +1,155 @@
+import { z } from 'zod';
+import { HOOP_SCHOOLS, type HoopShape, extentSchema, hoopAnswers } from '../assembly/hoops';
+import type { Assembly } from '../assembly/types';
+import { COVER_BY_KEY, coverMaterial } from '../catalog/covers';
+import { section } from '../catalog/sections';
+import { type Result, fail, ok } from '../result';
+import { CROPS } from '../season/crops';
+import type { Change, Option, Question } from './family';
+
+/** Answers that every hoop family asks for. */
+export const sharedAnswers = {
+  ...hoopAnswers,
+  extent: extentSchema,
+  cover: z.string().refine((key) => COVER_BY_KEY.has(key), 'must be a cover in the catalogue'),
+  /** null: the cheapest roll that fits. */
+  roll: z.string().nullable(),
+  crop: z.string().refine((key) => CROPS.some((c) => c.key === key), 'must be a crop in the list'),
+  rowFromEdgeMm: z.number().min(0).max(2000),
+} as const;
+
+const sharedSchema = z.object(sharedAnswers);
+export type SharedAnswers = z.infer<typeof sharedSchema>;
+
+const PIPE_WHY: Readonly<Record<string, string>> = {
+  'pvc-1/2': 'Cheap and springs easily; the weakest under snow.',
+  'pvc-3/4': 'Twice as stiff as 1/2 and still bends by hand over a wide bed.',
+  'pvc-1': 'Stands snow better; hard to bend over a narrow bed.',
+  'pvc-20': 'Cheap metric conduit; springs easily.',
+  'pvc-25': 'Stiffer metric conduit for wider beds.',
+  'pe-25': 'Soft tube that never cracks in the cold; carries little.',
+};
+
+const ROLL_CHEAPEST: Option = { value: '', label: 'Cheapest', why: 'The cheapest roll that the sheet fits on.' };
+
+/** A choice between named options, each with its reason. */
+export function choice(id: string, label: string, value: string, options: readonly (readonly [value: string, label: string, why: string])[]): Question {
+  return { kind: 'choice', id, label, value, options: options.map(([v, l, why]) => ({ value: v, label: l, why })) };
+}
+
+/** The questions of pipe, height, cover, roll and crop, in the order gardeners settle them. */
+export function pipeQuestion(a: SharedAnswers): Question {
+  return {
+    kind: 'choice',
+    id: 'pipe',
+    label: 'Hoops',
+    value: a.pipe,
+    options: Object.entries(PIPE_WHY).map(([value, why]) => ({ value, label: section(value).name, why })),
+  };
+}
+
+export function schoolQuestion(a: SharedAnswers): Question {
+  return { kind: 'choice', id: 'school', label: 'Height', value: a.shape.by, options: HOOP_SCHOOLS };
+}
+
+export function countQuestion(a: SharedAnswers, built: Assembly | undefined): Question {
+  return { kind: 'count', id: 'hoops', label: 'How many', value: a.hoops ?? built?.arches[0]?.tags.length ?? 2, min: 2, max: 80 };
+}
+
+export function coverQuestions(a: SharedAnswers): readonly Question[] {
+  const covers: Option[] = [...COVER_BY_KEY.values()].map((c) => ({
+    value: c.key,
+    label: c.name,
+    why: `Lets ${Math.round(c.light * 100)} % of the light in; lasts ${c.life}.`,
+  }));
+  const rolls: Option[] = coverMaterial(a.cover).rolls.map((r) => ({ value: r.key, label: r.key.slice(a.cover.length + 1), why: 'This roll and no other.' }));
+  return [
+    { kind: 'choice', id: 'cover', label: 'Cover', value: a.cover, options: covers },
+    { kind: 'choice', id: 'roll', label: 'Roll', value: a.roll ?? '', options: [ROLL_CHEAPEST, ...rolls] },
+  ];
+}
+
+export function cropQuestion(a: SharedAnswers): Question {
+  return {
+    kind: 'choice',
+    id: 'crop',
+    label: 'Crop',
+    value: a.crop,
+    options: CROPS.map((c) => ({ value: c.key, label: c.name, why: `Grows ${c.heightMm / 10} cm high; dies at ${c.killingC} C.` })),
+  };
+}
+
+function currentHoop(built: Assembly | undefined): { readonly heightMm: number; readonly cutMm: number } {
+  const arch = built?.arches[0];
+  return arch ? { heightMm: arch.footZMm + arch.hoop.heightMm - arch.baseZMm, cutMm: arch.cutMm } : { heightMm: 600, cutMm: 1800 };
+}
+
+/** Sets the answers that every hoop family shares; undefined when the id is the family's own. */
+export function answerShared<A extends SharedAnswers>(a: A, id: string, value: string | number, built: Assembly | undefined): A | undefined {
+  switch (id) {
+    case 'pipe':
+    case 'crop':
+      return { ...a, [id]: String(value) };
+    case 'cover':
+      return { ...a, cover: String(value), roll: null };
+    case 'roll':
+      return { ...a, roll: value === '' ? null : String(value) };
+    case 'hoops':
+      return { ...a, hoops: Math.round(Number(value)) };
+    case 'school': {
+      const by = String(value) as HoopShape['by'];
+      const now = currentHoop(built);
+      const shape: HoopShape = by === 'length' ? { by, lengthMm: now.cutMm } : by === 'height' ? { by, heightMm: now.heightMm } : { by };
+      return { ...a, shape };
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** Sets the dimensions that every hoop family shares; undefined when the id is the family's own. */
+export function dimensionShared<A extends SharedAnswers>(a: A, id: string, valueMm: number, bedLengthMm: number): Result<A> | undefined {
+  switch (id) {
+    case 'pipeLength':
+      return ok({ ...a, shape: { by: 'length', lengthMm: valueMm } });
+    case 'height':
+      return ok({ ...a, shape: { by: 'height', heightMm: valueMm } });
+    case 'endOffset':
+      if (valueMm < 0 || valueMm > 1000) return fail(id, 'The end offset is from nothing to 1 m.');
+      return ok({ ...a, endOffsetMm: valueMm });
+    case 'rowFromEdge':
+      if (valueMm < 0 || valueMm > 2000) return fail(id, 'The first row stands from nothing to 2 m from the wall.');
+      return ok({ ...a, rowFromEdgeMm: valueMm });
+    case 'coverLength': {
+      if (valueMm > bedLengthMm + 0.5) return fail(id, 'The cover cannot be longer than its bed.');
+      if (valueMm < 300) return fail(id, 'A cover is at least 300 mm (12 in) long.');
+      if (valueMm > bedLengthMm - 0.5) return ok({ ...a, extent: { kind: 'whole' } });
+      const startMm = a.extent.kind === 'part' ? Math.min(a.extent.startMm, bedLengthMm - valueMm) : 0;
+      return ok({ ...a, extent: { kind: 'part', startMm, lengthMm: valueMm } });
+    }
+    case 'spacing': {
+      if (valueMm < 150 || valueMm > 2500) return fail(id, 'Hoops stand from 150 mm (6 in) to 2.5 m apart.');
+      const whole = a.extent.kind === 'whole' ? bedLengthMm : a.extent.lengthMm;
+      const bays = Math.max(1, Math.round((whole - 2 * a.endOffsetMm) / valueMm));
+      return ok({ ...a, hoops: bays + 1 });
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** Carries out the changes that mean the same in every hoop family. */
+export function changeShared<A extends SharedAnswers>(a: A, change: Change, built: Assembly): A | undefined {
+  switch (change.kind) {
+    case 'hoops':
+      return { ...a, hoops: change.count };
+    case 'pipe':
+      return { ...a, pipe: change.key };
+    case 'roll':
+      return { ...a, roll: change.key };
+    case 'higher':
+      return { ...a, shape: { by: 'height', heightMm: currentHoop(built).heightMm + change.byMm } };
+    default:
+      return undefined;
+  }
+}

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { SECTION_BY_KEY } from '../../catalog/sections';
+import { MM_PER_INCH } from '../../units/length';
+import type { BuildSite } from '../family';
+import { sharedAnswers } from '../questions';
+
+export const stakedTunnelSchema = z.strictObject({
+  ...sharedAnswers,
+  /** Distance between the feet, centre to centre; null: as wide as the bed allows. */
+  spanMm: z.number().min(200).max(6000).nullable(),
+  feet: z.enum(['rods', 'soil', 'straps']),
+  rod: z.string().refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'tube', 'must be a rod or pipe in the catalogue'),
+  rodLengthMm: z.number().min(200).max(2000),
+  rodShownMm: z.number().min(0).max(1000),
+  buryMm: z.number().min(0).max(800),
+  ridge: z.enum(['none', 'rope', 'pipe', 'posted']),
+  skirtMm: z.number().min(50).max(800),
+  ends: z.enum(['gathered', 'folded']),
+  paint: z.enum(['none', 'paint']),
+});
+
+export type StakedTunnelAnswers = z.infer<typeof stakedTunnelSchema>;
+
+/** A tunnel that most people would build on this bed first. */
+export function stakedTunnelDefaults({ bed }: BuildSite): StakedTunnelAnswers {
+  const wide = bed.inside.widthMm > 1300;
+  return {
+    extent: { kind: 'whole' },
+    pipe: wide ? 'pvc-3/4' : 'pvc-1/2',
+    shape: { by: 'half-circle' },
+    hoops: null,
+    maxSpacingMm: 36 * MM_PER_INCH,
+    endOffsetMm: 3 * MM_PER_INCH,
+    cover: 'film-uv',
+    roll: null,
+    crop: 'lettuce',
+    rowFromEdgeMm: 5 * MM_PER_INCH,
+    spanMm: null,
+    feet: 'rods',
+    rod: wide ? 'rod-4' : 'rod-4',
+    rodLengthMm: 24 * MM_PER_INCH,
+    rodShownMm: 8 * MM_PER_INCH,
+    buryMm: 6 * MM_PER_INCH,
+    ridge: 'pipe',
+    skirtMm: 10 * MM_PER_INCH,
+    ends: 'gathered',
+    paint: 'paint',
+  };
+}

@@ -1,0 +1,71 @@
+import { fail, ok } from '../../result';
+import type { Family } from '../family';
+import { answerShared, changeShared, choice, countQuestion, coverQuestions, cropQuestion, dimensionShared, pipeQuestion, schoolQuestion } from '../questions';
+import { type StakedTunnelAnswers, stakedTunnelDefaults, stakedTunnelSchema } from './answers';
+import { assembleStakedTunnel } from './assemble';
+
+/** Separate hoops over driven rods, in the soil or strapped to the bed wall; loose cover weighted at the foot. */
+export const stakedTunnel: Family<StakedTunnelAnswers> = {
+  key: 'staked-tunnel',
+  name: 'Staked tunnel',
+  sentence: 'Hoops over driven rods with a loose sheet weighted at the foot: up in an hour, away in ten minutes.',
+  schema: stakedTunnelSchema,
+  defaults: stakedTunnelDefaults,
+  questions: (a, built) => [
+    countQuestion(a, built),
+    pipeQuestion(a),
+    schoolQuestion(a),
+    choice('feet', 'Feet', a.feet, [
+      ['rods', 'Over rods', 'The pipe stands upright over a driven rod and holds its shape.'],
+      ['soil', 'In the soil', 'Nothing to buy, but the feet wander in soft soil.'],
+      ['straps', 'Wall straps', 'Strapped to the bed wall: nothing to drive, lifts out in spring.'],
+    ]),
+    ...(a.feet === 'rods'
+      ? [
+          choice('rod', 'Rod', a.rod, [
+            ['rod-3', '#3 rod', 'Thin; rattles in most pipe.'],
+            ['rod-4', '#4 rod', 'Fits 1/2 pipe closely.'],
+            ['pvc-1/2', '1/2 PVC stub', 'A stub of pipe as a stake, for wider hoops; soft soil only.'],
+          ]),
+          { kind: 'length', id: 'rodLengthMm', label: 'Rod length', valueMm: a.rodLengthMm } as const,
+        ]
+      : []),
+    choice('ridge', 'Ridge', a.ridge, [
+      ['none', 'None', 'Enough for two or three hoops in a sheltered place.'],
+      ['rope', 'Rope', 'Keeps hoops apart and upright for little money.'],
+      ['pipe', 'Pipe', 'Tied under the crowns: shares load between hoops.'],
+      ['posted', 'On posts', 'A board on end posts carries snow itself.'],
+    ]),
+    ...coverQuestions(a),
+    { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm },
+    choice('ends', 'Ends', a.ends, [
+      ['gathered', 'Gathered', 'Pulled together and weighted: tight against wind.'],
+      ['folded', 'Folded', 'Folded like a parcel and clipped: less sheet.'],
+    ]),
+    choice('paint', 'PVC against film', a.paint, [
+      ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
+      ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
+    ]),
+    cropQuestion(a),
+  ],
+  answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },
+  dimension: (a, id, valueMm, site) => {
+    const shared = dimensionShared(a, id, valueMm, site.survey.frameOn.lengthMm);
+    if (shared) return shared;
+    if (id === 'span') {
+      if (valueMm > site.bed.inside.widthMm) return fail(id, 'The feet would stand outside the bed: make the span smaller than the bed inside.');
+      return ok({ ...a, spanMm: valueMm });
+    }
+    if (id === 'rodShown') return ok({ ...a, rodShownMm: valueMm });
+    if (id === 'bury') return ok({ ...a, buryMm: valueMm });
+    return fail(id, 'This dimension follows from the others and cannot be typed.');
+  },
+  change: (a, change, built) => {
+    const shared = changeShared(a, change, built);
+    if (shared) return shared;
+    if (change.kind === 'ridge') return { ...a, ridge: change.value === 'posted' ? 'posted' : 'pipe' };
+    if (change.kind === 'rod') return a.feet === 'rods' ? { ...a, rod: change.key } : undefined;
+    return undefined;
+  },
+  assemble: assembleStakedTunnel,
+};

@@ -1,0 +1,114 @@
+import { type LengthUnit, formatLength } from './length';
+
+/** What a number measures; values are always SI except lengths (mm), money (currency units) and hours. */
+export type Quantity =
+  | 'length'
+  | 'area'
+  | 'volume'
+  | 'mass'
+  | 'force'
+  | 'loadPerLength'
+  | 'pressure'
+  | 'stiffness'
+  | 'temperature'
+  | 'warming'
+  | 'percent'
+  | 'ratio'
+  | 'count'
+  | 'money'
+  | 'hours'
+  | 'angle'
+  | 'power'
+  | 'flow'
+  | 'density'
+  | 'plain';
+
+/** How one gardener wants numbers shown. */
+export interface Preferences {
+  readonly length: LengthUnit;
+  readonly temperature: 'C' | 'F';
+  readonly currency: string;
+}
+
+const imperial = (p: Preferences): boolean => p.length === 'ftin' || p.length === 'in';
+
+const MINUS = '\u2212';
+
+function number(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  const clean = Number(text) === 0 ? text.replace('-', '') : text;
+  return clean.replace('-', MINUS);
+}
+
+function significant(value: number, digits: number): string {
+  if (value === 0 || !Number.isFinite(value)) return number(value, 0);
+  const size = Math.floor(Math.log10(Math.abs(value)));
+  if (size > 5 || size < -4) return value.toExponential(digits - 1).replace('-', MINUS);
+  return number(value, Math.max(0, digits - 1 - size));
+}
+
+/**
+ * Money in any currency with that currency's own decimals.
+ * @example formatMoney(61.4, 'USD') // $61.40
+ */
+export function formatMoney(value: number, currency: string): string {
+  return new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).format(value);
+}
+
+/** Number of decimals that a currency's smallest coin needs: 2 for most, 0 for yen. */
+export function currencyDecimals(currency: string): number {
+  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+}
+
+/** Rounds to the smallest coin of a currency, so that shown lines add up to the shown total. */
+export function roundMoney(value: number, currency: string): number {
+  const scale = 10 ** currencyDecimals(currency);
+  return Math.round((value + Number.EPSILON) * scale) / scale;
+}
+
+/** A number with its unit, in the gardener's own units. */
+export function formatAmount(value: number, quantity: Quantity, p: Preferences): string {
+  if (!Number.isFinite(value)) return '–';
+  switch (quantity) {
+    case 'length':
+      return formatLength(value, p.length);
+    case 'area':
+      return imperial(p) ? `${number(value * 10.7639, 1)} sq ft` : `${number(value, 2)} m²`;
+    case 'volume':
+      return imperial(p) ? `${number(value * 35.3147, 0)} cu ft` : `${number(value, 2)} m³`;
+    case 'mass':
+      return imperial(p) ? `${number(value * 2.20462, 1)} lb` : `${number(value, 1)} kg`;
+    case 'force':
+      return imperial(p) ? `${number(value / 4.44822, 1)} lb` : `${number(value, 0)} N`;
+    case 'loadPerLength':
+      return imperial(p) ? `${number(value / 14.5939, 1)} lb/ft` : `${number(value, 0)} N/m`;
+    case 'pressure':
+      return imperial(p) ? `${number(value / 47.8803, 1)} lb/sq ft` : `${number(value / 1000, 2)} kPa`;
+    case 'stiffness':
+      return `${significant(value, 3)} N·m²`;
+    case 'density':
+      return imperial(p) ? `${number(value / 16.0185, 0)} lb/cu ft` : `${number(value, 0)} kg/m³`;
+    case 'temperature':
+      return p.temperature === 'F' ? `${number(value * 1.8 + 32, 0)} °F` : `${number(value, 0)} °C`;
+    case 'warming':
+      return p.temperature === 'F' ? `${number(value * 1.8, 0)} °F` : `${number(value, 0)} °C`;
+    case 'percent':
+      return `${number(value, 1)} %`;
+    case 'ratio':
+      return number(value, 2);
+    case 'count':
+      return number(value, 0);
+    case 'money':
+      return formatMoney(value, p.currency);
+    case 'hours':
+      return `${number(Math.round(value * 4) / 4, 2).replace(/\.?0+$/, '')} h`;
+    case 'angle':
+      return `${number(value, 1)}°`;
+    case 'power':
+      return `${number(value, 0)} W`;
+    case 'flow':
+      return `${significant(value, 2)} m³/s`;
+    case 'plain':
+      return significant(value, 4);
+  }
+}
