@@ -1,0 +1,154 @@
+import highsLoader from 'highs';
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { section, SECTION_BY_KEY, sectionKeys, stiffnessNMm2, tubeShape } from '../core/catalog/sections';
+import { highsSolver } from '../core/cutting/highs';
+import { readBarJob } from '../core/cutting/job';
+import { solveBars } from '../core/cutting/solve';
+import { cutsCsv, shoppingCsv } from '../core/files/csv';
+import { readGarden } from '../core/files/read';
+import { viewSvg } from '../core/files/svg';
+import { type Feet, solveHoop } from '../core/hoop/elastica';
+import { fibreStrainPercent } from '../core/hoop/strain';
+import { plan } from '../core/plan';
+import { planReport } from '../core/report';
+import { type Fault, type Result, fail, failAll, ok } from '../core/result';
+import { parseLength } from '../core/units/length';
+
+export interface CommandAnswer {
+  readonly code: 0 | 2;
+  readonly out: string;
+  readonly err: string;
+}
+
+const USAGE = `cabanon plan FILE [--cover ID] [--out DIR]
+cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|ANGLE] [--pipe KEY]   (give two of span, length, height)
+cabanon cut FILE
+`;
+
+async function readText(path: string): Promise<Result<string>> {
+  try {
+    return ok(await readFile(path, 'utf8'));
+  } catch {
+    return fail('FILE', `cannot read "${path}"`);
+  }
+}
+
+function json(text: string): Result<unknown> {
+  try {
+    return ok(JSON.parse(text) as unknown);
+  } catch (error) {
+    return fail('FILE', `not JSON: ${error instanceof Error ? error.message : 'cannot be read'}`);
+  }
+}
+
+function readFeet(text: string): Result<Feet> {
+  if (text === 'loose') return ok({ kind: 'loose' });
+  const angleDeg = Number(text);
+  return Number.isFinite(angleDeg) && text.trim() !== '' ? ok({ kind: 'held', angleDeg }) : fail('--feet', `must be loose or an angle in degrees, not "${text}"`);
+}
+
+function hoopCommand(options: Readonly<Record<string, string | undefined>>): Result<unknown> {
+  const measures: Record<string, number> = {};
+  for (const name of ['span', 'length', 'height'] as const) {
+    const text = options[name];
+    if (text === undefined) continue;
+    const read = parseLength(text, 'in');
+    if (!read.ok) return failAll(read.faults.map((f) => ({ field: `--${name}`, message: f.message })));
+    measures[`${name}Mm`] = read.value;
+  }
+  const feet = readFeet(options['feet'] ?? 'loose');
+  if (!feet.ok) return feet;
+  const pipeKey = options['pipe'] ?? 'pvc-1/2';
+  if (SECTION_BY_KEY.get(pipeKey)?.shape.kind !== 'tube')
+    return fail('--pipe', `there is no pipe "${pipeKey}"; there are ${sectionKeys((s) => s.shape.kind === 'tube').join(', ')}`);
+  const hoop = solveHoop(feet.value, measures);
+  if (!hoop.ok) return failAll(hoop.faults.map((f) => ({ field: `--${f.field}`, message: f.message })));
+  const h = hoop.value;
+  const pipe = section(pipeKey);
+  const eiNMm2 = stiffnessNMm2(pipe, 'fresh');
+  return ok({
+    feet: h.feet,
+    pipe: pipeKey,
+    spanMm: h.spanMm,
+    lengthMm: h.lengthMm,
+    heightMm: h.heightMm,
+    maxWidthMm: h.maxWidthMm,
+    footAngleDeg: h.footAngleDeg,
+    thrustN: h.thrustOverEIPerMm2 * eiNMm2,
+    thrustOverEIPerMm2: h.thrustOverEIPerMm2,
+    footMomentNm: (h.footCurvaturePerMm * eiNMm2) / 1000,
+    maxCurvaturePerMm: h.maxCurvaturePerMm,
+    bendRadiusMm: 1 / h.maxCurvaturePerMm,
+    strainPercent: fibreStrainPercent(h.maxCurvaturePerMm, tubeShape(pipe).outsideMm),
+  });
+}
+
+async function cutCommand(path: string): Promise<Result<unknown>> {
+  const text = await readText(path);
+  if (!text.ok) return text;
+  const document = json(text.value);
+  if (!document.ok) return document;
+  const job = readBarJob(document.value);
+  if (!job.ok) return job;
+  const solved = solveBars(job.value, highsSolver(await highsLoader()));
+  if (!solved.ok) return solved;
+  const { cost, bars, bound, proven } = solved.value;
+  return ok({ cost, bars: bars.map(({ stockLength, price, pieces }) => ({ stockLength, price, pieces })), bound, proven });
+}
+
+async function planCommand(path: string, coverId: string | undefined, outDir: string | undefined): Promise<Result<unknown>> {
+  const text = await readText(path);
+  if (!text.ok) return text;
+  const garden = readGarden(text.value);
+  if (!garden.ok) return garden;
+  const covers = garden.value.covers.filter((c) => coverId === undefined || c.id === coverId);
+  if (covers.length === 0)
+    return fail('--cover', coverId === undefined ? 'this garden has no covers yet' : `no cover "${coverId}"; there are ${garden.value.covers.map((c) => c.id).join(', ') || 'none'}`);
+  const solver = highsSolver(await highsLoader());
+  const reports: unknown[] = [];
+  for (const cover of covers) {
+    const planned = plan(garden.value, cover, solver);
+    if (!planned.ok) return failAll(planned.faults.map((f) => ({ field: `${cover.id}.${f.field}`, message: f.message })));
+    const report = planReport(planned.value);
+    reports.push(report);
+    if (outDir === undefined) continue;
+    await mkdir(outDir, { recursive: true });
+    const file = (name: string): string => join(outDir, `${cover.id.replace(/[^\w-]/g, '_')}-${name}`);
+    await writeFile(file('plan.json'), `${JSON.stringify(report, null, 2)}\n`);
+    await writeFile(file('cuts.csv'), cutsCsv(planned.value));
+    await writeFile(file('shopping.csv'), shoppingCsv(planned.value));
+    for (const view of ['end', 'side', 'plan'] as const) await writeFile(file(`${view}.svg`), viewSvg(planned.value, view));
+  }
+  return ok({ garden: garden.value.name, plans: reports });
+}
+
+function faultLines(faults: readonly Fault[]): string {
+  return faults.map((f) => `${f.field}: ${f.message}\n`).join('');
+}
+
+async function dispatch(args: readonly string[]): Promise<Result<unknown>> {
+  const [command, ...rest] = args;
+  try {
+    const { values, positionals } = parseArgs({
+      args: rest,
+      allowPositionals: true,
+      options: Object.fromEntries(['cover', 'out', 'span', 'length', 'height', 'feet', 'pipe'].map((name) => [name, { type: 'string' as const }])),
+    });
+    const options = values as Readonly<Record<string, string | undefined>>;
+    const file = positionals[0];
+    if (command === 'hoop') return hoopCommand(options);
+    if (command !== 'plan' && command !== 'cut') return fail('command', `must be plan, hoop or cut, not "${command ?? ''}"\n${USAGE.trimEnd()}`);
+    if (file === undefined) return fail('FILE', `say which file\n${USAGE.trimEnd()}`);
+    return command === 'cut' ? await cutCommand(file) : await planCommand(file, options['cover'], options['out']);
+  } catch (error) {
+    return fail('options', error instanceof Error ? error.message : 'cannot be read');
+  }
+}
+
+/** Runs one command line: JSON to standard output and 0, or one line for each fault and 2. */
+export async function runCommand(args: readonly string[]): Promise<CommandAnswer> {
+  const answer = await dispatch(args);
+  return answer.ok ? { code: 0, out: `${JSON.stringify(answer.value, null, 2)}\n`, err: '' } : { code: 2, out: '', err: faultLines(answer.faults) };
+}

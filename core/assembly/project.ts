@@ -1,0 +1,136 @@
+import type { Bed } from '../bed/bed';
+import type { Survey } from '../bed/survey';
+import { boardShape, materialOf, section, tubeShape } from '../catalog/sections';
+import type { Assembly, Member, Vec3, View } from './types';
+
+/** A point on paper, mm: u to the right, v up. */
+export type Flat = readonly [u: number, v: number];
+
+/** What a shape on paper stands for; the drawing chooses its look by this. */
+export type Stuff = 'timber' | 'pipe' | 'rod' | 'film' | 'wall' | 'soil';
+
+/** One shape of a drawing. A line has a true width; an area has none. */
+export interface Drawn {
+  readonly stuff: Stuff;
+  readonly tag: string;
+  readonly points: readonly Flat[];
+  /** True width of a pipe drawn along its points; undefined for areas. */
+  readonly widthMm: number | undefined;
+}
+
+const PLANES: Readonly<Record<View, { readonly flat: (p: Vec3) => Flat; readonly depth: (p: Vec3) => number }>> = {
+  end: { flat: ([, y, z]) => [y, z], depth: ([x]) => -x },
+  side: { flat: ([x, , z]) => [x, z], depth: ([, y]) => -y },
+  plan: { flat: ([x, y]) => [x, y], depth: ([, , z]) => z },
+};
+
+/** Where a point of the assembly falls on paper in a view. */
+export function flatten(p: Vec3, view: View): Flat {
+  return PLANES[view].flat(p);
+}
+
+function hull(points: readonly Flat[]): Flat[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const half = (list: readonly Flat[]): Flat[] => {
+    const out: Flat[] = [];
+    for (const p of list) {
+      for (;;) {
+        const b = out[out.length - 1];
+        const a = out[out.length - 2];
+        if (!a || !b || (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 1e-9) break;
+        out.pop();
+      }
+      out.push(p);
+    }
+    return out.slice(0, -1);
+  };
+  return [...half(sorted), ...half(sorted.reverse())];
+}
+
+/** The eight corners of a straight board. */
+export function boardCorners(member: Member): readonly Vec3[] {
+  if (member.shape.kind !== 'straight') return [];
+  const { from, to, wide } = member.shape;
+  const { thicknessMm, widthMm } = boardShape(section(member.sectionKey));
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]) || 1;
+  const along: Vec3 = [(to[0] - from[0]) / length, (to[1] - from[1]) / length, (to[2] - from[2]) / length];
+  const thin: Vec3 = [along[1] * wide[2] - along[2] * wide[1], along[2] * wide[0] - along[0] * wide[2], along[0] * wide[1] - along[1] * wide[0]];
+  const corners: Vec3[] = [];
+  for (const end of [from, to])
+    for (const w of [-widthMm / 2, widthMm / 2])
+      for (const t of [-thicknessMm / 2, thicknessMm / 2])
+        corners.push([end[0] + wide[0] * w + thin[0] * t, end[1] + wide[1] * w + thin[1] * t, end[2] + wide[2] * w + thin[2] * t]);
+  return corners;
+}
+
+function memberPoints(member: Member): readonly Vec3[] {
+  return member.shape.kind === 'curve' ? member.shape.points : [member.shape.from, member.shape.to];
+}
+
+function drawMember(member: Member, view: View): Drawn {
+  const s = section(member.sectionKey);
+  const { flat } = PLANES[view];
+  if (s.shape.kind === 'board') return { stuff: 'timber', tag: member.tag, points: hull(boardCorners(member).map(flat)), widthMm: undefined };
+  const rod = materialOf(s).limitMPa !== null && tubeShape(s).insideMm === 0;
+  return { stuff: rod ? 'rod' : 'pipe', tag: member.tag, points: memberPoints(member).map(flat), widthMm: tubeShape(s).outsideMm };
+}
+
+function bedShapes(bed: Bed, survey: Survey, view: View): Drawn[] {
+  const { lengthMm, widthMm } = survey.frameOn;
+  const { heightMm: h, thicknessMm: t } = bed.wall;
+  const area = (stuff: Stuff, points: readonly Flat[]): Drawn => ({ stuff, tag: '', points, widthMm: undefined });
+  const box = (stuff: Stuff, u0: number, v0: number, u1: number, v1: number): Drawn => area(stuff, [[u0, v0], [u1, v0], [u1, v1], [u0, v1]]);
+  const soilTop = h - bed.soilBelowRimMm;
+  switch (view) {
+    case 'end':
+      return [box('soil', t, 0, widthMm - t, soilTop), box('wall', 0, 0, t, h), box('wall', widthMm - t, 0, widthMm, h)];
+    case 'side':
+      return [box('wall', 0, 0, lengthMm, h)];
+    case 'plan': {
+      const c = survey.corners;
+      const outer = [c.nearLeft, c.nearRight, c.farRight, c.farLeft].map((p): Flat => [p.x, p.y]);
+      const middle: Flat = [outer.reduce((s, p) => s + p[0], 0) / 4, outer.reduce((s, p) => s + p[1], 0) / 4];
+      const inner = outer.map(([u, v]): Flat => [u + Math.sign(middle[0] - u) * t, v + Math.sign(middle[1] - v) * t]);
+      return [area('wall', outer), area('soil', inner)];
+    }
+  }
+}
+
+/** Everything in a view, far things first, each shape once. */
+export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view: View): readonly Drawn[] {
+  const { depth, flat } = PLANES[view];
+  const nearest = (points: readonly Vec3[]): number => points.reduce((sum, p) => sum + depth(p), 0) / Math.max(1, points.length);
+  const films = assembly.sheets.flatMap((sheet) => sheet.faces.map((face): { at: number; drawn: Drawn } => ({ at: nearest(face), drawn: { stuff: 'film', tag: sheet.tag, points: face.map(flat), widthMm: undefined } })));
+  const members = assembly.members.map((m) => ({ at: nearest(memberPoints(m)), drawn: drawMember(m, view) }));
+  const seen = new Set<string>();
+  const once = (d: Drawn): boolean => {
+    const key = `${d.stuff}${d.points.map(([u, v]) => `${Math.round(u)},${Math.round(v)}`).join(' ')}`;
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  };
+  const film = films.map((f) => f.drawn).filter((d) => flatArea(d.points) > 100).filter(once);
+  const sorted = members.sort((a, b) => a.at - b.at).map((m) => m.drawn).filter(once);
+  return [...bedShapes(bed, survey, view), ...film, ...sorted];
+}
+
+function flatArea(points: readonly Flat[]): number {
+  return Math.abs(points.reduce((sum, [u, v], i) => {
+    const next = points[(i + 1) % points.length] ?? [u, v];
+    return sum + u * next[1] - next[0] * v;
+  }, 0)) / 2;
+}
+
+/** Smallest rectangle around shapes, mm. */
+export function bounds(shapes: readonly Drawn[]): { readonly u0: number; readonly v0: number; readonly u1: number; readonly v1: number } {
+  let [u0, v0, u1, v1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const shape of shapes)
+    for (const [u, v] of shape.points) {
+      const r = (shape.widthMm ?? 0) / 2;
+      u0 = Math.min(u0, u - r);
+      v0 = Math.min(v0, v - r);
+      u1 = Math.max(u1, u + r);
+      v1 = Math.max(v1, v + r);
+    }
+  return { u0, v0, u1, v1 };
+}

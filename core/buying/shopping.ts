@@ -1,0 +1,139 @@
+import type { Assembly } from '../assembly/types';
+import { HARDWARE_BY_KEY, hardwareItem } from '../catalog/hardware';
+import { type PriceList, barPriceKey, packPrice, packPriceKey, rollPrice, rollPriceKey } from '../catalog/prices';
+import { type Aisle, section } from '../catalog/sections';
+import { coverMaterial } from '../catalog/covers';
+import type { RollPlan } from '../cover/rolls';
+import type { SectionCuts } from '../cutting/bars';
+import { type Amount, amount } from '../figure';
+import { roundMoney } from '../units/amount';
+
+/** One line of the shopping list. */
+export interface ShoppingLine {
+  readonly key: string;
+  readonly priceKey: string;
+  readonly aisle: Aisle;
+  readonly name: string;
+  /** Size of one pack, bar or roll. */
+  readonly size: readonly (string | Amount)[];
+  readonly need: number;
+  readonly unit: 'piece' | 'm' | 'bar' | 'roll';
+  readonly owned: number;
+  /** True where `owned` can be typed; bars on hand are kept on the shelf with their lengths. */
+  readonly canOwn: boolean;
+  readonly packs: number;
+  readonly price: number;
+  readonly paid: number;
+  readonly used: number;
+  readonly leftOver: number;
+  /** What it is for, joint by joint. */
+  readonly uses: readonly { readonly count: number; readonly joint: string }[];
+}
+
+export interface ShoppingList {
+  readonly lines: readonly ShoppingLine[];
+  readonly paid: number;
+  readonly used: number;
+}
+
+const AISLES: readonly Aisle[] = ['Lumber', 'Pipe and conduit', 'Covers', 'Fasteners and hardware'];
+
+/**
+ * What to buy: whole bars, rolls and packs, less what is owned; what is paid, and what of it this cover uses.
+ * Every line is rounded to the smallest coin, so that the lines add up to the total.
+ */
+export function shoppingList(assembly: Assembly, cuts: readonly SectionCuts[], rolls: RollPlan, prices: PriceList, owned: Readonly<Record<string, number>>, currency: string): ShoppingList {
+  const money = (x: number): number => roundMoney(x, currency);
+  const lines: ShoppingLine[] = [];
+
+  for (const cut of cuts) {
+    const s = section(cut.sectionKey);
+    const groups = new Map<number, SectionCuts['bars'][number][]>();
+    for (const bar of cut.bars) if (!bar.fromShelf) groups.set(bar.lengthMm, [...(groups.get(bar.lengthMm) ?? []), bar]);
+    for (const [lengthMm, bars] of groups) {
+      const price = bars[0]?.price ?? 0;
+      const share = bars.reduce((sum, bar) => sum + bar.pieces.reduce((t, p) => t + p.lengthMm, 0), 0) / (bars.length * lengthMm);
+      lines.push({
+        key: `${cut.sectionKey} ${Math.round(lengthMm)}`,
+        priceKey: barPriceKey(s, { lengthMm, price }),
+        aisle: s.aisle,
+        name: s.name,
+        size: [amount(lengthMm, 'length')],
+        need: bars.length,
+        unit: 'bar',
+        owned: 0,
+        canOwn: false,
+        packs: bars.length,
+        price,
+        paid: money(bars.length * price),
+        used: money(bars.length * price * share),
+        leftOver: 0,
+        uses: bars.map((bar) => ({ count: bar.pieces.length, joint: bar.pieces.map((p) => p.tag).join(', ') })),
+      });
+    }
+  }
+
+  const rollGroups = new Map<string, RollPlan['rolls'][number][]>();
+  for (const cut of rolls.rolls) rollGroups.set(cut.roll.key, [...(rollGroups.get(cut.roll.key) ?? []), cut]);
+  for (const [key, group] of rollGroups) {
+    const first = group[0];
+    if (!first) continue;
+    const price = rollPrice(prices, first.roll);
+    const have = Math.min(owned[key] ?? 0, group.length);
+    const packs = Math.max(0, Math.ceil(group.length - have - 1e-9));
+    lines.push({
+      key,
+      priceKey: rollPriceKey(first.roll),
+      aisle: 'Covers',
+      name: coverMaterial(first.coverKey).name,
+      size: [amount(first.roll.widthMm, 'length'), ' × ', amount(first.roll.lengthMm, 'length')],
+      need: group.length,
+      unit: 'roll',
+      owned: owned[key] ?? 0,
+      canOwn: true,
+      packs,
+      price,
+      paid: money(packs * price),
+      used: money(Math.min(packs, group.reduce((sum, cut) => sum + cut.usedShare, 0)) * price),
+      leftOver: 0,
+      uses: group.flatMap((cut) => cut.placed.map((p) => ({ count: 1, joint: `${p.tag} ${p.part}` }))),
+    });
+  }
+
+  const hardware = new Map<string, { count: number; uses: { count: number; joint: string }[] }>();
+  for (const use of assembly.hardware) {
+    const entry = hardware.get(use.itemKey) ?? { count: 0, uses: [] };
+    entry.count += use.count;
+    entry.uses.push({ count: use.count, joint: use.joint });
+    hardware.set(use.itemKey, entry);
+  }
+  for (const key of HARDWARE_BY_KEY.keys()) {
+    const entry = hardware.get(key);
+    if (!entry) continue;
+    const item = hardwareItem(key);
+    const have = owned[key] ?? 0;
+    const short = Math.max(0, entry.count - have);
+    const packs = Math.ceil(short / item.packSize - 1e-9);
+    const price = packPrice(prices, item);
+    lines.push({
+      key,
+      priceKey: packPriceKey(item),
+      aisle: item.aisle,
+      name: item.name,
+      size: item.packSize === 1 ? ['one'] : [item.unit === 'm' ? `${item.packSize} m` : `pack of ${item.packSize}`],
+      need: entry.count,
+      unit: item.unit,
+      owned: have,
+      canOwn: true,
+      packs,
+      price,
+      paid: money(packs * price),
+      used: money((short / item.packSize) * price),
+      leftOver: packs * item.packSize - short,
+      uses: entry.uses,
+    });
+  }
+
+  lines.sort((a, b) => AISLES.indexOf(a.aisle) - AISLES.indexOf(b.aisle));
+  return { lines, paid: money(lines.reduce((sum, l) => sum + l.paid, 0)), used: money(lines.reduce((sum, l) => sum + l.used, 0)) };
+}

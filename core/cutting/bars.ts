@@ -1,0 +1,123 @@
+import type { Assembly, Member } from '../assembly/types';
+import { barPrice, type PriceList } from '../catalog/prices';
+import { KERF_MM, type Section, section } from '../catalog/sections';
+import type { BarJob } from './job';
+import type { CutPlan } from './solve';
+
+/** A bar or pipe on hand. */
+export interface ShelfBar {
+  readonly sectionKey: string;
+  readonly lengthMm: number;
+  readonly quantity: number;
+}
+
+/** The cutting job of one section, with the members behind its pieces. */
+export interface SectionJob {
+  readonly sectionKey: string;
+  readonly job: BarJob;
+  /** Real length of each stock entry; the job's length is this less the squared end. */
+  readonly realLengthMm: readonly number[];
+  readonly fromShelf: readonly boolean[];
+  readonly members: readonly Member[];
+}
+
+/** Lengths are cut to a tenth of a millimetre; members that agree to that are one kind of piece. */
+const tenth = (mm: number): number => Math.round(mm * 10) / 10;
+
+/** One cutting job for each section in an assembly: stock with prices, shelf pieces free, kerf, squared ends. */
+export function sectionJobs(assembly: Assembly, prices: PriceList, shelf: readonly ShelfBar[]): readonly SectionJob[] {
+  const bySection = new Map<string, Member[]>();
+  for (const member of assembly.members) bySection.set(member.sectionKey, [...(bySection.get(member.sectionKey) ?? []), member]);
+  return [...bySection].map(([sectionKey, members]) => {
+    const s = section(sectionKey);
+    const counts = new Map<number, number>();
+    for (const m of members) counts.set(tenth(m.lengthMm), (counts.get(tenth(m.lengthMm)) ?? 0) + 1);
+    const bought = s.stock.map((bar) => ({ real: bar.lengthMm, price: barPrice(prices, s, bar), shelf: false as const, available: undefined }));
+    const owned = shelf
+      .filter((bar) => bar.sectionKey === sectionKey && bar.quantity > 0)
+      .map((bar) => ({ real: bar.lengthMm, price: 0, shelf: true as const, available: bar.quantity }));
+    const stock = [...bought, ...owned];
+    return {
+      sectionKey,
+      members,
+      realLengthMm: stock.map((bar) => bar.real),
+      fromShelf: stock.map((bar) => bar.shelf),
+      job: {
+        kerf: KERF_MM[s.tool],
+        // A whole bar taken as it comes needs no squaring, so squaring counts only where a cut follows; see usableLength.
+        stock: stock.map((bar) => ({
+          length: usableLength(s, bar.real, [...counts.keys()]),
+          price: bar.price,
+          ...(bar.available === undefined ? {} : { available: bar.available }),
+        })),
+        pieces: [...counts].sort((a, b) => b[0] - a[0]).map(([length, quantity]) => ({ length, quantity })),
+      },
+    };
+  });
+}
+
+/** A bar's length less the squared end, unless some piece is the whole bar. */
+function usableLength(s: Section, realMm: number, pieces: readonly number[]): number {
+  const whole = pieces.some((piece) => piece > realMm - s.squareMm && piece <= realMm + 0.05);
+  return whole ? Math.max(realMm, ...pieces.filter((p) => p <= realMm + 0.05)) : realMm - s.squareMm;
+}
+
+/** A piece on a bar, with the mark from the tape's end where it is cut off. */
+export interface CutPiece {
+  readonly tag: string;
+  readonly part: string;
+  readonly lengthMm: number;
+  readonly markMm: number;
+}
+
+/** One bar as it is cut. */
+export interface SectionBar {
+  readonly label: string;
+  readonly lengthMm: number;
+  readonly price: number;
+  readonly fromShelf: boolean;
+  readonly squareMm: number;
+  readonly pieces: readonly CutPiece[];
+  /** What is left after the last cut, mm. */
+  readonly offcutMm: number;
+}
+
+/** All bars of one section and what is proven about their price. */
+export interface SectionCuts {
+  readonly sectionKey: string;
+  readonly bars: readonly SectionBar[];
+  readonly cost: number;
+  readonly bound: number;
+  readonly proven: boolean;
+  readonly kerfMm: number;
+}
+
+/** Puts names on a solved job: which member is cut where, with marks that run from the tape's end and count the kerf. */
+export function labelCuts(sectionJob: SectionJob, plan: CutPlan, firstBar: number): SectionCuts {
+  const s = section(sectionJob.sectionKey);
+  const { kerf } = sectionJob.job;
+  const waiting = [...sectionJob.members];
+  const ordered = [...plan.bars].sort((a, b) => Math.max(...b.pieces) - Math.max(...a.pieces) || b.stockLength - a.stockLength);
+  const bars = ordered.map((bar, i): SectionBar => {
+    const lengthMm = sectionJob.realLengthMm[bar.stock] ?? bar.stockLength;
+    const squareMm = Math.max(0, lengthMm - bar.stockLength);
+    let at = squareMm;
+    const pieces = bar.pieces.map((length): CutPiece => {
+      const index = waiting.findIndex((m) => tenth(m.lengthMm) === length);
+      const member = waiting.splice(index, 1)[0];
+      const markMm = at + length;
+      at = markMm + kerf;
+      return { tag: member?.tag ?? '', part: member?.part ?? '', lengthMm: length, markMm };
+    });
+    return {
+      label: `${s.shape.kind === 'tube' ? 'Pipe' : 'Board'} ${firstBar + i}`,
+      lengthMm,
+      price: bar.price,
+      fromShelf: sectionJob.fromShelf[bar.stock] ?? false,
+      squareMm,
+      pieces,
+      offcutMm: Math.max(0, lengthMm - at),
+    };
+  });
+  return { sectionKey: sectionJob.sectionKey, bars, cost: plan.cost, bound: plan.bound, proven: plan.proven, kerfMm: kerf };
+}

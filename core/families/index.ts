@@ -1,0 +1,61 @@
+import type { Assembly } from '../assembly/types';
+import type { Result } from '../result';
+import type { BuildSite, Change, Family, Question } from './family';
+import { hingedHoopLid } from './hingedHoopLid';
+import { stakedTunnel } from './stakedTunnel';
+
+/** Every family, in the order they are offered. A new family is one folder and one line here and in the garden's schema. */
+const FAMILIES = { 'staked-tunnel': stakedTunnel, 'hinged-hoop-lid': hingedHoopLid } as const;
+
+export type FamilyKey = keyof typeof FAMILIES;
+export const FAMILY_KEYS = Object.keys(FAMILIES) as FamilyKey[];
+
+/** Answers of one family, as plain data; the bound family checks them. */
+export type Answers = Readonly<Record<string, unknown>>;
+
+/** A family with the type of its answers hidden, so that nothing downstream needs to know which it is. */
+export interface BoundFamily {
+  readonly key: string;
+  readonly name: string;
+  readonly sentence: string;
+  readonly defaults: (site: BuildSite) => Answers;
+  readonly questions: (answers: Answers, built: Assembly | undefined) => readonly Question[];
+  readonly answer: (answers: Answers, id: string, value: string | number, built: Assembly | undefined) => Result<Answers>;
+  readonly dimension: (answers: Answers, id: string, valueMm: number, site: BuildSite) => Result<Answers>;
+  readonly change: (answers: Answers, change: Change, built: Assembly) => Answers | undefined;
+  readonly assemble: (answers: Answers, site: BuildSite) => Result<Assembly>;
+}
+
+function bind<A extends object>(family: Family<A>): BoundFamily {
+  const read = (answers: Answers): A => family.schema.parse(answers);
+  const plain = (answers: A): Answers => answers as Answers;
+  const checked = (answers: A, id: string): Result<Answers> => {
+    const result = family.schema.safeParse(answers);
+    if (result.success) return { ok: true, value: plain(result.data) };
+    return { ok: false, faults: result.error.issues.map((issue) => ({ field: id, message: issue.message })) };
+  };
+  return {
+    key: family.key,
+    name: family.name,
+    sentence: family.sentence,
+    defaults: (site) => plain(family.defaults(site)),
+    questions: (answers, built) => family.questions(read(answers), built),
+    answer: (answers, id, value, built) => checked(family.answer(read(answers), id, value, built), id),
+    dimension: (answers, id, valueMm, site) => {
+      const changed = family.dimension(read(answers), id, valueMm, site);
+      return changed.ok ? checked(changed.value, id) : changed;
+    },
+    change: (answers, change, built) => {
+      const changed = family.change(read(answers), change, built);
+      return changed && family.schema.safeParse(changed).success ? plain(changed) : undefined;
+    },
+    assemble: (answers, site) => family.assemble(read(answers), site),
+  };
+}
+
+const BOUND: Readonly<Record<FamilyKey, BoundFamily>> = { 'staked-tunnel': bind(stakedTunnel), 'hinged-hoop-lid': bind(hingedHoopLid) };
+
+/** The family of a key. */
+export function familyOf(key: FamilyKey): BoundFamily {
+  return BOUND[key];
+}

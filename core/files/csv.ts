@@ -1,0 +1,46 @@
+import Papa from 'papaparse';
+import { section } from '../catalog/sections';
+import { phraseText } from '../figure';
+import type { Plan } from '../plan';
+import { formatLength } from '../units/length';
+
+/** Rows as CSV that a spreadsheet cannot take for formulas. */
+function csv(fields: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
+  return `${Papa.unparse({ fields: [...fields], data: rows.map((row) => [...row]) }, { escapeFormulae: true })}\r\n`;
+}
+
+/** The cut list: one row a piece, in the order it is cut. */
+export function cutsCsv(p: Plan): string {
+  const unit = p.garden.units.length;
+  return csv(
+    ['bar', 'material', 'bar length', 'from shelf', 'tag', 'part', 'length', 'length mm', 'mark from tape end', 'mark mm'],
+    p.cuts.flatMap((cut) =>
+      cut.bars.flatMap((bar) =>
+        bar.pieces.map((piece) => [
+          bar.label,
+          section(cut.sectionKey).name,
+          formatLength(bar.lengthMm, unit),
+          bar.fromShelf ? 'yes' : 'no',
+          piece.tag,
+          piece.part,
+          formatLength(piece.lengthMm, unit),
+          piece.lengthMm,
+          formatLength(piece.markMm, unit),
+          Math.round(piece.markMm * 10) / 10,
+        ]),
+      ),
+    ),
+  );
+}
+
+/** The shopping list with its totals. */
+export function shoppingCsv(p: Plan): string {
+  const { units } = p.garden;
+  return csv(
+    ['aisle', 'thing', 'size', 'need', 'unit', 'owned', 'buy', 'price each', 'paid', 'used', 'currency'],
+    [
+      ...p.shopping.lines.map((l) => [l.aisle, l.name, phraseText(l.size, units), l.need, l.unit, l.owned, l.packs, l.price, l.paid, l.used, units.currency]),
+      ['', 'Total', '', '', '', '', '', '', p.shopping.paid, p.shopping.used, units.currency],
+    ],
+  );
+}

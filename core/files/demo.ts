@@ -1,0 +1,77 @@
+import { type Bed, squareBed } from '../bed/bed';
+import { survey } from '../bed/survey';
+import { hingedHoopLidDefaults } from '../families/hingedHoopLid/answers';
+import { stakedTunnelDefaults } from '../families/stakedTunnel/answers';
+import { MM_PER_INCH } from '../units/length';
+import { type Garden, emptyGarden } from './garden';
+
+const inch = (x: number): number => Math.round(x * MM_PER_INCH * 1000) / 1000;
+
+/** Quillet Hollow: a made-up household in a made-up mountain village with deep wet snow. */
+export function demoGarden(): Garden {
+  const long: Bed = squareBed('long', 'Long bed', inch(128), inch(44), { heightMm: inch(11), thicknessMm: inch(1.5) }, { xMm: 0, yMm: 0 });
+  const metric: Bed = {
+    ...squareBed('metric', 'Metric bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 4400, yMm: 0 }),
+    soil: 'soft',
+  };
+  const skew = inch(2.25);
+  const crooked: Bed = {
+    ...squareBed('crooked', 'Crooked bed', inch(96), inch(48), { heightMm: inch(11.25), thicknessMm: inch(1.5) }, { xMm: 0, yMm: 2600 }),
+    outside: { nearMm: inch(96), farMm: inch(96), leftMm: inch(48.0625), rightMm: inch(48.0625) },
+    diagonals: { risingMm: inch(Math.round(Math.hypot(96 + 2.25, 48) * 16) / 16), fallingMm: inch(Math.round(Math.hypot(96 - 2.25, 48) * 16) / 16) },
+    inside: { lengthMm: inch(93) - skew / 4, widthMm: inch(45) },
+    bearingDeg: 84,
+  };
+  const wallBed: Bed = {
+    ...squareBed('wall', 'South wall bed', inch(72), inch(30), { heightMm: inch(16), thicknessMm: inch(1.5) }, { xMm: 4400, yMm: 2600 }),
+    drops: { nearLeft: 0, nearRight: inch(1.25), farRight: inch(1.5), farLeft: inch(0.25) },
+    soilBelowRimMm: inch(3),
+    soil: 'clay',
+  };
+  const site = (bed: Bed): Parameters<typeof stakedTunnelDefaults>[0] => ({ bed, survey: survey(bed), windy: true });
+  return {
+    ...emptyGarden('Quillet Hollow'),
+    site: {
+      place: 'Quillet Hollow',
+      latitudeDeg: 44.1,
+      longitudeDeg: -72.6,
+      elevationM: 380,
+      snow: { by: 'depth', depthMm: inch(6), kind: 'wet' },
+      exposure: 'normal',
+      gustMPerS: 31,
+      noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
+    },
+    beds: [long, metric, crooked, wallBed],
+    covers: [
+      {
+        id: 'kale-lid',
+        name: 'Kale lid',
+        bedId: 'long',
+        family: 'hinged-hoop-lid',
+        answers: { ...hingedHoopLidDefaults(site(long)), shape: { by: 'length', lengthMm: inch(76) }, crop: 'mizuna', rowFromEdgeMm: inch(5) },
+        kept: null,
+      },
+      {
+        id: 'salad-tunnel',
+        name: 'Salad tunnel',
+        bedId: 'metric',
+        family: 'staked-tunnel',
+        answers: { ...stakedTunnelDefaults(site(metric)), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
+        kept: null,
+      },
+      {
+        id: 'spring-tunnel',
+        name: 'Spring tunnel',
+        bedId: 'crooked',
+        family: 'staked-tunnel',
+        answers: { ...stakedTunnelDefaults(site(crooked)), extent: { kind: 'part', startMm: 0, lengthMm: inch(60) } },
+        kept: null,
+      },
+    ],
+    shelf: [
+      { id: 'shelf-1', sectionKey: 'pvc-1/2', lengthMm: inch(88), quantity: 2 },
+      { id: 'shelf-2', sectionKey: '2x4', lengthMm: inch(44.5), quantity: 1 },
+    ],
+    owned: { 'screw-3': 40, handle: 1 },
+  };
+}

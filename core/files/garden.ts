@@ -1,0 +1,121 @@
+import { z } from 'zod';
+import { bedSchema } from '../bed/bed';
+import { SECTION_BY_KEY } from '../catalog/sections';
+import { hingedHoopLidSchema } from '../families/hingedHoopLid/answers';
+import { stakedTunnelSchema } from '../families/stakedTunnel/answers';
+import { snowSchema } from '../proof/snow';
+
+export const GARDEN_FORMAT = 'cabanon-garden';
+export const GARDEN_VERSION = 1;
+
+const id = z.string().min(1).max(40);
+const name = z.string().trim().min(1).max(60);
+
+function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
+  return z.strictObject({
+    id,
+    name,
+    bedId: id,
+    family: z.literal(family),
+    answers,
+    /** The version last kept, that changes are measured against. */
+    kept: answers.nullable(),
+  });
+}
+
+export const coverSchema = z.discriminatedUnion('family', [
+  coverOf('staked-tunnel', stakedTunnelSchema),
+  coverOf('hinged-hoop-lid', hingedHoopLidSchema),
+]);
+
+export const siteSchema = z.strictObject({
+  place: z.string().max(80),
+  latitudeDeg: z.number().min(-89).max(89),
+  longitudeDeg: z.number().min(-180).max(180),
+  elevationM: z.number().min(-430).max(6000),
+  snow: snowSchema,
+  exposure: z.enum(['exposed', 'normal', 'sheltered']),
+  gustMPerS: z.number().min(0).max(90),
+  /** The clear noon that airing is reckoned for. */
+  noon: z.strictObject({
+    date: z.iso.date(),
+    outsideC: z.number().min(-40).max(50),
+    allowedRiseC: z.number().min(1).max(40),
+  }),
+});
+
+export const gardenSchema = z
+  .strictObject({
+    format: z.literal(GARDEN_FORMAT),
+    version: z.literal(GARDEN_VERSION),
+    name,
+    units: z.strictObject({
+      length: z.enum(['ftin', 'in', 'cm', 'mm']),
+      temperature: z.enum(['C', 'F']),
+      currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD'),
+    }),
+    site: siteSchema,
+    beds: z.array(bedSchema).max(500),
+    covers: z.array(coverSchema).max(1000),
+    /** Bars and pipes on hand, with their real lengths. */
+    shelf: z
+      .array(
+        z.strictObject({
+          id,
+          sectionKey: z.string().refine((key) => SECTION_BY_KEY.has(key), 'must be a section in the catalogue'),
+          lengthMm: z.number().positive().max(50000),
+          quantity: z.number().int().min(0).max(10000),
+        }),
+      )
+      .max(2000),
+    /** Prices that differ from the shipped ones, by price key. */
+    prices: z.record(z.string().max(80), z.number().min(0).max(1e6)),
+    /** How many of each counted thing are on hand, by item key. */
+    owned: z.record(z.string().max(80), z.number().min(0).max(1e6)),
+  })
+  .check((ctx) => {
+    const garden = ctx.value;
+    const duplicate = (list: readonly { id: string }[], path: string): void => {
+      const seen = new Set<string>();
+      list.forEach((entry, i) => {
+        if (seen.has(entry.id)) ctx.issues.push({ code: 'custom', input: entry.id, path: [path, i, 'id'], message: `"${entry.id}" is used twice` });
+        seen.add(entry.id);
+      });
+    };
+    duplicate(garden.beds, 'beds');
+    duplicate(garden.covers, 'covers');
+    const beds = new Set(garden.beds.map((b) => b.id));
+    garden.covers.forEach((cover, i) => {
+      if (!beds.has(cover.bedId)) ctx.issues.push({ code: 'custom', input: cover.bedId, path: ['covers', i, 'bedId'], message: `there is no bed "${cover.bedId}"` });
+    });
+  });
+
+export type Garden = z.infer<typeof gardenSchema>;
+export type Cover = Garden['covers'][number];
+export type Site = Garden['site'];
+export type Units = Garden['units'];
+
+/** A garden with nothing in it yet. */
+export function emptyGarden(gardenName: string): Garden {
+  return {
+    format: GARDEN_FORMAT,
+    version: GARDEN_VERSION,
+    name: gardenName,
+    units: { length: 'ftin', temperature: 'C', currency: 'USD' },
+    site: {
+      place: '',
+      latitudeDeg: 45,
+      longitudeDeg: 0,
+      elevationM: 100,
+      snow: { by: 'depth', depthMm: 150, kind: 'wet' },
+      exposure: 'normal',
+      gustMPerS: 25,
+      noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
+    },
+    beds: [],
+    covers: [],
+    shelf: [],
+    prices: {},
+    owned: {},
+  };
+}

@@ -1,0 +1,187 @@
+/** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
+import type { Assembly } from './assembly/types';
+import { survey } from './bed/survey';
+import { rollPrice } from './catalog/prices';
+import { coverMaterial } from './catalog/covers';
+import { massKg, section } from './catalog/sections';
+import { type NoonAir, noonAir } from './climate/noon';
+import { type RollPlan, planRolls, sheetSize } from './cover/rolls';
+import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './cutting/bars';
+import { readBarJob } from './cutting/job';
+import { type IntegerSolver, quickPlan, solveBars } from './cutting/solve';
+import { type ShoppingList, shoppingList } from './buying/shopping';
+import { type Answers, familyOf } from './families';
+import type { BuildSite, Change } from './families/family';
+import { type Figure, type Phrase, amount } from './figure';
+import type { Cover, Garden } from './files/garden';
+import { buildHours } from './guide/hours';
+import type { Check } from './proof/check';
+import { checkAssembly } from './proof/checks';
+import { type DesignSnow, designSnow } from './proof/snow';
+import type { HoopStrength } from './proof/strength';
+import { type Result, fail, failAll, ok } from './result';
+import { crop } from './season/crops';
+
+/** Gusts above this want a second latch, m/s (about 60 mph). */
+const WINDY_M_PER_S = 27;
+const LIGHT_AIR_M_PER_S = 1;
+
+/** What a design is, before anything is cut: quick enough to follow every keystroke. */
+export interface Outline {
+  readonly garden: Garden;
+  readonly cover: Cover;
+  readonly site: BuildSite;
+  readonly assembly: Assembly;
+  readonly rolls: RollPlan;
+  readonly snow: DesignSnow;
+  readonly checks: readonly Check[];
+  readonly strengths: readonly HoopStrength[];
+  readonly air: NoonAir;
+  readonly hours: Figure;
+  readonly coldest: Figure;
+  readonly lift: Figure | undefined;
+}
+
+/** A mend that works: the changed answers, what it costs and which checks it leaves unwell. */
+export interface Mend {
+  readonly checkId: string;
+  readonly label: Phrase;
+  readonly cost: number;
+  readonly answers: Answers;
+}
+
+/** The outline with its cuts, prices and mends. */
+export interface Plan extends Outline {
+  readonly cuts: readonly SectionCuts[];
+  readonly shopping: ShoppingList;
+  readonly mends: readonly Mend[];
+}
+
+/** The bed a cover stands on and what the place asks of it. */
+export function buildSite(garden: Garden, bedId: string): BuildSite | undefined {
+  const bed = garden.beds.find((b) => b.id === bedId);
+  return bed && { bed, survey: survey(bed), windy: garden.site.gustMPerS > WINDY_M_PER_S };
+}
+
+/** Works out one cover as far as the drawing, checks and figures. */
+export function outline(garden: Garden, cover: Cover): Result<Outline> {
+  const site = buildSite(garden, cover.bedId);
+  if (!site) return fail('bedId', `There is no bed "${cover.bedId}".`);
+  const built = familyOf(cover.family).assemble(cover.answers, site);
+  if (!built.ok) return built;
+  const assembly = built.value;
+  const rolls = planRolls(assembly.sheets, (roll) => rollPrice(garden.prices, roll));
+  const snow = designSnow(garden.site.snow, garden.site.exposure);
+  const { checks, strengths } = checkAssembly(assembly, rolls, snow);
+  const air = noonAir(assembly.enclosure, { ...garden.site, ...garden.site.noon, windMPerS: LIGHT_AIR_M_PER_S });
+  return ok({ garden, cover, site, assembly, rolls, snow, checks, strengths, air, hours: buildHours(assembly), coldest: coldestNight(assembly), lift: liftFigure(assembly) });
+}
+
+/** Works the cuts, shopping list and mends out as well. */
+export function plan(garden: Garden, cover: Cover, solver: IntegerSolver): Result<Plan> {
+  const outlined = outline(garden, cover);
+  if (!outlined.ok) return outlined;
+  const cut = cutAll(outlined.value, (job) => solveBars(job, solver));
+  if (!cut.ok) return cut;
+  const shopping = shop(outlined.value, cut.value);
+  return ok({ ...outlined.value, cuts: cut.value, shopping, mends: findMends(outlined.value) });
+}
+
+function cutAll(o: Outline, solve: (job: SectionJob['job']) => ReturnType<typeof solveBars>): Result<readonly SectionCuts[]> {
+  const cuts: SectionCuts[] = [];
+  const numbers = { board: 1, tube: 1 };
+  for (const job of sectionJobs(o.assembly, o.garden.prices, o.garden.shelf)) {
+    const s = section(job.sectionKey);
+    const sound = readBarJob(job.job);
+    if (!sound.ok) return failAll(sound.faults.map((f) => ({ field: s.name, message: `${s.name}: ${f.message} mm` })));
+    const solved = solve(job.job);
+    if (!solved.ok) return solved;
+    const labelled = labelCuts(job, solved.value, numbers[s.shape.kind]);
+    numbers[s.shape.kind] += labelled.bars.length;
+    cuts.push(labelled);
+  }
+  return ok(cuts);
+}
+
+function shop(o: Outline, cuts: readonly SectionCuts[]): ShoppingList {
+  return shoppingList(o.assembly, cuts, o.rolls, o.garden.prices, o.garden.owned, o.garden.units.currency);
+}
+
+/** Price by the quick cutting rule: for comparing changes, where a dollar either way does not matter. */
+export function quickPrice(o: Outline): number {
+  const cut = cutAll(o, (job) => {
+    const quick = quickPlan(job);
+    return quick ? ok(quick) : fail('stock', 'not enough bars');
+  });
+  return cut.ok ? shop(o, cut.value).paid : NaN;
+}
+
+const MENDS_PER_CHECK = 3;
+
+/** For every check that fails or is tight, the changes that make it hold or at least no longer fail, cheapest first. */
+export function findMends(o: Outline): readonly Mend[] {
+  const family = familyOf(o.cover.family);
+  const now = quickPrice(o);
+  return o.checks
+    .filter((check) => check.verdict !== 'holds')
+    .flatMap((check) => {
+      const working: Mend[] = [];
+      const kinds = new Set<Change['kind']>();
+      for (const { label, change } of check.tries) {
+        // Tries of one kind run from small to large: the first that works is the least that does.
+        if (kinds.has(change.kind)) continue;
+        const answers = family.change(o.cover.answers, change, o.assembly);
+        if (!answers) continue;
+        const changed = outline(o.garden, { ...o.cover, answers } as Cover);
+        if (!changed.ok) continue;
+        const after = changed.value.checks.find((c) => c.id === check.id);
+        const newFailure = changed.value.checks.some((c) => c.verdict === 'fails' && !o.checks.some((old) => old.id === c.id && old.verdict === 'fails'));
+        const better = after === undefined || (check.verdict === 'fails' ? after.verdict !== 'fails' : after.verdict === 'holds');
+        if (!better || newFailure) continue;
+        kinds.add(change.kind);
+        working.push({ checkId: check.id, label, cost: quickPrice(changed.value) - now, answers });
+      }
+      return working.sort((a, b) => a.cost - b.cost).slice(0, MENDS_PER_CHECK);
+    });
+}
+
+function coldestNight(assembly: Assembly): Figure {
+  const c = crop(assembly.crop.cropKey);
+  const cover = coverMaterial(assembly.enclosure.coverKey);
+  return {
+    label: `${c.name} lives down to`,
+    value: c.killingC - cover.frostHelpC,
+    quantity: 'temperature',
+    formula: 'coldest night = killing temperature − help of the cover',
+    terms: [
+      { name: `${c.name} dies at`, ...amount(c.killingC, 'temperature') },
+      { name: `${cover.name} helps by`, ...amount(cover.frostHelpC, 'warming') },
+    ],
+    source: 'Trade figures for crops and covers; later your own readings replace them.',
+    assumes: ['Hardened, well-rooted plants; a shut cover; one night, not a week of frost.', 'A planning aid, not a promise.'],
+  };
+}
+
+/** Half the weight of a hinged lid is lifted at its handle; a carried cover is lifted whole. */
+function liftFigure(assembly: Assembly): Figure | undefined {
+  const part = assembly.moving[0];
+  if (!part) return undefined;
+  const members = assembly.members.filter((m) => part.memberTags.includes(m.tag));
+  const wood = members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0);
+  const sheet = assembly.sheets
+    .filter((s) => part.sheetTags.includes(s.tag))
+    .reduce((sum, s) => sum + ((sheetSize(s).acrossMm * sheetSize(s).alongMm) / 1e6) * coverMaterial(s.coverKey).kgPerM2, 0);
+  const hinged = part.motion === 'hinged';
+  return {
+    label: hinged ? `${part.name}: lift at the handle` : `${part.name}: weight carried`,
+    value: hinged ? (wood + sheet) / 2 : wood + sheet,
+    quantity: 'mass',
+    formula: hinged ? 'lift = weight of the lid / 2' : 'weight = members + sheet',
+    terms: [
+      { name: 'boards and pipes', ...amount(wood, 'mass') },
+      { name: 'sheet', ...amount(sheet, 'mass') },
+    ],
+    source: 'Sections and lengths of the parts; densities from the catalogue.',
+    assumes: ['Dry wood, no snow on it. Screws and hinges are left out.'],
+  };
+}

@@ -1,0 +1,29 @@
+import { sheetSize } from './cover/rolls';
+import { phraseText } from './figure';
+import type { Plan } from './plan';
+
+/** A plan as plain JSON for other programs: what the app shows, in SI and in the garden's own words. */
+export function planReport(p: Plan) {
+  const { units } = p.garden;
+  const arch = p.assembly.arches[0];
+  return {
+    cover: { id: p.cover.id, name: p.cover.name, family: p.cover.family, bed: p.site.bed.name },
+    note: 'A planning aid. Local codes come first.',
+    assembly: {
+      members: p.assembly.members.map((m) => ({ tag: m.tag, part: m.part, section: m.sectionKey, lengthMm: m.lengthMm, ends: m.ends, marks: m.marks, shape: m.shape })),
+      hardware: p.assembly.hardware,
+      hoop: arch && { count: arch.tags.length, spacingMm: arch.spacingMm, cutMm: arch.cutMm, ...arch.hoop },
+      crop: p.assembly.crop,
+      enclosure: p.assembly.enclosure,
+    },
+    sheets: p.assembly.sheets.map((s) => ({ tag: s.tag, part: s.part, cover: s.coverKey, ...sheetSize(s), across: s.across, along: s.along })),
+    rolls: p.rolls.rolls.map((r) => ({ roll: r.roll.key, leftMm: r.leftMm, placed: r.placed })),
+    cuts: p.cuts,
+    checks: p.checks.map((c) => ({ id: c.id, verdict: c.verdict, text: phraseText(c.text, units), mends: p.mends.filter((m) => m.checkId === c.id).map((m) => ({ label: phraseText(m.label, units), cost: m.cost })) })),
+    strength: p.strengths.map((s) => ({ ratio: Number.isFinite(s.ratio) ? s.ratio : null, governs: s.governs, snowCase: s.snowCase, wetSnowMm: s.wetSnowMm })),
+    air: { riseShutC: p.air.riseShutC, ventEachM2: p.air.ventEachM2, floorRuleM2: p.air.ruleM2, sunAltitudeDeg: p.air.sunAltitudeDeg, sunWPerM2: p.air.sunWPerM2 },
+    shopping: { lines: p.shopping.lines.map((l) => ({ ...l, size: phraseText(l.size, units) })), paid: p.shopping.paid, used: p.shopping.used, currency: units.currency },
+    hours: p.hours.value,
+    coldestNightC: p.coldest.value,
+  };
+}
