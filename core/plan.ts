@@ -77,14 +77,18 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   return ok({ garden, cover, site, assembly, rolls, snow, checks, strengths, air, hours: buildHours(assembly), coldest: coldestNight(assembly), lift: liftFigure(assembly) });
 }
 
-/** Works the cuts, shopping list and mends out as well. */
+/** The cuts, proven best where that can be, and what to buy for them. */
+export function cutAndShop(o: Outline, solver: IntegerSolver): Result<Pick<Plan, 'cuts' | 'shopping'>> {
+  const cut = cutAll(o, (job) => solveBars(job, solver));
+  return cut.ok ? ok({ cuts: cut.value, shopping: shop(o, cut.value) }) : cut;
+}
+
+/** The whole way for one cover. */
 export function plan(garden: Garden, cover: Cover, solver: IntegerSolver): Result<Plan> {
   const outlined = outline(garden, cover);
   if (!outlined.ok) return outlined;
-  const cut = cutAll(outlined.value, (job) => solveBars(job, solver));
-  if (!cut.ok) return cut;
-  const shopping = shop(outlined.value, cut.value);
-  return ok({ ...outlined.value, cuts: cut.value, shopping, mends: findMends(outlined.value) });
+  const cut = cutAndShop(outlined.value, solver);
+  return cut.ok ? ok({ ...outlined.value, ...cut.value, mends: findMends(outlined.value) }) : cut;
 }
 
 function cutAll(o: Outline, solve: (job: SectionJob['job']) => ReturnType<typeof solveBars>): Result<readonly SectionCuts[]> {

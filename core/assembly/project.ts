@@ -100,7 +100,11 @@ function bedShapes(bed: Bed, survey: Survey, view: View): Drawn[] {
 export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view: View): readonly Drawn[] {
   const { depth, flat } = PLANES[view];
   const nearest = (points: readonly Vec3[]): number => points.reduce((sum, p) => sum + depth(p), 0) / Math.max(1, points.length);
-  const films = assembly.sheets.flatMap((sheet) => sheet.faces.map((face): { at: number; drawn: Drawn } => ({ at: nearest(face), drawn: { stuff: 'film', tag: sheet.tag, points: face.map(flat), widthMm: undefined } })));
+  // From the end each face shows; from the side and above only the outline of a sheet does.
+  const films = assembly.sheets.flatMap((sheet): Drawn[] => {
+    const outlines = view === 'end' ? sheet.faces.map((face) => face.map(flat)) : [hull(sheet.faces.flat().map(flat))];
+    return outlines.map((points) => ({ stuff: 'film', tag: sheet.tag, points, widthMm: undefined }));
+  });
   const members = assembly.members.map((m) => ({ at: nearest(memberPoints(m)), drawn: drawMember(m, view) }));
   const seen = new Set<string>();
   const once = (d: Drawn): boolean => {
@@ -109,7 +113,7 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
     seen.add(key);
     return true;
   };
-  const film = films.map((f) => f.drawn).filter((d) => flatArea(d.points) > 100).filter(once);
+  const film = films.filter((d) => flatArea(d.points) > 100).filter(once);
   const sorted = members.sort((a, b) => a.at - b.at).map((m) => m.drawn).filter(once);
   return [...bedShapes(bed, survey, view), ...film, ...sorted];
 }

@@ -169,6 +169,17 @@ function generateColumns(job: BarJob, solver: IntegerSolver): { patterns: Patter
 }
 
 /**
+ * Weight that makes one programme prefer less stock among plans of one price: all of it together is worth less than
+ * half of the smallest coin. 0 where prices are not whole hundredths, and a second programme breaks the tie.
+ */
+function tieBreak(job: BarJob): number {
+  if (job.stock.some((s) => Math.abs(s.price * 100 - Math.round(s.price * 100)) > 1e-9)) return 0;
+  const most = quickPlan(job)?.bars.reduce((total, bar) => total + bar.stockLength, 0);
+  const longest = Math.max(...job.stock.map((s) => s.length));
+  return most === undefined ? 0 : 0.004 / (most + longest * job.pieces.length * 4);
+}
+
+/**
  * Cuts every piece for the least price, then the least stock used.
  *
  * Small jobs: an integer programme over all maximal patterns, proven best. Larger ones: generated columns, with the bound shown.
@@ -182,7 +193,8 @@ export function solveBars(job: BarJob, solver: IntegerSolver, seconds = 10): Res
   const generated = all ? undefined : generateColumns(job, solver);
   const patterns = all ?? generated?.patterns ?? [];
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const best = solver.solve(lpText(job, { patterns, objective: price, integer: true }), seconds);
+  const lengthWeight = all && all.length < 500 ? tieBreak(job) : 0;
+  const best = solver.solve(lpText(job, { patterns, objective: (p) => price(p) + lengthWeight * (job.stock[p.stock]?.length ?? 0), integer: true }), seconds);
   if (!best.feasible) {
     const start = quickPlan(job);
     return start ? ok(start) : fail('stock', 'There are not enough bars to cut every piece from.');
@@ -191,6 +203,7 @@ export function solveBars(job: BarJob, solver: IntegerSolver, seconds = 10): Res
   const cost = costOf(found);
   const bound = all ? (best.optimal ? cost : 0) : Math.min(cost, generated?.bound ?? 0);
   const proven = (all !== undefined && best.optimal) || bound >= cost - 1e-6;
+  if (lengthWeight > 0) return ok({ cost, bars: found, bound: proven ? cost : bound, proven });
   const least = solver.solve(
     lpText(job, { patterns, objective: (p) => job.stock[p.stock]?.length ?? 0, priceCap: cost + 1e-7, integer: true }),
     Math.min(seconds, 3),

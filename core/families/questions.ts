@@ -33,8 +33,8 @@ const PIPE_WHY: Readonly<Record<string, string>> = {
 const ROLL_CHEAPEST: Option = { value: '', label: 'Cheapest', why: 'The cheapest roll that the sheet fits on.' };
 
 /** A choice between named options, each with its reason. */
-export function choice(id: string, label: string, value: string, options: readonly (readonly [value: string, label: string, why: string])[]): Question {
-  return { kind: 'choice', id, label, value, options: options.map(([v, l, why]) => ({ value: v, label: l, why })) };
+export function choice(id: string, label: string, value: string, options: readonly (readonly [value: string, label: string, why: string])[], leaf?: 'skin'): Question {
+  return { kind: 'choice', id, label, value, options: options.map(([v, l, why]) => ({ value: v, label: l, why })), ...(leaf && { leaf }) };
 }
 
 /** The questions of pipe, height, cover, roll and crop, in the order gardeners settle them. */
@@ -64,8 +64,8 @@ export function coverQuestions(a: SharedAnswers): readonly Question[] {
   }));
   const rolls: Option[] = coverMaterial(a.cover).rolls.map((r) => ({ value: r.key, label: r.key.slice(a.cover.length + 1), why: 'This roll and no other.' }));
   return [
-    { kind: 'choice', id: 'cover', label: 'Cover', value: a.cover, options: covers },
-    { kind: 'choice', id: 'roll', label: 'Roll', value: a.roll ?? '', options: [ROLL_CHEAPEST, ...rolls] },
+    { kind: 'choice', id: 'cover', label: 'Cover', value: a.cover, options: covers, leaf: 'skin' },
+    { kind: 'choice', id: 'roll', label: 'Roll', value: a.roll ?? '', options: [ROLL_CHEAPEST, ...rolls], leaf: 'skin' },
   ];
 }
 

@@ -10,7 +10,7 @@ function csv(fields: readonly string[], rows: readonly (readonly (string | numbe
 }
 
 /** The cut list: one row a piece, in the order it is cut. */
-export function cutsCsv(p: Plan): string {
+export function cutsCsv(p: Pick<Plan, 'cuts' | 'garden'>): string {
   const unit = p.garden.units.length;
   return csv(
     ['bar', 'material', 'bar length', 'from shelf', 'tag', 'part', 'length', 'length mm', 'mark from tape end', 'mark mm'],
@@ -34,7 +34,7 @@ export function cutsCsv(p: Plan): string {
 }
 
 /** The shopping list with its totals. */
-export function shoppingCsv(p: Plan): string {
+export function shoppingCsv(p: Pick<Plan, 'shopping' | 'garden'>): string {
   const { units } = p.garden;
   return csv(
     ['aisle', 'thing', 'size', 'need', 'unit', 'owned', 'buy', 'price each', 'paid', 'used', 'currency'],

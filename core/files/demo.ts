@@ -14,12 +14,11 @@ export function demoGarden(): Garden {
     ...squareBed('metric', 'Metric bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 4400, yMm: 0 }),
     soil: 'soft',
   };
-  const skew = inch(2.25);
   const crooked: Bed = {
     ...squareBed('crooked', 'Crooked bed', inch(96), inch(48), { heightMm: inch(11.25), thicknessMm: inch(1.5) }, { xMm: 0, yMm: 2600 }),
     outside: { nearMm: inch(96), farMm: inch(96), leftMm: inch(48.0625), rightMm: inch(48.0625) },
     diagonals: { risingMm: inch(Math.round(Math.hypot(96 + 2.25, 48) * 16) / 16), fallingMm: inch(Math.round(Math.hypot(96 - 2.25, 48) * 16) / 16) },
-    inside: { lengthMm: inch(93) - skew / 4, widthMm: inch(45) },
+    inside: { lengthMm: inch(93), widthMm: inch(45) },
     bearingDeg: 84,
   };
   const wallBed: Bed = {
@@ -44,8 +43,8 @@ export function demoGarden(): Garden {
     beds: [long, metric, crooked, wallBed],
     covers: [
       {
-        id: 'kale-lid',
-        name: 'Kale lid',
+        id: 'winter-lid',
+        name: 'Winter greens lid',
         bedId: 'long',
         family: 'hinged-hoop-lid',
         answers: { ...hingedHoopLidDefaults(site(long)), shape: { by: 'length', lengthMm: inch(76) }, crop: 'mizuna', rowFromEdgeMm: inch(5) },

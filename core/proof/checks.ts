@@ -74,13 +74,13 @@ function bendCheck(arch: ArchRow): Check {
   const words = {
     easy: 'Pipe is easy to bend: strain ',
     firm: 'Pipe is firm to bend: strain ',
-    hard: 'Pipe is hard to bend, only on a warm day: strain ',
+    hard: 'Pipe is hard to bend: strain ',
     'too far': 'Pipe is likely to kink or crack: strain ',
   }[band];
   return {
     id: 'bend',
     verdict: band === 'too far' ? 'fails' : band === 'hard' ? 'tight' : 'holds',
-    text: [words, amount(strain, 'percent'), ' of ', amount(hard, 'percent'), '. ', band === 'easy' ? '' : 'Bend it in the warm.'],
+    text: [words, amount(strain, 'percent'), ' of ', amount(hard, 'percent'), '.', band === 'easy' ? '' : ' Bend it only in the warm.'],
     figure,
     caution: 'A bent pipe that slips hits the face: wear eye protection and block the feet.',
     tries: otherPipes(arch.sectionKey, false).map((p) => ({ label: [p.name] as Phrase, change: { kind: 'pipe', key: p.key } as const })),

@@ -46,11 +46,11 @@ export const hingedHoopLid: Family<HingedHoopLidAnswers> = {
     choice('ends', 'Ends', a.ends, [
       ['folded', 'Folded', 'One sheet folded down over the ends: nothing leaks.'],
       ['flap', 'Flaps', 'Separate flaps that lift for air.'],
-    ]),
+    ], 'skin'),
     choice('paint', 'PVC against film', a.paint, [
       ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
       ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
-    ]),
+    ], 'skin'),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },

@@ -37,15 +37,15 @@ export const stakedTunnel: Family<StakedTunnelAnswers> = {
       ['posted', 'On posts', 'A board on end posts carries snow itself.'],
     ]),
     ...coverQuestions(a),
-    { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm },
+    { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
     choice('ends', 'Ends', a.ends, [
       ['gathered', 'Gathered', 'Pulled together and weighted: tight against wind.'],
       ['folded', 'Folded', 'Folded like a parcel and clipped: less sheet.'],
-    ]),
+    ], 'skin'),
     choice('paint', 'PVC against film', a.paint, [
       ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
       ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
-    ]),
+    ], 'skin'),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },

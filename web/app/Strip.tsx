@@ -1,0 +1,166 @@
+import type { ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { sheetSize } from '../../core/cover/rolls';
+import { type Figure, amount } from '../../core/figure';
+import type { Cover } from '../../core/files/garden';
+import type { Outline } from '../../core/plan';
+import type { ShoppingList } from '../../core/buying/shopping';
+import { formatAmount } from '../../core/units/amount';
+import { Button } from '../parts/controls';
+import { Why } from '../parts/Why';
+import { useUnits } from './hooks';
+import { type WorkState, useOutline, useWork } from './usePlan';
+
+const Bar = styled.footer`
+  display: flex;
+  align-items: stretch;
+  background: var(--strip);
+  color: var(--strip-ink);
+  overflow-x: auto;
+  flex: none;
+  .cell {
+    flex: 1 0 auto;
+    padding: 0.65rem 1.1rem 0.75rem;
+    border-right: 1px solid var(--strip-hair);
+    display: grid;
+    gap: 0.1rem;
+    align-content: center;
+    white-space: nowrap;
+  }
+  .name {
+    color: var(--strip-quiet);
+    font-size: 0.8125rem;
+  }
+  .figure {
+    font-size: 1.2rem;
+    font-weight: 600;
+  }
+  .since {
+    color: var(--strip-quiet);
+    font-size: 0.8125rem;
+  }
+  .deed {
+    display: grid;
+    place-items: center;
+    padding: 0 1.1rem;
+    margin-left: auto;
+  }
+  .deed button {
+    background: var(--act);
+    color: var(--act-ink);
+    border-color: var(--act);
+    white-space: nowrap;
+  }
+`;
+
+function priceFigure(shopping: ShoppingList): Figure {
+  return {
+    label: 'Price',
+    value: shopping.paid,
+    quantity: 'money',
+    formula: 'price = bars + rolls + packs still to buy',
+    terms: [
+      ...(['Lumber', 'Pipe and conduit', 'Covers', 'Fasteners and hardware'] as const).map((aisle) => ({
+        name: aisle,
+        ...amount(
+          shopping.lines.filter((l) => l.aisle === aisle).reduce((sum, l) => sum + l.paid, 0),
+          'money',
+        ),
+      })),
+      { name: 'of that, used up in this cover', ...amount(shopping.used, 'money') },
+    ],
+    source: 'Prices of the catalogue, which ship made up; type your shop’s own in the Cart.',
+    assumes: ['Whole bars, rolls and packs. What is on the shelf costs nothing.'],
+  };
+}
+
+function figures(o: Outline, work: WorkState['work']): readonly { readonly id: string; readonly name: string; readonly figure: Figure; readonly text?: string }[] {
+  const snow = o.strengths[0]?.figures[0];
+  const sheet = o.assembly.sheets[0];
+  const size = sheet && sheetSize(sheet);
+  const { units } = o.garden;
+  return [
+    ...(work ? [{ id: 'price', name: 'Price', figure: priceFigure(work.shopping) }] : []),
+    ...(snow ? [{ id: 'snow', name: 'Wet snow it carries', figure: snow }] : []),
+    { id: 'coldest', name: o.coldest.label, figure: o.coldest },
+    ...(sheet && size
+      ? [
+          {
+            id: 'sheet',
+            name: 'Sheet',
+            figure: {
+              label: 'Sheet, across by along',
+              value: size.acrossMm,
+              quantity: 'length' as const,
+              formula: 'across and along = the sums of their allowances',
+              terms: [...sheet.across, ...sheet.along].map((a) => ({ name: a.what, ...amount(a.mm, 'length') })),
+              source: 'Developed length of the taut outline over the true bent hoop; allowances are trade practice.',
+              assumes: ['The sheet is pulled tight.'],
+            },
+            text: `${formatAmount(size.acrossMm, 'length', units)} × ${formatAmount(size.alongMm, 'length', units)}`,
+          },
+        ]
+      : []),
+    {
+      id: 'pieces',
+      name: 'Pieces',
+      figure: {
+        label: 'Pieces to cut',
+        value: o.assembly.members.length,
+        quantity: 'count',
+        formula: 'pieces = members of the assembly',
+        terms: [...new Set(o.assembly.members.map((m) => m.part))].map((part) => ({ name: part, ...amount(o.assembly.members.filter((m) => m.part === part).length, 'count') })),
+        source: 'Counted from the assembly.',
+        assumes: ['Sheets and hardware are not in it.'],
+      },
+    },
+    { id: 'hours', name: 'Hours to build', figure: o.hours },
+  ];
+}
+
+/** What this design leads to, with the change since the version last kept; it never leaves the screen. */
+export function Strip({ cover, outline: o, work }: { readonly cover: Cover; readonly outline: Outline; readonly work: WorkState }): ReactNode {
+  const units = useUnits();
+  const navigate = useNavigate();
+  const keptCover = cover.kept ? ({ ...cover, answers: cover.kept } as Cover) : undefined;
+  const changed = cover.kept !== null && JSON.stringify(cover.kept) !== JSON.stringify(cover.answers);
+  const keptOutline = useOutline(changed ? keptCover : undefined);
+  const keptWork = useWork(changed ? keptCover : undefined);
+  const before = keptOutline?.ok ? figures(keptOutline.value, keptWork.work) : [];
+  return (
+    <Bar className="screen-only" aria-label="What it comes to" tabIndex={0}>
+      {!work.work && (
+        <div className="cell">
+          <span className="name">Price</span>
+          <span className="figure measure">{work.problem ? '–' : '…'}</span>
+          <span className="since">{work.problem ? 'see the cut list' : 'working it out'}</span>
+        </div>
+      )}
+      {figures(o, work.work).map(({ id, name, figure, text }) => {
+        const old = before.find((f) => f.id === id)?.figure;
+        const difference = old ? figure.value - old.value : 0;
+        const shown = formatAmount(Math.abs(difference), figure.quantity === 'temperature' ? 'warming' : figure.quantity, units);
+        const still = !old || shown === formatAmount(0, figure.quantity === 'temperature' ? 'warming' : figure.quantity, units);
+        return (
+          <div className="cell" key={id} data-testid={`strip-${id}`}>
+            <span className="name">{name}</span>
+            <span className="figure measure">
+              <Why figure={figure}>{text ?? formatAmount(figure.value, figure.quantity, units)}</Why>
+            </span>
+            <span className="since">{cover.kept === null ? 'not kept yet' : still ? 'as kept' : `${difference > 0 ? '+' : '−'}${shown} since kept`}</span>
+          </div>
+        );
+      })}
+      {work.slow && (
+        <div className="cell" role="status">
+          <span className="name">Working out the cuts…</span>
+          <Button onPress={work.stop}>Stop</Button>
+        </div>
+      )}
+      <div className="deed">
+        <Button onPress={() => void navigate(`/paper/${cover.id}`)}>Paper to take along</Button>
+      </div>
+    </Bar>
+  );
+}

@@ -1,0 +1,23 @@
+import { useParams } from 'react-router';
+import type { Bed } from '../../core/bed/bed';
+import type { Cover } from '../../core/files/garden';
+import { useApp } from './hooks';
+
+let lastBed: string | undefined;
+let lastCover: string | undefined;
+
+/** The bed and cover in hand: those of the address, or the last ones seen, so that every place shows the same thing. */
+export function useCurrent(): { readonly bed: Bed | undefined; readonly cover: Cover | undefined } {
+  const { bedId, coverId } = useParams();
+  const garden = useApp((s) => s.open?.doc);
+  if (!garden) return { bed: undefined, cover: undefined };
+  const coverOf = (id: string | undefined): Cover | undefined => garden.covers.find((c) => c.id === id);
+  const bedOf = (id: string | undefined): Bed | undefined => garden.beds.find((b) => b.id === id);
+  const asked = coverOf(coverId);
+  const bed = bedOf(asked?.bedId ?? bedId) ?? bedOf(lastBed) ?? garden.beds[0];
+  const remembered = coverOf(lastCover);
+  const cover = asked ?? (remembered?.bedId === bed?.id ? remembered : garden.covers.find((c) => c.bedId === bed?.id));
+  lastBed = bed?.id;
+  lastCover = cover?.id ?? lastCover;
+  return { bed, cover };
+}

@@ -1,0 +1,92 @@
+import type { ReactNode } from 'react';
+import type { SectionBar } from '../../core/cutting/bars';
+import { section } from '../../core/catalog/sections';
+import { formatLength } from '../../core/units/length';
+import { useUnits } from '../app/hooks';
+
+const LEFT = 128;
+const RIGHT = 26;
+const BAR = 32;
+
+interface BarProps {
+  readonly bar: SectionBar;
+  readonly sectionKey: string;
+  readonly width: number;
+  /** Longest bar of the page, so that all are at one scale. */
+  readonly longestMm: number;
+}
+
+/** One bar to scale: its pieces by tag, marks that run from the tape's end, what is left hatched. */
+export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): ReactNode {
+  const { length } = useUnits();
+  const scale = (width - LEFT - RIGHT) / longestMm;
+  const pipe = section(sectionKey).shape.kind === 'tube';
+  const x = (mm: number): number => LEFT + mm * scale;
+  const y = 8;
+  const h = pipe ? BAR * 0.66 : BAR;
+  let markRight = -Infinity;
+  let low = false;
+  const marks = bar.pieces.map((p) => {
+    const text = formatLength(p.markMm, length);
+    const half = (text.length * 8.2) / 2;
+    // Figures that would run into the one before step down a row.
+    low = x(p.markMm) - half < markRight ? !low : false;
+    markRight = Math.max(markRight, x(p.markMm) + half + 6);
+    return { at: x(p.markMm), text, low };
+  });
+  const height = h + 32 + (marks.some((m) => m.low) ? 18 : 0);
+  const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
+  return (
+    <svg width={width} height={height} role="img" aria-label={`${bar.label}, ${formatLength(bar.lengthMm, length)}${bar.fromShelf ? ', from the shelf' : ''}: ${bar.pieces.map((p) => `${p.tag} ${formatLength(p.lengthMm, length)}, mark ${formatLength(p.markMm, length)}`).join('; ')}`}>
+      <text x={0} y={y + h / 2 - 2} fontSize={13.5} fontWeight={600} fill="var(--ink)">
+        {bar.label}
+      </text>
+      <text x={0} y={y + h / 2 + 14} fontSize={12.5} fill="var(--quiet)">
+        {formatLength(bar.lengthMm, length)}
+        {bar.fromShelf ? ', shelf' : ''}
+      </text>
+      <rect x={LEFT} y={y} width={bar.lengthMm * scale} height={h} fill="url(#offcut)" stroke="var(--quiet)" strokeDasharray="5 4" />
+      {bar.pieces.map((p) => {
+        const from = x(p.markMm - p.lengthMm);
+        const w = p.lengthMm * scale;
+        const figure = formatLength(p.lengthMm, length);
+        const room = w > figure.length * 8 + p.tag.length * 9 + 26;
+        return (
+          <g key={p.tag}>
+            <rect x={from} y={y} width={w} height={h} fill={pipe ? 'var(--pipe-face)' : 'var(--timber-face)'} stroke="var(--ink)" strokeWidth={1.3} />
+            <text x={room ? from + 9 : from + w / 2} y={y + h / 2 + 5} textAnchor={room ? 'start' : 'middle'} fontSize={14} fontWeight={700} fill="var(--ink)">
+              {w > p.tag.length * 9 ? p.tag : ''}
+            </text>
+            {room && (
+              <text x={from + w - 9} y={y + h / 2 + 5} textAnchor="end" className="measure" fontSize={13.5} fill="var(--ink)">
+                {figure}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      {!whole &&
+        marks.map((m, i) => (
+          <g key={i}>
+            <line x1={m.at} x2={m.at} y1={y - 5} y2={y + h + 7 + (m.low ? 18 : 0)} stroke="var(--chalk)" strokeWidth={2} />
+            <text x={m.at} y={y + h + 21 + (m.low ? 18 : 0)} textAnchor="middle" className="measure" fontSize={13.5} fontWeight={600} fill="var(--chalk-ink)">
+              {m.text}
+            </text>
+          </g>
+        ))}
+    </svg>
+  );
+}
+
+/** The hatching of what is left over; once on a page of bars. */
+export function OffcutPattern(): ReactNode {
+  return (
+    <svg width="0" height="0" aria-hidden="true" style={{ position: 'absolute' }}>
+      <defs>
+        <pattern id="offcut" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="8" stroke="var(--quiet)" strokeWidth="1" opacity="0.6" />
+        </pattern>
+      </defs>
+    </svg>
+  );
+}

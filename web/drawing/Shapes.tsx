@@ -1,0 +1,37 @@
+import type { ReactNode } from 'react';
+import type { Drawn, Flat, Stuff } from '../../core/assembly/project';
+
+/** From paper millimetres to screen pixels: v grows upward on paper. */
+export interface Sheet {
+  readonly scale: number;
+  readonly left: number;
+  readonly top: number;
+  readonly u0: number;
+  readonly v1: number;
+}
+
+export function toScreen(sheet: Sheet, [u, v]: Flat): readonly [x: number, y: number] {
+  return [sheet.left + (u - sheet.u0) * sheet.scale, sheet.top + (sheet.v1 - v) * sheet.scale];
+}
+
+const AREA: Readonly<Record<Stuff, { readonly fill: string; readonly stroke: string }>> = {
+  wall: { fill: 'var(--wall)', stroke: 'var(--timber-edge)' },
+  soil: { fill: 'var(--soil)', stroke: 'none' },
+  timber: { fill: 'var(--timber)', stroke: 'var(--timber-edge)' },
+  film: { fill: 'var(--film)', stroke: 'var(--film-edge)' },
+  pipe: { fill: 'var(--pipe)', stroke: 'var(--pipe-edge)' },
+  rod: { fill: 'var(--quiet)', stroke: 'none' },
+};
+
+/** One shape at true size: areas as they are, pipes as lines of their own width with a dark edge. */
+export function Shape({ drawn, sheet }: { readonly drawn: Drawn; readonly sheet: Sheet }): ReactNode {
+  const points = drawn.points.map((p) => toScreen(sheet, p).map((x) => x.toFixed(1)).join(',')).join(' ');
+  if (drawn.widthMm === undefined) return <polygon points={points} fill={AREA[drawn.stuff].fill} stroke={AREA[drawn.stuff].stroke} strokeWidth={1} strokeLinejoin="round" />;
+  const width = Math.max(2.5, drawn.widthMm * sheet.scale);
+  return (
+    <g fill="none" strokeLinejoin="round">
+      {drawn.stuff === 'pipe' && <polyline points={points} stroke="var(--pipe-edge)" strokeWidth={width + 1.6} />}
+      <polyline points={points} stroke={drawn.stuff === 'rod' ? 'var(--quiet)' : 'var(--pipe)'} strokeWidth={width} />
+    </g>
+  );
+}

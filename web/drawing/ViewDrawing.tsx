@@ -1,0 +1,276 @@
+import { type ReactNode, useMemo } from 'react';
+import styled from 'styled-components';
+import { type Drawn, bounds, drawAssembly, flatten } from '../../core/assembly/project';
+import type { Dimension, View } from '../../core/assembly/types';
+import type { Outline } from '../../core/plan';
+import type { Result } from '../../core/result';
+import { crop } from '../../core/season/crops';
+import { formatLength } from '../../core/units/length';
+import { useUnits } from '../app/hooks';
+import { LengthField } from '../parts/TypedField';
+import { Shape, type Sheet, toScreen } from './Shapes';
+
+export interface ViewFrame {
+  readonly shapes: readonly Drawn[];
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly u0: number;
+  readonly v1: number;
+}
+
+/** Room round a view for its dimension lines, px. */
+export const MARGIN: Readonly<Record<View, { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number }>> = {
+  end: { left: 74, right: 96, top: 50, bottom: 42 },
+  side: { left: 8, right: 12, top: 40, bottom: 42 },
+  plan: { left: 8, right: 62, top: 24, bottom: 40 },
+};
+
+/** The shapes of a view and the paper they need. */
+export function useViewFrame(o: Outline, view: View): ViewFrame {
+  return useMemo(() => {
+    const shapes = drawAssembly(o.assembly, o.site.bed, o.site.survey, view);
+    const b = bounds(shapes);
+    return { shapes, widthMm: b.u1 - b.u0, heightMm: b.v1 - b.v0, u0: b.u0, v1: b.v1 };
+  }, [o, view]);
+}
+
+const Paper = styled.figure`
+  position: relative;
+  flex: none;
+  svg {
+    display: block;
+    overflow: visible;
+  }
+  .place {
+    position: absolute;
+    transform: translate(-50%, -50%);
+    white-space: nowrap;
+    font-size: 0.875rem;
+  }
+  .place.left {
+    transform: translate(0, -50%);
+  }
+  .place.right {
+    transform: translate(-100%, -50%);
+  }
+  .place input {
+    --field-height: 1.75rem;
+  }
+  .fixed {
+    padding: 0 0.3rem;
+    background: var(--ground);
+    color: var(--quiet);
+  }
+  .unit {
+    color: var(--quiet);
+    font-size: 0.8125rem;
+    margin-left: 0.2rem;
+  }
+  figcaption {
+    position: absolute;
+    left: 0;
+    top: 0;
+    font-weight: 600;
+    font-size: 0.875rem;
+  }
+  text {
+    font-family: inherit;
+    font-size: 12px;
+    fill: var(--ink);
+  }
+`;
+
+interface LinePlace {
+  readonly id: string;
+  readonly dimension: Dimension;
+  readonly a: readonly [number, number];
+  readonly b: readonly [number, number];
+  readonly label: readonly [number, number];
+  readonly anchor: 'centre' | 'left' | 'right';
+  /** Lines from the thing measured to the dimension line. */
+  readonly feet: readonly (readonly [number, number, number, number])[];
+  readonly tick: 'across' | 'none';
+}
+
+const ROW_PX = 28;
+
+/** Where a dimension line and its figure stand on the screen. */
+function placeDimension(d: Dimension, sheet: Sheet, box: { readonly right: number; readonly bottom: number; readonly top: number; readonly left: number }): LinePlace {
+  const from = toScreen(sheet, flatten(d.from, d.view));
+  const to = toScreen(sheet, flatten(d.to, d.view));
+  const base = { id: d.id, dimension: d, tick: 'across' as const };
+  switch (d.side) {
+    case 'below':
+    case 'above': {
+      const y = d.side === 'below' ? box.bottom + ROW_PX * d.row - 6 : box.top - ROW_PX * d.row + 6;
+      const narrow = Math.abs(to[0] - from[0]) < 90;
+      return {
+        ...base,
+        a: [from[0], y],
+        b: [to[0], y],
+        label: narrow ? [Math.max(from[0], to[0]) + 8, y] : [(from[0] + to[0]) / 2, y],
+        anchor: narrow ? 'left' : 'centre',
+        feet: [
+          [from[0], from[1], from[0], y],
+          [to[0], to[1], to[0], y],
+        ],
+      };
+    }
+    case 'left':
+    case 'right': {
+      const short = Math.abs(to[1] - from[1]) < 34;
+      const right = d.side === 'right';
+      const x = right ? box.right + (short ? 18 : 48) * d.row : box.left - ROW_PX * d.row + 8;
+      const middle = (from[1] + to[1]) / 2;
+      return {
+        ...base,
+        a: [x, from[1]],
+        b: [x, to[1]],
+        label: !right ? [x - 6, middle] : short ? [x + 6, middle] : [x, middle],
+        anchor: !right ? 'right' : short ? 'left' : 'centre',
+        feet: [
+          [from[0], from[1], x, from[1]],
+          [to[0], to[1], x, to[1]],
+        ],
+      };
+    }
+    case 'leader': {
+      const label: readonly [number, number] = [box.right - 6, box.top - 24];
+      return { ...base, a: from, b: [label[0], label[1] + 14], label: [label[0] - 34, label[1]], anchor: 'left', feet: [], tick: 'none' };
+    }
+    case 'inside': {
+      const narrow = Math.abs(to[0] - from[0]) < 76;
+      return { ...base, a: from, b: to, label: narrow ? [to[0] + 6, from[1]] : [(from[0] + to[0]) / 2, from[1]], anchor: narrow ? 'left' : 'centre', feet: [] };
+    }
+  }
+}
+
+/** A dimension line: a chalk tick across the line at each end. */
+function Line({ place }: { readonly place: LinePlace }): ReactNode {
+  const { a, b, feet, tick } = place;
+  const colour = place.dimension.typed ? 'var(--chalk)' : 'var(--quiet)';
+  const level = Math.abs(a[1] - b[1]) < 0.5;
+  return (
+    <g stroke={colour} fill="none" strokeWidth={1.3}>
+      {feet.map((f, i) => (
+        <line key={i} x1={f[0]} y1={f[1]} x2={f[2]} y2={f[3]} strokeDasharray="2 3" strokeWidth={1} opacity={0.75} />
+      ))}
+      <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
+      {tick === 'across' &&
+        [a, b].map(([x, y], i) => <line key={i} x1={x - (level ? 4 : 7)} y1={y + (level ? 7 : 4)} x2={x + (level ? 4 : 7)} y2={y - (level ? 7 : 4)} strokeWidth={2.4} />)}
+    </g>
+  );
+}
+
+const NAMES: Readonly<Record<View, string>> = { end: 'From the end', side: 'From the side', plan: 'From above' };
+
+interface ViewProps {
+  readonly outline: Outline;
+  readonly view: View;
+  readonly frame: ViewFrame;
+  readonly scale: number;
+  readonly onSet: (id: string, mm: number) => Result<unknown>;
+  /** Things drawn over the shapes: vents, pushes. */
+  readonly extra?: (sheet: Sheet) => ReactNode;
+}
+
+/** One view of the cover, its dimensions typed where they stand. */
+export function ViewDrawing({ outline: o, view, frame, scale, onSet, extra }: ViewProps): ReactNode {
+  const units = useUnits();
+  const m = MARGIN[view];
+  const sheet: Sheet = { scale, left: m.left, top: m.top, u0: frame.u0, v1: frame.v1 };
+  const width = frame.widthMm * scale;
+  const height = frame.heightMm * scale;
+  const box = { left: m.left, right: m.left + width, top: m.top, bottom: m.top + height };
+  const places = o.assembly.dimensions.filter((d) => d.view === view).map((d) => placeDimension(d, sheet, box));
+  const arch = o.assembly.arches[0];
+  const ground = toScreen(sheet, [0, 0])[1];
+  return (
+    <Paper style={{ width: width + m.left + m.right, height: height + m.top + m.bottom }} data-view={view}>
+      <figcaption>{NAMES[view]}</figcaption>
+      <svg width={width + m.left + m.right} height={height + m.top + m.bottom} role="img" aria-label={`${o.cover.name} ${NAMES[view].toLowerCase()}: ${describe(o, units.length)}`}>
+        {view !== 'plan' && <Ground y={ground} x0={box.left - 10} x1={box.right + 10} />}
+        {frame.shapes.map((drawn, i) => (
+          <Shape key={i} drawn={drawn} sheet={sheet} />
+        ))}
+        {view === 'end' && <CropLine outline={o} sheet={sheet} />}
+        {view === 'plan' && <CropRows outline={o} sheet={sheet} />}
+        {view === 'side' &&
+          arch?.xsMm.map((x, i) => {
+            const [sx, sy] = toScreen(sheet, [x, arch.footZMm + arch.hoop.heightMm]);
+            return (
+              <text key={i} x={sx} y={sy - 10} textAnchor="middle">
+                {arch.tags[i]}
+              </text>
+            );
+          })}
+        {extra?.(sheet)}
+        {places.map((p) => (
+          <Line key={p.id} place={p} />
+        ))}
+      </svg>
+      {places.map((p) => (
+        <div key={p.id} className={`place ${p.anchor}`} style={{ left: p.label[0], top: p.label[1] }}>
+          {p.dimension.typed ? (
+            <LengthField label={`${p.dimension.label}, ${NAMES[view].toLowerCase()}`} valueMm={p.dimension.valueMm} onSet={(mm) => onSet(p.id, mm)} testId={`dim-${p.id}`} boxed={p.dimension.side === 'leader'} />
+          ) : (
+            <span className="fixed measure">{formatLength(p.dimension.valueMm, units.length)}</span>
+          )}
+          {p.dimension.side === 'leader' && <span className="unit">{p.dimension.label}</span>}
+        </div>
+      ))}
+    </Paper>
+  );
+}
+
+function describe(o: Outline, unit: Parameters<typeof formatLength>[1]): string {
+  const arch = o.assembly.arches[0];
+  return arch ? `${arch.tags.length} hoops, span ${formatLength(arch.hoop.spanMm, unit)}, ${formatLength(arch.hoop.heightMm, unit)} high, pipe ${formatLength(arch.cutMm, unit)}` : '';
+}
+
+function Ground({ y, x0, x1 }: { readonly y: number; readonly x0: number; readonly x1: number }): ReactNode {
+  const ticks = Array.from({ length: Math.max(0, Math.floor((x1 - x0) / 13)) }, (_, i) => x0 + 8 + i * 13);
+  return (
+    <g stroke="var(--quiet)" strokeWidth={1}>
+      {ticks.map((x) => (
+        <line key={x} x1={x} y1={y} x2={x - 6} y2={y + 7} opacity={0.6} />
+      ))}
+      <line x1={x0} y1={y} x2={x1} y2={y} stroke="var(--ink)" strokeWidth={1.5} />
+    </g>
+  );
+}
+
+function CropLine({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
+  const { cropKey, rowYsMm, topZMm, soilZMm, clearanceMm } = o.assembly.crop;
+  const [left = 0, right = 0] = rowYsMm;
+  const a = toScreen(sheet, [left, topZMm]);
+  const b = toScreen(sheet, [right, topZMm]);
+  const soil = toScreen(sheet, [left, soilZMm])[1];
+  const colour = clearanceMm < 0 ? 'var(--fails)' : 'var(--holds)';
+  return (
+    <g stroke={colour} fill="none" strokeWidth={1.6}>
+      <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
+      {[a[0], b[0]].map((x) => (
+        <line key={x} x1={x} y1={a[1]} x2={x} y2={soil} strokeDasharray="2 4" />
+      ))}
+      <text x={(a[0] + b[0]) / 2} y={a[1] + 15} textAnchor="middle" stroke="none" style={{ fill: colour, fontWeight: 600 }}>
+        {crop(cropKey).name}
+      </text>
+    </g>
+  );
+}
+
+function CropRows({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
+  const arch = o.assembly.arches[0];
+  const first = arch?.xsMm[0] ?? 0;
+  const last = arch?.xsMm[arch.xsMm.length - 1] ?? 0;
+  return (
+    <g stroke="var(--holds)" strokeWidth={1.6} strokeDasharray="2 4">
+      {o.assembly.crop.rowYsMm.map((y) => {
+        const a = toScreen(sheet, [first, y]);
+        const b = toScreen(sheet, [last, y]);
+        return <line key={y} x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />;
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,186 @@
+import { type ReactNode, useId, useRef, useState } from 'react';
+import styled from 'styled-components';
+import { formatLength, parseLength } from '../../core/units/length';
+import { type Result, ok } from '../../core/result';
+import { useUnits } from '../app/hooks';
+
+const Wrap = styled.span`
+  position: relative;
+  display: inline-block;
+  input {
+    height: var(--field-height, 2rem);
+    padding: 0 0.35rem;
+    border: 1.5px solid transparent;
+    border-radius: 2px;
+    background: var(--field-ground, var(--ground));
+    color: var(--chalk-ink);
+    font-family: 'Atkinson Hyperlegible Mono', ui-monospace, monospace;
+    font-weight: 600;
+    text-align: center;
+    cursor: text;
+  }
+  &.boxed input {
+    border-color: var(--chalk);
+  }
+  input:hover {
+    border-color: var(--chalk);
+  }
+  input:focus {
+    outline: none;
+    border-color: var(--chalk);
+    box-shadow: 0 0 0 2px var(--chalk);
+    background: var(--sheet);
+  }
+  input[aria-invalid='true'] {
+    border-color: var(--fails);
+    box-shadow: 0 0 0 2px var(--fails);
+  }
+  .fault {
+    position: absolute;
+    z-index: 20;
+    top: calc(100% + 6px);
+    left: 50%;
+    transform: translateX(-50%);
+    width: max-content;
+    max-width: 16rem;
+    padding: 0.4rem 0.6rem;
+    background: var(--sheet);
+    border: 1.5px solid var(--fails);
+    border-radius: 2px;
+    color: var(--ink);
+    font-size: 0.875rem;
+    line-height: 1.3;
+    text-align: left;
+    box-shadow: 0 2px 8px rgb(0 0 0 / 0.2);
+  }
+`;
+
+interface TypedProps {
+  /** What the measure is, for those who do not see the drawing. */
+  readonly label: string;
+  /** The value as it is shown. */
+  readonly shown: string;
+  /** Takes what was typed; faults keep the old value and are said. */
+  readonly take: (text: string) => Result<unknown>;
+  readonly boxed?: boolean;
+  readonly testId?: string | undefined;
+}
+
+/**
+ * A value that is typed where it stands. Enter or leaving takes it; Escape gives it up.
+ * What cannot be taken is said beneath, the old value stays, and focus does not move.
+ */
+export function TypedField({ label, shown, take, boxed, testId }: TypedProps): ReactNode {
+  const [draft, setDraft] = useState<string>();
+  const [fault, setFault] = useState<string>();
+  const input = useRef<HTMLInputElement>(null);
+  const faultId = useId();
+
+  const commit = (keepDraft: boolean): void => {
+    if (draft === undefined || draft.trim() === shown) {
+      setDraft(undefined);
+      setFault(undefined);
+      return;
+    }
+    const answer = take(draft);
+    if (answer.ok) {
+      setDraft(undefined);
+      setFault(undefined);
+    } else {
+      setFault(answer.faults[0]?.message ?? 'That cannot be used here.');
+      if (!keepDraft) setDraft(undefined);
+    }
+  };
+
+  return (
+    <Wrap className={boxed ? 'boxed' : ''}>
+      <input
+        ref={input}
+        aria-label={label}
+        data-testid={testId}
+        value={draft ?? shown}
+        size={Math.max(4, (draft ?? shown).length)}
+        inputMode="text"
+        autoComplete="off"
+        spellCheck={false}
+        aria-invalid={fault !== undefined}
+        aria-describedby={fault === undefined ? undefined : faultId}
+        onFocus={(e) => {
+          setFault(undefined);
+          e.currentTarget.select();
+        }}
+        onChange={(e) => setDraft(e.target.value)}
+        onBlur={() => commit(false)}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') {
+            e.preventDefault();
+            commit(true);
+            requestAnimationFrame(() => input.current?.select());
+          } else if (e.key === 'Escape') {
+            setDraft(undefined);
+            setFault(undefined);
+            requestAnimationFrame(() => input.current?.select());
+          }
+        }}
+      />
+      {fault !== undefined && (
+        <span className="fault" id={faultId} role="alert">
+          {fault}
+        </span>
+      )}
+    </Wrap>
+  );
+}
+
+interface LengthProps {
+  readonly label: string;
+  readonly valueMm: number;
+  readonly onSet: (mm: number) => Result<unknown>;
+  readonly boxed?: boolean;
+  readonly testId?: string;
+}
+
+/** A length, typed in any unit and shown in the garden's own. */
+export function LengthField({ label, valueMm, onSet, boxed, testId }: LengthProps): ReactNode {
+  const { length } = useUnits();
+  return (
+    <TypedField
+      label={label}
+      shown={formatLength(valueMm, length)}
+      boxed={boxed ?? false}
+      testId={testId}
+      take={(text) => {
+        const read = parseLength(text, length);
+        return read.ok ? onSet(read.value) : read;
+      }}
+    />
+  );
+}
+
+interface NumberProps {
+  readonly label: string;
+  readonly value: number;
+  readonly decimals: number;
+  readonly min: number;
+  readonly max: number;
+  readonly onSet: (value: number) => Result<unknown>;
+}
+
+/** A plain number within bounds. */
+export function NumberField({ label, value, decimals, min, max, onSet }: NumberProps): ReactNode {
+  return (
+    <TypedField
+      label={label}
+      shown={value.toFixed(decimals)}
+      boxed
+      take={(text) => {
+        const clean = text.trim().replace('−', '-').replace(',', '.');
+        const read = Number(clean);
+        if (clean === '' || !Number.isFinite(read)) return { ok: false, faults: [{ field: label, message: `“${text}” is not a number. Try ${min}.` }] };
+        if (read < min || read > max) return { ok: false, faults: [{ field: label, message: `From ${min} to ${max}, please.` }] };
+        const answer = onSet(read);
+        return answer.ok ? ok(read) : answer;
+      }}
+    />
+  );
+}

@@ -1,0 +1,204 @@
+import type { Draft } from 'immer';
+import type { ReactNode } from 'react';
+import { Link, Navigate, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { type Bed, CORNERS, bedSchema } from '../../../core/bed/bed';
+import { survey } from '../../../core/bed/survey';
+import { FAMILY_KEYS, type FamilyKey, familyOf } from '../../../core/families';
+import { issueFaults } from '../../../core/files/read';
+import type { Cover } from '../../../core/files/garden';
+import { buildSite } from '../../../core/plan';
+import { type Result, failAll, ok } from '../../../core/result';
+import { formatLength } from '../../../core/units/length';
+import { PlaceHead } from '../../app/Shell';
+import { useCurrent } from '../../app/current';
+import { useEdit, useGarden } from '../../app/hooks';
+import { freshName, newId } from '../../app/names';
+import { Button, Choice, Field } from '../../parts/controls';
+import { Said } from '../../parts/Said';
+import { TypedField } from '../../parts/TypedField';
+import { Body, Panel } from '../../parts/layout';
+import { BedDrawing } from './BedDrawing';
+
+const Facts = styled.dl`
+  display: grid;
+  grid-template-columns: 1fr auto;
+  font-size: 0.9375rem;
+  > div {
+    display: contents;
+  }
+  dt,
+  dd {
+    padding: 0.35rem 0;
+    border-top: 1px solid var(--hair);
+  }
+  dd {
+    font-weight: 600;
+    text-align: right;
+  }
+`;
+
+const Remarks = styled.ul`
+  display: grid;
+  gap: 0.4rem;
+  li {
+    padding: 0.5rem 0.7rem;
+    border-left: 4px solid var(--hair);
+    background: var(--ground);
+    font-size: 0.9375rem;
+  }
+  li.mend {
+    border-left-color: var(--tight);
+    background: var(--caution);
+  }
+`;
+
+export const Families = styled.ul`
+  display: grid;
+  gap: 0.5rem;
+  li {
+    border-top: 1px solid var(--hair);
+    padding-top: 0.6rem;
+    display: grid;
+    gap: 0.35rem;
+    font-size: 0.9375rem;
+  }
+  button {
+    justify-self: start;
+  }
+`;
+
+const CORNER_NAMES = { nearLeft: 'near left', nearRight: 'near right', farRight: 'far right', farLeft: 'far left' } as const;
+
+/** At the bed with a tape. */
+export function BedPlace(): ReactNode {
+  const { bed } = useCurrent();
+  const garden = useGarden();
+  const edit = useEdit();
+  const navigate = useNavigate();
+  if (!bed) return <Navigate to="/plot" replace />;
+  const s = survey(bed);
+  const { length } = garden.units;
+  const show = (mm: number): string => formatLength(mm, length);
+
+  const set = (label: string, next: Bed): Result<unknown> => {
+    const read = bedSchema.safeParse(next);
+    if (!read.success) return failAll(issueFaults(read.error.issues).map((f) => ({ ...f, message: plainMessage(f.message) })));
+    const faults = edit(`Measure ${label.toLowerCase()}`, (g) => {
+      const at = g.beds.findIndex((b) => b.id === bed.id);
+      if (at >= 0) g.beds[at] = next as Draft<Bed>;
+    });
+    return faults.length > 0 ? failAll(faults) : ok(undefined);
+  };
+  const plainMessage = (message: string): string =>
+    message.replace(/^Too (?:small|big): expected number to be ([<>]=?)(-?[\d.]+)$/, (_, sign: string, mm: string) => `It must be ${sign.startsWith('>') ? 'at least' : 'at most'} ${show(Number(mm))}.`);
+
+  const cover = (key: FamilyKey): void => {
+    const site = buildSite(garden, bed.id);
+    if (!site) return;
+    const family = familyOf(key);
+    const made = { id: newId(), name: freshName(family.name, garden.covers.map((c) => c.name)), bedId: bed.id, family: key, answers: family.defaults(site), kept: null } as unknown as Cover;
+    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(made as Draft<Cover>)).length === 0) void navigate(`/bench/${made.id}`);
+  };
+  const covers = garden.covers.filter((c) => c.bedId === bed.id);
+
+  return (
+    <>
+      <PlaceHead title={bed.name} subtitle="measured where it stands">
+        <Link to="/plot">All beds</Link>
+      </PlaceHead>
+      <Body>
+        <div style={{ padding: '0.9rem 1.25rem 0', minHeight: 0, minWidth: 0 }}>
+          <BedDrawing bed={bed} survey={s} onSet={set} />
+        </div>
+        <Panel aria-label="What the measures say">
+          <section aria-label="What the measures say" data-testid="survey">
+            <h2>What the measures say</h2>
+            <Facts>
+              <div>
+                <dt>Diagonals differ by</dt>
+                <dd className="measure">{show(Math.abs(s.diagonalDifferenceMm))}</dd>
+              </div>
+              <div>
+                <dt>Out of square, over the width</dt>
+                <dd className="measure">{show(Math.abs(s.skewMm))}</dd>
+              </div>
+              <div>
+                <dt>Out of level</dt>
+                <dd className="measure">{show(s.outOfLevelMm)}</dd>
+              </div>
+              {s.outOfLevelMm > 0 &&
+                CORNERS.map((c) => (
+                  <div key={c}>
+                    <dt>Packer, {CORNER_NAMES[c]}</dt>
+                    <dd className="measure">{s.packersMm[c] === 0 ? 'none' : show(s.packersMm[c])}</dd>
+                  </div>
+                ))}
+            </Facts>
+            <h2 style={{ marginTop: '1rem' }}>A square frame for it</h2>
+            <Facts>
+              <div>
+                <dt>Sits on it</dt>
+                <dd className="measure">
+                  {show(s.frameOn.lengthMm)} × {show(s.frameOn.widthMm)}
+                </dd>
+              </div>
+              <div>
+                <dt>Drops inside</dt>
+                <dd className="measure">
+                  {show(s.frameIn.lengthMm)} × {show(s.frameIn.widthMm)}
+                </dd>
+              </div>
+            </Facts>
+          </section>
+          {s.remarks.length > 0 && (
+            <Remarks>
+              {s.remarks.map((r, i) => (
+                <li key={i} className={r.severity}>
+                  <Said phrase={r.text} />
+                </li>
+              ))}
+            </Remarks>
+          )}
+          <section aria-label="The bed">
+            <Field>
+              <span className="name">Name</span>
+              <span>
+                <TypedField label="Name of the bed" shown={bed.name} boxed take={(text) => set('the name', { ...bed, name: text.trim() })} />
+              </span>
+            </Field>
+            <Choice
+              label="Soil"
+              value={bed.soil}
+              options={[
+                { value: 'soft', label: 'Soft mix', why: 'Rods go in by hand and hold little.' },
+                { value: 'loam', label: 'Loam', why: 'Holds a rod well.' },
+                { value: 'clay', label: 'Clay', why: 'Holds best; drive when damp.' },
+                { value: 'stony', label: 'Stony', why: 'Rods wander: try before you buy.' },
+              ]}
+              onChange={(soil) => set('soil', { ...bed, soil: soil as Bed['soil'] })}
+            />
+          </section>
+          <section aria-label="Covers for this bed">
+            <h2>{covers.length > 0 ? 'Covers on this bed' : 'Cover this bed'}</h2>
+            <Families>
+              {covers.map((c) => (
+                <li key={c.id}>
+                  <Link to={`/bench/${c.id}`}>
+                    {c.name}, {familyOf(c.family).name.toLowerCase()}
+                  </Link>
+                </li>
+              ))}
+              {FAMILY_KEYS.map((key) => (
+                <li key={key}>
+                  <span>{familyOf(key).sentence}</span>
+                  <Button onPress={() => cover(key)}>New {familyOf(key).name.toLowerCase()}</Button>
+                </li>
+              ))}
+            </Families>
+          </section>
+        </Panel>
+      </Body>
+    </>
+  );
+}

@@ -1,0 +1,230 @@
+import { type ReactNode, useState } from 'react';
+import { NavLink, Navigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import type { View } from '../../../core/assembly/types';
+import { familyOf } from '../../../core/families';
+import type { Outline } from '../../../core/plan';
+import { type Result, failAll, ok } from '../../../core/result';
+import { PlaceHead } from '../../app/Shell';
+import { Strip } from '../../app/Strip';
+import { useCurrent } from '../../app/current';
+import { useApp, useAppDispatch, useEdit, useSetAnswers } from '../../app/hooks';
+import { undo } from '../../app/store';
+import { useOutline, useWork } from '../../app/usePlan';
+import { Button } from '../../parts/controls';
+import { Body, Panel } from '../../parts/layout';
+import { useSize } from '../../drawing/useSize';
+import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { AirLeaf } from './AirLeaf';
+import { Checks } from './Checks';
+import { Headroom } from './Headroom';
+import { Questions } from './Questions';
+import { SkinLeaf } from './SkinLeaf';
+import { StandLeaf } from './StandLeaf';
+
+const Stage = styled.div`
+  min-width: 0;
+  min-height: 0;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  padding: 0 1.25rem 0;
+  > section:last-child {
+    max-height: 13.5rem;
+    overflow: auto;
+    margin: 0 -1.25rem;
+    padding: 0.6rem 1.25rem 0.5rem;
+    border-top: 1px solid var(--hair);
+  }
+  @media (max-width: 1000px) {
+    > section:last-child {
+      max-height: none;
+    }
+  }
+  @media (max-width: 760px) {
+    padding: 0 0.6rem 0.5rem;
+  }
+`;
+
+const Leaves = styled.nav`
+  display: flex;
+  gap: 0.25rem;
+  padding-top: 0.25rem;
+  a {
+    padding: 0.55rem 1.05rem;
+    min-height: var(--target);
+    color: var(--quiet);
+    font-weight: 600;
+    text-decoration: none;
+    border-bottom: 3px solid transparent;
+  }
+  a[aria-current='page'] {
+    color: var(--ink);
+    border-bottom-color: var(--chalk);
+  }
+`;
+
+const Empty = styled.div`
+  padding: 2rem 1.25rem;
+  max-width: 40rem;
+  display: grid;
+  gap: 1rem;
+  align-content: start;
+`;
+
+const Views = styled.div`
+  min-height: 0;
+  min-width: 0;
+  overflow: auto;
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  grid-template-rows: auto auto;
+  justify-content: start;
+  align-content: safe center;
+  column-gap: 0.5rem;
+  &.narrow {
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    overflow: visible;
+    gap: 0.5rem;
+  }
+`;
+
+const LEAVES = [
+  { key: 'shape', name: 'Shape' },
+  { key: 'stand', name: 'Stand' },
+  { key: 'skin', name: 'Skin' },
+  { key: 'air', name: 'Air' },
+] as const;
+
+/** The bench: shape the cover, see it stand, skin it, air it. */
+export function Bench(): ReactNode {
+  const { cover, bed } = useCurrent();
+  const { leaf = 'shape' } = useParams();
+  const outlined = useOutline(cover);
+  const work = useWork(cover);
+  const edit = useEdit();
+  const setAnswers = useSetAnswers(cover?.id ?? '');
+  const [lastGood, setLastGood] = useState<Outline>();
+  const good = outlined?.ok ? outlined.value : undefined;
+  if (good && good !== lastGood) setLastGood(good);
+
+  if (!cover || !bed) return <Navigate to="/plot" replace />;
+  const family = familyOf(cover.family);
+  const keep = (): void =>
+    void edit('Keep this version', (garden) => {
+      const found = garden.covers.find((c) => c.id === cover.id);
+      if (found) found.kept = found.answers;
+    });
+  const kept = JSON.stringify(cover.kept) === JSON.stringify(cover.answers);
+
+  return (
+    <>
+      <PlaceHead title={cover.name} subtitle={`${family.name} on ${bed.name}`}>
+        <Button $strong onPress={keep} isDisabled={kept}>
+          {kept ? 'Kept' : 'Keep this version'}
+        </Button>
+      </PlaceHead>
+      {good ? (
+        <Body>
+          <Stage>
+            <Leaves aria-label="Leaves of the bench">
+              {LEAVES.map((l) => (
+                <NavLink key={l.key} to={`/bench/${cover.id}${l.key === 'shape' ? '' : `/${l.key}`}`} end>
+                  {l.name}
+                </NavLink>
+              ))}
+            </Leaves>
+            {leaf === 'skin' ? <SkinLeaf outline={good} /> : leaf === 'air' ? <AirLeaf outline={good} /> : leaf === 'stand' ? <StandLeaf outline={good} /> : <ShapeViews outline={good} setAnswers={setAnswers} />}
+            <Checks outline={good} work={work} only={leaf === 'shape' ? undefined : leaf} setAnswers={setAnswers} />
+          </Stage>
+          <Panel aria-label="Choices">
+            {leaf === 'skin' ? (
+              <Questions outline={good} leaf="skin" title="Covered with" setAnswers={setAnswers} />
+            ) : leaf === 'air' ? (
+              <AirLeaf.Panel outline={good} />
+            ) : leaf === 'stand' ? (
+              <StandLeaf.Panel outline={good} />
+            ) : (
+              <Questions outline={good} leaf="shape" title="Made of" setAnswers={setAnswers} />
+            )}
+          </Panel>
+          <Strip cover={cover} outline={good} work={work} />
+        </Body>
+      ) : (
+        <Broken faults={outlined && !outlined.ok ? outlined.faults.map((f) => f.message) : []} />
+      )}
+    </>
+  );
+}
+
+/** A design that cannot be drawn: why, and the way back. */
+function Broken({ faults }: { readonly faults: readonly string[] }): ReactNode {
+  const dispatch = useAppDispatch();
+  const canUndo = useApp((s) => (s.open?.at ?? 0) > 0);
+  return (
+    <Empty role="alert">
+      <h2>This cover cannot be drawn on its bed as it is.</h2>
+      {faults.map((f) => (
+        <p key={f}>{f}</p>
+      ))}
+      <div>
+        <Button $strong isDisabled={!canUndo} onPress={() => dispatch(undo())}>
+          Undo the last change
+        </Button>
+      </div>
+    </Empty>
+  );
+}
+
+interface ViewsProps {
+  readonly outline: Outline;
+  readonly setAnswers: (label: string, answers: unknown) => readonly { field: string; message: string }[];
+}
+
+/** Sets a typed dimension: refused, with the reason, where the design could not be drawn any more. */
+export function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: number) => Result<unknown> {
+  const family = familyOf(o.cover.family);
+  return (id, mm) => {
+    const changed = family.dimension(o.cover.answers, id, mm, o.site);
+    if (!changed.ok) return changed;
+    const drawn = family.assemble(changed.value, o.site);
+    if (!drawn.ok) return drawn;
+    const label = o.assembly.dimensions.find((d) => d.id === id)?.label ?? id;
+    const faults = setAnswers(`Set ${label}`, changed.value);
+    return faults.length > 0 ? failAll(faults) : ok(undefined);
+  };
+}
+
+/** End, side and plan at one scale. */
+function ShapeViews(props: ViewsProps): ReactNode {
+  const { outline: o } = props;
+  const [ref, size] = useSize<HTMLDivElement>();
+  const end = useViewFrame(o, 'end');
+  const side = useViewFrame(o, 'side');
+  const plan = useViewFrame(o, 'plan');
+  const onSet = useDimension(props);
+  const across = (v: View): number => MARGIN[v].left + MARGIN[v].right;
+  const down = (v: View): number => MARGIN[v].top + MARGIN[v].bottom;
+  const narrow = size !== undefined && size.width < 640;
+  const wideScale = size
+    ? Math.min((size.width - across('end') - Math.max(across('side'), across('plan')) - 8) / (end.widthMm + Math.max(side.widthMm, plan.widthMm)), (size.height - Math.max(down('end'), down('side')) - down('plan') - 4) / (Math.max(end.heightMm, side.heightMm) + plan.heightMm))
+    : 0;
+  const scaleOf = (v: View, widthMm: number): number => (narrow ? ((size?.width ?? 0) - across(v)) / widthMm : Math.max(0.05, wideScale));
+  const views = { end, side, plan };
+  return (
+    <Views ref={ref} className={narrow ? 'narrow' : ''}>
+      {size &&
+        (['end', 'side', 'plan'] as const).map((v) => (
+          <div key={v} style={narrow ? undefined : { gridColumn: v === 'end' ? 1 : 2, gridRow: v === 'plan' ? 2 : 1, alignSelf: v === 'plan' ? 'start' : 'end' }}>
+            <ViewDrawing outline={o} view={v} frame={views[v]} scale={scaleOf(v, views[v].widthMm)} onSet={onSet} />
+          </div>
+        ))}
+      {size && (
+        <div style={narrow ? undefined : { gridColumn: 1, gridRow: 2 }}>
+          <Headroom outline={o} />
+        </div>
+      )}
+    </Views>
+  );
+}

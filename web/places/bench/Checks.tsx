@@ -1,0 +1,92 @@
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { phraseText } from '../../../core/figure';
+import type { Outline } from '../../../core/plan';
+import { formatMoney } from '../../../core/units/amount';
+import { useUnits } from '../../app/hooks';
+import { type WorkState, useMends } from '../../app/usePlan';
+import { Button } from '../../parts/controls';
+import { Said } from '../../parts/Said';
+import { VerdictMark } from '../../parts/VerdictMark';
+import { Why } from '../../parts/Why';
+
+const List = styled.ul`
+  columns: 20rem;
+  column-gap: 2rem;
+  li {
+    break-inside: avoid;
+    display: grid;
+    grid-template-columns: 4.6rem 1fr;
+    gap: 0.3rem 0.7rem;
+    padding: 0.45rem 0;
+    border-top: 1px solid var(--hair);
+    font-size: 0.9375rem;
+    line-height: 1.35;
+  }
+  .mends {
+    grid-column: 2;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+  }
+  .mends button {
+    font-size: 0.875rem;
+    padding: 0 0.6rem;
+  }
+  .caution {
+    grid-column: 2;
+    font-size: 0.8125rem;
+    color: var(--quiet);
+  }
+`;
+
+/** Which leaf shows which checks; the shape shows them all. */
+const LEAF: Readonly<Record<string, string>> = { snow: 'stand', bend: 'stand', rail: 'stand', sag: 'stand', sheet: 'skin' };
+
+interface ChecksProps {
+  readonly outline: Outline;
+  readonly work: WorkState;
+  readonly only: string | undefined;
+  readonly setAnswers: (label: string, answers: unknown) => unknown;
+}
+
+/** Will it do? Every check, worst first, with the mends that work and what they cost. */
+export function Checks({ outline: o, work, only, setAnswers }: ChecksProps): ReactNode {
+  const units = useUnits();
+  const checks = o.checks.filter((c) => only === undefined || LEAF[c.id] === only || (only === 'stand' && c.id.startsWith('sleeve')) || (only === 'skin' && c.id.startsWith('remark')));
+  const found = useMends(o.cover, work.busy ? undefined : work.work);
+  if (checks.length === 0) return null;
+  return (
+    <section aria-label="Will it do?" data-testid="checks">
+      <h2>Will it do?</h2>
+      <List>
+        {checks.map((c) => {
+          const mends = found?.filter((m) => m.checkId === c.id) ?? [];
+          return (
+            <li key={c.id} data-check={c.id} data-verdict={c.verdict}>
+              <VerdictMark verdict={c.verdict} />
+              <span>
+                <Said phrase={c.text} /> {c.figure && <Why figure={c.figure}>Why?</Why>}
+              </span>
+              {mends.length > 0 && (
+                <span className="mends">
+                  {mends.map((m) => {
+                    const label = phraseText(m.label, units);
+                    const cost = `${m.cost < 0 ? '−' : '+'}${formatMoney(Math.abs(m.cost), units.currency)}`;
+                    return (
+                      <Button key={label} onPress={() => setAnswers(`Mend: ${label}`, m.answers)}>
+                        {label} <span className="measure">{cost}</span>
+                      </Button>
+                    );
+                  })}
+                </span>
+              )}
+              {c.verdict === 'fails' && mends.length === 0 && c.tries.length > 0 && found && <span className="caution">No single change mends this. Try two together, or ask less of it.</span>}
+              {c.caution !== undefined && (c.verdict !== 'holds' || only !== undefined) && <span className="caution">{c.caution}</span>}
+            </li>
+          );
+        })}
+      </List>
+    </section>
+  );
+}

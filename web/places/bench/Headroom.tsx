@@ -1,0 +1,71 @@
+import { type ReactNode, useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { clearHeightAt } from '../../../core/assembly/hoops';
+import { hoopCurve } from '../../../core/hoop/curve';
+import type { Outline } from '../../../core/plan';
+import { fail, ok } from '../../../core/result';
+import { crop } from '../../../core/season/crops';
+import { formatLength } from '../../../core/units/length';
+import { useUnits } from '../../app/hooks';
+import { LengthField } from '../../parts/TypedField';
+
+const Box = styled.dl`
+  display: grid;
+  grid-template-columns: auto auto;
+  gap: 0.2rem 0.7rem;
+  align-items: center;
+  justify-content: start;
+  padding-top: 1.6rem;
+  font-size: 0.875rem;
+  dt {
+    color: var(--quiet);
+  }
+  dd {
+    font-weight: 600;
+  }
+  .head {
+    grid-column: 1 / -1;
+    font-weight: 600;
+    color: var(--ink);
+  }
+`;
+
+/** Clear height over the soil at the edge row, in the middle, and at any distance that is typed. */
+export function Headroom({ outline: o }: { readonly outline: Outline }): ReactNode {
+  const { length } = useUnits();
+  const [asked, setAsked] = useState(200);
+  const arch = o.assembly.arches[0];
+  const { bed } = o.site;
+  const curve = useMemo(() => arch && hoopCurve(arch.hoop, 200), [arch]);
+  if (!arch || !curve) return null;
+  const { soilZMm, topZMm } = o.assembly.crop;
+  const at = (fromWall: number): number => arch.footZMm + clearHeightAt(curve, arch.sectionKey, arch.footYMm, bed.wall.thicknessMm + fromWall) - soilZMm;
+  const width = o.site.survey.frameOn.widthMm - 2 * bed.wall.thicknessMm;
+  return (
+    <Box>
+      <dt className="head">Clear height over the soil</dt>
+      <dt>
+        <LengthField
+          label="Distance from the wall, to read the clear height there"
+          valueMm={asked}
+          boxed
+          onSet={(mm) => {
+            if (mm < 0 || mm > width) return fail('distance', 'That is outside the bed.');
+            setAsked(mm);
+            return ok(mm);
+          }}
+        />{' '}
+        from the wall
+      </dt>
+      <dd className="measure" data-testid="headroom">
+        {formatLength(Math.max(0, at(asked)), length)}
+      </dd>
+      <dt>in the middle</dt>
+      <dd className="measure">{formatLength(at(width / 2), length)}</dd>
+      <dt>{crop(o.assembly.crop.cropKey).name}, full-grown</dt>
+      <dd className="measure">{formatLength(topZMm - soilZMm, length)}</dd>
+      <dt>widest point of the hoop</dt>
+      <dd className="measure">{formatLength(arch.hoop.maxWidthMm, length)}</dd>
+    </Box>
+  );
+}

@@ -1,0 +1,219 @@
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { slopeFactor } from '../../../core/proof/snow';
+import { hoopCurve } from '../../../core/hoop/curve';
+import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/hoop/strain';
+import { section, tubeShape } from '../../../core/catalog/sections';
+import type { Outline } from '../../../core/plan';
+import { hoopFigures } from '../../../core/proof/hoopFigures';
+import { failAll, ok } from '../../../core/result';
+import type { Site } from '../../../core/files/garden';
+import { formatAmount } from '../../../core/units/amount';
+import { useEdit, useUnits } from '../../app/hooks';
+import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { type Sheet, toScreen } from '../../drawing/Shapes';
+import { useSize } from '../../drawing/useSize';
+import { Choice, Field } from '../../parts/controls';
+import { Figures } from '../../parts/Figures';
+import { LengthField, NumberField } from '../../parts/TypedField';
+
+const Area = styled.div`
+  min-height: 0;
+  overflow: auto;
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(16rem, 1fr);
+  gap: 1.5rem;
+  align-items: start;
+  padding: 0.75rem 0;
+  .drawing {
+    height: 100%;
+    min-height: 22rem;
+    display: grid;
+    place-items: center;
+  }
+  @media (max-width: 760px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const Bands = styled.div`
+  display: grid;
+  gap: 0.4rem;
+  margin-top: 1.2rem;
+  font-size: 0.875rem;
+  .scale {
+    position: relative;
+    display: flex;
+    height: 1.7rem;
+    border: 1px solid var(--ink);
+  }
+  .scale span {
+    display: grid;
+    place-items: center;
+    font-size: 0.8125rem;
+    border-right: 1px solid var(--ink);
+    overflow: hidden;
+    white-space: nowrap;
+  }
+  .scale span:last-of-type {
+    border-right: 0;
+    background: repeating-linear-gradient(45deg, transparent 0 5px, var(--hair) 5px 7px);
+  }
+  .scale i {
+    position: absolute;
+    top: -6px;
+    bottom: -6px;
+    width: 4px;
+    margin-left: -2px;
+    background: var(--chalk);
+  }
+`;
+
+/** The loads on the hoop and the hoop itself. */
+function StandLeafMain({ outline: o }: { readonly outline: Outline }): ReactNode {
+  const units = useUnits();
+  const [ref, size] = useSize<HTMLDivElement>();
+  const frame = useViewFrame(o, 'end');
+  const m = MARGIN.end;
+  const arch = o.assembly.arches[0];
+  if (!arch) return null;
+  const scale = size ? Math.min((size.width - m.left - m.right) / frame.widthMm, (Math.max(size.height, 350) - m.top - m.bottom - SNOW_PX) / frame.heightMm) : 0;
+  const od = tubeShape(section(arch.sectionKey)).outsideMm;
+  const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, od);
+  return (
+    <Area>
+      <div className="drawing" ref={ref}>
+        {scale > 0 && (
+          <div style={{ paddingTop: SNOW_PX }}>
+            <ViewDrawing outline={o} view="end" frame={frame} scale={scale} onSet={() => ok(undefined)} extra={(sheet) => <SnowAndPush outline={o} sheet={sheet} />} />
+          </div>
+        )}
+      </div>
+      <div>
+        <h2>The bent hoop</h2>
+        <Figures figures={hoopFigures(arch)} />
+        <Bands>
+          {[20, 0].map((t) => {
+            const limits = bendLimitsPercent(t);
+            const edges = [0, ...limits, 5];
+            return (
+              <div key={t}>
+                Bent at {formatAmount(t, 'temperature', units)}: <b>{bendBand(strain, t)}</b>
+                <div className="scale" role="img" aria-label={`Strain ${strain.toFixed(1)} percent; easy below ${limits[0]}, firm below ${limits[1]}, hard below ${limits[2]}`}>
+                  {['easy', 'firm', 'hard', 'too far'].map((name, i) => (
+                    <span key={name} style={{ width: `${(((edges[i + 1] ?? 0) - (edges[i] ?? 0)) / 5) * 100}%` }}>
+                      {name}
+                    </span>
+                  ))}
+                  <i style={{ left: `${Math.min(100, strain * 20)}%` }} />
+                </div>
+              </div>
+            );
+          })}
+        </Bands>
+      </div>
+    </Area>
+  );
+}
+
+const SNOW_PX = 46;
+
+/** Even snow by local slope over the hoop, and the push of the feet. */
+function SnowAndPush({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
+  const units = useUnits();
+  const arch = o.assembly.arches[0];
+  if (!arch) return null;
+  const curve = hoopCurve(arch.hoop, 40);
+  const tall = SNOW_PX - 10;
+  const crown = toScreen(sheet, [0, arch.footZMm + arch.hoop.heightMm])[1];
+  const base = crown - 22;
+  const top = curve.map((p) => {
+    const [x] = toScreen(sheet, [arch.footYMm + p.y, 0]);
+    const overhang = Math.abs(p.angle) > Math.PI / 2;
+    return [x, base - (overhang ? 0 : tall * slopeFactor((p.angle * 180) / Math.PI))] as const;
+  });
+  const first = top[0]?.[0] ?? 0;
+  const last = top[top.length - 1]?.[0] ?? 0;
+  const thrust = hoopFigures(arch)[3];
+  const push = thrust ? thrust.value : 0;
+  const [fx, fy] = toScreen(sheet, [arch.footYMm, arch.footZMm]);
+  return (
+    <g>
+      <path d={`M${first} ${base} ${top.map(([x, y]) => `L${x} ${y}`).join(' ')} L${last} ${base} Z`} fill="var(--frost)" fillOpacity={0.22} stroke="var(--frost)" strokeWidth={1.3} />
+      <text x={(first + last) / 2} y={base - 8} textAnchor="middle" style={{ fill: 'var(--frost)', fontWeight: 600 }}>
+        snow by slope, {formatAmount(o.snow.flatPa, 'pressure', units)} flat
+      </text>
+      {push > 0 && (
+        <g stroke="var(--ink)" strokeWidth={1.8} fill="none">
+          <path d={`M${fx - 10} ${fy} h-34 m0 0 l8 -5 m-8 5 l8 5`} />
+          <text x={fx - 46} y={fy - 9} textAnchor="start" stroke="none">
+            {formatAmount(push, 'force', units)}
+          </text>
+        </g>
+      )}
+    </g>
+  );
+}
+
+/** What snow is asked of covers here. */
+function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
+  const edit = useEdit();
+  const { snow, exposure } = o.garden.site;
+  const set = (recipe: (site: Site) => void) => {
+    const faults = edit('Set the snow', (garden) => recipe(garden.site));
+    return faults.length > 0 ? failAll(faults) : ok(undefined);
+  };
+  return (
+    <section aria-label="Snow asked of it">
+      <h2>Snow asked of it</h2>
+      <Choice
+        label="Known by"
+        value={snow.by}
+        options={[
+          { value: 'depth', label: 'Depth', why: 'The most that may lie before you brush it off.' },
+          { value: 'ground', label: 'Ground load', why: 'From your building office’s table; the cover stands the winter alone.' },
+        ]}
+        onChange={(by) => set((site) => void (site.snow = by === 'depth' ? { by, depthMm: 150, kind: 'wet' } : { by: 'ground', groundPa: 2400 }))}
+      />
+      {snow.by === 'depth' ? (
+        <>
+          <Field>
+            <span className="name">Depth</span>
+            <span>
+              <LengthField label="Depth of snow" valueMm={snow.depthMm} boxed onSet={(mm) => set((site) => void (site.snow.by === 'depth' && (site.snow.depthMm = mm)))} />
+            </span>
+          </Field>
+          <Choice
+            label="Kind"
+            value={snow.kind}
+            options={[
+              { value: 'fresh', label: 'Fresh', why: 'Light powder, 50 to 100 kg/m³.' },
+              { value: 'settled', label: 'Settled', why: 'Days old, 200 to 300 kg/m³.' },
+              { value: 'wet', label: 'Wet', why: 'Heavy, 300 to 500 kg/m³: what folds tunnels.' },
+            ]}
+            onChange={(kind) => set((site) => void (site.snow.by === 'depth' && (site.snow.kind = kind as 'wet')))}
+          />
+        </>
+      ) : (
+        <Field>
+          <span className="name">On the ground</span>
+          <span>
+            <NumberField label="Ground snow load in kilopascals" value={snow.groundPa / 1000} decimals={2} min={0} max={20} onSet={(kPa) => set((site) => void (site.snow = { by: 'ground', groundPa: kPa * 1000 }))} /> kPa
+          </span>
+        </Field>
+      )}
+      <Choice
+        label="Wind here"
+        value={exposure}
+        options={[
+          { value: 'exposed', label: 'Open', why: 'Wind carries snow off: Ce 0.9.' },
+          { value: 'normal', label: 'Usual', why: 'Some trees and houses: Ce 1.0.' },
+          { value: 'sheltered', label: 'Sheltered', why: 'Snow stays where it falls: Ce 1.2.' },
+        ]}
+        onChange={(value) => set((site) => void (site.exposure = value as Site['exposure']))}
+      />
+    </section>
+  );
+}
+
+export const StandLeaf = Object.assign(StandLeafMain, { Panel: StandPanel });

@@ -1,0 +1,249 @@
+import type { ReactNode } from 'react';
+import { Navigate, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import type { ShoppingLine, ShoppingList } from '../../../core/buying/shopping';
+import { shoppingCsv } from '../../../core/files/csv';
+import { phraseText } from '../../../core/figure';
+import { failAll, ok } from '../../../core/result';
+import { currencyDecimals, formatMoney } from '../../../core/units/amount';
+import { PlaceHead } from '../../app/Shell';
+import { Strip } from '../../app/Strip';
+import { useCurrent } from '../../app/current';
+import { useEdit, useUnits } from '../../app/hooks';
+import { useOutline, useWork } from '../../app/usePlan';
+import { Button } from '../../parts/controls';
+import { saveFile } from '../../parts/saveFile';
+import { NumberField } from '../../parts/TypedField';
+import { Body, Panel } from '../../parts/layout';
+
+const Scroll = styled.div`
+  overflow: auto;
+  min-height: 0;
+  min-width: 0;
+  padding: 0.5rem 1.25rem 1rem;
+  @media (max-width: 760px) {
+    padding: 0.5rem 0.6rem 1rem;
+  }
+`;
+
+export const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 0.9375rem;
+  th {
+    text-align: left;
+    font-weight: 400;
+    color: var(--quiet);
+    font-size: 0.8125rem;
+    padding: 0.4rem 0.5rem 0.4rem 0;
+    position: sticky;
+    top: -0.5rem;
+    background: var(--ground);
+    z-index: 1;
+  }
+  td {
+    padding: 0.35rem 0.5rem 0.35rem 0;
+    border-top: 1px solid var(--hair);
+    vertical-align: middle;
+  }
+  .number {
+    text-align: right;
+    white-space: nowrap;
+  }
+  .aisle td {
+    padding-top: 1.1rem;
+    border-top: 0;
+    font-weight: 600;
+    font-size: 1rem;
+  }
+  .thing b {
+    display: block;
+  }
+  .thing small {
+    color: var(--quiet);
+    font-size: 0.8125rem;
+  }
+  tfoot td {
+    border-top: 1.5px solid var(--ink);
+    font-weight: 600;
+  }
+  @media (max-width: 760px) {
+    .wide-only {
+      display: none;
+    }
+  }
+`;
+
+function needText(line: ShoppingLine): string {
+  return line.unit === 'm' ? `${line.need} m` : String(line.need);
+}
+
+interface CartTableProps {
+  readonly list: ShoppingList;
+  /** Prices and owned amounts as fields; as plain figures on paper. */
+  readonly typed: boolean;
+}
+
+/** The list by aisle. */
+export function CartTable({ list, typed }: CartTableProps): ReactNode {
+  const units = useUnits();
+  const edit = useEdit();
+  const money = (x: number): string => formatMoney(x, units.currency);
+  const aisles = [...new Set(list.lines.map((l) => l.aisle))];
+  return (
+    <Table>
+      <thead>
+        <tr>
+          {!typed && <th scope="col">Got</th>}
+          <th scope="col">Thing</th>
+          <th scope="col" className="number">
+            Need
+          </th>
+          <th scope="col" className="number">
+            Owned
+          </th>
+          <th scope="col" className="number">
+            Buy
+          </th>
+          <th scope="col" className="number">
+            Each
+          </th>
+          <th scope="col" className="number">
+            Pay
+          </th>
+          <th scope="col" className="number wide-only">
+            Used of it
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {aisles.flatMap((aisle) => [
+          <tr className="aisle" key={aisle}>
+            <td colSpan={8}>{aisle}</td>
+          </tr>,
+          ...list.lines
+            .filter((l) => l.aisle === aisle)
+            .map((l) => (
+              <tr key={l.priceKey} data-line={l.key}>
+                {!typed && <td>☐</td>}
+                <td className="thing">
+                  <b>
+                    {l.name}, {phraseText(l.size, units)}
+                  </b>
+                  <small>{l.uses.map((u) => (l.unit === 'bar' || l.unit === 'roll' ? u.joint : `${u.count}: ${u.joint}`)).join(' · ')}</small>
+                </td>
+                <td className="number measure">{needText(l)}</td>
+                <td className="number measure">
+                  {typed && l.canOwn ? (
+                    <NumberField
+                      label={`Owned: ${l.name}`}
+                      value={l.owned}
+                      decimals={0}
+                      min={0}
+                      max={100000}
+                      onSet={(n) => {
+                        const faults = edit(`Own ${l.name}`, (g) => void (g.owned[l.key] = n));
+                        return faults.length > 0 ? failAll(faults) : ok(n);
+                      }}
+                    />
+                  ) : l.canOwn ? (
+                    l.owned
+                  ) : (
+                    'shelf'
+                  )}
+                </td>
+                <td className="number measure">
+                  <b>{l.packs}</b>
+                </td>
+                <td className="number measure">
+                  {typed ? (
+                    <NumberField
+                      label={`Price of ${l.name}, ${phraseText(l.size, units)}`}
+                      value={l.price}
+                      decimals={currencyDecimals(units.currency)}
+                      min={0}
+                      max={100000}
+                      onSet={(price) => {
+                        const faults = edit(`Price ${l.name}`, (g) => void (g.prices[l.priceKey] = price));
+                        return faults.length > 0 ? failAll(faults) : ok(price);
+                      }}
+                    />
+                  ) : (
+                    money(l.price)
+                  )}
+                </td>
+                <td className="number measure">{money(l.paid)}</td>
+                <td className="number measure wide-only">{money(l.used)}</td>
+              </tr>
+            )),
+        ])}
+      </tbody>
+      <tfoot>
+        <tr>
+          <td colSpan={typed ? 5 : 6}>In all</td>
+          <td className="number measure" data-testid="cart-paid">
+            {money(list.paid)}
+          </td>
+          <td className="number measure wide-only">{money(list.used)}</td>
+        </tr>
+      </tfoot>
+    </Table>
+  );
+}
+
+/** Buy it once: by aisle, in packs, less what is owned. */
+export function Cart(): ReactNode {
+  const { cover, bed } = useCurrent();
+  const outlined = useOutline(cover);
+  const work = useWork(cover);
+  const navigate = useNavigate();
+  const units = useUnits();
+  if (!cover || !bed) return <Navigate to="/plot" replace />;
+  if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
+  const list = work.work?.shopping;
+  return (
+    <>
+      <PlaceHead title="Shopping list" subtitle={`${cover.name} on ${bed.name}`}>
+        {work.work && <Button onPress={() => work.work && saveFile(`${cover.name} shopping.csv`, 'text/csv', shoppingCsv({ garden: outlined.value.garden, ...work.work }))}>Save as CSV</Button>}
+        <Button $strong onPress={() => void navigate(`/paper/${cover.id}`)}>
+          Print
+        </Button>
+      </PlaceHead>
+      <Body>
+        <Scroll tabIndex={0} role="region" aria-label="Shopping list">
+          {work.problem !== undefined && <p role="alert">{work.problem}</p>}
+          {list ? <CartTable list={list} typed /> : work.problem === undefined && <p>Working out the list…</p>}
+        </Scroll>
+        <Panel aria-label="What it comes to">
+          {list && (
+            <section aria-label="Paid and used">
+              <h2>Paid and used</h2>
+              <p>
+                You pay <b className="measure">{formatMoney(list.paid, units.currency)}</b> for whole bars, rolls and packs. This cover uses up <b className="measure">{formatMoney(list.used, units.currency)}</b> of it; the rest goes to the shelf for the next one.
+              </p>
+            </section>
+          )}
+          <section aria-label="Prices">
+            <h2>Prices</h2>
+            <p>The shipped prices are made up. Type your shop’s over them: they stay with this garden, for every cover.</p>
+          </section>
+          {list && list.lines.some((l) => l.leftOver > 0) && (
+            <section aria-label="Left over">
+              <h2>Left over from packs</h2>
+              <ul>
+                {list.lines
+                  .filter((l) => l.leftOver > 0)
+                  .map((l) => (
+                    <li key={l.key}>
+                      <span className="measure">{l.leftOver}</span> {l.name}
+                    </li>
+                  ))}
+              </ul>
+            </section>
+          )}
+        </Panel>
+        <Strip cover={cover} outline={outlined.value} work={work} />
+      </Body>
+    </>
+  );
+}

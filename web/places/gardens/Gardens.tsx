@@ -1,0 +1,157 @@
+import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { emptyGarden } from '../../../core/files/garden';
+import { readGarden, writeGarden } from '../../../core/files/read';
+import type { Fault } from '../../../core/result';
+import { PlaceHead } from '../../app/Shell';
+import { type GardenRow, deleteGarden } from '../../app/db';
+import { useApp, useAppDispatch } from '../../app/hooks';
+import { freshName, newId } from '../../app/names';
+import { addGarden, closeGarden, openStored } from '../../app/store';
+import { database } from '../../app/world';
+import { Button } from '../../parts/controls';
+import { saveFile } from '../../parts/saveFile';
+
+const Page = styled.div`
+  overflow: auto;
+  padding: 1.5rem 1.25rem 3rem;
+  display: grid;
+  gap: 1.6rem;
+  align-content: start;
+  max-width: 46rem;
+  .lead {
+    font-size: 1.25rem;
+    line-height: 1.4;
+  }
+  .deeds {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+  }
+  .garden {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+    align-items: center;
+    padding: 0.7rem 0;
+    border-top: 1px solid var(--hair);
+  }
+  .garden b {
+    flex: 1 1 10rem;
+  }
+  .faults {
+    padding: 0.8rem 1rem;
+    border-left: 4px solid var(--fails);
+    background: var(--sheet);
+    display: grid;
+    gap: 0.3rem;
+  }
+`;
+
+const MOST_FAULTS = 6;
+
+/** All gardens in this browser; where a first visit begins. */
+export function Gardens(): ReactNode {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const openId = useApp((s) => s.open?.id);
+  const openDoc = useApp((s) => s.open?.doc);
+  const saveState = useApp((s) => s.open?.save);
+  const [rows, setRows] = useState<readonly GardenRow[]>();
+  const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
+  const [asking, setAsking] = useState<string>();
+  const picker = useRef<HTMLInputElement>(null);
+  const reload = (): void => void database.gardens.orderBy('savedAt').reverse().toArray().then(setRows);
+  useEffect(reload, [openId, openDoc, saveState]);
+
+  const start = async (name: string): Promise<void> => {
+    await dispatch(addGarden(newId(), emptyGarden(freshName(name, rows?.map((r) => r.name) ?? []))));
+    void navigate('/plot');
+  };
+  const take = async (file: File): Promise<void> => {
+    const read = readGarden(await file.text());
+    if (!read.ok) {
+      setFaults({ file: file.name, list: read.faults });
+      return;
+    }
+    setFaults(undefined);
+    await dispatch(addGarden(newId(), read.value));
+    void navigate('/plot');
+  };
+  const remove = async (id: string): Promise<void> => {
+    await deleteGarden(database, id);
+    if (id === openId) dispatch(closeGarden());
+    setAsking(undefined);
+    reload();
+  };
+
+  return (
+    <>
+      <PlaceHead title="Gardens" subtitle="kept in this browser" />
+      <Page>
+        {rows?.length === 0 && <p className="lead">Open the demo garden to look round, or start your own and measure its first bed.</p>}
+        <div className="deeds">
+          <Button $strong={rows?.length === 0} onPress={() => void navigate('/demo')}>
+            Open the demo garden
+          </Button>
+          <Button onPress={() => void start('My garden')}>Start my own garden</Button>
+          <Button onPress={() => picker.current?.click()}>Open a garden file</Button>
+          <input
+            ref={picker}
+            type="file"
+            accept=".json,application/json"
+            aria-label="Garden file"
+            hidden
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file) void take(file);
+              e.target.value = '';
+            }}
+          />
+        </div>
+        {faults && (
+          <div className="faults" role="alert">
+            <b>“{faults.file}” was not opened. Nothing has changed.</b>
+            {faults.list.slice(0, MOST_FAULTS).map((f, i) => (
+              <span key={i}>
+                <span className="measure">{f.field}</span>: {f.message}
+              </span>
+            ))}
+            {faults.list.length > MOST_FAULTS && <span>and {faults.list.length - MOST_FAULTS} more.</span>}
+          </div>
+        )}
+        <ul>
+          {rows?.map((row) => (
+            <li className="garden" key={row.id}>
+              <b>
+                {row.name}
+                {row.id === openId ? ' (open)' : ''}
+              </b>
+              <Button
+                onPress={() => {
+                  void dispatch(openStored(row.id)).then((found) => found && navigate('/plot'));
+                }}
+              >
+                Open
+              </Button>
+              <Button onPress={() => saveFile(`${row.name}.json`, 'application/json', writeGarden(row.id === openId && openDoc ? openDoc : row.doc))}>Save to a file</Button>
+              {asking === row.id ? (
+                <>
+                  <Button $strong onPress={() => void remove(row.id)}>
+                    Delete it for good
+                  </Button>
+                  <Button onPress={() => setAsking(undefined)}>Keep it</Button>
+                </>
+              ) : (
+                <Button aria-label={`Delete ${row.name}`} onPress={() => setAsking(row.id)}>
+                  Delete
+                </Button>
+              )}
+            </li>
+          ))}
+        </ul>
+      </Page>
+    </>
+  );
+}

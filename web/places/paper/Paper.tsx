@@ -1,0 +1,181 @@
+import type { ReactNode } from 'react';
+import { Navigate } from 'react-router';
+import styled from 'styled-components';
+import { familyOf } from '../../../core/families';
+import { phraseText } from '../../../core/figure';
+import type { Outline } from '../../../core/plan';
+import { ok } from '../../../core/result';
+import { coverMaterial } from '../../../core/catalog/covers';
+import { formatMoney } from '../../../core/units/amount';
+import { formatLength } from '../../../core/units/length';
+import { PlaceHead } from '../../app/Shell';
+import { useCurrent } from '../../app/current';
+import { useUnits } from '../../app/hooks';
+import { useOutline, useWork } from '../../app/usePlan';
+import { OffcutPattern } from '../../drawing/BarDrawing';
+import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { Button } from '../../parts/controls';
+import { SheetSums } from '../bench/SkinLeaf';
+import { CartTable } from '../cart/Cart';
+import { SectionBars, longestBar } from '../saw/Saw';
+
+const WIDTH = 700;
+
+const Scroll = styled.div`
+  overflow: auto;
+  min-height: 0;
+  padding: 1.25rem;
+  @media print {
+    overflow: visible;
+    padding: 0;
+  }
+`;
+
+const Leaf = styled.article`
+  width: ${WIDTH}px;
+  max-width: 100%;
+  margin: 0 auto;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 1.6rem;
+  > section {
+    break-inside: auto;
+    overflow-x: auto;
+  }
+  h2 {
+    margin-bottom: 0.5rem;
+    border-bottom: 1.5px solid var(--ink);
+  }
+  .keep {
+    break-inside: avoid;
+  }
+  figure,
+  svg,
+  tr {
+    break-inside: avoid;
+  }
+  .views {
+    display: grid;
+    justify-items: start;
+    gap: 0.3rem;
+  }
+  .small {
+    font-size: 0.8125rem;
+    color: var(--quiet);
+  }
+  @media print {
+    width: auto;
+  }
+`;
+
+const Marks = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 0.9375rem;
+  td {
+    padding: 0.3rem 0.5rem 0.3rem 0;
+    border-top: 1px solid var(--hair);
+    vertical-align: top;
+  }
+`;
+
+/** Everything to take along, as it prints. */
+export function Paper(): ReactNode {
+  const { cover, bed } = useCurrent();
+  const outlined = useOutline(cover);
+  const work = useWork(cover);
+  if (!cover || !bed) return <Navigate to="/plot" replace />;
+  if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
+  return (
+    <>
+      <PlaceHead title="Paper" subtitle={`${cover.name} on ${bed.name}`}>
+        <Button $strong isDisabled={!work.work} onPress={() => window.print()}>
+          Print it
+        </Button>
+      </PlaceHead>
+      <Scroll tabIndex={0} role="region" aria-label="The printed pages">
+        <Sheets outline={outlined.value} work={work.work} />
+        {work.problem !== undefined && <p role="alert">{work.problem}</p>}
+      </Scroll>
+    </>
+  );
+}
+
+function Sheets({ outline: o, work }: { readonly outline: Outline; readonly work: ReturnType<typeof useWork>['work'] }): ReactNode {
+  const units = useUnits();
+  const end = useViewFrame(o, 'end');
+  const side = useViewFrame(o, 'side');
+  const scale = Math.min((WIDTH - MARGIN.side.left - MARGIN.side.right) / side.widthMm, 260 / end.heightMm);
+  const marked = o.assembly.members.filter((m) => m.marks.length > 0);
+  return (
+    <Leaf>
+      <header>
+        <h1>{o.cover.name}</h1>
+        <p>
+          {familyOf(o.cover.family).name} on {o.site.bed.name}, {o.garden.name}. A planning aid: local codes come first.
+        </p>
+      </header>
+      <section aria-label="Drawings" className="keep">
+        <h2>Drawings</h2>
+        <div className="views">
+          <ViewDrawing outline={o} view="end" frame={end} scale={scale} onSet={() => ok(undefined)} />
+          <ViewDrawing outline={o} view="side" frame={side} scale={scale} onSet={() => ok(undefined)} />
+        </div>
+      </section>
+      {work && (
+        <section aria-label="Cut list" data-testid="paper-cuts">
+          <h2>Cut list</h2>
+          <OffcutPattern />
+          {work.cuts.map((cut) => (
+            <SectionBars key={cut.sectionKey} cut={cut} width={WIDTH - 10} longestMm={longestBar(work.cuts)} />
+          ))}
+          <p className="small">Marks run from the tape’s end, after the squared end, and count the saw’s own width. PVC dust: outdoors with a mask, or a shear cutter.</p>
+        </section>
+      )}
+      <section aria-label="Marks along the pieces" className="keep">
+        <h2>Marks along the pieces</h2>
+        <Marks>
+          <tbody>
+            {marked.map((m) => (
+              <tr key={m.tag}>
+                <td>
+                  <b>{m.tag}</b>
+                </td>
+                <td>{m.part}</td>
+                <td className="measure">{m.marks.map((k) => `${k.label} ${formatLength(k.atMm, units.length)}`).join('   ')}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Marks>
+      </section>
+      <section aria-label="Sheet" data-testid="paper-sheet" className="keep">
+        <h2>Sheet</h2>
+        {o.rolls.rolls.map((r, i) => (
+          <p key={i}>
+            {coverMaterial(r.coverKey).name}, roll {formatLength(r.roll.widthMm, units.length)} × {formatLength(r.roll.lengthMm, units.length)}; {formatLength(r.leftMm, units.length)} left over.
+          </p>
+        ))}
+        {o.assembly.sheets.map((part) => (
+          <SheetSums key={part.tag} part={part} />
+        ))}
+      </section>
+      {work && (
+        <section aria-label="Shopping list" data-testid="paper-cart">
+          <h2>Shopping list, {formatMoney(work.shopping.paid, units.currency)}</h2>
+          <CartTable list={work.shopping} typed={false} />
+        </section>
+      )}
+      <section aria-label="Checks" className="keep">
+        <h2>Will it do?</h2>
+        <ul>
+          {o.checks.map((c) => (
+            <li key={c.id}>
+              <b>{c.verdict}</b>: {phraseText(c.text, units)}
+            </li>
+          ))}
+        </ul>
+        <p className="small">{o.checks.map((c) => c.caution).find((c) => c !== undefined)}</p>
+      </section>
+    </Leaf>
+  );
+}

@@ -1,0 +1,177 @@
+import type { ReactNode } from 'react';
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { squareBed } from '../../../core/bed/bed';
+import { survey } from '../../../core/bed/survey';
+import { familyOf } from '../../../core/families';
+import type { Garden } from '../../../core/files/garden';
+import { MM_PER_INCH, formatLength } from '../../../core/units/length';
+import { PlaceHead } from '../../app/Shell';
+import { useEdit, useGarden } from '../../app/hooks';
+import { freshName, newId } from '../../app/names';
+import { useSize } from '../../drawing/useSize';
+import { Button } from '../../parts/controls';
+import { Body, Panel } from '../../parts/layout';
+
+const Ground = styled.div`
+  min-height: 0;
+  min-width: 0;
+  height: 100%;
+  padding: 1rem 1.25rem;
+  @media (max-width: 1000px) {
+    height: 22rem;
+  }
+  .sheet {
+    height: 100%;
+  }
+  a {
+    cursor: pointer;
+  }
+  a:hover .bed,
+  a:focus-visible .bed {
+    stroke: var(--chalk);
+    stroke-width: 3;
+  }
+`;
+
+const List = styled.ul`
+  display: grid;
+  gap: 0;
+  li {
+    display: grid;
+    gap: 0.3rem;
+    padding: 0.7rem 0;
+    border-top: 1px solid var(--hair);
+  }
+  .size {
+    color: var(--quiet);
+    font-size: 0.875rem;
+  }
+  .covers {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 1rem;
+    font-size: 0.9375rem;
+  }
+`;
+
+/** A place for the next bed: to the right of everything. */
+function freeSpot(garden: Garden): { xMm: number; yMm: number } {
+  const right = Math.max(0, ...garden.beds.map((b) => b.at.xMm + b.outside.nearMm));
+  return { xMm: garden.beds.length === 0 ? 0 : right + 900, yMm: 0 };
+}
+
+/** The garden from above, to scale. */
+export function Plot(): ReactNode {
+  const garden = useGarden();
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const { length } = garden.units;
+  const addBed = (): void => {
+    const metric = length === 'cm' || length === 'mm';
+    const [l, w, h, t] = metric ? [2400, 1200, 300, 38] : [96, 48, 11, 1.5].map((x) => x * MM_PER_INCH);
+    const bed = squareBed(newId(), freshName('New bed', garden.beds.map((b) => b.name)), l ?? 0, w ?? 0, { heightMm: h ?? 0, thicknessMm: t ?? 0 }, freeSpot(garden));
+    if (edit('Add a bed', (g) => void g.beds.push(bed)).length === 0) void navigate(`/bed/${bed.id}`);
+  };
+  return (
+    <>
+      <PlaceHead title={garden.name} subtitle={garden.site.place === garden.name ? '' : garden.site.place}>
+        <Link to="/gardens">All gardens</Link>
+        <Button $strong onPress={addBed}>
+          Add a bed
+        </Button>
+      </PlaceHead>
+      <Body>
+        <Ground>{garden.beds.length === 0 ? <p>Add a bed, then measure it where it stands.</p> : <Map garden={garden} />}</Ground>
+        <Panel aria-label="Beds and covers">
+          <section>
+            <h2>Beds and covers</h2>
+            <List>
+              {garden.beds.map((bed) => (
+                <li key={bed.id}>
+                  <Link to={`/bed/${bed.id}`}>
+                    <b>{bed.name}</b>
+                  </Link>
+                  <span className="size measure">
+                    {formatLength(survey(bed).frameOn.lengthMm, length)} × {formatLength(survey(bed).frameOn.widthMm, length)}
+                  </span>
+                  <span className="covers">
+                    {garden.covers
+                      .filter((c) => c.bedId === bed.id)
+                      .map((c) => (
+                        <Link key={c.id} to={`/bench/${c.id}`}>
+                          {c.name}, {familyOf(c.family).name.toLowerCase()}
+                        </Link>
+                      ))}
+                    {!garden.covers.some((c) => c.bedId === bed.id) && <span className="size">no cover yet</span>}
+                  </span>
+                </li>
+              ))}
+            </List>
+          </section>
+        </Panel>
+      </Body>
+    </>
+  );
+}
+
+function Map({ garden }: { readonly garden: Garden }): ReactNode {
+  const [ref, size] = useSize<HTMLDivElement>();
+  const beds = garden.beds.map((bed) => ({ bed, s: survey(bed) }));
+  const xs = beds.flatMap(({ bed, s }) => Object.values(s.corners).map((c) => bed.at.xMm + c.x));
+  const ys = beds.flatMap(({ bed, s }) => Object.values(s.corners).map((c) => bed.at.yMm + c.y));
+  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const pad = 56;
+  const scale = size ? Math.min((size.width - 2 * pad) / (x1 - x0), (size.height - 2 * pad) / (y1 - y0)) : 0;
+  const px = (x: number, y: number): [number, number] => [pad + (x - x0) * scale, pad + (y1 - y) * scale];
+  const metric = garden.units.length === 'cm' || garden.units.length === 'mm';
+  const barMm = metric ? 1000 : 4 * 12 * MM_PER_INCH;
+  return (
+    <div className="sheet" ref={ref}>
+      {size && (
+        <svg width={size.width} height={size.height} aria-label="The garden from above">
+          {beds.map(({ bed, s }) => {
+            const corners = (['nearLeft', 'nearRight', 'farRight', 'farLeft'] as const).map((c) => px(bed.at.xMm + s.corners[c].x, bed.at.yMm + s.corners[c].y));
+            const [bx, by] = px(bed.at.xMm, bed.at.yMm);
+            const covers = garden.covers.filter((c) => c.bedId === bed.id);
+            return (
+              <g key={bed.id}>
+                <Link to={`/bed/${bed.id}`} aria-label={`Bed: ${bed.name}`}>
+                  <polygon className="bed" points={corners.map((p) => p.join(',')).join(' ')} fill="var(--soil)" stroke="var(--wall)" strokeWidth={Math.max(3, bed.wall.thicknessMm * scale)} />
+                </Link>
+                {covers.map((c) => {
+                  const extent = c.answers.extent;
+                  const [from, to] = extent.kind === 'whole' ? [0, s.frameOn.lengthMm] : [extent.startMm, extent.startMm + extent.lengthMm];
+                  const [ax, ay] = px(bed.at.xMm + from, bed.at.yMm);
+                  const w = (to - from) * scale;
+                  const h = s.frameOn.widthMm * scale;
+                  return (
+                    <g key={c.id} pointerEvents="none">
+                      <rect x={ax} y={ay - h} width={w} height={h} fill="var(--film)" stroke="var(--film-edge)" />
+                      <line x1={ax} x2={ax + w} y1={ay - h / 2} y2={ay - h / 2} stroke="var(--pipe-edge)" strokeWidth={2} />
+                    </g>
+                  );
+                })}
+                <text x={bx} y={by + 22} fontWeight={600} fill="var(--ink)">
+                  {bed.name}
+                </text>
+              </g>
+            );
+          })}
+          <g stroke="var(--ink)" fill="none" strokeWidth={1.6}>
+            <path d={`M${size.width - 24} 52 V16 m-7 11 l7 -11 l7 11`} />
+          </g>
+          <text x={size.width - 24} y={68} textAnchor="middle" fontSize={13} fill="var(--ink)">
+            N
+          </text>
+          <g stroke="var(--quiet)" strokeWidth={1.6}>
+            <path d={`M${pad} ${size.height - 14} h${barMm * scale} m0 -5 v10 m${-barMm * scale} -10 v10`} fill="none" />
+          </g>
+          <text x={pad + barMm * scale + 10} y={size.height - 9} fontSize={13} fill="var(--quiet)">
+            {formatLength(barMm, garden.units.length)}
+          </text>
+        </svg>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,234 @@
+import { type ReactNode, useState } from 'react';
+import { Navigate, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { SECTION_BY_KEY, section } from '../../../core/catalog/sections';
+import type { SectionCuts } from '../../../core/cutting/bars';
+import { cutsCsv } from '../../../core/files/csv';
+import { fail, failAll, ok } from '../../../core/result';
+import { formatMoney } from '../../../core/units/amount';
+import { formatLength, parseLength } from '../../../core/units/length';
+import { PlaceHead } from '../../app/Shell';
+import { Strip } from '../../app/Strip';
+import { useCurrent } from '../../app/current';
+import { useEdit, useGarden, useUnits } from '../../app/hooks';
+import { newId } from '../../app/names';
+import { useOutline, useWork } from '../../app/usePlan';
+import { BarDrawing, OffcutPattern } from '../../drawing/BarDrawing';
+import { useSize } from '../../drawing/useSize';
+import { Button, Select } from '../../parts/controls';
+import { saveFile } from '../../parts/saveFile';
+import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
+import { Body, Panel } from '../../parts/layout';
+
+const Bars = styled.div`
+  overflow: auto;
+  min-height: 0;
+  min-width: 0;
+  padding: 0.9rem 1.25rem;
+  display: grid;
+  align-content: start;
+  gap: 0.9rem;
+  @media (max-width: 760px) {
+    padding: 0.9rem 0.6rem;
+  }
+  h2 {
+    margin-bottom: 0.25rem;
+  }
+`;
+
+const Rows = styled.ul`
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, auto) 1fr auto;
+    gap: 0.6rem;
+    align-items: center;
+    padding: 0.4rem 0;
+    border-top: 1px solid var(--hair);
+    font-size: 0.9375rem;
+  }
+  li > :last-child {
+    text-align: right;
+    font-weight: 600;
+  }
+`;
+
+/** Bars of one section, all at one scale. */
+export function SectionBars({ cut, width, longestMm }: { readonly cut: SectionCuts; readonly width: number; readonly longestMm: number }): ReactNode {
+  return (
+    <section aria-label={section(cut.sectionKey).name}>
+      <h2>{section(cut.sectionKey).name}</h2>
+      {cut.bars.map((bar) => (
+        <BarDrawing key={bar.label} bar={bar} sectionKey={cut.sectionKey} width={width} longestMm={longestMm} />
+      ))}
+    </section>
+  );
+}
+
+export function longestBar(cuts: readonly SectionCuts[]): number {
+  return Math.max(1, ...cuts.flatMap((c) => c.bars.map((b) => b.lengthMm)));
+}
+
+/** Tags as a carpenter would say them: H1 to H5, A1. */
+function tagRun(tags: readonly string[]): string {
+  return tags.length > 2 ? `${tags[0]} to ${tags[tags.length - 1]}` : tags.join(', ');
+}
+
+/** Cut it: each bar to scale with marks from the tape's end. */
+export function Saw(): ReactNode {
+  const { cover, bed } = useCurrent();
+  const outlined = useOutline(cover);
+  const work = useWork(cover);
+  const [ref, size] = useSize<HTMLDivElement>();
+  const navigate = useNavigate();
+  const units = useUnits();
+  if (!cover || !bed) return <Navigate to="/plot" replace />;
+  if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
+  const cuts = work.work?.cuts;
+  const stops = cuts?.flatMap((cut) => {
+    const pieces = cut.bars.flatMap((b) => b.pieces);
+    const lengths = [...new Set(pieces.map((p) => p.lengthMm))];
+    return lengths.map((mm) => ({ sectionKey: cut.sectionKey, mm, tags: pieces.filter((p) => p.lengthMm === mm).map((p) => p.tag) }));
+  });
+  return (
+    <>
+      <PlaceHead title="Cut list" subtitle={`${cover.name} on ${bed.name}`}>
+        {work.work && <Button onPress={() => work.work && saveFile(`${cover.name} cuts.csv`, 'text/csv', cutsCsv({ garden: outlined.value.garden, ...work.work }))}>Save as CSV</Button>}
+        <Button $strong onPress={() => void navigate(`/paper/${cover.id}`)}>
+          Print
+        </Button>
+      </PlaceHead>
+      <Body>
+        <Bars ref={ref} aria-busy={work.busy}>
+          <OffcutPattern />
+          {work.problem !== undefined && <p role="alert">{work.problem}</p>}
+          {!cuts && work.problem === undefined && <p>Working out the cuts…</p>}
+          {size && cuts?.map((cut) => <SectionBars key={cut.sectionKey} cut={cut} width={size.width - (size.width < 500 ? 20 : 44)} longestMm={longestBar(cuts)} />)}
+        </Bars>
+        <Panel aria-label="How to cut">
+          {cuts && (
+            <section aria-label="Proof" data-testid="proof">
+              <h2>Price of the bars</h2>
+              {cuts.every((c) => c.proven) ? (
+                <p>
+                  <b style={{ color: 'var(--holds)' }}>Proven.</b> No cheaper way exists with these bars: {cuts.reduce((n, c) => n + c.bars.length, 0)} bars,{' '}
+                  <b className="measure">
+                    {formatMoney(
+                      cuts.reduce((sum, c) => sum + c.cost, 0),
+                      units.currency,
+                    )}
+                  </b>{' '}
+                  for those not on the shelf.
+                </p>
+              ) : (
+                <p>
+                  The best found; no plan can cost less than{' '}
+                  <b className="measure">
+                    {formatMoney(
+                      cuts.reduce((sum, c) => sum + c.bound, 0),
+                      units.currency,
+                    )}
+                  </b>
+                  .
+                </p>
+              )}
+            </section>
+          )}
+          {stops && (
+            <section aria-label="Set the stop once">
+              <h2>Set the stop once</h2>
+              <Rows>
+                {stops.map((s) => (
+                  <li key={`${s.sectionKey} ${s.mm}`}>
+                    <b>{tagRun(s.tags)}</b>
+                    <span>
+                      {section(s.sectionKey).name}, {section(s.sectionKey).tool}
+                    </span>
+                    <span className="measure">{formatLength(s.mm, units.length)}</span>
+                  </li>
+                ))}
+              </Rows>
+            </section>
+          )}
+          <OnHand />
+          <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
+            Marks run from the end where the tape hooks, after the squared end, and count the saw’s own width. Saw dust of PVC: outdoors, with a mask, or use a shear cutter. Treated wood: gloves and mask, never burn the scraps.
+          </p>
+        </Panel>
+        <Strip cover={cover} outline={outlined.value} work={work} />
+      </Body>
+    </>
+  );
+}
+
+/** Bars and pipes on hand: they are cut first and cost nothing. */
+function OnHand(): ReactNode {
+  const garden = useGarden();
+  const edit = useEdit();
+  const [key, setKey] = useState('2x4');
+  return (
+    <section aria-label="On the shelf" data-testid="shelf">
+      <h2>On the shelf</h2>
+      <Rows>
+        {garden.shelf.map((bar) => (
+          <li key={bar.id}>
+            <b>{section(bar.sectionKey).name}</b>
+            <span style={{ display: 'flex', gap: '0.4rem', flexWrap: 'wrap' }}>
+              <NumberField
+                label={`How many ${section(bar.sectionKey).name}`}
+                value={bar.quantity}
+                decimals={0}
+                min={0}
+                max={999}
+                onSet={(n) => {
+                  const faults = edit('Change the shelf', (g) => {
+                    const found = g.shelf.find((b) => b.id === bar.id);
+                    if (found) found.quantity = Math.round(n);
+                  });
+                  return faults.length > 0 ? failAll(faults) : ok(n);
+                }}
+              />
+              <LengthField
+                label={`Real length of ${section(bar.sectionKey).name}`}
+                valueMm={bar.lengthMm}
+                boxed
+                onSet={(mm) => {
+                  if (mm <= 0) return fail('length', 'A bar is longer than nothing.');
+                  const faults = edit('Change the shelf', (g) => {
+                    const found = g.shelf.find((b) => b.id === bar.id);
+                    if (found) found.lengthMm = mm;
+                  });
+                  return faults.length > 0 ? failAll(faults) : ok(mm);
+                }}
+              />
+            </span>
+            <Button aria-label={`Take ${section(bar.sectionKey).name} off the shelf`} onPress={() => void edit('Take off the shelf', (g) => void (g.shelf = g.shelf.filter((b) => b.id !== bar.id)))}>
+              Remove
+            </Button>
+          </li>
+        ))}
+        <li>
+          <Select aria-label="What to add to the shelf" value={key} onChange={(e) => setKey(e.target.value)} style={{ width: '8rem' }}>
+            {[...SECTION_BY_KEY.values()].map((s) => (
+              <option key={s.key} value={s.key}>
+                {s.name}
+              </option>
+            ))}
+          </Select>
+          <TypedField
+            label="Length of the bar to add"
+            shown="length"
+            boxed
+            take={(text) => {
+              const read = parseLength(text, garden.units.length);
+              if (!read.ok) return read;
+              if (read.value <= 0) return fail('length', 'A bar is longer than nothing.');
+              const faults = edit('Put on the shelf', (g) => void g.shelf.push({ id: newId(), sectionKey: key, lengthMm: read.value, quantity: 1 }));
+              return faults.length > 0 ? failAll(faults) : ok(read.value);
+            }}
+          />
+          <span style={{ fontWeight: 400, color: 'var(--quiet)' }}>Enter adds it</span>
+        </li>
+      </Rows>
+    </section>
+  );
+}

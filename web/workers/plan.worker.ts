@@ -1,0 +1,34 @@
+import { expose } from 'comlink';
+import highsLoader from 'highs';
+import wasmUrl from 'highs/runtime?url';
+import { highsSolver } from '../../core/cutting/highs';
+import type { IntegerSolver } from '../../core/cutting/solve';
+import type { Cover, Garden } from '../../core/files/garden';
+import { type Mend, type Plan, cutAndShop, findMends, outline } from '../../core/plan';
+import type { Result } from '../../core/result';
+
+/** What the screen needs beyond the outline that it works out itself. */
+export type PlanWork = Pick<Plan, 'cuts' | 'shopping'>;
+
+let solver: Promise<IntegerSolver> | undefined;
+const loadSolver = (): Promise<IntegerSolver> => (solver ??= highsLoader({ locateFile: () => wasmUrl }).then(highsSolver));
+
+const service = {
+  /** Loads the solver, so that the first plan need not wait for it. */
+  async warmUp(): Promise<void> {
+    await loadSolver();
+  },
+  /** Cuts and shopping list of one cover. */
+  async work(garden: Garden, cover: Cover): Promise<Result<PlanWork>> {
+    const outlined = outline(garden, cover);
+    return outlined.ok ? cutAndShop(outlined.value, await loadSolver()) : outlined;
+  },
+  /** Changes that would mend what fails, priced. */
+  mends(garden: Garden, cover: Cover): readonly Mend[] {
+    const outlined = outline(garden, cover);
+    return outlined.ok ? findMends(outlined.value) : [];
+  },
+};
+
+export type PlanService = typeof service;
+expose(service);

@@ -1,0 +1,38 @@
+import { type Remote, wrap } from 'comlink';
+import type { Cover, Garden } from '../../core/files/garden';
+import type { Mend } from '../../core/plan';
+import type { Result } from '../../core/result';
+import type { PlanService, PlanWork } from './plan.worker';
+
+let worker: Worker | undefined;
+let remote: Remote<PlanService> | undefined;
+
+function service(): Remote<PlanService> {
+  if (!remote) {
+    worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
+    remote = wrap<PlanService>(worker);
+  }
+  return remote;
+}
+
+/** Works a cover out in the background. */
+export function workOut(garden: Garden, cover: Cover): Promise<Result<PlanWork>> {
+  return service().work(garden, cover);
+}
+
+/** Looks for mends in the background. */
+export function lookForMends(garden: Garden, cover: Cover): Promise<readonly Mend[]> {
+  return service().mends(garden, cover);
+}
+
+/** Starts the worker and its solver before they are needed. */
+export function warmUp(): void {
+  void service().warmUp();
+}
+
+/** Ends work that takes too long; the next call starts afresh. */
+export function stopWork(): void {
+  worker?.terminate();
+  worker = undefined;
+  remote = undefined;
+}
