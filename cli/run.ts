@@ -13,7 +13,7 @@ import { type Feet, solveHoop } from '../core/hoop/elastica';
 import { fibreStrainPercent } from '../core/hoop/strain';
 import { plan } from '../core/plan';
 import { planReport } from '../core/report';
-import { type Fault, type Result, fail, failAll, ok } from '../core/result';
+import { type Fault, type Result, fail, failAll, messageOf, ok } from '../core/result';
 import { parseLength } from '../core/units/length';
 
 export interface CommandAnswer {
@@ -39,14 +39,16 @@ function json(text: string): Result<unknown> {
   try {
     return ok(JSON.parse(text) as unknown);
   } catch (error) {
-    return fail('FILE', `not JSON: ${error instanceof Error ? error.message : 'cannot be read'}`);
+    return fail('FILE', `not JSON: ${messageOf(error)}`);
   }
 }
 
 function readFeet(text: string): Result<Feet> {
   if (text === 'loose') return ok({ kind: 'loose' });
   const angleDeg = Number(text);
-  return Number.isFinite(angleDeg) && text.trim() !== '' ? ok({ kind: 'held', angleDeg }) : fail('--feet', `must be loose or an angle in degrees, not "${text}"`);
+  return Number.isFinite(angleDeg) && text.trim() !== ''
+    ? ok({ kind: 'held', angleDeg })
+    : fail('--feet', `must be loose or an angle in degrees, not "${text}"`);
 }
 
 function hoopCommand(options: Readonly<Record<string, string | undefined>>): Result<unknown> {
@@ -62,7 +64,10 @@ function hoopCommand(options: Readonly<Record<string, string | undefined>>): Res
   if (!feet.ok) return feet;
   const pipeKey = options['pipe'] ?? 'pvc-1/2';
   if (SECTION_BY_KEY.get(pipeKey)?.shape.kind !== 'tube')
-    return fail('--pipe', `there is no pipe "${pipeKey}"; there are ${sectionKeys((s) => s.shape.kind === 'tube').join(', ')}`);
+    return fail(
+      '--pipe',
+      `there is no pipe "${pipeKey}"; there are ${sectionKeys((s) => s.shape.kind === 'tube').join(', ')}`,
+    );
   const hoop = solveHoop(feet.value, measures);
   if (!hoop.ok) return failAll(hoop.faults.map((f) => ({ field: `--${f.field}`, message: f.message })));
   const h = hoop.value;
@@ -95,22 +100,37 @@ async function cutCommand(path: string): Promise<Result<unknown>> {
   const solved = solveBars(job.value, highsSolver(await highsLoader()));
   if (!solved.ok) return solved;
   const { cost, bars, bound, proven } = solved.value;
-  return ok({ cost, bars: bars.map(({ stockLength, price, pieces }) => ({ stockLength, price, pieces })), bound, proven });
+  return ok({
+    cost,
+    bars: bars.map(({ stockLength, price, pieces }) => ({ stockLength, price, pieces })),
+    bound,
+    proven,
+  });
 }
 
-async function planCommand(path: string, coverId: string | undefined, outDir: string | undefined): Promise<Result<unknown>> {
+async function planCommand(
+  path: string,
+  coverId: string | undefined,
+  outDir: string | undefined,
+): Promise<Result<unknown>> {
   const text = await readText(path);
   if (!text.ok) return text;
   const garden = readGarden(text.value);
   if (!garden.ok) return garden;
   const covers = garden.value.covers.filter((c) => coverId === undefined || c.id === coverId);
   if (covers.length === 0)
-    return fail('--cover', coverId === undefined ? 'this garden has no covers yet' : `no cover "${coverId}"; there are ${garden.value.covers.map((c) => c.id).join(', ') || 'none'}`);
+    return fail(
+      '--cover',
+      coverId === undefined
+        ? 'this garden has no covers yet'
+        : `no cover "${coverId}"; there are ${garden.value.covers.map((c) => c.id).join(', ') || 'none'}`,
+    );
   const solver = highsSolver(await highsLoader());
   const reports: unknown[] = [];
   for (const cover of covers) {
     const planned = plan(garden.value, cover, solver);
-    if (!planned.ok) return failAll(planned.faults.map((f) => ({ field: `${cover.id}.${f.field}`, message: f.message })));
+    if (!planned.ok)
+      return failAll(planned.faults.map((f) => ({ field: `${cover.id}.${f.field}`, message: f.message })));
     const report = planReport(planned.value);
     reports.push(report);
     if (outDir === undefined) continue;
@@ -119,7 +139,8 @@ async function planCommand(path: string, coverId: string | undefined, outDir: st
     await writeFile(file('plan.json'), `${JSON.stringify(report, null, 2)}\n`);
     await writeFile(file('cuts.csv'), cutsCsv(planned.value));
     await writeFile(file('shopping.csv'), shoppingCsv(planned.value));
-    for (const view of ['end', 'side', 'plan'] as const) await writeFile(file(`${view}.svg`), viewSvg(planned.value, view));
+    for (const view of ['end', 'side', 'plan'] as const)
+      await writeFile(file(`${view}.svg`), viewSvg(planned.value, view));
   }
   return ok({ garden: garden.value.name, plans: reports });
 }
@@ -134,21 +155,26 @@ async function dispatch(args: readonly string[]): Promise<Result<unknown>> {
     const { values, positionals } = parseArgs({
       args: rest,
       allowPositionals: true,
-      options: Object.fromEntries(['cover', 'out', 'span', 'length', 'height', 'feet', 'pipe'].map((name) => [name, { type: 'string' as const }])),
+      options: Object.fromEntries(
+        ['cover', 'out', 'span', 'length', 'height', 'feet', 'pipe'].map((name) => [name, { type: 'string' as const }]),
+      ),
     });
     const options = values as Readonly<Record<string, string | undefined>>;
     const file = positionals[0];
     if (command === 'hoop') return hoopCommand(options);
-    if (command !== 'plan' && command !== 'cut') return fail('command', `must be plan, hoop or cut, not "${command ?? ''}"\n${USAGE.trimEnd()}`);
+    if (command !== 'plan' && command !== 'cut')
+      return fail('command', `must be plan, hoop or cut, not "${command ?? ''}"\n${USAGE.trimEnd()}`);
     if (file === undefined) return fail('FILE', `say which file\n${USAGE.trimEnd()}`);
     return command === 'cut' ? await cutCommand(file) : await planCommand(file, options['cover'], options['out']);
   } catch (error) {
-    return fail('options', error instanceof Error ? error.message : 'cannot be read');
+    return fail('options', messageOf(error));
   }
 }
 
 /** Runs one command line: JSON to standard output and 0, or one line for each fault and 2. */
 export async function runCommand(args: readonly string[]): Promise<CommandAnswer> {
   const answer = await dispatch(args);
-  return answer.ok ? { code: 0, out: `${JSON.stringify(answer.value, null, 2)}\n`, err: '' } : { code: 2, out: '', err: faultLines(answer.faults) };
+  return answer.ok
+    ? { code: 0, out: `${JSON.stringify(answer.value, null, 2)}\n`, err: '' }
+    : { code: 2, out: '', err: faultLines(answer.faults) };
 }

@@ -74,7 +74,20 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const snow = designSnow(garden.site.snow, garden.site.exposure);
   const { checks, strengths } = checkAssembly(assembly, rolls, snow);
   const air = noonAir(assembly.enclosure, { ...garden.site, ...garden.site.noon, windMPerS: LIGHT_AIR_M_PER_S });
-  return ok({ garden, cover, site, assembly, rolls, snow, checks, strengths, air, hours: buildHours(assembly), coldest: coldestNight(assembly), lift: liftFigure(assembly) });
+  return ok({
+    garden,
+    cover,
+    site,
+    assembly,
+    rolls,
+    snow,
+    checks,
+    strengths,
+    air,
+    hours: buildHours(assembly),
+    coldest: coldestNight(assembly),
+    lift: liftFigure(assembly),
+  });
 }
 
 /** The cuts, proven best where that can be, and what to buy for them. */
@@ -91,7 +104,10 @@ export function plan(garden: Garden, cover: Cover, solver: IntegerSolver): Resul
   return cut.ok ? ok({ ...outlined.value, ...cut.value, mends: findMends(outlined.value) }) : cut;
 }
 
-function cutAll(o: Outline, solve: (job: SectionJob['job']) => ReturnType<typeof solveBars>): Result<readonly SectionCuts[]> {
+function cutAll(
+  o: Outline,
+  solve: (job: SectionJob['job']) => ReturnType<typeof solveBars>,
+): Result<readonly SectionCuts[]> {
   const cuts: SectionCuts[] = [];
   const numbers = { board: 1, tube: 1 };
   for (const job of sectionJobs(o.assembly, o.garden.prices, o.garden.shelf)) {
@@ -139,8 +155,11 @@ export function findMends(o: Outline): readonly Mend[] {
         const changed = outline(o.garden, { ...o.cover, answers } as Cover);
         if (!changed.ok) continue;
         const after = changed.value.checks.find((c) => c.id === check.id);
-        const newFailure = changed.value.checks.some((c) => c.verdict === 'fails' && !o.checks.some((old) => old.id === c.id && old.verdict === 'fails'));
-        const better = after === undefined || (check.verdict === 'fails' ? after.verdict !== 'fails' : after.verdict === 'holds');
+        const newFailure = changed.value.checks.some(
+          (c) => c.verdict === 'fails' && !o.checks.some((old) => old.id === c.id && old.verdict === 'fails'),
+        );
+        const better =
+          after === undefined || (check.verdict === 'fails' ? after.verdict !== 'fails' : after.verdict === 'holds');
         if (!better || newFailure) continue;
         kinds.add(change.kind);
         working.push({ checkId: check.id, label, cost: quickPrice(changed.value) - now, answers });
@@ -153,7 +172,7 @@ function coldestNight(assembly: Assembly): Figure {
   const c = crop(assembly.crop.cropKey);
   const cover = coverMaterial(assembly.enclosure.coverKey);
   return {
-    label: `${c.name} lives down to`,
+    label: `${c.name.charAt(0).toUpperCase()}${c.name.slice(1)} lives down to`,
     value: c.killingC - cover.frostHelpC,
     quantity: 'temperature',
     formula: 'coldest night = killing temperature − help of the cover',
@@ -162,7 +181,10 @@ function coldestNight(assembly: Assembly): Figure {
       { name: `${cover.name} helps by`, ...amount(cover.frostHelpC, 'warming') },
     ],
     source: 'Trade figures for crops and covers; later your own readings replace them.',
-    assumes: ['Hardened, well-rooted plants; a shut cover; one night, not a week of frost.', 'A planning aid, not a promise.'],
+    assumes: [
+      'Hardened, well-rooted plants; a shut cover; one night, not a week of frost.',
+      'A planning aid, not a promise.',
+    ],
   };
 }
 
@@ -174,7 +196,10 @@ function liftFigure(assembly: Assembly): Figure | undefined {
   const wood = members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0);
   const sheet = assembly.sheets
     .filter((s) => part.sheetTags.includes(s.tag))
-    .reduce((sum, s) => sum + ((sheetSize(s).acrossMm * sheetSize(s).alongMm) / 1e6) * coverMaterial(s.coverKey).kgPerM2, 0);
+    .reduce(
+      (sum, s) => sum + ((sheetSize(s).acrossMm * sheetSize(s).alongMm) / 1e6) * coverMaterial(s.coverKey).kgPerM2,
+      0,
+    );
   const hinged = part.motion === 'hinged';
   return {
     label: hinged ? `${part.name}: lift at the handle` : `${part.name}: weight carried`,

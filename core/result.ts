@@ -6,8 +6,7 @@ export interface Fault {
 
 /** A value, or the faults that stood in its way. Used at every edge; exceptions are for bugs. */
 export type Result<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly faults: readonly Fault[] };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** Wraps a good value. */
 export function ok<T>(value: T): Result<T> {
@@ -22,4 +21,9 @@ export function fail<T = never>(field: string, message: string): Result<T> {
 /** Several faults at once. */
 export function failAll<T = never>(faults: readonly Fault[]): Result<T> {
   return { ok: false, faults };
+}
+
+/** What something thrown says of itself. */
+export function messageOf(thrown: unknown): string {
+  return typeof thrown === 'object' && thrown !== null && 'message' in thrown ? String(thrown.message) : 'it cannot be read';
 }

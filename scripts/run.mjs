@@ -7,5 +7,8 @@ const [script, ...args] = process.argv.slice(2);
 ensureModules();
 if (script.startsWith('server/')) ensureBuild();
 const tsx = import.meta.resolve('tsx');
-const child = spawnSync(process.execPath, ['--import', tsx, join(ROOT, script), ...args], { stdio: 'inherit', cwd: process.env.INIT_CWD ?? process.cwd() });
+const child = spawnSync(process.execPath, ['--import', tsx, join(ROOT, script), ...args], {
+  stdio: 'inherit',
+  cwd: process.env.INIT_CWD ?? process.cwd(),
+});
 process.exit(child.status ?? 1);

@@ -54,11 +54,17 @@ export function ensureModules() {
 /** Builds the app when a source file has changed since the last build. */
 export function ensureBuild() {
   const stamp = join(ROOT, 'dist', '.built');
-  const sources = ['package-lock.json', 'vite.config.ts', ...filesUnder('core'), ...filesUnder('web')].filter((p) => !/\.test\.tsx?$/.test(p));
+  const sources = ['package-lock.json', 'vite.config.ts', ...filesUnder('core'), ...filesUnder('web')].filter(
+    (p) => !/\.test\.tsx?$/.test(p),
+  );
   const wanted = hashOf(sources);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('building the app ...');
-  run(process.execPath, [join(ROOT, 'node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn'], 'the build failed; the lines above say where');
+  run(
+    process.execPath,
+    [join(ROOT, 'node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn'],
+    'the build failed; the lines above say where',
+  );
   writeFileSync(stamp, wanted);
 }
 
@@ -68,6 +74,9 @@ export function ensureChromium() {
   say('installing Chromium from Debian (apt-get) ...');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => [...sudo, 'apt-get', ...args];
-  for (const [command, ...args] of [apt('update', '-qq'), apt('install', '-y', '-qq', '--no-install-recommends', 'chromium')])
+  for (const [command, ...args] of [
+    apt('update', '-qq'),
+    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium'),
+  ])
     run(command, args, 'Chromium could not be installed with apt-get: it needs root or sudo and Debian packages');
 }

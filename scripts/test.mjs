@@ -41,11 +41,21 @@ check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
 check('types', bin('tsc'), ['--noEmit']);
 
 const unitGood = step('unit tests', bin('jest'), ['--json', `--outputFile=${join(reports, 'unit.json')}`]);
-if (!report('unit.json', (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites]) || (!unitGood && failed === 0)) failed++;
+if (
+  !report('unit.json', (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites]) ||
+  (!unitGood && failed === 0)
+)
+  failed++;
 
 ensureBuild();
-const browserGood = step('browser tests', bin('playwright'), ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') });
-if (!report('browser.json', (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected]) || (!browserGood && failed === 0)) failed++;
+const browserGood = step('browser tests', bin('playwright'), ['test'], {
+  PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json'),
+});
+if (
+  !report('browser.json', (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected]) ||
+  (!browserGood && failed === 0)
+)
+  failed++;
 
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed > 0 ? 1 : 0);

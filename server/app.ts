@@ -52,9 +52,14 @@ export function createApp(dist: string): Express {
       .type('html')
       .send(page.replaceAll(NONCE, String(response.locals['nonce'])));
   });
-  app.use((error: { status?: number }, _request: express.Request, response: express.Response, next: express.NextFunction) => {
-    if (response.headersSent) next(error);
-    else response.status(error.status ?? 500).json({ error: error.status === 404 ? 'not found' : 'the request could not be answered' });
-  });
+  app.use(
+    (error: { status?: number }, _request: express.Request, response: express.Response, next: express.NextFunction) => {
+      if (response.headersSent) next(error);
+      else
+        response
+          .status(error.status ?? 500)
+          .json({ error: error.status === 404 ? 'not found' : 'the request could not be answered' });
+    },
+  );
   return app;
 }

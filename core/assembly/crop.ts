@@ -11,7 +11,16 @@ export function soilZ(bed: Bed): number {
 }
 
 /** Where the crop's edge rows stand and how much air is left over the lower of them under a hoop. */
-export function cropUnderHoop(bed: Bed, widthMm: number, cropKey: string, rowFromEdgeMm: number, hoop: Elastica, pipeKey: string, footY: number, footZ: number): CropLine {
+export function cropUnderHoop(
+  bed: Bed,
+  widthMm: number,
+  cropKey: string,
+  rowFromEdgeMm: number,
+  hoop: Elastica,
+  pipeKey: string,
+  footY: number,
+  footZ: number,
+): CropLine {
   const ground = soilZ(bed);
   const topZMm = ground + crop(cropKey).heightMm;
   const edge = bed.wall.thicknessMm + rowFromEdgeMm;

@@ -19,8 +19,16 @@ export const hoopShapeSchema = z.discriminatedUnion('by', [
 export type HoopShape = z.infer<typeof hoopShapeSchema>;
 
 /** The words and reason of each school, shown where it is chosen. */
-export const HOOP_SCHOOLS: readonly { readonly value: HoopShape['by']; readonly label: string; readonly why: string }[] = [
-  { value: 'half-circle', label: 'Half circle', why: 'Pipe as long as a true half circle: easy to reckon, and the sprung shape is close to it.' },
+export const HOOP_SCHOOLS: readonly {
+  readonly value: HoopShape['by'];
+  readonly label: string;
+  readonly why: string;
+}[] = [
+  {
+    value: 'half-circle',
+    label: 'Half circle',
+    why: 'Pipe as long as a true half circle: easy to reckon, and the sprung shape is close to it.',
+  },
   { value: 'length', label: 'My cut', why: 'You say how long the pipe is cut; the height follows.' },
   { value: 'height', label: 'My height', why: 'You say how high the crown stands; the cut follows.' },
   { value: 'stock', label: 'Whole pipe', why: 'A whole pipe from the shop with no cut at all.' },
@@ -45,10 +53,14 @@ export const extentSchema = z.discriminatedUnion('kind', [
 export type Extent = z.infer<typeof extentSchema>;
 
 /** Where a cover starts and ends along a bed, or a fault when it does not fit. */
-export function placeExtent(extent: Extent, bedLengthMm: number): Result<{ readonly startMm: number; readonly endMm: number }> {
+export function placeExtent(
+  extent: Extent,
+  bedLengthMm: number,
+): Result<{ readonly startMm: number; readonly endMm: number }> {
   if (extent.kind === 'whole') return ok({ startMm: 0, endMm: bedLengthMm });
   const endMm = extent.startMm + extent.lengthMm;
-  if (endMm > bedLengthMm + 0.5) return fail('coverLength', 'The cover runs past the end of the bed: make it shorter or start it sooner.');
+  if (endMm > bedLengthMm + 0.5)
+    return fail('coverLength', 'The cover runs past the end of the bed: make it shorter or start it sooner.');
   return ok({ startMm: extent.startMm, endMm });
 }
 
@@ -83,7 +95,10 @@ function sheetLimited(site: HoopSite, longestMm: number): Result<Elastica> {
   const lowest = at(low);
   if (!lowest.ok) return lowest;
   if (site.sheetAcrossMm(lowest.value) > site.widestRollMm)
-    return fail('roll', 'No roll is wide enough for this span, however low the hoop. Choose a wider roll or a narrower span.');
+    return fail(
+      'roll',
+      'No roll is wide enough for this span, however low the hoop. Choose a wider roll or a narrower span.',
+    );
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2;
     const hoop = at(middle);
@@ -110,7 +125,10 @@ export function springHoop(shape: HoopShape, pipeKey: string, site: HoopSite): R
       case 'height':
         return solveHoop(site.feet, { spanMm: site.spanMm, heightMm: shape.heightMm - site.tailAboveMm });
       case 'stock': {
-        const fits = pipe.stock.map((s) => s.lengthMm).sort((a, b) => a - b).find((l) => l - tails > site.spanMm * 1.15);
+        const fits = pipe.stock
+          .map((s) => s.lengthMm)
+          .sort((a, b) => a - b)
+          .find((l) => l - tails > site.spanMm * 1.15);
         if (fits === undefined) return fail('shape', 'No whole pipe is long enough for this span.');
         return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: fits - tails });
       }
@@ -121,12 +139,21 @@ export function springHoop(shape: HoopShape, pipeKey: string, site: HoopSite): R
   if (!solved.ok) return solved;
   const cutMm = solved.value.lengthMm + tails;
   if (cutMm > longest + 0.5)
-    return fail('pipeLength', `The hoop needs more pipe than the longest ${pipe.name} on sale. Make it lower or narrower.`);
+    return fail(
+      'pipeLength',
+      `The hoop needs more pipe than the longest ${pipe.name} on sale. Make it lower or narrower.`,
+    );
   return ok({ hoop: solved.value, cutMm });
 }
 
 /** Hoop places between two ends: the given number, or as many as keep them no further apart than asked. */
-export function hoopPlaces(startMm: number, endMm: number, endOffsetMm: number, count: number | null, maxSpacingMm: number): Result<readonly number[]> {
+export function hoopPlaces(
+  startMm: number,
+  endMm: number,
+  endOffsetMm: number,
+  count: number | null,
+  maxSpacingMm: number,
+): Result<readonly number[]> {
   const first = startMm + endOffsetMm;
   const run = endMm - endOffsetMm - first;
   if (run < 100) return fail('endOffset', 'The end hoops would meet: make the end offset smaller.');
@@ -135,7 +162,14 @@ export function hoopPlaces(startMm: number, endMm: number, endOffsetMm: number, 
 }
 
 /** Hoops as members, tags H1, H2 ..., with straight tails along the feet's own direction. */
-export function hoopMembers(sprung: SprungHoop, pipeKey: string, xs: readonly number[], footY: number, footZ: number, tailMm: number): readonly Member[] {
+export function hoopMembers(
+  sprung: SprungHoop,
+  pipeKey: string,
+  xs: readonly number[],
+  footY: number,
+  footZ: number,
+  tailMm: number,
+): readonly Member[] {
   const curve = hoopCurve(sprung.hoop, 64);
   const first = curve[0];
   const lean = first ? first.angle : Math.PI / 2;
@@ -161,7 +195,10 @@ export function hoopMembers(sprung: SprungHoop, pipeKey: string, xs: readonly nu
 /** The outer face of a hoop's pipe, which the sheet lies on, in the cross-section of the bed. */
 export function outerFace(hoop: Elastica, pipeKey: string, footY: number, footZ: number): readonly Point2[] {
   const r = tubeShape(section(pipeKey)).outsideMm / 2;
-  return hoopCurve(hoop, 64).map((p) => ({ y: footY + p.y - r * Math.sin(p.angle), z: footZ + p.z + r * Math.cos(p.angle) }));
+  return hoopCurve(hoop, 64).map((p) => ({
+    y: footY + p.y - r * Math.sin(p.angle),
+    z: footZ + p.z + r * Math.cos(p.angle),
+  }));
 }
 
 /** Clear height under the pipe above the feet, at a place across the bed. */

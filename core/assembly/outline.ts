@@ -7,10 +7,12 @@ export interface Point2 {
  * The line a taut sheet takes over a cross-section: the convex hull of everything it touches,
  * walked from the left anchor over the top to the right anchor.
  * Source: monotone chain, A. M. Andrew, Information Processing Letters 9 (1979) 216-219.
- * @param anchors where the sheet is held at the left and the right; they must lie on the hull
+ * @param anchors where the sheet is held at the left and the right, at one height; nothing below it counts
  */
 export function tautOutline(points: readonly Point2[], anchors: readonly [Point2, Point2]): readonly Point2[] {
-  const sorted = [...points, ...anchors].sort((a, b) => a.y - b.y || a.z - b.z);
+  const base = Math.min(anchors[0].z, anchors[1].z);
+  const sorted = [...points, ...anchors].map((p) => ({ y: p.y, z: Math.max(p.z, base) }));
+  sorted.sort((a, b) => a.y - b.y || a.z - b.z);
   const turn = (o: Point2, a: Point2, b: Point2): number => (a.y - o.y) * (b.z - o.z) - (a.z - o.z) * (b.y - o.y);
   const chain = (ordered: readonly Point2[]): Point2[] => {
     const hull: Point2[] = [];
@@ -22,17 +24,12 @@ export function tautOutline(points: readonly Point2[], anchors: readonly [Point2
   };
   // Counter-clockwise ring: along the bottom to the right, then back over the top.
   const ring = [...chain(sorted), ...chain([...sorted].reverse())];
-  const at = (p: Point2): number => ring.findIndex((r) => Math.abs(r.y - p.y) < 1e-6 && Math.abs(r.z - p.z) < 1e-6);
-  const start = at(anchors[1]);
-  const end = at(anchors[0]);
-  if (start < 0 || end < 0) return [anchors[0], ...ring.filter((p) => p.z > Math.max(anchors[0].z, anchors[1].z)).reverse(), anchors[1]];
-  const path: Point2[] = [];
-  for (let i = start; ; i = (i + 1) % ring.length) {
-    const p = ring[i];
-    if (p) path.push(p);
-    if (i === end) break;
-  }
-  return path.reverse();
+  const atBase = ring.filter((p) => p.z - base < 1e-9);
+  const right = atBase.reduce((best, p) => (p.y > best.y ? p : best));
+  const from = ring.indexOf(right);
+  const walk = [...ring.slice(from), ...ring.slice(0, from)];
+  const left = atBase.reduce((best, p) => (p.y < best.y ? p : best));
+  return walk.slice(0, walk.indexOf(left) + 1).reverse();
 }
 
 /** Length of a line through points. */

@@ -54,12 +54,20 @@ export function boardCorners(member: Member): readonly Vec3[] {
   const { thicknessMm, widthMm } = boardShape(section(member.sectionKey));
   const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]) || 1;
   const along: Vec3 = [(to[0] - from[0]) / length, (to[1] - from[1]) / length, (to[2] - from[2]) / length];
-  const thin: Vec3 = [along[1] * wide[2] - along[2] * wide[1], along[2] * wide[0] - along[0] * wide[2], along[0] * wide[1] - along[1] * wide[0]];
+  const thin: Vec3 = [
+    along[1] * wide[2] - along[2] * wide[1],
+    along[2] * wide[0] - along[0] * wide[2],
+    along[0] * wide[1] - along[1] * wide[0],
+  ];
   const corners: Vec3[] = [];
   for (const end of [from, to])
     for (const w of [-widthMm / 2, widthMm / 2])
       for (const t of [-thicknessMm / 2, thicknessMm / 2])
-        corners.push([end[0] + wide[0] * w + thin[0] * t, end[1] + wide[1] * w + thin[1] * t, end[2] + wide[2] * w + thin[2] * t]);
+        corners.push([
+          end[0] + wide[0] * w + thin[0] * t,
+          end[1] + wide[1] * w + thin[1] * t,
+          end[2] + wide[2] * w + thin[2] * t,
+        ]);
   return corners;
 }
 
@@ -70,20 +78,36 @@ function memberPoints(member: Member): readonly Vec3[] {
 function drawMember(member: Member, view: View): Drawn {
   const s = section(member.sectionKey);
   const { flat } = PLANES[view];
-  if (s.shape.kind === 'board') return { stuff: 'timber', tag: member.tag, points: hull(boardCorners(member).map(flat)), widthMm: undefined };
+  if (s.shape.kind === 'board')
+    return { stuff: 'timber', tag: member.tag, points: hull(boardCorners(member).map(flat)), widthMm: undefined };
   const rod = materialOf(s).limitMPa !== null && tubeShape(s).insideMm === 0;
-  return { stuff: rod ? 'rod' : 'pipe', tag: member.tag, points: memberPoints(member).map(flat), widthMm: tubeShape(s).outsideMm };
+  return {
+    stuff: rod ? 'rod' : 'pipe',
+    tag: member.tag,
+    points: memberPoints(member).map(flat),
+    widthMm: tubeShape(s).outsideMm,
+  };
 }
 
 function bedShapes(bed: Bed, survey: Survey, view: View): Drawn[] {
   const { lengthMm, widthMm } = survey.frameOn;
   const { heightMm: h, thicknessMm: t } = bed.wall;
   const area = (stuff: Stuff, points: readonly Flat[]): Drawn => ({ stuff, tag: '', points, widthMm: undefined });
-  const box = (stuff: Stuff, u0: number, v0: number, u1: number, v1: number): Drawn => area(stuff, [[u0, v0], [u1, v0], [u1, v1], [u0, v1]]);
+  const box = (stuff: Stuff, u0: number, v0: number, u1: number, v1: number): Drawn =>
+    area(stuff, [
+      [u0, v0],
+      [u1, v0],
+      [u1, v1],
+      [u0, v1],
+    ]);
   const soilTop = h - bed.soilBelowRimMm;
   switch (view) {
     case 'end':
-      return [box('soil', t, 0, widthMm - t, soilTop), box('wall', 0, 0, t, h), box('wall', widthMm - t, 0, widthMm, h)];
+      return [
+        box('soil', t, 0, widthMm - t, soilTop),
+        box('wall', 0, 0, t, h),
+        box('wall', widthMm - t, 0, widthMm, h),
+      ];
     case 'side':
       return [box('wall', 0, 0, lengthMm, h)];
     case 'plan': {
@@ -99,7 +123,8 @@ function bedShapes(bed: Bed, survey: Survey, view: View): Drawn[] {
 /** Everything in a view, far things first, each shape once. */
 export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view: View): readonly Drawn[] {
   const { depth, flat } = PLANES[view];
-  const nearest = (points: readonly Vec3[]): number => points.reduce((sum, p) => sum + depth(p), 0) / Math.max(1, points.length);
+  const nearest = (points: readonly Vec3[]): number =>
+    points.reduce((sum, p) => sum + depth(p), 0) / Math.max(1, points.length);
   // From the end each face shows; from the side and above only the outline of a sheet does.
   const films = assembly.sheets.flatMap((sheet): Drawn[] => {
     const outlines = view === 'end' ? sheet.faces.map((face) => face.map(flat)) : [hull(sheet.faces.flat().map(flat))];
@@ -114,19 +139,33 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
     return true;
   };
   const film = films.filter((d) => flatArea(d.points) > 100).filter(once);
-  const sorted = members.sort((a, b) => a.at - b.at).map((m) => m.drawn).filter(once);
-  return [...bedShapes(bed, survey, view), ...film, ...sorted];
+  const sorted = members
+    .sort((a, b) => a.at - b.at)
+    .map((m) => m.drawn)
+    .filter(once);
+  const bedDrawn = bedShapes(bed, survey, view);
+  // From the side the near wall hides what stands inside the bed.
+  return view === 'side' ? [...film, ...sorted, ...bedDrawn] : [...bedDrawn, ...film, ...sorted];
 }
 
 function flatArea(points: readonly Flat[]): number {
-  return Math.abs(points.reduce((sum, [u, v], i) => {
-    const next = points[(i + 1) % points.length] ?? [u, v];
-    return sum + u * next[1] - next[0] * v;
-  }, 0)) / 2;
+  return (
+    Math.abs(
+      points.reduce((sum, [u, v], i) => {
+        const next = points[(i + 1) % points.length] ?? [u, v];
+        return sum + u * next[1] - next[0] * v;
+      }, 0),
+    ) / 2
+  );
 }
 
 /** Smallest rectangle around shapes, mm. */
-export function bounds(shapes: readonly Drawn[]): { readonly u0: number; readonly v0: number; readonly u1: number; readonly v1: number } {
+export function bounds(shapes: readonly Drawn[]): {
+  readonly u0: number;
+  readonly v0: number;
+  readonly u1: number;
+  readonly v1: number;
+} {
   let [u0, v0, u1, v1] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const shape of shapes)
     for (const [u, v] of shape.points) {

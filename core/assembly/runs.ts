@@ -18,7 +18,10 @@ export interface Run {
  * A straight run along x as one member, or as several with every joint on a hoop when no bar is long enough.
  * Pipes get a coupler at each joint, boards two plates.
  */
-export function straightRun(run: Run): { readonly members: readonly Member[]; readonly hardware: readonly HardwareUse[] } {
+export function straightRun(run: Run): {
+  readonly members: readonly Member[];
+  readonly hardware: readonly HardwareUse[];
+} {
   const s = section(run.sectionKey);
   const longest = Math.max(...s.stock.map((bar) => bar.lengthMm)) - s.squareMm;
   const [x0, y, z] = run.from;
@@ -34,7 +37,9 @@ export function straightRun(run: Run): { readonly members: readonly Member[]; re
   const members = joints.slice(1).map((end, i): Member => {
     const start = joints[i] ?? x0;
     const marks: Mark[] = run.markHoops
-      ? run.hoopXs.flatMap((h, n) => (h >= start - 0.5 && h <= end + 0.5 ? [{ atMm: h - start, label: `H${n + 1}` }] : []))
+      ? run.hoopXs.flatMap((h, n) =>
+          h >= start - 0.5 && h <= end + 0.5 ? [{ atMm: h - start, label: `H${n + 1}` }] : [],
+        )
       : [];
     return {
       tag: many ? `${run.tag}${String.fromCharCode(97 + i)}` : run.tag,

@@ -33,7 +33,14 @@ export const bedSchema = z.strictObject({
 export type Bed = z.infer<typeof bedSchema>;
 
 /** A square, level bed of an outside size, to start measuring from. */
-export function squareBed(id: string, name: string, lengthMm: number, widthMm: number, wall: Bed['wall'], at: Bed['at']): Bed {
+export function squareBed(
+  id: string,
+  name: string,
+  lengthMm: number,
+  widthMm: number,
+  wall: Bed['wall'],
+  at: Bed['at'],
+): Bed {
   const diagonal = Math.round(Math.hypot(lengthMm, widthMm) * 1000) / 1000;
   return {
     id,

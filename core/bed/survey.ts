@@ -40,7 +40,14 @@ export const INSIDE_CLEARANCE_MM = 6;
 type Unknowns = readonly [number, number, number, number, number];
 
 function distances([nx, fx, fy, gx, gy]: Unknowns): number[] {
-  return [nx, Math.hypot(fx - gx, fy - gy), Math.hypot(gx, gy), Math.hypot(fx - nx, fy), Math.hypot(fx, fy), Math.hypot(gx - nx, gy)];
+  return [
+    nx,
+    Math.hypot(fx - gx, fy - gy),
+    Math.hypot(gx, gy),
+    Math.hypot(fx - nx, fy),
+    Math.hypot(fx, fy),
+    Math.hypot(gx - nx, gy),
+  ];
 }
 
 /** Least-squares corners from four sides and two diagonals (Gauss-Newton; six measures, five unknowns). */
@@ -67,13 +74,6 @@ function fitCorners(bed: Bed): { unknowns: Unknowns; misfit: number } {
   return { unknowns: u, misfit: worst(u) };
 }
 
-const LABEL: Readonly<Record<Corner, string>> = {
-  nearLeft: 'near left',
-  nearRight: 'near right',
-  farRight: 'far right',
-  farLeft: 'far left',
-};
-
 /**
  * Works a bed's measures out: its true corners, how far out of square and level it is, what packers
  * go where, and the size of a square frame that sits on it or drops inside it.
@@ -96,7 +96,11 @@ export function survey(bed: Bed): Survey {
   if (misfit > 6)
     remarks.push({
       severity: 'mend',
-      text: ['These sides and diagonals cannot all be true: they miss by ', amount(misfit, 'length'), '. Measure the diagonals again.'],
+      text: [
+        'These sides and diagonals cannot all be true: they miss by ',
+        amount(misfit, 'length'),
+        '. Measure the diagonals again.',
+      ],
     });
   const between = (outside: number, inside: number): number => (outside - inside) / 2 - bed.wall.thicknessMm;
   const lengthGap = between(Math.min(nearMm, farMm), bed.inside.lengthMm);
@@ -105,19 +109,29 @@ export function survey(bed: Bed): Survey {
   if (Math.abs(gap) > 5)
     remarks.push({
       severity: 'mend',
-      text: ['Outside less inside does not leave the wall you typed: each wall differs by ', amount(Math.abs(gap), 'length'), '. Check the tape.'],
+      text: [
+        'Outside less inside does not leave the wall you typed: each wall differs by ',
+        amount(Math.abs(gap), 'length'),
+        '. Check the tape.',
+      ],
     });
   if (Math.abs(skew) > bed.wall.thicknessMm / 2)
     remarks.push({
       severity: 'note',
-      text: ['A square frame will hang over a corner by up to ', amount(Math.abs(skew) / 2, 'length'), '. Build it square all the same, or the cover twists.'],
+      text: [
+        'A square frame will hang over a corner by up to ',
+        amount(Math.abs(skew) / 2, 'length'),
+        '. Build it square all the same, or the cover twists.',
+      ],
     });
-  for (const corner of CORNERS)
-    if (packers[corner] > 1.5)
-      remarks.push({ severity: 'note', text: ['Put a ', amount(packers[corner], 'length'), ` packer under the ${LABEL[corner]} corner.`] });
 
   return {
-    corners: { nearLeft: { x: 0, y: 0 }, nearRight: { x: nx, y: 0 }, farRight: { x: fx, y: fy }, farLeft: { x: gx, y: gy } },
+    corners: {
+      nearLeft: { x: 0, y: 0 },
+      nearRight: { x: nx, y: 0 },
+      farRight: { x: fx, y: fy },
+      farLeft: { x: gx, y: gy },
+    },
     misfitMm: misfit,
     diagonalDifferenceMm: risingMm - fallingMm,
     skewMm: skew,

@@ -42,17 +42,26 @@ const AISLES: readonly Aisle[] = ['Lumber', 'Pipe and conduit', 'Covers', 'Faste
  * What to buy: whole bars, rolls and packs, less what is owned; what is paid, and what of it this cover uses.
  * Every line is rounded to the smallest coin, so that the lines add up to the total.
  */
-export function shoppingList(assembly: Assembly, cuts: readonly SectionCuts[], rolls: RollPlan, prices: PriceList, owned: Readonly<Record<string, number>>, currency: string): ShoppingList {
+export function shoppingList(
+  assembly: Assembly,
+  cuts: readonly SectionCuts[],
+  rolls: RollPlan,
+  prices: PriceList,
+  owned: Readonly<Record<string, number>>,
+  currency: string,
+): ShoppingList {
   const money = (x: number): number => roundMoney(x, currency);
   const lines: ShoppingLine[] = [];
 
   for (const cut of cuts) {
     const s = section(cut.sectionKey);
     const groups = new Map<number, SectionCuts['bars'][number][]>();
-    for (const bar of cut.bars) if (!bar.fromShelf) groups.set(bar.lengthMm, [...(groups.get(bar.lengthMm) ?? []), bar]);
+    for (const bar of cut.bars)
+      if (!bar.fromShelf) groups.set(bar.lengthMm, [...(groups.get(bar.lengthMm) ?? []), bar]);
     for (const [lengthMm, bars] of groups) {
       const price = bars[0]?.price ?? 0;
-      const share = bars.reduce((sum, bar) => sum + bar.pieces.reduce((t, p) => t + p.lengthMm, 0), 0) / (bars.length * lengthMm);
+      const share =
+        bars.reduce((sum, bar) => sum + bar.pieces.reduce((t, p) => t + p.lengthMm, 0), 0) / (bars.length * lengthMm);
       lines.push({
         key: `${cut.sectionKey} ${Math.round(lengthMm)}`,
         priceKey: barPriceKey(s, { lengthMm, price }),
@@ -94,7 +103,12 @@ export function shoppingList(assembly: Assembly, cuts: readonly SectionCuts[], r
       packs,
       price,
       paid: money(packs * price),
-      used: money(Math.min(packs, group.reduce((sum, cut) => sum + cut.usedShare, 0)) * price),
+      used: money(
+        Math.min(
+          packs,
+          group.reduce((sum, cut) => sum + cut.usedShare, 0),
+        ) * price,
+      ),
       leftOver: 0,
       uses: group.flatMap((cut) => cut.placed.map((p) => ({ count: 1, joint: `${p.tag} ${p.part}` }))),
     });
@@ -113,7 +127,7 @@ export function shoppingList(assembly: Assembly, cuts: readonly SectionCuts[], r
     const item = hardwareItem(key);
     const have = owned[key] ?? 0;
     const short = Math.max(0, entry.count - have);
-    const packs = Math.ceil(short / item.packSize - 1e-9);
+    const packs = Math.max(0, Math.ceil(short / item.packSize - 1e-9));
     const price = packPrice(prices, item);
     lines.push({
       key,
@@ -135,5 +149,9 @@ export function shoppingList(assembly: Assembly, cuts: readonly SectionCuts[], r
   }
 
   lines.sort((a, b) => AISLES.indexOf(a.aisle) - AISLES.indexOf(b.aisle));
-  return { lines, paid: money(lines.reduce((sum, l) => sum + l.paid, 0)), used: money(lines.reduce((sum, l) => sum + l.used, 0)) };
+  return {
+    lines,
+    paid: money(lines.reduce((sum, l) => sum + l.paid, 0)),
+    used: money(lines.reduce((sum, l) => sum + l.used, 0)),
+  };
 }

@@ -16,7 +16,14 @@ const FIXINGS: Aisle = 'Fasteners and hardware';
 const PIPE: Aisle = 'Pipe and conduit';
 const PACK = 'Ordinary pack size; made-up price';
 
-const item = (key: string, name: string, packSize: number, packPrice: number, aisle: Aisle = FIXINGS, unit: 'piece' | 'm' = 'piece'): HardwareItem => ({
+const item = (
+  key: string,
+  name: string,
+  packSize: number,
+  packPrice: number,
+  aisle: Aisle = FIXINGS,
+  unit: 'piece' | 'm' = 'piece',
+): HardwareItem => ({
   key,
   name,
   unit,

@@ -32,7 +32,9 @@ const WARMS_AIR = 0.5;
 const AIR_J_PER_M3K = 1206;
 const DISCHARGE = 0.6;
 const GRAVITY = 9.80665;
-const LEFT_OUT = ['A planning aid: a steady clear noon. It leaves out wind on the cover, wet soil, shade, the slope of each face and heat kept in the soil.'];
+const LEFT_OUT = [
+  'A planning aid: a steady clear noon. It leaves out wind on the cover, wet soil, shade, the slope of each face and heat kept in the soil.',
+];
 
 /** Leaks through gaps, and for fabrics and nets through the cloth, in air changes an hour. */
 function airChanges(kind: string): number {
@@ -44,7 +46,11 @@ function airChanges(kind: string): number {
  * Beam 1353 x 0.7^(AM^0.678) (A. B. and M. P. Meinel, Applied Solar Energy, 1976), air mass after Kasten and Young (1989),
  * a tenth more from the sky. Sun height from the astronomical almanac series in the sun library.
  */
-export function noonSun(latitudeDeg: number, longitudeDeg: number, date: string): { readonly altitudeDeg: number; readonly levelWPerM2: number } {
+export function noonSun(
+  latitudeDeg: number,
+  longitudeDeg: number,
+  date: string,
+): { readonly altitudeDeg: number; readonly levelWPerM2: number } {
   const noon = getTimes(new Date(`${date}T12:00:00Z`), latitudeDeg, longitudeDeg).solarNoon;
   const altitudeDeg = getPosition(noon, latitudeDeg, longitudeDeg).altitude;
   const altitude = (altitudeDeg * Math.PI) / 180;

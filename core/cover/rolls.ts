@@ -56,7 +56,13 @@ function layOut(parts: readonly SheetPart[], roll: Roll): RollCut[] | undefined 
     const sideways = alongMm <= roll.widthMm + EDGE_MM && acrossMm <= roll.lengthMm + EDGE_MM;
     // The shorter run wastes less roll where both ways fit.
     const turned = sideways && (!straight || acrossMm < alongMm);
-    return { part, fits: straight || sideways, turned, runMm: turned ? acrossMm : alongMm, widthMm: turned ? alongMm : acrossMm };
+    return {
+      part,
+      fits: straight || sideways,
+      turned,
+      runMm: turned ? acrossMm : alongMm,
+      widthMm: turned ? alongMm : acrossMm,
+    };
   });
   if (sized.some((s) => !s.fits)) return undefined;
   sized.sort((a, b) => b.runMm - a.runMm);
@@ -65,11 +71,27 @@ function layOut(parts: readonly SheetPart[], roll: Roll): RollCut[] | undefined 
     for (const r of rolls) {
       const row = r.rows.find((w) => w.freeMm >= s.widthMm - EDGE_MM && w.runMm >= s.runMm - EDGE_MM);
       if (row) {
-        r.placed.push({ tag: s.part.tag, part: s.part.part, atMm: row.atMm, sideMm: roll.widthMm - row.freeMm, runMm: s.runMm, widthMm: s.widthMm, turned: s.turned });
+        r.placed.push({
+          tag: s.part.tag,
+          part: s.part.part,
+          atMm: row.atMm,
+          sideMm: roll.widthMm - row.freeMm,
+          runMm: s.runMm,
+          widthMm: s.widthMm,
+          turned: s.turned,
+        });
         row.freeMm -= s.widthMm;
         done = true;
       } else if (r.endMm + s.runMm <= roll.lengthMm + EDGE_MM) {
-        r.placed.push({ tag: s.part.tag, part: s.part.part, atMm: r.endMm, sideMm: 0, runMm: s.runMm, widthMm: s.widthMm, turned: s.turned });
+        r.placed.push({
+          tag: s.part.tag,
+          part: s.part.part,
+          atMm: r.endMm,
+          sideMm: 0,
+          runMm: s.runMm,
+          widthMm: s.widthMm,
+          turned: s.turned,
+        });
         r.rows.push({ atMm: r.endMm, runMm: s.runMm, freeMm: roll.widthMm - s.widthMm });
         r.endMm += s.runMm;
         done = true;
@@ -79,7 +101,17 @@ function layOut(parts: readonly SheetPart[], roll: Roll): RollCut[] | undefined 
     if (!done)
       rolls.push({
         rows: [{ atMm: 0, runMm: s.runMm, freeMm: roll.widthMm - s.widthMm }],
-        placed: [{ tag: s.part.tag, part: s.part.part, atMm: 0, sideMm: 0, runMm: s.runMm, widthMm: s.widthMm, turned: s.turned }],
+        placed: [
+          {
+            tag: s.part.tag,
+            part: s.part.part,
+            atMm: 0,
+            sideMm: 0,
+            runMm: s.runMm,
+            widthMm: s.widthMm,
+            turned: s.turned,
+          },
+        ],
         endMm: s.runMm,
       });
   }
@@ -108,7 +140,9 @@ export function planRolls(parts: readonly SheetPart[], price: (roll: Roll) => nu
   for (const group of groups.values()) {
     const first = group[0];
     if (!first) continue;
-    const offered = coverMaterial(first.coverKey).rolls.filter((r) => first.rollKey === null || r.key === first.rollKey);
+    const offered = coverMaterial(first.coverKey).rolls.filter(
+      (r) => first.rollKey === null || r.key === first.rollKey,
+    );
     let best: { cuts: RollCut[]; cost: number } | undefined;
     for (const roll of offered) {
       const cuts = layOut(group, roll);

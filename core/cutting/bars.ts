@@ -27,12 +27,18 @@ const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 /** One cutting job for each section in an assembly: stock with prices, shelf pieces free, kerf, squared ends. */
 export function sectionJobs(assembly: Assembly, prices: PriceList, shelf: readonly ShelfBar[]): readonly SectionJob[] {
   const bySection = new Map<string, Member[]>();
-  for (const member of assembly.members) bySection.set(member.sectionKey, [...(bySection.get(member.sectionKey) ?? []), member]);
+  for (const member of assembly.members)
+    bySection.set(member.sectionKey, [...(bySection.get(member.sectionKey) ?? []), member]);
   return [...bySection].map(([sectionKey, members]) => {
     const s = section(sectionKey);
     const counts = new Map<number, number>();
     for (const m of members) counts.set(tenth(m.lengthMm), (counts.get(tenth(m.lengthMm)) ?? 0) + 1);
-    const bought = s.stock.map((bar) => ({ real: bar.lengthMm, price: barPrice(prices, s, bar), shelf: false as const, available: undefined }));
+    const bought = s.stock.map((bar) => ({
+      real: bar.lengthMm,
+      price: barPrice(prices, s, bar),
+      shelf: false as const,
+      available: undefined,
+    }));
     const owned = shelf
       .filter((bar) => bar.sectionKey === sectionKey && bar.quantity > 0)
       .map((bar) => ({ real: bar.lengthMm, price: 0, shelf: true as const, available: bar.quantity }));
@@ -97,7 +103,9 @@ export function labelCuts(sectionJob: SectionJob, plan: CutPlan, firstBar: numbe
   const s = section(sectionJob.sectionKey);
   const { kerf } = sectionJob.job;
   const waiting = [...sectionJob.members];
-  const ordered = [...plan.bars].sort((a, b) => Math.max(...b.pieces) - Math.max(...a.pieces) || b.stockLength - a.stockLength);
+  const ordered = [...plan.bars].sort(
+    (a, b) => Math.max(...b.pieces) - Math.max(...a.pieces) || b.stockLength - a.stockLength,
+  );
   const bars = ordered.map((bar, i): SectionBar => {
     const lengthMm = sectionJob.realLengthMm[bar.stock] ?? bar.stockLength;
     const squareMm = Math.max(0, lengthMm - bar.stockLength);
@@ -119,5 +127,12 @@ export function labelCuts(sectionJob: SectionJob, plan: CutPlan, firstBar: numbe
       offcutMm: Math.max(0, lengthMm - at),
     };
   });
-  return { sectionKey: sectionJob.sectionKey, bars, cost: plan.cost, bound: plan.bound, proven: plan.proven, kerfMm: kerf };
+  return {
+    sectionKey: sectionJob.sectionKey,
+    bars,
+    cost: plan.cost,
+    bound: plan.bound,
+    proven: plan.proven,
+    kerfMm: kerf,
+  };
 }

@@ -7,11 +7,17 @@ export function highsSolver(highs: Highs): IntegerSolver {
     solve: (lp, seconds) => {
       const answer = highs.solve(lp, { time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: 1e-7, output_flag: false });
       const optimal = answer.Status === 'Optimal';
-      const columns = Object.entries(answer.Columns).map(([name, column]): [string, number] => [name, 'Primal' in column ? column.Primal : NaN]);
-      const duals = answer.Rows.flatMap((row): [string, number][] => ('Dual' in row && 'Name' in row ? [[row.Name, row.Dual]] : []));
+      const columns = Object.entries(answer.Columns).map(([name, column]): [string, number] => [
+        name,
+        'Primal' in column ? column.Primal : NaN,
+      ]);
+      const duals = answer.Rows.flatMap((row): [string, number][] =>
+        'Dual' in row && 'Name' in row ? [[row.Name, row.Dual]] : [],
+      );
       return {
         optimal,
-        feasible: optimal || (answer.Status === 'Time limit reached' && columns.every(([, value]) => Number.isFinite(value))),
+        feasible:
+          optimal || (answer.Status === 'Time limit reached' && columns.every(([, value]) => Number.isFinite(value))),
         objective: answer.ObjectiveValue,
         values: Object.fromEntries(columns),
         duals: Object.fromEntries(duals),

@@ -15,7 +15,9 @@ const stockSchema = z.object({
 export const barJobSchema = z.object({
   kerf: z.number().min(0).finite(),
   stock: z.array(stockSchema).min(1).max(200),
-  pieces: z.array(z.object({ length: z.number().positive().finite(), quantity: z.number().int().min(0).max(100000) })).max(2000),
+  pieces: z
+    .array(z.object({ length: z.number().positive().finite(), quantity: z.number().int().min(0).max(100000) }))
+    .max(2000),
 });
 
 export type BarJob = z.infer<typeof barJobSchema>;
@@ -24,11 +26,18 @@ export type BarJob = z.infer<typeof barJobSchema>;
 export function readBarJob(value: unknown): Result<BarJob> {
   const read = barJobSchema.safeParse(value);
   if (!read.success)
-    return failAll(read.error.issues.map((issue) => ({ field: issue.path.join('.') || 'file', message: issue.message })));
+    return failAll(
+      read.error.issues.map((issue) => ({ field: issue.path.join('.') || 'file', message: issue.message })),
+    );
   const longest = Math.max(...read.data.stock.filter((s) => s.available !== 0).map((s) => s.length));
   const faults = read.data.pieces.flatMap((piece, i) =>
     piece.quantity > 0 && piece.length > longest + 1e-6
-      ? [{ field: `pieces.${i}.length`, message: `no bar is long enough for ${piece.length}; the longest is ${longest}` }]
+      ? [
+          {
+            field: `pieces.${i}.length`,
+            message: `no bar is long enough for ${piece.length}; the longest is ${longest}`,
+          },
+        ]
       : [],
   );
   return faults.length > 0 ? failAll(faults) : ok(read.data);

@@ -51,7 +51,8 @@ export function maximalPatterns(job: BarJob, limit: number): readonly Pattern[] 
   return found.filter((p) => {
     const own = job.stock[p.stock];
     return !job.stock.some((s, i) => {
-      if (!own || i === p.stock || s.available !== undefined || s.length >= own.length || s.price > own.price) return false;
+      if (!own || i === p.stock || s.available !== undefined || s.length >= own.length || s.price > own.price)
+        return false;
       return p.used <= s.length + SLACK;
     });
   });
@@ -61,8 +62,14 @@ export function maximalPatterns(job: BarJob, limit: number): readonly Pattern[] 
  * Best new pattern for a stock length at given worths of the pieces: a bounded knapsack by branch and bound.
  * Source: P. C. Gilmore and R. E. Gomory, Operations Research 11 (1963) 863-888.
  */
-export function bestPattern(job: BarJob, stock: number, worth: readonly number[]): { readonly pattern: Pattern; readonly worth: number } {
-  const order = job.pieces.map((_, i) => i).filter((i) => (worth[i] ?? 0) > 1e-12 && (job.pieces[i]?.quantity ?? 0) > 0);
+export function bestPattern(
+  job: BarJob,
+  stock: number,
+  worth: readonly number[],
+): { readonly pattern: Pattern; readonly worth: number } {
+  const order = job.pieces
+    .map((_, i) => i)
+    .filter((i) => (worth[i] ?? 0) > 1e-12 && (job.pieces[i]?.quantity ?? 0) > 0);
   const size = (i: number): number => (job.pieces[i]?.length ?? 1) + job.kerf;
   order.sort((a, b) => (worth[b] ?? 0) / size(b) - (worth[a] ?? 0) / size(a));
   const total = (job.stock[stock]?.length ?? 0) + job.kerf;

@@ -32,9 +32,13 @@ function expectSound(job: BarJob, plan: CutPlan): void {
   for (const p of job.pieces) if (p.quantity > 0) asked.set(p.length, (asked.get(p.length) ?? 0) + p.quantity);
   expect(cut).toEqual(asked);
   job.stock.forEach((s, i) => {
-    if (s.available !== undefined) expect(plan.bars.filter((b) => b.stock === i).length).toBeLessThanOrEqual(s.available);
+    if (s.available !== undefined)
+      expect(plan.bars.filter((b) => b.stock === i).length).toBeLessThanOrEqual(s.available);
   });
-  expect(plan.cost).toBeCloseTo(plan.bars.reduce((sum, b) => sum + b.price, 0), 6);
+  expect(plan.cost).toBeCloseTo(
+    plan.bars.reduce((sum, b) => sum + b.price, 0),
+    6,
+  );
 }
 
 test.each(known.cases)('$name', (job) => {
@@ -46,23 +50,41 @@ test.each(known.cases)('$name', (job) => {
 });
 
 test('of two plans at one price the one that uses less stock is taken', () => {
-  const job: BarJob = { kerf: 0, stock: [{ length: 120, price: 5 }, { length: 100, price: 5 }], pieces: [{ length: 50, quantity: 2 }] };
+  const job: BarJob = {
+    kerf: 0,
+    stock: [
+      { length: 120, price: 5 },
+      { length: 100, price: 5 },
+    ],
+    pieces: [{ length: 50, quantity: 2 }],
+  };
   expect(solved(job).bars.map((b) => b.stockLength)).toEqual([100]);
 });
 
 test('too little on the shelf and nothing to buy is a fault, not a short plan', () => {
-  const job: BarJob = { kerf: 0, stock: [{ length: 100, price: 0, available: 1 }], pieces: [{ length: 60, quantity: 2 }] };
+  const job: BarJob = {
+    kerf: 0,
+    stock: [{ length: 100, price: 0, available: 1 }],
+    pieces: [{ length: 60, quantity: 2 }],
+  };
   expect(solveBars(job, solver)).toMatchObject({ ok: false, faults: [{ field: 'stock' }] });
 });
 
 const jobs: fc.Arbitrary<BarJob> = fc.record({
   kerf: fc.constantFrom(0, 3),
-  stock: fc.constant<BarJob['stock']>([{ length: 2400, price: 5.5 }, { length: 3600, price: 8.1 }, { length: 700, price: 0, available: 2 }]),
-  pieces: fc.uniqueArray(fc.record({ length: fc.integer({ min: 200, max: 2300 }), quantity: fc.integer({ min: 1, max: 6 }) }), {
-    minLength: 1,
-    maxLength: 6,
-    selector: (p) => p.length,
-  }),
+  stock: fc.constant<BarJob['stock']>([
+    { length: 2400, price: 5.5 },
+    { length: 3600, price: 8.1 },
+    { length: 700, price: 0, available: 2 },
+  ]),
+  pieces: fc.uniqueArray(
+    fc.record({ length: fc.integer({ min: 200, max: 2300 }), quantity: fc.integer({ min: 1, max: 6 }) }),
+    {
+      minLength: 1,
+      maxLength: 6,
+      selector: (p) => p.length,
+    },
+  ),
 });
 
 test('any job is cut soundly and never dearer than the quick plan', () => {
@@ -79,7 +101,14 @@ test('any job is cut soundly and never dearer than the quick plan', () => {
 
 test('a large job has a bound close to its price', () => {
   const pieces = Array.from({ length: 18 }, (_, i) => ({ length: 211 + 127 * i, quantity: 3 + (i % 5) }));
-  const job: BarJob = { kerf: 3, stock: [{ length: 2700, price: 5.5 }, { length: 3600, price: 8.1 }], pieces };
+  const job: BarJob = {
+    kerf: 3,
+    stock: [
+      { length: 2700, price: 5.5 },
+      { length: 3600, price: 8.1 },
+    ],
+    pieces,
+  };
   const plan = solved(job, 1);
   expectSound(job, plan);
   expect(plan.bound).toBeGreaterThan(0.98 * plan.cost);

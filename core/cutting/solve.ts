@@ -91,7 +91,9 @@ function toBars(job: BarJob, patterns: readonly Pattern[], values: Readonly<Reco
       return Array.from({ length: take }, () => job.pieces[i]?.length ?? 0);
     });
     const bar = job.stock[pattern.stock];
-    return bar && pieces.length > 0 ? [{ stockLength: bar.length, price: bar.price, stock: pattern.stock, pieces }] : [];
+    return bar && pieces.length > 0
+      ? [{ stockLength: bar.length, price: bar.price, stock: pattern.stock, pieces }]
+      : [];
   });
 }
 
@@ -115,11 +117,21 @@ export function quickPlan(job: BarJob): CutPlan | undefined {
     into.pieces.push(length);
     remaining -= need;
   }
-  const bars = open.map((b) => ({ stockLength: job.stock[b.stock]?.length ?? 0, price: job.stock[b.stock]?.price ?? 0, stock: b.stock, pieces: b.pieces }));
+  const bars = open.map((b) => ({
+    stockLength: job.stock[b.stock]?.length ?? 0,
+    price: job.stock[b.stock]?.price ?? 0,
+    stock: b.stock,
+    pieces: b.pieces,
+  }));
   return { cost: costOf(bars), bars, bound: 0, proven: false };
 }
 
-function openBar(job: BarJob, left: number[], need: number, remaining: number): { stock: number; room: number; pieces: number[] } | undefined {
+function openBar(
+  job: BarJob,
+  left: number[],
+  need: number,
+  remaining: number,
+): { stock: number; room: number; pieces: number[] } | undefined {
   let best = -1;
   let bestRate = Infinity;
   job.stock.forEach((bar, s) => {
@@ -194,7 +206,14 @@ export function solveBars(job: BarJob, solver: IntegerSolver, seconds = 10): Res
   const patterns = all ?? generated?.patterns ?? [];
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const lengthWeight = all && all.length < 500 ? tieBreak(job) : 0;
-  const best = solver.solve(lpText(job, { patterns, objective: (p) => price(p) + lengthWeight * (job.stock[p.stock]?.length ?? 0), integer: true }), seconds);
+  const best = solver.solve(
+    lpText(job, {
+      patterns,
+      objective: (p) => price(p) + lengthWeight * (job.stock[p.stock]?.length ?? 0),
+      integer: true,
+    }),
+    seconds,
+  );
   if (!best.feasible) {
     const start = quickPlan(job);
     return start ? ok(start) : fail('stock', 'There are not enough bars to cut every piece from.');

@@ -20,8 +20,21 @@ export interface Option {
 
 /** What a side panel asks; whatever has a place in a drawing is a dimension instead. */
 export type Question = (
-  | { readonly kind: 'choice'; readonly id: string; readonly label: string; readonly value: string; readonly options: readonly Option[] }
-  | { readonly kind: 'count'; readonly id: string; readonly label: string; readonly value: number; readonly min: number; readonly max: number }
+  | {
+      readonly kind: 'choice';
+      readonly id: string;
+      readonly label: string;
+      readonly value: string;
+      readonly options: readonly Option[];
+    }
+  | {
+      readonly kind: 'count';
+      readonly id: string;
+      readonly label: string;
+      readonly value: number;
+      readonly min: number;
+      readonly max: number;
+    }
   | { readonly kind: 'length'; readonly id: string; readonly label: string; readonly valueMm: number }
 ) & {
   /** Which leaf of the bench asks it; the shape's when not said. */

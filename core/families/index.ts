@@ -20,7 +20,12 @@ export interface BoundFamily {
   readonly sentence: string;
   readonly defaults: (site: BuildSite) => Answers;
   readonly questions: (answers: Answers, built: Assembly | undefined) => readonly Question[];
-  readonly answer: (answers: Answers, id: string, value: string | number, built: Assembly | undefined) => Result<Answers>;
+  readonly answer: (
+    answers: Answers,
+    id: string,
+    value: string | number,
+    built: Assembly | undefined,
+  ) => Result<Answers>;
   readonly dimension: (answers: Answers, id: string, valueMm: number, site: BuildSite) => Result<Answers>;
   readonly change: (answers: Answers, change: Change, built: Assembly) => Answers | undefined;
   readonly assemble: (answers: Answers, site: BuildSite) => Result<Assembly>;
@@ -53,7 +58,10 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
   };
 }
 
-const BOUND: Readonly<Record<FamilyKey, BoundFamily>> = { 'staked-tunnel': bind(stakedTunnel), 'hinged-hoop-lid': bind(hingedHoopLid) };
+const BOUND: Readonly<Record<FamilyKey, BoundFamily>> = {
+  'staked-tunnel': bind(stakedTunnel),
+  'hinged-hoop-lid': bind(hingedHoopLid),
+};
 
 /** The family of a key. */
 export function familyOf(key: FamilyKey): BoundFamily {

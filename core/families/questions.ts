@@ -18,8 +18,7 @@ export const sharedAnswers = {
   rowFromEdgeMm: z.number().min(0).max(2000),
 } as const;
 
-const sharedSchema = z.object(sharedAnswers);
-export type SharedAnswers = z.infer<typeof sharedSchema>;
+export type SharedAnswers = z.infer<z.ZodObject<typeof sharedAnswers>>;
 
 const PIPE_WHY: Readonly<Record<string, string>> = {
   'pvc-1/2': 'Cheap and springs easily; the weakest under snow.',
@@ -33,8 +32,21 @@ const PIPE_WHY: Readonly<Record<string, string>> = {
 const ROLL_CHEAPEST: Option = { value: '', label: 'Cheapest', why: 'The cheapest roll that the sheet fits on.' };
 
 /** A choice between named options, each with its reason. */
-export function choice(id: string, label: string, value: string, options: readonly (readonly [value: string, label: string, why: string])[], leaf?: 'skin'): Question {
-  return { kind: 'choice', id, label, value, options: options.map(([v, l, why]) => ({ value: v, label: l, why })), ...(leaf && { leaf }) };
+export function choice(
+  id: string,
+  label: string,
+  value: string,
+  options: readonly (readonly [value: string, label: string, why: string])[],
+  leaf?: 'skin',
+): Question {
+  return {
+    kind: 'choice',
+    id,
+    label,
+    value,
+    options: options.map(([v, l, why]) => ({ value: v, label: l, why })),
+    ...(leaf && { leaf }),
+  };
 }
 
 /** The questions of pipe, height, cover, roll and crop, in the order gardeners settle them. */
@@ -53,7 +65,14 @@ export function schoolQuestion(a: SharedAnswers): Question {
 }
 
 export function countQuestion(a: SharedAnswers, built: Assembly | undefined): Question {
-  return { kind: 'count', id: 'hoops', label: 'How many', value: a.hoops ?? built?.arches[0]?.tags.length ?? 2, min: 2, max: 80 };
+  return {
+    kind: 'count',
+    id: 'hoops',
+    label: 'How many',
+    value: a.hoops ?? built?.arches[0]?.tags.length ?? 2,
+    min: 2,
+    max: 80,
+  };
 }
 
 export function coverQuestions(a: SharedAnswers): readonly Question[] {
@@ -62,10 +81,21 @@ export function coverQuestions(a: SharedAnswers): readonly Question[] {
     label: c.name,
     why: `Lets ${Math.round(c.light * 100)} % of the light in; lasts ${c.life}.`,
   }));
-  const rolls: Option[] = coverMaterial(a.cover).rolls.map((r) => ({ value: r.key, label: r.key.slice(a.cover.length + 1), why: 'This roll and no other.' }));
+  const rolls: Option[] = coverMaterial(a.cover).rolls.map((r) => ({
+    value: r.key,
+    label: r.key.slice(a.cover.length + 1),
+    why: 'This roll and no other.',
+  }));
   return [
     { kind: 'choice', id: 'cover', label: 'Cover', value: a.cover, options: covers, leaf: 'skin' },
-    { kind: 'choice', id: 'roll', label: 'Roll', value: a.roll ?? '', options: [ROLL_CHEAPEST, ...rolls], leaf: 'skin' },
+    {
+      kind: 'choice',
+      id: 'roll',
+      label: 'Roll',
+      value: a.roll ?? '',
+      options: [ROLL_CHEAPEST, ...rolls],
+      leaf: 'skin',
+    },
   ];
 }
 
@@ -75,17 +105,28 @@ export function cropQuestion(a: SharedAnswers): Question {
     id: 'crop',
     label: 'Crop',
     value: a.crop,
-    options: CROPS.map((c) => ({ value: c.key, label: c.name, why: `Grows ${c.heightMm / 10} cm high; dies at ${c.killingC} C.` })),
+    options: CROPS.map((c) => ({
+      value: c.key,
+      label: c.name,
+      why: `Grows ${c.heightMm / 10} cm high; dies at ${c.killingC} C.`,
+    })),
   };
 }
 
 function currentHoop(built: Assembly | undefined): { readonly heightMm: number; readonly cutMm: number } {
   const arch = built?.arches[0];
-  return arch ? { heightMm: arch.footZMm + arch.hoop.heightMm - arch.baseZMm, cutMm: arch.cutMm } : { heightMm: 600, cutMm: 1800 };
+  return arch
+    ? { heightMm: arch.footZMm + arch.hoop.heightMm - arch.baseZMm, cutMm: arch.cutMm }
+    : { heightMm: 600, cutMm: 1800 };
 }
 
 /** Sets the answers that every hoop family shares; undefined when the id is the family's own. */
-export function answerShared<A extends SharedAnswers>(a: A, id: string, value: string | number, built: Assembly | undefined): A | undefined {
+export function answerShared<A extends SharedAnswers>(
+  a: A,
+  id: string,
+  value: string | number,
+  built: Assembly | undefined,
+): A | undefined {
   switch (id) {
     case 'pipe':
     case 'crop':
@@ -99,7 +140,8 @@ export function answerShared<A extends SharedAnswers>(a: A, id: string, value: s
     case 'school': {
       const by = String(value) as HoopShape['by'];
       const now = currentHoop(built);
-      const shape: HoopShape = by === 'length' ? { by, lengthMm: now.cutMm } : by === 'height' ? { by, heightMm: now.heightMm } : { by };
+      const shape: HoopShape =
+        by === 'length' ? { by, lengthMm: now.cutMm } : by === 'height' ? { by, heightMm: now.heightMm } : { by };
       return { ...a, shape };
     }
     default:
@@ -108,7 +150,12 @@ export function answerShared<A extends SharedAnswers>(a: A, id: string, value: s
 }
 
 /** Sets the dimensions that every hoop family shares; undefined when the id is the family's own. */
-export function dimensionShared<A extends SharedAnswers>(a: A, id: string, valueMm: number, bedLengthMm: number): Result<A> | undefined {
+export function dimensionShared<A extends SharedAnswers>(
+  a: A,
+  id: string,
+  valueMm: number,
+  bedLengthMm: number,
+): Result<A> | undefined {
   switch (id) {
     case 'pipeLength':
       return ok({ ...a, shape: { by: 'length', lengthMm: valueMm } });
@@ -149,7 +196,9 @@ export function changeShared<A extends SharedAnswers>(a: A, change: Change, buil
       return { ...a, roll: change.key };
     case 'higher':
       return { ...a, shape: { by: 'height', heightMm: currentHoop(built).heightMm + change.byMm } };
-    default:
+    case 'ridge':
+    case 'rod':
+    case 'ties':
       return undefined;
   }
 }

@@ -13,7 +13,18 @@ function csv(fields: readonly string[], rows: readonly (readonly (string | numbe
 export function cutsCsv(p: Pick<Plan, 'cuts' | 'garden'>): string {
   const unit = p.garden.units.length;
   return csv(
-    ['bar', 'material', 'bar length', 'from shelf', 'tag', 'part', 'length', 'length mm', 'mark from tape end', 'mark mm'],
+    [
+      'bar',
+      'material',
+      'bar length',
+      'from shelf',
+      'tag',
+      'part',
+      'length',
+      'length mm',
+      'mark from tape end',
+      'mark mm',
+    ],
     p.cuts.flatMap((cut) =>
       cut.bars.flatMap((bar) =>
         bar.pieces.map((piece) => [
@@ -39,7 +50,19 @@ export function shoppingCsv(p: Pick<Plan, 'shopping' | 'garden'>): string {
   return csv(
     ['aisle', 'thing', 'size', 'need', 'unit', 'owned', 'buy', 'price each', 'paid', 'used', 'currency'],
     [
-      ...p.shopping.lines.map((l) => [l.aisle, l.name, phraseText(l.size, units), l.need, l.unit, l.owned, l.packs, l.price, l.paid, l.used, units.currency]),
+      ...p.shopping.lines.map((l) => [
+        l.aisle,
+        l.name,
+        phraseText(l.size, units),
+        l.need,
+        l.unit,
+        l.owned,
+        l.packs,
+        l.price,
+        l.paid,
+        l.used,
+        units.currency,
+      ]),
       ['', 'Total', '', '', '', '', '', '', p.shopping.paid, p.shopping.used, units.currency],
     ],
   );

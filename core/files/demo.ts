@@ -9,20 +9,44 @@ const inch = (x: number): number => Math.round(x * MM_PER_INCH * 1000) / 1000;
 
 /** Quillet Hollow: a made-up household in a made-up mountain village with deep wet snow. */
 export function demoGarden(): Garden {
-  const long: Bed = squareBed('long', 'Long bed', inch(128), inch(44), { heightMm: inch(11), thicknessMm: inch(1.5) }, { xMm: 0, yMm: 0 });
+  const long: Bed = squareBed(
+    'long',
+    'Long bed',
+    inch(128),
+    inch(44),
+    { heightMm: inch(11), thicknessMm: inch(1.5) },
+    { xMm: 0, yMm: 0 },
+  );
   const metric: Bed = {
     ...squareBed('metric', 'Metric bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 4400, yMm: 0 }),
     soil: 'soft',
   };
   const crooked: Bed = {
-    ...squareBed('crooked', 'Crooked bed', inch(96), inch(48), { heightMm: inch(11.25), thicknessMm: inch(1.5) }, { xMm: 0, yMm: 2600 }),
+    ...squareBed(
+      'crooked',
+      'Crooked bed',
+      inch(96),
+      inch(48),
+      { heightMm: inch(11.25), thicknessMm: inch(1.5) },
+      { xMm: 0, yMm: 2600 },
+    ),
     outside: { nearMm: inch(96), farMm: inch(96), leftMm: inch(48.0625), rightMm: inch(48.0625) },
-    diagonals: { risingMm: inch(Math.round(Math.hypot(96 + 2.25, 48) * 16) / 16), fallingMm: inch(Math.round(Math.hypot(96 - 2.25, 48) * 16) / 16) },
+    diagonals: {
+      risingMm: inch(Math.round(Math.hypot(96 + 2.25, 48) * 16) / 16),
+      fallingMm: inch(Math.round(Math.hypot(96 - 2.25, 48) * 16) / 16),
+    },
     inside: { lengthMm: inch(93), widthMm: inch(45) },
     bearingDeg: 84,
   };
   const wallBed: Bed = {
-    ...squareBed('wall', 'South wall bed', inch(72), inch(30), { heightMm: inch(16), thicknessMm: inch(1.5) }, { xMm: 4400, yMm: 2600 }),
+    ...squareBed(
+      'wall',
+      'South wall bed',
+      inch(72),
+      inch(30),
+      { heightMm: inch(16), thicknessMm: inch(1.5) },
+      { xMm: 4400, yMm: 2600 },
+    ),
     drops: { nearLeft: 0, nearRight: inch(1.25), farRight: inch(1.5), farLeft: inch(0.25) },
     soilBelowRimMm: inch(3),
     soil: 'clay',
@@ -47,7 +71,12 @@ export function demoGarden(): Garden {
         name: 'Winter greens lid',
         bedId: 'long',
         family: 'hinged-hoop-lid',
-        answers: { ...hingedHoopLidDefaults(site(long)), shape: { by: 'length', lengthMm: inch(76) }, crop: 'mizuna', rowFromEdgeMm: inch(5) },
+        answers: {
+          ...hingedHoopLidDefaults(site(long)),
+          shape: { by: 'length', lengthMm: inch(76) },
+          crop: 'mizuna',
+          rowFromEdgeMm: inch(5),
+        },
         kept: null,
       },
       {

@@ -78,7 +78,13 @@ export const gardenSchema = z
     const duplicate = (list: readonly { id: string }[], path: string): void => {
       const seen = new Set<string>();
       list.forEach((entry, i) => {
-        if (seen.has(entry.id)) ctx.issues.push({ code: 'custom', input: entry.id, path: [path, i, 'id'], message: `"${entry.id}" is used twice` });
+        if (seen.has(entry.id))
+          ctx.issues.push({
+            code: 'custom',
+            input: entry.id,
+            path: [path, i, 'id'],
+            message: `"${entry.id}" is used twice`,
+          });
         seen.add(entry.id);
       });
     };
@@ -86,7 +92,13 @@ export const gardenSchema = z
     duplicate(garden.covers, 'covers');
     const beds = new Set(garden.beds.map((b) => b.id));
     garden.covers.forEach((cover, i) => {
-      if (!beds.has(cover.bedId)) ctx.issues.push({ code: 'custom', input: cover.bedId, path: ['covers', i, 'bedId'], message: `there is no bed "${cover.bedId}"` });
+      if (!beds.has(cover.bedId))
+        ctx.issues.push({
+          code: 'custom',
+          input: cover.bedId,
+          path: ['covers', i, 'bedId'],
+          message: `there is no bed "${cover.bedId}"`,
+        });
     });
   });
 

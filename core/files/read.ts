@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { type Fault, type Result, fail, failAll, ok } from '../result';
+import { type Fault, type Result, fail, failAll, messageOf, ok } from '../result';
 import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, gardenSchema } from './garden';
 
 /** Largest file that is opened, in characters. */
@@ -14,7 +14,12 @@ export type Migration = (older: Json) => Json;
 const MIGRATIONS: readonly Migration[] = [];
 
 /** Walks a document up to the wanted version, one step at a time. */
-export function migrate(document: Json, version: number, wanted: number, steps: readonly Migration[] = MIGRATIONS): Result<Json> {
+export function migrate(
+  document: Json,
+  version: number,
+  wanted: number,
+  steps: readonly Migration[] = MIGRATIONS,
+): Result<Json> {
   let current = document;
   for (let v = version; v < wanted; v++) {
     const step = steps[v - 1];
@@ -30,7 +35,10 @@ function isObject(value: unknown): value is Json {
 
 /** A path as a person would say it: beds[1].outside.nearMm. */
 function pathText(path: readonly PropertyKey[]): string {
-  return path.map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i > 0 ? '.' : ''}${String(part)}`)).join('') || 'file';
+  return (
+    path.map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i > 0 ? '.' : ''}${String(part)}`)).join('') ||
+    'file'
+  );
 }
 
 /** Schema issues as faults that name the field. */
@@ -43,19 +51,25 @@ export function issueFaults(issues: readonly z.core.$ZodIssue[]): readonly Fault
  * @returns the garden, or every fault with the path of its field
  */
 export function readGarden(text: string): Result<Garden> {
-  if (text.length > MAX_FILE_CHARS) return fail('file', 'The file is too large to be a garden (over 20 million characters).');
+  if (text.length > MAX_FILE_CHARS)
+    return fail('file', 'The file is too large to be a garden (over 20 million characters).');
   let document: unknown;
   try {
     document = JSON.parse(text);
   } catch (error) {
-    return fail('file', `This is not a JSON file: ${error instanceof Error ? error.message : 'it cannot be read'}.`);
+    return fail('file', `This is not a JSON file: ${messageOf(error)}.`);
   }
   if (!isObject(document)) return fail('file', 'A garden file holds one JSON object.');
-  if (document['format'] !== GARDEN_FORMAT) return fail('format', `This is not a Cabanon garden: format must be "${GARDEN_FORMAT}".`);
+  if (document['format'] !== GARDEN_FORMAT)
+    return fail('format', `This is not a Cabanon garden: format must be "${GARDEN_FORMAT}".`);
   const version = document['version'];
-  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return fail('version', 'version must be a whole number, 1 or more.');
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return fail('version', 'version must be a whole number, 1 or more.');
   if (version > GARDEN_VERSION)
-    return fail('version', `This file is version ${version}; this Cabanon reads up to version ${GARDEN_VERSION}. Open it with a newer Cabanon.`);
+    return fail(
+      'version',
+      `This file is version ${version}; this Cabanon reads up to version ${GARDEN_VERSION}. Open it with a newer Cabanon.`,
+    );
   const current = migrate(document, version, GARDEN_VERSION);
   if (!current.ok) return current;
   const read = gardenSchema.safeParse(current.value);
@@ -64,5 +78,6 @@ export function readGarden(text: string): Result<Garden> {
 
 /** Writes a garden as its file; reading it back gives the same garden. */
 export function writeGarden(garden: Garden): string {
-  return `${JSON.stringify(garden, null, 2)}\n`;
+  // Parsing puts the keys in the schema's order, so that equal gardens are equal files.
+  return `${JSON.stringify(gardenSchema.parse(garden), null, 2)}\n`;
 }

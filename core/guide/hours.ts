@@ -9,7 +9,9 @@ export function buildHours(assembly: Assembly): Figure {
   const boards = assembly.members.filter((m) => section(m.sectionKey).shape.kind === 'board').length;
   const pipes = assembly.members.length - boards;
   const hoops = assembly.arches.reduce((sum, a) => sum + a.tags.length, 0);
-  const fixings = assembly.hardware.filter((h) => !['staple', 'rope', 'paint'].includes(h.itemKey)).reduce((sum, h) => sum + h.count, 0);
+  const fixings = assembly.hardware
+    .filter((h) => !['staple', 'rope', 'paint'].includes(h.itemKey))
+    .reduce((sum, h) => sum + h.count, 0);
   const minutes =
     MINUTES.setOut +
     boards * (MINUTES.boardCut + MINUTES.placeMember) +

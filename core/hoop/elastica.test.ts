@@ -29,7 +29,9 @@ describe('known answers', () => {
     const shape = solved(feet, { spanMm: c.span, lengthMm: c.length });
     expect(Math.abs(shape.heightMm / c.height - 1)).toBeLessThan(1e-3);
     expect(Math.abs(shape.footAngleDeg - c.footAngleDeg)).toBeLessThan(0.01);
-    expect(Math.abs(shape.thrustOverEIPerMm2 - c.thrustOverEI)).toBeLessThan(Math.max(1e-9, Math.abs(c.thrustOverEI) * 5e-3));
+    expect(Math.abs(shape.thrustOverEIPerMm2 - c.thrustOverEI)).toBeLessThan(
+      Math.max(1e-9, Math.abs(c.thrustOverEI) * 5e-3),
+    );
     expect(Math.abs(shape.maxCurvaturePerMm / c.maxCurvature - 1)).toBeLessThan(5e-3);
     if (c.maxWidth) expect(Math.abs(shape.maxWidthMm / c.maxWidth - 1)).toBeLessThan(1e-3);
   });
@@ -55,11 +57,16 @@ describe('properties', () => {
 
   test('the shape does not depend on the unit', () => {
     fc.assert(
-      fc.property(feetKinds, fc.double({ min: 1.05, max: 3, noNaN: true }), fc.double({ min: 0.01, max: 900, noNaN: true }), (feet, stretch, size) => {
-        const one = solved(feet, { spanMm: 1, lengthMm: stretch });
-        const other = solved(feet, { spanMm: size, lengthMm: stretch * size });
-        expect(other.heightMm / size / one.heightMm).toBeCloseTo(1, 7);
-      }),
+      fc.property(
+        feetKinds,
+        fc.double({ min: 1.05, max: 3, noNaN: true }),
+        fc.double({ min: 0.01, max: 900, noNaN: true }),
+        (feet, stretch, size) => {
+          const one = solved(feet, { spanMm: 1, lengthMm: stretch });
+          const other = solved(feet, { spanMm: size, lengthMm: stretch * size });
+          expect(other.heightMm / size / one.heightMm).toBeCloseTo(1, 7);
+        },
+      ),
     );
   });
 

@@ -205,8 +205,7 @@ export function solveHoop(feet: Feet, given: HoopMeasures): Result<Elastica> {
     return fail(NAMES[keys[1] ?? 'heightMm'], 'No hoop has these two measures with these feet.');
   }
   const { angle, q, unit } = shapeAt(t);
-  const size =
-    length !== undefined ? length / (2 * unit.s) : (height ?? 0) / unit.y;
+  const size = length !== undefined ? length / (2 * unit.s) : (height ?? 0) / unit.y;
   if (unit.x <= 0) return fail('span', 'The feet would cross: the pipe is too long for so low a hoop.');
   return ok(toElastica(feet, angle, q, unit, size));
 }

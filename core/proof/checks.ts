@@ -17,7 +17,13 @@ const ASK = 'A planning aid. Local codes come first.';
 function otherPipes(pipeKey: string, stouter: boolean): readonly Section[] {
   const now = section(pipeKey);
   const size = (s: Section): number => tubeShape(s).outsideMm;
-  return sectionKeys((s) => s.material === now.material && s.shape.kind === 'tube' && (stouter ? size(s) > size(now) : size(s) < size(now)) && size(s) < 43)
+  return sectionKeys(
+    (s) =>
+      s.material === now.material &&
+      s.shape.kind === 'tube' &&
+      (stouter ? size(s) > size(now) : size(s) < size(now)) &&
+      size(s) < 43,
+  )
     .map(section)
     .sort((a, b) => Math.abs(size(a) - size(now)) - Math.abs(size(b) - size(now)))
     .slice(0, 3);
@@ -35,7 +41,10 @@ function snowCheck(arch: ArchRow, strength: HoopStrength, snow: DesignSnow): Che
     amount(askedMm, 'length'),
     `. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
   ];
-  const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({ label: [`${count} hoops`] as Phrase, change: { kind: 'hoops', count } as const }));
+  const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({
+    label: [`${count} hoops`] as Phrase,
+    change: { kind: 'hoops', count } as const,
+  }));
   return {
     id: 'snow',
     verdict,
@@ -45,7 +54,10 @@ function snowCheck(arch: ArchRow, strength: HoopStrength, snow: DesignSnow): Che
     tries: [
       { label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } },
       ...more,
-      ...otherPipes(arch.sectionKey, true).map((s) => ({ label: [s.name] as Phrase, change: { kind: 'pipe', key: s.key } as const })),
+      ...otherPipes(arch.sectionKey, true).map((s) => ({
+        label: [s.name] as Phrase,
+        change: { kind: 'pipe', key: s.key } as const,
+      })),
     ],
   };
 }
@@ -68,7 +80,8 @@ function bendCheck(arch: ArchRow): Check {
       { name: 'firm below', ...amount(firm, 'percent') },
       { name: 'hard below, warm only', ...amount(hard, 'percent') },
     ],
-    source: 'Planar elastica (Love, art. 262); plane sections remain plane. Bands are trade practice at 20 C, a point lower below 5 C.',
+    source:
+      'Planar elastica (Love, art. 262); plane sections remain plane. Bands are trade practice at 20 C, a point lower below 5 C.',
     assumes: ['A straight pipe bent cold. Old or sun-worn PVC cracks sooner.'],
   };
   const words = {
@@ -80,10 +93,20 @@ function bendCheck(arch: ArchRow): Check {
   return {
     id: 'bend',
     verdict: band === 'too far' ? 'fails' : band === 'hard' ? 'tight' : 'holds',
-    text: [words, amount(strain, 'percent'), ' of ', amount(hard, 'percent'), '.', band === 'easy' ? '' : ' Bend it only in the warm.'],
+    text: [
+      words,
+      amount(strain, 'percent'),
+      ' of ',
+      amount(hard, 'percent'),
+      '.',
+      band === 'easy' ? '' : ' Bend it only in the warm.',
+    ],
     figure,
     caution: 'A bent pipe that slips hits the face: wear eye protection and block the feet.',
-    tries: otherPipes(arch.sectionKey, false).map((p) => ({ label: [p.name] as Phrase, change: { kind: 'pipe', key: p.key } as const })),
+    tries: otherPipes(arch.sectionKey, false).map((p) => ({
+      label: [p.name] as Phrase,
+      change: { kind: 'pipe', key: p.key } as const,
+    })),
   };
 }
 
@@ -96,7 +119,11 @@ function cropCheck(assembly: Assembly): Check {
     verdict,
     text:
       clearanceMm < 0
-        ? [`Full-grown ${name} at the edge row stands `, amount(-clearanceMm, 'length'), ' into the cover. Leaves that touch it freeze to it.']
+        ? [
+            `Full-grown ${name} at the edge row stands `,
+            amount(-clearanceMm, 'length'),
+            ' into the cover. Leaves that touch it freeze to it.',
+          ]
         : [`Full-grown ${name} clears the cover by `, amount(clearanceMm, 'length'), ' at the edge row.'],
     figure: {
       label: 'Clearance over the edge row',
@@ -112,7 +139,10 @@ function cropCheck(assembly: Assembly): Check {
       assumes: ['Rows stand the same distance from both long walls.'],
     },
     caution: undefined,
-    tries: [75, 150, 225, 300, 450, 600, 900].map((byMm) => ({ label: ['Hoops ', amount(byMm, 'length'), ' higher'] as Phrase, change: { kind: 'higher', byMm } as const })),
+    tries: [75, 150, 225, 300, 450, 600, 900].map((byMm) => ({
+      label: ['Hoops ', amount(byMm, 'length'), ' higher'] as Phrase,
+      change: { kind: 'higher', byMm } as const,
+    })),
   };
 }
 
@@ -152,11 +182,15 @@ function sleeveCheck(outerKey: string, innerKey: string, where: string): Check {
         { name: 'least play', ...amount(SLEEVE_LEAST, 'length') },
         { name: 'most play', ...amount(SLEEVE_MOST, 'length') },
       ],
-      source: 'Standard pipe sizes; the range is trade practice: below 0.01 in it will not go on, above 0.12 in it rattles.',
+      source:
+        'Standard pipe sizes; the range is trade practice: below 0.01 in it will not go on, above 0.12 in it rattles.',
       assumes: ['Real pipe varies a little: try one of each in the shop.'],
     },
     caution: undefined,
-    tries: RODS.filter((key) => key !== innerKey).map((key) => ({ label: [section(key).name] as Phrase, change: { kind: 'rod', key } as const })),
+    tries: RODS.filter((key) => key !== innerKey).map((key) => ({
+      label: [section(key).name] as Phrase,
+      change: { kind: 'rod', key } as const,
+    })),
   };
 }
 
@@ -167,9 +201,21 @@ function sheetCheck(rolls: RollPlan, coverKey: string): Check {
     id: 'sheet',
     verdict: short || !fits ? 'fails' : 'holds',
     text: short
-      ? [`Sheet ${short.tag} needs `, amount(short.needMm, 'length'), ' of width and the widest roll has ', amount(short.widestMm, 'length'), '.']
+      ? [
+          `Sheet ${short.tag} needs `,
+          amount(short.needMm, 'length'),
+          ' of width and the widest roll has ',
+          amount(short.widestMm, 'length'),
+          '.',
+        ]
       : fits
-        ? ['Sheet reaches: cut from a roll ', amount(fits.roll.widthMm, 'length'), ' wide, ', amount(fits.leftMm, 'length'), ' of it left over.']
+        ? [
+            'Sheet reaches: cut from a roll ',
+            amount(fits.roll.widthMm, 'length'),
+            ' wide, ',
+            amount(fits.leftMm, 'length'),
+            ' of it left over.',
+          ]
         : [`No roll of ${coverMaterial(coverKey).name} holds all the sheets.`],
     figure: undefined,
     caution: undefined,
@@ -186,7 +232,13 @@ function railCheck(rail: PushedRail, arch: ArchRow): Check {
   return {
     id: 'rail',
     verdict: bow > limit ? 'fails' : bow > limit / 1.25 ? 'tight' : 'holds',
-    text: ['Long rails bow ', amount(bow, 'length'), ' under the push of the hoops; ', amount(limit, 'length'), ' is the most.'],
+    text: [
+      'Long rails bow ',
+      amount(bow, 'length'),
+      ' under the push of the hoops; ',
+      amount(limit, 'length'),
+      ' is the most.',
+    ],
     figure: {
       label: 'Bow of the long rail',
       value: bow,
@@ -202,7 +254,10 @@ function railCheck(rail: PushedRail, arch: ArchRow): Check {
       assumes: ['The corners and ties do not give.'],
     },
     caution: undefined,
-    tries: [1, 2, 3, 4, 5, 6].map((count) => ({ label: [`${count} cross ${count === 1 ? 'tie' : 'ties'}`] as Phrase, change: { kind: 'ties', count } as const })),
+    tries: [1, 2, 3, 4, 5, 6].map((count) => ({
+      label: [`${count} cross ${count === 1 ? 'tie' : 'ties'}`] as Phrase,
+      change: { kind: 'ties', count } as const,
+    })),
   };
 }
 
@@ -213,18 +268,31 @@ function sagCheck(arch: ArchRow, snow: DesignSnow): Check {
   return {
     id: 'sag',
     verdict: arch.spacingMm > limit ? 'fails' : arch.spacingMm > limit / 1.1 ? 'tight' : 'holds',
-    text: ['Hoops stand ', amount(arch.spacingMm, 'length'), ' apart; between hoops the cover pockets water and snow beyond ', amount(limit, 'length'), tied ? ' with a ridge.' : ' without a ridge.'],
+    text: [
+      'Hoops stand ',
+      amount(arch.spacingMm, 'length'),
+      ' apart; between hoops the cover pockets water and snow beyond ',
+      amount(limit, 'length'),
+      tied ? ' with a ridge.' : ' without a ridge.',
+    ],
     figure: undefined,
     caution: undefined,
     tries: [
       { label: ['Tie a ridge'], change: { kind: 'ridge', value: 'tied' } },
-      ...Array.from({ length: 12 }, (_, i) => ({ label: [`${hoops + 1 + i} hoops`] as Phrase, change: { kind: 'hoops', count: hoops + 1 + i } as const })),
+      ...Array.from({ length: 12 }, (_, i) => ({
+        label: [`${hoops + 1 + i} hoops`] as Phrase,
+        change: { kind: 'hoops', count: hoops + 1 + i } as const,
+      })),
     ],
   };
 }
 
 /** Every check on an assembly, worst first; and the strength that the strip shows. */
-export function checkAssembly(assembly: Assembly, rolls: RollPlan, snow: DesignSnow): { readonly checks: readonly Check[]; readonly strengths: readonly HoopStrength[] } {
+export function checkAssembly(
+  assembly: Assembly,
+  rolls: RollPlan,
+  snow: DesignSnow,
+): { readonly checks: readonly Check[]; readonly strengths: readonly HoopStrength[] } {
   const strengths = assembly.arches.map((arch) => hoopStrength(arch, snow));
   const checks = assembly.arches.flatMap((arch, i) => {
     const strength = strengths[i];
@@ -240,7 +308,14 @@ export function checkAssembly(assembly: Assembly, rolls: RollPlan, snow: DesignS
     ...assembly.sleeves.map((s) => sleeveCheck(s.outerKey, s.innerKey, s.where)),
     cropCheck(assembly),
     sheetCheck(rolls, assembly.enclosure.coverKey),
-    ...assembly.remarks.map((text, i): Check => ({ id: `remark ${i}`, verdict: 'tight', text: [text], figure: undefined, caution: ASK, tries: [] })),
+    ...assembly.remarks.map((text, i): Check => ({
+      id: `remark ${i}`,
+      verdict: 'tight',
+      text: [text],
+      figure: undefined,
+      caution: ASK,
+      tries: [],
+    })),
   ];
   const rank = { fails: 0, tight: 1, holds: 2 } as const;
   return { checks: [...all].sort((a, b) => rank[a.verdict] - rank[b.verdict]), strengths };

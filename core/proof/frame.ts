@@ -48,7 +48,12 @@ function solveBanded(band: number[][], rhs: number[]): number[] {
 }
 
 /** Stiffness of a plane beam in frame axes, 6 x 6 (y, z, rotation at both ends). */
-function beam(a: FramePoint, b: FramePoint, ea: number, ei: number): { k: number[][]; local: (u: readonly number[]) => { m1: number; m2: number; axial: number } } {
+function beam(
+  a: FramePoint,
+  b: FramePoint,
+  ea: number,
+  ei: number,
+): { k: number[][]; local: (u: readonly number[]) => { m1: number; m2: number; axial: number } } {
   const dy = b.y - a.y;
   const dz = b.z - a.z;
   const l = Math.hypot(dy, dz);

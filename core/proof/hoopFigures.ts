@@ -3,7 +3,8 @@ import { section, stiffnessNMm2, tubeShape } from '../catalog/sections';
 import { type Figure, amount } from '../figure';
 import { fibreStrainPercent } from '../hoop/strain';
 
-const SOURCE = 'Planar elastica: A. E. H. Love, Mathematical Theory of Elasticity, art. 262; elliptic integrals after Carlson.';
+const SOURCE =
+  'Planar elastica: A. E. H. Love, Mathematical Theory of Elasticity, art. 262; elliptic integrals after Carlson.';
 const ASSUMES = ['A straight pipe of even stiffness, bent in one plane, without weight.'];
 
 /** What one hoop of a row is like: size, angle, push, strain; each with its reason. */
@@ -17,16 +18,54 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
     { name: 'span, centre to centre', ...amount(hoop.spanMm, 'length') },
     { name: 'sprung length of pipe', ...amount(hoop.lengthMm, 'length') },
   ];
-  const figure = (label: string, value: number, quantity: Figure['quantity'], formula: string, terms: Figure['terms']): Figure => ({ label, value, quantity, formula, terms, source: SOURCE, assumes: ASSUMES });
+  const figure = (
+    label: string,
+    value: number,
+    quantity: Figure['quantity'],
+    formula: string,
+    terms: Figure['terms'],
+  ): Figure => ({ label, value, quantity, formula, terms, source: SOURCE, assumes: ASSUMES });
   return [
-    figure('Crown above the feet', hoop.heightMm, 'length', loose ? 'height = length × k / K(k), where span / length = 2E/K − 1' : 'height = 2 (1 − cos a) / (crown + foot curvature)', given),
-    figure('Widest point', hoop.maxWidthMm, 'length', 'twice the run from the crown to where the pipe stands upright', given),
-    figure('Angle at the foot', hoop.footAngleDeg, 'angle', loose ? 'k = sin(a / 2)' : 'held by the rod or socket', given),
-    figure('Push of one foot outward', hoop.thrustOverEIPerMm2 * ei, 'force', loose ? 'thrust = E I (2K / length)²' : 'thrust = E I m κ² / 4, κ the crown curvature', [...given, { name: 'stiffness E I, fresh', ...amount(ei / 1e6, 'stiffness') }]),
+    figure(
+      'Crown above the feet',
+      hoop.heightMm,
+      'length',
+      loose
+        ? 'height = length × k / K(k), where span / length = 2E/K − 1'
+        : 'height = 2 (1 − cos a) / (crown + foot curvature)',
+      given,
+    ),
+    figure(
+      'Widest point',
+      hoop.maxWidthMm,
+      'length',
+      'twice the run from the crown to where the pipe stands upright',
+      given,
+    ),
+    figure(
+      'Angle at the foot',
+      hoop.footAngleDeg,
+      'angle',
+      loose ? 'k = sin(a / 2)' : 'held by the rod or socket',
+      given,
+    ),
+    figure(
+      'Push of one foot outward',
+      hoop.thrustOverEIPerMm2 * ei,
+      'force',
+      loose ? 'thrust = E I (2K / length)²' : 'thrust = E I m κ² / 4, κ the crown curvature',
+      [...given, { name: 'stiffness E I, fresh', ...amount(ei / 1e6, 'stiffness') }],
+    ),
     figure('Tightest bend radius', 1 / hoop.maxCurvaturePerMm, 'length', 'radius = 1 / greatest curvature', given),
-    figure('Fibre strain', fibreStrainPercent(hoop.maxCurvaturePerMm, od), 'percent', 'strain = greatest curvature × outside radius', [
-      { name: 'greatest curvature, 1 / radius of', ...amount(1 / hoop.maxCurvaturePerMm, 'length') },
-      { name: 'outside radius', ...amount(od / 2, 'length') },
-    ]),
+    figure(
+      'Fibre strain',
+      fibreStrainPercent(hoop.maxCurvaturePerMm, od),
+      'percent',
+      'strain = greatest curvature × outside radius',
+      [
+        { name: 'greatest curvature, 1 / radius of', ...amount(1 / hoop.maxCurvaturePerMm, 'length') },
+        { name: 'outside radius', ...amount(od / 2, 'length') },
+      ],
+    ),
   ];
 }

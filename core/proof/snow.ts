@@ -3,14 +3,22 @@ import { z } from 'zod';
 /** What may lie on the cover: a ground load from a local table, or a depth and kind of snow. */
 export const snowSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('ground'), groundPa: z.number().min(0).max(20000) }),
-  z.strictObject({ by: z.literal('depth'), depthMm: z.number().min(0).max(4000), kind: z.enum(['fresh', 'settled', 'wet']) }),
+  z.strictObject({
+    by: z.literal('depth'),
+    depthMm: z.number().min(0).max(4000),
+    kind: z.enum(['fresh', 'settled', 'wet']),
+  }),
 ]);
 export type Snow = z.infer<typeof snowSchema>;
 
 export type Exposure = 'exposed' | 'normal' | 'sheltered';
 
 /** Middle of the trade's ranges, kg/m3: fresh 50-100, settled 200-300, wet 300-500. */
-export const SNOW_DENSITY: Readonly<Record<'fresh' | 'settled' | 'wet', number>> = { fresh: 75, settled: 250, wet: 400 };
+export const SNOW_DENSITY: Readonly<Record<'fresh' | 'settled' | 'wet', number>> = {
+  fresh: 75,
+  settled: 250,
+  wet: 400,
+};
 
 export const GRAVITY = 9.80665;
 const THERMAL = 1.2;
@@ -34,7 +42,14 @@ export interface DesignSnow {
 export function designSnow(snow: Snow, exposure: Exposure): DesignSnow {
   const groundPa = snow.by === 'ground' ? snow.groundPa : (snow.depthMm / 1000) * SNOW_DENSITY[snow.kind] * GRAVITY;
   const flatPerGround = 0.7 * EXPOSURE[exposure] * THERMAL * IMPORTANCE;
-  return { groundPa, flatPa: flatPerGround * groundPa, exposureFactor: EXPOSURE[exposure], thermalFactor: THERMAL, importanceFactor: IMPORTANCE, flatPerGround };
+  return {
+    groundPa,
+    flatPa: flatPerGround * groundPa,
+    exposureFactor: EXPOSURE[exposure],
+    thermalFactor: THERMAL,
+    importanceFactor: IMPORTANCE,
+    flatPerGround,
+  };
 }
 
 /**

@@ -70,7 +70,10 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
 
   const cases = [
     { name: 'even' as const, factor: (slope: number): number => slopeFactor(slope) },
-    { name: 'one-sided' as const, factor: (slope: number, y: number): number => oneSidedFactor(slope, y > span / 2, snow.exposureFactor) },
+    {
+      name: 'one-sided' as const,
+      factor: (slope: number, y: number): number => oneSidedFactor(slope, y > span / 2, snow.exposureFactor),
+    },
   ];
   const strainLimit = bendLimitsPercent(20)[2] / 100;
   const yieldCurvature = material.limitMPa === null ? Infinity : material.limitMPa / (material.eGPa * 1000 * r);
@@ -85,7 +88,9 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
       return Math.max(
         ...curve.map((p, i) => {
           const added = ((answer.momentsNMm[i] ?? 0) * load * magnifier) / ei;
-          return plastic ? (Math.abs(p.curvature + added) * r) / strainLimit : Math.abs(p.curvature + added) / yieldCurvature;
+          return plastic
+            ? (Math.abs(p.curvature + added) * r) / strainLimit
+            : Math.abs(p.curvature + added) / yieldCurvature;
         }),
       );
     };

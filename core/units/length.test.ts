@@ -39,7 +39,8 @@ describe('parseLength', () => {
     ['6" 5\'', 'larger unit first'],
     ['1,680 mm', 'two things'],
     ['3/0', 'not a number'],
-    ['5e9 x', 'number without a unit'],
+    ['5e9 x', 'is not a length'],
+    ['3 apples', 'is not a length'],
     ['1'.repeat(80), 'too long'],
   ])('%s is refused and says why', (text, why) => {
     const read = parseLength(text, 'ftin');

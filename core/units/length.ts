@@ -32,9 +32,7 @@ const VULGAR: Readonly<Record<string, string>> = {
 };
 
 const NUMBER = String.raw`\d{1,3}(?: \d{3})+(?!\d|\/| ?\d+\/)(?:\.\d+)?|\d+[ -]+\d+\/\d+|\d+\/\d+|\d*\.\d+|\d+\.?`;
-const TERM = new RegExp(
-  String.raw`^(${NUMBER})\s*(feet|foot|ft|inches|inch|in|mm|cm|m|'|")?\.?\s*[,-]?\s*`,
-);
+const TERM = new RegExp(String.raw`^(${NUMBER})\s*(feet|foot|ft|inches|inch|in|mm|cm|m|'|")?\.?\s*[,-]?\s*`);
 
 const EXAMPLES: Readonly<Record<LengthUnit, string>> = {
   ftin: `5' 6 3/8"`,
@@ -88,11 +86,14 @@ export function parseLength(text: string, unit: LengthUnit): Result<number> {
     if (!match) return fail('length', `“${text.trim()}” is not a length. Try ${example}.`);
     const value = readNumber(match[1] ?? '');
     const named = match[2];
+    if (named === undefined && /^[a-z]/.test(rest.slice(match[0].length)))
+      return fail('length', `“${text.trim()}” is not a length. Try ${example}.`);
     if (named === undefined && match[0].length < rest.length)
       return fail('length', `“${text.trim()}” has a number without a unit. Try ${example}.`);
     if (named === undefined && previous !== Infinity && !previousWasFeet)
       return fail('length', `“${text.trim()}” has a number without a unit. Try ${example}.`);
-    const size: number = named === undefined ? (previousWasFeet ? MM_PER_INCH : bareUnit(unit)) : (UNIT_MM[named] ?? NaN);
+    const size: number =
+      named === undefined ? (previousWasFeet ? MM_PER_INCH : bareUnit(unit)) : (UNIT_MM[named] ?? NaN);
     if (!Number.isFinite(value)) return fail('length', `“${match[1]}” is not a number. Try ${example}.`);
     if (size >= previous) return fail('length', `Write the larger unit first, as in ${example}.`);
     total += value * size;
@@ -125,9 +126,7 @@ function sixteenths(count: number, withFeet: boolean): string {
  * Printing and parsing are exact inverses on these values.
  */
 export function roundToShown(mm: number, unit: LengthUnit): number {
-  return unit === 'ftin' || unit === 'in'
-    ? Math.round(mm / SIXTEENTH) * SIXTEENTH
-    : Math.round(mm);
+  return unit === 'ftin' || unit === 'in' ? Math.round(mm / SIXTEENTH) * SIXTEENTH : Math.round(mm);
 }
 
 /**

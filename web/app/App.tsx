@@ -53,7 +53,8 @@ export function App(): ReactNode {
     );
   }, [dispatch]);
   if (!ready) return <Waiting />;
-  const place = (element: ReactNode): ReactNode => (open ? <Suspense fallback={<Waiting />}>{element}</Suspense> : <Navigate to="/gardens" replace />);
+  const place = (element: ReactNode): ReactNode =>
+    open ? <Suspense fallback={<Waiting />}>{element}</Suspense> : <Navigate to="/gardens" replace />;
   return (
     <Routes>
       <Route path="demo" element={<Demo />} />

@@ -109,7 +109,7 @@ const Rule = styled.nav`
   }
 `;
 
-const Main = styled.div`
+const Main = styled.main`
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
   min-height: 0;
@@ -285,13 +285,26 @@ export function PlaceHead({ title, subtitle, children }: PlaceHeadProps): ReactN
       <div className="deeds">
         {open && (
           <>
-            <Button isDisabled={!last} onPress={() => dispatch(undo())} aria-label={last ? `Undo: ${last.label}` : 'Undo'}>
+            <Button
+              isDisabled={!last}
+              onPress={() => dispatch(undo())}
+              aria-label={last ? `Undo: ${last.label}` : 'Undo'}
+            >
               Undo
             </Button>
-            <Button isDisabled={!next} onPress={() => dispatch(redo())} aria-label={next ? `Redo: ${next.label}` : 'Redo'}>
+            <Button
+              isDisabled={!next}
+              onPress={() => dispatch(redo())}
+              aria-label={next ? `Redo: ${next.label}` : 'Redo'}
+            >
               Redo
             </Button>
-            <Select className="wide-only" aria-label="Units" value={open.doc.units.length} onChange={(e) => edit('Change units', (g) => void (g.units.length = e.target.value as LengthUnit))}>
+            <Select
+              className="wide-only"
+              aria-label="Units"
+              value={open.doc.units.length}
+              onChange={(e) => edit('Change units', (g) => void (g.units.length = e.target.value as LengthUnit))}
+            >
               {UNITS.map((u) => (
                 <option key={u.value} value={u.value}>
                   {u.label}

@@ -75,7 +75,10 @@ function priceFigure(shopping: ShoppingList): Figure {
   };
 }
 
-function figures(o: Outline, work: WorkState['work']): readonly { readonly id: string; readonly name: string; readonly figure: Figure; readonly text?: string }[] {
+function figures(
+  o: Outline,
+  work: WorkState['work'],
+): readonly { readonly id: string; readonly name: string; readonly figure: Figure; readonly text?: string }[] {
   const snow = o.strengths[0]?.figures[0];
   const sheet = o.assembly.sheets[0];
   const size = sheet && sheetSize(sheet);
@@ -110,7 +113,10 @@ function figures(o: Outline, work: WorkState['work']): readonly { readonly id: s
         value: o.assembly.members.length,
         quantity: 'count',
         formula: 'pieces = members of the assembly',
-        terms: [...new Set(o.assembly.members.map((m) => m.part))].map((part) => ({ name: part, ...amount(o.assembly.members.filter((m) => m.part === part).length, 'count') })),
+        terms: [...new Set(o.assembly.members.map((m) => m.part))].map((part) => ({
+          name: part,
+          ...amount(o.assembly.members.filter((m) => m.part === part).length, 'count'),
+        })),
         source: 'Counted from the assembly.',
         assumes: ['Sheets and hardware are not in it.'],
       },
@@ -120,7 +126,15 @@ function figures(o: Outline, work: WorkState['work']): readonly { readonly id: s
 }
 
 /** What this design leads to, with the change since the version last kept; it never leaves the screen. */
-export function Strip({ cover, outline: o, work }: { readonly cover: Cover; readonly outline: Outline; readonly work: WorkState }): ReactNode {
+export function Strip({
+  cover,
+  outline: o,
+  work,
+}: {
+  readonly cover: Cover;
+  readonly outline: Outline;
+  readonly work: WorkState;
+}): ReactNode {
   const units = useUnits();
   const navigate = useNavigate();
   const keptCover = cover.kept ? ({ ...cover, answers: cover.kept } as Cover) : undefined;
@@ -140,15 +154,26 @@ export function Strip({ cover, outline: o, work }: { readonly cover: Cover; read
       {figures(o, work.work).map(({ id, name, figure, text }) => {
         const old = before.find((f) => f.id === id)?.figure;
         const difference = old ? figure.value - old.value : 0;
-        const shown = formatAmount(Math.abs(difference), figure.quantity === 'temperature' ? 'warming' : figure.quantity, units);
-        const still = !old || shown === formatAmount(0, figure.quantity === 'temperature' ? 'warming' : figure.quantity, units);
+        const shown = formatAmount(
+          Math.abs(difference),
+          figure.quantity === 'temperature' ? 'warming' : figure.quantity,
+          units,
+        );
+        const still =
+          !old || shown === formatAmount(0, figure.quantity === 'temperature' ? 'warming' : figure.quantity, units);
         return (
           <div className="cell" key={id} data-testid={`strip-${id}`}>
             <span className="name">{name}</span>
             <span className="figure measure">
               <Why figure={figure}>{text ?? formatAmount(figure.value, figure.quantity, units)}</Why>
             </span>
-            <span className="since">{cover.kept === null ? 'not kept yet' : still ? 'as kept' : `${difference > 0 ? '+' : '−'}${shown} since kept`}</span>
+            <span className="since">
+              {cover.kept === null
+                ? 'not kept yet'
+                : still
+                  ? 'as kept'
+                  : `${difference > 0 ? '+' : '−'}${shown} since kept`}
+            </span>
           </div>
         );
       })}

@@ -39,20 +39,28 @@ export function openDatabase(name = 'cabanon'): Database {
 
 export const EDITS_KEPT = 300;
 
-export type SaveAnswer = { readonly kind: 'saved'; readonly revision: number } | { readonly kind: 'conflict'; readonly row: GardenRow };
+export type SaveAnswer =
+  { readonly kind: 'saved'; readonly revision: number } | { readonly kind: 'conflict'; readonly row: GardenRow };
 
 /**
  * Saves a garden with its edits unless another tab has saved since `revision`.
  * @param force overwrite the other tab's work, when the gardener has said so
  */
-export async function saveGarden(db: Database, row: Omit<GardenRow, 'savedAt'>, edits: readonly Edit[], force: boolean, now: number): Promise<SaveAnswer> {
+export async function saveGarden(
+  db: Database,
+  row: Omit<GardenRow, 'savedAt'>,
+  edits: readonly Edit[],
+  force: boolean,
+  now: number,
+): Promise<SaveAnswer> {
   return db.transaction('rw', db.gardens, db.edits, async () => {
     const stored = await db.gardens.get(row.id);
     if (stored && stored.revision !== row.revision && !force) return { kind: 'conflict', row: stored } as const;
     const revision = Math.max(stored?.revision ?? 0, row.revision) + 1;
     await db.gardens.put({ ...row, revision, savedAt: now });
     const before = await db.edits.where('gardenId').equals(row.id).toArray();
-    const same = (edit: Edit, seq: number): boolean => JSON.stringify(before[seq]?.patches) === JSON.stringify(edit.patches);
+    const same = (edit: Edit, seq: number): boolean =>
+      JSON.stringify(before[seq]?.patches) === JSON.stringify(edit.patches);
     await db.edits.bulkPut(edits.flatMap((edit, seq) => (same(edit, seq) ? [] : [{ ...edit, gardenId: row.id, seq }])));
     await db.edits.bulkDelete(before.slice(edits.length).map((edit): [string, number] => [edit.gardenId, edit.seq]));
     return { kind: 'saved', revision } as const;
@@ -60,7 +68,10 @@ export async function saveGarden(db: Database, row: Omit<GardenRow, 'savedAt'>, 
 }
 
 /** A garden and its edits, or undefined when there is none of that id. */
-export async function loadGarden(db: Database, id: string): Promise<{ row: GardenRow; edits: readonly Edit[] } | undefined> {
+export async function loadGarden(
+  db: Database,
+  id: string,
+): Promise<{ row: GardenRow; edits: readonly Edit[] } | undefined> {
   const row = await db.gardens.get(id);
   if (!row) return undefined;
   const rows = await db.edits.where('gardenId').equals(id).sortBy('seq');

@@ -22,11 +22,17 @@ const LIST: readonly (readonly [string, string])[] = [
 ];
 
 function typing(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
 }
 
 /** Keys that work in every place. */
-export function useKeys(navigate: NavigateFunction, hand: { readonly bedId: string | undefined; readonly coverId: string | undefined }): void {
+export function useKeys(
+  navigate: NavigateFunction,
+  hand: { readonly bedId: string | undefined; readonly coverId: string | undefined },
+): void {
   const dispatch = useAppDispatch();
   const { bedId, coverId } = hand;
   useEffect(() => {
@@ -37,7 +43,12 @@ export function useKeys(navigate: NavigateFunction, hand: { readonly bedId: stri
         return;
       }
       if (!e.altKey || e.ctrlKey || e.metaKey) return;
-      const to = [undefined, '/plot', bedId && `/bed/${bedId}`, ...['bench', 'saw', 'cart', 'paper'].map((place) => coverId && `/${place}/${coverId}`)][Number(e.key)];
+      const to = [
+        undefined,
+        '/plot',
+        bedId && `/bed/${bedId}`,
+        ...['bench', 'saw', 'cart', 'paper'].map((place) => coverId && `/${place}/${coverId}`),
+      ][Number(e.key)];
       if (!to) return;
       e.preventDefault();
       void navigate(to);

@@ -10,7 +10,8 @@ beforeEach(() => {
 });
 afterEach(() => db.delete());
 
-const tab = (heard: [string, number][] = []): AppStore => createStore({ db, now: () => 1, announce: (id, revision) => void heard.push([id, revision]) });
+const tab = (heard: [string, number][] = []): AppStore =>
+  createStore({ db, now: () => 1, announce: (id, revision) => void heard.push([id, revision]) });
 const rename = (name: string) => edit('Rename', (garden) => void (garden.name = name));
 const settled = async (): Promise<void> => new Promise((done) => setTimeout(done, 60));
 const nameIn = (store: AppStore): string | undefined => store.getState().open?.doc.name;

@@ -1,4 +1,10 @@
-import { type PayloadAction, type ThunkAction, type UnknownAction, configureStore, createSlice } from '@reduxjs/toolkit';
+import {
+  type PayloadAction,
+  type ThunkAction,
+  type UnknownAction,
+  configureStore,
+  createSlice,
+} from '@reduxjs/toolkit';
 import { type Draft, applyPatches, enablePatches, produceWithPatches } from 'immer';
 import { type Fault } from '../../core/result';
 import { type Garden, gardenSchema } from '../../core/files/garden';
@@ -32,15 +38,28 @@ const slice = createSlice({
   name: 'app',
   initialState: start,
   reducers: {
-    opened: (state, action: PayloadAction<OpenGarden | null>) => ({ ...state, open: action.payload, status: 'ready' as const }),
+    opened: (state, action: PayloadAction<OpenGarden | null>) => ({
+      ...state,
+      open: action.payload,
+      status: 'ready' as const,
+    }),
     worked: (state, action: PayloadAction<Pick<OpenGarden, 'doc' | 'edits' | 'at'>>) =>
       state.open ? { ...state, open: { ...state.open, ...action.payload, save: 'saving' as const } } : state,
     saved: (state, action: PayloadAction<{ id: string; revision: number; last: boolean }>) =>
       state.open?.id === action.payload.id
-        ? { ...state, open: { ...state.open, revision: action.payload.revision, save: action.payload.last ? ('saved' as const) : ('saving' as const), conflict: null } }
+        ? {
+            ...state,
+            open: {
+              ...state.open,
+              revision: action.payload.revision,
+              save: action.payload.last ? ('saved' as const) : ('saving' as const),
+              conflict: null,
+            },
+          }
         : state,
     saveFailed: (state) => (state.open ? { ...state, open: { ...state.open, save: 'failed' as const } } : state),
-    conflicted: (state, action: PayloadAction<GardenRow>) => (state.open ? { ...state, open: { ...state.open, conflict: action.payload } } : state),
+    conflicted: (state, action: PayloadAction<GardenRow>) =>
+      state.open ? { ...state, open: { ...state.open, conflict: action.payload } } : state,
     said: (state, action: PayloadAction<string | null>) => ({ ...state, notice: action.payload }),
   },
 });
@@ -59,7 +78,8 @@ export interface World {
 export function createStore(world: World) {
   return configureStore({
     reducer: slice.reducer,
-    middleware: (defaults) => defaults({ thunk: { extraArgument: world }, immutableCheck: false, serializableCheck: false }),
+    middleware: (defaults) =>
+      defaults({ thunk: { extraArgument: world }, immutableCheck: false, serializableCheck: false }),
   });
 }
 
@@ -75,7 +95,13 @@ function save(force = false): Thunk<Promise<void>> {
       const open = getState().open;
       if (!open || (open.conflict && !force)) return;
       try {
-        const answer = await saveGarden(world.db, { id: open.id, name: open.doc.name, doc: open.doc, revision: open.revision, at: open.at }, open.edits, force, world.now());
+        const answer = await saveGarden(
+          world.db,
+          { id: open.id, name: open.doc.name, doc: open.doc, revision: open.revision, at: open.at },
+          open.edits,
+          force,
+          world.now(),
+        );
         if (answer.kind === 'conflict') {
           dispatch(conflicted(answer.row));
           return;
@@ -143,7 +169,11 @@ export function openStored(id: string): Thunk<Promise<boolean>> {
     const read = gardenSchema.safeParse(stored.row.doc);
     if (!read.success) {
       dispatch(opened(null));
-      dispatch(said(`The stored garden “${stored.row.name}” cannot be read: ${issueFaults(read.error.issues)[0]?.field ?? ''}`));
+      dispatch(
+        said(
+          `The stored garden “${stored.row.name}” cannot be read: ${issueFaults(read.error.issues)[0]?.field ?? ''}`,
+        ),
+      );
       return false;
     }
     const { row, edits } = stored;

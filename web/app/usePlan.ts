@@ -51,7 +51,12 @@ export function useMends(cover: Cover | undefined, work: PlanWork | undefined): 
 /** Cuts and list of a cover, worked out in the background; only the latest design counts. */
 export function useWork(cover: Cover | undefined): WorkState {
   const garden = useGarden();
-  const [state, setState] = useState<Omit<WorkState, 'stop'>>({ work: undefined, busy: false, slow: false, problem: undefined });
+  const [state, setState] = useState<Omit<WorkState, 'stop'>>({
+    work: undefined,
+    busy: false,
+    slow: false,
+    problem: undefined,
+  });
   const asked = useRef(0);
   const answersKey = cover && JSON.stringify(cover);
 
@@ -61,7 +66,12 @@ export function useWork(cover: Cover | undefined): WorkState {
     const known = finished.get(garden) ?? new Map<string, Result<PlanWork>>();
     finished.set(garden, known);
     const show = (result: Result<PlanWork>): void =>
-      setState({ work: result.ok ? result.value : undefined, busy: false, slow: false, problem: result.ok ? undefined : result.faults[0]?.message });
+      setState({
+        work: result.ok ? result.value : undefined,
+        busy: false,
+        slow: false,
+        problem: result.ok ? undefined : result.faults[0]?.message,
+      });
     const before = known.get(answersKey);
     const timers = [
       setTimeout(() => {
@@ -77,7 +87,13 @@ export function useWork(cover: Cover | undefined): WorkState {
           if (asked.current === turn) show(result);
         },
         () => {
-          if (asked.current === turn) setState({ work: undefined, busy: false, slow: false, problem: 'The cut list could not be worked out. Change something and it is tried again.' });
+          if (asked.current === turn)
+            setState({
+              work: undefined,
+              busy: false,
+              slow: false,
+              problem: 'The cut list could not be worked out. Change something and it is tried again.',
+            });
         },
       );
     return () => timers.forEach(clearTimeout);
@@ -88,7 +104,12 @@ export function useWork(cover: Cover | undefined): WorkState {
   const stop = useCallback(() => {
     asked.current++;
     stopWork();
-    setState({ work: undefined, busy: false, slow: false, problem: 'Stopped. Change something and it is worked out again.' });
+    setState({
+      work: undefined,
+      busy: false,
+      slow: false,
+      problem: 'Stopped. Change something and it is worked out again.',
+    });
   }, []);
   return { ...state, stop };
 }

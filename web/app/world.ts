@@ -12,7 +12,8 @@ export const store = createStore({
   announce: (id, revision) => channel.postMessage({ id, revision }),
 });
 
-channel.onmessage = (event: MessageEvent<{ id: string; revision: number }>) => void store.dispatch(heardSave(event.data.id, event.data.revision));
+channel.onmessage = (event: MessageEvent<{ id: string; revision: number }>) =>
+  void store.dispatch(heardSave(event.data.id, event.data.revision));
 
 const OPEN_KEY = 'cabanon.open';
 

@@ -37,7 +37,12 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
   const height = h + 32 + (marks.some((m) => m.low) ? 18 : 0);
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
   return (
-    <svg width={width} height={height} role="img" aria-label={`${bar.label}, ${formatLength(bar.lengthMm, length)}${bar.fromShelf ? ', from the shelf' : ''}: ${bar.pieces.map((p) => `${p.tag} ${formatLength(p.lengthMm, length)}, mark ${formatLength(p.markMm, length)}`).join('; ')}`}>
+    <svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label={`${bar.label}, ${formatLength(bar.lengthMm, length)}${bar.fromShelf ? ', from the shelf' : ''}: ${bar.pieces.map((p) => `${p.tag} ${formatLength(p.lengthMm, length)}, mark ${formatLength(p.markMm, length)}`).join('; ')}`}
+    >
       <text x={0} y={y + h / 2 - 2} fontSize={13.5} fontWeight={600} fill="var(--ink)">
         {bar.label}
       </text>
@@ -45,7 +50,15 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
         {formatLength(bar.lengthMm, length)}
         {bar.fromShelf ? ', shelf' : ''}
       </text>
-      <rect x={LEFT} y={y} width={bar.lengthMm * scale} height={h} fill="url(#offcut)" stroke="var(--quiet)" strokeDasharray="5 4" />
+      <rect
+        x={LEFT}
+        y={y}
+        width={bar.lengthMm * scale}
+        height={h}
+        fill="url(#offcut)"
+        stroke="var(--quiet)"
+        strokeDasharray="5 4"
+      />
       {bar.pieces.map((p) => {
         const from = x(p.markMm - p.lengthMm);
         const w = p.lengthMm * scale;
@@ -53,12 +66,34 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
         const room = w > figure.length * 8 + p.tag.length * 9 + 26;
         return (
           <g key={p.tag}>
-            <rect x={from} y={y} width={w} height={h} fill={pipe ? 'var(--pipe-face)' : 'var(--timber-face)'} stroke="var(--ink)" strokeWidth={1.3} />
-            <text x={room ? from + 9 : from + w / 2} y={y + h / 2 + 5} textAnchor={room ? 'start' : 'middle'} fontSize={14} fontWeight={700} fill="var(--ink)">
+            <rect
+              x={from}
+              y={y}
+              width={w}
+              height={h}
+              fill={pipe ? 'var(--pipe-face)' : 'var(--timber-face)'}
+              stroke="var(--ink)"
+              strokeWidth={1.3}
+            />
+            <text
+              x={room ? from + 9 : from + w / 2}
+              y={y + h / 2 + 5}
+              textAnchor={room ? 'start' : 'middle'}
+              fontSize={14}
+              fontWeight={700}
+              fill="var(--ink)"
+            >
               {w > p.tag.length * 9 ? p.tag : ''}
             </text>
             {room && (
-              <text x={from + w - 9} y={y + h / 2 + 5} textAnchor="end" className="measure" fontSize={13.5} fill="var(--ink)">
+              <text
+                x={from + w - 9}
+                y={y + h / 2 + 5}
+                textAnchor="end"
+                className="measure"
+                fontSize={13.5}
+                fill="var(--ink)"
+              >
                 {figure}
               </text>
             )}
@@ -68,8 +103,23 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
       {!whole &&
         marks.map((m, i) => (
           <g key={i}>
-            <line x1={m.at} x2={m.at} y1={y - 5} y2={y + h + 7 + (m.low ? 18 : 0)} stroke="var(--chalk)" strokeWidth={2} />
-            <text x={m.at} y={y + h + 21 + (m.low ? 18 : 0)} textAnchor="middle" className="measure" fontSize={13.5} fontWeight={600} fill="var(--chalk-ink)">
+            <line
+              x1={m.at}
+              x2={m.at}
+              y1={y - 5}
+              y2={y + h + 7 + (m.low ? 18 : 0)}
+              stroke="var(--chalk)"
+              strokeWidth={2}
+            />
+            <text
+              x={m.at}
+              y={y + h + 21 + (m.low ? 18 : 0)}
+              textAnchor="middle"
+              className="measure"
+              fontSize={13.5}
+              fontWeight={600}
+              fill="var(--chalk-ink)"
+            >
               {m.text}
             </text>
           </g>

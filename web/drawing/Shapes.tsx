@@ -25,8 +25,23 @@ const AREA: Readonly<Record<Stuff, { readonly fill: string; readonly stroke: str
 
 /** One shape at true size: areas as they are, pipes as lines of their own width with a dark edge. */
 export function Shape({ drawn, sheet }: { readonly drawn: Drawn; readonly sheet: Sheet }): ReactNode {
-  const points = drawn.points.map((p) => toScreen(sheet, p).map((x) => x.toFixed(1)).join(',')).join(' ');
-  if (drawn.widthMm === undefined) return <polygon points={points} fill={AREA[drawn.stuff].fill} stroke={AREA[drawn.stuff].stroke} strokeWidth={1} strokeLinejoin="round" />;
+  const points = drawn.points
+    .map((p) =>
+      toScreen(sheet, p)
+        .map((x) => x.toFixed(1))
+        .join(','),
+    )
+    .join(' ');
+  if (drawn.widthMm === undefined)
+    return (
+      <polygon
+        points={points}
+        fill={AREA[drawn.stuff].fill}
+        stroke={AREA[drawn.stuff].stroke}
+        strokeWidth={1}
+        strokeLinejoin="round"
+      />
+    );
   const width = Math.max(2.5, drawn.widthMm * sheet.scale);
   return (
     <g fill="none" strokeLinejoin="round">

@@ -19,8 +19,10 @@ export interface ViewFrame {
 }
 
 /** Room round a view for its dimension lines, px. */
-export const MARGIN: Readonly<Record<View, { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number }>> = {
-  end: { left: 74, right: 96, top: 50, bottom: 42 },
+export const MARGIN: Readonly<
+  Record<View, { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number }>
+> = {
+  end: { left: 74, right: 96, top: 58, bottom: 42 },
   side: { left: 8, right: 12, top: 40, bottom: 42 },
   plan: { left: 8, right: 62, top: 24, bottom: 40 },
 };
@@ -62,9 +64,12 @@ const Paper = styled.figure`
     color: var(--quiet);
   }
   .unit {
+    position: absolute;
+    left: 0;
+    bottom: 100%;
     color: var(--quiet);
-    font-size: 0.8125rem;
-    margin-left: 0.2rem;
+    font-size: 0.75rem;
+    line-height: 1.2;
   }
   figcaption {
     position: absolute;
@@ -93,9 +98,16 @@ interface LinePlace {
 }
 
 const ROW_PX = 28;
+/** Width of one character of a figure. */
+const FIGURE_PX = 8.6;
 
 /** Where a dimension line and its figure stand on the screen. */
-function placeDimension(d: Dimension, sheet: Sheet, box: { readonly right: number; readonly bottom: number; readonly top: number; readonly left: number }): LinePlace {
+function placeDimension(
+  d: Dimension,
+  sheet: Sheet,
+  figurePx: number,
+  box: { readonly right: number; readonly bottom: number; readonly top: number; readonly left: number },
+): LinePlace {
   const from = toScreen(sheet, flatten(d.from, d.view));
   const to = toScreen(sheet, flatten(d.to, d.view));
   const base = { id: d.id, dimension: d, tick: 'across' as const };
@@ -103,7 +115,7 @@ function placeDimension(d: Dimension, sheet: Sheet, box: { readonly right: numbe
     case 'below':
     case 'above': {
       const y = d.side === 'below' ? box.bottom + ROW_PX * d.row - 6 : box.top - ROW_PX * d.row + 6;
-      const narrow = Math.abs(to[0] - from[0]) < 90;
+      const narrow = Math.abs(to[0] - from[0]) < figurePx + 26;
       return {
         ...base,
         a: [from[0], y],
@@ -135,12 +147,20 @@ function placeDimension(d: Dimension, sheet: Sheet, box: { readonly right: numbe
       };
     }
     case 'leader': {
-      const label: readonly [number, number] = [box.right - 6, box.top - 24];
-      return { ...base, a: from, b: [label[0], label[1] + 14], label: [label[0] - 34, label[1]], anchor: 'left', feet: [], tick: 'none' };
+      const label: readonly [number, number] = [box.right + 34, box.top - 22];
+      return { ...base, a: from, b: [label[0] - 22, label[1] + 15], label, anchor: 'centre', feet: [], tick: 'none' };
     }
     case 'inside': {
-      const narrow = Math.abs(to[0] - from[0]) < 76;
-      return { ...base, a: from, b: to, label: narrow ? [to[0] + 6, from[1]] : [(from[0] + to[0]) / 2, from[1]], anchor: narrow ? 'left' : 'centre', feet: [] };
+      // A line too short for its figure carries it above.
+      const narrow = Math.abs(to[0] - from[0]) < figurePx + 26;
+      return {
+        ...base,
+        a: from,
+        b: to,
+        label: [(from[0] + to[0]) / 2, from[1] - (narrow ? 20 : 0)],
+        anchor: 'centre',
+        feet: [],
+      };
     }
   }
 }
@@ -157,7 +177,16 @@ function Line({ place }: { readonly place: LinePlace }): ReactNode {
       ))}
       <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
       {tick === 'across' &&
-        [a, b].map(([x, y], i) => <line key={i} x1={x - (level ? 4 : 7)} y1={y + (level ? 7 : 4)} x2={x + (level ? 4 : 7)} y2={y - (level ? 7 : 4)} strokeWidth={2.4} />)}
+        [a, b].map(([x, y], i) => (
+          <line
+            key={i}
+            x1={x - (level ? 4 : 7)}
+            y1={y + (level ? 7 : 4)}
+            x2={x + (level ? 4 : 7)}
+            y2={y - (level ? 7 : 4)}
+            strokeWidth={2.4}
+          />
+        ))}
     </g>
   );
 }
@@ -169,7 +198,8 @@ interface ViewProps {
   readonly view: View;
   readonly frame: ViewFrame;
   readonly scale: number;
-  readonly onSet: (id: string, mm: number) => Result<unknown>;
+  /** Sets a dimension; without it the figures are only shown, as on paper. */
+  readonly onSet?: (id: string, mm: number) => Result<unknown>;
   /** Things drawn over the shapes: vents, pushes. */
   readonly extra?: (sheet: Sheet) => ReactNode;
 }
@@ -182,13 +212,20 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, extra }: Vi
   const width = frame.widthMm * scale;
   const height = frame.heightMm * scale;
   const box = { left: m.left, right: m.left + width, top: m.top, bottom: m.top + height };
-  const places = o.assembly.dimensions.filter((d) => d.view === view).map((d) => placeDimension(d, sheet, box));
+  const places = o.assembly.dimensions
+    .filter((d) => d.view === view)
+    .map((d) => placeDimension(d, sheet, formatLength(d.valueMm, units.length).length * FIGURE_PX, box));
   const arch = o.assembly.arches[0];
   const ground = toScreen(sheet, [0, 0])[1];
   return (
     <Paper style={{ width: width + m.left + m.right, height: height + m.top + m.bottom }} data-view={view}>
       <figcaption>{NAMES[view]}</figcaption>
-      <svg width={width + m.left + m.right} height={height + m.top + m.bottom} role="img" aria-label={`${o.cover.name} ${NAMES[view].toLowerCase()}: ${describe(o, units.length)}`}>
+      <svg
+        width={width + m.left + m.right}
+        height={height + m.top + m.bottom}
+        role="img"
+        aria-label={`${o.cover.name} ${NAMES[view].toLowerCase()}: ${describe(o, units.length)}`}
+      >
         {view !== 'plan' && <Ground y={ground} x0={box.left - 10} x1={box.right + 10} />}
         {frame.shapes.map((drawn, i) => (
           <Shape key={i} drawn={drawn} sheet={sheet} />
@@ -211,8 +248,14 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, extra }: Vi
       </svg>
       {places.map((p) => (
         <div key={p.id} className={`place ${p.anchor}`} style={{ left: p.label[0], top: p.label[1] }}>
-          {p.dimension.typed ? (
-            <LengthField label={`${p.dimension.label}, ${NAMES[view].toLowerCase()}`} valueMm={p.dimension.valueMm} onSet={(mm) => onSet(p.id, mm)} testId={`dim-${p.id}`} boxed={p.dimension.side === 'leader'} />
+          {p.dimension.typed && onSet ? (
+            <LengthField
+              label={`${p.dimension.label}, ${NAMES[view].toLowerCase()}`}
+              valueMm={p.dimension.valueMm}
+              onSet={(mm) => onSet(p.id, mm)}
+              testId={`dim-${p.id}`}
+              boxed={p.dimension.side === 'leader'}
+            />
           ) : (
             <span className="fixed measure">{formatLength(p.dimension.valueMm, units.length)}</span>
           )}
@@ -225,7 +268,9 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, extra }: Vi
 
 function describe(o: Outline, unit: Parameters<typeof formatLength>[1]): string {
   const arch = o.assembly.arches[0];
-  return arch ? `${arch.tags.length} hoops, span ${formatLength(arch.hoop.spanMm, unit)}, ${formatLength(arch.hoop.heightMm, unit)} high, pipe ${formatLength(arch.cutMm, unit)}` : '';
+  return arch
+    ? `${arch.tags.length} hoops, span ${formatLength(arch.hoop.spanMm, unit)}, ${formatLength(arch.hoop.heightMm, unit)} high, pipe ${formatLength(arch.cutMm, unit)}`
+    : '';
 }
 
 function Ground({ y, x0, x1 }: { readonly y: number; readonly x0: number; readonly x1: number }): ReactNode {
@@ -253,7 +298,13 @@ function CropLine({ outline: o, sheet }: { readonly outline: Outline; readonly s
       {[a[0], b[0]].map((x) => (
         <line key={x} x1={x} y1={a[1]} x2={x} y2={soil} strokeDasharray="2 4" />
       ))}
-      <text x={(a[0] + b[0]) / 2} y={a[1] + 15} textAnchor="middle" stroke="none" style={{ fill: colour, fontWeight: 600 }}>
+      <text
+        x={(a[0] + b[0]) / 2}
+        y={a[1] + 15}
+        textAnchor="middle"
+        stroke="none"
+        style={{ fill: colour, fontWeight: 600 }}
+      >
         {crop(cropKey).name}
       </text>
     </g>

@@ -8,7 +8,9 @@ export function Said({ phrase }: { readonly phrase: Phrase }): ReactNode {
   const units = useUnits();
   return (
     <>
-      {phrase.map((part, i) => (typeof part === 'string' ? part : <b key={i}>{formatAmount(part.value, part.quantity, units)}</b>))}
+      {phrase.map((part, i) =>
+        typeof part === 'string' ? part : <b key={i}>{formatAmount(part.value, part.quantity, units)}</b>,
+      )}
     </>
   );
 }

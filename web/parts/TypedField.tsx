@@ -176,8 +176,10 @@ export function NumberField({ label, value, decimals, min, max, onSet }: NumberP
       take={(text) => {
         const clean = text.trim().replace('−', '-').replace(',', '.');
         const read = Number(clean);
-        if (clean === '' || !Number.isFinite(read)) return { ok: false, faults: [{ field: label, message: `“${text}” is not a number. Try ${min}.` }] };
-        if (read < min || read > max) return { ok: false, faults: [{ field: label, message: `From ${min} to ${max}, please.` }] };
+        if (clean === '' || !Number.isFinite(read))
+          return { ok: false, faults: [{ field: label, message: `“${text}” is not a number. Try ${min}.` }] };
+        if (read < min || read > max)
+          return { ok: false, faults: [{ field: label, message: `From ${min} to ${max}, please.` }] };
         const answer = onSet(read);
         return answer.ok ? ok(read) : answer;
       }}

@@ -25,7 +25,15 @@ const SIGNS: Readonly<Record<Verdict, string>> = {
 export function VerdictMark({ verdict }: { readonly verdict: Verdict }): ReactNode {
   return (
     <Mark style={{ color: `var(--${verdict})` }}>
-      <svg width="16" height="16" viewBox="0 0 16 16" fill="none" stroke="currentColor" strokeWidth="2.2" aria-hidden="true">
+      <svg
+        width="16"
+        height="16"
+        viewBox="0 0 16 16"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="2.2"
+        aria-hidden="true"
+      >
         <path d={SIGNS[verdict]} />
       </svg>
       {WORDS[verdict]}

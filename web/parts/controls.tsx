@@ -159,7 +159,19 @@ const Count = styled.div`
 `;
 
 /** A whole number with a less and a more. */
-export function Stepper({ label, value, min, max, onChange }: { readonly label: string; readonly value: number; readonly min: number; readonly max: number; readonly onChange: (value: number) => void }): ReactNode {
+export function Stepper({
+  label,
+  value,
+  min,
+  max,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly onChange: (value: number) => void;
+}): ReactNode {
   return (
     <Count role="group" aria-label={label}>
       <Button aria-label={`${label}: fewer`} isDisabled={value <= min} onPress={() => onChange(value - 1)}>

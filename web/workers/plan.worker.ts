@@ -11,7 +11,8 @@ import type { Result } from '../../core/result';
 export type PlanWork = Pick<Plan, 'cuts' | 'shopping'>;
 
 let solver: Promise<IntegerSolver> | undefined;
-const loadSolver = (): Promise<IntegerSolver> => (solver ??= highsLoader({ locateFile: () => wasmUrl }).then(highsSolver));
+const loadSolver = (): Promise<IntegerSolver> =>
+  (solver ??= highsLoader({ locateFile: () => wasmUrl }).then(highsSolver));
 
 const service = {
   /** Loads the solver, so that the first plan need not wait for it. */

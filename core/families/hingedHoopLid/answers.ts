@@ -6,7 +6,9 @@ import { sharedAnswers } from '../questions';
 
 export const hingedHoopLidSchema = z.strictObject({
   ...sharedAnswers,
-  frame: z.string().refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue'),
+  frame: z
+    .string()
+    .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue'),
   stand: z.enum(['on edge', 'flat']),
   feet: z.enum(['straps-inside', 'sockets', 'straps-outside']),
   hinges: z.enum(['near', 'far']),

@@ -2,7 +2,17 @@ import { cropUnderHoop } from '../../assembly/crop';
 import { type HoopSite, hoopMembers, hoopPlaces, outerFace, placeExtent, springHoop } from '../../assembly/hoops';
 import { type Point2, enclosedArea, pathLength, tautOutline } from '../../assembly/outline';
 import { straightRun } from '../../assembly/runs';
-import type { Allowance, Assembly, Dimension, HardwareUse, Mark, Member, Ridge, SheetPart, Vec3 } from '../../assembly/types';
+import type {
+  Allowance,
+  Assembly,
+  Dimension,
+  HardwareUse,
+  Mark,
+  Member,
+  Ridge,
+  SheetPart,
+  Vec3,
+} from '../../assembly/types';
 import { coverMaterial } from '../../catalog/covers';
 import { boardShape, section, tubeShape } from '../../catalog/sections';
 import type { Elastica } from '../../hoop/elastica';
@@ -21,7 +31,8 @@ const CROSS_BOARD = '1x6 treated';
 
 /** Hinges along a side: 2 to 5 ft, 3 to 10 ft, one more for each further 4 ft. */
 export function hingeCount(lengthMm: number): number {
-  const feet = lengthMm / inch(12);
+  // A hair under, so that exactly 5 ft is not taken for more.
+  const feet = lengthMm / inch(12) - 1e-6;
   if (feet <= 5) return 2;
   return feet <= 10 ? 3 : 3 + Math.ceil((feet - 10) / 4);
 }
@@ -42,7 +53,11 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const board = boardShape(section(a.frame));
   const t = a.stand === 'on edge' ? board.thicknessMm : board.widthMm;
   const railHeight = a.stand === 'on edge' ? board.widthMm : board.thicknessMm;
-  if (width - 2 * t < 200) return fail('frame', 'The boards leave no room between them on so narrow a bed. Stand them on edge or use a thinner board.');
+  if (width - 2 * t < 200)
+    return fail(
+      'frame',
+      'The boards leave no room between them on so narrow a bed. Stand them on edge or use a thinner board.',
+    );
   const z0 = bed.wall.heightMm;
   const railTop = z0 + railHeight;
   const pipe = tubeShape(section(a.pipe));
@@ -91,8 +106,26 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const railZ = z0 + railHeight / 2;
   const wide: Vec3 = a.stand === 'on edge' ? [0, 0, 1] : [0, 1, 0];
   const wideEnd: Vec3 = a.stand === 'on edge' ? [0, 0, 1] : [1, 0, 0];
-  const front = straightRun({ tag: 'A1', part: 'Front rail', sectionKey: a.frame, from: [x0, yOf('front'), railZ], to: [x1, yOf('front'), railZ], wide, hoopXs: xs, markHoops: true });
-  const hinge = straightRun({ tag: 'A2', part: 'Hinge rail', sectionKey: a.frame, from: [x0 + t, yOf('hinge'), railZ], to: [x1 - t, yOf('hinge'), railZ], wide, hoopXs: xs, markHoops: true });
+  const front = straightRun({
+    tag: 'A1',
+    part: 'Front rail',
+    sectionKey: a.frame,
+    from: [x0, yOf('front'), railZ],
+    to: [x1, yOf('front'), railZ],
+    wide,
+    hoopXs: xs,
+    markHoops: true,
+  });
+  const hinge = straightRun({
+    tag: 'A2',
+    part: 'Hinge rail',
+    sectionKey: a.frame,
+    from: [x0 + t, yOf('hinge'), railZ],
+    to: [x1 - t, yOf('hinge'), railZ],
+    wide,
+    hoopXs: xs,
+    markHoops: true,
+  });
   const endFrom = hingeNear ? 0 : t;
   const endTo = hingeNear ? width - t : width;
   const endBoards = [x0 + t / 2, x1 - t / 2].map((x, i): Member => ({
@@ -127,7 +160,16 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const batten = boardShape(section(BATTEN));
   const battens = (['front', 'hinge'] as const).flatMap((side, i) => {
     const y = yOf(side) + (yOf(side) < middleY ? -1 : 1) * (t / 2 + batten.thicknessMm / 2 + outward);
-    return straightRun({ tag: `B${i + 1}`, part: 'Cover batten', sectionKey: BATTEN, from: [x0, y, railZ], to: [x1, y, railZ], wide: [0, 0, 1], hoopXs: xs, markHoops: false }).members;
+    return straightRun({
+      tag: `B${i + 1}`,
+      part: 'Cover batten',
+      sectionKey: BATTEN,
+      from: [x0, y, railZ],
+      to: [x1, y, railZ],
+      wide: [0, 0, 1],
+      hoopXs: xs,
+      markHoops: false,
+    }).members;
   });
   const part = a.extent.kind === 'part';
   const openEnds = [...(part && x0 > 1 ? [x0] : []), ...(part && x1 < survey.frameOn.lengthMm - 1 ? [x1] : [])];
@@ -137,14 +179,28 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       tag: `C${i + 1}`,
       part: 'Board across the soil',
       sectionKey: CROSS_BOARD,
-      shape: { kind: 'straight', from: [x, bed.wall.thicknessMm, z0 - cross.widthMm / 2], to: [x, bed.wall.thicknessMm + bed.inside.widthMm, z0 - cross.widthMm / 2], wide: [0, 0, 1] },
+      shape: {
+        kind: 'straight',
+        from: [x, bed.wall.thicknessMm, z0 - cross.widthMm / 2],
+        to: [x, bed.wall.thicknessMm + bed.inside.widthMm, z0 - cross.widthMm / 2],
+        wide: [0, 0, 1],
+      },
       lengthMm: bed.inside.widthMm,
       ends: ['square', 'square'],
       holes: [],
       marks: [],
     };
   });
-  const members = [...front.members, ...hinge.members, ...endBoards, ...hoops, ...ridge.members, ...ties, ...battens, ...crossBoards];
+  const members = [
+    ...front.members,
+    ...hinge.members,
+    ...endBoards,
+    ...hoops,
+    ...ridge.members,
+    ...ties,
+    ...battens,
+    ...crossBoards,
+  ];
 
   const hinges = hingeCount(length);
   const latches = site.windy ? 2 : 1;
@@ -160,17 +216,37 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
           { itemKey: 'strap', count: 2 * n, joint: 'One at each hoop foot' },
           { itemKey: 'screw-1', count: 4 * n, joint: 'Two screws a strap' },
         ]),
-    ...(a.feet === 'straps-outside' ? [{ itemKey: 'end-cap', count: 2 * n, joint: 'Pipe ends outside the frame' }] : []),
+    ...(a.feet === 'straps-outside'
+      ? [{ itemKey: 'end-cap', count: 2 * n, joint: 'Pipe ends outside the frame' }]
+      : []),
     ...ridge.hardware,
-    ...(a.crossTies > 0 ? [{ itemKey: 'screw-2-1/2', count: 4 * a.crossTies, joint: 'Cross ties, two screws an end' }] : []),
-    ...(crossBoards.length > 0 ? [{ itemKey: 'screw-2-1/2', count: 4 * crossBoards.length, joint: 'Board across the soil, two screws an end' }] : []),
-    { itemKey: 'screw-1-5/8', count: battens.reduce((sum, b) => sum + Math.ceil(b.lengthMm / 300) + 1, 0), joint: 'Cover battens, one every 300 mm' },
-    { itemKey: 'staple', count: 2 * Math.ceil(length / 150) + 2 * Math.ceil(width / 100), joint: 'Cover under the battens and on the end boards' },
+    ...(a.crossTies > 0
+      ? [{ itemKey: 'screw-2-1/2', count: 4 * a.crossTies, joint: 'Cross ties, two screws an end' }]
+      : []),
+    ...(crossBoards.length > 0
+      ? [{ itemKey: 'screw-2-1/2', count: 4 * crossBoards.length, joint: 'Board across the soil, two screws an end' }]
+      : []),
+    {
+      itemKey: 'screw-1-5/8',
+      count: battens.reduce((sum, b) => sum + Math.ceil(b.lengthMm / 300) + 1, 0),
+      joint: 'Cover battens, one every 300 mm',
+    },
+    {
+      itemKey: 'staple',
+      count: 2 * Math.ceil(length / 150) + 2 * Math.ceil(width / 100),
+      joint: 'Cover under the battens and on the end boards',
+    },
     { itemKey: 'hinge', count: hinges, joint: 'Hinge rail to the bed' },
     { itemKey: 'handle', count: 1, joint: 'Front rail, in the middle' },
-    { itemKey: 'latch', count: latches, joint: site.windy ? 'Front rail to the bed, two where it is windy' : 'Front rail to the bed' },
+    {
+      itemKey: 'latch',
+      count: latches,
+      joint: site.windy ? 'Front rail to the bed, two where it is windy' : 'Front rail to the bed',
+    },
     { itemKey: 'stay', count: length > inch(96) ? 2 : 1, joint: 'Holds the lid open' },
-    ...(a.paint === 'paint' && coverMaterial(a.cover).kind === 'film' && section(a.pipe).material === 'pvc' ? [{ itemKey: 'paint', count: 1, joint: 'PVC painted where film touches it' }] : []),
+    ...(a.paint === 'paint' && coverMaterial(a.cover).kind === 'film' && section(a.pipe).material === 'pvc'
+      ? [{ itemKey: 'paint', count: 1, joint: 'PVC painted where film touches it' }]
+      : []),
     ...front.hardware,
     ...hinge.hardware,
   ];
@@ -182,7 +258,9 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const sectionArea = enclosedArea(line) / 1e6;
   const nearFace = line.map((p): Vec3 => [x0, p.y, p.z]);
   const farFace = line.map((p): Vec3 => [x1, p.y, p.z]);
-  const sweep = line.slice(1).map((_, i): Vec3[] => [nearFace[i], nearFace[i + 1], farFace[i + 1], farFace[i]].filter((p) => p !== undefined));
+  const sweep = line
+    .slice(1)
+    .map((_, i): Vec3[] => [nearFace[i], nearFace[i + 1], farFace[i + 1], farFace[i]].filter((p) => p !== undefined));
   const across: Allowance[] = [
     { what: 'Over hoop and rails, edge to edge', mm: taut },
     { what: 'Wrapped under the battens, both sides', mm: 2 * a.battenWrapMm },
@@ -228,8 +306,29 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     members,
     sheets,
     hardware: lines,
-    arches: [{ tags: hoops.map((h) => h.tag), sectionKey: a.pipe, hoop, xsMm: xs, spacingMm: (last - first) / (n - 1), footYMm: footY, footZMm: footZ, baseZMm: footZ, cutMm, ridge: ridge.kind }],
-    pushedRails: [{ tag: 'A1', sectionKey: a.frame, across: a.stand === 'on edge' ? 'thickness' : 'width', freeLengthMm: length / (a.crossTies + 1), pushesAtMm: (last - first) / (n - 1) }],
+    arches: [
+      {
+        tags: hoops.map((h) => h.tag),
+        sectionKey: a.pipe,
+        hoop,
+        xsMm: xs,
+        spacingMm: (last - first) / (n - 1),
+        footYMm: footY,
+        footZMm: footZ,
+        baseZMm: footZ,
+        cutMm,
+        ridge: ridge.kind,
+      },
+    ],
+    pushedRails: [
+      {
+        tag: 'A1',
+        sectionKey: a.frame,
+        across: a.stand === 'on edge' ? 'thickness' : 'width',
+        freeLengthMm: length / (a.crossTies + 1),
+        pushesAtMm: (last - first) / (n - 1),
+      },
+    ],
     sleeves: [],
     moving: [{ name: 'Lid', memberTags: lidTags, sheetTags: sheets.map((s) => s.tag), motion: 'hinged' }],
     crop,
@@ -240,8 +339,24 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       volumeM3: (sectionArea * length) / 1000,
       heightM: rise / 1000,
     },
-    dimensions: dimensions(a, { x0, x1, width, z0, footY, footZ, spanMm, crownZ, cutMm, hoopHeightMm: hoop.heightMm, xs, wall: bed.wall.thicknessMm }),
-    remarks: a.feet === 'straps-outside' ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.'] : [],
+    dimensions: dimensions(a, {
+      x0,
+      x1,
+      width,
+      z0,
+      footY,
+      footZ,
+      spanMm,
+      crownZ,
+      cutMm,
+      hoopHeightMm: hoop.heightMm,
+      xs,
+      wall: bed.wall.thicknessMm,
+    }),
+    remarks:
+      a.feet === 'straps-outside'
+        ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.']
+        : [],
   });
 }
 
@@ -251,7 +366,14 @@ interface RidgeBuilt {
   readonly hardware: readonly HardwareUse[];
 }
 
-function buildRidge(a: HingedHoopLidAnswers, xs: readonly number[], y: number, crownZ: number, railTop: number, frame: { x0: number; x1: number; t: number }): RidgeBuilt {
+function buildRidge(
+  a: HingedHoopLidAnswers,
+  xs: readonly number[],
+  y: number,
+  crownZ: number,
+  railTop: number,
+  frame: { x0: number; x1: number; t: number },
+): RidgeBuilt {
   const first = xs[0] ?? 0;
   const last = xs[xs.length - 1] ?? 0;
   const n = xs.length;
@@ -262,11 +384,28 @@ function buildRidge(a: HingedHoopLidAnswers, xs: readonly number[], y: number, c
   const depth = s.shape.kind === 'tube' ? s.shape.outsideMm : s.shape.widthMm;
   const z = crownZ - od / 2 - depth / 2;
   const [from, to] = a.ridge === 'posted' ? [frame.x0, frame.x1] : [first - 25, last + 25];
-  const run = straightRun({ tag: 'R1', part: a.ridge === 'pipe' ? 'Ridge pipe' : 'Ridge', sectionKey, from: [from, y, z], to: [to, y, z], wide: [0, 0, 1], hoopXs: xs, markHoops: true });
+  const run = straightRun({
+    tag: 'R1',
+    part: a.ridge === 'pipe' ? 'Ridge pipe' : 'Ridge',
+    sectionKey,
+    from: [from, y, z],
+    to: [to, y, z],
+    wide: [0, 0, 1],
+    hoopXs: xs,
+    markHoops: true,
+  });
   if (a.ridge === 'pipe')
-    return { kind: { kind: 'tied' }, members: run.members, hardware: [{ itemKey: 'cable-tie', count: 2 * n, joint: 'Ridge to every crown, two ties crossed' }, ...run.hardware] };
+    return {
+      kind: { kind: 'tied' },
+      members: run.members,
+      hardware: [
+        { itemKey: 'cable-tie', count: 2 * n, joint: 'Ridge to every crown, two ties crossed' },
+        ...run.hardware,
+      ],
+    };
   const screws: HardwareUse = { itemKey: 'screw-1-5/8', count: n, joint: 'Through each crown into the ridge' };
-  if (a.ridge === 'timber') return { kind: { kind: 'tied' }, members: run.members, hardware: [screws, ...run.hardware] };
+  if (a.ridge === 'timber')
+    return { kind: { kind: 'tied' }, members: run.members, hardware: [screws, ...run.hardware] };
   const postTop = z - depth / 2;
   const posts = [frame.x0 + frame.t / 2, frame.x1 - frame.t / 2].map((x, i): Member => ({
     tag: `P${i + 1}`,
@@ -281,7 +420,11 @@ function buildRidge(a: HingedHoopLidAnswers, xs: readonly number[], y: number, c
   return {
     kind: { kind: 'posted', sectionKey, spanMm: frame.x1 - frame.x0 },
     members: [...run.members, ...posts],
-    hardware: [screws, { itemKey: 'corner-plate', count: 4, joint: 'Posts to ridge and to end boards' }, ...run.hardware],
+    hardware: [
+      screws,
+      { itemKey: 'corner-plate', count: 4, joint: 'Posts to ridge and to end boards' },
+      ...run.hardware,
+    ],
   };
 }
 
@@ -308,13 +451,93 @@ function dimensions(a: HingedHoopLidAnswers, m: Measures): readonly Dimension[] 
   const leader: Vec3 = [first, middle + m.spanMm * 0.3, m.footZ + m.hoopHeightMm * 0.85];
   const half = m.footZ + m.hoopHeightMm * 0.5;
   return [
-    { id: 'frameWidth', view: 'end', from: [first, 0, 0], to: [first, m.width, 0], side: 'below', row: 1, label: 'frame', valueMm: m.width, typed: false },
-    { id: 'pipeLength', view: 'end', from: leader, to: leader, side: 'leader', row: 0, label: 'pipe, cut', valueMm: m.cutMm, typed: true },
-    { id: 'height', view: 'end', from: [first, middle, m.footZ], to: [first, middle, m.crownZ], side: 'right', row: 1, label: 'crown above feet', valueMm: m.hoopHeightMm, typed: true },
-    { id: 'wallHeight', view: 'end', from: [first, 0, 0], to: [first, 0, m.z0], side: 'left', row: 1, label: 'bed wall', valueMm: m.z0, typed: false },
-    { id: 'coverLength', view: 'side', from: [m.x0, 0, 0], to: [m.x1, 0, 0], side: 'below', row: 1, label: 'frame', valueMm: m.x1 - m.x0, typed: true },
-    { id: 'spacing', view: 'side', from: [first, m.footY, half], to: [second, m.footY, half], side: 'inside', row: 0, label: 'hoop to hoop', valueMm: second - first, typed: true },
-    { id: 'endOffset', view: 'plan', from: [m.x0, 0, 0], to: [first, 0, 0], side: 'below', row: 1, label: 'end offset', valueMm: first - m.x0, typed: true },
-    { id: 'rowFromEdge', view: 'plan', from: [last, m.wall, 0], to: [last, m.wall + a.rowFromEdgeMm, 0], side: 'right', row: 1, label: 'first row', valueMm: a.rowFromEdgeMm, typed: true },
+    {
+      id: 'frameWidth',
+      view: 'end',
+      from: [first, 0, 0],
+      to: [first, m.width, 0],
+      side: 'below',
+      row: 1,
+      label: 'frame',
+      valueMm: m.width,
+      typed: false,
+    },
+    {
+      id: 'pipeLength',
+      view: 'end',
+      from: leader,
+      to: leader,
+      side: 'leader',
+      row: 0,
+      label: 'pipe, cut',
+      valueMm: m.cutMm,
+      typed: true,
+    },
+    {
+      id: 'height',
+      view: 'end',
+      from: [first, middle, m.footZ],
+      to: [first, middle, m.crownZ],
+      side: 'right',
+      row: 1,
+      label: 'crown above feet',
+      valueMm: m.hoopHeightMm,
+      typed: true,
+    },
+    {
+      id: 'wallHeight',
+      view: 'end',
+      from: [first, 0, 0],
+      to: [first, 0, m.z0],
+      side: 'left',
+      row: 1,
+      label: 'bed wall',
+      valueMm: m.z0,
+      typed: false,
+    },
+    {
+      id: 'coverLength',
+      view: 'side',
+      from: [m.x0, 0, 0],
+      to: [m.x1, 0, 0],
+      side: 'below',
+      row: 1,
+      label: 'frame',
+      valueMm: m.x1 - m.x0,
+      typed: true,
+    },
+    {
+      id: 'spacing',
+      view: 'side',
+      from: [first, m.footY, half],
+      to: [second, m.footY, half],
+      side: 'inside',
+      row: 0,
+      label: 'hoop to hoop',
+      valueMm: second - first,
+      typed: true,
+    },
+    {
+      id: 'endOffset',
+      view: 'plan',
+      from: [m.x0, 0, 0],
+      to: [first, 0, 0],
+      side: 'below',
+      row: 1,
+      label: 'end offset',
+      valueMm: first - m.x0,
+      typed: true,
+    },
+    {
+      id: 'rowFromEdge',
+      view: 'plan',
+      from: [last, m.wall, 0],
+      to: [last, m.wall + a.rowFromEdgeMm, 0],
+      side: 'right',
+      row: 1,
+      label: 'first row',
+      valueMm: a.rowFromEdgeMm,
+      typed: true,
+    },
   ];
 }

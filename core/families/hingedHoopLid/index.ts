@@ -1,6 +1,16 @@
 import { fail } from '../../result';
 import type { Family } from '../family';
-import { answerShared, changeShared, choice, countQuestion, coverQuestions, cropQuestion, dimensionShared, pipeQuestion, schoolQuestion } from '../questions';
+import {
+  answerShared,
+  changeShared,
+  choice,
+  countQuestion,
+  coverQuestions,
+  cropQuestion,
+  dimensionShared,
+  pipeQuestion,
+  schoolQuestion,
+} from '../questions';
 import { type HingedHoopLidAnswers, hingedHoopLidDefaults, hingedHoopLidSchema } from './answers';
 import { assembleHingedHoopLid } from './assemble';
 
@@ -43,19 +53,32 @@ export const hingedHoopLid: Family<HingedHoopLidAnswers> = {
       ['near', 'Near side', 'You open it from the far side.'],
     ]),
     ...coverQuestions(a),
-    choice('ends', 'Ends', a.ends, [
-      ['folded', 'Folded', 'One sheet folded down over the ends: nothing leaks.'],
-      ['flap', 'Flaps', 'Separate flaps that lift for air.'],
-    ], 'skin'),
-    choice('paint', 'PVC against film', a.paint, [
-      ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
-      ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
-    ], 'skin'),
+    choice(
+      'ends',
+      'Ends',
+      a.ends,
+      [
+        ['folded', 'Folded', 'One sheet folded down over the ends: nothing leaks.'],
+        ['flap', 'Flaps', 'Separate flaps that lift for air.'],
+      ],
+      'skin',
+    ),
+    choice(
+      'paint',
+      'PVC against film',
+      a.paint,
+      [
+        ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
+        ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
+      ],
+      'skin',
+    ),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },
   dimension: (a, id, valueMm, site) =>
-    dimensionShared(a, id, valueMm, site.survey.frameOn.lengthMm) ?? fail(id, 'This dimension follows from the bed. Measure it at the bed.'),
+    dimensionShared(a, id, valueMm, site.survey.frameOn.lengthMm) ??
+    fail(id, 'This dimension follows from the bed. Measure it at the bed.'),
   change: (a, change, built) => {
     const shared = changeShared(a, change, built);
     if (shared) return shared;

@@ -9,7 +9,9 @@ export const stakedTunnelSchema = z.strictObject({
   /** Distance between the feet, centre to centre; null: as wide as the bed allows. */
   spanMm: z.number().min(200).max(6000).nullable(),
   feet: z.enum(['rods', 'soil', 'straps']),
-  rod: z.string().refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'tube', 'must be a rod or pipe in the catalogue'),
+  rod: z
+    .string()
+    .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'tube', 'must be a rod or pipe in the catalogue'),
   rodLengthMm: z.number().min(200).max(2000),
   rodShownMm: z.number().min(0).max(1000),
   buryMm: z.number().min(0).max(800),

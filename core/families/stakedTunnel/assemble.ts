@@ -1,5 +1,13 @@
 import { cropUnderHoop, soilZ } from '../../assembly/crop';
-import { type HoopSite, type SprungHoop, hoopMembers, hoopPlaces, outerFace, placeExtent, springHoop } from '../../assembly/hoops';
+import {
+  type HoopSite,
+  type SprungHoop,
+  hoopMembers,
+  hoopPlaces,
+  outerFace,
+  placeExtent,
+  springHoop,
+} from '../../assembly/hoops';
 import { type Point2, enclosedArea, pathLength, tautOutline } from '../../assembly/outline';
 import { straightRun } from '../../assembly/runs';
 import type { Allowance, Assembly, Dimension, HardwareUse, Member, Ridge, Vec3 } from '../../assembly/types';
@@ -33,7 +41,13 @@ function footing(a: StakedTunnelAnswers, site: BuildSite): Foot {
   const inside = bed.inside.widthMm;
   const soil = soilZ(bed);
   if (a.feet === 'straps')
-    return { feet: { kind: 'loose' }, spanMm: a.spanMm ?? inside - od, baseZ: bed.wall.heightMm, aboveMm: 0, belowMm: Math.min(150, bed.wall.heightMm) };
+    return {
+      feet: { kind: 'loose' },
+      spanMm: a.spanMm ?? inside - od,
+      baseZ: bed.wall.heightMm,
+      aboveMm: 0,
+      belowMm: Math.min(150, bed.wall.heightMm),
+    };
   const spanMm = a.spanMm ?? inside - 2 * ROD_FROM_WALL_MM - od;
   return a.feet === 'rods'
     ? { feet: { kind: 'held', angleDeg: 90 }, spanMm, baseZ: soil, aboveMm: a.rodShownMm, belowMm: 0 }
@@ -52,7 +66,10 @@ function endAllowances(a: StakedTunnelAnswers, rise: number): Allowance[] {
   const each = a.ends === 'gathered' ? 12 * MM_PER_INCH : 6 * MM_PER_INCH;
   return [
     { what: 'End height, both ends', mm: 2 * rise },
-    { what: a.ends === 'gathered' ? 'Gathered and weighted, both ends' : 'Folded and clipped, both ends', mm: 2 * each },
+    {
+      what: a.ends === 'gathered' ? 'Gathered and weighted, both ends' : 'Folded and clipped, both ends',
+      mm: 2 * each,
+    },
   ];
 }
 
@@ -147,25 +164,120 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
     { itemKey: 'clip', count: clips, joint: 'Cover to the end hoops' },
     { itemKey: 'sandbag', count: bags, joint: 'Weights on both skirts and the gathered ends' },
   );
-  if (a.feet !== 'rods') hardware.push({ itemKey: 'end-cap', count: 2 * n, joint: 'Pipe ends that would cut the cover or fill with soil' });
+  if (a.feet !== 'rods')
+    hardware.push({ itemKey: 'end-cap', count: 2 * n, joint: 'Pipe ends that would cut the cover or fill with soil' });
   if (a.paint === 'paint' && coverMaterial(a.cover).kind === 'film' && section(a.pipe).material === 'pvc')
     hardware.push({ itemKey: 'paint', count: 1, joint: 'PVC painted where film touches it' });
 
   const insideEdge = bed.wall.thicknessMm;
   const dimensions: Dimension[] = [
-    { id: 'span', view: 'end', from: [first, footY, baseZ], to: [first, footY + spanMm, baseZ], side: 'below', row: 1, label: 'span', valueMm: spanMm, typed: true },
-    { id: 'pipeLength', view: 'end', from: [first, middleY + spanMm * 0.3, footZ + hoop.heightMm * 0.85], to: [first, middleY + spanMm * 0.3, footZ + hoop.heightMm * 0.85], side: 'leader', row: 0, label: 'pipe, cut', valueMm: sprung.cutMm, typed: true },
-    { id: 'height', view: 'end', from: [first, middleY, baseZ], to: [first, middleY, crownZ], side: 'right', row: 1, label: 'crown above base', valueMm: rise, typed: true },
+    {
+      id: 'span',
+      view: 'end',
+      from: [first, footY, baseZ],
+      to: [first, footY + spanMm, baseZ],
+      side: 'below',
+      row: 1,
+      label: 'span',
+      valueMm: spanMm,
+      typed: true,
+    },
+    {
+      id: 'pipeLength',
+      view: 'end',
+      from: [first, middleY + spanMm * 0.3, footZ + hoop.heightMm * 0.85],
+      to: [first, middleY + spanMm * 0.3, footZ + hoop.heightMm * 0.85],
+      side: 'leader',
+      row: 0,
+      label: 'pipe, cut',
+      valueMm: sprung.cutMm,
+      typed: true,
+    },
+    {
+      id: 'height',
+      view: 'end',
+      from: [first, middleY, baseZ],
+      to: [first, middleY, crownZ],
+      side: 'right',
+      row: 1,
+      label: 'crown above base',
+      valueMm: rise,
+      typed: true,
+    },
     ...(a.feet === 'rods'
-      ? [{ id: 'rodShown', view: 'end', from: [first, footY, baseZ], to: [first, footY, baseZ + a.rodShownMm], side: 'left', row: 1, label: 'rod shows', valueMm: a.rodShownMm, typed: true } as const]
+      ? [
+          {
+            id: 'rodShown',
+            view: 'end',
+            from: [first, footY, baseZ],
+            to: [first, footY, baseZ + a.rodShownMm],
+            side: 'left',
+            row: 1,
+            label: 'rod shows',
+            valueMm: a.rodShownMm,
+            typed: true,
+          } as const,
+        ]
       : []),
     ...(a.feet === 'soil'
-      ? [{ id: 'bury', view: 'end', from: [first, footY, baseZ - a.buryMm], to: [first, footY, baseZ], side: 'left', row: 1, label: 'in the soil', valueMm: a.buryMm, typed: true } as const]
+      ? [
+          {
+            id: 'bury',
+            view: 'end',
+            from: [first, footY, baseZ - a.buryMm],
+            to: [first, footY, baseZ],
+            side: 'left',
+            row: 1,
+            label: 'in the soil',
+            valueMm: a.buryMm,
+            typed: true,
+          } as const,
+        ]
       : []),
-    { id: 'coverLength', view: 'side', from: [extent.value.startMm, 0, 0], to: [extent.value.endMm, 0, 0], side: 'below', row: 1, label: 'covered', valueMm: extent.value.endMm - extent.value.startMm, typed: true },
-    { id: 'spacing', view: 'side', from: [first, footY, footZ + hoop.heightMm * 0.5], to: [xs[1] ?? last, footY, footZ + hoop.heightMm * 0.5], side: 'inside', row: 0, label: 'hoop to hoop', valueMm: (xs[1] ?? last) - first, typed: true },
-    { id: 'endOffset', view: 'plan', from: [startMm, 0, 0], to: [first, 0, 0], side: 'below', row: 1, label: 'end offset', valueMm: a.endOffsetMm, typed: true },
-    { id: 'rowFromEdge', view: 'plan', from: [last, insideEdge, 0], to: [last, insideEdge + a.rowFromEdgeMm, 0], side: 'right', row: 1, label: 'first row', valueMm: a.rowFromEdgeMm, typed: true },
+    {
+      id: 'coverLength',
+      view: 'side',
+      from: [extent.value.startMm, 0, 0],
+      to: [extent.value.endMm, 0, 0],
+      side: 'below',
+      row: 1,
+      label: 'covered',
+      valueMm: extent.value.endMm - extent.value.startMm,
+      typed: true,
+    },
+    {
+      id: 'spacing',
+      view: 'side',
+      from: [first, footY, footZ + hoop.heightMm * 0.5],
+      to: [xs[1] ?? last, footY, footZ + hoop.heightMm * 0.5],
+      side: 'inside',
+      row: 0,
+      label: 'hoop to hoop',
+      valueMm: (xs[1] ?? last) - first,
+      typed: true,
+    },
+    {
+      id: 'endOffset',
+      view: 'plan',
+      from: [startMm, 0, 0],
+      to: [first, 0, 0],
+      side: 'below',
+      row: 1,
+      label: 'end offset',
+      valueMm: a.endOffsetMm,
+      typed: true,
+    },
+    {
+      id: 'rowFromEdge',
+      view: 'plan',
+      from: [last, insideEdge, 0],
+      to: [last, insideEdge + a.rowFromEdgeMm, 0],
+      side: 'right',
+      row: 1,
+      label: 'first row',
+      valueMm: a.rowFromEdgeMm,
+      typed: true,
+    },
   ];
 
   return ok({
@@ -183,10 +295,31 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
           { what: 'To pull by', mm: PULL_MM },
         ],
         along: [{ what: 'First hoop to last', mm: run }, ...endAllowances(a, rise)],
-        faces: [...outline.slice(1).map((_, i): Vec3[] => [endPoints[i], endPoints[i + 1], farPoints[i + 1], farPoints[i]].filter((p) => p !== undefined)), endPoints, farPoints],
+        faces: [
+          ...outline
+            .slice(1)
+            .map((_, i): Vec3[] =>
+              [endPoints[i], endPoints[i + 1], farPoints[i + 1], farPoints[i]].filter((p) => p !== undefined),
+            ),
+          endPoints,
+          farPoints,
+        ],
       },
     ],
-    arches: [{ tags: xs.map((_, i) => `H${i + 1}`), sectionKey: a.pipe, hoop, xsMm: xs, spacingMm: (last - first) / (n - 1), footYMm: footY, footZMm: footZ, baseZMm: baseZ, cutMm: sprung.cutMm, ridge }],
+    arches: [
+      {
+        tags: xs.map((_, i) => `H${i + 1}`),
+        sectionKey: a.pipe,
+        hoop,
+        xsMm: xs,
+        spacingMm: (last - first) / (n - 1),
+        footYMm: footY,
+        footZMm: footZ,
+        baseZMm: baseZ,
+        cutMm: sprung.cutMm,
+        ridge,
+      },
+    ],
     pushedRails: [],
     sleeves: a.feet === 'rods' ? [{ outerKey: a.pipe, innerKey: a.rod, where: 'pipe over rod' }] : [],
     moving: [],
@@ -206,7 +339,13 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
   });
 }
 
-function buildRidge(a: StakedTunnelAnswers, t: TunnelShape, xs: readonly number[], members: Member[], hardware: HardwareUse[]): Ridge {
+function buildRidge(
+  a: StakedTunnelAnswers,
+  t: TunnelShape,
+  xs: readonly number[],
+  members: Member[],
+  hardware: HardwareUse[],
+): Ridge {
   const first = xs[0] ?? 0;
   const last = xs[xs.length - 1] ?? 0;
   const crownZ = t.footZ + t.sprung.hoop.heightMm;
@@ -219,21 +358,46 @@ function buildRidge(a: StakedTunnelAnswers, t: TunnelShape, xs: readonly number[
     case 'rope': {
       // Three lines: the crown and both sides at a third of the height; a turn round every hoop and a tail at each end.
       const metres = Math.ceil((3 * (last - first + n * Math.PI * od + 1200)) / 1000);
-      hardware.push({ itemKey: 'rope', count: metres, joint: 'Rope at the crown and at a third of the height, tied hoop to hoop' });
+      hardware.push({
+        itemKey: 'rope',
+        count: metres,
+        joint: 'Rope at the crown and at a third of the height, tied hoop to hoop',
+      });
       return { kind: 'tied' };
     }
     case 'pipe': {
       const z = crownZ - od;
-      const run = straightRun({ tag: 'R1', part: 'Ridge pipe', sectionKey: a.pipe, from: [first - 40, y, z], to: [last + 40, y, z], wide: [0, 0, 1], hoopXs: xs, markHoops: true });
+      const run = straightRun({
+        tag: 'R1',
+        part: 'Ridge pipe',
+        sectionKey: a.pipe,
+        from: [first - 40, y, z],
+        to: [last + 40, y, z],
+        wide: [0, 0, 1],
+        hoopXs: xs,
+        markHoops: true,
+      });
       members.push(...run.members);
-      hardware.push({ itemKey: 'cable-tie', count: 2 * n, joint: 'Ridge to every crown, two ties crossed' }, ...run.hardware);
+      hardware.push(
+        { itemKey: 'cable-tie', count: 2 * n, joint: 'Ridge to every crown, two ties crossed' },
+        ...run.hardware,
+      );
       return { kind: 'tied' };
     }
     case 'posted': {
       const beam = boardShape(section(RIDGE_BOARD));
       const top = crownZ - od / 2;
       const z = top - beam.widthMm / 2;
-      const run = straightRun({ tag: 'R1', part: 'Ridge board on edge', sectionKey: RIDGE_BOARD, from: [first - 40, y, z], to: [last + 40, y, z], wide: [0, 0, 1], hoopXs: xs, markHoops: true });
+      const run = straightRun({
+        tag: 'R1',
+        part: 'Ridge board on edge',
+        sectionKey: RIDGE_BOARD,
+        from: [first - 40, y, z],
+        to: [last + 40, y, z],
+        wide: [0, 0, 1],
+        hoopXs: xs,
+        markHoops: true,
+      });
       members.push(...run.members);
       const postTop = top - beam.widthMm;
       [first, last].forEach((x, i) =>

@@ -1,6 +1,16 @@
 import { fail, ok } from '../../result';
 import type { Family } from '../family';
-import { answerShared, changeShared, choice, countQuestion, coverQuestions, cropQuestion, dimensionShared, pipeQuestion, schoolQuestion } from '../questions';
+import {
+  answerShared,
+  changeShared,
+  choice,
+  countQuestion,
+  coverQuestions,
+  cropQuestion,
+  dimensionShared,
+  pipeQuestion,
+  schoolQuestion,
+} from '../questions';
 import { type StakedTunnelAnswers, stakedTunnelDefaults, stakedTunnelSchema } from './answers';
 import { assembleStakedTunnel } from './assemble';
 
@@ -38,14 +48,26 @@ export const stakedTunnel: Family<StakedTunnelAnswers> = {
     ]),
     ...coverQuestions(a),
     { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
-    choice('ends', 'Ends', a.ends, [
-      ['gathered', 'Gathered', 'Pulled together and weighted: tight against wind.'],
-      ['folded', 'Folded', 'Folded like a parcel and clipped: less sheet.'],
-    ], 'skin'),
-    choice('paint', 'PVC against film', a.paint, [
-      ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
-      ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
-    ], 'skin'),
+    choice(
+      'ends',
+      'Ends',
+      a.ends,
+      [
+        ['gathered', 'Gathered', 'Pulled together and weighted: tight against wind.'],
+        ['folded', 'Folded', 'Folded like a parcel and clipped: less sheet.'],
+      ],
+      'skin',
+    ),
+    choice(
+      'paint',
+      'PVC against film',
+      a.paint,
+      [
+        ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
+        ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
+      ],
+      'skin',
+    ),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },
@@ -53,7 +75,8 @@ export const stakedTunnel: Family<StakedTunnelAnswers> = {
     const shared = dimensionShared(a, id, valueMm, site.survey.frameOn.lengthMm);
     if (shared) return shared;
     if (id === 'span') {
-      if (valueMm > site.bed.inside.widthMm) return fail(id, 'The feet would stand outside the bed: make the span smaller than the bed inside.');
+      if (valueMm > site.bed.inside.widthMm)
+        return fail(id, 'The feet would stand outside the bed: make the span smaller than the bed inside.');
       return ok({ ...a, spanMm: valueMm });
     }
     if (id === 'rodShown') return ok({ ...a, rodShownMm: valueMm });

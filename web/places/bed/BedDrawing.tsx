@@ -37,10 +37,10 @@ const Sheet = styled.div`
     padding: 0 0.25rem;
   }
   .place.on-soil {
-    --field-ground: var(--soil);
+    --field-ground: var(--sheet);
   }
   .place.on-soil small {
-    background: var(--soil);
+    background: var(--sheet);
     color: var(--ink);
   }
   .place input {
@@ -61,7 +61,12 @@ interface Place {
   readonly set: (bed: Bed, mm: number) => Bed;
 }
 
-const CORNER_NAMES: Readonly<Record<Corner, string>> = { nearLeft: 'near left', nearRight: 'near right', farRight: 'far right', farLeft: 'far left' };
+const CORNER_NAMES: Readonly<Record<Corner, string>> = {
+  nearLeft: 'near left',
+  nearRight: 'near right',
+  farRight: 'far right',
+  farLeft: 'far left',
+};
 
 const mix = (a: Point, b: Point, t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
 const shift = (p: Point, x: number, y: number): Point => [p[0] + x, p[1] + y];
@@ -77,7 +82,9 @@ export function BedDrawing({ bed, survey: s, onSet }: BedDrawingProps): ReactNod
   const [ref, size] = useSize<HTMLDivElement>();
   return (
     <Sheet ref={ref} aria-label="The bed as measured" role="group">
-      {size && size.width > 50 && <Drawing bed={bed} survey={s} onSet={onSet} width={size.width} height={size.height} />}
+      {size && size.width > 50 && (
+        <Drawing bed={bed} survey={s} onSet={onSet} width={size.width} height={size.height} />
+      )}
     </Sheet>
   );
 }
@@ -86,7 +93,13 @@ const SIDE = 108;
 const TOP = 84;
 const SECTION = 150;
 
-function Drawing({ bed, survey: s, onSet, width, height }: BedDrawingProps & { readonly width: number; readonly height: number }): ReactNode {
+function Drawing({
+  bed,
+  survey: s,
+  onSet,
+  width,
+  height,
+}: BedDrawingProps & { readonly width: number; readonly height: number }): ReactNode {
   const places = useMemo(() => {
     const corners = CORNERS.map((c) => s.corners[c]);
     const minX = Math.min(...corners.map((p) => p.x));
@@ -112,23 +125,132 @@ function Drawing({ bed, survey: s, onSet, width, height }: BedDrawingProps & { r
     const nearIn = mix(P.nl, P.nr, 0.88);
     const farIn = mix(P.fl, P.fr, 0.88);
     const list: Place[] = [
-      { id: 'near', label: 'Outside length, near side', short: 'near side', valueMm: bed.outside.nearMm, at: shift(mix(P.nl, P.nr, 0.5), 0, 34), line: [shift(P.nl, 0, 34), shift(P.nr, 0, 34)], set: (b, nearMm) => ({ ...b, outside: { ...b.outside, nearMm } }) },
-      { id: 'right', label: 'Outside width, right end', short: 'right end', valueMm: bed.outside.rightMm, at: shift(mix(P.nr, P.fr, 0.5), side * 0.52, 0), line: [shift(P.nr, 34, 0), shift(P.fr, 34, 0)], set: (b, rightMm) => ({ ...b, outside: { ...b.outside, rightMm } }) },
-      { id: 'far', label: 'Outside length, far side', short: 'far side', valueMm: bed.outside.farMm, at: shift(mix(P.fl, P.fr, 0.5), 0, -34), line: [shift(P.fl, 0, -34), shift(P.fr, 0, -34)], set: (b, farMm) => ({ ...b, outside: { ...b.outside, farMm } }) },
-      { id: 'left', label: 'Outside width, left end', short: 'left end', valueMm: bed.outside.leftMm, at: shift(mix(P.nl, P.fl, 0.5), -side * 0.52, 0), line: [shift(P.nl, -34, 0), shift(P.fl, -34, 0)], set: (b, leftMm) => ({ ...b, outside: { ...b.outside, leftMm } }) },
-      { id: 'rising', label: 'Diagonal, near left to far right', short: 'diagonal', valueMm: bed.diagonals.risingMm, at: mix(P.nl, P.fr, 0.27), line: [P.nl, P.fr], soil: true, set: (b, risingMm) => ({ ...b, diagonals: { ...b.diagonals, risingMm } }) },
-      { id: 'falling', label: 'Diagonal, near right to far left', short: 'diagonal', valueMm: bed.diagonals.fallingMm, at: mix(P.nr, P.fl, 0.27), line: [P.nr, P.fl], soil: true, set: (b, fallingMm) => ({ ...b, diagonals: { ...b.diagonals, fallingMm } }) },
-      { id: 'insideLength', label: 'Inside length, the shortest', short: 'inside', valueMm: bed.inside.lengthMm, at: mix(inset, insetR, 0.5), line: [shift(inset, t, 0), shift(insetR, -t, 0)], soil: true, set: (b, lengthMm) => ({ ...b, inside: { ...b.inside, lengthMm } }) },
-      { id: 'insideWidth', label: 'Inside width, the narrowest', short: 'inside', valueMm: bed.inside.widthMm, at: mix(nearIn, farIn, 0.5), line: [shift(nearIn, 0, -t), shift(farIn, 0, t)], soil: true, set: (b, widthMm) => ({ ...b, inside: { ...b.inside, widthMm } }) },
+      {
+        id: 'near',
+        label: 'Outside length, near side',
+        short: 'near side',
+        valueMm: bed.outside.nearMm,
+        at: shift(mix(P.nl, P.nr, 0.5), 0, 34),
+        line: [shift(P.nl, 0, 34), shift(P.nr, 0, 34)],
+        set: (b, nearMm) => ({ ...b, outside: { ...b.outside, nearMm } }),
+      },
+      {
+        id: 'right',
+        label: 'Outside width, right end',
+        short: 'right end',
+        valueMm: bed.outside.rightMm,
+        at: shift(mix(P.nr, P.fr, 0.5), side * 0.52, 0),
+        line: [shift(P.nr, 34, 0), shift(P.fr, 34, 0)],
+        set: (b, rightMm) => ({ ...b, outside: { ...b.outside, rightMm } }),
+      },
+      {
+        id: 'far',
+        label: 'Outside length, far side',
+        short: 'far side',
+        valueMm: bed.outside.farMm,
+        at: shift(mix(P.fl, P.fr, 0.5), 0, -34),
+        line: [shift(P.fl, 0, -34), shift(P.fr, 0, -34)],
+        set: (b, farMm) => ({ ...b, outside: { ...b.outside, farMm } }),
+      },
+      {
+        id: 'left',
+        label: 'Outside width, left end',
+        short: 'left end',
+        valueMm: bed.outside.leftMm,
+        at: shift(mix(P.nl, P.fl, 0.5), -side * 0.52, 0),
+        line: [shift(P.nl, -34, 0), shift(P.fl, -34, 0)],
+        set: (b, leftMm) => ({ ...b, outside: { ...b.outside, leftMm } }),
+      },
+      {
+        id: 'rising',
+        label: 'Diagonal, near left to far right',
+        short: 'diagonal',
+        valueMm: bed.diagonals.risingMm,
+        at: mix(P.nl, P.fr, 0.27),
+        line: [P.nl, P.fr],
+        soil: true,
+        set: (b, risingMm) => ({ ...b, diagonals: { ...b.diagonals, risingMm } }),
+      },
+      {
+        id: 'falling',
+        label: 'Diagonal, near right to far left',
+        short: 'diagonal',
+        valueMm: bed.diagonals.fallingMm,
+        at: mix(P.nr, P.fl, 0.27),
+        line: [P.nr, P.fl],
+        soil: true,
+        set: (b, fallingMm) => ({ ...b, diagonals: { ...b.diagonals, fallingMm } }),
+      },
+      {
+        id: 'insideLength',
+        label: 'Inside length, the shortest',
+        short: 'inside',
+        valueMm: bed.inside.lengthMm,
+        at: mix(inset, insetR, 0.5),
+        line: [shift(inset, t, 0), shift(insetR, -t, 0)],
+        soil: true,
+        set: (b, lengthMm) => ({ ...b, inside: { ...b.inside, lengthMm } }),
+      },
+      {
+        id: 'insideWidth',
+        label: 'Inside width, the narrowest',
+        short: 'inside',
+        valueMm: bed.inside.widthMm,
+        at: mix(nearIn, farIn, 0.5),
+        line: [shift(nearIn, 0, -t), shift(farIn, 0, t)],
+        soil: true,
+        set: (b, widthMm) => ({ ...b, inside: { ...b.inside, widthMm } }),
+      },
       ...CORNERS.map((corner, i): Place => {
         const p = [P.nl, P.nr, P.fr, P.fl][i] ?? P.nl;
         const dx = i === 0 || i === 3 ? -1 : 1;
         const dy = i < 2 ? 1 : -1;
-        return { id: corner, label: `Drop of the ${CORNER_NAMES[corner]} corner below level`, short: 'drop', valueMm: bed.drops[corner], at: shift(p, dx * side * 0.45, dy * (dy < 0 ? 36 : 44)), line: undefined, set: (b, mm) => ({ ...b, drops: { ...b.drops, [corner]: mm } }) };
+        return {
+          id: corner,
+          label: `Drop of the ${CORNER_NAMES[corner]} corner below level`,
+          short: 'drop',
+          valueMm: bed.drops[corner],
+          at: shift(p, dx * side * 0.45, dy * (dy < 0 ? 36 : 44)),
+          line: undefined,
+          set: (b, mm) => ({ ...b, drops: { ...b.drops, [corner]: mm } }),
+        };
       }),
-      { id: 'wallHeight', label: 'Wall height', short: 'wall', valueMm: bed.wall.heightMm, at: [sx - 62, sy - sh / 2], line: [[sx - 18, sy], [sx - 18, sy - sh]], set: (b, heightMm) => ({ ...b, wall: { ...b.wall, heightMm } }) },
-      { id: 'wallThickness', label: 'Wall thickness', short: 'thick', valueMm: bed.wall.thicknessMm, at: [sx + st / 2 + 34, sy - sh - 24], line: [[sx, sy - sh - 10], [sx + st, sy - sh - 10]], set: (b, thicknessMm) => ({ ...b, wall: { ...b.wall, thicknessMm } }) },
-      { id: 'soil', label: 'Soil below the rim', short: 'soil below rim', valueMm: bed.soilBelowRimMm, at: [sx + sw + 74, sy - sh + 8], line: [[sx + sw + 18, sy - sh], [sx + sw + 18, sy - sh + bed.soilBelowRimMm * sectionScale]], set: (b, soilBelowRimMm) => ({ ...b, soilBelowRimMm }) },
+      {
+        id: 'wallHeight',
+        label: 'Wall height',
+        short: 'wall',
+        valueMm: bed.wall.heightMm,
+        at: [sx - 62, sy - sh / 2],
+        line: [
+          [sx - 18, sy],
+          [sx - 18, sy - sh],
+        ],
+        set: (b, heightMm) => ({ ...b, wall: { ...b.wall, heightMm } }),
+      },
+      {
+        id: 'wallThickness',
+        label: 'Wall thickness',
+        short: 'thick',
+        valueMm: bed.wall.thicknessMm,
+        at: [sx + st / 2 + 34, sy - sh - 24],
+        line: [
+          [sx, sy - sh - 10],
+          [sx + st, sy - sh - 10],
+        ],
+        set: (b, thicknessMm) => ({ ...b, wall: { ...b.wall, thicknessMm } }),
+      },
+      {
+        id: 'soil',
+        label: 'Soil below the rim',
+        short: 'soil below rim',
+        valueMm: bed.soilBelowRimMm,
+        at: [sx + sw + 74, sy - sh + 8],
+        line: [
+          [sx + sw + 18, sy - sh],
+          [sx + sw + 18, sy - sh + bed.soilBelowRimMm * sectionScale],
+        ],
+        set: (b, soilBelowRimMm) => ({ ...b, soilBelowRimMm }),
+      },
     ];
     return { list, P, t, bottom, section: { sx, sy, sw, sh, st, soil: bed.soilBelowRimMm * sectionScale }, scale };
   }, [bed, s, width, height]);
@@ -148,15 +270,33 @@ function Drawing({ bed, survey: s, onSet, width, height }: BedDrawingProps & { r
         <text x={0} y={c.sy - c.sh - 34} style={{ fontWeight: 600, fontSize: 14, fill: 'var(--ink)' }}>
           Cut across
         </text>
-        <rect x={c.sx + c.st} y={c.sy - c.sh + c.soil} width={c.sw - 2 * c.st} height={Math.max(0, c.sh - c.soil)} fill="var(--soil)" />
+        <rect
+          x={c.sx + c.st}
+          y={c.sy - c.sh + c.soil}
+          width={c.sw - 2 * c.st}
+          height={Math.max(0, c.sh - c.soil)}
+          fill="var(--soil)"
+        />
         <rect x={c.sx} y={c.sy - c.sh} width={c.st} height={c.sh} fill="var(--wall)" stroke="var(--timber-edge)" />
-        <rect x={c.sx + c.sw - c.st} y={c.sy - c.sh} width={c.st} height={c.sh} fill="var(--wall)" stroke="var(--timber-edge)" />
+        <rect
+          x={c.sx + c.sw - c.st}
+          y={c.sy - c.sh}
+          width={c.st}
+          height={c.sh}
+          fill="var(--wall)"
+          stroke="var(--timber-edge)"
+        />
         <line x1={c.sx - 40} x2={c.sx + c.sw + 40} y1={c.sy} y2={c.sy} stroke="var(--ink)" strokeWidth={1.5} />
         {places.list.map(({ id, line }) => line && <TapeLine key={id} a={line[0]} b={line[1]} />)}
       </svg>
       {places.list.map((p) => (
         <div key={p.id} className={`place ${p.soil ? 'on-soil' : ''}`} style={{ left: p.at[0], top: p.at[1] }}>
-          <LengthField label={p.label} valueMm={p.valueMm} onSet={(mm) => onSet(p.label, p.set(bed, mm))} testId={`bed-${p.id}`} />
+          <LengthField
+            label={p.label}
+            valueMm={p.valueMm}
+            onSet={(mm) => onSet(p.label, p.set(bed, mm))}
+            testId={`bed-${p.id}`}
+          />
           <small>{p.short}</small>
         </div>
       ))}
@@ -172,7 +312,14 @@ function TapeLine({ a, b }: { readonly a: Point; readonly b: Point }): ReactNode
     <g stroke="var(--chalk)" strokeWidth={1.3}>
       <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
       {[a, b].map(([x, y], i) => (
-        <line key={i} x1={x + nx * 7 - tx * 4} y1={y + ny * 7 - ty * 4} x2={x - nx * 7 + tx * 4} y2={y - ny * 7 + ty * 4} strokeWidth={2.4} />
+        <line
+          key={i}
+          x1={x + nx * 7 - tx * 4}
+          y1={y + ny * 7 - ty * 4}
+          x2={x - nx * 7 + tx * 4}
+          y2={y - ny * 7 + ty * 4}
+          strokeWidth={2.4}
+        />
       ))}
     </g>
   );

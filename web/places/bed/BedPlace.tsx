@@ -68,7 +68,12 @@ export const Families = styled.ul`
   }
 `;
 
-const CORNER_NAMES = { nearLeft: 'near left', nearRight: 'near right', farRight: 'far right', farLeft: 'far left' } as const;
+const CORNER_NAMES = {
+  nearLeft: 'near left',
+  nearRight: 'near right',
+  farRight: 'far right',
+  farLeft: 'far left',
+} as const;
 
 /** At the bed with a tape. */
 export function BedPlace(): ReactNode {
@@ -83,7 +88,8 @@ export function BedPlace(): ReactNode {
 
   const set = (label: string, next: Bed): Result<unknown> => {
     const read = bedSchema.safeParse(next);
-    if (!read.success) return failAll(issueFaults(read.error.issues).map((f) => ({ ...f, message: plainMessage(f.message) })));
+    if (!read.success)
+      return failAll(issueFaults(read.error.issues).map((f) => ({ ...f, message: plainMessage(f.message) })));
     const faults = edit(`Measure ${label.toLowerCase()}`, (g) => {
       const at = g.beds.findIndex((b) => b.id === bed.id);
       if (at >= 0) g.beds[at] = next as Draft<Bed>;
@@ -91,14 +97,29 @@ export function BedPlace(): ReactNode {
     return faults.length > 0 ? failAll(faults) : ok(undefined);
   };
   const plainMessage = (message: string): string =>
-    message.replace(/^Too (?:small|big): expected number to be ([<>]=?)(-?[\d.]+)$/, (_, sign: string, mm: string) => `It must be ${sign.startsWith('>') ? 'at least' : 'at most'} ${show(Number(mm))}.`);
+    message.replace(
+      /^Too (?:small|big): expected number to be ([<>]=?)(-?[\d.]+)$/,
+      (_, sign: string, mm: string) =>
+        `It must be ${sign.startsWith('>') ? 'at least' : 'at most'} ${show(Number(mm))}.`,
+    );
 
   const cover = (key: FamilyKey): void => {
     const site = buildSite(garden, bed.id);
     if (!site) return;
     const family = familyOf(key);
-    const made = { id: newId(), name: freshName(family.name, garden.covers.map((c) => c.name)), bedId: bed.id, family: key, answers: family.defaults(site), kept: null } as unknown as Cover;
-    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(made as Draft<Cover>)).length === 0) void navigate(`/bench/${made.id}`);
+    const made = {
+      id: newId(),
+      name: freshName(
+        family.name,
+        garden.covers.map((c) => c.name),
+      ),
+      bedId: bed.id,
+      family: key,
+      answers: family.defaults(site),
+      kept: null,
+    } as unknown as Cover;
+    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(made as Draft<Cover>)).length === 0)
+      void navigate(`/bench/${made.id}`);
   };
   const covers = garden.covers.filter((c) => c.bedId === bed.id);
 
@@ -164,7 +185,12 @@ export function BedPlace(): ReactNode {
             <Field>
               <span className="name">Name</span>
               <span>
-                <TypedField label="Name of the bed" shown={bed.name} boxed take={(text) => set('the name', { ...bed, name: text.trim() })} />
+                <TypedField
+                  label="Name of the bed"
+                  shown={bed.name}
+                  boxed
+                  take={(text) => set('the name', { ...bed, name: text.trim() })}
+                />
               </span>
             </Field>
             <Choice

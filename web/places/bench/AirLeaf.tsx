@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Outline } from '../../../core/plan';
-import { failAll, ok } from '../../../core/result';
+import { type Result, failAll, ok } from '../../../core/result';
 import type { Site } from '../../../core/files/garden';
 import { formatAmount } from '../../../core/units/amount';
 import { useEdit, useUnits } from '../../app/hooks';
@@ -44,19 +44,39 @@ const Area = styled.div`
 `;
 
 /** Clear noon under the cover: how warm when shut, and the vents that would do. */
-function AirLeafMain({ outline: o }: { readonly outline: Outline }): ReactNode {
+function AirLeafMain({
+  outline: o,
+  onSet,
+}: {
+  readonly outline: Outline;
+  readonly onSet: (id: string, mm: number) => Result<unknown>;
+}): ReactNode {
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const frame = useViewFrame(o, 'end');
   const m = MARGIN.end;
-  const scale = size ? Math.min((size.width - m.left - m.right) / frame.widthMm, (Math.max(size.height, 350) - m.top - m.bottom) / frame.heightMm) : 0;
+  const scale = size
+    ? Math.min(
+        (size.width - m.left - m.right) / frame.widthMm,
+        (Math.max(size.height, 350) - m.top - m.bottom) / frame.heightMm,
+      )
+    : 0;
   const { air } = o;
   const { noon } = o.garden.site;
   const inside = noon.outsideC + air.riseShutC;
   return (
     <Area>
       <div className="drawing" ref={ref}>
-        {scale > 0 && <ViewDrawing outline={o} view="end" frame={frame} scale={scale} onSet={() => ok(undefined)} extra={(sheet) => <Vents outline={o} sheet={sheet} />} />}
+        {scale > 0 && (
+          <ViewDrawing
+            outline={o}
+            view="end"
+            frame={frame}
+            scale={scale}
+            onSet={onSet}
+            extra={(sheet) => <Vents outline={o} sheet={sheet} />}
+          />
+        )}
       </div>
       <div className="words">
         <div>
@@ -65,7 +85,9 @@ function AirLeafMain({ outline: o }: { readonly outline: Outline }): ReactNode {
             +<Why figure={air.figures.rise} />
           </div>
           <p className="quiet">
-            {formatAmount(noon.outsideC, 'temperature', units)} outside, about {formatAmount(inside, 'temperature', units)} inside. Sun {formatAmount(air.sunAltitudeDeg, 'angle', units)} high.
+            {formatAmount(noon.outsideC, 'temperature', units)} outside, about{' '}
+            {formatAmount(inside, 'temperature', units)} inside. Sun {formatAmount(air.sunAltitudeDeg, 'angle', units)}{' '}
+            high.
           </p>
         </div>
         <div>
@@ -82,11 +104,14 @@ function AirLeafMain({ outline: o }: { readonly outline: Outline }): ReactNode {
         <div>
           <h2>The common rule</h2>
           <p>
-            15 to 20 % of the floor: <b className="measure">{formatAmount(air.ruleM2[0], 'area', units)}</b> to <b className="measure">{formatAmount(air.ruleM2[1], 'area', units)}</b> of opening in all. Here the two vents make{' '}
-            <b className="measure">{formatAmount(2 * air.ventEachM2, 'area', units)}</b>.
+            15 to 20 % of the floor: <b className="measure">{formatAmount(air.ruleM2[0], 'area', units)}</b> to{' '}
+            <b className="measure">{formatAmount(air.ruleM2[1], 'area', units)}</b> of opening in all. Here the two
+            vents make <b className="measure">{formatAmount(2 * air.ventEachM2, 'area', units)}</b>.
           </p>
         </div>
-        <p className="quiet">Air any sunny day above about {formatAmount(7, 'temperature', units)} outside. {air.figures.rise.assumes[0]}</p>
+        <p className="quiet">
+          Air any sunny day above about {formatAmount(7, 'temperature', units)} outside. {air.figures.rise.assumes[0]}
+        </p>
       </div>
     </Area>
   );
@@ -108,7 +133,17 @@ function Vents({ outline: o, sheet }: { readonly outline: Outline; readonly shee
         const [x, y] = toScreen(sheet, [middle, z]);
         return (
           <g key={name}>
-            <rect x={x - px / 2} y={y} width={px} height={px} fill="var(--sun)" fillOpacity={0.25} stroke="var(--sun-ink)" strokeWidth={1.5} strokeDasharray="5 3" />
+            <rect
+              x={x - px / 2}
+              y={y}
+              width={px}
+              height={px}
+              fill="var(--sun)"
+              fillOpacity={0.25}
+              stroke="var(--sun-ink)"
+              strokeWidth={1.5}
+              strokeDasharray="5 3"
+            />
             <text x={x + px / 2 + 5} y={y + px / 2 + 4} style={{ fill: 'var(--sun-ink)', fontWeight: 600 }}>
               {name}
             </text>
@@ -142,7 +177,12 @@ function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
             shown={noon.date}
             boxed
             take={(text) =>
-              /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && set((n) => void (n.date = text.trim())).ok ? ok(text) : { ok: false, faults: [{ field: 'date', message: 'Write it as year-month-day, for example 2027-03-01.' }] }
+              /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && set((n) => void (n.date = text.trim())).ok
+                ? ok(text)
+                : {
+                    ok: false,
+                    faults: [{ field: 'date', message: 'Write it as year-month-day, for example 2027-03-01.' }],
+                  }
             }
           />
         </span>
@@ -150,13 +190,29 @@ function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
       <Field>
         <span className="name">Outside</span>
         <span>
-          <NumberField label="Outside temperature" value={shown(noon.outsideC)} decimals={0} min={Math.round(shown(-40))} max={Math.round(shown(50))} onSet={(x) => set((n) => void (n.outsideC = read(x)))} /> °{temperature}
+          <NumberField
+            label="Outside temperature"
+            value={shown(noon.outsideC)}
+            decimals={0}
+            min={Math.round(shown(-40))}
+            max={Math.round(shown(50))}
+            onSet={(x) => set((n) => void (n.outsideC = read(x)))}
+          />{' '}
+          °{temperature}
         </span>
       </Field>
       <Field>
         <span className="name">Rise allowed</span>
         <span>
-          <NumberField label="Rise allowed over outside" value={noon.allowedRiseC * step} decimals={0} min={1} max={40 * step} onSet={(x) => set((n) => void (n.allowedRiseC = x / step))} /> °{temperature}
+          <NumberField
+            label="Rise allowed over outside"
+            value={noon.allowedRiseC * step}
+            decimals={0}
+            min={1}
+            max={40 * step}
+            onSet={(x) => set((n) => void (n.allowedRiseC = x / step))}
+          />{' '}
+          °{temperature}
         </span>
       </Field>
     </section>

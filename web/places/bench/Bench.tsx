@@ -1,4 +1,4 @@
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { View } from '../../../core/assembly/types';
@@ -29,10 +29,10 @@ const Stage = styled.div`
   grid-template-rows: auto minmax(0, 1fr) auto;
   padding: 0 1.25rem 0;
   > section:last-child {
-    max-height: 13.5rem;
+    max-height: 10rem;
     overflow: auto;
     margin: 0 -1.25rem;
-    padding: 0.6rem 1.25rem 0.5rem;
+    padding: 0.5rem 1.25rem 0.4rem;
     border-top: 1px solid var(--hair);
   }
   @media (max-width: 1000px) {
@@ -105,9 +105,8 @@ export function Bench(): ReactNode {
   const work = useWork(cover);
   const edit = useEdit();
   const setAnswers = useSetAnswers(cover?.id ?? '');
-  const [lastGood, setLastGood] = useState<Outline>();
+
   const good = outlined?.ok ? outlined.value : undefined;
-  if (good && good !== lastGood) setLastGood(good);
 
   if (!cover || !bed) return <Navigate to="/plot" replace />;
   const family = familyOf(cover.family);
@@ -135,7 +134,7 @@ export function Bench(): ReactNode {
                 </NavLink>
               ))}
             </Leaves>
-            {leaf === 'skin' ? <SkinLeaf outline={good} /> : leaf === 'air' ? <AirLeaf outline={good} /> : leaf === 'stand' ? <StandLeaf outline={good} /> : <ShapeViews outline={good} setAnswers={setAnswers} />}
+            <Leaf leaf={leaf} outline={good} setAnswers={setAnswers} />
             <Checks outline={good} work={work} only={leaf === 'shape' ? undefined : leaf} setAnswers={setAnswers} />
           </Stage>
           <Panel aria-label="Choices">
@@ -183,7 +182,7 @@ interface ViewsProps {
 }
 
 /** Sets a typed dimension: refused, with the reason, where the design could not be drawn any more. */
-export function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: number) => Result<unknown> {
+function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: number) => Result<unknown> {
   const family = familyOf(o.cover.family);
   return (id, mm) => {
     const changed = family.dimension(o.cover.answers, id, mm, o.site);
@@ -196,27 +195,62 @@ export function useDimension({ outline: o, setAnswers }: ViewsProps): (id: strin
   };
 }
 
+function Leaf({ leaf, ...views }: ViewsProps & { readonly leaf: string }): ReactNode {
+  const onSet = useDimension(views);
+  switch (leaf) {
+    case 'stand':
+      return <StandLeaf outline={views.outline} onSet={onSet} />;
+    case 'skin':
+      return <SkinLeaf outline={views.outline} />;
+    case 'air':
+      return <AirLeaf outline={views.outline} onSet={onSet} />;
+    default:
+      return <ShapeViews outline={views.outline} onSet={onSet} />;
+  }
+}
+
 /** End, side and plan at one scale. */
-function ShapeViews(props: ViewsProps): ReactNode {
-  const { outline: o } = props;
+function ShapeViews({
+  outline: o,
+  onSet,
+}: {
+  readonly outline: Outline;
+  readonly onSet: (id: string, mm: number) => Result<unknown>;
+}): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
   const end = useViewFrame(o, 'end');
   const side = useViewFrame(o, 'side');
   const plan = useViewFrame(o, 'plan');
-  const onSet = useDimension(props);
   const across = (v: View): number => MARGIN[v].left + MARGIN[v].right;
   const down = (v: View): number => MARGIN[v].top + MARGIN[v].bottom;
   const narrow = size !== undefined && size.width < 640;
   const wideScale = size
-    ? Math.min((size.width - across('end') - Math.max(across('side'), across('plan')) - 8) / (end.widthMm + Math.max(side.widthMm, plan.widthMm)), (size.height - Math.max(down('end'), down('side')) - down('plan') - 4) / (Math.max(end.heightMm, side.heightMm) + plan.heightMm))
+    ? Math.min(
+        (size.width - across('end') - Math.max(across('side'), across('plan')) - 8) /
+          (end.widthMm + Math.max(side.widthMm, plan.widthMm)),
+        (size.height - Math.max(down('end'), down('side')) - down('plan') - 4) /
+          (Math.max(end.heightMm, side.heightMm) + plan.heightMm),
+      )
     : 0;
-  const scaleOf = (v: View, widthMm: number): number => (narrow ? ((size?.width ?? 0) - across(v)) / widthMm : Math.max(0.05, wideScale));
+  const scaleOf = (v: View, widthMm: number): number =>
+    narrow ? ((size?.width ?? 0) - across(v)) / widthMm : Math.max(0.05, wideScale);
   const views = { end, side, plan };
   return (
     <Views ref={ref} className={narrow ? 'narrow' : ''}>
       {size &&
         (['end', 'side', 'plan'] as const).map((v) => (
-          <div key={v} style={narrow ? undefined : { gridColumn: v === 'end' ? 1 : 2, gridRow: v === 'plan' ? 2 : 1, alignSelf: v === 'plan' ? 'start' : 'end' }}>
+          <div
+            key={v}
+            style={
+              narrow
+                ? undefined
+                : {
+                    gridColumn: v === 'end' ? 1 : 2,
+                    gridRow: v === 'plan' ? 2 : 1,
+                    alignSelf: v === 'plan' ? 'start' : 'end',
+                  }
+            }
+          >
             <ViewDrawing outline={o} view={v} frame={views[v]} scale={scaleOf(v, views[v].widthMm)} onSet={onSet} />
           </div>
         ))}

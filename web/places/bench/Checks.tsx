@@ -18,10 +18,10 @@ const List = styled.ul`
     display: grid;
     grid-template-columns: 4.6rem 1fr;
     gap: 0.3rem 0.7rem;
-    padding: 0.45rem 0;
+    padding: 0.4rem 0;
     border-top: 1px solid var(--hair);
-    font-size: 0.9375rem;
-    line-height: 1.35;
+    font-size: 0.875rem;
+    line-height: 1.3;
   }
   .mends {
     grid-column: 2;
@@ -32,6 +32,7 @@ const List = styled.ul`
   .mends button {
     font-size: 0.875rem;
     padding: 0 0.6rem;
+    min-height: calc(var(--target) - 4px);
   }
   .caution {
     grid-column: 2;
@@ -40,8 +41,23 @@ const List = styled.ul`
   }
 `;
 
+const Section = styled.section`
+  small {
+    font-weight: 400;
+    color: var(--quiet);
+    font-size: 0.8125rem;
+    margin-left: 0.6rem;
+  }
+`;
+
 /** Which leaf shows which checks; the shape shows them all. */
-const LEAF: Readonly<Record<string, string>> = { snow: 'stand', bend: 'stand', rail: 'stand', sag: 'stand', sheet: 'skin' };
+const LEAF: Readonly<Record<string, string>> = {
+  snow: 'stand',
+  bend: 'stand',
+  rail: 'stand',
+  sag: 'stand',
+  sheet: 'skin',
+};
 
 interface ChecksProps {
   readonly outline: Outline;
@@ -53,12 +69,20 @@ interface ChecksProps {
 /** Will it do? Every check, worst first, with the mends that work and what they cost. */
 export function Checks({ outline: o, work, only, setAnswers }: ChecksProps): ReactNode {
   const units = useUnits();
-  const checks = o.checks.filter((c) => only === undefined || LEAF[c.id] === only || (only === 'stand' && c.id.startsWith('sleeve')) || (only === 'skin' && c.id.startsWith('remark')));
+  const checks = o.checks.filter(
+    (c) =>
+      only === undefined ||
+      LEAF[c.id] === only ||
+      (only === 'stand' && c.id.startsWith('sleeve')) ||
+      (only === 'skin' && c.id.startsWith('remark')),
+  );
   const found = useMends(o.cover, work.busy ? undefined : work.work);
   if (checks.length === 0) return null;
   return (
-    <section aria-label="Will it do?" data-testid="checks">
-      <h2>Will it do?</h2>
+    <Section aria-label="Will it do?" data-testid="checks" tabIndex={0}>
+      <h2>
+        Will it do? <small>A planning aid; local codes come first.</small>
+      </h2>
       <List>
         {checks.map((c) => {
           const mends = found?.filter((m) => m.checkId === c.id) ?? [];
@@ -81,12 +105,17 @@ export function Checks({ outline: o, work, only, setAnswers }: ChecksProps): Rea
                   })}
                 </span>
               )}
-              {c.verdict === 'fails' && mends.length === 0 && c.tries.length > 0 && found && <span className="caution">No single change mends this. Try two together, or ask less of it.</span>}
-              {c.caution !== undefined && (c.verdict !== 'holds' || only !== undefined) && <span className="caution">{c.caution}</span>}
+              {c.verdict === 'fails' && mends.length === 0 && c.tries.length > 0 && found && (
+                <span className="caution">No single change mends this. Try two together, or ask less of it.</span>
+              )}
+              {c.verdict === 'fails' && c.tries.length > 0 && !found && (
+                <span className="caution">Looking for mends…</span>
+              )}
+              {c.caution !== undefined && only !== undefined && <span className="caution">{c.caution}</span>}
             </li>
           );
         })}
       </List>
-    </section>
+    </Section>
   );
 }

@@ -39,7 +39,8 @@ export function Headroom({ outline: o }: { readonly outline: Outline }): ReactNo
   const curve = useMemo(() => arch && hoopCurve(arch.hoop, 200), [arch]);
   if (!arch || !curve) return null;
   const { soilZMm, topZMm } = o.assembly.crop;
-  const at = (fromWall: number): number => arch.footZMm + clearHeightAt(curve, arch.sectionKey, arch.footYMm, bed.wall.thicknessMm + fromWall) - soilZMm;
+  const at = (fromWall: number): number =>
+    arch.footZMm + clearHeightAt(curve, arch.sectionKey, arch.footYMm, bed.wall.thicknessMm + fromWall) - soilZMm;
   const width = o.site.survey.frameOn.widthMm - 2 * bed.wall.thicknessMm;
   return (
     <Box>

@@ -39,12 +39,26 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
         .map((q) => {
           switch (q.kind) {
             case 'choice':
-              return <Choice key={q.id} label={q.label} value={q.value} options={q.options} onChange={(value) => choose(q.id, q.label, value)} />;
+              return (
+                <Choice
+                  key={q.id}
+                  label={q.label}
+                  value={q.value}
+                  options={q.options}
+                  onChange={(value) => choose(q.id, q.label, value)}
+                />
+              );
             case 'count':
               return (
                 <Field key={q.id}>
                   <span className="name">{q.label}</span>
-                  <Stepper label={q.label} value={q.value} min={q.min} max={q.max} onChange={(value) => choose(q.id, q.label, value)} />
+                  <Stepper
+                    label={q.label}
+                    value={q.value}
+                    min={q.min}
+                    max={q.max}
+                    onChange={(value) => choose(q.id, q.label, value)}
+                  />
                 </Field>
               );
             case 'length':

@@ -98,18 +98,21 @@ export function SkinLeaf({ outline: o }: { readonly outline: Outline }): ReactNo
   const [ref, size] = useSize<HTMLDivElement>();
   const film = o.assembly.sheets.some((s) => coverMaterial(s.coverKey).kind === 'film');
   return (
-    <Area ref={ref}>
+    <Area ref={ref} tabIndex={0} role="region" aria-label="Sheets">
       {o.rolls.rolls.map((cut, i) => (
         <figure key={i}>
           <figcaption>
             <h2>
-              {coverMaterial(cut.coverKey).name}, roll {formatLength(cut.roll.widthMm, length)} × {formatLength(cut.roll.lengthMm, length)}
+              {coverMaterial(cut.coverKey).name}, roll {formatLength(cut.roll.widthMm, length)} ×{' '}
+              {formatLength(cut.roll.lengthMm, length)}
             </h2>
           </figcaption>
           {size && <RollDrawing cut={cut} width={Math.max(280, size.width - 8)} />}
         </figure>
       ))}
-      {o.rolls.rolls.length === 0 && <p>No roll on sale is wide and long enough. The checks beside this say what to change.</p>}
+      {o.rolls.rolls.length === 0 && (
+        <p>No roll on sale is wide and long enough. The checks beside this say what to change.</p>
+      )}
       {o.assembly.sheets.map((part) => (
         <SheetSums key={part.tag} part={part} />
       ))}

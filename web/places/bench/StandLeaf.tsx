@@ -6,7 +6,7 @@ import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/h
 import { section, tubeShape } from '../../../core/catalog/sections';
 import type { Outline } from '../../../core/plan';
 import { hoopFigures } from '../../../core/proof/hoopFigures';
-import { failAll, ok } from '../../../core/result';
+import { type Result, failAll, ok } from '../../../core/result';
 import type { Site } from '../../../core/files/garden';
 import { formatAmount } from '../../../core/units/amount';
 import { useEdit, useUnits } from '../../app/hooks';
@@ -16,6 +16,11 @@ import { useSize } from '../../drawing/useSize';
 import { Choice, Field } from '../../parts/controls';
 import { Figures } from '../../parts/Figures';
 import { LengthField, NumberField } from '../../parts/TypedField';
+
+interface LeafProps {
+  readonly outline: Outline;
+  readonly onSet: (id: string, mm: number) => Result<unknown>;
+}
 
 const Area = styled.div`
   min-height: 0;
@@ -70,14 +75,19 @@ const Bands = styled.div`
 `;
 
 /** The loads on the hoop and the hoop itself. */
-function StandLeafMain({ outline: o }: { readonly outline: Outline }): ReactNode {
+function StandLeafMain({ outline: o, onSet }: LeafProps): ReactNode {
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const frame = useViewFrame(o, 'end');
   const m = MARGIN.end;
   const arch = o.assembly.arches[0];
   if (!arch) return null;
-  const scale = size ? Math.min((size.width - m.left - m.right) / frame.widthMm, (Math.max(size.height, 350) - m.top - m.bottom - SNOW_PX) / frame.heightMm) : 0;
+  const scale = size
+    ? Math.min(
+        (size.width - m.left - m.right) / frame.widthMm,
+        (Math.max(size.height, 350) - m.top - m.bottom - SNOW_PX) / frame.heightMm,
+      )
+    : 0;
   const od = tubeShape(section(arch.sectionKey)).outsideMm;
   const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, od);
   return (
@@ -85,7 +95,14 @@ function StandLeafMain({ outline: o }: { readonly outline: Outline }): ReactNode
       <div className="drawing" ref={ref}>
         {scale > 0 && (
           <div style={{ paddingTop: SNOW_PX }}>
-            <ViewDrawing outline={o} view="end" frame={frame} scale={scale} onSet={() => ok(undefined)} extra={(sheet) => <SnowAndPush outline={o} sheet={sheet} />} />
+            <ViewDrawing
+              outline={o}
+              view="end"
+              frame={frame}
+              scale={scale}
+              onSet={onSet}
+              extra={(sheet) => <SnowAndPush outline={o} sheet={sheet} />}
+            />
           </div>
         )}
       </div>
@@ -99,7 +116,11 @@ function StandLeafMain({ outline: o }: { readonly outline: Outline }): ReactNode
             return (
               <div key={t}>
                 Bent at {formatAmount(t, 'temperature', units)}: <b>{bendBand(strain, t)}</b>
-                <div className="scale" role="img" aria-label={`Strain ${strain.toFixed(1)} percent; easy below ${limits[0]}, firm below ${limits[1]}, hard below ${limits[2]}`}>
+                <div
+                  className="scale"
+                  role="img"
+                  aria-label={`Strain ${strain.toFixed(1)} percent; easy below ${limits[0]}, firm below ${limits[1]}, hard below ${limits[2]}`}
+                >
                   {['easy', 'firm', 'hard', 'too far'].map((name, i) => (
                     <span key={name} style={{ width: `${(((edges[i + 1] ?? 0) - (edges[i] ?? 0)) / 5) * 100}%` }}>
                       {name}
@@ -116,7 +137,7 @@ function StandLeafMain({ outline: o }: { readonly outline: Outline }): ReactNode
   );
 }
 
-const SNOW_PX = 46;
+const SNOW_PX = 54;
 
 /** Even snow by local slope over the hoop, and the push of the feet. */
 function SnowAndPush({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
@@ -124,7 +145,7 @@ function SnowAndPush({ outline: o, sheet }: { readonly outline: Outline; readonl
   const arch = o.assembly.arches[0];
   if (!arch) return null;
   const curve = hoopCurve(arch.hoop, 40);
-  const tall = SNOW_PX - 10;
+  const tall = 34;
   const crown = toScreen(sheet, [0, arch.footZMm + arch.hoop.heightMm])[1];
   const base = crown - 22;
   const top = curve.map((p) => {
@@ -136,17 +157,29 @@ function SnowAndPush({ outline: o, sheet }: { readonly outline: Outline; readonl
   const last = top[top.length - 1]?.[0] ?? 0;
   const thrust = hoopFigures(arch)[3];
   const push = thrust ? thrust.value : 0;
-  const [fx, fy] = toScreen(sheet, [arch.footYMm, arch.footZMm]);
+  const outer = Math.max(o.site.survey.frameOn.widthMm, arch.footYMm + arch.hoop.spanMm);
+  const [fx, fy] = toScreen(sheet, [outer, arch.footZMm]);
   return (
     <g>
-      <path d={`M${first} ${base} ${top.map(([x, y]) => `L${x} ${y}`).join(' ')} L${last} ${base} Z`} fill="var(--frost)" fillOpacity={0.22} stroke="var(--frost)" strokeWidth={1.3} />
-      <text x={(first + last) / 2} y={base - 8} textAnchor="middle" style={{ fill: 'var(--frost)', fontWeight: 600 }}>
+      <path
+        d={`M${first} ${base} ${top.map(([x, y]) => `L${x} ${y}`).join(' ')} L${last} ${base} Z`}
+        fill="var(--frost)"
+        fillOpacity={0.22}
+        stroke="var(--frost)"
+        strokeWidth={1.3}
+      />
+      <text
+        x={(first + last) / 2}
+        y={base - tall - 7}
+        textAnchor="middle"
+        style={{ fill: 'var(--frost)', fontWeight: 600 }}
+      >
         snow by slope, {formatAmount(o.snow.flatPa, 'pressure', units)} flat
       </text>
       {push > 0 && (
         <g stroke="var(--ink)" strokeWidth={1.8} fill="none">
-          <path d={`M${fx - 10} ${fy} h-34 m0 0 l8 -5 m-8 5 l8 5`} />
-          <text x={fx - 46} y={fy - 9} textAnchor="start" stroke="none">
+          <path d={`M${fx + 8} ${fy - 8} h26 m0 0 l-7 -5 m7 5 l-7 5`} />
+          <text x={fx + 6} y={fy - 17} stroke="none">
             {formatAmount(push, 'force', units)}
           </text>
         </g>
@@ -171,16 +204,30 @@ function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
         value={snow.by}
         options={[
           { value: 'depth', label: 'Depth', why: 'The most that may lie before you brush it off.' },
-          { value: 'ground', label: 'Ground load', why: 'From your building office’s table; the cover stands the winter alone.' },
+          {
+            value: 'ground',
+            label: 'Ground load',
+            why: 'From your building office’s table; the cover stands the winter alone.',
+          },
         ]}
-        onChange={(by) => set((site) => void (site.snow = by === 'depth' ? { by, depthMm: 150, kind: 'wet' } : { by: 'ground', groundPa: 2400 }))}
+        onChange={(by) =>
+          set(
+            (site) =>
+              void (site.snow = by === 'depth' ? { by, depthMm: 150, kind: 'wet' } : { by: 'ground', groundPa: 2400 }),
+          )
+        }
       />
       {snow.by === 'depth' ? (
         <>
           <Field>
             <span className="name">Depth</span>
             <span>
-              <LengthField label="Depth of snow" valueMm={snow.depthMm} boxed onSet={(mm) => set((site) => void (site.snow.by === 'depth' && (site.snow.depthMm = mm)))} />
+              <LengthField
+                label="Depth of snow"
+                valueMm={snow.depthMm}
+                boxed
+                onSet={(mm) => set((site) => void (site.snow.by === 'depth' && (site.snow.depthMm = mm)))}
+              />
             </span>
           </Field>
           <Choice
@@ -198,7 +245,15 @@ function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
         <Field>
           <span className="name">On the ground</span>
           <span>
-            <NumberField label="Ground snow load in kilopascals" value={snow.groundPa / 1000} decimals={2} min={0} max={20} onSet={(kPa) => set((site) => void (site.snow = { by: 'ground', groundPa: kPa * 1000 }))} /> kPa
+            <NumberField
+              label="Ground snow load in kilopascals"
+              value={snow.groundPa / 1000}
+              decimals={2}
+              min={0}
+              max={20}
+              onSet={(kPa) => set((site) => void (site.snow = { by: 'ground', groundPa: kPa * 1000 }))}
+            />{' '}
+            kPa
           </span>
         </Field>
       )}

@@ -106,7 +106,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
             Buy
           </th>
           <th scope="col" className="number">
-            Each
+            Each, {units.currency}
           </th>
           <th scope="col" className="number">
             Pay
@@ -130,7 +130,11 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                   <b>
                     {l.name}, {phraseText(l.size, units)}
                   </b>
-                  <small>{l.uses.map((u) => (l.unit === 'bar' || l.unit === 'roll' ? u.joint : `${u.count}: ${u.joint}`)).join(' · ')}</small>
+                  <small>
+                    {l.uses
+                      .map((u) => (l.unit === 'bar' || l.unit === 'roll' ? u.joint : `${u.count}: ${u.joint}`))
+                      .join(' · ')}
+                  </small>
                 </td>
                 <td className="number measure">{needText(l)}</td>
                 <td className="number measure">
@@ -204,7 +208,20 @@ export function Cart(): ReactNode {
   return (
     <>
       <PlaceHead title="Shopping list" subtitle={`${cover.name} on ${bed.name}`}>
-        {work.work && <Button onPress={() => work.work && saveFile(`${cover.name} shopping.csv`, 'text/csv', shoppingCsv({ garden: outlined.value.garden, ...work.work }))}>Save as CSV</Button>}
+        {work.work && (
+          <Button
+            onPress={() =>
+              work.work &&
+              saveFile(
+                `${cover.name} shopping.csv`,
+                'text/csv',
+                shoppingCsv({ garden: outlined.value.garden, ...work.work }),
+              )
+            }
+          >
+            Save as CSV
+          </Button>
+        )}
         <Button $strong onPress={() => void navigate(`/paper/${cover.id}`)}>
           Print
         </Button>
@@ -219,13 +236,17 @@ export function Cart(): ReactNode {
             <section aria-label="Paid and used">
               <h2>Paid and used</h2>
               <p>
-                You pay <b className="measure">{formatMoney(list.paid, units.currency)}</b> for whole bars, rolls and packs. This cover uses up <b className="measure">{formatMoney(list.used, units.currency)}</b> of it; the rest goes to the shelf for the next one.
+                You pay <b className="measure">{formatMoney(list.paid, units.currency)}</b> for whole bars, rolls and
+                packs. This cover uses up <b className="measure">{formatMoney(list.used, units.currency)}</b> of it; the
+                rest goes to the shelf for the next one.
               </p>
             </section>
           )}
           <section aria-label="Prices">
             <h2>Prices</h2>
-            <p>The shipped prices are made up. Type your shop’s over them: they stay with this garden, for every cover.</p>
+            <p>
+              The shipped prices are made up. Type your shop’s over them: they stay with this garden, for every cover.
+            </p>
           </section>
           {list && list.lines.some((l) => l.leftOver > 0) && (
             <section aria-label="Left over">

@@ -90,7 +90,9 @@ export function Gardens(): ReactNode {
     <>
       <PlaceHead title="Gardens" subtitle="kept in this browser" />
       <Page>
-        {rows?.length === 0 && <p className="lead">Open the demo garden to look round, or start your own and measure its first bed.</p>}
+        {rows?.length === 0 && (
+          <p className="lead">Open the demo garden to look round, or start your own and measure its first bed.</p>
+        )}
         <div className="deeds">
           <Button $strong={rows?.length === 0} onPress={() => void navigate('/demo')}>
             Open the demo garden
@@ -135,7 +137,17 @@ export function Gardens(): ReactNode {
               >
                 Open
               </Button>
-              <Button onPress={() => saveFile(`${row.name}.json`, 'application/json', writeGarden(row.id === openId && openDoc ? openDoc : row.doc))}>Save to a file</Button>
+              <Button
+                onPress={() =>
+                  saveFile(
+                    `${row.name}.json`,
+                    'application/json',
+                    writeGarden(row.id === openId && openDoc ? openDoc : row.doc),
+                  )
+                }
+              >
+                Save to a file
+              </Button>
               {asking === row.id ? (
                 <>
                   <Button $strong onPress={() => void remove(row.id)}>

@@ -4,7 +4,6 @@ import styled from 'styled-components';
 import { familyOf } from '../../../core/families';
 import { phraseText } from '../../../core/figure';
 import type { Outline } from '../../../core/plan';
-import { ok } from '../../../core/result';
 import { coverMaterial } from '../../../core/catalog/covers';
 import { formatMoney } from '../../../core/units/amount';
 import { formatLength } from '../../../core/units/length';
@@ -45,6 +44,10 @@ const Leaf = styled.article`
   h2 {
     margin-bottom: 0.5rem;
     border-bottom: 1.5px solid var(--ink);
+  }
+  .title {
+    font-size: 1.25rem;
+    font-weight: 600;
   }
   .keep {
     break-inside: avoid;
@@ -101,7 +104,13 @@ export function Paper(): ReactNode {
   );
 }
 
-function Sheets({ outline: o, work }: { readonly outline: Outline; readonly work: ReturnType<typeof useWork>['work'] }): ReactNode {
+function Sheets({
+  outline: o,
+  work,
+}: {
+  readonly outline: Outline;
+  readonly work: ReturnType<typeof useWork>['work'];
+}): ReactNode {
   const units = useUnits();
   const end = useViewFrame(o, 'end');
   const side = useViewFrame(o, 'side');
@@ -110,7 +119,7 @@ function Sheets({ outline: o, work }: { readonly outline: Outline; readonly work
   return (
     <Leaf>
       <header>
-        <h1>{o.cover.name}</h1>
+        <p className="title">{o.cover.name}</p>
         <p>
           {familyOf(o.cover.family).name} on {o.site.bed.name}, {o.garden.name}. A planning aid: local codes come first.
         </p>
@@ -118,8 +127,8 @@ function Sheets({ outline: o, work }: { readonly outline: Outline; readonly work
       <section aria-label="Drawings" className="keep">
         <h2>Drawings</h2>
         <div className="views">
-          <ViewDrawing outline={o} view="end" frame={end} scale={scale} onSet={() => ok(undefined)} />
-          <ViewDrawing outline={o} view="side" frame={side} scale={scale} onSet={() => ok(undefined)} />
+          <ViewDrawing outline={o} view="end" frame={end} scale={scale} />
+          <ViewDrawing outline={o} view="side" frame={side} scale={scale} />
         </div>
       </section>
       {work && (
@@ -129,7 +138,10 @@ function Sheets({ outline: o, work }: { readonly outline: Outline; readonly work
           {work.cuts.map((cut) => (
             <SectionBars key={cut.sectionKey} cut={cut} width={WIDTH - 10} longestMm={longestBar(work.cuts)} />
           ))}
-          <p className="small">Marks run from the tape’s end, after the squared end, and count the saw’s own width. PVC dust: outdoors with a mask, or a shear cutter.</p>
+          <p className="small">
+            Marks run from the tape’s end, after the squared end, and count the saw’s own width. PVC dust: outdoors with
+            a mask, or a shear cutter.
+          </p>
         </section>
       )}
       <section aria-label="Marks along the pieces" className="keep">
@@ -142,7 +154,9 @@ function Sheets({ outline: o, work }: { readonly outline: Outline; readonly work
                   <b>{m.tag}</b>
                 </td>
                 <td>{m.part}</td>
-                <td className="measure">{m.marks.map((k) => `${k.label} ${formatLength(k.atMm, units.length)}`).join('   ')}</td>
+                <td className="measure">
+                  {m.marks.map((k) => `${k.label} ${formatLength(k.atMm, units.length)}`).join('   ')}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -152,7 +166,8 @@ function Sheets({ outline: o, work }: { readonly outline: Outline; readonly work
         <h2>Sheet</h2>
         {o.rolls.rolls.map((r, i) => (
           <p key={i}>
-            {coverMaterial(r.coverKey).name}, roll {formatLength(r.roll.widthMm, units.length)} × {formatLength(r.roll.lengthMm, units.length)}; {formatLength(r.leftMm, units.length)} left over.
+            {coverMaterial(r.coverKey).name}, roll {formatLength(r.roll.widthMm, units.length)} ×{' '}
+            {formatLength(r.roll.lengthMm, units.length)}; {formatLength(r.leftMm, units.length)} left over.
           </p>
         ))}
         {o.assembly.sheets.map((part) => (

@@ -5,12 +5,14 @@ import { squareBed } from '../../../core/bed/bed';
 import { survey } from '../../../core/bed/survey';
 import { familyOf } from '../../../core/families';
 import type { Garden } from '../../../core/files/garden';
+import { type Result, failAll, ok } from '../../../core/result';
 import { MM_PER_INCH, formatLength } from '../../../core/units/length';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
 import { useSize } from '../../drawing/useSize';
-import { Button } from '../../parts/controls';
+import { Button, Choice, Field } from '../../parts/controls';
+import { NumberField, TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 
 const Ground = styled.div`
@@ -70,7 +72,17 @@ export function Plot(): ReactNode {
   const addBed = (): void => {
     const metric = length === 'cm' || length === 'mm';
     const [l, w, h, t] = metric ? [2400, 1200, 300, 38] : [96, 48, 11, 1.5].map((x) => x * MM_PER_INCH);
-    const bed = squareBed(newId(), freshName('New bed', garden.beds.map((b) => b.name)), l ?? 0, w ?? 0, { heightMm: h ?? 0, thicknessMm: t ?? 0 }, freeSpot(garden));
+    const bed = squareBed(
+      newId(),
+      freshName(
+        'New bed',
+        garden.beds.map((b) => b.name),
+      ),
+      l ?? 0,
+      w ?? 0,
+      { heightMm: h ?? 0, thicknessMm: t ?? 0 },
+      freeSpot(garden),
+    );
     if (edit('Add a bed', (g) => void g.beds.push(bed)).length === 0) void navigate(`/bed/${bed.id}`);
   };
   return (
@@ -82,7 +94,9 @@ export function Plot(): ReactNode {
         </Button>
       </PlaceHead>
       <Body>
-        <Ground>{garden.beds.length === 0 ? <p>Add a bed, then measure it where it stands.</p> : <Map garden={garden} />}</Ground>
+        <Ground>
+          {garden.beds.length === 0 ? <p>Add a bed, then measure it where it stands.</p> : <Map garden={garden} />}
+        </Ground>
         <Panel aria-label="Beds and covers">
           <section>
             <h2>Beds and covers</h2>
@@ -93,7 +107,8 @@ export function Plot(): ReactNode {
                     <b>{bed.name}</b>
                   </Link>
                   <span className="size measure">
-                    {formatLength(survey(bed).frameOn.lengthMm, length)} × {formatLength(survey(bed).frameOn.widthMm, length)}
+                    {formatLength(survey(bed).frameOn.lengthMm, length)} ×{' '}
+                    {formatLength(survey(bed).frameOn.widthMm, length)}
                   </span>
                   <span className="covers">
                     {garden.covers
@@ -109,9 +124,98 @@ export function Plot(): ReactNode {
               ))}
             </List>
           </section>
+          <ThePlace garden={garden} />
         </Panel>
       </Body>
     </>
+  );
+}
+
+/** What the place is like, and how its gardener counts. */
+function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
+  const edit = useEdit();
+  const change = (label: string, recipe: (g: Garden) => void): Result<unknown> => {
+    const faults = edit(label, recipe);
+    return faults.length > 0 ? failAll(faults) : ok(undefined);
+  };
+  const { site, units } = garden;
+  return (
+    <section aria-label="The place">
+      <h2>The place</h2>
+      <Field>
+        <span className="name">Garden</span>
+        <span>
+          <TypedField
+            label="Name of the garden"
+            shown={garden.name}
+            boxed
+            take={(text) => change('Name the garden', (g) => void (g.name = text.trim()))}
+          />
+        </span>
+      </Field>
+      <Field>
+        <span className="name">Latitude</span>
+        <span>
+          <NumberField
+            label="Latitude, degrees north"
+            value={site.latitudeDeg}
+            decimals={1}
+            min={-89}
+            max={89}
+            onSet={(x) => change('Set the latitude', (g) => void (g.site.latitudeDeg = x))}
+          />{' '}
+          ° N
+        </span>
+      </Field>
+      <Field>
+        <span className="name">Longitude</span>
+        <span>
+          <NumberField
+            label="Longitude, degrees east"
+            value={site.longitudeDeg}
+            decimals={1}
+            min={-180}
+            max={180}
+            onSet={(x) => change('Set the longitude', (g) => void (g.site.longitudeDeg = x))}
+          />{' '}
+          ° E
+        </span>
+      </Field>
+      <Field>
+        <span className="name">Worst gust</span>
+        <span>
+          <NumberField
+            label="Worst gust, metres a second"
+            value={site.gustMPerS}
+            decimals={0}
+            min={0}
+            max={90}
+            onSet={(x) => change('Set the gust', (g) => void (g.site.gustMPerS = x))}
+          />{' '}
+          m/s
+        </span>
+      </Field>
+      <Field>
+        <span className="name">Money</span>
+        <span>
+          <TypedField
+            label="Currency, a three-letter code"
+            shown={units.currency}
+            boxed
+            take={(text) => change('Set the currency', (g) => void (g.units.currency = text.trim().toUpperCase()))}
+          />
+        </span>
+      </Field>
+      <Choice
+        label="Degrees"
+        value={units.temperature}
+        options={[
+          { value: 'C', label: 'Celsius', why: 'Water freezes at 0.' },
+          { value: 'F', label: 'Fahrenheit', why: 'Water freezes at 32.' },
+        ]}
+        onChange={(value) => void change('Set the degrees', (g) => void (g.units.temperature = value as 'C' | 'F'))}
+      />
+    </section>
   );
 }
 
@@ -123,7 +227,8 @@ function Map({ garden }: { readonly garden: Garden }): ReactNode {
   const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const pad = 56;
   const scale = size ? Math.min((size.width - 2 * pad) / (x1 - x0), (size.height - 2 * pad) / (y1 - y0)) : 0;
-  const px = (x: number, y: number): [number, number] => [pad + (x - x0) * scale, pad + (y1 - y) * scale];
+  const slack = size ? Math.max(0, (size.height - 2 * pad - (y1 - y0) * scale) / 2) : 0;
+  const px = (x: number, y: number): [number, number] => [pad + (x - x0) * scale, slack + pad + (y1 - y) * scale];
   const metric = garden.units.length === 'cm' || garden.units.length === 'mm';
   const barMm = metric ? 1000 : 4 * 12 * MM_PER_INCH;
   return (
@@ -131,24 +236,42 @@ function Map({ garden }: { readonly garden: Garden }): ReactNode {
       {size && (
         <svg width={size.width} height={size.height} aria-label="The garden from above">
           {beds.map(({ bed, s }) => {
-            const corners = (['nearLeft', 'nearRight', 'farRight', 'farLeft'] as const).map((c) => px(bed.at.xMm + s.corners[c].x, bed.at.yMm + s.corners[c].y));
+            const corners = (['nearLeft', 'nearRight', 'farRight', 'farLeft'] as const).map((c) =>
+              px(bed.at.xMm + s.corners[c].x, bed.at.yMm + s.corners[c].y),
+            );
             const [bx, by] = px(bed.at.xMm, bed.at.yMm);
             const covers = garden.covers.filter((c) => c.bedId === bed.id);
             return (
-              <g key={bed.id}>
+              <g key={bed.id} transform={`rotate(${bed.bearingDeg - 90} ${bx} ${by})`}>
                 <Link to={`/bed/${bed.id}`} aria-label={`Bed: ${bed.name}`}>
-                  <polygon className="bed" points={corners.map((p) => p.join(',')).join(' ')} fill="var(--soil)" stroke="var(--wall)" strokeWidth={Math.max(3, bed.wall.thicknessMm * scale)} />
+                  <polygon
+                    className="bed"
+                    points={corners.map((p) => p.join(',')).join(' ')}
+                    fill="var(--soil)"
+                    stroke="var(--wall)"
+                    strokeWidth={Math.max(3, bed.wall.thicknessMm * scale)}
+                  />
                 </Link>
                 {covers.map((c) => {
                   const extent = c.answers.extent;
-                  const [from, to] = extent.kind === 'whole' ? [0, s.frameOn.lengthMm] : [extent.startMm, extent.startMm + extent.lengthMm];
+                  const [from, to] =
+                    extent.kind === 'whole'
+                      ? [0, s.frameOn.lengthMm]
+                      : [extent.startMm, extent.startMm + extent.lengthMm];
                   const [ax, ay] = px(bed.at.xMm + from, bed.at.yMm);
                   const w = (to - from) * scale;
                   const h = s.frameOn.widthMm * scale;
                   return (
                     <g key={c.id} pointerEvents="none">
                       <rect x={ax} y={ay - h} width={w} height={h} fill="var(--film)" stroke="var(--film-edge)" />
-                      <line x1={ax} x2={ax + w} y1={ay - h / 2} y2={ay - h / 2} stroke="var(--pipe-edge)" strokeWidth={2} />
+                      <line
+                        x1={ax}
+                        x2={ax + w}
+                        y1={ay - h / 2}
+                        y2={ay - h / 2}
+                        stroke="var(--pipe-edge)"
+                        strokeWidth={2}
+                      />
                     </g>
                   );
                 })}
@@ -165,7 +288,10 @@ function Map({ garden }: { readonly garden: Garden }): ReactNode {
             N
           </text>
           <g stroke="var(--quiet)" strokeWidth={1.6}>
-            <path d={`M${pad} ${size.height - 14} h${barMm * scale} m0 -5 v10 m${-barMm * scale} -10 v10`} fill="none" />
+            <path
+              d={`M${pad} ${size.height - 14} h${barMm * scale} m0 -5 v10 m${-barMm * scale} -10 v10`}
+              fill="none"
+            />
           </g>
           <text x={pad + barMm * scale + 10} y={size.height - 9} fontSize={13} fill="var(--quiet)">
             {formatLength(barMm, garden.units.length)}

@@ -53,7 +53,15 @@ const Rows = styled.ul`
 `;
 
 /** Bars of one section, all at one scale. */
-export function SectionBars({ cut, width, longestMm }: { readonly cut: SectionCuts; readonly width: number; readonly longestMm: number }): ReactNode {
+export function SectionBars({
+  cut,
+  width,
+  longestMm,
+}: {
+  readonly cut: SectionCuts;
+  readonly width: number;
+  readonly longestMm: number;
+}): ReactNode {
   return (
     <section aria-label={section(cut.sectionKey).name}>
       <h2>{section(cut.sectionKey).name}</h2>
@@ -87,22 +95,43 @@ export function Saw(): ReactNode {
   const stops = cuts?.flatMap((cut) => {
     const pieces = cut.bars.flatMap((b) => b.pieces);
     const lengths = [...new Set(pieces.map((p) => p.lengthMm))];
-    return lengths.map((mm) => ({ sectionKey: cut.sectionKey, mm, tags: pieces.filter((p) => p.lengthMm === mm).map((p) => p.tag) }));
+    return lengths.map((mm) => ({
+      sectionKey: cut.sectionKey,
+      mm,
+      tags: pieces.filter((p) => p.lengthMm === mm).map((p) => p.tag),
+    }));
   });
   return (
     <>
       <PlaceHead title="Cut list" subtitle={`${cover.name} on ${bed.name}`}>
-        {work.work && <Button onPress={() => work.work && saveFile(`${cover.name} cuts.csv`, 'text/csv', cutsCsv({ garden: outlined.value.garden, ...work.work }))}>Save as CSV</Button>}
+        {work.work && (
+          <Button
+            onPress={() =>
+              work.work &&
+              saveFile(`${cover.name} cuts.csv`, 'text/csv', cutsCsv({ garden: outlined.value.garden, ...work.work }))
+            }
+          >
+            Save as CSV
+          </Button>
+        )}
         <Button $strong onPress={() => void navigate(`/paper/${cover.id}`)}>
           Print
         </Button>
       </PlaceHead>
       <Body>
-        <Bars ref={ref} aria-busy={work.busy}>
+        <Bars ref={ref} aria-busy={work.busy} tabIndex={0} role="region" aria-label="Bars to cut">
           <OffcutPattern />
           {work.problem !== undefined && <p role="alert">{work.problem}</p>}
           {!cuts && work.problem === undefined && <p>Working out the cuts…</p>}
-          {size && cuts?.map((cut) => <SectionBars key={cut.sectionKey} cut={cut} width={size.width - (size.width < 500 ? 20 : 44)} longestMm={longestBar(cuts)} />)}
+          {size &&
+            cuts?.map((cut) => (
+              <SectionBars
+                key={cut.sectionKey}
+                cut={cut}
+                width={size.width - (size.width < 500 ? 20 : 44)}
+                longestMm={longestBar(cuts)}
+              />
+            ))}
         </Bars>
         <Panel aria-label="How to cut">
           {cuts && (
@@ -110,7 +139,8 @@ export function Saw(): ReactNode {
               <h2>Price of the bars</h2>
               {cuts.every((c) => c.proven) ? (
                 <p>
-                  <b style={{ color: 'var(--holds)' }}>Proven.</b> No cheaper way exists with these bars: {cuts.reduce((n, c) => n + c.bars.length, 0)} bars,{' '}
+                  <b style={{ color: 'var(--holds)' }}>Proven.</b> No cheaper way exists with these bars:{' '}
+                  {cuts.reduce((n, c) => n + c.bars.length, 0)} bars,{' '}
                   <b className="measure">
                     {formatMoney(
                       cuts.reduce((sum, c) => sum + c.cost, 0),
@@ -151,7 +181,8 @@ export function Saw(): ReactNode {
           )}
           <OnHand />
           <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
-            Marks run from the end where the tape hooks, after the squared end, and count the saw’s own width. Saw dust of PVC: outdoors, with a mask, or use a shear cutter. Treated wood: gloves and mask, never burn the scraps.
+            Marks run from the end where the tape hooks, after the squared end, and count the saw’s own width. Saw dust
+            of PVC: outdoors, with a mask, or use a shear cutter. Treated wood: gloves and mask, never burn the scraps.
           </p>
         </Panel>
         <Strip cover={cover} outline={outlined.value} work={work} />
@@ -201,13 +232,23 @@ function OnHand(): ReactNode {
                 }}
               />
             </span>
-            <Button aria-label={`Take ${section(bar.sectionKey).name} off the shelf`} onPress={() => void edit('Take off the shelf', (g) => void (g.shelf = g.shelf.filter((b) => b.id !== bar.id)))}>
+            <Button
+              aria-label={`Take ${section(bar.sectionKey).name} off the shelf`}
+              onPress={() =>
+                void edit('Take off the shelf', (g) => void (g.shelf = g.shelf.filter((b) => b.id !== bar.id)))
+              }
+            >
               Remove
             </Button>
           </li>
         ))}
         <li>
-          <Select aria-label="What to add to the shelf" value={key} onChange={(e) => setKey(e.target.value)} style={{ width: '8rem' }}>
+          <Select
+            aria-label="What to add to the shelf"
+            value={key}
+            onChange={(e) => setKey(e.target.value)}
+            style={{ width: '8rem' }}
+          >
             {[...SECTION_BY_KEY.values()].map((s) => (
               <option key={s.key} value={s.key}>
                 {s.name}
@@ -222,7 +263,10 @@ function OnHand(): ReactNode {
               const read = parseLength(text, garden.units.length);
               if (!read.ok) return read;
               if (read.value <= 0) return fail('length', 'A bar is longer than nothing.');
-              const faults = edit('Put on the shelf', (g) => void g.shelf.push({ id: newId(), sectionKey: key, lengthMm: read.value, quantity: 1 }));
+              const faults = edit(
+                'Put on the shelf',
+                (g) => void g.shelf.push({ id: newId(), sectionKey: key, lengthMm: read.value, quantity: 1 }),
+              );
               return faults.length > 0 ? failAll(faults) : ok(read.value);
             }}
           />

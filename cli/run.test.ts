@@ -1,0 +1,75 @@
+import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { demoGarden } from '../core/files/demo';
+import { writeGarden } from '../core/files/read';
+import { runCommand } from './run';
+
+const folder = mkdtempSync(join(tmpdir(), 'cabanon-'));
+const file = (name: string, text: string): string => {
+  writeFileSync(join(folder, name), text);
+  return join(folder, name);
+};
+const garden = file('garden.json', writeGarden(demoGarden()));
+
+async function answer(...args: string[]): Promise<Record<string, unknown>> {
+  const { code, out, err } = await runCommand(args);
+  expect(err).toBe('');
+  expect(code).toBe(0);
+  return JSON.parse(out) as Record<string, unknown>;
+}
+
+test('hoop answers in SI for lengths in any unit', async () => {
+  const hoop = await answer('hoop', '--span', '44in', '--length', '80in', '--feet', 'loose');
+  expect(hoop['heightMm']).toBeCloseTo(28.9673 * 25.4, 1);
+  expect(hoop['thrustOverEIPerMm2']).toBeCloseTo(0.00200836 / 25.4 ** 2, 9);
+  for (const key of [
+    'spanMm',
+    'lengthMm',
+    'maxWidthMm',
+    'footAngleDeg',
+    'thrustN',
+    'maxCurvaturePerMm',
+    'strainPercent',
+  ])
+    expect(typeof hoop[key]).toBe('number');
+  const held = await answer('hoop', '--span', '44', '--height', '558.8 mm', '--feet', '90', '--pipe', 'pvc-3/4');
+  expect(held['lengthMm']).toBeCloseTo((Math.PI / 2) * 1117.6, 1);
+});
+
+test('cut answers a case file at its proven best', async () => {
+  const cases = JSON.parse(readFileSync('core/cutting/cutting.cases.json', 'utf8')) as { cases: { optimum: number }[] };
+  const cut = await answer('cut', file('cut.json', JSON.stringify(cases.cases[3])));
+  expect(cut).toMatchObject({ cost: cases.cases[3]?.optimum, proven: true });
+  expect(cut['bars']).toContainEqual(expect.objectContaining({ stockLength: 44.5, price: 0 }));
+});
+
+test('plan gives one cover or all, and writes its files', async () => {
+  const out = join(folder, 'out');
+  const one = await answer('plan', garden, '--cover', 'winter-lid', '--out', out);
+  expect((one['plans'] as unknown[]).length).toBe(1);
+  expect(readdirSync(out).sort()).toEqual(
+    ['cuts.csv', 'end.svg', 'plan.json', 'plan.svg', 'shopping.csv', 'side.svg'].map((f) => `winter-lid-${f}`).sort(),
+  );
+  expect(((await answer('plan', garden))['plans'] as unknown[]).length).toBe(3);
+});
+
+test.each([
+  [['plan', '/nowhere.json'], 'FILE: cannot read'],
+  [['plan'], 'FILE: say which file'],
+  [['plan', garden, '--cover', 'gone'], '--cover: no cover "gone"; there are winter-lid'],
+  [['plan', garden, '--wat'], "options: Unknown option '--wat'"],
+  [['hoop', '--span', '44'], '--hoop: Give two'],
+  [['hoop', '--span', 'wide', '--length', '80'], '--span: “wide” is not a length'],
+  [['hoop', '--span', '44', '--length', '40'], '--length: The pipe must be longer'],
+  [['hoop', '--span', '44', '--length', '80', '--feet', 'glued'], '--feet: must be loose or an angle'],
+  [['hoop', '--span', '44', '--length', '80', '--pipe', 'gold'], '--pipe: there is no pipe "gold"'],
+  [['cut', file('bad.json', '{"kerf": 0, "stock": [{"length": 96, "price": "x"}], "pieces": []}')], 'stock.0.price: '],
+  [['cut', file('noise.json', 'noise')], 'FILE: not JSON'],
+  [['fly'], 'command: must be plan, hoop or cut'],
+])('a bad call is one line a fault and 2: %j', async (args, start) => {
+  const { code, out, err } = await runCommand(args);
+  expect(code).toBe(2);
+  expect(out).toBe('');
+  expect(err.startsWith(start)).toBe(true);
+});

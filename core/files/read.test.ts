@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { z } from 'zod';
+import { demoGarden } from './demo';
+import { gardenSchema } from './garden';
+import { migrate, readGarden, writeGarden } from './read';
+
+function faultOf(text: string): string {
+  const read = readGarden(text);
+  if (read.ok) throw new Error('was read');
+  return `${read.faults[0]?.field}: ${read.faults[0]?.message}`;
+}
+const changed = (change: (garden: Record<string, unknown>) => void): string => {
+  const garden = JSON.parse(writeGarden(demoGarden())) as Record<string, unknown>;
+  change(garden);
+  return JSON.stringify(garden);
+};
+
+test('a garden written and read is the same garden', () => {
+  const text = writeGarden(demoGarden());
+  const read = readGarden(text);
+  expect(read).toEqual({ ok: true, value: demoGarden() });
+  if (read.ok) expect(writeGarden(read.value)).toBe(text);
+});
+
+test.each([
+  ['', 'file: This is not a JSON file'],
+  ['[1]', 'file: A garden file holds one JSON object'],
+  ['{"format": "other"}', 'format: This is not a Cabanon garden'],
+  ['{"format": "cabanon-garden"}', 'version: version must be a whole number'],
+  ['{"format": "cabanon-garden", "version": 7}', 'version: This file is version 7'],
+  [
+    changed((g) => Object.assign((g['beds'] as { outside: object }[])[1]?.outside ?? {}, { farMm: -1 })),
+    'beds[1].outside.farMm: ',
+  ],
+  [
+    changed((g) => Object.assign((g['beds'] as { drops: object }[])[0]?.drops ?? {}, { nearLeft: null })),
+    'beds[0].drops.nearLeft: ',
+  ],
+  [
+    changed((g) => Object.assign((g['covers'] as object[])[0] ?? {}, { bedId: 'nowhere' })),
+    'covers[0].bedId: there is no bed "nowhere"',
+  ],
+  [
+    changed((g) => Object.assign((g['covers'] as { answers: object }[])[0]?.answers ?? {}, { pipe: 'gold' })),
+    'covers[0].answers.pipe: must be a pipe',
+  ],
+  [changed((g) => Object.assign((g['beds'] as object[])[1] ?? {}, { id: 'long' })), 'beds[1].id: "long" is used twice'],
+  [changed((g) => Object.assign(g, { surprise: 1 })), 'file: Unrecognized key: "surprise"'],
+  [
+    changed((g) => Object.assign(g['units'] as object, { currency: '<script>' })),
+    'units.currency: must be a three-letter',
+  ],
+  [
+    writeGarden(demoGarden()).replace('"shelf": [', '"__proto__": {"polluted": 1}, "shelf": ['),
+    'file: Unrecognized key',
+  ],
+])('a bad file names its field (%#)', (text, start) => {
+  expect(faultOf(text).startsWith(start)).toBe(true);
+  expect(({} as { polluted?: number }).polluted).toBeUndefined();
+});
+
+test('any damage is a fault or a sound garden, never an exception', () => {
+  const text = writeGarden(demoGarden());
+  fc.assert(
+    fc.property(fc.nat(text.length), fc.nat(20), fc.string({ maxLength: 12 }), (at, cut, put) => {
+      const read = readGarden(text.slice(0, at) + put + text.slice(at + cut));
+      if (read.ok) expect(gardenSchema.safeParse(read.value).success).toBe(true);
+      else expect(read.faults.length).toBeGreaterThan(0);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('older versions are brought up step by step; a missing step is said', () => {
+  const steps = [(d: object) => ({ ...d, second: true }), (d: object) => ({ ...d, third: true })];
+  expect(migrate({ version: 1 }, 1, 3, steps)).toEqual({ ok: true, value: { version: 3, second: true, third: true } });
+  expect(migrate({ version: 1 }, 1, 4, steps)).toMatchObject({ ok: false, faults: [{ field: 'version' }] });
+});
+
+test('the published JSON schema is the one the program checks with', () => {
+  const published: unknown = JSON.parse(readFileSync('docs/garden.schema.json', 'utf8'));
+  expect(published).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(gardenSchema))));
+});

@@ -1,0 +1,116 @@
+import highsLoader from 'highs';
+import { section } from './catalog/sections';
+import { highsSolver } from './cutting/highs';
+import type { IntegerSolver } from './cutting/solve';
+import { cutsCsv, shoppingCsv } from './files/csv';
+import { demoGarden } from './files/demo';
+import { viewSvg } from './files/svg';
+import { type Plan, outline, plan } from './plan';
+import { planReport } from './report';
+
+let solver: IntegerSolver;
+let plans: Plan[];
+beforeAll(async () => {
+  solver = highsSolver(await highsLoader());
+  const garden = demoGarden();
+  plans = garden.covers.map((cover) => {
+    const made = plan(garden, cover, solver);
+    if (!made.ok) throw new Error(JSON.stringify(made.faults));
+    return made.value;
+  });
+});
+
+test('every member is cut once, at its own length, and marks count the kerf', () => {
+  for (const p of plans) {
+    const pieces = p.cuts.flatMap((c) => c.bars.flatMap((b) => b.pieces));
+    expect(pieces.map((x) => x.tag).sort()).toEqual(p.assembly.members.map((m) => m.tag).sort());
+    for (const piece of pieces)
+      expect(piece.lengthMm).toBeCloseTo(p.assembly.members.find((m) => m.tag === piece.tag)?.lengthMm ?? 0, 0);
+    for (const cut of p.cuts) {
+      expect(cut.proven).toBe(true);
+      for (const bar of cut.bars) {
+        let at = bar.squareMm;
+        for (const piece of bar.pieces) {
+          expect(piece.markMm).toBeCloseTo(at + piece.lengthMm, 6);
+          at = piece.markMm + cut.kerfMm;
+        }
+        expect(bar.pieces[bar.pieces.length - 1]?.markMm).toBeLessThanOrEqual(bar.lengthMm + 0.1);
+      }
+    }
+  }
+});
+
+test('the shopping list adds up to the cent and buys whole packs of what is not owned', () => {
+  for (const { shopping } of plans) {
+    const cents = (x: number): number => Math.round(x * 100);
+    expect(shopping.lines.reduce((sum, l) => sum + cents(l.paid), 0)).toBe(cents(shopping.paid));
+    expect(shopping.lines.reduce((sum, l) => sum + cents(l.used), 0)).toBe(cents(shopping.used));
+    expect(shopping.used).toBeLessThanOrEqual(shopping.paid);
+    for (const l of shopping.lines) {
+      if (l.unit === 'piece') expect(l.uses.reduce((sum, u) => sum + u.count, 0)).toBe(l.need);
+      expect(l.leftOver).toBeGreaterThanOrEqual(0);
+    }
+  }
+  const lid = plans[0]?.shopping.lines;
+  expect(lid?.find((l) => l.key === 'screw-3')).toMatchObject({ need: 12, owned: 40, packs: 0, paid: 0 });
+  expect(lid?.find((l) => l.key === 'handle')?.packs).toBe(0);
+});
+
+test('bars on the shelf are used first and cost nothing', () => {
+  const pipe = plans[0]?.cuts.find((c) => c.sectionKey === 'pvc-1/2');
+  expect(pipe?.bars.filter((b) => b.fromShelf).length).toBe(2);
+  const bought = plans[0]?.shopping.lines.find((l) => l.key.startsWith('pvc-1/2'));
+  expect(bought?.packs).toBe(1);
+});
+
+test('a changed price changes the plan', () => {
+  const garden = demoGarden();
+  const cover = garden.covers[0];
+  if (!cover) throw new Error('no cover');
+  const dear = plan({ ...garden, prices: { 'pack hinge': 50 } }, cover, solver);
+  expect(dear.ok && dear.value.shopping.paid).toBeCloseTo((plans[0]?.shopping.paid ?? 0) + 2 * (50 - 5.6), 2);
+});
+
+test('files for others: CSV that no spreadsheet runs, SVG, a report that is plain JSON', () => {
+  const p = plans[0];
+  if (!p) throw new Error('no plan');
+  const evil = {
+    ...p,
+    cuts: p.cuts.map((c) => ({
+      ...c,
+      bars: c.bars.map((b) => ({ ...b, pieces: b.pieces.map((x) => ({ ...x, part: '=cmd()' })) })),
+    })),
+  };
+  expect(cutsCsv(evil)).toContain("'=cmd()");
+  expect(cutsCsv(p).trim().split('\r\n').length).toBe(1 + p.assembly.members.length);
+  expect(shoppingCsv(p)).toContain(`Total,,,,,,,${p.shopping.paid}`);
+  for (const view of ['end', 'side', 'plan'] as const) expect(viewSvg(p, view)).toMatch(/^<svg [\s\S]*<\/svg>\n$/);
+  const report = planReport(p);
+  expect(JSON.parse(JSON.stringify(report))).toEqual(report);
+  expect(report.strength[0]?.wetSnowMm).toBeGreaterThan(0);
+});
+
+test('a bed that is not there is a fault, not a crash', () => {
+  const garden = demoGarden();
+  const cover = garden.covers[0];
+  if (!cover) throw new Error('no cover');
+  expect(outline(garden, { ...cover, bedId: 'gone' })).toMatchObject({ ok: false, faults: [{ field: 'bedId' }] });
+});
+
+test('figures say why', () => {
+  for (const p of plans)
+    for (const figure of [
+      p.hours,
+      p.coldest,
+      p.air.figures.rise,
+      p.air.figures.vent,
+      ...p.strengths.flatMap((s) => s.figures),
+      ...(p.lift ? [p.lift] : []),
+    ]) {
+      expect(figure.formula.length).toBeGreaterThan(8);
+      expect(figure.source.length).toBeGreaterThan(8);
+      expect(figure.terms.every((t) => Number.isFinite(t.value))).toBe(true);
+      expect(figure.assumes.length).toBeGreaterThan(0);
+    }
+  expect(section('2x4').stock.length).toBeGreaterThan(2);
+});

@@ -1,0 +1,30 @@
+import { type Preferences, currencyDecimals, formatAmount, formatMoney, roundMoney } from './amount';
+
+const IMPERIAL: Preferences = { length: 'ftin', temperature: 'F', currency: 'USD' };
+const METRIC: Preferences = { length: 'mm', temperature: 'C', currency: 'EUR' };
+
+test.each([
+  [1000, 'length', `3' 3 3/8"`, '1000 mm'],
+  [10, 'mass', '22.0 lb', '10.0 kg'],
+  [100, 'force', '22.5 lb', '100 N'],
+  [2000, 'pressure', '41.8 lb/sq ft', '2.00 kPa'],
+  [-12, 'temperature', '10 °F', '−12 °C'],
+  [10, 'warming', '18 °F', '10 °C'],
+  [1, 'area', '10.8 sq ft', '1.00 m²'],
+  [4.6, 'hours', '4.5 h', '4.5 h'],
+  [5, 'hours', '5 h', '5 h'],
+  [-0.2, 'count', '0', '0'],
+  [12.5, 'money', '$12.50', '€12.50'],
+  [0.00012345, 'plain', '0.0001234', '0.0001234'],
+  [NaN, 'force', '–', '–'],
+] as const)('%d as %s', (value, quantity, imperial, metric) => {
+  expect(formatAmount(value, quantity, IMPERIAL)).toBe(imperial);
+  expect(formatAmount(value, quantity, METRIC)).toBe(metric);
+});
+
+test('money has the decimals of its currency', () => {
+  expect(formatMoney(1234.5, 'JPY')).toBe('¥1,235');
+  expect(currencyDecimals('JPY')).toBe(0);
+  expect(roundMoney(1.005, 'USD')).toBe(1.01);
+  expect(roundMoney(12.4, 'JPY')).toBe(12);
+});

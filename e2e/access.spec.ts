@@ -1,0 +1,28 @@
+import { expect, expectAccessible, openDemo, test } from './app';
+
+const SCREENS = [
+  '/gardens',
+  '/plot',
+  '/bed/crooked',
+  '/bench/winter-lid',
+  '/bench/salad-tunnel/stand',
+  '/bench/salad-tunnel/skin',
+  '/bench/salad-tunnel/air',
+  '/saw/winter-lid',
+  '/cart/winter-lid',
+  '/paper/winter-lid',
+];
+
+for (const theme of ['day', 'evening', 'outdoor'] as const)
+  test(`no screen has an access fault in the ${theme} theme`, async ({ page }) => {
+    test.setTimeout(150_000);
+    await openDemo(page);
+    await page.evaluate((name) => localStorage.setItem('cabanon.theme', name), theme);
+    for (const screen of SCREENS) {
+      await page.goto(screen);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      if (/saw|cart|paper/.test(screen)) await expect(page.getByText(/2x4/).first()).toBeVisible();
+      await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+      await expectAccessible(page);
+    }
+  });

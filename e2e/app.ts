@@ -1,0 +1,48 @@
+import AxeBuilder from '@axe-core/playwright';
+import { type Page, test as base, expect } from '@playwright/test';
+
+/** Every journey fails on a script error or anything that the content policy stops. */
+export const test = base.extend({
+  page: async ({ page }, use) => {
+    const problems: string[] = [];
+    page.on('pageerror', (error) => problems.push(error.message));
+    page.on('console', (line) => {
+      if (line.type() === 'error') problems.push(line.text());
+    });
+    await use(page);
+    expect(problems).toEqual([]);
+  },
+});
+export { expect };
+
+/** Opens the demo garden and waits for its price. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/demo');
+  await page.waitForURL(/\/bench\//);
+  await expect(price(page)).toContainText('$');
+}
+
+export function price(page: Page) {
+  return page.getByTestId('strip-price');
+}
+
+/** The value of one typed dimension. */
+export function dimension(page: Page, id: string) {
+  return page.getByTestId(`dim-${id}`);
+}
+
+/** Types into a field as a person does: press it, write, Enter. */
+export async function type(page: Page, testId: string, text: string): Promise<void> {
+  await page.getByTestId(testId).click();
+  await page.getByTestId(testId).fill(text);
+  await page.getByTestId(testId).press('Enter');
+}
+
+export async function expectAccessible(page: Page): Promise<void> {
+  const found = await new AxeBuilder({ page }).analyze();
+  expect(
+    found.violations.map(
+      (v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`).join(' | ')}`,
+    ),
+  ).toEqual([]);
+}

@@ -1,0 +1,64 @@
+import { expect, openDemo, test, type } from './app';
+
+test('first visit to printed list: measure a bed, cover it, take the paper along', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByText('start your own and measure its first bed')).toBeVisible();
+  await page.getByRole('button', { name: 'Start my own garden' }).click();
+  await page.getByRole('button', { name: 'Add a bed' }).click();
+
+  await type(page, 'bed-near', '10 ft');
+  await type(page, 'bed-far', '10 ft');
+  await type(page, 'bed-insideLength', `9' 9"`);
+  const diagonal = `129 1/4`;
+  await type(page, 'bed-rising', diagonal);
+  await type(page, 'bed-falling', diagonal);
+  await type(page, 'bed-farRight', '3/4');
+  const survey = page.getByTestId('survey');
+  await expect(survey).toContainText(`10' 0" × 4' 0"`);
+  await expect(survey.locator('div', { hasText: 'Packer, far right' })).toContainText('3/4"');
+  await expect(survey.locator('div', { hasText: 'Diagonals differ by' })).toContainText('0"');
+
+  await page.getByRole('button', { name: 'New staked tunnel' }).click();
+  await expect(page.getByTestId('strip-price')).toContainText('$');
+  await type(page, 'dim-height', '30');
+  await expect(page.getByTestId('dim-height')).toHaveValue(`2' 6"`);
+
+  await page.getByRole('button', { name: 'Paper to take along' }).click();
+  await expect(
+    page
+      .getByTestId('paper-cuts')
+      .getByRole('img', { name: /H1 .*mark/ })
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByTestId('paper-sheet')).toContainText('Cut it');
+  await expect(page.getByTestId('paper-cart')).toContainText('In all');
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-printed', 'yes');
+  });
+  await page.getByRole('button', { name: 'Print it' }).click();
+  await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+  const pdf = await page.pdf({ format: 'Letter' });
+  expect(pdf.length).toBeGreaterThan(20_000);
+});
+
+test('a lid on a measured bed counts its joints and hardware', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Cart' }).click();
+  const table = page.getByRole('table');
+  await expect(table.locator('[data-line="hinge"]')).toContainText('4');
+  await expect(table.locator('[data-line="strap"]')).toContainText('10: One at each hoop foot');
+  const before = await page.getByTestId('cart-paid').innerText();
+  await page.getByRole('textbox', { name: 'Price of UV film' }).fill('30');
+  await page.getByRole('textbox', { name: 'Price of UV film' }).press('Enter');
+  await expect(page.getByTestId('cart-paid')).not.toHaveText(before);
+  await page.getByRole('textbox', { name: 'Owned: butt hinge' }).fill('4');
+  await page.getByRole('textbox', { name: 'Owned: butt hinge' }).press('Enter');
+  await expect(table.locator('[data-line="hinge"] td').nth(3)).toHaveText('0');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('Winter greens lid shopping.csv');
+});

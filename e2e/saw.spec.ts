@@ -1,0 +1,26 @@
+import { expect, openDemo, test } from './app';
+
+test('bars are drawn with marks, proven, and the shelf is cut first', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await expect(page.getByTestId('proof')).toContainText('Proven.');
+  await expect(page.getByRole('img', { name: /Pipe 1, 20' 0": H1 6' 4", mark 6' 4"/ })).toBeVisible();
+  await page.getByLabel('What to add to the shelf').selectOption('pvc-1/2');
+  await page.getByLabel('Length of the bar to add').fill('20 ft');
+  await page.getByLabel('Length of the bar to add').press('Enter');
+  await expect(page.getByRole('img', { name: /20' 0", from the shelf: H1/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Cart' }).click();
+  await expect(page.locator('[data-line^="pvc-1/2"]')).toHaveCount(0);
+});
+
+test('keys: the list opens with a question mark, places with Alt and a number', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Alt+4');
+  await expect(page).toHaveURL(/\/saw\//);
+  await page.keyboard.press('Alt+1');
+  await expect(page).toHaveURL(/\/plot/);
+});

@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test';
+
+const port = 4317;
+
+/** Drives the real app, as it is served, in Debian's Chromium. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+  webServer: {
+    command: `node --import tsx server/main.ts --port ${port}`,
+    url: `http://localhost:${port}/health`,
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,9 @@
+import { writeFileSync } from 'node:fs';
+import { z } from 'zod';
+import { gardenSchema } from '../core/files/garden';
+
+/** Writes docs/garden.schema.json from the Zod schema, which is its only source. */
+writeFileSync(
+  new URL('../docs/garden.schema.json', import.meta.url),
+  `${JSON.stringify(z.toJSONSchema(gardenSchema), null, 2)}\n`,
+);
