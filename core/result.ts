@@ -25,5 +25,7 @@ export function failAll<T = never>(faults: readonly Fault[]): Result<T> {
 
 /** What something thrown says of itself. */
 export function messageOf(thrown: unknown): string {
-  return typeof thrown === 'object' && thrown !== null && 'message' in thrown ? String(thrown.message) : 'it cannot be read';
+  return typeof thrown === 'object' && thrown !== null && 'message' in thrown
+    ? String(thrown.message)
+    : 'it cannot be read';
 }

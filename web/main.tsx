@@ -10,7 +10,6 @@ import { StyleSheetManager } from 'styled-components';
 import { App } from './app/App';
 import { GlobalStyle } from './app/theme';
 import { store } from './app/world';
-import { warmUp } from './workers/planClient';
 
 const root = document.getElementById('root');
 if (root)
@@ -26,4 +25,3 @@ if (root)
       </Provider>
     </StrictMode>,
   );
-setTimeout(warmUp, 0);

@@ -37,9 +37,11 @@ function snowCheck(arch: ArchRow, strength: HoopStrength, snow: DesignSnow): Che
   const words: Phrase = [
     'Wet snow: carries ',
     amount(strength.wetSnowMm, 'length'),
-    ', asked to carry ',
+    ' of ',
     amount(askedMm, 'length'),
-    `. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
+    ' asked, ',
+    amount(strength.ratio, 'ratio'),
+    ` times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
   ];
   const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({
     label: [`${count} hoops`] as Phrase,

@@ -6,6 +6,7 @@ import { Button, Select } from '../parts/controls';
 import { useCurrent } from './current';
 import { useApp, useAppDispatch, useEdit } from './hooks';
 import { Keys, useKeys } from './keys';
+import { warmUp } from '../workers/planClient';
 import { redo, said, settle, undo } from './store';
 import { THEMES, type ThemeName } from './theme';
 
@@ -167,6 +168,9 @@ export function Shell(): ReactNode {
   const navigate = useNavigate();
   useKeys(navigate, { bedId: bed?.id, coverId: cover?.id });
 
+  useEffect(() => {
+    if (open) warmUp();
+  }, [open]);
   useEffect(() => {
     if (notice === null) return;
     const timer = setTimeout(() => dispatch(said(null)), 8000);

@@ -1,25 +1,9 @@
-import { type ReactNode, useEffect, useState } from 'react';
-import { Dialog, Modal, ModalOverlay } from 'react-aria-components';
+import { type ReactNode, Suspense, lazy, useEffect, useState } from 'react';
 import type { NavigateFunction } from 'react-router';
-import styled from 'styled-components';
-import { Button } from '../parts/controls';
 import { useAppDispatch } from './hooks';
 import { redo, undo } from './store';
 
-const LIST: readonly (readonly [string, string])[] = [
-  ['?', 'Show these keys'],
-  ['Alt 1', 'Plot'],
-  ['Alt 2', 'Bed'],
-  ['Alt 3', 'Bench'],
-  ['Alt 4', 'Saw'],
-  ['Alt 5', 'Cart'],
-  ['Alt 6', 'Paper'],
-  ['Ctrl Z', 'Undo'],
-  ['Ctrl Shift Z', 'Redo'],
-  ['Tab', 'Next measure or control, in reading order'],
-  ['Enter', 'Take what was typed'],
-  ['Esc', 'Give up what was typed; close'],
-];
+const KeyList = lazy(() => import('./KeyList'));
 
 function typing(target: EventTarget | null): boolean {
   return (
@@ -58,33 +42,6 @@ export function useKeys(
   }, [dispatch, navigate, bedId, coverId]);
 }
 
-const Veil = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  z-index: 80;
-  display: grid;
-  place-items: center;
-  background: rgb(0 0 0 / 0.4);
-  section {
-    padding: 1.25rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1.5px solid var(--ink);
-    border-radius: 2px;
-    display: grid;
-    gap: 0.8rem;
-    outline: none;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: auto 1fr;
-    gap: 0.35rem 1.2rem;
-  }
-  dt {
-    font-weight: 600;
-  }
-`;
-
 /** The list of keys, opened with a question mark. */
 export function Keys(): ReactNode {
   const [open, setOpen] = useState(false);
@@ -95,22 +52,9 @@ export function Keys(): ReactNode {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
-  return (
-    <Veil isOpen={open} onOpenChange={setOpen} isDismissable>
-      <Modal>
-        <Dialog aria-label="Keys">
-          <h2>Keys</h2>
-          <dl>
-            {LIST.map(([key, deed]) => (
-              <div key={key} style={{ display: 'contents' }}>
-                <dt className="measure">{key}</dt>
-                <dd>{deed}</dd>
-              </div>
-            ))}
-          </dl>
-          <Button onPress={() => setOpen(false)}>Close</Button>
-        </Dialog>
-      </Modal>
-    </Veil>
-  );
+  return open ? (
+    <Suspense>
+      <KeyList onClose={() => setOpen(false)} />
+    </Suspense>
+  ) : null;
 }

@@ -1,11 +1,12 @@
-import type { ReactNode } from 'react';
-import { Button as AriaButton, Dialog, DialogTrigger, Popover } from 'react-aria-components';
+import { type ReactNode, Suspense, lazy, useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Figure } from '../../core/figure';
 import { formatAmount } from '../../core/units/amount';
 import { useUnits } from '../app/hooks';
 
-const Ask = styled(AriaButton)`
+const WhySheet = lazy(() => import('./WhySheet'));
+
+const Ask = styled.button`
   border: 0;
   padding: 0;
   background: none;
@@ -21,72 +22,28 @@ const Ask = styled(AriaButton)`
   }
 `;
 
-const Sheet = styled(Popover)`
-  max-width: min(26rem, 94vw);
-  max-height: 80vh;
-  overflow: auto;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
-  section {
-    padding: 1rem;
-    outline: none;
-    display: grid;
-    gap: 0.6rem;
-  }
-  .formula {
-    padding: 0.5rem 0.6rem;
-    background: var(--ground);
-    font-size: 0.875rem;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    gap: 0.2rem 1rem;
-    font-size: 0.875rem;
-  }
-  dd {
-    text-align: right;
-    font-weight: 600;
-  }
-  p,
-  li {
-    font-size: 0.875rem;
-    color: var(--quiet);
-  }
-`;
-
-/** A figure that opens to its formula, the values put in, its source and what it takes for granted. */
+/** A figure that opens to its reasons. */
 export function Why({ figure, children }: { readonly figure: Figure; readonly children?: ReactNode }): ReactNode {
   const units = useUnits();
+  const [open, setOpen] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
   const value = formatAmount(figure.value, figure.quantity, units);
   return (
-    <DialogTrigger>
-      <Ask aria-label={`${figure.label}: ${value}. Why?`}>{children ?? value}</Ask>
-      <Sheet placement="bottom start">
-        <Dialog>
-          <h2>
-            {figure.label}: <span className="measure">{value}</span>
-          </h2>
-          <p className="formula measure">{figure.formula}</p>
-          <dl>
-            {figure.terms.map((term) => (
-              <div key={term.name} style={{ display: 'contents' }}>
-                <dt>{term.name}</dt>
-                <dd className="measure">{formatAmount(term.value, term.quantity, units)}</dd>
-              </div>
-            ))}
-          </dl>
-          <p>Source: {figure.source}</p>
-          <ul>
-            {figure.assumes.map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ul>
-        </Dialog>
-      </Sheet>
-    </DialogTrigger>
+    <>
+      <Ask
+        ref={button}
+        type="button"
+        aria-haspopup="dialog"
+        aria-label={`${figure.label}: ${value}. Why?`}
+        onClick={() => setOpen(true)}
+      >
+        {children ?? value}
+      </Ask>
+      {open && (
+        <Suspense>
+          <WhySheet figure={figure} anchor={button} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
   );
 }

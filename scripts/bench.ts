@@ -1,0 +1,238 @@
+/** npm run bench: the budgets of the design, measured here, beside the last kept run. `-- --keep` keeps this one. */
+import { type ChildProcess, spawn } from 'node:child_process';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { type CDPSession, type Page, chromium } from '@playwright/test';
+import highsLoader from 'highs';
+import { highsSolver } from '../core/cutting/highs';
+import type { BarJob } from '../core/cutting/job';
+import { solveBars } from '../core/cutting/solve';
+import { demoGarden } from '../core/files/demo';
+import type { Cover } from '../core/files/garden';
+import { solveHoop } from '../core/hoop/elastica';
+import { plan } from '../core/plan';
+import { designSnow } from '../core/proof/snow';
+import { hoopStrength } from '../core/proof/strength';
+import { outline } from '../core/plan';
+
+interface Row {
+  readonly what: string;
+  readonly value: number;
+  readonly unit: string;
+  readonly budget: number;
+  /** Higher is better for a few rows; most are times. */
+  readonly note?: string;
+}
+
+const KEPT = new URL('../docs/bench.json', import.meta.url);
+const rows: Row[] = [];
+const add = (what: string, value: number, unit: string, budget: number, note?: string): void =>
+  void rows.push({ what, value, unit, budget, ...(note === undefined ? {} : { note }) });
+
+/** Median time of one call, ms, after a warm-up. */
+function timed(runs: number, calls: number, work: (i: number) => unknown): number {
+  for (let i = 0; i < calls; i++) work(i);
+  const times = Array.from({ length: runs }, (_, r) => {
+    const start = performance.now();
+    for (let i = 0; i < calls; i++) work(r * calls + i);
+    return (performance.now() - start) / calls;
+  });
+  return times.sort((a, b) => a - b)[runs >> 1] ?? NaN;
+}
+
+function quantile(values: number[], q: number): number {
+  return values.sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))] ?? NaN;
+}
+
+function job(pieces: number, kinds: number, seed: number): BarJob {
+  return {
+    kerf: 3,
+    stock: [
+      { length: 2400, price: 5.5 },
+      { length: 3000, price: 6.6 },
+      { length: 3600, price: 8.1 },
+    ],
+    pieces: Array.from({ length: kinds }, (_, i) => ({
+      length: 230 + ((seed * 131 + i * 337) % 1900),
+      quantity: Math.max(1, Math.round(pieces / kinds)),
+    })),
+  };
+}
+
+async function core(): Promise<void> {
+  add(
+    'elastica, loose feet',
+    1000 * timed(9, 5000, (i) => solveHoop({ kind: 'loose' }, { spanMm: 1000 + (i % 7), lengthMm: 1700 + (i % 13) })),
+    'µs',
+    10,
+  );
+  add(
+    'elastica, held feet',
+    1000 *
+      timed(9, 5000, (i) =>
+        solveHoop({ kind: 'held', angleDeg: 90 }, { spanMm: 1000 + (i % 7), lengthMm: 1700 + (i % 13) }),
+      ),
+    'µs',
+    100,
+  );
+  const garden = demoGarden();
+  const cover = garden.covers[0] as Cover;
+  const drawn = outline(garden, cover);
+  const arch = drawn.ok ? drawn.value.assembly.arches[0] : undefined;
+  if (arch) {
+    const snow = designSnow(garden.site.snow, 'normal');
+    add(
+      'hoop strength, 40 elements',
+      timed(9, 40, () => hoopStrength(arch, snow)),
+      'ms',
+      15,
+      'linear estimate',
+    );
+  }
+  add(
+    'assembly, checks and figures of one cover',
+    timed(9, 40, () => outline(garden, cover)),
+    'ms',
+    16,
+  );
+  const solver = highsSolver(await highsLoader());
+  add(
+    'whole plan of one cover, warm',
+    timed(9, 3, () => plan(garden, cover, solver)),
+    'ms',
+    60,
+    'with mends',
+  );
+  const small = Array.from({ length: 8 }, (_, s) => job(25, 5, s + 1));
+  let proven = true;
+  add(
+    'cut 200 pieces in 8 sections',
+    timed(3, 1, () =>
+      small.forEach((j) => {
+        const cut = solveBars(j, solver);
+        proven &&= cut.ok && cut.value.proven;
+      }),
+    ),
+    'ms',
+    1000,
+    proven ? 'all proven best' : 'NOT all proven',
+  );
+  const start = performance.now();
+  const large = solveBars(job(2000, 40, 3), solver, 3);
+  const gap = large.ok ? (100 * (large.value.cost - large.value.bound)) / large.value.bound : NaN;
+  add('cut 2,000 pieces of 40 lengths', performance.now() - start, 'ms', 5000, `gap ${gap.toFixed(2)} %`);
+}
+
+async function serve(port: number): Promise<ChildProcess> {
+  const child = spawn(
+    process.execPath,
+    [
+      '--import',
+      import.meta.resolve('tsx'),
+      new URL('../server/main.ts', import.meta.url).pathname,
+      '--port',
+      String(port),
+    ],
+    { stdio: ['ignore', 'pipe', 'inherit'] },
+  );
+  await new Promise<void>((ready) => child.stdout?.once('data', () => ready()));
+  return child;
+}
+
+/** Script bytes that come over the wire for the page itself; the worker's own come after it is drawn. */
+async function scriptBytes(page: Page, url: string, ready: string): Promise<{ kB: number; seconds: number }> {
+  let bytes = 0;
+  const sizes: Promise<void>[] = [];
+  page.on('requestfinished', (request) => {
+    if (!request.url().endsWith('.js') || request.url().includes('worker')) return;
+    sizes.push(request.sizes().then((s) => void (bytes += s.responseBodySize)));
+  });
+  const start = performance.now();
+  await page.goto(url);
+  await page.locator(ready).first().waitFor();
+  const seconds = (performance.now() - start) / 1000;
+  await page.waitForTimeout(500);
+  await Promise.all(sizes);
+  return { kB: bytes / 1000, seconds };
+}
+
+async function scriptMs(session: CDPSession): Promise<number> {
+  const { metrics } = await session.send('Performance.getMetrics');
+  return 1000 * (metrics.find((m) => m.name === 'ScriptDuration')?.value ?? 0);
+}
+
+async function browser(): Promise<void> {
+  const port = 4391;
+  const server = await serve(port);
+  const chrome = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+    ],
+  });
+  try {
+    const base = `http://localhost:${port}`;
+    const first = await scriptBytes(await (await chrome.newContext()).newPage(), base, 'h1');
+    add('first visit, script gzipped', first.kB, 'kB', 250);
+    const demo = await scriptBytes(await (await chrome.newContext()).newPage(), `${base}/demo`, '[data-view="end"]');
+    add('demo garden, script gzipped', demo.kB, 'kB', 250, 'before the round view');
+    add('first useful drawing', demo.seconds, 's', 1.5);
+
+    const page = await (await chrome.newContext()).newPage();
+    await page.goto(`${base}/demo`);
+    const field = page.getByTestId('dim-pipeLength');
+    await field.waitFor();
+    const session = await page.context().newCDPSession(page);
+    await session.send('Performance.enable');
+    const edits: number[] = [];
+    for (let i = 0; i < 110; i++) {
+      await field.fill(String(72 + (i % 20) / 2));
+      const before = await scriptMs(session);
+      await field.press('Enter');
+      await page.waitForTimeout(30);
+      if (i >= 10) edits.push((await scriptMs(session)) - before);
+    }
+    add(
+      'typed dimension to redrawn bench, 95 of 100',
+      quantile(edits, 0.95),
+      'ms',
+      16,
+      `median ${quantile(edits, 0.5).toFixed(1)} ms`,
+    );
+  } finally {
+    await chrome.close();
+    server.kill();
+  }
+}
+
+await core();
+await browser();
+const kept = existsSync(KEPT) ? (JSON.parse(readFileSync(KEPT, 'utf8')) as Record<string, number>) : {};
+const cells = rows.map((r) => {
+  const before = kept[r.what];
+  return [
+    r.what,
+    `${r.value.toPrecision(3)} ${r.unit}`,
+    `${r.budget} ${r.unit}`,
+    r.value <= r.budget ? 'within' : 'OVER',
+    before === undefined ? '-' : `x ${(r.value / before).toFixed(2)}`,
+    r.note ?? '',
+  ];
+});
+const head = ['what', 'measured', 'budget', '', 'to kept', ''];
+const widths = head.map((h, i) => Math.max(h.length, ...cells.map((c) => (c[i] ?? '').length)));
+for (const line of [head, ...cells])
+  process.stdout.write(
+    `${line
+      .map((cell, i) => cell.padEnd(widths[i] ?? 0))
+      .join('  ')
+      .trimEnd()}\n`,
+  );
+if (process.argv.includes('--keep'))
+  writeFileSync(
+    KEPT,
+    `${JSON.stringify(Object.fromEntries(rows.map((r) => [r.what, Number(r.value.toPrecision(4))])), null, 2)}\n`,
+  );

@@ -1,0 +1,78 @@
+import type { ReactNode, RefObject } from 'react';
+import { Dialog, Popover } from 'react-aria-components';
+import styled from 'styled-components';
+import type { Figure } from '../../core/figure';
+import { formatAmount } from '../../core/units/amount';
+import { useUnits } from '../app/hooks';
+
+const Sheet = styled(Popover)`
+  max-width: min(26rem, 94vw);
+  max-height: 80vh;
+  overflow: auto;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1.5px solid var(--ink);
+  border-radius: 2px;
+  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+  section {
+    padding: 1rem;
+    outline: none;
+    display: grid;
+    gap: 0.6rem;
+  }
+  .formula {
+    padding: 0.5rem 0.6rem;
+    background: var(--ground);
+    font-size: 0.875rem;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 0.2rem 1rem;
+    font-size: 0.875rem;
+  }
+  dd {
+    text-align: right;
+    font-weight: 600;
+  }
+  p,
+  li {
+    font-size: 0.875rem;
+    color: var(--quiet);
+  }
+`;
+
+interface WhySheetProps {
+  readonly figure: Figure;
+  readonly anchor: RefObject<HTMLButtonElement | null>;
+  readonly onClose: () => void;
+}
+
+/** A figure's formula with the values put in, its source and what it takes for granted. */
+export default function WhySheet({ figure, anchor, onClose }: WhySheetProps): ReactNode {
+  const units = useUnits();
+  return (
+    <Sheet triggerRef={anchor} isOpen onOpenChange={(open) => !open && onClose()} placement="bottom start">
+      <Dialog aria-label={`Why ${figure.label}`}>
+        <h2>
+          {figure.label}: <span className="measure">{formatAmount(figure.value, figure.quantity, units)}</span>
+        </h2>
+        <p className="formula measure">{figure.formula}</p>
+        <dl>
+          {figure.terms.map((term) => (
+            <div key={term.name} style={{ display: 'contents' }}>
+              <dt>{term.name}</dt>
+              <dd className="measure">{formatAmount(term.value, term.quantity, units)}</dd>
+            </div>
+          ))}
+        </dl>
+        <p>Source: {figure.source}</p>
+        <ul>
+          {figure.assumes.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      </Dialog>
+    </Sheet>
+  );
+}
