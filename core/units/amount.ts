@@ -47,17 +47,28 @@ function significant(value: number, digits: number): string {
   return number(value, Math.max(0, digits - 1 - size));
 }
 
+const moneyFormats = new Map<string, Intl.NumberFormat>();
+
+/** Formatters are slow to make and quick to use. */
+function moneyFormat(currency: string): Intl.NumberFormat {
+  const known = moneyFormats.get(currency);
+  if (known) return known;
+  const made = new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' });
+  moneyFormats.set(currency, made);
+  return made;
+}
+
 /**
  * Money in any currency with that currency's own decimals.
  * @example formatMoney(61.4, 'USD') // $61.40
  */
 export function formatMoney(value: number, currency: string): string {
-  return new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).format(value);
+  return moneyFormat(currency).format(value);
 }
 
 /** Number of decimals that a currency's smallest coin needs: 2 for most, 0 for yen. */
 export function currencyDecimals(currency: string): number {
-  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+  return moneyFormat(currency).resolvedOptions().maximumFractionDigits ?? 2;
 }
 
 /** Rounds to the smallest coin of a currency, so that shown lines add up to the shown total. */

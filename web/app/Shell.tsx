@@ -274,12 +274,12 @@ interface PlaceHeadProps {
 
 /** A place's name and its deeds; undo, units and theme are the same everywhere. */
 export function PlaceHead({ title, subtitle, children }: PlaceHeadProps): ReactNode {
-  const open = useApp((s) => s.open);
+  const last = useApp((s) => s.open?.edits[s.open.at - 1]?.label);
+  const next = useApp((s) => s.open?.edits[s.open.at]?.label);
+  const length = useApp((s) => s.open?.doc.units.length);
   const dispatch = useAppDispatch();
   const edit = useEdit();
   const [theme, setTheme] = useTheme();
-  const last = open?.edits[open.at - 1];
-  const next = open?.edits[open.at];
   return (
     <Head className="screen-only">
       <div className="where">
@@ -287,26 +287,18 @@ export function PlaceHead({ title, subtitle, children }: PlaceHeadProps): ReactN
         <span>{subtitle}</span>
       </div>
       <div className="deeds">
-        {open && (
+        {length && (
           <>
-            <Button
-              isDisabled={!last}
-              onPress={() => dispatch(undo())}
-              aria-label={last ? `Undo: ${last.label}` : 'Undo'}
-            >
+            <Button isDisabled={!last} onPress={() => dispatch(undo())} aria-label={last ? `Undo: ${last}` : 'Undo'}>
               Undo
             </Button>
-            <Button
-              isDisabled={!next}
-              onPress={() => dispatch(redo())}
-              aria-label={next ? `Redo: ${next.label}` : 'Redo'}
-            >
+            <Button isDisabled={!next} onPress={() => dispatch(redo())} aria-label={next ? `Redo: ${next}` : 'Redo'}>
               Redo
             </Button>
             <Select
               className="wide-only"
               aria-label="Units"
-              value={open.doc.units.length}
+              value={length}
               onChange={(e) => edit('Change units', (g) => void (g.units.length = e.target.value as LengthUnit))}
             >
               {UNITS.map((u) => (

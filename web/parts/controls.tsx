@@ -1,4 +1,4 @@
-import { type ReactNode, useId } from 'react';
+import { type ReactNode, memo, useId } from 'react';
 import { Button as AriaButton, type ButtonProps, Radio, RadioGroup } from 'react-aria-components';
 import styled, { css } from 'styled-components';
 import type { Option } from '../../core/families/family';
@@ -106,8 +106,23 @@ interface ChoiceProps {
   readonly onChange: (value: string) => void;
 }
 
-/** A choice between named schools, with the reason of the chosen one under it. */
-export function Choice({ label, value, options, onChange }: ChoiceProps): ReactNode {
+function sameChoice(a: ChoiceProps, b: ChoiceProps): boolean {
+  const { options: was, ...before } = a;
+  const { options: is, ...after } = b;
+  return (
+    before.label === after.label &&
+    before.value === after.value &&
+    before.onChange === after.onChange &&
+    was.length === is.length &&
+    was.every((o, i) => o.value === is[i]?.value && o.label === is[i].label && o.why === is[i].why)
+  );
+}
+
+/**
+ * A choice between named schools, with the reason of the chosen one under it.
+ * Most edits leave most choices as they are, so it is drawn again only when what it shows has changed.
+ */
+export const Choice = memo(function Choice({ label, value, options, onChange }: ChoiceProps): ReactNode {
   const id = useId();
   const chosen = options.find((o) => o.value === value);
   const few = options.length <= 4 && options.every((o) => o.label.length <= 15);
@@ -136,7 +151,7 @@ export function Choice({ label, value, options, onChange }: ChoiceProps): ReactN
       {chosen && <span className="why">{chosen.why}</span>}
     </Field>
   );
-}
+}, sameChoice);
 
 const Count = styled.div`
   display: flex;

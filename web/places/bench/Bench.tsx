@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, memo, useCallback } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { View } from '../../../core/assembly/types';
@@ -138,15 +138,7 @@ export function Bench(): ReactNode {
             <Checks outline={good} work={work} only={leaf === 'shape' ? undefined : leaf} setAnswers={setAnswers} />
           </Stage>
           <Panel aria-label="Choices">
-            {leaf === 'skin' ? (
-              <Questions outline={good} leaf="skin" title="Covered with" setAnswers={setAnswers} />
-            ) : leaf === 'air' ? (
-              <AirLeaf.Panel outline={good} />
-            ) : leaf === 'stand' ? (
-              <StandLeaf.Panel outline={good} />
-            ) : (
-              <Questions outline={good} leaf="shape" title="Made of" setAnswers={setAnswers} />
-            )}
+            <Choices leaf={leaf} outline={good} setAnswers={setAnswers} />
           </Panel>
           <Strip cover={cover} outline={good} work={work} />
         </Body>
@@ -183,19 +175,41 @@ interface ViewsProps {
 
 /** Sets a typed dimension: refused, with the reason, where the design could not be drawn any more. */
 function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: number) => Result<unknown> {
-  const family = familyOf(o.cover.family);
-  return (id, mm) => {
-    const changed = family.dimension(o.cover.answers, id, mm, o.site);
-    if (!changed.ok) return changed;
-    const drawn = family.assemble(changed.value, o.site);
-    if (!drawn.ok) return drawn;
-    const label = o.assembly.dimensions.find((d) => d.id === id)?.label ?? id;
-    const faults = setAnswers(`Set ${label}`, changed.value);
-    return faults.length > 0 ? failAll(faults) : ok(undefined);
-  };
+  return useCallback(
+    (id, mm) => {
+      const family = familyOf(o.cover.family);
+      const changed = family.dimension(o.cover.answers, id, mm, o.site);
+      if (!changed.ok) return changed;
+      const drawn = family.assemble(changed.value, o.site);
+      if (!drawn.ok) return drawn;
+      const label = o.assembly.dimensions.find((d) => d.id === id)?.label ?? id;
+      const faults = setAnswers(`Set ${label}`, changed.value);
+      return faults.length > 0 ? failAll(faults) : ok(undefined);
+    },
+    [o, setAnswers],
+  );
 }
 
-function Leaf({ leaf, ...views }: ViewsProps & { readonly leaf: string }): ReactNode {
+/** What the leaf asks. */
+const Choices = memo(function Choices({
+  leaf,
+  outline,
+  setAnswers,
+}: ViewsProps & { readonly leaf: string }): ReactNode {
+  switch (leaf) {
+    case 'stand':
+      return <StandLeaf.Panel outline={outline} />;
+    case 'skin':
+      return <Questions outline={outline} leaf="skin" title="Covered with" setAnswers={setAnswers} />;
+    case 'air':
+      return <AirLeaf.Panel outline={outline} />;
+    default:
+      return <Questions outline={outline} leaf="shape" title="Made of" setAnswers={setAnswers} />;
+  }
+});
+
+/** The leaf in hand; drawn again only when the design changes, not when a price comes in. */
+const Leaf = memo(function Leaf({ leaf, ...views }: ViewsProps & { readonly leaf: string }): ReactNode {
   const onSet = useDimension(views);
   switch (leaf) {
     case 'stand':
@@ -207,7 +221,7 @@ function Leaf({ leaf, ...views }: ViewsProps & { readonly leaf: string }): React
     default:
       return <ShapeViews outline={views.outline} onSet={onSet} />;
   }
-}
+});
 
 /** End, side and plan at one scale. */
 function ShapeViews({

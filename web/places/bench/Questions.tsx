@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { familyOf } from '../../../core/families';
 import type { Outline } from '../../../core/plan';
 import { type Result, failAll, ok } from '../../../core/result';
@@ -30,6 +30,19 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
     const answer = set(id, label, value);
     if (!answer.ok) dispatch(said(answer.faults[0]?.message ?? 'That cannot be used here.'));
   };
+  // Handlers stay the same from one drawing to the next, so that unchanged choices need not be drawn again.
+  const latest = useRef(choose);
+  useEffect(() => {
+    latest.current = choose;
+  });
+  const handlers = useRef(new Map<string, (value: string) => void>());
+  const handler = (id: string, label: string): ((value: string) => void) => {
+    const known = handlers.current.get(id);
+    if (known) return known;
+    const made = (value: string): void => latest.current(id, label, value);
+    handlers.current.set(id, made);
+    return made;
+  };
   return (
     <section aria-label={title}>
       <h2>{title}</h2>
@@ -45,7 +58,7 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
                   label={q.label}
                   value={q.value}
                   options={q.options}
-                  onChange={(value) => choose(q.id, q.label, value)}
+                  onChange={handler(q.id, q.label)}
                 />
               );
             case 'count':
