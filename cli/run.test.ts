@@ -64,7 +64,7 @@ test.each([
   [['hoop', '--span', '44', '--length', '40'], '--length: The pipe must be longer'],
   [['hoop', '--span', '44', '--length', '80', '--feet', 'glued'], '--feet: must be loose or an angle'],
   [['hoop', '--span', '44', '--length', '80', '--pipe', 'gold'], '--pipe: there is no pipe "gold"'],
-  [['cut', file('bad.json', '{"kerf": 0, "stock": [{"length": 96, "price": "x"}], "pieces": []}')], 'stock.0.price: '],
+  [['cut', file('bad.json', '{"kerf": 0, "stock": [{"length": 96, "price": "x"}], "pieces": []}')], 'stock[0].price: '],
   [['cut', file('noise.json', 'noise')], 'FILE: not JSON'],
   [['fly'], 'command: must be plan, hoop or cut'],
 ])('a bad call is one line a fault and 2: %j', async (args, start) => {

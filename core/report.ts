@@ -61,6 +61,7 @@ export function planReport(p: Plan) {
       used: p.shopping.used,
       currency: units.currency,
     },
+    cautions: p.assembly.cautions,
     hours: p.hours.value,
     coldestNightC: p.coldest.value,
   };

@@ -62,7 +62,7 @@ export function ensureBuild() {
   say('building the app ...');
   run(
     process.execPath,
-    [join(ROOT, 'node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn'],
+    [join(ROOT, 'node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'error'],
     'the build failed; the lines above say where',
   );
   writeFileSync(stamp, wanted);

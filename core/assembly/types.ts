@@ -154,6 +154,8 @@ export interface Assembly {
   readonly crop: CropLine;
   readonly enclosure: Enclosure;
   readonly dimensions: readonly Dimension[];
+  /** What can hurt, said before the work begins. */
+  readonly cautions: readonly string[];
   /** Things the family wants said, in plain words. */
   readonly remarks: readonly string[];
 }

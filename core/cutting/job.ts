@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { issueFaults } from '../issues';
 import { type Result, failAll, ok } from '../result';
 
 /** A length that can be bought or taken from the shelf; `available` limits how many there are. */
@@ -25,16 +26,13 @@ export type BarJob = z.infer<typeof barJobSchema>;
 /** Checks a job from outside: shapes, and that every piece has a bar long enough. */
 export function readBarJob(value: unknown): Result<BarJob> {
   const read = barJobSchema.safeParse(value);
-  if (!read.success)
-    return failAll(
-      read.error.issues.map((issue) => ({ field: issue.path.join('.') || 'file', message: issue.message })),
-    );
+  if (!read.success) return failAll(issueFaults(read.error.issues));
   const longest = Math.max(...read.data.stock.filter((s) => s.available !== 0).map((s) => s.length));
   const faults = read.data.pieces.flatMap((piece, i) =>
     piece.quantity > 0 && piece.length > longest + 1e-6
       ? [
           {
-            field: `pieces.${i}.length`,
+            field: `pieces[${i}].length`,
             message: `no bar is long enough for ${piece.length}; the longest is ${longest}`,
           },
         ]

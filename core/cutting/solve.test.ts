@@ -117,8 +117,8 @@ test('a large job has a bound close to its price', () => {
 test.each([
   [{ kerf: 0, stock: [], pieces: [] }, 'stock'],
   [{ kerf: -1, stock: [{ length: 1, price: 1 }], pieces: [] }, 'kerf'],
-  [{ kerf: 0, stock: [{ length: 96, price: 4 }], pieces: [{ length: 97, quantity: 1 }] }, 'pieces.0.length'],
-  [{ kerf: 0, stock: [{ length: 96, price: 4 }], pieces: [{ length: '9', quantity: 1 }] }, 'pieces.0.length'],
+  [{ kerf: 0, stock: [{ length: 96, price: 4 }], pieces: [{ length: 97, quantity: 1 }] }, 'pieces[0].length'],
+  [{ kerf: 0, stock: [{ length: 96, price: 4 }], pieces: [{ length: '9', quantity: 1 }] }, 'pieces[0].length'],
   [null, 'file'],
 ])('a bad job names the field: %j', (job, field) => {
   const read = readBarJob(job);

@@ -220,7 +220,12 @@ export function solveBars(job: BarJob, solver: IntegerSolver, seconds = 10): Res
   }
   const found = toBars(job, patterns, best.values);
   const cost = costOf(found);
-  const bound = all ? (best.optimal ? cost : 0) : Math.min(cost, generated?.bound ?? 0);
+  // Stopped before its proof: the linear programme over all patterns still bounds the price.
+  const relaxed = (): number =>
+    all
+      ? solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective
+      : (generated?.bound ?? 0);
+  const bound = all && best.optimal ? cost : Math.min(cost, relaxed());
   const proven = (all !== undefined && best.optimal) || bound >= cost - 1e-6;
   if (lengthWeight > 0) return ok({ cost, bars: found, bound: proven ? cost : bound, proven });
   const least = solver.solve(

@@ -1,4 +1,5 @@
 import type { Assembly } from '../assembly/types';
+import { issueFaults } from '../issues';
 import type { Result } from '../result';
 import type { BuildSite, Change, Family, Question } from './family';
 import { hingedHoopLid } from './hingedHoopLid';
@@ -37,7 +38,7 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
   const checked = (answers: A, id: string): Result<Answers> => {
     const result = family.schema.safeParse(answers);
     if (result.success) return { ok: true, value: plain(result.data) };
-    return { ok: false, faults: result.error.issues.map((issue) => ({ field: id, message: issue.message })) };
+    return { ok: false, faults: issueFaults(result.error.issues).map((fault) => ({ ...fault, field: id })) };
   };
   return {
     key: family.key,

@@ -1,5 +1,5 @@
-import type { z } from 'zod';
-import { type Fault, type Result, fail, failAll, messageOf, ok } from '../result';
+import { issueFaults } from '../issues';
+import { type Result, fail, failAll, messageOf, ok } from '../result';
 import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, gardenSchema } from './garden';
 
 /** Largest file that is opened, in characters. */
@@ -31,19 +31,6 @@ export function migrate(
 
 function isObject(value: unknown): value is Json {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
-/** A path as a person would say it: beds[1].outside.nearMm. */
-function pathText(path: readonly PropertyKey[]): string {
-  return (
-    path.map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i > 0 ? '.' : ''}${String(part)}`)).join('') ||
-    'file'
-  );
-}
-
-/** Schema issues as faults that name the field. */
-export function issueFaults(issues: readonly z.core.$ZodIssue[]): readonly Fault[] {
-  return issues.map((issue) => ({ field: pathText(issue.path), message: issue.message }));
 }
 
 /**

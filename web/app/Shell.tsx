@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, memo, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { LengthUnit } from '../../core/units/length';
@@ -272,8 +272,8 @@ interface PlaceHeadProps {
   readonly children?: ReactNode;
 }
 
-/** A place's name and its deeds; undo, units and theme are the same everywhere. */
-export function PlaceHead({ title, subtitle, children }: PlaceHeadProps): ReactNode {
+/** Undo, redo, units and theme: the same everywhere, and drawn again only when they change. */
+const Standing = memo(function Standing(): ReactNode {
   const last = useApp((s) => s.open?.edits[s.open.at - 1]?.label);
   const next = useApp((s) => s.open?.edits[s.open.at]?.label);
   const length = useApp((s) => s.open?.doc.units.length);
@@ -281,41 +281,50 @@ export function PlaceHead({ title, subtitle, children }: PlaceHeadProps): ReactN
   const edit = useEdit();
   const [theme, setTheme] = useTheme();
   return (
+    <>
+      {length && (
+        <>
+          <Button isDisabled={!last} onPress={() => dispatch(undo())} aria-label={last ? `Undo: ${last}` : 'Undo'}>
+            Undo
+          </Button>
+          <Button isDisabled={!next} onPress={() => dispatch(redo())} aria-label={next ? `Redo: ${next}` : 'Redo'}>
+            Redo
+          </Button>
+          <Select
+            className="wide-only"
+            aria-label="Units"
+            value={length}
+            onChange={(e) => edit('Change units', (g) => void (g.units.length = e.target.value as LengthUnit))}
+          >
+            {UNITS.map((u) => (
+              <option key={u.value} value={u.value}>
+                {u.label}
+              </option>
+            ))}
+          </Select>
+        </>
+      )}
+      <Select aria-label="Theme" value={theme} onChange={(e) => setTheme(e.target.value as ThemeName)}>
+        {THEMES.map((t) => (
+          <option key={t.value} value={t.value}>
+            {t.label}
+          </option>
+        ))}
+      </Select>
+    </>
+  );
+});
+
+/** A place's name and its own deeds after the standing ones. */
+export function PlaceHead({ title, subtitle, children }: PlaceHeadProps): ReactNode {
+  return (
     <Head className="screen-only">
       <div className="where">
         <h1>{title}</h1>
         <span>{subtitle}</span>
       </div>
       <div className="deeds">
-        {length && (
-          <>
-            <Button isDisabled={!last} onPress={() => dispatch(undo())} aria-label={last ? `Undo: ${last}` : 'Undo'}>
-              Undo
-            </Button>
-            <Button isDisabled={!next} onPress={() => dispatch(redo())} aria-label={next ? `Redo: ${next}` : 'Redo'}>
-              Redo
-            </Button>
-            <Select
-              className="wide-only"
-              aria-label="Units"
-              value={length}
-              onChange={(e) => edit('Change units', (g) => void (g.units.length = e.target.value as LengthUnit))}
-            >
-              {UNITS.map((u) => (
-                <option key={u.value} value={u.value}>
-                  {u.label}
-                </option>
-              ))}
-            </Select>
-          </>
-        )}
-        <Select aria-label="Theme" value={theme} onChange={(e) => setTheme(e.target.value as ThemeName)}>
-          {THEMES.map((t) => (
-            <option key={t.value} value={t.value}>
-              {t.label}
-            </option>
-          ))}
-        </Select>
+        <Standing />
         {children}
       </div>
     </Head>

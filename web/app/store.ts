@@ -8,7 +8,7 @@ import {
 import { type Draft, applyPatches, enablePatches, produceWithPatches } from 'immer';
 import { type Fault } from '../../core/result';
 import { type Garden, gardenSchema } from '../../core/files/garden';
-import { issueFaults } from '../../core/files/read';
+import { issueFaults } from '../../core/issues';
 import { type Database, EDITS_KEPT, type Edit, type GardenRow, loadGarden, saveGarden } from './db';
 
 enablePatches();

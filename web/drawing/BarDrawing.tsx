@@ -4,7 +4,10 @@ import { section } from '../../core/catalog/sections';
 import { formatLength } from '../../core/units/length';
 import { useUnits } from '../app/hooks';
 
-const LEFT = 128;
+/** Room for the bar's name: beside it, or above it on a narrow screen. */
+const BESIDE = 128;
+const ABOVE = 20;
+const NARROW = 480;
 const RIGHT = 26;
 const BAR = 32;
 
@@ -19,10 +22,12 @@ interface BarProps {
 /** One bar to scale: its pieces by tag, marks that run from the tape's end, what is left hatched. */
 export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): ReactNode {
   const { length } = useUnits();
-  const scale = (width - LEFT - RIGHT) / longestMm;
+  const narrow = width < NARROW;
+  const left = narrow ? 1 : BESIDE;
+  const scale = (width - left - RIGHT) / longestMm;
   const pipe = section(sectionKey).shape.kind === 'tube';
-  const x = (mm: number): number => LEFT + mm * scale;
-  const y = 8;
+  const x = (mm: number): number => left + mm * scale;
+  const y = narrow ? ABOVE + 6 : 8;
   const h = pipe ? BAR * 0.66 : BAR;
   let markRight = -Infinity;
   let low = false;
@@ -34,7 +39,7 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
     markRight = Math.max(markRight, x(p.markMm) + half + 6);
     return { at: x(p.markMm), text, low };
   });
-  const height = h + 32 + (marks.some((m) => m.low) ? 18 : 0);
+  const height = y + h + 24 + (marks.some((m) => m.low) ? 18 : 0);
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
   return (
     <svg
@@ -43,15 +48,15 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
       role="img"
       aria-label={`${bar.label}, ${formatLength(bar.lengthMm, length)}${bar.fromShelf ? ', from the shelf' : ''}: ${bar.pieces.map((p) => `${p.tag} ${formatLength(p.lengthMm, length)}, mark ${formatLength(p.markMm, length)}`).join('; ')}`}
     >
-      <text x={0} y={y + h / 2 - 2} fontSize={13.5} fontWeight={600} fill="var(--ink)">
+      <text x={0} y={narrow ? 14 : y + h / 2 - 2} fontSize={13.5} fontWeight={600} fill="var(--ink)">
         {bar.label}
       </text>
-      <text x={0} y={y + h / 2 + 14} fontSize={12.5} fill="var(--quiet)">
+      <text x={narrow ? 74 : 0} y={narrow ? 14 : y + h / 2 + 14} fontSize={12.5} fill="var(--quiet)">
         {formatLength(bar.lengthMm, length)}
         {bar.fromShelf ? ', shelf' : ''}
       </text>
       <rect
-        x={LEFT}
+        x={left}
         y={y}
         width={bar.lengthMm * scale}
         height={h}

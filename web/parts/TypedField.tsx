@@ -75,6 +75,16 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
   const [fault, setFault] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
   const faultId = useId();
+  // Selected again once drawn, or when the next key comes first, so that fast typing is not cut in two.
+  const selectPending = useRef(false);
+  const selectNow = (): void => {
+    if (selectPending.current) input.current?.select();
+    selectPending.current = false;
+  };
+  const selectAgain = (): void => {
+    selectPending.current = true;
+    requestAnimationFrame(selectNow);
+  };
 
   const commit = (keepDraft: boolean): void => {
     if (draft === undefined || draft.trim() === shown) {
@@ -112,14 +122,15 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
         onChange={(e) => setDraft(e.target.value)}
         onBlur={() => commit(false)}
         onKeyDown={(e) => {
+          selectNow();
           if (e.key === 'Enter') {
             e.preventDefault();
             commit(true);
-            requestAnimationFrame(() => input.current?.select());
+            selectAgain();
           } else if (e.key === 'Escape') {
             setDraft(undefined);
             setFault(undefined);
-            requestAnimationFrame(() => input.current?.select());
+            selectAgain();
           }
         }}
       />

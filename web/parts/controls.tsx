@@ -174,7 +174,7 @@ const Count = styled.div`
 `;
 
 /** A whole number with a less and a more. */
-export function Stepper({
+export const Stepper = memo(function Stepper({
   label,
   value,
   min,
@@ -200,4 +200,4 @@ export function Stepper({
       </Button>
     </Count>
   );
-}
+});

@@ -15,6 +15,7 @@ import type {
 } from '../../assembly/types';
 import { coverMaterial } from '../../catalog/covers';
 import { boardShape, section, tubeShape } from '../../catalog/sections';
+import { CAUTIONS } from '../../guide/cautions';
 import type { Elastica } from '../../hoop/elastica';
 import { type Result, fail, ok } from '../../result';
 import { MM_PER_INCH } from '../../units/length';
@@ -353,6 +354,14 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       xs,
       wall: bed.wall.thicknessMm,
     }),
+    cautions: [
+      ...(section(a.pipe).material === 'pvc' ? [CAUTIONS.pvcDust] : []),
+      ...(crossBoards.length > 0 ? [CAUTIONS.treated] : []),
+      CAUTIONS.bend,
+      CAUTIONS.lid,
+      CAUTIONS.windyFilm,
+      CAUTIONS.snow,
+    ],
     remarks:
       a.feet === 'straps-outside'
         ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.']

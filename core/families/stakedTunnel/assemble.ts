@@ -13,6 +13,7 @@ import { straightRun } from '../../assembly/runs';
 import type { Allowance, Assembly, Dimension, HardwareUse, Member, Ridge, Vec3 } from '../../assembly/types';
 import { coverMaterial } from '../../catalog/covers';
 import { boardShape, section, tubeShape } from '../../catalog/sections';
+import { CAUTIONS } from '../../guide/cautions';
 import type { Elastica, Feet } from '../../hoop/elastica';
 import { type Result, fail, ok } from '../../result';
 import { MM_PER_INCH } from '../../units/length';
@@ -332,6 +333,14 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
       heightM: rise / 1000,
     },
     dimensions,
+    cautions: [
+      ...(a.feet === 'straps' ? [] : [CAUTIONS.rods]),
+      CAUTIONS.bend,
+      ...(section(a.pipe).material === 'pvc' ? [CAUTIONS.pvcDust] : []),
+      CAUTIONS.longPipe,
+      CAUTIONS.windyFilm,
+      CAUTIONS.snow,
+    ],
     remarks:
       coverMaterial(a.cover).kind === 'film' && section(a.pipe).material === 'pvc' && a.paint === 'none'
         ? ['Bare PVC against film shortens its life to a year or two. Paint or tape the pipe where they touch.']

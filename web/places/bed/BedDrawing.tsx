@@ -252,7 +252,11 @@ function Drawing({
         set: (b, soilBelowRimMm) => ({ ...b, soilBelowRimMm }),
       },
     ];
-    return { list, P, t, bottom, section: { sx, sy, sw, sh, st, soil: bed.soilBelowRimMm * sectionScale }, scale };
+    // Out of level as it is: each wall stands lower by the mean drop of its two corners.
+    const lower = (a: Corner, b: Corner): number => ((s.packersMm[a] + s.packersMm[b]) / 2) * sectionScale;
+    const near = lower('nearLeft', 'nearRight');
+    const far = lower('farLeft', 'farRight');
+    return { list, P, t, bottom, section: { sx, sy, sw, sh, st, near, far, soil: bed.soilBelowRimMm * sectionScale } };
   }, [bed, s, width, height]);
 
   const { P, t, section: c } = places;
@@ -270,23 +274,49 @@ function Drawing({
         <text x={0} y={c.sy - c.sh - 34} style={{ fontWeight: 600, fontSize: 14, fill: 'var(--ink)' }}>
           Cut across
         </text>
-        <rect
-          x={c.sx + c.st}
-          y={c.sy - c.sh + c.soil}
-          width={c.sw - 2 * c.st}
-          height={Math.max(0, c.sh - c.soil)}
+        <polygon
+          points={text([
+            [c.sx + c.st, c.sy - c.sh + c.soil + c.near],
+            [c.sx + c.sw - c.st, c.sy - c.sh + c.soil + c.far],
+            [c.sx + c.sw - c.st, c.sy + c.far],
+            [c.sx + c.st, c.sy + c.near],
+          ])}
           fill="var(--soil)"
         />
-        <rect x={c.sx} y={c.sy - c.sh} width={c.st} height={c.sh} fill="var(--wall)" stroke="var(--timber-edge)" />
-        <rect
-          x={c.sx + c.sw - c.st}
-          y={c.sy - c.sh}
-          width={c.st}
-          height={c.sh}
-          fill="var(--wall)"
-          stroke="var(--timber-edge)"
+        {[[c.sx, c.near] as const, [c.sx + c.sw - c.st, c.far] as const].map(([x, drop]) => (
+          <rect
+            key={x}
+            x={x}
+            y={c.sy - c.sh + drop}
+            width={c.st}
+            height={c.sh}
+            fill="var(--wall)"
+            stroke="var(--timber-edge)"
+          />
+        ))}
+        <line
+          x1={c.sx - 40}
+          x2={c.sx + c.sw + 40}
+          y1={c.sy + c.near}
+          y2={c.sy + c.far}
+          stroke="var(--ink)"
+          strokeWidth={1.5}
         />
-        <line x1={c.sx - 40} x2={c.sx + c.sw + 40} y1={c.sy} y2={c.sy} stroke="var(--ink)" strokeWidth={1.5} />
+        {s.outOfLevelMm > 0 && (
+          <>
+            <line
+              x1={c.sx - 10}
+              x2={c.sx + c.sw + 10}
+              y1={c.sy - c.sh}
+              y2={c.sy - c.sh}
+              stroke="var(--quiet)"
+              strokeDasharray="6 4"
+            />
+            <text x={c.sx + c.sw / 2} y={c.sy - c.sh - 6} textAnchor="middle">
+              level
+            </text>
+          </>
+        )}
         {places.list.map(({ id, line }) => line && <TapeLine key={id} a={line[0]} b={line[1]} />)}
       </svg>
       {places.list.map((p) => (

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { type Bed, CORNERS, bedSchema } from '../../../core/bed/bed';
 import { survey } from '../../../core/bed/survey';
 import { FAMILY_KEYS, type FamilyKey, familyOf } from '../../../core/families';
-import { issueFaults } from '../../../core/files/read';
+import { issueFaults } from '../../../core/issues';
 import type { Cover } from '../../../core/files/garden';
 import { buildSite } from '../../../core/plan';
 import { type Result, failAll, ok } from '../../../core/result';
@@ -88,20 +88,13 @@ export function BedPlace(): ReactNode {
 
   const set = (label: string, next: Bed): Result<unknown> => {
     const read = bedSchema.safeParse(next);
-    if (!read.success)
-      return failAll(issueFaults(read.error.issues).map((f) => ({ ...f, message: plainMessage(f.message) })));
+    if (!read.success) return failAll(issueFaults(read.error.issues));
     const faults = edit(`Measure ${label.toLowerCase()}`, (g) => {
       const at = g.beds.findIndex((b) => b.id === bed.id);
       if (at >= 0) g.beds[at] = next as Draft<Bed>;
     });
     return faults.length > 0 ? failAll(faults) : ok(undefined);
   };
-  const plainMessage = (message: string): string =>
-    message.replace(
-      /^Too (?:small|big): expected number to be ([<>]=?)(-?[\d.]+)$/,
-      (_, sign: string, mm: string) =>
-        `It must be ${sign.startsWith('>') ? 'at least' : 'at most'} ${show(Number(mm))}.`,
-    );
 
   const cover = (key: FamilyKey): void => {
     const site = buildSite(garden, bed.id);

@@ -63,6 +63,25 @@ const Leaves = styled.nav`
   }
 `;
 
+const LEAVES = [
+  { key: 'shape', name: 'Shape' },
+  { key: 'stand', name: 'Stand' },
+  { key: 'skin', name: 'Skin' },
+  { key: 'air', name: 'Air' },
+] as const;
+
+const LeafLinks = memo(function LeafLinks({ coverId }: { readonly coverId: string }): ReactNode {
+  return (
+    <Leaves aria-label="Leaves of the bench">
+      {LEAVES.map((l) => (
+        <NavLink key={l.key} to={`/bench/${coverId}${l.key === 'shape' ? '' : `/${l.key}`}`} end>
+          {l.name}
+        </NavLink>
+      ))}
+    </Leaves>
+  );
+});
+
 const Empty = styled.div`
   padding: 2rem 1.25rem;
   max-width: 40rem;
@@ -89,13 +108,6 @@ const Views = styled.div`
     gap: 0.5rem;
   }
 `;
-
-const LEAVES = [
-  { key: 'shape', name: 'Shape' },
-  { key: 'stand', name: 'Stand' },
-  { key: 'skin', name: 'Skin' },
-  { key: 'air', name: 'Air' },
-] as const;
 
 /** The bench: shape the cover, see it stand, skin it, air it. */
 export function Bench(): ReactNode {
@@ -127,13 +139,7 @@ export function Bench(): ReactNode {
       {good ? (
         <Body>
           <Stage>
-            <Leaves aria-label="Leaves of the bench">
-              {LEAVES.map((l) => (
-                <NavLink key={l.key} to={`/bench/${cover.id}${l.key === 'shape' ? '' : `/${l.key}`}`} end>
-                  {l.name}
-                </NavLink>
-              ))}
-            </Leaves>
+            <LeafLinks coverId={cover.id} />
             <Leaf leaf={leaf} outline={good} setAnswers={setAnswers} />
             <Checks outline={good} work={work} only={leaf === 'shape' ? undefined : leaf} setAnswers={setAnswers} />
           </Stage>

@@ -2,11 +2,13 @@ import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { clearHeightAt } from '../../../core/assembly/hoops';
 import { hoopCurve } from '../../../core/hoop/curve';
+import { type Figure, amount } from '../../../core/figure';
 import type { Outline } from '../../../core/plan';
 import { fail, ok } from '../../../core/result';
 import { crop } from '../../../core/season/crops';
 import { formatLength } from '../../../core/units/length';
 import { useUnits } from '../../app/hooks';
+import { Why } from '../../parts/Why';
 import { LengthField } from '../../parts/TypedField';
 
 const Box = styled.dl`
@@ -41,6 +43,19 @@ export function Headroom({ outline: o }: { readonly outline: Outline }): ReactNo
   const { soilZMm, topZMm } = o.assembly.crop;
   const at = (fromWall: number): number =>
     arch.footZMm + clearHeightAt(curve, arch.sectionKey, arch.footYMm, bed.wall.thicknessMm + fromWall) - soilZMm;
+  const why = (label: string, fromWall: number): Figure => ({
+    label,
+    value: Math.max(0, at(fromWall)),
+    quantity: 'length',
+    formula: 'clear height = centre line of the bent pipe − half the pipe − soil',
+    terms: [
+      { name: 'from the inside of the wall', ...amount(fromWall, 'length') },
+      { name: 'underside above the ground', ...amount(at(fromWall) + soilZMm, 'length') },
+      { name: 'soil above the ground', ...amount(soilZMm, 'length') },
+    ],
+    source: 'The true curve of the sprung pipe (planar elastica).',
+    assumes: ['Under a hoop; the cover sags a little between hoops.'],
+  });
   const width = o.site.survey.frameOn.widthMm - 2 * bed.wall.thicknessMm;
   return (
     <Box>
@@ -59,10 +74,12 @@ export function Headroom({ outline: o }: { readonly outline: Outline }): ReactNo
         from the wall
       </dt>
       <dd className="measure" data-testid="headroom">
-        {formatLength(Math.max(0, at(asked)), length)}
+        <Why figure={why('Clear height there', asked)} />
       </dd>
       <dt>in the middle</dt>
-      <dd className="measure">{formatLength(at(width / 2), length)}</dd>
+      <dd className="measure">
+        <Why figure={why('Clear height in the middle', width / 2)} />
+      </dd>
       <dt>{crop(o.assembly.crop.cropKey).name}, full-grown</dt>
       <dd className="measure">{formatLength(topZMm - soilZMm, length)}</dd>
       <dt>widest point of the hoop</dt>

@@ -35,11 +35,11 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
   useEffect(() => {
     latest.current = choose;
   });
-  const handlers = useRef(new Map<string, (value: string) => void>());
-  const handler = (id: string, label: string): ((value: string) => void) => {
+  const handlers = useRef(new Map<string, (value: string | number) => void>());
+  const handler = (id: string, label: string): ((value: string | number) => void) => {
     const known = handlers.current.get(id);
     if (known) return known;
-    const made = (value: string): void => latest.current(id, label, value);
+    const made = (value: string | number): void => latest.current(id, label, value);
     handlers.current.set(id, made);
     return made;
   };
@@ -65,13 +65,7 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
               return (
                 <Field key={q.id}>
                   <span className="name">{q.label}</span>
-                  <Stepper
-                    label={q.label}
-                    value={q.value}
-                    min={q.min}
-                    max={q.max}
-                    onChange={(value) => choose(q.id, q.label, value)}
-                  />
+                  <Stepper label={q.label} value={q.value} min={q.min} max={q.max} onChange={handler(q.id, q.label)} />
                 </Field>
               );
             case 'length':

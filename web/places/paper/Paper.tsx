@@ -62,6 +62,12 @@ const Leaf = styled.article`
     justify-items: start;
     gap: 0.3rem;
   }
+  .cautions li {
+    padding: 0.15rem 0 0.15rem 0.8rem;
+    border-left: 3px solid var(--tight);
+    margin-bottom: 0.3rem;
+    font-size: 0.9375rem;
+  }
   .small {
     font-size: 0.8125rem;
     color: var(--quiet);
@@ -124,6 +130,14 @@ function Sheets({
           {familyOf(o.cover.family).name} on {o.site.bed.name}, {o.garden.name}. A planning aid: local codes come first.
         </p>
       </header>
+      <section aria-label="Before you start" className="keep">
+        <h2>Before you start</h2>
+        <ul className="cautions">
+          {o.assembly.cautions.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      </section>
       <section aria-label="Drawings" className="keep">
         <h2>Drawings</h2>
         <div className="views">

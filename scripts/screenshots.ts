@@ -1,0 +1,69 @@
+/** npm run screenshots: one current picture of each main view, from the demo garden, into docs/screenshots/. */
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+
+const PORT = 4392;
+const VIEWS: readonly {
+  readonly name: string;
+  readonly path: string;
+  readonly phone?: boolean;
+  readonly theme?: string;
+}[] = [
+  { name: 'gardens', path: '/gardens' },
+  { name: 'plot', path: '/plot' },
+  { name: 'bed', path: '/bed/crooked' },
+  { name: 'bench', path: '/bench/winter-lid' },
+  { name: 'bench-tunnel', path: '/bench/spring-tunnel' },
+  { name: 'stand', path: '/bench/winter-lid/stand' },
+  { name: 'skin', path: '/bench/salad-tunnel/skin' },
+  { name: 'air', path: '/bench/winter-lid/air' },
+  { name: 'saw', path: '/saw/winter-lid' },
+  { name: 'cart', path: '/cart/winter-lid' },
+  { name: 'paper', path: '/paper/winter-lid' },
+  { name: 'bench-evening', path: '/bench/winter-lid', theme: 'evening' },
+  { name: 'bench-outdoor-phone', path: '/bench/salad-tunnel', theme: 'outdoor', phone: true },
+  { name: 'cart-phone', path: '/cart/winter-lid', phone: true },
+];
+
+const server = spawn(
+  process.execPath,
+  [
+    '--import',
+    import.meta.resolve('tsx'),
+    new URL('../server/main.ts', import.meta.url).pathname,
+    '--port',
+    String(PORT),
+  ],
+  {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  },
+);
+await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
+const chrome = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+});
+try {
+  for (const view of VIEWS) {
+    const page = await chrome.newPage({
+      viewport: view.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+    });
+    await page.goto(`http://localhost:${PORT}/demo`);
+    await page.getByTestId('strip-price').waitFor();
+    await page.evaluate((theme) => localStorage.setItem('cabanon.theme', theme), view.theme ?? 'day');
+    await page.goto(`http://localhost:${PORT}${view.path}`);
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(1500);
+    await page.screenshot({ path: new URL(`../docs/screenshots/${view.name}.png`, import.meta.url).pathname });
+    await page.close();
+  }
+} finally {
+  await chrome.close();
+  server.kill();
+}
