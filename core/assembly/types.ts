@@ -114,7 +114,7 @@ export interface Dimension {
   readonly from: Vec3;
   readonly to: Vec3;
   /** Which side of the drawing the line stands on, and how many rows out. */
-  readonly side: 'below' | 'above' | 'left' | 'right' | 'inside' | 'leader';
+  readonly side: 'below' | 'above' | 'left' | 'right' | 'leader';
   readonly row: number;
   readonly label: string;
   readonly valueMm: number;

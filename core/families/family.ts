@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type { Assembly } from '../assembly/types';
 import type { Bed } from '../bed/bed';
 import type { Survey } from '../bed/survey';
+import type { Phrase } from '../figure';
 import type { Result } from '../result';
 
 /** The bed a family builds on, and what the place asks of it. */
@@ -15,7 +16,7 @@ export interface Option {
   readonly value: string;
   readonly label: string;
   /** The reason of this school, shown where it is chosen. */
-  readonly why: string;
+  readonly why: string | Phrase;
 }
 
 /** What a side panel asks; whatever has a place in a drawing is a dimension instead. */

@@ -3,6 +3,7 @@ import { HOOP_SCHOOLS, type HoopShape, extentSchema, hoopAnswers } from '../asse
 import type { Assembly } from '../assembly/types';
 import { COVER_BY_KEY, coverMaterial } from '../catalog/covers';
 import { section } from '../catalog/sections';
+import { amount } from '../figure';
 import { type Result, fail, ok } from '../result';
 import { CROPS } from '../season/crops';
 import type { Change, Option, Question } from './family';
@@ -108,7 +109,7 @@ export function cropQuestion(a: SharedAnswers): Question {
     options: CROPS.map((c) => ({
       value: c.key,
       label: c.name,
-      why: `Grows ${c.heightMm / 10} cm high; dies at ${c.killingC} C.`,
+      why: ['Grows ', amount(c.heightMm, 'length'), ' high; dies at ', amount(c.killingC, 'temperature'), '.'],
     })),
   };
 }

@@ -23,7 +23,7 @@ export const MARGIN: Readonly<
   Record<View, { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number }>
 > = {
   end: { left: 74, right: 96, top: 58, bottom: 42 },
-  side: { left: 8, right: 12, top: 40, bottom: 42 },
+  side: { left: 8, right: 12, top: 40, bottom: 66 },
   plan: { left: 8, right: 62, top: 24, bottom: 40 },
 };
 
@@ -149,18 +149,6 @@ function placeDimension(
     case 'leader': {
       const label: readonly [number, number] = [box.right + 34, box.top - 22];
       return { ...base, a: from, b: [label[0] - 22, label[1] + 15], label, anchor: 'centre', feet: [], tick: 'none' };
-    }
-    case 'inside': {
-      // A line too short for its figure carries it above.
-      const narrow = Math.abs(to[0] - from[0]) < figurePx + 26;
-      return {
-        ...base,
-        a: from,
-        b: to,
-        label: [(from[0] + to[0]) / 2, from[1] - (narrow ? 20 : 0)],
-        anchor: 'centre',
-        feet: [],
-      };
     }
   }
 }

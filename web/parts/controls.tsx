@@ -2,6 +2,7 @@ import { type ReactNode, memo, useId } from 'react';
 import { Button as AriaButton, type ButtonProps, Radio, RadioGroup } from 'react-aria-components';
 import styled, { css } from 'styled-components';
 import type { Option } from '../../core/families/family';
+import { Said } from './Said';
 
 const plainButton = css`
   min-height: var(--target);
@@ -114,7 +115,12 @@ function sameChoice(a: ChoiceProps, b: ChoiceProps): boolean {
     before.value === after.value &&
     before.onChange === after.onChange &&
     was.length === is.length &&
-    was.every((o, i) => o.value === is[i]?.value && o.label === is[i].label && o.why === is[i].why)
+    was.every(
+      (o, i) =>
+        o.value === is[i]?.value &&
+        o.label === is[i].label &&
+        (o.why === is[i].why || JSON.stringify(o.why) === JSON.stringify(is[i].why)),
+    )
   );
 }
 
@@ -148,7 +154,9 @@ export const Choice = memo(function Choice({ label, value, options, onChange }: 
           ))}
         </Select>
       )}
-      {chosen && <span className="why">{chosen.why}</span>}
+      {chosen && (
+        <span className="why">{typeof chosen.why === 'string' ? chosen.why : <Said phrase={chosen.why} />}</span>
+      )}
     </Field>
   );
 }, sameChoice);

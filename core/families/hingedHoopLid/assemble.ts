@@ -458,7 +458,6 @@ function dimensions(a: HingedHoopLidAnswers, m: Measures): readonly Dimension[] 
   const second = m.xs[1] ?? last;
   const middle = m.footY + m.spanMm / 2;
   const leader: Vec3 = [first, middle + m.spanMm * 0.3, m.footZ + m.hoopHeightMm * 0.85];
-  const half = m.footZ + m.hoopHeightMm * 0.5;
   return [
     {
       id: 'frameWidth',
@@ -510,7 +509,7 @@ function dimensions(a: HingedHoopLidAnswers, m: Measures): readonly Dimension[] 
       from: [m.x0, 0, 0],
       to: [m.x1, 0, 0],
       side: 'below',
-      row: 1,
+      row: 2,
       label: 'frame',
       valueMm: m.x1 - m.x0,
       typed: true,
@@ -518,10 +517,10 @@ function dimensions(a: HingedHoopLidAnswers, m: Measures): readonly Dimension[] 
     {
       id: 'spacing',
       view: 'side',
-      from: [first, m.footY, half],
-      to: [second, m.footY, half],
-      side: 'inside',
-      row: 0,
+      from: [first, 0, 0],
+      to: [second, 0, 0],
+      side: 'below',
+      row: 1,
       label: 'hoop to hoop',
       valueMm: second - first,
       typed: true,

@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { slopeFactor } from '../../../core/proof/snow';
+import { SNOW_DENSITY, slopeFactor } from '../../../core/proof/snow';
 import { hoopCurve } from '../../../core/hoop/curve';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/hoop/strain';
 import { section, tubeShape } from '../../../core/catalog/sections';
+import { amount } from '../../../core/figure';
 import type { Outline } from '../../../core/plan';
 import { hoopFigures } from '../../../core/proof/hoopFigures';
 import { type Result, failAll, ok } from '../../../core/result';
@@ -234,9 +235,21 @@ function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
             label="Kind"
             value={snow.kind}
             options={[
-              { value: 'fresh', label: 'Fresh', why: 'Light powder, 50 to 100 kg/m³.' },
-              { value: 'settled', label: 'Settled', why: 'Days old, 200 to 300 kg/m³.' },
-              { value: 'wet', label: 'Wet', why: 'Heavy, 300 to 500 kg/m³: what folds tunnels.' },
+              {
+                value: 'fresh',
+                label: 'Fresh',
+                why: ['Light powder, about ', amount(SNOW_DENSITY.fresh, 'density'), '.'],
+              },
+              {
+                value: 'settled',
+                label: 'Settled',
+                why: ['Days old, about ', amount(SNOW_DENSITY.settled, 'density'), '.'],
+              },
+              {
+                value: 'wet',
+                label: 'Wet',
+                why: ['Heavy, about ', amount(SNOW_DENSITY.wet, 'density'), ': what folds tunnels.'],
+              },
             ]}
             onChange={(kind) => set((site) => void (site.snow.by === 'depth' && (site.snow.kind = kind as 'wet')))}
           />

@@ -139,6 +139,10 @@ function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
     return faults.length > 0 ? failAll(faults) : ok(undefined);
   };
   const { site, units } = garden;
+  const metric = units.length === 'cm' || units.length === 'mm';
+  const gust = metric
+    ? { unit: 'm/s', name: 'metres a second', per: 1 }
+    : { unit: 'mph', name: 'miles an hour', per: 2.23694 };
   return (
     <section aria-label="The place">
       <h2>The place</h2>
@@ -185,14 +189,14 @@ function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
         <span className="name">Worst gust</span>
         <span>
           <NumberField
-            label="Worst gust, metres a second"
-            value={site.gustMPerS}
+            label={`Worst gust, ${gust.name}`}
+            value={site.gustMPerS * gust.per}
             decimals={0}
             min={0}
-            max={90}
-            onSet={(x) => change('Set the gust', (g) => void (g.site.gustMPerS = x))}
+            max={Math.floor(90 * gust.per)}
+            onSet={(x) => change('Set the gust', (g) => void (g.site.gustMPerS = x / gust.per))}
           />{' '}
-          m/s
+          {gust.unit}
         </span>
       </Field>
       <Field>
