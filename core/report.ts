@@ -61,7 +61,11 @@ export function planReport(p: Plan) {
       used: p.shopping.used,
       currency: units.currency,
     },
-    cautions: p.assembly.cautions,
+    steps: p.assembly.steps.map((s) => ({
+      ...s,
+      work: s.work.map((line) => phraseText(line, units)),
+      checks: s.checks.map((line) => phraseText(line, units)),
+    })),
     hours: p.hours.value,
     coldestNightC: p.coldest.value,
   };

@@ -10,6 +10,7 @@ const SCREENS = [
   '/bench/salad-tunnel/air',
   '/saw/winter-lid',
   '/cart/winter-lid',
+  '/build/winter-lid',
   '/paper/winter-lid',
 ];
 

@@ -68,10 +68,10 @@ test('choices: feet, ridge, pipe, roll, crop; what cannot be drawn is refused wi
   await expect(page.getByText('A board on end posts carries snow itself.')).toBeVisible();
   await page.getByLabel('Height', { exact: true }).selectOption('sheet');
   await page.getByRole('link', { name: 'Skin' }).click();
-  await page.getByLabel('Roll').selectOption({ label: '10x50 ft' });
+  await page.getByLabel('Roll', { exact: true }).selectOption({ label: '10x50 ft' });
   await expect(page.getByTestId('sheet-S1-across')).toHaveText(`10' 0"`);
   await page.getByRole('link', { name: 'Shape' }).click();
-  await page.getByLabel('Crop').selectOption('tomato');
+  await page.getByLabel('Crop', { exact: true }).selectOption('tomato');
   await expect(page.locator('[data-check="crop"]')).toHaveAttribute('data-verdict', 'fails');
   await type(page, 'dim-span', '9 ft');
   await expect(page.getByRole('alert')).toContainText('outside the bed');

@@ -19,10 +19,11 @@ const VIEWS: readonly {
   { name: 'air', path: '/bench/winter-lid/air' },
   { name: 'saw', path: '/saw/winter-lid' },
   { name: 'cart', path: '/cart/winter-lid' },
+  { name: 'build', path: '/build/winter-lid' },
   { name: 'paper', path: '/paper/winter-lid' },
   { name: 'bench-evening', path: '/bench/winter-lid', theme: 'evening' },
   { name: 'bench-outdoor-phone', path: '/bench/salad-tunnel', theme: 'outdoor', phone: true },
-  { name: 'cart-phone', path: '/cart/winter-lid', phone: true },
+  { name: 'build-phone', path: '/build/salad-tunnel', phone: true },
 ];
 
 const server = spawn(

@@ -1,3 +1,5 @@
+import type { Vec3 } from './types';
+
 export interface Point2 {
   readonly y: number;
   readonly z: number;
@@ -47,4 +49,27 @@ export function enclosedArea(points: readonly Point2[]): number {
     return sum + p.y * q.z - q.y * p.z;
   }, 0);
   return Math.abs(twice) / 2;
+}
+
+/** The faces of a sheet that runs along the bed over a cross-section: its strips and its two ends. */
+export function sweptFaces(
+  line: readonly Point2[],
+  x0: number,
+  x1: number,
+): { readonly strips: readonly (readonly Vec3[])[]; readonly ends: readonly [readonly Vec3[], readonly Vec3[]] } {
+  const at = (x: number): readonly Vec3[] => line.map((p): Vec3 => [x, p.y, p.z]);
+  const strips = line.slice(1).flatMap((b, i): (readonly Vec3[])[] => {
+    const a = line[i];
+    return a
+      ? [
+          [
+            [x0, a.y, a.z],
+            [x0, b.y, b.z],
+            [x1, b.y, b.z],
+            [x1, a.y, a.z],
+          ],
+        ]
+      : [];
+  });
+  return { strips, ends: [at(x0), at(x1)] };
 }

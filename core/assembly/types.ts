@@ -1,3 +1,4 @@
+import type { Phrase } from '../figure';
 import type { Elastica } from '../hoop/elastica';
 
 /** Millimetres: x along the bed from its left end, y from its near outside face, z up from the ground. */
@@ -154,8 +155,23 @@ export interface Assembly {
   readonly crop: CropLine;
   readonly enclosure: Enclosure;
   readonly dimensions: readonly Dimension[];
-  /** What can hurt, said before the work begins. */
-  readonly cautions: readonly string[];
+  /** How it is built, in order. */
+  readonly steps: readonly Step[];
   /** Things the family wants said, in plain words. */
   readonly remarks: readonly string[];
+}
+
+/** One step of building, in order. */
+export interface Step {
+  readonly id: string;
+  readonly title: string;
+  /** The view that shows it best, and the pieces in play. */
+  readonly view: View;
+  readonly tags: readonly string[];
+  readonly work: readonly Phrase[];
+  readonly tools: readonly string[];
+  readonly checks: readonly Phrase[];
+  /** What can hurt in this step. */
+  readonly cautions: readonly string[];
+  readonly minutes: number;
 }

@@ -9,7 +9,8 @@ import { MM_PER_INCH } from '../units/length';
 import { FAMILY_KEYS, familyOf } from '.';
 import type { BuildSite } from './family';
 import { hingedHoopLidDefaults } from './hingedHoopLid/answers';
-import { assembleHingedHoopLid, hingeCount } from './hingedHoopLid/assemble';
+import { assembleHingedHoopLid } from './hingedHoopLid/assemble';
+import { hingeCount } from './hingedHoopLid/hardware';
 import { stakedTunnelDefaults } from './stakedTunnel/answers';
 import { assembleStakedTunnel } from './stakedTunnel/assemble';
 

@@ -78,6 +78,7 @@ export function demoGarden(): Garden {
           rowFromEdgeMm: inch(5),
         },
         kept: null,
+        build: { at: 0, done: [] },
       },
       {
         id: 'salad-tunnel',
@@ -86,6 +87,7 @@ export function demoGarden(): Garden {
         family: 'staked-tunnel',
         answers: { ...stakedTunnelDefaults(site(metric)), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
         kept: null,
+        build: { at: 0, done: [] },
       },
       {
         id: 'spring-tunnel',
@@ -94,6 +96,7 @@ export function demoGarden(): Garden {
         family: 'staked-tunnel',
         answers: { ...stakedTunnelDefaults(site(crooked)), extent: { kind: 'part', startMm: 0, lengthMm: inch(60) } },
         kept: null,
+        build: { at: 0, done: [] },
       },
     ],
     shelf: [

@@ -20,6 +20,8 @@ function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
     answers,
     /** The version last kept, that changes are measured against. */
     kept: answers.nullable(),
+    /** How far the building has come: the step in hand, and what is ticked. */
+    build: z.strictObject({ at: z.number().int().min(0).max(99), done: z.array(z.string().max(60)).max(500) }),
   });
 }
 

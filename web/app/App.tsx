@@ -11,6 +11,7 @@ const BedPlace = lazy(() => import('../places/bed/BedPlace').then((m) => ({ defa
 const Bench = lazy(() => import('../places/bench/Bench').then((m) => ({ default: m.Bench })));
 const Saw = lazy(() => import('../places/saw/Saw').then((m) => ({ default: m.Saw })));
 const Cart = lazy(() => import('../places/cart/Cart').then((m) => ({ default: m.Cart })));
+const Build = lazy(() => import('../places/build/Build').then((m) => ({ default: m.Build })));
 const Paper = lazy(() => import('../places/paper/Paper').then((m) => ({ default: m.Paper })));
 
 const DEMO_ID = 'demo';
@@ -65,6 +66,7 @@ export function App(): ReactNode {
         <Route path="bench/:coverId/:leaf?" element={place(<Bench />)} />
         <Route path="saw/:coverId" element={place(<Saw />)} />
         <Route path="cart/:coverId" element={place(<Cart />)} />
+        <Route path="build/:coverId" element={place(<Build />)} />
         <Route path="paper/:coverId" element={place(<Paper />)} />
         <Route path="*" element={<Navigate to={open ? '/plot' : '/gardens'} replace />} />
       </Route>

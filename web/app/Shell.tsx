@@ -189,6 +189,7 @@ export function Shell(): ReactNode {
               { to: `/bench/${cover.id}`, name: 'Bench' },
               { to: `/saw/${cover.id}`, name: 'Saw' },
               { to: `/cart/${cover.id}`, name: 'Cart' },
+              { to: `/build/${cover.id}`, name: 'Build' },
             ]
           : []),
       ]

@@ -31,7 +31,7 @@ export function useKeys(
         undefined,
         '/plot',
         bedId && `/bed/${bedId}`,
-        ...['bench', 'saw', 'cart', 'paper'].map((place) => coverId && `/${place}/${coverId}`),
+        ...['bench', 'saw', 'cart', 'build', 'paper'].map((place) => coverId && `/${place}/${coverId}`),
       ][Number(e.key)];
       if (!to) return;
       e.preventDefault();

@@ -188,12 +188,14 @@ interface ViewProps {
   readonly scale: number;
   /** Sets a dimension; without it the figures are only shown, as on paper. */
   readonly onSet?: (id: string, mm: number) => Result<unknown>;
+  /** The pieces in play, where the others only show where they are. */
+  readonly play?: readonly string[];
   /** Things drawn over the shapes: vents, pushes. */
   readonly extra?: (sheet: Sheet) => ReactNode;
 }
 
 /** One view of the cover, its dimensions typed where they stand. */
-export function ViewDrawing({ outline: o, view, frame, scale, onSet, extra }: ViewProps): ReactNode {
+export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra }: ViewProps): ReactNode {
   const units = useUnits();
   const m = MARGIN[view];
   const sheet: Sheet = { scale, left: m.left, top: m.top, u0: frame.u0, v1: frame.v1 };
@@ -201,7 +203,7 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, extra }: Vi
   const height = frame.heightMm * scale;
   const box = { left: m.left, right: m.left + width, top: m.top, bottom: m.top + height };
   const places = o.assembly.dimensions
-    .filter((d) => d.view === view)
+    .filter((d) => d.view === view && !play)
     .map((d) => placeDimension(d, sheet, formatLength(d.valueMm, units.length).length * FIGURE_PX, box));
   const arch = o.assembly.arches[0];
   const ground = toScreen(sheet, [0, 0])[1];
@@ -216,10 +218,12 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, extra }: Vi
       >
         {view !== 'plan' && <Ground y={ground} x0={box.left - 10} x1={box.right + 10} />}
         {frame.shapes.map((drawn, i) => (
-          <Shape key={i} drawn={drawn} sheet={sheet} />
+          <g key={i} opacity={!play || play.includes(drawn.tag) ? 1 : drawn.tag === '' ? 0.45 : 0.16}>
+            <Shape drawn={drawn} sheet={sheet} />
+          </g>
         ))}
-        {view === 'end' && <CropLine outline={o} sheet={sheet} />}
-        {view === 'plan' && <CropRows outline={o} sheet={sheet} />}
+        {view === 'end' && !play && <CropLine outline={o} sheet={sheet} />}
+        {view === 'plan' && !play && <CropRows outline={o} sheet={sheet} />}
         {view === 'side' &&
           arch?.xsMm.map((x, i) => {
             const [sx, sy] = toScreen(sheet, [x, arch.footZMm + arch.hoop.heightMm]);

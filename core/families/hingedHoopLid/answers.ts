@@ -12,7 +12,7 @@ export const hingedHoopLidSchema = z.strictObject({
   stand: z.enum(['on edge', 'flat']),
   feet: z.enum(['straps-inside', 'sockets', 'straps-outside']),
   hinges: z.enum(['near', 'far']),
-  ridge: z.enum(['none', 'pipe', 'timber', 'posted']),
+  ridge: z.enum(['none', 'rope', 'pipe', 'timber', 'posted']),
   crossTies: z.number().int().min(0).max(12),
   battenWrapMm: z.number().min(25).max(150),
   ends: z.enum(['folded', 'flap']),

@@ -32,6 +32,7 @@ export const hingedHoopLid: Family<HingedHoopLidAnswers> = {
     ]),
     choice('ridge', 'Ridge', a.ridge, [
       ['none', 'None', 'Lightest lid; hoops may lean.'],
+      ['rope', 'Rope', 'Tied hoop to hoop; weighs nothing.'],
       ['pipe', 'Pipe', 'Tied under the crowns; light and quick.'],
       ['timber', '2x2 under', 'Screwed through every crown; keeps hoops true.'],
       ['posted', 'On posts', 'A 2x4 on posts at both ends carries snow itself.'],

@@ -39,7 +39,7 @@ export function stakedTunnelDefaults({ bed }: BuildSite): StakedTunnelAnswers {
     rowFromEdgeMm: 5 * MM_PER_INCH,
     spanMm: null,
     feet: 'rods',
-    rod: wide ? 'rod-4' : 'rod-4',
+    rod: 'rod-4',
     rodLengthMm: 24 * MM_PER_INCH,
     rodShownMm: 8 * MM_PER_INCH,
     buryMm: 6 * MM_PER_INCH,

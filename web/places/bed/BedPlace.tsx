@@ -110,6 +110,7 @@ export function BedPlace(): ReactNode {
       family: key,
       answers: family.defaults(site),
       kept: null,
+      build: { at: 0, done: [] },
     } as unknown as Cover;
     if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(made as Draft<Cover>)).length === 0)
       void navigate(`/bench/${made.id}`);

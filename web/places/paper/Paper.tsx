@@ -14,6 +14,7 @@ import { useOutline, useWork } from '../../app/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { Button } from '../../parts/controls';
+import { StepCard } from '../build/StepCard';
 import { SheetSums } from '../bench/SkinLeaf';
 import { CartTable } from '../cart/Cart';
 import { SectionBars, longestBar } from '../saw/Saw';
@@ -67,6 +68,14 @@ const Leaf = styled.article`
     border-left: 3px solid var(--tight);
     margin-bottom: 0.3rem;
     font-size: 0.9375rem;
+  }
+  .steps {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2rem;
+  }
+  .steps h2 {
+    border: 0;
   }
   .small {
     font-size: 0.8125rem;
@@ -133,7 +142,7 @@ function Sheets({
       <section aria-label="Before you start" className="keep">
         <h2>Before you start</h2>
         <ul className="cautions">
-          {o.assembly.cautions.map((line) => (
+          {[...new Set(o.assembly.steps.flatMap((s) => s.cautions))].map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ul>
@@ -194,6 +203,22 @@ function Sheets({
           <CartTable list={work.shopping} typed={false} />
         </section>
       )}
+      <section aria-label="Building it" data-testid="paper-steps">
+        <h2>Building it</h2>
+        <div className="steps">
+          {o.assembly.steps.map((s, i) => (
+            <StepCard
+              key={s.id}
+              outline={o}
+              step={s}
+              number={i + 1}
+              of={o.assembly.steps.length}
+              width={WIDTH - 10}
+              done={[]}
+            />
+          ))}
+        </div>
+      </section>
       <section aria-label="Checks" className="keep">
         <h2>Will it do?</h2>
         <ul>

@@ -1,0 +1,61 @@
+import type { RidgeBuilt } from '../../assembly/ridge';
+import type { HardwareUse } from '../../assembly/types';
+import { coverMaterial } from '../../catalog/covers';
+import { section } from '../../catalog/sections';
+import { MM_PER_INCH } from '../../units/length';
+import type { HingedHoopLidAnswers } from './answers';
+import type { Frame } from './frame';
+
+const FOOT_MM = 12 * MM_PER_INCH;
+
+/** Hinges along a side: 2 to 5 ft, 3 to 10 ft, one more for each further 4 ft. */
+export function hingeCount(lengthMm: number): number {
+  // A hair under, so that exactly 5 ft is not taken for more.
+  const feet = lengthMm / FOOT_MM - 1e-6;
+  if (feet <= 5) return 2;
+  return feet <= 10 ? 3 : 3 + Math.ceil((feet - 10) / 4);
+}
+
+interface LidCounts {
+  readonly hoops: number;
+  readonly length: number;
+  readonly width: number;
+  readonly railHeight: number;
+  readonly windy: boolean;
+  readonly frame: Frame;
+  readonly ridge: RidgeBuilt;
+}
+
+/** Everything that fastens, hangs, latches and holds the lid, joint by joint. */
+export function lidHardware(a: HingedHoopLidAnswers, c: LidCounts): readonly HardwareUse[] {
+  const perCorner = c.railHeight > 60 ? 3 : 2;
+  const battenScrews = c.frame.battens.reduce((sum, b) => sum + Math.ceil(b.lengthMm / 300) + 1, 0);
+  const painted = a.paint === 'paint' && coverMaterial(a.cover).kind === 'film' && section(a.pipe).material === 'pvc';
+  const use = (itemKey: string, count: number, joint: string): HardwareUse => ({ itemKey, count, joint });
+  const lines = [
+    use('screw-3', 4 * perCorner, `Frame corners, ${perCorner} each`),
+    ...(a.feet === 'sockets'
+      ? [
+          use('socket-cap', 2 * c.hoops, 'One under each hoop foot'),
+          use('screw-1', 2 * c.hoops, 'One screw down through each cap'),
+        ]
+      : [use('strap', 2 * c.hoops, 'One at each hoop foot'), use('screw-1', 4 * c.hoops, 'Two screws a strap')]),
+    use('end-cap', a.feet === 'straps-outside' ? 2 * c.hoops : 0, 'Pipe ends outside the frame'),
+    ...c.ridge.hardware,
+    use('screw-2-1/2', 4 * c.frame.ties.length, 'Cross ties, two screws an end'),
+    use('screw-2-1/2', 4 * c.frame.crossBoards.length, 'Board across the soil, two screws an end'),
+    use('screw-1-5/8', battenScrews, 'Cover battens, one every 300 mm'),
+    use(
+      'staple',
+      2 * Math.ceil(c.length / 150) + 2 * Math.ceil(c.width / 100),
+      'Cover under the battens and on the end boards',
+    ),
+    use('hinge', hingeCount(c.length), 'Hinge rail to the bed'),
+    use('handle', 1, 'Front rail, in the middle'),
+    use('latch', c.windy ? 2 : 1, c.windy ? 'Front rail to the bed, two where it is windy' : 'Front rail to the bed'),
+    use('stay', c.length > 8 * FOOT_MM ? 2 : 1, 'Holds the lid open'),
+    use('paint', painted ? 1 : 0, 'PVC painted where film touches it'),
+    ...c.frame.hardware,
+  ];
+  return lines.filter((line) => line.count > 0);
+}

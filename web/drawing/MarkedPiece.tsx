@@ -1,0 +1,73 @@
+import type { ReactNode } from 'react';
+import type { Member } from '../../core/assembly/types';
+import { section } from '../../core/catalog/sections';
+import { formatLength } from '../../core/units/length';
+import { useUnits } from '../app/hooks';
+
+/** A piece lying down with its marks in tape order, from its left end. */
+export function MarkedPiece({ member, width }: { readonly member: Member; readonly width: number }): ReactNode {
+  const { length } = useUnits();
+  const left = 4;
+  const scale = (width - left - 40) / member.lengthMm;
+  const board = section(member.sectionKey).shape.kind === 'board';
+  const h = board ? 26 : 14;
+  const y = 22;
+  const figures = member.marks.map((m) => formatLength(m.atMm, length));
+  let right = -Infinity;
+  let row = 0;
+  const placed = member.marks.map((m, i) => {
+    const at = left + m.atMm * scale;
+    const half = ((figures[i]?.length ?? 0) * 8.4) / 2;
+    row = at - half < right ? (row + 1) % 3 : 0;
+    right = Math.max(right, at + half + 6);
+    return { ...m, at: Math.max(left + half - 2, at), tick: at, row, text: figures[i] ?? '' };
+  });
+  const rows = Math.max(0, ...placed.map((p) => p.row));
+  return (
+    <svg
+      width={width}
+      height={y + h + 26 + rows * 17}
+      role="img"
+      aria-label={`${member.tag} ${member.part}: ${placed.map((p) => `${p.label} at ${p.text}`).join(', ')}`}
+    >
+      <rect
+        x={left}
+        y={y}
+        width={member.lengthMm * scale}
+        height={h}
+        fill={board ? 'var(--timber-face)' : 'var(--pipe-face)'}
+        stroke="var(--ink)"
+        strokeWidth={1.3}
+      />
+      <text
+        x={left + (((member.marks[0]?.atMm ?? 0) + (member.marks[1]?.atMm ?? member.lengthMm)) / 2) * scale}
+        y={y + h / 2 + 5}
+        textAnchor="middle"
+        fontWeight={700}
+        fontSize={14}
+        fill="var(--ink)"
+      >
+        {member.tag}
+      </text>
+      {placed.map((p, i) => (
+        <g key={i}>
+          <text x={p.tick} y={y - 8} textAnchor="middle" fontSize={12.5} fill="var(--ink)">
+            {p.label}
+          </text>
+          <line x1={p.tick} x2={p.tick} y1={y - 5} y2={y + h + 6 + p.row * 17} stroke="var(--chalk)" strokeWidth={2} />
+          <text
+            x={p.at}
+            y={y + h + 20 + p.row * 17}
+            textAnchor="middle"
+            className="measure"
+            fontSize={13.5}
+            fontWeight={600}
+            fill="var(--chalk-ink)"
+          >
+            {p.text}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
