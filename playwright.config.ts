@@ -6,6 +6,7 @@ const port = 4317;
 export default defineConfig({
   testDir: 'e2e',
   timeout: 60_000,
+  expect: { timeout: 15_000 },
   workers: 2,
   fullyParallel: true,
   reporter: [['list'], ['json']],

@@ -51,7 +51,7 @@ test('plan gives one cover or all, and writes its files', async () => {
   expect(readdirSync(out).sort()).toEqual(
     ['cuts.csv', 'end.svg', 'plan.json', 'plan.svg', 'shopping.csv', 'side.svg'].map((f) => `winter-lid-${f}`).sort(),
   );
-  expect(((await answer('plan', garden))['plans'] as unknown[]).length).toBe(3);
+  expect(((await answer('plan', garden))['plans'] as unknown[]).length).toBe(4);
 });
 
 test.each([

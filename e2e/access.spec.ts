@@ -4,6 +4,7 @@ const SCREENS = [
   '/gardens',
   '/plot',
   '/bed/crooked',
+  '/choose/long',
   '/bench/winter-lid',
   '/bench/salad-tunnel/stand',
   '/bench/salad-tunnel/skin',

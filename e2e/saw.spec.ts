@@ -19,7 +19,7 @@ test('keys: the list opens with a question mark, places with Alt and a number', 
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await expect(page).toHaveURL(/\/saw\//);
   await page.keyboard.press('Alt+1');
   await expect(page).toHaveURL(/\/plot/);

@@ -8,7 +8,7 @@ test('reload and undo: nothing is lost, and the way back is kept', async ({ page
   await page.waitForTimeout(400);
   await page.reload();
   await expect(dimension(page, 'pipeLength')).toHaveValue(`7' 0"`);
-  await page.getByRole('button', { name: 'Undo: Set pipe, cut' }).click();
+  await page.getByRole('button', { name: 'Undo: Set hoop, cut' }).click();
   await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 8"`);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('Control+z');

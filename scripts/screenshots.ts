@@ -12,6 +12,7 @@ const VIEWS: readonly {
   { name: 'gardens', path: '/gardens' },
   { name: 'plot', path: '/plot' },
   { name: 'bed', path: '/bed/crooked' },
+  { name: 'choose', path: '/choose/long' },
   { name: 'bench', path: '/bench/winter-lid' },
   { name: 'bench-tunnel', path: '/bench/spring-tunnel' },
   { name: 'stand', path: '/bench/winter-lid/stand' },

@@ -38,7 +38,7 @@ export function hoopDimensions(m: HoopMeasured): readonly Dimension[] {
     valueMm: number,
   ): Dimension => ({ id, label, view, side, row, from, to, valueMm, typed: true });
   return [
-    typed('pipeLength', 'pipe, cut', 'end', 'leader', 0, leader, leader, cutMm),
+    typed('pipeLength', 'hoop, cut', 'end', 'leader', 0, leader, leader, cutMm),
     typed(
       'height',
       m.heightLabel,

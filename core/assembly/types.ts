@@ -64,6 +64,8 @@ export interface ArchRow {
   readonly tags: readonly string[];
   readonly sectionKey: string;
   readonly hoop: Elastica;
+  /** Sprung from straight, with its bending locked in; or bent to shape beforehand. */
+  readonly sprung: boolean;
   readonly xsMm: readonly number[];
   readonly spacingMm: number;
   /** Left foot and height of the feet. */

@@ -86,7 +86,8 @@ function tube(
     material,
     shape: { kind: 'tube', outsideMm, insideMm },
     stock,
-    tool: material === 'steel' ? 'hand saw' : 'shear',
+    // Steel pipe and rod are sawn; wire and plastic are sheared.
+    tool: material === 'steel' && outsideMm > 6 ? 'hand saw' : 'shear',
     squareMm: 0,
     aisle: 'Pipe and conduit',
     source,
@@ -97,6 +98,7 @@ const inch = (x: number): number => x * MM_PER_INCH;
 const SCHEDULE_40 = 'PVC schedule 40: ASTM D1785 outside and minimum-wall inside sizes';
 const METRIC_PVC = 'Metric PVC conduit, outside x inside as named by the trade';
 const PE_TUBE = 'Polyethylene irrigation tube, outside x inside as named by the trade';
+const WIRE = 'Galvanized steel wire, gauge as named; sold by the coil';
 const ROD = 'Deformed reinforcing bar, ASTM A615 nominal diameter';
 
 const SPRUCE: readonly Section[] = [
@@ -368,6 +370,30 @@ const SECTIONS: readonly Section[] = [
       feet([[10, price]]),
       'Thin-wall steel conduit, ANSI C80.3',
     ),
+  ),
+  tube(
+    'wire-9',
+    '9 gauge wire',
+    'steel',
+    inch(0.148),
+    0,
+    feet([
+      [50, 9.5],
+      [100, 17],
+    ]),
+    WIRE,
+  ),
+  tube(
+    'wire-10',
+    '10 gauge wire',
+    'steel',
+    inch(0.135),
+    0,
+    feet([
+      [50, 8],
+      [100, 14.5],
+    ]),
+    WIRE,
   ),
   tube(
     'rod-3',

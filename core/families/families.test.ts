@@ -7,7 +7,7 @@ import type { Assembly } from '../assembly/types';
 import { sheetSize } from '../cover/rolls';
 import { MM_PER_INCH } from '../units/length';
 import { FAMILY_KEYS, familyOf } from '.';
-import type { BuildSite } from './family';
+import type { BuildSite } from '../bed/buildSite';
 import { hingedHoopLidDefaults } from './hingedHoopLid/answers';
 import { assembleHingedHoopLid } from './hingedHoopLid/assemble';
 import { hingeCount } from './hingedHoopLid/hardware';

@@ -1,16 +1,8 @@
 import type { z } from 'zod';
 import type { Assembly } from '../assembly/types';
-import type { Bed } from '../bed/bed';
-import type { Survey } from '../bed/survey';
+import type { BuildSite } from '../bed/buildSite';
 import type { Phrase } from '../figure';
 import type { Result } from '../result';
-
-/** The bed a family builds on, and what the place asks of it. */
-export interface BuildSite {
-  readonly bed: Bed;
-  readonly survey: Survey;
-  readonly windy: boolean;
-}
 
 export interface Option {
   readonly value: string;

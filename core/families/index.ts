@@ -1,12 +1,18 @@
 import type { Assembly } from '../assembly/types';
 import { issueFaults } from '../issues';
 import type { Result } from '../result';
-import type { BuildSite, Change, Family, Question } from './family';
+import type { Change, Family, Question } from './family';
+import type { BuildSite } from '../bed/buildSite';
 import { hingedHoopLid } from './hingedHoopLid';
 import { stakedTunnel } from './stakedTunnel';
+import { wireTunnel } from './wireTunnel';
 
 /** Every family, in the order they are offered. A new family is one folder and one line here and in the garden's schema. */
-const FAMILIES = { 'staked-tunnel': stakedTunnel, 'hinged-hoop-lid': hingedHoopLid } as const;
+const FAMILIES = {
+  'staked-tunnel': stakedTunnel,
+  'wire-tunnel': wireTunnel,
+  'hinged-hoop-lid': hingedHoopLid,
+} as const;
 
 export type FamilyKey = keyof typeof FAMILIES;
 export const FAMILY_KEYS = Object.keys(FAMILIES) as FamilyKey[];
@@ -61,6 +67,7 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
 
 const BOUND: Readonly<Record<FamilyKey, BoundFamily>> = {
   'staked-tunnel': bind(stakedTunnel),
+  'wire-tunnel': bind(wireTunnel),
   'hinged-hoop-lid': bind(hingedHoopLid),
 };
 

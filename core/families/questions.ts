@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { HOOP_SCHOOLS, type HoopShape, extentSchema, hoopAnswers } from '../assembly/hoops';
 import type { Assembly } from '../assembly/types';
-import { COVER_BY_KEY, coverMaterial } from '../catalog/covers';
+import { COVER_BY_KEY, type CoverMaterial, coverMaterial } from '../catalog/covers';
 import { section } from '../catalog/sections';
 import { amount } from '../figure';
 import { type Result, fail, ok } from '../result';
@@ -61,8 +61,9 @@ export function pipeQuestion(a: SharedAnswers): Question {
   };
 }
 
-export function schoolQuestion(a: SharedAnswers): Question {
-  return { kind: 'choice', id: 'school', label: 'Height', value: a.shape.by, options: HOOP_SCHOOLS };
+export function schoolQuestion(a: SharedAnswers, without: readonly HoopShape['by'][] = []): Question {
+  const options = HOOP_SCHOOLS.filter((s) => !without.includes(s.value));
+  return { kind: 'choice', id: 'school', label: 'Height', value: a.shape.by, options };
 }
 
 export function countQuestion(a: SharedAnswers, built: Assembly | undefined): Question {
@@ -76,8 +77,11 @@ export function countQuestion(a: SharedAnswers, built: Assembly | undefined): Qu
   };
 }
 
-export function coverQuestions(a: SharedAnswers): readonly Question[] {
-  const covers: Option[] = [...COVER_BY_KEY.values()].map((c) => ({
+export function coverQuestions(
+  a: SharedAnswers,
+  fits: (c: CoverMaterial) => boolean = () => true,
+): readonly Question[] {
+  const covers: Option[] = [...COVER_BY_KEY.values()].filter(fits).map((c) => ({
     value: c.key,
     label: c.name,
     why: `Lets ${Math.round(c.light * 100)} % of the light in; lasts ${c.life}.`,

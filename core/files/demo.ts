@@ -2,6 +2,7 @@ import { type Bed, squareBed } from '../bed/bed';
 import { survey } from '../bed/survey';
 import { hingedHoopLidDefaults } from '../families/hingedHoopLid/answers';
 import { stakedTunnelDefaults } from '../families/stakedTunnel/answers';
+import { wireTunnelDefaults } from '../families/wireTunnel/answers';
 import { MM_PER_INCH } from '../units/length';
 import { type Garden, emptyGarden } from './garden';
 
@@ -95,6 +96,15 @@ export function demoGarden(): Garden {
         bedId: 'crooked',
         family: 'staked-tunnel',
         answers: { ...stakedTunnelDefaults(site(crooked)), extent: { kind: 'part', startMm: 0, lengthMm: inch(60) } },
+        kept: null,
+        build: { at: 0, done: [] },
+      },
+      {
+        id: 'frost-tunnel',
+        name: 'Frost tunnel',
+        bedId: 'wall',
+        family: 'wire-tunnel',
+        answers: { ...wireTunnelDefaults(site(wallBed)), cover: 'fabric-30', crop: 'claytonia' },
         kept: null,
         build: { at: 0, done: [] },
       },

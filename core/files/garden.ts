@@ -3,6 +3,7 @@ import { bedSchema } from '../bed/bed';
 import { SECTION_BY_KEY } from '../catalog/sections';
 import { hingedHoopLidSchema } from '../families/hingedHoopLid/answers';
 import { stakedTunnelSchema } from '../families/stakedTunnel/answers';
+import { wireTunnelSchema } from '../families/wireTunnel/answers';
 import { snowSchema } from '../proof/snow';
 
 export const GARDEN_FORMAT = 'cabanon-garden';
@@ -27,6 +28,7 @@ function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
 
 export const coverSchema = z.discriminatedUnion('family', [
   coverOf('staked-tunnel', stakedTunnelSchema),
+  coverOf('wire-tunnel', wireTunnelSchema),
   coverOf('hinged-hoop-lid', hingedHoopLidSchema),
 ]);
 

@@ -77,6 +77,7 @@ describe('snow', () => {
           tags: ['a', 'b', 'c'],
           sectionKey: 'pvc-1/2',
           hoop: hoop.value,
+          sprung: true,
           xsMm: [],
           spacingMm: 600,
           footYMm: 0,

@@ -300,7 +300,7 @@ export function checkAssembly(
     const strength = strengths[i];
     return [
       ...(strength ? [snowCheck(arch, strength, snow)] : []),
-      bendCheck(arch),
+      ...(arch.sprung ? [bendCheck(arch)] : []),
       ...assembly.pushedRails.map((rail) => railCheck(rail, arch)),
       sagCheck(arch, snow),
     ];

@@ -79,6 +79,8 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
   const yieldCurvature = material.limitMPa === null ? Infinity : material.limitMPa / (material.eGPa * 1000 * r);
   const plastic = material.limitMPa === null;
 
+  const locked = (curvature: number): number => (arch.sprung ? curvature : 0);
+
   let best: { ratio: number; governs: HoopStrength['governs']; snowCase: HoopStrength['snowCase'] } | undefined;
   for (const c of cases) {
     const answer = solve(c.factor, spring);
@@ -89,8 +91,8 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
         ...curve.map((p, i) => {
           const added = ((answer.momentsNMm[i] ?? 0) * load * magnifier) / ei;
           return plastic
-            ? (Math.abs(p.curvature + added) * r) / strainLimit
-            : Math.abs(p.curvature + added) / yieldCurvature;
+            ? (Math.abs(locked(p.curvature) + added) * r) / strainLimit
+            : Math.abs(locked(p.curvature) + added) / yieldCurvature;
         }),
       );
     };

@@ -11,6 +11,7 @@ const BedPlace = lazy(() => import('../places/bed/BedPlace').then((m) => ({ defa
 const Bench = lazy(() => import('../places/bench/Bench').then((m) => ({ default: m.Bench })));
 const Saw = lazy(() => import('../places/saw/Saw').then((m) => ({ default: m.Saw })));
 const Cart = lazy(() => import('../places/cart/Cart').then((m) => ({ default: m.Cart })));
+const Choose = lazy(() => import('../places/choose/Choose').then((m) => ({ default: m.Choose })));
 const Build = lazy(() => import('../places/build/Build').then((m) => ({ default: m.Build })));
 const Paper = lazy(() => import('../places/paper/Paper').then((m) => ({ default: m.Paper })));
 
@@ -63,6 +64,7 @@ export function App(): ReactNode {
         <Route path="gardens" element={<Gardens />} />
         <Route path="plot" element={place(<Plot />)} />
         <Route path="bed/:bedId" element={place(<BedPlace />)} />
+        <Route path="choose/:bedId" element={place(<Choose />)} />
         <Route path="bench/:coverId/:leaf?" element={place(<Bench />)} />
         <Route path="saw/:coverId" element={place(<Saw />)} />
         <Route path="cart/:coverId" element={place(<Cart />)} />

@@ -183,7 +183,12 @@ export function Shell(): ReactNode {
   const places = open
     ? [
         { to: '/plot', name: 'Plot' },
-        ...(bed ? [{ to: `/bed/${bed.id}`, name: 'Bed' }] : []),
+        ...(bed
+          ? [
+              { to: `/bed/${bed.id}`, name: 'Bed' },
+              { to: `/choose/${bed.id}`, name: 'Choose' },
+            ]
+          : []),
         ...(cover
           ? [
               { to: `/bench/${cover.id}`, name: 'Bench' },

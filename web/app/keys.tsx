@@ -31,6 +31,7 @@ export function useKeys(
         undefined,
         '/plot',
         bedId && `/bed/${bedId}`,
+        bedId && `/choose/${bedId}`,
         ...['bench', 'saw', 'cart', 'build', 'paper'].map((place) => coverId && `/${place}/${coverId}`),
       ][Number(e.key)];
       if (!to) return;

@@ -135,6 +135,7 @@ export const GlobalStyle = createGlobalStyle`
   ul, ol { list-style: none; }
   button, input, select { font: inherit; color: inherit; }
   a { color: inherit; }
+  input { accent-color: var(--ink); }
   .measure { font-family: 'Atkinson Hyperlegible Mono', ui-monospace, monospace; font-variant-numeric: tabular-nums; }
   :focus-visible { outline: 3px solid var(--chalk); outline-offset: 1px; }
   .visually-hidden { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }

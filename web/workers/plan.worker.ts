@@ -24,6 +24,15 @@ const service = {
     const outlined = outline(garden, cover);
     return outlined.ok ? cutAndShop(outlined.value, await loadSolver()) : outlined;
   },
+  /** What each of several covers costs; NaN where it cannot be cut. */
+  async prices(garden: Garden, covers: readonly Cover[]): Promise<readonly number[]> {
+    const solver = await loadSolver();
+    return covers.map((cover) => {
+      const outlined = outline(garden, cover);
+      const work = outlined.ok ? cutAndShop(outlined.value, solver) : outlined;
+      return work.ok ? work.value.shopping.paid : NaN;
+    });
+  },
   /** Changes that would mend what fails, priced. */
   mends(garden: Garden, cover: Cover): readonly Mend[] {
     const outlined = outline(garden, cover);

@@ -25,6 +25,11 @@ export function lookForMends(garden: Garden, cover: Cover): Promise<readonly Men
   return service().mends(garden, cover);
 }
 
+/** Prices several covers in the background. */
+export function priceAll(garden: Garden, covers: readonly Cover[]): Promise<readonly number[]> {
+  return service().prices(garden, covers);
+}
+
 /** Starts the worker and its solver before they are needed. */
 export function warmUp(): void {
   void service().warmUp();

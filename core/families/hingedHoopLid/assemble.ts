@@ -9,7 +9,7 @@ import { boardShape, section, thicknessMm } from '../../catalog/sections';
 import type { Elastica } from '../../hoop/elastica';
 import { type Result, fail, ok } from '../../result';
 import { MM_PER_INCH } from '../../units/length';
-import type { BuildSite } from '../family';
+import type { BuildSite } from '../../bed/buildSite';
 import type { HingedHoopLidAnswers } from './answers';
 import { buildFrame } from './frame';
 import { lidHardware } from './hardware';
@@ -130,6 +130,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
         tags: hoops.map((h) => h.tag),
         sectionKey: a.pipe,
         hoop,
+        sprung: true,
         xsMm: xs,
         spacingMm,
         footYMm: footY,

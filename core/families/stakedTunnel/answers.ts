@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
-import type { BuildSite } from '../family';
+import type { BuildSite } from '../../bed/buildSite';
 import { sharedAnswers } from '../questions';
 
 export const stakedTunnelSchema = z.strictObject({

@@ -4,10 +4,10 @@ import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { type Bed, CORNERS, bedSchema } from '../../../core/bed/bed';
 import { survey } from '../../../core/bed/survey';
+import { firstCover } from '../../../core/compare';
 import { FAMILY_KEYS, type FamilyKey, familyOf } from '../../../core/families';
 import { issueFaults } from '../../../core/issues';
 import type { Cover } from '../../../core/files/garden';
-import { buildSite } from '../../../core/plan';
 import { type Result, failAll, ok } from '../../../core/result';
 import { formatLength } from '../../../core/units/length';
 import { PlaceHead } from '../../app/Shell';
@@ -97,21 +97,12 @@ export function BedPlace(): ReactNode {
   };
 
   const cover = (key: FamilyKey): void => {
-    const site = buildSite(garden, bed.id);
-    if (!site) return;
-    const family = familyOf(key);
-    const made = {
-      id: newId(),
-      name: freshName(
-        family.name,
-        garden.covers.map((c) => c.name),
-      ),
-      bedId: bed.id,
-      family: key,
-      answers: family.defaults(site),
-      kept: null,
-      build: { at: 0, done: [] },
-    } as unknown as Cover;
+    const name = freshName(
+      familyOf(key).name,
+      garden.covers.map((c) => c.name),
+    );
+    const made = firstCover(garden, bed.id, key, newId(), name);
+    if (!made) return;
     if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(made as Draft<Cover>)).length === 0)
       void navigate(`/bench/${made.id}`);
   };

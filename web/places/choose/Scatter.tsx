@@ -1,0 +1,105 @@
+import { type ReactNode, useState } from 'react';
+import styled from 'styled-components';
+import type { Measures } from '../../../core/compare';
+import { formatAmount } from '../../../core/units/amount';
+import { useUnits } from '../../app/hooks';
+import { Select } from '../../parts/controls';
+import { COMPARED } from './Choose';
+
+const Box = styled.div`
+  display: grid;
+  gap: 0.5rem;
+  .axes {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.5rem;
+  }
+`;
+
+const WIDTH = 290;
+const HEIGHT = 210;
+const PAD = 34;
+
+interface Point {
+  readonly name: string;
+  readonly measures: Measures;
+}
+
+/** Every kind of cover as a point between two figures of the gardener's choice. */
+export function Scatter({ points }: { readonly points: readonly Point[] }): ReactNode {
+  const units = useUnits();
+  const [across, setAcross] = useState<keyof Measures>('price');
+  const [up, setUp] = useState<keyof Measures>('wetSnowMm');
+  const known = points.filter((p) => Number.isFinite(p.measures[across]) && Number.isFinite(p.measures[up]));
+  const range = (key: keyof Measures): readonly [number, number] => {
+    const values = known.map((p) => p.measures[key]);
+    const [low, high] = [Math.min(...values), Math.max(...values)];
+    const room = (high - low || Math.abs(high) || 1) * 0.18;
+    return [low - room, high + room];
+  };
+  const axis = (key: keyof Measures) => COMPARED.find((c) => c.key === key) ?? COMPARED[0];
+  const place = (value: number, [low, high]: readonly [number, number], length: number): number =>
+    ((value - low) / (high - low)) * length;
+  const xs = range(across);
+  const ys = range(up);
+  const show = (key: keyof Measures, value: number): string =>
+    formatAmount(value, axis(key)?.quantity ?? 'plain', units);
+  const choice = (label: string, value: keyof Measures, set: (key: keyof Measures) => void): ReactNode => (
+    <Select aria-label={label} value={value} onChange={(e) => set(e.target.value as keyof Measures)}>
+      {COMPARED.map((c) => (
+        <option key={c.key} value={c.key}>
+          {c.label}
+        </option>
+      ))}
+    </Select>
+  );
+  return (
+    <Box>
+      <div className="axes">
+        {choice('Figure upward', up, setUp)}
+        {choice('Figure to the right', across, setAcross)}
+      </div>
+      {known.length > 0 && (
+        <svg
+          width={WIDTH}
+          height={HEIGHT}
+          role="img"
+          aria-label={known
+            .map(
+              (p) =>
+                `${p.name}: ${axis(across)?.label} ${show(across, p.measures[across])}, ${axis(up)?.label} ${show(up, p.measures[up])}`,
+            )
+            .join('; ')}
+        >
+          <path d={`M${PAD} 8 V${HEIGHT - PAD} H${WIDTH - 4}`} fill="none" stroke="var(--quiet)" />
+          <text x={WIDTH - 6} y={HEIGHT - 10} textAnchor="end" fontSize={12.5} fill="var(--quiet)">
+            {axis(across)?.label} →
+          </text>
+          <text x={14} y={14} fontSize={12.5} fill="var(--quiet)" transform={`rotate(-90 14 14)`} textAnchor="end">
+            {axis(up)?.label} →
+          </text>
+          {known.map((p) => {
+            const x = PAD + place(p.measures[across], xs, WIDTH - PAD - 10);
+            const y = HEIGHT - PAD - place(p.measures[up], ys, HEIGHT - PAD - 14);
+            const flip = x > WIDTH * 0.6;
+            return (
+              <g key={p.name}>
+                <path d={`M${x - 5} ${y + 5} L${x + 5} ${y - 5}`} stroke="var(--ink)" strokeWidth={3} />
+                <text
+                  x={x + (flip ? -9 : 9)}
+                  y={y + 4}
+                  textAnchor={flip ? 'end' : 'start'}
+                  fontSize={13}
+                  fontWeight={600}
+                  fill="var(--ink)"
+                >
+                  {p.name}
+                </text>
+              </g>
+            );
+          })}
+        </svg>
+      )}
+    </Box>
+  );
+}
