@@ -9,6 +9,7 @@ const SCREENS = [
   '/bench/salad-tunnel/stand',
   '/bench/salad-tunnel/skin',
   '/bench/salad-tunnel/air',
+  '/bench/salad-tunnel/round',
   '/saw/winter-lid',
   '/cart/winter-lid',
   '/build/winter-lid',

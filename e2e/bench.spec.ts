@@ -105,3 +105,17 @@ test('a touch on a phone types a dimension too', async ({ browser }) => {
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await context.close();
 });
+
+test('in the round: opened when asked, turned by keys, pieces picked and built up in words too', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Round' }).click();
+  await expect(page.locator('canvas')).toBeVisible();
+  await page.getByRole('group', { name: /In the round/ }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await page.getByText('Pieces and steps in words').click();
+  await page.getByRole('button', { name: /^H3/ }).click();
+  await expect(page.getByText(`H3 Hoop, 6' 4"`)).toBeVisible();
+  await page.getByRole('button', { name: 'Built up to step: fewer' }).click();
+  await page.getByRole('button', { name: 'Pull apart' }).click();
+  await expect(page.getByRole('button', { name: 'Put together' })).toBeVisible();
+});

@@ -19,6 +19,7 @@ import { AirLeaf } from './AirLeaf';
 import { Checks } from './Checks';
 import { Headroom } from './Headroom';
 import { Questions } from './Questions';
+import { RoundLeaf } from './RoundLeaf';
 import { SkinLeaf } from './SkinLeaf';
 import { StandLeaf } from './StandLeaf';
 
@@ -68,6 +69,7 @@ const LEAVES = [
   { key: 'stand', name: 'Stand' },
   { key: 'skin', name: 'Skin' },
   { key: 'air', name: 'Air' },
+  { key: 'round', name: 'Round' },
 ] as const;
 
 const LeafLinks = memo(function LeafLinks({ coverId }: { readonly coverId: string }): ReactNode {
@@ -141,7 +143,12 @@ export function Bench(): ReactNode {
           <Stage>
             <LeafLinks coverId={cover.id} />
             <Leaf leaf={leaf} outline={good} setAnswers={setAnswers} />
-            <Checks outline={good} work={work} only={leaf === 'shape' ? undefined : leaf} setAnswers={setAnswers} />
+            <Checks
+              outline={good}
+              work={work}
+              only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
+              setAnswers={setAnswers}
+            />
           </Stage>
           <Panel aria-label="Choices">
             <Choices leaf={leaf} outline={good} setAnswers={setAnswers} />
@@ -224,6 +231,8 @@ const Leaf = memo(function Leaf({ leaf, ...views }: ViewsProps & { readonly leaf
       return <SkinLeaf outline={views.outline} />;
     case 'air':
       return <AirLeaf outline={views.outline} onSet={onSet} />;
+    case 'round':
+      return <RoundLeaf outline={views.outline} />;
     default:
       return <ShapeViews outline={views.outline} onSet={onSet} />;
   }

@@ -1,0 +1,176 @@
+import { type ReactNode, Suspense, lazy, useEffect, useState } from 'react';
+import styled from 'styled-components';
+import type { Outline } from '../../../core/plan';
+import { formatLength } from '../../../core/units/length';
+import { useUnits } from '../../app/hooks';
+import { Button, Field, Stepper } from '../../parts/controls';
+import type { RoundColours } from '../../drawing/RoundView';
+
+const RoundView = lazy(() => import('../../drawing/RoundView'));
+
+const Stage = styled.div`
+  position: relative;
+  min-height: 22rem;
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  .turn {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    align-items: center;
+    padding: 0.4rem 0;
+  }
+  .picked {
+    margin-left: auto;
+    font-weight: 600;
+  }
+  canvas {
+    touch-action: none;
+  }
+`;
+
+const Pieces = styled.ul`
+  columns: 2;
+  column-gap: 0.8rem;
+  button {
+    width: 100%;
+    min-height: 2rem;
+    padding: 0.15rem 0.4rem;
+    border: 0;
+    background: none;
+    text-align: left;
+    font-size: 0.875rem;
+    cursor: pointer;
+  }
+  button[aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--ground);
+  }
+`;
+
+/** The theme's colours as they are now; followed when the theme changes. */
+function useColours(): RoundColours {
+  const read = (): RoundColours => {
+    const style = getComputedStyle(document.documentElement);
+    const role = (name: string): string => style.getPropertyValue(`--${name}`).trim();
+    return {
+      timber: role('timber'),
+      pipe: role('pipe'),
+      film: role('film-edge'),
+      wall: role('wall'),
+      soil: role('soil'),
+      chalk: role('chalk'),
+    };
+  };
+  const [colours, setColours] = useState(read);
+  useEffect(() => {
+    const watch = new MutationObserver(() => setColours(read()));
+    watch.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
+    return () => watch.disconnect();
+  }, []);
+  return colours;
+}
+
+const LIFT_MM = 260;
+const TURN_DEG = 20;
+
+/** The cover in the round: turn it, pick its pieces, build it up step by step. */
+export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactNode {
+  const { length } = useUnits();
+  const colours = useColours();
+  const [turn, setTurn] = useState(-35);
+  const [tilt, setTilt] = useState(24);
+  const [picked, setPicked] = useState<string>();
+  const building = o.assembly.steps.filter((s) => s.id !== 'cut' && s.tags.length > 0);
+  const [upTo, setUpTo] = useState(building.length);
+  const [apart, setApart] = useState(false);
+  const first = (tag: string): number => {
+    const at = building.findIndex((s) => s.tags.includes(tag));
+    return at < 0 ? 0 : at;
+  };
+  const member = o.assembly.members.find((m) => m.tag === picked);
+  const sheet = o.assembly.sheets.find((s) => s.tag === picked);
+  const stage = Math.min(upTo, building.length);
+  return (
+    <Stage
+      tabIndex={0}
+      role="group"
+      aria-label="In the round. Arrow keys turn it."
+      onKeyDown={(e) => {
+        if (e.target !== e.currentTarget) return;
+        const [dTurn, dTilt] =
+          { ArrowLeft: [-TURN_DEG, 0], ArrowRight: [TURN_DEG, 0], ArrowUp: [0, 10], ArrowDown: [0, -10] }[e.key] ?? [];
+        if (dTurn === undefined || dTilt === undefined) return;
+        e.preventDefault();
+        setTurn(turn + dTurn);
+        setTilt(Math.max(-5, Math.min(85, tilt + dTilt)));
+      }}
+    >
+      <Suspense fallback={<p role="status">Opening the round view…</p>}>
+        <RoundView
+          outline={o}
+          colours={colours}
+          lift={(tag) => (apart ? first(tag) * LIFT_MM : 0)}
+          shown={(tag) => first(tag) < stage}
+          picked={picked}
+          onPick={setPicked}
+          turnDeg={turn}
+          tiltDeg={tilt}
+        />
+      </Suspense>
+      <div className="turn">
+        <Button onPress={() => setTurn(turn - TURN_DEG)}>Turn left</Button>
+        <Button onPress={() => setTurn(turn + TURN_DEG)}>Turn right</Button>
+        <Button onPress={() => setApart(!apart)}>{apart ? 'Put together' : 'Pull apart'}</Button>
+        <span className="picked" role="status">
+          {member && `${member.tag} ${member.part}, ${formatLength(member.lengthMm, length)}`}
+          {sheet && `${sheet.tag} ${sheet.part}`}
+        </span>
+      </div>
+      <RoundPanel
+        outline={o}
+        picked={picked}
+        onPick={setPicked}
+        stage={stage}
+        steps={building.map((s) => s.title)}
+        onStage={setUpTo}
+      />
+    </Stage>
+  );
+}
+
+interface PanelProps {
+  readonly outline: Outline;
+  readonly picked: string | undefined;
+  readonly onPick: (tag: string) => void;
+  readonly stage: number;
+  readonly steps: readonly string[];
+  readonly onStage: (stage: number) => void;
+}
+
+/** The same pieces in words: every one can be picked, and the building followed, without the picture. */
+function RoundPanel({ outline: o, picked, onPick, stage, steps, onStage }: PanelProps): ReactNode {
+  const { length } = useUnits();
+  return (
+    <details>
+      <summary>Pieces and steps in words</summary>
+      <Field>
+        <span className="name">Built up to</span>
+        <Stepper label="Built up to step" value={stage} min={1} max={steps.length} onChange={onStage} />
+        <span className="why">{steps[stage - 1]}</span>
+      </Field>
+      <Pieces>
+        {[
+          ...o.assembly.members.map((m) => ({ tag: m.tag, text: `${m.part}, ${formatLength(m.lengthMm, length)}` })),
+          ...o.assembly.sheets.map((s) => ({ tag: s.tag, text: s.part })),
+        ].map(({ tag, text }) => (
+          <li key={tag}>
+            <button type="button" aria-pressed={picked === tag} onClick={() => onPick(tag)}>
+              <b>{tag}</b> {text}
+            </button>
+          </li>
+        ))}
+      </Pieces>
+    </details>
+  );
+}
