@@ -114,7 +114,7 @@ test('in the round: opened when asked, turned by keys, pieces picked and built u
   await page.keyboard.press('ArrowLeft');
   await page.getByText('Pieces and steps in words').click();
   await page.getByRole('button', { name: /^H3/ }).click();
-  await expect(page.getByText(`H3 Hoop, 6' 4"`)).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: `H3 Hoop, 6' 4"` })).toBeVisible();
   await page.getByRole('button', { name: 'Built up to step: fewer' }).click();
   await page.getByRole('button', { name: 'Pull apart' }).click();
   await expect(page.getByRole('button', { name: 'Put together' })).toBeVisible();

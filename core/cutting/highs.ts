@@ -18,6 +18,7 @@ export function highsSolver(highs: Highs): IntegerSolver {
         optimal,
         feasible:
           optimal || (answer.Status === 'Time limit reached' && columns.every(([, value]) => Number.isFinite(value))),
+        infeasible: answer.Status === 'Infeasible' || answer.Status === 'Primal infeasible or unbounded',
         objective: answer.ObjectiveValue,
         values: Object.fromEntries(columns),
         duals: Object.fromEntries(duals),

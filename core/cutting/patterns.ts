@@ -97,3 +97,54 @@ export function bestPattern(
   go(0, total, 0);
   return { pattern: { stock, counts: bestCounts, used: (job.stock[stock]?.length ?? 0) - bestRoom }, worth: best };
 }
+
+/**
+ * Every maximal pattern whose bar costs at most `slack` more than its pieces are worth, or undefined beyond the limit.
+ * With worths from the linear programme and slack its gap to a known plan, no better plan uses any other pattern.
+ * Source: reduced-cost variable fixing; e.g. G. L. Nemhauser and L. A. Wolsey, Integer and Combinatorial Optimization, sec. II.5.2.
+ * @param barCost what a bar of each stock costs, with the worth of its scarcity
+ */
+export function patternsWithin(
+  job: BarJob,
+  worth: readonly number[],
+  barCost: readonly number[],
+  slack: number,
+  limit: number,
+): readonly Pattern[] | undefined {
+  const size = (i: number): number => (job.pieces[i]?.length ?? 1) + job.kerf;
+  const order = job.pieces.map((_, i) => i).filter((i) => (job.pieces[i]?.quantity ?? 0) > 0);
+  order.sort((a, b) => (worth[b] ?? 0) / size(b) - (worth[a] ?? 0) / size(a));
+  const smallest = Math.min(...order.map(size));
+  const found: Pattern[] = [];
+  const counts = new Array<number>(job.pieces.length).fill(0);
+  let visits = 0;
+
+  const fill = (stock: number, at: number, room: number, missing: number): boolean => {
+    if (++visits > 4_000_000) return false;
+    const index = order[at];
+    if (index === undefined) {
+      const maximal =
+        room < smallest - SLACK ||
+        order.every((i) => (counts[i] ?? 0) >= (job.pieces[i]?.quantity ?? 0) || size(i) > room + SLACK);
+      if (!maximal || missing > slack + SLACK) return true;
+      found.push({ stock, counts: [...counts], used: (job.stock[stock]?.length ?? 0) - room });
+      return found.length <= limit;
+    }
+    // Pieces come by worth for their size, so the rest of the bar cannot be worth more than this.
+    if (missing - (room * (worth[index] ?? 0)) / size(index) > slack + SLACK) return true;
+    const most = Math.min(job.pieces[index]?.quantity ?? 0, Math.floor((room + SLACK) / size(index)));
+    for (let c = most; c >= 0; c--) {
+      counts[index] = c;
+      if (!fill(stock, at + 1, room - c * size(index), missing - c * (worth[index] ?? 0))) return false;
+    }
+    counts[index] = 0;
+    return true;
+  };
+
+  for (let s = 0; s < job.stock.length; s++) {
+    const bar = job.stock[s];
+    if (!bar || bar.available === 0) continue;
+    if (!fill(s, 0, bar.length + job.kerf, barCost[s] ?? bar.price)) return undefined;
+  }
+  return found;
+}

@@ -1,6 +1,6 @@
 import { type Result, fail, ok } from '../result';
 import type { BarJob } from './job';
-import { type Pattern, bestPattern, maximalPatterns } from './patterns';
+import { type Pattern, bestPattern, maximalPatterns, patternsWithin } from './patterns';
 
 /** A linear or integer programme solver, given a problem in LP format; a library supplies it at the edge. */
 export interface IntegerSolver {
@@ -10,6 +10,8 @@ export interface IntegerSolver {
 export interface SolverAnswer {
   readonly optimal: boolean;
   readonly feasible: boolean;
+  /** Proven to have no answer at all. */
+  readonly infeasible: boolean;
   readonly objective: number;
   readonly values: Readonly<Record<string, number>>;
   /** Dual value of each constraint, for linear programmes. */
@@ -33,7 +35,9 @@ export interface CutPlan {
   readonly proven: boolean;
 }
 
-const PATTERN_LIMIT = 12000;
+/** Patterns that are all put before the integer programme; and those that a gap may leave. */
+const LISTED = 1500;
+const LEFT_BY_GAP = 15000;
 const CENT = 1e-6;
 
 function sum(terms: readonly string[]): string {
@@ -77,14 +81,21 @@ function lpText(job: BarJob, { patterns, objective, priceCap, integer }: Program
   return `Minimize\n obj: ${goal}\nSubject To\n${rows.join('\n')}\n${kinds}End\n`;
 }
 
-/** Turns chosen patterns into bars with just the wanted pieces, longest first from the tape's end. */
-function toBars(job: BarJob, patterns: readonly Pattern[], values: Readonly<Record<string, number>>): CutBar[] {
+/**
+ * Turns chosen patterns into bars with just the wanted pieces, longest first from the tape's end; undefined when they do not
+ * hold every piece, as when a programme was stopped before it had a whole answer.
+ */
+function toBars(
+  job: BarJob,
+  patterns: readonly Pattern[],
+  values: Readonly<Record<string, number>>,
+): readonly CutBar[] | undefined {
   const wanted = job.pieces.map((p) => p.quantity);
   const chosen = patterns.flatMap((p, k) => Array.from({ length: Math.round(values[`x${k}`] ?? 0) }, () => p));
   // Fullest bars first, so that a surplus piece is dropped where most is left over anyway.
   chosen.sort((a, b) => b.used / (job.stock[b.stock]?.length ?? 1) - a.used / (job.stock[a.stock]?.length ?? 1));
   const order = job.pieces.map((_, i) => i).sort((a, b) => (job.pieces[b]?.length ?? 0) - (job.pieces[a]?.length ?? 0));
-  return chosen.flatMap((pattern) => {
+  const bars = chosen.flatMap((pattern) => {
     const pieces = order.flatMap((i) => {
       const take = Math.min(pattern.counts[i] ?? 0, wanted[i] ?? 0);
       wanted[i] = (wanted[i] ?? 0) - take;
@@ -95,6 +106,7 @@ function toBars(job: BarJob, patterns: readonly Pattern[], values: Readonly<Reco
       ? [{ stockLength: bar.length, price: bar.price, stock: pattern.stock, pieces }]
       : [];
   });
+  return wanted.every((left) => left === 0) ? bars : undefined;
 }
 
 function costOf(bars: readonly CutBar[]): number {
@@ -147,37 +159,98 @@ function openBar(
   return { stock: best, room: (job.stock[best]?.length ?? 0) + job.kerf, pieces: [] };
 }
 
+interface Columns {
+  readonly patterns: Pattern[];
+  readonly bound: number;
+  /** Worth of each piece and cost of each bar by the last linear programme. */
+  readonly worth: readonly number[];
+  readonly barCost: readonly number[];
+}
+
 /** Columns by Gilmore and Gomory's generation, for jobs with too many patterns to list; also the linear bound. */
-function generateColumns(job: BarJob, solver: IntegerSolver): { patterns: Pattern[]; bound: number } {
-  const seed = quickPlan(job);
-  const patterns: Pattern[] = (seed?.bars ?? []).map((bar) => ({
+function generateColumns(job: BarJob, solver: IntegerSolver): Columns {
+  const patterns: Pattern[] = (quickPlan(job)?.bars ?? []).map((bar) => ({
     stock: bar.stock,
     counts: job.pieces.map((p) => bar.pieces.filter((l) => l === p.length).length),
     used: bar.pieces.reduce((total, l) => total + l + job.kerf, 0) - job.kerf,
   }));
+  // One kind of piece to a bar: enough to start from, whatever the quick plan found.
+  job.pieces.forEach((piece, i) => {
+    job.stock.forEach((bar, s) => {
+      const most = Math.min(piece.quantity, Math.floor((bar.length + job.kerf + CENT) / (piece.length + job.kerf)));
+      if (most > 0 && bar.available !== 0)
+        patterns.push({
+          stock: s,
+          counts: job.pieces.map((_, k) => (k === i ? most : 0)),
+          used: most * (piece.length + job.kerf) - job.kerf,
+        });
+    });
+  });
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   let bound = 0;
-  for (let round = 0; round < 200; round++) {
+  let worth: number[] = [];
+  let barCost: number[] = [];
+  for (let round = 0; round < 300; round++) {
     const lp = solver.solve(lpText(job, { patterns, objective: price, integer: false }), 5);
     if (!lp.feasible) break;
-    const worth = job.pieces.map((_, i) => Math.max(0, lp.duals[`d${i}`] ?? 0));
+    worth = job.pieces.map((_, i) => Math.max(0, lp.duals[`d${i}`] ?? 0));
+    barCost = job.stock.map((bar, s) => bar.price - Math.min(0, lp.duals[`a${s}`] ?? 0));
     let worstRatio = 1;
     let added = 0;
     job.stock.forEach((bar, s) => {
       if (bar.available === 0) return;
-      const limit = Math.min(0, lp.duals[`a${s}`] ?? 0);
+      const cost = barCost[s] ?? bar.price;
       const found = bestPattern(job, s, worth);
-      if (found.worth > bar.price - limit + 1e-7) {
+      if (found.worth > cost + 1e-7) {
         patterns.push(found.pattern);
         added++;
       }
-      if (bar.price - limit > 0) worstRatio = Math.max(worstRatio, found.worth / (bar.price - limit));
+      if (cost > 0) worstRatio = Math.max(worstRatio, found.worth / cost);
     });
     // Farley's bound: scaling the duals until no pattern is worth more than its bar keeps them feasible.
     bound = Math.max(bound, lp.objective / worstRatio);
     if (added === 0) break;
   }
-  return { patterns, bound };
+  return { patterns, bound, worth, barCost };
+}
+
+/** Largest amount that every price is a whole multiple of, where prices are whole hundredths; else 0. */
+function priceStep(job: BarJob): number {
+  const cents = job.stock.map((s) => Math.round(s.price * 100));
+  if (job.stock.some((s, i) => Math.abs(s.price * 100 - (cents[i] ?? 0)) > 1e-9)) return 0;
+  const common = (a: number, b: number): number => (b === 0 ? a : common(b, a % b));
+  return cents.reduce(common, 0) / 100;
+}
+
+/** A price is a whole multiple of the step, so a bound may be raised to the next one. */
+function roundUp(bound: number, step: number): number {
+  return step > 0 ? Math.round(Math.ceil(bound / step - 1e-6) * step * 100) / 100 : bound;
+}
+
+/**
+ * Closes the gap of generated columns: either a better plan out of the patterns that one could be made of, or proof that there is none.
+ * @returns the better plan's bars, 'none' when the plan in hand is proven best, or undefined when it stays open
+ */
+function closeGap(
+  job: BarJob,
+  columns: Columns,
+  cost: number,
+  solver: IntegerSolver,
+  seconds: number,
+): readonly CutBar[] | 'none' | undefined {
+  const better = cost - (priceStep(job) || CENT);
+  const slack = better - columns.bound + CENT;
+  if (slack < 0) return 'none';
+  const patterns = patternsWithin(job, columns.worth, columns.barCost, slack, LEFT_BY_GAP);
+  if (!patterns) return undefined;
+  if (patterns.length === 0) return 'none';
+  const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
+  const answer = solver.solve(
+    lpText(job, { patterns, objective: price, priceCap: better + CENT, integer: true }),
+    seconds,
+  );
+  if (answer.optimal) return toBars(job, patterns, answer.values);
+  return answer.infeasible ? 'none' : undefined;
 }
 
 /**
@@ -194,45 +267,83 @@ function tieBreak(job: BarJob): number {
 /**
  * Cuts every piece for the least price, then the least stock used.
  *
- * Small jobs: an integer programme over all maximal patterns, proven best. Larger ones: generated columns, with the bound shown.
+ * Small jobs: an integer programme over all maximal patterns, proven best. Larger ones: generated columns, then the patterns
+ * that the gap leaves possible; the bound is shown where even those are too many.
  * @param solver solves programmes in LP format
  * @param seconds most time for one programme
  * @returns the plan, or a fault when limited stock cannot hold every piece
  */
 export function solveBars(job: BarJob, solver: IntegerSolver, seconds = 10): Result<CutPlan> {
   if (job.pieces.every((p) => p.quantity === 0)) return ok({ cost: 0, bars: [], bound: 0, proven: true });
-  const all = maximalPatterns(job, PATTERN_LIMIT);
-  const generated = all ? undefined : generateColumns(job, solver);
-  const patterns = all ?? generated?.patterns ?? [];
+  const all = maximalPatterns(job, LISTED);
+  return all ? solveListed(job, all, solver, seconds) : solveGenerated(job, solver, seconds);
+}
+
+const SHORT: Result<CutPlan> = fail('stock', 'There are not enough bars to cut every piece from.');
+
+/** The integer programme over every maximal pattern. */
+function solveListed(
+  job: BarJob,
+  patterns: readonly Pattern[],
+  solver: IntegerSolver,
+  seconds: number,
+): Result<CutPlan> {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const lengthWeight = all && all.length < 500 ? tieBreak(job) : 0;
-  const best = solver.solve(
-    lpText(job, {
-      patterns,
-      objective: (p) => price(p) + lengthWeight * (job.stock[p.stock]?.length ?? 0),
-      integer: true,
-    }),
-    seconds,
-  );
-  if (!best.feasible) {
-    const start = quickPlan(job);
-    return start ? ok(start) : fail('stock', 'There are not enough bars to cut every piece from.');
+  const weight = patterns.length < 500 ? tieBreak(job) : 0;
+  const objective = (p: Pattern): number => price(p) + weight * (job.stock[p.stock]?.length ?? 0);
+  const best = solver.solve(lpText(job, { patterns, objective, integer: true }), seconds);
+  const found = best.feasible ? toBars(job, patterns, best.values) : undefined;
+  if (!found) {
+    const start = best.infeasible ? undefined : quickPlan(job);
+    return start ? ok(start) : SHORT;
   }
-  const found = toBars(job, patterns, best.values);
   const cost = costOf(found);
   // Stopped before its proof: the linear programme over all patterns still bounds the price.
-  const relaxed = (): number =>
-    all
-      ? solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective
-      : (generated?.bound ?? 0);
-  const bound = all && best.optimal ? cost : Math.min(cost, relaxed());
-  const proven = (all !== undefined && best.optimal) || bound >= cost - 1e-6;
-  if (lengthWeight > 0) return ok({ cost, bars: found, bound: proven ? cost : bound, proven });
+  const bound = best.optimal
+    ? cost
+    : Math.min(cost, solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective);
+  const bars = weight > 0 ? found : leastStock(job, patterns, found, solver, seconds);
+  return ok({ cost, bars, bound, proven: best.optimal });
+}
+
+/** Generated columns; then, where the gap can be closed, proof. */
+function solveGenerated(job: BarJob, solver: IntegerSolver, seconds: number): Result<CutPlan> {
+  const columns = generateColumns(job, solver);
+  const { patterns } = columns;
+  const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
+  const best = solver.solve(lpText(job, { patterns, objective: price, integer: true }), seconds);
+  const start = quickPlan(job);
+  const first = (best.feasible ? toBars(job, patterns, best.values) : undefined) ?? start?.bars;
+  if (!first) return SHORT;
+  const found = start && start.cost < costOf(first) ? start.bars : first;
+  const closed = closeGap(job, columns, costOf(found), solver, seconds);
+  const bars = closed === undefined || closed === 'none' ? found : closed;
+  const cost = costOf(bars);
+  const proven = closed !== undefined;
+  return ok({
+    cost,
+    bars: leastStock(job, patterns, bars, solver, seconds),
+    bound: proven ? cost : Math.min(cost, roundUp(columns.bound, priceStep(job))),
+    proven,
+  });
+}
+
+/** Of plans at the same price, one that uses less stock, where these patterns have one. */
+function leastStock(
+  job: BarJob,
+  patterns: readonly Pattern[],
+  bars: readonly CutBar[],
+  solver: IntegerSolver,
+  seconds: number,
+): readonly CutBar[] {
+  const length = (list: readonly CutBar[]): number => list.reduce((sum, bar) => sum + bar.stockLength, 0);
+  const cost = costOf(bars);
+  const objective = (p: Pattern): number => job.stock[p.stock]?.length ?? 0;
   const least = solver.solve(
-    lpText(job, { patterns, objective: (p) => job.stock[p.stock]?.length ?? 0, priceCap: cost + 1e-7, integer: true }),
-    Math.min(seconds, 3),
+    lpText(job, { patterns, objective, priceCap: cost + 1e-7, integer: true }),
+    Math.min(seconds, 2),
   );
-  const tidy = least.feasible ? toBars(job, patterns, least.values) : found;
-  const bars = costOf(tidy) <= cost + CENT ? tidy : found;
-  return ok({ cost, bars, bound: proven ? cost : bound, proven });
+  if (!least.feasible) return bars;
+  const tidy = toBars(job, patterns, least.values);
+  return tidy && costOf(tidy) <= cost + CENT && length(tidy) < length(bars) ? tidy : bars;
 }
