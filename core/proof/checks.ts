@@ -7,6 +7,7 @@ import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../hoop/strain'
 import { crop } from '../season/crops';
 import { MM_PER_INCH } from '../units/length';
 import { type Check, verdictOf } from './check';
+import { footThrustN } from './hoopFigures';
 import { type DesignSnow, GRAVITY, SNOW_DENSITY } from './snow';
 import { type HoopStrength, LEFT_OUT, hoopStrength } from './strength';
 
@@ -226,7 +227,7 @@ function sheetCheck(rolls: RollPlan, coverKey: string): Check {
 }
 
 function railCheck(rail: PushedRail, arch: ArchRow): Check {
-  const thrust = Math.max(0, arch.hoop.thrustOverEIPerMm2) * stiffnessNMm2(section(arch.sectionKey), 'fresh');
+  const thrust = Math.max(0, footThrustN(arch));
   const perMm = thrust / rail.pushesAtMm;
   const ei = stiffnessNMm2(section(rail.sectionKey), 'fresh', rail.across);
   const bow = (5 * perMm * rail.freeLengthMm ** 4) / (384 * ei);
@@ -235,8 +236,8 @@ function railCheck(rail: PushedRail, arch: ArchRow): Check {
     id: 'rail',
     verdict: bow > limit ? 'fails' : bow > limit / 1.25 ? 'tight' : 'holds',
     text: [
-      'Long rails bow ',
-      amount(bow, 'length'),
+      bow < inch(1 / 16) ? 'Long rails bow less than ' : 'Long rails bow ',
+      amount(Math.max(bow, inch(1 / 16)), 'length'),
       ' under the push of the hoops; ',
       amount(limit, 'length'),
       ' is the most.',

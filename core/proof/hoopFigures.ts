@@ -7,6 +7,11 @@ const SOURCE =
   'Planar elastica: A. E. H. Love, Mathematical Theory of Elasticity, art. 262; elliptic integrals after Carlson.';
 const ASSUMES = ['A straight pipe of even stiffness, bent in one plane, without weight.'];
 
+/** Push of one foot outward, N: fresh pipe; none where hoops were bent to shape beforehand. */
+export function footThrustN(arch: ArchRow): number {
+  return arch.sprung ? arch.hoop.thrustOverEIPerMm2 * stiffnessNMm2(section(arch.sectionKey), 'fresh') : 0;
+}
+
 /** What one hoop of a row is like: size, angle, push, strain; each with its reason. */
 export function hoopFigures(arch: ArchRow): readonly Figure[] {
   const { hoop } = arch;
@@ -25,6 +30,16 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
     formula: string,
     terms: Figure['terms'],
   ): Figure => ({ label, value, quantity, formula, terms, source: SOURCE, assumes: ASSUMES });
+  const strain = figure(
+    'Fibre strain',
+    fibreStrainPercent(hoop.maxCurvaturePerMm, od),
+    'percent',
+    'strain = greatest curvature × outside radius',
+    [
+      { name: 'greatest curvature, 1 / radius of', ...amount(1 / hoop.maxCurvaturePerMm, 'length') },
+      { name: 'outside radius', ...amount(od / 2, 'length') },
+    ],
+  );
   return [
     figure(
       'Crown above the feet',
@@ -51,21 +66,12 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
     ),
     figure(
       'Push of one foot outward',
-      hoop.thrustOverEIPerMm2 * ei,
+      footThrustN(arch),
       'force',
       loose ? 'thrust = E I (2K / length)²' : 'thrust = E I m κ² / 4, κ the crown curvature',
       [...given, { name: 'stiffness E I, fresh', ...amount(ei / 1e6, 'stiffness') }],
     ),
     figure('Tightest bend radius', 1 / hoop.maxCurvaturePerMm, 'length', 'radius = 1 / greatest curvature', given),
-    figure(
-      'Fibre strain',
-      fibreStrainPercent(hoop.maxCurvaturePerMm, od),
-      'percent',
-      'strain = greatest curvature × outside radius',
-      [
-        { name: 'greatest curvature, 1 / radius of', ...amount(1 / hoop.maxCurvaturePerMm, 'length') },
-        { name: 'outside radius', ...amount(od / 2, 'length') },
-      ],
-    ),
+    ...(arch.sprung ? [strain] : []),
   ];
 }

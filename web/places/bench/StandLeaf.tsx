@@ -6,7 +6,7 @@ import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/h
 import { section, tubeShape } from '../../../core/catalog/sections';
 import { amount } from '../../../core/figure';
 import type { Outline } from '../../../core/plan';
-import { hoopFigures } from '../../../core/proof/hoopFigures';
+import { footThrustN, hoopFigures } from '../../../core/proof/hoopFigures';
 import { type Result, failAll, ok } from '../../../core/result';
 import type { Site } from '../../../core/files/garden';
 import { formatAmount } from '../../../core/units/amount';
@@ -110,29 +110,33 @@ function StandLeafMain({ outline: o, onSet }: LeafProps): ReactNode {
       <div>
         <h2>The bent hoop</h2>
         <Figures figures={hoopFigures(arch)} />
-        <Bands>
-          {[20, 0].map((t) => {
-            const limits = bendLimitsPercent(t);
-            const edges = [0, ...limits, 5];
-            return (
-              <div key={t}>
-                Bent at {formatAmount(t, 'temperature', units)}: <b>{bendBand(strain, t)}</b>
-                <div
-                  className="scale"
-                  role="img"
-                  aria-label={`Strain ${strain.toFixed(1)} percent; easy below ${limits[0]}, firm below ${limits[1]}, hard below ${limits[2]}`}
-                >
-                  {['easy', 'firm', 'hard', 'too far'].map((name, i) => (
-                    <span key={name} style={{ width: `${(((edges[i + 1] ?? 0) - (edges[i] ?? 0)) / 5) * 100}%` }}>
-                      {name}
-                    </span>
-                  ))}
-                  <i style={{ left: `${Math.min(100, strain * 20)}%` }} />
+        {arch.sprung ? (
+          <Bands>
+            {[20, 0].map((t) => {
+              const limits = bendLimitsPercent(t);
+              const edges = [0, ...limits, 5];
+              return (
+                <div key={t}>
+                  Bent at {formatAmount(t, 'temperature', units)}: <b>{bendBand(strain, t)}</b>
+                  <div
+                    className="scale"
+                    role="img"
+                    aria-label={`Strain ${strain.toFixed(1)} percent; easy below ${limits[0]}, firm below ${limits[1]}, hard below ${limits[2]}`}
+                  >
+                    {['easy', 'firm', 'hard', 'too far'].map((name, i) => (
+                      <span key={name} style={{ width: `${(((edges[i + 1] ?? 0) - (edges[i] ?? 0)) / 5) * 100}%` }}>
+                        {name}
+                      </span>
+                    ))}
+                    <i style={{ left: `${Math.min(100, strain * 20)}%` }} />
+                  </div>
                 </div>
-              </div>
-            );
-          })}
-        </Bands>
+              );
+            })}
+          </Bands>
+        ) : (
+          <p style={{ marginTop: '1rem' }}>Bent to this shape beforehand: nothing springs, and the feet do not push.</p>
+        )}
       </div>
     </Area>
   );
@@ -156,8 +160,7 @@ function SnowAndPush({ outline: o, sheet }: { readonly outline: Outline; readonl
   });
   const first = top[0]?.[0] ?? 0;
   const last = top[top.length - 1]?.[0] ?? 0;
-  const thrust = hoopFigures(arch)[3];
-  const push = thrust ? thrust.value : 0;
+  const push = footThrustN(arch);
   const outer = Math.max(o.site.survey.frameOn.widthMm, arch.footYMm + arch.hoop.spanMm);
   const [fx, fy] = toScreen(sheet, [outer, arch.footZMm]);
   return (

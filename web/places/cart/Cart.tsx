@@ -63,6 +63,15 @@ export const Table = styled.table`
     color: var(--quiet);
     font-size: 0.8125rem;
   }
+  @media print {
+    /* Once at the end, not at the foot of every page. */
+    tfoot {
+      display: table-row-group;
+    }
+    .aisle {
+      break-after: avoid;
+    }
+  }
   tfoot td {
     border-top: 1.5px solid var(--ink);
     font-weight: 600;
