@@ -92,6 +92,8 @@ let queue: Promise<void> = Promise.resolve();
 function save(force = false): Thunk<Promise<void>> {
   return (dispatch, getState, world) => {
     queue = queue.then(async () => {
+      // The screen is redrawn first; the save follows at once.
+      await new Promise((after) => setTimeout(after));
       const open = getState().open;
       if (!open || (open.conflict && !force)) return;
       try {

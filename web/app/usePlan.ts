@@ -23,6 +23,7 @@ export function useOutline(cover: Cover | undefined): Result<Outline> | undefine
 }
 
 const SLOW_MS = 300;
+const PAUSE_MS = 30;
 /** Covers already worked out, by garden and cover, so that walking between places shows them at once. */
 const finished = new WeakMap<object, Map<string, Result<PlanWork>>>();
 
@@ -73,14 +74,8 @@ export function useWork(cover: Cover | undefined): WorkState {
         problem: result.ok ? undefined : result.faults[0]?.message,
       });
     const before = known.get(answersKey);
-    const timers = [
-      setTimeout(() => {
-        if (before) show(before);
-        else setState((s) => ({ ...s, busy: true }));
-      }, 0),
-      ...(before ? [] : [setTimeout(() => setState((s) => ({ ...s, slow: s.busy })), SLOW_MS)]),
-    ];
-    if (!before)
+    const begin = (): void => {
+      setState((s) => ({ ...s, busy: true }));
       workOut(garden, cover).then(
         (result) => {
           known.set(answersKey, result);
@@ -96,6 +91,11 @@ export function useWork(cover: Cover | undefined): WorkState {
             });
         },
       );
+    };
+    // After the redraw, and once for a run of quick edits.
+    const timers = before
+      ? [setTimeout(() => show(before), 0)]
+      : [setTimeout(begin, PAUSE_MS), setTimeout(() => setState((s) => ({ ...s, slow: s.busy })), SLOW_MS)];
     return () => timers.forEach(clearTimeout);
     // The key stands for the cover.
     // eslint-disable-next-line react-hooks/exhaustive-deps -- answersKey changes exactly when the cover does
