@@ -44,7 +44,7 @@ const Area = styled.div`
 `;
 
 /** Clear noon under the cover: how warm when shut, and the vents that would do. */
-function AirLeafMain({
+export function AirLeaf({
   outline: o,
   onSet,
 }: {
@@ -155,7 +155,7 @@ function Vents({ outline: o, sheet }: { readonly outline: Outline; readonly shee
 }
 
 /** The noon that airing is reckoned for. */
-function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
+export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
   const edit = useEdit();
   const { noon } = o.garden.site;
   const { temperature } = useUnits();
@@ -218,5 +218,3 @@ function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
     </section>
   );
 }
-
-export const AirLeaf = Object.assign(AirLeafMain, { Panel: AirPanel });

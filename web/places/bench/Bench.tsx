@@ -1,4 +1,4 @@
-import { type ReactNode, memo, useCallback } from 'react';
+import { type ReactNode, Suspense, lazy, memo, useCallback } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { View } from '../../../core/assembly/types';
@@ -15,13 +15,17 @@ import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { useSize } from '../../drawing/useSize';
 import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
-import { AirLeaf } from './AirLeaf';
 import { Checks } from './Checks';
 import { Headroom } from './Headroom';
 import { Questions } from './Questions';
-import { RoundLeaf } from './RoundLeaf';
-import { SkinLeaf } from './SkinLeaf';
-import { StandLeaf } from './StandLeaf';
+
+// Leaves come when they are turned to; the shape is there at once.
+const StandLeaf = lazy(() => import('./StandLeaf').then((m) => ({ default: m.StandLeaf })));
+const StandPanel = lazy(() => import('./StandLeaf').then((m) => ({ default: m.StandPanel })));
+const SkinLeaf = lazy(() => import('./SkinLeaf').then((m) => ({ default: m.SkinLeaf })));
+const AirLeaf = lazy(() => import('./AirLeaf').then((m) => ({ default: m.AirLeaf })));
+const AirPanel = lazy(() => import('./AirLeaf').then((m) => ({ default: m.AirPanel })));
+const RoundLeaf = lazy(() => import('./RoundLeaf').then((m) => ({ default: m.RoundLeaf })));
 
 const Stage = styled.div`
   min-width: 0;
@@ -142,7 +146,9 @@ export function Bench(): ReactNode {
         <Body>
           <Stage>
             <LeafLinks coverId={cover.id} />
-            <Leaf leaf={leaf} outline={good} setAnswers={setAnswers} />
+            <Suspense fallback={<p role="status">Opening…</p>}>
+              <Leaf leaf={leaf} outline={good} setAnswers={setAnswers} />
+            </Suspense>
             <Checks
               outline={good}
               work={work}
@@ -151,7 +157,9 @@ export function Bench(): ReactNode {
             />
           </Stage>
           <Panel aria-label="Choices">
-            <Choices leaf={leaf} outline={good} setAnswers={setAnswers} />
+            <Suspense>
+              <Choices leaf={leaf} outline={good} setAnswers={setAnswers} />
+            </Suspense>
           </Panel>
           <Strip cover={cover} outline={good} work={work} />
         </Body>
@@ -211,11 +219,11 @@ const Choices = memo(function Choices({
 }: ViewsProps & { readonly leaf: string }): ReactNode {
   switch (leaf) {
     case 'stand':
-      return <StandLeaf.Panel outline={outline} />;
+      return <StandPanel outline={outline} />;
     case 'skin':
       return <Questions outline={outline} leaf="skin" title="Covered with" setAnswers={setAnswers} />;
     case 'air':
-      return <AirLeaf.Panel outline={outline} />;
+      return <AirPanel outline={outline} />;
     default:
       return <Questions outline={outline} leaf="shape" title="Made of" setAnswers={setAnswers} />;
   }

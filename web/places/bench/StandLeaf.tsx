@@ -76,7 +76,7 @@ const Bands = styled.div`
 `;
 
 /** The loads on the hoop and the hoop itself. */
-function StandLeafMain({ outline: o, onSet }: LeafProps): ReactNode {
+export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const frame = useViewFrame(o, 'end');
@@ -193,7 +193,7 @@ function SnowAndPush({ outline: o, sheet }: { readonly outline: Outline; readonl
 }
 
 /** What snow is asked of covers here. */
-function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
+export function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
   const edit = useEdit();
   const { snow, exposure } = o.garden.site;
   const set = (recipe: (site: Site) => void) => {
@@ -286,5 +286,3 @@ function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
     </section>
   );
 }
-
-export const StandLeaf = Object.assign(StandLeafMain, { Panel: StandPanel });
