@@ -1,0 +1,72 @@
+import { COVER_BY_KEY } from './covers';
+import { HARDWARE_BY_KEY } from './hardware';
+import { MATERIALS } from './materials';
+import { KERF_MM, SECTION_BY_KEY, areaMm2, inertiaMm4, massKg, section, stiffnessNMm2 } from './sections';
+
+const IN = 25.4;
+
+test.each([
+  ['2x4', 1.5, 3.5],
+  ['2x4 treated', 1.5, 3.5],
+  ['1x2', 0.75, 1.5],
+  ['2x12', 1.5, 11.25],
+  ['5/4 deck', 1, 5.5],
+])('%s is its actual size, not its nominal one', (key, thick, wide) => {
+  expect(section(key).shape).toEqual({ kind: 'board', thicknessMm: thick * IN, widthMm: wide * IN });
+});
+
+test.each([
+  ['pvc-1/2', 0.84, 0.622],
+  ['pvc-1-1/2', 1.9, 1.61],
+  ['emt-3/4', 0.922, 0.824],
+  ['wire-9', 0.148, 0],
+])('%s has its standard diameters', (key, outside, inside) => {
+  const { shape } = section(key);
+  if (shape.kind !== 'tube') throw new Error('tube');
+  expect([shape.outsideMm, shape.insideMm]).toEqual([outside * IN, inside * IN]);
+});
+
+test('every section has stock with prices, a tool with a kerf, a material and a source', () => {
+  for (const s of SECTION_BY_KEY.values()) {
+    expect(s.stock.length).toBeGreaterThan(0);
+    for (const bar of s.stock) {
+      expect(bar.lengthMm).toBeGreaterThan(100);
+      expect(bar.price).toBeGreaterThan(0);
+    }
+    expect(KERF_MM[s.tool]).toBeGreaterThanOrEqual(0);
+    expect(MATERIALS[s.material].source.length).toBeGreaterThan(10);
+    expect(s.source.length).toBeGreaterThan(10);
+    if (s.shape.kind === 'tube') expect(s.shape.outsideMm).toBeGreaterThan(s.shape.insideMm);
+  }
+});
+
+test('stiffness, area and weight come from the section', () => {
+  const s = section('2x4');
+  expect(areaMm2(s)).toBeCloseTo(1.5 * 3.5 * IN * IN, 6);
+  expect(inertiaMm4(s, 'width') / inertiaMm4(s, 'thickness')).toBeCloseTo((3.5 / 1.5) ** 2, 9);
+  expect(massKg(s, 2438.4)).toBeCloseTo(3.716, 2);
+  const pvc = section('pvc-1/2');
+  expect(stiffnessNMm2(pvc, 'weeks')).toBeCloseTo(stiffnessNMm2(pvc, 'fresh') / 2, 6);
+  expect(stiffnessNMm2(section('emt-1/2'), 'weeks')).toBe(stiffnessNMm2(section('emt-1/2'), 'fresh'));
+  expect(() => section('gold')).toThrow('No section "gold"');
+});
+
+test('covers let light in, help against frost in order of weight, and come on rolls', () => {
+  for (const c of COVER_BY_KEY.values()) {
+    expect(c.light).toBeGreaterThan(0.4);
+    expect(c.light).toBeLessThan(1);
+    expect(c.rolls.length).toBeGreaterThan(2);
+    expect(new Set(c.rolls.map((r) => r.key)).size).toBe(c.rolls.length);
+  }
+  const help = (key: string): number => COVER_BY_KEY.get(key)?.frostHelpC ?? NaN;
+  expect(help('fabric-50')).toBeGreaterThan(help('fabric-30'));
+  expect(help('fabric-30')).toBeGreaterThan(help('fabric-19'));
+  expect(help('net')).toBe(0);
+});
+
+test('hardware comes in packs', () => {
+  for (const item of HARDWARE_BY_KEY.values()) {
+    expect(item.packSize).toBeGreaterThanOrEqual(1);
+    expect(item.packPrice).toBeGreaterThan(0);
+  }
+});
