@@ -128,8 +128,12 @@ export function springHoop(shape: HoopShape, pipeKey: string, site: HoopSite): R
         const fits = pipe.stock
           .map((s) => s.lengthMm)
           .sort((a, b) => a - b)
-          .find((l) => l - tails > site.spanMm * 1.15);
-        if (fits === undefined) return fail('shape', 'No whole pipe is long enough for this span.');
+          .find((l) => l - tails > site.spanMm * 1.15 && l - tails < site.spanMm * 3);
+        if (fits === undefined)
+          return fail(
+            'shape',
+            'No whole pipe suits this span: it would stand too flat or too tall. Say how long it is cut.',
+          );
         return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: fits - tails });
       }
       case 'sheet':

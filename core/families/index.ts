@@ -1,6 +1,7 @@
 import type { Assembly } from '../assembly/types';
 import { issueFaults } from '../issues';
-import type { Result } from '../result';
+import { section } from '../catalog/sections';
+import { type Result, fail, ok } from '../result';
 import type { Change, Family, Question } from './family';
 import type { BuildSite } from '../bed/buildSite';
 import { hingedHoopLid } from './hingedHoopLid';
@@ -38,6 +39,24 @@ export interface BoundFamily {
   readonly assemble: (answers: Answers, site: BuildSite) => Result<Assembly>;
 }
 
+function longestBar(sectionKey: string): number {
+  return Math.max(...section(sectionKey).stock.map((bar) => bar.lengthMm));
+}
+
+/** An assembly whose every piece can be cut from some bar; else a fault that says which cannot. */
+function possible(a: Assembly): Result<Assembly> {
+  const long = a.members.find((m) => m.lengthMm > longestBar(m.sectionKey) + 0.5);
+  if (long)
+    return fail(
+      'height',
+      `${long.part} ${long.tag} would be longer than any ${section(long.sectionKey).name} on sale. Make the cover lower.`,
+    );
+  const short = a.members.find((m) => m.lengthMm < 10);
+  return short
+    ? fail('height', `There is no room for ${short.part} ${short.tag}: make the cover higher, or leave it out.`)
+    : ok(a);
+}
+
 function bind<A extends object>(family: Family<A>): BoundFamily {
   const read = (answers: Answers): A => family.schema.parse(answers);
   const plain = (answers: A): Answers => answers as Answers;
@@ -61,7 +80,10 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
       const changed = family.change(read(answers), change, built);
       return changed && family.schema.safeParse(changed).success ? plain(changed) : undefined;
     },
-    assemble: (answers, site) => family.assemble(read(answers), site),
+    assemble: (answers, site) => {
+      const built = family.assemble(read(answers), site);
+      return built.ok ? possible(built.value) : built;
+    },
   };
 }
 

@@ -128,8 +128,8 @@ export const wireTunnel: Family<WireTunnelAnswers> = {
   ],
   answer: (a, id, value, built) => {
     // A thinner wire stands over a narrower span.
-    if (id === 'pipe') {
-      const widest = WIRES[String(value)] ?? 0;
+    const widest = id === 'pipe' ? WIRES[String(value)] : undefined;
+    if (widest !== undefined) {
       return { ...a, pipe: String(value), spanMm: a.spanMm === null ? widest : Math.min(a.spanMm, widest) };
     }
     return answerShared(a, id, value, built) ?? { ...a, [id]: value };

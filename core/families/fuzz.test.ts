@@ -1,0 +1,114 @@
+/** Whatever answers the schema lets through, a family builds something sound or names the field that is wrong. */
+import fc from 'fast-check';
+import { squareBed } from '../bed/bed';
+import { survey } from '../bed/survey';
+import type { BuildSite } from '../bed/buildSite';
+import { CROPS } from '../season/crops';
+import { section } from '../catalog/sections';
+import { sheetSize } from '../cover/rolls';
+import { type Answers, FAMILY_KEYS, familyOf } from '.';
+
+const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
+
+const sites: fc.Arbitrary<BuildSite> = fc
+  .record({ length: mm(600, 6000), width: mm(500, 2000), height: mm(0, 600), wall: mm(10, 90), windy: fc.boolean() })
+  .map(({ length, width, height, wall, windy }) => {
+    const bed = squareBed('b', 'Bed', length, width, { heightMm: height, thicknessMm: wall }, { xMm: 0, yMm: 0 });
+    return { bed: { ...bed, soilBelowRimMm: Math.min(50, height) }, survey: survey(bed), windy };
+  });
+
+const shapes = fc.oneof(
+  fc.constantFrom({ by: 'half-circle' }, { by: 'stock' }, { by: 'sheet' }),
+  mm(300, 6000).map((lengthMm) => ({ by: 'length', lengthMm })),
+  mm(60, 2500).map((heightMm) => ({ by: 'height', heightMm })),
+);
+const extents = fc.oneof(
+  fc.constant({ kind: 'whole' }),
+  fc.record({ startMm: mm(0, 2000), lengthMm: mm(300, 5000) }).map((e) => ({ kind: 'part', ...e })),
+);
+const shared = fc.record(
+  {
+    shape: shapes,
+    extent: extents,
+    hoops: fc.oneof(fc.constant(null), fc.integer({ min: 2, max: 20 })),
+    maxSpacingMm: mm(200, 2000),
+    endOffsetMm: mm(0, 400),
+    crop: fc.constantFrom(...CROPS.map((c) => c.key)),
+    rowFromEdgeMm: mm(0, 600),
+    ends: fc.constantFrom('gathered', 'folded', 'flap'),
+    ridge: fc.constantFrom('none', 'rope', 'pipe', 'timber', 'posted'),
+    feet: fc.constantFrom('rods', 'soil', 'straps', 'straps-inside', 'sockets', 'straps-outside'),
+    pipe: fc.constantFrom('pvc-1/2', 'pvc-3/4', 'pvc-1', 'pvc-25', 'pe-25', 'wire-9', 'wire-10'),
+    hinges: fc.constantFrom('near', 'far'),
+    stand: fc.constantFrom('on edge', 'flat'),
+    crossTies: fc.integer({ min: 0, max: 5 }),
+  },
+  { requiredKeys: [] },
+);
+
+/** Defaults with those of the random answers that the family knows and its questions allow. */
+function mixed(key: (typeof FAMILY_KEYS)[number], site: BuildSite, more: Answers): Answers {
+  const defaults = familyOf(key).defaults(site);
+  const choices = new Map(
+    familyOf(key)
+      .questions(defaults, undefined)
+      .flatMap((q) => (q.kind === 'choice' ? [[q.id, q.options.map((o) => o.value)] as const] : [])),
+  );
+  const allowed = Object.entries(more).filter(
+    ([id, value]) => id in defaults && (choices.get(id)?.includes(String(value)) ?? true),
+  );
+  return { ...defaults, ...Object.fromEntries(allowed) };
+}
+
+test.each(FAMILY_KEYS)('%s builds or says why not', (key) => {
+  let stood = 0;
+  fc.assert(
+    fc.property(sites, shared, (site, more) => {
+      const result = familyOf(key).assemble(mixed(key, site, more as Answers), site);
+      if (!result.ok) {
+        expect(result.faults[0]?.field).toMatch(/^\w+$/);
+        expect(result.faults[0]?.message.length).toBeGreaterThan(12);
+        return;
+      }
+      stood++;
+      const a = result.value;
+      for (const m of a.members) {
+        expect(Number.isFinite(m.lengthMm)).toBe(true);
+        expect(m.lengthMm).toBeGreaterThan(0);
+        expect(m.lengthMm).toBeLessThanOrEqual(Math.max(...section(m.sectionKey).stock.map((b) => b.lengthMm)) + 0.5);
+      }
+      for (const s of a.sheets) {
+        const { acrossMm, alongMm } = sheetSize(s);
+        expect(Number.isFinite(acrossMm + alongMm)).toBe(true);
+        for (const line of [...s.across, ...s.along]) expect(line.mm).toBeGreaterThanOrEqual(0);
+      }
+      for (const h of a.hardware) {
+        expect(Number.isInteger(h.count)).toBe(true);
+        expect(h.count).toBeGreaterThan(0);
+      }
+      for (const d of a.dimensions) expect(Number.isFinite(d.valueMm)).toBe(true);
+      expect(Number.isFinite(a.crop.clearanceMm)).toBe(true);
+      expect(a.enclosure.volumeM3).toBeGreaterThan(0);
+      expect(a.enclosure.coverM2).toBeGreaterThan(a.enclosure.floorM2 * 0.9);
+    }),
+    { numRuns: 150 },
+  );
+  // Most beds and answers must lead to something.
+  expect(stood).toBeGreaterThan(20);
+});
+
+test.each(FAMILY_KEYS)('%s refuses answers that its schema does not know, and keeps the old ones', (key) => {
+  const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 280, thicknessMm: 38 }, { xMm: 0, yMm: 0 });
+  const site: BuildSite = { bed, survey: survey(bed), windy: false };
+  const family = familyOf(key);
+  const answers = family.defaults(site);
+  expect(family.answer(answers, 'pipe', 'gold', undefined)).toMatchObject({ ok: false, faults: [{ field: 'pipe' }] });
+  expect(family.answer(answers, 'hoops', 1, undefined)).toMatchObject({ ok: false, faults: [{ field: 'hoops' }] });
+  expect(family.answer(answers, 'nonsense', 'x', undefined).ok).toBe(false);
+  expect(family.dimension(answers, 'nonsense', 100, site)).toMatchObject({
+    ok: false,
+    faults: [{ field: 'nonsense' }],
+  });
+  expect(family.dimension(answers, 'rowFromEdge', -4, site).ok).toBe(false);
+  expect(family.dimension(answers, 'spacing', 1, site).ok).toBe(false);
+});
