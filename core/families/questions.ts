@@ -50,6 +50,34 @@ export function choice(
   };
 }
 
+/** Whether PVC is painted where film touches it. */
+export function paintQuestion(value: string): Question {
+  return choice(
+    'paint',
+    'PVC against film',
+    value,
+    [
+      ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
+      ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
+    ],
+    'skin',
+  );
+}
+
+/** How the ends of a loose sheet are closed. */
+export function looseEndsQuestion(value: string): Question {
+  return choice(
+    'ends',
+    'Ends',
+    value,
+    [
+      ['gathered', 'Gathered', 'Pulled together and weighted: tight against wind.'],
+      ['folded', 'Folded', 'Folded like a parcel and clipped: less sheet.'],
+    ],
+    'skin',
+  );
+}
+
 /** The questions of pipe, height, cover, roll and crop, in the order gardeners settle them. */
 export function pipeQuestion(a: SharedAnswers): Question {
   return {

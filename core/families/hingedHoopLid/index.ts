@@ -10,6 +10,7 @@ import {
   dimensionShared,
   pipeQuestion,
   schoolQuestion,
+  paintQuestion,
 } from '../questions';
 import { type HingedHoopLidAnswers, hingedHoopLidDefaults, hingedHoopLidSchema } from './answers';
 import { assembleHingedHoopLid } from './assemble';
@@ -64,16 +65,7 @@ export const hingedHoopLid: Family<HingedHoopLidAnswers> = {
       ],
       'skin',
     ),
-    choice(
-      'paint',
-      'PVC against film',
-      a.paint,
-      [
-        ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
-        ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
-      ],
-      'skin',
-    ),
+    paintQuestion(a.paint),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },

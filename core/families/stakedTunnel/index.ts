@@ -10,6 +10,8 @@ import {
   dimensionShared,
   pipeQuestion,
   schoolQuestion,
+  paintQuestion,
+  looseEndsQuestion,
 } from '../questions';
 import { type StakedTunnelAnswers, stakedTunnelDefaults, stakedTunnelSchema } from './answers';
 import { assembleStakedTunnel } from './assemble';
@@ -48,26 +50,8 @@ export const stakedTunnel: Family<StakedTunnelAnswers> = {
     ]),
     ...coverQuestions(a),
     { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
-    choice(
-      'ends',
-      'Ends',
-      a.ends,
-      [
-        ['gathered', 'Gathered', 'Pulled together and weighted: tight against wind.'],
-        ['folded', 'Folded', 'Folded like a parcel and clipped: less sheet.'],
-      ],
-      'skin',
-    ),
-    choice(
-      'paint',
-      'PVC against film',
-      a.paint,
-      [
-        ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
-        ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
-      ],
-      'skin',
-    ),
+    looseEndsQuestion(a.ends),
+    paintQuestion(a.paint),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },

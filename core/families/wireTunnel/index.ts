@@ -18,6 +18,7 @@ import {
   cropQuestion,
   dimensionShared,
   schoolQuestion,
+  looseEndsQuestion,
 } from '../questions';
 import { WIRES, type WireTunnelAnswers, wireTunnelDefaults, wireTunnelSchema } from './answers';
 
@@ -114,16 +115,7 @@ export const wireTunnel: Family<WireTunnelAnswers> = {
     ]),
     ...coverQuestions(a, (c) => c.kind !== 'film'),
     { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
-    choice(
-      'ends',
-      'Ends',
-      a.ends,
-      [
-        ['gathered', 'Gathered', 'Pulled together and weighted: tight against wind.'],
-        ['folded', 'Folded', 'Folded like a parcel and clipped: less sheet.'],
-      ],
-      'skin',
-    ),
+    looseEndsQuestion(a.ends),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => {
