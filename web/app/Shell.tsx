@@ -97,6 +97,7 @@ const Rule = styled.nav`
       flex: 1 1 0;
       min-height: 3.5rem;
       padding: 0;
+      font-size: 0.875rem;
       justify-content: center;
       border-top: 0;
       border-left: 1.5px solid var(--rule-line);
