@@ -4,6 +4,14 @@ import { z } from 'zod';
 export const CORNERS = ['nearLeft', 'nearRight', 'farRight', 'farLeft'] as const;
 export type Corner = (typeof CORNERS)[number];
 
+/** What each corner is called. */
+export const CORNER_NAMES: Readonly<Record<Corner, string>> = {
+  nearLeft: 'near left',
+  nearRight: 'near right',
+  farRight: 'far right',
+  farLeft: 'far left',
+};
+
 const size = z.number().min(150).max(20000);
 
 /** One raised bed as it was measured. Lengths in mm; near, far, left and right as seen from the near long side. */

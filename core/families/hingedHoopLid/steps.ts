@@ -1,11 +1,12 @@
 import type { RidgeBuilt } from '../../assembly/ridge';
 import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types';
-import { CORNERS } from '../../bed/bed';
+import { CORNERS, CORNER_NAMES } from '../../bed/bed';
 import type { Survey } from '../../bed/survey';
 import { coverMaterial } from '../../catalog/covers';
 import { amount } from '../../figure';
 import { CAUTIONS } from '../../guide/cautions';
 import { MINUTES, bendStep, cutStep, paintStep, ridgeStep, step, tagList } from '../../guide/step';
+import { countOf } from '../../guide/tunnelSteps';
 import type { HingedHoopLidAnswers } from './answers';
 import type { Frame } from './frame';
 
@@ -19,12 +20,10 @@ interface Built {
   readonly sheets: readonly SheetPart[];
 }
 
-const CORNER_NAMES = { nearLeft: 'near left', nearRight: 'near right', farRight: 'far right', farLeft: 'far left' };
-
 /** The lid in building order: cut, mark, frame, hoops, ridge, paint, cover, hang. */
 export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
   const { frame, hoops, ridge, hardware, survey } = b;
-  const count = (key: string): number => hardware.filter((h) => h.itemKey === key).reduce((sum, h) => sum + h.count, 0);
+  const count = (key: string): number => countOf(hardware, key);
   const tags = (members: readonly Member[]): readonly string[] => members.map((m) => m.tag);
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   const feet = count('strap') + count('socket-cap');

@@ -1,6 +1,6 @@
 import { type ReactNode, useMemo } from 'react';
 import styled from 'styled-components';
-import { type Bed, CORNERS, type Corner } from '../../../core/bed/bed';
+import { type Bed, CORNERS, CORNER_NAMES, type Corner } from '../../../core/bed/bed';
 import type { Survey } from '../../../core/bed/survey';
 import type { Result } from '../../../core/result';
 import { LengthField } from '../../parts/TypedField';
@@ -60,13 +60,6 @@ interface Place {
   readonly soil?: boolean;
   readonly set: (bed: Bed, mm: number) => Bed;
 }
-
-const CORNER_NAMES: Readonly<Record<Corner, string>> = {
-  nearLeft: 'near left',
-  nearRight: 'near right',
-  farRight: 'far right',
-  farLeft: 'far left',
-};
 
 const mix = (a: Point, b: Point, t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
 const shift = (p: Point, x: number, y: number): Point => [p[0] + x, p[1] + y];

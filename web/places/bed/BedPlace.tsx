@@ -2,7 +2,7 @@ import type { Draft } from 'immer';
 import type { ReactNode } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { type Bed, CORNERS, bedSchema } from '../../../core/bed/bed';
+import { type Bed, CORNERS, CORNER_NAMES, bedSchema } from '../../../core/bed/bed';
 import { survey } from '../../../core/bed/survey';
 import { firstCover } from '../../../core/compare';
 import { FAMILY_KEYS, type FamilyKey, familyOf } from '../../../core/families';
@@ -67,13 +67,6 @@ export const Families = styled.ul`
     justify-self: start;
   }
 `;
-
-const CORNER_NAMES = {
-  nearLeft: 'near left',
-  nearRight: 'near right',
-  farRight: 'far right',
-  farLeft: 'far left',
-} as const;
 
 /** At the bed with a tape. */
 export function BedPlace(): ReactNode {
