@@ -16,16 +16,17 @@ const SCREENS = [
   '/paper/winter-lid',
 ];
 
-for (const theme of ['day', 'evening', 'outdoor'] as const)
-  test(`no screen has an access fault in the ${theme} theme`, async ({ page }) => {
-    test.setTimeout(150_000);
+// Structure is the same in every theme, so it is read once; contrast is read in each.
+for (const screen of SCREENS)
+  test(`no access fault on ${screen} in any theme`, async ({ page }) => {
+    test.setTimeout(120_000);
     await openDemo(page);
-    await page.evaluate((name) => localStorage.setItem('cabanon.theme', name), theme);
-    for (const screen of SCREENS) {
+    for (const theme of ['day', 'evening', 'outdoor'] as const) {
+      await page.evaluate((name) => localStorage.setItem('cabanon.theme', name), theme);
       await page.goto(screen);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       if (/saw|cart|paper/.test(screen)) await expect(page.getByText(/2x4/).first()).toBeVisible();
       await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
-      await expectAccessible(page);
+      await expectAccessible(page, theme === 'day' ? undefined : ['color-contrast']);
     }
   });

@@ -38,8 +38,10 @@ export async function type(page: Page, testId: string, text: string): Promise<vo
   await page.getByTestId(testId).press('Enter');
 }
 
-export async function expectAccessible(page: Page): Promise<void> {
-  const found = await new AxeBuilder({ page }).analyze();
+/** No violation of the given rules, or of any rule. */
+export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
+  const axe = new AxeBuilder({ page });
+  const found = await (rules ? axe.withRules(rules) : axe).analyze();
   expect(
     found.violations.map(
       (v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`).join(' | ')}`,
