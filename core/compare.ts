@@ -1,4 +1,6 @@
+import { panelAreaM2 } from './assembly/pieces';
 import { massKg, section } from './catalog/sections';
+import { stiffSheet } from './catalog/sheets';
 import type { BoundFamily } from './families';
 import { FAMILY_KEYS, type FamilyKey, familyOf } from './families';
 import type { Cover, Garden } from './files/garden';
@@ -45,6 +47,7 @@ function toolsOf(o: Outline): readonly string[] {
 /** What families are compared by. Price and weight come later than the rest, from the cut plan. */
 export interface Measures {
   readonly price: number;
+  /** NaN where nothing of it is judged; Infinity where snow slides off. */
   readonly wetSnowMm: number;
   readonly coldestC: number;
   readonly clearanceMm: number;
@@ -54,10 +57,12 @@ export interface Measures {
 
 /** The measures of an outline, with a price worked out elsewhere. */
 export function measuresOf(o: Outline, price: number): Measures {
-  const mass = o.assembly.members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0);
+  const mass =
+    o.assembly.members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0) +
+    o.assembly.panels.reduce((sum, p) => sum + panelAreaM2(p) * stiffSheet(p.sheetKey).kgPerM2, 0);
   return {
     price,
-    wetSnowMm: Math.min(...o.strengths.map((s) => s.wetSnowMm)),
+    wetSnowMm: o.strengths[0]?.wetSnowMm ?? NaN,
     coldestC: o.coldest.value,
     clearanceMm: o.assembly.crop.clearanceMm,
     hours: o.hours.value,
@@ -71,7 +76,8 @@ export function reasons(
   all: readonly Measures[],
 ): { readonly good: readonly string[]; readonly bad: readonly string[] } {
   const best = (pick: (m: Measures) => number, highest: boolean): boolean =>
-    all.length > 1 && all.every((m) => (highest ? pick(own) >= pick(m) : pick(own) <= pick(m)));
+    all.length > 1 &&
+    all.filter((m) => !Number.isNaN(pick(m))).every((m) => (highest ? pick(own) >= pick(m) : pick(own) <= pick(m)));
   const good = [
     ...(best((m) => m.price, false) ? ['the cheapest here'] : []),
     ...(best((m) => m.wetSnowMm, true) ? ['carries the most snow'] : []),

@@ -1,17 +1,19 @@
 /** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
 import type { Assembly } from './assembly/types';
 import { survey } from './bed/survey';
-import { rollPrice } from './catalog/prices';
+import { rollPrice, sheetPrice } from './catalog/prices';
 import { coverMaterial } from './catalog/covers';
 import { massKg, section } from './catalog/sections';
 import { type NoonAir, noonAir } from './climate/noon';
+import { panelAreaM2 } from './assembly/pieces';
+import { stiffSheet } from './catalog/sheets';
 import { type RollPlan, planRolls, sheetSize } from './cover/rolls';
 import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './cutting/bars';
 import { readBarJob } from './cutting/job';
+import { type SheetCuts, planSheets } from './cutting/sheets';
 import { type IntegerSolver, quickPlan, solveBars } from './cutting/solve';
 import { type ShoppingList, shoppingList } from './buying/shopping';
 import { type Answers, familyOf } from './families';
-import type { Change } from './families/family';
 import type { BuildSite } from './bed/buildSite';
 import { type Figure, type Phrase, amount } from './figure';
 import type { Cover, Garden } from './files/garden';
@@ -19,7 +21,7 @@ import { buildHours } from './guide/hours';
 import type { Check } from './proof/check';
 import { checkAssembly } from './proof/checks';
 import { type DesignSnow, designSnow } from './proof/snow';
-import type { HoopStrength } from './proof/strength';
+import type { SnowStrength } from './proof/strength';
 import { type Result, fail, failAll, ok } from './result';
 import { crop } from './season/crops';
 
@@ -34,13 +36,15 @@ export interface Outline {
   readonly site: BuildSite;
   readonly assembly: Assembly;
   readonly rolls: RollPlan;
+  readonly sheets: SheetCuts;
   readonly snow: DesignSnow;
   readonly checks: readonly Check[];
-  readonly strengths: readonly HoopStrength[];
+  readonly strengths: readonly SnowStrength[];
   readonly air: NoonAir;
   readonly hours: Figure;
   readonly coldest: Figure;
-  readonly lift: Figure | undefined;
+  /** Weight at the hand of everything that is lifted, carried or rolled. */
+  readonly lifts: readonly Figure[];
 }
 
 /** A mend that works: the changed answers, what it costs and which checks it leaves unwell. */
@@ -73,21 +77,34 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const assembly = built.value;
   const rolls = planRolls(assembly.sheets, (roll) => rollPrice(garden.prices, roll));
   const snow = designSnow(garden.site.snow, garden.site.exposure);
-  const { checks, strengths } = checkAssembly(assembly, rolls, snow);
+  const sheets = planSheets(assembly.panels, (size) => sheetPrice(garden.prices, size));
   const air = noonAir(assembly.enclosure, { ...garden.site, ...garden.site.noon, windMPerS: LIGHT_AIR_M_PER_S });
+  const lifts = assembly.moving.map((part) => liftFigure(assembly, part));
+  const { checks, strengths } = checkAssembly(assembly, {
+    rolls,
+    sheets,
+    snow,
+    air,
+    lifts,
+    site,
+    gustMPerS: garden.site.gustMPerS,
+    exposure: garden.site.exposure,
+    outsideC: garden.site.noon.outsideC,
+  });
   return ok({
     garden,
     cover,
     site,
     assembly,
     rolls,
+    sheets,
     snow,
     checks,
     strengths,
     air,
     hours: buildHours(assembly),
     coldest: coldestNight(assembly),
-    lift: liftFigure(assembly),
+    lifts,
   });
 }
 
@@ -125,7 +142,7 @@ function cutAll(
 }
 
 function shop(o: Outline, cuts: readonly SectionCuts[]): ShoppingList {
-  return shoppingList(o.assembly, cuts, o.rolls, o.garden.prices, o.garden.owned, o.garden.units.currency);
+  return shoppingList(o.assembly, cuts, o.rolls, o.sheets, o.garden.prices, o.garden.owned, o.garden.units.currency);
 }
 
 /** Price by the quick cutting rule: for comparing changes, where a dollar either way does not matter. */
@@ -147,10 +164,11 @@ export function findMends(o: Outline): readonly Mend[] {
     .filter((check) => check.verdict !== 'holds')
     .flatMap((check) => {
       const working: Mend[] = [];
-      const kinds = new Set<Change['kind']>();
+      const kinds = new Set<string>();
       for (const { label, change } of check.tries) {
         // Tries of one kind run from small to large: the first that works is the least that does.
-        if (kinds.has(change.kind)) continue;
+        const kind = change.kind === 'answer' ? `answer ${change.id}` : change.kind;
+        if (kinds.has(kind)) continue;
         const answers = family.change(o.cover.answers, change, o.assembly);
         if (!answers) continue;
         const changed = outline(o.garden, { ...o.cover, answers } as Cover);
@@ -162,7 +180,7 @@ export function findMends(o: Outline): readonly Mend[] {
         const better =
           after === undefined || (check.verdict === 'fails' ? after.verdict !== 'fails' : after.verdict === 'holds');
         if (!better || newFailure) continue;
-        kinds.add(change.kind);
+        kinds.add(kind);
         working.push({ checkId: check.id, label, cost: quickPrice(changed.value) - now, answers });
       }
       return working.sort((a, b) => a.cost - b.cost).slice(0, MENDS_PER_CHECK);
@@ -189,27 +207,31 @@ function coldestNight(assembly: Assembly): Figure {
   };
 }
 
-/** Half the weight of a hinged lid is lifted at its handle; a carried cover is lifted whole. */
-function liftFigure(assembly: Assembly): Figure | undefined {
-  const part = assembly.moving[0];
-  if (!part) return undefined;
+/** Half the weight of a hinged lid is lifted at its handle; what is carried or rolled is lifted whole. */
+function liftFigure(assembly: Assembly, part: Assembly['moving'][number]): Figure {
   const members = assembly.members.filter((m) => part.memberTags.includes(m.tag));
   const wood = members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0);
-  const sheet = assembly.sheets
-    .filter((s) => part.sheetTags.includes(s.tag))
-    .reduce(
-      (sum, s) => sum + ((sheetSize(s).acrossMm * sheetSize(s).alongMm) / 1e6) * coverMaterial(s.coverKey).kgPerM2,
-      0,
-    );
+  const sheet =
+    assembly.sheets
+      .filter((s) => part.sheetTags.includes(s.tag))
+      .reduce(
+        (sum, s) => sum + ((sheetSize(s).acrossMm * sheetSize(s).alongMm) / 1e6) * coverMaterial(s.coverKey).kgPerM2,
+        0,
+      ) +
+    assembly.panels
+      .filter((p) => part.panelTags.includes(p.tag))
+      .reduce((sum, p) => sum + panelAreaM2(p) * stiffSheet(p.sheetKey).kgPerM2, 0);
+  const whole = wood + sheet + part.extraKg;
   const hinged = part.motion === 'hinged';
   return {
-    label: hinged ? `${part.name}: lift at the handle` : `${part.name}: weight carried`,
-    value: hinged ? (wood + sheet) / 2 : wood + sheet,
+    label: hinged ? `${part.name}: lift at the handle` : `${part.name}: weight ${part.motion}`,
+    value: hinged ? whole / 2 : whole,
     quantity: 'mass',
-    formula: hinged ? 'lift = weight of the lid / 2' : 'weight = members + sheet',
+    formula: hinged ? 'lift = weight of the lid / 2' : 'weight = members + sheets + hardware',
     terms: [
       { name: 'boards and pipes', ...amount(wood, 'mass') },
-      { name: 'sheet', ...amount(sheet, 'mass') },
+      { name: 'sheets', ...amount(sheet, 'mass') },
+      ...(part.extraKg > 0 ? [{ name: 'hardware that moves with it', ...amount(part.extraKg, 'mass') }] : []),
     ],
     source: 'Sections and lengths of the parts; densities from the catalogue.',
     assumes: ['Dry wood, no snow on it. Screws and hinges are left out.'],

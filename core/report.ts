@@ -1,3 +1,4 @@
+import { panelAreaM2 } from './assembly/pieces';
 import { sheetSize } from './cover/rolls';
 import { phraseText } from './figure';
 import type { Plan } from './plan';
@@ -10,12 +11,20 @@ export function planReport(p: Plan) {
     cover: { id: p.cover.id, name: p.cover.name, family: p.cover.family, bed: p.site.bed.name },
     note: 'A planning aid. Local codes come first.',
     assembly: {
+      panels: p.assembly.panels.map((x) => ({ ...x, areaM2: panelAreaM2(x) })),
+      blocks: p.assembly.blocks,
+      moving: p.assembly.moving,
+      footing: p.assembly.footing,
       members: p.assembly.members.map((m) => ({
         tag: m.tag,
         part: m.part,
         section: m.sectionKey,
         lengthMm: m.lengthMm,
         ends: m.ends,
+        endAnglesDeg: m.endAnglesDeg ?? [0, 0],
+        ...(m.taperMm && { taperMm: m.taperMm }),
+        ...(m.sawnFrom !== undefined && { sawnFrom: m.sawnFrom }),
+        holes: m.holes,
         marks: m.marks,
         shape: m.shape,
       })),
@@ -34,6 +43,7 @@ export function planReport(p: Plan) {
     })),
     rolls: p.rolls.rolls.map((r) => ({ roll: r.roll.key, leftMm: r.leftMm, placed: r.placed })),
     cuts: p.cuts,
+    sheetCuts: p.sheets.sheets.map((s) => ({ ...s, size: s.size.key })),
     checks: p.checks.map((c) => ({
       id: c.id,
       verdict: c.verdict,
@@ -42,11 +52,13 @@ export function planReport(p: Plan) {
         .filter((m) => m.checkId === c.id)
         .map((m) => ({ label: phraseText(m.label, units), cost: m.cost })),
     })),
+    lifts: p.lifts.map((f) => ({ what: f.label, kg: f.value })),
     strength: p.strengths.map((s) => ({
+      what: s.what,
       ratio: Number.isFinite(s.ratio) ? s.ratio : null,
       governs: s.governs,
       snowCase: s.snowCase,
-      wetSnowMm: s.wetSnowMm,
+      wetSnowMm: Number.isFinite(s.wetSnowMm) ? s.wetSnowMm : null,
     })),
     air: {
       riseShutC: p.air.riseShutC,

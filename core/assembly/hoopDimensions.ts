@@ -1,9 +1,10 @@
-import type { SprungHoop } from './hoops';
+import type { BentHoop } from '../hoop/bent';
+import type { Elastica } from '../hoop/elastica';
 import type { Dimension, Vec3 } from './types';
 
 /** What the dimensions of a row of hoops are taken from, mm. */
 export interface HoopMeasured {
-  readonly sprung: SprungHoop;
+  readonly sprung: { readonly hoop: Elastica | BentHoop; readonly cutMm: number };
   readonly xs: readonly number[];
   readonly footY: number;
   readonly footZ: number;

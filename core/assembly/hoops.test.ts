@@ -1,15 +1,7 @@
 import { pathLength } from './outline';
-import { hoopCurve } from '../hoop/curve';
+import { heightAt } from '../hoop/curve';
 import { solveHoop } from '../hoop/elastica';
-import {
-  type HoopShape,
-  type HoopSite,
-  clearHeightAt,
-  hoopMembers,
-  hoopPlaces,
-  placeExtent,
-  springHoop,
-} from './hoops';
+import { type HoopShape, type HoopSite, underHoop, hoopMembers, hoopPlaces, placeExtent, springHoop } from './hoops';
 
 const site: HoopSite = {
   feet: { kind: 'loose' },
@@ -95,12 +87,12 @@ describe('places along the bed', () => {
   });
 });
 
-test('clear height is the centre line less half the pipe, most in the middle', () => {
+test('headroom is to the centre line less half the pipe, most in the middle', () => {
   const hoop = solveHoop({ kind: 'held', angleDeg: 90 }, { spanMm: 1000, lengthMm: 500 * Math.PI });
   if (!hoop.ok) throw new Error('no hoop');
-  const curve = hoopCurve(hoop.value, 400);
+  const under = underHoop(hoop.value, 'pvc-1/2', 100, 0);
   const half = 10.668;
-  expect(clearHeightAt(curve, 'pvc-1/2', 100, 600)).toBeCloseTo(500 - half, 1);
-  expect(clearHeightAt(curve, 'pvc-1/2', 100, 300)).toBeCloseTo(Math.sqrt(500 ** 2 - 300 ** 2) - half, 0);
-  expect(clearHeightAt(curve, 'pvc-1/2', 100, 50)).toBeLessThan(0);
+  expect(heightAt(under, 600)).toBeCloseTo(500 - half, 1);
+  expect(heightAt(under, 300)).toBeCloseTo(Math.sqrt(500 ** 2 - 300 ** 2) - half, 0);
+  expect(heightAt(under, 50)).toBe(0);
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { type Section, SECTION_BY_KEY, section, tubeShape } from '../catalog/sections';
-import { type HoopPoint, heightAt, hoopCurve } from '../hoop/curve';
+import { type Section, SECTION_BY_KEY, section, thicknessMm } from '../catalog/sections';
+import type { BentHoop } from '../hoop/bent';
+import { hoopCurve } from '../hoop/curve';
 import { type Elastica, type Feet, solveHoop } from '../hoop/elastica';
 import { type Result, fail, ok } from '../result';
 import type { Point2 } from './outline';
@@ -167,7 +168,7 @@ export function hoopPlaces(
 
 /** Hoops as members, tags H1, H2 ..., with straight tails along the feet's own direction. */
 export function hoopMembers(
-  sprung: SprungHoop,
+  sprung: { readonly hoop: Elastica | BentHoop; readonly cutMm: number },
   pipeKey: string,
   xs: readonly number[],
   footY: number,
@@ -197,15 +198,16 @@ export function hoopMembers(
 }
 
 /** The outer face of a hoop's pipe, which the sheet lies on, in the cross-section of the bed. */
-export function outerFace(hoop: Elastica, pipeKey: string, footY: number, footZ: number): readonly Point2[] {
-  const r = tubeShape(section(pipeKey)).outsideMm / 2;
+export function outerFace(hoop: Elastica | BentHoop, pipeKey: string, footY: number, footZ: number): readonly Point2[] {
+  const r = thicknessMm(section(pipeKey)) / 2;
   return hoopCurve(hoop, 64).map((p) => ({
     y: footY + p.y - r * Math.sin(p.angle),
     z: footZ + p.z + r * Math.cos(p.angle),
   }));
 }
 
-/** Clear height under the pipe above the feet, at a place across the bed. */
-export function clearHeightAt(curve: readonly HoopPoint[], pipeKey: string, footY: number, y: number): number {
-  return heightAt(curve, y - footY) - tubeShape(section(pipeKey)).outsideMm / 2;
+/** The underside of a row of hoops, that headroom is measured to. */
+export function underHoop(hoop: Elastica | BentHoop, pipeKey: string, footY: number, footZ: number): readonly Point2[] {
+  const r = thicknessMm(section(pipeKey)) / 2;
+  return hoopCurve(hoop, 200).map((p) => ({ y: footY + p.y, z: footZ + p.z - r }));
 }

@@ -4,7 +4,9 @@ import type { BuildSite } from '../bed/buildSite';
 import type { Elastica, Feet } from '../hoop/elastica';
 import { type Result, ok } from '../result';
 import { MM_PER_INCH } from '../units/length';
-import { cropUnderHoop } from './crop';
+import { BARE } from './bare';
+import { some } from './pieces';
+import { cropUnder } from './crop';
 import { hoopDimensions } from './hoopDimensions';
 import {
   type Extent,
@@ -15,12 +17,15 @@ import {
   outerFace,
   placeExtent,
   springHoop,
+  underHoop,
 } from './hoops';
 import { type Point2, enclosedArea, pathLength, sweptFaces, tautOutline } from './outline';
 import { type RidgeSchool, type RidgeBuilt, buildRidge } from './ridge';
-import type { Allowance, Assembly, Dimension, HardwareUse, Member, SleeveJoint, Step } from './types';
+import type { Allowance, Assembly, Contact, Dimension, Footing, HardwareUse, Member, SleeveJoint, Step } from './types';
 
 const PULL_MM = 2 * MM_PER_INCH;
+/** Weight of a bag of 5 kg. */
+const BAG_N = 49;
 const POST_IN_SOIL_MM = 18 * MM_PER_INCH;
 
 /** Answers that every row of hoops under a loose, weighted sheet has. */
@@ -34,6 +39,8 @@ export interface LooseTunnelAnswers {
   readonly cover: string;
   readonly roll: string | null;
   readonly skirtMm: number;
+  /** null: one each metre of skirt and two at each end. */
+  readonly weights: number | null;
   readonly ends: 'gathered' | 'folded';
   readonly ridge: RidgeSchool;
   readonly crop: string;
@@ -128,6 +135,10 @@ export interface TunnelParts {
   readonly members: readonly Member[];
   readonly hardware: readonly HardwareUse[];
   readonly sleeves: readonly SleeveJoint[];
+  readonly on: Footing['on'];
+  /** What keeps the hoops themselves from lifting. */
+  readonly holdDowns: Footing['holdDowns'];
+  readonly contacts: readonly Contact[];
   readonly dimensions: readonly Dimension[];
   readonly steps: (hardware: readonly HardwareUse[]) => readonly Step[];
   readonly remarks: readonly string[];
@@ -145,17 +156,20 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   const faces = sweptFaces(row.outline, first, last);
   const sectionArea = enclosedArea(row.outline) / 1e6;
   const clips = (Math.ceil((2 * hoop.heightMm) / 450) + 1) * 2;
-  const hardware: readonly HardwareUse[] = [
+  const bags = a.weights ?? 2 * Math.ceil(run / 1000) + 4;
+  const hardware: readonly HardwareUse[] = some([
     ...parts.hardware,
     ...row.ridge.hardware,
     { itemKey: 'clip', count: clips, joint: 'Cover to the end hoops' },
     {
       itemKey: 'sandbag',
-      count: 2 * Math.ceil(run / 1000) + 4,
+      count: bags,
       joint: `Weights on both skirts and the ${a.ends} ends`,
     },
-  ];
+  ]);
+  const under = underHoop(hoop, a.pipe, footY, footZ);
   return {
+    ...BARE,
     members: [...row.hoops, ...parts.members, ...row.ridge.members],
     hardware,
     sheets: [
@@ -188,10 +202,20 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
         ridge: row.ridge.ridge,
       },
     ],
-    pushedRails: [],
     sleeves: parts.sleeves,
-    moving: [],
-    crop: cropUnderHoop(site.bed, site.survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, hoop, a.pipe, footY, footZ),
+    under,
+    reachMm: [first, last],
+    footing: {
+      on: parts.on,
+      stiff: false,
+      lengthMm: run,
+      widthMm: spanMm,
+      holdDowns: [...parts.holdDowns, { what: 'weights on the skirts', count: bags, eachN: BAG_N, ask: 'weights' }],
+    },
+    contacts: parts.contacts,
+    fixing: 'weights',
+    airing: { by: 'skirt', screened: false },
+    crop: cropUnder(site.bed, site.survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       coverKey: a.cover,
       floorM2: (run * spanMm) / 1e6,

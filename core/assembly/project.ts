@@ -1,13 +1,17 @@
 import type { Bed } from '../bed/bed';
 import type { Survey } from '../bed/survey';
+import { coverMaterial } from '../catalog/covers';
 import { boardShape, materialOf, section, tubeShape } from '../catalog/sections';
-import type { Assembly, Member, Vec3, View } from './types';
+import { stiffSheet } from '../catalog/sheets';
+import { inPlace, panelNormal } from './pieces';
+import type { Assembly, Block, Corner2, Member, Panel, Vec3, View } from './types';
 
 /** A point on paper, mm: u to the right, v up. */
 export type Flat = readonly [u: number, v: number];
 
 /** What a shape on paper stands for; the drawing chooses its look by this. */
-export type Stuff = 'timber' | 'pipe' | 'rod' | 'film' | 'wall' | 'soil';
+export type Stuff =
+  'timber' | 'pipe' | 'rod' | 'film' | 'mesh' | 'plywood' | 'glazing' | 'opening' | 'straw' | 'wall' | 'soil';
 
 /** One shape of a drawing. A line has a true width; an area has none. */
 export interface Drawn {
@@ -59,16 +63,39 @@ export function boardCorners(member: Member): readonly Vec3[] {
     along[2] * wide[0] - along[0] * wide[2],
     along[0] * wide[1] - along[1] * wide[0],
   ];
+  const slant = (member.endAnglesDeg ?? [0, 0]).map((deg) => Math.tan((deg * Math.PI) / 180));
+  const widths = member.taperMm ?? [widthMm, widthMm];
   const corners: Vec3[] = [];
-  for (const end of [from, to])
-    for (const w of [-widthMm / 2, widthMm / 2])
-      for (const t of [-thicknessMm / 2, thicknessMm / 2])
+  [from, to].forEach((end, i) => {
+    for (const w of [-widthMm / 2, (widths[i] ?? widthMm) - widthMm / 2])
+      for (const t of [-thicknessMm / 2, thicknessMm / 2]) {
+        const out = w * (slant[i] ?? 0) * (i === 0 ? -1 : 1);
         corners.push([
-          end[0] + wide[0] * w + thin[0] * t,
-          end[1] + wide[1] * w + thin[1] * t,
-          end[2] + wide[2] * w + thin[2] * t,
+          end[0] + wide[0] * w + thin[0] * t + along[0] * out,
+          end[1] + wide[1] * w + thin[1] * t + along[1] * out,
+          end[2] + wide[2] * w + thin[2] * t + along[2] * out,
         ]);
+      }
+  });
   return corners;
+}
+
+/** Both faces of a panel as points in place: the near one, then the far one. */
+export function panelFaces(
+  p: Panel,
+  outline: readonly Corner2[] = p.outline,
+): readonly [readonly Vec3[], readonly Vec3[]] {
+  const n = panelNormal(p);
+  const t = stiffSheet(p.sheetKey).thicknessMm;
+  const face = outline.map((c) => inPlace(p, c));
+  return [face, face.map(([x, y, z]): Vec3 => [x + n[0] * t, y + n[1] * t, z + n[2] * t])];
+}
+
+/** The eight corners of a block. */
+export function blockCorners({ low, high }: Block): readonly Vec3[] {
+  return [low[0], high[0]].flatMap((x) =>
+    [low[1], high[1]].flatMap((y) => [low[2], high[2]].map((z): Vec3 => [x, y, z])),
+  );
 }
 
 function memberPoints(member: Member): readonly Vec3[] {
@@ -87,6 +114,25 @@ function drawMember(member: Member, view: View): Drawn {
     points: memberPoints(member).map(flat),
     widthMm: tubeShape(s).outsideMm,
   };
+}
+
+function drawPanel(p: Panel, view: View): readonly Drawn[] {
+  const { flat } = PLANES[view];
+  const stuff = stiffSheet(p.sheetKey).kind;
+  const [near, far] = panelFaces(p);
+  const face = near.map(flat);
+  // Seen on its face a panel shows its outline; seen on edge, its thickness.
+  const broad = flatArea(face) > 100;
+  const points = broad ? face : hull([...near, ...far].map(flat));
+  const openings = broad
+    ? p.openings.map((o): Drawn => ({
+        stuff: 'opening',
+        tag: p.tag,
+        points: panelFaces(p, o)[0].map(flat),
+        widthMm: undefined,
+      }))
+    : [];
+  return [{ stuff, tag: p.tag, points, widthMm: undefined }, ...openings];
 }
 
 function bedShapes(bed: Bed, survey: Survey, view: View): Drawn[] {
@@ -127,10 +173,19 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
     points.reduce((sum, p) => sum + depth(p), 0) / Math.max(1, points.length);
   // From the end each face shows; from the side and above only the outline of a sheet does.
   const films = assembly.sheets.flatMap((sheet): Drawn[] => {
-    const outlines = view === 'end' ? sheet.faces.map((face) => face.map(flat)) : [hull(sheet.faces.flat().map(flat))];
-    return outlines.map((points) => ({ stuff: 'film', tag: sheet.tag, points, widthMm: undefined }));
+    const mesh = coverMaterial(sheet.coverKey).kind === 'mesh';
+    const outlines =
+      view === 'end' || mesh ? sheet.faces.map((face) => face.map(flat)) : [hull(sheet.faces.flat().map(flat))];
+    return outlines.map((points) => ({ stuff: mesh ? 'mesh' : 'film', tag: sheet.tag, points, widthMm: undefined }));
   });
-  const members = assembly.members.map((m) => ({ at: nearest(memberPoints(m)), drawn: drawMember(m, view) }));
+  const pieces = [
+    ...assembly.members.map((m) => ({ at: nearest(memberPoints(m)), drawn: [drawMember(m, view)] })),
+    ...assembly.panels.map((p) => ({ at: nearest(panelFaces(p)[0]), drawn: drawPanel(p, view) })),
+    ...assembly.blocks.map((b) => ({
+      at: nearest(blockCorners(b)),
+      drawn: [{ stuff: 'straw' as const, tag: b.tag, points: hull(blockCorners(b).map(flat)), widthMm: undefined }],
+    })),
+  ];
   const seen = new Set<string>();
   const once = (d: Drawn): boolean => {
     const key = `${d.stuff}${d.points.map(([u, v]) => `${Math.round(u)},${Math.round(v)}`).join(' ')}`;
@@ -139,9 +194,9 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
     return true;
   };
   const film = films.filter((d) => flatArea(d.points) > 100).filter(once);
-  const sorted = members
+  const sorted = pieces
     .sort((a, b) => a.at - b.at)
-    .map((m) => m.drawn)
+    .flatMap((m) => m.drawn)
     .filter(once);
   const bedDrawn = bedShapes(bed, survey, view);
   // From the side the near wall hides what stands inside the bed.
@@ -176,4 +231,21 @@ export function bounds(shapes: readonly Drawn[]): {
       v1 = Math.max(v1, v + r);
     }
   return { u0, v0, u1, v1 };
+}
+
+/** Tags over what stands crosswise, seen from the side: one at each place along the bed, on its highest point. */
+export function standingTags(a: Assembly): readonly { readonly tag: string; readonly at: Flat }[] {
+  const places = new Map<number, { tag: string; at: Flat }>();
+  for (const m of a.members) {
+    const points = memberPoints(m);
+    const xs = points.map((p) => p[0]);
+    const low = Math.min(...xs);
+    if (Math.max(...xs) - low > 60) continue;
+    const z = Math.max(...points.map((p) => p[2]));
+    const key = Math.round(low / 40);
+    const known = places.get(key);
+    if (!known || z > known.at[1] + 1) places.set(key, { tag: m.tag, at: [low, z] });
+  }
+  const top = Math.max(0, ...[...places.values()].map((p) => p.at[1]));
+  return [...places.values()].filter((p) => p.at[1] > top * 0.6);
 }

@@ -1,5 +1,7 @@
 import type { Phrase } from '../figure';
+import type { BentHoop } from '../hoop/bent';
 import type { Elastica } from '../hoop/elastica';
+import type { Point2 } from './outline';
 
 /** Millimetres: x along the bed from its left end, y from its near outside face, z up from the ground. */
 export type Vec3 = readonly [x: number, y: number, z: number];
@@ -31,6 +33,12 @@ export interface Member {
   readonly shape: MemberShape;
   readonly lengthMm: number;
   readonly ends: readonly [EndCut, EndCut];
+  /** Degrees off square of each end cut; positive where the edge on the `wide` side is the longer. */
+  readonly endAnglesDeg?: readonly [number, number];
+  /** Of a tapered board: its width at both ends, from the straight edge on the side away from `wide`. */
+  readonly taperMm?: readonly [from: number, to: number];
+  /** The piece it is sawn out of together with, where two tapered ones come out of one board. */
+  readonly sawnFrom?: string;
   readonly holes: readonly Hole[];
   readonly marks: readonly Mark[];
 }
@@ -52,6 +60,35 @@ export interface SheetPart {
   readonly faces: readonly (readonly Vec3[])[];
 }
 
+/** A corner of an outline on a sheet, mm. */
+export type Corner2 = readonly [u: number, v: number];
+
+/** A piece of plywood, twin-wall, corrugated sheet or glass: flat, cut to an outline. */
+export interface Panel {
+  readonly tag: string;
+  readonly part: string;
+  readonly sheetKey: string;
+  /** Origin and unit directions of the outline in place; the thickness grows along u x v. */
+  readonly at: Vec3;
+  readonly u: Vec3;
+  readonly v: Vec3;
+  readonly outline: readonly Corner2[];
+  readonly openings: readonly (readonly Corner2[])[];
+  /** Direction in which channels or corrugations run; undefined where there are none. */
+  readonly channels: 'u' | 'v' | undefined;
+  /** Sawn to a curve, from a full-size template. */
+  readonly curved: boolean;
+}
+
+/** Something bought whole that only stands there: a bale. */
+export interface Block {
+  readonly tag: string;
+  readonly part: string;
+  readonly itemKey: string;
+  readonly low: Vec3;
+  readonly high: Vec3;
+}
+
 /** Hardware is counted by the joint it serves. */
 export interface HardwareUse {
   readonly itemKey: string;
@@ -63,7 +100,7 @@ export interface HardwareUse {
 export interface ArchRow {
   readonly tags: readonly string[];
   readonly sectionKey: string;
-  readonly hoop: Elastica;
+  readonly hoop: Elastica | BentHoop;
   /** Sprung from straight, with its bending locked in; or bent to shape beforehand. */
   readonly sprung: boolean;
   readonly xsMm: readonly number[];
@@ -84,6 +121,31 @@ export type Ridge =
   | { readonly kind: 'tied' }
   /** Stands on posts at both ends and carries load as a beam. */
   | { readonly kind: 'posted'; readonly sectionKey: string; readonly spanMm: number };
+
+/** A row of straight pieces that carry snow as beams between two supports. */
+export interface BeamRow {
+  readonly tags: readonly string[];
+  /** What they are: "Legs", "Lid bars". */
+  readonly what: string;
+  readonly sectionKey: string;
+  /** Which side of the section the load bends. */
+  readonly across: 'thickness' | 'width';
+  /** Between supports, measured along the piece. */
+  readonly spanMm: number;
+  /** Width of cover that one of them carries, measured level. */
+  readonly loadWidthMm: number;
+  readonly slopeDeg: number;
+  /** Two slopes meet above: snow may lie on one alone. */
+  readonly gable: boolean;
+}
+
+/** A stiff sheet that spans between bars. */
+export interface SheetSpan {
+  readonly sheetKey: string;
+  readonly tags: readonly string[];
+  readonly spanMm: number;
+  readonly slopeDeg: number;
+}
 
 /** A board that takes the outward push of hoop feet between its supports. */
 export interface PushedRail {
@@ -107,7 +169,28 @@ export interface MovingPart {
   readonly name: string;
   readonly memberTags: readonly string[];
   readonly sheetTags: readonly string[];
-  readonly motion: 'hinged' | 'carried';
+  readonly panelTags: readonly string[];
+  readonly motion: 'hinged' | 'carried' | 'rolled';
+  /** Bought parts that move with it, kg. */
+  readonly extraKg: number;
+  /** How many people the gardener means to lift it with. */
+  readonly people: 1 | 2;
+  /** Of a hinged part: its size along the hinge and from hinge to handle, and what holds it. */
+  readonly hung?: {
+    readonly alongMm: number;
+    readonly reachMm: number;
+    readonly latches: number;
+    readonly stays: number;
+    readonly opener: Opener | undefined;
+  };
+}
+
+/** A wax opener on a lid: where its arm pushes, from the hinge, and the mass it is made to lift. */
+export interface Opener {
+  readonly armMm: number;
+  readonly liftsKg: number;
+  /** Whether an insect screen lies in the way of its arm. */
+  readonly behindScreen: boolean;
 }
 
 /** A measure shown in a drawing; `typed` ones can be typed there. */
@@ -145,15 +228,62 @@ export interface Enclosure {
   readonly heightM: number;
 }
 
+/** How the cover stands, and what holds it down. */
+export interface Footing {
+  readonly on: 'wall' | 'inside the wall' | 'soil' | 'ground';
+  /** A stiff frame that must sit down flat and square. */
+  readonly stiff: boolean;
+  /** Outside of what sits down, mm. */
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly holdDowns: readonly HoldDown[];
+}
+
+export interface HoldDown {
+  readonly what: string;
+  readonly count: number;
+  readonly eachN: number;
+  /** The question that asks for their number, where one does. */
+  readonly ask?: string;
+}
+
+/** Something that a film rubs on. */
+export interface Contact {
+  readonly what: 'bare PVC' | 'plywood edge' | 'pipe end' | 'timber corner';
+  readonly guarded: boolean;
+}
+
+/** How a sheet is fastened along its long sides. */
+export type Fixing = 'weights' | 'clips' | 'battens' | 'channel' | 'staples';
+
+/** How warm air is let out. */
+export interface Airing {
+  readonly by: 'skirt' | 'lid' | 'flaps' | 'vents' | 'opener' | 'door' | 'roll-up sides' | 'crown';
+  /** A net keeps insects and animals out while it is open. */
+  readonly screened: boolean;
+}
+
 /** Everything that stands over one bed; all drawings, lists and figures come from this alone. */
 export interface Assembly {
   readonly members: readonly Member[];
   readonly sheets: readonly SheetPart[];
+  readonly panels: readonly Panel[];
+  readonly blocks: readonly Block[];
   readonly hardware: readonly HardwareUse[];
   readonly arches: readonly ArchRow[];
+  readonly beams: readonly BeamRow[];
+  readonly spans: readonly SheetSpan[];
   readonly pushedRails: readonly PushedRail[];
+  /** Underside of the cover across the bed, from left to right, mm: what headroom is measured to. */
+  readonly under: readonly Point2[];
+  /** From where to where along the bed it covers the soil, mm. */
+  readonly reachMm: readonly [from: number, to: number];
   readonly sleeves: readonly SleeveJoint[];
   readonly moving: readonly MovingPart[];
+  readonly footing: Footing;
+  readonly contacts: readonly Contact[];
+  readonly fixing: Fixing;
+  readonly airing: Airing;
   readonly crop: CropLine;
   readonly enclosure: Enclosure;
   readonly dimensions: readonly Dimension[];

@@ -36,6 +36,8 @@ export const bedSchema = z.strictObject({
   }),
   soilBelowRimMm: z.number().min(0).max(1000),
   soil: z.enum(['soft', 'loam', 'clay', 'stony']),
+  /** Hoses or drip lines come in over the wall, where a frame would sit. */
+  wateringOverWall: z.boolean().default(false),
 });
 
 export type Bed = z.infer<typeof bedSchema>;
@@ -62,5 +64,6 @@ export function squareBed(
     drops: { nearLeft: 0, nearRight: 0, farRight: 0, farLeft: 0 },
     soilBelowRimMm: 50,
     soil: 'loam',
+    wateringOverWall: false,
   };
 }

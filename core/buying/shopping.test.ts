@@ -11,7 +11,7 @@ const base: Assembly = drawn?.ok ? drawn.value.assembly : (undefined as never);
 const with_ = (hardware: readonly HardwareUse[]): Assembly => ({ ...base, hardware });
 const use = (itemKey: string, count: number): HardwareUse => ({ itemKey, count, joint: `joint of ${count}` });
 const list = (hardware: readonly HardwareUse[], owned = {}, prices = {}, currency = 'USD') =>
-  shoppingList(with_(hardware), [], { rolls: [], tooWide: [] }, prices, owned, currency);
+  shoppingList(with_(hardware), [], { rolls: [], tooWide: [] }, { sheets: [], tooLarge: [] }, prices, owned, currency);
 
 test('uses of one thing are added up, joint by joint, and bought in whole packs', () => {
   const { lines } = list([use('strap', 6), use('strap', 8)]);

@@ -1,10 +1,20 @@
 import type { Assembly } from '../assembly/types';
 import { HARDWARE_BY_KEY, hardwareItem } from '../catalog/hardware';
-import { type PriceList, barPriceKey, packPrice, packPriceKey, rollPrice, rollPriceKey } from '../catalog/prices';
-import { type Aisle, section } from '../catalog/sections';
+import {
+  type PriceList,
+  barPriceKey,
+  packPrice,
+  packPriceKey,
+  rollPrice,
+  rollPriceKey,
+  sheetPriceKey,
+} from '../catalog/prices';
+import { AISLES, type Aisle, section } from '../catalog/sections';
+import { stiffSheet } from '../catalog/sheets';
 import { coverMaterial } from '../catalog/covers';
 import type { RollPlan } from '../cover/rolls';
 import type { SectionCuts } from '../cutting/bars';
+import type { SheetCuts } from '../cutting/sheets';
 import { type Amount, amount } from '../figure';
 import { roundMoney } from '../units/amount';
 
@@ -17,7 +27,7 @@ export interface ShoppingLine {
   /** Size of one pack, bar or roll. */
   readonly size: readonly (string | Amount)[];
   readonly need: number;
-  readonly unit: 'piece' | 'm' | 'bar' | 'roll';
+  readonly unit: 'piece' | 'm' | 'bar' | 'roll' | 'sheet';
   readonly owned: number;
   /** True where `owned` can be typed; bars on hand are kept on the shelf with their lengths. */
   readonly canOwn: boolean;
@@ -36,8 +46,6 @@ export interface ShoppingList {
   readonly used: number;
 }
 
-const AISLES: readonly Aisle[] = ['Lumber', 'Pipe and conduit', 'Covers', 'Fasteners and hardware'];
-
 /**
  * What to buy: whole bars, rolls and packs, less what is owned; what is paid, and what of it this cover uses.
  * Every line is rounded to the smallest coin, so that the lines add up to the total.
@@ -46,6 +54,7 @@ export function shoppingList(
   assembly: Assembly,
   cuts: readonly SectionCuts[],
   rolls: RollPlan,
+  sheets: SheetCuts,
   prices: PriceList,
   owned: Readonly<Record<string, number>>,
   currency: string,
@@ -111,6 +120,33 @@ export function shoppingList(
       ),
       leftOver: 0,
       uses: group.flatMap((cut) => cut.placed.map((p) => ({ count: 1, joint: `${p.tag} ${p.part}` }))),
+    });
+  }
+
+  const sheetGroups = new Map<string, SheetCuts['sheets'][number][]>();
+  for (const cut of sheets.sheets) sheetGroups.set(cut.size.key, [...(sheetGroups.get(cut.size.key) ?? []), cut]);
+  for (const [key, group] of sheetGroups) {
+    const first = group[0];
+    if (!first) continue;
+    const have = Math.min(owned[key] ?? 0, group.length);
+    const packs = Math.max(0, Math.ceil(group.length - have - 1e-9));
+    const share = group.reduce((sum, cut) => sum + cut.usedShare, 0);
+    lines.push({
+      key,
+      priceKey: sheetPriceKey(first.size),
+      aisle: 'Sheet goods',
+      name: stiffSheet(first.sheetKey).name,
+      size: [amount(first.size.widthMm, 'length'), ' × ', amount(first.size.lengthMm, 'length')],
+      need: group.length,
+      unit: 'sheet',
+      owned: owned[key] ?? 0,
+      canOwn: true,
+      packs,
+      price: first.price,
+      paid: money(packs * first.price),
+      used: money(Math.min(packs, share) * first.price),
+      leftOver: 0,
+      uses: group.map((cut) => ({ count: cut.placed.length, joint: cut.placed.map((p) => p.tag).join(', ') })),
     });
   }
 

@@ -1,3 +1,4 @@
+import { SHEET_BY_KEY, stiffSheet } from './sheets';
 import { COVER_BY_KEY } from './covers';
 import { HARDWARE_BY_KEY } from './hardware';
 import { MATERIALS } from './materials';
@@ -28,7 +29,8 @@ test.each([
 
 test('every section has stock with prices, a tool with a kerf, a material and a source', () => {
   for (const s of SECTION_BY_KEY.values()) {
-    expect(s.stock.length).toBeGreaterThan(0);
+    // Mesh wire is bought as mesh, by the roll.
+    expect(s.stock.length > 0).toBe(s.key !== 'mesh-wire');
     for (const bar of s.stock) {
       expect(bar.lengthMm).toBeGreaterThan(100);
       expect(bar.price).toBeGreaterThan(0);
@@ -53,15 +55,29 @@ test('stiffness, area and weight come from the section', () => {
 
 test('covers let light in, help against frost in order of weight, and come on rolls', () => {
   for (const c of COVER_BY_KEY.values()) {
-    expect(c.light).toBeGreaterThan(0.4);
-    expect(c.light).toBeLessThan(1);
-    expect(c.rolls.length).toBeGreaterThan(2);
+    // Heavy fabric lets least through; bare mesh lets all.
+    expect(c.light).toBeGreaterThanOrEqual(0.4);
+    expect(c.light).toBeLessThanOrEqual(c.kind === 'mesh' ? 1 : 0.95);
+    // Stiff glazing comes in sheets, and two films are two sheets of one.
+    expect(c.rolls.length > 2).toBe(!['film-double', 'glass', 'corrugated', 'twin-wall'].includes(c.key));
     expect(new Set(c.rolls.map((r) => r.key)).size).toBe(c.rolls.length);
   }
   const help = (key: string): number => COVER_BY_KEY.get(key)?.frostHelpC ?? NaN;
   expect(help('fabric-50')).toBeGreaterThan(help('fabric-30'));
   expect(help('fabric-30')).toBeGreaterThan(help('fabric-19'));
   expect(help('net')).toBe(0);
+});
+
+test('stiff sheets have a thickness, a weight, sizes, and glazing its place in the table of covers', () => {
+  for (const s of SHEET_BY_KEY.values()) {
+    expect(s.thicknessMm).toBeGreaterThan(3);
+    expect(s.kgPerM2).toBeGreaterThan(1);
+    expect(s.kind === 'glazing').toBe(s.coverKey !== null);
+    if (s.coverKey !== null) expect(COVER_BY_KEY.get(s.coverKey)?.kind).toBe('glazing');
+    expect(s.sizes.length > 0).toBe(s.key !== 'old-window');
+    for (const size of s.sizes) expect(size.price).toBeGreaterThan(0);
+  }
+  expect(() => stiffSheet('gold')).toThrow('No sheet "gold"');
 });
 
 test('hardware comes in packs', () => {

@@ -12,7 +12,7 @@ export interface Roll {
 export interface CoverMaterial {
   readonly key: string;
   readonly name: string;
-  readonly kind: 'film' | 'fabric' | 'net' | 'shade';
+  readonly kind: 'film' | 'fabric' | 'net' | 'shade' | 'glazing' | 'mesh';
   /** Part of the sun's light that comes through. */
   readonly light: number;
   /** Degrees C by which a night inside stays milder. */
@@ -51,6 +51,16 @@ const FABRIC_SIZES = [
   [83 / 12, 50, 26],
   [10, 50, 38],
   [12, 50, 46],
+] as const;
+
+/** Welded mesh comes in rolls too: it is cut by whole squares. */
+const MESH_SIZES = [
+  [5, 10, 21],
+  [5, 25, 46],
+  [5, 50, 84],
+  [7, 10, 29],
+  [7, 25, 64],
+  [7, 50, 118],
 ] as const;
 
 const scaled = <T extends readonly (readonly [number, number, number])[]>(sizes: T, factor: number) =>
@@ -118,6 +128,18 @@ const COVERS: readonly CoverMaterial[] = [
     source: TABLE,
   },
   {
+    key: 'fabric-70',
+    name: 'fabric 70 g',
+    kind: 'fabric',
+    light: 0.4,
+    frostHelpC: 4.5,
+    uWPerM2K: null,
+    kgPerM2: 0.07,
+    life: '4 years',
+    rolls: rolls('fabric-70', scaled(FABRIC_SIZES, 2.3)),
+    source: TABLE,
+  },
+  {
     key: 'net',
     name: 'insect net',
     kind: 'net',
@@ -141,10 +163,53 @@ const COVERS: readonly CoverMaterial[] = [
     rolls: rolls('shade-30', scaled(FABRIC_SIZES, 1.7)),
     source: TABLE,
   },
+  {
+    key: 'shade-50',
+    name: 'shade cloth 50 %',
+    kind: 'shade',
+    light: 0.5,
+    frostHelpC: 0,
+    uWPerM2K: null,
+    kgPerM2: 0.1,
+    life: '7 years',
+    rolls: rolls('shade-50', scaled(FABRIC_SIZES, 1.9)),
+    source: TABLE,
+  },
 ];
 
+/** A cover that is no sheet off a roll: stiff glazing, or two films with air between. */
+const glazing = (
+  key: string,
+  name: string,
+  kind: 'glazing' | 'film',
+  [light, frostHelpC, uWPerM2K, kgPerM2]: readonly [number, number, number, number],
+  life: string,
+): CoverMaterial => ({ key, name, kind, light, frostHelpC, uWPerM2K, kgPerM2, life, rolls: [], source: TABLE });
+
+const STIFF: readonly CoverMaterial[] = [
+  glazing('film-double', 'two UV films, air between', 'film', [0.8, 4.5, 4, 0.28], 'as the film'),
+  glazing('glass', 'glass 3 mm', 'glazing', [0.88, 2.5, 5.8, 7.5], 'long'),
+  glazing('corrugated', 'corrugated polycarbonate', 'glazing', [0.9, 2.5, 5.8, 1.1], '10 years'),
+  glazing('twin-wall', 'twin-wall polycarbonate 6 mm', 'glazing', [0.8, 3.5, 3.5, 1.3], '10 years'),
+];
+
+const MESH: CoverMaterial = {
+  key: 'mesh',
+  name: 'welded mesh 6 x 6 in',
+  kind: 'mesh',
+  light: 1,
+  frostHelpC: 0,
+  uWPerM2K: null,
+  kgPerM2: 1.1,
+  life: 'many years',
+  rolls: rolls('mesh', MESH_SIZES),
+  source: 'Reinforcing mesh of .148 in wire, 6 in squares, 5 or 7 ft wide',
+};
+
 /** Every cover that ships with the program, by key. */
-export const COVER_BY_KEY: ReadonlyMap<string, CoverMaterial> = new Map(COVERS.map((c) => [c.key, c]));
+export const COVER_BY_KEY: ReadonlyMap<string, CoverMaterial> = new Map(
+  [...COVERS, ...STIFF, MESH].map((c) => [c.key, c]),
+);
 
 /** The cover of a key. @throws when the key is not in the catalogue. */
 export function coverMaterial(key: string): CoverMaterial {

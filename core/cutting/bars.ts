@@ -27,7 +27,7 @@ const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 /** One cutting job for each section in an assembly: stock with prices, shelf pieces free, kerf, squared ends. */
 export function sectionJobs(assembly: Assembly, prices: PriceList, shelf: readonly ShelfBar[]): readonly SectionJob[] {
   const bySection = new Map<string, Member[]>();
-  for (const member of assembly.members)
+  for (const member of assembly.members.filter((m) => m.sawnFrom === undefined))
     bySection.set(member.sectionKey, [...(bySection.get(member.sectionKey) ?? []), member]);
   return [...bySection].map(([sectionKey, members]) => {
     const s = section(sectionKey);

@@ -42,7 +42,12 @@ export type Change =
   | { readonly kind: 'ties'; readonly count: number }
   | { readonly kind: 'rod'; readonly key: string }
   | { readonly kind: 'higher'; readonly byMm: number }
-  | { readonly kind: 'roll'; readonly key: string | null };
+  | { readonly kind: 'roll'; readonly key: string | null }
+  /** A stouter board for the bars that carry, or more of them. */
+  | { readonly kind: 'bar'; readonly key: string }
+  | { readonly kind: 'bars'; readonly count: number }
+  /** Any question's answer, where the family asks it. */
+  | { readonly kind: 'answer'; readonly id: string; readonly value: string | number };
 
 /**
  * A parametric recipe: from a bed and the gardener's answers to an assembly.

@@ -57,6 +57,13 @@ function possible(a: Assembly): Result<Assembly> {
     : ok(a);
 }
 
+function asks(questions: readonly Question[], { id, value }: Change & { readonly kind: 'answer' }): boolean {
+  const q = questions.find((x) => x.id === id);
+  if (!q) return false;
+  if (q.kind === 'choice') return q.options.some((o) => o.value === value);
+  return q.kind !== 'count' || (Number(value) >= q.min && Number(value) <= q.max);
+}
+
 function bind<A extends object>(family: Family<A>): BoundFamily {
   const read = (answers: Answers): A => family.schema.parse(answers);
   const plain = (answers: A): Answers => answers as Answers;
@@ -77,7 +84,12 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
       return changed.ok ? checked(changed.value, id) : changed;
     },
     change: (answers, change, built) => {
-      const changed = family.change(read(answers), change, built);
+      // An answer means something only where the question is asked, and it is on offer.
+      if (change.kind === 'answer' && !asks(family.questions(read(answers), built), change)) return undefined;
+      const changed =
+        change.kind === 'answer'
+          ? family.answer(read(answers), change.id, change.value, built)
+          : family.change(read(answers), change, built);
       return changed && family.schema.safeParse(changed).success ? plain(changed) : undefined;
     },
     assemble: (answers, site) => {

@@ -8,11 +8,16 @@ import { type Result, fail, ok } from '../result';
 import { CROPS } from '../season/crops';
 import type { Change, Option, Question } from './family';
 
+/** How many bags or bricks lie on a loose sheet; null: as many as its length asks for. */
+export const weightsAnswer = z.number().int().min(0).max(200).nullable().default(null);
+
 /** Answers that every hoop family asks for. */
 export const sharedAnswers = {
   ...hoopAnswers,
   extent: extentSchema,
-  cover: z.string().refine((key) => COVER_BY_KEY.has(key), 'must be a cover in the catalogue'),
+  cover: z
+    .string()
+    .refine((key) => (COVER_BY_KEY.get(key)?.rolls.length ?? 0) > 0 && key !== 'mesh', 'must be a cover off a roll'),
   /** null: the cheapest roll that fits. */
   roll: z.string().nullable(),
   crop: z.string().refine((key) => CROPS.some((c) => c.key === key), 'must be a crop in the list'),
@@ -64,6 +69,20 @@ export function paintQuestion(value: string): Question {
   );
 }
 
+/** How many people the part that moves is lifted by. */
+export function peopleQuestion(value: string): Question {
+  return choice('people', 'Lifted by', value, [
+    ['1', 'One person', 'About 15 kg at the most.'],
+    ['2', 'Two people', 'About 30 kg at the most.'],
+  ]);
+}
+
+/** How many weights lie on a loose sheet. */
+export function weightsQuestion(built: Assembly | undefined): Question {
+  const count = built?.hardware.find((h) => h.itemKey === 'sandbag')?.count ?? 0;
+  return { kind: 'count', id: 'weights', label: 'Weights', value: count, min: 0, max: 200, leaf: 'skin' };
+}
+
 /** How the ends of a loose sheet are closed. */
 export function looseEndsQuestion(value: string): Question {
   return choice(
@@ -109,11 +128,13 @@ export function coverQuestions(
   a: SharedAnswers,
   fits: (c: CoverMaterial) => boolean = () => true,
 ): readonly Question[] {
-  const covers: Option[] = [...COVER_BY_KEY.values()].filter(fits).map((c) => ({
-    value: c.key,
-    label: c.name,
-    why: `Lets ${Math.round(c.light * 100)} % of the light in; lasts ${c.life}.`,
-  }));
+  const covers: Option[] = [...COVER_BY_KEY.values()]
+    .filter((c) => c.rolls.length > 0 && c.kind !== 'mesh' && fits(c))
+    .map((c) => ({
+      value: c.key,
+      label: c.name,
+      why: `Lets ${Math.round(c.light * 100)} % of the light in; lasts ${c.life}.`,
+    }));
   const rolls: Option[] = coverMaterial(a.cover).rolls.map((r) => ({
     value: r.key,
     label: r.key.slice(a.cover.length + 1),
@@ -230,8 +251,7 @@ export function changeShared<A extends SharedAnswers>(a: A, change: Change, buil
     case 'higher':
       return { ...a, shape: { by: 'height', heightMm: currentHoop(built).heightMm + change.byMm } };
     case 'ridge':
-    case 'rod':
-    case 'ties':
+    default:
       return undefined;
   }
 }

@@ -10,6 +10,11 @@ const LOOK: Readonly<Record<Stuff, string>> = {
   timber: 'fill="#fff" stroke="#000" stroke-width="3"',
   pipe: 'fill="none" stroke="#000" stroke-linejoin="round"',
   rod: 'fill="none" stroke="#555"',
+  plywood: 'fill="#fff" stroke="#000" stroke-width="3"',
+  glazing: 'fill="#000" fill-opacity="0.04" stroke="#000" stroke-width="3"',
+  opening: 'fill="#fff" stroke="#000" stroke-width="2" stroke-dasharray="6 4"',
+  straw: 'fill="#fff" stroke="#000" stroke-width="4" stroke-dasharray="3 3"',
+  mesh: 'fill="none" stroke="#000" stroke-width="3"',
   film: 'fill="#000" fill-opacity="0.06" stroke="#000" stroke-width="2" stroke-dasharray="14 8"',
 };
 

@@ -1,3 +1,4 @@
+import type { BentHoop } from './bent';
 import type { Elastica } from './elastica';
 
 /** A point of a hoop in its own plane: y from the left foot, z above the feet (mm), and the tangent's angle there. */
@@ -15,9 +16,11 @@ export interface HoopPoint {
  *
  * The pendulum equation psi'' = -lambda sin(psi) is walked from the crown by the classical
  * fourth-order Runge-Kutta method, so that no turning point needs care; errors are below 1e-6 of the span at 200 steps.
+ * A hoop bent or joined to shape beforehand has its own points.
  * @param steps an even number of stretches; the crown is point steps / 2
  */
-export function hoopCurve(shape: Elastica, steps = 120): readonly HoopPoint[] {
+export function hoopCurve(shape: Elastica | BentHoop, steps = 120): readonly HoopPoint[] {
+  if ('points' in shape) return shape.points;
   const half = Math.max(2, Math.round(steps / 2));
   const h = shape.lengthMm / 2 / half;
   const lambda = shape.thrustOverEIPerMm2;
@@ -59,10 +62,10 @@ export function hoopCurve(shape: Elastica, steps = 120): readonly HoopPoint[] {
 }
 
 /**
- * Clear height under a hoop's centre line at a distance from its left foot, in mm; 0 outside the hoop.
+ * Height of a line over a place across the bed, in mm; 0 outside the line.
  * Where the pipe bulges beyond its foot, the upper branch counts.
  */
-export function heightAt(points: readonly HoopPoint[], y: number): number {
+export function heightAt(points: readonly { readonly y: number; readonly z: number }[], y: number): number {
   let best = 0;
   for (let i = 1; i < points.length; i++) {
     const a = points[i - 1];

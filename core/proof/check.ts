@@ -1,5 +1,10 @@
 import type { Change } from '../families/family';
+import type { BuildSite } from '../bed/buildSite';
+import type { NoonAir } from '../climate/noon';
+import type { RollPlan } from '../cover/rolls';
+import type { SheetCuts } from '../cutting/sheets';
 import type { Figure, Phrase } from '../figure';
+import type { DesignSnow, Exposure } from './snow';
 
 export type Verdict = 'holds' | 'tight' | 'fails';
 
@@ -18,4 +23,21 @@ export interface Check {
 /** Holds with a quarter to spare, tight down to one, fails below. */
 export function verdictOf(ratio: number): Verdict {
   return ratio >= 1.25 ? 'holds' : ratio >= 1 ? 'tight' : 'fails';
+}
+
+export const ASK = 'A planning aid. Local codes come first.';
+
+/** What a design is checked against: the place, and what has been worked out of it so far. */
+export interface CheckSite {
+  readonly rolls: RollPlan;
+  readonly sheets: SheetCuts;
+  readonly snow: DesignSnow;
+  readonly air: NoonAir;
+  /** Weight at the hand, part by part. */
+  readonly lifts: readonly Figure[];
+  readonly site: BuildSite;
+  readonly gustMPerS: number;
+  readonly exposure: Exposure;
+  /** Outside at the noon asked for. */
+  readonly outsideC: number;
 }

@@ -1,117 +1,15 @@
-import type { ArchRow, Assembly, PushedRail } from '../assembly/types';
+import type { Assembly } from '../assembly/types';
 import { coverMaterial } from '../catalog/covers';
-import { type Section, section, sectionKeys, stiffnessNMm2, tubeShape } from '../catalog/sections';
 import type { RollPlan } from '../cover/rolls';
-import { type Figure, type Phrase, amount } from '../figure';
-import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../hoop/strain';
+import { type Phrase, amount } from '../figure';
 import { crop } from '../season/crops';
-import { MM_PER_INCH } from '../units/length';
-import { type Check, verdictOf } from './check';
-import { footThrustN } from './hoopFigures';
-import { type DesignSnow, GRAVITY, SNOW_DENSITY } from './snow';
-import { type HoopStrength, LEFT_OUT, hoopStrength } from './strength';
-
-const inch = (x: number): number => x * MM_PER_INCH;
-const ASK = 'A planning aid. Local codes come first.';
-
-/** Pipes to try in place of a given one: stouter, or more limber. */
-function otherPipes(pipeKey: string, stouter: boolean): readonly Section[] {
-  const now = section(pipeKey);
-  const size = (s: Section): number => tubeShape(s).outsideMm;
-  return sectionKeys(
-    (s) =>
-      s.material === now.material &&
-      s.shape.kind === 'tube' &&
-      (stouter ? size(s) > size(now) : size(s) < size(now)) &&
-      size(s) < 43,
-  )
-    .map(section)
-    .sort((a, b) => Math.abs(size(a) - size(now)) - Math.abs(size(b) - size(now)))
-    .slice(0, 3);
-}
-
-function snowCheck(arch: ArchRow, strength: HoopStrength, snow: DesignSnow): Check {
-  const figure = strength.figures[0];
-  const verdict = verdictOf(strength.ratio);
-  const hoops = arch.tags.length;
-  const askedMm = (snow.groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
-  const words: Phrase = [
-    'Wet snow: carries ',
-    amount(strength.wetSnowMm, 'length'),
-    ' of ',
-    amount(askedMm, 'length'),
-    ' asked, ',
-    amount(strength.ratio, 'ratio'),
-    ` times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
-  ];
-  const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({
-    label: [`${count} hoops`] as Phrase,
-    change: { kind: 'hoops', count } as const,
-  }));
-  return {
-    id: 'snow',
-    verdict,
-    text: snow.flatPa === 0 ? ['No snow is asked of this cover.'] : words,
-    figure,
-    caution: LEFT_OUT.join(' '),
-    tries: [
-      { label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } },
-      ...more,
-      ...otherPipes(arch.sectionKey, true).map((s) => ({
-        label: [s.name] as Phrase,
-        change: { kind: 'pipe', key: s.key } as const,
-      })),
-    ],
-  };
-}
-
-function bendCheck(arch: ArchRow): Check {
-  const s = section(arch.sectionKey);
-  const od = tubeShape(s).outsideMm;
-  const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, od);
-  const [easy, firm, hard] = bendLimitsPercent(20);
-  const band = bendBand(strain, 20);
-  const figure: Figure = {
-    label: 'Fibre strain of the bent pipe',
-    value: strain,
-    quantity: 'percent',
-    formula: 'strain = greatest curvature × outside radius',
-    terms: [
-      { name: 'tightest bend radius', ...amount(1 / arch.hoop.maxCurvaturePerMm, 'length') },
-      { name: 'outside radius of the pipe', ...amount(od / 2, 'length') },
-      { name: 'easy below', ...amount(easy, 'percent') },
-      { name: 'firm below', ...amount(firm, 'percent') },
-      { name: 'hard below, warm only', ...amount(hard, 'percent') },
-    ],
-    source:
-      'Planar elastica (Love, art. 262); plane sections remain plane. Bands are trade practice at 20 C, a point lower below 5 C.',
-    assumes: ['A straight pipe bent cold. Old or sun-worn PVC cracks sooner.'],
-  };
-  const words = {
-    easy: 'Pipe is easy to bend: strain ',
-    firm: 'Pipe is firm to bend: strain ',
-    hard: 'Pipe is hard to bend: strain ',
-    'too far': 'Pipe is likely to kink or crack: strain ',
-  }[band];
-  return {
-    id: 'bend',
-    verdict: band === 'too far' ? 'fails' : band === 'hard' ? 'tight' : 'holds',
-    text: [
-      words,
-      amount(strain, 'percent'),
-      ' of ',
-      amount(hard, 'percent'),
-      '.',
-      band === 'easy' ? '' : ' Bend it only in the warm.',
-    ],
-    figure,
-    caution: 'A bent pipe that slips hits the face: wear eye protection and block the feet.',
-    tries: otherPipes(arch.sectionKey, false).map((p) => ({
-      label: [p.name] as Phrase,
-      change: { kind: 'pipe', key: p.key } as const,
-    })),
-  };
-}
+import { beamStrength } from './beam';
+import { ASK, type Check, type CheckSite } from './check';
+import { bendCheck, railCheck, sagCheck, sleeveCheck, snowCheck } from './hoopChecks';
+import { pitfalls } from './pitfalls';
+import { type SnowStrength, hoopStrength } from './strength';
+import { beamCheck, liftCheck, spanCheck } from './timberChecks';
+import { windChecks } from './wind';
 
 function cropCheck(assembly: Assembly): Check {
   const { cropKey, clearanceMm } = assembly.crop;
@@ -149,54 +47,6 @@ function cropCheck(assembly: Assembly): Check {
   };
 }
 
-const RODS: readonly string[] = ['rod-3', 'rod-4', 'pvc-1/2'];
-/** Ribs of a deformed rod stand outside its nominal diameter. */
-const OVER_RIBS: Readonly<Record<string, number>> = { 'rod-3': inch(0.42), 'rod-4': inch(0.56) };
-const SLEEVE_LEAST = inch(0.01);
-const SLEEVE_MOST = inch(0.12);
-
-/** Diameter that has to go inside a sleeve, over the ribs of a rod. */
-export function sleeveGapMm(outerKey: string, innerKey: string): number {
-  return tubeShape(section(outerKey)).insideMm - (OVER_RIBS[innerKey] ?? tubeShape(section(innerKey)).outsideMm);
-}
-
-function sleeveCheck(outerKey: string, innerKey: string, where: string): Check {
-  const gap = sleeveGapMm(outerKey, innerKey);
-  const outer = section(outerKey).name;
-  const inner = section(innerKey).name;
-  const good = gap >= SLEEVE_LEAST - 1e-9 && gap <= SLEEVE_MOST + 1e-9;
-  return {
-    id: `sleeve ${where}`,
-    verdict: gap < SLEEVE_LEAST - 1e-9 ? 'fails' : good ? 'holds' : 'tight',
-    text:
-      gap < SLEEVE_LEAST - 1e-9
-        ? [`${outer} does not go over ${inner}.`]
-        : good
-          ? [`${outer} slides over ${inner} with `, amount(gap, 'length'), ' to spare.']
-          : [`${outer} rattles on ${inner}: `, amount(gap, 'length'), ' of play. Shim it, or drill and pin.'],
-    figure: {
-      label: 'Sleeve fit',
-      value: gap,
-      quantity: 'length',
-      formula: 'play = inside of the outer − outside of the inner',
-      terms: [
-        { name: `inside of ${outer}`, ...amount(tubeShape(section(outerKey)).insideMm, 'length') },
-        { name: `outside of ${inner}, over ribs`, ...amount(tubeShape(section(outerKey)).insideMm - gap, 'length') },
-        { name: 'least play', ...amount(SLEEVE_LEAST, 'length') },
-        { name: 'most play', ...amount(SLEEVE_MOST, 'length') },
-      ],
-      source:
-        'Standard pipe sizes; the range is trade practice: below 0.01 in it will not go on, above 0.12 in it rattles.',
-      assumes: ['Real pipe varies a little: try one of each in the shop.'],
-    },
-    caution: undefined,
-    tries: RODS.filter((key) => key !== innerKey).map((key) => ({
-      label: [section(key).name] as Phrase,
-      change: { kind: 'rod', key } as const,
-    })),
-  };
-}
-
 function sheetCheck(rolls: RollPlan, coverKey: string): Check {
   const short = rolls.tooWide[0];
   const fits = rolls.rolls[0];
@@ -226,91 +76,29 @@ function sheetCheck(rolls: RollPlan, coverKey: string): Check {
   };
 }
 
-function railCheck(rail: PushedRail, arch: ArchRow): Check {
-  const thrust = Math.max(0, footThrustN(arch));
-  const perMm = thrust / rail.pushesAtMm;
-  const ei = stiffnessNMm2(section(rail.sectionKey), 'fresh', rail.across);
-  const bow = (5 * perMm * rail.freeLengthMm ** 4) / (384 * ei);
-  const limit = Math.min(inch(0.5), rail.freeLengthMm / 100);
-  return {
-    id: 'rail',
-    verdict: bow > limit ? 'fails' : bow > limit / 1.25 ? 'tight' : 'holds',
-    text: [
-      bow < inch(1 / 16) ? 'Long rails bow less than ' : 'Long rails bow ',
-      amount(Math.max(bow, inch(1 / 16)), 'length'),
-      ' under the push of the hoops; ',
-      amount(limit, 'length'),
-      ' is the most.',
-    ],
-    figure: {
-      label: 'Bow of the long rail',
-      value: bow,
-      quantity: 'length',
-      formula: 'bow = 5 w L⁴ / (384 E I), w = thrust / spacing',
-      terms: [
-        { name: 'thrust of one foot', ...amount(thrust, 'force') },
-        { name: 'spacing', ...amount(rail.pushesAtMm, 'length') },
-        { name: 'rail between corners and ties', ...amount(rail.freeLengthMm, 'length') },
-        { name: 'stiffness EI of the rail', ...amount(ei / 1e6, 'stiffness') },
-      ],
-      source: 'Simply supported beam; thrust = E I (2K / length)² of the elastica, fresh pipe.',
-      assumes: ['The corners and ties do not give.'],
-    },
-    caution: undefined,
-    tries: [1, 2, 3, 4, 5, 6].map((count) => ({
-      label: [`${count} cross ${count === 1 ? 'tie' : 'ties'}`] as Phrase,
-      change: { kind: 'ties', count } as const,
-    })),
-  };
-}
-
-function sagCheck(arch: ArchRow, snow: DesignSnow): Check {
-  const tied = arch.ridge.kind !== 'none';
-  const limit = snow.flatPa > 0 && !tied ? inch(24) : inch(tied ? 48 : 36);
-  const hoops = arch.tags.length;
-  return {
-    id: 'sag',
-    verdict: arch.spacingMm > limit ? 'fails' : arch.spacingMm > limit / 1.1 ? 'tight' : 'holds',
-    text: [
-      'Hoops stand ',
-      amount(arch.spacingMm, 'length'),
-      ' apart; between hoops the cover pockets water and snow beyond ',
-      amount(limit, 'length'),
-      tied ? ' with a ridge.' : ' without a ridge.',
-    ],
-    figure: undefined,
-    caution: undefined,
-    tries: [
-      { label: ['Tie a ridge'], change: { kind: 'ridge', value: 'tied' } },
-      ...Array.from({ length: 12 }, (_, i) => ({
-        label: [`${hoops + 1 + i} hoops`] as Phrase,
-        change: { kind: 'hoops', count: hoops + 1 + i } as const,
-      })),
-    ],
-  };
-}
-
-/** Every check on an assembly, worst first; and the strength that the strip shows. */
+/** Every check on an assembly, worst first; and the strength that the strip shows, weakest first. */
 export function checkAssembly(
   assembly: Assembly,
-  rolls: RollPlan,
-  snow: DesignSnow,
-): { readonly checks: readonly Check[]; readonly strengths: readonly HoopStrength[] } {
-  const strengths = assembly.arches.map((arch) => hoopStrength(arch, snow));
-  const checks = assembly.arches.flatMap((arch, i) => {
-    const strength = strengths[i];
-    return [
-      ...(strength ? [snowCheck(arch, strength, snow)] : []),
+  site: CheckSite,
+): { readonly checks: readonly Check[]; readonly strengths: readonly SnowStrength[] } {
+  const { snow } = site;
+  const arches = assembly.arches.map((arch) => ({ arch, strength: hoopStrength(arch, snow) }));
+  const beams = assembly.beams.map((beam) => ({ beam, strength: beamStrength(beam, snow) }));
+  const all: Check[] = [
+    ...arches.flatMap(({ arch, strength }) => [
+      snowCheck(arch, strength, snow),
       ...(arch.sprung ? [bendCheck(arch)] : []),
       ...assembly.pushedRails.map((rail) => railCheck(rail, arch)),
       sagCheck(arch, snow),
-    ];
-  });
-  const all: Check[] = [
-    ...checks,
+    ]),
+    ...beams.map(({ beam, strength }) => beamCheck(beam, strength, snow)),
+    ...assembly.spans.map((span) => spanCheck(span, snow)),
     ...assembly.sleeves.map((s) => sleeveCheck(s.outerKey, s.innerKey, s.where)),
+    ...assembly.moving.flatMap((part, i) => liftCheck(part, site.lifts[i])),
+    ...windChecks(assembly, site),
     cropCheck(assembly),
-    sheetCheck(rolls, assembly.enclosure.coverKey),
+    ...(assembly.sheets.length > 0 ? [sheetCheck(site.rolls, assembly.sheets[0]?.coverKey ?? '')] : []),
+    ...pitfalls(assembly, site),
     ...assembly.remarks.map((text, i): Check => ({
       id: `remark ${i}`,
       verdict: 'tight',
@@ -321,5 +109,8 @@ export function checkAssembly(
     })),
   ];
   const rank = { fails: 0, tight: 1, holds: 2 } as const;
-  return { checks: [...all].sort((a, b) => rank[a.verdict] - rank[b.verdict]), strengths };
+  return {
+    checks: all.sort((a, b) => rank[a.verdict] - rank[b.verdict]),
+    strengths: [...arches, ...beams].map((x) => x.strength).sort((a, b) => a.wetSnowMm - b.wetSnowMm),
+  };
 }

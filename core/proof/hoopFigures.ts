@@ -1,5 +1,6 @@
 import type { ArchRow } from '../assembly/types';
-import { section, stiffnessNMm2, tubeShape } from '../catalog/sections';
+import type { BentHoop } from '../hoop/bent';
+import { section, stiffnessNMm2, thicknessMm } from '../catalog/sections';
 import { type Figure, amount } from '../figure';
 import { fibreStrainPercent } from '../hoop/strain';
 
@@ -17,7 +18,8 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
   const { hoop } = arch;
   const s = section(arch.sectionKey);
   const ei = stiffnessNMm2(s, 'fresh');
-  const od = tubeShape(s).outsideMm;
+  const od = thicknessMm(s);
+  if ('points' in hoop) return shapedFigures(arch, hoop);
   const loose = hoop.feet.kind === 'loose';
   const given = [
     { name: 'span, centre to centre', ...amount(hoop.spanMm, 'length') },
@@ -73,5 +75,28 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
     ),
     figure('Tightest bend radius', 1 / hoop.maxCurvaturePerMm, 'length', 'radius = 1 / greatest curvature', given),
     ...(arch.sprung ? [strain] : []),
+  ];
+}
+
+/** Of a hoop bent or joined to shape beforehand: only its geometry. */
+function shapedFigures(arch: ArchRow, hoop: BentHoop): readonly Figure[] {
+  const figure = (label: string, value: number, formula: string): Figure => ({
+    label,
+    value,
+    quantity: 'length',
+    formula,
+    terms: [
+      { name: 'span, centre to centre', ...amount(hoop.spanMm, 'length') },
+      { name: 'developed length of the centre line', ...amount(hoop.lengthMm, 'length') },
+    ],
+    source: 'Geometry of straights and arcs.',
+    assumes: ['Bent or joined as drawn.'],
+  });
+  return [
+    figure('Crown above the feet', hoop.heightMm, 'height = highest point of the centre line'),
+    figure('Pipe in one hoop', arch.cutMm, 'pipe = straights + arcs + what goes into sockets or holes'),
+    ...(hoop.maxCurvaturePerMm > 0
+      ? [figure('Bend radius', 1 / hoop.maxCurvaturePerMm, 'radius of the bender, on the centre line')]
+      : []),
   ];
 }

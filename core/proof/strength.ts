@@ -1,25 +1,27 @@
 import type { ArchRow } from '../assembly/types';
-import { areaMm2, inertiaMm4, materialOf, section, stiffnessNMm2, tubeShape } from '../catalog/sections';
+import { areaMm2, inertiaMm4, materialOf, section, stiffnessNMm2, thicknessMm } from '../catalog/sections';
 import { type Figure, amount } from '../figure';
 import { hoopCurve } from '../hoop/curve';
 import { bendLimitsPercent } from '../hoop/strain';
 import { solveArch } from './frame';
 import { type DesignSnow, GRAVITY, SNOW_DENSITY, oneSidedFactor, slopeFactor } from './snow';
 
-/** How much of the design snow a row of hoops carries, and what stops it first. */
-export interface HoopStrength {
+/** How much of the design snow a row of hoops or bars carries, and what stops it first. */
+export interface SnowStrength {
+  /** What carries it: "Hoops", "Lid bars". */
+  readonly what: string;
   /** Load that it carries over the design load. */
   readonly ratio: number;
-  readonly governs: 'fibre strain' | 'yield' | 'sway' | 'ridge board';
+  readonly governs: 'fibre strain' | 'yield' | 'sway' | 'ridge board' | 'bending' | 'sag';
   readonly snowCase: 'even' | 'one-sided';
   readonly wetSnowMm: number;
   readonly figures: readonly Figure[];
 }
 
 const STEPS = 40;
-const UNIT_PA = 100;
+export const UNIT_PA = 100;
 /** Bending stress for a ridge board under snow, above the long-term figure by the usual short-load factor. */
-const SHORT_LOAD = 1.15;
+export const SHORT_LOAD = 1.15;
 export const LEFT_OUT = [
   'A planning aid: a first, linear estimate. It leaves out large displacements, ice, drifts from walls, wear and bad fastenings.',
   'The pipe has its weeks-long stiffness, half of fresh for PVC.',
@@ -35,12 +37,12 @@ export const LEFT_OUT = [
  * for loads that are not uniform; magnifier 1 / (1 - w / w_cr).
  * @param asked the design snow; a ratio above 1 holds
  */
-export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
+export function hoopStrength(arch: ArchRow, asked: DesignSnow): SnowStrength {
   // With no snow asked for, what it carries is still worth knowing: a unit load stands in.
   const snow = asked.flatPa > 0 ? asked : { ...asked, flatPa: UNIT_PA };
   const s = section(arch.sectionKey);
   const ei = stiffnessNMm2(s, 'weeks');
-  const r = tubeShape(s).outsideMm / 2;
+  const r = thicknessMm(s) / 2;
   const material = materialOf(s);
   const curve = hoopCurve(arch.hoop, STEPS);
   const span = arch.hoop.spanMm;
@@ -81,7 +83,7 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
 
   const locked = (curvature: number): number => (arch.sprung ? curvature : 0);
 
-  let best: { ratio: number; governs: HoopStrength['governs']; snowCase: HoopStrength['snowCase'] } | undefined;
+  let best: { ratio: number; governs: SnowStrength['governs']; snowCase: SnowStrength['snowCase'] } | undefined;
   for (const c of cases) {
     const answer = solve(c.factor, spring);
     const sway = (swayLoad / lineLoad) * (uniformThrust / Math.max(1e-9, answer.thrustN));
@@ -103,7 +105,7 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
       if (worst(middle) < 1) low = middle;
       else high = middle;
     }
-    let governs: HoopStrength['governs'] = low > sway * 0.9 ? 'sway' : plastic ? 'fibre strain' : 'yield';
+    let governs: SnowStrength['governs'] = low > sway * 0.9 ? 'sway' : plastic ? 'fibre strain' : 'yield';
     let ratio = low;
     const board = ridgeBoardRatio(arch, answer.crownSpringForceN);
     if (board < ratio) {
@@ -113,8 +115,7 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
     if (!best || ratio < best.ratio) best = { ratio, governs, snowCase: c.name };
   }
   const result = best ?? { ratio: 0, governs: 'sway' as const, snowCase: 'even' as const };
-  const carriesFlatPa = result.ratio * snow.flatPa;
-  const wetSnowMm = (carriesFlatPa / snow.flatPerGround / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
+  const wetSnowMm = wetDepthMm(result.ratio * snow.flatPa, snow);
   const figures: Figure[] = [
     {
       label: 'Wet snow it carries',
@@ -135,7 +136,12 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): HoopStrength {
       assumes: LEFT_OUT,
     },
   ];
-  return { ...result, ratio: asked.flatPa > 0 ? result.ratio : Infinity, wetSnowMm, figures };
+  return { what: 'Hoops', ...result, ratio: asked.flatPa > 0 ? result.ratio : Infinity, wetSnowMm, figures };
+}
+
+/** Depth of wet snow on the ground that brings a flat load, mm. */
+export function wetDepthMm(flatPa: number, snow: DesignSnow): number {
+  return (flatPa / snow.flatPerGround / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
 }
 
 /** How stiffly a posted ridge holds one crown: a uniform row of hoops on a simply supported beam, N/mm. */

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { coverMaterial } from '../../core/catalog/covers';
+import { AISLES } from '../../core/catalog/sections';
 import { sheetSize } from '../../core/cover/rolls';
 import { type Figure, amount } from '../../core/figure';
 import type { Cover } from '../../core/files/garden';
@@ -61,7 +63,7 @@ function priceFigure(shopping: ShoppingList): Figure {
     quantity: 'money',
     formula: 'price = bars + rolls + packs still to buy',
     terms: [
-      ...(['Lumber', 'Pipe and conduit', 'Covers', 'Fasteners and hardware'] as const).map((aisle) => ({
+      ...AISLES.map((aisle) => ({
         name: aisle,
         ...amount(
           shopping.lines.filter((l) => l.aisle === aisle).reduce((sum, l) => sum + l.paid, 0),
@@ -79,8 +81,10 @@ function figures(
   o: Outline,
   work: WorkState['work'],
 ): readonly { readonly id: string; readonly name: string; readonly figure: Figure; readonly text?: string }[] {
-  const snow = o.strengths[0]?.figures[0];
-  const sheet = o.assembly.sheets[0];
+  const weakest = o.strengths[0];
+  const snow = weakest && Number.isFinite(weakest.wetSnowMm) ? weakest.figures[0] : undefined;
+  const sheet = o.assembly.sheets.find((s) => coverMaterial(s.coverKey).kind !== 'mesh');
+  const pieces = [...o.assembly.members, ...o.assembly.panels];
   const size = sheet && sheetSize(sheet);
   const { units } = o.garden;
   return [
@@ -110,15 +114,15 @@ function figures(
       name: 'Pieces',
       figure: {
         label: 'Pieces to cut',
-        value: o.assembly.members.length,
+        value: o.assembly.members.length + o.assembly.panels.length,
         quantity: 'count',
-        formula: 'pieces = members of the assembly',
-        terms: [...new Set(o.assembly.members.map((m) => m.part))].map((part) => ({
+        formula: 'pieces = bars and stiff sheets, piece by piece',
+        terms: [...new Set(pieces.map((m) => m.part))].map((part) => ({
           name: part,
-          ...amount(o.assembly.members.filter((m) => m.part === part).length, 'count'),
+          ...amount(pieces.filter((m) => m.part === part).length, 'count'),
         })),
         source: 'Counted from the assembly.',
-        assumes: ['Sheets and hardware are not in it.'],
+        assumes: ['Film, fabric and hardware are not in it.'],
       },
     },
     { id: 'hours', name: 'Hours to build', figure: o.hours },

@@ -24,6 +24,7 @@ const day = css`
   --timber-edge: #5a3c1c;
   --wall: #a9774a;
   --soil: #d8cdbd;
+  --straw: #dcc688;
   --pipe: #8b9aa0;
   --pipe-face: #bcc7cb;
   --pipe-edge: #14302a;
@@ -60,6 +61,7 @@ const evening = css`
   --timber-edge: #e0c7a4;
   --wall: #7b5837;
   --soil: #3b332a;
+  --straw: #6f6136;
   --pipe: #97a8ae;
   --pipe-face: #4c5b60;
   --pipe-edge: #e8efe9;
@@ -94,6 +96,7 @@ const outdoor = css`
   --timber-edge: #000;
   --wall: #cdb08a;
   --soil: #eee5d6;
+  --straw: #efe4c2;
   --pipe: #888;
   --pipe-face: #ddd;
   --pipe-edge: #000;

@@ -3,17 +3,26 @@ import { type ReactNode, useEffect, useMemo } from 'react';
 import {
   BoxGeometry,
   BufferGeometry,
+  CanvasTexture,
   CatmullRomCurve3,
   DoubleSide,
+  ExtrudeGeometry,
   Float32BufferAttribute,
   Matrix4,
   Object3D,
+  Path,
+  Shape,
   TubeGeometry,
+  Vector2,
   Vector3,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { Member, SheetPart, Vec3 } from '../../core/assembly/types';
-import { boardShape, section, tubeShape } from '../../core/catalog/sections';
+import { inPlace, panelNormal } from '../../core/assembly/pieces';
+import { boardCorners } from '../../core/assembly/project';
+import type { Block, Member, Panel, SheetPart, Vec3 } from '../../core/assembly/types';
+import { coverMaterial } from '../../core/catalog/covers';
+import { section, tubeShape } from '../../core/catalog/sections';
+import { stiffSheet } from '../../core/catalog/sheets';
 import type { Outline } from '../../core/plan';
 
 Object3D.DEFAULT_UP.set(0, 0, 1);
@@ -25,6 +34,10 @@ export interface RoundColours {
   readonly film: string;
   readonly wall: string;
   readonly soil: string;
+  readonly straw: string;
+  readonly plywood: string;
+  readonly ink: string;
+  readonly ground: string;
   readonly chalk: string;
 }
 
@@ -40,6 +53,8 @@ interface RoundProps {
   /** Where the eye stands: turned round and up, in degrees. */
   readonly turnDeg: number;
   readonly tiltDeg: number;
+  /** Tags beside the pieces. */
+  readonly tagged: boolean;
 }
 
 const vector = ([x, y, z]: Vec3): Vector3 => new Vector3(x, y, z);
@@ -50,17 +65,25 @@ function memberGeometry(m: Member): BufferGeometry {
   if (s.shape.kind === 'tube') {
     const points = m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to];
     const curve = new CatmullRomCurve3(points.map(vector), false, 'centripetal');
-    return new TubeGeometry(curve, points.length > 2 ? 72 : 1, tubeShape(s).outsideMm / 2, 10);
+    return new TubeGeometry(curve, points.length > 2 ? 96 : 1, tubeShape(s).outsideMm / 2, 10);
   }
-  const { thicknessMm, widthMm } = boardShape(s);
-  const box = new BoxGeometry(m.lengthMm, thicknessMm, widthMm);
-  if (m.shape.kind !== 'straight') return box;
-  const along = vector(m.shape.to).sub(vector(m.shape.from)).normalize();
-  const wide = vector(m.shape.wide);
-  const thin = new Vector3().crossVectors(wide, along);
-  const middle = vector(m.shape.from).add(vector(m.shape.to)).multiplyScalar(0.5);
-  box.applyMatrix4(new Matrix4().makeBasis(along, thin, wide).setPosition(middle));
-  return box;
+  const corners = boardCorners(m);
+  // Six sides as the corners run: from end first, low and high edge, thin side and thick.
+  const sides = [
+    [0, 1, 3, 2],
+    [4, 6, 7, 5],
+    [0, 4, 5, 1],
+    [2, 3, 7, 6],
+    [0, 2, 6, 4],
+    [1, 5, 7, 3],
+  ];
+  const positions = sides.flatMap(([a = 0, b = 0, c = 0, d = 0]) =>
+    [a, b, c, a, c, d].flatMap((k) => [...(corners[k] ?? [0, 0, 0])]),
+  );
+  const board = new BufferGeometry();
+  board.setAttribute('position', new Float32BufferAttribute(positions, 3));
+  board.computeVertexNormals();
+  return board;
 }
 
 /** The faces of a sheet as triangles; each face is a flat polygon. */
@@ -74,9 +97,106 @@ function sheetGeometry(sheet: SheetPart): BufferGeometry {
   return geometry;
 }
 
+/** Welded mesh as its wires, from the sides of its squares. */
+function wireGeometry(sheet: SheetPart): BufferGeometry {
+  const positions = sheet.faces.flatMap((face) =>
+    face.flatMap((p, i) => [...p, ...(face[(i + 1) % face.length] ?? p)]),
+  );
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute(positions, 3));
+  return geometry;
+}
+
+/** A panel with its openings cut out, as thick as its sheet. */
+function panelGeometry(p: Panel): BufferGeometry {
+  const outline = new Shape(p.outline.map(([u, v]) => new Vector2(u, v)));
+  outline.holes = p.openings.map((o) => new Path(o.map(([u, v]) => new Vector2(u, v))));
+  const geometry = new ExtrudeGeometry(outline, { depth: stiffSheet(p.sheetKey).thicknessMm, bevelEnabled: false });
+  const n = panelNormal(p);
+  geometry.applyMatrix4(new Matrix4().makeBasis(vector(p.u), vector(p.v), vector(n)).setPosition(vector(p.at)));
+  return geometry;
+}
+
+function blockGeometry({ low, high }: Block): BufferGeometry {
+  const box = new BoxGeometry(high[0] - low[0], high[1] - low[1], high[2] - low[2]);
+  box.translate((low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2);
+  return box;
+}
+
+/** A tag on a small plate that always faces the eye. */
+function tagTexture(text: string, ink: string, ground: string): CanvasTexture {
+  const canvas = document.createElement('canvas');
+  canvas.width = 128;
+  canvas.height = 64;
+  const g = canvas.getContext('2d');
+  if (g) {
+    g.fillStyle = ground;
+    g.fillRect(0, 0, 128, 64);
+    g.fillStyle = ink;
+    g.font = '600 40px "Atkinson Hyperlegible Next", sans-serif';
+    g.textAlign = 'center';
+    g.textBaseline = 'middle';
+    g.fillText(text, 64, 34);
+  }
+  return new CanvasTexture(canvas);
+}
+
+/** Where a piece's tag stands: the middle of a board, the crown of a hoop. */
+function tagPlace(m: Member): Vec3 {
+  const points = m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to];
+  if (m.shape.kind === 'curve') return points.reduce((best, p) => (p[2] > best[2] ? p : best));
+  const [a = [0, 0, 0], b = [0, 0, 0]] = points;
+  return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2];
+}
+
+function Tags({ outline: o, colours, lift, shown }: RoundProps): ReactNode {
+  const plates = useMemo(
+    () =>
+      [
+        ...o.assembly.members.map((m) => ({ tag: m.tag, at: tagPlace(m) })),
+        ...o.assembly.panels.map((p) => ({ tag: p.tag, at: inPlace(p, middleOf(p.outline)) })),
+      ].map((x) => ({ ...x, texture: tagTexture(x.tag, colours.ink, colours.ground) })),
+    [o, colours],
+  );
+  return plates
+    .filter(({ tag }) => shown(tag))
+    .map(({ tag, at, texture }) => (
+      <sprite key={tag} position={[at[0], at[1], at[2] + lift(tag)]} scale={[0.032, 0.016, 1]} renderOrder={5}>
+        <spriteMaterial map={texture} sizeAttenuation={false} depthTest={false} opacity={0.88} transparent />
+      </sprite>
+    ));
+}
+
+function middleOf(outline: Panel['outline']): readonly [number, number] {
+  const n = outline.length || 1;
+  return [outline.reduce((s, c) => s + c[0], 0) / n, outline.reduce((s, c) => s + c[1], 0) / n];
+}
+
 function Pieces({ outline: o, colours, lift, shown, picked, onPick }: RoundProps): ReactNode {
+  const solids = useMemo(
+    () => [
+      ...o.assembly.panels.map((p) => ({
+        tag: p.tag,
+        geometry: panelGeometry(p),
+        clear: stiffSheet(p.sheetKey).kind === 'glazing',
+        colour: stiffSheet(p.sheetKey).kind === 'glazing' ? colours.film : colours.plywood,
+      })),
+      ...o.assembly.blocks.map((b) => ({
+        tag: b.tag,
+        geometry: blockGeometry(b),
+        clear: false,
+        colour: colours.straw,
+      })),
+    ],
+    [o, colours],
+  );
   const members = useMemo(() => o.assembly.members.map((m) => ({ m, geometry: memberGeometry(m) })), [o]);
-  const sheets = useMemo(() => o.assembly.sheets.map((s) => ({ s, geometry: sheetGeometry(s) })), [o]);
+  const isMesh = (s: SheetPart): boolean => coverMaterial(s.coverKey).kind === 'mesh';
+  const sheets = useMemo(
+    () => o.assembly.sheets.filter((s) => !isMesh(s)).map((s) => ({ s, geometry: sheetGeometry(s) })),
+    [o],
+  );
+  const meshes = useMemo(() => o.assembly.sheets.filter(isMesh).map((s) => ({ s, geometry: wireGeometry(s) })), [o]);
   const colour = (m: Member): string =>
     m.tag === picked ? colours.chalk : section(m.sectionKey).shape.kind === 'board' ? colours.timber : colours.pipe;
   return (
@@ -93,8 +213,38 @@ function Pieces({ outline: o, colours, lift, shown, picked, onPick }: RoundProps
               onPick(m.tag);
             }}
           >
-            <meshStandardMaterial color={colour(m)} roughness={0.85} />
+            <meshStandardMaterial color={colour(m)} roughness={0.85} side={DoubleSide} />
           </mesh>
+        ))}
+      {solids
+        .filter(({ tag }) => shown(tag))
+        .map(({ tag, geometry, clear, colour: fill }) => (
+          <mesh
+            key={tag}
+            geometry={geometry}
+            position={[0, 0, lift(tag)]}
+            renderOrder={clear ? 2 : 0}
+            onClick={(e) => {
+              e.stopPropagation();
+              onPick(tag);
+            }}
+          >
+            <meshStandardMaterial
+              color={tag === picked ? colours.chalk : fill}
+              roughness={0.9}
+              transparent={clear}
+              opacity={clear ? 0.4 : 1}
+              side={DoubleSide}
+              depthWrite={!clear}
+            />
+          </mesh>
+        ))}
+      {meshes
+        .filter(({ s }) => shown(s.tag))
+        .map(({ s, geometry }) => (
+          <lineSegments key={s.tag} geometry={geometry} position={[0, 0, lift(s.tag)]}>
+            <lineBasicMaterial color={s.tag === picked ? colours.chalk : colours.ink} />
+          </lineSegments>
         ))}
       {sheets
         .filter(({ s }) => shown(s.tag))
@@ -147,10 +297,16 @@ function Eye({ outline: o, turnDeg, tiltDeg }: RoundProps): ReactNode {
   }, [controls, invalidate]);
   useEffect(() => {
     const { lengthMm, widthMm } = o.site.survey.frameOn;
+    const all = o.assembly.members.flatMap((m) =>
+      m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to],
+    );
+    const high = Math.max(800, ...all.map((p) => p[2]));
+    const wide = Math.max(widthMm, o.assembly.footing.widthMm);
+    const long = Math.max(lengthMm, o.assembly.footing.lengthMm);
     const turn = (turnDeg * Math.PI) / 180;
     const tilt = (tiltDeg * Math.PI) / 180;
-    const away = Math.max(lengthMm, widthMm) * 1.15 + 900;
-    const middle = new Vector3(lengthMm / 2, widthMm / 2, 400);
+    const away = Math.max(long, wide) * 1.1 + high * 0.8 + 300;
+    const middle = new Vector3(lengthMm / 2, widthMm / 2, high * 0.45);
     camera.position
       .set(Math.sin(turn) * Math.cos(tilt), -Math.cos(turn) * Math.cos(tilt), Math.sin(tilt))
       .multiplyScalar(away)
@@ -171,6 +327,7 @@ export default function RoundView(props: RoundProps): ReactNode {
       <directionalLight position={[5000, 3000, 2000]} intensity={0.8} />
       <BedBoxes {...props} />
       <Pieces {...props} />
+      {props.tagged && <Tags {...props} />}
       <Eye {...props} />
     </Canvas>
   );

@@ -19,6 +19,11 @@ const AREA: Readonly<Record<Stuff, { readonly fill: string; readonly stroke: str
   soil: { fill: 'var(--soil)', stroke: 'none' },
   timber: { fill: 'var(--timber)', stroke: 'var(--timber-edge)' },
   film: { fill: 'var(--film)', stroke: 'var(--film-edge)' },
+  glazing: { fill: 'var(--film)', stroke: 'var(--pipe-edge)' },
+  mesh: { fill: 'none', stroke: 'var(--pipe-edge)' },
+  plywood: { fill: 'var(--timber-face)', stroke: 'var(--timber-edge)' },
+  opening: { fill: 'var(--ground)', stroke: 'var(--timber-edge)' },
+  straw: { fill: 'var(--straw)', stroke: 'var(--timber-edge)' },
   pipe: { fill: 'var(--pipe)', stroke: 'var(--pipe-edge)' },
   rod: { fill: 'var(--quiet)', stroke: 'none' },
 };

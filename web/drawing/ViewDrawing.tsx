@@ -1,6 +1,6 @@
 import { type ReactNode, useMemo } from 'react';
 import styled from 'styled-components';
-import { type Drawn, bounds, drawAssembly, flatten } from '../../core/assembly/project';
+import { type Drawn, bounds, drawAssembly, flatten, standingTags } from '../../core/assembly/project';
 import type { Dimension, View } from '../../core/assembly/types';
 import type { Outline } from '../../core/plan';
 import type { Result } from '../../core/result';
@@ -205,7 +205,6 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra
   const places = o.assembly.dimensions
     .filter((d) => d.view === view && !play)
     .map((d) => placeDimension(d, sheet, formatLength(d.valueMm, units.length).length * FIGURE_PX, box));
-  const arch = o.assembly.arches[0];
   const ground = toScreen(sheet, [0, 0])[1];
   return (
     <Paper style={{ width: width + m.left + m.right, height: height + m.top + m.bottom }} data-view={view}>
@@ -225,11 +224,11 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra
         {view === 'end' && !play && <CropLine outline={o} sheet={sheet} />}
         {view === 'plan' && !play && <CropRows outline={o} sheet={sheet} />}
         {view === 'side' &&
-          arch?.xsMm.map((x, i) => {
-            const [sx, sy] = toScreen(sheet, [x, arch.footZMm + arch.hoop.heightMm]);
+          standingTags(o.assembly).map(({ tag, at }) => {
+            const [x, y] = toScreen(sheet, at);
             return (
-              <text key={i} x={sx} y={sy - 10} textAnchor="middle">
-                {arch.tags[i]}
+              <text key={tag} x={x} y={y - 10} textAnchor="middle">
+                {tag}
               </text>
             );
           })}
@@ -262,7 +261,7 @@ function describe(o: Outline, unit: Parameters<typeof formatLength>[1]): string 
   const arch = o.assembly.arches[0];
   return arch
     ? `${arch.tags.length} hoops, span ${formatLength(arch.hoop.spanMm, unit)}, ${formatLength(arch.hoop.heightMm, unit)} high, pipe ${formatLength(arch.cutMm, unit)}`
-    : '';
+    : `${o.assembly.members.length + o.assembly.panels.length} pieces, ${formatLength(o.assembly.footing.lengthMm, unit)} long, ${formatLength(o.assembly.footing.widthMm, unit)} wide`;
 }
 
 function Ground({ y, x0, x1 }: { readonly y: number; readonly x0: number; readonly x1: number }): ReactNode {
@@ -304,9 +303,7 @@ function CropLine({ outline: o, sheet }: { readonly outline: Outline; readonly s
 }
 
 function CropRows({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
-  const arch = o.assembly.arches[0];
-  const first = arch?.xsMm[0] ?? 0;
-  const last = arch?.xsMm[arch.xsMm.length - 1] ?? 0;
+  const [first, last] = o.assembly.reachMm;
   return (
     <g stroke="var(--holds)" strokeWidth={1.6} strokeDasharray="2 4">
       {o.assembly.crop.rowYsMm.map((y) => {

@@ -17,6 +17,11 @@ export const hingedHoopLidSchema = z.strictObject({
   battenWrapMm: z.number().min(25).max(150),
   ends: z.enum(['folded', 'flap']),
   paint: z.enum(['none', 'paint']),
+  /** null: one, or two where it is windy. */
+  latches: z.number().int().min(0).max(12).nullable().default(null),
+  stays: z.number().int().min(0).max(8).nullable().default(null),
+  /** How many lift it. */
+  people: z.enum(['1', '2']).default('1'),
 });
 
 export type HingedHoopLidAnswers = z.infer<typeof hingedHoopLidSchema>;
@@ -44,5 +49,8 @@ export function hingedHoopLidDefaults({ survey }: BuildSite): HingedHoopLidAnswe
     battenWrapMm: 3 * MM_PER_INCH,
     ends: 'folded',
     paint: 'paint',
+    latches: null,
+    stays: null,
+    people: '1',
   };
 }

@@ -1,6 +1,15 @@
-import { cropUnderHoop } from '../../assembly/crop';
+import { BARE } from '../../assembly/bare';
+import { cropUnder } from '../../assembly/crop';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
-import { type HoopSite, hoopMembers, hoopPlaces, outerFace, placeExtent, springHoop } from '../../assembly/hoops';
+import {
+  type HoopSite,
+  hoopMembers,
+  hoopPlaces,
+  outerFace,
+  placeExtent,
+  springHoop,
+  underHoop,
+} from '../../assembly/hoops';
 import { type Point2, enclosedArea, pathLength, sweptFaces, tautOutline } from '../../assembly/outline';
 import { buildRidge } from '../../assembly/ridge';
 import type { Assembly, Dimension } from '../../assembly/types';
@@ -10,6 +19,7 @@ import type { Elastica } from '../../hoop/elastica';
 import { type Result, fail, ok } from '../../result';
 import { MM_PER_INCH } from '../../units/length';
 import type { BuildSite } from '../../bed/buildSite';
+import { countOf } from '../../guide/tunnelSteps';
 import type { HingedHoopLidAnswers } from './answers';
 import { buildFrame } from './frame';
 import { lidHardware } from './hardware';
@@ -121,7 +131,12 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     typed: false,
   });
 
+  const under = underHoop(hoop, a.pipe, footY, footZ);
+  const painted = hardware.some((h) => h.itemKey === 'paint');
+  const count = (key: string): number => countOf(hardware, key);
+
   return ok({
+    ...BARE,
     members: [...lid, ...frame.crossBoards],
     sheets,
     hardware,
@@ -149,9 +164,44 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
         pushesAtMm: spacingMm,
       },
     ],
-    sleeves: [],
-    moving: [{ name: 'Lid', memberTags: lid.map((m) => m.tag), sheetTags: sheets.map((s) => s.tag), motion: 'hinged' }],
-    crop: cropUnderHoop(bed, width, a.crop, a.rowFromEdgeMm, hoop, a.pipe, footY, footZ),
+    under,
+    reachMm: [x0 + t, x1 - t],
+    moving: [
+      {
+        name: 'Lid',
+        memberTags: lid.map((m) => m.tag),
+        sheetTags: sheets.map((s) => s.tag),
+        panelTags: [],
+        motion: 'hinged',
+        extraKg: 0,
+        people: a.people === '2' ? 2 : 1,
+        hung: {
+          alongMm: length,
+          reachMm: width,
+          latches: count('latch'),
+          stays: count('stay'),
+          opener: undefined,
+        },
+      },
+    ],
+    footing: {
+      on: 'wall',
+      stiff: true,
+      lengthMm: length,
+      widthMm: width,
+      holdDowns: [
+        { what: 'hinges', count: count('hinge'), eachN: 900 },
+        { what: 'latches', count: count('latch'), eachN: 450, ask: 'latches' },
+      ],
+    },
+    contacts: [
+      ...(section(a.pipe).material === 'pvc' ? [{ what: 'bare PVC' as const, guarded: painted }] : []),
+      ...(a.feet === 'straps-outside' ? [{ what: 'pipe end' as const, guarded: count('end-cap') > 0 }] : []),
+      { what: 'timber corner', guarded: true },
+    ],
+    fixing: 'battens',
+    airing: { by: a.ends === 'flap' ? 'flaps' : 'lid', screened: false },
+    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       coverKey: a.cover,
       floorM2: (length * width) / 1e6,

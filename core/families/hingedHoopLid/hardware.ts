@@ -52,8 +52,8 @@ export function lidHardware(a: HingedHoopLidAnswers, c: LidCounts): readonly Har
     ),
     use('hinge', hingeCount(c.length), 'Hinge rail to the bed'),
     use('handle', 1, 'Front rail, in the middle'),
-    use('latch', c.windy ? 2 : 1, c.windy ? 'Front rail to the bed, two where it is windy' : 'Front rail to the bed'),
-    use('stay', c.length > 8 * FOOT_MM ? 2 : 1, 'Holds the lid open'),
+    use('latch', a.latches ?? (c.windy ? 2 : 1), 'Front rail to the bed'),
+    use('stay', a.stays ?? (c.length > 8 * FOOT_MM ? 2 : 1), 'Holds the lid open'),
     use('paint', painted ? 1 : 0, 'PVC painted where film touches it'),
     ...c.frame.hardware,
   ];

@@ -1,3 +1,4 @@
+import { countOf } from '../../guide/tunnelSteps';
 import { fail } from '../../result';
 import type { Family } from '../family';
 import {
@@ -11,6 +12,7 @@ import {
   pipeQuestion,
   schoolQuestion,
   paintQuestion,
+  peopleQuestion,
 } from '../questions';
 import { type HingedHoopLidAnswers, hingedHoopLidDefaults, hingedHoopLidSchema } from './answers';
 import { assembleHingedHoopLid } from './assemble';
@@ -54,6 +56,9 @@ export const hingedHoopLid: Family<HingedHoopLidAnswers> = {
       ['far', 'Far side', 'You open it from the near side.'],
       ['near', 'Near side', 'You open it from the far side.'],
     ]),
+    { kind: 'count', id: 'latches', label: 'Latches', value: countOf(built?.hardware ?? [], 'latch'), min: 0, max: 12 },
+    { kind: 'count', id: 'stays', label: 'Stays', value: countOf(built?.hardware ?? [], 'stay'), min: 0, max: 8 },
+    peopleQuestion(a.people),
     ...coverQuestions(a),
     choice(
       'ends',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import type { BuildSite } from '../../bed/buildSite';
-import { sharedAnswers } from '../questions';
+import { sharedAnswers, weightsAnswer } from '../questions';
 
 export const stakedTunnelSchema = z.strictObject({
   ...sharedAnswers,
@@ -19,6 +19,7 @@ export const stakedTunnelSchema = z.strictObject({
   skirtMm: z.number().min(50).max(800),
   ends: z.enum(['gathered', 'folded']),
   paint: z.enum(['none', 'paint']),
+  weights: weightsAnswer,
 });
 
 export type StakedTunnelAnswers = z.infer<typeof stakedTunnelSchema>;
@@ -47,5 +48,6 @@ export function stakedTunnelDefaults({ bed }: BuildSite): StakedTunnelAnswers {
     skirtMm: 10 * MM_PER_INCH,
     ends: 'gathered',
     paint: 'paint',
+    weights: null,
   };
 }

@@ -1,6 +1,6 @@
 import { soilZ } from '../../assembly/crop';
 import { type TunnelFoot, type TunnelRow, footDimension, looseTunnel, tunnelRow } from '../../assembly/looseTunnel';
-import type { Assembly, HardwareUse, Member } from '../../assembly/types';
+import type { Assembly, HardwareUse, HoldDown, Member } from '../../assembly/types';
 import { coverMaterial } from '../../catalog/covers';
 import { section, thicknessMm } from '../../catalog/sections';
 import { type Result, fail, ok } from '../../result';
@@ -10,6 +10,13 @@ import { tunnelSteps } from './steps';
 
 /** Rods stand this far inside the bed's wall, so that they can be driven. */
 const ROD_FROM_WALL_MM = 25;
+
+/** What one foot holds against lifting, N: our own middle figures for loam. */
+const HOLDS: Readonly<Record<StakedTunnelAnswers['feet'], (count: number) => HoldDown>> = {
+  rods: (count) => ({ what: 'pipes over driven rods', count, eachN: 60 }),
+  soil: (count) => ({ what: 'pipe ends in the soil', count, eachN: 40 }),
+  straps: (count) => ({ what: 'straps on the wall', count, eachN: 300 }),
+};
 
 /** Builds the tunnel: hoops over rods, in the soil or in straps; ridge; cover weighted at the foot. */
 export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): Result<Assembly> {
@@ -25,6 +32,9 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
     looseTunnel(a, row, site, {
       members: rods,
       hardware: [...feetHardware(a, row.hoops.length), ...(bare && a.paint === 'paint' ? [paint] : [])],
+      on: a.feet === 'straps' ? 'wall' : 'soil',
+      holdDowns: [HOLDS[a.feet](2 * row.hoops.length)],
+      contacts: section(a.pipe).material === 'pvc' ? [{ what: 'bare PVC', guarded: bare && a.paint === 'paint' }] : [],
       sleeves: a.feet === 'rods' ? [{ outerKey: a.pipe, innerKey: a.rod, where: 'pipe over rod' }] : [],
       dimensions: [
         footDimension('span', 'span', row, row.spanMm),
@@ -32,10 +42,7 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
         ...(a.feet === 'soil' ? [footDimension('bury', 'in the soil', row, a.buryMm)] : []),
       ],
       steps: (hardware) => tunnelSteps(a, row, rods, hardware),
-      remarks:
-        bare && a.paint === 'none'
-          ? ['Bare PVC against film shortens its life to a year or two. Paint or tape the pipe where they touch.']
-          : [],
+      remarks: [],
     }),
   );
 }

@@ -12,6 +12,7 @@ import {
   schoolQuestion,
   paintQuestion,
   looseEndsQuestion,
+  weightsQuestion,
 } from '../questions';
 import { type StakedTunnelAnswers, stakedTunnelDefaults, stakedTunnelSchema } from './answers';
 import { assembleStakedTunnel } from './assemble';
@@ -51,6 +52,7 @@ export const stakedTunnel: Family<StakedTunnelAnswers> = {
     ...coverQuestions(a),
     { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
     looseEndsQuestion(a.ends),
+    weightsQuestion(built),
     paintQuestion(a.paint),
     cropQuestion(a),
   ],

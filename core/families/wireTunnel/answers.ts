@@ -3,7 +3,7 @@ import type { BuildSite } from '../../bed/buildSite';
 import { COVER_BY_KEY } from '../../catalog/covers';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
-import { sharedAnswers } from '../questions';
+import { sharedAnswers, weightsAnswer } from '../questions';
 
 /** Wires that are stiff enough, with the widest span each one carries. */
 export const WIRES: Readonly<Record<string, number>> = { 'wire-9': 48 * MM_PER_INCH, 'wire-10': 36 * MM_PER_INCH };
@@ -14,7 +14,7 @@ export const wireTunnelSchema = z.strictObject({
   cover: z
     .string()
     .refine(
-      (key) => (COVER_BY_KEY.get(key)?.kind ?? 'film') !== 'film',
+      (key) => ['fabric', 'net', 'shade'].includes(COVER_BY_KEY.get(key)?.kind ?? ''),
       'must be a fabric or net: wire is too weak for film',
     ),
   spanMm: z.number().min(200).max(2000).nullable(),
@@ -22,6 +22,7 @@ export const wireTunnelSchema = z.strictObject({
   ridge: z.enum(['none', 'rope']),
   skirtMm: z.number().min(50).max(800),
   ends: z.enum(['gathered', 'folded']),
+  weights: weightsAnswer,
 });
 
 export type WireTunnelAnswers = z.infer<typeof wireTunnelSchema>;
@@ -44,5 +45,6 @@ export function wireTunnelDefaults({ bed }: BuildSite): WireTunnelAnswers {
     ridge: 'none',
     skirtMm: 8 * MM_PER_INCH,
     ends: 'gathered',
+    weights: null,
   };
 }

@@ -19,6 +19,7 @@ import {
   dimensionShared,
   schoolQuestion,
   looseEndsQuestion,
+  weightsQuestion,
 } from '../questions';
 import { WIRES, type WireTunnelAnswers, wireTunnelDefaults, wireTunnelSchema } from './answers';
 
@@ -80,6 +81,9 @@ function assemble(a: WireTunnelAnswers, site: BuildSite): Result<Assembly> {
     looseTunnel(a, row, site, {
       members: [],
       hardware: [],
+      on: 'soil',
+      holdDowns: [{ what: 'wire legs in the soil', count: 2 * row.hoops.length, eachN: 20 }],
+      contacts: [],
       sleeves: [],
       dimensions: [footDimension('span', 'span', row, spanMm), footDimension('bury', 'in the soil', row, a.legDepthMm)],
       steps: (hardware) => [
@@ -116,6 +120,7 @@ export const wireTunnel: Family<WireTunnelAnswers> = {
     ...coverQuestions(a, (c) => c.kind !== 'film'),
     { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
     looseEndsQuestion(a.ends),
+    weightsQuestion(built),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => {

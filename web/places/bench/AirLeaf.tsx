@@ -119,16 +119,18 @@ export function AirLeaf({
 
 /** The two vents, to scale, as squares on the end of the cover. */
 function Vents({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
-  const arch = o.assembly.arches[0];
+  const { under } = o.assembly;
+  const top = under.reduce((best, p) => (p.z > best.z ? p : best));
+  const foot = Math.min(...under.map((p) => p.z));
   const side = Math.sqrt(o.air.ventEachM2) * 1000;
-  if (!arch || side < 1) return null;
-  const middle = arch.footYMm + arch.hoop.spanMm / 2;
+  if (side < 1) return null;
+  const middle = top.y;
   const px = side * sheet.scale;
   return (
     <g>
       {[
-        { name: 'low', z: arch.baseZMm + side },
-        { name: 'high', z: arch.footZMm + arch.hoop.heightMm * 0.93 },
+        { name: 'low', z: foot + side },
+        { name: 'high', z: foot + (top.z - foot) * 0.93 },
       ].map(({ name, z }) => {
         const [x, y] = toScreen(sheet, [middle, z]);
         return (

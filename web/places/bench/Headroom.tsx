@@ -1,7 +1,6 @@
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import { clearHeightAt } from '../../../core/assembly/hoops';
-import { hoopCurve } from '../../../core/hoop/curve';
+import { heightAt } from '../../../core/hoop/curve';
 import { type Figure, amount } from '../../../core/figure';
 import type { Outline } from '../../../core/plan';
 import { fail, ok } from '../../../core/result';
@@ -38,23 +37,20 @@ export function Headroom({ outline: o }: { readonly outline: Outline }): ReactNo
   const [asked, setAsked] = useState(200);
   const arch = o.assembly.arches[0];
   const { bed } = o.site;
-  const curve = useMemo(() => arch && hoopCurve(arch.hoop, 200), [arch]);
-  if (!arch || !curve) return null;
   const { soilZMm, topZMm } = o.assembly.crop;
-  const at = (fromWall: number): number =>
-    arch.footZMm + clearHeightAt(curve, arch.sectionKey, arch.footYMm, bed.wall.thicknessMm + fromWall) - soilZMm;
+  const at = (fromWall: number): number => heightAt(o.assembly.under, bed.wall.thicknessMm + fromWall) - soilZMm;
   const why = (label: string, fromWall: number): Figure => ({
     label,
     value: Math.max(0, at(fromWall)),
     quantity: 'length',
-    formula: 'clear height = centre line of the bent pipe − half the pipe − soil',
+    formula: 'clear height = underside of the frame − soil',
     terms: [
       { name: 'from the inside of the wall', ...amount(fromWall, 'length') },
       { name: 'underside above the ground', ...amount(at(fromWall) + soilZMm, 'length') },
       { name: 'soil above the ground', ...amount(soilZMm, 'length') },
     ],
-    source: 'The true curve of the sprung pipe (planar elastica).',
-    assumes: ['Under a hoop; the cover sags a little between hoops.'],
+    source: 'The underside as built; of sprung pipe its true curve (planar elastica).',
+    assumes: ['Under a hoop or bar; the cover sags a little between them.'],
   });
   const width = o.site.survey.frameOn.widthMm - 2 * bed.wall.thicknessMm;
   return (
@@ -82,8 +78,12 @@ export function Headroom({ outline: o }: { readonly outline: Outline }): ReactNo
       </dd>
       <dt>{crop(o.assembly.crop.cropKey).name}, full-grown</dt>
       <dd className="measure">{formatLength(topZMm - soilZMm, length)}</dd>
-      <dt>widest point of the hoop</dt>
-      <dd className="measure">{formatLength(arch.hoop.maxWidthMm, length)}</dd>
+      {arch && (
+        <>
+          <dt>widest point of the hoop</dt>
+          <dd className="measure">{formatLength(arch.hoop.maxWidthMm, length)}</dd>
+        </>
+      )}
     </Box>
   );
 }

@@ -59,6 +59,10 @@ function useColours(): RoundColours {
       film: role('film-edge'),
       wall: role('wall'),
       soil: role('soil'),
+      straw: role('straw'),
+      plywood: role('timber-face'),
+      ink: role('ink'),
+      ground: role('ground'),
       chalk: role('chalk'),
     };
   };
@@ -84,12 +88,13 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
   const building = o.assembly.steps.filter((s) => s.id !== 'cut' && s.tags.length > 0);
   const [upTo, setUpTo] = useState(building.length);
   const [apart, setApart] = useState(false);
+  const [tagged, setTagged] = useState(true);
   const first = (tag: string): number => {
     const at = building.findIndex((s) => s.tags.includes(tag));
     return at < 0 ? 0 : at;
   };
   const member = o.assembly.members.find((m) => m.tag === picked);
-  const sheet = o.assembly.sheets.find((s) => s.tag === picked);
+  const other = [...o.assembly.sheets, ...o.assembly.panels, ...o.assembly.blocks].find((s) => s.tag === picked);
   const stage = Math.min(upTo, building.length);
   return (
     <Stage
@@ -116,15 +121,17 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
           onPick={setPicked}
           turnDeg={turn}
           tiltDeg={tilt}
+          tagged={tagged}
         />
       </Suspense>
       <div className="turn">
         <Button onPress={() => setTurn(turn - TURN_DEG)}>Turn left</Button>
         <Button onPress={() => setTurn(turn + TURN_DEG)}>Turn right</Button>
+        <Button onPress={() => setTagged(!tagged)}>{tagged ? 'Hide tags' : 'Show tags'}</Button>
         <Button onPress={() => setApart(!apart)}>{apart ? 'Put together' : 'Pull apart'}</Button>
         <span className="picked" role="status">
           {member && `${member.tag} ${member.part}, ${formatLength(member.lengthMm, length)}`}
-          {sheet && `${sheet.tag} ${sheet.part}`}
+          {other && `${other.tag} ${other.part}`}
         </span>
       </div>
       <RoundPanel
@@ -162,7 +169,10 @@ function RoundPanel({ outline: o, picked, onPick, stage, steps, onStage }: Panel
       <Pieces>
         {[
           ...o.assembly.members.map((m) => ({ tag: m.tag, text: `${m.part}, ${formatLength(m.lengthMm, length)}` })),
-          ...o.assembly.sheets.map((s) => ({ tag: s.tag, text: s.part })),
+          ...[...o.assembly.panels, ...o.assembly.blocks, ...o.assembly.sheets].map((s) => ({
+            tag: s.tag,
+            text: s.part,
+          })),
         ].map(({ tag, text }) => (
           <li key={tag}>
             <button type="button" aria-pressed={picked === tag} onClick={() => onPick(tag)}>

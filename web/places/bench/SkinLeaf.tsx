@@ -6,7 +6,9 @@ import { sheetSize } from '../../../core/cover/rolls';
 import type { Outline } from '../../../core/plan';
 import { formatLength } from '../../../core/units/length';
 import { useUnits } from '../../app/hooks';
+import { OffcutPattern } from '../../drawing/BarDrawing';
 import { RollDrawing } from '../../drawing/RollDrawing';
+import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { useSize } from '../../drawing/useSize';
 
 const Area = styled.div`
@@ -99,6 +101,7 @@ export function SkinLeaf({ outline: o }: { readonly outline: Outline }): ReactNo
   const film = o.assembly.sheets.some((s) => coverMaterial(s.coverKey).kind === 'film');
   return (
     <Area ref={ref} tabIndex={0} role="region" aria-label="Sheets">
+      <OffcutPattern />
       {o.rolls.rolls.map((cut, i) => (
         <figure key={i}>
           <figcaption>
@@ -110,7 +113,10 @@ export function SkinLeaf({ outline: o }: { readonly outline: Outline }): ReactNo
           {size && <RollDrawing cut={cut} width={Math.max(280, size.width - 8)} />}
         </figure>
       ))}
-      {o.rolls.rolls.length === 0 && (
+      {o.sheets.sheets.map((cut) => (
+        <div key={cut.label}>{size && <SheetDrawing cut={cut} width={Math.max(280, size.width - 8)} />}</div>
+      ))}
+      {o.assembly.sheets.length > 0 && o.rolls.rolls.length === 0 && (
         <p>No roll on sale is wide and long enough. The checks beside this say what to change.</p>
       )}
       {o.assembly.sheets.map((part) => (

@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { SNOW_DENSITY, slopeFactor } from '../../../core/proof/snow';
-import { hoopCurve } from '../../../core/hoop/curve';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/hoop/strain';
-import { section, tubeShape } from '../../../core/catalog/sections';
+import { section, thicknessMm } from '../../../core/catalog/sections';
 import { amount } from '../../../core/figure';
+import type { ArchRow } from '../../../core/assembly/types';
 import type { Outline } from '../../../core/plan';
 import { footThrustN, hoopFigures } from '../../../core/proof/hoopFigures';
 import { type Result, failAll, ok } from '../../../core/result';
@@ -77,20 +77,17 @@ const Bands = styled.div`
 
 /** The loads on the hoop and the hoop itself. */
 export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
-  const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const frame = useViewFrame(o, 'end');
   const m = MARGIN.end;
-  const arch = o.assembly.arches[0];
-  if (!arch) return null;
   const scale = size
     ? Math.min(
         (size.width - m.left - m.right) / frame.widthMm,
         (Math.max(size.height, 350) - m.top - m.bottom - SNOW_PX) / frame.heightMm,
       )
     : 0;
-  const od = tubeShape(section(arch.sectionKey)).outsideMm;
-  const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, od);
+  const arch = o.assembly.arches[0];
+  const bars = o.strengths.filter((s) => s.what !== 'Hoops' && Number.isFinite(s.wetSnowMm)).flatMap((s) => s.figures);
   return (
     <Area>
       <div className="drawing" ref={ref}>
@@ -108,37 +105,60 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
         )}
       </div>
       <div>
-        <h2>The bent hoop</h2>
-        <Figures figures={hoopFigures(arch)} />
-        {arch.sprung ? (
-          <Bands>
-            {[20, 0].map((t) => {
-              const limits = bendLimitsPercent(t);
-              const edges = [0, ...limits, 5];
-              return (
-                <div key={t}>
-                  Bent at {formatAmount(t, 'temperature', units)}: <b>{bendBand(strain, t)}</b>
-                  <div
-                    className="scale"
-                    role="img"
-                    aria-label={`Strain ${strain.toFixed(1)} percent; easy below ${limits[0]}, firm below ${limits[1]}, hard below ${limits[2]}`}
-                  >
-                    {['easy', 'firm', 'hard', 'too far'].map((name, i) => (
-                      <span key={name} style={{ width: `${(((edges[i + 1] ?? 0) - (edges[i] ?? 0)) / 5) * 100}%` }}>
-                        {name}
-                      </span>
-                    ))}
-                    <i style={{ left: `${Math.min(100, strain * 20)}%` }} />
-                  </div>
-                </div>
-              );
-            })}
-          </Bands>
-        ) : (
-          <p style={{ marginTop: '1rem' }}>Bent to this shape beforehand: nothing springs, and the feet do not push.</p>
+        {arch && <BentHoop arch={arch} />}
+        {bars.length > 0 && (
+          <>
+            <h2>The bars</h2>
+            <Figures figures={bars} />
+          </>
+        )}
+        {o.lifts.length > 0 && (
+          <>
+            <h2>What is lifted</h2>
+            <Figures figures={o.lifts} />
+          </>
         )}
       </div>
     </Area>
+  );
+}
+
+/** The hoop's own figures, and how hard it is to bend. */
+function BentHoop({ arch }: { readonly arch: ArchRow }): ReactNode {
+  const units = useUnits();
+  const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, thicknessMm(section(arch.sectionKey)));
+  return (
+    <>
+      <h2>{arch.sprung ? 'The bent hoop' : 'The hoop'}</h2>
+      <Figures figures={hoopFigures(arch)} />
+      {arch.sprung ? (
+        <Bands>
+          {[20, 0].map((t) => {
+            const limits = bendLimitsPercent(t);
+            const edges = [0, ...limits, 5];
+            return (
+              <div key={t}>
+                Bent at {formatAmount(t, 'temperature', units)}: <b>{bendBand(strain, t)}</b>
+                <div
+                  className="scale"
+                  role="img"
+                  aria-label={`Strain ${strain.toFixed(1)} percent; easy below ${limits[0]}, firm below ${limits[1]}, hard below ${limits[2]}`}
+                >
+                  {['easy', 'firm', 'hard', 'too far'].map((name, i) => (
+                    <span key={name} style={{ width: `${(((edges[i + 1] ?? 0) - (edges[i] ?? 0)) / 5) * 100}%` }}>
+                      {name}
+                    </span>
+                  ))}
+                  <i style={{ left: `${Math.min(100, strain * 20)}%` }} />
+                </div>
+              </div>
+            );
+          })}
+        </Bands>
+      ) : (
+        <p style={{ margin: '1rem 0' }}>Shaped beforehand: nothing springs, and the feet do not push.</p>
+      )}
+    </>
   );
 }
 
@@ -147,22 +167,23 @@ const SNOW_PX = 54;
 /** Even snow by local slope over the hoop, and the push of the feet. */
 function SnowAndPush({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
   const units = useUnits();
-  const arch = o.assembly.arches[0];
-  if (!arch) return null;
-  const curve = hoopCurve(arch.hoop, 40);
+  const { under } = o.assembly;
   const tall = 34;
-  const crown = toScreen(sheet, [0, arch.footZMm + arch.hoop.heightMm])[1];
+  const crown = toScreen(sheet, [0, Math.max(...under.map((p) => p.z))])[1];
   const base = crown - 22;
-  const top = curve.map((p) => {
-    const [x] = toScreen(sheet, [arch.footYMm + p.y, 0]);
-    const overhang = Math.abs(p.angle) > Math.PI / 2;
-    return [x, base - (overhang ? 0 : tall * slopeFactor((p.angle * 180) / Math.PI))] as const;
+  // Snow stands on each stretch of the cover by its own slope; nothing on what leans outward.
+  const top = under.slice(1).flatMap((b, i) => {
+    const a = under[i] ?? b;
+    const angle = Math.atan2(b.z - a.z, b.y - a.y);
+    const high = Math.abs(angle) > Math.PI / 2 ? 0 : tall * slopeFactor((angle * 180) / Math.PI);
+    return [a, b].map((p) => [toScreen(sheet, [p.y, 0])[0], base - high] as const);
   });
   const first = top[0]?.[0] ?? 0;
   const last = top[top.length - 1]?.[0] ?? 0;
-  const push = footThrustN(arch);
-  const outer = Math.max(o.site.survey.frameOn.widthMm, arch.footYMm + arch.hoop.spanMm);
-  const [fx, fy] = toScreen(sheet, [outer, arch.footZMm]);
+  const arch = o.assembly.arches[0];
+  const push = arch ? footThrustN(arch) : 0;
+  const outer = Math.max(o.site.survey.frameOn.widthMm, ...under.map((p) => p.y));
+  const [fx, fy] = toScreen(sheet, [outer, arch?.footZMm ?? 0]);
   return (
     <g>
       <path

@@ -162,7 +162,7 @@ export function Choose(): ReactNode {
                       <div key={key}>
                         <dt>{label}</dt>
                         <dd className="measure">
-                          {m && Number.isFinite(m[key]) ? <Said phrase={[amount(m[key], quantity)]} /> : '…'}
+                          {m && <Measured value={m[key]} quantity={quantity} waits={key === 'price'} />}
                         </dd>
                       </div>
                     ))}
@@ -264,6 +264,12 @@ export function Choose(): ReactNode {
       </Body>
     </>
   );
+}
+
+function Measured(p: { readonly value: number; readonly quantity: Quantity; readonly waits: boolean }): ReactNode {
+  if (Number.isFinite(p.value)) return <Said phrase={[amount(p.value, p.quantity)]} />;
+  if (p.waits) return '…';
+  return Number.isNaN(p.value) ? 'not judged' : 'slides off';
 }
 
 /** Prices by family, once the background has worked them out. */

@@ -12,6 +12,7 @@ import { useCurrent } from '../../app/current';
 import { useUnits } from '../../app/hooks';
 import { useOutline, useWork } from '../../app/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
+import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { Button } from '../../parts/controls';
 import { StepCard } from '../build/StepCard';
@@ -160,6 +161,9 @@ function Sheets({
           <OffcutPattern />
           {work.cuts.map((cut) => (
             <SectionBars key={cut.sectionKey} cut={cut} width={WIDTH - 10} longestMm={longestBar(work.cuts)} />
+          ))}
+          {o.sheets.sheets.map((cut) => (
+            <SheetDrawing key={cut.label} cut={cut} width={WIDTH - 10} />
           ))}
           <p className="small">
             Marks run from the tape’s end, after the squared end, and count the saw’s own width. PVC dust: outdoors with

@@ -14,6 +14,7 @@ import { useEdit, useGarden, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useOutline, useWork } from '../../app/usePlan';
 import { BarDrawing, OffcutPattern } from '../../drawing/BarDrawing';
+import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { useSize } from '../../drawing/useSize';
 import { Button, Select } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
@@ -132,6 +133,14 @@ export function Saw(): ReactNode {
                 longestMm={longestBar(cuts)}
               />
             ))}
+          {size && outlined.value.sheets.sheets.length > 0 && (
+            <section aria-label="Stiff sheets">
+              <h2>Stiff sheets</h2>
+              {outlined.value.sheets.sheets.map((cut) => (
+                <SheetDrawing key={cut.label} cut={cut} width={size.width - (size.width < 500 ? 20 : 44)} />
+              ))}
+            </section>
+          )}
         </Bars>
         <Panel aria-label="How to cut">
           {cuts && (
@@ -249,11 +258,13 @@ function OnHand(): ReactNode {
             onChange={(e) => setKey(e.target.value)}
             style={{ width: '8rem' }}
           >
-            {[...SECTION_BY_KEY.values()].map((s) => (
-              <option key={s.key} value={s.key}>
-                {s.name}
-              </option>
-            ))}
+            {[...SECTION_BY_KEY.values()]
+              .filter((s) => s.stock.length > 0)
+              .map((s) => (
+                <option key={s.key} value={s.key}>
+                  {s.name}
+                </option>
+              ))}
           </Select>
           <TypedField
             label="Length of the bar to add"
