@@ -13,6 +13,7 @@ export interface HardwareItem {
 }
 
 const FIXINGS: Aisle = 'Fasteners and hardware';
+const YARD: Aisle = 'Garden and yard';
 const PIPE: Aisle = 'Pipe and conduit';
 const PACK = 'Ordinary pack size; made-up price';
 
@@ -54,6 +55,35 @@ const ITEMS: readonly HardwareItem[] = [
   item('rope', 'UV rope', 15, 7.2, FIXINGS, 'm'),
   item('sandbag', 'sandbag or brick, 5 kg', 1, 1.6),
   item('paint', 'exterior paint for PVC, small tin', 1, 6.5),
+  item('bracket', 'angle bracket 2 in with screws', 4, 5.2),
+  item('hook', 'cabin hook with eyes', 1, 2.4),
+  item('u-strap', 'conduit strap, two holes', 10, 4.2, PIPE),
+  item('elbow-45', 'PVC elbow 45 degrees, to the pipe', 1, 1.1, PIPE),
+  item('elbow-90', 'PVC elbow 90 degrees, to the pipe', 1, 0.8, PIPE),
+  item('tee', 'PVC tee, to the pipe', 1, 1, PIPE),
+  item('three-way', 'PVC three-way corner, to the pipe', 1, 2.9, PIPE),
+  item('four-way', 'PVC four-way tee, to the pipe', 1, 3.4, PIPE),
+  item('channel', 'film channel, aluminium', 2, 4.9, FIXINGS, 'm'),
+  item('spring-wire', 'spring wire for the channel', 2, 2.1, FIXINGS, 'm'),
+  item('edge-guard', 'split hose for a sharp edge', 3, 3.8, FIXINGS, 'm'),
+  item('edge-tape', 'foil tape for twin-wall ends', 10, 6.2, FIXINGS, 'm'),
+  item('glazing-screw', 'screw with washer for glazing', 25, 6.8),
+  item('glazing-strip', 'wavy closure strip for corrugated sheet', 1, 3.2, FIXINGS, 'm'),
+  item('opener', 'wax opener, lifts 7 kg', 1, 39),
+  item('vent-flap', 'flap hinges and turn button for a vent', 1, 4.4),
+  item('end-sleeve', 'sleeve for a cut wire end', 25, 4.9),
+  item('door-hinge', 'tee hinge 6 in with screws', 1, 4.8),
+  item('door-latch', 'thumb latch for a door', 1, 9.5),
+  item('crank', 'hand crank for a roll-up side', 1, 28),
+  item('roll-clip', 'clip that holds film on a roll bar', 10, 7.8),
+  item('ground-anchor', 'screw-in ground anchor 15 in', 1, 8.6),
+  item('post-mix', 'bag of post mix 20 kg', 1, 6.4),
+  item('tek-screw', 'self-drilling screw for steel', 50, 8.8),
+  item('cross-connector', 'clamp where a purlin crosses a hoop', 1, 2.2, PIPE),
+  item('brick', 'brick or paver', 1, 0.9, YARD),
+  item('old-window', 'old window sash, looked for second-hand', 1, 10, YARD),
+  item('straw-bale', 'straw bale 36 x 18 x 14 in', 1, 8, YARD),
+  item('safety-film', 'safety film for glass', 1, 14, FIXINGS),
 ];
 
 /** Every counted thing that ships with the program, by key. */

@@ -5,6 +5,8 @@ import { type Result, fail, ok } from '../result';
 import type { Change, Family, Question } from './family';
 import type { BuildSite } from '../bed/buildSite';
 import { hingedHoopLid } from './hingedHoopLid';
+import { liftOffCover } from './liftOffCover';
+import { bentConduit } from './bentConduit';
 import { stakedTunnel } from './stakedTunnel';
 import { wireTunnel } from './wireTunnel';
 
@@ -13,6 +15,8 @@ const FAMILIES = {
   'staked-tunnel': stakedTunnel,
   'wire-tunnel': wireTunnel,
   'hinged-hoop-lid': hingedHoopLid,
+  'lift-off-cover': liftOffCover,
+  'bent-conduit': bentConduit,
 } as const;
 
 export type FamilyKey = keyof typeof FAMILIES;
@@ -103,6 +107,8 @@ const BOUND: Readonly<Record<FamilyKey, BoundFamily>> = {
   'staked-tunnel': bind(stakedTunnel),
   'wire-tunnel': bind(wireTunnel),
   'hinged-hoop-lid': bind(hingedHoopLid),
+  'lift-off-cover': bind(liftOffCover),
+  'bent-conduit': bind(bentConduit),
 };
 
 /** The family of a key. */

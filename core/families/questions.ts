@@ -11,17 +11,23 @@ import type { Change, Option, Question } from './family';
 /** How many bags or bricks lie on a loose sheet; null: as many as its length asks for. */
 export const weightsAnswer = z.number().int().min(0).max(200).nullable().default(null);
 
+/** Answers that every family asks for: how much of the bed, which crop, where its edge row stands. */
+export const placeAnswers = {
+  extent: extentSchema,
+  crop: z.string().refine((key) => CROPS.some((c) => c.key === key), 'must be a crop in the list'),
+  rowFromEdgeMm: z.number().min(0).max(2000),
+} as const;
+export type PlaceAnswers = z.infer<z.ZodObject<typeof placeAnswers>>;
+
 /** Answers that every hoop family asks for. */
 export const sharedAnswers = {
   ...hoopAnswers,
-  extent: extentSchema,
+  ...placeAnswers,
   cover: z
     .string()
     .refine((key) => (COVER_BY_KEY.get(key)?.rolls.length ?? 0) > 0 && key !== 'mesh', 'must be a cover off a roll'),
   /** null: the cheapest roll that fits. */
   roll: z.string().nullable(),
-  crop: z.string().refine((key) => CROPS.some((c) => c.key === key), 'must be a crop in the list'),
-  rowFromEdgeMm: z.number().min(0).max(2000),
 } as const;
 
 export type SharedAnswers = z.infer<z.ZodObject<typeof sharedAnswers>>;
@@ -67,6 +73,14 @@ export function paintQuestion(value: string): Question {
     ],
     'skin',
   );
+}
+
+/** What the wood near the soil is. */
+export function woodQuestion(value: string): Question {
+  return choice('wood', 'Wood', value, [
+    ['treated', 'Treated', 'Lasts where it touches soil; modern treatment only near food.'],
+    ['untreated', 'Untreated', 'Cheaper and lighter; keep it off the soil.'],
+  ]);
 }
 
 /** How many people the part that moves is lifted by. */
@@ -125,7 +139,7 @@ export function countQuestion(a: SharedAnswers, built: Assembly | undefined): Qu
 }
 
 export function coverQuestions(
-  a: SharedAnswers,
+  a: Pick<SharedAnswers, 'cover' | 'roll'>,
   fits: (c: CoverMaterial) => boolean = () => true,
 ): readonly Question[] {
   const covers: Option[] = [...COVER_BY_KEY.values()]
@@ -153,7 +167,7 @@ export function coverQuestions(
   ];
 }
 
-export function cropQuestion(a: SharedAnswers): Question {
+export function cropQuestion(a: PlaceAnswers): Question {
   return {
     kind: 'choice',
     id: 'crop',
@@ -203,6 +217,29 @@ export function answerShared<A extends SharedAnswers>(
   }
 }
 
+/** Sets the dimensions that every family has; undefined when the id is the family's own. */
+export function dimensionPlace<A extends PlaceAnswers>(
+  a: A,
+  id: string,
+  valueMm: number,
+  bedLengthMm: number,
+): Result<A> | undefined {
+  switch (id) {
+    case 'rowFromEdge':
+      if (valueMm < 0 || valueMm > 2000) return fail(id, 'The first row stands from nothing to 2 m from the wall.');
+      return ok({ ...a, rowFromEdgeMm: valueMm });
+    case 'coverLength': {
+      if (valueMm > bedLengthMm + 0.5) return fail(id, 'The cover cannot be longer than its bed.');
+      if (valueMm < 300) return fail(id, 'A cover is at least 300 mm (12 in) long.');
+      if (valueMm > bedLengthMm - 0.5) return ok({ ...a, extent: { kind: 'whole' } });
+      const startMm = a.extent.kind === 'part' ? Math.min(a.extent.startMm, bedLengthMm - valueMm) : 0;
+      return ok({ ...a, extent: { kind: 'part', startMm, lengthMm: valueMm } });
+    }
+    default:
+      return undefined;
+  }
+}
+
 /** Sets the dimensions that every hoop family shares; undefined when the id is the family's own. */
 export function dimensionShared<A extends SharedAnswers>(
   a: A,
@@ -218,16 +255,6 @@ export function dimensionShared<A extends SharedAnswers>(
     case 'endOffset':
       if (valueMm < 0 || valueMm > 1000) return fail(id, 'The end offset is from nothing to 1 m.');
       return ok({ ...a, endOffsetMm: valueMm });
-    case 'rowFromEdge':
-      if (valueMm < 0 || valueMm > 2000) return fail(id, 'The first row stands from nothing to 2 m from the wall.');
-      return ok({ ...a, rowFromEdgeMm: valueMm });
-    case 'coverLength': {
-      if (valueMm > bedLengthMm + 0.5) return fail(id, 'The cover cannot be longer than its bed.');
-      if (valueMm < 300) return fail(id, 'A cover is at least 300 mm (12 in) long.');
-      if (valueMm > bedLengthMm - 0.5) return ok({ ...a, extent: { kind: 'whole' } });
-      const startMm = a.extent.kind === 'part' ? Math.min(a.extent.startMm, bedLengthMm - valueMm) : 0;
-      return ok({ ...a, extent: { kind: 'part', startMm, lengthMm: valueMm } });
-    }
     case 'spacing': {
       if (valueMm < 150 || valueMm > 2500) return fail(id, 'Hoops stand from 150 mm (6 in) to 2.5 m apart.');
       const whole = a.extent.kind === 'whole' ? bedLengthMm : a.extent.lengthMm;
@@ -235,7 +262,7 @@ export function dimensionShared<A extends SharedAnswers>(
       return ok({ ...a, hoops: bays + 1 });
     }
     default:
-      return undefined;
+      return dimensionPlace(a, id, valueMm, bedLengthMm);
   }
 }
 
@@ -251,7 +278,12 @@ export function changeShared<A extends SharedAnswers>(a: A, change: Change, buil
     case 'higher':
       return { ...a, shape: { by: 'height', heightMm: currentHoop(built).heightMm + change.byMm } };
     case 'ridge':
-    default:
+    case 'ridge':
+    case 'rod':
+    case 'ties':
+    case 'bar':
+    case 'bars':
+    case 'answer':
       return undefined;
   }
 }

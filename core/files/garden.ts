@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { bedSchema } from '../bed/bed';
 import { SECTION_BY_KEY } from '../catalog/sections';
 import { hingedHoopLidSchema } from '../families/hingedHoopLid/answers';
+import { liftOffCoverSchema } from '../families/liftOffCover/answers';
+import { bentConduitSchema } from '../families/bentConduit/answers';
 import { stakedTunnelSchema } from '../families/stakedTunnel/answers';
 import { wireTunnelSchema } from '../families/wireTunnel/answers';
 import { snowSchema } from '../proof/snow';
@@ -30,6 +32,8 @@ export const coverSchema = z.discriminatedUnion('family', [
   coverOf('staked-tunnel', stakedTunnelSchema),
   coverOf('wire-tunnel', wireTunnelSchema),
   coverOf('hinged-hoop-lid', hingedHoopLidSchema),
+  coverOf('lift-off-cover', liftOffCoverSchema),
+  coverOf('bent-conduit', bentConduitSchema),
 ]);
 
 export const siteSchema = z.strictObject({

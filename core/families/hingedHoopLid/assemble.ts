@@ -1,5 +1,8 @@
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
+import { buildFrame } from '../../assembly/frame';
+import { endSheets, framedSheet } from '../../assembly/framedSheet';
+import { PULL_MM } from '../../assembly/hoopFrame';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
 import {
   type HoopSite,
@@ -10,23 +13,18 @@ import {
   springHoop,
   underHoop,
 } from '../../assembly/hoops';
-import { type Point2, enclosedArea, pathLength, sweptFaces, tautOutline } from '../../assembly/outline';
+import { type Point2, enclosedArea, pathLength, tautOutline } from '../../assembly/outline';
 import { buildRidge } from '../../assembly/ridge';
 import type { Assembly, Dimension } from '../../assembly/types';
 import { coverMaterial } from '../../catalog/covers';
 import { boardShape, section, thicknessMm } from '../../catalog/sections';
 import type { Elastica } from '../../hoop/elastica';
 import { type Result, fail, ok } from '../../result';
-import { MM_PER_INCH } from '../../units/length';
 import type { BuildSite } from '../../bed/buildSite';
 import { countOf } from '../../guide/tunnelSteps';
 import type { HingedHoopLidAnswers } from './answers';
-import { buildFrame } from './frame';
 import { lidHardware } from './hardware';
-import { lidSheets } from './sheets';
 import { lidSteps } from './steps';
-
-const PULL_MM = 2 * MM_PER_INCH;
 
 /** Builds the lid: a frame the size of the bed, hoops in it, ridge, cover, hinges along one long side. */
 export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite): Result<Assembly> {
@@ -83,18 +81,24 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const crownZ = footZ + hoop.heightMm;
 
   const open = (x: number, edge: number): boolean => Math.abs(x - edge) > 1;
-  const frame = buildFrame(a, {
-    x0,
-    x1,
-    width,
-    z0,
-    t,
-    railHeight,
-    xs,
-    outward,
-    inside: { fromY: bed.wall.thicknessMm, toY: bed.wall.thicknessMm + bed.inside.widthMm },
-    openEnds: [...(open(x0, 0) ? [x0] : []), ...(open(x1, survey.frameOn.lengthMm) ? [x1] : [])],
-  });
+  const joint = a.hinges === 'near' ? 'hinged near' : 'hinged far';
+  const frame = buildFrame(
+    { frame: a.frame, stand: a.stand, joint, crossTies: a.crossTies, battens: true },
+    {
+      x0,
+      x1,
+      y0: 0,
+      pipeMm: od,
+      width,
+      z0,
+      t,
+      railHeight,
+      xs,
+      outward,
+      inside: { fromY: bed.wall.thicknessMm, toY: bed.wall.thicknessMm + bed.inside.widthMm },
+      openEnds: [...(open(x0, 0) ? [x0] : []), ...(open(x1, survey.frameOn.lengthMm) ? [x1] : [])],
+    },
+  );
   const hoops = hoopMembers(sprung.value, a.pipe, xs, footY, footZ, 0);
   const ridge = buildRidge(a.ridge, {
     pipeKey: a.pipe,
@@ -109,8 +113,8 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const line = outline(hoop);
   const taut = pathLength(line);
   const rise = crownZ + od / 2 - z0;
-  const faces = sweptFaces(line, x0, x1);
-  const sheets = lidSheets(a, { taut, rise, length, width, faces, pullMm: PULL_MM });
+  const covered = { line, x0, x1, lengthMm: length, riseMm: rise, widthMm: width, wrapMm: a.battenWrapMm };
+  const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
   const sectionArea = enclosedArea(line) / 1e6;
   const first = xs[0] ?? x0;
   const fixed = (

@@ -4,7 +4,7 @@ import { coverMaterial } from '../../catalog/covers';
 import { section } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import type { HingedHoopLidAnswers } from './answers';
-import type { Frame } from './frame';
+import type { Frame } from '../../assembly/frame';
 
 const FOOT_MM = 12 * MM_PER_INCH;
 
