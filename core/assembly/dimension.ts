@@ -22,3 +22,35 @@ export function dimension(
 export function leader(id: string, label: string, view: View, at: Vec3, valueMm: number, typed = true): Dimension {
   return { id, label, view, side: 'leader', row: 0, from: at, to: at, valueMm, typed };
 }
+
+/** What the dimensions along the bed are taken from, mm. */
+export interface AlongBed {
+  readonly x0: number;
+  readonly x1: number;
+  readonly label: string;
+  readonly wallMm: number;
+  readonly rowFromEdgeMm: number;
+  /** Places of what stands crosswise, and what the distance between them is called; none where nothing repeats. */
+  readonly xs: readonly number[];
+  readonly spacingLabel: string;
+}
+
+/** The dimensions that every cover has along its bed: length covered, spacing, first row of the crop. */
+export function alongBed(m: AlongBed): readonly Dimension[] {
+  const [first, second] = m.xs;
+  return [
+    dimension('coverLength', m.label, 'side', 'below', 2, [m.x0, 0, 0], [m.x1, 0, 0]),
+    ...(first !== undefined && second !== undefined
+      ? [dimension('spacing', m.spacingLabel, 'side', 'below', 1, [first, 0, 0], [second, 0, 0])]
+      : []),
+    dimension(
+      'rowFromEdge',
+      'first row',
+      'plan',
+      'right',
+      1,
+      [m.x1, m.wallMm, 0],
+      [m.x1, m.wallMm + m.rowFromEdgeMm, 0],
+    ),
+  ];
+}

@@ -3,6 +3,7 @@ import { type Bed, squareBed } from '../bed/bed';
 import { survey } from '../bed/survey';
 import { SECTION_BY_KEY, section } from '../catalog/sections';
 import { pathLength } from '../assembly/outline';
+import { hingeCount } from '../assembly/slopedLid';
 import type { Assembly } from '../assembly/types';
 import { sheetSize } from '../cover/rolls';
 import { MM_PER_INCH } from '../units/length';
@@ -10,7 +11,6 @@ import { FAMILY_KEYS, familyOf } from '.';
 import type { BuildSite } from '../bed/buildSite';
 import { hingedHoopLidDefaults } from './hingedHoopLid/answers';
 import { assembleHingedHoopLid } from './hingedHoopLid/assemble';
-import { hingeCount } from './hingedHoopLid/hardware';
 import { stakedTunnelDefaults } from './stakedTunnel/answers';
 import { assembleStakedTunnel } from './stakedTunnel/assemble';
 

@@ -7,6 +7,7 @@ import type { BuildSite } from '../bed/buildSite';
 import { hingedHoopLid } from './hingedHoopLid';
 import { liftOffCover } from './liftOffCover';
 import { bentConduit } from './bentConduit';
+import { aFrame } from './aFrame';
 import { stakedTunnel } from './stakedTunnel';
 import { wireTunnel } from './wireTunnel';
 
@@ -17,6 +18,7 @@ const FAMILIES = {
   'hinged-hoop-lid': hingedHoopLid,
   'lift-off-cover': liftOffCover,
   'bent-conduit': bentConduit,
+  'a-frame': aFrame,
 } as const;
 
 export type FamilyKey = keyof typeof FAMILIES;
@@ -109,6 +111,7 @@ const BOUND: Readonly<Record<FamilyKey, BoundFamily>> = {
   'hinged-hoop-lid': bind(hingedHoopLid),
   'lift-off-cover': bind(liftOffCover),
   'bent-conduit': bind(bentConduit),
+  'a-frame': bind(aFrame),
 };
 
 /** The family of a key. */

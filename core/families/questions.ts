@@ -188,6 +188,12 @@ function currentHoop(built: Assembly | undefined): { readonly heightMm: number; 
     : { heightMm: 600, cutMm: 1800 };
 }
 
+/** The answers of a family without hoops to its count of bars and the change of its spacing. */
+export function barsBySpacing(runMm: number, spacingMm: number): Result<number> {
+  if (spacingMm < 150 || spacingMm > 2500) return fail('spacing', 'They stand from 150 mm (6 in) to 2.5 m apart.');
+  return ok(Math.max(1, Math.round(runMm / spacingMm)) + 1);
+}
+
 /** Sets the answers that every hoop family shares; undefined when the id is the family's own. */
 export function answerShared<A extends SharedAnswers>(
   a: A,
@@ -278,12 +284,7 @@ export function changeShared<A extends SharedAnswers>(a: A, change: Change, buil
     case 'higher':
       return { ...a, shape: { by: 'height', heightMm: currentHoop(built).heightMm + change.byMm } };
     case 'ridge':
-    case 'ridge':
-    case 'rod':
-    case 'ties':
-    case 'bar':
-    case 'bars':
-    case 'answer':
+    default:
       return undefined;
   }
 }

@@ -4,6 +4,7 @@ import { SECTION_BY_KEY } from '../catalog/sections';
 import { hingedHoopLidSchema } from '../families/hingedHoopLid/answers';
 import { liftOffCoverSchema } from '../families/liftOffCover/answers';
 import { bentConduitSchema } from '../families/bentConduit/answers';
+import { aFrameSchema } from '../families/aFrame/answers';
 import { stakedTunnelSchema } from '../families/stakedTunnel/answers';
 import { wireTunnelSchema } from '../families/wireTunnel/answers';
 import { snowSchema } from '../proof/snow';
@@ -34,6 +35,7 @@ export const coverSchema = z.discriminatedUnion('family', [
   coverOf('hinged-hoop-lid', hingedHoopLidSchema),
   coverOf('lift-off-cover', liftOffCoverSchema),
   coverOf('bent-conduit', bentConduitSchema),
+  coverOf('a-frame', aFrameSchema),
 ]);
 
 export const siteSchema = z.strictObject({

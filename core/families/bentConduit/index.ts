@@ -15,8 +15,7 @@ import { assembleBentConduit } from './assemble';
 /** The family's answers seen as those of any row of hoops; its own shape is set by shoulder and crown. */
 const asShared = (a: BentConduitAnswers) => ({ ...a, shape: { by: 'half-circle' } as const });
 function own<T extends object>(shared: T): BentConduitAnswers {
-  const { shape: _, ...rest } = shared as T & { shape: unknown };
-  return rest as unknown as BentConduitAnswers;
+  return Object.fromEntries(Object.entries(shared).filter(([id]) => id !== 'shape')) as unknown as BentConduitAnswers;
 }
 
 /** Thin-wall steel conduit bent at crown and shoulders, its legs in blind holes of a timber frame. */

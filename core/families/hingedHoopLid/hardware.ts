@@ -1,4 +1,5 @@
 import type { RidgeBuilt } from '../../assembly/ridge';
+import { hingeCount } from '../../assembly/slopedLid';
 import type { HardwareUse } from '../../assembly/types';
 import { coverMaterial } from '../../catalog/covers';
 import { section } from '../../catalog/sections';
@@ -7,14 +8,6 @@ import type { HingedHoopLidAnswers } from './answers';
 import type { Frame } from '../../assembly/frame';
 
 const FOOT_MM = 12 * MM_PER_INCH;
-
-/** Hinges along a side: 2 to 5 ft, 3 to 10 ft, one more for each further 4 ft. */
-export function hingeCount(lengthMm: number): number {
-  // A hair under, so that exactly 5 ft is not taken for more.
-  const feet = lengthMm / FOOT_MM - 1e-6;
-  if (feet <= 5) return 2;
-  return feet <= 10 ? 3 : 3 + Math.ceil((feet - 10) / 4);
-}
 
 interface LidCounts {
   readonly hoops: number;
