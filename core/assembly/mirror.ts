@@ -1,5 +1,7 @@
 import type { Assembly, Member, Panel, Vec3 } from './types';
 
+const OTHER = { left: 'right', right: 'left' } as const;
+
 /** The same assembly with its near and far sides changed over; a family builds one way and turns round when asked. */
 export function mirrored(a: Assembly, widthMm: number): Assembly {
   const point = ([x, y, z]: Vec3): Vec3 => [x, widthMm - y, z];
@@ -33,6 +35,10 @@ export function mirrored(a: Assembly, widthMm: number): Assembly {
     sheets: a.sheets.map((s) => ({ ...s, faces: s.faces.map((f) => f.map(point)) })),
     under: a.under.map((p) => ({ y: widthMm - p.y, z: p.z })).reverse(),
     crop: { ...a.crop, rowYsMm: a.crop.rowYsMm.map((y) => widthMm - y).sort((p, q) => p - q) },
-    dimensions: a.dimensions.map((d) => (d.view === 'side' ? d : { ...d, from: point(d.from), to: point(d.to) })),
+    dimensions: a.dimensions.map((d) => {
+      if (d.view === 'side') return d;
+      const side = d.view === 'end' && d.side in OTHER ? OTHER[d.side as keyof typeof OTHER] : d.side;
+      return { ...d, side, from: point(d.from), to: point(d.to) };
+    }),
   };
 }

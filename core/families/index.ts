@@ -8,6 +8,9 @@ import { hingedHoopLid } from './hingedHoopLid';
 import { liftOffCover } from './liftOffCover';
 import { bentConduit } from './bentConduit';
 import { aFrame } from './aFrame';
+import { slopedColdFrame } from './slopedColdFrame';
+import { doubleWallColdFrame } from './doubleWallColdFrame';
+import { strawBale } from './strawBale';
 import { stakedTunnel } from './stakedTunnel';
 import { wireTunnel } from './wireTunnel';
 
@@ -19,6 +22,9 @@ const FAMILIES = {
   'lift-off-cover': liftOffCover,
   'bent-conduit': bentConduit,
   'a-frame': aFrame,
+  'sloped-cold-frame': slopedColdFrame,
+  'double-wall-cold-frame': doubleWallColdFrame,
+  'straw-bale': strawBale,
 } as const;
 
 export type FamilyKey = keyof typeof FAMILIES;
@@ -112,6 +118,9 @@ const BOUND: Readonly<Record<FamilyKey, BoundFamily>> = {
   'lift-off-cover': bind(liftOffCover),
   'bent-conduit': bind(bentConduit),
   'a-frame': bind(aFrame),
+  'sloped-cold-frame': bind(slopedColdFrame),
+  'double-wall-cold-frame': bind(doubleWallColdFrame),
+  'straw-bale': bind(strawBale),
 };
 
 /** The family of a key. */

@@ -5,6 +5,9 @@ import { hingedHoopLidSchema } from '../families/hingedHoopLid/answers';
 import { liftOffCoverSchema } from '../families/liftOffCover/answers';
 import { bentConduitSchema } from '../families/bentConduit/answers';
 import { aFrameSchema } from '../families/aFrame/answers';
+import { slopedColdFrameSchema } from '../families/slopedColdFrame/answers';
+import { doubleWallColdFrameSchema } from '../families/doubleWallColdFrame/answers';
+import { strawBaleSchema } from '../families/strawBale/answers';
 import { stakedTunnelSchema } from '../families/stakedTunnel/answers';
 import { wireTunnelSchema } from '../families/wireTunnel/answers';
 import { snowSchema } from '../proof/snow';
@@ -36,6 +39,9 @@ export const coverSchema = z.discriminatedUnion('family', [
   coverOf('lift-off-cover', liftOffCoverSchema),
   coverOf('bent-conduit', bentConduitSchema),
   coverOf('a-frame', aFrameSchema),
+  coverOf('sloped-cold-frame', slopedColdFrameSchema),
+  coverOf('double-wall-cold-frame', doubleWallColdFrameSchema),
+  coverOf('straw-bale', strawBaleSchema),
 ]);
 
 export const siteSchema = z.strictObject({

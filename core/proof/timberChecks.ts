@@ -115,7 +115,7 @@ export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly 
   const ratio = most / Math.max(1e-6, lift.value);
   const checks: Check[] = [
     {
-      id: `lift ${part.name}`,
+      id: `lift ${part.name.replace(/ \d+$/, '')}`,
       verdict: verdictOf(ratio),
       text: [
         `${part.name}: `,

@@ -1,0 +1,131 @@
+import { piece } from '../../assembly/pieces';
+import { straightRun } from '../../assembly/runs';
+import type { HardwareUse, Member, Vec3 } from '../../assembly/types';
+import { KERF_MM, boardShape, section } from '../../catalog/sections';
+import { type Result, fail, ok } from '../../result';
+
+const POST = '2x2 treated';
+/** Less than this of a board is no strip that holds screws. */
+const LEAST_STRIP_MM = 20;
+
+/** Where the box stands, mm: its outside, and how high its front and its back are. */
+export interface BoxSite {
+  readonly boardKey: string;
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+  readonly z0: number;
+  readonly frontMm: number;
+  readonly backMm: number;
+}
+
+export interface Box {
+  readonly front: readonly Member[];
+  readonly back: readonly Member[];
+  readonly sides: readonly Member[];
+  readonly posts: readonly Member[];
+  readonly hardware: readonly HardwareUse[];
+  /** Rise of the lid for each mm across. */
+  readonly slope: number;
+  readonly pairFromOne: boolean;
+  readonly courses: number;
+}
+
+/**
+ * A box of boards, back higher than front. The lid touches the front board's outer edge and the back board's inner one,
+ * so neither top needs planing. Front and back run the whole length; the sides stand between them.
+ * The top course of each side tapers; both come out of one board where their two ends together are no wider than it.
+ */
+export function buildBox(s: BoxSite): Result<Box> {
+  const { thicknessMm: t, widthMm: w } = boardShape(section(s.boardKey));
+  const depth = s.y1 - s.y0;
+  if (depth < 2 * t + 150) return fail('board', 'The boards leave no room between them on so narrow a bed.');
+  const slope = (s.backMm - s.frontMm) / (depth - t);
+  if (slope < 0.05) return fail('back', 'Make the back higher than the front, so that rain and snow run off the lid.');
+  if (slope > 1) return fail('back', 'The lid would be steeper than 45 degrees: lower the back or raise the front.');
+  const full = Math.floor(s.frontMm / w + 1e-4);
+  const frontTop = s.frontMm - full * w;
+  const backTop = s.backMm - full * w;
+  if (backTop > w + 0.5)
+    return fail(
+      'back',
+      'The back may be higher than the front by no more than one board: choose a wider board, or raise the front.',
+    );
+  if (frontTop > 0.5 && frontTop < LEAST_STRIP_MM)
+    return fail(
+      'front',
+      'The front would need a strip too narrow to screw: make it whole boards high, or a little more.',
+    );
+
+  const wall = (tag: string, part: string, y: number, top: number): readonly Member[] => {
+    const heights = [...Array.from({ length: full }, () => w), ...(top > 0.5 ? [top] : [])];
+    return heights.flatMap((h, k) => {
+      const ripped = h < w - 0.5;
+      // The centre line is that of the whole board; a ripped one fills only its lower part.
+      const z = s.z0 + k * w + w / 2;
+      const run = straightRun({
+        tag: `${tag}${k + 1}`,
+        part,
+        sectionKey: s.boardKey,
+        from: [s.x0, y, z],
+        to: [s.x1, y, z],
+        wide: [0, 0, 1],
+        hoopXs: [],
+        markHoops: false,
+      });
+      return run.members.map((m): Member => (ripped ? { ...m, taperMm: [h, h] } : m));
+    });
+  };
+  const front = wall('A', 'Front board', s.y0 + t / 2, frontTop);
+  const back = wall('B', 'Back board', s.y1 - t / 2, backTop);
+
+  const low = frontTop + slope * t;
+  const pairFromOne = low + backTop + KERF_MM['circular saw'] <= w + 0.5;
+  const sides = [s.x0 + t / 2, s.x1 - t / 2].flatMap((x, i): Member[] => {
+    const at = (k: number): readonly [Vec3, Vec3] => {
+      const z = s.z0 + k * w + w / 2;
+      return [
+        [x, s.y0 + t, z],
+        [x, s.y1 - t, z],
+      ];
+    };
+    const letter = i === 0 ? 'C' : 'D';
+    const whole = Array.from({ length: full }, (_, k) =>
+      piece(`${letter}${k + 1}`, 'Side board', s.boardKey, ...at(k), [0, 0, 1]),
+    );
+    const taper = piece(`${letter}${full + 1}`, 'Tapered side', s.boardKey, ...at(full), [0, 0, 1], {
+      ends: ['taper', 'taper'],
+      taperMm: [low, backTop],
+      ...(i === 1 && pairFromOne && { sawnFrom: `C${full + 1}` }),
+    });
+    return [...whole, taper];
+  });
+
+  const post = boardShape(section(POST)).thicknessMm;
+  const posts = [
+    { y: s.y0 + t + post / 2, high: s.frontMm - 8 },
+    { y: s.y1 - t - post / 2, high: s.backMm - slope * post - 8 },
+  ].flatMap(({ y, high }, j) =>
+    [s.x0 + t + post / 2, s.x1 - t - post / 2].map((x, i) =>
+      piece(`P${2 * j + i + 1}`, 'Corner post', POST, [x, y, s.z0], [x, y, s.z0 + high], [0, 1, 0]),
+    ),
+  );
+  const ends = front.length + back.length + sides.length;
+  const joints = front.length + back.length - new Set([...front, ...back].map((m) => m.tag.slice(0, 2))).size;
+  return ok({
+    front,
+    back,
+    sides,
+    posts,
+    slope,
+    pairFromOne,
+    courses: full,
+    hardware: [
+      { itemKey: 'screw-2-1/2', count: 4 * ends, joint: 'Boards to the corner posts, two screws an end' },
+      ...(joints > 0
+        ? [{ itemKey: 'corner-plate', count: 2 * joints, joint: 'Plates over the joints of long boards' }]
+        : []),
+    ],
+  });
+}
