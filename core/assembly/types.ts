@@ -98,6 +98,8 @@ export interface HardwareUse {
 
 /** A row of equal hoops, for strength and headroom. */
 export interface ArchRow {
+  /** What they are called; hoops when not said. */
+  readonly what?: string;
   readonly tags: readonly string[];
   readonly sectionKey: string;
   readonly hoop: Elastica | BentHoop;

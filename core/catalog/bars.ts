@@ -374,7 +374,7 @@ export const BARS: readonly Section[] = [
   tube(
     'mesh-wire',
     'mesh wire .148 in',
-    'steel',
+    'wire',
     inch(0.148),
     0,
     [],

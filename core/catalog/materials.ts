@@ -43,6 +43,14 @@ export const MATERIALS = {
     limitMPa: null,
     source: 'Trade figure: E 0.8 GPa for irrigation tube',
   },
+  wire: {
+    name: 'drawn wire',
+    densityKgPerM3: 7850,
+    eGPa: 200,
+    longTermFactor: 1,
+    limitMPa: 450,
+    source: 'Plain wire of welded reinforcement, ASTM A1064: yield 65 ksi',
+  },
   steel: {
     name: 'steel',
     densityKgPerM3: 7850,

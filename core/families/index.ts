@@ -11,6 +11,9 @@ import { aFrame } from './aFrame';
 import { slopedColdFrame } from './slopedColdFrame';
 import { doubleWallColdFrame } from './doubleWallColdFrame';
 import { strawBale } from './strawBale';
+import { fittingGable } from './fittingGable';
+import { meshArch } from './meshArch';
+import { walkIn } from './walkIn';
 import { stakedTunnel } from './stakedTunnel';
 import { wireTunnel } from './wireTunnel';
 
@@ -25,6 +28,9 @@ const FAMILIES = {
   'sloped-cold-frame': slopedColdFrame,
   'double-wall-cold-frame': doubleWallColdFrame,
   'straw-bale': strawBale,
+  'fitting-gable': fittingGable,
+  'mesh-arch': meshArch,
+  'walk-in': walkIn,
 } as const;
 
 export type FamilyKey = keyof typeof FAMILIES;
@@ -121,6 +127,9 @@ const BOUND: Readonly<Record<FamilyKey, BoundFamily>> = {
   'sloped-cold-frame': bind(slopedColdFrame),
   'double-wall-cold-frame': bind(doubleWallColdFrame),
   'straw-bale': bind(strawBale),
+  'fitting-gable': bind(fittingGable),
+  'mesh-arch': bind(meshArch),
+  'walk-in': bind(walkIn),
 };
 
 /** The family of a key. */

@@ -167,7 +167,7 @@ export function coverQuestions(
   ];
 }
 
-export function cropQuestion(a: PlaceAnswers): Question {
+export function cropQuestion(a: Pick<PlaceAnswers, 'crop'>): Question {
   return {
     kind: 'choice',
     id: 'crop',

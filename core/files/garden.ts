@@ -8,6 +8,9 @@ import { aFrameSchema } from '../families/aFrame/answers';
 import { slopedColdFrameSchema } from '../families/slopedColdFrame/answers';
 import { doubleWallColdFrameSchema } from '../families/doubleWallColdFrame/answers';
 import { strawBaleSchema } from '../families/strawBale/answers';
+import { fittingGableSchema } from '../families/fittingGable/answers';
+import { meshArchSchema } from '../families/meshArch/answers';
+import { walkInSchema } from '../families/walkIn/answers';
 import { stakedTunnelSchema } from '../families/stakedTunnel/answers';
 import { wireTunnelSchema } from '../families/wireTunnel/answers';
 import { snowSchema } from '../proof/snow';
@@ -42,6 +45,9 @@ export const coverSchema = z.discriminatedUnion('family', [
   coverOf('sloped-cold-frame', slopedColdFrameSchema),
   coverOf('double-wall-cold-frame', doubleWallColdFrameSchema),
   coverOf('straw-bale', strawBaleSchema),
+  coverOf('fitting-gable', fittingGableSchema),
+  coverOf('mesh-arch', meshArchSchema),
+  coverOf('walk-in', walkInSchema),
 ]);
 
 export const siteSchema = z.strictObject({

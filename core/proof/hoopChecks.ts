@@ -42,7 +42,7 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
     ` times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
   ];
   const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({
-    label: [`${count} hoops`] as Phrase,
+    label: [`${count} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,
     change: { kind: 'hoops', count } as const,
   }));
   return {
@@ -204,9 +204,9 @@ export function sagCheck(arch: ArchRow, snow: DesignSnow): Check {
     id: 'sag',
     verdict: arch.spacingMm > limit ? 'fails' : arch.spacingMm > limit / 1.1 ? 'tight' : 'holds',
     text: [
-      'Hoops stand ',
+      `${arch.what ?? 'Hoops'} stand `,
       amount(arch.spacingMm, 'length'),
-      ' apart; between hoops the cover pockets water and snow beyond ',
+      ' apart; between them the cover pockets water and snow beyond ',
       amount(limit, 'length'),
       tied ? ' with a ridge.' : ' without a ridge.',
     ],
@@ -215,7 +215,7 @@ export function sagCheck(arch: ArchRow, snow: DesignSnow): Check {
     tries: [
       { label: ['Tie a ridge'], change: { kind: 'ridge', value: 'tied' } },
       ...Array.from({ length: 12 }, (_, i) => ({
-        label: [`${hoops + 1 + i} hoops`] as Phrase,
+        label: [`${hoops + 1 + i} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,
         change: { kind: 'hoops', count: hoops + 1 + i } as const,
       })),
     ],

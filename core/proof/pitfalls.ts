@@ -63,7 +63,10 @@ const wholeBar: Pitfall = ({ members }) => {
 /** A springy pipe is no half circle: it bulges beyond its feet. */
 const bulge: Pitfall = ({ arches, footing }) => {
   const arch = arches.find(
-    (x) => x.sprung && x.hoop.maxWidthMm + thicknessMm(section(x.sectionKey)) > footing.widthMm + 25,
+    (x) =>
+      x.sprung &&
+      x.hoop.maxWidthMm > x.hoop.spanMm + 25 &&
+      x.hoop.maxWidthMm + thicknessMm(section(x.sectionKey)) > footing.widthMm + 25,
   );
   return (
     arch &&

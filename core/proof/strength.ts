@@ -136,7 +136,13 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): SnowStrength {
       assumes: LEFT_OUT,
     },
   ];
-  return { what: 'Hoops', ...result, ratio: asked.flatPa > 0 ? result.ratio : Infinity, wetSnowMm, figures };
+  return {
+    what: arch.what ?? 'Hoops',
+    ...result,
+    ratio: asked.flatPa > 0 ? result.ratio : Infinity,
+    wetSnowMm,
+    figures,
+  };
 }
 
 /** Depth of wet snow on the ground that brings a flat load, mm. */

@@ -87,7 +87,9 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
       )
     : 0;
   const arch = o.assembly.arches[0];
-  const bars = o.strengths.filter((s) => s.what !== 'Hoops' && Number.isFinite(s.wetSnowMm)).flatMap((s) => s.figures);
+  const bars = o.strengths
+    .filter((s) => s.what !== (arch?.what ?? 'Hoops') && Number.isFinite(s.wetSnowMm))
+    .flatMap((s) => s.figures);
   return (
     <Area>
       <div className="drawing" ref={ref}>

@@ -10,10 +10,10 @@ import { MM_PER_INCH, formatLength } from '../../../core/units/length';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
-import { useSize } from '../../drawing/useSize';
 import { Button, Choice, Field } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
+import { PlotMap } from './PlotMap';
 
 const Ground = styled.div`
   min-height: 0;
@@ -95,7 +95,7 @@ export function Plot(): ReactNode {
       </PlaceHead>
       <Body>
         <Ground>
-          {garden.beds.length === 0 ? <p>Add a bed, then measure it where it stands.</p> : <Map garden={garden} />}
+          {garden.beds.length === 0 ? <p>Add a bed, then measure it where it stands.</p> : <PlotMap garden={garden} />}
         </Ground>
         <Panel aria-label="Beds and covers">
           <section>
@@ -220,88 +220,5 @@ function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
         onChange={(value) => void change('Set the degrees', (g) => void (g.units.temperature = value as 'C' | 'F'))}
       />
     </section>
-  );
-}
-
-function Map({ garden }: { readonly garden: Garden }): ReactNode {
-  const [ref, size] = useSize<HTMLDivElement>();
-  const beds = garden.beds.map((bed) => ({ bed, s: survey(bed) }));
-  const xs = beds.flatMap(({ bed, s }) => Object.values(s.corners).map((c) => bed.at.xMm + c.x));
-  const ys = beds.flatMap(({ bed, s }) => Object.values(s.corners).map((c) => bed.at.yMm + c.y));
-  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const pad = 56;
-  const scale = size ? Math.min((size.width - 2 * pad) / (x1 - x0), (size.height - 2 * pad) / (y1 - y0)) : 0;
-  const slack = size ? Math.max(0, (size.height - 2 * pad - (y1 - y0) * scale) / 2) : 0;
-  const px = (x: number, y: number): [number, number] => [pad + (x - x0) * scale, slack + pad + (y1 - y) * scale];
-  const metric = garden.units.length === 'cm' || garden.units.length === 'mm';
-  const barMm = metric ? 1000 : 4 * 12 * MM_PER_INCH;
-  return (
-    <div className="sheet" ref={ref}>
-      {size && (
-        <svg width={size.width} height={size.height} aria-label="The garden from above">
-          {beds.map(({ bed, s }) => {
-            const corners = (['nearLeft', 'nearRight', 'farRight', 'farLeft'] as const).map((c) =>
-              px(bed.at.xMm + s.corners[c].x, bed.at.yMm + s.corners[c].y),
-            );
-            const [bx, by] = px(bed.at.xMm, bed.at.yMm);
-            const covers = garden.covers.filter((c) => c.bedId === bed.id);
-            return (
-              <g key={bed.id} transform={`rotate(${bed.bearingDeg - 90} ${bx} ${by})`}>
-                <Link to={`/bed/${bed.id}`} aria-label={`Bed: ${bed.name}`}>
-                  <polygon
-                    className="bed"
-                    points={corners.map((p) => p.join(',')).join(' ')}
-                    fill="var(--soil)"
-                    stroke="var(--wall)"
-                    strokeWidth={Math.max(3, bed.wall.thicknessMm * scale)}
-                  />
-                </Link>
-                {covers.map((c) => {
-                  const extent = c.answers.extent;
-                  const [from, to] =
-                    extent.kind === 'whole'
-                      ? [0, s.frameOn.lengthMm]
-                      : [extent.startMm, extent.startMm + extent.lengthMm];
-                  const [ax, ay] = px(bed.at.xMm + from, bed.at.yMm);
-                  const w = (to - from) * scale;
-                  const h = s.frameOn.widthMm * scale;
-                  return (
-                    <g key={c.id} pointerEvents="none">
-                      <rect x={ax} y={ay - h} width={w} height={h} fill="var(--film)" stroke="var(--film-edge)" />
-                      <line
-                        x1={ax}
-                        x2={ax + w}
-                        y1={ay - h / 2}
-                        y2={ay - h / 2}
-                        stroke="var(--pipe-edge)"
-                        strokeWidth={2}
-                      />
-                    </g>
-                  );
-                })}
-                <text x={bx} y={by + 22} fontWeight={600} fill="var(--ink)">
-                  {bed.name}
-                </text>
-              </g>
-            );
-          })}
-          <g stroke="var(--ink)" fill="none" strokeWidth={1.6}>
-            <path d={`M${size.width - 24} 52 V16 m-7 11 l7 -11 l7 11`} />
-          </g>
-          <text x={size.width - 24} y={68} textAnchor="middle" fontSize={13} fill="var(--ink)">
-            N
-          </text>
-          <g stroke="var(--quiet)" strokeWidth={1.6}>
-            <path
-              d={`M${pad} ${size.height - 14} h${barMm * scale} m0 -5 v10 m${-barMm * scale} -10 v10`}
-              fill="none"
-            />
-          </g>
-          <text x={pad + barMm * scale + 10} y={size.height - 9} fontSize={13} fill="var(--quiet)">
-            {formatLength(barMm, garden.units.length)}
-          </text>
-        </svg>
-      )}
-    </div>
   );
 }

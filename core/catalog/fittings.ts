@@ -1,0 +1,24 @@
+import { MM_PER_INCH } from '../units/length';
+
+/** A moulded fitting that pipe is pushed into. */
+export type Fitting = 'elbow-45' | 'elbow-90' | 'tee' | 'three-way' | 'four-way';
+
+/**
+ * Laying length of PVC schedule 40 socket fittings, inches: from the centre of the fitting to where the pipe stops.
+ * Source: ASTM D2466, dimension G; three- and four-way corners as tees of their size.
+ */
+const LAYING_IN: Readonly<Record<string, { readonly straight: number; readonly half: number }>> = {
+  'pvc-1/2': { straight: 0.5, half: 0.25 },
+  'pvc-3/4': { straight: 0.5625, half: 0.3125 },
+  'pvc-1': { straight: 0.6875, half: 0.34375 },
+};
+
+/** Pipes that fittings are moulded for. */
+export const FITTED_PIPES: readonly string[] = Object.keys(LAYING_IN);
+
+/** What one fitting takes up of the distance from centre to centre, mm. @throws for a pipe without fittings. */
+export function takeUpMm(pipeKey: string, fitting: Fitting): number {
+  const sizes = LAYING_IN[pipeKey];
+  if (!sizes) throw new Error(`No fittings for "${pipeKey}"`);
+  return (fitting === 'elbow-45' ? sizes.half : sizes.straight) * MM_PER_INCH;
+}
