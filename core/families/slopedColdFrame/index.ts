@@ -1,3 +1,4 @@
+import { SECTION_BY_KEY, boardShape, section } from '../../catalog/sections';
 import { countOf } from '../../guide/tunnelSteps';
 import { fail, ok } from '../../result';
 import type { Family, Question } from '../family';
@@ -43,6 +44,19 @@ function glazingQuestions(a: SlopedColdFrameAnswers): readonly Question[] {
         ]),
     { kind: 'length', id: 'overhangMm', label: 'Overhang in front', valueMm: a.overhangMm },
   ];
+}
+
+function boardWidth(key: string): number {
+  return boardShape(section(key)).widthMm;
+}
+
+/** Another board: as many whole ones in front as now, and near one more behind. */
+function withBoard(a: SlopedColdFrameAnswers, board: string): SlopedColdFrameAnswers {
+  const found = SECTION_BY_KEY.get(board)?.shape;
+  if (found?.kind !== 'board') return { ...a, board };
+  const w = found.widthMm;
+  const frontMm = w * Math.max(1, Math.round(a.frontMm / w));
+  return { ...a, board, frontMm, backMm: Math.round(frontMm + w - 15) };
 }
 
 /** A solid board box, back higher than front, with a glazed lid. */
@@ -104,10 +118,14 @@ export const slopedColdFrame: Family<SlopedColdFrameAnswers> = {
   answer: (a, id, value) => {
     if (id === 'cover') return { ...a, cover: String(value), roll: null };
     if (id === 'roll') return { ...a, roll: value === '' ? null : String(value) };
+    if (id === 'board') return withBoard(a, String(value));
     return { ...a, [id]: value };
   },
   dimension: (a, id, valueMm, { survey }) => {
-    if (id === 'front') return ok({ ...a, frontMm: valueMm });
+    if (id === 'front') {
+      // The sides taper within one board: a lower front brings the back down with it.
+      return ok({ ...a, frontMm: valueMm, backMm: Math.min(a.backMm, valueMm + boardWidth(a.board)) });
+    }
     if (id === 'backHeight') return ok({ ...a, backMm: valueMm });
     return (
       dimensionPlace(a, id, valueMm, survey.frameOn.lengthMm) ??
