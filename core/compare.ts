@@ -1,23 +1,48 @@
 import { panelAreaM2 } from './assembly/pieces';
+import { type Drawn, drawAssembly } from './assembly/project';
 import { coverMaterial } from './catalog/covers';
 import { massKg, section } from './catalog/sections';
 import { stiffSheet } from './catalog/sheets';
 import { sheetSize } from './cover/rolls';
-import type { BoundFamily } from './families';
 import { FAMILY_KEYS, type FamilyKey, familyOf } from './families';
 import type { Cover, Garden } from './files/garden';
-import { type Outline, buildSite, outline } from './plan';
-import type { Fault } from './result';
+import { type Outline, buildSite, outline, quickPrice } from './plan';
 
-/** A family tried on a bed with its own first answers; or why it does not go there. */
+/** What families are compared by. */
+export interface Measures {
+  /** By the quick cutting rule; the cut plan may find a cheaper way. */
+  readonly price: number;
+  /** NaN where nothing of it is judged; Infinity where snow slides off. */
+  readonly wetSnowMm: number;
+  readonly coldestC: number;
+  readonly clearanceMm: number;
+  readonly heightMm: number;
+  readonly hours: number;
+  readonly massKg: number;
+}
+
+/** How warm a kind of cover keeps its bed. */
+export type Warmth = 'airy' | 'mild' | 'warm' | 'warmest';
+
+interface Kind {
+  readonly key: FamilyKey;
+  readonly name: string;
+  readonly sentence: string;
+}
+
+/** A family tried on a bed with its own first answers; or why it does not go there. All plain data. */
 export type Candidate =
-  | {
-      readonly key: FamilyKey;
-      readonly family: BoundFamily;
-      readonly outline: Outline;
+  | (Kind & {
+      readonly cover: Cover;
+      readonly shapes: readonly Drawn[];
+      readonly measures: Measures;
+      readonly warmth: Warmth;
       readonly tools: readonly string[];
-    }
-  | { readonly key: FamilyKey; readonly family: BoundFamily; readonly faults: readonly Fault[] };
+    })
+  | (Kind & { readonly fault: string });
+
+/** One that goes on the bed. */
+export type Standing = Extract<Candidate, { cover: Cover }>;
 
 /** A cover of a family on a bed, with the family's first answers. */
 export function firstCover(garden: Garden, bedId: string, key: FamilyKey, id: string, name: string): Cover | undefined {
@@ -31,12 +56,25 @@ export function firstCover(garden: Garden, bedId: string, key: FamilyKey, id: st
 /** Every family on one bed, for one crop: worked out from the families themselves. */
 export function candidates(garden: Garden, bedId: string, cropKey: string): readonly Candidate[] {
   return FAMILY_KEYS.flatMap((key): Candidate[] => {
-    const family = familyOf(key);
-    const cover = firstCover(garden, bedId, key, `try-${key}`, family.name);
-    if (!cover) return [];
-    const found = outline(garden, { ...cover, answers: { ...cover.answers, crop: cropKey } } as Cover);
-    if (!found.ok) return [{ key, family, faults: found.faults }];
-    return [{ key, family, outline: found.value, tools: toolsOf(found.value) }];
+    const { name, sentence } = familyOf(key);
+    const first = firstCover(garden, bedId, key, `try-${key}`, name);
+    if (!first) return [];
+    const cover = { ...first, answers: { ...first.answers, crop: cropKey } } as Cover;
+    const found = outline(garden, cover);
+    if (!found.ok) return [{ key, name, sentence, fault: found.faults[0]?.message ?? '' }];
+    const o = found.value;
+    return [
+      {
+        key,
+        name,
+        sentence,
+        cover,
+        shapes: drawAssembly(o.assembly, o.site.bed, o.site.survey, 'end'),
+        measures: measuresOf(o),
+        warmth: warmthOf(o),
+        tools: toolsOf(o),
+      },
+    ];
   });
 }
 
@@ -46,31 +84,30 @@ function toolsOf(o: Outline): readonly string[] {
   return [...new Set(all)].sort();
 }
 
-/** What families are compared by. Price and weight come later than the rest, from the cut plan. */
-export interface Measures {
-  readonly price: number;
-  /** NaN where nothing of it is judged; Infinity where snow slides off. */
-  readonly wetSnowMm: number;
-  readonly coldestC: number;
-  readonly clearanceMm: number;
-  readonly hours: number;
-  readonly massKg: number;
+/** By the heat that its cover loses and the frost it keeps off. */
+function warmthOf(o: Outline): Warmth {
+  const { uWPerM2K, frostHelpC } = coverMaterial(o.assembly.enclosure.coverKey);
+  if (uWPerM2K === null) return frostHelpC < 2 ? 'airy' : 'mild';
+  if (uWPerM2K <= 4.5) return 'warmest';
+  return o.assembly.enclosure.coverM2 / o.assembly.enclosure.floorM2 < 1.8 ? 'warm' : 'mild';
 }
 
-/** The measures of an outline, with a price worked out elsewhere. */
-export function measuresOf(o: Outline, price: number): Measures {
+/** The measures of an outline. */
+export function measuresOf(o: Outline): Measures {
+  const { members, sheets, panels, under, crop } = o.assembly;
   const mass =
-    o.assembly.members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0) +
-    o.assembly.sheets.reduce((sum, s) => {
+    members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0) +
+    sheets.reduce((sum, s) => {
       const { acrossMm, alongMm } = sheetSize(s);
       return sum + ((acrossMm * alongMm) / 1e6) * coverMaterial(s.coverKey).kgPerM2;
     }, 0) +
-    o.assembly.panels.reduce((sum, p) => sum + panelAreaM2(p) * stiffSheet(p.sheetKey).kgPerM2, 0);
+    panels.reduce((sum, p) => sum + panelAreaM2(p) * stiffSheet(p.sheetKey).kgPerM2, 0);
   return {
-    price,
+    price: quickPrice(o),
     wetSnowMm: o.strengths[0]?.wetSnowMm ?? NaN,
     coldestC: o.coldest.value,
-    clearanceMm: o.assembly.crop.clearanceMm,
+    clearanceMm: crop.clearanceMm,
+    heightMm: Math.max(...under.map((p) => p.z)),
     hours: o.hours.value,
     massKg: mass,
   };
@@ -81,13 +118,16 @@ export function reasons(
   own: Measures,
   all: readonly Measures[],
 ): { readonly good: readonly string[]; readonly bad: readonly string[] } {
-  const best = (pick: (m: Measures) => number, highest: boolean): boolean =>
-    all.length > 1 &&
-    all.filter((m) => !Number.isNaN(pick(m))).every((m) => (highest ? pick(own) >= pick(m) : pick(own) <= pick(m)));
+  const best = (pick: (m: Measures) => number, highest: boolean): boolean => {
+    const known = all.map(pick).filter((x) => !Number.isNaN(x));
+    const mine = pick(own);
+    return known.length > 1 && known.every((x) => (highest ? mine >= x : mine <= x));
+  };
   const good = [
     ...(best((m) => m.price, false) ? ['the cheapest here'] : []),
     ...(best((m) => m.wetSnowMm, true) ? ['carries the most snow'] : []),
     ...(best((m) => -m.coldestC, true) ? ['the warmest night'] : []),
+    ...(best((m) => m.clearanceMm, true) ? ['the most room over the crop'] : []),
     ...(best((m) => m.hours, false) ? ['the quickest to build'] : []),
     ...(best((m) => m.massKg, false) ? ['the lightest'] : []),
   ];
@@ -96,6 +136,7 @@ export function reasons(
     ...(best((m) => m.price, true) ? ['the dearest here'] : []),
     ...(best((m) => m.wetSnowMm, false) ? ['carries the least snow'] : []),
     ...(best((m) => m.hours, true) ? ['takes the longest'] : []),
+    ...(best((m) => m.massKg, true) ? ['the heaviest'] : []),
   ];
   return { good, bad };
 }

@@ -181,13 +181,17 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
     const outlines = mesh ? faces : seen;
     return outlines.map((points) => ({ stuff: mesh ? 'mesh' : 'film', tag: sheet.tag, points, widthMm: undefined }));
   });
+  const [from, to] = assembly.reachMm;
   const pieces = [
     ...assembly.members.map((m) => ({ at: nearest(memberPoints(m)), drawn: [drawMember(m, view)] })),
     ...assembly.panels.map((p) => ({ at: nearest(panelFaces(p)[0]), drawn: drawPanel(p, view) })),
-    ...assembly.blocks.map((b) => ({
-      at: nearest(blockCorners(b)),
-      drawn: [{ stuff: 'straw' as const, tag: b.tag, points: hull(blockCorners(b).map(flat)), widthMm: undefined }],
-    })),
+    // From the end the bales beyond the covered length would only hide it.
+    ...assembly.blocks
+      .filter((b) => view !== 'end' || (b.high[0] > from + 1 && b.low[0] < to - 1))
+      .map((b) => ({
+        at: nearest(blockCorners(b)),
+        drawn: [{ stuff: 'straw' as const, tag: b.tag, points: hull(blockCorners(b).map(flat)), widthMm: undefined }],
+      })),
   ];
   const seen = new Set<string>();
   const once = (d: Drawn): boolean => {

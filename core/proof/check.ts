@@ -11,6 +11,8 @@ export type Verdict = 'holds' | 'tight' | 'fails';
 /** One question about a design, answered. */
 export interface Check {
   readonly id: string;
+  /** Which leaf of the bench it belongs to, beside the shape that shows them all. */
+  readonly leaf?: 'stand' | 'skin' | 'air';
   readonly verdict: Verdict;
   readonly text: Phrase;
   readonly figure: Figure | undefined;

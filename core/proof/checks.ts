@@ -41,7 +41,7 @@ function cropCheck(assembly: Assembly): Check {
     },
     caution: undefined,
     tries: [75, 150, 225, 300, 450, 600, 900].map((byMm) => ({
-      label: ['Hoops ', amount(byMm, 'length'), ' higher'] as Phrase,
+      label: ['Higher by ', amount(byMm, 'length')] as Phrase,
       change: { kind: 'higher', byMm } as const,
     })),
   };
@@ -52,6 +52,7 @@ function sheetCheck(rolls: RollPlan, coverKey: string): Check {
   const fits = rolls.rolls[0];
   return {
     id: 'sheet',
+    leaf: 'skin',
     verdict: short || !fits ? 'fails' : 'holds',
     text: short
       ? [

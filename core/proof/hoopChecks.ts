@@ -47,6 +47,7 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
   }));
   return {
     id: 'snow',
+    leaf: 'stand',
     verdict,
     text: snow.flatPa === 0 ? ['No snow is asked of this cover.'] : words,
     figure,
@@ -92,6 +93,7 @@ export function bendCheck(arch: ArchRow): Check {
   }[band];
   return {
     id: 'bend',
+    leaf: 'stand',
     verdict: band === 'too far' ? 'fails' : band === 'hard' ? 'tight' : 'holds',
     text: [
       words,
@@ -128,6 +130,7 @@ export function sleeveCheck(outerKey: string, innerKey: string, where: string): 
   const good = gap >= SLEEVE_LEAST - 1e-9 && gap <= SLEEVE_MOST + 1e-9;
   return {
     id: `sleeve ${where}`,
+    leaf: 'stand',
     verdict: gap < SLEEVE_LEAST - 1e-9 ? 'fails' : good ? 'holds' : 'tight',
     text:
       gap < SLEEVE_LEAST - 1e-9
@@ -166,6 +169,7 @@ export function railCheck(rail: PushedRail, arch: ArchRow): Check {
   const limit = Math.min(inch(0.5), rail.freeLengthMm / 100);
   return {
     id: 'rail',
+    leaf: 'stand',
     verdict: bow > limit ? 'fails' : bow > limit / 1.25 ? 'tight' : 'holds',
     text: [
       bow < inch(1 / 16) ? 'Long rails bow less than ' : 'Long rails bow ',
@@ -202,6 +206,7 @@ export function sagCheck(arch: ArchRow, snow: DesignSnow): Check {
   const hoops = arch.tags.length;
   return {
     id: 'sag',
+    leaf: 'stand',
     verdict: arch.spacingMm > limit ? 'fails' : arch.spacingMm > limit / 1.1 ? 'tight' : 'holds',
     text: [
       `${arch.what ?? 'Hoops'} stand `,

@@ -15,8 +15,25 @@ import { ASK, type Check, type CheckSite, type Verdict } from './check';
 
 type Pitfall = (a: Assembly, site: CheckSite) => Check | undefined;
 
+/** Where a pitfall is shown, beside the shape that shows them all. */
+const LEAF: Readonly<Record<string, Check['leaf']>> = {
+  bulge: 'stand',
+  'cold bend': 'stand',
+  sail: 'skin',
+  wear: 'skin',
+  staples: 'skin',
+  'bare pvc': 'skin',
+  'no uv': 'skin',
+  'huge sheet': 'skin',
+  panel: 'skin',
+  cooks: 'air',
+  animals: 'air',
+  'screen and arm': 'air',
+};
+
 function said(id: string, verdict: Verdict, text: Phrase, tries: Check['tries'] = []): Check {
-  return { id, verdict, text, figure: undefined, caution: ASK, tries };
+  const leaf = LEAF[id];
+  return { id, ...(leaf && { leaf }), verdict, text, figure: undefined, caution: ASK, tries };
 }
 const answer = (label: string, id: string, value: string | number): Check['tries'][number] => ({
   label: [label],
@@ -196,13 +213,13 @@ const noUv: Pitfall = ({ sheets }) =>
 /** Untreated wood that lies on the soil or on the ground. */
 const rot: Pitfall = ({ members }, { site }) => {
   const soil = soilZ(site.bed);
-  const { widthMm } = site.survey.frameOn;
+  const { lengthMm, widthMm } = site.survey.frameOn;
   const wall = site.bed.wall.thicknessMm;
   const wet = members.find((m) => {
     const s = section(m.sectionKey);
     if (s.material !== 'spruce') return false;
-    return boardCorners(m).some(([, y, z]) => {
-      const inside = y > wall && y < widthMm - wall;
+    return boardCorners(m).some(([x, y, z]) => {
+      const inside = y > wall && y < widthMm - wall && x > wall && x < lengthMm - wall;
       return z < (inside ? soil : 0) + 5;
     });
   });

@@ -40,6 +40,7 @@ export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSno
   ];
   return {
     id: `beam ${beam.what}`,
+    leaf: 'stand',
     verdict: verdictOf(strength.ratio),
     text: snow.flatPa === 0 || !Number.isFinite(strength.ratio) ? [`${beam.what}: no snow bends them.`] : words,
     figure: Number.isFinite(strength.wetSnowMm) ? strength.figures[0] : undefined,
@@ -67,6 +68,7 @@ export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
   if (sheet.spanAtOneKpaMm === null)
     return {
       id: 'span',
+      leaf: 'stand',
       verdict: 'tight',
       text: [`${sheet.name}: its glass is not judged here. Brush snow off before it is a hand deep.`],
       figure: undefined,
@@ -76,6 +78,7 @@ export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
   const most = Math.min(sheet.spanAtOneKpaMm * 1.6, load > 0 ? sheet.spanAtOneKpaMm / Math.cbrt(load) : Infinity);
   return {
     id: 'span',
+    leaf: 'stand',
     verdict: verdictOf(most / span.spanMm),
     text: [
       `${sheet.name} spans `,
@@ -116,6 +119,7 @@ export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly 
   const checks: Check[] = [
     {
       id: `lift ${part.name.replace(/ \d+$/, '')}`,
+      leaf: 'stand',
       verdict: verdictOf(ratio),
       text: [
         `${part.name}: `,
@@ -142,6 +146,7 @@ export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly 
     const need = (2 * lift.value * (part.hung.reachMm / 2)) / opener.armMm;
     checks.push({
       id: 'opener',
+      leaf: 'stand',
       verdict: verdictOf(opener.liftsKg / need),
       text: [
         'The wax opener must lift ',

@@ -75,6 +75,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
   };
   return {
     id: 'wind',
+    leaf: 'stand',
     verdict: verdictOf(ratio * 1.25),
     text: [
       'Wind lifts with ',
@@ -127,6 +128,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   return [
     {
       id: 'latch',
+      leaf: 'stand',
       verdict: hung.latches === 0 && shut > weight * half ? 'fails' : verdictOf((latched / shut) * 1.25),
       text: [
         `${hung.latches === 0 ? 'No latch' : hung.latches === 1 ? 'One latch' : `${hung.latches} latches`}: the shut lid pulls with `,
@@ -139,6 +141,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     },
     {
       id: 'stay',
+      leaf: 'stand',
       verdict: verdictOf((stayed / propped) * 1.25),
       text: [
         'Propped in a fresh wind it pulls ',

@@ -84,7 +84,8 @@ function figures(
   const weakest = o.strengths[0];
   const snow = weakest && Number.isFinite(weakest.wetSnowMm) ? weakest.figures[0] : undefined;
   const sheet = o.assembly.sheets.find((s) => coverMaterial(s.coverKey).kind !== 'mesh');
-  const pieces = [...o.assembly.members, ...o.assembly.panels];
+  const mesh = o.assembly.sheets.filter((s) => coverMaterial(s.coverKey).kind === 'mesh');
+  const pieces = [...o.assembly.members, ...o.assembly.panels, ...mesh];
   const size = sheet && sheetSize(sheet);
   const { units } = o.garden;
   return [
@@ -114,7 +115,7 @@ function figures(
       name: 'Pieces',
       figure: {
         label: 'Pieces to cut',
-        value: o.assembly.members.length + o.assembly.panels.length,
+        value: pieces.length,
         quantity: 'count',
         formula: 'pieces = bars and stiff sheets, piece by piece',
         terms: [...new Set(pieces.map((m) => m.part))].map((part) => ({

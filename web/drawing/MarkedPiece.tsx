@@ -49,6 +49,17 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
       >
         {member.tag}
       </text>
+      {member.holes.map((hole, i) => (
+        <circle
+          key={`hole ${i}`}
+          cx={left + hole.atMm * scale}
+          cy={y + h / 2}
+          r={Math.max(3, Math.min(h / 3, (hole.diameterMm * scale) / 2))}
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth={1.5}
+        />
+      ))}
       {placed.map((p, i) => (
         <g key={i}>
           <text x={p.tick} y={y - 8} textAnchor="middle" fontSize={12.5} fill="var(--ink)">

@@ -132,8 +132,11 @@ function tagTexture(text: string, ink: string, ground: string): CanvasTexture {
   if (g) {
     g.fillStyle = ground;
     g.fillRect(0, 0, 128, 64);
+    g.strokeStyle = ink;
+    g.lineWidth = 3;
+    g.strokeRect(1.5, 1.5, 125, 61);
     g.fillStyle = ink;
-    g.font = '600 40px "Atkinson Hyperlegible Next", sans-serif';
+    g.font = '700 46px "Atkinson Hyperlegible Next", sans-serif';
     g.textAlign = 'center';
     g.textBaseline = 'middle';
     g.fillText(text, 64, 34);
@@ -161,8 +164,8 @@ function Tags({ outline: o, colours, lift, shown }: RoundProps): ReactNode {
   return plates
     .filter(({ tag }) => shown(tag))
     .map(({ tag, at, texture }) => (
-      <sprite key={tag} position={[at[0], at[1], at[2] + lift(tag)]} scale={[0.032, 0.016, 1]} renderOrder={5}>
-        <spriteMaterial map={texture} sizeAttenuation={false} depthTest={false} opacity={0.88} transparent />
+      <sprite key={tag} position={[at[0], at[1], at[2] + lift(tag)]} scale={[0.056, 0.028, 1]} renderOrder={5}>
+        <spriteMaterial map={texture} sizeAttenuation={false} depthTest={false} toneMapped={false} transparent />
       </sprite>
     ));
 }
@@ -297,16 +300,26 @@ function Eye({ outline: o, turnDeg, tiltDeg }: RoundProps): ReactNode {
   }, [controls, invalidate]);
   useEffect(() => {
     const { lengthMm, widthMm } = o.site.survey.frameOn;
-    const all = o.assembly.members.flatMap((m) =>
-      m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to],
-    );
-    const high = Math.max(800, ...all.map((p) => p[2]));
-    const wide = Math.max(widthMm, o.assembly.footing.widthMm);
-    const long = Math.max(lengthMm, o.assembly.footing.lengthMm);
+    const points = [
+      ...o.assembly.members.flatMap((m) => (m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to])),
+      ...o.assembly.blocks.flatMap((b) => [b.low, b.high]),
+      ...o.assembly.sheets.flatMap((x) => x.faces.flat()),
+      ...([
+        [0, 0, 0],
+        [lengthMm, widthMm, 400],
+      ] as const),
+    ];
+    const reach = (k: 0 | 1 | 2): readonly [number, number] => [
+      Math.min(...points.map((p) => p[k])),
+      Math.max(...points.map((p) => p[k])),
+    ];
+    const [xs, ys, zs] = [reach(0), reach(1), reach(2)];
+    const half = Math.hypot(xs[1] - xs[0], ys[1] - ys[0], zs[1] - zs[0]) / 2;
     const turn = (turnDeg * Math.PI) / 180;
     const tilt = (tiltDeg * Math.PI) / 180;
-    const away = Math.max(long, wide) * 1.1 + high * 0.8 + 300;
-    const middle = new Vector3(lengthMm / 2, widthMm / 2, high * 0.45);
+    // The whole of it fits the narrow way of the picture, seen at 35 degrees.
+    const away = (half * 0.82) / Math.sin((35 / 2) * (Math.PI / 180));
+    const middle = new Vector3((xs[0] + xs[1]) / 2, (ys[0] + ys[1]) / 2, (zs[0] + zs[1]) / 2);
     camera.position
       .set(Math.sin(turn) * Math.cos(tilt), -Math.cos(turn) * Math.cos(tilt), Math.sin(tilt))
       .multiplyScalar(away)

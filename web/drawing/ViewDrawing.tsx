@@ -18,14 +18,32 @@ export interface ViewFrame {
   readonly v1: number;
 }
 
-/** Room round a view for its dimension lines, px. */
-export const MARGIN: Readonly<
-  Record<View, { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number }>
-> = {
-  end: { left: 74, right: 96, top: 58, bottom: 42 },
+export interface Margin {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+const MARGIN: Readonly<Record<View, Margin>> = {
+  end: { left: 20, right: 96, top: 58, bottom: 42 },
   side: { left: 8, right: 12, top: 40, bottom: 66 },
   plan: { left: 8, right: 62, top: 24, bottom: 40 },
 };
+
+/** Room round a view for its dimension lines, px: as much on the left as its figures there need. */
+export function marginOf(o: Outline, view: View): Margin {
+  const base = MARGIN[view];
+  const left = o.assembly.dimensions
+    .filter((d) => d.view === view && d.side === 'left')
+    .map((d) => ROW_PX * d.row + figureWidth(formatLength(d.valueMm, o.garden.units.length)));
+  return { ...base, left: Math.max(base.left, ...left) };
+}
+
+/** Width of a figure as it stands in the drawing, px. */
+function figureWidth(text: string): number {
+  return text.length * FIGURE_PX + 8;
+}
 
 /** The shapes of a view and the paper they need. */
 export function useViewFrame(o: Outline, view: View): ViewFrame {
@@ -197,7 +215,7 @@ interface ViewProps {
 /** One view of the cover, its dimensions typed where they stand. */
 export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra }: ViewProps): ReactNode {
   const units = useUnits();
-  const m = MARGIN[view];
+  const m = marginOf(o, view);
   const sheet: Sheet = { scale, left: m.left, top: m.top, u0: frame.u0, v1: frame.v1 };
   const width = frame.widthMm * scale;
   const height = frame.heightMm * scale;
@@ -224,14 +242,13 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra
         {view === 'end' && !play && <CropLine outline={o} sheet={sheet} />}
         {view === 'plan' && !play && <CropRows outline={o} sheet={sheet} />}
         {view === 'side' &&
-          standingTags(o.assembly).map(({ tag, at }) => {
-            const [x, y] = toScreen(sheet, at);
-            return (
+          readable(standingTags(o.assembly).map(({ tag, at }) => ({ tag, at: toScreen(sheet, at) }))).map(
+            ({ tag, at: [x, y] }) => (
               <text key={tag} x={x} y={y - 10} textAnchor="middle">
                 {tag}
               </text>
-            );
-          })}
+            ),
+          )}
         {extra?.(sheet)}
         {places.map((p) => (
           <Line key={p.id} place={p} />
@@ -255,6 +272,16 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra
       ))}
     </Paper>
   );
+}
+
+/** Tags with room between them; one that would stand on its neighbour is left out. */
+function readable<T extends { readonly at: readonly [number, number] }>(tags: readonly T[]): readonly T[] {
+  const kept: T[] = [];
+  for (const t of [...tags].sort((a, b) => a.at[0] - b.at[0])) {
+    const last = kept[kept.length - 1];
+    if (!last || t.at[0] - last.at[0] > 26) kept.push(t);
+  }
+  return kept;
 }
 
 function describe(o: Outline, unit: Parameters<typeof formatLength>[1]): string {

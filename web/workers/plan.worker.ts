@@ -3,6 +3,7 @@ import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import { highsSolver } from '../../core/cutting/highs';
 import type { IntegerSolver } from '../../core/cutting/solve';
+import { type Candidate, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/files/garden';
 import { type Mend, type Plan, cutAndShop, findMends, outline } from '../../core/plan';
 import type { Result } from '../../core/result';
@@ -24,14 +25,9 @@ const service = {
     const outlined = outline(garden, cover);
     return outlined.ok ? cutAndShop(outlined.value, await loadSolver()) : outlined;
   },
-  /** What each of several covers costs; NaN where it cannot be cut. */
-  async prices(garden: Garden, covers: readonly Cover[]): Promise<readonly number[]> {
-    const solver = await loadSolver();
-    return covers.map((cover) => {
-      const outlined = outline(garden, cover);
-      const work = outlined.ok ? cutAndShop(outlined.value, solver) : outlined;
-      return work.ok ? work.value.shopping.paid : NaN;
-    });
+  /** Every kind of cover on a bed, drawn and measured. */
+  compare(garden: Garden, bedId: string, cropKey: string): readonly Candidate[] {
+    return candidates(garden, bedId, cropKey);
   },
   /** Changes that would mend what fails, priced. */
   mends(garden: Garden, cover: Cover): readonly Mend[] {

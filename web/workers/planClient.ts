@@ -1,4 +1,5 @@
 import { type Remote, wrap } from 'comlink';
+import type { Candidate } from '../../core/compare';
 import type { Cover, Garden } from '../../core/files/garden';
 import type { Mend } from '../../core/plan';
 import type { Result } from '../../core/result';
@@ -25,9 +26,9 @@ export function lookForMends(garden: Garden, cover: Cover): Promise<readonly Men
   return service().mends(garden, cover);
 }
 
-/** Prices several covers in the background. */
-export function priceAll(garden: Garden, covers: readonly Cover[]): Promise<readonly number[]> {
-  return service().prices(garden, covers);
+/** Compares every kind of cover on a bed in the background. */
+export function compareKinds(garden: Garden, bedId: string, cropKey: string): Promise<readonly Candidate[]> {
+  return service().compare(garden, bedId, cropKey);
 }
 
 /** Starts the worker and its solver before they are needed. */

@@ -98,7 +98,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assemb
       ),
       dimension('width', 'post to post', 'end', 'below', 1, [first, h.y0, 0], [first, h.y1, 0]),
       dimension('sidewall', 'sidewall', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, a.sidewallMm]),
-      dimension('postDepth', 'post in the ground', 'end', 'left', 2, [first, h.y0, -h.depthMm], [first, h.y0, 0]),
+      dimension('postDepth', 'post in the ground', 'end', 'left', 1, [first, h.y0, -h.depthMm], [first, h.y0, 0]),
       dimension('height', 'crown above the ground', 'end', 'right', 1, [first, middle, 0], [first, middle, h.crownZ]),
       ...alongBed({
         x0: h.x0,

@@ -6,7 +6,7 @@ import type { Site } from '../../../core/files/garden';
 import { formatAmount } from '../../../core/units/amount';
 import { useEdit, useUnits } from '../../app/hooks';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
-import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { useSize } from '../../drawing/useSize';
 import { Field } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
@@ -54,7 +54,7 @@ export function AirLeaf({
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const frame = useViewFrame(o, 'end');
-  const m = MARGIN.end;
+  const m = marginOf(o, 'end');
   const scale = size
     ? Math.min(
         (size.width - m.left - m.right) / frame.widthMm,

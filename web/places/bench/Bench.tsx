@@ -14,7 +14,7 @@ import { useOutline, useWork } from '../../app/usePlan';
 import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { useSize } from '../../drawing/useSize';
-import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { Checks } from './Checks';
 import { Headroom } from './Headroom';
 import { Questions } from './Questions';
@@ -258,8 +258,8 @@ function ShapeViews({
   const end = useViewFrame(o, 'end');
   const side = useViewFrame(o, 'side');
   const plan = useViewFrame(o, 'plan');
-  const across = (v: View): number => MARGIN[v].left + MARGIN[v].right;
-  const down = (v: View): number => MARGIN[v].top + MARGIN[v].bottom;
+  const across = (v: View): number => marginOf(o, v).left + marginOf(o, v).right;
+  const down = (v: View): number => marginOf(o, v).top + marginOf(o, v).bottom;
   const narrow = size !== undefined && size.width < 640;
   const wideScale = size
     ? Math.min(

@@ -50,15 +50,6 @@ const Section = styled.section`
   }
 `;
 
-/** Which leaf shows which checks; the shape shows them all. */
-const LEAF: Readonly<Record<string, string>> = {
-  snow: 'stand',
-  bend: 'stand',
-  rail: 'stand',
-  sag: 'stand',
-  sheet: 'skin',
-};
-
 interface ChecksProps {
   readonly outline: Outline;
   readonly work: WorkState;
@@ -69,13 +60,7 @@ interface ChecksProps {
 /** Will it do? Every check, worst first, with the mends that work and what they cost. */
 export function Checks({ outline: o, work, only, setAnswers }: ChecksProps): ReactNode {
   const units = useUnits();
-  const checks = o.checks.filter(
-    (c) =>
-      only === undefined ||
-      LEAF[c.id] === only ||
-      (only === 'stand' && c.id.startsWith('sleeve')) ||
-      (only === 'skin' && c.id.startsWith('remark')),
-  );
+  const checks = o.checks.filter((c) => only === undefined || c.leaf === only);
   const found = useMends(o.cover, work.busy ? undefined : work.work);
   if (checks.length === 0) return null;
   return (

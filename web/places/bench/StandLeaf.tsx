@@ -11,7 +11,7 @@ import { type Result, failAll, ok } from '../../../core/result';
 import type { Site } from '../../../core/files/garden';
 import { formatAmount } from '../../../core/units/amount';
 import { useEdit, useUnits } from '../../app/hooks';
-import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { useSize } from '../../drawing/useSize';
 import { Choice, Field } from '../../parts/controls';
@@ -79,7 +79,7 @@ const Bands = styled.div`
 export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
   const frame = useViewFrame(o, 'end');
-  const m = MARGIN.end;
+  const m = marginOf(o, 'end');
   const scale = size
     ? Math.min(
         (size.width - m.left - m.right) / frame.widthMm,
@@ -87,6 +87,8 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
       )
     : 0;
   const arch = o.assembly.arches[0];
+  // Lids that are alike weigh alike: said once.
+  const lifts = o.lifts.filter((f, i) => o.lifts.findIndex((g) => Math.abs(g.value - f.value) < 0.05) === i);
   const bars = o.strengths
     .filter((s) => s.what !== (arch?.what ?? 'Hoops') && Number.isFinite(s.wetSnowMm))
     .flatMap((s) => s.figures);
@@ -114,10 +116,10 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
             <Figures figures={bars} />
           </>
         )}
-        {o.lifts.length > 0 && (
+        {lifts.length > 0 && (
           <>
             <h2>What is lifted</h2>
-            <Figures figures={o.lifts} />
+            <Figures figures={lifts} />
           </>
         )}
       </div>

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Step } from '../../../core/assembly/types';
 import type { Outline } from '../../../core/plan';
-import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { MarkedPiece } from '../../drawing/MarkedPiece';
 import { Said } from '../../parts/Said';
 
@@ -80,7 +80,7 @@ export function checkKey(step: Step, index: number): string {
 /** One step: the pieces in play, marks, work, cautions, checks. */
 export function StepCard({ outline: o, step, number, of, width, done, onTick }: StepCardProps): ReactNode {
   const frame = useViewFrame(o, step.view);
-  const m = MARGIN[step.view];
+  const m = marginOf(o, step.view);
   const scale = Math.min((width - m.left - m.right) / frame.widthMm, 210 / frame.heightMm);
   const marked = o.assembly.members.filter((x) => step.tags.includes(x.tag) && x.marks.length > 0);
   // Pieces that are marked alike are shown once.

@@ -1,14 +1,12 @@
 import type { Draft } from 'immer';
-import { type ReactNode, useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { bounds, drawAssembly } from '../../../core/assembly/project';
-import { type Candidate, type Measures, candidates, firstCover, measuresOf, reasons } from '../../../core/compare';
-import type { FamilyKey } from '../../../core/families';
+import { type Drawn, bounds } from '../../../core/assembly/project';
+import { type Candidate, type Measures, type Standing, reasons } from '../../../core/compare';
 import { amount } from '../../../core/figure';
 import type { Cover } from '../../../core/files/garden';
-import type { Outline } from '../../../core/plan';
-import { ok } from '../../../core/result';
+import { fail, ok } from '../../../core/result';
 import { CROPS, crop } from '../../../core/season/crops';
 import type { Quantity } from '../../../core/units/amount';
 import { PlaceHead } from '../../app/Shell';
@@ -19,8 +17,8 @@ import { Shape } from '../../drawing/Shapes';
 import { Button, Field, Select } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
-import { NumberField } from '../../parts/TypedField';
-import { priceAll } from '../../workers/planClient';
+import { LengthField, NumberField } from '../../parts/TypedField';
+import { compareKinds } from '../../workers/planClient';
 import { Scatter } from './Scatter';
 
 const Rows = styled.ul`
@@ -29,7 +27,7 @@ const Rows = styled.ul`
   padding: 0.5rem 1.25rem 1rem;
   > li {
     display: grid;
-    grid-template-columns: 240px minmax(0, 1fr) auto;
+    grid-template-columns: 300px minmax(0, 1fr) auto;
     gap: 0.5rem 1.5rem;
     align-items: center;
     padding: 0.9rem 0;
@@ -76,11 +74,12 @@ export const COMPARED: readonly {
   { key: 'wetSnowMm', label: 'Wet snow', quantity: 'length' },
   { key: 'coldestC', label: 'Coldest night', quantity: 'temperature' },
   { key: 'clearanceMm', label: 'Over the crop', quantity: 'length' },
+  { key: 'heightMm', label: 'Height', quantity: 'length' },
   { key: 'hours', label: 'Hours', quantity: 'hours' },
   { key: 'massKg', label: 'Weight', quantity: 'mass' },
 ];
 
-const DRAWING = { width: 240, height: 150 };
+const DRAWING = { width: 300, height: 190 };
 
 /** What kind of cover: every family drawn at one scale on this bed, with what it comes to. */
 export function Choose(): ReactNode {
@@ -91,45 +90,32 @@ export function Choose(): ReactNode {
   const [cropKey, setCropKey] = useState('spinach');
   const [budget, setBudget] = useState(0);
   const [without, setWithout] = useState<readonly string[]>([]);
-  const bedId = bed?.id;
-  const found = useMemo(
-    () => (bedId === undefined ? [] : candidates(garden, bedId, cropKey)),
-    [garden, bedId, cropKey],
-  );
-  const prices = usePrices(found);
+  const [lowest, setLowest] = useState(0);
+  const found = useComparison(bed?.id, cropKey);
   if (!bed) return <Navigate to="/plot" replace />;
 
-  const stand = found.filter((c): c is Extract<Candidate, { outline: Outline }> => 'outline' in c);
-  const measured = new Map(stand.map((c) => [c.key, measuresOf(c.outline, prices?.[c.key] ?? NaN)]));
-  const all = [...measured.values()];
+  const stand = (found ?? []).filter((c): c is Standing => 'cover' in c);
+  const all = stand.map((c) => c.measures);
   const scale = Math.min(
-    ...stand.map(({ outline: o }) => {
-      const b = bounds(drawAssembly(o.assembly, o.site.bed, o.site.survey, 'end'));
+    ...stand.map(({ shapes }) => {
+      const b = bounds(shapes);
       return Math.min((DRAWING.width - 8) / (b.u1 - b.u0), (DRAWING.height - 8) / (b.v1 - b.v0));
     }),
   );
   const tools = [...new Set(stand.flatMap((c) => c.tools))].sort();
-  const choose = (key: FamilyKey): void => {
-    const c = found.find((x) => x.key === key);
-    const made = firstCover(
-      garden,
-      bed.id,
-      key,
-      newId(),
-      freshName(
-        c?.family.name ?? 'Cover',
-        garden.covers.map((x) => x.name),
-      ),
+  const choose = (c: Standing): void => {
+    const name = freshName(
+      c.name,
+      garden.covers.map((x) => x.name),
     );
-    if (!made) return;
-    const cover = { ...made, answers: { ...made.answers, crop: cropKey } } as Draft<Cover>;
-    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(cover)).length === 0) void navigate(`/bench/${made.id}`);
+    const cover = { ...c.cover, id: newId(), name } as Draft<Cover>;
+    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(cover)).length === 0) void navigate(`/bench/${cover.id}`);
   };
-  const barred = (c: Extract<Candidate, { outline: Outline }>): string | undefined => {
-    const m = measured.get(c.key);
-    const missing = c.tools.filter((t) => without.includes(t));
+  const barred = ({ measures: m, tools: needs }: Standing): string | undefined => {
+    const missing = needs.filter((t) => without.includes(t));
     if (missing.length > 0) return `needs ${missing.join(', ')}`;
-    return budget > 0 && m && m.price > budget ? 'over the budget' : undefined;
+    if (lowest > 0 && m.heightMm > lowest) return 'too high';
+    return budget > 0 && m.price > budget ? 'over the budget' : undefined;
   };
 
   return (
@@ -137,35 +123,45 @@ export function Choose(): ReactNode {
       <PlaceHead title="Choose" subtitle={`a cover for ${bed.name}`} />
       <Body>
         <Rows aria-label="Kinds of cover">
-          {found.map((c) => {
-            if (!('outline' in c))
+          {!found && (
+            <li role="status">
+              <span />
+              <p>Trying every kind of cover on this bed…</p>
+            </li>
+          )}
+          {found?.map((c) => {
+            if (!('cover' in c))
               return (
                 <li key={c.key} className="out">
                   <span className="small">not on this bed</span>
                   <div className="words">
-                    <h2>{c.family.name}</h2>
-                    <p>{c.faults[0]?.message}</p>
+                    <h2>{c.name}</h2>
+                    <p>{c.fault}</p>
                   </div>
                 </li>
               );
-            const m = measured.get(c.key);
-            const why = m ? reasons(m, all) : { good: [], bad: [] };
+            const m = c.measures;
+            const why = reasons(m, all);
             const bar = barred(c);
             return (
               <li key={c.key} className={bar === undefined ? '' : 'out'} data-family={c.key}>
-                <EndDrawing outline={c.outline} scale={scale} />
+                <EndDrawing name={c.name} shapes={c.shapes} scale={scale} />
                 <div className="words">
-                  <h2>{c.family.name}</h2>
-                  <p>{c.family.sentence}</p>
+                  <h2>{c.name}</h2>
+                  <p>{c.sentence}</p>
                   <dl className="figures">
                     {COMPARED.map(({ key, label, quantity }) => (
                       <div key={key}>
                         <dt>{label}</dt>
                         <dd className="measure">
-                          {m && <Measured value={m[key]} quantity={quantity} waits={key === 'price'} />}
+                          <Measured value={m[key]} quantity={quantity} />
                         </dd>
                       </div>
                     ))}
+                    <div>
+                      <dt>Warmth</dt>
+                      <dd>{c.warmth}</dd>
+                    </div>
                   </dl>
                   {(why.good.length > 0 || why.bad.length > 0) && (
                     <p>
@@ -185,7 +181,7 @@ export function Choose(): ReactNode {
                 </div>
                 <div>
                   {bar === undefined ? (
-                    <Button $strong onPress={() => choose(c.key)} aria-label={`Choose ${c.family.name}`}>
+                    <Button $strong onPress={() => choose(c)} aria-label={`Choose ${c.name}`}>
                       Choose
                     </Button>
                   ) : (
@@ -231,15 +227,26 @@ export function Choose(): ReactNode {
                 {budget === 0 ? 'any' : garden.units.currency}
               </span>
             </Field>
+            <Field>
+              <span className="name">No higher than</span>
+              <span>
+                <LengthField
+                  label="No higher than; nothing means any height"
+                  valueMm={lowest}
+                  boxed
+                  onSet={(mm) => {
+                    if (mm < 0) return fail('height', 'A height is not less than nothing; nothing means any.');
+                    setLowest(mm);
+                    return ok(mm);
+                  }}
+                />{' '}
+                {lowest === 0 && 'any'}
+              </span>
+            </Field>
           </section>
           <section aria-label="Any two figures against each other">
             <h2>Two figures against each other</h2>
-            <Scatter
-              points={stand.flatMap((c) => {
-                const m = measured.get(c.key);
-                return m ? [{ name: c.family.name, measures: m }] : [];
-              })}
-            />
+            <Scatter points={stand} />
           </section>
           <section aria-label="Tools I have">
             <h2>Tools I have</h2>
@@ -266,45 +273,43 @@ export function Choose(): ReactNode {
   );
 }
 
-function Measured(p: { readonly value: number; readonly quantity: Quantity; readonly waits: boolean }): ReactNode {
+function Measured(p: { readonly value: number; readonly quantity: Quantity }): ReactNode {
   if (Number.isFinite(p.value)) return <Said phrase={[amount(p.value, p.quantity)]} />;
-  if (p.waits) return '…';
   return Number.isNaN(p.value) ? 'not judged' : 'slides off';
 }
 
-/** Prices by family, once the background has worked them out. */
-function usePrices(found: readonly Candidate[]): Readonly<Record<string, number>> | undefined {
+/** Every kind of cover on this bed, once the background has tried them. */
+function useComparison(bedId: string | undefined, cropKey: string): readonly Candidate[] | undefined {
   const garden = useGarden();
-  const [known, setKnown] = useState<{
-    readonly for: readonly Candidate[];
-    readonly prices: Readonly<Record<string, number>>;
-  }>();
+  const [found, setFound] = useState<readonly Candidate[]>();
   useEffect(() => {
+    if (bedId === undefined) return;
     let current = true;
-    const covers = found.flatMap((c) => ('outline' in c ? [c.outline.cover] : []));
-    const keys = found.flatMap((c) => ('outline' in c ? [c.key] : []));
-    priceAll(garden, covers).then(
-      (prices) => {
-        if (current)
-          setKnown({ for: found, prices: Object.fromEntries(keys.map((key, i) => [key, prices[i] ?? NaN])) });
+    compareKinds(garden, bedId, cropKey).then(
+      (list) => {
+        if (current) setFound(list);
       },
       () => undefined,
     );
     return () => {
       current = false;
     };
-  }, [garden, found]);
-  return known?.for === found ? known.prices : undefined;
+  }, [garden, bedId, cropKey]);
+  return found;
 }
 
-function EndDrawing({ outline: o, scale }: { readonly outline: Outline; readonly scale: number }): ReactNode {
-  const shapes = useMemo(() => drawAssembly(o.assembly, o.site.bed, o.site.survey, 'end'), [o]);
-  const b = bounds(shapes);
-  const height = (b.v1 - b.v0) * scale + 8;
-  const sheet = { scale, left: (DRAWING.width - (b.u1 - b.u0) * scale) / 2, top: 4, u0: b.u0, v1: b.v1 };
+function EndDrawing(p: {
+  readonly name: string;
+  readonly shapes: readonly Drawn[];
+  readonly scale: number;
+}): ReactNode {
+  const b = bounds(p.shapes);
+  const height = (b.v1 - b.v0) * p.scale + 8;
+  const left = (DRAWING.width - (b.u1 - b.u0) * p.scale) / 2;
+  const sheet = { scale: p.scale, left, top: 4, u0: b.u0, v1: b.v1 };
   return (
-    <svg width={DRAWING.width} height={height} role="img" aria-label={`${o.cover.name} from the end`}>
-      {shapes.map((drawn, i) => (
+    <svg width={DRAWING.width} height={height} role="img" aria-label={`${p.name} from the end`}>
+      {p.shapes.map((drawn, i) => (
         <Shape key={i} drawn={drawn} sheet={sheet} />
       ))}
     </svg>

@@ -31,8 +31,14 @@ export function Scatter({ points }: { readonly points: readonly Point[] }): Reac
   const [across, setAcross] = useState<keyof Measures>('price');
   const [up, setUp] = useState<keyof Measures>('wetSnowMm');
   const known = points.filter((p) => Number.isFinite(p.measures[across]) && Number.isFinite(p.measures[up]));
-  const range = (key: keyof Measures): readonly [number, number] => {
+  // Figures that lie decades apart are set out by their ratios.
+  const wide = (key: keyof Measures): boolean => {
     const values = known.map((p) => p.measures[key]);
+    return values.every((v) => v > 0) && Math.max(...values) > 12 * Math.min(...values);
+  };
+  const [logAcross, logUp] = [wide(across), wide(up)];
+  const range = (key: keyof Measures, log: boolean): readonly [number, number] => {
+    const values = known.map((p) => (log ? Math.log(p.measures[key]) : p.measures[key]));
     const [low, high] = [Math.min(...values), Math.max(...values)];
     const room = (high - low || Math.abs(high) || 1) * 0.18;
     return [low - room, high + room];
@@ -40,8 +46,9 @@ export function Scatter({ points }: { readonly points: readonly Point[] }): Reac
   const axis = (key: keyof Measures) => COMPARED.find((c) => c.key === key) ?? COMPARED[0];
   const place = (value: number, [low, high]: readonly [number, number], length: number): number =>
     ((value - low) / (high - low)) * length;
-  const xs = range(across);
-  const ys = range(up);
+  const xs = range(across, logAcross);
+  const ys = range(up, logUp);
+  const at = (value: number, log: boolean): number => (log ? Math.log(value) : value);
   const show = (key: keyof Measures, value: number): string =>
     formatAmount(value, axis(key)?.quantity ?? 'plain', units);
   const choice = (label: string, value: keyof Measures, set: (key: keyof Measures) => void): ReactNode => (
@@ -53,6 +60,25 @@ export function Scatter({ points }: { readonly points: readonly Point[] }): Reac
       ))}
     </Select>
   );
+  // A name that would stand on another name or mark is left to the pointer.
+  const marks = known.map((p) => ({
+    p,
+    x: PAD + place(at(p.measures[across], logAcross), xs, WIDTH - PAD - 10),
+    y: HEIGHT - PAD - place(at(p.measures[up], logUp), ys, HEIGHT - PAD - 14),
+  }));
+  const taken = marks.map(({ x, y }) => ({ x0: x - 6, x1: x + 6, y }));
+  const named = marks.map(({ p, x, y }, i) => {
+    const long = p.name.length * 7 + 10;
+    const spans = [
+      { flip: false, x0: x + 7, x1: x + long },
+      { flip: true, x0: x - long, x1: x - 7 },
+    ].filter((s) => s.x1 < WIDTH && s.x0 > PAD);
+    const span = spans.find((s) =>
+      taken.every((t, j) => j === i || Math.abs(t.y - y) > 13 || t.x1 < s.x0 || t.x0 > s.x1),
+    );
+    if (span) taken.push({ x0: span.x0, x1: span.x1, y });
+    return { p, x, y, flip: span?.flip ?? false, free: span !== undefined };
+  });
   return (
     <Box>
       <div className="axes">
@@ -78,23 +104,23 @@ export function Scatter({ points }: { readonly points: readonly Point[] }): Reac
           <text x={14} y={14} fontSize={12.5} fill="var(--quiet)" transform={`rotate(-90 14 14)`} textAnchor="end">
             {axis(up)?.label} →
           </text>
-          {known.map((p) => {
-            const x = PAD + place(p.measures[across], xs, WIDTH - PAD - 10);
-            const y = HEIGHT - PAD - place(p.measures[up], ys, HEIGHT - PAD - 14);
-            const flip = x > WIDTH * 0.6;
+          {named.map(({ p, x, y, flip, free }) => {
             return (
               <g key={p.name}>
                 <path d={`M${x - 5} ${y + 5} L${x + 5} ${y - 5}`} stroke="var(--ink)" strokeWidth={3} />
-                <text
-                  x={x + (flip ? -9 : 9)}
-                  y={y + 4}
-                  textAnchor={flip ? 'end' : 'start'}
-                  fontSize={13}
-                  fontWeight={600}
-                  fill="var(--ink)"
-                >
-                  {p.name}
-                </text>
+                <title>{p.name}</title>
+                {free && (
+                  <text
+                    x={x + (flip ? -9 : 9)}
+                    y={y + 4}
+                    textAnchor={flip ? 'end' : 'start'}
+                    fontSize={13}
+                    fontWeight={600}
+                    fill="var(--ink)"
+                  >
+                    {p.name}
+                  </text>
+                )}
               </g>
             );
           })}

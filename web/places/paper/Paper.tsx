@@ -13,12 +13,13 @@ import { useUnits } from '../../app/hooks';
 import { useOutline, useWork } from '../../app/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
-import { MARGIN, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { Button } from '../../parts/controls';
 import { StepCard } from '../build/StepCard';
 import { SheetSums } from '../bench/SkinLeaf';
 import { CartTable } from '../cart/Cart';
 import { SectionBars, longestBar } from '../saw/Saw';
+import { Template } from './Template';
 
 const WIDTH = 700;
 
@@ -130,7 +131,14 @@ function Sheets({
   const units = useUnits();
   const end = useViewFrame(o, 'end');
   const side = useViewFrame(o, 'side');
-  const scale = Math.min((WIDTH - MARGIN.side.left - MARGIN.side.right) / side.widthMm, 260 / end.heightMm);
+  const scale = Math.min(
+    (WIDTH - marginOf(o, 'side').left - marginOf(o, 'side').right) / side.widthMm,
+    260 / end.heightMm,
+  );
+  // Ends that are alike need one template.
+  const templates = o.assembly.panels.filter(
+    (p, i, all) => p.curved && all.findIndex((q) => JSON.stringify(q.outline) === JSON.stringify(p.outline)) === i,
+  );
   const marked = o.assembly.members.filter((m) => m.marks.length > 0);
   return (
     <Leaf>
@@ -201,6 +209,9 @@ function Sheets({
           <SheetSums key={part.tag} part={part} />
         ))}
       </section>
+      {templates.map((panel) => (
+        <Template key={panel.tag} panel={panel} />
+      ))}
       {work && (
         <section aria-label="Shopping list" data-testid="paper-cart">
           <h2>Shopping list, {formatMoney(work.shopping.paid, units.currency)}</h2>
