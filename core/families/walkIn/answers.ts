@@ -40,7 +40,7 @@ export const walkInSchema = z
     layers: z.enum(['single', 'double']),
     sheets: z.enum(['one', 'roof-and-ends', 'roof-and-curtains']),
     sides: z.enum(['fixed', 'roll-up']),
-    rollBar: z.enum(['emt-3/4', 'emt-1', 'pvc-1', '2x2']),
+    rollBar: z.enum(['emt-3/4', 'emt-1', 'pvc-1', '2x2', '2x4']),
     fixing: z.enum(['channel', 'battens', 'staples']),
     paint: z.enum(['none', 'paint']),
     anchors: z.number().int().min(0).max(80).nullable(),

@@ -1,0 +1,59 @@
+import fc from 'fast-check';
+import type { SheetSize } from '../catalog/sheets';
+import { type SheetPiece, packSheets, planSheets } from './sheets';
+import { rectangle } from '../assembly/pieces';
+
+const FULL: SheetSize = { key: 'full', widthMm: 1220, lengthMm: 2440, price: 40 };
+const HALF: SheetSize = { key: 'half', widthMm: 610, lengthMm: 1220, price: 13 };
+const price = (s: SheetSize): number => s.price;
+
+test('pieces on one sheet neither overlap nor leave it, and every cut runs from edge to edge', () => {
+  const piece = fc.record({
+    w: fc.integer({ min: 60, max: 1200 }),
+    l: fc.integer({ min: 60, max: 2400 }),
+    turns: fc.boolean(),
+  });
+  fc.assert(
+    fc.property(fc.array(piece, { minLength: 1, maxLength: 14 }), (list) => {
+      const pieces = list.map((p, i): SheetPiece => ({ tag: `p${i}`, widthMm: p.w, lengthMm: p.l, turns: p.turns }));
+      const packed = packSheets(pieces, [FULL, HALF], 3, price);
+      if (!packed) throw new Error('all of them fit a full sheet');
+      const placed = packed.flatMap((s) => s.placed.map((q) => ({ ...q, s })));
+      expect(placed.map((p) => p.tag).sort()).toEqual(pieces.map((p) => p.tag).sort());
+      for (const p of placed) {
+        expect(p.xMm + p.widthMm).toBeLessThanOrEqual(p.s.size.widthMm + 1);
+        expect(p.yMm + p.lengthMm).toBeLessThanOrEqual(p.s.size.lengthMm + 1);
+        const own = pieces.find((q) => q.tag === p.tag);
+        if (own && !own.turns) expect([p.widthMm, p.lengthMm]).toEqual([own.widthMm, own.lengthMm]);
+        for (const q of placed) {
+          if (p.tag === q.tag || p.s !== q.s) continue;
+          const across = p.xMm + p.widthMm + 3 <= q.xMm + 0.1 || q.xMm + q.widthMm + 3 <= p.xMm + 0.1;
+          const along = p.yMm + p.lengthMm + 3 <= q.yMm + 0.1 || q.yMm + q.lengthMm + 3 <= p.yMm + 0.1;
+          expect(across || along).toBe(true);
+        }
+      }
+    }),
+  );
+});
+
+test('a small need buys a small sheet; what fits none is named', () => {
+  const small = packSheets([{ tag: 'a', widthMm: 600, lengthMm: 500, turns: true }], [FULL, HALF], 3, price);
+  expect(small?.map((s) => s.size.key)).toEqual(['half']);
+  expect(
+    packSheets([{ tag: 'a', widthMm: 1300, lengthMm: 1300, turns: true }], [FULL, HALF], 3, price),
+  ).toBeUndefined();
+});
+
+test('channels keep their way; old windows are taken as they are', () => {
+  const lid = rectangle('G1', 'Glazing', 'twin-wall-6', [0, 0, 0], [1, 0, 0], [0, 1, 0], [1000, 2000], 'v');
+  const { sheets, tooLarge } = planSheets([lid], price);
+  expect(tooLarge).toEqual([]);
+  expect(sheets[0]?.placed[0]).toMatchObject({ widthMm: 1000, lengthMm: 2000 });
+  // The same piece with its channels the other way is too wide for any sheet.
+  const across = { ...lid, channels: 'u' as const, outline: lid.outline.map(([u, v]) => [u, v] as const) };
+  expect(planSheets([across], price).tooLarge).toEqual([{ tag: 'G1', sheetKey: 'twin-wall-6' }]);
+  expect(planSheets([{ ...lid, sheetKey: 'old-window', channels: undefined }], price)).toEqual({
+    sheets: [],
+    tooLarge: [],
+  });
+});
