@@ -19,6 +19,8 @@ export interface SectionJob {
   readonly realLengthMm: readonly number[];
   readonly fromShelf: readonly boolean[];
   readonly members: readonly Member[];
+  /** By the tag of a board, the other piece that comes out of it. */
+  readonly sawnFrom: ReadonlyMap<string, string>;
 }
 
 /** Lengths are cut to a tenth of a millimetre; members that agree to that are one kind of piece. */
@@ -26,6 +28,9 @@ const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 
 /** One cutting job for each section in an assembly: stock with prices, shelf pieces free, kerf, squared ends. */
 export function sectionJobs(assembly: Assembly, prices: PriceList, shelf: readonly ShelfBar[]): readonly SectionJob[] {
+  const sawnFrom = new Map(
+    assembly.members.flatMap((m) => (m.sawnFrom === undefined ? [] : [[m.sawnFrom, m.tag] as const])),
+  );
   const bySection = new Map<string, Member[]>();
   for (const member of assembly.members.filter((m) => m.sawnFrom === undefined))
     bySection.set(member.sectionKey, [...(bySection.get(member.sectionKey) ?? []), member]);
@@ -46,6 +51,7 @@ export function sectionJobs(assembly: Assembly, prices: PriceList, shelf: readon
     return {
       sectionKey,
       members,
+      sawnFrom,
       realLengthMm: stock.map((bar) => bar.real),
       fromShelf: stock.map((bar) => bar.shelf),
       job: {
@@ -74,6 +80,11 @@ export interface CutPiece {
   readonly part: string;
   readonly lengthMm: number;
   readonly markMm: number;
+  /** Degrees off square of its ends, and the widths it tapers between; see Member. */
+  readonly endAnglesDeg?: readonly [number, number];
+  readonly taperMm?: readonly [number, number];
+  /** Another piece that is sawn out of this one. */
+  readonly holds?: string;
 }
 
 /** One bar as it is cut. */
@@ -115,7 +126,16 @@ export function labelCuts(sectionJob: SectionJob, plan: CutPlan, firstBar: numbe
       const member = waiting.splice(index, 1)[0];
       const markMm = at + length;
       at = markMm + kerf;
-      return { tag: member?.tag ?? '', part: member?.part ?? '', lengthMm: length, markMm };
+      const holds = sectionJob.sawnFrom.get(member?.tag ?? '');
+      return {
+        tag: member?.tag ?? '',
+        part: member?.part ?? '',
+        lengthMm: length,
+        markMm,
+        ...(member?.endAnglesDeg && { endAnglesDeg: member.endAnglesDeg }),
+        ...(member?.taperMm && { taperMm: member.taperMm }),
+        ...(holds !== undefined && { holds }),
+      };
     });
     return {
       label: `${s.shape.kind === 'tube' ? 'Pipe' : 'Board'} ${firstBar + i}`,

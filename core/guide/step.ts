@@ -2,6 +2,7 @@ import { section, thicknessMm } from '../catalog/sections';
 import type { Member, Step } from '../assembly/types';
 import { type Phrase, amount } from '../figure';
 import { CAUTIONS } from './cautions';
+import { sayTags } from './tags';
 
 /** Minutes of unhurried work by one person; the sum of the steps is the time to build. */
 export const MINUTES = {
@@ -23,10 +24,9 @@ export function step(parts: StepParts): Step {
   return { tools: [], checks: [], cautions: [], ...parts };
 }
 
-/** Tags as a person says them: A1, A2; or H1 to H5. */
+/** Pieces by their tags, as a person says them. */
 export function tagList(members: readonly Member[]): string {
-  const tags = members.map((m) => m.tag);
-  return tags.length > 3 ? `${tags[0]} to ${tags[tags.length - 1]}` : tags.join(', ');
+  return sayTags(members.map((m) => m.tag));
 }
 
 /** First of all: cut every piece to the cut list and write its tag on it. */

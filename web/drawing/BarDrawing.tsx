@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
-import type { SectionBar } from '../../core/cutting/bars';
+import type { CutPiece, SectionBar } from '../../core/cutting/bars';
 import { section } from '../../core/catalog/sections';
 import { formatLength } from '../../core/units/length';
 import { useUnits } from '../app/hooks';
+import { labelRows } from './labelRows';
 
 /** Room for the bar's name: beside it, or above it on a narrow screen. */
 const BESIDE = 128;
@@ -19,6 +20,30 @@ interface BarProps {
   readonly longestMm: number;
 }
 
+/** The corners of a piece on its bar: slanted where its ends are; ripped or tapered ones still as their blank. */
+function pieceOutline(
+  p: CutPiece,
+  sectionKey: string,
+  scale: number,
+  from: number,
+  y: number,
+  w: number,
+  h: number,
+): string {
+  const { shape } = section(sectionKey);
+  const wide = shape.kind === 'board' ? shape.widthMm : 0;
+  const [a, b] = (p.endAnglesDeg ?? [0, 0]).map((deg) => wide * Math.tan((deg * Math.PI) / 180) * scale);
+  const [left = 0, right = 0] = [a, b];
+  // A positive slant leaves the upper edge the longer.
+  const points = [
+    [from + Math.max(0, -left), y],
+    [from + w - Math.max(0, -right), y],
+    [from + w - Math.max(0, right), y + h],
+    [from + Math.max(0, left), y + h],
+  ];
+  return points.map((q) => q.join(',')).join(' ');
+}
+
 /** One bar to scale: its pieces by tag, marks that run from the tape's end, what is left hatched. */
 export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): ReactNode {
   const { length } = useUnits();
@@ -29,17 +54,12 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
   const x = (mm: number): number => left + mm * scale;
   const y = narrow ? ABOVE + 6 : 8;
   const h = pipe ? BAR * 0.66 : BAR;
-  let markRight = -Infinity;
-  let low = false;
-  const marks = bar.pieces.map((p) => {
-    const text = formatLength(p.markMm, length);
-    const half = (text.length * 8.2) / 2;
-    // Figures that would run into the one before step down a row.
-    low = x(p.markMm) - half < markRight ? !low : false;
-    markRight = Math.max(markRight, x(p.markMm) + half + 6);
-    return { at: x(p.markMm), text, low };
-  });
-  const height = y + h + 24 + (marks.some((m) => m.low) ? 18 : 0);
+  const figures = bar.pieces.map((p) => formatLength(p.markMm, length));
+  const rows = labelRows(
+    bar.pieces.map((p, i) => ({ at: x(p.markMm), halfWidth: ((figures[i]?.length ?? 0) * 8.2) / 2 })),
+  );
+  const marks = bar.pieces.map((p, i) => ({ at: x(p.markMm), text: figures[i] ?? '', drop: (rows[i] ?? 0) * 18 }));
+  const height = y + h + 24 + Math.max(0, ...marks.map((m) => m.drop));
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
   return (
     <svg
@@ -68,18 +88,17 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
         const from = x(p.markMm - p.lengthMm);
         const w = p.lengthMm * scale;
         const figure = formatLength(p.lengthMm, length);
-        const room = w > figure.length * 8 + p.tag.length * 9 + 26;
+        const tag = p.holds === undefined ? p.tag : `${p.tag} + ${p.holds}`;
+        const room = w > figure.length * 8 + tag.length * 9 + 26;
         return (
           <g key={p.tag}>
-            <rect
-              x={from}
-              y={y}
-              width={w}
-              height={h}
+            <polygon
+              points={pieceOutline(p, sectionKey, scale, from, y, w, h)}
               fill={pipe ? 'var(--pipe-face)' : 'var(--timber-face)'}
               stroke="var(--ink)"
               strokeWidth={1.3}
             />
+            {p.holds !== undefined && <line x1={from} x2={from + w} y1={y + h} y2={y} stroke="var(--ink)" />}
             <text
               x={room ? from + 9 : from + w / 2}
               y={y + h / 2 + 5}
@@ -88,7 +107,7 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
               fontWeight={700}
               fill="var(--ink)"
             >
-              {w > p.tag.length * 9 ? p.tag : ''}
+              {w > tag.length * 9 ? tag : ''}
             </text>
             {room && (
               <text
@@ -108,17 +127,10 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
       {!whole &&
         marks.map((m, i) => (
           <g key={i}>
-            <line
-              x1={m.at}
-              x2={m.at}
-              y1={y - 5}
-              y2={y + h + 7 + (m.low ? 18 : 0)}
-              stroke="var(--chalk)"
-              strokeWidth={2}
-            />
+            <line x1={m.at} x2={m.at} y1={y - 5} y2={y + h + 7 + m.drop} stroke="var(--chalk)" strokeWidth={2} />
             <text
               x={m.at}
-              y={y + h + 21 + (m.low ? 18 : 0)}
+              y={y + h + 21 + m.drop}
               textAnchor="middle"
               className="measure"
               fontSize={13.5}

@@ -3,6 +3,7 @@ import type { Member } from '../../core/assembly/types';
 import { section } from '../../core/catalog/sections';
 import { formatLength } from '../../core/units/length';
 import { useUnits } from '../app/hooks';
+import { labelRows } from './labelRows';
 
 /** A piece lying down with its marks in tape order, from its left end. */
 export function MarkedPiece({ member, width }: { readonly member: Member; readonly width: number }): ReactNode {
@@ -11,18 +12,17 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
   const scale = (width - left - 40) / member.lengthMm;
   const board = section(member.sectionKey).shape.kind === 'board';
   const h = board ? 26 : 14;
-  const y = 22;
   const figures = member.marks.map((m) => formatLength(m.atMm, length));
-  let right = -Infinity;
-  let row = 0;
+  const half = (i: number): number => ((figures[i]?.length ?? 0) * 8.4) / 2;
+  const rowOf = labelRows(member.marks.map((m, i) => ({ at: left + m.atMm * scale, halfWidth: half(i) })));
   const placed = member.marks.map((m, i) => {
-    const at = left + m.atMm * scale;
-    const half = ((figures[i]?.length ?? 0) * 8.4) / 2;
-    row = at - half < right ? (row + 1) % 3 : 0;
-    right = Math.max(right, at + half + 6);
-    return { ...m, at: Math.max(left + half - 2, at), tick: at, row, text: figures[i] ?? '' };
+    const tick = left + m.atMm * scale;
+    return { ...m, at: Math.max(left + half(i) - 2, tick), tick, row: rowOf[i] ?? 0, text: figures[i] ?? '' };
   });
   const rows = Math.max(0, ...placed.map((p) => p.row));
+  const labels = labelRows(placed.map((p) => ({ at: p.tick, halfWidth: p.label.length * 3.4 })));
+  const above = Math.max(0, ...labels) * 15;
+  const y = 22 + above;
   return (
     <svg
       width={width}
@@ -62,7 +62,7 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
       ))}
       {placed.map((p, i) => (
         <g key={i}>
-          <text x={p.tick} y={y - 8} textAnchor="middle" fontSize={12.5} fill="var(--ink)">
+          <text x={p.tick} y={y - 8 - (labels[i] ?? 0) * 15} textAnchor="middle" fontSize={12.5} fill="var(--ink)">
             {p.label}
           </text>
           <line x1={p.tick} x2={p.tick} y1={y - 5} y2={y + h + 6 + p.row * 17} stroke="var(--chalk)" strokeWidth={2} />

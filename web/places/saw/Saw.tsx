@@ -2,11 +2,12 @@ import { type ReactNode, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { SECTION_BY_KEY, section } from '../../../core/catalog/sections';
-import type { SectionCuts } from '../../../core/cutting/bars';
+import type { CutPiece, SectionCuts } from '../../../core/cutting/bars';
 import { cutsCsv } from '../../../core/files/csv';
 import { fail, failAll, ok } from '../../../core/result';
 import { formatMoney } from '../../../core/units/amount';
-import { formatLength, parseLength } from '../../../core/units/length';
+import { sayTags } from '../../../core/guide/tags';
+import { type LengthUnit, formatLength, parseLength } from '../../../core/units/length';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
@@ -77,9 +78,16 @@ export function longestBar(cuts: readonly SectionCuts[]): number {
   return Math.max(1, ...cuts.flatMap((c) => c.bars.map((b) => b.lengthMm)));
 }
 
-/** Tags as a carpenter would say them: H1 to H5, A1. */
-function tagRun(tags: readonly string[]): string {
-  return tags.length > 2 ? `${tags[0]} to ${tags[tags.length - 1]}` : tags.join(', ');
+/** How the ends of a piece are cut, where they are not square, or how it tapers. */
+function endsText(p: CutPiece, unit: LengthUnit): string {
+  if (p.taperMm) {
+    const [from, to] = p.taperMm;
+    const [a, b] = [formatLength(from, unit), formatLength(to, unit)];
+    return Math.abs(from - to) < 0.5 ? `; ripped to ${a}` : `; tapers from ${a} to ${b}`;
+  }
+  return p.endAnglesDeg
+    ? `; ends ${p.endAnglesDeg.map((deg) => `${Math.abs(deg).toFixed(1)}°`).join(' and ')} off square`
+    : '';
 }
 
 /** Cut it: each bar to scale with marks from the tape's end. */
@@ -94,13 +102,15 @@ export function Saw(): ReactNode {
   if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
   const cuts = work.work?.cuts;
   const stops = cuts?.flatMap((cut) => {
-    const pieces = cut.bars.flatMap((b) => b.pieces);
-    const lengths = [...new Set(pieces.map((p) => p.lengthMm))];
-    return lengths.map((mm) => ({
-      sectionKey: cut.sectionKey,
-      mm,
-      tags: pieces.filter((p) => p.lengthMm === mm).map((p) => p.tag),
-    }));
+    const groups = new Map<string, { sectionKey: string; mm: number; ends: string; tags: string[] }>();
+    for (const piece of cut.bars.flatMap((b) => b.pieces)) {
+      const ends = endsText(piece, units.length);
+      const key = `${piece.lengthMm} ${ends}`;
+      const group = groups.get(key) ?? { sectionKey: cut.sectionKey, mm: piece.lengthMm, ends, tags: [] };
+      group.tags.push(piece.tag);
+      groups.set(key, group);
+    }
+    return [...groups.values()];
   });
   return (
     <>
@@ -177,10 +187,11 @@ export function Saw(): ReactNode {
               <h2>Set the stop once</h2>
               <Rows>
                 {stops.map((s) => (
-                  <li key={`${s.sectionKey} ${s.mm}`}>
-                    <b>{tagRun(s.tags)}</b>
+                  <li key={s.sectionKey + s.tags.join()}>
+                    <b>{sayTags(s.tags)}</b>
                     <span>
                       {section(s.sectionKey).name}, {section(s.sectionKey).tool}
+                      {s.ends}
                     </span>
                     <span className="measure">{formatLength(s.mm, units.length)}</span>
                   </li>
