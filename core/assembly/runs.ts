@@ -15,6 +15,34 @@ export interface Run {
 }
 
 /**
+ * Both ends of a run and its joints between: as few pieces as will do, as even as the hoops allow, each joint on a hoop.
+ * @param wholeMm the longest bar; a run that is just one of them is taken whole, without squaring
+ */
+function jointPlaces(
+  x0: number,
+  x1: number,
+  wholeMm: number,
+  squareMm: number,
+  hoopXs: readonly number[],
+): readonly number[] {
+  if (x1 - x0 <= wholeMm + 0.05) return [x0, x1];
+  const longest = wholeMm - squareMm;
+  const joints: number[] = [x0];
+  for (let last = x0; x1 - last > longest;) {
+    const left = Math.ceil((x1 - last) / longest - 1e-9);
+    const ideal = last + (x1 - last) / left;
+    // What is left after the joint must still go into one piece fewer.
+    const fits = hoopXs.filter((h) => h > last + 1 && h - last <= longest && x1 - h <= (left - 1) * longest);
+    const reach = hoopXs.filter((h) => h > last + 1 && h - last <= longest);
+    const nearest = (list: readonly number[]): number | undefined =>
+      list.length === 0 ? undefined : list.reduce((a, b) => (Math.abs(b - ideal) < Math.abs(a - ideal) ? b : a));
+    last = nearest(fits) ?? (reach.length > 0 ? Math.max(...reach) : ideal);
+    joints.push(last);
+  }
+  return [...joints, x1];
+}
+
+/**
  * A straight run along x as one member, or as several with every joint on a hoop when no bar is long enough.
  * Pipes get a coupler at each joint, boards two plates.
  */
@@ -23,16 +51,9 @@ export function straightRun(run: Run): {
   readonly hardware: readonly HardwareUse[];
 } {
   const s = section(run.sectionKey);
-  const longest = Math.max(...s.stock.map((bar) => bar.lengthMm)) - s.squareMm;
   const [x0, y, z] = run.from;
   const x1 = run.to[0];
-  const joints: number[] = [x0];
-  while (x1 - (joints[joints.length - 1] ?? x0) > longest) {
-    const last = joints[joints.length - 1] ?? x0;
-    const next = Math.max(...run.hoopXs.filter((h) => h > last + 1 && h - last <= longest));
-    joints.push(Number.isFinite(next) ? next : last + longest);
-  }
-  joints.push(x1);
+  const joints = jointPlaces(x0, x1, Math.max(...s.stock.map((bar) => bar.lengthMm)), s.squareMm, run.hoopXs);
   const many = joints.length > 2;
   const members = joints.slice(1).map((end, i): Member => {
     const start = joints[i] ?? x0;
