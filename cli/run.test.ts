@@ -1,9 +1,12 @@
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoGarden } from '../core/files/demo';
+import { demoGarden, everyKind } from '../core/files/demo';
 import { writeGarden } from '../core/files/read';
+import type { planReport } from '../core/report';
 import { runCommand } from './run';
+
+type Report = ReturnType<typeof planReport>;
 
 const folder = mkdtempSync(join(tmpdir(), 'cabanon-'));
 const file = (name: string, text: string): string => {
@@ -44,6 +47,37 @@ test('cut answers a case file at its proven best', async () => {
   expect(cut['bars']).toContainEqual(expect.objectContaining({ stockLength: 44.5, price: 0 }));
 });
 
+test('plan gives every kind of cover: pieces, sheets, hardware, cuts and steps', async () => {
+  const all = everyKind();
+  const covers = all.covers.filter((c) => c.bedId === 'long');
+  const { plans } = (await answer('plan', file('every.json', writeGarden({ ...all, covers })))) as unknown as {
+    plans: Report[];
+  };
+  expect(new Set(plans.map((p) => p.cover.family)).size).toBe(12);
+  for (const p of plans) {
+    const { members, panels, hardware } = p.assembly;
+    expect(members.length + panels.length + p.sheets.length).toBeGreaterThan(2);
+    expect(hardware.length).toBeGreaterThan(1);
+    expect(p.steps.length).toBeGreaterThan(2);
+    expect(p.shopping.paid).toBeGreaterThan(0);
+    // Pieces placed are pieces listed; a tapered one may come out of the board of another.
+    const cut = p.cuts.flatMap((c) => c.bars.flatMap((b) => b.pieces.map((x) => x.tag))).sort();
+    expect(cut).toEqual(
+      members
+        .filter((m) => m.sawnFrom === undefined)
+        .map((m) => m.tag)
+        .sort(),
+    );
+    const sawn = p.sheetCuts.flatMap((s) => s.placed.map((x) => x.tag)).sort();
+    expect(sawn).toEqual(
+      panels
+        .filter((x) => x.sheetKey !== 'old-window')
+        .map((x) => x.tag)
+        .sort(),
+    );
+  }
+});
+
 test('plan gives one cover or all, and writes its files', async () => {
   const out = join(folder, 'out');
   const one = await answer('plan', garden, '--cover', 'winter-lid', '--out', out);
@@ -51,7 +85,7 @@ test('plan gives one cover or all, and writes its files', async () => {
   expect(readdirSync(out).sort()).toEqual(
     ['cuts.csv', 'end.svg', 'plan.json', 'plan.svg', 'shopping.csv', 'side.svg'].map((f) => `winter-lid-${f}`).sort(),
   );
-  expect(((await answer('plan', garden))['plans'] as unknown[]).length).toBe(4);
+  expect(((await answer('plan', garden))['plans'] as unknown[]).length).toBe(demoGarden().covers.length);
 });
 
 test.each([

@@ -3,6 +3,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { type Page, chromium } from '@playwright/test';
 import highsLoader from 'highs';
+import { candidates } from '../core/compare';
 import { highsSolver } from '../core/cutting/highs';
 import type { BarJob } from '../core/cutting/job';
 import { solveBars } from '../core/cutting/solve';
@@ -92,6 +93,13 @@ async function core(): Promise<void> {
     timed(9, 40, () => outline(garden, cover)),
     'ms',
     16,
+  );
+  add(
+    'every kind of cover compared on one bed',
+    timed(5, 2, () => candidates(garden, 'long', 'spinach')),
+    'ms',
+    400,
+    'in the background',
   );
   const solver = highsSolver(await highsLoader());
   add(

@@ -1,6 +1,7 @@
 import { type Bed, squareBed } from '../bed/bed';
 import { survey } from '../bed/survey';
 import { hingedHoopLidDefaults } from '../families/hingedHoopLid/answers';
+import { slopedColdFrameDefaults } from '../families/slopedColdFrame/answers';
 import { stakedTunnelDefaults } from '../families/stakedTunnel/answers';
 import { wireTunnelDefaults } from '../families/wireTunnel/answers';
 import { FAMILY_KEYS, familyOf } from '../families';
@@ -98,6 +99,20 @@ export function demoGarden(): Garden {
         bedId: 'crooked',
         family: 'staked-tunnel',
         answers: { ...stakedTunnelDefaults(site(crooked)), extent: { kind: 'part', startMm: 0, lengthMm: inch(60) } },
+        kept: null,
+        build: { at: 0, done: [] },
+      },
+      {
+        id: 'window-frame',
+        name: 'Lettuce frame',
+        bedId: 'crooked',
+        family: 'sloped-cold-frame',
+        answers: {
+          ...slopedColdFrameDefaults(site(crooked)),
+          extent: { kind: 'part', startMm: inch(60), lengthMm: inch(36) },
+          lids: 1,
+          crop: 'corn-salad',
+        },
         kept: null,
         build: { at: 0, done: [] },
       },

@@ -182,6 +182,15 @@ export function BedPlace(): ReactNode {
               ]}
               onChange={(soil) => set('soil', { ...bed, soil: soil as Bed['soil'] })}
             />
+            <Choice
+              label="Watering"
+              value={bed.wateringOverWall ? 'over' : 'clear'}
+              options={[
+                { value: 'clear', label: 'Clear of the wall', why: 'Nothing keeps a frame from sitting down.' },
+                { value: 'over', label: 'Over the wall', why: 'A frame must be notched over each line.' },
+              ]}
+              onChange={(way) => set('watering', { ...bed, wateringOverWall: way === 'over' })}
+            />
           </section>
           <section aria-label="Covers for this bed">
             <h2>{covers.length > 0 ? 'Covers on this bed' : 'Cover this bed'}</h2>
@@ -193,6 +202,9 @@ export function BedPlace(): ReactNode {
                   </Link>
                 </li>
               ))}
+              <li>
+                <Link to={`/choose/${bed.id}`}>Compare every kind on this bed</Link>
+              </li>
               {FAMILY_KEYS.map((key) => (
                 <li key={key}>
                   <span>{familyOf(key).sentence}</span>

@@ -1,0 +1,66 @@
+import { dimension, expect, openDemo, price, test, type } from './app';
+
+test('a frame of bent conduit: chosen, shaped in the drawing, marked for the bender, its end on paper full size', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await page.goto('/choose/metric');
+  await page.getByRole('button', { name: 'Choose Bent-conduit frame' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bent-conduit frame');
+  await type(page, 'dim-shoulder', '16 in');
+  await expect(dimension(page, 'shoulder')).toHaveValue(`1' 4"`);
+  await type(page, 'dim-height', '10 in');
+  await expect(page.getByRole('alert')).toContainText('crown must stand above the shoulders');
+  await dimension(page, 'height').press('Escape');
+  await expect(price(page)).toContainText('$');
+
+  await page.getByRole('link', { name: 'Skin' }).click();
+  await page.getByRole('radio', { name: 'Plywood' }).check({ force: true });
+  await expect(page.getByText(/3\/8 in plywood/).first()).toBeVisible();
+
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByText('2. Bend the conduit').click();
+  await expect(page.getByRole('img', { name: /H1 Hoop: shoulder starts at/ })).toBeVisible();
+  await expect(page.getByText(/the crown gains/)).toBeVisible();
+
+  await page.goto(page.url().replace('/build/', '/paper/'));
+  const template = page.getByTestId('template-E1');
+  await expect(template.getByRole('row').nth(3)).toContainText('"');
+  await template.getByRole('button', { name: /Add its outline on \d+ pages/ }).click();
+  await expect(page.getByRole('img', { name: 'Template E1, column 1, row 1' })).toBeAttached();
+});
+
+test('a cold frame: windows decide the box, and what goes wrong is said and mended', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/choose/metric');
+  await page.getByRole('button', { name: 'Choose Sloped cold frame' }).click();
+  await expect(price(page)).toContainText('$');
+  await page.getByLabel('Lid', { exact: true }).selectOption('old-window');
+  await page.getByRole('radio', { name: 'The windows' }).check({ force: true });
+  await page.getByLabel('Window, front to back').fill('30');
+  await page.getByLabel('Window, front to back').press('Enter');
+  await expect(page.locator('[data-check="fits"]')).toContainText('smaller than the bed');
+  await page.getByRole('radio', { name: 'The bed' }).check({ force: true });
+  await expect(page.locator('[data-check="fits"]')).toHaveCount(0);
+  await page.getByLabel('Lid', { exact: true }).selectOption('twin-wall-6');
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await expect(page.getByRole('img', { name: /G1 / })).toBeVisible();
+  await expect(page.getByText(/C2 \+ D2/)).toBeVisible();
+});
+
+test('a walk-in house names its limits, and turns in the round with its tags', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/choose/long');
+  await page.getByRole('button', { name: 'Choose Walk-in hoop house' }).click();
+  await type(page, 'dim-width', '20 ft');
+  await expect(page.getByRole('alert')).toContainText('6 to 14 ft');
+  await dimension(page, 'width').press('Escape');
+  await expect(page.locator('[data-check^="remark"]')).toContainText('licensed engineer');
+  await page.getByRole('link', { name: 'Round' }).click();
+  await expect(page.locator('canvas')).toBeVisible();
+  await page.getByRole('button', { name: 'Hide tags' }).click();
+  await page.getByText('Pieces and steps in words').click();
+  await page.getByRole('button', { name: /^E5 Door header/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'E5 Door header' })).toBeVisible();
+});
