@@ -65,7 +65,14 @@ export interface Plan extends Outline {
 /** The bed a cover stands on and what the place asks of it. */
 export function buildSite(garden: Garden, bedId: string): BuildSite | undefined {
   const bed = garden.beds.find((b) => b.id === bedId);
-  return bed && { bed, survey: survey(bed), windy: garden.site.gustMPerS > WINDY_M_PER_S };
+  return (
+    bed && {
+      bed,
+      survey: survey(bed),
+      windy: garden.site.gustMPerS > WINDY_M_PER_S,
+      market: garden.units.stock,
+    }
+  );
 }
 
 /** Works out one cover as far as the drawing, checks and figures. */
@@ -190,14 +197,17 @@ export function findMends(o: Outline): readonly Mend[] {
 function coldestNight(assembly: Assembly): Figure {
   const c = crop(assembly.crop.cropKey);
   const cover = coverMaterial(assembly.enclosure.coverKey);
+  const { innerKey } = assembly.enclosure;
+  const inner = innerKey === undefined ? undefined : coverMaterial(innerKey);
   return {
     label: `${c.name.charAt(0).toUpperCase()}${c.name.slice(1)} lives down to`,
-    value: c.killingC - cover.frostHelpC,
+    value: c.killingC - cover.frostHelpC - (inner?.frostHelpC ?? 0),
     quantity: 'temperature',
     formula: 'coldest night = killing temperature − help of the cover',
     terms: [
       { name: `${c.name} dies at`, ...amount(c.killingC, 'temperature') },
       { name: `${cover.name} helps by`, ...amount(cover.frostHelpC, 'warming') },
+      ...(inner ? [{ name: `${inner.name} inside it by`, ...amount(inner.frostHelpC, 'warming') }] : []),
     ],
     source: 'Trade figures for crops and covers; later your own readings replace them.',
     assumes: [

@@ -6,7 +6,7 @@ const arc = Array.from({ length: 181 }, (_, i) => {
   const angle = Math.PI - (i * Math.PI) / 180;
   return { y: SPAN / 2 + (SPAN / 2) * Math.cos(angle), z: 300 + (SPAN / 2) * Math.sin(angle) };
 });
-const end = plywoodEnd({ tag: 'E1', sheetKey: 'plywood-1/4', x: 0, line: arc, vent: true });
+const end = plywoodEnd({ tag: 'E1', sheetKey: 'plywood-1/4', x: 0, line: arc, vent: 'high' });
 
 test('offsets every 2 in follow the true curve, and both ends and the crown are given', () => {
   const rows = offsetTable(end.outline);
@@ -28,7 +28,7 @@ test('the vent lies inside the curve', () => {
     tag: 'E1',
     sheetKey: 'plywood-1/4',
     x: 0,
-    vent: true,
+    vent: 'high',
     line: arc.map((p) => ({ y: p.y, z: 300 + (p.z - 300) / 4 })),
   });
   expect(low.openings).toHaveLength(0);

@@ -12,8 +12,8 @@ export interface EndSite {
   readonly x: number;
   /** The line that the cover takes over it, from the left anchor over the top to the right. */
   readonly line: readonly Point2[];
-  /** A vent high up, as a part of its width; none below one hand of height. */
-  readonly vent: boolean;
+  /** A vent high up or low down, a third of its width; none below one hand of height. */
+  readonly vent: 'high' | 'low' | 'none';
   readonly part?: string;
   readonly opening?: readonly Corner2[];
 }
@@ -28,7 +28,7 @@ export function plywoodEnd(s: EndSite): Panel {
   const { uMm, vMm } = outlineSize(outline);
   const wide = Math.min(uMm * 0.3, 500);
   const high = Math.min(vMm * 0.3, 300);
-  const ventTop = low + vMm - VENT_FROM_EDGE_MM - vMm * 0.08;
+  const ventTop = s.vent === 'low' ? low + VENT_FROM_EDGE_MM + high : low + vMm - VENT_FROM_EDGE_MM - vMm * 0.08;
   const vent: readonly Corner2[] = [
     [top.y - wide / 2, ventTop - high],
     [top.y + wide / 2, ventTop - high],
@@ -43,7 +43,7 @@ export function plywoodEnd(s: EndSite): Panel {
     u: [0, 1, 0],
     v: [0, 0, 1],
     outline,
-    openings: [...(s.vent && high > 60 ? [vent] : []), ...(s.opening ? [s.opening] : [])],
+    openings: [...(s.vent !== 'none' && high > 60 ? [vent] : []), ...(s.opening ? [s.opening] : [])],
     channels: undefined,
     curved: true,
   };

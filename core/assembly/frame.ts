@@ -1,3 +1,4 @@
+import { type Market, stockFor } from '../catalog/market';
 import { boardShape, section, thicknessMm } from '../catalog/sections';
 import { piece } from './pieces';
 import { straightRun } from './runs';
@@ -9,6 +10,7 @@ const CROSS_BOARD = '1x6 treated';
 
 /** What a frame is made of, and how its corners meet. */
 export interface FrameChoices {
+  readonly market: Market;
   readonly frame: string;
   readonly stand: 'on edge' | 'flat';
   /** Hinged along a long side; or with the end boards between two full rails. */
@@ -83,26 +85,29 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
     piece(`A${3 + i}`, 'End board', a.frame, [x, endFrom, z], [x, endTo, z], onEdge ? up : [1, 0, 0]),
   );
 
-  const tieThickness = thicknessMm(section(TIE));
+  const tie = stockFor(a.market, TIE);
+  const batten = stockFor(a.market, BATTEN);
+  const crossBoard = stockFor(a.market, CROSS_BOARD);
+  const tieThickness = thicknessMm(section(tie));
   // Flush with the underside of the frame.
-  const tieZ = s.z0 + boardShape(section(TIE)).widthMm / 2;
+  const tieZ = s.z0 + boardShape(section(tie)).widthMm / 2;
   const ties = Array.from({ length: a.crossTies }, (_, i) => {
     const wanted = x0 + ((x1 - x0) * (i + 1)) / (a.crossTies + 1);
     // Beside the nearest hoop, so that the tie meets the push where it is.
     const nearest = xs.reduce((best, x) => (Math.abs(x - wanted) < Math.abs(best - wanted) ? x : best), xs[0] ?? x0);
     const x = nearest + s.pipeMm / 2 + tieThickness / 2;
-    return piece(`T${i + 1}`, 'Cross tie', TIE, [x, y0 + t, tieZ], [x, y1 - t, tieZ], up);
+    return piece(`T${i + 1}`, 'Cross tie', tie, [x, y0 + t, tieZ], [x, y1 - t, tieZ], up);
   });
 
   const battens = !a.battens
     ? []
     : (['front', 'back'] as const).flatMap((side, i) => {
-        const out = t / 2 + thicknessMm(section(BATTEN)) / 2 + s.outward;
+        const out = t / 2 + thicknessMm(section(batten)) / 2 + s.outward;
         const y = yOf(side) + (yOf(side) < middleY ? -out : out);
         return straightRun({
           tag: `B${i + 1}`,
           part: 'Cover batten',
-          sectionKey: BATTEN,
+          sectionKey: batten,
           from: [x0, y, z],
           to: [x1, y, z],
           wide: up,
@@ -111,9 +116,9 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
         }).members;
       });
 
-  const below = s.z0 - boardShape(section(CROSS_BOARD)).widthMm / 2;
+  const below = s.z0 - boardShape(section(crossBoard)).widthMm / 2;
   const crossBoards = s.openEnds.map((x, i) =>
-    piece(`C${i + 1}`, 'Board across the soil', CROSS_BOARD, [x, s.inside.fromY, below], [x, s.inside.toY, below], up),
+    piece(`C${i + 1}`, 'Board across the soil', crossBoard, [x, s.inside.fromY, below], [x, s.inside.toY, below], up),
   );
   return {
     rails: [...front.members, ...back.members],

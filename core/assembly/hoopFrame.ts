@@ -135,7 +135,14 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
   const inside = { fromY: bed.wall.thicknessMm, toY: bed.wall.thicknessMm + bed.inside.widthMm };
   const open = [...(whole(startMm, 0) ? [] : [x0]), ...(whole(endMm, survey.frameOn.lengthMm) ? [] : [x1])];
   const frame = buildFrame(
-    { frame: a.frame, stand: a.stand, joint: 'between', crossTies: a.crossTies, battens: a.battens },
+    {
+      market: site.market,
+      frame: a.frame,
+      stand: a.stand,
+      joint: 'between',
+      crossTies: a.crossTies,
+      battens: a.battens,
+    },
     {
       x0,
       x1,
@@ -154,6 +161,7 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
   );
   const hoops = hoopMembers(made, a.pipe, xs, footY, footZ, legMm);
   const ridge = buildRidge(a.ridge, {
+    market: site.market,
     pipeKey: a.pipe,
     hoopXs: xs,
     y: y0 + width / 2,

@@ -12,6 +12,7 @@ const mm = z.number().finite();
 /** How the height of a hoop is settled: the schools of the trade. */
 export const hoopShapeSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('half-circle') }),
+  z.strictObject({ by: z.literal('over-half') }),
   z.strictObject({ by: z.literal('stock') }),
   z.strictObject({ by: z.literal('length'), lengthMm: mm.min(100).max(20000) }),
   z.strictObject({ by: z.literal('height'), heightMm: mm.min(50).max(6000) }),
@@ -29,6 +30,11 @@ export const HOOP_SCHOOLS: readonly {
     value: 'half-circle',
     label: 'Half circle',
     why: 'Pipe as long as a true half circle: easy to reckon, and the sprung shape is close to it.',
+  },
+  {
+    value: 'over-half',
+    label: 'Over half a circle',
+    why: 'A tenth more pipe than half a circle: more room at the edges, and the sides stand up straight.',
   },
   { value: 'length', label: 'My cut', why: 'You say how long the pipe is cut; the height follows.' },
   { value: 'height', label: 'My height', why: 'You say how high the crown stands; the cut follows.' },
@@ -84,6 +90,9 @@ export interface HoopSite {
   readonly widestRollMm: number;
 }
 
+/** Pipe of a hoop that is a little more than half a circle, over that of half a one. */
+const OVER_HALF = 1.1;
+
 function longestStock(pipe: Section): number {
   return Math.max(...pipe.stock.map((s) => s.lengthMm));
 }
@@ -121,6 +130,8 @@ export function springHoop(shape: HoopShape, pipeKey: string, site: HoopSite): R
     switch (shape.by) {
       case 'half-circle':
         return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: (Math.PI / 2) * site.spanMm });
+      case 'over-half':
+        return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: OVER_HALF * (Math.PI / 2) * site.spanMm });
       case 'length':
         return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: shape.lengthMm - tails });
       case 'height':

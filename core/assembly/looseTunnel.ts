@@ -116,6 +116,7 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
     outline: outline(shape),
     hoops: hoopMembers(hoop.value, a.pipe, xs.value, footY, footZ, foot.aboveMm + foot.belowMm),
     ridge: buildRidge(a.ridge, {
+      market: site.market,
       pipeKey: a.pipe,
       hoopXs: xs.value,
       y: footY + foot.spanMm / 2,

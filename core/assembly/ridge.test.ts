@@ -1,6 +1,7 @@
 import { type RidgeSite, buildRidge } from './ridge';
 
 const site: RidgeSite = {
+  market: 'imperial',
   pipeKey: 'pvc-1/2',
   hoopXs: [100, 700, 1300],
   y: 550,

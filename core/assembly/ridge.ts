@@ -1,9 +1,10 @@
+import { type Market, stockFor } from '../catalog/market';
 import { section, thicknessMm } from '../catalog/sections';
 import { straightRun } from './runs';
 import type { HardwareUse, Member, Ridge } from './types';
 
 /** The schools of ridge that a row of hoops may have. */
-export type RidgeSchool = 'none' | 'rope' | 'pipe' | 'timber' | 'posted';
+export type RidgeSchool = 'none' | 'rope' | 'pipe' | 'pipe-bolted' | 'timber' | 'posted';
 
 const TIMBER = '2x2';
 const BOARD = '2x4';
@@ -11,6 +12,7 @@ const OVERHANG_MM = 30;
 
 /** Where a ridge goes: under the crowns of hoops at these places. */
 export interface RidgeSite {
+  readonly market: Market;
   readonly pipeKey: string;
   readonly hoopXs: readonly number[];
   readonly y: number;
@@ -44,7 +46,8 @@ export function buildRidge(school: RidgeSchool, site: RidgeSite): RidgeBuilt {
     const joint = 'Rope at the crown and at a third of the height, tied hoop to hoop';
     return { ridge: { kind: 'tied' }, members: [], hardware: [{ itemKey: 'rope', count: metres, joint }] };
   }
-  const sectionKey = school === 'pipe' ? pipeKey : school === 'timber' ? TIMBER : BOARD;
+  const piped = school === 'pipe' || school === 'pipe-bolted';
+  const sectionKey = piped ? pipeKey : stockFor(site.market, school === 'timber' ? TIMBER : BOARD);
   const shape = section(sectionKey).shape;
   const depth = shape.kind === 'tube' ? shape.outsideMm : shape.widthMm;
   const z = crownZ - od / 2 - depth / 2;
@@ -52,7 +55,7 @@ export function buildRidge(school: RidgeSchool, site: RidgeSite): RidgeBuilt {
   const to = Math.max(last + OVERHANG_MM, school === 'posted' ? post.xs[1] : last);
   const run = straightRun({
     tag: 'R1',
-    part: school === 'pipe' ? 'Ridge pipe' : 'Ridge board',
+    part: piped ? 'Ridge pipe' : 'Ridge board',
     sectionKey,
     from: [from, y, z],
     to: [to, y, z],
@@ -60,8 +63,11 @@ export function buildRidge(school: RidgeSchool, site: RidgeSite): RidgeBuilt {
     hoopXs,
     markHoops: true,
   });
-  if (school === 'pipe') {
-    const ties: HardwareUse = { itemKey: 'cable-tie', count: 2 * n, joint: 'Ridge to every crown, two ties crossed' };
+  if (piped) {
+    const ties: HardwareUse =
+      school === 'pipe'
+        ? { itemKey: 'cable-tie', count: 2 * n, joint: 'Ridge to every crown, two ties crossed' }
+        : { itemKey: 'u-bolt', count: n, joint: 'Round every crown and the ridge' };
     return { ridge: { kind: 'tied' }, members: run.members, hardware: [ties, ...run.hardware] };
   }
   const screws: HardwareUse = { itemKey: 'screw-1-5/8', count: n, joint: 'Through each crown into the ridge' };
@@ -71,7 +77,7 @@ export function buildRidge(school: RidgeSchool, site: RidgeSite): RidgeBuilt {
   const posts = post.xs.map((x, i): Member => ({
     tag: `P${i + 1}`,
     part: 'Ridge post',
-    sectionKey: post.sectionKey,
+    sectionKey: stockFor(site.market, post.sectionKey),
     shape: { kind: 'straight', from: [x, y, post.footZ], to: [x, y, postTop], wide: [0, 1, 0] },
     lengthMm: postTop - post.footZ,
     ends: ['square', 'square'],

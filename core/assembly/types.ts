@@ -224,6 +224,8 @@ export interface CropLine {
 /** The air under the cover, for warmth. */
 export interface Enclosure {
   readonly coverKey: string;
+  /** A second layer inside, with air between. */
+  readonly innerKey?: string;
   readonly floorM2: number;
   readonly coverM2: number;
   readonly volumeM3: number;

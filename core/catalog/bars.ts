@@ -196,6 +196,10 @@ const SPRUCE: readonly Section[] = [
   metricBoard(45, 45, 1.9),
   metricBoard(45, 70, 2.6),
   metricBoard(45, 95, 3.3),
+  metricBoard(25, 95, 2.1),
+  metricBoard(25, 145, 3.2),
+  metricBoard(45, 145, 4.9),
+  metricBoard(45, 195, 6.8),
 ];
 
 const TREATED: readonly Section[] = SPRUCE.map((s) => ({

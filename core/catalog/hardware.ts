@@ -55,6 +55,8 @@ const ITEMS: readonly HardwareItem[] = [
   item('rope', 'UV rope', 15, 7.2, FIXINGS, 'm'),
   item('sandbag', 'sandbag or brick, 5 kg', 1, 1.6),
   item('paint', 'exterior paint for PVC, small tin', 1, 6.5),
+  item('pipe-tape', 'UV tape, white', 30, 7.9, FIXINGS, 'm'),
+  item('louvre', 'thermostat louvre', 1, 44),
   item('bracket', 'angle bracket 2 in with screws', 4, 5.2),
   item('hook', 'cabin hook with eyes', 1, 2.4),
   item('u-strap', 'conduit strap, two holes', 10, 4.2, PIPE),

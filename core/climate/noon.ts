@@ -64,8 +64,12 @@ export function noonSun(
 export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
   const cover = coverMaterial(e.coverKey);
   const { altitudeDeg, levelWPerM2 } = noonSun(place.latitudeDeg, place.longitudeDeg, place.date);
-  const gainW = levelWPerM2 * cover.light * e.floorM2 * WARMS_AIR;
-  const u = cover.uWPerM2K ?? 6.5;
+  const inner = e.innerKey === undefined ? undefined : coverMaterial(e.innerKey);
+  const light = cover.light * (inner?.light ?? 1);
+  const gainW = levelWPerM2 * light * e.floorM2 * WARMS_AIR;
+  const outerU = cover.uWPerM2K ?? 6.5;
+  // Two layers with air between resist one after the other; air passes through fabric and adds nothing here.
+  const u = inner?.uWPerM2K ? 1 / (1 / outerU + 1 / inner.uWPerM2K) : outerU;
   const changes = airChanges(cover.kind);
   const lossWPerK = u * e.coverM2 + (AIR_J_PER_M3K * changes * e.volumeM3) / 3600;
   const riseShutC = gainW / lossWPerK;
@@ -93,7 +97,7 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
         terms: [
           { name: 'sun on level ground, W/m²', ...amount(levelWPerM2, 'plain') },
           { name: 'height of the sun', ...amount(altitudeDeg, 'angle') },
-          { name: 'light let through', ...amount(cover.light, 'ratio') },
+          { name: 'light let through', ...amount(light, 'ratio') },
           { name: 'floor', ...amount(e.floorM2, 'area') },
           { name: 'cover', ...amount(e.coverM2, 'area') },
           { name: 'heat loss U, W/m²K', ...amount(u, 'plain') },

@@ -18,7 +18,7 @@ const inch = (x: number): number => x * MM_PER_INCH;
 const WALL = { heightMm: inch(11), thicknessMm: inch(1.5) };
 
 function site(bed: Bed, windy = false): BuildSite {
-  return { bed, survey: survey(bed), windy };
+  return { bed, survey: survey(bed), windy, market: 'imperial' };
 }
 const bedOf = (lengthMm: number, widthMm: number): Bed =>
   squareBed('b', 'Bed', lengthMm, widthMm, WALL, { xMm: 0, yMm: 0 });

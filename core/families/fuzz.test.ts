@@ -12,10 +12,17 @@ import { type Answers, FAMILY_KEYS, familyOf } from '.';
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
 
 const sites: fc.Arbitrary<BuildSite> = fc
-  .record({ length: mm(600, 6000), width: mm(500, 2000), height: mm(0, 600), wall: mm(10, 90), windy: fc.boolean() })
-  .map(({ length, width, height, wall, windy }) => {
+  .record({
+    length: mm(600, 6000),
+    width: mm(500, 2000),
+    height: mm(0, 600),
+    wall: mm(10, 90),
+    windy: fc.boolean(),
+    market: fc.constantFrom('imperial' as const, 'metric' as const),
+  })
+  .map(({ length, width, height, wall, windy, market }) => {
     const bed = squareBed('b', 'Bed', length, width, { heightMm: height, thicknessMm: wall }, { xMm: 0, yMm: 0 });
-    return { bed: { ...bed, soilBelowRimMm: Math.min(50, height) }, survey: survey(bed), windy };
+    return { bed: { ...bed, soilBelowRimMm: Math.min(50, height) }, survey: survey(bed), windy, market };
   });
 
 const shapes = fc.oneof(
@@ -145,7 +152,7 @@ test.each(FAMILY_KEYS)('%s builds or says why not', (key) => {
 
 test.each(FAMILY_KEYS)('%s refuses answers that its schema does not know, and keeps the old ones', (key) => {
   const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 280, thicknessMm: 38 }, { xMm: 0, yMm: 0 });
-  const site: BuildSite = { bed, survey: survey(bed), windy: false };
+  const site: BuildSite = { bed, survey: survey(bed), windy: false, market: 'imperial' };
   const family = familyOf(key);
   const answers = family.defaults(site);
   for (const q of family.questions(answers, undefined)) {

@@ -21,7 +21,7 @@ const at = (lengthIn: number, widthIn: number, windy = false): BuildSite => {
     { heightMm: inch(11), thicknessMm: inch(1.5) },
     { xMm: 0, yMm: 0 },
   );
-  return { bed, survey: survey(bed), windy };
+  return { bed, survey: survey(bed), windy, market: 'imperial' };
 };
 function build(key: FamilyKey, site: BuildSite, more: object = {}): Assembly {
   const family = familyOf(key);
@@ -216,4 +216,39 @@ describe('walk-in hoop house', () => {
     const curtain = a.sheets.find((s) => s.part === 'Side curtain');
     expect(curtain?.across[2]?.mm).toBeCloseTo(1.5 * Math.PI * inch(0.922) + inch(6), 6);
   });
+});
+
+describe('a second layer inside', () => {
+  test.each(['hinged-hoop-lid', 'lift-off-cover', 'staked-tunnel', 'bent-conduit'] as const)(
+    '%s: an even gap, and a warmer night',
+    (key) => {
+      const s = at(128, 48);
+      const outer = build(key, s);
+      const both = build(key, s, { inner: 'fabric-30', innerGapMm: 90 });
+      const hoops = both.members.filter((m) => m.part === 'Inner hoop');
+      expect(hoops).toHaveLength(outer.arches[0]?.tags.length ?? 0);
+      const top = (a: Assembly): number => Math.max(...a.under.map((p) => p.z));
+      // From underside to underside: the gap and the inner pipe.
+      expect(top(outer) - top(both)).toBeCloseTo(90 + 21.336, 0);
+      expect(both.enclosure.innerKey).toBe('fabric-30');
+      expect(both.crop.clearanceMm).toBeLessThan(outer.crop.clearanceMm);
+      expect(fault(key, s, { inner: 'film-uv', innerGapMm: 400 })).toBe('innerGapMm');
+    },
+  );
+});
+
+test('metric shops: the same lid of metric boards and pipe', () => {
+  const s: BuildSite = { ...at(96, 48), market: 'metric' };
+  const a = build('hinged-hoop-lid', s);
+  expect(a.members.filter((m) => !/mm|pvc-\d\d$/.test(m.sectionKey)).map((m) => m.tag)).toEqual([]);
+  expect(piece(a, 'A3').lengthMm).toBeCloseTo(inch(48) - 38, 6);
+});
+
+test('pipe against film: painted by the tin, taped by the metre, or said to be bare', () => {
+  const s = at(96, 48);
+  expect(count(build('staked-tunnel', s, { paint: 'paint' }), 'paint')).toBe(1);
+  const taped = build('staked-tunnel', s, { paint: 'tape' });
+  const metres = taped.members.filter((m) => m.part === 'Hoop').reduce((sum, m) => sum + m.lengthMm, 0) / 1000;
+  expect(count(taped, 'pipe-tape')).toBe(Math.ceil(metres));
+  expect(build('staked-tunnel', s, { paint: 'none' }).contacts).toEqual([{ what: 'bare PVC', guarded: false }]);
 });

@@ -19,6 +19,9 @@ export const placeAnswers = {
 } as const;
 export type PlaceAnswers = z.infer<z.ZodObject<typeof placeAnswers>>;
 
+/** What a second layer may be. */
+const INNER = ['fabric-19', 'fabric-30', 'fabric-50', 'film-uv'] as const;
+
 /** Answers that every hoop family asks for. */
 export const sharedAnswers = {
   ...hoopAnswers,
@@ -28,6 +31,9 @@ export const sharedAnswers = {
     .refine((key) => (COVER_BY_KEY.get(key)?.rolls.length ?? 0) > 0 && key !== 'mesh', 'must be a cover off a roll'),
   /** null: the cheapest roll that fits. */
   roll: z.string().nullable(),
+  /** A second layer inside, and the air between; null: none. */
+  inner: z.enum(INNER).nullable().default(null),
+  innerGapMm: z.number().min(20).max(400).default(100),
 } as const;
 
 export type SharedAnswers = z.infer<z.ZodObject<typeof sharedAnswers>>;
@@ -38,6 +44,7 @@ const PIPE_WHY: Readonly<Record<string, string>> = {
   'pvc-1': 'Stands snow better; hard to bend over a narrow bed.',
   'pvc-20': 'Cheap metric conduit; springs easily.',
   'pvc-25': 'Stiffer metric conduit for wider beds.',
+  'pvc-32': 'The stoutest metric conduit; stands snow better.',
   'pe-25': 'Soft tube that never cracks in the cold; carries little.',
 };
 
@@ -69,6 +76,11 @@ export function paintQuestion(value: string): Question {
     value,
     [
       ['paint', 'Painted', 'Exterior paint where they touch lets the film live its years.'],
+      [
+        'tape',
+        'Taped',
+        'White tape along the outer face: quick, and renewed each few years. Foam sleeves slip and crumble.',
+      ],
       ['none', 'Bare', 'Costs nothing now; the film may go in a year or two.'],
     ],
     'skin',
@@ -95,6 +107,28 @@ export function peopleQuestion(value: string): Question {
 export function weightsQuestion(built: Assembly | undefined): Question {
   const count = built?.hardware.find((h) => h.itemKey === 'sandbag')?.count ?? 0;
   return { kind: 'count', id: 'weights', label: 'Weights', value: count, min: 0, max: 200, leaf: 'skin' };
+}
+
+/** A second layer inside the first, for deep winter. */
+export function innerQuestions(a: Pick<SharedAnswers, 'inner' | 'innerGapMm'>): readonly Question[] {
+  return [
+    choice(
+      'inner',
+      'Second layer',
+      a.inner ?? '',
+      [
+        ['', 'None', 'Enough for spring and autumn.'],
+        ['fabric-19', 'Light fabric', 'A degree more, and little light lost.'],
+        ['fabric-30', 'Fabric', 'Film over fabric: two degrees more on the coldest nights.'],
+        ['fabric-50', 'Heavy fabric', 'Most frost help, least light.'],
+        ['film-uv', 'Film', 'Two films with air between; air both on sunny days.'],
+      ],
+      'skin',
+    ),
+    ...(a.inner === null
+      ? []
+      : [{ kind: 'length', id: 'innerGapMm', label: 'Air between', valueMm: a.innerGapMm, leaf: 'skin' } as const]),
+  ];
 }
 
 /** How the ends of a loose sheet are closed. */
@@ -208,7 +242,8 @@ export function answerShared<A extends SharedAnswers>(
     case 'cover':
       return { ...a, cover: String(value), roll: null };
     case 'roll':
-      return { ...a, roll: value === '' ? null : String(value) };
+    case 'inner':
+      return { ...a, [id]: value === '' ? null : String(value) };
     case 'hoops':
       return { ...a, hoops: Math.round(Number(value)) };
     case 'school': {

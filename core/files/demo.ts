@@ -55,7 +55,12 @@ export function demoGarden(): Garden {
     soilBelowRimMm: inch(3),
     soil: 'clay',
   };
-  const site = (bed: Bed): Parameters<typeof stakedTunnelDefaults>[0] => ({ bed, survey: survey(bed), windy: true });
+  const site = (bed: Bed): Parameters<typeof stakedTunnelDefaults>[0] => ({
+    bed,
+    survey: survey(bed),
+    windy: true,
+    market: 'imperial',
+  });
   return {
     ...emptyGarden('Quillet Hollow'),
     site: {
@@ -78,6 +83,7 @@ export function demoGarden(): Garden {
         answers: {
           ...hingedHoopLidDefaults(site(long)),
           shape: { by: 'length', lengthMm: inch(76) },
+          latches: 5,
           crop: 'mizuna',
           rowFromEdgeMm: inch(5),
         },
@@ -142,7 +148,7 @@ export function everyKind(): Garden {
     name: 'Every kind of cover',
     covers: garden.beds.flatMap((bed) =>
       FAMILY_KEYS.map((family): Cover => {
-        const answers = familyOf(family).defaults({ bed, survey: survey(bed), windy: true });
+        const answers = familyOf(family).defaults({ bed, survey: survey(bed), windy: true, market: 'imperial' });
         const name = `${familyOf(family).name} on ${bed.name}`;
         const cover = {
           id: `${family} ${bed.id}`,

@@ -74,6 +74,8 @@ export const gardenSchema = z
     units: z.strictObject({
       length: z.enum(['ftin', 'in', 'cm', 'mm']),
       temperature: z.enum(['C', 'F']),
+      /** What the shops here sell; showing lengths in other units changes no design. */
+      stock: z.enum(['imperial', 'metric']).default('imperial'),
       currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD'),
     }),
     site: siteSchema,
@@ -135,7 +137,7 @@ export function emptyGarden(gardenName: string): Garden {
     format: GARDEN_FORMAT,
     version: GARDEN_VERSION,
     name: gardenName,
-    units: { length: 'ftin', temperature: 'C', currency: 'USD' },
+    units: { length: 'ftin', temperature: 'C', stock: 'imperial', currency: 'USD' },
     site: {
       place: '',
       latitudeDeg: 45,

@@ -1,5 +1,5 @@
 import { section, thicknessMm } from '../catalog/sections';
-import type { Member, Step } from '../assembly/types';
+import type { HardwareUse, Member, Step } from '../assembly/types';
 import { type Phrase, amount } from '../figure';
 import { CAUTIONS } from './cautions';
 import { sayTags } from './tags';
@@ -96,18 +96,29 @@ export function ridgeStep(ridge: readonly Member[], fixings: number, roped: bool
   });
 }
 
-/** Paint the pipe where film will lie on it. */
-export function paintStep(hoops: readonly Member[]): Step {
+/** Paints or tapes the pipe where film will lie on it; nothing where neither is used. */
+export function guardSteps(hoops: readonly Member[], hardware: readonly HardwareUse[]): readonly Step[] {
+  const used = (key: string): boolean => hardware.some((h) => h.itemKey === key);
   const od = hoops[0] ? thicknessMm(section(hoops[0].sectionKey)) : 0;
-  return step({
-    id: 'paint',
-    title: 'Paint the pipe where film will touch',
-    view: 'end',
-    tags: hoops.map((h) => h.tag),
-    work: [
-      ['Paint the outer face of every hoop, a band as wide as the pipe (', amount(od, 'length'), '), and let it dry.'],
-    ],
-    tools: ['brush'],
-    minutes: MINUTES.paint,
-  });
+  if (!used('paint') && !used('pipe-tape')) return [];
+  const tape = used('pipe-tape');
+  return [
+    step({
+      id: 'paint',
+      title: tape ? 'Tape the pipe where film will touch' : 'Paint the pipe where film will touch',
+      view: 'end',
+      tags: hoops.map((h) => h.tag),
+      work: [
+        tape
+          ? ['Wipe the pipe dry and lay the tape along the outer face of every hoop. Foam sleeves slip and crumble.']
+          : [
+              'Paint the outer face of every hoop, a band as wide as the pipe (',
+              amount(od, 'length'),
+              '), and let it dry.',
+            ],
+      ],
+      tools: tape ? ['knife'] : ['brush'],
+      minutes: tape ? 5 + 3 * hoops.length : MINUTES.paint,
+    }),
+  ];
 }

@@ -41,7 +41,7 @@ export function holesStep(row: TunnelRow, depthMm: number): Step {
 /** The ridge, where there is one. */
 export function tunnelRidge(a: LooseTunnelAnswers, row: TunnelRow, hardware: readonly HardwareUse[]): readonly Step[] {
   if (a.ridge === 'none') return [];
-  const fixings = countOf(hardware, 'cable-tie') + countOf(hardware, 'screw-1-5/8');
+  const fixings = countOf(hardware, 'cable-tie') + 4 * countOf(hardware, 'u-bolt') + countOf(hardware, 'screw-1-5/8');
   return [ridgeStep(row.ridge.members, fixings, a.ridge === 'rope')];
 }
 

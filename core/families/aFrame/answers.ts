@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { placeAnswers, sharedAnswers } from '../questions';
@@ -29,7 +30,7 @@ export const aFrameSchema = z.strictObject({
 export type AFrameAnswers = z.infer<typeof aFrameSchema>;
 
 /** Leg by span and ridge by length, as most people would choose them for this bed. */
-export function aFrameDefaults({ survey }: BuildSite): AFrameAnswers {
+export function aFrameDefaults({ survey, market }: BuildSite): AFrameAnswers {
   const { lengthMm, widthMm } = survey.frameOn;
   const wide = widthMm > 60 * MM_PER_INCH;
   return {
@@ -38,8 +39,8 @@ export function aFrameDefaults({ survey }: BuildSite): AFrameAnswers {
     roll: null,
     crop: 'lettuce',
     rowFromEdgeMm: 6 * MM_PER_INCH,
-    leg: wide ? '2x4' : '2x3',
-    ridge: lengthMm > 120 * MM_PER_INCH ? '2x4' : '2x3',
+    leg: stockFor(market, wide ? '2x4' : '2x3'),
+    ridge: stockFor(market, lengthMm > 120 * MM_PER_INCH ? '2x4' : '2x3'),
     heightMm: Math.max(300, Math.round(widthMm * 0.85)),
     pairs: null,
     maxSpacingMm: 42 * MM_PER_INCH,

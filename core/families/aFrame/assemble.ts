@@ -8,6 +8,7 @@ import { piece, some, use } from '../../assembly/pieces';
 import { straightRun } from '../../assembly/runs';
 import type { Assembly, HardwareUse, Member, Vec3 } from '../../assembly/types';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { boardShape, section } from '../../catalog/sections';
 import { type Result, fail, ok } from '../../result';
 import type { AFrameAnswers } from './answers';
@@ -48,7 +49,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
   const { startMm: x0, endMm: x1 } = extent.value;
   const leg = boardShape(section(a.leg));
   const ridge = boardShape(section(a.ridge));
-  const rail = boardShape(section(RAIL));
+  const rail = boardShape(section(stockFor(site.market, RAIL)));
   const s = slopeOf(width, a.heightMm, ridge.thicknessMm);
   const steep = (s.angle * 180) / Math.PI;
   if (steep < 25 || steep > 75)
@@ -111,12 +112,12 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
       to: [x1, sideY(p, far), p.z],
       wide: [0, (far ? -1 : 1) * s.along.y, s.along.z],
       hoopXs: xs,
-      markHoops: key === RAIL,
+      markHoops: key === stockFor(site.market, RAIL),
     }).members;
   };
   const middle = rail.widthMm / 2;
   const rails = [false, true].flatMap((far, i) =>
-    onSlope(`A${i + 1}`, 'Side rail', RAIL, far, middle, rail.thicknessMm / 2),
+    onSlope(`A${i + 1}`, 'Side rail', stockFor(site.market, RAIL), far, middle, rail.thicknessMm / 2),
   );
   const battens =
     a.fixing === 'battens'
@@ -124,28 +125,35 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
           onSlope(
             `B${i + 1}`,
             'Cover batten',
-            BATTEN,
+            stockFor(site.market, BATTEN),
             far,
             middle,
-            rail.thicknessMm + boardShape(section(BATTEN)).thicknessMm / 2,
+            rail.thicknessMm + boardShape(section(stockFor(site.market, BATTEN))).thicknessMm / 2,
           ),
         )
       : [];
-  const tie = boardShape(section(TIE));
+  const tie = boardShape(section(stockFor(site.market, TIE)));
   const inset = tie.widthMm / Math.tan(s.angle);
   const ties = [
     { x: (xs[0] ?? x0) + leg.thicknessMm / 2 + tie.thicknessMm / 2, tag: 'T1' },
     { x: (xs[xs.length - 1] ?? x1) - leg.thicknessMm / 2 - tie.thicknessMm / 2, tag: 'T2' },
   ].map(({ x, tag }) =>
-    piece(tag, 'Foot tie', TIE, [x, inset, z0 + tie.widthMm / 2], [x, width - inset, z0 + tie.widthMm / 2], [0, 0, 1]),
+    piece(
+      tag,
+      'Foot tie',
+      stockFor(site.market, TIE),
+      [x, inset, z0 + tie.widthMm / 2],
+      [x, width - inset, z0 + tie.widthMm / 2],
+      [0, 0, 1],
+    ),
   );
   const open = [...(x0 > 1 ? [x0] : []), ...(x1 < survey.frameOn.lengthMm - 1 ? [x1] : [])];
-  const cross = boardShape(section(CROSS_BOARD));
+  const cross = boardShape(section(stockFor(site.market, CROSS_BOARD)));
   const crossBoards = open.map((x, i) =>
     piece(
       `C${i + 1}`,
       'Board across the soil',
-      CROSS_BOARD,
+      stockFor(site.market, CROSS_BOARD),
       [x, bed.wall.thicknessMm, z0 - cross.widthMm / 2],
       [x, bed.wall.thicknessMm + bed.inside.widthMm, z0 - cross.widthMm / 2],
       [0, 0, 1],

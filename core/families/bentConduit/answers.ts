@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { sharedAnswers } from '../questions';
@@ -35,10 +36,12 @@ export const bentConduitSchema = z
 export type BentConduitAnswers = z.infer<typeof bentConduitSchema>;
 
 /** A conduit frame that most people would bend for this bed first. */
-export function bentConduitDefaults({ survey }: BuildSite): BentConduitAnswers {
+export function bentConduitDefaults({ survey, market }: BuildSite): BentConduitAnswers {
   const width = survey.frameOn.widthMm;
   return {
     extent: { kind: 'whole' },
+    inner: null,
+    innerGapMm: 100,
     pipe: 'emt-1/2',
     hoops: null,
     maxSpacingMm: 40 * MM_PER_INCH,
@@ -47,7 +50,7 @@ export function bentConduitDefaults({ survey }: BuildSite): BentConduitAnswers {
     roll: null,
     crop: 'chard',
     rowFromEdgeMm: 6 * MM_PER_INCH,
-    frame: '2x4',
+    frame: stockFor(market, '2x4'),
     wood: 'treated',
     shoulderMm: Math.min(14 * MM_PER_INCH, Math.round(width * 0.3)),
     crownMm: Math.round(Math.min(14 * MM_PER_INCH, width * 0.3) + width * 0.24),

@@ -3,6 +3,7 @@ import { cropUnder } from '../../assembly/crop';
 import { dimension } from '../../assembly/dimension';
 import { plywoodEnd } from '../../assembly/ends';
 import { endSheets, framedSheet } from '../../assembly/framedSheet';
+import { nest } from '../../assembly/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
 import { type HoopFrame, hoopFrame } from '../../assembly/hoopFrame';
 import { enclosedArea, pathLength } from '../../assembly/outline';
@@ -10,6 +11,7 @@ import { some, use } from '../../assembly/pieces';
 import { straightRun } from '../../assembly/runs';
 import type { Assembly, HardwareUse, Member } from '../../assembly/types';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { boardShape, section, thicknessMm } from '../../catalog/sections';
 import { stiffSheet } from '../../catalog/sheets';
 import { type Bend, type BentHoop, NO_ROOM, bentHoop } from '../../hoop/bent';
@@ -100,12 +102,12 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   const f = found.value;
   const hoops = f.hoops.map((h) => ({ ...h, marks: bendMarks(f.bends, a.legDepthMm) }));
   const rails = f.frame.rails.map((r) => withHoles(r, a.legDepthMm, od));
-  const furring = furringOf(a, f, od);
+  const furring = furringOf(a, f, od, stockFor(site.market, FURRING));
   const length = f.x1 - f.x0 + 2 * ply;
   const rise = Math.max(...f.line.map((p) => p.z)) - f.z0;
   const panels = [f.x0 - ply, f.x1]
     .slice(0, ply > 0 ? 2 : 0)
-    .map((x, i) => plywoodEnd({ tag: `E${i + 1}`, sheetKey: PLYWOOD, x, line: f.line, vent: true }));
+    .map((x, i) => plywoodEnd({ tag: `E${i + 1}`, sheetKey: PLYWOOD, x, line: f.line, vent: 'high' }));
   const covered = {
     line: f.line,
     x0: f.x0,
@@ -134,57 +136,61 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
     wallMm: bed.wall.thicknessMm,
     rowFromEdgeMm: a.rowFromEdgeMm,
   }).map((d) => (d.id === 'pipeLength' ? { ...d, typed: false, label: 'conduit, cut' } : d));
-  return ok({
-    ...BARE,
-    members: [
-      ...rails,
-      ...f.frame.endBoards,
-      ...hoops,
-      ...furring,
-      ...f.frame.ties,
-      ...f.frame.battens,
-      ...f.frame.crossBoards,
-    ],
-    panels,
-    sheets,
-    hardware,
-    arches: [{ ...f.arch, ridge: furring.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
-    under: f.under,
-    reachMm: [f.x0 + f.t, f.x1 - f.t],
-    footing: {
-      on: 'wall',
-      stiff: true,
-      lengthMm: length,
-      widthMm: width,
-      holdDowns: [{ what: 'brackets to the bed', count: anchors, eachN: ANCHOR_N, ask: 'anchors' }],
+  return nest(
+    {
+      ...BARE,
+      members: [
+        ...rails,
+        ...f.frame.endBoards,
+        ...hoops,
+        ...furring,
+        ...f.frame.ties,
+        ...f.frame.battens,
+        ...f.frame.crossBoards,
+      ],
+      panels,
+      sheets,
+      hardware,
+      arches: [{ ...f.arch, ridge: furring.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
+      under: f.under,
+      reachMm: [f.x0 + f.t, f.x1 - f.t],
+      footing: {
+        on: 'wall',
+        stiff: true,
+        lengthMm: length,
+        widthMm: width,
+        holdDowns: [{ what: 'brackets to the bed', count: anchors, eachN: ANCHOR_N, ask: 'anchors' }],
+      },
+      contacts: panels.length > 0 ? [{ what: 'plywood edge', guarded: a.edge === 'guarded' }] : [],
+      fixing: a.fixing,
+      airing: { by: panels.length > 0 ? 'vents' : 'flaps', screened: false },
+      crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, f.under),
+      enclosure: {
+        coverKey: a.cover,
+        floorM2: (length * width) / 1e6,
+        coverM2: (pathLength(f.line) * length) / 1e6 + 2 * sectionM2,
+        volumeM3: (sectionM2 * length) / 1000,
+        heightM: rise / 1000,
+      },
+      dimensions: [
+        dimension('frameWidth', 'frame', 'end', 'below', 1, [x, 0, 0], [x, width, 0], false),
+        dimension(
+          'shoulder',
+          'shoulder above the rail',
+          'end',
+          'left',
+          1,
+          [x, f.footY, f.railTop],
+          [x, f.footY, f.railTop + a.shoulderMm],
+        ),
+        ...dims,
+      ],
+      steps: bentSteps(a, { f, hoops, rails, furring, sheets, panels, hardware, survey, anchors }),
+      remarks: [],
     },
-    contacts: panels.length > 0 ? [{ what: 'plywood edge', guarded: a.edge === 'guarded' }] : [],
-    fixing: a.fixing,
-    airing: { by: panels.length > 0 ? 'vents' : 'flaps', screened: false },
-    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, f.under),
-    enclosure: {
-      coverKey: a.cover,
-      floorM2: (length * width) / 1e6,
-      coverM2: (pathLength(f.line) * length) / 1e6 + 2 * sectionM2,
-      volumeM3: (sectionM2 * length) / 1000,
-      heightM: rise / 1000,
-    },
-    dimensions: [
-      dimension('frameWidth', 'frame', 'end', 'below', 1, [x, 0, 0], [x, width, 0], false),
-      dimension(
-        'shoulder',
-        'shoulder above the rail',
-        'end',
-        'left',
-        1,
-        [x, f.footY, f.railTop],
-        [x, f.footY, f.railTop + a.shoulderMm],
-      ),
-      ...dims,
-    ],
-    steps: bentSteps(a, { f, hoops, rails, furring, sheets, panels, hardware, survey, anchors }),
-    remarks: [],
-  });
+    a,
+    site,
+  );
 }
 
 /** Where each bend starts and ends along the straight conduit, from its left end. */
@@ -208,9 +214,9 @@ function withHoles(rail: Member, depthMm: number, od: number): Member {
 }
 
 /** Strips along the hoops, under the crown and inside both shoulders: they keep the hoops apart and carry the film. */
-function furringOf(a: BentConduitAnswers, f: HoopFrame, od: number): readonly Member[] {
+function furringOf(a: BentConduitAnswers, f: HoopFrame, od: number, strip: string): readonly Member[] {
   if (a.ridge === 'none') return [];
-  const { thicknessMm: t, widthMm: w } = boardShape(section(FURRING));
+  const { thicknessMm: t, widthMm: w } = boardShape(section(strip));
   const first = f.xs[0] ?? f.x0;
   const last = f.xs[f.xs.length - 1] ?? f.x1;
   const crownZ = f.footZ + f.hoop.heightMm - od / 2 - t / 2;
@@ -230,7 +236,7 @@ function furringOf(a: BentConduitAnswers, f: HoopFrame, od: number): readonly Me
       straightRun({
         tag: p.tag,
         part: p.part,
-        sectionKey: FURRING,
+        sectionKey: strip,
         from: [first - od / 2, p.y, p.z],
         to: [last + od / 2, p.y, p.z],
         wide: p.wide,

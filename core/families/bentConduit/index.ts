@@ -7,6 +7,7 @@ import {
   coverQuestions,
   cropQuestion,
   dimensionShared,
+  innerQuestions,
   woodQuestion,
 } from '../questions';
 import { type BentConduitAnswers, bentConduitDefaults, bentConduitSchema } from './answers';
@@ -89,6 +90,7 @@ export const bentConduit: Family<BentConduitAnswers> = {
           ),
         ]
       : []),
+    ...innerQuestions(a),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => {

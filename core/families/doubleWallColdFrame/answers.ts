@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { placeAnswers, sharedAnswers } from '../questions';
@@ -35,13 +36,13 @@ export const doubleWallColdFrameSchema = z.strictObject({
 export type DoubleWallColdFrameAnswers = z.infer<typeof doubleWallColdFrameSchema>;
 
 /** A frame that most people would build on this bed first: knee-high in front, a low pitch, an opener on each lid. */
-export function doubleWallColdFrameDefaults({ survey }: BuildSite): DoubleWallColdFrameAnswers {
+export function doubleWallColdFrameDefaults({ survey, market }: BuildSite): DoubleWallColdFrameAnswers {
   const front = 14 * MM_PER_INCH;
   return {
     extent: { kind: 'whole' },
     crop: 'lettuce',
     rowFromEdgeMm: 6 * MM_PER_INCH,
-    stud: '2x2',
+    stud: stockFor(market, '2x2'),
     wood: 'treated',
     frontMm: front,
     backMm: Math.round(front + survey.frameOn.widthMm * 0.16),
@@ -50,7 +51,7 @@ export function doubleWallColdFrameDefaults({ survey }: BuildSite): DoubleWallCo
     roll: null,
     lids: Math.max(1, Math.round(survey.frameOn.lengthMm / (32 * MM_PER_INCH))),
     glazing: 'twin-wall-6',
-    lidFrame: '2x2',
+    lidFrame: stockFor(market, '2x2'),
     bars: 0,
     overhangMm: 25,
     screen: 'screen',

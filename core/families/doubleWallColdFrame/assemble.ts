@@ -7,6 +7,7 @@ import { piece, some, use } from '../../assembly/pieces';
 import { slopedLids } from '../../assembly/slopedLid';
 import type { Assembly, Member, SheetPart, Vec3 } from '../../assembly/types';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { boardShape, section } from '../../catalog/sections';
 import { type Result, ok } from '../../result';
 import { MM_PER_INCH } from '../../units/length';
@@ -69,7 +70,9 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     safetyFilm: false,
   });
   const pockets =
-    screened && opened && a.pocket === 'pocket' ? pocketBoards(a, x0, length, depth - gap, walls.slope, plane) : [];
+    screened && opened && a.pocket === 'pocket'
+      ? pocketBoards(a, x0, length, depth - gap, walls.slope, plane, stockFor(site.market, POCKET))
+      : [];
   const net: SheetPart = {
     tag: 'N1',
     part: 'Insect net',
@@ -93,12 +96,12 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     ],
   };
   const open = [...(x0 > 1 ? [x0] : []), ...(x1 < outer.lengthMm - 1 ? [x1] : [])];
-  const cross = boardShape(section(CROSS_BOARD));
+  const cross = boardShape(section(stockFor(site.market, CROSS_BOARD)));
   const crossBoards = open.map((x, i) =>
     piece(
       `X${i + 1}`,
       'Board across the soil',
-      CROSS_BOARD,
+      stockFor(site.market, CROSS_BOARD),
       [x, bed.wall.thicknessMm, z0 - cross.widthMm / 2],
       [x, bed.wall.thicknessMm + bed.inside.widthMm, z0 - cross.widthMm / 2],
       [0, 0, 1],
@@ -175,8 +178,9 @@ function pocketBoards(
   backY: number,
   slope: number,
   plane: (y: number) => number,
+  board: string,
 ): readonly Member[] {
-  const half = boardShape(section(POCKET)).widthMm / 2 + 4;
+  const half = boardShape(section(board)).widthMm / 2 + 4;
   const angle = Math.atan(slope);
   const normal: Vec3 = [0, -Math.sin(angle), Math.cos(angle)];
   const at = (x: number, y: number): Vec3 => [x, y - normal[1] * half, plane(y) - normal[2] * half];
@@ -185,7 +189,7 @@ function pocketBoards(
       piece(
         `Q${2 * i + k + 1}`,
         'Pocket board',
-        POCKET,
+        board,
         at(middle + off, backY - half * Math.sin(angle)),
         at(middle + off, backY - half * Math.sin(angle) - POCKET_MM * Math.cos(angle)),
         normal,

@@ -35,6 +35,8 @@ export const doubleWallColdFrame: Family<DoubleWallColdFrameAnswers> = {
       ['2x2', '2x2', 'The usual one.'],
       ['2x3', '2x3', 'Stiffer under snow.'],
       ['2x4', '2x4', 'For long reaches and deep snow.'],
+      ['45x45 mm', '45 x 45 mm', 'The usual metric one.'],
+      ['45x70 mm', '45 x 70 mm', 'The stiffer metric one.'],
     ]),
     { kind: 'count', id: 'bars', label: 'Bars between the stiles', value: a.bars ?? 0, min: 0, max: 12 },
     choice('screen', 'Net under the lid', a.screen, [

@@ -18,7 +18,7 @@ export const fittingGableSchema = z.strictObject({
   roll: sharedAnswers.roll,
   ends: z.enum(['folded', 'flap']),
   wrapMm: z.number().min(25).max(300),
-  paint: z.enum(['none', 'paint']),
+  paint: z.enum(['none', 'paint', 'tape']),
   straps: z.number().int().min(0).max(80).nullable(),
 });
 

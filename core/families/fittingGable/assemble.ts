@@ -2,12 +2,12 @@ import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { endSheets, framedSheet } from '../../assembly/framedSheet';
+import { guardPvc } from '../../assembly/guard';
 import { hoopPlaces, placeExtent } from '../../assembly/hoops';
 import { type Point2, enclosedArea, pathLength, tautOutline } from '../../assembly/outline';
 import { piece, some, use } from '../../assembly/pieces';
 import type { Assembly, HardwareUse, Member, Vec3 } from '../../assembly/types';
 import type { BuildSite } from '../../bed/buildSite';
-import { coverMaterial } from '../../catalog/covers';
 import { type Fitting, takeUpMm } from '../../catalog/fittings';
 import { section, thicknessMm } from '../../catalog/sections';
 import { NO_ROOM, bentHoop } from '../../hoop/bent';
@@ -133,7 +133,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const covered = { line, x0, x1, lengthMm: length, riseMm: rise, widthMm: span + od, wrapMm: a.wrapMm };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
   const straps = a.straps ?? 2 * Math.max(2, Math.ceil(length / 600));
-  const film = coverMaterial(a.cover).kind === 'film';
+  const guard = guardPvc(a.paint, a.cover, a.pipe, rafters);
   const sectionM2 = enclosedArea(line) / 1e6;
   const fittings: readonly HardwareUse[] = [
     use('three-way', 6, 'Four corners of the base and both ends of the ridge'),
@@ -151,7 +151,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
       2 * Math.ceil(length / 450) + 2 * Math.ceil(pathLength(line) / 450),
       'Cover to base rails and end frames',
     ),
-    use('paint', film && a.paint === 'paint' ? 1 : 0, 'PVC painted where film touches it'),
+    ...guard.hardware,
   ]);
   const first = xs[0] ?? 0;
   const rafter = rafters[0]?.lengthMm ?? 0;
@@ -196,7 +196,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
       widthMm: survey.frameOn.widthMm,
       holdDowns: [{ what: 'straps to the bed', count: straps, eachN: STRAP_N, ask: 'straps' }],
     },
-    contacts: [{ what: 'bare PVC', guarded: film && a.paint === 'paint' }],
+    contacts: guard.contacts,
     fixing: 'clips',
     airing: { by: a.ends === 'flap' ? 'flaps' : 'skirt', screened: false },
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),

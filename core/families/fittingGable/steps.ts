@@ -4,7 +4,7 @@ import { takeUpMm } from '../../catalog/fittings';
 import { amount } from '../../figure';
 import { CAUTIONS } from '../../guide/cautions';
 import { tagsOf } from '../../guide/frameSteps';
-import { MINUTES, cutStep, paintStep, step, tagList } from '../../guide/step';
+import { MINUTES, cutStep, guardSteps, step, tagList } from '../../guide/step';
 import { countOf } from '../../guide/tunnelSteps';
 import type { FittingGableAnswers } from './answers';
 
@@ -87,7 +87,7 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly Step[] {
       checks: [['It sits down all round']],
       minutes: MINUTES.start + b.straps * 3,
     }),
-    ...(countOf(b.hardware, 'paint') > 0 ? [paintStep(b.rafters)] : []),
+    ...guardSteps(b.rafters, b.hardware),
     step({
       id: 'cover',
       title: 'Cover and clip it',

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { sharedAnswers } from '../questions';
 
 export const hingedHoopLidSchema = z.strictObject({
@@ -10,13 +11,13 @@ export const hingedHoopLidSchema = z.strictObject({
     .string()
     .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue'),
   stand: z.enum(['on edge', 'flat']),
-  feet: z.enum(['straps-inside', 'sockets', 'straps-outside']),
+  feet: z.enum(['straps-inside', 'sockets', 'straps-outside', 'screwed']),
   hinges: z.enum(['near', 'far']),
-  ridge: z.enum(['none', 'rope', 'pipe', 'timber', 'posted']),
+  ridge: z.enum(['none', 'rope', 'pipe', 'pipe-bolted', 'timber', 'posted']),
   crossTies: z.number().int().min(0).max(12),
   battenWrapMm: z.number().min(25).max(150),
   ends: z.enum(['folded', 'flap']),
-  paint: z.enum(['none', 'paint']),
+  paint: z.enum(['none', 'paint', 'tape']),
   /** null: one, or two where it is windy. */
   latches: z.number().int().min(0).max(12).nullable().default(null),
   stays: z.number().int().min(0).max(8).nullable().default(null),
@@ -27,11 +28,13 @@ export const hingedHoopLidSchema = z.strictObject({
 export type HingedHoopLidAnswers = z.infer<typeof hingedHoopLidSchema>;
 
 /** A lid that most people would build on this bed first. */
-export function hingedHoopLidDefaults({ survey }: BuildSite): HingedHoopLidAnswers {
+export function hingedHoopLidDefaults({ survey, market }: BuildSite): HingedHoopLidAnswers {
   const lengthMm = survey.frameOn.lengthMm;
   return {
     extent: { kind: 'whole' },
-    pipe: 'pvc-1/2',
+    inner: null,
+    innerGapMm: 100,
+    pipe: stockFor(market, 'pvc-1/2'),
     shape: { by: 'half-circle' },
     hoops: null,
     maxSpacingMm: 32 * MM_PER_INCH,
@@ -40,7 +43,7 @@ export function hingedHoopLidDefaults({ survey }: BuildSite): HingedHoopLidAnswe
     roll: null,
     crop: 'lettuce',
     rowFromEdgeMm: 5 * MM_PER_INCH,
-    frame: '2x4',
+    frame: stockFor(market, '2x4'),
     stand: 'on edge',
     feet: 'straps-inside',
     hinges: 'far',

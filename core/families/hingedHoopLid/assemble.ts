@@ -3,6 +3,8 @@ import { cropUnder } from '../../assembly/crop';
 import { buildFrame } from '../../assembly/frame';
 import { endSheets, framedSheet } from '../../assembly/framedSheet';
 import { PULL_MM } from '../../assembly/hoopFrame';
+import { guardPvc } from '../../assembly/guard';
+import { nest } from '../../assembly/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
 import {
   type HoopSite,
@@ -19,7 +21,7 @@ import type { Assembly, Dimension } from '../../assembly/types';
 import { coverMaterial } from '../../catalog/covers';
 import { boardShape, section, thicknessMm } from '../../catalog/sections';
 import type { Elastica } from '../../hoop/elastica';
-import { type Result, fail, ok } from '../../result';
+import { type Result, fail } from '../../result';
 import type { BuildSite } from '../../bed/buildSite';
 import { countOf } from '../../guide/tunnelSteps';
 import type { HingedHoopLidAnswers } from './answers';
@@ -50,6 +52,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     'straps-inside': { spanMm: width - 2 * t - od, z: z0 + 10 },
     sockets: { spanMm: width - t, z: railTop },
     'straps-outside': { spanMm: width + od, z: z0 + 10 },
+    screwed: { spanMm: width - 2 * t - od, z: z0 + 10 },
   }[a.feet];
   const footY = (width - spanMm) / 2;
   const outward = a.feet === 'straps-outside' ? od : 0;
@@ -83,7 +86,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const open = (x: number, edge: number): boolean => Math.abs(x - edge) > 1;
   const joint = a.hinges === 'near' ? 'hinged near' : 'hinged far';
   const frame = buildFrame(
-    { frame: a.frame, stand: a.stand, joint, crossTies: a.crossTies, battens: true },
+    { market: site.market, frame: a.frame, stand: a.stand, joint, crossTies: a.crossTies, battens: true },
     {
       x0,
       x1,
@@ -101,6 +104,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   );
   const hoops = hoopMembers(sprung.value, a.pipe, xs, footY, footZ, 0);
   const ridge = buildRidge(a.ridge, {
+    market: site.market,
     pipeKey: a.pipe,
     hoopXs: xs,
     y: width / 2,
@@ -108,7 +112,17 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     post: { sectionKey: '2x2', xs: [x0 + t / 2, x1 - t / 2], footZ: railTop, inSoilMm: 0 },
   });
   const lid = [...frame.rails, ...frame.endBoards, ...hoops, ...ridge.members, ...frame.ties, ...frame.battens];
-  const hardware = lidHardware(a, { hoops: n, length, width, railHeight, windy: site.windy, frame, ridge });
+  const guard = guardPvc(a.paint, a.cover, a.pipe, hoops);
+  const hardware = lidHardware(a, {
+    hoops: n,
+    length,
+    width,
+    railHeight,
+    windy: site.windy,
+    frame,
+    ridge,
+    guard: guard.hardware,
+  });
 
   const line = outline(hoop);
   const taut = pathLength(line);
@@ -136,105 +150,108 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   });
 
   const under = underHoop(hoop, a.pipe, footY, footZ);
-  const painted = hardware.some((h) => h.itemKey === 'paint');
   const count = (key: string): number => countOf(hardware, key);
 
-  return ok({
-    ...BARE,
-    members: [...lid, ...frame.crossBoards],
-    sheets,
-    hardware,
-    arches: [
-      {
-        tags: hoops.map((h) => h.tag),
-        sectionKey: a.pipe,
-        hoop,
-        sprung: true,
-        xsMm: xs,
-        spacingMm,
-        footYMm: footY,
-        footZMm: footZ,
-        baseZMm: footZ,
-        cutMm,
-        ridge: ridge.ridge,
-      },
-    ],
-    pushedRails: [
-      {
-        tag: 'A1',
-        sectionKey: a.frame,
-        across: a.stand === 'on edge' ? 'thickness' : 'width',
-        freeLengthMm: length / (a.crossTies + 1),
-        pushesAtMm: spacingMm,
-      },
-    ],
-    under,
-    reachMm: [x0 + t, x1 - t],
-    moving: [
-      {
-        name: 'Lid',
-        memberTags: lid.map((m) => m.tag),
-        sheetTags: sheets.map((s) => s.tag),
-        panelTags: [],
-        motion: 'hinged',
-        extraKg: 0,
-        people: a.people === '2' ? 2 : 1,
-        hung: {
-          alongMm: length,
-          reachMm: width,
-          latches: count('latch'),
-          stays: count('stay'),
-          opener: undefined,
+  return nest(
+    {
+      ...BARE,
+      members: [...lid, ...frame.crossBoards],
+      sheets,
+      hardware,
+      arches: [
+        {
+          tags: hoops.map((h) => h.tag),
+          sectionKey: a.pipe,
+          hoop,
+          sprung: true,
+          xsMm: xs,
+          spacingMm,
+          footYMm: footY,
+          footZMm: footZ,
+          baseZMm: footZ,
+          cutMm,
+          ridge: ridge.ridge,
         },
-      },
-    ],
-    footing: {
-      on: 'wall',
-      stiff: true,
-      lengthMm: length,
-      widthMm: width,
-      holdDowns: [
-        { what: 'hinges', count: count('hinge'), eachN: 900 },
-        { what: 'latches', count: count('latch'), eachN: 450, ask: 'latches' },
       ],
+      pushedRails: [
+        {
+          tag: 'A1',
+          sectionKey: a.frame,
+          across: a.stand === 'on edge' ? 'thickness' : 'width',
+          freeLengthMm: length / (a.crossTies + 1),
+          pushesAtMm: spacingMm,
+        },
+      ],
+      under,
+      reachMm: [x0 + t, x1 - t],
+      moving: [
+        {
+          name: 'Lid',
+          memberTags: lid.map((m) => m.tag),
+          sheetTags: sheets.map((s) => s.tag),
+          panelTags: [],
+          motion: 'hinged',
+          extraKg: 0,
+          people: a.people === '2' ? 2 : 1,
+          hung: {
+            alongMm: length,
+            reachMm: width,
+            latches: count('latch'),
+            stays: count('stay'),
+            opener: undefined,
+          },
+        },
+      ],
+      footing: {
+        on: 'wall',
+        stiff: true,
+        lengthMm: length,
+        widthMm: width,
+        holdDowns: [
+          { what: 'hinges', count: count('hinge'), eachN: 900 },
+          { what: 'latches', count: count('latch'), eachN: 450, ask: 'latches' },
+        ],
+      },
+      contacts: [
+        ...guard.contacts,
+        ...(a.feet === 'straps-outside' ? [{ what: 'pipe end' as const, guarded: count('end-cap') > 0 }] : []),
+        { what: 'timber corner', guarded: true },
+      ],
+      fixing: 'battens',
+      airing: { by: a.ends === 'flap' ? 'flaps' : 'lid', screened: false },
+      crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
+      enclosure: {
+        coverKey: a.cover,
+        floorM2: (length * width) / 1e6,
+        coverM2: (taut * length) / 1e6 + 2 * sectionArea,
+        volumeM3: (sectionArea * length) / 1000,
+        heightM: rise / 1000,
+      },
+      dimensions: [
+        fixed('frameWidth', 'frame', 'below', [first, width, 0], width),
+        fixed('wallHeight', 'bed wall', 'left', [first, 0, z0], z0),
+        ...hoopDimensions({
+          sprung: sprung.value,
+          xs,
+          footY,
+          footZ,
+          baseZ: footZ,
+          heightLabel: 'crown above feet',
+          startMm: x0,
+          endMm: x1,
+          coverLabel: 'frame',
+          offsetFromMm: x0,
+          wallMm: bed.wall.thicknessMm,
+          rowFromEdgeMm: a.rowFromEdgeMm,
+        }),
+      ],
+      steps: lidSteps(a, { frame, hoops, ridge, hardware, spacingMm, survey, sheets }),
+      remarks:
+        a.feet === 'straps-outside'
+          ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.']
+          : [],
     },
-    contacts: [
-      ...(section(a.pipe).material === 'pvc' ? [{ what: 'bare PVC' as const, guarded: painted }] : []),
-      ...(a.feet === 'straps-outside' ? [{ what: 'pipe end' as const, guarded: count('end-cap') > 0 }] : []),
-      { what: 'timber corner', guarded: true },
-    ],
-    fixing: 'battens',
-    airing: { by: a.ends === 'flap' ? 'flaps' : 'lid', screened: false },
-    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
-    enclosure: {
-      coverKey: a.cover,
-      floorM2: (length * width) / 1e6,
-      coverM2: (taut * length) / 1e6 + 2 * sectionArea,
-      volumeM3: (sectionArea * length) / 1000,
-      heightM: rise / 1000,
-    },
-    dimensions: [
-      fixed('frameWidth', 'frame', 'below', [first, width, 0], width),
-      fixed('wallHeight', 'bed wall', 'left', [first, 0, z0], z0),
-      ...hoopDimensions({
-        sprung: sprung.value,
-        xs,
-        footY,
-        footZ,
-        baseZ: footZ,
-        heightLabel: 'crown above feet',
-        startMm: x0,
-        endMm: x1,
-        coverLabel: 'frame',
-        offsetFromMm: x0,
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-      }),
-    ],
-    steps: lidSteps(a, { frame, hoops, ridge, hardware, spacingMm, survey, sheets }),
-    remarks:
-      a.feet === 'straps-outside'
-        ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.']
-        : [],
-  });
+    a,
+    site,
+  );
 }

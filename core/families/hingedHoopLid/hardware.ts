@@ -1,8 +1,6 @@
 import type { RidgeBuilt } from '../../assembly/ridge';
 import { hingeCount } from '../../assembly/slopedLid';
 import type { HardwareUse } from '../../assembly/types';
-import { coverMaterial } from '../../catalog/covers';
-import { section } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import type { HingedHoopLidAnswers } from './answers';
 import type { Frame } from '../../assembly/frame';
@@ -17,13 +15,13 @@ interface LidCounts {
   readonly windy: boolean;
   readonly frame: Frame;
   readonly ridge: RidgeBuilt;
+  readonly guard: readonly HardwareUse[];
 }
 
 /** Everything that fastens, hangs, latches and holds the lid, joint by joint. */
 export function lidHardware(a: HingedHoopLidAnswers, c: LidCounts): readonly HardwareUse[] {
   const perCorner = c.railHeight > 60 ? 3 : 2;
   const battenScrews = c.frame.battens.reduce((sum, b) => sum + Math.ceil(b.lengthMm / 300) + 1, 0);
-  const painted = a.paint === 'paint' && coverMaterial(a.cover).kind === 'film' && section(a.pipe).material === 'pvc';
   const use = (itemKey: string, count: number, joint: string): HardwareUse => ({ itemKey, count, joint });
   const lines = [
     use('screw-3', 4 * perCorner, `Frame corners, ${perCorner} each`),
@@ -32,7 +30,9 @@ export function lidHardware(a: HingedHoopLidAnswers, c: LidCounts): readonly Har
           use('socket-cap', 2 * c.hoops, 'One under each hoop foot'),
           use('screw-1', 2 * c.hoops, 'One screw down through each cap'),
         ]
-      : [use('strap', 2 * c.hoops, 'One at each hoop foot'), use('screw-1', 4 * c.hoops, 'Two screws a strap')]),
+      : a.feet === 'screwed'
+        ? [use('screw-1-5/8', 4 * c.hoops, 'Two through each hoop foot into the rail')]
+        : [use('strap', 2 * c.hoops, 'One at each hoop foot'), use('screw-1', 4 * c.hoops, 'Two screws a strap')]),
     use('end-cap', a.feet === 'straps-outside' ? 2 * c.hoops : 0, 'Pipe ends outside the frame'),
     ...c.ridge.hardware,
     use('screw-2-1/2', 4 * c.frame.ties.length, 'Cross ties, two screws an end'),
@@ -47,7 +47,7 @@ export function lidHardware(a: HingedHoopLidAnswers, c: LidCounts): readonly Har
     use('handle', 1, 'Front rail, in the middle'),
     use('latch', a.latches ?? (c.windy ? 2 : 1), 'Front rail to the bed'),
     use('stay', a.stays ?? (c.length > 8 * FOOT_MM ? 2 : 1), 'Holds the lid open'),
-    use('paint', painted ? 1 : 0, 'PVC painted where film touches it'),
+    ...c.guard,
     ...c.frame.hardware,
   ];
   return lines.filter((line) => line.count > 0);

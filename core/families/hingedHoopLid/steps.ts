@@ -4,7 +4,7 @@ import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types'
 import type { Survey } from '../../bed/survey';
 import { CAUTIONS } from '../../guide/cautions';
 import { battenWork, coverFrameStep, frameStep, markRailsStep, packerWork, tagsOf } from '../../guide/frameSteps';
-import { MINUTES, bendStep, cutStep, paintStep, ridgeStep, step, tagList } from '../../guide/step';
+import { MINUTES, bendStep, cutStep, guardSteps, ridgeStep, step, tagList } from '../../guide/step';
 import { countOf } from '../../guide/tunnelSteps';
 import type { HingedHoopLidAnswers } from './answers';
 
@@ -35,7 +35,9 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
       [
         sockets
           ? 'Drill a 3/32 pilot for each socket in the middle of the top edge.'
-          : 'Drill 3/32 pilots for the straps, 1 in up from the bottom edge.',
+          : a.feet === 'screwed'
+            ? 'Drill 1/8 pilots through the pipe, 1 and 3 in from its end: a screw without a pilot splits PVC.'
+            : 'Drill 3/32 pilots for the straps, 1 in up from the bottom edge.',
       ],
       'drill, 3/32 bit',
     ),
@@ -54,7 +56,9 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
         [
           sockets
             ? 'Screw the sockets down, set one foot, bend, and set the other.'
-            : 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',
+            : a.feet === 'screwed'
+              ? 'Screw one foot to its rail, bend, and screw the other.'
+              : 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',
         ],
       ],
       (count('strap') + count('socket-cap')) * 2,
@@ -64,11 +68,13 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
       : [
           ridgeStep(
             ridge.members,
-            count('cable-tie') + (a.ridge === 'pipe' || a.ridge === 'rope' ? 0 : hoops.length),
+            count('cable-tie') +
+              4 * count('u-bolt') +
+              (a.ridge === 'timber' || a.ridge === 'posted' ? hoops.length : 0),
             a.ridge === 'rope',
           ),
         ]),
-    ...(count('paint') > 0 ? [paintStep(hoops)] : []),
+    ...guardSteps(hoops, b.hardware),
     coverFrameStep({
       sheets: b.sheets,
       battens: frame.battens,

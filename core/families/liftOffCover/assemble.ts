@@ -2,7 +2,9 @@ import { BARE } from '../../assembly/bare';
 import { cropUnder, soilZ } from '../../assembly/crop';
 import { dimension } from '../../assembly/dimension';
 import { plywoodEnd } from '../../assembly/ends';
+import { nest } from '../../assembly/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
+import { guardPvc } from '../../assembly/guard';
 import { framedSheet } from '../../assembly/framedSheet';
 import { type HoopFrame, hoopFrame } from '../../assembly/hoopFrame';
 import { enclosedArea, pathLength } from '../../assembly/outline';
@@ -10,10 +12,8 @@ import { outlineArea, some, use } from '../../assembly/pieces';
 import type { Assembly, HardwareUse } from '../../assembly/types';
 import { INSIDE_CLEARANCE_MM } from '../../bed/survey';
 import type { BuildSite } from '../../bed/buildSite';
-import { coverMaterial } from '../../catalog/covers';
-import { section } from '../../catalog/sections';
 import { stiffSheet } from '../../catalog/sheets';
-import { type Result, ok } from '../../result';
+import type { Result } from '../../result';
 import type { LiftOffCoverAnswers } from './answers';
 import { liftOffSteps } from './steps';
 
@@ -50,7 +50,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
     ply === 0
       ? []
       : [f.x0 - ply, f.x1].map((x, i) =>
-          plywoodEnd({ tag: `E${i + 1}`, sheetKey: a.plywood, x, line: f.line, vent: a.vents === 'vents' }),
+          plywoodEnd({ tag: `E${i + 1}`, sheetKey: a.plywood, x, line: f.line, vent: ventPlace(a.vents, i) }),
         );
   const covered = {
     line: f.line,
@@ -64,7 +64,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   const sheets = [framedSheet(a, a.ends, covered)];
   const hardware = hardwareOf(a, f, length, rise);
   const hooks = a.hooks ?? 4;
-  const painted = hardware.some((h) => h.itemKey === 'paint');
+  const guard = guardPvc(a.paint, a.cover, a.pipe, f.hoops);
   const sectionM2 = enclosedArea(f.line) / 1e6;
   const members = [
     ...f.frame.rails,
@@ -75,76 +75,80 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
     ...f.frame.battens,
   ];
   const x = f.x0;
-  return ok({
-    ...BARE,
-    members: [...members, ...f.frame.crossBoards],
-    panels,
-    sheets,
-    hardware,
-    arches: [f.arch],
-    pushedRails: [
-      {
-        tag: 'A1',
-        sectionKey: a.frame,
-        across: 'thickness',
-        freeLengthMm: (f.x1 - f.x0) / (a.crossTies + 1),
-        pushesAtMm: f.spacingMm,
+  return nest(
+    {
+      ...BARE,
+      members: [...members, ...f.frame.crossBoards],
+      panels,
+      sheets,
+      hardware,
+      arches: [f.arch],
+      pushedRails: [
+        {
+          tag: 'A1',
+          sectionKey: a.frame,
+          across: 'thickness',
+          freeLengthMm: (f.x1 - f.x0) / (a.crossTies + 1),
+          pushesAtMm: f.spacingMm,
+        },
+      ],
+      under: f.under,
+      reachMm: [f.x0 + f.t, f.x1 - f.t],
+      moving: [
+        {
+          name: 'Cover',
+          memberTags: members.map((m) => m.tag),
+          sheetTags: ['S1'],
+          panelTags: panels.map((p) => p.tag),
+          motion: 'carried',
+          extraKg: 0,
+          people: a.people === '2' ? 2 : 1,
+        },
+      ],
+      footing: {
+        on: inside ? 'inside the wall' : 'wall',
+        stiff: true,
+        lengthMm: length,
+        widthMm: width,
+        holdDowns: [{ what: 'hooks to the bed', count: hooks, eachN: HOOK_N, ask: 'hooks' }],
       },
-    ],
-    under: f.under,
-    reachMm: [f.x0 + f.t, f.x1 - f.t],
-    moving: [
-      {
-        name: 'Cover',
-        memberTags: members.map((m) => m.tag),
-        sheetTags: ['S1'],
-        panelTags: panels.map((p) => p.tag),
-        motion: 'carried',
-        extraKg: 0,
-        people: a.people === '2' ? 2 : 1,
+      contacts: [
+        ...guard.contacts,
+        ...(panels.length > 0 ? [{ what: 'plywood edge' as const, guarded: a.edge === 'guarded' }] : []),
+      ],
+      fixing: a.fixing,
+      airing: { by: panels.some((p) => p.openings.length > 0) ? 'vents' : 'lid', screened: false },
+      crop: cropUnder(bed, outer, a.crop, a.rowFromEdgeMm, f.under),
+      enclosure: {
+        coverKey: a.cover,
+        floorM2: (length * width) / 1e6,
+        coverM2: (pathLength(f.line) * length) / 1e6 + 2 * sectionM2,
+        volumeM3: (sectionM2 * length) / 1000,
+        heightM: rise / 1000,
       },
-    ],
-    footing: {
-      on: inside ? 'inside the wall' : 'wall',
-      stiff: true,
-      lengthMm: length,
-      widthMm: width,
-      holdDowns: [{ what: 'hooks to the bed', count: hooks, eachN: HOOK_N, ask: 'hooks' }],
+      dimensions: [
+        dimension('frameWidth', 'frame', 'end', 'below', 1, [x, f.y0, 0], [x, f.y0 + f.width, 0], false),
+        ...hoopDimensions({
+          sprung: { hoop: f.hoop, cutMm: f.cutMm },
+          xs: f.xs,
+          footY: f.footY,
+          footZ: f.footZ,
+          baseZ: f.footZ,
+          heightLabel: 'crown above feet',
+          startMm: f.x0 - ply,
+          endMm: f.x1 + ply,
+          coverLabel: 'cover',
+          offsetFromMm: f.x0,
+          wallMm: bed.wall.thicknessMm,
+          rowFromEdgeMm: a.rowFromEdgeMm,
+        }),
+      ],
+      steps: liftOffSteps(a, f, { sheets, panels, hardware, survey, hooks }),
+      remarks: [],
     },
-    contacts: [
-      ...(section(a.pipe).material === 'pvc' ? [{ what: 'bare PVC' as const, guarded: painted }] : []),
-      ...(panels.length > 0 ? [{ what: 'plywood edge' as const, guarded: a.edge === 'guarded' }] : []),
-    ],
-    fixing: a.fixing,
-    airing: { by: panels.some((p) => p.openings.length > 0) ? 'vents' : 'lid', screened: false },
-    crop: cropUnder(bed, outer, a.crop, a.rowFromEdgeMm, f.under),
-    enclosure: {
-      coverKey: a.cover,
-      floorM2: (length * width) / 1e6,
-      coverM2: (pathLength(f.line) * length) / 1e6 + 2 * sectionM2,
-      volumeM3: (sectionM2 * length) / 1000,
-      heightM: rise / 1000,
-    },
-    dimensions: [
-      dimension('frameWidth', 'frame', 'end', 'below', 1, [x, f.y0, 0], [x, f.y0 + f.width, 0], false),
-      ...hoopDimensions({
-        sprung: { hoop: f.hoop, cutMm: f.cutMm },
-        xs: f.xs,
-        footY: f.footY,
-        footZ: f.footZ,
-        baseZ: f.footZ,
-        heightLabel: 'crown above feet',
-        startMm: f.x0 - ply,
-        endMm: f.x1 + ply,
-        coverLabel: 'cover',
-        offsetFromMm: f.x0,
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-      }),
-    ],
-    steps: liftOffSteps(a, f, { sheets, panels, hardware, survey, hooks }),
-    remarks: [],
-  });
+    a,
+    site,
+  );
 }
 
 function hardwareOf(a: LiftOffCoverAnswers, f: HoopFrame, length: number, rise: number): readonly HardwareUse[] {
@@ -152,7 +156,6 @@ function hardwareOf(a: LiftOffCoverAnswers, f: HoopFrame, length: number, rise: 
   const metres = Math.ceil((2 * length) / 1000);
   const curve = pathLength(f.line);
   const plywood = a.ends === 'plywood';
-  const film = coverMaterial(a.cover).kind === 'film';
   const battenScrews = f.frame.battens.reduce((sum, b) => sum + Math.ceil(b.lengthMm / 300) + 1, 0);
   const aboveRail = outlineArea(f.line.map((p) => [p.y, p.z])) > 0 ? Math.ceil(curve / 250) : 0;
   return some([
@@ -166,6 +169,7 @@ function hardwareOf(a: LiftOffCoverAnswers, f: HoopFrame, length: number, rise: 
     use('strap', plywood ? 6 : 0, 'End hoops to the plywood, three an end'),
     use('screw-1', plywood ? 12 : 0, 'Two screws a strap at the plywood'),
     use('vent-flap', plywood && a.vents === 'vents' ? 2 : 0, 'One at each end'),
+    use('louvre', plywood && a.vents === 'louvres' ? 2 : 0, 'One low at one end, one high at the other'),
     use('edge-guard', plywood && a.edge === 'guarded' ? Math.ceil((2 * curve) / 1000) : 0, 'Over both plywood edges'),
     use('screw-1-5/8', battenScrews, 'Cover battens, one every 300 mm'),
     use('channel', a.fixing === 'channel' ? metres : 0, 'Along both rails'),
@@ -176,13 +180,15 @@ function hardwareOf(a: LiftOffCoverAnswers, f: HoopFrame, length: number, rise: 
       2 * Math.ceil(length / 150) + (plywood ? 2 * aboveRail : 2 * Math.ceil((f.width + 2 * rise) / 150)),
       'Cover at the rails and ends',
     ),
-    use(
-      'paint',
-      film && a.paint === 'paint' && section(a.pipe).material === 'pvc' ? 1 : 0,
-      'PVC painted where film touches it',
-    ),
+    ...guardPvc(a.paint, a.cover, a.pipe, f.hoops).hardware,
     use('handle', 2, 'One at each end, to carry by'),
     use('hook', a.hooks ?? 4, 'Frame to the bed wall'),
     ...f.frame.hardware,
   ]);
+}
+
+/** Vents high in both ends; louvres low in one and high in the other, so that air moves through. */
+function ventPlace(vents: LiftOffCoverAnswers['vents'], end: number): 'high' | 'low' | 'none' {
+  if (vents === 'none') return 'none';
+  return vents === 'louvres' && end === 0 ? 'low' : 'high';
 }

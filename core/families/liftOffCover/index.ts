@@ -8,6 +8,7 @@ import {
   coverQuestions,
   cropQuestion,
   dimensionShared,
+  innerQuestions,
   paintQuestion,
   peopleQuestion,
   pipeQuestion,
@@ -38,6 +39,7 @@ export const liftOffCover: Family<LiftOffCoverAnswers> = {
       ['2x3', '2x3', 'Stiffer, for long covers.'],
       ['2x4', '2x4', 'Stiffest and heaviest.'],
       ['45x45 mm', '45 x 45 mm', 'The metric square.'],
+      ['38x63 mm', '38 x 63 mm', 'Stiffer, metric.'],
     ]),
     woodQuestion(a.wood),
     { kind: 'count', id: 'crossTies', label: 'Cross ties', value: a.crossTies, min: 0, max: 12 },
@@ -45,6 +47,7 @@ export const liftOffCover: Family<LiftOffCoverAnswers> = {
       ['none', 'None', 'Enough for two or three hoops between plywood ends.'],
       ['rope', 'Rope', 'Tied hoop to hoop; weighs nothing.'],
       ['pipe', 'Pipe', 'Tied under the crowns; light and quick.'],
+      ['pipe-bolted', 'Pipe, bolted', 'U-bolts round every crown: holds for years, and costs more.'],
       ['timber', '2x2 under', 'Screwed through every crown; keeps hoops true.'],
     ]),
     choice('ends', 'Ends', a.ends, [
@@ -60,6 +63,7 @@ export const liftOffCover: Family<LiftOffCoverAnswers> = {
           ]),
           choice('vents', 'Vents in the ends', a.vents, [
             ['vents', 'One each end', 'Warm air leaves high up without opening the cover.'],
+            ['louvres', 'Thermostat louvres', 'One low, one high: they open and shut by themselves.'],
             ['none', 'None', 'Warmer at night, and nothing to forget open.'],
           ]),
           choice('edge', 'Plywood edge', a.edge, [
@@ -83,6 +87,7 @@ export const liftOffCover: Family<LiftOffCoverAnswers> = {
       'skin',
     ),
     paintQuestion(a.paint),
+    ...innerQuestions(a),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => answerShared(a, id, value, built) ?? { ...a, [id]: value },

@@ -11,7 +11,7 @@ import {
   plywoodStep,
   tagsOf,
 } from '../../guide/frameSteps';
-import { MINUTES, bendStep, cutStep, paintStep, ridgeStep, step, tagList } from '../../guide/step';
+import { MINUTES, bendStep, cutStep, guardSteps, ridgeStep, step, tagList } from '../../guide/step';
 import { countOf } from '../../guide/tunnelSteps';
 import type { LiftOffCoverAnswers } from './answers';
 
@@ -64,8 +64,14 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
     ),
     ...(a.ridge === 'none'
       ? []
-      : [ridgeStep(ridge.members, count('cable-tie') + (a.ridge === 'timber' ? hoops.length : 0), a.ridge === 'rope')]),
-    ...(count('paint') > 0 ? [paintStep(hoops)] : []),
+      : [
+          ridgeStep(
+            ridge.members,
+            count('cable-tie') + 4 * count('u-bolt') + (a.ridge === 'timber' ? hoops.length : 0),
+            a.ridge === 'rope',
+          ),
+        ]),
+    ...guardSteps(hoops, b.hardware),
     ...(b.panels.length > 0
       ? [
           plywoodStep(b.panels, [

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { SECTION_BY_KEY, boardShape, section } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { placeAnswers, sharedAnswers } from '../questions';
@@ -38,8 +39,8 @@ export const slopedColdFrameSchema = z.strictObject({
 export type SlopedColdFrameAnswers = z.infer<typeof slopedColdFrameSchema>;
 
 /** A frame that most people would set on this bed first: one board in front, near two at the back. */
-export function slopedColdFrameDefaults({ survey }: BuildSite): SlopedColdFrameAnswers {
-  const board = '2x8';
+export function slopedColdFrameDefaults({ survey, market }: BuildSite): SlopedColdFrameAnswers {
+  const board = stockFor(market, '2x8');
   const high = boardShape(section(board)).widthMm;
   const lids = Math.max(1, Math.round(survey.frameOn.lengthMm / (40 * MM_PER_INCH)));
   return {
@@ -57,7 +58,7 @@ export function slopedColdFrameDefaults({ survey }: BuildSite): SlopedColdFrameA
     sashAlongMm: Math.min(3000, Math.max(200, Math.round(survey.frameOn.lengthMm / lids))),
     sashReachMm: Math.min(3000, Math.max(200, Math.round(survey.frameOn.widthMm * 1.02))),
     safety: 'film',
-    lidFrame: '2x2',
+    lidFrame: stockFor(market, '2x2'),
     bars: 1,
     overhangMm: 20,
     cover: 'film-uv',

@@ -7,6 +7,7 @@ import { piece, some, use } from '../../assembly/pieces';
 import { glazingCover, slopedLids } from '../../assembly/slopedLid';
 import type { Assembly } from '../../assembly/types';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { boardShape, section, thicknessMm } from '../../catalog/sections';
 import { type Result, fail, ok } from '../../result';
 import type { SlopedColdFrameAnswers } from './answers';
@@ -46,6 +47,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const z0 = bed.wall.heightMm;
   const boardKey = a.wood === 'treated' ? `${a.board} treated` : a.board;
   const box = buildBox({
+    market: site.market,
     boardKey,
     x0,
     x1,
@@ -80,12 +82,12 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     safetyFilm: a.safety === 'film',
   });
   const open = [...(x0 > 1 ? [x0] : []), ...(x1 < outer.lengthMm - 1 ? [x1] : [])];
-  const cross = boardShape(section(CROSS_BOARD));
+  const cross = boardShape(section(stockFor(site.market, CROSS_BOARD)));
   const crossBoards = open.map((x, i) =>
     piece(
       `X${i + 1}`,
       'Board across the soil',
-      CROSS_BOARD,
+      stockFor(site.market, CROSS_BOARD),
       [x, bed.wall.thicknessMm, z0 - cross.widthMm / 2],
       [x, bed.wall.thicknessMm + bed.inside.widthMm, z0 - cross.widthMm / 2],
       [0, 0, 1],

@@ -1,6 +1,7 @@
 import { piece } from '../../assembly/pieces';
 import { straightRun } from '../../assembly/runs';
 import type { HardwareUse, Member, Vec3 } from '../../assembly/types';
+import { type Market, stockFor } from '../../catalog/market';
 import { KERF_MM, boardShape, section } from '../../catalog/sections';
 import { type Result, fail, ok } from '../../result';
 
@@ -10,6 +11,7 @@ const LEAST_STRIP_MM = 20;
 
 /** Where the box stands, mm: its outside, and how high its front and its back are. */
 export interface BoxSite {
+  readonly market: Market;
   readonly boardKey: string;
   readonly x0: number;
   readonly x1: number;
@@ -107,13 +109,14 @@ export function buildBox(s: BoxSite): Result<Box> {
     return [...whole, taper];
   });
 
-  const post = boardShape(section(POST)).thicknessMm;
+  const postKey = stockFor(s.market, POST);
+  const post = boardShape(section(postKey)).thicknessMm;
   const posts = [
     { y: s.y0 + t + post / 2, high: s.frontMm - 8 },
     { y: s.y1 - t - post / 2, high: s.backMm - slope * post - 8 },
   ].flatMap(({ y, high }, j) =>
     [s.x0 + t + post / 2, s.x1 - t - post / 2].map((x, i) =>
-      piece(`P${2 * j + i + 1}`, 'Corner post', POST, [x, y, s.z0], [x, y, s.z0 + high], [0, 1, 0]),
+      piece(`P${2 * j + i + 1}`, 'Corner post', postKey, [x, y, s.z0], [x, y, s.z0 + high], [0, 1, 0]),
     ),
   );
   const ends = front.length + back.length + sides.length;

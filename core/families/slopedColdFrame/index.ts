@@ -39,6 +39,8 @@ function glazingQuestions(a: SlopedColdFrameAnswers): readonly Question[] {
             ['2x2', '2x2', 'The usual one.'],
             ['2x3', '2x3', 'Stiffer under snow.'],
             ['2x4', '2x4', 'For long reaches and deep snow.'],
+            ['45x45 mm', '45 x 45 mm', 'The usual metric one.'],
+            ['45x70 mm', '45 x 70 mm', 'The stiffer metric one.'],
           ]),
           { kind: 'count', id: 'bars', label: 'Bars between the stiles', value: a.bars ?? 0, min: 0, max: 12 } as const,
         ]),
@@ -73,6 +75,8 @@ export const slopedColdFrame: Family<SlopedColdFrameAnswers> = {
       ['2x8', '2x8', 'The usual height.'],
       ['2x10', '2x10', 'For taller greens.'],
       ['2x12', '2x12', 'One board high in front, for leeks and kale.'],
+      ['45x145 mm', '45 x 145 mm', 'The lower metric board.'],
+      ['45x195 mm', '45 x 195 mm', 'The usual metric board.'],
     ]),
     woodQuestion(a.wood),
     choice('back', 'High side', a.back, [

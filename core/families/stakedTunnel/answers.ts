@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { sharedAnswers, weightsAnswer } from '../questions';
 
 export const stakedTunnelSchema = z.strictObject({
@@ -15,21 +16,23 @@ export const stakedTunnelSchema = z.strictObject({
   rodLengthMm: z.number().min(200).max(2000),
   rodShownMm: z.number().min(0).max(1000),
   buryMm: z.number().min(0).max(800),
-  ridge: z.enum(['none', 'rope', 'pipe', 'posted']),
+  ridge: z.enum(['none', 'rope', 'pipe', 'pipe-bolted', 'posted']),
   skirtMm: z.number().min(50).max(800),
   ends: z.enum(['gathered', 'folded']),
-  paint: z.enum(['none', 'paint']),
+  paint: z.enum(['none', 'paint', 'tape']),
   weights: weightsAnswer,
 });
 
 export type StakedTunnelAnswers = z.infer<typeof stakedTunnelSchema>;
 
 /** A tunnel that most people would build on this bed first. */
-export function stakedTunnelDefaults({ bed }: BuildSite): StakedTunnelAnswers {
+export function stakedTunnelDefaults({ bed, market }: BuildSite): StakedTunnelAnswers {
   const wide = bed.inside.widthMm > 1300;
   return {
     extent: { kind: 'whole' },
-    pipe: wide ? 'pvc-3/4' : 'pvc-1/2',
+    inner: null,
+    innerGapMm: 100,
+    pipe: stockFor(market, wide ? 'pvc-3/4' : 'pvc-1/2'),
     shape: { by: 'half-circle' },
     hoops: null,
     maxSpacingMm: 36 * MM_PER_INCH,

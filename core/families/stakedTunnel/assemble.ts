@@ -1,9 +1,10 @@
 import { soilZ } from '../../assembly/crop';
+import { nest } from '../../assembly/nested';
+import { guardPvc } from '../../assembly/guard';
 import { type TunnelFoot, type TunnelRow, footDimension, looseTunnel, tunnelRow } from '../../assembly/looseTunnel';
 import type { Assembly, HardwareUse, HoldDown, Member } from '../../assembly/types';
-import { coverMaterial } from '../../catalog/covers';
 import { section, thicknessMm } from '../../catalog/sections';
-import { type Result, fail, ok } from '../../result';
+import { type Result, fail } from '../../result';
 import type { BuildSite } from '../../bed/buildSite';
 import type { StakedTunnelAnswers } from './answers';
 import { tunnelSteps } from './steps';
@@ -26,15 +27,14 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
   if (!found.ok) return found;
   const row = found.value;
   const rods = a.feet === 'rods' ? rodMembers(a, row) : [];
-  const bare = coverMaterial(a.cover).kind === 'film' && section(a.pipe).material === 'pvc';
-  const paint: HardwareUse = { itemKey: 'paint', count: 1, joint: 'PVC painted where film touches it' };
-  return ok(
+  const guard = guardPvc(a.paint, a.cover, a.pipe, row.hoops);
+  return nest(
     looseTunnel(a, row, site, {
       members: rods,
-      hardware: [...feetHardware(a, row.hoops.length), ...(bare && a.paint === 'paint' ? [paint] : [])],
+      hardware: [...feetHardware(a, row.hoops.length), ...guard.hardware],
       on: a.feet === 'straps' ? 'wall' : 'soil',
       holdDowns: [HOLDS[a.feet](2 * row.hoops.length)],
-      contacts: section(a.pipe).material === 'pvc' ? [{ what: 'bare PVC', guarded: bare && a.paint === 'paint' }] : [],
+      contacts: guard.contacts,
       sleeves: a.feet === 'rods' ? [{ outerKey: a.pipe, innerKey: a.rod, where: 'pipe over rod' }] : [],
       dimensions: [
         footDimension('span', 'span', row, row.spanMm),
@@ -44,6 +44,8 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
       steps: (hardware) => tunnelSteps(a, row, rods, hardware),
       remarks: [],
     }),
+    a,
+    site,
   );
 }
 

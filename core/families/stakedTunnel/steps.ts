@@ -3,7 +3,7 @@ import type { HardwareUse, Member, Step } from '../../assembly/types';
 import { section } from '../../catalog/sections';
 import { amount } from '../../figure';
 import { CAUTIONS } from '../../guide/cautions';
-import { MINUTES, bendStep, cutStep, paintStep, step, tagList } from '../../guide/step';
+import { MINUTES, bendStep, cutStep, guardSteps, step, tagList } from '../../guide/step';
 import { countOf, holesStep, looseCoverStep, stringLine, tunnelRidge } from '../../guide/tunnelSteps';
 import type { StakedTunnelAnswers } from './answers';
 
@@ -25,7 +25,7 @@ export function tunnelSteps(
     feetStep(a, row, rods, hardware),
     bendStep(row.hoops, spacing, [[bend]], 0),
     ...tunnelRidge(a, row, hardware),
-    ...(countOf(hardware, 'paint') > 0 ? [paintStep(row.hoops)] : []),
+    ...guardSteps(row.hoops, hardware),
     looseCoverStep(a, hardware),
   ];
 }

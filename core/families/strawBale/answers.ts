@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { SECTION_BY_KEY } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { placeAnswers } from '../questions';
@@ -29,7 +30,7 @@ export const strawBaleSchema = z.strictObject({
 export type StrawBaleAnswers = z.infer<typeof strawBaleSchema>;
 
 /** As many courses as give greens room over this bed's soil. */
-export function strawBaleDefaults({ bed, survey }: BuildSite): StrawBaleAnswers {
+export function strawBaleDefaults({ bed, survey, market }: BuildSite): StrawBaleAnswers {
   const soil = bed.wall.heightMm - bed.soilBelowRimMm;
   return {
     extent: { kind: 'whole' },
@@ -40,8 +41,8 @@ export function strawBaleDefaults({ bed, survey }: BuildSite): StrawBaleAnswers 
     glazing: 'old-window',
     lids: Math.max(1, Math.round(survey.frameOn.lengthMm / (32 * MM_PER_INCH))),
     safety: 'film',
-    support: '2x4',
-    lidFrame: '2x2',
+    support: stockFor(market, '2x4'),
+    lidFrame: stockFor(market, '2x2'),
     weights: null,
     people: '1',
   };

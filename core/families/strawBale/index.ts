@@ -34,12 +34,15 @@ export const strawBale: Family<StrawBaleAnswers> = {
             ['1x3', '1x3', 'Lightest.'],
             ['2x2', '2x2', 'The usual one.'],
             ['2x3', '2x3', 'Stiffer under snow.'],
+            ['45x45 mm', '45 x 45 mm', 'The metric one.'],
           ]),
         ]),
     choice('support', 'Supports', a.support, [
       ['2x3', '2x3', 'For narrow beds.'],
       ['2x4', '2x4', 'The usual one, laid flat.'],
       ['2x6', '2x6', 'For wide beds and deep snow.'],
+      ['38x89 mm', '38 x 89 mm', 'The usual metric one.'],
+      ['45x145 mm', '45 x 145 mm', 'The stouter metric one.'],
     ]),
     {
       kind: 'count',

@@ -42,7 +42,7 @@ export const walkInSchema = z
     sides: z.enum(['fixed', 'roll-up']),
     rollBar: z.enum(['emt-3/4', 'emt-1', 'pvc-1', '2x2', '2x4']),
     fixing: z.enum(['channel', 'battens', 'staples']),
-    paint: z.enum(['none', 'paint']),
+    paint: z.enum(['none', 'paint', 'tape']),
     anchors: z.number().int().min(0).max(80).nullable(),
   })
   .omit({ extent: true });

@@ -1,6 +1,7 @@
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
+import { guardPvc } from '../../assembly/guard';
 import { enclosedArea, pathLength } from '../../assembly/outline';
 import { straightRun } from '../../assembly/runs';
 import type { Assembly, Member, MovingPart } from '../../assembly/types';
@@ -25,21 +26,28 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assemb
   const built = buildHouse(a, site);
   if (!built.ok) return built;
   const h = built.value;
-  const front = endFrame(a, h, true, true);
+  const front = endFrame(a, h, site.market, true, true);
   if (!front.ok) return front;
-  const back = endFrame(a, h, false, a.doors === 'two');
+  const back = endFrame(a, h, site.market, false, a.doors === 'two');
   if (!back.ok) return back;
   const ends = [...front.value.frame, ...back.value.frame];
   const door = [...front.value.door, ...back.value.door];
   const sheets = houseSheets(a, h);
   const rollBars = a.sides === 'roll-up' ? bars(a, h) : [];
   const anchors = a.anchors ?? Math.max(4, h.xs.length);
-  const hardware = houseHardware(a, { house: h, ends, doors: a.doors === 'two' ? 2 : 1, rollBars, anchors });
+  const guard = guardPvc(a.paint, a.cover, a.pipe, h.hoops);
+  const hardware = houseHardware(a, {
+    house: h,
+    ends,
+    doors: a.doors === 'two' ? 2 : 1,
+    rollBars,
+    anchors,
+    guard: guard.hardware,
+  });
   const length = h.x1 - h.x0;
   const width = h.y1 - h.y0;
   const sectionM2 = enclosedArea(h.line) / 1e6;
   const film = coverMaterial(a.cover).kind === 'film';
-  const painted = hardware.some((u) => u.itemKey === 'paint');
   const first = h.xs[0] ?? h.x0;
   const middle = (h.y0 + h.y1) / 2;
   const { bed, survey } = site;
@@ -77,7 +85,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assemb
         { what: 'ground anchors', count: anchors, eachN: ANCHOR_N, ask: 'anchors' },
       ],
     },
-    contacts: section(a.pipe).material === 'pvc' ? [{ what: 'bare PVC', guarded: film && painted }] : [],
+    contacts: guard.contacts,
     fixing: a.fixing,
     airing: { by: a.sides === 'roll-up' ? 'roll-up sides' : 'door', screened: false },
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, h.under),

@@ -1,5 +1,6 @@
 import { piece } from '../../assembly/pieces';
 import type { Member } from '../../assembly/types';
+import { type Market, stockFor } from '../../catalog/market';
 import { boardShape, section, thicknessMm } from '../../catalog/sections';
 import { heightAt } from '../../hoop/curve';
 import { type Result, fail, ok } from '../../result';
@@ -23,10 +24,15 @@ export interface EndFrame {
  * One framed end just inside its hoop: bottom plates, studs that run up beside the hoop, and where there is a door its
  * jambs and header, with the door itself between them.
  */
-export function endFrame(a: WalkInAnswers, h: House, left: boolean, door: boolean): Result<EndFrame> {
+export function endFrame(a: WalkInAnswers, h: House, market: Market, left: boolean, door: boolean): Result<EndFrame> {
+  const [plateKey, studKey, doorKey] = [PLATE, STUD, DOOR].map((key) => stockFor(market, key)) as [
+    string,
+    string,
+    string,
+  ];
   const letter = left ? 'E' : 'F';
   const r = thicknessMm(section(a.pipe)) / 2;
-  const plate = boardShape(section(PLATE));
+  const plate = boardShape(section(plateKey));
   const t = plate.thicknessMm;
   const hoopX = (left ? h.xs[0] : h.xs[h.xs.length - 1]) ?? h.x0;
   const x = hoopX + (left ? 1 : -1) * (r + plate.widthMm / 2);
@@ -40,7 +46,7 @@ export function endFrame(a: WalkInAnswers, h: House, left: boolean, door: boolea
     piece(
       tag,
       part,
-      from === 0 ? PLATE : STUD,
+      from === 0 ? plateKey : studKey,
       [x, y, from],
       [x, y, Math.min(top(y - t / 2), top(y + t / 2))],
       [1, 0, 0],
@@ -49,7 +55,7 @@ export function endFrame(a: WalkInAnswers, h: House, left: boolean, door: boolea
       },
     );
   const bottom = (tag: string, from: number, to: number): Member =>
-    piece(tag, 'Bottom plate', PLATE, [x, from, t / 2], [x, to, t / 2], [1, 0, 0]);
+    piece(tag, 'Bottom plate', plateKey, [x, from, t / 2], [x, to, t / 2], [1, 0, 0]);
 
   if (!door) {
     const bays = Math.max(2, Math.ceil((h.y1 - h.y0) / STUD_SPACING_MM));
@@ -77,15 +83,15 @@ export function endFrame(a: WalkInAnswers, h: House, left: boolean, door: boolea
     bottom(`${letter}2`, yb, h.y1 - inner),
     stud(`${letter}3`, 'Door jamb', ya + t / 2, 0),
     stud(`${letter}4`, 'Door jamb', yb - t / 2, 0),
-    piece(`${letter}5`, 'Door header', STUD, [x, ya + t, headerZ], [x, yb - t, headerZ], [1, 0, 0]),
+    piece(`${letter}5`, 'Door header', studKey, [x, ya + t, headerZ], [x, yb - t, headerZ], [1, 0, 0]),
     ...sideStuds.map((y, i) => stud(`${letter}${i + 6}`, 'End stud', y, t)),
   ];
-  const d = boardShape(section(DOOR)).widthMm;
+  const d = boardShape(section(doorKey)).widthMm;
   const [da, db] = [middle - a.doorWidthMm / 2, middle + a.doorWidthMm / 2];
   const stile = (tag: string, y: number): Member =>
-    piece(tag, 'Door stile', DOOR, [x, y, SILL_MM], [x, y, SILL_MM + a.doorHeightMm], [1, 0, 0]);
+    piece(tag, 'Door stile', doorKey, [x, y, SILL_MM], [x, y, SILL_MM + a.doorHeightMm], [1, 0, 0]);
   const rail = (tag: string, z: number): Member =>
-    piece(tag, 'Door rail', DOOR, [x, da + d, z], [x, db - d, z], [1, 0, 0]);
+    piece(tag, 'Door rail', doorKey, [x, da + d, z], [x, db - d, z], [1, 0, 0]);
   const n = left ? 'G' : 'H0';
   return ok({
     frame,

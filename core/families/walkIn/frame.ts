@@ -4,6 +4,7 @@ import { piece } from '../../assembly/pieces';
 import { straightRun } from '../../assembly/runs';
 import type { HardwareUse, Member } from '../../assembly/types';
 import type { BuildSite } from '../../bed/buildSite';
+import { stockFor } from '../../catalog/market';
 import { boardShape, section, thicknessMm } from '../../catalog/sections';
 import { coverMaterial } from '../../catalog/covers';
 import { heightAt } from '../../hoop/curve';
@@ -11,8 +12,8 @@ import type { Elastica } from '../../hoop/elastica';
 import { type Result, fail, ok } from '../../result';
 import type { WalkInAnswers } from './answers';
 
-export const BASE = '2x6 treated';
-export const HIP = '2x4 treated';
+const BASE = '2x6 treated';
+const HIP = '2x4 treated';
 const TIE = '2x4';
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
@@ -53,7 +54,12 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const [y0, y1] = [(widthMm - a.widthMm) / 2, (widthMm + a.widthMm) / 2];
   const od = thicknessMm(section(a.pipe));
   const r = od / 2;
-  const base = boardShape(section(BASE));
+  const [baseKey, hipKey, tieKey] = [BASE, HIP, TIE].map((key) => stockFor(site.market, key)) as [
+    string,
+    string,
+    string,
+  ];
+  const base = boardShape(section(baseKey));
   const out = r + base.thicknessMm;
   const anchors = (z: number): readonly [Point2, Point2] => [
     { y: y0 - out, z },
@@ -132,18 +138,18 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
       : []),
   ];
   const boardY = r + base.thicknessMm / 2;
-  const hip = boardShape(section(HIP));
+  const hip = boardShape(section(hipKey));
   const boards = [
-    ...run('A1', 'Base board', BASE, y0 - boardY, base.widthMm / 2),
-    ...run('A2', 'Base board', BASE, y1 + boardY, base.widthMm / 2),
+    ...run('A1', 'Base board', baseKey, y0 - boardY, base.widthMm / 2),
+    ...run('A2', 'Base board', baseKey, y1 + boardY, base.widthMm / 2),
     ...(a.sidewallMm > base.widthMm + hip.widthMm
       ? [
-          ...run('B1', 'Hip board', HIP, y0 - boardY, a.sidewallMm - hip.widthMm / 2),
-          ...run('B2', 'Hip board', HIP, y1 + boardY, a.sidewallMm - hip.widthMm / 2),
+          ...run('B1', 'Hip board', hipKey, y0 - boardY, a.sidewallMm - hip.widthMm / 2),
+          ...run('B2', 'Hip board', hipKey, y1 + boardY, a.sidewallMm - hip.widthMm / 2),
         ]
       : []),
   ];
-  const tie = boardShape(section(TIE));
+  const tie = boardShape(section(tieKey));
   const tieZ = a.sidewallMm + hoop.heightMm * 0.62;
   if (a.crossTies > 0 && tieZ < TIE_ABOVE_MM)
     return fail('crossTies', 'Cross ties would hang at head height: raise the sidewall, or leave them out.');
@@ -151,7 +157,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     const at = xs[Math.round(((n - 1) * (i + 1)) / (a.crossTies + 1))] ?? x0;
     const left = edgeAt(under, tieZ + tie.widthMm / 2, middle);
     const x = at + r + tie.thicknessMm / 2;
-    return piece(`T${i + 1}`, 'Cross tie', TIE, [x, left, tieZ], [x, y0 + y1 - left, tieZ], [0, 0, 1]);
+    return piece(`T${i + 1}`, 'Cross tie', tieKey, [x, left, tieZ], [x, y0 + y1 - left, tieZ], [0, 0, 1]);
   });
   return ok({
     x0,

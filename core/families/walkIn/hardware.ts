@@ -1,6 +1,5 @@
 import { some, use } from '../../assembly/pieces';
 import type { HardwareUse, Member } from '../../assembly/types';
-import { coverMaterial } from '../../catalog/covers';
 import { section } from '../../catalog/sections';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
@@ -11,6 +10,7 @@ interface HouseCounts {
   readonly doors: number;
   readonly rollBars: readonly Member[];
   readonly anchors: number;
+  readonly guard: readonly HardwareUse[];
 }
 
 /** Everything that holds the house together, joint by joint. */
@@ -24,7 +24,6 @@ export function houseHardware(a: WalkInAnswers, c: HouseCounts): readonly Hardwa
   const lines = a.sheets === 'roof-and-curtains' ? (roll ? 2 : 4) : roll ? 0 : 2;
   const metres = Math.ceil((lines * length) / 1000);
   const studs = c.ends.filter((m) => m.ends[1] === 'curve').length;
-  const film = coverMaterial(a.cover).kind === 'film';
   const endMetres = Math.ceil((2 * (house.y1 - house.y0 + 2 * house.crownZ)) / 1000);
   return some([
     use('tek-screw', 4 * n, 'Two through each hoop foot into its post'),
@@ -60,11 +59,7 @@ export function houseHardware(a: WalkInAnswers, c: HouseCounts): readonly Hardwa
       'Joints of the roll bars',
     ),
     use('ground-anchor', c.anchors, 'Corners and every other hoop'),
-    use(
-      'paint',
-      film && a.paint === 'paint' && section(a.pipe).material === 'pvc' ? Math.ceil(n / 6) : 0,
-      'PVC painted where film touches it',
-    ),
+    ...c.guard,
     ...house.hardware,
   ]);
 }

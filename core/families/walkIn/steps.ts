@@ -3,7 +3,7 @@ import { section } from '../../catalog/sections';
 import { type Phrase, amount } from '../../figure';
 import { CAUTIONS } from '../../guide/cautions';
 import { tagsOf } from '../../guide/frameSteps';
-import { MINUTES, bendStep, cutStep, paintStep, step, tagList } from '../../guide/step';
+import { MINUTES, bendStep, cutStep, guardSteps, step, tagList } from '../../guide/step';
 import { countOf } from '../../guide/tunnelSteps';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
@@ -128,7 +128,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
       cautions: [CAUTIONS.saw],
       minutes: MINUTES.start + b.ends.length * 12,
     }),
-    ...(count('paint') > 0 ? [paintStep(h.hoops)] : []),
+    ...guardSteps(h.hoops, b.hardware),
     step({
       id: 'cover',
       title: 'Cover it',

@@ -31,6 +31,8 @@ export type WireTunnelAnswers = z.infer<typeof wireTunnelSchema>;
 export function wireTunnelDefaults({ bed }: BuildSite): WireTunnelAnswers {
   return {
     extent: { kind: 'whole' },
+    inner: null,
+    innerGapMm: 100,
     pipe: 'wire-9',
     shape: { by: 'half-circle' },
     hoops: null,

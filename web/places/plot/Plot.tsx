@@ -219,6 +219,17 @@ function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
         ]}
         onChange={(value) => void change('Set the degrees', (g) => void (g.units.temperature = value as 'C' | 'F'))}
       />
+      <Choice
+        label="Shops sell"
+        value={units.stock}
+        options={[
+          { value: 'imperial', label: 'Inch stock', why: '2x4 and its kin, pipe by the inch.' },
+          { value: 'metric', label: 'Metric stock', why: 'New covers start from metric boards and pipe.' },
+        ]}
+        onChange={(value) =>
+          void change('Set the stock', (g) => void (g.units.stock = value as Garden['units']['stock']))
+        }
+      />
     </section>
   );
 }

@@ -1,0 +1,27 @@
+/** Which stock the gardener's shops carry. */
+export type Market = 'imperial' | 'metric';
+
+/** The metric board or pipe that does the work of a North American one. */
+const METRIC: Readonly<Record<string, string>> = {
+  '1x2': '25x38 mm',
+  '1x3': '25x50 mm',
+  '1x4': '25x95 mm',
+  '1x6': '25x145 mm',
+  '2x2': '45x45 mm',
+  '2x3': '38x63 mm',
+  '2x4': '38x89 mm',
+  '2x6': '45x145 mm',
+  '2x8': '45x195 mm',
+  'pvc-1/2': 'pvc-20',
+  'pvc-3/4': 'pvc-25',
+  'pvc-1': 'pvc-32',
+};
+
+/** A section as this market sells it; treated stays treated, and what has no equal stays as it is. */
+export function stockFor(market: Market, key: string): string {
+  if (market === 'imperial') return key;
+  const treated = key.endsWith(' treated');
+  const plain = treated ? key.slice(0, -' treated'.length) : key;
+  const found = METRIC[plain];
+  return found === undefined ? key : treated ? `${found} treated` : found;
+}
