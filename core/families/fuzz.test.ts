@@ -34,7 +34,7 @@ const extents = fc.oneof(
   fc.constant({ kind: 'whole' }),
   fc.record({ startMm: mm(0, 2000), lengthMm: mm(300, 5000) }).map((e) => ({ kind: 'part', ...e })),
 );
-const shared = fc.record(
+const any = fc.record(
   {
     shape: shapes,
     extent: extents,
@@ -85,6 +85,11 @@ const shared = fc.record(
   },
   { requiredKeys: [] },
 );
+
+/** A few of them at a time: answers drawn blindly all at once contradict one another. */
+const shared = fc
+  .tuple(any, fc.integer({ min: 0, max: 5 }))
+  .map(([more, turn]) => Object.fromEntries(Object.entries(more).filter((_, i) => (i + turn) % 6 === 0)));
 
 /** Defaults with those of the random answers that the family knows and its questions allow. */
 function mixed(key: (typeof FAMILY_KEYS)[number], site: BuildSite, more: Answers): Answers {
@@ -146,8 +151,8 @@ test.each(FAMILY_KEYS)('%s builds or says why not', (key) => {
     }),
     { numRuns: 150 },
   );
-  // Answers drawn blindly contradict one another more often than not; some must still lead to something.
-  expect(stood).toBeGreaterThan(3);
+  // Most beds and answers must lead to something.
+  expect(stood).toBeGreaterThan(20);
 });
 
 test.each(FAMILY_KEYS)('%s refuses answers that its schema does not know, and keeps the old ones', (key) => {

@@ -131,20 +131,6 @@ export function innerQuestions(a: Pick<SharedAnswers, 'inner' | 'innerGapMm'>): 
   ];
 }
 
-/** How the ends of a loose sheet are closed. */
-export function looseEndsQuestion(value: string): Question {
-  return choice(
-    'ends',
-    'Ends',
-    value,
-    [
-      ['gathered', 'Gathered', 'Pulled together and weighted: tight against wind.'],
-      ['folded', 'Folded', 'Folded like a parcel and clipped: less sheet.'],
-    ],
-    'skin',
-  );
-}
-
 /** The questions of pipe, height, cover, roll and crop, in the order gardeners settle them. */
 export function pipeQuestion(a: SharedAnswers): Question {
   return {

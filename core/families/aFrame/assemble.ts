@@ -1,4 +1,5 @@
 import { BARE } from '../../assembly/bare';
+import { crossBoards } from '../../assembly/crossBoards';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { endSheets, framedSheet } from '../../assembly/framedSheet';
@@ -17,7 +18,6 @@ import { aFrameSteps } from './steps';
 const RAIL = '1x4 treated';
 const TIE = '1x4 treated';
 const BATTEN = '1x2';
-const CROSS_BOARD = '1x6 treated';
 const BRACKET_N = 400;
 
 /** The slope of the legs and the way along and off the left one. */
@@ -147,18 +147,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
       [0, 0, 1],
     ),
   );
-  const open = [...(x0 > 1 ? [x0] : []), ...(x1 < survey.frameOn.lengthMm - 1 ? [x1] : [])];
-  const cross = boardShape(section(stockFor(site.market, CROSS_BOARD)));
-  const crossBoards = open.map((x, i) =>
-    piece(
-      `C${i + 1}`,
-      'Board across the soil',
-      stockFor(site.market, CROSS_BOARD),
-      [x, bed.wall.thicknessMm, z0 - cross.widthMm / 2],
-      [x, bed.wall.thicknessMm + bed.inside.widthMm, z0 - cross.widthMm / 2],
-      [0, 0, 1],
-    ),
-  );
+  const across = crossBoards('C', x0, x1, site);
 
   const low = at(0, rail.thicknessMm);
   const line = tautOutline(
@@ -190,7 +179,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
     anchors,
     battens,
     rails,
-    crossBoards: crossBoards.length,
+    crossBoards: across.length,
   });
   const sectionM2 = enclosedArea(line) / 1e6;
   const first = xs[0] ?? x0;
@@ -199,7 +188,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
 
   return ok({
     ...BARE,
-    members: [...legs, ...ridgeRun.members, ...ties, ...rails, ...battens, ...crossBoards],
+    members: [...legs, ...ridgeRun.members, ...ties, ...rails, ...battens, ...across],
     sheets,
     hardware: [...hardware, ...ridgeRun.hardware],
     beams: [
@@ -264,7 +253,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
       ties,
       rails,
       battens,
-      crossBoards,
+      crossBoards: across,
       sheets,
       hardware,
       survey,

@@ -1,5 +1,6 @@
 import { fail, ok } from '../../result';
 import type { Family } from '../family';
+import { boardQuestion, count, edgeQuestion, endsQuestion, fixingQuestion, holdDownCount, lengthOf } from '../asks';
 import {
   answerShared,
   choice,
@@ -33,63 +34,19 @@ export const bentConduit: Family<BentConduitAnswers> = {
       ['emt-1/2', '1/2 conduit', 'Bends by hand in a bender; enough for most beds.'],
       ['emt-3/4', '3/4 conduit', 'Twice as strong; needs a larger bender.'],
     ]),
-    choice('frame', 'Rails', a.frame, [
-      ['2x4', '2x4', 'Deep enough for a firm hole.'],
-      ['2x6', '2x6', 'Deeper holes, higher sides.'],
-      ['38x89 mm', '38 x 89 mm', 'The usual metric rail.'],
-    ]),
+    boardQuestion('frame', 'Rails', a.frame, ['2x4', '2x6', '38x89 mm', '45x145 mm']),
     woodQuestion(a.wood),
-    { kind: 'length', id: 'legDepthMm', label: 'Legs in the holes', valueMm: a.legDepthMm },
+    lengthOf('legDepthMm', 'Legs in the holes', a.legDepthMm),
     choice('ridge', 'Furring', a.ridge, [
       ['furring', 'Ridge and sides', 'Keeps hoops apart and gives film a broad bed.'],
       ['none', 'None', 'Quicker; hoops may lean.'],
     ]),
-    { kind: 'count', id: 'crossTies', label: 'Cross ties', value: a.crossTies, min: 0, max: 12 },
-    {
-      kind: 'count',
-      id: 'anchors',
-      label: 'Brackets to the bed',
-      value: built?.footing.holdDowns[0]?.count ?? 4,
-      min: 0,
-      max: 40,
-    },
+    count('crossTies', 'Cross ties', a.crossTies, [0, 12]),
+    holdDownCount('anchors', 'Brackets to the bed', built, 40),
     ...coverQuestions(a),
-    choice(
-      'fixing',
-      'Fastened with',
-      a.fixing,
-      [
-        ['battens', 'Battens', 'Screwed strips hold film all along.'],
-        ['channel', 'Channel and wire', 'Fast to open each spring; the dearest.'],
-        ['clips', 'Clips', 'Soft-sleeved clips on every hoop: off in a minute.'],
-      ],
-      'skin',
-    ),
-    choice(
-      'ends',
-      'Ends',
-      a.ends,
-      [
-        ['folded', 'Folded', 'One sheet folded down over the ends: nothing leaks.'],
-        ['flap', 'Flaps', 'Separate flaps that lift for air.'],
-        ['plywood', 'Plywood', 'Firm ends with vents, cut to the curve.'],
-      ],
-      'skin',
-    ),
-    ...(a.ends === 'plywood'
-      ? [
-          choice(
-            'edge',
-            'Plywood edge',
-            a.edge,
-            [
-              ['guarded', 'Guarded', 'Split hose over it: film lives its years.'],
-              ['bare', 'Bare', 'Cuts through the film within a season.'],
-            ],
-            'skin',
-          ),
-        ]
-      : []),
+    fixingQuestion(a.fixing, ['battens', 'channel', 'clips']),
+    endsQuestion(a.ends, ['folded', 'flap', 'plywood']),
+    ...(a.ends === 'plywood' ? [edgeQuestion('Plywood edge', a.edge)] : []),
     ...innerQuestions(a),
     cropQuestion(a),
   ],

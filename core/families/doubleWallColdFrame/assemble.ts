@@ -1,4 +1,5 @@
 import { BARE } from '../../assembly/bare';
+import { crossBoards } from '../../assembly/crossBoards';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { placeExtent } from '../../assembly/hoops';
@@ -15,7 +16,6 @@ import type { DoubleWallColdFrameAnswers } from './answers';
 import { doubleWallSteps } from './steps';
 import { buildWalls, wallSheets } from './walls';
 
-const CROSS_BOARD = '1x6 treated';
 const POCKET = '1x4';
 const POCKET_MM = 300;
 const BRACKET_N = 400;
@@ -95,18 +95,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
       ],
     ],
   };
-  const open = [...(x0 > 1 ? [x0] : []), ...(x1 < outer.lengthMm - 1 ? [x1] : [])];
-  const cross = boardShape(section(stockFor(site.market, CROSS_BOARD)));
-  const crossBoards = open.map((x, i) =>
-    piece(
-      `X${i + 1}`,
-      'Board across the soil',
-      stockFor(site.market, CROSS_BOARD),
-      [x, bed.wall.thicknessMm, z0 - cross.widthMm / 2],
-      [x, bed.wall.thicknessMm + bed.inside.widthMm, z0 - cross.widthMm / 2],
-      [0, 0, 1],
-    ),
-  );
+  const across = crossBoards('X', x0, x1, site);
   const sheets = [...wallSheets(wallSite, walls, a.cover, a.roll), ...(screened ? [net] : []), ...lids.sheets];
   const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil(length / 1200));
   const perimeter = 2 * (length + depth);
@@ -115,7 +104,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     use('staple', Math.ceil((4 * perimeter) / 100), 'Both skins to both plates, every 100 mm'),
     use('staple', screened ? Math.ceil(perimeter / 75) : 0, 'Net to the top plates'),
     use('screw-1-5/8', 2 * pockets.length, 'Pocket boards to the back plate'),
-    use('screw-2-1/2', 4 * crossBoards.length, 'Board across the soil, two screws an end'),
+    use('screw-2-1/2', 4 * across.length, 'Board across the soil, two screws an end'),
     ...lids.hardware,
     use('hook', anchors, 'Frame to the bed wall'),
   ]);
@@ -123,7 +112,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   const mean = (a.frontMm + a.backMm) / 2;
   const assembly: Assembly = {
     ...BARE,
-    members: [...walls.front, ...walls.back, ...walls.sides, ...lids.members, ...pockets, ...crossBoards],
+    members: [...walls.front, ...walls.back, ...walls.sides, ...lids.members, ...pockets, ...across],
     panels: lids.panels,
     sheets,
     hardware,
@@ -164,7 +153,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         spacingLabel: '',
       }),
     ],
-    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards, sheets, hardware, survey, anchors }),
+    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across, sheets, hardware, survey, anchors }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);

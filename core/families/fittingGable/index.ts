@@ -1,6 +1,7 @@
 import { section } from '../../catalog/sections';
 import { fail, ok } from '../../result';
 import type { Family } from '../family';
+import { answerCover, count, endsQuestion, holdDownCount } from '../asks';
 import { barsBySpacing, choice, coverQuestions, cropQuestion, dimensionPlace, paintQuestion } from '../questions';
 import { type FittingGableAnswers, fittingGableDefaults, fittingGableSchema } from './answers';
 import { assembleFittingGable } from './assemble';
@@ -14,14 +15,7 @@ export const fittingGable: Family<FittingGableAnswers> = {
   schema: fittingGableSchema,
   defaults: fittingGableDefaults,
   questions: (a, built) => [
-    {
-      kind: 'count',
-      id: 'frames',
-      label: 'How many frames',
-      value: a.frames ?? built?.arches[0]?.tags.length ?? 2,
-      min: 2,
-      max: 40,
-    },
+    count('frames', 'How many frames', a.frames ?? built?.arches[0]?.tags.length ?? 2, [2, 40]),
     choice('pipe', 'Pipe', a.pipe, [
       ['pvc-1/2', section('pvc-1/2').name, 'Cheapest; for narrow beds without snow.'],
       ['pvc-3/4', section('pvc-3/4').name, 'The usual one.'],
@@ -31,39 +25,19 @@ export const fittingGable: Family<FittingGableAnswers> = {
       ['pinned', 'Pushed and screwed', 'One screw a socket: holds in wind, comes apart with a driver.'],
       ['pushed', 'Pushed only', 'Apart in minutes; lifts apart in wind too.'],
     ]),
-    {
-      kind: 'count',
-      id: 'straps',
-      label: 'Straps to the bed',
-      value: a.straps ?? built?.footing.holdDowns[0]?.count ?? 4,
-      min: 0,
-      max: 80,
-    },
+    holdDownCount('straps', 'Straps to the bed', built, 80),
     ...coverQuestions(a),
-    choice(
-      'ends',
-      'Ends',
-      a.ends,
-      [
-        ['folded', 'Folded', 'One sheet folded down over the ends: nothing leaks.'],
-        ['flap', 'Flaps', 'Separate flaps that lift for air.'],
-      ],
-      'skin',
-    ),
+    endsQuestion(a.ends, ['folded', 'flap']),
     paintQuestion(a.paint),
     cropQuestion(a),
   ],
-  answer: (a, id, value) => {
-    if (id === 'cover') return { ...a, cover: String(value), roll: null };
-    if (id === 'roll') return { ...a, roll: value === '' ? null : String(value) };
-    return { ...a, [id]: value };
-  },
+  answer: (a, id, value) => answerCover(a, id, value) ?? { ...a, [id]: value },
   dimension: (a, id, valueMm, { survey }) => {
     if (id === 'eave') return ok({ ...a, eaveMm: valueMm });
     if (id === 'spacing') {
       const length = a.extent.kind === 'part' ? a.extent.lengthMm : survey.frameOn.lengthMm;
-      const count = barsBySpacing(length, valueMm);
-      return count.ok ? ok({ ...a, frames: count.value }) : count;
+      const found = barsBySpacing(length, valueMm);
+      return found.ok ? ok({ ...a, frames: found.value }) : found;
     }
     return (
       dimensionPlace(a, id, valueMm, survey.frameOn.lengthMm) ??

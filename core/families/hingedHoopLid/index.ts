@@ -1,6 +1,6 @@
-import { countOf } from '../../guide/tunnelSteps';
 import { fail } from '../../result';
 import type { Family } from '../family';
+import { boardQuestion, count, endsQuestion, hangingQuestions, ridgeQuestion } from '../asks';
 import {
   answerShared,
   changeShared,
@@ -39,44 +39,21 @@ export const hingedHoopLid: Family<HingedHoopLidAnswers> = {
       ],
       ['straps-outside', 'Straps outside', 'The full width inside, but sharp ends to cap.'],
     ]),
-    choice('ridge', 'Ridge', a.ridge, [
-      ['none', 'None', 'Lightest lid; hoops may lean.'],
-      ['rope', 'Rope', 'Tied hoop to hoop; weighs nothing.'],
-      ['pipe', 'Pipe', 'Tied under the crowns; light and quick.'],
-      ['pipe-bolted', 'Pipe, bolted', 'U-bolts round every crown: holds for years, and costs more.'],
-      ['timber', '2x2 under', 'Screwed through every crown; keeps hoops true.'],
-      ['posted', 'On posts', 'A 2x4 on posts at both ends carries snow itself.'],
-    ]),
-    choice('frame', 'Frame', a.frame, [
-      ['1x4', '1x4', 'Light to lift; bows soonest.'],
-      ['2x3', '2x3', 'A light lid for short beds.'],
-      ['2x4', '2x4', 'The usual frame; stays straight.'],
-      ['38x63 mm', '38 x 63 mm', 'A light metric lid.'],
-      ['38x89 mm', '38 x 89 mm', 'The usual metric frame.'],
-    ]),
+    ridgeQuestion(a.ridge, ['none', 'rope', 'pipe', 'pipe-bolted', 'timber', 'posted']),
+    boardQuestion('frame', 'Frame', a.frame, ['1x4', '2x3', '2x4', '38x63 mm', '38x89 mm']),
     choice('stand', 'Boards', a.stand, [
       ['on edge', 'On edge', 'Higher sides and less sag; pushed at its thin side.'],
       ['flat', 'Flat', 'Stiff against the push of the hoops, but lower and narrower inside.'],
     ]),
-    { kind: 'count', id: 'crossTies', label: 'Cross ties', value: a.crossTies, min: 0, max: 12 },
+    count('crossTies', 'Cross ties', a.crossTies, [0, 12]),
     choice('hinges', 'Hinged on', a.hinges, [
       ['far', 'Far side', 'You open it from the near side.'],
       ['near', 'Near side', 'You open it from the far side.'],
     ]),
-    { kind: 'count', id: 'latches', label: 'Latches', value: countOf(built?.hardware ?? [], 'latch'), min: 0, max: 12 },
-    { kind: 'count', id: 'stays', label: 'Stays', value: countOf(built?.hardware ?? [], 'stay'), min: 0, max: 8 },
+    ...hangingQuestions(built, 1),
     peopleQuestion(a.people),
     ...coverQuestions(a),
-    choice(
-      'ends',
-      'Ends',
-      a.ends,
-      [
-        ['folded', 'Folded', 'One sheet folded down over the ends: nothing leaks.'],
-        ['flap', 'Flaps', 'Separate flaps that lift for air.'],
-      ],
-      'skin',
-    ),
+    endsQuestion(a.ends, ['folded', 'flap']),
     paintQuestion(a.paint),
     ...innerQuestions(a),
     cropQuestion(a),

@@ -1,6 +1,15 @@
 import { fail } from '../../result';
 import type { Family } from '../family';
 import {
+  boardQuestion,
+  count,
+  edgeQuestion,
+  endsQuestion,
+  fixingQuestion,
+  holdDownCount,
+  ridgeQuestion,
+} from '../asks';
+import {
   answerShared,
   changeShared,
   choice,
@@ -33,27 +42,11 @@ export const liftOffCover: Family<LiftOffCoverAnswers> = {
       ['on', 'On the wall', 'Covers the walls and sheds water outside.'],
       ['inside', 'Inside the wall', 'The wall holds it in place, but its wood lies on the soil.'],
     ]),
-    choice('frame', 'Frame', a.frame, [
-      ['2x2', '2x2', 'Light enough to carry; the usual one.'],
-      ['1x4', '1x4', 'Lightest; bows soonest.'],
-      ['2x3', '2x3', 'Stiffer, for long covers.'],
-      ['2x4', '2x4', 'Stiffest and heaviest.'],
-      ['45x45 mm', '45 x 45 mm', 'The metric square.'],
-      ['38x63 mm', '38 x 63 mm', 'Stiffer, metric.'],
-    ]),
+    boardQuestion('frame', 'Frame', a.frame, ['1x4', '2x2', '2x3', '2x4', '45x45 mm', '38x63 mm']),
     woodQuestion(a.wood),
-    { kind: 'count', id: 'crossTies', label: 'Cross ties', value: a.crossTies, min: 0, max: 12 },
-    choice('ridge', 'Ridge', a.ridge, [
-      ['none', 'None', 'Enough for two or three hoops between plywood ends.'],
-      ['rope', 'Rope', 'Tied hoop to hoop; weighs nothing.'],
-      ['pipe', 'Pipe', 'Tied under the crowns; light and quick.'],
-      ['pipe-bolted', 'Pipe, bolted', 'U-bolts round every crown: holds for years, and costs more.'],
-      ['timber', '2x2 under', 'Screwed through every crown; keeps hoops true.'],
-    ]),
-    choice('ends', 'Ends', a.ends, [
-      ['plywood', 'Plywood', 'Firm, with vents; cut to the true curve of the hoop.'],
-      ['folded', 'Folded', 'Film folded like a parcel: lighter and cheaper.'],
-    ]),
+    count('crossTies', 'Cross ties', a.crossTies, [0, 12]),
+    ridgeQuestion(a.ridge, ['none', 'rope', 'pipe', 'pipe-bolted', 'timber']),
+    endsQuestion(a.ends, ['plywood', 'folded']),
     ...(a.ends === 'plywood'
       ? [
           choice('plywood', 'Plywood', a.plywood, [
@@ -66,26 +59,13 @@ export const liftOffCover: Family<LiftOffCoverAnswers> = {
             ['louvres', 'Thermostat louvres', 'One low, one high: they open and shut by themselves.'],
             ['none', 'None', 'Warmer at night, and nothing to forget open.'],
           ]),
-          choice('edge', 'Plywood edge', a.edge, [
-            ['guarded', 'Guarded', 'Split hose over it: film lives its years.'],
-            ['bare', 'Bare', 'Cuts through the film within a season.'],
-          ]),
+          edgeQuestion('Plywood edge', a.edge),
         ]
       : []),
-    { kind: 'count', id: 'hooks', label: 'Hooks to the bed', value: a.hooks ?? 4, min: 0, max: 40 },
+    holdDownCount('hooks', 'Hooks to the bed', built, 40),
     peopleQuestion(a.people),
     ...coverQuestions(a),
-    choice(
-      'fixing',
-      'Fastened with',
-      a.fixing,
-      [
-        ['battens', 'Battens', 'Screwed strips hold film all along.'],
-        ['channel', 'Channel and wire', 'Fast to open each spring; the dearest.'],
-        ['staples', 'Staples alone', 'Quick, and they tear out in wind.'],
-      ],
-      'skin',
-    ),
+    fixingQuestion(a.fixing, ['battens', 'channel', 'staples']),
     paintQuestion(a.paint),
     ...innerQuestions(a),
     cropQuestion(a),

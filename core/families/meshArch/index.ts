@@ -1,6 +1,7 @@
 import { fail, ok } from '../../result';
 import type { Family } from '../family';
-import { choice, coverQuestions, cropQuestion, dimensionPlace, looseEndsQuestion } from '../questions';
+import { answerCover, count, endsQuestion, lengthOf } from '../asks';
+import { choice, coverQuestions, cropQuestion, dimensionPlace } from '../questions';
 import { type MeshArchAnswers, meshArchDefaults, meshArchSchema } from './answers';
 import { assembleMeshArch } from './assemble';
 
@@ -12,39 +13,26 @@ export const meshArch: Family<MeshArchAnswers> = {
   schema: meshArchSchema,
   defaults: meshArchDefaults,
   questions: (a, built) => [
-    { kind: 'count', id: 'squares', label: 'Squares over the bed', value: a.squares, min: 6, max: 40 },
+    count('squares', 'Squares over the bed', a.squares, [6, 40]),
     choice('caps', 'Cut wire ends', a.caps, [
       ['capped', 'Sleeved', 'No bare wire against film or hand.'],
       ['bare', 'Bare', 'They tear film and skin.'],
     ]),
-    {
-      kind: 'count',
-      id: 'straps',
-      label: 'Straps over it',
-      value: a.straps ?? (built?.footing.holdDowns[1]?.count ?? 4) / 2,
-      min: 0,
-      max: 60,
-    },
+    count('straps', 'Straps over it', a.straps ?? (built?.footing.holdDowns[1]?.count ?? 4) / 2, [0, 60]),
     ...coverQuestions(a),
-    { kind: 'length', id: 'overlapMm', label: 'Lap at the crown', valueMm: a.overlapMm, leaf: 'skin' },
-    { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
-    looseEndsQuestion(a.ends),
-    {
-      kind: 'count',
-      id: 'weights',
-      label: 'Weights on skirts and ends',
-      value: a.weights ?? built?.footing.holdDowns[2]?.count ?? 4,
-      min: 0,
-      max: 200,
-      leaf: 'skin',
-    },
+    lengthOf('overlapMm', 'Lap at the crown', a.overlapMm, 'skin'),
+    lengthOf('skirtMm', 'Skirt each side', a.skirtMm, 'skin'),
+    endsQuestion(a.ends, ['gathered', 'folded']),
+    count(
+      'weights',
+      'Weights on skirts and ends',
+      a.weights ?? built?.footing.holdDowns[2]?.count ?? 4,
+      [0, 200],
+      'skin',
+    ),
     cropQuestion(a),
   ],
-  answer: (a, id, value) => {
-    if (id === 'cover') return { ...a, cover: String(value), roll: null };
-    if (id === 'roll') return { ...a, roll: value === '' ? null : String(value) };
-    return { ...a, [id]: value };
-  },
+  answer: (a, id, value) => answerCover(a, id, value) ?? { ...a, [id]: value },
   dimension: (a, id, valueMm, { bed, survey }) => {
     if (id === 'span') {
       if (valueMm > bed.inside.widthMm)

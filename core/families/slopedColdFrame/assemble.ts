@@ -1,20 +1,19 @@
 import { BARE } from '../../assembly/bare';
+import { crossBoards } from '../../assembly/crossBoards';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { placeExtent } from '../../assembly/hoops';
 import { mirrored } from '../../assembly/mirror';
-import { piece, some, use } from '../../assembly/pieces';
+import { some, use } from '../../assembly/pieces';
 import { glazingCover, slopedLids } from '../../assembly/slopedLid';
 import type { Assembly } from '../../assembly/types';
 import type { BuildSite } from '../../bed/buildSite';
-import { stockFor } from '../../catalog/market';
 import { boardShape, section, thicknessMm } from '../../catalog/sections';
 import { type Result, fail, ok } from '../../result';
 import type { SlopedColdFrameAnswers } from './answers';
 import { buildBox } from './box';
 import { slopedSteps } from './steps';
 
-const CROSS_BOARD = '1x6 treated';
 const BRACKET_N = 400;
 /** Wood loses less than glazing: this part of its area counts as cover. */
 const WOOD_AS_COVER = 0.4;
@@ -81,18 +80,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     hinged: true,
     safetyFilm: a.safety === 'film',
   });
-  const open = [...(x0 > 1 ? [x0] : []), ...(x1 < outer.lengthMm - 1 ? [x1] : [])];
-  const cross = boardShape(section(stockFor(site.market, CROSS_BOARD)));
-  const crossBoards = open.map((x, i) =>
-    piece(
-      `X${i + 1}`,
-      'Board across the soil',
-      stockFor(site.market, CROSS_BOARD),
-      [x, bed.wall.thicknessMm, z0 - cross.widthMm / 2],
-      [x, bed.wall.thicknessMm + bed.inside.widthMm, z0 - cross.widthMm / 2],
-      [0, 0, 1],
-    ),
-  );
+  const across = crossBoards('X', x0, x1, site);
   const length = x1 - x0;
   const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil(length / 1200));
   const plane = (y: number): number => z0 + a.frontMm + slope * (y - y0);
@@ -101,13 +89,13 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const wallM2 = (length * (a.frontMm + a.backMm) + 2 * depth * ((a.frontMm + a.backMm) / 2)) / 1e6;
   const hardware = some([
     ...box.value.hardware,
-    use('screw-2-1/2', 4 * crossBoards.length, 'Board across the soil, two screws an end'),
+    use('screw-2-1/2', 4 * across.length, 'Board across the soil, two screws an end'),
     ...lids.hardware,
     use('bracket', anchors, 'Box to the bed wall'),
   ]);
   const assembly: Assembly = {
     ...BARE,
-    members: [...front, ...back, ...sides, ...posts, ...lids.members, ...crossBoards],
+    members: [...front, ...back, ...sides, ...posts, ...lids.members, ...across],
     panels: lids.panels,
     sheets: lids.sheets,
     hardware,
@@ -147,7 +135,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
         spacingLabel: '',
       }),
     ],
-    steps: slopedSteps(a, { box: box.value, lids, crossBoards, hardware, survey, anchors }),
+    steps: slopedSteps(a, { box: box.value, lids, crossBoards: across, hardware, survey, anchors }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, outer.widthMm) : assembly);

@@ -1,7 +1,18 @@
 import { SECTION_BY_KEY, boardShape, section } from '../../catalog/sections';
-import { countOf } from '../../guide/tunnelSteps';
 import { fail, ok } from '../../result';
 import type { Family, Question } from '../family';
+import {
+  airingQuestions,
+  answerCover,
+  backQuestion,
+  boardQuestion,
+  count,
+  hangingQuestions,
+  holdDownCount,
+  lengthOf,
+  lidFrameQuestions,
+  safetyQuestion,
+} from '../asks';
 import { choice, coverQuestions, cropQuestion, dimensionPlace, peopleQuestion, woodQuestion } from '../questions';
 import { type SlopedColdFrameAnswers, slopedColdFrameDefaults, slopedColdFrameSchema } from './answers';
 import { assembleSlopedColdFrame } from './assemble';
@@ -15,7 +26,7 @@ function glazingQuestions(a: SlopedColdFrameAnswers): readonly Question[] {
       ['old-window', 'Old windows', 'Cost next to nothing; heavy, and glass breaks.'],
       ['film-both', 'Film, both faces', 'Two films with air between: lightest and cheap.'],
     ]),
-    { kind: 'count', id: 'lids', label: 'How many lids', value: a.lids, min: 1, max: 12 },
+    count('lids', 'How many lids', a.lids, [1, 12]),
     ...(window
       ? [
           choice('sashBy', 'What comes first', a.sashBy, [
@@ -23,28 +34,15 @@ function glazingQuestions(a: SlopedColdFrameAnswers): readonly Question[] {
             ['sash', 'The windows', 'You have the windows: the box is made to them.'],
           ]),
           ...(a.sashBy === 'sash'
-            ? ([
-                { kind: 'length', id: 'sashAlongMm', label: 'Window, along the bed', valueMm: a.sashAlongMm },
-                { kind: 'length', id: 'sashReachMm', label: 'Window, front to back', valueMm: a.sashReachMm },
-              ] as const)
+            ? [
+                lengthOf('sashAlongMm', 'Window, along the bed', a.sashAlongMm),
+                lengthOf('sashReachMm', 'Window, front to back', a.sashReachMm),
+              ]
             : []),
-          choice('safety', 'Glass', a.safety, [
-            ['film', 'Safety film', 'Broken glass hangs together over bed and child.'],
-            ['none', 'As it is', 'Only where nobody falls on it.'],
-          ]),
+          safetyQuestion(a.safety),
         ]
-      : [
-          choice('lidFrame', 'Lid frame', a.lidFrame, [
-            ['1x3', '1x3', 'Lightest; short lids only.'],
-            ['2x2', '2x2', 'The usual one.'],
-            ['2x3', '2x3', 'Stiffer under snow.'],
-            ['2x4', '2x4', 'For long reaches and deep snow.'],
-            ['45x45 mm', '45 x 45 mm', 'The usual metric one.'],
-            ['45x70 mm', '45 x 70 mm', 'The stiffer metric one.'],
-          ]),
-          { kind: 'count', id: 'bars', label: 'Bars between the stiles', value: a.bars ?? 0, min: 0, max: 12 } as const,
-        ]),
-    { kind: 'length', id: 'overhangMm', label: 'Overhang in front', valueMm: a.overhangMm },
+      : lidFrameQuestions(a)),
+    lengthOf('overhangMm', 'Overhang in front', a.overhangMm),
   ];
 }
 
@@ -69,59 +67,20 @@ export const slopedColdFrame: Family<SlopedColdFrameAnswers> = {
   schema: slopedColdFrameSchema,
   defaults: slopedColdFrameDefaults,
   questions: (a, built) => [
-    choice('board', 'Boards', a.board, [
-      ['1x6', '1x6', 'Light and thin: cold, and short-lived.'],
-      ['2x6', '2x6', 'Low front for seedlings.'],
-      ['2x8', '2x8', 'The usual height.'],
-      ['2x10', '2x10', 'For taller greens.'],
-      ['2x12', '2x12', 'One board high in front, for leeks and kale.'],
-      ['45x145 mm', '45 x 145 mm', 'The lower metric board.'],
-      ['45x195 mm', '45 x 195 mm', 'The usual metric board.'],
-    ]),
+    boardQuestion('board', 'Boards', a.board, ['1x6', '2x6', '2x8', '2x10', '2x12', '45x145 mm', '45x195 mm']),
     woodQuestion(a.wood),
-    choice('back', 'High side', a.back, [
-      ['far', 'Far side', 'The lid leans towards you; right where the noon sun is on your side.'],
-      ['near', 'Near side', 'The lid leans away from you.'],
-    ]),
+    backQuestion(a.back),
     ...glazingQuestions(a),
-    choice('airing', 'Airing', a.airing, [
-      ['prop', 'By hand', 'A stay holds the lid; somebody must be there.'],
-      ['opener', 'Wax opener', 'Opens by itself when it is warm inside.'],
-    ]),
-    ...(a.airing === 'opener'
-      ? [{ kind: 'count', id: 'openers', label: 'Openers on each lid', value: a.openers, min: 1, max: 4 } as const]
-      : []),
-    {
-      kind: 'count',
-      id: 'latches',
-      label: 'Latches on each lid',
-      value: countOf(built?.hardware ?? [], 'latch') / a.lids,
-      min: 0,
-      max: 8,
-    },
-    {
-      kind: 'count',
-      id: 'stays',
-      label: 'Stays on each lid',
-      value: countOf(built?.hardware ?? [], 'stay') / a.lids,
-      min: 0,
-      max: 8,
-    },
+    ...airingQuestions(a),
+    ...hangingQuestions(built, a.lids),
     peopleQuestion(a.people),
-    {
-      kind: 'count',
-      id: 'anchors',
-      label: 'Brackets to the bed',
-      value: built?.footing.holdDowns[0]?.count ?? 4,
-      min: 0,
-      max: 40,
-    },
+    holdDownCount('anchors', 'Brackets to the bed', built, 40),
     ...(a.glazing === 'film-both' ? coverQuestions(a, (c) => c.kind === 'film') : []),
     cropQuestion(a),
   ],
   answer: (a, id, value) => {
-    if (id === 'cover') return { ...a, cover: String(value), roll: null };
-    if (id === 'roll') return { ...a, roll: value === '' ? null : String(value) };
+    const covered = answerCover(a, id, value);
+    if (covered) return covered;
     if (id === 'board') return withBoard(a, String(value));
     return { ...a, [id]: value };
   },

@@ -1,5 +1,6 @@
 import { fail, ok } from '../../result';
 import type { Family } from '../family';
+import { endsQuestion, lengthOf, ridgeQuestion } from '../asks';
 import {
   answerShared,
   changeShared,
@@ -12,7 +13,6 @@ import {
   pipeQuestion,
   schoolQuestion,
   paintQuestion,
-  looseEndsQuestion,
   weightsQuestion,
 } from '../questions';
 import { type StakedTunnelAnswers, stakedTunnelDefaults, stakedTunnelSchema } from './answers';
@@ -41,19 +41,13 @@ export const stakedTunnel: Family<StakedTunnelAnswers> = {
             ['rod-4', '#4 rod', 'Fits 1/2 pipe closely.'],
             ['pvc-1/2', '1/2 PVC stub', 'A stub of pipe as a stake, for wider hoops; soft soil only.'],
           ]),
-          { kind: 'length', id: 'rodLengthMm', label: 'Rod length', valueMm: a.rodLengthMm } as const,
+          lengthOf('rodLengthMm', 'Rod length', a.rodLengthMm),
         ]
       : []),
-    choice('ridge', 'Ridge', a.ridge, [
-      ['none', 'None', 'Enough for two or three hoops in a sheltered place.'],
-      ['rope', 'Rope', 'Keeps hoops apart and upright for little money.'],
-      ['pipe', 'Pipe', 'Tied under the crowns: shares load between hoops.'],
-      ['pipe-bolted', 'Pipe, bolted', 'U-bolts round every crown: holds for years, and costs more.'],
-      ['posted', 'On posts', 'A board on end posts carries snow itself.'],
-    ]),
+    ridgeQuestion(a.ridge, ['none', 'rope', 'pipe', 'pipe-bolted', 'posted']),
     ...coverQuestions(a),
-    { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
-    looseEndsQuestion(a.ends),
+    lengthOf('skirtMm', 'Skirt each side', a.skirtMm, 'skin'),
+    endsQuestion(a.ends, ['gathered', 'folded']),
     weightsQuestion(built),
     paintQuestion(a.paint),
     ...innerQuestions(a),

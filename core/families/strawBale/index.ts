@@ -1,5 +1,6 @@
 import { fail } from '../../result';
 import type { Family } from '../family';
+import { backQuestion, boardQuestion, count, holdDownCount, safetyQuestion } from '../asks';
 import { choice, cropQuestion, dimensionPlace, peopleQuestion } from '../questions';
 import { type StrawBaleAnswers, strawBaleDefaults, strawBaleSchema } from './answers';
 import { assembleStrawBale } from './assemble';
@@ -12,46 +13,18 @@ export const strawBale: Family<StrawBaleAnswers> = {
   schema: strawBaleSchema,
   defaults: strawBaleDefaults,
   questions: (a, built) => [
-    { kind: 'count', id: 'courses', label: 'Courses of bales', value: a.courses, min: 1, max: 3 },
-    choice('back', 'High side', a.back, [
-      ['far', 'Far side', 'The lid leans towards you; right where the noon sun is on your side.'],
-      ['near', 'Near side', 'The lid leans away from you.'],
-    ]),
+    count('courses', 'Courses of bales', a.courses, [1, 3]),
+    backQuestion(a.back),
     choice('glazing', 'On top', a.glazing, [
       ['old-window', 'Old windows', 'Cost next to nothing; heavy, and glass breaks.'],
       ['twin-wall-6', 'Twin-wall', 'Light, warm, and used again every winter.'],
     ]),
-    { kind: 'count', id: 'lids', label: 'How many', value: a.lids, min: 1, max: 16 },
-    ...(a.glazing === 'old-window'
-      ? [
-          choice('safety', 'Glass', a.safety, [
-            ['film', 'Safety film', 'Broken glass hangs together over bed and child.'],
-            ['none', 'As it is', 'Only where nobody falls on it.'],
-          ]),
-        ]
-      : [
-          choice('lidFrame', 'Lid frame', a.lidFrame, [
-            ['1x3', '1x3', 'Lightest.'],
-            ['2x2', '2x2', 'The usual one.'],
-            ['2x3', '2x3', 'Stiffer under snow.'],
-            ['45x45 mm', '45 x 45 mm', 'The metric one.'],
-          ]),
-        ]),
-    choice('support', 'Supports', a.support, [
-      ['2x3', '2x3', 'For narrow beds.'],
-      ['2x4', '2x4', 'The usual one, laid flat.'],
-      ['2x6', '2x6', 'For wide beds and deep snow.'],
-      ['38x89 mm', '38 x 89 mm', 'The usual metric one.'],
-      ['45x145 mm', '45 x 145 mm', 'The stouter metric one.'],
-    ]),
-    {
-      kind: 'count',
-      id: 'weights',
-      label: 'Bricks on the lids',
-      value: a.weights ?? built?.footing.holdDowns[0]?.count ?? 2,
-      min: 0,
-      max: 200,
-    },
+    count('lids', 'How many', a.lids, [1, 16]),
+    a.glazing === 'old-window'
+      ? safetyQuestion(a.safety)
+      : boardQuestion('lidFrame', 'Lid frame', a.lidFrame, ['1x3', '2x2', '2x3', '45x45 mm']),
+    boardQuestion('support', 'Supports', a.support, ['2x3', '2x4', '2x6', '38x89 mm', '45x145 mm']),
+    holdDownCount('weights', 'Bricks on the lids', built, 200),
     peopleQuestion(a.people),
     cropQuestion(a),
   ],

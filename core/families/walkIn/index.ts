@@ -2,6 +2,7 @@ import type { HoopShape } from '../../assembly/hoops';
 import { section } from '../../catalog/sections';
 import { type Result, fail, ok } from '../../result';
 import type { Family } from '../family';
+import { answerCover, count, fixingQuestion, holdDownCount, lengthOf } from '../asks';
 import { barsBySpacing, choice, coverQuestions, cropQuestion, paintQuestion } from '../questions';
 import { HOOP_SCHOOLS, LIMITS, type WalkInAnswers, walkInDefaults, walkInSchema } from './answers';
 import { assembleWalkIn } from './assemble';
@@ -29,14 +30,7 @@ export const walkIn: Family<WalkInAnswers> = {
   schema: walkInSchema,
   defaults: walkInDefaults,
   questions: (a, built) => [
-    {
-      kind: 'count',
-      id: 'hoops',
-      label: 'How many hoops',
-      value: a.hoops ?? built?.arches[0]?.tags.length ?? 2,
-      min: 2,
-      max: 60,
-    },
+    count('hoops', 'How many hoops', a.hoops ?? built?.arches[0]?.tags.length ?? 2, [2, 60]),
     choice('pipe', 'Hoops', a.pipe, [
       ['pvc-3/4', section('pvc-3/4').name, 'Only for narrow houses without snow.'],
       ['pvc-1', section('pvc-1').name, 'Light; needs close spacing.'],
@@ -55,7 +49,7 @@ export const walkIn: Family<WalkInAnswers> = {
       ['driven', 'Driven', 'Fast in soft soil; nothing to mix.'],
       ['dug', 'Dug in', 'Holds in stony or loose soil; a bag of mix each.'],
     ]),
-    { kind: 'length', id: 'sleeveMm', label: 'Hoop over the post', valueMm: a.sleeveMm },
+    lengthOf('sleeveMm', 'Hoop over the post', a.sleeveMm),
     choice('purlins', 'Purlins', a.purlins, [
       ['three', 'Ridge and two sides', 'Keeps hoops apart and upright in wind.'],
       ['ridge', 'Ridge only', 'For short, sheltered houses.'],
@@ -64,21 +58,14 @@ export const walkIn: Family<WalkInAnswers> = {
       ['emt-3/4', section('emt-3/4').name, 'Straight and stiff.'],
       ['pvc-3/4', section('pvc-3/4').name, 'Cheap and light.'],
     ]),
-    { kind: 'count', id: 'crossTies', label: 'Cross ties', value: a.crossTies, min: 0, max: 30 },
+    count('crossTies', 'Cross ties', a.crossTies, [0, 30]),
     choice('doors', 'Doors', a.doors, [
       ['one', 'One end', 'Warmer; one end framed shut.'],
       ['two', 'Both ends', 'A through draught in summer.'],
     ]),
-    { kind: 'length', id: 'doorWidthMm', label: 'Door width', valueMm: a.doorWidthMm },
-    { kind: 'length', id: 'doorHeightMm', label: 'Door height', valueMm: a.doorHeightMm },
-    {
-      kind: 'count',
-      id: 'anchors',
-      label: 'Ground anchors',
-      value: a.anchors ?? built?.footing.holdDowns[1]?.count ?? 4,
-      min: 0,
-      max: 80,
-    },
+    lengthOf('doorWidthMm', 'Door width', a.doorWidthMm),
+    lengthOf('doorHeightMm', 'Door height', a.doorHeightMm),
+    holdDownCount('anchors', 'Ground anchors', built, 80),
     ...coverQuestions(a),
     choice(
       'sheets',
@@ -128,23 +115,13 @@ export const walkIn: Family<WalkInAnswers> = {
           ),
         ]
       : []),
-    choice(
-      'fixing',
-      'Fastened with',
-      a.fixing,
-      [
-        ['channel', 'Channel and wire', 'Fast to open each spring; holds best.'],
-        ['battens', 'Battens', 'Cheap; slow to take off.'],
-        ['staples', 'Staples alone', 'They tear out in wind.'],
-      ],
-      'skin',
-    ),
+    fixingQuestion(a.fixing, ['channel', 'battens', 'staples']),
     paintQuestion(a.paint),
     cropQuestion(a),
   ],
   answer: (a, id, value, built) => {
-    if (id === 'cover') return { ...a, cover: String(value), roll: null };
-    if (id === 'roll') return { ...a, roll: value === '' ? null : String(value) };
+    const covered = answerCover(a, id, value);
+    if (covered) return covered;
     if (id === 'school') {
       const by = String(value) as HoopShape['by'];
       const arch = built?.arches[0];
@@ -173,8 +150,8 @@ export const walkIn: Family<WalkInAnswers> = {
       case 'pipeLength':
         return ok({ ...a, shape: { by: 'length', lengthMm: valueMm } });
       case 'spacing': {
-        const count = barsBySpacing(a.lengthMm, valueMm);
-        return count.ok ? ok({ ...a, hoops: count.value }) : count;
+        const found = barsBySpacing(a.lengthMm, valueMm);
+        return found.ok ? ok({ ...a, hoops: found.value }) : found;
       }
       case 'rowFromEdge':
         if (valueMm < 0 || valueMm > 2000) return fail(id, 'The first row stands from nothing to 2 m from the wall.');

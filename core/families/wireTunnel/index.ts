@@ -9,6 +9,7 @@ import { MINUTES, cutStep, step } from '../../guide/step';
 import { holesStep, looseCoverStep, tunnelRidge } from '../../guide/tunnelSteps';
 import { type Result, fail, ok } from '../../result';
 import type { Family } from '../family';
+import { endsQuestion, lengthOf, ridgeQuestion } from '../asks';
 import {
   answerShared,
   changeShared,
@@ -18,7 +19,6 @@ import {
   cropQuestion,
   dimensionShared,
   schoolQuestion,
-  looseEndsQuestion,
   weightsQuestion,
 } from '../questions';
 import { WIRES, type WireTunnelAnswers, wireTunnelDefaults, wireTunnelSchema } from './answers';
@@ -113,13 +113,10 @@ export const wireTunnel: Family<WireTunnelAnswers> = {
     ]),
     // Wire comes in coils: there is no whole pipe to leave uncut.
     schoolQuestion(a, ['stock']),
-    choice('ridge', 'Ridge', a.ridge, [
-      ['none', 'None', 'Fabric weighs next to nothing.'],
-      ['rope', 'Rope', 'Keeps the hoops upright in wind.'],
-    ]),
+    ridgeQuestion(a.ridge, ['none', 'rope']),
     ...coverQuestions(a, (c) => c.kind !== 'film'),
-    { kind: 'length', id: 'skirtMm', label: 'Skirt each side', valueMm: a.skirtMm, leaf: 'skin' },
-    looseEndsQuestion(a.ends),
+    lengthOf('skirtMm', 'Skirt each side', a.skirtMm, 'skin'),
+    endsQuestion(a.ends, ['gathered', 'folded']),
     weightsQuestion(built),
     cropQuestion(a),
   ],

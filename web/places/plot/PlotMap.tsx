@@ -75,7 +75,7 @@ export function PlotMap({ garden }: { readonly garden: Garden }): ReactNode {
                 </Link>
                 <g pointerEvents="none">
                   {covers.map((c) => (
-                    <g key={c.id} aria-label={c.name}>
+                    <g key={c.id}>
                       {seenFromAbove(garden, c, bed).map((drawn, i) => (
                         <Shape key={i} drawn={drawn} sheet={{ scale, left: bx, top: by, u0: 0, v1: 0 }} />
                       ))}
