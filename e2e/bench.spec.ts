@@ -64,8 +64,8 @@ test('choices: feet, ridge, pipe, roll, crop; what cannot be drawn is refused wi
   await page.goto('/bench/salad-tunnel');
   await page.getByRole('radio', { name: 'In the soil' }).check({ force: true });
   await expect(dimension(page, 'bury')).toHaveValue('6"');
-  await page.getByRole('radio', { name: 'On posts' }).check({ force: true });
-  await expect(page.getByText('A board on end posts carries snow itself.')).toBeVisible();
+  await page.getByLabel('Ridge', { exact: true }).selectOption('posted');
+  await expect(page.getByText('A board on posts at both ends carries snow itself.')).toBeVisible();
   await page.getByLabel('Height', { exact: true }).selectOption('sheet');
   await page.getByRole('link', { name: 'Skin' }).click();
   await page.getByLabel('Roll', { exact: true }).selectOption({ label: '10x50 ft' });
