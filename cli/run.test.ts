@@ -47,6 +47,27 @@ test('cut answers a case file at its proven best', async () => {
   expect(cut['bars']).toContainEqual(expect.objectContaining({ stockLength: 44.5, price: 0 }));
 });
 
+test('cut --sheets answers a job in two dimensions, or says which piece fits nothing', async () => {
+  const job = {
+    kerf: 3,
+    sheets: [
+      { width: 1220, length: 2440, price: 46 },
+      { width: 610, length: 1220, price: 0, available: 1 },
+    ],
+    pieces: [
+      { width: 600, length: 1200, quantity: 3 },
+      { width: 300, length: 900, quantity: 2, turns: false },
+    ],
+  };
+  const cut = await answer('cut', file('sheets.json', JSON.stringify(job)), '--sheets');
+  const sheets = cut['sheets'] as { pieces: unknown[] }[];
+  expect(sheets.flatMap((s) => s.pieces)).toHaveLength(5);
+  expect(cut['cost']).toBe(46);
+  const wrong = { ...job, pieces: [{ width: 4000, length: 10, quantity: 1 }] };
+  const { code, err } = await runCommand(['cut', file('wide.json', JSON.stringify(wrong)), '--sheets']);
+  expect([code, err]).toEqual([2, 'pieces[0]: no sheet holds 4000 by 10\n']);
+});
+
 test('plan gives every kind of cover: pieces, sheets, hardware, cuts and steps', async () => {
   const all = everyKind();
   const covers = all.covers.filter((c) => c.bedId === 'long');

@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util';
 import { section, SECTION_BY_KEY, sectionKeys, stiffnessNMm2, tubeShape } from '../core/catalog/sections';
 import { highsSolver } from '../core/cutting/highs';
 import { readBarJob } from '../core/cutting/job';
+import { solveSheetJob } from '../core/cutting/sheetJob';
 import { solveBars } from '../core/cutting/solve';
 import { cutsCsv, shoppingCsv } from '../core/files/csv';
 import { readGarden } from '../core/files/read';
@@ -24,7 +25,7 @@ export interface CommandAnswer {
 
 const USAGE = `cabanon plan FILE [--cover ID] [--out DIR]
 cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|ANGLE] [--pipe KEY]   (give two of span, length, height)
-cabanon cut FILE
+cabanon cut FILE [--sheets]
 `;
 
 async function readText(path: string): Promise<Result<string>> {
@@ -108,6 +109,13 @@ async function cutCommand(path: string): Promise<Result<unknown>> {
   });
 }
 
+async function cutSheetsCommand(path: string): Promise<Result<unknown>> {
+  const text = await readText(path);
+  if (!text.ok) return text;
+  const document = json(text.value);
+  return document.ok ? solveSheetJob(document.value) : document;
+}
+
 async function planCommand(
   path: string,
   coverId: string | undefined,
@@ -155,16 +163,24 @@ async function dispatch(args: readonly string[]): Promise<Result<unknown>> {
     const { values, positionals } = parseArgs({
       args: rest,
       allowPositionals: true,
-      options: Object.fromEntries(
-        ['cover', 'out', 'span', 'length', 'height', 'feet', 'pipe'].map((name) => [name, { type: 'string' as const }]),
-      ),
+      options: {
+        ...Object.fromEntries(
+          ['cover', 'out', 'span', 'length', 'height', 'feet', 'pipe'].map((name) => [
+            name,
+            { type: 'string' as const },
+          ]),
+        ),
+        sheets: { type: 'boolean' as const },
+      },
     });
-    const options = values as Readonly<Record<string, string | undefined>>;
+    const { sheets, ...named } = values;
+    const options = named as Readonly<Record<string, string | undefined>>;
     const file = positionals[0];
     if (command === 'hoop') return hoopCommand(options);
     if (command !== 'plan' && command !== 'cut')
       return fail('command', `must be plan, hoop or cut, not "${command ?? ''}"\n${USAGE.trimEnd()}`);
     if (file === undefined) return fail('FILE', `say which file\n${USAGE.trimEnd()}`);
+    if (command === 'cut' && sheets === true) return await cutSheetsCommand(file);
     return command === 'cut' ? await cutCommand(file) : await planCommand(file, options['cover'], options['out']);
   } catch (error) {
     return fail('options', messageOf(error));

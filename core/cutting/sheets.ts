@@ -41,11 +41,19 @@ interface Strip {
   freeMm: number;
 }
 
-interface OpenSheet {
-  readonly size: SheetSize;
+interface OpenSheet<S extends Stock> {
+  readonly size: S;
   readonly strips: Strip[];
   readonly placed: PlacedPiece[];
   endMm: number;
+}
+
+/** A sheet that can be bought, or of which there are only so many. */
+export interface Stock {
+  readonly widthMm: number;
+  readonly lengthMm: number;
+  readonly price: number;
+  readonly available?: number | undefined;
 }
 
 const SLACK_MM = 0.5;
@@ -59,7 +67,7 @@ function ways(p: SheetPiece): readonly (readonly [widthMm: number, lengthMm: num
 }
 
 /** Puts a piece on an open sheet: in the strip that it leaves least of, or in a new one. */
-function place(sheet: OpenSheet, p: SheetPiece, kerf: number): boolean {
+function place<S extends Stock>(sheet: OpenSheet<S>, p: SheetPiece, kerf: number): boolean {
   let best: { strip: Strip; w: number; l: number; waste: number } | undefined;
   for (const [w, l] of ways(p))
     for (const strip of sheet.strips) {
@@ -83,47 +91,125 @@ function place(sheet: OpenSheet, p: SheetPiece, kerf: number): boolean {
   return true;
 }
 
-function fill(pieces: readonly SheetPiece[], size: SheetSize, kerf: number): OpenSheet[] | undefined {
-  const sheets: OpenSheet[] = [];
-  for (const p of pieces) {
-    if (sheets.some((s) => place(s, p, kerf))) continue;
-    const fresh: OpenSheet = { size, strips: [], placed: [], endMm: 0 };
-    if (!place(fresh, p, kerf)) return undefined;
-    sheets.push(fresh);
-  }
-  return sheets;
+function opened<S extends Stock>(size: S): OpenSheet<S> {
+  return { size, strips: [], placed: [], endMm: 0 };
 }
 
-/**
- * Rectangles on sheets by two-stage guillotine strips, tallest first; the cheapest single size wins, and then the last
- * sheet is tried in every smaller size.
- * Source: shelf heuristics, E. G. Coffman, M. R. Garey, D. S. Johnson, R. E. Tarjan, SIAM J. Comput. 9 (1980) 808-826.
- */
-export function packSheets(
+function fits(pieces: readonly SheetPiece[], size: Stock, kerf: number): boolean {
+  const sheet = opened(size);
+  return pieces.every((p) => place(sheet, p, kerf));
+}
+
+/** Fills sheets in one order of pieces, opening the first size of the list that holds the next piece and is still there. */
+function fill<S extends Stock>(
   pieces: readonly SheetPiece[],
-  sizes: readonly SheetSize[],
+  order: readonly S[],
   kerf: number,
-  price: (size: SheetSize) => number,
-): readonly OpenSheet[] | undefined {
-  const sorted = [...pieces].sort(
-    (a, b) => Math.max(b.widthMm, b.lengthMm) - Math.max(a.widthMm, a.lengthMm) || b.widthMm - a.widthMm,
-  );
-  const cost = (sheets: readonly OpenSheet[]): number => sheets.reduce((sum, s) => sum + price(s.size), 0);
-  let best: readonly OpenSheet[] | undefined;
-  for (const size of sizes) {
-    const whole = fill(sorted, size, kerf);
-    if (!whole) continue;
-    const improved = whole.map((s) => {
-      const mine = sorted.filter((p) => s.placed.some((q) => q.tag === p.tag));
-      const smaller = sizes
-        .map((other) => fill(mine, other, kerf))
-        .filter((f): f is OpenSheet[] => f?.length === 1)
-        .map((f) => f[0] as OpenSheet);
-      return smaller.reduce((least, f) => (price(f.size) < price(least.size) ? f : least), s);
-    });
-    if (!best || cost(improved) < cost(best)) best = improved;
+): readonly OpenSheet<S>[] | undefined {
+  const sheets: OpenSheet<S>[] = [];
+  const left = new Map(order.map((s) => [s, s.available ?? Infinity]));
+  for (const p of pieces) {
+    if (sheets.some((s) => place(s, p, kerf))) continue;
+    const size = order.find((s) => (left.get(s) ?? 0) > 0 && fits([p], s, kerf));
+    if (!size) return undefined;
+    left.set(size, (left.get(size) ?? 0) - 1);
+    const fresh = opened(size);
+    place(fresh, p, kerf);
+    sheets.push(fresh);
   }
+  // What is on a sheet may go on a cheaper one just as well.
+  return sheets.map((s) => {
+    const mine = pieces.filter((p) => s.placed.some((q) => q.tag === p.tag));
+    let best = s;
+    for (const other of order) {
+      if ((left.get(other) ?? 0) <= 0 || other.price >= best.size.price) continue;
+      const moved = opened(other);
+      if (mine.every((p) => place(moved, p, kerf))) best = moved;
+    }
+    if (best !== s) {
+      left.set(s.size, (left.get(s.size) ?? 0) + 1);
+      left.set(best.size, (left.get(best.size) ?? 0) - 1);
+    }
+    return best;
+  });
+}
+
+const ORDERS: readonly ((a: SheetPiece, b: SheetPiece) => number)[] = [
+  (a, b) => Math.max(b.widthMm, b.lengthMm) - Math.max(a.widthMm, a.lengthMm) || b.widthMm - a.widthMm,
+  (a, b) => b.widthMm * b.lengthMm - a.widthMm * a.lengthMm,
+  (a, b) => Math.min(b.widthMm, b.lengthMm) - Math.min(a.widthMm, a.lengthMm) || b.lengthMm - a.lengthMm,
+];
+
+/**
+ * Rectangles on sheets by two-stage guillotine strips: every order of pieces with every size tried first, and the cheapest
+ * of all, then the least area. What costs nothing is always used first. Not proven best.
+ * Source: shelf heuristics, E. G. Coffman, M. R. Garey, D. S. Johnson, R. E. Tarjan, SIAM J. Comput. 9 (1980) 808-826.
+ * @returns undefined when some piece fits no sheet, or there are too few of them
+ */
+export function packSheets<S extends Stock>(
+  pieces: readonly SheetPiece[],
+  sizes: readonly S[],
+  kerf: number,
+): readonly OpenSheet<S>[] | undefined {
+  const free = sizes.filter((s) => s.price === 0);
+  const bought = sizes.filter((s) => s.price > 0);
+  const cost = (sheets: readonly OpenSheet<S>[]): number => sheets.reduce((sum, s) => sum + s.size.price, 0);
+  const area = (sheets: readonly OpenSheet<S>[]): number =>
+    sheets.reduce((sum, s) => sum + s.size.widthMm * s.size.lengthMm, 0);
+  let best: readonly OpenSheet<S>[] | undefined;
+  const firsts = bought.length > 0 ? bought : [undefined];
+  for (const first of firsts)
+    for (const order of ORDERS) {
+      const rest = bought.filter((s) => s !== first).sort((a, b) => a.price - b.price);
+      const found = fill([...pieces].sort(order), [...free, ...(first ? [first] : []), ...rest], kerf);
+      if (!found) continue;
+      const better = !best || cost(found) < cost(best) - 1e-9;
+      if (better || (best && cost(found) < cost(best) + 1e-9 && area(found) < area(best))) best = found;
+    }
   return best;
+}
+
+/** No plan costs less: the area of all pieces at the cheapest price by area, and never less than one sheet. */
+export function sheetBound(pieces: readonly SheetPiece[], sizes: readonly Stock[]): number {
+  const area = pieces.reduce((sum, p) => sum + p.widthMm * p.lengthMm, 0);
+  // Free sheets take off what they can hold at the most.
+  const free = sizes
+    .filter((s) => s.price === 0)
+    .reduce((sum, s) => sum + s.widthMm * s.lengthMm * (s.available ?? Infinity), 0);
+  const bought = sizes.filter((s) => s.price > 0);
+  const left = area - free;
+  if (left <= 0 || bought.length === 0) return 0;
+  const rate = Math.min(...bought.map((s) => s.price / (s.widthMm * s.lengthMm)));
+  return Math.max(left * rate, Math.min(...bought.map((s) => s.price)));
+}
+
+/** One cut across the whole of what is in hand, in the order they are made. */
+export interface SawCut {
+  /** Across the sheet, or along it within one strip. */
+  readonly way: 'across' | 'along';
+  /** From the edge where the tape hooks, mm. */
+  readonly atMm: number;
+  /** The strip that is cut, counted from that edge; only of cuts along. */
+  readonly strip: number | undefined;
+}
+
+/** The cuts of one sheet in order: first across into strips, then along each strip, then what is shorter than its strip. */
+export function cutsInOrder(
+  size: Pick<Stock, 'widthMm' | 'lengthMm'>,
+  placed: readonly PlacedPiece[],
+): readonly SawCut[] {
+  const strips = [...new Set(placed.map((p) => p.yMm))].sort((a, b) => a - b);
+  const inStrip = strips.map((y) => placed.filter((p) => p.yMm === y).sort((a, b) => a.xMm - b.xMm));
+  const across = inStrip.flatMap((list): SawCut[] => {
+    const atMm = Math.max(...list.map((p) => p.yMm + p.lengthMm));
+    return atMm < size.lengthMm - 1 ? [{ way: 'across', atMm, strip: undefined }] : [];
+  });
+  const along = inStrip.flatMap((list, i) =>
+    list.flatMap((p): SawCut[] =>
+      p.xMm + p.widthMm < size.widthMm - 1 ? [{ way: 'along', atMm: p.xMm + p.widthMm, strip: i + 1 }] : [],
+    ),
+  );
+  return [...across, ...along];
 }
 
 /** How a panel may lie on its sheet: channels along the sheet's length, otherwise either way. */
@@ -144,15 +230,16 @@ export function planSheets(panels: readonly Panel[], price: (size: SheetSize) =>
   const tooLarge: { tag: string; sheetKey: string }[] = [];
   for (const [sheet, group] of groups) {
     const all = group.map(asPiece);
-    const fits = (p: SheetPiece): boolean => packSheets([p], sheet.sizes, sheet.kerfMm, price) !== undefined;
-    tooLarge.push(...all.filter((p) => !fits(p)).map((p) => ({ tag: p.tag, sheetKey: sheet.key })));
-    const packed = packSheets(all.filter(fits), sheet.sizes, sheet.kerfMm, price) ?? [];
+    const sizes = sheet.sizes.map((size) => ({ ...size, price: price(size) }));
+    const goes = (p: SheetPiece): boolean => packSheets([p], sizes, sheet.kerfMm) !== undefined;
+    tooLarge.push(...all.filter((p) => !goes(p)).map((p) => ({ tag: p.tag, sheetKey: sheet.key })));
+    const packed = packSheets(all.filter(goes), sizes, sheet.kerfMm) ?? [];
     for (const s of packed)
       sheets.push({
         sheetKey: sheet.key,
         label: `Sheet ${sheets.length + 1}`,
         size: s.size,
-        price: price(s.size),
+        price: s.size.price,
         placed: s.placed,
         usedShare: s.placed.reduce((sum, p) => sum + p.widthMm * p.lengthMm, 0) / (s.size.widthMm * s.size.lengthMm),
       });
