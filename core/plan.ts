@@ -55,6 +55,20 @@ export interface Mend {
   readonly answers: Answers;
 }
 
+/** What cutting and buying need to know of one cover, or of several together. */
+export interface ToCut {
+  readonly garden: Garden;
+  readonly assembly: Pick<Assembly, 'members' | 'sheets' | 'panels' | 'hardware'>;
+  readonly rolls: RollPlan;
+  readonly sheets: SheetCuts;
+}
+
+/** That, cut and bought. */
+export interface Work extends ToCut {
+  readonly cuts: readonly SectionCuts[];
+  readonly shopping: ShoppingList;
+}
+
 /** The outline with its cuts, prices and mends. */
 export interface Plan extends Outline {
   readonly cuts: readonly SectionCuts[];
@@ -116,7 +130,7 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
 }
 
 /** The cuts, proven best where that can be, and what to buy for them. */
-export function cutAndShop(o: Outline, solver: IntegerSolver): Result<Pick<Plan, 'cuts' | 'shopping'>> {
+export function cutAndShop(o: ToCut, solver: IntegerSolver): Result<Pick<Plan, 'cuts' | 'shopping'>> {
   const cut = cutAll(o, (job) => solveBars(job, solver));
   return cut.ok ? ok({ cuts: cut.value, shopping: shop(o, cut.value) }) : cut;
 }
@@ -130,7 +144,7 @@ export function plan(garden: Garden, cover: Cover, solver: IntegerSolver): Resul
 }
 
 function cutAll(
-  o: Outline,
+  o: ToCut,
   solve: (job: SectionJob['job']) => ReturnType<typeof solveBars>,
 ): Result<readonly SectionCuts[]> {
   const cuts: SectionCuts[] = [];
@@ -148,7 +162,7 @@ function cutAll(
   return ok(cuts);
 }
 
-function shop(o: Outline, cuts: readonly SectionCuts[]): ShoppingList {
+function shop(o: ToCut, cuts: readonly SectionCuts[]): ShoppingList {
   return shoppingList(o.assembly, cuts, o.rolls, o.sheets, o.garden.prices, o.garden.owned, o.garden.units.currency);
 }
 

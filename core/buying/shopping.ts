@@ -51,7 +51,7 @@ export interface ShoppingList {
  * Every line is rounded to the smallest coin, so that the lines add up to the total.
  */
 export function shoppingList(
-  assembly: Assembly,
+  assembly: Pick<Assembly, 'hardware'>,
   cuts: readonly SectionCuts[],
   rolls: RollPlan,
   sheets: SheetCuts,

@@ -27,7 +27,11 @@ export interface SectionJob {
 const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 
 /** One cutting job for each section in an assembly: stock with prices, shelf pieces free, kerf, squared ends. */
-export function sectionJobs(assembly: Assembly, prices: PriceList, shelf: readonly ShelfBar[]): readonly SectionJob[] {
+export function sectionJobs(
+  assembly: Pick<Assembly, 'members'>,
+  prices: PriceList,
+  shelf: readonly ShelfBar[],
+): readonly SectionJob[] {
   const sawnFrom = new Map(
     assembly.members.flatMap((m) => (m.sawnFrom === undefined ? [] : [[m.sawnFrom, m.tag] as const])),
   );

@@ -7,6 +7,7 @@ import { type Candidate, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/files/garden';
 import { type Mend, type Plan, cutAndShop, findMends, outline } from '../../core/plan';
 import type { Result } from '../../core/result';
+import { type Together, planTogether } from '../../core/together';
 
 /** What the screen needs beyond the outline that it works out itself. */
 export type PlanWork = Pick<Plan, 'cuts' | 'shopping'>;
@@ -28,6 +29,11 @@ const service = {
   /** Every kind of cover on a bed, drawn and measured. */
   compare(garden: Garden, bedId: string, cropKey: string): readonly Candidate[] {
     return candidates(garden, bedId, cropKey);
+  },
+  /** Several covers cut and bought as one. */
+  async together(garden: Garden, ids: readonly string[]): Promise<Result<Together>> {
+    const covers = garden.covers.filter((c) => ids.includes(c.id));
+    return planTogether(garden, covers, await loadSolver());
   },
   /** Changes that would mend what fails, priced. */
   mends(garden: Garden, cover: Cover): readonly Mend[] {

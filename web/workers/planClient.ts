@@ -3,6 +3,7 @@ import type { Candidate } from '../../core/compare';
 import type { Cover, Garden } from '../../core/files/garden';
 import type { Mend } from '../../core/plan';
 import type { Result } from '../../core/result';
+import type { Together } from '../../core/together';
 import type { PlanService, PlanWork } from './plan.worker';
 
 let worker: Worker | undefined;
@@ -29,6 +30,11 @@ export function lookForMends(garden: Garden, cover: Cover): Promise<readonly Men
 /** Compares every kind of cover on a bed in the background. */
 export function compareKinds(garden: Garden, bedId: string, cropKey: string): Promise<readonly Candidate[]> {
   return service().compare(garden, bedId, cropKey);
+}
+
+/** Cuts and buys several covers as one in the background. */
+export function planAllTogether(garden: Garden, ids: readonly string[]): Promise<Result<Together>> {
+  return service().together(garden, ids);
 }
 
 /** Starts the worker and its solver before they are needed. */

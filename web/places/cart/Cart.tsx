@@ -217,6 +217,7 @@ export function Cart(): ReactNode {
   return (
     <>
       <PlaceHead title="Shopping list" subtitle={`${cover.name} on ${bed.name}`}>
+        <Button onPress={() => void navigate('/together/cart')}>All covers</Button>
         {work.work && (
           <Button
             onPress={() =>

@@ -115,6 +115,7 @@ export function Saw(): ReactNode {
   return (
     <>
       <PlaceHead title="Cut list" subtitle={`${cover.name} on ${bed.name}`}>
+        <Button onPress={() => void navigate('/together/saw')}>All covers</Button>
         {work.work && (
           <Button
             onPress={() =>

@@ -1,0 +1,71 @@
+/** Several covers cut and bought at once: what is left of one is used in the next. */
+import type { Assembly } from './assembly/types';
+import { rollPrice, sheetPrice } from './catalog/prices';
+import { planRolls } from './cover/rolls';
+import { planSheets } from './cutting/sheets';
+import type { IntegerSolver } from './cutting/solve';
+import type { Cover, Garden } from './files/garden';
+import { type Outline, type Work, cutAndShop, outline } from './plan';
+import { type Result, failAll, ok } from './result';
+
+/** Cuts and purchases of several covers as one; pieces carry the number of their cover before their tag. */
+export interface Together extends Work {
+  readonly covers: readonly { readonly number: number; readonly id: string; readonly name: string }[];
+  /** What they would cost one by one, and how much less it is together. */
+  readonly apart: number;
+  readonly saved: number;
+}
+
+/** Every piece, sheet and fitting of several covers, tags made distinct. */
+export function gather(outlines: readonly Outline[]): Pick<Assembly, 'members' | 'sheets' | 'panels' | 'hardware'> {
+  const named = outlines.map((o, i) => {
+    const tag = (t: string): string => `${i + 1}.${t}`;
+    const { members, sheets, panels, hardware } = o.assembly;
+    return {
+      members: members.map((m) => ({
+        ...m,
+        tag: tag(m.tag),
+        ...(m.sawnFrom !== undefined && { sawnFrom: tag(m.sawnFrom) }),
+      })),
+      sheets: sheets.map((s) => ({ ...s, tag: tag(s.tag) })),
+      panels: panels.map((p) => ({ ...p, tag: tag(p.tag) })),
+      hardware: hardware.map((h) => ({ ...h, joint: `${i + 1}: ${h.joint}` })),
+    };
+  });
+  return {
+    members: named.flatMap((n) => n.members),
+    sheets: named.flatMap((n) => n.sheets),
+    panels: named.flatMap((n) => n.panels),
+    hardware: named.flatMap((n) => n.hardware),
+  };
+}
+
+/** Plans covers together. A cover that cannot be built stops it, and the fault names which. */
+export function planTogether(garden: Garden, covers: readonly Cover[], solver: IntegerSolver): Result<Together> {
+  const outlines: Outline[] = [];
+  let apart = 0;
+  for (const cover of covers) {
+    const found = outline(garden, cover);
+    if (!found.ok) return failAll(found.faults.map((f) => ({ ...f, message: `${cover.name}: ${f.message}` })));
+    outlines.push(found.value);
+    const alone = cutAndShop(found.value, solver);
+    if (!alone.ok) return alone;
+    apart += alone.value.shopping.paid;
+  }
+  const assembly = gather(outlines);
+  const whole = {
+    garden,
+    assembly,
+    rolls: planRolls(assembly.sheets, (roll) => rollPrice(garden.prices, roll)),
+    sheets: planSheets(assembly.panels, (size) => sheetPrice(garden.prices, size)),
+  };
+  const cut = cutAndShop(whole, solver);
+  if (!cut.ok) return cut;
+  return ok({
+    ...whole,
+    ...cut.value,
+    covers: covers.map((c, i) => ({ number: i + 1, id: c.id, name: c.name })),
+    apart,
+    saved: apart - cut.value.shopping.paid,
+  });
+}

@@ -1,0 +1,203 @@
+import { type ReactNode, useEffect, useState } from 'react';
+import { NavLink, Navigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { coverMaterial } from '../../../core/catalog/covers';
+import { cutsCsv, shoppingCsv } from '../../../core/files/csv';
+import { failAll } from '../../../core/result';
+import type { Result } from '../../../core/result';
+import type { Together as Plan } from '../../../core/together';
+import { formatMoney } from '../../../core/units/amount';
+import { formatLength } from '../../../core/units/length';
+import { PlaceHead } from '../../app/Shell';
+import { useGarden, useUnits } from '../../app/hooks';
+import { OffcutPattern } from '../../drawing/BarDrawing';
+import { RollDrawing } from '../../drawing/RollDrawing';
+import { SheetDrawing } from '../../drawing/SheetDrawing';
+import { useSize } from '../../drawing/useSize';
+import { Button } from '../../parts/controls';
+import { Body, Panel } from '../../parts/layout';
+import { saveFile } from '../../parts/saveFile';
+import { planAllTogether } from '../../workers/planClient';
+import { CartTable } from '../cart/Cart';
+import { SectionBars, longestBar } from '../saw/Saw';
+
+const Scroll = styled.div`
+  overflow: auto;
+  min-height: 0;
+  min-width: 0;
+  padding: 0.9rem 1.25rem;
+  display: grid;
+  align-content: start;
+  gap: 0.9rem;
+  nav {
+    display: flex;
+    gap: 0.25rem;
+  }
+  nav a {
+    padding: 0.55rem 1.05rem;
+    color: var(--quiet);
+    font-weight: 600;
+    text-decoration: none;
+    border-bottom: 3px solid transparent;
+  }
+  nav a[aria-current='page'] {
+    color: var(--ink);
+    border-bottom-color: var(--chalk);
+  }
+  @media (max-width: 760px) {
+    padding: 0.9rem 0.6rem;
+  }
+`;
+
+const Ticks = styled.ul`
+  label {
+    display: flex;
+    gap: 0.7rem;
+    align-items: center;
+    min-height: var(--target);
+    cursor: pointer;
+  }
+  input {
+    width: 1.3rem;
+    height: 1.3rem;
+    accent-color: var(--ink);
+  }
+`;
+
+/** Covers of the garden as one: a board left over from one is cut for the next, and everything is bought once. */
+export function Together(): ReactNode {
+  const garden = useGarden();
+  const units = useUnits();
+  const { leaf = 'saw' } = useParams();
+  const [without, setWithout] = useState<readonly string[]>([]);
+  const ids = garden.covers.map((c) => c.id).filter((id) => !without.includes(id));
+  const found = useTogether(ids);
+  const [ref, size] = useSize<HTMLDivElement>();
+  if (garden.covers.length === 0) return <Navigate to="/plot" replace />;
+  const plan = found?.ok ? found.value : undefined;
+  const width = size ? size.width - (size.width < 500 ? 20 : 44) : 0;
+  const save = (p: Plan): void =>
+    leaf === 'saw'
+      ? saveFile(`${garden.name} cuts.csv`, 'text/csv', cutsCsv(p))
+      : saveFile(`${garden.name} shopping.csv`, 'text/csv', shoppingCsv(p));
+  return (
+    <>
+      <PlaceHead title="All together" subtitle={`covers of ${garden.name}`}>
+        {plan && <Button onPress={() => save(plan)}>Save as CSV</Button>}
+        <Button $strong isDisabled={!plan} onPress={() => window.print()}>
+          Print
+        </Button>
+      </PlaceHead>
+      <Body>
+        <Scroll ref={ref} tabIndex={0} role="region" aria-label="Covers together" aria-busy={!found}>
+          <nav aria-label="Cut or buy">
+            <NavLink to="/together/saw">Cut list</NavLink>
+            <NavLink to="/together/cart">Shopping list</NavLink>
+          </nav>
+          <OffcutPattern />
+          {ids.length === 0 && <p>Tick the covers that you build at one time.</p>}
+          {!found && ids.length > 0 && <p role="status">Working out all covers as one…</p>}
+          {found &&
+            !found.ok &&
+            found.faults.map((f) => (
+              <p key={f.message} role="alert">
+                {f.message}
+              </p>
+            ))}
+          {plan && leaf === 'cart' && <CartTable list={plan.shopping} typed />}
+          {plan && leaf === 'saw' && size && (
+            <>
+              {plan.cuts.map((cut) => (
+                <SectionBars key={cut.sectionKey} cut={cut} width={width} longestMm={longestBar(plan.cuts)} />
+              ))}
+              {plan.sheets.sheets.map((cut) => (
+                <SheetDrawing key={cut.label} cut={cut} width={width} />
+              ))}
+              {plan.rolls.rolls.map((cut, i) => (
+                <figure key={i}>
+                  <figcaption>
+                    <h2>
+                      {coverMaterial(cut.coverKey).name}, roll {formatLength(cut.roll.widthMm, units.length)} ×{' '}
+                      {formatLength(cut.roll.lengthMm, units.length)}
+                    </h2>
+                  </figcaption>
+                  <RollDrawing cut={cut} width={width} />
+                </figure>
+              ))}
+            </>
+          )}
+        </Scroll>
+        <Panel aria-label="Which covers">
+          <section aria-label="Which covers">
+            <h2>Built at one time</h2>
+            <Ticks>
+              {garden.covers.map((c) => {
+                const number = plan?.covers.find((x) => x.id === c.id)?.number;
+                return (
+                  <li key={c.id}>
+                    <label>
+                      <input
+                        type="checkbox"
+                        checked={!without.includes(c.id)}
+                        onChange={(e) =>
+                          setWithout(e.target.checked ? without.filter((id) => id !== c.id) : [...without, c.id])
+                        }
+                      />
+                      {number !== undefined && <b className="measure">{number}</b>}
+                      {c.name}
+                    </label>
+                  </li>
+                );
+              })}
+            </Ticks>
+            <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>
+              A tag such as 2.A1 is piece A1 of the second cover ticked.
+            </p>
+          </section>
+          {plan && (
+            <section aria-label="What it comes to" data-testid="together-sum">
+              <h2>What it comes to</h2>
+              <p>
+                Together <b className="measure">{formatMoney(plan.shopping.paid, units.currency)}</b>; each by itself{' '}
+                <b className="measure">{formatMoney(plan.apart, units.currency)}</b>
+                {plan.saved > 0.005 && (
+                  <>
+                    . That is <b className="measure">{formatMoney(plan.saved, units.currency)}</b> less
+                  </>
+                )}
+                .
+              </p>
+              <p>
+                {plan.cuts.reduce((n, c) => n + c.bars.length, 0)} bars,{' '}
+                {plan.cuts.every((c) => c.proven) ? 'proven the cheapest' : 'the best found'}.
+              </p>
+            </section>
+          )}
+        </Panel>
+      </Body>
+    </>
+  );
+}
+
+/** The plan of several covers, worked out in the background; the one before it stays away while it is. */
+function useTogether(ids: readonly string[]): Result<Plan> | undefined {
+  const garden = useGarden();
+  const key = JSON.stringify(ids);
+  const [known, setKnown] = useState<{ readonly garden: object; readonly key: string; readonly plan: Result<Plan> }>();
+  useEffect(() => {
+    if (key === '[]') return;
+    let current = true;
+    const take = (plan: Result<Plan>): void => {
+      if (current) setKnown({ garden, key, plan });
+    };
+    planAllTogether(garden, JSON.parse(key) as string[]).then(take, () =>
+      take(
+        failAll([{ field: 'covers', message: 'It could not be worked out. Change something and it is tried again.' }]),
+      ),
+    );
+    return () => {
+      current = false;
+    };
+  }, [garden, key]);
+  return known?.garden === garden && known.key === key ? known.plan : undefined;
+}
