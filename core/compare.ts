@@ -50,7 +50,7 @@ export function firstCover(garden: Garden, bedId: string, key: FamilyKey, id: st
   if (!site) return undefined;
   const answers = familyOf(key).defaults(site);
   // Answers come from the family of this very key, so the pair is sound.
-  return { id, name, bedId, family: key, answers, kept: null, build: { at: 0, done: [] } } as unknown as Cover;
+  return { id, name, bedId, family: key, answers, kept: null, build: { at: 0, done: [] }, cut: [] } as unknown as Cover;
 }
 
 /** Every family on one bed, for one crop: worked out from the families themselves. */

@@ -11,6 +11,7 @@ import { type RollPlan, planRolls, sheetSize } from './cover/rolls';
 import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './cutting/bars';
 import { readBarJob } from './cutting/job';
 import { type SheetCuts, planSheets } from './cutting/sheets';
+import type { CutDone } from './cutting/tickOff';
 import { type IntegerSolver, quickPlan, solveBars } from './cutting/solve';
 import { type ShoppingList, shoppingList } from './buying/shopping';
 import { type Answers, familyOf } from './families';
@@ -37,6 +38,7 @@ export interface Outline {
   readonly assembly: Assembly;
   readonly rolls: RollPlan;
   readonly sheets: SheetCuts;
+  readonly done: readonly CutDone[];
   readonly snow: DesignSnow;
   readonly checks: readonly Check[];
   readonly strengths: readonly SnowStrength[];
@@ -61,6 +63,8 @@ export interface ToCut {
   readonly assembly: Pick<Assembly, 'members' | 'sheets' | 'panels' | 'hardware'>;
   readonly rolls: RollPlan;
   readonly sheets: SheetCuts;
+  /** Pieces sawn already. */
+  readonly done: readonly CutDone[];
 }
 
 /** That, cut and bought. */
@@ -119,6 +123,7 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
     assembly,
     rolls,
     sheets,
+    done: cover.cut,
     snow,
     checks,
     strengths,
@@ -149,7 +154,7 @@ function cutAll(
 ): Result<readonly SectionCuts[]> {
   const cuts: SectionCuts[] = [];
   const numbers = { board: 1, tube: 1 };
-  for (const job of sectionJobs(o.assembly, o.garden.prices, o.garden.shelf)) {
+  for (const job of sectionJobs(o.assembly, o.garden.prices, o.garden.shelf, o.done)) {
     const s = section(job.sectionKey);
     const sound = readBarJob(job.job);
     if (!sound.ok) return failAll(sound.faults.map((f) => ({ field: s.name, message: `${s.name}: ${f.message} mm` })));

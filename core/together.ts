@@ -53,8 +53,10 @@ export function planTogether(garden: Garden, covers: readonly Cover[], solver: I
     apart += alone.value.shopping.paid;
   }
   const assembly = gather(outlines);
+  const done = covers.flatMap((c, i) => c.cut.map((d) => ({ ...d, tag: `${i + 1}.${d.tag}` })));
   const whole = {
     garden,
+    done,
     assembly,
     rolls: planRolls(assembly.sheets, (roll) => rollPrice(garden.prices, roll)),
     sheets: planSheets(assembly.panels, (size) => sheetPrice(garden.prices, size)),

@@ -24,3 +24,23 @@ test('keys: the list opens with a question mark, places with Alt and a number', 
   await page.keyboard.press('Alt+1');
   await expect(page).toHaveURL(/\/plot/);
 });
+
+test('a bar is ticked off, a piece comes out short, and the rest is planned again; undo takes it back', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await page.getByRole('button', { name: 'Board 2 is cut' }).click();
+  const sawn = page.getByTestId('sawn');
+  await expect(sawn).toContainText('A2');
+  await expect(page.getByRole('img', { name: /A2 10' 5"/ })).toHaveCount(0);
+  await sawn.getByLabel('A2 came out short: how long it is').fill('9 ft');
+  await sawn.getByLabel('A2 came out short: how long it is').press('Enter');
+  await expect(page.getByRole('img', { name: /A2 10' 5"/ })).toBeVisible();
+  await expect(page.getByTestId('shelf')).toContainText('2x4');
+  await page.reload();
+  await expect(page.getByTestId('sawn')).toContainText('A3');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('sawn')).toHaveCount(0);
+});

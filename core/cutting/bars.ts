@@ -3,6 +3,7 @@ import { barPrice, type PriceList } from '../catalog/prices';
 import { KERF_MM, type Section, section } from '../catalog/sections';
 import type { BarJob } from './job';
 import type { CutPlan } from './solve';
+import { type CutDone, isCut } from './tickOff';
 
 /** A bar or pipe on hand. */
 export interface ShelfBar {
@@ -31,12 +32,13 @@ export function sectionJobs(
   assembly: Pick<Assembly, 'members'>,
   prices: PriceList,
   shelf: readonly ShelfBar[],
+  done: readonly CutDone[],
 ): readonly SectionJob[] {
   const sawnFrom = new Map(
     assembly.members.flatMap((m) => (m.sawnFrom === undefined ? [] : [[m.sawnFrom, m.tag] as const])),
   );
   const bySection = new Map<string, Member[]>();
-  for (const member of assembly.members.filter((m) => m.sawnFrom === undefined))
+  for (const member of assembly.members.filter((m) => m.sawnFrom === undefined && !isCut(done, m)))
     bySection.set(member.sectionKey, [...(bySection.get(member.sectionKey) ?? []), member]);
   return [...bySection].map(([sectionKey, members]) => {
     const s = section(sectionKey);

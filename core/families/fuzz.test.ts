@@ -112,6 +112,7 @@ function mixed(key: (typeof FAMILY_KEYS)[number], site: BuildSite, more: Answers
       answers: tried,
       kept: null,
       build: { at: 0, done: [] },
+      cut: [],
     };
     if (coverSchema.safeParse(cover).success) answers = tried;
   }

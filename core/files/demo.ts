@@ -89,6 +89,7 @@ export function demoGarden(): Garden {
         },
         kept: null,
         build: { at: 0, done: [] },
+        cut: [],
       },
       {
         id: 'salad-tunnel',
@@ -98,6 +99,7 @@ export function demoGarden(): Garden {
         answers: { ...stakedTunnelDefaults(site(metric)), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
         kept: null,
         build: { at: 0, done: [] },
+        cut: [],
       },
       {
         id: 'spring-tunnel',
@@ -107,6 +109,7 @@ export function demoGarden(): Garden {
         answers: { ...stakedTunnelDefaults(site(crooked)), extent: { kind: 'part', startMm: 0, lengthMm: inch(60) } },
         kept: null,
         build: { at: 0, done: [] },
+        cut: [],
       },
       {
         id: 'window-frame',
@@ -121,6 +124,7 @@ export function demoGarden(): Garden {
         },
         kept: null,
         build: { at: 0, done: [] },
+        cut: [],
       },
       {
         id: 'frost-tunnel',
@@ -130,6 +134,7 @@ export function demoGarden(): Garden {
         answers: { ...wireTunnelDefaults(site(wallBed)), cover: 'fabric-30', crop: 'claytonia' },
         kept: null,
         build: { at: 0, done: [] },
+        cut: [],
       },
     ],
     shelf: [
@@ -158,6 +163,7 @@ export function everyKind(): Garden {
           answers,
           kept: null,
           build: { at: 0, done: [] },
+          cut: [],
         };
         // Answers come from the family of this very key, so the pair is sound.
         return cover as unknown as Cover;

@@ -21,6 +21,8 @@ export const GARDEN_VERSION = 1;
 const id = z.string().min(1).max(40);
 const name = z.string().trim().min(1).max(60);
 
+const sectionKeyOf = z.string().refine((key) => SECTION_BY_KEY.has(key), 'must be a section in the catalogue');
+
 function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
   return z.strictObject({
     id,
@@ -32,6 +34,13 @@ function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
     kept: answers.nullable(),
     /** How far the building has come: the step in hand, and what is ticked. */
     build: z.strictObject({ at: z.number().int().min(0).max(99), done: z.array(z.string().max(60)).max(500) }),
+    /** Pieces sawn already, as long as they came out. */
+    cut: z
+      .array(
+        z.strictObject({ tag: z.string().min(1).max(20), sectionKey: sectionKeyOf, lengthMm: z.number().positive() }),
+      )
+      .max(2000)
+      .default([]),
   });
 }
 
@@ -86,7 +95,7 @@ export const gardenSchema = z
       .array(
         z.strictObject({
           id,
-          sectionKey: z.string().refine((key) => SECTION_BY_KEY.has(key), 'must be a section in the catalogue'),
+          sectionKey: sectionKeyOf,
           lengthMm: z.number().positive().max(50000),
           quantity: z.number().int().min(0).max(10000),
         }),

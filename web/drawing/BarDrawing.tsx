@@ -78,7 +78,7 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
       <rect
         x={left}
         y={y}
-        width={bar.lengthMm * scale}
+        width={Math.min(bar.lengthMm, longestMm) * scale}
         height={h}
         fill="url(#offcut)"
         stroke="var(--quiet)"

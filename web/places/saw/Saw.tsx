@@ -2,8 +2,11 @@ import { type ReactNode, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { SECTION_BY_KEY, section } from '../../../core/catalog/sections';
-import type { CutPiece, SectionCuts } from '../../../core/cutting/bars';
+import type { CutPiece, SectionBar, SectionCuts } from '../../../core/cutting/bars';
+import { cutBar, outgrown, spoil } from '../../../core/cutting/tickOff';
+import type { Member } from '../../../core/assembly/types';
 import { cutsCsv } from '../../../core/files/csv';
+import type { Cover } from '../../../core/files/garden';
 import { fail, failAll, ok } from '../../../core/result';
 import { formatMoney } from '../../../core/units/amount';
 import { sayTags } from '../../../core/guide/tags';
@@ -54,28 +57,55 @@ const Rows = styled.ul`
   }
 `;
 
+const BarRow = styled.div`
+  display: flex;
+  align-items: flex-start;
+  gap: 8px;
+`;
+/** Room for the press that ticks a bar off. */
+const CUT_PX = 70;
+
 /** Bars of one section, all at one scale. */
 export function SectionBars({
   cut,
   width,
   longestMm,
+  onCut,
 }: {
   readonly cut: SectionCuts;
   readonly width: number;
   readonly longestMm: number;
+  /** Ticks a bar off as sawn; without it they are only shown. */
+  readonly onCut?: (sectionKey: string, bar: SectionBar) => void;
 }): ReactNode {
   return (
     <section aria-label={section(cut.sectionKey).name}>
       <h2>{section(cut.sectionKey).name}</h2>
       {cut.bars.map((bar) => (
-        <BarDrawing key={bar.label} bar={bar} sectionKey={cut.sectionKey} width={width} longestMm={longestMm} />
+        <BarRow key={bar.label}>
+          <BarDrawing
+            bar={bar}
+            sectionKey={cut.sectionKey}
+            width={width - (onCut ? CUT_PX : 0)}
+            longestMm={longestMm}
+          />
+          {onCut && (
+            <Button aria-label={`${bar.label} is cut`} onPress={() => onCut(cut.sectionKey, bar)}>
+              Cut
+            </Button>
+          )}
+        </BarRow>
       ))}
     </section>
   );
 }
 
+/** Coils are drawn only as far as they are used. */
+const COIL_MM = 8000;
+
 export function longestBar(cuts: readonly SectionCuts[]): number {
-  return Math.max(1, ...cuts.flatMap((c) => c.bars.map((b) => b.lengthMm)));
+  const bars = cuts.flatMap((c) => c.bars);
+  return Math.max(1, ...bars.map((b) => (b.lengthMm > COIL_MM ? b.lengthMm - b.offcutMm : b.lengthMm)));
 }
 
 /** How the ends of a piece are cut, where they are not square, or how it tapers. */
@@ -98,9 +128,14 @@ export function Saw(): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
   const navigate = useNavigate();
   const units = useUnits();
+  const edit = useEdit();
   if (!cover || !bed) return <Navigate to="/plot" replace />;
   if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
   const cuts = work.work?.cuts;
+  const cutOff = (sectionKey: string, bar: SectionBar): void =>
+    void edit(`Cut ${bar.label.toLowerCase()}`, (g) =>
+      cutBar(g, sectionKey, bar, (tag) => ({ coverId: cover.id, tag }), newId()),
+    );
   const stops = cuts?.flatMap((cut) => {
     const groups = new Map<string, { sectionKey: string; mm: number; ends: string; tags: string[] }>();
     for (const piece of cut.bars.flatMap((b) => b.pieces)) {
@@ -142,6 +177,7 @@ export function Saw(): ReactNode {
                 cut={cut}
                 width={size.width - (size.width < 500 ? 20 : 44)}
                 longestMm={longestBar(cuts)}
+                onCut={cutOff}
               />
             ))}
           {size && outlined.value.sheets.sheets.length > 0 && (
@@ -200,6 +236,7 @@ export function Saw(): ReactNode {
               </Rows>
             </section>
           )}
+          <Sawn cover={cover} members={outlined.value.assembly.members} />
           <OnHand />
           <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
             Marks run from the end where the tape hooks, after the squared end, and count the saw’s own width. Saw dust
@@ -209,6 +246,46 @@ export function Saw(): ReactNode {
         <Strip cover={cover} outline={outlined.value} work={work} />
       </Body>
     </>
+  );
+}
+
+/** What is sawn already; a piece that came out short is entered, and planned again from what there is. */
+function Sawn({ cover, members }: { readonly cover: Cover; readonly members: readonly Member[] }): ReactNode {
+  const { length } = useUnits();
+  const edit = useEdit();
+  const old = outgrown(cover.cut, members);
+  if (cover.cut.length === 0) return null;
+  return (
+    <section aria-label="Sawn already" data-testid="sawn">
+      <h2>Sawn already</h2>
+      <Rows>
+        {cover.cut.map((d) => (
+          <li key={d.tag}>
+            <b>{d.tag}</b>
+            <span>
+              {section(d.sectionKey).name}
+              {old.some((x) => x.done === d) && '; the design has changed, and asks for another'}
+            </span>
+            <TypedField
+              label={`${d.tag} came out short: how long it is`}
+              shown={formatLength(d.lengthMm, length)}
+              boxed
+              take={(text) => {
+                const read = parseLength(text, length);
+                if (!read.ok) return read;
+                if (read.value <= 0 || read.value > d.lengthMm + 0.5)
+                  return fail('length', 'Write how long the spoilt piece is: less than it should be.');
+                const faults = edit(`Spoil ${d.tag}`, (g) => spoil(g, cover.id, d.tag, read.value, newId()));
+                return faults.length > 0 ? failAll(faults) : ok(read.value);
+              }}
+            />
+          </li>
+        ))}
+      </Rows>
+      <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
+        Came out short? Type how long it is: it goes on the shelf, and the piece is planned again.
+      </p>
+    </section>
   );
 }
 

@@ -2,6 +2,8 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { coverMaterial } from '../../../core/catalog/covers';
+import type { SectionBar } from '../../../core/cutting/bars';
+import { cutBar } from '../../../core/cutting/tickOff';
 import { cutsCsv, shoppingCsv } from '../../../core/files/csv';
 import { failAll } from '../../../core/result';
 import type { Result } from '../../../core/result';
@@ -9,7 +11,8 @@ import type { Together as Plan } from '../../../core/together';
 import { formatMoney } from '../../../core/units/amount';
 import { formatLength } from '../../../core/units/length';
 import { PlaceHead } from '../../app/Shell';
-import { useGarden, useUnits } from '../../app/hooks';
+import { useEdit, useGarden, useUnits } from '../../app/hooks';
+import { newId } from '../../app/names';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { RollDrawing } from '../../drawing/RollDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
@@ -68,6 +71,7 @@ const Ticks = styled.ul`
 export function Together(): ReactNode {
   const garden = useGarden();
   const units = useUnits();
+  const edit = useEdit();
   const { leaf = 'saw' } = useParams();
   const [without, setWithout] = useState<readonly string[]>([]);
   const ids = garden.covers.map((c) => c.id).filter((id) => !without.includes(id));
@@ -80,6 +84,20 @@ export function Together(): ReactNode {
     leaf === 'saw'
       ? saveFile(`${garden.name} cuts.csv`, 'text/csv', cutsCsv(p))
       : saveFile(`${garden.name} shopping.csv`, 'text/csv', shoppingCsv(p));
+  const cutOff = (p: Plan, sectionKey: string, bar: SectionBar): void =>
+    void edit(`Cut ${bar.label.toLowerCase()}`, (g) =>
+      cutBar(
+        g,
+        sectionKey,
+        bar,
+        (tag) => {
+          const [number, ...rest] = tag.split('.');
+          const cover = p.covers.find((c) => String(c.number) === number);
+          return cover && { coverId: cover.id, tag: rest.join('.') };
+        },
+        newId(),
+      ),
+    );
   return (
     <>
       <PlaceHead title="All together" subtitle={`covers of ${garden.name}`}>
@@ -108,7 +126,13 @@ export function Together(): ReactNode {
           {plan && leaf === 'saw' && size && (
             <>
               {plan.cuts.map((cut) => (
-                <SectionBars key={cut.sectionKey} cut={cut} width={width} longestMm={longestBar(plan.cuts)} />
+                <SectionBars
+                  key={cut.sectionKey}
+                  cut={cut}
+                  width={width}
+                  longestMm={longestBar(plan.cuts)}
+                  onCut={(sectionKey, bar) => cutOff(plan, sectionKey, bar)}
+                />
               ))}
               {plan.sheets.sheets.map((cut) => (
                 <SheetDrawing key={cut.label} cut={cut} width={width} />
