@@ -12,6 +12,8 @@ const SCREENS = [
   '/bench/salad-tunnel/round',
   '/saw/winter-lid',
   '/cart/winter-lid',
+  '/together/saw',
+  '/shelf',
   '/build/winter-lid',
   '/paper/winter-lid',
 ];

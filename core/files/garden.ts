@@ -21,6 +21,7 @@ export const GARDEN_VERSION = 1;
 const id = z.string().min(1).max(40);
 const name = z.string().trim().min(1).max(60);
 
+const pricesOf = z.record(z.string().max(80), z.number().min(0).max(1e6));
 const sectionKeyOf = z.string().refine((key) => SECTION_BY_KEY.has(key), 'must be a section in the catalogue');
 
 function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
@@ -102,7 +103,12 @@ export const gardenSchema = z
       )
       .max(2000),
     /** Prices that differ from the shipped ones, by price key. */
-    prices: z.record(z.string().max(80), z.number().min(0).max(1e6)),
+    prices: pricesOf,
+    /** Lists of prices kept under a name, beside the one in force. */
+    priceLists: z
+      .array(z.strictObject({ id, name, prices: pricesOf }))
+      .max(50)
+      .default([]),
     /** How many of each counted thing are on hand, by item key. */
     owned: z.record(z.string().max(80), z.number().min(0).max(1e6)),
   })
@@ -123,6 +129,7 @@ export const gardenSchema = z
     };
     duplicate(garden.beds, 'beds');
     duplicate(garden.covers, 'covers');
+    duplicate(garden.priceLists, 'priceLists');
     const beds = new Set(garden.beds.map((b) => b.id));
     garden.covers.forEach((cover, i) => {
       if (!beds.has(cover.bedId))
@@ -161,6 +168,7 @@ export function emptyGarden(gardenName: string): Garden {
     covers: [],
     shelf: [],
     prices: {},
+    priceLists: [],
     owned: {},
   };
 }

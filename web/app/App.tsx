@@ -14,6 +14,7 @@ const Cart = lazy(() => import('../places/cart/Cart').then((m) => ({ default: m.
 const Choose = lazy(() => import('../places/choose/Choose').then((m) => ({ default: m.Choose })));
 const Build = lazy(() => import('../places/build/Build').then((m) => ({ default: m.Build })));
 const Together = lazy(() => import('../places/together/Together').then((m) => ({ default: m.Together })));
+const Shelf = lazy(() => import('../places/shelf/Shelf').then((m) => ({ default: m.Shelf })));
 const Paper = lazy(() => import('../places/paper/Paper').then((m) => ({ default: m.Paper })));
 
 const DEMO_ID = 'demo';
@@ -69,6 +70,7 @@ export function App(): ReactNode {
         <Route path="bench/:coverId/:leaf?" element={place(<Bench />)} />
         <Route path="saw/:coverId" element={place(<Saw />)} />
         <Route path="cart/:coverId" element={place(<Cart />)} />
+        <Route path="shelf" element={place(<Shelf />)} />
         <Route path="together/:leaf" element={place(<Together />)} />
         <Route path="build/:coverId" element={place(<Build />)} />
         <Route path="paper/:coverId" element={place(<Paper />)} />

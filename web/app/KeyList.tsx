@@ -13,6 +13,7 @@ const LIST: readonly (readonly [string, string])[] = [
   ['Alt 6', 'Cart'],
   ['Alt 7', 'Build'],
   ['Alt 8', 'Paper'],
+  ['Alt 9', 'Shelf'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z', 'Redo'],
   ['Tab', 'Next measure or control, in reading order'],

@@ -198,6 +198,7 @@ export function Shell(): ReactNode {
               { to: `/build/${cover.id}`, name: 'Build' },
             ]
           : []),
+        { to: '/shelf', name: 'Shelf' },
       ]
     : [];
   return (

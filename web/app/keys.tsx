@@ -33,6 +33,7 @@ export function useKeys(
         bedId && `/bed/${bedId}`,
         bedId && `/choose/${bedId}`,
         ...['bench', 'saw', 'cart', 'build', 'paper'].map((place) => coverId && `/${place}/${coverId}`),
+        '/shelf',
       ][Number(e.key)];
       if (!to) return;
       e.preventDefault();

@@ -41,7 +41,7 @@ const Bars = styled.div`
   }
 `;
 
-const Rows = styled.ul`
+export const Rows = styled.ul`
   li {
     display: grid;
     grid-template-columns: minmax(0, auto) 1fr auto;
@@ -290,7 +290,7 @@ function Sawn({ cover, members }: { readonly cover: Cover; readonly members: rea
 }
 
 /** Bars and pipes on hand: they are cut first and cost nothing. */
-function OnHand(): ReactNode {
+export function OnHand(): ReactNode {
   const garden = useGarden();
   const edit = useEdit();
   const [key, setKey] = useState('2x4');

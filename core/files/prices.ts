@@ -1,0 +1,102 @@
+import Papa from 'papaparse';
+import { COVER_BY_KEY } from '../catalog/covers';
+import { HARDWARE_BY_KEY } from '../catalog/hardware';
+import { type PriceList, barPriceKey, packPriceKey, rollPriceKey, sheetPriceKey } from '../catalog/prices';
+import { type Aisle, SECTION_BY_KEY } from '../catalog/sections';
+import { SHEET_BY_KEY } from '../catalog/sheets';
+import { type Fault, type Result, fail, failAll, ok } from '../result';
+
+/** One thing that has a price, as it stands in a list. */
+export interface PricedThing {
+  readonly key: string;
+  readonly aisle: Aisle;
+  readonly name: string;
+  readonly size: string;
+  readonly shipped: number;
+}
+
+/** Everything that the catalogue prices, aisle by aisle. */
+export function pricedThings(): readonly PricedThing[] {
+  const mm = (x: number): string => `${Math.round(x)} mm`;
+  return [
+    ...[...SECTION_BY_KEY.values()].flatMap((s) =>
+      s.stock.map((bar) => ({
+        key: barPriceKey(s, bar),
+        aisle: s.aisle,
+        name: s.name,
+        size: mm(bar.lengthMm),
+        shipped: bar.price,
+      })),
+    ),
+    ...[...SHEET_BY_KEY.values()].flatMap((s) =>
+      s.sizes.map((size) => ({
+        key: sheetPriceKey(size),
+        aisle: 'Sheet goods' as const,
+        name: s.name,
+        size: `${mm(size.widthMm)} x ${mm(size.lengthMm)}`,
+        shipped: size.price,
+      })),
+    ),
+    ...[...COVER_BY_KEY.values()].flatMap((c) =>
+      c.rolls.map((roll) => ({
+        key: rollPriceKey(roll),
+        aisle: 'Covers' as const,
+        name: c.name,
+        size: `${mm(roll.widthMm)} x ${mm(roll.lengthMm)}`,
+        shipped: roll.price,
+      })),
+    ),
+    ...[...HARDWARE_BY_KEY.values()].map((item) => ({
+      key: packPriceKey(item),
+      aisle: item.aisle,
+      name: item.name,
+      size: item.unit === 'm' ? `${item.packSize} m` : `pack of ${item.packSize}`,
+      shipped: item.packPrice,
+    })),
+  ];
+}
+
+const COLUMNS = ['key', 'aisle', 'thing', 'size', 'price'] as const;
+const MOST = 1e6;
+
+/** A list of prices as CSV that a spreadsheet cannot take for formulas: every priced thing, with the price in force. */
+export function pricesCsv(prices: PriceList): string {
+  const data = pricedThings().map((t) => [t.key, t.aisle, t.name, t.size, prices[t.key] ?? t.shipped]);
+  return `${Papa.unparse({ fields: [...COLUMNS], data }, { escapeFormulae: true })}\r\n`;
+}
+
+/**
+ * Reads a list of prices: columns `key` and `price`, others are for the reader's eye. Only prices that differ from the shipped
+ * ones are kept. One bad row and nothing is taken; each fault names its line and column.
+ */
+export function readPricesCsv(text: string): Result<PriceList> {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: true,
+    transformHeader: (h) => h.trim().toLowerCase(),
+  });
+  const fields = parsed.meta.fields ?? [];
+  for (const needed of ['key', 'price'])
+    if (!fields.includes(needed))
+      return fail(
+        `line 1, ${needed}`,
+        `there is no column "${needed}"; the first line names the columns: ${COLUMNS.join(', ')}`,
+      );
+  const things = new Map(pricedThings().map((t) => [t.key, t]));
+  const faults: Fault[] = [];
+  const prices: Record<string, number> = {};
+  parsed.data.forEach((row, i) => {
+    const at = (column: string): string => `line ${i + 2}, ${column}`;
+    const key = (row['key'] ?? '').trim().replace(/^'/, '');
+    const thing = things.get(key);
+    const said = (row['price'] ?? '').trim();
+    const price = Number(said.replace(',', '.'));
+    if (!thing) faults.push({ field: at('key'), message: `nothing in the catalogue is called "${key}"` });
+    else if (said === '' || !Number.isFinite(price) || price < 0 || price > MOST)
+      faults.push({ field: at('price'), message: `must be a number such as 3.20, not "${said}"` });
+    else if (key in prices) faults.push({ field: at('key'), message: `"${key}" stands in the list twice` });
+    else prices[key] = price;
+  });
+  if (faults.length > 0) return failAll(faults);
+  return ok(Object.fromEntries(Object.entries(prices).filter(([key, price]) => things.get(key)?.shipped !== price)));
+}
