@@ -173,11 +173,16 @@ function shop(o: ToCut, cuts: readonly SectionCuts[]): ShoppingList {
 
 /** Price by the quick cutting rule: for comparing changes, where a dollar either way does not matter. */
 export function quickPrice(o: Outline): number {
+  return quickShop(o)?.paid ?? NaN;
+}
+
+/** What to buy by the quick cutting rule; undefined where it cannot be cut. */
+export function quickShop(o: Outline): ShoppingList | undefined {
   const cut = cutAll(o, (job) => {
     const quick = quickPlan(job);
     return quick ? ok(quick) : fail('stock', 'not enough bars');
   });
-  return cut.ok ? shop(o, cut.value).paid : NaN;
+  return cut.ok ? shop(o, cut.value) : undefined;
 }
 
 const MENDS_PER_CHECK = 3;

@@ -12,6 +12,7 @@ const SCREENS = [
   '/bench/salad-tunnel/round',
   '/saw/winter-lid',
   '/cart/winter-lid',
+  '/versions/winter-lid',
   '/together/saw',
   '/shelf',
   '/build/winter-lid',

@@ -15,6 +15,7 @@ const Choose = lazy(() => import('../places/choose/Choose').then((m) => ({ defau
 const Build = lazy(() => import('../places/build/Build').then((m) => ({ default: m.Build })));
 const Together = lazy(() => import('../places/together/Together').then((m) => ({ default: m.Together })));
 const Shelf = lazy(() => import('../places/shelf/Shelf').then((m) => ({ default: m.Shelf })));
+const SideBySide = lazy(() => import('../places/sideBySide/SideBySide').then((m) => ({ default: m.SideBySide })));
 const Paper = lazy(() => import('../places/paper/Paper').then((m) => ({ default: m.Paper })));
 
 const DEMO_ID = 'demo';
@@ -71,6 +72,7 @@ export function App(): ReactNode {
         <Route path="saw/:coverId" element={place(<Saw />)} />
         <Route path="cart/:coverId" element={place(<Cart />)} />
         <Route path="shelf" element={place(<Shelf />)} />
+        <Route path="versions/:coverId" element={place(<SideBySide />)} />
         <Route path="together/:leaf" element={place(<Together />)} />
         <Route path="build/:coverId" element={place(<Build />)} />
         <Route path="paper/:coverId" element={place(<Paper />)} />

@@ -8,6 +8,7 @@ import type { Cover, Garden } from '../../core/files/garden';
 import { type Mend, type Plan, cutAndShop, findMends, outline } from '../../core/plan';
 import type { Result } from '../../core/result';
 import { type Together, planTogether } from '../../core/together';
+import { type Version, versionsOf } from '../../core/versions';
 
 /** What the screen needs beyond the outline that it works out itself. */
 export type PlanWork = Pick<Plan, 'cuts' | 'shopping'>;
@@ -29,6 +30,10 @@ const service = {
   /** Every kind of cover on a bed, drawn and measured. */
   compare(garden: Garden, bedId: string, cropKey: string): readonly Candidate[] {
     return candidates(garden, bedId, cropKey);
+  },
+  /** Versions of one cover, worked out. */
+  versions(garden: Garden, cover: Cover): readonly Version[] {
+    return versionsOf(garden, cover);
   },
   /** Several covers cut and bought as one. */
   async together(garden: Garden, ids: readonly string[]): Promise<Result<Together>> {

@@ -4,6 +4,7 @@ import type { Cover, Garden } from '../../core/files/garden';
 import type { Mend } from '../../core/plan';
 import type { Result } from '../../core/result';
 import type { Together } from '../../core/together';
+import type { Version } from '../../core/versions';
 import type { PlanService, PlanWork } from './plan.worker';
 
 let worker: Worker | undefined;
@@ -35,6 +36,11 @@ export function compareKinds(garden: Garden, bedId: string, cropKey: string): Pr
 /** Cuts and buys several covers as one in the background. */
 export function planAllTogether(garden: Garden, ids: readonly string[]): Promise<Result<Together>> {
   return service().together(garden, ids);
+}
+
+/** Works versions of a cover out in the background. */
+export function workOutVersions(garden: Garden, cover: Cover): Promise<readonly Version[]> {
+  return service().versions(garden, cover);
 }
 
 /** Starts the worker and its solver before they are needed. */

@@ -1,5 +1,5 @@
 import { type ReactNode, Suspense, lazy, memo, useCallback } from 'react';
-import { NavLink, Navigate, useParams } from 'react-router';
+import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { View } from '../../../core/assembly/types';
 import { familyOf } from '../../../core/families';
@@ -123,6 +123,7 @@ export function Bench(): ReactNode {
   const work = useWork(cover);
   const edit = useEdit();
   const setAnswers = useSetAnswers(cover?.id ?? '');
+  const navigate = useNavigate();
 
   const good = outlined?.ok ? outlined.value : undefined;
 
@@ -138,6 +139,7 @@ export function Bench(): ReactNode {
   return (
     <>
       <PlaceHead title={cover.name} subtitle={`${family.name} on ${bed.name}`}>
+        <Button onPress={() => void navigate(`/versions/${cover.id}`)}>Side by side</Button>
         <Button $strong onPress={keep} isDisabled={kept}>
           {kept ? 'Kept' : 'Keep this version'}
         </Button>

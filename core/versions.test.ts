@@ -1,0 +1,39 @@
+import { demoGarden } from './files/demo';
+import type { Cover, Garden } from './files/garden';
+import { outline } from './plan';
+import { versionsOf } from './versions';
+
+const garden = demoGarden();
+const of = (index: number, g: Garden = garden) => versionsOf(g, g.covers[index] as Cover);
+
+test('the present one first, then what one would try: each built, priced and told apart', () => {
+  const versions = of(0);
+  expect(versions.map((v) => v.id)).toEqual(['now', 'more', 'fewer', 'pipe', 'posted', 'conduit']);
+  const [now, more, fewer] = versions;
+  expect(more?.pieces).toBeGreaterThan(now?.pieces ?? 0);
+  expect(fewer?.pieces).toBeLessThan(now?.pieces ?? 0);
+  expect(more?.measures.wetSnowMm).toBeGreaterThan(now?.measures.wetSnowMm ?? 0);
+  for (const v of versions) {
+    expect(v.measures.price).toBeGreaterThan(0);
+    expect(v.used).toBeLessThanOrEqual(v.measures.price + 0.01);
+    expect(v.shapes.length).toBeGreaterThan(3);
+    expect(outline(garden, v.cover).ok).toBe(true);
+  }
+});
+
+test('a kept version stands beside the present one, when they differ', () => {
+  const g = structuredClone(garden);
+  const cover = g.covers[0] as Cover;
+  cover.kept = { ...cover.answers } as never;
+  expect(of(0, g).some((v) => v.id === 'kept')).toBe(false);
+  Object.assign(cover.answers, { hoops: 7 });
+  const kept = of(0, g).find((v) => v.id === 'kept');
+  expect(kept?.cover.answers).toEqual(cover.kept);
+});
+
+test('every cover of the garden has at least itself, and nothing that cannot be built', () => {
+  garden.covers.forEach((_, i) => expect(of(i)[0]?.id).toBe('now'));
+  const broken = structuredClone(garden);
+  Object.assign(broken.covers[0]?.answers ?? {}, { shape: { by: 'height', heightMm: 5900 } });
+  expect(of(0, broken)).toEqual([]);
+});

@@ -1,0 +1,18 @@
+import { expect, openDemo, price, test } from './app';
+
+test('versions stand side by side with only what differs, and one is taken', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Side by side' }).click();
+  await expect(page.getByRole('columnheader', { name: /As it is/ })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: /6 hoops/ })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: /Of bent conduit/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Price paid/ })).toContainText('$');
+  await page.getByRole('checkbox', { name: 'Of bent conduit' }).uncheck();
+  // Of hoops more or fewer the night is alike: nothing is said of it.
+  await expect(page.getByRole('row', { name: /Coldest night/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take 6 hoops' }).click();
+  await expect(page).toHaveURL(/\/bench\/winter-lid/);
+  await expect(price(page)).toContainText('$');
+  await expect(page.getByText('6', { exact: true }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+});

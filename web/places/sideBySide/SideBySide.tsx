@@ -1,0 +1,264 @@
+import type { Draft } from 'immer';
+import { type ReactNode, useEffect, useState } from 'react';
+import { Navigate, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { bounds } from '../../../core/assembly/project';
+import { amount, phraseText } from '../../../core/figure';
+import type { Cover } from '../../../core/files/garden';
+import type { Quantity } from '../../../core/units/amount';
+import type { Version } from '../../../core/versions';
+import { PlaceHead } from '../../app/Shell';
+import { useCurrent } from '../../app/current';
+import { useEdit, useGarden, useUnits } from '../../app/hooks';
+import { Shape } from '../../drawing/Shapes';
+import { Button } from '../../parts/controls';
+import { Body, Panel } from '../../parts/layout';
+import { Said } from '../../parts/Said';
+import { VerdictMark } from '../../parts/VerdictMark';
+import { workOutVersions } from '../../workers/planClient';
+
+const MOST = 4;
+const DRAWING = { width: 190, height: 150 };
+
+const Page = styled.div`
+  overflow: auto;
+  min-height: 0;
+  padding: 0.9rem 1.25rem;
+  table {
+    border-collapse: collapse;
+    font-size: 0.9375rem;
+  }
+  th,
+  td {
+    text-align: left;
+    vertical-align: top;
+    padding: 0.45rem 1.4rem 0.45rem 0;
+    border-top: 1px solid var(--hair);
+    font-weight: 400;
+    min-width: 11rem;
+  }
+  thead th {
+    border-top: 0;
+    vertical-align: bottom;
+    font-weight: 600;
+  }
+  tbody th {
+    color: var(--quiet);
+    min-width: 8rem;
+  }
+  td.measure {
+    font-weight: 600;
+  }
+  .ill {
+    display: grid;
+    grid-template-columns: 4.6rem 1fr;
+    gap: 0.2rem 0.5rem;
+    font-size: 0.8125rem;
+    max-width: 17rem;
+    padding-bottom: 0.4rem;
+  }
+  @media (max-width: 760px) {
+    padding: 0.9rem 0.6rem;
+  }
+`;
+
+const Ticks = styled.ul`
+  label {
+    display: flex;
+    gap: 0.7rem;
+    align-items: center;
+    min-height: var(--target);
+  }
+  input {
+    width: 1.3rem;
+    height: 1.3rem;
+    accent-color: var(--ink);
+  }
+`;
+
+/** What versions may differ in, as a gardener asks for it. */
+const ROWS: readonly {
+  readonly label: string;
+  readonly of: (v: Version) => number;
+  readonly quantity: Quantity;
+}[] = [
+  { label: 'Price paid', of: (v) => v.measures.price, quantity: 'money' },
+  { label: 'Of it used up', of: (v) => v.used, quantity: 'money' },
+  { label: 'Pieces', of: (v) => v.pieces, quantity: 'count' },
+  { label: 'Weight', of: (v) => v.measures.massKg, quantity: 'mass' },
+  { label: 'Over the crop', of: (v) => v.measures.clearanceMm, quantity: 'length' },
+  { label: 'Height', of: (v) => v.measures.heightMm, quantity: 'length' },
+  { label: 'Coldest night', of: (v) => v.measures.coldestC, quantity: 'temperature' },
+  { label: 'Wet snow', of: (v) => v.measures.wetSnowMm, quantity: 'length' },
+  { label: 'Hours', of: (v) => v.measures.hours, quantity: 'hours' },
+];
+
+/** Versions of one cover at one scale, with only what differs. */
+export function SideBySide(): ReactNode {
+  const { cover, bed } = useCurrent();
+  const units = useUnits();
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const found = useVersions(cover);
+  const [picked, setPicked] = useState<readonly string[]>(['now', 'kept', 'more', 'conduit']);
+  if (!cover || !bed) return <Navigate to="/plot" replace />;
+  const shown = (found ?? []).filter((v) => picked.includes(v.id)).slice(0, MOST);
+  const scale = Math.min(
+    ...shown.map(({ shapes }) => {
+      const b = bounds(shapes);
+      return Math.min(DRAWING.width / (b.u1 - b.u0), DRAWING.height / (b.v1 - b.v0));
+    }),
+  );
+  const texts = (of: (v: Version) => number, quantity: Quantity): readonly string[] =>
+    shown.map((v) => (Number.isFinite(of(v)) ? phraseText([amount(of(v), quantity)], units) : 'not judged'));
+  const use = (v: Version): void => {
+    const faults = edit(`Take the version: ${v.label}`, (g) => {
+      const own = g.covers.findIndex((c) => c.id === cover.id);
+      if (own >= 0)
+        g.covers[own] = { ...v.cover, kept: cover.family === v.cover.family ? cover.kept : null } as Draft<Cover>;
+    });
+    if (faults.length === 0) void navigate(`/bench/${cover.id}`);
+  };
+  return (
+    <>
+      <PlaceHead title="Side by side" subtitle={`versions of ${cover.name} on ${bed.name}`} />
+      <Body>
+        <Page tabIndex={0} role="region" aria-label="Versions">
+          {!found && <p role="status">Working the versions out…</p>}
+          {found?.length === 0 && <p>This cover cannot be drawn as it is: mend it at the bench first.</p>}
+          {shown.length > 0 && (
+            <table>
+              <thead>
+                <tr>
+                  <td />
+                  {shown.map((v) => (
+                    <th key={v.id} scope="col">
+                      <EndDrawing version={v} scale={scale} />
+                      {v.label}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {ROWS.map(({ label, of, quantity }) => {
+                  const row = texts(of, quantity);
+                  if (shown.length > 1 && new Set(row).size === 1) return null;
+                  return (
+                    <tr key={label}>
+                      <th scope="row">{label}</th>
+                      {row.map((text, i) => (
+                        <td key={shown[i]?.id} className="measure">
+                          {text}
+                        </td>
+                      ))}
+                    </tr>
+                  );
+                })}
+                <tr>
+                  <th scope="row">What is not well</th>
+                  {shown.map((v) => (
+                    <td key={v.id}>
+                      {v.ills.length === 0 && 'nothing'}
+                      {v.ills.slice(0, 4).map((ill, i) => (
+                        <div className="ill" key={i}>
+                          <VerdictMark verdict={ill.verdict} />
+                          <span>
+                            <Said phrase={ill.text} />
+                          </span>
+                        </div>
+                      ))}
+                    </td>
+                  ))}
+                </tr>
+                <tr>
+                  <th scope="row">
+                    <span className="screen-only">Take it</span>
+                  </th>
+                  {shown.map((v) => (
+                    <td key={v.id}>
+                      {v.id === 'now' ? (
+                        'in hand'
+                      ) : (
+                        <Button aria-label={`Take ${v.label}`} onPress={() => use(v)}>
+                          Take it
+                        </Button>
+                      )}
+                    </td>
+                  ))}
+                </tr>
+              </tbody>
+            </table>
+          )}
+        </Page>
+        <Panel aria-label="Which versions">
+          <section aria-label="Which versions">
+            <h2>Which versions</h2>
+            <Ticks>
+              {found?.map((v) => {
+                const on = picked.includes(v.id);
+                const full = shown.length >= MOST && !on;
+                return (
+                  <li key={v.id}>
+                    <label>
+                      <input
+                        type="checkbox"
+                        checked={on}
+                        disabled={full}
+                        onChange={(e) =>
+                          setPicked(e.target.checked ? [...picked, v.id] : picked.filter((id) => id !== v.id))
+                        }
+                      />
+                      {v.label}
+                    </label>
+                  </li>
+                );
+              })}
+            </Ticks>
+            <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>
+              Two to four at a time; rows that are alike are left out. Prices here are by the quick cutting rule. A
+              planning aid: local codes come first.
+            </p>
+          </section>
+        </Panel>
+      </Body>
+    </>
+  );
+}
+
+function EndDrawing({ version: v, scale }: { readonly version: Version; readonly scale: number }): ReactNode {
+  const b = bounds(v.shapes);
+  const sheet = { scale, left: 2, top: 4, u0: b.u0, v1: b.v1 };
+  return (
+    <svg
+      width={(b.u1 - b.u0) * scale + 6}
+      height={(b.v1 - b.v0) * scale + 8}
+      role="img"
+      aria-label={`${v.label}, from the end`}
+      style={{ display: 'block' }}
+    >
+      {v.shapes.map((drawn, i) => (
+        <Shape key={i} drawn={drawn} sheet={sheet} />
+      ))}
+    </svg>
+  );
+}
+
+/** The versions, once the background has worked them out. */
+function useVersions(cover: Cover | undefined): readonly Version[] | undefined {
+  const garden = useGarden();
+  const [found, setFound] = useState<{ readonly cover: Cover; readonly list: readonly Version[] }>();
+  useEffect(() => {
+    if (!cover) return;
+    let current = true;
+    workOutVersions(garden, cover).then(
+      (list) => {
+        if (current) setFound({ cover, list });
+      },
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [garden, cover]);
+  return found?.cover === cover ? found?.list : undefined;
+}
