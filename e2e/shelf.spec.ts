@@ -40,3 +40,20 @@ test('what is on hand is taken off what is bought', async ({ page }) => {
   await page.getByRole('link', { name: 'Cart' }).click();
   await expect(page.locator('[data-line="hinge"]')).toContainText('$0.00');
 });
+
+test('in the shop: lines are ticked, the ticks outlive a reload, and the list is copied as text', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Cart' }).click();
+  const hinge = page.getByRole('checkbox', { name: /In the basket: butt hinge/ });
+  await hinge.check();
+  await page.getByRole('button', { name: 'Copy as text' }).click();
+  await expect(page.getByText('The list is copied')).toBeVisible();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/Lumber\n {2}\d+ × 2x4/);
+  await page.waitForTimeout(1200);
+  await page.reload();
+  await expect(hinge).toBeChecked();
+});

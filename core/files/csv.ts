@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { section } from '../catalog/sections';
 import { phraseText } from '../figure';
 import type { Plan } from '../plan';
+import { formatMoney } from '../units/amount';
 import { formatLength } from '../units/length';
 
 /** Rows as CSV that a spreadsheet cannot take for formulas. */
@@ -66,4 +67,16 @@ export function shoppingCsv(p: Pick<Plan, 'shopping' | 'garden'>): string {
       ['', 'Total', '', '', '', '', '', '', p.shopping.paid, p.shopping.used, units.currency],
     ],
   );
+}
+
+/** The shopping list in plain words, aisle by aisle, to send or to paste. */
+export function shoppingText(p: Pick<Plan, 'shopping' | 'garden'>): string {
+  const { units } = p.garden;
+  const buying = p.shopping.lines.filter((l) => l.packs > 0);
+  const aisles = [...new Set(buying.map((l) => l.aisle))];
+  const lines = aisles.flatMap((aisle) => [
+    aisle,
+    ...buying.filter((l) => l.aisle === aisle).map((l) => `  ${l.packs} × ${l.name}, ${phraseText(l.size, units)}`),
+  ]);
+  return [...lines, `In all ${formatMoney(p.shopping.paid, units.currency)}`, ''].join('\n');
 }

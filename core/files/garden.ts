@@ -109,6 +109,8 @@ export const gardenSchema = z
       .array(z.strictObject({ id, name, prices: pricesOf }))
       .max(50)
       .default([]),
+    /** Lines of the shopping list that are in the basket, by price key. */
+    got: z.array(z.string().max(80)).max(2000).default([]),
     /** How many of each counted thing are on hand, by item key. */
     owned: z.record(z.string().max(80), z.number().min(0).max(1e6)),
   })
@@ -169,6 +171,7 @@ export function emptyGarden(gardenName: string): Garden {
     shelf: [],
     prices: {},
     priceLists: [],
+    got: [],
     owned: {},
   };
 }

@@ -2,14 +2,15 @@ import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { ShoppingLine, ShoppingList } from '../../../core/buying/shopping';
-import { shoppingCsv } from '../../../core/files/csv';
+import { shoppingCsv, shoppingText } from '../../../core/files/csv';
 import { phraseText } from '../../../core/figure';
 import { failAll, ok } from '../../../core/result';
 import { currencyDecimals, formatMoney } from '../../../core/units/amount';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
-import { useEdit, useUnits } from '../../app/hooks';
+import { useAppDispatch, useEdit, useGarden, useUnits } from '../../app/hooks';
+import { said } from '../../app/store';
 import { useOutline, useWork } from '../../app/usePlan';
 import { Button } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
@@ -45,6 +46,11 @@ export const Table = styled.table`
     padding: 0.35rem 0.5rem 0.35rem 0;
     border-top: 1px solid var(--hair);
     vertical-align: middle;
+  }
+  .got input {
+    width: 1.6rem;
+    height: 1.6rem;
+    accent-color: var(--ink);
   }
   .number {
     text-align: right;
@@ -97,13 +103,18 @@ interface CartTableProps {
 export function CartTable({ list, typed }: CartTableProps): ReactNode {
   const units = useUnits();
   const edit = useEdit();
+  const { got } = useGarden();
+  const tick = (l: ShoppingLine, on: boolean): void =>
+    void edit(`${on ? 'Got' : 'Put back'} ${l.name}`, (g) => {
+      g.got = on ? [...g.got, l.priceKey] : g.got.filter((key) => key !== l.priceKey);
+    });
   const money = (x: number): string => formatMoney(x, units.currency);
   const aisles = [...new Set(list.lines.map((l) => l.aisle))];
   return (
     <Table>
       <thead>
         <tr>
-          {!typed && <th scope="col">Got</th>}
+          <th scope="col">Got</th>
           <th scope="col">Thing</th>
           <th scope="col" className="number">
             Need
@@ -128,13 +139,24 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
       <tbody>
         {aisles.flatMap((aisle) => [
           <tr className="aisle" key={aisle}>
-            <td colSpan={8}>{aisle}</td>
+            <td colSpan={9}>{aisle}</td>
           </tr>,
           ...list.lines
             .filter((l) => l.aisle === aisle)
             .map((l) => (
               <tr key={l.priceKey} data-line={l.key}>
-                {!typed && <td>☐</td>}
+                <td className="got">
+                  {typed ? (
+                    <input
+                      type="checkbox"
+                      aria-label={`In the basket: ${l.name}, ${phraseText(l.size, units)}`}
+                      checked={got.includes(l.priceKey)}
+                      onChange={(e) => tick(l, e.target.checked)}
+                    />
+                  ) : (
+                    '☐'
+                  )}
+                </td>
                 <td className="thing">
                   <b>
                     {l.name}, {phraseText(l.size, units)}
@@ -193,7 +215,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
       </tbody>
       <tfoot>
         <tr>
-          <td colSpan={typed ? 5 : 6}>In all</td>
+          <td colSpan={6}>In all</td>
           <td className="number measure" data-testid="cart-paid">
             {money(list.paid)}
           </td>
@@ -210,6 +232,7 @@ export function Cart(): ReactNode {
   const outlined = useOutline(cover);
   const work = useWork(cover);
   const navigate = useNavigate();
+  const dispatch = useAppDispatch();
   const units = useUnits();
   if (!cover || !bed) return <Navigate to="/plot" replace />;
   if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
@@ -218,6 +241,19 @@ export function Cart(): ReactNode {
     <>
       <PlaceHead title="Shopping list" subtitle={`${cover.name} on ${bed.name}`}>
         <Button onPress={() => void navigate('/together/cart')}>All covers</Button>
+        {work.work && (
+          <Button
+            onPress={() =>
+              work.work &&
+              void navigator.clipboard.writeText(shoppingText({ garden: outlined.value.garden, ...work.work })).then(
+                () => dispatch(said('The list is copied: paste it into a message.')),
+                () => dispatch(said('This browser does not let the list be copied. Save it as CSV or print it.')),
+              )
+            }
+          >
+            Copy as text
+          </Button>
+        )}
         {work.work && (
           <Button
             onPress={() =>
