@@ -9,7 +9,8 @@ const of = (index: number, g: Garden = garden) => versionsOf(g, g.covers[index] 
 test('the present one first, then what one would try: each built, priced and told apart', () => {
   const versions = of(0);
   expect(versions.map((v) => v.id)).toEqual(['now', 'more', 'fewer', 'pipe', 'posted', 'conduit']);
-  const [now, more, fewer] = versions;
+  const [now, more, fewer, pipe] = versions;
+  expect(pipe?.label).toBe('Of 3/4 PVC');
   expect(more?.pieces).toBeGreaterThan(now?.pieces ?? 0);
   expect(fewer?.pieces).toBeLessThan(now?.pieces ?? 0);
   expect(more?.measures.wetSnowMm).toBeGreaterThan(now?.measures.wetSnowMm ?? 0);

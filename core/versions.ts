@@ -30,7 +30,10 @@ function stouterPipe(key: string): string | undefined {
     const { shape } = section(k);
     return shape.kind === 'tube' ? shape.outsideMm : 0;
   };
+  // Metric pipe comes in whole metres; fittings and rods of one market do not fit the other's.
+  const metric = (k: string): boolean => section(k).stock.every((bar) => bar.lengthMm % 1000 === 0);
   return sectionKeys((s) => s.material === now.material && s.shape.kind === 'tube' && s.stock.length > 0)
+    .filter((k) => metric(k) === metric(key))
     .filter((k) => size(k) > size(key) + 1)
     .sort((a, b) => size(a) - size(b))[0];
 }
