@@ -1,6 +1,7 @@
 import { MM_PER_INCH } from '../units/length';
-import { BARS } from './bars';
+import { LUMBER } from './lumber';
 import { MATERIALS, type Material, type MaterialKey } from './materials';
+import { PIPES } from './pipes';
 
 /** A length that the shop sells. Prices are made up, in the garden's currency. */
 export interface StockLength {
@@ -45,6 +46,9 @@ export const AISLES = [
   'Garden and yard',
 ] as const;
 export type Aisle = (typeof AISLES)[number];
+
+/** Every bar that ships with the program. */
+const BARS: readonly Section[] = [...LUMBER, ...PIPES];
 
 /** Every bar that ships with the program, by key. */
 export const SECTION_BY_KEY: ReadonlyMap<string, Section> = new Map(BARS.map((s) => [s.key, s]));

@@ -279,6 +279,10 @@ export function solveBars(job: BarJob, solver: IntegerSolver, seconds = 10): Res
   return all ? solveListed(job, all, solver, seconds) : solveGenerated(job, solver, seconds);
 }
 
+/** Beyond so many pieces a plan within half a percent now is worth more than a proof later. */
+const LARGE = 800;
+const LARGE_SECONDS = 1;
+
 const SHORT: Result<CutPlan> = fail('stock', 'There are not enough bars to cut every piece from.');
 
 /** The integer programme over every maximal pattern. */
@@ -307,7 +311,9 @@ function solveListed(
 }
 
 /** Generated columns; then, where the gap can be closed, proof. */
-function solveGenerated(job: BarJob, solver: IntegerSolver, seconds: number): Result<CutPlan> {
+function solveGenerated(job: BarJob, solver: IntegerSolver, patience: number): Result<CutPlan> {
+  const pieces = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
+  const seconds = pieces > LARGE ? Math.min(patience, LARGE_SECONDS) : patience;
   const columns = generateColumns(job, solver);
   const { patterns } = columns;
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
@@ -341,7 +347,7 @@ function leastStock(
   const objective = (p: Pattern): number => job.stock[p.stock]?.length ?? 0;
   const least = solver.solve(
     lpText(job, { patterns, objective, priceCap: cost + 1e-7, integer: true }),
-    Math.min(seconds, 2),
+    Math.min(seconds, 1),
   );
   if (!least.feasible) return bars;
   const tidy = toBars(job, patterns, least.values);

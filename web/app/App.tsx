@@ -1,12 +1,12 @@
 import { type ReactNode, lazy, Suspense, useEffect, useState } from 'react';
 import { Navigate, Route, Routes, useNavigate } from 'react-router';
 import { Gardens } from '../places/gardens/Gardens';
-import { Plot } from '../places/plot/Plot';
 import { Shell } from './Shell';
 import { useApp, useAppDispatch } from './hooks';
 import { addGarden, closeGarden, openStored } from './store';
 import { database, lastOpen } from './world';
 
+const Plot = lazy(() => import('../places/plot/Plot').then((m) => ({ default: m.Plot })));
 const BedPlace = lazy(() => import('../places/bed/BedPlace').then((m) => ({ default: m.BedPlace })));
 const Bench = lazy(() => import('../places/bench/Bench').then((m) => ({ default: m.Bench })));
 const Saw = lazy(() => import('../places/saw/Saw').then((m) => ({ default: m.Saw })));
