@@ -1,7 +1,7 @@
 /** Questions that several families ask in the same words, each school with its reason. */
 import type { Assembly } from '../assembly/types';
 import { countOf } from '../guide/tunnelSteps';
-import type { Question } from './family';
+import type { Change, Question } from './family';
 import { choice } from './questions';
 
 type Said = readonly (readonly [value: string, label: string, why: string])[];
@@ -152,4 +152,30 @@ export function answerCover<A extends { readonly cover: string; readonly roll: s
   if (id === 'cover') return { ...a, cover: String(value), roll: null };
   if (id === 'roll') return { ...a, roll: value === '' ? null : String(value) };
   return undefined;
+}
+
+interface Lidded {
+  readonly lidFrame: string;
+  readonly bars: number | null;
+  readonly lids: number;
+  readonly frontMm: number;
+  readonly backMm: number;
+  readonly roll: string | null;
+}
+
+/** Carries out the changes that mean the same in every box with lids. */
+export function changeLidded<A extends Lidded>(a: A, change: Change): A | undefined {
+  switch (change.kind) {
+    case 'bar':
+      return { ...a, lidFrame: change.key };
+    case 'bars':
+      // Two of those counted on each lid are its stiles.
+      return { ...a, bars: Math.ceil((change.count - 2 * a.lids) / a.lids) };
+    case 'higher':
+      return { ...a, frontMm: a.frontMm + change.byMm, backMm: a.backMm + change.byMm };
+    case 'roll':
+      return { ...a, roll: change.key };
+    default:
+      return undefined;
+  }
 }

@@ -1,5 +1,5 @@
 import type { Frame } from '../assembly/frame';
-import type { HardwareUse, Member, Panel, SheetPart, Step } from '../assembly/types';
+import type { Fixing, HardwareUse, Member, Panel, SheetPart, Step } from '../assembly/types';
 import { CORNERS, CORNER_NAMES } from '../bed/bed';
 import type { Survey } from '../bed/survey';
 import { coverMaterial } from '../catalog/covers';
@@ -91,6 +91,22 @@ export function battenWork(wrapMm: number): readonly Phrase[] {
     ['Staple one long side, wrap ', amount(wrapMm, 'length'), ' under the batten and screw it on.'],
     ['Pull the other side tight, then do the same. Staples only hold until the batten is on.'],
   ];
+}
+
+/** How a cover is fastened along its rails, by the school chosen. */
+export function fasteningWork(fixing: Exclude<Fixing, 'weights'>, wrapMm: number): readonly Phrase[] {
+  switch (fixing) {
+    case 'battens':
+      return battenWork(wrapMm);
+    case 'channel':
+      return [
+        ['Screw the channel along both rails, then press the film in with the spring wire, one side after the other.'],
+      ];
+    case 'clips':
+      return [['Pull the cover over and clip it to every hoop, a soft sleeve under each clip.']];
+    case 'staples':
+      return [['Staple the cover along both rails every 150 mm, pulling from the middle outward.']];
+  }
 }
 
 /** What brings a frame level on its bed, corner by corner. */

@@ -2,7 +2,7 @@ import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types'
 import type { Survey } from '../../bed/survey';
 import { amount } from '../../figure';
 import { CAUTIONS } from '../../guide/cautions';
-import { battenWork, coverFrameStep, packerWork, tagsOf } from '../../guide/frameSteps';
+import { fasteningWork, coverFrameStep, packerWork, tagsOf } from '../../guide/frameSteps';
 import { MINUTES, cutStep, step, tagList } from '../../guide/step';
 import { countOf } from '../../guide/tunnelSteps';
 import type { AFrameAnswers } from './answers';
@@ -20,12 +20,6 @@ interface Built {
   readonly steepDeg: number;
   readonly spacingMm: number;
 }
-
-const FASTENING = {
-  battens: battenWork,
-  channel: () => [['Screw the channel along both rails and press the film in with the spring wire.']],
-  staples: () => [['Staple the cover along both rails every 150 mm, pulling from the middle outward.']],
-} as const;
 
 /** The frame in building order: cut, pattern, ridge, raise, rails, cover, fix down. */
 export function aFrameSteps(a: AFrameAnswers, b: Built): readonly Step[] {
@@ -96,7 +90,7 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly Step[] {
     coverFrameStep({
       sheets: b.sheets,
       battens: b.battens,
-      fastening: FASTENING[a.fixing](a.wrapMm),
+      fastening: fasteningWork(a.fixing, a.wrapMm),
       ends:
         a.ends === 'flap'
           ? ['Staple a flap along the top of each end triangle; it rolls up and is tied, or hangs down under two bags.']

@@ -5,7 +5,7 @@ import { section, thicknessMm } from '../../catalog/sections';
 import { amount } from '../../figure';
 import { CAUTIONS } from '../../guide/cautions';
 import {
-  battenWork,
+  fasteningWork,
   coverFrameStep,
   frameStep,
   markRailsStep,
@@ -28,14 +28,6 @@ interface Built {
   readonly survey: Survey;
   readonly anchors: number;
 }
-
-const FASTENING = {
-  battens: battenWork,
-  channel: () => [
-    ['Screw the channel along both rails, then press the film in with the spring wire, one side after the other.'],
-  ],
-  clips: () => [['Pull the cover over and clip it to every hoop, a soft sleeve under each clip.']],
-} as const;
 
 /** The frame in building order: cut, bend, mark and drill, frame, stand the hoops, furring, cover, anchor. */
 export function bentSteps(a: BentConduitAnswers, b: Built): readonly Step[] {
@@ -139,7 +131,7 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly Step[] {
     coverFrameStep({
       sheets: b.sheets,
       battens: frame.battens,
-      fastening: FASTENING[a.fixing](a.wrapMm),
+      fastening: fasteningWork(a.fixing, a.wrapMm),
       ends: {
         plywood: ['Fold the film over both plywood edges and fasten it on their outer faces.'],
         folded: ['Fold both ends down like a parcel and clip them to the end hoops.'],

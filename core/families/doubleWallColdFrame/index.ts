@@ -4,6 +4,7 @@ import {
   airingQuestions,
   answerCover,
   backQuestion,
+  changeLidded,
   boardQuestion,
   count,
   hangingQuestions,
@@ -61,19 +62,6 @@ export const doubleWallColdFrame: Family<DoubleWallColdFrameAnswers> = {
       fail(id, 'This dimension follows from the others and cannot be typed.')
     );
   },
-  change: (a, change) => {
-    switch (change.kind) {
-      case 'bar':
-        return { ...a, lidFrame: change.key };
-      case 'bars':
-        return { ...a, bars: Math.ceil((change.count - 2 * a.lids) / a.lids) };
-      case 'higher':
-        return { ...a, frontMm: a.frontMm + change.byMm, backMm: a.backMm + change.byMm };
-      case 'roll':
-        return { ...a, roll: change.key };
-      default:
-        return undefined;
-    }
-  },
+  change: changeLidded,
   assemble: assembleDoubleWallColdFrame,
 };

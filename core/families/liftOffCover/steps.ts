@@ -3,7 +3,7 @@ import type { HardwareUse, Panel, SheetPart, Step } from '../../assembly/types';
 import type { Survey } from '../../bed/survey';
 import { CAUTIONS } from '../../guide/cautions';
 import {
-  battenWork,
+  fasteningWork,
   coverFrameStep,
   frameStep,
   markRailsStep,
@@ -22,14 +22,6 @@ interface Built {
   readonly survey: Survey;
   readonly hooks: number;
 }
-
-const FASTENING = {
-  battens: battenWork,
-  channel: () => [
-    ['Screw the channel along both rails, then press the film in with the spring wire, one side after the other.'],
-  ],
-  staples: () => [['Staple the cover along both rails every 150 mm, pulling from the middle outward.']],
-} as const;
 
 /** The cover in building order: cut, mark, frame, hoops, ridge, paint, ends, cover, set. */
 export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): readonly Step[] {
@@ -83,7 +75,7 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
     coverFrameStep({
       sheets: b.sheets,
       battens: frame.battens,
-      fastening: FASTENING[a.fixing](a.wrapMm),
+      fastening: fasteningWork(a.fixing, a.wrapMm),
       ends:
         b.panels.length > 0
           ? ['Fold the film over both plywood edges and fasten it on their outer faces.']

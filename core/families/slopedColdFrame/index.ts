@@ -5,6 +5,7 @@ import {
   airingQuestions,
   answerCover,
   backQuestion,
+  changeLidded,
   boardQuestion,
   count,
   hangingQuestions,
@@ -95,19 +96,6 @@ export const slopedColdFrame: Family<SlopedColdFrameAnswers> = {
       fail(id, 'This dimension follows from the others and cannot be typed.')
     );
   },
-  change: (a, change) => {
-    switch (change.kind) {
-      case 'bar':
-        return { ...a, lidFrame: change.key };
-      case 'bars':
-        return { ...a, bars: Math.ceil((change.count - 2 * a.lids) / a.lids) };
-      case 'higher':
-        return { ...a, frontMm: a.frontMm + change.byMm, backMm: a.backMm + change.byMm };
-      case 'roll':
-        return { ...a, roll: change.key };
-      default:
-        return undefined;
-    }
-  },
+  change: changeLidded,
   assemble: assembleSlopedColdFrame,
 };

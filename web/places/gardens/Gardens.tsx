@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { emptyGarden } from '../../../core/files/garden';
@@ -11,6 +11,7 @@ import { freshName, newId } from '../../app/names';
 import { addGarden, closeGarden, openStored } from '../../app/store';
 import { database } from '../../app/world';
 import { Button } from '../../parts/controls';
+import { FileFaults, OpenFile } from '../../parts/OpenFile';
 import { saveFile } from '../../parts/saveFile';
 
 const Page = styled.div`
@@ -49,8 +50,6 @@ const Page = styled.div`
   }
 `;
 
-const MOST_FAULTS = 6;
-
 /** All gardens in this browser; where a first visit begins. */
 export function Gardens(): ReactNode {
   const dispatch = useAppDispatch();
@@ -61,7 +60,6 @@ export function Gardens(): ReactNode {
   const [rows, setRows] = useState<readonly GardenRow[]>();
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
   const [asking, setAsking] = useState<string>();
-  const picker = useRef<HTMLInputElement>(null);
   const reload = (): void => void database.gardens.orderBy('savedAt').reverse().toArray().then(setRows);
   useEffect(reload, [openId, openDoc, saveState]);
 
@@ -98,31 +96,14 @@ export function Gardens(): ReactNode {
             Open the demo garden
           </Button>
           <Button onPress={() => void start('My garden')}>Start my own garden</Button>
-          <Button onPress={() => picker.current?.click()}>Open a garden file</Button>
-          <input
-            ref={picker}
-            type="file"
+          <OpenFile
+            label="Open a garden file"
+            fileLabel="Garden file"
             accept=".json,application/json"
-            aria-label="Garden file"
-            hidden
-            onChange={(e) => {
-              const file = e.target.files?.[0];
-              if (file) void take(file);
-              e.target.value = '';
-            }}
+            onFile={(file) => void take(file)}
           />
         </div>
-        {faults && (
-          <div className="faults" role="alert">
-            <b>“{faults.file}” was not opened. Nothing has changed.</b>
-            {faults.list.slice(0, MOST_FAULTS).map((f, i) => (
-              <span key={i}>
-                <span className="measure">{f.field}</span>: {f.message}
-              </span>
-            ))}
-            {faults.list.length > MOST_FAULTS && <span>and {faults.list.length - MOST_FAULTS} more.</span>}
-          </div>
-        )}
+        {faults && <FileFaults file={faults.file} faults={faults.list} />}
         <ul>
           {rows?.map((row) => (
             <li className="garden" key={row.id}>

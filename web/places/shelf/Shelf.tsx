@@ -1,4 +1,4 @@
-import { type ReactNode, useRef, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { HARDWARE_BY_KEY } from '../../../core/catalog/hardware';
 import { pricesCsv, readPricesCsv } from '../../../core/files/prices';
@@ -8,6 +8,7 @@ import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
 import { Button, Select } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
+import { FileFaults, OpenFile } from '../../parts/OpenFile';
 import { saveFile } from '../../parts/saveFile';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { OnHand, Rows } from '../saw/Saw';
@@ -33,8 +34,6 @@ const Page = styled.div`
     padding: 0.9rem 0.6rem;
   }
 `;
-
-const MOST_FAULTS = 6;
 
 /** What is on hand, and what things cost. */
 export function Shelf(): ReactNode {
@@ -114,7 +113,6 @@ function OwnedThings(): ReactNode {
 function PriceLists(): ReactNode {
   const garden = useGarden();
   const edit = useEdit();
-  const picker = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
   const changed = Object.keys(garden.prices).length;
   const names = garden.priceLists.map((l) => l.name);
@@ -202,31 +200,14 @@ function PriceLists(): ReactNode {
         <Button onPress={() => saveFile(`${garden.name} prices.csv`, 'text/csv', pricesCsv(garden.prices))}>
           Save the prices in force as CSV
         </Button>
-        <Button onPress={() => picker.current?.click()}>Open a price list</Button>
-        <input
-          ref={picker}
-          type="file"
+        <OpenFile
+          label="Open a price list"
+          fileLabel="Price list file"
           accept=".csv,text/csv"
-          aria-label="Price list file"
-          hidden
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) void take(file);
-            e.target.value = '';
-          }}
+          onFile={(file) => void take(file)}
         />
       </div>
-      {faults && (
-        <div className="faults" role="alert">
-          <b>“{faults.file}” was not opened. Nothing has changed.</b>
-          {faults.list.slice(0, MOST_FAULTS).map((f) => (
-            <p key={f.field}>
-              <span className="measure">{f.field}</span>: {f.message}
-            </p>
-          ))}
-          {faults.list.length > MOST_FAULTS && <p>and {faults.list.length - MOST_FAULTS} more.</p>}
-        </div>
-      )}
+      {faults && <FileFaults file={faults.file} faults={faults.list} />}
     </section>
   );
 }

@@ -1,0 +1,50 @@
+import { type ReactNode, useRef } from 'react';
+import type { Fault } from '../../core/result';
+import { Button } from './controls';
+
+interface OpenFileProps {
+  /** What the press says, and what the field for the file is called. */
+  readonly label: string;
+  readonly fileLabel: string;
+  readonly accept: string;
+  readonly onFile: (file: File) => void;
+}
+
+/** A press that asks for a file. */
+export function OpenFile({ label, fileLabel, accept, onFile }: OpenFileProps): ReactNode {
+  const picker = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <Button onPress={() => picker.current?.click()}>{label}</Button>
+      <input
+        ref={picker}
+        type="file"
+        accept={accept}
+        aria-label={fileLabel}
+        hidden
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          if (file) onFile(file);
+          e.target.value = '';
+        }}
+      />
+    </>
+  );
+}
+
+const MOST_FAULTS = 6;
+
+/** Why a file was not opened, fault by fault; nothing has changed. */
+export function FileFaults({ file, faults }: { readonly file: string; readonly faults: readonly Fault[] }): ReactNode {
+  return (
+    <div className="faults" role="alert">
+      <b>“{file}” was not opened. Nothing has changed.</b>
+      {faults.slice(0, MOST_FAULTS).map((f, i) => (
+        <span key={i}>
+          <span className="measure">{f.field}</span>: {f.message}
+        </span>
+      ))}
+      {faults.length > MOST_FAULTS && <span>and {faults.length - MOST_FAULTS} more.</span>}
+    </div>
+  );
+}
