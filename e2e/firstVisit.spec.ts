@@ -55,7 +55,7 @@ test('a lid on a measured bed counts its joints and hardware', async ({ page }) 
   await expect(page.getByTestId('cart-paid')).not.toHaveText(before);
   await page.getByRole('textbox', { name: 'Owned: butt hinge' }).fill('4');
   await page.getByRole('textbox', { name: 'Owned: butt hinge' }).press('Enter');
-  await expect(table.locator('[data-line="hinge"] td').nth(3)).toHaveText('0');
+  await expect(table.locator('[data-line="hinge"] td').nth(4)).toHaveText('0');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as CSV' }).click(),
