@@ -2,7 +2,9 @@ import type { Assembly } from '../assembly/types';
 import { issueFaults } from '../issues';
 import { section } from '../catalog/sections';
 import { type Result, fail, ok } from '../result';
+import { extraQuestion, withExtra } from './extra';
 import type { Change, Family, Question } from './family';
+import type { Extra } from './questions';
 import type { BuildSite } from '../bed/buildSite';
 import { hingedHoopLid } from './hingedHoopLid';
 import { liftOffCover } from './liftOffCover';
@@ -90,12 +92,18 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
     if (result.success) return { ok: true, value: plain(result.data) };
     return { ok: false, faults: issueFaults(result.error.issues).map((fault) => ({ ...fault, field: id })) };
   };
+  // Extra warmth goes into any cover, so it is asked once for all.
+  const extraOf = (answers: Answers): Extra => (answers['extra'] as Extra | undefined) ?? 'none';
+  const asked = (answers: Answers, built: Assembly | undefined): readonly Question[] => [
+    ...family.questions(read(answers), built),
+    extraQuestion(extraOf(answers)),
+  ];
   return {
     key: family.key,
     name: family.name,
     sentence: family.sentence,
     defaults: (site) => plain(family.defaults(site)),
-    questions: (answers, built) => family.questions(read(answers), built),
+    questions: asked,
     answer: (answers, id, value, built) => checked(family.answer(read(answers), id, value, built), id),
     dimension: (answers, id, valueMm, site) => {
       const changed = family.dimension(read(answers), id, valueMm, site);
@@ -103,7 +111,7 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
     },
     change: (answers, change, built) => {
       // An answer means something only where the question is asked, and it is on offer.
-      if (change.kind === 'answer' && !asks(family.questions(read(answers), built), change)) return undefined;
+      if (change.kind === 'answer' && !asks(asked(answers, built), change)) return undefined;
       const changed =
         change.kind === 'answer'
           ? family.answer(read(answers), change.id, change.value, built)
@@ -112,7 +120,7 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
     },
     assemble: (answers, site) => {
       const built = family.assemble(read(answers), site);
-      return built.ok ? possible(built.value) : built;
+      return built.ok ? possible(withExtra(built.value, extraOf(answers))) : built;
     },
   };
 }

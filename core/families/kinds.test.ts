@@ -252,3 +252,14 @@ test('pipe against film: painted by the tin, taped by the metre, or said to be b
   expect(count(taped, 'pipe-tape')).toBe(Math.ceil(metres));
   expect(build('staked-tunnel', s, { paint: 'none' }).contacts).toEqual([{ what: 'bare PVC', guarded: false }]);
 });
+
+test('extra warmth goes into any cover: what it takes, its step, and its caution', () => {
+  const s = at(96, 48);
+  const jugs = build('sloped-cold-frame', s, { extra: 'jugs' });
+  // 96 by 48 in is 2.97 m2: a jug for each quarter of a square metre.
+  expect(count(jugs, 'water-jug')).toBe(12);
+  const lights = build('hinged-hoop-lid', s, { extra: 'lights' });
+  expect(lights.steps.find((x) => x.id === 'extra')?.cautions.join(' ')).toContain('residual-current');
+  expect(build('hinged-hoop-lid', s, { extra: 'stones' }).hardware).toEqual(build('hinged-hoop-lid', s).hardware);
+  expect(build('hinged-hoop-lid', s).steps.some((x) => x.id === 'extra')).toBe(false);
+});

@@ -11,11 +11,17 @@ import type { Change, Option, Question } from './family';
 /** How many bags or bricks lie on a loose sheet; null: as many as its length asks for. */
 export const weightsAnswer = z.number().int().min(0).max(200).nullable().default(null);
 
+/** What keeps a covered bed warmer for nothing more than putting it there. */
+export const EXTRAS = ['none', 'jugs', 'stones', 'blanket', 'lights', 'straw'] as const;
+export type Extra = (typeof EXTRAS)[number];
+
 /** Answers that every family asks for: how much of the bed, which crop, where its edge row stands. */
 export const placeAnswers = {
   extent: extentSchema,
   crop: z.string().refine((key) => CROPS.some((c) => c.key === key), 'must be a crop in the list'),
   rowFromEdgeMm: z.number().min(0).max(2000),
+  /** Extra warmth put inside; none when not said. */
+  extra: z.enum(EXTRAS).optional(),
 } as const;
 export type PlaceAnswers = z.infer<z.ZodObject<typeof placeAnswers>>;
 
