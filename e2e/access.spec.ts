@@ -29,6 +29,7 @@ for (const screen of SCREENS)
       await page.goto(screen);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       if (/saw|cart|paper/.test(screen)) await expect(page.getByText(/2x4/).first()).toBeVisible();
+      await expect(page.getByText(/^(Trying|Working) .*…$/)).toHaveCount(0);
       await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
       await expectAccessible(page, theme === 'day' ? undefined : ['color-contrast']);
     }

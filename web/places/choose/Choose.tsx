@@ -124,9 +124,9 @@ export function Choose(): ReactNode {
       <Body>
         <Rows aria-label="Kinds of cover">
           {!found && (
-            <li role="status">
+            <li>
               <span />
-              <p>Trying every kind of cover on this bed…</p>
+              <p role="status">Trying every kind of cover on this bed…</p>
             </li>
           )}
           {found?.map((c) => {
