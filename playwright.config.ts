@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
-const port = 4317;
+// Chosen once and handed on to the test processes, so that a server left by another run is not in the way.
+const port = Number((process.env['CABANON_TEST_PORT'] ??= String(20_000 + (process.pid % 20_000))));
 
 /** Drives the real app, as it is served, in Debian's Chromium. */
 export default defineConfig({

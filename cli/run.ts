@@ -2,7 +2,7 @@ import highsLoader from 'highs';
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { section, SECTION_BY_KEY, sectionKeys, stiffnessNMm2, tubeShape } from '../core/catalog/sections';
+import { section, SECTIONS, sectionKeys, stiffnessNMm2, tubeShape } from '../core/catalog/sections';
 import { highsSolver } from '../core/cutting/highs';
 import { readBarJob } from '../core/cutting/job';
 import { solveSheetJob } from '../core/cutting/sheetJob';
@@ -64,7 +64,7 @@ function hoopCommand(options: Readonly<Record<string, string | undefined>>): Res
   const feet = readFeet(options['feet'] ?? 'loose');
   if (!feet.ok) return feet;
   const pipeKey = options['pipe'] ?? 'pvc-1/2';
-  if (SECTION_BY_KEY.get(pipeKey)?.shape.kind !== 'tube')
+  if (SECTIONS.find(pipeKey)?.shape.kind !== 'tube')
     return fail(
       '--pipe',
       `there is no pipe "${pipeKey}"; there are ${sectionKeys((s) => s.shape.kind === 'tube').join(', ')}`,

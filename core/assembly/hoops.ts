@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Section, SECTION_BY_KEY, section, thicknessMm } from '../catalog/sections';
+import { isTube, type Section, section, thicknessMm } from '../catalog/sections';
 import type { BentHoop } from '../hoop/bent';
 import { hoopCurve } from '../hoop/curve';
 import { type Elastica, type Feet, solveHoop } from '../hoop/elastica';
@@ -44,7 +44,7 @@ export const HOOP_SCHOOLS: readonly {
 
 /** Choices that every family of sprung hoops shares. */
 export const hoopAnswers = {
-  pipe: z.string().refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'tube', 'must be a pipe in the catalogue'),
+  pipe: z.string().refine(isTube, 'must be a pipe in the catalogue'),
   shape: hoopShapeSchema,
   /** null: as many as the widest spacing asks for. */
   hoops: z.number().int().min(2).max(80).nullable(),

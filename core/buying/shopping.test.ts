@@ -1,5 +1,5 @@
 import type { Assembly, HardwareUse } from '../assembly/types';
-import { HARDWARE_BY_KEY } from '../catalog/hardware';
+import { HARDWARE } from '../catalog/hardware';
 import { demoGarden } from '../files/demo';
 import { outline } from '../plan';
 import { shoppingList } from './shopping';
@@ -41,8 +41,8 @@ test('own prices count, and money has the decimals of its currency', () => {
 });
 
 test('everything in the catalogue can be bought, and sits in an aisle', () => {
-  const { lines } = list([...HARDWARE_BY_KEY.keys()].map((key) => use(key, 3)));
-  expect(lines.map((l) => l.key).sort()).toEqual([...HARDWARE_BY_KEY.keys()].sort());
+  const { lines } = list([...HARDWARE.all().keys()].map((key) => use(key, 3)));
+  expect(lines.map((l) => l.key).sort()).toEqual([...HARDWARE.all().keys()].sort());
   const aisles = lines.map((l) => l.aisle);
   expect(aisles).toEqual([...aisles].sort((a, b) => aisles.indexOf(a) - aisles.indexOf(b)));
 });

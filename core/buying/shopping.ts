@@ -1,5 +1,5 @@
 import type { Assembly } from '../assembly/types';
-import { HARDWARE_BY_KEY, hardwareItem } from '../catalog/hardware';
+import { HARDWARE, hardwareItem } from '../catalog/hardware';
 import {
   type PriceList,
   barPriceKey,
@@ -9,7 +9,7 @@ import {
   rollPriceKey,
   sheetPriceKey,
 } from '../catalog/prices';
-import { AISLES, type Aisle, section } from '../catalog/sections';
+import { type Aisle, AISLES, section } from '../catalog/sections';
 import { stiffSheet } from '../catalog/sheets';
 import { coverMaterial } from '../catalog/covers';
 import type { RollPlan } from '../cover/rolls';
@@ -157,7 +157,7 @@ export function shoppingList(
     entry.uses.push({ count: use.count, joint: use.joint });
     hardware.set(use.itemKey, entry);
   }
-  for (const key of HARDWARE_BY_KEY.keys()) {
+  for (const key of HARDWARE.all().keys()) {
     const entry = hardware.get(key);
     if (!entry) continue;
     const item = hardwareItem(key);

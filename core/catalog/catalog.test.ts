@@ -1,8 +1,9 @@
-import { SHEET_BY_KEY, stiffSheet } from './sheets';
-import { COVER_BY_KEY } from './covers';
-import { HARDWARE_BY_KEY } from './hardware';
+import { SHEETS, stiffSheet } from './sheets';
+import { COVERS } from './covers';
+import { HARDWARE } from './hardware';
 import { MATERIALS } from './materials';
-import { KERF_MM, SECTION_BY_KEY, areaMm2, inertiaMm4, massKg, section, stiffnessNMm2 } from './sections';
+import { kerfMm } from './tools';
+import { SECTIONS, areaMm2, inertiaMm4, massKg, section, stiffnessNMm2 } from './sections';
 
 const IN = 25.4;
 
@@ -28,15 +29,15 @@ test.each([
 });
 
 test('every section has stock with prices, a tool with a kerf, a material and a source', () => {
-  for (const s of SECTION_BY_KEY.values()) {
+  for (const s of SECTIONS.all().values()) {
     // Mesh wire is bought as mesh, by the roll.
     expect(s.stock.length > 0).toBe(s.key !== 'mesh-wire');
     for (const bar of s.stock) {
       expect(bar.lengthMm).toBeGreaterThan(100);
       expect(bar.price).toBeGreaterThan(0);
     }
-    expect(KERF_MM[s.tool]).toBeGreaterThanOrEqual(0);
-    expect(MATERIALS[s.material].source.length).toBeGreaterThan(10);
+    expect(kerfMm(s.tool)).toBeGreaterThanOrEqual(0);
+    expect(MATERIALS.get(s.material).source.length).toBeGreaterThan(10);
     expect(s.source.length).toBeGreaterThan(10);
     if (s.shape.kind === 'tube') expect(s.shape.outsideMm).toBeGreaterThan(s.shape.insideMm);
   }
@@ -54,7 +55,7 @@ test('stiffness, area and weight come from the section', () => {
 });
 
 test('covers let light in, help against frost in order of weight, and come on rolls', () => {
-  for (const c of COVER_BY_KEY.values()) {
+  for (const c of COVERS.all().values()) {
     // Heavy fabric lets least through; bare mesh lets all.
     expect(c.light).toBeGreaterThanOrEqual(0.4);
     expect(c.light).toBeLessThanOrEqual(c.kind === 'mesh' ? 1 : 0.95);
@@ -62,18 +63,18 @@ test('covers let light in, help against frost in order of weight, and come on ro
     expect(c.rolls.length > 2).toBe(!['film-double', 'glass', 'corrugated', 'twin-wall'].includes(c.key));
     expect(new Set(c.rolls.map((r) => r.key)).size).toBe(c.rolls.length);
   }
-  const help = (key: string): number => COVER_BY_KEY.get(key)?.frostHelpC ?? NaN;
+  const help = (key: string): number => COVERS.find(key)?.frostHelpC ?? NaN;
   expect(help('fabric-50')).toBeGreaterThan(help('fabric-30'));
   expect(help('fabric-30')).toBeGreaterThan(help('fabric-19'));
   expect(help('net')).toBe(0);
 });
 
 test('stiff sheets have a thickness, a weight, sizes, and glazing its place in the table of covers', () => {
-  for (const s of SHEET_BY_KEY.values()) {
+  for (const s of SHEETS.all().values()) {
     expect(s.thicknessMm).toBeGreaterThan(3);
     expect(s.kgPerM2).toBeGreaterThan(1);
     expect(s.kind === 'glazing').toBe(s.coverKey !== null);
-    if (s.coverKey !== null) expect(COVER_BY_KEY.get(s.coverKey)?.kind).toBe('glazing');
+    if (s.coverKey !== null) expect(COVERS.find(s.coverKey)?.kind).toBe('glazing');
     expect(s.sizes.length > 0).toBe(s.key !== 'old-window');
     for (const size of s.sizes) expect(size.price).toBeGreaterThan(0);
   }
@@ -81,7 +82,7 @@ test('stiff sheets have a thickness, a weight, sizes, and glazing its place in t
 });
 
 test('hardware comes in packs', () => {
-  for (const item of HARDWARE_BY_KEY.values()) {
+  for (const item of HARDWARE.all().values()) {
     expect(item.packSize).toBeGreaterThanOrEqual(1);
     expect(item.packPrice).toBeGreaterThan(0);
   }

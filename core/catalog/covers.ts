@@ -1,4 +1,5 @@
 import { MM_PER_INCH } from '../units/length';
+import { table } from './table';
 
 /** A roll as the shop sells it; a price per metre means it is also cut to length. */
 export interface Roll {
@@ -66,7 +67,7 @@ const MESH_SIZES = [
 const scaled = <T extends readonly (readonly [number, number, number])[]>(sizes: T, factor: number) =>
   sizes.map(([w, l, p]) => [w, l, Math.round(p * factor)] as const);
 
-const COVERS: readonly CoverMaterial[] = [
+const SOFT: readonly CoverMaterial[] = [
   {
     key: 'film-uv',
     name: 'UV film 6 mil',
@@ -206,14 +207,8 @@ const MESH: CoverMaterial = {
   source: 'Reinforcing mesh of .148 in wire, 6 in squares, 5 or 7 ft wide',
 };
 
-/** Every cover that ships with the program, by key. */
-export const COVER_BY_KEY: ReadonlyMap<string, CoverMaterial> = new Map(
-  [...COVERS, ...STIFF, MESH].map((c) => [c.key, c]),
-);
+/** Every cover. */
+export const COVERS = table<CoverMaterial>('cover', [...SOFT, ...STIFF, MESH]);
 
 /** The cover of a key. @throws when the key is not in the catalogue. */
-export function coverMaterial(key: string): CoverMaterial {
-  const found = COVER_BY_KEY.get(key);
-  if (!found) throw new Error(`No cover "${key}" in the catalogue`);
-  return found;
-}
+export const coverMaterial = COVERS.get;

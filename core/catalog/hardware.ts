@@ -1,4 +1,5 @@
 import type { Aisle } from './sections';
+import { table } from './table';
 
 /** A thing counted by the piece and sold by the pack. Prices are made up. */
 export interface HardwareItem {
@@ -91,12 +92,8 @@ const ITEMS: readonly HardwareItem[] = [
   item('safety-film', 'safety film for glass', 1, 14, FIXINGS),
 ];
 
-/** Every counted thing that ships with the program, by key. */
-export const HARDWARE_BY_KEY: ReadonlyMap<string, HardwareItem> = new Map(ITEMS.map((i) => [i.key, i]));
+/** Every counted thing. */
+export const HARDWARE = table<HardwareItem>('hardware', ITEMS);
 
 /** The hardware item of a key. @throws when the key is not in the catalogue. */
-export function hardwareItem(key: string): HardwareItem {
-  const found = HARDWARE_BY_KEY.get(key);
-  if (!found) throw new Error(`No hardware "${key}" in the catalogue`);
-  return found;
-}
+export const hardwareItem = HARDWARE.get;

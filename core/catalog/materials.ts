@@ -1,5 +1,10 @@
+import { table } from './table';
+
+export type MaterialKey = 'spruce' | 'treated' | 'pvc' | 'pe' | 'wire' | 'steel';
+
 /** What a member is made of, with the figures that strength and weight need. */
 export interface Material {
+  readonly key: MaterialKey;
   readonly name: string;
   readonly densityKgPerM3: number;
   readonly eGPa: number;
@@ -10,8 +15,9 @@ export interface Material {
   readonly source: string;
 }
 
-export const MATERIALS = {
-  spruce: {
+const SHIPPED: readonly Material[] = [
+  {
+    key: 'spruce',
     name: 'spruce or pine',
     densityKgPerM3: 450,
     eGPa: 9,
@@ -19,7 +25,8 @@ export const MATERIALS = {
     limitMPa: 6,
     source: 'Trade figures for rough garden stock: E 8 to 10 GPa, design bending stress about 6 MPa',
   },
-  treated: {
+  {
+    key: 'treated',
     name: 'treated pine',
     densityKgPerM3: 600,
     eGPa: 9,
@@ -27,7 +34,8 @@ export const MATERIALS = {
     limitMPa: 6,
     source: 'As spruce; 600 kg/m3 when wet from treatment',
   },
-  pvc: {
+  {
+    key: 'pvc',
     name: 'PVC',
     densityKgPerM3: 1400,
     eGPa: 2.76,
@@ -35,7 +43,8 @@ export const MATERIALS = {
     limitMPa: null,
     source: 'Trade figures: E 2.76 GPa at 23 C, half of it after weeks under load',
   },
-  pe: {
+  {
+    key: 'pe',
     name: 'polyethylene',
     densityKgPerM3: 940,
     eGPa: 0.8,
@@ -43,7 +52,8 @@ export const MATERIALS = {
     limitMPa: null,
     source: 'Trade figure: E 0.8 GPa for irrigation tube',
   },
-  wire: {
+  {
+    key: 'wire',
     name: 'drawn wire',
     densityKgPerM3: 7850,
     eGPa: 200,
@@ -51,7 +61,8 @@ export const MATERIALS = {
     limitMPa: 450,
     source: 'Plain wire of welded reinforcement, ASTM A1064: yield 65 ksi',
   },
-  steel: {
+  {
+    key: 'steel',
     name: 'steel',
     densityKgPerM3: 7850,
     eGPa: 200,
@@ -59,6 +70,7 @@ export const MATERIALS = {
     limitMPa: 240,
     source: 'Mild steel: E 200 GPa, yield 240 MPa',
   },
-} as const satisfies Record<string, Material>;
+];
 
-export type MaterialKey = keyof typeof MATERIALS;
+/** Every material that bars are made of. */
+export const MATERIALS = table<Material>('material', SHIPPED);

@@ -1,26 +1,20 @@
-import { MM_PER_INCH } from '../units/length';
 import { LUMBER } from './lumber';
 import { MATERIALS, type Material, type MaterialKey } from './materials';
 import { PIPES } from './pipes';
+import { table } from './table';
+import type { CutTool } from './tools';
 
 /** A length that the shop sells. Prices are made up, in the garden's currency. */
 export interface StockLength {
   readonly lengthMm: number;
   readonly price: number;
+  /** The length it is named by and priced under, where what is sold has been measured longer or shorter. */
+  readonly namedMm?: number;
 }
 
 export type SectionShape =
   | { readonly kind: 'board'; readonly thicknessMm: number; readonly widthMm: number }
   | { readonly kind: 'tube'; readonly outsideMm: number; readonly insideMm: number };
-
-export type CutTool = 'circular saw' | 'hand saw' | 'shear';
-
-/** Width of wood or pipe that each tool turns to dust. */
-export const KERF_MM: Readonly<Record<CutTool, number>> = {
-  'circular saw': MM_PER_INCH / 8,
-  'hand saw': MM_PER_INCH / 16,
-  shear: 0,
-};
 
 /** Anything that comes as a bar: a board, a pipe, a rod. */
 export interface Section {
@@ -34,6 +28,8 @@ export interface Section {
   readonly squareMm: number;
   readonly aisle: Aisle;
   readonly source: string;
+  /** The shipped section that a gardener's own one was made after. */
+  readonly like?: string;
 }
 
 /** In the order one walks the shop. */
@@ -47,27 +43,29 @@ export const AISLES = [
 ] as const;
 export type Aisle = (typeof AISLES)[number];
 
-/** Every bar that ships with the program. */
-const BARS: readonly Section[] = [...LUMBER, ...PIPES];
+/** Every bar. */
+export const SECTIONS = table<Section>('section', [...LUMBER, ...PIPES]);
 
-/** Every bar that ships with the program, by key. */
-export const SECTION_BY_KEY: ReadonlyMap<string, Section> = new Map(BARS.map((s) => [s.key, s]));
+/** The section of a key. @throws when the key is not in the catalogue. */
+export const section = SECTIONS.get;
 
-/** The section of a key. @throws when the key is not in the catalogue: documents are checked before they get here. */
-export function section(key: string): Section {
-  const found = SECTION_BY_KEY.get(key);
-  if (!found) throw new Error(`No section "${key}" in the catalogue`);
-  return found;
+/** Whether there is a board, or a pipe, rod or wire, of that key: for the schemas of answers. */
+export const isBoard = (key: string): boolean => SECTIONS.find(key)?.shape.kind === 'board';
+export const isTube = (key: string): boolean => SECTIONS.find(key)?.shape.kind === 'tube';
+
+/** The shipped section that decides what goes with one: fittings, spans of wire, ribs of a rod. */
+export function shippedKey(key: string): string {
+  return SECTIONS.find(key)?.like ?? key;
 }
 
 /** Keys of the sections that pass a test, in catalogue order, for a question's options. */
 export function sectionKeys(test: (s: Section) => boolean): readonly string[] {
-  return BARS.filter(test).map((s) => s.key);
+  return [...SECTIONS.all().values()].filter(test).map((s) => s.key);
 }
 
 /** The material of a section. */
 export function materialOf(s: Section): Material {
-  return MATERIALS[s.material];
+  return MATERIALS.get(s.material);
 }
 
 /** Width across a section as it is drawn: outside diameter, or a board's thickness. */

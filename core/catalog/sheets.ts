@@ -1,5 +1,5 @@
 import { MM_PER_INCH } from '../units/length';
-import { KERF_MM } from './sections';
+import { table } from './table';
 
 /** A sheet as the shop sells it. Prices are made up. */
 export interface SheetSize {
@@ -34,7 +34,7 @@ const sizes = (
   list: readonly (readonly [name: string, widthMm: number, lengthMm: number, price: number])[],
 ): SheetSize[] => list.map(([name, widthMm, lengthMm, price]) => ({ key: `${key} ${name}`, widthMm, lengthMm, price }));
 
-const SAW = KERF_MM['circular saw'];
+const SAW = MM_PER_INCH / 8;
 const TRADE = 'Trade figure; spans are for continuous support at both ends, deflection about a thirtieth of the span';
 
 function plywood(name: string, thicknessMm: number, kgPerM2: number, full: number, half: number): StiffSheet {
@@ -56,7 +56,7 @@ function plywood(name: string, thicknessMm: number, kgPerM2: number, full: numbe
   };
 }
 
-const SHEETS: readonly StiffSheet[] = [
+const SHIPPED: readonly StiffSheet[] = [
   plywood('1/4', 6.4, 3.3, 31, 11),
   plywood('3/8', 9.5, 4.9, 39, 14),
   plywood('1/2', 12.7, 6.5, 46, 17),
@@ -109,12 +109,8 @@ const SHEETS: readonly StiffSheet[] = [
   },
 ];
 
-/** Every stiff sheet that ships with the program, by key. */
-export const SHEET_BY_KEY: ReadonlyMap<string, StiffSheet> = new Map(SHEETS.map((s) => [s.key, s]));
+/** Every stiff sheet. */
+export const SHEETS = table<StiffSheet>('sheet', SHIPPED);
 
 /** The stiff sheet of a key. @throws when the key is not in the catalogue. */
-export function stiffSheet(key: string): StiffSheet {
-  const found = SHEET_BY_KEY.get(key);
-  if (!found) throw new Error(`No sheet "${key}" in the catalogue`);
-  return found;
-}
+export const stiffSheet = SHEETS.get;

@@ -1,6 +1,7 @@
 import type { Assembly, Member } from '../assembly/types';
 import { barPrice, type PriceList } from '../catalog/prices';
-import { KERF_MM, type Section, section } from '../catalog/sections';
+import { kerfMm } from '../catalog/tools';
+import { type Section, section } from '../catalog/sections';
 import type { BarJob } from './job';
 import type { CutPlan } from './solve';
 import { type CutDone, isCut } from './tickOff';
@@ -61,7 +62,7 @@ export function sectionJobs(
       realLengthMm: stock.map((bar) => bar.real),
       fromShelf: stock.map((bar) => bar.shelf),
       job: {
-        kerf: KERF_MM[s.tool],
+        kerf: kerfMm(s.tool),
         // A whole bar taken as it comes needs no squaring, so squaring counts only where a cut follows; see usableLength.
         stock: stock.map((bar) => ({
           length: usableLength(s, bar.real, [...counts.keys()]),

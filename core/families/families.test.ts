@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { type Bed, squareBed } from '../bed/bed';
 import { survey } from '../bed/survey';
-import { SECTION_BY_KEY, section } from '../catalog/sections';
+import { section, SECTIONS } from '../catalog/sections';
 import { panelAreaM2 } from '../assembly/pieces';
 import { hingeCount } from '../assembly/slopedLid';
 import type { Assembly, Vec3 } from '../assembly/types';
@@ -63,7 +63,7 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
         const tags = [...a.members, ...a.panels, ...a.blocks, ...a.sheets].map((m) => m.tag);
         expect(new Set(tags).size).toBe(tags.length);
         for (const m of a.members) {
-          expect(SECTION_BY_KEY.has(m.sectionKey)).toBe(true);
+          expect(SECTIONS.find(m.sectionKey)).toBeDefined();
           const longest = Math.max(...section(m.sectionKey).stock.map((bar) => bar.lengthMm));
           expect(m.lengthMm).toBeLessThanOrEqual(longest + 0.5);
           if (m.shape.kind === 'straight') {

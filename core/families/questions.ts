@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { HOOP_SCHOOLS, type HoopShape, extentSchema, hoopAnswers } from '../assembly/hoops';
 import type { Assembly } from '../assembly/types';
-import { COVER_BY_KEY, type CoverMaterial, coverMaterial } from '../catalog/covers';
+import { COVERS, type CoverMaterial, coverMaterial } from '../catalog/covers';
 import { section } from '../catalog/sections';
 import { amount } from '../figure';
 import { type Result, fail, ok } from '../result';
@@ -34,7 +34,7 @@ export const sharedAnswers = {
   ...placeAnswers,
   cover: z
     .string()
-    .refine((key) => (COVER_BY_KEY.get(key)?.rolls.length ?? 0) > 0 && key !== 'mesh', 'must be a cover off a roll'),
+    .refine((key) => (COVERS.find(key)?.rolls.length ?? 0) > 0 && key !== 'mesh', 'must be a cover off a roll'),
   /** null: the cheapest roll that fits. */
   roll: z.string().nullable(),
   /** A second layer inside, and the air between; null: none. */
@@ -168,7 +168,7 @@ export function coverQuestions(
   a: Pick<SharedAnswers, 'cover' | 'roll'>,
   fits: (c: CoverMaterial) => boolean = () => true,
 ): readonly Question[] {
-  const covers: Option[] = [...COVER_BY_KEY.values()]
+  const covers: Option[] = [...COVERS.all().values()]
     .filter((c) => c.rolls.length > 0 && c.kind !== 'mesh' && fits(c))
     .map((c) => ({
       value: c.key,

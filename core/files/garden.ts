@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { bedSchema } from '../bed/bed';
-import { SECTION_BY_KEY } from '../catalog/sections';
+import { SECTIONS } from '../catalog/sections';
 import { hingedHoopLidSchema } from '../families/hingedHoopLid/answers';
 import { liftOffCoverSchema } from '../families/liftOffCover/answers';
 import { bentConduitSchema } from '../families/bentConduit/answers';
@@ -22,7 +22,7 @@ const id = z.string().min(1).max(40);
 const name = z.string().trim().min(1).max(60);
 
 const pricesOf = z.record(z.string().max(80), z.number().min(0).max(1e6));
-const sectionKeyOf = z.string().refine((key) => SECTION_BY_KEY.has(key), 'must be a section in the catalogue');
+const sectionKeyOf = z.string().refine((key) => SECTIONS.find(key) !== undefined, 'must be a section in the catalogue');
 
 function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
   return z.strictObject({

@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
-import { COVER_BY_KEY } from '../catalog/covers';
-import { HARDWARE_BY_KEY } from '../catalog/hardware';
+import { COVERS } from '../catalog/covers';
+import { HARDWARE } from '../catalog/hardware';
 import { type PriceList, barPriceKey, packPriceKey, rollPriceKey, sheetPriceKey } from '../catalog/prices';
-import { type Aisle, SECTION_BY_KEY } from '../catalog/sections';
-import { SHEET_BY_KEY } from '../catalog/sheets';
+import { type Aisle, SECTIONS } from '../catalog/sections';
+import { SHEETS } from '../catalog/sheets';
 import { type Fault, type Result, fail, failAll, ok } from '../result';
 
 /** One thing that has a price, as it stands in a list. */
@@ -19,7 +19,7 @@ export interface PricedThing {
 export function pricedThings(): readonly PricedThing[] {
   const mm = (x: number): string => `${Math.round(x)} mm`;
   return [
-    ...[...SECTION_BY_KEY.values()].flatMap((s) =>
+    ...[...SECTIONS.all().values()].flatMap((s) =>
       s.stock.map((bar) => ({
         key: barPriceKey(s, bar),
         aisle: s.aisle,
@@ -28,7 +28,7 @@ export function pricedThings(): readonly PricedThing[] {
         shipped: bar.price,
       })),
     ),
-    ...[...SHEET_BY_KEY.values()].flatMap((s) =>
+    ...[...SHEETS.all().values()].flatMap((s) =>
       s.sizes.map((size) => ({
         key: sheetPriceKey(size),
         aisle: 'Sheet goods' as const,
@@ -37,7 +37,7 @@ export function pricedThings(): readonly PricedThing[] {
         shipped: size.price,
       })),
     ),
-    ...[...COVER_BY_KEY.values()].flatMap((c) =>
+    ...[...COVERS.all().values()].flatMap((c) =>
       c.rolls.map((roll) => ({
         key: rollPriceKey(roll),
         aisle: 'Covers' as const,
@@ -46,7 +46,7 @@ export function pricedThings(): readonly PricedThing[] {
         shipped: roll.price,
       })),
     ),
-    ...[...HARDWARE_BY_KEY.values()].map((item) => ({
+    ...[...HARDWARE.all().values()].map((item) => ({
       key: packPriceKey(item),
       aisle: item.aisle,
       name: item.name,

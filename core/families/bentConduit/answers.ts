@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
 import { stockFor } from '../../catalog/market';
-import { SECTION_BY_KEY } from '../../catalog/sections';
+import { isBoard } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { sharedAnswers } from '../questions';
 
@@ -15,9 +15,7 @@ export const bentConduitSchema = z
   .strictObject({
     ...sharedAnswers,
     pipe: z.string().refine((key) => key in BEND_RADIUS, 'must be 1/2 or 3/4 conduit'),
-    frame: z
-      .string()
-      .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue'),
+    frame: z.string().refine(isBoard, 'must be a board in the catalogue'),
     wood: z.enum(['untreated', 'treated']),
     /** Corner of the shoulder above the rail, and the crown's centre line above it. */
     shoulderMm: z.number().min(0).max(2000),

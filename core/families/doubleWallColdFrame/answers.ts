@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
 import { stockFor } from '../../catalog/market';
-import { SECTION_BY_KEY } from '../../catalog/sections';
+import { isBoard } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { placeAnswers, sharedAnswers } from '../questions';
 
-const boardKey = z
-  .string()
-  .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue');
+const boardKey = z.string().refine(isBoard, 'must be a board in the catalogue');
 
 export const doubleWallColdFrameSchema = z.strictObject({
   ...placeAnswers,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SECTION_BY_KEY } from '../../catalog/sections';
+import { isBoard } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import type { BuildSite } from '../../bed/buildSite';
 import { stockFor } from '../../catalog/market';
@@ -7,9 +7,7 @@ import { sharedAnswers } from '../questions';
 
 export const hingedHoopLidSchema = z.strictObject({
   ...sharedAnswers,
-  frame: z
-    .string()
-    .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue'),
+  frame: z.string().refine(isBoard, 'must be a board in the catalogue'),
   stand: z.enum(['on edge', 'flat']),
   feet: z.enum(['straps-inside', 'sockets', 'straps-outside', 'screwed']),
   hinges: z.enum(['near', 'far']),

@@ -1,15 +1,13 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
 import { stockFor } from '../../catalog/market';
-import { SECTION_BY_KEY } from '../../catalog/sections';
+import { isBoard } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { sharedAnswers } from '../questions';
 
 export const liftOffCoverSchema = z.strictObject({
   ...sharedAnswers,
-  frame: z
-    .string()
-    .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue'),
+  frame: z.string().refine(isBoard, 'must be a board in the catalogue'),
   wood: z.enum(['untreated', 'treated']),
   sits: z.enum(['inside', 'on']),
   ridge: z.enum(['none', 'rope', 'pipe', 'pipe-bolted', 'timber']),

@@ -2,7 +2,8 @@ import { piece } from '../../assembly/pieces';
 import { straightRun } from '../../assembly/runs';
 import type { HardwareUse, Member, Vec3 } from '../../assembly/types';
 import { type Market, stockFor } from '../../catalog/market';
-import { KERF_MM, boardShape, section } from '../../catalog/sections';
+import { boardShape, section } from '../../catalog/sections';
+import { kerfMm } from '../../catalog/tools';
 import { type Result, fail, ok } from '../../result';
 
 const POST = '2x2 treated';
@@ -86,7 +87,7 @@ export function buildBox(s: BoxSite): Result<Box> {
   const back = wall('B', 'Back board', s.y1 - t / 2, [...courses, drop]);
 
   const low = slope * t;
-  const pairFromOne = low + drop + KERF_MM['circular saw'] <= w + 0.5;
+  const pairFromOne = low + drop + kerfMm('circular saw') <= w + 0.5;
   const sides = [s.x0 + t / 2, s.x1 - t / 2].flatMap((x, i): Member[] => {
     const letter = i === 0 ? 'C' : 'D';
     let bottom = s.z0;

@@ -1,4 +1,4 @@
-import { SECTION_BY_KEY, boardShape, section } from '../../catalog/sections';
+import { boardShape, section, SECTIONS } from '../../catalog/sections';
 import { fail, ok } from '../../result';
 import type { Family, Question } from '../family';
 import {
@@ -53,7 +53,7 @@ function boardWidth(key: string): number {
 
 /** Another board: as many whole ones in front as now, and near one more behind. */
 function withBoard(a: SlopedColdFrameAnswers, board: string): SlopedColdFrameAnswers {
-  const found = SECTION_BY_KEY.get(board)?.shape;
+  const found = SECTIONS.find(board)?.shape;
   if (found?.kind !== 'board') return { ...a, board };
   const w = found.widthMm;
   const frontMm = w * Math.max(1, Math.round(a.frontMm / w));

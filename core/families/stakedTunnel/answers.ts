@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SECTION_BY_KEY } from '../../catalog/sections';
+import { isTube } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import type { BuildSite } from '../../bed/buildSite';
 import { stockFor } from '../../catalog/market';
@@ -10,9 +10,7 @@ export const stakedTunnelSchema = z.strictObject({
   /** Distance between the feet, centre to centre; null: as wide as the bed allows. */
   spanMm: z.number().min(200).max(6000).nullable(),
   feet: z.enum(['rods', 'soil', 'straps']),
-  rod: z
-    .string()
-    .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'tube', 'must be a rod or pipe in the catalogue'),
+  rod: z.string().refine(isTube, 'must be a rod or pipe in the catalogue'),
   rodLengthMm: z.number().min(200).max(2000),
   rodShownMm: z.number().min(0).max(1000),
   buryMm: z.number().min(0).max(800),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
 import { stockFor } from '../../catalog/market';
-import { SECTION_BY_KEY } from '../../catalog/sections';
+import { isBoard } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { placeAnswers } from '../questions';
 
@@ -17,12 +17,8 @@ export const strawBaleSchema = z.strictObject({
   glazing: z.enum(['old-window', 'twin-wall-6']),
   lids: z.number().int().min(1).max(16),
   safety: z.enum(['film', 'none']),
-  support: z
-    .string()
-    .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue'),
-  lidFrame: z
-    .string()
-    .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'board', 'must be a board in the catalogue'),
+  support: z.string().refine(isBoard, 'must be a board in the catalogue'),
+  lidFrame: z.string().refine(isBoard, 'must be a board in the catalogue'),
   weights: z.number().int().min(0).max(200).nullable(),
   people: z.enum(['1', '2']),
 });

@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import { HOOP_SCHOOLS, hoopShapeSchema } from '../../assembly/hoops';
 import type { BuildSite } from '../../bed/buildSite';
-import { SECTION_BY_KEY } from '../../catalog/sections';
+import { isTube } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { placeAnswers, sharedAnswers } from '../questions';
 
-const tubeKey = z
-  .string()
-  .refine((key) => SECTION_BY_KEY.get(key)?.shape.kind === 'tube', 'must be a pipe in the catalogue');
+const tubeKey = z.string().refine(isTube, 'must be a pipe in the catalogue');
 const FOOT = 12 * MM_PER_INCH;
 
 /** Sizes that such a house of bent pipe is built in, mm. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
-import { COVER_BY_KEY } from '../../catalog/covers';
-import { SECTION_BY_KEY } from '../../catalog/sections';
+import { COVERS } from '../../catalog/covers';
+import { SECTIONS } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { sharedAnswers, weightsAnswer } from '../questions';
 
@@ -10,11 +10,11 @@ export const WIRES: Readonly<Record<string, number>> = { 'wire-9': 48 * MM_PER_I
 
 export const wireTunnelSchema = z.strictObject({
   ...sharedAnswers,
-  pipe: z.string().refine((key) => key in WIRES && SECTION_BY_KEY.has(key), 'must be 9 or 10 gauge wire'),
+  pipe: z.string().refine((key) => key in WIRES && SECTIONS.find(key) !== undefined, 'must be 9 or 10 gauge wire'),
   cover: z
     .string()
     .refine(
-      (key) => ['fabric', 'net', 'shade'].includes(COVER_BY_KEY.get(key)?.kind ?? ''),
+      (key) => ['fabric', 'net', 'shade'].includes(COVERS.find(key)?.kind ?? ''),
       'must be a fabric or net: wire is too weak for film',
     ),
   spanMm: z.number().min(200).max(2000).nullable(),

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { SECTION_BY_KEY, section } from '../../../core/catalog/sections';
+import { SECTIONS, section } from '../../../core/catalog/sections';
 import type { CutPiece, SectionBar, SectionCuts } from '../../../core/cutting/bars';
 import { cutBar, outgrown, spoil } from '../../../core/cutting/tickOff';
 import type { Member } from '../../../core/assembly/types';
@@ -347,7 +347,7 @@ export function OnHand(): ReactNode {
             onChange={(e) => setKey(e.target.value)}
             style={{ width: '8rem' }}
           >
-            {[...SECTION_BY_KEY.values()]
+            {[...SECTIONS.all().values()]
               .filter((s) => s.stock.length > 0)
               .map((s) => (
                 <option key={s.key} value={s.key}>

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import { HARDWARE_BY_KEY } from '../../../core/catalog/hardware';
+import { HARDWARE } from '../../../core/catalog/hardware';
 import { pricesCsv, readPricesCsv } from '../../../core/files/prices';
 import { type Fault, failAll, ok } from '../../../core/result';
 import { PlaceHead } from '../../app/Shell';
@@ -59,7 +59,7 @@ function OwnedThings(): ReactNode {
   const garden = useGarden();
   const edit = useEdit();
   const [key, setKey] = useState('screw-2-1/2');
-  const owned = Object.entries(garden.owned).filter(([k, n]) => n > 0 && HARDWARE_BY_KEY.has(k));
+  const owned = Object.entries(garden.owned).filter(([k, n]) => n > 0 && HARDWARE.find(k) !== undefined);
   const set = (id: string, name: string, n: number) => {
     const faults = edit(`Own ${name}`, (g) => void (g.owned[id] = n));
     return faults.length > 0 ? failAll(faults) : ok(n);
@@ -69,7 +69,7 @@ function OwnedThings(): ReactNode {
       <h2>Counted things on hand</h2>
       <Rows>
         {owned.map(([id, n]) => {
-          const item = HARDWARE_BY_KEY.get(id);
+          const item = HARDWARE.find(id);
           if (!item) return null;
           return (
             <li key={id}>
@@ -88,7 +88,7 @@ function OwnedThings(): ReactNode {
         })}
         <li>
           <Select aria-label="What to add" value={key} onChange={(e) => setKey(e.target.value)}>
-            {[...HARDWARE_BY_KEY.values()].map((item) => (
+            {[...HARDWARE.all().values()].map((item) => (
               <option key={item.key} value={item.key}>
                 {item.name}
               </option>
@@ -101,7 +101,7 @@ function OwnedThings(): ReactNode {
             decimals={0}
             min={0}
             max={100000}
-            onSet={(x) => set(key, HARDWARE_BY_KEY.get(key)?.name ?? key, x)}
+            onSet={(x) => set(key, HARDWARE.find(key)?.name ?? key, x)}
           />
         </li>
       </Rows>
