@@ -5,7 +5,7 @@ import { massKg, section } from './catalog/sections';
 import { stiffSheet } from './catalog/sheets';
 import { sheetSize } from './cover/rolls';
 import { FAMILY_KEYS, type FamilyKey, familyOf } from './families';
-import type { Cover, Garden } from './files/garden';
+import { type Cover, type Garden, newWork } from './files/garden';
 import { type Outline, buildSite, outline, quickPrice } from './plan';
 
 /** What families are compared by. */
@@ -50,7 +50,7 @@ export function firstCover(garden: Garden, bedId: string, key: FamilyKey, id: st
   if (!site) return undefined;
   const answers = familyOf(key).defaults(site);
   // Answers come from the family of this very key, so the pair is sound.
-  return { id, name, bedId, family: key, answers, kept: null, build: { at: 0, done: [] }, cut: [] } as unknown as Cover;
+  return { id, name, bedId, family: key, answers, ...newWork() } as unknown as Cover;
 }
 
 /** Every family on one bed, for one crop: worked out from the families themselves. */

@@ -1,13 +1,14 @@
 /** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
-import type { Assembly } from './assembly/types';
+import type { Assembly, HardwareUse } from './assembly/types';
 import { survey } from './bed/survey';
 import { rollPrice, sheetPrice } from './catalog/prices';
 import { coverMaterial } from './catalog/covers';
+import { putInForce } from './catalog/own';
 import { massKg, section } from './catalog/sections';
 import { type NoonAir, noonAir } from './climate/noon';
 import { panelAreaM2 } from './assembly/pieces';
 import { stiffSheet } from './catalog/sheets';
-import { type RollPlan, planRolls, sheetSize } from './cover/rolls';
+import { type RollPlan, planRolls, seamHardware, sheetSize } from './cover/rolls';
 import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './cutting/bars';
 import { readBarJob } from './cutting/job';
 import { type SheetCuts, planSheets } from './cutting/sheets';
@@ -39,6 +40,7 @@ export interface Outline {
   readonly rolls: RollPlan;
   readonly sheets: SheetCuts;
   readonly done: readonly CutDone[];
+  readonly also: readonly HardwareUse[];
   readonly snow: DesignSnow;
   readonly checks: readonly Check[];
   readonly strengths: readonly SnowStrength[];
@@ -65,6 +67,8 @@ export interface ToCut {
   readonly sheets: SheetCuts;
   /** Pieces sawn already. */
   readonly done: readonly CutDone[];
+  /** Things to buy that no part asks for: seams in sheets, and what the gardener adds. */
+  readonly also: readonly HardwareUse[];
 }
 
 /** That, cut and bought. */
@@ -80,8 +84,9 @@ export interface Plan extends Outline {
   readonly mends: readonly Mend[];
 }
 
-/** The bed a cover stands on and what the place asks of it. */
+/** The bed a cover stands on and what the place asks of it; the garden's own catalogue is in force from here on. */
 export function buildSite(garden: Garden, bedId: string): BuildSite | undefined {
+  putInForce(garden.catalog);
   const bed = garden.beds.find((b) => b.id === bedId);
   return (
     bed && {
@@ -100,9 +105,10 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const built = familyOf(cover.family).assemble(cover.answers, site);
   if (!built.ok) return built;
   const assembly = built.value;
-  const rolls = planRolls(assembly.sheets, (roll) => rollPrice(garden.prices, roll));
+  const { prices, shelfFlat } = garden;
+  const rolls = planRolls(assembly.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cover.cutFlat);
   const snow = designSnow(garden.site.snow, garden.site.exposure);
-  const sheets = planSheets(assembly.panels, (size) => sheetPrice(garden.prices, size));
+  const sheets = planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cover.cutFlat);
   const air = noonAir(assembly.enclosure, { ...garden.site, ...garden.site.noon, windMPerS: LIGHT_AIR_M_PER_S });
   const lifts = assembly.moving.map((part) => liftFigure(assembly, part));
   const { checks, strengths } = checkAssembly(assembly, {
@@ -124,6 +130,7 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
     rolls,
     sheets,
     done: cover.cut,
+    also: [...seamHardware(rolls.seams), ...cover.also.map((a) => ({ ...a, joint: 'Added by you' }))],
     snow,
     checks,
     strengths,
@@ -136,6 +143,7 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
 
 /** The cuts, proven best where that can be, and what to buy for them. */
 export function cutAndShop(o: ToCut, solver: IntegerSolver): Result<Pick<Plan, 'cuts' | 'shopping'>> {
+  putInForce(o.garden.catalog);
   const cut = cutAll(o, (job) => solveBars(job, solver));
   return cut.ok ? ok({ cuts: cut.value, shopping: shop(o, cut.value) }) : cut;
 }
@@ -168,7 +176,8 @@ function cutAll(
 }
 
 function shop(o: ToCut, cuts: readonly SectionCuts[]): ShoppingList {
-  return shoppingList(o.assembly, cuts, o.rolls, o.sheets, o.garden.prices, o.garden.owned, o.garden.units.currency);
+  const hardware = [...o.assembly.hardware, ...o.also];
+  return shoppingList(hardware, cuts, o.rolls, o.sheets, o.garden.prices, o.garden.owned, o.garden.units.currency);
 }
 
 /** Price by the quick cutting rule: for comparing changes, where a dollar either way does not matter. */

@@ -53,13 +53,16 @@ export function planTogether(garden: Garden, covers: readonly Cover[], solver: I
     apart += alone.value.shopping.paid;
   }
   const assembly = gather(outlines);
+  const { prices, shelfFlat } = garden;
+  const cutFlat = covers.flatMap((c, i) => c.cutFlat.map((d) => ({ ...d, tag: `${i + 1}.${d.tag}` })));
   const done = covers.flatMap((c, i) => c.cut.map((d) => ({ ...d, tag: `${i + 1}.${d.tag}` })));
   const whole = {
     garden,
     done,
+    also: outlines.flatMap((o, i) => o.also.map((h) => ({ ...h, joint: `${i + 1}: ${h.joint}` }))),
     assembly,
-    rolls: planRolls(assembly.sheets, (roll) => rollPrice(garden.prices, roll)),
-    sheets: planSheets(assembly.panels, (size) => sheetPrice(garden.prices, size)),
+    rolls: planRolls(assembly.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cutFlat),
+    sheets: planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cutFlat),
   };
   const cut = cutAndShop(whole, solver);
   if (!cut.ok) return cut;

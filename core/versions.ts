@@ -1,5 +1,6 @@
 /** Versions of one cover, side by side: as it is, as it was kept, and the changes a gardener would try first. */
 import { type Drawn, drawAssembly } from './assembly/project';
+import { putInForce } from './catalog/own';
 import { section, sectionKeys } from './catalog/sections';
 import { type Measures, firstCover, measuresOf } from './compare';
 import { type Answers, familyOf } from './families';
@@ -40,6 +41,7 @@ function stouterPipe(key: string): string | undefined {
 
 /** Every version that can be built, the present one first. */
 export function versionsOf(garden: Garden, cover: Cover): readonly Version[] {
+  putInForce(garden.catalog);
   const now = outline(garden, cover);
   if (!now.ok) return [];
   const family = familyOf(cover.family);

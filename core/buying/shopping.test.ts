@@ -1,17 +1,18 @@
-import type { Assembly, HardwareUse } from '../assembly/types';
+import type { HardwareUse } from '../assembly/types';
 import { HARDWARE } from '../catalog/hardware';
-import { demoGarden } from '../files/demo';
-import { outline } from '../plan';
 import { shoppingList } from './shopping';
 
-const garden = demoGarden();
-const first = garden.covers[0];
-const drawn = first && outline(garden, first);
-const base: Assembly = drawn?.ok ? drawn.value.assembly : (undefined as never);
-const with_ = (hardware: readonly HardwareUse[]): Assembly => ({ ...base, hardware });
 const use = (itemKey: string, count: number): HardwareUse => ({ itemKey, count, joint: `joint of ${count}` });
 const list = (hardware: readonly HardwareUse[], owned = {}, prices = {}, currency = 'USD') =>
-  shoppingList(with_(hardware), [], { rolls: [], tooWide: [] }, { sheets: [], tooLarge: [] }, prices, owned, currency);
+  shoppingList(
+    hardware,
+    [],
+    { rolls: [], seams: [], tooWide: [] },
+    { sheets: [], tooLarge: [] },
+    prices,
+    owned,
+    currency,
+  );
 
 test('uses of one thing are added up, joint by joint, and bought in whole packs', () => {
   const { lines } = list([use('strap', 6), use('strap', 8)]);

@@ -1,4 +1,4 @@
-import type { Assembly } from '../assembly/types';
+import type { HardwareUse } from '../assembly/types';
 import { HARDWARE, hardwareItem } from '../catalog/hardware';
 import {
   type PriceList,
@@ -51,7 +51,7 @@ export interface ShoppingList {
  * Every line is rounded to the smallest coin, so that the lines add up to the total.
  */
 export function shoppingList(
-  assembly: Pick<Assembly, 'hardware'>,
+  needed: readonly HardwareUse[],
   cuts: readonly SectionCuts[],
   rolls: RollPlan,
   sheets: SheetCuts,
@@ -69,11 +69,12 @@ export function shoppingList(
       if (!bar.fromShelf) groups.set(bar.lengthMm, [...(groups.get(bar.lengthMm) ?? []), bar]);
     for (const [lengthMm, bars] of groups) {
       const price = bars[0]?.price ?? 0;
+      const sold = s.stock.find((bar) => bar.lengthMm === lengthMm);
       const share =
         bars.reduce((sum, bar) => sum + bar.pieces.reduce((t, p) => t + p.lengthMm, 0), 0) / (bars.length * lengthMm);
       lines.push({
         key: `${cut.sectionKey} ${Math.round(lengthMm)}`,
-        priceKey: barPriceKey(s, { lengthMm, price }),
+        priceKey: barPriceKey(s, sold ?? { lengthMm, price }),
         aisle: s.aisle,
         name: s.name,
         size: [amount(lengthMm, 'length')],
@@ -92,7 +93,8 @@ export function shoppingList(
   }
 
   const rollGroups = new Map<string, RollPlan['rolls'][number][]>();
-  for (const cut of rolls.rolls) rollGroups.set(cut.roll.key, [...(rollGroups.get(cut.roll.key) ?? []), cut]);
+  for (const cut of rolls.rolls.filter((r) => !r.fromShelf))
+    rollGroups.set(cut.roll.key, [...(rollGroups.get(cut.roll.key) ?? []), cut]);
   for (const [key, group] of rollGroups) {
     const first = group[0];
     if (!first) continue;
@@ -124,7 +126,8 @@ export function shoppingList(
   }
 
   const sheetGroups = new Map<string, SheetCuts['sheets'][number][]>();
-  for (const cut of sheets.sheets) sheetGroups.set(cut.size.key, [...(sheetGroups.get(cut.size.key) ?? []), cut]);
+  for (const cut of sheets.sheets.filter((x) => !x.fromShelf))
+    sheetGroups.set(cut.size.key, [...(sheetGroups.get(cut.size.key) ?? []), cut]);
   for (const [key, group] of sheetGroups) {
     const first = group[0];
     if (!first) continue;
@@ -151,7 +154,7 @@ export function shoppingList(
   }
 
   const hardware = new Map<string, { count: number; uses: { count: number; joint: string }[] }>();
-  for (const use of assembly.hardware) {
+  for (const use of needed) {
     const entry = hardware.get(use.itemKey) ?? { count: 0, uses: [] };
     entry.count += use.count;
     entry.uses.push({ count: use.count, joint: use.joint });

@@ -1,4 +1,5 @@
 import { MM_PER_INCH } from '../units/length';
+import { isTube, shippedKey } from './sections';
 
 /** A moulded fitting that pipe is pushed into. */
 export type Fitting = 'elbow-45' | 'elbow-90' | 'tee' | 'three-way' | 'four-way';
@@ -13,12 +14,12 @@ const LAYING_IN: Readonly<Record<string, { readonly straight: number; readonly h
   'pvc-1': { straight: 0.6875, half: 0.34375 },
 };
 
-/** Pipes that fittings are moulded for. */
-export const FITTED_PIPES: readonly string[] = Object.keys(LAYING_IN);
+/** Whether fittings are moulded for a pipe. */
+export const isFitted = (key: string): boolean => isTube(key) && shippedKey(key) in LAYING_IN;
 
 /** What one fitting takes up of the distance from centre to centre, mm. @throws for a pipe without fittings. */
 export function takeUpMm(pipeKey: string, fitting: Fitting): number {
-  const sizes = LAYING_IN[pipeKey];
+  const sizes = LAYING_IN[shippedKey(pipeKey)];
   if (!sizes) throw new Error(`No fittings for "${pipeKey}"`);
   return (fitting === 'elbow-45' ? sizes.half : sizes.straight) * MM_PER_INCH;
 }

@@ -89,6 +89,8 @@ const ITEMS: readonly HardwareItem[] = [
   item('string-lights', 'string of warm bulbs for outdoors, 3 m', 1, 17, YARD),
   item('old-window', 'old window sash, looked for second-hand', 1, 10, YARD),
   item('straw-bale', 'straw bale 36 x 18 x 14 in', 1, 8, YARD),
+  item('seam-tape', 'clear UV tape for a seam in film', 15, 9.4, FIXINGS, 'm'),
+  item('thread', 'UV thread for a seam in fabric', 100, 5.6, FIXINGS, 'm'),
   item('safety-film', 'safety film for glass', 1, 14, FIXINGS),
 ];
 

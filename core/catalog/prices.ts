@@ -7,7 +7,7 @@ import type { SheetSize } from './sheets';
 export type PriceList = Readonly<Record<string, number>>;
 
 export function barPriceKey(s: Section, bar: StockLength): string {
-  return `bar ${s.key} ${Math.round(bar.lengthMm)}`;
+  return `bar ${s.key} ${Math.round(bar.namedMm ?? bar.lengthMm)}`;
 }
 export function packPriceKey(item: HardwareItem): string {
   return `pack ${item.key}`;

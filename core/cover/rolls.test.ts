@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { SheetPart } from '../assembly/types';
-import { planRolls } from './rolls';
+import { planRolls, seamHardware } from './rolls';
 
 const FOOT = 304.8;
 const sheet = (tag: string, acrossMm: number, alongMm: number, rollKey: string | null = null): SheetPart => ({
@@ -30,10 +30,46 @@ test('two flaps lie side by side', () => {
 });
 
 test('a sheet wider than every roll is named with what it needs', () => {
-  const { rolls, tooWide } = planRolls([sheet('S1', 21 * FOOT, 60 * FOOT)], price);
+  const { rolls, tooWide } = planRolls([sheet('S1', 90 * FOOT, 130 * FOOT)], price);
   expect(rolls).toEqual([]);
-  expect(tooWide).toEqual([{ tag: 'S1', needMm: 21 * FOOT, widestMm: 20 * FOOT }]);
-  expect(planRolls([sheet('S1', 11 * FOOT, 26 * FOOT, 'film-uv 10x50 ft')], price).tooWide.length).toBe(1);
+  expect(tooWide).toEqual([{ tag: 'S1', needMm: 90 * FOOT, widestMm: 20 * FOOT }]);
+  // Mesh is not sewn.
+  const mesh = { ...sheet('M1', 8 * FOOT, 60 * FOOT), coverKey: 'mesh' };
+  expect(planRolls([mesh], price).tooWide.length).toBe(1);
+});
+
+test('a sheet wider than every roll is made of lapped strips, with what holds the seam', () => {
+  const { rolls, seams, tooWide } = planRolls([sheet('S1', 21 * FOOT, 60 * FOOT)], price);
+  expect(tooWide).toEqual([]);
+  const lapMm = 4 * 25.4;
+  expect(seams).toEqual([{ tag: 'S1', coverKey: 'film-uv', strips: 2, lapMm, lengthMm: 60 * FOOT }]);
+  const strips = rolls.flatMap((r) => r.placed);
+  expect(strips.map((p) => p.tag).sort()).toEqual(['S1-1', 'S1-2']);
+  expect(strips.reduce((sum, p) => sum + (p.turned ? p.runMm : p.widthMm), 0)).toBeCloseTo(21 * FOOT + lapMm, 6);
+  expect(seamHardware(seams)).toEqual([{ itemKey: 'seam-tape', count: 37, joint: 'Both faces of the seam in S1' }]);
+  // The roll that is asked for is used, with a seam where it is too narrow.
+  expect(planRolls([sheet('S1', 11 * FOOT, 26 * FOOT, 'film-uv 10x50 ft')], price).seams.length).toBe(1);
+});
+
+test('what is on the shelf is cut first, worn stuff is not, and what is cut is planned no more', () => {
+  const own = (id: string, widthFt: number, lengthFt: number, condition: 'sound' | 'worn' = 'sound') => ({
+    id,
+    kind: 'cover' as const,
+    key: 'film-uv',
+    widthMm: widthFt * FOOT,
+    lengthMm: lengthFt * FOOT,
+    quantity: 1,
+    condition,
+  });
+  const parts = [sheet('S1', 9 * FOOT, 16 * FOOT), sheet('S2', 4 * FOOT, 3 * FOOT)];
+  const { rolls } = planRolls(parts, price, [own('old', 12, 20, 'worn'), own('rest', 4, 5)]);
+  expect(rolls.map((r) => [r.fromShelf, r.placed.map((p) => p.tag)])).toEqual([
+    [false, ['S1']],
+    [true, ['S2']],
+  ]);
+  expect(rolls[1]?.roll.key).toBe('rest');
+  const done = [{ tag: 'S1', kind: 'cover' as const, key: 'film-uv', widthMm: 16 * FOOT, lengthMm: 9 * FOOT }];
+  expect(planRolls(parts, price, [], done).rolls.flatMap((r) => r.placed.map((p) => p.tag))).toEqual(['S2']);
 });
 
 test('sheets never overlap and never leave their roll', () => {

@@ -1,5 +1,8 @@
-import type { SheetPart } from '../assembly/types';
+import type { HardwareUse, SheetPart } from '../assembly/types';
 import { type Roll, coverMaterial } from '../catalog/covers';
+import { type FlatStuff, type PlacedPiece, type ShelfSheet, leftovers, onShelf, packSheets } from '../cutting/sheets';
+import { type FlatDone, isFlatCut } from '../cutting/tickOff';
+import { MM_PER_INCH } from '../units/length';
 
 /** A sheet's cut size: the sum of its allowances, mm. */
 export interface SheetSize {
@@ -13,7 +16,7 @@ export function sheetSize(part: SheetPart): SheetSize {
   return { acrossMm: total(part.across), alongMm: total(part.along) };
 }
 
-/** Where a sheet is cut from a roll; `turned` lies with its long way across the roll. */
+/** Where a sheet, or one strip of a seamed one, is cut from a roll; `turned` lies with its long way across the roll. */
 export interface Placed {
   readonly tag: string;
   readonly part: string;
@@ -24,140 +27,187 @@ export interface Placed {
   readonly turned: boolean;
 }
 
-/** One roll to buy and what is cut from it. */
+/** One roll and what is cut from it. */
 export interface RollCut {
   readonly coverKey: string;
+  readonly label: string;
   readonly roll: Roll;
+  readonly fromShelf: boolean;
   readonly placed: readonly Placed[];
   /** Full-width length left on the roll. */
   readonly leftMm: number;
+  /** Everything worth keeping of it. */
+  readonly left: readonly FlatStuff[];
   readonly usedShare: number;
 }
 
-/** Rolls for all sheets, and the tags of sheets that no roll is wide enough for. */
+/** A sheet that no roll is wide enough for, made of strips that lap. */
+export interface Seam {
+  readonly tag: string;
+  readonly coverKey: string;
+  readonly strips: number;
+  readonly lapMm: number;
+  /** All its seams together. */
+  readonly lengthMm: number;
+}
+
+/** What holds a seam: tape on both faces of film, three runs of thread in fabric. */
+export function seamHardware(seams: readonly Seam[]): readonly HardwareUse[] {
+  return seams.map((s) => {
+    const film = coverMaterial(s.coverKey).kind === 'film';
+    const metres = s.lengthMm / 1000;
+    return {
+      itemKey: film ? 'seam-tape' : 'thread',
+      count: Math.ceil(metres * (film ? 2 : 3)),
+      joint: film ? `Both faces of the seam in ${s.tag}` : `Seam in ${s.tag}`,
+    };
+  });
+}
+
+/** Rolls for all sheets; those that need a seam; and the tags of sheets that not even strips of a roll make. */
 export interface RollPlan {
   readonly rolls: readonly RollCut[];
+  readonly seams: readonly Seam[];
   readonly tooWide: readonly { readonly tag: string; readonly needMm: number; readonly widestMm: number }[];
 }
 
 const EDGE_MM = 0.5;
+/** Sewn or taped seams lap 4 in. */
+const LAP_MM = 4 * MM_PER_INCH;
+/** More strips than this are no sheet any more. */
+const MOST_STRIPS = 4;
 
-/** Lays sheets on rolls of one kind, side by side where two fit, first fit by length; undefined when one does not fit. */
-function layOut(parts: readonly SheetPart[], roll: Roll): RollCut[] | undefined {
-  interface Row {
-    atMm: number;
-    runMm: number;
-    freeMm: number;
-  }
-  const rolls: { rows: Row[]; placed: Placed[]; endMm: number }[] = [];
-  const sized = parts.map((part) => {
-    const { acrossMm, alongMm } = sheetSize(part);
-    const straight = acrossMm <= roll.widthMm + EDGE_MM && alongMm <= roll.lengthMm + EDGE_MM;
-    const sideways = alongMm <= roll.widthMm + EDGE_MM && acrossMm <= roll.lengthMm + EDGE_MM;
-    // The shorter run wastes less roll where both ways fit.
-    const turned = sideways && (!straight || acrossMm < alongMm);
-    return {
-      part,
-      fits: straight || sideways,
-      turned,
-      runMm: turned ? acrossMm : alongMm,
-      widthMm: turned ? alongMm : acrossMm,
-    };
-  });
-  if (sized.some((s) => !s.fits)) return undefined;
-  sized.sort((a, b) => b.runMm - a.runMm);
-  for (const s of sized) {
-    let done = false;
-    for (const r of rolls) {
-      const row = r.rows.find((w) => w.freeMm >= s.widthMm - EDGE_MM && w.runMm >= s.runMm - EDGE_MM);
-      if (row) {
-        r.placed.push({
-          tag: s.part.tag,
-          part: s.part.part,
-          atMm: row.atMm,
-          sideMm: roll.widthMm - row.freeMm,
-          runMm: s.runMm,
-          widthMm: s.widthMm,
-          turned: s.turned,
-        });
-        row.freeMm -= s.widthMm;
-        done = true;
-      } else if (r.endMm + s.runMm <= roll.lengthMm + EDGE_MM) {
-        r.placed.push({
-          tag: s.part.tag,
-          part: s.part.part,
-          atMm: r.endMm,
-          sideMm: 0,
-          runMm: s.runMm,
-          widthMm: s.widthMm,
-          turned: s.turned,
-        });
-        r.rows.push({ atMm: r.endMm, runMm: s.runMm, freeMm: roll.widthMm - s.widthMm });
-        r.endMm += s.runMm;
-        done = true;
-      }
-      if (done) break;
+interface Strip {
+  readonly tag: string;
+  readonly part: string;
+  readonly acrossMm: number;
+  readonly alongMm: number;
+}
+
+type Size = Pick<Roll, 'widthMm' | 'lengthMm'>;
+
+function holds(roll: Size, a: number, b: number): boolean {
+  return Math.min(a, b) <= roll.widthMm + EDGE_MM && Math.max(a, b) <= roll.lengthMm + EDGE_MM
+    ? true
+    : Math.max(a, b) <= roll.widthMm + EDGE_MM && Math.min(a, b) <= roll.lengthMm + EDGE_MM;
+}
+
+/** A sheet in the fewest lapped strips that some roll holds, the seams along it rather than across; undefined when none does. */
+function strips(
+  part: SheetPart,
+  rolls: readonly Size[],
+): { readonly list: readonly Strip[]; readonly seam?: Seam } | undefined {
+  const { acrossMm, alongMm } = sheetSize(part);
+  const { tag, coverKey } = part;
+  const most = coverMaterial(coverKey).kind === 'mesh' ? 1 : MOST_STRIPS;
+  for (let n = 1; n <= most; n++)
+    for (const way of ['along', 'across'] as const) {
+      const split = (mm: number): number => (mm + (n - 1) * LAP_MM) / n;
+      const [a, l] = way === 'along' ? [split(acrossMm), alongMm] : [acrossMm, split(alongMm)];
+      if (!rolls.some((roll) => holds(roll, a, l))) continue;
+      if (n === 1) return { list: [{ tag, part: part.part, acrossMm, alongMm }] };
+      return {
+        list: Array.from({ length: n }, (_, i) => ({
+          tag: `${tag}-${i + 1}`,
+          part: `${part.part}, strip ${i + 1}`,
+          acrossMm: a,
+          alongMm: l,
+        })),
+        seam: { tag, coverKey, strips: n, lapMm: LAP_MM, lengthMm: (n - 1) * (way === 'along' ? alongMm : acrossMm) },
+      };
     }
-    if (!done)
-      rolls.push({
-        rows: [{ atMm: 0, runMm: s.runMm, freeMm: roll.widthMm - s.widthMm }],
-        placed: [
-          {
-            tag: s.part.tag,
-            part: s.part.part,
-            atMm: 0,
-            sideMm: 0,
-            runMm: s.runMm,
-            widthMm: s.widthMm,
-            turned: s.turned,
-          },
-        ],
-        endMm: s.runMm,
-      });
-  }
-  const coverKey = parts[0]?.coverKey ?? '';
-  return rolls.map((r) => ({
-    coverKey,
-    roll,
-    placed: r.placed,
-    leftMm: Math.max(0, roll.lengthMm - r.endMm),
-    usedShare: r.placed.reduce((sum, p) => sum + p.runMm * p.widthMm, 0) / (roll.lengthMm * roll.widthMm),
-  }));
+  return undefined;
+}
+
+/** A roll kept on the shelf, as a roll. */
+interface Stock extends Size {
+  readonly roll: Roll;
+  readonly price: number;
+  readonly available?: number;
+}
+
+function asPlaced(p: PlacedPiece, s: Strip): Placed {
+  return {
+    tag: s.tag,
+    part: s.part,
+    atMm: p.yMm,
+    sideMm: p.xMm,
+    runMm: p.lengthMm,
+    widthMm: p.widthMm,
+    turned: Math.abs(p.widthMm - s.acrossMm) > EDGE_MM,
+  };
 }
 
 /**
- * Chooses rolls for every sheet: the asked one, or the cheapest that all sheets of a cover fit on.
+ * Lays every sheet on rolls: first on those of the shelf, then on the asked one or the cheapest that hold the rest. What no roll
+ * is wide enough for is made of lapped strips.
  * @param price what a roll costs in this garden
+ * @param shelf rolls and pieces of them on hand
+ * @param done pieces that are cut already
  */
-export function planRolls(parts: readonly SheetPart[], price: (roll: Roll) => number): RollPlan {
+export function planRolls(
+  parts: readonly SheetPart[],
+  price: (roll: Roll) => number,
+  shelf: readonly ShelfSheet[] = [],
+  done: readonly FlatDone[] = [],
+): RollPlan {
   const groups = new Map<string, SheetPart[]>();
   for (const part of parts) {
     const key = `${part.coverKey}|${part.rollKey ?? ''}`;
     groups.set(key, [...(groups.get(key) ?? []), part]);
   }
   const rolls: RollCut[] = [];
+  const seams: Seam[] = [];
   const tooWide: RollPlan['tooWide'][number][] = [];
   for (const group of groups.values()) {
     const first = group[0];
     if (!first) continue;
-    const offered = coverMaterial(first.coverKey).rolls.filter(
-      (r) => first.rollKey === null || r.key === first.rollKey,
-    );
-    let best: { cuts: RollCut[]; cost: number } | undefined;
-    for (const roll of offered) {
-      const cuts = layOut(group, roll);
-      const cost = (cuts?.length ?? 0) * price(roll);
-      if (cuts && (!best || cost < best.cost)) best = { cuts, cost };
-    }
-    if (best) rolls.push(...best.cuts);
-    else {
-      const widest = Math.max(0, ...offered.map((r) => r.widthMm));
-      for (const part of group) {
+    const { coverKey, rollKey } = first;
+    const bought = coverMaterial(coverKey).rolls.filter((r) => rollKey === null || r.key === rollKey);
+    const stock: Stock[] = [
+      ...onShelf(shelf, 'cover', coverKey).map((own) => ({
+        ...own,
+        roll: { key: own.id, widthMm: own.widthMm, lengthMm: own.lengthMm, price: 0 },
+      })),
+      ...bought.map((roll) => ({ roll, widthMm: roll.widthMm, lengthMm: roll.lengthMm, price: price(roll) })),
+    ];
+    const wanted = new Map<string, Strip>();
+    for (const part of group) {
+      // A seam only where not even what can be bought is wide enough.
+      const made = strips(part, stock);
+      if (!made) {
         const { acrossMm, alongMm } = sheetSize(part);
-        if (Math.min(acrossMm, alongMm) > widest || offered.every((r) => Math.max(acrossMm, alongMm) > r.lengthMm))
-          tooWide.push({ tag: part.tag, needMm: Math.min(acrossMm, alongMm), widestMm: widest });
+        const widestMm = Math.max(0, ...stock.map((r) => r.widthMm));
+        tooWide.push({ tag: part.tag, needMm: Math.min(acrossMm, alongMm), widestMm });
+        continue;
       }
+      if (made.seam) seams.push(made.seam);
+      for (const strip of made.list)
+        if (!isFlatCut(done, strip.tag, coverKey, strip.acrossMm, strip.alongMm)) wanted.set(strip.tag, strip);
+    }
+    const pieces = [...wanted.values()].map((s) => ({
+      tag: s.tag,
+      widthMm: s.acrossMm,
+      lengthMm: s.alongMm,
+      turns: true,
+    }));
+    for (const open of packSheets(pieces, stock, 0) ?? []) {
+      const { roll, available } = open.size;
+      const endMm = Math.max(0, ...open.placed.map((p) => p.yMm + p.lengthMm));
+      rolls.push({
+        coverKey,
+        label: `Roll ${rolls.length + 1}`,
+        roll,
+        fromShelf: available !== undefined,
+        placed: open.placed.flatMap((p) => {
+          const strip = wanted.get(p.tag);
+          return strip ? [asPlaced(p, strip)] : [];
+        }),
+        leftMm: Math.max(0, roll.lengthMm - endMm),
+        left: leftovers(roll, open.placed, 0),
+        usedShare: open.placed.reduce((sum, p) => sum + p.widthMm * p.lengthMm, 0) / (roll.lengthMm * roll.widthMm),
+      });
     }
   }
-  return { rolls, tooWide };
+  return { rolls, seams, tooWide };
 }

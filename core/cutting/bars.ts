@@ -4,14 +4,19 @@ import { kerfMm } from '../catalog/tools';
 import { type Section, section } from '../catalog/sections';
 import type { BarJob } from './job';
 import type { CutPlan } from './solve';
-import { type CutDone, isCut } from './tickOff';
+import { type CutDone, type ShelfCondition, isCut } from './tickOff';
 
 /** A bar or pipe on hand. */
 export interface ShelfBar {
+  readonly id: string;
   readonly sectionKey: string;
   readonly lengthMm: number;
   readonly quantity: number;
+  readonly condition: ShelfCondition;
 }
+
+/** Half of a bowed board has a quarter of its bow: longer pieces are not cut from it. Source: the bow of an arc goes with the square of its length. */
+const OF_BOWED = 0.5;
 
 /** The cutting job of one section, with the members behind its pieces. */
 export interface SectionJob {
@@ -19,7 +24,8 @@ export interface SectionJob {
   readonly job: BarJob;
   /** Real length of each stock entry; the job's length is this less the squared end. */
   readonly realLengthMm: readonly number[];
-  readonly fromShelf: readonly boolean[];
+  /** Of the shelf bar that a stock entry is; undefined for bought ones. */
+  readonly shelfIds: readonly (string | undefined)[];
   readonly members: readonly Member[];
   /** By the tag of a board, the other piece that comes out of it. */
   readonly sawnFrom: ReadonlyMap<string, string>;
@@ -48,26 +54,26 @@ export function sectionJobs(
     const bought = s.stock.map((bar) => ({
       real: bar.lengthMm,
       price: barPrice(prices, s, bar),
-      shelf: false as const,
-      available: undefined,
+      own: undefined,
     }));
     const owned = shelf
-      .filter((bar) => bar.sectionKey === sectionKey && bar.quantity > 0)
-      .map((bar) => ({ real: bar.lengthMm, price: 0, shelf: true as const, available: bar.quantity }));
+      .filter((bar) => bar.sectionKey === sectionKey && bar.quantity > 0 && bar.condition !== 'worn')
+      .map((bar) => ({ real: bar.lengthMm, price: 0, own: bar }));
     const stock = [...bought, ...owned];
     return {
       sectionKey,
       members,
       sawnFrom,
       realLengthMm: stock.map((bar) => bar.real),
-      fromShelf: stock.map((bar) => bar.shelf),
+      shelfIds: stock.map((bar) => bar.own?.id),
       job: {
         kerf: kerfMm(s.tool),
         // A whole bar taken as it comes needs no squaring, so squaring counts only where a cut follows; see usableLength.
         stock: stock.map((bar) => ({
           length: usableLength(s, bar.real, [...counts.keys()]),
           price: bar.price,
-          ...(bar.available === undefined ? {} : { available: bar.available }),
+          ...(bar.own && { available: bar.own.quantity }),
+          ...(bar.own?.condition === 'bowed' && { longestPiece: bar.real * OF_BOWED }),
         })),
         pieces: [...counts].sort((a, b) => b[0] - a[0]).map(([length, quantity]) => ({ length, quantity })),
       },
@@ -100,6 +106,7 @@ export interface SectionBar {
   readonly lengthMm: number;
   readonly price: number;
   readonly fromShelf: boolean;
+  readonly shelfId: string | undefined;
   readonly squareMm: number;
   readonly pieces: readonly CutPiece[];
   /** What is left after the last cut, mm. */
@@ -148,7 +155,8 @@ export function labelCuts(sectionJob: SectionJob, plan: CutPlan, firstBar: numbe
       label: `${s.shape.kind === 'tube' ? 'Pipe' : 'Board'} ${firstBar + i}`,
       lengthMm,
       price: bar.price,
-      fromShelf: sectionJob.fromShelf[bar.stock] ?? false,
+      fromShelf: sectionJob.shelfIds[bar.stock] !== undefined,
+      shelfId: sectionJob.shelfIds[bar.stock],
       squareMm,
       pieces,
       offcutMm: Math.max(0, lengthMm - at),

@@ -7,6 +7,8 @@ const stockSchema = z.object({
   length: z.number().positive().finite(),
   price: z.number().min(0).finite(),
   available: z.number().int().min(0).optional(),
+  /** No longer piece is cut from it, such as from a bowed board. */
+  longestPiece: z.number().positive().finite().optional(),
 });
 
 /**
@@ -27,7 +29,9 @@ export type BarJob = z.infer<typeof barJobSchema>;
 export function readBarJob(value: unknown): Result<BarJob> {
   const read = barJobSchema.safeParse(value);
   if (!read.success) return failAll(issueFaults(read.error.issues));
-  const longest = Math.max(...read.data.stock.filter((s) => s.available !== 0).map((s) => s.length));
+  const longest = Math.max(
+    ...read.data.stock.filter((s) => s.available !== 0).map((s) => Math.min(s.length, s.longestPiece ?? Infinity)),
+  );
   const faults = read.data.pieces.flatMap((piece, i) =>
     piece.quantity > 0 && piece.length > longest + 1e-6
       ? [

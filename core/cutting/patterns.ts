@@ -10,6 +10,13 @@ export interface Pattern {
 
 const SLACK = 1e-6;
 
+/** How many more of a piece go into what room is left on a bar. */
+function fitting(job: BarJob, stock: number, i: number, room: number): number {
+  const piece = job.pieces[i];
+  if (!piece || piece.length > (job.stock[stock]?.longestPiece ?? Infinity) + SLACK) return 0;
+  return Math.min(piece.quantity, Math.floor((room + SLACK) / (piece.length + job.kerf)));
+}
+
 /**
  * Every maximal pattern of every stock length (no further wanted piece fits), or undefined when there are more than the limit.
  * Maximal patterns suffice because demand may be over-fulfilled and surplus pieces simply not cut.
@@ -23,18 +30,16 @@ export function maximalPatterns(job: BarJob, limit: number): readonly Pattern[] 
   const fill = (stock: number, at: number, room: number): boolean => {
     const index = order[at];
     if (index === undefined) {
-      const maximal = order.every((i) => {
-        const piece = job.pieces[i];
-        return !piece || (counts[i] ?? 0) >= piece.quantity || piece.length + job.kerf > room + SLACK;
-      });
+      const maximal = order.every(
+        (i) => (counts[i] ?? 0) >= (job.pieces[i]?.quantity ?? 0) || fitting(job, stock, i, room) < 1,
+      );
       if (!maximal || counts.every((c) => c === 0)) return true;
       found.push({ stock, counts: [...counts], used: (job.stock[stock]?.length ?? 0) - room });
       return found.length <= limit;
     }
     const piece = job.pieces[index];
     if (!piece) return true;
-    const most = Math.min(piece.quantity, Math.floor((room + SLACK) / (piece.length + job.kerf)));
-    for (let c = most; c >= 0; c--) {
+    for (let c = fitting(job, stock, index, room); c >= 0; c--) {
       counts[index] = c;
       if (!fill(stock, at + 1, room - c * (piece.length + job.kerf))) return false;
     }
@@ -60,13 +65,14 @@ export function maximalPatterns(job: BarJob, limit: number): readonly Pattern[] 
 
 /**
  * Best new pattern for a stock length at given worths of the pieces: a bounded knapsack by branch and bound.
+ * `worthAtMost` is what no pattern is worth more than, also where the search was given up.
  * Source: P. C. Gilmore and R. E. Gomory, Operations Research 11 (1963) 863-888.
  */
 export function bestPattern(
   job: BarJob,
   stock: number,
   worth: readonly number[],
-): { readonly pattern: Pattern; readonly worth: number } {
+): { readonly pattern: Pattern; readonly worth: number; readonly worthAtMost: number } {
   const order = job.pieces
     .map((_, i) => i)
     .filter((i) => (worth[i] ?? 0) > 1e-12 && (job.pieces[i]?.quantity ?? 0) > 0);
@@ -87,15 +93,17 @@ export function bestPattern(
     const i = order[at];
     if (i === undefined || budget-- <= 0) return;
     if (value + (room * (worth[i] ?? 0)) / size(i) <= best + 1e-12) return;
-    const most = Math.min(job.pieces[i]?.quantity ?? 0, Math.floor((room + SLACK) / size(i)));
-    for (let c = most; c >= 0; c--) {
+    for (let c = fitting(job, stock, i, room); c >= 0; c--) {
       counts[i] = c;
       go(at + 1, room - c * size(i), value + c * (worth[i] ?? 0));
     }
     counts[i] = 0;
   };
   go(0, total, 0);
-  return { pattern: { stock, counts: bestCounts, used: (job.stock[stock]?.length ?? 0) - bestRoom }, worth: best };
+  const pattern = { stock, counts: bestCounts, used: (job.stock[stock]?.length ?? 0) - bestRoom };
+  const richest = order[0];
+  const filled = richest === undefined ? 0 : (total * (worth[richest] ?? 0)) / size(richest);
+  return { pattern, worth: best, worthAtMost: budget > 0 ? best : filled };
 }
 
 /**
@@ -125,15 +133,14 @@ export function patternsWithin(
     if (index === undefined) {
       const maximal =
         room < smallest - SLACK ||
-        order.every((i) => (counts[i] ?? 0) >= (job.pieces[i]?.quantity ?? 0) || size(i) > room + SLACK);
+        order.every((i) => (counts[i] ?? 0) >= (job.pieces[i]?.quantity ?? 0) || fitting(job, stock, i, room) < 1);
       if (!maximal || missing > slack + SLACK) return true;
       found.push({ stock, counts: [...counts], used: (job.stock[stock]?.length ?? 0) - room });
       return found.length <= limit;
     }
     // Pieces come by worth for their size, so the rest of the bar cannot be worth more than this.
     if (missing - (room * (worth[index] ?? 0)) / size(index) > slack + SLACK) return true;
-    const most = Math.min(job.pieces[index]?.quantity ?? 0, Math.floor((room + SLACK) / size(index)));
-    for (let c = most; c >= 0; c--) {
+    for (let c = fitting(job, stock, index, room); c >= 0; c--) {
       counts[index] = c;
       if (!fill(stock, at + 1, room - c * size(index), missing - c * (worth[index] ?? 0))) return false;
     }

@@ -1,6 +1,7 @@
 import type { Panel } from '../assembly/types';
 import { outlineSize } from '../assembly/pieces';
 import { type SheetSize, type StiffSheet, stiffSheet } from '../catalog/sheets';
+import { type FlatDone, type ShelfCondition, isFlatCut } from './tickOff';
 
 /** A rectangle to cut: across and along the sheet, and whether it may be turned. */
 export interface SheetPiece {
@@ -25,8 +26,26 @@ export interface SheetCut {
   readonly label: string;
   readonly size: SheetSize;
   readonly price: number;
+  readonly fromShelf: boolean;
   readonly placed: readonly PlacedPiece[];
+  /** Everything worth keeping of it. */
+  readonly left: readonly FlatStuff[];
   readonly usedShare: number;
+}
+
+/** A flat piece of something, mm; the length is along the channels of a sheet, or along the roll. */
+export interface FlatStuff {
+  readonly widthMm: number;
+  readonly lengthMm: number;
+}
+
+/** Sheets and rolls on hand, whole or what is left of them. */
+export interface ShelfSheet extends FlatStuff {
+  readonly id: string;
+  readonly kind: 'sheet' | 'cover';
+  readonly key: string;
+  readonly quantity: number;
+  readonly condition: ShelfCondition;
 }
 
 export interface SheetCuts {
@@ -57,6 +76,33 @@ export interface Stock {
 }
 
 const SLACK_MM = 0.5;
+/** What is narrower than this is not worth keeping, mm. */
+const KEPT_MM = 250;
+
+/** What of the shelf may be cut from: sheets or rolls of one thing, worn ones left out; they cost nothing. */
+export function onShelf(
+  shelf: readonly ShelfSheet[],
+  kind: ShelfSheet['kind'],
+  key: string,
+): readonly (FlatStuff & { readonly id: string; readonly price: 0; readonly available: number })[] {
+  return shelf
+    .filter((s) => s.kind === kind && s.key === key && s.quantity > 0 && s.condition !== 'worn')
+    .map(({ id, widthMm, lengthMm, quantity }) => ({ id, widthMm, lengthMm, price: 0, available: quantity }));
+}
+
+/** What is left of a sheet or roll once it is cut strip by strip: its far end, and the end of each strip. */
+export function leftovers(size: FlatStuff, placed: readonly PlacedPiece[], kerf: number): readonly FlatStuff[] {
+  const starts = [...new Set(placed.map((p) => p.yMm))];
+  const strips = starts.map((y) => placed.filter((p) => p.yMm === y));
+  const end = Math.max(0, ...placed.map((p) => p.yMm + p.lengthMm));
+  return [
+    { widthMm: size.widthMm, lengthMm: size.lengthMm - end - kerf },
+    ...strips.map((list) => ({
+      widthMm: size.widthMm - Math.max(...list.map((p) => p.xMm + p.widthMm)) - kerf,
+      lengthMm: Math.max(...list.map((p) => p.lengthMm)),
+    })),
+  ].filter((s) => Math.min(s.widthMm, s.lengthMm) >= KEPT_MM);
+}
 
 /** The ways a piece may lie on a sheet, the flatter strip first. */
 function ways(p: SheetPiece): readonly (readonly [widthMm: number, lengthMm: number])[] {
@@ -100,17 +146,25 @@ function fits(pieces: readonly SheetPiece[], size: Stock, kerf: number): boolean
   return pieces.every((p) => place(sheet, p, kerf));
 }
 
-/** Fills sheets in one order of pieces, opening the first size of the list that holds the next piece and is still there. */
+/**
+ * Fills sheets in one order of pieces, opening the first size of the list that holds the next piece and is still there.
+ * Eager: what costs nothing is opened before a piece goes on a sheet that is paid for.
+ */
 function fill<S extends Stock>(
   pieces: readonly SheetPiece[],
   order: readonly S[],
   kerf: number,
+  eager: boolean,
 ): readonly OpenSheet<S>[] | undefined {
   const sheets: OpenSheet<S>[] = [];
   const left = new Map(order.map((s) => [s, s.available ?? Infinity]));
   for (const p of pieces) {
-    if (sheets.some((s) => place(s, p, kerf))) continue;
-    const size = order.find((s) => (left.get(s) ?? 0) > 0 && fits([p], s, kerf));
+    const free = (s: S): boolean => eager && s.price === 0;
+    const holds = (s: S): boolean => (left.get(s) ?? 0) > 0 && fits([p], s, kerf);
+    if (sheets.some((s) => free(s.size) && place(s, p, kerf))) continue;
+    const spare = order.find((s) => free(s) && holds(s));
+    if (!spare && sheets.some((s) => place(s, p, kerf))) continue;
+    const size = spare ?? order.find(holds);
     if (!size) return undefined;
     left.set(size, (left.get(size) ?? 0) - 1);
     const fresh = opened(size);
@@ -154,18 +208,20 @@ export function packSheets<S extends Stock>(
   const free = sizes.filter((s) => s.price === 0);
   const bought = sizes.filter((s) => s.price > 0);
   const cost = (sheets: readonly OpenSheet<S>[]): number => sheets.reduce((sum, s) => sum + s.size.price, 0);
+  // What is bought, that is: using up the shelf is no waste.
   const area = (sheets: readonly OpenSheet<S>[]): number =>
-    sheets.reduce((sum, s) => sum + s.size.widthMm * s.size.lengthMm, 0);
+    sheets.reduce((sum, s) => sum + (s.size.price > 0 ? s.size.widthMm * s.size.lengthMm : 0), 0);
   let best: readonly OpenSheet<S>[] | undefined;
   const firsts = bought.length > 0 ? bought : [undefined];
-  for (const first of firsts)
-    for (const order of ORDERS) {
-      const rest = bought.filter((s) => s !== first).sort((a, b) => a.price - b.price);
-      const found = fill([...pieces].sort(order), [...free, ...(first ? [first] : []), ...rest], kerf);
-      if (!found) continue;
-      const better = !best || cost(found) < cost(best) - 1e-9;
-      if (better || (best && cost(found) < cost(best) + 1e-9 && area(found) < area(best))) best = found;
-    }
+  for (const eager of free.length > 0 ? [true, false] : [false])
+    for (const first of firsts)
+      for (const order of ORDERS) {
+        const rest = bought.filter((s) => s !== first).sort((a, b) => a.price - b.price);
+        const found = fill([...pieces].sort(order), [...free, ...(first ? [first] : []), ...rest], kerf, eager);
+        if (!found) continue;
+        const better = !best || cost(found) < cost(best) - 1e-9;
+        if (better || (best && cost(found) < cost(best) + 1e-9 && area(found) < area(best))) best = found;
+      }
   return best;
 }
 
@@ -219,8 +275,13 @@ function asPiece(p: Panel): SheetPiece {
   return { tag: p.tag, widthMm, lengthMm, turns: p.channels === undefined };
 }
 
-/** Sheets for every panel of an assembly, kind by kind. Old windows are taken as they are and need none. */
-export function planSheets(panels: readonly Panel[], price: (size: SheetSize) => number): SheetCuts {
+/** Sheets for every panel of an assembly that is not cut yet, kind by kind, those of the shelf first. Old windows are taken as they are and need none. */
+export function planSheets(
+  panels: readonly Panel[],
+  price: (size: SheetSize) => number,
+  shelf: readonly ShelfSheet[] = [],
+  done: readonly FlatDone[] = [],
+): SheetCuts {
   const groups = new Map<StiffSheet, Panel[]>();
   for (const p of panels) {
     const sheet = stiffSheet(p.sheetKey);
@@ -229,8 +290,11 @@ export function planSheets(panels: readonly Panel[], price: (size: SheetSize) =>
   const sheets: SheetCut[] = [];
   const tooLarge: { tag: string; sheetKey: string }[] = [];
   for (const [sheet, group] of groups) {
-    const all = group.map(asPiece);
-    const sizes = sheet.sizes.map((size) => ({ ...size, price: price(size) }));
+    const all = group.map(asPiece).filter((p) => !isFlatCut(done, p.tag, sheet.key, p.widthMm, p.lengthMm));
+    const sizes: readonly (SheetSize & Stock)[] = [
+      ...onShelf(shelf, 'sheet', sheet.key).map((own) => ({ ...own, key: own.id })),
+      ...sheet.sizes.map((size) => ({ ...size, price: price(size) })),
+    ];
     const goes = (p: SheetPiece): boolean => packSheets([p], sizes, sheet.kerfMm) !== undefined;
     tooLarge.push(...all.filter((p) => !goes(p)).map((p) => ({ tag: p.tag, sheetKey: sheet.key })));
     const packed = packSheets(all.filter(goes), sizes, sheet.kerfMm) ?? [];
@@ -240,7 +304,9 @@ export function planSheets(panels: readonly Panel[], price: (size: SheetSize) =>
         label: `Sheet ${sheets.length + 1}`,
         size: s.size,
         price: s.size.price,
+        fromShelf: s.size.available !== undefined,
         placed: s.placed,
+        left: leftovers(s.size, s.placed, sheet.kerfMm),
         usedShare: s.placed.reduce((sum, p) => sum + p.widthMm * p.lengthMm, 0) / (s.size.widthMm * s.size.lengthMm),
       });
   }

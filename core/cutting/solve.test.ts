@@ -3,7 +3,7 @@ import highsLoader from 'highs';
 import { readFileSync } from 'node:fs';
 import { highsSolver } from './highs';
 import { type BarJob, readBarJob } from './job';
-import { type CutPlan, type IntegerSolver, quickPlan, solveBars } from './solve';
+import { type CutPlan, type IntegerSolver, quickPlan, setUpsOf, solveBars } from './solve';
 
 const known = JSON.parse(readFileSync('core/cutting/cutting.cases.json', 'utf8')) as {
   cases: (BarJob & { name: string; optimum: number })[];
@@ -59,6 +59,50 @@ test('of two plans at one price the one that uses less stock is taken', () => {
     pieces: [{ length: 50, quantity: 2 }],
   };
   expect(solved(job).bars.map((b) => b.stockLength)).toEqual([100]);
+});
+
+test('of two plans at one price and one amount of stock the one with fewer set-ups is taken', () => {
+  const job: BarJob = {
+    kerf: 0,
+    stock: [{ length: 100, price: 5 }],
+    pieces: [
+      { length: 60, quantity: 4 },
+      { length: 40, quantity: 4 },
+      { length: 50, quantity: 4 },
+      { length: 30, quantity: 2 },
+      { length: 20, quantity: 2 },
+    ],
+  };
+  const plan = solved(job);
+  expectSound(job, plan);
+  expect([plan.cost, setUpsOf(plan.bars)]).toEqual([35, 3]);
+});
+
+test('a bowed bar gives short pieces only, in every way of solving', () => {
+  const bowed = { length: 100, price: 0, available: 1, longestPiece: 50 };
+  const job: BarJob = {
+    kerf: 0,
+    stock: [bowed, { length: 100, price: 5 }],
+    pieces: [
+      { length: 90, quantity: 1 },
+      { length: 45, quantity: 2 },
+    ],
+  };
+  for (const plan of [solved(job), quickPlan(job)]) {
+    expect(plan?.cost).toBe(5);
+    expect(plan?.bars.find((b) => b.stock === 0)?.pieces).toEqual([45, 45]);
+  }
+  expect(readBarJob({ ...job, stock: [bowed] })).toMatchObject({ ok: false, faults: [{ field: 'pieces[0].length' }] });
+  // Many kinds of piece: generated columns keep to it too.
+  const many: BarJob = {
+    kerf: 0,
+    stock: [
+      { ...bowed, available: 9 },
+      { length: 100, price: 5 },
+    ],
+    pieces: Array.from({ length: 24 }, (_, i) => ({ length: 11 + i * 3.3, quantity: 3 })),
+  };
+  for (const bar of solved(many).bars.filter((b) => b.stock === 0)) expect(Math.max(...bar.pieces)).toBeLessThan(50);
 });
 
 test('too little on the shelf and nothing to buy is a fault, not a short plan', () => {

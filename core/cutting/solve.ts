@@ -56,10 +56,14 @@ interface Programme {
   readonly patterns: readonly Pattern[];
   readonly objective: (p: Pattern) => number;
   readonly priceCap?: number;
+  /** Most stock of all bars together. */
+  readonly lengthCap?: number;
+  /** Counts the patterns used in place of the objective. */
+  readonly setUps?: boolean;
   readonly integer: boolean;
 }
 
-function lpText(job: BarJob, { patterns, objective, priceCap, integer }: Programme): string {
+function lpText(job: BarJob, { patterns, objective, priceCap, lengthCap, setUps, integer }: Programme): string {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const rows: string[] = [];
   job.pieces.forEach((piece, i) => {
@@ -76,8 +80,15 @@ function lpText(job: BarJob, { patterns, objective, priceCap, integer }: Program
     const terms = patterns.flatMap((p, k) => (price(p) > 0 ? [`${plain(price(p))} x${k}`] : []));
     if (terms.length > 0) rows.push(` price: ${sum(terms)} <= ${plain(priceCap)}`);
   }
-  const goal = sum(patterns.map((p, k) => `${plain(objective(p))} x${k}`));
-  const kinds = integer ? `General\n ${patterns.map((_, k) => `x${k}`).join('\n ')}\n` : '';
+  if (lengthCap !== undefined)
+    rows.push(
+      ` stuff: ${sum(patterns.map((p, k) => `${plain(job.stock[p.stock]?.length ?? 0)} x${k}`))} <= ${plain(lengthCap)}`,
+    );
+  const bars = job.pieces.reduce((total, piece) => total + piece.quantity, 0);
+  if (setUps) patterns.forEach((_, k) => rows.push(` s${k}: x${k} - ${bars} y${k} <= 0`));
+  const goal = sum(patterns.map((p, k) => (setUps ? `y${k}` : `${plain(objective(p))} x${k}`)));
+  const names = (letter: string): string => patterns.map((_, k) => `${letter}${k}`).join('\n ');
+  const kinds = `${integer ? `General\n ${names('x')}\n` : ''}${setUps ? `Binary\n ${names('y')}\n` : ''}`;
   return `Minimize\n obj: ${goal}\nSubject To\n${rows.join('\n')}\n${kinds}End\n`;
 }
 
@@ -121,7 +132,9 @@ export function quickPlan(job: BarJob): CutPlan | undefined {
   let remaining = all.reduce((total, l) => total + l + job.kerf, 0);
   for (const length of all) {
     const need = length + job.kerf;
-    const fits = open.filter((b) => b.room >= need - CENT).sort((a, b) => a.room - b.room)[0];
+    const fits = open
+      .filter((b) => b.room >= need - CENT && length <= (job.stock[b.stock]?.longestPiece ?? Infinity) + CENT)
+      .sort((a, b) => a.room - b.room)[0];
     const into = fits ?? openBar(job, left, need, remaining);
     if (!into) return undefined;
     if (!fits) open.push(into);
@@ -147,7 +160,7 @@ function openBar(
   let best = -1;
   let bestRate = Infinity;
   job.stock.forEach((bar, s) => {
-    if ((left[s] ?? 0) <= 0 || bar.length + job.kerf < need - CENT) return;
+    if ((left[s] ?? 0) <= 0 || Math.min(bar.length, bar.longestPiece ?? Infinity) + job.kerf < need - CENT) return;
     const rate = bar.price / Math.min(bar.length, Math.max(need, remaining)) + bar.length * 1e-12;
     if (rate < bestRate) {
       bestRate = rate;
@@ -177,6 +190,7 @@ function generateColumns(job: BarJob, solver: IntegerSolver): Columns {
   // One kind of piece to a bar: enough to start from, whatever the quick plan found.
   job.pieces.forEach((piece, i) => {
     job.stock.forEach((bar, s) => {
+      if (piece.length > (bar.longestPiece ?? Infinity) + CENT) return;
       const most = Math.min(piece.quantity, Math.floor((bar.length + job.kerf + CENT) / (piece.length + job.kerf)));
       if (most > 0 && bar.available !== 0)
         patterns.push({
@@ -205,7 +219,7 @@ function generateColumns(job: BarJob, solver: IntegerSolver): Columns {
         patterns.push(found.pattern);
         added++;
       }
-      if (cost > 0) worstRatio = Math.max(worstRatio, found.worth / cost);
+      if (cost > 0) worstRatio = Math.max(worstRatio, found.worthAtMost / cost);
     });
     // Farley's bound: scaling the duals until no pattern is worth more than its bar keeps them feasible.
     bound = Math.max(bound, lp.objective / worstRatio);
@@ -265,7 +279,7 @@ function tieBreak(job: BarJob): number {
 }
 
 /**
- * Cuts every piece for the least price, then the least stock used.
+ * Cuts every piece for the least price, then the least stock used, then the fewest set-ups.
  *
  * Small jobs: an integer programme over all maximal patterns, proven best. Larger ones: generated columns, then the patterns
  * that the gap leaves possible; the bound is shown where even those are too many.
@@ -306,8 +320,8 @@ function solveListed(
   const bound = best.optimal
     ? cost
     : Math.min(cost, solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective);
-  const bars = weight > 0 ? found : leastStock(job, patterns, found, solver, seconds);
-  return ok({ cost, bars, bound, proven: best.optimal });
+  const least = weight > 0 ? found : leastStock(job, patterns, found, solver, seconds);
+  return ok({ cost, bars: fewestSetUps(job, patterns, least, solver), bound, proven: best.optimal });
 }
 
 /** Generated columns; then, where the gap can be closed, proof. */
@@ -352,4 +366,36 @@ function leastStock(
   if (!least.feasible) return bars;
   const tidy = toBars(job, patterns, least.values);
   return tidy && costOf(tidy) <= cost + CENT && length(tidy) < length(bars) ? tidy : bars;
+}
+
+/** A tie among more patterns than this, or more bars, is not worth the wait. */
+const SET_UPS_AMONG = 120;
+const SET_UP_SECONDS = 0.25;
+
+/** How many different ways of cutting a bar there are in a plan. */
+export function setUpsOf(bars: readonly CutBar[]): number {
+  return new Set(bars.map((bar) => `${bar.stock}: ${bar.pieces.join(' ')}`)).size;
+}
+
+/** Of plans at the same price and with no more stock, one with fewer different bars, where these patterns have one. */
+function fewestSetUps(
+  job: BarJob,
+  patterns: readonly Pattern[],
+  bars: readonly CutBar[],
+  solver: IntegerSolver,
+): readonly CutBar[] {
+  if (patterns.length > SET_UPS_AMONG || setUpsOf(bars) < 2) return bars;
+  const stuff = (list: readonly CutBar[]): number => list.reduce((total, bar) => total + bar.stockLength, 0);
+  const caps = { priceCap: costOf(bars) + 1e-7, lengthCap: stuff(bars) + 1e-6 };
+  const found = solver.solve(
+    lpText(job, { patterns, objective: () => 1, ...caps, setUps: true, integer: true }),
+    SET_UP_SECONDS,
+  );
+  const fewer = found.feasible ? toBars(job, patterns, found.values) : undefined;
+  return fewer &&
+    costOf(fewer) <= costOf(bars) + CENT &&
+    stuff(fewer) <= stuff(bars) + CENT &&
+    setUpsOf(fewer) < setUpsOf(bars)
+    ? fewer
+    : bars;
 }

@@ -1,10 +1,10 @@
 import highsLoader from 'highs';
 import { demoGarden } from '../files/demo';
 import type { Cover, Garden } from '../files/garden';
-import { type Plan, plan } from '../plan';
+import { type Plan, outline, plan } from '../plan';
 import { highsSolver } from './highs';
 import type { IntegerSolver } from './solve';
-import { KEPT_OFFCUT_MM, cutBar, isCut, outgrown, spoil } from './tickOff';
+import { KEPT_OFFCUT_MM, cutBar, cutFlat, isCut, outgrown, spoil } from './tickOff';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
@@ -76,4 +76,38 @@ test('a piece that the design has moved away from is said, and cut again', () =>
   expect([isCut([right], hoop), isCut([wrong], hoop)]).toEqual([true, false]);
   expect(outgrown([right], members)).toEqual([]);
   expect(outgrown([wrong, { ...right, tag: 'H99' }], members).map((x) => x.now?.tag)).toEqual(['H1', undefined]);
+});
+
+test('a sheet and a roll ticked off: their pieces are planned no more, and what is left is used next', () => {
+  const garden = demoGarden();
+  const at = garden.covers.findIndex((c) => c.id === 'window-frame');
+  const cover = (): Cover => garden.covers[at] as Cover;
+  const own = (tag: string) => ({ coverId: 'window-frame', tag });
+  const drawn = () => {
+    const made = outline(garden, cover());
+    if (!made.ok) throw new Error(JSON.stringify(made.faults));
+    return made.value;
+  };
+  let n = 0;
+  const fresh = (): string => `left-${n++}`;
+  const sheet = drawn().sheets.sheets[0];
+  if (!sheet) throw new Error('a sheet');
+  const as = { kind: 'sheet' as const, key: sheet.sheetKey, shelfId: undefined };
+  cutFlat(garden, { ...as, placed: sheet.placed, left: [{ widthMm: 600, lengthMm: 1300 }] }, own, fresh);
+  expect(cover().cutFlat.map((d) => d.tag)).toEqual(sheet.placed.map((p) => p.tag));
+  expect(drawn().sheets.sheets.flatMap((s) => s.placed)).toEqual([]);
+  expect(garden.shelfFlat).toEqual([
+    expect.objectContaining({ id: 'left-0', widthMm: 600, lengthMm: 1300, quantity: 1 }),
+  ]);
+  // Cut too short: it is planned again, and what came out lies on the shelf.
+  const spoilt = sheet.placed[0]?.tag ?? '';
+  spoil(garden, 'window-frame', spoilt, 200, fresh());
+  expect(garden.shelfFlat.map((s) => [s.id, s.lengthMm])).toEqual([
+    ['left-0', 1300],
+    ['left-1', 200],
+  ]);
+  expect(drawn().sheets.sheets.flatMap((s) => s.placed.map((p) => p.tag))).toEqual([spoilt]);
+  // A sheet of the shelf that is cut up is gone from it.
+  cutFlat(garden, { ...as, shelfId: 'left-0', placed: [], left: [] }, own, fresh);
+  expect(garden.shelfFlat.map((s) => s.id)).toEqual(['left-1']);
 });

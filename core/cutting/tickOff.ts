@@ -1,5 +1,6 @@
 import type { Member } from '../assembly/types';
-import type { SectionBar } from './bars';
+import type { SectionBar, ShelfBar } from './bars';
+import type { FlatStuff, ShelfSheet } from './sheets';
 
 /** A piece sawn already, as long as it came out. */
 export interface CutDone {
@@ -8,10 +9,23 @@ export interface CutDone {
   readonly lengthMm: number;
 }
 
-/** What ticking off changes: a cover's sawn pieces, and the bars on hand. Drafts of a garden fit. */
+/** A piece of sheet or roll cut already: what it was cut from, and how large it came out. */
+export interface FlatDone extends FlatStuff {
+  readonly tag: string;
+  readonly kind: ShelfSheet['kind'];
+  readonly key: string;
+}
+
+/** Bowed bars are cut into short pieces only; worn stuff is not planned with. */
+export type ShelfCondition = 'sound' | 'bowed' | 'worn';
+
+type Changeable<T> = { -readonly [K in keyof T]: T[K] };
+
+/** What ticking off changes: what is cut of each cover, and what is on hand. Drafts of a garden fit. */
 export interface SawBench {
-  readonly covers: { readonly id: string; cut: CutDone[] }[];
-  shelf: { id: string; sectionKey: string; lengthMm: number; quantity: number }[];
+  readonly covers: { readonly id: string; cut: CutDone[]; cutFlat: FlatDone[] }[];
+  shelf: (Changeable<ShelfBar> & { where: string })[];
+  shelfFlat: (Changeable<ShelfSheet> & { where: string })[];
 }
 
 /** Shorter than this is firewood, mm. */
@@ -26,6 +40,24 @@ export function isCut(done: readonly CutDone[], m: Member): boolean {
   );
 }
 
+/** Whether a piece of sheet or roll has been cut, either way round. */
+export function isFlatCut(
+  done: readonly FlatDone[],
+  tag: string,
+  key: string,
+  widthMm: number,
+  lengthMm: number,
+): boolean {
+  const near = (a: number, b: number): boolean => Math.abs(a - b) < SAME_MM;
+  return done.some(
+    (d) =>
+      d.tag === tag &&
+      d.key === key &&
+      ((near(d.widthMm, widthMm) && near(d.lengthMm, lengthMm)) ||
+        (near(d.widthMm, lengthMm) && near(d.lengthMm, widthMm))),
+  );
+}
+
 /** Sawn pieces that the design has since moved away from: by tag, with what it asks for now. */
 export function outgrown(
   done: readonly CutDone[],
@@ -36,14 +68,26 @@ export function outgrown(
     .filter(({ done: d, now }) => !now || !isCut([d], now));
 }
 
+const tenth = (mm: number): number => Math.round(mm * 10) / 10;
+
 /** Which cover a piece of the plan belongs to, and its own tag there. */
 export type Owner = (tag: string) => { readonly coverId: string; readonly tag: string } | undefined;
 
+const newOnShelf = { condition: 'sound', where: '' } as const;
+
 function putOnShelf(bench: SawBench, id: string, sectionKey: string, lengthMm: number): void {
   if (lengthMm < KEPT_OFFCUT_MM) return;
-  const same = bench.shelf.find((b) => b.sectionKey === sectionKey && Math.abs(b.lengthMm - lengthMm) < 0.05);
+  const same = bench.shelf.find(
+    (b) => b.sectionKey === sectionKey && b.condition === 'sound' && Math.abs(b.lengthMm - lengthMm) < 0.05,
+  );
   if (same) same.quantity += 1;
-  else bench.shelf.push({ id, sectionKey, lengthMm: Math.round(lengthMm * 10) / 10, quantity: 1 });
+  else bench.shelf.push({ id, sectionKey, lengthMm: tenth(lengthMm), quantity: 1, ...newOnShelf });
+}
+
+function putFlatOnShelf(bench: SawBench, id: string, of: Pick<FlatDone, 'kind' | 'key'>, size: FlatStuff): void {
+  const { kind, key } = of;
+  const [widthMm, lengthMm] = [tenth(size.widthMm), tenth(size.lengthMm)];
+  bench.shelfFlat.push({ id, kind, key, widthMm, lengthMm, quantity: 1, ...newOnShelf });
 }
 
 /**
@@ -56,14 +100,37 @@ export function cutBar(bench: SawBench, sectionKey: string, bar: SectionBar, own
     const cover = bench.covers.find((c) => c.id === owned?.coverId);
     if (owned && cover) cover.cut.push({ tag: owned.tag, sectionKey, lengthMm: piece.lengthMm });
   }
-  if (bar.fromShelf) {
-    const used = bench.shelf.find(
-      (b) => b.sectionKey === sectionKey && b.quantity > 0 && Math.abs(b.lengthMm - bar.lengthMm) < 0.05,
-    );
-    if (used) used.quantity -= 1;
-    bench.shelf = bench.shelf.filter((b) => b.quantity > 0);
-  }
+  const used = bench.shelf.find((b) => b.id === bar.shelfId);
+  if (used) used.quantity -= 1;
+  bench.shelf = bench.shelf.filter((b) => b !== used || b.quantity > 0);
   putOnShelf(bench, id, sectionKey, bar.offcutMm);
+}
+
+/** A sheet or roll as it is ticked off. */
+export interface FlatCut {
+  readonly kind: ShelfSheet['kind'];
+  readonly key: string;
+  /** Of the shelf's, when it came from there. */
+  readonly shelfId: string | undefined;
+  readonly placed: readonly (FlatStuff & { readonly tag: string })[];
+  readonly left: readonly FlatStuff[];
+}
+
+/**
+ * Ticks a whole sheet or roll off, as a bar is.
+ * @param fresh gives fresh ids for what is left
+ */
+export function cutFlat(bench: SawBench, cut: FlatCut, owner: Owner, fresh: () => string): void {
+  const { kind, key } = cut;
+  for (const { tag, widthMm, lengthMm } of cut.placed) {
+    const owned = owner(tag);
+    const cover = bench.covers.find((c) => c.id === owned?.coverId);
+    if (owned && cover) cover.cutFlat.push({ tag: owned.tag, kind, key, widthMm, lengthMm });
+  }
+  const used = bench.shelfFlat.find((s) => s.id === cut.shelfId);
+  if (used) used.quantity -= 1;
+  bench.shelfFlat = bench.shelfFlat.filter((s) => s !== used || s.quantity > 0);
+  for (const size of cut.left) putFlatOnShelf(bench, fresh(), cut, size);
 }
 
 /**
@@ -73,7 +140,12 @@ export function cutBar(bench: SawBench, sectionKey: string, bar: SectionBar, own
 export function spoil(bench: SawBench, coverId: string, tag: string, realMm: number, id: string): void {
   const cover = bench.covers.find((c) => c.id === coverId);
   const piece = cover?.cut.find((d) => d.tag === tag);
-  if (!cover || !piece) return;
-  cover.cut = cover.cut.filter((d) => d !== piece);
-  putOnShelf(bench, id, piece.sectionKey, realMm);
+  const flat = cover?.cutFlat.find((d) => d.tag === tag);
+  if (cover && piece) {
+    cover.cut = cover.cut.filter((d) => d !== piece);
+    putOnShelf(bench, id, piece.sectionKey, realMm);
+  } else if (cover && flat) {
+    cover.cutFlat = cover.cutFlat.filter((d) => d !== flat);
+    putFlatOnShelf(bench, id, flat, { widthMm: flat.widthMm, lengthMm: realMm });
+  }
 }

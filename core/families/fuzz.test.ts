@@ -6,7 +6,7 @@ import type { BuildSite } from '../bed/buildSite';
 import { CROPS } from '../season/crops';
 import { section } from '../catalog/sections';
 import { sheetSize } from '../cover/rolls';
-import { coverSchema } from '../files/garden';
+import { coverSchema, newWork } from '../files/garden';
 import { type Answers, FAMILY_KEYS, familyOf } from '.';
 
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
@@ -110,9 +110,7 @@ function mixed(key: (typeof FAMILY_KEYS)[number], site: BuildSite, more: Answers
       bedId: 'b',
       family: key,
       answers: tried,
-      kept: null,
-      build: { at: 0, done: [] },
-      cut: [],
+      ...newWork(),
     };
     if (coverSchema.safeParse(cover).success) answers = tried;
   }

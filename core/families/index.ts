@@ -1,6 +1,6 @@
 import type { Assembly } from '../assembly/types';
 import { issueFaults } from '../issues';
-import { section } from '../catalog/sections';
+import { section, SECTIONS } from '../catalog/sections';
 import { type Result, fail, ok } from '../result';
 import { extraQuestion, withExtra } from './extra';
 import type { Change, Family, Question } from './family';
@@ -77,6 +77,25 @@ function possible(a: Assembly): Result<Assembly> {
     : ok(a);
 }
 
+/** A garden's own bars stand among the options beside the one each was made after. */
+function withOwn(questions: readonly Question[], takes: (id: string, value: string) => boolean): readonly Question[] {
+  const own = [...SECTIONS.all().values()].filter((s) => s.like !== undefined);
+  if (own.length === 0) return questions;
+  return questions.map((q) =>
+    q.kind === 'choice'
+      ? {
+          ...q,
+          options: q.options.flatMap((o) => [
+            o,
+            ...own
+              .filter((s) => s.like === o.value && takes(q.id, s.key))
+              .map((s) => ({ value: s.key, label: s.name, why: s.source })),
+          ]),
+        }
+      : q,
+  );
+}
+
 function asks(questions: readonly Question[], { id, value }: Change & { readonly kind: 'answer' }): boolean {
   const q = questions.find((x) => x.id === id);
   if (!q) return false;
@@ -94,8 +113,10 @@ function bind<A extends object>(family: Family<A>): BoundFamily {
   };
   // Extra warmth goes into any cover, so it is asked once for all.
   const extraOf = (answers: Answers): Extra => (answers['extra'] as Extra | undefined) ?? 'none';
+  const takes = (answers: Answers, id: string, value: string): boolean =>
+    family.schema.safeParse({ ...answers, [id]: value }).success;
   const asked = (answers: Answers, built: Assembly | undefined): readonly Question[] => [
-    ...family.questions(read(answers), built),
+    ...withOwn(family.questions(read(answers), built), (id, value) => takes(answers, id, value)),
     extraQuestion(extraOf(answers)),
   ];
   return {

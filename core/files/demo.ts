@@ -7,7 +7,7 @@ import { wireTunnelDefaults } from '../families/wireTunnel/answers';
 import { FAMILY_KEYS, familyOf } from '../families';
 import { MM_PER_INCH } from '../units/length';
 import type { Cover } from './garden';
-import { type Garden, emptyGarden } from './garden';
+import { type Garden, emptyGarden, newWork } from './garden';
 
 const inch = (x: number): number => Math.round(x * MM_PER_INCH * 1000) / 1000;
 
@@ -87,9 +87,7 @@ export function demoGarden(): Garden {
           crop: 'mizuna',
           rowFromEdgeMm: inch(5),
         },
-        kept: null,
-        build: { at: 0, done: [] },
-        cut: [],
+        ...newWork(),
       },
       {
         id: 'salad-tunnel',
@@ -97,9 +95,7 @@ export function demoGarden(): Garden {
         bedId: 'metric',
         family: 'staked-tunnel',
         answers: { ...stakedTunnelDefaults(site(metric)), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
-        kept: null,
-        build: { at: 0, done: [] },
-        cut: [],
+        ...newWork(),
       },
       {
         id: 'spring-tunnel',
@@ -107,9 +103,7 @@ export function demoGarden(): Garden {
         bedId: 'crooked',
         family: 'staked-tunnel',
         answers: { ...stakedTunnelDefaults(site(crooked)), extent: { kind: 'part', startMm: 0, lengthMm: inch(60) } },
-        kept: null,
-        build: { at: 0, done: [] },
-        cut: [],
+        ...newWork(),
       },
       {
         id: 'window-frame',
@@ -122,9 +116,7 @@ export function demoGarden(): Garden {
           lids: 1,
           crop: 'corn-salad',
         },
-        kept: null,
-        build: { at: 0, done: [] },
-        cut: [],
+        ...newWork(),
       },
       {
         id: 'frost-tunnel',
@@ -132,14 +124,19 @@ export function demoGarden(): Garden {
         bedId: 'wall',
         family: 'wire-tunnel',
         answers: { ...wireTunnelDefaults(site(wallBed)), cover: 'fabric-30', crop: 'claytonia' },
-        kept: null,
-        build: { at: 0, done: [] },
-        cut: [],
+        ...newWork(),
       },
     ],
     shelf: [
-      { id: 'shelf-1', sectionKey: 'pvc-1/2', lengthMm: inch(88), quantity: 2 },
-      { id: 'shelf-2', sectionKey: '2x4', lengthMm: inch(44.5), quantity: 1 },
+      {
+        id: 'shelf-1',
+        sectionKey: 'pvc-1/2',
+        lengthMm: inch(88),
+        quantity: 2,
+        condition: 'sound',
+        where: 'shed rafters',
+      },
+      { id: 'shelf-2', sectionKey: '2x4', lengthMm: inch(44.5), quantity: 1, condition: 'sound', where: 'lean-to' },
     ],
     owned: { 'screw-3': 40, handle: 1 },
   };
@@ -161,9 +158,7 @@ export function everyKind(): Garden {
           bedId: bed.id,
           family,
           answers,
-          kept: null,
-          build: { at: 0, done: [] },
-          cut: [],
+          ...newWork(),
         };
         // Answers come from the family of this very key, so the pair is sound.
         return cover as unknown as Cover;

@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import { bedSchema } from '../bed/bed';
+import { COVERS } from '../catalog/covers';
+import { HARDWARE } from '../catalog/hardware';
+import { NOTHING_OWN, ownCatalogSchema, ownFaults, putInForce } from '../catalog/own';
+import { SHEETS } from '../catalog/sheets';
 import { SECTIONS } from '../catalog/sections';
+import { issueFaults } from '../issues';
+import { type Result, failAll, ok } from '../result';
 import { hingedHoopLidSchema } from '../families/hingedHoopLid/answers';
 import { liftOffCoverSchema } from '../families/liftOffCover/answers';
 import { bentConduitSchema } from '../families/bentConduit/answers';
@@ -24,6 +30,24 @@ const name = z.string().trim().min(1).max(60);
 const pricesOf = z.record(z.string().max(80), z.number().min(0).max(1e6));
 const sectionKeyOf = z.string().refine((key) => SECTIONS.find(key) !== undefined, 'must be a section in the catalogue');
 
+const itemKeyOf = z.string().refine((key) => HARDWARE.find(key) !== undefined, 'must be a thing in the catalogue');
+
+const flatOf = {
+  kind: z.enum(['sheet', 'cover']),
+  key: z.string().max(60),
+  widthMm: z.number().positive().max(300_000),
+  lengthMm: z.number().positive().max(300_000),
+} as const;
+const isStuff = ({ kind, key }: { readonly kind: 'sheet' | 'cover'; readonly key: string }): boolean =>
+  (kind === 'sheet' ? SHEETS : COVERS).find(key) !== undefined;
+const NO_STUFF = 'must be a sheet or cover in the catalogue';
+
+/** How a thing on the shelf is, and where it lies. */
+const shelfAnswers = {
+  condition: z.enum(['sound', 'bowed', 'worn']).default('sound'),
+  where: z.string().max(60).default(''),
+} as const;
+
 function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
   return z.strictObject({
     id,
@@ -41,6 +65,20 @@ function coverOf<F extends string, S extends z.ZodType>(family: F, answers: S) {
         z.strictObject({ tag: z.string().min(1).max(20), sectionKey: sectionKeyOf, lengthMm: z.number().positive() }),
       )
       .max(2000)
+      .default([]),
+    /** Pieces of sheets and rolls cut already. */
+    cutFlat: z
+      .array(
+        z
+          .strictObject({ tag: z.string().min(1).max(20), ...flatOf })
+          .refine(isStuff, { path: ['key'], message: NO_STUFF }),
+      )
+      .max(2000)
+      .default([]),
+    /** Things to buy that no part of the cover asks for. */
+    also: z
+      .array(z.strictObject({ itemKey: itemKeyOf, count: z.number().min(0).max(100_000) }))
+      .max(200)
       .default([]),
   });
 }
@@ -91,6 +129,8 @@ export const gardenSchema = z
     site: siteSchema,
     beds: z.array(bedSchema).max(500),
     covers: z.array(coverSchema).max(1000),
+    /** Figures, sizes and things of this garden's own, over the shipped catalogue. */
+    catalog: ownCatalogSchema.default(NOTHING_OWN),
     /** Bars and pipes on hand, with their real lengths. */
     shelf: z
       .array(
@@ -99,9 +139,24 @@ export const gardenSchema = z
           sectionKey: sectionKeyOf,
           lengthMm: z.number().positive().max(50000),
           quantity: z.number().int().min(0).max(10000),
+          ...shelfAnswers,
         }),
       )
       .max(2000),
+    /** Sheets and rolls on hand, whole or what is left of them. */
+    shelfFlat: z
+      .array(
+        z
+          .strictObject({
+            id,
+            ...flatOf,
+            quantity: z.number().int().min(0).max(10000),
+            ...shelfAnswers,
+          })
+          .refine(isStuff, { path: ['key'], message: NO_STUFF }),
+      )
+      .max(2000)
+      .default([]),
     /** Prices that differ from the shipped ones, by price key. */
     prices: pricesOf,
     /** Lists of prices kept under a name, beside the one in force. */
@@ -113,6 +168,8 @@ export const gardenSchema = z
     got: z.array(z.string().max(80)).max(2000).default([]),
     /** How many of each counted thing are on hand, by item key. */
     owned: z.record(z.string().max(80), z.number().min(0).max(1e6)),
+    /** What the gardener wrote beside lines of the shopping list, by price key. */
+    notes: z.record(z.string().max(80), z.string().max(200)).default({}),
   })
   .check((ctx) => {
     const garden = ctx.value;
@@ -132,6 +189,8 @@ export const gardenSchema = z
     duplicate(garden.beds, 'beds');
     duplicate(garden.covers, 'covers');
     duplicate(garden.priceLists, 'priceLists');
+    for (const fault of ownFaults(garden.catalog))
+      ctx.issues.push({ code: 'custom', input: fault, path: ['catalog', ...fault.path], message: fault.message });
     const beds = new Set(garden.beds.map((b) => b.id));
     garden.covers.forEach((cover, i) => {
       if (!beds.has(cover.bedId))
@@ -148,6 +207,30 @@ export type Garden = z.infer<typeof gardenSchema>;
 export type Cover = Garden['covers'][number];
 export type Site = Garden['site'];
 export type Units = Garden['units'];
+
+/**
+ * Checks a whole garden, with its own catalogue in force: answers may name things of the garden's own. A garden that is sound
+ * leaves its catalogue in force; one that is not leaves what was.
+ */
+export function checkGarden(value: unknown): Result<Garden> {
+  const said = (value as { readonly catalog?: unknown } | null)?.catalog ?? NOTHING_OWN;
+  const own = ownCatalogSchema.safeParse(said);
+  const usable = own.success && ownFaults(own.data).length === 0;
+  const before = putInForce(usable ? (said as Garden['catalog']) : NOTHING_OWN);
+  const read = gardenSchema.safeParse(value);
+  if (read.success) return ok(read.data);
+  putInForce(before);
+  return failAll(issueFaults(read.error.issues));
+}
+
+/** What a cover has of its own before any work on it. */
+export const newWork = () => ({
+  kept: null,
+  build: { at: 0, done: [] },
+  cut: [],
+  cutFlat: [],
+  also: [],
+});
 
 /** A garden with nothing in it yet. */
 export function emptyGarden(gardenName: string): Garden {
@@ -168,10 +251,13 @@ export function emptyGarden(gardenName: string): Garden {
     },
     beds: [],
     covers: [],
+    catalog: NOTHING_OWN,
     shelf: [],
+    shelfFlat: [],
     prices: {},
     priceLists: [],
     got: [],
     owned: {},
+    notes: {},
   };
 }

@@ -1,6 +1,6 @@
-import { issueFaults } from '../issues';
-import { type Result, fail, failAll, messageOf, ok } from '../result';
-import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, gardenSchema } from './garden';
+import { type Result, fail, messageOf, ok } from '../result';
+import { putInForce } from '../catalog/own';
+import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden, gardenSchema } from './garden';
 
 /** Largest file that is opened, in characters. */
 export const MAX_FILE_CHARS = 20_000_000;
@@ -59,12 +59,12 @@ export function readGarden(text: string): Result<Garden> {
     );
   const current = migrate(document, version, GARDEN_VERSION);
   if (!current.ok) return current;
-  const read = gardenSchema.safeParse(current.value);
-  return read.success ? ok(read.data) : failAll(issueFaults(read.error.issues));
+  return checkGarden(current.value);
 }
 
 /** Writes a garden as its file; reading it back gives the same garden. */
 export function writeGarden(garden: Garden): string {
+  putInForce(garden.catalog);
   // Parsing puts the keys in the schema's order, so that equal gardens are equal files.
   return `${JSON.stringify(gardenSchema.parse(garden), null, 2)}\n`;
 }

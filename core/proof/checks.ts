@@ -1,6 +1,6 @@
 import type { Assembly } from '../assembly/types';
 import { coverMaterial } from '../catalog/covers';
-import type { RollPlan } from '../cover/rolls';
+import type { RollPlan, Seam } from '../cover/rolls';
 import { type Phrase, amount } from '../figure';
 import { crop } from '../season/crops';
 import { beamStrength } from './beam';
@@ -47,13 +47,33 @@ function cropCheck(assembly: Assembly): Check {
   };
 }
 
-function sheetCheck(rolls: RollPlan, coverKey: string): Check {
-  const short = rolls.tooWide[0];
-  const fits = rolls.rolls[0];
+/** A sheet in strips covers, but a seam is work and the first place to leak. */
+function seamCheck(seam: Seam): Check {
+  const film = coverMaterial(seam.coverKey).kind === 'film';
   return {
     id: 'sheet',
     leaf: 'skin',
-    verdict: short || !fits ? 'fails' : 'holds',
+    verdict: 'tight',
+    text: [
+      `No roll is wide enough for sheet ${seam.tag}: it is made of ${seam.strips} strips that lap `,
+      amount(seam.lapMm, 'length'),
+      film ? '. Tape both faces in the dry and warm.' : '. Sew it with two rows.',
+    ],
+    figure: undefined,
+    caution: undefined,
+    tries: [{ label: ['Any roll that fits'], change: { kind: 'roll', key: null } }],
+  };
+}
+
+function sheetCheck(rolls: RollPlan, coverKey: string): Check {
+  const short = rolls.tooWide[0];
+  const fits = rolls.rolls[0];
+  const seam = rolls.seams[0];
+  if (seam && !short) return seamCheck(seam);
+  return {
+    id: 'sheet',
+    leaf: 'skin',
+    verdict: short ? 'fails' : 'holds',
     text: short
       ? [
           `Sheet ${short.tag} needs `,
@@ -70,7 +90,7 @@ function sheetCheck(rolls: RollPlan, coverKey: string): Check {
             amount(fits.leftMm, 'length'),
             ' of it left over.',
           ]
-        : [`No roll of ${coverMaterial(coverKey).name} holds all the sheets.`],
+        : [`All of the ${coverMaterial(coverKey).name} is cut.`],
     figure: undefined,
     caution: undefined,
     tries: [{ label: ['Any roll that fits'], change: { kind: 'roll', key: null } }],

@@ -1,6 +1,14 @@
 /** What is asked of sprung and bent hoops: snow, bend, push on the rails, sag between them, sleeves. */
 import type { ArchRow, PushedRail } from '../assembly/types';
-import { type Section, section, sectionKeys, stiffnessNMm2, thicknessMm, tubeShape } from '../catalog/sections';
+import {
+  type Section,
+  section,
+  sectionKeys,
+  shippedKey,
+  stiffnessNMm2,
+  thicknessMm,
+  tubeShape,
+} from '../catalog/sections';
 import { type Figure, type Phrase, amount } from '../figure';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../hoop/strain';
 import { MM_PER_INCH } from '../units/length';
@@ -120,7 +128,9 @@ const SLEEVE_MOST = inch(0.12);
 
 /** Diameter that has to go inside a sleeve, over the ribs of a rod. */
 export function sleeveGapMm(outerKey: string, innerKey: string): number {
-  return tubeShape(section(outerKey)).insideMm - (OVER_RIBS[innerKey] ?? tubeShape(section(innerKey)).outsideMm);
+  return (
+    tubeShape(section(outerKey)).insideMm - (OVER_RIBS[shippedKey(innerKey)] ?? tubeShape(section(innerKey)).outsideMm)
+  );
 }
 
 export function sleeveCheck(outerKey: string, innerKey: string, where: string): Check {

@@ -6,9 +6,9 @@ import {
   createSlice,
 } from '@reduxjs/toolkit';
 import { type Draft, applyPatches, enablePatches, produceWithPatches } from 'immer';
+import { putInForce } from '../../core/catalog/own';
 import { type Fault } from '../../core/result';
-import { type Garden, gardenSchema } from '../../core/files/garden';
-import { issueFaults } from '../../core/issues';
+import { type Garden, checkGarden } from '../../core/files/garden';
 import { type Database, EDITS_KEPT, type Edit, type GardenRow, loadGarden, saveGarden } from './db';
 
 enablePatches();
@@ -76,11 +76,17 @@ export interface World {
 }
 
 export function createStore(world: World) {
-  return configureStore({
+  const store = configureStore({
     reducer: slice.reducer,
     middleware: (defaults) =>
       defaults({ thunk: { extraArgument: world }, immutableCheck: false, serializableCheck: false }),
   });
+  // First of all listeners, so that every screen reads the catalogue of the garden it shows.
+  store.subscribe(() => {
+    const catalog = store.getState().open?.doc.catalog;
+    if (catalog) putInForce(catalog);
+  });
+  return store;
 }
 
 export type AppStore = ReturnType<typeof createStore>;
@@ -128,8 +134,8 @@ export function edit(label: string, recipe: (garden: Draft<Garden>) => void): Th
     if (!open) return [{ field: 'garden', message: 'Open a garden first.' }];
     const [doc, patches, inverse] = produceWithPatches(open.doc, (draft: Draft<Garden>) => void recipe(draft));
     if (patches.length === 0) return [];
-    const read = gardenSchema.safeParse(doc);
-    if (!read.success) return issueFaults(read.error.issues);
+    const read = checkGarden(doc);
+    if (!read.ok) return read.faults;
     const edits = [...open.edits.slice(0, open.at), { label, patches, inverse }].slice(-EDITS_KEPT);
     dispatch(worked({ doc, edits, at: edits.length }));
     void dispatch(save());
@@ -168,18 +174,14 @@ export function openStored(id: string): Thunk<Promise<boolean>> {
       return false;
     }
     // A garden from an older program is checked before it is shown, as a file would be.
-    const read = gardenSchema.safeParse(stored.row.doc);
-    if (!read.success) {
+    const read = checkGarden(stored.row.doc);
+    if (!read.ok) {
       dispatch(opened(null));
-      dispatch(
-        said(
-          `The stored garden “${stored.row.name}” cannot be read: ${issueFaults(read.error.issues)[0]?.field ?? ''}`,
-        ),
-      );
+      dispatch(said(`The stored garden “${stored.row.name}” cannot be read: ${read.faults[0]?.field ?? ''}`));
       return false;
     }
     const { row, edits } = stored;
-    dispatch(opened({ id, doc: read.data, edits, at: row.at, revision: row.revision, save: 'saved', conflict: null }));
+    dispatch(opened({ id, doc: read.value, edits, at: row.at, revision: row.revision, save: 'saved', conflict: null }));
     return true;
   };
 }

@@ -1,14 +1,12 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
-import { FITTED_PIPES } from '../../catalog/fittings';
+import { isFitted } from '../../catalog/fittings';
 import { MM_PER_INCH } from '../../units/length';
 import { placeAnswers, sharedAnswers } from '../questions';
 
 export const fittingGableSchema = z.strictObject({
   ...placeAnswers,
-  pipe: z
-    .string()
-    .refine((key) => FITTED_PIPES.includes(key), 'must be 1/2, 3/4 or 1 PVC, for which fittings are moulded'),
+  pipe: z.string().refine(isFitted, 'must be 1/2, 3/4 or 1 PVC, for which fittings are moulded'),
   /** Centre of the eave joint above the centre of the base pipe. */
   eaveMm: z.number().min(150).max(2000),
   frames: z.number().int().min(2).max(40).nullable(),

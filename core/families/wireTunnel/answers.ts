@@ -1,16 +1,19 @@
 import { z } from 'zod';
 import type { BuildSite } from '../../bed/buildSite';
 import { COVERS } from '../../catalog/covers';
-import { SECTIONS } from '../../catalog/sections';
+import { isTube, shippedKey } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../units/length';
 import { sharedAnswers, weightsAnswer } from '../questions';
 
 /** Wires that are stiff enough, with the widest span each one carries. */
 export const WIRES: Readonly<Record<string, number>> = { 'wire-9': 48 * MM_PER_INCH, 'wire-10': 36 * MM_PER_INCH };
 
+/** Whether a wire is one that the family knows a span for. */
+export const isWire = (key: string): boolean => isTube(key) && shippedKey(key) in WIRES;
+
 export const wireTunnelSchema = z.strictObject({
   ...sharedAnswers,
-  pipe: z.string().refine((key) => key in WIRES && SECTIONS.find(key) !== undefined, 'must be 9 or 10 gauge wire'),
+  pipe: z.string().refine(isWire, 'must be 9 or 10 gauge wire'),
   cover: z
     .string()
     .refine(

@@ -2,7 +2,7 @@ import { soilZ } from '../../assembly/crop';
 import { footDimension, looseTunnel, tunnelRow } from '../../assembly/looseTunnel';
 import type { Assembly, Step } from '../../assembly/types';
 import type { BuildSite } from '../../bed/buildSite';
-import { section } from '../../catalog/sections';
+import { section, shippedKey } from '../../catalog/sections';
 import { amount, phraseText } from '../../figure';
 import { CAUTIONS } from '../../guide/cautions';
 import { MINUTES, cutStep, step } from '../../guide/step';
@@ -21,14 +21,14 @@ import {
   schoolQuestion,
   weightsQuestion,
 } from '../questions';
-import { WIRES, type WireTunnelAnswers, wireTunnelDefaults, wireTunnelSchema } from './answers';
+import { WIRES, isWire, type WireTunnelAnswers, wireTunnelDefaults, wireTunnelSchema } from './answers';
 
 const FROM_WALL_MM = 25;
 
 /** Builds the tunnel: wire bent to shape beforehand, legs in the soil, light fabric weighted at the foot. */
 function assemble(a: WireTunnelAnswers, site: BuildSite): Result<Assembly> {
   const spanMm = a.spanMm ?? site.bed.inside.widthMm - 2 * FROM_WALL_MM;
-  const widest = WIRES[a.pipe] ?? 0;
+  const widest = WIRES[shippedKey(a.pipe)] ?? 0;
   if (spanMm > widest + 0.5)
     return fail(
       'span',
@@ -122,7 +122,7 @@ export const wireTunnel: Family<WireTunnelAnswers> = {
   ],
   answer: (a, id, value, built) => {
     // A thinner wire stands over a narrower span.
-    const widest = id === 'pipe' ? WIRES[String(value)] : undefined;
+    const widest = id === 'pipe' ? WIRES[shippedKey(String(value))] : undefined;
     if (widest !== undefined) {
       return { ...a, pipe: String(value), spanMm: a.spanMm === null ? widest : Math.min(a.spanMm, widest) };
     }
@@ -141,7 +141,7 @@ export const wireTunnel: Family<WireTunnelAnswers> = {
   },
   change: (a, change, built) => {
     // A wire tunnel stays of wire and fabric.
-    if (change.kind === 'pipe' && !(change.key in WIRES)) return undefined;
+    if (change.kind === 'pipe' && !isWire(change.key)) return undefined;
     if (change.kind === 'ridge') return change.value === 'tied' ? { ...a, ridge: 'rope' } : undefined;
     return changeShared(a, change, built);
   },

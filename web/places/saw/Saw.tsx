@@ -365,7 +365,7 @@ export function OnHand(): ReactNode {
               if (read.value <= 0) return fail('length', 'A bar is longer than nothing.');
               const faults = edit(
                 'Put on the shelf',
-                (g) => void g.shelf.push({ id: newId(), sectionKey: key, lengthMm: read.value, quantity: 1 }),
+                (g) => void g.shelf.push({ id: newId(), sectionKey: key, lengthMm: read.value, quantity: 1, condition: 'sound', where: '' }),
               );
               return faults.length > 0 ? failAll(faults) : ok(read.value);
             }}

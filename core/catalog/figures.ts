@@ -1,0 +1,160 @@
+/** What of the catalogue a gardener may change: every figure of every entry, by name. */
+import { MM_PER_INCH } from '../units/length';
+import { COVERS, type CoverMaterial } from './covers';
+import { HARDWARE, type HardwareItem } from './hardware';
+import { MATERIALS, type Material } from './materials';
+import { SECTIONS, type Section } from './sections';
+import { SHEETS, type StiffSheet } from './sheets';
+import type { Table } from './table';
+import { TOOLS, type Tool } from './tools';
+
+/** What a figure is measured in; lengths are kept in mm whatever they are shown in. */
+export type FigureUnit = 'mm' | 'kg/m³' | 'kg/m²' | 'GPa' | 'MPa' | 'part' | '°C' | 'W/m²K' | 'piece' | 'm';
+
+/** One figure of one entry: what it is, what it is now, and the entry with another in its place. */
+export interface EntryFigure<T> {
+  readonly id: string;
+  readonly label: string;
+  readonly unit: FigureUnit;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly with: (value: number) => T;
+}
+
+/** The kinds of entry, each with its table and the figures of one entry. */
+interface Kind<T extends { readonly key: string; readonly name: string; readonly source: string }> {
+  readonly table: Table<T>;
+  readonly figures: (entry: T) => readonly EntryFigure<T>[];
+}
+
+const FOOT = 12 * MM_PER_INCH;
+
+/** A figure that is one field of its entry. */
+function field<T, K extends keyof T>(
+  entry: T,
+  key: K,
+  label: string,
+  unit: FigureUnit,
+  [min, max]: readonly [number, number],
+): readonly EntryFigure<T>[] {
+  const value = entry[key];
+  // What an entry does not have, such as the heat loss of a net, cannot be given to it.
+  if (typeof value !== 'number') return [];
+  return [{ id: String(key), label, unit, value, min, max, with: (next) => ({ ...entry, [key]: next }) }];
+}
+
+/** A figure of every size that an entry is sold in. */
+function sizes<T, S>(
+  list: readonly S[],
+  put: (list: readonly S[]) => T,
+  key: keyof S & string,
+  label: string,
+  name: (size: S) => string,
+  [min, max]: readonly [number, number],
+): readonly EntryFigure<T>[] {
+  return list.map((size, i) => ({
+    id: `${key} ${name(size)}`,
+    label: `${label} ${name(size)}`,
+    unit: 'mm' as const,
+    value: Number(size[key]),
+    min,
+    max,
+    with: (next) => put(list.map((s, k) => (k === i ? { ...s, [key]: next } : s))),
+  }));
+}
+
+/** A roll or sheet size by what it is called after its entry: 10x50 ft. */
+const sizeName =
+  (entry: { readonly key: string }) =>
+  (size: { readonly key: string }): string =>
+    size.key.slice(entry.key.length + 1);
+
+function barFigures(s: Section): readonly EntryFigure<Section>[] {
+  const { shape } = s;
+  const side = (key: string, label: string, value: number, put: (mm: number) => Section['shape'], least: number) => ({
+    id: key,
+    label,
+    unit: 'mm' as const,
+    value,
+    min: least,
+    max: 400,
+    with: (mm: number): Section => ({ ...s, shape: put(mm) }),
+  });
+  return [
+    ...(shape.kind === 'board'
+      ? [
+          side('thicknessMm', 'Actual thickness', shape.thicknessMm, (thicknessMm) => ({ ...shape, thicknessMm }), 5),
+          side('widthMm', 'Actual width', shape.widthMm, (widthMm) => ({ ...shape, widthMm }), 10),
+        ]
+      : [
+          side('outsideMm', 'Outside diameter', shape.outsideMm, (outsideMm) => ({ ...shape, outsideMm }), 1),
+          side('insideMm', 'Inside diameter', shape.insideMm, (insideMm) => ({ ...shape, insideMm }), 0),
+        ]),
+    ...sizes(
+      s.stock,
+      (stock) => ({
+        ...s,
+        stock: stock.map((bar, i) => ({
+          ...bar,
+          namedMm: s.stock[i]?.namedMm ?? s.stock[i]?.lengthMm ?? bar.lengthMm,
+        })),
+      }),
+      'lengthMm',
+      'Real length of',
+      (bar) => `${Math.round(bar.namedMm ?? bar.lengthMm)} mm`,
+      [100, 100 * FOOT],
+    ),
+    ...field(s, 'squareMm', 'Taken off to square an end', 'mm', [0, 100]),
+  ];
+}
+
+const coverFigures = (c: CoverMaterial): readonly EntryFigure<CoverMaterial>[] => [
+  ...field(c, 'light', 'Light let through', 'part', [0.05, 1]),
+  ...field(c, 'frostHelpC', 'Milder on a cold night', '°C', [0, 15]),
+  ...field(c, 'uWPerM2K', 'Heat loss', 'W/m²K', [0.5, 15]),
+  ...field(c, 'kgPerM2', 'Weight', 'kg/m²', [0.005, 40]),
+  ...sizes(c.rolls, (rolls) => ({ ...c, rolls }), 'widthMm', 'Width of roll', sizeName(c), [200, 15000]),
+  ...sizes(c.rolls, (rolls) => ({ ...c, rolls }), 'lengthMm', 'Length of roll', sizeName(c), [500, 300000]),
+];
+
+const sheetFigures = (s: StiffSheet): readonly EntryFigure<StiffSheet>[] => [
+  ...field(s, 'thicknessMm', 'Thickness', 'mm', [1, 80]),
+  ...field(s, 'kgPerM2', 'Weight', 'kg/m²', [0.2, 60]),
+  ...field(s, 'spanAtOneKpaMm', 'Widest span between bars', 'mm', [50, 3000]),
+  ...field(s, 'kerfMm', 'Saw’s own width', 'mm', [0, 10]),
+  ...sizes(s.sizes, (list) => ({ ...s, sizes: list }), 'widthMm', 'Width of', sizeName(s), [100, 5000]),
+  ...sizes(s.sizes, (list) => ({ ...s, sizes: list }), 'lengthMm', 'Length of', sizeName(s), [100, 15000]),
+];
+
+const materialFigures = (m: Material): readonly EntryFigure<Material>[] => [
+  ...field(m, 'densityKgPerM3', 'Density', 'kg/m³', [50, 12000]),
+  ...field(m, 'eGPa', 'Stiffness E', 'GPa', [0.05, 300]),
+  ...field(m, 'longTermFactor', 'Stiffness left after weeks of load', 'part', [0.05, 1]),
+  ...field(m, 'limitMPa', 'Bending stress it may carry', 'MPa', [1, 2000]),
+];
+
+const itemFigures = (i: HardwareItem): readonly EntryFigure<HardwareItem>[] =>
+  field(i, 'packSize', 'In one pack', i.unit, [0.1, 100000]);
+
+const toolFigures = (t: Tool): readonly EntryFigure<Tool>[] => field(t, 'kerfMm', 'Saw’s own width', 'mm', [0, 10]);
+
+/** The kinds of entry that the catalogue holds. */
+export const KINDS = {
+  bar: { table: SECTIONS, figures: barFigures } satisfies Kind<Section>,
+  sheet: { table: SHEETS, figures: sheetFigures } satisfies Kind<StiffSheet>,
+  cover: { table: COVERS, figures: coverFigures } satisfies Kind<CoverMaterial>,
+  item: { table: HARDWARE, figures: itemFigures } satisfies Kind<HardwareItem>,
+  material: { table: MATERIALS, figures: materialFigures } satisfies Kind<Material>,
+  tool: { table: TOOLS, figures: toolFigures } satisfies Kind<Tool>,
+} as const;
+
+export type EntryKind = keyof typeof KINDS;
+export const ENTRY_KINDS = [
+  'bar',
+  'sheet',
+  'cover',
+  'item',
+  'material',
+  'tool',
+] as const satisfies readonly EntryKind[];

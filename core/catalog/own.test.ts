@@ -1,0 +1,142 @@
+import fc from 'fast-check';
+import { familyOf } from '../families';
+import { demoGarden } from '../files/demo';
+import { type Cover, type Garden, checkGarden } from '../files/garden';
+import { pricedThings } from '../files/prices';
+import { readGarden, writeGarden } from '../files/read';
+import { type Outline, outline, quickShop } from '../plan';
+import { COVERS, coverMaterial } from './covers';
+import { ENTRY_KINDS, KINDS } from './figures';
+import { NOTHING_OWN, type OwnCatalog, figuresOf, putInForce } from './own';
+import { SECTIONS, section, tubeShape } from './sections';
+
+afterEach(() => {
+  putInForce(NOTHING_OWN);
+});
+const withOwn = (own: Partial<OwnCatalog>): Garden => ({ ...demoGarden(), catalog: { ...NOTHING_OWN, ...own } });
+const figure = (kind: OwnCatalog['figures'][number]['kind'], key: string, id: string, value: number) => ({
+  kind,
+  key,
+  figure: id,
+  value,
+  note: 'measured',
+});
+const drawn = (garden: Garden, at = 0): Outline => {
+  const made = outline(garden, garden.covers[at] as Cover);
+  if (!made.ok) throw new Error(JSON.stringify(made.faults));
+  return made.value;
+};
+const faultsOf = (garden: Garden): readonly string[] => {
+  const read = checkGarden(garden);
+  return read.ok ? [] : read.faults.map((f) => `${f.field}: ${f.message}`);
+};
+
+test('a changed figure changes every plan that leans on it, and says whose it is', () => {
+  const before = drawn(demoGarden());
+  const frame = before.assembly.members.find((m) => m.part.includes('board'))?.sectionKey ?? '2x4';
+  const after = drawn(withOwn({ figures: [figure('bar', frame, 'thicknessMm', 45)] }));
+  expect(section(frame)).toMatchObject({ source: 'Your own figure: measured' });
+  expect(after.assembly.members.map((m) => m.lengthMm)).not.toEqual(before.assembly.members.map((m) => m.lengthMm));
+  const lighter = drawn(withOwn({ figures: [figure('cover', 'film-uv', 'frostHelpC', 4)] }));
+  expect(lighter.coldest.value).toBeCloseTo(before.coldest.value - 1.5, 9);
+  const stiff = drawn(withOwn({ figures: [figure('material', 'pvc', 'eGPa', 4)] }));
+  expect(stiff.strengths[0]?.ratio).not.toBeCloseTo(before.strengths[0]?.ratio ?? 0, 3);
+  // Reset: the shipped plan again, figure for figure.
+  expect(drawn(demoGarden()).assembly).toEqual(before.assembly);
+});
+
+test('a bar measured short keeps its price, and is cut as short as it is', () => {
+  const garden = withOwn({ figures: [figure('bar', '2x4', 'lengthMm 2438 mm', 2430)] });
+  garden.prices = { 'bar 2x4 2438': 1.25 };
+  const line = quickShop(drawn(garden))?.lines.find((l) => l.priceKey === 'bar 2x4 2438');
+  expect(line).toMatchObject({ price: 1.25, key: '2x4 2430' });
+});
+
+test('a thing of one’s own is offered beside what it is like, cut, priced, and kept in the file', () => {
+  const own = {
+    things: [
+      { kind: 'bar' as const, key: 'own-larch', name: 'Larch 2x4', like: '2x4' },
+      { kind: 'cover' as const, key: 'own-film', name: 'Neighbour’s film', like: 'film-uv' },
+    ],
+    figures: [figure('bar', 'own-larch', 'widthMm', 95)],
+    sizes: [{ kind: 'bar' as const, key: 'own-larch', lengthMm: 4000, price: 7.3 }],
+  };
+  const garden = withOwn(own);
+  const cover = garden.covers[0] as Cover;
+  const built = drawn(garden).assembly;
+  const options = familyOf(cover.family)
+    .questions(cover.answers, built)
+    .flatMap((q) => (q.kind === 'choice' ? q.options.map((o) => `${q.id} ${o.value}`) : []));
+  expect(options).toEqual(expect.arrayContaining(['frame own-larch', 'cover own-film']));
+  garden.covers[0] = { ...cover, answers: { ...cover.answers, frame: 'own-larch', cover: 'own-film' } } as Cover;
+  const o = drawn(garden);
+  expect(o.assembly.members.some((m) => m.sectionKey === 'own-larch')).toBe(true);
+  expect(quickShop(o)?.lines.map((l) => l.name)).toEqual(expect.arrayContaining(['Larch 2x4', 'Neighbour’s film']));
+  expect(pricedThings().map((t) => t.key)).toEqual(
+    expect.arrayContaining(['bar own-larch 4000', 'bar own-larch treated 2438', 'roll own-film 10x25 ft']),
+  );
+  expect(readGarden(writeGarden(garden))).toEqual({ ok: true, value: garden });
+  // Taken out of the catalogue while a cover is made of it: refused, and the old catalogue stays in force.
+  expect(faultsOf({ ...garden, catalog: NOTHING_OWN })).toEqual(
+    expect.arrayContaining(['covers[0].answers.frame: must be a board in the catalogue']),
+  );
+  expect(SECTIONS.find('own-larch')?.name).toBe('Larch 2x4');
+});
+
+test.each([
+  [{ figures: [figure('bar', 'gold', 'widthMm', 5)] }, 'catalog.figures[0].key: there is no bar "gold"'],
+  [{ figures: [figure('bar', '2x4', 'colour', 5)] }, 'catalog.figures[0].figure: "2x4" has no figure "colour"'],
+  [
+    { figures: [figure('cover', 'film-uv', 'light', 3)] },
+    'catalog.figures[0].value: Light let through of UV film 6 mil must be from 0.05 to 1',
+  ],
+  [{ figures: [figure('bar', 'pvc-1', 'insideMm', 40)] }, 'the inside of 1 PVC must be less than its outside'],
+  [{ things: [{ kind: 'item' as const, key: 'own', name: 'Nut', like: 'gold' }] }, 'catalog.things[0].like'],
+  [
+    { things: [{ kind: 'item' as const, key: 'strap', name: 'Nut', like: 'strap' }] },
+    '"strap" is in the catalogue already',
+  ],
+  [{ sizes: [{ kind: 'sheet' as const, key: 'corrugated', lengthMm: 900, price: 1 }] }, 'catalog.sizes[0].widthMm'],
+  [{ sizes: [{ kind: 'bar' as const, key: '2x4', lengthMm: 2438.4, price: 1 }] }, '2x4 is sold in that size already'],
+])('what cannot be in a catalogue is named: %#', (own, message) => {
+  expect(faultsOf(withOwn(own)).join('\n')).toContain(message);
+  expect(tubeShape(section('pvc-1')).insideMm).toBeCloseTo(26.64, 1);
+});
+
+test('whatever figure is changed within its bounds, every cover is planned or says why not', () => {
+  const all = ENTRY_KINDS.flatMap((kind) =>
+    [...KINDS[kind].table.shipped.values()].flatMap((entry) =>
+      figuresOf(kind, entry).map((f) => ({ kind, key: entry.key, f })),
+    ),
+  );
+  fc.assert(
+    fc.property(fc.constantFrom(...all), fc.double({ min: 0, max: 1, noNaN: true }), ({ kind, key, f }, part) => {
+      const garden = withOwn({ figures: [figure(kind, key, f.id, f.min + part * (f.max - f.min))] });
+      const read = checkGarden(garden);
+      if (!read.ok) return;
+      expect(figuresOf(kind, KINDS[kind].table.get(key)).find((x) => x.id === f.id)?.value).toBeCloseTo(
+        f.min + part * (f.max - f.min),
+        9,
+      );
+      for (const cover of read.value.covers) {
+        const made = outline(read.value, cover);
+        if (!made.ok) expect(made.faults[0]?.message.length).toBeGreaterThan(10);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('shipped entries all have figures that can be changed, each within its own bounds', () => {
+  for (const kind of ENTRY_KINDS)
+    for (const entry of KINDS[kind].table.shipped.values()) {
+      const figures = figuresOf(kind, entry);
+      expect(new Set(figures.map((f) => f.id)).size).toBe(figures.length);
+      for (const f of figures) {
+        expect(f.value).toBeGreaterThanOrEqual(f.min);
+        expect(f.value).toBeLessThanOrEqual(f.max);
+      }
+    }
+  expect(COVERS.all().size).toBeGreaterThan(10);
+  expect(coverMaterial('net').uWPerM2K).toBeNull();
+});

@@ -1,0 +1,219 @@
+/** A garden's own catalogue: figures it has measured, sizes its shop sells, things that do not ship with the program. */
+import { z } from 'zod';
+import type { CoverMaterial } from './covers';
+import { ENTRY_KINDS, type EntryFigure, type EntryKind, KINDS } from './figures';
+import type { Section } from './sections';
+import type { StiffSheet } from './sheets';
+import type { Table } from './table';
+
+const key = z.string().min(1).max(60);
+const lengthMm = z.number().positive().max(300_000);
+
+export const ownCatalogSchema = z.strictObject({
+  /** Figures in place of the shipped ones. */
+  figures: z
+    .array(
+      z.strictObject({
+        kind: z.enum(ENTRY_KINDS),
+        key,
+        figure: z.string().max(40),
+        value: z.number(),
+        /** Where it comes from. */
+        note: z.string().max(200),
+      }),
+    )
+    .max(2000),
+  /** Things of the gardener's own, each made after a shipped one. */
+  things: z
+    .array(
+      z.strictObject({
+        kind: z.enum(['bar', 'cover', 'item']),
+        key,
+        name: z.string().trim().min(1).max(60),
+        like: key,
+      }),
+    )
+    .max(300),
+  /** Sizes that the shop here sells beside the shipped ones; a bar has no width. */
+  sizes: z
+    .array(
+      z.strictObject({
+        kind: z.enum(['bar', 'sheet', 'cover']),
+        key,
+        widthMm: lengthMm.optional(),
+        lengthMm,
+        price: z.number().min(0).max(1e6),
+      }),
+    )
+    .max(500),
+});
+
+export type OwnCatalog = z.infer<typeof ownCatalogSchema>;
+
+export const NOTHING_OWN: OwnCatalog = { figures: [], things: [], sizes: [] };
+
+/** A fault in a garden's own catalogue, and where it stands in it. */
+export interface OwnFault {
+  readonly path: readonly (string | number)[];
+  readonly message: string;
+}
+
+type Entry = { readonly key: string; readonly name: string; readonly source: string };
+
+/** A thing made after another: the same but for its key and name, and sold in sizes of its own name. */
+function after<T extends Entry>(base: T, ownKey: string, name: string): T {
+  const renamed = <S extends { readonly key: string }>(list: readonly S[]): S[] =>
+    list.map((s) => ({ ...s, key: `${ownKey}${s.key.slice(base.key.length)}` }));
+  return {
+    ...base,
+    key: ownKey,
+    name,
+    like: base.key,
+    source: `Your own, made after ${base.name}`,
+    ...('rolls' in base && { rolls: renamed(base.rolls as CoverMaterial['rolls']) }),
+  };
+}
+
+function withSize(kind: 'bar' | 'sheet' | 'cover', entry: Entry, size: OwnCatalog['sizes'][number]): Entry {
+  const named = `${Math.round(size.widthMm ?? 0)}x${Math.round(size.lengthMm)} mm`;
+  const flat = {
+    key: `${entry.key} ${named}`,
+    widthMm: size.widthMm ?? 0,
+    lengthMm: size.lengthMm,
+    price: size.price,
+  };
+  switch (kind) {
+    case 'bar': {
+      const bar = entry as Section;
+      return { ...bar, stock: [...bar.stock, { lengthMm: size.lengthMm, price: size.price }] } as Entry;
+    }
+    case 'sheet': {
+      const sheet = entry as StiffSheet;
+      return { ...sheet, sizes: [...sheet.sizes, flat] } as Entry;
+    }
+    case 'cover': {
+      const cover = entry as CoverMaterial;
+      return { ...cover, rolls: [...cover.rolls, flat] } as Entry;
+    }
+  }
+}
+
+function hasSize(entry: Entry, { widthMm, lengthMm: long }: OwnCatalog['sizes'][number]): boolean {
+  const e = entry as Partial<Section & StiffSheet & CoverMaterial>;
+  const same = (s: { readonly widthMm?: number; readonly lengthMm: number }): boolean =>
+    Math.abs(s.lengthMm - long) < 1 && (widthMm === undefined || Math.abs((s.widthMm ?? widthMm) - widthMm) < 1);
+  return [...(e.stock ?? []), ...(e.sizes ?? []), ...(e.rolls ?? [])].some(same);
+}
+
+interface Built {
+  readonly tables: Readonly<Record<EntryKind, ReadonlyMap<string, Entry>>>;
+  readonly faults: readonly OwnFault[];
+}
+
+const tableOf = (kind: EntryKind): Table<Entry> => KINDS[kind].table as unknown as Table<Entry>;
+
+/** The figures of an entry, whatever its kind. */
+export function figuresOf(kind: EntryKind, entry: Entry): readonly EntryFigure<Entry>[] {
+  return (KINDS[kind].figures as unknown as (e: Entry) => readonly EntryFigure<Entry>[])(entry);
+}
+
+/** A pipe has a wall: nothing else that is within its bounds is impossible. */
+function sound(entry: Entry): boolean {
+  const shape = (entry as Partial<Section>).shape;
+  return shape?.kind !== 'tube' || shape.insideMm < shape.outsideMm - 0.1;
+}
+
+/** The shipped catalogue with a garden's own over it, and what of that is wrong. */
+function build(own: OwnCatalog): Built {
+  const tables = Object.fromEntries(ENTRY_KINDS.map((kind) => [kind, new Map(tableOf(kind).shipped)])) as Record<
+    EntryKind,
+    Map<string, Entry>
+  >;
+  const faults: OwnFault[] = [];
+  own.things.forEach((thing, i) => {
+    const entries = tables[thing.kind];
+    const base = tableOf(thing.kind).shipped.get(thing.like);
+    if (!base) {
+      faults.push({
+        path: ['things', i, 'like'],
+        message: `there is no ${thing.kind} "${thing.like}" in the catalogue`,
+      });
+      return;
+    }
+    if (entries.has(thing.key)) {
+      faults.push({ path: ['things', i, 'key'], message: `"${thing.key}" is in the catalogue already` });
+      return;
+    }
+    entries.set(thing.key, after(base, thing.key, thing.name));
+    // Boards come untreated and treated, as the shipped ones do.
+    const treated = tableOf('bar').shipped.get(`${thing.like} treated`);
+    if (thing.kind === 'bar' && treated)
+      entries.set(`${thing.key} treated`, after(treated, `${thing.key} treated`, `${thing.name} treated`));
+  });
+  own.sizes.forEach((size, i) => {
+    const entry = tables[size.kind].get(size.key);
+    if (!entry)
+      faults.push({ path: ['sizes', i, 'key'], message: `there is no ${size.kind} "${size.key}" in the catalogue` });
+    else if (size.kind !== 'bar' && size.widthMm === undefined)
+      faults.push({ path: ['sizes', i, 'widthMm'], message: 'must be the width of the sheet or roll' });
+    else if (hasSize(entry, size))
+      faults.push({ path: ['sizes', i], message: `${entry.name} is sold in that size already` });
+    else tables[size.kind].set(size.key, withSize(size.kind, entry, size));
+  });
+  const changed = new Map<string, { readonly kind: EntryKind; readonly key: string; readonly at: number }>();
+  own.figures.forEach((change, i) => {
+    const entry = tables[change.kind].get(change.key);
+    const figure = entry && figuresOf(change.kind, entry).find((f) => f.id === change.figure);
+    if (!entry)
+      faults.push({
+        path: ['figures', i, 'key'],
+        message: `there is no ${change.kind} "${change.key}" in the catalogue`,
+      });
+    else if (!figure)
+      faults.push({ path: ['figures', i, 'figure'], message: `"${change.key}" has no figure "${change.figure}"` });
+    else if (change.value < figure.min || change.value > figure.max)
+      faults.push({
+        path: ['figures', i, 'value'],
+        message: `${figure.label} of ${entry.name} must be from ${figure.min} to ${figure.max} ${figure.unit}`,
+      });
+    else {
+      const source = change.note === '' ? 'Your own figure' : `Your own figure: ${change.note}`;
+      tables[change.kind].set(change.key, { ...figure.with(change.value), source });
+      changed.set(`${change.kind} ${change.key}`, { kind: change.kind, key: change.key, at: i });
+    }
+  });
+  for (const { kind, key: entryKey, at } of changed.values()) {
+    const entry = tables[kind].get(entryKey);
+    if (entry && !sound(entry))
+      faults.push({
+        path: ['figures', at, 'value'],
+        message: `the inside of ${entry.name} must be less than its outside`,
+      });
+  }
+  return { tables, faults };
+}
+
+let inForce = NOTHING_OWN;
+
+/** Everything that is wrong with a garden's own catalogue; nothing is put in force. */
+export function ownFaults(own: OwnCatalog): readonly OwnFault[] {
+  return isEmpty(own) ? [] : build(own).faults;
+}
+
+function isEmpty(own: OwnCatalog): boolean {
+  return own.figures.length === 0 && own.things.length === 0 && own.sizes.length === 0;
+}
+
+/**
+ * Puts the shipped catalogue in force with a garden's own over it, for everything that is worked out from here on. Whoever works
+ * with a garden calls it first; with the same catalogue again it costs nothing.
+ * @returns the own catalogue that was in force before
+ */
+export function putInForce(own: OwnCatalog): OwnCatalog {
+  const before = inForce;
+  if (own === inForce || (isEmpty(own) && isEmpty(inForce))) return before;
+  const { tables } = build(own);
+  for (const kind of ENTRY_KINDS) tableOf(kind).put(tables[kind]);
+  inForce = own;
+  return before;
+}
