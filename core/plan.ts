@@ -13,7 +13,7 @@ import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './cut
 import { readBarJob } from './cutting/job';
 import { type SheetCuts, planSheets } from './cutting/sheets';
 import type { CutDone } from './cutting/tickOff';
-import { type IntegerSolver, quickPlan, solveBars } from './cutting/solve';
+import { type CutPlan, type IntegerSolver, quickPlan, solveBars } from './cutting/solve';
 import { type ShoppingList, shoppingList } from './buying/shopping';
 import { type Answers, familyOf } from './families';
 import type { BuildSite } from './bed/buildSite';
@@ -130,7 +130,10 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
     rolls,
     sheets,
     done: cover.cut,
-    also: [...seamHardware(rolls.seams), ...cover.also.map((a) => ({ ...a, joint: 'Added by you' }))],
+    also: [
+      ...seamHardware(rolls.seams),
+      ...cover.also.filter((a) => a.count > 0).map((a) => ({ ...a, joint: 'Added by you' })),
+    ],
     snow,
     checks,
     strengths,
@@ -141,11 +144,43 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   });
 }
 
-/** The cuts, proven best where that can be, and what to buy for them. */
-export function cutAndShop(o: ToCut, solver: IntegerSolver): Result<Pick<Plan, 'cuts' | 'shopping'>> {
+/** Cutting while it is worked out: how far it is, how many pieces the next section has, and the best plan so far. */
+export interface CutProgress {
+  readonly solved: number;
+  readonly sections: number;
+  readonly nextPieces: number;
+  readonly best: () => Pick<Plan, 'cuts' | 'shopping'> | undefined;
+}
+
+/**
+ * The cuts, proven best where that can be, and what to buy for them.
+ * @param onCut hears before every section how far it is
+ */
+export function cutAndShop(
+  o: ToCut,
+  solver: IntegerSolver,
+  onCut: (progress: CutProgress) => void = () => undefined,
+): Result<Pick<Plan, 'cuts' | 'shopping'>> {
   putInForce(o.garden.catalog);
-  const cut = cutAll(o, (job) => solveBars(job, solver));
-  return cut.ok ? ok({ cuts: cut.value, shopping: shop(o, cut.value) }) : cut;
+  const jobs = cuttingJobs(o);
+  if (!jobs.ok) return jobs;
+  const plans: CutPlan[] = [];
+  for (const { job } of jobs.value) {
+    onCut({
+      solved: plans.length,
+      sections: jobs.value.length,
+      nextPieces: job.pieces.reduce((sum, p) => sum + p.quantity, 0),
+      best: () => {
+        const cuts = filledUp(jobs.value, plans);
+        return cuts && { cuts, shopping: shop(o, cuts) };
+      },
+    });
+    const solved = solveBars(job, solver);
+    if (!solved.ok) return solved;
+    plans.push(solved.value);
+  }
+  const cuts = named(jobs.value, plans);
+  return ok({ cuts, shopping: shop(o, cuts) });
 }
 
 /** The whole way for one cover. */
@@ -156,23 +191,35 @@ export function plan(garden: Garden, cover: Cover, solver: IntegerSolver): Resul
   return cut.ok ? ok({ ...outlined.value, ...cut.value, mends: findMends(outlined.value) }) : cut;
 }
 
-function cutAll(
-  o: ToCut,
-  solve: (job: SectionJob['job']) => ReturnType<typeof solveBars>,
-): Result<readonly SectionCuts[]> {
-  const cuts: SectionCuts[] = [];
-  const numbers = { board: 1, tube: 1 };
-  for (const job of sectionJobs(o.assembly, o.garden.prices, o.garden.shelf, o.done)) {
-    const s = section(job.sectionKey);
-    const sound = readBarJob(job.job);
-    if (!sound.ok) return failAll(sound.faults.map((f) => ({ field: s.name, message: `${s.name}: ${f.message} mm` })));
-    const solved = solve(job.job);
-    if (!solved.ok) return solved;
-    const labelled = labelCuts(job, solved.value, numbers[s.shape.kind]);
-    numbers[s.shape.kind] += labelled.bars.length;
-    cuts.push(labelled);
+/** The cutting jobs of a cover, one a section; a piece longer than every bar is a fault. */
+function cuttingJobs(o: ToCut): Result<readonly SectionJob[]> {
+  const jobs = sectionJobs(o.assembly, o.garden.prices, o.garden.shelf, o.done);
+  for (const { sectionKey, job } of jobs) {
+    const { name } = section(sectionKey);
+    const sound = readBarJob(job);
+    if (!sound.ok) return failAll(sound.faults.map((f) => ({ field: name, message: `${name}: ${f.message} mm` })));
   }
-  return ok(cuts);
+  return ok(jobs);
+}
+
+/** Solved jobs as bars with tags and marks; boards and pipes are numbered through. */
+function named(jobs: readonly SectionJob[], plans: readonly CutPlan[]): readonly SectionCuts[] {
+  const numbers = { board: 1, tube: 1 };
+  return jobs.flatMap((job, i) => {
+    const solved = plans[i];
+    if (!solved) return [];
+    const { kind } = section(job.sectionKey).shape;
+    const labelled = labelCuts(job, solved, numbers[kind]);
+    numbers[kind] += labelled.bars.length;
+    return [labelled];
+  });
+}
+
+/** The plan by the quick rule for every job that is not solved yet; undefined where it finds none. */
+function filledUp(jobs: readonly SectionJob[], solved: readonly CutPlan[]): readonly SectionCuts[] | undefined {
+  const rest = jobs.slice(solved.length).map(({ job }) => quickPlan(job));
+  const plans = [...solved, ...rest.filter((p) => p !== undefined)];
+  return plans.length === jobs.length ? named(jobs, plans) : undefined;
 }
 
 function shop(o: ToCut, cuts: readonly SectionCuts[]): ShoppingList {
@@ -187,11 +234,9 @@ export function quickPrice(o: Outline): number {
 
 /** What to buy by the quick cutting rule; undefined where it cannot be cut. */
 export function quickShop(o: Outline): ShoppingList | undefined {
-  const cut = cutAll(o, (job) => {
-    const quick = quickPlan(job);
-    return quick ? ok(quick) : fail('stock', 'not enough bars');
-  });
-  return cut.ok ? shop(o, cut.value) : undefined;
+  const jobs = cuttingJobs(o);
+  const cuts = jobs.ok ? filledUp(jobs.value, []) : undefined;
+  return cuts && shop(o, cuts);
 }
 
 const MENDS_PER_CHECK = 3;

@@ -5,7 +5,7 @@ import { planRolls } from './cover/rolls';
 import { planSheets } from './cutting/sheets';
 import type { IntegerSolver } from './cutting/solve';
 import type { Cover, Garden } from './files/garden';
-import { type Outline, type Work, cutAndShop, outline } from './plan';
+import { type CutProgress, type Outline, type Work, cutAndShop, outline } from './plan';
 import { type Result, failAll, ok } from './result';
 
 /** Cuts and purchases of several covers as one; pieces carry the number of their cover before their tag. */
@@ -41,7 +41,15 @@ export function gather(outlines: readonly Outline[]): Pick<Assembly, 'members' |
 }
 
 /** Plans covers together. A cover that cannot be built stops it, and the fault names which. */
-export function planTogether(garden: Garden, covers: readonly Cover[], solver: IntegerSolver): Result<Together> {
+export function planTogether(
+  garden: Garden,
+  covers: readonly Cover[],
+  solver: IntegerSolver,
+  onCut?: (
+    progress: CutProgress,
+    whole: Pick<Together, Exclude<keyof Together, 'cuts' | 'shopping' | 'saved'>>,
+  ) => void,
+): Result<Together> {
   const outlines: Outline[] = [];
   let apart = 0;
   for (const cover of covers) {
@@ -57,6 +65,8 @@ export function planTogether(garden: Garden, covers: readonly Cover[], solver: I
   const cutFlat = covers.flatMap((c, i) => c.cutFlat.map((d) => ({ ...d, tag: `${i + 1}.${d.tag}` })));
   const done = covers.flatMap((c, i) => c.cut.map((d) => ({ ...d, tag: `${i + 1}.${d.tag}` })));
   const whole = {
+    covers: covers.map((c, i) => ({ number: i + 1, id: c.id, name: c.name })),
+    apart,
     garden,
     done,
     also: outlines.flatMap((o, i) => o.also.map((h) => ({ ...h, joint: `${i + 1}: ${h.joint}` }))),
@@ -64,13 +74,11 @@ export function planTogether(garden: Garden, covers: readonly Cover[], solver: I
     rolls: planRolls(assembly.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cutFlat),
     sheets: planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cutFlat),
   };
-  const cut = cutAndShop(whole, solver);
+  const cut = cutAndShop(whole, solver, (progress) => onCut?.(progress, whole));
   if (!cut.ok) return cut;
   return ok({
     ...whole,
     ...cut.value,
-    covers: covers.map((c, i) => ({ number: i + 1, id: c.id, name: c.name })),
-    apart,
     saved: apart - cut.value.shopping.paid,
   });
 }

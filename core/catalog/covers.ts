@@ -23,6 +23,8 @@ export interface CoverMaterial {
   readonly kgPerM2: number;
   readonly life: string;
   readonly rolls: readonly Roll[];
+  /** The face that goes outside, and how it is told; null where both are alike. */
+  readonly outerFace: string | null;
   readonly source: string;
 }
 
@@ -78,6 +80,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.14,
     life: '4 to 6 years; 1 to 2 where bare PVC touches it',
     rolls: rolls('film-uv', FILM_SIZES),
+    outerFace: 'printed face outside',
     source: TABLE,
   },
   {
@@ -90,6 +93,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.1,
     life: '3 to 12 months of sun',
     rolls: rolls('film-clear', scaled(FILM_SIZES, 0.6)),
+    outerFace: null,
     source: TABLE,
   },
   {
@@ -102,6 +106,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.019,
     life: '2 years',
     rolls: rolls('fabric-19', FABRIC_SIZES),
+    outerFace: null,
     source: TABLE,
   },
   {
@@ -114,6 +119,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.03,
     life: '3 years',
     rolls: rolls('fabric-30', scaled(FABRIC_SIZES, 1.3)),
+    outerFace: null,
     source: TABLE,
   },
   {
@@ -126,6 +132,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.05,
     life: '4 years',
     rolls: rolls('fabric-50', scaled(FABRIC_SIZES, 1.8)),
+    outerFace: null,
     source: TABLE,
   },
   {
@@ -138,6 +145,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.07,
     life: '4 years',
     rolls: rolls('fabric-70', scaled(FABRIC_SIZES, 2.3)),
+    outerFace: null,
     source: TABLE,
   },
   {
@@ -150,6 +158,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.06,
     life: '5 years',
     rolls: rolls('net', scaled(FABRIC_SIZES, 1.6)),
+    outerFace: null,
     source: TABLE,
   },
   {
@@ -162,6 +171,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.08,
     life: '7 years',
     rolls: rolls('shade-30', scaled(FABRIC_SIZES, 1.7)),
+    outerFace: null,
     source: TABLE,
   },
   {
@@ -174,6 +184,7 @@ const SOFT: readonly CoverMaterial[] = [
     kgPerM2: 0.1,
     life: '7 years',
     rolls: rolls('shade-50', scaled(FABRIC_SIZES, 1.9)),
+    outerFace: null,
     source: TABLE,
   },
 ];
@@ -185,7 +196,19 @@ const glazing = (
   kind: 'glazing' | 'film',
   [light, frostHelpC, uWPerM2K, kgPerM2]: readonly [number, number, number, number],
   life: string,
-): CoverMaterial => ({ key, name, kind, light, frostHelpC, uWPerM2K, kgPerM2, life, rolls: [], source: TABLE });
+): CoverMaterial => ({
+  key,
+  name,
+  kind,
+  light,
+  frostHelpC,
+  uWPerM2K,
+  kgPerM2,
+  life,
+  rolls: [],
+  outerFace: null,
+  source: TABLE,
+});
 
 const STIFF: readonly CoverMaterial[] = [
   glazing('film-double', 'two UV films, air between', 'film', [0.8, 4.5, 4, 0.28], 'as the film'),
@@ -204,6 +227,7 @@ const MESH: CoverMaterial = {
   kgPerM2: 1.1,
   life: 'many years',
   rolls: rolls('mesh', MESH_SIZES),
+  outerFace: null,
   source: 'Reinforcing mesh of .148 in wire, 6 in squares, 5 or 7 ft wide',
 };
 

@@ -171,3 +171,16 @@ export function labelCuts(sectionJob: SectionJob, plan: CutPlan, firstBar: numbe
     kerfMm: kerf,
   };
 }
+
+/** From here a bow in a board shows, mm. */
+const LONG_MM = 1200;
+
+/**
+ * Boards that the straightest are kept for: those that hold a long piece where others hold only short ones. Empty where it does not
+ * matter which board is taken, and for pipes.
+ */
+export function straightest(cuts: SectionCuts): readonly SectionBar[] {
+  if (section(cuts.sectionKey).shape.kind === 'tube') return [];
+  const long = cuts.bars.filter((bar) => bar.pieces.some((p) => p.lengthMm >= LONG_MM));
+  return long.length < cuts.bars.length ? long : [];
+}

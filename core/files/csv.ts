@@ -49,7 +49,7 @@ export function cutsCsv(p: Pick<Plan, 'cuts' | 'garden'>): string {
 export function shoppingCsv(p: Pick<Plan, 'shopping' | 'garden'>): string {
   const { units } = p.garden;
   return csv(
-    ['aisle', 'thing', 'size', 'need', 'unit', 'owned', 'buy', 'price each', 'paid', 'used', 'currency'],
+    ['aisle', 'thing', 'size', 'need', 'unit', 'owned', 'buy', 'price each', 'paid', 'used', 'currency', 'note'],
     [
       ...p.shopping.lines.map((l) => [
         l.aisle,
@@ -63,8 +63,9 @@ export function shoppingCsv(p: Pick<Plan, 'shopping' | 'garden'>): string {
         l.paid,
         l.used,
         units.currency,
+        p.garden.notes[l.priceKey] ?? '',
       ]),
-      ['', 'Total', '', '', '', '', '', '', p.shopping.paid, p.shopping.used, units.currency],
+      ['', 'Total', '', '', '', '', '', '', p.shopping.paid, p.shopping.used, units.currency, ''],
     ],
   );
 }
@@ -76,7 +77,12 @@ export function shoppingText(p: Pick<Plan, 'shopping' | 'garden'>): string {
   const aisles = [...new Set(buying.map((l) => l.aisle))];
   const lines = aisles.flatMap((aisle) => [
     aisle,
-    ...buying.filter((l) => l.aisle === aisle).map((l) => `  ${l.packs} × ${l.name}, ${phraseText(l.size, units)}`),
+    ...buying
+      .filter((l) => l.aisle === aisle)
+      .map((l) => {
+        const note = p.garden.notes[l.priceKey];
+        return `  ${l.packs} × ${l.name}, ${phraseText(l.size, units)}${note === undefined ? '' : ` (${note})`}`;
+      }),
   ]);
   return [...lines, `In all ${formatMoney(p.shopping.paid, units.currency)}`, ''].join('\n');
 }

@@ -8,6 +8,8 @@ import { type Fault, type Result, fail, failAll, ok } from '../result';
 
 /** One thing that has a price, as it stands in a list. */
 export interface PricedThing {
+  /** The entry of the catalogue that it is a size of. */
+  readonly of: string;
   readonly key: string;
   readonly aisle: Aisle;
   readonly name: string;
@@ -21,6 +23,7 @@ export function pricedThings(): readonly PricedThing[] {
   return [
     ...[...SECTIONS.all().values()].flatMap((s) =>
       s.stock.map((bar) => ({
+        of: `bar ${s.key}`,
         key: barPriceKey(s, bar),
         aisle: s.aisle,
         name: s.name,
@@ -30,6 +33,7 @@ export function pricedThings(): readonly PricedThing[] {
     ),
     ...[...SHEETS.all().values()].flatMap((s) =>
       s.sizes.map((size) => ({
+        of: `sheet ${s.key}`,
         key: sheetPriceKey(size),
         aisle: 'Sheet goods' as const,
         name: s.name,
@@ -39,6 +43,7 @@ export function pricedThings(): readonly PricedThing[] {
     ),
     ...[...COVERS.all().values()].flatMap((c) =>
       c.rolls.map((roll) => ({
+        of: `cover ${c.key}`,
         key: rollPriceKey(roll),
         aisle: 'Covers' as const,
         name: c.name,
@@ -47,6 +52,7 @@ export function pricedThings(): readonly PricedThing[] {
       })),
     ),
     ...[...HARDWARE.all().values()].map((item) => ({
+      of: `item ${item.key}`,
       key: packPriceKey(item),
       aisle: item.aisle,
       name: item.name,

@@ -71,7 +71,7 @@ export function App(): ReactNode {
         <Route path="bench/:coverId/:leaf?" element={place(<Bench />)} />
         <Route path="saw/:coverId" element={place(<Saw />)} />
         <Route path="cart/:coverId" element={place(<Cart />)} />
-        <Route path="shelf" element={place(<Shelf />)} />
+        <Route path="shelf/:leaf?" element={place(<Shelf />)} />
         <Route path="versions/:coverId" element={place(<SideBySide />)} />
         <Route path="together/:leaf" element={place(<Together />)} />
         <Route path="build/:coverId" element={place(<Build />)} />

@@ -3,7 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import type { Draft } from 'immer';
 import type { Preferences } from '../../core/units/amount';
 import type { Cover, Garden } from '../../core/files/garden';
-import type { Fault } from '../../core/result';
+import { type Fault, type Result, failAll, ok } from '../../core/result';
 import { type AppState, type AppStore, edit } from './store';
 
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
@@ -25,6 +25,18 @@ export function useUnits(): Preferences {
 export function useEdit(): (label: string, recipe: (garden: Draft<Garden>) => void) => readonly Fault[] {
   const dispatch = useAppDispatch();
   return useCallback((label, recipe) => dispatch(edit(label, recipe)), [dispatch]);
+}
+
+/** The same for a field that is typed: the faults are what keeps it from taking the value. */
+export function useTake(): (label: string, recipe: (garden: Draft<Garden>) => void) => Result<true> {
+  const change = useEdit();
+  return useCallback(
+    (label, recipe) => {
+      const faults = change(label, recipe);
+      return faults.length > 0 ? failAll(faults) : ok(true);
+    },
+    [change],
+  );
 }
 
 /** Sets one cover's answers, checked by its family already. */

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Cover } from '../../core/files/garden';
 import { type Mend, type Outline, outline } from '../../core/plan';
 import type { Result } from '../../core/result';
-import type { PlanWork } from '../workers/plan.worker';
+import type { BestSoFar, PlanWork } from '../workers/plan.worker';
 import { lookForMends, stopWork, workOut } from '../workers/planClient';
 import { useGarden } from './hooks';
 
@@ -13,6 +13,10 @@ export interface WorkState {
   /** Busy long enough to say so. */
   readonly slow: boolean;
   readonly problem: string | undefined;
+  /** How far slow work has come, in sections. */
+  readonly progress: Pick<BestSoFar<PlanWork>, 'solved' | 'sections'> | undefined;
+  /** Stopped by the gardener: the work is the best that was found until then. */
+  readonly stopped: boolean;
   readonly stop: () => void;
 }
 
@@ -49,15 +53,20 @@ export function useMends(cover: Cover | undefined, work: PlanWork | undefined): 
   return found !== undefined && found.work === work ? found.mends : undefined;
 }
 
+const IDLE: Omit<WorkState, 'stop'> = {
+  work: undefined,
+  busy: false,
+  slow: false,
+  problem: undefined,
+  progress: undefined,
+  stopped: false,
+};
+
 /** Cuts and list of a cover, worked out in the background; only the latest design counts. */
 export function useWork(cover: Cover | undefined): WorkState {
   const garden = useGarden();
-  const [state, setState] = useState<Omit<WorkState, 'stop'>>({
-    work: undefined,
-    busy: false,
-    slow: false,
-    problem: undefined,
-  });
+  const [state, setState] = useState<Omit<WorkState, 'stop'>>(IDLE);
+  const best = useRef<PlanWork>(undefined);
   const asked = useRef(0);
   const answersKey = cover && JSON.stringify(cover);
 
@@ -68,15 +77,20 @@ export function useWork(cover: Cover | undefined): WorkState {
     finished.set(garden, known);
     const show = (result: Result<PlanWork>): void =>
       setState({
+        ...IDLE,
         work: result.ok ? result.value : undefined,
-        busy: false,
-        slow: false,
         problem: result.ok ? undefined : result.faults[0]?.message,
       });
     const before = known.get(answersKey);
     const begin = (): void => {
-      setState((s) => ({ ...s, busy: true }));
-      workOut(garden, cover).then(
+      best.current = undefined;
+      setState((s) => ({ ...s, busy: true, progress: undefined, stopped: false }));
+      const hear = ({ work, ...progress }: BestSoFar<PlanWork>): void => {
+        if (asked.current !== turn) return;
+        best.current = work;
+        setState((s) => ({ ...s, progress }));
+      };
+      workOut(garden, cover, hear).then(
         (result) => {
           known.set(answersKey, result);
           if (asked.current === turn) show(result);
@@ -84,9 +98,7 @@ export function useWork(cover: Cover | undefined): WorkState {
         () => {
           if (asked.current === turn)
             setState({
-              work: undefined,
-              busy: false,
-              slow: false,
+              ...IDLE,
               problem: 'The cut list could not be worked out. Change something and it is tried again.',
             });
         },
@@ -104,11 +116,12 @@ export function useWork(cover: Cover | undefined): WorkState {
   const stop = useCallback(() => {
     asked.current++;
     stopWork();
+    const work = best.current;
     setState({
-      work: undefined,
-      busy: false,
-      slow: false,
-      problem: 'Stopped. Change something and it is worked out again.',
+      ...IDLE,
+      stopped: true,
+      work,
+      problem: work ? undefined : 'Stopped. Change something and it is worked out again.',
     });
   }, []);
   return { ...state, stop };

@@ -11,6 +11,11 @@ const ABOVE = 20;
 const NARROW = 480;
 const RIGHT = 26;
 const BAR = 32;
+/** A mark and, under it, the same in the other system: for whoever has the other tape. */
+const MARK_ROW = 31;
+
+/** Keeps a mark's line from running through the figures below it. */
+const HALO = { paintOrder: 'stroke', stroke: 'var(--ground)', strokeWidth: 4 } as const;
 
 interface BarProps {
   readonly bar: SectionBar;
@@ -58,8 +63,14 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
   const rows = labelRows(
     bar.pieces.map((p, i) => ({ at: x(p.markMm), halfWidth: ((figures[i]?.length ?? 0) * 8.2) / 2 })),
   );
-  const marks = bar.pieces.map((p, i) => ({ at: x(p.markMm), text: figures[i] ?? '', drop: (rows[i] ?? 0) * 18 }));
-  const height = y + h + 24 + Math.max(0, ...marks.map((m) => m.drop));
+  const other = length === 'ftin' || length === 'in' ? 'mm' : 'in';
+  const marks = bar.pieces.map((p, i) => ({
+    at: x(p.markMm),
+    text: figures[i] ?? '',
+    other: formatLength(p.markMm, other),
+    drop: (rows[i] ?? 0) * MARK_ROW,
+  }));
+  const height = y + h + 38 + Math.max(0, ...marks.map((m) => m.drop));
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
   return (
     <svg
@@ -126,8 +137,11 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
       })}
       {!whole &&
         marks.map((m, i) => (
+          <line key={i} x1={m.at} x2={m.at} y1={y - 5} y2={y + h + 7 + m.drop} stroke="var(--chalk)" strokeWidth={2} />
+        ))}
+      {!whole &&
+        marks.map((m, i) => (
           <g key={i}>
-            <line x1={m.at} x2={m.at} y1={y - 5} y2={y + h + 7 + m.drop} stroke="var(--chalk)" strokeWidth={2} />
             <text
               x={m.at}
               y={y + h + 21 + m.drop}
@@ -136,8 +150,20 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
               fontSize={13.5}
               fontWeight={600}
               fill="var(--chalk-ink)"
+              {...HALO}
             >
               {m.text}
+            </text>
+            <text
+              x={m.at}
+              y={y + h + 34 + m.drop}
+              textAnchor="middle"
+              className="measure"
+              fontSize={11.5}
+              fill="var(--quiet)"
+              {...HALO}
+            >
+              {m.other}
             </text>
           </g>
         ))}

@@ -21,6 +21,7 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
         <span className="measure">
           {text(cut.size.widthMm)} × {text(cut.size.lengthMm)}
         </span>
+        {cut.fromShelf && ', from the shelf'}
         {stiffSheet(cut.sheetKey).channels && ', channels along its length'}
       </figcaption>
       <svg

@@ -1,11 +1,11 @@
-import { type Remote, wrap } from 'comlink';
+import { type Remote, proxy, wrap } from 'comlink';
 import type { Candidate } from '../../core/compare';
 import type { Cover, Garden } from '../../core/files/garden';
 import type { Mend } from '../../core/plan';
 import type { Result } from '../../core/result';
 import type { Together } from '../../core/together';
 import type { Version } from '../../core/versions';
-import type { PlanService, PlanWork } from './plan.worker';
+import type { OnBest, PlanService, PlanWork } from './plan.worker';
 
 let worker: Worker | undefined;
 let remote: Remote<PlanService> | undefined;
@@ -19,8 +19,8 @@ function service(): Remote<PlanService> {
 }
 
 /** Works a cover out in the background. */
-export function workOut(garden: Garden, cover: Cover): Promise<Result<PlanWork>> {
-  return service().work(garden, cover);
+export function workOut(garden: Garden, cover: Cover, onBest: OnBest<PlanWork>): Promise<Result<PlanWork>> {
+  return service().work(garden, cover, proxy(onBest));
 }
 
 /** Looks for mends in the background. */
@@ -34,8 +34,12 @@ export function compareKinds(garden: Garden, bedId: string, cropKey: string): Pr
 }
 
 /** Cuts and buys several covers as one in the background. */
-export function planAllTogether(garden: Garden, ids: readonly string[]): Promise<Result<Together>> {
-  return service().together(garden, ids);
+export function planAllTogether(
+  garden: Garden,
+  ids: readonly string[],
+  onBest: OnBest<Together>,
+): Promise<Result<Together>> {
+  return service().together(garden, ids, proxy(onBest));
 }
 
 /** Works versions of a cover out in the background. */

@@ -1,5 +1,5 @@
 import { type ReactNode, Suspense, lazy, memo, useCallback } from 'react';
-import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { View } from '../../../core/assembly/types';
 import { familyOf } from '../../../core/families';
@@ -12,6 +12,7 @@ import { useApp, useAppDispatch, useEdit, useSetAnswers } from '../../app/hooks'
 import { undo } from '../../app/store';
 import { useOutline, useWork } from '../../app/usePlan';
 import { Button } from '../../parts/controls';
+import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
 import { useSize } from '../../drawing/useSize';
 import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
@@ -50,43 +51,13 @@ const Stage = styled.div`
   }
 `;
 
-const Leaves = styled.nav`
-  display: flex;
-  gap: 0.25rem;
-  padding-top: 0.25rem;
-  a {
-    padding: 0.55rem 1.05rem;
-    min-height: var(--target);
-    color: var(--quiet);
-    font-weight: 600;
-    text-decoration: none;
-    border-bottom: 3px solid transparent;
-  }
-  a[aria-current='page'] {
-    color: var(--ink);
-    border-bottom-color: var(--chalk);
-  }
-`;
-
 const LEAVES = [
-  { key: 'shape', name: 'Shape' },
+  { key: '', name: 'Shape' },
   { key: 'stand', name: 'Stand' },
   { key: 'skin', name: 'Skin' },
   { key: 'air', name: 'Air' },
   { key: 'round', name: 'Round' },
 ] as const;
-
-const LeafLinks = memo(function LeafLinks({ coverId }: { readonly coverId: string }): ReactNode {
-  return (
-    <Leaves aria-label="Leaves of the bench">
-      {LEAVES.map((l) => (
-        <NavLink key={l.key} to={`/bench/${coverId}${l.key === 'shape' ? '' : `/${l.key}`}`} end>
-          {l.name}
-        </NavLink>
-      ))}
-    </Leaves>
-  );
-});
 
 const Empty = styled.div`
   padding: 2rem 1.25rem;
@@ -147,7 +118,7 @@ export function Bench(): ReactNode {
       {good ? (
         <Body>
           <Stage>
-            <LeafLinks coverId={cover.id} />
+            <Leaves label="Leaves of the bench" to={`/bench/${cover.id}`} leaves={LEAVES} />
             <Suspense fallback={<p role="status">Opening…</p>}>
               <Leaf leaf={leaf} outline={good} setAnswers={setAnswers} />
             </Suspense>

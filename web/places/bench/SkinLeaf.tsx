@@ -96,27 +96,18 @@ export function SheetSums({ part }: { readonly part: SheetPart }): ReactNode {
 
 /** Sheets: each allowance on its own line, and how they lie on the roll. */
 export function SkinLeaf({ outline: o }: { readonly outline: Outline }): ReactNode {
-  const { length } = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const film = o.assembly.sheets.some((s) => coverMaterial(s.coverKey).kind === 'film');
   return (
     <Area ref={ref} tabIndex={0} role="region" aria-label="Sheets">
       <OffcutPattern />
-      {o.rolls.rolls.map((cut, i) => (
-        <figure key={i}>
-          <figcaption>
-            <h2>
-              {coverMaterial(cut.coverKey).name}, roll {formatLength(cut.roll.widthMm, length)} ×{' '}
-              {formatLength(cut.roll.lengthMm, length)}
-            </h2>
-          </figcaption>
-          {size && <RollDrawing cut={cut} width={Math.max(280, size.width - 8)} />}
-        </figure>
+      {o.rolls.rolls.map((cut) => (
+        <div key={cut.label}>{size && <RollDrawing cut={cut} width={Math.max(280, size.width - 8)} />}</div>
       ))}
       {o.sheets.sheets.map((cut) => (
         <div key={cut.label}>{size && <SheetDrawing cut={cut} width={Math.max(280, size.width - 8)} />}</div>
       ))}
-      {o.assembly.sheets.length > 0 && o.rolls.rolls.length === 0 && (
+      {o.rolls.tooWide.length > 0 && (
         <p>No roll on sale is wide and long enough. The checks beside this say what to change.</p>
       )}
       {o.assembly.sheets.map((part) => (

@@ -1,20 +1,22 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { ShoppingLine, ShoppingList } from '../../../core/buying/shopping';
+import { HARDWARE, hardwareItem } from '../../../core/catalog/hardware';
+import type { Cover } from '../../../core/files/garden';
 import { shoppingCsv, shoppingText } from '../../../core/files/csv';
 import { phraseText } from '../../../core/figure';
-import { failAll, ok } from '../../../core/result';
 import { currencyDecimals, formatMoney } from '../../../core/units/amount';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
-import { useAppDispatch, useEdit, useGarden, useUnits } from '../../app/hooks';
+import { useAppDispatch, useEdit, useGarden, useTake, useUnits } from '../../app/hooks';
 import { said } from '../../app/store';
 import { useOutline, useWork } from '../../app/usePlan';
-import { Button } from '../../parts/controls';
+import { Button, Select } from '../../parts/controls';
+import { Rows } from '../../parts/Rows';
 import { saveFile } from '../../parts/saveFile';
-import { NumberField } from '../../parts/TypedField';
+import { NumberField, TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 
 const Scroll = styled.div`
@@ -51,6 +53,15 @@ export const Table = styled.table`
     width: 1.6rem;
     height: 1.6rem;
     accent-color: var(--ink);
+  }
+  .note input {
+    height: 1.6rem;
+    padding: 0;
+    font: inherit;
+    font-size: 0.8125rem;
+    text-align: left;
+    color: var(--quiet);
+    background: transparent;
   }
   .number {
     text-align: right;
@@ -103,7 +114,8 @@ interface CartTableProps {
 export function CartTable({ list, typed }: CartTableProps): ReactNode {
   const units = useUnits();
   const edit = useEdit();
-  const { got } = useGarden();
+  const take = useTake();
+  const { got, notes } = useGarden();
   const tick = (l: ShoppingLine, on: boolean): void =>
     void edit(`${on ? 'Got' : 'Put back'} ${l.name}`, (g) => {
       g.got = on ? [...g.got, l.priceKey] : g.got.filter((key) => key !== l.priceKey);
@@ -166,6 +178,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                       .map((u) => (l.unit === 'bar' || l.unit === 'roll' ? u.joint : `${u.count}: ${u.joint}`))
                       .join(' · ')}
                   </small>
+                  <Note line={l} typed={typed} note={notes[l.priceKey] ?? ''} />
                 </td>
                 <td className="number measure">{needText(l)}</td>
                 <td className="number measure">
@@ -176,10 +189,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                       decimals={0}
                       min={0}
                       max={100000}
-                      onSet={(n) => {
-                        const faults = edit(`Own ${l.name}`, (g) => void (g.owned[l.key] = n));
-                        return faults.length > 0 ? failAll(faults) : ok(n);
-                      }}
+                      onSet={(n) => take(`Own ${l.name}`, (g) => void (g.owned[l.key] = n))}
                     />
                   ) : l.canOwn ? (
                     l.owned
@@ -198,10 +208,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                       decimals={currencyDecimals(units.currency)}
                       min={0}
                       max={100000}
-                      onSet={(price) => {
-                        const faults = edit(`Price ${l.name}`, (g) => void (g.prices[l.priceKey] = price));
-                        return faults.length > 0 ? failAll(faults) : ok(price);
-                      }}
+                      onSet={(price) => take(`Price ${l.name}`, (g) => void (g.prices[l.priceKey] = price))}
                     />
                   ) : (
                     money(l.price)
@@ -223,6 +230,90 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
         </tr>
       </tfoot>
     </Table>
+  );
+}
+
+/** A word to oneself beside a line: which shop, which colour. */
+function Note({
+  line,
+  typed,
+  note,
+}: {
+  readonly line: ShoppingLine;
+  readonly typed: boolean;
+  readonly note: string;
+}): ReactNode {
+  const take = useTake();
+  if (!typed) return note === '' ? null : <em>{note}</em>;
+  return (
+    <span className="note">
+      <TypedField
+        label={`Note on ${line.name}`}
+        shown={note === '' ? 'note' : note}
+        take={(text) =>
+          take(`Note on ${line.name}`, (g) => {
+            if (text.trim() === '')
+              g.notes = Object.fromEntries(Object.entries(g.notes).filter(([k]) => k !== line.priceKey));
+            else g.notes[line.priceKey] = text.trim();
+          })
+        }
+      />
+    </span>
+  );
+}
+
+/** Things that no part of the cover asks for, bought with it all the same. */
+function AlsoBuy({ cover }: { readonly cover: Cover }): ReactNode {
+  const take = useTake();
+  const [key, setKey] = useState('seam-tape');
+  const set = (itemKey: string, name: string, count: number) =>
+    take(`Buy ${name}`, (g) => {
+      const also = g.covers.find((c) => c.id === cover.id)?.also;
+      if (!also) return;
+      const found = also.find((a) => a.itemKey === itemKey);
+      if (found) found.count = count;
+      else also.push({ itemKey, count });
+    });
+  const wanted = cover.also.filter((a) => a.count > 0);
+  const amountOf = (itemKey: string): number => cover.also.find((a) => a.itemKey === itemKey)?.count ?? 0;
+  return (
+    <section aria-label="Also buy" data-testid="also">
+      <h2>Also buy</h2>
+      <Rows>
+        {wanted.map((a) => (
+          <li key={a.itemKey}>
+            <b>{hardwareItem(a.itemKey).name}</b>
+            <span>{hardwareItem(a.itemKey).unit === 'm' ? 'metres' : ''}</span>
+            <NumberField
+              label={`Also buy: ${hardwareItem(a.itemKey).name}`}
+              value={a.count}
+              decimals={0}
+              min={0}
+              max={100000}
+              onSet={(n) => set(a.itemKey, hardwareItem(a.itemKey).name, n)}
+            />
+          </li>
+        ))}
+        <li>
+          <Select aria-label="What else to buy" value={key} onChange={(e) => setKey(e.target.value)}>
+            {[...HARDWARE.all().values()].map((item) => (
+              <option key={item.key} value={item.key}>
+                {item.name}
+              </option>
+            ))}
+          </Select>
+          <span />
+          <NumberField
+            label="How many of it to buy"
+            value={amountOf(key)}
+            decimals={0}
+            min={0}
+            max={100000}
+            onSet={(n) => set(key, hardwareItem(key).name, n)}
+          />
+        </li>
+      </Rows>
+    </section>
   );
 }
 
@@ -294,6 +385,7 @@ export function Cart(): ReactNode {
               The shipped prices are made up. Type your shop’s over them: they stay with this garden, for every cover.
             </p>
           </section>
+          <AlsoBuy cover={cover} />
           {list && list.lines.some((l) => l.leftOver > 0) && (
             <section aria-label="Left over">
               <h2>Left over from packs</h2>

@@ -1,29 +1,36 @@
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { SECTIONS, section } from '../../../core/catalog/sections';
-import type { CutPiece, SectionBar, SectionCuts } from '../../../core/cutting/bars';
-import { cutBar, outgrown, spoil } from '../../../core/cutting/tickOff';
+import { section } from '../../../core/catalog/sections';
+import { type CutPiece, type SectionBar, type SectionCuts, straightest } from '../../../core/cutting/bars';
+import { type FlatCut, type FlatDone, cutBar, cutFlat, outgrown, spoil } from '../../../core/cutting/tickOff';
 import type { Member } from '../../../core/assembly/types';
 import { cutsCsv } from '../../../core/files/csv';
+import type { SheetCuts } from '../../../core/cutting/sheets';
+import type { RollPlan } from '../../../core/cover/rolls';
+import { coverMaterial } from '../../../core/catalog/covers';
+import { stiffSheet } from '../../../core/catalog/sheets';
 import type { Cover } from '../../../core/files/garden';
-import { fail, failAll, ok } from '../../../core/result';
+import { fail } from '../../../core/result';
 import { formatMoney } from '../../../core/units/amount';
 import { sayTags } from '../../../core/guide/tags';
 import { type LengthUnit, formatLength, parseLength } from '../../../core/units/length';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
-import { useEdit, useGarden, useUnits } from '../../app/hooks';
+import { useEdit, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useOutline, useWork } from '../../app/usePlan';
 import { BarDrawing, OffcutPattern } from '../../drawing/BarDrawing';
+import { RollDrawing } from '../../drawing/RollDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { useSize } from '../../drawing/useSize';
-import { Button, Select } from '../../parts/controls';
+import { Button } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
-import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
+import { TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
+import { Rows } from '../../parts/Rows';
+import { BarsOnHand } from '../shelf/OnHand';
 
 const Bars = styled.div`
   overflow: auto;
@@ -41,26 +48,14 @@ const Bars = styled.div`
   }
 `;
 
-export const Rows = styled.ul`
-  li {
-    display: grid;
-    grid-template-columns: minmax(0, auto) 1fr auto;
-    gap: 0.6rem;
-    align-items: center;
-    padding: 0.4rem 0;
-    border-top: 1px solid var(--hair);
-    font-size: 0.9375rem;
-  }
-  li > :last-child {
-    text-align: right;
-    font-weight: 600;
-  }
-`;
-
 const BarRow = styled.div`
   display: flex;
   align-items: flex-start;
   gap: 8px;
+  > figure {
+    flex: 1;
+    min-width: 0;
+  }
 `;
 /** Room for the press that ticks a bar off. */
 const CUT_PX = 70;
@@ -78,9 +73,15 @@ export function SectionBars({
   /** Ticks a bar off as sawn; without it they are only shown. */
   readonly onCut?: (sectionKey: string, bar: SectionBar) => void;
 }): ReactNode {
+  const straight = straightest(cut);
   return (
     <section aria-label={section(cut.sectionKey).name}>
       <h2>{section(cut.sectionKey).name}</h2>
+      {straight.length > 0 && (
+        <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>
+          Keep the straightest for {sayTags(straight.map((bar) => bar.label))}: the long pieces show every bow.
+        </p>
+      )}
       {cut.bars.map((bar) => (
         <BarRow key={bar.label}>
           <BarDrawing
@@ -120,6 +121,65 @@ function endsText(p: CutPiece, unit: LengthUnit): string {
     : '';
 }
 
+/** Stiff sheets and rolls, each to scale with the order of its cuts. */
+export function FlatCuts({
+  sheets,
+  rolls,
+  width,
+  onCut,
+}: {
+  readonly sheets: SheetCuts;
+  readonly rolls: RollPlan;
+  readonly width: number;
+  /** Ticks a sheet or roll off as cut. */
+  readonly onCut: (label: string, cut: FlatCut) => void;
+}): ReactNode {
+  const room = width - CUT_PX;
+  const press = (label: string, cut: FlatCut): ReactNode => (
+    <Button aria-label={`${label} is cut`} onPress={() => onCut(label, cut)}>
+      Cut
+    </Button>
+  );
+  return (
+    <>
+      {sheets.sheets.length > 0 && (
+        <section aria-label="Stiff sheets">
+          <h2>Stiff sheets</h2>
+          {sheets.sheets.map((cut) => (
+            <BarRow key={cut.label}>
+              <SheetDrawing cut={cut} width={room} />
+              {press(cut.label, {
+                kind: 'sheet',
+                key: cut.sheetKey,
+                shelfId: cut.fromShelf ? cut.size.key : undefined,
+                placed: cut.placed,
+                left: cut.left,
+              })}
+            </BarRow>
+          ))}
+        </section>
+      )}
+      {rolls.rolls.length > 0 && (
+        <section aria-label="Rolls">
+          <h2>Rolls</h2>
+          {rolls.rolls.map((cut) => (
+            <BarRow key={cut.label}>
+              <RollDrawing cut={cut} width={room} />
+              {press(cut.label, {
+                kind: 'cover',
+                key: cut.coverKey,
+                shelfId: cut.fromShelf ? cut.roll.key : undefined,
+                placed: cut.placed.map((p) => ({ tag: p.tag, widthMm: p.widthMm, lengthMm: p.runMm })),
+                left: cut.left,
+              })}
+            </BarRow>
+          ))}
+        </section>
+      )}
+    </>
+  );
+}
+
 /** Cut it: each bar to scale with marks from the tape's end. */
 export function Saw(): ReactNode {
   const { cover, bed } = useCurrent();
@@ -136,6 +196,8 @@ export function Saw(): ReactNode {
     void edit(`Cut ${bar.label.toLowerCase()}`, (g) =>
       cutBar(g, sectionKey, bar, (tag) => ({ coverId: cover.id, tag }), newId()),
     );
+  const cutOffFlat = (label: string, cut: FlatCut): void =>
+    void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, (tag) => ({ coverId: cover.id, tag }), newId));
   const stops = cuts?.flatMap((cut) => {
     const groups = new Map<string, { sectionKey: string; mm: number; ends: string; tags: string[] }>();
     for (const piece of cut.bars.flatMap((b) => b.pieces)) {
@@ -180,13 +242,13 @@ export function Saw(): ReactNode {
                 onCut={cutOff}
               />
             ))}
-          {size && outlined.value.sheets.sheets.length > 0 && (
-            <section aria-label="Stiff sheets">
-              <h2>Stiff sheets</h2>
-              {outlined.value.sheets.sheets.map((cut) => (
-                <SheetDrawing key={cut.label} cut={cut} width={size.width - (size.width < 500 ? 20 : 44)} />
-              ))}
-            </section>
+          {size && (
+            <FlatCuts
+              sheets={outlined.value.sheets}
+              rolls={outlined.value.rolls}
+              width={size.width - (size.width < 500 ? 20 : 44)}
+              onCut={cutOffFlat}
+            />
           )}
         </Bars>
         <Panel aria-label="How to cut">
@@ -207,7 +269,7 @@ export function Saw(): ReactNode {
                 </p>
               ) : (
                 <p>
-                  The best found; no plan can cost less than{' '}
+                  {work.stopped ? 'Stopped: the best so far' : 'The best found'}; no plan can cost less than{' '}
                   <b className="measure">
                     {formatMoney(
                       cuts.reduce((sum, c) => sum + c.bound, 0),
@@ -237,7 +299,7 @@ export function Saw(): ReactNode {
             </section>
           )}
           <Sawn cover={cover} members={outlined.value.assembly.members} />
-          <OnHand />
+          <BarsOnHand brief />
           <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
             Marks run from the end where the tape hooks, after the squared end, and count the saw’s own width. Saw dust
             of PVC: outdoors, with a mask, or use a shear cutter. Treated wood: gloves and mask, never burn the scraps.
@@ -249,22 +311,35 @@ export function Saw(): ReactNode {
   );
 }
 
+function flatName(d: FlatDone): string {
+  return d.kind === 'sheet' ? stiffSheet(d.key).name : coverMaterial(d.key).name;
+}
+
 /** What is sawn already; a piece that came out short is entered, and planned again from what there is. */
 function Sawn({ cover, members }: { readonly cover: Cover; readonly members: readonly Member[] }): ReactNode {
   const { length } = useUnits();
-  const edit = useEdit();
+  const tried = useTake();
   const old = outgrown(cover.cut, members);
-  if (cover.cut.length === 0) return null;
+  const lines = [
+    ...cover.cut.map((d) => ({
+      tag: d.tag,
+      lengthMm: d.lengthMm,
+      of: section(d.sectionKey).name,
+      old: old.some((x) => x.done === d),
+    })),
+    ...cover.cutFlat.map((d) => ({ tag: d.tag, lengthMm: d.lengthMm, of: flatName(d), old: false })),
+  ];
+  if (lines.length === 0) return null;
   return (
     <section aria-label="Sawn already" data-testid="sawn">
       <h2>Sawn already</h2>
       <Rows>
-        {cover.cut.map((d) => (
+        {lines.map((d) => (
           <li key={d.tag}>
             <b>{d.tag}</b>
             <span>
-              {section(d.sectionKey).name}
-              {old.some((x) => x.done === d) && '; the design has changed, and asks for another'}
+              {d.of}
+              {d.old && '; the design has changed, and asks for another'}
             </span>
             <TypedField
               label={`${d.tag} came out short: how long it is`}
@@ -275,8 +350,7 @@ function Sawn({ cover, members }: { readonly cover: Cover; readonly members: rea
                 if (!read.ok) return read;
                 if (read.value <= 0 || read.value > d.lengthMm + 0.5)
                   return fail('length', 'Write how long the spoilt piece is: less than it should be.');
-                const faults = edit(`Spoil ${d.tag}`, (g) => spoil(g, cover.id, d.tag, read.value, newId()));
-                return faults.length > 0 ? failAll(faults) : ok(read.value);
+                return tried(`Spoil ${d.tag}`, (g) => spoil(g, cover.id, d.tag, read.value, newId()));
               }}
             />
           </li>
@@ -285,94 +359,6 @@ function Sawn({ cover, members }: { readonly cover: Cover; readonly members: rea
       <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
         Came out short? Type how long it is: it goes on the shelf, and the piece is planned again.
       </p>
-    </section>
-  );
-}
-
-/** Bars and pipes on hand: they are cut first and cost nothing. */
-export function OnHand(): ReactNode {
-  const garden = useGarden();
-  const edit = useEdit();
-  const [key, setKey] = useState('2x4');
-  return (
-    <section aria-label="On the shelf" data-testid="shelf">
-      <h2>On the shelf</h2>
-      <Rows>
-        {garden.shelf.map((bar) => (
-          <li key={bar.id}>
-            <b>{section(bar.sectionKey).name}</b>
-            <span style={{ display: 'flex', gap: '0.4rem', flexWrap: 'wrap' }}>
-              <NumberField
-                label={`How many ${section(bar.sectionKey).name}`}
-                value={bar.quantity}
-                decimals={0}
-                min={0}
-                max={999}
-                onSet={(n) => {
-                  const faults = edit('Change the shelf', (g) => {
-                    const found = g.shelf.find((b) => b.id === bar.id);
-                    if (found) found.quantity = Math.round(n);
-                  });
-                  return faults.length > 0 ? failAll(faults) : ok(n);
-                }}
-              />
-              <LengthField
-                label={`Real length of ${section(bar.sectionKey).name}`}
-                valueMm={bar.lengthMm}
-                boxed
-                onSet={(mm) => {
-                  if (mm <= 0) return fail('length', 'A bar is longer than nothing.');
-                  const faults = edit('Change the shelf', (g) => {
-                    const found = g.shelf.find((b) => b.id === bar.id);
-                    if (found) found.lengthMm = mm;
-                  });
-                  return faults.length > 0 ? failAll(faults) : ok(mm);
-                }}
-              />
-            </span>
-            <Button
-              aria-label={`Take ${section(bar.sectionKey).name} off the shelf`}
-              onPress={() =>
-                void edit('Take off the shelf', (g) => void (g.shelf = g.shelf.filter((b) => b.id !== bar.id)))
-              }
-            >
-              Remove
-            </Button>
-          </li>
-        ))}
-        <li>
-          <Select
-            aria-label="What to add to the shelf"
-            value={key}
-            onChange={(e) => setKey(e.target.value)}
-            style={{ width: '8rem' }}
-          >
-            {[...SECTIONS.all().values()]
-              .filter((s) => s.stock.length > 0)
-              .map((s) => (
-                <option key={s.key} value={s.key}>
-                  {s.name}
-                </option>
-              ))}
-          </Select>
-          <TypedField
-            label="Length of the bar to add"
-            shown="length"
-            boxed
-            take={(text) => {
-              const read = parseLength(text, garden.units.length);
-              if (!read.ok) return read;
-              if (read.value <= 0) return fail('length', 'A bar is longer than nothing.');
-              const faults = edit(
-                'Put on the shelf',
-                (g) => void g.shelf.push({ id: newId(), sectionKey: key, lengthMm: read.value, quantity: 1, condition: 'sound', where: '' }),
-              );
-              return faults.length > 0 ? failAll(faults) : ok(read.value);
-            }}
-          />
-          <span style={{ fontWeight: 400, color: 'var(--quiet)' }}>Enter adds it</span>
-        </li>
-      </Rows>
     </section>
   );
 }

@@ -1,28 +1,25 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { coverMaterial } from '../../../core/catalog/covers';
 import type { SectionBar } from '../../../core/cutting/bars';
-import { cutBar } from '../../../core/cutting/tickOff';
+import { type Owner, cutBar, cutFlat } from '../../../core/cutting/tickOff';
 import { cutsCsv, shoppingCsv } from '../../../core/files/csv';
-import { failAll } from '../../../core/result';
+import { failAll, ok } from '../../../core/result';
 import type { Result } from '../../../core/result';
 import type { Together as Plan } from '../../../core/together';
 import { formatMoney } from '../../../core/units/amount';
-import { formatLength } from '../../../core/units/length';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { OffcutPattern } from '../../drawing/BarDrawing';
-import { RollDrawing } from '../../drawing/RollDrawing';
-import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
-import { planAllTogether } from '../../workers/planClient';
+import type { BestSoFar } from '../../workers/plan.worker';
+import { planAllTogether, stopWork } from '../../workers/planClient';
 import { CartTable } from '../cart/Cart';
-import { SectionBars, longestBar } from '../saw/Saw';
+import { FlatCuts, SectionBars, longestBar } from '../saw/Saw';
 
 const Scroll = styled.div`
   overflow: auto;
@@ -75,7 +72,7 @@ export function Together(): ReactNode {
   const { leaf = 'saw' } = useParams();
   const [without, setWithout] = useState<readonly string[]>([]);
   const ids = garden.covers.map((c) => c.id).filter((id) => !without.includes(id));
-  const found = useTogether(ids);
+  const { found, progress, stop } = useTogether(ids);
   const [ref, size] = useSize<HTMLDivElement>();
   if (garden.covers.length === 0) return <Navigate to="/plot" replace />;
   const plan = found?.ok ? found.value : undefined;
@@ -84,20 +81,15 @@ export function Together(): ReactNode {
     leaf === 'saw'
       ? saveFile(`${garden.name} cuts.csv`, 'text/csv', cutsCsv(p))
       : saveFile(`${garden.name} shopping.csv`, 'text/csv', shoppingCsv(p));
+  const owner =
+    (p: Plan): Owner =>
+    (tag) => {
+      const [number, ...rest] = tag.split('.');
+      const cover = p.covers.find((c) => String(c.number) === number);
+      return cover && { coverId: cover.id, tag: rest.join('.') };
+    };
   const cutOff = (p: Plan, sectionKey: string, bar: SectionBar): void =>
-    void edit(`Cut ${bar.label.toLowerCase()}`, (g) =>
-      cutBar(
-        g,
-        sectionKey,
-        bar,
-        (tag) => {
-          const [number, ...rest] = tag.split('.');
-          const cover = p.covers.find((c) => String(c.number) === number);
-          return cover && { coverId: cover.id, tag: rest.join('.') };
-        },
-        newId(),
-      ),
-    );
+    void edit(`Cut ${bar.label.toLowerCase()}`, (g) => cutBar(g, sectionKey, bar, owner(p), newId()));
   return (
     <>
       <PlaceHead title="All together" subtitle={`covers of ${garden.name}`}>
@@ -114,7 +106,19 @@ export function Together(): ReactNode {
           </nav>
           <OffcutPattern />
           {ids.length === 0 && <p>Tick the covers that you build at one time.</p>}
-          {!found && ids.length > 0 && <p role="status">Working out all covers as one…</p>}
+          {!found && ids.length > 0 && (
+            <p role="status">
+              Working out all covers as one
+              {progress?.work && (
+                <>
+                  : {progress.solved} of {progress.sections} kinds done, the best so far{' '}
+                  <b className="measure">{formatMoney(progress.work.shopping.paid, units.currency)}</b>{' '}
+                  <Button onPress={stop}>Stop and keep it</Button>
+                </>
+              )}
+              …
+            </p>
+          )}
           {found &&
             !found.ok &&
             found.faults.map((f) => (
@@ -134,20 +138,14 @@ export function Together(): ReactNode {
                   onCut={(sectionKey, bar) => cutOff(plan, sectionKey, bar)}
                 />
               ))}
-              {plan.sheets.sheets.map((cut) => (
-                <SheetDrawing key={cut.label} cut={cut} width={width} />
-              ))}
-              {plan.rolls.rolls.map((cut, i) => (
-                <figure key={i}>
-                  <figcaption>
-                    <h2>
-                      {coverMaterial(cut.coverKey).name}, roll {formatLength(cut.roll.widthMm, units.length)} ×{' '}
-                      {formatLength(cut.roll.lengthMm, units.length)}
-                    </h2>
-                  </figcaption>
-                  <RollDrawing cut={cut} width={width} />
-                </figure>
-              ))}
+              <FlatCuts
+                sheets={plan.sheets}
+                rolls={plan.rolls}
+                width={width}
+                onCut={(label, cut) =>
+                  void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, owner(plan), newId))
+                }
+              />
             </>
           )}
         </Scroll>
@@ -203,18 +201,34 @@ export function Together(): ReactNode {
   );
 }
 
-/** The plan of several covers, worked out in the background; the one before it stays away while it is. */
-function useTogether(ids: readonly string[]): Result<Plan> | undefined {
+interface TogetherState {
+  /** The plan, once there is one; the one before it stays away. */
+  readonly found: Result<Plan> | undefined;
+  readonly progress: BestSoFar<Plan> | undefined;
+  /** Takes the best so far. */
+  readonly stop: () => void;
+}
+
+/** The plan of several covers, worked out in the background. */
+function useTogether(ids: readonly string[]): TogetherState {
   const garden = useGarden();
   const key = JSON.stringify(ids);
   const [known, setKnown] = useState<{ readonly garden: object; readonly key: string; readonly plan: Result<Plan> }>();
+  const [heard, setHeard] = useState<{
+    readonly garden: object;
+    readonly key: string;
+    readonly progress: BestSoFar<Plan>;
+  }>();
   useEffect(() => {
     if (key === '[]') return;
     let current = true;
     const take = (plan: Result<Plan>): void => {
       if (current) setKnown({ garden, key, plan });
     };
-    planAllTogether(garden, JSON.parse(key) as string[]).then(take, () =>
+    const hear = (progress: BestSoFar<Plan>): void => {
+      if (current) setHeard({ garden, key, progress });
+    };
+    planAllTogether(garden, JSON.parse(key) as string[], hear).then(take, () =>
       take(
         failAll([{ field: 'covers', message: 'It could not be worked out. Change something and it is tried again.' }]),
       ),
@@ -223,5 +237,13 @@ function useTogether(ids: readonly string[]): Result<Plan> | undefined {
       current = false;
     };
   }, [garden, key]);
-  return known?.garden === garden && known.key === key ? known.plan : undefined;
+  const progress = heard?.garden === garden && heard.key === key ? heard.progress : undefined;
+  return {
+    found: known?.garden === garden && known.key === key ? known.plan : undefined,
+    progress,
+    stop: () => {
+      stopWork();
+      if (progress?.work) setKnown({ garden, key, plan: ok(progress.work) });
+    },
+  };
 }

@@ -1,0 +1,113 @@
+import { type ReactNode, useState } from 'react';
+import { pricesCsv, readPricesCsv } from '../../../core/files/prices';
+import type { Fault } from '../../../core/result';
+import { useEdit, useGarden, useTake } from '../../app/hooks';
+import { freshName, newId } from '../../app/names';
+import { Button } from '../../parts/controls';
+import { FileFaults, OpenFile } from '../../parts/OpenFile';
+import { Rows } from '../../parts/Rows';
+import { saveFile } from '../../parts/saveFile';
+import { TypedField } from '../../parts/TypedField';
+
+/** Named lists of prices: kept, used, saved and opened as CSV. */
+export function PriceLists(): ReactNode {
+  const garden = useGarden();
+  const edit = useEdit();
+  const tried = useTake();
+  const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
+  const changed = Object.keys(garden.prices).length;
+  const names = garden.priceLists.map((l) => l.name);
+  const same = (prices: object): boolean => JSON.stringify(prices) === JSON.stringify(garden.prices);
+  const take = async (file: File): Promise<void> => {
+    const read = readPricesCsv(await file.text());
+    if (!read.ok) {
+      setFaults({ file: file.name, list: read.faults });
+      return;
+    }
+    setFaults(undefined);
+    const name = freshName(file.name.replace(/\.csv$/i, '').slice(0, 50) || 'Prices', names);
+    edit(`Open the prices ${name}`, (g) => {
+      g.priceLists.push({ id: newId(), name, prices: { ...read.value } });
+      g.prices = { ...read.value };
+    });
+  };
+  return (
+    <section aria-label="Price lists" data-testid="price-lists">
+      <h2>Price lists</h2>
+      <p>
+        {changed === 0
+          ? 'The shipped prices are in force. They are made up.'
+          : `${changed} ${changed === 1 ? 'price differs' : 'prices differ'} from the shipped ones.`}
+      </p>
+      <Rows>
+        <li>
+          <b>Shipped</b>
+          <span>{changed === 0 && 'in force'}</span>
+          <Button
+            isDisabled={changed === 0}
+            aria-label="Use the shipped prices"
+            onPress={() => void edit('Use the shipped prices', (g) => void (g.prices = {}))}
+          >
+            Use
+          </Button>
+        </li>
+        {garden.priceLists.map((l) => (
+          <li key={l.id}>
+            <b>{l.name}</b>
+            <span>
+              {same(l.prices) ? 'in force' : ''}{' '}
+              <Button
+                aria-label={`Save ${l.name} as CSV`}
+                onPress={() => saveFile(`${l.name}.csv`, 'text/csv', pricesCsv(l.prices))}
+              >
+                CSV
+              </Button>{' '}
+              <Button
+                aria-label={`Remove ${l.name}`}
+                onPress={() =>
+                  void edit(`Remove ${l.name}`, (g) => void (g.priceLists = g.priceLists.filter((x) => x.id !== l.id)))
+                }
+              >
+                Remove
+              </Button>
+            </span>
+            <Button
+              isDisabled={same(l.prices)}
+              aria-label={`Use ${l.name}`}
+              onPress={() => void edit(`Use the prices ${l.name}`, (g) => void (g.prices = { ...l.prices }))}
+            >
+              Use
+            </Button>
+          </li>
+        ))}
+      </Rows>
+      <div style={{ display: 'grid', gap: '0.6rem', justifyItems: 'start', paddingTop: '0.8rem' }}>
+        <span>
+          Keep the prices in force as{' '}
+          <TypedField
+            label="Name of the list to keep"
+            shown="a name"
+            boxed
+            take={(text) =>
+              tried(
+                `Keep the prices ${text.trim()}`,
+                (g) =>
+                  void g.priceLists.push({ id: newId(), name: freshName(text.trim(), names), prices: { ...g.prices } }),
+              )
+            }
+          />
+        </span>
+        <Button onPress={() => saveFile(`${garden.name} prices.csv`, 'text/csv', pricesCsv(garden.prices))}>
+          Save the prices in force as CSV
+        </Button>
+        <OpenFile
+          label="Open a price list"
+          fileLabel="Price list file"
+          accept=".csv,text/csv"
+          onFile={(file) => void take(file)}
+        />
+      </div>
+      {faults && <FileFaults file={faults.file} faults={faults.list} />}
+    </section>
+  );
+}
