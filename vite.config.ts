@@ -1,9 +1,50 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+/** An address that only the kept page has. */
+const KEPT_PAGE = '/kept';
+
+/** Keeps the whole app in the browser after the first visit: it is used in the garden and in the shop, without a network. */
+const offline = VitePWA({
+  injectRegister: false,
+  manifest: {
+    name: 'Cabanon',
+    short_name: 'Cabanon',
+    description: 'Plan a hoop house, low tunnel or cold frame over a raised bed before cutting anything.',
+    theme_color: '#14302a',
+    background_color: '#edf1ee',
+    display: 'standalone',
+    start_url: '/',
+    icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+  },
+  workbox: {
+    globPatterns: ['**/*.{html,js,css,woff2,wasm,svg,webmanifest}'],
+    maximumFileSizeToCacheInBytes: 8_000_000,
+    inlineWorkboxRuntime: true,
+    clientsClaim: true,
+    // The server writes a nonce into the page, so it is kept as it is served, not as it is built; and asked for anew while
+    // there is a network, so that a new version is seen at once.
+    manifestTransforms: [
+      (entries) => ({
+        manifest: entries.map((e) => (e.url === 'index.html' ? { ...e, url: KEPT_PAGE } : e)),
+        warnings: [],
+      }),
+    ],
+    navigateFallback: null,
+    runtimeCaching: [
+      {
+        urlPattern: ({ request }) => request.mode === 'navigate',
+        handler: 'NetworkOnly',
+        options: { precacheFallback: { fallbackURL: KEPT_PAGE } },
+      },
+    ],
+  },
+});
 
 export default defineConfig({
   root: 'web',
-  plugins: [react()],
+  plugins: [react(), offline],
   html: { cspNonce: '__CSP_NONCE__' },
   worker: { format: 'es' },
   build: { outDir: '../dist', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0 },

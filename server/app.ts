@@ -45,6 +45,10 @@ export function createApp(dist: string): Express {
     response.set('Cache-Control', 'no-store').json({ ok: true });
   });
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
+  // Asked for anew each time, so that a new version is seen on the next visit.
+  app.get('/sw.js', (_request, response) =>
+    response.sendFile(join(dist, 'sw.js'), { cacheControl: false, headers: { 'Cache-Control': 'no-cache' } }),
+  );
   app.use(express.static(dist, { index: false, maxAge: '1h' }));
   app.get('/{*path}', (_request, response) => {
     response

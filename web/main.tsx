@@ -11,6 +11,10 @@ import { App } from './app/App';
 import { GlobalStyle } from './app/theme';
 import { store } from './app/world';
 
+// After the first drawing: what is fetched for a day without a network is not in its way.
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
+
 const root = document.getElementById('root');
 if (root)
   createRoot(root).render(
