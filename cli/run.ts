@@ -7,6 +7,7 @@ import { highsSolver } from '../core/cutting/highs';
 import { readBarJob } from '../core/cutting/job';
 import { solveSheetJob } from '../core/cutting/sheetJob';
 import { solveBars } from '../core/cutting/solve';
+import { cutBook } from '../core/files/cutBook';
 import { cutsCsv, shoppingCsv } from '../core/files/csv';
 import { readGarden } from '../core/files/read';
 import { viewSvg } from '../core/files/svg';
@@ -146,6 +147,7 @@ async function planCommand(
     const file = (name: string): string => join(outDir, `${cover.id.replace(/[^\w-]/g, '_')}-${name}`);
     await writeFile(file('plan.json'), `${JSON.stringify(report, null, 2)}\n`);
     await writeFile(file('cuts.csv'), cutsCsv(planned.value));
+    await writeFile(file('cut-book.pdf'), await cutBook(planned.value, cover.name));
     await writeFile(file('shopping.csv'), shoppingCsv(planned.value));
     for (const view of ['end', 'side', 'plan'] as const)
       await writeFile(file(`${view}.svg`), viewSvg(planned.value, view));

@@ -5,7 +5,7 @@ import type { IntegerSolver } from './cutting/solve';
 import { cutsCsv, shoppingCsv, shoppingText } from './files/csv';
 import { demoGarden } from './files/demo';
 import { viewSvg } from './files/svg';
-import { type Plan, outline, plan } from './plan';
+import { type CutProgress, type Plan, cutAndShop, outline, plan } from './plan';
 import { planReport } from './report';
 
 let solver: IntegerSolver;
@@ -18,6 +18,22 @@ beforeAll(async () => {
     if (!made.ok) throw new Error(JSON.stringify(made.faults));
     return made.value;
   });
+});
+
+test('while it is cut, the best so far is a whole plan, never cheaper than the end, section by section', () => {
+  const garden = demoGarden();
+  const drawn = outline(garden, garden.covers[0] as (typeof garden.covers)[0]);
+  if (!drawn.ok) throw new Error('drawn');
+  const heard: CutProgress[] = [];
+  const costs: number[] = [];
+  const done = cutAndShop(drawn.value, solver, (p) => {
+    heard.push(p);
+    costs.push(p.best()?.shopping.paid ?? NaN);
+  });
+  if (!done.ok) throw new Error('cut');
+  expect(heard.map((p) => p.solved)).toEqual(done.value.cuts.map((_, i) => i));
+  expect(heard.every((p) => p.sections === done.value.cuts.length && p.nextPieces > 0)).toBe(true);
+  for (const cost of costs) expect(cost).toBeGreaterThanOrEqual(done.value.shopping.paid - 0.005);
 });
 
 test('every member is cut once, at its own length, and marks count the kerf', () => {

@@ -41,7 +41,8 @@ export function planReport(p: Plan) {
       across: s.across,
       along: s.along,
     })),
-    rolls: p.rolls.rolls.map((r) => ({ roll: r.roll.key, leftMm: r.leftMm, placed: r.placed })),
+    rolls: p.rolls.rolls.map((r) => ({ roll: r.roll.key, fromShelf: r.fromShelf, leftMm: r.leftMm, placed: r.placed })),
+    seams: p.rolls.seams,
     cuts: p.cuts,
     sheetCuts: p.sheets.sheets.map((s) => ({ ...s, size: s.size.key })),
     checks: p.checks.map((c) => ({

@@ -15,6 +15,7 @@ const SCREENS = [
   '/versions/winter-lid',
   '/together/saw',
   '/shelf',
+  '/shelf/catalogue',
   '/build/winter-lid',
   '/paper/winter-lid',
 ];

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, openDemo, test } from './app';
 
 test('bars are drawn with marks, proven, and the shelf is cut first', async ({ page }) => {
@@ -43,4 +44,19 @@ test('a bar is ticked off, a piece comes out short, and the rest is planned agai
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('sawn')).toHaveCount(0);
+});
+
+test('a sheet is ticked off, what is left lies on the shelf, and the cut book is a PDF', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/saw/window-frame');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Cut book' }).click(),
+  ]);
+  expect((await readFile(await download.path())).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByRole('button', { name: 'Sheet 1 is cut' }).click();
+  await expect(page.getByTestId('sawn')).toContainText('twin-wall 6 mm');
+  await expect(page.getByRole('button', { name: 'Sheet 1 is cut' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByTestId('shelf-flat')).toContainText('twin-wall 6 mm');
 });

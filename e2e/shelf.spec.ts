@@ -57,3 +57,71 @@ test('in the shop: lines are ticked, the ticks outlive a reload, and the list is
   await page.reload();
   await expect(hinge).toBeChecked();
 });
+
+test('a figure of the catalogue is changed and every plan follows; a thing of one’s own is offered; all is reset', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const snow = page.getByTestId('strip-snow');
+  const before = await snow.textContent();
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Catalogue' }).click();
+  await page.getByLabel('Aisle').selectOption('pipe');
+  await page.getByLabel('Thing', { exact: true }).selectOption('pvc-1/2');
+  const outside = page.getByLabel('Outside diameter of 1/2 PVC');
+  await outside.fill('0.6');
+  await outside.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('the inside of 1/2 PVC must be less than its outside');
+  await outside.fill('0.9');
+  await outside.press('Enter');
+  await expect(page.getByTestId('own-figures')).toContainText('0.900 in');
+  const name = page.getByLabel('Name of one of your own like 1/2 PVC');
+  await name.fill('Grey conduit');
+  await name.press('Enter');
+  await expect(page.getByLabel('Thing', { exact: true })).toHaveValue(/^own-/);
+
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(snow).not.toHaveText(before ?? '');
+  await page.getByLabel('Hoops', { exact: true }).selectOption({ label: 'Grey conduit' });
+  await page.getByRole('link', { name: 'Cart' }).click();
+  await expect(page.getByText('Grey conduit, 20').first()).toBeVisible();
+
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Catalogue' }).click();
+  await page.getByRole('button', { name: 'Reset every figure to what ships' }).click();
+  await page.getByLabel('Aisle').selectOption('pipe');
+  await page.getByLabel('Thing', { exact: true }).selectOption({ label: 'Grey conduit, your own' });
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await expect(page.getByRole('alert')).toContainText('A cover is made of it');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByLabel('Hoops', { exact: true }).selectOption('pvc-1/2');
+  await expect(snow).toHaveText(before ?? '');
+});
+
+test('a roll on the shelf is cut first, and notes go with the list', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByLabel('Sheet or roll to add', { exact: true }).selectOption({ label: 'UV film 6 mil' });
+  for (const [side, length] of [
+    ['Width', '12 ft'],
+    ['Length', '20 ft'],
+  ] as const) {
+    await page.getByLabel(`${side} of the sheet or roll to add`).fill(length);
+    await page.getByLabel(`${side} of the sheet or roll to add`).press('Enter');
+  }
+  await expect(page.getByTestId('shelf-flat')).toContainText('UV film 6 mil');
+  await page.getByRole('link', { name: 'Cart' }).click();
+  await expect(page.locator('[data-line="hinge"]')).toBeVisible();
+  await expect(page.locator('[data-line^="film-uv"]')).toHaveCount(0);
+  await page.getByLabel('Note on butt hinge 3 in with screws').fill('the brass ones');
+  await page.getByLabel('Note on butt hinge 3 in with screws').press('Enter');
+  await page.getByLabel('What else to buy').selectOption('brick');
+  await page.getByLabel('How many of it to buy').fill('6');
+  await page.getByLabel('How many of it to buy').press('Enter');
+  await expect(page.locator('[data-line="brick"]')).toContainText('Added by you');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  expect(await readFile(await download.path(), 'utf8')).toContain('the brass ones');
+});

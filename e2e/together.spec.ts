@@ -9,6 +9,8 @@ test('covers of the garden are cut and bought together, with fewer ticked when t
   await expect(page.getByTestId('together-sum')).toContainText('less');
   await expect(page.getByRole('img', { name: /1\.A1 / }).first()).toBeVisible();
   await expect(page.getByRole('img', { name: /2\.H1 / }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Board 1 is cut' }).click();
+  await expect(page.getByRole('img', { name: /1\.A1 / })).toHaveCount(0);
   const before = await page.getByTestId('together-sum').textContent();
   await page.getByRole('checkbox', { name: 'Frost tunnel' }).uncheck();
   await expect(page.getByTestId('together-sum')).not.toHaveText(before ?? '');

@@ -184,3 +184,12 @@ export function straightest(cuts: SectionCuts): readonly SectionBar[] {
   const long = cuts.bars.filter((bar) => bar.pieces.some((p) => p.lengthMm >= LONG_MM));
   return long.length < cuts.bars.length ? long : [];
 }
+
+/** Coils are drawn only as far as they are used, mm. */
+const COIL_MM = 8000;
+
+/** The longest bar as it is drawn, mm, so that all stand at one scale. */
+export function longestDrawnMm(cuts: readonly SectionCuts[]): number {
+  const bars = cuts.flatMap((c) => c.bars);
+  return Math.max(1, ...bars.map((b) => (b.lengthMm > COIL_MM ? b.lengthMm - b.offcutMm : b.lengthMm)));
+}

@@ -1,6 +1,7 @@
 import type { Panel } from '../assembly/types';
 import { outlineSize } from '../assembly/pieces';
 import { type SheetSize, type StiffSheet, stiffSheet } from '../catalog/sheets';
+import { type LengthUnit, formatLength } from '../units/length';
 import { type FlatDone, type ShelfCondition, isFlatCut } from './tickOff';
 
 /** A rectangle to cut: across and along the sheet, and whether it may be turned. */
@@ -266,6 +267,17 @@ export function cutsInOrder(
     ),
   );
   return [...across, ...along];
+}
+
+/** The cuts of a sheet as a person says them. */
+export function cutsText(cuts: readonly SawCut[], unit: LengthUnit): string {
+  const at = (c: SawCut): string => formatLength(c.atMm, unit);
+  const across = cuts.filter((c) => c.way === 'across').map(at);
+  const along = cuts.filter((c) => c.way === 'along').map((c) => `strip ${c.strip ?? 1} at ${at(c)}`);
+  return [
+    ...(across.length > 0 ? [`across at ${across.join(', ')}`] : []),
+    ...(along.length > 0 ? [`along ${along.join(', ')}`] : []),
+  ].join('; then ');
 }
 
 /** How a panel may lie on its sheet: channels along the sheet's length, otherwise either way. */

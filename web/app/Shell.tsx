@@ -254,8 +254,15 @@ const Head = styled.header`
     flex: 1 1 14rem;
     min-width: 0;
   }
+  h1 {
+    white-space: nowrap;
+  }
   .where span {
     color: var(--quiet);
+    min-width: 0;
+    overflow: hidden;
+    white-space: nowrap;
+    text-overflow: ellipsis;
   }
   .deeds {
     display: flex;

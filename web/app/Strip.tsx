@@ -185,7 +185,8 @@ export function Strip({
       {work.slow && (
         <div className="cell" role="status">
           <span className="name">
-            Working out the cuts{work.progress ? `: ${work.progress.solved} of ${work.progress.sections} kinds` : '…'}
+            Working out the cuts
+            {work.progress && `: ${work.progress.solved} of ${work.progress.sections} kinds`}…
           </span>
           <Button onPress={work.stop}>Stop</Button>
         </div>

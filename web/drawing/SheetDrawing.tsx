@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { stiffSheet } from '../../core/catalog/sheets';
-import { type SheetCut, cutsInOrder } from '../../core/cutting/sheets';
+import { type SheetCut, cutsInOrder, cutsText } from '../../core/cutting/sheets';
 import { formatLength } from '../../core/units/length';
 import { useUnits } from '../app/hooks';
 
@@ -91,23 +91,7 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
         ))}
       </svg>
       {cuts.length > 0 && (
-        <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>
-          In order: {cuts.filter((c) => c.way === 'across').length > 0 && 'across at '}
-          <span className="measure">
-            {cuts
-              .filter((c) => c.way === 'across')
-              .map((c) => text(c.atMm))
-              .join(', ')}
-          </span>
-          {cuts.some((c) => c.way === 'along') && '; then along '}
-          <span className="measure">
-            {cuts
-              .filter((c) => c.way === 'along')
-              .map((c) => `strip ${c.strip ?? 1} at ${text(c.atMm)}`)
-              .join(', ')}
-          </span>
-          .
-        </p>
+        <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>In order: {cutsText(cuts, length)}.</p>
       )}
     </figure>
   );

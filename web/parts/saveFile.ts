@@ -1,6 +1,6 @@
 /** Hands a file to the gardener's own downloads. */
-export function saveFile(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export function saveFile(name: string, type: string, content: string | Uint8Array<ArrayBuffer>): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name.replace(/[\\/:*?"<>|]/g, '-');

@@ -54,6 +54,9 @@ export const Table = styled.table`
     height: 1.6rem;
     accent-color: var(--ink);
   }
+  .note {
+    padding-left: 0.6rem;
+  }
   .note input {
     height: 1.6rem;
     padding: 0;

@@ -18,7 +18,8 @@ import { Button } from '../../parts/controls';
 import { StepCard } from '../build/StepCard';
 import { SheetSums } from '../bench/SkinLeaf';
 import { CartTable } from '../cart/Cart';
-import { SectionBars, longestBar } from '../saw/Saw';
+import { longestDrawnMm } from '../../../core/cutting/bars';
+import { SectionBars } from '../saw/Saw';
 import { Template } from './Template';
 
 const WIDTH = 700;
@@ -168,7 +169,7 @@ function Sheets({
           <h2>Cut list</h2>
           <OffcutPattern />
           {work.cuts.map((cut) => (
-            <SectionBars key={cut.sectionKey} cut={cut} width={WIDTH - 10} longestMm={longestBar(work.cuts)} />
+            <SectionBars key={cut.sectionKey} cut={cut} width={WIDTH - 10} longestMm={longestDrawnMm(work.cuts)} />
           ))}
           {o.sheets.sheets.map((cut) => (
             <SheetDrawing key={cut.label} cut={cut} width={WIDTH - 10} />

@@ -2,8 +2,9 @@ import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { section } from '../../../core/catalog/sections';
-import { type CutPiece, type SectionBar, type SectionCuts, straightest } from '../../../core/cutting/bars';
+import { type SectionBar, type SectionCuts, longestDrawnMm, straightest } from '../../../core/cutting/bars';
 import { type FlatCut, type FlatDone, cutBar, cutFlat, outgrown, spoil } from '../../../core/cutting/tickOff';
+import { stopGroups } from '../../../core/cutting/stops';
 import type { Member } from '../../../core/assembly/types';
 import { cutsCsv } from '../../../core/files/csv';
 import type { SheetCuts } from '../../../core/cutting/sheets';
@@ -14,7 +15,7 @@ import type { Cover } from '../../../core/files/garden';
 import { fail } from '../../../core/result';
 import { formatMoney } from '../../../core/units/amount';
 import { sayTags } from '../../../core/guide/tags';
-import { type LengthUnit, formatLength, parseLength } from '../../../core/units/length';
+import { formatLength, parseLength } from '../../../core/units/length';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
@@ -30,6 +31,7 @@ import { saveFile } from '../../parts/saveFile';
 import { TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 import { Rows } from '../../parts/Rows';
+import { saveCutBook } from './saveCutBook';
 import { BarsOnHand } from '../shelf/OnHand';
 
 const Bars = styled.div`
@@ -99,26 +101,6 @@ export function SectionBars({
       ))}
     </section>
   );
-}
-
-/** Coils are drawn only as far as they are used. */
-const COIL_MM = 8000;
-
-export function longestBar(cuts: readonly SectionCuts[]): number {
-  const bars = cuts.flatMap((c) => c.bars);
-  return Math.max(1, ...bars.map((b) => (b.lengthMm > COIL_MM ? b.lengthMm - b.offcutMm : b.lengthMm)));
-}
-
-/** How the ends of a piece are cut, where they are not square, or how it tapers. */
-function endsText(p: CutPiece, unit: LengthUnit): string {
-  if (p.taperMm) {
-    const [from, to] = p.taperMm;
-    const [a, b] = [formatLength(from, unit), formatLength(to, unit)];
-    return Math.abs(from - to) < 0.5 ? `; ripped to ${a}` : `; tapers from ${a} to ${b}`;
-  }
-  return p.endAnglesDeg
-    ? `; ends ${p.endAnglesDeg.map((deg) => `${Math.abs(deg).toFixed(1)}°`).join(' and ')} off square`
-    : '';
 }
 
 /** Stiff sheets and rolls, each to scale with the order of its cuts. */
@@ -198,21 +180,20 @@ export function Saw(): ReactNode {
     );
   const cutOffFlat = (label: string, cut: FlatCut): void =>
     void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, (tag) => ({ coverId: cover.id, tag }), newId));
-  const stops = cuts?.flatMap((cut) => {
-    const groups = new Map<string, { sectionKey: string; mm: number; ends: string; tags: string[] }>();
-    for (const piece of cut.bars.flatMap((b) => b.pieces)) {
-      const ends = endsText(piece, units.length);
-      const key = `${piece.lengthMm} ${ends}`;
-      const group = groups.get(key) ?? { sectionKey: cut.sectionKey, mm: piece.lengthMm, ends, tags: [] };
-      group.tags.push(piece.tag);
-      groups.set(key, group);
-    }
-    return [...groups.values()];
-  });
+  const stops = cuts && stopGroups(cuts, units.length);
   return (
     <>
       <PlaceHead title="Cut list" subtitle={`${cover.name} on ${bed.name}`}>
         <Button onPress={() => void navigate('/together/saw')}>All covers</Button>
+        {work.work && (
+          <Button
+            onPress={() =>
+              work.work && void saveCutBook({ ...outlined.value, ...work.work }, `${cover.name} on ${bed.name}`)
+            }
+          >
+            Cut book
+          </Button>
+        )}
         {work.work && (
           <Button
             onPress={() =>
@@ -238,7 +219,7 @@ export function Saw(): ReactNode {
                 key={cut.sectionKey}
                 cut={cut}
                 width={size.width - (size.width < 500 ? 20 : 44)}
-                longestMm={longestBar(cuts)}
+                longestMm={longestDrawnMm(cuts)}
                 onCut={cutOff}
               />
             ))}
@@ -290,9 +271,9 @@ export function Saw(): ReactNode {
                     <b>{sayTags(s.tags)}</b>
                     <span>
                       {section(s.sectionKey).name}, {section(s.sectionKey).tool}
-                      {s.ends}
+                      {s.ends !== '' && `; ${s.ends}`}
                     </span>
-                    <span className="measure">{formatLength(s.mm, units.length)}</span>
+                    <span className="measure">{formatLength(s.lengthMm, units.length)}</span>
                   </li>
                 ))}
               </Rows>

@@ -1,7 +1,7 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import type { SectionBar } from '../../../core/cutting/bars';
+import { type SectionBar, longestDrawnMm } from '../../../core/cutting/bars';
 import { type Owner, cutBar, cutFlat } from '../../../core/cutting/tickOff';
 import { cutsCsv, shoppingCsv } from '../../../core/files/csv';
 import { failAll, ok } from '../../../core/result';
@@ -19,7 +19,8 @@ import { saveFile } from '../../parts/saveFile';
 import type { BestSoFar } from '../../workers/plan.worker';
 import { planAllTogether, stopWork } from '../../workers/planClient';
 import { CartTable } from '../cart/Cart';
-import { FlatCuts, SectionBars, longestBar } from '../saw/Saw';
+import { saveCutBook } from '../saw/saveCutBook';
+import { FlatCuts, SectionBars } from '../saw/Saw';
 
 const Scroll = styled.div`
   overflow: auto;
@@ -93,6 +94,9 @@ export function Together(): ReactNode {
   return (
     <>
       <PlaceHead title="All together" subtitle={`covers of ${garden.name}`}>
+        {plan && leaf === 'saw' && (
+          <Button onPress={() => void saveCutBook(plan, `All covers of ${garden.name}`)}>Cut book</Button>
+        )}
         {plan && <Button onPress={() => save(plan)}>Save as CSV</Button>}
         <Button $strong isDisabled={!plan} onPress={() => window.print()}>
           Print
@@ -134,7 +138,7 @@ export function Together(): ReactNode {
                   key={cut.sectionKey}
                   cut={cut}
                   width={width}
-                  longestMm={longestBar(plan.cuts)}
+                  longestMm={longestDrawnMm(plan.cuts)}
                   onCut={(sectionKey, bar) => cutOff(plan, sectionKey, bar)}
                 />
               ))}
