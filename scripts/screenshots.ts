@@ -25,7 +25,7 @@ const VIEWS: readonly {
   { name: 'cart', path: '/cart/winter-lid' },
   { name: 'build', path: '/build/winter-lid' },
   { name: 'paper', path: '/paper/winter-lid' },
-  { name: 'bench-evening', path: '/bench/winter-lid', theme: 'evening' },
+  { name: 'catalogue', path: '/shelf/catalogue?kind=cover&thing=film-uv', theme: 'evening' },
   { name: 'bench-outdoor-phone', path: '/bench/salad-tunnel', theme: 'outdoor', phone: true },
   { name: 'build-phone', path: '/build/salad-tunnel', phone: true },
 ];

@@ -5,7 +5,7 @@ import { section } from '../catalog/sections';
 import { stiffSheet } from '../catalog/sheets';
 import type { RollCut } from '../cover/rolls';
 import { type SectionBar, type SectionCuts, longestDrawnMm, straightest } from '../cutting/bars';
-import { type PlacedPiece, type SheetCut, cutsInOrder, cutsText } from '../cutting/sheets';
+import { type OutlinedPiece, type PlacedPiece, type SheetCut, cutsText } from '../cutting/sheets';
 import { stopGroups } from '../cutting/stops';
 import { sayTags } from '../guide/tags';
 import type { Work } from '../plan';
@@ -152,7 +152,7 @@ function drawFlat(
   pen: Pen,
   title: string,
   size: { readonly widthMm: number; readonly lengthMm: number },
-  placed: readonly PlacedPiece[],
+  placed: readonly (PlacedPiece & Partial<OutlinedPiece>)[],
   after: string,
   unit: LengthUnit,
 ): void {
@@ -170,7 +170,12 @@ function drawFlat(
   for (const p of placed) {
     const x = MARGIN + p.yMm * scale;
     const below = y + height - (p.xMm + p.widthMm) * scale;
-    pen.box(x, below, p.lengthMm * scale, p.widthMm * scale);
+    if (p.outline)
+      p.outline.forEach(([a, b], i) => {
+        const [a1, b1] = p.outline?.[(i + 1) % p.outline.length] ?? [a, b];
+        pen.line(MARGIN + b * scale, y + height - a * scale, MARGIN + b1 * scale, y + height - a1 * scale);
+      });
+    else pen.box(x, below, p.lengthMm * scale, p.widthMm * scale);
     const sizes = `${formatLength(p.lengthMm, unit)} x ${formatLength(p.widthMm, unit)}`;
     const centre = x + (p.lengthMm * scale) / 2;
     const middle = below + (p.widthMm * scale) / 2;
@@ -247,14 +252,7 @@ export async function cutBook(
       );
   }
   for (const cut of work.sheets.sheets)
-    drawFlat(
-      pen,
-      sheetTitle(cut, unit),
-      cut.size,
-      cut.placed,
-      `In order: ${cutsText(cutsInOrder(cut.size, cut.placed), unit)}.`,
-      unit,
-    );
+    drawFlat(pen, sheetTitle(cut, unit), cut.size, cut.placed, `In order: ${cutsText(cut, unit)}.`, unit);
   for (const cut of work.rolls.rolls) {
     const placed = cut.placed.map((p) => ({
       tag: p.tag,

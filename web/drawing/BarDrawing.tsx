@@ -70,8 +70,8 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
     other: formatLength(p.markMm, other),
     drop: (rows[i] ?? 0) * MARK_ROW,
   }));
-  const height = y + h + 38 + Math.max(0, ...marks.map((m) => m.drop));
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
+  const height = y + h + (whole ? 12 : 38 + Math.max(0, ...marks.map((m) => m.drop)));
   return (
     <svg
       width={width}

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { stiffSheet } from '../../core/catalog/sheets';
-import { type SheetCut, cutsInOrder, cutsText } from '../../core/cutting/sheets';
+import { type SheetCut, cutsText } from '../../core/cutting/sheets';
 import { formatLength } from '../../core/units/length';
 import { useUnits } from '../app/hooks';
 
@@ -13,7 +13,7 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
   const w = cut.size.lengthMm * scale;
   const h = cut.size.widthMm * scale;
   const text = (mm: number): string => formatLength(mm, length);
-  const cuts = cutsInOrder(cut.size, cut.placed);
+  const order = cutsText(cut, length);
   return (
     <figure>
       <figcaption style={{ fontSize: '0.9375rem' }}>
@@ -40,11 +40,8 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
           const roomy = pw > sizes.length * 7.4 + 10 && ph > 40;
           return (
             <g key={p.tag}>
-              <rect
-                x={x}
-                y={y}
-                width={pw}
-                height={ph}
+              <polygon
+                points={p.outline.map(([a, b]) => `${1 + b * scale},${1 + a * scale}`).join(' ')}
                 fill={stiffSheet(cut.sheetKey).kind === 'plywood' ? 'var(--timber-face)' : 'var(--pipe-face)'}
                 stroke="var(--ink)"
                 strokeWidth={1.3}
@@ -73,7 +70,7 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
             </g>
           );
         })}
-        {[...new Set(cut.placed.map((p) => p.yMm + p.lengthMm))].map((end) => (
+        {[...new Set(cut.blanks.map((p) => p.yMm + p.lengthMm))].map((end) => (
           <g key={end}>
             <line x1={1 + end * scale} x2={1 + end * scale} y1={1} y2={h + 7} stroke="var(--chalk)" strokeWidth={2} />
             <text
@@ -90,9 +87,7 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
           </g>
         ))}
       </svg>
-      {cuts.length > 0 && (
-        <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>In order: {cutsText(cuts, length)}.</p>
-      )}
+      {order !== '' && <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>In order: {order}.</p>}
     </figure>
   );
 }

@@ -100,6 +100,15 @@ export const Table = styled.table`
     .wide-only {
       display: none;
     }
+    /* For a thumb, with the other hand on the trolley. */
+    .got input {
+      width: 2.6rem;
+      height: 2.6rem;
+    }
+    .note {
+      display: block;
+      padding: 0;
+    }
   }
 `;
 
@@ -131,10 +140,10 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
         <tr>
           <th scope="col">Got</th>
           <th scope="col">Thing</th>
-          <th scope="col" className="number">
+          <th scope="col" className="number wide-only">
             Need
           </th>
-          <th scope="col" className="number">
+          <th scope="col" className="number wide-only">
             Owned
           </th>
           <th scope="col" className="number">
@@ -143,7 +152,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
           <th scope="col" className="number">
             Each, {units.currency}
           </th>
-          <th scope="col" className="number">
+          <th scope="col" className="number wide-only">
             Pay
           </th>
           <th scope="col" className="number wide-only">
@@ -183,8 +192,8 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                   </small>
                   <Note line={l} typed={typed} note={notes[l.priceKey] ?? ''} />
                 </td>
-                <td className="number measure">{needText(l)}</td>
-                <td className="number measure">
+                <td className="number measure wide-only">{needText(l)}</td>
+                <td className="number measure wide-only">
                   {typed && l.canOwn ? (
                     <NumberField
                       label={`Owned: ${l.name}`}
@@ -217,7 +226,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                     money(l.price)
                   )}
                 </td>
-                <td className="number measure">{money(l.paid)}</td>
+                <td className="number measure wide-only">{money(l.paid)}</td>
                 <td className="number measure wide-only">{money(l.used)}</td>
               </tr>
             )),
@@ -225,7 +234,12 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
       </tbody>
       <tfoot>
         <tr>
-          <td colSpan={6}>In all</td>
+          <td>In all</td>
+          <td />
+          <td className="wide-only" />
+          <td className="wide-only" />
+          <td />
+          <td className="wide-only" />
           <td className="number measure" data-testid="cart-paid">
             {money(list.paid)}
           </td>

@@ -7,8 +7,8 @@ import { type FlatCut, type FlatDone, cutBar, cutFlat, outgrown, spoil } from '.
 import { stopGroups } from '../../../core/cutting/stops';
 import type { Member } from '../../../core/assembly/types';
 import { cutsCsv } from '../../../core/files/csv';
-import type { SheetCuts } from '../../../core/cutting/sheets';
-import type { RollPlan } from '../../../core/cover/rolls';
+import type { SheetCut, SheetCuts } from '../../../core/cutting/sheets';
+import type { RollCut, RollPlan } from '../../../core/cover/rolls';
 import { coverMaterial } from '../../../core/catalog/covers';
 import { stiffSheet } from '../../../core/catalog/sheets';
 import type { Cover } from '../../../core/files/garden';
@@ -103,6 +103,21 @@ export function SectionBars({
   );
 }
 
+/** A sheet and a roll as they are ticked off. */
+function sheetAsCut(cut: SheetCut): FlatCut {
+  const shelfId = cut.fromShelf ? cut.size.key : undefined;
+  return { kind: 'sheet', key: cut.sheetKey, shelfId, placed: cut.placed, left: cut.left };
+}
+function rollAsCut(cut: RollCut): FlatCut {
+  return {
+    kind: 'cover',
+    key: cut.coverKey,
+    shelfId: cut.fromShelf ? cut.roll.key : undefined,
+    placed: cut.placed.map((p) => ({ tag: p.tag, widthMm: p.widthMm, lengthMm: p.runMm })),
+    left: cut.left,
+  };
+}
+
 /** Stiff sheets and rolls, each to scale with the order of its cuts. */
 export function FlatCuts({
   sheets,
@@ -128,15 +143,9 @@ export function FlatCuts({
         <section aria-label="Stiff sheets">
           <h2>Stiff sheets</h2>
           {sheets.sheets.map((cut) => (
-            <BarRow key={cut.label}>
+            <BarRow key={cut.label} style={{ width }}>
               <SheetDrawing cut={cut} width={room} />
-              {press(cut.label, {
-                kind: 'sheet',
-                key: cut.sheetKey,
-                shelfId: cut.fromShelf ? cut.size.key : undefined,
-                placed: cut.placed,
-                left: cut.left,
-              })}
+              {press(cut.label, sheetAsCut(cut))}
             </BarRow>
           ))}
         </section>
@@ -145,15 +154,9 @@ export function FlatCuts({
         <section aria-label="Rolls">
           <h2>Rolls</h2>
           {rolls.rolls.map((cut) => (
-            <BarRow key={cut.label}>
+            <BarRow key={cut.label} style={{ width }}>
               <RollDrawing cut={cut} width={room} />
-              {press(cut.label, {
-                kind: 'cover',
-                key: cut.coverKey,
-                shelfId: cut.fromShelf ? cut.roll.key : undefined,
-                placed: cut.placed.map((p) => ({ tag: p.tag, widthMm: p.widthMm, lengthMm: p.runMm })),
-                left: cut.left,
-              })}
+              {press(cut.label, rollAsCut(cut))}
             </BarRow>
           ))}
         </section>
@@ -180,6 +183,14 @@ export function Saw(): ReactNode {
     );
   const cutOffFlat = (label: string, cut: FlatCut): void =>
     void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, (tag) => ({ coverId: cover.id, tag }), newId));
+  const allCut = (): void =>
+    void edit('Cut everything', (g) => {
+      const owner = (tag: string) => ({ coverId: cover.id, tag });
+      for (const cut of cuts ?? []) for (const bar of cut.bars) cutBar(g, cut.sectionKey, bar, owner, newId());
+      for (const cut of outlined.value.sheets.sheets) cutFlat(g, sheetAsCut(cut), owner, newId);
+      for (const cut of outlined.value.rolls.rolls) cutFlat(g, rollAsCut(cut), owner, newId);
+    });
+  const left = cuts ? cuts.length + outlined.value.sheets.sheets.length + outlined.value.rolls.rolls.length : 0;
   const stops = cuts && stopGroups(cuts, units.length);
   return (
     <>
@@ -257,7 +268,8 @@ export function Saw(): ReactNode {
                       units.currency,
                     )}
                   </b>
-                  .
+                  {': '}
+                  {gapPercent(cuts).toFixed(1)} % less at the most.
                 </p>
               )}
             </section>
@@ -279,6 +291,14 @@ export function Saw(): ReactNode {
               </Rows>
             </section>
           )}
+          {left > 0 && (
+            <section aria-label="Done cutting">
+              <Button onPress={allCut}>All of it is cut</Button>
+              <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
+                What is left of every bar, sheet and roll goes on the shelf.
+              </p>
+            </section>
+          )}
           <Sawn cover={cover} members={outlined.value.assembly.members} />
           <BarsOnHand brief />
           <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
@@ -290,6 +310,13 @@ export function Saw(): ReactNode {
       </Body>
     </>
   );
+}
+
+/** How much less than this plan the best one may cost, in percent. */
+function gapPercent(cuts: readonly SectionCuts[]): number {
+  const cost = cuts.reduce((sum, c) => sum + c.cost, 0);
+  const bound = cuts.reduce((sum, c) => sum + c.bound, 0);
+  return cost > 0 ? (100 * (cost - bound)) / cost : 0;
 }
 
 function flatName(d: FlatDone): string {
