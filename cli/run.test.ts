@@ -104,7 +104,9 @@ test('plan gives one cover or all, and writes its files', async () => {
   const one = await answer('plan', garden, '--cover', 'winter-lid', '--out', out);
   expect((one['plans'] as unknown[]).length).toBe(1);
   expect(readdirSync(out).sort()).toEqual(
-    ['cuts.csv', 'end.svg', 'plan.json', 'plan.svg', 'shopping.csv', 'side.svg'].map((f) => `winter-lid-${f}`).sort(),
+    ['cut-book.pdf', 'cuts.csv', 'end.svg', 'plan.json', 'plan.svg', 'shopping.csv', 'side.svg']
+      .map((f) => `winter-lid-${f}`)
+      .sort(),
   );
   expect(((await answer('plan', garden))['plans'] as unknown[]).length).toBe(demoGarden().covers.length);
 });

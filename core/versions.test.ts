@@ -1,15 +1,25 @@
+import highsLoader from 'highs';
+import { highsSolver } from './cutting/highs';
+import type { IntegerSolver } from './cutting/solve';
 import { demoGarden } from './files/demo';
 import type { Cover, Garden } from './files/garden';
-import { outline } from './plan';
+import { outline, plan } from './plan';
 import { versionsOf } from './versions';
 
 const garden = demoGarden();
-const of = (index: number, g: Garden = garden) => versionsOf(g, g.covers[index] as Cover);
+let solver: IntegerSolver;
+beforeAll(async () => {
+  solver = highsSolver(await highsLoader());
+});
+const of = (index: number, g: Garden = garden) => versionsOf(g, g.covers[index] as Cover, solver);
 
 test('the present one first, then what one would try: each built, priced and told apart', () => {
   const versions = of(0);
   expect(versions.map((v) => v.id)).toEqual(['now', 'more', 'fewer', 'pipe', 'posted', 'conduit']);
   const [now, more, fewer, pipe] = versions;
+  // The price that every other place shows.
+  const shown = plan(garden, garden.covers[0] as Cover, solver);
+  expect(now?.measures.price).toBe(shown.ok && shown.value.shopping.paid);
   expect(pipe?.label).toBe('Of 3/4 PVC');
   expect(more?.pieces).toBeGreaterThan(now?.pieces ?? 0);
   expect(fewer?.pieces).toBeLessThan(now?.pieces ?? 0);

@@ -3,11 +3,12 @@ import { type Drawn, drawAssembly } from './assembly/project';
 import { putInForce } from './catalog/own';
 import { section, sectionKeys } from './catalog/sections';
 import { type Measures, firstCover, measuresOf } from './compare';
+import type { IntegerSolver } from './cutting/solve';
 import { type Answers, familyOf } from './families';
 import type { Change } from './families/family';
 import type { Phrase } from './figure';
 import type { Cover, Garden } from './files/garden';
-import { outline, quickShop } from './plan';
+import { cutAndShop, outline } from './plan';
 import type { Verdict } from './proof/check';
 
 /** One version, worked out; plain data. */
@@ -40,7 +41,7 @@ function stouterPipe(key: string): string | undefined {
 }
 
 /** Every version that can be built, the present one first. */
-export function versionsOf(garden: Garden, cover: Cover): readonly Version[] {
+export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver): readonly Version[] {
   putInForce(garden.catalog);
   const now = outline(garden, cover);
   if (!now.ok) return [];
@@ -73,17 +74,18 @@ export function versionsOf(garden: Garden, cover: Cover): readonly Version[] {
   }
   return versions.flatMap(({ id, label, cover: tried }): Version[] => {
     const found = outline(garden, tried);
-    const list = found.ok ? quickShop(found.value) : undefined;
-    if (!found.ok || !list) return [];
+    const cut = found.ok ? cutAndShop(found.value, solver) : found;
+    if (!found.ok || !cut.ok) return [];
     const o = found.value;
+    const { paid, used } = cut.value.shopping;
     return [
       {
         id,
         label,
         cover: tried,
         shapes: drawAssembly(o.assembly, o.site.bed, o.site.survey, 'end'),
-        measures: measuresOf(o),
-        used: list.used,
+        measures: { ...measuresOf(o), price: paid },
+        used,
         pieces: o.assembly.members.length + o.assembly.panels.length,
         ills: o.checks.filter((c) => c.verdict !== 'holds').map((c) => ({ verdict: c.verdict, text: c.text })),
       },

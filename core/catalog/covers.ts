@@ -21,7 +21,8 @@ export interface CoverMaterial {
   /** Heat loss, W/m2K; null where air passes through. */
   readonly uWPerM2K: number | null;
   readonly kgPerM2: number;
-  readonly life: string;
+  /** Years it lasts in use: the middle of what is said of it. */
+  readonly lifeYears: number;
   readonly rolls: readonly Roll[];
   /** The face that goes outside, and how it is told; null where both are alike. */
   readonly outerFace: string | null;
@@ -78,7 +79,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 2.5,
     uWPerM2K: 6.3,
     kgPerM2: 0.14,
-    life: '4 to 6 years; 1 to 2 where bare PVC touches it',
+    lifeYears: 5,
     rolls: rolls('film-uv', FILM_SIZES),
     outerFace: 'printed face outside',
     source: TABLE,
@@ -91,7 +92,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 2,
     uWPerM2K: 6.5,
     kgPerM2: 0.1,
-    life: '3 to 12 months of sun',
+    lifeYears: 0.6,
     rolls: rolls('film-clear', scaled(FILM_SIZES, 0.6)),
     outerFace: null,
     source: TABLE,
@@ -104,7 +105,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 1,
     uWPerM2K: null,
     kgPerM2: 0.019,
-    life: '2 years',
+    lifeYears: 2,
     rolls: rolls('fabric-19', FABRIC_SIZES),
     outerFace: null,
     source: TABLE,
@@ -117,7 +118,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 2,
     uWPerM2K: null,
     kgPerM2: 0.03,
-    life: '3 years',
+    lifeYears: 3,
     rolls: rolls('fabric-30', scaled(FABRIC_SIZES, 1.3)),
     outerFace: null,
     source: TABLE,
@@ -130,7 +131,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 3.5,
     uWPerM2K: null,
     kgPerM2: 0.05,
-    life: '4 years',
+    lifeYears: 4,
     rolls: rolls('fabric-50', scaled(FABRIC_SIZES, 1.8)),
     outerFace: null,
     source: TABLE,
@@ -143,7 +144,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 4.5,
     uWPerM2K: null,
     kgPerM2: 0.07,
-    life: '4 years',
+    lifeYears: 4,
     rolls: rolls('fabric-70', scaled(FABRIC_SIZES, 2.3)),
     outerFace: null,
     source: TABLE,
@@ -156,7 +157,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 0,
     uWPerM2K: null,
     kgPerM2: 0.06,
-    life: '5 years',
+    lifeYears: 5,
     rolls: rolls('net', scaled(FABRIC_SIZES, 1.6)),
     outerFace: null,
     source: TABLE,
@@ -169,7 +170,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 0,
     uWPerM2K: null,
     kgPerM2: 0.08,
-    life: '7 years',
+    lifeYears: 7,
     rolls: rolls('shade-30', scaled(FABRIC_SIZES, 1.7)),
     outerFace: null,
     source: TABLE,
@@ -182,7 +183,7 @@ const SOFT: readonly CoverMaterial[] = [
     frostHelpC: 0,
     uWPerM2K: null,
     kgPerM2: 0.1,
-    life: '7 years',
+    lifeYears: 7,
     rolls: rolls('shade-50', scaled(FABRIC_SIZES, 1.9)),
     outerFace: null,
     source: TABLE,
@@ -195,7 +196,7 @@ const glazing = (
   name: string,
   kind: 'glazing' | 'film',
   [light, frostHelpC, uWPerM2K, kgPerM2]: readonly [number, number, number, number],
-  life: string,
+  lifeYears: number,
 ): CoverMaterial => ({
   key,
   name,
@@ -204,17 +205,17 @@ const glazing = (
   frostHelpC,
   uWPerM2K,
   kgPerM2,
-  life,
+  lifeYears,
   rolls: [],
   outerFace: null,
   source: TABLE,
 });
 
 const STIFF: readonly CoverMaterial[] = [
-  glazing('film-double', 'two UV films, air between', 'film', [0.8, 4.5, 4, 0.28], 'as the film'),
-  glazing('glass', 'glass 3 mm', 'glazing', [0.88, 2.5, 5.8, 7.5], 'long'),
-  glazing('corrugated', 'corrugated polycarbonate', 'glazing', [0.9, 2.5, 5.8, 1.1], '10 years'),
-  glazing('twin-wall', 'twin-wall polycarbonate 6 mm', 'glazing', [0.8, 3.5, 3.5, 1.3], '10 years'),
+  glazing('film-double', 'two UV films, air between', 'film', [0.8, 4.5, 4, 0.28], 5),
+  glazing('glass', 'glass 3 mm', 'glazing', [0.88, 2.5, 5.8, 7.5], 50),
+  glazing('corrugated', 'corrugated polycarbonate', 'glazing', [0.9, 2.5, 5.8, 1.1], 10),
+  glazing('twin-wall', 'twin-wall polycarbonate 6 mm', 'glazing', [0.8, 3.5, 3.5, 1.3], 10),
 ];
 
 const MESH: CoverMaterial = {
@@ -225,11 +226,16 @@ const MESH: CoverMaterial = {
   frostHelpC: 0,
   uWPerM2K: null,
   kgPerM2: 1.1,
-  life: 'many years',
+  lifeYears: 20,
   rolls: rolls('mesh', MESH_SIZES),
   outerFace: null,
   source: 'Reinforcing mesh of .148 in wire, 6 in squares, 5 or 7 ft wide',
 };
+
+/** How long a cover lasts, in words. */
+export function lifeText({ lifeYears }: CoverMaterial): string {
+  return lifeYears < 1 ? `about ${Math.round(lifeYears * 12)} months` : `about ${Math.round(lifeYears)} years`;
+}
 
 /** Every cover. */
 export const COVERS = table<CoverMaterial>('cover', [...SOFT, ...STIFF, MESH]);

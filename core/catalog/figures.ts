@@ -1,6 +1,7 @@
 /** What of the catalogue a gardener may change: every figure of every entry, by name. */
 import { MM_PER_INCH } from '../units/length';
 import { COVERS, type CoverMaterial } from './covers';
+import { FITS, type Fit } from './fits';
 import { HARDWARE, type HardwareItem } from './hardware';
 import { MATERIALS, type Material } from './materials';
 import { SECTIONS, type Section } from './sections';
@@ -9,7 +10,7 @@ import type { Table } from './table';
 import { TOOLS, type Tool } from './tools';
 
 /** What a figure is measured in; lengths are kept in mm whatever they are shown in. */
-export type FigureUnit = 'mm' | 'kg/m³' | 'kg/m²' | 'GPa' | 'MPa' | 'part' | '°C' | 'W/m²K' | 'piece' | 'm';
+export type FigureUnit = 'mm' | 'kg/m³' | 'kg/m²' | 'GPa' | 'MPa' | 'part' | 'years' | '°C' | 'W/m²K' | 'piece' | 'm';
 
 /** One figure of one entry: what it is, what it is now, and the entry with another in its place. */
 export interface EntryFigure<T> {
@@ -105,6 +106,7 @@ function barFigures(s: Section): readonly EntryFigure<Section>[] {
       (bar) => `${Math.round(bar.namedMm ?? bar.lengthMm)} mm`,
       [100, 100 * FOOT],
     ),
+    ...field(s, 'overRibsMm', 'Diameter over the ribs', 'mm', [1, 400]),
     ...field(s, 'squareMm', 'Taken off to square an end', 'mm', [0, 100]),
   ];
 }
@@ -114,6 +116,7 @@ const coverFigures = (c: CoverMaterial): readonly EntryFigure<CoverMaterial>[] =
   ...field(c, 'frostHelpC', 'Milder on a cold night', '°C', [0, 15]),
   ...field(c, 'uWPerM2K', 'Heat loss', 'W/m²K', [0.5, 15]),
   ...field(c, 'kgPerM2', 'Weight', 'kg/m²', [0.005, 40]),
+  ...field(c, 'lifeYears', 'Lasts', 'years', [0.1, 100]),
   ...sizes(c.rolls, (rolls) => ({ ...c, rolls }), 'widthMm', 'Width of roll', sizeName(c), [200, 15000]),
   ...sizes(c.rolls, (rolls) => ({ ...c, rolls }), 'lengthMm', 'Length of roll', sizeName(c), [500, 300000]),
 ];
@@ -137,6 +140,11 @@ const materialFigures = (m: Material): readonly EntryFigure<Material>[] => [
 const itemFigures = (i: HardwareItem): readonly EntryFigure<HardwareItem>[] =>
   field(i, 'packSize', 'In one pack', i.unit, [0.1, 100000]);
 
+const fitFigures = (f: Fit): readonly EntryFigure<Fit>[] => [
+  ...field(f, 'leastMm', 'Least play', 'mm', [0, 5]),
+  ...field(f, 'mostMm', 'Most play', 'mm', [0.1, 10]),
+];
+
 const toolFigures = (t: Tool): readonly EntryFigure<Tool>[] => field(t, 'kerfMm', 'Saw’s own width', 'mm', [0, 10]);
 
 /** The kinds of entry that the catalogue holds. */
@@ -146,6 +154,7 @@ export const KINDS = {
   cover: { table: COVERS, figures: coverFigures } satisfies Kind<CoverMaterial>,
   item: { table: HARDWARE, figures: itemFigures } satisfies Kind<HardwareItem>,
   material: { table: MATERIALS, figures: materialFigures } satisfies Kind<Material>,
+  fit: { table: FITS, figures: fitFigures } satisfies Kind<Fit>,
   tool: { table: TOOLS, figures: toolFigures } satisfies Kind<Tool>,
 } as const;
 
@@ -156,5 +165,6 @@ export const ENTRY_KINDS = [
   'cover',
   'item',
   'material',
+  'fit',
   'tool',
 ] as const satisfies readonly EntryKind[];

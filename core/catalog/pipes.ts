@@ -218,22 +218,21 @@ export const PIPES: readonly Section[] = [
     ]),
     WIRE,
   ),
-  tube(
-    'rod-3',
-    '#3 rod',
-    'steel',
-    inch(0.375),
-    0,
-    [18, 24, 36, 48].map((l, i) => ({ lengthMm: inch(l), price: [1.5, 1.9, 2.7, 3.5][i] ?? 0 })),
-    ROD,
-  ),
-  tube(
-    'rod-4',
-    '#4 rod',
-    'steel',
-    inch(0.5),
-    0,
-    [18, 24, 36, 48].map((l, i) => ({ lengthMm: inch(l), price: [2.1, 2.7, 3.9, 5][i] ?? 0 })),
-    ROD,
-  ),
+  ...(
+    [
+      ['3', 0.375, 0.42, [1.5, 1.9, 2.7, 3.5]],
+      ['4', 0.5, 0.56, [2.1, 2.7, 3.9, 5]],
+    ] as const
+  ).map(([size, od, ribs, prices]) => ({
+    ...tube(
+      `rod-${size}`,
+      `#${size} rod`,
+      'steel',
+      inch(od),
+      0,
+      [18, 24, 36, 48].map((l, i) => ({ lengthMm: inch(l), price: prices[i] ?? 0 })),
+      ROD,
+    ),
+    overRibsMm: inch(ribs),
+  })),
 ];

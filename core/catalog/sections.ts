@@ -28,6 +28,8 @@ export interface Section {
   readonly squareMm: number;
   readonly aisle: Aisle;
   readonly source: string;
+  /** Diameter over the ribs of a deformed rod. */
+  readonly overRibsMm?: number;
   /** The shipped section that a gardener's own one was made after. */
   readonly like?: string;
 }

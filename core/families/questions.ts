@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { HOOP_SCHOOLS, type HoopShape, extentSchema, hoopAnswers } from '../assembly/hoops';
 import type { Assembly } from '../assembly/types';
-import { COVERS, type CoverMaterial, coverMaterial } from '../catalog/covers';
+import { COVERS, type CoverMaterial, coverMaterial, lifeText } from '../catalog/covers';
 import { section } from '../catalog/sections';
 import { amount } from '../figure';
 import { type Result, fail, ok } from '../result';
@@ -173,7 +173,7 @@ export function coverQuestions(
     .map((c) => ({
       value: c.key,
       label: c.name,
-      why: `Lets ${Math.round(c.light * 100)} % of the light in; lasts ${c.life}.`,
+      why: `Lets ${Math.round(c.light * 100)} % of the light in; lasts ${lifeText(c)}.`,
     }));
   const rolls: Option[] = coverMaterial(a.cover).rolls.map((r) => ({
     value: r.key,

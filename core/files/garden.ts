@@ -168,6 +168,8 @@ export const gardenSchema = z
     got: z.array(z.string().max(80)).max(2000).default([]),
     /** How many of each counted thing are on hand, by item key. */
     owned: z.record(z.string().max(80), z.number().min(0).max(1e6)),
+    /** Where the counted things are, by item key. */
+    ownedWhere: z.record(z.string().max(80), z.string().max(60)).default({}),
     /** What the gardener wrote beside lines of the shopping list, by price key. */
     notes: z.record(z.string().max(80), z.string().max(200)).default({}),
   })
@@ -258,6 +260,7 @@ export function emptyGarden(gardenName: string): Garden {
     priceLists: [],
     got: [],
     owned: {},
+    ownedWhere: {},
     notes: {},
   };
 }

@@ -1,14 +1,7 @@
 /** What is asked of sprung and bent hoops: snow, bend, push on the rails, sag between them, sleeves. */
 import type { ArchRow, PushedRail } from '../assembly/types';
-import {
-  type Section,
-  section,
-  sectionKeys,
-  shippedKey,
-  stiffnessNMm2,
-  thicknessMm,
-  tubeShape,
-} from '../catalog/sections';
+import { FITS } from '../catalog/fits';
+import { type Section, section, sectionKeys, stiffnessNMm2, thicknessMm, tubeShape } from '../catalog/sections';
 import { type Figure, type Phrase, amount } from '../figure';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../hoop/strain';
 import { MM_PER_INCH } from '../units/length';
@@ -121,15 +114,10 @@ export function bendCheck(arch: ArchRow): Check {
 }
 
 const RODS: readonly string[] = ['rod-3', 'rod-4', 'pvc-1/2'];
-/** Ribs of a deformed rod stand outside its nominal diameter. */
-const OVER_RIBS: Readonly<Record<string, number>> = { 'rod-3': inch(0.42), 'rod-4': inch(0.56) };
-const SLEEVE_LEAST = inch(0.01);
-const SLEEVE_MOST = inch(0.12);
-
 /** Diameter that has to go inside a sleeve, over the ribs of a rod. */
 export function sleeveGapMm(outerKey: string, innerKey: string): number {
   return (
-    tubeShape(section(outerKey)).insideMm - (OVER_RIBS[shippedKey(innerKey)] ?? tubeShape(section(innerKey)).outsideMm)
+    tubeShape(section(outerKey)).insideMm - (section(innerKey).overRibsMm ?? tubeShape(section(innerKey)).outsideMm)
   );
 }
 
@@ -137,13 +125,14 @@ export function sleeveCheck(outerKey: string, innerKey: string, where: string): 
   const gap = sleeveGapMm(outerKey, innerKey);
   const outer = section(outerKey).name;
   const inner = section(innerKey).name;
-  const good = gap >= SLEEVE_LEAST - 1e-9 && gap <= SLEEVE_MOST + 1e-9;
+  const { leastMm, mostMm, source } = FITS.get('sleeve');
+  const good = gap >= leastMm - 1e-9 && gap <= mostMm + 1e-9;
   return {
     id: `sleeve ${where}`,
     leaf: 'stand',
-    verdict: gap < SLEEVE_LEAST - 1e-9 ? 'fails' : good ? 'holds' : 'tight',
+    verdict: gap < leastMm - 1e-9 ? 'fails' : good ? 'holds' : 'tight',
     text:
-      gap < SLEEVE_LEAST - 1e-9
+      gap < leastMm - 1e-9
         ? [`${outer} does not go over ${inner}.`]
         : good
           ? [`${outer} slides over ${inner} with `, amount(gap, 'length'), ' to spare.']
@@ -156,11 +145,10 @@ export function sleeveCheck(outerKey: string, innerKey: string, where: string): 
       terms: [
         { name: `inside of ${outer}`, ...amount(tubeShape(section(outerKey)).insideMm, 'length') },
         { name: `outside of ${inner}, over ribs`, ...amount(tubeShape(section(outerKey)).insideMm - gap, 'length') },
-        { name: 'least play', ...amount(SLEEVE_LEAST, 'length') },
-        { name: 'most play', ...amount(SLEEVE_MOST, 'length') },
+        { name: 'least play', ...amount(leastMm, 'length') },
+        { name: 'most play', ...amount(mostMm, 'length') },
       ],
-      source:
-        'Standard pipe sizes; the range is trade practice: below 0.01 in it will not go on, above 0.12 in it rattles.',
+      source: `Standard pipe sizes. ${source}.`,
       assumes: ['Real pipe varies a little: try one of each in the shop.'],
     },
     caution: undefined,

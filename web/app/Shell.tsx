@@ -254,15 +254,19 @@ const Head = styled.header`
     flex: 1 1 14rem;
     min-width: 0;
   }
-  h1 {
-    white-space: nowrap;
-  }
   .where span {
     color: var(--quiet);
-    min-width: 0;
-    overflow: hidden;
-    white-space: nowrap;
-    text-overflow: ellipsis;
+  }
+  @media (min-width: 761px) {
+    h1,
+    .where span {
+      white-space: nowrap;
+    }
+    .where span {
+      min-width: 0;
+      overflow: hidden;
+      text-overflow: ellipsis;
+    }
   }
   .deeds {
     display: flex;

@@ -9,7 +9,7 @@ import { labelRows } from './labelRows';
 const BESIDE = 128;
 const ABOVE = 20;
 const NARROW = 480;
-const RIGHT = 26;
+const RIGHT = 48;
 const BAR = 32;
 /** A mark and, under it, the same in the other system: for whoever has the other tape. */
 const MARK_ROW = 31;

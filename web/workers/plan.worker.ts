@@ -53,8 +53,8 @@ const service = {
     return candidates(garden, bedId, cropKey);
   },
   /** Versions of one cover, worked out. */
-  versions(garden: Garden, cover: Cover): readonly Version[] {
-    return versionsOf(garden, cover);
+  async versions(garden: Garden, cover: Cover): Promise<readonly Version[]> {
+    return versionsOf(garden, cover, await loadSolver());
   },
   /** Several covers cut and bought as one. */
   async together(garden: Garden, ids: readonly string[], onBest: OnBest<Together>): Promise<Result<Together>> {

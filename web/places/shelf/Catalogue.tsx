@@ -26,7 +26,7 @@ const Table = styled.table`
     font-size: 0.8125rem;
     padding: 0.3rem 0.6rem 0.3rem 0;
   }
-  td {
+  tbody td {
     border-top: 1px solid var(--hair);
     padding: 0.35rem 0.6rem 0.35rem 0;
   }
@@ -73,6 +73,7 @@ const AISLES: readonly {
   { key: 'cover', name: 'Covers', kind: 'cover' },
   { key: 'item', name: 'Small things', kind: 'item' },
   { key: 'material', name: 'Materials', kind: 'material' },
+  { key: 'fit', name: 'Fits', kind: 'fit' },
   { key: 'tool', name: 'Saws', kind: 'tool' },
 ];
 
@@ -91,6 +92,7 @@ const DECIMALS: Readonly<Record<FigureUnit, number>> = {
   GPa: 2,
   MPa: 1,
   part: 2,
+  years: 1,
   '°C': 1,
   'W/m²K': 1,
   piece: 0,
@@ -201,7 +203,7 @@ function Figures({ kind, entry }: ThingProps): ReactNode {
           <th scope="col">In force</th>
           <th scope="col">Shipped</th>
           <th scope="col">Where yours comes from</th>
-          <th />
+          <td />
         </tr>
       </thead>
       <tbody>
@@ -271,7 +273,7 @@ function Sizes({ kind, entry }: ThingProps): ReactNode {
           {kind !== 'item' && <th scope="col">Real size</th>}
           <th scope="col">Price, {units.currency}</th>
           <th scope="col">Shipped price</th>
-          <th />
+          <td />
         </tr>
       </thead>
       <tbody>
@@ -437,7 +439,7 @@ export function Catalogue(): ReactNode {
   const made = garden.catalog.things.find((t) => t.kind === kind && t.key === entry.key);
   const copied = kind === 'bar' || kind === 'cover' || kind === 'item';
   return (
-    <section aria-label="Catalogue" data-testid="catalogue" style={{ display: 'grid', gap: '1rem' }}>
+    <section aria-label="One thing of the catalogue" data-testid="catalogue" style={{ display: 'grid', gap: '1rem' }}>
       <div style={{ maxWidth: '26rem' }}>
         <Choice
           label="Aisle"

@@ -7,7 +7,7 @@ import { useGarden, useTake } from '../../app/hooks';
 import { Select } from '../../parts/controls';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
-import { NumberField } from '../../parts/TypedField';
+import { NumberField, TypedField } from '../../parts/TypedField';
 import { Rows } from '../../parts/Rows';
 import { Catalogue, OwnFigures } from './Catalogue';
 import { BarsOnHand, FlatOnHand } from './OnHand';
@@ -89,7 +89,15 @@ function OwnedThings(): ReactNode {
           return (
             <li key={id}>
               <b>{item.name}</b>
-              <span>{item.unit === 'm' ? 'metres' : ''}</span>
+              <span className="where">
+                {item.unit === 'm' ? 'metres ' : ''}
+                <TypedField
+                  label={`Where it is: ${item.name}`}
+                  shown={garden.ownedWhere[id] ?? 'where'}
+                  boxed
+                  take={(text) => take(`Place ${item.name}`, (g) => void (g.ownedWhere[id] = text.trim()))}
+                />
+              </span>
               <NumberField
                 label={`On hand: ${item.name}`}
                 value={n}

@@ -215,8 +215,7 @@ export function SideBySide(): ReactNode {
               })}
             </Ticks>
             <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>
-              Two to four at a time; rows that are alike are left out. Prices here are by the quick cutting rule. A
-              planning aid: local codes come first.
+              Two to four at a time; rows that are alike are left out. A planning aid: local codes come first.
             </p>
           </section>
         </Panel>
