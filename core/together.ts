@@ -40,19 +40,20 @@ export function gather(outlines: readonly Outline[]): Pick<Assembly, 'members' |
   };
 }
 
-/** Plans covers together. A cover that cannot be built stops it, and the fault names which. */
+/**
+ * Plans covers together. A cover that cannot be built stops it, and the fault names which.
+ * @param onCut hears how far it is: first cover by cover, without a plan yet, then section by section with the best so far
+ */
 export function planTogether(
   garden: Garden,
   covers: readonly Cover[],
   solver: IntegerSolver,
-  onCut?: (
-    progress: CutProgress,
-    whole: Pick<Together, Exclude<keyof Together, 'cuts' | 'shopping' | 'saved'>>,
-  ) => void,
+  onCut?: (progress: CutProgress, best: () => Together | undefined) => void,
 ): Result<Together> {
   const outlines: Outline[] = [];
   let apart = 0;
-  for (const cover of covers) {
+  for (const [i, cover] of covers.entries()) {
+    onCut?.({ solved: i, sections: covers.length, nextPieces: 0, best: () => undefined }, () => undefined);
     const found = outline(garden, cover);
     if (!found.ok) return failAll(found.faults.map((f) => ({ ...f, message: `${cover.name}: ${f.message}` })));
     outlines.push(found.value);
@@ -74,11 +75,17 @@ export function planTogether(
     rolls: planRolls(assembly.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cutFlat),
     sheets: planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cutFlat),
   };
-  const cut = cutAndShop(whole, solver, (progress) => onCut?.(progress, whole));
-  if (!cut.ok) return cut;
-  return ok({
+  const priced = (cut: Pick<Work, 'cuts' | 'shopping'>): Together => ({
     ...whole,
-    ...cut.value,
-    saved: apart - cut.value.shopping.paid,
+    ...cut,
+    saved: apart - cut.shopping.paid,
   });
+  const cut = cutAndShop(whole, solver, (progress) =>
+    onCut?.(progress, () => {
+      const best = progress.best();
+      return best && priced(best);
+    }),
+  );
+  if (!cut.ok) return cut;
+  return ok(priced(cut.value));
 }

@@ -56,6 +56,8 @@ interface Programme {
   readonly patterns: readonly Pattern[];
   readonly objective: (p: Pattern) => number;
   readonly priceCap?: number;
+  /** What the objective cannot go below; said, it spares most of the proof. */
+  readonly floor?: number;
   /** Most stock of all bars together. */
   readonly lengthCap?: number;
   /** Counts the patterns used in place of the objective. */
@@ -63,7 +65,7 @@ interface Programme {
   readonly integer: boolean;
 }
 
-function lpText(job: BarJob, { patterns, objective, priceCap, lengthCap, setUps, integer }: Programme): string {
+function lpText(job: BarJob, { patterns, objective, floor, priceCap, lengthCap, setUps, integer }: Programme): string {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const rows: string[] = [];
   job.pieces.forEach((piece, i) => {
@@ -86,6 +88,8 @@ function lpText(job: BarJob, { patterns, objective, priceCap, lengthCap, setUps,
     );
   const bars = job.pieces.reduce((total, piece) => total + piece.quantity, 0);
   if (setUps) patterns.forEach((_, k) => rows.push(` s${k}: x${k} - ${bars} y${k} <= 0`));
+  if (floor !== undefined && floor > 0)
+    rows.push(` floor: ${sum(patterns.map((p, k) => `${plain(objective(p))} x${k}`))} >= ${plain(floor)}`);
   const goal = sum(patterns.map((p, k) => (setUps ? `y${k}` : `${plain(objective(p))} x${k}`)));
   const names = (letter: string): string => patterns.map((_, k) => `${letter}${k}`).join('\n ');
   const kinds = `${integer ? `General\n ${names('x')}\n` : ''}${setUps ? `Binary\n ${names('y')}\n` : ''}`;
@@ -268,6 +272,26 @@ function closeGap(
 }
 
 /**
+ * The least that whole bars cost whose length together is that of all pieces and their cuts: however they are cut, no plan goes
+ * below it. A knapsack in as many variables as there are stock lengths.
+ */
+function leastOfBars(job: BarJob, value: (bar: BarJob['stock'][number]) => number, solver: IntegerSolver): number {
+  const need = job.pieces.reduce((total, p) => total + p.quantity * (p.length + job.kerf), 0);
+  const names = job.stock.map((_, s) => ` n${s}`);
+  const limits = job.stock.flatMap((bar, s) => (bar.available === undefined ? [] : [` n${s} <= ${bar.available}`]));
+  const rows = [
+    ` need: ${sum(job.stock.map((bar, s) => `${plain(bar.length + job.kerf)} n${s}`))} >= ${plain(need - CENT)}`,
+    ...limits.map((limit, i) => ` l${i}:${limit}`),
+  ];
+  const goal = sum(job.stock.map((bar, s) => `${plain(value(bar))} n${s}`));
+  const found = solver.solve(
+    `Minimize\n obj: ${goal}\nSubject To\n${rows.join('\n')}\nGeneral\n${names.join('\n')}\nEnd\n`,
+    1,
+  );
+  return found.optimal ? found.objective - CENT : 0;
+}
+
+/**
  * Weight that makes one programme prefer less stock among plans of one price: all of it together is worth less than
  * half of the smallest coin. 0 where prices are not whole hundredths, and a second programme breaks the tie.
  */
@@ -309,19 +333,24 @@ function solveListed(
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const weight = patterns.length < 500 ? tieBreak(job) : 0;
   const objective = (p: Pattern): number => price(p) + weight * (job.stock[p.stock]?.length ?? 0);
-  const best = solver.solve(lpText(job, { patterns, objective, integer: true }), seconds);
+  const floor = leastOfBars(job, (bar) => bar.price + weight * bar.length, solver);
+  const finish = (bars: readonly CutBar[], bound: number, proven: boolean): Result<CutPlan> => {
+    const least = weight > 0 ? bars : leastStock(job, patterns, bars, solver, seconds);
+    return ok({ cost: costOf(bars), bars: fewestSetUps(job, patterns, least, solver), bound, proven });
+  };
+  // Where the quick rule meets the floor there is nothing left to find.
+  const quick = quickPlan(job);
+  if (quick && quick.bars.reduce((sum, b) => sum + b.price + weight * b.stockLength, 0) <= floor + 2 * CENT)
+    return finish(quick.bars, quick.cost, true);
+  const best = solver.solve(lpText(job, { patterns, objective, floor, integer: true }), seconds);
   const found = best.feasible ? toBars(job, patterns, best.values) : undefined;
-  if (!found) {
-    const start = best.infeasible ? undefined : quickPlan(job);
-    return start ? ok(start) : SHORT;
-  }
-  const cost = costOf(found);
+  if (!found) return quick && !best.infeasible ? ok(quick) : SHORT;
+  if (best.optimal) return finish(found, costOf(found), true);
   // Stopped before its proof: the linear programme over all patterns still bounds the price.
-  const bound = best.optimal
-    ? cost
-    : Math.min(cost, solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective);
-  const least = weight > 0 ? found : leastStock(job, patterns, found, solver, seconds);
-  return ok({ cost, bars: fewestSetUps(job, patterns, least, solver), bound, proven: best.optimal });
+  const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective;
+  const least = leastOfBars(job, (bar) => bar.price, solver);
+  const bound = roundUp(Math.max(linear, least), priceStep(job));
+  return finish(found, Math.min(costOf(found), bound), costOf(found) <= bound + CENT);
 }
 
 /** Generated columns; then, where the gap can be closed, proof. */
@@ -331,22 +360,29 @@ function solveGenerated(job: BarJob, solver: IntegerSolver, patience: number): R
   const columns = generateColumns(job, solver);
   const { patterns } = columns;
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const best = solver.solve(lpText(job, { patterns, objective: price, integer: true }), seconds);
+  const floor = leastOfBars(job, (bar) => bar.price, solver);
   const start = quickPlan(job);
-  const first = (best.feasible ? toBars(job, patterns, best.values) : undefined) ?? start?.bars;
+  const least = (bars: readonly CutBar[]): boolean => costOf(bars) <= floor + 2 * CENT;
+  const best =
+    start && least(start.bars)
+      ? undefined
+      : solver.solve(lpText(job, { patterns, objective: price, floor, integer: true }), seconds);
+  const first = (best?.feasible ? toBars(job, patterns, best.values) : undefined) ?? start?.bars;
   if (!first) return SHORT;
   const found = start && start.cost < costOf(first) ? start.bars : first;
-  const closed = closeGap(job, columns, costOf(found), solver, seconds);
+  const closed = least(found) ? 'none' : closeGap(job, columns, costOf(found), solver, seconds);
   const bars = closed === undefined || closed === 'none' ? found : closed;
   const cost = costOf(bars);
   const proven = closed !== undefined;
   return ok({
     cost,
     bars: leastStock(job, patterns, bars, solver, seconds),
-    bound: proven ? cost : Math.min(cost, roundUp(columns.bound, priceStep(job))),
+    bound: proven ? cost : Math.min(cost, roundUp(Math.max(columns.bound, floor), priceStep(job))),
     proven,
   });
 }
+
+const LEAST_SECONDS = 0.6;
 
 /** Of plans at the same price, one that uses less stock, where these patterns have one. */
 function leastStock(
@@ -359,9 +395,11 @@ function leastStock(
   const length = (list: readonly CutBar[]): number => list.reduce((sum, bar) => sum + bar.stockLength, 0);
   const cost = costOf(bars);
   const objective = (p: Pattern): number => job.stock[p.stock]?.length ?? 0;
+  const floor = leastOfBars(job, (bar) => bar.length, solver);
+  if (length(bars) <= floor + 1) return bars;
   const least = solver.solve(
-    lpText(job, { patterns, objective, priceCap: cost + 1e-7, integer: true }),
-    Math.min(seconds, 1),
+    lpText(job, { patterns, objective, floor, priceCap: cost + 1e-7, integer: true }),
+    Math.min(seconds, LEAST_SECONDS),
   );
   if (!least.feasible) return bars;
   const tidy = toBars(job, patterns, least.values);

@@ -60,12 +60,7 @@ const service = {
   async together(garden: Garden, ids: readonly string[], onBest: OnBest<Together>): Promise<Result<Together>> {
     const covers = garden.covers.filter((c) => ids.includes(c.id));
     const tell = whenSlow(onBest);
-    return planTogether(garden, covers, await loadSolver(), (p, whole) =>
-      tell(p, () => {
-        const best = p.best();
-        return best && { ...whole, ...best, saved: whole.apart - best.shopping.paid };
-      }),
-    );
+    return planTogether(garden, covers, await loadSolver(), (p, best) => tell(p, best));
   },
   /** Changes that would mend what fails, priced. */
   mends(garden: Garden, cover: Cover): readonly Mend[] {

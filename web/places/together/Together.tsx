@@ -113,6 +113,7 @@ export function Together(): ReactNode {
           {!found && ids.length > 0 && (
             <p role="status">
               Working out all covers as one
+              {progress && !progress.work && `: cover ${progress.solved + 1} of ${progress.sections} by itself`}
               {progress?.work && (
                 <>
                   : {progress.solved} of {progress.sections} kinds done, the best so far{' '}
