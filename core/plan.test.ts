@@ -1,7 +1,7 @@
 import highsLoader from 'highs';
 import { section } from './catalog/sections';
 import { highsSolver } from './cutting/highs';
-import type { IntegerSolver } from './cutting/solve';
+import type { IntegerSolver } from './cutting/programme';
 import { cutsCsv, shoppingCsv, shoppingText } from './files/csv';
 import { demoGarden } from './files/demo';
 import { viewSvg } from './files/svg';

@@ -2,8 +2,8 @@
 import type { Assembly } from './assembly/types';
 import { rollPrice, sheetPrice } from './catalog/prices';
 import { planRolls } from './cover/rolls';
-import { planSheets } from './cutting/sheets';
-import type { IntegerSolver } from './cutting/solve';
+import { planSheets } from './cutting/panels';
+import type { IntegerSolver } from './cutting/programme';
 import type { Cover, Garden } from './files/garden';
 import { type CutProgress, type Outline, type Work, cutAndShop, outline } from './plan';
 import { type Result, failAll, ok } from './result';

@@ -1,6 +1,6 @@
 import highsLoader from 'highs';
 import { highsSolver } from './cutting/highs';
-import type { IntegerSolver } from './cutting/solve';
+import type { IntegerSolver } from './cutting/programme';
 import { demoGarden } from './files/demo';
 import type { Cover, Garden } from './files/garden';
 import { outline, plan } from './plan';

@@ -3,7 +3,7 @@ import { type Drawn, drawAssembly } from './assembly/project';
 import { putInForce } from './catalog/own';
 import { section, sectionKeys } from './catalog/sections';
 import { type Measures, firstCover, measuresOf } from './compare';
-import type { IntegerSolver } from './cutting/solve';
+import type { IntegerSolver } from './cutting/programme';
 import { type Answers, familyOf } from './families';
 import type { Change } from './families/family';
 import type { Phrase } from './figure';

@@ -14,7 +14,7 @@ import { stiffSheet } from '../catalog/sheets';
 import { coverMaterial } from '../catalog/covers';
 import type { RollPlan } from '../cover/rolls';
 import type { SectionCuts } from '../cutting/bars';
-import type { SheetCuts } from '../cutting/sheets';
+import type { SheetCuts } from '../cutting/panels';
 import { type Amount, amount } from '../figure';
 import { roundMoney } from '../units/amount';
 

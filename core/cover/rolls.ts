@@ -1,6 +1,7 @@
 import type { HardwareUse, SheetPart } from '../assembly/types';
 import { type Roll, coverMaterial } from '../catalog/covers';
-import { type FlatStuff, type PlacedPiece, type ShelfSheet, leftovers, onShelf, packSheets } from '../cutting/sheets';
+import { type FlatStuff, type ShelfSheet, leftovers, onShelf } from '../cutting/flat';
+import { type PlacedPiece, packSheets } from '../cutting/sheets';
 import { type FlatDone, isFlatCut } from '../cutting/tickOff';
 import { MM_PER_INCH } from '../units/length';
 

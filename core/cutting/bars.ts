@@ -3,7 +3,7 @@ import { barPrice, type PriceList } from '../catalog/prices';
 import { kerfMm } from '../catalog/tools';
 import { type Section, section } from '../catalog/sections';
 import type { BarJob } from './job';
-import type { CutPlan } from './solve';
+import type { CutPlan } from './quick';
 import { type CutDone, type ShelfCondition, isCut } from './tickOff';
 
 /** A bar or pipe on hand. */

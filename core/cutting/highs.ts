@@ -1,5 +1,5 @@
 import type { Highs } from 'highs';
-import type { IntegerSolver } from './solve';
+import type { IntegerSolver } from './programme';
 
 /** Makes the solver of `solveBars` from a loaded HiGHS module. */
 export function highsSolver(highs: Highs): IntegerSolver {

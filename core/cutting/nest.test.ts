@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Corner2, Panel } from '../assembly/types';
 import { type Blank, headToTail } from './nest';
-import { cutsText, planSheets } from './sheets';
+import { cutsText, planSheets } from './panels';
 
 const blankOf = (tag: string, outline: readonly Corner2[]): Blank => ({
   piece: {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { SheetSize } from '../catalog/sheets';
 import { solveSheetJob } from './sheetJob';
-import { type SheetPiece, cutsInOrder, packSheets, planSheets, sheetBound } from './sheets';
+import { cutsInOrder, planSheets } from './panels';
+import { type SheetPiece, packSheets, sheetBound } from './sheets';
 import { rectangle } from '../assembly/pieces';
 
 const FULL: SheetSize = { key: 'full', widthMm: 1220, lengthMm: 2440, price: 40 };

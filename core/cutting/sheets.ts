@@ -1,10 +1,4 @@
-import type { Corner2, Panel } from '../assembly/types';
-import { outlineArea, outlineSize } from '../assembly/pieces';
-import { type SheetSize, type StiffSheet, stiffSheet } from '../catalog/sheets';
-import { type LengthUnit, formatLength } from '../units/length';
-import { type Blank, headToTail } from './nest';
-import { type FlatDone, type ShelfCondition, isFlatCut } from './tickOff';
-
+/** Rectangles on sheets, by cuts that run from edge to edge. */
 /** A rectangle to cut: across and along the sheet, and whether it may be turned. */
 export interface SheetPiece {
   readonly tag: string;
@@ -20,47 +14,6 @@ export interface PlacedPiece {
   readonly yMm: number;
   readonly widthMm: number;
   readonly lengthMm: number;
-}
-
-/** A part by its true outline, in the coordinates of the sheet. */
-export interface OutlinedPiece extends PlacedPiece {
-  readonly outline: readonly Corner2[];
-}
-
-/** One sheet and what is sawn from it, strip by strip: every cut runs from edge to edge. */
-export interface SheetCut {
-  readonly sheetKey: string;
-  readonly label: string;
-  readonly size: SheetSize;
-  readonly price: number;
-  readonly fromShelf: boolean;
-  /** The rectangles that are sawn first; two parts may come out of one. */
-  readonly blanks: readonly PlacedPiece[];
-  readonly placed: readonly OutlinedPiece[];
-  /** Everything worth keeping of it. */
-  readonly left: readonly FlatStuff[];
-  readonly usedShare: number;
-}
-
-/** A flat piece of something, mm; the length is along the channels of a sheet, or along the roll. */
-export interface FlatStuff {
-  readonly widthMm: number;
-  readonly lengthMm: number;
-}
-
-/** Sheets and rolls on hand, whole or what is left of them. */
-export interface ShelfSheet extends FlatStuff {
-  readonly id: string;
-  readonly kind: 'sheet' | 'cover';
-  readonly key: string;
-  readonly quantity: number;
-  readonly condition: ShelfCondition;
-}
-
-export interface SheetCuts {
-  readonly sheets: readonly SheetCut[];
-  /** Pieces that no sheet on sale holds. */
-  readonly tooLarge: readonly { readonly tag: string; readonly sheetKey: string }[];
 }
 
 interface Strip {
@@ -85,34 +38,6 @@ export interface Stock {
 }
 
 const SLACK_MM = 0.5;
-/** What is narrower than this is not worth keeping, mm. */
-const KEPT_MM = 250;
-
-/** What of the shelf may be cut from: sheets or rolls of one thing, worn ones left out; they cost nothing. */
-export function onShelf(
-  shelf: readonly ShelfSheet[],
-  kind: ShelfSheet['kind'],
-  key: string,
-): readonly (FlatStuff & { readonly id: string; readonly price: 0; readonly available: number })[] {
-  return shelf
-    .filter((s) => s.kind === kind && s.key === key && s.quantity > 0 && s.condition !== 'worn')
-    .map(({ id, widthMm, lengthMm, quantity }) => ({ id, widthMm, lengthMm, price: 0, available: quantity }));
-}
-
-/** What is left of a sheet or roll once it is cut strip by strip: its far end, and the end of each strip. */
-export function leftovers(size: FlatStuff, placed: readonly PlacedPiece[], kerf: number): readonly FlatStuff[] {
-  const starts = [...new Set(placed.map((p) => p.yMm))];
-  const strips = starts.map((y) => placed.filter((p) => p.yMm === y));
-  const end = Math.max(0, ...placed.map((p) => p.yMm + p.lengthMm));
-  return [
-    { widthMm: size.widthMm, lengthMm: size.lengthMm - end - kerf },
-    ...strips.map((list) => ({
-      widthMm: size.widthMm - Math.max(...list.map((p) => p.xMm + p.widthMm)) - kerf,
-      lengthMm: Math.max(...list.map((p) => p.lengthMm)),
-    })),
-  ].filter((s) => Math.min(s.widthMm, s.lengthMm) >= KEPT_MM);
-}
-
 /** The ways a piece may lie on a sheet, the flatter strip first. */
 function ways(p: SheetPiece): readonly (readonly [widthMm: number, lengthMm: number])[] {
   const straight = [p.widthMm, p.lengthMm] as const;
@@ -246,143 +171,4 @@ export function sheetBound(pieces: readonly SheetPiece[], sizes: readonly Stock[
   if (left <= 0 || bought.length === 0) return 0;
   const rate = Math.min(...bought.map((s) => s.price / (s.widthMm * s.lengthMm)));
   return Math.max(left * rate, Math.min(...bought.map((s) => s.price)));
-}
-
-/** One cut across the whole of what is in hand, in the order they are made. */
-export interface SawCut {
-  /** Across the sheet, or along it within one strip. */
-  readonly way: 'across' | 'along';
-  /** From the edge where the tape hooks, mm. */
-  readonly atMm: number;
-  /** The strip that is cut, counted from that edge; only of cuts along. */
-  readonly strip: number | undefined;
-}
-
-/** The cuts of one sheet in order: first across into strips, then along each strip, then what is shorter than its strip. */
-export function cutsInOrder(
-  size: Pick<Stock, 'widthMm' | 'lengthMm'>,
-  placed: readonly PlacedPiece[],
-): readonly SawCut[] {
-  const strips = [...new Set(placed.map((p) => p.yMm))].sort((a, b) => a - b);
-  const inStrip = strips.map((y) => placed.filter((p) => p.yMm === y).sort((a, b) => a.xMm - b.xMm));
-  const across = inStrip.flatMap((list): SawCut[] => {
-    const atMm = Math.max(...list.map((p) => p.yMm + p.lengthMm));
-    return atMm < size.lengthMm - 1 ? [{ way: 'across', atMm, strip: undefined }] : [];
-  });
-  const along = inStrip.flatMap((list, i) =>
-    list.flatMap((p): SawCut[] =>
-      p.xMm + p.widthMm < size.widthMm - 1 ? [{ way: 'along', atMm: p.xMm + p.widthMm, strip: i + 1 }] : [],
-    ),
-  );
-  return [...across, ...along];
-}
-
-/** The cuts of a sheet in order, as a person says them. */
-export function cutsText(cut: Pick<SheetCut, 'size' | 'blanks'>, unit: LengthUnit): string {
-  const cuts = cutsInOrder(cut.size, cut.blanks);
-  const at = (c: SawCut): string => formatLength(c.atMm, unit);
-  const across = cuts.filter((c) => c.way === 'across').map(at);
-  const along = cuts.filter((c) => c.way === 'along').map((c) => `strip ${c.strip ?? 1} at ${at(c)}`);
-  return [
-    ...(across.length > 0 ? [`across at ${across.join(', ')}`] : []),
-    ...(along.length > 0 ? [`along ${along.join(', ')}`] : []),
-    ...cut.blanks.filter((b) => b.tag.includes(' + ')).map((b) => `${b.tag} apart between their slopes`),
-  ].join('; then ');
-}
-
-/** How a panel may lie on its sheet, channels along the sheet's length, otherwise either way; and its outline in that blank. */
-function asBlank(p: Panel): Blank {
-  const { uMm, vMm } = outlineSize(p.outline);
-  const [u0, v0] = [0, 1].map((i) => Math.min(...p.outline.map((c) => c[i] ?? 0)));
-  const lying = p.channels === 'u';
-  const outline = p.outline.map(([u, v]): Corner2 => {
-    const [a, b] = [u - (u0 ?? 0), v - (v0 ?? 0)];
-    return lying ? [b, a] : [a, b];
-  });
-  const [widthMm, lengthMm] = lying ? [vMm, uMm] : [uMm, vMm];
-  return {
-    piece: { tag: p.tag, widthMm, lengthMm, turns: p.channels === undefined },
-    parts: [{ tag: p.tag, outline }],
-  };
-}
-
-/** The parts of a blank where it lies on its sheet. */
-function partsOf(blank: Blank, at: PlacedPiece): readonly OutlinedPiece[] {
-  const turned = Math.abs(at.widthMm - blank.piece.widthMm) > SLACK_MM;
-  return blank.parts.map(({ tag, outline }) => {
-    const corners = outline.map(([a, b]): Corner2 =>
-      turned ? [at.xMm + b, at.yMm + blank.piece.widthMm - a] : [at.xMm + a, at.yMm + b],
-    );
-    const [xs, ys] = [corners.map((c) => c[0]), corners.map((c) => c[1])];
-    const [xMm, yMm] = [Math.min(...xs), Math.min(...ys)];
-    return { tag, xMm, yMm, widthMm: Math.max(...xs) - xMm, lengthMm: Math.max(...ys) - yMm, outline: corners };
-  });
-}
-
-/** Of two ways to make the blanks, the one whose sheets cost less, then are smaller; the first when they are alike. */
-function cheaper(
-  one: readonly Blank[],
-  other: readonly Blank[],
-  sizes: readonly Stock[],
-  kerf: number,
-): readonly Blank[] {
-  if (other.length === one.length) return one;
-  const sheetsOf = (blanks: readonly Blank[]) =>
-    packSheets(
-      blanks.map((b) => b.piece),
-      sizes,
-      kerf,
-    );
-  const weigh = (found: ReturnType<typeof sheetsOf>): readonly [number, number] => [
-    found?.reduce((sum, s) => sum + s.size.price, 0) ?? Infinity,
-    found?.reduce((sum, s) => sum + s.endMm * s.size.widthMm, 0) ?? Infinity,
-  ];
-  const [[costA, usedA], [costB, usedB]] = [weigh(sheetsOf(one)), weigh(sheetsOf(other))];
-  return costB < costA - 1e-9 || (costB < costA + 1e-9 && usedB < usedA - 1) ? other : one;
-}
-
-/** Sheets for every panel of an assembly that is not cut yet, kind by kind, those of the shelf first. Old windows are taken as they are and need none. */
-export function planSheets(
-  panels: readonly Panel[],
-  price: (size: SheetSize) => number,
-  shelf: readonly ShelfSheet[] = [],
-  done: readonly FlatDone[] = [],
-): SheetCuts {
-  const groups = new Map<StiffSheet, Panel[]>();
-  for (const p of panels) {
-    const sheet = stiffSheet(p.sheetKey);
-    if (sheet.sizes.length > 0) groups.set(sheet, [...(groups.get(sheet) ?? []), p]);
-  }
-  const sheets: SheetCut[] = [];
-  const tooLarge: { tag: string; sheetKey: string }[] = [];
-  for (const [sheet, group] of groups) {
-    const all = group.map(asBlank).filter(({ piece: p }) => !isFlatCut(done, p.tag, sheet.key, p.widthMm, p.lengthMm));
-    const sizes: readonly (SheetSize & Stock)[] = [
-      ...onShelf(shelf, 'sheet', sheet.key).map((own) => ({ ...own, key: own.id })),
-      ...sheet.sizes.map((size) => ({ ...size, price: price(size) })),
-    ];
-    const goes = ({ piece }: Blank): boolean => packSheets([piece], sizes, sheet.kerfMm) !== undefined;
-    tooLarge.push(...all.filter((b) => !goes(b)).map((b) => ({ tag: b.piece.tag, sheetKey: sheet.key })));
-    const whole = all.filter(goes);
-    const blanks = cheaper(whole, headToTail(whole, 2 * sheet.kerfMm), sizes, sheet.kerfMm);
-    for (const s of packSheets(
-      blanks.map((b) => b.piece),
-      sizes,
-      sheet.kerfMm,
-    ) ?? []) {
-      const placed = s.placed.flatMap((p) => blanks.filter((b) => b.piece.tag === p.tag).flatMap((b) => partsOf(b, p)));
-      sheets.push({
-        sheetKey: sheet.key,
-        label: `Sheet ${sheets.length + 1}`,
-        size: s.size,
-        price: s.size.price,
-        fromShelf: s.size.available !== undefined,
-        blanks: s.placed,
-        placed,
-        left: leftovers(s.size, s.placed, sheet.kerfMm),
-        usedShare: placed.reduce((sum, p) => sum + outlineArea(p.outline), 0) / (s.size.widthMm * s.size.lengthMm),
-      });
-    }
-  }
-  return { sheets, tooLarge };
 }

@@ -3,7 +3,10 @@ import highsLoader from 'highs';
 import { readFileSync } from 'node:fs';
 import { highsSolver } from './highs';
 import { type BarJob, readBarJob } from './job';
-import { type CutPlan, type IntegerSolver, quickPlan, setUpsOf, solveBars } from './solve';
+import type { IntegerSolver } from './programme';
+import { type CutPlan, quickPlan } from './quick';
+import { solveBars } from './solve';
+import { setUpsOf } from './tidy';
 
 const known = JSON.parse(readFileSync('core/cutting/cutting.cases.json', 'utf8')) as {
   cases: (BarJob & { name: string; optimum: number })[];

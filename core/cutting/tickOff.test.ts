@@ -3,7 +3,7 @@ import { demoGarden } from '../files/demo';
 import type { Cover, Garden } from '../files/garden';
 import { type Plan, outline, plan } from '../plan';
 import { highsSolver } from './highs';
-import type { IntegerSolver } from './solve';
+import type { IntegerSolver } from './programme';
 import { KEPT_OFFCUT_MM, cutBar, cutFlat, isCut, outgrown, spoil } from './tickOff';
 
 let solver: IntegerSolver;

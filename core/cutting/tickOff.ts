@@ -1,6 +1,6 @@
 import type { Member } from '../assembly/types';
 import type { SectionBar, ShelfBar } from './bars';
-import type { FlatStuff, ShelfSheet } from './sheets';
+import type { FlatStuff, ShelfSheet } from './flat';
 
 /** A piece sawn already, as long as it came out. */
 export interface CutDone {

@@ -1,7 +1,7 @@
 import highsLoader from 'highs';
 import { PDFDocument } from 'pdf-lib';
 import { highsSolver } from '../cutting/highs';
-import type { IntegerSolver } from '../cutting/solve';
+import type { IntegerSolver } from '../cutting/programme';
 import { type Plan, plan } from '../plan';
 import { planTogether } from '../together';
 import { cutBook } from './cutBook';

@@ -2,7 +2,7 @@ import type { Change } from '../families/family';
 import type { BuildSite } from '../bed/buildSite';
 import type { NoonAir } from '../climate/noon';
 import type { RollPlan } from '../cover/rolls';
-import type { SheetCuts } from '../cutting/sheets';
+import type { SheetCuts } from '../cutting/panels';
 import type { Figure, Phrase } from '../figure';
 import type { DesignSnow, Exposure } from './snow';
 

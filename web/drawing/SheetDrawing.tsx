@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { stiffSheet } from '../../core/catalog/sheets';
-import { type SheetCut, cutsText } from '../../core/cutting/sheets';
+import { type SheetCut, cutsText } from '../../core/cutting/panels';
 import { formatLength } from '../../core/units/length';
 import { useUnits } from '../app/hooks';
 

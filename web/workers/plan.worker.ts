@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import { highsSolver } from '../../core/cutting/highs';
-import type { IntegerSolver } from '../../core/cutting/solve';
+import type { IntegerSolver } from '../../core/cutting/programme';
 import { type Candidate, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/files/garden';
 import { type CutProgress, type Mend, type Plan, cutAndShop, findMends, outline } from '../../core/plan';

@@ -7,7 +7,7 @@ import { type FlatCut, type FlatDone, cutBar, cutFlat, outgrown, spoil } from '.
 import { stopGroups } from '../../../core/cutting/stops';
 import type { Member } from '../../../core/assembly/types';
 import { cutsCsv } from '../../../core/files/csv';
-import type { SheetCut, SheetCuts } from '../../../core/cutting/sheets';
+import type { SheetCut, SheetCuts } from '../../../core/cutting/panels';
 import type { RollCut, RollPlan } from '../../../core/cover/rolls';
 import { coverMaterial } from '../../../core/catalog/covers';
 import { stiffSheet } from '../../../core/catalog/sheets';

@@ -9,7 +9,8 @@ import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { Rows } from '../../parts/Rows';
-import { Catalogue, OwnFigures } from './Catalogue';
+import { Catalogue } from './Catalogue';
+import { OwnFigures } from './OwnFigures';
 import { BarsOnHand, FlatOnHand } from './OnHand';
 import { PriceLists } from './PriceLists';
 

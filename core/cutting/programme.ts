@@ -1,0 +1,132 @@
+/** Cutting jobs as linear and integer programmes, and their answers as bars. */
+import type { BarJob } from './job';
+import type { Pattern } from './patterns';
+import { CENT, type CutBar } from './quick';
+
+/** A linear or integer programme solver, given a problem in LP format; a library supplies it at the edge. */
+export interface IntegerSolver {
+  readonly solve: (lp: string, seconds: number) => SolverAnswer;
+}
+
+export interface SolverAnswer {
+  readonly optimal: boolean;
+  readonly feasible: boolean;
+  /** Proven to have no answer at all. */
+  readonly infeasible: boolean;
+  readonly objective: number;
+  readonly values: Readonly<Record<string, number>>;
+  /** Dual value of each constraint, for linear programmes. */
+  readonly duals: Readonly<Record<string, number>>;
+}
+
+function sum(terms: readonly string[]): string {
+  // LP format wants lines of bearable length.
+  const lines: string[] = [];
+  for (let i = 0; i < terms.length; i += 20) lines.push(terms.slice(i, i + 20).join(' + '));
+  return lines.join('\n + ');
+}
+
+const plain = (x: number): string => {
+  const text = String(x);
+  return /e/i.test(text) ? x.toFixed(12) : text;
+};
+
+export interface Programme {
+  readonly patterns: readonly Pattern[];
+  readonly objective: (p: Pattern) => number;
+  readonly priceCap?: number;
+  /** What the objective cannot go below; said, it spares most of the proof. */
+  readonly floor?: number;
+  /** Most stock of all bars together. */
+  readonly lengthCap?: number;
+  /** Counts the patterns used in place of the objective. */
+  readonly setUps?: boolean;
+  readonly integer: boolean;
+}
+
+/** A programme over patterns in LP format: how many bars to cut by each. */
+export function lpText(
+  job: BarJob,
+  { patterns, objective, floor, priceCap, lengthCap, setUps, integer }: Programme,
+): string {
+  const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
+  const rows: string[] = [];
+  job.pieces.forEach((piece, i) => {
+    if (piece.quantity === 0) return;
+    const terms = patterns.flatMap((p, k) => ((p.counts[i] ?? 0) > 0 ? [`${p.counts[i]} x${k}`] : []));
+    rows.push(` d${i}: ${sum(terms)} >= ${piece.quantity}`);
+  });
+  job.stock.forEach((bar, s) => {
+    if (bar.available === undefined) return;
+    const terms = patterns.flatMap((p, k) => (p.stock === s ? [`x${k}`] : []));
+    if (terms.length > 0) rows.push(` a${s}: ${sum(terms)} <= ${bar.available}`);
+  });
+  if (priceCap !== undefined) {
+    const terms = patterns.flatMap((p, k) => (price(p) > 0 ? [`${plain(price(p))} x${k}`] : []));
+    if (terms.length > 0) rows.push(` price: ${sum(terms)} <= ${plain(priceCap)}`);
+  }
+  if (lengthCap !== undefined)
+    rows.push(
+      ` stuff: ${sum(patterns.map((p, k) => `${plain(job.stock[p.stock]?.length ?? 0)} x${k}`))} <= ${plain(lengthCap)}`,
+    );
+  const bars = job.pieces.reduce((total, piece) => total + piece.quantity, 0);
+  if (setUps) patterns.forEach((_, k) => rows.push(` s${k}: x${k} - ${bars} y${k} <= 0`));
+  if (floor !== undefined && floor > 0)
+    rows.push(` floor: ${sum(patterns.map((p, k) => `${plain(objective(p))} x${k}`))} >= ${plain(floor)}`);
+  const goal = sum(patterns.map((p, k) => (setUps ? `y${k}` : `${plain(objective(p))} x${k}`)));
+  const names = (letter: string): string => patterns.map((_, k) => `${letter}${k}`).join('\n ');
+  const kinds = `${integer ? `General\n ${names('x')}\n` : ''}${setUps ? `Binary\n ${names('y')}\n` : ''}`;
+  return `Minimize\n obj: ${goal}\nSubject To\n${rows.join('\n')}\n${kinds}End\n`;
+}
+
+/**
+ * Turns chosen patterns into bars with just the wanted pieces, longest first from the tape's end; undefined when they do not
+ * hold every piece, as when a programme was stopped before it had a whole answer.
+ */
+export function toBars(
+  job: BarJob,
+  patterns: readonly Pattern[],
+  values: Readonly<Record<string, number>>,
+): readonly CutBar[] | undefined {
+  const wanted = job.pieces.map((p) => p.quantity);
+  const chosen = patterns.flatMap((p, k) => Array.from({ length: Math.round(values[`x${k}`] ?? 0) }, () => p));
+  // Fullest bars first, so that a surplus piece is dropped where most is left over anyway.
+  chosen.sort((a, b) => b.used / (job.stock[b.stock]?.length ?? 1) - a.used / (job.stock[a.stock]?.length ?? 1));
+  const order = job.pieces.map((_, i) => i).sort((a, b) => (job.pieces[b]?.length ?? 0) - (job.pieces[a]?.length ?? 0));
+  const bars = chosen.flatMap((pattern) => {
+    const pieces = order.flatMap((i) => {
+      const take = Math.min(pattern.counts[i] ?? 0, wanted[i] ?? 0);
+      wanted[i] = (wanted[i] ?? 0) - take;
+      return Array.from({ length: take }, () => job.pieces[i]?.length ?? 0);
+    });
+    const bar = job.stock[pattern.stock];
+    return bar && pieces.length > 0
+      ? [{ stockLength: bar.length, price: bar.price, stock: pattern.stock, pieces }]
+      : [];
+  });
+  return wanted.every((left) => left === 0) ? bars : undefined;
+}
+
+/**
+ * The least that whole bars cost whose length together is that of all pieces and their cuts: however they are cut, no plan goes
+ * below it. A knapsack in as many variables as there are stock lengths.
+ */
+export function leastOfBars(
+  job: BarJob,
+  value: (bar: BarJob['stock'][number]) => number,
+  solver: IntegerSolver,
+): number {
+  const need = job.pieces.reduce((total, p) => total + p.quantity * (p.length + job.kerf), 0);
+  const names = job.stock.map((_, s) => ` n${s}`);
+  const limits = job.stock.flatMap((bar, s) => (bar.available === undefined ? [] : [` n${s} <= ${bar.available}`]));
+  const rows = [
+    ` need: ${sum(job.stock.map((bar, s) => `${plain(bar.length + job.kerf)} n${s}`))} >= ${plain(need - CENT)}`,
+    ...limits.map((limit, i) => ` l${i}:${limit}`),
+  ];
+  const goal = sum(job.stock.map((bar, s) => `${plain(value(bar))} n${s}`));
+  const found = solver.solve(
+    `Minimize\n obj: ${goal}\nSubject To\n${rows.join('\n')}\nGeneral\n${names.join('\n')}\nEnd\n`,
+    1,
+  );
+  return found.optimal ? found.objective - CENT : 0;
+}

@@ -1,0 +1,224 @@
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { type EntryFigure, type EntryKind, type FigureUnit, KINDS } from '../../../core/catalog/figures';
+import { type OwnCatalog, figuresOf } from '../../../core/catalog/own';
+import type { Result } from '../../../core/result';
+import { type LengthUnit, MM_PER_INCH, formatLength } from '../../../core/units/length';
+import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { Button } from '../../parts/controls';
+import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
+
+export const Table = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 0.9375rem;
+  th {
+    text-align: left;
+    font-weight: 400;
+    color: var(--quiet);
+    font-size: 0.8125rem;
+    padding: 0.3rem 0.6rem 0.3rem 0;
+  }
+  tbody td {
+    border-top: 1px solid var(--hair);
+    padding: 0.35rem 0.6rem 0.35rem 0;
+  }
+  td:last-child {
+    text-align: right;
+    padding-right: 0;
+  }
+  .note input {
+    text-align: left;
+  }
+  @media (max-width: 760px) {
+    display: block;
+    thead {
+      display: none;
+    }
+    tr {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0.3rem 0.7rem;
+      padding: 0.5rem 0;
+      border-top: 1px solid var(--hair);
+    }
+    tbody td {
+      border: 0;
+      padding: 0;
+    }
+    .shipped::before {
+      content: 'shipped ';
+      color: var(--quiet);
+    }
+    td:first-child {
+      flex: 1 0 100%;
+    }
+  }
+`;
+
+/** An entry of any table of the catalogue. */
+export interface Entry {
+  readonly key: string;
+  readonly name: string;
+  readonly source: string;
+  readonly like?: string;
+}
+
+const SMALL_MM = 400;
+const DECIMALS: Readonly<Record<FigureUnit, number>> = {
+  mm: 1,
+  'kg/m³': 0,
+  'kg/m²': 3,
+  GPa: 2,
+  MPa: 1,
+  part: 2,
+  years: 1,
+  '°C': 1,
+  'W/m²K': 1,
+  piece: 0,
+  m: 1,
+};
+
+/** How a figure is shown: pipes and boards to a thousandth of an inch, where lengths are shown in inches. */
+function scaleOf(
+  f: EntryFigure<Entry>,
+  length: LengthUnit,
+): { readonly unit: string; readonly by: number; readonly decimals: number } {
+  const inches = f.unit === 'mm' && (length === 'ftin' || length === 'in');
+  if (inches) return { unit: 'in', by: MM_PER_INCH, decimals: 3 };
+  return { unit: f.unit === 'part' || f.unit === 'piece' ? '' : f.unit, by: 1, decimals: DECIMALS[f.unit] };
+}
+
+export function shownValue(f: EntryFigure<Entry>, value: number, length: LengthUnit): string {
+  if (f.unit === 'mm' && f.max > SMALL_MM) return formatLength(value, length);
+  const { unit, by, decimals } = scaleOf(f, length);
+  return `${(value / by).toFixed(decimals)} ${unit}`.trim();
+}
+
+type Change = (label: string, change: (own: OwnCatalog) => void) => Result<true>;
+
+export function useOwn(): Change {
+  const take = useTake();
+  return (label, change) => take(label, (g) => change(g.catalog as OwnCatalog));
+}
+
+const is =
+  (kind: EntryKind, key: string, figure: string) =>
+  (f: OwnCatalog['figures'][number]): boolean =>
+    f.kind === kind && f.key === key && f.figure === figure;
+
+/** The value of one figure, typed in the units it is bought in. */
+export function FigureValue({
+  f,
+  name,
+  onSet,
+}: {
+  readonly f: EntryFigure<Entry>;
+  readonly name: string;
+  readonly onSet: (value: number) => Result<unknown>;
+}): ReactNode {
+  const { length } = useUnits();
+  const label = `${f.label} of ${name}`;
+  if (f.unit === 'mm' && f.max > SMALL_MM) return <LengthField label={label} valueMm={f.value} boxed onSet={onSet} />;
+  const { unit, by, decimals } = scaleOf(f, length);
+  return (
+    <>
+      <NumberField
+        label={label}
+        value={f.value / by}
+        decimals={decimals}
+        min={Number((f.min / by).toFixed(decimals))}
+        max={Number((f.max / by).toFixed(decimals))}
+        onSet={(x) => onSet(x * by)}
+      />{' '}
+      {unit}
+    </>
+  );
+}
+
+export interface ThingProps {
+  readonly kind: EntryKind;
+  readonly entry: Entry;
+}
+
+/** Sets, notes and resets the figures of one entry. */
+export function useFigures({ kind, entry }: ThingProps) {
+  const { catalog } = useGarden();
+  const own = useOwn();
+  const shipped = KINDS[kind].table.shipped.get(entry.like ?? entry.key);
+  const ships = shipped ? figuresOf(kind, shipped) : [];
+  return {
+    all: figuresOf(kind, entry),
+    shippedValue: (id: string) => ships.find((f) => f.id === id)?.value,
+    changed: (id: string) => catalog.figures.find(is(kind, entry.key, id)),
+    set: (id: string, value: number) =>
+      own(`Change ${entry.name}`, (c) => {
+        const found = c.figures.find(is(kind, entry.key, id));
+        if (found) found.value = value;
+        else c.figures.push({ kind, key: entry.key, figure: id, value, note: '' });
+      }),
+    note: (id: string, text: string) =>
+      own(`Note on ${entry.name}`, (c) => {
+        const found = c.figures.find(is(kind, entry.key, id));
+        if (found) found.note = text;
+      }),
+    reset: (id: string) =>
+      own(`Reset ${entry.name}`, (c) => {
+        c.figures = c.figures.filter((f) => !is(kind, entry.key, id)(f));
+      }),
+  };
+}
+
+/** The figures of one entry: what is in force, what ships, and where a gardener's own comes from. */
+export function Figures({ kind, entry }: ThingProps): ReactNode {
+  const { length } = useUnits();
+  const figures = useFigures({ kind, entry });
+  const plain = figures.all.filter((f) => !f.id.includes(' '));
+  if (plain.length === 0) return null;
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th scope="col">Figure</th>
+          <th scope="col">In force</th>
+          <th scope="col">Shipped</th>
+          <th scope="col">Where yours comes from</th>
+          <td />
+        </tr>
+      </thead>
+      <tbody>
+        {plain.map((f) => {
+          const own = figures.changed(f.id);
+          const ships = figures.shippedValue(f.id);
+          return (
+            <tr key={f.id}>
+              <td>{f.label}</td>
+              <td className="measure">
+                <FigureValue f={f} name={entry.name} onSet={(x) => figures.set(f.id, x)} />
+              </td>
+              <td className="measure shipped">{ships === undefined ? '–' : shownValue(f, ships, length)}</td>
+              <td className="note">
+                {own && (
+                  <TypedField
+                    label={`Where the ${f.label.toLowerCase()} comes from`}
+                    shown={own.note === '' ? 'measured, or who says so' : own.note}
+                    boxed
+                    take={(text) => figures.note(f.id, text.trim())}
+                  />
+                )}
+              </td>
+              <td>
+                {own && (
+                  <Button aria-label={`Reset ${f.label} of ${entry.name}`} onPress={() => void figures.reset(f.id)}>
+                    Reset
+                  </Button>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </Table>
+  );
+}

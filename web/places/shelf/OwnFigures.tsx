@@ -1,0 +1,77 @@
+import type { ReactNode } from 'react';
+import { type EntryKind, KINDS } from '../../../core/catalog/figures';
+import { type OwnCatalog, figuresOf } from '../../../core/catalog/own';
+import type { Garden } from '../../../core/files/garden';
+import { formatLength } from '../../../core/units/length';
+import { useEdit, useGarden } from '../../app/hooks';
+import { Button } from '../../parts/controls';
+import { Rows } from '../../parts/Rows';
+import { type Entry, shownValue } from './Figures';
+
+/** How many figures, things and sizes are the gardener's own, and the way back to what ships. */
+export function OwnFigures(): ReactNode {
+  const garden = useGarden();
+  const edit = useEdit();
+  const { figures, things, sizes } = garden.catalog;
+  const own = figures.length + things.length + sizes.length;
+  const nameOf = (kind: EntryKind, key: string): string =>
+    (KINDS[kind].table.find(key) as Entry | undefined)?.name ?? key;
+  return (
+    <section aria-label="Your own figures" data-testid="own-figures">
+      <h2>Your own</h2>
+      {own === 0 ? (
+        <p>Every figure is as shipped. Type over one that you have measured: every plan follows.</p>
+      ) : (
+        <>
+          <Rows>
+            {things.map((t) => (
+              <li key={t.key}>
+                <b>{t.name}</b>
+                <span>like {nameOf(t.kind, t.like)}</span>
+                <span />
+              </li>
+            ))}
+            {figures.map((f) => (
+              <li key={`${f.kind} ${f.key} ${f.figure}`}>
+                <b>{nameOf(f.kind, f.key)}</b>
+                <span>{f.note === '' ? 'figure' : f.note}</span>
+                <OneFigure garden={garden} figure={f} />
+              </li>
+            ))}
+            {sizes.map((s, i) => (
+              <li key={i}>
+                <b>{nameOf(s.kind, s.key)}</b>
+                <span>another size</span>
+                <span className="measure">{formatLength(s.lengthMm, garden.units.length)}</span>
+              </li>
+            ))}
+          </Rows>
+          <Button
+            onPress={() =>
+              void edit('Reset the figures to those shipped', (g) => {
+                g.catalog.figures = [];
+              })
+            }
+          >
+            Reset every figure to what ships
+          </Button>
+        </>
+      )}
+      <p className="quiet" style={{ paddingTop: '0.8rem' }}>
+        Prices are kept in lists under On hand. Trade figures are the middle of a range; your own measure is better.
+      </p>
+    </section>
+  );
+}
+
+function OneFigure({
+  garden,
+  figure,
+}: {
+  readonly garden: Garden;
+  readonly figure: OwnCatalog['figures'][number];
+}): ReactNode {
+  const entry = KINDS[figure.kind].table.find(figure.key) as Entry | undefined;
+  const found = entry && figuresOf(figure.kind, entry).find((f) => f.id === figure.figure);
+  return <span className="measure">{found ? shownValue(found, figure.value, garden.units.length) : ''}</span>;
+}
