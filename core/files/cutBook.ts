@@ -4,7 +4,7 @@ import { coverMaterial } from '../catalog/covers';
 import { section } from '../catalog/sections';
 import { stiffSheet } from '../catalog/sheets';
 import type { RollCut } from '../cover/rolls';
-import { type SectionBar, type SectionCuts, longestDrawnMm, straightest } from '../cutting/bars';
+import { type CutPiece, type SectionBar, type SectionCuts, longestDrawnMm, straightest } from '../cutting/bars';
 import { type OutlinedPiece, type SheetCut, cutsText } from '../cutting/panels';
 import type { PlacedPiece } from '../cutting/sheets';
 import { stopGroups } from '../cutting/stops';
@@ -116,9 +116,16 @@ function drawBar(pen: Pen, bar: SectionBar, scale: number, longestMm: number, un
     ends[row] = at(p.markMm) + half + 5;
     return { x: at(p.markMm), text, other: formatLength(p.markMm, other), row };
   });
-  const height = BAR + 24 + 19 * Math.max(0, ends.length - 1);
+  const tagOf = (p: CutPiece): string => (p.holds === undefined ? p.tag : `${p.tag} + ${p.holds}`);
+  const inside = (p: CutPiece): boolean => p.lengthMm * scale > pen.bold.widthOfTextAtSize(tagOf(p), 8) + 2;
+  // Tags of pieces too short to hold them stand over the bar, one above the other.
+  const over = bar.pieces.filter((p) => !inside(p));
+  const height = BAR + 24 + 19 * Math.max(0, ends.length - 1) + 9 * over.length;
   pen.room(height + 6);
-  const top = pen.y - 4;
+  const top = pen.y - 4 - 9 * over.length;
+  over.forEach((p, i) =>
+    pen.text(tagOf(p), at(p.markMm - p.lengthMm / 2), top + 5 + 9 * i, 8, { bold: true, centre: true }),
+  );
   const y = top - BAR;
   pen.box(MARGIN, y + 5, 9, 9);
   pen.text(bar.label, MARGIN + 14, y + 11, 9, { bold: true });
@@ -130,14 +137,13 @@ function drawBar(pen: Pen, bar: SectionBar, scale: number, longestMm: number, un
     const from = at(p.markMm - p.lengthMm);
     const w = p.lengthMm * scale;
     pen.box(from, y, w, BAR);
-    const tag = p.holds === undefined ? p.tag : `${p.tag} + ${p.holds}`;
+    const tag = tagOf(p);
     const figure = formatLength(p.lengthMm, unit);
     const both = pen.bold.widthOfTextAtSize(tag, 9) + pen.font.widthOfTextAtSize(figure, 8) + 12;
     if (w > both) {
       pen.text(tag, from + 4, y + 7, 9, { bold: true });
       pen.text(figure, from + w - 4 - pen.font.widthOfTextAtSize(figure, 8), y + 7, 8);
-    } else if (w > pen.bold.widthOfTextAtSize(tag, 8))
-      pen.text(tag, from + w / 2, y + 7, 8, { bold: true, centre: true });
+    } else if (inside(p)) pen.text(tag, from + w / 2, y + 7, 8, { bold: true, centre: true });
   }
   for (const m of marks) {
     const drop = m.row * 19;
@@ -145,7 +151,7 @@ function drawBar(pen: Pen, bar: SectionBar, scale: number, longestMm: number, un
     pen.text(m.text, m.x, y - 13 - drop, 8, { centre: true });
     pen.text(m.other, m.x, y - 21 - drop, 6.5, { centre: true, quiet: true });
   }
-  pen.y = top - height;
+  pen.y = top + 9 * over.length - height;
 }
 
 /** A sheet or roll lying on its long side, its pieces with their tags. */

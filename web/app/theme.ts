@@ -148,6 +148,7 @@ export const GlobalStyle = createGlobalStyle`
     :root, :root[data-theme] { ${outdoor} font-size: 13px; --timber: #fff; --timber-face: #fff; --pipe-face: #fff; --wall: #fff; --soil: #f2f2f2; --pipe: #fff; --film: #fff; --chalk: #000; --chalk-ink: #000; --rule: #fff; --fails: #000; --tight: #000; --holds: #000; }
     html, body, #root { height: auto; }
     .screen-only { display: none !important; }
+    [role='region'] { overflow: visible !important; }
     .paper-only { display: revert; }
   }
 `;

@@ -57,7 +57,13 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
   const scale = (width - left - RIGHT) / longestMm;
   const pipe = section(sectionKey).shape.kind === 'tube';
   const x = (mm: number): number => left + mm * scale;
-  const y = narrow ? ABOVE + 6 : 8;
+  const tagOf = (p: CutPiece): string => (p.holds === undefined ? p.tag : `${p.tag} + ${p.holds}`);
+  const inside = (p: CutPiece): boolean => p.lengthMm * scale > tagOf(p).length * 9;
+  // Tags of pieces too short to hold them stand over the bar.
+  const over = bar.pieces.filter((p) => !inside(p));
+  const overAt = (p: CutPiece): number => x(p.markMm - p.lengthMm / 2);
+  const overRows = labelRows(over.map((p) => ({ at: overAt(p), halfWidth: tagOf(p).length * 3.4 })));
+  const y = (narrow ? ABOVE + 6 : 8) + (over.length > 0 ? 5 + 13 * (1 + Math.max(...overRows)) : 0);
   const h = pipe ? BAR * 0.66 : BAR;
   const figures = bar.pieces.map((p) => formatLength(p.markMm, length));
   const rows = labelRows(
@@ -99,7 +105,7 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
         const from = x(p.markMm - p.lengthMm);
         const w = p.lengthMm * scale;
         const figure = formatLength(p.lengthMm, length);
-        const tag = p.holds === undefined ? p.tag : `${p.tag} + ${p.holds}`;
+        const tag = tagOf(p);
         const room = w > figure.length * 8 + tag.length * 9 + 26;
         return (
           <g key={p.tag}>
@@ -118,7 +124,7 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
               fontWeight={700}
               fill="var(--ink)"
             >
-              {w > tag.length * 9 ? tag : ''}
+              {inside(p) ? tag : ''}
             </text>
             {room && (
               <text
@@ -135,6 +141,20 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
           </g>
         );
       })}
+      {over.map((p, i) => (
+        <text
+          key={p.tag}
+          x={overAt(p)}
+          y={y - 8 - (overRows[i] ?? 0) * 13}
+          textAnchor="middle"
+          fontSize={12}
+          fontWeight={700}
+          fill="var(--ink)"
+          {...HALO}
+        >
+          {tagOf(p)}
+        </text>
+      ))}
       {!whole &&
         marks.map((m, i) => (
           <line key={i} x1={m.at} x2={m.at} y1={y - 5} y2={y + h + 7 + m.drop} stroke="var(--chalk)" strokeWidth={2} />

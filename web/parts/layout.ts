@@ -9,6 +9,9 @@ export const Body = styled.div`
   > footer {
     grid-column: 1 / -1;
   }
+  @media print {
+    display: block;
+  }
   @media (max-width: 1000px) {
     display: block;
     overflow: auto;

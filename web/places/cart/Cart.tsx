@@ -234,8 +234,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
       </tbody>
       <tfoot>
         <tr>
-          <td>In all</td>
-          <td />
+          <td colSpan={2}>In all</td>
           <td className="wide-only" />
           <td className="wide-only" />
           <td />
@@ -263,7 +262,7 @@ function Note({
   const take = useTake();
   if (!typed) return note === '' ? null : <em>{note}</em>;
   return (
-    <span className="note">
+    <span className={note === '' ? 'note screen-only' : 'note'}>
       <TypedField
         label={`Note on ${line.name}`}
         shown={note === '' ? 'note' : note}

@@ -198,18 +198,20 @@ function Sheets({
           </tbody>
         </Marks>
       </section>
-      <section aria-label="Sheet" data-testid="paper-sheet" className="keep">
-        <h2>Sheet</h2>
-        {o.rolls.rolls.map((r, i) => (
-          <p key={i}>
-            {coverMaterial(r.coverKey).name}, roll {formatLength(r.roll.widthMm, units.length)} ×{' '}
-            {formatLength(r.roll.lengthMm, units.length)}; {formatLength(r.leftMm, units.length)} left over.
-          </p>
-        ))}
-        {o.assembly.sheets.map((part) => (
-          <SheetSums key={part.tag} part={part} />
-        ))}
-      </section>
+      {o.assembly.sheets.length > 0 && (
+        <section aria-label="Sheet" data-testid="paper-sheet" className="keep">
+          <h2>Sheet</h2>
+          {o.rolls.rolls.map((r, i) => (
+            <p key={i}>
+              {coverMaterial(r.coverKey).name}, roll {formatLength(r.roll.widthMm, units.length)} ×{' '}
+              {formatLength(r.roll.lengthMm, units.length)}; {formatLength(r.leftMm, units.length)} left over.
+            </p>
+          ))}
+          {o.assembly.sheets.map((part) => (
+            <SheetSums key={part.tag} part={part} />
+          ))}
+        </section>
+      )}
       {templates.map((panel) => (
         <Template key={panel.tag} panel={panel} />
       ))}

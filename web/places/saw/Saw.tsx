@@ -93,7 +93,11 @@ export function SectionBars({
             longestMm={longestMm}
           />
           {onCut && (
-            <Button aria-label={`${bar.label} is cut`} onPress={() => onCut(cut.sectionKey, bar)}>
+            <Button
+              className="screen-only"
+              aria-label={`${bar.label} is cut`}
+              onPress={() => onCut(cut.sectionKey, bar)}
+            >
               Cut
             </Button>
           )}
@@ -133,7 +137,7 @@ export function FlatCuts({
 }): ReactNode {
   const room = width - CUT_PX;
   const press = (label: string, cut: FlatCut): ReactNode => (
-    <Button aria-label={`${label} is cut`} onPress={() => onCut(label, cut)}>
+    <Button className="screen-only" aria-label={`${label} is cut`} onPress={() => onCut(label, cut)}>
       Cut
     </Button>
   );

@@ -104,7 +104,7 @@ export function Together(): ReactNode {
       </PlaceHead>
       <Body>
         <Scroll ref={ref} tabIndex={0} role="region" aria-label="Covers together" aria-busy={!found}>
-          <nav aria-label="Cut or buy">
+          <nav className="screen-only" aria-label="Cut or buy">
             <NavLink to="/together/saw">Cut list</NavLink>
             <NavLink to="/together/cart">Shopping list</NavLink>
           </nav>
