@@ -1,7 +1,7 @@
 /** Cutting jobs as linear and integer programmes, and their answers as bars. */
 import type { BarJob } from './job';
 import type { Pattern } from './patterns';
-import { CENT, type CutBar } from './quick';
+import type { CutBar } from './quick';
 
 /** A linear or integer programme solver, given a problem in LP format; a library supplies it at the edge. */
 export interface IntegerSolver {
@@ -105,28 +105,4 @@ export function toBars(
       : [];
   });
   return wanted.every((left) => left === 0) ? bars : undefined;
-}
-
-/**
- * The least that whole bars cost whose length together is that of all pieces and their cuts: however they are cut, no plan goes
- * below it. A knapsack in as many variables as there are stock lengths.
- */
-export function leastOfBars(
-  job: BarJob,
-  value: (bar: BarJob['stock'][number]) => number,
-  solver: IntegerSolver,
-): number {
-  const need = job.pieces.reduce((total, p) => total + p.quantity * (p.length + job.kerf), 0);
-  const names = job.stock.map((_, s) => ` n${s}`);
-  const limits = job.stock.flatMap((bar, s) => (bar.available === undefined ? [] : [` n${s} <= ${bar.available}`]));
-  const rows = [
-    ` need: ${sum(job.stock.map((bar, s) => `${plain(bar.length + job.kerf)} n${s}`))} >= ${plain(need - CENT)}`,
-    ...limits.map((limit, i) => ` l${i}:${limit}`),
-  ];
-  const goal = sum(job.stock.map((bar, s) => `${plain(value(bar))} n${s}`));
-  const found = solver.solve(
-    `Minimize\n obj: ${goal}\nSubject To\n${rows.join('\n')}\nGeneral\n${names.join('\n')}\nEnd\n`,
-    1,
-  );
-  return found.optimal ? found.objective - CENT : 0;
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import highsLoader from 'highs';
 import { readFileSync } from 'node:fs';
+import { leastOfBars } from './floor';
 import { highsSolver } from './highs';
 import { type BarJob, readBarJob } from './job';
 import type { IntegerSolver } from './programme';
@@ -141,9 +142,28 @@ test('any job is cut soundly and never dearer than the quick plan', () => {
       expectSound(job, plan);
       expect(plan.cost).toBeLessThanOrEqual((quickPlan(job)?.cost ?? Infinity) + 1e-6);
       expect(plan.bound).toBeLessThanOrEqual(plan.cost + 1e-6);
+      // Whole bars by their length alone are a bound: proven plans cost no less, in money and in stuff.
+      const stuff = plan.bars.reduce((sum, b) => sum + b.stockLength, 0);
+      expect(leastOfBars(job, (bar) => bar.price)).toBeLessThanOrEqual(plan.cost + 1e-6);
+      expect(leastOfBars(job, (bar) => bar.length)).toBeLessThanOrEqual(stuff + 1e-6);
     }),
     { numRuns: 60 },
   );
+});
+
+test('the bound by whole bars counts each bar whole, and no more of the shelf than there is', () => {
+  const job: BarJob = {
+    kerf: 0,
+    stock: [
+      { length: 10, price: 4.4 },
+      { length: 20, price: 8.2 },
+      { length: 9, price: 0, available: 1 },
+    ],
+    pieces: [{ length: 4.5, quantity: 10 }],
+  };
+  // 45 less the 9 on hand: two of 20, or one of 20 and two of 10; both hold 36.
+  expect(leastOfBars(job, (bar) => bar.price)).toBeCloseTo(16.4, 5);
+  expect(solved(job)).toMatchObject({ proven: true });
 });
 
 test('a large job has a bound close to its price', () => {

@@ -1,8 +1,9 @@
 import { type Result, fail, ok } from '../result';
 import { closeGap, generateColumns, priceStep, roundUp } from './columns';
+import { leastOfBars } from './floor';
 import type { BarJob } from './job';
 import { type Pattern, maximalPatterns } from './patterns';
-import { type IntegerSolver, leastOfBars, lpText, toBars } from './programme';
+import { type IntegerSolver, lpText, toBars } from './programme';
 import { CENT, type CutBar, type CutPlan, costOf, quickPlan } from './quick';
 import { fewestSetUps, leastStock } from './tidy';
 
@@ -51,7 +52,7 @@ function solveListed(
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const weight = patterns.length < 500 ? tieBreak(job) : 0;
   const objective = (p: Pattern): number => price(p) + weight * (job.stock[p.stock]?.length ?? 0);
-  const floor = leastOfBars(job, (bar) => bar.price + weight * bar.length, solver);
+  const floor = leastOfBars(job, (bar) => bar.price + weight * bar.length);
   const finish = (bars: readonly CutBar[], bound: number, proven: boolean): Result<CutPlan> => {
     const least = weight > 0 ? bars : leastStock(job, patterns, bars, solver, seconds);
     return ok({ cost: costOf(bars), bars: fewestSetUps(job, patterns, least, solver), bound, proven });
@@ -66,7 +67,7 @@ function solveListed(
   if (best.optimal) return finish(found, costOf(found), true);
   // Stopped before its proof: the linear programme over all patterns still bounds the price.
   const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective;
-  const least = leastOfBars(job, (bar) => bar.price, solver);
+  const least = leastOfBars(job, (bar) => bar.price);
   const bound = roundUp(Math.max(linear, least), priceStep(job));
   return finish(found, Math.min(costOf(found), bound), costOf(found) <= bound + CENT);
 }
@@ -78,7 +79,7 @@ function solveGenerated(job: BarJob, solver: IntegerSolver, patience: number): R
   const columns = generateColumns(job, solver);
   const { patterns } = columns;
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const floor = leastOfBars(job, (bar) => bar.price, solver);
+  const floor = leastOfBars(job, (bar) => bar.price);
   const start = quickPlan(job);
   const least = (bars: readonly CutBar[]): boolean => costOf(bars) <= floor + 2 * CENT;
   const best =

@@ -1,7 +1,8 @@
 /** Among plans of one price: less stock, then fewer set-ups. */
+import { leastOfBars } from './floor';
 import type { BarJob } from './job';
 import type { Pattern } from './patterns';
-import { type IntegerSolver, leastOfBars, lpText, toBars } from './programme';
+import { type IntegerSolver, lpText, toBars } from './programme';
 import { CENT, type CutBar, costOf } from './quick';
 
 const LEAST_SECONDS = 0.6;
@@ -17,7 +18,7 @@ export function leastStock(
   const length = (list: readonly CutBar[]): number => list.reduce((sum, bar) => sum + bar.stockLength, 0);
   const cost = costOf(bars);
   const objective = (p: Pattern): number => job.stock[p.stock]?.length ?? 0;
-  const floor = leastOfBars(job, (bar) => bar.length, solver);
+  const floor = leastOfBars(job, (bar) => bar.length);
   if (length(bars) <= floor + 1) return bars;
   const least = solver.solve(
     lpText(job, { patterns, objective, floor, priceCap: cost + 1e-7, integer: true }),
