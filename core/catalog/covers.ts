@@ -34,7 +34,7 @@ const TABLE = 'Trade table of covers: middle of the stated range';
 
 function rolls(key: string, sizes: readonly (readonly [widthFt: number, lengthFt: number, price: number])[]): Roll[] {
   return sizes.map(([w, l, price]) => ({
-    key: `${key} ${w}x${l} ft`,
+    key: `${key} ${Number.isInteger(w) ? `${w}x${l} ft` : `${Math.round(w * 12)} in x ${l} ft`}`,
     widthMm: Math.round(w * FOOT * 10) / 10,
     lengthMm: l * FOOT,
     price,

@@ -160,7 +160,7 @@ test('the crop, the bend, the rail, the sag and the sheet are caught, and quiet 
       'sag',
     ),
   ).toBe('fails');
-  const narrow = look((g) => answers(g, 1, { roll: `fabric-30 ${83 / 12}x20 ft` }), 1);
+  const narrow = look((g) => answers(g, 1, { roll: 'fabric-30 83 in x 20 ft' }), 1);
   expect(verdict(narrow, 'sheet')).toBe('tight');
   expect(findMends(narrow).some((m) => m.checkId === 'sheet')).toBe(true);
 });

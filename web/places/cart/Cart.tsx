@@ -346,7 +346,7 @@ export function Cart(): ReactNode {
   const list = work.work?.shopping;
   return (
     <>
-      <PlaceHead title="Shopping list" subtitle={`${cover.name} on ${bed.name}`}>
+      <PlaceHead title="Shopping list" subtitle={cover.name}>
         <Button onPress={() => void navigate('/together/cart')}>All covers</Button>
         {work.work && (
           <Button
