@@ -40,8 +40,10 @@ export interface SawCut {
   readonly way: 'across' | 'along';
   /** From the edge where the tape hooks, mm. */
   readonly atMm: number;
-  /** The strip that is cut, counted from that edge; only of cuts along. */
+  /** The strip that is cut, counted from that edge; not of the first cuts, across the whole sheet. */
   readonly strip: number | undefined;
+  /** The piece that is cut shorter than its strip; only of the last cuts. */
+  readonly piece?: string;
 }
 
 /** The cuts of one sheet in order: first across into strips, then along each strip, then what is shorter than its strip. */
@@ -60,18 +62,26 @@ export function cutsInOrder(
       p.xMm + p.widthMm < size.widthMm - 1 ? [{ way: 'along', atMm: p.xMm + p.widthMm, strip: i + 1 }] : [],
     ),
   );
-  return [...across, ...along];
+  const trims = inStrip.flatMap((list, i) => {
+    const end = Math.max(...list.map((p) => p.yMm + p.lengthMm));
+    return list.flatMap((p): SawCut[] =>
+      p.yMm + p.lengthMm < end - 1 ? [{ way: 'across', atMm: p.yMm + p.lengthMm, strip: i + 1, piece: p.tag }] : [],
+    );
+  });
+  return [...across, ...along, ...trims];
 }
 
 /** The cuts of a sheet in order, as a person says them. */
 export function cutsText(cut: Pick<SheetCut, 'size' | 'blanks'>, unit: LengthUnit): string {
   const cuts = cutsInOrder(cut.size, cut.blanks);
   const at = (c: SawCut): string => formatLength(c.atMm, unit);
-  const across = cuts.filter((c) => c.way === 'across').map(at);
+  const across = cuts.filter((c) => c.strip === undefined).map(at);
+  const trims = cuts.flatMap((c) => (c.piece === undefined ? [] : [`${c.piece} at ${at(c)}`]));
   const along = cuts.filter((c) => c.way === 'along').map((c) => `strip ${c.strip ?? 1} at ${at(c)}`);
   return [
     ...(across.length > 0 ? [`across at ${across.join(', ')}`] : []),
     ...(along.length > 0 ? [`along ${along.join(', ')}`] : []),
+    ...(trims.length > 0 ? [`across ${trims.join(', ')}`] : []),
     ...cut.blanks.filter((b) => b.tag.includes(' + ')).map((b) => `${b.tag} apart between their slopes`),
   ].join('; then ');
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { SheetSize } from '../catalog/sheets';
 import { solveSheetJob } from './sheetJob';
-import { cutsInOrder, planSheets } from './panels';
+import { cutsInOrder, cutsText, planSheets } from './panels';
 import { type SheetPiece, packSheets, sheetBound } from './sheets';
 import { rectangle } from '../assembly/pieces';
 
@@ -85,6 +85,23 @@ test('cuts in order: across into strips first, then along each strip', () => {
     [2, 600],
     [2, 1103],
   ]);
+});
+
+test('a piece shorter than its strip is trimmed last, and said so', () => {
+  const [sheet] =
+    packSheets(
+      [
+        { tag: 'a', widthMm: 500, lengthMm: 800, turns: false },
+        { tag: 'b', widthMm: 500, lengthMm: 700, turns: false },
+      ],
+      [FULL],
+      3,
+    ) ?? [];
+  const blanks = sheet?.placed ?? [];
+  expect(cutsInOrder(FULL, blanks).at(-1)).toEqual({ way: 'across', atMm: 700, strip: 1, piece: 'b' });
+  expect(cutsText({ size: FULL, blanks }, 'mm')).toBe(
+    'across at 800 mm; then along strip 1 at 500 mm, strip 1 at 1003 mm; then across b at 700 mm',
+  );
 });
 
 test('a job from outside: placed, bounded, proven where the bound is met, and faults that name the piece', () => {

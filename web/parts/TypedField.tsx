@@ -1,7 +1,7 @@
 import { type ReactNode, useId, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { formatLength, parseLength } from '../../core/units/length';
-import { type Result, ok } from '../../core/result';
+import { type Result, fail, ok } from '../../core/result';
 import { useUnits } from '../app/hooks';
 
 const Wrap = styled.span`
@@ -145,24 +145,30 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
 
 interface LengthProps {
   readonly label: string;
-  readonly valueMm: number;
+  /** Undefined where it is not known yet: then the hint stands in its place. */
+  readonly valueMm: number | undefined;
+  readonly hint?: string;
+  /** Nothing and less is refused. */
+  readonly positive?: boolean;
   readonly onSet: (mm: number) => Result<unknown>;
   readonly boxed?: boolean;
   readonly testId?: string;
 }
 
 /** A length, typed in any unit and shown in the garden's own. */
-export function LengthField({ label, valueMm, onSet, boxed, testId }: LengthProps): ReactNode {
+export function LengthField({ label, valueMm, hint, positive, onSet, boxed, testId }: LengthProps): ReactNode {
   const { length } = useUnits();
   return (
     <TypedField
       label={label}
-      shown={formatLength(valueMm, length)}
+      shown={valueMm === undefined ? (hint ?? 'length') : formatLength(valueMm, length)}
       boxed={boxed ?? false}
       testId={testId}
       take={(text) => {
         const read = parseLength(text, length);
-        return read.ok ? onSet(read.value) : read;
+        if (!read.ok) return read;
+        if (positive && read.value <= 0) return fail('length', 'It is longer than nothing.');
+        return onSet(read.value);
       }}
     />
   );

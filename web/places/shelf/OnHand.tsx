@@ -5,7 +5,6 @@ import { SECTIONS, section } from '../../../core/catalog/sections';
 import { SHEETS, stiffSheet } from '../../../core/catalog/sheets';
 import type { Garden } from '../../../core/files/garden';
 import { fail, ok } from '../../../core/result';
-import { parseLength } from '../../../core/units/length';
 import { useEdit, useGarden, useTake } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button, Select } from '../../parts/controls';
@@ -58,6 +57,9 @@ const Lines = styled.ul`
     text-align: left;
   }
 `;
+
+/** What is put on the shelf: one of it, sound, nobody has said where. */
+const NEW = { quantity: 1, condition: 'sound', where: '' } as const;
 
 const CONDITIONS = [
   ['sound', 'sound'],
@@ -150,9 +152,8 @@ function ShelfLength({
       label={label}
       valueMm={valueMm}
       boxed
-      onSet={(mm) =>
-        mm <= 0 ? fail('length', 'It is longer than nothing.') : take('Change the shelf', (g) => set(g as Garden, mm))
-      }
+      positive
+      onSet={(mm) => take('Change the shelf', (g) => set(g as Garden, mm))}
     />
   );
 }
@@ -193,27 +194,14 @@ export function BarsOnHand({ brief = false }: { readonly brief?: boolean }): Rea
                 </option>
               ))}
           </Select>
-          <TypedField
+          <LengthField
             label="Length of the bar to add"
-            shown="length"
+            valueMm={undefined}
             boxed
-            take={(text) => {
-              const read = parseLength(text, garden.units.length);
-              if (!read.ok) return read;
-              if (read.value <= 0) return fail('length', 'A bar is longer than nothing.');
-              return take(
-                'Put on the shelf',
-                (g) =>
-                  void g.shelf.push({
-                    id: newId(),
-                    sectionKey: key,
-                    lengthMm: read.value,
-                    quantity: 1,
-                    condition: 'sound',
-                    where: '',
-                  }),
-              );
-            }}
+            positive
+            onSet={(lengthMm) =>
+              take('Put on the shelf', (g) => void g.shelf.push({ id: newId(), sectionKey: key, lengthMm, ...NEW }))
+            }
           />
           <span className="quiet">Enter adds it</span>
         </li>
@@ -284,78 +272,36 @@ export function FlatOnHand(): ReactNode {
               </option>
             ))}
           </Select>
-          <LengthOrHint label="Width of the sheet or roll to add" hint="width" valueMm={widthMm} onSet={setWidthMm} />
-          <span className="quiet">×</span>
-          <TypedField
-            label="Length of the sheet or roll to add"
-            shown="length"
+          <LengthField
+            label="Width of the sheet or roll to add"
+            valueMm={widthMm}
+            hint="width"
             boxed
-            take={(text) => {
-              const read = parseLength(text, garden.units.length);
-              if (!read.ok) return read;
-              if (widthMm === undefined) return fail('width', 'Type its width first.');
-              if (read.value <= 0) return fail('length', 'It is longer than nothing.');
-              return take(
-                'Put on the shelf',
-                (g) =>
-                  void g.shelfFlat.push({
-                    id: newId(),
-                    kind,
-                    key,
-                    widthMm,
-                    lengthMm: read.value,
-                    quantity: 1,
-                    condition: 'sound',
-                    where: '',
-                  }),
-              );
+            positive
+            onSet={(mm) => {
+              setWidthMm(mm);
+              return ok(mm);
             }}
+          />
+          <span className="quiet">×</span>
+          <LengthField
+            label="Length of the sheet or roll to add"
+            valueMm={undefined}
+            boxed
+            positive
+            onSet={(lengthMm) =>
+              widthMm === undefined
+                ? fail('width', 'Type its width first.')
+                : take(
+                    'Put on the shelf',
+                    (g) => void g.shelfFlat.push({ id: newId(), kind, key, widthMm, lengthMm, ...NEW }),
+                  )
+            }
           />
           <span className="quiet">Enter adds it</span>
         </li>
       </Lines>
       <p className="quiet">Width across the channels or the roll, length along them. They are cut first.</p>
     </section>
-  );
-}
-
-/** A length that is not known yet. */
-function LengthOrHint({
-  label,
-  hint,
-  valueMm,
-  onSet,
-}: {
-  readonly label: string;
-  readonly hint: string;
-  readonly valueMm: number | undefined;
-  readonly onSet: (mm: number) => void;
-}): ReactNode {
-  const { units } = useGarden();
-  if (valueMm !== undefined)
-    return (
-      <LengthField
-        label={label}
-        valueMm={valueMm}
-        boxed
-        onSet={(mm) => {
-          onSet(mm);
-          return ok(mm);
-        }}
-      />
-    );
-  return (
-    <TypedField
-      label={label}
-      shown={hint}
-      boxed
-      take={(text) => {
-        const read = parseLength(text, units.length);
-        if (!read.ok) return read;
-        if (read.value <= 0) return fail('width', 'It is wider than nothing.');
-        onSet(read.value);
-        return read;
-      }}
-    />
   );
 }

@@ -2,12 +2,12 @@ import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import type { EntryKind } from '../../../core/catalog/figures';
 import { pricedThings } from '../../../core/files/prices';
-import { fail } from '../../../core/result';
+import { fail, ok } from '../../../core/result';
 import { currencyDecimals } from '../../../core/units/amount';
-import { formatLength, parseLength } from '../../../core/units/length';
+import { formatLength } from '../../../core/units/length';
 import { useGarden, useTake } from '../../app/hooks';
 import { Button } from '../../parts/controls';
-import { NumberField, TypedField } from '../../parts/TypedField';
+import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { type Entry, FigureValue, Table, type ThingProps, useFigures, useOwn } from './Figures';
 
 /** Something typed in a line of words. */
@@ -137,26 +137,21 @@ export function AddSize({
   readonly kind: 'bar' | 'sheet' | 'cover';
   readonly entry: Entry;
 }): ReactNode {
-  const { units } = useGarden();
   const own = useOwn();
   const [size, setSize] = useState<{ readonly widthMm?: number; readonly lengthMm?: number }>({});
-  const side = (which: 'widthMm' | 'lengthMm', said: string): ReactNode => {
-    const mm = size[which];
-    return (
-      <TypedField
-        label={`${said} of another size of ${entry.name}`}
-        shown={mm === undefined ? said.toLowerCase() : formatLength(mm, units.length)}
-        boxed
-        take={(text) => {
-          const read = parseLength(text, units.length);
-          if (!read.ok) return read;
-          if (read.value <= 0) return fail(which, 'It is more than nothing.');
-          setSize((s) => ({ ...s, [which]: read.value }));
-          return read;
-        }}
-      />
-    );
-  };
+  const side = (which: 'widthMm' | 'lengthMm', said: string): ReactNode => (
+    <LengthField
+      label={`${said} of another size of ${entry.name}`}
+      valueMm={size[which]}
+      hint={said.toLowerCase()}
+      boxed
+      positive
+      onSet={(mm) => {
+        setSize((s) => ({ ...s, [which]: mm }));
+        return ok(mm);
+      }}
+    />
+  );
   return (
     <Adding>
       <span>Another size:</span>
