@@ -55,7 +55,7 @@ function seamCheck(seam: Seam): Check {
     leaf: 'skin',
     verdict: 'tight',
     text: [
-      `No roll is wide enough for sheet ${seam.tag}: it is made of ${seam.strips} strips that lap `,
+      `The roll is too narrow for sheet ${seam.tag} in one piece: it is made of ${seam.strips} strips that lap `,
       amount(seam.lapMm, 'length'),
       film ? '. Tape both faces in the dry and warm.' : '. Sew it with two rows.',
     ],
