@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import { familyOf } from '../families';
 import { demoGarden } from '../files/demo';
 import { type Cover, type Garden, checkGarden } from '../files/garden';
-import { pricedThings } from '../files/prices';
+import { pricedThings, pricesCsv, readPricesCsv } from '../files/prices';
 import { readGarden, writeGarden } from '../files/read';
 import { type Outline, outline, quickShop } from '../plan';
 import { COVERS, coverMaterial } from './covers';
 import { ENTRY_KINDS, KINDS } from './figures';
 import { NOTHING_OWN, type OwnCatalog, figuresOf, putInForce } from './own';
 import { SECTIONS, section, tubeShape } from './sections';
+import { TOOLS } from './tools';
 
 afterEach(() => {
   putInForce(NOTHING_OWN);
@@ -139,4 +140,30 @@ test('shipped entries all have figures that can be changed, each within its own 
     }
   expect(COVERS.all().size).toBeGreaterThan(10);
   expect(coverMaterial('net').uWPerM2K).toBeNull();
+});
+
+test('prices of one’s own things go out as CSV and come back the same, whatever they are called', () => {
+  putInForce({
+    ...NOTHING_OWN,
+    things: [{ kind: 'item', key: '=own', name: '=2+5 nuts, "brass"', like: 'strap' }],
+    sizes: [{ kind: 'sheet', key: 'corrugated', widthMm: 660, lengthMm: 4267, price: 44 }],
+  });
+  const prices = { 'pack =own': 3.2, 'sheet corrugated 660x4267 mm': 41.5 };
+  const text = pricesCsv(prices);
+  // No cell begins as a formula does.
+  for (const row of text.split('\r\n')) expect(row.split(',').some((cell) => /^"?[=+@]/.test(cell))).toBe(false);
+  expect(readPricesCsv(text)).toEqual({ ok: true, value: prices });
+});
+
+test('the same own catalogue again is neither built nor put again; another takes its place and gives the first back', () => {
+  const one: OwnCatalog = { ...NOTHING_OWN, figures: [figure('tool', 'hand saw', 'kerfMm', 2)] };
+  expect(putInForce(one)).toBe(NOTHING_OWN);
+  const entry = TOOLS.get('hand saw');
+  expect(entry.kerfMm).toBe(2);
+  expect(putInForce(one)).toBe(one);
+  expect(TOOLS.get('hand saw')).toBe(entry);
+  expect(putInForce(NOTHING_OWN)).toBe(one);
+  expect(TOOLS.get('hand saw').kerfMm).toBeCloseTo(25.4 / 16, 9);
+  putInForce(one);
+  expect(TOOLS.get('hand saw')).toBe(entry);
 });

@@ -58,7 +58,18 @@ export interface OwnFault {
   readonly message: string;
 }
 
-type Entry = { readonly key: string; readonly name: string; readonly source: string };
+/** An entry of any table of the catalogue. */
+export interface Entry {
+  readonly key: string;
+  readonly name: string;
+  readonly source: string;
+  readonly like?: string;
+}
+
+/** What a size of the gardener's own is called after its entry: 3962 mm, 1524x3048 mm. */
+export function ownSizeName({ widthMm, lengthMm: long }: OwnCatalog['sizes'][number]): string {
+  return widthMm === undefined ? `${Math.round(long)} mm` : `${Math.round(widthMm)}x${Math.round(long)} mm`;
+}
 
 /** A thing made after another: the same but for its key and name, and sold in sizes of its own name. */
 function after<T extends Entry>(base: T, ownKey: string, name: string): T {
@@ -75,9 +86,8 @@ function after<T extends Entry>(base: T, ownKey: string, name: string): T {
 }
 
 function withSize(kind: 'bar' | 'sheet' | 'cover', entry: Entry, size: OwnCatalog['sizes'][number]): Entry {
-  const named = `${Math.round(size.widthMm ?? 0)}x${Math.round(size.lengthMm)} mm`;
   const flat = {
-    key: `${entry.key} ${named}`,
+    key: `${entry.key} ${ownSizeName(size)}`,
     widthMm: size.widthMm ?? 0,
     lengthMm: size.lengthMm,
     price: size.price,
@@ -112,6 +122,11 @@ interface Built {
 
 const tableOf = (kind: EntryKind): Table<Entry> => KINDS[kind].table as unknown as Table<Entry>;
 
+/** The entry in force of a kind and key. */
+export function entryOf(kind: EntryKind, entryKey: string): Entry | undefined {
+  return tableOf(kind).find(entryKey);
+}
+
 /** The figures of an entry, whatever its kind. */
 export function figuresOf(kind: EntryKind, entry: Entry): readonly EntryFigure<Entry>[] {
   return (KINDS[kind].figures as unknown as (e: Entry) => readonly EntryFigure<Entry>[])(entry);
@@ -123,7 +138,16 @@ function sound(entry: Entry): boolean {
   return shape?.kind !== 'tube' || shape.insideMm < shape.outsideMm - 0.1;
 }
 
+/** Own catalogues that are built already: one is checked and put in force with every edit, and seldom changes. */
+const known = new WeakMap<OwnCatalog, Built>();
+
 /** The shipped catalogue with a garden's own over it, and what of that is wrong. */
+function built(own: OwnCatalog): Built {
+  const found = known.get(own) ?? build(own);
+  known.set(own, found);
+  return found;
+}
+
 function build(own: OwnCatalog): Built {
   const tables = Object.fromEntries(ENTRY_KINDS.map((kind) => [kind, new Map(tableOf(kind).shipped)])) as Record<
     EntryKind,
@@ -197,7 +221,7 @@ let inForce = NOTHING_OWN;
 
 /** Everything that is wrong with a garden's own catalogue; nothing is put in force. */
 export function ownFaults(own: OwnCatalog): readonly OwnFault[] {
-  return isEmpty(own) ? [] : build(own).faults;
+  return isEmpty(own) ? [] : built(own).faults;
 }
 
 function isEmpty(own: OwnCatalog): boolean {
@@ -212,7 +236,7 @@ function isEmpty(own: OwnCatalog): boolean {
 export function putInForce(own: OwnCatalog): OwnCatalog {
   const before = inForce;
   if (own === inForce || (isEmpty(own) && isEmpty(inForce))) return before;
-  const { tables } = build(own);
+  const { tables } = built(own);
   for (const kind of ENTRY_KINDS) tableOf(kind).put(tables[kind]);
   inForce = own;
   return before;

@@ -101,3 +101,21 @@ test('sheets never overlap and never leave their roll', () => {
     }),
   );
 });
+
+test('however large the sheet, strips with their laps make it whole, and each fits its roll', () => {
+  const side = fc.double({ min: 1000, max: 20000, noNaN: true });
+  fc.assert(
+    fc.property(side, side, (across, along) => {
+      const { rolls, seams, tooWide } = planRolls([sheet('S1', across, along)], price);
+      if (tooWide.length > 0) return;
+      const strips = rolls.flatMap((r) => r.placed.map((p) => ({ ...p, roll: r.roll })));
+      const [seam] = seams;
+      expect(strips).toHaveLength(seam?.strips ?? 1);
+      for (const p of strips) expect(p.widthMm).toBeLessThanOrEqual(p.roll.widthMm + 1);
+      // Laps are the only film that is under film.
+      const film = strips.reduce((sum, p) => sum + p.widthMm * p.runMm, 0);
+      expect(film).toBeCloseTo(across * along + (seam ? seam.lengthMm * seam.lapMm : 0), -2);
+      expect(seam ? seam.strips >= 2 && seam.strips <= 4 : true).toBe(true);
+    }),
+  );
+});

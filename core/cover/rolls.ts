@@ -87,10 +87,11 @@ interface Strip {
 
 type Size = Pick<Roll, 'widthMm' | 'lengthMm'>;
 
+/** Whether a piece goes on a roll, either way round. */
 function holds(roll: Size, a: number, b: number): boolean {
-  return Math.min(a, b) <= roll.widthMm + EDGE_MM && Math.max(a, b) <= roll.lengthMm + EDGE_MM
-    ? true
-    : Math.max(a, b) <= roll.widthMm + EDGE_MM && Math.min(a, b) <= roll.lengthMm + EDGE_MM;
+  const fits = (across: number, along: number): boolean =>
+    across <= roll.widthMm + EDGE_MM && along <= roll.lengthMm + EDGE_MM;
+  return fits(a, b) || fits(b, a);
 }
 
 /** A sheet in the fewest lapped strips that some roll holds, the seams along it rather than across; undefined when none does. */

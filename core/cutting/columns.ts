@@ -2,7 +2,7 @@
 import type { BarJob } from './job';
 import { type Pattern, bestPattern, patternsWithin } from './patterns';
 import { type IntegerSolver, lpText, toBars } from './programme';
-import { CENT, type CutBar, quickPlan } from './quick';
+import { CENT, type CutBar, type CutPlan } from './quick';
 
 /** Patterns that a gap may leave. */
 const LEFT_BY_GAP = 15000;
@@ -16,8 +16,8 @@ export interface Columns {
 }
 
 /** Columns by Gilmore and Gomory's generation, for jobs with too many patterns to list; also the linear bound. */
-export function generateColumns(job: BarJob, solver: IntegerSolver): Columns {
-  const patterns: Pattern[] = (quickPlan(job)?.bars ?? []).map((bar) => ({
+export function generateColumns(job: BarJob, start: CutPlan | undefined, solver: IntegerSolver): Columns {
+  const patterns: Pattern[] = (start?.bars ?? []).map((bar) => ({
     stock: bar.stock,
     counts: job.pieces.map((p) => bar.pieces.filter((l) => l === p.length).length),
     used: bar.pieces.reduce((total, l) => total + l + job.kerf, 0) - job.kerf,

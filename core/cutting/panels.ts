@@ -118,26 +118,26 @@ function partsOf(blank: Blank, at: PlacedPiece): readonly OutlinedPiece[] {
   });
 }
 
-/** Of two ways to make the blanks, the one whose sheets cost less, then are smaller; the first when they are alike. */
-function cheaper(
-  one: readonly Blank[],
-  other: readonly Blank[],
-  sizes: readonly Stock[],
-  kerf: number,
-): readonly Blank[] {
-  if (other.length === one.length) return one;
-  const sheetsOf = (blanks: readonly Blank[]) =>
-    packSheets(
-      blanks.map((b) => b.piece),
-      sizes,
-      kerf,
-    );
-  const weigh = (found: ReturnType<typeof sheetsOf>): readonly [number, number] => [
-    found?.reduce((sum, s) => sum + s.size.price, 0) ?? Infinity,
-    found?.reduce((sum, s) => sum + s.endMm * s.size.widthMm, 0) ?? Infinity,
-  ];
-  const [[costA, usedA], [costB, usedB]] = [weigh(sheetsOf(one)), weigh(sheetsOf(other))];
-  return costB < costA - 1e-9 || (costB < costA + 1e-9 && usedB < usedA - 1) ? other : one;
+/** Blanks on sheets: each by itself, or two and two head to tail where their sheets then cost less, or are less used. */
+function laidOut<S extends Stock>(blanks: readonly Blank[], sizes: readonly S[], kerf: number) {
+  const onSheets = (list: readonly Blank[]) => {
+    const sheets =
+      packSheets(
+        list.map((b) => b.piece),
+        sizes,
+        kerf,
+      ) ?? [];
+    const cost = sheets.reduce((sum, s) => sum + s.size.price, 0);
+    const used = sheets.reduce((sum, s) => sum + s.endMm * s.size.widthMm, 0);
+    return { blanks: list, sheets, cost, used };
+  };
+  const paired = headToTail(blanks, 2 * kerf);
+  const one = onSheets(blanks);
+  if (paired.length === blanks.length) return one;
+  const two = onSheets(paired);
+  // A pair may be too large for any sheet though each of it fits.
+  if (two.sheets.length === 0) return one;
+  return two.cost < one.cost - 1e-9 || (two.cost < one.cost + 1e-9 && two.used < one.used - 1) ? two : one;
 }
 
 /** Sheets for every panel of an assembly that is not cut yet, kind by kind, those of the shelf first. Old windows are taken as they are and need none. */
@@ -160,16 +160,13 @@ export function planSheets(
       ...onShelf(shelf, 'sheet', sheet.key).map((own) => ({ ...own, key: own.id })),
       ...sheet.sizes.map((size) => ({ ...size, price: price(size) })),
     ];
-    const goes = ({ piece }: Blank): boolean => packSheets([piece], sizes, sheet.kerfMm) !== undefined;
-    tooLarge.push(...all.filter((b) => !goes(b)).map((b) => ({ tag: b.piece.tag, sheetKey: sheet.key })));
-    const whole = all.filter(goes);
-    const blanks = cheaper(whole, headToTail(whole, 2 * sheet.kerfMm), sizes, sheet.kerfMm);
-    for (const s of packSheets(
-      blanks.map((b) => b.piece),
-      sizes,
-      sheet.kerfMm,
-    ) ?? []) {
-      const placed = s.placed.flatMap((p) => blanks.filter((b) => b.piece.tag === p.tag).flatMap((b) => partsOf(b, p)));
+    const fits = new Set(all.filter(({ piece }) => packSheets([piece], sizes, sheet.kerfMm)));
+    for (const { piece } of all.filter((b) => !fits.has(b))) tooLarge.push({ tag: piece.tag, sheetKey: sheet.key });
+    const laid = laidOut([...fits], sizes, sheet.kerfMm);
+    for (const s of laid.sheets) {
+      const placed = s.placed.flatMap((p) =>
+        laid.blanks.filter((b) => b.piece.tag === p.tag).flatMap((b) => partsOf(b, p)),
+      );
       sheets.push({
         sheetKey: sheet.key,
         label: `Sheet ${sheets.length + 1}`,

@@ -25,6 +25,11 @@ export function costOf(bars: readonly CutBar[]): number {
   return Math.round(bars.reduce((total, bar) => total + bar.price, 0) * 1e8) / 1e8;
 }
 
+/** How much stock the bars of a plan are, in the job's unit of length. */
+export function stuffOf(bars: readonly CutBar[]): number {
+  return bars.reduce((total, bar) => total + bar.stockLength, 0);
+}
+
 /** Best fit, longest piece first: a plan to start from, never proven; undefined when limited stock runs out on the way. */
 export function quickPlan(job: BarJob): CutPlan | undefined {
   const left = job.stock.map((s) => s.available ?? Infinity);

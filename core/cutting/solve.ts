@@ -4,7 +4,7 @@ import { leastOfBars } from './floor';
 import type { BarJob } from './job';
 import { type Pattern, maximalPatterns } from './patterns';
 import { type IntegerSolver, lpText, toBars } from './programme';
-import { CENT, type CutBar, type CutPlan, costOf, quickPlan } from './quick';
+import { CENT, type CutBar, type CutPlan, costOf, quickPlan, stuffOf } from './quick';
 import { fewestSetUps, leastStock } from './tidy';
 
 /** Patterns that are all put before the integer programme. */
@@ -14,11 +14,10 @@ const LISTED = 1500;
  * Weight that makes one programme prefer less stock among plans of one price: all of it together is worth less than
  * half of the smallest coin. 0 where prices are not whole hundredths, and a second programme breaks the tie.
  */
-function tieBreak(job: BarJob): number {
+function tieBreak(job: BarJob, quick: CutPlan | undefined): number {
   if (job.stock.some((s) => Math.abs(s.price * 100 - Math.round(s.price * 100)) > 1e-9)) return 0;
-  const most = quickPlan(job)?.bars.reduce((total, bar) => total + bar.stockLength, 0);
   const longest = Math.max(...job.stock.map((s) => s.length));
-  return most === undefined ? 0 : 0.004 / (most + longest * job.pieces.length * 4);
+  return quick ? 0.004 / (stuffOf(quick.bars) + longest * job.pieces.length * 4) : 0;
 }
 
 /**
@@ -50,7 +49,8 @@ function solveListed(
   seconds: number,
 ): Result<CutPlan> {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const weight = patterns.length < 500 ? tieBreak(job) : 0;
+  const quick = quickPlan(job);
+  const weight = patterns.length < 500 ? tieBreak(job, quick) : 0;
   const objective = (p: Pattern): number => price(p) + weight * (job.stock[p.stock]?.length ?? 0);
   const floor = leastOfBars(job, (bar) => bar.price + weight * bar.length);
   const finish = (bars: readonly CutBar[], bound: number, proven: boolean): Result<CutPlan> => {
@@ -58,8 +58,7 @@ function solveListed(
     return ok({ cost: costOf(bars), bars: fewestSetUps(job, patterns, least, solver), bound, proven });
   };
   // Where the quick rule meets the floor there is nothing left to find.
-  const quick = quickPlan(job);
-  if (quick && quick.bars.reduce((sum, b) => sum + b.price + weight * b.stockLength, 0) <= floor + 2 * CENT)
+  if (quick && quick.cost + weight * stuffOf(quick.bars) <= floor + 2 * CENT)
     return finish(quick.bars, quick.cost, true);
   const best = solver.solve(lpText(job, { patterns, objective, floor, integer: true }), seconds);
   const found = best.feasible ? toBars(job, patterns, best.values) : undefined;
@@ -76,11 +75,11 @@ function solveListed(
 function solveGenerated(job: BarJob, solver: IntegerSolver, patience: number): Result<CutPlan> {
   const pieces = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
   const seconds = pieces > LARGE ? Math.min(patience, LARGE_SECONDS) : patience;
-  const columns = generateColumns(job, solver);
+  const start = quickPlan(job);
+  const columns = generateColumns(job, start, solver);
   const { patterns } = columns;
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const floor = leastOfBars(job, (bar) => bar.price);
-  const start = quickPlan(job);
   const least = (bars: readonly CutBar[]): boolean => costOf(bars) <= floor + 2 * CENT;
   const best =
     start && least(start.bars)

@@ -3,7 +3,7 @@ import { leastOfBars } from './floor';
 import type { BarJob } from './job';
 import type { Pattern } from './patterns';
 import { type IntegerSolver, lpText, toBars } from './programme';
-import { CENT, type CutBar, costOf } from './quick';
+import { CENT, type CutBar, costOf, stuffOf } from './quick';
 
 const LEAST_SECONDS = 0.6;
 
@@ -15,18 +15,17 @@ export function leastStock(
   solver: IntegerSolver,
   seconds: number,
 ): readonly CutBar[] {
-  const length = (list: readonly CutBar[]): number => list.reduce((sum, bar) => sum + bar.stockLength, 0);
   const cost = costOf(bars);
   const objective = (p: Pattern): number => job.stock[p.stock]?.length ?? 0;
   const floor = leastOfBars(job, (bar) => bar.length);
-  if (length(bars) <= floor + 1) return bars;
+  if (stuffOf(bars) <= floor + 1) return bars;
   const least = solver.solve(
     lpText(job, { patterns, objective, floor, priceCap: cost + 1e-7, integer: true }),
     Math.min(seconds, LEAST_SECONDS),
   );
   if (!least.feasible) return bars;
   const tidy = toBars(job, patterns, least.values);
-  return tidy && costOf(tidy) <= cost + CENT && length(tidy) < length(bars) ? tidy : bars;
+  return tidy && costOf(tidy) <= cost + CENT && stuffOf(tidy) < stuffOf(bars) ? tidy : bars;
 }
 
 /** A tie among more patterns than this, or more bars, is not worth the wait. */
@@ -46,8 +45,7 @@ export function fewestSetUps(
   solver: IntegerSolver,
 ): readonly CutBar[] {
   if (patterns.length > SET_UPS_AMONG || setUpsOf(bars) < 2) return bars;
-  const stuff = (list: readonly CutBar[]): number => list.reduce((total, bar) => total + bar.stockLength, 0);
-  const caps = { priceCap: costOf(bars) + 1e-7, lengthCap: stuff(bars) + 1e-6 };
+  const caps = { priceCap: costOf(bars) + 1e-7, lengthCap: stuffOf(bars) + 1e-6 };
   const found = solver.solve(
     lpText(job, { patterns, objective: () => 1, ...caps, setUps: true, integer: true }),
     SET_UP_SECONDS,
@@ -55,7 +53,7 @@ export function fewestSetUps(
   const fewer = found.feasible ? toBars(job, patterns, found.values) : undefined;
   return fewer &&
     costOf(fewer) <= costOf(bars) + CENT &&
-    stuff(fewer) <= stuff(bars) + CENT &&
+    stuffOf(fewer) <= stuffOf(bars) + CENT &&
     setUpsOf(fewer) < setUpsOf(bars)
     ? fewer
     : bars;

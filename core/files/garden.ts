@@ -1,9 +1,7 @@
 import { z } from 'zod';
 import { bedSchema } from '../bed/bed';
-import { COVERS } from '../catalog/covers';
 import { HARDWARE } from '../catalog/hardware';
-import { NOTHING_OWN, ownCatalogSchema, ownFaults, putInForce } from '../catalog/own';
-import { SHEETS } from '../catalog/sheets';
+import { NOTHING_OWN, entryOf, ownCatalogSchema, ownFaults, putInForce } from '../catalog/own';
 import { SECTIONS } from '../catalog/sections';
 import { issueFaults } from '../issues';
 import { type Result, failAll, ok } from '../result';
@@ -39,7 +37,7 @@ const flatOf = {
   lengthMm: z.number().positive().max(300_000),
 } as const;
 const isStuff = ({ kind, key }: { readonly kind: 'sheet' | 'cover'; readonly key: string }): boolean =>
-  (kind === 'sheet' ? SHEETS : COVERS).find(key) !== undefined;
+  entryOf(kind, key) !== undefined;
 const NO_STUFF = 'must be a sheet or cover in the catalogue';
 
 /** How a thing on the shelf is, and where it lies. */
@@ -217,7 +215,7 @@ export type Units = Garden['units'];
 export function checkGarden(value: unknown): Result<Garden> {
   const said = (value as { readonly catalog?: unknown } | null)?.catalog ?? NOTHING_OWN;
   const own = ownCatalogSchema.safeParse(said);
-  const usable = own.success && ownFaults(own.data).length === 0;
+  const usable = own.success && ownFaults(said as Garden['catalog']).length === 0;
   const before = putInForce(usable ? (said as Garden['catalog']) : NOTHING_OWN);
   const read = gardenSchema.safeParse(value);
   if (read.success) return ok(read.data);
