@@ -17,7 +17,7 @@ import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { Button } from '../../parts/controls';
 import { StepCard } from '../build/StepCard';
 import { SheetSums } from '../bench/SkinLeaf';
-import { CartTable } from '../cart/Cart';
+import { CartTable } from '../cart/CartTable';
 import { longestDrawnMm } from '../../../core/cutting/bars';
 import { SectionBars } from '../saw/Saw';
 import { Template } from './Template';

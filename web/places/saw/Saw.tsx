@@ -3,14 +3,13 @@ import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { section } from '../../../core/catalog/sections';
 import { type SectionBar, type SectionCuts, longestDrawnMm, straightest } from '../../../core/cutting/bars';
-import { type FlatCut, type FlatDone, cutBar, cutFlat, outgrown, spoil } from '../../../core/cutting/tickOff';
+import { type FlatCut, type Owner, cutBar, cutFlat, outgrown, spoil } from '../../../core/cutting/tickOff';
 import { stopGroups } from '../../../core/cutting/stops';
 import type { Member } from '../../../core/assembly/types';
 import { cutsCsv } from '../../../core/files/csv';
 import type { SheetCut, SheetCuts } from '../../../core/cutting/panels';
 import type { RollCut, RollPlan } from '../../../core/cover/rolls';
-import { coverMaterial } from '../../../core/catalog/covers';
-import { stiffSheet } from '../../../core/catalog/sheets';
+import { entryOf } from '../../../core/catalog/own';
 import type { Cover } from '../../../core/files/garden';
 import { fail } from '../../../core/result';
 import { formatMoney } from '../../../core/units/amount';
@@ -181,20 +180,19 @@ export function Saw(): ReactNode {
   if (!cover || !bed) return <Navigate to="/plot" replace />;
   if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
   const cuts = work.work?.cuts;
+  const owner: Owner = (tag) => ({ coverId: cover.id, tag });
+  const width = size && size.width - (size.width < 500 ? 20 : 44);
   const cutOff = (sectionKey: string, bar: SectionBar): void =>
-    void edit(`Cut ${bar.label.toLowerCase()}`, (g) =>
-      cutBar(g, sectionKey, bar, (tag) => ({ coverId: cover.id, tag }), newId()),
-    );
+    void edit(`Cut ${bar.label.toLowerCase()}`, (g) => cutBar(g, sectionKey, bar, owner, newId()));
   const cutOffFlat = (label: string, cut: FlatCut): void =>
-    void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, (tag) => ({ coverId: cover.id, tag }), newId));
+    void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, owner, newId));
   const allCut = (): void =>
     void edit('Cut everything', (g) => {
-      const owner = (tag: string) => ({ coverId: cover.id, tag });
       for (const cut of cuts ?? []) for (const bar of cut.bars) cutBar(g, cut.sectionKey, bar, owner, newId());
       for (const cut of outlined.value.sheets.sheets) cutFlat(g, sheetAsCut(cut), owner, newId);
       for (const cut of outlined.value.rolls.rolls) cutFlat(g, rollAsCut(cut), owner, newId);
     });
-  const left = cuts ? cuts.length + outlined.value.sheets.sheets.length + outlined.value.rolls.rolls.length : 0;
+  const uncut = cuts ? cuts.length + outlined.value.sheets.sheets.length + outlined.value.rolls.rolls.length : 0;
   const stops = cuts && stopGroups(cuts, units.length);
   return (
     <>
@@ -228,23 +226,18 @@ export function Saw(): ReactNode {
           <OffcutPattern />
           {work.problem !== undefined && <p role="alert">{work.problem}</p>}
           {!cuts && work.problem === undefined && <p>Working out the cuts…</p>}
-          {size &&
+          {width !== undefined &&
             cuts?.map((cut) => (
               <SectionBars
                 key={cut.sectionKey}
                 cut={cut}
-                width={size.width - (size.width < 500 ? 20 : 44)}
+                width={width}
                 longestMm={longestDrawnMm(cuts)}
                 onCut={cutOff}
               />
             ))}
-          {size && (
-            <FlatCuts
-              sheets={outlined.value.sheets}
-              rolls={outlined.value.rolls}
-              width={size.width - (size.width < 500 ? 20 : 44)}
-              onCut={cutOffFlat}
-            />
+          {width !== undefined && (
+            <FlatCuts sheets={outlined.value.sheets} rolls={outlined.value.rolls} width={width} onCut={cutOffFlat} />
           )}
         </Bars>
         <Panel aria-label="How to cut">
@@ -295,7 +288,7 @@ export function Saw(): ReactNode {
               </Rows>
             </section>
           )}
-          {left > 0 && (
+          {uncut > 0 && (
             <section aria-label="Done cutting">
               <Button onPress={allCut}>All of it is cut</Button>
               <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
@@ -323,10 +316,6 @@ function gapPercent(cuts: readonly SectionCuts[]): number {
   return cost > 0 ? (100 * (cost - bound)) / cost : 0;
 }
 
-function flatName(d: FlatDone): string {
-  return d.kind === 'sheet' ? stiffSheet(d.key).name : coverMaterial(d.key).name;
-}
-
 /** What is sawn already; a piece that came out short is entered, and planned again from what there is. */
 function Sawn({ cover, members }: { readonly cover: Cover; readonly members: readonly Member[] }): ReactNode {
   const { length } = useUnits();
@@ -339,7 +328,12 @@ function Sawn({ cover, members }: { readonly cover: Cover; readonly members: rea
       of: section(d.sectionKey).name,
       old: old.some((x) => x.done === d),
     })),
-    ...cover.cutFlat.map((d) => ({ tag: d.tag, lengthMm: d.lengthMm, of: flatName(d), old: false })),
+    ...cover.cutFlat.map((d) => ({
+      tag: d.tag,
+      lengthMm: d.lengthMm,
+      of: entryOf(d.kind, d.key)?.name ?? d.key,
+      old: false,
+    })),
   ];
   if (lines.length === 0) return null;
   return (

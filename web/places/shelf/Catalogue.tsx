@@ -1,14 +1,14 @@
 import { type ReactNode, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { type EntryKind, KINDS } from '../../../core/catalog/figures';
-import type { OwnCatalog } from '../../../core/catalog/own';
+import type { Entry, OwnCatalog } from '../../../core/catalog/own';
 import { type Section, materialOf } from '../../../core/catalog/sections';
 import { useGarden, useTake } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
 import { Button, Choice } from '../../parts/controls';
 import { TypedField } from '../../parts/TypedField';
-import { type Entry, Figures, useOwn } from './Figures';
-import { AddSize, Adding, Sizes, entryHasSizes } from './Sizes';
+import { Figures, useOwn } from './Figures';
+import { Adding, Sizes } from './Sizes';
 
 /** The catalogue as it is walked through; boards and pipes are bars of two shapes. */
 const AISLES: readonly {
@@ -68,9 +68,6 @@ export function Catalogue(): ReactNode {
       <Figures kind={kind} entry={entry} />
       {kind === 'bar' && <MadeOf bar={entry as Section} show={show} />}
       <Sizes kind={kind} entry={entry} />
-      {(kind === 'bar' || kind === 'sheet' || kind === 'cover') && entryHasSizes(kind, entry) && (
-        <AddSize key={entry.key} kind={kind} entry={entry} />
-      )}
       {copied && (
         <Adding>
           {made ? (

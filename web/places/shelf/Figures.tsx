@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type EntryFigure, type EntryKind, type FigureUnit, KINDS } from '../../../core/catalog/figures';
-import { type OwnCatalog, figuresOf } from '../../../core/catalog/own';
+import { type Entry, type OwnCatalog, figuresOf } from '../../../core/catalog/own';
 import type { Result } from '../../../core/result';
 import { type LengthUnit, MM_PER_INCH, formatLength } from '../../../core/units/length';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
@@ -56,14 +56,6 @@ export const Table = styled.table`
     }
   }
 `;
-
-/** An entry of any table of the catalogue. */
-export interface Entry {
-  readonly key: string;
-  readonly name: string;
-  readonly source: string;
-  readonly like?: string;
-}
 
 const SMALL_MM = 400;
 const DECIMALS: Readonly<Record<FigureUnit, number>> = {

@@ -1,8 +1,9 @@
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import { COVERS, coverMaterial } from '../../../core/catalog/covers';
+import { COVERS } from '../../../core/catalog/covers';
+import { entryOf } from '../../../core/catalog/own';
 import { SECTIONS, section } from '../../../core/catalog/sections';
-import { SHEETS, stiffSheet } from '../../../core/catalog/sheets';
+import { SHEETS } from '../../../core/catalog/sheets';
 import type { Garden } from '../../../core/files/garden';
 import { fail, ok } from '../../../core/result';
 import { useEdit, useGarden, useTake } from '../../app/hooks';
@@ -215,32 +216,27 @@ export function BarsOnHand({ brief = false }: { readonly brief?: boolean }): Rea
   );
 }
 
-const FLAT = [
-  ...[...SHEETS.shipped.values()].filter((s) => s.sizes.length > 0).map((s) => ['sheet', s.key] as const),
-  ...[...COVERS.shipped.values()].filter((c) => c.rolls.length > 0).map((c) => ['cover', c.key] as const),
-];
-
-function flatName(kind: Flat['kind'], key: string): string {
-  return kind === 'sheet' ? stiffSheet(key).name : coverMaterial(key).name;
-}
-
 /** Sheets and rolls on hand, whole or what is left of them. */
 export function FlatOnHand(): ReactNode {
   const garden = useGarden();
   const take = useTake();
-  const own = [...COVERS.all().values()]
-    .filter((c) => !COVERS.shipped.has(c.key))
-    .map((c) => ['cover', c.key] as const);
-  const all = [...FLAT, ...own];
+  const all = [
+    ...[...SHEETS.all().values()]
+      .filter((s) => s.sizes.length > 0)
+      .map(({ key, name }) => ({ kind: 'sheet' as const, key, name })),
+    ...[...COVERS.all().values()]
+      .filter((c) => c.rolls.length > 0)
+      .map(({ key, name }) => ({ kind: 'cover' as const, key, name })),
+  ];
   const [at, setAt] = useState(0);
   const [widthMm, setWidthMm] = useState<number>();
-  const [kind, key] = all[at] ?? ['cover', 'film-uv'];
+  const chosen = all[at] ?? all[0];
   return (
     <section aria-label="Sheets and rolls on the shelf" data-testid="shelf-flat">
       <h2>Sheets and rolls</h2>
       <Lines>
         {garden.shelfFlat.map((flat) => {
-          const name = flatName(flat.kind, flat.key);
+          const name = entryOf(flat.kind, flat.key)?.name ?? flat.key;
           const side = (which: 'widthMm' | 'lengthMm', said: string): ReactNode => (
             <ShelfLength
               label={`${said} of ${name}`}
@@ -266,9 +262,9 @@ export function FlatOnHand(): ReactNode {
             value={at}
             onChange={(e) => setAt(Number(e.target.value))}
           >
-            {all.map(([k, id], i) => (
-              <option key={`${k} ${id}`} value={i}>
-                {flatName(k, id)}
+            {all.map((a, i) => (
+              <option key={`${a.kind} ${a.key}`} value={i}>
+                {a.name}
               </option>
             ))}
           </Select>
@@ -290,11 +286,19 @@ export function FlatOnHand(): ReactNode {
             boxed
             positive
             onSet={(lengthMm) =>
-              widthMm === undefined
+              widthMm === undefined || !chosen
                 ? fail('width', 'Type its width first.')
                 : take(
                     'Put on the shelf',
-                    (g) => void g.shelfFlat.push({ id: newId(), kind, key, widthMm, lengthMm, ...NEW }),
+                    (g) =>
+                      void g.shelfFlat.push({
+                        id: newId(),
+                        kind: chosen.kind,
+                        key: chosen.key,
+                        widthMm,
+                        lengthMm,
+                        ...NEW,
+                      }),
                   )
             }
           />

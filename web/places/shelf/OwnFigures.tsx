@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
-import { type EntryKind, KINDS } from '../../../core/catalog/figures';
-import { type OwnCatalog, figuresOf } from '../../../core/catalog/own';
+import type { EntryKind } from '../../../core/catalog/figures';
+import { type OwnCatalog, entryOf, figuresOf } from '../../../core/catalog/own';
 import type { Garden } from '../../../core/files/garden';
 import { formatLength } from '../../../core/units/length';
 import { useEdit, useGarden } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { Rows } from '../../parts/Rows';
-import { type Entry, shownValue } from './Figures';
+import { shownValue } from './Figures';
 
 /** How many figures, things and sizes are the gardener's own, and the way back to what ships. */
 export function OwnFigures(): ReactNode {
@@ -14,8 +14,7 @@ export function OwnFigures(): ReactNode {
   const edit = useEdit();
   const { figures, things, sizes } = garden.catalog;
   const own = figures.length + things.length + sizes.length;
-  const nameOf = (kind: EntryKind, key: string): string =>
-    (KINDS[kind].table.find(key) as Entry | undefined)?.name ?? key;
+  const nameOf = (kind: EntryKind, key: string): string => entryOf(kind, key)?.name ?? key;
   return (
     <section aria-label="Your own figures" data-testid="own-figures">
       <h2>Your own</h2>
@@ -71,7 +70,7 @@ function OneFigure({
   readonly garden: Garden;
   readonly figure: OwnCatalog['figures'][number];
 }): ReactNode {
-  const entry = KINDS[figure.kind].table.find(figure.key) as Entry | undefined;
+  const entry = entryOf(figure.kind, figure.key);
   const found = entry && figuresOf(figure.kind, entry).find((f) => f.id === figure.figure);
   return <span className="measure">{found ? shownValue(found, figure.value, garden.units.length) : ''}</span>;
 }

@@ -1,14 +1,12 @@
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { HARDWARE } from '../../../core/catalog/hardware';
 import { PlaceHead } from '../../app/Shell';
 import { useGarden, useTake } from '../../app/hooks';
-import { Select } from '../../parts/controls';
+import { CountedThings } from '../../parts/CountedThings';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
-import { NumberField, TypedField } from '../../parts/TypedField';
-import { Rows } from '../../parts/Rows';
+import { TypedField } from '../../parts/TypedField';
 import { Catalogue } from './Catalogue';
 import { OwnFigures } from './OwnFigures';
 import { BarsOnHand, FlatOnHand } from './OnHand';
@@ -77,58 +75,23 @@ export function Shelf(): ReactNode {
 function OwnedThings(): ReactNode {
   const garden = useGarden();
   const take = useTake();
-  const [key, setKey] = useState('screw-2-1/2');
-  const owned = Object.entries(garden.owned).filter(([k, n]) => n > 0 && HARDWARE.find(k) !== undefined);
-  const set = (id: string, name: string, n: number) => take(`Own ${name}`, (g) => void (g.owned[id] = n));
   return (
     <section aria-label="Counted things on hand" data-testid="owned">
       <h2>Counted things on hand</h2>
-      <Rows>
-        {owned.map(([id, n]) => {
-          const item = HARDWARE.find(id);
-          if (!item) return null;
-          return (
-            <li key={id}>
-              <b>{item.name}</b>
-              <span className="where">
-                {item.unit === 'm' ? 'metres ' : ''}
-                <TypedField
-                  label={`Where it is: ${item.name}`}
-                  shown={garden.ownedWhere[id] ?? 'where'}
-                  boxed
-                  take={(text) => take(`Place ${item.name}`, (g) => void (g.ownedWhere[id] = text.trim()))}
-                />
-              </span>
-              <NumberField
-                label={`On hand: ${item.name}`}
-                value={n}
-                decimals={0}
-                min={0}
-                max={100000}
-                onSet={(x) => set(id, item.name, x)}
-              />
-            </li>
-          );
-        })}
-        <li>
-          <Select aria-label="What to add" value={key} onChange={(e) => setKey(e.target.value)}>
-            {[...HARDWARE.all().values()].map((item) => (
-              <option key={item.key} value={item.key}>
-                {item.name}
-              </option>
-            ))}
-          </Select>
-          <span style={{ color: 'var(--quiet)' }}>how many</span>
-          <NumberField
-            label="How many of it are on hand"
-            value={garden.owned[key] ?? 0}
-            decimals={0}
-            min={0}
-            max={100000}
-            onSet={(x) => set(key, HARDWARE.find(key)?.name ?? key, x)}
+      <CountedThings
+        counts={garden.owned}
+        onSet={(item, n) => take(`Own ${item.name}`, (g) => void (g.owned[item.key] = n))}
+        first="screw-2-1/2"
+        labels={{ which: 'What to add', howMany: 'How many of it are on hand', of: 'On hand' }}
+        more={(item) => (
+          <TypedField
+            label={`Where it is: ${item.name}`}
+            shown={garden.ownedWhere[item.key] || 'where'}
+            boxed
+            take={(text) => take(`Place ${item.name}`, (g) => void (g.ownedWhere[item.key] = text.trim()))}
           />
-        </li>
-      </Rows>
+        )}
+      />
     </section>
   );
 }

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import type { EntryKind } from '../../../core/catalog/figures';
+import { type Entry, type OwnCatalog, ownSizeName } from '../../../core/catalog/own';
 import { pricedThings } from '../../../core/files/prices';
 import { fail, ok } from '../../../core/result';
 import { currencyDecimals } from '../../../core/units/amount';
@@ -8,7 +8,7 @@ import { formatLength } from '../../../core/units/length';
 import { useGarden, useTake } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
-import { type Entry, FigureValue, Table, type ThingProps, useFigures, useOwn } from './Figures';
+import { FigureValue, Table, type ThingProps, useFigures, useOwn } from './Figures';
 
 /** Something typed in a line of words. */
 export const Adding = styled.div`
@@ -33,110 +33,102 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
     return kind === 'bar' ? `${name} mm` : name;
   };
   const ownSize = (name: string) =>
-    garden.catalog.sizes.find(
-      (s) =>
-        s.kind === kind &&
-        s.key === entry.key &&
-        (kind === 'bar'
-          ? `${Math.round(s.lengthMm)} mm`
-          : `${Math.round(s.widthMm ?? 0)}x${Math.round(s.lengthMm)} mm`) === name,
-    );
+    garden.catalog.sizes.find((s) => s.kind === kind && s.key === entry.key && ownSizeName(s) === name);
+  const without = (figures: OwnCatalog['figures'], name: string): OwnCatalog['figures'] =>
+    figures.filter((f) => f.kind !== kind || f.key !== entry.key || !f.figure.endsWith(` ${name}`));
   return (
-    <Table>
-      <thead>
-        <tr>
-          <th scope="col">Sold as</th>
-          {kind !== 'item' && <th scope="col">Real size</th>}
-          <th scope="col">Price, {units.currency}</th>
-          <th scope="col">Shipped price</th>
-          <td />
-        </tr>
-      </thead>
-      <tbody>
-        {priced.map((t) => {
-          const name = nameOf(t.key);
-          const sides = figures.all.filter((f) => f.id === `widthMm ${name}` || f.id === `lengthMm ${name}`);
-          const yours = ownSize(name);
-          const changed = t.key in garden.prices || sides.some((f) => figures.changed(f.id));
-          return (
-            <tr key={t.key}>
-              <td>
-                {kind === 'item'
-                  ? t.size
-                  : kind === 'bar'
-                    ? formatLength(Number(name.slice(0, -3)), units.length)
-                    : name}
-              </td>
-              {kind !== 'item' && (
+    <>
+      <Table>
+        <thead>
+          <tr>
+            <th scope="col">Sold as</th>
+            {kind !== 'item' && <th scope="col">Real size</th>}
+            <th scope="col">Price, {units.currency}</th>
+            <th scope="col">Shipped price</th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          {priced.map((t) => {
+            const name = nameOf(t.key);
+            const sides = figures.all.filter((f) => f.id === `widthMm ${name}` || f.id === `lengthMm ${name}`);
+            const yours = ownSize(name);
+            const changed = t.key in garden.prices || sides.some((f) => figures.changed(f.id));
+            return (
+              <tr key={t.key}>
                 <td>
-                  {sides.map((f, i) => (
-                    <span key={f.id}>
-                      {i > 0 && ' × '}
-                      <FigureValue f={f} name={entry.name} onSet={(x) => figures.set(f.id, x)} />
-                    </span>
-                  ))}
+                  {kind === 'item'
+                    ? t.size
+                    : kind === 'bar'
+                      ? formatLength(Number(name.slice(0, -3)), units.length)
+                      : name}
                 </td>
-              )}
-              <td className="measure">
-                <NumberField
-                  label={`Price of ${entry.name}, ${name}`}
-                  value={garden.prices[t.key] ?? t.shipped}
-                  decimals={currencyDecimals(units.currency)}
-                  min={0}
-                  max={100000}
-                  onSet={(x) => take(`Price ${entry.name}`, (g) => void (g.prices[t.key] = x))}
-                />
-              </td>
-              <td className="measure shipped">{yours ? '–' : t.shipped.toFixed(currencyDecimals(units.currency))}</td>
-              <td>
-                {yours ? (
-                  <Button
-                    aria-label={`Remove the size ${name} of ${entry.name}`}
-                    onPress={() =>
-                      void own(`Remove a size of ${entry.name}`, (c) => {
-                        c.sizes = c.sizes.filter(
-                          (s) => s.key !== yours.key || s.lengthMm !== yours.lengthMm || s.widthMm !== yours.widthMm,
-                        );
-                        c.figures = c.figures.filter((f) => f.key !== entry.key || !f.figure.endsWith(` ${name}`));
-                      })
-                    }
-                  >
-                    Remove
-                  </Button>
-                ) : (
-                  changed && (
+                {kind !== 'item' && (
+                  <td>
+                    {sides.map((f, i) => (
+                      <span key={f.id}>
+                        {i > 0 && ' × '}
+                        <FigureValue f={f} name={entry.name} onSet={(x) => figures.set(f.id, x)} />
+                      </span>
+                    ))}
+                  </td>
+                )}
+                <td className="measure">
+                  <NumberField
+                    label={`Price of ${entry.name}, ${name}`}
+                    value={garden.prices[t.key] ?? t.shipped}
+                    decimals={currencyDecimals(units.currency)}
+                    min={0}
+                    max={100000}
+                    onSet={(x) => take(`Price ${entry.name}`, (g) => void (g.prices[t.key] = x))}
+                  />
+                </td>
+                <td className="measure shipped">{yours ? '–' : t.shipped.toFixed(currencyDecimals(units.currency))}</td>
+                <td>
+                  {yours ? (
                     <Button
-                      aria-label={`Reset ${entry.name}, ${name}`}
+                      aria-label={`Remove the size ${name} of ${entry.name}`}
                       onPress={() =>
-                        void take(`Reset ${entry.name}`, (g) => {
-                          g.prices = Object.fromEntries(Object.entries(g.prices).filter(([k]) => k !== t.key));
-                          g.catalog.figures = g.catalog.figures.filter(
-                            (f) => f.kind !== kind || f.key !== entry.key || !f.figure.endsWith(` ${name}`),
+                        void own(`Remove a size of ${entry.name}`, (c) => {
+                          c.sizes = c.sizes.filter(
+                            (s) => s.key !== yours.key || s.lengthMm !== yours.lengthMm || s.widthMm !== yours.widthMm,
                           );
+                          c.figures = without(c.figures, name);
                         })
                       }
                     >
-                      Reset
+                      Remove
                     </Button>
-                  )
-                )}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </Table>
+                  ) : (
+                    changed && (
+                      <Button
+                        aria-label={`Reset ${entry.name}, ${name}`}
+                        onPress={() =>
+                          void take(`Reset ${entry.name}`, (g) => {
+                            g.prices = Object.fromEntries(Object.entries(g.prices).filter(([k]) => k !== t.key));
+                            g.catalog.figures = without(g.catalog.figures, name);
+                          })
+                        }
+                      >
+                        Reset
+                      </Button>
+                    )
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Table>
+      {(kind === 'bar' || kind === 'sheet' || kind === 'cover') && (
+        <AddSize key={entry.key} kind={kind} entry={entry} />
+      )}
+    </>
   );
 }
 
 /** A size that the shop here sells beside the shipped ones; typing its price adds it. */
-export function AddSize({
-  kind,
-  entry,
-}: {
-  readonly kind: 'bar' | 'sheet' | 'cover';
-  readonly entry: Entry;
-}): ReactNode {
+function AddSize({ kind, entry }: { readonly kind: 'bar' | 'sheet' | 'cover'; readonly entry: Entry }): ReactNode {
   const own = useOwn();
   const [size, setSize] = useState<{ readonly widthMm?: number; readonly lengthMm?: number }>({});
   const side = (which: 'widthMm' | 'lengthMm', said: string): ReactNode => (
@@ -188,9 +180,4 @@ export function AddSize({
       <span className="quiet">Enter adds it</span>
     </Adding>
   );
-}
-
-/** Whether an entry is sold in sizes at all. */
-export function entryHasSizes(kind: EntryKind, entry: Entry): boolean {
-  return pricedThings().some((t) => t.of === `${kind} ${entry.key}`);
 }

@@ -18,7 +18,7 @@ import { Body, Panel } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
 import type { BestSoFar } from '../../workers/plan.worker';
 import { planAllTogether, stopWork } from '../../workers/planClient';
-import { CartTable } from '../cart/Cart';
+import { CartTable } from '../cart/CartTable';
 import { saveCutBook } from '../saw/saveCutBook';
 import { FlatCuts, SectionBars } from '../saw/Saw';
 

@@ -1,0 +1,62 @@
+import { type ReactNode, useState } from 'react';
+import { HARDWARE, type HardwareItem } from '../../core/catalog/hardware';
+import type { Result } from '../../core/result';
+import { Select } from './controls';
+import { Rows } from './Rows';
+import { NumberField } from './TypedField';
+
+interface CountedProps {
+  /** How many of each thing, by item key; those of nothing are not shown. */
+  readonly counts: Readonly<Record<string, number>>;
+  readonly onSet: (item: HardwareItem, count: number) => Result<unknown>;
+  /** The thing that the last line begins with. */
+  readonly first: string;
+  /** What the fields are called: which to add, how many of it, and how many of one that is there. */
+  readonly labels: { readonly which: string; readonly howMany: string; readonly of: string };
+  /** What more is said of a thing. */
+  readonly more?: (item: HardwareItem) => ReactNode;
+}
+
+/** Counted things of the catalogue, each with its number, and a line to add another. */
+export function CountedThings({ counts, onSet, first, labels, more }: CountedProps): ReactNode {
+  const [key, setKey] = useState(first);
+  const items = [...HARDWARE.all().values()];
+  const chosen = HARDWARE.find(key);
+  const count = (item: HardwareItem, label: string): ReactNode => (
+    <NumberField
+      label={label}
+      value={counts[item.key] ?? 0}
+      decimals={0}
+      min={0}
+      max={100000}
+      onSet={(n) => onSet(item, n)}
+    />
+  );
+  return (
+    <Rows>
+      {items
+        .filter((item) => (counts[item.key] ?? 0) > 0)
+        .map((item) => (
+          <li key={item.key}>
+            <b>{item.name}</b>
+            <span className="where">
+              {item.unit === 'm' ? 'metres ' : ''}
+              {more?.(item)}
+            </span>
+            {count(item, `${labels.of}: ${item.name}`)}
+          </li>
+        ))}
+      <li>
+        <Select aria-label={labels.which} value={key} onChange={(e) => setKey(e.target.value)}>
+          {items.map((item) => (
+            <option key={item.key} value={item.key}>
+              {item.name}
+            </option>
+          ))}
+        </Select>
+        <span style={{ color: 'var(--quiet)' }}>how many</span>
+        {chosen && count(chosen, labels.howMany)}
+      </li>
+    </Rows>
+  );
+}
