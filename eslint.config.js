@@ -1,19 +1,73 @@
 import reactHooks from 'eslint-plugin-react-hooks';
-import { readdirSync } from 'node:fs';
+import { dirname, relative, resolve } from 'node:path';
 import tseslint from 'typescript-eslint';
 
-const FAMILIES = readdirSync(new URL('core/families', import.meta.url), { withFileTypes: true })
-  .filter((entry) => entry.isDirectory())
-  .map((entry) => entry.name);
-
-const TOP = ['web', 'cli', 'server', 'e2e', 'scripts'];
-const CORE_UP = TOP.map((folder) => `**/${folder}/**`);
 const message = (text) => ({ message: text });
 
-const CORE_PATTERNS = [
-  { group: CORE_UP, ...message('imports point downward: core/ uses nothing above it') },
-  { group: ['node:*', 'react', 'react-dom', 'dexie', 'express'], ...message('core/ is pure computation') },
-];
+/**
+ * The floors of core/, from the lowest: each imports only itself and those before it. The same within build/.
+ * A file that stands in core/ itself (plan.ts, mends.ts, compare.ts ...) is of the floor "core".
+ */
+const FLOORS = ['base', 'catalog', 'site', 'build', 'make', 'judge', 'garden', 'core', 'brief', 'show'];
+const BUILD_FLOORS = ['hoop', 'assembly', 'answers', 'joints', 'guide', 'parts', 'families'];
+
+const folder = (path, floors, own) => {
+  const name = path.split('/')[0] ?? '';
+  return floors.indexOf(floors.includes(name) ? name : path.includes('/') ? '' : own);
+};
+
+/** Where an import leads, as a path from the root of the project; undefined for libraries. */
+function target(context, source) {
+  const root = import.meta.dirname;
+  return source.startsWith('.') ? relative(root, resolve(dirname(context.filename), source)) : undefined;
+}
+const here = (context) => relative(import.meta.dirname, context.filename);
+const within = (path, top) => (path.startsWith(`${top}/`) ? path.slice(top.length + 1) : undefined);
+
+/** What is wrong with an import, in words; undefined where nothing is. */
+function wrongImport(from, to) {
+  const [core, toCore] = [within(from, 'core'), within(to, 'core')];
+  if (core !== undefined && toCore === undefined) return 'imports point downward: core/ uses nothing above it';
+  if (core !== undefined && toCore !== undefined) {
+    if (folder(toCore, FLOORS, 'core') > folder(core, FLOORS, 'core'))
+      return `core/ stands in floors (${FLOORS.join(', ')}): this one may not use a later one`;
+    const [build, toBuild] = [within(core, 'build'), within(toCore, 'build')];
+    if (
+      build !== undefined &&
+      toBuild !== undefined &&
+      folder(toBuild, BUILD_FLOORS, '') > folder(build, BUILD_FLOORS, '')
+    )
+      return `core/build stands in floors (${BUILD_FLOORS.join(', ')}): this one may not use a later one`;
+    const [family, other] = [build, toBuild].map((p) => p && within(p, 'families')?.split('/'));
+    if (family?.length === 2 && other?.length === 2 && family[0] !== other[0])
+      return 'families never import each other';
+  }
+  const [place, otherPlace] = [from, to].map((p) => within(p, 'web/places')?.split('/')[0]);
+  if (place !== undefined && otherPlace !== undefined && place !== otherPlace)
+    return 'places never import each other: what two of them need is a part';
+  return undefined;
+}
+
+const floors = {
+  rules: {
+    hold: {
+      create: (context) => {
+        const check = (node) => {
+          if (!node.source) return;
+          const to = target(context, node.source.value);
+          const wrong = to === undefined ? undefined : wrongImport(here(context), to);
+          if (wrong) context.report({ node, message: wrong });
+        };
+        return {
+          ImportDeclaration: check,
+          ExportNamedDeclaration: check,
+          ExportAllDeclaration: check,
+          ImportExpression: check,
+        };
+      },
+    },
+  },
+};
 
 /** What core may not touch: the screen, storage, the network, the clock, chance. */
 const IMPURE = [
@@ -74,26 +128,26 @@ export default tseslint.config(
         'error',
         { selector: "NewExpression[callee.name='Date'][arguments.length=0]", ...message('core/ has no clock') },
       ],
-      'no-restricted-imports': ['error', { patterns: CORE_PATTERNS }],
-    },
-  },
-  ...FAMILIES.map((family) => ({
-    files: [`core/families/${family}/**/*.ts`],
-    rules: {
       'no-restricted-imports': [
         'error',
         {
           patterns: [
-            ...CORE_PATTERNS,
             {
-              group: FAMILIES.filter((other) => other !== family).flatMap((other) => [`**/${other}`, `**/${other}/**`]),
-              ...message('families never import each other'),
+              group: ['node:*', 'react', 'react-dom', 'dexie', 'express'],
+              ...message('core/ is pure computation'),
             },
           ],
         },
       ],
     },
-  })),
+  },
+  {
+    // Tests look from above at what they test.
+    files: ['core/**/*.ts', 'web/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', 'core/testing/**'],
+    plugins: { floors },
+    rules: { 'floors/hold': 'error' },
+  },
   {
     files: ['web/**/*.{ts,tsx}'],
     rules: {

@@ -1,9 +1,9 @@
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoGarden, everyKind } from '../core/files/demo';
-import { writeGarden } from '../core/files/read';
-import type { planReport } from '../core/report';
+import { demoGarden, everyKind } from '../core/garden/demo';
+import { writeGarden } from '../core/garden/read';
+import type { planReport } from '../core/show/report';
 import { runCommand } from './run';
 
 type Report = ReturnType<typeof planReport>;
@@ -41,7 +41,9 @@ test('hoop answers in SI for lengths in any unit', async () => {
 });
 
 test('cut answers a case file at its proven best', async () => {
-  const cases = JSON.parse(readFileSync('core/cutting/cutting.cases.json', 'utf8')) as { cases: { optimum: number }[] };
+  const cases = JSON.parse(readFileSync('core/make/cutting/cutting.cases.json', 'utf8')) as {
+    cases: { optimum: number }[];
+  };
   const cut = await answer('cut', file('cut.json', JSON.stringify(cases.cases[3])));
   expect(cut).toMatchObject({ cost: cases.cases[3]?.optimum, proven: true });
   expect(cut['bars']).toContainEqual(expect.objectContaining({ stockLength: 44.5, price: 0 }));

@@ -1,22 +1,24 @@
+import type { Feet } from '../core/build/hoop/types';
+import { SHIPPED, sectionsWhere } from '../core/catalog/catalog';
 import highsLoader from 'highs';
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { section, SECTIONS, sectionKeys, stiffnessNMm2, tubeShape } from '../core/catalog/sections';
-import { highsSolver } from '../core/cutting/highs';
-import { readBarJob } from '../core/cutting/job';
-import { solveSheetJob } from '../core/cutting/sheetJob';
-import { solveBars } from '../core/cutting/solve';
-import { cutBook } from '../core/files/cutBook';
-import { cutsCsv, shoppingCsv } from '../core/files/csv';
-import { readGarden } from '../core/files/read';
-import { viewSvg } from '../core/files/svg';
-import { type Feet, solveHoop } from '../core/hoop/elastica';
-import { fibreStrainPercent } from '../core/hoop/strain';
+import { stiffnessNMm2, tubeShape } from '../core/catalog/sections';
+import { highsSolver } from '../core/make/cutting/highs';
+import { readBarJob } from '../core/make/cutting/job';
+import { solveSheetJob } from '../core/make/cutting/sheetJob';
+import { solveBars } from '../core/make/cutting/solve';
+import { cutBook } from '../core/show/cutBook';
+import { cutsCsv, shoppingCsv } from '../core/show/csv';
+import { readGarden } from '../core/garden/read';
+import { viewSvg } from '../core/show/svg';
+import { solveHoop } from '../core/build/hoop/elastica';
+import { fibreStrainPercent } from '../core/build/hoop/strain';
 import { plan } from '../core/plan';
-import { planReport } from '../core/report';
-import { type Fault, type Result, fail, failAll, messageOf, ok } from '../core/result';
-import { parseLength } from '../core/units/length';
+import { planReport } from '../core/show/report';
+import { type Fault, type Result, fail, failAll, messageOf, ok } from '../core/base/result';
+import { parseLength } from '../core/base/length';
 
 export interface CommandAnswer {
   readonly code: 0 | 2;
@@ -65,15 +67,17 @@ function hoopCommand(options: Readonly<Record<string, string | undefined>>): Res
   const feet = readFeet(options['feet'] ?? 'loose');
   if (!feet.ok) return feet;
   const pipeKey = options['pipe'] ?? 'pvc-1/2';
-  if (SECTIONS.find(pipeKey)?.shape.kind !== 'tube')
+  const pipe = SHIPPED.bar.get(pipeKey);
+  if (pipe?.shape.kind !== 'tube')
     return fail(
       '--pipe',
-      `there is no pipe "${pipeKey}"; there are ${sectionKeys((s) => s.shape.kind === 'tube').join(', ')}`,
+      `there is no pipe "${pipeKey}"; there are ${sectionsWhere(SHIPPED, (s) => s.shape.kind === 'tube')
+        .map((s) => s.key)
+        .join(', ')}`,
     );
   const hoop = solveHoop(feet.value, measures);
   if (!hoop.ok) return failAll(hoop.faults.map((f) => ({ field: `--${f.field}`, message: f.message })));
   const h = hoop.value;
-  const pipe = section(pipeKey);
   const eiNMm2 = stiffnessNMm2(pipe, 'fresh');
   return ok({
     feet: h.feet,

@@ -1,12 +1,10 @@
-import { panelAreaM2 } from './assembly/pieces';
-import { type Drawn, drawAssembly } from './assembly/project';
-import { coverMaterial } from './catalog/covers';
-import { massKg, section } from './catalog/sections';
-import { stiffSheet } from './catalog/sheets';
-import { sheetSize } from './cover/rolls';
-import { FAMILY_KEYS, type FamilyKey, familyOf } from './families';
-import { type Cover, type Garden, newWork } from './files/garden';
-import { type Outline, buildSite, outline, quickPrice } from './plan';
+import type { Outline } from './outline';
+import { partsKg } from './judge/weights';
+import { buildSite } from './garden/buildSite';
+import { quickPrice } from './cut';
+import { FAMILY_KEYS, familyOf } from './build/families';
+import { type Cover, type Garden, newWork } from './garden/garden';
+import { outline } from './plan';
 
 /** What families are compared by. */
 export interface Measures {
@@ -25,7 +23,7 @@ export interface Measures {
 export type Warmth = 'airy' | 'mild' | 'warm' | 'warmest';
 
 interface Kind {
-  readonly key: FamilyKey;
+  readonly key: string;
   readonly name: string;
   readonly sentence: string;
 }
@@ -34,7 +32,7 @@ interface Kind {
 export type Candidate =
   | (Kind & {
       readonly cover: Cover;
-      readonly shapes: readonly Drawn[];
+      readonly outline: Outline;
       readonly measures: Measures;
       readonly warmth: Warmth;
       readonly tools: readonly string[];
@@ -45,12 +43,11 @@ export type Candidate =
 export type Standing = Extract<Candidate, { cover: Cover }>;
 
 /** A cover of a family on a bed, with the family's first answers. */
-export function firstCover(garden: Garden, bedId: string, key: FamilyKey, id: string, name: string): Cover | undefined {
+export function firstCover(garden: Garden, bedId: string, key: string, id: string, name: string): Cover | undefined {
   const site = buildSite(garden, bedId);
   if (!site) return undefined;
   const answers = familyOf(key).defaults(site);
-  // Answers come from the family of this very key, so the pair is sound.
-  return { id, name, bedId, family: key, answers, ...newWork() } as unknown as Cover;
+  return { id, name, bedId, family: key, answers, ...newWork() };
 }
 
 /** Every family on one bed, for one crop: worked out from the families themselves. */
@@ -59,7 +56,7 @@ export function candidates(garden: Garden, bedId: string, cropKey: string): read
     const { name, sentence } = familyOf(key);
     const first = firstCover(garden, bedId, key, `try-${key}`, name);
     if (!first) return [];
-    const cover = { ...first, answers: { ...first.answers, crop: cropKey } } as Cover;
+    const cover = { ...first, answers: { ...first.answers, crop: cropKey } };
     const found = outline(garden, cover);
     if (!found.ok) return [{ key, name, sentence, fault: found.faults[0]?.message ?? '' }];
     const o = found.value;
@@ -69,7 +66,7 @@ export function candidates(garden: Garden, bedId: string, cropKey: string): read
         name,
         sentence,
         cover,
-        shapes: drawAssembly(o.assembly, o.site.bed, o.site.survey, 'end'),
+        outline: o,
         measures: measuresOf(o),
         warmth: warmthOf(o),
         tools: toolsOf(o),
@@ -86,7 +83,7 @@ function toolsOf(o: Outline): readonly string[] {
 
 /** By the heat that its cover loses and the frost it keeps off. */
 function warmthOf(o: Outline): Warmth {
-  const { uWPerM2K, frostHelpC } = coverMaterial(o.assembly.enclosure.coverKey);
+  const { uWPerM2K, frostHelpC } = o.assembly.enclosure.cover;
   if (uWPerM2K === null) return frostHelpC < 2 ? 'airy' : 'mild';
   if (uWPerM2K <= 4.5) return 'warmest';
   return o.assembly.enclosure.coverM2 / o.assembly.enclosure.floorM2 < 1.8 ? 'warm' : 'mild';
@@ -94,14 +91,8 @@ function warmthOf(o: Outline): Warmth {
 
 /** The measures of an outline. */
 export function measuresOf(o: Outline): Measures {
-  const { members, sheets, panels, under, crop } = o.assembly;
-  const mass =
-    members.reduce((sum, m) => sum + massKg(section(m.sectionKey), m.lengthMm), 0) +
-    sheets.reduce((sum, s) => {
-      const { acrossMm, alongMm } = sheetSize(s);
-      return sum + ((acrossMm * alongMm) / 1e6) * coverMaterial(s.coverKey).kgPerM2;
-    }, 0) +
-    panels.reduce((sum, p) => sum + panelAreaM2(p) * stiffSheet(p.sheetKey).kgPerM2, 0);
+  const { under, crop } = o.assembly;
+  const { barsKg, sheetsKg } = partsKg(o.assembly);
   return {
     price: quickPrice(o),
     wetSnowMm: o.strengths[0]?.wetSnowMm ?? NaN,
@@ -109,7 +100,7 @@ export function measuresOf(o: Outline): Measures {
     clearanceMm: crop.clearanceMm,
     heightMm: Math.max(...under.map((p) => p.z)),
     hours: o.hours.value,
-    massKg: mass,
+    massKg: barsKg + sheetsKg,
   };
 }
 

@@ -1,12 +1,13 @@
+import { type CutProgress, cutAndShop } from './cut';
+import { SHIPPED, section } from './catalog/catalog';
 import highsLoader from 'highs';
-import { section } from './catalog/sections';
-import { highsSolver } from './cutting/highs';
-import type { IntegerSolver } from './cutting/programme';
-import { cutsCsv, shoppingCsv, shoppingText } from './files/csv';
-import { demoGarden } from './files/demo';
-import { viewSvg } from './files/svg';
-import { type CutProgress, type Plan, cutAndShop, outline, plan } from './plan';
-import { planReport } from './report';
+import { highsSolver } from './make/cutting/highs';
+import type { IntegerSolver } from './make/cutting/programme';
+import { cutsCsv, shoppingCsv, shoppingText } from './show/csv';
+import { demoGarden } from './garden/demo';
+import { viewSvg } from './show/svg';
+import { type Plan, outline, plan } from './plan';
+import { planReport } from './show/report';
 
 let solver: IntegerSolver;
 let plans: Plan[];
@@ -74,7 +75,7 @@ test('the shopping list adds up to the cent and buys whole packs of what is not 
 });
 
 test('bars on the shelf are used first and cost nothing', () => {
-  const pipe = plans[0]?.cuts.find((c) => c.sectionKey === 'pvc-1/2');
+  const pipe = plans[0]?.cuts.find((c) => c.section.key === 'pvc-1/2');
   expect(pipe?.bars.filter((b) => b.fromShelf).length).toBe(2);
   const bought = plans[0]?.shopping.lines.find((l) => l.key.startsWith('pvc-1/2'));
   expect(bought?.packs).toBe(1);
@@ -133,5 +134,5 @@ test('figures say why', () => {
       expect(figure.terms.every((t) => Number.isFinite(t.value))).toBe(true);
       expect(figure.assumes.length).toBeGreaterThan(0);
     }
-  expect(section('2x4').stock.length).toBeGreaterThan(2);
+  expect(section(SHIPPED, '2x4').stock.length).toBeGreaterThan(2);
 });

@@ -1,8 +1,8 @@
 import highsLoader from 'highs';
-import { highsSolver } from './cutting/highs';
-import type { IntegerSolver } from './cutting/programme';
-import { demoGarden } from './files/demo';
-import { cutsCsv } from './files/csv';
+import { highsSolver } from './make/cutting/highs';
+import type { IntegerSolver } from './make/cutting/programme';
+import { demoGarden } from './garden/demo';
+import { cutsCsv } from './show/csv';
 import { planTogether } from './together';
 
 let solver: IntegerSolver;

@@ -1,12 +1,14 @@
 /** Several covers cut and bought at once: what is left of one is used in the next. */
-import type { Assembly } from './assembly/types';
+import type { Outline } from './outline';
+import { type CutProgress, type Work, cutAndShop } from './cut';
+import type { Assembly } from './build/assembly/types';
 import { rollPrice, sheetPrice } from './catalog/prices';
-import { planRolls } from './cover/rolls';
-import { planSheets } from './cutting/panels';
-import type { IntegerSolver } from './cutting/programme';
-import type { Cover, Garden } from './files/garden';
-import { type CutProgress, type Outline, type Work, cutAndShop, outline } from './plan';
-import { type Result, failAll, ok } from './result';
+import { planRolls } from './make/rolls/rolls';
+import { planSheets } from './make/cutting/panels';
+import type { IntegerSolver } from './make/cutting/programme';
+import type { Cover, Garden } from './garden/garden';
+import { outline } from './plan';
+import { type Result, failAll, ok } from './base/result';
 
 /** Cuts and purchases of several covers as one; pieces carry the number of their cover before their tag. */
 export interface Together extends Work {

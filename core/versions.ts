@@ -1,22 +1,23 @@
 /** Versions of one cover, side by side: as it is, as it was kept, and the changes a gardener would try first. */
-import { type Drawn, drawAssembly } from './assembly/project';
-import { putInForce } from './catalog/own';
-import { section, sectionKeys } from './catalog/sections';
+import type { Outline } from './outline';
+import type { Section } from './catalog/types';
+import { cutAndShop } from './cut';
+import type { Answers, Change } from './build/answers/asked';
+import { type Catalog, sectionsWhere } from './catalog/catalog';
 import { type Measures, firstCover, measuresOf } from './compare';
-import type { IntegerSolver } from './cutting/programme';
-import { type Answers, familyOf } from './families';
-import type { Change } from './families/family';
-import type { Phrase } from './figure';
-import type { Cover, Garden } from './files/garden';
-import { cutAndShop, outline } from './plan';
-import type { Verdict } from './proof/check';
+import type { IntegerSolver } from './make/cutting/programme';
+import { familyOf } from './build/families';
+import type { Phrase } from './base/figure';
+import type { Cover, Garden } from './garden/garden';
+import { outline } from './plan';
+import type { Verdict } from './judge/proof/check';
 
 /** One version, worked out; plain data. */
 export interface Version {
   readonly id: string;
   readonly label: string;
   readonly cover: Cover;
-  readonly shapes: readonly Drawn[];
+  readonly outline: Outline;
   readonly measures: Measures;
   readonly used: number;
   readonly pieces: number;
@@ -25,52 +26,53 @@ export interface Version {
 }
 
 /** The next stouter pipe of the same material, where there is one. */
-function stouterPipe(key: string): string | undefined {
-  const now = section(key);
-  if (now.shape.kind !== 'tube') return undefined;
-  const size = (k: string): number => {
-    const { shape } = section(k);
-    return shape.kind === 'tube' ? shape.outsideMm : 0;
-  };
+function stouterPipe(now: Section, catalog: Catalog): Section | undefined {
+  const size = ({ shape }: Section): number => (shape.kind === 'tube' ? shape.outsideMm : 0);
   // Metric pipe comes in whole metres; fittings and rods of one market do not fit the other's.
-  const metric = (k: string): boolean => section(k).stock.every((bar) => bar.lengthMm % 1000 === 0);
-  return sectionKeys((s) => s.material === now.material && s.shape.kind === 'tube' && s.stock.length > 0)
-    .filter((k) => metric(k) === metric(key))
-    .filter((k) => size(k) > size(key) + 1)
+  const metric = (s: Section): boolean => s.stock.every((bar) => bar.lengthMm % 1000 === 0);
+  return sectionsWhere(
+    catalog,
+    (s) =>
+      s.materialKey === now.materialKey &&
+      s.shape.kind === 'tube' &&
+      s.stock.length > 0 &&
+      metric(s) === metric(now) &&
+      size(s) > size(now) + 1,
+  )
+    .slice()
     .sort((a, b) => size(a) - size(b))[0];
 }
 
 /** Every version that can be built, the present one first. */
 export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver): readonly Version[] {
-  putInForce(garden.catalog);
   const now = outline(garden, cover);
   if (!now.ok) return [];
   const family = familyOf(cover.family);
   const { assembly } = now.value;
   const arch = assembly.arches[0];
   const rows = arch?.tags.length ?? assembly.beams[0]?.tags.length ?? 0;
-  const changed = (change: Change): Answers | undefined => family.change(cover.answers, change, assembly);
+  const changed = (change: Change): Answers | undefined => family.change(cover.answers, change, now.value);
   const count = (n: number): Answers | undefined =>
     changed({ kind: 'hoops', count: n }) ?? changed({ kind: 'bars', count: n });
   const what = (arch?.what ?? (arch ? 'hoops' : 'bars')).toLowerCase();
-  const pipe = arch && stouterPipe(arch.sectionKey);
+  const pipe = arch && stouterPipe(arch.section, now.value.site.catalog);
   const kept = JSON.stringify(cover.kept) === JSON.stringify(cover.answers) ? undefined : (cover.kept ?? undefined);
   const own: readonly (readonly [id: string, label: string, answers: Answers | undefined])[] = [
     ['now', 'As it is', cover.answers],
     ['kept', 'As it was kept', kept],
     ['more', `${rows + 1} ${what}`, rows > 0 ? count(rows + 1) : undefined],
     ['fewer', `${rows - 1} ${what}`, rows > 2 ? count(rows - 1) : undefined],
-    ['pipe', pipe ? `Of ${section(pipe).name}` : '', pipe ? changed({ kind: 'pipe', key: pipe }) : undefined],
+    ['pipe', pipe ? `Of ${pipe.name}` : '', pipe ? changed({ kind: 'pipe', key: pipe.key }) : undefined],
     ['posted', 'Ridge on posts', changed({ kind: 'ridge', value: 'posted' })],
   ];
   const versions = own.flatMap(([id, label, answers]) =>
-    answers ? [{ id, label, cover: { ...cover, answers } as Cover }] : [],
+    answers ? [{ id, label, cover: { ...cover, answers } }] : [],
   );
   const conduit = firstCover(garden, cover.bedId, 'bent-conduit', cover.id, cover.name);
-  if (conduit && cover.family !== 'bent-conduit' && arch && section(arch.sectionKey).material === 'pvc') {
+  if (conduit && cover.family !== 'bent-conduit' && arch && arch.section.materialKey === 'pvc') {
     const { crop, rowFromEdgeMm } = cover.answers;
     const answers = { ...conduit.answers, crop, rowFromEdgeMm };
-    versions.push({ id: 'conduit', label: 'Of bent conduit', cover: { ...conduit, answers } as Cover });
+    versions.push({ id: 'conduit', label: 'Of bent conduit', cover: { ...conduit, answers } });
   }
   return versions.flatMap(({ id, label, cover: tried }): Version[] => {
     const found = outline(garden, tried);
@@ -83,7 +85,7 @@ export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver):
         id,
         label,
         cover: tried,
-        shapes: drawAssembly(o.assembly, o.site.bed, o.site.survey, 'end'),
+        outline: o,
         measures: { ...measuresOf(o), price: paid },
         used,
         pieces: o.assembly.members.length + o.assembly.panels.length,

@@ -1,18 +1,19 @@
 /** npm run bench: the budgets of the design, measured here, beside the last kept run. `-- --keep` keeps this one. */
+import { cutAndShop } from '../core/cut';
 import { type ChildProcess, spawn } from 'node:child_process';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { type Page, chromium } from '@playwright/test';
 import highsLoader from 'highs';
 import { candidates } from '../core/compare';
-import { highsSolver } from '../core/cutting/highs';
-import type { BarJob } from '../core/cutting/job';
-import { solveBars } from '../core/cutting/solve';
-import { demoGarden } from '../core/files/demo';
-import type { Cover } from '../core/files/garden';
-import { solveHoop } from '../core/hoop/elastica';
-import { cutAndShop, outline } from '../core/plan';
-import { designSnow } from '../core/proof/snow';
-import { hoopStrength } from '../core/proof/strength';
+import { highsSolver } from '../core/make/cutting/highs';
+import type { BarJob } from '../core/make/cutting/job';
+import { solveBars } from '../core/make/cutting/solve';
+import { demoGarden } from '../core/garden/demo';
+import type { Cover } from '../core/garden/garden';
+import { solveHoop } from '../core/build/hoop/elastica';
+import { outline } from '../core/plan';
+import { designSnow } from '../core/judge/proof/snow';
+import { hoopStrength } from '../core/judge/proof/strength';
 
 interface Row {
   readonly what: string;

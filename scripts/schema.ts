@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { z } from 'zod';
-import { gardenSchema } from '../core/files/garden';
+import { gardenSchema } from '../core/garden/garden';
 
 /** Writes docs/garden.schema.json from the Zod schema, which is its only source. */
 writeFileSync(

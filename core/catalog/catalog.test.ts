@@ -1,9 +1,5 @@
-import { SHEETS, stiffSheet } from './sheets';
-import { COVERS } from './covers';
-import { HARDWARE } from './hardware';
-import { MATERIALS } from './materials';
-import { kerfMm } from './tools';
-import { SECTIONS, areaMm2, inertiaMm4, massKg, section, stiffnessNMm2 } from './sections';
+import { SHIPPED, section, stiffSheet } from './catalog';
+import { areaMm2, inertiaMm4, massKg, stiffnessNMm2 } from './sections';
 
 const IN = 25.4;
 
@@ -14,7 +10,7 @@ test.each([
   ['2x12', 1.5, 11.25],
   ['5/4 deck', 1, 5.5],
 ])('%s is its actual size, not its nominal one', (key, thick, wide) => {
-  expect(section(key).shape).toEqual({ kind: 'board', thicknessMm: thick * IN, widthMm: wide * IN });
+  expect(section(SHIPPED, key).shape).toEqual({ kind: 'board', thicknessMm: thick * IN, widthMm: wide * IN });
 });
 
 test.each([
@@ -23,39 +19,39 @@ test.each([
   ['emt-3/4', 0.922, 0.824],
   ['wire-9', 0.148, 0],
 ])('%s has its standard diameters', (key, outside, inside) => {
-  const { shape } = section(key);
+  const { shape } = section(SHIPPED, key);
   if (shape.kind !== 'tube') throw new Error('tube');
   expect([shape.outsideMm, shape.insideMm]).toEqual([outside * IN, inside * IN]);
 });
 
 test('every section has stock with prices, a tool with a kerf, a material and a source', () => {
-  for (const s of SECTIONS.all().values()) {
+  for (const s of SHIPPED.bar.values()) {
     // Mesh wire is bought as mesh, by the roll.
     expect(s.stock.length > 0).toBe(s.key !== 'mesh-wire');
     for (const bar of s.stock) {
       expect(bar.lengthMm).toBeGreaterThan(100);
       expect(bar.price).toBeGreaterThan(0);
     }
-    expect(kerfMm(s.tool)).toBeGreaterThanOrEqual(0);
-    expect(MATERIALS.get(s.material).source.length).toBeGreaterThan(10);
+    expect(s.tool.kerfMm).toBeGreaterThanOrEqual(0);
+    expect(s.material.source.length).toBeGreaterThan(10);
     expect(s.source.length).toBeGreaterThan(10);
     if (s.shape.kind === 'tube') expect(s.shape.outsideMm).toBeGreaterThan(s.shape.insideMm);
   }
 });
 
 test('stiffness, area and weight come from the section', () => {
-  const s = section('2x4');
+  const s = section(SHIPPED, '2x4');
   expect(areaMm2(s)).toBeCloseTo(1.5 * 3.5 * IN * IN, 6);
   expect(inertiaMm4(s, 'width') / inertiaMm4(s, 'thickness')).toBeCloseTo((3.5 / 1.5) ** 2, 9);
   expect(massKg(s, 2438.4)).toBeCloseTo(3.716, 2);
-  const pvc = section('pvc-1/2');
+  const pvc = section(SHIPPED, 'pvc-1/2');
   expect(stiffnessNMm2(pvc, 'weeks')).toBeCloseTo(stiffnessNMm2(pvc, 'fresh') / 2, 6);
-  expect(stiffnessNMm2(section('emt-1/2'), 'weeks')).toBe(stiffnessNMm2(section('emt-1/2'), 'fresh'));
-  expect(() => section('gold')).toThrow('No section "gold"');
+  expect(stiffnessNMm2(section(SHIPPED, 'emt-1/2'), 'weeks')).toBe(stiffnessNMm2(section(SHIPPED, 'emt-1/2'), 'fresh'));
+  expect(() => section(SHIPPED, 'gold')).toThrow('No section "gold"');
 });
 
 test('covers let light in, help against frost in order of weight, and come on rolls', () => {
-  for (const c of COVERS.all().values()) {
+  for (const c of SHIPPED.cover.values()) {
     // Heavy fabric lets least through; bare mesh lets all.
     expect(c.light).toBeGreaterThanOrEqual(0.4);
     expect(c.light).toBeLessThanOrEqual(c.kind === 'mesh' ? 1 : 0.95);
@@ -63,26 +59,26 @@ test('covers let light in, help against frost in order of weight, and come on ro
     expect(c.rolls.length > 2).toBe(!['film-double', 'glass', 'corrugated', 'twin-wall'].includes(c.key));
     expect(new Set(c.rolls.map((r) => r.key)).size).toBe(c.rolls.length);
   }
-  const help = (key: string): number => COVERS.find(key)?.frostHelpC ?? NaN;
+  const help = (key: string): number => SHIPPED.cover.get(key)?.frostHelpC ?? NaN;
   expect(help('fabric-50')).toBeGreaterThan(help('fabric-30'));
   expect(help('fabric-30')).toBeGreaterThan(help('fabric-19'));
   expect(help('net')).toBe(0);
 });
 
 test('stiff sheets have a thickness, a weight, sizes, and glazing its place in the table of covers', () => {
-  for (const s of SHEETS.all().values()) {
+  for (const s of SHIPPED.sheet.values()) {
     expect(s.thicknessMm).toBeGreaterThan(3);
     expect(s.kgPerM2).toBeGreaterThan(1);
     expect(s.kind === 'glazing').toBe(s.coverKey !== null);
-    if (s.coverKey !== null) expect(COVERS.find(s.coverKey)?.kind).toBe('glazing');
+    if (s.coverKey !== null) expect(SHIPPED.cover.get(s.coverKey)?.kind).toBe('glazing');
     expect(s.sizes.length > 0).toBe(s.key !== 'old-window');
     for (const size of s.sizes) expect(size.price).toBeGreaterThan(0);
   }
-  expect(() => stiffSheet('gold')).toThrow('No sheet "gold"');
+  expect(() => stiffSheet(SHIPPED, 'gold')).toThrow('No sheet "gold"');
 });
 
 test('hardware comes in packs', () => {
-  for (const item of HARDWARE.all().values()) {
+  for (const item of SHIPPED.item.values()) {
     expect(item.packSize).toBeGreaterThanOrEqual(1);
     expect(item.packPrice).toBeGreaterThan(0);
   }

@@ -1,33 +1,5 @@
-import { MM_PER_INCH } from '../units/length';
-import { table } from './table';
-
-/** A roll as the shop sells it; a price per metre means it is also cut to length. */
-export interface Roll {
-  readonly key: string;
-  readonly widthMm: number;
-  readonly lengthMm: number;
-  readonly price: number;
-}
-
-/** What goes over the frame. Figures are ordinary trade figures. */
-export interface CoverMaterial {
-  readonly key: string;
-  readonly name: string;
-  readonly kind: 'film' | 'fabric' | 'net' | 'shade' | 'glazing' | 'mesh';
-  /** Part of the sun's light that comes through. */
-  readonly light: number;
-  /** Degrees C by which a night inside stays milder. */
-  readonly frostHelpC: number;
-  /** Heat loss, W/m2K; null where air passes through. */
-  readonly uWPerM2K: number | null;
-  readonly kgPerM2: number;
-  /** Years it lasts in use: the middle of what is said of it. */
-  readonly lifeYears: number;
-  readonly rolls: readonly Roll[];
-  /** The face that goes outside, and how it is told; null where both are alike. */
-  readonly outerFace: string | null;
-  readonly source: string;
-}
+import { MM_PER_INCH } from '../base/length';
+import type { CoverMaterial, Roll } from './types';
 
 const FOOT = 12 * MM_PER_INCH;
 const TABLE = 'Trade table of covers: middle of the stated range';
@@ -237,8 +209,5 @@ export function lifeText({ lifeYears }: CoverMaterial): string {
   return lifeYears < 1 ? `about ${Math.round(lifeYears * 12)} months` : `about ${Math.round(lifeYears)} years`;
 }
 
-/** Every cover. */
-export const COVERS = table<CoverMaterial>('cover', [...SOFT, ...STIFF, MESH]);
-
-/** The cover of a key. @throws when the key is not in the catalogue. */
-export const coverMaterial = COVERS.get;
+/** Every cover that ships with the program. */
+export const COVERS: readonly CoverMaterial[] = [...SOFT, ...STIFF, MESH];

@@ -1,13 +1,6 @@
 /** What of the catalogue a gardener may change: every figure of every entry, by name. */
-import { MM_PER_INCH } from '../units/length';
-import { COVERS, type CoverMaterial } from './covers';
-import { FITS, type Fit } from './fits';
-import { HARDWARE, type HardwareItem } from './hardware';
-import { MATERIALS, type Material } from './materials';
-import { SECTIONS, type Section } from './sections';
-import { SHEETS, type StiffSheet } from './sheets';
-import type { Table } from './table';
-import { TOOLS, type Tool } from './tools';
+import { MM_PER_INCH } from '../base/length';
+import type { CoverMaterial, Fit, HardwareItem, Material, SectionSpec, StiffSheet, Tool } from './types';
 
 /** What a figure is measured in; lengths are kept in mm whatever they are shown in. */
 export type FigureUnit = 'mm' | 'kg/m³' | 'kg/m²' | 'GPa' | 'MPa' | 'part' | 'years' | '°C' | 'W/m²K' | 'piece' | 'm';
@@ -21,12 +14,6 @@ export interface EntryFigure<T> {
   readonly min: number;
   readonly max: number;
   readonly with: (value: number) => T;
-}
-
-/** The kinds of entry, each with its table and the figures of one entry. */
-interface Kind<T extends { readonly key: string; readonly name: string; readonly source: string }> {
-  readonly table: Table<T>;
-  readonly figures: (entry: T) => readonly EntryFigure<T>[];
 }
 
 const FOOT = 12 * MM_PER_INCH;
@@ -71,16 +58,22 @@ const sizeName =
   (size: { readonly key: string }): string =>
     size.key.slice(entry.key.length + 1);
 
-function barFigures(s: Section): readonly EntryFigure<Section>[] {
+function barFigures(s: SectionSpec): readonly EntryFigure<SectionSpec>[] {
   const { shape } = s;
-  const side = (key: string, label: string, value: number, put: (mm: number) => Section['shape'], least: number) => ({
+  const side = (
+    key: string,
+    label: string,
+    value: number,
+    put: (mm: number) => SectionSpec['shape'],
+    least: number,
+  ) => ({
     id: key,
     label,
     unit: 'mm' as const,
     value,
     min: least,
     max: 400,
-    with: (mm: number): Section => ({ ...s, shape: put(mm) }),
+    with: (mm: number): SectionSpec => ({ ...s, shape: put(mm) }),
   });
   return [
     ...(shape.kind === 'board'
@@ -147,24 +140,13 @@ const fitFigures = (f: Fit): readonly EntryFigure<Fit>[] => [
 
 const toolFigures = (t: Tool): readonly EntryFigure<Tool>[] => field(t, 'kerfMm', 'Saw’s own width', 'mm', [0, 10]);
 
-/** The kinds of entry that the catalogue holds. */
-export const KINDS = {
-  bar: { table: SECTIONS, figures: barFigures } satisfies Kind<Section>,
-  sheet: { table: SHEETS, figures: sheetFigures } satisfies Kind<StiffSheet>,
-  cover: { table: COVERS, figures: coverFigures } satisfies Kind<CoverMaterial>,
-  item: { table: HARDWARE, figures: itemFigures } satisfies Kind<HardwareItem>,
-  material: { table: MATERIALS, figures: materialFigures } satisfies Kind<Material>,
-  fit: { table: FITS, figures: fitFigures } satisfies Kind<Fit>,
-  tool: { table: TOOLS, figures: toolFigures } satisfies Kind<Tool>,
+/** The figures of an entry of each kind. */
+export const FIGURES = {
+  bar: barFigures,
+  sheet: sheetFigures,
+  cover: coverFigures,
+  item: itemFigures,
+  material: materialFigures,
+  fit: fitFigures,
+  tool: toolFigures,
 } as const;
-
-export type EntryKind = keyof typeof KINDS;
-export const ENTRY_KINDS = [
-  'bar',
-  'sheet',
-  'cover',
-  'item',
-  'material',
-  'fit',
-  'tool',
-] as const satisfies readonly EntryKind[];

@@ -1,5 +1,6 @@
-import { MM_PER_INCH } from '../units/length';
-import { isTube, shippedKey } from './sections';
+import { MM_PER_INCH } from '../base/length';
+import { shippedKey } from './sections';
+import type { SectionSpec } from './types';
 
 /** A moulded fitting that pipe is pushed into. */
 export type Fitting = 'elbow-45' | 'elbow-90' | 'tee' | 'three-way' | 'four-way';
@@ -15,11 +16,11 @@ const LAYING_IN: Readonly<Record<string, { readonly straight: number; readonly h
 };
 
 /** Whether fittings are moulded for a pipe. */
-export const isFitted = (key: string): boolean => isTube(key) && shippedKey(key) in LAYING_IN;
+export const isFitted = (s: SectionSpec): boolean => s.shape.kind === 'tube' && shippedKey(s) in LAYING_IN;
 
 /** What one fitting takes up of the distance from centre to centre, mm. @throws for a pipe without fittings. */
-export function takeUpMm(pipeKey: string, fitting: Fitting): number {
-  const sizes = LAYING_IN[shippedKey(pipeKey)];
-  if (!sizes) throw new Error(`No fittings for "${pipeKey}"`);
+export function takeUpMm(pipe: SectionSpec, fitting: Fitting): number {
+  const sizes = LAYING_IN[shippedKey(pipe)];
+  if (!sizes) throw new Error(`No fittings for "${pipe.key}"`);
   return (fitting === 'elbow-45' ? sizes.half : sizes.straight) * MM_PER_INCH;
 }

@@ -1,17 +1,4 @@
-import type { Aisle } from './sections';
-import { table } from './table';
-
-/** A thing counted by the piece and sold by the pack. Prices are made up. */
-export interface HardwareItem {
-  readonly key: string;
-  readonly name: string;
-  /** What one of it is called in a list: piece, metre. */
-  readonly unit: 'piece' | 'm';
-  readonly packSize: number;
-  readonly packPrice: number;
-  readonly aisle: Aisle;
-  readonly source: string;
-}
+import type { Aisle, HardwareItem } from './types';
 
 const FIXINGS: Aisle = 'Fasteners and hardware';
 const YARD: Aisle = 'Garden and yard';
@@ -35,7 +22,8 @@ const item = (
   source: PACK,
 });
 
-const ITEMS: readonly HardwareItem[] = [
+/** Every counted thing that ships with the program. */
+export const HARDWARE: readonly HardwareItem[] = [
   item('strap', 'two-hole pipe strap', 10, 4.5, PIPE),
   item('socket-cap', 'socket cap for a pipe foot', 1, 0.9, PIPE),
   item('end-cap', 'cap for a pipe or rod end', 10, 3.6, PIPE),
@@ -93,9 +81,3 @@ const ITEMS: readonly HardwareItem[] = [
   item('thread', 'UV thread for a seam in fabric', 100, 5.6, FIXINGS, 'm'),
   item('safety-film', 'safety film for glass', 1, 14, FIXINGS),
 ];
-
-/** Every counted thing. */
-export const HARDWARE = table<HardwareItem>('hardware', ITEMS);
-
-/** The hardware item of a key. @throws when the key is not in the catalogue. */
-export const hardwareItem = HARDWARE.get;

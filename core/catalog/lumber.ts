@@ -1,24 +1,24 @@
-import { MM_PER_INCH } from '../units/length';
-import type { Section, StockLength } from './sections';
+import { MM_PER_INCH } from '../base/length';
+import type { SectionSpec, StockLength } from './types';
 import { feet, metres } from './stock';
 
 const ACTUAL = 'Actual size of dressed North American lumber; nominal in the name';
 
-function board(key: string, thicknessIn: number, widthIn: number, stock: StockLength[]): Section {
+function board(key: string, thicknessIn: number, widthIn: number, stock: StockLength[]): SectionSpec {
   return {
     key,
     name: key,
-    material: 'spruce',
+    materialKey: 'spruce',
     shape: { kind: 'board', thicknessMm: thicknessIn * MM_PER_INCH, widthMm: widthIn * MM_PER_INCH },
     stock,
-    tool: 'circular saw',
+    toolKey: 'circular saw',
     squareMm: MM_PER_INCH / 4,
     aisle: 'Lumber',
     source: ACTUAL,
   };
 }
 
-function metricBoard(thicknessMm: number, widthMm: number, perMetre: number): Section {
+function metricBoard(thicknessMm: number, widthMm: number, perMetre: number): SectionSpec {
   return {
     ...board(
       `${thicknessMm}x${widthMm} mm`,
@@ -30,7 +30,7 @@ function metricBoard(thicknessMm: number, widthMm: number, perMetre: number): Se
     source: 'Metric sawn and planed stock, size as named',
   };
 }
-const SPRUCE: readonly Section[] = [
+const SPRUCE: readonly SectionSpec[] = [
   board('1x2', 0.75, 1.5, feet([[8, 2.1]])),
   board('1x3', 0.75, 2.5, feet([[8, 2.9]])),
   board(
@@ -164,13 +164,13 @@ const SPRUCE: readonly Section[] = [
   metricBoard(45, 195, 6.8),
 ];
 
-const TREATED: readonly Section[] = SPRUCE.map((s) => ({
+const TREATED: readonly SectionSpec[] = SPRUCE.map((s) => ({
   ...s,
   key: `${s.key} treated`,
   name: `${s.name} treated`,
-  material: 'treated' as const,
+  materialKey: 'treated' as const,
   stock: s.stock.map((bar) => ({ ...bar, price: Math.round(bar.price * 1.45 * 100) / 100 })),
 }));
 
 /** Every board that ships with the program, untreated and treated. */
-export const LUMBER: readonly Section[] = [...SPRUCE, ...TREATED];
+export const LUMBER: readonly SectionSpec[] = [...SPRUCE, ...TREATED];

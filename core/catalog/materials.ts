@@ -1,21 +1,7 @@
-import { table } from './table';
+import type { Material } from './types';
 
-export type MaterialKey = 'spruce' | 'treated' | 'pvc' | 'pe' | 'wire' | 'steel';
-
-/** What a member is made of, with the figures that strength and weight need. */
-export interface Material {
-  readonly key: MaterialKey;
-  readonly name: string;
-  readonly densityKgPerM3: number;
-  readonly eGPa: number;
-  /** Stiffness left after weeks under load, as a part of E. */
-  readonly longTermFactor: number;
-  /** Design bending stress for timber, yield for steel; plastics are limited by fibre strain instead. */
-  readonly limitMPa: number | null;
-  readonly source: string;
-}
-
-const SHIPPED: readonly Material[] = [
+/** Every material that bars are made of. */
+export const MATERIALS: readonly Material[] = [
   {
     key: 'spruce',
     name: 'spruce or pine',
@@ -71,6 +57,3 @@ const SHIPPED: readonly Material[] = [
     source: 'Mild steel: E 200 GPa, yield 240 MPa',
   },
 ];
-
-/** Every material that bars are made of. */
-export const MATERIALS = table<Material>('material', SHIPPED);

@@ -1,19 +1,16 @@
+import type { Outline } from '../outline';
+import { quickShop } from '../cut';
+import { ENTRY_KINDS, SHIPPED, coverMaterial, section } from './catalog';
 import fc from 'fast-check';
-import { familyOf } from '../families';
-import { demoGarden } from '../files/demo';
-import { type Cover, type Garden, checkGarden } from '../files/garden';
-import { pricedThings, pricesCsv, readPricesCsv } from '../files/prices';
-import { readGarden, writeGarden } from '../files/read';
-import { type Outline, outline, quickShop } from '../plan';
-import { COVERS, coverMaterial } from './covers';
-import { ENTRY_KINDS, KINDS } from './figures';
-import { NOTHING_OWN, type OwnCatalog, figuresOf, putInForce } from './own';
-import { SECTIONS, section, tubeShape } from './sections';
-import { TOOLS } from './tools';
+import { familyOf } from '../build/families';
+import { demoGarden } from '../garden/demo';
+import { type Cover, type Garden, checkGarden } from '../garden/garden';
+import { pricedThings, pricesCsv, readPricesCsv } from '../show/prices';
+import { readGarden, writeGarden } from '../garden/read';
+import { outline } from '../plan';
+import { type Entry, NOTHING_OWN, type OwnCatalog, catalogOf, entryOf, figuresOf } from './own';
+import { tubeShape } from './sections';
 
-afterEach(() => {
-  putInForce(NOTHING_OWN);
-});
 const withOwn = (own: Partial<OwnCatalog>): Garden => ({ ...demoGarden(), catalog: { ...NOTHING_OWN, ...own } });
 const figure = (kind: OwnCatalog['figures'][number]['kind'], key: string, id: string, value: number) => ({
   kind,
@@ -34,9 +31,9 @@ const faultsOf = (garden: Garden): readonly string[] => {
 
 test('a changed figure changes every plan that leans on it, and says whose it is', () => {
   const before = drawn(demoGarden());
-  const frame = before.assembly.members.find((m) => m.part.includes('board'))?.sectionKey ?? '2x4';
+  const frame = before.assembly.members.find((m) => m.part.includes('board'))?.section.key ?? '2x4';
   const after = drawn(withOwn({ figures: [figure('bar', frame, 'thicknessMm', 45)] }));
-  expect(section(frame)).toMatchObject({ source: 'Your own figure: measured' });
+  expect(section(after.site.catalog, frame)).toMatchObject({ source: 'Your own figure: measured' });
   expect(after.assembly.members.map((m) => m.lengthMm)).not.toEqual(before.assembly.members.map((m) => m.lengthMm));
   const lighter = drawn(withOwn({ figures: [figure('cover', 'film-uv', 'frostHelpC', 4)] }));
   expect(lighter.coldest.value).toBeCloseTo(before.coldest.value - 1.5, 9);
@@ -64,24 +61,25 @@ test('a thing of one’s own is offered beside what it is like, cut, priced, and
   };
   const garden = withOwn(own);
   const cover = garden.covers[0] as Cover;
-  const built = drawn(garden).assembly;
+  const built = drawn(garden);
   const options = familyOf(cover.family)
     .questions(cover.answers, built)
     .flatMap((q) => (q.kind === 'choice' ? q.options.map((o) => `${q.id} ${o.value}`) : []));
   expect(options).toEqual(expect.arrayContaining(['frame own-larch', 'cover own-film']));
   garden.covers[0] = { ...cover, answers: { ...cover.answers, frame: 'own-larch', cover: 'own-film' } } as Cover;
   const o = drawn(garden);
-  expect(o.assembly.members.some((m) => m.sectionKey === 'own-larch')).toBe(true);
+  expect(o.assembly.members.some((m) => m.section.key === 'own-larch')).toBe(true);
   expect(quickShop(o)?.lines.map((l) => l.name)).toEqual(expect.arrayContaining(['Larch 2x4', 'Neighbour’s film']));
-  expect(pricedThings().map((t) => t.key)).toEqual(
+  expect(pricedThings(catalogOf(garden.catalog)).map((t) => t.key)).toEqual(
     expect.arrayContaining(['bar own-larch 4000', 'bar own-larch treated 2438', 'roll own-film 10x25 ft']),
   );
   expect(readGarden(writeGarden(garden))).toEqual({ ok: true, value: garden });
-  // Taken out of the catalogue while a cover is made of it: refused, and the old catalogue stays in force.
+  // Taken out of the catalogue while a cover is made of it: refused.
   expect(faultsOf({ ...garden, catalog: NOTHING_OWN })).toEqual(
     expect.arrayContaining(['covers[0].answers.frame: must be a board in the catalogue']),
   );
-  expect(SECTIONS.find('own-larch')?.name).toBe('Larch 2x4');
+  expect(o.site.catalog.bar.get('own-larch')?.name).toBe('Larch 2x4');
+  expect(SHIPPED.bar.get('own-larch')).toBeUndefined();
 });
 
 test.each([
@@ -101,24 +99,21 @@ test.each([
   [{ sizes: [{ kind: 'bar' as const, key: '2x4', lengthMm: 2438.4, price: 1 }] }, '2x4 is sold in that size already'],
 ])('what cannot be in a catalogue is named: %#', (own, message) => {
   expect(faultsOf(withOwn(own)).join('\n')).toContain(message);
-  expect(tubeShape(section('pvc-1')).insideMm).toBeCloseTo(26.64, 1);
+  expect(tubeShape(section(SHIPPED, 'pvc-1')).insideMm).toBeCloseTo(26.64, 1);
 });
 
 test('whatever figure is changed within its bounds, every cover is planned or says why not', () => {
   const all = ENTRY_KINDS.flatMap((kind) =>
-    [...KINDS[kind].table.shipped.values()].flatMap((entry) =>
-      figuresOf(kind, entry).map((f) => ({ kind, key: entry.key, f })),
-    ),
+    [...SHIPPED[kind].values()].flatMap((entry) => figuresOf(kind, entry).map((f) => ({ kind, key: entry.key, f }))),
   );
   fc.assert(
     fc.property(fc.constantFrom(...all), fc.double({ min: 0, max: 1, noNaN: true }), ({ kind, key, f }, part) => {
       const garden = withOwn({ figures: [figure(kind, key, f.id, f.min + part * (f.max - f.min))] });
       const read = checkGarden(garden);
       if (!read.ok) return;
-      expect(figuresOf(kind, KINDS[kind].table.get(key)).find((x) => x.id === f.id)?.value).toBeCloseTo(
-        f.min + part * (f.max - f.min),
-        9,
-      );
+      expect(
+        figuresOf(kind, entryOf(catalogOf(garden.catalog), kind, key) as Entry).find((x) => x.id === f.id)?.value,
+      ).toBeCloseTo(f.min + part * (f.max - f.min), 9);
       for (const cover of read.value.covers) {
         const made = outline(read.value, cover);
         if (!made.ok) expect(made.faults[0]?.message.length).toBeGreaterThan(10);
@@ -130,7 +125,7 @@ test('whatever figure is changed within its bounds, every cover is planned or sa
 
 test('shipped entries all have figures that can be changed, each within its own bounds', () => {
   for (const kind of ENTRY_KINDS)
-    for (const entry of KINDS[kind].table.shipped.values()) {
+    for (const entry of SHIPPED[kind].values()) {
       const figures = figuresOf(kind, entry);
       expect(new Set(figures.map((f) => f.id)).size).toBe(figures.length);
       for (const f of figures) {
@@ -138,32 +133,45 @@ test('shipped entries all have figures that can be changed, each within its own 
         expect(f.value).toBeLessThanOrEqual(f.max);
       }
     }
-  expect(COVERS.all().size).toBeGreaterThan(10);
-  expect(coverMaterial('net').uWPerM2K).toBeNull();
+  expect(SHIPPED.cover.size).toBeGreaterThan(10);
+  expect(coverMaterial(SHIPPED, 'net').uWPerM2K).toBeNull();
 });
 
 test('prices of one’s own things go out as CSV and come back the same, whatever they are called', () => {
-  putInForce({
+  const catalog = catalogOf({
     ...NOTHING_OWN,
     things: [{ kind: 'item', key: '=own', name: '=2+5 nuts, "brass"', like: 'strap' }],
     sizes: [{ kind: 'sheet', key: 'corrugated', widthMm: 660, lengthMm: 4267, price: 44 }],
   });
   const prices = { 'pack =own': 3.2, 'sheet corrugated 660x4267 mm': 41.5 };
-  const text = pricesCsv(prices);
+  const text = pricesCsv(catalog, prices);
   // No cell begins as a formula does.
   for (const row of text.split('\r\n')) expect(row.split(',').some((cell) => /^"?[=+@]/.test(cell))).toBe(false);
-  expect(readPricesCsv(text)).toEqual({ ok: true, value: prices });
+  expect(readPricesCsv(catalog, text)).toEqual({ ok: true, value: prices });
 });
 
-test('the same own catalogue again is neither built nor put again; another takes its place and gives the first back', () => {
-  const one: OwnCatalog = { ...NOTHING_OWN, figures: [figure('tool', 'hand saw', 'kerfMm', 2)] };
-  expect(putInForce(one)).toBe(NOTHING_OWN);
-  const entry = TOOLS.get('hand saw');
-  expect(entry.kerfMm).toBe(2);
-  expect(putInForce(one)).toBe(one);
-  expect(TOOLS.get('hand saw')).toBe(entry);
-  expect(putInForce(NOTHING_OWN)).toBe(one);
-  expect(TOOLS.get('hand saw').kerfMm).toBeCloseTo(25.4 / 16, 9);
-  putInForce(one);
-  expect(TOOLS.get('hand saw')).toBe(entry);
+test('gardens with different figures, planned by turns, each give what they give alone', () => {
+  const heavy = withOwn({
+    figures: [figure('bar', '2x4', 'widthMm', 95), figure('tool', 'circular saw', 'kerfMm', 6)],
+  });
+  const plain = demoGarden();
+  const alone = [heavy, plain].map((g) => JSON.stringify(planOf(g)));
+  const turns = [heavy, plain, heavy, plain].map((g) => drawn(g));
+  const cuts = turns.map((o) => JSON.stringify([o.assembly, o.checks, quickShop(o)]));
+  expect(cuts[0]).toBe(alone[0]);
+  expect(cuts[2]).toBe(cuts[0]);
+  expect(cuts[3]).toBe(cuts[1]);
+  expect(cuts[0]).not.toBe(cuts[1]);
+  expect([heavy, plain].map((g) => JSON.stringify(planOf(g)))).toEqual(alone);
+  // Writing or checking one garden changes nothing of the other.
+  writeGarden(heavy);
+  checkGarden(heavy);
+  expect(JSON.stringify(planOf(plain))).toBe(alone[1]);
+  // An own catalogue is built once, and the shipped one is never touched.
+  expect(catalogOf(heavy.catalog)).toBe(catalogOf(heavy.catalog));
+  expect(SHIPPED.bar.get('2x4')?.shape).toMatchObject({ widthMm: 3.5 * 25.4 });
+  function planOf(garden: Garden): unknown {
+    const o = drawn(garden);
+    return [o.assembly, o.checks, quickShop(o)];
+  }
 });

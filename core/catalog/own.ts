@@ -1,10 +1,16 @@
 /** A garden's own catalogue: figures it has measured, sizes its shop sells, things that do not ship with the program. */
 import { z } from 'zod';
-import type { CoverMaterial } from './covers';
-import { ENTRY_KINDS, type EntryFigure, type EntryKind, KINDS } from './figures';
-import type { Section } from './sections';
-import type { StiffSheet } from './sheets';
-import type { Table } from './table';
+import {
+  type Catalog,
+  ENTRY_KINDS,
+  type Entries,
+  type EntryKind,
+  SHIPPED,
+  SHIPPED_ENTRIES,
+  catalogFrom,
+} from './catalog';
+import { type EntryFigure, FIGURES } from './figures';
+import type { CoverMaterial, SectionSpec, StiffSheet } from './types';
 
 const key = z.string().min(1).max(60);
 const lengthMm = z.number().positive().max(300_000);
@@ -94,7 +100,7 @@ function withSize(kind: 'bar' | 'sheet' | 'cover', entry: Entry, size: OwnCatalo
   };
   switch (kind) {
     case 'bar': {
-      const bar = entry as Section;
+      const bar = entry as SectionSpec;
       return { ...bar, stock: [...bar.stock, { lengthMm: size.lengthMm, price: size.price }] } as Entry;
     }
     case 'sheet': {
@@ -109,54 +115,52 @@ function withSize(kind: 'bar' | 'sheet' | 'cover', entry: Entry, size: OwnCatalo
 }
 
 function hasSize(entry: Entry, { widthMm, lengthMm: long }: OwnCatalog['sizes'][number]): boolean {
-  const e = entry as Partial<Section & StiffSheet & CoverMaterial>;
+  const e = entry as Partial<SectionSpec & StiffSheet & CoverMaterial>;
   const same = (s: { readonly widthMm?: number; readonly lengthMm: number }): boolean =>
     Math.abs(s.lengthMm - long) < 1 && (widthMm === undefined || Math.abs((s.widthMm ?? widthMm) - widthMm) < 1);
   return [...(e.stock ?? []), ...(e.sizes ?? []), ...(e.rolls ?? [])].some(same);
 }
 
 interface Built {
-  readonly tables: Readonly<Record<EntryKind, ReadonlyMap<string, Entry>>>;
+  readonly catalog: Catalog;
   readonly faults: readonly OwnFault[];
 }
 
-const tableOf = (kind: EntryKind): Table<Entry> => KINDS[kind].table as unknown as Table<Entry>;
-
-/** The entry in force of a kind and key. */
-export function entryOf(kind: EntryKind, entryKey: string): Entry | undefined {
-  return tableOf(kind).find(entryKey);
+/** The entry of a kind and key in a catalogue. */
+export function entryOf(catalog: Entries, kind: EntryKind, entryKey: string): Entry | undefined {
+  return catalog[kind].get(entryKey);
 }
 
 /** The figures of an entry, whatever its kind. */
 export function figuresOf(kind: EntryKind, entry: Entry): readonly EntryFigure<Entry>[] {
-  return (KINDS[kind].figures as unknown as (e: Entry) => readonly EntryFigure<Entry>[])(entry);
+  return (FIGURES[kind] as unknown as (e: Entry) => readonly EntryFigure<Entry>[])(entry);
 }
 
 /** A pipe has a wall: nothing else that is within its bounds is impossible. */
 function sound(entry: Entry): boolean {
-  const shape = (entry as Partial<Section>).shape;
+  const shape = (entry as Partial<SectionSpec>).shape;
   return shape?.kind !== 'tube' || shape.insideMm < shape.outsideMm - 0.1;
 }
 
-/** Own catalogues that are built already: one is checked and put in force with every edit, and seldom changes. */
+/** Own catalogues that are built already: one is asked for with every edit, and seldom changes. */
 const known = new WeakMap<OwnCatalog, Built>();
 
 /** The shipped catalogue with a garden's own over it, and what of that is wrong. */
 function built(own: OwnCatalog): Built {
+  if (isEmpty(own)) return { catalog: SHIPPED, faults: [] };
   const found = known.get(own) ?? build(own);
   known.set(own, found);
   return found;
 }
 
 function build(own: OwnCatalog): Built {
-  const tables = Object.fromEntries(ENTRY_KINDS.map((kind) => [kind, new Map(tableOf(kind).shipped)])) as Record<
-    EntryKind,
-    Map<string, Entry>
-  >;
+  const tables = Object.fromEntries(
+    ENTRY_KINDS.map((kind) => [kind, new Map<string, Entry>(SHIPPED_ENTRIES[kind])]),
+  ) as Record<EntryKind, Map<string, Entry>>;
   const faults: OwnFault[] = [];
   own.things.forEach((thing, i) => {
     const entries = tables[thing.kind];
-    const base = tableOf(thing.kind).shipped.get(thing.like);
+    const base = entryOf(SHIPPED_ENTRIES, thing.kind, thing.like);
     if (!base) {
       faults.push({
         path: ['things', i, 'like'],
@@ -170,7 +174,7 @@ function build(own: OwnCatalog): Built {
     }
     entries.set(thing.key, after(base, thing.key, thing.name));
     // Boards come untreated and treated, as the shipped ones do.
-    const treated = tableOf('bar').shipped.get(`${thing.like} treated`);
+    const treated = entryOf(SHIPPED_ENTRIES, 'bar', `${thing.like} treated`);
     if (thing.kind === 'bar' && treated)
       entries.set(`${thing.key} treated`, after(treated, `${thing.key} treated`, `${thing.name} treated`));
   });
@@ -214,30 +218,20 @@ function build(own: OwnCatalog): Built {
         message: `the inside of ${entry.name} must be less than its outside`,
       });
   }
-  return { tables, faults };
-}
-
-let inForce = NOTHING_OWN;
-
-/** Everything that is wrong with a garden's own catalogue; nothing is put in force. */
-export function ownFaults(own: OwnCatalog): readonly OwnFault[] {
-  return isEmpty(own) ? [] : built(own).faults;
+  // Every change of an entry gives one of its own kind.
+  return { catalog: catalogFrom(tables as unknown as Entries), faults };
 }
 
 function isEmpty(own: OwnCatalog): boolean {
   return own.figures.length === 0 && own.things.length === 0 && own.sizes.length === 0;
 }
 
-/**
- * Puts the shipped catalogue in force with a garden's own over it, for everything that is worked out from here on. Whoever works
- * with a garden calls it first; with the same catalogue again it costs nothing.
- * @returns the own catalogue that was in force before
- */
-export function putInForce(own: OwnCatalog): OwnCatalog {
-  const before = inForce;
-  if (own === inForce || (isEmpty(own) && isEmpty(inForce))) return before;
-  const { tables } = built(own);
-  for (const kind of ENTRY_KINDS) tableOf(kind).put(tables[kind]);
-  inForce = own;
-  return before;
+/** Everything that is wrong with a garden's own catalogue. */
+export function ownFaults(own: OwnCatalog): readonly OwnFault[] {
+  return built(own).faults;
+}
+
+/** The catalogue of a garden: the shipped one with the garden's own over it; what is faulty in that is left out. */
+export function catalogOf(own: OwnCatalog): Catalog {
+  return built(own).catalog;
 }

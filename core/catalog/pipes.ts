@@ -1,25 +1,25 @@
-import { MM_PER_INCH } from '../units/length';
-import type { MaterialKey } from './materials';
-import type { Section, StockLength } from './sections';
+import { MM_PER_INCH } from '../base/length';
+import type { MaterialKey } from './types';
+import type { SectionSpec, StockLength } from './types';
 import { feet, metres } from './stock';
 
 function tube(
   key: string,
   name: string,
-  material: MaterialKey,
+  materialKey: MaterialKey,
   outsideMm: number,
   insideMm: number,
   stock: StockLength[],
   source: string,
-): Section {
+): SectionSpec {
   return {
     key,
     name,
-    material,
+    materialKey,
     shape: { kind: 'tube', outsideMm, insideMm },
     stock,
     // Steel pipe and rod are sawn; wire and plastic are sheared.
-    tool: material === 'steel' && outsideMm > 6 ? 'hand saw' : 'shear',
+    toolKey: materialKey === 'steel' && outsideMm > 6 ? 'hand saw' : 'shear',
     squareMm: 0,
     aisle: 'Pipe and conduit',
     source,
@@ -35,7 +35,7 @@ const WIRE = 'Galvanized steel wire, gauge as named; sold by the coil';
 const ROD = 'Deformed reinforcing bar, ASTM A615 nominal diameter';
 
 /** Every pipe, rod and wire that ships with the program. */
-export const PIPES: readonly Section[] = [
+export const PIPES: readonly SectionSpec[] = [
   tube(
     'pvc-1/2',
     '1/2 PVC',

@@ -1,12 +1,9 @@
-import type { Roll } from './covers';
-import type { HardwareItem } from './hardware';
-import type { Section, StockLength } from './sections';
-import type { SheetSize } from './sheets';
+import type { HardwareItem, Roll, SectionSpec, SheetSize, StockLength } from './types';
 
 /** Prices that differ from the shipped ones, by price key. */
 export type PriceList = Readonly<Record<string, number>>;
 
-export function barPriceKey(s: Section, bar: StockLength): string {
+export function barPriceKey(s: SectionSpec, bar: StockLength): string {
   return `bar ${s.key} ${Math.round(bar.namedMm ?? bar.lengthMm)}`;
 }
 export function packPriceKey(item: HardwareItem): string {
@@ -19,7 +16,7 @@ export function sheetPriceKey(size: SheetSize): string {
   return `sheet ${size.key}`;
 }
 
-export function barPrice(prices: PriceList, s: Section, bar: StockLength): number {
+export function barPrice(prices: PriceList, s: SectionSpec, bar: StockLength): number {
   return prices[barPriceKey(s, bar)] ?? bar.price;
 }
 export function packPrice(prices: PriceList, item: HardwareItem): number {

@@ -1,32 +1,5 @@
-import { MM_PER_INCH } from '../units/length';
-import { table } from './table';
-
-/** A sheet as the shop sells it. Prices are made up. */
-export interface SheetSize {
-  readonly key: string;
-  readonly widthMm: number;
-  /** Channels and corrugations run along the length. */
-  readonly lengthMm: number;
-  readonly price: number;
-}
-
-/** Stiff sheets: cut by outline. Glass in an old window is taken as it is and has no sizes to buy. */
-export interface StiffSheet {
-  readonly key: string;
-  readonly name: string;
-  readonly kind: 'plywood' | 'glazing';
-  readonly thicknessMm: number;
-  readonly kgPerM2: number;
-  /** Its light and warmth in the table of covers; null where it is not glazing. */
-  readonly coverKey: string | null;
-  /** Greatest span between bars under 1 kPa, mm; null where it is not laid as a roof. */
-  readonly spanAtOneKpaMm: number | null;
-  /** Must lie with its channels down the slope. */
-  readonly channels: boolean;
-  readonly kerfMm: number;
-  readonly sizes: readonly SheetSize[];
-  readonly source: string;
-}
+import { MM_PER_INCH } from '../base/length';
+import type { SheetSize, StiffSheet } from './types';
 
 const FOOT = 12 * MM_PER_INCH;
 const sizes = (
@@ -56,7 +29,8 @@ function plywood(name: string, thicknessMm: number, kgPerM2: number, full: numbe
   };
 }
 
-const SHIPPED: readonly StiffSheet[] = [
+/** Every stiff sheet that ships with the program. */
+export const SHEETS: readonly StiffSheet[] = [
   plywood('1/4', 6.4, 3.3, 31, 11),
   plywood('3/8', 9.5, 4.9, 39, 14),
   plywood('1/2', 12.7, 6.5, 46, 17),
@@ -108,9 +82,3 @@ const SHIPPED: readonly StiffSheet[] = [
     source: 'Glass 7.5 kg/m2 and its wooden sash; weigh your own',
   },
 ];
-
-/** Every stiff sheet. */
-export const SHEETS = table<StiffSheet>('sheet', SHIPPED);
-
-/** The stiff sheet of a key. @throws when the key is not in the catalogue. */
-export const stiffSheet = SHEETS.get;

@@ -1,5 +1,5 @@
-import { MM_PER_INCH } from '../units/length';
-import type { StockLength } from './sections';
+import { MM_PER_INCH } from '../base/length';
+import type { StockLength } from './types';
 
 const FOOT = 12 * MM_PER_INCH;
 /** Stock lengths in feet with their prices. */

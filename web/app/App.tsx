@@ -27,7 +27,7 @@ function Demo(): ReactNode {
   useEffect(() => {
     const open = async (): Promise<void> => {
       const there = (await database.gardens.get(DEMO_ID)) !== undefined && (await dispatch(openStored(DEMO_ID)));
-      const { demoGarden } = await import('../../core/files/demo');
+      const { demoGarden } = await import('../../core/garden/demo');
       if (!there) await dispatch(addGarden(DEMO_ID, demoGarden()));
       void navigate('/bench/winter-lid', { replace: true });
     };

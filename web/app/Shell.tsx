@@ -1,12 +1,12 @@
 import { type ReactNode, memo, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import type { LengthUnit } from '../../core/units/length';
+import type { LengthUnit } from '../../core/base/length';
 import { Button, Select } from '../parts/controls';
 import { useCurrent } from './current';
 import { useApp, useAppDispatch, useEdit } from './hooks';
 import { Keys, useKeys } from './keys';
-import { warmUp } from '../workers/planClient';
+import { warmUp } from '../work/planClient';
 import { redo, said, settle, undo } from './store';
 import { THEMES, type ThemeName } from './theme';
 

@@ -1,18 +1,17 @@
+import type { Outline } from '../../core/outline';
+import { AISLES } from '../../core/catalog/types';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { coverMaterial } from '../../core/catalog/covers';
-import { AISLES } from '../../core/catalog/sections';
-import { sheetSize } from '../../core/cover/rolls';
-import { type Figure, amount } from '../../core/figure';
-import type { Cover } from '../../core/files/garden';
-import type { Outline } from '../../core/plan';
-import type { ShoppingList } from '../../core/buying/shopping';
-import { formatAmount } from '../../core/units/amount';
+import { sheetSize } from '../../core/make/rolls/rolls';
+import { type Figure, amount } from '../../core/base/figure';
+import type { Cover } from '../../core/garden/garden';
+import type { ShoppingList } from '../../core/make/buying/shopping';
+import { formatAmount } from '../../core/base/amount';
 import { Button } from '../parts/controls';
 import { Why } from '../parts/Why';
 import { useUnits } from './hooks';
-import { type WorkState, useOutline, useWork } from './usePlan';
+import { type WorkState, useOutline, useWork } from '../work/usePlan';
 
 const Bar = styled.footer`
   display: flex;
@@ -83,8 +82,8 @@ function figures(
 ): readonly { readonly id: string; readonly name: string; readonly figure: Figure; readonly text?: string }[] {
   const weakest = o.strengths[0];
   const snow = weakest && Number.isFinite(weakest.wetSnowMm) ? weakest.figures[0] : undefined;
-  const sheet = o.assembly.sheets.find((s) => coverMaterial(s.coverKey).kind !== 'mesh');
-  const mesh = o.assembly.sheets.filter((s) => coverMaterial(s.coverKey).kind === 'mesh');
+  const sheet = o.assembly.sheets.find((s) => s.cover.kind !== 'mesh');
+  const mesh = o.assembly.sheets.filter((s) => s.cover.kind === 'mesh');
   const pieces = [...o.assembly.members, ...o.assembly.panels, ...mesh];
   const size = sheet && sheetSize(sheet);
   const { units } = o.garden;

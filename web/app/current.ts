@@ -1,6 +1,6 @@
 import { useParams } from 'react-router';
-import type { Bed } from '../../core/bed/bed';
-import type { Cover } from '../../core/files/garden';
+import type { Bed } from '../../core/site/bed';
+import type { Cover } from '../../core/garden/garden';
 import { useApp } from './hooks';
 
 let lastBed: string | undefined;

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { demoGarden } from '../../core/files/demo';
+import { demoGarden } from '../../core/garden/demo';
 import { type Database, type Edit, deleteGarden, loadGarden, openDatabase, saveGarden } from './db';
 import { freshName, newId } from './names';
 

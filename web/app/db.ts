@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Patch } from 'immer';
-import type { Garden } from '../../core/files/garden';
+import type { Garden } from '../../core/garden/garden';
 
 /** One step of the gardener's work, kept so that undo survives a reload. */
 export interface Edit {

@@ -1,9 +1,11 @@
+import { catalogOf } from '../../core/catalog/own';
+import type { Catalog } from '../../core/catalog/catalog';
 import { useCallback } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import type { Draft } from 'immer';
-import type { Preferences } from '../../core/units/amount';
-import type { Cover, Garden } from '../../core/files/garden';
-import { type Fault, type Result, failAll, ok } from '../../core/result';
+import type { Preferences } from '../../core/base/amount';
+import type { Cover, Garden } from '../../core/garden/garden';
+import { type Fault, type Result, failAll, ok } from '../../core/base/result';
 import { type AppState, type AppStore, edit } from './store';
 
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
@@ -11,14 +13,25 @@ export const useApp = useSelector.withTypes<AppState>();
 
 /** The open garden; places are only shown when there is one. */
 export function useGarden(): Garden {
-  const doc = useApp((s) => s.open?.doc);
-  if (!doc) throw new Error('A place was shown with no garden open');
-  return doc;
+  return useOf((garden) => garden);
+}
+
+/** Something of the open garden: drawn again only when that changes. */
+export function useOf<T>(pick: (garden: Garden) => T): T {
+  return useApp((s) => {
+    if (!s.open) throw new Error('A place was shown with no garden open');
+    return pick(s.open.doc);
+  });
 }
 
 /** The open garden's own units. */
 export function useUnits(): Preferences {
-  return useGarden().units;
+  return useOf((g) => g.units);
+}
+
+/** The catalogue of the open garden. */
+export function useCatalog(): Catalog {
+  return catalogOf(useOf((g) => g.catalog));
 }
 
 /** Makes one named change to the garden; gives the faults that kept it from being made. */

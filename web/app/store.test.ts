@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { demoGarden } from '../../core/files/demo';
+import { demoGarden } from '../../core/garden/demo';
 import { type Database, openDatabase } from './db';
 import { type AppStore, addGarden, createStore, edit, heardSave, openStored, redo, settle, undo } from './store';
 

@@ -6,9 +6,8 @@ import {
   createSlice,
 } from '@reduxjs/toolkit';
 import { type Draft, applyPatches, enablePatches, produceWithPatches } from 'immer';
-import { putInForce } from '../../core/catalog/own';
-import { type Fault } from '../../core/result';
-import { type Garden, checkGarden } from '../../core/files/garden';
+import { type Fault } from '../../core/base/result';
+import { type Garden, checkEdit, checkGarden } from '../../core/garden/garden';
 import { type Database, EDITS_KEPT, type Edit, type GardenRow, loadGarden, saveGarden } from './db';
 
 enablePatches();
@@ -76,17 +75,11 @@ export interface World {
 }
 
 export function createStore(world: World) {
-  const store = configureStore({
+  return configureStore({
     reducer: slice.reducer,
     middleware: (defaults) =>
       defaults({ thunk: { extraArgument: world }, immutableCheck: false, serializableCheck: false }),
   });
-  // First of all listeners, so that every screen reads the catalogue of the garden it shows.
-  store.subscribe(() => {
-    const catalog = store.getState().open?.doc.catalog;
-    if (catalog) putInForce(catalog);
-  });
-  return store;
 }
 
 export type AppStore = ReturnType<typeof createStore>;
@@ -125,7 +118,7 @@ function save(force = false): Thunk<Promise<void>> {
 }
 
 /**
- * Makes one change to the open garden: checked whole against the schema, undoable, saved at once.
+ * Makes one change to the open garden: what it touches is checked, undoable, saved at once.
  * @returns the faults that kept it from being made; empty when it was made
  */
 export function edit(label: string, recipe: (garden: Draft<Garden>) => void): Thunk<readonly Fault[]> {
@@ -134,8 +127,8 @@ export function edit(label: string, recipe: (garden: Draft<Garden>) => void): Th
     if (!open) return [{ field: 'garden', message: 'Open a garden first.' }];
     const [doc, patches, inverse] = produceWithPatches(open.doc, (draft: Draft<Garden>) => void recipe(draft));
     if (patches.length === 0) return [];
-    const read = checkGarden(doc);
-    if (!read.ok) return read.faults;
+    const faults = checkEdit(open.doc, doc);
+    if (faults.length > 0) return faults;
     const edits = [...open.edits.slice(0, open.at), { label, patches, inverse }].slice(-EDITS_KEPT);
     dispatch(worked({ doc, edits, at: edits.length }));
     void dispatch(save());

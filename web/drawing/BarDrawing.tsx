@@ -1,7 +1,7 @@
+import type { Section } from '../../core/catalog/types';
 import type { ReactNode } from 'react';
-import type { CutPiece, SectionBar } from '../../core/cutting/bars';
-import { section } from '../../core/catalog/sections';
-import { formatLength } from '../../core/units/length';
+import type { CutPiece, SectionBar } from '../../core/make/cutting/bars';
+import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 import { labelRows } from './labelRows';
 
@@ -19,7 +19,7 @@ const HALO = { paintOrder: 'stroke', stroke: 'var(--ground)', strokeWidth: 4 } a
 
 interface BarProps {
   readonly bar: SectionBar;
-  readonly sectionKey: string;
+  readonly section: Section;
   readonly width: number;
   /** Longest bar of the page, so that all are at one scale. */
   readonly longestMm: number;
@@ -28,14 +28,14 @@ interface BarProps {
 /** The corners of a piece on its bar: slanted where its ends are; ripped or tapered ones still as their blank. */
 function pieceOutline(
   p: CutPiece,
-  sectionKey: string,
+  section: Section,
   scale: number,
   from: number,
   y: number,
   w: number,
   h: number,
 ): string {
-  const { shape } = section(sectionKey);
+  const { shape } = section;
   const wide = shape.kind === 'board' ? shape.widthMm : 0;
   const [a, b] = (p.endAnglesDeg ?? [0, 0]).map((deg) => wide * Math.tan((deg * Math.PI) / 180) * scale);
   const [left = 0, right = 0] = [a, b];
@@ -50,12 +50,12 @@ function pieceOutline(
 }
 
 /** One bar to scale: its pieces by tag, marks that run from the tape's end, what is left hatched. */
-export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): ReactNode {
+export function BarDrawing({ bar, section, width, longestMm }: BarProps): ReactNode {
   const { length } = useUnits();
   const narrow = width < NARROW;
   const left = narrow ? 1 : BESIDE;
   const scale = (width - left - RIGHT) / longestMm;
-  const pipe = section(sectionKey).shape.kind === 'tube';
+  const pipe = section.shape.kind === 'tube';
   const x = (mm: number): number => left + mm * scale;
   const tagOf = (p: CutPiece): string => (p.holds === undefined ? p.tag : `${p.tag} + ${p.holds}`);
   const inside = (p: CutPiece): boolean => p.lengthMm * scale > tagOf(p).length * 9;
@@ -110,7 +110,7 @@ export function BarDrawing({ bar, sectionKey, width, longestMm }: BarProps): Rea
         return (
           <g key={p.tag}>
             <polygon
-              points={pieceOutline(p, sectionKey, scale, from, y, w, h)}
+              points={pieceOutline(p, section, scale, from, y, w, h)}
               fill={pipe ? 'var(--pipe-face)' : 'var(--timber-face)'}
               stroke="var(--ink)"
               strokeWidth={1.3}

@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
-import type { Member } from '../../core/assembly/types';
-import { section } from '../../core/catalog/sections';
-import { formatLength } from '../../core/units/length';
+import type { Member } from '../../core/build/assembly/types';
+import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 import { labelRows } from './labelRows';
 
@@ -10,7 +9,7 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
   const { length } = useUnits();
   const left = 4;
   const scale = (width - left - 40) / member.lengthMm;
-  const board = section(member.sectionKey).shape.kind === 'board';
+  const board = member.section.shape.kind === 'board';
   const h = board ? 26 : 14;
   const figures = member.marks.map((m) => formatLength(m.atMm, length));
   const half = (i: number): number => ((figures[i]?.length ?? 0) * 8.4) / 2;

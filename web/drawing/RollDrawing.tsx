@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
-import type { RollCut } from '../../core/cover/rolls';
-import { coverMaterial } from '../../core/catalog/covers';
-import { formatLength } from '../../core/units/length';
+import type { RollCut } from '../../core/make/rolls/rolls';
+import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 
 /** A roll laid flat to scale, its sheets on it and what is left hatched. */
@@ -14,7 +13,7 @@ export function RollDrawing({ cut, width }: { readonly cut: RollCut; readonly wi
   const w = shown * scale;
   const h = cut.roll.widthMm * scale;
   const used = cut.roll.lengthMm - cut.leftMm;
-  const cover = coverMaterial(cut.coverKey);
+  const cover = cut.cover;
   return (
     <figure>
       <figcaption style={{ fontSize: '0.9375rem' }}>

@@ -1,3 +1,6 @@
+import type { Outline } from '../../core/outline';
+import { boardCorners } from '../../core/build/assembly/solids';
+import type { Vec3 } from '../../core/base/geometry';
 import { Canvas, useThree } from '@react-three/fiber';
 import { type ReactNode, useEffect, useMemo } from 'react';
 import {
@@ -17,13 +20,9 @@ import {
   Vector3,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import { inPlace, panelNormal } from '../../core/assembly/pieces';
-import { boardCorners } from '../../core/assembly/project';
-import type { Block, Member, Panel, SheetPart, Vec3 } from '../../core/assembly/types';
-import { coverMaterial } from '../../core/catalog/covers';
-import { section, tubeShape } from '../../core/catalog/sections';
-import { stiffSheet } from '../../core/catalog/sheets';
-import type { Outline } from '../../core/plan';
+import { inPlace, panelNormal } from '../../core/build/assembly/pieces';
+import type { Block, Member, Panel, SheetPart } from '../../core/build/assembly/types';
+import { tubeShape } from '../../core/catalog/sections';
 
 Object3D.DEFAULT_UP.set(0, 0, 1);
 
@@ -61,7 +60,7 @@ const vector = ([x, y, z]: Vec3): Vector3 => new Vector3(x, y, z);
 
 /** A board as a box in its own place, or a pipe as a tube along its line. */
 function memberGeometry(m: Member): BufferGeometry {
-  const s = section(m.sectionKey);
+  const s = m.section;
   if (s.shape.kind === 'tube') {
     const points = m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to];
     const curve = new CatmullRomCurve3(points.map(vector), false, 'centripetal');
@@ -111,7 +110,7 @@ function wireGeometry(sheet: SheetPart): BufferGeometry {
 function panelGeometry(p: Panel): BufferGeometry {
   const outline = new Shape(p.outline.map(([u, v]) => new Vector2(u, v)));
   outline.holes = p.openings.map((o) => new Path(o.map(([u, v]) => new Vector2(u, v))));
-  const geometry = new ExtrudeGeometry(outline, { depth: stiffSheet(p.sheetKey).thicknessMm, bevelEnabled: false });
+  const geometry = new ExtrudeGeometry(outline, { depth: p.sheet.thicknessMm, bevelEnabled: false });
   const n = panelNormal(p);
   geometry.applyMatrix4(new Matrix4().makeBasis(vector(p.u), vector(p.v), vector(n)).setPosition(vector(p.at)));
   return geometry;
@@ -181,8 +180,8 @@ function Pieces({ outline: o, colours, lift, shown, picked, onPick }: RoundProps
       ...o.assembly.panels.map((p) => ({
         tag: p.tag,
         geometry: panelGeometry(p),
-        clear: stiffSheet(p.sheetKey).kind === 'glazing',
-        colour: stiffSheet(p.sheetKey).kind === 'glazing' ? colours.film : colours.plywood,
+        clear: p.sheet.kind === 'glazing',
+        colour: p.sheet.kind === 'glazing' ? colours.film : colours.plywood,
       })),
       ...o.assembly.blocks.map((b) => ({
         tag: b.tag,
@@ -194,14 +193,14 @@ function Pieces({ outline: o, colours, lift, shown, picked, onPick }: RoundProps
     [o, colours],
   );
   const members = useMemo(() => o.assembly.members.map((m) => ({ m, geometry: memberGeometry(m) })), [o]);
-  const isMesh = (s: SheetPart): boolean => coverMaterial(s.coverKey).kind === 'mesh';
+  const isMesh = (s: SheetPart): boolean => s.cover.kind === 'mesh';
   const sheets = useMemo(
     () => o.assembly.sheets.filter((s) => !isMesh(s)).map((s) => ({ s, geometry: sheetGeometry(s) })),
     [o],
   );
   const meshes = useMemo(() => o.assembly.sheets.filter(isMesh).map((s) => ({ s, geometry: wireGeometry(s) })), [o]);
   const colour = (m: Member): string =>
-    m.tag === picked ? colours.chalk : section(m.sectionKey).shape.kind === 'board' ? colours.timber : colours.pipe;
+    m.tag === picked ? colours.chalk : m.section.shape.kind === 'board' ? colours.timber : colours.pipe;
   return (
     <>
       {members

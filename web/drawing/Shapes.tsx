@@ -1,5 +1,6 @@
+import type { Flat } from '../../core/base/geometry';
 import type { ReactNode } from 'react';
-import type { Drawn, Flat, Stuff } from '../../core/assembly/project';
+import type { Drawn, Stuff } from '../../core/show/project';
 
 /** From paper millimetres to screen pixels: v grows upward on paper. */
 export interface Sheet {

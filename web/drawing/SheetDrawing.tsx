@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
-import { stiffSheet } from '../../core/catalog/sheets';
-import { type SheetCut, cutsText } from '../../core/cutting/panels';
-import { formatLength } from '../../core/units/length';
+import { type SheetCut, cutsText } from '../../core/make/cutting/panels';
+import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 
 const HEAD = 26;
@@ -17,12 +16,12 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
   return (
     <figure>
       <figcaption style={{ fontSize: '0.9375rem' }}>
-        <b>{cut.label}</b>, {stiffSheet(cut.sheetKey).name}{' '}
+        <b>{cut.label}</b>, {cut.sheet.name}{' '}
         <span className="measure">
           {text(cut.size.widthMm)} × {text(cut.size.lengthMm)}
         </span>
         {cut.fromShelf && ', from the shelf'}
-        {stiffSheet(cut.sheetKey).channels && ', channels along its length'}
+        {cut.sheet.channels && ', channels along its length'}
       </figcaption>
       <svg
         width={w + 4}
@@ -42,7 +41,7 @@ export function SheetDrawing({ cut, width }: { readonly cut: SheetCut; readonly 
             <g key={p.tag}>
               <polygon
                 points={p.outline.map(([a, b]) => `${1 + b * scale},${1 + a * scale}`).join(' ')}
-                fill={stiffSheet(cut.sheetKey).kind === 'plywood' ? 'var(--timber-face)' : 'var(--pipe-face)'}
+                fill={cut.sheet.kind === 'plywood' ? 'var(--timber-face)' : 'var(--pipe-face)'}
                 stroke="var(--ink)"
                 strokeWidth={1.3}
               />

@@ -1,11 +1,12 @@
+import type { Outline } from '../../core/outline';
+import { type View, flatten } from '../../core/base/geometry';
 import { type ReactNode, useMemo } from 'react';
 import styled from 'styled-components';
-import { type Drawn, bounds, drawAssembly, flatten, standingTags } from '../../core/assembly/project';
-import type { Dimension, View } from '../../core/assembly/types';
-import type { Outline } from '../../core/plan';
-import type { Result } from '../../core/result';
-import { crop } from '../../core/season/crops';
-import { formatLength } from '../../core/units/length';
+import { type Drawn, bounds, drawAssembly, standingTags } from '../../core/show/project';
+import type { Dimension } from '../../core/build/assembly/types';
+import type { Result } from '../../core/base/result';
+import { crop } from '../../core/site/crops';
+import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 import { LengthField } from '../parts/TypedField';
 import { Shape, type Sheet, toScreen } from './Shapes';

@@ -1,6 +1,7 @@
+import { useCatalog } from '../app/hooks';
+import type { HardwareItem } from '../../core/catalog/types';
 import { type ReactNode, useState } from 'react';
-import { HARDWARE, type HardwareItem } from '../../core/catalog/hardware';
-import type { Result } from '../../core/result';
+import type { Result } from '../../core/base/result';
 import { Select } from './controls';
 import { Rows } from './Rows';
 import { NumberField } from './TypedField';
@@ -20,8 +21,9 @@ interface CountedProps {
 /** Counted things of the catalogue, each with its number, and a line to add another. */
 export function CountedThings({ counts, onSet, first, labels, more }: CountedProps): ReactNode {
   const [key, setKey] = useState(first);
-  const items = [...HARDWARE.all().values()];
-  const chosen = HARDWARE.find(key);
+  const catalog = useCatalog();
+  const items = [...catalog.item.values()];
+  const chosen = catalog.item.get(key);
   const count = (item: HardwareItem, label: string): ReactNode => (
     <NumberField
       label={label}

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import type { Figure } from '../../core/figure';
+import type { Figure } from '../../core/base/figure';
 import { Why } from './Why';
 
 const List = styled.dl`

@@ -1,5 +1,5 @@
 import { type ReactNode, useRef } from 'react';
-import type { Fault } from '../../core/result';
+import type { Fault } from '../../core/base/result';
 import { Button } from './controls';
 
 interface OpenFileProps {

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import type { Phrase } from '../../core/figure';
-import { formatAmount } from '../../core/units/amount';
+import type { Phrase } from '../../core/base/figure';
+import { formatAmount } from '../../core/base/amount';
 import { useUnits } from '../app/hooks';
 
 /** A sentence from the core, its numbers in the gardener's own units and set to stand out. */

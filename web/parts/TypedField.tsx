@@ -1,7 +1,7 @@
 import { type ReactNode, useId, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { formatLength, parseLength } from '../../core/units/length';
-import { type Result, fail, ok } from '../../core/result';
+import { formatLength, parseLength } from '../../core/base/length';
+import { type Result, fail, ok } from '../../core/base/result';
 import { useUnits } from '../app/hooks';
 
 const Wrap = styled.span`

@@ -1,7 +1,7 @@
 import { type ReactNode, Suspense, lazy, useRef, useState } from 'react';
 import styled from 'styled-components';
-import type { Figure } from '../../core/figure';
-import { formatAmount } from '../../core/units/amount';
+import type { Figure } from '../../core/base/figure';
+import { formatAmount } from '../../core/base/amount';
 import { useUnits } from '../app/hooks';
 
 const WhySheet = lazy(() => import('./WhySheet'));

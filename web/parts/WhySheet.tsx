@@ -1,8 +1,8 @@
 import type { ReactNode, RefObject } from 'react';
 import { Dialog, Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Figure } from '../../core/figure';
-import { formatAmount } from '../../core/units/amount';
+import type { Figure } from '../../core/base/figure';
+import { formatAmount } from '../../core/base/amount';
 import { useUnits } from '../app/hooks';
 
 const Sheet = styled(Popover)`

@@ -1,7 +1,7 @@
+import type { Option } from '../../core/build/answers/asked';
 import { type ReactNode, memo, useId } from 'react';
 import { Button as AriaButton, type ButtonProps, Radio, RadioGroup } from 'react-aria-components';
 import styled, { css } from 'styled-components';
-import type { Option } from '../../core/families/family';
 import { Said } from './Said';
 
 const plainButton = css`

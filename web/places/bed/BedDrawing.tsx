@@ -1,8 +1,8 @@
 import { type ReactNode, useMemo } from 'react';
 import styled from 'styled-components';
-import { type Bed, CORNERS, CORNER_NAMES, type Corner } from '../../../core/bed/bed';
-import type { Survey } from '../../../core/bed/survey';
-import type { Result } from '../../../core/result';
+import { type Bed, CORNERS, CORNER_NAMES, type Corner } from '../../../core/site/bed';
+import type { Survey } from '../../../core/site/survey';
+import type { Result } from '../../../core/base/result';
 import { LengthField } from '../../parts/TypedField';
 import { useSize } from '../../drawing/useSize';
 

@@ -2,14 +2,14 @@ import type { Draft } from 'immer';
 import type { ReactNode } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { type Bed, CORNERS, CORNER_NAMES, bedSchema } from '../../../core/bed/bed';
-import { survey } from '../../../core/bed/survey';
+import { type Bed, CORNERS, CORNER_NAMES, bedSchema } from '../../../core/site/bed';
+import { survey } from '../../../core/site/survey';
 import { firstCover } from '../../../core/compare';
-import { FAMILY_KEYS, type FamilyKey, familyOf } from '../../../core/families';
-import { issueFaults } from '../../../core/issues';
-import type { Cover } from '../../../core/files/garden';
-import { type Result, failAll, ok } from '../../../core/result';
-import { formatLength } from '../../../core/units/length';
+import { FAMILY_KEYS, familyOf } from '../../../core/build/families';
+import { issueFaults } from '../../../core/base/issues';
+import type { Cover } from '../../../core/garden/garden';
+import { type Result, failAll, ok } from '../../../core/base/result';
+import { formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit, useGarden } from '../../app/hooks';
@@ -89,7 +89,7 @@ export function BedPlace(): ReactNode {
     return faults.length > 0 ? failAll(faults) : ok(undefined);
   };
 
-  const cover = (key: FamilyKey): void => {
+  const cover = (key: string): void => {
     const name = freshName(
       familyOf(key).name,
       garden.covers.map((c) => c.name),

@@ -1,9 +1,9 @@
+import type { Outline } from '../../../core/outline';
+import type { Place } from '../../../core/site/place';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import type { Outline } from '../../../core/plan';
-import { type Result, failAll, ok } from '../../../core/result';
-import type { Site } from '../../../core/files/garden';
-import { formatAmount } from '../../../core/units/amount';
+import { type Result, failAll, ok } from '../../../core/base/result';
+import { formatAmount } from '../../../core/base/amount';
 import { useEdit, useUnits } from '../../app/hooks';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
@@ -161,7 +161,7 @@ export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNo
   const edit = useEdit();
   const { noon } = o.garden.site;
   const { temperature } = useUnits();
-  const set = (recipe: (noon: Site['noon']) => void) => {
+  const set = (recipe: (noon: Place['noon']) => void) => {
     const faults = edit('Set the noon', (garden) => recipe(garden.site.noon));
     return faults.length > 0 ? failAll(faults) : ok(undefined);
   };

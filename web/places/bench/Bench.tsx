@@ -1,16 +1,16 @@
+import type { Outline } from '../../../core/outline';
+import type { View } from '../../../core/base/geometry';
 import { type ReactNode, Suspense, lazy, memo, useCallback } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import type { View } from '../../../core/assembly/types';
-import { familyOf } from '../../../core/families';
-import type { Outline } from '../../../core/plan';
-import { type Result, failAll, ok } from '../../../core/result';
+import { familyOf } from '../../../core/build/families';
+import { type Result, failAll, ok } from '../../../core/base/result';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useApp, useAppDispatch, useEdit, useSetAnswers } from '../../app/hooks';
 import { undo } from '../../app/store';
-import { useOutline, useWork } from '../../app/usePlan';
+import { useOutline, useWork } from '../../work/usePlan';
 import { Button } from '../../parts/controls';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
@@ -172,7 +172,7 @@ function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: 
   return useCallback(
     (id, mm) => {
       const family = familyOf(o.cover.family);
-      const changed = family.dimension(o.cover.answers, id, mm, o.site);
+      const changed = family.dimension(o.cover.answers, id, mm, o);
       if (!changed.ok) return changed;
       const drawn = family.assemble(changed.value, o.site);
       if (!drawn.ok) return drawn;

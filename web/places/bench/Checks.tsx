@@ -1,10 +1,10 @@
+import type { Outline } from '../../../core/outline';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { phraseText } from '../../../core/figure';
-import type { Outline } from '../../../core/plan';
-import { formatMoney } from '../../../core/units/amount';
+import { phraseText } from '../../../core/base/figure';
+import { formatMoney } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
-import { type WorkState, useMends } from '../../app/usePlan';
+import { type WorkState, useMends } from '../../work/usePlan';
 import { Button } from '../../parts/controls';
 import { Said } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';

@@ -1,11 +1,11 @@
+import type { Outline } from '../../../core/outline';
+import { heightAt } from '../../../core/base/geometry';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import { heightAt } from '../../../core/hoop/curve';
-import { type Figure, amount } from '../../../core/figure';
-import type { Outline } from '../../../core/plan';
-import { fail, ok } from '../../../core/result';
-import { crop } from '../../../core/season/crops';
-import { formatLength } from '../../../core/units/length';
+import { type Figure, amount } from '../../../core/base/figure';
+import { fail, ok } from '../../../core/base/result';
+import { crop } from '../../../core/site/crops';
+import { formatLength } from '../../../core/base/length';
 import { useUnits } from '../../app/hooks';
 import { Why } from '../../parts/Why';
 import { LengthField } from '../../parts/TypedField';

@@ -1,7 +1,7 @@
+import type { Outline } from '../../../core/outline';
 import { type ReactNode, useEffect, useRef } from 'react';
-import { familyOf } from '../../../core/families';
-import type { Outline } from '../../../core/plan';
-import { type Result, failAll, ok } from '../../../core/result';
+import { familyOf } from '../../../core/build/families';
+import { type Result, failAll, ok } from '../../../core/base/result';
 import { useAppDispatch } from '../../app/hooks';
 import { said } from '../../app/store';
 import { Choice, Field, Stepper } from '../../parts/controls';
@@ -19,7 +19,7 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
   const dispatch = useAppDispatch();
   const family = familyOf(o.cover.family);
   const set = (id: string, label: string, value: string | number): Result<unknown> => {
-    const changed = family.answer(o.cover.answers, id, value, o.assembly);
+    const changed = family.answer(o.cover.answers, id, value, o);
     if (!changed.ok) return changed;
     const drawn = family.assemble(changed.value, o.site);
     if (!drawn.ok) return drawn;
@@ -47,7 +47,7 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
     <section aria-label={title}>
       <h2>{title}</h2>
       {family
-        .questions(o.cover.answers, o.assembly)
+        .questions(o.cover.answers, o)
         .filter((q) => (q.leaf ?? 'shape') === leaf)
         .map((q) => {
           switch (q.kind) {

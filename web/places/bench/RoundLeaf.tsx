@@ -1,7 +1,7 @@
+import type { Outline } from '../../../core/outline';
 import { type ReactNode, Suspense, lazy, useEffect, useState } from 'react';
 import styled from 'styled-components';
-import type { Outline } from '../../../core/plan';
-import { formatLength } from '../../../core/units/length';
+import { formatLength } from '../../../core/base/length';
 import { useUnits } from '../../app/hooks';
 import { Button, Field, Stepper } from '../../parts/controls';
 import type { RoundColours } from '../../drawing/RoundView';

@@ -1,15 +1,15 @@
+import type { Outline } from '../../../core/outline';
+import type { Place } from '../../../core/site/place';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { SNOW_DENSITY, slopeFactor } from '../../../core/proof/snow';
-import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/hoop/strain';
-import { section, thicknessMm } from '../../../core/catalog/sections';
-import { amount } from '../../../core/figure';
-import type { ArchRow } from '../../../core/assembly/types';
-import type { Outline } from '../../../core/plan';
-import { footThrustN, hoopFigures } from '../../../core/proof/hoopFigures';
-import { type Result, failAll, ok } from '../../../core/result';
-import type { Site } from '../../../core/files/garden';
-import { formatAmount } from '../../../core/units/amount';
+import { SNOW_DENSITY, slopeFactor } from '../../../core/judge/proof/snow';
+import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/build/hoop/strain';
+import { thicknessMm } from '../../../core/catalog/sections';
+import { amount } from '../../../core/base/figure';
+import type { ArchRow } from '../../../core/build/assembly/types';
+import { footThrustN, hoopFigures } from '../../../core/judge/proof/hoopFigures';
+import { type Result, failAll, ok } from '../../../core/base/result';
+import { formatAmount } from '../../../core/base/amount';
 import { useEdit, useUnits } from '../../app/hooks';
 import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
@@ -130,7 +130,7 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
 /** The hoop's own figures, and how hard it is to bend. */
 function BentHoop({ arch }: { readonly arch: ArchRow }): ReactNode {
   const units = useUnits();
-  const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, thicknessMm(section(arch.sectionKey)));
+  const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, thicknessMm(arch.section));
   return (
     <>
       <h2>{arch.sprung ? 'The bent hoop' : 'The hoop'}</h2>
@@ -221,7 +221,7 @@ function SnowAndPush({ outline: o, sheet }: { readonly outline: Outline; readonl
 export function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
   const edit = useEdit();
   const { snow, exposure } = o.garden.site;
-  const set = (recipe: (site: Site) => void) => {
+  const set = (recipe: (site: Place) => void) => {
     const faults = edit('Set the snow', (garden) => recipe(garden.site));
     return faults.length > 0 ? failAll(faults) : ok(undefined);
   };
@@ -306,7 +306,7 @@ export function StandPanel({ outline: o }: { readonly outline: Outline }): React
           { value: 'normal', label: 'Usual', why: 'Some trees and houses: Ce 1.0.' },
           { value: 'sheltered', label: 'Sheltered', why: 'Snow stays where it falls: Ce 1.2.' },
         ]}
-        onChange={(value) => set((site) => void (site.exposure = value as Site['exposure']))}
+        onChange={(value) => set((site) => void (site.exposure = value as Place['exposure']))}
       />
     </section>
   );

@@ -1,16 +1,16 @@
 import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { amount } from '../../../core/figure';
-import type { Cover } from '../../../core/files/garden';
+import { amount } from '../../../core/base/figure';
+import type { Cover } from '../../../core/garden/garden';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit } from '../../app/hooks';
-import { useOutline } from '../../app/usePlan';
+import { useOutline } from '../../work/usePlan';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Said } from '../../parts/Said';
-import { StepCard, checkKey } from './StepCard';
+import { StepCard, checkKey } from '../../parts/StepCard';
 
 const Layout = styled.div`
   min-height: 0;

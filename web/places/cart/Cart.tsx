@@ -1,20 +1,20 @@
 import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import type { Cover } from '../../../core/files/garden';
-import { shoppingCsv, shoppingText } from '../../../core/files/csv';
-import { formatMoney } from '../../../core/units/amount';
+import type { Cover } from '../../../core/garden/garden';
+import { shoppingCsv, shoppingText } from '../../../core/show/csv';
+import { formatMoney } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useAppDispatch, useTake, useUnits } from '../../app/hooks';
 import { said } from '../../app/store';
-import { useOutline, useWork } from '../../app/usePlan';
+import { useOutline, useWork } from '../../work/usePlan';
 import { Button } from '../../parts/controls';
 import { CountedThings } from '../../parts/CountedThings';
 import { saveFile } from '../../parts/saveFile';
 import { Body, Panel } from '../../parts/layout';
-import { CartTable } from './CartTable';
+import { CartTable } from '../../parts/CartTable';
 
 const Scroll = styled.div`
   overflow: auto;

@@ -1,14 +1,16 @@
+import type { Shown, ShownKind } from '../../work/plan.worker';
+import { COMPARED } from './compared';
 import type { Draft } from 'immer';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { type Drawn, bounds } from '../../../core/assembly/project';
-import { type Candidate, type Measures, type Standing, reasons } from '../../../core/compare';
-import { amount } from '../../../core/figure';
-import type { Cover } from '../../../core/files/garden';
-import { fail, ok } from '../../../core/result';
-import { CROPS, crop } from '../../../core/season/crops';
-import type { Quantity } from '../../../core/units/amount';
+import { type Drawn, bounds } from '../../../core/show/project';
+import { reasons } from '../../../core/compare';
+import { amount } from '../../../core/base/figure';
+import type { Cover } from '../../../core/garden/garden';
+import { fail, ok } from '../../../core/base/result';
+import { CROPS, crop } from '../../../core/site/crops';
+import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit, useGarden } from '../../app/hooks';
@@ -18,7 +20,7 @@ import { Button, Field, Select } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
-import { compareKinds } from '../../workers/planClient';
+import { compareKinds } from '../../work/planClient';
 import { Scatter } from './Scatter';
 
 const Rows = styled.ul`
@@ -64,21 +66,6 @@ const Rows = styled.ul`
   }
 `;
 
-/** The figures that families are compared by, in the order a gardener asks for them. */
-export const COMPARED: readonly {
-  readonly key: keyof Measures;
-  readonly label: string;
-  readonly quantity: Quantity;
-}[] = [
-  { key: 'price', label: 'Price', quantity: 'money' },
-  { key: 'wetSnowMm', label: 'Wet snow', quantity: 'length' },
-  { key: 'coldestC', label: 'Coldest night', quantity: 'temperature' },
-  { key: 'clearanceMm', label: 'Over the crop', quantity: 'length' },
-  { key: 'heightMm', label: 'Height', quantity: 'length' },
-  { key: 'hours', label: 'Hours', quantity: 'hours' },
-  { key: 'massKg', label: 'Weight', quantity: 'mass' },
-];
-
 const DRAWING = { width: 300, height: 190 };
 
 /** What kind of cover: every family drawn at one scale on this bed, with what it comes to. */
@@ -94,7 +81,7 @@ export function Choose(): ReactNode {
   const found = useComparison(bed?.id, cropKey);
   if (!bed) return <Navigate to="/plot" replace />;
 
-  const stand = (found ?? []).filter((c): c is Standing => 'cover' in c);
+  const stand = (found ?? []).filter((c): c is ShownKind => 'cover' in c);
   const all = stand.map((c) => c.measures);
   const scale = Math.min(
     ...stand.map(({ shapes }) => {
@@ -103,7 +90,7 @@ export function Choose(): ReactNode {
     }),
   );
   const tools = [...new Set(stand.flatMap((c) => c.tools))].sort();
-  const choose = (c: Standing): void => {
+  const choose = (c: ShownKind): void => {
     const name = freshName(
       c.name,
       garden.covers.map((x) => x.name),
@@ -111,7 +98,7 @@ export function Choose(): ReactNode {
     const cover = { ...c.cover, id: newId(), name } as Draft<Cover>;
     if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(cover)).length === 0) void navigate(`/bench/${cover.id}`);
   };
-  const barred = ({ measures: m, tools: needs }: Standing): string | undefined => {
+  const barred = ({ measures: m, tools: needs }: ShownKind): string | undefined => {
     const missing = needs.filter((t) => without.includes(t));
     if (missing.length > 0) return `needs ${missing.join(', ')}`;
     if (lowest > 0 && m.heightMm > lowest) return 'too high';
@@ -279,9 +266,9 @@ function Measured(p: { readonly value: number; readonly quantity: Quantity }): R
 }
 
 /** Every kind of cover on this bed, once the background has tried them. */
-function useComparison(bedId: string | undefined, cropKey: string): readonly Candidate[] | undefined {
+function useComparison(bedId: string | undefined, cropKey: string): readonly Shown[] | undefined {
   const garden = useGarden();
-  const [found, setFound] = useState<readonly Candidate[]>();
+  const [found, setFound] = useState<readonly Shown[]>();
   useEffect(() => {
     if (bedId === undefined) return;
     let current = true;

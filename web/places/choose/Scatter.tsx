@@ -1,10 +1,10 @@
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import type { Measures } from '../../../core/compare';
-import { formatAmount } from '../../../core/units/amount';
+import { formatAmount } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
 import { Select } from '../../parts/controls';
-import { COMPARED } from './Choose';
+import { COMPARED } from './compared';
 
 const Box = styled.div`
   display: grid;

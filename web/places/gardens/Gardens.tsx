@@ -1,9 +1,9 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { emptyGarden } from '../../../core/files/garden';
-import { readGarden, writeGarden } from '../../../core/files/read';
-import type { Fault } from '../../../core/result';
+import { emptyGarden } from '../../../core/garden/garden';
+import { readGarden, writeGarden } from '../../../core/garden/read';
+import type { Fault } from '../../../core/base/result';
 import { PlaceHead } from '../../app/Shell';
 import { type GardenRow, deleteGarden } from '../../app/db';
 import { useApp, useAppDispatch } from '../../app/hooks';

@@ -1,25 +1,24 @@
+import type { Outline } from '../../../core/outline';
+import { SectionBars } from '../../parts/Cuts';
+import { SheetSums } from '../../parts/SheetSums';
 import type { ReactNode } from 'react';
 import { Navigate } from 'react-router';
 import styled from 'styled-components';
-import { familyOf } from '../../../core/families';
-import { phraseText } from '../../../core/figure';
-import type { Outline } from '../../../core/plan';
-import { coverMaterial } from '../../../core/catalog/covers';
-import { formatMoney } from '../../../core/units/amount';
-import { formatLength } from '../../../core/units/length';
+import { familyOf } from '../../../core/build/families';
+import { phraseText } from '../../../core/base/figure';
+import { formatMoney } from '../../../core/base/amount';
+import { formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useUnits } from '../../app/hooks';
-import { useOutline, useWork } from '../../app/usePlan';
+import { useOutline, useWork } from '../../work/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { Button } from '../../parts/controls';
-import { StepCard } from '../build/StepCard';
-import { SheetSums } from '../bench/SkinLeaf';
-import { CartTable } from '../cart/CartTable';
-import { longestDrawnMm } from '../../../core/cutting/bars';
-import { SectionBars } from '../saw/Saw';
+import { StepCard } from '../../parts/StepCard';
+import { CartTable } from '../../parts/CartTable';
+import { longestDrawnMm } from '../../../core/make/cutting/bars';
 import { Template } from './Template';
 
 const WIDTH = 700;
@@ -169,7 +168,7 @@ function Sheets({
           <h2>Cut list</h2>
           <OffcutPattern />
           {work.cuts.map((cut) => (
-            <SectionBars key={cut.sectionKey} cut={cut} width={WIDTH - 10} longestMm={longestDrawnMm(work.cuts)} />
+            <SectionBars key={cut.section.key} cut={cut} width={WIDTH - 10} longestMm={longestDrawnMm(work.cuts)} />
           ))}
           {o.sheets.sheets.map((cut) => (
             <SheetDrawing key={cut.label} cut={cut} width={WIDTH - 10} />
@@ -203,7 +202,7 @@ function Sheets({
           <h2>Sheet</h2>
           {o.rolls.rolls.map((r, i) => (
             <p key={i}>
-              {coverMaterial(r.coverKey).name}, roll {formatLength(r.roll.widthMm, units.length)} ×{' '}
+              {r.cover.name}, roll {formatLength(r.roll.widthMm, units.length)} ×{' '}
               {formatLength(r.roll.lengthMm, units.length)}; {formatLength(r.leftMm, units.length)} left over.
             </p>
           ))}

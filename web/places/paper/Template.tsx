@@ -7,10 +7,9 @@ import {
   offsetTable,
   printedArea,
   templatePages,
-} from '../../../core/assembly/ends';
-import type { Panel } from '../../../core/assembly/types';
-import { stiffSheet } from '../../../core/catalog/sheets';
-import { formatLength } from '../../../core/units/length';
+} from '../../../core/build/parts/ends';
+import type { Panel } from '../../../core/build/assembly/types';
+import { formatLength } from '../../../core/base/length';
 import { useUnits } from '../../app/hooks';
 import { Choice, Button } from '../../parts/controls';
 
@@ -53,7 +52,7 @@ export function Template({ panel }: { readonly panel: Panel }): ReactNode {
   return (
     <section aria-label={`Template of ${panel.tag}`} data-testid={`template-${panel.tag}`}>
       <h2>
-        {panel.tag} {panel.part}, {stiffSheet(panel.sheetKey).name}, full size
+        {panel.tag} {panel.part}, {panel.sheet.name}, full size
       </h2>
       <p>
         Draw a base line on the board. At each place along it measure up to the edge, drive a nail, bend a thin strip

@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { squareBed } from '../../../core/bed/bed';
-import { survey } from '../../../core/bed/survey';
-import { familyOf } from '../../../core/families';
-import type { Garden } from '../../../core/files/garden';
-import { type Result, failAll, ok } from '../../../core/result';
-import { MM_PER_INCH, formatLength } from '../../../core/units/length';
+import { squareBed } from '../../../core/site/bed';
+import { survey } from '../../../core/site/survey';
+import { familyOf } from '../../../core/build/families';
+import type { Garden } from '../../../core/garden/garden';
+import { type Result, failAll, ok } from '../../../core/base/result';
+import { MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';

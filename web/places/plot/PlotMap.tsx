@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { type Drawn, bounds, drawAssembly } from '../../../core/assembly/project';
-import type { Bed } from '../../../core/bed/bed';
-import { survey } from '../../../core/bed/survey';
-import type { Cover, Garden } from '../../../core/files/garden';
+import { type Drawn, bounds, drawAssembly } from '../../../core/show/project';
+import type { Bed } from '../../../core/site/bed';
+import { survey } from '../../../core/site/survey';
+import type { Cover, Garden } from '../../../core/garden/garden';
 import { outline } from '../../../core/plan';
-import { MM_PER_INCH, formatLength } from '../../../core/units/length';
+import { MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { Shape } from '../../drawing/Shapes';
 import { useSize } from '../../drawing/useSize';
 

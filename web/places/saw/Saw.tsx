@@ -1,37 +1,34 @@
+import { FlatCuts, SectionBars, rollAsCut, sheetAsCut } from '../../parts/Cuts';
+import { section } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { section } from '../../../core/catalog/sections';
-import { type SectionBar, type SectionCuts, longestDrawnMm, straightest } from '../../../core/cutting/bars';
-import { type FlatCut, type Owner, cutBar, cutFlat, outgrown, spoil } from '../../../core/cutting/tickOff';
-import { stopGroups } from '../../../core/cutting/stops';
-import type { Member } from '../../../core/assembly/types';
-import { cutsCsv } from '../../../core/files/csv';
-import type { SheetCut, SheetCuts } from '../../../core/cutting/panels';
-import type { RollCut, RollPlan } from '../../../core/cover/rolls';
+import { type SectionBar, type SectionCuts, longestDrawnMm } from '../../../core/make/cutting/bars';
+import { type FlatCut, type Owner, cutBar, cutFlat, outgrown, spoil } from '../../../core/make/cutting/tickOff';
+import { stopGroups } from '../../../core/make/cutting/stops';
+import type { Member } from '../../../core/build/assembly/types';
+import { cutsCsv } from '../../../core/show/csv';
 import { entryOf } from '../../../core/catalog/own';
-import type { Cover } from '../../../core/files/garden';
-import { fail } from '../../../core/result';
-import { formatMoney } from '../../../core/units/amount';
-import { sayTags } from '../../../core/guide/tags';
-import { formatLength, parseLength } from '../../../core/units/length';
+import type { Cover } from '../../../core/garden/garden';
+import { fail } from '../../../core/base/result';
+import { formatMoney } from '../../../core/base/amount';
+import { sayTags } from '../../../core/build/guide/tags';
+import { formatLength, parseLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
-import { useEdit, useTake, useUnits } from '../../app/hooks';
+import { useCatalog, useEdit, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
-import { useOutline, useWork } from '../../app/usePlan';
-import { BarDrawing, OffcutPattern } from '../../drawing/BarDrawing';
-import { RollDrawing } from '../../drawing/RollDrawing';
-import { SheetDrawing } from '../../drawing/SheetDrawing';
+import { useOutline, useWork } from '../../work/usePlan';
+import { OffcutPattern } from '../../drawing/BarDrawing';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
 import { TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 import { Rows } from '../../parts/Rows';
-import { saveCutBook } from './saveCutBook';
-import { BarsOnHand } from '../shelf/OnHand';
+import { saveCutBook } from '../../parts/saveCutBook';
+import { BarsOnHand } from '../../parts/OnHand';
 
 const Bars = styled.div`
   overflow: auto;
@@ -48,125 +45,6 @@ const Bars = styled.div`
     margin-bottom: 0.25rem;
   }
 `;
-
-const BarRow = styled.div`
-  display: flex;
-  align-items: flex-start;
-  gap: 8px;
-  > figure {
-    flex: 1;
-    min-width: 0;
-  }
-`;
-/** Room for the press that ticks a bar off. */
-const CUT_PX = 70;
-
-/** Bars of one section, all at one scale. */
-export function SectionBars({
-  cut,
-  width,
-  longestMm,
-  onCut,
-}: {
-  readonly cut: SectionCuts;
-  readonly width: number;
-  readonly longestMm: number;
-  /** Ticks a bar off as sawn; without it they are only shown. */
-  readonly onCut?: (sectionKey: string, bar: SectionBar) => void;
-}): ReactNode {
-  const straight = straightest(cut);
-  return (
-    <section aria-label={section(cut.sectionKey).name}>
-      <h2>{section(cut.sectionKey).name}</h2>
-      {straight.length > 0 && (
-        <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>
-          Keep the straightest for {sayTags(straight.map((bar) => bar.label))}: the long pieces show every bow.
-        </p>
-      )}
-      {cut.bars.map((bar) => (
-        <BarRow key={bar.label}>
-          <BarDrawing
-            bar={bar}
-            sectionKey={cut.sectionKey}
-            width={width - (onCut ? CUT_PX : 0)}
-            longestMm={longestMm}
-          />
-          {onCut && (
-            <Button
-              className="screen-only"
-              aria-label={`${bar.label} is cut`}
-              onPress={() => onCut(cut.sectionKey, bar)}
-            >
-              Cut
-            </Button>
-          )}
-        </BarRow>
-      ))}
-    </section>
-  );
-}
-
-/** A sheet and a roll as they are ticked off. */
-function sheetAsCut(cut: SheetCut): FlatCut {
-  const shelfId = cut.fromShelf ? cut.size.key : undefined;
-  return { kind: 'sheet', key: cut.sheetKey, shelfId, placed: cut.placed, left: cut.left };
-}
-function rollAsCut(cut: RollCut): FlatCut {
-  return {
-    kind: 'cover',
-    key: cut.coverKey,
-    shelfId: cut.fromShelf ? cut.roll.key : undefined,
-    placed: cut.placed.map((p) => ({ tag: p.tag, widthMm: p.widthMm, lengthMm: p.runMm })),
-    left: cut.left,
-  };
-}
-
-/** Stiff sheets and rolls, each to scale with the order of its cuts. */
-export function FlatCuts({
-  sheets,
-  rolls,
-  width,
-  onCut,
-}: {
-  readonly sheets: SheetCuts;
-  readonly rolls: RollPlan;
-  readonly width: number;
-  /** Ticks a sheet or roll off as cut. */
-  readonly onCut: (label: string, cut: FlatCut) => void;
-}): ReactNode {
-  const room = width - CUT_PX;
-  const press = (label: string, cut: FlatCut): ReactNode => (
-    <Button className="screen-only" aria-label={`${label} is cut`} onPress={() => onCut(label, cut)}>
-      Cut
-    </Button>
-  );
-  return (
-    <>
-      {sheets.sheets.length > 0 && (
-        <section aria-label="Stiff sheets">
-          <h2>Stiff sheets</h2>
-          {sheets.sheets.map((cut) => (
-            <BarRow key={cut.label} style={{ width }}>
-              <SheetDrawing cut={cut} width={room} />
-              {press(cut.label, sheetAsCut(cut))}
-            </BarRow>
-          ))}
-        </section>
-      )}
-      {rolls.rolls.length > 0 && (
-        <section aria-label="Rolls">
-          <h2>Rolls</h2>
-          {rolls.rolls.map((cut) => (
-            <BarRow key={cut.label} style={{ width }}>
-              <RollDrawing cut={cut} width={room} />
-              {press(cut.label, rollAsCut(cut))}
-            </BarRow>
-          ))}
-        </section>
-      )}
-    </>
-  );
-}
 
 /** Cut it: each bar to scale with marks from the tape's end. */
 export function Saw(): ReactNode {
@@ -188,7 +66,7 @@ export function Saw(): ReactNode {
     void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, owner, newId));
   const allCut = (): void =>
     void edit('Cut everything', (g) => {
-      for (const cut of cuts ?? []) for (const bar of cut.bars) cutBar(g, cut.sectionKey, bar, owner, newId());
+      for (const cut of cuts ?? []) for (const bar of cut.bars) cutBar(g, cut.section.key, bar, owner, newId());
       for (const cut of outlined.value.sheets.sheets) cutFlat(g, sheetAsCut(cut), owner, newId);
       for (const cut of outlined.value.rolls.rolls) cutFlat(g, rollAsCut(cut), owner, newId);
     });
@@ -229,7 +107,7 @@ export function Saw(): ReactNode {
           {width !== undefined &&
             cuts?.map((cut) => (
               <SectionBars
-                key={cut.sectionKey}
+                key={cut.section.key}
                 cut={cut}
                 width={width}
                 longestMm={longestDrawnMm(cuts)}
@@ -276,10 +154,10 @@ export function Saw(): ReactNode {
               <h2>Set the stop once</h2>
               <Rows>
                 {stops.map((s) => (
-                  <li key={s.sectionKey + s.tags.join()}>
+                  <li key={s.section.key + s.tags.join()}>
                     <b>{sayTags(s.tags)}</b>
                     <span>
-                      {section(s.sectionKey).name}, {section(s.sectionKey).tool}
+                      {s.section.name}, {s.section.tool.name}
                       {s.ends !== '' && `; ${s.ends}`}
                     </span>
                     <span className="measure">{formatLength(s.lengthMm, units.length)}</span>
@@ -320,18 +198,19 @@ function gapPercent(cuts: readonly SectionCuts[]): number {
 function Sawn({ cover, members }: { readonly cover: Cover; readonly members: readonly Member[] }): ReactNode {
   const { length } = useUnits();
   const tried = useTake();
+  const catalog = useCatalog();
   const old = outgrown(cover.cut, members);
   const lines = [
     ...cover.cut.map((d) => ({
       tag: d.tag,
       lengthMm: d.lengthMm,
-      of: section(d.sectionKey).name,
+      of: section(catalog, d.sectionKey).name,
       old: old.some((x) => x.done === d),
     })),
     ...cover.cutFlat.map((d) => ({
       tag: d.tag,
       lengthMm: d.lengthMm,
-      of: entryOf(d.kind, d.key)?.name ?? d.key,
+      of: entryOf(catalog, d.kind, d.key)?.name ?? d.key,
       old: false,
     })),
   ];

@@ -1,9 +1,9 @@
+import type { EntryKind } from '../../../core/catalog/catalog';
+import type { Section } from '../../../core/catalog/types';
 import { type ReactNode, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { type EntryKind, KINDS } from '../../../core/catalog/figures';
 import type { Entry, OwnCatalog } from '../../../core/catalog/own';
-import { type Section, materialOf } from '../../../core/catalog/sections';
-import { useGarden, useTake } from '../../app/hooks';
+import { useCatalog, useGarden, useTake } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
 import { Button, Choice } from '../../parts/controls';
 import { TypedField } from '../../parts/TypedField';
@@ -31,13 +31,12 @@ const AISLES: readonly {
 export function Catalogue(): ReactNode {
   const garden = useGarden();
   const own = useOwn();
+  const catalog = useCatalog();
   const [at, setAt] = useSearchParams();
   const aisle = AISLES.find((a) => a.key === at.get('kind')) ?? AISLES[0];
   if (!aisle) return null;
   const { kind, holds } = aisle;
-  const entries = [...(KINDS[kind].table.all() as ReadonlyMap<string, Entry>).values()].filter(
-    (e) => holds?.(e) ?? true,
-  );
+  const entries = [...(catalog[kind] as ReadonlyMap<string, Entry>).values()].filter((e) => holds?.(e) ?? true);
   const entry = entries.find((e) => e.key === at.get('thing')) ?? entries[0];
   if (!entry) return null;
   const show = (kindKey: string, thing?: string): void =>
@@ -127,8 +126,8 @@ function MadeOf({
 }): ReactNode {
   return (
     <Adding>
-      <Button onPress={() => show('material', bar.material)}>Figures of {materialOf(bar).name}</Button>
-      <Button onPress={() => show('tool', bar.tool)}>Cut with a {bar.tool}</Button>
+      <Button onPress={() => show('material', bar.materialKey)}>Figures of {bar.material.name}</Button>
+      <Button onPress={() => show('tool', bar.toolKey)}>Cut with a {bar.tool.name}</Button>
     </Adding>
   );
 }

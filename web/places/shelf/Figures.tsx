@@ -1,9 +1,10 @@
+import { type EntryKind, SHIPPED } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { type EntryFigure, type EntryKind, type FigureUnit, KINDS } from '../../../core/catalog/figures';
-import { type Entry, type OwnCatalog, figuresOf } from '../../../core/catalog/own';
-import type { Result } from '../../../core/result';
-import { type LengthUnit, MM_PER_INCH, formatLength } from '../../../core/units/length';
+import { type EntryFigure, type FigureUnit } from '../../../core/catalog/figures';
+import { type Entry, type OwnCatalog, entryOf, figuresOf } from '../../../core/catalog/own';
+import type { Result } from '../../../core/base/result';
+import { type LengthUnit, MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
@@ -138,7 +139,7 @@ export interface ThingProps {
 export function useFigures({ kind, entry }: ThingProps) {
   const { catalog } = useGarden();
   const own = useOwn();
-  const shipped = KINDS[kind].table.shipped.get(entry.like ?? entry.key);
+  const shipped = entryOf(SHIPPED, kind, entry.like ?? entry.key);
   const ships = shipped ? figuresOf(kind, shipped) : [];
   return {
     all: figuresOf(kind, entry),

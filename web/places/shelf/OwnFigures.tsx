@@ -1,9 +1,9 @@
+import type { EntryKind } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
-import type { EntryKind } from '../../../core/catalog/figures';
 import { type OwnCatalog, entryOf, figuresOf } from '../../../core/catalog/own';
-import type { Garden } from '../../../core/files/garden';
-import { formatLength } from '../../../core/units/length';
-import { useEdit, useGarden } from '../../app/hooks';
+import type { Garden } from '../../../core/garden/garden';
+import { formatLength } from '../../../core/base/length';
+import { useCatalog, useEdit, useGarden } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { Rows } from '../../parts/Rows';
 import { shownValue } from './Figures';
@@ -12,9 +12,10 @@ import { shownValue } from './Figures';
 export function OwnFigures(): ReactNode {
   const garden = useGarden();
   const edit = useEdit();
+  const catalog = useCatalog();
   const { figures, things, sizes } = garden.catalog;
   const own = figures.length + things.length + sizes.length;
-  const nameOf = (kind: EntryKind, key: string): string => entryOf(kind, key)?.name ?? key;
+  const nameOf = (kind: EntryKind, key: string): string => entryOf(catalog, kind, key)?.name ?? key;
   return (
     <section aria-label="Your own figures" data-testid="own-figures">
       <h2>Your own</h2>
@@ -70,7 +71,7 @@ function OneFigure({
   readonly garden: Garden;
   readonly figure: OwnCatalog['figures'][number];
 }): ReactNode {
-  const entry = entryOf(figure.kind, figure.key);
+  const entry = entryOf(useCatalog(), figure.kind, figure.key);
   const found = entry && figuresOf(figure.kind, entry).find((f) => f.id === figure.figure);
   return <span className="measure">{found ? shownValue(found, figure.value, garden.units.length) : ''}</span>;
 }

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
-import { pricesCsv, readPricesCsv } from '../../../core/files/prices';
-import type { Fault } from '../../../core/result';
-import { useEdit, useGarden, useTake } from '../../app/hooks';
+import { pricesCsv, readPricesCsv } from '../../../core/show/prices';
+import type { Fault } from '../../../core/base/result';
+import { useCatalog, useEdit, useGarden, useTake } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
@@ -12,6 +12,7 @@ import { TypedField } from '../../parts/TypedField';
 /** Named lists of prices: kept, used, saved and opened as CSV. */
 export function PriceLists(): ReactNode {
   const garden = useGarden();
+  const catalog = useCatalog();
   const edit = useEdit();
   const tried = useTake();
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
@@ -19,7 +20,7 @@ export function PriceLists(): ReactNode {
   const names = garden.priceLists.map((l) => l.name);
   const same = (prices: object): boolean => JSON.stringify(prices) === JSON.stringify(garden.prices);
   const take = async (file: File): Promise<void> => {
-    const read = readPricesCsv(await file.text());
+    const read = readPricesCsv(catalog, await file.text());
     if (!read.ok) {
       setFaults({ file: file.name, list: read.faults });
       return;
@@ -58,7 +59,7 @@ export function PriceLists(): ReactNode {
               {same(l.prices) ? 'in force' : ''}{' '}
               <Button
                 aria-label={`Save ${l.name} as CSV`}
-                onPress={() => saveFile(`${l.name}.csv`, 'text/csv', pricesCsv(l.prices))}
+                onPress={() => saveFile(`${l.name}.csv`, 'text/csv', pricesCsv(catalog, l.prices))}
               >
                 CSV
               </Button>{' '}
@@ -97,7 +98,7 @@ export function PriceLists(): ReactNode {
             }
           />
         </span>
-        <Button onPress={() => saveFile(`${garden.name} prices.csv`, 'text/csv', pricesCsv(garden.prices))}>
+        <Button onPress={() => saveFile(`${garden.name} prices.csv`, 'text/csv', pricesCsv(catalog, garden.prices))}>
           Save the prices in force as CSV
         </Button>
         <OpenFile

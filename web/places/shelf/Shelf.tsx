@@ -9,7 +9,7 @@ import { Body, Panel } from '../../parts/layout';
 import { TypedField } from '../../parts/TypedField';
 import { Catalogue } from './Catalogue';
 import { OwnFigures } from './OwnFigures';
-import { BarsOnHand, FlatOnHand } from './OnHand';
+import { BarsOnHand, FlatOnHand } from '../../parts/OnHand';
 import { PriceLists } from './PriceLists';
 
 const Page = styled.div`

@@ -1,11 +1,11 @@
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { type Entry, type OwnCatalog, ownSizeName } from '../../../core/catalog/own';
-import { pricedThings } from '../../../core/files/prices';
-import { fail, ok } from '../../../core/result';
-import { currencyDecimals } from '../../../core/units/amount';
-import { formatLength } from '../../../core/units/length';
-import { useGarden, useTake } from '../../app/hooks';
+import { pricedThings } from '../../../core/show/prices';
+import { fail, ok } from '../../../core/base/result';
+import { currencyDecimals } from '../../../core/base/amount';
+import { formatLength } from '../../../core/base/length';
+import { useCatalog, useGarden, useTake } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { FigureValue, Table, type ThingProps, useFigures, useOwn } from './Figures';
@@ -25,7 +25,8 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
   const take = useTake();
   const own = useOwn();
   const figures = useFigures({ kind, entry });
-  const priced = pricedThings().filter((t) => t.of === `${kind} ${entry.key}`);
+  const catalog = useCatalog();
+  const priced = pricedThings(catalog).filter((t) => t.of === `${kind} ${entry.key}`);
   if (priced.length === 0) return null;
   /** A size is named by what follows the entry in its price key. */
   const nameOf = (key: string): string => {

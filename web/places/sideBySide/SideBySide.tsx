@@ -1,12 +1,12 @@
+import type { ShownVersion } from '../../work/plan.worker';
 import type { Draft } from 'immer';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { bounds } from '../../../core/assembly/project';
-import { amount, phraseText } from '../../../core/figure';
-import type { Cover } from '../../../core/files/garden';
-import type { Quantity } from '../../../core/units/amount';
-import type { Version } from '../../../core/versions';
+import { bounds } from '../../../core/show/project';
+import { amount, phraseText } from '../../../core/base/figure';
+import type { Cover } from '../../../core/garden/garden';
+import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit, useGarden, useUnits } from '../../app/hooks';
@@ -15,7 +15,7 @@ import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
-import { workOutVersions } from '../../workers/planClient';
+import { workOutVersions } from '../../work/planClient';
 
 const MOST = 4;
 const DRAWING = { width: 190, height: 150 };
@@ -79,7 +79,7 @@ const Ticks = styled.ul`
 /** What versions may differ in, as a gardener asks for it. */
 const ROWS: readonly {
   readonly label: string;
-  readonly of: (v: Version) => number;
+  readonly of: (v: ShownVersion) => number;
   readonly quantity: Quantity;
 }[] = [
   { label: 'Price paid', of: (v) => v.measures.price, quantity: 'money' },
@@ -109,9 +109,9 @@ export function SideBySide(): ReactNode {
       return Math.min(DRAWING.width / (b.u1 - b.u0), DRAWING.height / (b.v1 - b.v0));
     }),
   );
-  const texts = (of: (v: Version) => number, quantity: Quantity): readonly string[] =>
+  const texts = (of: (v: ShownVersion) => number, quantity: Quantity): readonly string[] =>
     shown.map((v) => (Number.isFinite(of(v)) ? phraseText([amount(of(v), quantity)], units) : 'not judged'));
-  const use = (v: Version): void => {
+  const use = (v: ShownVersion): void => {
     const faults = edit(`Take the version: ${v.label}`, (g) => {
       const own = g.covers.findIndex((c) => c.id === cover.id);
       if (own >= 0)
@@ -224,7 +224,7 @@ export function SideBySide(): ReactNode {
   );
 }
 
-function EndDrawing({ version: v, scale }: { readonly version: Version; readonly scale: number }): ReactNode {
+function EndDrawing({ version: v, scale }: { readonly version: ShownVersion; readonly scale: number }): ReactNode {
   const b = bounds(v.shapes);
   const sheet = { scale, left: 2, top: 4, u0: b.u0, v1: b.v1 };
   return (
@@ -243,9 +243,9 @@ function EndDrawing({ version: v, scale }: { readonly version: Version; readonly
 }
 
 /** The versions, once the background has worked them out. */
-function useVersions(cover: Cover | undefined): readonly Version[] | undefined {
+function useVersions(cover: Cover | undefined): readonly ShownVersion[] | undefined {
   const garden = useGarden();
-  const [found, setFound] = useState<{ readonly cover: Cover; readonly list: readonly Version[] }>();
+  const [found, setFound] = useState<{ readonly cover: Cover; readonly list: readonly ShownVersion[] }>();
   useEffect(() => {
     if (!cover) return;
     let current = true;

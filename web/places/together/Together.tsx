@@ -1,13 +1,14 @@
+import { FlatCuts, SectionBars } from '../../parts/Cuts';
 import { type ReactNode, useEffect, useState } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { type SectionBar, longestDrawnMm } from '../../../core/cutting/bars';
-import { type Owner, cutBar, cutFlat } from '../../../core/cutting/tickOff';
-import { cutsCsv, shoppingCsv } from '../../../core/files/csv';
-import { failAll, ok } from '../../../core/result';
-import type { Result } from '../../../core/result';
+import { type SectionBar, longestDrawnMm } from '../../../core/make/cutting/bars';
+import { type Owner, cutBar, cutFlat } from '../../../core/make/cutting/tickOff';
+import { cutsCsv, shoppingCsv } from '../../../core/show/csv';
+import { failAll, ok } from '../../../core/base/result';
+import type { Result } from '../../../core/base/result';
 import type { Together as Plan } from '../../../core/together';
-import { formatMoney } from '../../../core/units/amount';
+import { formatMoney } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
@@ -16,11 +17,10 @@ import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
-import type { BestSoFar } from '../../workers/plan.worker';
-import { planAllTogether, stopWork } from '../../workers/planClient';
-import { CartTable } from '../cart/CartTable';
-import { saveCutBook } from '../saw/saveCutBook';
-import { FlatCuts, SectionBars } from '../saw/Saw';
+import type { BestSoFar } from '../../work/plan.worker';
+import { planAllTogether, stopWork } from '../../work/planClient';
+import { CartTable } from '../../parts/CartTable';
+import { saveCutBook } from '../../parts/saveCutBook';
 
 const Scroll = styled.div`
   overflow: auto;
@@ -136,7 +136,7 @@ export function Together(): ReactNode {
             <>
               {plan.cuts.map((cut) => (
                 <SectionBars
-                  key={cut.sectionKey}
+                  key={cut.section.key}
                   cut={cut}
                   width={width}
                   longestMm={longestDrawnMm(plan.cuts)}

@@ -1,0 +1,29 @@
+import { type Preferences, type Quantity, formatAmount } from './amount';
+
+/** A value inside a sentence or a formula, printed in the gardener's own units. */
+export interface Amount {
+  readonly value: number;
+  readonly quantity: Quantity;
+}
+
+/** A sentence whose numbers keep their meaning until they are shown. */
+export type Phrase = readonly (string | Amount)[];
+
+/** A number that can answer "why": its formula, the values put in, where it comes from, what it takes for granted. */
+export interface Figure extends Amount {
+  readonly label: string;
+  readonly formula: string;
+  readonly terms: readonly (Amount & { readonly name: string })[];
+  readonly source: string;
+  readonly assumes: readonly string[];
+}
+
+/** A value and its quantity. */
+export function amount(value: number, quantity: Quantity): Amount {
+  return { value, quantity };
+}
+
+/** The words of a sentence in the gardener's own units. */
+export function phraseText(phrase: Phrase, p: Preferences): string {
+  return phrase.map((part) => (typeof part === 'string' ? part : formatAmount(part.value, part.quantity, p))).join('');
+}

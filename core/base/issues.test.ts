@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { amount, phraseText } from './figure';
+import { issueFaults } from './issues';
+import { messageOf } from './result';
+import { CROPS, crop } from '../site/crops';
+
+const schema = z.strictObject({
+  lengthMm: z.number().min(100).max(5000),
+  count: z.number().int().min(2),
+  name: z.string().min(1).max(5),
+  list: z.array(z.strictObject({ heightMm: z.number() })),
+});
+const faults = (value: object) => {
+  const read = schema.safeParse({ lengthMm: 200, count: 3, name: 'a', list: [], ...value });
+  return read.success ? [] : issueFaults(read.error.issues);
+};
+
+test.each([
+  [{ lengthMm: 5 }, 'lengthMm', 'must be at least 100 mm (3.9 in)'],
+  [{ lengthMm: 6000 }, 'lengthMm', 'must be at most 5000 mm (196.9 in)'],
+  [{ count: 1 }, 'count', 'must be at least 2'],
+  [{ name: '' }, 'name', 'must not be empty'],
+  [{ name: 'longer' }, 'name', 'must be at most 5 characters long'],
+  [
+    { list: [{ heightMm: 1 }, { heightMm: 'x' }] },
+    'list[1].heightMm',
+    'Invalid input: expected number, received string',
+  ],
+  [{ other: 1 }, 'file', 'Unrecognized key: "other"'],
+])('%j', (value, field, message) => expect(faults(value)).toEqual([{ field, message }]));
+
+test('a sentence keeps its numbers until it is read, in the reader’s own units', () => {
+  const phrase = ['Snow of ', amount(152.4, 'length'), ' weighs ', amount(588, 'pressure'), '.'];
+  expect(phraseText(phrase, { length: 'ftin', temperature: 'C', currency: 'USD' })).toBe(
+    'Snow of 6" weighs 12.3 lb/sq ft.',
+  );
+  expect(phraseText(phrase, { length: 'cm', temperature: 'C', currency: 'USD' })).toBe(
+    'Snow of 15.2 cm weighs 0.59 kPa.',
+  );
+});
+
+test('whatever is thrown has something to say', () => {
+  expect(messageOf(new Error('broken'))).toBe('broken');
+  expect(messageOf('text')).toBe('it cannot be read');
+  expect(messageOf(null)).toBe('it cannot be read');
+});
+
+test('crops have a height, a killing temperature and a key of their own', () => {
+  expect(new Set(CROPS.map((c) => c.key)).size).toBe(CROPS.length);
+  for (const c of CROPS) {
+    expect(c.heightMm).toBeGreaterThan(50);
+    expect(c.killingC).toBeGreaterThan(-20);
+    expect(c.killingC).toBeLessThan(2);
+    expect(crop(c.key)).toBe(c);
+  }
+  expect(crop('corn-salad')).toMatchObject({ name: 'corn salad', killingC: -15, heightMm: 150, insects: 'no' });
+  expect(() => crop('weeds')).toThrow('No crop');
+});

@@ -1,0 +1,244 @@
+/**
+ * An answer, declared once: what may be said, what is said first, how it is asked, and what a typed dimension or a mend makes
+ * of it. The schema, the first answers, the questions and the setters of a family all come from its declarations.
+ */
+import { z } from 'zod';
+import type { Phrase } from '../../base/figure';
+import { type Result, fail, ok } from '../../base/result';
+import type { Catalog } from '../../catalog/catalog';
+import type { BuildSite } from '../../site/buildSite';
+import type { Assembly } from '../assembly/types';
+
+export interface Option {
+  readonly value: string;
+  readonly label: string;
+  /** The reason of this school, shown where it is chosen. */
+  readonly why: string | Phrase;
+}
+
+/** What a side panel asks; whatever has a place in a drawing is a dimension instead. */
+export type Question = (
+  | { readonly kind: 'choice'; readonly value: string; readonly options: readonly Option[] }
+  | { readonly kind: 'count'; readonly value: number; readonly min: number; readonly max: number }
+  | { readonly kind: 'length'; readonly valueMm: number }
+) & {
+  readonly id: string;
+  readonly label: string;
+  /** Which leaf of the bench asks it; the shape's when not said. */
+  readonly leaf?: 'skin';
+};
+
+type WithoutId<Q> = Q extends Question ? Omit<Q, 'id' | 'label' | 'leaf'> : never;
+
+/** A change that would mend a failed check; each answer says what it makes of the kinds that mean something to it. */
+export type Change =
+  | { readonly kind: 'hoops'; readonly count: number }
+  | { readonly kind: 'pipe'; readonly key: string }
+  | { readonly kind: 'ridge'; readonly value: 'tied' | 'posted' }
+  | { readonly kind: 'ties'; readonly count: number }
+  | { readonly kind: 'rod'; readonly key: string }
+  | { readonly kind: 'higher'; readonly byMm: number }
+  | { readonly kind: 'roll'; readonly key: string | null }
+  /** A stouter board for the bars that carry, or more of them. */
+  | { readonly kind: 'bar'; readonly key: string }
+  | { readonly kind: 'bars'; readonly count: number }
+  /** Any question's answer, where the family asks it. */
+  | { readonly kind: 'answer'; readonly id: string; readonly value: string | number };
+type ChangeOf<K extends Change['kind']> = Extract<Change, { readonly kind: K }>;
+
+/** Answers of one family, as plain data; its schema has checked them. */
+export type Answers = Readonly<Record<string, unknown>>;
+
+/** Where an answer is given: the place, what the answers so far have built (where they have built anything), and those answers. */
+export interface At {
+  readonly site: BuildSite;
+  readonly assembly: Assembly | undefined;
+}
+export interface AtAnswers extends At {
+  readonly answers: Answers;
+}
+
+// Written as methods, so that answers of any kind stand in one record.
+type Typed<V> = { typed(valueMm: number, value: V, at: AtAnswers): Result<V> }['typed'];
+type Changed<V, K extends Change['kind']> = {
+  changed(change: ChangeOf<K>, value: V, at: AtAnswers): V | undefined;
+}['changed'];
+
+/** How an answer is asked in a panel. */
+export interface Asking<V> {
+  /** The question's id, where it is not the answer's own. */
+  readonly id?: string;
+  readonly label: string;
+  readonly leaf?: 'skin';
+  /** Asked only while these other answers are so; any of a list will do. */
+  readonly when?: Readonly<Record<string, unknown>>;
+  show(value: V, at: AtAnswers): WithoutId<Question>;
+  /** What is said in a panel as a value; the schema has the last word on it. */
+  read(said: string | number, value: V, at: AtAnswers): unknown;
+}
+
+/** One answer of a family: kept in the garden as V, handed to the assembly as C. */
+export interface Asked<V = unknown, C = unknown> {
+  readonly schema: z.ZodType<V>;
+  first(site: BuildSite): V;
+  chosen(value: V, catalog: Catalog): C;
+  /** What the catalogue in hand has against a value. */
+  against(value: V, catalog: Catalog): string | undefined;
+  readonly asking: Asking<V> | undefined;
+  /** Dimensions of the drawing that set it. */
+  readonly dimensions: Readonly<Record<string, Typed<V>>>;
+  readonly changes: { readonly [K in Change['kind']]?: Changed<V, K> };
+  /** Other answers that go back to these when this one is changed. */
+  readonly resets: Answers;
+}
+
+/** What a declaration may say beside its value. */
+export type Extras<V, C> = Partial<Omit<Asked<V, C>, 'schema' | 'first' | 'chosen'>>;
+
+/** A first answer that is the same everywhere, or depends on the place. */
+export type First<V> = V | ((site: BuildSite) => V);
+const firstOf = <V>(first: First<V>): ((site: BuildSite) => V) =>
+  typeof first === 'function' ? (first as (site: BuildSite) => V) : () => first;
+
+/** An answer that is handed on as it is kept. */
+export function asked<V>(schema: z.ZodType<V>, first: First<V>, more: Extras<V, V> = {}): Asked<V, V> {
+  return {
+    schema,
+    first: firstOf(first),
+    chosen: (value) => value,
+    against: () => undefined,
+    asking: undefined,
+    dimensions: {},
+    changes: {},
+    resets: {},
+    ...more,
+  };
+}
+
+/** The same answer, handed on as something the catalogue makes of it. */
+export function handedAs<V, C>(a: Asked<V, V>, chosen: (value: V, catalog: Catalog) => C): Asked<V, C> {
+  return { ...a, chosen };
+}
+
+type Where = Pick<Asking<unknown>, 'leaf' | 'when'>;
+
+/** Words of options in their order: what each is called and why one would take it. */
+export type Words<K extends string> = Readonly<Record<K, readonly [label: string, why: string]>>;
+
+/**
+ * One of several, each with its reason.
+ * @example choice('Feet', { rods: ['Over rods', 'Stands upright.'], soil: ['In the soil', 'Nothing to buy.'] }, 'rods')
+ */
+export function choice<K extends string>(
+  label: string,
+  words: Words<K>,
+  first: First<NoInfer<K>>,
+  { leaf, when, ...more }: Where & Extras<NoInfer<K>, NoInfer<K>> = {},
+): Asked<K, K> {
+  const keys = Object.keys(words) as [K, ...K[]];
+  return asked<K>(z.enum(keys) as unknown as z.ZodType<K>, first, {
+    asking: {
+      label,
+      ...(leaf && { leaf }),
+      ...(when && { when }),
+      show: (value) => ({
+        kind: 'choice',
+        value,
+        options: keys.map((key) => ({ value: key, label: words[key][0], why: words[key][1] })),
+      }),
+      read: String,
+    },
+    ...more,
+  });
+}
+
+/** A whole number, asked with a stepper. */
+export function count(
+  label: string,
+  [min, max]: readonly [number, number],
+  first: First<number>,
+  { leaf, when, ...more }: Where & Extras<number, number> = {},
+): Asked<number, number> {
+  return asked(z.number().int().min(min).max(max), first, {
+    asking: {
+      label,
+      ...(leaf && { leaf }),
+      ...(when && { when }),
+      show: (value) => ({ kind: 'count', value, min, max }),
+      read: (said) => Math.round(Number(said)),
+    },
+    ...more,
+  });
+}
+
+/**
+ * A whole number that follows from the design until it is said.
+ * @param now how many there are while it is not said
+ */
+export function countOrAuto(
+  label: string,
+  [min, max]: readonly [number, number],
+  now: (assembly: Assembly | undefined, answers: Answers) => number,
+  { leaf, when, ...more }: Where & Extras<number | null, number | null> = {},
+): Asked<number | null, number | null> {
+  return asked<number | null>(
+    z.number().int().min(min).max(max).nullable().default(null) as z.ZodType<number | null>,
+    null,
+    {
+      asking: {
+        label,
+        ...(leaf && { leaf }),
+        ...(when && { when }),
+        show: (value, { assembly, answers }) => ({ kind: 'count', value: value ?? now(assembly, answers), min, max }),
+        read: (said) => Math.round(Number(said)),
+      },
+      ...more,
+    },
+  );
+}
+
+/** A length that has no place in the drawing, mm. */
+export function length(
+  label: string,
+  [min, max]: readonly [number, number],
+  first: First<number>,
+  { leaf, when, ...more }: Where & Extras<number, number> = {},
+): Asked<number, number> {
+  return asked(z.number().min(min).max(max), first, {
+    asking: {
+      label,
+      ...(leaf && { leaf }),
+      ...(when && { when }),
+      show: (valueMm) => ({ kind: 'length', valueMm }),
+      read: Number,
+    },
+    ...more,
+  });
+}
+
+/** A length that is typed in the drawing and nowhere else, mm; null: as the design has it. */
+export function dimensioned<V extends number | null>(
+  schema: z.ZodType<V>,
+  first: First<V>,
+  dimension: string,
+  more: Extras<V, V> = {},
+): Asked<V, V> {
+  return asked<V>(schema, first, { dimensions: { [dimension]: (valueMm) => ok(valueMm as V) }, ...more });
+}
+
+/** Limits of a typed dimension, said in words where it is outside them. */
+export function within(
+  id: string,
+  valueMm: number,
+  [low, high]: readonly [number, number],
+  words: string,
+): Result<number> {
+  return valueMm < low || valueMm > high ? fail(id, words) : ok(valueMm);
+}
+
+/** Answers by name. */
+export type Declared = Readonly<Record<string, Asked>>;
+/** What a garden keeps of declared answers. */
+export type Kept<D> = { readonly [K in keyof D]: D[K] extends Asked<infer V> ? V : never };
+/** What an assembly is given of them. */
+export type Chosen<D> = { readonly [K in keyof D]: D[K] extends Asked<unknown, infer C> ? C : never };

@@ -1,0 +1,98 @@
+/** Answers that every family asks for: how much of the bed, which crop, where its edge row stands, extra warmth. */
+import { z } from 'zod';
+import { amount } from '../../base/figure';
+import { MM_PER_INCH } from '../../base/length';
+import { type Result, fail, ok } from '../../base/result';
+import { CROPS } from '../../site/crops';
+import { type First, asked, choice, dimensioned, within } from './asked';
+
+const mm = z.number().finite();
+
+/** Part of a bed, or all of it. */
+export const extentSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('whole') }),
+  z.strictObject({ kind: z.literal('part'), startMm: mm.min(0).max(20000), lengthMm: mm.min(300).max(20000) }),
+]);
+export type Extent = z.infer<typeof extentSchema>;
+
+/** Where a cover starts and ends along a bed, or a fault when it does not fit. */
+export function placeExtent(
+  extent: Extent,
+  bedLengthMm: number,
+): Result<{ readonly startMm: number; readonly endMm: number }> {
+  if (extent.kind === 'whole') return ok({ startMm: 0, endMm: bedLengthMm });
+  const endMm = extent.startMm + extent.lengthMm;
+  if (endMm > bedLengthMm + 0.5)
+    return fail('coverLength', 'The cover runs past the end of the bed: make it shorter or start it sooner.');
+  return ok({ startMm: extent.startMm, endMm });
+}
+
+/** How much of the bed is covered: its length is typed in the drawing. */
+export const extent = asked<Extent>(
+  extentSchema,
+  { kind: 'whole' },
+  {
+    dimensions: {
+      coverLength: (valueMm, now, { site }) => {
+        const bedMm = site.survey.frameOn.lengthMm;
+        if (valueMm > bedMm + 0.5) return fail('coverLength', 'The cover cannot be longer than its bed.');
+        if (valueMm < 300) return fail('coverLength', 'A cover is at least 300 mm (12 in) long.');
+        if (valueMm > bedMm - 0.5) return ok({ kind: 'whole' });
+        const startMm = now.kind === 'part' ? Math.min(now.startMm, bedMm - valueMm) : 0;
+        return ok({ kind: 'part', startMm, lengthMm: valueMm });
+      },
+    },
+  },
+);
+
+/** Length of the covered part of a bed, mm. */
+export const coveredMm = (extentNow: Extent, bedLengthMm: number): number =>
+  extentNow.kind === 'whole' ? bedLengthMm : extentNow.lengthMm;
+
+/** The first row of the crop, from the wall inside. */
+export const rowFromEdge = (firstIn: number) =>
+  dimensioned(z.number().min(0).max(2000), firstIn * MM_PER_INCH, 'rowFromEdge', {
+    dimensions: {
+      rowFromEdge: (valueMm) =>
+        within('rowFromEdge', valueMm, [0, 2000], 'The first row stands from nothing to 2 m from the wall.'),
+    },
+  });
+
+/** The crop under the cover. */
+export const crop = (first: First<string>) =>
+  asked<string>(
+    z.string().refine((key) => CROPS.some((c) => c.key === key), 'must be a crop in the list'),
+    first,
+    {
+      asking: {
+        label: 'Crop',
+        show: (value) => ({
+          kind: 'choice',
+          value,
+          options: CROPS.map((c) => ({
+            value: c.key,
+            label: c.name,
+            why: ['Grows ', amount(c.heightMm, 'length'), ' high; dies at ', amount(c.killingC, 'temperature'), '.'],
+          })),
+        }),
+        read: String,
+      },
+    },
+  );
+
+/** What keeps a covered bed warmer for nothing more than putting it there. */
+const warmth = choice(
+  'Extra warmth',
+  {
+    none: ['None', 'Hardened plants under a shut cover.'],
+    jugs: ['Jugs of water', 'Take up the day’s sun and give it back at night; they take room.'],
+    stones: ['Stones', 'The same, with stones from the garden: they hold half as much for their size.'],
+    blanket: ['Blanket at night', 'Laid over the cover on cold nights, taken off every morning for light.'],
+    lights: ['Warm string lights', 'Old-style bulbs that give heat; needs an outdoor socket.'],
+    straw: ['Straw at the walls', 'Loose straw heaped against the bed’s walls outside.'],
+  },
+  'none',
+);
+/** Gardens from before it was asked have none. */
+export const extra = { ...warmth, schema: warmth.schema.default('none') as typeof warmth.schema };
+export type Extra = 'none' | 'jugs' | 'stones' | 'blanket' | 'lights' | 'straw';

@@ -1,0 +1,141 @@
+/** Answers about covering, hanging and holding down that several families ask in the same words. */
+import { z } from 'zod';
+import type { Assembly, HardwareUse } from '../assembly/types';
+import { type Answers, type First, type Words, asked, choice, count, countOrAuto } from './asked';
+import { board } from './bars';
+import { some } from './hoops';
+
+const ENDS = {
+  gathered: ['Gathered', 'Pulled together and weighted: tight against wind.'],
+  folded: ['Folded', 'Folded down like a parcel: nothing leaks, and less to cut.'],
+  flap: ['Flaps', 'Separate flaps that lift for air and for reaching in.'],
+  plywood: ['Plywood', 'Firm ends with vents, cut to the true curve of the hoop.'],
+} as const satisfies Words<string>;
+/** How the ends are closed. */
+export const ends = <S extends keyof typeof ENDS>(schools: readonly S[], first: S) =>
+  choice<S>('Ends', some<keyof typeof ENDS, S>(ENDS, schools), first, { leaf: 'skin' });
+
+/** Whether what the film lies on is kept from cutting it. */
+export const edge = (label: string, when?: Readonly<Record<string, unknown>>) =>
+  choice(
+    label,
+    {
+      guarded: ['Guarded', 'Rounded, padded or taped: film lives its years.'],
+      bare: ['Bare', 'Cuts through the film within a season.'],
+    },
+    'guarded',
+    { leaf: 'skin', ...(when && { when }) },
+  );
+
+const FIXINGS = {
+  battens: ['Battens', 'Screwed strips hold film all along.'],
+  channel: ['Channel and wire', 'Fast to open each spring; the dearest.'],
+  clips: ['Clips', 'Soft-sleeved clips on every hoop: off in a minute.'],
+  staples: ['Staples alone', 'Quick, and they tear out in wind.'],
+} as const satisfies Words<string>;
+/** What the cover is fastened with along its long sides. */
+export const fixing = <S extends keyof typeof FIXINGS>(schools: readonly S[], first: S) =>
+  choice<S>('Fastened with', some<keyof typeof FIXINGS, S>(FIXINGS, schools), first, { leaf: 'skin' });
+
+/** Whether PVC is kept from the film that touches it. */
+export const paint = choice(
+  'PVC against film',
+  {
+    paint: ['Painted', 'Exterior paint where they touch lets the film live its years.'],
+    tape: [
+      'Taped',
+      'White tape along the outer face: quick, and renewed each few years. Foam sleeves slip and crumble.',
+    ],
+    none: ['Bare', 'Costs nothing now; the film may go in a year or two.'],
+  },
+  'paint',
+  { leaf: 'skin' },
+);
+
+/** What a batten, a channel or a fold takes up of the sheet along each side. */
+export const wrap = (firstMm: number, most = 150) => asked<number>(z.number().min(25).max(most), firstMm);
+
+/** How many people the part that moves is lifted by. */
+export function people(first: First<'1' | '2'> = '1') {
+  const made = choice(
+    'Lifted by',
+    { '1': ['One person', 'About 15 kg at the most.'], '2': ['Two people', 'About 30 kg at the most.'] },
+    first,
+  );
+  return { ...made, schema: made.schema.default('1') as typeof made.schema };
+}
+
+/** How many of a counted thing an assembly uses. */
+export function countOf(hardware: readonly HardwareUse[], itemKey: string): number {
+  return hardware.filter((h) => h.itemKey === itemKey).reduce((sum, h) => sum + h.count, 0);
+}
+
+const lidsIn = (answers: Answers): number => Number(answers['lids'] ?? 1);
+const eachLid =
+  (itemKey: string) =>
+  (built: Assembly | undefined, answers: Answers): number =>
+    countOf(built?.hardware ?? [], itemKey) / lidsIn(answers);
+
+/** Latches on each lid; null: one, or two where it is windy. */
+export const latches = (label: string, most: number) => countOrAuto(label, [0, most], eachLid('latch'));
+/** Stays on each lid; null: as its length asks for. */
+export const stays = (label: string, most: number) => countOrAuto(label, [0, most], eachLid('stay'));
+
+/** Hold-downs that the footing counts under the answer's own name; null: as the size asks for. */
+export const holdDowns = (id: string, label: string, most: number, leaf?: 'skin') =>
+  countOrAuto(
+    label,
+    [0, most],
+    (built) => built?.footing.holdDowns.find((h) => h.ask === id)?.count ?? 0,
+    leaf ? { leaf } : {},
+  );
+
+/** The frame of a lid, and bars between its stiles; null: as many as the sheet's joints ask for. */
+export const lidFrame = (first: First<string>, firstBars: number | null, when?: Readonly<Record<string, unknown>>) => ({
+  lidFrame: board('Lid frame', ['1x3', '2x2', '2x3', '2x4', '45x45 mm', '45x70 mm'], first, {
+    ...(when && { when }),
+    changes: { bar: ({ key }) => key },
+  }),
+  bars: {
+    ...countOrAuto('Bars between the stiles', [0, 12], () => 0, {
+      ...(when && { when }),
+      // Two of those counted on each lid are its stiles.
+      changes: { bars: ({ count: all }, _, { answers }) => Math.ceil(all / lidsIn(answers)) - 2 },
+    }),
+    first: () => firstBars,
+  },
+});
+
+/** Which side is the high one. */
+export const back = choice(
+  'High side',
+  {
+    far: ['Far side', 'The lid leans towards you; right where the noon sun is on your side.'],
+    near: ['Near side', 'The lid leans away from you.'],
+  },
+  'far',
+);
+
+/** How a lid is opened for air. */
+export const airing = (first: 'prop' | 'opener') => ({
+  airing: choice(
+    'Airing',
+    {
+      prop: ['By hand', 'A stay holds the lid; somebody must be there.'],
+      opener: ['Wax opener', 'Opens by itself when it is warm inside.'],
+    },
+    first,
+  ),
+  openers: count('Openers on each lid', [1, 4], 1, { when: { airing: 'opener' } }),
+});
+
+/** Old glass, with or without a film that holds it together. */
+export const safety = choice(
+  'Glass',
+  {
+    film: ['Safety film', 'Broken glass hangs together over bed and child.'],
+    none: ['As it is', 'Only where nobody falls on it.'],
+  },
+  'film',
+  { when: { glazing: 'old-window' } },
+);

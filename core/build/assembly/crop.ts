@@ -1,0 +1,28 @@
+import type { Bed } from '../../site/bed';
+import { crop } from '../../site/crops';
+import { type Point2, heightAt } from '../../base/geometry';
+import type { CropLine } from './types';
+
+/** Height of the soil above the ground outside, mm. */
+export function soilZ(bed: Bed): number {
+  return bed.wall.heightMm - bed.soilBelowRimMm;
+}
+
+/**
+ * Where the crop's edge rows stand and how much air is left over the lower of them.
+ * @param under underside of the cover across the bed
+ */
+export function cropUnder(
+  bed: Bed,
+  widthMm: number,
+  cropKey: string,
+  rowFromEdgeMm: number,
+  under: readonly Point2[],
+): CropLine {
+  const ground = soilZ(bed);
+  const topZMm = ground + crop(cropKey).heightMm;
+  const edge = bed.wall.thicknessMm + rowFromEdgeMm;
+  const rowYsMm = [edge, widthMm - edge];
+  const clear = Math.min(...rowYsMm.map((y) => heightAt(under, y)));
+  return { cropKey, soilZMm: ground, rowYsMm, topZMm, clearanceMm: clear - topZMm };
+}

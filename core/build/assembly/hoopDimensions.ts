@@ -1,0 +1,67 @@
+import type { BentHoop, Elastica } from '../hoop/types';
+import type { Vec3 } from '../../base/geometry';
+import type { Dimension } from './types';
+
+/** What the dimensions of a row of hoops are taken from, mm. */
+export interface HoopMeasured {
+  readonly sprung: { readonly hoop: Elastica | BentHoop; readonly cutMm: number };
+  readonly xs: readonly number[];
+  readonly footY: number;
+  readonly footZ: number;
+  /** Where the height is measured from, and what that is called. */
+  readonly baseZ: number;
+  readonly heightLabel: string;
+  readonly startMm: number;
+  readonly endMm: number;
+  readonly coverLabel: string;
+  readonly offsetFromMm: number;
+  readonly wallMm: number;
+  readonly rowFromEdgeMm: number;
+}
+
+/** The dimensions that every row of hoops has: cut, height, length covered, spacing, end offset, first row. */
+export function hoopDimensions(m: HoopMeasured): readonly Dimension[] {
+  const { hoop, cutMm } = m.sprung;
+  const first = m.xs[0] ?? 0;
+  const last = m.xs[m.xs.length - 1] ?? 0;
+  const second = m.xs[1] ?? last;
+  const middle = m.footY + hoop.spanMm / 2;
+  const crownZ = m.footZ + hoop.heightMm;
+  const leader: Vec3 = [first, middle + hoop.spanMm * 0.3, m.footZ + hoop.heightMm * 0.85];
+  const typed = (
+    id: string,
+    label: string,
+    view: Dimension['view'],
+    side: Dimension['side'],
+    row: number,
+    from: Vec3,
+    to: Vec3,
+    valueMm: number,
+  ): Dimension => ({ id, label, view, side, row, from, to, valueMm, typed: true });
+  return [
+    typed('pipeLength', 'hoop, cut', 'end', 'leader', 0, leader, leader, cutMm),
+    typed(
+      'height',
+      m.heightLabel,
+      'end',
+      'right',
+      1,
+      [first, middle, m.baseZ],
+      [first, middle, crownZ],
+      crownZ - m.baseZ,
+    ),
+    typed('spacing', 'hoop to hoop', 'side', 'below', 1, [first, 0, 0], [second, 0, 0], second - first),
+    typed('coverLength', m.coverLabel, 'side', 'below', 2, [m.startMm, 0, 0], [m.endMm, 0, 0], m.endMm - m.startMm),
+    typed('endOffset', 'end offset', 'plan', 'below', 1, [m.offsetFromMm, 0, 0], [first, 0, 0], first - m.offsetFromMm),
+    typed(
+      'rowFromEdge',
+      'first row',
+      'plan',
+      'right',
+      1,
+      [last, m.wallMm, 0],
+      [last, m.wallMm + m.rowFromEdgeMm, 0],
+      m.rowFromEdgeMm,
+    ),
+  ];
+}

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { MM_PER_INCH } from '../../../base/length';
+import { stockFor } from '../../../catalog/market';
+import { type Chosen, countOrAuto, dimensioned } from '../../answers/asked';
+import { board, coverAnswers } from '../../answers/bars';
+import { countBySpacing, maxSpacing } from '../../answers/hoops';
+import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
+
+/** Legs by span and ridge by length: beyond these the stouter board, mm. */
+const WIDE_MM = 60 * MM_PER_INCH;
+const LONG_MM = 120 * MM_PER_INCH;
+
+export const answers = {
+  pairs: countOrAuto('Triangles', [2, 40], (built) => built?.beams[0]?.tags.length ?? 2, {
+    dimensions: {
+      spacing: (spacingMm, _, { answers: now, site }) =>
+        countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Triangles'),
+    },
+    changes: { bars: (change) => change.count },
+  }),
+  leg: board(
+    'Legs',
+    ['2x2', '2x3', '2x4', '38x63 mm', '38x89 mm'],
+    ({ survey, market }) => stockFor(market, survey.frameOn.widthMm > WIDE_MM ? '2x4' : '2x3'),
+    { changes: { bar: ({ key }) => key } },
+  ),
+  ridge: board('Ridge board', ['2x3', '2x4', '2x6', '38x63 mm', '38x89 mm'], ({ survey, market }) =>
+    stockFor(market, survey.frameOn.lengthMm > LONG_MM ? '2x4' : '2x3'),
+  ),
+  edge: edge('Ridge and end edges'),
+  anchors: holdDowns('anchors', 'Brackets to the bed', 80),
+  ...coverAnswers('film-uv'),
+  fixing: fixing(['battens', 'channel', 'staples'], 'battens'),
+  ends: ends(['flap', 'folded'], 'flap'),
+  crop: crop('lettuce'),
+  extra,
+  extent,
+  rowFromEdgeMm: rowFromEdge(6),
+  /** Top of the ridge above the wall. */
+  heightMm: dimensioned(
+    z.number().min(200).max(2600),
+    ({ survey }) => Math.max(300, Math.round(survey.frameOn.widthMm * 0.85)),
+    'height',
+    { changes: { higher: ({ byMm }, value) => value + byMm } },
+  ),
+  maxSpacingMm: maxSpacing(42, [300, 2000]),
+  wrapMm: wrap(3 * MM_PER_INCH),
+};
+
+export type AFrameAnswers = Chosen<typeof answers>;

@@ -1,0 +1,112 @@
+import { countOf } from '../../answers/skin';
+import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types';
+import type { Survey } from '../../../site/survey';
+import { amount } from '../../../base/figure';
+import { CAUTIONS } from '../../guide/cautions';
+import { fasteningWork, coverFrameStep, packerWork, tagsOf } from '../../parts/frameSteps';
+import { MINUTES, cutStep, step, tagList } from '../../guide/step';
+import type { AFrameAnswers } from './answers';
+
+interface Built {
+  readonly legs: readonly Member[];
+  readonly ridge: readonly Member[];
+  readonly ties: readonly Member[];
+  readonly rails: readonly Member[];
+  readonly battens: readonly Member[];
+  readonly crossBoards: readonly Member[];
+  readonly sheets: readonly SheetPart[];
+  readonly hardware: readonly HardwareUse[];
+  readonly survey: Survey;
+  readonly steepDeg: number;
+  readonly spacingMm: number;
+}
+
+/** The frame in building order: cut, pattern, ridge, raise, rails, cover, fix down. */
+export function aFrameSteps(a: AFrameAnswers, b: Built): readonly Step[] {
+  return [
+    cutStep([...b.legs, ...b.ridge, ...b.ties, ...b.rails, ...b.battens, ...b.crossBoards]),
+    step({
+      id: 'pattern',
+      title: 'Cut the leg ends to a pattern',
+      view: 'end',
+      tags: tagsOf(b.legs),
+      work: [
+        [
+          'Mark one leg: the top cut leans ',
+          amount(b.steepDeg, 'angle'),
+          ' off square and the foot cut ',
+          amount(90 - b.steepDeg, 'angle'),
+          ', both shortening the same edge.',
+        ],
+        ['Try it with a second one against a scrap of the ridge: foot flat, top plumb. Then cut all legs to it.'],
+      ],
+      tools: ['saw', 'bevel gauge', 'pencil'],
+      checks: [['All legs alike when stood on edge together']],
+      cautions: [CAUTIONS.saw],
+      minutes: MINUTES.start + b.legs.length * 5,
+    }),
+    step({
+      id: 'ridge',
+      title: 'Screw the legs to the ridge',
+      view: 'side',
+      tags: [...tagsOf(b.ridge), ...tagsOf(b.legs)],
+      work: [
+        [`Mark ${tagList(b.ridge)} from its left end as drawn, `, amount(b.spacingMm, 'length'), ' from leg to leg.'],
+        ['Lay it upside down on flat ground. Two screws through the ridge into each leg, both sides of each mark.'],
+      ],
+      tools: ['drill, 1/8 bit', 'driver', 'square'],
+      checks: [['Tops of the legs flush with the top of the ridge']],
+      minutes: MINUTES.start + b.legs.length * 6,
+    }),
+    step({
+      id: 'raise',
+      title: 'Raise it on the bed and tie the feet',
+      view: 'end',
+      tags: [...tagsOf(b.legs), ...tagsOf(b.ties), ...tagsOf(b.crossBoards)],
+      work: [
+        ...packerWork(b.survey),
+        ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
+        ['Two people: turn it over and set the feet on the walls, flush outside.'],
+        [`Screw ${tagList(b.ties)} across the end triangles.`],
+        [`Screw ${countOf(b.hardware, 'bracket')} brackets between the legs and the bed wall.`],
+      ],
+      tools: ['level', 'driver', 'tape'],
+      checks: [['The ridge is level'], ['End triangles plumb'], ['Diagonals of each slope equal']],
+      minutes: MINUTES.start + 10 + countOf(b.hardware, 'bracket') * 3,
+    }),
+    step({
+      id: 'rails',
+      title: 'Fix the side rails',
+      view: 'side',
+      tags: tagsOf(b.rails),
+      work: [
+        [`Lay ${tagList(b.rails)} along the feet on the slope, and screw each to every leg at its mark.`],
+        ['Round the top of the ridge and the outer edges of the end legs with a rasp, or tape them.'],
+      ],
+      tools: ['driver', 'rasp'],
+      checks: [['No sharp edge where the cover will lie']],
+      minutes: MINUTES.start + b.rails.length * 6,
+    }),
+    coverFrameStep({
+      sheets: b.sheets,
+      battens: b.battens,
+      fastening: fasteningWork(a.fixing, a.wrapMm),
+      ends:
+        a.ends === 'flap'
+          ? ['Staple a flap along the top of each end triangle; it rolls up and is tied, or hangs down under two bags.']
+          : ['Fold both ends in like a parcel and staple them to the end legs under a strip of batten.'],
+      hardware: b.hardware,
+    }),
+    step({
+      id: 'use',
+      title: 'Try the flaps',
+      view: 'end',
+      tags: b.sheets.slice(1).map((s) => s.tag),
+      work: [['Roll both ends up and tie them; let them down and weight them.']],
+      tools: [],
+      checks: [['A through draught when both are up']],
+      cautions: [CAUTIONS.snow],
+      minutes: 10,
+    }),
+  ];
+}

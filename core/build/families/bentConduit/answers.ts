@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { MM_PER_INCH } from '../../../base/length';
+import { shippedKey } from '../../../catalog/sections';
+import type { Section } from '../../../catalog/types';
+import { type Chosen, choice, count, dimensioned, length } from '../../answers/asked';
+import { board, coverAnswers, innerAnswers, oneOf, sold, tube, wood } from '../../answers/bars';
+import { endOffset, hoopCount, maxSpacing } from '../../answers/hoops';
+import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
+
+/** Centre-line bend radius of the jig or bender for each conduit, mm. */
+const BEND_RADIUS: Readonly<Record<string, number>> = {
+  'emt-1/2': 4.625 * MM_PER_INCH,
+  'emt-3/4': 5.5 * MM_PER_INCH,
+};
+/** Centre-line bend radius that a conduit gets, mm. */
+export const bendRadiusMm = (pipe: Section): number => BEND_RADIUS[shippedKey(pipe)] ?? 120;
+
+/** Most of a shoulder, and how much of the bed's width it and the roof rise. */
+const SHOULDER_MM = 14 * MM_PER_INCH;
+
+export const answers = {
+  hoops: hoopCount('How many', 80),
+  pipe: tube(
+    'Conduit',
+    {
+      'emt-1/2': 'Bends by hand in a bender; enough for most beds.',
+      'emt-3/4': 'Twice as strong; needs a larger bender.',
+    },
+    'emt-1/2',
+    { fits: { test: oneOf(BEND_RADIUS), words: 'must be 1/2 or 3/4 conduit' }, changes: { pipe: ({ key }) => key } },
+  ),
+  frame: board('Rails', ['2x4', '2x6', '38x89 mm', '45x145 mm'], sold('2x4')),
+  wood,
+  legDepthMm: length('Legs in the holes', [20, 140], 2.5 * MM_PER_INCH),
+  ridge: choice(
+    'Furring',
+    {
+      furring: ['Ridge and sides', 'Keeps hoops apart and gives film a broad bed.'],
+      none: ['None', 'Quicker; hoops may lean.'],
+    },
+    'furring',
+    { changes: { ridge: ({ value }) => (value === 'tied' ? 'furring' : undefined) } },
+  ),
+  crossTies: count('Cross ties', [0, 12], 0, { changes: { ties: (change) => change.count } }),
+  anchors: holdDowns('anchors', 'Brackets to the bed', 40),
+  ...coverAnswers('film-uv'),
+  fixing: fixing(['battens', 'channel', 'clips'], 'battens'),
+  ends: ends(['folded', 'flap', 'plywood'], 'folded'),
+  edge: edge('Plywood edge', { ends: 'plywood' }),
+  ...innerAnswers,
+  crop: crop('chard'),
+  extra,
+  extent,
+  maxSpacingMm: maxSpacing(40),
+  endOffsetMm: endOffset(3),
+  rowFromEdgeMm: rowFromEdge(6),
+  /** Corner of the shoulder above the rail, and the crown's centre line above it. */
+  shoulderMm: dimensioned(
+    z.number().min(0).max(2000),
+    ({ survey }) => Math.min(SHOULDER_MM, Math.round(survey.frameOn.widthMm * 0.3)),
+    'shoulder',
+    { changes: { higher: ({ byMm }, value) => value + byMm } },
+  ),
+  crownMm: dimensioned(
+    z.number().min(80).max(2600),
+    ({ survey }) => Math.round(Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3) + survey.frameOn.widthMm * 0.24),
+    'height',
+    { changes: { higher: ({ byMm }, value) => value + byMm } },
+  ),
+  wrapMm: wrap(3 * MM_PER_INCH),
+};
+
+export type BentConduitAnswers = Chosen<typeof answers>;

@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { MM_PER_INCH } from '../../../base/length';
+import { type Chosen, choice, count, dimensioned, length } from '../../answers/asked';
+import { board, coverAnswers, sold, wood } from '../../answers/bars';
+import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { airing, back, holdDowns, latches, lidFrame, people, stays } from '../../answers/skin';
+
+const FRONT_MM = 14 * MM_PER_INCH;
+
+/** Knee-high in front, a low pitch, an opener on each lid. */
+export const answers = {
+  stud: board('Studs', ['2x2', '2x3', '2x4', '45x45 mm', '45x70 mm'], sold('2x2')),
+  wood,
+  back,
+  glazing: choice(
+    'Lid',
+    {
+      'twin-wall-6': ['Twin-wall', 'Warm, and does not break.'],
+      'film-both': ['Film, both faces', 'Lightest: a smaller opener will do.'],
+    },
+    'twin-wall-6',
+  ),
+  lids: count('How many lids', [1, 12], ({ survey }) =>
+    Math.max(1, Math.round(survey.frameOn.lengthMm / (32 * MM_PER_INCH))),
+  ),
+  ...lidFrame(sold('2x2'), 0),
+  screen: choice(
+    'Net under the lid',
+    {
+      screen: ['Insect net', 'Keeps insects, cats and birds out while it stands open.'],
+      none: ['None', 'Bees come in; so does everything else.'],
+    },
+    'screen',
+  ),
+  ...airing('opener'),
+  pocket: choice(
+    'The opener sits',
+    {
+      pocket: ['In a pocket', 'Two boards keep the net off its arm.'],
+      none: ['Under the net', 'Its arm and the net are in each other’s way.'],
+    },
+    'pocket',
+    { when: { airing: 'opener', screen: 'screen' } },
+  ),
+  overhangMm: length('Overhang in front', [0, 200], 25),
+  latches: latches('Latches on each lid', 8),
+  stays: stays('Stays on each lid', 8),
+  people: people(),
+  anchors: holdDowns('anchors', 'Hooks to the bed', 40),
+  ...coverAnswers('film-uv', { fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' } }),
+  crop: crop('lettuce'),
+  extra,
+  extent,
+  rowFromEdgeMm: rowFromEdge(6),
+  frontMm: dimensioned(z.number().min(150).max(1200), FRONT_MM, 'front', {
+    changes: { higher: ({ byMm }, value) => value + byMm },
+  }),
+  backMm: dimensioned(
+    z.number().min(180).max(1500),
+    ({ survey }) => Math.round(FRONT_MM + survey.frameOn.widthMm * 0.16),
+    'backHeight',
+    { changes: { higher: ({ byMm }, value) => value + byMm } },
+  ),
+};
+
+export type DoubleWallColdFrameAnswers = Chosen<typeof answers>;

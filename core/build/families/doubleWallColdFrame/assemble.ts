@@ -1,0 +1,192 @@
+import { treat } from '../../answers/bars';
+import type { Section } from '../../../catalog/types';
+import { placeExtent } from '../../answers/place';
+import { coverMaterial } from '../../../catalog/catalog';
+import type { Vec3 } from '../../../base/geometry';
+import { BARE } from '../../assembly/bare';
+import { crossBoards } from '../../parts/crossBoards';
+import { cropUnder } from '../../assembly/crop';
+import { alongBed, dimension } from '../../assembly/dimension';
+import { mirrored } from '../../assembly/mirror';
+import { piece, some, use } from '../../assembly/pieces';
+import { slopedLids } from '../../parts/slopedLid';
+import type { Assembly, Member, SheetPart } from '../../assembly/types';
+import { type BuildSite, stock } from '../../../site/buildSite';
+import { boardShape } from '../../../catalog/sections';
+import { type Result, ok } from '../../../base/result';
+import { MM_PER_INCH } from '../../../base/length';
+import type { DoubleWallColdFrameAnswers } from './answers';
+import { doubleWallSteps } from './steps';
+import { buildWalls, wallSheets } from './walls';
+
+const POCKET = '1x4';
+const POCKET_MM = 300;
+const BRACKET_N = 400;
+
+/** Builds the frame: walls of studs with film on both faces, low lids, a net under them, an opener in its pocket. */
+export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site: BuildSite): Result<Assembly> {
+  const { bed, survey } = site;
+  const outer = survey.frameOn;
+  const extent = placeExtent(a.extent, outer.lengthMm);
+  if (!extent.ok) return extent;
+  const { startMm: x0, endMm: x1 } = extent.value;
+  const length = x1 - x0;
+  const depth = outer.widthMm;
+  const z0 = bed.wall.heightMm;
+  const wallSite = {
+    stud: treat(site, a.stud, a.wood),
+    x0,
+    x1,
+    y0: 0,
+    y1: depth,
+    z0,
+    frontMm: a.frontMm,
+    backMm: a.backMm,
+  };
+  const built = buildWalls(wallSite);
+  if (!built.ok) return built;
+  const walls = built.value;
+  const gap = walls.gapMm;
+  const plane = (y: number): number => z0 + a.frontMm + walls.slope * y;
+  const screened = a.screen === 'screen';
+  const opened = a.airing === 'opener';
+  const lids = slopedLids({
+    x0,
+    x1,
+    back: { y: depth, z: plane(depth) },
+    front: { y: 0, z: plane(0) },
+    overhangMm: a.overhangMm,
+    lids: a.lids,
+    glazing: a.glazing,
+    site,
+    frame: a.lidFrame,
+    bars: a.bars,
+    cover: a.cover,
+    roll: a.roll,
+    latches: a.latches ?? (site.windy ? 2 : 1),
+    stays: a.stays ?? 1,
+    people: a.people === '2' ? 2 : 1,
+    opener: opened
+      ? { armMm: Math.min(350, depth * 0.35), liftsKg: 7, behindScreen: screened && a.pocket === 'none' }
+      : undefined,
+    openers: a.openers,
+    hinged: true,
+    safetyFilm: false,
+  });
+  const pockets =
+    screened && opened && a.pocket === 'pocket'
+      ? pocketBoards(a, x0, length, depth - gap, walls.slope, plane, stock(site, POCKET))
+      : [];
+  const net: SheetPart = {
+    tag: 'N1',
+    part: 'Insect net',
+    cover: coverMaterial(site.catalog, 'net'),
+    rollKey: null,
+    across: [
+      { what: 'Front to back, down the slope', mm: depth * Math.hypot(1, walls.slope) },
+      { what: 'Stapled to both plates', mm: 2 * 2 * MM_PER_INCH },
+    ],
+    along: [
+      { what: 'Along the frame', mm: length },
+      { what: 'Stapled to both sides', mm: 2 * 2 * MM_PER_INCH },
+    ],
+    faces: [
+      [
+        [x0, 0, plane(0) - 2],
+        [x1, 0, plane(0) - 2],
+        [x1, depth, plane(depth) - 2],
+        [x0, depth, plane(depth) - 2],
+      ],
+    ],
+  };
+  const across = crossBoards('X', x0, x1, site);
+  const sheets = [...wallSheets(wallSite, walls, a.cover, a.roll), ...(screened ? [net] : []), ...lids.sheets];
+  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil(length / 1200));
+  const perimeter = 2 * (length + depth);
+  const hardware = some([
+    ...walls.hardware,
+    use('staple', Math.ceil((4 * perimeter) / 100), 'Both skins to both plates, every 100 mm'),
+    use('staple', screened ? Math.ceil(perimeter / 75) : 0, 'Net to the top plates'),
+    use('screw-1-5/8', 2 * pockets.length, 'Pocket boards to the back plate'),
+    use('screw-2-1/2', 4 * across.length, 'Board across the soil, two screws an end'),
+    ...lids.hardware,
+    use('hook', anchors, 'Frame to the bed wall'),
+  ]);
+  const under = [gap, depth - gap].map((y) => ({ y, z: plane(y) }));
+  const mean = (a.frontMm + a.backMm) / 2;
+  const assembly: Assembly = {
+    ...BARE,
+    members: [...walls.front, ...walls.back, ...walls.sides, ...lids.members, ...pockets, ...across],
+    panels: lids.panels,
+    sheets,
+    hardware,
+    beams: lids.beams,
+    spans: lids.spans,
+    under,
+    reachMm: [x0 + gap, x1 - gap],
+    moving: lids.moving,
+    footing: {
+      on: 'wall',
+      stiff: true,
+      lengthMm: length,
+      widthMm: depth,
+      holdDowns: [{ what: 'hooks to the bed', count: anchors, eachN: BRACKET_N, ask: 'anchors' }],
+    },
+    contacts: [{ what: 'timber corner', guarded: true }],
+    fixing: 'battens',
+    airing: { by: opened ? 'opener' : 'lid', screened },
+    crop: cropUnder(bed, depth, a.crop, a.rowFromEdgeMm, under),
+    enclosure: {
+      cover: coverMaterial(site.catalog, 'film-double'),
+      floorM2: (length * depth) / 1e6,
+      coverM2: lids.areaM2 + (perimeter * mean) / 1e6,
+      volumeM3: (length * depth * mean) / 1e9,
+      heightM: a.backMm / 1000,
+    },
+    dimensions: [
+      dimension('boxWidth', 'frame', 'end', 'below', 1, [x0, 0, 0], [x0, depth, 0], false),
+      dimension('front', 'front', 'end', 'left', 1, [x0, 0, z0], [x0, 0, z0 + a.frontMm]),
+      dimension('backHeight', 'back', 'end', 'right', 1, [x0, depth, z0], [x0, depth, z0 + a.backMm]),
+      ...alongBed({
+        x0,
+        x1,
+        label: 'frame',
+        wallMm: bed.wall.thicknessMm,
+        rowFromEdgeMm: a.rowFromEdgeMm,
+        xs: [],
+        spacingLabel: '',
+      }),
+    ],
+    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across, sheets, hardware, survey, anchors }),
+    remarks: [],
+  };
+  return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);
+}
+
+/** Two boards down the slope from the back plate of each lid, that keep the net away from the opener's arm. */
+function pocketBoards(
+  a: DoubleWallColdFrameAnswers,
+  x0: number,
+  length: number,
+  backY: number,
+  slope: number,
+  plane: (y: number) => number,
+  board: Section,
+): readonly Member[] {
+  const half = boardShape(board).widthMm / 2 + 4;
+  const angle = Math.atan(slope);
+  const normal: Vec3 = [0, -Math.sin(angle), Math.cos(angle)];
+  const at = (x: number, y: number): Vec3 => [x, y - normal[1] * half, plane(y) - normal[2] * half];
+  return Array.from({ length: a.lids }, (_, i) => x0 + (length * (i + 0.5)) / a.lids).flatMap((middle, i) =>
+    [-90, 90].map((off, k) =>
+      piece(
+        `Q${2 * i + k + 1}`,
+        'Pocket board',
+        board,
+        at(middle + off, backY - half * Math.sin(angle)),
+        at(middle + off, backY - half * Math.sin(angle) - POCKET_MM * Math.cos(angle)),
+        normal,
+      ),
+    ),
+  );
+}

@@ -1,0 +1,150 @@
+import type { CoverMaterial, Section } from '../../../catalog/types';
+import type { Vec3 } from '../../../base/geometry';
+import { piece } from '../../assembly/pieces';
+import { straightRun } from '../../assembly/runs';
+import type { HardwareUse, Member, SheetPart } from '../../assembly/types';
+import { boardShape } from '../../../catalog/sections';
+import { type Result, fail, ok } from '../../../base/result';
+import { MM_PER_INCH } from '../../../base/length';
+
+const STUD_SPACING_MM = 24 * MM_PER_INCH;
+const WRAP_MM = 2 * MM_PER_INCH;
+const LAP_MM = 4 * MM_PER_INCH;
+
+/** Where the walls stand, mm: outside of the box and its two heights. */
+export interface WallSite {
+  readonly stud: Section;
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+  readonly z0: number;
+  readonly frontMm: number;
+  readonly backMm: number;
+}
+
+export interface Walls {
+  readonly front: readonly Member[];
+  readonly back: readonly Member[];
+  readonly sides: readonly Member[];
+  readonly hardware: readonly HardwareUse[];
+  readonly slope: number;
+  /** Thickness of a wall: the air between its two films. */
+  readonly gapMm: number;
+}
+
+/**
+ * Four walls of studs between plates that lie flat. Front and back run the whole length, sides stand between them under
+ * sloping plates. The lid touches the front's outer edge and the back's inner one.
+ */
+export function buildWalls(s: WallSite): Result<Walls> {
+  const { thicknessMm: t, widthMm: w } = boardShape(s.stud);
+  const depth = s.y1 - s.y0;
+  const slope = (s.backMm - s.frontMm) / (depth - w);
+  if (depth < 2 * w + 200) return fail('stud', 'The walls leave no room between them on so narrow a bed.');
+  if (slope < 0.04) return fail('back', 'Make the back higher than the front, so that rain and snow run off the lid.');
+  if (slope > 0.6) return fail('back', 'The lid would be steeper than 30 degrees: lower the back or raise the front.');
+  const across: Vec3 = [0, 1, 0];
+  const wall = (letter: string, name: string, y: number, high: number): readonly Member[] => {
+    const bays = Math.max(1, Math.ceil((s.x1 - s.x0 - t) / STUD_SPACING_MM));
+    const xs = Array.from({ length: bays + 1 }, (_, i) => s.x0 + t / 2 + ((s.x1 - s.x0 - t) * i) / bays);
+    const plate = (tag: string, part: string, z: number): readonly Member[] =>
+      straightRun({
+        tag,
+        part: `${name} ${part}`,
+        section: s.stud,
+        from: [s.x0, y, z],
+        to: [s.x1, y, z],
+        wide: across,
+        hoopXs: xs,
+        markHoops: false,
+      }).members.map((m): Member => {
+        const from = m.shape.kind === 'straight' ? m.shape.from[0] : s.x0;
+        return {
+          ...m,
+          marks: xs.flatMap((x, i) =>
+            x >= from && x <= from + m.lengthMm ? [{ atMm: x - from, label: `${letter}${i + 3}` }] : [],
+          ),
+        };
+      });
+    return [
+      ...plate(`${letter}1`, 'bottom plate', s.z0 + t / 2),
+      ...plate(`${letter}2`, 'top plate', s.z0 + high - t / 2),
+      ...xs.map((x, i) =>
+        piece(`${letter}${i + 3}`, `${name} stud`, s.stud, [x, y, s.z0 + t], [x, y, s.z0 + high - t], across),
+      ),
+    ];
+  };
+  const plane = (y: number): number => s.z0 + s.frontMm + slope * (y - s.y0);
+  const angle = Math.atan(slope);
+  const side = (letter: string, x: number): readonly Member[] => {
+    const from = s.y0 + w;
+    const to = s.y1 - w;
+    const bays = Math.max(1, Math.ceil((to - from) / STUD_SPACING_MM));
+    // A square end under a slope stops where its upper corner touches.
+    const short = (t * Math.sin(angle)) / 2;
+    const mid = (y: number): Vec3 => [x, y, plane(y) - t / 2 / Math.cos(angle)];
+    const studs = Array.from({ length: bays + 1 }, (_, i) => {
+      const y = i === 0 ? from + t / 2 : i === bays ? to - t / 2 : from + ((to - from) * i) / bays;
+      const top = plane(y - t / 2) - t / Math.cos(angle) - 1;
+      return piece(`${letter}${i + 3}`, 'Side stud', s.stud, [x, y, s.z0 + t], [x, y, top], [1, 0, 0]);
+    });
+    return [
+      piece(`${letter}1`, 'Side bottom plate', s.stud, [x, from, s.z0 + t / 2], [x, to, s.z0 + t / 2], [1, 0, 0]),
+      piece(`${letter}2`, 'Side top plate', s.stud, mid(from + short), mid(to - short), [1, 0, 0], {
+        ends: ['bevel', 'bevel'],
+      }),
+      ...studs,
+    ];
+  };
+  const front = wall('A', 'Front', s.y0 + w / 2, s.frontMm);
+  const back = wall('B', 'Back', s.y1 - w / 2, s.backMm);
+  const sides = [...side('C', s.x0 + w / 2), ...side('D', s.x1 - w / 2)];
+  const studs = [...front, ...back, ...sides].filter((m) => m.part.endsWith('stud')).length;
+  const joints = [...front, ...back].filter((m) => m.part.includes(', part')).length / 2;
+  return ok({
+    front,
+    back,
+    sides,
+    slope,
+    gapMm: w,
+    hardware: [
+      { itemKey: 'screw-2-1/2', count: 4 * studs, joint: 'Plates to studs, two screws an end' },
+      { itemKey: 'screw-3', count: 4 * 4, joint: 'Side walls to front and back, four a corner' },
+      ...(joints > 0
+        ? [{ itemKey: 'corner-plate', count: Math.ceil(2 * joints), joint: 'Plates over the joints of long plates' }]
+        : []),
+    ],
+  });
+}
+
+/** A band of film round the outside of the walls, and one round the inside. */
+export function wallSheets(s: WallSite, walls: Walls, cover: CoverMaterial, roll: string | null): readonly SheetPart[] {
+  const band = (tag: string, part: string, inset: number): SheetPart => {
+    const [xa, xb, ya, yb] = [s.x0 + inset, s.x1 - inset, s.y0 + inset, s.y1 - inset];
+    const top = (y: number): number => s.z0 + s.frontMm + walls.slope * (y - s.y0);
+    const quad = (a: readonly [number, number], b: readonly [number, number]): readonly Vec3[] => [
+      [a[0], a[1], s.z0],
+      [b[0], b[1], s.z0],
+      [b[0], b[1], Math.min(top(b[1]), s.z0 + s.backMm)],
+      [a[0], a[1], Math.min(top(a[1]), s.z0 + s.backMm)],
+    ];
+    return {
+      tag,
+      part,
+      cover,
+      rollKey: roll,
+      across: [
+        { what: 'Height at the back', mm: s.backMm },
+        { what: 'Wrapped over both plates', mm: 2 * WRAP_MM },
+      ],
+      along: [
+        { what: 'Front and back', mm: 2 * (xb - xa) },
+        { what: 'Both sides', mm: 2 * (yb - ya) },
+        { what: 'Lap where it meets itself', mm: LAP_MM },
+      ],
+      faces: [quad([xa, ya], [xb, ya]), quad([xb, ya], [xb, yb]), quad([xb, yb], [xa, yb]), quad([xa, yb], [xa, ya])],
+    };
+  };
+  return [band('S1', 'Outer skin', 0), band('S2', 'Inner skin', walls.gapMm)];
+}

@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { MM_PER_INCH } from '../../../base/length';
+import { isFitted } from '../../../catalog/fittings';
+import { type Chosen, choice, countOrAuto, dimensioned } from '../../answers/asked';
+import { coverAnswers, tube } from '../../answers/bars';
+import { countBySpacing, maxSpacing } from '../../answers/hoops';
+import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { ends, holdDowns, paint, wrap } from '../../answers/skin';
+
+/** Wider beds than this want the stouter pipe, mm. */
+const WIDE_MM = 1300;
+
+export const answers = {
+  frames: countOrAuto('How many frames', [2, 40], (built) => built?.arches[0]?.tags.length ?? 2, {
+    dimensions: {
+      spacing: (spacingMm, _, { answers: now, site }) =>
+        countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Frames'),
+    },
+    changes: { hoops: (change) => change.count, bars: (change) => change.count },
+  }),
+  pipe: tube(
+    'Pipe',
+    {
+      'pvc-1/2': 'Cheapest; for narrow beds without snow.',
+      'pvc-3/4': 'The usual one.',
+      'pvc-1': 'For wide beds; stands snow better.',
+    },
+    ({ survey }) => (survey.frameOn.widthMm > WIDE_MM ? 'pvc-1' : 'pvc-3/4'),
+    {
+      fits: { test: isFitted, words: 'must be 1/2, 3/4 or 1 PVC, for which fittings are moulded' },
+      changes: { pipe: ({ key }) => key },
+    },
+  ),
+  joints: choice(
+    'Joints',
+    {
+      pinned: ['Pushed and screwed', 'One screw a socket: holds in wind, comes apart with a driver.'],
+      pushed: ['Pushed only', 'Apart in minutes; lifts apart in wind too.'],
+    },
+    'pinned',
+  ),
+  straps: holdDowns('straps', 'Straps to the bed', 80),
+  ...coverAnswers('film-uv'),
+  ends: ends(['folded', 'flap'], 'folded'),
+  paint,
+  crop: crop('lettuce'),
+  extra,
+  extent,
+  rowFromEdgeMm: rowFromEdge(5),
+  /** Centre of the eave joint above the centre of the base pipe. */
+  eaveMm: dimensioned(z.number().min(150).max(2000), 16 * MM_PER_INCH, 'eave', {
+    changes: { higher: ({ byMm }, value) => value + byMm },
+  }),
+  maxSpacingMm: maxSpacing(32, [300, 1500]),
+  wrapMm: wrap(6 * MM_PER_INCH, 300),
+};
+
+export type FittingGableAnswers = Chosen<typeof answers>;

@@ -1,0 +1,239 @@
+import type { Section } from '../../../catalog/types';
+import { placeExtent } from '../../answers/place';
+import { BARE } from '../../assembly/bare';
+import { cropUnder } from '../../assembly/crop';
+import { alongBed, dimension, leader } from '../../assembly/dimension';
+import { endSheets, framedSheet } from '../../parts/framedSheet';
+import { guardPvc } from '../../parts/guard';
+import { hoopPlaces } from '../../parts/hoops';
+import { type Point2, type Vec3, enclosedArea, pathLength, tautOutline } from '../../../base/geometry';
+import { piece, some, use } from '../../assembly/pieces';
+import type { Assembly, HardwareUse, Member } from '../../assembly/types';
+import type { BuildSite } from '../../../site/buildSite';
+import { type Fitting, takeUpMm } from '../../../catalog/fittings';
+import { thicknessMm } from '../../../catalog/sections';
+import { NO_ROOM, bentHoop } from '../../hoop/bent';
+import { type Result, fail, ok } from '../../../base/result';
+import type { FittingGableAnswers } from './answers';
+import { gableSteps } from './steps';
+
+const STRAP_N = 300;
+const ROOF = Math.PI / 4;
+
+/** A joint: the fitting there and its centre. */
+interface Joint {
+  readonly at: Vec3;
+  readonly fitting: Fitting;
+}
+
+/** A straight piece between two joints: centre to centre, less what both fittings take up. */
+function between(pipe: Section, tag: string, part: string, a: Joint, b: Joint): Member {
+  const d: Vec3 = [b.at[0] - a.at[0], b.at[1] - a.at[1], b.at[2] - a.at[2]];
+  const length = Math.hypot(...d);
+  const step = (from: Vec3, by: number): Vec3 => [
+    from[0] + (d[0] / length) * by,
+    from[1] + (d[1] / length) * by,
+    from[2] + (d[2] / length) * by,
+  ];
+  return piece(
+    tag,
+    part,
+    pipe,
+    step(a.at, takeUpMm(pipe, a.fitting)),
+    step(b.at, -takeUpMm(pipe, b.fitting)),
+    [0, 0, 1],
+  );
+}
+
+/** Points of a quarter or less of a pipe's outside, round a joint. */
+function outside(centre: Point2, r: number, fromDeg: number, toDeg: number): readonly Point2[] {
+  return [0, 0.5, 1].map((f) => {
+    const angle = ((fromDeg + (toDeg - fromDeg) * f) * Math.PI) / 180;
+    return { y: centre.y + r * Math.cos(angle), z: centre.z + r * Math.sin(angle) };
+  });
+}
+
+/** Builds the gable: straight pipe and moulded fittings, posts and rafters in frames, base and ridge along. */
+export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): Result<Assembly> {
+  const { bed, survey } = site;
+  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
+  if (!extent.ok) return extent;
+  const { startMm, endMm } = extent.value;
+  const od = thicknessMm(a.pipe);
+  const r = od / 2;
+  const edge = Math.max(r, Math.min(bed.wall.thicknessMm / 2, 60));
+  const places = hoopPlaces(startMm, endMm, edge, a.frames, a.maxSpacingMm);
+  if (!places.ok) return places;
+  const xs = places.value;
+  const n = xs.length;
+  const spacing = ((xs[n - 1] ?? 0) - (xs[0] ?? 0)) / (n - 1);
+  const [y0, y1] = [edge, survey.frameOn.widthMm - edge];
+  const span = y1 - y0;
+  const baseZ = bed.wall.heightMm + r;
+  const eaveZ = baseZ + a.eaveMm;
+  const ridgeZ = eaveZ + (span / 2) * Math.tan(ROOF);
+
+  const end = (i: number): boolean => i === 0 || i === n - 1;
+  const corner: Fitting = 'three-way';
+  const base = (i: number, y: number): Joint => ({ at: [xs[i] ?? 0, y, baseZ], fitting: end(i) ? corner : 'tee' });
+  const eave = (i: number, y: number): Joint => ({ at: [xs[i] ?? 0, y, eaveZ], fitting: 'elbow-45' });
+  const ridge = (i: number): Joint => ({
+    at: [xs[i] ?? 0, (y0 + y1) / 2, ridgeZ],
+    fitting: end(i) ? corner : 'four-way',
+  });
+  const sides = [y0, y1];
+  const posts = xs.flatMap((_, i) =>
+    sides.map((y, k) => between(a.pipe, `P${2 * i + k + 1}`, 'Post', base(i, y), eave(i, y))),
+  );
+  const rafters = xs.flatMap((_, i) =>
+    sides.map((y, k) => between(a.pipe, `Q${2 * i + k + 1}`, 'Rafter', eave(i, y), ridge(i))),
+  );
+  const baseRails = xs
+    .slice(1)
+    .flatMap((_, i) =>
+      sides.map((y, k) => between(a.pipe, `A${2 * i + k + 1}`, 'Base rail', base(i, y), base(i + 1, y))),
+    );
+  const endRails = [0, n - 1].map((i, k) => between(a.pipe, `E${k + 1}`, 'End rail', base(i, y0), base(i, y1)));
+  const ridges = xs.slice(1).map((_, i) => between(a.pipe, `R${i + 1}`, 'Ridge pipe', ridge(i), ridge(i + 1)));
+  const frame = [...baseRails, ...endRails, ...posts, ...rafters, ...ridges];
+  if (frame.some((m) => m.lengthMm < 20))
+    return fail('eave', 'The fittings leave no pipe between them: make the eaves higher or the frames fewer.');
+
+  const shape = bentHoop(
+    [
+      { y: 0, z: 0 },
+      { y: 0, z: a.eaveMm },
+      { y: span / 2, z: ridgeZ - baseZ },
+      { y: span, z: a.eaveMm },
+      { y: span, z: 0 },
+    ],
+    0,
+    { kind: 'loose' },
+  );
+  if (shape === NO_ROOM) return fail('eave', 'There is no such gable on this bed.');
+  const top = { y: (y0 + y1) / 2, z: ridgeZ };
+  const line = tautOutline(
+    [
+      ...outside({ y: y0, z: eaveZ }, r, 180, 135),
+      ...outside(top, r, 135, 45),
+      ...outside({ y: y1, z: eaveZ }, r, 45, 0),
+    ],
+    [
+      { y: y0 - r, z: bed.wall.heightMm },
+      { y: y1 + r, z: bed.wall.heightMm },
+    ],
+  );
+  const under: readonly Point2[] = [
+    { y: y0 + r, z: eaveZ + r - r * Math.SQRT2 },
+    { y: top.y, z: ridgeZ - r * Math.SQRT2 },
+    { y: y1 - r, z: eaveZ + r - r * Math.SQRT2 },
+  ];
+  const x0 = (xs[0] ?? 0) - r;
+  const x1 = (xs[n - 1] ?? 0) + r;
+  const length = x1 - x0;
+  const rise = ridgeZ + r - bed.wall.heightMm;
+  const covered = { line, x0, x1, lengthMm: length, riseMm: rise, widthMm: span + od, wrapMm: a.wrapMm };
+  const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
+  const straps = a.straps ?? 2 * Math.max(2, Math.ceil(length / 600));
+  const guard = guardPvc(a.paint, a.cover, a.pipe, rafters);
+  const sectionM2 = enclosedArea(line) / 1e6;
+  const fittings: readonly HardwareUse[] = [
+    use('three-way', 6, 'Four corners of the base and both ends of the ridge'),
+    use('tee', 2 * (n - 2), 'Base rails at every frame between'),
+    use('elbow-45', 2 * n, 'Eaves: post to rafter'),
+    use('four-way', n - 2, 'Ridge at every frame between'),
+  ];
+  const hardware = some([
+    ...fittings,
+    use('tek-screw', a.joints === 'pinned' ? 2 * frame.length : 0, 'One through each socket; no glue'),
+    use('strap', straps, 'Base rails to the bed wall'),
+    use('screw-1', 2 * straps, 'Two screws a strap'),
+    use(
+      'clip',
+      2 * Math.ceil(length / 450) + 2 * Math.ceil(pathLength(line) / 450),
+      'Cover to base rails and end frames',
+    ),
+    ...guard.hardware,
+  ]);
+  const first = xs[0] ?? 0;
+  const rafter = rafters[0]?.lengthMm ?? 0;
+  return ok({
+    ...BARE,
+    members: frame,
+    sheets,
+    hardware,
+    arches: [
+      {
+        what: 'Frames',
+        tags: xs.map((_, i) => `P${2 * i + 1}`),
+        section: a.pipe,
+        hoop: shape.hoop,
+        sprung: false,
+        xsMm: xs,
+        spacingMm: spacing,
+        footYMm: y0,
+        footZMm: baseZ,
+        baseZMm: baseZ,
+        cutMm: shape.hoop.lengthMm,
+        ridge: { kind: 'tied' },
+      },
+    ],
+    under,
+    reachMm: [x0, x1],
+    moving: [
+      {
+        name: 'Gable',
+        memberTags: frame.map((m) => m.tag),
+        sheetTags: sheets.map((s) => s.tag),
+        panelTags: [],
+        motion: 'carried',
+        extraKg: 0,
+        people: 2,
+      },
+    ],
+    footing: {
+      on: 'wall',
+      stiff: true,
+      lengthMm: length,
+      widthMm: survey.frameOn.widthMm,
+      holdDowns: [{ what: 'straps to the bed', count: straps, eachN: STRAP_N, ask: 'straps' }],
+    },
+    contacts: guard.contacts,
+    fixing: 'clips',
+    airing: { by: a.ends === 'flap' ? 'flaps' : 'skirt', screened: false },
+    crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
+    enclosure: {
+      cover: a.cover,
+      floorM2: (length * span) / 1e6,
+      coverM2: (pathLength(line) * length) / 1e6 + 2 * sectionM2,
+      volumeM3: (sectionM2 * length) / 1000,
+      heightM: rise / 1000,
+    },
+    dimensions: [
+      dimension('span', 'centre to centre', 'end', 'below', 1, [first, y0, 0], [first, y1, 0], false),
+      dimension('eave', 'eave above the base', 'end', 'left', 1, [first, y0, baseZ], [first, y0, eaveZ]),
+      dimension(
+        'ridgeHeight',
+        'ridge above the base',
+        'end',
+        'right',
+        1,
+        [first, top.y, baseZ],
+        [first, top.y, ridgeZ],
+        false,
+      ),
+      leader('rafter', 'rafter, cut', 'end', [first, (top.y + y1) / 2, (eaveZ + ridgeZ) / 2], rafter, false),
+      ...alongBed({
+        x0: startMm,
+        x1: endMm,
+        label: 'covered',
+        wallMm: bed.wall.thicknessMm,
+        rowFromEdgeMm: a.rowFromEdgeMm,
+        xs,
+        spacingLabel: 'frame to frame',
+      }),
+    ],
+    steps: gableSteps(a, { baseRails, endRails, posts, rafters, ridges, sheets, hardware, fittings, straps }),
+    remarks: [],
+  });
+}

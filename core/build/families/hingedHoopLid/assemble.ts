@@ -1,0 +1,249 @@
+import type { Elastica } from '../../hoop/types';
+import { countOf } from '../../answers/skin';
+import { placeExtent } from '../../answers/place';
+import { BARE } from '../../assembly/bare';
+import { cropUnder } from '../../assembly/crop';
+import { buildFrame } from '../../parts/frame';
+import { endSheets, framedSheet } from '../../parts/framedSheet';
+import { PULL_MM } from '../../parts/hoopFrame';
+import { guardPvc } from '../../parts/guard';
+import { nest } from '../../parts/nested';
+import { hoopDimensions } from '../../assembly/hoopDimensions';
+import { type HoopSite, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
+import { type Point2, enclosedArea, pathLength, tautOutline } from '../../../base/geometry';
+import { buildRidge } from '../../parts/ridge';
+import type { Assembly, Dimension } from '../../assembly/types';
+import { boardShape, thicknessMm } from '../../../catalog/sections';
+import { type Result, fail } from '../../../base/result';
+import { type BuildSite, stock } from '../../../site/buildSite';
+import type { HingedHoopLidAnswers } from './answers';
+import { lidHardware } from './hardware';
+import { lidSteps } from './steps';
+
+/** Builds the lid: a frame the size of the bed, hoops in it, ridge, cover, hinges along one long side. */
+export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite): Result<Assembly> {
+  const { bed, survey } = site;
+  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
+  if (!extent.ok) return extent;
+  const { startMm: x0, endMm: x1 } = extent.value;
+  const length = x1 - x0;
+  const width = survey.frameOn.widthMm;
+  const board = boardShape(a.frame);
+  const t = a.stand === 'on edge' ? board.thicknessMm : board.widthMm;
+  const railHeight = a.stand === 'on edge' ? board.widthMm : board.thicknessMm;
+  if (width - 2 * t < 200)
+    return fail(
+      'frame',
+      'The boards leave no room between them on so narrow a bed. Stand them on edge or use a thinner board.',
+    );
+  const z0 = bed.wall.heightMm;
+  const railTop = z0 + railHeight;
+  const od = thicknessMm(a.pipe);
+
+  const { spanMm, z: footZ } = {
+    'straps-inside': { spanMm: width - 2 * t - od, z: z0 + 10 },
+    sockets: { spanMm: width - t, z: railTop },
+    'straps-outside': { spanMm: width + od, z: z0 + 10 },
+    screwed: { spanMm: width - 2 * t - od, z: z0 + 10 },
+  }[a.feet];
+  const footY = (width - spanMm) / 2;
+  const outward = a.feet === 'straps-outside' ? od : 0;
+  const outline = (hoop: Elastica): readonly Point2[] =>
+    tautOutline(
+      [...outerFace(hoop, a.pipe, footY, footZ), { y: 0, z: railTop }, { y: width, z: railTop }],
+      [
+        { y: -outward, z: z0 },
+        { y: width + outward, z: z0 },
+      ],
+    );
+  const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
+  const hoopSite: HoopSite = {
+    feet: { kind: 'loose' },
+    spanMm,
+    tailMm: 0,
+    tailAboveMm: 0,
+    sheetAcrossMm: (hoop) => pathLength(outline(hoop)) + 2 * a.battenWrapMm + PULL_MM,
+    widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
+  };
+  const sprung = springHoop(a.shape, a.pipe, hoopSite);
+  if (!sprung.ok) return sprung;
+  const { hoop, cutMm } = sprung.value;
+  const places = hoopPlaces(x0, x1, Math.max(a.endOffsetMm, t + od / 2), a.hoops, a.maxSpacingMm);
+  if (!places.ok) return places;
+  const xs = places.value;
+  const n = xs.length;
+  const spacingMm = ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1);
+  const crownZ = footZ + hoop.heightMm;
+
+  const open = (x: number, edge: number): boolean => Math.abs(x - edge) > 1;
+  const joint = a.hinges === 'near' ? 'hinged near' : 'hinged far';
+  const frame = buildFrame(
+    { site, frame: a.frame, stand: a.stand, joint, crossTies: a.crossTies, battens: true },
+    {
+      x0,
+      x1,
+      y0: 0,
+      pipeMm: od,
+      width,
+      z0,
+      t,
+      railHeight,
+      xs,
+      outward,
+      inside: { fromY: bed.wall.thicknessMm, toY: bed.wall.thicknessMm + bed.inside.widthMm },
+      openEnds: [...(open(x0, 0) ? [x0] : []), ...(open(x1, survey.frameOn.lengthMm) ? [x1] : [])],
+    },
+  );
+  const hoops = hoopMembers(sprung.value, a.pipe, xs, footY, footZ, 0);
+  const ridge = buildRidge(a.ridge, {
+    site,
+    pipe: a.pipe,
+    hoopXs: xs,
+    y: width / 2,
+    crownZ,
+    post: { section: stock(site, '2x2'), xs: [x0 + t / 2, x1 - t / 2], footZ: railTop, inSoilMm: 0 },
+  });
+  const lid = [...frame.rails, ...frame.endBoards, ...hoops, ...ridge.members, ...frame.ties, ...frame.battens];
+  const guard = guardPvc(a.paint, a.cover, a.pipe, hoops);
+  const hardware = lidHardware(a, {
+    hoops: n,
+    length,
+    width,
+    railHeight,
+    windy: site.windy,
+    frame,
+    ridge,
+    guard: guard.hardware,
+  });
+
+  const line = outline(hoop);
+  const taut = pathLength(line);
+  const rise = crownZ + od / 2 - z0;
+  const covered = { line, x0, x1, lengthMm: length, riseMm: rise, widthMm: width, wrapMm: a.battenWrapMm };
+  const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
+  const sectionArea = enclosedArea(line) / 1e6;
+  const first = xs[0] ?? x0;
+  const fixed = (
+    id: string,
+    label: string,
+    side: Dimension['side'],
+    to: Dimension['to'],
+    valueMm: number,
+  ): Dimension => ({
+    id,
+    label,
+    view: 'end',
+    side,
+    row: 1,
+    from: [first, 0, 0],
+    to,
+    valueMm,
+    typed: false,
+  });
+
+  const under = underHoop(hoop, a.pipe, footY, footZ);
+  const count = (key: string): number => countOf(hardware, key);
+
+  return nest(
+    {
+      ...BARE,
+      members: [...lid, ...frame.crossBoards],
+      sheets,
+      hardware,
+      arches: [
+        {
+          tags: hoops.map((h) => h.tag),
+          section: a.pipe,
+          hoop,
+          sprung: true,
+          xsMm: xs,
+          spacingMm,
+          footYMm: footY,
+          footZMm: footZ,
+          baseZMm: footZ,
+          cutMm,
+          ridge: ridge.ridge,
+        },
+      ],
+      pushedRails: [
+        {
+          tag: 'A1',
+          section: a.frame,
+          across: a.stand === 'on edge' ? 'thickness' : 'width',
+          freeLengthMm: length / (a.crossTies + 1),
+          pushesAtMm: spacingMm,
+        },
+      ],
+      under,
+      reachMm: [x0 + t, x1 - t],
+      moving: [
+        {
+          name: 'Lid',
+          memberTags: lid.map((m) => m.tag),
+          sheetTags: sheets.map((s) => s.tag),
+          panelTags: [],
+          motion: 'hinged',
+          extraKg: 0,
+          people: a.people === '2' ? 2 : 1,
+          hung: {
+            alongMm: length,
+            reachMm: width,
+            latches: count('latch'),
+            stays: count('stay'),
+            opener: undefined,
+          },
+        },
+      ],
+      footing: {
+        on: 'wall',
+        stiff: true,
+        lengthMm: length,
+        widthMm: width,
+        holdDowns: [
+          { what: 'hinges', count: count('hinge'), eachN: 900 },
+          { what: 'latches', count: count('latch'), eachN: 450, ask: 'latches' },
+        ],
+      },
+      contacts: [
+        ...guard.contacts,
+        ...(a.feet === 'straps-outside' ? [{ what: 'pipe end' as const, guarded: count('end-cap') > 0 }] : []),
+        { what: 'timber corner', guarded: true },
+      ],
+      fixing: 'battens',
+      airing: { by: a.ends === 'flap' ? 'flaps' : 'lid', screened: false },
+      crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
+      enclosure: {
+        cover: a.cover,
+        floorM2: (length * width) / 1e6,
+        coverM2: (taut * length) / 1e6 + 2 * sectionArea,
+        volumeM3: (sectionArea * length) / 1000,
+        heightM: rise / 1000,
+      },
+      dimensions: [
+        fixed('frameWidth', 'frame', 'below', [first, width, 0], width),
+        fixed('wallHeight', 'bed wall', 'left', [first, 0, z0], z0),
+        ...hoopDimensions({
+          sprung: sprung.value,
+          xs,
+          footY,
+          footZ,
+          baseZ: footZ,
+          heightLabel: 'crown above feet',
+          startMm: x0,
+          endMm: x1,
+          coverLabel: 'frame',
+          offsetFromMm: x0,
+          wallMm: bed.wall.thicknessMm,
+          rowFromEdgeMm: a.rowFromEdgeMm,
+        }),
+      ],
+      steps: lidSteps(a, { frame, hoops, ridge, hardware, spacingMm, survey, sheets }),
+      remarks:
+        a.feet === 'straps-outside'
+          ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.']
+          : [],
+    },
+    a,
+    site,
+  );
+}

@@ -1,0 +1,248 @@
+/** Known answers of each kind, worked out by hand. */
+import { at, build, inch, count } from '../../testing/site';
+import { SHIPPED, section } from '../../catalog/catalog';
+import { outlineSize } from '../../base/geometry';
+import type { BuildSite } from '../../site/buildSite';
+import { mirrored } from '../assembly/mirror';
+import { panelNormal } from '../assembly/pieces';
+import { hingeCount } from '../parts/slopedLid';
+import type { Assembly, Member } from '../assembly/types';
+import { takeUpMm } from '../../catalog/fittings';
+import { sheetSize } from '../../make/rolls/rolls';
+import { MM_PER_INCH } from '../../base/length';
+import { familyOf } from '.';
+
+const piece = (a: Assembly, tag: string): Member => {
+  const found = a.members.find((m) => m.tag === tag);
+  if (!found) throw new Error(`no ${tag}: ${a.members.map((m) => m.tag).join(' ')}`);
+  return found;
+};
+const inches = (a: Assembly, tag: string): number => piece(a, tag).lengthMm / MM_PER_INCH;
+const fault = (key: string, site: BuildSite, more: object): string | undefined => {
+  const family = familyOf(key);
+  const found = family.assemble({ ...family.defaults(site), ...more }, site);
+  return found.ok ? undefined : found.faults[0]?.field;
+};
+
+describe('lift-off hoop cover', () => {
+  test('on the wall: plywood outside the frame takes its thickness off the rails', () => {
+    const a = build('lift-off-cover', at(96, 48));
+    expect(inches(a, 'A1')).toBeCloseTo(96 - (2 * 6.4) / 25.4, 3);
+    expect(inches(a, 'A3')).toBeCloseTo(48 - 2 * 1.5, 6);
+    expect(outlineSize(a.panels[0]?.outline ?? []).uMm / 25.4).toBeCloseTo(48, 2);
+    expect(inches(build('lift-off-cover', at(96, 48), { ends: 'folded' }), 'A1')).toBeCloseTo(96, 6);
+  });
+  test('inside the wall: as wide as the bed inside, less the room all round', () => {
+    const a = build('lift-off-cover', at(96, 48), { sits: 'inside' });
+    expect(a.footing.widthMm).toBeCloseTo(inch(45) - 12, 6);
+    expect(a.footing.lengthMm).toBeCloseTo(inch(93) - 12, 6);
+  });
+});
+
+describe('bent-conduit frame', () => {
+  const a = build('bent-conduit', at(96, 48), { shoulderMm: 300, crownMm: 520, legDepthMm: 60 });
+  test('the crown stands where it was asked for, and the pipe is straights, arcs and both legs', () => {
+    const arch = a.arches[0];
+    expect(arch?.hoop.heightMm).toBeCloseTo(520, 3);
+    expect(arch?.cutMm).toBeCloseTo((arch?.hoop.lengthMm ?? 0) + 120, 6);
+    const marks = piece(a, 'H1').marks.map((m) => m.atMm);
+    expect(marks).toHaveLength(6);
+    // Alike from both ends: the first bend begins as far from its end as the last one stops from the other.
+    expect(marks[0]).toBeCloseTo(piece(a, 'H1').lengthMm - (marks[5] ?? 0), 4);
+  });
+  test('a hole in both rails for every leg, and a ridge too deep or a leg too long is refused', () => {
+    expect(piece(a, 'A1').holes.map((h) => h.atMm)).toEqual(piece(a, 'A1').marks.map((m) => m.atMm));
+    expect(fault('bent-conduit', at(96, 48), { legDepthMm: 85 })).toBe('legDepth');
+    expect(fault('bent-conduit', at(96, 48), { crownMm: 200, shoulderMm: 300 })).toBe('height');
+  });
+});
+
+describe('A-frame', () => {
+  test('legs by Pythagoras, cut plumb above and level below', () => {
+    const a = build('a-frame', at(96, 48), { heightMm: inch(32), ridge: '2x4', leg: '2x3', pairs: 3 });
+    // From the outside of the bed to the face of the ridge: 24 less three quarters.
+    expect(inches(a, 'L1')).toBeCloseTo(Math.hypot(23.25, 32), 6);
+    const [foot = 0, top = 0] = piece(a, 'L1').endAnglesDeg ?? [];
+    expect(foot + top).toBeCloseTo(90, 9);
+    expect(Math.tan((top * Math.PI) / 180)).toBeCloseTo(32 / 23.25, 9);
+    expect(a.members.filter((m) => m.part === 'Leg')).toHaveLength(6);
+    expect(count(a, 'bracket')).toBe(6);
+  });
+  test('too flat or too steep is refused', () => {
+    expect(fault('a-frame', at(96, 48), { heightMm: 210 })).toBe('height');
+    expect(fault('a-frame', at(96, 48), { heightMm: 2600 })).toBe('height');
+  });
+});
+
+describe('sloped cold frame', () => {
+  test('two tapered sides come out of one board when their ends fit it', () => {
+    const a = build('sloped-cold-frame', at(96, 48), { board: '2x8', frontMm: inch(7.25), backMm: inch(13.75) });
+    expect(piece(a, 'D2').sawnFrom).toBe('C2');
+    expect(inches(a, 'C2')).toBeCloseTo(48 - 3, 6);
+    const [low = 0, high = 0] = piece(a, 'C2').taperMm ?? [];
+    expect(high / 25.4).toBeCloseTo(6.5, 6);
+    expect((low + high) / 25.4 + 1 / 8).toBeLessThanOrEqual(7.25 + 0.02);
+    const steep = build('sloped-cold-frame', at(96, 48), { board: '2x8', frontMm: inch(7.25), backMm: inch(14.5) });
+    expect(piece(steep, 'D2').sawnFrom).toBeUndefined();
+  });
+  test('front boards that come to a sliver share what is left', () => {
+    const a = build('sloped-cold-frame', at(96, 48), { board: '2x8', frontMm: inch(7.5), backMm: inch(13) });
+    expect(piece(a, 'A1').taperMm?.[0]).toBeCloseTo(inch(3.75), 6);
+    expect(piece(a, 'A2').taperMm?.[0]).toBeCloseTo(inch(3.75), 6);
+  });
+  test('windows first: the box is made to them; bed first: the list says what to look for', () => {
+    const sash = { glazing: 'old-window', lids: 3, sashAlongMm: inch(28), sashReachMm: inch(49), overhangMm: 0 };
+    const box = build('sloped-cold-frame', at(96, 48), { ...sash, sashBy: 'sash' });
+    expect(box.footing.lengthMm).toBeCloseTo(inch(84), 6);
+    const [g] = box.panels;
+    expect(outlineSize(g?.outline ?? []).vMm).toBeCloseTo(inch(49), 1);
+    const bed = build('sloped-cold-frame', at(96, 48), { ...sash, sashBy: 'bed' });
+    expect(outlineSize(bed.panels[0]?.outline ?? []).uMm).toBeCloseTo(inch(32), 6);
+    expect(count(bed, 'old-window')).toBe(3);
+    expect(count(bed, 'safety-film')).toBe(3);
+  });
+  test('turned round, nothing changes but the side', () => {
+    const far = build('sloped-cold-frame', at(96, 48));
+    const near = build('sloped-cold-frame', at(96, 48), { back: 'near' });
+    expect(near.members.map((m) => m.lengthMm)).toEqual(far.members.map((m) => m.lengthMm));
+    const there = mirrored(mirrored(far, 1000), 1000);
+    const rounded = (a: Assembly): string =>
+      JSON.stringify(a.members, (_, x: unknown) => (typeof x === 'number' ? Math.round(x * 1000) / 1000 + 0 : x));
+    expect(rounded(there)).toBe(rounded(far));
+    // Glazing still grows outward, away from the plants.
+    for (const p of [...far.panels, ...near.panels]) expect(panelNormal(p)[2]).toBeGreaterThan(0.5);
+  });
+  test.each([
+    [60, 2],
+    [61, 3],
+    [168, 4],
+  ])('hinges for %d in: %d', (lengthIn, hinges) => expect(hingeCount(inch(lengthIn))).toBe(hinges));
+});
+
+test('double-wall: plates run whole, sides between, and the gap is the stud', () => {
+  const a = build('double-wall-cold-frame', at(96, 48), { stud: '2x3', frontMm: inch(14), backMm: inch(20) });
+  expect(inches(a, 'A1')).toBeCloseTo(96, 6);
+  expect(inches(a, 'C1')).toBeCloseTo(48 - 2 * 2.5, 6);
+  expect(inches(a, 'A3')).toBeCloseTo(14 - 3, 6);
+  const [outer, inner] = a.sheets;
+  if (!outer || !inner) throw new Error('two skins');
+  expect((sheetSize(outer).alongMm - sheetSize(inner).alongMm) / 25.4).toBeCloseTo(8 * 2.5, 6);
+});
+
+test('straw bales: each row starts at a corner and runs past the next; the back stands on edge', () => {
+  const a = build('straw-bale', at(96, 48), { courses: 1 });
+  // Three of 36 in along 96 in, two along 48 in, both sides.
+  expect(a.blocks).toHaveLength(10);
+  expect(count(a, 'straw-bale')).toBe(10);
+  const tops = a.blocks.map((b) => Math.round(b.high[2] / 25.4));
+  expect(tops.filter((z) => z === 18)).toHaveLength(3);
+  expect(tops.filter((z) => z === 14)).toHaveLength(7);
+  for (const [i, p] of a.blocks.entries())
+    for (const q of a.blocks.slice(i + 1)) {
+      const apart = [0, 1, 2].some(
+        (k) => (p.high[k] ?? 0) <= (q.low[k] ?? 0) + 1e-6 || (q.high[k] ?? 0) <= (p.low[k] ?? 0) + 1e-6,
+      );
+      expect(apart).toBe(true);
+    }
+});
+
+test('fittings: a piece is the distance of its joints less what both take up', () => {
+  const a = build('fitting-gable', at(96, 48), { pipe: 'pvc-3/4', eaveMm: inch(16), frames: 4 });
+  const span = 48 - 2 * 0.75;
+  expect(takeUpMm(section(SHIPPED, 'pvc-3/4'), 'tee') / 25.4).toBeCloseTo(9 / 16, 9);
+  expect(inches(a, 'E1')).toBeCloseTo(span - 2 * (9 / 16), 6);
+  expect(inches(a, 'P1')).toBeCloseTo(16 - 9 / 16 - 5 / 16, 6);
+  expect(inches(a, 'Q1')).toBeCloseTo(span / Math.SQRT2 - 5 / 16 - 9 / 16, 6);
+  expect([count(a, 'three-way'), count(a, 'tee'), count(a, 'elbow-45'), count(a, 'four-way')]).toEqual([6, 4, 8, 2]);
+  expect(() => takeUpMm(section(SHIPPED, 'emt-1/2'), 'tee')).toThrow('No fittings');
+});
+
+test('mesh: whole squares, prongs in the soil, two sheets that lap at the crown', () => {
+  const a = build('mesh-arch', at(96, 48), { squares: 12, prongMm: inch(5), overlapMm: inch(10), skirtMm: inch(10) });
+  const mesh = a.sheets.filter((s) => s.cover.key === 'mesh');
+  // 93 in inside is fifteen squares: two panels of eight lap by one.
+  expect(mesh.map((m) => sheetSize(m).alongMm / inch(6))).toEqual([8, 8].map((n) => expect.closeTo(n, 6) as number));
+  expect(a.arches[0]?.hoop.lengthMm).toBeCloseTo(inch(10 * 6 + 2), 6);
+  const [near, far] = a.sheets;
+  if (!near || !far) throw new Error('two sheets');
+  expect(sheetSize(near).acrossMm).toBeCloseTo(sheetSize(far).acrossMm, 6);
+  expect(near.across.map((l) => Math.round(l.mm / 25.4)).slice(1)).toEqual([5, 10, 2]);
+});
+
+describe('walk-in hoop house', () => {
+  test('twelve by thirty feet of twenty-foot pipe stands', () => {
+    const a = build('walk-in', at(240, 48), { widthMm: inch(144), lengthMm: inch(360) });
+    const arch = a.arches[0];
+    expect(arch?.cutMm).toBeCloseTo((Math.PI / 2) * inch(144) + inch(12), 3);
+    expect(arch?.tags.length).toBe(9);
+    expect(a.members.filter((m) => m.part === 'Post')).toHaveLength(18);
+  });
+  test('where it is windy a third of the post is in the ground', () => {
+    const windy = build('walk-in', at(96, 48, true), { sidewallMm: 1200 });
+    expect(piece(windy, 'P1').lengthMm).toBeCloseTo(1800, 6);
+    const calm = build('walk-in', at(96, 48), { sidewallMm: 1500 });
+    expect(piece(calm, 'P1').lengthMm).toBeCloseTo(2000, 6);
+  });
+  test('limits are named: too wide for its pipe, a door too high, ties at head height', () => {
+    const s = at(96, 48);
+    expect(
+      familyOf('walk-in').dimension(familyOf('walk-in').defaults(s), 'width', 6000, { site: s, assembly: undefined }),
+    ).toMatchObject({
+      ok: false,
+      faults: [{ field: 'width', message: expect.stringContaining('14 ft') as string }],
+    });
+    expect(fault('walk-in', s, { doorHeightMm: 2200, sidewallMm: 300 })).toBe('doorHeightMm');
+    expect(fault('walk-in', s, { crossTies: 2, sidewallMm: 300, doorHeightMm: 1500 })).toBe('crossTies');
+  });
+  test('film for a roll-up side goes a turn and a half round its bar', () => {
+    const a = build('walk-in', at(96, 48), { rollBar: 'emt-3/4' });
+    const curtain = a.sheets.find((s) => s.part === 'Side curtain');
+    expect(curtain?.across[2]?.mm).toBeCloseTo(1.5 * Math.PI * inch(0.922) + inch(6), 6);
+  });
+});
+
+describe('a second layer inside', () => {
+  test.each(['hinged-hoop-lid', 'lift-off-cover', 'staked-tunnel', 'bent-conduit'] as const)(
+    '%s: an even gap, and a warmer night',
+    (key) => {
+      const s = at(128, 48);
+      const outer = build(key, s);
+      const both = build(key, s, { inner: 'fabric-30', innerGapMm: 90 });
+      const hoops = both.members.filter((m) => m.part === 'Inner hoop');
+      expect(hoops).toHaveLength(outer.arches[0]?.tags.length ?? 0);
+      const top = (a: Assembly): number => Math.max(...a.under.map((p) => p.z));
+      // From underside to underside: the gap and the inner pipe.
+      expect(top(outer) - top(both)).toBeCloseTo(90 + 21.336, 0);
+      expect(both.enclosure.inner?.key).toBe('fabric-30');
+      expect(both.crop.clearanceMm).toBeLessThan(outer.crop.clearanceMm);
+      expect(fault(key, s, { inner: 'film-uv', innerGapMm: 400 })).toBe('innerGapMm');
+    },
+  );
+});
+
+test('metric shops: the same lid of metric boards and pipe', () => {
+  const s: BuildSite = { ...at(96, 48), market: 'metric' };
+  const a = build('hinged-hoop-lid', s);
+  expect(a.members.filter((m) => !/mm|pvc-\d\d$/.test(m.section.key)).map((m) => m.tag)).toEqual([]);
+  expect(piece(a, 'A3').lengthMm).toBeCloseTo(inch(48) - 38, 6);
+});
+
+test('pipe against film: painted by the tin, taped by the metre, or said to be bare', () => {
+  const s = at(96, 48);
+  expect(count(build('staked-tunnel', s, { paint: 'paint' }), 'paint')).toBe(1);
+  const taped = build('staked-tunnel', s, { paint: 'tape' });
+  const metres = taped.members.filter((m) => m.part === 'Hoop').reduce((sum, m) => sum + m.lengthMm, 0) / 1000;
+  expect(count(taped, 'pipe-tape')).toBe(Math.ceil(metres));
+  expect(build('staked-tunnel', s, { paint: 'none' }).contacts).toEqual([{ what: 'bare PVC', guarded: false }]);
+});
+
+test('extra warmth goes into any cover: what it takes, its step, and its caution', () => {
+  const s = at(96, 48);
+  const jugs = build('sloped-cold-frame', s, { extra: 'jugs' });
+  // 96 by 48 in is 2.97 m2: a jug for each quarter of a square metre.
+  expect(count(jugs, 'water-jug')).toBe(12);
+  const lights = build('hinged-hoop-lid', s, { extra: 'lights' });
+  expect(lights.steps.find((x) => x.id === 'extra')?.cautions.join(' ')).toContain('residual-current');
+  expect(build('hinged-hoop-lid', s, { extra: 'stones' }).hardware).toEqual(build('hinged-hoop-lid', s).hardware);
+  expect(build('hinged-hoop-lid', s).steps.some((x) => x.id === 'extra')).toBe(false);
+});

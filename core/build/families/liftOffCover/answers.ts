@@ -1,0 +1,71 @@
+import { MM_PER_INCH } from '../../../base/length';
+import { type Chosen, choice, count } from '../../answers/asked';
+import { board, coverAnswers, innerAnswers, sold, wood } from '../../answers/bars';
+import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
+import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { edge, ends, fixing, holdDowns, paint, people, wrap } from '../../answers/skin';
+
+/** A light rail this long stays straight without a tie, mm. */
+const UNTIED_MM = 1220;
+/** Longer covers are carried by two. */
+const LONG_MM = 2000;
+
+export const answers = {
+  hoops: hoopCount('How many', 80),
+  pipe: hoopPipe(sold('pvc-1/2')),
+  shape: hoopShape(),
+  sits: choice(
+    'Sits',
+    {
+      on: ['On the wall', 'Covers the walls and sheds water outside.'],
+      inside: ['Inside the wall', 'The wall holds it in place, but its wood lies on the soil.'],
+    },
+    'on',
+  ),
+  frame: board('Frame', ['1x4', '2x2', '2x3', '2x4', '45x45 mm', '38x63 mm'], sold('2x2')),
+  wood,
+  crossTies: count(
+    'Cross ties',
+    [0, 12],
+    ({ survey }) => Math.max(0, Math.ceil(survey.frameOn.lengthMm / UNTIED_MM) - 1),
+    { changes: { ties: (change) => change.count } },
+  ),
+  ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'timber'], 'pipe', 'timber'),
+  ends: ends(['plywood', 'folded'], 'plywood'),
+  plywood: choice(
+    'Plywood',
+    {
+      'plywood-1/4': ['1/4 in', 'Light; enough for a low cover.'],
+      'plywood-3/8': ['3/8 in', 'Holds screws better.'],
+      'plywood-1/2': ['1/2 in', 'Stiff and heavy.'],
+    },
+    'plywood-1/4',
+    { when: { ends: 'plywood' } },
+  ),
+  vents: choice(
+    'Vents in the ends',
+    {
+      vents: ['One each end', 'Warm air leaves high up without opening the cover.'],
+      louvres: ['Thermostat louvres', 'One low, one high: they open and shut by themselves.'],
+      none: ['None', 'Warmer at night, and nothing to forget open.'],
+    },
+    'vents',
+    { when: { ends: 'plywood' } },
+  ),
+  edge: edge('Plywood edge', { ends: 'plywood' }),
+  hooks: holdDowns('hooks', 'Hooks to the bed', 40),
+  people: people(({ survey }) => (survey.frameOn.lengthMm > LONG_MM ? '2' : '1')),
+  ...coverAnswers('film-uv'),
+  fixing: fixing(['battens', 'channel', 'staples'], 'battens'),
+  paint,
+  ...innerAnswers,
+  crop: crop('lettuce'),
+  extra,
+  extent,
+  maxSpacingMm: maxSpacing(30),
+  endOffsetMm: endOffset(2),
+  rowFromEdgeMm: rowFromEdge(5),
+  wrapMm: wrap(3 * MM_PER_INCH),
+};
+
+export type LiftOffCoverAnswers = Chosen<typeof answers>;

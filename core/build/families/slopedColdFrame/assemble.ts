@@ -1,0 +1,144 @@
+import { treat } from '../../answers/bars';
+import { placeExtent } from '../../answers/place';
+import { BARE } from '../../assembly/bare';
+import { crossBoards } from '../../parts/crossBoards';
+import { cropUnder } from '../../assembly/crop';
+import { alongBed, dimension } from '../../assembly/dimension';
+import { mirrored } from '../../assembly/mirror';
+import { some, use } from '../../assembly/pieces';
+import { glazingCover, slopedLids } from '../../parts/slopedLid';
+import type { Assembly } from '../../assembly/types';
+import type { BuildSite } from '../../../site/buildSite';
+import { boardShape, thicknessMm } from '../../../catalog/sections';
+import { type Result, fail, ok } from '../../../base/result';
+import type { SlopedColdFrameAnswers } from './answers';
+import { buildBox } from './box';
+import { slopedSteps } from './steps';
+
+const BRACKET_N = 400;
+/** Wood loses less than glazing: this part of its area counts as cover. */
+const WOOD_AS_COVER = 0.4;
+
+/** Length along the bed and depth across of a box whose lids are windows of a given size. */
+function boxOfSash(a: SlopedColdFrameAnswers): { readonly along: number; readonly depth: number } {
+  const t = thicknessMm(a.board);
+  const onBox = a.sashReachMm - a.overhangMm;
+  let depth = onBox;
+  for (let i = 0; i < 20; i++) {
+    const slope = (a.backMm - a.frontMm) / Math.max(1, depth - t);
+    depth = onBox / Math.hypot(1, slope);
+  }
+  return { along: a.lids * a.sashAlongMm, depth };
+}
+
+/** Builds the frame: a box of boards, back higher than front, with lids of windows, stiff sheet or film. */
+export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSite): Result<Assembly> {
+  const { bed, survey } = site;
+  const outer = survey.frameOn;
+  const extent = placeExtent(a.extent, outer.lengthMm);
+  if (!extent.ok) return extent;
+  const bySash = a.glazing === 'old-window' && a.sashBy === 'sash';
+  const sash = boxOfSash(a);
+  const { startMm: x0 } = extent.value;
+  const x1 = bySash ? x0 + sash.along : extent.value.endMm;
+  const depth = bySash ? sash.depth : outer.widthMm;
+  if (bySash && depth < 300) return fail('sashReachMm', 'Such windows make too narrow a box: look for longer ones.');
+  const y0 = (outer.widthMm - depth) / 2;
+  const z0 = bed.wall.heightMm;
+  const board = treat(site, a.board, a.wood);
+  const box = buildBox({
+    site,
+    board,
+    x0,
+    x1,
+    y0,
+    y1: y0 + depth,
+    z0,
+    frontMm: a.frontMm,
+    backMm: a.backMm,
+  });
+  if (!box.ok) return box;
+  const { front, back, sides, posts, slope } = box.value;
+  const t = boardShape(board).thicknessMm;
+  const windy = site.windy ? 2 : 1;
+  const lids = slopedLids({
+    x0,
+    x1,
+    back: { y: y0 + depth, z: z0 + a.frontMm + slope * depth },
+    front: { y: y0, z: z0 + a.frontMm },
+    overhangMm: a.overhangMm,
+    lids: a.lids,
+    glazing: a.glazing,
+    site,
+    frame: a.lidFrame,
+    bars: a.bars,
+    cover: a.cover,
+    roll: a.roll,
+    latches: a.latches ?? windy,
+    stays: a.stays ?? 1,
+    people: a.people === '2' ? 2 : 1,
+    opener: a.airing === 'opener' ? { armMm: Math.min(350, depth * 0.35), liftsKg: 7, behindScreen: false } : undefined,
+    openers: a.openers,
+    hinged: true,
+    safetyFilm: a.safety === 'film',
+  });
+  const across = crossBoards('X', x0, x1, site);
+  const length = x1 - x0;
+  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil(length / 1200));
+  const plane = (y: number): number => z0 + a.frontMm + slope * (y - y0);
+  const under = [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) }));
+  const meanHigh = (a.frontMm + a.backMm) / 2000;
+  const wallM2 = (length * (a.frontMm + a.backMm) + 2 * depth * ((a.frontMm + a.backMm) / 2)) / 1e6;
+  const hardware = some([
+    ...box.value.hardware,
+    use('screw-2-1/2', 4 * across.length, 'Board across the soil, two screws an end'),
+    ...lids.hardware,
+    use('bracket', anchors, 'Box to the bed wall'),
+  ]);
+  const assembly: Assembly = {
+    ...BARE,
+    members: [...front, ...back, ...sides, ...posts, ...lids.members, ...across],
+    panels: lids.panels,
+    sheets: lids.sheets,
+    hardware,
+    beams: lids.beams,
+    spans: lids.spans,
+    under,
+    reachMm: [x0 + t, x1 - t],
+    moving: lids.moving,
+    footing: {
+      on: 'wall',
+      stiff: true,
+      lengthMm: length,
+      widthMm: depth,
+      holdDowns: [{ what: 'brackets to the bed', count: anchors, eachN: BRACKET_N, ask: 'anchors' }],
+    },
+    fixing: 'battens',
+    airing: { by: a.airing === 'opener' ? 'opener' : 'lid', screened: false },
+    crop: cropUnder(bed, outer.widthMm, a.crop, a.rowFromEdgeMm, under),
+    enclosure: {
+      cover: glazingCover(site.catalog, a.glazing),
+      floorM2: (length * depth) / 1e6,
+      coverM2: lids.areaM2 + WOOD_AS_COVER * wallM2,
+      volumeM3: ((length * depth) / 1e6) * meanHigh,
+      heightM: a.backMm / 1000,
+    },
+    dimensions: [
+      dimension('boxWidth', 'box', 'end', 'below', 1, [x0, y0, 0], [x0, y0 + depth, 0], false),
+      dimension('front', 'front', 'end', 'left', 1, [x0, y0, z0], [x0, y0, z0 + a.frontMm]),
+      dimension('backHeight', 'back', 'end', 'right', 1, [x0, y0 + depth, z0], [x0, y0 + depth, z0 + a.backMm]),
+      ...alongBed({
+        x0,
+        x1,
+        label: 'box',
+        wallMm: bed.wall.thicknessMm,
+        rowFromEdgeMm: a.rowFromEdgeMm,
+        xs: [],
+        spacingLabel: '',
+      }),
+    ],
+    steps: slopedSteps(a, { box: box.value, lids, crossBoards: across, hardware, survey, anchors }),
+    remarks: [],
+  };
+  return ok(a.back === 'near' ? mirrored(assembly, outer.widthMm) : assembly);
+}

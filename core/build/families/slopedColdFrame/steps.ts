@@ -1,0 +1,84 @@
+import type { Lids } from '../../parts/slopedLid';
+import type { HardwareUse, Member, Step } from '../../assembly/types';
+import type { Survey } from '../../../site/survey';
+import { amount } from '../../../base/figure';
+import { CAUTIONS } from '../../guide/cautions';
+import { packerWork, tagsOf } from '../../parts/frameSteps';
+import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
+import { MINUTES, cutStep, step, tagList } from '../../guide/step';
+import type { SlopedColdFrameAnswers } from './answers';
+import type { Box } from './box';
+
+interface Built {
+  readonly box: Box;
+  readonly lids: Lids;
+  readonly crossBoards: readonly Member[];
+  readonly hardware: readonly HardwareUse[];
+  readonly survey: Survey;
+  readonly anchors: number;
+}
+
+/** The frame in building order: cut, taper, box, set, lids, glaze, hang. */
+export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly Step[] {
+  const { box, lids } = b;
+  const boards = [...box.front, ...box.back, ...box.sides];
+  const tapered = box.sides.filter((m) => m.ends[0] === 'taper');
+  const first = tapered[0];
+  const [low = 0, high = 0] = first?.taperMm ?? [];
+  return [
+    cutStep([...boards, ...box.posts, ...lids.members, ...b.crossBoards].filter((m) => m.sawnFrom === undefined)),
+    step({
+      id: 'taper',
+      title: 'Saw the tapered sides',
+      view: 'end',
+      tags: tagsOf(tapered),
+      work: [
+        [
+          'On the board mark ',
+          amount(low, 'length'),
+          ' up from one edge at one end and ',
+          amount(high, 'length'),
+          ' at the other, and join the marks with a straight board.',
+        ],
+        box.pairFromOne
+          ? ['Saw along the line: what is left is the other side. Trim it to the same two heights.']
+          : ['Saw along the line, and use the first as the pattern of the second.'],
+      ],
+      tools: ['circular saw', 'clamps', 'straight board', 'tape'],
+      checks: [['Both sides alike when laid on one another']],
+      cautions: [CAUTIONS.saw, ...(a.wood === 'treated' ? [CAUTIONS.treated] : [])],
+      minutes: MINUTES.start + 20,
+    }),
+    step({
+      id: 'box',
+      title: 'Screw the box together',
+      view: 'end',
+      tags: [...tagsOf(boards), ...tagsOf(box.posts)],
+      work: [
+        [`Screw front and back boards to the corner posts ${tagList(box.posts)}, lowest course first, bottoms flush.`],
+        [`Set the sides ${tagList(box.sides)} between them, the tapered ones on top, and screw them to the posts.`],
+      ],
+      tools: ['drill, 1/8 bit', 'driver', 'square'],
+      checks: [['Both diagonals of the box equal'], ['A straight board laid from front to back touches all along']],
+      minutes: MINUTES.start + boards.length * 8,
+    }),
+    step({
+      id: 'set',
+      title: 'Set the box on the bed',
+      view: 'side',
+      tags: [...tagsOf(boards), ...tagsOf(b.crossBoards)],
+      work: [
+        ...packerWork(b.survey),
+        ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
+        [
+          `Two people: set the box on the wall, its low side to the noon sun, and screw ${b.anchors} brackets to the bed.`,
+        ],
+      ],
+      tools: ['level', 'driver'],
+      checks: [['It sits down all round without rocking']],
+      minutes: MINUTES.start + b.anchors * 4,
+    }),
+    ...lidFrameStep(lids),
+    ...glazeAndHangSteps(a.glazing, lids, b.hardware),
+  ];
+}

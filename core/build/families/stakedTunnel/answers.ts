@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { MM_PER_INCH } from '../../../base/length';
+import { stockFor } from '../../../catalog/market';
+import { type Chosen, choice, dimensioned, length } from '../../answers/asked';
+import { coverAnswers, innerAnswers, tube } from '../../answers/bars';
+import { endOffset, footSpan, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
+import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { ends, holdDowns, paint } from '../../answers/skin';
+
+/** Wider beds than this want the stouter pipe, mm. */
+const WIDE_MM = 1300;
+
+export const answers = {
+  hoops: hoopCount('How many', 80),
+  pipe: hoopPipe(({ bed, market }) => stockFor(market, bed.inside.widthMm > WIDE_MM ? 'pvc-3/4' : 'pvc-1/2')),
+  shape: hoopShape(),
+  feet: choice(
+    'Feet',
+    {
+      rods: ['Over rods', 'The pipe stands upright over a driven rod and holds its shape.'],
+      soil: ['In the soil', 'Nothing to buy, but the feet wander in soft soil.'],
+      straps: ['Wall straps', 'Strapped to the bed wall: nothing to drive, lifts out in spring.'],
+    },
+    'rods',
+  ),
+  rod: tube(
+    'Rod',
+    {
+      'rod-3': 'Thin; rattles in most pipe.',
+      'rod-4': 'Fits 1/2 pipe closely.',
+      'pvc-1/2': ['1/2 PVC stub', 'A stub of pipe as a stake, for wider hoops; soft soil only.'],
+    },
+    'rod-4',
+    {
+      when: { feet: 'rods' },
+      fits: { test: () => true, words: 'must be a rod or pipe in the catalogue' },
+      changes: { rod: ({ key }, _, { answers: now }) => (now['feet'] === 'rods' ? key : undefined) },
+    },
+  ),
+  rodLengthMm: length('Rod length', [200, 2000], 24 * MM_PER_INCH, { when: { feet: 'rods' } }),
+  rodShownMm: dimensioned(z.number().min(0).max(1000), 8 * MM_PER_INCH, 'rodShown'),
+  buryMm: dimensioned(z.number().min(0).max(800), 6 * MM_PER_INCH, 'bury'),
+  ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'posted'], 'pipe', 'pipe'),
+  ...coverAnswers('film-uv'),
+  skirtMm: length('Skirt each side', [50, 800], 10 * MM_PER_INCH, { leaf: 'skin' }),
+  ends: ends(['gathered', 'folded'], 'gathered'),
+  weights: holdDowns('weights', 'Weights', 200, 'skin'),
+  paint,
+  ...innerAnswers,
+  crop: crop('lettuce'),
+  extra,
+  extent,
+  maxSpacingMm: maxSpacing(36),
+  endOffsetMm: endOffset(3),
+  rowFromEdgeMm: rowFromEdge(5),
+  /** Distance between the feet, centre to centre. */
+  spanMm: footSpan([200, 6000], 'feet'),
+};
+
+export type StakedTunnelAnswers = Chosen<typeof answers>;

@@ -1,0 +1,188 @@
+import { coverMaterial } from '../../../catalog/catalog';
+import { placeExtent } from '../../answers/place';
+import { BARE } from '../../assembly/bare';
+import { cropUnder } from '../../assembly/crop';
+import { alongBed, dimension } from '../../assembly/dimension';
+import { mirrored } from '../../assembly/mirror';
+import { piece, some, use } from '../../assembly/pieces';
+import { glazingCover, slopedLids } from '../../parts/slopedLid';
+import type { Assembly, Block } from '../../assembly/types';
+import type { BuildSite } from '../../../site/buildSite';
+import { boardShape } from '../../../catalog/sections';
+import { type Result, ok } from '../../../base/result';
+import { BALE, type StrawBaleAnswers } from './answers';
+import { strawBaleSteps } from './steps';
+
+/** How far the lids reach over the bales in front and behind. */
+const REST_MM = 100;
+const BRICK_N = 22;
+
+/**
+ * Bales round a rectangle, each row starting at a corner and running past the next, so that none needs cutting.
+ * The top course at the back stands on edge: that is what makes the lid slope.
+ */
+function bales(x0: number, x1: number, width: number, courses: number): readonly Block[] {
+  const blocks: Block[] = [];
+  const along = Math.ceil((x1 - x0) / BALE.longMm - 1e-6);
+  const across = Math.ceil(width / BALE.longMm - 1e-6);
+  const put = (low: Block['low'], high: Block['high']): void => {
+    const tag = `W${blocks.length + 1}`;
+    blocks.push({ tag, part: 'Straw bale', itemKey: 'straw-bale', low, high });
+  };
+  for (let c = 0; c < courses; c++) {
+    const z = c * BALE.highMm;
+    const edge = c === courses - 1;
+    const top = z + BALE.highMm;
+    for (let i = 0; i < along; i++) {
+      put([x0 + i * BALE.longMm, -BALE.wideMm, z], [x0 + (i + 1) * BALE.longMm, 0, top]);
+      const deep = edge ? BALE.highMm : BALE.wideMm;
+      const high = edge ? z + BALE.wideMm : top;
+      put([x1 - (i + 1) * BALE.longMm, width, z], [x1 - i * BALE.longMm, width + deep, high]);
+    }
+    for (let i = 0; i < across; i++) {
+      put([x1, i * BALE.longMm, z], [x1 + BALE.wideMm, (i + 1) * BALE.longMm, top]);
+      put([x0 - BALE.wideMm, width - (i + 1) * BALE.longMm, z], [x0, width - i * BALE.longMm, top]);
+    }
+  }
+  return blocks;
+}
+
+/** Builds the frame: bales round the bed, supports across it, windows or stiff sheet on top, for one winter. */
+export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<Assembly> {
+  const { bed, survey } = site;
+  const width = survey.frameOn.widthMm;
+  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
+  if (!extent.ok) return extent;
+  const { startMm: x0, endMm: x1 } = extent.value;
+  const length = x1 - x0;
+  const blocks = bales(x0, x1, width, a.courses);
+  const frontZ = a.courses * BALE.highMm;
+  const backZ = frontZ + (BALE.wideMm - BALE.highMm);
+  const support = boardShape(a.support);
+  const t = support.thicknessMm;
+  const slope = (backZ - frontZ) / (width + 2 * REST_MM);
+  const angle = Math.atan(slope);
+  const plane = (y: number): number => frontZ + slope * (y + REST_MM);
+  const off = t / 2 / Math.cos(angle);
+  const xs = Array.from({ length: a.lids + 1 }, (_, i) => {
+    const inset = i === 0 ? support.widthMm / 2 : i === a.lids ? -support.widthMm / 2 : 0;
+    return x0 + (length * i) / a.lids + inset;
+  });
+  const supports = xs.map((x, i) =>
+    piece(
+      `K0${String.fromCharCode(97 + i)}`,
+      'Support',
+      a.support,
+      [x, -REST_MM, plane(-REST_MM) + off],
+      [x, width + REST_MM, plane(width + REST_MM) + off],
+      [1, 0, 0],
+    ),
+  );
+  const weights = a.weights ?? (site.windy ? 5 : 2) * a.lids;
+  const lids = slopedLids({
+    x0,
+    x1,
+    back: { y: width + REST_MM, z: plane(width + REST_MM) + 2 * off },
+    front: { y: -REST_MM, z: plane(-REST_MM) + 2 * off },
+    overhangMm: 0,
+    lids: a.lids,
+    glazing: a.glazing,
+    site,
+    frame: a.lidFrame,
+    bars: null,
+    cover: coverMaterial(site.catalog, 'film-uv'),
+    roll: null,
+    latches: 0,
+    stays: 0,
+    people: a.people === '2' ? 2 : 1,
+    opener: undefined,
+    openers: 0,
+    hinged: false,
+    safetyFilm: a.safety === 'film',
+  });
+  const hardware = some([
+    use('straw-bale', blocks.length, 'Round the bed'),
+    ...lids.hardware,
+    use('brick', weights, 'On the corners of the lids'),
+    use('rope', Math.ceil((2 * (length + width)) / 1000) + 2, 'Round the bales, so that they stay together'),
+  ]);
+  const under = [0, width].map((y) => ({ y, z: plane(y) }));
+  const mean = (plane(0) + plane(width)) / 2 - (bed.wall.heightMm - bed.soilBelowRimMm);
+  const assembly: Assembly = {
+    ...BARE,
+    members: [...supports, ...lids.members],
+    panels: lids.panels,
+    sheets: lids.sheets,
+    blocks,
+    hardware,
+    beams: [
+      {
+        tags: supports.map((m) => m.tag),
+        what: 'Supports',
+        section: a.support,
+        across: 'thickness',
+        spanMm: width,
+        loadWidthMm: length / a.lids,
+        slopeDeg: (angle * 180) / Math.PI,
+        gable: false,
+      },
+    ],
+    spans: lids.spans,
+    under,
+    reachMm: [x0, x1],
+    moving: lids.moving,
+    footing: {
+      on: 'ground',
+      stiff: false,
+      lengthMm: length,
+      widthMm: width + 2 * REST_MM,
+      holdDowns: [{ what: 'bricks on the lids', count: weights, eachN: BRICK_N, ask: 'weights' }],
+    },
+    fixing: 'weights',
+    airing: { by: 'lid', screened: false },
+    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
+    enclosure: {
+      cover: glazingCover(site.catalog, a.glazing),
+      floorM2: (length * width) / 1e6,
+      // Straw loses next to nothing beside glass.
+      coverM2: lids.areaM2 + (0.1 * 2 * (length + width) * mean) / 1e6,
+      volumeM3: (length * width * Math.max(50, mean)) / 1e9,
+      heightM: (backZ + 50) / 1000,
+    },
+    dimensions: [
+      dimension('boxWidth', 'bed', 'end', 'below', 1, [x0, 0, 0], [x0, width, 0], false),
+      dimension(
+        'frontHeight',
+        'bales in front',
+        'end',
+        'left',
+        1,
+        [x0, -BALE.wideMm, 0],
+        [x0, -BALE.wideMm, frontZ],
+        false,
+      ),
+      dimension(
+        'backHeight',
+        'bales behind',
+        'end',
+        'right',
+        1,
+        [x0, width + BALE.highMm, 0],
+        [x0, width + BALE.highMm, backZ],
+        false,
+      ),
+      ...alongBed({
+        x0,
+        x1,
+        label: 'covered',
+        wallMm: bed.wall.thicknessMm,
+        rowFromEdgeMm: a.rowFromEdgeMm,
+        xs: [],
+        spacingLabel: '',
+      }),
+    ],
+    steps: strawBaleSteps(a, { blocks, supports, lids, hardware, weights }),
+    remarks: [],
+  };
+  return ok(a.back === 'near' ? mirrored(assembly, width) : assembly);
+}

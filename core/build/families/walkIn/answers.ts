@@ -1,0 +1,156 @@
+import { z } from 'zod';
+import { MM_PER_INCH } from '../../../base/length';
+import { type Chosen, choice, count, dimensioned, length, within } from '../../answers/asked';
+import { anyBar, coverAnswers, tube } from '../../answers/bars';
+import { hoopCount, hoopShape, maxSpacing } from '../../answers/hoops';
+import { crop, extra, rowFromEdge } from '../../answers/place';
+import { fixing, holdDowns, paint } from '../../answers/skin';
+
+const FOOT = 12 * MM_PER_INCH;
+/** Path round the bed, mm. */
+const PATH_MM = 24 * MM_PER_INCH;
+
+/** Sizes that such a house of bent pipe is built in, mm. */
+const LIMITS = { width: [6 * FOOT, 14 * FOOT], length: [6 * FOOT, 40 * FOOT] } as const;
+
+const limited = (x: number, [low, high]: readonly [number, number]): number =>
+  Math.round(Math.min(high, Math.max(low, x)));
+
+/** A size of the house: typed in the drawing, within what such houses are built in. */
+const size = (
+  dimension: string,
+  [low, high]: readonly [number, number],
+  first: Parameters<typeof dimensioned<number>>[1],
+) =>
+  dimensioned<number>(z.number().min(low).max(high), first, dimension, {
+    dimensions: {
+      [dimension]: (valueMm: number) =>
+        within(
+          dimension,
+          valueMm,
+          [low, high],
+          `A house of bent pipe is from ${Math.round(low / FOOT)} to ${Math.round(high / FOOT)} ft that way (${(low / 1000).toFixed(1)} to ${(high / 1000).toFixed(1)} m).`,
+        ),
+    },
+  });
+
+/** A house with a path round the bed. */
+export const answers = {
+  hoops: hoopCount('How many hoops', 60, (now) => Number(now['lengthMm'])),
+  pipe: tube(
+    'Hoops',
+    {
+      'pvc-3/4': 'Only for narrow houses without snow.',
+      'pvc-1': 'Light; needs close spacing.',
+      'pvc-1-1/4': 'The usual one for ten to twelve feet.',
+      'pvc-1-1/2': 'Stoutest; hard to bend.',
+    },
+    'pvc-1-1/4',
+    { changes: { pipe: ({ key }) => key } },
+  ),
+  post: tube(
+    'Posts',
+    {
+      'emt-1/2': 'Goes into 3/4 PVC.',
+      'steel-3/4': 'Stiff; check that the hoop goes over.',
+      'steel-1': 'Goes into 1-1/4 PVC.',
+      'emt-1': 'Lighter; rattles in 1-1/4 PVC.',
+      'emt-1-1/4': 'Goes into 1-1/2 PVC.',
+    },
+    'steel-1',
+    { changes: { rod: ({ key }) => key } },
+  ),
+  shape: hoopShape([], true),
+  posts: choice(
+    'Posts are',
+    {
+      driven: ['Driven', 'Fast in soft soil; nothing to mix.'],
+      dug: ['Dug in', 'Holds in stony or loose soil; a bag of mix each.'],
+    },
+    'driven',
+  ),
+  sleeveMm: length('Hoop over the post', [80, 600], 6 * MM_PER_INCH),
+  purlins: choice(
+    'Purlins',
+    {
+      three: ['Ridge and two sides', 'Keeps hoops apart and upright in wind.'],
+      ridge: ['Ridge only', 'For short, sheltered houses.'],
+    },
+    'three',
+  ),
+  purlin: tube('Purlin of', { 'emt-3/4': 'Straight and stiff.', 'pvc-3/4': 'Cheap and light.' }, 'emt-3/4'),
+  crossTies: count('Cross ties', [0, 30], 0),
+  doors: choice(
+    'Doors',
+    {
+      one: ['One end', 'Warmer; one end framed shut.'],
+      two: ['Both ends', 'A through draught in summer.'],
+    },
+    'one',
+  ),
+  doorWidthMm: length('Door width', [600, 1500], 32 * MM_PER_INCH),
+  doorHeightMm: length('Door height', [1500, 2200], 72 * MM_PER_INCH),
+  anchors: holdDowns('anchors', 'Ground anchors', 80),
+  ...coverAnswers('film-uv'),
+  sheets: choice(
+    'Sheets',
+    {
+      one: ['One sheet', 'No seams; too large for one person.'],
+      'roof-and-ends': ['Roof and two ends', 'Ends by themselves: easier to hang.'],
+      'roof-and-curtains': ['Roof, ends, curtains', 'Smaller pieces; sides roll up by themselves.'],
+    },
+    'roof-and-curtains',
+    { leaf: 'skin' },
+  ),
+  layers: choice(
+    'Layers',
+    {
+      single: ['Single', 'Most light, least money.'],
+      double: ['Double, air between', 'Loses a third less heat; costs a tenth of the light.'],
+    },
+    'single',
+    { leaf: 'skin' },
+  ),
+  sides: choice(
+    'Sides',
+    {
+      'roll-up': ['Roll up', 'Cranked up on hot days: the best air there is.'],
+      fixed: ['Fixed', 'Cheaper and tighter; air through the doors.'],
+    },
+    'roll-up',
+    { leaf: 'skin' },
+  ),
+  /** What the foot of a rolled side is rolled on. */
+  rollBar: anyBar(
+    'Roll bar',
+    {
+      'emt-3/4': 'Straight, and one hand rolls it.',
+      'emt-1': 'For long sides.',
+      'pvc-1': 'Light; bows between the clips.',
+      '2x2': ['2x2 timber', 'Cheap; heavy when long.'],
+      '2x4': ['2x4 timber', 'Lies by its weight; too heavy to roll alone when long.'],
+    },
+    'emt-3/4',
+    { leaf: 'skin', when: { sides: 'roll-up' } },
+  ),
+  fixing: fixing(['channel', 'battens', 'staples'], 'channel'),
+  paint,
+  crop: crop('tomato'),
+  extra,
+  rowFromEdgeMm: rowFromEdge(10),
+  lengthMm: size('coverLength', LIMITS.length, ({ survey }) =>
+    limited(Math.max(12 * FOOT, survey.frameOn.lengthMm + 2 * PATH_MM), LIMITS.length),
+  ),
+  widthMm: size('width', LIMITS.width, ({ survey }) =>
+    limited(Math.min(12 * FOOT, Math.max(10 * FOOT, survey.frameOn.widthMm + 2 * PATH_MM)), LIMITS.width),
+  ),
+  /** Post above the ground; the hoop begins there. */
+  sidewallMm: dimensioned(z.number().min(100).max(1800), 24 * MM_PER_INCH, 'sidewall', {
+    changes: { higher: ({ byMm }, value) => value + byMm },
+  }),
+  /** null: a third of the post's length where it is windy, a quarter elsewhere. */
+  depthMm: dimensioned<number | null>(z.number().min(200).max(1500).nullable(), null, 'postDepth'),
+  maxSpacingMm: maxSpacing(48, [400, 2000]),
+};
+
+export type WalkInAnswers = Chosen<typeof answers>;

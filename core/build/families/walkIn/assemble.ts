@@ -1,0 +1,166 @@
+import { coverMaterial } from '../../../catalog/catalog';
+import { BARE } from '../../assembly/bare';
+import { cropUnder } from '../../assembly/crop';
+import { alongBed, dimension, leader } from '../../assembly/dimension';
+import { guardPvc } from '../../parts/guard';
+import { enclosedArea, pathLength } from '../../../base/geometry';
+import { straightRun } from '../../assembly/runs';
+import type { Assembly, Member, MovingPart } from '../../assembly/types';
+import type { BuildSite } from '../../../site/buildSite';
+import { thicknessMm } from '../../../catalog/sections';
+import { type Result, ok } from '../../../base/result';
+import type { WalkInAnswers } from './answers';
+import { endFrame } from './ends';
+import { type House, buildHouse } from './frame';
+import { houseHardware } from './hardware';
+import { houseSheets } from './sheets';
+import { walkInSteps } from './steps';
+
+const CRANK_KG = 2;
+const ANCHOR_N = 1300;
+/** What a post of 600 mm in loam holds against lifting, N. */
+const POST_N = 900;
+
+/** Builds the house: posts, hoops over them, purlins, boards, framed ends with doors, sheets and roll-up sides. */
+export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assembly> {
+  const built = buildHouse(a, site);
+  if (!built.ok) return built;
+  const h = built.value;
+  const front = endFrame(a, h, site, true, true);
+  if (!front.ok) return front;
+  const back = endFrame(a, h, site, false, a.doors === 'two');
+  if (!back.ok) return back;
+  const ends = [...front.value.frame, ...back.value.frame];
+  const door = [...front.value.door, ...back.value.door];
+  const sheets = houseSheets(a, h);
+  const rollBars = a.sides === 'roll-up' ? bars(a, h) : [];
+  const anchors = a.anchors ?? Math.max(4, h.xs.length);
+  const guard = guardPvc(a.paint, a.cover, a.pipe, h.hoops);
+  const hardware = houseHardware(a, {
+    house: h,
+    ends,
+    doors: a.doors === 'two' ? 2 : 1,
+    rollBars,
+    anchors,
+    guard: guard.hardware,
+  });
+  const length = h.x1 - h.x0;
+  const width = h.y1 - h.y0;
+  const sectionM2 = enclosedArea(h.line) / 1e6;
+  const film = a.cover.kind === 'film';
+  const first = h.xs[0] ?? h.x0;
+  const middle = (h.y0 + h.y1) / 2;
+  const { bed, survey } = site;
+  return ok({
+    ...BARE,
+    members: [...h.posts, ...h.hoops, ...h.purlins, ...h.boards, ...h.ties, ...ends, ...door, ...rollBars],
+    sheets,
+    hardware,
+    arches: [
+      {
+        tags: h.hoops.map((m) => m.tag),
+        section: a.pipe,
+        hoop: h.hoop,
+        sprung: true,
+        xsMm: h.xs,
+        spacingMm: h.spacingMm,
+        footYMm: h.y0,
+        footZMm: a.sidewallMm,
+        baseZMm: 0,
+        cutMm: h.cutMm,
+        ridge: { kind: 'tied' },
+      },
+    ],
+    sleeves: [{ outer: a.pipe, inner: a.post, where: 'hoop over post' }],
+    under: [{ y: h.y0, z: 0 }, ...h.under, { y: h.y1, z: 0 }],
+    reachMm: [bed.wall.thicknessMm, survey.frameOn.lengthMm - bed.wall.thicknessMm],
+    moving: rolled(a, rollBars),
+    footing: {
+      on: 'ground',
+      stiff: false,
+      lengthMm: length,
+      widthMm: width,
+      holdDowns: [
+        { what: 'posts in the soil', count: h.posts.length, eachN: (POST_N * h.depthMm) / 600 },
+        { what: 'ground anchors', count: anchors, eachN: ANCHOR_N, ask: 'anchors' },
+      ],
+    },
+    contacts: guard.contacts,
+    fixing: a.fixing,
+    airing: { by: a.sides === 'roll-up' ? 'roll-up sides' : 'door', screened: false },
+    crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, h.under),
+    enclosure: {
+      cover: a.layers === 'double' && film ? coverMaterial(site.catalog, 'film-double') : a.cover,
+      floorM2: (length * width) / 1e6,
+      coverM2: (pathLength(h.line) * length) / 1e6 + 2 * sectionM2,
+      volumeM3: (sectionM2 * length) / 1000,
+      heightM: h.crownZ / 1000,
+    },
+    dimensions: [
+      leader(
+        'pipeLength',
+        'hoop, cut',
+        'end',
+        [first, middle + width * 0.3, a.sidewallMm + h.hoop.heightMm * 0.8],
+        h.cutMm,
+      ),
+      dimension('width', 'post to post', 'end', 'below', 1, [first, h.y0, 0], [first, h.y1, 0]),
+      dimension('sidewall', 'sidewall', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, a.sidewallMm]),
+      dimension('postDepth', 'post in the ground', 'end', 'left', 1, [first, h.y0, -h.depthMm], [first, h.y0, 0]),
+      dimension('height', 'crown above the ground', 'end', 'right', 1, [first, middle, 0], [first, middle, h.crownZ]),
+      ...alongBed({
+        x0: h.x0,
+        x1: h.x1,
+        label: 'house',
+        wallMm: bed.wall.thicknessMm,
+        rowFromEdgeMm: a.rowFromEdgeMm,
+        xs: h.xs,
+        spacingLabel: 'hoop to hoop',
+      }).map((d) =>
+        d.id === 'rowFromEdge'
+          ? {
+              ...d,
+              from: [survey.frameOn.lengthMm, d.from[1], 0] as const,
+              to: [survey.frameOn.lengthMm, d.to[1], 0] as const,
+            }
+          : d,
+      ),
+    ],
+    steps: walkInSteps(a, { house: h, ends, door, sheets, rollBars, hardware, anchors }),
+    remarks: [
+      'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
+    ],
+  });
+}
+
+/** A bar at the foot of each side curtain, jointed on hoops. */
+function bars(a: WalkInAnswers, h: House): readonly Member[] {
+  const out = 2 + thicknessMm(a.rollBar) / 2;
+  const z = thicknessMm(a.rollBar) / 2 + 4;
+  return [Math.min(...h.line.map((p) => p.y)) - out, Math.max(...h.line.map((p) => p.y)) + out].flatMap(
+    (y, i) =>
+      straightRun({
+        tag: `L${i + 1}`,
+        part: 'Roll bar',
+        section: a.rollBar,
+        from: [h.x0, y, z],
+        to: [h.x1, y, z],
+        wide: [0, 0, 1],
+        hoopXs: h.xs,
+        markHoops: false,
+      }).members,
+  );
+}
+
+function rolled(a: WalkInAnswers, rollBars: readonly Member[]): readonly MovingPart[] {
+  if (rollBars.length === 0) return [];
+  return ['L1', 'L2'].map((tag, i) => ({
+    name: `Roll-up side ${i + 1}`,
+    memberTags: rollBars.filter((m) => m.tag.startsWith(tag)).map((m) => m.tag),
+    sheetTags: a.sheets === 'roof-and-curtains' ? [`S${4 + i}`] : [],
+    panelTags: [],
+    motion: 'rolled',
+    extraKg: CRANK_KG,
+    people: 1,
+  }));
+}

@@ -1,0 +1,188 @@
+import type { Elastica } from '../../hoop/types';
+import type { Section } from '../../../catalog/types';
+import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
+import { type Point2, heightAt, pathLength, tautOutline } from '../../../base/geometry';
+import { piece } from '../../assembly/pieces';
+import { straightRun } from '../../assembly/runs';
+import type { HardwareUse, Member } from '../../assembly/types';
+import { type BuildSite, stock } from '../../../site/buildSite';
+import { boardShape, thicknessMm } from '../../../catalog/sections';
+import { type Result, fail, ok } from '../../../base/result';
+import type { WalkInAnswers } from './answers';
+
+const BASE = '2x6 treated';
+const HIP = '2x4 treated';
+const TIE = '2x4';
+/** Nobody should walk into a cross tie. */
+const TIE_ABOVE_MM = 2000;
+const WRAP_MM = 100;
+
+export interface House {
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+  readonly hoop: Elastica;
+  readonly cutMm: number;
+  readonly depthMm: number;
+  readonly xs: readonly number[];
+  readonly spacingMm: number;
+  readonly crownZ: number;
+  readonly hoops: readonly Member[];
+  readonly posts: readonly Member[];
+  readonly purlins: readonly Member[];
+  readonly boards: readonly Member[];
+  readonly ties: readonly Member[];
+  readonly hardware: readonly HardwareUse[];
+  /** Over the whole, ground to ground; and over the roof alone, hip to hip. */
+  readonly line: readonly Point2[];
+  readonly roof: readonly Point2[];
+  readonly under: readonly Point2[];
+}
+
+/** Depth of the posts: a third of their length where it is windy, a quarter elsewhere. */
+export function postDepth(a: Pick<WalkInAnswers, 'depthMm' | 'sidewallMm'>, windy: boolean): number {
+  return a.depthMm ?? Math.max(450, windy ? a.sidewallMm / 2 : a.sidewallMm / 3);
+}
+
+/** Posts, hoops sleeved over them, purlins, base and hip boards, cross ties. */
+export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
+  const { lengthMm, widthMm } = site.survey.frameOn;
+  const [x0, x1] = [(lengthMm - a.lengthMm) / 2, (lengthMm + a.lengthMm) / 2];
+  const [y0, y1] = [(widthMm - a.widthMm) / 2, (widthMm + a.widthMm) / 2];
+  const od = thicknessMm(a.pipe);
+  const r = od / 2;
+  const [baseKey, hipKey, tieKey] = [BASE, HIP, TIE].map((key) => stock(site, key)) as [Section, Section, Section];
+  const base = boardShape(baseKey);
+  const out = r + base.thicknessMm;
+  const anchors = (z: number): readonly [Point2, Point2] => [
+    { y: y0 - out, z },
+    { y: y1 + out, z },
+  ];
+  const over = (hoop: Elastica, z: number): readonly Point2[] =>
+    tautOutline(
+      [...outerFace(hoop, a.pipe, y0, a.sidewallMm), ...anchors(a.sidewallMm).map((p) => ({ y: p.y, z: p.z }))],
+      anchors(z),
+    );
+  const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
+  const roofOnly = a.sheets === 'roof-and-curtains';
+  const sprung = springHoop(a.shape, a.pipe, {
+    feet: { kind: 'held', angleDeg: 90 },
+    spanMm: a.widthMm,
+    tailMm: a.sleeveMm,
+    tailAboveMm: a.sidewallMm,
+    sheetAcrossMm: (hoop) => pathLength(over(hoop, roofOnly ? a.sidewallMm - 45 : 0)) + 2 * WRAP_MM + 50,
+    widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
+  });
+  if (!sprung.ok) return sprung;
+  if (a.sleeveMm > a.sidewallMm)
+    return fail('sleeveMm', 'The hoop can slide over no more of the post than stands above the ground.');
+  const found = hoopPlaces(x0, x1, r, a.hoops, a.maxSpacingMm);
+  if (!found.ok) return found;
+  const xs = found.value;
+  const n = xs.length;
+  const { hoop, cutMm } = sprung.value;
+  const crownZ = a.sidewallMm + hoop.heightMm;
+  const depthMm = postDepth(a, site.windy);
+  const posts = xs.flatMap((x, i) =>
+    [y0, y1].map((y, k): Member => {
+      const m = piece(`P${2 * i + k + 1}`, 'Post', a.post, [x, y, -depthMm], [x, y, a.sidewallMm], [0, 1, 0]);
+      return {
+        ...m,
+        marks: [
+          { atMm: depthMm, label: 'ground' },
+          { atMm: depthMm + a.sidewallMm - a.sleeveMm, label: 'hoop' },
+        ],
+      };
+    }),
+  );
+  const longestPost = Math.max(...a.post.stock.map((bar) => bar.lengthMm));
+  if (depthMm + a.sidewallMm > longestPost)
+    return fail('sidewall', 'The posts would be longer than any on sale: lower the sidewall or set them less deep.');
+
+  const under = underHoop(hoop, a.pipe, y0, a.sidewallMm);
+  const hardware: HardwareUse[] = [];
+  const run = (tag: string, part: string, key: Section, y: number, z: number): readonly Member[] => {
+    const made = straightRun({
+      tag,
+      part,
+      section: key,
+      from: [x0, y, z],
+      to: [x1, y, z],
+      wide: [0, 0, 1],
+      hoopXs: xs,
+      markHoops: true,
+    });
+    hardware.push(...made.hardware);
+    return made.members;
+  };
+  const pd = thicknessMm(a.purlin);
+  const middle = (y0 + y1) / 2;
+  // Under the hoop, square to it, so that the film does not touch the purlin.
+  const sideY = y0 + a.widthMm * 0.2;
+  const slope = (heightAt(under, sideY + 5) - heightAt(under, sideY - 5)) / 10;
+  const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slope) - r * (Math.hypot(1, slope) - 1);
+  const purlins = [
+    ...run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2),
+    ...(a.purlins === 'three'
+      ? [
+          ...run('R2', 'Side purlin', a.purlin, sideY, sideZ),
+          ...run('R3', 'Side purlin', a.purlin, y0 + y1 - sideY, sideZ),
+        ]
+      : []),
+  ];
+  const boardY = r + base.thicknessMm / 2;
+  const hip = boardShape(hipKey);
+  const boards = [
+    ...run('A1', 'Base board', baseKey, y0 - boardY, base.widthMm / 2),
+    ...run('A2', 'Base board', baseKey, y1 + boardY, base.widthMm / 2),
+    ...(a.sidewallMm > base.widthMm + hip.widthMm
+      ? [
+          ...run('B1', 'Hip board', hipKey, y0 - boardY, a.sidewallMm - hip.widthMm / 2),
+          ...run('B2', 'Hip board', hipKey, y1 + boardY, a.sidewallMm - hip.widthMm / 2),
+        ]
+      : []),
+  ];
+  const tie = boardShape(tieKey);
+  const tieZ = a.sidewallMm + hoop.heightMm * 0.62;
+  if (a.crossTies > 0 && tieZ < TIE_ABOVE_MM)
+    return fail('crossTies', 'Cross ties would hang at head height: raise the sidewall, or leave them out.');
+  const inside = Array.from({ length: a.crossTies }, (_, i) => {
+    const at = xs[Math.round(((n - 1) * (i + 1)) / (a.crossTies + 1))] ?? x0;
+    const left = edgeAt(under, tieZ + tie.widthMm / 2, middle);
+    const x = at + r + tie.thicknessMm / 2;
+    return piece(`T${i + 1}`, 'Cross tie', tieKey, [x, left, tieZ], [x, y0 + y1 - left, tieZ], [0, 0, 1]);
+  });
+  return ok({
+    x0,
+    x1,
+    y0,
+    y1,
+    hoop,
+    cutMm,
+    depthMm,
+    xs,
+    spacingMm: ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1),
+    crownZ,
+    hoops: hoopMembers(sprung.value, a.pipe, xs, y0, a.sidewallMm, a.sleeveMm),
+    posts,
+    purlins,
+    boards,
+    ties: inside,
+    hardware,
+    line: over(hoop, 0),
+    roof: over(hoop, a.sidewallMm - 45),
+    under,
+  });
+}
+
+/** Where the left side of a line stands at a height, mm. */
+function edgeAt(line: readonly Point2[], z: number, middleY: number): number {
+  const left = line.filter((p) => p.y <= middleY);
+  for (let i = 1; i < left.length; i++) {
+    const p = left[i - 1];
+    const q = left[i];
+    if (p && q && p.z <= z && q.z >= z) return p.y + ((q.y - p.y) * (z - p.z)) / Math.max(1e-9, q.z - p.z);
+  }
+  return left[0]?.y ?? 0;
+}

@@ -1,0 +1,103 @@
+import type { Section } from '../../../catalog/types';
+import { PULL_MM } from '../../parts/hoopFrame';
+import { type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
+import type { SheetPart } from '../../assembly/types';
+import { thicknessMm } from '../../../catalog/sections';
+import { MM_PER_INCH } from '../../../base/length';
+import type { WalkInAnswers } from './answers';
+import type { House } from './frame';
+
+const inch = (x: number): number => x * MM_PER_INCH;
+const WRAP_MM = inch(4);
+
+/** Film that a roll-up side needs beyond its height: a turn and a half round the bar, and six inches. */
+export function rollAllowance(bar: Section): number {
+  return 1.5 * Math.PI * thicknessMm(bar) + inch(6);
+}
+
+/** The sheets of the house: over all in one, or a roof with its curtains, and the ends. */
+export function houseSheets(a: WalkInAnswers, h: House): readonly SheetPart[] {
+  const curtains = a.sheets === 'roof-and-curtains';
+  const whole = sweptFaces(h.line, h.x0, h.x1);
+  const roof = sweptFaces(h.roof, h.x0, h.x1);
+  const length = h.x1 - h.x0;
+  const high = Math.max(...h.line.map((p) => p.z));
+  const width = Math.max(...h.line.map((p) => p.y)) - Math.min(...h.line.map((p) => p.y));
+  const make = (
+    tag: string,
+    part: string,
+    across: SheetPart['across'],
+    along: SheetPart['along'],
+    faces: SheetPart['faces'],
+  ): SheetPart => ({ tag, part, cover: a.cover, rollKey: a.roll, across, along, faces });
+  const line = curtains ? h.roof : h.line;
+  const roll = rollAllowance(a.rollBar);
+  const mainAcross: SheetPart['across'] = [
+    { what: curtains ? 'Over the hoop, hip to hip' : 'Over the hoop and down both sides', mm: pathLength(line) },
+    ...(!curtains && a.sides === 'roll-up'
+      ? [{ what: 'Round both roll bars, a turn and a half and six inches', mm: 2 * roll }]
+      : [{ what: 'Fastened along both sides', mm: 2 * WRAP_MM }]),
+    { what: 'To pull by', mm: PULL_MM },
+  ];
+  const mainAlong: SheetPart['along'] = [
+    { what: 'Length of the house', mm: length },
+    ...(a.sheets === 'one'
+      ? [
+          { what: 'Down both ends', mm: 2 * high },
+          { what: 'Fastened below, both ends', mm: 2 * WRAP_MM },
+        ]
+      : [{ what: 'Over both end hoops', mm: 2 * WRAP_MM }]),
+  ];
+  const faces = curtains ? roof.strips : a.sheets === 'one' ? [...whole.strips, ...whole.ends] : whole.strips;
+  const sheets = [make('S1', curtains ? 'Roof' : 'Cover', mainAcross, mainAlong, faces)];
+  if (a.layers === 'double')
+    sheets.push(make('S9', `Inner ${curtains ? 'roof' : 'cover'}`, mainAcross, mainAlong, faces));
+  if (a.sheets !== 'one')
+    whole.ends.forEach((face, i) =>
+      sheets.push(
+        make(
+          `S${2 + i}`,
+          'End',
+          [
+            { what: 'Width of the end', mm: width },
+            { what: 'Fastened round the hoop, both sides', mm: 2 * WRAP_MM },
+          ],
+          [
+            { what: 'Height of the end', mm: high },
+            { what: 'Fastened above and below', mm: 2 * WRAP_MM },
+          ],
+          [face],
+        ),
+      ),
+    );
+  if (curtains) {
+    const low = Math.min(...h.roof.map((p) => p.z));
+    [Math.min(...h.line.map((p) => p.y)), Math.max(...h.line.map((p) => p.y))].forEach((y, i) => {
+      const quad: readonly Vec3[] = [
+        [h.x0, y, 0],
+        [h.x1, y, 0],
+        [h.x1, y, low],
+        [h.x0, y, low],
+      ];
+      sheets.push(
+        make(
+          `S${4 + i}`,
+          'Side curtain',
+          [
+            { what: 'Hip board to ground', mm: low },
+            { what: 'Fastened at the hip', mm: WRAP_MM },
+            ...(a.sides === 'roll-up'
+              ? [{ what: 'Round the roll bar, a turn and a half and six inches', mm: roll }]
+              : [{ what: 'Fastened at the base', mm: WRAP_MM }]),
+          ],
+          [
+            { what: 'Length of the house', mm: length },
+            { what: 'Past both ends', mm: 2 * inch(6) },
+          ],
+          [quad],
+        ),
+      );
+    });
+  }
+  return sheets;
+}

@@ -1,0 +1,212 @@
+import { countOf } from '../../answers/skin';
+import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types';
+import { type Phrase, amount } from '../../../base/figure';
+import { CAUTIONS } from '../../guide/cautions';
+import { tagsOf } from '../../parts/frameSteps';
+import { MINUTES, bendStep, cutStep, guardSteps, step, tagList } from '../../guide/step';
+import type { WalkInAnswers } from './answers';
+import type { House } from './frame';
+
+interface Built {
+  readonly house: House;
+  readonly ends: readonly Member[];
+  readonly door: readonly Member[];
+  readonly sheets: readonly SheetPart[];
+  readonly rollBars: readonly Member[];
+  readonly hardware: readonly HardwareUse[];
+  readonly anchors: number;
+}
+
+const FASTENING: Readonly<Record<WalkInAnswers['fixing'], Phrase>> = {
+  channel: ['Press the film into its channels with the spring wire: ridge middle first, then outward to both ends.'],
+  battens: ['Screw battens over the film along every board: middle first, then outward to both ends.'],
+  staples: ['Staple the film along every board, middle first, then outward.'],
+};
+
+/** The house in building order: permits, cut, posts, hoops, purlins, ends, paint, cover, sides, doors, anchors. */
+export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
+  const { house: h } = b;
+  const count = (key: string): number => countOf(b.hardware, key);
+  const members = [...h.posts, ...h.hoops, ...h.purlins, ...h.boards, ...h.ties, ...b.ends, ...b.door, ...b.rollBars];
+  const curtains = b.sheets.filter((s) => s.part === 'Side curtain');
+  const main = b.sheets.filter((s) => s.part !== 'Side curtain');
+  return [
+    step({
+      id: 'codes',
+      title: 'Ask first, and set it out',
+      view: 'plan',
+      tags: [],
+      work: [
+        ['Ask the building office, and mark how near the neighbours’ line you may build.'],
+        [
+          'Set four pegs, ',
+          amount(h.y1 - h.y0, 'length'),
+          ' by ',
+          amount(h.x1 - h.x0, 'length'),
+          ' between the posts, and stretch strings.',
+        ],
+        ['Mark every post along both strings from the left end: ', ...placesOf(h)],
+      ],
+      tools: ['string', 'tape', 'pegs'],
+      checks: [['Both diagonals between the pegs equal']],
+      cautions: [CAUTIONS.codes],
+      minutes: 60,
+    }),
+    cutStep(members),
+    step({
+      id: 'posts',
+      title: a.posts === 'driven' ? 'Drive the posts' : 'Dig the posts in',
+      view: 'side',
+      tags: tagsOf(h.posts),
+      work: [
+        [
+          'Each post stands ',
+          amount(h.depthMm, 'length'),
+          ' in the ground and ',
+          amount(a.sidewallMm, 'length'),
+          ' above it.',
+        ],
+        [
+          a.posts === 'driven'
+            ? 'Drive with a sleeve or a block on top, plumb both ways, until its mark meets the ground.'
+            : `Dig, set the post plumb, and fill round it with ${count('post-mix')} bags of post mix in all.`,
+        ],
+      ],
+      tools: a.posts === 'driven' ? ['sledge hammer', 'level', 'gloves'] : ['post-hole digger', 'level', 'bucket'],
+      checks: [['All tops level along a string'], ['Both rows the same distance apart everywhere']],
+      cautions: [CAUTIONS.rods],
+      minutes: h.posts.length * (a.posts === 'driven' ? 12 : 30),
+    }),
+    bendStep(
+      h.hoops,
+      h.spacingMm,
+      [
+        [
+          'Slide ',
+          amount(a.sleeveMm, 'length'),
+          ` of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`,
+        ],
+        ['Two self-drilling screws through each foot into its post.'],
+      ],
+      4 * h.hoops.length,
+    ),
+    step({
+      id: 'purlins',
+      title: 'Fix purlins and boards',
+      view: 'side',
+      tags: [...tagsOf(h.purlins), ...tagsOf(h.boards), ...tagsOf(h.ties)],
+      work: [
+        [`Ridge purlin first, ${tagList(h.purlins)}, under the hoops, a clamp at every crossing.`],
+        [`Boards ${tagList(h.boards)} outside the posts, base boards on the ground, every strap with two screws.`],
+        ...(h.ties.length > 0 ? [[`Cross ties ${tagList(h.ties)} beside their hoops, above head height.`]] : []),
+      ],
+      tools: ['drill', 'driver', 'level', 'ladder'],
+      checks: [['Hoops plumb, and as far apart at the crown as at the ground']],
+      cautions: [CAUTIONS.ladder],
+      minutes: MINUTES.start + (h.purlins.length + h.boards.length + h.ties.length) * 15 + count('cross-connector') * 2,
+    }),
+    step({
+      id: 'ends',
+      title: 'Frame the ends',
+      view: 'end',
+      tags: tagsOf(b.ends),
+      work: [
+        [
+          'Bottom plates on the ground inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.',
+        ],
+        [
+          'Jambs and header round the door: ',
+          amount(a.doorWidthMm, 'length'),
+          ' by ',
+          amount(a.doorHeightMm, 'length'),
+          ' and a finger’s room all round.',
+        ],
+      ],
+      tools: ['drill', 'driver', 'level', 'saw'],
+      checks: [['Jambs plumb, header level, both diagonals of the opening equal']],
+      cautions: [CAUTIONS.saw],
+      minutes: MINUTES.start + b.ends.length * 12,
+    }),
+    ...guardSteps(h.hoops, b.hardware),
+    step({
+      id: 'cover',
+      title: 'Cover it',
+      view: 'end',
+      tags: tagsOf(main),
+      work: [
+        [
+          'Tape over every screw head and sharp end. Unroll the film beside the house, outer face, usually the printed one, up.',
+        ],
+        ['Throw three ropes over, tie them to its edge, and pull it across with two or three people.'],
+        FASTENING[a.fixing],
+        ...(a.layers === 'double'
+          ? [['Hang the inner sheet first, and keep a hand of air between: lay foam strips over the purlins.']]
+          : []),
+      ],
+      tools: ['rope', 'knife', 'ladder'],
+      checks: [['Tight everywhere, and no metal touches it']],
+      cautions: [CAUTIONS.windyFilm, CAUTIONS.ladder, CAUTIONS.knife],
+      minutes: main.length * MINUTES.sheet * 2,
+    }),
+    ...(b.rollBars.length + curtains.length > 0
+      ? [
+          step({
+            id: 'sides',
+            title: b.rollBars.length > 0 ? 'Hang the roll-up sides' : 'Hang the side curtains',
+            view: 'side',
+            tags: [...tagsOf(curtains), ...tagsOf(b.rollBars)],
+            work: [
+              ...(curtains.length > 0 ? [['Fasten the curtains at the hip boards, lapping the end hoops.']] : []),
+              ...(b.rollBars.length > 0
+                ? [
+                    [
+                      `Join ${tagList(b.rollBars)}, turn the film a turn and a half round each bar, and clip it every 300 mm.`,
+                    ],
+                    [
+                      'Fit the cranks, and lace a rope zigzag over each side from hip to base, so that wind cannot lift it.',
+                    ],
+                  ]
+                : [['Fasten them at the base boards.']]),
+            ],
+            tools: ['driver', 'knife'],
+            checks: [['Each side rolls up level and stays down in wind']],
+            cautions: [CAUTIONS.windyFilm],
+            minutes: MINUTES.start + 60,
+          }),
+        ]
+      : []),
+    step({
+      id: 'door',
+      title: a.doors === 'two' ? 'Make and hang both doors' : 'Make and hang the door',
+      view: 'end',
+      tags: tagsOf(b.door),
+      work: [
+        ['Two stiles, three rails between them, a plate on every corner; film on both faces.'],
+        [
+          `${count('door-hinge')} hinges in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
+        ],
+      ],
+      tools: ['driver', 'level', 'stapler'],
+      checks: [['It swings free and latches'], ['Nothing stands in its swing']],
+      minutes: b.door.length * 12 + 20,
+    }),
+    step({
+      id: 'anchor',
+      title: 'Anchor it',
+      view: 'side',
+      tags: tagsOf(h.boards),
+      work: [
+        [`Screw in ${b.anchors} ground anchors at the corners and beside the base boards, and wire each to its board.`],
+        ['Fill soil against the base boards outside.'],
+      ],
+      tools: ['iron bar', 'pliers'],
+      checks: [['Nothing moves when two people push at a hip']],
+      cautions: [CAUTIONS.rods, CAUTIONS.heat, CAUTIONS.loaded, CAUTIONS.snow],
+      minutes: b.anchors * 10,
+    }),
+  ];
+}
+
+function placesOf(h: House): Phrase {
+  return h.xs.flatMap((x, i) => [...(i > 0 ? [', '] : []), amount(x - h.x0, 'length')]);
+}

@@ -1,0 +1,148 @@
+import type { StiffSheet } from '../../catalog/types';
+import { MM_PER_INCH } from '../../base/length';
+import { inPlace } from '../assembly/pieces';
+import { type Flat, type Point2, outlineSize } from '../../base/geometry';
+import type { Panel } from '../assembly/types';
+
+/** A plywood end of a cover, cut to the true curve of what the sheet lies on. */
+export interface EndSite {
+  readonly tag: string;
+  readonly sheet: StiffSheet;
+  /** Where its face that looks along the bed stands; its thickness grows on from there. */
+  readonly x: number;
+  /** The line that the cover takes over it, from the left anchor over the top to the right. */
+  readonly line: readonly Point2[];
+  /** A vent high up or low down, a third of its width; none below one hand of height. */
+  readonly vent: 'high' | 'low' | 'none';
+  readonly part?: string;
+  readonly opening?: readonly Flat[];
+}
+
+const VENT_FROM_EDGE_MM = 60;
+
+/** An end of plywood: flat against the end of the frame, its upper edge the true curve. */
+export function plywoodEnd(s: EndSite): Panel {
+  const outline = s.line.map((p): Flat => [p.y, p.z]);
+  const top = s.line.reduce((best, p) => (p.z > best.z ? p : best));
+  const low = Math.min(...s.line.map((p) => p.z));
+  const { uMm, vMm } = outlineSize(outline);
+  const wide = Math.min(uMm * 0.3, 500);
+  const high = Math.min(vMm * 0.3, 300);
+  const ventTop = s.vent === 'low' ? low + VENT_FROM_EDGE_MM + high : low + vMm - VENT_FROM_EDGE_MM - vMm * 0.08;
+  const vent: readonly Flat[] = [
+    [top.y - wide / 2, ventTop - high],
+    [top.y + wide / 2, ventTop - high],
+    [top.y + wide / 2, ventTop],
+    [top.y - wide / 2, ventTop],
+  ];
+  return {
+    tag: s.tag,
+    part: s.part ?? 'Plywood end',
+    sheet: s.sheet,
+    at: [s.x, 0, 0],
+    u: [0, 1, 0],
+    v: [0, 0, 1],
+    outline,
+    openings: [...(s.vent !== 'none' && high > 60 ? [vent] : []), ...(s.opening ? [s.opening] : [])],
+    channels: undefined,
+    curved: true,
+  };
+}
+
+/** One row of an offset table: heights of the lower and the upper edge over a place along the base. */
+export interface Offset {
+  readonly atMm: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+/**
+ * Heights of an outline over its lowest level, at even steps along its width: enough to draw it full size with a tape.
+ * @param stepMm distance between measured places; both ends and the highest point are always given
+ */
+export function offsetTable(outline: readonly Flat[], stepMm = 2 * MM_PER_INCH): readonly Offset[] {
+  const us = outline.map((c) => c[0]);
+  const left = Math.min(...us);
+  const right = Math.max(...us);
+  const base = Math.min(...outline.map((c) => c[1]));
+  const top = outline.reduce((best, c) => (c[1] > best[1] ? c : best));
+  const steps = Math.floor((right - left) / stepMm + 1e-6);
+  const places = [...Array.from({ length: steps + 1 }, (_, i) => i * stepMm), top[0] - left, right - left];
+  const sorted = [...new Set(places.map((x) => Math.round(x * 100) / 100))].sort((a, b) => a - b);
+  return sorted.map((atMm) => {
+    const heights = crossings(outline, left + atMm).map((z) => z - base);
+    return { atMm, fromMm: Math.min(...heights), toMm: Math.max(...heights) };
+  });
+}
+
+/** Where an upright line through an outline crosses its edges. */
+function crossings(outline: readonly Flat[], u: number): readonly number[] {
+  const found: number[] = [];
+  outline.forEach(([u0, v0], i) => {
+    const [u1, v1] = outline[(i + 1) % outline.length] ?? [u0, v0];
+    if (u < Math.min(u0, u1) - 0.02 || u > Math.max(u0, u1) + 0.02) return;
+    if (Math.abs(u1 - u0) < 0.02) found.push(v0, v1);
+    else found.push(v0 + (v1 - v0) * Math.max(0, Math.min(1, (u - u0) / (u1 - u0))));
+  });
+  return found.length > 0 ? found : [0];
+}
+
+/** One printed page of a template: which part of the outline it shows, and how the pages join. */
+export interface TemplatePage {
+  readonly column: number;
+  readonly row: number;
+  readonly leftMm: number;
+  readonly bottomMm: number;
+}
+
+/** Paper sizes with the margin that printers leave, mm. */
+export const PAPERS = {
+  letter: { name: 'Letter', widthMm: 8.5 * MM_PER_INCH, heightMm: 11 * MM_PER_INCH },
+  a4: { name: 'A4', widthMm: 210, heightMm: 297 },
+} as const;
+export type PaperKey = keyof typeof PAPERS;
+const MARGIN_MM = 12;
+
+/** What of a page is printed on, mm. */
+export function printedArea(paper: PaperKey): { readonly widthMm: number; readonly heightMm: number } {
+  const { widthMm, heightMm } = PAPERS[paper];
+  return { widthMm: widthMm - 2 * MARGIN_MM, heightMm: heightMm - 2 * MARGIN_MM };
+}
+
+/** Pages that an outline needs at full size; those that no edge crosses are left out. */
+export function templatePages(outline: readonly Flat[], paper: PaperKey): readonly TemplatePage[] {
+  const { widthMm, heightMm } = printedArea(paper);
+  const left = Math.min(...outline.map((c) => c[0]));
+  const bottom = Math.min(...outline.map((c) => c[1]));
+  const { uMm, vMm } = outlineSize(outline);
+  const pages: TemplatePage[] = [];
+  for (let row = 0; row * heightMm < vMm; row++)
+    for (let column = 0; column * widthMm < uMm; column++) {
+      const page = { column, row, leftMm: left + column * widthMm, bottomMm: bottom + row * heightMm };
+      if (touches(outline, page, widthMm, heightMm)) pages.push(page);
+    }
+  return pages;
+}
+
+function touches(outline: readonly Flat[], page: TemplatePage, w: number, h: number): boolean {
+  return outline.some(([u0, v0], i) => {
+    const [u1, v1] = outline[(i + 1) % outline.length] ?? [u0, v0];
+    const steps = Math.max(1, Math.ceil(Math.hypot(u1 - u0, v1 - v0) / 5));
+    return Array.from({ length: steps + 1 }, (_, k) => [
+      u0 + ((u1 - u0) * k) / steps,
+      v0 + ((v1 - v0) * k) / steps,
+    ]).some(
+      ([u = 0, v = 0]) =>
+        u >= page.leftMm - 0.01 &&
+        u <= page.leftMm + w + 0.01 &&
+        v >= page.bottomMm - 0.01 &&
+        v <= page.bottomMm + h + 0.01,
+    );
+  });
+}
+
+/** Thickness of a panel where it stands, as a box along the bed: near face, far face. */
+export function panelReach(p: Panel): readonly [number, number] {
+  const x = inPlace(p, [0, 0])[0];
+  return [x, x + p.sheet.thicknessMm];
+}

@@ -1,0 +1,133 @@
+import type { Section } from '../../catalog/types';
+import { type BuildSite, stock } from '../../site/buildSite';
+import type { Vec3 } from '../../base/geometry';
+import { boardShape, thicknessMm } from '../../catalog/sections';
+import { piece } from '../assembly/pieces';
+import { straightRun } from '../assembly/runs';
+import type { HardwareUse, Member } from '../assembly/types';
+
+const BATTEN = '1x2';
+const TIE = '1x4';
+const CROSS_BOARD = '1x6 treated';
+
+/** What a frame is made of, and how its corners meet. */
+export interface FrameChoices {
+  readonly site: BuildSite;
+  readonly frame: Section;
+  readonly stand: 'on edge' | 'flat';
+  /** Hinged along a long side; or with the end boards between two full rails. */
+  readonly joint: 'hinged near' | 'hinged far' | 'between';
+  readonly crossTies: number;
+  /** Battens over the cover along both rails. */
+  readonly battens: boolean;
+}
+
+/** Where the frame stands and what it must leave room for, mm. */
+export interface FrameSite {
+  readonly x0: number;
+  readonly x1: number;
+  /** Outside of the near rail, and the width from there. */
+  readonly y0: number;
+  readonly width: number;
+  readonly z0: number;
+  /** A rail's thickness as it stands, and its height. */
+  readonly t: number;
+  readonly railHeight: number;
+  readonly xs: readonly number[];
+  /** Thickness of the hoops' pipe. */
+  readonly pipeMm: number;
+  /** How far hoops stand out beyond the rails. */
+  readonly outward: number;
+  readonly inside: { readonly fromY: number; readonly toY: number };
+  /** Ends of the cover that stand over soil, not over a wall. */
+  readonly openEnds: readonly number[];
+}
+
+export interface Frame {
+  readonly rails: readonly Member[];
+  readonly endBoards: readonly Member[];
+  readonly ties: readonly Member[];
+  readonly battens: readonly Member[];
+  readonly crossBoards: readonly Member[];
+  readonly hardware: readonly HardwareUse[];
+}
+
+/**
+ * A rectangular frame with its ties, battens and, where it ends over soil, a board across the bed.
+ *
+ * Corner joints of a hinged frame: the end boards run full length to the hinge side, so the hinge rail fits between them
+ * and the frame does not rack; at the opening side the front rail runs the whole length and the end boards stop against
+ * its back. Of a frame that is not hinged: both rails run the whole length and the end boards fit between them.
+ */
+export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
+  const { x0, x1, y0, width, t, xs } = s;
+  const y1 = y0 + width;
+  const middleY = y0 + width / 2;
+  const hingeNear = a.joint === 'hinged near';
+  const hinged = a.joint !== 'between';
+  const yOf = (side: 'back' | 'front'): number => ((side === 'back') === hingeNear ? y0 + t / 2 : y1 - t / 2);
+  const z = s.z0 + s.railHeight / 2;
+  const onEdge = a.stand === 'on edge';
+  const up: Vec3 = [0, 0, 1];
+  const rail = (tag: string, part: string, side: 'back' | 'front', inset: number) =>
+    straightRun({
+      tag,
+      part,
+      section: a.frame,
+      from: [x0 + inset, yOf(side), z],
+      to: [x1 - inset, yOf(side), z],
+      wide: onEdge ? up : [0, 1, 0],
+      hoopXs: xs,
+      markHoops: true,
+    });
+  const front = rail('A1', hinged ? 'Front rail' : 'Side rail', 'front', 0);
+  const back = rail('A2', hinged ? 'Hinge rail' : 'Side rail', 'back', hinged ? t : 0);
+  const [endFrom, endTo] = !hinged ? [y0 + t, y1 - t] : hingeNear ? [y0, y1 - t] : [y0 + t, y1];
+  const endBoards = [x0 + t / 2, x1 - t / 2].map((x, i) =>
+    piece(`A${3 + i}`, 'End board', a.frame, [x, endFrom, z], [x, endTo, z], onEdge ? up : [1, 0, 0]),
+  );
+
+  const tie = stock(a.site, TIE);
+  const batten = stock(a.site, BATTEN);
+  const crossBoard = stock(a.site, CROSS_BOARD);
+  const tieThickness = thicknessMm(tie);
+  // Flush with the underside of the frame.
+  const tieZ = s.z0 + boardShape(tie).widthMm / 2;
+  const ties = Array.from({ length: a.crossTies }, (_, i) => {
+    const wanted = x0 + ((x1 - x0) * (i + 1)) / (a.crossTies + 1);
+    // Beside the nearest hoop, so that the tie meets the push where it is.
+    const nearest = xs.reduce((best, x) => (Math.abs(x - wanted) < Math.abs(best - wanted) ? x : best), xs[0] ?? x0);
+    const x = nearest + s.pipeMm / 2 + tieThickness / 2;
+    return piece(`T${i + 1}`, 'Cross tie', tie, [x, y0 + t, tieZ], [x, y1 - t, tieZ], up);
+  });
+
+  const battens = !a.battens
+    ? []
+    : (['front', 'back'] as const).flatMap((side, i) => {
+        const out = t / 2 + thicknessMm(batten) / 2 + s.outward;
+        const y = yOf(side) + (yOf(side) < middleY ? -out : out);
+        return straightRun({
+          tag: `B${i + 1}`,
+          part: 'Cover batten',
+          section: batten,
+          from: [x0, y, z],
+          to: [x1, y, z],
+          wide: up,
+          hoopXs: xs,
+          markHoops: false,
+        }).members;
+      });
+
+  const below = s.z0 - boardShape(crossBoard).widthMm / 2;
+  const crossBoards = s.openEnds.map((x, i) =>
+    piece(`C${i + 1}`, 'Board across the soil', crossBoard, [x, s.inside.fromY, below], [x, s.inside.toY, below], up),
+  );
+  return {
+    rails: [...front.members, ...back.members],
+    endBoards,
+    ties,
+    battens,
+    crossBoards,
+    hardware: [...front.hardware, ...back.hardware],
+  };
+}

@@ -1,0 +1,139 @@
+import { countOf } from '../answers/skin';
+import type { Frame } from './frame';
+import type { Fixing, HardwareUse, Member, Panel, SheetPart, Step } from '../assembly/types';
+import { CORNERS, CORNER_NAMES } from '../../site/bed';
+import type { Survey } from '../../site/survey';
+import { type Phrase, amount } from '../../base/figure';
+import { CAUTIONS } from '../guide/cautions';
+import { MINUTES, step, tagList } from '../guide/step';
+
+export const tagsOf = (pieces: readonly { readonly tag: string }[]): readonly string[] => pieces.map((p) => p.tag);
+
+/** Marks both long rails side by side, and drills what the feet need. */
+export function markRailsStep(frame: Frame, hoops: readonly Member[], lay: Phrase, drill: Phrase, tool: string): Step {
+  return step({
+    id: 'mark',
+    title: 'Mark both long rails',
+    view: 'plan',
+    tags: tagsOf(frame.rails),
+    work: [lay, ['Hook the tape on the left end of each and mark every hoop as drawn.'], drill],
+    tools: ['tape', 'square', 'pencil', tool],
+    checks: [['Laid as they will stand, the marks face each other']],
+    minutes: MINUTES.start + 2 * hoops.length,
+  });
+}
+
+/** Screws the frame together, square and flat. */
+export function frameStep(frame: Frame, corners: readonly Phrase[], hardware: readonly HardwareUse[]): Step {
+  const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
+  return step({
+    id: 'frame',
+    title: 'Screw the frame together',
+    view: 'plan',
+    tags: tagsOf(boards),
+    work: [
+      ...corners,
+      ...(frame.ties.length > 0 ? [[`Screw ${tagList(frame.ties)} between the rails beside their hoops.`]] : []),
+    ],
+    tools: ['drill, 1/8 bit', 'driver', 'tape'],
+    checks: [
+      ['Both diagonals of the frame equal'],
+      ['It lies flat without rocking'],
+      ['It measures ', amount(frame.rails[0]?.lengthMm ?? 0, 'length'), ' along the front'],
+    ],
+    minutes:
+      boards.length * MINUTES.place + (countOf(hardware, 'screw-3') + 4 * frame.ties.length) * MINUTES.fixing * 2,
+  });
+}
+
+/** What a cover on a frame is fastened with. */
+export interface CoverWork {
+  readonly sheets: readonly SheetPart[];
+  readonly battens: readonly Member[];
+  readonly fastening: readonly Phrase[];
+  readonly ends: Phrase;
+  readonly hardware: readonly HardwareUse[];
+}
+
+/** Stretches the cover over the frame and fastens it. */
+export function coverFrameStep(c: CoverWork): Step {
+  const count = (key: string): number => countOf(c.hardware, key);
+  const film = c.sheets.some((s) => s.cover.kind === 'film');
+  return step({
+    id: 'cover',
+    title: 'Cover it',
+    view: 'end',
+    tags: [...tagsOf(c.sheets), ...tagsOf(c.battens)],
+    work: [
+      ['Break every sharp edge of timber with a rasp: film wears through at corners and screw heads.'],
+      [
+        film
+          ? 'Lay the film with its outer face, usually the printed one, to the sky.'
+          : 'Lay the cover over the frame, equal on both sides.',
+      ],
+      ...c.fastening,
+      c.ends,
+    ],
+    tools: ['rasp', 'stapler', 'driver', 'knife'],
+    checks: [['The cover is tight as a drum and no metal touches it']],
+    cautions: [CAUTIONS.windyFilm, CAUTIONS.knife],
+    minutes:
+      c.sheets.length * MINUTES.sheet +
+      c.battens.length * MINUTES.place +
+      (count('staple') / 4 + count('screw-1-5/8')) * MINUTES.fixing,
+  });
+}
+
+/** Battens over the wrapped edges of the cover, the usual way. */
+export function battenWork(wrapMm: number): readonly Phrase[] {
+  return [
+    ['Staple one long side, wrap ', amount(wrapMm, 'length'), ' under the batten and screw it on.'],
+    ['Pull the other side tight, then do the same. Staples only hold until the batten is on.'],
+  ];
+}
+
+/** How a cover is fastened along its rails, by the school chosen. */
+export function fasteningWork(fixing: Exclude<Fixing, 'weights'>, wrapMm: number): readonly Phrase[] {
+  switch (fixing) {
+    case 'battens':
+      return battenWork(wrapMm);
+    case 'channel':
+      return [
+        ['Screw the channel along both rails, then press the film in with the spring wire, one side after the other.'],
+      ];
+    case 'clips':
+      return [['Pull the cover over and clip it to every hoop, a soft sleeve under each clip.']];
+    case 'staples':
+      return [['Staple the cover along both rails every 150 mm, pulling from the middle outward.']];
+  }
+}
+
+/** What brings a frame level on its bed, corner by corner. */
+export function packerWork(survey: Survey): readonly Phrase[] {
+  return CORNERS.filter((c) => survey.packersMm[c] > 1.5).map((c) => [
+    'Screw a packer of ',
+    amount(survey.packersMm[c], 'length'),
+    ` on the ${CORNER_NAMES[c]} corner of the bed.`,
+  ]);
+}
+
+/** Saws plywood to the true curve from its template, and its vents. */
+export function plywoodStep(panels: readonly Panel[], how: readonly Phrase[]): Step {
+  const openings = panels.reduce((sum, p) => sum + p.openings.length, 0);
+  return step({
+    id: 'ends',
+    title: 'Saw and fix the plywood ends',
+    view: 'end',
+    tags: tagsOf(panels),
+    work: [
+      ['Draw the curve from the offset table on the Paper, or stick the printed template on the board.'],
+      ['Saw outside the line, two boards clamped together, and round the edge with a rasp.'],
+      ...(openings > 0 ? [['Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.']] : []),
+      ...how,
+    ],
+    tools: ['jigsaw', 'drill, 3/8 bit', 'rasp', 'driver'],
+    checks: [['The curve lies under the end hoop all along']],
+    cautions: [CAUTIONS.saw],
+    minutes: MINUTES.start + panels.length * 25 + openings * 10,
+  });
+}

@@ -1,0 +1,205 @@
+import type { BentHoop, Elastica } from '../hoop/types';
+import type { HoopShape, RidgeSchool } from '../answers/hoops';
+import { type Extent, placeExtent } from '../answers/place';
+import type { CoverMaterial, Section } from '../../catalog/types';
+import { boardShape, thicknessMm } from '../../catalog/sections';
+import { type BuildSite, stock } from '../../site/buildSite';
+import type { Bend } from '../hoop/bent';
+import { type Result, fail, ok } from '../../base/result';
+import { MM_PER_INCH } from '../../base/length';
+import { type Frame, buildFrame } from './frame';
+import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
+import { type Point2, pathLength, tautOutline } from '../../base/geometry';
+import { type RidgeBuilt, buildRidge } from './ridge';
+import type { ArchRow, Member } from '../assembly/types';
+
+/** Pulled by, mm: what a person holds while stretching a sheet. */
+export const PULL_MM = 2 * MM_PER_INCH;
+
+/** What a row of hoops in a rectangular frame is made of. */
+export interface HoopFrameChoices {
+  readonly extent: Extent;
+  readonly pipe: Section;
+  readonly shape: HoopShape;
+  readonly hoops: number | null;
+  readonly maxSpacingMm: number;
+  readonly endOffsetMm: number;
+  readonly cover: CoverMaterial;
+  readonly roll: string | null;
+  readonly frame: Section;
+  readonly stand: 'on edge' | 'flat';
+  readonly crossTies: number;
+  readonly ridge: RidgeSchool;
+  readonly battens: boolean;
+  readonly wrapMm: number;
+}
+
+/** Where the frame stands: on the wall, or down inside it. */
+export interface HoopFramePlace {
+  readonly y0: number;
+  readonly width: number;
+  readonly z0: number;
+  /** Kept free at both ends, for a plywood end. */
+  readonly endMm: number;
+  /** Free at both ends between the frame and the outside of the bed. */
+  readonly insetMm: number;
+  /** A hoop bent beforehand; without it the pipe is sprung in straps inside the rails. */
+  readonly bent?: (spanMm: number) => Result<{
+    readonly hoop: BentHoop;
+    readonly bends: readonly Bend[];
+    /** Straight leg in the rail's blind hole. */
+    readonly legMm: number;
+  }>;
+}
+
+/** The frame, its hoops and the line the cover takes over them. */
+export interface HoopFrame {
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly width: number;
+  readonly z0: number;
+  readonly t: number;
+  readonly railTop: number;
+  readonly hoop: Elastica | BentHoop;
+  readonly cutMm: number;
+  readonly bends: readonly Bend[];
+  readonly xs: readonly number[];
+  readonly spacingMm: number;
+  readonly footY: number;
+  readonly footZ: number;
+  readonly frame: Frame;
+  readonly hoops: readonly Member[];
+  readonly ridge: RidgeBuilt;
+  readonly arch: ArchRow;
+  readonly line: readonly Point2[];
+  readonly under: readonly Point2[];
+}
+
+/** Builds a rectangular frame with a row of hoops in it. */
+export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: BuildSite): Result<HoopFrame> {
+  const { bed, survey } = site;
+  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
+  if (!extent.ok) return extent;
+  const { startMm, endMm } = extent.value;
+  const whole = (at: number, edge: number): boolean => Math.abs(at - edge) < 1;
+  const x0 = startMm + (whole(startMm, 0) ? place.insetMm : 0) + place.endMm;
+  const x1 = endMm - (whole(endMm, survey.frameOn.lengthMm) ? place.insetMm : 0) - place.endMm;
+  const { y0, width, z0 } = place;
+  const y1 = y0 + width;
+  const board = boardShape(a.frame);
+  const t = a.stand === 'on edge' ? board.thicknessMm : board.widthMm;
+  const railHeight = a.stand === 'on edge' ? board.widthMm : board.thicknessMm;
+  if (width - 2 * t < 200)
+    return fail('frame', 'The boards leave no room between them on so narrow a bed. Use a thinner board.');
+  const railTop = z0 + railHeight;
+  const od = thicknessMm(a.pipe);
+
+  const spanMm = place.bent ? width - t : width - 2 * t - od;
+  const footY = y0 + (width - spanMm) / 2;
+  const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
+  const outline = (hoop: Elastica | BentHoop, footZ: number): readonly Point2[] =>
+    tautOutline(
+      [...outerFace(hoop, a.pipe, footY, footZ), { y: y0, z: railTop }, { y: y1, z: railTop }],
+      [
+        { y: y0, z: z0 },
+        { y: y1, z: z0 },
+      ],
+    );
+  const bent = place.bent?.(spanMm);
+  if (bent && !bent.ok) return bent;
+  const footZ = bent?.ok ? railTop : z0 + 10;
+  const sprung = bent?.ok
+    ? undefined
+    : springHoop(a.shape, a.pipe, {
+        feet: { kind: 'loose' },
+        spanMm,
+        tailMm: 0,
+        tailAboveMm: 0,
+        sheetAcrossMm: (hoop) => pathLength(outline(hoop, footZ)) + 2 * a.wrapMm + PULL_MM,
+        widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
+      });
+  if (sprung && !sprung.ok) return sprung;
+  const legMm = bent?.ok ? bent.value.legMm : 0;
+  const made = bent?.ok
+    ? { hoop: bent.value.hoop, cutMm: bent.value.hoop.lengthMm + 2 * legMm }
+    : sprung?.ok
+      ? sprung.value
+      : undefined;
+  if (!made) return fail('height', 'There is no such hoop on this frame.');
+  const found = hoopPlaces(x0, x1, Math.max(a.endOffsetMm, t + od / 2), a.hoops, a.maxSpacingMm);
+  if (!found.ok) return found;
+  const xs = found.value;
+  const n = xs.length;
+  const spacingMm = ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1);
+  const inside = { fromY: bed.wall.thicknessMm, toY: bed.wall.thicknessMm + bed.inside.widthMm };
+  const open = [...(whole(startMm, 0) ? [] : [x0]), ...(whole(endMm, survey.frameOn.lengthMm) ? [] : [x1])];
+  const frame = buildFrame(
+    {
+      site,
+      frame: a.frame,
+      stand: a.stand,
+      joint: 'between',
+      crossTies: a.crossTies,
+      battens: a.battens,
+    },
+    {
+      x0,
+      x1,
+      y0,
+      width,
+      z0,
+      t,
+      railHeight,
+      xs,
+      pipeMm: od,
+      outward: 0,
+      inside,
+      // A frame that stands down on the soil needs no board under its end.
+      openEnds: place.insetMm > 0 ? [] : open,
+    },
+  );
+  const hoops = hoopMembers(made, a.pipe, xs, footY, footZ, legMm);
+  const ridge = buildRidge(a.ridge, {
+    site,
+    pipe: a.pipe,
+    hoopXs: xs,
+    y: y0 + width / 2,
+    crownZ: footZ + made.hoop.heightMm,
+    post: { section: stock(site, '2x2'), xs: [x0 + t / 2, x1 - t / 2], footZ: railTop, inSoilMm: 0 },
+  });
+  return ok({
+    x0,
+    x1,
+    y0,
+    width,
+    z0,
+    t,
+    railTop,
+    hoop: made.hoop,
+    cutMm: made.cutMm,
+    bends: bent?.ok ? bent.value.bends : [],
+    xs,
+    spacingMm,
+    footY,
+    footZ,
+    frame,
+    hoops,
+    ridge,
+    line: outline(made.hoop, footZ),
+    under: underHoop(made.hoop, a.pipe, footY, footZ),
+    arch: {
+      tags: hoops.map((h) => h.tag),
+      section: a.pipe,
+      hoop: made.hoop,
+      sprung: !bent?.ok,
+      xsMm: xs,
+      spacingMm,
+      footYMm: footY,
+      footZMm: footZ,
+      baseZMm: footZ,
+      cutMm: made.cutMm,
+      ridge: ridge.ridge,
+    },
+  });
+}

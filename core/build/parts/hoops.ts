@@ -1,0 +1,160 @@
+import type { BentHoop, Elastica, Feet } from '../hoop/types';
+import type { HoopShape } from '../answers/hoops';
+import type { Section } from '../../catalog/types';
+import { thicknessMm } from '../../catalog/sections';
+import { hoopCurve } from '../hoop/curve';
+import { solveHoop } from '../hoop/elastica';
+import { type Result, fail, ok } from '../../base/result';
+import type { Point2, Vec3 } from '../../base/geometry';
+import type { Member } from '../assembly/types';
+
+export interface SprungHoop {
+  readonly hoop: Elastica;
+  /** Pipe to cut: the sprung part and both tails. */
+  readonly cutMm: number;
+}
+
+/** A question about hoops that only the family can answer. */
+export interface HoopSite {
+  readonly feet: Feet;
+  readonly spanMm: number;
+  /** Straight pipe below the sprung part at each foot: over a rod, or in the soil. */
+  readonly tailMm: number;
+  /** The part of the tail that stands above the base from which height is measured. */
+  readonly tailAboveMm: number;
+  /** Across-size of the sheet that a hoop would need, and the widest roll to be had. */
+  readonly sheetAcrossMm: (hoop: Elastica) => number;
+  readonly widestRollMm: number;
+}
+
+/** Pipe of a hoop that is a little more than half a circle, over that of half a one. */
+const OVER_HALF = 1.1;
+
+function longestStock(pipe: Section): number {
+  return Math.max(...pipe.stock.map((s) => s.lengthMm));
+}
+
+/** Tallest hoop whose sheet is no wider than the roll, by bisection on the pipe's length. */
+function sheetLimited(site: HoopSite, longestMm: number): Result<Elastica> {
+  const at = (lengthMm: number): Result<Elastica> => solveHoop(site.feet, { spanMm: site.spanMm, lengthMm });
+  let low = site.spanMm * 1.03;
+  let high = Math.max(low, longestMm);
+  const lowest = at(low);
+  if (!lowest.ok) return lowest;
+  if (site.sheetAcrossMm(lowest.value) > site.widestRollMm)
+    return fail(
+      'roll',
+      'No roll is wide enough for this span, however low the hoop. Choose a wider roll or a narrower span.',
+    );
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    const hoop = at(middle);
+    if (hoop.ok && site.sheetAcrossMm(hoop.value) <= site.widestRollMm) low = middle;
+    else high = middle;
+  }
+  return at(low);
+}
+
+/**
+ * The hoop that a school of height gives on these feet.
+ * @returns the sprung shape and the pipe to cut, or a fault naming the field
+ */
+export function springHoop(shape: HoopShape, pipe: Section, site: HoopSite): Result<SprungHoop> {
+  const tails = 2 * site.tailMm;
+  const longest = longestStock(pipe);
+  const solved = ((): Result<Elastica> => {
+    switch (shape.by) {
+      case 'half-circle':
+        return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: (Math.PI / 2) * site.spanMm });
+      case 'over-half':
+        return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: OVER_HALF * (Math.PI / 2) * site.spanMm });
+      case 'length':
+        return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: shape.lengthMm - tails });
+      case 'height':
+        return solveHoop(site.feet, { spanMm: site.spanMm, heightMm: shape.heightMm - site.tailAboveMm });
+      case 'stock': {
+        const fits = pipe.stock
+          .map((s) => s.lengthMm)
+          .sort((a, b) => a - b)
+          .find((l) => l - tails > site.spanMm * 1.15 && l - tails < site.spanMm * 3);
+        if (fits === undefined)
+          return fail(
+            'shape',
+            'No whole pipe suits this span: it would stand too flat or too tall. Say how long it is cut.',
+          );
+        return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: fits - tails });
+      }
+      case 'sheet':
+        return sheetLimited(site, longest - tails);
+    }
+  })();
+  if (!solved.ok) return solved;
+  const cutMm = solved.value.lengthMm + tails;
+  if (cutMm > longest + 0.5)
+    return fail(
+      'pipeLength',
+      `The hoop needs more pipe than the longest ${pipe.name} on sale. Make it lower or narrower.`,
+    );
+  return ok({ hoop: solved.value, cutMm });
+}
+
+/** Hoop places between two ends: the given number, or as many as keep them no further apart than asked. */
+export function hoopPlaces(
+  startMm: number,
+  endMm: number,
+  endOffsetMm: number,
+  count: number | null,
+  maxSpacingMm: number,
+): Result<readonly number[]> {
+  const first = startMm + endOffsetMm;
+  const run = endMm - endOffsetMm - first;
+  if (run < 100) return fail('endOffset', 'The end hoops would meet: make the end offset smaller.');
+  const bays = count === null ? Math.max(1, Math.ceil(run / maxSpacingMm - 1e-6)) : count - 1;
+  return ok(Array.from({ length: bays + 1 }, (_, i) => first + (run * i) / bays));
+}
+
+/** Hoops as members, tags H1, H2 ..., with straight tails along the feet's own direction. */
+export function hoopMembers(
+  sprung: { readonly hoop: Elastica | BentHoop; readonly cutMm: number },
+  pipe: Section,
+  xs: readonly number[],
+  footY: number,
+  footZ: number,
+  tailMm: number,
+): readonly Member[] {
+  const curve = hoopCurve(sprung.hoop, 64);
+  const first = curve[0];
+  const lean = first ? first.angle : Math.PI / 2;
+  const dy = Math.cos(lean) * tailMm;
+  const dz = Math.sin(lean) * tailMm;
+  const line = [
+    ...(tailMm > 0 ? [{ y: -dy, z: -dz }] : []),
+    ...curve,
+    ...(tailMm > 0 ? [{ y: sprung.hoop.spanMm + dy, z: -dz }] : []),
+  ];
+  return xs.map((x, i) => ({
+    tag: `H${i + 1}`,
+    part: 'Hoop',
+    section: pipe,
+    shape: { kind: 'curve', points: line.map((p): Vec3 => [x, footY + p.y, footZ + p.z]) },
+    lengthMm: sprung.cutMm,
+    ends: ['square', 'square'],
+    holes: [],
+    marks: [],
+  }));
+}
+
+/** The outer face of a hoop's pipe, which the sheet lies on, in the cross-section of the bed. */
+export function outerFace(hoop: Elastica | BentHoop, pipe: Section, footY: number, footZ: number): readonly Point2[] {
+  const r = thicknessMm(pipe) / 2;
+  return hoopCurve(hoop, 64).map((p) => ({
+    y: footY + p.y - r * Math.sin(p.angle),
+    z: footZ + p.z + r * Math.cos(p.angle),
+  }));
+}
+
+/** The underside of a row of hoops, that headroom is measured to. */
+export function underHoop(hoop: Elastica | BentHoop, pipe: Section, footY: number, footZ: number): readonly Point2[] {
+  const r = thicknessMm(pipe) / 2;
+  return hoopCurve(hoop, 200).map((p) => ({ y: footY + p.y, z: footZ + p.z - r }));
+}

@@ -1,0 +1,283 @@
+import type { Elastica, Feet } from '../hoop/types';
+import type { HoopShape, RidgeSchool } from '../answers/hoops';
+import { type Extent, placeExtent } from '../answers/place';
+import type { CoverMaterial, Section } from '../../catalog/types';
+import { thicknessMm } from '../../catalog/sections';
+import { type BuildSite, stock } from '../../site/buildSite';
+import { type Result, ok } from '../../base/result';
+import { MM_PER_INCH } from '../../base/length';
+import { BARE } from '../assembly/bare';
+import { some } from '../assembly/pieces';
+import { cropUnder } from '../assembly/crop';
+import { hoopDimensions } from '../assembly/hoopDimensions';
+import { type SprungHoop, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
+import { type Point2, enclosedArea, pathLength, sweptFaces, tautOutline } from '../../base/geometry';
+import { type RidgeBuilt, buildRidge } from './ridge';
+import type {
+  Allowance,
+  Assembly,
+  Contact,
+  Dimension,
+  Footing,
+  HardwareUse,
+  Member,
+  SleeveJoint,
+  Step,
+} from '../assembly/types';
+
+const PULL_MM = 2 * MM_PER_INCH;
+/** Weight of a bag of 5 kg. */
+const BAG_N = 49;
+const POST_IN_SOIL_MM = 18 * MM_PER_INCH;
+
+/** Answers that every row of hoops under a loose, weighted sheet has. */
+export interface LooseTunnelAnswers {
+  readonly pipe: Section;
+  readonly shape: HoopShape;
+  readonly extent: Extent;
+  readonly hoops: number | null;
+  readonly maxSpacingMm: number;
+  readonly endOffsetMm: number;
+  readonly cover: CoverMaterial;
+  readonly roll: string | null;
+  readonly skirtMm: number;
+  /** null: one each metre of skirt and two at each end. */
+  readonly weights: number | null;
+  readonly ends: 'gathered' | 'folded';
+  readonly ridge: RidgeSchool;
+  readonly crop: string;
+  readonly rowFromEdgeMm: number;
+}
+
+/** How the hoops stand: on what span, from what base, with how much straight above and below it. */
+export interface TunnelFoot {
+  readonly feet: Feet;
+  readonly spanMm: number;
+  readonly baseZ: number;
+  readonly aboveMm: number;
+  readonly belowMm: number;
+  /** Hoops that stand in the soil keep clear of the bed's end walls. */
+  readonly endInsetMm: number;
+  /** Sprung from straight, or bent to shape beforehand. */
+  readonly sprung: boolean;
+}
+
+/** The row of hoops as it stands, before what is particular to a family is added. */
+export interface TunnelRow extends TunnelFoot {
+  readonly hoop: SprungHoop;
+  readonly footY: number;
+  readonly footZ: number;
+  readonly xs: readonly number[];
+  /** Where the first hoop is measured from along the bed. */
+  readonly startMm: number;
+  readonly coverMm: readonly [number, number];
+  readonly outline: readonly Point2[];
+  readonly hoops: readonly Member[];
+  readonly ridge: RidgeBuilt;
+  readonly pipe: Section;
+  readonly cover: CoverMaterial;
+}
+
+/** Springs the hoops on their feet along the bed, with a ridge under them. */
+export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSite): Result<TunnelRow> {
+  const { survey } = site;
+  const { pipe, cover } = a;
+  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
+  if (!extent.ok) return extent;
+  const { startMm: from, endMm: to } = extent.value;
+  const footY = (survey.frameOn.widthMm - foot.spanMm) / 2;
+  const footZ = foot.baseZ + foot.aboveMm;
+  const r = thicknessMm(pipe) / 2;
+  const outline = (hoop: Elastica): readonly Point2[] =>
+    tautOutline(outerFace(hoop, pipe, footY, footZ), [
+      { y: footY - r, z: foot.baseZ },
+      { y: footY + foot.spanMm + r, z: foot.baseZ },
+    ]);
+  const rolls = cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
+  const hoop = springHoop(a.shape, pipe, {
+    feet: foot.feet,
+    spanMm: foot.spanMm,
+    tailMm: foot.aboveMm + foot.belowMm,
+    tailAboveMm: foot.aboveMm,
+    sheetAcrossMm: (shape) => pathLength(outline(shape)) + 2 * a.skirtMm + PULL_MM,
+    widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
+  });
+  if (!hoop.ok) return hoop;
+  const startMm = from + (from < 1 ? foot.endInsetMm : 0);
+  const endMm = to - (to > survey.frameOn.lengthMm - 1 ? foot.endInsetMm : 0);
+  const xs = hoopPlaces(startMm, endMm, a.endOffsetMm, a.hoops, a.maxSpacingMm);
+  if (!xs.ok) return xs;
+  const first = xs.value[0] ?? 0;
+  const last = xs.value[xs.value.length - 1] ?? 0;
+  const shape = hoop.value.hoop;
+  return ok({
+    ...foot,
+    pipe,
+    cover,
+    hoop: hoop.value,
+    footY,
+    footZ,
+    xs: xs.value,
+    startMm,
+    coverMm: [from, to],
+    outline: outline(shape),
+    hoops: hoopMembers(hoop.value, pipe, xs.value, footY, footZ, foot.aboveMm + foot.belowMm),
+    ridge: buildRidge(a.ridge, {
+      site,
+      pipe,
+      hoopXs: xs.value,
+      y: footY + foot.spanMm / 2,
+      crownZ: footZ + shape.heightMm,
+      post: {
+        section: stock(site, '2x2 treated'),
+        xs: [first, last],
+        footZ: foot.baseZ - POST_IN_SOIL_MM,
+        inSoilMm: POST_IN_SOIL_MM,
+      },
+    }),
+  });
+}
+
+/** What is particular to a family of loose tunnels. */
+export interface TunnelParts {
+  readonly members: readonly Member[];
+  readonly hardware: readonly HardwareUse[];
+  readonly sleeves: readonly SleeveJoint[];
+  readonly on: Footing['on'];
+  /** What keeps the hoops themselves from lifting. */
+  readonly holdDowns: Footing['holdDowns'];
+  readonly contacts: readonly Contact[];
+  readonly dimensions: readonly Dimension[];
+  readonly steps: (hardware: readonly HardwareUse[]) => readonly Step[];
+  readonly remarks: readonly string[];
+}
+
+/** A row of hoops under a loose sheet that is clipped at the ends and weighted at the foot. */
+export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite, parts: TunnelParts): Assembly {
+  const { xs, footY, footZ, baseZ, spanMm, pipe, cover } = row;
+  const { hoop, cutMm } = row.hoop;
+  const first = xs[0] ?? 0;
+  const last = xs[xs.length - 1] ?? 0;
+  const taut = pathLength(row.outline);
+  const rise = footZ + hoop.heightMm - baseZ;
+  const run = last - first + thicknessMm(pipe);
+  const faces = sweptFaces(row.outline, first, last);
+  const sectionArea = enclosedArea(row.outline) / 1e6;
+  const clips = (Math.ceil((2 * hoop.heightMm) / 450) + 1) * 2;
+  const bags = a.weights ?? 2 * Math.ceil(run / 1000) + 4;
+  const hardware: readonly HardwareUse[] = some([
+    ...parts.hardware,
+    ...row.ridge.hardware,
+    { itemKey: 'clip', count: clips, joint: 'Cover to the end hoops' },
+    {
+      itemKey: 'sandbag',
+      count: bags,
+      joint: `Weights on both skirts and the ${a.ends} ends`,
+    },
+  ]);
+  const under = underHoop(hoop, pipe, footY, footZ);
+  return {
+    ...BARE,
+    members: [...row.hoops, ...parts.members, ...row.ridge.members],
+    hardware,
+    sheets: [
+      {
+        tag: 'S1',
+        part: 'Cover',
+        cover,
+        rollKey: a.roll,
+        across: [
+          { what: 'Over the hoop, foot to foot', mm: taut },
+          { what: 'Weighted skirt, both sides', mm: 2 * a.skirtMm },
+          { what: 'To pull by', mm: PULL_MM },
+        ],
+        along: [{ what: 'First hoop to last', mm: run }, ...endAllowances(a, rise)],
+        faces: [...faces.strips, ...faces.ends],
+      },
+    ],
+    arches: [
+      {
+        tags: row.hoops.map((h) => h.tag),
+        section: pipe,
+        hoop,
+        sprung: row.sprung,
+        xsMm: xs,
+        spacingMm: (last - first) / (xs.length - 1),
+        footYMm: footY,
+        footZMm: footZ,
+        baseZMm: baseZ,
+        cutMm,
+        ridge: row.ridge.ridge,
+      },
+    ],
+    sleeves: parts.sleeves,
+    under,
+    reachMm: [first, last],
+    footing: {
+      on: parts.on,
+      stiff: false,
+      lengthMm: run,
+      widthMm: spanMm,
+      holdDowns: [...parts.holdDowns, { what: 'weights on the skirts', count: bags, eachN: BAG_N, ask: 'weights' }],
+    },
+    contacts: parts.contacts,
+    fixing: 'weights',
+    airing: { by: 'skirt', screened: false },
+    crop: cropUnder(site.bed, site.survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
+    enclosure: {
+      cover,
+      floorM2: (run * spanMm) / 1e6,
+      coverM2: (taut * run) / 1e6 + 2 * sectionArea,
+      volumeM3: (sectionArea * run) / 1000,
+      heightM: rise / 1000,
+    },
+    dimensions: [
+      ...parts.dimensions,
+      ...hoopDimensions({
+        sprung: row.hoop,
+        xs,
+        footY,
+        footZ,
+        baseZ,
+        heightLabel: 'crown above base',
+        startMm: row.coverMm[0],
+        endMm: row.coverMm[1],
+        coverLabel: 'covered',
+        offsetFromMm: row.startMm,
+        wallMm: site.bed.wall.thicknessMm,
+        rowFromEdgeMm: a.rowFromEdgeMm,
+      }),
+    ],
+    steps: parts.steps(hardware),
+    remarks: parts.remarks,
+  };
+}
+
+function endAllowances(a: LooseTunnelAnswers, rise: number): readonly Allowance[] {
+  const gathered = a.ends === 'gathered';
+  return [
+    { what: 'End height, both ends', mm: 2 * rise },
+    {
+      what: gathered ? 'Gathered and weighted, both ends' : 'Folded and clipped, both ends',
+      mm: 2 * (gathered ? 12 : 6) * MM_PER_INCH,
+    },
+  ];
+}
+
+/** A typed measure at a foot: the span across, or something up and down beside it. */
+export function footDimension(id: string, label: string, row: TunnelRow, valueMm: number): Dimension {
+  const x = row.xs[0] ?? 0;
+  const span = id === 'span';
+  const below = id === 'bury';
+  return {
+    id,
+    label,
+    view: 'end',
+    side: span ? 'below' : 'left',
+    row: 1,
+    from: [x, row.footY, row.baseZ - (below ? valueMm : 0)],
+    to: span ? [x, row.footY + valueMm, row.baseZ] : [x, row.footY, row.baseZ + (below ? 0 : valueMm)],
+    valueMm,
+    typed: true,
+  };
+}

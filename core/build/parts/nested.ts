@@ -1,0 +1,130 @@
+import type { CoverMaterial } from '../../catalog/types';
+import { type BuildSite, stock } from '../../site/buildSite';
+import { thicknessMm } from '../../catalog/sections';
+import { amount } from '../../base/figure';
+import { CAUTIONS } from '../guide/cautions';
+import { MINUTES, step } from '../guide/step';
+import { solveHoop } from '../hoop/elastica';
+import { type Result, fail, ok } from '../../base/result';
+import { MM_PER_INCH } from '../../base/length';
+import { cropUnder, soilZ } from '../assembly/crop';
+import { hoopMembers, outerFace, underHoop } from './hoops';
+import { pathLength, sweptFaces, tautOutline } from '../../base/geometry';
+import type { Assembly, SheetPart } from '../assembly/types';
+
+const BURY_MM = 6 * MM_PER_INCH;
+const FROM_WALL_MM = 20;
+/** Less of the outer span, or lower, and nothing grows under it. */
+const LEAST_SPAN = 0.4;
+const LEAST_HEIGHT_MM = 200;
+const TUCK_MM = 6 * MM_PER_INCH;
+
+/** A second cover inside the first: what of, and the air between. */
+export interface Nested {
+  readonly inner: CoverMaterial | null;
+  readonly innerGapMm: number;
+  readonly crop: string;
+  readonly rowFromEdgeMm: number;
+}
+
+/**
+ * Adds an inner row of hoops, shorter than the outer by an even gap, with its own loose cover; as it was where none is asked for.
+ * The inner hoops stand in the soil under the outer ones, so that they stay when a lid is opened.
+ */
+export function nest(outer: Assembly, a: Nested, site: BuildSite): Result<Assembly> {
+  const arch = outer.arches[0];
+  if (a.inner === null || !arch) return ok(outer);
+  const { bed, survey } = site;
+  const width = survey.frameOn.widthMm;
+  const pipe = arch.section.materialKey === 'pvc' ? arch.section : stock(site, 'pvc-1/2');
+  const cover = a.inner;
+  const od = thicknessMm(pipe);
+  const base = soilZ(bed);
+  const top = Math.max(...outer.under.map((p) => p.z));
+  const heightMm = top - a.innerGapMm - od / 2 - base;
+  const spanMm = Math.min(arch.hoop.spanMm - 2 * a.innerGapMm - od, bed.inside.widthMm - 2 * FROM_WALL_MM - od);
+  const hoop = solveHoop({ kind: 'loose' }, { spanMm, heightMm });
+  if (!hoop.ok || spanMm < LEAST_SPAN * arch.hoop.spanMm || heightMm < LEAST_HEIGHT_MM)
+    return fail('innerGapMm', 'There is no room for a second layer with so much air between: make the gap smaller.');
+  const cutMm = hoop.value.lengthMm + 2 * BURY_MM;
+  const longest = Math.max(...pipe.stock.map((bar) => bar.lengthMm));
+  if (cutMm > longest) return fail('innerGapMm', 'The inner hoops need more pipe than the longest on sale.');
+  const footY = (width - spanMm) / 2;
+  const xs = arch.xsMm.map((x, i) =>
+    i === 0
+      ? Math.max(x, outer.reachMm[0]) + a.innerGapMm
+      : i === arch.xsMm.length - 1
+        ? Math.min(x, outer.reachMm[1]) - a.innerGapMm
+        : x,
+  );
+  const [first = 0, last = 0] = [xs[0], xs[xs.length - 1]];
+  if (last - first < 200)
+    return fail('innerGapMm', 'There is no length left for a second layer: make the gap smaller.');
+  const hoops = hoopMembers({ hoop: hoop.value, cutMm }, pipe, xs, footY, base, BURY_MM).map((m) => ({
+    ...m,
+    tag: m.tag.replace('H', 'N'),
+    part: 'Inner hoop',
+  }));
+  const line = tautOutline(outerFace(hoop.value, pipe, footY, base), [
+    { y: footY - od / 2, z: base },
+    { y: footY + spanMm + od / 2, z: base },
+  ]);
+  const faces = sweptFaces(line, first, last);
+  const sheet: SheetPart = {
+    tag: 'SN',
+    part: 'Inner cover',
+    cover,
+    rollKey: null,
+    across: [
+      { what: 'Over the inner hoop, foot to foot', mm: pathLength(line) },
+      { what: 'Tucked under, both sides', mm: 2 * TUCK_MM },
+    ],
+    along: [
+      { what: 'First inner hoop to last', mm: last - first },
+      { what: 'End height, both ends', mm: 2 * heightMm },
+      { what: 'Tucked under, both ends', mm: 2 * TUCK_MM },
+    ],
+    faces: [...faces.strips, ...faces.ends],
+  };
+  const clips = 4 * hoops.length;
+  const under = underHoop(hoop.value, pipe, footY, base);
+  return ok({
+    ...outer,
+    members: [...outer.members, ...hoops],
+    sheets: [...outer.sheets, sheet],
+    hardware: [...outer.hardware, { itemKey: 'clip', count: clips, joint: 'Inner cover to its hoops, four each' }],
+    under,
+    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
+    enclosure: { ...outer.enclosure, inner: cover },
+    steps: [
+      ...outer.steps,
+      step({
+        id: 'inner',
+        title: 'Set the second layer inside',
+        view: 'end',
+        tags: [...hoops.map((m) => m.tag), sheet.tag],
+        work: [
+          [
+            'Cut the inner hoops to ',
+            amount(cutMm, 'length'),
+            ' and push both ends ',
+            amount(BURY_MM, 'length'),
+            ' into the soil.',
+          ],
+          [
+            'They stand ',
+            amount(spanMm, 'length'),
+            ' apart at the feet, and leave ',
+            amount(a.innerGapMm, 'length'),
+            ' of air all round.',
+          ],
+          [`Lay ${cover.name} over them, clip it, and tuck it in. Take it off by day when it is mild.`],
+        ],
+        tools: ['shear', 'tape', 'eye protection'],
+        checks: [['The two layers nowhere touch']],
+        cautions: [CAUTIONS.bend],
+        minutes: MINUTES.start + hoops.length * (MINUTES.bend + MINUTES.pipeCut) + MINUTES.sheet,
+      }),
+    ],
+  });
+}

@@ -1,0 +1,269 @@
+import type { CoverMaterial, Section } from '../../catalog/types';
+import type { BuildSite } from '../../site/buildSite';
+import { type Catalog, coverMaterial, stiffSheet } from '../../catalog/catalog';
+import type { Vec3 } from '../../base/geometry';
+import { boardShape } from '../../catalog/sections';
+import { MM_PER_INCH } from '../../base/length';
+import { piece, rectangle, use } from '../assembly/pieces';
+import type { BeamRow, HardwareUse, Member, MovingPart, Opener, Panel, SheetPart, SheetSpan } from '../assembly/types';
+
+/** What a lid is glazed with; film goes on both faces of its frame. */
+export type Glazing = 'old-window' | 'twin-wall-6' | 'corrugated' | 'film-both';
+
+/** A row of lids on a slope that falls from the far side to the near one, hinged at the far side. Lengths in mm. */
+export interface LidSite {
+  readonly x0: number;
+  readonly x1: number;
+  /** Upper edge of what the lid lies on, at the back and at the front. */
+  readonly back: { readonly y: number; readonly z: number };
+  readonly front: { readonly y: number; readonly z: number };
+  readonly overhangMm: number;
+  readonly lids: number;
+  readonly site: BuildSite;
+  readonly glazing: Glazing;
+  readonly frame: Section;
+  /** Bars along the slope between the stiles of each lid; null: as many as the sheet's joints ask for. */
+  readonly bars: number | null;
+  /** Film for both faces. */
+  readonly cover: CoverMaterial;
+  readonly roll: string | null;
+  readonly latches: number;
+  readonly stays: number;
+  readonly people: 1 | 2;
+  readonly opener: Opener | undefined;
+  readonly openers: number;
+  /** Loose lids are only laid on and weighted. */
+  readonly hinged: boolean;
+  readonly safetyFilm: boolean;
+}
+
+export interface Lids {
+  readonly members: readonly Member[];
+  readonly panels: readonly Panel[];
+  readonly sheets: readonly SheetPart[];
+  readonly hardware: readonly HardwareUse[];
+  readonly moving: readonly MovingPart[];
+  readonly beams: readonly BeamRow[];
+  readonly spans: readonly SheetSpan[];
+  readonly pitchDeg: number;
+  /** From the back edge down the slope to the front edge, overhang included. */
+  readonly reachMm: number;
+  readonly areaM2: number;
+}
+
+const FOOT = 12 * MM_PER_INCH;
+/** Corrugated sheets lap by one wave. */
+const LAP_MM = 2 * MM_PER_INCH;
+
+/** Hinges along a side: 2 to 5 ft, 3 to 10 ft, one more for each further 4 ft. */
+export function hingeCount(lengthMm: number): number {
+  // A hair under, so that exactly 5 ft is not taken for more.
+  const feet = lengthMm / FOOT - 1e-6;
+  if (feet <= 5) return 2;
+  return feet <= 10 ? 3 : 3 + Math.ceil((feet - 10) / 4);
+}
+
+/** How wide one glazing sheet covers along the lid. */
+function paneWidth({ site, glazing }: Pick<LidSite, 'site' | 'glazing'>): number {
+  if (glazing === 'old-window' || glazing === 'film-both') return Infinity;
+  const widest = Math.max(...stiffSheet(site.catalog, glazing).sizes.map((x) => x.widthMm));
+  return glazing === 'corrugated' ? widest - LAP_MM : widest;
+}
+
+/** Builds the lids: frames lying flat on the slope with their glazing, or windows as they are. */
+export function slopedLids(s: LidSite): Lids {
+  const dy = s.front.y - s.back.y;
+  const dz = s.front.z - s.back.z;
+  const onBox = Math.hypot(dy, dz);
+  const reach = onBox + s.overhangMm;
+  const down: Vec3 = [0, dy / onBox, dz / onBox];
+  const up: Vec3 = [0, -down[1], -down[2]];
+  const normal: Vec3 = [0, down[2], -down[1]];
+  const at = (x: number, r: number, off: number): Vec3 => [
+    x,
+    s.back.y + down[1] * r + normal[1] * off,
+    s.back.z + down[2] * r + normal[2] * off,
+  ];
+  const pitchDeg = (Math.atan2(-dz, Math.abs(dy)) * 180) / Math.PI;
+  const each = (s.x1 - s.x0) / s.lids;
+  const framed = s.glazing !== 'old-window';
+  const { thicknessMm: t, widthMm: w } = boardShape(s.frame);
+  const panes = framed ? Math.max(1, Math.ceil(each / paneWidth(s) - 1e-6)) : 1;
+  const bars = !framed ? 0 : Math.max(s.bars ?? 0, panes - 1);
+  const members: Member[] = [];
+  const panels: Panel[] = [];
+  const sheets: SheetPart[] = [];
+  const hardware: HardwareUse[] = [];
+  const moving: MovingPart[] = [];
+  const beamTags: string[] = [];
+  let panelCount = 0;
+
+  for (let i = 0; i < s.lids; i++) {
+    const xa = s.x0 + i * each;
+    const xb = xa + each;
+    const letter = s.lids === 1 ? 'K' : `K${i + 1}`;
+    const mine: Member[] = [];
+    const myPanels: Panel[] = [];
+    if (framed) {
+      const rail = (tag: string, part: string, r: number): Member =>
+        piece(tag, part, s.frame, at(xa, r, t / 2), at(xb, r, t / 2), down);
+      const xs = Array.from({ length: bars + 2 }, (_, k) => xa + w / 2 + ((each - w) * k) / (bars + 1));
+      mine.push(rail(`${letter}a`, 'Lid rail, back', w / 2), rail(`${letter}b`, 'Lid rail, front', reach - w / 2));
+      xs.forEach((x, k) => {
+        const stile = k === 0 || k === bars + 1;
+        mine.push(
+          piece(
+            `${letter}${String.fromCharCode(99 + k)}`,
+            stile ? 'Lid stile' : 'Lid bar',
+            s.frame,
+            at(x, w, t / 2),
+            at(x, reach - w, t / 2),
+            [1, 0, 0],
+          ),
+        );
+      });
+      beamTags.push(...mine.slice(2).map((m) => m.tag));
+      // Marks for the stiles and bars, along both rails in tape order.
+      for (const k of [0, 1]) {
+        const m = mine[k];
+        if (m)
+          mine[k] = { ...m, marks: xs.slice(1, -1).map((x, j) => ({ atMm: x - xa, label: mine[j + 3]?.tag ?? '' })) };
+      }
+    }
+    const top = framed ? t : 0;
+    if (s.glazing === 'film-both') {
+      const corners = (off: number): readonly Vec3[] => [
+        at(xa, 0, off),
+        at(xb, 0, off),
+        at(xb, reach, off),
+        at(xa, reach, off),
+      ];
+      for (const [k, off] of [t, 0].entries())
+        sheets.push({
+          tag: `F${2 * i + k + 1}`,
+          part: k === 0 ? 'Film over the lid' : 'Film under the lid',
+          cover: s.cover,
+          rollKey: s.roll,
+          across: [
+            { what: 'Down the slope', mm: reach },
+            { what: 'Wrapped round the frame, both edges', mm: 2 * 3 * MM_PER_INCH },
+          ],
+          along: [
+            { what: 'Along the lid', mm: each },
+            { what: 'Wrapped round the frame, both edges', mm: 2 * 3 * MM_PER_INCH },
+          ],
+          faces: [corners(off)],
+        });
+    } else {
+      const step = each / panes;
+      for (let k = 0; k < panes; k++) {
+        const start = s.glazing === 'corrugated' ? Math.min(k * paneWidth(s), each) : k * step;
+        const wide = s.glazing === 'corrugated' ? Math.min(paneWidth(s) + LAP_MM, each - start) : step;
+        myPanels.push(
+          rectangle(
+            `G${++panelCount}`,
+            s.glazing === 'old-window' ? 'Old window' : 'Glazing',
+            stiffSheet(s.site.catalog, s.glazing),
+            at(xa + start, reach, top),
+            [1, 0, 0],
+            up,
+            [wide, reach],
+            s.glazing === 'old-window' ? undefined : 'v',
+          ),
+        );
+      }
+    }
+    members.push(...mine);
+    panels.push(...myPanels);
+    moving.push({
+      name: s.lids === 1 ? 'Lid' : `Lid ${i + 1}`,
+      memberTags: mine.map((m) => m.tag),
+      sheetTags: sheets.filter((x) => [`F${2 * i + 1}`, `F${2 * i + 2}`].includes(x.tag)).map((x) => x.tag),
+      panelTags: myPanels.map((p) => p.tag),
+      motion: s.hinged ? 'hinged' : 'carried',
+      extraKg: 0,
+      people: s.people,
+      ...(s.hinged && {
+        hung: {
+          alongMm: each,
+          reachMm: reach,
+          latches: s.latches,
+          stays: s.stays,
+          opener: s.opener && { ...s.opener, liftsKg: s.opener.liftsKg * s.openers },
+        },
+      }),
+    });
+  }
+
+  const metres = Math.ceil((s.lids * each) / 1000);
+  const barLength = (bars + 2) * s.lids * reach;
+  const spacing = (each - w) / (bars + 1);
+  const glazed = s.glazing === 'twin-wall-6' || s.glazing === 'corrugated';
+  hardware.push(
+    use('corner-plate', framed ? 4 * s.lids : 0, 'Lid corners'),
+    use('screw-2-1/2', framed ? (4 + 4 * bars) * s.lids : 0, 'Rails into stiles and bars of the lids'),
+    use(
+      'glazing-screw',
+      glazed ? Math.ceil(barLength / 250) + 4 * s.lids : 0,
+      'Glazing to stiles and bars, every 250 mm',
+    ),
+    use('edge-tape', s.glazing === 'twin-wall-6' ? 2 * metres : 0, 'Both open ends of the channels'),
+    use('glazing-strip', s.glazing === 'corrugated' ? 2 * metres : 0, 'Under the sheet at both rails'),
+    use(
+      'staple',
+      s.glazing === 'film-both' ? Math.ceil((4 * (each + reach) * s.lids) / 75) : 0,
+      'Film round the lid frames',
+    ),
+    use('old-window', framed ? 0 : s.lids, 'One to a lid'),
+    use('safety-film', !framed && s.safetyFilm ? s.lids : 0, 'On the glass, so that it holds together when it breaks'),
+    use('hinge', s.hinged ? s.lids * hingeCount(each) : 0, 'Lids to the back'),
+    use('handle', s.lids, 'Front of each lid'),
+    use('latch', s.hinged ? s.lids * s.latches : 0, 'Lids to the front'),
+    use('stay', s.hinged ? s.lids * s.stays : 0, 'Hold the lids open'),
+    use('opener', s.opener ? s.lids * s.openers : 0, 'Lifts the lid when it is warm'),
+  );
+  return {
+    members,
+    panels,
+    sheets,
+    hardware,
+    moving,
+    beams:
+      beamTags.length > 0
+        ? [
+            {
+              tags: beamTags,
+              what: 'Lid bars',
+              section: s.frame,
+              across: 'thickness',
+              spanMm: onBox,
+              loadWidthMm: bars > 0 ? spacing : spacing / 2,
+              slopeDeg: pitchDeg,
+              gable: false,
+            },
+          ]
+        : [],
+    spans:
+      s.glazing === 'film-both'
+        ? []
+        : [
+            {
+              sheet: stiffSheet(s.site.catalog, s.glazing),
+              tags: Array.from({ length: bars }, (_, k) => `bar ${k + 1}`),
+              spanMm: framed ? spacing : each,
+              slopeDeg: pitchDeg,
+            },
+          ],
+    pitchDeg,
+    reachMm: reach,
+    areaM2: (reach * (s.x1 - s.x0)) / 1e6,
+  };
+}
+
+/** The cover that lids of a glazing are, in the table of light and warmth. */
+export function glazingCover(catalog: Catalog, glazing: Glazing): CoverMaterial {
+  return coverMaterial(
+    catalog,
+    glazing === 'film-both' ? 'film-double' : (stiffSheet(catalog, glazing).coverKey ?? 'glass'),
+  );
+}

@@ -1,0 +1,114 @@
+/** From an outline to bars and a shopping list: proven, or by the quick rule where a few coins either way do not matter. */
+import type { Outline } from './outline';
+import { type Result, failAll, ok } from './base/result';
+import type { Assembly } from './build/assembly/types';
+import { catalogOf } from './catalog/own';
+import type { Garden } from './garden/garden';
+import { type ShoppingList, shoppingList } from './make/buying/shopping';
+import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './make/cutting/bars';
+import { readBarJob } from './make/cutting/job';
+import type { IntegerSolver } from './make/cutting/programme';
+import { type CutPlan, quickPlan } from './make/cutting/quick';
+import { solveBars } from './make/cutting/solve';
+
+/** What cutting and buying need to know of one cover, or of several together. */
+export type ToCut = Pick<Outline, 'rolls' | 'sheets' | 'done' | 'also'> & {
+  readonly garden: Garden;
+  readonly assembly: Pick<Assembly, 'members' | 'sheets' | 'panels' | 'hardware'>;
+};
+
+/** Cuts and purchases. */
+export interface Cut {
+  readonly cuts: readonly SectionCuts[];
+  readonly shopping: ShoppingList;
+}
+
+/** That, cut and bought. */
+export type Work = ToCut & Cut;
+
+/** Cutting while it is worked out: how far it is, how many pieces the next section has, and the best plan so far. */
+export interface CutProgress {
+  readonly solved: number;
+  readonly sections: number;
+  readonly nextPieces: number;
+  readonly best: () => Cut | undefined;
+}
+
+/**
+ * The cuts, proven best where that can be, and what to buy for them.
+ * @param onCut hears before every section how far it is
+ */
+export function cutAndShop(
+  o: ToCut,
+  solver: IntegerSolver,
+  onCut: (progress: CutProgress) => void = () => undefined,
+): Result<Cut> {
+  const jobs = cuttingJobs(o);
+  if (!jobs.ok) return jobs;
+  const plans: CutPlan[] = [];
+  for (const { job } of jobs.value) {
+    onCut({
+      solved: plans.length,
+      sections: jobs.value.length,
+      nextPieces: job.pieces.reduce((sum, p) => sum + p.quantity, 0),
+      best: () => {
+        const cuts = filledUp(jobs.value, plans);
+        return cuts && { cuts, shopping: shop(o, cuts) };
+      },
+    });
+    const solved = solveBars(job, solver);
+    if (!solved.ok) return solved;
+    plans.push(solved.value);
+  }
+  const cuts = named(jobs.value, plans);
+  return ok({ cuts, shopping: shop(o, cuts) });
+}
+
+/** Price by the quick cutting rule: for comparing changes. */
+export function quickPrice(o: ToCut): number {
+  return quickShop(o)?.paid ?? NaN;
+}
+
+/** What to buy by the quick cutting rule; undefined where it cannot be cut. */
+export function quickShop(o: ToCut): ShoppingList | undefined {
+  const jobs = cuttingJobs(o);
+  const cuts = jobs.ok ? filledUp(jobs.value, []) : undefined;
+  return cuts && shop(o, cuts);
+}
+
+/** The cutting jobs of a cover, one a section; a piece longer than every bar is a fault. */
+function cuttingJobs(o: ToCut): Result<readonly SectionJob[]> {
+  const jobs = sectionJobs(o.assembly, o.garden.prices, o.garden.shelf, o.done);
+  for (const { section, job } of jobs) {
+    const sound = readBarJob(job);
+    if (!sound.ok)
+      return failAll(sound.faults.map((f) => ({ field: section.name, message: `${section.name}: ${f.message} mm` })));
+  }
+  return ok(jobs);
+}
+
+/** Solved jobs as bars with tags and marks; boards and pipes are numbered through. */
+function named(jobs: readonly SectionJob[], plans: readonly CutPlan[]): readonly SectionCuts[] {
+  const numbers = { board: 1, tube: 1 };
+  return jobs.flatMap((job, i) => {
+    const solved = plans[i];
+    if (!solved) return [];
+    const { kind } = job.section.shape;
+    const labelled = labelCuts(job, solved, numbers[kind]);
+    numbers[kind] += labelled.bars.length;
+    return [labelled];
+  });
+}
+
+/** The plan by the quick rule for every job that is not solved yet; undefined where it finds none. */
+function filledUp(jobs: readonly SectionJob[], solved: readonly CutPlan[]): readonly SectionCuts[] | undefined {
+  const rest = jobs.slice(solved.length).map(({ job }) => quickPlan(job));
+  const plans = [...solved, ...rest.filter((p) => p !== undefined)];
+  return plans.length === jobs.length ? named(jobs, plans) : undefined;
+}
+
+function shop(o: ToCut, cuts: readonly SectionCuts[]): ShoppingList {
+  const { prices, owned, units, catalog } = o.garden;
+  const hardware = [...o.assembly.hardware, ...o.also];
+  return shoppingList(hardware, cuts, o.rolls, o.sheets, prices, owned, catalogOf(catalog), units.currency);
+}

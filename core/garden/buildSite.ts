@@ -1,0 +1,19 @@
+import { catalogOf } from '../catalog/own';
+import type { BuildSite } from '../site/buildSite';
+import { isWindy } from '../site/place';
+import { survey } from '../site/survey';
+import type { Garden } from './garden';
+
+/** The bed a cover stands on, what the place asks of it, and what this garden can buy; undefined when there is no such bed. */
+export function buildSite(garden: Garden, bedId: string): BuildSite | undefined {
+  const bed = garden.beds.find((b) => b.id === bedId);
+  return (
+    bed && {
+      bed,
+      survey: survey(bed),
+      windy: isWindy(garden.site.gustMPerS),
+      market: garden.units.stock,
+      catalog: catalogOf(garden.catalog),
+    }
+  );
+}

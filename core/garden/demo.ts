@@ -1,0 +1,162 @@
+import { SHIPPED } from '../catalog/catalog';
+import type { BuildSite } from '../site/buildSite';
+import type { Answers } from '../build/answers/asked';
+import { type Bed, squareBed } from '../site/bed';
+import { survey } from '../site/survey';
+import { FAMILY_KEYS, familyOf } from '../build/families';
+import { MM_PER_INCH } from '../base/length';
+import type { Cover } from './garden';
+import { type Garden, emptyGarden, newWork } from './garden';
+
+const inch = (x: number): number => Math.round(x * MM_PER_INCH * 1000) / 1000;
+
+/** A bed of the demo with the stock of its shops, in its wind. */
+const siteOf = (bed: Bed): BuildSite => ({
+  bed,
+  survey: survey(bed),
+  windy: true,
+  market: 'imperial',
+  catalog: SHIPPED,
+});
+
+/** Quillet Hollow: a made-up household in a made-up mountain village with deep wet snow. */
+export function demoGarden(): Garden {
+  const long: Bed = squareBed(
+    'long',
+    'Long bed',
+    inch(128),
+    inch(44),
+    { heightMm: inch(11), thicknessMm: inch(1.5) },
+    { xMm: 0, yMm: 0 },
+  );
+  const metric: Bed = {
+    ...squareBed('metric', 'Metric bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 4400, yMm: 0 }),
+    soil: 'soft',
+  };
+  const crooked: Bed = {
+    ...squareBed(
+      'crooked',
+      'Crooked bed',
+      inch(96),
+      inch(48),
+      { heightMm: inch(11.25), thicknessMm: inch(1.5) },
+      { xMm: 0, yMm: 2600 },
+    ),
+    outside: { nearMm: inch(96), farMm: inch(96), leftMm: inch(48.0625), rightMm: inch(48.0625) },
+    diagonals: {
+      risingMm: inch(Math.round(Math.hypot(96 + 2.25, 48) * 16) / 16),
+      fallingMm: inch(Math.round(Math.hypot(96 - 2.25, 48) * 16) / 16),
+    },
+    inside: { lengthMm: inch(93), widthMm: inch(45) },
+    bearingDeg: 84,
+  };
+  const wallBed: Bed = {
+    ...squareBed(
+      'wall',
+      'South wall bed',
+      inch(72),
+      inch(30),
+      { heightMm: inch(16), thicknessMm: inch(1.5) },
+      { xMm: 4400, yMm: 2600 },
+    ),
+    drops: { nearLeft: 0, nearRight: inch(1.25), farRight: inch(1.5), farLeft: inch(0.25) },
+    soilBelowRimMm: inch(3),
+    soil: 'clay',
+  };
+  const first = (family: string, bed: Bed): Answers => familyOf(family).defaults(siteOf(bed));
+  return {
+    ...emptyGarden('Quillet Hollow'),
+    site: {
+      place: 'Quillet Hollow',
+      latitudeDeg: 44.1,
+      longitudeDeg: -72.6,
+      elevationM: 380,
+      snow: { by: 'depth', depthMm: inch(6), kind: 'wet' },
+      exposure: 'normal',
+      gustMPerS: 31,
+      noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
+    },
+    beds: [long, metric, crooked, wallBed],
+    covers: [
+      {
+        id: 'winter-lid',
+        name: 'Winter greens lid',
+        bedId: 'long',
+        family: 'hinged-hoop-lid',
+        answers: {
+          ...first('hinged-hoop-lid', long),
+          shape: { by: 'length', lengthMm: inch(76) },
+          latches: 5,
+          crop: 'mizuna',
+          rowFromEdgeMm: inch(5),
+        },
+        ...newWork(),
+      },
+      {
+        id: 'salad-tunnel',
+        name: 'Salad tunnel',
+        bedId: 'metric',
+        family: 'staked-tunnel',
+        answers: { ...first('staked-tunnel', metric), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
+        ...newWork(),
+      },
+      {
+        id: 'spring-tunnel',
+        name: 'Spring tunnel',
+        bedId: 'crooked',
+        family: 'staked-tunnel',
+        answers: { ...first('staked-tunnel', crooked), extent: { kind: 'part', startMm: 0, lengthMm: inch(60) } },
+        ...newWork(),
+      },
+      {
+        id: 'window-frame',
+        name: 'Lettuce frame',
+        bedId: 'crooked',
+        family: 'sloped-cold-frame',
+        answers: {
+          ...first('sloped-cold-frame', crooked),
+          extent: { kind: 'part', startMm: inch(60), lengthMm: inch(36) },
+          lids: 1,
+          crop: 'corn-salad',
+        },
+        ...newWork(),
+      },
+      {
+        id: 'frost-tunnel',
+        name: 'Frost tunnel',
+        bedId: 'wall',
+        family: 'wire-tunnel',
+        answers: { ...first('wire-tunnel', wallBed), cover: 'fabric-30', crop: 'claytonia' },
+        ...newWork(),
+      },
+    ],
+    shelf: [
+      {
+        id: 'shelf-1',
+        sectionKey: 'pvc-1/2',
+        lengthMm: inch(88),
+        quantity: 2,
+        condition: 'sound',
+        where: 'shed rafters',
+      },
+      { id: 'shelf-2', sectionKey: '2x4', lengthMm: inch(44.5), quantity: 1, condition: 'sound', where: 'lean-to' },
+    ],
+    owned: { 'screw-3': 40, handle: 1 },
+  };
+}
+
+/** The demo's beds with one cover of every kind on each, as the kind itself would start: for comparing and for tests. */
+export function everyKind(): Garden {
+  const garden = demoGarden();
+  return {
+    ...garden,
+    name: 'Every kind of cover',
+    covers: garden.beds.flatMap((bed) =>
+      FAMILY_KEYS.map((family): Cover => {
+        const answers = familyOf(family).defaults(siteOf(bed));
+        const name = `${familyOf(family).name} on ${bed.name}`;
+        return { id: `${family} ${bed.id}`, name, bedId: bed.id, family, answers, ...newWork() };
+      }),
+    ),
+  };
+}

@@ -1,0 +1,68 @@
+import { type Result, fail, messageOf, ok } from '../base/result';
+import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden, gardenSchema } from './garden';
+
+/** Largest file that is opened, in characters. */
+export const MAX_FILE_CHARS = 20_000_000;
+
+type Json = Readonly<Record<string, unknown>>;
+
+/** One step of growth: turns a document of version n into version n + 1. */
+export type Migration = (older: Json) => Json;
+
+/** Steps from each older version; index 0 brings version 1 to version 2. */
+const MIGRATIONS: readonly Migration[] = [];
+
+/** Walks a document up to the wanted version, one step at a time. */
+export function migrate(
+  document: Json,
+  version: number,
+  wanted: number,
+  steps: readonly Migration[] = MIGRATIONS,
+): Result<Json> {
+  let current = document;
+  for (let v = version; v < wanted; v++) {
+    const step = steps[v - 1];
+    if (!step) return fail('version', `version ${v} cannot be brought up to date`);
+    current = { ...step(current), version: v + 1 };
+  }
+  return ok(current);
+}
+
+function isObject(value: unknown): value is Json {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/**
+ * Reads a garden file. Nothing is taken from a file with any fault in it.
+ * @returns the garden, or every fault with the path of its field
+ */
+export function readGarden(text: string): Result<Garden> {
+  if (text.length > MAX_FILE_CHARS)
+    return fail('file', 'The file is too large to be a garden (over 20 million characters).');
+  let document: unknown;
+  try {
+    document = JSON.parse(text);
+  } catch (error) {
+    return fail('file', `This is not a JSON file: ${messageOf(error)}.`);
+  }
+  if (!isObject(document)) return fail('file', 'A garden file holds one JSON object.');
+  if (document['format'] !== GARDEN_FORMAT)
+    return fail('format', `This is not a Cabanon garden: format must be "${GARDEN_FORMAT}".`);
+  const version = document['version'];
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return fail('version', 'version must be a whole number, 1 or more.');
+  if (version > GARDEN_VERSION)
+    return fail(
+      'version',
+      `This file is version ${version}; this Cabanon reads up to version ${GARDEN_VERSION}. Open it with a newer Cabanon.`,
+    );
+  const current = migrate(document, version, GARDEN_VERSION);
+  if (!current.ok) return current;
+  return checkGarden(current.value);
+}
+
+/** Writes a garden as its file; reading it back gives the same garden. */
+export function writeGarden(garden: Garden): string {
+  // Parsing puts the keys in the schema's order, so that equal gardens are equal files.
+  return `${JSON.stringify(gardenSchema.parse(garden), null, 2)}\n`;
+}

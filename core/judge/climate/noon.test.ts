@@ -1,0 +1,53 @@
+import { SHIPPED, coverMaterial } from '../../catalog/catalog';
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { type NoonPlace, noonAir, noonSun } from './noon';
+
+const known = JSON.parse(readFileSync('core/judge/climate/sun.cases.json', 'utf8')) as {
+  days: { lat: number; lon: number; date: string; noonAltitudeDeg: number }[];
+};
+
+test.each(known.days)('noon sun at $lat on $date', (day) => {
+  expect(Math.abs(noonSun(day.lat, day.lon, day.date).altitudeDeg - day.noonAltitudeDeg)).toBeLessThan(0.1);
+});
+
+const place: NoonPlace = {
+  latitudeDeg: 44.1,
+  longitudeDeg: -72.6,
+  date: '2027-03-01',
+  outsideC: 2,
+  windMPerS: 1,
+  allowedRiseC: 10,
+};
+const enclosure = { cover: coverMaterial(SHIPPED, 'film-uv'), floorM2: 3.6, coverM2: 7, volumeM3: 2, heightM: 0.7 };
+
+test('a shut tunnel on a clear March noon is warm, not a furnace and not cold', () => {
+  const air = noonAir(enclosure, place);
+  expect(air.riseShutC).toBeGreaterThan(10);
+  expect(air.riseShutC).toBeLessThan(35);
+  expect(air.ruleM2).toEqual([0.15 * 3.6, 0.2 * 3.6]);
+});
+
+test('the vents it asks for carry off exactly the heat that is too much', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 1, max: 15, noNaN: true }), (allowedRiseC) => {
+      const air = noonAir(enclosure, { ...place, allowedRiseC });
+      const flow =
+        air.ventEachM2 * Math.hypot((0.6 / Math.SQRT2) * Math.sqrt((2 * 9.80665 * 0.7 * allowedRiseC) / 275.15), 0.3);
+      const loss = 6.3 * 7 + (1206 * 1.5 * 2) / 3600;
+      const gain = loss * air.riseShutC;
+      if (air.riseShutC > allowedRiseC) expect(flow * 1206 * allowedRiseC + loss * allowedRiseC).toBeCloseTo(gain, 6);
+      else expect(air.ventEachM2).toBe(0);
+    }),
+  );
+});
+
+test('fabric lets the warmth through', () => {
+  expect(noonAir({ ...enclosure, cover: coverMaterial(SHIPPED, 'fabric-19') }, place).riseShutC).toBeLessThan(
+    noonAir(enclosure, place).riseShutC,
+  );
+});
+
+test('no sun, no rise', () => {
+  expect(noonAir(enclosure, { ...place, latitudeDeg: 80, date: '2026-12-21' }).riseShutC).toBe(0);
+});

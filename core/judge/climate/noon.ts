@@ -1,0 +1,126 @@
+import { getPosition, getTimes } from 'suncalc';
+import type { Enclosure } from '../../build/assembly/types';
+import { type Figure, amount } from '../../base/figure';
+
+/** Where and when the sun shines, and the air it meets. */
+export interface NoonPlace {
+  readonly latitudeDeg: number;
+  readonly longitudeDeg: number;
+  /** Date as year-month-day. */
+  readonly date: string;
+  readonly outsideC: number;
+  /** Light air that the vents can count on, m/s. */
+  readonly windMPerS: number;
+  /** Rise over outside air that the gardener allows, C. */
+  readonly allowedRiseC: number;
+}
+
+/** The covered bed at clear noon. */
+export interface NoonAir {
+  readonly sunAltitudeDeg: number;
+  readonly sunWPerM2: number;
+  readonly riseShutC: number;
+  /** Area of each of two vents, one low and one high, m2. */
+  readonly ventEachM2: number;
+  readonly ruleM2: readonly [number, number];
+  readonly figures: { readonly rise: Figure; readonly vent: Figure };
+}
+
+/** Part of the light let through that warms the air; the rest dries soil and leaves or goes into the soil. */
+const WARMS_AIR = 0.5;
+const AIR_J_PER_M3K = 1206;
+const DISCHARGE = 0.6;
+const GRAVITY = 9.80665;
+const LEFT_OUT = [
+  'A planning aid: a steady clear noon. It leaves out wind on the cover, wet soil, shade, the slope of each face and heat kept in the soil.',
+];
+
+/** Leaks through gaps, and for fabrics and nets through the cloth, in air changes an hour. */
+function airChanges(kind: string): number {
+  return kind === 'film' ? 1.5 : kind === 'fabric' ? 15 : 60;
+}
+
+/**
+ * Sun on level ground under a clear sky at solar noon, W/m2.
+ * Beam 1353 x 0.7^(AM^0.678) (A. B. and M. P. Meinel, Applied Solar Energy, 1976), air mass after Kasten and Young (1989),
+ * a tenth more from the sky. Sun height from the astronomical almanac series in the sun library.
+ */
+export function noonSun(
+  latitudeDeg: number,
+  longitudeDeg: number,
+  date: string,
+): { readonly altitudeDeg: number; readonly levelWPerM2: number } {
+  const noon = getTimes(new Date(`${date}T12:00:00Z`), latitudeDeg, longitudeDeg).solarNoon;
+  const altitudeDeg = getPosition(noon, latitudeDeg, longitudeDeg).altitude;
+  const altitude = (altitudeDeg * Math.PI) / 180;
+  if (altitudeDeg <= 0) return { altitudeDeg, levelWPerM2: 0 };
+  const airMass = 1 / (Math.sin(altitude) + 0.50572 * (altitudeDeg + 6.07995) ** -1.6364);
+  const beam = 1353 * 0.7 ** (airMass ** 0.678);
+  return { altitudeDeg, levelWPerM2: 1.1 * beam * Math.sin(altitude) };
+}
+
+/** Steady balance of the covered bed at clear noon: the rise when shut, and the pair of vents that keeps a chosen rise. */
+export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
+  const cover = e.cover;
+  const { altitudeDeg, levelWPerM2 } = noonSun(place.latitudeDeg, place.longitudeDeg, place.date);
+  const { inner } = e;
+  const light = cover.light * (inner?.light ?? 1);
+  const gainW = levelWPerM2 * light * e.floorM2 * WARMS_AIR;
+  const outerU = cover.uWPerM2K ?? 6.5;
+  // Two layers with air between resist one after the other; air passes through fabric and adds nothing here.
+  const u = inner?.uWPerM2K ? 1 / (1 / outerU + 1 / inner.uWPerM2K) : outerU;
+  const changes = airChanges(cover.kind);
+  const lossWPerK = u * e.coverM2 + (AIR_J_PER_M3K * changes * e.volumeM3) / 3600;
+  const riseShutC = gainW / lossWPerK;
+
+  const rise = place.allowedRiseC;
+  const toVentW = Math.max(0, gainW - lossWPerK * rise);
+  const flow = toVentW / (AIR_J_PER_M3K * rise);
+  const kelvin = place.outsideC + 273.15;
+  // Two equal vents in series: effective area A / sqrt(2).
+  const stackPerM2 = (DISCHARGE / Math.SQRT2) * Math.sqrt((2 * GRAVITY * e.heightM * rise) / kelvin);
+  const windPerM2 = 0.3 * place.windMPerS;
+  const ventEachM2 = flow / Math.hypot(stackPerM2, windPerM2);
+  return {
+    sunAltitudeDeg: altitudeDeg,
+    sunWPerM2: levelWPerM2,
+    riseShutC,
+    ventEachM2,
+    ruleM2: [0.15 * e.floorM2, 0.2 * e.floorM2],
+    figures: {
+      rise: {
+        label: 'Warmer than outside when shut, clear noon',
+        value: riseShutC,
+        quantity: 'warming',
+        formula: 'rise = sun × light × floor × 0.5 / (U × cover + leaks)',
+        terms: [
+          { name: 'sun on level ground, W/m²', ...amount(levelWPerM2, 'plain') },
+          { name: 'height of the sun', ...amount(altitudeDeg, 'angle') },
+          { name: 'light let through', ...amount(light, 'ratio') },
+          { name: 'floor', ...amount(e.floorM2, 'area') },
+          { name: 'cover', ...amount(e.coverM2, 'area') },
+          { name: 'heat loss U, W/m²K', ...amount(u, 'plain') },
+          { name: 'air changes an hour', ...amount(changes, 'plain') },
+          { name: 'air inside', ...amount(e.volumeM3, 'volume') },
+        ],
+        source: 'Steady heat balance; clear sun after Meinel, air mass after Kasten and Young.',
+        assumes: LEFT_OUT,
+      },
+      vent: {
+        label: 'Open area of each of two vents',
+        value: ventEachM2,
+        quantity: 'area',
+        formula: 'area = flow / √(stack² + wind²), stack = 0.6/√2 × √(2 g h ΔT / T), wind = 0.3 V',
+        terms: [
+          { name: 'flow', ...amount(flow, 'flow') },
+          { name: 'rise allowed', ...amount(rise, 'warming') },
+          { name: 'low vent to high vent', ...amount(e.heightM * 1000, 'length') },
+          { name: 'light air, m/s', ...amount(place.windMPerS, 'plain') },
+          { name: 'heat to carry off', ...amount(toVentW, 'power') },
+        ],
+        source: 'Orifice flow by stack and wind, root of the summed squares.',
+        assumes: [...LEFT_OUT, 'One vent low at one end and one high at the other, equal in area.'],
+      },
+    },
+  };
+}

@@ -1,0 +1,73 @@
+import type { BeamRow } from '../../build/assembly/types';
+import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
+import { amount } from '../../base/figure';
+import { type DesignSnow, slopeFactor } from './snow';
+import { LEFT_OUT, SHORT_LOAD, type SnowStrength, UNIT_PA, wetDepthMm } from './strength';
+
+/** Most sag of a bar under snow, as a part of its span. */
+const SAG = 1 / 180;
+
+/**
+ * Snow on a sloped bar between two supports, as a part of the flat load.
+ * Gables of this size may carry all of it on one slope: I pg on the lee side for slopes of 2.4 to 30.3 degrees.
+ * Source: ASCE/SEI 7, fig. 7.4-1c and sec. 7.6.1 (eave to ridge 20 ft or less).
+ */
+function loadFactor(beam: BeamRow, snow: DesignSnow): { readonly factor: number; readonly oneSided: boolean } {
+  const even = slopeFactor(beam.slopeDeg);
+  const lee = beam.gable && beam.slopeDeg > 2.4 && beam.slopeDeg < 30.3;
+  const oneSided = lee ? snow.importanceFactor / snow.flatPerGround : 0;
+  return oneSided > even ? { factor: oneSided, oneSided: true } : { factor: even, oneSided: false };
+}
+
+/**
+ * Snow that a row of straight bars carries: a simply supported beam under an even load, by bending stress and by sag.
+ * Source: M = w L^2 / 8, sag = 5 w L^4 / 384 EI; limit span / 180 and the design bending stress of the section.
+ */
+export function beamStrength(beam: BeamRow, asked: DesignSnow): SnowStrength {
+  const snow = asked.flatPa > 0 ? asked : { ...asked, flatPa: UNIT_PA };
+  const s = beam.section;
+  const material = s.material;
+  const slope = (beam.slopeDeg * Math.PI) / 180;
+  const { factor, oneSided } = loadFactor(beam, snow);
+  // Load falls by level area; only its part across the bar bends it.
+  const perMm = (snow.flatPa * factor * beam.loadWidthMm * Math.cos(slope) ** 2) / 1e6;
+  const depth =
+    s.shape.kind === 'tube' ? s.shape.outsideMm : beam.across === 'width' ? s.shape.widthMm : s.shape.thicknessMm;
+  const moment = (perMm * beam.spanMm ** 2) / 8;
+  const stress = (moment * depth) / 2 / inertiaMm4(s, beam.across);
+  const plastic = (material.eGPa * 1000 * material.longTermFactor * 3.5) / 100;
+  const limit = material.limitMPa === null ? plastic : material.limitMPa * SHORT_LOAD;
+  const ei = stiffnessNMm2(s, 'weeks', beam.across);
+  const sag = (5 * perMm * beam.spanMm ** 4) / (384 * ei);
+  const most = beam.spanMm * SAG;
+  const bending = perMm > 0 ? limit / stress : Infinity;
+  const sagging = perMm > 0 ? most / sag : Infinity;
+  const ratio = Math.min(bending, sagging);
+  const wetSnowMm = wetDepthMm(ratio * snow.flatPa, snow);
+  return {
+    what: beam.what,
+    ratio: asked.flatPa > 0 ? ratio : Infinity,
+    governs: bending < sagging ? 'bending' : 'sag',
+    snowCase: oneSided ? 'one-sided' : 'even',
+    wetSnowMm,
+    figures: [
+      {
+        label: 'Wet snow it carries',
+        value: wetSnowMm,
+        quantity: 'length',
+        formula: 'ratio = least of limit / (M depth / 2 I) and (span / 180) / (5 w span⁴ / 384 E I), M = w span² / 8',
+        terms: [
+          { name: 'span between supports', ...amount(beam.spanMm, 'length') },
+          { name: 'width of cover on one bar', ...amount(beam.loadWidthMm, 'length') },
+          { name: 'slope', ...amount(beam.slopeDeg, 'angle') },
+          { name: 'snow on one bar', ...amount(perMm * 1000, 'loadPerLength') },
+          { name: 'part of the flat load by slope', ...amount(factor, 'ratio') },
+          { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
+          { name: 'most sag', ...amount(most, 'length') },
+        ],
+        source: `ASCE/SEI 7 snow, ${oneSided ? 'one-sided' : 'even'} case; simply supported beam. Stopped by ${bending < sagging ? 'bending' : 'sag'}.`,
+        assumes: LEFT_OUT,
+      },
+    ],
+  };
+}

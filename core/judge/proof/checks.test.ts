@@ -1,0 +1,168 @@
+import type { Outline } from '../../outline';
+import { SHIPPED, section } from '../../catalog/catalog';
+import { demoGarden } from '../../garden/demo';
+import type { Cover, Garden } from '../../garden/garden';
+import { mendsOf, outline } from '../../plan';
+import { MM_PER_INCH } from '../../base/length';
+import { solveHoop } from '../../build/hoop/elastica';
+import { sleeveGapMm } from './hoopChecks';
+import { designSnow, oneSidedFactor, slopeFactor } from './snow';
+import { hoopStrength } from './strength';
+
+const inch = (x: number): number => x * MM_PER_INCH;
+
+function look(change: (garden: Garden) => void, index = 0): Outline {
+  const garden = structuredClone(demoGarden());
+  change(garden);
+  const found = outline(garden, garden.covers[index] as Cover);
+  if (!found.ok) throw new Error(JSON.stringify(found.faults));
+  return found.value;
+}
+const verdict = (o: Outline, id: string): string | undefined => o.checks.find((c) => c.id === id)?.verdict;
+const answers = (g: Garden, index: number, more: object): void =>
+  void Object.assign(g.covers[index]?.answers ?? {}, more);
+
+describe('sleeve fit', () => {
+  test.each([
+    ['pvc-1', 'emt-3/4', false],
+    ['pvc-1-1/4', 'pvc-1', true],
+    ['pvc-1/2', 'rod-4', true],
+    ['emt-1/2', 'rod-4', true],
+    ['pvc-1/2', 'rod-3', false],
+    ['pvc-3/4', 'rod-4', false],
+  ] as const)('%s over %s', (outer, inner, good) => {
+    const gap = sleeveGapMm({ outer: section(SHIPPED, outer), inner: section(SHIPPED, inner) }) / MM_PER_INCH;
+    expect(gap >= 0.0099 && gap <= 0.1201).toBe(good);
+  });
+
+  test('a pipe that rattles on its rod is said to; one that fits is not', () => {
+    const tight = look((g) => answers(g, 1, { rod: 'rod-3' }), 1);
+    expect(verdict(tight, 'sleeve pipe over rod')).toBe('tight');
+    expect(mendsOf(tight).some((m) => m.checkId === 'sleeve pipe over rod')).toBe(true);
+    expect(
+      verdict(
+        look(() => undefined, 1),
+        'sleeve pipe over rod',
+      ),
+    ).toBe('holds');
+    expect(
+      verdict(
+        look((g) => answers(g, 1, { rod: 'pvc-1/2' }), 1),
+        'sleeve pipe over rod',
+      ),
+    ).toBe('fails');
+  });
+});
+
+describe('snow', () => {
+  test('the flat load and the slope factor follow the standard', () => {
+    const snow = designSnow({ by: 'ground', groundPa: 2000 }, 'sheltered');
+    expect(snow.flatPa).toBeCloseTo(0.7 * 1.2 * 1.2 * 0.8 * 2000, 9);
+    expect(designSnow({ by: 'depth', depthMm: 100, kind: 'wet' }, 'normal').groundPa).toBeCloseTo(392.3, 1);
+    expect([0, 15, 42.5, 70, 90].map(slopeFactor)).toEqual([1, 1, 0.5, 0, 0]);
+    expect(oneSidedFactor(0, true, 1)).toBe(0.5);
+    expect(oneSidedFactor(30, true, 1)).toBeCloseTo(2 * slopeFactor(30), 9);
+    expect(oneSidedFactor(20, false, 1)).toBe(0);
+  });
+
+  test('it stays below the collapse loads of the sprung hoop', () => {
+    // Known collapse, w span^3 / EI: loose 40.06, held upright 87.4, both with the slope factor; 76 in over 44 in.
+    for (const [feet, collapse] of [
+      [{ kind: 'loose' }, 40.06],
+      [{ kind: 'held', angleDeg: 90 }, 87.4],
+    ] as const) {
+      const hoop = solveHoop(feet, { spanMm: inch(44), lengthMm: inch(76) });
+      if (!hoop.ok) throw new Error('no hoop');
+      const snow = designSnow({ by: 'ground', groundPa: 1000 }, 'normal');
+      const s = hoopStrength(
+        {
+          tags: ['a', 'b', 'c'],
+          section: section(SHIPPED, 'pvc-1/2'),
+          hoop: hoop.value,
+          sprung: true,
+          xsMm: [],
+          spacingMm: 600,
+          footYMm: 0,
+          footZMm: 0,
+          baseZMm: 0,
+          cutMm: 0,
+          ridge: { kind: 'none' },
+        },
+        snow,
+      );
+      const lineNPerMm = (s.ratio * snow.flatPa * 600) / 1e6;
+      const eiWeeks = 2760 * 0.5 * (Math.PI / 64) * (inch(0.84) ** 4 - inch(0.622) ** 4);
+      const load = (lineNPerMm * inch(44) ** 3) / eiWeeks;
+      expect(load).toBeLessThan(collapse);
+      expect(load).toBeGreaterThan(collapse / 4);
+    }
+  });
+
+  test('more hoops, stouter pipe or a posted ridge carry more; every mend offered does mend', () => {
+    const weak = look(() => undefined);
+    expect(verdict(weak, 'snow')).toBe('fails');
+    const carried = (o: Outline): number => o.strengths[0]?.wetSnowMm ?? 0;
+    expect(carried(look((g) => answers(g, 0, { hoops: 8 })))).toBeGreaterThan(carried(weak));
+    expect(carried(look((g) => answers(g, 0, { ridge: 'posted' })))).toBeGreaterThan(carried(weak));
+    const mends = mendsOf(weak);
+    expect(mends.length).toBeGreaterThan(0);
+    for (const m of mends) {
+      const after = look((g) => answers(g, 0, m.answers));
+      expect(verdict(after, m.checkId)).not.toBe('fails');
+    }
+  });
+
+  test('no snow asked: nothing fails, and what it carries is still said', () => {
+    const o = look((g) => void (g.site.snow = { by: 'depth', depthMm: 0, kind: 'wet' }));
+    expect(verdict(o, 'snow')).toBe('holds');
+    expect(o.strengths[0]?.wetSnowMm).toBeGreaterThan(10);
+  });
+});
+
+test('the crop, the bend, the rail, the sag and the sheet are caught, and quiet when well', () => {
+  expect(
+    verdict(
+      look((g) => answers(g, 0, { crop: 'kale' })),
+      'crop',
+    ),
+  ).toBe('fails');
+  expect(
+    verdict(
+      look(() => undefined),
+      'crop',
+    ),
+  ).toBe('holds');
+  expect(
+    verdict(
+      look((g) => answers(g, 0, { pipe: 'pvc-1' })),
+      'bend',
+    ),
+  ).toBe('fails');
+  expect(
+    verdict(
+      look(() => undefined, 1),
+      'bend',
+    ),
+  ).toBe('holds');
+  expect(
+    verdict(
+      look((g) => answers(g, 0, { crossTies: 0 })),
+      'rail',
+    ),
+  ).toBe('fails');
+  expect(
+    verdict(
+      look(() => undefined),
+      'rail',
+    ),
+  ).toBe('holds');
+  expect(
+    verdict(
+      look((g) => answers(g, 0, { hoops: 2 })),
+      'sag',
+    ),
+  ).toBe('fails');
+  const narrow = look((g) => answers(g, 1, { roll: 'fabric-30 83 in x 20 ft' }), 1);
+  expect(verdict(narrow, 'sheet')).toBe('tight');
+  expect(mendsOf(narrow).some((m) => m.checkId === 'sheet')).toBe(true);
+});

@@ -1,0 +1,225 @@
+/** What is asked of sprung and bent hoops: snow, bend, push on the rails, sag between them, sleeves. */
+import { type Catalog, fitOf, section, sectionsWhere } from '../../catalog/catalog';
+import type { Section } from '../../catalog/types';
+import type { ArchRow, PushedRail, SleeveJoint } from '../../build/assembly/types';
+import { stiffnessNMm2, thicknessMm, tubeShape } from '../../catalog/sections';
+import { type Figure, type Phrase, amount } from '../../base/figure';
+import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../build/hoop/strain';
+import { MM_PER_INCH } from '../../base/length';
+import { type Check, verdictOf } from './check';
+import { footThrustN } from './hoopFigures';
+import { type DesignSnow, GRAVITY, SNOW_DENSITY } from './snow';
+import { LEFT_OUT, type SnowStrength } from './strength';
+
+const inch = (x: number): number => x * MM_PER_INCH;
+
+/** Pipes to try in place of a given one: stouter, or more limber. */
+function otherPipes(now: Section, stouter: boolean, catalog: Catalog): readonly Section[] {
+  const size = (s: Section): number => tubeShape(s).outsideMm;
+  return sectionsWhere(
+    catalog,
+    (s) =>
+      s.materialKey === now.materialKey &&
+      s.shape.kind === 'tube' &&
+      (stouter ? size(s) > size(now) : size(s) < size(now)) &&
+      size(s) < 43,
+  )
+    .slice()
+    .sort((a, b) => Math.abs(size(a) - size(now)) - Math.abs(size(b) - size(now)))
+    .slice(0, 3);
+}
+
+export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
+  const figure = strength.figures[0];
+  const verdict = verdictOf(strength.ratio);
+  const hoops = arch.tags.length;
+  const askedMm = (snow.groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
+  const words: Phrase = [
+    'Wet snow: carries ',
+    amount(strength.wetSnowMm, 'length'),
+    ' of ',
+    amount(askedMm, 'length'),
+    ' asked, ',
+    amount(strength.ratio, 'ratio'),
+    ` times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
+  ];
+  const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({
+    label: [`${count} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,
+    change: { kind: 'hoops', count } as const,
+  }));
+  return {
+    id: 'snow',
+    leaf: 'stand',
+    verdict,
+    text: snow.flatPa === 0 ? ['No snow is asked of this cover.'] : words,
+    figure,
+    caution: LEFT_OUT.join(' '),
+    tries: [
+      { label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } },
+      ...more,
+      ...otherPipes(arch.section, true, catalog).map((s) => ({
+        label: [s.name] as Phrase,
+        change: { kind: 'pipe', key: s.key } as const,
+      })),
+    ],
+  };
+}
+
+export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
+  const s = arch.section;
+  const od = thicknessMm(s);
+  const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, od);
+  const [easy, firm, hard] = bendLimitsPercent(20);
+  const band = bendBand(strain, 20);
+  const figure: Figure = {
+    label: 'Fibre strain of the bent pipe',
+    value: strain,
+    quantity: 'percent',
+    formula: 'strain = greatest curvature × outside radius',
+    terms: [
+      { name: 'tightest bend radius', ...amount(1 / arch.hoop.maxCurvaturePerMm, 'length') },
+      { name: 'outside radius of the pipe', ...amount(od / 2, 'length') },
+      { name: 'easy below', ...amount(easy, 'percent') },
+      { name: 'firm below', ...amount(firm, 'percent') },
+      { name: 'hard below, warm only', ...amount(hard, 'percent') },
+    ],
+    source:
+      'Planar elastica (Love, art. 262); plane sections remain plane. Bands are trade practice at 20 C, a point lower below 5 C.',
+    assumes: ['A straight pipe bent cold. Old or sun-worn PVC cracks sooner.'],
+  };
+  const words = {
+    easy: 'Pipe is easy to bend: strain ',
+    firm: 'Pipe is firm to bend: strain ',
+    hard: 'Pipe is hard to bend: strain ',
+    'too far': 'Pipe is likely to kink or crack: strain ',
+  }[band];
+  return {
+    id: 'bend',
+    leaf: 'stand',
+    verdict: band === 'too far' ? 'fails' : band === 'hard' ? 'tight' : 'holds',
+    text: [
+      words,
+      amount(strain, 'percent'),
+      ' of ',
+      amount(hard, 'percent'),
+      '.',
+      band === 'easy' ? '' : ' Bend it only in the warm.',
+    ],
+    figure,
+    caution: 'A bent pipe that slips hits the face: wear eye protection and block the feet.',
+    tries: otherPipes(arch.section, false, catalog).map((p) => ({
+      label: [p.name] as Phrase,
+      change: { kind: 'pipe', key: p.key } as const,
+    })),
+  };
+}
+
+const RODS: readonly string[] = ['rod-3', 'rod-4', 'pvc-1/2'];
+/** Diameter that has to go inside a sleeve, over the ribs of a rod. */
+export function sleeveGapMm({ outer, inner }: Pick<SleeveJoint, 'outer' | 'inner'>): number {
+  return tubeShape(outer).insideMm - (inner.overRibsMm ?? tubeShape(inner).outsideMm);
+}
+
+export function sleeveCheck(joint: SleeveJoint, catalog: Catalog): Check {
+  const gap = sleeveGapMm(joint);
+  const outer = joint.outer.name;
+  const inner = joint.inner.name;
+  const { leastMm, mostMm, source } = fitOf(catalog, 'sleeve');
+  const good = gap >= leastMm - 1e-9 && gap <= mostMm + 1e-9;
+  return {
+    id: `sleeve ${joint.where}`,
+    leaf: 'stand',
+    verdict: gap < leastMm - 1e-9 ? 'fails' : good ? 'holds' : 'tight',
+    text:
+      gap < leastMm - 1e-9
+        ? [`${outer} does not go over ${inner}.`]
+        : good
+          ? [`${outer} slides over ${inner} with `, amount(gap, 'length'), ' to spare.']
+          : [`${outer} rattles on ${inner}: `, amount(gap, 'length'), ' of play. Shim it, or drill and pin.'],
+    figure: {
+      label: 'Sleeve fit',
+      value: gap,
+      quantity: 'length',
+      formula: 'play = inside of the outer − outside of the inner',
+      terms: [
+        { name: `inside of ${outer}`, ...amount(tubeShape(joint.outer).insideMm, 'length') },
+        { name: `outside of ${inner}, over ribs`, ...amount(tubeShape(joint.outer).insideMm - gap, 'length') },
+        { name: 'least play', ...amount(leastMm, 'length') },
+        { name: 'most play', ...amount(mostMm, 'length') },
+      ],
+      source: `Standard pipe sizes. ${source}.`,
+      assumes: ['Real pipe varies a little: try one of each in the shop.'],
+    },
+    caution: undefined,
+    tries: RODS.filter((key) => key !== joint.inner.key).map((key) => ({
+      label: [section(catalog, key).name] as Phrase,
+      change: { kind: 'rod', key } as const,
+    })),
+  };
+}
+
+export function railCheck(rail: PushedRail, arch: ArchRow): Check {
+  const thrust = Math.max(0, footThrustN(arch));
+  const perMm = thrust / rail.pushesAtMm;
+  const ei = stiffnessNMm2(rail.section, 'fresh', rail.across);
+  const bow = (5 * perMm * rail.freeLengthMm ** 4) / (384 * ei);
+  const limit = Math.min(inch(0.5), rail.freeLengthMm / 100);
+  return {
+    id: 'rail',
+    leaf: 'stand',
+    verdict: bow > limit ? 'fails' : bow > limit / 1.25 ? 'tight' : 'holds',
+    text: [
+      bow < inch(1 / 16) ? 'Long rails bow less than ' : 'Long rails bow ',
+      amount(Math.max(bow, inch(1 / 16)), 'length'),
+      ' under the push of the hoops; ',
+      amount(limit, 'length'),
+      ' is the most.',
+    ],
+    figure: {
+      label: 'Bow of the long rail',
+      value: bow,
+      quantity: 'length',
+      formula: 'bow = 5 w L⁴ / (384 E I), w = thrust / spacing',
+      terms: [
+        { name: 'thrust of one foot', ...amount(thrust, 'force') },
+        { name: 'spacing', ...amount(rail.pushesAtMm, 'length') },
+        { name: 'rail between corners and ties', ...amount(rail.freeLengthMm, 'length') },
+        { name: 'stiffness EI of the rail', ...amount(ei / 1e6, 'stiffness') },
+      ],
+      source: 'Simply supported beam; thrust = E I (2K / length)² of the elastica, fresh pipe.',
+      assumes: ['The corners and ties do not give.'],
+    },
+    caution: undefined,
+    tries: [1, 2, 3, 4, 5, 6].map((count) => ({
+      label: [`${count} cross ${count === 1 ? 'tie' : 'ties'}`] as Phrase,
+      change: { kind: 'ties', count } as const,
+    })),
+  };
+}
+
+export function sagCheck(arch: ArchRow, snow: DesignSnow): Check {
+  const tied = arch.ridge.kind !== 'none';
+  const limit = snow.flatPa > 0 && !tied ? inch(24) : inch(tied ? 48 : 36);
+  const hoops = arch.tags.length;
+  return {
+    id: 'sag',
+    leaf: 'stand',
+    verdict: arch.spacingMm > limit ? 'fails' : arch.spacingMm > limit / 1.1 ? 'tight' : 'holds',
+    text: [
+      `${arch.what ?? 'Hoops'} stand `,
+      amount(arch.spacingMm, 'length'),
+      ' apart; between them the cover pockets water and snow beyond ',
+      amount(limit, 'length'),
+      tied ? ' with a ridge.' : ' without a ridge.',
+    ],
+    figure: undefined,
+    caution: undefined,
+    tries: [
+      { label: ['Tie a ridge'], change: { kind: 'ridge', value: 'tied' } },
+      ...Array.from({ length: 12 }, (_, i) => ({
+        label: [`${hoops + 1 + i} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,
+        change: { kind: 'hoops', count: hoops + 1 + i } as const,
+      })),
+    ],
+  };
+}

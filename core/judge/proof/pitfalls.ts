@@ -1,0 +1,365 @@
+/**
+ * What goes wrong with covers, each caught before any wood is cut. A pitfall speaks only where a design would suffer it.
+ * Others of the trade's list have checks of their own: snow, bend, push on rails, sleeves, width of the sheet, crop, lifts, wind.
+ */
+import { boardCorners } from '../../build/assembly/solids';
+import type { Vec3 } from '../../base/geometry';
+import { soilZ } from '../../build/assembly/crop';
+import type { Assembly, Contact } from '../../build/assembly/types';
+import { CORNERS, CORNER_NAMES } from '../../site/bed';
+import { thicknessMm } from '../../catalog/sections';
+import { sheetSize } from '../../make/rolls/rolls';
+import { type Phrase, amount } from '../../base/figure';
+import { bendBand, fibreStrainPercent } from '../../build/hoop/strain';
+import { ASK, type Check, type CheckSite, type Verdict } from './check';
+
+type Pitfall = (a: Assembly, site: CheckSite) => Check | undefined;
+
+/** Where a pitfall is shown, beside the shape that shows them all. */
+const LEAF: Readonly<Record<string, Check['leaf']>> = {
+  bulge: 'stand',
+  'cold bend': 'stand',
+  sail: 'skin',
+  wear: 'skin',
+  staples: 'skin',
+  'bare pvc': 'skin',
+  'no uv': 'skin',
+  'huge sheet': 'skin',
+  panel: 'skin',
+  cooks: 'air',
+  animals: 'air',
+  'screen and arm': 'air',
+};
+
+function said(id: string, verdict: Verdict, text: Phrase, tries: Check['tries'] = []): Check {
+  const leaf = LEAF[id];
+  return { id, ...(leaf && { leaf }), verdict, text, figure: undefined, caution: ASK, tries };
+}
+const answer = (label: string, id: string, value: string | number): Check['tries'][number] => ({
+  label: [label],
+  change: { kind: 'answer', id, value },
+});
+
+/** Butt joints forgotten, or a window that is not the size of its bed. */
+const fits: Pitfall = ({ footing }, { site }) => {
+  if (!footing.stiff || footing.on === 'ground' || footing.on === 'soil') return undefined;
+  const want = footing.on === 'wall' ? site.survey.frameOn : site.survey.frameIn;
+  const whole = footing.lengthMm > want.lengthMm - 1;
+  const over = Math.max(footing.widthMm - want.widthMm, footing.lengthMm - want.lengthMm);
+  const under = Math.max(want.widthMm - footing.widthMm, whole ? want.lengthMm - footing.lengthMm : 0);
+  const wall = site.bed.wall.thicknessMm;
+  if (over > 3)
+    return said('fits', over > wall / 2 ? 'fails' : 'tight', [
+      'The frame is ',
+      amount(over, 'length'),
+      ' larger than the bed it goes on. Count the butt joints, or choose another size.',
+    ]);
+  if (footing.on === 'wall' && under > wall)
+    return said('fits', 'fails', [
+      'The frame is ',
+      amount(under, 'length'),
+      ' smaller than the bed and would fall inside its walls.',
+    ]);
+  return undefined;
+};
+
+/** A stud sold as 8 ft may be a little short: a piece that is the whole of it comes out wrong. */
+const wholeBar: Pitfall = ({ members }) => {
+  const found = members.find((m) => {
+    const s = m.section;
+    return s.shape.kind === 'board' && s.stock.some((bar) => Math.abs(bar.lengthMm - m.lengthMm) < 3);
+  });
+  return (
+    found &&
+    said('whole bar', 'tight', [
+      `${found.tag} is as long as a whole ${found.section.name}, which may be sold a little short or long. Measure the board before you count on it.`,
+    ])
+  );
+};
+
+/** A springy pipe is no half circle: it bulges beyond its feet. */
+const bulge: Pitfall = ({ arches, footing }) => {
+  const arch = arches.find(
+    (x) =>
+      x.sprung &&
+      x.hoop.maxWidthMm > x.hoop.spanMm + 25 &&
+      x.hoop.maxWidthMm + thicknessMm(x.section) > footing.widthMm + 25,
+  );
+  return (
+    arch &&
+    said(
+      'bulge',
+      'tight',
+      [
+        'The sprung hoop bulges ',
+        amount((arch.hoop.maxWidthMm - arch.hoop.spanMm) / 2, 'length'),
+        ' beyond its feet on each side: it is no half circle. Keep the path clear of it, or make it lower.',
+      ],
+      [answer('Half circle', 'school', 'half-circle')],
+    )
+  );
+};
+
+/** Pipe that bends well in summer may kink on a cold day. */
+const coldBend: Pitfall = ({ arches }, { outsideC }) => {
+  if (outsideC >= 5) return undefined;
+  const arch = arches.find((x) => {
+    if (!x.sprung || x.section.materialKey !== 'pvc') return false;
+    const strain = fibreStrainPercent(x.hoop.maxCurvaturePerMm, thicknessMm(x.section));
+    return bendBand(strain, 20) !== 'too far' && bendBand(strain, outsideC) === 'too far';
+  });
+  return (
+    arch &&
+    said('cold bend', 'tight', [
+      'At ',
+      amount(outsideC, 'temperature'),
+      ' this pipe kinks at such a bend. Bring it indoors overnight and bend it warm.',
+    ])
+  );
+};
+
+/** One flat side between supports: a sail. */
+const SAIL_M2 = 1.5;
+const sail: Pitfall = (a) => {
+  const rows = Math.max(0, ...a.arches.map((x) => x.tags.length), ...a.beams.map((x) => x.tags.length));
+  const bays = Math.max(1, rows - 1);
+  const areas = a.sheets
+    .filter((s) => s.cover.kind === 'film')
+    .flatMap((s) => s.faces)
+    .filter((face) => new Set(face.map((p) => Math.round(p[0]))).size > 1)
+    .map((face) => faceArea(face) / 1e6 / bays);
+  const largest = Math.max(0, ...areas);
+  return largest > SAIL_M2 && a.fixing !== 'channel' && a.fixing !== 'battens'
+    ? said(
+        'sail',
+        'tight',
+        [
+          'A flat ',
+          amount(largest, 'area'),
+          ' of film hangs free between its supports and works loose like a sail. Batten it along every bar, or lace a rope over it.',
+        ],
+        [
+          answer('Battens', 'fixing', 'battens'),
+          { label: ['One bar more'], change: { kind: 'bars', count: rows + 1 } },
+        ],
+      )
+    : undefined;
+};
+
+function faceArea(face: readonly Vec3[]): number {
+  const [p, q, r] = face;
+  if (!p || !q || !r) return 0;
+  const u = [q[0] - p[0], q[1] - p[1], q[2] - p[2]] as const;
+  const v = [r[0] - q[0], r[1] - q[1], r[2] - q[2]] as const;
+  return Math.hypot(u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]);
+}
+
+const RUBS: Readonly<
+  Record<Exclude<Contact['what'], 'bare PVC'>, { readonly text: string; readonly mend: Check['tries'] }>
+> = {
+  'plywood edge': {
+    text: 'Film wears through on a bare plywood edge. Pad it with split hose or tape.',
+    mend: [answer('Guard the edge', 'edge', 'guarded')],
+  },
+  'pipe end': {
+    text: 'Film wears through on an open pipe end. Cap every one.',
+    mend: [answer('Straps inside', 'feet', 'straps-inside'), answer('Cap the ends', 'caps', 'capped')],
+  },
+  'timber corner': {
+    text: 'Film wears through on a square timber corner. Round it with a rasp or tape it.',
+    mend: [answer('Round the corners', 'edge', 'guarded')],
+  },
+};
+
+/** Film rubs through where it lies on something sharp. */
+const wear: Pitfall = ({ contacts, enclosure }) => {
+  if (enclosure.cover.kind !== 'film') return undefined;
+  const bare = contacts.find((c) => !c.guarded && c.what !== 'bare PVC');
+  const rub = bare && bare.what !== 'bare PVC' ? RUBS[bare.what] : undefined;
+  return rub && said('wear', 'tight', [rub.text], rub.mend);
+};
+
+/** Staples and pins alone tear out of film. */
+const staples: Pitfall = ({ fixing, sheets }) =>
+  fixing === 'staples' && sheets.some((s) => s.cover.kind === 'film')
+    ? said(
+        'staples',
+        'fails',
+        ['Staples alone tear the film at the first wind. Screw a batten over them.'],
+        [answer('Battens', 'fixing', 'battens')],
+      )
+    : undefined;
+
+const barePvc: Pitfall = ({ contacts, enclosure }) =>
+  enclosure.cover.kind === 'film' && contacts.some((c) => c.what === 'bare PVC' && !c.guarded)
+    ? said(
+        'bare pvc',
+        'tight',
+        ['Bare PVC against film shortens its life to a year or two. Paint or tape the pipe where they touch.'],
+        [answer('Paint the pipe', 'paint', 'paint')],
+      )
+    : undefined;
+
+const noUv: Pitfall = ({ sheets }) =>
+  sheets.some((s) => s.cover.key === 'film-clear')
+    ? said(
+        'no uv',
+        'tight',
+        ['Film without UV protection falls apart within a season of sun.'],
+        [answer('UV film', 'cover', 'film-uv')],
+      )
+    : undefined;
+
+/** Untreated wood that lies on the soil or on the ground. */
+const rot: Pitfall = ({ members }, { site }) => {
+  const soil = soilZ(site.bed);
+  const { lengthMm, widthMm } = site.survey.frameOn;
+  const wall = site.bed.wall.thicknessMm;
+  const wet = members.find((m) => {
+    const s = m.section;
+    if (s.materialKey !== 'spruce') return false;
+    return boardCorners(m).some(([x, y, z]) => {
+      const inside = y > wall && y < widthMm - wall && x > wall && x < lengthMm - wall;
+      return z < (inside ? soil : 0) + 5;
+    });
+  });
+  if (!wet) return undefined;
+  const thin = thicknessMm(wet.section) < 26;
+  return said(
+    'rot',
+    thin ? 'fails' : 'tight',
+    [
+      `${wet.part} ${wet.tag} is untreated wood at the soil: ${thin ? 'thin as it is, it rots in a season' : 'it rots in a few years'}. Use treated wood there, or set it on bricks.`,
+    ],
+    [answer('Treated wood', 'wood', 'treated')],
+  );
+};
+
+const HUGE_M2 = 40;
+const HUGE_MM = 11000;
+const hugeSheet: Pitfall = ({ sheets }) => {
+  const big = sheets.find((s) => {
+    const { acrossMm, alongMm } = sheetSize(s);
+    return (acrossMm * alongMm) / 1e6 > HUGE_M2 || alongMm > HUGE_MM;
+  });
+  if (!big) return undefined;
+  const { acrossMm, alongMm } = sheetSize(big);
+  return said(
+    'huge sheet',
+    'tight',
+    [
+      `Sheet ${big.tag} is `,
+      amount((acrossMm * alongMm) / 1e6, 'area'),
+      ': one person cannot handle it. Take helpers and a still day, or smaller sheets with a lap.',
+    ],
+    [
+      answer('Roof and two ends', 'sheets', 'roof-and-ends'),
+      answer('Roof and curtains', 'sheets', 'roof-and-curtains'),
+    ],
+  );
+};
+
+/** Inside temperatures that harm, C. */
+const COOKS_C = 32;
+const cooks: Pitfall = ({ airing }, { air, outsideC }) =>
+  outsideC + air.riseShutC > COOKS_C && airing.by !== 'opener' && airing.by !== 'vents'
+    ? said(
+        'cooks',
+        'tight',
+        [
+          'Shut on a sunny noon it reaches about ',
+          amount(outsideC + air.riseShutC, 'temperature'),
+          ' inside and cooks the plants. Somebody must open it every such morning, or an opener does.',
+        ],
+        [answer('A wax opener', 'airing', 'opener'), answer('Vents in the ends', 'vents', 'vents')],
+      )
+    : undefined;
+
+const animals: Pitfall = ({ airing }, { air, outsideC }) =>
+  (airing.by === 'lid' || airing.by === 'opener') && !airing.screened && outsideC + air.riseShutC > COOKS_C
+    ? said(
+        'animals',
+        'tight',
+        ['A lid that stands open all day lets cats, birds and rabbits in. A net under it keeps them out.'],
+        [answer('A net under the lid', 'screen', 'screen')],
+      )
+    : undefined;
+
+const screenArm: Pitfall = ({ moving }) =>
+  moving.some((m) => m.hung?.opener?.behindScreen)
+    ? said(
+        'screen and arm',
+        'fails',
+        ['The opener’s arm and the insect screen collide. Give the opener a pocket of its own beside the screen.'],
+        [answer('A pocket for the opener', 'pocket', 'pocket')],
+      )
+    : undefined;
+
+/** What keeps a stiff frame from sitting down. */
+const sits: Pitfall = ({ footing }, { site }) => {
+  if (!footing.stiff || footing.on === 'ground' || footing.on === 'soil') return undefined;
+  const { bed, survey } = site;
+  if (bed.wateringOverWall)
+    return said('sits', 'tight', [
+      'Watering lines cross the wall: the frame cannot sit down on them. Notch the frame over each, or lead them under the wall.',
+    ]);
+  const low = CORNERS.filter((c) => survey.packersMm[c] > 3);
+  const skew = Math.abs(survey.skewMm) > 10;
+  if (low.length === 0 && !skew) return undefined;
+  return said('sits', 'tight', [
+    ...(low.length > 0
+      ? [
+          'The bed is not level: packers go under ',
+          ...low.flatMap((c, i) => [`${i > 0 ? ', ' : ''}${CORNER_NAMES[c]} `, amount(survey.packersMm[c], 'length')]),
+          '. ',
+        ]
+      : []),
+    ...(skew
+      ? [
+          'The bed is ',
+          amount(Math.abs(survey.skewMm), 'length'),
+          ' out of square: build the frame to the bed’s place.',
+        ]
+      : []),
+  ]);
+};
+
+const tooLargeSheet: Pitfall = (_, { sheets }) => {
+  const first = sheets.tooLarge[0];
+  return (
+    first &&
+    said(
+      'panel',
+      'fails',
+      [`Piece ${first.tag} is larger than any sheet of its kind on sale, the way its channels must run.`],
+      [1, 2, 3, 4].map((n) => ({
+        label: [`${n} more bars`] as Phrase,
+        change: { kind: 'answer', id: 'panes', value: n + 1 } as const,
+      })),
+    )
+  );
+};
+
+const ALL: readonly Pitfall[] = [
+  fits,
+  wholeBar,
+  bulge,
+  coldBend,
+  sail,
+  wear,
+  staples,
+  barePvc,
+  noUv,
+  rot,
+  hugeSheet,
+  cooks,
+  animals,
+  screenArm,
+  sits,
+  tooLargeSheet,
+];
+
+/** Every pitfall that this design would fall into. */
+export function pitfalls(a: Assembly, site: CheckSite): readonly Check[] {
+  return ALL.flatMap((p) => p(a, site) ?? []);
+}

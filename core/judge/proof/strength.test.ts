@@ -1,0 +1,92 @@
+import { SHIPPED, section } from '../../catalog/catalog';
+import fc from 'fast-check';
+import type { ArchRow, Ridge } from '../../build/assembly/types';
+import { solveHoop } from '../../build/hoop/elastica';
+import { footThrustN, hoopFigures } from './hoopFigures';
+import { designSnow } from './snow';
+import { hoopStrength } from './strength';
+
+const snow = designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal');
+
+function row(more: Partial<ArchRow> & { spanMm?: number; stretch?: number; held?: boolean } = {}): ArchRow {
+  const { spanMm = 1100, stretch = 1.7, held = false, ...rest } = more;
+  const hoop = solveHoop(held ? { kind: 'held', angleDeg: 90 } : { kind: 'loose' }, {
+    spanMm,
+    lengthMm: spanMm * stretch,
+  });
+  if (!hoop.ok) throw new Error('no hoop');
+  return {
+    tags: ['H1', 'H2', 'H3', 'H4'],
+    section: section(SHIPPED, 'pvc-3/4'),
+    hoop: hoop.value,
+    sprung: true,
+    xsMm: [0, 700, 1400, 2100],
+    spacingMm: 700,
+    footYMm: 0,
+    footZMm: 0,
+    baseZMm: 0,
+    cutMm: spanMm * stretch,
+    ridge: { kind: 'none' },
+    ...rest,
+  };
+}
+const carries = (arch: ArchRow): number => hoopStrength(arch, snow).wetSnowMm;
+
+test('closer hoops carry more, in proportion', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 250, max: 1500, noNaN: true }), (spacingMm) => {
+      expect(carries(row({ spacingMm })) * spacingMm).toBeCloseTo(carries(row({ spacingMm: 700 })) * 700, -2);
+    }),
+  );
+});
+
+test('what it carries does not depend on how much is asked', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 5, max: 4000, noNaN: true }), (depthMm) => {
+      const asked = designSnow({ by: 'depth', depthMm, kind: 'wet' }, 'normal');
+      const found = hoopStrength(row(), asked);
+      expect(found.wetSnowMm).toBeCloseTo(carries(row()), 1);
+      expect(found.ratio * depthMm).toBeCloseTo(found.wetSnowMm, 1);
+    }),
+  );
+});
+
+test('stouter pipe on a wide bed, held feet and a narrower span carry more', () => {
+  const wide = { spanMm: 1900, stretch: 1.6 };
+  expect(carries(row({ ...wide, section: section(SHIPPED, 'pvc-1') }))).toBeGreaterThan(
+    carries(row({ ...wide, section: section(SHIPPED, 'pvc-3/4') })),
+  );
+  expect(carries(row({ held: true }))).toBeGreaterThan(carries(row()));
+  expect(carries(row({ spanMm: 1300, stretch: 1.57 }))).toBeGreaterThan(carries(row(wide)));
+});
+
+test('a posted ridge helps, the shorter the more, and a thin one gives way first', () => {
+  const posted = (key: string, spanMm: number): Ridge => ({ kind: 'posted', section: section(SHIPPED, key), spanMm });
+  const none = carries(row());
+  const long = carries(row({ ridge: posted('2x4', 3600) }));
+  const short = carries(row({ ridge: posted('2x4', 1800) }));
+  expect(long).toBeGreaterThan(none);
+  expect(short).toBeGreaterThan(long);
+  expect(carries(row({ ridge: { kind: 'tied' } }))).toBeCloseTo(none, 9);
+  const thin = hoopStrength(row({ ridge: posted('1x2', 1400) }), snow);
+  expect(['ridge board', 'fibre strain', 'sway']).toContain(thin.governs);
+});
+
+test('a pipe that is bent too far carries nothing; one bent beforehand has nothing locked in', () => {
+  expect(carries(row({ section: section(SHIPPED, 'pvc-1-1/2'), spanMm: 900 }))).toBeCloseTo(0, 3);
+  const wire = row({ section: section(SHIPPED, 'wire-9'), held: true, stretch: Math.PI / 2, spanMm: 700 });
+  expect(carries({ ...wire, sprung: false })).toBeGreaterThan(5);
+  expect(carries({ ...wire, sprung: true })).toBeCloseTo(0, 3);
+  expect(footThrustN({ ...wire, sprung: false })).toBe(0);
+});
+
+test('the figures of a hoop are its own, and pre-bent ones have no strain', () => {
+  const loose = row();
+  const byLabel = new Map(hoopFigures(loose).map((f) => [f.label, f.value]));
+  expect(byLabel.get('Crown above the feet')).toBeCloseTo(loose.hoop.heightMm, 9);
+  expect(byLabel.get('Angle at the foot')).toBeCloseTo(loose.hoop.footAngleDeg, 9);
+  expect(byLabel.get('Push of one foot outward')).toBeCloseTo(footThrustN(loose), 9);
+  expect(footThrustN(loose)).toBeGreaterThan(10);
+  expect(byLabel.has('Fibre strain')).toBe(true);
+  expect(hoopFigures({ ...loose, sprung: false }).some((f) => f.label === 'Fibre strain')).toBe(false);
+});

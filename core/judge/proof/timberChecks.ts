@@ -1,0 +1,180 @@
+/** What is asked of straight bars, of stiff sheets between them, and of whoever lifts the parts. */
+import type { Section } from '../../catalog/types';
+import { type Catalog, sectionsWhere } from '../../catalog/catalog';
+import type { BeamRow, MovingPart, SheetSpan } from '../../build/assembly/types';
+import { boardShape } from '../../catalog/sections';
+import { type Figure, type Phrase, amount } from '../../base/figure';
+import { type Check, verdictOf } from './check';
+import { type DesignSnow, GRAVITY, SNOW_DENSITY, slopeFactor } from './snow';
+import { LEFT_OUT, type SnowStrength } from './strength';
+
+/** Boards of the same market with more depth, the least first. */
+function stouterBoards(now: Section, catalog: Catalog): readonly Section[] {
+  if (now.shape.kind !== 'board') return [];
+  const metric = now.key.includes('mm');
+  const size = (s: Section): number => boardShape(s).widthMm * boardShape(s).thicknessMm;
+  return sectionsWhere(
+    catalog,
+    (s) =>
+      s.shape.kind === 'board' &&
+      s.materialKey === now.materialKey &&
+      s.key.includes('mm') === metric &&
+      s.shape.widthMm <= 150 &&
+      size(s) > size(now),
+  )
+    .slice()
+    .sort((a, b) => size(a) - size(b))
+    .slice(0, 4);
+}
+
+/** Whether the bars carry the snow asked of them. */
+export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
+  const askedMm = (snow.groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
+  const words: Phrase = [
+    `${beam.what} under wet snow: carry `,
+    amount(strength.wetSnowMm, 'length'),
+    ' of ',
+    amount(askedMm, 'length'),
+    ' asked, ',
+    amount(Math.min(strength.ratio, 99), 'ratio'),
+    ` times. Limit of ${strength.governs} first.`,
+  ];
+  return {
+    id: `beam ${beam.what}`,
+    leaf: 'stand',
+    verdict: verdictOf(strength.ratio),
+    text: snow.flatPa === 0 || !Number.isFinite(strength.ratio) ? [`${beam.what}: no snow bends them.`] : words,
+    figure: Number.isFinite(strength.wetSnowMm) ? strength.figures[0] : undefined,
+    caution: LEFT_OUT.join(' '),
+    tries: [
+      ...stouterBoards(beam.section, catalog).map((s) => ({
+        label: [s.name] as Phrase,
+        change: { kind: 'bar', key: s.key } as const,
+      })),
+      ...[1, 2, 3, 4].map((more) => ({
+        label: [`${beam.tags.length + more} of them`] as Phrase,
+        change: { kind: 'bars', count: beam.tags.length + more } as const,
+      })),
+    ],
+  };
+}
+
+/**
+ * Whether stiff sheet reaches from bar to bar under snow.
+ * Source: the sheet's span under 1 kPa, with the cube root of the load, as sag of a plate strip goes with w L^3 per L.
+ */
+export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
+  const sheet = span.sheet;
+  const load = (snow.flatPa * slopeFactor(span.slopeDeg)) / 1000;
+  if (sheet.spanAtOneKpaMm === null)
+    return {
+      id: 'span',
+      leaf: 'stand',
+      verdict: 'tight',
+      text: [`${sheet.name}: its glass is not judged here. Brush snow off before it is a hand deep.`],
+      figure: undefined,
+      caution: LEFT_OUT[0],
+      tries: [],
+    };
+  const most = Math.min(sheet.spanAtOneKpaMm * 1.6, load > 0 ? sheet.spanAtOneKpaMm / Math.cbrt(load) : Infinity);
+  return {
+    id: 'span',
+    leaf: 'stand',
+    verdict: verdictOf(most / span.spanMm),
+    text: [
+      `${sheet.name} spans `,
+      amount(span.spanMm, 'length'),
+      ' between bars; ',
+      amount(most, 'length'),
+      ' is the most under this snow.',
+    ],
+    figure: {
+      label: 'Most span of the sheet',
+      value: most,
+      quantity: 'length',
+      formula: 'most = span at 1 kPa / ∛(load in kPa)',
+      terms: [
+        { name: 'span at 1 kPa', ...amount(sheet.spanAtOneKpaMm, 'length') },
+        { name: 'snow by slope', ...amount(load * 1000, 'pressure') },
+      ],
+      source: sheet.source,
+      assumes: LEFT_OUT,
+    },
+    caution: LEFT_OUT[0],
+    tries: [1, 2, 3, 4, 5, 6].map((more) => ({
+      label: [more === 1 ? 'One more bar' : `${more} more bars`] as Phrase,
+      change: { kind: 'bars', count: span.tags.length + more } as const,
+    })),
+  };
+}
+
+/** What one and two people lift, kg. */
+const LIFT_KG = { 1: 15, 2: 30 } as const;
+
+/** Whether a part can be lifted, carried or rolled, and whether an opener lifts its lid. */
+export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly Check[] {
+  if (!lift) return [];
+  const most = LIFT_KG[part.people];
+  const who = part.people === 1 ? 'one person' : 'two people';
+  const ratio = most / Math.max(1e-6, lift.value);
+  const checks: Check[] = [
+    {
+      id: `lift ${part.name.replace(/ \d+$/, '')}`,
+      leaf: 'stand',
+      verdict: verdictOf(ratio),
+      text: [
+        `${part.name}: `,
+        amount(lift.value, 'mass'),
+        part.motion === 'hinged' ? ' at the handle; ' : part.motion === 'rolled' ? ' to roll up; ' : ' to carry; ',
+        amount(most, 'mass'),
+        ` is the most for ${who}.`,
+      ],
+      figure: lift,
+      caution: undefined,
+      tries: [
+        { label: ['Lift it with two people'], change: { kind: 'answer', id: 'people', value: '2' } },
+        { label: ['A roll bar of pipe'], change: { kind: 'answer', id: 'rollBar', value: 'emt-3/4' } },
+        { label: ['A lighter frame'], change: { kind: 'answer', id: 'frame', value: '2x3' } },
+        { label: ['The lightest frame'], change: { kind: 'answer', id: 'frame', value: '1x4' } },
+        { label: ['Folded ends'], change: { kind: 'answer', id: 'ends', value: 'folded' } },
+        { label: ['Twin-wall for the glass'], change: { kind: 'answer', id: 'glazing', value: 'twin-wall-6' } },
+      ],
+    },
+  ];
+  const opener = part.hung?.opener;
+  if (opener && part.hung) {
+    // The arm pushes nearer the hinge than the middle of the lid, so it lifts more than the lid weighs.
+    const need = (2 * lift.value * (part.hung.reachMm / 2)) / opener.armMm;
+    checks.push({
+      id: 'opener',
+      leaf: 'stand',
+      verdict: verdictOf(opener.liftsKg / need),
+      text: [
+        'The wax opener must lift ',
+        amount(need, 'mass'),
+        ' where its arm pushes; it is made for ',
+        amount(opener.liftsKg, 'mass'),
+        '.',
+      ],
+      figure: {
+        label: 'Lift asked of the opener',
+        value: need,
+        quantity: 'mass',
+        formula: 'lift = weight of the lid × half its length / distance of the arm from the hinge',
+        terms: [
+          { name: 'weight of the lid', ...amount(2 * lift.value, 'mass') },
+          { name: 'half its length', ...amount(part.hung.reachMm / 2, 'length') },
+          { name: 'arm from the hinge', ...amount(opener.armMm, 'length') },
+        ],
+        source: 'Moments about the hinge, with the lid shut, where the lift is greatest.',
+        assumes: ['An opener of the usual size. Read the lift on its box.'],
+      },
+      caution: undefined,
+      tries: [
+        { label: ['Two openers'], change: { kind: 'answer', id: 'openers', value: 2 } },
+        { label: ['Open it by hand'], change: { kind: 'answer', id: 'airing', value: 'prop' } },
+      ],
+    });
+  }
+  return checks;
+}

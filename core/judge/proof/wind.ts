@@ -1,0 +1,161 @@
+/** Wind: uplift of the whole cover, and the moment on a lid, shut and propped. */
+import type { Exposure } from '../../site/place';
+import type { Assembly, MovingPart } from '../../build/assembly/types';
+import { panelAreaM2 } from '../../build/assembly/pieces';
+import { massKg } from '../../catalog/sections';
+import { type Figure, amount } from '../../base/figure';
+import { type Check, type CheckSite, verdictOf } from './check';
+import { GRAVITY } from './snow';
+
+const LEFT_OUT = [
+  'A planning aid: steady gust on a simple shape. It leaves out gaps, flapping film, neighbours and hollows.',
+  'Strengths of fastenings are our own middle figures; soft soil and old wood hold less.',
+];
+/** Safety against lifting and turning over. */
+const SAFETY = 1.5;
+/** Suction that leaks in adds when shut; more with an end open. */
+const INSIDE_SHUT = 0.18;
+/** A gust in which a lid may still stand propped; above it, shut and latch. */
+const PROPPED_GUST = 12;
+const LATCH_N = 450;
+const STAY_N = 700;
+/** Pressure near the ground, as a part of that at 10 m: ASCE/SEI 7 exposures C, between, and B. */
+const NEAR_GROUND: Readonly<Record<Exposure, number>> = { exposed: 0.85, normal: 0.7, sheltered: 0.57 };
+
+/** Pressure of a gust, Pa: q = 0.613 V^2, lowered near the ground. Source: ASCE/SEI 7, eq. 26.10-1, SI. */
+export function gustPa(gustMPerS: number, exposure: Exposure): number {
+  return 0.613 * gustMPerS ** 2 * NEAR_GROUND[exposure];
+}
+
+function weightN(a: Assembly): number {
+  const members = a.members.reduce((sum, m) => sum + massKg(m.section, m.lengthMm), 0);
+  const panels = a.panels.reduce((sum, p) => sum + panelAreaM2(p) * p.sheet.kgPerM2, 0);
+  return (members + panels) * GRAVITY;
+}
+
+/** Rise of the cover over its width: how much of an arch it is to the wind. */
+function riseToSpan(a: Assembly): number {
+  const zs = a.under.map((p) => p.z);
+  return Math.min(0.6, (Math.max(...zs) - Math.min(...zs)) / a.footing.widthMm);
+}
+
+/**
+ * Uplift of a cover from the ground against its weight and what holds it.
+ * Source: ASCE/SEI 7 arched roofs springing from the ground: windward quarter 1.4 r, middle half -0.7 - r, lee quarter -0.5.
+ */
+function upliftCheck(a: Assembly, site: CheckSite): Check {
+  const q = gustPa(site.gustMPerS, site.exposure);
+  const r = riseToSpan(a);
+  const up = Math.max(0.2, 0.5 * (0.7 + r) + 0.25 * 0.5 - 0.25 * 1.4 * r + INSIDE_SHUT);
+  const areaM2 = (a.footing.lengthMm * a.footing.widthMm) / 1e6;
+  const lift = q * up * areaM2;
+  const weight = weightN(a);
+  const held = a.footing.holdDowns.reduce((sum, h) => sum + h.count * h.eachN, 0);
+  const ratio = lift > 0 ? (weight + held) / (SAFETY * lift) : Infinity;
+  const figure: Figure = {
+    label: 'Uplift in the gust asked for',
+    value: lift,
+    quantity: 'force',
+    formula: 'uplift = 0.613 V² × near the ground × (suction + inside) × area',
+    terms: [
+      { name: 'gust, m/s', ...amount(site.gustMPerS, 'plain') },
+      { name: 'pressure near the ground', ...amount(q, 'pressure') },
+      { name: 'rise over width', ...amount(r, 'ratio') },
+      { name: 'suction and inside, together', ...amount(up, 'ratio') },
+      { name: 'area', ...amount(areaM2, 'area') },
+      { name: 'weight of the cover', ...amount(weight, 'force') },
+      ...a.footing.holdDowns.map((h) => ({
+        name: `${h.what}, ${h.count} of them`,
+        ...amount(h.count * h.eachN, 'force'),
+      })),
+      { name: 'safety', ...amount(SAFETY, 'ratio') },
+    ],
+    source: 'ASCE/SEI 7, arched roofs springing from the ground, with inside pressure of a shut cover.',
+    assumes: LEFT_OUT,
+  };
+  return {
+    id: 'wind',
+    leaf: 'stand',
+    verdict: verdictOf(ratio * 1.25),
+    text: [
+      'Wind lifts with ',
+      amount(lift, 'force'),
+      '; weight and anchors hold ',
+      amount(weight + held, 'force'),
+      ', and a half more than the lift is wanted.',
+    ],
+    figure,
+    caution: 'On a wind warning shut, latch and weight the cover, or strip it. ' + LEFT_OUT[0],
+    // As many of each kind of anchor as would do by itself.
+    tries: a.footing.holdDowns.flatMap(({ ask, what, count, eachN }) => {
+      if (ask === undefined || ratio >= 1) return [];
+      const need = count + Math.ceil((SAFETY * lift - weight - held) / eachN);
+      return [{ label: [`${need} ${what}`], change: { kind: 'answer', id: ask, value: need } as const }];
+    }),
+  };
+}
+
+/** A lid in the wind: shut it pulls at its latches, propped at its stays. */
+function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site: CheckSite): readonly Check[] {
+  const hung = part.hung;
+  if (!hung) return [];
+  const areaM2 = (hung.alongMm * hung.reachMm) / 1e6;
+  const half = hung.reachMm / 2000;
+  const weight = 2 * (lift?.value ?? 0) * GRAVITY;
+  const shut = gustPa(site.gustMPerS, site.exposure) * (0.7 + riseToSpan(a) + INSIDE_SHUT) * areaM2 * half;
+  const latched = (weight * half + hung.latches * LATCH_N * 2 * half) / SAFETY;
+  const propped = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2 * half;
+  const stayed = (weight * half * 0.7 + hung.stays * STAY_N * half) / SAFETY;
+  const figure = (label: string, moment: number, name: string, count: number, each: number): Figure => ({
+    label,
+    value: moment / (2 * half),
+    quantity: 'force',
+    formula: 'pull at the handle = pressure × area × half the width / width',
+    terms: [
+      { name: 'area of the lid', ...amount(areaM2, 'area') },
+      { name: 'weight of the lid', ...amount(weight, 'force') },
+      { name: `${name}, ${count} of them, each`, ...amount(each, 'force') },
+      { name: 'safety', ...amount(SAFETY, 'ratio') },
+    ],
+    source: 'Moments about the hinge; pressure 0.613 V² near the ground, ASCE/SEI 7.',
+    assumes: LEFT_OUT,
+  });
+  const more = (id: string, name: string, now: number) =>
+    [1, 2, 3, 4, 6].map((by) => ({
+      label: [`${now + by} ${name}`],
+      change: { kind: 'answer', id, value: now + by } as const,
+    }));
+  return [
+    {
+      id: 'latch',
+      leaf: 'stand',
+      verdict: hung.latches === 0 && shut > weight * half ? 'fails' : verdictOf((latched / shut) * 1.25),
+      text: [
+        `${hung.latches === 0 ? 'No latch' : hung.latches === 1 ? 'One latch' : `${hung.latches} latches`}: the shut lid pulls with `,
+        amount(Math.max(0, shut / (2 * half) - weight / 2), 'force'),
+        ' at its edge in the gust asked for. An unlatched lid goes over its hinges.',
+      ],
+      figure: figure('Pull of the shut lid', shut, 'latches', hung.latches, LATCH_N),
+      caution: LEFT_OUT[0],
+      tries: more('latches', 'latches', hung.latches),
+    },
+    {
+      id: 'stay',
+      leaf: 'stand',
+      verdict: verdictOf((stayed / propped) * 1.25),
+      text: [
+        'Propped in a fresh wind it pulls ',
+        amount(Math.max(0, propped / half), 'force'),
+        ` on ${hung.stays === 1 ? 'one stay' : `${hung.stays} stays`}. A thin chain snaps; shut it before it blows harder.`,
+      ],
+      figure: figure('Pull of the propped lid', propped, 'stays', hung.stays, STAY_N),
+      caution: LEFT_OUT[0],
+      tries: more('stays', 'stays', hung.stays),
+    },
+  ];
+}
+
+/** Every check of an assembly in the wind. */
+export function windChecks(a: Assembly, site: CheckSite): readonly Check[] {
+  return [upliftCheck(a, site), ...a.moving.flatMap((part, i) => lidChecks(part, site.lifts[i], a, site))];
+}

@@ -1,0 +1,88 @@
+import { z } from 'zod';
+import { issueFaults } from '../../base/issues';
+import { type Result, failAll, ok } from '../../base/result';
+import { type PlacedPiece, type SheetPiece, packSheets, sheetBound } from './sheets';
+
+const side = z.number().positive().finite();
+
+/** A cutting job in two dimensions, any one unit of length. `turns` is whether a piece may lie the other way; it may when not said. */
+export const sheetJobSchema = z.object({
+  kerf: z.number().min(0).finite(),
+  sheets: z
+    .array(
+      z.object({
+        width: side,
+        length: side,
+        price: z.number().min(0).finite(),
+        available: z.number().int().min(0).optional(),
+      }),
+    )
+    .min(1)
+    .max(100),
+  pieces: z
+    .array(
+      z.object({
+        width: side,
+        length: side,
+        quantity: z.number().int().min(0).max(2000),
+        turns: z.boolean().default(true),
+      }),
+    )
+    .max(500),
+});
+
+export type SheetJob = z.infer<typeof sheetJobSchema>;
+
+/** A plan of sheets: what it costs, where every piece lies, and what no plan goes below. */
+export interface SheetAnswer {
+  readonly cost: number;
+  readonly sheets: readonly {
+    readonly width: number;
+    readonly length: number;
+    readonly price: number;
+    readonly pieces: readonly PlacedPiece[];
+  }[];
+  readonly bound: number;
+  readonly proven: boolean;
+}
+
+/** Reads a job from outside and cuts it; a fault names the piece that fits no sheet. */
+export function solveSheetJob(value: unknown): Result<SheetAnswer> {
+  const read = sheetJobSchema.safeParse(value);
+  if (!read.success) return failAll(issueFaults(read.error.issues));
+  const job = read.data;
+  const stock = job.sheets.map((s) => ({
+    widthMm: s.width,
+    lengthMm: s.length,
+    price: s.price,
+    available: s.available,
+  }));
+  const kinds = job.pieces.map((p, i) => ({ widthMm: p.width, lengthMm: p.length, turns: p.turns, i, n: p.quantity }));
+  const faults = kinds
+    .filter((k) => k.n > 0 && !packSheets([{ ...k, tag: '' }], stock, job.kerf))
+    .map((k) => ({ field: `pieces[${k.i}]`, message: `no sheet holds ${k.widthMm} by ${k.lengthMm}` }));
+  if (faults.length > 0) return failAll(faults);
+  const pieces: readonly SheetPiece[] = kinds.flatMap((k) =>
+    Array.from({ length: k.n }, (_, n) => ({
+      tag: `${k.i + 1}.${n + 1}`,
+      widthMm: k.widthMm,
+      lengthMm: k.lengthMm,
+      turns: k.turns,
+    })),
+  );
+  const packed = packSheets(pieces, stock, job.kerf);
+  if (!packed) return failAll([{ field: 'sheets', message: 'there are not enough sheets for all pieces' }]);
+  const cost = packed.reduce((sum, s) => sum + s.size.price, 0);
+  const bound = sheetBound(pieces, stock);
+  return ok({
+    cost,
+    sheets: packed.map((s) => ({
+      width: s.size.widthMm,
+      length: s.size.lengthMm,
+      price: s.size.price,
+      pieces: s.placed,
+    })),
+    bound,
+    proven: cost <= bound + 1e-9,
+  });
+}

@@ -1,0 +1,194 @@
+import fc from 'fast-check';
+import highsLoader from 'highs';
+import { readFileSync } from 'node:fs';
+import { leastOfBars } from './floor';
+import { highsSolver } from './highs';
+import { type BarJob, readBarJob } from './job';
+import type { IntegerSolver } from './programme';
+import { type CutPlan, quickPlan } from './quick';
+import { solveBars } from './solve';
+import { setUpsOf } from './tidy';
+
+const known = JSON.parse(readFileSync('core/make/cutting/cutting.cases.json', 'utf8')) as {
+  cases: (BarJob & { name: string; optimum: number })[];
+};
+
+let solver: IntegerSolver;
+beforeAll(async () => {
+  solver = highsSolver(await highsLoader());
+});
+
+function solved(job: BarJob, seconds?: number): CutPlan {
+  const plan = solveBars(job, solver, seconds);
+  if (!plan.ok) throw new Error(plan.faults[0]?.message);
+  return plan.value;
+}
+
+/** Every bar feasible, every piece cut exactly as often as asked, no shelf bar used twice. */
+function expectSound(job: BarJob, plan: CutPlan): void {
+  const cut = new Map<number, number>();
+  for (const bar of plan.bars) {
+    const used = bar.pieces.reduce((sum, l) => sum + l + job.kerf, 0);
+    expect(used).toBeLessThanOrEqual(bar.stockLength + job.kerf + 1e-6);
+    for (const l of bar.pieces) cut.set(l, (cut.get(l) ?? 0) + 1);
+  }
+  const asked = new Map<number, number>();
+  for (const p of job.pieces) if (p.quantity > 0) asked.set(p.length, (asked.get(p.length) ?? 0) + p.quantity);
+  expect(cut).toEqual(asked);
+  job.stock.forEach((s, i) => {
+    if (s.available !== undefined)
+      expect(plan.bars.filter((b) => b.stock === i).length).toBeLessThanOrEqual(s.available);
+  });
+  expect(plan.cost).toBeCloseTo(
+    plan.bars.reduce((sum, b) => sum + b.price, 0),
+    6,
+  );
+}
+
+test.each(known.cases)('$name', (job) => {
+  const plan = solved(job);
+  expectSound(job, plan);
+  expect(plan.cost).toBeCloseTo(job.optimum, 6);
+  expect(plan.bound).toBeCloseTo(job.optimum, 6);
+  expect(plan.proven).toBe(true);
+});
+
+test('of two plans at one price the one that uses less stock is taken', () => {
+  const job: BarJob = {
+    kerf: 0,
+    stock: [
+      { length: 120, price: 5 },
+      { length: 100, price: 5 },
+    ],
+    pieces: [{ length: 50, quantity: 2 }],
+  };
+  expect(solved(job).bars.map((b) => b.stockLength)).toEqual([100]);
+});
+
+test('of two plans at one price and one amount of stock the one with fewer set-ups is taken', () => {
+  const job: BarJob = {
+    kerf: 0,
+    stock: [{ length: 100, price: 5 }],
+    pieces: [
+      { length: 60, quantity: 4 },
+      { length: 40, quantity: 4 },
+      { length: 50, quantity: 4 },
+      { length: 30, quantity: 2 },
+      { length: 20, quantity: 2 },
+    ],
+  };
+  const plan = solved(job);
+  expectSound(job, plan);
+  expect([plan.cost, setUpsOf(plan.bars)]).toEqual([35, 3]);
+});
+
+test('a bowed bar gives short pieces only, in every way of solving', () => {
+  const bowed = { length: 100, price: 0, available: 1, longestPiece: 50 };
+  const job: BarJob = {
+    kerf: 0,
+    stock: [bowed, { length: 100, price: 5 }],
+    pieces: [
+      { length: 90, quantity: 1 },
+      { length: 45, quantity: 2 },
+    ],
+  };
+  for (const plan of [solved(job), quickPlan(job)]) {
+    expect(plan?.cost).toBe(5);
+    expect(plan?.bars.find((b) => b.stock === 0)?.pieces).toEqual([45, 45]);
+  }
+  expect(readBarJob({ ...job, stock: [bowed] })).toMatchObject({ ok: false, faults: [{ field: 'pieces[0].length' }] });
+  // Many kinds of piece: generated columns keep to it too.
+  const many: BarJob = {
+    kerf: 0,
+    stock: [
+      { ...bowed, available: 9 },
+      { length: 100, price: 5 },
+    ],
+    pieces: Array.from({ length: 24 }, (_, i) => ({ length: 11 + i * 3.3, quantity: 3 })),
+  };
+  for (const bar of solved(many).bars.filter((b) => b.stock === 0)) expect(Math.max(...bar.pieces)).toBeLessThan(50);
+});
+
+test('too little on the shelf and nothing to buy is a fault, not a short plan', () => {
+  const job: BarJob = {
+    kerf: 0,
+    stock: [{ length: 100, price: 0, available: 1 }],
+    pieces: [{ length: 60, quantity: 2 }],
+  };
+  expect(solveBars(job, solver)).toMatchObject({ ok: false, faults: [{ field: 'stock' }] });
+});
+
+const jobs: fc.Arbitrary<BarJob> = fc.record({
+  kerf: fc.constantFrom(0, 3),
+  stock: fc.constant<BarJob['stock']>([
+    { length: 2400, price: 5.5 },
+    { length: 3600, price: 8.1 },
+    { length: 700, price: 0, available: 2 },
+  ]),
+  pieces: fc.uniqueArray(
+    fc.record({ length: fc.integer({ min: 200, max: 2300 }), quantity: fc.integer({ min: 1, max: 6 }) }),
+    {
+      minLength: 1,
+      maxLength: 6,
+      selector: (p) => p.length,
+    },
+  ),
+});
+
+test('any job is cut soundly and never dearer than the quick plan', () => {
+  fc.assert(
+    fc.property(jobs, (job) => {
+      const plan = solved(job);
+      expectSound(job, plan);
+      expect(plan.cost).toBeLessThanOrEqual((quickPlan(job)?.cost ?? Infinity) + 1e-6);
+      expect(plan.bound).toBeLessThanOrEqual(plan.cost + 1e-6);
+      // Whole bars by their length alone are a bound: proven plans cost no less, in money and in stuff.
+      const stuff = plan.bars.reduce((sum, b) => sum + b.stockLength, 0);
+      expect(leastOfBars(job, (bar) => bar.price)).toBeLessThanOrEqual(plan.cost + 1e-6);
+      expect(leastOfBars(job, (bar) => bar.length)).toBeLessThanOrEqual(stuff + 1e-6);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('the bound by whole bars counts each bar whole, and no more of the shelf than there is', () => {
+  const job: BarJob = {
+    kerf: 0,
+    stock: [
+      { length: 10, price: 4.4 },
+      { length: 20, price: 8.2 },
+      { length: 9, price: 0, available: 1 },
+    ],
+    pieces: [{ length: 4.5, quantity: 10 }],
+  };
+  // 45 less the 9 on hand: two of 20, or one of 20 and two of 10; both hold 36.
+  expect(leastOfBars(job, (bar) => bar.price)).toBeCloseTo(16.4, 5);
+  expect(solved(job)).toMatchObject({ proven: true });
+});
+
+test('a large job has a bound close to its price', () => {
+  const pieces = Array.from({ length: 18 }, (_, i) => ({ length: 211 + 127 * i, quantity: 3 + (i % 5) }));
+  const job: BarJob = {
+    kerf: 3,
+    stock: [
+      { length: 2700, price: 5.5 },
+      { length: 3600, price: 8.1 },
+    ],
+    pieces,
+  };
+  const plan = solved(job, 1);
+  expectSound(job, plan);
+  expect(plan.bound).toBeGreaterThan(0.98 * plan.cost);
+});
+
+test.each([
+  [{ kerf: 0, stock: [], pieces: [] }, 'stock'],
+  [{ kerf: -1, stock: [{ length: 1, price: 1 }], pieces: [] }, 'kerf'],
+  [{ kerf: 0, stock: [{ length: 96, price: 4 }], pieces: [{ length: 97, quantity: 1 }] }, 'pieces[0].length'],
+  [{ kerf: 0, stock: [{ length: 96, price: 4 }], pieces: [{ length: '9', quantity: 1 }] }, 'pieces[0].length'],
+  [null, 'file'],
+])('a bad job names the field: %j', (job, field) => {
+  const read = readBarJob(job);
+  expect(read.ok).toBe(false);
+  if (!read.ok) expect(read.faults[0]?.field).toBe(field);
+});

@@ -1,0 +1,170 @@
+/** What must be true of every assembly, whatever family it came from. */
+import { boardCorners, panelFaces } from '../build/assembly/solids';
+import { type Vec3, flatten } from '../base/geometry';
+import { demoGarden, everyKind } from '../garden/demo';
+import { outline } from '../plan';
+import { thicknessMm } from '../catalog/sections';
+import { bounds, drawAssembly } from './project';
+import type { Assembly, Member } from '../build/assembly/types';
+
+const gardens = [demoGarden(), everyKind()];
+const built = gardens.flatMap((garden) =>
+  garden.covers.map((cover) => {
+    const found = outline(garden, cover);
+    if (!found.ok) throw new Error(`${cover.id}: ${found.faults[0]?.message ?? ''}`);
+    return { name: cover.id, o: found.value };
+  }),
+);
+
+type Box = readonly [low: Vec3, high: Vec3];
+
+/** The box round a member, with its pipe's or board's thickness. */
+function boxOf(m: Member): Box {
+  const board = m.section.shape.kind === 'board';
+  const points = board ? boardCorners(m) : m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to];
+  const r = board ? 0 : thicknessMm(m.section) / 2;
+  const end = (pick: (...values: number[]) => number, by: number): Vec3 => [
+    pick(...points.map((p) => p[0])) + by,
+    pick(...points.map((p) => p[1])) + by,
+    pick(...points.map((p) => p[2])) + by,
+  ];
+  return [end(Math.min, -r), end(Math.max, r)];
+}
+const apart = ([a0, a1]: Box, [b0, b1]: Box): number =>
+  Math.max(...[0, 1, 2].map((k) => Math.max((b0[k] ?? 0) - (a1[k] ?? 0), (a0[k] ?? 0) - (b1[k] ?? 0))));
+
+function pointsBox(points: readonly Vec3[]): Box {
+  const at = (pick: (...values: number[]) => number): Vec3 => [
+    pick(...points.map((p) => p[0])),
+    pick(...points.map((p) => p[1])),
+    pick(...points.map((p) => p[2])),
+  ];
+  return [at(Math.min), at(Math.max)];
+}
+
+/** Pieces that do not hang together with the bed, the ground or one another, walking from piece to piece. */
+function floating(a: Assembly, wallTop: number): readonly string[] {
+  const boxes = [
+    ...a.members.map((m) => ({ tag: m.tag, box: boxOf(m) })),
+    ...a.panels.map((p) => ({ tag: p.tag, box: pointsBox(panelFaces(p).flat()) })),
+    ...a.blocks.map((b) => ({ tag: b.tag, box: [b.low, b.high] as Box })),
+  ];
+  const reached = new Set(boxes.filter(({ box }) => box[0][2] <= wallTop + 12).map((b) => b.tag));
+  for (let grown = true; grown;) {
+    grown = false;
+    for (const b of boxes)
+      if (!reached.has(b.tag) && boxes.some((other) => reached.has(other.tag) && apart(b.box, other.box) < 20)) {
+        reached.add(b.tag);
+        grown = true;
+      }
+  }
+  return boxes.filter((b) => !reached.has(b.tag)).map((b) => b.tag);
+}
+
+const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+const cross = (a: Vec3, b: Vec3): Vec3 => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+
+/**
+ * How deep two convex solids of eight corners run into one another, mm: separating axes from edges and their products.
+ * Source: S. Gottschalk, M. Lin, D. Manocha, OBBTree, SIGGRAPH 1996.
+ */
+function overlap(a: readonly Vec3[], b: readonly Vec3[]): number {
+  const edges = (c: readonly Vec3[]): Vec3[] =>
+    [
+      [0, 1],
+      [0, 2],
+      [0, 4],
+      [2, 6],
+      [3, 7],
+      [1, 5],
+      [4, 6],
+    ].flatMap(([i = 0, j = 0]) => (c[i] && c[j] ? [minus(c[i], c[j])] : []));
+  const [ea, eb] = [edges(a), edges(b)];
+  const axes = [
+    ...ea.flatMap((x) => ea.map((y) => cross(x, y))),
+    ...eb.flatMap((x) => eb.map((y) => cross(x, y))),
+    ...ea.flatMap((x) => eb.map((y) => cross(x, y))),
+  ].filter((x) => Math.hypot(...x) > 1e-3);
+  return Math.min(
+    ...axes.map((axis) => {
+      const length = Math.hypot(...axis);
+      const span = (c: readonly Vec3[]): [number, number] => {
+        const d = c.map((p) => dot(p, axis) / length);
+        return [Math.min(...d), Math.max(...d)];
+      };
+      const [a0, a1] = span(a);
+      const [b0, b1] = span(b);
+      return Math.min(a1 - b0, b1 - a0);
+    }),
+  );
+}
+
+describe.each(built)('$name', ({ o }) => {
+  const { assembly, site } = o;
+
+  test('nothing floats: every piece hangs together with the bed or the soil', () => {
+    expect(floating(assembly, site.bed.wall.heightMm)).toEqual([]);
+  });
+
+  test('boards do not run through one another', () => {
+    const boards = assembly.members.filter((m) => m.section.shape.kind === 'board');
+    for (const [i, a] of boards.entries())
+      for (const b of boards.slice(i + 1)) {
+        // Far apart boxes need no closer look.
+        if (apart(boxOf(a), boxOf(b)) > 0) continue;
+        const deep = overlap(boardCorners(a), boardCorners(b));
+        if (deep > 1.5)
+          throw new Error(`${a.tag} ${a.part} and ${b.tag} ${b.part} run ${deep.toFixed(1)} mm into one another`);
+      }
+  });
+
+  test('every piece is put in place in some step, and hours are the steps added up', () => {
+    const placed = new Set(assembly.steps.filter((s) => s.id !== 'cut').flatMap((s) => s.tags));
+    const pieces = [...assembly.members, ...assembly.panels, ...assembly.blocks, ...assembly.sheets];
+    expect(pieces.map((m) => m.tag).filter((tag) => !placed.has(tag))).toEqual([]);
+    expect(assembly.steps.reduce((sum, s) => sum + s.minutes, 0) / 60).toBeCloseTo(o.hours.value, 9);
+    for (const s of assembly.steps) {
+      expect(s.minutes).toBeGreaterThan(0);
+      expect(s.work.length).toBeGreaterThan(0);
+    }
+    expect(new Set(assembly.steps.map((s) => s.id)).size).toBe(assembly.steps.length);
+  });
+
+  test('the caution stands at the step it belongs to', () => {
+    const at = (id: string): string => assembly.steps.find((s) => s.id === id)?.cautions.join(' ') ?? '';
+    const pvc = assembly.members.some((m) => m.section.materialKey === 'pvc');
+    if (pvc) {
+      expect(at('cut')).toContain('PVC');
+      if (assembly.arches.some((x) => x.sprung)) expect(at('bend')).toContain('eye protection');
+    }
+    if (assembly.steps.some((s) => s.id === 'rods')) expect(at('rods')).toContain('buried lines');
+    if (assembly.steps.some((s) => s.id === 'hang')) expect(at('hang')).toContain('no child under a lid');
+    expect(assembly.steps.flatMap((s) => s.cautions).join(' ')).toContain('snow');
+  });
+
+  test('each view draws every kind of piece inside its bounds, each shape once', () => {
+    for (const view of ['end', 'side', 'plan'] as const) {
+      const shapes = drawAssembly(assembly, site.bed, site.survey, view);
+      const b = bounds(shapes);
+      expect(b.u1 - b.u0).toBeGreaterThan(300);
+      expect(shapes.some((s) => s.stuff === 'film' || s.stuff === 'glazing')).toBe(true);
+      expect(shapes.some((s) => s.stuff === 'wall')).toBe(true);
+      const keys = shapes.map((s) => s.stuff + JSON.stringify(s.points.map((p) => p.map(Math.round))));
+      expect(new Set(keys).size).toBe(keys.length);
+    }
+  });
+
+  test('typed dimensions measure what is drawn', () => {
+    for (const d of assembly.dimensions) {
+      if (d.side === 'leader') continue;
+      const a = flatten(d.from, d.view);
+      const b = flatten(d.to, d.view);
+      expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeCloseTo(d.valueMm, 3);
+    }
+  });
+});

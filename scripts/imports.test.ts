@@ -1,0 +1,51 @@
+/** No file reaches itself again through what it imports: neither as code nor as types. */
+import { readFileSync, readdirSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+
+const files = ['core', 'web', 'cli', 'server'].flatMap((top) =>
+  readdirSync(top, { recursive: true, encoding: 'utf8' })
+    .filter((f) => /\.tsx?$/.test(f) && !/\.test\.tsx?$/.test(f))
+    .map((f) => join(top, f)),
+);
+const known = new Set(files);
+
+/** What a file imports of the project. */
+export function importsOf(file: string, text: string): readonly string[] {
+  return [...text.matchAll(/(?:from|import)\s*\(?\s*'(\.[^']*)'/g)].flatMap(([, source = '']) => {
+    const at = join(dirname(file), source);
+    return [at, `${at}.ts`, `${at}.tsx`, join(at, 'index.ts')].filter((f) => known.has(f)).slice(0, 1);
+  });
+}
+
+/** The first circle there is, as the files on it; empty where there is none. */
+export function circle(imports: ReadonlyMap<string, readonly string[]>): readonly string[] {
+  const done = new Set<string>();
+  const walk = (file: string, path: readonly string[]): readonly string[] => {
+    const back = path.indexOf(file);
+    if (back >= 0) return path.slice(back);
+    if (done.has(file)) return [];
+    for (const next of imports.get(file) ?? []) {
+      const found = walk(next, [...path, file]);
+      if (found.length > 0) return found;
+    }
+    done.add(file);
+    return [];
+  };
+  for (const file of imports.keys()) {
+    const found = walk(file, []);
+    if (found.length > 0) return found;
+  }
+  return [];
+}
+
+test('no import circles', () => {
+  expect(files.length).toBeGreaterThan(150);
+  expect(circle(new Map(files.map((f) => [f, importsOf(f, readFileSync(f, 'utf8'))])))).toEqual([]);
+  // It sees one where there is one.
+  const round = new Map([
+    ['a', ['b']],
+    ['b', ['c']],
+    ['c', ['b']],
+  ]);
+  expect(circle(round)).toEqual(['b', 'c']);
+});

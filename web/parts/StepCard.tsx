@@ -1,0 +1,138 @@
+import type { Outline } from '../../core/outline';
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import type { Step } from '../../core/build/assembly/types';
+import { marginOf, ViewDrawing, useViewFrame } from '../drawing/ViewDrawing';
+import { MarkedPiece } from '../drawing/MarkedPiece';
+import { Said } from './Said';
+
+const Card = styled.article`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 1rem;
+  break-inside: avoid;
+  .of {
+    color: var(--quiet);
+    font-size: 0.9375rem;
+  }
+  h2 {
+    font-size: 1.5625rem;
+    line-height: 1.2;
+  }
+  ol {
+    list-style: decimal;
+    padding-left: 1.5rem;
+    display: grid;
+    gap: 0.5rem;
+    font-size: 1.125rem;
+  }
+  .caution {
+    padding: 0.8rem 1rem;
+    border-left: 6px solid var(--tight);
+    background: var(--caution);
+    font-size: 1.0625rem;
+    display: grid;
+    gap: 0.4rem;
+  }
+  .tools {
+    color: var(--quiet);
+  }
+  .checks li {
+    border-top: 1px solid var(--hair);
+  }
+  .checks label {
+    display: flex;
+    gap: 0.9rem;
+    align-items: center;
+    min-height: 3.2rem;
+    padding: 0.3rem 0;
+    font-size: 1.0625rem;
+    cursor: pointer;
+  }
+  .checks input {
+    width: 1.9rem;
+    height: 1.9rem;
+    flex: none;
+    accent-color: var(--ink);
+  }
+  figure {
+    max-width: 100%;
+    overflow: hidden;
+  }
+`;
+
+interface StepCardProps {
+  readonly outline: Outline;
+  readonly step: Step;
+  readonly number: number;
+  readonly of: number;
+  readonly width: number;
+  readonly done: readonly string[];
+  /** Ticks a check; without it the boxes are to be ticked on paper. */
+  readonly onTick?: (key: string, ticked: boolean) => void;
+}
+
+/** A check's name in the list of what is ticked. */
+export function checkKey(step: Step, index: number): string {
+  return `${step.id} ${index}`;
+}
+
+/** One step: the pieces in play, marks, work, cautions, checks. */
+export function StepCard({ outline: o, step, number, of, width, done, onTick }: StepCardProps): ReactNode {
+  const frame = useViewFrame(o, step.view);
+  const m = marginOf(o, step.view);
+  const scale = Math.min((width - m.left - m.right) / frame.widthMm, 210 / frame.heightMm);
+  const marked = o.assembly.members.filter((x) => step.tags.includes(x.tag) && x.marks.length > 0);
+  // Pieces that are marked alike are shown once.
+  const kinds = marked.filter(
+    (x, i) => marked.findIndex((y) => JSON.stringify(y.marks) === JSON.stringify(x.marks)) === i,
+  );
+  return (
+    <Card aria-label={step.title}>
+      <header>
+        <p className="of">
+          Step {number} of {of}, about {Math.max(5, Math.round(step.minutes / 5) * 5)} minutes
+        </p>
+        <h2>{step.title}</h2>
+      </header>
+      {step.id !== 'cut' && step.tags.length > 0 && (
+        <ViewDrawing outline={o} view={step.view} frame={frame} scale={scale} play={step.tags} />
+      )}
+      {step.id !== 'cut' && kinds.slice(0, 4).map((x) => <MarkedPiece key={x.tag} member={x} width={width} />)}
+      {step.cautions.length > 0 && (
+        <div className="caution" role="note" aria-label="Caution">
+          {step.cautions.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </div>
+      )}
+      <ol>
+        {step.work.map((line, i) => (
+          <li key={i}>
+            <Said phrase={line} />
+          </li>
+        ))}
+      </ol>
+      {step.tools.length > 0 && <p className="tools">Tools: {step.tools.join(', ')}.</p>}
+      {step.checks.length > 0 && (
+        <ul className="checks">
+          {step.checks.map((line, i) => (
+            <li key={i}>
+              <label>
+                <input
+                  type="checkbox"
+                  checked={done.includes(checkKey(step, i))}
+                  readOnly={!onTick}
+                  onChange={(e) => onTick?.(checkKey(step, i), e.target.checked)}
+                />
+                <span>
+                  <Said phrase={line} />
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Card>
+  );
+}
