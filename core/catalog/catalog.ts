@@ -6,11 +6,22 @@ import { LUMBER } from './lumber';
 import { MATERIALS } from './materials';
 import { PIPES } from './pipes';
 import { SHEETS } from './sheets';
+import { STRENGTHS } from './strengths';
 import { TOOLS } from './tools';
-import type { CoverMaterial, Fit, HardwareItem, Material, Section, SectionSpec, StiffSheet, Tool } from './types';
+import type {
+  CoverMaterial,
+  Fit,
+  HardwareItem,
+  Material,
+  Section,
+  SectionSpec,
+  StiffSheet,
+  Strength,
+  Tool,
+} from './types';
 
 /** Kinds of entry, in the order they are shown. */
-export const ENTRY_KINDS = ['bar', 'sheet', 'cover', 'item', 'material', 'fit', 'tool'] as const;
+export const ENTRY_KINDS = ['bar', 'sheet', 'cover', 'item', 'material', 'fit', 'joint', 'tool'] as const;
 export type EntryKind = (typeof ENTRY_KINDS)[number];
 
 /** The tables as they are written down, each in its own order, by key. */
@@ -21,6 +32,7 @@ export interface Entries {
   readonly item: ReadonlyMap<string, HardwareItem>;
   readonly material: ReadonlyMap<string, Material>;
   readonly fit: ReadonlyMap<string, Fit>;
+  readonly joint: ReadonlyMap<string, Strength>;
   readonly tool: ReadonlyMap<string, Tool>;
 }
 
@@ -40,6 +52,7 @@ export const SHIPPED_ENTRIES: Entries = {
   item: byKey(HARDWARE),
   material: byKey(MATERIALS),
   fit: byKey(FITS),
+  joint: byKey(STRENGTHS),
   tool: byKey(TOOLS),
 };
 
@@ -75,6 +88,9 @@ export const stiffSheet = (c: Catalog, key: string): StiffSheet => get(c.sheet, 
 export const hardwareItem = (c: Catalog, key: string): HardwareItem => get(c.item, 'hardware', key);
 /** The fit of a key. @throws when there is none. */
 export const fitOf = (c: Catalog, key: string): Fit => get(c.fit, 'fit', key);
+
+/** What a joint of a kind holds against lifting, N. @throws when there is none. */
+export const holdsN = (c: Catalog, key: string): number => get(c.joint, 'joint', key).holdsN;
 
 /** The bars that pass a test, in catalogue order. */
 export const sectionsWhere = (c: Catalog, test: (s: Section) => boolean): readonly Section[] =>

@@ -1,9 +1,10 @@
 /** What of the catalogue a gardener may change: every figure of every entry, by name. */
 import { MM_PER_INCH } from '../base/length';
-import type { CoverMaterial, Fit, HardwareItem, Material, SectionSpec, StiffSheet, Tool } from './types';
+import type { CoverMaterial, Fit, HardwareItem, Material, SectionSpec, StiffSheet, Strength, Tool } from './types';
 
 /** What a figure is measured in; lengths are kept in mm whatever they are shown in. */
-export type FigureUnit = 'mm' | 'kg/m³' | 'kg/m²' | 'GPa' | 'MPa' | 'part' | 'years' | '°C' | 'W/m²K' | 'piece' | 'm';
+export type FigureUnit =
+  'mm' | 'kg/m³' | 'kg/m²' | 'GPa' | 'MPa' | 'part' | 'years' | '°C' | 'W/m²K' | 'piece' | 'm' | 'N';
 
 /** One figure of one entry: what it is, what it is now, and the entry with another in its place. */
 export interface EntryFigure<T> {
@@ -138,6 +139,9 @@ const fitFigures = (f: Fit): readonly EntryFigure<Fit>[] => [
   ...field(f, 'mostMm', 'Most play', 'mm', [0.1, 10]),
 ];
 
+const jointFigures = (j: Strength): readonly EntryFigure<Strength>[] =>
+  field(j, 'holdsN', 'Holds against lifting', 'N', [1, 20000]);
+
 const toolFigures = (t: Tool): readonly EntryFigure<Tool>[] => field(t, 'kerfMm', 'Saw’s own width', 'mm', [0, 10]);
 
 /** The figures of an entry of each kind. */
@@ -148,5 +152,6 @@ export const FIGURES = {
   item: itemFigures,
   material: materialFigures,
   fit: fitFigures,
+  joint: jointFigures,
   tool: toolFigures,
 } as const;

@@ -147,3 +147,11 @@ export interface Fit {
   readonly mostMm: number;
   readonly source: string;
 }
+
+/** What one joint of a kind holds against lifting. */
+export interface Strength {
+  readonly key: string;
+  readonly name: string;
+  readonly holdsN: number;
+  readonly source: string;
+}

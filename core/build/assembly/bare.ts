@@ -1,9 +1,9 @@
-import type { Assembly } from './types';
+import type { Said } from './types';
 
 /** What most covers have none of; a family names only what it has. */
 export const BARE: Pick<
-  Assembly,
-  'panels' | 'blocks' | 'arches' | 'beams' | 'spans' | 'pushedRails' | 'sleeves' | 'moving' | 'contacts' | 'remarks'
+  Said,
+  'panels' | 'blocks' | 'arches' | 'beams' | 'spans' | 'pushedRails' | 'sleeves' | 'openings' | 'remarks'
 > = {
   panels: [],
   blocks: [],
@@ -12,7 +12,6 @@ export const BARE: Pick<
   spans: [],
   pushedRails: [],
   sleeves: [],
-  moving: [],
-  contacts: [],
+  openings: [],
   remarks: [],
 };

@@ -1,10 +1,10 @@
 import type { Vec3 } from '../../base/geometry';
-import type { Assembly, Member, Panel } from './types';
+import type { Member, Panel, Said } from './types';
 
 const OTHER = { left: 'right', right: 'left' } as const;
 
 /** The same assembly with its near and far sides changed over; a family builds one way and turns round when asked. */
-export function mirrored(a: Assembly, widthMm: number): Assembly {
+export function mirrored(a: Said, widthMm: number): Said {
   const point = ([x, y, z]: Vec3): Vec3 => [x, widthMm - y, z];
   const way = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
   const member = (m: Member): Member => ({
@@ -34,6 +34,12 @@ export function mirrored(a: Assembly, widthMm: number): Assembly {
       high: [b.high[0], widthMm - b.low[1], b.high[2]],
     })),
     sheets: a.sheets.map((s) => ({ ...s, faces: s.faces.map((f) => f.map(point)) })),
+    joints: a.joints.map((j) => ({ ...j, places: j.places.map(point) })),
+    openings: a.openings.map((o) => ({
+      ...o,
+      line: [point(o.line[0]), point(o.line[1])],
+      reachedFrom: o.reachedFrom === 'near' ? 'far' : o.reachedFrom === 'far' ? 'near' : o.reachedFrom,
+    })),
     under: a.under.map((p) => ({ y: widthMm - p.y, z: p.z })).reverse(),
     crop: { ...a.crop, rowYsMm: a.crop.rowYsMm.map((y) => widthMm - y).sort((p, q) => p - q) },
     dimensions: a.dimensions.map((d) => {

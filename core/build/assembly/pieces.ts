@@ -1,6 +1,6 @@
 import type { Section, StiffSheet } from '../../catalog/types';
 import { type Flat, type Vec3, add, area, cross, distance, scale } from '../../base/geometry';
-import type { EndCut, HardwareUse, Hole, Mark, Member, Panel } from './types';
+import type { EndCut, Hole, Mark, Member, Panel } from './types';
 
 interface Extras {
   readonly ends?: readonly [EndCut, EndCut];
@@ -41,15 +41,9 @@ export function piece(
   };
 }
 
-/** A count of hardware at a joint; drop those of nothing with `some`. */
-export function use(itemKey: string, count: number, joint: string): HardwareUse {
-  return { itemKey, count, joint };
-}
-
-/** The uses that there are any of. */
-export function some(uses: readonly HardwareUse[]): readonly HardwareUse[] {
-  return uses.filter((u) => u.count > 0);
-}
+/** Both ends of straight pieces, one after the other. */
+export const endsOf = (pieces: readonly Member[]): readonly Vec3[] =>
+  pieces.flatMap((m) => (m.shape.kind === 'straight' ? [m.shape.from, m.shape.to] : []));
 
 /** An upright or lying rectangle of sheet. */
 export function rectangle(

@@ -161,7 +161,7 @@ export interface SleeveJoint {
   readonly where: string;
 }
 
-/** A part that a person lifts. */
+/** A part that a person lifts; worked out of the openings. */
 export interface MovingPart {
   readonly name: string;
   readonly memberTags: readonly string[];
@@ -173,12 +173,67 @@ export interface MovingPart {
   /** How many people the gardener means to lift it with. */
   readonly people: 1 | 2;
   /** Of a hinged part: its size along the hinge and from hinge to handle, and what holds it. */
-  readonly hung?: {
-    readonly alongMm: number;
-    readonly reachMm: number;
-    readonly latches: number;
-    readonly stays: number;
-    readonly opener: Opener | undefined;
+  readonly hung?: Hung;
+}
+
+/** So many fastenings of one kind, and what one holds, N. */
+export interface Fastening {
+  readonly count: number;
+  readonly eachN: number;
+}
+
+/** How a hinged part hangs. */
+export interface Hung {
+  readonly alongMm: number;
+  readonly reachMm: number;
+  readonly latches: Fastening;
+  readonly stays: Fastening;
+  readonly opener: Opener | undefined;
+}
+
+/**
+ * What is joined to what, by what kind of joint, and where. Hardware, hold-downs, guarded edges, tools, minutes and cautions are
+ * worked out of joints; nothing else lists them.
+ */
+export interface Joint {
+  readonly id: string;
+  /** Its kind, among those of build/joints. */
+  readonly kind: string;
+  /** In the words of a shopping list: "Hoop feet to the rails". */
+  readonly where: string;
+  /** The pieces it joins, by tag. */
+  readonly tags: readonly string[];
+  /** Where each of them is, mm; for those that run along a line, the places of their fixings. */
+  readonly places: readonly Vec3[];
+  /** How many, where that is not the number of places: metres of what runs, or things put somewhere. */
+  readonly count?: number;
+  /** What the kind asks beside: which screw, how many each. */
+  readonly with?: Readonly<Record<string, string | number>>;
+  /** The question that asks for their number, where one does. */
+  readonly ask?: string;
+}
+
+/** What moves: for a hand, for air, or to be carried away. */
+export interface Opening {
+  readonly name: string;
+  readonly by: 'skirt' | 'lid' | 'lift-off' | 'flap' | 'vent' | 'louvre' | 'door' | 'roll-up' | 'crown';
+  /** The pieces that move, by tag. */
+  readonly tags: readonly string[];
+  /** The line it turns about, or the path it is moved along, mm. */
+  readonly line: readonly [Vec3, Vec3];
+  /** How far: degrees about the line, or mm along it. */
+  readonly travel: { readonly deg: number } | { readonly mm: number };
+  /** Joints that hold it shut, and open, by id. */
+  readonly shut: readonly string[];
+  readonly open: readonly string[];
+  /** From where a hand reaches in through it; none where it is for air alone. */
+  readonly reachedFrom: 'near' | 'far' | 'both sides' | 'ends' | 'inside' | 'none';
+  /** A net keeps insects and animals out while it is open. */
+  readonly screened: boolean;
+  /** What a person lifts to open it or to take it away; nothing where it moves by itself or weighs nothing. */
+  readonly lift?: Pick<MovingPart, 'motion' | 'extraKg' | 'people'> & {
+    /** Of a hinged one: its size, and what opens it by itself. */
+    readonly hung?: Pick<Hung, 'alongMm' | 'reachMm' | 'opener'>;
   };
 }
 
@@ -225,9 +280,11 @@ export interface Enclosure {
   readonly heightM: number;
 }
 
+export type FootingOn = 'wall' | 'inside the wall' | 'soil' | 'ground';
+
 /** How the cover stands, and what holds it down. */
 export interface Footing {
-  readonly on: 'wall' | 'inside the wall' | 'soil' | 'ground';
+  readonly on: FootingOn;
   /** A stiff frame that must sit down flat and square. */
   readonly stiff: boolean;
   /** Outside of what sits down, mm. */
@@ -253,12 +310,21 @@ export interface Contact {
 /** How a sheet is fastened along its long sides. */
 export type Fixing = 'weights' | 'clips' | 'battens' | 'channel' | 'staples';
 
-/** How warm air is let out. */
-export interface Airing {
-  readonly by: 'skirt' | 'lid' | 'flaps' | 'vents' | 'opener' | 'door' | 'roll-up sides' | 'crown';
+/** How warm air is let out; worked out of the openings. */
+export interface Ventilation {
+  readonly by: Opening['by'] | 'opener' | 'none';
   /** A net keeps insects and animals out while it is open. */
   readonly screened: boolean;
 }
+
+/** What a family says: everything else of an assembly is worked out of it, once for all families. */
+export interface Said extends Omit<Assembly, 'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'steps'> {
+  readonly footing: Omit<Footing, 'holdDowns'>;
+  readonly steps: readonly SaidStep[];
+}
+
+/** A step as a family says it: tools, cautions and minutes of its joints are added. */
+export type SaidStep = Omit<Step, 'takes'>;
 
 /** Everything that stands over one bed; all drawings, lists and figures come from this alone. */
 export interface Assembly {
@@ -266,6 +332,9 @@ export interface Assembly {
   readonly sheets: readonly SheetPart[];
   readonly panels: readonly Panel[];
   readonly blocks: readonly Block[];
+  readonly joints: readonly Joint[];
+  readonly openings: readonly Opening[];
+  /** Counted from the joints, and from what is bought whole. */
   readonly hardware: readonly HardwareUse[];
   readonly arches: readonly ArchRow[];
   readonly beams: readonly BeamRow[];
@@ -280,7 +349,7 @@ export interface Assembly {
   readonly footing: Footing;
   readonly contacts: readonly Contact[];
   readonly fixing: Fixing;
-  readonly airing: Airing;
+  readonly ventilation: Ventilation;
   readonly crop: CropLine;
   readonly enclosure: Enclosure;
   readonly dimensions: readonly Dimension[];
@@ -297,6 +366,10 @@ export interface Step {
   /** The view that shows it best, and the pieces in play. */
   readonly view: View;
   readonly tags: readonly string[];
+  /** The joints made in it, by id. */
+  readonly joints: readonly string[];
+  /** What it takes of the list: counted from its joints. */
+  readonly takes: readonly HardwareUse[];
   readonly work: readonly Phrase[];
   readonly tools: readonly string[];
   readonly checks: readonly Phrase[];

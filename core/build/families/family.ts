@@ -1,4 +1,5 @@
 /** A family from its declarations: schema, first answers, questions, setters; and its recipe. */
+import { assembled } from '../joints/derive';
 import { withExtra } from '../parts/extra';
 import type { Extra } from '../answers/place';
 import { z } from 'zod';
@@ -6,7 +7,7 @@ import { issueFaults } from '../../base/issues';
 import { type Result, fail, ok } from '../../base/result';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { BuildSite } from '../../site/buildSite';
-import type { Assembly } from '../assembly/types';
+import type { Assembly, Said } from '../assembly/types';
 import type { Answers, Asked, At, Change, Chosen, Declared, Question } from '../answers/asked';
 
 /** What a family says of itself. */
@@ -20,7 +21,7 @@ export interface Recipe<D extends Declared> {
   readonly answers: D;
   /** Other answers that follow when one is set; `id` is the one that was. */
   readonly settle?: (answers: Answers, id: string, site: BuildSite) => Answers;
-  readonly assemble: (chosen: Chosen<D>, site: BuildSite) => Result<Assembly>;
+  readonly assemble: (chosen: Chosen<D>, site: BuildSite) => Result<Said>;
 }
 
 /** A parametric recipe: from a bed and the gardener's answers to an assembly. Nothing after it asks which family it was. */
@@ -169,7 +170,7 @@ export function family<D extends Declared>(recipe: Recipe<D>): Family {
       const chosen = Object.fromEntries(declared.map(([id, a]) => [id, a.chosen(kept[id], site.catalog)]));
       const built = recipe.assemble(chosen as Chosen<D>, site);
       // Extra warmth goes into any cover, so it is put in once for all.
-      return built.ok ? possible(withExtra(built.value, kept['extra'] as Extra)) : built;
+      return built.ok ? possible(assembled(withExtra(built.value, kept['extra'] as Extra), site.catalog)) : built;
     },
   };
 }

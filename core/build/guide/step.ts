@@ -1,7 +1,9 @@
 import { thicknessMm } from '../../catalog/sections';
-import type { HardwareUse, Member, Step } from '../assembly/types';
+import type { Joint, Member, SaidStep } from '../assembly/types';
+import { KINDS, type KindKey } from '../joints';
+import { countOfJoint } from '../joints/kind';
 import { type Phrase, amount } from '../../base/figure';
-import { CAUTIONS } from './cautions';
+import { CAUTIONS } from '../joints/cautions';
 import { sayTags } from './tags';
 
 /** Minutes of unhurried work by one person; the sum of the steps is the time to build. */
@@ -17,11 +19,33 @@ export const MINUTES = {
   paint: 20,
 } as const;
 
-type StepParts = Pick<Step, 'id' | 'title' | 'view' | 'tags' | 'work' | 'minutes'> & Partial<Step>;
+type StepParts = Pick<SaidStep, 'id' | 'title' | 'view' | 'tags' | 'work' | 'minutes'> &
+  Partial<Omit<SaidStep, 'joints'>> & {
+    /** The joints made in it. */
+    readonly joints?: readonly Joint[];
+  };
 
-/** A step, with nothing where nothing is said. */
-export function step(parts: StepParts): Step {
-  return { tools: [], checks: [], cautions: [], ...parts };
+/** A step, with nothing where nothing is said; its tools, cautions and minutes are beside those of its joints. */
+export function step({ joints = [], ...parts }: StepParts): SaidStep {
+  return { tools: [], checks: [], cautions: [], ...parts, joints: joints.map((j) => j.id) };
+}
+
+/** How many of a kind there are among joints. */
+export const countKind = (joints: readonly Joint[], kind: KindKey): number =>
+  joints.filter((j) => j.kind === kind).reduce((sum, j) => sum + countOfJoint(j), 0);
+
+/** Joints of so many kinds, by id: what one step makes of all there are. */
+export const ofKinds = (joints: readonly Joint[], ...kinds: readonly KindKey[]): readonly Joint[] =>
+  joints.filter((j) => (kinds as readonly string[]).includes(j.kind));
+
+/** Joints by their ids, and those that begin with one: 'splices' for every splice. */
+export const named = (joints: readonly Joint[], ...ids: readonly string[]): readonly Joint[] =>
+  joints.filter((j) => ids.some((id) => j.id === id || j.id.startsWith(`${id} `)));
+
+/** A number with its noun, as the kind of joint calls it: 2 hinges, 1 latch, no stays. */
+export function sayCount(count: number, kind: KindKey): string {
+  const [one, many] = KINDS[kind].name;
+  return count === 0 ? `no ${many}` : `${count} ${count === 1 ? one : many}`;
 }
 
 /** Pieces by their tags, as a person says them. */
@@ -30,7 +54,7 @@ export function tagList(members: readonly Member[]): string {
 }
 
 /** First of all: cut every piece to the cut list and write its tag on it. */
-export function cutStep(members: readonly Member[]): Step {
+export function cutStep(members: readonly Member[]): SaidStep {
   const boards = members.filter((m) => m.section.shape.kind === 'board');
   const pipes = members.filter((m) => m.section.materialKey === 'pvc');
   const treated = members.some((m) => m.section.materialKey === 'treated');
@@ -56,7 +80,12 @@ export function cutStep(members: readonly Member[]): Step {
 }
 
 /** Bend the hoops in, from one end to the other. */
-export function bendStep(hoops: readonly Member[], spacingMm: number, how: readonly Phrase[], fixings: number): Step {
+export function bendStep(
+  hoops: readonly Member[],
+  spacingMm: number,
+  how: readonly Phrase[],
+  joints: readonly Joint[],
+): SaidStep {
   const pipe = hoops[0] ? hoops[0].section.name : 'pipe';
   return step({
     id: 'bend',
@@ -70,12 +99,14 @@ export function bendStep(hoops: readonly Member[], spacingMm: number, how: reado
       ['Every crown at one height along a string'],
     ],
     cautions: [CAUTIONS.bend],
-    minutes: hoops.length * (MINUTES.bend + MINUTES.place) + fixings * MINUTES.fixing,
+    joints,
+    minutes: hoops.length * (MINUTES.bend + MINUTES.place),
   });
 }
 
 /** Fix the ridge under the crowns. */
-export function ridgeStep(ridge: readonly Member[], fixings: number, roped: boolean): Step {
+export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[]): SaidStep {
+  const roped = ridge.length === 0;
   return step({
     id: 'ridge',
     title: roped ? 'Tie the ridge rope' : 'Fix the ridge',
@@ -90,18 +121,20 @@ export function ridgeStep(ridge: readonly Member[], fixings: number, roped: bool
           [`Mark ${tagList(ridge)} from the tape end as drawn and hold it under the crowns.`],
           ['Fix the end hoops first, then the ones between, each at its own mark.'],
         ],
-    tools: roped ? ['knife'] : ['drill', 'level'],
+    tools: roped ? [] : ['level'],
     checks: [['The ridge is level and every hoop upright']],
-    minutes: MINUTES.start + ridge.length * MINUTES.place + fixings * MINUTES.fixing,
+    joints,
+    minutes: MINUTES.start + ridge.length * MINUTES.place,
   });
 }
 
 /** Paints or tapes the pipe where film will lie on it; nothing where neither is used. */
-export function guardSteps(hoops: readonly Member[], hardware: readonly HardwareUse[]): readonly Step[] {
-  const used = (key: string): boolean => hardware.some((h) => h.itemKey === key);
+export function guardSteps(hoops: readonly Member[], guard: readonly Joint[]): readonly SaidStep[] {
+  const how = guard[0]?.with?.['how'];
   const od = hoops[0] ? thicknessMm(hoops[0].section) : 0;
-  if (!used('paint') && !used('pipe-tape')) return [];
-  const tape = used('pipe-tape');
+  // Bare pipe has its joint too, which says that it is bare: it belongs to no work.
+  if (how !== 'paint' && how !== 'tape') return [];
+  const tape = how === 'tape';
   return [
     step({
       id: 'paint',
@@ -118,6 +151,7 @@ export function guardSteps(hoops: readonly Member[], hardware: readonly Hardware
             ],
       ],
       tools: tape ? ['knife'] : ['brush'],
+      joints: guard,
       minutes: tape ? 5 + 3 * hoops.length : MINUTES.paint,
     }),
   ];

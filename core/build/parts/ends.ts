@@ -1,8 +1,10 @@
 import type { StiffSheet } from '../../catalog/types';
 import { MM_PER_INCH } from '../../base/length';
 import { inPlace } from '../assembly/pieces';
-import { type Flat, type Point2, outlineSize } from '../../base/geometry';
-import type { Panel } from '../assembly/types';
+import { type Flat, type Point2, type Vec3, outlineSize } from '../../base/geometry';
+import type { Joint, Member, Opening, Panel } from '../assembly/types';
+import { evenly, joint } from '../joints';
+import { clipPlaces } from './framedSheet';
 
 /** A plywood end of a cover, cut to the true curve of what the sheet lies on. */
 export interface EndSite {
@@ -145,4 +147,79 @@ function touches(outline: readonly Flat[], page: TemplatePage, w: number, h: num
 export function panelReach(p: Panel): readonly [number, number] {
   const x = inPlace(p, [0, 0])[0];
   return [x, x + p.sheet.thicknessMm];
+}
+
+interface PlywoodFixing {
+  readonly edge: 'guarded' | 'bare';
+  readonly widthMm: number;
+  /** Length of the curved edge. */
+  readonly curveMm: number;
+  /** What straps the end hoop to the plywood, and how many an end. */
+  readonly kind: 'strap' | 'uStrap';
+  readonly eachEnd: number;
+}
+
+/** Plywood ends screwed to their end boards, the end hoops strapped to them, and their edges guarded or bare. */
+export function plywoodJoints(
+  panels: readonly Panel[],
+  endBoards: readonly Member[],
+  endHoops: readonly Member[],
+  f: PlywoodFixing,
+): readonly Joint[] {
+  if (panels.length === 0) return [];
+  const edges = panels.flatMap((p) => p.outline.map((c) => inPlace(p, c)));
+  const foot = panels.flatMap((p) => {
+    const us = p.outline.map((c) => c[0]);
+    const low = Math.min(...p.outline.map((c) => c[1]));
+    return evenly(inPlace(p, [Math.min(...us), low]), inPlace(p, [Math.max(...us), low]), Math.ceil(f.widthMm / 200));
+  });
+  return [
+    ...joint('buttScrew', 'plywood', 'Plywood to the end boards', [...panels, ...endBoards], foot, {
+      with: { screw: 'screw-1-5/8', each: 1 },
+    }),
+    ...joint(
+      f.kind,
+      'end hoops',
+      'End hoops to the plywood',
+      [...panels, ...endHoops],
+      clipPlaces(endHoops, f.eachEnd),
+      {
+        with: { holds: 'nothing' },
+      },
+    ),
+    ...joint('edgeGuard', 'edges guarded', 'Over both plywood edges', panels, edges, {
+      count: Math.ceil((2 * f.curveMm) / 1000),
+      with: { how: f.edge },
+    }),
+  ];
+}
+
+/** A flap or a louvre in every opening of the ends. */
+export function ventJoints(panels: readonly Panel[], kind: 'ventFlap' | 'louvre'): readonly Joint[] {
+  return joint(kind, 'vents', 'In the openings of the ends', panels, panels.flatMap(ventMiddles));
+}
+
+function ventMiddles(p: Panel): readonly Vec3[] {
+  return p.openings.map((o) => {
+    const [us, vs] = [o.map((c) => c[0]), o.map((c) => c[1])];
+    return inPlace(p, [(Math.min(...us) + Math.max(...us)) / 2, (Math.min(...vs) + Math.max(...vs)) / 2]);
+  });
+}
+
+/** Vents in the ends as openings: for air alone, and louvres by themselves. */
+export function ventOpenings(panels: readonly Panel[], kind: 'vents' | 'louvres' | 'none'): readonly Opening[] {
+  return panels.flatMap((p) =>
+    ventMiddles(p).map((at, i): Opening => ({
+      name: kind === 'louvres' ? 'Louvre' : 'Vent',
+      by: kind === 'louvres' ? 'louvre' : 'vent',
+      tags: [p.tag],
+      line: [at, [at[0], at[1] + 100, at[2]]],
+      travel: { deg: 80 },
+      shut: ['vents'],
+      open: [],
+      reachedFrom: 'none',
+      screened: false,
+      ...(i > 0 && { name: `Vent ${i + 1}` }),
+    })),
+  );
 }

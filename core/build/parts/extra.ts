@@ -1,8 +1,8 @@
+import { joint } from '../joints';
 import type { Phrase } from '../../base/figure';
 import type { Extra } from '../answers/place';
-import { some, use } from '../assembly/pieces';
-import type { Assembly, HardwareUse, Step } from '../assembly/types';
-import { CAUTIONS } from '../guide/cautions';
+import type { Said } from '../assembly/types';
+import { CAUTIONS } from '../joints/cautions';
 import { step } from '../guide/step';
 
 /** A jug of four litres for each so much of floor, m2. */
@@ -20,24 +20,38 @@ const WORK: Readonly<Record<Exclude<Extra, 'none'>, Phrase>> = {
   straw: ['Heap straw against the walls outside, as high as the bed, and keep it dry under a board.'],
 };
 
-/** The assembly with its extra warmth: what it takes, and a step that puts it there. Degrees are not reckoned. */
-export function withExtra(a: Assembly, extra: Extra): Assembly {
+/** What is bought for it, how many by the floor and the walls, and where it goes. */
+const THINGS: Readonly<
+  Record<Extra, { readonly item: string; readonly count: (a: Said) => number; readonly where: string } | undefined>
+> = {
+  none: undefined,
+  stones: undefined,
+  jugs: {
+    item: 'water-jug',
+    count: (a) => Math.max(2, Math.ceil(a.enclosure.floorM2 / FLOOR_A_JUG)),
+    where: 'Along the side away from the sun',
+  },
+  blanket: { item: 'blanket', count: (a) => Math.ceil(a.enclosure.floorM2 / 3), where: 'Over the cover at night' },
+  lights: {
+    item: 'string-lights',
+    count: (a) => Math.ceil(a.footing.lengthMm / 3000),
+    where: 'Inside, clear of the film',
+  },
+  straw: {
+    item: 'straw-bale',
+    count: (a) => Math.ceil((a.footing.lengthMm + a.footing.widthMm) / 2000),
+    where: 'Shaken out against the walls',
+  },
+};
+
+/** The cover with its extra warmth: what it takes, and a step that puts it there. Degrees are not reckoned. */
+export function withExtra(a: Said, extra: Extra): Said {
   if (extra === 'none') return a;
-  const hardware: readonly HardwareUse[] = some([
-    use(
-      'water-jug',
-      extra === 'jugs' ? Math.max(2, Math.ceil(a.enclosure.floorM2 / FLOOR_A_JUG)) : 0,
-      'Along the side away from the sun',
-    ),
-    use('blanket', extra === 'blanket' ? Math.ceil(a.enclosure.floorM2 / 3) : 0, 'Over the cover at night'),
-    use('string-lights', extra === 'lights' ? Math.ceil(a.footing.lengthMm / 3000) : 0, 'Inside, clear of the film'),
-    use(
-      'straw-bale',
-      extra === 'straw' ? Math.ceil((a.footing.lengthMm + a.footing.widthMm) / 2000) : 0,
-      'Shaken out against the walls',
-    ),
-  ]);
-  const put: Step = step({
+  const thing = THINGS[extra];
+  const joints = thing
+    ? joint('put', 'extra warmth', thing.where, [], [], { count: thing.count(a), with: { item: thing.item } })
+    : [];
+  const put = step({
     id: 'extra',
     title: 'Put the extra warmth in',
     view: 'end',
@@ -45,7 +59,8 @@ export function withExtra(a: Assembly, extra: Extra): Assembly {
     work: [WORK[extra], ['How many degrees it buys depends on the night: read a thermometer with it and without.']],
     checks: [['Nothing of it touches the film']],
     cautions: extra === 'lights' ? [CAUTIONS.heat] : [],
+    joints,
     minutes: 15,
   });
-  return { ...a, hardware: [...a.hardware, ...hardware], steps: [...a.steps, put] };
+  return { ...a, joints: [...a.joints, ...joints], steps: [...a.steps, put] };
 }

@@ -1,10 +1,11 @@
+import { joint, spread } from '../joints';
 import type { Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import type { Vec3 } from '../../base/geometry';
 import { boardShape, thicknessMm } from '../../catalog/sections';
-import { piece } from '../assembly/pieces';
-import { straightRun } from '../assembly/runs';
-import type { HardwareUse, Member } from '../assembly/types';
+import { endsOf, piece } from '../assembly/pieces';
+import { straightRun } from '../joints/runs';
+import type { Joint, Member } from '../assembly/types';
 
 const BATTEN = '1x2';
 const TIE = '1x4';
@@ -20,6 +21,8 @@ export interface FrameChoices {
   readonly crossTies: number;
   /** Battens over the cover along both rails. */
   readonly battens: boolean;
+  /** The screw of its corners, and how many each. */
+  readonly corner: { readonly screw: string; readonly each: number };
 }
 
 /** Where the frame stands and what it must leave room for, mm. */
@@ -49,7 +52,10 @@ export interface Frame {
   readonly ties: readonly Member[];
   readonly battens: readonly Member[];
   readonly crossBoards: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
+  /** Its corners, ties, boards across the soil and spliced rails, screwed. */
+  readonly joints: readonly Joint[];
+  /** Screws through the battens, where there are any. */
+  readonly battening: readonly Joint[];
 }
 
 /**
@@ -122,12 +128,35 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
   const crossBoards = s.openEnds.map((x, i) =>
     piece(`C${i + 1}`, 'Board across the soil', crossBoard, [x, s.inside.fromY, below], [x, s.inside.toY, below], up),
   );
+  const corners = [x0 + t / 2, x1 - t / 2].flatMap((x) => [y0 + t / 2, y1 - t / 2].map((y): Vec3 => [x, y, z]));
+  const rails = [...front.members, ...back.members];
   return {
     rails: [...front.members, ...back.members],
     endBoards,
     ties,
     battens,
     crossBoards,
-    hardware: [...front.hardware, ...back.hardware],
+    joints: [
+      ...joint('buttScrew', 'corners', `Frame corners, ${a.corner.each} each`, [...rails, ...endBoards], corners, {
+        with: a.corner,
+      }),
+      ...joint('buttScrew', 'cross ties', 'Cross ties, two screws an end', [...ties, ...rails], endsOf(ties)),
+      ...joint(
+        'buttScrew',
+        'boards across',
+        'Board across the soil, two screws an end',
+        crossBoards,
+        endsOf(crossBoards),
+      ),
+      ...front.joints,
+      ...back.joints,
+    ],
+    battening: batteningOf(battens, rails),
   };
+}
+
+/** Screws along battens, one every 300 mm and one at each end. */
+export function batteningOf(battens: readonly Member[], onto: readonly Member[]): readonly Joint[] {
+  const places = battens.flatMap((b) => (b.shape.kind === 'straight' ? spread(b.shape.from, b.shape.to, 300) : []));
+  return joint('batten', 'battens', 'Cover battens, one every 300 mm', [...battens, ...onto], places);
 }

@@ -1,16 +1,21 @@
-import { countOf } from '../answers/skin';
 import type { Frame } from './frame';
-import type { Fixing, HardwareUse, Member, Panel, SheetPart, Step } from '../assembly/types';
+import type { Fixing, Joint, Member, Panel, SaidStep, SheetPart } from '../assembly/types';
 import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
 import { type Phrase, amount } from '../../base/figure';
-import { CAUTIONS } from '../guide/cautions';
+import { CAUTIONS } from '../joints/cautions';
 import { MINUTES, step, tagList } from '../guide/step';
 
 export const tagsOf = (pieces: readonly { readonly tag: string }[]): readonly string[] => pieces.map((p) => p.tag);
 
 /** Marks both long rails side by side, and drills what the feet need. */
-export function markRailsStep(frame: Frame, hoops: readonly Member[], lay: Phrase, drill: Phrase, tool: string): Step {
+export function markRailsStep(
+  frame: Frame,
+  hoops: readonly Member[],
+  lay: Phrase,
+  drill: Phrase,
+  tool: string,
+): SaidStep {
   return step({
     id: 'mark',
     title: 'Mark both long rails',
@@ -24,7 +29,7 @@ export function markRailsStep(frame: Frame, hoops: readonly Member[], lay: Phras
 }
 
 /** Screws the frame together, square and flat. */
-export function frameStep(frame: Frame, corners: readonly Phrase[], hardware: readonly HardwareUse[]): Step {
+export function frameStep(frame: Frame, corners: readonly Phrase[]): SaidStep {
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   return step({
     id: 'frame',
@@ -35,14 +40,15 @@ export function frameStep(frame: Frame, corners: readonly Phrase[], hardware: re
       ...corners,
       ...(frame.ties.length > 0 ? [[`Screw ${tagList(frame.ties)} between the rails beside their hoops.`]] : []),
     ],
-    tools: ['drill, 1/8 bit', 'driver', 'tape'],
+    tools: ['tape'],
     checks: [
       ['Both diagonals of the frame equal'],
       ['It lies flat without rocking'],
       ['It measures ', amount(frame.rails[0]?.lengthMm ?? 0, 'length'), ' along the front'],
     ],
-    minutes:
-      boards.length * MINUTES.place + (countOf(hardware, 'screw-3') + 4 * frame.ties.length) * MINUTES.fixing * 2,
+    // The board across the soil is set with the frame on its bed.
+    joints: frame.joints.filter((j) => j.id !== 'boards across'),
+    minutes: boards.length * MINUTES.place,
   });
 }
 
@@ -52,12 +58,12 @@ export interface CoverWork {
   readonly battens: readonly Member[];
   readonly fastening: readonly Phrase[];
   readonly ends: Phrase;
-  readonly hardware: readonly HardwareUse[];
+  /** What fastens it. */
+  readonly joints: readonly Joint[];
 }
 
 /** Stretches the cover over the frame and fastens it. */
-export function coverFrameStep(c: CoverWork): Step {
-  const count = (key: string): number => countOf(c.hardware, key);
+export function coverFrameStep(c: CoverWork): SaidStep {
   const film = c.sheets.some((s) => s.cover.kind === 'film');
   return step({
     id: 'cover',
@@ -74,13 +80,11 @@ export function coverFrameStep(c: CoverWork): Step {
       ...c.fastening,
       c.ends,
     ],
-    tools: ['rasp', 'stapler', 'driver', 'knife'],
+    tools: ['rasp', 'knife'],
     checks: [['The cover is tight as a drum and no metal touches it']],
     cautions: [CAUTIONS.windyFilm, CAUTIONS.knife],
-    minutes:
-      c.sheets.length * MINUTES.sheet +
-      c.battens.length * MINUTES.place +
-      (count('staple') / 4 + count('screw-1-5/8')) * MINUTES.fixing,
+    joints: c.joints,
+    minutes: c.sheets.length * MINUTES.sheet + c.battens.length * MINUTES.place,
   });
 }
 
@@ -118,7 +122,7 @@ export function packerWork(survey: Survey): readonly Phrase[] {
 }
 
 /** Saws plywood to the true curve from its template, and its vents. */
-export function plywoodStep(panels: readonly Panel[], how: readonly Phrase[]): Step {
+export function plywoodStep(panels: readonly Panel[], how: readonly Phrase[], joints: readonly Joint[]): SaidStep {
   const openings = panels.reduce((sum, p) => sum + p.openings.length, 0);
   return step({
     id: 'ends',
@@ -131,9 +135,10 @@ export function plywoodStep(panels: readonly Panel[], how: readonly Phrase[]): S
       ...(openings > 0 ? [['Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.']] : []),
       ...how,
     ],
-    tools: ['jigsaw', 'drill, 3/8 bit', 'rasp', 'driver'],
+    tools: ['jigsaw', 'drill, 3/8 bit', 'rasp'],
     checks: [['The curve lies under the end hoop all along']],
     cautions: [CAUTIONS.saw],
-    minutes: MINUTES.start + panels.length * 25 + openings * 10,
+    joints,
+    minutes: MINUTES.start + panels.length * 25,
   });
 }

@@ -1,8 +1,9 @@
+import { joint, spread } from '../joints';
 import type { CoverMaterial } from '../../catalog/types';
 import { MM_PER_INCH } from '../../base/length';
-import { type Point2, pathLength, sweptFaces } from '../../base/geometry';
+import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
 import { PULL_MM } from './hoopFrame';
-import type { SheetPart } from '../assembly/types';
+import type { Fixing, Joint, Member, Opening, SheetPart } from '../assembly/types';
 
 const inch = (x: number): number => x * MM_PER_INCH;
 
@@ -65,4 +66,113 @@ export function endSheets(a: SheetChoice, c: FramedCover): readonly SheetPart[] 
     ],
     faces: [face],
   }));
+}
+
+/** What a cover's long edges are fastened along: the rails, mm. */
+export interface Fastened {
+  readonly sheets: readonly SheetPart[];
+  readonly rails: readonly Member[];
+  readonly hoops: readonly Member[];
+  /** Screws through the battens, where there are battens. */
+  readonly battening: readonly Joint[];
+  readonly cover: FramedCover;
+  /** Height of the fastening, and how far out it lies, mm. */
+  readonly railZ: number;
+  readonly y0: number;
+  /** Staples across the ends as well: their length, mm; 0 for none. */
+  readonly endStaplesMm: number;
+  /** The screw of the channel. */
+  readonly channelScrew?: 'tek-screw' | 'screw-1';
+}
+
+/** How a cover is fastened along its rails, by the school chosen; staples hold it until that is done. */
+export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): readonly Joint[] {
+  const { x0, x1, lengthMm, widthMm } = f.cover;
+  const sides = [f.y0, f.y0 + widthMm].map((y): readonly [Vec3, Vec3] => [
+    [x0, y, f.railZ],
+    [x1, y, f.railZ],
+  ]);
+  const pieces = [...f.sheets, ...f.rails];
+  const staples = 2 * Math.ceil(lengthMm / 150) + Math.ceil(f.endStaplesMm / 100);
+  const places = sides.flatMap(([from, to]) => spread(from, to, 300));
+  const along =
+    fixing === 'clips'
+      ? []
+      : joint('staple', 'staples', 'Cover at the rails, until it is fastened', pieces, places, { count: staples });
+  switch (fixing) {
+    case 'battens':
+      return [...along, ...f.battening];
+    case 'channel':
+      return [
+        ...along,
+        ...joint('channel', 'channel', 'Along both rails', pieces, places, {
+          count: Math.ceil((2 * lengthMm) / 1000),
+          with: { screw: f.channelScrew ?? 'tek-screw' },
+        }),
+      ];
+    case 'clips':
+      return joint(
+        'clip',
+        'clips',
+        'Cover to the hoops, a sleeve under each',
+        [...f.sheets, ...f.hoops],
+        clipPlaces(f.hoops, 4),
+      );
+    case 'staples':
+      return along;
+  }
+}
+
+/** Places over each hoop, evenly along it. */
+export function clipPlaces(hoops: readonly Member[], eachHoop: number): readonly Vec3[] {
+  return hoops.flatMap((m) => {
+    const points = m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to];
+    return Array.from(
+      { length: eachHoop },
+      (_, i) => points[Math.round(((i + 0.5) / eachHoop) * (points.length - 1))],
+    ).flatMap((p) => (p ? [p] : []));
+  });
+}
+
+/** End flaps hang from the end hoops on clips and lie weighted on the ground: two bags each. */
+export function flapJoints(flaps: readonly SheetPart[], endHoops: readonly Member[], c: FramedCover): readonly Joint[] {
+  if (flaps.length === 0) return [];
+  const eachEnd = Math.ceil(pathLength(c.line) / 450);
+  const foot = Math.min(...c.line.map((p) => p.z));
+  const bags = [c.x0, c.x1].flatMap((x) =>
+    [0.25, 0.75].map((f): Vec3 => [x, (c.line[0]?.y ?? 0) + c.widthMm * f, foot]),
+  );
+  return [
+    ...joint(
+      'clip',
+      'flap clips',
+      'End flaps to the end hoops',
+      [...flaps, ...endHoops],
+      clipPlaces(endHoops, eachEnd),
+    ),
+    ...joint('bag', 'flap weights', 'Two on each end flap', flaps, bags, { with: { holds: 'nothing' } }),
+  ];
+}
+
+/** End flaps as openings: each lifts for a hand and for air. */
+export function flapOpenings(flaps: readonly SheetPart[], c: FramedCover): readonly Opening[] {
+  const foot = Math.min(...c.line.map((p) => p.z));
+  return flaps.map((s, i): Opening => {
+    const x = i === 0 ? c.x0 : c.x1;
+    const y = c.line[0]?.y ?? 0;
+    return {
+      name: s.part,
+      by: 'flap',
+      tags: [s.tag],
+      line: [
+        [x, y, foot + c.riseMm],
+        [x, y + c.widthMm, foot + c.riseMm],
+      ],
+      travel: { mm: c.riseMm },
+      shut: ['flap weights'],
+      open: ['flap clips'],
+      reachedFrom: 'ends',
+      screened: false,
+    };
+  });
 }

@@ -7,7 +7,7 @@ import { type BuildSite, stock } from '../../site/buildSite';
 import type { Bend } from '../hoop/bent';
 import { type Result, fail, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
-import { type Frame, buildFrame } from './frame';
+import { type Frame, type FrameChoices, buildFrame } from './frame';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
 import { type Point2, pathLength, tautOutline } from '../../base/geometry';
 import { type RidgeBuilt, buildRidge } from './ridge';
@@ -31,6 +31,7 @@ export interface HoopFrameChoices {
   readonly crossTies: number;
   readonly ridge: RidgeSchool;
   readonly battens: boolean;
+  readonly corner: FrameChoices['corner'];
   readonly wrapMm: number;
 }
 
@@ -142,6 +143,7 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       joint: 'between',
       crossTies: a.crossTies,
       battens: a.battens,
+      corner: a.corner,
     },
     {
       x0,
@@ -160,14 +162,18 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     },
   );
   const hoops = hoopMembers(made, a.pipe, xs, footY, footZ, legMm);
-  const ridge = buildRidge(a.ridge, {
-    site,
-    pipe: a.pipe,
-    hoopXs: xs,
-    y: y0 + width / 2,
-    crownZ: footZ + made.hoop.heightMm,
-    post: { section: stock(site, '2x2'), xs: [x0 + t / 2, x1 - t / 2], footZ: railTop, inSoilMm: 0 },
-  });
+  const ridge = buildRidge(
+    a.ridge,
+    {
+      site,
+      pipe: a.pipe,
+      hoopXs: xs,
+      y: y0 + width / 2,
+      crownZ: footZ + made.hoop.heightMm,
+      post: { section: stock(site, '2x2'), xs: [x0 + t / 2, x1 - t / 2], footZ: railTop, inSoilMm: 0 },
+    },
+    hoops,
+  );
   return ok({
     x0,
     x1,

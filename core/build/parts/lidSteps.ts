@@ -1,18 +1,18 @@
-import { countOf } from '../answers/skin';
+import type { KindKey } from '../joints';
 import type { Glazing, Lids } from './slopedLid';
-import type { HardwareUse, Step } from '../assembly/types';
+import type { SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
-import { CAUTIONS } from '../guide/cautions';
+import { CAUTIONS } from '../joints/cautions';
 import { tagsOf } from './frameSteps';
-import { MINUTES, step, tagList } from '../guide/step';
+import { MINUTES, countKind, named, sayCount, step, tagList } from '../guide/step';
 
 /** Joins the lid frames; nothing where the lids are windows. */
-export function lidFrameStep(lids: Lids): readonly Step[] {
+export function lidFrameStep(lids: Lids): readonly SaidStep[] {
   if (lids.members.length === 0) return [];
   return [
     step({
       id: 'lids',
-      title: lids.moving.length === 1 ? 'Join the lid' : 'Join the lids',
+      title: lids.openings.length === 1 ? 'Join the lid' : 'Join the lids',
       view: 'plan',
       tags: tagsOf(lids.members),
       work: [
@@ -21,7 +21,8 @@ export function lidFrameStep(lids: Lids): readonly Step[] {
           `Two screws through the rails into each end of ${tagList(lids.members.slice(2))}, and a plate on every corner.`,
         ],
       ],
-      tools: ['drill, 1/8 bit', 'driver', 'square'],
+      tools: ['square'],
+      joints: named(lids.joints, 'lid corners', 'lid bars'),
       checks: [['Both diagonals of each lid equal'], ['It lies flat without rocking']],
       minutes: MINUTES.start + lids.members.length * 5,
     }),
@@ -50,8 +51,10 @@ const GLAZE: Readonly<Record<Glazing, readonly Phrase[]>> = {
 };
 
 /** Glazes the lids, hangs them, and fits latches, stays and openers. */
-export function glazeAndHangSteps(glazing: Glazing, lids: Lids, hardware: readonly HardwareUse[]): readonly Step[] {
-  const count = (key: string): number => countOf(hardware, key);
+export function glazeAndHangSteps(glazing: Glazing, lids: Lids): readonly SaidStep[] {
+  const { joints } = lids;
+  const count = (kind: KindKey): number => countKind(joints, kind);
+  const hung = named(joints, 'hinges', 'handles', 'latches', 'stays', 'openers');
   const glass = glazing === 'old-window';
   const pieces = [...lids.panels, ...lids.sheets];
   return [
@@ -61,12 +64,13 @@ export function glazeAndHangSteps(glazing: Glazing, lids: Lids, hardware: readon
       view: 'plan',
       tags: tagsOf(pieces),
       work: GLAZE[glazing],
-      tools: glass ? ['brush', 'knife', 'gloves'] : ['fine saw', 'drill, 1/4 bit', 'driver', 'knife'],
+      tools: glass ? ['brush', 'knife', 'gloves'] : ['fine saw', 'knife'],
+      joints: named(joints, 'glazing', 'skins', 'safety film'),
       checks: [
         glass ? ['Every pane is whole and sits firm'] : ['Nothing rattles, and the sheet can still move with heat'],
       ],
       cautions: glass ? [CAUTIONS.glass] : [CAUTIONS.knife],
-      minutes: MINUTES.start + pieces.length * 18 + count('glazing-screw'),
+      minutes: MINUTES.start + pieces.length * 18,
     }),
     step({
       id: 'hang',
@@ -77,8 +81,10 @@ export function glazeAndHangSteps(glazing: Glazing, lids: Lids, hardware: readon
         count('hinge') > 0
           ? [
               ['Lay the lids on, flush at the back, the same overhang all along the front.'],
-              [`${count('hinge')} hinges along the back, the outer ones a hand from each lid’s ends.`],
-              [`${count('handle')} handles and ${count('latch')} latches in front; ${count('stay')} stays.`],
+              [`${sayCount(count('hinge'), 'hinge')} along the back, the outer ones a hand from each lid’s ends.`],
+              [
+                `In front ${sayCount(count('handle'), 'handle')} and ${sayCount(count('latch'), 'latch')}; ${sayCount(count('stay'), 'stay')}.`,
+              ],
               ...(count('opener') > 0
                 ? [
                     [
@@ -91,14 +97,15 @@ export function glazeAndHangSteps(glazing: Glazing, lids: Lids, hardware: readon
               ['Stick a strip of foam along the edges where the lids rest.'],
             ]
           : [['Two people: lay the lids on, and weight or tie every corner.']],
-      tools: ['driver', 'level'],
-      checks: [['Each lid swings free and shuts flat'], ['The stays hold, and the latches shut']],
+      tools: ['level'],
+      joints: hung,
+      checks: [
+        ['Each lid swings free and shuts flat'],
+        ...(count('stay') > 0 ? [['The stays hold']] : []),
+        ...(count('latch') > 0 ? [['The latches shut']] : []),
+      ],
       cautions: [CAUTIONS.lid, CAUTIONS.snow],
-      minutes:
-        MINUTES.start +
-        count('hinge') * 6 +
-        (count('latch') + count('stay') + count('handle')) * 5 +
-        count('opener') * 20,
+      minutes: MINUTES.start,
     }),
   ];
 }

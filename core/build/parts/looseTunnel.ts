@@ -1,3 +1,4 @@
+import { evenly, joint } from '../joints';
 import type { Elastica, Feet } from '../hoop/types';
 import type { HoopShape, RidgeSchool } from '../answers/hoops';
 import { type Extent, placeExtent } from '../answers/place';
@@ -7,27 +8,24 @@ import { type BuildSite, stock } from '../../site/buildSite';
 import { type Result, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
 import { BARE } from '../assembly/bare';
-import { some } from '../assembly/pieces';
 import { cropUnder } from '../assembly/crop';
 import { hoopDimensions } from '../assembly/hoopDimensions';
 import { type SprungHoop, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
-import { type Point2, enclosedArea, pathLength, sweptFaces, tautOutline } from '../../base/geometry';
+import { type Point2, type Vec3, enclosedArea, pathLength, sweptFaces, tautOutline } from '../../base/geometry';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import type {
   Allowance,
-  Assembly,
-  Contact,
   Dimension,
-  Footing,
-  HardwareUse,
+  FootingOn,
+  Joint,
   Member,
+  Opening,
+  Said,
+  SaidStep,
   SleeveJoint,
-  Step,
 } from '../assembly/types';
 
 const PULL_MM = 2 * MM_PER_INCH;
-/** Weight of a bag of 5 kg. */
-const BAG_N = 49;
 const POST_IN_SOIL_MM = 18 * MM_PER_INCH;
 
 /** Answers that every row of hoops under a loose, weighted sheet has. */
@@ -74,6 +72,8 @@ export interface TunnelRow extends TunnelFoot {
   readonly outline: readonly Point2[];
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
+  /** Both feet of every hoop, hoop by hoop. */
+  readonly feetAt: readonly Vec3[];
   readonly pipe: Section;
   readonly cover: CoverMaterial;
 }
@@ -110,6 +110,7 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
   const first = xs.value[0] ?? 0;
   const last = xs.value[xs.value.length - 1] ?? 0;
   const shape = hoop.value.hoop;
+  const hoops = hoopMembers(hoop.value, pipe, xs.value, footY, footZ, foot.aboveMm + foot.belowMm);
   return ok({
     ...foot,
     pipe,
@@ -121,39 +122,42 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
     startMm,
     coverMm: [from, to],
     outline: outline(shape),
-    hoops: hoopMembers(hoop.value, pipe, xs.value, footY, footZ, foot.aboveMm + foot.belowMm),
-    ridge: buildRidge(a.ridge, {
-      site,
-      pipe,
-      hoopXs: xs.value,
-      y: footY + foot.spanMm / 2,
-      crownZ: footZ + shape.heightMm,
-      post: {
-        section: stock(site, '2x2 treated'),
-        xs: [first, last],
-        footZ: foot.baseZ - POST_IN_SOIL_MM,
-        inSoilMm: POST_IN_SOIL_MM,
+    hoops,
+    feetAt: xs.value.flatMap((x) => [footY, footY + foot.spanMm].map((y): Vec3 => [x, y, foot.baseZ])),
+    ridge: buildRidge(
+      a.ridge,
+      {
+        site,
+        pipe,
+        hoopXs: xs.value,
+        y: footY + foot.spanMm / 2,
+        crownZ: footZ + shape.heightMm,
+        post: {
+          section: stock(site, '2x2 treated'),
+          xs: [first, last],
+          footZ: foot.baseZ - POST_IN_SOIL_MM,
+          inSoilMm: POST_IN_SOIL_MM,
+        },
       },
-    }),
+      hoops,
+    ),
   });
 }
 
 /** What is particular to a family of loose tunnels. */
 export interface TunnelParts {
   readonly members: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
+  /** How the feet are held, and what keeps the film from the pipe. */
+  readonly joints: readonly Joint[];
   readonly sleeves: readonly SleeveJoint[];
-  readonly on: Footing['on'];
-  /** What keeps the hoops themselves from lifting. */
-  readonly holdDowns: Footing['holdDowns'];
-  readonly contacts: readonly Contact[];
+  readonly on: FootingOn;
   readonly dimensions: readonly Dimension[];
-  readonly steps: (hardware: readonly HardwareUse[]) => readonly Step[];
-  readonly remarks: readonly string[];
+  /** @param covering what fastens the cover and weights it */
+  readonly steps: (covering: readonly Joint[]) => readonly SaidStep[];
 }
 
 /** A row of hoops under a loose sheet that is clipped at the ends and weighted at the foot. */
-export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite, parts: TunnelParts): Assembly {
+export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite, parts: TunnelParts): Said {
   const { xs, footY, footZ, baseZ, spanMm, pipe, cover } = row;
   const { hoop, cutMm } = row.hoop;
   const first = xs[0] ?? 0;
@@ -165,21 +169,32 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   const sectionArea = enclosedArea(row.outline) / 1e6;
   const clips = (Math.ceil((2 * hoop.heightMm) / 450) + 1) * 2;
   const bags = a.weights ?? 2 * Math.ceil(run / 1000) + 4;
-  const hardware: readonly HardwareUse[] = some([
-    ...parts.hardware,
-    ...row.ridge.hardware,
-    { itemKey: 'clip', count: clips, joint: 'Cover to the end hoops' },
-    {
-      itemKey: 'sandbag',
-      count: bags,
-      joint: `Weights on both skirts and the ${a.ends} ends`,
-    },
-  ]);
+  const sides = [footY - a.skirtMm / 2, footY + spanMm + a.skirtMm / 2];
+  const skirts = sides.flatMap((y) => evenly([first, y, 0], [last, y, 0], Math.ceil((bags - 4) / 2)));
+  const corners = [first - 200, last + 200].flatMap((x) => sides.map((y): Vec3 => [x, y, 0]));
+  const sheet = [{ tag: 'S1' }];
+  const endHoops = [row.hoops[0], row.hoops[row.hoops.length - 1]].flatMap((m) => m ?? []);
+  const covering: readonly Joint[] = [
+    ...joint('clip', 'clips', 'Cover to the end hoops', [...sheet, ...endHoops], alongHoops(endHoops, clips)),
+    ...joint(
+      'bag',
+      'weights',
+      `Weights on both skirts and the ${a.ends} ends`,
+      sheet,
+      [...corners, ...skirts].slice(0, bags),
+      {
+        count: bags,
+        ask: 'weights',
+        with: { what: 'weights on the skirts' },
+      },
+    ),
+  ];
   const under = underHoop(hoop, pipe, footY, footZ);
   return {
     ...BARE,
+    joints: [...parts.joints, ...row.ridge.joints, ...covering],
+    openings: [skirtOpening([row.outline, first, last])],
     members: [...row.hoops, ...parts.members, ...row.ridge.members],
-    hardware,
     sheets: [
       {
         tag: 'S1',
@@ -218,11 +233,8 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
       stiff: false,
       lengthMm: run,
       widthMm: spanMm,
-      holdDowns: [...parts.holdDowns, { what: 'weights on the skirts', count: bags, eachN: BAG_N, ask: 'weights' }],
     },
-    contacts: parts.contacts,
     fixing: 'weights',
-    airing: { by: 'skirt', screened: false },
     crop: cropUnder(site.bed, site.survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       cover,
@@ -248,8 +260,38 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
         rowFromEdgeMm: a.rowFromEdgeMm,
       }),
     ],
-    steps: parts.steps(hardware),
-    remarks: parts.remarks,
+    steps: parts.steps(covering),
+  };
+}
+
+/** Places along end hoops, as many in all, shared out evenly. */
+function alongHoops(hoops: readonly Member[], count: number): readonly Vec3[] {
+  return hoops.flatMap((m, h) => {
+    const points = m.shape.kind === 'curve' ? m.shape.points : [];
+    const mine = Math.floor(count / hoops.length) + (h < count % hoops.length ? 1 : 0);
+    return Array.from({ length: mine }, (_, i) => points[Math.round(((i + 0.5) / mine) * (points.length - 1))]).flatMap(
+      (p) => (p ? [p] : []),
+    );
+  });
+}
+
+/** A loose sheet is lifted at its skirt, anywhere along both sides. */
+function skirtOpening([line, x0, x1]: readonly [readonly Point2[], number, number]): Opening {
+  const foot = line[0] ?? { y: 0, z: 0 };
+  const top = Math.max(...line.map((p) => p.z));
+  return {
+    name: 'Skirt',
+    by: 'skirt',
+    tags: ['S1'],
+    line: [
+      [x0, foot.y, foot.z],
+      [x1, foot.y, foot.z],
+    ],
+    travel: { mm: (top - foot.z) * 0.7 },
+    shut: ['weights'],
+    open: ['clips'],
+    reachedFrom: 'both sides',
+    screened: false,
   };
 }
 

@@ -1,16 +1,17 @@
+import { joint } from '../joints';
 import type { CoverMaterial } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm } from '../../catalog/sections';
 import { amount } from '../../base/figure';
-import { CAUTIONS } from '../guide/cautions';
+import { CAUTIONS } from '../joints/cautions';
 import { MINUTES, step } from '../guide/step';
 import { solveHoop } from '../hoop/elastica';
 import { type Result, fail, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
 import { cropUnder, soilZ } from '../assembly/crop';
 import { hoopMembers, outerFace, underHoop } from './hoops';
-import { pathLength, sweptFaces, tautOutline } from '../../base/geometry';
-import type { Assembly, SheetPart } from '../assembly/types';
+import { type Point2, type Vec3, pathLength, sweptFaces, tautOutline } from '../../base/geometry';
+import type { Said, SheetPart } from '../assembly/types';
 
 const BURY_MM = 6 * MM_PER_INCH;
 const FROM_WALL_MM = 20;
@@ -31,7 +32,7 @@ export interface Nested {
  * Adds an inner row of hoops, shorter than the outer by an even gap, with its own loose cover; as it was where none is asked for.
  * The inner hoops stand in the soil under the outer ones, so that they stay when a lid is opened.
  */
-export function nest(outer: Assembly, a: Nested, site: BuildSite): Result<Assembly> {
+export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
   const arch = outer.arches[0];
   if (a.inner === null || !arch) return ok(outer);
   const { bed, survey } = site;
@@ -86,13 +87,28 @@ export function nest(outer: Assembly, a: Nested, site: BuildSite): Result<Assemb
     ],
     faces: [...faces.strips, ...faces.ends],
   };
-  const clips = 4 * hoops.length;
+  const clips = joint(
+    'clip',
+    'inner clips',
+    'Inner cover to its hoops, four each',
+    [sheet, ...hoops],
+    xs.flatMap((x) => [0.15, 0.38, 0.62, 0.85].map((f): Vec3 => onLine(line, x, f))),
+  );
+  const feet = joint(
+    'pipeInSoil',
+    'inner feet',
+    'Inner hoops in the soil',
+    hoops,
+    xs.flatMap((x) => [footY, footY + spanMm].map((y): Vec3 => [x, y, base])),
+    // They stand under the outer cover, which takes the wind.
+    { with: { holds: 'nothing' } },
+  );
   const under = underHoop(hoop.value, pipe, footY, base);
   return ok({
     ...outer,
     members: [...outer.members, ...hoops],
     sheets: [...outer.sheets, sheet],
-    hardware: [...outer.hardware, { itemKey: 'clip', count: clips, joint: 'Inner cover to its hoops, four each' }],
+    joints: [...outer.joints, ...feet, ...clips],
     under,
     crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: { ...outer.enclosure, inner: cover },
@@ -123,8 +139,15 @@ export function nest(outer: Assembly, a: Nested, site: BuildSite): Result<Assemb
         tools: ['shear', 'tape', 'eye protection'],
         checks: [['The two layers nowhere touch']],
         cautions: [CAUTIONS.bend],
+        joints: [...feet, ...clips],
         minutes: MINUTES.start + hoops.length * (MINUTES.bend + MINUTES.pipeCut) + MINUTES.sheet,
       }),
     ],
   });
+}
+
+/** A point of a cross-section's line, so far along it, at a place along the bed. */
+function onLine(line: readonly Point2[], x: number, part: number): Vec3 {
+  const p = line[Math.round(part * (line.length - 1))] ?? { y: 0, z: 0 };
+  return [x, p.y, p.z];
 }

@@ -1,3 +1,4 @@
+import { hardwareOf } from '../joints';
 import { at } from '../../testing/site';
 import { SHIPPED, section } from '../../catalog/catalog';
 import { type RidgeSite, buildRidge } from './ridge';
@@ -10,21 +11,24 @@ const site: RidgeSite = {
   crownZ: 900,
   post: { section: section(SHIPPED, '2x2 treated'), xs: [100, 1300], footZ: -457, inSoilMm: 457 },
 };
+const hoops = [{ tag: 'H1' }, { tag: 'H2' }, { tag: 'H3' }];
 const count = (built: ReturnType<typeof buildRidge>, key: string): number =>
-  built.hardware.filter((h) => h.itemKey === key).reduce((sum, h) => sum + h.count, 0);
+  hardwareOf(built.joints)
+    .filter((h) => h.itemKey === key)
+    .reduce((sum, h) => sum + h.count, 0);
 
 test('none is nothing', () => {
-  expect(buildRidge('none', site)).toEqual({ ridge: { kind: 'none' }, members: [], hardware: [] });
+  expect(buildRidge('none', site, hoops)).toEqual({ ridge: { kind: 'none' }, members: [], joints: [] });
 });
 
 test('a rope is bought by the metre for three lines with their knots and tails', () => {
-  const built = buildRidge('rope', site);
+  const built = buildRidge('rope', site, hoops);
   expect(built.members).toEqual([]);
   expect(count(built, 'rope')).toBeGreaterThanOrEqual(Math.ceil((3 * (1200 + 1200)) / 1000));
 });
 
 test('a pipe hangs under the crowns, two ties to each', () => {
-  const built = buildRidge('pipe', site);
+  const built = buildRidge('pipe', site, hoops);
   const shape = built.members[0]?.shape;
   if (shape?.kind !== 'straight') throw new Error('straight');
   expect(shape.from[2]).toBeCloseTo(900 - 21.336, 3);
@@ -33,7 +37,7 @@ test('a pipe hangs under the crowns, two ties to each', () => {
 });
 
 test('a board on posts bears on them and touches the pipes from below', () => {
-  const built = buildRidge('posted', site);
+  const built = buildRidge('posted', site, hoops);
   const [board, ...posts] = built.members;
   if (board?.shape.kind !== 'straight') throw new Error('straight');
   const top = board.shape.from[2] + 88.9 / 2;

@@ -1,9 +1,11 @@
+import { joint } from '../joints';
+import type { Vec3 } from '../../base/geometry';
 import type { RidgeSchool } from '../answers/hoops';
 import type { Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm } from '../../catalog/sections';
-import { straightRun } from '../assembly/runs';
-import type { HardwareUse, Member, Ridge } from '../assembly/types';
+import { straightRun } from '../joints/runs';
+import type { Joint, Member, Ridge } from '../assembly/types';
 
 const TIMBER = '2x2';
 const BOARD = '2x4';
@@ -28,22 +30,34 @@ export interface RidgeSite {
 export interface RidgeBuilt {
   readonly ridge: Ridge;
   readonly members: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
 }
 
-/** A ridge of the given school, with what ties it to every crown. */
-export function buildRidge(school: RidgeSchool, site: RidgeSite): RidgeBuilt {
+/**
+ * A ridge of the given school, with what ties it to every crown.
+ * @param hoops the hoops it ties, as they stand along the bed
+ */
+export function buildRidge(
+  school: RidgeSchool,
+  site: RidgeSite,
+  hoops: readonly { readonly tag: string }[],
+): RidgeBuilt {
   const { pipe, hoopXs, y, crownZ, post } = site;
   const first = hoopXs[0] ?? 0;
   const last = hoopXs[hoopXs.length - 1] ?? 0;
   const n = hoopXs.length;
   const od = thicknessMm(pipe);
-  if (school === 'none') return { ridge: { kind: 'none' }, members: [], hardware: [] };
+  const crowns = hoopXs.map((x): Vec3 => [x, y, crownZ]);
+  if (school === 'none') return { ridge: { kind: 'none' }, members: [], joints: [] };
   if (school === 'rope') {
     // Three lines: the crown and both sides at a third of the height; a turn round every hoop and a tail at each end.
     const metres = Math.ceil((3 * (last - first + n * Math.PI * od + 1200)) / 1000);
-    const joint = 'Rope at the crown and at a third of the height, tied hoop to hoop';
-    return { ridge: { kind: 'tied' }, members: [], hardware: [{ itemKey: 'rope', count: metres, joint }] };
+    const where = 'Rope at the crown and at a third of the height, tied hoop to hoop';
+    return {
+      ridge: { kind: 'tied' },
+      members: [],
+      joints: joint('rope', 'ridge', where, hoops, crowns, { count: metres }),
+    };
   }
   const piped = school === 'pipe' || school === 'pipe-bolted';
   const made = piped ? pipe : stock(site.site, school === 'timber' ? TIMBER : BOARD);
@@ -62,16 +76,17 @@ export function buildRidge(school: RidgeSchool, site: RidgeSite): RidgeBuilt {
     hoopXs,
     markHoops: true,
   });
+  const joined = [...hoops, ...run.members];
   if (piped) {
-    const ties: HardwareUse =
+    const tied =
       school === 'pipe'
-        ? { itemKey: 'cable-tie', count: 2 * n, joint: 'Ridge to every crown, two ties crossed' }
-        : { itemKey: 'u-bolt', count: n, joint: 'Round every crown and the ridge' };
-    return { ridge: { kind: 'tied' }, members: run.members, hardware: [ties, ...run.hardware] };
+        ? joint('tie', 'ridge', 'Ridge to every crown, two ties crossed', joined, crowns)
+        : joint('uBolt', 'ridge', 'Round every crown and the ridge', joined, crowns);
+    return { ridge: { kind: 'tied' }, members: run.members, joints: [...tied, ...run.joints] };
   }
-  const screws: HardwareUse = { itemKey: 'screw-1-5/8', count: n, joint: 'Through each crown into the ridge' };
+  const screwed = joint('crownScrew', 'ridge', 'Through each crown into the ridge', joined, crowns);
   if (school === 'timber')
-    return { ridge: { kind: 'tied' }, members: run.members, hardware: [screws, ...run.hardware] };
+    return { ridge: { kind: 'tied' }, members: run.members, joints: [...screwed, ...run.joints] };
   const postTop = z - depth / 2;
   const posts = post.xs.map((x, i): Member => ({
     tag: `P${i + 1}`,
@@ -83,10 +98,17 @@ export function buildRidge(school: RidgeSchool, site: RidgeSite): RidgeBuilt {
     holes: [],
     marks: post.inSoilMm > 0 ? [{ atMm: post.inSoilMm, label: 'soil' }] : [],
   }));
-  const plates: HardwareUse = { itemKey: 'corner-plate', count: 4, joint: 'Posts, at the ridge and at the foot' };
+  const tops = post.xs.map((x): Vec3 => [x, y, postTop]);
+  const feet = post.xs.map((x): Vec3 => [x, y, post.footZ]);
   return {
     ridge: { kind: 'posted', section: made, spanMm: post.xs[1] - post.xs[0] },
     members: [...run.members, ...posts],
-    hardware: [screws, plates, ...run.hardware],
+    joints: [
+      ...screwed,
+      ...joint('plate', 'post tops', 'Posts to the ridge', [...posts, ...run.members], tops),
+      // A post in the soil stands by itself; one on a frame is plated to it.
+      ...(post.inSoilMm > 0 ? [] : joint('plate', 'post feet', 'Posts to the frame', posts, feet)),
+      ...run.joints,
+    ],
   };
 }

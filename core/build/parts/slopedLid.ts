@@ -1,11 +1,12 @@
+import { evenly, joint, spread } from '../joints';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import type { BuildSite } from '../../site/buildSite';
 import { type Catalog, coverMaterial, stiffSheet } from '../../catalog/catalog';
 import type { Vec3 } from '../../base/geometry';
 import { boardShape } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../base/length';
-import { piece, rectangle, use } from '../assembly/pieces';
-import type { BeamRow, HardwareUse, Member, MovingPart, Opener, Panel, SheetPart, SheetSpan } from '../assembly/types';
+import { endsOf, piece, rectangle } from '../assembly/pieces';
+import type { BeamRow, Joint, Member, Opener, Opening, Panel, SheetPart, SheetSpan } from '../assembly/types';
 
 /** What a lid is glazed with; film goes on both faces of its frame. */
 export type Glazing = 'old-window' | 'twin-wall-6' | 'corrugated' | 'film-both';
@@ -35,14 +36,16 @@ export interface LidSite {
   /** Loose lids are only laid on and weighted. */
   readonly hinged: boolean;
   readonly safetyFilm: boolean;
+  /** A net lies under the lids. */
+  readonly screened: boolean;
 }
 
 export interface Lids {
   readonly members: readonly Member[];
   readonly panels: readonly Panel[];
   readonly sheets: readonly SheetPart[];
-  readonly hardware: readonly HardwareUse[];
-  readonly moving: readonly MovingPart[];
+  readonly joints: readonly Joint[];
+  readonly openings: readonly Opening[];
   readonly beams: readonly BeamRow[];
   readonly spans: readonly SheetSpan[];
   readonly pitchDeg: number;
@@ -93,8 +96,7 @@ export function slopedLids(s: LidSite): Lids {
   const members: Member[] = [];
   const panels: Panel[] = [];
   const sheets: SheetPart[] = [];
-  const hardware: HardwareUse[] = [];
-  const moving: MovingPart[] = [];
+  const openings: Opening[] = [];
   const beamTags: string[] = [];
   let panelCount = 0;
 
@@ -175,23 +177,29 @@ export function slopedLids(s: LidSite): Lids {
     }
     members.push(...mine);
     panels.push(...myPanels);
-    moving.push({
+    const skins = sheets.filter((x) => [`F${2 * i + 1}`, `F${2 * i + 2}`].includes(x.tag));
+    openings.push({
       name: s.lids === 1 ? 'Lid' : `Lid ${i + 1}`,
-      memberTags: mine.map((m) => m.tag),
-      sheetTags: sheets.filter((x) => [`F${2 * i + 1}`, `F${2 * i + 2}`].includes(x.tag)).map((x) => x.tag),
-      panelTags: myPanels.map((p) => p.tag),
-      motion: s.hinged ? 'hinged' : 'carried',
-      extraKg: 0,
-      people: s.people,
-      ...(s.hinged && {
-        hung: {
-          alongMm: each,
-          reachMm: reach,
-          latches: s.latches,
-          stays: s.stays,
-          opener: s.opener && { ...s.opener, liftsKg: s.opener.liftsKg * s.openers },
-        },
-      }),
+      by: s.hinged ? 'lid' : 'lift-off',
+      tags: [...mine, ...skins, ...myPanels].map((p) => p.tag),
+      line: [at(xa, 0, 0), at(xb, 0, 0)],
+      travel: { deg: s.hinged ? 60 : 0 },
+      shut: s.hinged ? [`latches ${i + 1}`] : [],
+      open: s.hinged ? [`stays ${i + 1}`, `openers ${i + 1}`] : [],
+      reachedFrom: 'near',
+      screened: s.screened,
+      lift: {
+        motion: s.hinged ? 'hinged' : 'carried',
+        extraKg: 0,
+        people: s.people,
+        ...(s.hinged && {
+          hung: {
+            alongMm: each,
+            reachMm: reach,
+            opener: s.opener && { ...s.opener, liftsKg: s.opener.liftsKg * s.openers },
+          },
+        }),
+      },
     });
   }
 
@@ -199,35 +207,91 @@ export function slopedLids(s: LidSite): Lids {
   const barLength = (bars + 2) * s.lids * reach;
   const spacing = (each - w) / (bars + 1);
   const glazed = s.glazing === 'twin-wall-6' || s.glazing === 'corrugated';
-  hardware.push(
-    use('corner-plate', framed ? 4 * s.lids : 0, 'Lid corners'),
-    use('screw-2-1/2', framed ? (4 + 4 * bars) * s.lids : 0, 'Rails into stiles and bars of the lids'),
-    use(
-      'glazing-screw',
-      glazed ? Math.ceil(barLength / 250) + 4 * s.lids : 0,
-      'Glazing to stiles and bars, every 250 mm',
+  const lidXs = Array.from({ length: s.lids }, (_, i) => s.x0 + i * each);
+  const hands = lidXs.map((x): Vec3 => at(x + each / 2, reach, 0));
+  const corners = lidXs.flatMap((x) => [x, x + each].flatMap((end) => [0, reach].map((r) => at(end, r, t))));
+  const stiles = members.filter((m) => m.part === 'Lid stile' || m.part === 'Lid bar');
+  const barJoints = endsOf(stiles);
+  const rows = lidXs.flatMap((x) =>
+    Array.from({ length: bars + 2 }, (_, k) => x + w / 2 + ((each - w) * k) / (bars + 1)).flatMap((bx) =>
+      spread(at(bx, 0, t), at(bx, reach, t), 250),
     ),
-    use('edge-tape', s.glazing === 'twin-wall-6' ? 2 * metres : 0, 'Both open ends of the channels'),
-    use('glazing-strip', s.glazing === 'corrugated' ? 2 * metres : 0, 'Under the sheet at both rails'),
-    use(
-      'staple',
-      s.glazing === 'film-both' ? Math.ceil((4 * (each + reach) * s.lids) / 75) : 0,
-      'Film round the lid frames',
-    ),
-    use('old-window', framed ? 0 : s.lids, 'One to a lid'),
-    use('safety-film', !framed && s.safetyFilm ? s.lids : 0, 'On the glass, so that it holds together when it breaks'),
-    use('hinge', s.hinged ? s.lids * hingeCount(each) : 0, 'Lids to the back'),
-    use('handle', s.lids, 'Front of each lid'),
-    use('latch', s.hinged ? s.lids * s.latches : 0, 'Lids to the front'),
-    use('stay', s.hinged ? s.lids * s.stays : 0, 'Hold the lids open'),
-    use('opener', s.opener ? s.lids * s.openers : 0, 'Lifts the lid when it is warm'),
   );
+  /** What hangs each lid by itself, so that what holds one is known. */
+  const onEach = (
+    kind: 'latch' | 'stay' | 'opener',
+    id: string,
+    where: string,
+    count: number,
+    r: number,
+    ask?: string,
+  ) =>
+    lidXs.flatMap((x, i) =>
+      joint(
+        kind,
+        `${id} ${i + 1}`,
+        where,
+        openings[i] ? openings[i].tags.map((tag) => ({ tag })) : [],
+        evenly(at(x + each * 0.15, r, 0), at(x + each * 0.85, r, 0), count),
+        ask === undefined ? {} : { ask },
+      ),
+    );
+  const joints: readonly Joint[] = [
+    ...(framed
+      ? [
+          ...joint('plate', 'lid corners', 'Lid corners', members, corners),
+          ...joint('buttScrew', 'lid bars', 'Rails into stiles and bars of the lids', members, barJoints),
+        ]
+      : []),
+    ...(glazed
+      ? joint('glazing', 'glazing', 'Glazing to stiles and bars, every 250 mm', [...panels, ...stiles], rows, {
+          count: Math.ceil(barLength / 250) + 4 * s.lids,
+          with: {
+            tapeM: s.glazing === 'twin-wall-6' ? 2 * metres : 0,
+            stripM: s.glazing === 'corrugated' ? 2 * metres : 0,
+          },
+        })
+      : []),
+    ...(s.glazing === 'film-both'
+      ? joint('staple', 'skins', 'Film round the lid frames', [...sheets, ...members], corners, {
+          count: Math.ceil((4 * (each + reach) * s.lids) / 75),
+        })
+      : []),
+    ...(!framed && s.safetyFilm
+      ? joint('put', 'safety film', 'On the glass, so that it holds together when it breaks', panels, [], {
+          count: s.lids,
+          with: { item: 'safety-film' },
+        })
+      : []),
+    ...(s.hinged
+      ? joint(
+          'hinge',
+          'hinges',
+          'Lids to the back',
+          [...members.filter((m) => m.part === 'Lid rail, back'), ...(framed ? [] : panels)],
+          lidXs.flatMap((x) => evenly(at(x + each * 0.1, 0, 0), at(x + each * 0.9, 0, 0), hingeCount(each))),
+          // Hinges hold the lid; what holds the box down are its own brackets.
+          { with: { holds: 'nothing' } },
+        )
+      : []),
+    ...joint('handle', 'handles', 'Front of each lid', [...panels, ...members], hands),
+    ...(s.hinged
+      ? [
+          ...onEach('latch', 'latches', 'Lids to the front', s.latches, reach).map((j) => ({
+            ...j,
+            with: { holds: 'nothing' },
+          })),
+          ...onEach('stay', 'stays', 'Hold the lids open', s.stays, reach * 0.8),
+        ]
+      : []),
+    ...(s.opener ? onEach('opener', 'openers', 'Lifts the lid when it is warm', s.openers, s.opener.armMm) : []),
+  ];
   return {
     members,
     panels,
     sheets,
-    hardware,
-    moving,
+    joints,
+    openings,
     beams:
       beamTags.length > 0
         ? [

@@ -1,9 +1,8 @@
-import { countOf } from '../answers/skin';
 import type { LooseTunnelAnswers, TunnelRow } from './looseTunnel';
-import type { HardwareUse, Step } from '../assembly/types';
+import type { Joint, SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
-import { CAUTIONS } from '../guide/cautions';
-import { MINUTES, ridgeStep, step } from '../guide/step';
+import { CAUTIONS } from '../joints/cautions';
+import { MINUTES, countKind, ridgeStep, step } from '../guide/step';
 
 /** Where the hoops go along a string, from the left end, in tape order. */
 export function stringLine(row: TunnelRow): Phrase {
@@ -15,7 +14,7 @@ export function stringLine(row: TunnelRow): Phrase {
 }
 
 /** Sets the strings and makes a hole for every foot. */
-export function holesStep(row: TunnelRow, depthMm: number): Step {
+export function holesStep(row: TunnelRow, depthMm: number, joints: readonly Joint[]): SaidStep {
   return step({
     id: 'holes',
     title: 'Make the holes',
@@ -26,24 +25,24 @@ export function holesStep(row: TunnelRow, depthMm: number): Step {
       ['Set the strings ', amount(row.spanMm, 'length'), ' apart.'],
       ['Push a bar into the soil at every mark, ', amount(depthMm, 'length'), ' deep.'],
     ],
-    tools: ['string', 'tape', 'iron bar'],
+    tools: ['string', 'tape'],
+    joints,
     checks: [['Both diagonals between the end holes equal']],
     cautions: [CAUTIONS.rods],
-    minutes: MINUTES.start + 4 * row.hoops.length,
+    minutes: MINUTES.start + 3.4 * row.hoops.length,
   });
 }
 
 /** The ridge, where there is one. */
-export function tunnelRidge(a: LooseTunnelAnswers, row: TunnelRow, hardware: readonly HardwareUse[]): readonly Step[] {
-  if (a.ridge === 'none') return [];
-  const fixings = countOf(hardware, 'cable-tie') + 4 * countOf(hardware, 'u-bolt') + countOf(hardware, 'screw-1-5/8');
-  return [ridgeStep(row.ridge.members, fixings, a.ridge === 'rope')];
+export function tunnelRidge(row: TunnelRow): readonly SaidStep[] {
+  const { members, joints } = row.ridge;
+  return joints.length === 0 ? [] : [ridgeStep(members, joints)];
 }
 
 /** Pulls the sheet over, clips the ends and weights it. */
-export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, hardware: readonly HardwareUse[]): Step {
-  const clips = countOf(hardware, 'clip');
-  const bags = countOf(hardware, 'sandbag');
+export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: readonly Joint[]): SaidStep {
+  const clips = countKind(joints, 'clip');
+  const bags = countKind(joints, 'bag');
   const film = row.cover.kind === 'film';
   return step({
     id: 'cover',
@@ -64,6 +63,7 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, hardware: 
     tools: ['knife'],
     checks: [['No bare end or screw head against the cover'], ['The cover is tight, and nothing flaps']],
     cautions: [CAUTIONS.windyFilm, CAUTIONS.snow],
-    minutes: MINUTES.sheet + (clips + bags) * MINUTES.fixing * 2,
+    joints,
+    minutes: MINUTES.sheet,
   });
 }

@@ -261,8 +261,8 @@ const hugeSheet: Pitfall = ({ sheets }) => {
 
 /** Inside temperatures that harm, C. */
 const COOKS_C = 32;
-const cooks: Pitfall = ({ airing }, { air, outsideC }) =>
-  outsideC + air.riseShutC > COOKS_C && airing.by !== 'opener' && airing.by !== 'vents'
+const cooks: Pitfall = ({ ventilation }, { air, outsideC }) =>
+  outsideC + air.riseShutC > COOKS_C && !['opener', 'vent', 'louvre'].includes(ventilation.by)
     ? said(
         'cooks',
         'tight',
@@ -275,8 +275,10 @@ const cooks: Pitfall = ({ airing }, { air, outsideC }) =>
       )
     : undefined;
 
-const animals: Pitfall = ({ airing }, { air, outsideC }) =>
-  (airing.by === 'lid' || airing.by === 'opener') && !airing.screened && outsideC + air.riseShutC > COOKS_C
+const animals: Pitfall = ({ ventilation }, { air, outsideC }) =>
+  (ventilation.by === 'lid' || ventilation.by === 'opener') &&
+  !ventilation.screened &&
+  outsideC + air.riseShutC > COOKS_C
     ? said(
         'animals',
         'tight',

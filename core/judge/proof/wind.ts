@@ -1,6 +1,6 @@
 /** Wind: uplift of the whole cover, and the moment on a lid, shut and propped. */
 import type { Exposure } from '../../site/place';
-import type { Assembly, MovingPart } from '../../build/assembly/types';
+import type { Assembly, Fastening, MovingPart } from '../../build/assembly/types';
 import { panelAreaM2 } from '../../build/assembly/pieces';
 import { massKg } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
@@ -17,8 +17,6 @@ const SAFETY = 1.5;
 const INSIDE_SHUT = 0.18;
 /** A gust in which a lid may still stand propped; above it, shut and latch. */
 const PROPPED_GUST = 12;
-const LATCH_N = 450;
-const STAY_N = 700;
 /** Pressure near the ground, as a part of that at 10 m: ASCE/SEI 7 exposures C, between, and B. */
 const NEAR_GROUND: Readonly<Record<Exposure, number>> = { exposed: 0.85, normal: 0.7, sheltered: 0.57 };
 
@@ -103,10 +101,10 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   const half = hung.reachMm / 2000;
   const weight = 2 * (lift?.value ?? 0) * GRAVITY;
   const shut = gustPa(site.gustMPerS, site.exposure) * (0.7 + riseToSpan(a) + INSIDE_SHUT) * areaM2 * half;
-  const latched = (weight * half + hung.latches * LATCH_N * 2 * half) / SAFETY;
+  const latched = (weight * half + hung.latches.count * hung.latches.eachN * 2 * half) / SAFETY;
   const propped = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2 * half;
-  const stayed = (weight * half * 0.7 + hung.stays * STAY_N * half) / SAFETY;
-  const figure = (label: string, moment: number, name: string, count: number, each: number): Figure => ({
+  const stayed = (weight * half * 0.7 + hung.stays.count * hung.stays.eachN * half) / SAFETY;
+  const figure = (label: string, moment: number, name: string, { count, eachN }: Fastening): Figure => ({
     label,
     value: moment / (2 * half),
     quantity: 'force',
@@ -114,7 +112,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     terms: [
       { name: 'area of the lid', ...amount(areaM2, 'area') },
       { name: 'weight of the lid', ...amount(weight, 'force') },
-      { name: `${name}, ${count} of them, each`, ...amount(each, 'force') },
+      { name: `${name}, ${count} of them, each`, ...amount(eachN, 'force') },
       { name: 'safety', ...amount(SAFETY, 'ratio') },
     ],
     source: 'Moments about the hinge; pressure 0.613 V² near the ground, ASCE/SEI 7.',
@@ -129,15 +127,15 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     {
       id: 'latch',
       leaf: 'stand',
-      verdict: hung.latches === 0 && shut > weight * half ? 'fails' : verdictOf((latched / shut) * 1.25),
+      verdict: hung.latches.count === 0 && shut > weight * half ? 'fails' : verdictOf((latched / shut) * 1.25),
       text: [
-        `${hung.latches === 0 ? 'No latch' : hung.latches === 1 ? 'One latch' : `${hung.latches} latches`}: the shut lid pulls with `,
+        `${hung.latches.count === 0 ? 'No latch' : hung.latches.count === 1 ? 'One latch' : `${hung.latches.count} latches`}: the shut lid pulls with `,
         amount(Math.max(0, shut / (2 * half) - weight / 2), 'force'),
         ' at its edge in the gust asked for. An unlatched lid goes over its hinges.',
       ],
-      figure: figure('Pull of the shut lid', shut, 'latches', hung.latches, LATCH_N),
+      figure: figure('Pull of the shut lid', shut, 'latches', hung.latches),
       caution: LEFT_OUT[0],
-      tries: more('latches', 'latches', hung.latches),
+      tries: more('latches', 'latches', hung.latches.count),
     },
     {
       id: 'stay',
@@ -146,11 +144,11 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       text: [
         'Propped in a fresh wind it pulls ',
         amount(Math.max(0, propped / half), 'force'),
-        ` on ${hung.stays === 1 ? 'one stay' : `${hung.stays} stays`}. A thin chain snaps; shut it before it blows harder.`,
+        ` on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
       ],
-      figure: figure('Pull of the propped lid', propped, 'stays', hung.stays, STAY_N),
+      figure: figure('Pull of the propped lid', propped, 'stays', hung.stays),
       caution: LEFT_OUT[0],
-      tries: more('stays', 'stays', hung.stays),
+      tries: more('stays', 'stays', hung.stays.count),
     },
   ];
 }

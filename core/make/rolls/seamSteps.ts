@@ -1,7 +1,7 @@
 import type { Step } from '../../build/assembly/types';
 import type { Seam } from './rolls';
 import { amount } from '../../base/figure';
-import { CAUTIONS } from '../../build/guide/cautions';
+import { CAUTIONS } from '../../build/joints/cautions';
 import { step } from '../../build/guide/step';
 
 /** Minutes that a metre of seam takes. */
@@ -10,7 +10,7 @@ const MINUTES_A_METRE = 4;
 /** Making one sheet of strips: on the floor, before it goes over the frame. */
 function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
   const film = cover.kind === 'film';
-  return step({
+  const made = step({
     id: `seam-${tag}`,
     title: `Join the strips of ${tag}`,
     view: 'plan',
@@ -30,6 +30,7 @@ function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
     cautions: [CAUTIONS.knife],
     minutes: Math.round((lengthMm / 1000) * MINUTES_A_METRE),
   });
+  return { ...made, takes: [] };
 }
 
 /** The steps with every seam made before the step in which its sheet is first in play. */

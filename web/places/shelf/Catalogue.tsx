@@ -24,6 +24,7 @@ const AISLES: readonly {
   { key: 'item', name: 'Small things', kind: 'item' },
   { key: 'material', name: 'Materials', kind: 'material' },
   { key: 'fit', name: 'Fits', kind: 'fit' },
+  { key: 'joint', name: 'Joints', kind: 'joint' },
   { key: 'tool', name: 'Saws', kind: 'tool' },
 ];
 

@@ -71,6 +71,7 @@ const DECIMALS: Readonly<Record<FigureUnit, number>> = {
   'W/m²K': 1,
   piece: 0,
   m: 1,
+  N: 0,
 };
 
 /** How a figure is shown: pipes and boards to a thousandth of an inch, where lengths are shown in inches. */

@@ -1,15 +1,17 @@
+import { joint } from '../../joints';
+import { batteningOf } from '../../parts/frame';
 import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { crossBoards } from '../../parts/crossBoards';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
-import { endSheets, framedSheet } from '../../parts/framedSheet';
+import { endSheets, fastened, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { hoopPlaces } from '../../parts/hoops';
 import { type Point2, type Vec3, enclosedArea, pathLength, tautOutline } from '../../../base/geometry';
-import { piece, some, use } from '../../assembly/pieces';
-import { straightRun } from '../../assembly/runs';
-import type { Assembly, HardwareUse, Member } from '../../assembly/types';
+import { endsOf, piece } from '../../assembly/pieces';
+import { straightRun } from '../../joints/runs';
+import type { Joint, Member, Opening, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
@@ -19,7 +21,6 @@ import { aFrameSteps } from './steps';
 const RAIL = '1x4 treated';
 const TIE = '1x4 treated';
 const BATTEN = '1x2';
-const BRACKET_N = 400;
 
 /** The slope of the legs and the way along and off the left one. */
 interface Slope {
@@ -42,7 +43,7 @@ function slopeOf(widthMm: number, heightMm: number, ridgeMm: number): Slope {
 }
 
 /** Builds the frame: triangles of two legs against a ridge board, side rails on their feet, cover over all. */
-export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assembly> {
+export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const width = survey.frameOn.widthMm;
   const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
@@ -105,7 +106,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
     far: boolean,
     along: number,
     off: number,
-  ): readonly Member[] => {
+  ): ReturnType<typeof straightRun> => {
     const p = at(along, off);
     return straightRun({
       tag,
@@ -116,23 +117,25 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
       wide: [0, (far ? -1 : 1) * s.along.y, s.along.z],
       hoopXs: xs,
       markHoops: key.key === railBoard.key,
-    }).members;
+    });
   };
   const middle = rail.widthMm / 2;
-  const rails = [false, true].flatMap((far, i) =>
+  const railRuns = [false, true].map((far, i) =>
     onSlope(`A${i + 1}`, 'Side rail', railBoard, far, middle, rail.thicknessMm / 2),
   );
+  const rails = railRuns.flatMap((r) => r.members);
   const battens =
     a.fixing === 'battens'
-      ? [false, true].flatMap((far, i) =>
-          onSlope(
-            `B${i + 1}`,
-            'Cover batten',
-            battenBoard,
-            far,
-            middle,
-            rail.thicknessMm + boardShape(battenBoard).thicknessMm / 2,
-          ),
+      ? [false, true].flatMap(
+          (far, i) =>
+            onSlope(
+              `B${i + 1}`,
+              'Cover batten',
+              battenBoard,
+              far,
+              middle,
+              rail.thicknessMm + boardShape(battenBoard).thicknessMm / 2,
+            ).members,
         )
       : [];
   const tie = boardShape(stock(site, TIE));
@@ -174,16 +177,77 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
   const rise = a.heightMm;
   const covered = { line, x0, x1, lengthMm: x1 - x0, riseMm: rise, widthMm: width, wrapMm: a.wrapMm };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
+  const feetAt = legs.flatMap((m) => endsOf([m]).slice(0, 1));
+  const topsAt = legs.flatMap((m) => endsOf([m]).slice(1));
+  const endLegs = [...legs.slice(0, 2), ...legs.slice(-2)];
+  const flaps = sheets.slice(1);
   const anchors = a.anchors ?? legs.length;
-  const hardware = hardwareOf(a, {
-    pairs: xs.length,
-    lengthMm: x1 - x0,
-    rise,
-    anchors,
-    battens,
-    rails,
-    crossBoards: across.length,
-  });
+  const foot = xs.flatMap((x) => [false, true].map((far): Vec3 => [x, sideY(at(middle, 0), far), at(middle, 0).z]));
+  const joints: readonly Joint[] = [
+    ...joint('buttScrew', 'ridge', 'Two through the ridge into each leg', [...legs, ...ridgeRun.members], topsAt, {
+      with: { screw: 'screw-3' },
+    }),
+    ...joint('buttScrew', 'foot ties', 'Foot ties, two screws an end', [...ties, ...endLegs], endsOf(ties), {
+      with: { screw: 'screw-1-5/8' },
+    }),
+    ...joint('buttScrew', 'rails', 'Side rails to every leg, two screws', [...rails, ...legs], foot, {
+      with: { screw: 'screw-1-5/8' },
+    }),
+    ...railRuns.flatMap((r) => r.joints),
+    ...ridgeRun.joints,
+    ...joint(
+      'roundedEdge',
+      'edges',
+      'Top of the ridge and outer edges of the end legs',
+      [...ridgeRun.members, ...endLegs],
+      [],
+      {
+        count: 3,
+        with: { how: a.edge },
+      },
+    ),
+    ...fastened(a.fixing, {
+      sheets: sheets.slice(0, 1),
+      rails,
+      hoops: [],
+      battening: batteningOf(battens, rails),
+      cover: covered,
+      railZ: z0,
+      y0: 0,
+      endStaplesMm: (4 * rise * 100) / 150,
+      channelScrew: 'screw-1',
+    }),
+    ...(flaps.length > 0
+      ? [
+          ...joint(
+            'staple',
+            'flap heads',
+            'Flaps along the top of the end triangles',
+            [...flaps, ...endLegs],
+            topsAt.slice(0, 2),
+            {
+              count: 2 * Math.ceil((2 * legTopLength(legs)) / 150),
+            },
+          ),
+          ...joint(
+            'bag',
+            'flap weights',
+            'Two on each end flap',
+            flaps,
+            endLegs.flatMap((m) => endsOf([m]).slice(0, 1)),
+            {
+              with: { holds: 'nothing' },
+            },
+          ),
+          ...joint('rope', 'flap ties', 'Ties that hold the flaps rolled up', flaps, topsAt.slice(0, 2), { count: 4 }),
+        ]
+      : []),
+    ...joint('bracket', 'anchors', 'Legs to the bed wall', legs, feetAt.slice(0, anchors), {
+      ask: 'anchors',
+      count: anchors,
+    }),
+    ...across.joints,
+  ];
   const sectionM2 = enclosedArea(line) / 1e6;
   const first = xs[0] ?? x0;
   const legLength = legs[0]?.lengthMm ?? 0;
@@ -191,9 +255,13 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
 
   return ok({
     ...BARE,
-    members: [...legs, ...ridgeRun.members, ...ties, ...rails, ...battens, ...across],
+    members: [...legs, ...ridgeRun.members, ...ties, ...rails, ...battens, ...across.members],
     sheets,
-    hardware: [...hardware, ...ridgeRun.hardware],
+    joints,
+    openings:
+      flaps.length > 0
+        ? flapOpenings(flaps, covered).map((o) => ({ ...o, open: ['flap ties'] }))
+        : [skirt(a, sheets, x0, x1, z0)],
     beams: [
       {
         tags: xs.map((_, i) => `L${2 * i + 1}`),
@@ -223,11 +291,8 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
       stiff: true,
       lengthMm: x1 - x0,
       widthMm: width,
-      holdDowns: [{ what: 'brackets from the legs to the bed', count: anchors, eachN: BRACKET_N, ask: 'anchors' }],
     },
-    contacts: [{ what: 'timber corner', guarded: a.edge === 'guarded' }],
     fixing: a.fixing,
-    airing: { by: a.ends === 'flap' ? 'flaps' : 'skirt', screened: false },
     crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       cover: a.cover,
@@ -256,9 +321,9 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
       ties,
       rails,
       battens,
-      crossBoards: across,
+      crossBoards: across.members,
       sheets,
-      hardware,
+      joints,
       survey,
       steepDeg: steep,
       spacingMm: spacing,
@@ -267,34 +332,23 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
   });
 }
 
-function hardwareOf(
-  a: AFrameAnswers,
-  c: {
-    readonly pairs: number;
-    readonly lengthMm: number;
-    readonly rise: number;
-    readonly anchors: number;
-    readonly battens: readonly Member[];
-    readonly rails: readonly Member[];
-    readonly crossBoards: number;
-  },
-): readonly HardwareUse[] {
-  const metres = Math.ceil((2 * c.lengthMm) / 1000);
-  const battenScrews = c.battens.reduce((sum, b) => sum + Math.ceil(b.lengthMm / 300) + 1, 0);
-  return some([
-    use('screw-3', 4 * c.pairs, 'Two through the ridge into each leg'),
-    use('screw-1-5/8', 8, 'Foot ties, two screws an end'),
-    use('screw-1-5/8', 4 * c.pairs, 'Side rails to every leg, two screws'),
-    use('corner-plate', Math.max(0, c.rails.length - 2), 'Plates over the joints of the side rails'),
-    use('screw-1-5/8', battenScrews, 'Cover battens, one every 300 mm'),
-    use('channel', a.fixing === 'channel' ? metres : 0, 'Along both rails'),
-    use('spring-wire', a.fixing === 'channel' ? metres : 0, 'In the channel'),
-    use('screw-1', a.fixing === 'channel' ? metres * 3 : 0, 'Channel to the rails'),
-    use('staple', 2 * Math.ceil(c.lengthMm / 150), 'Cover along both rails'),
-    use('staple', 4 * Math.ceil(c.rise / 150), 'Cover down the end legs'),
-    use('bracket', c.anchors, 'Legs to the bed wall'),
-    use('screw-2-1/2', 4 * c.crossBoards, 'Board across the soil, two screws an end'),
-    use('sandbag', a.ends === 'flap' ? 4 : 0, 'Two on each end flap'),
-    use('rope', a.ends === 'flap' ? 4 : 0, 'Ties that hold the flaps rolled up'),
-  ]);
+/** Length of a leg, along which half of a flap's head is stapled. */
+const legTopLength = (legs: readonly Member[]): number => legs[0]?.lengthMm ?? 0;
+
+/** Without flaps the cover is opened along one side, where its fastening allows. */
+function skirt(a: AFrameAnswers, sheets: readonly SheetPart[], x0: number, x1: number, z0: number): Opening {
+  return {
+    name: 'Side of the cover',
+    by: 'skirt',
+    tags: sheets.slice(0, 1).map((s) => s.tag),
+    line: [
+      [x0, 0, z0],
+      [x1, 0, z0],
+    ],
+    travel: { mm: a.heightMm * 0.7 },
+    shut: [a.fixing],
+    open: [],
+    reachedFrom: 'both sides',
+    screened: false,
+  };
 }

@@ -1,10 +1,9 @@
-import { countOf } from '../../answers/skin';
-import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types';
+import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
 import { amount } from '../../../base/figure';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import { fasteningWork, coverFrameStep, packerWork, tagsOf } from '../../parts/frameSteps';
-import { MINUTES, cutStep, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { AFrameAnswers } from './answers';
 
 interface Built {
@@ -15,14 +14,14 @@ interface Built {
   readonly battens: readonly Member[];
   readonly crossBoards: readonly Member[];
   readonly sheets: readonly SheetPart[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   readonly survey: Survey;
   readonly steepDeg: number;
   readonly spacingMm: number;
 }
 
 /** The frame in building order: cut, pattern, ridge, raise, rails, cover, fix down. */
-export function aFrameSteps(a: AFrameAnswers, b: Built): readonly Step[] {
+export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
   return [
     cutStep([...b.legs, ...b.ridge, ...b.ties, ...b.rails, ...b.battens, ...b.crossBoards]),
     step({
@@ -54,9 +53,10 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly Step[] {
         [`Mark ${tagList(b.ridge)} from its left end as drawn, `, amount(b.spacingMm, 'length'), ' from leg to leg.'],
         ['Lay it upside down on flat ground. Two screws through the ridge into each leg, both sides of each mark.'],
       ],
-      tools: ['drill, 1/8 bit', 'driver', 'square'],
+      tools: ['square'],
+      joints: named(b.joints, 'ridge', 'splices R1'),
       checks: [['Tops of the legs flush with the top of the ridge']],
-      minutes: MINUTES.start + b.legs.length * 6,
+      minutes: MINUTES.start + b.legs.length * 4,
     }),
     step({
       id: 'raise',
@@ -68,11 +68,12 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly Step[] {
         ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
         ['Two people: turn it over and set the feet on the walls, flush outside.'],
         [`Screw ${tagList(b.ties)} across the end triangles.`],
-        [`Screw ${countOf(b.hardware, 'bracket')} brackets between the legs and the bed wall.`],
+        [`Screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}, between the legs and the wall.`],
       ],
-      tools: ['level', 'driver', 'tape'],
+      tools: ['level', 'tape'],
+      joints: named(b.joints, 'foot ties', 'anchors', 'boards across'),
       checks: [['The ridge is level'], ['End triangles plumb'], ['Diagonals of each slope equal']],
-      minutes: MINUTES.start + 10 + countOf(b.hardware, 'bracket') * 3,
+      minutes: MINUTES.start + 10,
     }),
     step({
       id: 'rails',
@@ -81,11 +82,13 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly Step[] {
       tags: tagsOf(b.rails),
       work: [
         [`Lay ${tagList(b.rails)} along the feet on the slope, and screw each to every leg at its mark.`],
-        ['Round the top of the ridge and the outer edges of the end legs with a rasp, or tape them.'],
+        ...(a.edge === 'guarded'
+          ? [['Round the top of the ridge and the outer edges of the end legs with a rasp, or tape them.']]
+          : []),
       ],
-      tools: ['driver', 'rasp'],
-      checks: [['No sharp edge where the cover will lie']],
-      minutes: MINUTES.start + b.rails.length * 6,
+      joints: named(b.joints, 'rails', 'splices A1', 'splices A2', 'edges'),
+      checks: a.edge === 'guarded' ? [['No sharp edge where the cover will lie']] : [],
+      minutes: MINUTES.start + b.rails.length * 4,
     }),
     coverFrameStep({
       sheets: b.sheets,
@@ -95,18 +98,22 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly Step[] {
         a.ends === 'flap'
           ? ['Staple a flap along the top of each end triangle; it rolls up and is tied, or hangs down under two bags.']
           : ['Fold both ends in like a parcel and staple them to the end legs under a strip of batten.'],
-      hardware: b.hardware,
+      joints: named(b.joints, 'staples', 'battens', 'channel', 'flap heads'),
     }),
-    step({
-      id: 'use',
-      title: 'Try the flaps',
-      view: 'end',
-      tags: b.sheets.slice(1).map((s) => s.tag),
-      work: [['Roll both ends up and tie them; let them down and weight them.']],
-      tools: [],
-      checks: [['A through draught when both are up']],
-      cautions: [CAUTIONS.snow],
-      minutes: 10,
-    }),
+    ...(a.ends === 'flap'
+      ? [
+          step({
+            id: 'use',
+            title: 'Try the flaps',
+            view: 'end',
+            tags: b.sheets.slice(1).map((s) => s.tag),
+            work: [['Roll both ends up and tie them; let them down and weight them.']],
+            joints: named(b.joints, 'flap weights', 'flap ties'),
+            checks: [['A through draught when both are up']],
+            cautions: [CAUTIONS.snow],
+            minutes: 5,
+          }),
+        ]
+      : []),
   ];
 }

@@ -1,3 +1,4 @@
+import { evenly, joint } from '../../joints';
 import type { BentHoop } from '../../hoop/types';
 import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
@@ -5,15 +6,22 @@ import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { dimension } from '../../assembly/dimension';
-import { plywoodEnd } from '../../parts/ends';
-import { endSheets, framedSheet } from '../../parts/framedSheet';
+import { plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
+import {
+  type FramedCover,
+  clipPlaces,
+  endSheets,
+  fastened,
+  flapJoints,
+  flapOpenings,
+  framedSheet,
+} from '../../parts/framedSheet';
 import { nest } from '../../parts/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
 import { type HoopFrame, hoopFrame } from '../../parts/hoopFrame';
-import { enclosedArea, pathLength } from '../../../base/geometry';
-import { some, use } from '../../assembly/pieces';
-import { straightRun } from '../../assembly/runs';
-import type { Assembly, HardwareUse, Member } from '../../assembly/types';
+import { type Vec3, enclosedArea, pathLength } from '../../../base/geometry';
+import { straightRun } from '../../joints/runs';
+import type { Joint, Member, Opening, Panel, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Bend, NO_ROOM, bentHoop } from '../../hoop/bent';
@@ -23,7 +31,6 @@ import { bentSteps } from './steps';
 
 const PLYWOOD = 'plywood-3/8';
 const FURRING = '1x3';
-const ANCHOR_N = 400;
 
 /**
  * The hoop through two legs, two shoulders and a crown, with the crown's rounded top at the height asked for.
@@ -68,7 +75,7 @@ function bend(
 }
 
 /** Builds the frame: rails with blind holes, conduit bent at crown and shoulders, furring along it, cover. */
-export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Result<Assembly> {
+export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const rail = boardShape(a.frame);
   const od = thicknessMm(a.pipe);
@@ -90,6 +97,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       stand: 'on edge',
       ridge: 'none',
       battens: a.fixing === 'battens',
+      corner: { screw: 'screw-3', each: 3 },
     },
     {
       y0: 0,
@@ -121,8 +129,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
     wrapMm: a.wrapMm,
   };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
-  const anchors = a.anchors ?? 2 * Math.max(2, Math.ceil(length / 1200));
-  const hardware = hardwareOf(a, f, { length, anchors, furring, panels: panels.length });
+  const joints = jointsOf(a, { ...f, hoops }, { furring, panels, sheets, covered });
   const sectionM2 = enclosedArea(f.line) / 1e6;
   const x = f.xs[0] ?? f.x0;
   const dims = hoopDimensions({
@@ -146,15 +153,16 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
         ...rails,
         ...f.frame.endBoards,
         ...hoops,
-        ...furring,
+        ...furring.members,
         ...f.frame.ties,
         ...f.frame.battens,
         ...f.frame.crossBoards,
       ],
       panels,
       sheets,
-      hardware,
-      arches: [{ ...f.arch, ridge: furring.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
+      joints,
+      openings: [...ventOpenings(panels, 'vents'), ...flapOpenings(sheets.slice(1), covered), ...skirtOf(a, sheets, f)],
+      arches: [{ ...f.arch, ridge: furring.members.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
       under: f.under,
       reachMm: [f.x0 + f.t, f.x1 - f.t],
       footing: {
@@ -162,11 +170,8 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
         stiff: true,
         lengthMm: length,
         widthMm: width,
-        holdDowns: [{ what: 'brackets to the bed', count: anchors, eachN: ANCHOR_N, ask: 'anchors' }],
       },
-      contacts: panels.length > 0 ? [{ what: 'plywood edge', guarded: a.edge === 'guarded' }] : [],
       fixing: a.fixing,
-      airing: { by: panels.length > 0 ? 'vents' : 'flaps', screened: false },
       crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, f.under),
       enclosure: {
         cover: a.cover,
@@ -188,7 +193,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
         ),
         ...dims,
       ],
-      steps: bentSteps(a, { f, hoops, rails, furring, sheets, panels, hardware, survey, anchors }),
+      steps: bentSteps(a, { f, hoops, rails, furring: furring.members, sheets, panels, joints, survey }),
       remarks: [],
     },
     a,
@@ -217,8 +222,8 @@ function withHoles(rail: Member, depthMm: number, od: number): Member {
 }
 
 /** Strips along the hoops, under the crown and inside both shoulders: they keep the hoops apart and carry the film. */
-function furringOf(a: BentConduitAnswers, f: HoopFrame, od: number, strip: Section): readonly Member[] {
-  if (a.ridge === 'none') return [];
+function furringOf(a: BentConduitAnswers, f: HoopFrame, od: number, strip: Section): Furring {
+  if (a.ridge === 'none') return { members: [], joints: [] };
   const { thicknessMm: t, widthMm: w } = boardShape(strip);
   const first = f.xs[0] ?? f.x0;
   const last = f.xs[f.xs.length - 1] ?? f.x1;
@@ -234,59 +239,105 @@ function furringOf(a: BentConduitAnswers, f: HoopFrame, od: number, strip: Secti
         ]
       : []),
   ];
-  return places.flatMap(
-    (p) =>
-      straightRun({
-        tag: p.tag,
-        part: p.part,
-        section: strip,
-        from: [first - od / 2, p.y, p.z],
-        to: [last + od / 2, p.y, p.z],
-        wide: p.wide,
-        hoopXs: f.xs,
-        markHoops: true,
-      }).members,
+  const runs = places.map((p) =>
+    straightRun({
+      tag: p.tag,
+      part: p.part,
+      section: strip,
+      from: [first - od / 2, p.y, p.z],
+      to: [last + od / 2, p.y, p.z],
+      wide: p.wide,
+      hoopXs: f.xs,
+      markHoops: true,
+    }),
   );
+  const members = runs.flatMap((r) => r.members);
+  const crossings = places.flatMap((p) => f.xs.map((x): Vec3 => [x, p.y, p.z]));
+  return {
+    members,
+    joints: [
+      ...joint('tekScrew', 'furring', 'Furring to every hoop', [...members, ...f.hoops], crossings),
+      ...runs.flatMap((r) => r.joints),
+    ],
+  };
 }
 
-function hardwareOf(
-  a: BentConduitAnswers,
-  f: HoopFrame,
-  c: {
-    readonly length: number;
-    readonly anchors: number;
-    readonly furring: readonly Member[];
-    readonly panels: number;
-  },
-): readonly HardwareUse[] {
-  const n = f.hoops.length;
-  const metres = Math.ceil((2 * c.length) / 1000);
+interface Furring {
+  readonly members: readonly Member[];
+  readonly joints: readonly Joint[];
+}
+
+interface CoverParts {
+  readonly furring: Furring;
+  readonly panels: readonly Panel[];
+  readonly sheets: readonly SheetPart[];
+  readonly covered: FramedCover;
+}
+
+/** Everything that holds the frame together, covers it and fixes it to its bed. */
+function jointsOf(a: BentConduitAnswers, f: HoopFrame, c: CoverParts): readonly Joint[] {
+  const { panels, sheets, covered } = c;
+  const legs = f.xs.flatMap((x) => [f.footY, f.footY + f.hoop.spanMm].map((y): Vec3 => [x, y, f.railTop]));
+  const endHoops = [f.hoops[0], f.hoops[f.hoops.length - 1]].flatMap((m) => m ?? []);
+  const anchors = a.anchors ?? 2 * Math.max(2, Math.ceil(covered.lengthMm / 1200));
+  const sides = [f.y0, f.y0 + f.width].flatMap((y) =>
+    evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil(anchors / 2)),
+  );
+  const folded = a.ends === 'folded' && a.fixing !== 'clips';
   const curve = pathLength(f.line);
-  const battenScrews = f.frame.battens.reduce((sum, b) => sum + Math.ceil(b.lengthMm / 300) + 1, 0);
-  const runs = new Set(c.furring.map((m) => m.tag.slice(0, 2))).size;
-  return some([
-    use('screw-3', 12, 'Frame corners, three each'),
-    use('tek-screw', 2 * n, 'Through the rail into each leg'),
-    use('tek-screw', runs * n, 'Furring to every hoop'),
-    use('corner-plate', 2 * Math.max(0, c.furring.length - runs), 'Plates over the joints of the furring'),
-    use('screw-2-1/2', 4 * f.frame.ties.length, 'Cross ties, two screws an end'),
-    use('screw-2-1/2', 4 * f.frame.crossBoards.length, 'Board across the soil, two screws an end'),
-    use('screw-1-5/8', battenScrews, 'Cover battens, one every 300 mm'),
-    use('channel', a.fixing === 'channel' ? metres : 0, 'Along both rails'),
-    use('spring-wire', a.fixing === 'channel' ? metres : 0, 'In the channel'),
-    use('tek-screw', a.fixing === 'channel' ? metres * 3 : 0, 'Channel to the rails'),
-    use('clip', a.fixing === 'clips' ? n * 4 : Math.ceil(curve / 450) * 2, 'Cover to the hoops, a sleeve under each'),
-    use('staple', 2 * Math.ceil(c.length / 150), 'Cover at the rails, until it is battened'),
-    use('u-strap', c.panels * 5, 'End hoops to the plywood'),
-    use('screw-1', c.panels * 10, 'Two screws a strap at the plywood'),
-    use('screw-1-5/8', c.panels * Math.ceil(f.width / 200), 'Plywood to the end boards'),
-    use('vent-flap', c.panels, 'One at each end'),
-    use(
-      'edge-guard',
-      c.panels > 0 && a.edge === 'guarded' ? Math.ceil((2 * curve) / 1000) : 0,
-      'Over both plywood edges',
-    ),
-    use('bracket', c.anchors, 'Frame to the bed wall'),
-    ...f.frame.hardware,
-  ]);
+  return [
+    ...f.frame.joints,
+    ...joint('tekScrew', 'legs', 'Through the rail into each leg', [...f.hoops, ...f.frame.rails], legs),
+    ...c.furring.joints,
+    ...plywoodJoints(panels, f.frame.endBoards, endHoops, {
+      edge: a.edge,
+      widthMm: f.width,
+      curveMm: curve,
+      kind: 'uStrap',
+      eachEnd: 5,
+    }),
+    ...ventJoints(panels, 'ventFlap'),
+    ...fastened(a.fixing, {
+      sheets: sheets.slice(0, 1),
+      rails: f.frame.rails,
+      hoops: f.hoops,
+      battening: f.frame.battening,
+      cover: covered,
+      railZ: f.z0,
+      y0: f.y0,
+      endStaplesMm: 0,
+    }),
+    ...(folded
+      ? joint(
+          'clip',
+          'end clips',
+          'Folded ends to the end hoops',
+          [...sheets, ...endHoops],
+          clipPlaces(endHoops, Math.ceil(curve / 450)),
+        )
+      : []),
+    ...flapJoints(sheets.slice(1), endHoops, covered),
+    ...joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), { ask: 'anchors' }),
+  ];
+}
+
+/** A clipped cover is lifted at its side; a battened or channelled one stays shut there. */
+function skirtOf(a: BentConduitAnswers, sheets: readonly SheetPart[], f: HoopFrame): readonly Opening[] {
+  if (a.fixing === 'battens') return [];
+  return [
+    {
+      name: 'Side of the cover',
+      by: 'skirt',
+      tags: sheets.slice(0, 1).map((s) => s.tag),
+      line: [
+        [f.x0, f.y0, f.z0],
+        [f.x1, f.y0, f.z0],
+      ],
+      travel: { mm: a.shoulderMm },
+      shut: [a.fixing === 'clips' ? 'clips' : 'channel'],
+      open: [],
+      reachedFrom: 'both sides',
+      screened: false,
+    },
+  ];
 }

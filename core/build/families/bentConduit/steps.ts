@@ -1,10 +1,9 @@
-import { countOf } from '../../answers/skin';
 import type { HoopFrame } from '../../parts/hoopFrame';
-import type { HardwareUse, Member, Panel, SheetPart, Step } from '../../assembly/types';
+import type { Joint, Member, Panel, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
 import { thicknessMm } from '../../../catalog/sections';
 import { amount } from '../../../base/figure';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import {
   fasteningWork,
   coverFrameStep,
@@ -14,7 +13,7 @@ import {
   plywoodStep,
   tagsOf,
 } from '../../parts/frameSteps';
-import { MINUTES, cutStep, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
 
 interface Built {
@@ -24,14 +23,13 @@ interface Built {
   readonly furring: readonly Member[];
   readonly sheets: readonly SheetPart[];
   readonly panels: readonly Panel[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   readonly survey: Survey;
-  readonly anchors: number;
 }
 
 /** The frame in building order: cut, bend, mark and drill, frame, stand the hoops, furring, cover, anchor. */
-export function bentSteps(a: BentConduitAnswers, b: Built): readonly Step[] {
-  const { f, hoops, furring, hardware } = b;
+export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] {
+  const { f, hoops, furring, joints } = b;
   const frame = { ...f.frame, rails: b.rails };
   const boards = [...b.rails, ...frame.endBoards, ...frame.ties];
   const [shoulder, crown] = f.bends;
@@ -84,15 +82,11 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly Step[] {
       ],
       'drill, spade bit',
     ),
-    frameStep(
-      frame,
+    frameStep(frame, [
       [
-        [
-          'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
-        ],
+        'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
       ],
-      hardware,
-    ),
+    ]),
     step({
       id: 'stand',
       title: 'Stand the hoops in their holes',
@@ -102,7 +96,8 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly Step[] {
         ['Press both legs of each hoop into their holes, down to the bottom.'],
         ['Drive one self-drilling screw through the inner face of the rail into each leg.'],
       ],
-      tools: ['drill', 'mallet'],
+      tools: ['mallet'],
+      joints: named(joints, 'legs'),
       checks: [['Every crown at one height along a string'], ['Hoops upright by the level']],
       minutes: hoops.length * MINUTES.place * 2,
     }),
@@ -119,14 +114,21 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly Step[] {
               ],
               ['One self-drilling screw through each hoop into the strip, from outside; file the heads smooth.'],
             ],
-            tools: ['drill', 'file'],
+            tools: ['file'],
+            joints: named(joints, 'furring', 'splices R1', 'splices R2', 'splices R3'),
             checks: [['Hoops stand at their marks at the crown as at the rail']],
-            minutes: MINUTES.start + furring.length * 10,
+            minutes: MINUTES.start + furring.length * 7,
           }),
         ]
       : []),
     ...(b.panels.length > 0
-      ? [plywoodStep(b.panels, [['Screw each end to its end board and strap the end hoop to it, five straps.']])]
+      ? [
+          plywoodStep(
+            b.panels,
+            [['Screw each end to its end board and strap the end hoop to it, five straps.']],
+            named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
+          ),
+        ]
       : []),
     coverFrameStep({
       sheets: b.sheets,
@@ -137,7 +139,7 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly Step[] {
         folded: ['Fold both ends down like a parcel and clip them to the end hoops.'],
         flap: ['Hang a flap at each end and tuck it under.'],
       }[a.ends],
-      hardware,
+      joints: named(joints, 'staples', 'battens', 'channel', 'clips', 'end clips', 'flap clips', 'flap weights'),
     }),
     step({
       id: 'set',
@@ -150,12 +152,13 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly Step[] {
           ? [[`Set ${tagList(frame.crossBoards)} across the soil under the open end.`]]
           : []),
         ['Two people: set the frame on the bed, flush all round.'],
-        [`Screw ${countOf(hardware, 'bracket')} angle brackets between the rails and the bed wall.`],
+        [`Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`],
       ],
-      tools: ['level', 'driver'],
+      tools: ['level'],
+      joints: named(joints, 'anchors', 'boards across'),
       checks: [['It sits down all round without rocking']],
       cautions: [CAUTIONS.snow],
-      minutes: MINUTES.start + b.anchors * 4,
+      minutes: MINUTES.start,
     }),
   ];
 }

@@ -1,3 +1,4 @@
+import { joint, roundBox } from '../../joints';
 import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
@@ -8,9 +9,9 @@ import { crossBoards } from '../../parts/crossBoards';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
-import { piece, some, use } from '../../assembly/pieces';
+import { endsOf, piece } from '../../assembly/pieces';
 import { slopedLids } from '../../parts/slopedLid';
-import type { Assembly, Member, SheetPart } from '../../assembly/types';
+import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
@@ -21,10 +22,9 @@ import { buildWalls, wallSheets } from './walls';
 
 const POCKET = '1x4';
 const POCKET_MM = 300;
-const BRACKET_N = 400;
 
 /** Builds the frame: walls of studs with film on both faces, low lids, a net under them, an opener in its pocket. */
-export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site: BuildSite): Result<Assembly> {
+export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const outer = survey.frameOn;
   const extent = placeExtent(a.extent, outer.lengthMm);
@@ -72,6 +72,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     openers: a.openers,
     hinged: true,
     safetyFilm: false,
+    screened,
   });
   const pockets =
     screened && opened && a.pocket === 'pocket'
@@ -103,38 +104,52 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   const sheets = [...wallSheets(wallSite, walls, a.cover, a.roll), ...(screened ? [net] : []), ...lids.sheets];
   const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil(length / 1200));
   const perimeter = 2 * (length + depth);
-  const hardware = some([
-    ...walls.hardware,
-    use('staple', Math.ceil((4 * perimeter) / 100), 'Both skins to both plates, every 100 mm'),
-    use('staple', screened ? Math.ceil(perimeter / 75) : 0, 'Net to the top plates'),
-    use('screw-1-5/8', 2 * pockets.length, 'Pocket boards to the back plate'),
-    use('screw-2-1/2', 4 * across.length, 'Board across the soil, two screws an end'),
-    ...lids.hardware,
-    use('hook', anchors, 'Frame to the bed wall'),
-  ]);
+  const rim = roundBox([x0, x1, 0, depth, z0], anchors);
+  const walled = [...walls.front, ...walls.back, ...walls.sides];
+  const skins = sheets.filter((x) => x.tag.startsWith('S'));
+  const joints: readonly Joint[] = [
+    ...walls.joints,
+    ...joint('roundedEdge', 'edges', 'Every outer edge of the walls', walled, [], { count: 4 }),
+    ...joint('staple', 'wall skins', 'Both skins to both plates, every 100 mm', [...skins, ...walled], rim, {
+      count: Math.ceil((4 * perimeter) / 100),
+    }),
+    ...(screened
+      ? joint('staple', 'net', 'Net to the top plates', [net, ...walled], rim, { count: Math.ceil(perimeter / 75) })
+      : []),
+    ...joint(
+      'buttScrew',
+      'pocket',
+      'Pocket boards to the back plate',
+      [...pockets, ...walls.back],
+      endsOf(pockets).filter((_, i) => i % 2 === 0),
+      {
+        with: { screw: 'screw-1-5/8' },
+      },
+    ),
+    ...across.joints,
+    ...lids.joints,
+    ...joint('hook', 'anchors', 'Frame to the bed wall', walled, rim, { ask: 'anchors' }),
+  ];
   const under = [gap, depth - gap].map((y) => ({ y, z: plane(y) }));
   const mean = (a.frontMm + a.backMm) / 2;
-  const assembly: Assembly = {
+  const assembly: Said = {
     ...BARE,
-    members: [...walls.front, ...walls.back, ...walls.sides, ...lids.members, ...pockets, ...across],
+    members: [...walls.front, ...walls.back, ...walls.sides, ...lids.members, ...pockets, ...across.members],
     panels: lids.panels,
     sheets,
-    hardware,
+    joints,
+    openings: lids.openings,
     beams: lids.beams,
     spans: lids.spans,
     under,
     reachMm: [x0 + gap, x1 - gap],
-    moving: lids.moving,
     footing: {
       on: 'wall',
       stiff: true,
       lengthMm: length,
       widthMm: depth,
-      holdDowns: [{ what: 'hooks to the bed', count: anchors, eachN: BRACKET_N, ask: 'anchors' }],
     },
-    contacts: [{ what: 'timber corner', guarded: true }],
     fixing: 'battens',
-    airing: { by: opened ? 'opener' : 'lid', screened },
     crop: cropUnder(bed, depth, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       cover: coverMaterial(site.catalog, 'film-double'),
@@ -157,7 +172,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         spacingLabel: '',
       }),
     ],
-    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across, sheets, hardware, survey, anchors }),
+    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across.members, sheets, joints, survey }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);

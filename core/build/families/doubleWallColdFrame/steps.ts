@@ -1,11 +1,11 @@
 import type { Lids } from '../../parts/slopedLid';
-import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types';
+import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
 import { amount } from '../../../base/figure';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import { packerWork, tagsOf } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
-import { MINUTES, cutStep, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { DoubleWallColdFrameAnswers } from './answers';
 import type { Walls } from './walls';
 
@@ -15,13 +15,12 @@ interface Built {
   readonly pockets: readonly Member[];
   readonly crossBoards: readonly Member[];
   readonly sheets: readonly SheetPart[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   readonly survey: Survey;
-  readonly anchors: number;
 }
 
 /** The frame in building order: cut, walls, corners, skins, set, lids, net and pocket, glaze, hang. */
-export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readonly Step[] {
+export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readonly SaidStep[] {
   const { walls, lids, pockets } = b;
   const all = [...walls.front, ...walls.back, ...walls.sides];
   const skins = b.sheets.filter((s) => s.tag.startsWith('S'));
@@ -42,9 +41,10 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
           `Sides ${tagList(walls.sides)}: the top plate slopes; bevel the tops of the studs to it if you like them tight.`,
         ],
       ],
-      tools: ['drill, 1/8 bit', 'driver', 'square', 'tape'],
+      tools: ['square', 'tape'],
+      joints: [...named(b.joints, 'studs'), ...walls.joints.filter((j) => j.id.startsWith('splices'))],
       checks: [['Diagonals of front and back equal']],
-      minutes: MINUTES.start + all.length * 5,
+      minutes: MINUTES.start + all.length * 2,
     }),
     step({
       id: 'corners',
@@ -55,9 +55,10 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
         ['Sides between front and back, flush at the bottom; four screws a corner.'],
         ['Round every outer edge with a rasp.'],
       ],
-      tools: ['driver', 'rasp', 'level'],
+      tools: ['level'],
+      joints: named(b.joints, 'corners', 'edges'),
       checks: [['Both diagonals of the box equal'], ['No edge sharp enough to cut film']],
-      minutes: MINUTES.start + 20,
+      minutes: MINUTES.start + 10,
     }),
     step({
       id: 'skins',
@@ -74,10 +75,11 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
           ' thick: it is what keeps warmth.',
         ],
       ],
-      tools: ['stapler', 'knife'],
+      tools: ['knife'],
+      joints: named(b.joints, 'wall skins'),
       checks: [['Both skins are tight and nowhere touch']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.knife],
-      minutes: skins.length * MINUTES.sheet * 1.6,
+      minutes: skins.length * MINUTES.sheet,
     }),
     step({
       id: 'set',
@@ -87,18 +89,21 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       work: [
         ...packerWork(b.survey),
         ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
-        [`Two people: set it on the wall, low side to the noon sun, and hook it down with ${b.anchors} hooks.`],
+        [
+          `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(b.joints, 'hook'), 'hook')}.`,
+        ],
       ],
-      tools: ['level', 'driver'],
+      tools: ['level'],
+      joints: named(b.joints, 'anchors', 'boards across'),
       checks: [['It sits down all round without rocking']],
-      minutes: MINUTES.start + b.anchors * 4,
+      minutes: MINUTES.start,
     }),
     ...lidFrameStep(lids),
     ...(net.length + pockets.length > 0
       ? [
           step({
             id: 'net',
-            title: 'Fix the net and the pocket',
+            title: pockets.length > 0 ? 'Fix the net and the pocket' : 'Fix the net',
             view: 'plan',
             tags: [...tagsOf(net), ...tagsOf(pockets)],
             work: [
@@ -110,13 +115,17 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
                   ]
                 : []),
             ],
-            tools: ['stapler', 'knife', 'driver'],
-            checks: [['The arm of the opener moves its whole way and touches no net']],
+            tools: ['knife'],
+            joints: named(b.joints, 'net', 'pocket'),
+            checks:
+              pockets.length > 0
+                ? [['The arm of the opener moves its whole way and touches no net']]
+                : [['No gap anywhere round the net']],
             cautions: [CAUTIONS.knife],
-            minutes: MINUTES.start + 20 + pockets.length * 6,
+            minutes: MINUTES.start + 10 + pockets.length * 4,
           }),
         ]
       : []),
-    ...glazeAndHangSteps(a.glazing, lids, b.hardware),
+    ...glazeAndHangSteps(a.glazing, lids),
   ];
 }

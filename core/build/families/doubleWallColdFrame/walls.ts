@@ -1,8 +1,9 @@
+import { joint } from '../../joints';
 import type { CoverMaterial, Section } from '../../../catalog/types';
 import type { Vec3 } from '../../../base/geometry';
-import { piece } from '../../assembly/pieces';
-import { straightRun } from '../../assembly/runs';
-import type { HardwareUse, Member, SheetPart } from '../../assembly/types';
+import { endsOf, piece } from '../../assembly/pieces';
+import { straightRun } from '../../joints/runs';
+import type { Joint, Member, SheetPart } from '../../assembly/types';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import { MM_PER_INCH } from '../../../base/length';
@@ -27,7 +28,7 @@ export interface Walls {
   readonly front: readonly Member[];
   readonly back: readonly Member[];
   readonly sides: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   readonly slope: number;
   /** Thickness of a wall: the air between its two films. */
   readonly gapMm: number;
@@ -45,11 +46,12 @@ export function buildWalls(s: WallSite): Result<Walls> {
   if (slope < 0.04) return fail('back', 'Make the back higher than the front, so that rain and snow run off the lid.');
   if (slope > 0.6) return fail('back', 'The lid would be steeper than 30 degrees: lower the back or raise the front.');
   const across: Vec3 = [0, 1, 0];
+  const splices: Joint[] = [];
   const wall = (letter: string, name: string, y: number, high: number): readonly Member[] => {
     const bays = Math.max(1, Math.ceil((s.x1 - s.x0 - t) / STUD_SPACING_MM));
     const xs = Array.from({ length: bays + 1 }, (_, i) => s.x0 + t / 2 + ((s.x1 - s.x0 - t) * i) / bays);
-    const plate = (tag: string, part: string, z: number): readonly Member[] =>
-      straightRun({
+    const plate = (tag: string, part: string, z: number): readonly Member[] => {
+      const run = straightRun({
         tag,
         part: `${name} ${part}`,
         section: s.stud,
@@ -58,7 +60,9 @@ export function buildWalls(s: WallSite): Result<Walls> {
         wide: across,
         hoopXs: xs,
         markHoops: false,
-      }).members.map((m): Member => {
+      });
+      splices.push(...run.joints);
+      return run.members.map((m): Member => {
         const from = m.shape.kind === 'straight' ? m.shape.from[0] : s.x0;
         return {
           ...m,
@@ -67,6 +71,7 @@ export function buildWalls(s: WallSite): Result<Walls> {
           ),
         };
       });
+    };
     return [
       ...plate(`${letter}1`, 'bottom plate', s.z0 + t / 2),
       ...plate(`${letter}2`, 'top plate', s.z0 + high - t / 2),
@@ -100,20 +105,23 @@ export function buildWalls(s: WallSite): Result<Walls> {
   const front = wall('A', 'Front', s.y0 + w / 2, s.frontMm);
   const back = wall('B', 'Back', s.y1 - w / 2, s.backMm);
   const sides = [...side('C', s.x0 + w / 2), ...side('D', s.x1 - w / 2)];
-  const studs = [...front, ...back, ...sides].filter((m) => m.part.endsWith('stud')).length;
-  const joints = [...front, ...back].filter((m) => m.part.includes(', part')).length / 2;
+  const all = [...front, ...back, ...sides];
+  const studs = all.filter((m) => m.part.endsWith('stud'));
+  const corners = [s.x0, s.x1].flatMap((x) =>
+    [s.y0 + w / 2, s.y1 - w / 2].map((y): Vec3 => [x, y, s.z0 + s.frontMm / 2]),
+  );
   return ok({
     front,
     back,
     sides,
     slope,
     gapMm: w,
-    hardware: [
-      { itemKey: 'screw-2-1/2', count: 4 * studs, joint: 'Plates to studs, two screws an end' },
-      { itemKey: 'screw-3', count: 4 * 4, joint: 'Side walls to front and back, four a corner' },
-      ...(joints > 0
-        ? [{ itemKey: 'corner-plate', count: Math.ceil(2 * joints), joint: 'Plates over the joints of long plates' }]
-        : []),
+    joints: [
+      ...joint('buttScrew', 'studs', 'Plates to studs, two screws an end', all, endsOf(studs)),
+      ...joint('buttScrew', 'corners', 'Side walls to front and back, four a corner', all, corners, {
+        with: { screw: 'screw-3', each: 4 },
+      }),
+      ...splices,
     ],
   });
 }

@@ -1,14 +1,15 @@
+import { evenly, joint } from '../../joints';
 import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
-import { endSheets, framedSheet } from '../../parts/framedSheet';
+import { endSheets, flapJoints, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { guardPvc } from '../../parts/guard';
 import { hoopPlaces } from '../../parts/hoops';
 import { type Point2, type Vec3, enclosedArea, pathLength, tautOutline } from '../../../base/geometry';
-import { piece, some, use } from '../../assembly/pieces';
-import type { Assembly, HardwareUse, Member } from '../../assembly/types';
+import { endsOf, piece } from '../../assembly/pieces';
+import type { Joint, Member, Opening, Said, SheetPart } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { type Fitting, takeUpMm } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
@@ -17,17 +18,16 @@ import { type Result, fail, ok } from '../../../base/result';
 import type { FittingGableAnswers } from './answers';
 import { gableSteps } from './steps';
 
-const STRAP_N = 300;
 const ROOF = Math.PI / 4;
 
-/** A joint: the fitting there and its centre. */
-interface Joint {
+/** Where pipes meet: the fitting there and its centre. */
+interface Knot {
   readonly at: Vec3;
   readonly fitting: Fitting;
 }
 
 /** A straight piece between two joints: centre to centre, less what both fittings take up. */
-function between(pipe: Section, tag: string, part: string, a: Joint, b: Joint): Member {
+function between(pipe: Section, tag: string, part: string, a: Knot, b: Knot): Member {
   const d: Vec3 = [b.at[0] - a.at[0], b.at[1] - a.at[1], b.at[2] - a.at[2]];
   const length = Math.hypot(...d);
   const step = (from: Vec3, by: number): Vec3 => [
@@ -54,7 +54,7 @@ function outside(centre: Point2, r: number, fromDeg: number, toDeg: number): rea
 }
 
 /** Builds the gable: straight pipe and moulded fittings, posts and rafters in frames, base and ridge along. */
-export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): Result<Assembly> {
+export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
   if (!extent.ok) return extent;
@@ -75,9 +75,9 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
 
   const end = (i: number): boolean => i === 0 || i === n - 1;
   const corner: Fitting = 'three-way';
-  const base = (i: number, y: number): Joint => ({ at: [xs[i] ?? 0, y, baseZ], fitting: end(i) ? corner : 'tee' });
-  const eave = (i: number, y: number): Joint => ({ at: [xs[i] ?? 0, y, eaveZ], fitting: 'elbow-45' });
-  const ridge = (i: number): Joint => ({
+  const base = (i: number, y: number): Knot => ({ at: [xs[i] ?? 0, y, baseZ], fitting: end(i) ? corner : 'tee' });
+  const eave = (i: number, y: number): Knot => ({ at: [xs[i] ?? 0, y, eaveZ], fitting: 'elbow-45' });
+  const ridge = (i: number): Knot => ({
     at: [xs[i] ?? 0, (y0 + y1) / 2, ridgeZ],
     fitting: end(i) ? corner : 'four-way',
   });
@@ -137,31 +137,58 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const straps = a.straps ?? 2 * Math.max(2, Math.ceil(length / 600));
   const guard = guardPvc(a.paint, a.cover, a.pipe, rafters);
   const sectionM2 = enclosedArea(line) / 1e6;
-  const fittings: readonly HardwareUse[] = [
-    use('three-way', 6, 'Four corners of the base and both ends of the ridge'),
-    use('tee', 2 * (n - 2), 'Base rails at every frame between'),
-    use('elbow-45', 2 * n, 'Eaves: post to rafter'),
-    use('four-way', n - 2, 'Ridge at every frame between'),
-  ];
-  const hardware = some([
-    ...fittings,
-    use('tek-screw', a.joints === 'pinned' ? 2 * frame.length : 0, 'One through each socket; no glue'),
-    use('strap', straps, 'Base rails to the bed wall'),
-    use('screw-1', 2 * straps, 'Two screws a strap'),
-    use(
-      'clip',
-      2 * Math.ceil(length / 450) + 2 * Math.ceil(pathLength(line) / 450),
-      'Cover to base rails and end frames',
+  const knots = xs.flatMap((_, i) => [...sides.flatMap((y) => [base(i, y), eave(i, y)]), ridge(i)]);
+  const fittings = (['three-way', 'tee', 'elbow-45', 'four-way'] as const).flatMap((kind) =>
+    joint(
+      'fitting',
+      `fittings ${kind}`,
+      FITTING_WHERE[kind],
+      frame,
+      knots.filter((k) => k.fitting === kind).map((k) => k.at),
+      { with: { fitting: kind } },
     ),
-    ...guard.hardware,
+  );
+  const sockets = endsOf(frame);
+  const along = [y0, y1].map((y): readonly [Vec3, Vec3] => [
+    [x0, y, baseZ],
+    [x1, y, baseZ],
   ]);
+  const endRafters = [...rafters.slice(0, 2), ...rafters.slice(-2)];
+  const sideClips = 2 * Math.ceil(length / 450);
+  const endClips = 2 * Math.ceil(pathLength(line) / 450);
+  const clipsAt = along.flatMap(([from, to]) => evenly(from, to, sideClips / 2));
+  const joints: readonly Joint[] = [
+    ...fittings,
+    ...(a.joints === 'pinned' ? joint('tekScrew', 'pins', 'One through each socket; no glue', frame, sockets) : []),
+    ...joint(
+      'strap',
+      'straps',
+      'Base rails to the bed wall',
+      baseRails,
+      along.flatMap(([from, to]) => evenly(from, to, Math.ceil(straps / 2))).slice(0, straps),
+      { ask: 'straps', with: { what: 'straps to the bed' } },
+    ),
+    ...guard,
+    ...joint(
+      'clip',
+      'clips',
+      'Cover to base rails and end frames',
+      [...sheets.slice(0, 1), ...baseRails, ...endRafters],
+      clipsAt,
+      {
+        count: sideClips + endClips,
+      },
+    ),
+    ...flapJoints(sheets.slice(1), endRafters, covered),
+  ];
   const first = xs[0] ?? 0;
   const rafter = rafters[0]?.lengthMm ?? 0;
   return ok({
     ...BARE,
     members: frame,
     sheets,
-    hardware,
+    joints,
+    openings: [...flapOpenings(sheets.slice(1), covered), ...lifted(a, frame, sheets, [x0, x1, y0, baseZ])],
     arches: [
       {
         what: 'Frames',
@@ -180,27 +207,13 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
     ],
     under,
     reachMm: [x0, x1],
-    moving: [
-      {
-        name: 'Gable',
-        memberTags: frame.map((m) => m.tag),
-        sheetTags: sheets.map((s) => s.tag),
-        panelTags: [],
-        motion: 'carried',
-        extraKg: 0,
-        people: 2,
-      },
-    ],
     footing: {
       on: 'wall',
       stiff: true,
       lengthMm: length,
       widthMm: survey.frameOn.widthMm,
-      holdDowns: [{ what: 'straps to the bed', count: straps, eachN: STRAP_N, ask: 'straps' }],
     },
-    contacts: guard.contacts,
     fixing: 'clips',
-    airing: { by: a.ends === 'flap' ? 'flaps' : 'skirt', screened: false },
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       cover: a.cover,
@@ -233,7 +246,53 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
         spacingLabel: 'frame to frame',
       }),
     ],
-    steps: gableSteps(a, { baseRails, endRails, posts, rafters, ridges, sheets, hardware, fittings, straps }),
+    steps: gableSteps(a, { baseRails, endRails, posts, rafters, ridges, sheets, joints }),
     remarks: [],
   });
+}
+
+const FITTING_WHERE: Readonly<Record<Exclude<Fitting, 'elbow-90'>, string>> = {
+  'three-way': 'Four corners of the base and both ends of the ridge',
+  tee: 'Base rails at every frame between',
+  'elbow-45': 'Eaves: post to rafter',
+  'four-way': 'Ridge at every frame between',
+};
+
+/** The cover is unclipped at a side to reach in; the whole is carried away. */
+function lifted(
+  a: FittingGableAnswers,
+  frame: readonly Member[],
+  sheets: readonly SheetPart[],
+  [x0, x1, y0, z]: readonly [number, number, number, number],
+): readonly Opening[] {
+  const side: Opening = {
+    name: 'Side of the cover',
+    by: 'skirt',
+    tags: sheets.slice(0, 1).map((s) => s.tag),
+    line: [
+      [x0, y0, z],
+      [x1, y0, z],
+    ],
+    travel: { mm: a.eaveMm },
+    shut: ['clips'],
+    open: [],
+    reachedFrom: 'both sides',
+    screened: false,
+  };
+  const whole: Opening = {
+    name: 'Gable',
+    by: 'lift-off',
+    tags: [...frame, ...sheets].map((p) => p.tag),
+    line: [
+      [(x0 + x1) / 2, y0, z],
+      [(x0 + x1) / 2, y0, z + 1000],
+    ],
+    travel: { mm: 1000 },
+    shut: ['straps'],
+    open: [],
+    reachedFrom: 'both sides',
+    screened: false,
+    lift: { motion: 'carried', extraKg: 0, people: 2 },
+  };
+  return [side, whole];
 }

@@ -1,10 +1,9 @@
-import { countOf } from '../../answers/skin';
-import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types';
+import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import { takeUpMm } from '../../../catalog/fittings';
 import { amount } from '../../../base/figure';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import { tagsOf } from '../../parts/frameSteps';
-import { MINUTES, cutStep, guardSteps, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, cutStep, guardSteps, named, sayCount, step, tagList } from '../../guide/step';
 import type { FittingGableAnswers } from './answers';
 
 interface Built {
@@ -14,15 +13,14 @@ interface Built {
   readonly rafters: readonly Member[];
   readonly ridges: readonly Member[];
   readonly sheets: readonly SheetPart[];
-  readonly hardware: readonly HardwareUse[];
-  readonly fittings: readonly HardwareUse[];
-  readonly straps: number;
+  readonly joints: readonly Joint[];
 }
 
 /** The gable in building order: cut, base, frames, ridge, strap down, paint, cover. */
-export function gableSteps(a: FittingGableAnswers, b: Built): readonly Step[] {
+export function gableSteps(a: FittingGableAnswers, b: Built): readonly SaidStep[] {
   const base = [...b.baseRails, ...b.endRails];
   const all = [...base, ...b.posts, ...b.rafters, ...b.ridges];
+  const straps = countKind(b.joints, 'strap');
   const film = a.cover.kind === 'film';
   const push =
     a.joints === 'pinned'
@@ -44,12 +42,15 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly Step[] {
           ' in an eave elbow. The cut list has counted it.',
         ],
         ['Mark how deep each pipe goes in, so that you see it is at the stop.'],
-        [`Corners with ${tagList(b.endRails)}, tees between ${tagList(b.baseRails)}, all outlets up.`],
+        [
+          `Corners with ${tagList(b.endRails)}${b.baseRails.length > 2 ? `, tees between ${tagList(b.baseRails)}` : ` and ${tagList(b.baseRails)}`}, all outlets up.`,
+        ],
         [push],
       ],
-      tools: ['rubber mallet', 'marker', ...(a.joints === 'pinned' ? ['drill'] : [])],
+      tools: ['marker'],
+      joints: named(b.joints, 'fittings tee', 'pins'),
       checks: [['Both diagonals of the base equal'], ['Every outlet points straight up']],
-      minutes: MINUTES.start + base.length * 4,
+      minutes: MINUTES.start + base.length * 3,
     }),
     step({
       id: 'frames',
@@ -59,12 +60,13 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly Step[] {
       work: [
         [`Posts ${tagList(b.posts)} in the base, an eave elbow on each.`],
         [
-          `Rafters ${tagList(b.rafters)} in the elbows, two meeting in a ridge corner at the ends and in a four-way between.`,
+          `Rafters ${tagList(b.rafters)} in the elbows, two meeting in a ridge corner at the ends${b.ridges.length > 1 ? ' and in a four-way between' : ''}.`,
         ],
       ],
-      tools: ['rubber mallet', 'level'],
+      tools: ['level'],
+      joints: named(b.joints, 'fittings elbow-45'),
       checks: [['End frames plumb']],
-      minutes: MINUTES.start + (b.posts.length + b.rafters.length) * 4,
+      minutes: MINUTES.start + (b.posts.length + b.rafters.length) * 3,
     }),
     step({
       id: 'ridge',
@@ -72,7 +74,7 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly Step[] {
       view: 'side',
       tags: tagsOf(b.ridges),
       work: [[`From one end to the other: ${tagList(b.ridges)} between the ridge corners.`]],
-      tools: ['rubber mallet'],
+      joints: named(b.joints, 'fittings three-way', 'fittings four-way'),
       checks: [['The ridge is straight by eye from the end']],
       minutes: MINUTES.start + b.ridges.length * 4,
     }),
@@ -81,12 +83,13 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly Step[] {
       title: 'Strap it down',
       view: 'side',
       tags: tagsOf(base),
-      work: [[`Two people set it on the wall; ${b.straps} straps over the base rails, two screws each.`]],
+      work: [[`Two people set it on the wall; ${sayCount(straps, 'strap')} over the base rails, two screws each.`]],
       tools: ['driver', 'level'],
+      joints: named(b.joints, 'straps'),
       checks: [['It sits down all round']],
-      minutes: MINUTES.start + b.straps * 3,
+      minutes: MINUTES.start + straps * 1.8,
     }),
-    ...guardSteps(b.rafters, b.hardware),
+    ...guardSteps(b.rafters, named(b.joints, 'guard')),
     step({
       id: 'cover',
       title: 'Cover and clip it',
@@ -98,7 +101,9 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly Step[] {
             ? 'Lay the film with its outer face, usually the printed one, to the sky.'
             : 'Lay the cover over, equal on both sides.',
         ],
-        [`Clip it along both base rails and both end frames, ${countOf(b.hardware, 'clip')} clips in all.`],
+        [
+          `Clip it along both base rails and both end frames, ${sayCount(countKind(named(b.joints, 'clips'), 'clip'), 'clip')} in all.`,
+        ],
         [
           a.ends === 'flap'
             ? 'Hang a flap at each end and tuck it under.'
@@ -108,7 +113,8 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly Step[] {
       tools: ['knife'],
       checks: [['The cover is tight, and nothing flaps']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.snow],
-      minutes: b.sheets.length * MINUTES.sheet + countOf(b.hardware, 'clip'),
+      joints: named(b.joints, 'clips', 'flap clips', 'flap weights'),
+      minutes: b.sheets.length * MINUTES.sheet,
     }),
   ];
 }

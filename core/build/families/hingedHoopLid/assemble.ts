@@ -1,10 +1,9 @@
 import type { Elastica } from '../../hoop/types';
-import { countOf } from '../../answers/skin';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { buildFrame } from '../../parts/frame';
-import { endSheets, framedSheet } from '../../parts/framedSheet';
+import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { PULL_MM } from '../../parts/hoopFrame';
 import { guardPvc } from '../../parts/guard';
 import { nest } from '../../parts/nested';
@@ -12,16 +11,16 @@ import { hoopDimensions } from '../../assembly/hoopDimensions';
 import { type HoopSite, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
 import { type Point2, enclosedArea, pathLength, tautOutline } from '../../../base/geometry';
 import { buildRidge } from '../../parts/ridge';
-import type { Assembly, Dimension } from '../../assembly/types';
+import type { Dimension, Said } from '../../assembly/types';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail } from '../../../base/result';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import type { HingedHoopLidAnswers } from './answers';
-import { lidHardware } from './hardware';
+import { lidJoints, lidOpening } from './joints';
 import { lidSteps } from './steps';
 
 /** Builds the lid: a frame the size of the bed, hoops in it, ridge, cover, hinges along one long side. */
-export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite): Result<Assembly> {
+export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
   if (!extent.ok) return extent;
@@ -76,9 +75,17 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const crownZ = footZ + hoop.heightMm;
 
   const open = (x: number, edge: number): boolean => Math.abs(x - edge) > 1;
-  const joint = a.hinges === 'near' ? 'hinged near' : 'hinged far';
+  const hung = a.hinges === 'near' ? 'hinged near' : 'hinged far';
   const frame = buildFrame(
-    { site, frame: a.frame, stand: a.stand, joint, crossTies: a.crossTies, battens: true },
+    {
+      site,
+      frame: a.frame,
+      stand: a.stand,
+      joint: hung,
+      crossTies: a.crossTies,
+      battens: true,
+      corner: { screw: 'screw-3', each: railHeight > 60 ? 3 : 2 },
+    },
     {
       x0,
       x1,
@@ -95,32 +102,43 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     },
   );
   const hoops = hoopMembers(sprung.value, a.pipe, xs, footY, footZ, 0);
-  const ridge = buildRidge(a.ridge, {
-    site,
-    pipe: a.pipe,
-    hoopXs: xs,
-    y: width / 2,
-    crownZ,
-    post: { section: stock(site, '2x2'), xs: [x0 + t / 2, x1 - t / 2], footZ: railTop, inSoilMm: 0 },
-  });
+  const ridge = buildRidge(
+    a.ridge,
+    {
+      site,
+      pipe: a.pipe,
+      hoopXs: xs,
+      y: width / 2,
+      crownZ,
+      post: { section: stock(site, '2x2'), xs: [x0 + t / 2, x1 - t / 2], footZ: railTop, inSoilMm: 0 },
+    },
+    hoops,
+  );
   const lid = [...frame.rails, ...frame.endBoards, ...hoops, ...ridge.members, ...frame.ties, ...frame.battens];
   const guard = guardPvc(a.paint, a.cover, a.pipe, hoops);
-  const hardware = lidHardware(a, {
-    hoops: n,
-    length,
-    width,
-    railHeight,
-    windy: site.windy,
-    frame,
-    ridge,
-    guard: guard.hardware,
-  });
-
   const line = outline(hoop);
   const taut = pathLength(line);
   const rise = crownZ + od / 2 - z0;
   const covered = { line, x0, x1, lengthMm: length, riseMm: rise, widthMm: width, wrapMm: a.battenWrapMm };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
+  const flaps = sheets.slice(1);
+  const joints = lidJoints(a, {
+    frame,
+    hoops,
+    ridge,
+    guard,
+    sheets,
+    covered,
+    x0,
+    x1,
+    width,
+    z0,
+    footY,
+    spanMm,
+    footZ,
+    xs,
+    windy: site.windy,
+  });
   const sectionArea = enclosedArea(line) / 1e6;
   const first = xs[0] ?? x0;
   const fixed = (
@@ -142,14 +160,14 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   });
 
   const under = underHoop(hoop, a.pipe, footY, footZ);
-  const count = (key: string): number => countOf(hardware, key);
 
   return nest(
     {
       ...BARE,
       members: [...lid, ...frame.crossBoards],
       sheets,
-      hardware,
+      joints,
+      openings: [lidOpening(a, [...lid, ...sheets], { x0, x1, width, z0 }), ...flapOpenings(flaps, covered)],
       arches: [
         {
           tags: hoops.map((h) => h.tag),
@@ -176,41 +194,13 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       ],
       under,
       reachMm: [x0 + t, x1 - t],
-      moving: [
-        {
-          name: 'Lid',
-          memberTags: lid.map((m) => m.tag),
-          sheetTags: sheets.map((s) => s.tag),
-          panelTags: [],
-          motion: 'hinged',
-          extraKg: 0,
-          people: a.people === '2' ? 2 : 1,
-          hung: {
-            alongMm: length,
-            reachMm: width,
-            latches: count('latch'),
-            stays: count('stay'),
-            opener: undefined,
-          },
-        },
-      ],
       footing: {
         on: 'wall',
         stiff: true,
         lengthMm: length,
         widthMm: width,
-        holdDowns: [
-          { what: 'hinges', count: count('hinge'), eachN: 900 },
-          { what: 'latches', count: count('latch'), eachN: 450, ask: 'latches' },
-        ],
       },
-      contacts: [
-        ...guard.contacts,
-        ...(a.feet === 'straps-outside' ? [{ what: 'pipe end' as const, guarded: count('end-cap') > 0 }] : []),
-        { what: 'timber corner', guarded: true },
-      ],
       fixing: 'battens',
-      airing: { by: a.ends === 'flap' ? 'flaps' : 'lid', screened: false },
       crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
       enclosure: {
         cover: a.cover,
@@ -237,7 +227,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
           rowFromEdgeMm: a.rowFromEdgeMm,
         }),
       ],
-      steps: lidSteps(a, { frame, hoops, ridge, hardware, spacingMm, survey, sheets }),
+      steps: lidSteps(a, { frame, hoops, ridge, joints, spacingMm, survey, sheets }),
       remarks:
         a.feet === 'straps-outside'
           ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.']

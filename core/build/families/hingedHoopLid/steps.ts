@@ -1,31 +1,42 @@
-import { countOf } from '../../answers/skin';
+import type { KindKey } from '../../joints';
 import type { Frame } from '../../parts/frame';
 import type { RidgeBuilt } from '../../parts/ridge';
-import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types';
+import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import { battenWork, coverFrameStep, frameStep, markRailsStep, packerWork, tagsOf } from '../../parts/frameSteps';
-import { MINUTES, bendStep, cutStep, guardSteps, ridgeStep, step, tagList } from '../../guide/step';
+import {
+  MINUTES,
+  bendStep,
+  countKind,
+  cutStep,
+  guardSteps,
+  named,
+  ridgeStep,
+  sayCount,
+  step,
+  tagList,
+} from '../../guide/step';
 import type { HingedHoopLidAnswers } from './answers';
 
 interface Built {
   readonly frame: Frame;
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   readonly spacingMm: number;
   readonly survey: Survey;
   readonly sheets: readonly SheetPart[];
 }
 
 /** The lid in building order: cut, mark, frame, hoops, ridge, paint, cover, hang. */
-export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
-  const { frame, hoops, ridge, hardware } = b;
-  const count = (key: string): number => countOf(hardware, key);
+export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[] {
+  const { frame, hoops, ridge, joints } = b;
+  const hung = named(joints, 'hinges', 'handle', 'latches', 'stays');
+  const count = (kind: KindKey): number => countKind(hung, kind);
   const sockets = a.feet === 'sockets';
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   const packers = packerWork(b.survey);
-  const some = (n: number, one: string, more: string): string => (n === 0 ? `no ${one}` : n === 1 ? `a ${one}` : more);
   return [
     cutStep([...boards, ...hoops, ...ridge.members, ...frame.battens, ...frame.crossBoards]),
     markRailsStep(
@@ -41,14 +52,10 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
       ],
       'drill, 3/32 bit',
     ),
-    frameStep(
-      frame,
-      [
-        ['On flat ground, stand the hinge rail between the end boards, flush with their ends.'],
-        ['Set the front rail across the other ends, flush outside. Drill 1/8 pilots, then screw each corner.'],
-      ],
-      hardware,
-    ),
+    frameStep(frame, [
+      ['On flat ground, stand the hinge rail between the end boards, flush with their ends.'],
+      ['Set the front rail across the other ends, flush outside. Drill 1/8 pilots, then screw each corner.'],
+    ]),
     bendStep(
       hoops,
       b.spacingMm,
@@ -61,20 +68,10 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
               : 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',
         ],
       ],
-      (count('strap') + count('socket-cap')) * 2,
+      named(joints, 'feet', 'caps'),
     ),
-    ...(a.ridge === 'none'
-      ? []
-      : [
-          ridgeStep(
-            ridge.members,
-            count('cable-tie') +
-              4 * count('u-bolt') +
-              (a.ridge === 'timber' || a.ridge === 'posted' ? hoops.length : 0),
-            a.ridge === 'rope',
-          ),
-        ]),
-    ...guardSteps(hoops, b.hardware),
+    ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints)]),
+    ...guardSteps(hoops, named(joints, 'guard')),
     coverFrameStep({
       sheets: b.sheets,
       battens: frame.battens,
@@ -83,7 +80,7 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
         a.ends === 'folded'
           ? ['Fold both ends down like a parcel and batten or staple them to the end boards.']
           : ['Hang a flap at each end and tuck it under.'],
-      hardware,
+      joints: named(joints, 'staples', 'battens', 'flap clips', 'flap weights', 'corners rounded'),
     }),
     step({
       id: 'hang',
@@ -96,19 +93,20 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly Step[] {
           ? [[`Set ${tagList(frame.crossBoards)} across the soil under the lid’s open end.`]]
           : []),
         ['Two people: set the lid on the bed, flush all round.'],
-        [`Screw ${count('hinge')} hinges to the ${a.hinges} side, the outer two a hand from the ends.`],
+        [`Screw ${sayCount(count('hinge'), 'hinge')} to the ${a.hinges} side, the outer two a hand from the ends.`],
         [
-          `Handle in the middle of the front rail; ${some(count('latch'), 'latch', `${count('latch')} latches, the outer two a hand from the ends`)}; ${some(count('stay'), 'stay', `${count('stay')} stays, one at each end`)}.`,
+          `In front the handle in the middle, and ${sayCount(count('latch'), 'latch')}; ${sayCount(count('stay'), 'stay')}.`,
         ],
       ],
-      tools: ['level', 'driver'],
-      checks: [['The lid swings free and shuts flat'], ['The stay holds it open, and the latch holds it shut']],
+      tools: ['level'],
+      joints: [...hung, ...named(joints, 'boards across')],
+      checks: [
+        ['The lid swings free and shuts flat'],
+        ...(count('stay') > 0 ? [['It stays open by itself']] : []),
+        ...(count('latch') > 0 ? [['Latched, it cannot be lifted']] : []),
+      ],
       cautions: [CAUTIONS.lid, CAUTIONS.snow],
-      minutes:
-        MINUTES.start +
-        count('hinge') * 6 +
-        (count('handle') + count('latch') + count('stay')) * 5 +
-        packers.length * 5,
+      minutes: MINUTES.start + packers.length * 5,
     }),
   ];
 }

@@ -1,27 +1,25 @@
+import { evenly, joint } from '../../joints';
 import { treat } from '../../answers/bars';
 import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
 import { cropUnder, soilZ } from '../../assembly/crop';
 import { dimension } from '../../assembly/dimension';
-import { plywoodEnd } from '../../parts/ends';
+import { plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
 import { nest } from '../../parts/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
 import { guardPvc } from '../../parts/guard';
-import { framedSheet } from '../../parts/framedSheet';
+import { type FramedCover, fastened, framedSheet } from '../../parts/framedSheet';
 import { type HoopFrame, hoopFrame } from '../../parts/hoopFrame';
-import { enclosedArea, area, pathLength } from '../../../base/geometry';
-import { some, use } from '../../assembly/pieces';
-import type { Assembly, HardwareUse } from '../../assembly/types';
+import { type Vec3, enclosedArea, pathLength } from '../../../base/geometry';
+import type { Joint, Opening, Panel, Said, SheetPart } from '../../assembly/types';
 import { INSIDE_CLEARANCE_MM } from '../../../site/survey';
 import type { BuildSite } from '../../../site/buildSite';
 import type { Result } from '../../../base/result';
 import type { LiftOffCoverAnswers } from './answers';
 import { liftOffSteps } from './steps';
 
-const HOOK_N = 350;
-
 /** Builds the cover: a light frame on or inside the wall, hoops strapped in it, ends of plywood or folded film. */
-export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): Result<Assembly> {
+export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const inside = a.sits === 'inside';
   const plywood = stiffSheet(site.catalog, a.plywood);
@@ -34,6 +32,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       frame: treat(site, a.frame, a.wood),
       stand: 'on edge',
       battens: a.fixing === 'battens',
+      corner: { screw: 'screw-2-1/2', each: 2 },
     },
     {
       y0: (outer - width) / 2,
@@ -64,9 +63,8 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
     wrapMm: a.wrapMm,
   };
   const sheets = [framedSheet(a, a.ends, covered)];
-  const hardware = hardwareOf(a, f, length, rise);
-  const hooks = a.hooks ?? 4;
   const guard = guardPvc(a.paint, a.cover, a.pipe, f.hoops);
+  const joints = jointsOf(a, f, { panels, sheets, covered, guard });
   const sectionM2 = enclosedArea(f.line) / 1e6;
   const members = [
     ...f.frame.rails,
@@ -83,7 +81,8 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       members: [...members, ...f.frame.crossBoards],
       panels,
       sheets,
-      hardware,
+      joints,
+      openings: [...ventOpenings(panels, a.vents), liftedOff(a, [...members, ...sheets, ...panels], f)],
       arches: [f.arch],
       pushedRails: [
         {
@@ -96,30 +95,13 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       ],
       under: f.under,
       reachMm: [f.x0 + f.t, f.x1 - f.t],
-      moving: [
-        {
-          name: 'Cover',
-          memberTags: members.map((m) => m.tag),
-          sheetTags: ['S1'],
-          panelTags: panels.map((p) => p.tag),
-          motion: 'carried',
-          extraKg: 0,
-          people: a.people === '2' ? 2 : 1,
-        },
-      ],
       footing: {
         on: inside ? 'inside the wall' : 'wall',
         stiff: true,
         lengthMm: length,
         widthMm: width,
-        holdDowns: [{ what: 'hooks to the bed', count: hooks, eachN: HOOK_N, ask: 'hooks' }],
       },
-      contacts: [
-        ...guard.contacts,
-        ...(panels.length > 0 ? [{ what: 'plywood edge' as const, guarded: a.edge === 'guarded' }] : []),
-      ],
       fixing: a.fixing,
-      airing: { by: panels.some((p) => p.openings.length > 0) ? 'vents' : 'lid', screened: false },
       crop: cropUnder(bed, outer, a.crop, a.rowFromEdgeMm, f.under),
       enclosure: {
         cover: a.cover,
@@ -145,7 +127,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
           rowFromEdgeMm: a.rowFromEdgeMm,
         }),
       ],
-      steps: liftOffSteps(a, f, { sheets, panels, hardware, survey, hooks }),
+      steps: liftOffSteps(a, f, { sheets, panels, joints, survey }),
       remarks: [],
     },
     a,
@@ -153,40 +135,69 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   );
 }
 
-function hardwareOf(a: LiftOffCoverAnswers, f: HoopFrame, length: number, rise: number): readonly HardwareUse[] {
-  const n = f.hoops.length;
-  const metres = Math.ceil((2 * length) / 1000);
+interface CoverParts {
+  readonly panels: readonly Panel[];
+  readonly sheets: readonly SheetPart[];
+  readonly covered: FramedCover;
+  readonly guard: readonly Joint[];
+}
+
+/** Everything that holds the cover together, airs it and hooks it to its bed. */
+function jointsOf(a: LiftOffCoverAnswers, f: HoopFrame, c: CoverParts): readonly Joint[] {
+  const { panels, sheets, covered } = c;
   const curve = pathLength(f.line);
-  const plywood = a.ends === 'plywood';
-  const battenScrews = f.frame.battens.reduce((sum, b) => sum + Math.ceil(b.lengthMm / 300) + 1, 0);
-  const aboveRail = area(f.line.map((p) => [p.y, p.z])) > 0 ? Math.ceil(curve / 250) : 0;
-  return some([
-    use('screw-2-1/2', 8, 'Frame corners, two each'),
-    use('strap', 2 * n, 'One at each hoop foot'),
-    use('screw-1', 4 * n, 'Two screws a strap'),
-    ...f.ridge.hardware,
-    use('screw-2-1/2', 4 * f.frame.ties.length, 'Cross ties, two screws an end'),
-    use('screw-2-1/2', 4 * f.frame.crossBoards.length, 'Board across the soil, two screws an end'),
-    use('screw-1-5/8', plywood ? 2 * Math.ceil(f.width / 200) : 0, 'Plywood to the end boards'),
-    use('strap', plywood ? 6 : 0, 'End hoops to the plywood, three an end'),
-    use('screw-1', plywood ? 12 : 0, 'Two screws a strap at the plywood'),
-    use('vent-flap', plywood && a.vents === 'vents' ? 2 : 0, 'One at each end'),
-    use('louvre', plywood && a.vents === 'louvres' ? 2 : 0, 'One low at one end, one high at the other'),
-    use('edge-guard', plywood && a.edge === 'guarded' ? Math.ceil((2 * curve) / 1000) : 0, 'Over both plywood edges'),
-    use('screw-1-5/8', battenScrews, 'Cover battens, one every 300 mm'),
-    use('channel', a.fixing === 'channel' ? metres : 0, 'Along both rails'),
-    use('spring-wire', a.fixing === 'channel' ? metres : 0, 'In the channel'),
-    use('tek-screw', a.fixing === 'channel' ? metres * 3 : 0, 'Channel to the rails'),
-    use(
-      'staple',
-      2 * Math.ceil(length / 150) + (plywood ? 2 * aboveRail : 2 * Math.ceil((f.width + 2 * rise) / 150)),
-      'Cover at the rails and ends',
-    ),
-    ...guardPvc(a.paint, a.cover, a.pipe, f.hoops).hardware,
-    use('handle', 2, 'One at each end, to carry by'),
-    use('hook', a.hooks ?? 4, 'Frame to the bed wall'),
-    ...f.frame.hardware,
-  ]);
+  const y1 = f.y0 + f.width;
+  const feetAt = f.xs.flatMap((x) => [f.footY, f.footY + f.hoop.spanMm].map((y): Vec3 => [x, y, f.footZ]));
+  const endHoops = [f.hoops[0], f.hoops[f.hoops.length - 1]].flatMap((m) => m ?? []);
+  const sides = [f.y0, y1].flatMap((y) =>
+    evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil((a.hooks ?? 4) / 2)),
+  );
+  const ends = [f.x0, f.x1].map((x): Vec3 => [x, (f.y0 + y1) / 2, f.railTop]);
+  return [
+    ...f.frame.joints,
+    ...joint('strap', 'feet', 'Hoop feet to the rails', [...f.hoops, ...f.frame.rails], feetAt, {
+      with: { holds: 'nothing' },
+    }),
+    ...f.ridge.joints,
+    ...c.guard,
+    ...plywoodJoints(panels, f.frame.endBoards, endHoops, {
+      edge: a.edge,
+      widthMm: f.width,
+      curveMm: curve,
+      kind: 'strap',
+      eachEnd: 3,
+    }),
+    ...ventJoints(panels, a.vents === 'louvres' ? 'louvre' : 'ventFlap'),
+    ...fastened(a.fixing, {
+      sheets,
+      rails: f.frame.rails,
+      hoops: f.hoops,
+      battening: f.frame.battening,
+      cover: covered,
+      railZ: f.z0,
+      y0: f.y0,
+      endStaplesMm: panels.length > 0 ? (2 * curve * 100) / 250 : (2 * (f.width + 2 * covered.riseMm) * 100) / 150,
+    }),
+    ...joint('handle', 'handles', 'One at each end, to carry by', f.frame.endBoards, ends),
+    ...joint('hook', 'hooks', 'Frame to the bed wall', f.frame.rails, sides.slice(0, a.hooks ?? 4), { ask: 'hooks' }),
+  ];
+}
+
+/** The whole cover comes off its bed: to reach in, and in spring. */
+function liftedOff(a: LiftOffCoverAnswers, parts: readonly { readonly tag: string }[], f: HoopFrame): Opening {
+  const middle: Vec3 = [(f.x0 + f.x1) / 2, f.y0 + f.width / 2, f.z0];
+  return {
+    name: 'Cover',
+    by: 'lift-off',
+    tags: parts.map((p) => p.tag),
+    line: [middle, [middle[0], middle[1], middle[2] + 1000]],
+    travel: { mm: 1000 },
+    shut: ['hooks'],
+    open: [],
+    reachedFrom: 'both sides',
+    screened: false,
+    lift: { motion: 'carried', extraKg: 0, people: a.people === '2' ? 2 : 1 },
+  };
 }
 
 /** Vents high in both ends; louvres low in one and high in the other, so that air moves through. */

@@ -1,8 +1,7 @@
-import { countOf } from '../../answers/skin';
 import type { HoopFrame } from '../../parts/hoopFrame';
-import type { HardwareUse, Panel, SheetPart, Step } from '../../assembly/types';
+import type { Joint, Panel, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import {
   fasteningWork,
   coverFrameStep,
@@ -12,24 +11,34 @@ import {
   plywoodStep,
   tagsOf,
 } from '../../parts/frameSteps';
-import { MINUTES, bendStep, cutStep, guardSteps, ridgeStep, step, tagList } from '../../guide/step';
+import {
+  MINUTES,
+  bendStep,
+  countKind,
+  cutStep,
+  guardSteps,
+  named,
+  ridgeStep,
+  sayCount,
+  step,
+  tagList,
+} from '../../guide/step';
 import type { LiftOffCoverAnswers } from './answers';
 
 interface Built {
   readonly sheets: readonly SheetPart[];
   readonly panels: readonly Panel[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   readonly survey: Survey;
-  readonly hooks: number;
 }
 
 /** The cover in building order: cut, mark, frame, hoops, ridge, paint, ends, cover, set. */
-export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): readonly Step[] {
+export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): readonly SaidStep[] {
   const { frame, hoops, ridge } = f;
-  const { hardware } = b;
-  const count = (key: string): number => countOf(hardware, key);
+  const { joints } = b;
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   const packers = packerWork(b.survey);
+  const hooks = countKind(joints, 'hook');
   return [
     cutStep([...boards, ...hoops, ...ridge.members, ...frame.battens, ...frame.crossBoards]),
     markRailsStep(
@@ -39,37 +48,29 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
       ['Drill 3/32 pilots for the straps in the middle of the inner face.'],
       'drill, 3/32 bit',
     ),
-    frameStep(
-      frame,
+    frameStep(frame, [
       [
-        [
-          'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
-        ],
+        'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
       ],
-      hardware,
-    ),
+    ]),
     bendStep(
       hoops,
       f.spacingMm,
       [['Slip one foot under its loose strap, bend, slip the other under, and tighten both.']],
-      count('strap') * 2,
+      named(joints, 'feet'),
     ),
-    ...(a.ridge === 'none'
-      ? []
-      : [
-          ridgeStep(
-            ridge.members,
-            count('cable-tie') + 4 * count('u-bolt') + (a.ridge === 'timber' ? hoops.length : 0),
-            a.ridge === 'rope',
-          ),
-        ]),
-    ...guardSteps(hoops, b.hardware),
+    ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints)]),
+    ...guardSteps(hoops, named(joints, 'guard')),
     ...(b.panels.length > 0
       ? [
-          plywoodStep(b.panels, [
-            ['Screw each end to its end board, and strap the end hoop to it at the crown and both shoulders.'],
-            ...(a.edge === 'guarded' ? [['Push split hose over the curved edge: bare plywood cuts film.']] : []),
-          ]),
+          plywoodStep(
+            b.panels,
+            [
+              ['Screw each end to its end board, and strap the end hoop to it at the crown and both shoulders.'],
+              ...(a.edge === 'guarded' ? [['Push split hose over the curved edge: bare plywood cuts film.']] : []),
+            ],
+            named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
+          ),
         ]
       : []),
     coverFrameStep({
@@ -80,7 +81,7 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
         b.panels.length > 0
           ? ['Fold the film over both plywood edges and fasten it on their outer faces.']
           : ['Fold both ends down like a parcel and staple them under a strip of batten.'],
-      hardware,
+      joints: named(joints, 'staples', 'battens', 'channel', 'clips'),
     }),
     step({
       id: 'set',
@@ -93,12 +94,13 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
           ? [[`Set ${tagList(frame.crossBoards)} across the soil under the open end.`]]
           : []),
         ['Screw a handle to each end, and lift it with a straight back.'],
-        [`Screw ${b.hooks} hooks to the bed wall and hook the frame down.`],
+        [`Screw ${sayCount(hooks, 'hook')} and hook the frame down.`],
       ],
-      tools: ['level', 'driver'],
-      checks: [['It sits down all round without rocking'], ['Every hook is shut']],
+      tools: ['level'],
+      joints: named(joints, 'handles', 'hooks', 'boards across'),
+      checks: [['It sits down all round without rocking'], ...(hooks > 0 ? [['Every hook is shut']] : [])],
       cautions: [CAUTIONS.snow],
-      minutes: MINUTES.start + b.hooks * 4 + packers.length * 5 + 10,
+      minutes: MINUTES.start + packers.length * 5,
     }),
   ];
 }

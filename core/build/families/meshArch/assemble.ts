@@ -1,3 +1,4 @@
+import { evenly, joint } from '../../joints';
 import type { Elastica } from '../../hoop/types';
 import type { CoverMaterial } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
@@ -8,8 +9,7 @@ import { alongBed, dimension } from '../../assembly/dimension';
 import { outerFace, underHoop } from '../../parts/hoops';
 import { PULL_MM } from '../../parts/hoopFrame';
 import { type Point2, type Vec3, enclosedArea, pathLength, sweptFaces, tautOutline } from '../../../base/geometry';
-import { some, use } from '../../assembly/pieces';
-import type { Assembly, SheetPart } from '../../assembly/types';
+import type { Joint, Opening, Said, SheetPart } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { thicknessMm } from '../../../catalog/sections';
 import { hoopCurve } from '../../hoop/curve';
@@ -22,8 +22,6 @@ import { meshSteps } from './steps';
 const WIRE = 'mesh-wire';
 const FROM_WALL_MM = 25;
 const STRAP_SPACING_MM = 1200;
-const BAG_N = 49;
-const PRONG_N = 15;
 
 /** Panels of mesh side by side along the bed, each whole squares wide and lapping the next by one square. */
 function panelsAlong(mesh: CoverMaterial, lengthMm: number): { readonly count: number; readonly squares: number } {
@@ -57,7 +55,7 @@ function wirePlaces(hoop: Elastica, a: MeshArchAnswers, footY: number, footZ: nu
 }
 
 /** Builds the arch: mesh bent over the bed with its prongs in the soil, two sheets lapping at the crown, straps over all. */
-export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Assembly> {
+export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
   if (!extent.ok) return extent;
@@ -144,19 +142,88 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<As
   const bags = a.weights ?? 2 * Math.ceil(covered / 1000) + 4;
   const narrow = squares < Math.round(Math.max(...material.rolls.map((x) => x.widthMm)) / SQUARE_MM);
   const cutEnds = narrow ? count * (a.squares + 1) : 0;
-  const hardware = some([
-    use('end-sleeve', a.caps === 'capped' ? cutEnds : 0, 'Cut wire ends along the mesh'),
-    use('cable-tie', (count - 1) * a.squares, 'Panels of mesh where they lap'),
-    use('rope', Math.ceil((straps * (pathLength(line) + 1200)) / 1000), 'Straps over the sheets'),
-    use('sandbag', bags + 2 * straps, 'On the skirts and ends, and on both ends of every strap'),
+  const ends = mesh.flatMap((_, p) => [
+    x0 + p * (squares - 1) * SQUARE_MM,
+    x0 + (p * (squares - 1) + squares) * SQUARE_MM,
   ]);
+  const prongXs = mesh.flatMap((_, p) =>
+    Array.from({ length: squares + 1 }, (__, i) => x0 + (p * (squares - 1) + i) * SQUARE_MM),
+  );
+  const feet = [footY, footY + spanMm];
+  const laps = ends.slice(1, -1).filter((_, i) => i % 2 === 0);
+  const strapXs = evenly([x0, 0, 0], [x1, 0, 0], straps).map((p) => p[0]);
+  const joints: readonly Joint[] = [
+    ...(cutEnds > 0
+      ? joint(
+          'cap',
+          'sleeves',
+          'Cut wire ends along the mesh',
+          mesh,
+          ends.flatMap((x) => places.map((q): Vec3 => [x, q.y, q.z])).slice(0, cutEnds),
+          {
+            count: cutEnds,
+            with: { of: 'wire', how: a.caps },
+          },
+        )
+      : []),
+    ...joint(
+      'prong',
+      'prongs',
+      'Prongs of the mesh in the soil',
+      mesh,
+      prongXs.flatMap((x) => feet.map((y): Vec3 => [x, y, footZ])),
+    ),
+    ...joint(
+      'tie',
+      'mesh ties',
+      'Panels of mesh where they lap',
+      mesh,
+      laps.flatMap((x) => wires.map((q): Vec3 => [x, q.y, q.z])),
+      {
+        count: (count - 1) * a.squares,
+        with: { each: 1 },
+      },
+    ),
+    ...joint(
+      'rope',
+      'straps',
+      'Straps over the sheets',
+      sheets,
+      strapXs.map((x): Vec3 => [x, footY + spanMm / 2, footZ + rise]),
+      {
+        count: Math.ceil((straps * (pathLength(line) + 1200)) / 1000),
+      },
+    ),
+    ...joint(
+      'bag',
+      'strap weights',
+      'On both ends of every strap',
+      sheets,
+      strapXs.flatMap((x) => feet.map((y): Vec3 => [x, y, 0])),
+      {
+        with: { what: 'bags on the straps' },
+      },
+    ),
+    ...joint(
+      'bag',
+      'weights',
+      'On the skirts and ends',
+      sheets,
+      feet.flatMap((y) => evenly([x0, y, 0], [x1, y, 0], Math.ceil(bags / 2))).slice(0, bags),
+      {
+        ask: 'weights',
+        with: { what: 'weights on the skirts' },
+      },
+    ),
+  ];
   const under = underHoop(hoop, wire, footY, footZ);
   const sectionM2 = enclosedArea(line) / 1e6;
   return ok({
     ...BARE,
     members: [],
     sheets: [...sheets, ...mesh],
-    hardware,
+    joints,
+    openings: [parting(sheets, line, x0, x1), ...mesh.map((m) => carried(m, count, [x0, footY, footZ]))],
     arches: [
       {
         what: 'Wires',
@@ -176,29 +243,13 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<As
     ],
     under,
     reachMm: [x0, x1],
-    moving: mesh.map((m) => ({
-      name: count === 1 ? 'Mesh' : m.tag.replace('M', 'Mesh '),
-      memberTags: [],
-      sheetTags: [m.tag],
-      panelTags: [],
-      motion: 'carried',
-      extraKg: 0,
-      people: 2,
-    })),
     footing: {
       on: 'soil',
       stiff: false,
       lengthMm: covered,
       widthMm: spanMm,
-      holdDowns: [
-        { what: 'prongs in the soil', count: 2 * count * (squares + 1), eachN: PRONG_N },
-        { what: 'bags on the straps', count: 2 * straps, eachN: BAG_N },
-        { what: 'weights on the skirts', count: bags, eachN: BAG_N, ask: 'weights' },
-      ],
     },
-    contacts: cutEnds > 0 ? [{ what: 'pipe end', guarded: a.caps === 'capped' }] : [],
     fixing: 'weights',
-    airing: { by: 'crown', screened: false },
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       cover: a.cover,
@@ -231,7 +282,42 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<As
         spacingLabel: '',
       }),
     ],
-    steps: meshSteps(a, { mesh, sheets, hardware, spanMm, squares, straps, bags, cutEnds, riseMm: rise }),
+    steps: meshSteps(a, { mesh, sheets, joints, spanMm, squares, straps, riseMm: rise }),
     remarks: [],
   });
+}
+
+/** The two sheets part where they lap, along the crown. */
+function parting(sheets: readonly SheetPart[], line: readonly Point2[], x0: number, x1: number): Opening {
+  const crown = line.reduce((best, p) => (p.z > best.z ? p : best));
+  return {
+    name: 'Lap at the crown',
+    by: 'crown',
+    tags: sheets.map((s) => s.tag),
+    line: [
+      [x0, crown.y, crown.z],
+      [x1, crown.y, crown.z],
+    ],
+    travel: { mm: pathLength(line) / 3 },
+    shut: ['straps', 'strap weights'],
+    open: [],
+    reachedFrom: 'both sides',
+    screened: false,
+  };
+}
+
+/** A panel of mesh as it is carried, by two. */
+function carried(m: SheetPart, count: number, at: Vec3): Opening {
+  return {
+    name: count === 1 ? 'Mesh' : m.tag.replace('M', 'Mesh '),
+    by: 'lift-off',
+    tags: [m.tag],
+    line: [at, [at[0], at[1], at[2] + 1000]],
+    travel: { mm: 1000 },
+    shut: ['prongs'],
+    open: [],
+    reachedFrom: 'both sides',
+    screened: false,
+    lift: { motion: 'carried', extraKg: 0, people: 2 },
+  };
 }

@@ -1,27 +1,26 @@
-import { countOf } from '../../answers/skin';
-import type { HardwareUse, SheetPart, Step } from '../../assembly/types';
+import type { Joint, SaidStep, SheetPart } from '../../assembly/types';
 import { amount } from '../../../base/figure';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import { tagsOf } from '../../parts/frameSteps';
-import { MINUTES, step } from '../../guide/step';
+import { MINUTES, countKind, named, step } from '../../guide/step';
 import type { MeshArchAnswers } from './answers';
 
 interface Built {
   readonly mesh: readonly SheetPart[];
   readonly sheets: readonly SheetPart[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   readonly spanMm: number;
   readonly squares: number;
   readonly straps: number;
-  readonly bags: number;
-  readonly cutEnds: number;
   readonly riseMm: number;
 }
 
 /** The arch in building order: cut the mesh, set it, lay the sheets, strap them. */
-export function meshSteps(a: MeshArchAnswers, b: Built): readonly Step[] {
+export function meshSteps(a: MeshArchAnswers, b: Built): readonly SaidStep[] {
   const film = a.cover.kind === 'film';
-  const ties = countOf(b.hardware, 'cable-tie');
+  const ties = countKind(b.joints, 'tie');
+  const cutEnds = countKind(b.joints, 'cap');
+  const bags = countKind(named(b.joints, 'weights'), 'bag');
   return [
     step({
       id: 'cut',
@@ -32,14 +31,15 @@ export function meshSteps(a: MeshArchAnswers, b: Built): readonly Step[] {
         ['Stand on the roll as you unroll it: it springs back.'],
         [`Count ${a.squares} squares from prong to prong and ${b.squares} along the bed, and cut just past the wire.`],
         ['At both feet cut away the last wire that runs along the bed: its prongs go into the soil.'],
-        ...(b.cutEnds > 0 && a.caps === 'capped'
-          ? [[`Push a sleeve on each of the ${b.cutEnds} cut ends along the mesh.`]]
+        ...(cutEnds > 0 && a.caps === 'capped'
+          ? [[`Push a sleeve on each of the ${cutEnds} cut ends along the mesh.`]]
           : []),
       ],
       tools: ['bolt cutter', 'gloves', 'eye protection'],
       checks: [[`Every prong as long as its neighbours`]],
       cautions: [CAUTIONS.wire],
-      minutes: MINUTES.start + b.mesh.length * 20 + b.cutEnds * 0.3,
+      joints: a.caps === 'capped' ? named(b.joints, 'sleeves') : [],
+      minutes: MINUTES.start + b.mesh.length * 20,
     }),
     step({
       id: 'set',
@@ -58,6 +58,7 @@ export function meshSteps(a: MeshArchAnswers, b: Built): readonly Step[] {
       tools: ['string', 'tape', 'gloves'],
       checks: [['The crown stands ', amount(b.riseMm, 'length'), ' above the soil all along']],
       cautions: [CAUTIONS.bend, CAUTIONS.rods],
+      joints: named(b.joints, 'prongs', 'mesh ties'),
       minutes: MINUTES.start + b.mesh.length * 15,
     }),
     step({
@@ -73,14 +74,15 @@ export function meshSteps(a: MeshArchAnswers, b: Built): readonly Step[] {
           ' at the crown; the side away from the wind lies under.',
         ],
         [
-          `Throw ${b.straps} straps of rope over, a bag on both ends of each. Weight skirts and ends with ${b.bags} bags.`,
+          `Throw ${b.straps} straps of rope over, a bag on both ends of each. Weight skirts and ends with ${bags} bags.`,
         ],
         ['To reach in or to air, loosen a strap and part the sheets at the crown.'],
       ],
       tools: ['knife'],
       checks: [['The sheets part and close at the crown without coming out from under the straps']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.snow],
-      minutes: b.sheets.length * MINUTES.sheet + b.straps * 5 + b.bags,
+      joints: named(b.joints, 'straps', 'strap weights', 'weights'),
+      minutes: b.sheets.length * MINUTES.sheet + b.straps * 3,
     }),
   ];
 }

@@ -1,3 +1,4 @@
+import { joint, roundBox } from '../../joints';
 import { treat } from '../../answers/bars';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
@@ -5,9 +6,8 @@ import { crossBoards } from '../../parts/crossBoards';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
-import { some, use } from '../../assembly/pieces';
 import { glazingCover, slopedLids } from '../../parts/slopedLid';
-import type { Assembly } from '../../assembly/types';
+import type { Joint, Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
@@ -15,7 +15,6 @@ import type { SlopedColdFrameAnswers } from './answers';
 import { buildBox } from './box';
 import { slopedSteps } from './steps';
 
-const BRACKET_N = 400;
 /** Wood loses less than glazing: this part of its area counts as cover. */
 const WOOD_AS_COVER = 0.4;
 
@@ -32,7 +31,7 @@ function boxOfSash(a: SlopedColdFrameAnswers): { readonly along: number; readonl
 }
 
 /** Builds the frame: a box of boards, back higher than front, with lids of windows, stiff sheet or film. */
-export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSite): Result<Assembly> {
+export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const outer = survey.frameOn;
   const extent = placeExtent(a.extent, outer.lengthMm);
@@ -81,6 +80,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     openers: a.openers,
     hinged: true,
     safetyFilm: a.safety === 'film',
+    screened: false,
   });
   const across = crossBoards('X', x0, x1, site);
   const length = x1 - x0;
@@ -89,32 +89,39 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const under = [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) }));
   const meanHigh = (a.frontMm + a.backMm) / 2000;
   const wallM2 = (length * (a.frontMm + a.backMm) + 2 * depth * ((a.frontMm + a.backMm) / 2)) / 1e6;
-  const hardware = some([
-    ...box.value.hardware,
-    use('screw-2-1/2', 4 * across.length, 'Board across the soil, two screws an end'),
-    ...lids.hardware,
-    use('bracket', anchors, 'Box to the bed wall'),
-  ]);
-  const assembly: Assembly = {
+  const joints: readonly Joint[] = [
+    ...box.value.joints,
+    ...across.joints,
+    ...lids.joints,
+    ...joint(
+      'bracket',
+      'anchors',
+      'Box to the bed wall',
+      [...front, ...back],
+      roundBox([x0, x1, y0, y0 + depth, z0], anchors),
+      {
+        ask: 'anchors',
+      },
+    ),
+  ];
+  const assembly: Said = {
     ...BARE,
-    members: [...front, ...back, ...sides, ...posts, ...lids.members, ...across],
+    members: [...front, ...back, ...sides, ...posts, ...lids.members, ...across.members],
     panels: lids.panels,
     sheets: lids.sheets,
-    hardware,
+    joints,
+    openings: lids.openings,
     beams: lids.beams,
     spans: lids.spans,
     under,
     reachMm: [x0 + t, x1 - t],
-    moving: lids.moving,
     footing: {
       on: 'wall',
       stiff: true,
       lengthMm: length,
       widthMm: depth,
-      holdDowns: [{ what: 'brackets to the bed', count: anchors, eachN: BRACKET_N, ask: 'anchors' }],
     },
     fixing: 'battens',
-    airing: { by: a.airing === 'opener' ? 'opener' : 'lid', screened: false },
     crop: cropUnder(bed, outer.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       cover: glazingCover(site.catalog, a.glazing),
@@ -137,7 +144,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
         spacingLabel: '',
       }),
     ],
-    steps: slopedSteps(a, { box: box.value, lids, crossBoards: across, hardware, survey, anchors }),
+    steps: slopedSteps(a, { box: box.value, lids, crossBoards: across.members, joints, survey }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, outer.widthMm) : assembly);

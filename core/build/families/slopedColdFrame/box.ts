@@ -1,9 +1,10 @@
+import { joint } from '../../joints';
 import type { Section } from '../../../catalog/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import type { Vec3 } from '../../../base/geometry';
-import { piece } from '../../assembly/pieces';
-import { straightRun } from '../../assembly/runs';
-import type { HardwareUse, Member } from '../../assembly/types';
+import { endsOf, piece } from '../../assembly/pieces';
+import { straightRun } from '../../joints/runs';
+import type { Joint, Member } from '../../assembly/types';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 
@@ -29,7 +30,7 @@ export interface Box {
   readonly back: readonly Member[];
   readonly sides: readonly Member[];
   readonly posts: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   /** Rise of the lid for each mm across. */
   readonly slope: number;
   readonly pairFromOne: boolean;
@@ -65,6 +66,7 @@ export function buildBox(s: BoxSite): Result<Box> {
       'The back may be higher than the front by no more than one board: choose a wider board, or raise the front.',
     );
   const courses = courseHeights(s.frontMm, w);
+  const splices: Joint[] = [];
   const wall = (tag: string, part: string, y: number, heights: readonly number[]): readonly Member[] => {
     let bottom = s.z0;
     return heights.flatMap((high, k) => {
@@ -81,6 +83,7 @@ export function buildBox(s: BoxSite): Result<Box> {
         hoopXs: [],
         markHoops: false,
       });
+      splices.push(...run.joints);
       return run.members.map((m): Member => (high < w - 0.5 ? { ...m, taperMm: [high, high] } : m));
     });
   };
@@ -121,8 +124,7 @@ export function buildBox(s: BoxSite): Result<Box> {
       piece(`P${2 * j + i + 1}`, 'Corner post', corner, [x, y, s.z0], [x, y, s.z0 + high], [0, 1, 0]),
     ),
   );
-  const ends = front.length + back.length + sides.length;
-  const joints = front.length + back.length - new Set([...front, ...back].map((m) => m.tag.slice(0, 2))).size;
+  const boards = [...front, ...back, ...sides];
   return ok({
     front,
     back,
@@ -130,11 +132,15 @@ export function buildBox(s: BoxSite): Result<Box> {
     posts,
     slope,
     pairFromOne,
-    hardware: [
-      { itemKey: 'screw-2-1/2', count: 4 * ends, joint: 'Boards to the corner posts, two screws an end' },
-      ...(joints > 0
-        ? [{ itemKey: 'corner-plate', count: 2 * joints, joint: 'Plates over the joints of long boards' }]
-        : []),
+    joints: [
+      ...joint(
+        'buttScrew',
+        'box',
+        'Boards to the corner posts, two screws an end',
+        [...boards, ...posts],
+        endsOf(boards),
+      ),
+      ...splices,
     ],
   });
 }

@@ -1,11 +1,11 @@
 import type { Lids } from '../../parts/slopedLid';
-import type { HardwareUse, Member, Step } from '../../assembly/types';
+import type { Joint, Member, SaidStep } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
 import { amount } from '../../../base/figure';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import { packerWork, tagsOf } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
-import { MINUTES, cutStep, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { SlopedColdFrameAnswers } from './answers';
 import type { Box } from './box';
 
@@ -13,13 +13,12 @@ interface Built {
   readonly box: Box;
   readonly lids: Lids;
   readonly crossBoards: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
   readonly survey: Survey;
-  readonly anchors: number;
 }
 
 /** The frame in building order: cut, taper, box, set, lids, glaze, hang. */
-export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly Step[] {
+export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidStep[] {
   const { box, lids } = b;
   const boards = [...box.front, ...box.back, ...box.sides];
   const tapered = box.sides.filter((m) => m.ends[0] === 'taper');
@@ -58,9 +57,10 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly Step[
         [`Screw front and back boards to the corner posts ${tagList(box.posts)}, lowest course first, bottoms flush.`],
         [`Set the sides ${tagList(box.sides)} between them, the tapered ones on top, and screw them to the posts.`],
       ],
-      tools: ['drill, 1/8 bit', 'driver', 'square'],
+      tools: ['square'],
+      joints: [...named(b.joints, 'box'), ...b.box.joints.filter((j) => j.id.startsWith('splices'))],
       checks: [['Both diagonals of the box equal'], ['A straight board laid from front to back touches all along']],
-      minutes: MINUTES.start + boards.length * 8,
+      minutes: MINUTES.start + boards.length * 4,
     }),
     step({
       id: 'set',
@@ -71,14 +71,15 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly Step[
         ...packerWork(b.survey),
         ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
         [
-          `Two people: set the box on the wall, its low side to the noon sun, and screw ${b.anchors} brackets to the bed.`,
+          `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}.`,
         ],
       ],
-      tools: ['level', 'driver'],
+      tools: ['level'],
+      joints: named(b.joints, 'anchors', 'boards across'),
       checks: [['It sits down all round without rocking']],
-      minutes: MINUTES.start + b.anchors * 4,
+      minutes: MINUTES.start,
     }),
     ...lidFrameStep(lids),
-    ...glazeAndHangSteps(a.glazing, lids, b.hardware),
+    ...glazeAndHangSteps(a.glazing, lids),
   ];
 }

@@ -1,8 +1,9 @@
+import { joint } from '../../joints';
 import { soilZ } from '../../assembly/crop';
 import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
 import { type TunnelFoot, type TunnelRow, footDimension, looseTunnel, tunnelRow } from '../../parts/looseTunnel';
-import type { Assembly, HardwareUse, HoldDown, Member } from '../../assembly/types';
+import type { Joint, Member, Said } from '../../assembly/types';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, fail } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
@@ -12,37 +13,28 @@ import { tunnelSteps } from './steps';
 /** Rods stand this far inside the bed's wall, so that they can be driven. */
 const ROD_FROM_WALL_MM = 25;
 
-/** What one foot holds against lifting, N: our own middle figures for loam. */
-const HOLDS: Readonly<Record<StakedTunnelAnswers['feet'], (count: number) => HoldDown>> = {
-  rods: (count) => ({ what: 'pipes over driven rods', count, eachN: 60 }),
-  soil: (count) => ({ what: 'pipe ends in the soil', count, eachN: 40 }),
-  straps: (count) => ({ what: 'straps on the wall', count, eachN: 300 }),
-};
-
 /** Builds the tunnel: hoops over rods, in the soil or in straps; ridge; cover weighted at the foot. */
-export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): Result<Assembly> {
+export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): Result<Said> {
   if (a.feet === 'rods' && a.rodShownMm >= a.rodLengthMm)
     return fail('rodShown', 'A rod cannot show more than its whole length: most of it belongs in the soil.');
   const found = tunnelRow(a, footing(a, site), site);
   if (!found.ok) return found;
   const row = found.value;
   const rods = a.feet === 'rods' ? rodMembers(a, row) : [];
+  const feet = feetJoints(a, row, rods);
   const guard = guardPvc(a.paint, a.cover, a.pipe, row.hoops);
   return nest(
     looseTunnel(a, row, site, {
       members: rods,
-      hardware: [...feetHardware(a, row.hoops.length), ...guard.hardware],
+      joints: [...feet, ...guard],
       on: a.feet === 'straps' ? 'wall' : 'soil',
-      holdDowns: [HOLDS[a.feet](2 * row.hoops.length)],
-      contacts: guard.contacts,
       sleeves: a.feet === 'rods' ? [{ outer: a.pipe, inner: a.rod, where: 'pipe over rod' }] : [],
       dimensions: [
         footDimension('span', 'span', row, row.spanMm),
         ...(a.feet === 'rods' ? [footDimension('rodShown', 'rod shows', row, a.rodShownMm)] : []),
         ...(a.feet === 'soil' ? [footDimension('bury', 'in the soil', row, a.buryMm)] : []),
       ],
-      steps: (hardware) => tunnelSteps(a, row, rods, hardware),
-      remarks: [],
+      steps: (covering) => tunnelSteps(a, row, rods, { feet, guard, covering }),
     }),
     a,
     site,
@@ -89,17 +81,16 @@ function rodMembers(a: StakedTunnelAnswers, row: TunnelRow): readonly Member[] {
   );
 }
 
-function feetHardware(a: StakedTunnelAnswers, hoops: number): readonly HardwareUse[] {
-  if (a.feet === 'rods') return [];
-  const caps: HardwareUse = {
-    itemKey: 'end-cap',
-    count: 2 * hoops,
-    joint: 'Pipe ends that would cut the cover or fill with soil',
-  };
-  if (a.feet === 'soil') return [caps];
-  return [
-    { itemKey: 'strap', count: 2 * hoops, joint: 'Hoop feet to the bed wall' },
-    { itemKey: 'screw-1', count: 4 * hoops, joint: 'Two screws a strap' },
-    caps,
-  ];
+/** How the feet are held: over rods, in the soil, or strapped to the wall; ends that would cut or fill are capped. */
+function feetJoints(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[]): readonly Joint[] {
+  const { hoops, feetAt } = row;
+  const caps = joint('cap', 'caps', 'Pipe ends that would cut the cover or fill with soil', hoops, feetAt);
+  switch (a.feet) {
+    case 'rods':
+      return joint('drivenRod', 'feet', 'Hoops over driven rods', [...hoops, ...rods], feetAt);
+    case 'soil':
+      return [...joint('pipeInSoil', 'feet', 'Hoop feet in the soil', hoops, feetAt), ...caps];
+    case 'straps':
+      return [...joint('strap', 'feet', 'Hoop feet to the bed wall', hoops, feetAt), ...caps];
+  }
 }

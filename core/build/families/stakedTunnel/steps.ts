@@ -1,19 +1,24 @@
-import { countOf } from '../../answers/skin';
 import type { TunnelRow } from '../../parts/looseTunnel';
-import type { HardwareUse, Member, Step } from '../../assembly/types';
+import type { Joint, Member, SaidStep } from '../../assembly/types';
 import { amount } from '../../../base/figure';
-import { CAUTIONS } from '../../guide/cautions';
-import { MINUTES, bendStep, cutStep, guardSteps, step, tagList } from '../../guide/step';
+import { MINUTES, bendStep, countKind, cutStep, guardSteps, sayCount, step, tagList } from '../../guide/step';
 import { holesStep, looseCoverStep, stringLine, tunnelRidge } from '../../parts/tunnelSteps';
 import type { StakedTunnelAnswers } from './answers';
+
+/** Joints by the work that makes them. */
+interface TunnelJoints {
+  readonly feet: readonly Joint[];
+  readonly guard: readonly Joint[];
+  readonly covering: readonly Joint[];
+}
 
 /** The tunnel in building order: cut, set the feet, bend, ridge, paint, cover. */
 export function tunnelSteps(
   a: StakedTunnelAnswers,
   row: TunnelRow,
   rods: readonly Member[],
-  hardware: readonly HardwareUse[],
-): readonly Step[] {
+  joints: TunnelJoints,
+): readonly SaidStep[] {
   const spacing = (row.xs[1] ?? 0) - (row.xs[0] ?? 0);
   const bend = {
     rods: 'Slide one end over its rod, bend, and slide the other end over the rod across from it.',
@@ -22,20 +27,15 @@ export function tunnelSteps(
   }[a.feet];
   return [
     cutStep([...row.hoops, ...rods, ...row.ridge.members]),
-    feetStep(a, row, rods, hardware),
-    bendStep(row.hoops, spacing, [[bend]], 0),
-    ...tunnelRidge(a, row, hardware),
-    ...guardSteps(row.hoops, hardware),
-    looseCoverStep(a, row, hardware),
+    feetStep(a, row, rods, joints.feet),
+    bendStep(row.hoops, spacing, [[bend]], []),
+    ...tunnelRidge(row),
+    ...guardSteps(row.hoops, joints.guard),
+    looseCoverStep(a, row, joints.covering),
   ];
 }
 
-function feetStep(
-  a: StakedTunnelAnswers,
-  row: TunnelRow,
-  rods: readonly Member[],
-  hardware: readonly HardwareUse[],
-): Step {
+function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[], feet: readonly Joint[]): SaidStep {
   switch (a.feet) {
     case 'rods':
       return step({
@@ -48,23 +48,24 @@ function feetStep(
           ['Set the strings ', amount(row.spanMm, 'length'), ' apart.'],
           [`Drive ${tagList(rods)} upright at the marks until `, amount(a.rodShownMm, 'length'), ' shows.'],
         ],
-        tools: ['string', 'tape', a.rod.materialKey === 'steel' ? 'hammer' : 'mallet', 'level', 'eye protection'],
+        tools: ['string', 'tape', a.rod.materialKey === 'steel' ? 'hammer' : 'mallet', 'eye protection'],
         checks: [['Every rod plumb both ways'], ['Both diagonals between the end rods equal']],
-        cautions: [CAUTIONS.rods],
-        minutes: MINUTES.start + rods.length * MINUTES.drive,
+        joints: feet,
+        minutes: MINUTES.start,
       });
     case 'soil':
-      return holesStep(row, a.buryMm);
+      return holesStep(row, a.buryMm, feet);
     case 'straps':
       return step({
         id: 'straps',
         title: 'Mark the wall and set the straps',
         view: 'side',
-        tags: [],
+        tags: row.hoops.map((h) => h.tag),
         work: [stringLine(row), ['Screw a strap loosely inside the wall at every mark; pilot 3/32 near board ends.']],
-        tools: ['tape', 'drill'],
-        checks: [[`${countOf(hardware, 'strap')} straps, loosely screwed`]],
-        minutes: MINUTES.start + countOf(hardware, 'strap') * 2,
+        tools: ['tape'],
+        joints: feet,
+        checks: [[`${sayCount(countKind(feet, 'strap'), 'strap')}, loosely screwed`]],
+        minutes: MINUTES.start,
       });
   }
 }

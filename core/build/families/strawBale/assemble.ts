@@ -1,12 +1,14 @@
+import { evenly, joint } from '../../joints';
+import type { Vec3 } from '../../../base/geometry';
 import { coverMaterial } from '../../../catalog/catalog';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
-import { piece, some, use } from '../../assembly/pieces';
+import { piece } from '../../assembly/pieces';
 import { glazingCover, slopedLids } from '../../parts/slopedLid';
-import type { Assembly, Block } from '../../assembly/types';
+import type { Block, Joint, Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
@@ -15,7 +17,6 @@ import { strawBaleSteps } from './steps';
 
 /** How far the lids reach over the bales in front and behind. */
 const REST_MM = 100;
-const BRICK_N = 22;
 
 /**
  * Bales round a rectangle, each row starting at a corner and running past the next, so that none needs cutting.
@@ -48,7 +49,7 @@ function bales(x0: number, x1: number, width: number, courses: number): readonly
 }
 
 /** Builds the frame: bales round the bed, supports across it, windows or stiff sheet on top, for one winter. */
-export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<Assembly> {
+export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const width = survey.frameOn.widthMm;
   const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
@@ -99,22 +100,40 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     openers: 0,
     hinged: false,
     safetyFilm: a.safety === 'film',
+    screened: false,
   });
-  const hardware = some([
-    use('straw-bale', blocks.length, 'Round the bed'),
-    ...lids.hardware,
-    use('brick', weights, 'On the corners of the lids'),
-    use('rope', Math.ceil((2 * (length + width)) / 1000) + 2, 'Round the bales, so that they stay together'),
-  ]);
+  const rim = evenly([x0, -REST_MM, frontZ + t], [x1, -REST_MM, frontZ + t], Math.ceil(weights / 2));
+  const behind = evenly([x0, width + REST_MM, backZ + t], [x1, width + REST_MM, backZ + t], Math.ceil(weights / 2));
+  const bricks = joint(
+    'brick',
+    'weights',
+    'On the corners of the lids',
+    lids.panels,
+    [...rim, ...behind].slice(0, weights),
+    {
+      ask: 'weights',
+      with: { what: 'bricks on the lids' },
+    },
+  );
+  const rope = joint(
+    'rope',
+    'rope',
+    'Round the bales, so that they stay together',
+    blocks,
+    blocks.map((b): Vec3 => [(b.low[0] + b.high[0]) / 2, (b.low[1] + b.high[1]) / 2, b.high[2]]),
+    { count: Math.ceil((2 * (length + width)) / 1000) + 2 },
+  );
+  const joints: readonly Joint[] = [...rope, ...lids.joints, ...bricks];
   const under = [0, width].map((y) => ({ y, z: plane(y) }));
   const mean = (plane(0) + plane(width)) / 2 - (bed.wall.heightMm - bed.soilBelowRimMm);
-  const assembly: Assembly = {
+  const assembly: Said = {
     ...BARE,
     members: [...supports, ...lids.members],
     panels: lids.panels,
     sheets: lids.sheets,
     blocks,
-    hardware,
+    joints,
+    openings: lids.openings.map((o) => ({ ...o, shut: ['weights'] })),
     beams: [
       {
         tags: supports.map((m) => m.tag),
@@ -130,16 +149,13 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     spans: lids.spans,
     under,
     reachMm: [x0, x1],
-    moving: lids.moving,
     footing: {
       on: 'ground',
       stiff: false,
       lengthMm: length,
       widthMm: width + 2 * REST_MM,
-      holdDowns: [{ what: 'bricks on the lids', count: weights, eachN: BRICK_N, ask: 'weights' }],
     },
     fixing: 'weights',
-    airing: { by: 'lid', screened: false },
     crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       cover: glazingCover(site.catalog, a.glazing),
@@ -181,7 +197,7 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
         spacingLabel: '',
       }),
     ],
-    steps: strawBaleSteps(a, { blocks, supports, lids, hardware, weights }),
+    steps: strawBaleSteps(a, { blocks, supports, lids, joints }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, width) : assembly);

@@ -1,21 +1,20 @@
 import type { Lids } from '../../parts/slopedLid';
-import type { Block, HardwareUse, Member, Step } from '../../assembly/types';
-import { CAUTIONS } from '../../guide/cautions';
+import type { Block, Joint, Member, SaidStep } from '../../assembly/types';
+import { CAUTIONS } from '../../joints/cautions';
 import { tagsOf } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
-import { MINUTES, cutStep, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { StrawBaleAnswers } from './answers';
 
 interface Built {
   readonly blocks: readonly Block[];
   readonly supports: readonly Member[];
   readonly lids: Lids;
-  readonly hardware: readonly HardwareUse[];
-  readonly weights: number;
+  readonly joints: readonly Joint[];
 }
 
 /** The frame in building order: bales, supports, lids, weights. */
-export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly Step[] {
+export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly SaidStep[] {
   return [
     cutStep([...b.supports, ...b.lids.members]),
     step({
@@ -29,7 +28,8 @@ export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly Step[] {
         ...(a.courses > 1 ? [['Let the joints of one course fall on the middles of the one below.']] : []),
         ['Stuff every gap with loose straw and tie a rope round the whole.'],
       ],
-      tools: ['gloves', 'rope'],
+      tools: ['gloves'],
+      joints: named(b.joints, 'rope'),
       checks: [['A straight board from front to back lies firm anywhere along the bed']],
       cautions: [
         'A bale weighs about 18 kg, and a wet one twice that: lift with your knees. Dry straw burns: no flame near it.',
@@ -49,21 +49,21 @@ export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly Step[] {
       minutes: MINUTES.start + b.supports.length * 4,
     }),
     ...lidFrameStep(b.lids),
-    ...glazeAndHangSteps(a.glazing, b.lids, b.hardware),
+    ...glazeAndHangSteps(a.glazing, b.lids),
     step({
       id: 'weights',
       title: 'Weight the lids',
       view: 'plan',
       tags: tagsOf(b.lids.panels),
       work: [
-        [`${b.weights} bricks on the corners of the lids, over the supports.`],
+        [`${sayCount(countKind(b.joints, 'brick'), 'brick')} on the corners of the lids, over the supports.`],
         ['To air, slide a lid down a hand’s width; to reach in, lift it off with both hands.'],
         ['When spring comes, the bales make mulch or a bed to plant in.'],
       ],
-      tools: [],
+      joints: named(b.joints, 'weights'),
       checks: [['No lid rocks or slides']],
       cautions: [CAUTIONS.snow],
-      minutes: 10,
+      minutes: 8,
     }),
   ];
 }

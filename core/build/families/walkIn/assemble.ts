@@ -4,25 +4,20 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { guardPvc } from '../../parts/guard';
 import { enclosedArea, pathLength } from '../../../base/geometry';
-import { straightRun } from '../../assembly/runs';
-import type { Assembly, Member, MovingPart } from '../../assembly/types';
+import { straightRun } from '../../joints/runs';
+import type { Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
 import type { WalkInAnswers } from './answers';
 import { endFrame } from './ends';
 import { type House, buildHouse } from './frame';
-import { houseHardware } from './hardware';
+import { houseJoints, houseOpenings } from './joints';
 import { houseSheets } from './sheets';
 import { walkInSteps } from './steps';
 
-const CRANK_KG = 2;
-const ANCHOR_N = 1300;
-/** What a post of 600 mm in loam holds against lifting, N. */
-const POST_N = 900;
-
 /** Builds the house: posts, hoops over them, purlins, boards, framed ends with doors, sheets and roll-up sides. */
-export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assembly> {
+export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> {
   const built = buildHouse(a, site);
   if (!built.ok) return built;
   const h = built.value;
@@ -33,17 +28,22 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assemb
   const ends = [...front.value.frame, ...back.value.frame];
   const door = [...front.value.door, ...back.value.door];
   const sheets = houseSheets(a, h);
-  const rollBars = a.sides === 'roll-up' ? bars(a, h) : [];
+  const runs = a.sides === 'roll-up' ? bars(a, h) : [];
+  const rollBars = runs.flatMap((r) => r.members);
   const anchors = a.anchors ?? Math.max(4, h.xs.length);
   const guard = guardPvc(a.paint, a.cover, a.pipe, h.hoops);
-  const hardware = houseHardware(a, {
+  const parts = {
     house: h,
     ends,
+    door,
     doors: a.doors === 'two' ? 2 : 1,
     rollBars,
+    rollSplices: runs.flatMap((r) => r.joints),
+    sheets,
     anchors,
-    guard: guard.hardware,
-  });
+    guard,
+  };
+  const joints = houseJoints(a, parts);
   const length = h.x1 - h.x0;
   const width = h.y1 - h.y0;
   const sectionM2 = enclosedArea(h.line) / 1e6;
@@ -55,7 +55,8 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assemb
     ...BARE,
     members: [...h.posts, ...h.hoops, ...h.purlins, ...h.boards, ...h.ties, ...ends, ...door, ...rollBars],
     sheets,
-    hardware,
+    joints,
+    openings: houseOpenings(a, parts),
     arches: [
       {
         tags: h.hoops.map((m) => m.tag),
@@ -74,20 +75,13 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assemb
     sleeves: [{ outer: a.pipe, inner: a.post, where: 'hoop over post' }],
     under: [{ y: h.y0, z: 0 }, ...h.under, { y: h.y1, z: 0 }],
     reachMm: [bed.wall.thicknessMm, survey.frameOn.lengthMm - bed.wall.thicknessMm],
-    moving: rolled(a, rollBars),
     footing: {
       on: 'ground',
       stiff: false,
       lengthMm: length,
       widthMm: width,
-      holdDowns: [
-        { what: 'posts in the soil', count: h.posts.length, eachN: (POST_N * h.depthMm) / 600 },
-        { what: 'ground anchors', count: anchors, eachN: ANCHOR_N, ask: 'anchors' },
-      ],
     },
-    contacts: guard.contacts,
     fixing: a.fixing,
-    airing: { by: a.sides === 'roll-up' ? 'roll-up sides' : 'door', screened: false },
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, h.under),
     enclosure: {
       cover: a.layers === 'double' && film ? coverMaterial(site.catalog, 'film-double') : a.cover,
@@ -126,7 +120,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assemb
           : d,
       ),
     ],
-    steps: walkInSteps(a, { house: h, ends, door, sheets, rollBars, hardware, anchors }),
+    steps: walkInSteps(a, { house: h, ends, door, sheets, rollBars, joints }),
     remarks: [
       'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
     ],
@@ -134,33 +128,19 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Assemb
 }
 
 /** A bar at the foot of each side curtain, jointed on hoops. */
-function bars(a: WalkInAnswers, h: House): readonly Member[] {
+function bars(a: WalkInAnswers, h: House): readonly ReturnType<typeof straightRun>[] {
   const out = 2 + thicknessMm(a.rollBar) / 2;
   const z = thicknessMm(a.rollBar) / 2 + 4;
-  return [Math.min(...h.line.map((p) => p.y)) - out, Math.max(...h.line.map((p) => p.y)) + out].flatMap(
-    (y, i) =>
-      straightRun({
-        tag: `L${i + 1}`,
-        part: 'Roll bar',
-        section: a.rollBar,
-        from: [h.x0, y, z],
-        to: [h.x1, y, z],
-        wide: [0, 0, 1],
-        hoopXs: h.xs,
-        markHoops: false,
-      }).members,
+  return [Math.min(...h.line.map((p) => p.y)) - out, Math.max(...h.line.map((p) => p.y)) + out].map((y, i) =>
+    straightRun({
+      tag: `L${i + 1}`,
+      part: 'Roll bar',
+      section: a.rollBar,
+      from: [h.x0, y, z],
+      to: [h.x1, y, z],
+      wide: [0, 0, 1],
+      hoopXs: h.xs,
+      markHoops: false,
+    }),
   );
-}
-
-function rolled(a: WalkInAnswers, rollBars: readonly Member[]): readonly MovingPart[] {
-  if (rollBars.length === 0) return [];
-  return ['L1', 'L2'].map((tag, i) => ({
-    name: `Roll-up side ${i + 1}`,
-    memberTags: rollBars.filter((m) => m.tag.startsWith(tag)).map((m) => m.tag),
-    sheetTags: a.sheets === 'roof-and-curtains' ? [`S${4 + i}`] : [],
-    panelTags: [],
-    motion: 'rolled',
-    extraKg: CRANK_KG,
-    people: 1,
-  }));
 }

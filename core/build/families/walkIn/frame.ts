@@ -3,8 +3,8 @@ import type { Section } from '../../../catalog/types';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
 import { type Point2, heightAt, pathLength, tautOutline } from '../../../base/geometry';
 import { piece } from '../../assembly/pieces';
-import { straightRun } from '../../assembly/runs';
-import type { HardwareUse, Member } from '../../assembly/types';
+import { straightRun } from '../../joints/runs';
+import type { Joint, Member } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
@@ -33,7 +33,8 @@ export interface House {
   readonly purlins: readonly Member[];
   readonly boards: readonly Member[];
   readonly ties: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
+  /** Splices of purlins and boards, with the ties beside the hoops. */
+  readonly joints: readonly Joint[];
   /** Over the whole, ground to ground; and over the roof alone, hip to hip. */
   readonly line: readonly Point2[];
   readonly roof: readonly Point2[];
@@ -101,7 +102,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     return fail('sidewall', 'The posts would be longer than any on sale: lower the sidewall or set them less deep.');
 
   const under = underHoop(hoop, a.pipe, y0, a.sidewallMm);
-  const hardware: HardwareUse[] = [];
+  const splices: Joint[] = [];
   const run = (tag: string, part: string, key: Section, y: number, z: number): readonly Member[] => {
     const made = straightRun({
       tag,
@@ -113,7 +114,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
       hoopXs: xs,
       markHoops: true,
     });
-    hardware.push(...made.hardware);
+    splices.push(...made.joints);
     return made.members;
   };
   const pd = thicknessMm(a.purlin);
@@ -169,7 +170,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     purlins,
     boards,
     ties: inside,
-    hardware,
+    joints: splices,
     line: over(hoop, 0),
     roof: over(hoop, a.sidewallMm - 45),
     under,

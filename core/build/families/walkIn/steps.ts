@@ -1,9 +1,8 @@
-import { countOf } from '../../answers/skin';
-import type { HardwareUse, Member, SheetPart, Step } from '../../assembly/types';
+import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import { type Phrase, amount } from '../../../base/figure';
-import { CAUTIONS } from '../../guide/cautions';
+import { CAUTIONS } from '../../joints/cautions';
 import { tagsOf } from '../../parts/frameSteps';
-import { MINUTES, bendStep, cutStep, guardSteps, step, tagList } from '../../guide/step';
+import { MINUTES, bendStep, countKind, cutStep, guardSteps, named, sayCount, step, tagList } from '../../guide/step';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
 
@@ -13,8 +12,7 @@ interface Built {
   readonly door: readonly Member[];
   readonly sheets: readonly SheetPart[];
   readonly rollBars: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
-  readonly anchors: number;
+  readonly joints: readonly Joint[];
 }
 
 const FASTENING: Readonly<Record<WalkInAnswers['fixing'], Phrase>> = {
@@ -23,10 +21,14 @@ const FASTENING: Readonly<Record<WalkInAnswers['fixing'], Phrase>> = {
   staples: ['Staple the film along every board, middle first, then outward.'],
 };
 
+/** A crown higher than this is worked at from a ladder, mm. */
+const LADDER_MM = 2000;
+
 /** The house in building order: permits, cut, posts, hoops, purlins, ends, paint, cover, sides, doors, anchors. */
-export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
+export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
   const { house: h } = b;
-  const count = (key: string): number => countOf(b.hardware, key);
+  const { joints } = b;
+  const roomUp = h.crownZ > LADDER_MM ? ['ladder'] : [];
   const members = [...h.posts, ...h.hoops, ...h.purlins, ...h.boards, ...h.ties, ...b.ends, ...b.door, ...b.rollBars];
   const curtains = b.sheets.filter((s) => s.part === 'Side curtain');
   const main = b.sheets.filter((s) => s.part !== 'Side curtain');
@@ -69,10 +71,11 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
         [
           a.posts === 'driven'
             ? 'Drive with a sleeve or a block on top, plumb both ways, until its mark meets the ground.'
-            : `Dig, set the post plumb, and fill round it with ${count('post-mix')} bags of post mix in all.`,
+            : `Dig, set the post plumb, and fill round it with ${h.posts.length} bags of post mix in all.`,
         ],
       ],
-      tools: a.posts === 'driven' ? ['sledge hammer', 'level', 'gloves'] : ['post-hole digger', 'level', 'bucket'],
+      tools: a.posts === 'driven' ? ['sledge hammer', 'gloves'] : ['post-hole digger', 'bucket'],
+      joints: named(joints, 'posts'),
       checks: [['All tops level along a string'], ['Both rows the same distance apart everywhere']],
       cautions: [CAUTIONS.rods],
       minutes: h.posts.length * (a.posts === 'driven' ? 12 : 30),
@@ -88,7 +91,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
         ],
         ['Two self-drilling screws through each foot into its post.'],
       ],
-      4 * h.hoops.length,
+      named(joints, 'feet'),
     ),
     step({
       id: 'purlins',
@@ -100,10 +103,11 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
         [`Boards ${tagList(h.boards)} outside the posts, base boards on the ground, every strap with two screws.`],
         ...(h.ties.length > 0 ? [[`Cross ties ${tagList(h.ties)} beside their hoops, above head height.`]] : []),
       ],
-      tools: ['drill', 'driver', 'level', 'ladder'],
+      tools: ['level', ...roomUp],
+      joints: [...named(joints, 'purlins', 'boards', 'cross ties'), ...h.joints],
       checks: [['Hoops plumb, and as far apart at the crown as at the ground']],
       cautions: [CAUTIONS.ladder],
-      minutes: MINUTES.start + (h.purlins.length + h.boards.length + h.ties.length) * 15 + count('cross-connector') * 2,
+      minutes: MINUTES.start + (h.purlins.length + h.boards.length + h.ties.length) * 8,
     }),
     step({
       id: 'ends',
@@ -122,12 +126,13 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
           ' and a finger’s room all round.',
         ],
       ],
-      tools: ['drill', 'driver', 'level', 'saw'],
+      tools: ['level', 'saw'],
+      joints: named(joints, 'end frames', 'studs'),
       checks: [['Jambs plumb, header level, both diagonals of the opening equal']],
       cautions: [CAUTIONS.saw],
-      minutes: MINUTES.start + b.ends.length * 12,
+      minutes: MINUTES.start + b.ends.length * 8,
     }),
-    ...guardSteps(h.hoops, b.hardware),
+    ...guardSteps(h.hoops, named(joints, 'guard')),
     step({
       id: 'cover',
       title: 'Cover it',
@@ -143,10 +148,11 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
           ? [['Hang the inner sheet first, and keep a hand of air between: lay foam strips over the purlins.']]
           : []),
       ],
-      tools: ['rope', 'knife', 'ladder'],
+      tools: ['rope', 'knife', ...roomUp],
+      joints: named(joints, 'channel', 'staples', 'battens', 'clips'),
       checks: [['Tight everywhere, and no metal touches it']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.ladder, CAUTIONS.knife],
-      minutes: main.length * MINUTES.sheet * 2,
+      minutes: main.length * MINUTES.sheet,
     }),
     ...(b.rollBars.length + curtains.length > 0
       ? [
@@ -168,10 +174,20 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
                   ]
                 : [['Fasten them at the base boards.']]),
             ],
-            tools: ['driver', 'knife'],
-            checks: [['Each side rolls up level and stays down in wind']],
+            tools: ['knife'],
+            joints: [
+              ...named(joints, 'cranks', 'roll clips', 'lacing'),
+              ...joints.filter((j) => j.id.startsWith('splices L')),
+            ],
+            checks: [
+              [
+                b.rollBars.length > 0
+                  ? 'Each side rolls up level and stays down in wind'
+                  : 'The curtains are tight all along',
+              ],
+            ],
             cautions: [CAUTIONS.windyFilm],
-            minutes: MINUTES.start + 60,
+            minutes: MINUTES.start + 20,
           }),
         ]
       : []),
@@ -183,12 +199,13 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
       work: [
         ['Two stiles, three rails between them, a plate on every corner; film on both faces.'],
         [
-          `${count('door-hinge')} hinges in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
+          `${sayCount(countKind(joints, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
         ],
       ],
-      tools: ['driver', 'level', 'stapler'],
+      tools: ['level', 'stapler'],
+      joints: named(joints, 'door frames', 'door corners', 'door hinges', 'door latches', 'door handles'),
       checks: [['It swings free and latches'], ['Nothing stands in its swing']],
-      minutes: b.door.length * 12 + 20,
+      minutes: b.door.length * 8 + 20,
     }),
     step({
       id: 'anchor',
@@ -196,13 +213,15 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly Step[] {
       view: 'side',
       tags: tagsOf(h.boards),
       work: [
-        [`Screw in ${b.anchors} ground anchors at the corners and beside the base boards, and wire each to its board.`],
+        [
+          `Screw in ${sayCount(countKind(joints, 'anchor'), 'anchor')} at the corners and beside the base boards, and wire each to its board.`,
+        ],
         ['Fill soil against the base boards outside.'],
       ],
-      tools: ['iron bar', 'pliers'],
+      joints: named(joints, 'anchors'),
       checks: [['Nothing moves when two people push at a hip']],
       cautions: [CAUTIONS.rods, CAUTIONS.heat, CAUTIONS.loaded, CAUTIONS.snow],
-      minutes: b.anchors * 10,
+      minutes: MINUTES.start,
     }),
   ];
 }

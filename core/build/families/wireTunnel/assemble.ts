@@ -1,9 +1,10 @@
+import { joint } from '../../joints';
 import { amount, phraseText } from '../../../base/figure';
 import { type Result, fail, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
 import { soilZ } from '../../assembly/crop';
-import type { Assembly, Step } from '../../assembly/types';
-import { CAUTIONS } from '../../guide/cautions';
+import type { Said } from '../../assembly/types';
+import { CAUTIONS } from '../../joints/cautions';
 import { MINUTES, cutStep, step } from '../../guide/step';
 import { footDimension, looseTunnel, tunnelRow } from '../../parts/looseTunnel';
 import { holesStep, looseCoverStep, tunnelRidge } from '../../parts/tunnelSteps';
@@ -12,7 +13,7 @@ import { type WireTunnelAnswers, widestMm } from './answers';
 const FROM_WALL_MM = 25;
 
 /** Builds the tunnel: wire bent to shape beforehand, legs in the soil, light fabric weighted at the foot. */
-export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Result<Assembly> {
+export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Result<Said> {
   const spanMm = a.spanMm ?? site.bed.inside.widthMm - 2 * FROM_WALL_MM;
   const widest = widestMm(a.pipe);
   if (spanMm > widest + 0.5)
@@ -44,7 +45,7 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
   );
   if (!found.ok) return found;
   const row = found.value;
-  const shape: Step = step({
+  const shape = step({
     id: 'bend',
     title: 'Bend the wire',
     view: 'end',
@@ -60,26 +61,24 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
     ],
     tools: ['pliers', 'gloves', 'eye protection'],
     checks: [['Every hoop lies on the first without a gap']],
-    cautions: ['A sprung wire end finds an eye: wear eye protection, and hold both ends when you cut.'],
+    cautions: [CAUTIONS.wire],
     minutes: row.hoops.length * MINUTES.bend,
   });
+  const feet = joint('wireInSoil', 'feet', 'Wire legs in the soil', row.hoops, row.feetAt);
   return ok(
     looseTunnel(a, row, site, {
       members: [],
-      hardware: [],
+      joints: feet,
       on: 'soil',
-      holdDowns: [{ what: 'wire legs in the soil', count: 2 * row.hoops.length, eachN: 20 }],
-      contacts: [],
       sleeves: [],
       dimensions: [footDimension('span', 'span', row, spanMm), footDimension('bury', 'in the soil', row, a.legDepthMm)],
-      steps: (hardware) => [
+      steps: (covering) => [
         cutStep(row.hoops),
         shape,
-        holesStep(row, a.legDepthMm),
-        ...tunnelRidge(a, row, hardware),
-        { ...looseCoverStep(a, row, hardware), cautions: [CAUTIONS.snow] },
+        holesStep(row, a.legDepthMm, feet),
+        ...tunnelRidge(row),
+        { ...looseCoverStep(a, row, covering), cautions: [CAUTIONS.snow] },
       ],
-      remarks: [],
     }),
   );
 }

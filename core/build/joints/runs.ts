@@ -1,6 +1,7 @@
+import { joint } from './index';
 import type { Section } from '../../catalog/types';
 import type { Vec3 } from '../../base/geometry';
-import type { HardwareUse, Mark, Member } from './types';
+import type { Joint, Mark, Member } from '../assembly/types';
 
 /** A straight member that runs along the bed and may be longer than any bar. */
 export interface Run {
@@ -49,7 +50,7 @@ function jointPlaces(
  */
 export function straightRun(run: Run): {
   readonly members: readonly Member[];
-  readonly hardware: readonly HardwareUse[];
+  readonly joints: readonly Joint[];
 } {
   const s = run.section;
   const [x0, y, z] = run.from;
@@ -74,12 +75,13 @@ export function straightRun(run: Run): {
       marks,
     };
   });
-  const count = joints.length - 2;
-  const hardware: HardwareUse[] =
-    count === 0
-      ? []
-      : s.shape.kind === 'tube'
-        ? [{ itemKey: 'coupler', count, joint: `${run.part}: joints on hoops` }]
-        : [{ itemKey: 'corner-plate', count: 2 * count, joint: `${run.part}: plates over the joints` }];
-  return { members, hardware };
+  const places = joints.slice(1, -1).map((x): Vec3 => [x, y, z]);
+  const id = `splices ${run.tag}`;
+  return {
+    members,
+    joints:
+      s.shape.kind === 'tube'
+        ? joint('coupler', id, `${run.part}: joints on hoops`, members, places)
+        : joint('plate', id, `${run.part}: plates over the joints`, members, places, { count: 2 * places.length }),
+  };
 }

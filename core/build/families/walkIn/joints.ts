@@ -1,0 +1,195 @@
+import type { Vec3 } from '../../../base/geometry';
+import { endsOf } from '../../assembly/pieces';
+import type { Joint, Member, Opening, SheetPart } from '../../assembly/types';
+import { evenly, joint, spread } from '../../joints';
+import type { WalkInAnswers } from './answers';
+import type { House } from './frame';
+
+interface HouseParts {
+  readonly house: House;
+  readonly ends: readonly Member[];
+  readonly door: readonly Member[];
+  readonly doors: number;
+  readonly rollBars: readonly Member[];
+  readonly rollSplices: readonly Joint[];
+  readonly sheets: readonly SheetPart[];
+  readonly anchors: number;
+  readonly guard: readonly Joint[];
+}
+
+/** Everything that holds the house together. */
+export function houseJoints(a: WalkInAnswers, p: HouseParts): readonly Joint[] {
+  return [...frameJoints(a, p), ...endJoints(p), ...coverJoints(a, p), ...sideJoints(a, p), ...groundJoints(p)];
+}
+
+/** Posts in the ground, hoops sleeved over them, purlins, boards and ties. */
+function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonly Joint[] {
+  const feet = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
+  const ground = feet.map(([x, y]): Vec3 => [x, y, 0]);
+  const crossings = h.purlins.flatMap((m) => {
+    const [from, to] = endsOf([m]);
+    return from && to
+      ? h.xs
+          .filter((x) => x >= from[0] - 1 && x <= to[0] - (to[0] < h.x1 - 1 ? 1 : -1))
+          .map((x): Vec3 => [x, from[1], from[2]])
+      : [];
+  });
+  const runs = a.purlins === 'three' ? 3 : 1;
+  const n = h.xs.length;
+  return [
+    ...joint('post', 'posts', 'Posts in the ground', h.posts, ground, {
+      with: { set: a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
+    }),
+    ...joint('tekScrew', 'feet', 'Two through each hoop foot into its post', [...h.hoops, ...h.posts], feet, {
+      with: { each: 2 },
+    }),
+    ...joint('crossing', 'purlins', 'Purlins to every hoop', [...h.purlins, ...h.hoops], crossings, {
+      count: runs * n,
+    }),
+    ...joint('uStrap', 'boards', 'Base and hip boards to the posts', [...h.boards, ...h.posts], feet, {
+      count: h.boards.some((m) => m.part.startsWith('Hip')) ? 4 * n : 2 * n,
+      with: { screw: 'screw-1-5/8' },
+    }),
+    ...joint('buttScrew', 'cross ties', 'Cross ties to the hoops', [...h.ties, ...h.hoops], endsOf(h.ties)),
+    ...h.joints,
+    ...guard,
+  ];
+}
+
+/** Framed ends strapped to their hoops, and doors in them. */
+function endJoints({ house: h, ends, door, doors }: HouseParts): readonly Joint[] {
+  const studs = ends.filter((m) => m.ends[1] === 'curve');
+  const tops = endsOf(studs).filter((_, i) => i % 2 === 1);
+  const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
+  const stiles = door.filter((m) => m.part === 'Door stile');
+  const hung = stiles.filter((_, i) => i % 2 === 0);
+  return [
+    ...joint(
+      'buttScrew',
+      'end frames',
+      'Frames of the ends',
+      ends,
+      ends.flatMap((m) => endsOf([m]).slice(0, 1)),
+      {
+        with: { screw: 'screw-3' },
+      },
+    ),
+    ...joint('uStrap', 'studs', 'Studs to the end hoops, two each', [...studs, ...endHoops], tops, {
+      count: 2 * studs.length,
+    }),
+    ...joint(
+      'buttScrew',
+      'door frames',
+      'Frame of each door',
+      door,
+      endsOf(door.filter((m) => m.part === 'Door rail')),
+    ),
+    ...joint('plate', 'door corners', 'Corners of each door', door, endsOf(stiles), { count: 4 * doors }),
+    ...joint(
+      'doorHinge',
+      'door hinges',
+      'Three to a door',
+      hung,
+      hung.flatMap((m) => (m.shape.kind === 'straight' ? evenly(m.shape.from, m.shape.to, 3) : [])),
+      {
+        count: 3 * doors,
+      },
+    ),
+    ...joint('doorLatch', 'door latches', 'One to a door', door, [], { count: doors }),
+    ...joint('handle', 'door handles', 'One to a door', door, [], { count: doors }),
+  ];
+}
+
+/** How film is held along boards and end hoops: a rolled side only at the hip. */
+function coverJoints(a: WalkInAnswers, { house: h, sheets }: HouseParts): readonly Joint[] {
+  const length = h.x1 - h.x0;
+  const roll = a.sides === 'roll-up';
+  const lines = a.sheets === 'roof-and-curtains' ? (roll ? 2 : 4) : roll ? 0 : 2;
+  const metres = Math.ceil((lines * length) / 1000) + Math.ceil((2 * (h.y1 - h.y0 + 2 * h.crownZ)) / 1000);
+  const along = h.boards.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 500) : []));
+  const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
+  const held = [...sheets, ...h.boards, ...endHoops];
+  const where = 'Along boards and end hoops';
+  const hips = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
+  return [
+    ...(a.fixing === 'channel'
+      ? joint('channel', 'channel', where, held, along, { count: metres })
+      : joint('staple', 'staples', where, held, along, { count: 8 * metres })),
+    ...(a.fixing === 'battens'
+      ? joint('batten', 'battens', 'Battens, one every 250 mm', held, along, { count: 4 * metres })
+      : []),
+    ...joint('clip', 'clips', 'Cover to the hoops at the hip, a sleeve under each', [...sheets, ...h.hoops], hips),
+  ];
+}
+
+/** Cranks, clips and lacing of sides that roll up. */
+function sideJoints(a: WalkInAnswers, { house: h, rollBars, rollSplices }: HouseParts): readonly Joint[] {
+  if (rollBars.length === 0) return [];
+  const length = h.x1 - h.x0;
+  const bars = rollBars.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 300) : []));
+  const cranks = [h.y0, h.y1].map((y): Vec3 => [h.x0, y, 100]);
+  const laced = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm / 2]));
+  return [
+    ...joint('crank', 'cranks', 'One to each roll-up side', rollBars, cranks),
+    ...joint('rollClip', 'roll clips', 'Film on the roll bars', rollBars, bars, { count: 2 * Math.ceil(length / 300) }),
+    ...joint('rope', 'lacing', 'Tied down zigzag over both sides', h.boards, laced, {
+      count: Math.ceil((2 * Math.hypot(a.sidewallMm, h.spacingMm) * h.xs.length) / 1000) + 4,
+    }),
+    ...rollSplices,
+  ];
+}
+
+/** Anchors at the corners and beside the base boards. */
+function groundJoints({ house: h, anchors }: HouseParts): readonly Joint[] {
+  const near = Math.ceil(anchors / 2);
+  const places = [
+    ...evenly([h.x0, h.y0, 0], [h.x1, h.y0, 0], near),
+    ...evenly([h.x0, h.y1, 0], [h.x1, h.y1, 0], anchors - near),
+  ];
+  return joint('anchor', 'anchors', 'Corners and every other hoop', h.boards, places, { ask: 'anchors' });
+}
+
+/** Doors to walk through, and sides that roll up for air. */
+export function houseOpenings(a: WalkInAnswers, p: HouseParts): readonly Opening[] {
+  const { house: h, door, rollBars, sheets } = p;
+  const rolled = rollBars.length === 0 ? [] : ['L1', 'L2'];
+  const sides = rolled.map((tag, i): Opening => {
+    const y = i === 0 ? h.y0 : h.y1;
+    const curtain = a.sheets === 'roof-and-curtains' ? sheets.filter((s) => s.tag === `S${4 + i}`) : [];
+    return {
+      name: `Roll-up side ${i + 1}`,
+      by: 'roll-up',
+      tags: [...rollBars.filter((m) => m.tag.startsWith(tag)), ...curtain].map((x) => x.tag),
+      line: [
+        [h.x0, y, 0],
+        [h.x0, y, a.sidewallMm],
+      ],
+      travel: { mm: a.sidewallMm },
+      shut: ['lacing'],
+      open: ['cranks'],
+      reachedFrom: 'inside',
+      screened: false,
+      lift: { motion: 'rolled', extraKg: CRANK_KG, people: 1 },
+    };
+  });
+  const stiles = door.filter((m) => m.part === 'Door stile');
+  const doors = Array.from({ length: p.doors }, (_, i): Opening => {
+    const hung = stiles[2 * i];
+    const [from = [h.x0, h.y0, 0], to = [h.x0, h.y0, a.doorHeightMm]] = hung ? endsOf([hung]) : [];
+    const letter = hung?.tag.replace(/\d$/, '') ?? '';
+    return {
+      name: p.doors === 1 ? 'Door' : `Door ${i + 1}`,
+      by: 'door',
+      tags: door.filter((m) => m.tag.startsWith(letter)).map((m) => m.tag),
+      line: [from as Vec3, to as Vec3],
+      travel: { deg: 110 },
+      shut: ['door latches'],
+      open: [],
+      reachedFrom: 'inside',
+      screened: false,
+    };
+  });
+  return [...sides, ...doors];
+}
+
+const CRANK_KG = 2;

@@ -1,0 +1,10 @@
+import type { Kind } from './kind';
+
+/** Screws through a batten, the film and into what is under it, counted one by one. */
+export const batten: Kind = {
+  name: ['screw through a batten', 'screws through the battens'],
+  takes: (_, n) => [{ itemKey: 'screw-1-5/8', count: n }],
+  tools: ['driver'],
+  minutes: 0.6,
+  symbol: 'line',
+};

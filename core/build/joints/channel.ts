@@ -1,0 +1,14 @@
+import type { Kind } from './kind';
+
+/** Film channel with its spring wire and a screw each third of a metre; counted in metres. */
+export const channel: Kind = {
+  name: ['metre of channel', 'metres of channel'],
+  takes: (j, n) => [
+    { itemKey: 'channel', count: n },
+    { itemKey: 'spring-wire', count: n },
+    { itemKey: String(j.with?.['screw'] ?? 'tek-screw'), count: 3 * n },
+  ],
+  tools: ['drill', 'hacksaw'],
+  minutes: 3,
+  symbol: 'line',
+};

@@ -1,0 +1,10 @@
+import { type Kind, each } from './kind';
+
+/** A spring clip over film and pipe, a soft sleeve under it. */
+export const clip: Kind = {
+  name: ['clip', 'clips'],
+  takes: each('clip'),
+  tools: [],
+  minutes: 0.6,
+  symbol: 'point',
+};

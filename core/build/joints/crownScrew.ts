@@ -1,0 +1,11 @@
+import { type Kind, each } from './kind';
+
+/** One screw through each crown into a timber ridge. */
+export const crownScrew: Kind = {
+  name: ['screw through a crown', 'screws through the crowns'],
+  takes: each('screw-1-5/8'),
+  tools: ['drill, 1/8 bit'],
+  minutes: 0.6,
+  symbol: 'point',
+  drill: 'Drill 1/8 pilots through the crowns.',
+};

@@ -1,0 +1,111 @@
+/** An assembly from what a family says: hardware, hold-downs, guarded edges, what moves, airing, and what each step takes. */
+import { holdsN, type Catalog } from '../../catalog/catalog';
+import type {
+  Assembly,
+  Contact,
+  Fastening,
+  HardwareUse,
+  HoldDown,
+  Joint,
+  MovingPart,
+  Opening,
+  Said,
+  SaidStep,
+  Step,
+  Ventilation,
+} from '../assembly/types';
+import { hardwareOf, kindOf } from './index';
+import { countOfJoint } from './kind';
+
+/** What is bought whole and only stands there: blocks, and windows looked for second-hand. */
+function whole(a: Pick<Assembly, 'blocks' | 'panels'>): readonly HardwareUse[] {
+  const windows = a.panels.filter((p) => p.sheet.key === 'old-window').length;
+  const blocks = [...new Set(a.blocks.map((b) => b.itemKey))].map((itemKey) => ({
+    itemKey,
+    count: a.blocks.filter((b) => b.itemKey === itemKey).length,
+    joint: 'Round the bed',
+  }));
+  return [...blocks, ...(windows > 0 ? [{ itemKey: 'old-window', count: windows, joint: 'One to a lid' }] : [])];
+}
+
+/** What holds the cover down, kind by kind. */
+export function holdDownsOf(joints: readonly Joint[], catalog: Catalog): readonly HoldDown[] {
+  return joints.flatMap((j) => {
+    const { holds, name } = kindOf(j.kind);
+    const count = countOfJoint(j);
+    if (!holds || j.with?.['holds'] === 'nothing') return [];
+    return [
+      {
+        what: String(j.with?.['what'] ?? name[1]),
+        count,
+        eachN: holdsN(catalog, holds.key) * holds.worth(j),
+        ...(j.ask !== undefined && { ask: j.ask }),
+      },
+    ];
+  });
+}
+
+const contactsOf = (joints: readonly Joint[]): readonly Contact[] =>
+  joints.flatMap((j) => kindOf(j.kind).guards?.(j) ?? []);
+
+/** A part that a person lifts, of the opening that it is; what holds it shut and open is counted from the joints. */
+function movingOf(
+  o: Opening,
+  a: Pick<Said, 'members' | 'sheets' | 'panels' | 'joints'>,
+  catalog: Catalog,
+): readonly MovingPart[] {
+  if (!o.lift) return [];
+  const { hung, ...lift } = o.lift;
+  const mine = new Set(o.tags);
+  const tags = (pieces: readonly { readonly tag: string }[]): readonly string[] =>
+    pieces.flatMap((p) => (mine.has(p.tag) ? [p.tag] : []));
+  const those = (ids: readonly string[], kind: 'latch' | 'stay'): Fastening => ({
+    count: a.joints.filter((j) => ids.includes(j.id) && j.kind === kind).reduce((sum, j) => sum + countOfJoint(j), 0),
+    eachN: holdsN(catalog, kind),
+  });
+  return [
+    {
+      name: o.name,
+      memberTags: tags(a.members),
+      sheetTags: tags(a.sheets),
+      panelTags: tags(a.panels),
+      ...lift,
+      ...(hung && { hung: { ...hung, latches: those(o.shut, 'latch'), stays: those(o.open, 'stay') } }),
+    },
+  ];
+}
+
+/** How warm air leaves: by itself where anything opens by itself, else by what is opened most. */
+function ventilationOf(openings: readonly Opening[]): Ventilation {
+  const alone = openings.find((o) => o.lift?.hung?.opener);
+  const first = alone ?? openings.find((o) => o.by === 'vent' || o.by === 'louvre') ?? openings[0];
+  return { by: alone ? 'opener' : (first?.by ?? 'none'), screened: first?.screened ?? false };
+}
+
+/** A step with what its joints take, ask for and warn of. */
+function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
+  const made = joints.filter((j) => step.joints.includes(j.id));
+  const kinds = made.map((j) => kindOf(j.kind));
+  const cautions = kinds.flatMap((k) => (k.caution === undefined ? [] : [k.caution]));
+  return {
+    ...step,
+    takes: hardwareOf(made),
+    tools: [...new Set([...step.tools, ...kinds.flatMap((k) => k.tools)])],
+    cautions: [...new Set([...step.cautions, ...cautions])],
+    minutes: step.minutes + made.reduce((sum, j) => sum + countOfJoint(j) * kindOf(j.kind).minutes, 0),
+  };
+}
+
+/** Works out of what a family says all that follows from it. */
+export function assembled(said: Said, catalog: Catalog): Assembly {
+  const { joints, openings } = said;
+  return {
+    ...said,
+    hardware: [...hardwareOf(joints), ...whole(said)],
+    moving: openings.flatMap((o) => movingOf(o, said, catalog)),
+    contacts: contactsOf(joints),
+    ventilation: ventilationOf(openings),
+    footing: { ...said.footing, holdDowns: holdDownsOf(joints, catalog) },
+    steps: said.steps.map((s) => stepWith(s, joints)),
+  };
+}

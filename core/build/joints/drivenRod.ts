@@ -1,0 +1,13 @@
+import { CAUTIONS } from './cautions';
+import { type Kind, holdsAs } from './kind';
+
+/** A rod driven in the soil with the pipe of a hoop over it: nothing is bought but the rod. */
+export const drivenRod: Kind = {
+  name: ['pipe over a driven rod', 'pipes over driven rods'],
+  takes: () => [],
+  tools: ['level'],
+  minutes: 4,
+  symbol: 'point',
+  holds: holdsAs('rod'),
+  caution: CAUTIONS.rods,
+};

@@ -1,0 +1,10 @@
+import type { Kind } from './kind';
+
+/** A moulded fitting that pipes are pushed into: which one is the joint's own. */
+export const fitting: Kind = {
+  name: ['fitting', 'fittings'],
+  takes: (j, n) => [{ itemKey: String(j.with?.['fitting'] ?? 'tee'), count: n }],
+  tools: ['rubber mallet'],
+  minutes: 2,
+  symbol: 'point',
+};

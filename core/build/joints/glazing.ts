@@ -1,0 +1,14 @@
+import { said, type Kind } from './kind';
+
+/** Stiff sheet on its bars: screws with washers, and by its kind tape over open ends or strips under the waves. */
+export const glazing: Kind = {
+  name: ['screw of the glazing', 'screws of the glazing'],
+  takes: (j, n) => [
+    { itemKey: 'glazing-screw', count: n },
+    { itemKey: 'edge-tape', count: said(j, 'tapeM', 0) },
+    { itemKey: 'glazing-strip', count: said(j, 'stripM', 0) },
+  ],
+  tools: ['drill, 1/4 bit', 'driver'],
+  minutes: 1,
+  symbol: 'line',
+};

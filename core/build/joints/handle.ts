@@ -1,0 +1,10 @@
+import { type Kind, each } from './kind';
+
+/** A pull handle with its screws. */
+export const handle: Kind = {
+  name: ['handle', 'handles'],
+  takes: each('handle'),
+  tools: ['driver'],
+  minutes: 5,
+  symbol: 'point',
+};

@@ -1,0 +1,10 @@
+import { type Kind, each } from './kind';
+
+/** A wax opener between lid and back. */
+export const opener: Kind = {
+  name: ['wax opener', 'wax openers'],
+  takes: each('opener'),
+  tools: ['driver'],
+  minutes: 20,
+  symbol: 'point',
+};

@@ -1,0 +1,10 @@
+import { type Kind, each } from './kind';
+
+/** A mending plate with its own screws over a joint. */
+export const plate: Kind = {
+  name: ['plate', 'plates'],
+  takes: each('corner-plate'),
+  tools: ['driver'],
+  minutes: 1.2,
+  symbol: 'point',
+};

@@ -1,0 +1,10 @@
+import { type Kind, each } from './kind';
+
+/** Rope, counted in metres. */
+export const rope: Kind = {
+  name: ['metre of rope', 'metres of rope'],
+  takes: each('rope'),
+  tools: ['knife'],
+  minutes: 0.4,
+  symbol: 'line',
+};

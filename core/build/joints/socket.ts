@@ -1,0 +1,14 @@
+import type { Kind } from './kind';
+
+/** A socket cap screwed down on the rail: the hoop's foot stands in it and lifts out. */
+export const socket: Kind = {
+  name: ['socket', 'sockets'],
+  takes: (_, n) => [
+    { itemKey: 'socket-cap', count: n },
+    { itemKey: 'screw-1', count: n },
+  ],
+  tools: ['drill, 3/32 bit'],
+  minutes: 1.2,
+  symbol: 'point',
+  drill: 'Drill a 3/32 pilot for each socket in the middle of the top edge.',
+};

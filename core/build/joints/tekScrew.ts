@@ -1,0 +1,10 @@
+import { type Kind, said } from './kind';
+
+/** Self-drilling screws through steel, or through a moulded socket into its pipe. */
+export const tekScrew: Kind = {
+  name: ['self-drilling screw', 'self-drilling screws'],
+  takes: (j, n) => [{ itemKey: 'tek-screw', count: n * said(j, 'each', 1) }],
+  tools: ['drill'],
+  minutes: 0.6,
+  symbol: 'point',
+};

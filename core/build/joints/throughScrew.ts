@@ -1,0 +1,11 @@
+import type { Kind } from './kind';
+
+/** Two screws through the foot of a pipe into its rail. */
+export const throughScrew: Kind = {
+  name: ['foot screwed through', 'feet screwed through'],
+  takes: (_, n) => [{ itemKey: 'screw-1-5/8', count: 2 * n }],
+  tools: ['drill, 1/8 bit'],
+  minutes: 1.2,
+  symbol: 'point',
+  drill: 'Drill 1/8 pilots through the pipe, 1 and 3 in from its end: a screw without a pilot splits PVC.',
+};
