@@ -48,7 +48,7 @@ test('a lid on a measured bed counts its joints and hardware', async ({ page }) 
   await page.getByRole('link', { name: 'Cart' }).click();
   const table = page.getByRole('table');
   await expect(table.locator('[data-line="hinge"]')).toContainText('4');
-  await expect(table.locator('[data-line="strap"]')).toContainText('10: One at each hoop foot');
+  await expect(table.locator('[data-line="strap"]')).toContainText('10: Hoop feet to the rails');
   const before = await page.getByTestId('cart-paid').innerText();
   await page.getByRole('textbox', { name: 'Price of UV film' }).fill('30');
   await page.getByRole('textbox', { name: 'Price of UV film' }).press('Enter');

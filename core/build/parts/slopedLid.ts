@@ -185,7 +185,7 @@ export function slopedLids(s: LidSite): Lids {
       line: [at(xa, 0, 0), at(xb, 0, 0)],
       travel: { deg: s.hinged ? 60 : 0 },
       shut: s.hinged ? [`latches ${i + 1}`] : [],
-      open: s.hinged ? [`stays ${i + 1}`, `openers ${i + 1}`] : [],
+      open: s.hinged ? [`stays ${i + 1}`, ...(s.opener ? [`openers ${i + 1}`] : [])] : [],
       reachedFrom: 'near',
       screened: s.screened,
       lift: {

@@ -70,6 +70,7 @@ test.each<[id: string, family: string, suffers: Try, well: Try]>([
     { place: () => undefined },
   ],
   ['panel', 'sloped-cold-frame', { bed: 'broad', answers: { lids: 2 } }, { bed: 'metric' }],
+  ['way in', 'bent-conduit', {}, { answers: { ends: 'flap' } }],
 ])('%s is said of a %s that suffers it, and not of one that does not', (id, family, suffers, well) => {
   expect(verdict(look(family, suffers), id)).toMatch(/fails|tight/);
   expect(verdict(look(family, well), id)).toBeUndefined();
@@ -124,6 +125,8 @@ test('mends of pitfalls are pressed, and the pitfall is gone', () => {
     ['screen and arm', 'double-wall-cold-frame', { answers: { pocket: 'none' } }],
     ['wind', 'straw-bale', { answers: { weights: 0 } }],
     ['latch', 'sloped-cold-frame', { answers: { latches: 0, lids: 1 } }],
+    ['panel', 'sloped-cold-frame', { bed: 'broad', answers: { lids: 2 } }],
+    ['way in', 'bent-conduit', {}],
   ] as const) {
     const ill = look(family, suffers);
     const mend = mendsOf(ill).find((m) => m.checkId === id);

@@ -287,6 +287,16 @@ const animals: Pitfall = ({ ventilation }, { air, outsideC }) =>
       )
     : undefined;
 
+const noWayIn: Pitfall = ({ openings }) =>
+  openings.every((o) => o.reachedFrom === 'none')
+    ? said(
+        'way in',
+        'tight',
+        ['Nothing of it opens: to water, pick or let warm air out you unscrew it and lift the whole cover off.'],
+        [answer('A flap at each end', 'ends', 'flap'), answer('Clips instead of battens', 'fixing', 'clips')],
+      )
+    : undefined;
+
 const screenArm: Pitfall = ({ moving }) =>
   moving.some((m) => m.hung?.opener?.behindScreen)
     ? said(
@@ -334,10 +344,10 @@ const tooLargeSheet: Pitfall = (_, { sheets }) => {
       'panel',
       'fails',
       [`Piece ${first.tag} is larger than any sheet of its kind on sale, the way its channels must run.`],
-      [1, 2, 3, 4].map((n) => ({
-        label: [`${n} more bars`] as Phrase,
-        change: { kind: 'answer', id: 'panes', value: n + 1 } as const,
-      })),
+      [
+        answer('Corrugated sheet, which is sold longer', 'glazing', 'corrugated'),
+        answer('Film on both faces of the lids', 'glazing', 'film-both'),
+      ],
     )
   );
 };
@@ -356,6 +366,7 @@ const ALL: readonly Pitfall[] = [
   hugeSheet,
   cooks,
   animals,
+  noWayIn,
   screenArm,
   sits,
   tooLargeSheet,

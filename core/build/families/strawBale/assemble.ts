@@ -123,7 +123,14 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     blocks.map((b): Vec3 => [(b.low[0] + b.high[0]) / 2, (b.low[1] + b.high[1]) / 2, b.high[2]]),
     { count: Math.ceil((2 * (length + width)) / 1000) + 2 },
   );
-  const joints: readonly Joint[] = [...rope, ...lids.joints, ...bricks];
+  const across = joint(
+    'laid',
+    'supports',
+    'Supports across the bales',
+    [...supports, ...blocks],
+    xs.map((x): Vec3 => [x, width / 2, plane(width / 2)]),
+  );
+  const joints: readonly Joint[] = [...rope, ...across, ...lids.joints, ...bricks];
   const under = [0, width].map((y) => ({ y, z: plane(y) }));
   const mean = (plane(0) + plane(width)) / 2 - (bed.wall.heightMm - bed.soilBelowRimMm);
   const assembly: Said = {

@@ -44,9 +44,10 @@ export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly SaidStep
       work: [
         [`Lay ${tagList(b.supports)} flat from front to back, one under each joint of the lids and one at each end.`],
       ],
-      tools: ['level', 'tape'],
+      tools: ['tape'],
+      joints: named(b.joints, 'supports'),
       checks: [['All in one plane along a string']],
-      minutes: MINUTES.start + b.supports.length * 4,
+      minutes: MINUTES.start,
     }),
     ...lidFrameStep(b.lids),
     ...glazeAndHangSteps(a.glazing, b.lids),
