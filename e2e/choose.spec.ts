@@ -18,3 +18,20 @@ test('kinds of cover are compared on the bed, filtered by tools and budget, and 
   await expect(page).toHaveURL(/\/bench\//);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wire tunnel');
 });
+
+test('when the background breaks it says so, and can be asked again', async ({ page }) => {
+  await page.addInitScript(() => {
+    const post = Worker.prototype.postMessage as (this: Worker, ...sent: unknown[]) => void;
+    Worker.prototype.postMessage = function (this: Worker, ...sent: unknown[]) {
+      if ('broken' in window) this.dispatchEvent(new Event('error'));
+      else post.apply(this, sent);
+    };
+  });
+  await openDemo(page);
+  await page.evaluate(() => Object.assign(window, { broken: true }));
+  await page.getByRole('link', { name: 'Choose' }).click();
+  await expect(page.getByRole('alert')).toContainText('This could not be worked out.');
+  await page.evaluate(() => Reflect.deleteProperty(window, 'broken'));
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.locator('[data-family="wire-tunnel"]')).toContainText('the cheapest here');
+});

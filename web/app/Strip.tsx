@@ -9,9 +9,11 @@ import type { Cover } from '../../core/garden/garden';
 import type { ShoppingList } from '../../core/make/buying/shopping';
 import { formatAmount } from '../../core/base/amount';
 import { Button } from '../parts/controls';
+import type { Job } from '../work/useJob';
+import type { PlanWork } from '../work/plan.worker';
 import { Why } from '../parts/Why';
 import { useUnits } from './hooks';
-import { type WorkState, useOutline, useWork } from '../work/usePlan';
+import { useOutline, useWork } from '../work/usePlan';
 
 const Bar = styled.footer`
   display: flex;
@@ -78,7 +80,7 @@ function priceFigure(shopping: ShoppingList): Figure {
 
 function figures(
   o: Outline,
-  work: WorkState['work'],
+  work: PlanWork | undefined,
 ): readonly { readonly id: string; readonly name: string; readonly figure: Figure; readonly text?: string }[] {
   const weakest = o.strengths[0];
   const snow = weakest && Number.isFinite(weakest.wetSnowMm) ? weakest.figures[0] : undefined;
@@ -137,7 +139,7 @@ export function Strip({
 }: {
   readonly cover: Cover;
   readonly outline: Outline;
-  readonly work: WorkState;
+  readonly work: Job<PlanWork>;
 }): ReactNode {
   const units = useUnits();
   const navigate = useNavigate();
@@ -145,17 +147,19 @@ export function Strip({
   const changed = cover.kept !== null && JSON.stringify(cover.kept) !== JSON.stringify(cover.answers);
   const keptOutline = useOutline(changed ? keptCover : undefined);
   const keptWork = useWork(changed ? keptCover : undefined);
-  const before = keptOutline?.ok ? figures(keptOutline.value, keptWork.work) : [];
+  const before = keptOutline?.ok ? figures(keptOutline.value, keptWork.value) : [];
+  /** No answer, and none to come. */
+  const over = work.state !== 'pending';
   return (
     <Bar className="screen-only" aria-label="What it comes to" tabIndex={0}>
-      {!work.work && (
+      {!work.value && (
         <div className="cell">
           <span className="name">Price</span>
-          <span className="figure measure">{work.problem ? '–' : '…'}</span>
-          <span className="since">{work.problem ? 'see the cut list' : 'working it out'}</span>
+          <span className="figure measure">{over ? '–' : '…'}</span>
+          <span className="since">{over ? 'see the cut list' : 'working it out'}</span>
         </div>
       )}
-      {figures(o, work.work).map(({ id, name, figure, text }) => {
+      {figures(o, work.value).map(({ id, name, figure, text }) => {
         const old = before.find((f) => f.id === id)?.figure;
         const difference = old ? figure.value - old.value : 0;
         const shown = formatAmount(

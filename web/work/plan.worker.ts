@@ -42,7 +42,13 @@ function whenSlow<T>(onBest: OnBest<T>): (p: CutProgress, best: () => T | undefi
 
 let solver: Promise<IntegerSolver> | undefined;
 const loadSolver = (): Promise<IntegerSolver> =>
-  (solver ??= highsLoader({ locateFile: () => wasmUrl }).then(highsSolver));
+  (solver ??= highsLoader({ locateFile: () => wasmUrl })
+    .then(highsSolver)
+    .catch((why: unknown) => {
+      // Tried again with the next call.
+      solver = undefined;
+      throw why;
+    }));
 
 const service = {
   /** Loads the solver, so that the first plan need not wait for it. */

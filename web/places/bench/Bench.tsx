@@ -124,7 +124,7 @@ export function Bench(): ReactNode {
             </Suspense>
             <Checks
               outline={good}
-              work={work}
+              priced={work.state !== 'pending'}
               only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
               setAnswers={setAnswers}
             />

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
-import { type WorkState, useMends } from '../../work/usePlan';
+import { useMends } from '../../work/usePlan';
 import { Button } from '../../parts/controls';
 import { Said } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
@@ -52,16 +52,17 @@ const Section = styled.section`
 
 interface ChecksProps {
   readonly outline: Outline;
-  readonly work: WorkState;
+  readonly priced: boolean;
   readonly only: string | undefined;
   readonly setAnswers: (label: string, answers: unknown) => unknown;
 }
 
 /** Will it do? Every check, worst first, with the mends that work and what they cost. */
-export function Checks({ outline: o, work, only, setAnswers }: ChecksProps): ReactNode {
+export function Checks({ outline: o, priced, only, setAnswers }: ChecksProps): ReactNode {
   const units = useUnits();
   const checks = o.checks.filter((c) => only === undefined || c.leaf === only);
-  const found = useMends(o.cover, work.busy ? undefined : work.work);
+  const job = useMends(priced ? o.cover : undefined);
+  const found = job.state === 'done' ? job.value : undefined;
   if (checks.length === 0) return null;
   return (
     <Section aria-label="Will it do?" data-testid="checks" tabIndex={0}>
@@ -93,8 +94,13 @@ export function Checks({ outline: o, work, only, setAnswers }: ChecksProps): Rea
               {c.verdict === 'fails' && mends.length === 0 && c.tries.length > 0 && found && (
                 <span className="caution">No single change mends this. Try two together, or ask less of it.</span>
               )}
-              {c.verdict === 'fails' && c.tries.length > 0 && !found && (
+              {c.verdict === 'fails' && c.tries.length > 0 && (job.state === 'pending' || !priced) && (
                 <span className="caution">Looking for mends…</span>
+              )}
+              {c.verdict === 'fails' && c.tries.length > 0 && (job.state === 'failed' || job.state === 'stopped') && (
+                <span className="caution">
+                  Mends could not be looked for. <Button onPress={job.retry}>Try again</Button>
+                </span>
               )}
               {c.caution !== undefined && only !== undefined && <span className="caution">{c.caution}</span>}
             </li>

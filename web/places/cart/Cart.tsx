@@ -1,3 +1,4 @@
+import { JobSays } from '../../parts/JobSays';
 import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -59,16 +60,16 @@ export function Cart(): ReactNode {
   const units = useUnits();
   if (!cover || !bed) return <Navigate to="/plot" replace />;
   if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
-  const list = work.work?.shopping;
+  const list = work.value?.shopping;
   return (
     <>
       <PlaceHead title="Shopping list" subtitle={cover.name}>
         <Button onPress={() => void navigate('/together/cart')}>All covers</Button>
-        {work.work && (
+        {work.value && (
           <Button
             onPress={() =>
-              work.work &&
-              void navigator.clipboard.writeText(shoppingText({ garden: outlined.value.garden, ...work.work })).then(
+              work.value &&
+              void navigator.clipboard.writeText(shoppingText({ garden: outlined.value.garden, ...work.value })).then(
                 () => dispatch(said('The list is copied: paste it into a message.')),
                 () => dispatch(said('This browser does not let the list be copied. Save it as CSV or print it.')),
               )
@@ -77,14 +78,14 @@ export function Cart(): ReactNode {
             Copy as text
           </Button>
         )}
-        {work.work && (
+        {work.value && (
           <Button
             onPress={() =>
-              work.work &&
+              work.value &&
               saveFile(
                 `${cover.name} shopping.csv`,
                 'text/csv',
-                shoppingCsv({ garden: outlined.value.garden, ...work.work }),
+                shoppingCsv({ garden: outlined.value.garden, ...work.value }),
               )
             }
           >
@@ -97,8 +98,8 @@ export function Cart(): ReactNode {
       </PlaceHead>
       <Body>
         <Scroll tabIndex={0} role="region" aria-label="Shopping list">
-          {work.problem !== undefined && <p role="alert">{work.problem}</p>}
-          {list ? <CartTable list={list} typed /> : work.problem === undefined && <p>Working out the list…</p>}
+          <JobSays job={work} doing="Working out the list" />
+          {list && <CartTable list={list} typed />}
         </Scroll>
         <Panel aria-label="What it comes to">
           {list && (

@@ -1,14 +1,16 @@
-import type { Shown, ShownKind } from '../../work/plan.worker';
+import { JobSays } from '../../parts/JobSays';
+import { useJob } from '../../work/useJob';
+import { fail, ok } from '../../../core/base/result';
+import type { ShownKind } from '../../work/plan.worker';
 import { COMPARED } from './compared';
 import type { Draft } from 'immer';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
 import { reasons } from '../../../core/compare';
 import { amount } from '../../../core/base/figure';
 import type { Cover } from '../../../core/garden/garden';
-import { fail, ok } from '../../../core/base/result';
 import { CROPS, crop } from '../../../core/site/crops';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
@@ -78,7 +80,10 @@ export function Choose(): ReactNode {
   const [budget, setBudget] = useState(0);
   const [without, setWithout] = useState<readonly string[]>([]);
   const [lowest, setLowest] = useState(0);
-  const found = useComparison(bed?.id, cropKey);
+  const job = useJob('kinds', bed && { bedId: bed.id, cropKey }, (g, asked) =>
+    compareKinds(g, asked.bedId, asked.cropKey).then(ok),
+  );
+  const found = job.value;
   if (!bed) return <Navigate to="/plot" replace />;
 
   const stand = (found ?? []).filter((c): c is ShownKind => 'cover' in c);
@@ -113,7 +118,7 @@ export function Choose(): ReactNode {
           {!found && (
             <li>
               <span />
-              <p role="status">Trying every kind of cover on this bed…</p>
+              <JobSays job={job} doing="Trying every kind of cover on this bed" />
             </li>
           )}
           {found?.map((c) => {
@@ -263,26 +268,6 @@ export function Choose(): ReactNode {
 function Measured(p: { readonly value: number; readonly quantity: Quantity }): ReactNode {
   if (Number.isFinite(p.value)) return <Said phrase={[amount(p.value, p.quantity)]} />;
   return Number.isNaN(p.value) ? 'not judged' : 'slides off';
-}
-
-/** Every kind of cover on this bed, once the background has tried them. */
-function useComparison(bedId: string | undefined, cropKey: string): readonly Shown[] | undefined {
-  const garden = useGarden();
-  const [found, setFound] = useState<readonly Shown[]>();
-  useEffect(() => {
-    if (bedId === undefined) return;
-    let current = true;
-    compareKinds(garden, bedId, cropKey).then(
-      (list) => {
-        if (current) setFound(list);
-      },
-      () => undefined,
-    );
-    return () => {
-      current = false;
-    };
-  }, [garden, bedId, cropKey]);
-  return found;
 }
 
 function EndDrawing(p: {

@@ -1,3 +1,4 @@
+import { JobSays } from '../../parts/JobSays';
 import type { Outline } from '../../../core/outline';
 import { SectionBars } from '../../parts/Cuts';
 import { SheetSums } from '../../parts/SheetSums';
@@ -109,13 +110,15 @@ export function Paper(): ReactNode {
   return (
     <>
       <PlaceHead title="Paper" subtitle={`${cover.name} on ${bed.name}`}>
-        <Button $strong isDisabled={!work.work} onPress={() => window.print()}>
+        <Button $strong isDisabled={!work.value} onPress={() => window.print()}>
           Print it
         </Button>
       </PlaceHead>
       <Scroll tabIndex={0} role="region" aria-label="The printed pages">
-        <Sheets outline={outlined.value} work={work.work} />
-        {work.problem !== undefined && <p role="alert">{work.problem}</p>}
+        <Sheets outline={outlined.value} work={work.value} />
+        <div className="screen-only">
+          <JobSays job={work} doing="Working out the cuts" />
+        </div>
       </Scroll>
     </>
   );
@@ -126,7 +129,7 @@ function Sheets({
   work,
 }: {
   readonly outline: Outline;
-  readonly work: ReturnType<typeof useWork>['work'];
+  readonly work: ReturnType<typeof useWork>['value'];
 }): ReactNode {
   const units = useUnits();
   const end = useViewFrame(o, 'end');

@@ -1,3 +1,4 @@
+import { JobSays } from '../../parts/JobSays';
 import { FlatCuts, SectionBars, rollAsCut, sheetAsCut } from '../../parts/Cuts';
 import { section } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
@@ -57,7 +58,7 @@ export function Saw(): ReactNode {
   const edit = useEdit();
   if (!cover || !bed) return <Navigate to="/plot" replace />;
   if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
-  const cuts = work.work?.cuts;
+  const cuts = work.value?.cuts;
   const owner: Owner = (tag) => ({ coverId: cover.id, tag });
   const width = size && size.width - (size.width < 500 ? 20 : 44);
   const cutOff = (sectionKey: string, bar: SectionBar): void =>
@@ -76,20 +77,20 @@ export function Saw(): ReactNode {
     <>
       <PlaceHead title="Cut list" subtitle={`${cover.name} on ${bed.name}`}>
         <Button onPress={() => void navigate('/together/saw')}>All covers</Button>
-        {work.work && (
+        {work.value && (
           <Button
             onPress={() =>
-              work.work && void saveCutBook({ ...outlined.value, ...work.work }, `${cover.name} on ${bed.name}`)
+              work.value && void saveCutBook({ ...outlined.value, ...work.value }, `${cover.name} on ${bed.name}`)
             }
           >
             Cut book
           </Button>
         )}
-        {work.work && (
+        {work.value && (
           <Button
             onPress={() =>
-              work.work &&
-              saveFile(`${cover.name} cuts.csv`, 'text/csv', cutsCsv({ garden: outlined.value.garden, ...work.work }))
+              work.value &&
+              saveFile(`${cover.name} cuts.csv`, 'text/csv', cutsCsv({ garden: outlined.value.garden, ...work.value }))
             }
           >
             Save as CSV
@@ -100,10 +101,9 @@ export function Saw(): ReactNode {
         </Button>
       </PlaceHead>
       <Body>
-        <Bars ref={ref} aria-busy={work.busy} tabIndex={0} role="region" aria-label="Bars to cut">
+        <Bars ref={ref} aria-busy={work.state === 'pending'} tabIndex={0} role="region" aria-label="Bars to cut">
           <OffcutPattern />
-          {work.problem !== undefined && <p role="alert">{work.problem}</p>}
-          {!cuts && work.problem === undefined && <p>Working out the cuts…</p>}
+          <JobSays job={work} doing="Working out the cuts" />
           {width !== undefined &&
             cuts?.map((cut) => (
               <SectionBars
@@ -136,7 +136,7 @@ export function Saw(): ReactNode {
                 </p>
               ) : (
                 <p>
-                  {work.stopped ? 'Stopped: the best so far' : 'The best found'}; no plan can cost less than{' '}
+                  {work.state === 'stopped' ? 'Stopped: the best so far' : 'The best found'}; no plan can cost less than{' '}
                   <b className="measure">
                     {formatMoney(
                       cuts.reduce((sum, c) => sum + c.bound, 0),

@@ -1,6 +1,9 @@
+import { JobSays } from '../../parts/JobSays';
+import { useJob } from '../../work/useJob';
+import { ok } from '../../../core/base/result';
 import type { ShownVersion } from '../../work/plan.worker';
 import type { Draft } from 'immer';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { bounds } from '../../../core/show/project';
@@ -9,7 +12,7 @@ import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
-import { useEdit, useGarden, useUnits } from '../../app/hooks';
+import { useEdit, useUnits } from '../../app/hooks';
 import { Shape } from '../../drawing/Shapes';
 import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
@@ -99,7 +102,8 @@ export function SideBySide(): ReactNode {
   const units = useUnits();
   const edit = useEdit();
   const navigate = useNavigate();
-  const found = useVersions(cover);
+  const job = useJob('versions', cover, (garden, c) => workOutVersions(garden, c).then(ok));
+  const found = job.state === 'pending' ? undefined : job.value;
   const [picked, setPicked] = useState<readonly string[]>(['now', 'kept', 'more', 'conduit']);
   if (!cover || !bed) return <Navigate to="/plot" replace />;
   const shown = (found ?? []).filter((v) => picked.includes(v.id)).slice(0, MOST);
@@ -124,7 +128,7 @@ export function SideBySide(): ReactNode {
       <PlaceHead title="Side by side" subtitle={`versions of ${cover.name} on ${bed.name}`} />
       <Body>
         <Page tabIndex={0} role="region" aria-label="Versions">
-          {!found && <p role="status">Working the versions out…</p>}
+          {!found && <JobSays job={{ ...job, value: undefined }} doing="Working the versions out" />}
           {found?.length === 0 && <p>This cover cannot be drawn as it is: mend it at the bench first.</p>}
           {shown.length > 0 && (
             <table>
@@ -240,24 +244,4 @@ function EndDrawing({ version: v, scale }: { readonly version: ShownVersion; rea
       ))}
     </svg>
   );
-}
-
-/** The versions, once the background has worked them out. */
-function useVersions(cover: Cover | undefined): readonly ShownVersion[] | undefined {
-  const garden = useGarden();
-  const [found, setFound] = useState<{ readonly cover: Cover; readonly list: readonly ShownVersion[] }>();
-  useEffect(() => {
-    if (!cover) return;
-    let current = true;
-    workOutVersions(garden, cover).then(
-      (list) => {
-        if (current) setFound({ cover, list });
-      },
-      () => undefined,
-    );
-    return () => {
-      current = false;
-    };
-  }, [garden, cover]);
-  return found?.cover === cover ? found?.list : undefined;
 }

@@ -1,12 +1,12 @@
+import { JobSays } from '../../parts/JobSays';
+import { useJob } from '../../work/useJob';
 import { FlatCuts, SectionBars } from '../../parts/Cuts';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { type SectionBar, longestDrawnMm } from '../../../core/make/cutting/bars';
 import { type Owner, cutBar, cutFlat } from '../../../core/make/cutting/tickOff';
 import { cutsCsv, shoppingCsv } from '../../../core/show/csv';
-import { failAll, ok } from '../../../core/base/result';
-import type { Result } from '../../../core/base/result';
 import type { Together as Plan } from '../../../core/together';
 import { formatMoney } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
@@ -17,8 +17,7 @@ import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
-import type { BestSoFar } from '../../work/plan.worker';
-import { planAllTogether, stopWork } from '../../work/planClient';
+import { planAllTogether } from '../../work/planClient';
 import { CartTable } from '../../parts/CartTable';
 import { saveCutBook } from '../../parts/saveCutBook';
 
@@ -73,10 +72,12 @@ export function Together(): ReactNode {
   const { leaf = 'saw' } = useParams();
   const [without, setWithout] = useState<readonly string[]>([]);
   const ids = garden.covers.map((c) => c.id).filter((id) => !without.includes(id));
-  const { found, progress, stop } = useTogether(ids);
+  const job = useJob('together', ids.length > 0 ? ids : undefined, planAllTogether);
+  const { progress, stop } = job;
+  const pending = job.state === 'pending';
   const [ref, size] = useSize<HTMLDivElement>();
   if (garden.covers.length === 0) return <Navigate to="/plot" replace />;
-  const plan = found?.ok ? found.value : undefined;
+  const plan = pending ? undefined : job.value;
   const width = size ? size.width - (size.width < 500 ? 20 : 44) : 0;
   const save = (p: Plan): void =>
     leaf === 'saw'
@@ -103,14 +104,14 @@ export function Together(): ReactNode {
         </Button>
       </PlaceHead>
       <Body>
-        <Scroll ref={ref} tabIndex={0} role="region" aria-label="Covers together" aria-busy={!found}>
+        <Scroll ref={ref} tabIndex={0} role="region" aria-label="Covers together" aria-busy={pending}>
           <nav className="screen-only" aria-label="Cut or buy">
             <NavLink to="/together/saw">Cut list</NavLink>
             <NavLink to="/together/cart">Shopping list</NavLink>
           </nav>
           <OffcutPattern />
           {ids.length === 0 && <p>Tick the covers that you build at one time.</p>}
-          {!found && ids.length > 0 && (
+          {pending && (
             <p role="status">
               Working out all covers as one
               {progress && !progress.work && `: cover ${progress.solved + 1} of ${progress.sections} by itself`}
@@ -124,13 +125,7 @@ export function Together(): ReactNode {
               …
             </p>
           )}
-          {found &&
-            !found.ok &&
-            found.faults.map((f) => (
-              <p key={f.message} role="alert">
-                {f.message}
-              </p>
-            ))}
+          {!pending && <JobSays job={job} doing="Working out all covers as one" />}
           {plan && leaf === 'cart' && <CartTable list={plan.shopping} typed />}
           {plan && leaf === 'saw' && size && (
             <>
@@ -204,51 +199,4 @@ export function Together(): ReactNode {
       </Body>
     </>
   );
-}
-
-interface TogetherState {
-  /** The plan, once there is one; the one before it stays away. */
-  readonly found: Result<Plan> | undefined;
-  readonly progress: BestSoFar<Plan> | undefined;
-  /** Takes the best so far. */
-  readonly stop: () => void;
-}
-
-/** The plan of several covers, worked out in the background. */
-function useTogether(ids: readonly string[]): TogetherState {
-  const garden = useGarden();
-  const key = JSON.stringify(ids);
-  const [known, setKnown] = useState<{ readonly garden: object; readonly key: string; readonly plan: Result<Plan> }>();
-  const [heard, setHeard] = useState<{
-    readonly garden: object;
-    readonly key: string;
-    readonly progress: BestSoFar<Plan>;
-  }>();
-  useEffect(() => {
-    if (key === '[]') return;
-    let current = true;
-    const take = (plan: Result<Plan>): void => {
-      if (current) setKnown({ garden, key, plan });
-    };
-    const hear = (progress: BestSoFar<Plan>): void => {
-      if (current) setHeard({ garden, key, progress });
-    };
-    planAllTogether(garden, JSON.parse(key) as string[], hear).then(take, () =>
-      take(
-        failAll([{ field: 'covers', message: 'It could not be worked out. Change something and it is tried again.' }]),
-      ),
-    );
-    return () => {
-      current = false;
-    };
-  }, [garden, key]);
-  const progress = heard?.garden === garden && heard.key === key ? heard.progress : undefined;
-  return {
-    found: known?.garden === garden && known.key === key ? known.plan : undefined,
-    progress,
-    stop: () => {
-      stopWork();
-      if (progress?.work) setKnown({ garden, key, plan: ok(progress.work) });
-    },
-  };
 }
