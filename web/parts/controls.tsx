@@ -124,6 +124,14 @@ function sameChoice(a: ChoiceProps, b: ChoiceProps): boolean {
   );
 }
 
+/** Letters that stand side by side in a panel, words of one label under one another; and what lies round each label, in letters. */
+const LETTERS = 27;
+const ROUND = 1.4;
+
+/** Whether labels stand side by side in a panel with no word cut. */
+const besides = (options: readonly Option[]): boolean =>
+  options.reduce((sum, o) => sum + ROUND + Math.max(...o.label.split(' ').map((w) => w.length)), 0) <= LETTERS;
+
 /**
  * A choice between named schools, with the reason of the chosen one under it.
  * Most edits leave most choices as they are, so it is drawn again only when what it shows has changed.
@@ -131,7 +139,7 @@ function sameChoice(a: ChoiceProps, b: ChoiceProps): boolean {
 export const Choice = memo(function Choice({ label, value, options, onChange }: ChoiceProps): ReactNode {
   const id = useId();
   const chosen = options.find((o) => o.value === value);
-  const few = options.length <= 4 && options.every((o) => o.label.length <= 15);
+  const few = options.length <= 4 && options.every((o) => o.label.length <= 15) && besides(options);
   return (
     <Field>
       <span className="name" id={id}>

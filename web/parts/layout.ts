@@ -30,6 +30,7 @@ export const Panel = styled.aside`
   padding: 0.9rem 1.1rem 1.2rem;
   overflow: auto;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 1.1rem;
   h2 {
