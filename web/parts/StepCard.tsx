@@ -1,3 +1,4 @@
+import { type Catalog, hardwareItem } from '../../core/catalog/catalog';
 import type { Outline } from '../../core/outline';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
@@ -61,6 +62,17 @@ const Card = styled.article`
   }
 `;
 
+/** What a step takes of the shopping list, each thing once. */
+function taken({ takes }: Step, catalog: Catalog): string {
+  return [...new Set(takes.map((t) => t.itemKey))]
+    .map((key) => {
+      const { name, unit } = hardwareItem(catalog, key);
+      const count = takes.reduce((sum, t) => sum + (t.itemKey === key ? t.count : 0), 0);
+      return `${count} ${unit === 'm' ? 'm' : '×'} ${name}`;
+    })
+    .join(', ');
+}
+
 interface StepCardProps {
   readonly outline: Outline;
   readonly step: Step;
@@ -113,6 +125,7 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
           </li>
         ))}
       </ol>
+      {step.takes.length > 0 && <p className="tools">Have to hand: {taken(step, o.site.catalog)}.</p>}
       {step.tools.length > 0 && <p className="tools">Tools: {step.tools.join(', ')}.</p>}
       {step.checks.length > 0 && (
         <ul className="checks">
