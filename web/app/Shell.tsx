@@ -6,7 +6,7 @@ import { Button, Select } from '../parts/controls';
 import { useCurrent } from './current';
 import { useApp, useAppDispatch, useEdit } from './hooks';
 import { Keys, useKeys } from './keys';
-import { warmUp } from '../work/planClient';
+import { warmUp } from '../background/planClient';
 import { redo, said, settle, undo } from './store';
 import { THEMES, type ThemeName } from './theme';
 

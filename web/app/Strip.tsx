@@ -9,11 +9,11 @@ import type { Cover } from '../../core/garden/garden';
 import type { ShoppingList } from '../../core/make/buying/shopping';
 import { formatAmount } from '../../core/base/amount';
 import { Button } from '../parts/controls';
-import type { Job } from '../work/useJob';
-import type { PlanWork } from '../work/plan.worker';
+import type { Job } from '../background/useJob';
+import type { PlanWork } from '../background/plan.worker';
 import { Why } from '../parts/Why';
 import { useUnits } from './hooks';
-import { useOutline, useWork } from '../work/usePlan';
+import { useOutline, useWork } from '../background/usePlan';
 
 const Bar = styled.footer`
   display: flex;

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Job } from '../work/useJob';
+import type { Job } from '../background/useJob';
 import { Button } from './controls';
 
 /** What background work has to say while there is nothing of it to show: that it goes on, or why there is nothing. */

@@ -10,7 +10,7 @@ import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useApp, useAppDispatch, useEdit, useSetAnswers } from '../../app/hooks';
 import { undo } from '../../app/store';
-import { useOutline, useWork } from '../../work/usePlan';
+import { useOutline, useWork } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';

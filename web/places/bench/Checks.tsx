@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
-import { useMends } from '../../work/usePlan';
+import { useMends } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { Said } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';

@@ -6,7 +6,7 @@ import type { Cover } from '../../../core/garden/garden';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit } from '../../app/hooks';
-import { useOutline } from '../../work/usePlan';
+import { useOutline } from '../../background/usePlan';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Said } from '../../parts/Said';

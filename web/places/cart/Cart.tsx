@@ -10,7 +10,7 @@ import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useAppDispatch, useTake, useUnits } from '../../app/hooks';
 import { said } from '../../app/store';
-import { useOutline, useWork } from '../../work/usePlan';
+import { useOutline, useWork } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { CountedThings } from '../../parts/CountedThings';
 import { saveFile } from '../../parts/saveFile';

@@ -1,7 +1,7 @@
 import { JobSays } from '../../parts/JobSays';
-import { useJob } from '../../work/useJob';
+import { useJob } from '../../background/useJob';
 import { fail, ok } from '../../../core/base/result';
-import type { ShownKind } from '../../work/plan.worker';
+import type { ShownKind } from '../../background/plan.worker';
 import { COMPARED } from './compared';
 import type { Draft } from 'immer';
 import { type ReactNode, useState } from 'react';
@@ -22,7 +22,7 @@ import { Button, Field, Select } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
-import { compareKinds } from '../../work/planClient';
+import { compareKinds } from '../../background/planClient';
 import { Scatter } from './Scatter';
 
 const Rows = styled.ul`

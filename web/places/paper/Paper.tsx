@@ -12,7 +12,7 @@ import { formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useUnits } from '../../app/hooks';
-import { useOutline, useWork } from '../../work/usePlan';
+import { useOutline, useWork } from '../../background/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';

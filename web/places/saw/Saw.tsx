@@ -20,7 +20,7 @@ import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useCatalog, useEdit, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
-import { useOutline, useWork } from '../../work/usePlan';
+import { useOutline, useWork } from '../../background/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';

@@ -1,7 +1,7 @@
 import { JobSays } from '../../parts/JobSays';
-import { useJob } from '../../work/useJob';
+import { useJob } from '../../background/useJob';
 import { ok } from '../../../core/base/result';
-import type { ShownVersion } from '../../work/plan.worker';
+import type { ShownVersion } from '../../background/plan.worker';
 import type { Draft } from 'immer';
 import { type ReactNode, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
@@ -18,7 +18,7 @@ import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
-import { workOutVersions } from '../../work/planClient';
+import { workOutVersions } from '../../background/planClient';
 
 const MOST = 4;
 const DRAWING = { width: 190, height: 150 };

@@ -1,5 +1,5 @@
 import { JobSays } from '../../parts/JobSays';
-import { useJob } from '../../work/useJob';
+import { useJob } from '../../background/useJob';
 import { FlatCuts, SectionBars } from '../../parts/Cuts';
 import { type ReactNode, useState } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
@@ -17,7 +17,7 @@ import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
-import { planAllTogether } from '../../work/planClient';
+import { planAllTogether } from '../../background/planClient';
 import { CartTable } from '../../parts/CartTable';
 import { saveCutBook } from '../../parts/saveCutBook';
 

@@ -52,7 +52,8 @@ export function useJob<I, T>(
   const garden = useGarden();
   const [now, setNow] = useState<State<T>>({ ...IDLE, value: undefined, garden: undefined, of: undefined });
   const [again, setAgain] = useState(0);
-  const turn = useRef(0);
+  /** Overtakes the call that counts now. */
+  const overtake = useRef(() => {});
   const running = useRef<Promise<unknown>>(undefined);
   const best = useRef<T>(undefined);
   const call = useRef({ input, run });
@@ -62,9 +63,11 @@ export function useJob<I, T>(
 
   useEffect(() => {
     if (of === undefined) return;
-    const mine = ++turn.current;
-    let left = false;
-    const current = (): boolean => !left && turn.current === mine;
+    let current = true;
+    const leave = (): void => {
+      current = false;
+    };
+    overtake.current = leave;
     const known = finishedOf<T>(garden);
     const show = (result: Result<T>): void =>
       setNow({
@@ -80,9 +83,9 @@ export function useJob<I, T>(
       best.current = undefined;
       // What was overtaken ends first, and of all that waited only the latest goes on.
       await running.current;
-      if (!current()) return;
+      if (!current) return;
       const hear = (progress: BestSoFar<T>): void => {
-        if (!current()) return;
+        if (!current) return;
         best.current = progress.work;
         setNow((s) => ({ ...s, progress }));
       };
@@ -93,9 +96,9 @@ export function useJob<I, T>(
       try {
         const result = await asked;
         known.set(of, result);
-        if (current()) show(result);
+        if (current) show(result);
       } catch {
-        if (current()) setNow({ ...IDLE, state: 'failed', value: undefined, garden, of });
+        if (current) setNow({ ...IDLE, state: 'failed', value: undefined, garden, of });
       }
     };
     const before = known.get(of);
@@ -107,13 +110,13 @@ export function useJob<I, T>(
           setTimeout(() => setNow((s) => ({ ...s, slow: s.state === 'pending' })), SLOW_MS),
         ];
     return () => {
-      left = true;
+      leave();
       timers.forEach(clearTimeout);
     };
   }, [garden, of, again]);
 
   const stop = useCallback(() => {
-    turn.current++;
+    overtake.current();
     stopWork();
     setNow((s) => ({ ...s, ...IDLE, state: 'stopped', value: best.current }));
   }, []);
