@@ -75,6 +75,17 @@ export interface Panel {
   readonly curved: boolean;
 }
 
+/** Where a box stands that is higher at its back than in front, mm: its outside, its foot and its two heights. */
+export interface BoxPlace {
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+  readonly z0: number;
+  readonly frontMm: number;
+  readonly backMm: number;
+}
+
 /** Something bought whole that only stands there: a bale. */
 export interface Block {
   readonly tag: string;

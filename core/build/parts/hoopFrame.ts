@@ -11,7 +11,8 @@ import { type Frame, type FrameChoices, buildFrame } from './frame';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
 import { type Point2, pathLength, tautOutline } from '../../base/geometry';
 import { type RidgeBuilt, buildRidge } from './ridge';
-import type { ArchRow, Member } from '../assembly/types';
+import { type HoopMeasured, hoopDimensions } from '../assembly/hoopDimensions';
+import type { ArchRow, Dimension, Member } from '../assembly/types';
 
 /** Pulled by, mm: what a person holds while stretching a sheet. */
 export const PULL_MM = 2 * MM_PER_INCH;
@@ -207,5 +208,26 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       cutMm: made.cutMm,
       ridge: ridge.ridge,
     },
+  });
+}
+
+/**
+ * The dimensions of hoops on a frame.
+ * @param overMm how far the cover stands out past the frame at each end
+ */
+export function frameDimensions(
+  f: HoopFrame,
+  overMm: number,
+  said: Pick<HoopMeasured, 'baseZ' | 'heightLabel' | 'coverLabel' | 'wallMm' | 'rowFromEdgeMm'>,
+): readonly Dimension[] {
+  return hoopDimensions({
+    ...said,
+    sprung: f,
+    xs: f.xs,
+    footY: f.footY,
+    footZ: f.footZ,
+    startMm: f.x0 - overMm,
+    endMm: f.x1 + overMm,
+    offsetFromMm: f.x0,
   });
 }

@@ -13,7 +13,7 @@ import {
 import type { RollPlan } from '../rolls/rolls';
 import type { SectionCuts } from '../cutting/bars';
 import type { SheetCuts } from '../cutting/panels';
-import { type Amount, amount } from '../../base/figure';
+import { type Phrase, amount } from '../../base/figure';
 import { roundMoney } from '../../base/amount';
 
 /** One line of the shopping list. */
@@ -23,7 +23,7 @@ export interface ShoppingLine {
   readonly aisle: Aisle;
   readonly name: string;
   /** Size of one pack, bar or roll. */
-  readonly size: readonly (string | Amount)[];
+  readonly size: Phrase;
   readonly need: number;
   readonly unit: 'piece' | 'm' | 'bar' | 'roll' | 'sheet';
   readonly owned: number;
@@ -44,6 +44,12 @@ export interface ShoppingList {
   readonly used: number;
 }
 
+const sizeText = (of: { readonly widthMm: number; readonly lengthMm: number }): Phrase => [
+  amount(of.widthMm, 'length'),
+  ' × ',
+  amount(of.lengthMm, 'length'),
+];
+
 /**
  * What to buy: whole bars, rolls and packs, less what is owned; what is paid, and what of it this cover uses.
  * Every line is rounded to the smallest coin, so that the lines add up to the total.
@@ -60,6 +66,26 @@ export function shoppingList(
 ): ShoppingList {
   const money = (x: number): number => roundMoney(x, currency);
   const lines: ShoppingLine[] = [];
+  /** Rolls or sheets of one size: bought whole, less what is owned. */
+  const whole = (
+    key: string,
+    group: readonly { readonly usedShare: number }[],
+    said: Pick<ShoppingLine, 'priceKey' | 'aisle' | 'name' | 'size' | 'unit' | 'price' | 'uses'>,
+  ): ShoppingLine => {
+    const packs = Math.max(0, Math.ceil(group.length - (owned[key] ?? 0) - 1e-9));
+    const share = group.reduce((sum, cut) => sum + cut.usedShare, 0);
+    return {
+      ...said,
+      key,
+      need: group.length,
+      owned: owned[key] ?? 0,
+      canOwn: true,
+      packs,
+      paid: money(packs * said.price),
+      used: money(Math.min(packs, share) * said.price),
+      leftOver: 0,
+    };
+  };
 
   for (const cut of cuts) {
     const s = cut.section;
@@ -97,31 +123,17 @@ export function shoppingList(
   for (const [key, group] of rollGroups) {
     const first = group[0];
     if (!first) continue;
-    const price = rollPrice(prices, first.roll);
-    const have = Math.min(owned[key] ?? 0, group.length);
-    const packs = Math.max(0, Math.ceil(group.length - have - 1e-9));
-    lines.push({
-      key,
-      priceKey: rollPriceKey(first.roll),
-      aisle: 'Covers',
-      name: first.cover.name,
-      size: [amount(first.roll.widthMm, 'length'), ' × ', amount(first.roll.lengthMm, 'length')],
-      need: group.length,
-      unit: 'roll',
-      owned: owned[key] ?? 0,
-      canOwn: true,
-      packs,
-      price,
-      paid: money(packs * price),
-      used: money(
-        Math.min(
-          packs,
-          group.reduce((sum, cut) => sum + cut.usedShare, 0),
-        ) * price,
-      ),
-      leftOver: 0,
-      uses: group.flatMap((cut) => cut.placed.map((p) => ({ count: 1, joint: `${p.tag} ${p.part}` }))),
-    });
+    lines.push(
+      whole(key, group, {
+        priceKey: rollPriceKey(first.roll),
+        aisle: 'Covers',
+        name: first.cover.name,
+        size: sizeText(first.roll),
+        unit: 'roll',
+        price: rollPrice(prices, first.roll),
+        uses: group.flatMap((cut) => cut.placed.map((p) => ({ count: 1, joint: `${p.tag} ${p.part}` }))),
+      }),
+    );
   }
 
   const sheetGroups = new Map<string, SheetCuts['sheets'][number][]>();
@@ -130,26 +142,17 @@ export function shoppingList(
   for (const [key, group] of sheetGroups) {
     const first = group[0];
     if (!first) continue;
-    const have = Math.min(owned[key] ?? 0, group.length);
-    const packs = Math.max(0, Math.ceil(group.length - have - 1e-9));
-    const share = group.reduce((sum, cut) => sum + cut.usedShare, 0);
-    lines.push({
-      key,
-      priceKey: sheetPriceKey(first.size),
-      aisle: 'Sheet goods',
-      name: first.sheet.name,
-      size: [amount(first.size.widthMm, 'length'), ' × ', amount(first.size.lengthMm, 'length')],
-      need: group.length,
-      unit: 'sheet',
-      owned: owned[key] ?? 0,
-      canOwn: true,
-      packs,
-      price: first.price,
-      paid: money(packs * first.price),
-      used: money(Math.min(packs, share) * first.price),
-      leftOver: 0,
-      uses: group.map((cut) => ({ count: cut.placed.length, joint: cut.placed.map((p) => p.tag).join(', ') })),
-    });
+    lines.push(
+      whole(key, group, {
+        priceKey: sheetPriceKey(first.size),
+        aisle: 'Sheet goods',
+        name: first.sheet.name,
+        size: sizeText(first.size),
+        unit: 'sheet',
+        price: first.price,
+        uses: group.map((cut) => ({ count: cut.placed.length, joint: cut.placed.map((p) => p.tag).join(', ') })),
+      }),
+    );
   }
 
   const hardware = new Map<string, { count: number; uses: { count: number; joint: string }[] }>();

@@ -17,8 +17,7 @@ import {
   framedSheet,
 } from '../../parts/framedSheet';
 import { nest } from '../../parts/nested';
-import { hoopDimensions } from '../../assembly/hoopDimensions';
-import { type HoopFrame, hoopFrame } from '../../parts/hoopFrame';
+import { type HoopFrame, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
 import { type Vec3, enclosedArea, pathLength } from '../../../base/geometry';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member, Opening, Panel, Said, SheetPart } from '../../assembly/types';
@@ -132,17 +131,10 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   const joints = jointsOf(a, { ...f, hoops }, { furring, panels, sheets, covered });
   const sectionM2 = enclosedArea(f.line) / 1e6;
   const x = f.xs[0] ?? f.x0;
-  const dims = hoopDimensions({
-    sprung: { hoop: f.hoop, cutMm: f.cutMm },
-    xs: f.xs,
-    footY: f.footY,
-    footZ: f.footZ,
+  const dims = frameDimensions(f, ply, {
     baseZ: f.railTop,
     heightLabel: 'crown above the rail',
-    startMm: f.x0 - ply,
-    endMm: f.x1 + ply,
     coverLabel: 'frame',
-    offsetFromMm: f.x0,
     wallMm: bed.wall.thicknessMm,
     rowFromEdgeMm: a.rowFromEdgeMm,
   }).map((d) => (d.id === 'pipeLength' ? { ...d, typed: false, label: 'conduit, cut' } : d));

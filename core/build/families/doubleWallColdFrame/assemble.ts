@@ -10,7 +10,7 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { endsOf, piece } from '../../assembly/pieces';
-import { slopedLids } from '../../parts/slopedLid';
+import { hungLids } from '../../parts/slopedLid';
 import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
@@ -50,29 +50,15 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   const plane = (y: number): number => z0 + a.frontMm + walls.slope * y;
   const screened = a.screen === 'screen';
   const opened = a.airing === 'opener';
-  const lids = slopedLids({
+  const lids = hungLids(a, depth, {
     x0,
     x1,
     back: { y: depth, z: plane(depth) },
     front: { y: 0, z: plane(0) },
-    overhangMm: a.overhangMm,
-    lids: a.lids,
-    glazing: a.glazing,
     site,
-    frame: a.lidFrame,
-    bars: a.bars,
-    cover: a.cover,
-    roll: a.roll,
-    latches: a.latches ?? (site.windy ? 2 : 1),
-    stays: a.stays ?? 1,
-    people: a.people === '2' ? 2 : 1,
-    opener: opened
-      ? { armMm: Math.min(350, depth * 0.35), liftsKg: 7, behindScreen: screened && a.pocket === 'none' }
-      : undefined,
-    openers: a.openers,
-    hinged: true,
     safetyFilm: false,
     screened,
+    behindScreen: screened && a.pocket === 'none',
   });
   const pockets =
     screened && opened && a.pocket === 'pocket'

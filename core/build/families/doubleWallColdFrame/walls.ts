@@ -3,7 +3,7 @@ import type { CoverMaterial, Section } from '../../../catalog/types';
 import type { Vec3 } from '../../../base/geometry';
 import { endsOf, piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
-import type { Joint, Member, SheetPart } from '../../assembly/types';
+import type { BoxPlace, Joint, Member, SheetPart } from '../../assembly/types';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import { MM_PER_INCH } from '../../../base/length';
@@ -12,16 +12,9 @@ const STUD_SPACING_MM = 24 * MM_PER_INCH;
 const WRAP_MM = 2 * MM_PER_INCH;
 const LAP_MM = 4 * MM_PER_INCH;
 
-/** Where the walls stand, mm: outside of the box and its two heights. */
-export interface WallSite {
+/** Where it stands, and what it is built of. */
+export interface WallSite extends BoxPlace {
   readonly stud: Section;
-  readonly x0: number;
-  readonly x1: number;
-  readonly y0: number;
-  readonly y1: number;
-  readonly z0: number;
-  readonly frontMm: number;
-  readonly backMm: number;
 }
 
 export interface Walls {

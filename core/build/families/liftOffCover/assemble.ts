@@ -6,10 +6,9 @@ import { cropUnder, soilZ } from '../../assembly/crop';
 import { dimension } from '../../assembly/dimension';
 import { plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
 import { nest } from '../../parts/nested';
-import { hoopDimensions } from '../../assembly/hoopDimensions';
 import { guardPvc } from '../../parts/guard';
 import { type FramedCover, fastened, framedSheet } from '../../parts/framedSheet';
-import { type HoopFrame, hoopFrame } from '../../parts/hoopFrame';
+import { type HoopFrame, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
 import { type Vec3, enclosedArea, pathLength } from '../../../base/geometry';
 import type { Joint, Opening, Panel, Said, SheetPart } from '../../assembly/types';
 import { INSIDE_CLEARANCE_MM } from '../../../site/survey';
@@ -112,17 +111,10 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       },
       dimensions: [
         dimension('frameWidth', 'frame', 'end', 'below', 1, [x, f.y0, 0], [x, f.y0 + f.width, 0], false),
-        ...hoopDimensions({
-          sprung: { hoop: f.hoop, cutMm: f.cutMm },
-          xs: f.xs,
-          footY: f.footY,
-          footZ: f.footZ,
+        ...frameDimensions(f, ply, {
           baseZ: f.footZ,
           heightLabel: 'crown above feet',
-          startMm: f.x0 - ply,
-          endMm: f.x1 + ply,
           coverLabel: 'cover',
-          offsetFromMm: f.x0,
           wallMm: bed.wall.thicknessMm,
           rowFromEdgeMm: a.rowFromEdgeMm,
         }),

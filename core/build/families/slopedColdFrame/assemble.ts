@@ -6,7 +6,7 @@ import { crossBoards } from '../../parts/crossBoards';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
-import { glazingCover, slopedLids } from '../../parts/slopedLid';
+import { glazingCover, hungLids } from '../../parts/slopedLid';
 import type { Joint, Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
@@ -59,28 +59,15 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   if (!box.ok) return box;
   const { front, back, sides, posts, slope } = box.value;
   const t = boardShape(board).thicknessMm;
-  const windy = site.windy ? 2 : 1;
-  const lids = slopedLids({
+  const lids = hungLids(a, depth, {
     x0,
     x1,
     back: { y: y0 + depth, z: z0 + a.frontMm + slope * depth },
     front: { y: y0, z: z0 + a.frontMm },
-    overhangMm: a.overhangMm,
-    lids: a.lids,
-    glazing: a.glazing,
     site,
-    frame: a.lidFrame,
-    bars: a.bars,
-    cover: a.cover,
-    roll: a.roll,
-    latches: a.latches ?? windy,
-    stays: a.stays ?? 1,
-    people: a.people === '2' ? 2 : 1,
-    opener: a.airing === 'opener' ? { armMm: Math.min(350, depth * 0.35), liftsKg: 7, behindScreen: false } : undefined,
-    openers: a.openers,
-    hinged: true,
     safetyFilm: a.safety === 'film',
     screened: false,
+    behindScreen: false,
   });
   const across = crossBoards('X', x0, x1, site);
   const length = x1 - x0;

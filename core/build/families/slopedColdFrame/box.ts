@@ -4,7 +4,7 @@ import { type BuildSite, stock } from '../../../site/buildSite';
 import type { Vec3 } from '../../../base/geometry';
 import { endsOf, piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
-import type { Joint, Member } from '../../assembly/types';
+import type { BoxPlace, Joint, Member } from '../../assembly/types';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 
@@ -12,17 +12,10 @@ const POST = '2x2 treated';
 /** Less than this of a board is no strip that holds screws. */
 const LEAST_STRIP_MM = 20;
 
-/** Where the box stands, mm: its outside, and how high its front and its back are. */
-export interface BoxSite {
+/** Where it stands, and what it is built of. */
+export interface BoxSite extends BoxPlace {
   readonly site: BuildSite;
   readonly board: Section;
-  readonly x0: number;
-  readonly x1: number;
-  readonly y0: number;
-  readonly y1: number;
-  readonly z0: number;
-  readonly frontMm: number;
-  readonly backMm: number;
 }
 
 export interface Box {
