@@ -64,6 +64,9 @@ test('a figure of the catalogue is changed and every plan follows; a thing of on
   await openDemo(page);
   const snow = page.getByTestId('strip-snow');
   const before = await snow.textContent();
+  const onPlot = page.getByRole('link', { name: 'Winter greens lid, hinged hoop lid' });
+  await page.getByRole('link', { name: 'Plot' }).click();
+  const drawn = await onPlot.innerHTML();
   await page.getByRole('link', { name: 'Shelf' }).click();
   await page.getByRole('link', { name: 'Catalogue' }).click();
   await page.getByLabel('Aisle').selectOption('pipe');
@@ -75,6 +78,14 @@ test('a figure of the catalogue is changed and every plan follows; a thing of on
   await outside.fill('0.9');
   await outside.press('Enter');
   await expect(page.getByTestId('own-figures')).toContainText('0.900 in');
+  // A thicker pipe is drawn thicker on the plot, too.
+  await page.getByRole('link', { name: 'Plot' }).click();
+  await expect(onPlot).toBeVisible();
+  expect(await onPlot.innerHTML()).not.toBe(drawn);
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Catalogue' }).click();
+  await page.getByLabel('Aisle').selectOption('pipe');
+  await page.getByLabel('Thing', { exact: true }).selectOption('pvc-1/2');
   const name = page.getByLabel('Name of one of your own like 1/2 PVC');
   await name.fill('Grey conduit');
   await name.press('Enter');

@@ -7,5 +7,4 @@ export const buttScrew: Kind = {
   tools: ['drill, 1/8 bit', 'driver'],
   minutes: 2.4,
   symbol: 'point',
-  drill: 'Drill 1/8 pilots near board ends.',
 };

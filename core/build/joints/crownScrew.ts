@@ -7,5 +7,4 @@ export const crownScrew: Kind = {
   tools: ['drill, 1/8 bit'],
   minutes: 0.6,
   symbol: 'point',
-  drill: 'Drill 1/8 pilots through the crowns.',
 };

@@ -21,8 +21,6 @@ export interface Kind {
   readonly guards?: (joint: Joint) => Contact;
   /** Its entry in the table of strengths, and how many of those figures one is worth, where it holds the cover down. */
   readonly holds?: { readonly key: string; readonly worth: (joint: Joint) => number };
-  /** What is drilled for it, in words. */
-  readonly drill?: string;
   readonly caution?: string;
 }
 

@@ -10,5 +10,4 @@ export const socket: Kind = {
   tools: ['drill, 3/32 bit'],
   minutes: 1.2,
   symbol: 'point',
-  drill: 'Drill a 3/32 pilot for each socket in the middle of the top edge.',
 };

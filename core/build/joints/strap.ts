@@ -11,5 +11,4 @@ export const strap: Kind = {
   minutes: 1.2,
   symbol: 'point',
   holds: holdsAs('strap'),
-  drill: 'Drill 3/32 pilots for the straps.',
 };

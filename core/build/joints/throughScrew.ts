@@ -7,5 +7,4 @@ export const throughScrew: Kind = {
   tools: ['drill, 1/8 bit'],
   minutes: 1.2,
   symbol: 'point',
-  drill: 'Drill 1/8 pilots through the pipe, 1 and 3 in from its end: a screw without a pilot splits PVC.',
 };

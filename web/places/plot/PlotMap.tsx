@@ -4,24 +4,27 @@ import { type Drawn, bounds, drawAssembly } from '../../../core/show/project';
 import type { Bed } from '../../../core/site/bed';
 import { survey } from '../../../core/site/survey';
 import type { Cover, Garden } from '../../../core/garden/garden';
-import { outline } from '../../../core/plan';
+import { buildSite } from '../../../core/garden/buildSite';
+import { familyOf } from '../../../core/build/families';
 import { MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { Shape } from '../../drawing/Shapes';
 import { useSize } from '../../drawing/useSize';
 
-/** Covers drawn once, as long as neither they nor their beds change. */
-const drawnFromAbove = new WeakMap<Cover, { readonly bed: Bed; readonly shapes: readonly Drawn[] }>();
+/** Covers drawn once, as long as neither they nor what they are built of changes. */
+const drawnFromAbove = new WeakMap<Cover, { readonly from: readonly unknown[]; readonly shapes: readonly Drawn[] }>();
 
 function seenFromAbove(garden: Garden, cover: Cover, bed: Bed): readonly Drawn[] {
+  // All that a build site is made of.
+  const from = [bed, garden.site, garden.units, garden.catalog];
   const known = drawnFromAbove.get(cover);
-  if (known?.bed === bed) return known.shapes;
-  const found = outline(garden, cover);
-  const shapes = found.ok
-    ? drawAssembly(found.value.assembly, bed, found.value.site.survey, 'plan').filter(
-        (d) => d.stuff !== 'wall' && d.stuff !== 'soil',
-      )
-    : [];
-  drawnFromAbove.set(cover, { bed, shapes });
+  if (known?.from.every((x, i) => x === from[i])) return known.shapes;
+  const site = buildSite(garden, bed.id);
+  const found = site && familyOf(cover.family).assemble(cover.answers, site);
+  const shapes =
+    site && found?.ok
+      ? drawAssembly(found.value, bed, site.survey, 'plan').filter((d) => d.stuff !== 'wall' && d.stuff !== 'soil')
+      : [];
+  drawnFromAbove.set(cover, { from, shapes });
   return shapes;
 }
 
