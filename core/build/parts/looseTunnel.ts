@@ -1,3 +1,4 @@
+import { underLine } from '../assembly/enclosure';
 import { evenly, joint } from '../joints';
 import type { Elastica, Feet } from '../hoop/types';
 import type { HoopShape, RidgeSchool } from '../answers/hoops';
@@ -11,7 +12,7 @@ import { BARE } from '../assembly/bare';
 import { cropUnder } from '../assembly/crop';
 import { hoopDimensions } from '../assembly/hoopDimensions';
 import { type SprungHoop, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
-import { type Point2, type Vec3, enclosedArea, pathLength, sweptFaces, tautOutline } from '../../base/geometry';
+import { type Point2, type Vec3, pathLength, sweptFaces, tautOutline } from '../../base/geometry';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import type {
   Allowance,
@@ -166,7 +167,6 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   const rise = footZ + hoop.heightMm - baseZ;
   const run = last - first + thicknessMm(pipe);
   const faces = sweptFaces(row.outline, first, last);
-  const sectionArea = enclosedArea(row.outline) / 1e6;
   const clips = (Math.ceil((2 * hoop.heightMm) / 450) + 1) * 2;
   const bags = a.weights ?? 2 * Math.ceil(run / 1000) + 4;
   const sides = [footY - a.skirtMm / 2, footY + spanMm + a.skirtMm / 2];
@@ -236,13 +236,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     },
     fixing: 'weights',
     crop: cropUnder(site.bed, site.survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
-    enclosure: {
-      cover,
-      floorM2: (run * spanMm) / 1e6,
-      coverM2: (taut * run) / 1e6 + 2 * sectionArea,
-      volumeM3: (sectionArea * run) / 1000,
-      heightM: rise / 1000,
-    },
+    enclosure: underLine(cover, row.outline, { lengthMm: run, widthMm: spanMm, heightMm: rise }),
     dimensions: [
       ...parts.dimensions,
       ...hoopDimensions({

@@ -1,3 +1,4 @@
+import { underLine } from '../../assembly/enclosure';
 import { joint } from '../../joints';
 import { batteningOf } from '../../parts/frame';
 import type { Section } from '../../../catalog/types';
@@ -8,7 +9,7 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { endSheets, fastened, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { hoopPlaces } from '../../parts/hoops';
-import { type Point2, type Vec3, enclosedArea, pathLength, tautOutline } from '../../../base/geometry';
+import { type Point2, type Vec3, tautOutline } from '../../../base/geometry';
 import { endsOf, piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member, Opening, Said, SheetPart } from '../../assembly/types';
@@ -248,7 +249,6 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     }),
     ...across.joints,
   ];
-  const sectionM2 = enclosedArea(line) / 1e6;
   const first = xs[0] ?? x0;
   const legLength = legs[0]?.lengthMm ?? 0;
   const middleOfLeg: Vec3 = [first, width - s.topY * 0.45, z0 + a.heightMm * 0.45];
@@ -294,13 +294,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     },
     fixing: a.fixing,
     crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
-    enclosure: {
-      cover: a.cover,
-      floorM2: ((x1 - x0) * width) / 1e6,
-      coverM2: (pathLength(line) * (x1 - x0)) / 1e6 + 2 * sectionM2,
-      volumeM3: (sectionM2 * (x1 - x0)) / 1000,
-      heightM: rise / 1000,
-    },
+    enclosure: underLine(a.cover, line, { lengthMm: x1 - x0, widthMm: width, heightMm: rise }),
     dimensions: [
       dimension('frameWidth', 'frame', 'end', 'below', 1, [first, 0, 0], [first, width, 0], false),
       dimension('height', 'ridge above the wall', 'end', 'left', 1, [first, 0, z0], [first, 0, z0 + a.heightMm]),

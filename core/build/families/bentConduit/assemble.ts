@@ -1,3 +1,4 @@
+import { underLine } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import type { BentHoop } from '../../hoop/types';
 import { treat } from '../../answers/bars';
@@ -18,7 +19,7 @@ import {
 } from '../../parts/framedSheet';
 import { nest } from '../../parts/nested';
 import { type HoopFrame, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
-import { type Vec3, enclosedArea, pathLength } from '../../../base/geometry';
+import { type Vec3, pathLength } from '../../../base/geometry';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member, Opening, Panel, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
@@ -129,7 +130,6 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
   const joints = jointsOf(a, { ...f, hoops }, { furring, panels, sheets, covered });
-  const sectionM2 = enclosedArea(f.line) / 1e6;
   const x = f.xs[0] ?? f.x0;
   const dims = frameDimensions(f, ply, {
     baseZ: f.railTop,
@@ -165,13 +165,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       },
       fixing: a.fixing,
       crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, f.under),
-      enclosure: {
-        cover: a.cover,
-        floorM2: (length * width) / 1e6,
-        coverM2: (pathLength(f.line) * length) / 1e6 + 2 * sectionM2,
-        volumeM3: (sectionM2 * length) / 1000,
-        heightM: rise / 1000,
-      },
+      enclosure: underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
       dimensions: [
         dimension('frameWidth', 'frame', 'end', 'below', 1, [x, 0, 0], [x, width, 0], false),
         dimension(

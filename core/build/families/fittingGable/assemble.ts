@@ -1,3 +1,4 @@
+import { underLine } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
@@ -7,7 +8,7 @@ import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { endSheets, flapJoints, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { guardPvc } from '../../parts/guard';
 import { hoopPlaces } from '../../parts/hoops';
-import { type Point2, type Vec3, enclosedArea, pathLength, tautOutline } from '../../../base/geometry';
+import { type Point2, type Vec3, pathLength, tautOutline } from '../../../base/geometry';
 import { endsOf, piece } from '../../assembly/pieces';
 import type { Joint, Member, Opening, Said, SheetPart } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
@@ -136,7 +137,6 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
   const straps = a.straps ?? 2 * Math.max(2, Math.ceil(length / 600));
   const guard = guardPvc(a.paint, a.cover, a.pipe, rafters);
-  const sectionM2 = enclosedArea(line) / 1e6;
   const knots = xs.flatMap((_, i) => [...sides.flatMap((y) => [base(i, y), eave(i, y)]), ridge(i)]);
   const fittings = (['three-way', 'tee', 'elbow-45', 'four-way'] as const).flatMap((kind) =>
     joint(
@@ -215,13 +215,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
     },
     fixing: 'clips',
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
-    enclosure: {
-      cover: a.cover,
-      floorM2: (length * span) / 1e6,
-      coverM2: (pathLength(line) * length) / 1e6 + 2 * sectionM2,
-      volumeM3: (sectionM2 * length) / 1000,
-      heightM: rise / 1000,
-    },
+    enclosure: underLine(a.cover, line, { lengthMm: length, widthMm: span, heightMm: rise }),
     dimensions: [
       dimension('span', 'centre to centre', 'end', 'below', 1, [first, y0, 0], [first, y1, 0], false),
       dimension('eave', 'eave above the base', 'end', 'left', 1, [first, y0, baseZ], [first, y0, eaveZ]),

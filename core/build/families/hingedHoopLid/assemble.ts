@@ -1,3 +1,4 @@
+import { underLine } from '../../assembly/enclosure';
 import type { Elastica } from '../../hoop/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
@@ -9,7 +10,7 @@ import { guardPvc } from '../../parts/guard';
 import { nest } from '../../parts/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
 import { type HoopSite, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
-import { type Point2, enclosedArea, pathLength, tautOutline } from '../../../base/geometry';
+import { type Point2, pathLength, tautOutline } from '../../../base/geometry';
 import { buildRidge } from '../../parts/ridge';
 import type { Dimension, Said } from '../../assembly/types';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
@@ -117,7 +118,6 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const lid = [...frame.rails, ...frame.endBoards, ...hoops, ...ridge.members, ...frame.ties, ...frame.battens];
   const guard = guardPvc(a.paint, a.cover, a.pipe, hoops);
   const line = outline(hoop);
-  const taut = pathLength(line);
   const rise = crownZ + od / 2 - z0;
   const covered = { line, x0, x1, lengthMm: length, riseMm: rise, widthMm: width, wrapMm: a.battenWrapMm };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
@@ -139,7 +139,6 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     xs,
     windy: site.windy,
   });
-  const sectionArea = enclosedArea(line) / 1e6;
   const first = xs[0] ?? x0;
   const fixed = (
     id: string,
@@ -202,13 +201,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       },
       fixing: 'battens',
       crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
-      enclosure: {
-        cover: a.cover,
-        floorM2: (length * width) / 1e6,
-        coverM2: (taut * length) / 1e6 + 2 * sectionArea,
-        volumeM3: (sectionArea * length) / 1000,
-        heightM: rise / 1000,
-      },
+      enclosure: underLine(a.cover, line, { lengthMm: length, widthMm: width, heightMm: rise }),
       dimensions: [
         fixed('frameWidth', 'frame', 'below', [first, width, 0], width),
         fixed('wallHeight', 'bed wall', 'left', [first, 0, z0], z0),

@@ -1,3 +1,4 @@
+import { underLine } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import { treat } from '../../answers/bars';
 import { stiffSheet } from '../../../catalog/catalog';
@@ -9,7 +10,7 @@ import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
 import { type FramedCover, fastened, framedSheet } from '../../parts/framedSheet';
 import { type HoopFrame, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
-import { type Vec3, enclosedArea, pathLength } from '../../../base/geometry';
+import { type Vec3, pathLength } from '../../../base/geometry';
 import type { Joint, Opening, Panel, Said, SheetPart } from '../../assembly/types';
 import { INSIDE_CLEARANCE_MM } from '../../../site/survey';
 import type { BuildSite } from '../../../site/buildSite';
@@ -64,7 +65,6 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   const sheets = [framedSheet(a, a.ends, covered)];
   const guard = guardPvc(a.paint, a.cover, a.pipe, f.hoops);
   const joints = jointsOf(a, f, { panels, sheets, covered, guard });
-  const sectionM2 = enclosedArea(f.line) / 1e6;
   const members = [
     ...f.frame.rails,
     ...f.frame.endBoards,
@@ -102,13 +102,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       },
       fixing: a.fixing,
       crop: cropUnder(bed, outer, a.crop, a.rowFromEdgeMm, f.under),
-      enclosure: {
-        cover: a.cover,
-        floorM2: (length * width) / 1e6,
-        coverM2: (pathLength(f.line) * length) / 1e6 + 2 * sectionM2,
-        volumeM3: (sectionM2 * length) / 1000,
-        heightM: rise / 1000,
-      },
+      enclosure: underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
       dimensions: [
         dimension('frameWidth', 'frame', 'end', 'below', 1, [x, f.y0, 0], [x, f.y0 + f.width, 0], false),
         ...frameDimensions(f, ply, {

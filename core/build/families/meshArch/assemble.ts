@@ -1,3 +1,4 @@
+import { underLine } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import type { Elastica } from '../../hoop/types';
 import type { CoverMaterial } from '../../../catalog/types';
@@ -8,7 +9,7 @@ import { cropUnder, soilZ } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { outerFace, underHoop } from '../../parts/hoops';
 import { PULL_MM } from '../../parts/hoopFrame';
-import { type Point2, type Vec3, enclosedArea, pathLength, sweptFaces, tautOutline } from '../../../base/geometry';
+import { type Point2, type Vec3, pathLength, sweptFaces, tautOutline } from '../../../base/geometry';
 import type { Joint, Opening, Said, SheetPart } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { thicknessMm } from '../../../catalog/sections';
@@ -217,7 +218,6 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     ),
   ];
   const under = underHoop(hoop, wire, footY, footZ);
-  const sectionM2 = enclosedArea(line) / 1e6;
   return ok({
     ...BARE,
     members: [],
@@ -251,13 +251,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     },
     fixing: 'weights',
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
-    enclosure: {
-      cover: a.cover,
-      floorM2: (covered * spanMm) / 1e6,
-      coverM2: (pathLength(line) * covered) / 1e6 + 2 * sectionM2,
-      volumeM3: (sectionM2 * covered) / 1000,
-      heightM: rise / 1000,
-    },
+    enclosure: underLine(a.cover, line, { lengthMm: covered, widthMm: spanMm, heightMm: rise }),
     dimensions: [
       dimension('span', 'span', 'end', 'below', 1, [x0, footY, footZ], [x0, footY + spanMm, footZ]),
       dimension('prong', 'prongs in the soil', 'end', 'left', 1, [x0, footY, footZ - a.prongMm], [x0, footY, footZ]),

@@ -1,9 +1,9 @@
+import { underLine } from '../../assembly/enclosure';
 import { coverMaterial } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { guardPvc } from '../../parts/guard';
-import { enclosedArea, pathLength } from '../../../base/geometry';
 import { straightRun } from '../../joints/runs';
 import type { Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
@@ -46,7 +46,6 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const joints = houseJoints(a, parts);
   const length = h.x1 - h.x0;
   const width = h.y1 - h.y0;
-  const sectionM2 = enclosedArea(h.line) / 1e6;
   const film = a.cover.kind === 'film';
   const first = h.xs[0] ?? h.x0;
   const middle = (h.y0 + h.y1) / 2;
@@ -83,13 +82,11 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     },
     fixing: a.fixing,
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, h.under),
-    enclosure: {
-      cover: a.layers === 'double' && film ? coverMaterial(site.catalog, 'film-double') : a.cover,
-      floorM2: (length * width) / 1e6,
-      coverM2: (pathLength(h.line) * length) / 1e6 + 2 * sectionM2,
-      volumeM3: (sectionM2 * length) / 1000,
-      heightM: h.crownZ / 1000,
-    },
+    enclosure: underLine(a.layers === 'double' && film ? coverMaterial(site.catalog, 'film-double') : a.cover, h.line, {
+      lengthMm: length,
+      widthMm: width,
+      heightMm: h.crownZ,
+    }),
     dimensions: [
       leader(
         'pipeLength',
