@@ -19,5 +19,11 @@ export const STRENGTHS: readonly Strength[] = [
   holds('bag', 'bag of 5 kg', 49, 'Its weight'),
   holds('brick', 'brick', 22, 'Its weight'),
   holds('anchor', 'screw-in ground anchor', 1300),
+  holds(
+    'wall-anchor',
+    'anchor or coach screw in a wall',
+    900,
+    'Our own low figure: sound brick or a stud; crumbling joints hold nothing',
+  ),
   holds('post', 'post, for each 600 mm in the ground', 900, `${OWN}; in loam`),
 ];

@@ -197,6 +197,8 @@ export interface Fastening {
 export interface Hung {
   readonly alongMm: number;
   readonly reachMm: number;
+  /** How steeply it lies when shut: 0 level, 90 hanging. */
+  readonly pitchDeg: number;
   readonly latches: Fastening;
   readonly stays: Fastening;
   readonly opener: Opener | undefined;
@@ -244,7 +246,7 @@ export interface Opening {
   /** What a person lifts to open it or to take it away; nothing where it moves by itself or weighs nothing. */
   readonly lift?: Pick<MovingPart, 'motion' | 'extraKg' | 'people'> & {
     /** Of a hinged one: its size, and what opens it by itself. */
-    readonly hung?: Pick<Hung, 'alongMm' | 'reachMm' | 'opener'>;
+    readonly hung?: Pick<Hung, 'alongMm' | 'reachMm' | 'pitchDeg' | 'opener'>;
   };
 }
 

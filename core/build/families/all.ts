@@ -4,6 +4,7 @@ export { bentConduit } from './bentConduit';
 export { doubleWallColdFrame } from './doubleWallColdFrame';
 export { fittingGable } from './fittingGable';
 export { hingedHoopLid } from './hingedHoopLid';
+export { leanTo } from './leanTo';
 export { liftOffCover } from './liftOffCover';
 export { meshArch } from './meshArch';
 export { slopedColdFrame } from './slopedColdFrame';

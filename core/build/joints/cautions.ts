@@ -15,6 +15,7 @@ export const CAUTIONS = {
   codes:
     'Local codes, neighbours’ lines, setbacks and permits come first. A person walks into this: ask the building office and a licensed engineer.',
   loaded: 'Nobody inside a snow-loaded house; brush early, from outside.',
+  wall: 'Before you drill a wall find the cables and pipes in it, and ask whoever owns it. Eye protection, and a mask against the dust.',
   wire: 'A sprung wire end finds an eye: wear eye protection and gloves, and hold both ends when you cut.',
   lid: 'Stay on both sides of an open lid, keep fingers off the edge, and no child under a lid that is not latched.',
   windyFilm: 'Film is a sail: unroll it on a still day.',

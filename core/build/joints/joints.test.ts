@@ -83,7 +83,12 @@ const lid: Opening = {
   open: ['stays'],
   reachedFrom: 'near',
   screened: true,
-  lift: { motion: 'hinged', extraKg: 0, people: 1, hung: { alongMm: 1000, reachMm: 500, opener: undefined } },
+  lift: {
+    motion: 'hinged',
+    extraKg: 0,
+    people: 1,
+    hung: { alongMm: 1000, reachMm: 500, pitchDeg: 0, opener: undefined },
+  },
 };
 const made: Said = {
   ...build('hinged-hoop-lid', at(96, 44)),
@@ -143,7 +148,7 @@ test('a bare edge is a contact; air leaves by the lid, by itself only where some
   const a = assembled(made, SHIPPED);
   expect(a.contacts).toEqual([{ what: 'pipe end', guarded: false }]);
   expect(a.ventilation).toEqual({ by: 'lid', screened: true });
-  const hung = { alongMm: 1000, reachMm: 500, opener: { armMm: 300, liftsKg: 7, behindScreen: false } };
+  const hung = { alongMm: 1000, reachMm: 500, pitchDeg: 0, opener: { armMm: 300, liftsKg: 7, behindScreen: false } };
   const alone: Opening = { ...lid, lift: { motion: 'hinged', extraKg: 0, people: 1, hung } };
   expect(assembled({ ...made, openings: [alone] }, SHIPPED).ventilation.by).toBe('opener');
   expect(assembled({ ...made, openings: [lid, { ...lid, by: 'vent' }] }, SHIPPED).ventilation.by).toBe('vent');

@@ -14,6 +14,8 @@ export interface Run {
   /** Where hoops stand along x; joints must fall on one of them. */
   readonly hoopXs: readonly number[];
   readonly markHoops: boolean;
+  /** What is written at each mark, from 0 on; H1, H2 and so on when not said. */
+  readonly markLabel?: (n: number) => string;
 }
 
 /**
@@ -61,7 +63,7 @@ export function straightRun(run: Run): {
     const start = joints[i] ?? x0;
     const marks: Mark[] = run.markHoops
       ? run.hoopXs.flatMap((h, n) =>
-          h >= start - 0.5 && h <= end + 0.5 ? [{ atMm: h - start, label: `H${n + 1}` }] : [],
+          h >= start - 0.5 && h <= end + 0.5 ? [{ atMm: h - start, label: run.markLabel?.(n) ?? `H${n + 1}` }] : [],
         )
       : [];
     return {

@@ -12,18 +12,20 @@ export function lidFrameStep(lids: Lids): readonly SaidStep[] {
   return [
     step({
       id: 'lids',
-      title: lids.openings.length === 1 ? 'Join the lid' : 'Join the lids',
+      title: `Join the ${lids.openings.length === 1 ? lids.called.one : lids.called.many}`,
       view: 'plan',
       tags: tagsOf(lids.members),
       work: [
-        ['Lay each lid flat: its two rails outside, stiles and bars between them, marks facing each other.'],
         [
-          `Two screws through the rails into each end of ${tagList(lids.members.slice(2))}, and a plate on every corner.`,
+          `Lay each ${lids.called.one} flat: its two rails outside, stiles and bars between them, marks facing each other.`,
+        ],
+        [
+          `Two screws through the rails into each end of ${tagList(lids.members.filter((m) => !m.part.includes(' rail, ')))}, and a plate on every corner.`,
         ],
       ],
       tools: ['square'],
       joints: named(lids.joints, 'lid corners', 'lid bars'),
-      checks: [['Both diagonals of each lid equal'], ['It lies flat without rocking']],
+      checks: [[`Both diagonals of each ${lids.called.one} equal`], ['It lies flat without rocking']],
       minutes: MINUTES.start + lids.members.length * 5,
     }),
   ];
@@ -50,62 +52,78 @@ const GLAZE: Readonly<Record<Glazing, readonly Phrase[]>> = {
   ],
 };
 
-/** Glazes the lids, hangs them, and fits latches, stays and openers. */
-export function glazeAndHangSteps(glazing: Glazing, lids: Lids): readonly SaidStep[] {
-  const { joints } = lids;
-  const count = (kind: KindKey): number => countKind(joints, kind);
-  const hung = named(joints, 'hinges', 'handles', 'latches', 'stays', 'openers');
+/** Makes windows ready, or glazes the lids. */
+export function glazeStep(glazing: Glazing, lids: Lids): SaidStep {
   const glass = glazing === 'old-window';
   const pieces = [...lids.panels, ...lids.sheets];
+  return step({
+    id: 'glaze',
+    title: glass ? 'Make the windows ready' : `Glaze the ${lids.called.many}`,
+    view: 'plan',
+    tags: tagsOf(pieces),
+    work: GLAZE[glazing],
+    tools: glass ? ['brush', 'knife', 'gloves'] : ['fine saw', 'knife'],
+    joints: named(lids.joints, 'glazing', 'skins', 'safety film'),
+    checks: [
+      glass ? ['Every pane is whole and sits firm'] : ['Nothing rattles, and the sheet can still move with heat'],
+    ],
+    cautions: glass ? [CAUTIONS.glass] : [CAUTIONS.knife],
+    minutes: MINUTES.start + pieces.length * 18,
+  });
+}
+
+/** Hangs the lids, and fits latches, stays and openers; loose ones are laid on. */
+export function hangStep(lids: Lids, place: Phrase): SaidStep {
+  const { joints, called } = lids;
+  const count = (kind: KindKey): number => countKind(joints, kind);
+  const hung = count('hinge') > 0;
+  return step({
+    id: 'hang',
+    title: hung ? `Hang the ${called.many}` : `Lay the ${called.many} on`,
+    view: 'end',
+    tags: tagsOf([...lids.members, ...lids.panels, ...lids.sheets]),
+    work: hung
+      ? [
+          place,
+          [
+            `${sayCount(count('hinge'), 'hinge')} along the ${called.upper}, the outer ones a hand from each ${called.one}’s ends.`,
+          ],
+          [
+            `At the ${called.lower} ${sayCount(count('handle'), 'handle')} and ${sayCount(count('latch'), 'latch')}; ${sayCount(count('stay'), 'stay')}.`,
+          ],
+          ...(count('opener') > 0
+            ? [
+                [
+                  `Fix the opener to ${called.one} and ${called.upper} as its sheet says; set it to start at `,
+                  amount(18, 'temperature'),
+                  '.',
+                ],
+              ]
+            : []),
+          [`Stick a strip of foam along the edges where the ${called.many} rest.`],
+        ]
+      : [place],
+    tools: ['level'],
+    joints: named(joints, 'hinges', 'handles', 'latches', 'stays', 'openers'),
+    checks: [
+      [`Each ${called.one} swings free and shuts flat`],
+      ...(count('stay') > 0 ? [['The stays hold']] : []),
+      ...(count('latch') > 0 ? [['The latches shut']] : []),
+    ],
+    cautions: [CAUTIONS.lid, CAUTIONS.snow],
+    minutes: MINUTES.start,
+  });
+}
+
+/** Glazes the lids of a frame and hangs them, or lays them on. */
+export function glazeAndHangSteps(glazing: Glazing, lids: Lids): readonly SaidStep[] {
   return [
-    step({
-      id: 'glaze',
-      title: glass ? 'Make the windows ready' : 'Glaze the lids',
-      view: 'plan',
-      tags: tagsOf(pieces),
-      work: GLAZE[glazing],
-      tools: glass ? ['brush', 'knife', 'gloves'] : ['fine saw', 'knife'],
-      joints: named(joints, 'glazing', 'skins', 'safety film'),
-      checks: [
-        glass ? ['Every pane is whole and sits firm'] : ['Nothing rattles, and the sheet can still move with heat'],
-      ],
-      cautions: glass ? [CAUTIONS.glass] : [CAUTIONS.knife],
-      minutes: MINUTES.start + pieces.length * 18,
-    }),
-    step({
-      id: 'hang',
-      title: count('hinge') > 0 ? 'Hang the lids' : 'Lay the lids on',
-      view: 'end',
-      tags: [...tagsOf(lids.members), ...tagsOf(pieces)],
-      work:
-        count('hinge') > 0
-          ? [
-              ['Lay the lids on, flush at the back, the same overhang all along the front.'],
-              [`${sayCount(count('hinge'), 'hinge')} along the back, the outer ones a hand from each lid’s ends.`],
-              [
-                `In front ${sayCount(count('handle'), 'handle')} and ${sayCount(count('latch'), 'latch')}; ${sayCount(count('stay'), 'stay')}.`,
-              ],
-              ...(count('opener') > 0
-                ? [
-                    [
-                      'Fix the opener to lid and back as its sheet says; set it to start at ',
-                      amount(18, 'temperature'),
-                      '.',
-                    ],
-                  ]
-                : []),
-              ['Stick a strip of foam along the edges where the lids rest.'],
-            ]
-          : [['Two people: lay the lids on, and weight or tie every corner.']],
-      tools: ['level'],
-      joints: hung,
-      checks: [
-        ['Each lid swings free and shuts flat'],
-        ...(count('stay') > 0 ? [['The stays hold']] : []),
-        ...(count('latch') > 0 ? [['The latches shut']] : []),
-      ],
-      cautions: [CAUTIONS.lid, CAUTIONS.snow],
-      minutes: MINUTES.start,
-    }),
+    glazeStep(glazing, lids),
+    hangStep(
+      lids,
+      countKind(lids.joints, 'hinge') > 0
+        ? ['Lay the lids on, flush at the back, the same overhang all along the front.']
+        : ['Two people: lay the lids on, and weight or tie every corner.'],
+    ),
   ];
 }

@@ -38,7 +38,30 @@ export interface LidSite {
   readonly safetyFilm: boolean;
   /** A net lies under the lids. */
   readonly screened: boolean;
+  readonly called?: LidWords;
 }
+
+/** What the lids are called, and their upper and lower sides; where they hang and where they shut. */
+export interface LidWords {
+  readonly one: string;
+  readonly many: string;
+  readonly upper: string;
+  readonly lower: string;
+  readonly hang: string;
+  readonly shut: string;
+  /** The letter of their panes' tags. */
+  readonly pane: string;
+}
+
+const LIDS: LidWords = {
+  one: 'lid',
+  many: 'lids',
+  upper: 'back',
+  lower: 'front',
+  hang: 'Lids to the back',
+  shut: 'Lids to the front',
+  pane: 'G',
+};
 
 /** What is answered of lids that hang on hinges. */
 export interface HungLidAnswers {
@@ -68,7 +91,7 @@ const OPENER_LIFTS_KG = 7;
 export function hungLids(
   a: HungLidAnswers,
   depthMm: number,
-  own: Pick<LidSite, 'x0' | 'x1' | 'back' | 'front' | 'site' | 'safetyFilm' | 'screened'> & {
+  own: Pick<LidSite, 'x0' | 'x1' | 'back' | 'front' | 'site' | 'safetyFilm' | 'screened' | 'called'> & {
     /** The net under the lids lies in the way of an opener's arm. */
     readonly behindScreen: boolean;
   },
@@ -94,6 +117,7 @@ export function hungLids(
 }
 
 export interface Lids {
+  readonly called: LidWords;
   readonly members: readonly Member[];
   readonly panels: readonly Panel[];
   readonly sheets: readonly SheetPart[];
@@ -120,7 +144,7 @@ export function hingeCount(lengthMm: number): number {
 }
 
 /** How wide one glazing sheet covers along the lid. */
-function paneWidth({ site, glazing }: Pick<LidSite, 'site' | 'glazing'>): number {
+export function paneWidth({ site, glazing }: Pick<LidSite, 'site' | 'glazing'>): number {
   if (glazing === 'old-window' || glazing === 'film-both') return Infinity;
   const widest = Math.max(...stiffSheet(site.catalog, glazing).sizes.map((x) => x.widthMm));
   return glazing === 'corrugated' ? widest - LAP_MM : widest;
@@ -128,6 +152,8 @@ function paneWidth({ site, glazing }: Pick<LidSite, 'site' | 'glazing'>): number
 
 /** Builds the lids: frames lying flat on the slope with their glazing, or windows as they are. */
 export function slopedLids(s: LidSite): Lids {
+  const called = s.called ?? LIDS;
+  const One = called.one.charAt(0).toUpperCase() + called.one.slice(1);
   const dy = s.front.y - s.back.y;
   const dz = s.front.z - s.back.z;
   const onBox = Math.hypot(dy, dz);
@@ -163,13 +189,16 @@ export function slopedLids(s: LidSite): Lids {
       const rail = (tag: string, part: string, r: number): Member =>
         piece(tag, part, s.frame, at(xa, r, t / 2), at(xb, r, t / 2), down);
       const xs = Array.from({ length: bars + 2 }, (_, k) => xa + w / 2 + ((each - w) * k) / (bars + 1));
-      mine.push(rail(`${letter}a`, 'Lid rail, back', w / 2), rail(`${letter}b`, 'Lid rail, front', reach - w / 2));
+      mine.push(
+        rail(`${letter}a`, `${One} rail, ${called.upper}`, w / 2),
+        rail(`${letter}b`, `${One} rail, ${called.lower}`, reach - w / 2),
+      );
       xs.forEach((x, k) => {
         const stile = k === 0 || k === bars + 1;
         mine.push(
           piece(
             `${letter}${String.fromCharCode(99 + k)}`,
-            stile ? 'Lid stile' : 'Lid bar',
+            stile ? `${One} stile` : `${One} bar`,
             s.frame,
             at(x, w, t / 2),
             at(x, reach - w, t / 2),
@@ -196,7 +225,7 @@ export function slopedLids(s: LidSite): Lids {
       for (const [k, off] of [t, 0].entries())
         sheets.push({
           tag: `F${2 * i + k + 1}`,
-          part: k === 0 ? 'Film over the lid' : 'Film under the lid',
+          part: `Film ${k === 0 ? 'over' : 'under'} the ${called.one}`,
           cover: s.cover,
           rollKey: s.roll,
           across: [
@@ -204,7 +233,7 @@ export function slopedLids(s: LidSite): Lids {
             { what: 'Wrapped round the frame, both edges', mm: 2 * 3 * MM_PER_INCH },
           ],
           along: [
-            { what: 'Along the lid', mm: each },
+            { what: `Along the ${called.one}`, mm: each },
             { what: 'Wrapped round the frame, both edges', mm: 2 * 3 * MM_PER_INCH },
           ],
           faces: [corners(off)],
@@ -216,7 +245,7 @@ export function slopedLids(s: LidSite): Lids {
         const wide = s.glazing === 'corrugated' ? Math.min(paneWidth(s) + LAP_MM, each - start) : step;
         myPanels.push(
           rectangle(
-            `G${++panelCount}`,
+            `${called.pane}${++panelCount}`,
             s.glazing === 'old-window' ? 'Old window' : 'Glazing',
             stiffSheet(s.site.catalog, s.glazing),
             at(xa + start, reach, top),
@@ -232,7 +261,7 @@ export function slopedLids(s: LidSite): Lids {
     panels.push(...myPanels);
     const skins = sheets.filter((x) => [`F${2 * i + 1}`, `F${2 * i + 2}`].includes(x.tag));
     openings.push({
-      name: s.lids === 1 ? 'Lid' : `Lid ${i + 1}`,
+      name: s.lids === 1 ? One : `${One} ${i + 1}`,
       by: s.hinged ? 'lid' : 'lift-off',
       tags: [...mine, ...skins, ...myPanels].map((p) => p.tag),
       line: [at(xa, 0, 0), at(xb, 0, 0)],
@@ -249,6 +278,7 @@ export function slopedLids(s: LidSite): Lids {
           hung: {
             alongMm: each,
             reachMm: reach,
+            pitchDeg,
             opener: s.opener && { ...s.opener, liftsKg: s.opener.liftsKg * s.openers },
           },
         }),
@@ -263,7 +293,7 @@ export function slopedLids(s: LidSite): Lids {
   const lidXs = Array.from({ length: s.lids }, (_, i) => s.x0 + i * each);
   const hands = lidXs.map((x): Vec3 => at(x + each / 2, reach, 0));
   const corners = lidXs.flatMap((x) => [x, x + each].flatMap((end) => [0, reach].map((r) => at(end, r, t))));
-  const stiles = members.filter((m) => m.part === 'Lid stile' || m.part === 'Lid bar');
+  const stiles = members.filter((m) => beamTags.includes(m.tag));
   const barJoints = endsOf(stiles);
   const rows = lidXs.flatMap((x) =>
     Array.from({ length: bars + 2 }, (_, k) => x + w / 2 + ((each - w) * k) / (bars + 1)).flatMap((bx) =>
@@ -292,8 +322,8 @@ export function slopedLids(s: LidSite): Lids {
   const joints: readonly Joint[] = [
     ...(framed
       ? [
-          ...joint('plate', 'lid corners', 'Lid corners', members, corners),
-          ...joint('buttScrew', 'lid bars', 'Rails into stiles and bars of the lids', members, barJoints),
+          ...joint('plate', 'lid corners', `${One} corners`, members, corners),
+          ...joint('buttScrew', 'lid bars', `Rails into stiles and bars of the ${called.many}`, members, barJoints),
         ]
       : []),
     ...(glazed
@@ -306,7 +336,7 @@ export function slopedLids(s: LidSite): Lids {
         })
       : []),
     ...(s.glazing === 'film-both'
-      ? joint('staple', 'skins', 'Film round the lid frames', [...sheets, ...members], corners, {
+      ? joint('staple', 'skins', `Film round the ${called.one} frames`, [...sheets, ...members], corners, {
           count: Math.ceil((4 * (each + reach) * s.lids) / 75),
         })
       : []),
@@ -320,26 +350,29 @@ export function slopedLids(s: LidSite): Lids {
       ? joint(
           'hinge',
           'hinges',
-          'Lids to the back',
-          [...members.filter((m) => m.part === 'Lid rail, back'), ...(framed ? [] : panels)],
+          called.hang,
+          [...members.filter((m) => m.part.endsWith(`rail, ${called.upper}`)), ...(framed ? [] : panels)],
           lidXs.flatMap((x) => evenly(at(x + each * 0.1, 0, 0), at(x + each * 0.9, 0, 0), hingeCount(each))),
           // Hinges hold the lid; what holds the box down are its own brackets.
           { with: { holds: 'nothing' } },
         )
       : []),
-    ...joint('handle', 'handles', 'Front of each lid', [...panels, ...members], hands),
+    ...joint('handle', 'handles', `At the ${called.lower} of each ${called.one}`, [...panels, ...members], hands),
     ...(s.hinged
       ? [
-          ...onEach('latch', 'latches', 'Lids to the front', s.latches, reach).map((j) => ({
+          ...onEach('latch', 'latches', called.shut, s.latches, reach).map((j) => ({
             ...j,
             with: { holds: 'nothing' },
           })),
-          ...onEach('stay', 'stays', 'Hold the lids open', s.stays, reach * 0.8),
+          ...onEach('stay', 'stays', `Hold the ${called.many} open`, s.stays, reach * 0.8),
         ]
       : []),
-    ...(s.opener ? onEach('opener', 'openers', 'Lifts the lid when it is warm', s.openers, s.opener.armMm) : []),
+    ...(s.opener
+      ? onEach('opener', 'openers', `Lifts the ${called.one} when it is warm`, s.openers, s.opener.armMm)
+      : []),
   ];
   return {
+    called,
     members,
     panels,
     sheets,
@@ -350,7 +383,7 @@ export function slopedLids(s: LidSite): Lids {
         ? [
             {
               tags: beamTags,
-              what: 'Lid bars',
+              what: `${One} bars`,
               section: s.frame,
               across: 'thickness',
               spanMm: onBox,

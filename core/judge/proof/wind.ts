@@ -101,7 +101,9 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   const half = hung.reachMm / 2000;
   const weight = 2 * (lift?.value ?? 0) * GRAVITY;
   const shut = gustPa(site.gustMPerS, site.exposure) * (0.7 + riseToSpan(a) + INSIDE_SHUT) * areaM2 * half;
-  const latched = (weight * half + hung.latches.count * hung.latches.eachN * 2 * half) / SAFETY;
+  // The steeper it lies, the less its own weight keeps it shut.
+  const weightShuts = weight * half * Math.cos((hung.pitchDeg * Math.PI) / 180);
+  const latched = (weightShuts + hung.latches.count * hung.latches.eachN * 2 * half) / SAFETY;
   const propped = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2 * half;
   const stayed = (weight * half * 0.7 + hung.stays.count * hung.stays.eachN * half) / SAFETY;
   const figure = (label: string, moment: number, name: string, { count, eachN }: Fastening): Figure => ({
@@ -112,6 +114,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     terms: [
       { name: 'area of the lid', ...amount(areaM2, 'area') },
       { name: 'weight of the lid', ...amount(weight, 'force') },
+      { name: 'slope of the shut lid', ...amount(hung.pitchDeg, 'angle') },
       { name: `${name}, ${count} of them, each`, ...amount(eachN, 'force') },
       { name: 'safety', ...amount(SAFETY, 'ratio') },
     ],
@@ -127,10 +130,10 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     {
       id: 'latch',
       leaf: 'stand',
-      verdict: hung.latches.count === 0 && shut > weight * half ? 'fails' : verdictOf((latched / shut) * 1.25),
+      verdict: hung.latches.count === 0 && shut > weightShuts ? 'fails' : verdictOf((latched / shut) * 1.25),
       text: [
         `${hung.latches.count === 0 ? 'No latch' : hung.latches.count === 1 ? 'One latch' : `${hung.latches.count} latches`}: the shut lid pulls with `,
-        amount(Math.max(0, shut / (2 * half) - weight / 2), 'force'),
+        amount(Math.max(0, (shut - weightShuts) / (2 * half)), 'force'),
         ' at its edge in the gust asked for. An unlatched lid goes over its hinges.',
       ],
       figure: figure('Pull of the shut lid', shut, 'latches', hung.latches),

@@ -23,6 +23,9 @@ const RAIL = '1x4 treated';
 const TIE = '1x4 treated';
 const BATTEN = '1x2';
 
+/** Each mark carries both legs of its triangle. */
+const markLabel = (n: number): string => `L${2 * n + 1}, L${2 * n + 2}`;
+
 /** The slope of the legs and the way along and off the left one. */
 interface Slope {
   readonly angle: number;
@@ -99,6 +102,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     wide: [0, 0, 1],
     hoopXs: xs,
     markHoops: true,
+    markLabel,
   });
   const onSlope = (
     tag: string,
@@ -118,6 +122,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
       wide: [0, (far ? -1 : 1) * s.along.y, s.along.z],
       hoopXs: xs,
       markHoops: key.key === railBoard.key,
+      markLabel,
     });
   };
   const middle = rail.widthMm / 2;

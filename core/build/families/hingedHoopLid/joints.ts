@@ -105,7 +105,7 @@ export function lidOpening(
       motion: 'hinged',
       extraKg: 0,
       people: a.people === '2' ? 2 : 1,
-      hung: { alongMm: x1 - x0, reachMm: width, opener: undefined },
+      hung: { alongMm: x1 - x0, reachMm: width, pitchDeg: 0, opener: undefined },
     },
   };
 }

@@ -1,0 +1,78 @@
+import { z } from 'zod';
+import { MM_PER_INCH } from '../../../base/length';
+import { type Chosen, choice, count, countOrAuto, dimensioned } from '../../answers/asked';
+import { board, coverAnswers, sold } from '../../answers/bars';
+import { countBySpacing, maxSpacing } from '../../answers/hoops';
+import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { airing, holdDowns, latches, people, stays, wrap } from '../../answers/skin';
+
+/** Shutters in front a hand and a half high, a roof of about 25 degrees. */
+const FRONT_MM = 16 * MM_PER_INCH;
+const PITCH = Math.tan((25 * Math.PI) / 180);
+
+export const answers = {
+  wall: choice(
+    'Fixed to',
+    {
+      masonry: ['Brick, block or stone', 'Anchors in sound bricks, not in the joints between them.'],
+      timber: ['A timber wall', 'Coach screws into the studs: find them first.'],
+    },
+    'masonry',
+  ),
+  back: choice(
+    'The wall stands',
+    {
+      far: ['On the far side', 'You reach in from the near side.'],
+      near: ['On the near side', 'You reach in from the far side.'],
+    },
+    'far',
+  ),
+  glazing: choice(
+    'Roof and ends',
+    {
+      'twin-wall-6': ['Twin-wall', 'Warm at night, and stands for years.'],
+      film: ['Film', 'Cheap and light; a new one every few years.'],
+    },
+    'twin-wall-6',
+  ),
+  rafters: countOrAuto('Rafters', [2, 40], (built) => built?.beams[0]?.tags.length ?? 2, {
+    dimensions: {
+      spacing: (spacingMm, _, { answers: now, site }) =>
+        countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Rafters'),
+    },
+    changes: { bars: (change) => change.count },
+  }),
+  rafter: board('Rafter boards', ['2x3', '2x4', '2x6', '38x63 mm', '38x89 mm', '45x145 mm'], sold('2x3'), {
+    changes: { bar: ({ key }) => key },
+  }),
+  lids: count('How many shutters', [1, 12], ({ survey }) => Math.max(1, Math.round(survey.frameOn.lengthMm / 1000))),
+  lidFrame: board('Shutter frame', ['1x3', '2x2', '2x3', '45x45 mm', '45x70 mm'], sold('2x2')),
+  ...airing('prop'),
+  latches: latches('Latches on each shutter', 8),
+  stays: stays('Stays on each shutter', 8),
+  people: people(),
+  anchors: holdDowns('anchors', 'Brackets to the bed', 40),
+  wallAnchors: holdDowns('wallAnchors', 'Anchors in the wall', 80),
+  ...coverAnswers('film-uv', {
+    fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' },
+    when: { glazing: 'film' },
+  }),
+  crop: crop('chard'),
+  extra,
+  extent,
+  rowFromEdgeMm: rowFromEdge(6),
+  frontMm: dimensioned(z.number().min(250).max(1200), FRONT_MM, 'front', {
+    changes: { higher: ({ byMm }, value) => value + byMm },
+  }),
+  /** Top of the wall plate above the bed's wall. */
+  backMm: dimensioned(
+    z.number().min(350).max(2400),
+    ({ survey }) => Math.round(FRONT_MM + 65 + survey.frameOn.widthMm * PITCH),
+    'backHeight',
+    { changes: { higher: ({ byMm }, value) => value + byMm } },
+  ),
+  maxSpacingMm: maxSpacing(24, [300, 1200]),
+  wrapMm: wrap(3 * MM_PER_INCH),
+};
+
+export type LeanToAnswers = Chosen<typeof answers>;
