@@ -112,7 +112,7 @@ test('in the round: opened when asked, turned by keys, pieces picked and built u
   await expect(page.locator('canvas')).toBeVisible();
   await page.getByRole('group', { name: /In the round/ }).focus();
   await page.keyboard.press('ArrowLeft');
-  await page.getByText('Pieces and steps in words').click();
+  await page.getByText('Pieces, joints and steps in words').click();
   await page.getByRole('button', { name: /^H3/ }).click();
   await expect(page.getByRole('status').filter({ hasText: `H3 Hoop, 6' 4"` })).toBeVisible();
   await page.getByRole('button', { name: 'Built up to step: fewer' }).click();

@@ -60,7 +60,34 @@ test('a walk-in house names its limits, and turns in the round with its tags', a
   await page.getByRole('link', { name: 'Round' }).click();
   await expect(page.locator('canvas')).toBeVisible();
   await page.getByRole('button', { name: 'Hide tags' }).click();
-  await page.getByText('Pieces and steps in words').click();
+  await page.getByText('Pieces, joints and steps in words').click();
   await page.getByRole('button', { name: /^E5 Door header/ }).click();
   await expect(page.getByRole('status').filter({ hasText: 'E5 Door header' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /door hinges: / })
+    .first()
+    .click();
+  await expect(page.getByRole('status').filter({ hasText: /^\d+ door hinges: / })).toBeVisible();
+});
+
+test('a lean-to against the wall: fixed to it, reached into by its shutters, its joints marked where they are', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/choose/wall');
+  await page.getByRole('button', { name: 'Choose Lean-to' }).click();
+  await expect(price(page)).toContainText('$');
+  await type(page, 'dim-backHeight', '40 in');
+  await expect(dimension(page, 'backHeight')).toHaveValue(`3' 4"`);
+  await type(page, 'dim-backHeight', '15 in');
+  await expect(page.getByRole('alert')).toContainText('too flat');
+  await dimension(page, 'backHeight').press('Escape');
+  await page.locator('[data-view="side"] [data-joint="wall anchors"] circle').first().click();
+  await expect(page.locator('[data-view="side"] figcaption')).toContainText('wall anchors: Wall plate and posts');
+  await page.getByRole('radio', { name: 'Film', exact: true }).check({ force: true });
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await expect(page.getByText(/Roof film/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByText('3. Fix the wall plate').click();
+  await expect(page.getByText(/find the cables and pipes in it/)).toBeVisible();
 });

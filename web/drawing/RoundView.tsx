@@ -22,6 +22,7 @@ import {
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { inPlace, panelNormal } from '../../core/build/assembly/pieces';
 import type { Block, Member, Panel, SheetPart } from '../../core/build/assembly/types';
+import { kindOf } from '../../core/build/joints';
 import { tubeShape } from '../../core/catalog/sections';
 
 Object3D.DEFAULT_UP.set(0, 0, 1);
@@ -52,6 +53,13 @@ interface RoundProps {
   /** Where the eye stands: turned round and up, in degrees. */
   readonly turnDeg: number;
   readonly tiltDeg: number;
+  /** The joint that is picked, by id. */
+  readonly joint: string | undefined;
+  readonly onPickJoint: (id: string) => void;
+  /** Joints not yet made are not drawn. */
+  readonly made: (id: string) => boolean;
+  /** How far a joint is lifted with its pieces, mm. */
+  readonly liftJoint: (id: string) => number;
   /** Tags beside the pieces. */
   readonly tagged: boolean;
 }
@@ -265,6 +273,32 @@ function Pieces({ outline: o, colours, lift, shown, picked, onPick }: RoundProps
   );
 }
 
+/** A small octahedron where pieces are joined, a finer one along what is fastened along a line. */
+function Joints({ outline: o, colours, made, joint, onPickJoint, liftJoint }: RoundProps): ReactNode {
+  return o.assembly.joints
+    .filter((j) => made(j.id) && kindOf(j.kind).symbol !== 'none')
+    .map((j) => {
+      const radius = kindOf(j.kind).symbol === 'point' ? 26 : 12;
+      return (
+        <group
+          key={j.id}
+          position={[0, 0, liftJoint(j.id)]}
+          onClick={(e) => {
+            e.stopPropagation();
+            onPickJoint(j.id);
+          }}
+        >
+          {j.places.map((at, i) => (
+            <mesh key={i} position={[...at]}>
+              <octahedronGeometry args={[j.id === joint ? 1.6 * radius : radius]} />
+              <meshStandardMaterial color={j.id === joint ? colours.chalk : colours.ink} roughness={0.6} />
+            </mesh>
+          ))}
+        </group>
+      );
+    });
+}
+
 function BedBoxes({ outline: o, colours }: RoundProps): ReactNode {
   const { bed, survey } = o.site;
   const { lengthMm: l, widthMm: w } = survey.frameOn;
@@ -339,6 +373,7 @@ export default function RoundView(props: RoundProps): ReactNode {
       <directionalLight position={[5000, 3000, 2000]} intensity={0.8} />
       <BedBoxes {...props} />
       <Pieces {...props} />
+      <Joints {...props} />
       {props.tagged && <Tags {...props} />}
       <Eye {...props} />
     </Canvas>

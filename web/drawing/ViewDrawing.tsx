@@ -1,6 +1,6 @@
 import type { Outline } from '../../core/outline';
 import { type View, flatten } from '../../core/base/geometry';
-import { type ReactNode, useMemo } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { type Drawn, bounds, drawAssembly, standingTags } from '../../core/show/project';
 import type { Dimension } from '../../core/build/assembly/types';
@@ -9,6 +9,8 @@ import { crop } from '../../core/site/crops';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 import { LengthField } from '../parts/TypedField';
+import { jointMarks } from '../../core/show/jointMarks';
+import { JointMarks } from './JointMarks';
 import { Shape, type Sheet, toScreen } from './Shapes';
 
 export interface ViewFrame {
@@ -96,6 +98,15 @@ const Paper = styled.figure`
     top: 0;
     font-weight: 600;
     font-size: 0.875rem;
+  }
+  figcaption .joint {
+    margin-left: 0.6rem;
+    padding: 0.1rem 0.3rem;
+    background: var(--sheet);
+    border: 1px solid var(--hairline);
+    font-weight: 400;
+    position: relative;
+    z-index: 1;
   }
   text {
     font-family: inherit;
@@ -209,12 +220,14 @@ interface ViewProps {
   readonly onSet?: (id: string, mm: number) => Result<unknown>;
   /** The pieces in play, where the others only show where they are. */
   readonly play?: readonly string[];
+  /** Joints that are marked, by id: a press says what they are. None where this is not said. */
+  readonly joints?: readonly string[] | 'all';
   /** Things drawn over the shapes: vents, pushes. */
   readonly extra?: (sheet: Sheet) => ReactNode;
 }
 
 /** One view of the cover, its dimensions typed where they stand. */
-export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra }: ViewProps): ReactNode {
+export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, joints, extra }: ViewProps): ReactNode {
   const units = useUnits();
   const m = marginOf(o, view);
   const sheet: Sheet = { scale, left: m.left, top: m.top, u0: frame.u0, v1: frame.v1 };
@@ -225,9 +238,18 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra
     .filter((d) => d.view === view && !play)
     .map((d) => placeDimension(d, sheet, formatLength(d.valueMm, units.length).length * FIGURE_PX, box));
   const ground = toScreen(sheet, [0, 0])[1];
+  const [picked, setPicked] = useState<string>();
+  const marks = useMemo(
+    () => (joints ? jointMarks(o.assembly, view).filter((x) => joints === 'all' || joints.includes(x.id)) : []),
+    [o, view, joints],
+  );
+  const said = marks.find((x) => x.id === picked)?.text;
   return (
     <Paper style={{ width: width + m.left + m.right, height: height + m.top + m.bottom }} data-view={view}>
-      <figcaption>{NAMES[view]}</figcaption>
+      <figcaption>
+        {NAMES[view]}
+        {said && <span className="joint">{said}</span>}
+      </figcaption>
       <svg
         width={width + m.left + m.right}
         height={height + m.top + m.bottom}
@@ -251,6 +273,12 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, extra
             ),
           )}
         {extra?.(sheet)}
+        <JointMarks
+          marks={marks}
+          sheet={sheet}
+          picked={picked}
+          onPick={(id) => setPicked(id === picked ? undefined : id)}
+        />
         {places.map((p) => (
           <Line key={p.id} place={p} />
         ))}

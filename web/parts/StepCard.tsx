@@ -108,7 +108,7 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
         <h2>{step.title}</h2>
       </header>
       {step.id !== 'cut' && step.tags.length > 0 && (
-        <ViewDrawing outline={o} view={step.view} frame={frame} scale={scale} play={step.tags} />
+        <ViewDrawing outline={o} view={step.view} frame={frame} scale={scale} play={step.tags} joints={step.joints} />
       )}
       {step.id !== 'cut' && kinds.slice(0, 4).map((x) => <MarkedPiece key={x.tag} member={x} width={width} />)}
       {step.cautions.length > 0 && (

@@ -261,7 +261,14 @@ function ShapeViews({
                   }
             }
           >
-            <ViewDrawing outline={o} view={v} frame={views[v]} scale={scaleOf(v, views[v].widthMm)} onSet={onSet} />
+            <ViewDrawing
+              outline={o}
+              view={v}
+              frame={views[v]}
+              scale={scaleOf(v, views[v].widthMm)}
+              onSet={onSet}
+              joints="all"
+            />
           </div>
         ))}
       {size && (

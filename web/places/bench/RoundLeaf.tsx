@@ -1,6 +1,8 @@
 import type { Outline } from '../../../core/outline';
 import { type ReactNode, Suspense, lazy, useEffect, useState } from 'react';
 import styled from 'styled-components';
+import { countOfJoint } from '../../../core/build/joints/kind';
+import { sayJoint } from '../../../core/show/jointMarks';
 import { formatLength } from '../../../core/base/length';
 import { useUnits } from '../../app/hooks';
 import { Button, Field, Stepper } from '../../parts/controls';
@@ -93,6 +95,20 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
     const at = building.findIndex((s) => s.tags.includes(tag));
     return at < 0 ? 0 : at;
   };
+  const firstMade = (id: string): number => {
+    const at = building.findIndex((s) => s.joints.includes(id));
+    return at < 0 ? 0 : at;
+  };
+  const [joint, setJoint] = useState<string>();
+  const pick = (tag: string): void => {
+    setPicked(tag);
+    setJoint(undefined);
+  };
+  const pickJoint = (id: string): void => {
+    setJoint(id);
+    setPicked(undefined);
+  };
+  const pickedJoint = o.assembly.joints.find((j) => j.id === joint);
   const member = o.assembly.members.find((m) => m.tag === picked);
   const other = [...o.assembly.sheets, ...o.assembly.panels, ...o.assembly.blocks].find((s) => s.tag === picked);
   const stage = Math.min(upTo, building.length);
@@ -118,7 +134,11 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
           lift={(tag) => (apart ? first(tag) * LIFT_MM : 0)}
           shown={(tag) => first(tag) < stage}
           picked={picked}
-          onPick={setPicked}
+          onPick={pick}
+          joint={joint}
+          onPickJoint={pickJoint}
+          made={(id) => firstMade(id) < stage}
+          liftJoint={(id) => (apart ? firstMade(id) * LIFT_MM : 0)}
           turnDeg={turn}
           tiltDeg={tilt}
           tagged={tagged}
@@ -132,12 +152,15 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
         <span className="picked" role="status">
           {member && `${member.tag} ${member.part}, ${formatLength(member.lengthMm, length)}`}
           {other && `${other.tag} ${other.part}`}
+          {pickedJoint && sayJoint(pickedJoint)}
         </span>
       </div>
       <RoundPanel
         outline={o}
         picked={picked}
-        onPick={setPicked}
+        onPick={pick}
+        joint={joint}
+        onPickJoint={pickJoint}
         stage={stage}
         steps={building.map((s) => s.title)}
         onStage={setUpTo}
@@ -150,17 +173,19 @@ interface PanelProps {
   readonly outline: Outline;
   readonly picked: string | undefined;
   readonly onPick: (tag: string) => void;
+  readonly joint: string | undefined;
+  readonly onPickJoint: (id: string) => void;
   readonly stage: number;
   readonly steps: readonly string[];
   readonly onStage: (stage: number) => void;
 }
 
-/** The same pieces in words: every one can be picked, and the building followed, without the picture. */
-function RoundPanel({ outline: o, picked, onPick, stage, steps, onStage }: PanelProps): ReactNode {
+/** The same pieces and joints in words: every one can be picked, and the building followed, without the picture. */
+function RoundPanel({ outline: o, picked, onPick, joint, onPickJoint, stage, steps, onStage }: PanelProps): ReactNode {
   const { length } = useUnits();
   return (
     <details>
-      <summary>Pieces and steps in words</summary>
+      <summary>Pieces, joints and steps in words</summary>
       <Field>
         <span className="name">Built up to</span>
         <Stepper label="Built up to step" value={stage} min={1} max={steps.length} onChange={onStage} />
@@ -180,6 +205,15 @@ function RoundPanel({ outline: o, picked, onPick, stage, steps, onStage }: Panel
             </button>
           </li>
         ))}
+        {o.assembly.joints
+          .filter((j) => countOfJoint(j) > 0)
+          .map((j) => (
+            <li key={j.id}>
+              <button type="button" aria-pressed={joint === j.id} onClick={() => onPickJoint(j.id)}>
+                {sayJoint(j)}
+              </button>
+            </li>
+          ))}
       </Pieces>
     </details>
   );

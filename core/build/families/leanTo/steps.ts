@@ -102,7 +102,7 @@ export function leanToSteps(a: LeanToAnswers, b: Built): readonly SaidStep[] {
           `Fix a hanger at every mark and hang ${tagList(frame.rafters)} in them: tops level with the wall plate, and in line with the outer edge of the header.`,
         ],
       ],
-      tools: ['hand saw', 'bevel'],
+      tools: ['hand saw', 'bevel gauge'],
       joints: named(joints, 'rafter ends'),
       checks: [['A straight board laid on any three rafters touches all of them']],
       cautions: [CAUTIONS.saw],
