@@ -1,10 +1,10 @@
 /** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
 import type { Outline } from './outline';
 import { type Result, fail, ok } from './base/result';
-import { familyOf } from './build/families';
 import { buildHours } from './build/guide/hours';
 import { rollPrice, sheetPrice } from './catalog/prices';
 import { type Cut, cutAndShop } from './cut';
+import { assemblyOf } from './garden/assemblyOf';
 import { buildSite } from './garden/buildSite';
 import type { Cover, Garden } from './garden/garden';
 import { coldestNight } from './judge/climate/coldest';
@@ -30,8 +30,8 @@ export type Plan = Outline & Cut & { readonly mends: readonly Mend[] };
  */
 export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const site = buildSite(garden, cover.bedId);
-  if (!site) return fail('bedId', `There is no bed "${cover.bedId}".`);
-  const built = familyOf(cover.family).assemble(cover.answers, site);
+  const built = assemblyOf(garden, cover);
+  if (!site || !built) return fail('bedId', `There is no bed "${cover.bedId}".`);
   if (!built.ok) return built;
 
   const { prices, shelfFlat } = garden;

@@ -7,7 +7,7 @@ import { planRolls } from './make/rolls/rolls';
 import { planSheets } from './make/cutting/panels';
 import type { IntegerSolver } from './make/cutting/programme';
 import type { Cover, Garden } from './garden/garden';
-import { outline } from './plan';
+import { evaluate } from './evaluate';
 import { type Result, failAll, ok } from './base/result';
 
 /** Cuts and purchases of several covers as one; pieces carry the number of their cover before their tag. */
@@ -56,7 +56,7 @@ export function planTogether(
   let apart = 0;
   for (const [i, cover] of covers.entries()) {
     onCut?.({ solved: i, sections: covers.length, nextPieces: 0, best: () => undefined }, () => undefined);
-    const found = outline(garden, cover);
+    const found = evaluate(garden, cover);
     if (!found.ok) return failAll(found.faults.map((f) => ({ ...f, message: `${cover.name}: ${f.message}` })));
     outlines.push(found.value);
     const alone = cutAndShop(found.value, solver);

@@ -9,7 +9,7 @@ import type { IntegerSolver } from './make/cutting/programme';
 import { familyOf } from './build/families';
 import type { Phrase } from './base/figure';
 import type { Cover, Garden } from './garden/garden';
-import { outline } from './plan';
+import { evaluate } from './evaluate';
 import type { Verdict } from './judge/proof/check';
 
 /** One version, worked out; plain data. */
@@ -45,7 +45,7 @@ function stouterPipe(now: Section, catalog: Catalog): Section | undefined {
 
 /** Every version that can be built, the present one first. */
 export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver): readonly Version[] {
-  const now = outline(garden, cover);
+  const now = evaluate(garden, cover);
   if (!now.ok) return [];
   const family = familyOf(cover.family);
   const { assembly } = now.value;
@@ -75,7 +75,7 @@ export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver):
     versions.push({ id: 'conduit', label: 'Of bent conduit', cover: { ...conduit, answers } });
   }
   return versions.flatMap(({ id, label, cover: tried }): Version[] => {
-    const found = outline(garden, tried);
+    const found = evaluate(garden, tried);
     const cut = found.ok ? cutAndShop(found.value, solver) : found;
     if (!found.ok || !cut.ok) return [];
     const o = found.value;

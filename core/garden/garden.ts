@@ -163,8 +163,13 @@ function coverFaults(cover: Cover, i: number, beds: ReadonlySet<string>, catalog
   ];
 }
 
-/** What the parts of a garden say of one another and of its own catalogue that is not so. */
-function relations(garden: Garden): readonly Fault[] {
+/**
+ * What the parts of a garden say of one another and of its own catalogue that is not so.
+ * @param before a sound garden: what it shares with this one is still sound where beds and catalogue are the same
+ */
+function relations(garden: Garden, before?: Garden): readonly Fault[] {
+  const same = before?.beds === garden.beds && before.catalog === garden.catalog ? before : undefined;
+  const [covers, shelf, flat] = [new Set(same?.covers), new Set(same?.shelf), new Set(same?.shelfFlat)];
   const own = ownFaults(garden.catalog);
   const catalog = own.length > 0 ? SHIPPED : catalogOf(garden.catalog);
   const beds = new Set(garden.beds.map((b) => b.id));
@@ -173,9 +178,13 @@ function relations(garden: Garden): readonly Fault[] {
     ...twice(garden.covers, 'covers'),
     ...twice(garden.priceLists, 'priceLists'),
     ...own.map((f) => [['catalog', ...f.path], f.message] as const),
-    ...garden.covers.flatMap((cover, i) => coverFaults(cover, i, beds, catalog)),
-    ...garden.shelf.flatMap((b, i) => missing(catalog, 'bar', b.sectionKey, ['shelf', i, 'sectionKey'])),
-    ...garden.shelfFlat.flatMap((b, i) => missing(catalog, b.kind, b.key, ['shelfFlat', i, 'key'])),
+    ...garden.covers.flatMap((c, i) => (covers.has(c) ? [] : coverFaults(c, i, beds, catalog))),
+    ...garden.shelf.flatMap((b, i) =>
+      shelf.has(b) ? [] : missing(catalog, 'bar', b.sectionKey, ['shelf', i, 'sectionKey']),
+    ),
+    ...garden.shelfFlat.flatMap((b, i) =>
+      flat.has(b) ? [] : missing(catalog, b.kind, b.key, ['shelfFlat', i, 'key']),
+    ),
   ];
   return issueFaults(said.map(([path, message]) => ({ code: 'custom', input: undefined, path: [...path], message })));
 }
@@ -205,7 +214,7 @@ export function checkEdit(before: Garden, after: Garden): readonly Fault[] {
       known.has(entry) ? [] : faultsOf(list.element as z.ZodType, entry, [key, i]),
     );
   });
-  return faults.length > 0 ? faults : relations(after);
+  return faults.length > 0 ? faults : relations(after, before);
 }
 
 function faultsOf(schema: z.ZodType, value: unknown, path: readonly PropertyKey[]): readonly Fault[] {

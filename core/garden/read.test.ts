@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { demoGarden } from './demo';
-import { gardenSchema } from './garden';
+import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
 import { migrate, readGarden, writeGarden } from './read';
 
 function faultOf(text: string): string {
@@ -81,4 +81,47 @@ test('older versions are brought up step by step; a missing step is said', () =>
 test('the published JSON schema is the one the program checks with', () => {
   const published: unknown = JSON.parse(readFileSync('docs/garden.schema.json', 'utf8'));
   expect(published).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(gardenSchema))));
+});
+
+/** Edits of one thing that leave something else unsaid or wrong, and some that are sound. */
+const EDITS: readonly (readonly [what: string, (g: Garden) => Garden])[] = [
+  ['a bed that a cover stands on is taken away', (g) => ({ ...g, beds: g.beds.slice(1) })],
+  [
+    'a cover is moved to no bed',
+    (g) => ({ ...g, covers: g.covers.map((c, i) => (i === 2 ? { ...c, bedId: 'gone' } : c)) }),
+  ],
+  ['a cover is copied with its id', (g) => ({ ...g, covers: [...g.covers, ...g.covers.slice(0, 1)] })],
+  [
+    'a pipe of no catalogue',
+    (g) => ({
+      ...g,
+      covers: g.covers.map((c, i) => (i === 0 ? { ...c, answers: { ...c.answers, pipe: 'gold' } } : c)),
+    }),
+  ],
+  [
+    'a bar of no catalogue on the shelf',
+    (g) => ({ ...g, shelf: g.shelf.map((b, i) => (i === 1 ? { ...b, sectionKey: 'gold' } : b)) }),
+  ],
+  ['a length of minus one on the shelf', (g) => ({ ...g, shelf: g.shelf.map((b) => ({ ...b, lengthMm: -1 })) })],
+  [
+    'a figure of the catalogue without sense',
+    (g) => ({
+      ...g,
+      catalog: { ...g.catalog, figures: [{ kind: 'bar' as const, key: 'nothing', figure: 'x', value: 1, note: '' }] },
+    }),
+  ],
+  ['another name', (g) => ({ ...g, name: 'Lower garden' })],
+  [
+    'a cover is given another name',
+    (g) => ({ ...g, covers: g.covers.map((c, i) => (i === 0 ? { ...c, name: 'Lid' } : c)) }),
+  ],
+  ['a price', (g) => ({ ...g, prices: { 'pvc-1/2 3048': 2 } })],
+];
+
+test.each(EDITS)('an edit is judged as the whole garden would be: %s', (_, change) => {
+  const before = demoGarden();
+  const after = change(before);
+  const whole = checkGarden(after);
+  const edited = checkEdit(before, after);
+  expect(edited.map((f) => f.field).sort()).toEqual(whole.ok ? [] : whole.faults.map((f) => f.field).sort());
 });

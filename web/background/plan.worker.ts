@@ -8,7 +8,11 @@ import { highsSolver } from '../../core/make/cutting/highs';
 import type { IntegerSolver } from '../../core/make/cutting/programme';
 import { type Candidate, type Standing, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/garden/garden';
-import { type Plan, mendsOf, outline } from '../../core/plan';
+import type { Outline } from '../../core/outline';
+import { remembered } from '../../core/base/remember';
+import { evaluate } from '../../core/evaluate';
+import { type Changes, changed } from '../../core/garden/changes';
+import { type Plan, mendsOf } from '../../core/plan';
 import type { Result } from '../../core/base/result';
 import { type Together, planTogether } from '../../core/together';
 import { type Version, versionsOf } from '../../core/versions';
@@ -50,36 +54,70 @@ const loadSolver = (): Promise<IntegerSolver> =>
       throw why;
     }));
 
+/** The garden as the screen has it, kept here so that an edit sends only what it changed. */
+let kept: Garden | undefined;
+const garden = (): Garden => {
+  if (!kept) throw new Error('no garden was sent');
+  return kept;
+};
+const coverOf = (id: string): Cover => {
+  const found = garden().covers.find((c) => c.id === id);
+  if (!found) throw new Error(`no cover ${id}`);
+  return found;
+};
+
+/** All that cuts, prices and mends are made of, beside the outline. */
+const pricedBy = (o: Outline): readonly unknown[] => {
+  const { prices, shelf, shelfFlat, owned, units } = o.garden;
+  return [o.checks, o.done, prices, shelf, shelfFlat, owned, units.currency];
+};
+const works = remembered<Result<PlanWork>>();
+const mends = remembered<readonly Mend[]>();
+
 const service = {
   /** Loads the solver, so that the first plan need not wait for it. */
   async warmUp(): Promise<void> {
     await loadSolver();
   },
+  /** Takes a garden to work on. */
+  open(whole: Garden): void {
+    kept = whole;
+  },
+  /** Takes what is new in the garden. */
+  change(changes: Changes): void {
+    kept = changed(garden(), changes);
+  },
   /** Cuts and shopping list of one cover. */
-  async work(garden: Garden, cover: Cover, onBest: OnBest<PlanWork>): Promise<Result<PlanWork>> {
-    const outlined = outline(garden, cover);
+  async work(coverId: string, onBest: OnBest<PlanWork>): Promise<Result<PlanWork>> {
+    const outlined = evaluate(garden(), coverOf(coverId));
     const solver = await loadSolver();
     const tell = whenSlow(onBest);
-    return outlined.ok ? cutAndShop(outlined.value, solver, (p) => tell(p, p.best)) : outlined;
+    if (!outlined.ok) return outlined;
+    const o = outlined.value;
+    return works(o.assembly, pricedBy(o), () => cutAndShop(o, solver, (p) => tell(p, p.best)));
   },
   /** Every kind of cover on a bed, drawn and measured. */
-  compare(garden: Garden, bedId: string, cropKey: string): readonly Shown[] {
-    return candidates(garden, bedId, cropKey).map((c) => ('outline' in c ? pictured(c) : c));
+  compare(bedId: string, cropKey: string): readonly Shown[] {
+    return candidates(garden(), bedId, cropKey).map((c) => ('outline' in c ? pictured(c) : c));
   },
   /** Versions of one cover, worked out. */
-  async versions(garden: Garden, cover: Cover): Promise<readonly ShownVersion[]> {
-    return versionsOf(garden, cover, await loadSolver()).map(pictured);
+  async versions(coverId: string): Promise<readonly ShownVersion[]> {
+    const [g, cover] = [garden(), coverOf(coverId)];
+    return versionsOf(g, cover, await loadSolver()).map(pictured);
   },
   /** Several covers cut and bought as one. */
-  async together(garden: Garden, ids: readonly string[], onBest: OnBest<Together>): Promise<Result<Together>> {
-    const covers = garden.covers.filter((c) => ids.includes(c.id));
+  async together(ids: readonly string[], onBest: OnBest<Together>): Promise<Result<Together>> {
+    const g = garden();
+    const covers = g.covers.filter((c) => ids.includes(c.id));
     const tell = whenSlow(onBest);
-    return planTogether(garden, covers, await loadSolver(), (p, best) => tell(p, best));
+    return planTogether(g, covers, await loadSolver(), (p, best) => tell(p, best));
   },
   /** Changes that would mend what fails, priced. */
-  mends(garden: Garden, cover: Cover): readonly Mend[] {
-    const outlined = outline(garden, cover);
-    return outlined.ok ? mendsOf(outlined.value) : [];
+  mends(coverId: string): readonly Mend[] {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    if (!outlined.ok) return [];
+    const o = outlined.value;
+    return mends(o.assembly, pricedBy(o), () => mendsOf(o));
   },
 };
 

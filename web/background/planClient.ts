@@ -1,6 +1,7 @@
 import type { Mend } from '../../core/mends';
 import { type Remote, proxy, wrap } from 'comlink';
-import type { Cover, Garden } from '../../core/garden/garden';
+import { changesOf } from '../../core/garden/changes';
+import type { Garden } from '../../core/garden/garden';
 import type { Result } from '../../core/base/result';
 import type { Together } from '../../core/together';
 import type { OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
@@ -30,19 +31,33 @@ function ask<T>(of: (service: Remote<PlanService>) => Promise<T>): Promise<T> {
   });
 }
 
+/** The garden that the worker has. */
+let sent: Garden | undefined;
+
+/** Asks about a garden: what the worker does not have of it goes ahead of the question. */
+function askOf<T>(garden: Garden, of: (service: Remote<PlanService>) => Promise<T>): Promise<T> {
+  return ask((s) => {
+    const before = sent;
+    sent = garden;
+    const told = before === garden ? undefined : before ? s.change(changesOf(before, garden)) : s.open(garden);
+    // Messages arrive in order: the question need not wait for the answer to what goes ahead of it.
+    return Promise.all([of(s), told]).then(([answer]) => answer);
+  });
+}
+
 /** Works a cover out in the background. */
-export function workOut(garden: Garden, cover: Cover, onBest: OnBest<PlanWork>): Promise<Result<PlanWork>> {
-  return ask<Result<PlanWork>>((s) => s.work(garden, cover, proxy(onBest)));
+export function workOut(garden: Garden, coverId: string, onBest: OnBest<PlanWork>): Promise<Result<PlanWork>> {
+  return askOf<Result<PlanWork>>(garden, (s) => s.work(coverId, proxy(onBest)));
 }
 
 /** Looks for mends in the background. */
-export function lookForMends(garden: Garden, cover: Cover): Promise<readonly Mend[]> {
-  return ask((s) => s.mends(garden, cover));
+export function lookForMends(garden: Garden, coverId: string): Promise<readonly Mend[]> {
+  return askOf(garden, (s) => s.mends(coverId));
 }
 
 /** Compares every kind of cover on a bed in the background. */
 export function compareKinds(garden: Garden, bedId: string, cropKey: string): Promise<readonly Shown[]> {
-  return ask((s) => s.compare(garden, bedId, cropKey));
+  return askOf(garden, (s) => s.compare(bedId, cropKey));
 }
 
 /** Cuts and buys several covers as one in the background. */
@@ -51,12 +66,12 @@ export function planAllTogether(
   ids: readonly string[],
   onBest: OnBest<Together>,
 ): Promise<Result<Together>> {
-  return ask<Result<Together>>((s) => s.together(garden, ids, proxy(onBest)));
+  return askOf<Result<Together>>(garden, (s) => s.together(ids, proxy(onBest)));
 }
 
 /** Works versions of a cover out in the background. */
-export function workOutVersions(garden: Garden, cover: Cover): Promise<readonly ShownVersion[]> {
-  return ask((s) => s.versions(garden, cover));
+export function workOutVersions(garden: Garden, coverId: string): Promise<readonly ShownVersion[]> {
+  return askOf(garden, (s) => s.versions(coverId));
 }
 
 /** Starts the worker and its solver before they are needed. */
@@ -70,6 +85,7 @@ export function stopWork(): void {
   worker?.terminate();
   worker = undefined;
   remote = undefined;
+  sent = undefined;
   waiting.forEach((refuse) => refuse(new Error('stopped')));
   waiting.clear();
 }

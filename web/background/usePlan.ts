@@ -1,26 +1,25 @@
 import type { Outline } from '../../core/outline';
 import type { Mend } from '../../core/mends';
-import { useMemo } from 'react';
 import type { Cover } from '../../core/garden/garden';
-import { outline } from '../../core/plan';
+import { evaluate } from '../../core/evaluate';
 import { type Result, ok } from '../../core/base/result';
 import type { PlanWork } from './plan.worker';
 import { lookForMends, workOut } from './planClient';
 import { useGarden } from '../app/hooks';
 import { type Job, useJob } from './useJob';
 
-/** The outline of a cover, worked out at once. */
+/** The outline of a cover, worked out at once, and once for all who ask. */
 export function useOutline(cover: Cover | undefined): Result<Outline> | undefined {
   const garden = useGarden();
-  return useMemo(() => cover && outline(garden, cover), [garden, cover]);
+  return cover && evaluate(garden, cover);
 }
 
 /** Cuts and list of a cover. */
 export function useWork(cover: Cover | undefined): Job<PlanWork> {
-  return useJob('work', cover, workOut);
+  return useJob('work', cover?.id, workOut);
 }
 
 /** Mends of a cover. */
 export function useMends(cover: Cover | undefined): Job<readonly Mend[]> {
-  return useJob('mends', cover, (garden, c) => lookForMends(garden, c).then(ok));
+  return useJob('mends', cover?.id, (garden, c) => lookForMends(garden, c).then(ok));
 }

@@ -19,7 +19,6 @@ export function JointMarks({ marks, sheet, picked, onPick }: MarksProps): ReactN
         const r = m.id === picked ? 5.5 : m.symbol === 'point' ? 3 : 1.3;
         return (
           <g key={i} transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}>
-            <circle r={8} fill="transparent" />
             {m.symbol === 'point' ? (
               <path
                 d={`M0 ${-r}L${r} 0L0 ${r}L${-r} 0Z`}
@@ -30,6 +29,7 @@ export function JointMarks({ marks, sheet, picked, onPick }: MarksProps): ReactN
             ) : (
               <circle r={r} fill={m.id === picked ? 'var(--chalk)' : 'var(--ink)'} />
             )}
+            <circle className="reach" r={8} fill="transparent" />
           </g>
         );
       })}

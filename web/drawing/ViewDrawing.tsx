@@ -54,7 +54,7 @@ export function useViewFrame(o: Outline, view: View): ViewFrame {
     const shapes = drawAssembly(o.assembly, o.site.bed, o.site.survey, view);
     const b = bounds(shapes);
     return { shapes, widthMm: b.u1 - b.u0, heightMm: b.v1 - b.v0, u0: b.u0, v1: b.v1 };
-  }, [o, view]);
+  }, [o.assembly, o.site.bed, o.site.survey, view]);
 }
 
 const Paper = styled.figure`
@@ -241,7 +241,7 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, joint
   const [picked, setPicked] = useState<string>();
   const marks = useMemo(
     () => (joints ? jointMarks(o.assembly, view).filter((x) => joints === 'all' || joints.includes(x.id)) : []),
-    [o, view, joints],
+    [o.assembly, view, joints],
   );
   const said = marks.find((x) => x.id === picked)?.text;
   return (

@@ -5,7 +5,7 @@ import { type Kind, each, holdsAs } from './kind';
 export const wallAnchor: Kind = {
   name: ['wall anchor', 'wall anchors'],
   takes: (j, n) => [{ itemKey: j.with?.['wall'] === 'timber' ? 'coach-screw' : 'sleeve-anchor', count: n }],
-  tools: ['hammer drill', 'socket wrench'],
+  tools: ['drill, masonry bit', 'socket wrench'],
   minutes: 6,
   symbol: 'point',
   holds: holdsAs('wall-anchor'),

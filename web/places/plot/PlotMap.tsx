@@ -4,28 +4,21 @@ import { type Drawn, bounds, drawAssembly } from '../../../core/show/project';
 import type { Bed } from '../../../core/site/bed';
 import { survey } from '../../../core/site/survey';
 import type { Cover, Garden } from '../../../core/garden/garden';
-import { buildSite } from '../../../core/garden/buildSite';
-import { familyOf } from '../../../core/build/families';
+import { remembered } from '../../../core/base/remember';
+import { assemblyOf } from '../../../core/garden/assemblyOf';
 import { MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { Shape } from '../../drawing/Shapes';
 import { useSize } from '../../drawing/useSize';
 
-/** Covers drawn once, as long as neither they nor what they are built of changes. */
-const drawnFromAbove = new WeakMap<Cover, { readonly from: readonly unknown[]; readonly shapes: readonly Drawn[] }>();
+const drawings = remembered<readonly Drawn[]>();
 
+/** A cover from above, without the bed it stands on. */
 function seenFromAbove(garden: Garden, cover: Cover, bed: Bed): readonly Drawn[] {
-  // All that a build site is made of.
-  const from = [bed, garden.site, garden.units, garden.catalog];
-  const known = drawnFromAbove.get(cover);
-  if (known?.from.every((x, i) => x === from[i])) return known.shapes;
-  const site = buildSite(garden, bed.id);
-  const found = site && familyOf(cover.family).assemble(cover.answers, site);
-  const shapes =
-    site && found?.ok
-      ? drawAssembly(found.value, bed, site.survey, 'plan').filter((d) => d.stuff !== 'wall' && d.stuff !== 'soil')
-      : [];
-  drawnFromAbove.set(cover, { from, shapes });
-  return shapes;
+  const built = assemblyOf(garden, cover);
+  if (!built?.ok) return [];
+  return drawings(built.value, [bed], () =>
+    drawAssembly(built.value, bed, survey(bed), 'plan').filter((d) => d.stuff !== 'wall' && d.stuff !== 'soil'),
+  );
 }
 
 /** The garden from above, to scale: beds as they were measured, covers as they are built. */

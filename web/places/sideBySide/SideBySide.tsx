@@ -102,7 +102,7 @@ export function SideBySide(): ReactNode {
   const units = useUnits();
   const edit = useEdit();
   const navigate = useNavigate();
-  const job = useJob('versions', cover, (garden, c) => workOutVersions(garden, c).then(ok));
+  const job = useJob('versions', cover?.id, (garden, c) => workOutVersions(garden, c).then(ok));
   const found = job.state === 'pending' ? undefined : job.value;
   const [picked, setPicked] = useState<readonly string[]>(['now', 'kept', 'more', 'conduit']);
   if (!cover || !bed) return <Navigate to="/plot" replace />;

@@ -1,0 +1,20 @@
+/** One cover of a garden, worked out once: asked again, it is done again only as far as what it is made of has changed. */
+import type { Outline } from './outline';
+import { remembered } from './base/remember';
+import { type Result, ok } from './base/result';
+import { builtFrom } from './garden/assemblyOf';
+import type { Cover, Garden } from './garden/garden';
+import { outline } from './plan';
+
+const outlines = remembered<Result<Outline>>();
+const current = remembered<Result<Outline>>();
+
+/** The outline of a cover, as `outline` works it out. */
+export function evaluate(garden: Garden, cover: Cover): Result<Outline> {
+  const { prices, shelfFlat } = garden;
+  const { answers, cut, cutFlat, also } = cover;
+  const made = [...builtFrom(garden, cover), prices, shelfFlat, cut, cutFlat, also];
+  const worked = outlines(answers, made, () => outline(garden, cover));
+  // What an outline carries along must be the garden and the cover of now.
+  return current(cover, [garden, worked], () => (worked.ok ? ok({ ...worked.value, garden, cover }) : worked));
+}
