@@ -86,7 +86,7 @@ test('a lean-to against the wall: fixed to it, reached into by its shutters, its
   await expect(page.locator('[data-view="side"] figcaption')).toContainText('wall anchors: Wall plate and posts');
   await page.getByRole('radio', { name: 'Film', exact: true }).check({ force: true });
   await page.getByRole('link', { name: 'Saw' }).click();
-  await expect(page.getByText(/Roof film/).first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /S1/ }).first()).toBeVisible();
   await page.getByRole('link', { name: 'Build' }).click();
   await page.getByText('3. Fix the wall plate').click();
   await expect(page.getByText(/find the cables and pipes in it/)).toBeVisible();

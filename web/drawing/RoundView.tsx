@@ -351,7 +351,7 @@ function Eye({ outline: o, turnDeg, tiltDeg }: RoundProps): ReactNode {
     const turn = (turnDeg * Math.PI) / 180;
     const tilt = (tiltDeg * Math.PI) / 180;
     // The whole of it fits the narrow way of the picture, seen at 35 degrees.
-    const away = (half * 0.82) / Math.sin((35 / 2) * (Math.PI / 180));
+    const away = (half * 0.93) / Math.sin((35 / 2) * (Math.PI / 180));
     const middle = new Vector3((xs[0] + xs[1]) / 2, (ys[0] + ys[1]) / 2, (zs[0] + zs[1]) / 2);
     camera.position
       .set(Math.sin(turn) * Math.cos(tilt), -Math.cos(turn) * Math.cos(tilt), Math.sin(tilt))
