@@ -5,6 +5,7 @@ import { type BuildSite, stock } from '../../../site/buildSite';
 import { piece, rectangle } from '../../assembly/pieces';
 import type { Joint, Member, Panel, SheetPart } from '../../assembly/types';
 import { joint, spread } from '../../joints';
+import { straightRun } from '../../joints/runs';
 import { batteningOf } from '../../parts/frame';
 import type { LeanToAnswers } from './answers';
 import type { LeanToFrame } from './frame';
@@ -164,7 +165,13 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
       ],
     ]),
   ];
-  const battens = lines.map(([from, to, wide], i) => piece(`B${i + 1}`, 'Batten', batten, from, to, wide));
+  const battens = lines.flatMap(([from, to, wide], i): readonly Member[] => {
+    const one = { tag: `B${i + 1}`, part: 'Batten', section: batten, from, to, wide };
+    // Those along the roof may be longer than any bar: joined on a rafter.
+    return i < 2
+      ? straightRun({ ...one, hoopXs: xs, markHoops: false }).members
+      : [piece(one.tag, one.part, batten, from, to, wide)];
+  });
   return {
     panels: [],
     sheets,

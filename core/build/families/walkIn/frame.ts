@@ -1,13 +1,14 @@
 import type { Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
-import { type Point2, heightAt, pathLength, tautOutline } from '../../../base/geometry';
+import { type Point2, heightAt, tautOutline } from '../../../base/geometry';
 import { piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
+import { mainAcross } from './across';
 import type { WalkInAnswers } from './answers';
 
 const BASE = '2x6 treated';
@@ -15,7 +16,6 @@ const HIP = '2x4 treated';
 const TIE = '2x4';
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
-const WRAP_MM = 100;
 
 export interface House {
   readonly x0: number;
@@ -72,7 +72,8 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     spanMm: a.widthMm,
     tailMm: a.sleeveMm,
     tailAboveMm: a.sidewallMm,
-    sheetAcrossMm: (hoop) => pathLength(over(hoop, roofOnly ? a.sidewallMm - 45 : 0)) + 2 * WRAP_MM + 50,
+    sheetAcrossMm: (hoop) =>
+      mainAcross(a, over(hoop, roofOnly ? a.sidewallMm - 45 : 0)).reduce((sum, l) => sum + l.mm, 0),
     widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
   });
   if (!sprung.ok) return sprung;

@@ -1,20 +1,11 @@
-import type { Section } from '../../../catalog/types';
-import { PULL_MM } from '../../parts/hoopFrame';
-import { type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
+import { type Vec3, sweptFaces } from '../../../base/geometry';
 import type { SheetPart } from '../../assembly/types';
-import { thicknessMm } from '../../../catalog/sections';
 import { MM_PER_INCH } from '../../../base/length';
+import { WRAP_MM, mainAcross, rollAllowance } from './across';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
 
 const inch = (x: number): number => x * MM_PER_INCH;
-const WRAP_MM = inch(4);
-
-/** Film that a roll-up side needs beyond its height: a turn and a half round the bar, and six inches. */
-export function rollAllowance(bar: Section): number {
-  return 1.5 * Math.PI * thicknessMm(bar) + inch(6);
-}
-
 /** The sheets of the house: over all in one, or a roof with its curtains, and the ends. */
 export function houseSheets(a: WalkInAnswers, h: House): readonly SheetPart[] {
   const curtains = a.sheets === 'roof-and-curtains';
@@ -32,13 +23,7 @@ export function houseSheets(a: WalkInAnswers, h: House): readonly SheetPart[] {
   ): SheetPart => ({ tag, part, cover: a.cover, rollKey: a.roll, across, along, faces });
   const line = curtains ? h.roof : h.line;
   const roll = rollAllowance(a.rollBar);
-  const mainAcross: SheetPart['across'] = [
-    { what: curtains ? 'Over the hoop, hip to hip' : 'Over the hoop and down both sides', mm: pathLength(line) },
-    ...(!curtains && a.sides === 'roll-up'
-      ? [{ what: 'Round both roll bars, a turn and a half and six inches', mm: 2 * roll }]
-      : [{ what: 'Fastened along both sides', mm: 2 * WRAP_MM }]),
-    { what: 'To pull by', mm: PULL_MM },
-  ];
+  const across = mainAcross(a, line);
   const mainAlong: SheetPart['along'] = [
     { what: 'Length of the house', mm: length },
     ...(a.sheets === 'one'
@@ -49,9 +34,8 @@ export function houseSheets(a: WalkInAnswers, h: House): readonly SheetPart[] {
       : [{ what: 'Over both end hoops', mm: 2 * WRAP_MM }]),
   ];
   const faces = curtains ? roof.strips : a.sheets === 'one' ? [...whole.strips, ...whole.ends] : whole.strips;
-  const sheets = [make('S1', curtains ? 'Roof' : 'Cover', mainAcross, mainAlong, faces)];
-  if (a.layers === 'double')
-    sheets.push(make('S9', `Inner ${curtains ? 'roof' : 'cover'}`, mainAcross, mainAlong, faces));
+  const sheets = [make('S1', curtains ? 'Roof' : 'Cover', across, mainAlong, faces)];
+  if (a.layers === 'double') sheets.push(make('S9', `Inner ${curtains ? 'roof' : 'cover'}`, across, mainAlong, faces));
   if (a.sheets !== 'one')
     whole.ends.forEach((face, i) =>
       sheets.push(

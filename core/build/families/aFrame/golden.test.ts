@@ -1,0 +1,51 @@
+import { differences } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+test('an A-frame over 128 x 44 in, worked by hand', () => {
+  // Legs of 2x3 meet a ridge board 1.5 thick, 950 mm above the wall.
+  const [half, high] = [22 - 0.75, 950 / 25.4];
+  // Long points of a leg: its outer edge, from the foot to the ridge.
+  const leg = Math.hypot(half, high);
+  // Foot ties of 1x4 fit between the outer edges of the legs at their own top edge.
+  const tie = 44 - (2 * 3.5 * half) / high;
+  // The sheet: up the rail of 1x4, off its upper edge, .75 out, straight to the ridge; over it; down alike.
+  const sheet = 2 * (3.5 + Math.hypot(leg - 3.5, 0.75)) + 1.5;
+  expect(
+    differences(build('a-frame', at(128, 44)), {
+      members: {
+        // 126.5 in at 42 in at the most: four bays.
+        'L1..L10': ['2x3', leg],
+        R1: ['2x4', 128],
+        'T1 T2': ['1x4 treated', tie],
+        'A1 A2': ['1x4 treated', 128],
+        'B1a B1b B2a B2b': ['1x2', 64],
+      },
+      sheets: {
+        S1: { across: [sheet, 2 * 3, 2], along: [128, 2 * 4] },
+        S2: { across: [44, 9], along: [high, 12] },
+        S3: { across: [44, 9], along: [high, 12] },
+      },
+      hardware: [
+        [10 * 2, 'screw-3', 'Two through the ridge'],
+        [2 * 2 * 2, 'screw-1-5/8', 'Foot ties'],
+        [10 * 2, 'screw-1-5/8', 'Side rails'],
+        // Rails each 150 mm; four slopes of 950 mm each 150.
+        [2 * 22 + 26, 'staple', 'Cover at the rails'],
+        [4 * 7, 'screw-1-5/8', 'Cover battens'],
+        // Two legs of 1093 mm each 150, at both ends.
+        [2 * 15, 'staple', 'Flaps along the top'],
+        [2 * 2, 'sandbag', 'Two on each end flap'],
+        [4, 'rope', 'Ties that hold'],
+        [10, 'bracket', 'Legs to the bed'],
+      ],
+      dimensions: {
+        frameWidth: 44,
+        height: high,
+        legLength: leg,
+        coverLength: 128,
+        spacing: (128 - 1.5) / 4,
+        rowFromEdge: 6,
+      },
+    }),
+  ).toEqual([]);
+});

@@ -1,0 +1,89 @@
+import { type Point, differences, taut } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+const IN = 25.4;
+
+test('a frame of bent conduit over 128 x 44 in, worked by hand', () => {
+  // Legs in the middle of 2x4 rails on edge; 335 mm up to the shoulder's corner, 604 mm to the crown; bent at 4-5/8 in.
+  const span = 44 - 1.5;
+  const [leg, shoulder, crown, r] = [63.5 / IN, 335 / IN, 604 / IN, 4.625];
+  // The slope whose rounded crown stands at its height: shoulder + span / 2 tan b - r (1 / cos b - 1) = crown.
+  let [low, high] = [0.1, 1.2];
+  for (let i = 0; i < 60; i++) {
+    const b = (low + high) / 2;
+    if (shoulder + (span / 2) * Math.tan(b) - r * (1 / Math.cos(b) - 1) < crown) low = b;
+    else high = b;
+  }
+  const b = low;
+  const turn = Math.PI / 2 - b;
+  const setback = r * Math.tan(turn / 2);
+  const starts = leg + shoulder - setback;
+  const slope = span / 2 / Math.cos(b) - setback - r * Math.tan(b);
+  const pipe = 2 * starts + 2 * r * turn + r * 2 * b + 2 * slope;
+  const od = 0.706;
+  // The outer face: up the leg, round the shoulder, up the slope, round the crown; the other side alike.
+  const y0 = 0.75;
+  const rail = 3.5;
+  const round = (cy: number, cz: number, radius: number, from: number, to: number): Point[] =>
+    Array.from({ length: 41 }, (_, i): Point => {
+      const t = from + ((to - from) * i) / 40;
+      return [cy + radius * Math.cos(t), cz + radius * Math.sin(t)];
+    });
+  const outer = r + od / 2;
+  const left: Point[] = [
+    [y0 - od / 2, rail],
+    ...round(y0 + r, rail + shoulder - setback, outer, Math.PI, Math.PI / 2 + b),
+  ];
+  const top = round(22, rail + crown - r, outer, Math.PI / 2 + b, Math.PI / 2 - b);
+  const line: Point[] = [...left, ...top, ...left.map(([y, z]): Point => [44 - y, z])];
+  const run = 128 - 2 * 3;
+  const a = build('bent-conduit', at(128, 44));
+  expect(
+    differences(a, {
+      members: {
+        'A1 A2': ['2x4 treated', 128],
+        'A3 A4': ['2x4 treated', 41],
+        'H1..H5': ['emt-1/2', pipe],
+        // Strips from the outside of the first hoop to that of the last, joined on the middle one.
+        'R1a R1b R2a R2b R3a R3b': ['1x3', (run + od) / 2],
+        'B1a B1b B2a B2b': ['1x2', 64],
+      },
+      sheets: {
+        S1: {
+          across: [taut([0, 0], [[0, rail], [44, rail], ...line], [44, 0]), 2 * 3, 2],
+          along: [128, 2 * (rail + crown + od / 2), 2 * 6],
+        },
+      },
+      hardware: [
+        [4 * 3, 'screw-3', 'Frame corners'],
+        [5 * 2, 'tek-screw', 'Through the rail'],
+        [5 * 3, 'tek-screw', 'Furring'],
+        [2, 'corner-plate', 'Furring ridge'],
+        [2, 'corner-plate', 'Side strip'],
+        [2, 'corner-plate', 'Side strip'],
+        [2 * 22, 'staple', 'Cover at the rails'],
+        [4 * 7, 'screw-1-5/8', 'Cover battens'],
+        // 2058 mm over each end at 450 mm: five.
+        [2 * 5, 'clip', 'Folded ends'],
+        [6, 'bracket', 'Frame to the bed'],
+      ],
+      dimensions: {
+        frameWidth: 44,
+        shoulder,
+        pipeLength: pipe,
+        height: crown,
+        spacing: run / 4,
+        coverLength: 128,
+        endOffset: 3,
+        rowFromEdge: 6,
+      },
+    }),
+  ).toEqual([]);
+  // Marks for the bender, from one end of the straight pipe.
+  const marks = a.members.find((m) => m.tag === 'H1')?.marks.map((m) => m.atMm / IN) ?? [];
+  const by = [starts, r * turn, slope, r * 2 * b, slope, r * turn];
+  by.forEach((_, i) => {
+    const want = by.slice(0, i + 1).reduce((sum, x) => sum + x, 0);
+    expect(Math.abs((marks[i] ?? NaN) - want)).toBeLessThan(0.01);
+  });
+});

@@ -1,0 +1,61 @@
+import { differences } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+const IN = 25.4;
+
+test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
+  const [front, back] = [14, 534 / IN];
+  const slope = (back - front) / (44 - 1.5);
+  const tilt = Math.hypot(1, slope);
+  // Side studs stop under a sloping plate 1.5 thick, at their own upper corner, with a millimetre to spare.
+  const side = (y: number): number => front + slope * y - 1.5 * tilt - 1 / IN - 1.5;
+  // The square ends of the sloping plate stop where their upper corners touch.
+  const plate = (41 - 1.5 * Math.sin(Math.atan(slope))) * tilt;
+  const down = 44 * tilt + 25 / IN;
+  const perimeter = 2 * (128 + 44) * IN;
+  expect(
+    differences(build('double-wall-cold-frame', at(128, 44)), {
+      members: {
+        'A1 A2 B1 B2': ['2x2 treated', 128],
+        // 126.5 in at 24 in at the most: six bays.
+        'A3..A9': ['2x2 treated', front - 3],
+        'B3..B9': ['2x2 treated', back - 3],
+        'C1 D1': ['2x2 treated', 41],
+        'C2 D2': ['2x2 treated', plate],
+        'C3 D3': ['2x2 treated', side(1.5)],
+        'C4 D4': ['2x2 treated', side(22 - 0.75)],
+        'C5 D5': ['2x2 treated', side(42.5 - 1.5)],
+        'K1a K1b K2a K2b K3a K3b K4a K4b': ['2x2', 32],
+        'K1c K1d K2c K2d K3c K3d K4c K4d': ['2x2', down - 3],
+        'Q1..Q8': ['1x4', 300 / IN],
+      },
+      panels: { 'G1..G4': ['twin-wall-6', 32, down] },
+      sheets: {
+        S1: { across: [back, 2 * 2], along: [2 * 128, 2 * 44, 4] },
+        S2: { across: [back, 2 * 2], along: [2 * 125, 2 * 41, 4] },
+        N1: { across: [44 * tilt, 2 * 2], along: [128, 2 * 2] },
+      },
+      hardware: [
+        [20 * 2 * 2, 'screw-2-1/2', 'Plates to studs'],
+        [4 * 4, 'screw-3', 'Side walls'],
+        [Math.ceil((4 * perimeter) / 100), 'staple', 'Both skins'],
+        [Math.ceil(perimeter / 75), 'staple', 'Net'],
+        [8 * 2, 'screw-1-5/8', 'Pocket boards'],
+        [4 * 4, 'corner-plate', 'Lid corners'],
+        [8 * 2 * 2, 'screw-2-1/2', 'Rails into'],
+        // Eight stiles of 1158 mm each 250 mm, and one more at each corner of each lid.
+        [38 + 4 * 4, 'glazing-screw', 'Glazing'],
+        [2 * 4, 'edge-tape', 'Glazing'],
+        [4 * 2, 'hinge', 'Lids to the back'],
+        [4, 'handle', 'At the front'],
+        ...[1, 2, 3, 4].flatMap(() => [
+          [1, 'latch', 'Lids to the front'] as const,
+          [1, 'stay', 'Hold the lids open'] as const,
+          [1, 'opener', 'Lifts the lid'] as const,
+        ]),
+        [6, 'hook', 'Frame to the bed'],
+      ],
+      dimensions: { boxWidth: 44, front, backHeight: back, coverLength: 128, rowFromEdge: 6 },
+    }),
+  ).toEqual([]);
+});

@@ -1,0 +1,68 @@
+import { differences, outward, sprung, taut } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+test('a hinged hoop lid of 2x4 on edge over 128 x 44 in, worked by hand', () => {
+  // Feet strapped to the rails inside: less two rails of 1.5 and a pipe of .84.
+  const span = 44 - 2 * 1.5 - 0.84;
+  const pipe = (Math.PI / 2) * span;
+  const hoop = sprung(span, pipe);
+  const foot = 10 / 25.4;
+  const over = outward(hoop.points, 0.42).map(([y, z]): [number, number] => [y + (44 - span) / 2, z + foot]);
+  const rise = foot + hoop.height + 0.42;
+  expect(
+    differences(build('hinged-hoop-lid', at(128, 44)), {
+      members: {
+        A1: ['2x4', 128],
+        // The end boards run to the hinge side, so the hinge rail fits between them.
+        A2: ['2x4', 128 - 2 * 1.5],
+        'A3 A4': ['2x4', 44 - 1.5],
+        'H1..H5': ['pvc-1/2', pipe],
+        R1: ['2x2', 128 - 2 * 2 + (2 * 30) / 25.4],
+        'T1 T2': ['1x4', 44 - 2 * 1.5],
+        // No 1x2 is longer than 8 ft: joined on the middle hoop.
+        'B1a B1b B2a B2b': ['1x2', 64],
+      },
+      sheets: {
+        S1: {
+          across: [taut([0, 0], [...over, [0, 3.5], [44, 3.5]], [44, 0]), 2 * 3, 2],
+          along: [128, 2 * rise, 2 * 6],
+        },
+      },
+      hardware: [
+        [4 * 3, 'screw-3', 'Frame corners'],
+        [2 * 2 * 2, 'screw-2-1/2', 'Cross ties'],
+        [5 * 2, 'strap', 'Hoop feet'],
+        [5 * 2 * 2, 'screw-1', 'Hoop feet'],
+        [5, 'screw-1-5/8', 'Through each crown'],
+        [1, 'paint', 'PVC painted'],
+        // Both rails each 150 mm, both ends each 100: 2 x 3251 / 150 and 2 x 1118 / 100.
+        [2 * 22 + 23, 'staple', 'Cover at the rails'],
+        // 1626 mm at 300 mm: six bays, seven screws, four battens.
+        [4 * 7, 'screw-1-5/8', 'Cover battens'],
+        // 10 ft 8 in: three to 10 ft and one more.
+        [4, 'hinge', 'Hinge rail'],
+        [1, 'handle', 'Front rail'],
+        [1, 'latch', 'Front rail'],
+        [2, 'stay', 'Holds the lid open'],
+      ],
+      dimensions: {
+        frameWidth: 44,
+        wallHeight: 11,
+        pipeLength: pipe,
+        height: hoop.height,
+        spacing: (128 - 4) / 4,
+        coverLength: 128,
+        endOffset: 2,
+        rowFromEdge: 5,
+      },
+    }),
+  ).toEqual([]);
+});
+
+test('one stay holds a lid up to 6 ft, two a longer one; two latches where it is windy', () => {
+  const list = (lengthIn: number, windy = false) => build('hinged-hoop-lid', at(lengthIn, 44, windy)).hardware;
+  const of = (hardware: ReturnType<typeof list>, item: string): number =>
+    hardware.filter((h) => h.itemKey === item).reduce((n, h) => n + h.count, 0);
+  expect([48, 128].map((l) => of(list(l), 'stay'))).toEqual([1, 2]);
+  expect([false, true].map((windy) => of(list(128, windy), 'latch'))).toEqual([1, 2]);
+});

@@ -1,0 +1,107 @@
+import { differences } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+const IN = 25.4;
+const [front, back] = [16, 993 / IN];
+// From the header's outer top edge to the top of the wall plate's inner face.
+const slope = (back - front) / (44 - 1.5);
+const tilt = Math.hypot(1, slope);
+const roof = 44 * tilt;
+const high = front + 44 * slope;
+
+test('a lean-to under twin-wall over 128 x 44 in, worked by hand', () => {
+  // The underside of 2x3 rafters, from the bed, and the long point of a stud 3.5 wide cut to it.
+  const middle = front + 22 * slope - 2.5 * tilt + 1.75 * slope - 1.5;
+  const shutter = front - 3.5 + 38 / IN;
+  const bay = (128 - 1.5) / 6;
+  expect(
+    differences(build('lean-to', at(128, 44)), {
+      members: {
+        'A1 W1': ['2x4 treated', 128],
+        A2: ['2x4', 128],
+        'A3 A4': ['2x4 treated', 44 - 3.5],
+        'D1..D4': ['2x4', front - 3.5 - 1.5],
+        'P1 P2': ['2x4', back - 3.5 - 1.5],
+        'P3 P4': ['2x4', middle],
+        'R1..R7': ['2x3', 41 * tilt + 2.5 * slope],
+        'K1a K1b K2a K2b K3a K3b': ['2x2', 128 / 3],
+        'K1c K1d K2c K2d K3c K3d': ['2x2', shutter - 3],
+      },
+      panels: {
+        // Joints on the third and fifth rafter; 75 mm over the header.
+        'G1 G3': ['twin-wall-6', 0.75 + 2 * bay, roof + 75 / IN],
+        G2: ['twin-wall-6', 2 * bay, roof + 75 / IN],
+        'G4 G5': ['twin-wall-6', 44, high],
+        'J1..J3': ['twin-wall-6', 128 / 3, shutter],
+      },
+      sheets: {},
+      hardware: [
+        // Each 500 mm of 3251 mm along the plate, and two to each post.
+        [8 + 4, 'sleeve-anchor', 'Wall plate'],
+        [2 * 2, 'screw-3', 'Front sill'],
+        [8 * 2 * 2, 'screw-2-1/2', 'Studs and posts'],
+        [7 * 2, 'rafter-hanger', 'Rafters'],
+        [6, 'bracket', 'Sills'],
+        // Each 250 mm: 1272 mm of seven rafters; 1118 + 1014 + 1272 + 406 mm round both ends.
+        [7 * 7 + 2 * (6 + 6 + 7 + 3), 'glazing-screw', 'Roof and ends'],
+        // Both edges of 3.25 m of roof and 1.12 m of each end.
+        [11, 'edge-tape', 'Roof and ends'],
+        // Along 3.25 m and down 1.01 m twice.
+        [6, 'flashing-tape', 'Cover to the wall'],
+        [3 * 4, 'corner-plate', 'Shutter corners'],
+        [6 * 2 * 2, 'screw-2-1/2', 'Rails into'],
+        // Six stiles of 356 mm, and one more at each corner.
+        [9 + 12, 'glazing-screw', 'Glazing'],
+        [2 * 4, 'edge-tape', 'Glazing'],
+        [3 * 2, 'hinge', 'Shutters to the header'],
+        [3, 'handle', 'At the bottom'],
+        ...[1, 2, 3].flatMap(() => [
+          [1, 'latch', 'Shutters to the sill'] as const,
+          [1, 'stay', 'Hold the shutters open'] as const,
+        ]),
+      ],
+      dimensions: {
+        boxWidth: 44,
+        front,
+        backHeight: back,
+        rafterLength: 41 * tilt + 2.5 * slope,
+        coverLength: 128,
+        spacing: bay,
+        rowFromEdge: 6,
+      },
+    }),
+  ).toEqual([]);
+});
+
+test('under film it has battens on every edge and the sheets wrap them', () => {
+  const a = build('lean-to', at(128, 44), { glazing: 'film' });
+  const size = (tag: string, way: 'across' | 'along'): readonly number[] =>
+    a.sheets.find((s) => s.tag === tag)?.[way].map((l) => Math.round((l.mm / IN) * 10) / 10) ?? [];
+  const round = (x: number): number => Math.round(x * 10) / 10;
+  expect([size('S1', 'across'), size('S1', 'along')]).toEqual([
+    [round(roof), 6],
+    [128, 6],
+  ]);
+  expect([size('S2', 'across'), size('S2', 'along')]).toEqual([
+    [44, 6],
+    [round(high), 6],
+  ]);
+  // No 1x2 is longer than 8 ft: both long ones are joined on the middle rafter.
+  expect(a.members.filter((m) => m.part.startsWith('Batten'))).toHaveLength(2 * 2 + 2 * 4);
+  // Only the shutters' film lies on both faces of a frame.
+  expect(a.sheets.filter((s) => s.part.includes('shutter'))).toHaveLength(6);
+});
+
+test('it says what it cannot be: too flat, too steep, too narrow', () => {
+  const fault = (more: object, widthIn = 44): string => {
+    try {
+      build('lean-to', at(128, widthIn), more);
+      return 'built';
+    } catch (error) {
+      return (error as Error).message;
+    }
+  };
+  expect(fault({ backMm: (front + 3) * IN })).toContain('too flat');
+  expect(fault({ backMm: 2000 })).toContain('steeper than 50 degrees');
+  expect(fault({ backMm: (front + 8) * IN }, 16)).toContain('no room for a roof');
+});

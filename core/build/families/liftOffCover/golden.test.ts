@@ -1,0 +1,62 @@
+import { differences, outward, sprung, taut } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+test('a lift-off cover with plywood ends over 128 x 44 in, worked by hand', () => {
+  // Ends of 1/4 plywood, .252 thick, stand outside the frame.
+  const rail = 128 - 2 * 0.252;
+  const span = 44 - 2 * 1.5 - 0.84;
+  const pipe = (Math.PI / 2) * span;
+  const hoop = sprung(span, pipe);
+  const foot = 10 / 25.4;
+  const over = outward(hoop.points, 0.42).map(([y, z]): [number, number] => [y + (44 - span) / 2, z + foot]);
+  const line = taut([0, 0], [...over, [0, 1.5], [44, 1.5]], [44, 0]);
+  const run = rail - 2 * 2;
+  // 123.5 in at 30 in at the most: five bays.
+  const bay = run / 5;
+  // The battens are joined on a hoop, the third of six.
+  const [short, long] = [2 + 2 * bay, rail - 2 - 2 * bay];
+  expect(
+    differences(build('lift-off-cover', at(128, 44)), {
+      members: {
+        'A1 A2': ['2x2 treated', rail],
+        'A3 A4': ['2x2 treated', 44 - 2 * 1.5],
+        'H1..H6': ['pvc-1/2', pipe],
+        R1: ['pvc-1/2', run + (2 * 30) / 25.4],
+        'T1 T2': ['1x4', 41],
+        'B1a B2a': ['1x2', short],
+        'B1b B2b': ['1x2', long],
+      },
+      panels: { 'E1 E2': ['plywood-1/4', 44, foot + hoop.height + 0.42] },
+      sheets: { S1: { across: [line, 2 * 3, 2], along: [128, 2 * 4] } },
+      hardware: [
+        [4 * 2, 'screw-2-1/2', 'Frame corners'],
+        [2 * 2 * 2, 'screw-2-1/2', 'Cross ties'],
+        [6 * 2, 'strap', 'Hoop feet'],
+        [6 * 2 * 2, 'screw-1', 'Hoop feet'],
+        [6 * 2, 'cable-tie', 'Ridge'],
+        [1, 'paint', 'PVC painted'],
+        [2 * 6, 'screw-1-5/8', 'Plywood to the end boards'],
+        [2 * 3, 'strap', 'End hoops to the plywood'],
+        [2 * 3 * 2, 'screw-1', 'End hoops to the plywood'],
+        // Two edges of 1.69 m.
+        [4, 'edge-guard', 'Over both plywood edges'],
+        [2, 'vent-flap', 'In the openings'],
+        // 2 x 3238 / 150 along the rails; 2 x 1694 / 250 over the plywood.
+        [2 * 22 + 14, 'staple', 'Cover at the rails'],
+        // 1306 mm takes six screws, 1933 mm eight, on both sides.
+        [2 * (6 + 8), 'screw-1-5/8', 'Cover battens'],
+        [2, 'handle', 'One at each end'],
+        [4, 'hook', 'Frame to the bed wall'],
+      ],
+      dimensions: {
+        frameWidth: 44,
+        pipeLength: pipe,
+        height: hoop.height,
+        spacing: bay,
+        coverLength: 128,
+        endOffset: 2,
+        rowFromEdge: 5,
+      },
+    }),
+  ).toEqual([]);
+});

@@ -1,0 +1,39 @@
+import { differences, outward, sprung } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+test('an arch of welded mesh over 128 x 44 in, worked by hand', () => {
+  // Twelve squares of 6 in; the end ones are cut to prongs, 5 in of each in the soil, 25 mm from the walls.
+  const span = 44 - 3 - (2 * 25) / 25.4;
+  const arch = sprung(span, 12 * 6 - 2 * 5);
+  const wire = 0.135;
+  const outside = outward(arch.points, wire / 2);
+  const over = outside.slice(1).reduce((sum, p, i) => {
+    const q = outside[i] ?? p;
+    return sum + Math.hypot(p[0] - q[0], p[1] - q[1]);
+  }, 0);
+  // Two rolls 5 ft wide, ten squares each, one square lapped.
+  const run = (2 * 10 - 1) * 6;
+  const sheet = { across: [over / 2, 10 / 2, 10, 2], along: [run, 2 * arch.height, 2 * 12] };
+  expect(
+    differences(build('mesh-arch', at(128, 44)), {
+      members: {},
+      sheets: {
+        S1: sheet,
+        S2: sheet,
+        M1: { across: [12 * 6], along: [10 * 6] },
+        M2: { across: [12 * 6], along: [10 * 6] },
+      },
+      hardware: [
+        // Rolls of 7 ft cut to ten squares: thirteen wire ends on each.
+        [2 * 13, 'end-sleeve', 'Cut wire ends'],
+        [12, 'cable-tie', 'Panels of mesh'],
+        // Four straps of 1581 + 1200 mm.
+        [12, 'rope', 'Straps'],
+        [4 * 2, 'sandbag', 'On both ends'],
+        // One a metre of 2.9 m on both sides and two at each end.
+        [2 * 3 + 4, 'sandbag', 'On the skirts'],
+      ],
+      dimensions: { span, prong: 5, archHeight: arch.height, mesh: run, coverLength: 128, rowFromEdge: 5 },
+    }),
+  ).toEqual([]);
+});

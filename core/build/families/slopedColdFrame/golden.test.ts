@@ -1,0 +1,58 @@
+import { differences } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+const IN = 25.4;
+
+test('a sloped cold frame of 2x8 over 128 x 44 in, worked by hand', () => {
+  const [front, back] = [7.25, 353 / IN];
+  // The lid touches the front board's outer edge and the back board's inner one.
+  const slope = (back - front) / (44 - 1.5);
+  const drop = back - front;
+  const down = 44 * Math.hypot(1, slope) + 20 / IN;
+  const each = 128 / 3;
+  const posts = { low: front - 8 / IN, high: back - slope * 1.5 - 8 / IN };
+  expect(
+    differences(build('sloped-cold-frame', at(128, 44)), {
+      members: {
+        'A1 B1 B2': ['2x8 treated', 128],
+        'C1 D1 C2 D2': ['2x8 treated', 44 - 2 * 1.5],
+        'P1 P2': ['2x2 treated', posts.low],
+        'P3 P4': ['2x2 treated', posts.high],
+        'K1a K1b K2a K2b K3a K3b': ['2x2', each],
+        'K1c K1d K1e K2c K2d K2e K3c K3d K3e': ['2x2', down - 2 * 1.5],
+      },
+      panels: { 'G1..G3': ['twin-wall-6', each, down] },
+      sheets: {},
+      hardware: [
+        [7 * 2 * 2, 'screw-2-1/2', 'Boards to the corner posts'],
+        [3 * 4, 'corner-plate', 'Lid corners'],
+        [9 * 2 * 2, 'screw-2-1/2', 'Rails into'],
+        // Nine stiles and bars of 1151 mm each 250 mm, and one more at each corner of each lid.
+        [42 + 3 * 4, 'glazing-screw', 'Glazing'],
+        [2 * 4, 'edge-tape', 'Glazing'],
+        [3 * 2, 'hinge', 'Lids to the back'],
+        [3, 'handle', 'At the front'],
+        ...[1, 2, 3].flatMap(() => [
+          [1, 'latch', 'Lids to the front'] as const,
+          [1, 'stay', 'Hold the lids open'] as const,
+        ]),
+        [6, 'bracket', 'Box to the bed'],
+      ],
+      dimensions: { boxWidth: 44, front, backHeight: back, coverLength: 128, rowFromEdge: 7 },
+    }),
+  ).toEqual([]);
+  const a = build('sloped-cold-frame', at(128, 44));
+  const taper = a.members.find((m) => m.tag === 'C2')?.taperMm?.map((mm) => mm / IN) ?? [];
+  // From slope x 1.5 at the front, behind the front board, to the whole drop.
+  expect(taper[0]).toBeCloseTo(slope * 1.5, 3);
+  expect(taper[1]).toBeCloseTo(drop, 3);
+});
+
+test('two tapered sides come out of one board only where the saw’s kerf has room as well', () => {
+  const sawn = (backMm: number): string | undefined =>
+    build('sloped-cold-frame', at(128, 44), { backMm }).members.find((m) => m.tag === 'D2')?.sawnFrom;
+  // Both ends of the pair and a kerf of 1/8 in: (1 + 1.5 / 42.5) x drop + .125 is 7.25 at a drop of 6.882 in.
+  const drop = (7.25 - 0.125) / (1 + 1.5 / 42.5);
+  expect(sawn((7.25 + drop - 0.05) * IN)).toBe('C2');
+  expect(sawn((7.25 + drop + 0.05) * IN)).toBeUndefined();
+});

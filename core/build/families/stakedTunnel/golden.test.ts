@@ -1,0 +1,56 @@
+import { differences } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+test('a staked tunnel over 128 x 44 in, worked by hand', () => {
+  // Rods stand 25 mm and half a pipe inside the walls: 44 - 2 x 1.5 - 2 x (25 / 25.4 + .84 / 2).
+  const span = 44 - 3 - 2 * (25 / 25.4 + 0.42);
+  // Over upright rods the hoop is a true half circle, with 8 in of pipe down each rod.
+  const radius = span / 2;
+  const first = 1.5 + 3;
+  const run = 128 - 2 * first;
+  // 119 in at 36 in at the most: four bays.
+  const bay = run / Math.ceil(run / 36);
+  expect(
+    differences(build('staked-tunnel', at(128, 44)), {
+      members: {
+        'H1..H5': ['pvc-1/2', (Math.PI / 2) * span + 2 * 8],
+        'D1..D10': ['rod-4', 24],
+        // 30 mm of ridge beyond the end hoops.
+        R1: ['pvc-1/2', run + (2 * 30) / 25.4],
+      },
+      sheets: {
+        S1: {
+          across: [Math.PI * (radius + 0.42) + 2 * 8, 2 * 10, 2],
+          along: [run + 0.84, 2 * (8 + radius), 2 * 12],
+        },
+      },
+      hardware: [
+        [1, 'paint', 'PVC painted'],
+        [5 * 2, 'cable-tie', 'Ridge to every crown'],
+        // Both end hoops, one each 450 mm up both sides and one more: 2 x 485 mm.
+        [2 * (Math.ceil(970 / 450) + 1), 'clip', 'Cover to the end hoops'],
+        // One a metre on both skirts, and four on the ends: 3.04 m.
+        [2 * 4 + 4, 'sandbag', 'Weights on both skirts'],
+      ],
+      dimensions: {
+        span,
+        rodShown: 8,
+        pipeLength: (Math.PI / 2) * span + 16,
+        height: 8 + radius,
+        spacing: bay,
+        coverLength: 128,
+        endOffset: 3,
+        rowFromEdge: 5,
+      },
+    }),
+  ).toEqual([]);
+});
+
+test('its rods are marked at the soil from the end that is driven, and its ridge at every hoop', () => {
+  const a = build('staked-tunnel', at(128, 44));
+  const marks = (tag: string): readonly number[] =>
+    a.members.find((m) => m.tag === tag)?.marks.map((m) => Math.round((m.atMm / 25.4) * 100) / 100) ?? [];
+  // 24 in of rod with 8 in showing: 16 in in the ground.
+  expect(marks('D1')).toEqual([16]);
+  expect(marks('R1')).toEqual([0, 1, 2, 3, 4].map((i) => Math.round((30 / 25.4 + 29.75 * i) * 100) / 100));
+});

@@ -1,0 +1,114 @@
+import { differences } from '../../../testing/golden';
+import { at, build } from '../../../testing/site';
+
+const IN = 25.4;
+
+test('a walk-in house of 10 ft over a bed, worked by hand', () => {
+  // Upright over posts the hoop is a half circle of 60 in on a sidewall of 24; 1-1/4 PVC, 1.66 in.
+  const r = 0.83;
+  const long = 4470 / IN;
+  const depth = 450 / IN;
+  const half = long / 2;
+  // Plates run from 4 mm beside the end hoops to the door's jambs, 6 mm beside a door of 32 in.
+  const edge = r + 4 / IN;
+  const jamb = 16 + 6 / IN + 1.5;
+  // Studs end at the hoop's centre line, at their outer corner.
+  const under = (off: number): number => 24 + Math.sqrt(60 ** 2 - off ** 2);
+  // Half way from the hoop to the middle of the jamb.
+  const sideStud = (60 + jamb + 0.75) / 2;
+  // Film lies on the hoops and, outside them, on boards 1.5 thick.
+  const out = r + 1.5;
+  const hip = 24 - 45 / IN;
+  const reach = 60 + out;
+  const touch = Math.acos((60 + r) / reach);
+  const roof = 2 * (45 / IN + Math.sqrt(reach ** 2 - (60 + r) ** 2)) + (60 + r) * (Math.PI - 2 * touch);
+  const bar = 0.922;
+  const curtain = { across: [hip, 4, 1.5 * Math.PI * bar + 6], along: [long, 2 * 6] };
+  const end = { across: [120 + 2 * out, 2 * 4], along: [24 + 60 + r, 2 * 4] };
+  expect(
+    differences(build('walk-in', at(128, 44)), {
+      members: {
+        // 174.3 in at 48 in at the most: four bays.
+        'P1..P10': ['steel-1', depth + 24],
+        'H1..H5': ['pvc-1-1/4', (Math.PI / 2) * 120 + 2 * 6],
+        'R1a R1b R2a R2b R3a R3b L1a L1b L2a L2b': ['emt-3/4', half],
+        'A1 A2': ['2x6 treated', long],
+        'B1 B2': ['2x4 treated', long],
+        'E1 E2': ['2x4 treated', 60 - jamb - edge],
+        'E3 E4': ['2x4 treated', under(jamb)],
+        E5: ['2x4', 32 + 12 / IN],
+        'E6 E7': ['2x4', under(sideStud + 0.75) - 1.5],
+        F1: ['2x4 treated', 120 - 2 * edge],
+        'F2 F4': ['2x4', under(30 + 0.75) - 1.5],
+        F3: ['2x4', under(0.75) - 1.5],
+        'G1 G2': ['2x2', 72],
+        'G3 G4 G5': ['2x2', 32 - 3],
+      },
+      sheets: {
+        S1: { across: [roof, 2 * 4, 2], along: [long, 2 * 4] },
+        S2: end,
+        S3: end,
+        S4: curtain,
+        S5: curtain,
+      },
+      hardware: [
+        [5 * 2 * 2, 'tek-screw', 'Two through each hoop foot'],
+        [3 * 5, 'cross-connector', 'Purlins'],
+        [4 * 5, 'u-strap', 'Base and hip boards'],
+        [4 * 5 * 2, 'screw-1-5/8', 'Base and hip boards'],
+        [1, 'coupler', 'Ridge purlin'],
+        [1, 'coupler', 'Side purlin'],
+        [1, 'coupler', 'Side purlin'],
+        [1, 'coupler', 'Roll bar'],
+        [1, 'coupler', 'Roll bar'],
+        [1, 'paint', 'PVC painted'],
+        // Seven pieces of the end with the door, four of the other.
+        [11 * 2, 'screw-3', 'Frames of the ends'],
+        [7 * 2, 'u-strap', 'Studs to the end hoops'],
+        [7 * 2 * 2, 'screw-1', 'Studs to the end hoops'],
+        [3 * 2 * 2, 'screw-2-1/2', 'Frame of each door'],
+        [4, 'corner-plate', 'Corners'],
+        [3, 'door-hinge', 'Three'],
+        [1, 'door-latch', 'One'],
+        [1, 'handle', 'One'],
+        // Two hips of 4.47 m, and 2 x (3.05 + 2 x 2.13) m round the ends.
+        [9 + 15, 'channel', 'Along boards'],
+        [9 + 15, 'spring-wire', 'Along boards'],
+        [3 * 24, 'tek-screw', 'Along boards'],
+        [5 * 2, 'clip', 'Cover to the hoops'],
+        [2, 'crank', 'One to each'],
+        // Each 300 mm of 4.47 m, both sides.
+        [2 * 15, 'roll-clip', 'Film on the roll bars'],
+        // Zigzag over five bays of 1.11 x .61 m on both sides, and four to tie.
+        [13 + 4, 'rope', 'Tied down'],
+        [5, 'ground-anchor', 'Corners'],
+      ],
+      dimensions: {
+        pipeLength: (Math.PI / 2) * 120 + 12,
+        width: 120,
+        sidewall: 24,
+        postDepth: depth,
+        height: 84,
+        coverLength: long,
+        spacing: (long - 2 * r) / 4,
+        rowFromEdge: 10,
+      },
+    }),
+  ).toEqual([]);
+});
+
+test.each(['one', 'roof-and-ends', 'roof-and-curtains'])(
+  'as high as its roll allows, the sheet of %s is no wider than the roll',
+  (sheets) => {
+    for (const sides of ['fixed', 'roll-up']) {
+      const a = build('walk-in', at(128, 44), { shape: { by: 'sheet' }, sheets, sides, widthMm: 2000 });
+      const across = a.sheets[0]?.across.reduce((sum, l) => sum + l.mm, 0) ?? NaN;
+      const widest = Math.max(...(a.sheets[0]?.cover.rolls.map((r) => r.widthMm) ?? []));
+      expect(across).toBeLessThanOrEqual(widest + 0.01);
+      // Limited by the roll, or by the longest pipe.
+      const pipe = a.arches[0]?.cutMm ?? 0;
+      const longest = Math.max(...(a.arches[0]?.section.stock.map((b) => b.lengthMm) ?? []));
+      expect(Math.min(widest - across, longest - pipe)).toBeLessThan(1);
+    }
+  },
+);
