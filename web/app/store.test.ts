@@ -13,7 +13,15 @@ afterEach(() => db.delete());
 const tab = (heard: [string, number][] = []): AppStore =>
   createStore({ db, now: () => 1, announce: (id, revision) => void heard.push([id, revision]) });
 const rename = (name: string) => edit('Rename', (garden) => void (garden.name = name));
-const settled = async (): Promise<void> => new Promise((done) => setTimeout(done, 60));
+/** Until the store has saved what it has, or has found that another did. */
+const settled = async (store: AppStore): Promise<void> => {
+  for (let i = 0; i < 500; i++) {
+    const open = store.getState().open;
+    if (open && (open.save === 'saved' || open.conflict)) return;
+    await new Promise((later) => setTimeout(later, 10));
+  }
+  throw new Error('never saved');
+};
 const nameIn = (store: AppStore): string | undefined => store.getState().open?.doc.name;
 
 test('an edit is stored, and undo and redo work after a reload', async () => {
@@ -21,7 +29,7 @@ test('an edit is stored, and undo and redo work after a reload', async () => {
   await first.dispatch(addGarden('g', demoGarden()));
   first.dispatch(rename('One'));
   first.dispatch(rename('Two'));
-  await settled();
+  await settled(first);
   expect(first.getState().open?.save).toBe('saved');
 
   const second = tab();
@@ -31,7 +39,7 @@ test('an edit is stored, and undo and redo work after a reload', async () => {
   second.dispatch(undo());
   expect(nameIn(second)).toBe('Quillet Hollow');
   second.dispatch(redo());
-  await settled();
+  await settled(second);
 
   const third = tab();
   await third.dispatch(openStored('g'));
@@ -42,7 +50,7 @@ test('an edit is stored, and undo and redo work after a reload', async () => {
   third.dispatch(rename('Other'));
   third.dispatch(redo());
   expect(nameIn(third)).toBe('Other');
-  await settled();
+  await settled(third);
 });
 
 test('a bad edit changes nothing and names the field', async () => {
@@ -66,9 +74,9 @@ test('two tabs never overwrite each other silently', async () => {
   const theirs = tab();
   await theirs.dispatch(openStored('g'));
   theirs.dispatch(rename('Theirs'));
-  await settled();
+  await settled(theirs);
   mine.dispatch(rename('Mine'));
-  await settled();
+  await settled(mine);
   expect(mine.getState().open?.conflict?.name).toBe('Theirs');
   expect((await db.gardens.get('g'))?.name).toBe('Theirs');
 
@@ -77,7 +85,7 @@ test('two tabs never overwrite each other silently', async () => {
   expect(mine.getState().open?.conflict).toBeNull();
 
   theirs.dispatch(rename('Again'));
-  await settled();
+  await settled(theirs);
   expect(theirs.getState().open?.conflict?.name).toBe('Mine');
   await theirs.dispatch(settle('theirs'));
   expect(nameIn(theirs)).toBe('Mine');
@@ -90,8 +98,9 @@ test('an idle tab follows the other one', async () => {
   const idle = tab();
   await idle.dispatch(openStored('g'));
   mine.dispatch(rename('Moved on'));
-  await settled();
+  await settled(mine);
   const last = heard[heard.length - 1];
-  if (last) await idle.dispatch(heardSave(...last));
+  if (!last) throw new Error('nothing heard');
+  await idle.dispatch(heardSave(...last));
   expect(nameIn(idle)).toBe('Moved on');
 });

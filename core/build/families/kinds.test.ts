@@ -8,6 +8,7 @@ import { panelNormal } from '../assembly/pieces';
 import { hingeCount } from '../parts/slopedLid';
 import type { Assembly, Member } from '../assembly/types';
 import { takeUpMm } from '../../catalog/fittings';
+import { coldestNight } from '../../judge/climate/coldest';
 import { sheetSize } from '../../make/rolls/rolls';
 import { MM_PER_INCH } from '../../base/length';
 import { familyOf } from '.';
@@ -203,7 +204,7 @@ describe('walk-in hoop house', () => {
 
 describe('a second layer inside', () => {
   test.each(['hinged-hoop-lid', 'lift-off-cover', 'staked-tunnel', 'bent-conduit'] as const)(
-    '%s: an even gap, and a warmer night',
+    '%s: an even gap, and two degrees more of frost',
     (key) => {
       const s = at(128, 48);
       const outer = build(key, s);
@@ -213,7 +214,8 @@ describe('a second layer inside', () => {
       const top = (a: Assembly): number => Math.max(...a.under.map((p) => p.z));
       // From underside to underside: the gap and the inner pipe.
       expect(top(outer) - top(both)).toBeCloseTo(90 + 21.336, 0);
-      expect(both.enclosure.inner?.key).toBe('fabric-30');
+      // Fabric of 30 g saves two degrees more.
+      expect(coldestNight(both).value).toBeCloseTo(coldestNight(outer).value - 2, 9);
       expect(both.crop.clearanceMm).toBeLessThan(outer.crop.clearanceMm);
       expect(fault(key, s, { inner: 'film-uv', innerGapMm: 400 })).toBe('innerGapMm');
     },
@@ -245,4 +247,48 @@ test('extra warmth goes into any cover: what it takes, its step, and its caution
   expect(lights.steps.find((x) => x.id === 'extra')?.cautions.join(' ')).toContain('residual-current');
   expect(build('hinged-hoop-lid', s, { extra: 'stones' }).hardware).toEqual(build('hinged-hoop-lid', s).hardware);
   expect(build('hinged-hoop-lid', s).steps.some((x) => x.id === 'extra')).toBe(false);
+});
+
+describe('vents and louvres in plywood ends', () => {
+  /** Middle of each opening above the foot of its end, as a part of its height. */
+  const heights = (vents: string): readonly number[] =>
+    build('lift-off-cover', at(96, 48), { vents }).panels.flatMap((p) =>
+      p.openings.map((o) => {
+        const vs = p.outline.map((c) => c[1]);
+        const [low, high] = [Math.min(...vs), Math.max(...vs)];
+        return (o.reduce((sum, c) => sum + c[1], 0) / o.length - low) / (high - low);
+      }),
+    );
+  test('vents are high in both ends, so that warm air leaves', () => {
+    const [one = 0, two = 0, ...none] = heights('vents');
+    expect(none).toEqual([]);
+    expect(Math.min(one, two)).toBeGreaterThan(0.6);
+  });
+  test('of two louvres one is low and one high, so that air moves through', () => {
+    const [low = 1, high = 0] = heights('louvres');
+    expect(low).toBeLessThan(0.4);
+    expect(high).toBeGreaterThan(0.6);
+    expect(count(build('lift-off-cover', at(96, 48), { vents: 'louvres' }), 'louvre')).toBe(2);
+  });
+});
+
+test('hoops stand where their feet do: inside the rails, in their middle, or outside them', () => {
+  const span = (feet: string): number =>
+    (build('hinged-hoop-lid', at(96, 44), { feet }).arches[0]?.hoop.spanMm ?? NaN) / MM_PER_INCH;
+  // Rails of 2x4 on edge, 1.5 thick; pipe of .84.
+  expect(span('straps-inside')).toBeCloseTo(44 - 3 - 0.84, 6);
+  expect(span('sockets')).toBeCloseTo(44 - 1.5, 6);
+  expect(span('straps-outside')).toBeCloseTo(44 + 0.84, 6);
+});
+
+test('wire is stiff enough for its span: 10 gauge to 36 in, 9 gauge to 48', () => {
+  const s = at(96, 48);
+  const f = familyOf('wire-tunnel');
+  const here = { site: s, assembly: undefined };
+  const thin = f.answer(f.defaults(s), 'pipe', 'wire-10', here);
+  if (!thin.ok) throw new Error('no wire');
+  expect(Number(thin.value['spanMm'])).toBeLessThanOrEqual(inch(36) + 0.1);
+  expect(fault('wire-tunnel', s, { pipe: 'wire-10', spanMm: inch(40) })).toBe('span');
+  expect(fault('wire-tunnel', s, { pipe: 'wire-10', spanMm: inch(36) })).toBeUndefined();
+  expect(fault('wire-tunnel', at(96, 60), { pipe: 'wire-9', spanMm: inch(50) })).toBe('span');
 });

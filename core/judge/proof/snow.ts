@@ -16,7 +16,6 @@ export interface DesignSnow {
   readonly groundPa: number;
   readonly flatPa: number;
   readonly exposureFactor: number;
-  readonly thermalFactor: number;
   readonly importanceFactor: number;
   /** Flat roof load for each Pa of ground load. */
   readonly flatPerGround: number;
@@ -33,7 +32,6 @@ export function designSnow(snow: Snow, exposure: Exposure): DesignSnow {
     groundPa,
     flatPa: flatPerGround * groundPa,
     exposureFactor: EXPOSURE[exposure],
-    thermalFactor: THERMAL,
     importanceFactor: IMPORTANCE,
     flatPerGround,
   };

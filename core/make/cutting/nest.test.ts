@@ -91,7 +91,7 @@ test('curved ends share a sheet that their rectangles would not, and say how the
     at: [0, 0, 0],
     u: [0, 1, 0],
     v: [0, 0, 1],
-    outline: arch(1300, 600),
+    outline: arch(1300, 640),
     openings: [],
     channels: undefined,
     curved: true,
@@ -99,7 +99,23 @@ test('curved ends share a sheet that their rectangles would not, and say how the
   const { sheets } = planSheets([end('E1'), end('E2')], (size) => size.price);
   expect(sheets).toHaveLength(1);
   expect(sheets[0]?.placed.map((p) => p.tag)).toEqual(['E1', 'E2']);
-  for (const p of sheets[0]?.placed ?? []) expect([p.widthMm, p.lengthMm].sort((a, b) => a - b)).toEqual([600, 1300]);
+  for (const p of sheets[0]?.placed ?? []) expect([p.widthMm, p.lengthMm].sort((a, b) => a - b)).toEqual([640, 1300]);
   const [sheet] = sheets;
-  if (sheet && sheet.blanks.length === 1) expect(cutsText(sheet, 'mm')).toContain('E1 + E2 apart between their slopes');
+  if (!sheet) throw new Error('no sheet');
+  expect(sheet.blanks).toHaveLength(1);
+  expect(cutsText(sheet, 'mm')).toContain('E1 + E2 apart between their slopes');
+});
+
+test('the saw takes its width between two that lie head to tail', () => {
+  const triangle: readonly Flat[] = [
+    [0, 0],
+    [600, 0],
+    [0, 400],
+  ];
+  const wide = (gap: number): number => {
+    const [pair] = headToTail([blankOf('A', triangle), blankOf('B', triangle)], gap);
+    return (pair?.piece.widthMm ?? NaN) + (pair?.piece.lengthMm ?? NaN) - 1000;
+  };
+  // Side by side they touch along the slope: one is moved out by as much as the saw takes.
+  expect([wide(0), wide(3), wide(5)]).toEqual([0, 3, 5]);
 });

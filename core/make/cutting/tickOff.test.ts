@@ -112,3 +112,17 @@ test('a sheet and a roll ticked off: their pieces are planned no more, and what 
   cutFlat(garden, { ...as, shelfId: 'left-0', placed: [], left: [] }, own, fresh);
   expect(garden.shelfFlat.map((s) => s.id)).toEqual(['left-1']);
 });
+
+test('firewood is not kept: less than 200 mm is no offcut', () => {
+  const shelved = (offcutMm: number): number => {
+    const garden = demoGarden();
+    const bar = planOf(garden)
+      .cuts.find((c) => c.section.key === '2x4')
+      ?.bars.find((b) => !b.fromShelf);
+    if (!bar) throw new Error('a bought board');
+    cutBar(garden, '2x4', { ...bar, offcutMm }, owner, 'new');
+    return garden.shelf.filter((b) => b.id === 'new').length;
+  };
+  expect(shelved(199)).toBe(0);
+  expect(shelved(201)).toBe(1);
+});

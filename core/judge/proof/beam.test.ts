@@ -1,0 +1,150 @@
+/** Bars, ridges and openers, worked by hand. */
+import type { BeamRow, MovingPart } from '../../build/assembly/types';
+import type { Figure } from '../../base/figure';
+import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
+import { hoopCurve } from '../../build/hoop/curve';
+import { solveHoop } from '../../build/hoop/elastica';
+import { beamStrength } from './beam';
+import { solveArch } from './frame';
+import type { DesignSnow } from './snow';
+import { hoopStrength } from './strength';
+import { liftCheck, spanCheck } from './timberChecks';
+
+/** A kilopascal on the flat. */
+const snow: DesignSnow = {
+  groundPa: 1000 / 0.672,
+  flatPa: 1000,
+  exposureFactor: 1,
+  importanceFactor: 0.8,
+  flatPerGround: 0.672,
+};
+const beam = (more: Partial<BeamRow> = {}): BeamRow => ({
+  tags: ['B1', 'B2', 'B3'],
+  what: 'Bars',
+  section: section(SHIPPED, '2x4'),
+  across: 'width',
+  spanMm: 2000,
+  loadWidthMm: 600,
+  slopeDeg: 0,
+  gable: false,
+  ...more,
+});
+
+test('a level 2x4 on edge over 2 m, 600 mm apart, under 1 kPa', () => {
+  // w = 1 kN/m2 x .6 m = .6 N/mm; M = .6 x 2000² / 8 = 300,000 N mm; I = 38.1 x 88.9³ / 12 = 2,230,736 mm4.
+  // Bending: 300,000 x 44.45 / I = 5.978 MPa of 6 x 1.15 = 6.9: 1.154.
+  // Sag: 5 x .6 x 2000⁴ / (384 x 9000 x .6 x I) = 10.38 mm of 2000 / 180 = 11.11: 1.071.
+  const found = beamStrength(beam(), snow);
+  expect(found.ratio).toBeCloseTo(1.0708, 3);
+  expect(found.governs).toBe('sag');
+  // 1.0708 kPa is 1593 Pa on the ground, 406 mm of wet snow.
+  expect(found.wetSnowMm).toBeCloseTo(406.2, 0);
+});
+
+test('a short one is stopped by bending', () => {
+  // 1 m: M = 75,000 N mm, 1.4945 MPa: 4.617; sag .649 of 5.56 mm: 8.57.
+  expect(beamStrength(beam({ spanMm: 1000 }), snow)).toMatchObject({ governs: 'bending' });
+  expect(beamStrength(beam({ spanMm: 1000 }), snow).ratio).toBeCloseTo(4.617, 2);
+});
+
+test('on a slope less snow stays, and only its part across the bar bends it', () => {
+  // 30 degrees: Cs = (70 - 30) / 55 = .7273; cos² = .75. Flat ratio / (.7273 x .75).
+  expect(beamStrength(beam({ slopeDeg: 30 }), snow).ratio).toBeCloseTo(1.0708 / (0.72727 * 0.75), 2);
+});
+
+test('under a gable all the snow may lie on one side', () => {
+  // 25 degrees: I / (.7 Ce Ct I) = .8 / .672 = 1.190 instead of 45 / 55 = .818; cos² = .8214.
+  expect(beamStrength(beam({ slopeDeg: 25, gable: true }), snow)).toMatchObject({ snowCase: 'one-sided' });
+  expect(beamStrength(beam({ slopeDeg: 25, gable: true }), snow).ratio).toBeCloseTo(1.0708 / (1.1905 * 0.8214), 2);
+  expect(beamStrength(beam({ slopeDeg: 40, gable: true }), snow).snowCase).toBe('even');
+});
+
+test('flat on its side it is what its thickness makes it', () => {
+  // I falls by (88.9 / 38.1)²: 5.444.
+  expect(beamStrength(beam({ across: 'thickness' }), snow).ratio).toBeCloseTo(1.0708 / 5.4444, 3);
+});
+
+test('a ridge board on posts gives way where its moment says', () => {
+  const hoop = solveHoop({ kind: 'loose' }, { spanMm: 1000, lengthMm: 1571 });
+  if (!hoop.ok) throw new Error('no hoop');
+  const [pipe, board] = [section(SHIPPED, 'pvc-1-1/2'), section(SHIPPED, '2x2')];
+  const found = hoopStrength(
+    {
+      tags: ['H1', 'H2', 'H3'],
+      section: pipe,
+      hoop: hoop.value,
+      sprung: false,
+      xsMm: [0, 600, 1200],
+      spacingMm: 600,
+      footYMm: 0,
+      footZMm: 0,
+      baseZMm: 0,
+      cutMm: 1571,
+      ridge: { kind: 'posted', section: board, spanMm: 1200 },
+    },
+    snow,
+  );
+  expect(found).toMatchObject({ governs: 'ridge board', snowCase: 'even' });
+  // The board under its middle hoop: I = 38.1⁴ / 12 = 175,595 mm4; k = 48 x 9000 x .6 x I / 1200³ = 26.34 N/mm.
+  const inertia = 38.1 ** 4 / 12;
+  const curve = hoopCurve(hoop.value, 40);
+  const reaction = solveArch({
+    points: curve,
+    eiNMm2: (2760 * 0.5 * Math.PI * (48.26 ** 4 - 40.894 ** 4)) / 64,
+    eaN: (2760 * Math.PI * (48.26 ** 2 - 40.894 ** 2)) / 4,
+    feet: 'pinned',
+    // 1 kPa on 600 mm, less where it is steep.
+    loadsN: curve.map((p, i) => {
+      const wide = Math.max(0, ((curve[i + 1] ?? p).y - (curve[i - 1] ?? p).y) / 2);
+      return 0.6 * wide * Math.min(1, Math.max(0, (70 - Math.abs((p.angle * 180) / Math.PI)) / 55));
+    }),
+    crownSpringNPerMm: (48 * 9000 * 0.6 * inertia) / 1200 ** 3,
+  }).crownSpringForceN;
+  // Spread along the board, M = R / 600 x 1200² / 8; the board stands 6 x 1.15 MPa x I / 19.05.
+  const moment = ((reaction / 600) * 1200 ** 2) / 8;
+  expect(found.ratio).toBeCloseTo((6.9 * inertia) / 19.05 / moment, 3);
+});
+
+const part = (armMm: number, liftsKg: number): MovingPart => ({
+  name: 'Lid',
+  memberTags: [],
+  sheetTags: [],
+  panelTags: [],
+  motion: 'hinged',
+  extraKg: 0,
+  people: 1,
+  hung: {
+    alongMm: 1000,
+    reachMm: 800,
+    pitchDeg: 0,
+    latches: { count: 0, eachN: 0 },
+    stays: { count: 0, eachN: 0 },
+    opener: { armMm, liftsKg, behindScreen: false },
+  },
+});
+
+test('an opener lifts the weight of the lid times half its length over its arm', () => {
+  // 4 kg at the handle is a lid of 8 kg; 8 x 400 / 320 = 10 kg at the arm.
+  const opener = (liftsKg: number) => liftCheck(part(320, liftsKg), { value: 4 } as Figure)[1];
+  expect(opener(7)?.figure?.value).toBeCloseTo(10, 9);
+  expect([9.9, 10.1, 12.4, 12.6].map((kg) => opener(kg)?.verdict)).toEqual(['fails', 'tight', 'tight', 'holds']);
+});
+
+test('a person lifts 15 kg, two 30', () => {
+  const lift = (kg: number, people: 1 | 2) =>
+    liftCheck({ ...part(320, 7), people }, { value: kg } as Figure)[0]?.verdict;
+  expect([lift(12, 1), lift(15, 1), lift(15.1, 1)]).toEqual(['holds', 'tight', 'fails']);
+  expect([lift(24, 2), lift(30.1, 2)]).toEqual(['holds', 'fails']);
+});
+
+test('stiff sheet reaches less under more snow, by the cube root', () => {
+  const sheet = stiffSheet(SHIPPED, 'twin-wall-6');
+  const most = (flatPa: number) =>
+    spanCheck({ sheet, tags: ['R1'], spanMm: 500, slopeDeg: 0 }, { ...snow, flatPa }).figure?.value ?? NaN;
+  const one = sheet.spanAtOneKpaMm ?? NaN;
+  expect(most(1000)).toBeCloseTo(one, 6);
+  // 8 kPa: half.
+  expect(most(8000)).toBeCloseTo(one / 2, 6);
+  // No snow: no more than 1.6 times.
+  expect(most(0)).toBeCloseTo(1.6 * one, 6);
+});

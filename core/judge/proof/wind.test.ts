@@ -1,0 +1,123 @@
+/** Wind, worked by hand. */
+import type { Assembly, Hung, MovingPart } from '../../build/assembly/types';
+import { demoGarden } from '../../garden/demo';
+import type { Cover } from '../../garden/garden';
+import { outline } from '../../plan';
+import type { Figure } from '../../base/figure';
+import type { Check, CheckSite } from './check';
+import { gustPa, windChecks } from './wind';
+
+const made = outline(demoGarden(), demoGarden().covers[0] as Cover);
+if (!made.ok) throw new Error('not built');
+const base = made.value;
+
+/** A cover 2 m long and 1 m wide, 500 mm high, that weighs nothing, held by so much. */
+const cover = (holdsN: number, moving: readonly MovingPart[] = []): Assembly => ({
+  ...base.assembly,
+  members: [],
+  panels: [],
+  under: [
+    { y: 0, z: 300 },
+    { y: 500, z: 800 },
+    { y: 1000, z: 300 },
+  ],
+  footing: {
+    on: 'wall',
+    stiff: true,
+    lengthMm: 2000,
+    widthMm: 1000,
+    holdDowns: [{ what: 'anchors', count: 1, eachN: holdsN, ask: 'anchors' }],
+  },
+  moving,
+});
+const lid = (more: Partial<Hung> = {}): MovingPart => ({
+  name: 'Lid',
+  memberTags: [],
+  sheetTags: [],
+  panelTags: [],
+  motion: 'hinged',
+  extraKg: 0,
+  people: 1,
+  hung: {
+    alongMm: 1000,
+    reachMm: 800,
+    pitchDeg: 0,
+    latches: { count: 1, eachN: 1 },
+    stays: { count: 1, eachN: 1 },
+    opener: undefined,
+    ...more,
+  },
+});
+/** Lift at the handle: half of a lid of 8 kg. */
+const lifts = [{ value: 4 } as Figure];
+const site = (gustMPerS: number): CheckSite => ({
+  rolls: base.rolls,
+  sheets: base.sheets,
+  snow: base.snow,
+  air: base.air,
+  site: base.site,
+  lifts,
+  gustMPerS,
+  exposure: 'normal',
+  outsideC: 2,
+});
+const check = (id: string, a: Assembly, gust: number): Check => {
+  const found = windChecks(a, site(gust)).find((c) => c.id === id);
+  if (!found) throw new Error(`no ${id}`);
+  return found;
+};
+
+test('pressure of a gust: .613 V² at 10 m, .7 of it near ordinary ground', () => {
+  // .613 x 30² = 551.7; x .7 = 386.19; x .85 = 468.945; x .57 = 314.469
+  expect(gustPa(30, 'normal')).toBeCloseTo(386.19, 6);
+  expect(gustPa(30, 'exposed')).toBeCloseTo(468.945, 6);
+  expect(gustPa(30, 'sheltered')).toBeCloseTo(314.469, 6);
+});
+
+describe('uplift of an arch half as high as wide in 30 m/s', () => {
+  // Middle half -.7 - .5, lee quarter -.5, windward quarter 1.4 x .5 pressing down, .18 from inside:
+  // .5 x 1.2 + .25 x .5 - .25 x .7 + .18 = .73. On 2 m2: 386.19 x .73 x 2 = 563.84 N; half more, 845.76 N.
+  test('its figure', () => {
+    expect(check('wind', cover(845), 30).figure?.value).toBeCloseTo(563.837, 2);
+  });
+  test('half more than the lift is wanted, no less', () => {
+    expect(check('wind', cover(846), 30).verdict).toBe('holds');
+    expect(check('wind', cover(845), 30).verdict).toBe('tight');
+    // Four fifths of it and less fail: 676.6 N.
+    expect(check('wind', cover(677), 30).verdict).toBe('tight');
+    expect(check('wind', cover(676), 30).verdict).toBe('fails');
+  });
+  test('weight counts with what holds it', () => {
+    const board = { ...base.assembly.members[0], lengthMm: 1000 } as Assembly['members'][number];
+    // A metre of 2x4: 38.1 x 88.9 mm at 450 kg/m3 is 1.524 kg, 14.95 N.
+    const heavy = { ...cover(845.76 - 14.9), members: [board] };
+    expect(check('wind', heavy, 30).verdict).toBe('holds');
+    expect(check('wind', cover(845.76 - 14.9), 30).verdict).toBe('tight');
+  });
+  test('as many anchors are offered as would do by themselves', () => {
+    // 1.5 x 563.84 - 100 = 745.8 N short at 100 N each: eight more.
+    expect(check('wind', cover(100), 30).tries[0]?.change).toEqual({ kind: 'answer', id: 'anchors', value: 9 });
+  });
+});
+
+describe('a lid of 1 x .8 m and 8 kg', () => {
+  // Shut in 20 m/s: 171.64 Pa x (.7 + .5 + .18) x .8 m2 x .4 m = 75.80 Nm about the hinge.
+  // Its weight, 78.45 N x .4 m = 31.38 Nm; a latch pulls at .8 m. Half more is wanted: 113.70 Nm.
+  const latched = (eachN: number, pitchDeg = 0): string =>
+    check('latch', cover(9999, [lid({ latches: { count: 1, eachN }, pitchDeg })]), 20).verdict;
+  test('latches that hold it shut', () => {
+    // (113.70 - 31.38) / .8 = 102.9 N.
+    expect([latched(102), latched(104)]).toEqual(['tight', 'holds']);
+    expect(check('latch', cover(9999, [lid({ latches: { count: 0, eachN: 450 } })]), 20).verdict).toBe('fails');
+  });
+  test('its own weight does not keep one shut that hangs', () => {
+    // 113.70 / .8 = 142.1 N.
+    expect([latched(141, 90), latched(143, 90)]).toEqual(['tight', 'holds']);
+  });
+  test('stays that hold it propped in a fresh wind', () => {
+    // 12 m/s: 61.79 Pa x 1.2 x .8 x .4 = 23.73 Nm; half more 35.59; less .7 x 31.38 = 13.63 Nm at .4 m: 34.1 N.
+    const propped = (eachN: number): string =>
+      check('stay', cover(9999, [lid({ stays: { count: 1, eachN } })]), 20).verdict;
+    expect([propped(33), propped(35)]).toEqual(['tight', 'holds']);
+  });
+});
