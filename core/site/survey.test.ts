@@ -48,3 +48,12 @@ test('an inside size that does not leave the wall is caught', () => {
   const s = survey({ ...bed, inside: { lengthMm: 2980, widthMm: 1124 } });
   expect(s.remarks.some((r) => r.text.join('').includes('Check the tape'))).toBe(true);
 });
+
+test('a frame that sits on a bed covers its longest sides; one that drops in goes by the inside', () => {
+  const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 0, yMm: 0 });
+  const odd = { ...bed, outside: { nearMm: 2400, farMm: 2412, leftMm: 1215, rightMm: 1200 } };
+  const s = survey(odd);
+  expect(s.frameOn).toEqual({ lengthMm: 2412, widthMm: 1215 });
+  // Square by its diagonals: inside less 6 mm all round.
+  expect(s.frameIn).toEqual({ lengthMm: 2400 - 76 - 12, widthMm: 1200 - 76 - 12 });
+});

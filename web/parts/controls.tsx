@@ -58,6 +58,26 @@ export const Field = styled.div`
   }
 `;
 
+interface RowProps {
+  readonly name: string;
+  /** Said after the field. */
+  readonly unit?: string;
+  readonly children: ReactNode;
+}
+
+/** One typed value in a panel: its name, its field, its unit. */
+export function Row({ name, unit, children }: RowProps): ReactNode {
+  return (
+    <Field>
+      <span className="name">{name}</span>
+      <span>
+        {children}
+        {unit !== undefined && ` ${unit}`}
+      </span>
+    </Field>
+  );
+}
+
 const Choices = styled(RadioGroup)`
   display: flex;
   border: 1px solid var(--hair);

@@ -1,5 +1,6 @@
 import type { BentHoop, Elastica } from '../hoop/types';
 import type { Flat, Vec3, View } from '../../base/geometry';
+import type { BuildSite } from '../../site/buildSite';
 import type { CoverMaterial, Section, StiffSheet } from '../../catalog/types';
 import type { Phrase } from '../../base/figure';
 import type { Point2 } from '../../base/geometry';
@@ -310,6 +311,8 @@ export interface HoldDown {
   readonly what: string;
   readonly count: number;
   readonly eachN: number;
+  /** The soil that it holds in, where it does. */
+  readonly soil?: BuildSite['bed']['soil'];
   /** The question that asks for their number, where one does. */
   readonly ask?: string;
 }

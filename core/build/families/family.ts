@@ -170,7 +170,7 @@ export function family<D extends Declared>(recipe: Recipe<D>): Family {
       const chosen = Object.fromEntries(declared.map(([id, a]) => [id, a.chosen(kept[id], site.catalog)]));
       const built = recipe.assemble(chosen as Chosen<D>, site);
       // Extra warmth goes into any cover, so it is put in once for all.
-      return built.ok ? possible(assembled(withExtra(built.value, kept['extra'] as Extra), site.catalog)) : built;
+      return built.ok ? possible(assembled(withExtra(built.value, kept['extra'] as Extra), site)) : built;
     },
   };
 }

@@ -14,6 +14,8 @@ import type {
   Step,
   Ventilation,
 } from '../assembly/types';
+import type { BuildSite } from '../../site/buildSite';
+import { SOIL_HOLDS } from '../../site/soil';
 import { hardwareOf, kindOf } from './index';
 import { countOfJoint } from './kind';
 
@@ -28,8 +30,11 @@ function whole(a: Pick<Assembly, 'blocks' | 'panels'>): readonly HardwareUse[] {
   return [...blocks, ...(windows > 0 ? [{ itemKey: 'old-window', count: windows, joint: 'One to a lid' }] : [])];
 }
 
+/** What strengths are read from, and the soil that things are driven into. */
+type Ground = Pick<BuildSite, 'catalog'> & { readonly bed: Pick<BuildSite['bed'], 'soil'> };
+
 /** What holds the cover down, kind by kind. */
-export function holdDownsOf(joints: readonly Joint[], catalog: Catalog): readonly HoldDown[] {
+export function holdDownsOf(joints: readonly Joint[], { catalog, bed }: Ground): readonly HoldDown[] {
   return joints.flatMap((j) => {
     const { holds, name } = kindOf(j.kind);
     const count = countOfJoint(j);
@@ -38,7 +43,8 @@ export function holdDownsOf(joints: readonly Joint[], catalog: Catalog): readonl
       {
         what: String(j.with?.['what'] ?? name[1]),
         count,
-        eachN: holdsN(catalog, holds.key) * holds.worth(j),
+        eachN: holdsN(catalog, holds.key) * holds.worth(j) * (holds.inSoil ? SOIL_HOLDS[bed.soil] : 1),
+        ...(holds.inSoil && { soil: bed.soil }),
         ...(j.ask !== undefined && { ask: j.ask }),
       },
     ];
@@ -97,15 +103,15 @@ function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
 }
 
 /** Works out of what a family says all that follows from it. */
-export function assembled(said: Said, catalog: Catalog): Assembly {
+export function assembled(said: Said, ground: Ground): Assembly {
   const { joints, openings } = said;
   return {
     ...said,
     hardware: [...hardwareOf(joints), ...whole(said)],
-    moving: openings.flatMap((o) => movingOf(o, said, catalog)),
+    moving: openings.flatMap((o) => movingOf(o, said, ground.catalog)),
     contacts: contactsOf(joints),
     ventilation: ventilationOf(openings),
-    footing: { ...said.footing, holdDowns: holdDownsOf(joints, catalog) },
+    footing: { ...said.footing, holdDowns: holdDownsOf(joints, ground) },
     steps: said.steps.map((s) => stepWith(s, joints)),
   };
 }

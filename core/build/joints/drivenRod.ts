@@ -8,6 +8,6 @@ export const drivenRod: Kind = {
   tools: ['level'],
   minutes: 4,
   symbol: 'point',
-  holds: holdsAs('rod'),
+  holds: { ...holdsAs('rod'), inSoil: true },
   caution: CAUTIONS.rods,
 };

@@ -8,7 +8,7 @@ const pushed = (key: string, one: string, many: string): Kind => ({
   tools: ['iron bar'],
   minutes: 0.3,
   symbol: 'point',
-  holds: { key, worth: () => 1 },
+  holds: { key, worth: () => 1, inSoil: true },
 });
 export const pipeInSoil = pushed('pipe-in-soil', 'pipe end in the soil', 'pipe ends in the soil');
 export const wireInSoil = pushed('wire-in-soil', 'wire leg in the soil', 'wire legs in the soil');
@@ -21,5 +21,5 @@ export const post: Kind = {
   tools: ['level'],
   minutes: 0,
   symbol: 'point',
-  holds: { key: 'post', worth: (j) => said(j, 'depthMm', 600) / 600 },
+  holds: { key: 'post', worth: (j) => said(j, 'depthMm', 600) / 600, inSoil: true },
 };

@@ -1,3 +1,4 @@
+import type { BuildSite } from '../../site/buildSite';
 import { SHIPPED, SHIPPED_ENTRIES, catalogFrom, section } from '../../catalog/catalog';
 import type { Joint, Member, Opening, Said } from '../assembly/types';
 import { at, build } from '../../testing/site';
@@ -34,6 +35,8 @@ test.each<[KindKey, number, Joint['with'], string]>([
   ['latch', 2, {}, '2 latch'],
   ['bag', 5, {}, '5 sandbag'],
 ])('%s, %d of them, %j: %s', (kind, count, more, expected) => expect(takes(some(kind, count, more))).toBe(expected));
+
+const LOAM = { catalog: SHIPPED, bed: { soil: 'loam' as const } };
 
 test('every kind takes things of the catalogue, and what holds down has its strength there', () => {
   for (const [key, kind] of Object.entries(KINDS)) {
@@ -123,20 +126,24 @@ const made: Said = {
 };
 
 test('what holds the cover down is counted of the joints that do, by the strengths of the catalogue in hand', () => {
-  const holds = assembled(made, SHIPPED).footing.holdDowns.filter((h) => h.what !== KINDS.latch.name[1]);
+  const holds = assembled(made, LOAM).footing.holdDowns.filter((h) => h.what !== KINDS.latch.name[1]);
   // Posts of 900 mm hold 900/600 of 900 N; straps that only hold a hoop in its lid hold nothing down.
   expect(holds).toContainEqual({ what: 'wall straps', count: 3, eachN: 300 });
-  expect(holds).toContainEqual({ what: 'posts in the ground', count: 2, eachN: 1350 });
+  expect(holds).toContainEqual({ what: 'posts in the ground', count: 2, eachN: 1350, soil: 'loam' });
   expect(holds.filter((h) => h.what.includes('strap'))).toHaveLength(1);
   const strong = catalogFrom({
     ...SHIPPED_ENTRIES,
     joint: new Map([...SHIPPED.joint].map(([key, s]) => [key, { ...s, holdsN: 2 * s.holdsN }])),
   });
-  expect(assembled(made, strong).footing.holdDowns).toContainEqual({ what: 'wall straps', count: 3, eachN: 600 });
+  expect(assembled(made, { ...LOAM, catalog: strong }).footing.holdDowns).toContainEqual({
+    what: 'wall straps',
+    count: 3,
+    eachN: 600,
+  });
 });
 
 test('a lid hangs by its own latches and stays, not by those of another', () => {
-  const [part] = assembled(made, SHIPPED).moving;
+  const [part] = assembled(made, LOAM).moving;
   expect(part).toMatchObject({
     name: 'Lid',
     memberTags: ['A1'],
@@ -145,21 +152,36 @@ test('a lid hangs by its own latches and stays, not by those of another', () => 
 });
 
 test('a bare edge is a contact; air leaves by the lid, by itself only where something opens it', () => {
-  const a = assembled(made, SHIPPED);
+  const a = assembled(made, LOAM);
   expect(a.contacts).toEqual([{ what: 'pipe end', guarded: false }]);
   expect(a.ventilation).toEqual({ by: 'lid', screened: true });
   const hung = { alongMm: 1000, reachMm: 500, pitchDeg: 0, opener: { armMm: 300, liftsKg: 7, behindScreen: false } };
   const alone: Opening = { ...lid, lift: { motion: 'hinged', extraKg: 0, people: 1, hung } };
-  expect(assembled({ ...made, openings: [alone] }, SHIPPED).ventilation.by).toBe('opener');
-  expect(assembled({ ...made, openings: [lid, { ...lid, by: 'vent' }] }, SHIPPED).ventilation.by).toBe('vent');
-  expect(assembled({ ...made, openings: [] }, SHIPPED).ventilation.by).toBe('none');
+  expect(assembled({ ...made, openings: [alone] }, LOAM).ventilation.by).toBe('opener');
+  expect(assembled({ ...made, openings: [lid, { ...lid, by: 'vent' }] }, LOAM).ventilation.by).toBe('vent');
+  expect(assembled({ ...made, openings: [] }, LOAM).ventilation.by).toBe('none');
 });
 
 test('a step takes what its joints take, with their tools and minutes', () => {
-  const [step] = assembled(made, SHIPPED).steps;
+  const [step] = assembled(made, LOAM).steps;
   expect(step?.takes.map((t) => `${t.count} ${t.itemKey}`)).toEqual(['2 latch', '3 strap', '6 screw-1']);
   expect(new Set(step?.tools).size).toBe(step?.tools.length);
   expect(step?.tools).toEqual(expect.arrayContaining(['driver', 'square', 'drill, 3/32 bit']));
   // 10, two latches, and three straps of 1.2.
   expect(step?.minutes).toBeCloseTo(10 + 2 * KINDS.latch.minutes + 3.6, 9);
+});
+
+test('what holds in the soil holds by the soil; what holds on the wall or by its weight does not', () => {
+  const bed = (soil: 'soft' | 'loam' | 'clay' | 'stony'): BuildSite => {
+    const s = at(96, 48);
+    return { ...s, bed: { ...s.bed, soil } };
+  };
+  const holds = (soil: Parameters<typeof bed>[0], family: string) =>
+    Object.fromEntries(build(family, bed(soil)).footing.holdDowns.map((h) => [h.what, h.eachN]));
+  // A rod holds 60 N in loam: half in soft mix, a fifth more in clay, a fifth less among stones.
+  expect(
+    (['soft', 'loam', 'clay', 'stony'] as const).map((s) => holds(s, 'staked-tunnel')['pipes over driven rods']),
+  ).toEqual([30, 60, 72, 48]);
+  expect(holds('soft', 'staked-tunnel')['weights on the skirts']).toBe(49);
+  expect(holds('soft', 'a-frame')).toEqual(holds('clay', 'a-frame'));
 });

@@ -19,8 +19,8 @@ export interface Kind {
   readonly symbol: 'point' | 'line' | 'none';
   /** What it keeps the film from, and whether it does. */
   readonly guards?: (joint: Joint) => Contact;
-  /** Its entry in the table of strengths, and how many of those figures one is worth, where it holds the cover down. */
-  readonly holds?: { readonly key: string; readonly worth: (joint: Joint) => number };
+  /** Its entry in the table of strengths, how many of those figures one is worth, and whether the soil is what holds. */
+  readonly holds?: { readonly key: string; readonly worth: (joint: Joint) => number; readonly inSoil?: true };
   readonly caution?: string;
 }
 

@@ -27,5 +27,5 @@ export const anchor: Kind = {
   tools: ['iron bar', 'pliers'],
   minutes: 10,
   symbol: 'point',
-  holds: holdsAs('anchor'),
+  holds: { ...holdsAs('anchor'), inSoil: true },
 };

@@ -25,6 +25,7 @@ test('a cover saves a crop from as many degrees as it helps, and a second layer 
 const place: NoonPlace = {
   latitudeDeg: 44.1,
   longitudeDeg: -72.6,
+  elevationM: 0,
   date: '2027-03-01',
   outsideC: 2,
   windMPerS: 1,

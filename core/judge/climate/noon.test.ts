@@ -14,6 +14,7 @@ test.each(known.days)('noon sun at $lat on $date', (day) => {
 const place: NoonPlace = {
   latitudeDeg: 44.1,
   longitudeDeg: -72.6,
+  elevationM: 0,
   date: '2027-03-01',
   outsideC: 2,
   windMPerS: 1,
@@ -50,4 +51,17 @@ test('fabric lets the warmth through', () => {
 
 test('no sun, no rise', () => {
   expect(noonAir(enclosure, { ...place, latitudeDeg: 80, date: '2026-12-21' }).riseShutC).toBe(0);
+});
+
+test('the higher the garden, the thinner the air over it and the stronger its sun', () => {
+  // 45 degrees north at midwinter and midsummer; at 1000 m the beam is (1 - .14) of what air leaves and .14 of all.
+  for (const date of ['2027-12-21', '2027-06-21']) {
+    const [low, high] = [0, 1000].map((m) => noonSun(45, 0, date, m));
+    if (!low || !high) throw new Error('no sun');
+    const whole = 1.1 * 1353 * Math.sin((low.altitudeDeg * Math.PI) / 180);
+    expect(high.levelWPerM2).toBeCloseTo(0.86 * low.levelWPerM2 + 0.14 * whole, 6);
+    expect(high.levelWPerM2).toBeGreaterThan(low.levelWPerM2);
+  }
+  // What lies below the sea is reckoned as at the sea.
+  expect(noonSun(45, 0, '2027-06-21', -300)).toEqual(noonSun(45, 0, '2027-06-21', 0));
 });

@@ -6,6 +6,7 @@ import { type Figure, amount } from '../../base/figure';
 export interface NoonPlace {
   readonly latitudeDeg: number;
   readonly longitudeDeg: number;
+  readonly elevationM: number;
   /** Date as year-month-day. */
   readonly date: string;
   readonly outsideC: number;
@@ -42,27 +43,29 @@ function airChanges(kind: string): number {
 
 /**
  * Sun on level ground under a clear sky at solar noon, W/m2.
- * Beam 1353 x 0.7^(AM^0.678) (A. B. and M. P. Meinel, Applied Solar Energy, 1976), air mass after Kasten and Young (1989),
- * a tenth more from the sky. Sun height from the astronomical almanac series in the sun library.
+ * Beam 1353 ((1 - 0.14 h) 0.7^(AM^0.678) + 0.14 h) at h km above the sea (A. B. and M. P. Meinel, Applied Solar Energy, 1976),
+ * air mass after Kasten and Young (1989), a tenth more from the sky. Sun height from the astronomical almanac series in the sun library.
  */
 export function noonSun(
   latitudeDeg: number,
   longitudeDeg: number,
   date: string,
+  elevationM = 0,
 ): { readonly altitudeDeg: number; readonly levelWPerM2: number } {
   const noon = getTimes(new Date(`${date}T12:00:00Z`), latitudeDeg, longitudeDeg).solarNoon;
   const altitudeDeg = getPosition(noon, latitudeDeg, longitudeDeg).altitude;
   const altitude = (altitudeDeg * Math.PI) / 180;
   if (altitudeDeg <= 0) return { altitudeDeg, levelWPerM2: 0 };
   const airMass = 1 / (Math.sin(altitude) + 0.50572 * (altitudeDeg + 6.07995) ** -1.6364);
-  const beam = 1353 * 0.7 ** (airMass ** 0.678);
+  const thin = (0.14 * Math.min(3000, Math.max(0, elevationM))) / 1000;
+  const beam = 1353 * ((1 - thin) * 0.7 ** (airMass ** 0.678) + thin);
   return { altitudeDeg, levelWPerM2: 1.1 * beam * Math.sin(altitude) };
 }
 
 /** Steady balance of the covered bed at clear noon: the rise when shut, and the pair of vents that keeps a chosen rise. */
 export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
   const cover = e.cover;
-  const { altitudeDeg, levelWPerM2 } = noonSun(place.latitudeDeg, place.longitudeDeg, place.date);
+  const { altitudeDeg, levelWPerM2 } = noonSun(place.latitudeDeg, place.longitudeDeg, place.date, place.elevationM);
   const { inner } = e;
   const light = cover.light * (inner?.light ?? 1);
   const gainW = levelWPerM2 * light * e.floorM2 * WARMS_AIR;
@@ -96,6 +99,7 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
         terms: [
           { name: 'sun on level ground, W/m²', ...amount(levelWPerM2, 'plain') },
           { name: 'height of the sun', ...amount(altitudeDeg, 'angle') },
+          { name: 'above the sea, m', ...amount(place.elevationM, 'plain') },
           { name: 'light let through', ...amount(light, 'ratio') },
           { name: 'floor', ...amount(e.floorM2, 'area') },
           { name: 'cover', ...amount(e.coverM2, 'area') },

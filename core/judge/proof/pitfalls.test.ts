@@ -117,6 +117,17 @@ test.each<[id: string, family: string, suffers: Try, well: Try]>([
   expect(verdict(look(family, well), id)).toBe('holds');
 });
 
+test('bees are let in to what needs them, and only to that', () => {
+  const under = (crop: string, more: object = {}) =>
+    look('staked-tunnel', { answers: { crop, ...more } })
+      .checks.find((c) => c.id === 'insects')
+      ?.text.join('');
+  expect(under('broad-bean')).toContain('bees must reach it');
+  expect(under('broad-bean', { cover: 'net' })).toContain('take it off');
+  expect(under('spinach')).toBeUndefined();
+  expect(under('bush-bean')).toBeUndefined();
+});
+
 test('mends of pitfalls are pressed, and the pitfall is gone', () => {
   for (const [id, family, suffers] of [
     ['wear', 'lift-off-cover', { answers: { edge: 'bare' } }],

@@ -5,6 +5,7 @@
 import { boardCorners } from '../../build/assembly/solids';
 import type { Vec3 } from '../../base/geometry';
 import { soilZ } from '../../build/assembly/crop';
+import { crop } from '../../site/crops';
 import type { Assembly, Contact } from '../../build/assembly/types';
 import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import { thicknessMm } from '../../catalog/sections';
@@ -29,6 +30,7 @@ const LEAF: Readonly<Record<string, Check['leaf']>> = {
   cooks: 'air',
   animals: 'air',
   'screen and arm': 'air',
+  insects: 'air',
 };
 
 function said(id: string, verdict: Verdict, text: Phrase, tries: Check['tries'] = []): Check {
@@ -287,6 +289,16 @@ const animals: Pitfall = ({ ventilation }, { air, outsideC }) =>
       )
     : undefined;
 
+/** A crop that bees must reach, under a cover that keeps them out. */
+const pollination: Pitfall = ({ crop: row, enclosure, ventilation }) => {
+  const c = crop(row.cropKey);
+  if (c.insects !== 'yes' || enclosure.cover.kind === 'mesh') return undefined;
+  const netted = enclosure.cover.kind === 'net' || ventilation.screened;
+  return said('insects', 'tight', [
+    `When ${c.name} flowers, bees must reach it: ${netted ? 'the net keeps them out, so take it off then' : 'open the cover each day from then on, or take it off'}.`,
+  ]);
+};
+
 const noWayIn: Pitfall = ({ openings }) =>
   openings.every((o) => o.reachedFrom === 'none')
     ? said(
@@ -367,6 +379,7 @@ const ALL: readonly Pitfall[] = [
   cooks,
   animals,
   noWayIn,
+  pollination,
   screenArm,
   sits,
   tooLargeSheet,

@@ -4,6 +4,7 @@ import type { Assembly, Fastening, MovingPart } from '../../build/assembly/types
 import { panelAreaM2 } from '../../build/assembly/pieces';
 import { massKg } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
+import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
 import { type Check, type CheckSite, verdictOf } from './check';
 import { GRAVITY } from './snow';
 
@@ -63,13 +64,13 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
       { name: 'area', ...amount(areaM2, 'area') },
       { name: 'weight of the cover', ...amount(weight, 'force') },
       ...a.footing.holdDowns.map((h) => ({
-        name: `${h.what}, ${h.count} of them`,
+        name: `${h.what}, ${h.count} of them${h.soil === undefined ? '' : `, ${SOIL_HOLDS[h.soil]} of what they hold in loam`}`,
         ...amount(h.count * h.eachN, 'force'),
       })),
       { name: 'safety', ...amount(SAFETY, 'ratio') },
     ],
     source: 'ASCE/SEI 7, arched roofs springing from the ground, with inside pressure of a shut cover.',
-    assumes: LEFT_OUT,
+    assumes: a.footing.holdDowns.some((h) => h.soil) ? [...LEFT_OUT, SOIL_SOURCE] : LEFT_OUT,
   };
   return {
     id: 'wind',

@@ -52,15 +52,20 @@ export interface Seam {
   readonly lengthMm: number;
 }
 
-/** What holds a seam: tape on both faces of film, three runs of thread in fabric. */
+/** Thread that a row of stitches takes, for each length of it. */
+const STITCHES = 1.5;
+/** Rows of stitches, one near each edge of the lap. */
+export const SEAM_ROWS = 2;
+
+/** What holds a seam: tape on both faces of film, rows of stitches in fabric. */
 export function seamHardware(seams: readonly Seam[]): readonly HardwareUse[] {
   return seams.map((s) => {
     const film = s.cover.kind === 'film';
     const metres = s.lengthMm / 1000;
     return {
       itemKey: film ? 'seam-tape' : 'thread',
-      count: Math.ceil(metres * (film ? 2 : 3)),
-      joint: film ? `Both faces of the seam in ${s.tag}` : `Seam in ${s.tag}`,
+      count: Math.ceil(metres * (film ? 2 : SEAM_ROWS * STITCHES)),
+      joint: film ? `Both faces of the seam in ${s.tag}` : `${SEAM_ROWS} rows of stitches in the seam of ${s.tag}`,
     };
   });
 }

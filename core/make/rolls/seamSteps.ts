@@ -1,5 +1,5 @@
 import type { Step } from '../../build/assembly/types';
-import type { Seam } from './rolls';
+import { SEAM_ROWS, type Seam } from './rolls';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../../build/joints/cautions';
 import { step } from '../../build/guide/step';
@@ -23,7 +23,9 @@ function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
       ],
       film
         ? ['Wipe the lap dry and clean, press tape over the edge, turn the sheet and tape the other edge.']
-        : ['Pin the lap outside the seam and sew it with two rows, one near each edge; then take the pins out.'],
+        : [
+            `Pin the lap outside the seam and sew it with ${SEAM_ROWS} rows, one near each edge; then take the pins out.`,
+          ],
       ['Put the seam where rain runs over the upper lap and off, never into it.'],
     ],
     checks: [['The joined sheet measures what the list says'], ['No pin or loose edge left in it']],

@@ -14,9 +14,9 @@ import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
-import { Button, Choice, Field } from '../../parts/controls';
+import { Button, Choice, Row } from '../../parts/controls';
 import { Said } from '../../parts/Said';
-import { TypedField } from '../../parts/TypedField';
+import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 import { BedDrawing } from './BedDrawing';
 
@@ -160,25 +160,48 @@ export function BedPlace(): ReactNode {
             </Remarks>
           )}
           <section aria-label="The bed">
-            <Field>
-              <span className="name">Name</span>
-              <span>
-                <TypedField
-                  label="Name of the bed"
-                  shown={bed.name}
-                  boxed
-                  take={(text) => set('the name', { ...bed, name: text.trim() })}
-                />
-              </span>
-            </Field>
+            <Row name="Name">
+              <TypedField
+                label="Name of the bed"
+                shown={bed.name}
+                boxed
+                take={(text) => set('the name', { ...bed, name: text.trim() })}
+              />
+            </Row>
+            <Row name="Faces along" unit="° from north">
+              <NumberField
+                label="Bearing from the left end to the right end, degrees"
+                value={bed.bearingDeg}
+                decimals={0}
+                min={0}
+                max={360}
+                onSet={(x) => set('the bearing', { ...bed, bearingDeg: x })}
+              />
+            </Row>
+            <Row name="On the plot">
+              <LengthField
+                label="Near left corner, to the east"
+                valueMm={bed.at.xMm}
+                boxed
+                onSet={(xMm) => set('where it is', { ...bed, at: { ...bed.at, xMm } })}
+              />{' '}
+              east,{' '}
+              <LengthField
+                label="Near left corner, to the north"
+                valueMm={bed.at.yMm}
+                boxed
+                onSet={(yMm) => set('where it is', { ...bed, at: { ...bed.at, yMm } })}
+              />{' '}
+              north
+            </Row>
             <Choice
               label="Soil"
               value={bed.soil}
               options={[
-                { value: 'soft', label: 'Soft mix', why: 'Rods go in by hand and hold little.' },
+                { value: 'soft', label: 'Soft mix', why: 'Rods go in by hand and hold half of what they do in loam.' },
                 { value: 'loam', label: 'Loam', why: 'Holds a rod well.' },
-                { value: 'clay', label: 'Clay', why: 'Holds best; drive when damp.' },
-                { value: 'stony', label: 'Stony', why: 'Rods wander: try before you buy.' },
+                { value: 'clay', label: 'Clay', why: 'Holds best, a fifth more than loam; drive when damp.' },
+                { value: 'stony', label: 'Stony', why: 'Rods wander and hold a fifth less: try before you buy.' },
               ]}
               onChange={(soil) => set('soil', { ...bed, soil: soil as Bed['soil'] })}
             />

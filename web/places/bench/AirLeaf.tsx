@@ -8,7 +8,7 @@ import { useEdit, useUnits } from '../../app/hooks';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { useSize } from '../../drawing/useSize';
-import { Field } from '../../parts/controls';
+import { Row } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { Why } from '../../parts/Why';
 
@@ -171,52 +171,41 @@ export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNo
   return (
     <section aria-label="The noon asked of it">
       <h2>The noon asked of it</h2>
-      <Field>
-        <span className="name">Date</span>
-        <span>
-          <TypedField
-            label="Date of the noon, as year-month-day"
-            shown={noon.date}
-            boxed
-            take={(text) =>
-              /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && set((n) => void (n.date = text.trim())).ok
-                ? ok(text)
-                : {
-                    ok: false,
-                    faults: [{ field: 'date', message: 'Write it as year-month-day, for example 2027-03-01.' }],
-                  }
-            }
-          />
-        </span>
-      </Field>
-      <Field>
-        <span className="name">Outside</span>
-        <span>
-          <NumberField
-            label="Outside temperature"
-            value={shown(noon.outsideC)}
-            decimals={0}
-            min={Math.round(shown(-40))}
-            max={Math.round(shown(50))}
-            onSet={(x) => set((n) => void (n.outsideC = read(x)))}
-          />{' '}
-          °{temperature}
-        </span>
-      </Field>
-      <Field>
-        <span className="name">Rise allowed</span>
-        <span>
-          <NumberField
-            label="Rise allowed over outside"
-            value={noon.allowedRiseC * step}
-            decimals={0}
-            min={1}
-            max={40 * step}
-            onSet={(x) => set((n) => void (n.allowedRiseC = x / step))}
-          />{' '}
-          °{temperature}
-        </span>
-      </Field>
+      <Row name="Date">
+        <TypedField
+          label="Date of the noon, as year-month-day"
+          shown={noon.date}
+          boxed
+          take={(text) =>
+            /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && set((n) => void (n.date = text.trim())).ok
+              ? ok(text)
+              : {
+                  ok: false,
+                  faults: [{ field: 'date', message: 'Write it as year-month-day, for example 2027-03-01.' }],
+                }
+          }
+        />
+      </Row>
+      <Row name="Outside" unit={`°${temperature}`}>
+        <NumberField
+          label="Outside temperature"
+          value={shown(noon.outsideC)}
+          decimals={0}
+          min={Math.round(shown(-40))}
+          max={Math.round(shown(50))}
+          onSet={(x) => set((n) => void (n.outsideC = read(x)))}
+        />
+      </Row>
+      <Row name="Rise allowed" unit={`°${temperature}`}>
+        <NumberField
+          label="Rise allowed over outside"
+          value={noon.allowedRiseC * step}
+          decimals={0}
+          min={1}
+          max={40 * step}
+          onSet={(x) => set((n) => void (n.allowedRiseC = x / step))}
+        />
+      </Row>
     </section>
   );
 }

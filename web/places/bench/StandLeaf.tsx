@@ -14,7 +14,7 @@ import { useEdit, useUnits } from '../../app/hooks';
 import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { useSize } from '../../drawing/useSize';
-import { Choice, Field } from '../../parts/controls';
+import { Choice, Row } from '../../parts/controls';
 import { Figures } from '../../parts/Figures';
 import { LengthField, NumberField } from '../../parts/TypedField';
 
@@ -248,17 +248,14 @@ export function StandPanel({ outline: o }: { readonly outline: Outline }): React
       />
       {snow.by === 'depth' ? (
         <>
-          <Field>
-            <span className="name">Depth</span>
-            <span>
-              <LengthField
-                label="Depth of snow"
-                valueMm={snow.depthMm}
-                boxed
-                onSet={(mm) => set((site) => void (site.snow.by === 'depth' && (site.snow.depthMm = mm)))}
-              />
-            </span>
-          </Field>
+          <Row name="Depth">
+            <LengthField
+              label="Depth of snow"
+              valueMm={snow.depthMm}
+              boxed
+              onSet={(mm) => set((site) => void (site.snow.by === 'depth' && (site.snow.depthMm = mm)))}
+            />
+          </Row>
           <Choice
             label="Kind"
             value={snow.kind}
@@ -283,20 +280,16 @@ export function StandPanel({ outline: o }: { readonly outline: Outline }): React
           />
         </>
       ) : (
-        <Field>
-          <span className="name">On the ground</span>
-          <span>
-            <NumberField
-              label="Ground snow load in kilopascals"
-              value={snow.groundPa / 1000}
-              decimals={2}
-              min={0}
-              max={20}
-              onSet={(kPa) => set((site) => void (site.snow = { by: 'ground', groundPa: kPa * 1000 }))}
-            />{' '}
-            kPa
-          </span>
-        </Field>
+        <Row name="On the ground" unit="kPa">
+          <NumberField
+            label="Ground snow load in kilopascals"
+            value={snow.groundPa / 1000}
+            decimals={2}
+            min={0}
+            max={20}
+            onSet={(kPa) => set((site) => void (site.snow = { by: 'ground', groundPa: kPa * 1000 }))}
+          />
+        </Row>
       )}
       <Choice
         label="Wind here"

@@ -18,7 +18,7 @@ import { useCurrent } from '../../app/current';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
 import { Shape } from '../../drawing/Shapes';
-import { Button, Field, Select } from '../../parts/controls';
+import { Button, Field, Row, Select } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
@@ -202,39 +202,31 @@ export function Choose(): ReactNode {
                 <Said phrase={['Grows ', amount(crop(cropKey).heightMm, 'length'), ' high.']} />
               </span>
             </Field>
-            <Field>
-              <span className="name">Budget</span>
-              <span>
-                <NumberField
-                  label="Budget; nothing means any"
-                  value={budget}
-                  decimals={0}
-                  min={0}
-                  max={100000}
-                  onSet={(x) => {
-                    setBudget(x);
-                    return ok(x);
-                  }}
-                />{' '}
-                {budget === 0 ? 'any' : garden.units.currency}
-              </span>
-            </Field>
-            <Field>
-              <span className="name">No higher than</span>
-              <span>
-                <LengthField
-                  label="No higher than; nothing means any height"
-                  valueMm={lowest}
-                  boxed
-                  onSet={(mm) => {
-                    if (mm < 0) return fail('height', 'A height is not less than nothing; nothing means any.');
-                    setLowest(mm);
-                    return ok(mm);
-                  }}
-                />{' '}
-                {lowest === 0 && 'any'}
-              </span>
-            </Field>
+            <Row name="Budget" unit={`{budget === 0 ? 'any' : garden.units.currency}`}>
+              <NumberField
+                label="Budget; nothing means any"
+                value={budget}
+                decimals={0}
+                min={0}
+                max={100000}
+                onSet={(x) => {
+                  setBudget(x);
+                  return ok(x);
+                }}
+              />
+            </Row>
+            <Row name="No higher than" unit={`{lowest === 0 && 'any'}`}>
+              <LengthField
+                label="No higher than; nothing means any height"
+                valueMm={lowest}
+                boxed
+                onSet={(mm) => {
+                  if (mm < 0) return fail('height', 'A height is not less than nothing; nothing means any.');
+                  setLowest(mm);
+                  return ok(mm);
+                }}
+              />
+            </Row>
           </section>
           <section aria-label="Any two figures against each other">
             <h2>Two figures against each other</h2>

@@ -10,7 +10,7 @@ import { MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
-import { Button, Choice, Field } from '../../parts/controls';
+import { Button, Choice, Row } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 import { PlotMap } from './PlotMap';
@@ -146,70 +146,62 @@ function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
   return (
     <section aria-label="The place">
       <h2>The place</h2>
-      <Field>
-        <span className="name">Garden</span>
-        <span>
-          <TypedField
-            label="Name of the garden"
-            shown={garden.name}
-            boxed
-            take={(text) => change('Name the garden', (g) => void (g.name = text.trim()))}
-          />
-        </span>
-      </Field>
-      <Field>
-        <span className="name">Latitude</span>
-        <span>
-          <NumberField
-            label="Latitude, degrees north"
-            value={site.latitudeDeg}
-            decimals={1}
-            min={-89}
-            max={89}
-            onSet={(x) => change('Set the latitude', (g) => void (g.site.latitudeDeg = x))}
-          />{' '}
-          ° N
-        </span>
-      </Field>
-      <Field>
-        <span className="name">Longitude</span>
-        <span>
-          <NumberField
-            label="Longitude, degrees east"
-            value={site.longitudeDeg}
-            decimals={1}
-            min={-180}
-            max={180}
-            onSet={(x) => change('Set the longitude', (g) => void (g.site.longitudeDeg = x))}
-          />{' '}
-          ° E
-        </span>
-      </Field>
-      <Field>
-        <span className="name">Worst gust</span>
-        <span>
-          <NumberField
-            label={`Worst gust, ${gust.name}`}
-            value={site.gustMPerS * gust.per}
-            decimals={0}
-            min={0}
-            max={Math.floor(90 * gust.per)}
-            onSet={(x) => change('Set the gust', (g) => void (g.site.gustMPerS = x / gust.per))}
-          />{' '}
-          {gust.unit}
-        </span>
-      </Field>
-      <Field>
-        <span className="name">Money</span>
-        <span>
-          <TypedField
-            label="Currency, a three-letter code"
-            shown={units.currency}
-            boxed
-            take={(text) => change('Set the currency', (g) => void (g.units.currency = text.trim().toUpperCase()))}
-          />
-        </span>
-      </Field>
+      <Row name="Garden">
+        <TypedField
+          label="Name of the garden"
+          shown={garden.name}
+          boxed
+          take={(text) => change('Name the garden', (g) => void (g.name = text.trim()))}
+        />
+      </Row>
+      <Row name="Latitude" unit="° N">
+        <NumberField
+          label="Latitude, degrees north"
+          value={site.latitudeDeg}
+          decimals={1}
+          min={-89}
+          max={89}
+          onSet={(x) => change('Set the latitude', (g) => void (g.site.latitudeDeg = x))}
+        />
+      </Row>
+      <Row name="Longitude" unit="° E">
+        <NumberField
+          label="Longitude, degrees east"
+          value={site.longitudeDeg}
+          decimals={1}
+          min={-180}
+          max={180}
+          onSet={(x) => change('Set the longitude', (g) => void (g.site.longitudeDeg = x))}
+        />
+      </Row>
+      <Row name="Height" unit="m above the sea">
+        <NumberField
+          label="Height above the sea, metres"
+          value={site.elevationM}
+          decimals={0}
+          min={-430}
+          max={6000}
+          onSet={(x) => change('Set the height', (g) => void (g.site.elevationM = x))}
+        />
+      </Row>
+      <Row name="Worst gust" unit={gust.unit}>
+        <NumberField
+          label={`Worst gust, ${gust.name}`}
+          value={site.gustMPerS * gust.per}
+          decimals={0}
+          min={0}
+          max={Math.floor(90 * gust.per)}
+          onSet={(x) => change('Set the gust', (g) => void (g.site.gustMPerS = x / gust.per))}
+        />
+      </Row>
+      <Row name="Money">
+        <TypedField
+          label="Currency, a three-letter code"
+          shown={units.currency}
+          boxed
+          take={(text) => change('Set the currency', (g) => void (g.units.currency = text.trim().toUpperCase()))}
+        />
+      </Row>
       <Choice
         label="Degrees"
         value={units.temperature}
