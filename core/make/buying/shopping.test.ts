@@ -1,5 +1,8 @@
 import { SHIPPED } from '../../catalog/catalog';
 import type { HardwareUse } from '../../build/assembly/types';
+import { coverMaterial, section } from '../../catalog/catalog';
+import type { SectionCuts } from '../cutting/bars';
+import type { RollPlan } from '../rolls/rolls';
 import { shoppingList } from './shopping';
 
 const use = (itemKey: string, count: number): HardwareUse => ({ itemKey, count, joint: `joint of ${count}` });
@@ -47,4 +50,42 @@ test('everything in the catalogue can be bought, and sits in an aisle', () => {
   expect(lines.map((l) => l.key).sort()).toEqual([...SHIPPED.item.keys()].sort());
   const aisles = lines.map((l) => l.aisle);
   expect(aisles).toEqual([...aisles].sort((a, b) => aisles.indexOf(a) - aisles.indexOf(b)));
+});
+
+test('of a bar and of a roll only what goes into the cover is used, the whole is paid', () => {
+  const two = section(SHIPPED, '2x4');
+  const piece = (lengthMm: number) => ({ tag: 'A1', part: 'Rail', lengthMm });
+  const bar = (...lengths: readonly number[]) => ({
+    lengthMm: 2438.4,
+    price: 4,
+    fromShelf: false,
+    pieces: lengths.map(piece),
+  });
+  const cuts = [{ section: two, bars: [bar(1000, 500), bar(2438.4), { ...bar(900), fromShelf: true }] }];
+  const uv = coverMaterial(SHIPPED, 'film-uv');
+  const roll = uv.rolls[0];
+  if (!roll) throw new Error('no roll');
+  const rolls = {
+    rolls: [{ cover: uv, roll, fromShelf: false, usedShare: 0.25, placed: [] }],
+    seams: [],
+    tooWide: [],
+  } as unknown as RollPlan;
+  const made = shoppingList(
+    [],
+    cuts as unknown as SectionCuts[],
+    rolls,
+    { sheets: [], tooLarge: [] },
+    {},
+    {},
+    SHIPPED,
+    'USD',
+  );
+  // Two bars bought at 4, one of the shelf for nothing; 1500 and 2438.4 of 4876.8 mm are used: 8 x .8076.
+  expect(made.lines[0]).toMatchObject({ key: '2x4 2438', need: 2, packs: 2, paid: 8, used: 6.46 });
+  expect(made.lines.find((l) => l.unit === 'roll')).toMatchObject({
+    packs: 1,
+    paid: roll.price,
+    used: roll.price / 4,
+  });
+  expect(made.used).toBeCloseTo(6.46 + roll.price / 4, 9);
 });

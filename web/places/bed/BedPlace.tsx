@@ -168,7 +168,7 @@ export function BedPlace(): ReactNode {
                 take={(text) => set('the name', { ...bed, name: text.trim() })}
               />
             </Row>
-            <Row name="Faces along" unit="° from north">
+            <Row name="Long side" unit="° from north">
               <NumberField
                 label="Bearing from the left end to the right end, degrees"
                 value={bed.bearingDeg}

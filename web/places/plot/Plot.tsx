@@ -143,6 +143,7 @@ function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
   const gust = metric
     ? { unit: 'm/s', name: 'metres a second', per: 1 }
     : { unit: 'mph', name: 'miles an hour', per: 2.23694 };
+  const high = metric ? { unit: 'm', name: 'metres', per: 1 } : { unit: 'ft', name: 'feet', per: 3.28084 };
   return (
     <section aria-label="The place">
       <h2>The place</h2>
@@ -174,14 +175,14 @@ function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           onSet={(x) => change('Set the longitude', (g) => void (g.site.longitudeDeg = x))}
         />
       </Row>
-      <Row name="Height" unit="m above the sea">
+      <Row name="Height" unit={`${high.unit} above the sea`}>
         <NumberField
-          label="Height above the sea, metres"
-          value={site.elevationM}
+          label={`Height above the sea, ${high.name}`}
+          value={site.elevationM * high.per}
           decimals={0}
-          min={-430}
-          max={6000}
-          onSet={(x) => change('Set the height', (g) => void (g.site.elevationM = x))}
+          min={Math.ceil(-430 * high.per)}
+          max={Math.floor(6000 * high.per)}
+          onSet={(x) => change('Set the height', (g) => void (g.site.elevationM = x / high.per))}
         />
       </Row>
       <Row name="Worst gust" unit={gust.unit}>
