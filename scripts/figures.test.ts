@@ -1,0 +1,47 @@
+/** docs/figures.md names every figure that opens to its working. */
+import { readFileSync } from 'node:fs';
+import type { Figure } from '../core/base/figure';
+import { demoGarden, everyKind } from '../core/garden/demo';
+import type { Cover } from '../core/garden/garden';
+import { hoopFigures } from '../core/judge/proof/hoopFigures';
+import { evaluate } from '../core/evaluate';
+
+const text = readFileSync('docs/figures.md', 'utf8');
+const named = new Set([...text.matchAll(/^\| ([^|]+?)\s+\|/gm)].map((m) => m[1]));
+
+/** As the table writes it: a crop or a part of the cover by an ellipsis. */
+const written = (label: string): string =>
+  label
+    .replace(/^.*(?= lives down to$)/, '…')
+    .replace(/^[^:]+(?=: (lift at the handle|weight (carried|rolled))$)/, '…');
+
+function all(): readonly Figure[] {
+  const kinds = everyKind();
+  return [...kinds.covers, ...demoGarden().covers].flatMap((c): readonly Figure[] => {
+    const found = evaluate(kinds, c as Cover);
+    if (!found.ok) return [];
+    const o = found.value;
+    return [
+      o.hours,
+      o.coldest,
+      o.air.figures.rise,
+      o.air.figures.vent,
+      ...o.lifts,
+      ...o.strengths.flatMap((s) => s.figures),
+      ...o.checks.flatMap((k) => k.figure ?? []),
+      ...o.assembly.arches.flatMap(hoopFigures),
+    ];
+  });
+}
+
+test('every figure of every kind of cover stands in the table of docs/figures.md', () => {
+  const labels = [...new Set(all().map((f) => written(f.label)))];
+  expect(labels.length).toBeGreaterThan(15);
+  expect(labels.filter((l) => !named.has(l))).toEqual([]);
+});
+
+test('so does every figure that a screen makes of them', () => {
+  for (const file of ['web/app/Strip.tsx', 'web/places/bench/Headroom.tsx'])
+    for (const [, label = ''] of readFileSync(file, 'utf8').matchAll(/(?:^\s+label: |why\()'([^']+)',/gm))
+      expect([file, named.has(label)]).toEqual([file, true]);
+});
