@@ -27,7 +27,7 @@ export interface CommandAnswer {
 }
 
 const USAGE = `cabanon plan FILE [--cover ID] [--out DIR]
-cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|ANGLE] [--pipe KEY]   (give two of span, length, height)
+cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinned|ANGLE] [--pipe KEY]   (give two of span, length, height)
 cabanon cut FILE [--sheets]
 `;
 
@@ -48,10 +48,11 @@ function json(text: string): Result<unknown> {
 }
 
 function readFeet(text: string): Result<Feet> {
-  if (text === 'loose') return ok({ kind: 'loose' });
+  // Pinned is the trade's word; loose is what a gardener calls it.
+  if (text === 'pinned' || text === 'loose') return ok({ kind: 'pinned' });
   const angleDeg = Number(text);
   return Number.isFinite(angleDeg) && text.trim() !== ''
-    ? ok({ kind: 'held', angleDeg })
+    ? ok({ kind: 'fixed', angleDeg })
     : fail('--feet', `must be loose or an angle in degrees, not "${text}"`);
 }
 
@@ -64,7 +65,7 @@ function hoopCommand(options: Readonly<Record<string, string | undefined>>): Res
     if (!read.ok) return failAll(read.faults.map((f) => ({ field: `--${name}`, message: f.message })));
     measures[`${name}Mm`] = read.value;
   }
-  const feet = readFeet(options['feet'] ?? 'loose');
+  const feet = readFeet(options['feet'] ?? 'pinned');
   if (!feet.ok) return feet;
   const pipeKey = options['pipe'] ?? 'pvc-1/2';
   const pipe = SHIPPED.bar.get(pipeKey);

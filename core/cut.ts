@@ -7,8 +7,8 @@ import type { Garden } from './garden/garden';
 import { type ShoppingList, shoppingList } from './make/buying/shopping';
 import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './make/cutting/bars';
 import { readBarJob } from './make/cutting/job';
-import type { IntegerSolver } from './make/cutting/programme';
-import { type CutPlan, quickPlan } from './make/cutting/quick';
+import type { IntegerSolver } from './make/cutting/linearProgram';
+import { type CutPlan, bestFitDecreasing } from './make/cutting/bestFitDecreasing';
 import { solveBars } from './make/cutting/solve';
 
 /** What cutting and buying need to know of one cover, or of several together. */
@@ -102,7 +102,7 @@ function named(jobs: readonly SectionJob[], plans: readonly CutPlan[]): readonly
 
 /** The plan by the quick rule for every job that is not solved yet; undefined where it finds none. */
 function filledUp(jobs: readonly SectionJob[], solved: readonly CutPlan[]): readonly SectionCuts[] | undefined {
-  const rest = jobs.slice(solved.length).map(({ job }) => quickPlan(job));
+  const rest = jobs.slice(solved.length).map(({ job }) => bestFitDecreasing(job));
   const plans = [...solved, ...rest.filter((p) => p !== undefined)];
   return plans.length === jobs.length ? named(jobs, plans) : undefined;
 }

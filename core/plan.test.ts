@@ -2,7 +2,7 @@ import { type CutProgress, cutAndShop } from './cut';
 import { SHIPPED, section } from './catalog/catalog';
 import highsLoader from 'highs';
 import { highsSolver } from './make/cutting/highs';
-import type { IntegerSolver } from './make/cutting/programme';
+import type { IntegerSolver } from './make/cutting/linearProgram';
 import { cutsCsv, shoppingCsv, shoppingText } from './show/csv';
 import { demoGarden } from './garden/demo';
 import { viewSvg } from './show/svg';

@@ -13,7 +13,7 @@ import { checkAssembly } from './judge/proof/checks';
 import { designSnow } from './judge/proof/snow';
 import { liftFigure } from './judge/weights';
 import { planSheets } from './make/cutting/panels';
-import type { IntegerSolver } from './make/cutting/programme';
+import type { IntegerSolver } from './make/cutting/linearProgram';
 import { planRolls, seamHardware } from './make/rolls/rolls';
 import { withSeams } from './make/rolls/seamSteps';
 import { type Mend, findMends } from './mends';

@@ -1,6 +1,6 @@
 import highsLoader from 'highs';
 import { highsSolver } from './make/cutting/highs';
-import type { IntegerSolver } from './make/cutting/programme';
+import type { IntegerSolver } from './make/cutting/linearProgram';
 import { demoGarden } from './garden/demo';
 import { cutsCsv } from './show/csv';
 import { planTogether } from './together';

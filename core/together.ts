@@ -5,7 +5,7 @@ import type { Assembly } from './build/assembly/types';
 import { rollPrice, sheetPrice } from './catalog/prices';
 import { planRolls } from './make/rolls/rolls';
 import { planSheets } from './make/cutting/panels';
-import type { IntegerSolver } from './make/cutting/programme';
+import type { IntegerSolver } from './make/cutting/linearProgram';
 import type { Cover, Garden } from './garden/garden';
 import { evaluate } from './evaluate';
 import { type Result, failAll, ok } from './base/result';

@@ -1,7 +1,7 @@
 import { pictured } from './show/picture';
 import highsLoader from 'highs';
 import { highsSolver } from './make/cutting/highs';
-import type { IntegerSolver } from './make/cutting/programme';
+import type { IntegerSolver } from './make/cutting/linearProgram';
 import { demoGarden } from './garden/demo';
 import type { Cover, Garden } from './garden/garden';
 import { outline, plan } from './plan';

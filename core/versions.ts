@@ -5,7 +5,7 @@ import { cutAndShop } from './cut';
 import type { Answers, Change } from './build/answers/asked';
 import { type Catalog, sectionsWhere } from './catalog/catalog';
 import { type Measures, firstCover, measuresOf } from './compare';
-import type { IntegerSolver } from './make/cutting/programme';
+import type { IntegerSolver } from './make/cutting/linearProgram';
 import { familyOf } from './build/families';
 import type { Phrase } from './base/figure';
 import type { Cover, Garden } from './garden/garden';

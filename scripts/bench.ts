@@ -74,7 +74,7 @@ function manyBeds(g: Garden): Garden {
 async function core(): Promise<void> {
   add(
     'elastica, loose feet',
-    1000 * timed(9, 5000, (i) => solveHoop({ kind: 'loose' }, { spanMm: 1000 + (i % 7), lengthMm: 1700 + (i % 13) })),
+    1000 * timed(9, 5000, (i) => solveHoop({ kind: 'pinned' }, { spanMm: 1000 + (i % 7), lengthMm: 1700 + (i % 13) })),
     'µs',
     10,
   );
@@ -82,7 +82,7 @@ async function core(): Promise<void> {
     'elastica, held feet',
     1000 *
       timed(9, 5000, (i) =>
-        solveHoop({ kind: 'held', angleDeg: 90 }, { spanMm: 1000 + (i % 7), lengthMm: 1700 + (i % 13) }),
+        solveHoop({ kind: 'fixed', angleDeg: 90 }, { spanMm: 1000 + (i % 7), lengthMm: 1700 + (i % 13) }),
       ),
     'µs',
     100,

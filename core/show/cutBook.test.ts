@@ -1,7 +1,7 @@
 import highsLoader from 'highs';
 import { PDFDocument } from 'pdf-lib';
 import { highsSolver } from '../make/cutting/highs';
-import type { IntegerSolver } from '../make/cutting/programme';
+import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { type Plan, plan } from '../plan';
 import { planTogether } from '../together';
 import { cutBook } from './cutBook';

@@ -5,7 +5,7 @@ import { expose } from 'comlink';
 import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
 import { highsSolver } from '../../core/make/cutting/highs';
-import type { IntegerSolver } from '../../core/make/cutting/programme';
+import type { IntegerSolver } from '../../core/make/cutting/linearProgram';
 import { type Candidate, type Standing, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/garden/garden';
 import type { Outline } from '../../core/outline';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { NO_ROOM, bentHoop } from './bent';
 
-const held = { kind: 'held', angleDeg: 90 } as const;
+const held = { kind: 'fixed', angleDeg: 90 } as const;
 const house = (span: number, leg: number, rise: number) => [
   { y: 0, z: 0 },
   { y: 0, z: leg },

@@ -16,7 +16,7 @@ interface HoopCase {
 }
 
 const known = JSON.parse(readFileSync('core/build/hoop/hoops.cases.json', 'utf8')) as { cases: HoopCase[] };
-const LOOSE: Feet = { kind: 'loose' };
+const LOOSE: Feet = { kind: 'pinned' };
 
 function solved(feet: Feet, given: HoopMeasures): Elastica {
   const shape = solveHoop(feet, given);
@@ -26,7 +26,7 @@ function solved(feet: Feet, given: HoopMeasures): Elastica {
 
 describe('known answers', () => {
   test.each(known.cases)('$feet $span from $length', (c) => {
-    const feet: Feet = c.feet === 'pinned' ? LOOSE : { kind: 'held', angleDeg: c.footAngleDeg };
+    const feet: Feet = c.feet === 'pinned' ? LOOSE : { kind: 'fixed', angleDeg: c.footAngleDeg };
     const shape = solved(feet, { spanMm: c.span, lengthMm: c.length });
     expect(Math.abs(shape.heightMm / c.height - 1)).toBeLessThan(1e-3);
     expect(Math.abs(shape.footAngleDeg - c.footAngleDeg)).toBeLessThan(0.01);
@@ -40,7 +40,7 @@ describe('known answers', () => {
 
 const feetKinds = fc.oneof(
   fc.constant(LOOSE),
-  fc.double({ min: 40, max: 120, noNaN: true }).map((angleDeg): Feet => ({ kind: 'held', angleDeg })),
+  fc.double({ min: 40, max: 120, noNaN: true }).map((angleDeg): Feet => ({ kind: 'fixed', angleDeg })),
 );
 
 describe('properties', () => {
@@ -104,7 +104,7 @@ describe('refusals name the measure', () => {
     [LOOSE, { lengthMm: 100, heightMm: 60 }, 'length'],
     [LOOSE, { lengthMm: 100, heightMm: 45 }, 'height'],
     [LOOSE, { spanMm: 44 }, 'hoop'],
-    [{ kind: 'held', angleDeg: 5 } as Feet, { spanMm: 44, lengthMm: 80 }, 'feet'],
+    [{ kind: 'fixed', angleDeg: 5 } as Feet, { spanMm: 44, lengthMm: 80 }, 'feet'],
   ])('%j %j', (feet, given, field) => {
     const shape = solveHoop(feet, given);
     expect(shape.ok).toBe(false);

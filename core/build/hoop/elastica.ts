@@ -34,7 +34,7 @@ function partial(psi: number, m: number): { s: number; x: number } {
   return { s: 2 * f, x: 2 * f - 4 * d };
 }
 
-/** The loose hoop: complete integrals K and E of modulus k = sin(a/2), by the arithmetic-geometric mean (DLMF 19.8). */
+/** The pinned hoop: complete integrals K and E of modulus k = sin(a/2), by the arithmetic-geometric mean (DLMF 19.8). */
 function looseShape(angle: number): UnitShape {
   const k = Math.sin(angle / 2);
   let a = 1;
@@ -147,9 +147,9 @@ const NAMES = { spanMm: 'span', lengthMm: 'length', heightMm: 'height' } as cons
 /**
  * Solves a hoop from any two of its span, length and height.
  *
- * @param feet loose, or held at an angle above 15 and up to 165 degrees
+ * @param feet pinned, or fixed at an angle above 15 and up to 165 degrees
  * @returns the wide one of the shapes that fit, or a fault naming the measure that has no answer
- * @example solveHoop({ kind: 'loose' }, { spanMm: 44, lengthMm: 80 }) // height 28.967
+ * @example solveHoop({ kind: 'pinned' }, { spanMm: 44, lengthMm: 80 }) // height 28.967
  */
 export function solveHoop(feet: Feet, given: HoopMeasures): Result<Elastica> {
   const keys = (['spanMm', 'lengthMm', 'heightMm'] as const).filter((k) => given[k] !== undefined);
@@ -159,7 +159,7 @@ export function solveHoop(feet: Feet, given: HoopMeasures): Result<Elastica> {
     if (!Number.isFinite(value) || value <= 0 || value > 1e6)
       return fail(NAMES[key], `The ${NAMES[key]} must be more than nothing and less than 1 km.`);
   }
-  if (feet.kind === 'held' && !(feet.angleDeg >= 15 && feet.angleDeg <= 165))
+  if (feet.kind === 'fixed' && !(feet.angleDeg >= 15 && feet.angleDeg <= 165))
     return fail('feet', 'Held feet must lean between 15 and 165 degrees; 90 is upright.');
   const { spanMm: span, lengthMm: length, heightMm: height } = given;
   if (span !== undefined && length !== undefined && length <= span * (1 + 1e-9))
@@ -167,11 +167,11 @@ export function solveHoop(feet: Feet, given: HoopMeasures): Result<Elastica> {
   if (height !== undefined && length !== undefined && length < 2 * height)
     return fail('length', 'The pipe must be at least twice as long as the hoop is high.');
 
-  const held = feet.kind === 'held' ? (feet.angleDeg * Math.PI) / 180 : 0;
+  const held = feet.kind === 'fixed' ? (feet.angleDeg * Math.PI) / 180 : 0;
   const shapeAt = (t: number): { angle: number; q: number; unit: UnitShape } => {
-    const angle = feet.kind === 'held' ? held : t * Math.PI;
-    const q = feet.kind === 'held' ? footRatio(t, held) : 0;
-    return { angle, q, unit: feet.kind === 'held' ? unitShape(angle, q) : looseShape(angle) };
+    const angle = feet.kind === 'fixed' ? held : t * Math.PI;
+    const q = feet.kind === 'fixed' ? footRatio(t, held) : 0;
+    return { angle, q, unit: feet.kind === 'fixed' ? unitShape(angle, q) : looseShape(angle) };
   };
   const misfit = (t: number): number => {
     const { s, x, y } = shapeAt(t).unit;

@@ -1,7 +1,7 @@
 /** What a hoop is, sprung or made beforehand. */
 
-/** Loose feet turn freely; held feet keep the angle of the rod or socket they are on (90 = upright). */
-export type Feet = { readonly kind: 'loose' } | { readonly kind: 'held'; readonly angleDeg: number };
+/** Pinned feet turn freely; fixed feet keep the angle of the rod or socket they are on (90 = upright). */
+export type Feet = { readonly kind: 'pinned' } | { readonly kind: 'fixed'; readonly angleDeg: number };
 
 /** A point of a hoop in its own plane: y from the left foot, z above the feet (mm), and the tangent's angle there. */
 export interface HoopPoint {

@@ -114,7 +114,7 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
   const sprung = bent?.ok
     ? undefined
     : springHoop(a.shape, a.pipe, {
-        feet: { kind: 'loose' },
+        feet: { kind: 'pinned' },
         spanMm,
         tailMm: 0,
         tailAboveMm: 0,

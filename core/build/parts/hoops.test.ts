@@ -6,7 +6,7 @@ import { solveHoop } from '../hoop/elastica';
 import { type HoopSite, underHoop, hoopMembers, hoopPlaces, springHoop } from './hoops';
 
 const site: HoopSite = {
-  feet: { kind: 'loose' },
+  feet: { kind: 'pinned' },
   spanMm: 1100,
   tailMm: 150,
   tailAboveMm: 0,
@@ -93,7 +93,7 @@ describe('places along the bed', () => {
 });
 
 test('headroom is to the centre line less half the pipe, most in the middle', () => {
-  const hoop = solveHoop({ kind: 'held', angleDeg: 90 }, { spanMm: 1000, lengthMm: 500 * Math.PI });
+  const hoop = solveHoop({ kind: 'fixed', angleDeg: 90 }, { spanMm: 1000, lengthMm: 500 * Math.PI });
   if (!hoop.ok) throw new Error('no hoop');
   const under = underHoop(hoop.value, section(SHIPPED, 'pvc-1/2'), 100, 0);
   const half = 10.668;

@@ -44,7 +44,7 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
   const top = Math.max(...outer.under.map((p) => p.z));
   const heightMm = top - a.innerGapMm - od / 2 - base;
   const spanMm = Math.min(arch.hoop.spanMm - 2 * a.innerGapMm - od, bed.inside.widthMm - 2 * FROM_WALL_MM - od);
-  const hoop = solveHoop({ kind: 'loose' }, { spanMm, heightMm });
+  const hoop = solveHoop({ kind: 'pinned' }, { spanMm, heightMm });
   if (!hoop.ok || spanMm < LEAST_SPAN * arch.hoop.spanMm || heightMm < LEAST_HEIGHT_MM)
     return fail('innerGapMm', 'There is no room for a second layer with so much air between: make the gap smaller.');
   const cutMm = hoop.value.lengthMm + 2 * BURY_MM;

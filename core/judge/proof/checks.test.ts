@@ -68,8 +68,8 @@ describe('snow', () => {
   test('it stays below the collapse loads of the sprung hoop', () => {
     // Known collapse, w span^3 / EI: loose 40.06, held upright 87.4, both with the slope factor; 76 in over 44 in.
     for (const [feet, collapse] of [
-      [{ kind: 'loose' }, 40.06],
-      [{ kind: 'held', angleDeg: 90 }, 87.4],
+      [{ kind: 'pinned' }, 40.06],
+      [{ kind: 'fixed', angleDeg: 90 }, 87.4],
     ] as const) {
       const hoop = solveHoop(feet, { spanMm: inch(44), lengthMm: inch(76) });
       if (!hoop.ok) throw new Error('no hoop');

@@ -20,7 +20,7 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
   const ei = stiffnessNMm2(s, 'fresh');
   const od = thicknessMm(s);
   if ('points' in hoop) return shapedFigures(arch, hoop);
-  const loose = hoop.feet.kind === 'loose';
+  const loose = hoop.feet.kind === 'pinned';
   const given = [
     { name: 'span, centre to centre', ...amount(hoop.spanMm, 'length') },
     { name: 'sprung length of pipe', ...amount(hoop.lengthMm, 'length') },

@@ -10,7 +10,7 @@ const snow = designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal');
 
 function row(more: Partial<ArchRow> & { spanMm?: number; stretch?: number; held?: boolean } = {}): ArchRow {
   const { spanMm = 1100, stretch = 1.7, held = false, ...rest } = more;
-  const hoop = solveHoop(held ? { kind: 'held', angleDeg: 90 } : { kind: 'loose' }, {
+  const hoop = solveHoop(held ? { kind: 'fixed', angleDeg: 90 } : { kind: 'pinned' }, {
     spanMm,
     lengthMm: spanMm * stretch,
   });

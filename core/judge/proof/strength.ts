@@ -47,7 +47,7 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): SnowStrength {
   const curve = hoopCurve(arch.hoop, STEPS);
   const span = arch.hoop.spanMm;
   const radius = Math.max(span / 2, arch.hoop.lengthMm / Math.PI);
-  const fixed = arch.hoop.feet.kind === 'held';
+  const fixed = arch.hoop.feet.kind === 'fixed';
   const tributary = arch.spacingMm;
   const lineLoad = (snow.flatPa * tributary) / 1e6;
   const swayLoad = ((fixed ? 8 : 3) * ei) / radius ** 3;

@@ -3,7 +3,7 @@ import type { Section } from '../../catalog/types';
 import type { Assembly, Member } from '../../build/assembly/types';
 import { barPrice, type PriceList } from '../../catalog/prices';
 import type { BarJob } from './job';
-import type { CutPlan } from './quick';
+import type { CutPlan } from './bestFitDecreasing';
 
 /** Half of a bowed board has a quarter of its bow: longer pieces are not cut from it. Source: the bow of an arc goes with the square of its length. */
 const OF_BOWED = 0.5;

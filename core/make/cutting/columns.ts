@@ -1,8 +1,8 @@
 /** Jobs with too many patterns to list: columns one by one, and the proof that what they leave out is not needed. */
 import type { BarJob } from './job';
 import { type Pattern, bestPattern, patternsWithin } from './patterns';
-import { type IntegerSolver, lpText, toBars } from './programme';
-import { CENT, type CutBar, type CutPlan } from './quick';
+import { type IntegerSolver, lpText, toBars } from './linearProgram';
+import { CENT, type CutBar, type CutPlan } from './bestFitDecreasing';
 
 /** Patterns that a gap may leave. */
 const LEFT_BY_GAP = 15000;

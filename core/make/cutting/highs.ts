@@ -1,5 +1,5 @@
 import type { Highs } from 'highs';
-import type { IntegerSolver } from './programme';
+import type { IntegerSolver } from './linearProgram';
 
 /** Makes the solver of `solveBars` from a loaded HiGHS module. */
 export function highsSolver(highs: Highs): IntegerSolver {

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import highsLoader from 'highs';
 import { readFileSync } from 'node:fs';
-import { leastOfBars } from './floor';
+import { lowerBound } from './lowerBound';
 import { highsSolver } from './highs';
 import { type BarJob, readBarJob } from './job';
-import type { IntegerSolver } from './programme';
-import { type CutPlan, quickPlan } from './quick';
+import type { IntegerSolver } from './linearProgram';
+import { type CutPlan, bestFitDecreasing } from './bestFitDecreasing';
 import { solveBars } from './solve';
-import { setUpsOf } from './tidy';
+import { setUpsOf } from './tieBreaks';
 
 const known = JSON.parse(readFileSync('core/make/cutting/cutting.cases.json', 'utf8')) as {
   cases: (BarJob & { name: string; optimum: number })[];
@@ -92,7 +92,7 @@ test('a bowed bar gives short pieces only, in every way of solving', () => {
       { length: 45, quantity: 2 },
     ],
   };
-  for (const plan of [solved(job), quickPlan(job)]) {
+  for (const plan of [solved(job), bestFitDecreasing(job)]) {
     expect(plan?.cost).toBe(5);
     expect(plan?.bars.find((b) => b.stock === 0)?.pieces).toEqual([45, 45]);
   }
@@ -140,12 +140,12 @@ test('any job is cut soundly and never dearer than the quick plan', () => {
     fc.property(jobs, (job) => {
       const plan = solved(job);
       expectSound(job, plan);
-      expect(plan.cost).toBeLessThanOrEqual((quickPlan(job)?.cost ?? Infinity) + 1e-6);
+      expect(plan.cost).toBeLessThanOrEqual((bestFitDecreasing(job)?.cost ?? Infinity) + 1e-6);
       expect(plan.bound).toBeLessThanOrEqual(plan.cost + 1e-6);
       // Whole bars by their length alone are a bound: proven plans cost no less, in money and in stuff.
       const stuff = plan.bars.reduce((sum, b) => sum + b.stockLength, 0);
-      expect(leastOfBars(job, (bar) => bar.price)).toBeLessThanOrEqual(plan.cost + 1e-6);
-      expect(leastOfBars(job, (bar) => bar.length)).toBeLessThanOrEqual(stuff + 1e-6);
+      expect(lowerBound(job, (bar) => bar.price)).toBeLessThanOrEqual(plan.cost + 1e-6);
+      expect(lowerBound(job, (bar) => bar.length)).toBeLessThanOrEqual(stuff + 1e-6);
     }),
     { numRuns: 60 },
   );
@@ -162,7 +162,7 @@ test('the bound by whole bars counts each bar whole, and no more of the shelf th
     pieces: [{ length: 4.5, quantity: 10 }],
   };
   // 45 less the 9 on hand: two of 20, or one of 20 and two of 10; both hold 36.
-  expect(leastOfBars(job, (bar) => bar.price)).toBeCloseTo(16.4, 5);
+  expect(lowerBound(job, (bar) => bar.price)).toBeCloseTo(16.4, 5);
   expect(solved(job)).toMatchObject({ proven: true });
 });
 

@@ -1,11 +1,11 @@
 import { type Result, fail, ok } from '../../base/result';
 import { closeGap, generateColumns, priceStep, roundUp } from './columns';
-import { leastOfBars } from './floor';
+import { lowerBound } from './lowerBound';
 import type { BarJob } from './job';
 import { type Pattern, maximalPatterns } from './patterns';
-import { type IntegerSolver, lpText, toBars } from './programme';
-import { CENT, type CutBar, type CutPlan, costOf, quickPlan, stuffOf } from './quick';
-import { fewestSetUps, leastStock } from './tidy';
+import { type IntegerSolver, lpText, toBars } from './linearProgram';
+import { CENT, type CutBar, type CutPlan, costOf, bestFitDecreasing, stuffOf } from './bestFitDecreasing';
+import { fewestSetUps, leastStock } from './tieBreaks';
 
 /** Patterns that are all put before the integer programme. */
 const LISTED = 1500;
@@ -49,10 +49,10 @@ function solveListed(
   seconds: number,
 ): Result<CutPlan> {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const quick = quickPlan(job);
+  const quick = bestFitDecreasing(job);
   const weight = patterns.length < 500 ? tieBreak(job, quick) : 0;
   const objective = (p: Pattern): number => price(p) + weight * (job.stock[p.stock]?.length ?? 0);
-  const floor = leastOfBars(job, (bar) => bar.price + weight * bar.length);
+  const floor = lowerBound(job, (bar) => bar.price + weight * bar.length);
   const finish = (bars: readonly CutBar[], bound: number, proven: boolean): Result<CutPlan> => {
     const least = weight > 0 ? bars : leastStock(job, patterns, bars, solver, seconds);
     return ok({ cost: costOf(bars), bars: fewestSetUps(job, patterns, least, solver), bound, proven });
@@ -66,7 +66,7 @@ function solveListed(
   if (best.optimal) return finish(found, costOf(found), true);
   // Stopped before its proof: the linear programme over all patterns still bounds the price.
   const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective;
-  const least = leastOfBars(job, (bar) => bar.price);
+  const least = lowerBound(job, (bar) => bar.price);
   const bound = roundUp(Math.max(linear, least), priceStep(job));
   return finish(found, Math.min(costOf(found), bound), costOf(found) <= bound + CENT);
 }
@@ -75,11 +75,11 @@ function solveListed(
 function solveGenerated(job: BarJob, solver: IntegerSolver, patience: number): Result<CutPlan> {
   const pieces = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
   const seconds = pieces > LARGE ? Math.min(patience, LARGE_SECONDS) : patience;
-  const start = quickPlan(job);
+  const start = bestFitDecreasing(job);
   const columns = generateColumns(job, start, solver);
   const { patterns } = columns;
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const floor = leastOfBars(job, (bar) => bar.price);
+  const floor = lowerBound(job, (bar) => bar.price);
   const least = (bars: readonly CutBar[]): boolean => costOf(bars) <= floor + 2 * CENT;
   const best =
     start && least(start.bars)

@@ -4,7 +4,7 @@ import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
 import { type Plan, outline, plan } from '../../plan';
 import { highsSolver } from './highs';
-import type { IntegerSolver } from './programme';
+import type { IntegerSolver } from './linearProgram';
 import { KEPT_OFFCUT_MM, cutBar, cutFlat, outgrown, spoil } from './tickOff';
 
 let solver: IntegerSolver;

@@ -63,7 +63,7 @@ function bend(
       { y: spanMm, z: 0 },
     ],
     radius,
-    { kind: 'held', angleDeg: 90 },
+    { kind: 'fixed', angleDeg: 90 },
   );
   if (made === NO_ROOM)
     return fail('shoulder', 'There is no straight left between the bends: raise the shoulders or widen the frame.');

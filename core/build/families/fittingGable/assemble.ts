@@ -109,7 +109,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
       { y: span, z: 0 },
     ],
     0,
-    { kind: 'loose' },
+    { kind: 'pinned' },
   );
   if (shape === NO_ROOM) return fail('eave', 'There is no such gable on this bed.');
   const top = { y: (y0 + y1) / 2, z: ridgeZ };

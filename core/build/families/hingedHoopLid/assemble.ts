@@ -58,7 +58,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     );
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const hoopSite: HoopSite = {
-    feet: { kind: 'loose' },
+    feet: { kind: 'pinned' },
     spanMm,
     tailMm: 0,
     tailAboveMm: 0,

@@ -69,7 +69,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
   if (spanMm > bed.inside.widthMm)
     return fail('span', 'The prongs would stand outside the bed: make the span smaller.');
   const above = (a.squares - 2) * SQUARE_MM + 2 * (SQUARE_MM - a.prongMm);
-  const solved = solveHoop({ kind: 'loose' }, { spanMm, lengthMm: above });
+  const solved = solveHoop({ kind: 'pinned' }, { spanMm, lengthMm: above });
   if (!solved.ok)
     return fail('squares', 'So few squares do not reach over this span: take more squares, or make the span smaller.');
   const hoop = solved.value;

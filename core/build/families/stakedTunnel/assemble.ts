@@ -46,7 +46,7 @@ function footing(a: StakedTunnelAnswers, { bed }: BuildSite): TunnelFoot {
   const inside = bed.inside.widthMm;
   if (a.feet === 'straps')
     return {
-      feet: { kind: 'loose' },
+      feet: { kind: 'pinned' },
       spanMm: a.spanMm ?? inside - od,
       baseZ: bed.wall.heightMm,
       aboveMm: 0,
@@ -61,8 +61,8 @@ function footing(a: StakedTunnelAnswers, { bed }: BuildSite): TunnelFoot {
     sprung: true,
   };
   return a.feet === 'rods'
-    ? { ...soil, feet: { kind: 'held', angleDeg: 90 }, aboveMm: a.rodShownMm, belowMm: 0 }
-    : { ...soil, feet: { kind: 'loose' }, aboveMm: 0, belowMm: a.buryMm };
+    ? { ...soil, feet: { kind: 'fixed', angleDeg: 90 }, aboveMm: a.rodShownMm, belowMm: 0 }
+    : { ...soil, feet: { kind: 'pinned' }, aboveMm: 0, belowMm: a.buryMm };
 }
 
 function rodMembers(a: StakedTunnelAnswers, row: TunnelRow): readonly Member[] {

@@ -68,7 +68,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const roofOnly = a.sheets === 'roof-and-curtains';
   const sprung = springHoop(a.shape, a.pipe, {
-    feet: { kind: 'held', angleDeg: 90 },
+    feet: { kind: 'fixed', angleDeg: 90 },
     spanMm: a.widthMm,
     tailMm: a.sleeveMm,
     tailAboveMm: a.sidewallMm,

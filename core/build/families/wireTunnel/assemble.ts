@@ -33,7 +33,7 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
     a,
     {
       // Wire takes the bend it is given: a true arc that meets upright legs.
-      feet: { kind: 'held', angleDeg: 90 },
+      feet: { kind: 'fixed', angleDeg: 90 },
       spanMm,
       baseZ: soilZ(site.bed),
       aboveMm: 0,

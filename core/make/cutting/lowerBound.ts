@@ -1,5 +1,5 @@
 import type { BarJob } from './job';
-import { CENT } from './quick';
+import { CENT } from './bestFitDecreasing';
 
 /** Beyond so many steps the fractional bound has to do. */
 const MOST_STEPS = 100_000;
@@ -9,7 +9,7 @@ const MOST_STEPS = 100_000;
  * below it. A covering knapsack in as many unknowns as there are stock lengths, by branch and bound.
  * @param value what a bar counts for: its price, its length, or both
  */
-export function leastOfBars(job: BarJob, value: (bar: BarJob['stock'][number]) => number): number {
+export function lowerBound(job: BarJob, value: (bar: BarJob['stock'][number]) => number): number {
   const need = job.pieces.reduce((total, p) => total + p.quantity * (p.length + job.kerf), 0);
   const bars = job.stock
     .map((bar) => ({ length: bar.length + job.kerf, value: value(bar), most: bar.available ?? Infinity }))

@@ -1,7 +1,7 @@
 /** Cutting jobs as linear and integer programmes, and their answers as bars. */
 import type { BarJob } from './job';
 import type { Pattern } from './patterns';
-import type { CutBar } from './quick';
+import type { CutBar } from './bestFitDecreasing';
 
 /** A linear or integer programme solver, given a problem in LP format; a library supplies it at the edge. */
 export interface IntegerSolver {
@@ -31,7 +31,7 @@ const plain = (x: number): string => {
   return /e/i.test(text) ? x.toFixed(12) : text;
 };
 
-export interface Programme {
+export interface LinearProgram {
   readonly patterns: readonly Pattern[];
   readonly objective: (p: Pattern) => number;
   readonly priceCap?: number;
@@ -47,7 +47,7 @@ export interface Programme {
 /** A programme over patterns in LP format: how many bars to cut by each. */
 export function lpText(
   job: BarJob,
-  { patterns, objective, floor, priceCap, lengthCap, setUps, integer }: Programme,
+  { patterns, objective, floor, priceCap, lengthCap, setUps, integer }: LinearProgram,
 ): string {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const rows: string[] = [];

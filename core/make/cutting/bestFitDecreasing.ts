@@ -31,7 +31,7 @@ export function stuffOf(bars: readonly CutBar[]): number {
 }
 
 /** Best fit, longest piece first: a plan to start from, never proven; undefined when limited stock runs out on the way. */
-export function quickPlan(job: BarJob): CutPlan | undefined {
+export function bestFitDecreasing(job: BarJob): CutPlan | undefined {
   const left = job.stock.map((s) => s.available ?? Infinity);
   const open: { stock: number; room: number; pieces: number[] }[] = [];
   const all = job.pieces.flatMap((p) => Array.from({ length: p.quantity }, () => p.length)).sort((a, b) => b - a);

@@ -1,9 +1,9 @@
 /** Among plans of one price: less stock, then fewer set-ups. */
-import { leastOfBars } from './floor';
+import { lowerBound } from './lowerBound';
 import type { BarJob } from './job';
 import type { Pattern } from './patterns';
-import { type IntegerSolver, lpText, toBars } from './programme';
-import { CENT, type CutBar, costOf, stuffOf } from './quick';
+import { type IntegerSolver, lpText, toBars } from './linearProgram';
+import { CENT, type CutBar, costOf, stuffOf } from './bestFitDecreasing';
 
 const LEAST_SECONDS = 0.6;
 
@@ -17,7 +17,7 @@ export function leastStock(
 ): readonly CutBar[] {
   const cost = costOf(bars);
   const objective = (p: Pattern): number => job.stock[p.stock]?.length ?? 0;
-  const floor = leastOfBars(job, (bar) => bar.length);
+  const floor = lowerBound(job, (bar) => bar.length);
   if (stuffOf(bars) <= floor + 1) return bars;
   const least = solver.solve(
     lpText(job, { patterns, objective, floor, priceCap: cost + 1e-7, integer: true }),
