@@ -4,26 +4,17 @@ import type { ShoppingLine, ShoppingList } from '../../core/make/buying/shopping
 import { phraseText } from '../../core/base/figure';
 import { currencyDecimals, formatMoney } from '../../core/base/amount';
 import { useEdit, useGarden, useTake, useUnits } from '../app/hooks';
+import { Table } from './lists';
 import { NumberField, TypedField } from './TypedField';
 
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 0.9375rem;
+const List = styled(Table)`
   th {
-    text-align: left;
-    font-weight: 400;
-    color: var(--quiet);
-    font-size: 0.8125rem;
-    padding: 0.4rem 0.5rem 0.4rem 0;
     position: sticky;
     top: -0.5rem;
     background: var(--ground);
     z-index: 1;
   }
   td {
-    padding: 0.35rem 0.5rem 0.35rem 0;
-    border-top: 1px solid var(--hair);
     vertical-align: middle;
   }
   .got input {
@@ -112,7 +103,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
   const money = (x: number): string => formatMoney(x, units.currency);
   const aisles = [...new Set(list.lines.map((l) => l.aisle))];
   return (
-    <Table>
+    <List>
       <thead>
         <tr>
           <th scope="col">Got</th>
@@ -222,7 +213,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
           <td className="number measure wide-only">{money(list.used)}</td>
         </tr>
       </tfoot>
-    </Table>
+    </List>
   );
 }
 

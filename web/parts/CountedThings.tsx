@@ -3,7 +3,7 @@ import type { HardwareItem } from '../../core/catalog/types';
 import { type ReactNode, useState } from 'react';
 import type { Result } from '../../core/base/result';
 import { Select } from './controls';
-import { Rows } from './Rows';
+import { Rows } from './lists';
 import { NumberField } from './TypedField';
 
 interface CountedProps {

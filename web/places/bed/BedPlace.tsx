@@ -17,26 +17,9 @@ import { freshName, newId } from '../../app/names';
 import { Button, Choice, Row } from '../../parts/controls';
 import { Said } from '../../parts/Said';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
+import { Facts } from '../../parts/lists';
 import { Body, Panel } from '../../parts/layout';
 import { BedDrawing } from './BedDrawing';
-
-const Facts = styled.dl`
-  display: grid;
-  grid-template-columns: 1fr auto;
-  font-size: 0.9375rem;
-  > div {
-    display: contents;
-  }
-  dt,
-  dd {
-    padding: 0.35rem 0;
-    border-top: 1px solid var(--hair);
-  }
-  dd {
-    font-weight: 600;
-    text-align: right;
-  }
-`;
 
 const Remarks = styled.ul`
   display: grid;

@@ -6,8 +6,7 @@ import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatAmount } from '../../../core/base/amount';
 import { useEdit, useUnits } from '../../app/hooks';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
-import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
-import { useSize } from '../../drawing/useSize';
+import { FittedView } from '../../drawing/FittedView';
 import { Row } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { Why } from '../../parts/Why';
@@ -52,32 +51,12 @@ export function AirLeaf({
   readonly onSet: (id: string, mm: number) => Result<unknown>;
 }): ReactNode {
   const units = useUnits();
-  const [ref, size] = useSize<HTMLDivElement>();
-  const frame = useViewFrame(o, 'end');
-  const m = marginOf(o, 'end');
-  const scale = size
-    ? Math.min(
-        (size.width - m.left - m.right) / frame.widthMm,
-        (Math.max(size.height, 350) - m.top - m.bottom) / frame.heightMm,
-      )
-    : 0;
   const { air } = o;
   const { noon } = o.garden.site;
   const inside = noon.outsideC + air.riseShutC;
   return (
     <Area>
-      <div className="drawing" ref={ref}>
-        {scale > 0 && (
-          <ViewDrawing
-            outline={o}
-            view="end"
-            frame={frame}
-            scale={scale}
-            onSet={onSet}
-            extra={(sheet) => <Vents outline={o} sheet={sheet} />}
-          />
-        )}
-      </div>
+      <FittedView outline={o} view="end" onSet={onSet} extra={(sheet) => <Vents outline={o} sheet={sheet} />} />
       <div className="words">
         <div>
           <h2>Shut, at a clear noon</h2>

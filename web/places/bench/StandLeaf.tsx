@@ -11,9 +11,8 @@ import { footThrustN, hoopFigures } from '../../../core/judge/proof/hoopFigures'
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatAmount } from '../../../core/base/amount';
 import { useEdit, useUnits } from '../../app/hooks';
-import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { FittedView } from '../../drawing/FittedView';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
-import { useSize } from '../../drawing/useSize';
 import { Choice, Row } from '../../parts/controls';
 import { Figures } from '../../parts/Figures';
 import { LengthField, NumberField } from '../../parts/TypedField';
@@ -31,6 +30,9 @@ const Area = styled.div`
   gap: 1.5rem;
   align-items: start;
   padding: 0.75rem 0;
+  h2:not(:first-child) {
+    margin-top: 1.2rem;
+  }
   .drawing {
     height: 100%;
     min-height: 22rem;
@@ -77,15 +79,6 @@ const Bands = styled.div`
 
 /** The loads on the hoop and the hoop itself. */
 export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
-  const [ref, size] = useSize<HTMLDivElement>();
-  const frame = useViewFrame(o, 'end');
-  const m = marginOf(o, 'end');
-  const scale = size
-    ? Math.min(
-        (size.width - m.left - m.right) / frame.widthMm,
-        (Math.max(size.height, 350) - m.top - m.bottom - SNOW_PX) / frame.heightMm,
-      )
-    : 0;
   const arch = o.assembly.arches[0];
   // Lids that are alike weigh alike: said once.
   const lifts = o.lifts.filter((f, i) => o.lifts.findIndex((g) => Math.abs(g.value - f.value) < 0.05) === i);
@@ -94,20 +87,13 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
     .flatMap((s) => s.figures);
   return (
     <Area>
-      <div className="drawing" ref={ref}>
-        {scale > 0 && (
-          <div style={{ paddingTop: SNOW_PX }}>
-            <ViewDrawing
-              outline={o}
-              view="end"
-              frame={frame}
-              scale={scale}
-              onSet={onSet}
-              extra={(sheet) => <SnowAndPush outline={o} sheet={sheet} />}
-            />
-          </div>
-        )}
-      </div>
+      <FittedView
+        outline={o}
+        view="end"
+        abovePx={SNOW_PX}
+        onSet={onSet}
+        extra={(sheet) => <SnowAndPush outline={o} sheet={sheet} />}
+      />
       <div>
         {arch && <BentHoop arch={arch} />}
         {bars.length > 0 && (

@@ -27,7 +27,7 @@ import { Button } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
 import { TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
-import { Rows } from '../../parts/Rows';
+import { Rows } from '../../parts/lists';
 import { saveCutBook } from '../../parts/saveCutBook';
 import { BarsOnHand } from '../../parts/OnHand';
 

@@ -7,23 +7,10 @@ import type { Result } from '../../../core/base/result';
 import { type LengthUnit, MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { Button } from '../../parts/controls';
+import { Table } from '../../parts/lists';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 
-export const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 0.9375rem;
-  th {
-    text-align: left;
-    font-weight: 400;
-    color: var(--quiet);
-    font-size: 0.8125rem;
-    padding: 0.3rem 0.6rem 0.3rem 0;
-  }
-  tbody td {
-    border-top: 1px solid var(--hair);
-    padding: 0.35rem 0.6rem 0.35rem 0;
-  }
+export const FiguresTable = styled(Table)`
   td:last-child {
     text-align: right;
     padding-right: 0;
@@ -171,7 +158,7 @@ export function Figures({ kind, entry }: ThingProps): ReactNode {
   const plain = figures.all.filter((f) => !f.id.includes(' '));
   if (plain.length === 0) return null;
   return (
-    <Table>
+    <FiguresTable>
       <thead>
         <tr>
           <th scope="col">Figure</th>
@@ -213,6 +200,6 @@ export function Figures({ kind, entry }: ThingProps): ReactNode {
           );
         })}
       </tbody>
-    </Table>
+    </FiguresTable>
   );
 }

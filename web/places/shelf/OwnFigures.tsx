@@ -5,7 +5,7 @@ import type { Garden } from '../../../core/garden/garden';
 import { formatLength } from '../../../core/base/length';
 import { useCatalog, useEdit, useGarden } from '../../app/hooks';
 import { Button } from '../../parts/controls';
-import { Rows } from '../../parts/Rows';
+import { Rows } from '../../parts/lists';
 import { shownValue } from './Figures';
 
 /** How many figures, things and sizes are the gardener's own, and the way back to what ships. */

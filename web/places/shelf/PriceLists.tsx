@@ -5,7 +5,7 @@ import { useCatalog, useEdit, useGarden, useTake } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
-import { Rows } from '../../parts/Rows';
+import { Rows } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { TypedField } from '../../parts/TypedField';
 

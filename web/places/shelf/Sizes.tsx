@@ -8,7 +8,7 @@ import { formatLength } from '../../../core/base/length';
 import { useCatalog, useGarden, useTake } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
-import { FigureValue, Table, type ThingProps, useFigures, useOwn } from './Figures';
+import { FigureValue, FiguresTable, type ThingProps, useFigures, useOwn } from './Figures';
 
 /** Something typed in a line of words. */
 export const Adding = styled.div`
@@ -39,7 +39,7 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
     figures.filter((f) => f.kind !== kind || f.key !== entry.key || !f.figure.endsWith(` ${name}`));
   return (
     <>
-      <Table>
+      <FiguresTable>
         <thead>
           <tr>
             <th scope="col">Sold as</th>
@@ -120,7 +120,7 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
             );
           })}
         </tbody>
-      </Table>
+      </FiguresTable>
       {(kind === 'bar' || kind === 'sheet' || kind === 'cover') && (
         <AddSize key={entry.key} kind={kind} entry={entry} />
       )}

@@ -15,6 +15,7 @@ import { useCurrent } from '../../app/current';
 import { useEdit, useUnits } from '../../app/hooks';
 import { Shape } from '../../drawing/Shapes';
 import { Button } from '../../parts/controls';
+import { Ticks } from '../../parts/lists';
 import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
@@ -62,20 +63,6 @@ const Page = styled.div`
   }
   @media (max-width: 760px) {
     padding: 0.9rem 0.6rem;
-  }
-`;
-
-const Ticks = styled.ul`
-  label {
-    display: flex;
-    gap: 0.7rem;
-    align-items: center;
-    min-height: var(--target);
-  }
-  input {
-    width: 1.3rem;
-    height: 1.3rem;
-    accent-color: var(--ink);
   }
 `;
 

@@ -15,6 +15,7 @@ import { newId } from '../../app/names';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
+import { Ticks } from '../../parts/lists';
 import { Body, Panel } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
 import { planAllTogether } from '../../background/planClient';
@@ -46,21 +47,6 @@ const Scroll = styled.div`
   }
   @media (max-width: 760px) {
     padding: 0.9rem 0.6rem;
-  }
-`;
-
-const Ticks = styled.ul`
-  label {
-    display: flex;
-    gap: 0.7rem;
-    align-items: center;
-    min-height: var(--target);
-    cursor: pointer;
-  }
-  input {
-    width: 1.3rem;
-    height: 1.3rem;
-    accent-color: var(--ink);
   }
 `;
 
