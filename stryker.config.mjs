@@ -10,7 +10,7 @@ export default {
   mutate: [`${dir}/${deep}`, '!core/**/*.test.ts', '!core/testing/**', '!core/garden/demo.ts'],
   // Words and look are not what a fault is.
   mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral'] },
-  reporters: ['json', 'clear-text'],
+  reporters: ['json', 'clear-text', 'progress-append-only'],
   clearTextReporter: { allowColor: false, reportTests: false, logTests: false },
   jsonReporter: { fileName: `.reports/mutation-${floor ?? 'all'}.json` },
   tempDirName: '.reports/stryker',

@@ -50,7 +50,11 @@ export function firstCover(garden: Garden, bedId: string, key: string, id: strin
   return { id, name, bedId, family: key, answers, ...newWork() };
 }
 
-/** Every family on one bed, for one crop: worked out from the families themselves. */
+/**
+ * Every family on one bed, for one crop: worked out from the families themselves.
+ * @returns one a family, with its outline and measures, or with the reason it cannot stand there; none where there is no such bed
+ * @example candidates(demoGarden(), 'long', 'spinach').length // 13
+ */
 export function candidates(garden: Garden, bedId: string, cropKey: string): readonly Candidate[] {
   return FAMILY_KEYS.flatMap((key): Candidate[] => {
     const { name, sentence } = familyOf(key);

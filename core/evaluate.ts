@@ -9,7 +9,11 @@ import { outline } from './plan';
 const outlines = remembered<Result<Outline>>();
 const current = remembered<Result<Outline>>();
 
-/** The outline of a cover, as `outline` works it out. */
+/**
+ * The outline of a cover, as `outline` works it out, remembered by what it is made of.
+ * @returns the same as `outline`: the outline, or the fault that names the field
+ * @example evaluate(demoGarden(), demoGarden().covers[1]).value.assembly.arches[0].tags.length // 4
+ */
 export function evaluate(garden: Garden, cover: Cover): Result<Outline> {
   const { prices, shelfFlat } = garden;
   const { answers, cut, cutFlat, also } = cover;

@@ -60,7 +60,7 @@ function moneyFormat(currency: string): Intl.NumberFormat {
 
 /**
  * Money in any currency with that currency's own decimals.
- * @example formatMoney(61.4, 'USD') // $61.40
+ * @example formatMoney(61.4, 'USD') // "$61.40"
  */
 export function formatMoney(value: number, currency: string): string {
   return moneyFormat(currency).format(value);

@@ -57,7 +57,7 @@ function bareUnit(unit: LengthUnit): number {
  * A number with no unit is in the given unit (inches for feet-inches); after feet it is inches.
  * @param text for example `5' 6 3/8"`, `66 3/8`, `5ft6`, `168cm`, `1.68 m`, `1 680 mm`, `1,68 m`
  * @returns millimetres, or a fault that says what would be right
- * @example parseLength('5ft6', 'cm') // ok(1676.4)
+ * @example parseLength('5ft6', 'cm').value // 1676.4
  */
 export function parseLength(text: string, unit: LengthUnit): Result<number> {
   const example = EXAMPLES[unit];
@@ -131,7 +131,7 @@ export function roundToShown(mm: number, unit: LengthUnit): number {
 
 /**
  * Prints a length to the nearest 1/16 inch, 0.1 cm or 1 mm.
- * @example formatLength(1685.925, 'ftin') // 5' 6 3/8"
+ * @example formatLength(1685.925, 'ftin') // "5' 6 3/8\""
  */
 export function formatLength(mm: number, unit: LengthUnit): string {
   if (!Number.isFinite(mm)) return '–';

@@ -2,7 +2,7 @@
  * Work remembered by what it was made of: done again only when one of its inputs is another than last time.
  * @returns a function of an object that the result belongs to, every other input, and the work itself; what is
  * remembered goes with the object
- * @example const drawn = remembered<Shapes>(); drawn(answers, [bed, catalog], () => draw(answers, bed, catalog))
+ * @example remembered()({}, [1, 2], () => 1 + 2) // 3
  */
 export function remembered<T>(): (of: object, from: readonly unknown[], work: () => T) => T {
   const known = new WeakMap<object, { readonly from: readonly unknown[]; readonly value: T }>();

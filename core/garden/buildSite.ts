@@ -4,7 +4,10 @@ import { isWindy } from '../site/place';
 import { survey } from '../site/survey';
 import type { Garden } from './garden';
 
-/** The bed a cover stands on, what the place asks of it, and what this garden can buy; undefined when there is no such bed. */
+/**
+ * The bed a cover stands on, what the place asks of it, and what this garden can buy; undefined when there is no such bed.
+ * @example buildSite(demoGarden(), 'wall').windy // true
+ */
 export function buildSite(garden: Garden, bedId: string): BuildSite | undefined {
   const bed = garden.beds.find((b) => b.id === bedId);
   return (

@@ -189,7 +189,11 @@ function relations(garden: Garden, before?: Garden): readonly Fault[] {
   return issueFaults(said.map(([path, message]) => ({ code: 'custom', input: undefined, path: [...path], message })));
 }
 
-/** Checks a whole garden: each part by itself, then what they say of one another. */
+/**
+ * Checks a whole garden: each part by itself, then what they say of one another.
+ * @returns the garden, or every fault with the path of its field
+ * @example checkGarden({ ...demoGarden(), name: '' }).faults[0].field // "name"
+ */
 export function checkGarden(value: unknown): Result<Garden> {
   const read = gardenSchema.safeParse(value);
   if (!read.success) return failAll(issueFaults(read.error.issues));

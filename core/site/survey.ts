@@ -79,7 +79,7 @@ function fitCorners(bed: Bed): { unknowns: Unknowns; misfit: number } {
  * go where, and the size of a square frame that sits on it or drops inside it.
  *
  * Skew s of a parallelogram with near side L and diagonals d1, d2: s = (d1^2 - d2^2) / (4 L) (law of cosines).
- * @example survey(bed).packersMm.farLeft // 12.7
+ * @example survey(demoGarden().beds[3]).packersMm.farLeft // 6.35
  */
 export function survey(bed: Bed): Survey {
   const { unknowns, misfit } = fitCorners(bed);

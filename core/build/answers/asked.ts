@@ -127,7 +127,7 @@ export type Words<K extends string> = Readonly<Record<K, readonly [label: string
 
 /**
  * One of several, each with its reason.
- * @example choice('Feet', { rods: ['Over rods', 'Stands upright.'], soil: ['In the soil', 'Nothing to buy.'] }, 'rods')
+ * @example choice('Feet', { rods: ['Over rods', 'Stands upright.'], soil: ['In the soil', 'Nothing to buy.'] }, 'rods').asking.label // "Feet"
  */
 export function choice<K extends string>(
   label: string,

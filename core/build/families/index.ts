@@ -9,7 +9,11 @@ export const FAMILY_KEYS: readonly string[] = FAMILIES.map((f) => f.key);
 
 const BY_KEY: ReadonlyMap<string, Family> = new Map(FAMILIES.map((f) => [f.key, f]));
 
-/** The family of a key. @throws when there is none: documents are checked before they get here. */
+/**
+ * The family of a key.
+ * @throws when there is none: documents are checked before they get here
+ * @example familyOf('lean-to').assemble(familyOf('lean-to').defaults(buildSite(demoGarden(), 'wall')), buildSite(demoGarden(), 'wall')).value.members.length // 23
+ */
 export function familyOf(key: string): Family {
   const found = BY_KEY.get(key);
   if (!found) throw new Error(`No family "${key}"`);

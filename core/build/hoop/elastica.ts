@@ -149,7 +149,7 @@ const NAMES = { spanMm: 'span', lengthMm: 'length', heightMm: 'height' } as cons
  *
  * @param feet pinned, or fixed at an angle above 15 and up to 165 degrees
  * @returns the wide one of the shapes that fit, or a fault naming the measure that has no answer
- * @example solveHoop({ kind: 'pinned' }, { spanMm: 44, lengthMm: 80 }) // height 28.967
+ * @example solveHoop({ kind: 'pinned' }, { spanMm: 44, lengthMm: 80 }).value.heightMm // 28.967
  */
 export function solveHoop(feet: Feet, given: HoopMeasures): Result<Elastica> {
   const keys = (['spanMm', 'lengthMm', 'heightMm'] as const).filter((k) => given[k] !== undefined);

@@ -102,7 +102,11 @@ function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
   };
 }
 
-/** Works out of what a family says all that follows from it. */
+/**
+ * Works out of what a family says all that follows from it: hardware, hold-downs, contacts, moving parts, ventilation, and what each
+ * step takes.
+ * @throws when a joint is of no kind
+ */
 export function assembled(said: Said, ground: Ground): Assembly {
   const { joints, openings } = said;
   return {

@@ -45,6 +45,7 @@ function airChanges(kind: string): number {
  * Sun on level ground under a clear sky at solar noon, W/m2.
  * Beam 1353 ((1 - 0.14 h) 0.7^(AM^0.678) + 0.14 h) at h km above the sea (A. B. and M. P. Meinel, Applied Solar Energy, 1976),
  * air mass after Kasten and Young (1989), a tenth more from the sky. Sun height from the astronomical almanac series in the sun library.
+ * @example noonSun(44.1, -72.6, '2027-06-21').altitudeDeg // 69.34
  */
 export function noonSun(
   latitudeDeg: number,
@@ -62,7 +63,11 @@ export function noonSun(
   return { altitudeDeg, levelWPerM2: 1.1 * beam * Math.sin(altitude) };
 }
 
-/** Steady balance of the covered bed at clear noon: the rise when shut, and the pair of vents that keeps a chosen rise. */
+/**
+ * Steady balance of the covered bed at clear noon: the rise when shut, and the pair of vents that keeps a chosen rise.
+ * @param e areas in m2, volume in m3, height in m
+ * @returns rise in C, open area of each vent in m2, the floor rule in m2, sun in W/m2 and degrees
+ */
 export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
   const cover = e.cover;
   const { altitudeDeg, levelWPerM2 } = noonSun(place.latitudeDeg, place.longitudeDeg, place.date, place.elevationM);

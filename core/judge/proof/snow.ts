@@ -24,6 +24,7 @@ export interface DesignSnow {
 /**
  * Snow on a flat roof from snow on the ground, Pa.
  * Source: ASCE/SEI 7, eq. 7.3-1: pf = 0.7 Ce Ct I pg; Ct 1.2 unheated, I 0.8 for a garden structure.
+ * @example designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal').flatPa // 395.404
  */
 export function designSnow(snow: Snow, exposure: Exposure): DesignSnow {
   const groundPa = snow.by === 'ground' ? snow.groundPa : (snow.depthMm / 1000) * SNOW_DENSITY[snow.kind] * GRAVITY;

@@ -21,7 +21,10 @@ const PROPPED_GUST = 12;
 /** Pressure near the ground, as a part of that at 10 m: ASCE/SEI 7 exposures C, between, and B. */
 const NEAR_GROUND: Readonly<Record<Exposure, number>> = { exposed: 0.85, normal: 0.7, sheltered: 0.57 };
 
-/** Pressure of a gust, Pa: q = 0.613 V^2, lowered near the ground. Source: ASCE/SEI 7, eq. 26.10-1, SI. */
+/**
+ * Pressure of a gust, Pa: q = 0.613 V^2, lowered near the ground. Source: ASCE/SEI 7, eq. 26.10-1, SI.
+ * @example gustPa(30, 'normal') // 386.19
+ */
 export function gustPa(gustMPerS: number, exposure: Exposure): number {
   return 0.613 * gustMPerS ** 2 * NEAR_GROUND[exposure];
 }

@@ -140,7 +140,11 @@ function laidOut<S extends Stock>(blanks: readonly Blank[], sizes: readonly S[],
   return two.cost < one.cost - 1e-9 || (two.cost < one.cost + 1e-9 && two.used < one.used - 1) ? two : one;
 }
 
-/** Sheets for every panel of an assembly that is not cut yet, kind by kind, those of the shelf first. Old windows are taken as they are and need none. */
+/**
+ * Sheets for every panel of an assembly that is not cut yet, kind by kind, those of the shelf first. Old windows are taken as they
+ * are and need none.
+ * @returns sheets with what is placed on each, mm; and panels that are larger than any sheet
+ */
 export function planSheets(
   panels: readonly Panel[],
   price: (size: SheetSize) => number,

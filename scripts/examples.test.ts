@@ -1,0 +1,59 @@
+/** Every example of a docstring in core is run, and gives what it says. */
+import { readFileSync, readdirSync } from 'node:fs';
+import * as amount from '../core/base/amount';
+import * as length from '../core/base/length';
+import * as remember from '../core/base/remember';
+import * as asked from '../core/build/answers/asked';
+import * as families from '../core/build/families';
+import * as elastica from '../core/build/hoop/elastica';
+import * as compare from '../core/compare';
+import * as evaluate from '../core/evaluate';
+import * as buildSite from '../core/garden/buildSite';
+import * as demo from '../core/garden/demo';
+import * as garden from '../core/garden/garden';
+import * as read from '../core/garden/read';
+import * as noon from '../core/judge/climate/noon';
+import * as snow from '../core/judge/proof/snow';
+import * as wind from '../core/judge/proof/wind';
+import * as plan from '../core/plan';
+import * as survey from '../core/site/survey';
+
+const known: Readonly<Record<string, unknown>> = {
+  ...amount,
+  ...length,
+  ...remember,
+  ...asked,
+  ...families,
+  ...elastica,
+  ...compare,
+  ...evaluate,
+  ...buildSite,
+  ...demo,
+  ...garden,
+  ...read,
+  ...noon,
+  ...snow,
+  ...wind,
+  ...plan,
+  ...survey,
+};
+
+const examples = readdirSync('core', { recursive: true, encoding: 'utf8' })
+  .filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'))
+  .flatMap((f) =>
+    [...readFileSync(`core/${f}`, 'utf8').matchAll(/@example (.+) \/\/ (.+?)(?: \*\/)?$/gm)].map(
+      ([, code = '', says = '']) => [f, code, says] as const,
+    ),
+  );
+
+test('there are examples where a newcomer looks first', () => expect(examples.length).toBeGreaterThan(12));
+
+test.each(examples)('%s: %s', (_, code, says) => {
+  // The example is a line of source of this repository, run as it stands.
+  const run = new Function(...Object.keys(known), `return ${code};`) as (...values: unknown[]) => unknown;
+  const is = run(...Object.values(known));
+  const want: unknown = JSON.parse(says);
+  if (typeof want === 'number')
+    expect(Number((is as number).toPrecision(String(want).replace('.', '').length))).toBe(want);
+  else expect(is).toBe(want);
+});
