@@ -125,6 +125,21 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
     ).toEqual([]);
   });
 
+  test('what is screwed is cut: battens have their boards, and every joint has pieces', () => {
+    expect(
+      faults((a) =>
+        a.joints.flatMap((j) => {
+          if (countOfJoint(j) === 0) return [];
+          const joined = a.members.filter((m) => j.tags.includes(m.tag));
+          return [
+            ...(j.kind === 'batten' && !joined.some((m) => /batten/i.test(m.part)) ? [`${j.id} screws no batten`] : []),
+            ...(j.tags.length === 0 && j.kind !== 'put' ? [`${j.id} joins nothing`] : []),
+          ];
+        }),
+      ),
+    ).toEqual([]);
+  });
+
   test('nothing floats: every piece is held by a joint', () => {
     expect(
       faults((a) => {

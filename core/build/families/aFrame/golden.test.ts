@@ -49,3 +49,40 @@ test('an A-frame over 128 x 44 in, worked by hand', () => {
     }),
   ).toEqual([]);
 });
+
+test('three triangles, its ends folded and its film in channel', () => {
+  const [half, high] = [22 - 0.75, 950 / 25.4];
+  const leg = Math.hypot(half, high);
+  expect(
+    differences(build('a-frame', at(128, 44), { ends: 'folded', fixing: 'channel', pairs: 3 }), {
+      members: {
+        'L1..L6': ['2x3', leg],
+        R1: ['2x4', 128],
+        'T1 T2': ['1x4 treated', 44 - (2 * 3.5 * half) / high],
+        'A1 A2': ['1x4 treated', 128],
+      },
+      sheets: {
+        S1: { across: [2 * (3.5 + Math.hypot(leg - 3.5, 0.75)) + 1.5, 6, 2], along: [128, 2 * high, 2 * 6] },
+      },
+      hardware: [
+        [6 * 2, 'screw-3', 'Two through the ridge'],
+        [2 * 2 * 2, 'screw-1-5/8', 'Foot ties'],
+        [6 * 2, 'screw-1-5/8', 'Side rails'],
+        [2 * 22 + 26, 'staple', 'Cover at the rails'],
+        // Two rails of 3.25 m.
+        [7, 'channel', 'Along both rails'],
+        [7, 'spring-wire', 'Along both rails'],
+        [3 * 7, 'screw-1', 'Along both rails'],
+        [6, 'bracket', 'Legs to the bed'],
+      ],
+      dimensions: {
+        frameWidth: 44,
+        height: high,
+        legLength: leg,
+        coverLength: 128,
+        spacing: (128 - 1.5) / 2,
+        rowFromEdge: 6,
+      },
+    }),
+  ).toEqual([]);
+});

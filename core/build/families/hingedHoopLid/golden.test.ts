@@ -66,3 +66,74 @@ test('one stay holds a lid up to 6 ft, two a longer one; two latches where it is
   expect([48, 128].map((l) => of(list(l), 'stay'))).toEqual([1, 2]);
   expect([false, true].map((windy) => of(list(128, windy), 'latch'))).toEqual([1, 2]);
 });
+
+test('flat, its hoops in sockets, a ridge on posts and a flap at each end', () => {
+  // Rails of 2x4 lie flat: 3.5 wide and 1.5 high; sockets stand in their middle.
+  const span = 44 - 3.5;
+  const pipe = (Math.PI / 2) * span;
+  const hoop = sprung(span, pipe);
+  const over = outward(hoop.points, 0.42).map(([y, z]): [number, number] => [y + 1.75, z + 1.5]);
+  // The end hoops stand clear of the end boards: 3.5 + .42 in.
+  const offset = 3.5 + 0.42;
+  const rise = 1.5 + hoop.height + 0.42;
+  expect(
+    differences(
+      build('hinged-hoop-lid', at(128, 44), {
+        feet: 'sockets',
+        ends: 'flap',
+        ridge: 'posted',
+        stand: 'flat',
+        crossTies: 1,
+        paint: 'none',
+      }),
+      {
+        members: {
+          A1: ['2x4', 128],
+          A2: ['2x4', 128 - 2 * 3.5],
+          'A3 A4': ['2x4', 44 - 3.5],
+          'H1..H5': ['pvc-1/2', pipe],
+          // From middle to middle of the end boards.
+          R1: ['2x4', 128 - 3.5],
+          // Under the ridge of 2x4 on edge, which hangs under the crowns.
+          'P1 P2': ['2x2', hoop.height - 0.42 - 3.5],
+          T1: ['1x4', 44 - 2 * 3.5],
+          'B1a B1b B2a B2b': ['1x2', 64],
+        },
+        sheets: {
+          S1: { across: [taut([0, 0], [...over, [0, 1.5], [44, 1.5]], [44, 0]), 6, 2], along: [128, 2 * 4] },
+          S2: { across: [44, 9], along: [rise, 12] },
+          S3: { across: [44, 9], along: [rise, 12] },
+        },
+        hardware: [
+          // Corners 1.5 high hold two screws.
+          [4 * 2, 'screw-3', 'Frame corners'],
+          [2 * 2, 'screw-2-1/2', 'Cross ties'],
+          [10, 'socket-cap', 'Hoop feet'],
+          [10, 'screw-1', 'Hoop feet'],
+          [5, 'screw-1-5/8', 'Through each crown'],
+          [2, 'corner-plate', 'Posts to the ridge'],
+          [2, 'corner-plate', 'Posts to the frame'],
+          [2 * 22, 'staple', 'Cover at the rails'],
+          [4 * 7, 'screw-1-5/8', 'Cover battens'],
+          // 1752 mm over each end at 450 mm: four.
+          [2 * 4, 'clip', 'End flaps'],
+          [2 * 2, 'sandbag', 'Two on each'],
+          [4, 'hinge', 'Hinge rail'],
+          [1, 'handle', 'Front rail'],
+          [1, 'latch', 'Front rail'],
+          [2, 'stay', 'Holds the lid open'],
+        ],
+        dimensions: {
+          frameWidth: 44,
+          wallHeight: 11,
+          pipeLength: pipe,
+          height: hoop.height,
+          spacing: (128 - 2 * offset) / 4,
+          coverLength: 128,
+          endOffset: offset,
+          rowFromEdge: 5,
+        },
+      },
+    ),
+  ).toEqual([]);
+});

@@ -56,3 +56,53 @@ test('two tapered sides come out of one board only where the saw’s kerf has ro
   expect(sawn((7.25 + drop - 0.05) * IN)).toBe('C2');
   expect(sawn((7.25 + drop + 0.05) * IN)).toBeUndefined();
 });
+
+test('made to two windows of 30 x 46 in, over part of the bed', () => {
+  const [front, back] = [9.25, 17];
+  // The windows overhang 20 mm; what lies on the box is its depth along the slope, which rises over the depth less 1.5.
+  const onBox = 46 - 20 / IN;
+  let depth = onBox;
+  for (let i = 0; i < 50; i++) depth = onBox / Math.hypot(1, (back - front) / (depth - 1.5));
+  const slope = (back - front) / (depth - 1.5);
+  expect(
+    differences(
+      build('sloped-cold-frame', at(128, 44), {
+        glazing: 'old-window',
+        sashBy: 'sash',
+        lids: 2,
+        sashAlongMm: 30 * IN,
+        sashReachMm: 46 * IN,
+        board: '2x10',
+        frontMm: front * IN,
+        backMm: back * IN,
+        latches: 2,
+      }),
+      {
+        members: {
+          'A1 B1 B2': ['2x10 treated', 60],
+          'C1 D1 C2 D2': ['2x10 treated', depth - 2 * 1.5],
+          'P1 P2': ['2x2 treated', front - 8 / IN],
+          'P3 P4': ['2x2 treated', back - slope * 1.5 - 8 / IN],
+          // Where it ends over soil, from wall to wall inside.
+          X1: ['1x6 treated', 44 - 3],
+        },
+        panels: { 'G1 G2': ['old-window', 30, 46] },
+        sheets: {},
+        hardware: [
+          [7 * 2 * 2, 'screw-2-1/2', 'Boards to the corner posts'],
+          [2 * 2, 'screw-2-1/2', 'Board across the soil'],
+          [2, 'safety-film', 'On the glass'],
+          [2 * 2, 'hinge', 'Lids to the back'],
+          [2, 'handle', 'At the front'],
+          ...[1, 2].flatMap(() => [
+            [2, 'latch', 'Lids to the front'] as const,
+            [1, 'stay', 'Hold the lids open'] as const,
+          ]),
+          [4, 'bracket', 'Box to the bed'],
+          [2, 'old-window', 'One to a lid'],
+        ],
+        dimensions: { boxWidth: depth, front, backHeight: back, coverLength: 60, rowFromEdge: 7 },
+      },
+    ),
+  ).toEqual([]);
+});

@@ -1,4 +1,4 @@
-import { differences } from '../../../testing/golden';
+import { differences, outward, sprung, taut } from '../../../testing/golden';
 import { at, build } from '../../../testing/site';
 
 test('a staked tunnel over 128 x 44 in, worked by hand', () => {
@@ -53,4 +53,45 @@ test('its rods are marked at the soil from the end that is driven, and its ridge
   // 24 in of rod with 8 in showing: 16 in in the ground.
   expect(marks('D1')).toEqual([16]);
   expect(marks('R1')).toEqual([0, 1, 2, 3, 4].map((i) => Math.round((30 / 25.4 + 29.75 * i) * 100) / 100));
+});
+
+test('with its feet in the soil, a rope along it and folded ends', () => {
+  const span = 44 - 3 - 2 * (25 / 25.4 + 0.42);
+  // Free to turn in soft soil: a pipe as long as half a circle stands a little higher than one.
+  const pipe = (Math.PI / 2) * span;
+  const hoop = sprung(span, pipe);
+  const run = 128 - 2 * 4.5;
+  const over = outward(hoop.points, 0.42);
+  expect(
+    differences(build('staked-tunnel', at(128, 44), { feet: 'soil', ridge: 'rope', ends: 'folded', paint: 'tape' }), {
+      // Six inches of both tails in the soil.
+      members: { 'H1..H5': ['pvc-1/2', pipe + 2 * 6] },
+      sheets: {
+        S1: {
+          across: [taut([-0.42, 0], over, [span + 0.42, 0]), 20, 2],
+          along: [run + 0.84, 2 * hoop.height, 2 * 6],
+        },
+      },
+      hardware: [
+        [10, 'end-cap', 'Pipe ends'],
+        // Five hoops of 1.83 m, taped along their outer face.
+        [10, 'pipe-tape', 'Along the outer face'],
+        // Three ropes of 3.02 m, and four to tie and stake.
+        [14, 'rope', 'Rope at the crown'],
+        // 2 x 20.24 in is 1028 mm.
+        [2 * (Math.ceil(1028 / 450) + 1), 'clip', 'Cover to the end hoops'],
+        [2 * 4 + 4, 'sandbag', 'Weights on both skirts'],
+      ],
+      dimensions: {
+        span,
+        bury: 6,
+        pipeLength: pipe + 12,
+        height: hoop.height,
+        spacing: run / 4,
+        coverLength: 128,
+        endOffset: 3,
+        rowFromEdge: 5,
+      },
+    }),
+  ).toEqual([]);
 });

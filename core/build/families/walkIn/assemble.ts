@@ -5,14 +5,15 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { guardPvc } from '../../parts/guard';
 import { straightRun } from '../../joints/runs';
-import type { Said } from '../../assembly/types';
-import type { BuildSite } from '../../../site/buildSite';
+import { endsOf } from '../../assembly/pieces';
+import type { Member, Said } from '../../assembly/types';
+import { type BuildSite, stock } from '../../../site/buildSite';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
 import type { WalkInAnswers } from './answers';
 import { endFrame } from './ends';
 import { type House, buildHouse } from './frame';
-import { houseJoints, houseOpenings } from './joints';
+import { fastenedTo, houseJoints, houseOpenings } from './joints';
 import { houseSheets } from './sheets';
 import { walkInSteps } from './steps';
 
@@ -30,6 +31,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const sheets = houseSheets(a, h);
   const runs = a.sides === 'roll-up' ? bars(a, h) : [];
   const rollBars = runs.flatMap((r) => r.members);
+  const battens = a.fixing === 'battens' ? edgeBattens(a, h, site) : [];
   const anchors = a.anchors ?? Math.max(4, h.xs.length);
   const guard = guardPvc(a.paint, a.cover, a.pipe, h.hoops);
   const parts = {
@@ -40,6 +42,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     rollBars,
     rollSplices: runs.flatMap((r) => r.joints),
     sheets,
+    battens,
     anchors,
     guard,
   };
@@ -52,7 +55,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const { bed, survey } = site;
   return ok({
     ...BARE,
-    members: [...h.posts, ...h.hoops, ...h.purlins, ...h.boards, ...h.ties, ...ends, ...door, ...rollBars],
+    members: [...h.posts, ...h.hoops, ...h.purlins, ...h.boards, ...h.ties, ...ends, ...door, ...battens, ...rollBars],
     sheets,
     joints,
     openings: houseOpenings(a, parts),
@@ -117,10 +120,32 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
           : d,
       ),
     ],
-    steps: walkInSteps(a, { house: h, ends, door, sheets, rollBars, joints }),
+    steps: walkInSteps(a, { house: h, ends, door, sheets, battens, rollBars, joints }),
     remarks: [
       'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
     ],
+  });
+}
+
+/** Battens over the film, outside each board that it is fastened along. */
+function edgeBattens(a: WalkInAnswers, h: House, site: BuildSite): readonly Member[] {
+  const section = stock(site, '1x2');
+  const middle = (h.y0 + h.y1) / 2;
+  return fastenedTo(a, h).flatMap((board, i) => {
+    const [from, to] = endsOf([board]);
+    if (!from || !to) return [];
+    const out = (thicknessMm(board.section) + thicknessMm(section)) / 2;
+    const y = from[1] + (from[1] < middle ? -out : out);
+    return straightRun({
+      tag: `N${i + 1}`,
+      part: 'Batten',
+      section,
+      from: [from[0], y, from[2]],
+      to: [to[0], y, to[2]],
+      wide: [0, 0, 1],
+      hoopXs: h.xs,
+      markHoops: false,
+    }).members;
   });
 }
 

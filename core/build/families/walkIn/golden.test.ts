@@ -112,3 +112,86 @@ test.each(['one', 'roof-and-ends', 'roof-and-curtains'])(
     }
   },
 );
+
+test('with a door at each end, two sheets over all, battens on the base boards', () => {
+  const r = 0.83;
+  const long = 4470 / IN;
+  const edge = r + 4 / IN;
+  const jamb = 16 + 6 / IN + 1.5;
+  const under = (off: number): number => 24 + Math.sqrt(60 ** 2 - off ** 2);
+  const sideStud = (60 + jamb + 0.75) / 2;
+  const out = r + 1.5;
+  const reach = 60 + out;
+  // From the ground straight to where the film touches the hoop, and round it: its lowest edge stands outside the boards.
+  const touch = Math.acos((60 + r) / reach);
+  const over = 2 * (24 + Math.sqrt(reach ** 2 - (60 + r) ** 2)) + (60 + r) * (Math.PI - 2 * touch);
+  const sheet = { across: [over, 2 * 4, 2], along: [long, 2 * (24 + 60 + r), 2 * 4] };
+  const end = (letter: string): Record<string, readonly [string, number]> => ({
+    [`${letter}1 ${letter}2`]: ['2x4 treated', 60 - jamb - edge],
+    [`${letter}3 ${letter}4`]: ['2x4 treated', under(jamb)],
+    [`${letter}5`]: ['2x4', 32 + 12 / IN],
+    [`${letter}6 ${letter}7`]: ['2x4', under(sideStud + 0.75) - 1.5],
+  });
+  expect(
+    differences(
+      build('walk-in', at(128, 44), {
+        sheets: 'one',
+        sides: 'fixed',
+        doors: 'two',
+        fixing: 'battens',
+        purlins: 'ridge',
+        layers: 'double',
+      }),
+      {
+        members: {
+          'P1..P10': ['steel-1', 450 / IN + 24],
+          'H1..H5': ['pvc-1-1/4', (Math.PI / 2) * 120 + 2 * 6],
+          'R1a R1b': ['emt-3/4', long / 2],
+          'A1 A2': ['2x6 treated', long],
+          'B1 B2': ['2x4 treated', long],
+          ...end('E'),
+          ...end('F'),
+          'G1 G2 H01 H02': ['2x2', 72],
+          'G3 G4 G5 H03 H04 H05': ['2x2', 32 - 3],
+          // No 1x2 is longer than 8 ft: joined on the middle hoop.
+          'N1a N1b N2a N2b': ['1x2', long / 2],
+        },
+        sheets: { S1: sheet, S9: sheet },
+        hardware: [
+          [5 * 2 * 2, 'tek-screw', 'Two through each hoop foot'],
+          [5, 'cross-connector', 'Purlins'],
+          [4 * 5, 'u-strap', 'Base and hip boards'],
+          [4 * 5 * 2, 'screw-1-5/8', 'Base and hip boards'],
+          [1, 'coupler', 'Ridge purlin'],
+          [1, 'paint', 'PVC painted'],
+          [2 * 7 * 2, 'screw-3', 'Frames of the ends'],
+          [2 * 4 * 2, 'u-strap', 'Studs to the end hoops'],
+          [2 * 4 * 2 * 2, 'screw-1', 'Studs to the end hoops'],
+          [2 * 3 * 2 * 2, 'screw-2-1/2', 'Frame of each door'],
+          [2 * 4, 'corner-plate', 'Corners'],
+          [2 * 3, 'door-hinge', 'Three'],
+          [2, 'door-latch', 'One'],
+          [2, 'handle', 'One'],
+          // Eight a metre of two boards of 4.47 m.
+          [8 * 9, 'staple', 'Along the boards'],
+          // Round each end, 3.05 + 2 x 2.13 m at 450 mm.
+          [2 * 17, 'clip', 'Film round the end hoops'],
+          // 2235 mm at 300 mm: eight bays, nine screws, four battens.
+          [4 * 9, 'screw-1-5/8', 'Cover battens'],
+          [5 * 2, 'clip', 'Cover to the hoops'],
+          [5, 'ground-anchor', 'Corners'],
+        ],
+        dimensions: {
+          pipeLength: (Math.PI / 2) * 120 + 12,
+          width: 120,
+          sidewall: 24,
+          postDepth: 450 / IN,
+          height: 84,
+          coverLength: long,
+          spacing: (long - 2 * r) / 4,
+          rowFromEdge: 10,
+        },
+      },
+    ),
+  ).toEqual([]);
+});

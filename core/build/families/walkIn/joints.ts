@@ -2,6 +2,8 @@ import type { Vec3 } from '../../../base/geometry';
 import { endsOf } from '../../assembly/pieces';
 import type { Joint, Member, Opening, SheetPart } from '../../assembly/types';
 import { evenly, joint, spread } from '../../joints';
+import { batteningOf } from '../../parts/frame';
+import { clipPlaces } from '../../parts/framedSheet';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
 
@@ -13,6 +15,7 @@ interface HouseParts {
   readonly rollBars: readonly Member[];
   readonly rollSplices: readonly Joint[];
   readonly sheets: readonly SheetPart[];
+  readonly battens: readonly Member[];
   readonly anchors: number;
   readonly guard: readonly Joint[];
 }
@@ -100,12 +103,19 @@ function endJoints({ house: h, ends, door, doors }: HouseParts): readonly Joint[
   ];
 }
 
-/** How film is held along boards and end hoops: a rolled side only at the hip. */
-function coverJoints(a: WalkInAnswers, { house: h, sheets }: HouseParts): readonly Joint[] {
-  const length = h.x1 - h.x0;
+/** The boards that film is fastened along: a rolled side only at the hip. */
+export function fastenedTo(a: WalkInAnswers, h: House): readonly Member[] {
+  const bases = h.boards.filter((m) => m.part.startsWith('Base'));
+  const hips = h.boards.filter((m) => m.part.startsWith('Hip'));
   const roll = a.sides === 'roll-up';
-  const lines = a.sheets === 'roof-and-curtains' ? (roll ? 2 : 4) : roll ? 0 : 2;
-  const metres = Math.ceil((lines * length) / 1000) + Math.ceil((2 * (h.y1 - h.y0 + 2 * h.crownZ)) / 1000);
+  if (a.sheets !== 'roof-and-curtains') return roll ? [] : bases;
+  return [...hips, ...(roll ? [] : bases)];
+}
+
+/** How film is held along boards and end hoops. */
+function coverJoints(a: WalkInAnswers, { house: h, sheets, battens }: HouseParts): readonly Joint[] {
+  const sideMetres = Math.ceil((fastenedTo(a, h).reduce((sum, m) => sum + m.lengthMm, 0) - 1e-6) / 1000);
+  const endsMm = 2 * (h.y1 - h.y0 + 2 * h.crownZ);
   const along = h.boards.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 500) : []));
   const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
   const held = [...sheets, ...h.boards, ...endHoops];
@@ -113,11 +123,21 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets }: HouseParts): readon
   const hips = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
   return [
     ...(a.fixing === 'channel'
-      ? joint('channel', 'channel', where, held, along, { count: metres })
-      : joint('staple', 'staples', where, held, along, { count: 8 * metres })),
-    ...(a.fixing === 'battens'
-      ? joint('batten', 'battens', 'Battens, one every 250 mm', held, along, { count: 4 * metres })
-      : []),
+      ? joint('channel', 'channel', where, held, along, { count: sideMetres + Math.ceil(endsMm / 1000) })
+      : [
+          ...joint('staple', 'staples', 'Along the boards, one every 125 mm', [...sheets, ...h.boards], along, {
+            count: 8 * sideMetres,
+          }),
+          // No staple holds in pipe.
+          ...joint(
+            'clip',
+            'end clips',
+            'Film round the end hoops',
+            [...sheets, ...endHoops],
+            clipPlaces(endHoops, Math.ceil(endsMm / 2 / 450)),
+          ),
+        ]),
+    ...batteningOf(battens, h.boards),
     ...joint('clip', 'clips', 'Cover to the hoops at the hip, a sleeve under each', [...sheets, ...h.hoops], hips),
   ];
 }

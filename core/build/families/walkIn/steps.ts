@@ -11,14 +11,17 @@ interface Built {
   readonly ends: readonly Member[];
   readonly door: readonly Member[];
   readonly sheets: readonly SheetPart[];
+  readonly battens: readonly Member[];
   readonly rollBars: readonly Member[];
   readonly joints: readonly Joint[];
 }
 
 const FASTENING: Readonly<Record<WalkInAnswers['fixing'], Phrase>> = {
   channel: ['Press the film into its channels with the spring wire: ridge middle first, then outward to both ends.'],
-  battens: ['Screw battens over the film along every board: middle first, then outward to both ends.'],
-  staples: ['Staple the film along every board, middle first, then outward.'],
+  battens: [
+    'Screw battens over the film along every board: middle first, then outward to both ends; clip it round both end hoops.',
+  ],
+  staples: ['Staple the film along every board, middle first, then outward, and clip it round both end hoops.'],
 };
 
 /** A crown higher than this is worked at from a ladder, mm. */
@@ -29,7 +32,17 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
   const { house: h } = b;
   const { joints } = b;
   const roomUp = h.crownZ > LADDER_MM ? ['ladder'] : [];
-  const members = [...h.posts, ...h.hoops, ...h.purlins, ...h.boards, ...h.ties, ...b.ends, ...b.door, ...b.rollBars];
+  const members = [
+    ...h.posts,
+    ...h.hoops,
+    ...h.purlins,
+    ...h.boards,
+    ...h.ties,
+    ...b.ends,
+    ...b.door,
+    ...b.battens,
+    ...b.rollBars,
+  ];
   const curtains = b.sheets.filter((s) => s.part === 'Side curtain');
   const main = b.sheets.filter((s) => s.part !== 'Side curtain');
   return [
@@ -137,7 +150,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       id: 'cover',
       title: 'Cover it',
       view: 'end',
-      tags: tagsOf(main),
+      tags: [...tagsOf(main), ...tagsOf(b.battens)],
       work: [
         [
           'Tape over every screw head and sharp end. Unroll the film beside the house, outer face, usually the printed one, up.',
@@ -149,7 +162,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
           : []),
       ],
       tools: ['rope', 'knife', ...roomUp],
-      joints: named(joints, 'channel', 'staples', 'battens', 'clips'),
+      joints: named(joints, 'channel', 'staples', 'end clips', 'battens', 'clips'),
       checks: [['Tight everywhere, and no metal touches it']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.ladder, CAUTIONS.knife],
       minutes: main.length * MINUTES.sheet,
