@@ -82,7 +82,7 @@ test('a lean-to against the wall: fixed to it, reached into by its shutters, its
   await type(page, 'dim-backHeight', '15 in');
   await expect(page.getByRole('alert')).toContainText('too flat');
   await dimension(page, 'backHeight').press('Escape');
-  await page.locator('[data-view="side"] [data-joint="wall anchors"] .reach').first().click();
+  await page.locator('[data-view="side"] [data-joint="wall anchors"] path').first().dispatchEvent('click');
   await expect(page.locator('[data-view="side"] figcaption')).toContainText('wall anchors: Wall plate and posts');
   await page.getByRole('radio', { name: 'Film', exact: true }).check({ force: true });
   await page.getByRole('link', { name: 'Saw' }).click();

@@ -9,30 +9,33 @@ interface MarksProps {
   readonly onPick: (id: string) => void;
 }
 
-/** Where pieces are joined: a small diamond at each point, dots along what is fastened along a line. */
+/** Half the size of a mark, px: a point, one of those along a line, and one that is picked. */
+const SIZE = { point: 3, line: 1.3, picked: 5.5 } as const;
+
+/** Where pieces are joined: a small diamond at each point, dots along what is fastened along a line. All of a joint is one path. */
 export function JointMarks({ marks, sheet, picked, onPick }: MarksProps): ReactNode {
-  return marks.map((m) => (
-    <g key={m.id} onClick={() => onPick(m.id)} style={{ cursor: 'pointer' }} data-joint={m.id}>
-      <title>{m.text}</title>
-      {m.at.map((p, i) => {
-        const [x, y] = toScreen(sheet, p);
-        const r = m.id === picked ? 5.5 : m.symbol === 'point' ? 3 : 1.3;
-        return (
-          <g key={i} transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}>
-            {m.symbol === 'point' ? (
-              <path
-                d={`M0 ${-r}L${r} 0L0 ${r}L${-r} 0Z`}
-                fill={m.id === picked ? 'var(--chalk)' : 'var(--ground)'}
-                stroke="var(--ink)"
-                strokeWidth={1}
-              />
-            ) : (
-              <circle r={r} fill={m.id === picked ? 'var(--chalk)' : 'var(--ink)'} />
-            )}
-            <circle className="reach" r={8} fill="transparent" />
-          </g>
-        );
-      })}
-    </g>
-  ));
+  return marks.map((m) => {
+    const mine = m.id === picked;
+    const r = mine ? SIZE.picked : SIZE[m.symbol];
+    const d = m.at
+      .map((p) => {
+        const [x, y] = toScreen(sheet, p).map((v) => Math.round(v * 10) / 10);
+        return `M${x} ${y}m0 ${-r}l${r} ${r}l${-r} ${r}l${-r} ${-r}z`;
+      })
+      .join('');
+    const dots = m.symbol === 'line';
+    return (
+      <g key={m.id} onClick={() => onPick(m.id)} style={{ cursor: 'pointer' }} data-joint={m.id}>
+        <title>{m.text}</title>
+        <path
+          d={d}
+          fill={mine ? 'var(--chalk)' : dots ? 'var(--ink)' : 'var(--ground)'}
+          stroke="var(--ink)"
+          strokeWidth={dots ? 0 : 1}
+        />
+        {/* As far round as a finger reaches. */}
+        <path d={d} fill="transparent" stroke="transparent" strokeWidth={12} />
+      </g>
+    );
+  });
 }
