@@ -1,22 +1,44 @@
-/** Small faults put into core/ one at a time: `npm run mutate` for all of it, `npm run mutate -- judge` for one floor. Not in CI. */
-const floor = process.env['MUTATE_FLOOR'];
-const dir = floor === undefined ? 'core' : floor === 'root' ? 'core' : `core/${floor}`;
-const deep = floor === 'root' ? '*.ts' : '**/*.ts';
+/** Small faults put into core/ one at a time: `npm run mutate` for all of it, or floors or files after `--`. Not in CI. */
+import jest from './jest.config.cjs';
+
+/** The tests that faults of a floor are put before: those near it, without the ones that only try many inputs. */
+const NEAR = {
+  base: ['core/base', 'core/build/assembly', 'core/build/hoop', 'core/build/parts', 'core/build/families/*'],
+  catalog: ['core/catalog', 'core/make/buying'],
+  site: ['core/site', 'core/judge/proof', 'core/build/joints'],
+  build: ['core/build'],
+  make: ['core/make'],
+  judge: ['core/judge'],
+  garden: ['core/garden', 'core'],
+  root: ['core'],
+  show: ['core/show'],
+};
+const part = process.env['MUTATE'] ?? 'root';
+const ofFile = part.endsWith('.ts');
+const floor = ofFile ? (/^core\/(\w+)\//.exec(part)?.[1] ?? 'root') : part;
+const mutated = ofFile ? part : floor === 'root' ? 'core/*.ts' : `core/${floor}/**/*.ts`;
+const name = part.replace(/\W+/g, '-');
 
 export default {
   testRunner: 'jest',
-  jest: { configFile: 'jest.mutate.cjs' },
+  jest: {
+    config: {
+      ...jest,
+      testMatch: NEAR[floor].map(
+        (dir) => `<rootDir>/${dir}/${dir === 'core' || dir.endsWith('*') ? '' : '**/'}*.test.ts`,
+      ),
+      testPathIgnorePatterns: ['fuzz', 'invariants', 'families/families', 'jointMarks'].map((x) => `${x}\\.test`),
+    },
+  },
   coverageAnalysis: 'perTest',
-  mutate: [`${dir}/${deep}`, '!core/**/*.test.ts', '!core/testing/**', '!core/garden/demo.ts'],
-  // Words and look are not what a fault is.
+  mutate: [mutated, '!core/**/*.test.ts', '!core/testing/**', '!core/garden/demo.ts'],
+  // Words are not what a fault is.
   mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral'] },
-  reporters: ['json', 'clear-text', 'progress-append-only'],
-  clearTextReporter: { allowColor: false, reportTests: false, logTests: false },
-  jsonReporter: { fileName: `.reports/mutation-${floor ?? 'all'}.json` },
-  tempDirName: '.reports/stryker',
-  incremental: true,
-  incrementalFile: `.reports/stryker-${floor ?? 'all'}.json`,
   // What runs once as a module loads is tables and declarations: each would ask for every test anew.
   ignoreStatic: true,
+  reporters: ['json', 'clear-text', 'progress-append-only'],
+  clearTextReporter: { allowColor: false, reportTests: false, logTests: false },
+  jsonReporter: { fileName: `.reports/mutation-${name}.json` },
+  tempDirName: '.reports/stryker',
   timeoutMS: 20_000,
 };
