@@ -1,5 +1,7 @@
 /** Wind, worked by hand. */
 import type { Assembly, Hung, MovingPart } from '../../build/assembly/types';
+import { rectangle } from '../../build/assembly/pieces';
+import { SHIPPED, stiffSheet } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';
 import { outline } from '../../plan';
@@ -119,5 +121,118 @@ describe('a lid of 1 x .8 m and 8 kg', () => {
     const propped = (eachN: number): string =>
       check('stay', cover(9999, [lid({ stays: { count: 1, eachN } })]), 20).verdict;
     expect([propped(33), propped(35)]).toEqual(['tight', 'holds']);
+  });
+});
+
+/** The terms of a figure by name, rounded. */
+const terms = (figure: Figure | undefined): Readonly<Record<string, number>> =>
+  Object.fromEntries((figure?.terms ?? []).map((t) => [t.name, Math.round(t.value * 1000) / 1000]));
+
+describe('what is said of the wind', () => {
+  test('the uplift opens to all that it is made of', () => {
+    const { figure, text } = check('wind', cover(700), 30);
+    expect(terms(figure)).toEqual({
+      'gust, m/s': 30,
+      'pressure near the ground': 386.19,
+      'rise over width': 0.5,
+      'suction and inside, together': 0.73,
+      area: 2,
+      'weight of the cover': 0,
+      'anchors, 1 of them': 700,
+      safety: 1.5,
+    });
+    // What holds is weight and anchors together.
+    expect(text.filter((x) => typeof x !== 'string').map((x) => Math.round((x as { value: number }).value))).toEqual([
+      564, 700,
+    ]);
+    expect(figure?.assumes).toHaveLength(2);
+  });
+
+  test('what holds by the soil says so', () => {
+    const soft = cover(700);
+    const a: Assembly = {
+      ...soft,
+      footing: {
+        ...soft.footing,
+        holdDowns: [{ what: 'rods', count: 4, eachN: 30, soil: 'soft' }, ...soft.footing.holdDowns],
+      },
+    };
+    const { figure } = check('wind', a, 30);
+    expect(terms(figure)['rods, 4 of them, 0.5 of what they hold in loam']).toBe(120);
+    expect(terms(figure)['anchors, 1 of them']).toBe(700);
+    expect(figure?.assumes.at(-1)).toContain('loam');
+  });
+
+  test('stiff panels weigh, less their openings', () => {
+    const sheet = stiffSheet(SHIPPED, 'twin-wall-6');
+    // 2 m2 of 1.3 kg is 25.5 N.
+    const panel = rectangle('G1', 'Glazing', sheet, [0, 0, 0], [1, 0, 0], [0, 1, 0], [2000, 1000]);
+    const weight = (openings: Assembly['panels'][number]['openings']): number | undefined =>
+      terms(check('wind', { ...cover(700), panels: [{ ...panel, openings }] }, 30).figure)['weight of the cover'];
+    expect(weight([])).toBeCloseTo(2 * 1.3 * 9.80665, 2);
+    const hole = [
+      [0, 0],
+      [1000, 0],
+      [1000, 1000],
+      [0, 1000],
+    ] as const;
+    expect(weight([hole])).toBeCloseTo(1.3 * 9.80665, 2);
+  });
+
+  test('anchors are offered only where they are short, only where a question asks for them, and what is there counts', () => {
+    expect(check('wind', cover(846), 30).tries).toEqual([]);
+    const still = check('wind', cover(0), 0);
+    expect([still.verdict, still.tries]).toEqual(['holds', []]);
+    const fixed: Assembly = {
+      ...cover(100),
+      footing: { ...cover(100).footing, holdDowns: [{ what: 'hinges', count: 1, eachN: 100 }] },
+    };
+    expect(check('wind', fixed, 30).tries).toEqual([]);
+    const board = { ...base.assembly.members[0], lengthMm: 20_000 } as Assembly['members'][number];
+    // Twenty metres of 2x4, 299 N, are four fewer at 100 N.
+    const found = check('wind', { ...cover(100), members: [board] }, 30).tries[0];
+    expect(found).toEqual({ label: ['6 anchors'], change: { kind: 'answer', id: 'anchors', value: 6 } });
+  });
+
+  test('a lid without a latch fails where the wind lifts more than it weighs, and more latches are tried', () => {
+    const bare = lid({ latches: { count: 0, eachN: 450 } });
+    // 78.45 N x .4 m against .613 V² x .7 x 1.38 x .8 x .4: even at 12.9 m/s.
+    expect(check('latch', cover(9999, [bare]), 13.5).verdict).toBe('fails');
+    expect(check('latch', cover(9999, [bare]), 4).verdict).toBe('holds');
+    const latch = check('latch', cover(9999, [lid({ latches: { count: 2, eachN: 450 } })]), 20);
+    expect(latch.tries.map((t) => t.change)).toEqual(
+      [3, 4, 5, 6, 8].map((value) => ({ kind: 'answer', id: 'latches', value })),
+    );
+    expect(terms(latch.figure)).toEqual({
+      'area of the lid': 0.8,
+      'weight of the lid': 78.453,
+      'slope of the shut lid': 0,
+      'latches, 2 of them, each': 450,
+      safety: 1.5,
+    });
+    // Pull of the shut lid at its handle: 75.80 Nm over .8 m; less half its weight in words.
+    expect(latch.figure?.value).toBeCloseTo(94.75, 1);
+    const [said] = latch.text.filter((x) => typeof x !== 'string');
+    expect((said as { value: number }).value).toBeCloseTo(94.75 - 39.23, 1);
+    expect(
+      [0, 1, 2].map((count) => check('latch', cover(9999, [lid({ latches: { count, eachN: 450 } })]), 20).text[0]),
+    ).toEqual([
+      'No latch: the shut lid pulls with ',
+      'One latch: the shut lid pulls with ',
+      '2 latches: the shut lid pulls with ',
+    ]);
+  });
+
+  test('a lid propped in a fresh wind pulls on its stays', () => {
+    const stay = check('stay', cover(9999, [lid({ stays: { count: 2, eachN: 700 } })]), 20);
+    expect(stay.text[2]).toContain('on 2 stays');
+    expect(check('stay', cover(9999, [lid()]), 20).text[2]).toContain('on one stay');
+    // 23.73 Nm over .8 m.
+    expect(stay.figure?.value).toBeCloseTo(29.66, 1);
+    expect(terms(stay.figure)['stays, 2 of them, each']).toBe(700);
+    // What is carried or rolled has no hinge to turn about.
+    const { hung, ...carried } = lid();
+    expect(hung).toBeDefined();
+    expect(windChecks(cover(9999, [{ ...carried, motion: 'carried' }]), site(20)).map((c) => c.id)).toEqual(['wind']);
   });
 });
