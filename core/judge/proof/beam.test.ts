@@ -64,6 +64,54 @@ test('flat on its side it is what its thickness makes it', () => {
   expect(beamStrength(beam({ across: 'thickness' }), snow).ratio).toBeCloseTo(1.0708 / 5.4444, 3);
 });
 
+test('flat and short it is its thickness that bends', () => {
+  // 500 mm: M = 18,750 N mm; I = 88.9 x 38.1³ / 12 = 409,727 mm4; 18,750 x 19.05 / I = .8718 MPa of 6.9.
+  const found = beamStrength(beam({ across: 'thickness', spanMm: 500 }), snow);
+  expect(found).toMatchObject({ governs: 'bending' });
+  expect(found.ratio).toBeCloseTo(7.915, 2);
+});
+
+test('a bar of pipe: steel by its yield, plastic by the strain it keeps for weeks', () => {
+  const pipe = (key: string, spanMm: number) => beamStrength(beam({ section: section(SHIPPED, key), spanMm }), snow);
+  // 3/4 conduit, 23.419 x 20.930 mm: I = 5,346 mm4. 300 mm: M = 6,750 N mm, 14.79 MPa of 240 x 1.15.
+  expect(pipe('emt-3/4', 300)).toMatchObject({ governs: 'bending' });
+  expect(pipe('emt-3/4', 300).ratio).toBeCloseTo(18.66, 1);
+  // 1/2 PVC, 21.336 x 15.799 mm: I = 7,115 mm4; 10 mm: M = 7.5 N mm, .011245 MPa of 2760 x .5 x 3.5 % = 48.3.
+  expect(pipe('pvc-1/2', 10)).toMatchObject({ governs: 'bending' });
+  expect(pipe('pvc-1/2', 10).ratio / 4295).toBeCloseTo(1, 3);
+});
+
+test('with no snow asked for nothing is asked of it, and what it carries is said all the same', () => {
+  const none = { ...snow, groundPa: 0, flatPa: 0 };
+  const found = beamStrength(beam(), none);
+  expect(found.ratio).toBe(Infinity);
+  expect(found.wetSnowMm).toBeCloseTo(406.2, 0);
+});
+
+test('from 70 degrees on snow slides off and nothing bends it', () => {
+  const steep = beamStrength(beam({ slopeDeg: 75 }), snow);
+  expect([steep.ratio, steep.wetSnowMm]).toEqual([Infinity, Infinity]);
+  // A gable flatter than 2.4 degrees carries no more on one side than on both.
+  expect(beamStrength(beam({ slopeDeg: 2, gable: true }), snow).snowCase).toBe('even');
+});
+
+test('its figure opens to all that it is made of', () => {
+  const [figure] = beamStrength(beam({ slopeDeg: 30 }), snow).figures;
+  const terms = Object.fromEntries((figure?.terms ?? []).map((t) => [t.name, Math.round(t.value * 100) / 100]));
+  // w = 1 kPa x .7273 x .6 m x .75 = .3273 N/mm; E I = 9000 x .6 x 2,230,736 N mm2.
+  expect(terms).toEqual({
+    'span between supports': 2000,
+    'width of cover on one bar': 600,
+    slope: 30,
+    'snow on one bar': 327.27,
+    'part of the flat load by slope': 0.73,
+    'stiffness EI after weeks': 12046,
+    'most sag': 11.11,
+  });
+  expect(figure?.source).toContain('even case');
+  expect(figure?.source).toContain('Stopped by sag');
+});
+
 test('a ridge board on posts gives way where its moment says', () => {
   const hoop = solveHoop({ kind: 'pinned' }, { spanMm: 1000, lengthMm: 1571 });
   if (!hoop.ok) throw new Error('no hoop');
