@@ -126,7 +126,7 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
         ))}
       </ol>
       {step.takes.length > 0 && <p className="tools">Have to hand: {taken(step, o.site.catalog)}.</p>}
-      {step.tools.length > 0 && <p className="tools">Tools: {step.tools.join(', ')}.</p>}
+      {step.tools.length > 0 && <p className="tools">Tools: {step.tools.join('; ')}.</p>}
       {step.checks.length > 0 && (
         <ul className="checks">
           {step.checks.map((line, i) => (

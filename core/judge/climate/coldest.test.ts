@@ -58,3 +58,25 @@ test('rise at noon, worked by hand for each kind of cover', () => {
   // Two films: 1 / (1 / 6.3 + 1 / 6.3) = 3.15, light .9 x .9.
   expect(rise('film-uv', 'film-uv')).toBeCloseTo(by(0.81, 3.15, 1.5), 6);
 });
+
+test('the figure says which crop, which cover, which layer, and what it takes for granted', () => {
+  const figure = coldestNight({
+    crop: { cropKey: 'corn-salad', soilZMm: 0, rowYsMm: [0, 0], topZMm: 0, clearanceMm: 0 },
+    enclosure: {
+      cover: coverMaterial(SHIPPED, 'film-uv'),
+      inner: coverMaterial(SHIPPED, 'fabric-50'),
+      floorM2: 3,
+      coverM2: 6,
+      volumeM3: 2,
+      heightM: 0.7,
+    },
+  });
+  expect(figure.label).toBe('Corn salad lives down to');
+  expect(figure.terms.map((t) => [t.name, t.value])).toEqual([
+    ['corn salad dies at', -15],
+    ['UV film 6 mil helps by', 2.5],
+    ['fabric 50 g inside it by', 3.5],
+  ]);
+  expect(figure.value).toBe(-21);
+  expect(figure.assumes.join(' ')).toContain('not a promise');
+});

@@ -65,3 +65,39 @@ test('the higher the garden, the thinner the air over it and the stronger its su
   // What lies below the sea is reckoned as at the sea.
   expect(noonSun(45, 0, '2027-06-21', -300)).toEqual(noonSun(45, 0, '2027-06-21', 0));
 });
+
+test('a low sun through much air, worked by hand', () => {
+  // 57 degrees north on the shortest day: the sun stands about 9.56 degrees high. Kasten and Young:
+  // sin 9.56 = .16608; .50572 x (9.56 + 6.08)^-1.6364 = .00561; air mass 5.824; .7^(5.824^.678) = .3077.
+  const sun = noonSun(57, 0, '2027-12-21');
+  expect(sun.altitudeDeg).toBeCloseTo(9.56, 1);
+  expect(sun.levelWPerM2).toBeGreaterThan(0.985 * 1.1 * 1353 * 0.3077 * 0.16608);
+  expect(sun.levelWPerM2).toBeLessThan(1.015 * 1.1 * 1353 * 0.3077 * 0.16608);
+  // High noon in midsummer at the tropic: air mass one.
+  const high = noonSun(23.4, 0, '2027-06-21');
+  expect(high.levelWPerM2 / (1.1 * 1353 * 0.7)).toBeCloseTo(1, 2);
+  // Beyond the circle there is none.
+  expect(noonSun(80, 0, '2027-12-21').levelWPerM2).toBe(0);
+});
+
+test('more wind, smaller vents; and both figures open to what they are made of', () => {
+  const still = noonAir(enclosure, { ...place, windMPerS: 0 });
+  const windy = noonAir(enclosure, { ...place, windMPerS: 4 });
+  const stack = (0.6 / Math.SQRT2) * Math.sqrt((2 * 9.80665 * 0.7 * 10) / 275.15);
+  // The same flow through a stack of its own, or with .3 x 4 m/s of wind beside it.
+  expect(still.ventEachM2 * stack).toBeCloseTo(windy.ventEachM2 * Math.hypot(stack, 1.2), 9);
+  const terms = (of: 'rise' | 'vent') => Object.fromEntries(windy.figures[of].terms.map((t) => [t.name, t.value]));
+  expect(terms('rise')).toMatchObject({
+    'light let through': 0.9,
+    floor: 3.6,
+    cover: 7,
+    'heat loss U, W/m²K': 6.3,
+    'air changes an hour': 1.5,
+    'air inside': 2,
+    'above the sea, m': 0,
+  });
+  expect(terms('vent')['low vent to high vent']).toBeCloseTo(700, 9);
+  expect(Object.keys(terms('vent')).length).toBeGreaterThan(2);
+  for (const one of ['rise', 'vent'] as const) expect(windy.figures[one].assumes.join(' ')).toContain('planning aid');
+  expect(windy.figures.vent.assumes.at(-1)).toContain('one high at the other');
+});
