@@ -1,7 +1,8 @@
-import { SHIPPED } from '../../catalog/catalog';
+import { SHIPPED, coverMaterial, section, stiffSheet } from '../../catalog/catalog';
+import { barPriceKey } from '../../catalog/prices';
 import type { HardwareUse } from '../../build/assembly/types';
-import { coverMaterial, section } from '../../catalog/catalog';
 import type { SectionCuts } from '../cutting/bars';
+import type { SheetCuts } from '../cutting/panels';
 import type { RollPlan } from '../rolls/rolls';
 import { shoppingList } from './shopping';
 
@@ -88,4 +89,87 @@ test('of a bar and of a roll only what goes into the cover is used, the whole is
     used: roll.price / 4,
   });
   expect(made.used).toBeCloseTo(6.46 + roll.price / 4, 9);
+});
+
+test('sheets are bought whole by size, those on hand are not, and each line says what it is for', () => {
+  const ply = stiffSheet(SHIPPED, 'plywood-1/4');
+  const [large, small] = ply.sizes;
+  if (!large || !small) throw new Error('no sizes');
+  const cut = (size: typeof large, fromShelf: boolean, ...tags: readonly string[]) => ({
+    sheet: ply,
+    size,
+    price: size.price,
+    fromShelf,
+    usedShare: 0.5,
+    placed: tags.map((tag) => ({ tag })),
+  });
+  const sheets = {
+    sheets: [cut(large, false, 'E1', 'E2'), cut(large, false, 'E3'), cut(small, false, 'E4'), cut(large, true, 'E5')],
+    tooLarge: [],
+  } as unknown as SheetCuts;
+  const none = { rolls: [], seams: [], tooWide: [] };
+  const made = (owned: Readonly<Record<string, number>>) =>
+    shoppingList([], [], none, sheets, {}, owned, SHIPPED, 'USD').lines;
+  expect(made({})).toHaveLength(2);
+  expect(made({})[0]).toMatchObject({
+    key: large.key,
+    aisle: 'Sheet goods',
+    unit: 'sheet',
+    need: 2,
+    owned: 0,
+    canOwn: true,
+    packs: 2,
+    paid: 2 * large.price,
+    used: large.price,
+    uses: [
+      { count: 2, joint: 'E1, E2' },
+      { count: 1, joint: 'E3' },
+    ],
+  });
+  expect(made({})[0]?.size.filter((x) => typeof x !== 'string')).toEqual([
+    { value: large.widthMm, quantity: 'length' },
+    { value: large.lengthMm, quantity: 'length' },
+  ]);
+  // One of two is on hand: one is paid, and no more than that is used of it.
+  expect(made({ [large.key]: 1 })[0]).toMatchObject({ owned: 1, packs: 1, paid: large.price, used: large.price });
+  expect(made({ [large.key]: 5 })[0]).toMatchObject({ packs: 0, paid: 0, used: 0 });
+});
+
+test('a bar is told by its length, its price key and its pieces, and is kept on the shelf, not typed', () => {
+  const two = section(SHIPPED, '2x4');
+  const sold = two.stock[1];
+  if (!sold) throw new Error('no stock');
+  const bar = {
+    lengthMm: sold.lengthMm,
+    price: 4,
+    fromShelf: false,
+    pieces: [{ tag: 'A1' }, { tag: 'A2' }].map((p) => ({ ...p, lengthMm: 500 })),
+  };
+  const cuts = [{ section: two, bars: [bar] }] as unknown as SectionCuts[];
+  const none = { rolls: [], seams: [], tooWide: [] };
+  const [line] = shoppingList([], cuts, none, { sheets: [], tooLarge: [] }, {}, {}, SHIPPED, 'USD').lines;
+  expect(line).toMatchObject({
+    canOwn: false,
+    unit: 'bar',
+    size: [{ value: sold.lengthMm, quantity: 'length' }],
+    priceKey: barPriceKey(two, sold),
+    uses: [{ count: 2, joint: 'A1, A2' }],
+  });
+});
+
+test('of rolls those of the shelf are not bought, and a roll says what is cut from it', () => {
+  const uv = coverMaterial(SHIPPED, 'film-uv');
+  const roll = uv.rolls[0];
+  if (!roll) throw new Error('no roll');
+  const cut = (fromShelf: boolean, tag: string) => ({
+    cover: uv,
+    roll,
+    fromShelf,
+    usedShare: 0.5,
+    placed: [{ tag, part: 'Cover' }],
+  });
+  const rolls = { rolls: [cut(false, 'S1'), cut(true, 'S2')], seams: [], tooWide: [] } as unknown as RollPlan;
+  const { lines } = shoppingList([], [], rolls, { sheets: [], tooLarge: [] }, {}, {}, SHIPPED, 'USD');
+  expect(lines).toHaveLength(1);
+  expect(lines[0]).toMatchObject({ need: 1, packs: 1, uses: [{ count: 1, joint: 'S1 Cover' }] });
 });
