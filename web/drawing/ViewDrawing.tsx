@@ -36,16 +36,20 @@ const MARGIN: Readonly<Record<View, Margin>> = {
 
 /** Room round a view for its dimension lines, px: as much on the left as its figures there need. */
 export function marginOf(o: Outline, view: View): Margin {
-  const base = MARGIN[view];
+  const larger = typeScale();
+  const { left: least, ...base } = MARGIN[view];
   const left = o.assembly.dimensions
     .filter((d) => d.view === view && d.side === 'left')
     .map((d) => ROW_PX * d.row + figureWidth(formatLength(d.valueMm, o.garden.units.length)));
-  return { ...base, left: Math.max(base.left, ...left) };
+  return { ...base, right: base.right * larger, left: Math.max(least, ...left) };
 }
 
-/** Width of a figure as it stands in the drawing, px. */
+/** How much larger type is than on an ordinary screen: the outdoor theme is a step up. */
+const typeScale = (): number => parseFloat(getComputedStyle(document.documentElement).fontSize) / 16;
+
+/** Width of a figure as it stands in the drawing, px: a field is never narrower than four letters. */
 function figureWidth(text: string): number {
-  return text.length * FIGURE_PX + 8;
+  return Math.max(4, text.length) * FIGURE_PX * typeScale() + 12;
 }
 
 /** The shapes of a view and the paper they need. */
@@ -236,7 +240,7 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, joint
   const box = { left: m.left, right: m.left + width, top: m.top, bottom: m.top + height };
   const places = o.assembly.dimensions
     .filter((d) => d.view === view && !play)
-    .map((d) => placeDimension(d, sheet, formatLength(d.valueMm, units.length).length * FIGURE_PX, box));
+    .map((d) => placeDimension(d, sheet, figureWidth(formatLength(d.valueMm, units.length)), box));
   const ground = toScreen(sheet, [0, 0])[1];
   const [picked, setPicked] = useState<string>();
   const marks = useMemo(

@@ -6,6 +6,7 @@ const Row = styled.nav`
   display: flex;
   gap: 0.25rem;
   padding-top: 0.25rem;
+  overflow-x: auto;
   a {
     padding: 0.55rem 1.05rem;
     min-height: var(--target);
@@ -17,6 +18,14 @@ const Row = styled.nav`
   a[aria-current='page'] {
     color: var(--ink);
     border-bottom-color: var(--chalk);
+  }
+  @media (max-width: 760px) {
+    gap: 0;
+    a {
+      flex: 1 0 auto;
+      padding: 0.55rem 0.5rem;
+      text-align: center;
+    }
   }
 `;
 

@@ -32,6 +32,7 @@ const Stage = styled.div`
   min-width: 0;
   min-height: 0;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto minmax(0, 1fr) auto;
   padding: 0 1.25rem 0;
   > section:last-child {
