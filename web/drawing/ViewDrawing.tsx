@@ -44,8 +44,16 @@ export function marginOf(o: Outline, view: View): Margin {
   return { ...base, right: base.right * larger, left: Math.max(least, ...left) };
 }
 
-/** How much larger type is than on an ordinary screen: the outdoor theme is a step up. */
-const typeScale = (): number => parseFloat(getComputedStyle(document.documentElement).fontSize) / 16;
+const scales = new Map<string, number>();
+
+/** How much larger type is than on an ordinary screen: the outdoor theme is a step up. Asked of the page once a theme. */
+function typeScale(): number {
+  const root = document.documentElement;
+  const theme = root.dataset['theme'] ?? '';
+  const known = scales.get(theme) ?? parseFloat(getComputedStyle(root).fontSize) / 16;
+  scales.set(theme, known);
+  return known;
+}
 
 /** Width of a figure as it stands in the drawing, px: a field is never narrower than four letters. */
 function figureWidth(text: string): number {

@@ -1,6 +1,7 @@
 import { SHIPPED, coverMaterial } from '../../catalog/catalog';
 import { coldestNight } from './coldest';
-import { type NoonPlace, noonAir } from './noon';
+import { noonAir } from './noon';
+import { NOON } from '../../testing/judged';
 
 const under = (cropKey: string, cover: string, inner?: string): number =>
   coldestNight({
@@ -22,15 +23,6 @@ test('a cover saves a crop from as many degrees as it helps, and a second layer 
   expect(under('lettuce', 'film-uv', 'fabric-30')).toBeCloseTo(-7.5, 9);
 });
 
-const place: NoonPlace = {
-  latitudeDeg: 44.1,
-  longitudeDeg: -72.6,
-  elevationM: 0,
-  date: '2027-03-01',
-  outsideC: 2,
-  windMPerS: 1,
-  allowedRiseC: 10,
-};
 const rise = (cover: string, inner?: string): number =>
   noonAir(
     {
@@ -41,13 +33,13 @@ const rise = (cover: string, inner?: string): number =>
       volumeM3: 2,
       heightM: 0.7,
     },
-    place,
+    NOON,
   ).riseShutC;
 
 test('rise at noon, worked by hand for each kind of cover', () => {
   const sun = noonAir(
     { cover: coverMaterial(SHIPPED, 'net'), floorM2: 3, coverM2: 6, volumeM3: 2, heightM: 0.7 },
-    place,
+    NOON,
   ).sunWPerM2;
   // Half of sun x light x 3 m2, over U x 6 m2 and 1206 J x changes x 2 m3 an hour: 1.5 of film, 15 of fabric, 60 of net.
   const by = (light: number, u: number, changes: number): number =>

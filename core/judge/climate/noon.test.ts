@@ -1,7 +1,8 @@
 import { SHIPPED, coverMaterial } from '../../catalog/catalog';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
-import { type NoonPlace, noonAir, noonSun } from './noon';
+import { noonAir, noonSun } from './noon';
+import { NOON } from '../../testing/judged';
 
 const known = JSON.parse(readFileSync('core/judge/climate/sun.cases.json', 'utf8')) as {
   days: { lat: number; lon: number; date: string; noonAltitudeDeg: number }[];
@@ -11,19 +12,10 @@ test.each(known.days)('noon sun at $lat on $date', (day) => {
   expect(Math.abs(noonSun(day.lat, day.lon, day.date).altitudeDeg - day.noonAltitudeDeg)).toBeLessThan(0.1);
 });
 
-const place: NoonPlace = {
-  latitudeDeg: 44.1,
-  longitudeDeg: -72.6,
-  elevationM: 0,
-  date: '2027-03-01',
-  outsideC: 2,
-  windMPerS: 1,
-  allowedRiseC: 10,
-};
 const enclosure = { cover: coverMaterial(SHIPPED, 'film-uv'), floorM2: 3.6, coverM2: 7, volumeM3: 2, heightM: 0.7 };
 
 test('a shut tunnel on a clear March noon is warm, not a furnace and not cold', () => {
-  const air = noonAir(enclosure, place);
+  const air = noonAir(enclosure, NOON);
   expect(air.riseShutC).toBeGreaterThan(10);
   expect(air.riseShutC).toBeLessThan(35);
   expect(air.ruleM2).toEqual([0.15 * 3.6, 0.2 * 3.6]);
@@ -32,7 +24,7 @@ test('a shut tunnel on a clear March noon is warm, not a furnace and not cold', 
 test('the vents it asks for carry off exactly the heat that is too much', () => {
   fc.assert(
     fc.property(fc.double({ min: 1, max: 15, noNaN: true }), (allowedRiseC) => {
-      const air = noonAir(enclosure, { ...place, allowedRiseC });
+      const air = noonAir(enclosure, { ...NOON, allowedRiseC });
       const flow =
         air.ventEachM2 * Math.hypot((0.6 / Math.SQRT2) * Math.sqrt((2 * 9.80665 * 0.7 * allowedRiseC) / 275.15), 0.3);
       const loss = 6.3 * 7 + (1206 * 1.5 * 2) / 3600;
@@ -44,13 +36,13 @@ test('the vents it asks for carry off exactly the heat that is too much', () => 
 });
 
 test('fabric lets the warmth through', () => {
-  expect(noonAir({ ...enclosure, cover: coverMaterial(SHIPPED, 'fabric-19') }, place).riseShutC).toBeLessThan(
-    noonAir(enclosure, place).riseShutC,
+  expect(noonAir({ ...enclosure, cover: coverMaterial(SHIPPED, 'fabric-19') }, NOON).riseShutC).toBeLessThan(
+    noonAir(enclosure, NOON).riseShutC,
   );
 });
 
 test('no sun, no rise', () => {
-  expect(noonAir(enclosure, { ...place, latitudeDeg: 80, date: '2026-12-21' }).riseShutC).toBe(0);
+  expect(noonAir(enclosure, { ...NOON, latitudeDeg: 80, date: '2026-12-21' }).riseShutC).toBe(0);
 });
 
 test('the higher the garden, the thinner the air over it and the stronger its sun', () => {
@@ -81,8 +73,8 @@ test('a low sun through much air, worked by hand', () => {
 });
 
 test('more wind, smaller vents; and both figures open to what they are made of', () => {
-  const still = noonAir(enclosure, { ...place, windMPerS: 0 });
-  const windy = noonAir(enclosure, { ...place, windMPerS: 4 });
+  const still = noonAir(enclosure, { ...NOON, windMPerS: 0 });
+  const windy = noonAir(enclosure, { ...NOON, windMPerS: 4 });
   const stack = (0.6 / Math.SQRT2) * Math.sqrt((2 * 9.80665 * 0.7 * 10) / 275.15);
   // The same flow through a stack of its own, or with .3 x 4 m/s of wind beside it.
   expect(still.ventEachM2 * stack).toBeCloseTo(windy.ventEachM2 * Math.hypot(stack, 1.2), 9);

@@ -4,6 +4,7 @@ import type { Figure } from '../../base/figure';
 import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { hoopCurve } from '../../build/hoop/curve';
 import { solveHoop } from '../../build/hoop/elastica';
+import { lid } from '../../testing/judged';
 import { beamStrength } from './beam';
 import { solveArch } from './frame';
 import type { DesignSnow } from './snow';
@@ -153,23 +154,7 @@ test('a ridge board on posts gives way where its moment says', () => {
   expect(found.ratio).toBeCloseTo((6.9 * inertia) / 19.05 / moment, 3);
 });
 
-const part = (armMm: number, liftsKg: number): MovingPart => ({
-  name: 'Lid',
-  memberTags: [],
-  sheetTags: [],
-  panelTags: [],
-  motion: 'hinged',
-  extraKg: 0,
-  people: 1,
-  hung: {
-    alongMm: 1000,
-    reachMm: 800,
-    pitchDeg: 0,
-    latches: { count: 0, eachN: 0 },
-    stays: { count: 0, eachN: 0 },
-    opener: { armMm, liftsKg, behindScreen: false },
-  },
-});
+const part = (armMm: number, liftsKg: number): MovingPart => lid({ opener: { armMm, liftsKg, behindScreen: false } });
 
 test('an opener lifts the weight of the lid times half its length over its arm', () => {
   // 4 kg at the handle is a lid of 8 kg; 8 x 400 / 320 = 10 kg at the arm.

@@ -1,9 +1,10 @@
 /** Wind, worked by hand. */
-import type { Assembly, Hung, MovingPart } from '../../build/assembly/types';
+import type { Assembly, MovingPart } from '../../build/assembly/types';
 import { rectangle } from '../../build/assembly/pieces';
 import { SHIPPED, stiffSheet } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';
+import { lid } from '../../testing/judged';
 import { outline } from '../../plan';
 import type { Figure } from '../../base/figure';
 import type { Check, CheckSite } from './check';
@@ -31,24 +32,6 @@ const cover = (holdsN: number, moving: readonly MovingPart[] = []): Assembly => 
     holdDowns: [{ what: 'anchors', count: 1, eachN: holdsN, ask: 'anchors' }],
   },
   moving,
-});
-const lid = (more: Partial<Hung> = {}): MovingPart => ({
-  name: 'Lid',
-  memberTags: [],
-  sheetTags: [],
-  panelTags: [],
-  motion: 'hinged',
-  extraKg: 0,
-  people: 1,
-  hung: {
-    alongMm: 1000,
-    reachMm: 800,
-    pitchDeg: 0,
-    latches: { count: 1, eachN: 1 },
-    stays: { count: 1, eachN: 1 },
-    opener: undefined,
-    ...more,
-  },
 });
 /** Lift at the handle: half of a lid of 8 kg. */
 const lifts = [{ value: 4 } as Figure];

@@ -1,6 +1,7 @@
 import type { Outline } from '../../../core/outline';
 import { type ReactNode, Suspense, lazy, useEffect, useState } from 'react';
 import styled from 'styled-components';
+import type { Step } from '../../../core/build/assembly/types';
 import { countOfJoint } from '../../../core/build/joints/kind';
 import { sayJoint } from '../../../core/show/jointMarks';
 import { formatLength } from '../../../core/base/length';
@@ -86,28 +87,18 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
   const colours = useColours();
   const [turn, setTurn] = useState(-35);
   const [tilt, setTilt] = useState(24);
-  const [picked, setPicked] = useState<string>();
+  const [pick, setPick] = useState<{ readonly kind: 'piece' | 'joint'; readonly key: string }>();
   const building = o.assembly.steps.filter((s) => s.id !== 'cut' && s.tags.length > 0);
   const [upTo, setUpTo] = useState(building.length);
   const [apart, setApart] = useState(false);
   const [tagged, setTagged] = useState(true);
-  const first = (tag: string): number => {
-    const at = building.findIndex((s) => s.tags.includes(tag));
-    return at < 0 ? 0 : at;
-  };
-  const firstMade = (id: string): number => {
-    const at = building.findIndex((s) => s.joints.includes(id));
-    return at < 0 ? 0 : at;
-  };
-  const [joint, setJoint] = useState<string>();
-  const pick = (tag: string): void => {
-    setPicked(tag);
-    setJoint(undefined);
-  };
-  const pickJoint = (id: string): void => {
-    setJoint(id);
-    setPicked(undefined);
-  };
+  const firstStep = (has: (s: Step) => boolean): number => Math.max(0, building.findIndex(has));
+  const first = (tag: string): number => firstStep((s) => s.tags.includes(tag));
+  const firstMade = (id: string): number => firstStep((s) => s.joints.includes(id));
+  const picked = pick?.kind === 'piece' ? pick.key : undefined;
+  const joint = pick?.kind === 'joint' ? pick.key : undefined;
+  const pickPiece = (key: string): void => setPick({ kind: 'piece', key });
+  const pickJoint = (key: string): void => setPick({ kind: 'joint', key });
   const pickedJoint = o.assembly.joints.find((j) => j.id === joint);
   const member = o.assembly.members.find((m) => m.tag === picked);
   const other = [...o.assembly.sheets, ...o.assembly.panels, ...o.assembly.blocks].find((s) => s.tag === picked);
@@ -134,7 +125,7 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
           lift={(tag) => (apart ? first(tag) * LIFT_MM : 0)}
           shown={(tag) => first(tag) < stage}
           picked={picked}
-          onPick={pick}
+          onPick={pickPiece}
           joint={joint}
           onPickJoint={pickJoint}
           made={(id) => firstMade(id) < stage}
@@ -158,7 +149,7 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
       <RoundPanel
         outline={o}
         picked={picked}
-        onPick={pick}
+        onPick={pickPiece}
         joint={joint}
         onPickJoint={pickJoint}
         stage={stage}

@@ -10,7 +10,7 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { endsOf, piece } from '../../assembly/pieces';
-import { hungLids } from '../../parts/slopedLid';
+import { hungLids } from '../../parts/hungLids';
 import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';

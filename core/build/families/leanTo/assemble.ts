@@ -1,6 +1,5 @@
 import { type Result, ok } from '../../../base/result';
 import { stiffSheet } from '../../../catalog/catalog';
-import { boardShape } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
@@ -9,7 +8,8 @@ import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import type { Said } from '../../assembly/types';
 import { crossBoards } from '../../parts/crossBoards';
-import { glazingCover, hungLids } from '../../parts/slopedLid';
+import { hungLids } from '../../parts/hungLids';
+import { glazingCover } from '../../parts/slopedLid';
 import type { LeanToAnswers } from './answers';
 import { buildFrame } from './frame';
 import { buildSkin } from './skin';
@@ -29,7 +29,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
   const built = buildFrame(a, site, x0, x1);
   if (!built.ok) return built;
   const frame = built.value;
-  const { roof, xs } = frame;
+  const { roof, xs, plateMm: t } = frame;
   const skin = buildSkin(a, frame, site, x0, x1);
   const hangZ = frame.headZ + LAP_MM;
   const shutters = hungLids(
@@ -57,8 +57,6 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
   );
   const across = crossBoards('C', x0, x1, site);
   const spacing = (xs[1] ?? x1) - (xs[0] ?? x0) || x1 - x0;
-  const t = boardShape(frame.plates[0]?.section ?? a.rafter).thicknessMm;
-  const headers = frame.plates.filter((m) => m.part.startsWith('Front header'));
   const slopeDeg = (roof.angle * 180) / Math.PI;
   const spanMm = (width - 2 * t) / Math.cos(roof.angle);
   const under = [
@@ -93,7 +91,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         slopeDeg,
         gable: false,
       },
-      ...headers.slice(0, 1).map((m) => ({
+      ...frame.header.slice(0, 1).map((m) => ({
         tags: [m.tag],
         what: 'Front header',
         section: m.section,

@@ -39,9 +39,15 @@ function roofOf(frontZ: number, backZ: number, runMm: number, depthMm: number): 
 export interface LeanToFrame {
   readonly roof: Roof;
   readonly xs: readonly number[];
+  /** Where stiff sheets begin, meet and end along the roof. */
+  readonly sheetXs: readonly number[];
   readonly plates: readonly Member[];
   readonly uprights: readonly Member[];
   readonly rafters: readonly Member[];
+  /** The header in front, among the plates. */
+  readonly header: readonly Member[];
+  /** Thickness of plates and header. */
+  readonly plateMm: number;
   /** Underside of the header in front. */
   readonly headZ: number;
   /** The end wall from the bed to the roof, front edge first, as (y, height above the bed). */
@@ -62,13 +68,16 @@ export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: nu
   const found = roofOf(frontZ, backZ, width - t, depthMm);
   if (!found.ok) return found;
   const roof = found.value;
-  // Joints of stiff sheet fall on rafters: as many bays to each sheet.
-  const panes = a.glazing === 'film' ? 1 : Math.ceil((x1 - x0) / (paneWidth({ site, glazing: a.glazing }) - rt));
+  // Joints of stiff sheet fall on rafters: as many bays to each sheet. The outer sheets reach half a rafter farther.
+  const panes =
+    a.glazing === 'film' ? 1 : Math.ceil((x1 - x0 - rt) / (paneWidth({ site, glazing: a.glazing }) - rt / 2) - 1e-6);
   const spaced = hoopPlaces(x0, x1, rt / 2, a.rafters, a.maxSpacingMm);
   if (!spaced.ok) return spaced;
   const even = hoopPlaces(x0, x1, rt / 2, panes * Math.ceil((spaced.value.length - 1) / panes) + 1, a.maxSpacingMm);
   if (!even.ok) return even;
   const xs = even.value;
+  const baysEach = (xs.length - 1) / panes;
+  const inner = xs.filter((_, i) => i > 0 && i < xs.length - 1 && i % baysEach === 0);
 
   const along = (tag: string, part: string, board: typeof sillBoard, y: number, z: number, wide: Vec3, marked = true) =>
     straightRun({
@@ -125,6 +134,9 @@ export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: nu
   return ok({
     roof,
     xs,
+    sheetXs: [x0, ...inner, x1],
+    header: head.members,
+    plateMm: t,
     plates: [...sill.members, ...head.members, ...wallPlate.members, ...endSills],
     uprights,
     rafters,

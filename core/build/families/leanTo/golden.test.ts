@@ -105,3 +105,34 @@ test('it says what it cannot be: too flat, too steep, too narrow', () => {
   expect(fault({ backMm: 2000 })).toContain('steeper than 50 degrees');
   expect(fault({ backMm: (front + 8) * IN }, 16)).toContain('no room for a roof');
 });
+
+test('stiff sheets meet on rafters, reach from end to end, and none is wider than it is sold', () => {
+  // 96 in is two sheets of 4 ft to a hair; 97 is three; four rafters over two sheets become five.
+  for (const [long, rafters, sheets, stand] of [
+    [96, null, 2, 5],
+    [96, 4, 2, 5],
+    [97, 4, 3, 4],
+    [40, 2, 1, 2],
+    [190, 8, 4, 9],
+  ] as const) {
+    const a = build('lean-to', at(long, 44), { rafters });
+    const roof = a.panels.filter((p) => p.part === 'Roof glazing');
+    const spans = roof.map((p): readonly [number, number] => {
+      const from = p.at[0] / IN;
+      return [from, from + Math.max(...p.outline.map((c) => c[0])) / IN];
+    });
+    expect(spans).toHaveLength(sheets);
+    const xs = a.members.flatMap((m) =>
+      m.part === 'Rafter' && m.shape.kind === 'straight' ? [m.shape.from[0] / IN] : [],
+    );
+    expect(xs).toHaveLength(stand);
+    expect(spans[0]?.[0]).toBeCloseTo(0, 6);
+    expect(spans.at(-1)?.[1]).toBeCloseTo(long, 6);
+    spans.forEach(([from, to], i) => {
+      expect(to - from).toBeLessThan(48 + 1e-6);
+      if (i === 0) return;
+      expect(from).toBeCloseTo(spans[i - 1]?.[1] ?? NaN, 6);
+      expect(Math.min(...xs.map((x) => Math.abs(x - from)))).toBeLessThan(1e-6);
+    });
+  }
+});

@@ -26,7 +26,7 @@ export interface Skin {
 export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0: number, x1: number): Skin {
   const width = site.survey.frameOn.widthMm;
   const z0 = site.bed.wall.heightMm;
-  const { roof, xs, end } = f;
+  const { roof, xs, sheetXs, end } = f;
   const [cos, sin] = [Math.cos(roof.angle), Math.sin(roof.angle)];
   const at = (x: number, y: number): Vec3 => [x, y, roof.top(y)];
   const slopeMm = width / cos;
@@ -46,27 +46,24 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
   );
   if (a.glazing !== 'film') {
     const sheet = stiffSheet(site.catalog, a.glazing);
-    const panes = Math.ceil((x1 - x0) / Math.max(...sheet.sizes.map((s) => s.widthMm)) - 1e-6);
-    const bays = (xs.length - 1) / panes;
-    const cuts = Array.from({ length: panes + 1 }, (_, i) => (i === 0 ? x0 : i === panes ? x1 : (xs[i * bays] ?? x1)));
     const down = -DRIP_MM * cos;
-    const roofs = cuts
+    const roofs = sheetXs
       .slice(1)
       .map((to, i) =>
         rectangle(
           `G${i + 1}`,
           'Roof glazing',
           sheet,
-          at(cuts[i] ?? x0, down),
+          at(sheetXs[i] ?? x0, down),
           [1, 0, 0],
           [0, cos, sin],
-          [to - (cuts[i] ?? x0), slopeMm + DRIP_MM],
+          [to - (sheetXs[i] ?? x0), slopeMm + DRIP_MM],
           'v',
         ),
       );
     const ends = [false, true].map((right, i): Panel => ({
       ...rectangle(
-        `G${panes + i + 1}`,
+        `G${roofs.length + i + 1}`,
         'End glazing',
         sheet,
         [right ? x1 : x0, right ? 0 : width, z0],

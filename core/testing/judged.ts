@@ -1,0 +1,34 @@
+/** What several tests of the judges look at. */
+import type { Hung, MovingPart } from '../build/assembly/types';
+import type { NoonPlace } from '../judge/climate/noon';
+
+/** A level lid of 1 x .8 m, its hinges apart from all that holds it, with some of it otherwise. */
+export const lid = (more: Partial<Hung> = {}): MovingPart => ({
+  name: 'Lid',
+  memberTags: [],
+  sheetTags: [],
+  panelTags: [],
+  motion: 'hinged',
+  extraKg: 0,
+  people: 1,
+  hung: {
+    alongMm: 1000,
+    reachMm: 800,
+    pitchDeg: 0,
+    latches: { count: 1, eachN: 1 },
+    stays: { count: 1, eachN: 1 },
+    opener: undefined,
+    ...more,
+  },
+});
+
+/** A clear noon in March at the height of the sea. */
+export const NOON: NoonPlace = {
+  latitudeDeg: 44.1,
+  longitudeDeg: -72.6,
+  elevationM: 0,
+  date: '2027-03-01',
+  outsideC: 2,
+  windMPerS: 1,
+  allowedRiseC: 10,
+};
