@@ -1,7 +1,18 @@
 import 'fake-indexeddb/auto';
 import { demoGarden } from '../../core/garden/demo';
 import { type Database, openDatabase } from './db';
-import { type AppStore, addGarden, createStore, edit, heardSave, openStored, redo, settle, undo } from './store';
+import {
+  type AppStore,
+  addGarden,
+  allSaved,
+  createStore,
+  edit,
+  heardSave,
+  openStored,
+  redo,
+  settle,
+  undo,
+} from './store';
 
 let db: Database;
 let n = 0;
@@ -13,15 +24,6 @@ afterEach(() => db.delete());
 const tab = (heard: [string, number][] = []): AppStore =>
   createStore({ db, now: () => 1, announce: (id, revision) => void heard.push([id, revision]) });
 const rename = (name: string) => edit('Rename', (garden) => void (garden.name = name));
-/** Until the store has saved what it has, or has found that another did. */
-const settled = async (store: AppStore): Promise<void> => {
-  for (let i = 0; i < 500; i++) {
-    const open = store.getState().open;
-    if (open && (open.save === 'saved' || open.conflict)) return;
-    await new Promise((later) => setTimeout(later, 10));
-  }
-  throw new Error('never saved');
-};
 const nameIn = (store: AppStore): string | undefined => store.getState().open?.doc.name;
 
 test('an edit is stored, and undo and redo work after a reload', async () => {
@@ -29,7 +31,7 @@ test('an edit is stored, and undo and redo work after a reload', async () => {
   await first.dispatch(addGarden('g', demoGarden()));
   first.dispatch(rename('One'));
   first.dispatch(rename('Two'));
-  await settled(first);
+  await allSaved();
   expect(first.getState().open?.save).toBe('saved');
 
   const second = tab();
@@ -39,7 +41,7 @@ test('an edit is stored, and undo and redo work after a reload', async () => {
   second.dispatch(undo());
   expect(nameIn(second)).toBe('Quillet Hollow');
   second.dispatch(redo());
-  await settled(second);
+  await allSaved();
 
   const third = tab();
   await third.dispatch(openStored('g'));
@@ -50,7 +52,7 @@ test('an edit is stored, and undo and redo work after a reload', async () => {
   third.dispatch(rename('Other'));
   third.dispatch(redo());
   expect(nameIn(third)).toBe('Other');
-  await settled(third);
+  await allSaved();
 });
 
 test('a bad edit changes nothing and names the field', async () => {
@@ -74,9 +76,9 @@ test('two tabs never overwrite each other silently', async () => {
   const theirs = tab();
   await theirs.dispatch(openStored('g'));
   theirs.dispatch(rename('Theirs'));
-  await settled(theirs);
+  await allSaved();
   mine.dispatch(rename('Mine'));
-  await settled(mine);
+  await allSaved();
   expect(mine.getState().open?.conflict?.name).toBe('Theirs');
   expect((await db.gardens.get('g'))?.name).toBe('Theirs');
 
@@ -85,7 +87,7 @@ test('two tabs never overwrite each other silently', async () => {
   expect(mine.getState().open?.conflict).toBeNull();
 
   theirs.dispatch(rename('Again'));
-  await settled(theirs);
+  await allSaved();
   expect(theirs.getState().open?.conflict?.name).toBe('Mine');
   await theirs.dispatch(settle('theirs'));
   expect(nameIn(theirs)).toBe('Mine');
@@ -98,7 +100,7 @@ test('an idle tab follows the other one', async () => {
   const idle = tab();
   await idle.dispatch(openStored('g'));
   mine.dispatch(rename('Moved on'));
-  await settled(mine);
+  await allSaved();
   const last = heard[heard.length - 1];
   if (!last) throw new Error('nothing heard');
   await idle.dispatch(heardSave(...last));

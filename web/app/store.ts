@@ -86,6 +86,8 @@ export type AppStore = ReturnType<typeof createStore>;
 type Thunk<R> = ThunkAction<R, AppState, World, UnknownAction>;
 
 let queue: Promise<void> = Promise.resolve();
+/** Ends when every save asked for until now is done. */
+export const allSaved = (): Promise<void> => queue;
 
 /** Saves the open garden as it is now; saves wait for one another so that none is lost or out of order. */
 function save(force = false): Thunk<Promise<void>> {
