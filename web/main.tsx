@@ -8,6 +8,7 @@ import { Provider } from 'react-redux';
 import { BrowserRouter } from 'react-router';
 import { StyleSheetManager } from 'styled-components';
 import { App } from './app/App';
+import { Boundary } from './app/Boundary';
 import { GlobalStyle } from './app/theme';
 import { store } from './app/world';
 
@@ -22,9 +23,11 @@ if (root)
       <Provider store={store}>
         <StyleSheetManager>
           <GlobalStyle />
-          <BrowserRouter>
-            <App />
-          </BrowserRouter>
+          <Boundary what="Cabanon">
+            <BrowserRouter>
+              <App />
+            </BrowserRouter>
+          </Boundary>
         </StyleSheetManager>
       </Provider>
     </StrictMode>,

@@ -32,14 +32,17 @@ function isObject(value: unknown): value is Json {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
+/** What is said of a file that is not even read. */
+export const tooLarge = (): Result<Garden> =>
+  fail('file', 'The file is too large to be a garden (over 20 million characters).');
+
 /**
  * Reads a garden file. Nothing is taken from a file with any fault in it.
  * @returns the garden, or every fault with the path of its field
  * @example readGarden('{}').faults[0].field // "format"
  */
 export function readGarden(text: string): Result<Garden> {
-  if (text.length > MAX_FILE_CHARS)
-    return fail('file', 'The file is too large to be a garden (over 20 million characters).');
+  if (text.length > MAX_FILE_CHARS) return tooLarge();
   let document: unknown;
   try {
     document = JSON.parse(text);
@@ -60,6 +63,13 @@ export function readGarden(text: string): Result<Garden> {
   const current = migrate(document, version, GARDEN_VERSION);
   if (!current.ok) return current;
   return checkGarden(current.value);
+}
+
+/** A garden as a file, or what is stored as it is where it is no sound garden: nothing is locked in. */
+export function fileOf(document: unknown): string {
+  return gardenSchema.safeParse(document).success
+    ? writeGarden(document as Garden)
+    : `${JSON.stringify(document, null, 2) ?? ''}\n`;
 }
 
 /** Writes a garden as its file; reading it back gives the same garden. */

@@ -7,7 +7,12 @@ import { useCurrent } from './current';
 import { useApp, useAppDispatch, useEdit } from './hooks';
 import { Keys, useKeys } from './keys';
 import { warmUp } from '../background/planClient';
-import { redo, said, settle, undo } from './store';
+import { AskTabs, KeptLine } from './Kept';
+import { quiet } from './fresh';
+import { remembering } from '../keep/browser';
+import { said } from './state';
+import { redo, undo } from './store';
+import { useWay } from './way';
 import { THEMES, type ThemeName } from './theme';
 
 const Frame = styled.div`
@@ -137,7 +142,7 @@ const Notice = styled.div`
 const THEME_KEY = 'cabanon.theme';
 
 function readTheme(): ThemeName {
-  const stored = localStorage.getItem(THEME_KEY);
+  const stored = remembering.get(THEME_KEY);
   return THEMES.find((t) => t.value === stored)?.value ?? 'day';
 }
 
@@ -146,7 +151,7 @@ function useTheme(): [ThemeName, (theme: ThemeName) => void] {
   const [theme, setTheme] = useState(readTheme);
   useEffect(() => {
     document.documentElement.dataset['theme'] = theme;
-    localStorage.setItem(THEME_KEY, theme);
+    remembering.set(THEME_KEY, theme);
   }, [theme]);
   return [theme, setTheme];
 }
@@ -158,11 +163,11 @@ const UNITS: readonly { readonly value: LengthUnit; readonly label: string }[] =
   { value: 'mm', label: 'Millimetres' },
 ];
 
-/** The frame round every place: the rule, notices, what to do when two tabs disagree. */
+/** The frame round every place: the rule, notices, what to ask when two tabs disagree. */
 export function Shell(): ReactNode {
   const { bed, cover } = useCurrent();
   const notice = useApp((s) => s.notice);
-  const conflict = useApp((s) => s.open?.conflict ?? null);
+  const way = useWay();
   const open = useApp((s) => s.open !== null);
   const dispatch = useAppDispatch();
   const location = useLocation();
@@ -178,27 +183,29 @@ export function Shell(): ReactNode {
     return () => clearTimeout(timer);
   }, [notice, dispatch]);
   useEffect(() => {
-    document.title = `${location.pathname.split('/')[1] || 'Cabanon'} · Cabanon`.replace(/^./, (c) => c.toUpperCase());
-  }, [location]);
+    const [first = '', , place] = location.pathname.split('/').slice(1);
+    document.title = `${(first === 'g' ? place : first) || 'Cabanon'} · Cabanon`.replace(/^./, (c) => c.toUpperCase());
+    quiet();
+  }, [location.pathname]);
 
   const places = open
     ? [
-        { to: '/plot', name: 'Plot' },
+        { to: way('plot'), name: 'Plot' },
         ...(bed
           ? [
-              { to: `/bed/${bed.id}`, name: 'Bed' },
-              { to: `/choose/${bed.id}`, name: 'Choose' },
+              { to: way('bed', bed.id), name: 'Bed' },
+              { to: way('choose', bed.id), name: 'Choose' },
             ]
           : []),
         ...(cover
           ? [
-              { to: `/bench/${cover.id}`, name: 'Bench' },
-              { to: `/saw/${cover.id}`, name: 'Saw' },
-              { to: `/cart/${cover.id}`, name: 'Cart' },
-              { to: `/build/${cover.id}`, name: 'Build' },
+              { to: way('bench', cover.id), name: 'Bench' },
+              { to: way('saw', cover.id), name: 'Saw' },
+              { to: way('cart', cover.id), name: 'Cart' },
+              { to: way('build', cover.id), name: 'Build' },
             ]
           : []),
-        { to: '/shelf', name: 'Shelf' },
+        { to: way('shelf'), name: 'Shelf' },
       ]
     : [];
   return (
@@ -216,19 +223,8 @@ export function Shell(): ReactNode {
       <Main>
         <Outlet />
       </Main>
-      {conflict && (
-        <Notice role="alertdialog" aria-label="Changed in two tabs">
-          <div>
-            <b>This garden was changed in two tabs.</b>
-            <p>Nothing has been overwritten. Which one shall stay?</p>
-            <div style={{ display: 'flex', gap: '0.5rem', marginTop: '0.6rem' }}>
-              <Button onPress={() => void dispatch(settle('mine'))}>This tab’s</Button>
-              <Button onPress={() => void dispatch(settle('theirs'))}>The other tab’s</Button>
-            </div>
-          </div>
-        </Notice>
-      )}
-      {notice !== null && !conflict && (
+      <AskTabs />
+      {notice !== null && (
         <Notice role="status">
           <span>{notice}</span>
           <Button onPress={() => dispatch(said(null))}>OK</Button>
@@ -346,6 +342,7 @@ export function PlaceHead({ title, subtitle, children }: PlaceHeadProps): ReactN
         <Standing />
         {children}
       </div>
+      <KeptLine />
     </Head>
   );
 }

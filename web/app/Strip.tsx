@@ -13,6 +13,7 @@ import type { Job } from '../background/useJob';
 import type { PlanWork } from '../background/plan.worker';
 import { Why } from '../parts/Why';
 import { useUnits } from './hooks';
+import { useWay } from './way';
 import { useOutline, useWork } from '../background/usePlan';
 
 const Bar = styled.footer`
@@ -141,6 +142,7 @@ export function Strip({
   readonly outline: Outline;
   readonly work: Job<PlanWork>;
 }): ReactNode {
+  const way = useWay();
   const units = useUnits();
   const navigate = useNavigate();
   const keptCover = cover.kept ? ({ ...cover, answers: cover.kept } as Cover) : undefined;
@@ -195,7 +197,7 @@ export function Strip({
         </div>
       )}
       <div className="deed">
-        <Button onPress={() => void navigate(`/paper/${cover.id}`)}>Paper to take along</Button>
+        <Button onPress={() => void navigate(way('paper', cover.id))}>Paper to take along</Button>
       </div>
     </Bar>
   );

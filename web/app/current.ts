@@ -1,4 +1,5 @@
 import { useParams } from 'react-router';
+import { textToId } from '../../core/base/ids';
 import type { Bed } from '../../core/site/bed';
 import type { Cover } from '../../core/garden/garden';
 import { useApp } from './hooks';
@@ -8,7 +9,8 @@ let lastCover: string | undefined;
 
 /** The bed and cover in hand: those of the address, or the last ones seen, so that every place shows the same thing. */
 export function useCurrent(): { readonly bed: Bed | undefined; readonly cover: Cover | undefined } {
-  const { bedId, coverId } = useParams();
+  const params = useParams();
+  const [bedId, coverId] = [params['bedId'], params['coverId']].map((text) => text && textToId(text));
   const garden = useApp((s) => s.open?.doc);
   if (!garden) return { bed: undefined, cover: undefined };
   const coverOf = (id: string | undefined): Cover | undefined => garden.covers.find((c) => c.id === id);

@@ -6,7 +6,8 @@ import type { Draft } from 'immer';
 import type { Preferences } from '../../core/base/amount';
 import type { Cover, Garden } from '../../core/garden/garden';
 import { type Fault, type Result, failAll, ok } from '../../core/base/result';
-import { type AppState, type AppStore, edit } from './store';
+import type { AppState } from './state';
+import { type AppStore, edit } from './store';
 
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
 export const useApp = useSelector.withTypes<AppState>();

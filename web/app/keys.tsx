@@ -2,6 +2,7 @@ import { type ReactNode, Suspense, lazy, useEffect, useState } from 'react';
 import type { NavigateFunction } from 'react-router';
 import { useAppDispatch } from './hooks';
 import { redo, undo } from './store';
+import { useWay } from './way';
 
 const KeyList = lazy(() => import('./KeyList'));
 
@@ -19,6 +20,7 @@ export function useKeys(
 ): void {
   const dispatch = useAppDispatch();
   const { bedId, coverId } = hand;
+  const way = useWay();
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
       if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !typing(e.target)) {
@@ -29,11 +31,11 @@ export function useKeys(
       if (!e.altKey || e.ctrlKey || e.metaKey) return;
       const to = [
         undefined,
-        '/plot',
-        bedId && `/bed/${bedId}`,
-        bedId && `/choose/${bedId}`,
-        ...['bench', 'saw', 'cart', 'build', 'paper'].map((place) => coverId && `/${place}/${coverId}`),
-        '/shelf',
+        way('plot'),
+        bedId && way('bed', bedId),
+        bedId && way('choose', bedId),
+        ...['bench', 'saw', 'cart', 'build', 'paper'].map((place) => coverId && way(place, coverId)),
+        way('shelf'),
       ][Number(e.key)];
       if (!to) return;
       e.preventDefault();
@@ -41,7 +43,7 @@ export function useKeys(
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [dispatch, navigate, bedId, coverId]);
+  }, [dispatch, navigate, way, bedId, coverId]);
 }
 
 /** The list of keys, opened with a question mark. */

@@ -1,28 +1,42 @@
 import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
 import { demoGarden } from '../../core/garden/demo';
-import { type Database, openDatabase } from './db';
+import { type GardenRow } from '../keep/rows';
+import { type Database, openDatabase } from '../keep/db';
 import {
-  type AppStore,
   addGarden,
   allSaved,
-  createStore,
-  edit,
-  heardSave,
+  closeGarden,
+  heard,
+  keepAfterAll,
+  lookAgain,
+  lookAt,
   openStored,
-  redo,
+  removeGarden,
   settle,
-  undo,
-} from './store';
+} from './saving';
+import type { World } from './state';
+import { type AppStore, createStore, edit, redo, undo } from './store';
 
 let db: Database;
 let n = 0;
-beforeEach(() => {
+let tabs = 0;
+beforeEach(async () => {
   db = openDatabase(`test-${n++}`);
+  await db.open();
 });
 afterEach(() => db.delete());
 
-const tab = (heard: [string, number][] = []): AppStore =>
-  createStore({ db, now: () => 1, announce: (id, revision) => void heard.push([id, revision]) });
+type Word = [string, number | undefined];
+const tab = (told: Word[] = [], more: Partial<World> = {}): AppStore =>
+  createStore({
+    db,
+    now: () => 1,
+    tab: `tab ${++tabs}`,
+    announce: (id, revision) => void told.push([id, revision]),
+    retryMs: 5,
+    ...more,
+  });
 const rename = (name: string) => edit('Rename', (garden) => void (garden.name = name));
 const nameIn = (store: AppStore): string | undefined => store.getState().open?.doc.name;
 
@@ -32,7 +46,7 @@ test('an edit is stored, and undo and redo work after a reload', async () => {
   first.dispatch(rename('One'));
   first.dispatch(rename('Two'));
   await allSaved();
-  expect(first.getState().open?.save).toBe('saved');
+  expect(first.getState().open?.save).toEqual({ kind: 'saved' });
 
   const second = tab();
   await second.dispatch(openStored('g'));
@@ -70,39 +84,153 @@ test('a bad edit changes nothing and names the field', async () => {
   expect(store.getState().open).toBe(before);
 });
 
-test('two tabs never overwrite each other silently', async () => {
+/** Two tabs on one garden. */
+async function two(): Promise<[AppStore, AppStore]> {
   const mine = tab();
   await mine.dispatch(addGarden('g', demoGarden()));
   const theirs = tab();
   await theirs.dispatch(openStored('g'));
-  theirs.dispatch(rename('Theirs'));
+  return [mine, theirs];
+}
+const gust = (to: number) => edit('Set gust', (garden) => void (garden.site.gustMPerS = to));
+const stored = async () => (await db.gardens.get('g'))?.doc;
+
+test('two tabs that change different things are brought together, each step undoable', async () => {
+  const [mine, theirs] = await two();
+  theirs.dispatch(gust(37));
   await allSaved();
+  mine.dispatch(rename('One'));
+  mine.dispatch(rename('Two'));
+  await allSaved();
+  expect(await stored()).toMatchObject({ name: 'Two', site: { gustMPerS: 37 } });
+  const open = mine.getState().open;
+  expect(open?.edits.map((e) => e.label)).toEqual(['Set gust', 'Rename', 'Rename']);
+  expect(open?.save).toEqual({ kind: 'saved' });
+  mine.dispatch(undo());
+  expect(nameIn(mine)).toBe('One');
+  mine.dispatch(undo());
+  mine.dispatch(undo());
+  expect(mine.getState().open?.doc).toEqual(demoGarden());
+  await allSaved();
+});
+
+test.each(['mine', 'theirs'] as const)(
+  'both change one thing: it is asked, work goes on, and %s is had',
+  async (choice) => {
+    const [mine, theirs] = await two();
+    theirs.dispatch(rename('Theirs'));
+    await allSaved();
+    mine.dispatch(rename('Mine'));
+    await allSaved();
+    expect(mine.getState().open?.asking?.clashes).toEqual([{ path: ['name'], mine: 'Mine', theirs: 'Theirs' }]);
+    expect((await stored())?.name).toBe('Theirs');
+    // Made while it asks.
+    mine.dispatch(gust(33));
+    await allSaved();
+    expect((await stored())?.site.gustMPerS).toBe(demoGarden().site.gustMPerS);
+    await mine.dispatch(settle(() => choice));
+    expect(await stored()).toMatchObject({ name: choice === 'mine' ? 'Mine' : 'Theirs', site: { gustMPerS: 33 } });
+    expect(mine.getState().open).toMatchObject({ asking: null, save: { kind: 'saved' } });
+  },
+);
+
+test('a garden deleted in another tab stays deleted, and is kept after all only when that is said', async () => {
+  const [mine, theirs] = await two();
+  await theirs.dispatch(removeGarden('g'));
   mine.dispatch(rename('Mine'));
   await allSaved();
-  expect(mine.getState().open?.conflict?.name).toBe('Theirs');
-  expect((await db.gardens.get('g'))?.name).toBe('Theirs');
-
-  await mine.dispatch(settle('mine'));
-  expect((await db.gardens.get('g'))?.name).toBe('Mine');
-  expect(mine.getState().open?.conflict).toBeNull();
-
-  theirs.dispatch(rename('Again'));
+  expect(mine.getState().open?.save).toEqual({ kind: 'gone' });
+  mine.dispatch(rename('Still'));
   await allSaved();
-  expect(theirs.getState().open?.conflict?.name).toBe('Mine');
-  await theirs.dispatch(settle('theirs'));
-  expect(nameIn(theirs)).toBe('Mine');
+  expect(await db.gardens.count()).toBe(0);
+  await mine.dispatch(keepAfterAll());
+  expect((await stored())?.name).toBe('Still');
+  expect(mine.getState().open?.save).toEqual({ kind: 'saved' });
+  // Told, or found out when it comes to the front.
+  await tab().dispatch(removeGarden('g'));
+  await mine.dispatch(lookAgain());
+  expect(mine.getState().open?.save).toEqual({ kind: 'gone' });
 });
 
 test('an idle tab follows the other one', async () => {
-  const heard: [string, number][] = [];
-  const mine = tab(heard);
+  const told: Word[] = [];
+  const mine = tab(told);
   await mine.dispatch(addGarden('g', demoGarden()));
   const idle = tab();
   await idle.dispatch(openStored('g'));
   mine.dispatch(rename('Moved on'));
   await allSaved();
-  const last = heard[heard.length - 1];
+  const last = told.at(-1);
   if (!last) throw new Error('nothing heard');
-  await idle.dispatch(heardSave(...last));
+  await idle.dispatch(heard(...last));
   expect(nameIn(idle)).toBe('Moved on');
+});
+
+test('a save that fails is said and tried again until it works', async () => {
+  const store = tab();
+  await store.dispatch(addGarden('g', demoGarden()));
+  const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('no', 'UnknownError');
+  });
+  store.dispatch(rename('Kept at last'));
+  await allSaved();
+  expect(store.getState().open?.save).toMatchObject({ kind: 'failed', since: 1 });
+  put.mockRestore();
+  while (store.getState().open?.save.kind !== 'saved') await new Promise((wait) => setTimeout(wait, 5));
+  expect((await stored())?.name).toBe('Kept at last');
+});
+
+test('a browser without storage: the garden is open, and said to be kept nowhere', async () => {
+  const none = openDatabase('none', { indexedDB: {} as IDBFactory });
+  const store = tab([], { db: none });
+  expect((await store.dispatch(openStored('g'))).kind).toBe('shut');
+  await store.dispatch(addGarden('g', demoGarden()));
+  expect(store.getState().open?.save).toMatchObject({ kind: 'failed', why: 'this browser lets Cabanon keep nothing' });
+  store.dispatch(rename('Worked on'));
+  expect(nameIn(store)).toBe('Worked on');
+  store.dispatch(closeGarden());
+});
+
+test('a tab that is killed before its save has lost nothing', async () => {
+  const killed = tab();
+  await killed.dispatch(addGarden('g', demoGarden()));
+  // The save never gets there; only the journal does.
+  const put = jest.spyOn(db.gardens, 'put').mockImplementation(() => Dexie.Promise.reject(new Error('killed')));
+  killed.dispatch(gust(35));
+  killed.dispatch(rename('Last words'));
+  killed.dispatch(undo());
+  killed.dispatch(rename('Very last'));
+  await allSaved();
+  put.mockRestore();
+  const next = tab();
+  await next.dispatch(openStored('g'));
+  expect(next.getState().open?.doc).toMatchObject({ name: 'Very last', site: { gustMPerS: 35 } });
+  expect(next.getState().open?.edits.map((e) => e.label)).toEqual(['Set gust', 'Rename']);
+  await allSaved();
+  expect(await stored()).toMatchObject({ name: 'Very last' });
+  expect(await db.journal.count()).toBe(0);
+});
+
+test('a garden that this build cannot read is not locked in and not written over', async () => {
+  const found = { ...demoGarden(), covers: [...demoGarden().covers, { id: 'x', family: 'of-tomorrow' }] };
+  await db.gardens.put({
+    id: 'g',
+    name: 'G',
+    doc: found,
+    revision: 4,
+    at: 0,
+    seen: {},
+    savedAt: 1,
+  } as unknown as GardenRow);
+  const store = tab();
+  const came = await store.dispatch(openStored('g'));
+  if (came.kind !== 'unreadable') throw new Error(came.kind);
+  expect(came.stored.raw).toEqual(found);
+  store.dispatch(lookAt(came.stored));
+  expect(store.getState().open?.doc).toEqual(demoGarden());
+  expect(store.getState().open?.look?.[0]?.field).toBe('covers[5].family');
+  expect(store.dispatch(rename('Worked on'))[0]?.message).toContain('only looked at');
+  await store.dispatch(addGarden('copy', demoGarden()));
+  await allSaved();
+  expect(await stored()).toEqual(found);
 });

@@ -1,28 +1,55 @@
-import { openDatabase } from './db';
-import { createStore, heardSave } from './store';
+import { askToKeep, channelOf, remembering } from '../keep/browser';
+import { openDatabase } from '../keep/db';
+import { newId } from './names';
+import { heard, lookAgain, save } from './saving';
+import { createStore } from './store';
 
 /** The gardener's own storage in this browser. */
 export const database = openDatabase();
 
-const channel = new BroadcastChannel('cabanon');
+interface Word {
+  readonly id: string;
+  readonly revision: number | undefined;
+}
+const tell = channelOf<Word>('cabanon', ({ id, revision }) => void store.dispatch(heard(id, revision)));
 
 export const store = createStore({
   db: database,
   now: Date.now,
-  announce: (id, revision) => channel.postMessage({ id, revision }),
+  tab: newId(),
+  announce: (id, revision) => tell({ id, revision }),
+  retryMs: 2000,
 });
-
-channel.onmessage = (event: MessageEvent<{ id: string; revision: number }>) =>
-  void store.dispatch(heardSave(event.data.id, event.data.revision));
 
 const OPEN_KEY = 'cabanon.open';
 
 /** The garden that was open last in this browser. */
 export function lastOpen(): string | null {
-  return localStorage.getItem(OPEN_KEY);
+  return remembering.get(OPEN_KEY);
 }
 
+let asked = false;
 store.subscribe(() => {
-  const id = store.getState().open?.id;
-  if (id !== undefined && id !== lastOpen()) localStorage.setItem(OPEN_KEY, id);
+  const open = store.getState().open;
+  if (!open || open.look) return;
+  if (open.id !== lastOpen()) remembering.set(OPEN_KEY, open.id);
+  if (!asked && open.synced.revision > 1) {
+    asked = true;
+    void askToKeep();
+  }
+});
+
+/** Whether what is on the screen would be lost with it. */
+export const atRisk = (): boolean => {
+  const open = store.getState().open;
+  return open !== null && (open.save.kind === 'failed' || open.save.kind === 'gone' || open.asking !== null);
+};
+
+addEventListener('beforeunload', (event) => {
+  if (atRisk()) event.preventDefault();
+});
+// A tab that comes to the front may have missed what others did, and what failed may work again.
+document.addEventListener('visibilitychange', () => {
+  if (document.visibilityState === 'visible') void store.dispatch(lookAgain());
+  if (store.getState().open?.save.kind === 'failed') void store.dispatch(save());
 });

@@ -34,17 +34,26 @@ export function OpenFile({ label, fileLabel, accept, onFile }: OpenFileProps): R
 
 const MOST_FAULTS = 6;
 
+/** Faults, the first few of them. */
+export function FaultList({ faults }: { readonly faults: readonly Fault[] }): ReactNode {
+  return (
+    <>
+      {faults.slice(0, MOST_FAULTS).map((f, i) => (
+        <span key={i} style={{ overflowWrap: 'anywhere' }}>
+          <span className="measure">{f.field}</span>: {f.message}
+        </span>
+      ))}
+      {faults.length > MOST_FAULTS && <span>and {faults.length - MOST_FAULTS} more.</span>}
+    </>
+  );
+}
+
 /** Why a file was not opened, fault by fault; nothing has changed. */
 export function FileFaults({ file, faults }: { readonly file: string; readonly faults: readonly Fault[] }): ReactNode {
   return (
     <div className="faults" role="alert">
       <b>“{file}” was not opened. Nothing has changed.</b>
-      {faults.slice(0, MOST_FAULTS).map((f, i) => (
-        <span key={i}>
-          <span className="measure">{f.field}</span>: {f.message}
-        </span>
-      ))}
-      {faults.length > MOST_FAULTS && <span>and {faults.length - MOST_FAULTS} more.</span>}
+      <FaultList faults={faults} />
     </div>
   );
 }

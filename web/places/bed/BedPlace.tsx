@@ -14,6 +14,7 @@ import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
+import { useWay } from '../../app/way';
 import { Button, Choice, Row } from '../../parts/controls';
 import { Said } from '../../parts/Said';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
@@ -53,11 +54,12 @@ export const Families = styled.ul`
 
 /** At the bed with a tape. */
 export function BedPlace(): ReactNode {
+  const way = useWay();
   const { bed } = useCurrent();
   const garden = useGarden();
   const edit = useEdit();
   const navigate = useNavigate();
-  if (!bed) return <Navigate to="/plot" replace />;
+  if (!bed) return <Navigate to={way('plot')} replace />;
   const s = survey(bed);
   const { length } = garden.units;
   const show = (mm: number): string => formatLength(mm, length);
@@ -80,14 +82,14 @@ export function BedPlace(): ReactNode {
     const made = firstCover(garden, bed.id, key, newId(), name);
     if (!made) return;
     if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(made as Draft<Cover>)).length === 0)
-      void navigate(`/bench/${made.id}`);
+      void navigate(way('bench', made.id));
   };
   const covers = garden.covers.filter((c) => c.bedId === bed.id);
 
   return (
     <>
       <PlaceHead title={bed.name} subtitle="measured where it stands">
-        <Link to="/plot">All beds</Link>
+        <Link to={way('plot')}>All beds</Link>
       </PlaceHead>
       <Body>
         <div style={{ padding: '0.9rem 1.25rem 0', minHeight: 0, minWidth: 0 }}>
@@ -203,13 +205,13 @@ export function BedPlace(): ReactNode {
             <Families>
               {covers.map((c) => (
                 <li key={c.id}>
-                  <Link to={`/bench/${c.id}`}>
+                  <Link to={way('bench', c.id)}>
                     {c.name}, {familyOf(c.family).name.toLowerCase()}
                   </Link>
                 </li>
               ))}
               <li>
-                <Link to={`/choose/${bed.id}`}>Compare every kind on this bed</Link>
+                <Link to={way('choose', bed.id)}>Compare every kind on this bed</Link>
               </li>
               {FAMILY_KEYS.map((key) => (
                 <li key={key}>

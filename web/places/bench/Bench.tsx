@@ -10,6 +10,7 @@ import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useApp, useAppDispatch, useEdit, useSetAnswers } from '../../app/hooks';
 import { undo } from '../../app/store';
+import { useWay } from '../../app/way';
 import { useOutline, useWork } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { Leaves } from '../../parts/Leaves';
@@ -89,6 +90,7 @@ const Views = styled.div`
 
 /** The bench: shape the cover, see it stand, skin it, air it. */
 export function Bench(): ReactNode {
+  const way = useWay();
   const { cover, bed } = useCurrent();
   const { leaf = 'shape' } = useParams();
   const outlined = useOutline(cover);
@@ -99,7 +101,7 @@ export function Bench(): ReactNode {
 
   const good = outlined?.ok ? outlined.value : undefined;
 
-  if (!cover || !bed) return <Navigate to="/plot" replace />;
+  if (!cover || !bed) return <Navigate to={way('plot')} replace />;
   const family = familyOf(cover.family);
   const keep = (): void =>
     void edit('Keep this version', (garden) => {
@@ -111,7 +113,7 @@ export function Bench(): ReactNode {
   return (
     <>
       <PlaceHead title={cover.name} subtitle={`${family.name} on ${bed.name}`}>
-        <Button onPress={() => void navigate(`/versions/${cover.id}`)}>Side by side</Button>
+        <Button onPress={() => void navigate(way('versions', cover.id))}>Side by side</Button>
         <Button $strong onPress={keep} isDisabled={kept}>
           {kept ? 'Kept' : 'Keep this version'}
         </Button>
@@ -119,7 +121,7 @@ export function Bench(): ReactNode {
       {good ? (
         <Body>
           <Stage>
-            <Leaves label="Leaves of the bench" to={`/bench/${cover.id}`} leaves={LEAVES} />
+            <Leaves label="Leaves of the bench" to={way('bench', cover.id)} leaves={LEAVES} />
             <Suspense fallback={<p role="status">Opening…</p>}>
               <Leaf leaf={leaf} outline={good} setAnswers={setAnswers} />
             </Suspense>

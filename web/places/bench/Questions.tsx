@@ -3,7 +3,7 @@ import { type ReactNode, useEffect, useRef } from 'react';
 import { familyOf } from '../../../core/build/families';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { useAppDispatch } from '../../app/hooks';
-import { said } from '../../app/store';
+import { said } from '../../app/state';
 import { Choice, Field, Stepper } from '../../parts/controls';
 import { LengthField } from '../../parts/TypedField';
 

@@ -6,6 +6,7 @@ import type { Cover } from '../../../core/garden/garden';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit } from '../../app/hooks';
+import { useWay } from '../../app/way';
 import { useOutline } from '../../background/usePlan';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
@@ -87,13 +88,14 @@ const Stage = styled.div`
 
 /** Put it together: one step at a time, in big type, keeping its place. */
 export function Build(): ReactNode {
+  const way = useWay();
   const { cover, bed } = useCurrent();
   const outlined = useOutline(cover);
   const edit = useEdit();
   const navigate = useNavigate();
   const [ref, size] = useSize<HTMLDivElement>();
-  if (!cover || !bed) return <Navigate to="/plot" replace />;
-  if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
+  if (!cover || !bed) return <Navigate to={way('plot')} replace />;
+  if (!outlined?.ok) return <Navigate to={way('bench', cover.id)} replace />;
   const { steps } = outlined.value.assembly;
   const { done } = cover.build;
   const at = Math.min(cover.build.at, steps.length - 1);
@@ -110,11 +112,11 @@ export function Build(): ReactNode {
   };
   const next = steps[at + 1];
   const hours = steps.reduce((sum, s) => sum + s.minutes, 0) / 60;
-  if (!now) return <Navigate to={`/bench/${cover.id}`} replace />;
+  if (!now) return <Navigate to={way('bench', cover.id)} replace />;
   return (
     <>
       <PlaceHead title="Build" subtitle={`${cover.name} on ${bed.name}`}>
-        <Button onPress={() => void navigate(`/paper/${cover.id}`)}>Print the steps</Button>
+        <Button onPress={() => void navigate(way('paper', cover.id))}>Print the steps</Button>
       </PlaceHead>
       <Layout>
         <List aria-label="Steps">
@@ -168,7 +170,7 @@ export function Build(): ReactNode {
                   Done, next: {next.title.charAt(0).toLowerCase() + next.title.slice(1)}
                 </Button>
               ) : (
-                <Button $strong onPress={() => void navigate('/plot')}>
+                <Button $strong onPress={() => void navigate(way('plot'))}>
                   Done: back to the plot
                 </Button>
               )}

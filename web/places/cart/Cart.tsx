@@ -9,7 +9,8 @@ import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useAppDispatch, useTake, useUnits } from '../../app/hooks';
-import { said } from '../../app/store';
+import { said } from '../../app/state';
+import { useWay } from '../../app/way';
 import { useOutline, useWork } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { CountedThings } from '../../parts/CountedThings';
@@ -52,19 +53,20 @@ function AlsoBuy({ cover }: { readonly cover: Cover }): ReactNode {
 
 /** Buy it once: by aisle, in packs, less what is owned. */
 export function Cart(): ReactNode {
+  const way = useWay();
   const { cover, bed } = useCurrent();
   const outlined = useOutline(cover);
   const work = useWork(cover);
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const units = useUnits();
-  if (!cover || !bed) return <Navigate to="/plot" replace />;
-  if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
+  if (!cover || !bed) return <Navigate to={way('plot')} replace />;
+  if (!outlined?.ok) return <Navigate to={way('bench', cover.id)} replace />;
   const list = work.value?.shopping;
   return (
     <>
       <PlaceHead title="Shopping list" subtitle={cover.name}>
-        <Button onPress={() => void navigate('/together/cart')}>All covers</Button>
+        <Button onPress={() => void navigate(way('together', 'cart'))}>All covers</Button>
         {work.value && (
           <Button
             onPress={() =>
@@ -92,7 +94,7 @@ export function Cart(): ReactNode {
             Save as CSV
           </Button>
         )}
-        <Button $strong onPress={() => void navigate(`/paper/${cover.id}`)}>
+        <Button $strong onPress={() => void navigate(way('paper', cover.id))}>
           Print
         </Button>
       </PlaceHead>

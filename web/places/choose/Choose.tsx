@@ -17,6 +17,7 @@ import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
+import { useWay } from '../../app/way';
 import { Shape } from '../../drawing/Shapes';
 import { Button, Field, Row, Select } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
@@ -72,6 +73,7 @@ const DRAWING = { width: 300, height: 190 };
 
 /** What kind of cover: every family drawn at one scale on this bed, with what it comes to. */
 export function Choose(): ReactNode {
+  const way = useWay();
   const { bed } = useCurrent();
   const garden = useGarden();
   const edit = useEdit();
@@ -84,7 +86,7 @@ export function Choose(): ReactNode {
     compareKinds(g, asked.bedId, asked.cropKey).then(ok),
   );
   const found = job.value;
-  if (!bed) return <Navigate to="/plot" replace />;
+  if (!bed) return <Navigate to={way('plot')} replace />;
 
   const stand = (found ?? []).filter((c): c is ShownKind => 'cover' in c);
   const all = stand.map((c) => c.measures);
@@ -101,7 +103,7 @@ export function Choose(): ReactNode {
       garden.covers.map((x) => x.name),
     );
     const cover = { ...c.cover, id: newId(), name } as Draft<Cover>;
-    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(cover)).length === 0) void navigate(`/bench/${cover.id}`);
+    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(cover)).length === 0) void navigate(way('bench', cover.id));
   };
   const barred = ({ measures: m, tools: needs }: ShownKind): string | undefined => {
     const missing = needs.filter((t) => without.includes(t));

@@ -1,15 +1,18 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { emptyGarden } from '../../../core/garden/garden';
-import { readGarden, writeGarden } from '../../../core/garden/read';
+import { type Garden, emptyGarden } from '../../../core/garden/garden';
+import { MAX_FILE_CHARS, fileOf, readGarden, tooLarge } from '../../../core/garden/read';
 import type { Fault } from '../../../core/base/result';
 import { PlaceHead } from '../../app/Shell';
-import { type GardenRow, deleteGarden } from '../../app/db';
 import { useApp, useAppDispatch } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
-import { addGarden, closeGarden, openStored } from '../../app/store';
+import { addGarden, removeGarden } from '../../app/saving';
+import { wayTo } from '../../app/way';
 import { database } from '../../app/world';
+import { type Room, roomLeft } from '../../keep/browser';
+import { type AsideRow, inTime, makeRoom } from '../../keep/db';
+import type { GardenRow } from '../../keep/rows';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
 import { saveFile } from '../../parts/saveFile';
@@ -40,6 +43,11 @@ const Page = styled.div`
   }
   .garden b {
     flex: 1 1 10rem;
+    overflow-wrap: anywhere;
+  }
+  .quiet {
+    color: var(--quiet);
+    font-size: 0.9375rem;
   }
   .faults {
     padding: 0.8rem 1rem;
@@ -50,81 +58,118 @@ const Page = styled.div`
   }
 `;
 
+interface Kept {
+  readonly gardens: readonly GardenRow[];
+  readonly aside: readonly AsideRow[];
+  /** Storage cannot be read. */
+  readonly shut: boolean;
+}
+const NOTHING: Kept = { gardens: [], aside: [], shut: true };
+
+async function readKept(): Promise<Kept> {
+  try {
+    const [gardens, aside] = await inTime(Promise.all([database.gardens.toArray(), database.aside.toArray()]));
+    // A row whose date is damaged is not in the index by date.
+    const at = (row: GardenRow): number => (typeof row.savedAt === 'number' ? row.savedAt : 0);
+    return { gardens: gardens.sort((a, b) => at(b) - at(a)), aside, shut: false };
+  } catch {
+    return NOTHING;
+  }
+}
+
+/** Beyond this share of what the browser gives, room is made before it runs out. */
+const NEARLY_FULL = 0.8;
+const MEGABYTE = 1e6;
+
 /** All gardens in this browser; where a first visit begins. */
 export function Gardens(): ReactNode {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const openId = useApp((s) => s.open?.id);
-  const openDoc = useApp((s) => s.open?.doc);
-  const saveState = useApp((s) => s.open?.save);
-  const [rows, setRows] = useState<readonly GardenRow[]>();
+  const open = useApp((s) => s.open);
+  const [kept, setKept] = useState<Kept>();
+  const [room, setRoom] = useState<Room>();
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
   const [asking, setAsking] = useState<string>();
-  const reload = (): void => void database.gardens.orderBy('savedAt').reverse().toArray().then(setRows);
-  useEffect(reload, [openId, openDoc, saveState]);
-
-  const start = async (name: string): Promise<void> => {
-    await dispatch(addGarden(newId(), emptyGarden(freshName(name, rows?.map((r) => r.name) ?? []))));
-    void navigate('/plot');
+  const reload = (): void => {
+    void readKept().then(setKept);
+    void roomLeft().then(setRoom);
   };
-  const take = async (file: File): Promise<void> => {
-    const read = readGarden(await file.text());
-    if (!read.ok) {
-      setFaults({ file: file.name, list: read.faults });
-      return;
-    }
-    setFaults(undefined);
-    await dispatch(addGarden(newId(), read.value));
-    void navigate('/plot');
+  useEffect(reload, [open?.id, open?.doc, open?.save]);
+
+  // What is open and kept nowhere is in the list too.
+  const rows: readonly { readonly id: string; readonly name: string; readonly doc: unknown }[] = [
+    ...(open && !open.look && kept && !kept.gardens.some((r) => r.id === open.id)
+      ? [{ id: open.id, name: open.doc.name, doc: open.doc }]
+      : []),
+    ...(kept?.gardens ?? []).map(({ id, name, doc }) => ({ id, name: typeof name === 'string' ? name : id, doc })),
+  ];
+  const take = async (doc: Garden): Promise<void> => {
+    const id = newId();
+    await dispatch(addGarden(id, doc));
+    void navigate(wayTo(id, 'plot'));
+  };
+  const read = async (file: File): Promise<void> => {
+    const garden = file.size > MAX_FILE_CHARS ? tooLarge() : readGarden(await file.text());
+    setFaults(garden.ok ? undefined : { file: file.name, list: garden.faults });
+    if (garden.ok) await take(garden.value);
   };
   const remove = async (id: string): Promise<void> => {
-    await deleteGarden(database, id);
-    if (id === openId) dispatch(closeGarden());
+    await dispatch(removeGarden(id)).catch(() => undefined);
     setAsking(undefined);
     reload();
   };
+  const full = room !== undefined && room.used > NEARLY_FULL * room.most;
 
   return (
     <>
-      <PlaceHead title="Gardens" subtitle="kept in this browser" />
+      <PlaceHead title="Gardens" subtitle={kept?.shut ? 'nothing is kept here' : 'kept in this browser'} />
       <Page>
-        {rows?.length === 0 && (
+        {kept?.shut && (
+          <p role="alert">
+            This browser lets Cabanon keep nothing, as in a private window. You can work all the same: save your garden
+            to a file before you close the page, and open that file next time.
+          </p>
+        )}
+        {rows.length === 0 && kept && (
           <p className="lead">Open the demo garden to look round, or start your own and measure its first bed.</p>
         )}
         <div className="deeds">
-          <Button $strong={rows?.length === 0} onPress={() => void navigate('/demo')}>
+          <Button $strong={rows.length === 0} onPress={() => void navigate('/demo')}>
             Open the demo garden
           </Button>
-          <Button onPress={() => void start('My garden')}>Start my own garden</Button>
+          <Button
+            onPress={() =>
+              void take(
+                emptyGarden(
+                  freshName(
+                    'My garden',
+                    rows.map((r) => r.name),
+                  ),
+                ),
+              )
+            }
+          >
+            Start my own garden
+          </Button>
           <OpenFile
             label="Open a garden file"
             fileLabel="Garden file"
             accept=".json,application/json"
-            onFile={(file) => void take(file)}
+            onFile={(file) => void read(file)}
           />
         </div>
         {faults && <FileFaults file={faults.file} faults={faults.list} />}
         <ul>
-          {rows?.map((row) => (
+          {rows.map((row) => (
             <li className="garden" key={row.id}>
               <b>
                 {row.name}
-                {row.id === openId ? ' (open)' : ''}
+                {row.id === open?.id ? ' (open)' : ''}
               </b>
-              <Button
-                onPress={() => {
-                  void dispatch(openStored(row.id)).then((found) => found && navigate('/plot'));
-                }}
-              >
-                Open
-              </Button>
+              <Button onPress={() => void navigate(wayTo(row.id, 'plot'))}>Open</Button>
               <Button
                 onPress={() =>
-                  saveFile(
-                    `${row.name}.json`,
-                    'application/json',
-                    writeGarden(row.id === openId && openDoc ? openDoc : row.doc),
-                  )
+                  saveFile(`${row.name}.json`, 'application/json', fileOf(row.id === open?.id ? open.doc : row.doc))
                 }
               >
                 Save to a file
@@ -144,6 +189,54 @@ export function Gardens(): ReactNode {
             </li>
           ))}
         </ul>
+        {kept && kept.aside.length > 0 && (
+          <section>
+            <h2>Set aside</h2>
+            <p className="quiet">
+              Found damaged in this browser’s storage. What could be read is in use; this is how it was found.
+            </p>
+            <ul>
+              {kept.aside.map((row) => (
+                <li className="garden" key={row.key}>
+                  <b>
+                    {row.name}, {new Date(row.at).toLocaleDateString()}: {row.why}
+                  </b>
+                  <Button
+                    onPress={() =>
+                      saveFile(`${row.name} set aside.json`, 'application/json', JSON.stringify(row.found, null, 2))
+                    }
+                  >
+                    Save it to a file
+                  </Button>
+                  <Button
+                    aria-label={`Delete what was set aside of ${row.name}`}
+                    onPress={() => void database.aside.delete(row.key).then(reload)}
+                  >
+                    Delete
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        {room && (
+          <p className="quiet">
+            Storage used: {(room.used / MEGABYTE).toFixed(1)} MB of{' '}
+            {Math.round(room.most / MEGABYTE).toLocaleString('en')} MB.{' '}
+            {room.forGood
+              ? 'This browser keeps it until you delete it.'
+              : 'This browser may clear it when the machine runs short of room: now and then save your gardens to files.'}
+          </p>
+        )}
+        {full && (
+          <p role="alert" className="deeds">
+            Storage is nearly full. Save to files what you no longer work on and delete it here, or let go of the ways
+            back.
+            <Button onPress={() => void makeRoom(database, open?.id ?? '').then(reload)}>
+              Drop the undo steps of gardens that are not open
+            </Button>
+          </p>
+        )}
       </Page>
     </>
   );

@@ -12,6 +12,7 @@ import { formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useUnits } from '../../app/hooks';
+import { useWay } from '../../app/way';
 import { useOutline, useWork } from '../../background/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
@@ -102,11 +103,12 @@ const Marks = styled.table`
 
 /** Everything to take along, as it prints. */
 export function Paper(): ReactNode {
+  const way = useWay();
   const { cover, bed } = useCurrent();
   const outlined = useOutline(cover);
   const work = useWork(cover);
-  if (!cover || !bed) return <Navigate to="/plot" replace />;
-  if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
+  if (!cover || !bed) return <Navigate to={way('plot')} replace />;
+  if (!outlined?.ok) return <Navigate to={way('bench', cover.id)} replace />;
   return (
     <>
       <PlaceHead title="Paper" subtitle={`${cover.name} on ${bed.name}`}>

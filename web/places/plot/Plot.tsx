@@ -10,6 +10,7 @@ import { MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
+import { useWay } from '../../app/way';
 import { Button, Choice, Row } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
@@ -65,6 +66,7 @@ function freeSpot(garden: Garden): { xMm: number; yMm: number } {
 
 /** The garden from above, to scale. */
 export function Plot(): ReactNode {
+  const way = useWay();
   const garden = useGarden();
   const edit = useEdit();
   const navigate = useNavigate();
@@ -83,7 +85,7 @@ export function Plot(): ReactNode {
       { heightMm: h ?? 0, thicknessMm: t ?? 0 },
       freeSpot(garden),
     );
-    if (edit('Add a bed', (g) => void g.beds.push(bed)).length === 0) void navigate(`/bed/${bed.id}`);
+    if (edit('Add a bed', (g) => void g.beds.push(bed)).length === 0) void navigate(way('bed', bed.id));
   };
   return (
     <>
@@ -103,7 +105,7 @@ export function Plot(): ReactNode {
             <List>
               {garden.beds.map((bed) => (
                 <li key={bed.id}>
-                  <Link to={`/bed/${bed.id}`}>
+                  <Link to={way('bed', bed.id)}>
                     <b>{bed.name}</b>
                   </Link>
                   <span className="size measure">
@@ -114,7 +116,7 @@ export function Plot(): ReactNode {
                     {garden.covers
                       .filter((c) => c.bedId === bed.id)
                       .map((c) => (
-                        <Link key={c.id} to={`/bench/${c.id}`}>
+                        <Link key={c.id} to={way('bench', c.id)}>
                           {c.name}, {familyOf(c.family).name.toLowerCase()}
                         </Link>
                       ))}

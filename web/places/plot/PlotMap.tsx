@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { useWay } from '../../app/way';
 import { Link } from 'react-router';
 import { type Drawn, bounds, drawAssembly } from '../../../core/show/project';
 import type { Bed } from '../../../core/site/bed';
@@ -23,6 +24,7 @@ function seenFromAbove(garden: Garden, cover: Cover, bed: Bed): readonly Drawn[]
 
 /** The garden from above, to scale: beds as they were measured, covers as they are built. */
 export function PlotMap({ garden }: { readonly garden: Garden }): ReactNode {
+  const way = useWay();
   const [ref, size] = useSize<HTMLDivElement>();
   const beds = garden.beds.map((bed) => ({ bed, s: survey(bed) }));
   // A walk-in house stands out beyond its bed.
@@ -60,7 +62,7 @@ export function PlotMap({ garden }: { readonly garden: Garden }): ReactNode {
             const covers = garden.covers.filter((c) => c.bedId === bed.id);
             return (
               <g key={bed.id} transform={`rotate(${bed.bearingDeg - 90} ${bx} ${by})`}>
-                <Link to={`/bed/${bed.id}`} aria-label={`Bed: ${bed.name}`}>
+                <Link to={way('bed', bed.id)} aria-label={`Bed: ${bed.name}`}>
                   <polygon
                     className="bed"
                     points={corners.map((p) => p.join(',')).join(' ')}

@@ -20,6 +20,7 @@ import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useCatalog, useEdit, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
+import { useWay } from '../../app/way';
 import { useOutline, useWork } from '../../background/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { useSize } from '../../drawing/useSize';
@@ -49,6 +50,7 @@ const Bars = styled.div`
 
 /** Cut it: each bar to scale with marks from the tape's end. */
 export function Saw(): ReactNode {
+  const way = useWay();
   const { cover, bed } = useCurrent();
   const outlined = useOutline(cover);
   const work = useWork(cover);
@@ -56,8 +58,8 @@ export function Saw(): ReactNode {
   const navigate = useNavigate();
   const units = useUnits();
   const edit = useEdit();
-  if (!cover || !bed) return <Navigate to="/plot" replace />;
-  if (!outlined?.ok) return <Navigate to={`/bench/${cover.id}`} replace />;
+  if (!cover || !bed) return <Navigate to={way('plot')} replace />;
+  if (!outlined?.ok) return <Navigate to={way('bench', cover.id)} replace />;
   const cuts = work.value?.cuts;
   const owner: Owner = (tag) => ({ coverId: cover.id, tag });
   const width = size && size.width - (size.width < 500 ? 20 : 44);
@@ -76,7 +78,7 @@ export function Saw(): ReactNode {
   return (
     <>
       <PlaceHead title="Cut list" subtitle={`${cover.name} on ${bed.name}`}>
-        <Button onPress={() => void navigate('/together/saw')}>All covers</Button>
+        <Button onPress={() => void navigate(way('together', 'saw'))}>All covers</Button>
         {work.value && (
           <Button
             onPress={() =>
@@ -96,7 +98,7 @@ export function Saw(): ReactNode {
             Save as CSV
           </Button>
         )}
-        <Button $strong onPress={() => void navigate(`/paper/${cover.id}`)}>
+        <Button $strong onPress={() => void navigate(way('paper', cover.id))}>
           Print
         </Button>
       </PlaceHead>

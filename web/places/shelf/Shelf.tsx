@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { PlaceHead } from '../../app/Shell';
 import { useGarden, useTake } from '../../app/hooks';
+import { useWay } from '../../app/way';
 import { CountedThings } from '../../parts/CountedThings';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
@@ -45,6 +46,7 @@ const LEAVES = [
 
 /** What is on hand, what things cost, and every figure that the plans lean on. */
 export function Shelf(): ReactNode {
+  const way = useWay();
   const garden = useGarden();
   const catalogue = useParams()['leaf'] === 'catalogue';
   return (
@@ -52,7 +54,7 @@ export function Shelf(): ReactNode {
       <PlaceHead title="Shelf" subtitle={`what ${garden.name} has, and what things cost`} />
       <Body>
         <Page tabIndex={0} role="region" aria-label={catalogue ? 'Catalogue' : 'On hand'}>
-          <Leaves label="Leaves of the shelf" to="/shelf" leaves={LEAVES} />
+          <Leaves label="Leaves of the shelf" to={way('shelf')} leaves={LEAVES} />
           {catalogue ? (
             <Catalogue />
           ) : (

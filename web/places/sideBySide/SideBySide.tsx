@@ -13,6 +13,7 @@ import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
 import { useEdit, useUnits } from '../../app/hooks';
+import { useWay } from '../../app/way';
 import { Shape } from '../../drawing/Shapes';
 import { Button } from '../../parts/controls';
 import { Ticks } from '../../parts/lists';
@@ -85,6 +86,7 @@ const ROWS: readonly {
 
 /** Versions of one cover at one scale, with only what differs. */
 export function SideBySide(): ReactNode {
+  const way = useWay();
   const { cover, bed } = useCurrent();
   const units = useUnits();
   const edit = useEdit();
@@ -92,7 +94,7 @@ export function SideBySide(): ReactNode {
   const job = useJob('versions', cover?.id, (garden, c) => workOutVersions(garden, c).then(ok));
   const found = job.state === 'pending' ? undefined : job.value;
   const [picked, setPicked] = useState<readonly string[]>(['now', 'kept', 'more', 'conduit']);
-  if (!cover || !bed) return <Navigate to="/plot" replace />;
+  if (!cover || !bed) return <Navigate to={way('plot')} replace />;
   const shown = (found ?? []).filter((v) => picked.includes(v.id)).slice(0, MOST);
   const scale = Math.min(
     ...shown.map(({ shapes }) => {
@@ -108,7 +110,7 @@ export function SideBySide(): ReactNode {
       if (own >= 0)
         g.covers[own] = { ...v.cover, kept: cover.family === v.cover.family ? cover.kept : null } as Draft<Cover>;
     });
-    if (faults.length === 0) void navigate(`/bench/${cover.id}`);
+    if (faults.length === 0) void navigate(way('bench', cover.id));
   };
   return (
     <>

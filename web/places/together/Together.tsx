@@ -12,6 +12,7 @@ import { formatMoney } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
+import { useWay } from '../../app/way';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
@@ -52,6 +53,7 @@ const Scroll = styled.div`
 
 /** Covers of the garden as one: a board left over from one is cut for the next, and everything is bought once. */
 export function Together(): ReactNode {
+  const way = useWay();
   const garden = useGarden();
   const units = useUnits();
   const edit = useEdit();
@@ -62,7 +64,7 @@ export function Together(): ReactNode {
   const { progress, stop } = job;
   const pending = job.state === 'pending';
   const [ref, size] = useSize<HTMLDivElement>();
-  if (garden.covers.length === 0) return <Navigate to="/plot" replace />;
+  if (garden.covers.length === 0) return <Navigate to={way('plot')} replace />;
   const plan = pending ? undefined : job.value;
   const width = size ? size.width - (size.width < 500 ? 20 : 44) : 0;
   const save = (p: Plan): void =>
@@ -92,8 +94,8 @@ export function Together(): ReactNode {
       <Body>
         <Scroll ref={ref} tabIndex={0} role="region" aria-label="Covers together" aria-busy={pending}>
           <nav className="screen-only" aria-label="Cut or buy">
-            <NavLink to="/together/saw">Cut list</NavLink>
-            <NavLink to="/together/cart">Shopping list</NavLink>
+            <NavLink to={way('together', 'saw')}>Cut list</NavLink>
+            <NavLink to={way('together', 'cart')}>Shopping list</NavLink>
           </nav>
           <OffcutPattern />
           {ids.length === 0 && <p>Tick the covers that you build at one time.</p>}

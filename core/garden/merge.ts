@@ -1,0 +1,153 @@
+/** Two ways on from one garden brought together: what only one of them changed stands; what both changed differently is asked. */
+import { type Result, failAll, ok } from '../base/result';
+import { type Garden, checkGarden } from './garden';
+
+/** From the garden's root to a value: keys of objects, ids of list entries. */
+export type Path = readonly string[];
+
+/** One thing that is another than before; undefined where it is not there. */
+export interface Change {
+  readonly path: Path;
+  readonly was: unknown;
+  readonly is: unknown;
+}
+
+/** One thing that both changed, and not to the same. */
+export interface Clash {
+  readonly path: Path;
+  readonly mine: unknown;
+  readonly theirs: unknown;
+}
+
+/** Stands for the order of a list whose entries have ids, among its entries. */
+const ORDER = '\u0000order';
+/** What a clash is about when nothing finer can be told apart. */
+export const WHOLE: Path = [];
+
+type Entries = ReadonlyMap<string, unknown>;
+
+/** The parts of an object by key, of a list of things with ids by id; undefined for what is one value. */
+function entriesOf(value: unknown): Entries | undefined {
+  if (typeof value !== 'object' || value === null) return undefined;
+  if (!Array.isArray(value)) return new Map(Object.entries(value));
+  const ids = value.map((entry: unknown) => (entry as { readonly id?: unknown } | null)?.id);
+  if (value.length === 0 || ids.some((id) => typeof id !== 'string') || new Set(ids).size < ids.length)
+    return value.length === 0 ? new Map() : undefined;
+  return new Map<string, unknown>([...ids.map((id, i) => [id as string, value[i] as unknown] as const), [ORDER, ids]]);
+}
+
+/** Whether two JSON values say the same. */
+export function same(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const [of, to] = [Object.entries(a), new Map<string, unknown>(Object.entries(b))];
+  return of.length === to.size && of.every(([key, value]) => to.has(key) && same(value, to.get(key)));
+}
+
+/** The order of a list's entries among those that both ways have; adding and taking away do not change it. */
+function orderChange(path: Path, was: Entries, is: Entries): readonly Change[] {
+  const [before, after] = [was.get(ORDER), is.get(ORDER)] as (readonly string[] | undefined)[];
+  if (!before || !after) return [];
+  const kept = (ids: readonly string[], other: Entries): readonly string[] => ids.filter((id) => other.has(id));
+  const moved = !same(kept(before, is), kept(after, was));
+  return moved ? [{ path: [...path, ORDER], was: before, is: after }] : [];
+}
+
+/**
+ * Everything that differs, as finely as it can be told.
+ * @param depth no finer than so many steps from the root
+ * @example changesBetween({ a: { b: 1 } }, { a: { b: 2 } }) // [{ path: ["a", "b"], was: 1, is: 2 }]
+ */
+export function changesBetween(was: unknown, is: unknown, depth = Infinity, path: Path = []): readonly Change[] {
+  if (same(was, is)) return [];
+  const [before, after] = [entriesOf(was), entriesOf(is)];
+  if (!before || !after || Array.isArray(was) !== Array.isArray(is) || path.length >= depth) return [{ path, was, is }];
+  const keys = new Set([...before.keys(), ...after.keys()]);
+  keys.delete(ORDER);
+  return [
+    ...[...keys].flatMap((key) => changesBetween(before.get(key), after.get(key), depth, [...path, key])),
+    ...orderChange(path, before, after),
+  ];
+}
+
+const within = (path: Path, whole: Path): boolean => whole.every((step, i) => path[i] === step);
+const touch = (a: Path, b: Path): boolean => within(a, b) || within(b, a);
+
+/** What two sets of changes made differently of the same thing. */
+export function clashesOf(mine: readonly Change[], theirs: readonly Change[]): readonly Clash[] {
+  return mine.flatMap((m) => {
+    const t = theirs.find((x) => touch(m.path, x.path) && !(m.path.length === x.path.length && same(m.is, x.is)));
+    return t ? [{ path: m.path.length <= t.path.length ? m.path : t.path, mine: m.is, theirs: t.is }] : [];
+  });
+}
+
+/**
+ * A value with one of its parts changed; parts that are not touched are shared.
+ * @param after the value as it was after the change, that gives what is no longer there to be changed
+ */
+function withChange(value: unknown, [step, ...rest]: Path, change: Change, after: unknown): unknown {
+  if (step === undefined) return change.is;
+  const inner = rest.length === 0 ? change.is : entriesOf(after)?.get(step);
+  if (Array.isArray(value)) {
+    const list = value as readonly { readonly id: string }[];
+    if (step === ORDER) {
+      const place = new Map((change.is as readonly string[]).map((id, i) => [id, i]));
+      return list.toSorted((a, b) => (place.get(a.id) ?? list.length) - (place.get(b.id) ?? list.length));
+    }
+    const at = list.findIndex((entry) => entry.id === step);
+    if (inner === undefined && rest.length === 0) return list.filter((_, i) => i !== at);
+    if (at >= 0) return list.with(at, withChange(list[at], rest, change, inner) as { id: string });
+    const place = Array.isArray(after) ? after.findIndex((entry: { id?: unknown }) => entry.id === step) : list.length;
+    return inner === undefined ? list : list.toSpliced(place, 0, inner as { id: string });
+  }
+  const object = (value ?? {}) as Readonly<Record<string, unknown>>;
+  if (inner === undefined && rest.length === 0) {
+    return Object.fromEntries(Object.entries(object).filter(([key]) => key !== step));
+  }
+  if (!(step in object)) return inner === undefined ? object : { ...object, [step]: inner };
+  return { ...object, [step]: withChange(object[step], rest, change, inner) };
+}
+
+/** A value with changes made to it, but for those within the paths left out. */
+export function withChanges<T>(onto: T, changes: readonly Change[], after?: T, leave: readonly Path[] = []): T {
+  return changes
+    .filter((change) => !leave.some((path) => touch(change.path, path)))
+    .reduce<unknown>((value, change) => withChange(value, change.path, change, after), onto) as T;
+}
+
+/** Puts what lies between two values onto a third. */
+export function carried<T>(onto: T, before: T, after: T, leave: readonly Path[] = [], depth = Infinity): T {
+  return withChanges(onto, changesBetween(before, after, depth), after, leave);
+}
+
+/** What a merge comes to: nothing to ask and a sound garden, or what both changed. */
+export interface Merge {
+  readonly clashes: readonly Clash[];
+  /** No finer than so many steps; parts that do not go together finely are taken whole. */
+  readonly depth: number;
+}
+
+/** From the finest to the whole garden: a field, a list's entry, all of it. */
+const DEPTHS = [Infinity, 2, 0] as const;
+
+/**
+ * What must be asked before two ways on from one garden are brought together.
+ * @param base what both began from
+ */
+export function mergeOf(base: Garden, mine: Garden, theirs: Garden): Merge {
+  for (const depth of DEPTHS) {
+    const clashes = clashesOf(changesBetween(base, mine, depth), changesBetween(base, theirs, depth));
+    if (clashes.length > 0) {
+      // Whatever is chosen of what clashes, the rest must go together.
+      const goes = [[], clashes.map((c) => c.path)].every((leave) => merged(base, mine, theirs, leave, depth).ok);
+      if (goes) return { clashes, depth };
+    } else if (merged(base, mine, theirs, [], depth).ok) return { clashes, depth };
+  }
+  return { clashes: [{ path: WHOLE, mine, theirs }], depth: 0 };
+}
+
+function merged(base: Garden, mine: Garden, theirs: Garden, leave: readonly Path[], depth: number): Result<Garden> {
+  const read = checkGarden(carried(theirs, base, mine, leave, depth));
+  return read.ok ? ok(read.value) : failAll(read.faults);
+}

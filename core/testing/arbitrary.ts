@@ -1,0 +1,101 @@
+/** Values that a Zod schema lets through, drawn at random: whatever a file may hold, the core must stand. */
+import fc from 'fast-check';
+import type { z } from 'zod';
+import { ENTRY_KINDS, SHIPPED } from '../catalog/catalog';
+import { CROPS } from '../site/crops';
+
+type Any = fc.Arbitrary<unknown>;
+/** What the walk needs to see of a schema; every kind of schema has some of it. */
+interface Def {
+  readonly type: string;
+  readonly innerType?: z.ZodType;
+  readonly element?: z.ZodType;
+  readonly shape?: Readonly<Record<string, z.ZodType>>;
+  readonly options?: readonly z.ZodType[];
+  readonly values?: readonly unknown[];
+  readonly entries?: Readonly<Record<string, unknown>>;
+  readonly valueType?: z.ZodType;
+  readonly defaultValue?: unknown;
+}
+const defOf = (schema: z.ZodType): Def => schema.def as unknown as Def;
+
+function numberOf(schema: z.ZodNumber): Any {
+  const [low, high] = [Math.max(schema.minValue ?? -1e6, -1e6), Math.min(schema.maxValue ?? 1e6, 1e6)];
+  if (schema.isInt) return fc.integer({ min: Math.ceil(low), max: Math.floor(high) });
+  // `positive` leaves its own bound out.
+  const min = schema.safeParse(low).success ? low : low + 1e-3;
+  const max = schema.safeParse(high).success ? high : high - 1e-3;
+  return fc.oneof(
+    { weight: 1, arbitrary: fc.constantFrom(min, max) },
+    { weight: 6, arbitrary: fc.double({ min, max, noNaN: true }) },
+  );
+}
+
+/** Words that mean something to a garden, and words that mean too much to JavaScript. */
+const WORDS: readonly string[] = [
+  ...ENTRY_KINDS.flatMap((kind) => [...SHIPPED[kind].keys()]),
+  ...CROPS.map((c) => c.key),
+  ...['2027-03-01', 'USD', 'constructor', '__proto__', 'toString', 'a', 'b', 'x'.repeat(40)],
+];
+
+function textOf(schema: z.ZodType): Any {
+  const known = WORDS.filter((word) => schema.safeParse(word).success);
+  const free = fc.string({ maxLength: 12 }).map((text) => (schema.safeParse(text).success ? text : (known[0] ?? '')));
+  return fc.oneof({ weight: 4, arbitrary: fc.constantFrom(...known) }, { weight: 1, arbitrary: free });
+}
+
+/**
+ * Draws what a schema lets through; what it refuses for reasons that cannot be read off it is drawn again.
+ * @throws where a schema is of a kind that is not known here
+ * @example fc.sample(drawn(z.number().min(1).max(2)), 1)[0] >= 1 // true
+ */
+export function drawn(schema: z.ZodType): Any {
+  const def = defOf(schema);
+  switch (def.type) {
+    case 'number':
+      return numberOf(schema as z.ZodNumber);
+    case 'boolean':
+      return fc.boolean();
+    case 'string':
+      return textOf(schema);
+    case 'literal':
+      return fc.constantFrom(...(def.values ?? []));
+    case 'enum':
+      return fc.constantFrom(...Object.values(def.entries ?? {}));
+    case 'null':
+      return fc.constant(null);
+    case 'nullable':
+      return fc.option(drawn(inner(def)), { freq: 3 });
+    case 'optional':
+      return fc.option(drawn(inner(def)), { nil: undefined });
+    case 'default':
+    case 'prefault':
+      return fc.oneof(fc.constant(def.defaultValue), drawn(inner(def)));
+    case 'array':
+      return fc.array(drawn(def.element as z.ZodType), { maxLength: 4 });
+    case 'record':
+      return fc.dictionary(fc.string({ minLength: 1, maxLength: 12 }), drawn(def.valueType as z.ZodType), {
+        maxKeys: 4,
+      });
+    case 'object':
+      return fc.record(Object.fromEntries(Object.entries(def.shape ?? {}).map(([key, s]) => [key, drawn(s)])));
+    case 'union':
+      return fc.oneof(...(def.options ?? []).map(drawn));
+    default:
+      throw new Error(`No way to draw a ${def.type}`);
+  }
+}
+const inner = (def: Def): z.ZodType => def.innerType as z.ZodType;
+
+/** Answers near the first ones: a few drawn anew, so that most of them still stand on their bed. */
+export function near(
+  schema: z.ZodType,
+  first: Readonly<Record<string, unknown>>,
+): fc.Arbitrary<Record<string, unknown>> {
+  const all = drawn(schema) as fc.Arbitrary<Record<string, unknown>>;
+  const keys = Object.keys(first);
+  return fc
+    .tuple(all, fc.subarray(keys, { minLength: 0, maxLength: Math.min(keys.length, 5) }))
+    .map(([more, take]) => ({ ...first, ...Object.fromEntries(take.map((key) => [key, more[key]])) }))
+    .filter((answers) => schema.safeParse(answers).success);
+}

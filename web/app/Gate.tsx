@@ -1,0 +1,173 @@
+/** Opens the garden that an address names, or says why it cannot be opened and what can be done. */
+import { type ReactNode, useEffect, useState } from 'react';
+import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { textToId } from '../../core/base/ids';
+import { fileOf } from '../../core/garden/read';
+import { FaultList } from '../parts/OpenFile';
+import { Button } from '../parts/controls';
+import { saveFile } from '../parts/saveFile';
+import { useApp, useAppDispatch } from './hooks';
+import { addGarden, lookAt, type Opened, openStored } from './saving';
+import { wayTo } from './way';
+import { atRisk, lastOpen } from './world';
+
+const Page = styled.section`
+  padding: 1.5rem 1.25rem 3rem;
+  display: grid;
+  gap: 1rem;
+  align-content: start;
+  max-width: 46rem;
+  .deeds {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+    align-items: center;
+  }
+`;
+
+export function Waiting(): ReactNode {
+  return (
+    <p role="status" style={{ padding: '1.25rem' }}>
+      Opening…
+    </p>
+  );
+}
+
+type Answer = Exclude<Opened, { kind: 'open' }>;
+
+function Refused({
+  id,
+  answer,
+  again,
+}: {
+  readonly id: string;
+  readonly answer: Answer;
+  readonly again: () => void;
+}): ReactNode {
+  const dispatch = useAppDispatch();
+  if (answer.kind === 'none')
+    return (
+      <Page>
+        <h1>This garden is not in this browser</h1>
+        <p>It was deleted, or it is kept in another browser or on another machine. Open its file, or another garden.</p>
+        <p>
+          <Link to="/gardens">All gardens</Link>
+        </p>
+      </Page>
+    );
+  if (answer.kind === 'shut')
+    return (
+      <Page role="alert">
+        <h1>This garden cannot be fetched</h1>
+        <p>Nothing could be read, as {answer.why}. Nothing has been changed.</p>
+        <div className="deeds">
+          <Button $strong onPress={again}>
+            Try again
+          </Button>
+          <Link to="/gardens">All gardens</Link>
+        </div>
+      </Page>
+    );
+  const { stored } = answer;
+  return (
+    <Page role="alert">
+      <h1>“{stored.name}” does not read as a whole</h1>
+      <p>
+        This Cabanon does not understand all of it: another version may have written it. It is kept as it is, and
+        nothing will be saved over it.
+      </p>
+      <FaultList faults={stored.read.ok ? [] : stored.read.faults} />
+      <div className="deeds">
+        <Button $strong onPress={() => saveFile(`${stored.name}.json`, 'application/json', fileOf(stored.raw))}>
+          Save it to a file as it is
+        </Button>
+        <Button onPress={() => dispatch(lookAt({ ...stored, id }))}>Look at what reads</Button>
+        <Link to="/gardens">All gardens</Link>
+      </div>
+    </Page>
+  );
+}
+
+/** Every place of a garden is behind its own gate. */
+export function Gate(): ReactNode {
+  const id = textToId(useParams()['gardenId'] ?? '');
+  const dispatch = useAppDispatch();
+  const open = useApp((s) => s.open);
+  const [answer, setAnswer] = useState<{ readonly id: string; readonly answer: Answer }>();
+  const [leave, setLeave] = useState('');
+  const [again, setAgain] = useState(0);
+  const here = open?.id === id;
+  // What is open and kept nowhere is not let go without a word.
+  const ask = !here && open !== null && atRisk() && leave !== id;
+  useEffect(() => {
+    if (here || ask) return;
+    let current = true;
+    void dispatch(openStored(id)).then((opened) => {
+      if (current && opened.kind !== 'open') setAnswer({ id, answer: opened });
+    });
+    return () => {
+      current = false;
+    };
+  }, [dispatch, id, here, ask, again]);
+  if (here) return <Outlet />;
+  if (ask)
+    return (
+      <Page role="alertdialog" aria-label="Not kept">
+        <h1>“{open.doc.name}” is not kept</h1>
+        <p>Going to another garden now would lose what you did in it.</p>
+        <div className="deeds">
+          <Button $strong onPress={() => saveFile(`${open.doc.name}.json`, 'application/json', fileOf(open.doc))}>
+            Save it to a file
+          </Button>
+          <Link to={wayTo(open.id, 'plot')}>Back to it</Link>
+          <Button onPress={() => setLeave(id)}>Leave it</Button>
+        </div>
+      </Page>
+    );
+  if (answer?.id !== id) return <Waiting />;
+  return (
+    <Refused
+      id={id}
+      answer={answer.answer}
+      again={() => {
+        setAnswer(undefined);
+        setAgain((n) => n + 1);
+      }}
+    />
+  );
+}
+
+/** An address of the time when it did not carry its garden leads into the garden that was open last. */
+export function OldAddress(): ReactNode {
+  const { pathname, search, hash } = useLocation();
+  const openId = useApp((s) => s.open?.id);
+  const id = openId ?? lastOpen();
+  const steps = pathname.split('/').filter((step) => step !== '');
+  return (
+    <Navigate
+      to={id === null ? '/gardens' : `${wayTo(id)}/${(steps.length > 0 ? steps : ['plot']).join('/')}${search}${hash}`}
+      replace
+    />
+  );
+}
+
+const DEMO_ID = 'demo';
+
+/** Opens the demo garden, made afresh when it is not in this browser yet; never over anything that is. */
+export function Demo(): ReactNode {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  useEffect(() => {
+    const open = async (): Promise<void> => {
+      let id = DEMO_ID;
+      let came = await dispatch(openStored(id));
+      for (let n = 2; came.kind === 'unreadable'; n++) came = await dispatch(openStored((id = `${DEMO_ID}-${n}`)));
+      const { demoGarden } = await import('../../core/garden/demo');
+      if (came.kind !== 'open') await dispatch(addGarden(id, demoGarden()));
+      void navigate(wayTo(id, 'bench', 'winter-lid'), { replace: true });
+    };
+    void open();
+  }, [dispatch, navigate]);
+  return <Waiting />;
+}

@@ -1,0 +1,78 @@
+/** A newer build under an open page: it is fetched at a quiet moment, and nothing is lost by it. */
+import { messageOf } from '../../core/base/result';
+import { allSaved } from './saving';
+import { atRisk } from './world';
+
+/** A part of the program that could not be fetched. */
+export class PartMissing extends Error {}
+
+/** Loads a part of the program; what is wrong is told apart from what breaks within it. */
+export function part<T>(load: () => Promise<T>): () => Promise<T> {
+  return () => load().catch((why: unknown) => Promise.reject(new PartMissing(messageOf(why))));
+}
+
+/** The script that a page begins with: another name is another build. */
+const begins = (page: Document): string | undefined =>
+  page.querySelector('script[type="module"][src]')?.getAttribute('src') ?? undefined;
+const ours = begins(document);
+
+/** The page as the server has it now; undefined while it cannot be reached. */
+async function pageNow(): Promise<Document | undefined> {
+  try {
+    const answer = await fetch('/', { cache: 'no-store', signal: AbortSignal.timeout(5000) });
+    return answer.ok ? new DOMParser().parseFromString(await answer.text(), 'text/html') : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+const typing = (): boolean => document.activeElement instanceof HTMLInputElement;
+const ONCE = 'cabanon.afresh';
+const AGAIN_MS = 60_000;
+
+/** Whether this page was loaded afresh a moment ago: doing it over and over would help nobody. */
+function justDone(): boolean {
+  try {
+    const last = Number(sessionStorage.getItem(ONCE));
+    sessionStorage.setItem(ONCE, String(Date.now()));
+    return Date.now() - last < AGAIN_MS;
+  } catch {
+    return true;
+  }
+}
+
+/**
+ * Loads the page afresh, when all is kept and the server is there.
+ * @param how `once`: by itself, so not again at once, and not while something is at risk
+ * @returns false when it cannot be done now
+ */
+export async function goAfresh(how?: 'once'): Promise<boolean> {
+  if (!(await pageNow())) return false;
+  await allSaved();
+  if (how === 'once' && (atRisk() || justDone())) return false;
+  location.reload();
+  return true;
+}
+
+let newer = false;
+
+/** Asks whether there is a newer build. */
+async function lookForNewer(): Promise<void> {
+  const now = await pageNow();
+  const theirs = now && begins(now);
+  newer ||= ours !== undefined && theirs !== undefined && theirs !== ours;
+}
+
+/** A quiet moment: another place was just gone to, or the page was put aside. */
+export function quiet(): void {
+  if (newer && !typing()) void goAfresh('once');
+}
+
+const LOOK_EVERY_MS = 5 * 60_000;
+if (import.meta.env.PROD) {
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible') void lookForNewer();
+    else quiet();
+  });
+  setInterval(() => void lookForNewer(), LOOK_EVERY_MS);
+}

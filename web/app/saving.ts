@@ -1,0 +1,273 @@
+/** How the open garden is kept: saved after every step, tried again while it fails, brought together with other tabs. */
+import { mergeOf, same, type Path } from '../../core/garden/merge';
+import type { Garden } from '../../core/garden/garden';
+import { salvage } from '../../core/garden/salvage';
+import { deleteGarden, forget, inTime, loadGarden, makeRoom, saveGarden } from '../keep/db';
+import { type Work, rebased } from '../keep/edits';
+import type { Stored } from '../keep/rows';
+import { type OpenGarden, type SaveState, type Thunk, became, opened, said } from './state';
+
+let queue: Promise<void> = Promise.resolve();
+/** Ends when every save asked for until now is done. */
+export const allSaved = (): Promise<void> => queue;
+
+/** Saves the open garden as it is now; saves wait for one another so that none is lost or out of order. */
+export function save(): Thunk<Promise<void>> {
+  return (dispatch) => {
+    queue = queue.then(() => dispatch(saveNow()));
+    return queue;
+  };
+}
+
+const workOf = ({ doc, edits, at }: Work): Work => ({ doc, edits, at });
+
+/** Words for what the browser says of its storage. */
+function whyNot(thrown: unknown): string {
+  const name = thrown instanceof Error || thrown instanceof DOMException ? thrown.name : '';
+  if (/Quota/.test(name)) return 'this browser’s storage is full';
+  if (/MissingAPI|Security|InvalidState|OpenFailed|NotAllowed|VersionChange|DatabaseClosed/.test(name))
+    return 'this browser lets Cabanon keep nothing';
+  if (name === 'TimeoutError') return 'the browser’s storage does not answer';
+  return `the browser could not write it${name ? ` (${name.slice(0, 40)})` : ''}`;
+}
+
+function saveNow(): Thunk<Promise<void>> {
+  return async (dispatch, getState, world) => {
+    const open = getState().open;
+    if (!open || open.look || open.asking || open.save.kind === 'gone') return;
+    if (open.doc === open.synced.doc && open.at === open.synced.at && open.save.kind === 'saved') return;
+    const { id, synced, n } = open;
+    const seen = { ...open.seen, ...(n > 0 && { [world.tab]: n }) };
+    const row = {
+      id,
+      name: open.doc.name,
+      revision: synced.revision,
+      seen,
+      ...workOf(open),
+      editsBefore: synced.edits,
+    };
+    try {
+      const answer = await saveGarden(world.db, row, world.now()).catch(async (why: unknown) => {
+        if (!/Quota/.test((why as Error).name)) throw why;
+        // The ways back of gardens that are not open are worth less than what is being done now.
+        await makeRoom(world.db, id);
+        return saveGarden(world.db, row, world.now());
+      });
+      if (answer.kind === 'gone') dispatch(became({ id, save: { kind: 'gone' } }));
+      else if (answer.kind === 'other') await dispatch(bringTogether(id));
+      else {
+        const now = getState().open;
+        if (now?.id === id) {
+          const last = now.doc === open.doc && now.at === open.at;
+          dispatch(
+            became({
+              id,
+              synced: { ...workOf(open), revision: answer.revision },
+              steps: now.steps.slice(open.steps.length),
+              seen: {},
+              save: { kind: last ? 'saved' : 'saving' },
+            }),
+          );
+        }
+        for (const [tab, upTo] of Object.entries(seen)) forget(world.db, id, tab, upTo);
+        world.announce(id, answer.revision);
+      }
+    } catch (thrown) {
+      dispatch(notSaved(id, whyNot(thrown)));
+    }
+  };
+}
+
+let tries = 0;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Says that the garden is not kept, and tries again by and by. */
+function notSaved(id: string, why: string): Thunk<void> {
+  return (dispatch, getState, { now, retryMs }) => {
+    const was = getState().open?.save;
+    dispatch(became({ id, save: { kind: 'failed', why, since: was?.kind === 'failed' ? was.since : now() } }));
+    clearTimeout(timer);
+    timer = setTimeout(
+      () => {
+        if (getState().open?.save.kind !== 'failed') return;
+        void dispatch(save());
+      },
+      retryMs * Math.min(++tries, 8),
+    );
+    if (was?.kind !== 'failed') tries = 1;
+  };
+}
+
+/** Brings the work of this tab together with what another tab has saved; asks where both changed the same thing. */
+function bringTogether(id: string, leave?: (clashes: readonly Path[]) => readonly Path[]): Thunk<Promise<void>> {
+  return async (dispatch, getState, { db, now }) => {
+    const stored = await loadGarden(db, id, now());
+    const open = getState().open;
+    if (open?.id !== id) return;
+    if (!stored) return void dispatch(became({ id, save: { kind: 'gone' }, asking: null }));
+    if (!stored.read.ok)
+      return void dispatch(notSaved(id, 'another tab has saved it with another Cabanon; save it to a file and reload'));
+    const theirs: Work = { doc: stored.read.value, edits: stored.edits, at: stored.at };
+    const merge = mergeOf(open.synced.doc, open.doc, theirs.doc);
+    const settled = leave?.(merge.clashes.map((c) => c.path));
+    if (merge.clashes.length > 0 && !settled) return void dispatch(became({ id, asking: merge }));
+    const work = rebased(theirs, open.steps, settled ?? [], merge.depth);
+    const differs = !same(work.doc, theirs.doc);
+    dispatch(
+      became({
+        id,
+        ...work,
+        asking: null,
+        synced: { ...theirs, revision: stored.revision },
+        // From here on what lies between the two is one step: it is on the stack of edits piece by piece.
+        steps: differs ? [{ kind: 'edit', label: 'Work of two tabs', before: theirs.doc, after: work.doc }] : [],
+        save: { kind: 'saving' },
+      }),
+    );
+    if (merge.clashes.length === 0) dispatch(said('Brought together with your other tab.'));
+    await dispatch(saveNow());
+  };
+}
+
+/** Settles what two tabs both changed: each thing as this tab or the other has it. */
+export function settle(choice: (path: Path) => 'mine' | 'theirs'): Thunk<Promise<void>> {
+  return (dispatch, getState) => {
+    const open = getState().open;
+    const asked = open?.asking?.clashes.map((c) => c.path) ?? [];
+    queue = queue.then(async () => {
+      if (!open) return;
+      try {
+        await dispatch(
+          bringTogether(open.id, (clashes) => {
+            // What has come up since it was asked stands as this tab has it until it is asked in its turn.
+            const known = clashes.filter((path) => asked.some((a) => same(a, path)));
+            return known.filter((path) => choice(path) === 'theirs');
+          }),
+        );
+      } catch (thrown) {
+        dispatch(notSaved(open.id, whyNot(thrown)));
+      }
+    });
+    return queue;
+  };
+}
+
+const NEW = { edits: [], at: 0 } as const;
+
+function asOpen(id: string, work: Work, synced: OpenGarden['synced'], save: SaveState): OpenGarden {
+  return { id, ...work, synced, steps: [], n: 0, seen: {}, save, asking: null, look: null };
+}
+
+/** Puts a new garden in storage and opens it. */
+export function addGarden(id: string, doc: Garden): Thunk<Promise<void>> {
+  return async (dispatch) => {
+    const work = { doc, ...NEW };
+    dispatch(opened(asOpen(id, work, { ...work, revision: 0 }, { kind: 'saving' })));
+    await dispatch(save());
+  };
+}
+
+/** What came of opening a stored garden. */
+export type Opened =
+  | { readonly kind: 'open' }
+  | { readonly kind: 'none' }
+  /** Storage cannot be read. */
+  | { readonly kind: 'shut'; readonly why: string }
+  /** It is there, and this build cannot read it. */
+  | { readonly kind: 'unreadable'; readonly stored: Stored };
+
+/** Opens a stored garden. */
+export function openStored(id: string): Thunk<Promise<Opened>> {
+  return async (dispatch, _getState, { db, now }) => {
+    let stored: Stored | undefined;
+    try {
+      await allSaved();
+      stored = await loadGarden(db, id, now());
+    } catch (thrown) {
+      return { kind: 'shut', why: whyNot(thrown) };
+    }
+    if (!stored) return { kind: 'none' };
+    if (!stored.read.ok) return { kind: 'unreadable', stored };
+    const { edits, at, late, revision } = stored;
+    const kept = { doc: stored.read.value, edits, at };
+    const open = asOpen(id, kept, { ...kept, revision }, { kind: 'saved' });
+    if (!late) {
+      dispatch(opened(open));
+      return { kind: 'open' };
+    }
+    const label = late.lost.length > 0 ? late.lost.map((s) => s.label).join(', ') : undefined;
+    if (label) dispatch(said(`Done in a tab that was closed, and not to be put back: ${label.slice(0, 120)}.`));
+    dispatch(
+      opened({
+        ...open,
+        ...late.work,
+        seen: late.seen,
+        steps: [{ kind: 'edit', label: 'Work of a tab that was closed', before: kept.doc, after: late.work.doc }],
+        save: { kind: 'saving' },
+      }),
+    );
+    await dispatch(save());
+    return { kind: 'open' };
+  };
+}
+
+/** Opens what can be read of a garden that does not read as a whole, to look at; its stored row is not touched. */
+export function lookAt({ id, raw }: Stored): Thunk<void> {
+  return (dispatch) => {
+    const { garden, left } = salvage(raw);
+    const work = { doc: garden, ...NEW };
+    dispatch(opened({ ...asOpen(id, work, { ...work, revision: 0 }, { kind: 'saved' }), look: left }));
+  };
+}
+
+export function closeGarden(): ReturnType<typeof opened> {
+  return opened(null);
+}
+
+/** Deletes a garden here and tells the other tabs. */
+export function removeGarden(id: string): Thunk<Promise<void>> {
+  return async (dispatch, getState, world) => {
+    await deleteGarden(world.db, id);
+    if (getState().open?.id === id) dispatch(closeGarden());
+    world.announce(id, undefined);
+  };
+}
+
+/** Keeps a garden after all that was deleted in another tab. */
+export function keepAfterAll(): Thunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const open = getState().open;
+    if (!open) return;
+    dispatch(became({ id: open.id, synced: { ...open.synced, edits: [], revision: 0 }, save: { kind: 'saving' } }));
+    await dispatch(save());
+  };
+}
+
+/** Another tab has saved or deleted a garden: follow it when nothing here is unsaved; otherwise the next save finds out. */
+export function heard(id: string, revision: number | undefined): Thunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const open = getState().open;
+    if (!open || open.id !== id || open.look) return;
+    if (revision === undefined) {
+      dispatch(became({ id, save: { kind: 'gone' }, asking: null }));
+      return;
+    }
+    if (open.synced.revision >= revision || open.save.kind !== 'saved') return;
+    const came = await dispatch(openStored(id));
+    if (came.kind === 'open') dispatch(said('Brought up to date with your other tab.'));
+  };
+}
+
+/** Looks whether storage has moved on, for tabs that cannot be told. */
+export function lookAgain(): Thunk<Promise<void>> {
+  return async (dispatch, getState, { db }) => {
+    const open = getState().open;
+    if (!open || open.look || open.save.kind !== 'saved') return;
+    try {
+      const row = await inTime(db.gardens.get(open.id));
+      if (getState().open === open) await dispatch(heard(open.id, row?.revision));
+    } catch {
+      // The next save says what is wrong.
+    }
+  };
+}

@@ -1,0 +1,66 @@
+/** What the app holds: the open garden, how it is kept, and what is said. */
+import { type PayloadAction, type ThunkAction, type UnknownAction, createSlice } from '@reduxjs/toolkit';
+import type { Fault } from '../../core/base/result';
+import type { Merge } from '../../core/garden/merge';
+import type { Database } from '../keep/db';
+import type { Made, Work } from '../keep/edits';
+
+export type SaveState =
+  | { readonly kind: 'saved' | 'saving' }
+  /** Why it is not kept, and since when; tried again until it is. */
+  | { readonly kind: 'failed'; readonly why: string; readonly since: number }
+  /** Deleted in another tab: nothing is saved until the gardener says so. */
+  | { readonly kind: 'gone' };
+
+export interface OpenGarden extends Work {
+  readonly id: string;
+  /** What storage holds. */
+  readonly synced: Work & { readonly revision: number };
+  /** What was done since, step by step. */
+  readonly steps: readonly Made[];
+  /** The last step of this tab that the journal was told. */
+  readonly n: number;
+  /** Steps of tabs that ended early, that are put on top. */
+  readonly seen: Readonly<Record<string, number>>;
+  readonly save: SaveState;
+  /** What this tab and another both changed, when that must be asked. */
+  readonly asking: Merge | null;
+  /** A garden that does not read as a whole, shown as far as it does: why; it is not worked on. */
+  readonly look: readonly Fault[] | null;
+}
+
+export interface AppState {
+  readonly open: OpenGarden | null;
+  readonly notice: string | null;
+}
+
+const start = { open: null, notice: null } as AppState;
+
+const slice = createSlice({
+  name: 'app',
+  initialState: start,
+  reducers: {
+    opened: (state, action: PayloadAction<OpenGarden | null>) => ({ ...state, open: action.payload }),
+    /** Something of the garden of that id, while it is the open one. */
+    became: (state, { payload: { id, ...part } }: PayloadAction<Partial<OpenGarden> & { id: string }>) =>
+      state.open?.id === id ? { ...state, open: { ...state.open, ...part } } : state,
+    said: (state, action: PayloadAction<string | null>) => ({ ...state, notice: action.payload }),
+  },
+});
+
+export const { said, opened, became } = slice.actions;
+export const { reducer } = slice;
+
+/** What the store needs from the world; tests give their own. */
+export interface World {
+  readonly db: Database;
+  readonly now: () => number;
+  /** This tab, among all that work on the same storage. */
+  readonly tab: string;
+  /** Tells other tabs that a garden was saved, or deleted where there is no revision. */
+  readonly announce: (id: string, revision: number | undefined) => void;
+  /** How long a save that failed waits to be tried again, ms; longer each time. */
+  readonly retryMs: number;
+}
+
+export type Thunk<R> = ThunkAction<R, AppState, World, UnknownAction>;

@@ -1,0 +1,126 @@
+import 'fake-indexeddb/auto';
+import { demoGarden } from '../../core/garden/demo';
+import { freshName, newId } from '../app/names';
+import {
+  type Database,
+  deleteGarden,
+  forget,
+  inTime,
+  journal,
+  loadGarden,
+  makeRoom,
+  openDatabase,
+  saveGarden,
+} from './db';
+import type { Edit } from './edits';
+import type { GardenRow } from './rows';
+
+let db: Database;
+let n = 0;
+beforeEach(async () => {
+  db = openDatabase(`db-${n++}`);
+  await db.open();
+});
+afterEach(() => db.delete());
+
+const edit = (label: string): Edit => ({
+  label,
+  patches: [{ op: 'replace', path: ['name'], value: label }],
+  inverse: [],
+});
+const save = (revision: number, edits: readonly Edit[] = [], editsBefore: readonly Edit[] = [], id = 'g') =>
+  saveGarden(
+    db,
+    { id, name: 'Garden', doc: demoGarden(), revision, at: edits.length, seen: { tab: 3 }, edits, editsBefore },
+    5,
+  );
+const load = () => loadGarden(db, 'g', 9);
+
+test('what is saved is what is loaded, edits in order', async () => {
+  expect(await save(0, [edit('one'), edit('two')])).toEqual({ kind: 'saved', revision: 1 });
+  const loaded = await load();
+  expect(loaded).toMatchObject({ revision: 1, at: 2, damage: [], late: undefined });
+  expect(loaded?.edits.map((e) => e.label)).toEqual(['one', 'two']);
+  expect(loaded?.read).toEqual({ ok: true, value: demoGarden() });
+});
+
+test('edits that were undone and then overtaken are gone', async () => {
+  const [one, two, three, other] = ['one', 'two', 'three', 'other'].map(edit) as [Edit, Edit, Edit, Edit];
+  await save(0, [one, two, three]);
+  await save(1, [one, other], [one, two, three]);
+  expect((await load())?.edits.map((e) => e.label)).toEqual(['one', 'other']);
+});
+
+test('a save on top of newer work, or of a deleted garden, is refused', async () => {
+  await save(0);
+  await save(1);
+  expect(await save(1)).toEqual({ kind: 'other' });
+  await deleteGarden(db, 'g');
+  expect(await save(2)).toEqual({ kind: 'gone' });
+  expect(await load()).toBeUndefined();
+});
+
+test('a deleted garden takes its edits and its journal with it and leaves the others', async () => {
+  await save(0, [edit('one')]);
+  await save(0, [edit('two')], [], 'h');
+  journal(db, { gardenId: 'g', tab: 't', n: 1, step: { kind: 'edit', label: 'x', changes: [] } });
+  await deleteGarden(db, 'g');
+  expect(await load()).toBeUndefined();
+  expect((await loadGarden(db, 'h', 9))?.edits).toHaveLength(1);
+  expect([await db.edits.count(), await db.journal.count()]).toEqual([1, 0]);
+});
+
+test('a step that only the journal has is put on top; what a save has is not done twice', async () => {
+  await save(0);
+  const step = (k: number, to: string) => ({
+    gardenId: 'g',
+    tab: 'tab',
+    n: k,
+    step: { kind: 'edit' as const, label: `Call it ${to}`, changes: [{ path: ['name'], was: '', is: to }] },
+  });
+  // The save has the tab's steps up to the third.
+  journal(db, step(3, 'Saved'));
+  journal(db, step(4, 'Late'));
+  journal(db, step(5, 'Later'));
+  const late = (await load())?.late;
+  expect(late?.work.doc.name).toBe('Later');
+  expect(late?.work.edits.map((e) => e.label)).toEqual(['Call it Late', 'Call it Later']);
+  expect(late?.seen).toEqual({ tab: 5 });
+  forget(db, 'g', 'tab', 4);
+  expect((await load())?.late?.work.edits.map((e) => e.label)).toEqual(['Call it Later']);
+});
+
+test('damaged rows are read as far as they go, and kept aside as they were found, once', async () => {
+  await save(0, [edit('one'), edit('two')]);
+  const row = await db.gardens.get('g');
+  await db.gardens.put({ ...row, revision: NaN, at: 'two', savedAt: 'never' } as unknown as GardenRow);
+  await db.edits.delete(['g', 0]);
+  const loaded = await load();
+  await load();
+  expect(loaded).toMatchObject({ revision: 0, edits: [], at: 0, read: { ok: true } });
+  const aside = await db.aside.toArray();
+  expect(aside).toHaveLength(1);
+  expect(aside[0]).toMatchObject({ gardenId: 'g', name: 'Garden', at: 9, found: { row: { at: 'two' } } });
+  // It goes on from there.
+  expect(await save(0)).toEqual({ kind: 'saved', revision: 1 });
+  expect(await load()).toMatchObject({ revision: 1, damage: [] });
+});
+
+test('room is made of the ways back of other gardens', async () => {
+  await save(0, [edit('one')]);
+  await save(0, [edit('two')], [], 'h');
+  await makeRoom(db, 'g');
+  expect((await load())?.edits).toHaveLength(1);
+  expect(await loadGarden(db, 'h', 9)).toMatchObject({ edits: [], at: 0, damage: [] });
+});
+
+test('storage that never answers is not waited for', async () => {
+  await expect(inTime(new Promise(() => undefined), 10)).rejects.toMatchObject({ name: 'TimeoutError' });
+  expect(await inTime(Promise.resolve(3), 10)).toBe(3);
+});
+
+test('names and ids are fresh', () => {
+  expect(freshName('Bed', ['Tunnel'])).toBe('Bed');
+  expect(freshName('Bed', ['Bed', 'Bed 2'])).toBe('Bed 3');
+  expect(new Set(Array.from({ length: 50 }, newId)).size).toBe(50);
+});
