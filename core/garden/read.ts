@@ -65,11 +65,13 @@ export function readGarden(text: string): Result<Garden> {
   return checkGarden(current.value);
 }
 
-/** A garden as a file, or what is stored as it is where it is no sound garden: nothing is locked in. */
+/** A garden as a file, or what is stored as it is where it is no sound garden: nothing is locked in, whatever is broken. */
 export function fileOf(document: unknown): string {
-  return gardenSchema.safeParse(document).success
-    ? writeGarden(document as Garden)
-    : `${JSON.stringify(document, null, 2) ?? ''}\n`;
+  try {
+    return writeGarden(document as Garden);
+  } catch {
+    return `${JSON.stringify(document, null, 2) ?? ''}\n`;
+  }
 }
 
 /** Writes a garden as its file; reading it back gives the same garden. */

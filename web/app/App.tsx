@@ -1,23 +1,23 @@
-import { type ReactNode, Suspense, lazy } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { Gardens } from '../places/gardens/Gardens';
 import { Boundary } from './Boundary';
 import { Demo, Gate, OldAddress, Waiting } from './Gate';
 import { Shell } from './Shell';
-import { part } from './fresh';
+import { lazyPart } from './fresh';
 import { useWay } from './way';
 
-const Plot = lazy(part(() => import('../places/plot/Plot').then((m) => ({ default: m.Plot }))));
-const BedPlace = lazy(part(() => import('../places/bed/BedPlace').then((m) => ({ default: m.BedPlace }))));
-const Bench = lazy(part(() => import('../places/bench/Bench').then((m) => ({ default: m.Bench }))));
-const Saw = lazy(part(() => import('../places/saw/Saw').then((m) => ({ default: m.Saw }))));
-const Cart = lazy(part(() => import('../places/cart/Cart').then((m) => ({ default: m.Cart }))));
-const Choose = lazy(part(() => import('../places/choose/Choose').then((m) => ({ default: m.Choose }))));
-const Build = lazy(part(() => import('../places/build/Build').then((m) => ({ default: m.Build }))));
-const Together = lazy(part(() => import('../places/together/Together').then((m) => ({ default: m.Together }))));
-const Shelf = lazy(part(() => import('../places/shelf/Shelf').then((m) => ({ default: m.Shelf }))));
-const SideBySide = lazy(part(() => import('../places/sideBySide/SideBySide').then((m) => ({ default: m.SideBySide }))));
-const Paper = lazy(part(() => import('../places/paper/Paper').then((m) => ({ default: m.Paper }))));
+const Plot = lazyPart(() => import('../places/plot/Plot').then((m) => m.Plot));
+const BedPlace = lazyPart(() => import('../places/bed/BedPlace').then((m) => m.BedPlace));
+const Bench = lazyPart(() => import('../places/bench/Bench').then((m) => m.Bench));
+const Saw = lazyPart(() => import('../places/saw/Saw').then((m) => m.Saw));
+const Cart = lazyPart(() => import('../places/cart/Cart').then((m) => m.Cart));
+const Choose = lazyPart(() => import('../places/choose/Choose').then((m) => m.Choose));
+const Build = lazyPart(() => import('../places/build/Build').then((m) => m.Build));
+const Together = lazyPart(() => import('../places/together/Together').then((m) => m.Together));
+const Shelf = lazyPart(() => import('../places/shelf/Shelf').then((m) => m.Shelf));
+const SideBySide = lazyPart(() => import('../places/sideBySide/SideBySide').then((m) => m.SideBySide));
+const Paper = lazyPart(() => import('../places/paper/Paper').then((m) => m.Paper));
 
 /** One place: what breaks in it is held there, and gone when another is gone to. */
 function Place({ what, children }: { readonly what: string; readonly children: ReactNode }): ReactNode {
@@ -38,7 +38,7 @@ export function App(): ReactNode {
   return (
     <Routes>
       <Route element={<Shell />}>
-        <Route path="demo" element={<Demo />} />
+        <Route path="demo" element={place('The demo garden', <Demo />)} />
         <Route path="gardens" element={place('The list of gardens', <Gardens />)} />
         <Route path="g/:gardenId" element={<Gate />}>
           <Route path="plot" element={place('The plot', <Plot />)} />

@@ -7,10 +7,13 @@ import { fileOf } from '../../core/garden/read';
 import { FaultList } from '../parts/OpenFile';
 import { Button } from '../parts/controls';
 import { saveFile } from '../parts/saveFile';
+import { part } from './fresh';
 import { useApp, useAppDispatch } from './hooks';
 import { addGarden, lookAt, type Opened, openStored } from './saving';
 import { wayTo } from './way';
-import { atRisk, lastOpen } from './world';
+import { inTime } from '../keep/db';
+import type { GardenRow } from '../keep/rows';
+import { atRisk, database, lastOpen } from './world';
 
 const Page = styled.section`
   padding: 1.5rem 1.25rem 3rem;
@@ -138,18 +141,35 @@ export function Gate(): ReactNode {
   );
 }
 
-/** An address of the time when it did not carry its garden leads into the garden that was open last. */
+/** Whether a garden has a bed or a cover of an id, whatever its row is like. */
+const has = (row: GardenRow, id: string): boolean =>
+  [row.doc.beds, row.doc.covers].some((list) => Array.isArray(list) && list.some((entry) => entry.id === id));
+
+/** The garden that an address without one means: the last open, or else one that has what is named. */
+async function meant(named: string | undefined, openId: string | undefined): Promise<string | null> {
+  const last = openId ?? lastOpen();
+  if (named === undefined) return last;
+  try {
+    const having = (await inTime(database.gardens.toArray())).filter((row) => has(row, named)).map((row) => row.id);
+    return having.find((id) => id === last) ?? having[0] ?? last;
+  } catch {
+    return last;
+  }
+}
+
+/** An address of the time when it did not carry its garden. */
 export function OldAddress(): ReactNode {
   const { pathname, search, hash } = useLocation();
   const openId = useApp((s) => s.open?.id);
-  const id = openId ?? lastOpen();
-  const steps = pathname.split('/').filter((step) => step !== '');
-  return (
-    <Navigate
-      to={id === null ? '/gardens' : `${wayTo(id)}/${(steps.length > 0 ? steps : ['plot']).join('/')}${search}${hash}`}
-      replace
-    />
-  );
+  const [id, setId] = useState<string | null>();
+  const [place = 'plot', ...rest] = pathname.split('/').filter((step) => step !== '');
+  const [named] = rest;
+  useEffect(() => {
+    void meant(named, openId).then(setId);
+  }, [named, openId]);
+  if (id === undefined) return <Waiting />;
+  const to = id === null ? '/gardens' : `${wayTo(id)}/${[place, ...rest].join('/')}${search}${hash}`;
+  return <Navigate to={to} replace />;
 }
 
 const DEMO_ID = 'demo';
@@ -158,16 +178,21 @@ const DEMO_ID = 'demo';
 export function Demo(): ReactNode {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  const [broken, setBroken] = useState<unknown>();
   useEffect(() => {
     const open = async (): Promise<void> => {
       let id = DEMO_ID;
       let came = await dispatch(openStored(id));
       for (let n = 2; came.kind === 'unreadable'; n++) came = await dispatch(openStored((id = `${DEMO_ID}-${n}`)));
-      const { demoGarden } = await import('../../core/garden/demo');
-      if (came.kind !== 'open') await dispatch(addGarden(id, demoGarden()));
+      if (came.kind !== 'open') {
+        const { demoGarden } = await part(() => import('../../core/garden/demo'));
+        // What cannot be kept is said where the garden is; it is not waited for.
+        void dispatch(addGarden(id, demoGarden()));
+      }
       void navigate(wayTo(id, 'bench', 'winter-lid'), { replace: true });
     };
-    void open();
+    open().catch(setBroken);
   }, [dispatch, navigate]);
+  if (broken !== undefined) throw broken;
   return <Waiting />;
 }

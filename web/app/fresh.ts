@@ -1,4 +1,5 @@
 /** A newer build under an open page: it is fetched at a quiet moment, and nothing is lost by it. */
+import { type ComponentType, type LazyExoticComponent, lazy } from 'react';
 import { messageOf } from '../../core/base/result';
 import { allSaved } from './saving';
 import { atRisk } from './world';
@@ -6,9 +7,14 @@ import { atRisk } from './world';
 /** A part of the program that could not be fetched. */
 export class PartMissing extends Error {}
 
-/** Loads a part of the program; what is wrong is told apart from what breaks within it. */
-export function part<T>(load: () => Promise<T>): () => Promise<T> {
-  return () => load().catch((why: unknown) => Promise.reject(new PartMissing(messageOf(why))));
+/** Loads a part of the program; one that does not come is told apart from one that breaks. */
+export function part<T>(load: () => Promise<T>): Promise<T> {
+  return load().catch((why: unknown) => Promise.reject(new PartMissing(messageOf(why))));
+}
+
+/** A component that is fetched when it is first drawn. */
+export function lazyPart<P>(load: () => Promise<ComponentType<P>>): LazyExoticComponent<ComponentType<P>> {
+  return lazy(() => part(load).then((it) => ({ default: it })));
 }
 
 /** The script that a page begins with: another name is another build. */

@@ -1,10 +1,12 @@
-import { type ReactNode, Suspense, lazy, useEffect, useState } from 'react';
+import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import type { NavigateFunction } from 'react-router';
 import { useAppDispatch } from './hooks';
+import { Boundary } from './Boundary';
+import { lazyPart } from './fresh';
 import { redo, undo } from './store';
 import { useWay } from './way';
 
-const KeyList = lazy(() => import('./KeyList'));
+const KeyList = lazyPart(() => import('./KeyList').then((m) => m.default));
 
 function typing(target: EventTarget | null): boolean {
   return (
@@ -57,8 +59,10 @@ export function Keys(): ReactNode {
     return () => window.removeEventListener('keydown', onKey);
   }, []);
   return open ? (
-    <Suspense>
-      <KeyList onClose={() => setOpen(false)} />
-    </Suspense>
+    <Boundary what="The list of keys">
+      <Suspense>
+        <KeyList onClose={() => setOpen(false)} />
+      </Suspense>
+    </Boundary>
   ) : null;
 }

@@ -28,7 +28,7 @@ function whyNot(thrown: unknown): string {
   if (/MissingAPI|Security|InvalidState|OpenFailed|NotAllowed|VersionChange|DatabaseClosed/.test(name))
     return 'this browser lets Cabanon keep nothing';
   if (name === 'TimeoutError') return 'the browser’s storage does not answer';
-  return `the browser could not write it${name ? ` (${name.slice(0, 40)})` : ''}`;
+  return `this browser’s storage failed${name ? ` (${name.slice(0, 40)})` : ''}`;
 }
 
 function saveNow(): Thunk<Promise<void>> {
@@ -235,10 +235,11 @@ export function removeGarden(id: string): Thunk<Promise<void>> {
 
 /** Keeps a garden after all that was deleted in another tab. */
 export function keepAfterAll(): Thunk<Promise<void>> {
-  return async (dispatch, getState) => {
+  return async (dispatch, getState, { now }) => {
     const open = getState().open;
     if (!open) return;
-    dispatch(became({ id: open.id, synced: { ...open.synced, edits: [], revision: 0 }, save: { kind: 'saving' } }));
+    const until: SaveState = { kind: 'failed', why: 'it was deleted in another tab', since: now() };
+    dispatch(became({ id: open.id, synced: { ...open.synced, edits: [], revision: 0 }, save: until }));
     await dispatch(save());
   };
 }

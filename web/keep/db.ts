@@ -1,4 +1,6 @@
 /** The gardener's own storage in this browser: gardens, their edits, a journal of what is not saved yet, and what was set aside. */
+// The library makes a channel as soon as it is read, and breaks where it may not.
+import './guard';
 import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
 import type { Edit } from './edits';
 import { type EditRow, type GardenRow, type JournalRow, type Stored, readStored, revisionOf } from './rows';
@@ -33,7 +35,7 @@ export const EDITS_KEPT = 300;
 export const EDITS_DROPPED = 50;
 
 /** Longest that storage is waited for, ms; a browser that has shut it off may never answer. */
-const PATIENCE_MS = 8000;
+const PATIENCE_MS = 5000;
 
 /** The same answer, or a refusal when it does not come. */
 export function inTime<T>(answer: PromiseLike<T>, ms = PATIENCE_MS): Promise<T> {

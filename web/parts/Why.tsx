@@ -1,10 +1,11 @@
-import { type ReactNode, Suspense, lazy, useRef, useState } from 'react';
+import { type ReactNode, Suspense, useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Figure } from '../../core/base/figure';
 import { formatAmount } from '../../core/base/amount';
+import { lazyPart } from '../app/fresh';
 import { useUnits } from '../app/hooks';
 
-const WhySheet = lazy(() => import('./WhySheet'));
+const WhySheet = lazyPart(() => import('./WhySheet').then((m) => m.default));
 
 const Ask = styled.button`
   border: 0;

@@ -1,6 +1,6 @@
 import type { Outline } from '../../../core/outline';
 import type { View } from '../../../core/base/geometry';
-import { type ReactNode, Suspense, lazy, memo, useCallback } from 'react';
+import { type ReactNode, Suspense, memo, useCallback } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { familyOf } from '../../../core/build/families';
@@ -9,6 +9,7 @@ import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useApp, useAppDispatch, useEdit, useSetAnswers } from '../../app/hooks';
+import { lazyPart } from '../../app/fresh';
 import { undo } from '../../app/store';
 import { useWay } from '../../app/way';
 import { useOutline, useWork } from '../../background/usePlan';
@@ -22,12 +23,12 @@ import { Headroom } from './Headroom';
 import { Questions } from './Questions';
 
 // Leaves come when they are turned to; the shape is there at once.
-const StandLeaf = lazy(() => import('./StandLeaf').then((m) => ({ default: m.StandLeaf })));
-const StandPanel = lazy(() => import('./StandLeaf').then((m) => ({ default: m.StandPanel })));
-const SkinLeaf = lazy(() => import('./SkinLeaf').then((m) => ({ default: m.SkinLeaf })));
-const AirLeaf = lazy(() => import('./AirLeaf').then((m) => ({ default: m.AirLeaf })));
-const AirPanel = lazy(() => import('./AirLeaf').then((m) => ({ default: m.AirPanel })));
-const RoundLeaf = lazy(() => import('./RoundLeaf').then((m) => ({ default: m.RoundLeaf })));
+const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf));
+const StandPanel = lazyPart(() => import('./StandLeaf').then((m) => m.StandPanel));
+const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf));
+const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf));
+const AirPanel = lazyPart(() => import('./AirLeaf').then((m) => m.AirPanel));
+const RoundLeaf = lazyPart(() => import('./RoundLeaf').then((m) => m.RoundLeaf));
 
 const Stage = styled.div`
   min-width: 0;

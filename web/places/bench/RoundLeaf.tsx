@@ -1,15 +1,17 @@
 import type { Outline } from '../../../core/outline';
-import { type ReactNode, Suspense, lazy, useEffect, useState } from 'react';
+import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import type { Step } from '../../../core/build/assembly/types';
 import { countOfJoint } from '../../../core/build/joints/kind';
 import { sayJoint } from '../../../core/show/jointMarks';
 import { formatLength } from '../../../core/base/length';
+import { Boundary } from '../../app/Boundary';
+import { lazyPart } from '../../app/fresh';
 import { useUnits } from '../../app/hooks';
 import { Button, Field, Stepper } from '../../parts/controls';
 import type { RoundColours } from '../../drawing/RoundView';
 
-const RoundView = lazy(() => import('../../drawing/RoundView'));
+const RoundView = lazyPart(() => import('../../drawing/RoundView').then((m) => m.default));
 
 const Stage = styled.div`
   position: relative;
@@ -78,6 +80,15 @@ function useColours(): RoundColours {
   return colours;
 }
 
+/** Whether this browser draws in three dimensions at all. */
+function canDraw(): boolean {
+  try {
+    return document.createElement('canvas').getContext('webgl2') !== null;
+  } catch {
+    return false;
+  }
+}
+
 const LIFT_MM = 260;
 const TURN_DEG = 20;
 
@@ -85,6 +96,7 @@ const TURN_DEG = 20;
 export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactNode {
   const { length } = useUnits();
   const colours = useColours();
+  const [draws] = useState(canDraw);
   const [turn, setTurn] = useState(-35);
   const [tilt, setTilt] = useState(24);
   const [pick, setPick] = useState<{ readonly kind: 'piece' | 'joint'; readonly key: string }>();
@@ -118,23 +130,32 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
         setTilt(Math.max(-5, Math.min(85, tilt + dTilt)));
       }}
     >
-      <Suspense fallback={<p role="status">Opening the round view…</p>}>
-        <RoundView
-          outline={o}
-          colours={colours}
-          lift={(tag) => (apart ? first(tag) * LIFT_MM : 0)}
-          shown={(tag) => first(tag) < stage}
-          picked={picked}
-          onPick={pickPiece}
-          joint={joint}
-          onPickJoint={pickJoint}
-          made={(id) => firstMade(id) < stage}
-          liftJoint={(id) => (apart ? firstMade(id) * LIFT_MM : 0)}
-          turnDeg={turn}
-          tiltDeg={tilt}
-          tagged={tagged}
-        />
-      </Suspense>
+      {draws ? (
+        <Boundary what="The round view">
+          <Suspense fallback={<p role="status">Opening the round view…</p>}>
+            <RoundView
+              outline={o}
+              colours={colours}
+              lift={(tag) => (apart ? first(tag) * LIFT_MM : 0)}
+              shown={(tag) => first(tag) < stage}
+              picked={picked}
+              onPick={pickPiece}
+              joint={joint}
+              onPickJoint={pickJoint}
+              made={(id) => firstMade(id) < stage}
+              liftJoint={(id) => (apart ? firstMade(id) * LIFT_MM : 0)}
+              turnDeg={turn}
+              tiltDeg={tilt}
+              tagged={tagged}
+            />
+          </Suspense>
+        </Boundary>
+      ) : (
+        <p role="status">
+          This browser cannot draw in the round: WebGL is missing or switched off. The pieces, joints and steps below
+          say the same in words, and the end, the side and the plan are drawn on the leaf Shape.
+        </p>
+      )}
       <div className="turn">
         <Button onPress={() => setTurn(turn - TURN_DEG)}>Turn left</Button>
         <Button onPress={() => setTurn(turn + TURN_DEG)}>Turn right</Button>

@@ -29,7 +29,7 @@ import { saveFile } from '../../parts/saveFile';
 import { TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 import { Rows } from '../../parts/lists';
-import { saveCutBook } from '../../parts/saveCutBook';
+import { useCutBook } from '../../parts/cutBook';
 import { BarsOnHand } from '../../parts/OnHand';
 
 const Bars = styled.div`
@@ -51,6 +51,7 @@ const Bars = styled.div`
 /** Cut it: each bar to scale with marks from the tape's end. */
 export function Saw(): ReactNode {
   const way = useWay();
+  const saveCutBook = useCutBook();
   const { cover, bed } = useCurrent();
   const outlined = useOutline(cover);
   const work = useWork(cover);
@@ -82,7 +83,7 @@ export function Saw(): ReactNode {
         {work.value && (
           <Button
             onPress={() =>
-              work.value && void saveCutBook({ ...outlined.value, ...work.value }, `${cover.name} on ${bed.name}`)
+              work.value && saveCutBook({ ...outlined.value, ...work.value }, `${cover.name} on ${bed.name}`)
             }
           >
             Cut book

@@ -21,7 +21,7 @@ import { Body, Panel } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
 import { planAllTogether } from '../../background/planClient';
 import { CartTable } from '../../parts/CartTable';
-import { saveCutBook } from '../../parts/saveCutBook';
+import { useCutBook } from '../../parts/cutBook';
 
 const Scroll = styled.div`
   overflow: auto;
@@ -54,6 +54,7 @@ const Scroll = styled.div`
 /** Covers of the garden as one: a board left over from one is cut for the next, and everything is bought once. */
 export function Together(): ReactNode {
   const way = useWay();
+  const saveCutBook = useCutBook();
   const garden = useGarden();
   const units = useUnits();
   const edit = useEdit();
@@ -84,7 +85,7 @@ export function Together(): ReactNode {
     <>
       <PlaceHead title="All together" subtitle={`covers of ${garden.name}`}>
         {plan && leaf === 'saw' && (
-          <Button onPress={() => void saveCutBook(plan, `All covers of ${garden.name}`)}>Cut book</Button>
+          <Button onPress={() => saveCutBook(plan, `All covers of ${garden.name}`)}>Cut book</Button>
         )}
         {plan && <Button onPress={() => save(plan)}>Save as CSV</Button>}
         <Button $strong isDisabled={!plan} onPress={() => window.print()}>

@@ -1,0 +1,214 @@
+/** What a browser, a server or a build may do to the page: the garden is safe, and the screen says what happened. */
+import { readFile } from 'node:fs/promises';
+import { test as plain } from '@playwright/test';
+import { dimension, expect, openDemo, price, test, type } from './app';
+import { REFUSALS, type Refusal, keepsNothing, refuse } from './trials';
+
+/** Of the refusals those that differ in what is seen; all of them are in `npm run hurt`. */
+const TRIED: readonly Refusal[] = [
+  'IndexedDB throws when it is looked at',
+  'IndexedDB writes nothing',
+  'localStorage throws',
+  'BroadcastChannel throws',
+];
+
+for (const refusal of TRIED)
+  test(`the app runs where ${refusal}`, async ({ page }) => {
+    expect(REFUSALS[refusal]).toBeDefined();
+    await refuse(page, refusal);
+    await openDemo(page);
+    await type(page, 'dim-pipeLength', '81');
+    await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 9"`);
+    const line = page.getByRole('alert').filter({ hasText: 'Not kept since' });
+    if (!keepsNothing(refusal)) {
+      await expect(line).toHaveCount(0);
+      return;
+    }
+    await expect(line).toBeVisible();
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      line.getByRole('button', { name: 'Save to a file' }).click(),
+    ]);
+    expect(await readFile(await file.path(), 'utf8')).toContain('2057.4');
+    // In every place.
+    await page.getByRole('link', { name: 'Plot' }).click();
+    await expect(line).toBeVisible();
+    await page.getByRole('link', { name: 'Cabanon: all gardens' }).click();
+    await expect(page.locator('.garden')).toHaveCount(1);
+  });
+
+test('a save that failed is kept as soon as writing works again', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    Object.assign(window, { mend: () => void (IDBObjectStore.prototype.put = put) });
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('no', 'UnknownError');
+    };
+  });
+  await type(page, 'dim-pipeLength', '82');
+  await expect(page.getByText('Not kept since')).toBeVisible();
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+  await expect(page.getByText('Not kept since')).toHaveCount(0);
+  await page.reload();
+  await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
+});
+
+test('two tabs on two gardens stay where they are over a reload', async ({ page, context }) => {
+  await openDemo(page);
+  const other = await context.newPage();
+  await other.goto('/gardens');
+  await other.getByRole('button', { name: 'Start my own garden' }).click();
+  await other.waitForURL(/\/g\/[^/]+\/plot/);
+  await page.reload();
+  await expect(dimension(page, 'pipeLength')).toBeVisible();
+  await other.reload();
+  await expect(other.getByRole('heading', { level: 1 })).toHaveText('My garden');
+  await expect(other.getByText('Winter lid')).toHaveCount(0);
+  // An address from before it carried its garden.
+  await page.goto('/saw/winter-lid');
+  await expect(page).toHaveURL(/\/g\/demo\/saw\/winter-lid/);
+});
+
+test('two tabs change different things, then the same thing', async ({ page, context }) => {
+  await openDemo(page);
+  const other = await context.newPage();
+  // The two do not hear of one another; they find out when they save.
+  await refuse(other, 'BroadcastChannel throws');
+  await other.goto(page.url());
+  await type(other, 'dim-pipeLength', '82');
+  await other.waitForTimeout(300);
+  await page.getByRole('combobox', { name: 'Units' }).selectOption('cm');
+  await expect(dimension(page, 'pipeLength')).toHaveValue('208.3 cm');
+  await page.getByRole('button', { name: 'Undo: Change units' }).click();
+  await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
+  await type(page, 'dim-pipeLength', '83');
+  await page.waitForTimeout(300);
+  await type(other, 'dim-pipeLength', '84');
+  const ask = other.getByRole('alertdialog', { name: 'Changed in two tabs' });
+  await expect(ask).toContainText(`This tab: 7' 0"`);
+  await ask.getByRole('radio', { name: `The other tab: 6' 11"` }).check();
+  await ask.getByRole('button', { name: 'Go on with these' }).click();
+  await expect(ask).toHaveCount(0);
+  await expect(dimension(other, 'pipeLength')).toHaveValue(`6' 11"`);
+});
+
+test('a garden deleted in another tab stays deleted, and says so', async ({ page, context }) => {
+  await openDemo(page);
+  const other = await context.newPage();
+  await other.goto('/gardens');
+  await other.getByRole('button', { name: 'Delete Quillet Hollow' }).click();
+  await other.getByRole('button', { name: 'Delete it for good' }).click();
+  await expect(page.getByText('Deleted in another tab.')).toBeVisible();
+  await type(page, 'dim-pipeLength', '82');
+  await other.reload();
+  await expect(other.locator('.garden')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keep it after all' }).click();
+  await expect(page.getByText('Deleted in another tab.')).toHaveCount(0);
+  await page.reload();
+  await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
+});
+
+test('a stored garden of another version is looked at and saved as it is, and the demo does not take its place', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.waitForTimeout(300);
+  await page.goto('/gardens');
+  await page.evaluate(
+    () =>
+      new Promise<void>((done) => {
+        const open = indexedDB.open('cabanon');
+        open.onsuccess = () => {
+          const store = open.result.transaction('gardens', 'readwrite').objectStore('gardens');
+          const get = store.get('demo') as IDBRequest<{ doc: { covers: { family: string }[] } }>;
+          get.onsuccess = () => {
+            const [first] = get.result.doc.covers;
+            if (first) first.family = 'of-tomorrow';
+            store.put(get.result).onsuccess = () => done();
+          };
+        };
+      }),
+  );
+  await page.goto('/g/demo/plot');
+  await expect(page.getByRole('alert')).toContainText('does not read as a whole');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save it to a file as it is' }).click(),
+  ]);
+  expect(await readFile(await file.path(), 'utf8')).toContain('of-tomorrow');
+  await page.getByRole('button', { name: 'Look at what reads' }).click();
+  await expect(page.getByText('Looked at only.')).toBeVisible();
+  await page.goto('/demo');
+  await page.waitForURL(/\/g\/demo-2\/bench/);
+  await page.goto('/g/demo/plot');
+  await expect(page.getByRole('alert')).toContainText('does not read as a whole');
+});
+
+// From here on the console has errors to tell of, as it should.
+plain('a part that does not come is said, and fetched again', async ({ page }) => {
+  await openDemo(page);
+  await page.route('**/assets/Saw-*.js', (route) => route.abort());
+  await page.route('**/', (route) => route.abort());
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('A part of Cabanon did not come');
+  await expect(page.getByText('Your garden is safe')).toBeVisible();
+  await page.getByRole('button', { name: 'Fetch it again' }).click();
+  await expect(page.getByText('It cannot be reached yet')).toBeVisible();
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(price(page)).toContainText('$');
+  await page.unroute('**/assets/Saw-*.js');
+  await page.unroute('**/');
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await expect(page.getByTestId('proof')).toContainText('Proven.');
+});
+
+plain('a newer build under an open page: the part that is gone brings the new page, by itself', async ({ page }) => {
+  await openDemo(page);
+  let gone = true;
+  await page.route('**/assets/Saw-*.js', (route) => (gone ? route.fulfill({ status: 404 }) : route.continue()));
+  await type(page, 'dim-pipeLength', '82');
+  const fresh = page.waitForEvent('framenavigated', (frame) => frame === page.mainFrame());
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await fresh;
+  gone = false;
+  await page.waitForEvent('load');
+  await expect(page.getByTestId('proof')).toContainText('Proven.');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
+});
+
+plain('an assembly that throws is held in its place; the others go on', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(() => {
+    Map.prototype.get = new Proxy(Map.prototype.get, {
+      apply(get, map, args: [unknown]) {
+        if (args[0] === 'staked-tunnel') throw new Error('an assembly that throws');
+        return Reflect.apply(get, map, args) as unknown;
+      },
+    });
+  });
+  await page.getByRole('link', { name: 'Plot' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The plot could not be shown');
+  await expect(page.getByText('Your garden is safe')).toBeVisible();
+  await page.getByText('Details, to copy into a report').click();
+  await expect(page.getByText('an assembly that throws')).toBeVisible();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save to a file' }).click(),
+  ]);
+  expect(await readFile(await file.path(), 'utf8')).toContain('Quillet Hollow');
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Shelf');
+});
+
+plain('without WebGL the round view says so and the rest of the bench goes on', async ({ page }) => {
+  await page.addInitScript(() => {
+    HTMLCanvasElement.prototype.getContext = () => null;
+  });
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Round' }).click();
+  await expect(page.getByText('This browser cannot draw in the round')).toBeVisible();
+  await page.getByRole('link', { name: 'Shape' }).click();
+  await expect(dimension(page, 'pipeLength')).toBeVisible();
+});
