@@ -104,7 +104,10 @@ async function cutCommand(path: string): Promise<Result<unknown>> {
   if (!document.ok) return document;
   const job = readBarJob(document.value);
   if (!job.ok) return job;
-  const solved = solveBars(job.value, highsSolver(await highsLoader()));
+  const solved = solveBars(
+    job.value,
+    highsSolver(await highsLoader(), () => performance.now()),
+  );
   if (!solved.ok) return solved;
   const { cost, bars, bound, proven } = solved.value;
   return ok({
@@ -139,7 +142,7 @@ async function planCommand(
         ? 'this garden has no covers yet'
         : `no cover "${coverId}"; there are ${garden.value.covers.map((c) => c.id).join(', ') || 'none'}`,
     );
-  const solver = highsSolver(await highsLoader());
+  const solver = highsSolver(await highsLoader(), () => performance.now());
   const reports: unknown[] = [];
   for (const cover of covers) {
     const planned = plan(garden.value, cover, solver);

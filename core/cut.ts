@@ -7,7 +7,7 @@ import type { Garden } from './garden/garden';
 import { type ShoppingList, shoppingList } from './make/buying/shopping';
 import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './make/cutting/bars';
 import { readBarJob } from './make/cutting/job';
-import type { IntegerSolver } from './make/cutting/linearProgram';
+import { type IntegerSolver, timeLeft } from './make/cutting/linearProgram';
 import { type CutPlan, bestFitDecreasing } from './make/cutting/bestFitDecreasing';
 import { solveBars } from './make/cutting/solve';
 
@@ -34,6 +34,11 @@ export interface CutProgress {
   readonly best: () => Cut | undefined;
 }
 
+/** Most time for one section; and for a cover of so many sections or fewer, seconds. */
+const SECTION_SECONDS = 2;
+const COVER_SECONDS = 3;
+const SECTIONS = 6;
+
 /**
  * The cuts, proven best where that can be, and what to buy for them.
  * @param onCut hears before every section how far it is
@@ -45,6 +50,7 @@ export function cutAndShop(
 ): Result<Cut> {
   const jobs = cuttingJobs(o);
   if (!jobs.ok) return jobs;
+  const left = timeLeft(solver, COVER_SECONDS * Math.max(1, jobs.value.length / SECTIONS));
   const plans: CutPlan[] = [];
   for (const { job } of jobs.value) {
     onCut({
@@ -56,7 +62,8 @@ export function cutAndShop(
         return cuts && { cuts, shopping: shop(o, cuts) };
       },
     });
-    const solved = solveBars(job, solver);
+    // Most sections are proven in an instant; what they leave is for the hard ones.
+    const solved = solveBars(job, solver, Math.min(SECTION_SECONDS, left()));
     if (!solved.ok) return solved;
     plans.push(solved.value);
   }

@@ -12,7 +12,7 @@ import { planReport } from './show/report';
 let solver: IntegerSolver;
 let plans: Plan[];
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader());
+  solver = highsSolver(await highsLoader(), () => performance.now());
   const garden = demoGarden();
   plans = garden.covers.map((cover) => {
     const made = plan(garden, cover, solver);

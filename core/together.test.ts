@@ -7,7 +7,7 @@ import { planTogether } from './together';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader());
+  solver = highsSolver(await highsLoader(), () => performance.now());
 });
 const garden = { ...demoGarden(), shelf: [], owned: {} };
 

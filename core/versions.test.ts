@@ -10,7 +10,7 @@ import { versionsOf } from './versions';
 const garden = demoGarden();
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader());
+  solver = highsSolver(await highsLoader(), () => performance.now());
 });
 const of = (index: number, g: Garden = garden) => versionsOf(g, g.covers[index] as Cover, solver);
 

@@ -132,7 +132,7 @@ async function core(): Promise<void> {
     400,
     'in the background',
   );
-  const solver = highsSolver(await highsLoader());
+  const solver = highsSolver(await highsLoader(), () => performance.now());
   add(
     'whole plan of one cover, warm',
     timed(9, 3, () => {

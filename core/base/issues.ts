@@ -17,10 +17,11 @@ function bound(value: number, path: readonly PropertyKey[]): string {
 }
 
 function issueMessage(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'too_small' && issue.origin === 'number')
-    return `must be at least ${bound(Number(issue.minimum), issue.path)}`;
-  if (issue.code === 'too_big' && issue.origin === 'number')
-    return `must be at most ${bound(Number(issue.maximum), issue.path)}`;
+  if (issue.code === 'too_small' && (issue.origin === 'number' || issue.origin === 'int'))
+    return `must be ${issue.inclusive === false ? 'more than' : 'at least'} ${bound(Number(issue.minimum), issue.path)}`;
+  if (issue.code === 'too_big' && (issue.origin === 'number' || issue.origin === 'int'))
+    return `must be ${issue.inclusive === false ? 'less than' : 'at most'} ${bound(Number(issue.maximum), issue.path)}`;
+  if (issue.code === 'invalid_type' && typeof issue.input === 'number') return 'must be a number that can be measured';
   if (issue.code === 'too_small' && issue.origin === 'string') return 'must not be empty';
   if (issue.code === 'too_big' && issue.origin === 'string') return `must be at most ${issue.maximum} characters long`;
   return issue.message;

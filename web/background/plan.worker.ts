@@ -47,7 +47,7 @@ function whenSlow<T>(onBest: OnBest<T>): (p: CutProgress, best: () => T | undefi
 let solver: Promise<IntegerSolver> | undefined;
 const loadSolver = (): Promise<IntegerSolver> =>
   (solver ??= highsLoader({ locateFile: () => wasmUrl })
-    .then(highsSolver)
+    .then((highs) => highsSolver(highs, () => performance.now()))
     .catch((why: unknown) => {
       // Tried again with the next call.
       solver = undefined;

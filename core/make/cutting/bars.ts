@@ -50,7 +50,9 @@ export function sectionJobs(
     const owned = shelf
       .filter((bar) => bar.sectionKey === s.key && bar.quantity > 0 && bar.condition !== 'worn')
       .map((bar) => ({ real: bar.lengthMm, price: 0, own: bar }));
-    const stock = [...bought, ...owned];
+    const lengths = [...counts.keys()];
+    // A board too short to be squared gives nothing.
+    const stock = [...bought, ...owned].filter((bar) => usableLength(s, bar.real, lengths) > 0);
     return {
       section: s,
       members,
@@ -61,7 +63,7 @@ export function sectionJobs(
         kerf: s.tool.kerfMm,
         // A whole bar taken as it comes needs no squaring, so squaring counts only where a cut follows; see usableLength.
         stock: stock.map((bar) => ({
-          length: usableLength(s, bar.real, [...counts.keys()]),
+          length: usableLength(s, bar.real, lengths),
           price: bar.price,
           ...(bar.own && { available: bar.own.quantity }),
           ...(bar.own?.condition === 'bowed' && { longestPiece: bar.real * OF_BOWED }),

@@ -22,7 +22,10 @@ export const CENT = 1e-6;
 
 /** What the bars of a plan cost. */
 export function costOf(bars: readonly CutBar[]): number {
-  return Math.round(bars.reduce((total, bar) => total + bar.price, 0) * 1e8) / 1e8;
+  // So many of one price at a time: a long sum of them would drift.
+  const counts = new Map<number, number>();
+  for (const { price } of bars) counts.set(price, (counts.get(price) ?? 0) + 1);
+  return Math.round([...counts].reduce((total, [price, count]) => total + price * count, 0) * 1e8) / 1e8;
 }
 
 /** How much stock the bars of a plan are, in the job's unit of length. */
@@ -30,39 +33,87 @@ export function stuffOf(bars: readonly CutBar[]): number {
   return bars.reduce((total, bar) => total + bar.stockLength, 0);
 }
 
+/** Beyond so many pieces, bars of one kind are filled alike: looking for the best fit of every piece takes too long. */
+const ONE_BY_ONE = 3000;
+
 /** Best fit, longest piece first: a plan to start from, never proven; undefined when limited stock runs out on the way. */
 export function bestFitDecreasing(job: BarJob): CutPlan | undefined {
   const left = job.stock.map((s) => s.available ?? Infinity);
-  const open: { stock: number; room: number; pieces: number[] }[] = [];
-  const all = job.pieces.flatMap((p) => Array.from({ length: p.quantity }, () => p.length)).sort((a, b) => b - a);
-  let remaining = all.reduce((total, l) => total + l + job.kerf, 0);
-  for (const length of all) {
-    const need = length + job.kerf;
-    const fits = open
-      .filter((b) => b.room >= need - CENT && length <= (job.stock[b.stock]?.longestPiece ?? Infinity) + CENT)
-      .sort((a, b) => a.room - b.room)[0];
-    const into = fits ?? openBar(job, left, need, remaining);
-    if (!into) return undefined;
-    if (!fits) open.push(into);
-    into.room -= need;
-    into.pieces.push(length);
-    remaining -= need;
-  }
-  const bars = open.map((b) => ({
+  const total = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
+  const open = total > ONE_BY_ONE ? filledAlike(job, left) : filledOneByOne(job, left);
+  const bars = open?.map((b) => ({
     stockLength: job.stock[b.stock]?.length ?? 0,
     price: job.stock[b.stock]?.price ?? 0,
     stock: b.stock,
     pieces: b.pieces,
   }));
-  return { cost: costOf(bars), bars, bound: 0, proven: false };
+  return bars && { cost: costOf(bars), bars, bound: 0, proven: false };
 }
 
-function openBar(
-  job: BarJob,
-  left: number[],
-  need: number,
-  remaining: number,
-): { stock: number; room: number; pieces: number[] } | undefined {
+interface OpenBar {
+  readonly stock: number;
+  room: number;
+  readonly pieces: number[];
+}
+
+function filledOneByOne(job: BarJob, left: number[]): readonly OpenBar[] | undefined {
+  const open: OpenBar[] = [];
+  const all = job.pieces.flatMap((p) => Array.from({ length: p.quantity }, () => p.length)).sort((a, b) => b - a);
+  let remaining = all.reduce((sum, l) => sum + l + job.kerf, 0);
+  for (const length of all) {
+    const need = length + job.kerf;
+    let into: OpenBar | undefined;
+    for (const b of open)
+      if (b.room >= need - CENT && length <= longestOn(job, b.stock) + CENT && b.room < (into?.room ?? Infinity))
+        into = b;
+    if (!into) {
+      into = openBar(job, left, need, remaining);
+      if (!into) return undefined;
+      open.push(into);
+    }
+    into.room -= need;
+    into.pieces.push(length);
+    remaining -= need;
+  }
+  return open;
+}
+
+const longestOn = (job: BarJob, stock: number): number => job.stock[stock]?.longestPiece ?? Infinity;
+
+/** Bar after bar is filled from the longest piece down, and cut as often as the pieces last. */
+function filledAlike(job: BarJob, left: number[]): readonly OpenBar[] | undefined {
+  let kinds = job.pieces.map((p) => ({ ...p, need: p.length + job.kerf })).sort((a, b) => b.length - a.length);
+  let remaining = kinds.reduce((sum, k) => sum + k.quantity * k.need, 0);
+  const done: OpenBar[] = [];
+  for (;;) {
+    kinds = kinds.filter((k) => k.quantity > 0);
+    const [first] = kinds;
+    if (!first) return done;
+    const shortest = kinds.at(-1)?.need ?? 0;
+    const bar = openBar(job, left, first.need, remaining);
+    if (!bar) return undefined;
+    const pieces: number[] = [];
+    const takes: { readonly k: (typeof kinds)[number]; readonly count: number }[] = [];
+    let times = 1 + (left[bar.stock] ?? 0);
+    for (const k of kinds) {
+      if (bar.room < shortest - CENT) break;
+      if (bar.room < k.need - CENT || k.length > longestOn(job, bar.stock) + CENT) continue;
+      const count = Math.min(k.quantity, Math.floor((bar.room + CENT) / k.need));
+      bar.room -= count * k.need;
+      takes.push({ k, count });
+      for (let n = 0; n < count; n++) pieces.push(k.length);
+      times = Math.min(times, Math.floor(k.quantity / count));
+    }
+    left[bar.stock] = (left[bar.stock] ?? 0) - (times - 1);
+    for (const { k, count } of takes) {
+      k.quantity -= count * times;
+      remaining -= count * times * k.need;
+    }
+    for (let n = 0; n < times; n++) done.push({ stock: bar.stock, room: bar.room, pieces });
+  }
+}
+
+function openBar(job: BarJob, left: number[], need: number, remaining: number): OpenBar | undefined {
   let best = -1;
   let bestRate = Infinity;
   job.stock.forEach((bar, s) => {

@@ -1,11 +1,20 @@
 import type { Highs } from 'highs';
 import type { IntegerSolver } from './linearProgram';
 
-/** Makes the solver of `solveBars` from a loaded HiGHS module. */
-export function highsSolver(highs: Highs): IntegerSolver {
+/**
+ * Makes the solver of `solveBars` from a loaded HiGHS module.
+ * @param now the time, ms from any moment
+ */
+export function highsSolver(highs: Highs, now: () => number): IntegerSolver {
   return {
+    now: () => now() / 1000,
     solve: (lp, seconds) => {
-      const answer = highs.solve(lp, { time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: 1e-7, output_flag: false });
+      const answer = highs.solve(lp, {
+        time_limit: Math.max(0.01, seconds),
+        mip_rel_gap: 0,
+        mip_abs_gap: 1e-7,
+        output_flag: false,
+      });
       const optimal = answer.Status === 'Optimal';
       const columns = Object.entries(answer.Columns).map(([name, column]): [string, number] => [
         name,

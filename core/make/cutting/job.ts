@@ -1,14 +1,22 @@
 import { z } from 'zod';
 import { issueFaults } from '../../base/issues';
-import { type Result, failAll, ok } from '../../base/result';
+import { type Result, fail, failAll, ok } from '../../base/result';
 
+/** Longest bar or piece, and highest price, in whatever unit: beyond, sums lose the last tenth of a millimetre. */
+export const LARGEST = 1e7;
+/** Most kinds of bar, most kinds of piece, and most pieces in all, of one job. */
+export const MOST_STOCKS = 2500;
+export const MOST_KINDS = 2000;
+export const MOST_PIECES = 1_000_000;
+
+const lengthOf = z.number().positive().max(LARGEST);
 /** A length that can be bought or taken from the shelf; `available` limits how many there are. */
 const stockSchema = z.object({
-  length: z.number().positive().finite(),
-  price: z.number().min(0).finite(),
-  available: z.number().int().min(0).optional(),
+  length: lengthOf,
+  price: z.number().min(0).max(LARGEST),
+  available: z.number().int().min(0).max(MOST_PIECES).optional(),
   /** No longer piece is cut from it, such as from a bowed board. */
-  longestPiece: z.number().positive().finite().optional(),
+  longestPiece: lengthOf.optional(),
 });
 
 /**
@@ -16,11 +24,9 @@ const stockSchema = z.object({
  * sum(length + kerf) <= stock length + kerf.
  */
 export const barJobSchema = z.object({
-  kerf: z.number().min(0).finite(),
-  stock: z.array(stockSchema).min(1).max(200),
-  pieces: z
-    .array(z.object({ length: z.number().positive().finite(), quantity: z.number().int().min(0).max(100000) }))
-    .max(2000),
+  kerf: z.number().min(0).max(LARGEST),
+  stock: z.array(stockSchema).min(1).max(MOST_STOCKS),
+  pieces: z.array(z.object({ length: lengthOf, quantity: z.number().int().min(0).max(MOST_PIECES) })).max(MOST_KINDS),
 });
 
 export type BarJob = z.infer<typeof barJobSchema>;
@@ -29,9 +35,12 @@ export type BarJob = z.infer<typeof barJobSchema>;
 export function readBarJob(value: unknown): Result<BarJob> {
   const read = barJobSchema.safeParse(value);
   if (!read.success) return failAll(issueFaults(read.error.issues));
-  const longest = Math.max(
-    ...read.data.stock.filter((s) => s.available !== 0).map((s) => Math.min(s.length, s.longestPiece ?? Infinity)),
-  );
+  const total = read.data.pieces.reduce((sum, p) => sum + p.quantity, 0);
+  if (total > MOST_PIECES) return fail('pieces', `${total} in all; at most ${MOST_PIECES} are cut at once`);
+  const longest = read.data.stock
+    .filter((s) => s.available !== 0)
+    .reduce((most, s) => Math.max(most, Math.min(s.length, s.longestPiece ?? Infinity)), 0);
+  if (longest === 0 && total > 0) return fail('stock', 'must have a bar to cut from: none is available');
   const faults = read.data.pieces.flatMap((piece, i) =>
     piece.quantity > 0 && piece.length > longest + 1e-6
       ? [

@@ -6,6 +6,17 @@ import type { CutBar } from './bestFitDecreasing';
 /** A linear or integer programme solver, given a problem in LP format; a library supplies it at the edge. */
 export interface IntegerSolver {
   readonly solve: (lp: string, seconds: number) => SolverAnswer;
+  /** The time, seconds from any moment; the core has no clock of its own. */
+  readonly now: () => number;
+}
+
+/** What is left of the time for a job, seconds. */
+export type TimeLeft = () => number;
+
+/** Counts the time for a job down from now. */
+export function timeLeft(solver: IntegerSolver, seconds: number): TimeLeft {
+  const until = solver.now() + seconds;
+  return () => Math.max(0, until - solver.now());
 }
 
 export interface SolverAnswer {
@@ -39,6 +50,8 @@ export interface LinearProgram {
   readonly floor?: number;
   /** Most stock of all bars together. */
   readonly lengthCap?: number;
+  /** Most bars of each stock, over what is available. */
+  readonly most?: readonly number[];
   /** Counts the patterns used in place of the objective. */
   readonly setUps?: boolean;
   readonly integer: boolean;
@@ -47,19 +60,23 @@ export interface LinearProgram {
 /** A programme over patterns in LP format: how many bars to cut by each. */
 export function lpText(
   job: BarJob,
-  { patterns, objective, floor, priceCap, lengthCap, setUps, integer }: LinearProgram,
+  { patterns, objective, floor, priceCap, lengthCap, most, setUps, integer }: LinearProgram,
 ): string {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const rows: string[] = [];
+  const demand: string[][] = job.pieces.map(() => []);
+  const supply: string[][] = job.stock.map(() => []);
+  patterns.forEach((p, k) => {
+    p.counts.forEach((count, i) => count > 0 && demand[i]?.push(`${count} x${k}`));
+    supply[p.stock]?.push(`x${k}`);
+  });
   job.pieces.forEach((piece, i) => {
-    if (piece.quantity === 0) return;
-    const terms = patterns.flatMap((p, k) => ((p.counts[i] ?? 0) > 0 ? [`${p.counts[i]} x${k}`] : []));
-    rows.push(` d${i}: ${sum(terms)} >= ${piece.quantity}`);
+    if (piece.quantity > 0) rows.push(` d${i}: ${sum(demand[i] ?? [])} >= ${piece.quantity}`);
   });
   job.stock.forEach((bar, s) => {
-    if (bar.available === undefined) return;
-    const terms = patterns.flatMap((p, k) => (p.stock === s ? [`x${k}`] : []));
-    if (terms.length > 0) rows.push(` a${s}: ${sum(terms)} <= ${bar.available}`);
+    const terms = supply[s] ?? [];
+    const limit = most?.[s] ?? bar.available;
+    if (limit !== undefined && terms.length > 0) rows.push(` a${s}: ${sum(terms)} <= ${limit}`);
   });
   if (priceCap !== undefined) {
     const terms = patterns.flatMap((p, k) => (price(p) > 0 ? [`${plain(price(p))} x${k}`] : []));

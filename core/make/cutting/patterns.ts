@@ -9,6 +9,8 @@ export interface Pattern {
 }
 
 const SLACK = 1e-6;
+/** Beyond so many steps of a search it is given up. */
+const MOST_VISITS = 1_000_000;
 
 /** How many more of a piece go into what room is left on a bar. */
 function fitting(job: BarJob, stock: number, i: number, room: number): number {
@@ -26,8 +28,11 @@ export function maximalPatterns(job: BarJob, limit: number): readonly Pattern[] 
   order.sort((a, b) => (job.pieces[b]?.length ?? 0) - (job.pieces[a]?.length ?? 0));
   const found: Pattern[] = [];
   const counts = new Array<number>(job.pieces.length).fill(0);
+  let visits = 0;
 
   const fill = (stock: number, at: number, room: number): boolean => {
+    // Few patterns may hide among very many ways that are none.
+    if (++visits > MOST_VISITS) return false;
     const index = order[at];
     if (index === undefined) {
       const maximal = order.every(
@@ -63,6 +68,34 @@ export function maximalPatterns(job: BarJob, limit: number): readonly Pattern[] 
   });
 }
 
+/** Pieces that are worth something, the most worth for their length first. */
+export function byWorth(job: BarJob, worth: readonly number[]): readonly number[] {
+  const rate = (i: number): number => (worth[i] ?? 0) / ((job.pieces[i]?.length ?? 1) + job.kerf);
+  return job.pieces
+    .map((_, i) => i)
+    .filter((i) => (worth[i] ?? 0) > 1e-12 && (job.pieces[i]?.quantity ?? 0) > 0)
+    .sort((a, b) => rate(b) - rate(a));
+}
+
+/** What no pattern of a stock is worth more than: pieces by worth, the last one in part. */
+export function fractionalWorth(
+  job: BarJob,
+  stock: number,
+  order: readonly number[],
+  worth: readonly number[],
+): number {
+  let room = (job.stock[stock]?.length ?? 0) + job.kerf;
+  let sum = 0;
+  for (const i of order) {
+    const size = (job.pieces[i]?.length ?? 1) + job.kerf;
+    const take = Math.min(job.pieces[i]?.quantity ?? 0, room / size);
+    sum += take * (worth[i] ?? 0);
+    room -= take * size;
+    if (room <= SLACK) break;
+  }
+  return sum;
+}
+
 /**
  * Best new pattern for a stock length at given worths of the pieces: a bounded knapsack by branch and bound.
  * `worthAtMost` is what no pattern is worth more than, also where the search was given up.
@@ -72,18 +105,15 @@ export function bestPattern(
   job: BarJob,
   stock: number,
   worth: readonly number[],
+  order: readonly number[] = byWorth(job, worth),
 ): { readonly pattern: Pattern; readonly worth: number; readonly worthAtMost: number } {
-  const order = job.pieces
-    .map((_, i) => i)
-    .filter((i) => (worth[i] ?? 0) > 1e-12 && (job.pieces[i]?.quantity ?? 0) > 0);
   const size = (i: number): number => (job.pieces[i]?.length ?? 1) + job.kerf;
-  order.sort((a, b) => (worth[b] ?? 0) / size(b) - (worth[a] ?? 0) / size(a));
   const total = (job.stock[stock]?.length ?? 0) + job.kerf;
   let best = 0;
   let bestCounts = new Array<number>(job.pieces.length).fill(0);
   let bestRoom = total;
   const counts = new Array<number>(job.pieces.length).fill(0);
-  let budget = 200000;
+  let budget = 50_000;
   const go = (at: number, room: number, value: number): void => {
     if (value > best + 1e-12) {
       best = value;
@@ -101,9 +131,7 @@ export function bestPattern(
   };
   go(0, total, 0);
   const pattern = { stock, counts: bestCounts, used: (job.stock[stock]?.length ?? 0) - bestRoom };
-  const richest = order[0];
-  const filled = richest === undefined ? 0 : (total * (worth[richest] ?? 0)) / size(richest);
-  return { pattern, worth: best, worthAtMost: budget > 0 ? best : filled };
+  return { pattern, worth: best, worthAtMost: budget > 0 ? best : fractionalWorth(job, stock, order, worth) };
 }
 
 /**
@@ -128,7 +156,7 @@ export function patternsWithin(
   let visits = 0;
 
   const fill = (stock: number, at: number, room: number, missing: number): boolean => {
-    if (++visits > 4_000_000) return false;
+    if (++visits > 2 * MOST_VISITS) return false;
     const index = order[at];
     if (index === undefined) {
       const maximal =

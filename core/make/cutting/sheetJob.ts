@@ -1,20 +1,24 @@
 import { z } from 'zod';
 import { issueFaults } from '../../base/issues';
-import { type Result, failAll, ok } from '../../base/result';
-import { type PlacedPiece, type SheetPiece, packSheets, sheetBound } from './sheets';
+import { type Result, fail, failAll, ok } from '../../base/result';
+import { LARGEST, MOST_PIECES } from './job';
+import { type PlacedPiece, type SheetPiece, holdsAlone, packSheets, sheetBound } from './sheets';
 
-const side = z.number().positive().finite();
+/** Most pieces of one job: each is laid by itself. */
+export const MOST_SHEET_PIECES = 5000;
+
+const side = z.number().positive().max(LARGEST);
 
 /** A cutting job in two dimensions, any one unit of length. `turns` is whether a piece may lie the other way; it may when not said. */
 export const sheetJobSchema = z.object({
-  kerf: z.number().min(0).finite(),
+  kerf: z.number().min(0).max(LARGEST),
   sheets: z
     .array(
       z.object({
         width: side,
         length: side,
-        price: z.number().min(0).finite(),
-        available: z.number().int().min(0).optional(),
+        price: z.number().min(0).max(LARGEST),
+        available: z.number().int().min(0).max(MOST_PIECES).optional(),
       }),
     )
     .min(1)
@@ -51,6 +55,9 @@ export function solveSheetJob(value: unknown): Result<SheetAnswer> {
   const read = sheetJobSchema.safeParse(value);
   if (!read.success) return failAll(issueFaults(read.error.issues));
   const job = read.data;
+  const total = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
+  if (total > MOST_SHEET_PIECES)
+    return fail('pieces', `${total} in all; at most ${MOST_SHEET_PIECES} are laid out at once`);
   const stock = job.sheets.map((s) => ({
     widthMm: s.width,
     lengthMm: s.length,
@@ -59,7 +66,7 @@ export function solveSheetJob(value: unknown): Result<SheetAnswer> {
   }));
   const kinds = job.pieces.map((p, i) => ({ widthMm: p.width, lengthMm: p.length, turns: p.turns, i, n: p.quantity }));
   const faults = kinds
-    .filter((k) => k.n > 0 && !packSheets([{ ...k, tag: '' }], stock, job.kerf))
+    .filter((k) => k.n > 0 && !holdsAlone({ ...k, tag: '' }, stock, job.kerf))
     .map((k) => ({ field: `pieces[${k.i}]`, message: `no sheet holds ${k.widthMm} by ${k.lengthMm}` }));
   if (faults.length > 0) return failAll(faults);
   const pieces: readonly SheetPiece[] = kinds.flatMap((k) =>

@@ -38,8 +38,17 @@ export interface Stock {
 }
 
 const SLACK_MM = 0.5;
-/** The ways a piece may lie on a sheet, the flatter strip first. */
-function ways(p: SheetPiece): readonly (readonly [widthMm: number, lengthMm: number])[] {
+type Way = readonly [widthMm: number, lengthMm: number];
+const known = new WeakMap<SheetPiece, readonly Way[]>();
+
+/** The ways a piece may lie on a sheet, the flatter strip first; asked again for every sheet that is tried. */
+function ways(p: SheetPiece): readonly Way[] {
+  const found = known.get(p) ?? waysOf(p);
+  known.set(p, found);
+  return found;
+}
+
+function waysOf(p: SheetPiece): readonly Way[] {
   const straight = [p.widthMm, p.lengthMm] as const;
   if (!p.turns) return [straight];
   const turned = [p.lengthMm, p.widthMm] as const;
@@ -48,26 +57,28 @@ function ways(p: SheetPiece): readonly (readonly [widthMm: number, lengthMm: num
 
 /** Puts a piece on an open sheet: in the strip that it leaves least of, or in a new one. */
 function place<S extends Stock>(sheet: OpenSheet<S>, p: SheetPiece, kerf: number): boolean {
-  let best: { strip: Strip; w: number; l: number; waste: number } | undefined;
-  for (const [w, l] of ways(p))
+  const lying = ways(p);
+  let into: Strip | undefined;
+  let least = Infinity;
+  let [w, l] = [0, 0];
+  for (const [wide, long] of lying)
     for (const strip of sheet.strips) {
-      if (w > strip.freeMm + SLACK_MM || l > strip.heightMm + SLACK_MM) continue;
-      const waste = strip.heightMm - l;
-      if (!best || waste < best.waste) best = { strip, w, l, waste };
+      const waste = strip.heightMm - long;
+      if (wide > strip.freeMm + SLACK_MM || waste < -SLACK_MM || waste >= least) continue;
+      [into, least, w, l] = [strip, waste, wide, long];
     }
-  if (!best)
-    for (const [w, l] of ways(p)) {
-      if (w > sheet.size.widthMm + SLACK_MM || sheet.endMm + l > sheet.size.lengthMm + SLACK_MM) continue;
-      const strip: Strip = { yMm: sheet.endMm, heightMm: l, freeMm: sheet.size.widthMm };
-      sheet.strips.push(strip);
-      sheet.endMm += l + kerf;
-      best = { strip, w, l, waste: 0 };
+  if (!into)
+    for (const [wide, long] of lying) {
+      if (wide > sheet.size.widthMm + SLACK_MM || sheet.endMm + long > sheet.size.lengthMm + SLACK_MM) continue;
+      into = { yMm: sheet.endMm, heightMm: long, freeMm: sheet.size.widthMm };
+      [w, l] = [wide, long];
+      sheet.strips.push(into);
+      sheet.endMm += long + kerf;
       break;
     }
-  if (!best) return false;
-  const { strip, w, l } = best;
-  sheet.placed.push({ tag: p.tag, xMm: sheet.size.widthMm - strip.freeMm, yMm: strip.yMm, widthMm: w, lengthMm: l });
-  strip.freeMm -= w + kerf;
+  if (!into) return false;
+  sheet.placed.push({ tag: p.tag, xMm: sheet.size.widthMm - into.freeMm, yMm: into.yMm, widthMm: w, lengthMm: l });
+  into.freeMm -= w + kerf;
   return true;
 }
 
@@ -78,6 +89,11 @@ function opened<S extends Stock>(size: S): OpenSheet<S> {
 function fits(pieces: readonly SheetPiece[], size: Stock, kerf: number): boolean {
   const sheet = opened(size);
   return pieces.every((p) => place(sheet, p, kerf));
+}
+
+/** Whether some sheet holds a piece by itself. */
+export function holdsAlone(p: SheetPiece, sizes: readonly Stock[], kerf: number): boolean {
+  return sizes.some((size) => size.available !== 0 && fits([p], size, kerf));
 }
 
 /**
@@ -106,8 +122,10 @@ function fill<S extends Stock>(
     sheets.push(fresh);
   }
   // What is on a sheet may go on a cheaper one just as well.
+  const byTag = new Map(pieces.map((p) => [p.tag, p]));
   return sheets.map((s) => {
-    const mine = pieces.filter((p) => s.placed.some((q) => q.tag === p.tag));
+    // Laid in the order they were.
+    const mine = s.placed.flatMap((q) => byTag.get(q.tag) ?? []);
     let best = s;
     for (const other of order) {
       if ((left.get(other) ?? 0) <= 0 || other.price >= best.size.price) continue;
@@ -128,6 +146,9 @@ const ORDERS: readonly ((a: SheetPiece, b: SheetPiece) => number)[] = [
   (a, b) => Math.min(b.widthMm, b.lengthMm) - Math.min(a.widthMm, a.lengthMm) || b.lengthMm - a.lengthMm,
 ];
 
+/** Pieces tried on so many sheets, in all the ways together. */
+const MOST_TRIED = 300_000;
+
 /**
  * Rectangles on sheets by two-stage guillotine strips: every order of pieces with every size tried first, and the cheapest
  * of all, then the least area. What costs nothing is always used first. Not proven best.
@@ -146,12 +167,16 @@ export function packSheets<S extends Stock>(
   const area = (sheets: readonly OpenSheet<S>[]): number =>
     sheets.reduce((sum, s) => sum + (s.size.price > 0 ? s.size.widthMm * s.size.lengthMm : 0), 0);
   let best: readonly OpenSheet<S>[] | undefined;
+  let tried = 0;
   const firsts = bought.length > 0 ? bought : [undefined];
   for (const eager of free.length > 0 ? [true, false] : [false])
     for (const first of firsts)
       for (const order of ORDERS) {
+        // Of very many pieces only some ways are tried; the first of each size are the best ones.
+        if (best && tried > MOST_TRIED) return best;
         const rest = bought.filter((s) => s !== first).sort((a, b) => a.price - b.price);
         const found = fill([...pieces].sort(order), [...free, ...(first ? [first] : []), ...rest], kerf, eager);
+        tried += pieces.length * (found?.length ?? sizes.length);
         if (!found) continue;
         const better = !best || cost(found) < cost(best) - 1e-9;
         if (better || (best && cost(found) < cost(best) + 1e-9 && area(found) < area(best))) best = found;

@@ -15,7 +15,7 @@ const known = JSON.parse(readFileSync('core/make/cutting/cutting.cases.json', 'u
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader());
+  solver = highsSolver(await highsLoader(), () => performance.now());
 });
 
 function solved(job: BarJob, seconds?: number): CutPlan {

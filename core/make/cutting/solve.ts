@@ -1,9 +1,10 @@
 import { type Result, fail, ok } from '../../base/result';
 import { closeGap, generateColumns, priceStep, roundUp } from './columns';
+import { type Hand, cheapestChoice } from './choices';
 import { lowerBound } from './lowerBound';
 import type { BarJob } from './job';
 import { type Pattern, maximalPatterns } from './patterns';
-import { type IntegerSolver, lpText, toBars } from './linearProgram';
+import { type IntegerSolver, type TimeLeft, lpText, timeLeft, toBars } from './linearProgram';
 import { CENT, type CutBar, type CutPlan, costOf, bestFitDecreasing, stuffOf } from './bestFitDecreasing';
 import { fewestSetUps, leastStock } from './tieBreaks';
 
@@ -20,82 +21,129 @@ function tieBreak(job: BarJob, quick: CutPlan | undefined): number {
   return quick ? 0.004 / (stuffOf(quick.bars) + longest * job.pieces.length * 4) : 0;
 }
 
+/** Most time for one job, seconds; small ones are proven in far less. */
+const PATIENCE = 2.4;
+
 /**
  * Cuts every piece for the least price, then the least stock used, then the fewest set-ups.
  *
  * Small jobs: an integer programme over all maximal patterns, proven best. Larger ones: generated columns, then the patterns
- * that the gap leaves possible; the bound is shown where even those are too many.
+ * that the gap leaves possible; where the time is up before the proof, the best so far with its bound.
  * @param solver solves programmes in LP format
- * @param seconds most time for one programme
+ * @param seconds most time for the whole job
  * @returns the plan, or a fault when limited stock cannot hold every piece
  */
-export function solveBars(job: BarJob, solver: IntegerSolver, seconds = 10): Result<CutPlan> {
+export function solveBars(job: BarJob, solver: IntegerSolver, seconds = PATIENCE): Result<CutPlan> {
   if (job.pieces.every((p) => p.quantity === 0)) return ok({ cost: 0, bars: [], bound: 0, proven: true });
-  const all = maximalPatterns(job, LISTED);
-  return all ? solveListed(job, all, solver, seconds) : solveGenerated(job, solver, seconds);
+  const left = timeLeft(solver, seconds);
+  const wanted = withoutNeedless(job);
+  const few = wanted.stock.length <= LISTED_STOCKS && wanted.pieces.length <= LISTED_KINDS;
+  const all = few ? maximalPatterns(wanted, LISTED) : undefined;
+  const plan = all ? solveListed(wanted, all, solver, left) : solveGenerated(wanted, solver, left);
+  if (!plan.ok) return plan;
+  // Back to the places that the bars have in the job as it was asked.
+  const place = wanted.stock.map((bar) => job.stock.indexOf(bar));
+  return ok({ ...plan.value, bars: plan.value.bars.map((bar) => ({ ...bar, stock: place[bar.stock] ?? 0 })) });
 }
 
-/** Beyond so many pieces a plan within half a percent now is worth more than a proof later. */
-const LARGE = 800;
-const LARGE_SECONDS = 1;
+/** Kinds of bar and of piece among which patterns are listed. */
+const LISTED_STOCKS = 200;
+const LISTED_KINDS = 60;
+
+/** The job without bars that hold no piece: offcuts of the shelf, mostly. */
+function withoutNeedless(job: BarJob): BarJob {
+  const pieces = job.pieces.filter((p) => p.quantity > 0);
+  const shortest = Math.min(...pieces.map((p) => p.length));
+  const stock = job.stock.filter(
+    (s) => s.available !== 0 && Math.min(s.length, s.longestPiece ?? Infinity) + CENT >= shortest,
+  );
+  return { ...job, pieces, stock };
+}
 
 const SHORT: Result<CutPlan> = fail('stock', 'There are not enough bars to cut every piece from.');
+const NOT_FOUND: Result<CutPlan> = fail(
+  'stock',
+  'No way was found in the time there is to cut every piece from these bars: there may be too few of them.',
+);
+
+const inHand = (bars: readonly CutBar[]): Hand => ({ cost: costOf(bars), length: stuffOf(bars) });
+/** What of the time goes into choices of bars; the rest is for the programme over all of them. */
+const share = (solver: IntegerSolver, left: TimeLeft): TimeLeft => timeLeft(solver, 0.6 * left());
 
 /** The integer programme over every maximal pattern. */
 function solveListed(
   job: BarJob,
   patterns: readonly Pattern[],
   solver: IntegerSolver,
-  seconds: number,
+  left: TimeLeft,
 ): Result<CutPlan> {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const quick = bestFitDecreasing(job);
+  let quick = bestFitDecreasing(job);
   const weight = patterns.length < 500 ? tieBreak(job, quick) : 0;
   const objective = (p: Pattern): number => price(p) + weight * (job.stock[p.stock]?.length ?? 0);
   const floor = lowerBound(job, (bar) => bar.price + weight * bar.length);
-  const finish = (bars: readonly CutBar[], bound: number, proven: boolean): Result<CutPlan> => {
-    const least = weight > 0 ? bars : leastStock(job, patterns, bars, solver, seconds);
-    return ok({ cost: costOf(bars), bars: fewestSetUps(job, patterns, least, solver), bound, proven });
-  };
+  const tidied = (bars: readonly CutBar[], bound: number, proven: boolean): Result<CutPlan> =>
+    ok({ cost: costOf(bars), bars: fewestSetUps(job, patterns, bars, solver, left), bound, proven });
+  const finish = (bars: readonly CutBar[], bound: number, proven: boolean): Result<CutPlan> =>
+    tidied(weight > 0 ? bars : leastStock(job, patterns, bars, solver, left), bound, proven);
   // Where the quick rule meets the floor there is nothing left to find.
   if (quick && quick.cost + weight * stuffOf(quick.bars) <= floor + 2 * CENT)
     return finish(quick.bars, quick.cost, true);
-  const best = solver.solve(lpText(job, { patterns, objective, floor, integer: true }), seconds);
-  const found = best.feasible ? toBars(job, patterns, best.values) : undefined;
-  if (!found) return quick && !best.infeasible ? ok(quick) : SHORT;
-  if (best.optimal) return finish(found, costOf(found), true);
+  // Which bars to take is soon gone through: most choices do not hold the pieces even in parts.
+  if (quick) {
+    const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
+    const bound = linear.optimal ? linear.objective : 0;
+    const chosen = cheapestChoice(job, patterns, bound, inHand(quick.bars), solver, share(solver, left));
+    if (chosen.proven) return tidied(chosen.bars ?? quick.bars, chosen.bound, true);
+    if (chosen.bars) quick = { ...quick, bars: chosen.bars, cost: costOf(chosen.bars) };
+  }
+  // Some of the time is kept for the bound.
+  const best = solver.solve(lpText(job, { patterns, objective, floor, integer: true }), 0.8 * left());
+  if (best.infeasible) return SHORT;
+  const answer = best.feasible ? toBars(job, patterns, best.values) : undefined;
+  if (answer && best.optimal) return finish(answer, costOf(answer), true);
+  const found = answer && !(quick && quick.cost < costOf(answer)) ? answer : quick?.bars;
+  if (!found) return NOT_FOUND;
   // Stopped before its proof: the linear programme over all patterns still bounds the price.
-  const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), seconds).objective;
+  const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
   const least = lowerBound(job, (bar) => bar.price);
-  const bound = roundUp(Math.max(linear, least), priceStep(job));
+  const bound = roundUp(Math.max(linear.optimal ? linear.objective : 0, least), priceStep(job));
   return finish(found, Math.min(costOf(found), bound), costOf(found) <= bound + CENT);
 }
 
 /** Generated columns; then, where the gap can be closed, proof. */
-function solveGenerated(job: BarJob, solver: IntegerSolver, patience: number): Result<CutPlan> {
-  const pieces = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
-  const seconds = pieces > LARGE ? Math.min(patience, LARGE_SECONDS) : patience;
+function solveGenerated(job: BarJob, solver: IntegerSolver, left: TimeLeft): Result<CutPlan> {
   const start = bestFitDecreasing(job);
-  const columns = generateColumns(job, start, solver);
-  const { patterns } = columns;
-  const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const floor = lowerBound(job, (bar) => bar.price);
   const least = (bars: readonly CutBar[]): boolean => costOf(bars) <= floor + 2 * CENT;
+  // Beyond any garden: the quick plan, and how far it can be from the best.
+  if (start && job.pieces.length * job.stock.length > MOST_PAIRS)
+    return ok({ ...start, bound: Math.min(start.cost, roundUp(floor, priceStep(job))), proven: least(start.bars) });
+  const shared = timeLeft(solver, COLUMNS_SHARE * left());
+  const columns = generateColumns(job, start, solver, shared);
+  const { patterns } = columns;
+  const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
   const best =
     start && least(start.bars)
       ? undefined
-      : solver.solve(lpText(job, { patterns, objective: price, floor, integer: true }), seconds);
+      : solver.solve(lpText(job, { patterns, objective: price, floor, integer: true }), left() / 2);
   const first = (best?.feasible ? toBars(job, patterns, best.values) : undefined) ?? start?.bars;
-  if (!first) return SHORT;
+  if (!first) return NOT_FOUND;
   const found = start && start.cost < costOf(first) ? start.bars : first;
-  const closed = least(found) ? 'none' : closeGap(job, columns, costOf(found), solver, seconds);
-  const bars = closed === undefined || closed === 'none' ? found : closed;
+  const closed = least(found)
+    ? { bars: found, bound: costOf(found), proven: true }
+    : closeGap(job, columns, inHand(found), solver, left);
+  const bars = closed.bars ?? found;
   const cost = costOf(bars);
-  const proven = closed !== undefined;
   return ok({
     cost,
-    bars: leastStock(job, patterns, bars, solver, seconds),
-    bound: proven ? cost : Math.min(cost, roundUp(Math.max(columns.bound, floor), priceStep(job))),
-    proven,
+    bars: leastStock(job, patterns, bars, solver, left),
+    bound: closed.proven ? cost : Math.min(cost, roundUp(Math.max(closed.bound, floor), priceStep(job))),
+    proven: closed.proven,
   });
 }
+
+/** Kinds of piece by kinds of bar, beyond which nothing but the quick rule is tried. */
+const MOST_PAIRS = 100_000;
+/** What of the time goes into generating columns at the most. */
+const COLUMNS_SHARE = 0.4;

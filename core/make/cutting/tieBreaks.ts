@@ -2,10 +2,12 @@
 import { lowerBound } from './lowerBound';
 import type { BarJob } from './job';
 import type { Pattern } from './patterns';
-import { type IntegerSolver, lpText, toBars } from './linearProgram';
+import { type IntegerSolver, type TimeLeft, lpText, toBars } from './linearProgram';
 import { CENT, type CutBar, costOf, stuffOf } from './bestFitDecreasing';
 
 const LEAST_SECONDS = 0.6;
+/** More patterns than these are not gone through for a tie. */
+const STUFF_AMONG = 4000;
 
 /** Of plans at the same price, one that uses less stock, where these patterns have one. */
 export function leastStock(
@@ -13,15 +15,16 @@ export function leastStock(
   patterns: readonly Pattern[],
   bars: readonly CutBar[],
   solver: IntegerSolver,
-  seconds: number,
+  left: TimeLeft,
 ): readonly CutBar[] {
+  if (patterns.length > STUFF_AMONG || left() === 0) return bars;
   const cost = costOf(bars);
   const objective = (p: Pattern): number => job.stock[p.stock]?.length ?? 0;
   const floor = lowerBound(job, (bar) => bar.length);
   if (stuffOf(bars) <= floor + 1) return bars;
   const least = solver.solve(
     lpText(job, { patterns, objective, floor, priceCap: cost + 1e-7, integer: true }),
-    Math.min(seconds, LEAST_SECONDS),
+    Math.min(left(), LEAST_SECONDS),
   );
   if (!least.feasible) return bars;
   const tidy = toBars(job, patterns, least.values);
@@ -43,12 +46,13 @@ export function fewestSetUps(
   patterns: readonly Pattern[],
   bars: readonly CutBar[],
   solver: IntegerSolver,
+  left: TimeLeft,
 ): readonly CutBar[] {
-  if (patterns.length > SET_UPS_AMONG || setUpsOf(bars) < 2) return bars;
+  if (patterns.length > SET_UPS_AMONG || left() === 0 || setUpsOf(bars) < 2) return bars;
   const caps = { priceCap: costOf(bars) + 1e-7, lengthCap: stuffOf(bars) + 1e-6 };
   const found = solver.solve(
     lpText(job, { patterns, objective: () => 1, ...caps, setUps: true, integer: true }),
-    SET_UP_SECONDS,
+    Math.min(left(), SET_UP_SECONDS),
   );
   const fewer = found.feasible ? toBars(job, patterns, found.values) : undefined;
   return fewer &&
