@@ -1,5 +1,6 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** An address that only the kept page has. */
@@ -42,9 +43,16 @@ const offline = VitePWA({
   },
 });
 
+/** Compressed once, when it is built, and not for every request. */
+const compressed = compression({
+  include: /\.(js|css|wasm|svg|webmanifest)$/,
+  threshold: 1000,
+  algorithms: [defineAlgorithm('gzip', { level: 9 }), defineAlgorithm('brotliCompress')],
+});
+
 export default defineConfig({
   root: 'web',
-  plugins: [react(), offline],
+  plugins: [react(), offline, compressed],
   html: { cspNonce: '__CSP_NONCE__' },
   worker: { format: 'es' },
   build: { outDir: '../dist', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0 },

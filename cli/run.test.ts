@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { FAMILY_KEYS } from '../core/build/families';
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -114,11 +115,76 @@ test('plan gives one cover or all, and writes its files', async () => {
   expect(((await answer('plan', garden))['plans'] as unknown[]).length).toBe(demoGarden().covers.length);
 });
 
+test('a byte-order mark is read over, and no file that is written overwrites another', async () => {
+  const made = demoGarden();
+  const [lid] = made.covers.filter((c) => c.id === 'winter-lid');
+  if (!lid) throw new Error('the demo has a lid');
+  const covers = ['a/b', 'a b', 'Lid', 'lid', '..'].map((id) => ({ ...lid, id }));
+  const out = join(folder, 'named');
+  await answer('plan', file('marked.json', `\uFEFF${writeGarden({ ...made, covers })}`), '--out', out);
+  const plans = readdirSync(out).filter((f) => f.endsWith('-plan.json'));
+  expect(plans.sort()).toEqual(['Lid', 'a~20b', 'a~2fb', 'lid-2', '~2e~2e'].map((n) => `${n}-plan.json`));
+});
+
+test('a pipe that is closed early is no fault', async () => {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'cli/main.ts', 'plan', garden], { stdio: 'pipe' });
+  let said = '';
+  child.stderr.on('data', (chunk: Buffer) => void (said += chunk.toString()));
+  child.stdout.once('data', () => child.stdout.destroy());
+  expect(await new Promise((done) => child.once('exit', done))).toBe(0);
+  expect(said).toBe('');
+});
+
+test('a job of any size that is let in ends, and one beyond is refused by name', async () => {
+  const pieces = (n: number, quantity: number) =>
+    Array.from({ length: n }, (_, i) => ({ length: 111 + i * 1.7, quantity }));
+  const stock = [
+    { length: 2400, price: 5 },
+    { length: 3600, price: 7.2 },
+  ];
+  const many = await answer('cut', file('many.json', JSON.stringify({ kerf: 3, stock, pieces: pieces(10, 100_000) })));
+  expect(many['bound'] as number).toBeGreaterThan(0.99 * (many['cost'] as number));
+  const kinds = await answer('cut', file('kinds.json', JSON.stringify({ kerf: 3, stock, pieces: pieces(1900, 2) })));
+  expect(kinds['bound'] as number).toBeGreaterThan(0.98 * (kinds['cost'] as number));
+  const refused = async (job: unknown, ...more: string[]) =>
+    (await runCommand(['cut', file('job.json', JSON.stringify(job).replaceAll('"huge"', '1e999')), ...more])).err;
+  expect(await refused({ kerf: 0, stock, pieces: pieces(2000, 100_000) })).toBe(
+    'pieces: 200000000 in all; at most 1000000 are cut at once\n',
+  );
+  expect(await refused({ kerf: 'huge', stock, pieces: [] })).toMatch(/^kerf: /);
+  expect(await refused({ kerf: 0, stock: [{ length: 1e308, price: 1 }], pieces: [] })).toBe(
+    'stock[0].length: must be at most 10000000\n',
+  );
+  expect(await refused({ kerf: 0, stock: [{ length: 0, price: 1 }], pieces: [] })).toBe(
+    'stock[0].length: must be more than 0\n',
+  );
+  expect(await refused({ kerf: 0, stock: [{ length: 9, price: 1, available: 0 }], pieces: pieces(1, 1) })).toBe(
+    'stock: must have a bar to cut from: none is available\n',
+  );
+  const sheets = { kerf: 0, sheets: [{ width: 9, length: 9, price: 1 }] };
+  expect(
+    await refused(
+      {
+        ...sheets,
+        pieces: [
+          { width: 1, length: 1, quantity: 2000 },
+          { width: 2, length: 1, quantity: 2000 },
+          { width: 1, length: 2, quantity: 1001 },
+        ],
+      },
+      '--sheets',
+    ),
+  ).toBe('pieces: 5001 in all; at most 5000 are laid out at once\n');
+});
+
 test.each([
   [['plan', '/nowhere.json'], 'FILE: cannot read'],
   [['plan'], 'FILE: say which file'],
   [['plan', garden, '--cover', 'gone'], '--cover: no cover "gone"; there are winter-lid'],
-  [['plan', garden, '--wat'], "options: Unknown option '--wat'"],
+  [['plan', garden, '--wat'], 'options: --wat is no option of plan; there are --cover, --out\n'],
+  [['plan', garden, '--cover'], 'options: --cover wants a value; there are --cover, --out\n'],
+  [['plan', garden, '--sheets'], 'options: --sheets is no option of plan'],
+  [['plan', garden, garden], 'FILE: say one file, not 2'],
   [['hoop', '--span', '44'], '--hoop: Give two'],
   [['hoop', '--span', 'wide', '--length', '80'], '--span: “wide” is not a length'],
   [['hoop', '--span', '44', '--length', '40'], '--length: The pipe must be longer'],

@@ -1,7 +1,7 @@
 import type { Feet } from '../core/build/hoop/types';
 import { SHIPPED, sectionsWhere } from '../core/catalog/catalog';
 import highsLoader from 'highs';
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { stiffnessNMm2, tubeShape } from '../core/catalog/sections';
@@ -18,6 +18,7 @@ import { fibreStrainPercent } from '../core/build/hoop/strain';
 import { plan } from '../core/plan';
 import { planReport } from '../core/show/report';
 import { type Fault, type Result, fail, failAll, messageOf, ok } from '../core/base/result';
+import { distinctNames } from '../core/base/ids';
 import { parseLength } from '../core/base/length';
 
 export interface CommandAnswer {
@@ -31,9 +32,14 @@ cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinne
 cabanon cut FILE [--sheets]
 `;
 
+/** Largest file that is read, bytes. */
+const MAX_FILE_BYTES = 40_000_000;
+
 async function readText(path: string): Promise<Result<string>> {
   try {
-    return ok(await readFile(path, 'utf8'));
+    if ((await stat(path)).size > MAX_FILE_BYTES) return fail('FILE', `"${path}" is larger than 40 MB`);
+    // Some editors begin a file with a mark of its byte order.
+    return ok((await readFile(path, 'utf8')).replace(/^\uFEFF/, ''));
   } catch {
     return fail('FILE', `cannot read "${path}"`);
   }
@@ -140,9 +146,12 @@ async function planCommand(
       '--cover',
       coverId === undefined
         ? 'this garden has no covers yet'
-        : `no cover "${coverId}"; there are ${garden.value.covers.map((c) => c.id).join(', ') || 'none'}`,
+        : `no cover "${coverId}"; there are ${someOf(garden.value.covers.map((c) => c.id))}`,
     );
   const solver = highsSolver(await highsLoader(), () => performance.now());
+  const names = new Map(
+    distinctNames(garden.value.covers.map((c) => c.id)).map((n, i) => [garden.value.covers[i]?.id, n]),
+  );
   const reports: unknown[] = [];
   for (const cover of covers) {
     const planned = plan(garden.value, cover, solver);
@@ -152,7 +161,7 @@ async function planCommand(
     reports.push(report);
     if (outDir === undefined) continue;
     await mkdir(outDir, { recursive: true });
-    const file = (name: string): string => join(outDir, `${cover.id.replace(/[^\w-]/g, '_')}-${name}`);
+    const file = (name: string): string => join(outDir, `${names.get(cover.id) ?? ''}-${name}`);
     await writeFile(file('plan.json'), `${JSON.stringify(report, null, 2)}\n`);
     await writeFile(file('cuts.csv'), cutsCsv(planned.value));
     await writeFile(file('cut-book.pdf'), await cutBook(planned.value, cover.name));
@@ -163,37 +172,54 @@ async function planCommand(
   return ok({ garden: garden.value.name, plans: reports });
 }
 
+/** Faults that are told one by one. */
+const MOST_FAULTS = 40;
+
 function faultLines(faults: readonly Fault[]): string {
-  return faults.map((f) => `${f.field}: ${f.message}\n`).join('');
+  const more = faults.length - MOST_FAULTS;
+  const lines = faults.slice(0, MOST_FAULTS).map((f) => `${f.field}: ${f.message}\n`);
+  return lines.join('') + (more > 0 ? `and ${more} more\n` : '');
 }
 
-async function dispatch(args: readonly string[]): Promise<Result<unknown>> {
-  const [command, ...rest] = args;
+/** The first few of a list, in a line. */
+function someOf(ids: readonly string[]): string {
+  const more = ids.length - 12;
+  return `${ids.slice(0, 12).join(', ') || 'none'}${more > 0 ? ` and ${more} more` : ''}`;
+}
+
+/** Options of each command; those without a value are true. */
+const OPTIONS = {
+  plan: { cover: 'string', out: 'string' },
+  hoop: { span: 'string', length: 'string', height: 'string', feet: 'string', pipe: 'string' },
+  cut: { sheets: 'boolean' },
+} as const;
+
+async function dispatch([command, ...rest]: readonly string[]): Promise<Result<unknown>> {
+  if (command !== 'plan' && command !== 'hoop' && command !== 'cut')
+    return fail('command', `must be plan, hoop or cut, not "${(command ?? '').slice(0, 40)}"\n${USAGE.trimEnd()}`);
+  const known = Object.entries(OPTIONS[command]);
+  let parsed;
   try {
-    const { values, positionals } = parseArgs({
-      args: rest,
-      allowPositionals: true,
-      options: {
-        ...Object.fromEntries(
-          ['cover', 'out', 'span', 'length', 'height', 'feet', 'pipe'].map((name) => [
-            name,
-            { type: 'string' as const },
-          ]),
-        ),
-        sheets: { type: 'boolean' as const },
-      },
-    });
-    const { sheets, ...named } = values;
-    const options = named as Readonly<Record<string, string | undefined>>;
-    const file = positionals[0];
-    if (command === 'hoop') return hoopCommand(options);
-    if (command !== 'plan' && command !== 'cut')
-      return fail('command', `must be plan, hoop or cut, not "${command ?? ''}"\n${USAGE.trimEnd()}`);
-    if (file === undefined) return fail('FILE', `say which file\n${USAGE.trimEnd()}`);
-    if (command === 'cut' && sheets === true) return await cutSheetsCommand(file);
-    return command === 'cut' ? await cutCommand(file) : await planCommand(file, options['cover'], options['out']);
+    const options = Object.fromEntries(known.map(([name, type]) => [name, { type }]));
+    parsed = parseArgs({ args: rest, allowPositionals: true, options });
   } catch (error) {
-    return fail('options', messageOf(error));
+    const [, wrong] = /[Oo]ption '(--?[^' ]+)/.exec(messageOf(error)) ?? [];
+    const said = known.some(([name]) => wrong === `--${name}`) ? 'wants a value' : `is no option of ${command}`;
+    return fail(
+      'options',
+      `${wrong ?? 'what is written'} ${said}; there are ${known.map(([n]) => `--${n}`).join(', ')}`,
+    );
+  }
+  const options = parsed.values as Readonly<Record<string, string | undefined>>;
+  const [file, ...more] = parsed.positionals;
+  try {
+    if (command === 'hoop') return hoopCommand(options);
+    if (file === undefined) return fail('FILE', `say which file\n${USAGE.trimEnd()}`);
+    if (more.length > 0) return fail('FILE', `say one file, not ${more.length + 1}`);
+    if (command === 'plan') return await planCommand(file, options['cover'], options['out']);
+    return await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file));
+  } catch (error) {
+    return fail(command, messageOf(error));
   }
 }
 

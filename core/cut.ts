@@ -35,8 +35,8 @@ export interface CutProgress {
 }
 
 /** Most time for one section; and for a cover of so many sections or fewer, seconds. */
-const SECTION_SECONDS = 2;
-const COVER_SECONDS = 3;
+const SECTION_SECONDS = 1.2;
+const COVER_SECONDS = 1.5;
 const SECTIONS = 6;
 
 /**

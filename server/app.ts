@@ -1,19 +1,59 @@
 import compression from 'compression';
 import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Logger } from 'pino';
 
 const NONCE = '__CSP_NONCE__';
 
-/** Serves the built app from a folder: compressed, cached by content hash, under a content policy with a nonce for each page. */
-export function createApp(dist: string): Express {
-  const page = readFileSync(join(dist, 'index.html'), 'utf8');
+/** The built page, read anew when a build has put another in its place; while one is being built, the last one stands. */
+function pageOf(dist: string): () => string {
+  const file = join(dist, 'index.html');
+  let text = readFileSync(file, 'utf8');
+  let read = statSync(file).mtimeMs;
+  return () => {
+    const now = statSync(file, { throwIfNoEntry: false })?.mtimeMs;
+    if (now !== undefined && now !== read) {
+      try {
+        text = readFileSync(file, 'utf8');
+        read = now;
+      } catch {
+        // It was there a moment ago; asked again with the next request.
+      }
+    }
+    return text;
+  };
+}
+
+/** Pages asked for by one address in a minute: each is made and compressed for whoever asks. */
+const PAGES_A_MINUTE = 600;
+
+/**
+ * Serves the built app from a folder: compressed when it was built, cached by content hash, under a content policy with a nonce
+ * for each page.
+ * @param log hears of every request, without the address it came from
+ */
+export function createApp(dist: string, log?: Logger): Express {
+  const page = pageOf(dist);
   const app = express();
   app.disable('x-powered-by');
-  app.use(compression());
-  app.use((_request, response, next) => {
+  app.use((request, response, next) => {
+    const began = performance.now();
+    response.once('finish', () =>
+      log?.info(
+        {
+          method: request.method,
+          path: request.path,
+          status: response.statusCode,
+          ms: Math.round(performance.now() - began),
+        },
+        'request',
+      ),
+    );
     response.locals['nonce'] = randomBytes(16).toString('base64');
     next();
   });
@@ -44,18 +84,24 @@ export function createApp(dist: string): Express {
   app.get('/health', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ ok: true });
   });
-  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
+  const built = (folder: string, serveStatic: object): express.Handler =>
+    expressStaticGzip(folder, { index: false, enableBrotli: true, orderPreference: ['br', 'gzip'], serveStatic });
+  app.use('/assets', built(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
+  app.use(rateLimit({ windowMs: 60_000, limit: PAGES_A_MINUTE, standardHeaders: true, legacyHeaders: false }));
+  app.use(compression());
   // Asked for anew each time, so that a new version is seen on the next visit.
   app.get('/sw.js', (_request, response) =>
     response.sendFile(join(dist, 'sw.js'), { cacheControl: false, headers: { 'Cache-Control': 'no-cache' } }),
   );
-  app.use(express.static(dist, { index: false, maxAge: '1h' }));
-  app.get('/{*path}', (_request, response) => {
+  const sendPage: express.Handler = (_request, response) => {
     response
       .set('Cache-Control', 'no-cache')
       .type('html')
-      .send(page.replaceAll(NONCE, String(response.locals['nonce'])));
-  });
+      .send(page().replaceAll(NONCE, String(response.locals['nonce'])));
+  };
+  app.get('/index.html', sendPage);
+  app.use(built(dist, { maxAge: '1h' }));
+  app.get('/{*path}', sendPage);
   app.use(
     (error: { status?: number }, _request: express.Request, response: express.Response, next: express.NextFunction) => {
       if (response.headersSent) next(error);

@@ -2,10 +2,13 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import type { AddressInfo } from 'node:net';
+import { networkInterfaces } from 'node:os';
+
+let env = process.env;
 
 /** Starts the server as its users do, and gathers what it says. */
 function start(...args: string[]): { child: ChildProcess; said: () => string; ended: Promise<number | null> } {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { stdio: 'pipe' });
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { stdio: 'pipe', env });
   let text = '';
   child.stdout?.on('data', (chunk: Buffer) => void (text += chunk.toString()));
   child.stderr?.on('data', (chunk: Buffer) => void (text += chunk.toString()));
@@ -33,7 +36,7 @@ test('a free port: it says where it is, answers, and stops when asked', async ()
 });
 
 test('a taken port is one clear line that says what to do', async () => {
-  const holder = createServer().listen(0);
+  const holder = createServer().listen(0, '127.0.0.1');
   await new Promise((ready) => holder.once('listening', ready));
   const { port } = holder.address() as AddressInfo;
   const { said, ended } = start('--port', String(port));
@@ -44,7 +47,31 @@ test('a taken port is one clear line that says what to do', async () => {
   holder.close();
 });
 
-test.each(['-1', '99999', 'http'])('port %s is refused', async (port) => {
+test('only this machine reaches it, unless HOST says otherwise', async () => {
+  const { child, said } = start('--port', '0');
+  await until(() => said().includes('http'));
+  const port = /localhost:(\d+)/.exec(said())?.[1] ?? '';
+  const others = Object.values(networkInterfaces()).flatMap((list) => list ?? []);
+  const outside = others.find((a) => a.family === 'IPv4' && !a.internal)?.address;
+  if (outside) await expect(fetch(`http://${outside}:${port}/health`)).rejects.toThrow();
+  expect((await fetch(`http://127.0.0.1:${port}/health`)).status).toBe(200);
+  child.kill('SIGTERM');
+});
+
+test('an option that is not there, or a port that is empty, is one line', async () => {
+  const wrong = start('--prot', '80');
+  expect(await wrong.ended).toBe(1);
+  expect(wrong.said()).toBe(
+    'cabanon: there is no option --prot as it is written; there are --port NUMBER and --path /demo\n',
+  );
+  env = { ...process.env, PORT: '' };
+  const empty = start();
+  env = process.env;
+  expect(await empty.ended).toBe(1);
+  expect(empty.said()).toBe('cabanon: the port must be a whole number from 0 to 65535, not ""\n');
+});
+
+test.each(['-1', '99999', 'http', '1e3', ''])('port %s is refused', async (port) => {
   const { said, ended } = start(`--port=${port}`);
   expect(await ended).toBe(1);
   expect(said()).toContain('must be a whole number from 0 to 65535');

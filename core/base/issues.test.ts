@@ -56,3 +56,23 @@ test('crops have a height, a killing temperature and a key of their own', () => 
   expect(crop('corn-salad')).toMatchObject({ name: 'corn salad', killingC: -15, heightMm: 150, insects: 'no' });
   expect(() => crop('weeds')).toThrow('No crop');
 });
+
+test('more than and at least are told apart, and what a file holds is shown no longer than it can be read', () => {
+  const shape = z.object({
+    a: z.number().positive(),
+    b: z.number().int().min(2),
+    c: z.record(z.string(), z.number().lt(3)),
+  });
+  const faults = (value: unknown): readonly string[] => {
+    const read = shape.safeParse(value);
+    return read.success ? [] : issueFaults(read.error.issues).map((f) => `${f.field}: ${f.message}`);
+  };
+  expect(faults({ a: 0, b: 1, c: { x: 3 } })).toEqual([
+    'a: must be more than 0',
+    'b: must be at least 2',
+    'c.x: must be less than 3',
+  ]);
+  expect(faults({ a: Infinity, b: 2, c: {} })[0]).toMatch(/^a: .*Infinity$/);
+  const [long = ''] = faults({ a: 1, b: 2, c: { ['x'.repeat(1e6)]: 9 } });
+  expect(long.length).toBeLessThan(400);
+});

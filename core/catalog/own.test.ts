@@ -4,7 +4,7 @@ import { ENTRY_KINDS, SHIPPED, coverMaterial, section } from './catalog';
 import fc from 'fast-check';
 import { familyOf } from '../build/families';
 import { demoGarden } from '../garden/demo';
-import { type Cover, type Garden, checkGarden } from '../garden/garden';
+import { type Cover, type Garden, checkGarden, emptyGarden } from '../garden/garden';
 import { pricedThings, pricesCsv, readPricesCsv } from '../show/prices';
 import { readGarden, writeGarden } from '../garden/read';
 import { outline } from '../plan';
@@ -175,3 +175,18 @@ test('gardens with different figures, planned by turns, each give what they give
     return [o.assembly, o.checks, quickShop(o)];
   }
 });
+
+test.each(['constructor', '__proto__', 'toString'])(
+  'a thing of one’s own cannot be called %s, nor can a price',
+  (key) => {
+    const own = {
+      ...emptyGarden('G'),
+      catalog: { ...NOTHING_OWN, things: [{ kind: 'item', key, name: 'X', like: 'strap' }] },
+    };
+    expect(checkGarden(own)).toMatchObject({ ok: false, faults: [{ field: 'catalog.things[0].key' }] });
+    const owned = Object.defineProperty({}, key, { value: 3, enumerable: true });
+    const read = readGarden(JSON.stringify({ ...emptyGarden('G'), owned }));
+    // A record may also leave such a key out.
+    expect(read.ok ? Object.keys(read.value.owned) : read.faults[0]?.field).toEqual(read.ok ? [] : `owned.${key}`);
+  },
+);

@@ -13,6 +13,8 @@ import { type EntryFigure, FIGURES } from './figures';
 import type { CoverMaterial, SectionSpec, StiffSheet } from './types';
 
 const key = z.string().min(1).max(60);
+/** Words that every object of the language has already. */
+export const isFree = (word: string): boolean => !(word in {});
 const lengthMm = z.number().positive().max(300_000);
 
 export const ownCatalogSchema = z.strictObject({
@@ -34,7 +36,7 @@ export const ownCatalogSchema = z.strictObject({
     .array(
       z.strictObject({
         kind: z.enum(['bar', 'cover', 'item']),
-        key,
+        key: key.refine(isFree, 'must be another word: this one means something to the program'),
         name: z.string().trim().min(1).max(60),
         like: key,
       }),

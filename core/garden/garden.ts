@@ -3,7 +3,7 @@ import { issueFaults } from '../base/issues';
 import { type Fault, type Result, failAll, ok } from '../base/result';
 import { FAMILIES, familyOf } from '../build/families';
 import { type Catalog, type EntryKind, SHIPPED } from '../catalog/catalog';
-import { NOTHING_OWN, catalogOf, entryOf, ownCatalogSchema, ownFaults } from '../catalog/own';
+import { NOTHING_OWN, catalogOf, entryOf, isFree, ownCatalogSchema, ownFaults } from '../catalog/own';
 import { bedSchema } from '../site/bed';
 import { placeSchema } from '../site/place';
 
@@ -13,7 +13,8 @@ export const GARDEN_VERSION = 1;
 const id = z.string().min(1).max(40);
 const name = z.string().trim().min(1).max(60);
 
-const pricesOf = z.record(z.string().max(80), z.number().min(0).max(1e6));
+const byKey = z.string().max(80).refine(isFree, 'must be the key of a thing');
+const pricesOf = z.record(byKey, z.number().min(0).max(1e6));
 /** The key of something in the catalogue; whether it is there is checked with the whole garden. */
 const entryKey = z.string().min(1).max(60);
 
@@ -118,11 +119,11 @@ const shape = {
   /** Lines of the shopping list that are in the basket, by price key. */
   got: z.array(z.string().max(80)).max(MOST.got).default([]),
   /** How many of each counted thing are on hand, by item key. */
-  owned: z.record(z.string().max(80), z.number().min(0).max(1e6)),
+  owned: z.record(byKey, z.number().min(0).max(1e6)),
   /** Where the counted things are, by item key. */
-  ownedWhere: z.record(z.string().max(80), z.string().max(60)).default({}),
+  ownedWhere: z.record(byKey, z.string().max(60)).default({}),
   /** What the gardener wrote beside lines of the shopping list, by price key. */
-  notes: z.record(z.string().max(80), z.string().max(200)).default({}),
+  notes: z.record(byKey, z.string().max(200)).default({}),
 } as const;
 
 /** One garden and all that is in it, as its file holds it. What its parts say of one another is checked by `checkGarden`. */
