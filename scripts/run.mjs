@@ -5,7 +5,7 @@ import { ROOT, ensureBuild, ensureModules } from './setup.mjs';
 
 const [script, ...args] = process.argv.slice(2);
 ensureModules();
-if (script.startsWith('server/') || script.includes('bench') || script.includes('screenshots')) ensureBuild();
+if (script.startsWith('server/') || /bench|hurt/.test(script) || script.includes('screenshots')) ensureBuild();
 const tsx = import.meta.resolve('tsx');
 const child = spawnSync(process.execPath, ['--import', tsx, join(ROOT, script), ...args], {
   stdio: 'inherit',

@@ -118,6 +118,7 @@ const Rule = styled.nav`
 
 const Main = styled.main`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto minmax(0, 1fr);
   min-height: 0;
   min-width: 0;
@@ -258,10 +259,14 @@ const Head = styled.header`
     .where span {
       white-space: nowrap;
     }
+    h1,
     .where span {
-      min-width: 0;
+      min-width: 2rem;
       overflow: hidden;
       text-overflow: ellipsis;
+    }
+    h1 {
+      flex: 0 1 auto;
     }
   }
   .deeds {

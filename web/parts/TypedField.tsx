@@ -109,7 +109,7 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
         aria-label={label}
         data-testid={testId}
         value={draft ?? shown}
-        size={Math.max(4, (draft ?? shown).length)}
+        size={Math.min(MOST_CHARS, Math.max(4, (draft ?? shown).length))}
         inputMode="text"
         autoComplete="off"
         spellCheck={false}
@@ -142,6 +142,9 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
     </Wrap>
   );
 }
+
+/** A field is no wider than its panel; longer words run on within it. */
+const MOST_CHARS = 18;
 
 interface LengthProps {
   readonly label: string;

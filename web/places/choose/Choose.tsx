@@ -204,7 +204,7 @@ export function Choose(): ReactNode {
                 <Said phrase={['Grows ', amount(crop(cropKey).heightMm, 'length'), ' high.']} />
               </span>
             </Field>
-            <Row name="Budget" unit={`{budget === 0 ? 'any' : garden.units.currency}`}>
+            <Row name="Budget" unit={budget === 0 ? 'any' : garden.units.currency}>
               <NumberField
                 label="Budget; nothing means any"
                 value={budget}
@@ -217,7 +217,7 @@ export function Choose(): ReactNode {
                 }}
               />
             </Row>
-            <Row name="No higher than" unit={`{lowest === 0 && 'any'}`}>
+            <Row name="No higher than" {...(lowest === 0 && { unit: 'any' })}>
               <LengthField
                 label="No higher than; nothing means any height"
                 valueMm={lowest}

@@ -22,6 +22,16 @@ function seenFromAbove(garden: Garden, cover: Cover, bed: Bed): readonly Drawn[]
   );
 }
 
+/** About the width of a letter of a label, and the least that a label may take, px. */
+const LETTER_PX = 8.6;
+const MIN_LABEL_PX = 130;
+
+/** A name as far as it goes; the whole of it stands in the list beside the map. */
+function fitted(name: string, widthPx: number): string {
+  const most = Math.floor(widthPx / LETTER_PX);
+  return name.length > most ? `${name.slice(0, most - 1)}…` : name;
+}
+
 /** The garden from above, to scale: beds as they were measured, covers as they are built. */
 export function PlotMap({ garden }: { readonly garden: Garden }): ReactNode {
   const way = useWay();
@@ -81,7 +91,7 @@ export function PlotMap({ garden }: { readonly garden: Garden }): ReactNode {
                   ))}
                 </g>
                 <text x={bx} y={by + 22} fontWeight={600} fill="var(--ink)">
-                  {bed.name}
+                  {fitted(bed.name, Math.max(MIN_LABEL_PX, bed.outside.nearMm * scale))}
                 </text>
               </g>
             );

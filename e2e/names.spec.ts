@@ -1,0 +1,54 @@
+import { demoGarden } from '../core/garden/demo';
+import { writeGarden } from '../core/garden/read';
+import { expect, test } from './app';
+
+const LONG = 'Donaudampfschifffahrtselektrizitaetenhauptbetriebswerkbau'.slice(0, 56);
+
+/** The demo with the longest names there may be, without a place to break them. */
+function longNames(): string {
+  const garden = demoGarden();
+  return writeGarden({
+    ...garden,
+    name: `${LONG}0`,
+    beds: garden.beds.map((b, i) => ({ ...b, name: `${LONG}${i}` })),
+    covers: garden.covers.map((c, i) => ({ ...c, name: `${LONG}C${i}` })),
+  });
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const)
+  test(`a long unbroken name breaks no layout at ${width}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.setViewportSize({ width, height });
+    await page.goto('/gardens');
+    await page
+      .getByLabel('Garden file')
+      .setInputFiles({ name: 'long.json', mimeType: 'application/json', buffer: Buffer.from(longNames()) });
+    await page.waitForURL(/\/plot/);
+    const garden = page.url().replace(/\/plot$/, '');
+    const places = ['plot', 'bed/long', 'choose/long', 'bench/winter-lid', 'bench/winter-lid/stand', 'saw/winter-lid', 'cart/winter-lid', 'build/winter-lid', 'paper/winter-lid', 'versions/winter-lid', 'together/saw', 'together/cart', 'shelf'];
+    for (const place of [...places, '/gardens']) {
+      await page.goto(place.startsWith('/') ? place : `${garden}/${place}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForTimeout(400);
+      // Whatever reaches beyond the screen, but in what scrolls or is cut off on purpose.
+      const beyond = await page.evaluate(() => {
+        const clipped = (e: Element): boolean => {
+          for (let up = e.parentElement; up; up = up.parentElement)
+            if (['auto', 'scroll', 'hidden', 'clip'].includes(getComputedStyle(up).overflowX)) return true;
+          return false;
+        };
+        return [...document.querySelectorAll('main *')]
+          .filter((e) => e.textContent?.includes('Donau') && !(e instanceof SVGElement))
+          .filter((e) => {
+            const box = e.getBoundingClientRect();
+            const cut = e.scrollWidth > e.clientWidth + 1 && e.clientWidth > 0 && getComputedStyle(e).overflowX === 'visible' && getComputedStyle(e).display !== 'inline';
+            return (box.right > innerWidth + 1 && !clipped(e)) || cut;
+          })
+          .map((e) => `${e.tagName}.${e.className}: ${e.textContent?.slice(0, 40)}`);
+      });
+      expect.soft(beyond, place).toEqual([]);
+    }
+  });
