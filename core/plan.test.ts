@@ -5,6 +5,7 @@ import { highsSolver } from './make/cutting/highs';
 import type { IntegerSolver } from './make/cutting/linearProgram';
 import { cutsCsv, shoppingCsv, shoppingText } from './show/csv';
 import { demoGarden } from './garden/demo';
+import { checkGarden } from './garden/garden';
 import { viewSvg } from './show/svg';
 import { type Plan, outline, plan } from './plan';
 import { planReport } from './show/report';
@@ -137,4 +138,19 @@ test('figures say why', () => {
       expect(figure.assumes.join(' ')).toMatch(/planning aid|plan|person|Dry|Whole|opener|plants/);
     }
   expect(section(SHIPPED, '2x4').stock.length).toBeGreaterThan(2);
+});
+
+test('a shelf as full as a garden may have it, and a board too short to be squared, stop no plan', () => {
+  const garden = demoGarden();
+  const [cover] = garden.covers;
+  const row = { id: 's', sectionKey: '2x4', quantity: 1, condition: 'sound' as const, where: '' };
+  const shelf = Array.from({ length: 2000 }, (_, i) => ({ ...row, id: `s${i}`, lengthMm: 6 + i * 1.3 }));
+  const read = checkGarden({ ...garden, shelf });
+  if (!read.ok || !cover) throw new Error(JSON.stringify(read));
+  const full = plan(read.value, cover, solver);
+  const bare = plan({ ...garden, shelf: [] }, cover, solver);
+  if (!full.ok || !bare.ok) throw new Error('both can be built');
+  const boards = (p: typeof full) => (p.ok ? p.value.cuts : []).find((c) => c.section.key === '2x4');
+  expect(boards(full)?.bars.some((b) => b.fromShelf)).toBe(true);
+  expect(boards(full)?.cost).toBeLessThan(boards(bare)?.cost ?? 0);
 });

@@ -30,7 +30,7 @@ test('when the background breaks it says so, and can be asked again', async ({ p
   await openDemo(page);
   await page.evaluate(() => Object.assign(window, { broken: true }));
   await page.getByRole('link', { name: 'Choose' }).click();
-  await expect(page.getByRole('alert')).toContainText('This could not be worked out.');
+  await expect(page.getByRole('alert')).toContainText('This could not be worked out');
   await page.evaluate(() => Reflect.deleteProperty(window, 'broken'));
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.locator('[data-family="wire-tunnel"]')).toContainText('the cheapest here');

@@ -19,7 +19,7 @@ for (const refusal of TRIED)
     await openDemo(page);
     await type(page, 'dim-pipeLength', '81');
     await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 9"`);
-    const line = page.getByRole('alert').filter({ hasText: 'Not kept since' });
+    const line = page.getByRole('alert').filter({ hasText: 'Not saved since' });
     if (!keepsNothing(refusal)) {
       await expect(line).toHaveCount(0);
       return;
@@ -47,9 +47,9 @@ test('a save that failed is kept as soon as writing works again', async ({ page 
     };
   });
   await type(page, 'dim-pipeLength', '82');
-  await expect(page.getByText('Not kept since')).toBeVisible();
+  await expect(page.getByText('Not saved since')).toBeVisible();
   await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
-  await expect(page.getByText('Not kept since')).toHaveCount(0);
+  await expect(page.getByText('Not saved since')).toHaveCount(0);
   await page.reload();
   await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
 });

@@ -28,7 +28,21 @@ for (const [width, height] of [
       .setInputFiles({ name: 'long.json', mimeType: 'application/json', buffer: Buffer.from(longNames()) });
     await page.waitForURL(/\/plot/);
     const garden = page.url().replace(/\/plot$/, '');
-    const places = ['plot', 'bed/long', 'choose/long', 'bench/winter-lid', 'bench/winter-lid/stand', 'saw/winter-lid', 'cart/winter-lid', 'build/winter-lid', 'paper/winter-lid', 'versions/winter-lid', 'together/saw', 'together/cart', 'shelf'];
+    const places = [
+      'plot',
+      'bed/long',
+      'choose/long',
+      'bench/winter-lid',
+      'bench/winter-lid/stand',
+      'saw/winter-lid',
+      'cart/winter-lid',
+      'build/winter-lid',
+      'paper/winter-lid',
+      'versions/winter-lid',
+      'together/saw',
+      'together/cart',
+      'shelf',
+    ];
     for (const place of [...places, '/gardens']) {
       await page.goto(place.startsWith('/') ? place : `${garden}/${place}`);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
@@ -44,7 +58,11 @@ for (const [width, height] of [
           .filter((e) => e.textContent?.includes('Donau') && !(e instanceof SVGElement))
           .filter((e) => {
             const box = e.getBoundingClientRect();
-            const cut = e.scrollWidth > e.clientWidth + 1 && e.clientWidth > 0 && getComputedStyle(e).overflowX === 'visible' && getComputedStyle(e).display !== 'inline';
+            const cut =
+              e.scrollWidth > e.clientWidth + 1 &&
+              e.clientWidth > 0 &&
+              getComputedStyle(e).overflowX === 'visible' &&
+              getComputedStyle(e).display !== 'inline';
             return (box.right > innerWidth + 1 && !clipped(e)) || cut;
           })
           .map((e) => `${e.tagName}.${e.className}: ${e.textContent?.slice(0, 40)}`);

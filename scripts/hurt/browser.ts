@@ -73,7 +73,7 @@ async function refusals(tried: Tried): Promise<Tally> {
       await refuse(page, refusal);
       await openDemo(tried, page);
       await typeInches(page, 81);
-      const line = page.getByRole('alert').filter({ hasText: 'Not kept since' });
+      const line = page.getByRole('alert').filter({ hasText: 'Not saved since' });
       if (keepsNothing(refusal)) await line.waitFor({ timeout: 15_000 });
       else {
         await page.waitForTimeout(300);

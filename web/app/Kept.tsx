@@ -82,7 +82,7 @@ export function KeptLine(): ReactNode {
     return (
       <Line role="alert">
         <span>
-          <b>Not kept since {since(open.save.since)}:</b> {open.save.why}. Cabanon goes on trying; do not close this
+          <b>Not saved since {since(open.save.since)}:</b> {open.save.why}. Cabanon goes on trying; do not close this
           page before it is kept or saved to a file.
         </span>
         {toFile}

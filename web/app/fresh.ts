@@ -63,7 +63,7 @@ export async function goAfresh(how?: 'once'): Promise<boolean> {
 let newer = false;
 
 /** Asks whether there is a newer build. */
-async function lookForNewer(): Promise<void> {
+export async function lookForNewer(): Promise<void> {
   const now = await pageNow();
   const theirs = now && begins(now);
   newer ||= ours !== undefined && theirs !== undefined && theirs !== ours;

@@ -1,7 +1,8 @@
-import { askToKeep, channelOf, remembering } from '../keep/browser';
+import { askToKeep, channelOf, nearlyFull, remembering, roomLeft } from '../keep/browser';
 import { openDatabase } from '../keep/db';
 import { newId } from './names';
 import { heard, lookAgain, save } from './saving';
+import { said } from './state';
 import { createStore } from './store';
 
 /** The gardener's own storage in this browser. */
@@ -36,6 +37,10 @@ store.subscribe(() => {
   if (!asked && open.synced.revision > 1) {
     asked = true;
     void askToKeep();
+    void roomLeft().then((room) => {
+      if (room && nearlyFull(room))
+        store.dispatch(said('This browser’s storage is nearly full. Under Cabanon, all gardens, you can make room.'));
+    });
   }
 });
 

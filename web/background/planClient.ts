@@ -14,20 +14,39 @@ const waiting = new Set<(why: Error) => void>();
 function service(): Remote<PlanService> {
   if (!remote) {
     worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
-    worker.onerror = () => stopWork();
-    worker.onmessageerror = () => stopWork();
+    worker.onerror = () => stopWork('its part of Cabanon did not start, or broke');
+    worker.onmessageerror = () => stopWork('its answer could not be read');
     remote = wrap<PlanService>(worker);
   }
   return remote;
 }
 
-/** Asks the worker; refused when the worker breaks or is stopped, which the worker itself cannot say. */
-function ask<T>(of: (service: Remote<PlanService>) => Promise<T>): Promise<T> {
+/** Longest that a call may go on without a word, ms: an answer, or how far it is. */
+const SILENCE_MS = 30_000;
+
+/**
+ * Asks the worker; refused when the worker breaks, is stopped or says nothing, which the worker itself cannot say.
+ * @param of is given the worker, and what to call whenever there is a sign of life
+ */
+function ask<T>(of: (service: Remote<PlanService>, alive: () => void) => Promise<T>): Promise<T> {
   return new Promise((take, refuse) => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const alive = (): void => {
+      clearTimeout(timer);
+      timer = setTimeout(() => stopWork('it took too long'), SILENCE_MS);
+    };
+    const end = (): void => {
+      clearTimeout(timer);
+      waiting.delete(refuse);
+    };
     waiting.add(refuse);
-    of(service())
-      .then(take, refuse)
-      .finally(() => waiting.delete(refuse));
+    alive();
+    try {
+      of(service(), alive).then(take, refuse).finally(end);
+    } catch (why) {
+      end();
+      refuse(why as Error);
+    }
   });
 }
 
@@ -35,19 +54,27 @@ function ask<T>(of: (service: Remote<PlanService>) => Promise<T>): Promise<T> {
 let sent: Garden | undefined;
 
 /** Asks about a garden: what the worker does not have of it goes ahead of the question. */
-function askOf<T>(garden: Garden, of: (service: Remote<PlanService>) => Promise<T>): Promise<T> {
-  return ask((s) => {
+function askOf<T>(garden: Garden, of: (service: Remote<PlanService>, alive: () => void) => Promise<T>): Promise<T> {
+  return ask((s, alive) => {
     const before = sent;
     sent = garden;
     const told = before === garden ? undefined : before ? s.change(changesOf(before, garden)) : s.open(garden);
     // Messages arrive in order: the question need not wait for the answer to what goes ahead of it.
-    return Promise.all([of(s), told]).then(([answer]) => answer);
+    return Promise.all([of(s, alive), told]).then(([answer]) => answer);
   });
+}
+
+/** Hears how far it is, which is a sign of life too. */
+function heard<T>(onBest: OnBest<T>, alive: () => void): OnBest<T> {
+  return (best) => {
+    alive();
+    onBest(best);
+  };
 }
 
 /** Works a cover out in the background. */
 export function workOut(garden: Garden, coverId: string, onBest: OnBest<PlanWork>): Promise<Result<PlanWork>> {
-  return askOf<Result<PlanWork>>(garden, (s) => s.work(coverId, proxy(onBest)));
+  return askOf<Result<PlanWork>>(garden, (s, alive) => s.work(coverId, proxy(heard(onBest, alive))));
 }
 
 /** Looks for mends in the background. */
@@ -66,7 +93,7 @@ export function planAllTogether(
   ids: readonly string[],
   onBest: OnBest<Together>,
 ): Promise<Result<Together>> {
-  return askOf<Result<Together>>(garden, (s) => s.together(ids, proxy(onBest)));
+  return askOf<Result<Together>>(garden, (s, alive) => s.together(ids, proxy(heard(onBest, alive))));
 }
 
 /** Works versions of a cover out in the background. */
@@ -81,11 +108,11 @@ export function warmUp(): void {
 }
 
 /** Ends all work; the next call starts afresh. */
-export function stopWork(): void {
+export function stopWork(why = 'it was stopped'): void {
   worker?.terminate();
   worker = undefined;
   remote = undefined;
   sent = undefined;
-  waiting.forEach((refuse) => refuse(new Error('stopped')));
+  waiting.forEach((refuse) => refuse(new Error(why)));
   waiting.clear();
 }

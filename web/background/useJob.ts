@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Fault, Result } from '../../core/base/result';
+import { type Fault, type Result, messageOf } from '../../core/base/result';
 import type { Garden } from '../../core/garden/garden';
+import { lookForNewer, quiet } from '../app/fresh';
 import { useGarden } from '../app/hooks';
 import type { BestSoFar, OnBest } from './plan.worker';
 import { stopWork } from './planClient';
@@ -97,8 +98,11 @@ export function useJob<I, T>(
         const result = await asked;
         known.set(of, result);
         if (current) show(result);
-      } catch {
-        if (current) setNow({ ...IDLE, state: 'failed', value: undefined, garden, of });
+      } catch (why) {
+        // The worker's own part may be gone with an older build.
+        void lookForNewer().then(quiet);
+        const faults = [{ field: kind, message: messageOf(why) }];
+        if (current) setNow({ ...IDLE, state: 'failed', faults, value: undefined, garden, of });
       }
     };
     const before = known.get(of);
@@ -113,7 +117,7 @@ export function useJob<I, T>(
       leave();
       timers.forEach(clearTimeout);
     };
-  }, [garden, of, again]);
+  }, [garden, kind, of, again]);
 
   const stop = useCallback(() => {
     overtake.current();

@@ -38,6 +38,10 @@ export interface Room {
   readonly forGood: boolean;
 }
 
+/** Beyond this share of what the browser gives, room is made before it runs out. */
+const NEARLY_FULL = 0.8;
+export const nearlyFull = (room: Room): boolean => room.used > NEARLY_FULL * room.most;
+
 /** What the browser says of its storage; undefined where it says nothing. */
 export async function roomLeft(): Promise<Room | undefined> {
   try {

@@ -9,7 +9,9 @@ export function JobSays(p: { readonly job: Job<unknown>; readonly doing: string 
   if (state === 'failed' || (state === 'stopped' && value === undefined))
     return (
       <p role="alert">
-        {state === 'failed' ? 'This could not be worked out.' : 'Stopped before anything was found.'}{' '}
+        {state === 'failed'
+          ? `This could not be worked out${faults[0] ? `: ${faults[0].message.slice(0, 120)}` : ''}.`
+          : 'Stopped before anything was found.'}{' '}
         <Button onPress={retry}>Try again</Button>
       </p>
     );

@@ -120,6 +120,12 @@ describe('sloped cold frame', () => {
   ])('hinges for %d in: %d', (lengthIn, hinges) => expect(hingeCount(inch(lengthIn))).toBe(hinges));
 });
 
+test('double-wall: walls that meet inside are refused, not built with skins of less than nothing', () => {
+  // Two walls of a 2x4 laid flat are 7 in; 12 in of bed leave 5, under the 150 mm asked for.
+  expect(fault('double-wall-cold-frame', at(96, 12), { stud: '2x4' })).toBe('stud');
+  expect(fault('double-wall-cold-frame', at(96, 24), { stud: '2x4' })).toBeUndefined();
+});
+
 test('double-wall: plates run whole, sides between, and the gap is the stud', () => {
   const a = build('double-wall-cold-frame', at(96, 48), { stud: '2x3', frontMm: inch(14), backMm: inch(20) });
   expect(inches(a, 'A1')).toBeCloseTo(96, 6);

@@ -10,7 +10,7 @@ import { freshName, newId } from '../../app/names';
 import { addGarden, removeGarden } from '../../app/saving';
 import { wayTo } from '../../app/way';
 import { database } from '../../app/world';
-import { type Room, roomLeft } from '../../keep/browser';
+import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
 import { type AsideRow, inTime, makeRoom } from '../../keep/db';
 import type { GardenRow } from '../../keep/rows';
 import { Button } from '../../parts/controls';
@@ -77,8 +77,6 @@ async function readKept(): Promise<Kept> {
   }
 }
 
-/** Beyond this share of what the browser gives, room is made before it runs out. */
-const NEARLY_FULL = 0.8;
 const MEGABYTE = 1e6;
 
 /** All gardens in this browser; where a first visit begins. */
@@ -118,7 +116,7 @@ export function Gardens(): ReactNode {
     setAsking(undefined);
     reload();
   };
-  const full = room !== undefined && room.used > NEARLY_FULL * room.most;
+  const full = room !== undefined && nearlyFull(room);
 
   return (
     <>

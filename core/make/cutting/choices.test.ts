@@ -1,0 +1,111 @@
+import fc from 'fast-check';
+import highsLoader from 'highs';
+import { bestFitDecreasing, costOf, stuffOf } from './bestFitDecreasing';
+import { cheapestChoice } from './choices';
+import { highsSolver } from './highs';
+import type { BarJob } from './job';
+import { type IntegerSolver, lpText, timeLeft } from './linearProgram';
+import { maximalPatterns } from './patterns';
+import { solveBars } from './solve';
+
+let solver: IntegerSolver;
+beforeAll(async () => {
+  solver = highsSolver(await highsLoader(), () => performance.now());
+});
+
+const HAND = { cost: 1e6, length: 1e9 };
+function chosen(job: BarJob, bound = 0, hand = HAND) {
+  return cheapestChoice(job, maximalPatterns(job, 5000) ?? [], bound, hand, solver, timeLeft(solver, 20));
+}
+
+test('the cheapest bars that hold the pieces, by hand', () => {
+  // 5 + 5 into a 10; 6 + 4 into a 10; 3 + 3 into a 6. One 26 for 7 would hold 26 of length, but a 20 and a 6 cost 6.4.
+  const job: BarJob = {
+    kerf: 0,
+    stock: [
+      { length: 6, price: 1.4 },
+      { length: 10, price: 2.7 },
+      { length: 20, price: 5 },
+      { length: 26, price: 7 },
+    ],
+    pieces: [
+      { length: 6, quantity: 1 },
+      { length: 5, quantity: 2 },
+      { length: 4, quantity: 1 },
+      { length: 3, quantity: 2 },
+    ],
+  };
+  const plan = chosen(job);
+  expect(plan.proven).toBe(true);
+  expect(costOf(plan.bars ?? [])).toBeCloseTo(6.4, 6);
+  expect(plan.bars?.map((b) => b.stockLength).sort((a, b) => a - b)).toEqual([6, 20]);
+  // Nothing is better than that plan.
+  expect(chosen(job, 0, { cost: 6.4, length: 26 })).toEqual({ bars: undefined, bound: 6.4, proven: true });
+});
+
+test('of one price the shorter bars are taken, and no more of the shelf than there is', () => {
+  const job: BarJob = {
+    kerf: 1,
+    stock: [
+      { length: 12, price: 3 },
+      { length: 10, price: 3 },
+      { length: 10, price: 0, available: 1 },
+    ],
+    pieces: [{ length: 9.5, quantity: 2 }],
+  };
+  expect(chosen(job).bars?.map((b) => [b.stockLength, b.price])).toEqual([
+    [10, 3],
+    [10, 0],
+  ]);
+});
+
+const jobs: fc.Arbitrary<BarJob> = fc.record({
+  kerf: fc.constantFrom(0, 3),
+  stock: fc.uniqueArray(
+    fc.record({ length: fc.integer({ min: 900, max: 3600 }), price: fc.integer({ min: 3, max: 9 }) }),
+    { minLength: 1, maxLength: 3, selector: (s) => s.length },
+  ),
+  pieces: fc.uniqueArray(
+    fc.record({ length: fc.integer({ min: 200, max: 900 }), quantity: fc.integer({ min: 1, max: 4 }) }),
+    { minLength: 1, maxLength: 5, selector: (p) => p.length },
+  ),
+});
+
+test('it costs what one integer programme over every pattern costs, and holds every piece', () => {
+  fc.assert(
+    fc.property(jobs, (job) => {
+      const patterns = maximalPatterns(job, 20_000);
+      if (!patterns) return;
+      const price = (p: { readonly stock: number }): number => job.stock[p.stock]?.price ?? 0;
+      const whole = solver.solve(lpText(job, { patterns, objective: price, integer: true }), 10);
+      const plan = chosen(job);
+      if (!whole.optimal || !plan.proven) return;
+      expect(costOf(plan.bars ?? [])).toBeCloseTo(whole.objective, 6);
+      const cut = (plan.bars ?? []).flatMap((b) => b.pieces).sort((a, b) => a - b);
+      const wanted = job.pieces.flatMap((p) => Array.from({ length: p.quantity }, () => p.length));
+      expect(cut).toEqual(wanted.sort((a, b) => a - b));
+      for (const b of plan.bars ?? [])
+        expect(b.pieces.reduce((sum, l) => sum + l + job.kerf, 0)).toBeLessThanOrEqual(b.stockLength + job.kerf + 1e-6);
+      // The quick rule is never better.
+      const quick = bestFitDecreasing(job);
+      if (quick) expect(costOf(plan.bars ?? [])).toBeLessThanOrEqual(quick.cost + 1e-6);
+      expect(stuffOf(plan.bars ?? [])).toBeGreaterThan(0);
+    }),
+    { numRuns: 80 },
+  );
+});
+
+test('a small plan that took ten seconds of one programme is proven in one', () => {
+  // Eight lengths and three bars at nearly one price by length: the programme over all patterns does not end.
+  const job: BarJob = {
+    kerf: 3,
+    stock: [
+      { length: 2432.05, price: 4.93 },
+      { length: 3041.65, price: 6.67 },
+      { length: 3651.25, price: 8.41 },
+    ],
+    pieces: [1460, 1383, 866, 779, 412, 363, 236, 187].map((length, i) => ({ length, quantity: 2 + (i % 3) })),
+  };
+  const plan = solveBars(job, solver, 60);
+  expect(plan).toMatchObject({ ok: true, value: { proven: true } });
+});
