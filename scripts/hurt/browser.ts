@@ -120,6 +120,7 @@ async function browserKills({ base }: Tried, count: number): Promise<Tally> {
   const t = tally(`the browser killed, edits older than ${OLD_MS} ms`);
   for (let n = 0; n < count; n++) {
     t.tried++;
+    const began = performance.now();
     const profile = mkdtempSync(join(tmpdir(), 'cabanon-profile-'));
     const open = () =>
       chromium.launchPersistentContext(profile, {
@@ -144,6 +145,7 @@ async function browserKills({ base }: Tried, count: number): Promise<Tally> {
     } catch (error) {
       fails(t, thrownFrom(error), `browser kill ${n}`);
     }
+    t.worstMs = Math.max(t.worstMs, performance.now() - began);
     rmSync(profile, { recursive: true, force: true });
   }
   return t;

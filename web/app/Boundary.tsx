@@ -46,6 +46,7 @@ function Broken({ error, what }: { readonly error: unknown; readonly what: strin
   const [away, setAway] = useState(false);
   const open = store.getState().open;
   const missing = error instanceof PartMissing;
+  const elsewhere = location.pathname.endsWith('/plot') ? 'shelf' : 'plot';
   const details = [
     `${what}, ${location.pathname}`,
     error instanceof Error ? (error.stack ?? error.message) : messageOf(error),
@@ -65,7 +66,7 @@ function Broken({ error, what }: { readonly error: unknown; readonly what: strin
         <Button $strong onPress={() => void goAfresh().then((went) => setAway(!went))}>
           {missing ? 'Fetch it again' : 'Load the page afresh'}
         </Button>
-        {open && <a href={wayTo(open.id, 'plot')}>Go on at the plot</a>}
+        {open && <a href={wayTo(open.id, elsewhere)}>Go on at the {elsewhere}</a>}
         <a href="/gardens">All gardens</a>
         {open && (
           <Button onPress={() => saveFile(`${open.doc.name}.json`, 'application/json', fileOf(open.doc))}>

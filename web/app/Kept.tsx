@@ -83,7 +83,7 @@ export function KeptLine(): ReactNode {
       <Line role="alert">
         <span>
           <b>Not saved since {since(open.save.since)}:</b> {open.save.why}. Cabanon goes on trying; do not close this
-          page before it is kept or saved to a file.
+          page before it is saved, here or to a file.
         </span>
         {toFile}
         <Button onPress={() => void dispatch(save())}>Try now</Button>

@@ -78,6 +78,8 @@ async function readKept(): Promise<Kept> {
 }
 
 const MEGABYTE = 1e6;
+const sizeOf = (bytes: number): string =>
+  bytes < 1000 * MEGABYTE ? `${(bytes / MEGABYTE).toFixed(1)} MB` : `${(bytes / MEGABYTE / 1000).toFixed(1)} GB`;
 
 /** All gardens in this browser; where a first visit begins. */
 export function Gardens(): ReactNode {
@@ -219,8 +221,7 @@ export function Gardens(): ReactNode {
         )}
         {room && (
           <p className="quiet">
-            Storage used: {(room.used / MEGABYTE).toFixed(1)} MB of{' '}
-            {Math.round(room.most / MEGABYTE).toLocaleString('en')} MB.{' '}
+            Storage used: {sizeOf(room.used)} of {sizeOf(room.most)}.{' '}
             {room.forGood
               ? 'This browser keeps it until you delete it.'
               : 'This browser may clear it when the machine runs short of room: now and then save your gardens to files.'}
