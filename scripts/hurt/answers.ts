@@ -81,7 +81,7 @@ export function goThrough(t: Tally, garden: Garden, solver: IntegerSolver | unde
       }
       lookOver(t, outlined.value, repro);
       quickShop(outlined.value);
-      for (const view of ['end', 'side', 'plan'] as const)
+      for (const view of t.tried % 4 === 0 ? (['end', 'side', 'plan'] as const) : [])
         if (/NaN|Infinity/.test(viewSvg(outlined.value, view)))
           fails(t, `${cover.family}: no number in ${view}.svg`, repro);
       if (solver) {

@@ -67,7 +67,8 @@ function spoil(document: unknown, [how, depth, turns, value, word]: Way): void {
     else if (how === 'remove' && Array.isArray(at)) at.splice(Number(key), 1);
     else if (how === 'remove') Reflect.deleteProperty(at, key);
     else if (how === 'double' && Array.isArray(at)) at.push(inner);
-    else
+    // No JSON text gives a list a property.
+    else if (!Array.isArray(at))
       Object.defineProperty(at, how === 'rename' ? word : `${key}2`, {
         value: inner,
         enumerable: true,
@@ -122,8 +123,12 @@ function hold(
 /** Tries so many files. */
 export function tryFiles(seed: number, count: number): Tally {
   const t = tally('hostile files: gardens, prices, cutting jobs');
-  const whole = [demoGarden(), everyKind()].map((g) => writeGarden(g));
-  const [demo = ''] = whole;
+  const demo = writeGarden(demoGarden());
+  // Small ones are soon read, and every kind of cover is in one of them.
+  const { covers, ...rest } = everyKind();
+  const small = covers.map((c) =>
+    writeGarden({ ...rest, beds: rest.beds.filter((b) => b.id === c.bedId), covers: [c] }),
+  );
   const csv = 'key,aisle,thing,size,price\nbar 2x4 2438,Lumber,2x4,8 ft,4.10\nitem strap,Hardware,strap,1,0.4\n';
   const bars = {
     kerf: 3,
@@ -149,7 +154,7 @@ export function tryFiles(seed: number, count: number): Tally {
         return copy;
       };
       if (kind < 7) {
-        const document = spoiled(JSON.parse(kind < 6 ? demo : (whole[1] ?? demo)));
+        const document = spoiled(JSON.parse(kind < 1 ? demo : (small[(t.tried + kind) % small.length] ?? demo)));
         const file = JSON.stringify(document);
         const ok = hold(
           t,
@@ -203,7 +208,7 @@ export function tryFiles(seed: number, count: number): Tally {
         hold(
           t,
           'salvage',
-          () => ({ ok: salvage(spoiled(JSON.parse(demo))).garden.format.length > 0 }),
+          () => ({ ok: salvage(spoiled(JSON.parse(small[t.tried % small.length] ?? demo))).garden.format.length > 0 }),
           () => list,
         );
     }

@@ -38,7 +38,7 @@ function untilTime(share: number, once: (seed: number) => Tally): Tally {
 const wanted = (name: string): boolean => values.only === undefined || values.only === name;
 const tallies: Tally[] = [
   ...(wanted('browser') ? await tryBrowser(seed) : []),
-  ...(wanted('files') ? [untilTime(0.55, (s) => tryFiles(s, 2000))] : []),
+  ...(wanted('files') ? [untilTime(0.4, (s) => tryFiles(s, 2000))] : []),
   ...(wanted('answers') ? [untilTime(1, (s) => tryAnswers(s, 200, solver))] : []),
 ];
 
