@@ -34,5 +34,6 @@ export default defineConfig({
     command: `node --import tsx server/main.ts --port ${port}`,
     url: `http://localhost:${port}/health`,
     reuseExistingServer: false,
+    env: { LOG_LEVEL: 'silent' },
   },
 });

@@ -198,7 +198,7 @@ plain('an assembly that throws is held in its place; the others go on', async ({
     page.getByRole('button', { name: 'Save to a file' }).click(),
   ]);
   expect(await readFile(await file.path(), 'utf8')).toContain('Quillet Hollow');
-  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Go on at the shelf' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Shelf');
 });
 

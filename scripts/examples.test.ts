@@ -1,6 +1,7 @@
 /** Every example of a docstring in core is run, and gives what it says. */
 import { readFileSync, readdirSync } from 'node:fs';
 import * as amount from '../core/base/amount';
+import * as ids from '../core/base/ids';
 import * as length from '../core/base/length';
 import * as remember from '../core/base/remember';
 import * as asked from '../core/build/answers/asked';
@@ -11,7 +12,9 @@ import * as evaluate from '../core/evaluate';
 import * as buildSite from '../core/garden/buildSite';
 import * as demo from '../core/garden/demo';
 import * as garden from '../core/garden/garden';
+import * as merge from '../core/garden/merge';
 import * as read from '../core/garden/read';
+import * as salvage from '../core/garden/salvage';
 import * as noon from '../core/judge/climate/noon';
 import * as snow from '../core/judge/proof/snow';
 import * as wind from '../core/judge/proof/wind';
@@ -20,6 +23,7 @@ import * as survey from '../core/site/survey';
 
 const known: Readonly<Record<string, unknown>> = {
   ...amount,
+  ...ids,
   ...length,
   ...remember,
   ...asked,
@@ -30,7 +34,9 @@ const known: Readonly<Record<string, unknown>> = {
   ...buildSite,
   ...demo,
   ...garden,
+  ...merge,
   ...read,
+  ...salvage,
   ...noon,
   ...snow,
   ...wind,
@@ -55,5 +61,5 @@ test.each(examples)('%s: %s', (_, code, says) => {
   const want: unknown = JSON.parse(says);
   if (typeof want === 'number')
     expect(Number((is as number).toPrecision(String(want).replace('.', '').length))).toBe(want);
-  else expect(is).toBe(want);
+  else expect(is).toEqual(want);
 });

@@ -57,7 +57,7 @@ function orderChange(path: Path, was: Entries, is: Entries): readonly Change[] {
 /**
  * Everything that differs, as finely as it can be told.
  * @param depth no finer than so many steps from the root
- * @example changesBetween({ a: { b: 1 } }, { a: { b: 2 } }) // [{ path: ["a", "b"], was: 1, is: 2 }]
+ * @example changesBetween({ a: { b: 1 } }, { a: { b: 2 } }) // [{ "path": ["a", "b"], "was": 1, "is": 2 }]
  */
 export function changesBetween(was: unknown, is: unknown, depth = Infinity, path: Path = []): readonly Change[] {
   if (same(was, is)) return [];
