@@ -212,9 +212,9 @@ async function browser(): Promise<void> {
   try {
     const base = `http://localhost:${port}`;
     const first = await scriptBytes(await (await chrome.newContext()).newPage(), base, 'h1');
-    add('first visit, script gzipped', first.kB, 'kB', 250);
+    add('first visit, script as sent', first.kB, 'kB', 250);
     const demo = await scriptBytes(await (await chrome.newContext()).newPage(), `${base}/demo`, '[data-view="end"]');
-    add('demo garden, script gzipped', demo.kB, 'kB', 250, 'before the round view');
+    add('demo garden, script as sent', demo.kB, 'kB', 250, 'before the round view');
     add('first useful drawing', demo.seconds, 's', 1);
 
     const page = await (await chrome.newContext()).newPage();

@@ -46,7 +46,8 @@ export function createApp(dist: string, log?: Logger): Express {
     // What follows the question mark is nobody's business.
     const path = request.path;
     response.once('finish', () =>
-      log?.info(
+      // Built files that are there are many, and tell little.
+      log?.[path.startsWith('/assets/') && response.statusCode < 400 ? 'debug' : 'info'](
         {
           method: request.method,
           path,

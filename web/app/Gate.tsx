@@ -13,7 +13,7 @@ import { addGarden, lookAt, type Opened, openStored } from './saving';
 import { wayTo } from './way';
 import { inTime } from '../keep/db';
 import type { GardenRow } from '../keep/rows';
-import { atRisk, database, lastOpen } from './world';
+import { database, lastOpen } from './world';
 
 const Page = styled.section`
   padding: 1.5rem 1.25rem 3rem;
@@ -96,15 +96,11 @@ function Refused({
 export function Gate(): ReactNode {
   const id = textToId(useParams()['gardenId'] ?? '');
   const dispatch = useAppDispatch();
-  const open = useApp((s) => s.open);
+  const here = useApp((s) => s.open?.id) === id;
   const [answer, setAnswer] = useState<{ readonly id: string; readonly answer: Answer }>();
-  const [leave, setLeave] = useState('');
   const [again, setAgain] = useState(0);
-  const here = open?.id === id;
-  // What is open and kept nowhere is not let go without a word.
-  const ask = !here && open !== null && atRisk() && leave !== id;
   useEffect(() => {
-    if (here || ask) return;
+    if (here) return;
     let current = true;
     void dispatch(openStored(id)).then((opened) => {
       if (current && opened.kind !== 'open') setAnswer({ id, answer: opened });
@@ -112,22 +108,8 @@ export function Gate(): ReactNode {
     return () => {
       current = false;
     };
-  }, [dispatch, id, here, ask, again]);
+  }, [dispatch, id, here, again]);
   if (here) return <Outlet />;
-  if (ask)
-    return (
-      <Page role="alertdialog" aria-label="Not kept">
-        <h1>“{open.doc.name}” is not kept</h1>
-        <p>Going to another garden now would lose what you did in it.</p>
-        <div className="deeds">
-          <Button $strong onPress={() => saveFile(`${open.doc.name}.json`, 'application/json', fileOf(open.doc))}>
-            Save it to a file
-          </Button>
-          <Link to={wayTo(open.id, 'plot')}>Back to it</Link>
-          <Button onPress={() => setLeave(id)}>Leave it</Button>
-        </div>
-      </Page>
-    );
   if (answer?.id !== id) return <Waiting />;
   return (
     <Refused

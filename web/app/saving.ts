@@ -5,7 +5,7 @@ import { salvage } from '../../core/garden/salvage';
 import { deleteGarden, forget, inTime, loadGarden, makeRoom, saveGarden } from '../keep/db';
 import { type Work, rebased } from '../keep/edits';
 import type { Stored } from '../keep/rows';
-import { type OpenGarden, type SaveState, type Thunk, became, opened, said } from './state';
+import { type OpenGarden, type SaveState, type Thunk, became, letGo, opened, said } from './state';
 
 let queue: Promise<void> = Promise.resolve();
 /** Ends when every save asked for until now is done. */
@@ -78,6 +78,8 @@ function saveNow(): Thunk<Promise<void>> {
   };
 }
 
+/** A save is tried again after one wait, then two, up to so many. */
+const MOST_WAITS = 8;
 let tries = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -87,14 +89,9 @@ function notSaved(id: string, why: string): Thunk<void> {
     const was = getState().open?.save;
     dispatch(became({ id, save: { kind: 'failed', why, since: was?.kind === 'failed' ? was.since : now() } }));
     clearTimeout(timer);
-    timer = setTimeout(
-      () => {
-        if (getState().open?.save.kind !== 'failed') return;
-        void dispatch(save());
-      },
-      retryMs * Math.min(++tries, 8),
-    );
-    if (was?.kind !== 'failed') tries = 1;
+    tries = was?.kind === 'failed' ? tries + 1 : 1;
+    const again = (): void => void (getState().open?.save.kind === 'failed' && dispatch(save()));
+    timer = setTimeout(again, retryMs * Math.min(tries, MOST_WAITS));
   };
 }
 
@@ -178,10 +175,16 @@ export type Opened =
 
 /** Opens a stored garden. */
 export function openStored(id: string): Thunk<Promise<Opened>> {
-  return async (dispatch, _getState, { db, now }) => {
+  return async (dispatch, getState, { db, now }) => {
     let stored: Stored | undefined;
     try {
       await allSaved();
+      const aside = getState().aside.find((garden) => garden.id === id);
+      if (aside) {
+        dispatch(opened(aside));
+        void dispatch(save());
+        return { kind: 'open' };
+      }
       stored = await loadGarden(db, id, now());
     } catch (thrown) {
       return { kind: 'shut', why: whyNot(thrown) };
@@ -227,8 +230,10 @@ export function closeGarden(): ReturnType<typeof opened> {
 /** Deletes a garden here and tells the other tabs. */
 export function removeGarden(id: string): Thunk<Promise<void>> {
   return async (dispatch, getState, world) => {
-    await deleteGarden(world.db, id);
+    // Where storage cannot be reached, what is left of it is in the list again.
+    await deleteGarden(world.db, id).catch(() => undefined);
     if (getState().open?.id === id) dispatch(closeGarden());
+    dispatch(letGo(id));
     world.announce(id, undefined);
   };
 }

@@ -31,16 +31,33 @@ export interface OpenGarden extends Work {
 
 export interface AppState {
   readonly open: OpenGarden | null;
+  /** Gardens that are kept nowhere but in this page, while another is open. */
+  readonly aside: readonly OpenGarden[];
   readonly notice: string | null;
 }
 
-const start = { open: null, notice: null } as AppState;
+const start = { open: null, aside: [], notice: null } as AppState;
+
+/** Whether what is done to a garden would be lost with the page. */
+export const isAtRisk = ({ save, asking }: OpenGarden): boolean =>
+  save.kind === 'failed' || save.kind === 'gone' || asking !== null;
 
 const slice = createSlice({
   name: 'app',
   initialState: start,
   reducers: {
-    opened: (state, action: PayloadAction<OpenGarden | null>) => ({ ...state, open: action.payload }),
+    /** Opens a garden; what was open and is kept nowhere is put aside, unless it is closed on purpose. */
+    opened: (state, { payload }: PayloadAction<OpenGarden | null>) => {
+      const { open } = state;
+      const leaves = open && payload && open.id !== payload.id && isAtRisk(open) ? [open] : [];
+      const aside = [...state.aside, ...leaves].filter((garden) => garden.id !== payload?.id);
+      return { ...state, open: payload, aside };
+    },
+    /** Lets a garden go that was put aside. */
+    letGo: (state, { payload: id }: PayloadAction<string>) => ({
+      ...state,
+      aside: state.aside.filter((garden) => garden.id !== id),
+    }),
     /** Something of the garden of that id, while it is the open one. */
     became: (state, { payload: { id, ...part } }: PayloadAction<Partial<OpenGarden> & { id: string }>) =>
       state.open?.id === id ? { ...state, open: { ...state.open, ...part } } : state,
@@ -48,7 +65,7 @@ const slice = createSlice({
   },
 });
 
-export const { said, opened, became } = slice.actions;
+export const { said, opened, became, letGo } = slice.actions;
 export const { reducer } = slice;
 
 /** What the store needs from the world; tests give their own. */

@@ -188,6 +188,14 @@ test('a browser without storage: the garden is open, and said to be kept nowhere
   expect(store.getState().open?.save).toMatchObject({ kind: 'failed', why: 'this browser lets Cabanon keep nothing' });
   store.dispatch(rename('Worked on'));
   expect(nameIn(store)).toBe('Worked on');
+  // Another garden is opened: the first is kept in the page, and found there.
+  await store.dispatch(addGarden('h', demoGarden()));
+  expect(store.getState().aside.map((garden) => garden.doc.name)).toEqual(['Worked on']);
+  expect((await store.dispatch(openStored('g'))).kind).toBe('open');
+  expect(nameIn(store)).toBe('Worked on');
+  expect(store.getState().aside.map((garden) => garden.id)).toEqual(['h']);
+  await store.dispatch(removeGarden('h'));
+  expect(store.getState().aside).toEqual([]);
   store.dispatch(closeGarden());
 });
 

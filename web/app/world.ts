@@ -2,7 +2,7 @@ import { askToKeep, channelOf, nearlyFull, remembering, roomLeft } from '../keep
 import { openDatabase } from '../keep/db';
 import { newId } from './names';
 import { heard, lookAgain, save } from './saving';
-import { said } from './state';
+import { isAtRisk, said } from './state';
 import { createStore } from './store';
 
 /** The gardener's own storage in this browser. */
@@ -46,8 +46,8 @@ store.subscribe(() => {
 
 /** Whether what is on the screen would be lost with it. */
 export const atRisk = (): boolean => {
-  const open = store.getState().open;
-  return open !== null && (open.save.kind === 'failed' || open.save.kind === 'gone' || open.asking !== null);
+  const { open, aside } = store.getState();
+  return aside.length > 0 || (open !== null && isAtRisk(open));
 };
 
 addEventListener('beforeunload', (event) => {

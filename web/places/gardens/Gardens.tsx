@@ -86,6 +86,7 @@ export function Gardens(): ReactNode {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const open = useApp((s) => s.open);
+  const aside = useApp((s) => s.aside);
   const [kept, setKept] = useState<Kept>();
   const [room, setRoom] = useState<Room>();
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
@@ -96,11 +97,12 @@ export function Gardens(): ReactNode {
   };
   useEffect(reload, [open?.id, open?.doc, open?.save]);
 
-  // What is open and kept nowhere is in the list too.
+  // What is kept nowhere but in this page is in the list too.
+  const unkept = [...(open && !open.look ? [open] : []), ...aside];
   const rows: readonly { readonly id: string; readonly name: string; readonly doc: unknown }[] = [
-    ...(open && !open.look && kept && !kept.gardens.some((r) => r.id === open.id)
-      ? [{ id: open.id, name: open.doc.name, doc: open.doc }]
-      : []),
+    ...(kept ? unkept : [])
+      .filter((garden) => !kept?.gardens.some((row) => row.id === garden.id))
+      .map(({ id, doc }) => ({ id, name: doc.name, doc })),
     ...(kept?.gardens ?? []).map(({ id, name, doc }) => ({ id, name: typeof name === 'string' ? name : id, doc })),
   ];
   const take = async (doc: Garden): Promise<void> => {
@@ -114,7 +116,7 @@ export function Gardens(): ReactNode {
     if (garden.ok) await take(garden.value);
   };
   const remove = async (id: string): Promise<void> => {
-    await dispatch(removeGarden(id)).catch(() => undefined);
+    await dispatch(removeGarden(id));
     setAsking(undefined);
     reload();
   };
@@ -165,11 +167,16 @@ export function Gardens(): ReactNode {
               <b>
                 {row.name}
                 {row.id === open?.id ? ' (open)' : ''}
+                {aside.some((garden) => garden.id === row.id) ? ' (not saved)' : ''}
               </b>
               <Button onPress={() => void navigate(wayTo(row.id, 'plot'))}>Open</Button>
               <Button
                 onPress={() =>
-                  saveFile(`${row.name}.json`, 'application/json', fileOf(row.id === open?.id ? open.doc : row.doc))
+                  saveFile(
+                    `${row.name}.json`,
+                    'application/json',
+                    fileOf(unkept.find((garden) => garden.id === row.id)?.doc ?? row.doc),
+                  )
                 }
               >
                 Save to a file
