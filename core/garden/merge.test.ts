@@ -71,6 +71,22 @@ test('a cover taken away in one tab and changed in the other is asked about, and
   ).toEqual(theirs);
 });
 
+test('where neither choice of a field would be sound by itself, the whole cover is asked about', () => {
+  // Mine: a half circle, that has no length; theirs: another length. A half circle with a length is neither.
+  const at = base.covers.findIndex((c) => (c.answers as { shape?: { by: string } }).shape?.by === 'length');
+  const shaped = (shape: object) =>
+    made((g) => void ((g.covers[at] as { answers: { shape: object } }).answers.shape = shape));
+  const [mine, theirs] = [shaped({ by: 'half-circle' }), shaped({ by: 'length', lengthMm: 2100 })];
+  expect(checkGarden(mine).ok && checkGarden(theirs).ok).toBe(true);
+  const id = base.covers[at]?.id ?? '';
+  const merge = mergeOf(base, mine, theirs);
+  expect(merge).toEqual({
+    clashes: [{ path: ['covers', id], mine: mine.covers[at], theirs: theirs.covers[at] }],
+    depth: 2,
+  });
+  expect(carried(theirs, base, mine, [['covers', id]], 2)).toEqual(theirs);
+});
+
 test('what goes together field by field and makes no sound garden is asked about whole', () => {
   // Mine puts a cover on a bed that theirs takes away.
   const bed = base.beds.find((b) => !base.covers.some((c) => c.bedId === b.id)) ?? base.beds[0];

@@ -6,7 +6,7 @@ import type { Preferences } from '../../core/base/amount';
 import { formatLength } from '../../core/base/length';
 import { fileOf } from '../../core/garden/read';
 import { type Garden } from '../../core/garden/garden';
-import type { Path } from '../../core/garden/merge';
+import { type Path, changesBetween } from '../../core/garden/merge';
 import { FaultList } from '../parts/OpenFile';
 import { Button } from '../parts/controls';
 import { saveFile } from '../parts/saveFile';
@@ -139,15 +139,21 @@ function said(garden: Garden, path: Path): string {
 }
 const spoken = (key: string): string => key.replace(/Mm$/, '').replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`);
 
-function shown(value: unknown, path: Path, units: Preferences): string {
+/** A value of one tab in words; of a whole thing, what of it is another than in the other tab. */
+function shown(value: unknown, other: unknown, path: Path, units: Preferences): string {
   if (value === undefined) return 'taken away';
   if (typeof value === 'number' && path.at(-1)?.endsWith('Mm')) return formatLength(value, units.length);
-  if (typeof value === 'object' && value !== null)
-    return typeof (value as { name?: unknown }).name === 'string'
-      ? (value as { name: string }).name
-      : 'as it stands there';
-  return String(value).slice(0, 80);
+  if (typeof value !== 'object' || value === null) return String(value).slice(0, 80);
+  const differs = typeof other === 'object' ? changesBetween(other, value) : [];
+  const words = differs
+    .filter((c) => typeof c.is !== 'object')
+    .map((c) => `${spoken(c.path.at(-1) ?? '')} ${shown(c.is, c.was, c.path, units)}`);
+  const more = differs.length - MOST_WORDS;
+  return words.length === 0
+    ? 'as it stands there'
+    : words.slice(0, MOST_WORDS).join(', ') + (more > 0 ? ` and ${more} more` : '');
 }
+const MOST_WORDS = 4;
 
 /** Asks, showing both, what two tabs changed differently; work goes on meanwhile. */
 export function AskTabs(): ReactNode {
@@ -178,7 +184,8 @@ function Asking(): ReactNode {
               checked={theirs.includes(at) !== mine}
               onChange={() => setTheirs((list) => [...list.filter((p) => p !== at), ...(mine ? [] : [at])])}
             />
-            {mine ? 'This tab' : 'The other tab'}: {shown(mine ? c.mine : c.theirs, c.path, units)}
+            {mine ? 'This tab' : 'The other tab'}:{' '}
+            {mine ? shown(c.mine, c.theirs, c.path, units) : shown(c.theirs, c.mine, c.path, units)}
           </label>
         );
         return (
