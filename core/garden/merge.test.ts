@@ -75,7 +75,7 @@ test('where neither choice of a field would be sound by itself, the whole cover 
   // Mine: a half circle, that has no length; theirs: another length. A half circle with a length is neither.
   const at = base.covers.findIndex((c) => (c.answers as { shape?: { by: string } }).shape?.by === 'length');
   const shaped = (shape: object) =>
-    made((g) => void ((g.covers[at] as { answers: { shape: object } }).answers.shape = shape));
+    made((g) => void ((g.covers[at] as unknown as { answers: { shape: object } }).answers.shape = shape));
   const [mine, theirs] = [shaped({ by: 'half-circle' }), shaped({ by: 'length', lengthMm: 2100 })];
   expect(checkGarden(mine).ok && checkGarden(theirs).ok).toBe(true);
   const id = base.covers[at]?.id ?? '';
