@@ -176,7 +176,8 @@ test('a save that fails is said and tried again until it works', async () => {
   await allSaved();
   expect(store.getState().open?.save).toMatchObject({ kind: 'failed', since: 1 });
   put.mockRestore();
-  while (store.getState().open?.save.kind !== 'saved') await new Promise((wait) => setTimeout(wait, 5));
+  for (let i = 0; i < 400 && store.getState().open?.save.kind !== 'saved'; i++)
+    await new Promise((wait) => setTimeout(wait, 5));
   expect((await stored())?.name).toBe('Kept at last');
 });
 

@@ -130,9 +130,10 @@ export const GlobalStyle = createGlobalStyle`
     color: var(--ink);
     font-family: 'Atkinson Hyperlegible Next', system-ui, sans-serif;
     line-height: 1.4;
-    /* A name without a place to break breaks anywhere, rather than the layout. */
-    overflow-wrap: anywhere;
+    overflow-wrap: break-word;
   }
+  /* Where names stand: one without a place to break breaks anywhere, rather than the layout. */
+  h1, h2, h3, a, b, header span { overflow-wrap: anywhere; }
   h1, h2, h3, p, dl, dd, ul, ol, figure, fieldset, legend { margin: 0; padding: 0; border: 0; }
   h1 { font-size: 1.25rem; font-weight: 600; }
   h2 { font-size: 1rem; font-weight: 600; }

@@ -45,6 +45,7 @@ export const Ticks = styled.ul`
     align-items: center;
     min-height: var(--target);
     cursor: pointer;
+    overflow-wrap: anywhere;
   }
   input {
     width: 1.3rem;

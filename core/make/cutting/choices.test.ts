@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import highsLoader from 'highs';
 import { bestFitDecreasing, costOf, stuffOf } from './bestFitDecreasing';
 import { cheapestChoice } from './choices';
+import { generateColumns } from './columns';
 import { highsSolver } from './highs';
 import type { BarJob } from './job';
 import { type IntegerSolver, lpText, timeLeft } from './linearProgram';
@@ -59,6 +60,18 @@ test('of one price the shorter bars are taken, and no more of the shelf than the
   ]);
 });
 
+test('one long bar or two short ones at one price: those that are less of it', () => {
+  const job: BarJob = {
+    kerf: 0,
+    stock: [
+      { length: 24, price: 6 },
+      { length: 11, price: 3 },
+    ],
+    pieces: [{ length: 10.5, quantity: 2 }],
+  };
+  expect(chosen(job).bars?.map((b) => b.stockLength)).toEqual([11, 11]);
+});
+
 const jobs: fc.Arbitrary<BarJob> = fc.record({
   kerf: fc.constantFrom(0, 3),
   stock: fc.uniqueArray(
@@ -92,6 +105,23 @@ test('it costs what one integer programme over every pattern costs, and holds ev
       expect(stuffOf(plan.bars ?? [])).toBeGreaterThan(0);
     }),
     { numRuns: 80 },
+  );
+});
+
+test('a bound from columns that were not all generated is still one', () => {
+  fc.assert(
+    fc.property(jobs, fc.integer({ min: 1, max: 3 }), (job, rounds) => {
+      const patterns = maximalPatterns(job, 20_000);
+      if (!patterns) return;
+      const price = (p: { readonly stock: number }): number => job.stock[p.stock]?.price ?? 0;
+      const whole = solver.solve(lpText(job, { patterns, objective: price, integer: true }), 10);
+      // Each round asks twice or more how much time is left.
+      let asked = 0;
+      const { bound } = generateColumns(job, bestFitDecreasing(job), solver, () => (++asked > 2 * rounds ? 0 : 1));
+      expect(bound).toBeLessThanOrEqual(whole.objective + 1e-6);
+      expect(bound).toBeGreaterThan(0.3 * whole.objective);
+    }),
+    { numRuns: 60 },
   );
 });
 

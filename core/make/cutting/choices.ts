@@ -2,20 +2,27 @@
 import type { BarJob } from './job';
 import { type IntegerSolver, type SolverAnswer, type TimeLeft, lpText, toBars } from './linearProgram';
 import type { Pattern } from './patterns';
-import { CENT, type CutBar, costOf } from './bestFitDecreasing';
+import { CENT, type CutBar, costOf, stuffOf } from './bestFitDecreasing';
 
 /** A choice of bars: how many of each stock. */
 interface Choice {
   readonly counts: readonly number[];
   readonly price: number;
+  /** Of what is bought: using up the shelf is no waste. */
   readonly length: number;
 }
 
-/** The plan in hand, that a choice must better: in price, or at its price in stock. */
+/** The plan in hand, that a choice must better: in price, or at its price in stock that is bought. */
 export interface Hand {
   readonly cost: number;
   readonly length: number;
 }
+
+/** A plan as one in hand. */
+export const inHand = (bars: readonly CutBar[]): Hand => ({
+  cost: costOf(bars),
+  length: stuffOf(bars.filter((bar) => bar.price > 0)),
+});
 
 /** Choices between the bound and the plan in hand that are looked at, and steps in counting them. */
 const MOST_CHOICES = 4000;
@@ -36,6 +43,7 @@ function choices(job: BarJob, need: number, from: number, hand: Hand): readonly 
   const rate = bars.map((_, i) => Math.min(...bars.slice(i).map((bar) => bar.price / bar.room)));
   const found: Choice[] = [];
   const counts = new Array<number>(job.stock.length).fill(0);
+  const pieces = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
   let steps = 0;
   const go = (at: number, price: number, room: number, length: number): boolean => {
     if (++steps > MOST_COUNTED) return false;
@@ -46,19 +54,19 @@ function choices(job: BarJob, need: number, from: number, hand: Hand): readonly 
       return found.length <= MOST_CHOICES;
     }
     if (price + Math.max(0, need - room) * (rate[at] ?? 0) >= below - CENT) return true;
-    // A free bar could be taken for ever; more than hold everything are none too many.
-    const most = Math.min(bar.available ?? Infinity, Math.ceil(Math.max(0, need - room) / bar.room + SPARE));
-    for (let n = 0; n <= most && price + n * bar.price < below - CENT; n++) {
+    // What costs nothing is taken whole: more of it never makes a plan dearer. Of the rest a bar a piece is enough.
+    const most = Math.min(bar.available ?? Infinity, pieces);
+    const least = bar.price === 0 ? most : 0;
+    for (let n = least; n <= most && price + n * bar.price < below - CENT; n++) {
       counts[bar.s] = n;
-      if (!go(at + 1, price + n * bar.price, room + n * bar.room, length + n * bar.length)) return false;
+      if (!go(at + 1, price + n * bar.price, room + n * bar.room, length + (bar.price > 0 ? n * bar.length : 0)))
+        return false;
     }
     counts[bar.s] = 0;
     return true;
   };
   return go(0, 0, 0, 0) ? found.sort((a, b) => a.price - b.price || a.length - b.length) : undefined;
 }
-/** Bars beyond what the pieces fill: pieces seldom fill them. */
-const SPARE = 2;
 
 /**
  * Cuts every piece from chosen bars, or finds that it cannot be done. Bar after bar is filled as far as it goes; what is wasted on

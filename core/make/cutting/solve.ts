@@ -1,6 +1,6 @@
 import { type Result, fail, ok } from '../../base/result';
 import { closeGap, generateColumns, priceStep, roundUp } from './columns';
-import { type Hand, cheapestChoice } from './choices';
+import { cheapestChoice, inHand } from './choices';
 import { lowerBound } from './lowerBound';
 import type { BarJob } from './job';
 import { type Pattern, maximalPatterns } from './patterns';
@@ -66,7 +66,6 @@ const NOT_FOUND: Result<CutPlan> = fail(
   'No way was found in the time there is to cut every piece from these bars: there may be too few of them.',
 );
 
-const inHand = (bars: readonly CutBar[]): Hand => ({ cost: costOf(bars), length: stuffOf(bars) });
 /** What of the time goes into choices of bars; the rest is for the programme over all of them. */
 const share = (solver: IntegerSolver, left: TimeLeft): TimeLeft => timeLeft(solver, 0.6 * left());
 
@@ -94,7 +93,9 @@ function solveListed(
     const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
     const bound = linear.optimal ? linear.objective : 0;
     const chosen = cheapestChoice(job, patterns, bound, inHand(quick.bars), solver, share(solver, left));
-    if (chosen.proven) return tidied(chosen.bars ?? quick.bars, chosen.bound, true);
+    // Of the shelf all was taken; what of it is not needed is found out now.
+    const settle = job.stock.some((bar) => bar.price === 0) ? finish : tidied;
+    if (chosen.proven) return settle(chosen.bars ?? quick.bars, chosen.bound, true);
     if (chosen.bars) quick = { ...quick, bars: chosen.bars, cost: costOf(chosen.bars) };
   }
   // Some of the time is kept for the bound.
