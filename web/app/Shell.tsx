@@ -65,6 +65,7 @@ const Rule = styled.nav`
     border-top: 2px solid var(--rule-line);
     font-weight: 600;
     text-decoration: none;
+    overflow-wrap: normal;
   }
   .leaf::before {
     content: '';
@@ -102,7 +103,8 @@ const Rule = styled.nav`
       flex: 1 1 0;
       min-height: 3.5rem;
       padding: 0;
-      font-size: 0.875rem;
+      /* As large as the longest name goes into its share of the foot, whatever the theme's size. */
+      font-size: min(0.875rem, 3.3vw);
       justify-content: center;
       border-top: 0;
       border-left: 1.5px solid var(--rule-line);

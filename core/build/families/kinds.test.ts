@@ -121,9 +121,11 @@ describe('sloped cold frame', () => {
 });
 
 test('double-wall: walls that meet inside are refused, not built with skins of less than nothing', () => {
-  // Two walls of a 2x4 laid flat are 7 in; 12 in of bed leave 5, under the 150 mm asked for.
-  expect(fault('double-wall-cold-frame', at(96, 12), { stud: '2x4' })).toBe('stud');
-  expect(fault('double-wall-cold-frame', at(96, 24), { stud: '2x4' })).toBeUndefined();
+  // Two walls of a 2x4 laid flat are 7 in, and 200 mm must be left between them: 377.8 mm, across and along.
+  const along = (lengthMm: number) => ({ stud: '2x4', extent: { kind: 'part', startMm: 0, lengthMm } });
+  expect(fault('double-wall-cold-frame', at(96, 14), { stud: '2x4' })).toBe('stud');
+  expect(fault('double-wall-cold-frame', at(96, 24), along(370))).toBe('stud');
+  expect(fault('double-wall-cold-frame', at(96, 24), along(1000))).toBeUndefined();
 });
 
 test('double-wall: plates run whole, sides between, and the gap is the stud', () => {

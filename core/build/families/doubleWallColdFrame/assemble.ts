@@ -14,7 +14,7 @@ import { hungLids } from '../../parts/hungLids';
 import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
-import { type Result, fail, ok } from '../../../base/result';
+import { type Result, ok } from '../../../base/result';
 import { MM_PER_INCH } from '../../../base/length';
 import type { DoubleWallColdFrameAnswers } from './answers';
 import { doubleWallSteps } from './steps';
@@ -22,8 +22,6 @@ import { buildWalls, wallSheets } from './walls';
 
 const POCKET = '1x4';
 const POCKET_MM = 300;
-/** Between the walls, for anything to grow. */
-const LEAST_ROOM_MM = 150;
 
 /** Builds the frame: walls of studs with film on both faces, low lids, a net under them, an opener in its pocket. */
 export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site: BuildSite): Result<Said> {
@@ -49,8 +47,6 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   if (!built.ok) return built;
   const walls = built.value;
   const gap = walls.gapMm;
-  if (Math.min(length, depth) - 2 * gap < LEAST_ROOM_MM)
-    return fail('stud', 'The walls would leave no room inside: take thinner studs, or set the frame on a larger bed.');
   const plane = (y: number): number => z0 + a.frontMm + walls.slope * y;
   const screened = a.screen === 'screen';
   const opened = a.airing === 'opener';

@@ -35,7 +35,8 @@ export function buildWalls(s: WallSite): Result<Walls> {
   const { thicknessMm: t, widthMm: w } = boardShape(s.stud);
   const depth = s.y1 - s.y0;
   const slope = (s.backMm - s.frontMm) / (depth - w);
-  if (depth < 2 * w + 200) return fail('stud', 'The walls leave no room between them on so narrow a bed.');
+  if (Math.min(depth, s.x1 - s.x0) < 2 * w + 200)
+    return fail('stud', 'The walls leave no room between them on so narrow a bed, or along so short a frame.');
   if (slope < 0.04) return fail('back', 'Make the back higher than the front, so that rain and snow run off the lid.');
   if (slope > 0.6) return fail('back', 'The lid would be steeper than 30 degrees: lower the back or raise the front.');
   const across: Vec3 = [0, 1, 0];
