@@ -1,27 +1,15 @@
 /** What is shown where something broke: what it was, that the garden is safe, and the ways on. */
 import { Component, type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import { fileOf } from '../../core/garden/read';
 import { messageOf } from '../../core/base/result';
 import { Button } from '../parts/controls';
-import { saveFile } from '../parts/saveFile';
+import { Message } from '../parts/layout';
+import { saveGarden } from '../parts/saveFile';
 import { PartMissing, goAfresh } from './fresh';
 import { wayTo } from './way';
 import { store } from './world';
 
-const Page = styled.section`
-  padding: 1.5rem 1.25rem 3rem;
-  display: grid;
-  gap: 1rem;
-  align-content: start;
-  max-width: 46rem;
-  overflow: auto;
-  .deeds {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.6rem;
-    align-items: center;
-  }
+const Page = styled(Message)`
   pre {
     max-height: 14rem;
     overflow: auto;
@@ -68,11 +56,7 @@ function Broken({ error, what }: { readonly error: unknown; readonly what: strin
         </Button>
         {open && <a href={wayTo(open.id, elsewhere)}>Go on at the {elsewhere}</a>}
         <a href="/gardens">All gardens</a>
-        {open && (
-          <Button onPress={() => saveFile(`${open.doc.name}.json`, 'application/json', fileOf(open.doc))}>
-            Save to a file
-          </Button>
-        )}
+        {open && <Button onPress={() => saveGarden(open.doc.name, open.doc)}>Save to a file</Button>}
       </div>
       <details>
         <summary>Details, to copy into a report</summary>

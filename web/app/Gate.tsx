@@ -1,12 +1,11 @@
 /** Opens the garden that an address names, or says why it cannot be opened and what can be done. */
 import { type ReactNode, useEffect, useState } from 'react';
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import styled from 'styled-components';
 import { textToId } from '../../core/base/ids';
-import { fileOf } from '../../core/garden/read';
 import { FaultList } from '../parts/OpenFile';
 import { Button } from '../parts/controls';
-import { saveFile } from '../parts/saveFile';
+import { Message } from '../parts/layout';
+import { saveGarden } from '../parts/saveFile';
 import { part } from './fresh';
 import { useApp, useAppDispatch } from './hooks';
 import { addGarden, lookAt, type Opened, openStored } from './saving';
@@ -14,20 +13,6 @@ import { wayTo } from './way';
 import { inTime } from '../keep/db';
 import type { GardenRow } from '../keep/rows';
 import { database, lastOpen } from './world';
-
-const Page = styled.section`
-  padding: 1.5rem 1.25rem 3rem;
-  display: grid;
-  gap: 1rem;
-  align-content: start;
-  max-width: 46rem;
-  .deeds {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.6rem;
-    align-items: center;
-  }
-`;
 
 export function Waiting(): ReactNode {
   return (
@@ -51,17 +36,17 @@ function Refused({
   const dispatch = useAppDispatch();
   if (answer.kind === 'none')
     return (
-      <Page>
+      <Message>
         <h1>This garden is not in this browser</h1>
         <p>It was deleted, or it is kept in another browser or on another machine. Open its file, or another garden.</p>
         <p>
           <Link to="/gardens">All gardens</Link>
         </p>
-      </Page>
+      </Message>
     );
   if (answer.kind === 'shut')
     return (
-      <Page role="alert">
+      <Message role="alert">
         <h1>This garden cannot be fetched</h1>
         <p>Nothing could be read, as {answer.why}. Nothing has been changed.</p>
         <div className="deeds">
@@ -70,11 +55,11 @@ function Refused({
           </Button>
           <Link to="/gardens">All gardens</Link>
         </div>
-      </Page>
+      </Message>
     );
   const { stored } = answer;
   return (
-    <Page role="alert">
+    <Message role="alert">
       <h1>“{stored.name}” does not read as a whole</h1>
       <p>
         This Cabanon does not understand all of it: another version may have written it. It is kept as it is, and
@@ -82,13 +67,13 @@ function Refused({
       </p>
       <FaultList faults={stored.read.ok ? [] : stored.read.faults} />
       <div className="deeds">
-        <Button $strong onPress={() => saveFile(`${stored.name}.json`, 'application/json', fileOf(stored.raw))}>
+        <Button $strong onPress={() => saveGarden(stored.name, stored.raw)}>
           Save it to a file as it is
         </Button>
         <Button onPress={() => dispatch(lookAt({ ...stored, id }))}>Look at what reads</Button>
         <Link to="/gardens">All gardens</Link>
       </div>
-    </Page>
+    </Message>
   );
 }
 

@@ -4,12 +4,11 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Preferences } from '../../core/base/amount';
 import { formatLength } from '../../core/base/length';
-import { fileOf } from '../../core/garden/read';
 import { type Garden } from '../../core/garden/garden';
 import { type Path, changesBetween } from '../../core/garden/merge';
 import { FaultList } from '../parts/OpenFile';
 import { Button } from '../parts/controls';
-import { saveFile } from '../parts/saveFile';
+import { saveGarden } from '../parts/saveFile';
 import { useApp, useAppDispatch, useUnits } from './hooks';
 import { newId } from './names';
 import { addGarden, closeGarden, keepAfterAll, save, settle } from './saving';
@@ -39,7 +38,7 @@ export function KeptLine(): ReactNode {
   const open = useApp((s) => s.open);
   if (!open) return null;
   const toFile = (
-    <Button $strong onPress={() => saveFile(`${open.doc.name}.json`, 'application/json', fileOf(open.doc))}>
+    <Button $strong onPress={() => saveGarden(open.doc.name, open.doc)}>
       Save to a file
     </Button>
   );

@@ -41,3 +41,19 @@ export const Panel = styled.aside`
     border-top: 1px solid var(--hair);
   }
 `;
+
+/** A page that says something instead of a place: what it is, and what can be done. */
+export const Message = styled.section`
+  padding: 1.5rem 1.25rem 3rem;
+  display: grid;
+  gap: 1rem;
+  align-content: start;
+  max-width: 46rem;
+  overflow: auto;
+  .deeds {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+    align-items: center;
+  }
+`;

@@ -1,3 +1,5 @@
+import { fileOf } from '../../core/garden/read';
+
 /** Hands a file to the gardener's own downloads. */
 export function saveFile(name: string, type: string, content: string | Uint8Array<ArrayBuffer>): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -6,4 +8,9 @@ export function saveFile(name: string, type: string, content: string | Uint8Arra
   link.download = name.replace(/[\\/:*?"<>|]/g, '-');
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 1000);
+}
+
+/** Hands over a garden, or what is stored in its place, as its file. */
+export function saveGarden(name: string, document: unknown): void {
+  saveFile(`${name}.json`, 'application/json', fileOf(document));
 }

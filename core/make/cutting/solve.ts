@@ -88,27 +88,25 @@ function solveListed(
   // Where the quick rule meets the floor there is nothing left to find.
   if (quick && quick.cost + weight * stuffOf(quick.bars) <= floor + 2 * CENT)
     return finish(quick.bars, quick.cost, true);
+  // The linear programme over all patterns bounds the price, wherever the search is stopped.
+  const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
+  const atLeast = linear.optimal ? linear.objective : 0;
   // Which bars to take is soon gone through: most choices do not hold the pieces even in parts.
   if (quick) {
-    const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
-    const bound = linear.optimal ? linear.objective : 0;
-    const chosen = cheapestChoice(job, patterns, bound, inHand(quick.bars), solver, share(solver, left));
+    const chosen = cheapestChoice(job, patterns, atLeast, inHand(quick.bars), solver, share(solver, left));
     // Of the shelf all was taken; what of it is not needed is found out now.
     const settle = job.stock.some((bar) => bar.price === 0) ? finish : tidied;
     if (chosen.proven) return settle(chosen.bars ?? quick.bars, chosen.bound, true);
     if (chosen.bars) quick = { ...quick, bars: chosen.bars, cost: costOf(chosen.bars) };
   }
-  // Some of the time is kept for the bound.
-  const best = solver.solve(lpText(job, { patterns, objective, floor, integer: true }), 0.8 * left());
+  const best = solver.solve(lpText(job, { patterns, objective, floor, integer: true }), left());
   if (best.infeasible) return SHORT;
   const answer = best.feasible ? toBars(job, patterns, best.values) : undefined;
   if (answer && best.optimal) return finish(answer, costOf(answer), true);
   const found = answer && !(quick && quick.cost < costOf(answer)) ? answer : quick?.bars;
   if (!found) return NOT_FOUND;
-  // Stopped before its proof: the linear programme over all patterns still bounds the price.
-  const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
   const least = lowerBound(job, (bar) => bar.price);
-  const bound = roundUp(Math.max(linear.optimal ? linear.objective : 0, least), priceStep(job));
+  const bound = roundUp(Math.max(atLeast, least), priceStep(job));
   return finish(found, Math.min(costOf(found), bound), costOf(found) <= bound + CENT);
 }
 

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { type Garden, emptyGarden } from '../../../core/garden/garden';
-import { MAX_FILE_CHARS, fileOf, readGarden, tooLarge } from '../../../core/garden/read';
+import { MAX_FILE_CHARS, readGarden, tooLarge } from '../../../core/garden/read';
 import type { Fault } from '../../../core/base/result';
 import { PlaceHead } from '../../app/Shell';
 import { useApp, useAppDispatch } from '../../app/hooks';
@@ -15,7 +15,7 @@ import { type AsideRow, inTime, makeRoom } from '../../keep/db';
 import type { GardenRow } from '../../keep/rows';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
-import { saveFile } from '../../parts/saveFile';
+import { saveFile, saveGarden } from '../../parts/saveFile';
 
 const Page = styled.div`
   overflow: auto;
@@ -171,13 +171,7 @@ export function Gardens(): ReactNode {
               </b>
               <Button onPress={() => void navigate(wayTo(row.id, 'plot'))}>Open</Button>
               <Button
-                onPress={() =>
-                  saveFile(
-                    `${row.name}.json`,
-                    'application/json',
-                    fileOf(unkept.find((garden) => garden.id === row.id)?.doc ?? row.doc),
-                  )
-                }
+                onPress={() => saveGarden(row.name, unkept.find((garden) => garden.id === row.id)?.doc ?? row.doc)}
               >
                 Save to a file
               </Button>
