@@ -1,7 +1,10 @@
 /** Answers about covering, hanging and holding down that several families ask in the same words. */
 import { z } from 'zod';
 import type { Assembly, HardwareUse } from '../assembly/types';
-import { type Answers, type First, type Words, asked, choice, count, countOrAuto } from './asked';
+import { MM_PER_INCH } from '../../base/length';
+import { ok } from '../../base/result';
+import type { SheetRun } from '../assembly/sheetRun';
+import { type Answers, type First, type Words, asked, choice, count, countOrAuto, length } from './asked';
 import { board } from './bars';
 import { some } from './hoops';
 
@@ -14,6 +17,43 @@ const ENDS = {
 /** How the ends are closed. */
 export const ends = <S extends keyof typeof ENDS>(schools: readonly S[], first: S) =>
   choice<S>('Ends', some<keyof typeof ENDS, S>(ENDS, schools), first, { leaf: 'skin' });
+
+const EDGES = {
+  ground: ['On the ground', 'Over the wall and down its outside; a skirt lies on the ground under weights.'],
+  inside: [
+    'Inside the wall',
+    'Tucked down inside and weighted on the soil: the least sheet, and rain runs into the bed.',
+  ],
+  'one-battened': [
+    'Far side battened',
+    'Fastened to the wall on the far side; the near side is lifted, and lies on the ground.',
+  ],
+  battened: ['Both sides battened', 'Fastened to the wall on both sides: tight in wind; opened at the ends.'],
+  stapled: ['Both sides stapled', 'Quick, and film tears at the staples in wind.'],
+} as const satisfies Words<string>;
+export type SheetEdges = keyof typeof EDGES;
+
+/** Where the long edges of each end. */
+export const FOLDS: Readonly<Record<SheetEdges, SheetRun['folds']>> = {
+  ground: ['ground', 'ground'],
+  inside: ['inside', 'inside'],
+  'one-battened': ['ground', 'wall'],
+  battened: ['wall', 'wall'],
+  stapled: ['wall', 'wall'],
+};
+
+/** Where the long edges of a loose sheet end, and how much of it lies there. */
+export function looseEdges<S extends SheetEdges>(schools: readonly S[], firstIn: number) {
+  const made = choice<S>('Long edges', some<SheetEdges, S>(EDGES, schools), 'ground' as S, { leaf: 'skin' });
+  return {
+    edges: { ...made, schema: made.schema.default('ground' as S) as typeof made.schema },
+    skirtMm: length('Skirt each side', [50, 800], firstIn * MM_PER_INCH, {
+      leaf: 'skin',
+      when: { edges: ['ground', 'inside', 'one-battened'] },
+      dimensions: { skirt: (valueMm) => ok(valueMm) },
+    }),
+  };
+}
 
 /** Whether what the film lies on is kept from cutting it. */
 export const edge = (label: string, when?: Readonly<Record<string, unknown>>) =>

@@ -57,6 +57,19 @@ export interface SheetPart {
   readonly across: readonly Allowance[];
   readonly along: readonly Allowance[];
   readonly faces: readonly (readonly Vec3[])[];
+  /** Of a sheet that is held by what lies on its edge. */
+  readonly skirt?: Skirt;
+}
+
+/** What of a sheet's width lies on the ground or the soil past its folds, and what the rest of it is for, mm. */
+export interface Skirt {
+  readonly askedMm: number;
+  readonly sides: number;
+  /** From fold to fold, over all it lies on. */
+  readonly runMm: number;
+  /** Taken by fastenings, and pulled by. */
+  readonly besideMm: number;
+  readonly on: 'ground' | 'soil';
 }
 
 /** A piece of plywood, twin-wall, corrugated sheet or glass: flat, cut to an outline. */

@@ -247,8 +247,13 @@ describe('staked tunnel', () => {
   });
 
   test('the sheet limits the height', () => {
-    const s = at(96, 48);
-    const narrow = tunnel(s, { shape: { by: 'sheet' }, cover: 'fabric-30', roll: 'fabric-30 83 in x 50 ft' });
+    const s = at(96, 36);
+    const narrow = tunnel(s, {
+      shape: { by: 'sheet' },
+      skirtMm: inch(6),
+      cover: 'fabric-30',
+      roll: 'fabric-30 83 in x 50 ft',
+    });
     const wide = tunnel(s, { shape: { by: 'sheet' }, cover: 'fabric-30', roll: 'fabric-30 10x50 ft' });
     const across = (a: Assembly): number => (a.sheets[0] ? sheetSize(a.sheets[0]).acrossMm : 0);
     expect(across(narrow)).toBeCloseTo(inch(83), 0);

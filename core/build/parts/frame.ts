@@ -156,7 +156,7 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
 }
 
 /** Screws along battens, one every 300 mm and one at each end. */
-export function batteningOf(battens: readonly Member[], onto: readonly Member[]): readonly Joint[] {
+export function batteningOf(battens: readonly Member[], onto: readonly { readonly tag: string }[]): readonly Joint[] {
   const places = battens.flatMap((b) => (b.shape.kind === 'straight' ? spread(b.shape.from, b.shape.to, 300) : []));
   return joint('batten', 'battens', 'Cover battens, one every 300 mm', [...battens, ...onto], places);
 }

@@ -9,7 +9,8 @@ import { type Result, fail, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
 import { type Frame, type FrameChoices, buildFrame } from './frame';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
-import { type Point2, pathLength, tautOutline } from '../../base/geometry';
+import { type Point2, pathLength } from '../../base/geometry';
+import { sheetRun } from '../assembly/sheetRun';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import { type HoopMeasured, hoopDimensions } from '../assembly/hoopDimensions';
 import type { ArchRow, Dimension, Member } from '../assembly/types';
@@ -101,7 +102,7 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
   const footY = y0 + (width - spanMm) / 2;
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const outline = (hoop: Elastica | BentHoop, footZ: number): readonly Point2[] =>
-    tautOutline(
+    sheetRun(
       [...outerFace(hoop, a.pipe, footY, footZ), { y: y0, z: railTop }, { y: y1, z: railTop }],
       [
         { y: y0, z: z0 },

@@ -1,4 +1,20 @@
 import { underLine } from '../assembly/enclosure';
+import { type SheetRun, endRun, looseRun } from '../assembly/sheetRun';
+import { type SheetEdges, FOLDS } from '../answers/skin';
+import { soilZ } from '../assembly/crop';
+import {
+  acrossOf,
+  aboveWall,
+  endFaces,
+  endOpenings,
+  fastenedToWall,
+  lyingOf,
+  skirtDimension,
+  skirtFaces,
+  skirtLines,
+  skirtOpening,
+  wallBattens,
+} from './looseSheet';
 import { evenly, joint } from '../joints';
 import type { Elastica, Feet } from '../hoop/types';
 import type { HoopShape, RidgeSchool } from '../answers/hoops';
@@ -12,21 +28,10 @@ import { BARE } from '../assembly/bare';
 import { cropUnder } from '../assembly/crop';
 import { hoopDimensions } from '../assembly/hoopDimensions';
 import { type SprungHoop, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
-import { type Point2, type Vec3, pathLength, sweptFaces, tautOutline } from '../../base/geometry';
+import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
 import { type RidgeBuilt, buildRidge } from './ridge';
-import type {
-  Allowance,
-  Dimension,
-  FootingOn,
-  Joint,
-  Member,
-  Opening,
-  Said,
-  SaidStep,
-  SleeveJoint,
-} from '../assembly/types';
+import type { Dimension, FootingOn, Joint, Member, Said, SaidStep, SleeveJoint } from '../assembly/types';
 
-const PULL_MM = 2 * MM_PER_INCH;
 const POST_IN_SOIL_MM = 18 * MM_PER_INCH;
 
 /** Answers that every row of hoops under a loose, weighted sheet has. */
@@ -40,6 +45,7 @@ export interface LooseTunnelAnswers {
   readonly cover: CoverMaterial;
   readonly roll: string | null;
   readonly skirtMm: number;
+  readonly edges: SheetEdges;
   /** null: one each metre of skirt and two at each end. */
   readonly weights: number | null;
   readonly ends: 'gathered' | 'folded';
@@ -70,7 +76,12 @@ export interface TunnelRow extends TunnelFoot {
   /** Where the first hoop is measured from along the bed. */
   readonly startMm: number;
   readonly coverMm: readonly [number, number];
-  readonly outline: readonly Point2[];
+  /** Where the sheet lies across the bed. */
+  readonly run: SheetRun;
+  /** From the end hoop to the outside of the end wall, at both ends; undefined where the cover ends over soil. */
+  readonly pastMm: readonly [number | undefined, number | undefined];
+  /** Over the sheet's edges where they are fastened to the wall. */
+  readonly battens: readonly Member[];
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
   /** Both feet of every hoop, hoop by hoop. */
@@ -89,18 +100,20 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
   const footY = (survey.frameOn.widthMm - foot.spanMm) / 2;
   const footZ = foot.baseZ + foot.aboveMm;
   const r = thicknessMm(pipe) / 2;
-  const outline = (hoop: Elastica): readonly Point2[] =>
-    tautOutline(outerFace(hoop, pipe, footY, footZ), [
-      { y: footY - r, z: foot.baseZ },
-      { y: footY + foot.spanMm + r, z: foot.baseZ },
-    ]);
+  const legs: readonly [Point2, Point2] = [
+    { y: footY - r, z: foot.baseZ },
+    { y: footY + foot.spanMm + r, z: foot.baseZ },
+  ];
+  const folds = FOLDS[a.edges];
+  const run = (hoop: Elastica): SheetRun =>
+    looseRun([...outerFace(hoop, pipe, footY, footZ), ...legs], legs, folds, site);
   const rolls = cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const hoop = springHoop(a.shape, pipe, {
     feet: foot.feet,
     spanMm: foot.spanMm,
     tailMm: foot.aboveMm + foot.belowMm,
     tailAboveMm: foot.aboveMm,
-    sheetAcrossMm: (shape) => pathLength(outline(shape)) + 2 * a.skirtMm + PULL_MM,
+    sheetAcrossMm: (shape) => acrossOf(a, run(shape)).reduce((sum, line) => sum + line.mm, 0),
     widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
   });
   if (!hoop.ok) return hoop;
@@ -112,6 +125,7 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
   const last = xs.value[xs.value.length - 1] ?? 0;
   const shape = hoop.value.hoop;
   const hoops = hoopMembers(hoop.value, pipe, xs.value, footY, footZ, foot.aboveMm + foot.belowMm);
+  const past = (over: boolean, mm: number): number | undefined => (over && folds[0] !== 'inside' ? mm : undefined);
   return ok({
     ...foot,
     pipe,
@@ -122,7 +136,9 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
     xs: xs.value,
     startMm,
     coverMm: [from, to],
-    outline: outline(shape),
+    run: run(shape),
+    pastMm: [past(from < 1, first), past(to > survey.frameOn.lengthMm - 1, survey.frameOn.lengthMm - last)],
+    battens: wallBattens(a.edges, first, last, xs.value, site),
     hoops,
     feetAt: xs.value.flatMap((x) => [footY, footY + foot.spanMm].map((y): Vec3 => [x, y, foot.baseZ])),
     ridge: buildRidge(
@@ -163,15 +179,22 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   const { hoop, cutMm } = row.hoop;
   const first = xs[0] ?? 0;
   const last = xs[xs.length - 1] ?? 0;
-  const taut = pathLength(row.outline);
+  const { line, folds } = row.run;
+  const soil = soilZ(site.bed);
   const rise = footZ + hoop.heightMm - baseZ;
   const run = last - first + thicknessMm(pipe);
-  const faces = sweptFaces(row.outline, first, last);
+  const faces = sweptFaces(line, first, last);
+  const crownZ = footZ + hoop.heightMm + thicknessMm(pipe) / 2;
+  const ends = row.pastMm.map((pastMm) => endRun(crownZ, pastMm, soil, site.bed));
   const clips = (Math.ceil((2 * hoop.heightMm) / 450) + 1) * 2;
-  const bags = a.weights ?? 2 * Math.ceil(run / 1000) + 4;
-  const sides = [footY - a.skirtMm / 2, footY + spanMm + a.skirtMm / 2];
-  const skirts = sides.flatMap((y) => evenly([first, y, 0], [last, y, 0], Math.ceil((bags - 4) / 2)));
-  const corners = [first - 200, last + 200].flatMap((x) => sides.map((y): Vec3 => [x, y, 0]));
+  const loose = folds.filter((fold) => fold !== 'wall').length;
+  const bags = a.weights ?? loose * Math.ceil(run / 1000) + 4;
+  const lying = skirtFaces(a.skirtMm, row.run, first, last);
+  const sides = skirtLines(a.skirtMm, row.run);
+  const skirts = sides
+    .filter((_, i) => folds[i] !== 'wall')
+    .flatMap(({ y, z }) => evenly([first, y, z], [last, y, z], Math.ceil((bags - 4) / loose)));
+  const corners = [first - 200, last + 200].flatMap((x) => sides.map(({ y, z }): Vec3 => [x, y, z]));
   const sheet = [{ tag: 'S1' }];
   const endHoops = [row.hoops[0], row.hoops[row.hoops.length - 1]].flatMap((m) => m ?? []);
   const covering: readonly Joint[] = [
@@ -179,7 +202,9 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     ...joint(
       'bag',
       'weights',
-      `Weights on both skirts and the ${a.ends} ends`,
+      loose === 0
+        ? `Weights on the ${a.ends} ends`
+        : `Weights on ${loose === 2 ? 'both skirts' : 'the near skirt'} and the ${a.ends} ends`,
       sheet,
       [...corners, ...skirts].slice(0, bags),
       {
@@ -188,26 +213,31 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
         with: { what: 'weights on the skirts' },
       },
     ),
+    ...fastenedToWall(a.edges, row, sheet),
   ];
   const under = underHoop(hoop, pipe, footY, footZ);
   return {
     ...BARE,
     joints: [...parts.joints, ...row.ridge.joints, ...covering],
-    openings: [skirtOpening([row.outline, first, last])],
-    members: [...row.hoops, ...parts.members, ...row.ridge.members],
+    openings: loose > 0 ? [skirtOpening(row.run, first, last)] : endOpenings(row, a.ends, [first, last], rise),
+    members: [...row.hoops, ...parts.members, ...row.ridge.members, ...row.battens],
     sheets: [
       {
         tag: 'S1',
         part: 'Cover',
         cover,
         rollKey: a.roll,
-        across: [
-          { what: 'Over the hoop, foot to foot', mm: taut },
-          { what: 'Weighted skirt, both sides', mm: 2 * a.skirtMm },
-          { what: 'To pull by', mm: PULL_MM },
+        across: acrossOf(a, row.run),
+        along: [
+          { what: 'First hoop to last', mm: run },
+          { what: 'Down both ends', mm: ends.reduce((sum, end) => sum + pathLength(end), 0) },
+          {
+            what: a.ends === 'gathered' ? 'Gathered and weighted, both ends' : 'Folded and clipped, both ends',
+            mm: 2 * (a.ends === 'gathered' ? 12 : 6) * MM_PER_INCH,
+          },
         ],
-        along: [{ what: 'First hoop to last', mm: run }, ...endAllowances(a, rise)],
-        faces: [...faces.strips, ...faces.ends],
+        faces: [...faces.strips, ...lying, ...endFaces(line, ends, first, last)],
+        ...lyingOf(a, row.run),
       },
     ],
     arches: [
@@ -236,9 +266,10 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     },
     fixing: 'weights',
     crop: cropUnder(site.bed, site.survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
-    enclosure: underLine(cover, row.outline, { lengthMm: run, widthMm: spanMm, heightMm: rise }),
+    enclosure: underLine(cover, aboveWall(row.run, site), { lengthMm: run, widthMm: spanMm, heightMm: rise }),
     dimensions: [
       ...parts.dimensions,
+      ...(lying.length > 0 ? [skirtDimension(a.skirtMm, row.run, first)] : []),
       ...hoopDimensions({
         sprung: row.hoop,
         xs,
@@ -267,37 +298,6 @@ function alongHoops(hoops: readonly Member[], count: number): readonly Vec3[] {
       (p) => (p ? [p] : []),
     );
   });
-}
-
-/** A loose sheet is lifted at its skirt, anywhere along both sides. */
-function skirtOpening([line, x0, x1]: readonly [readonly Point2[], number, number]): Opening {
-  const foot = line[0] ?? { y: 0, z: 0 };
-  const top = Math.max(...line.map((p) => p.z));
-  return {
-    name: 'Skirt',
-    by: 'skirt',
-    tags: ['S1'],
-    line: [
-      [x0, foot.y, foot.z],
-      [x1, foot.y, foot.z],
-    ],
-    travel: { mm: (top - foot.z) * 0.7 },
-    shut: ['weights'],
-    open: ['clips'],
-    reachedFrom: 'both sides',
-    screened: false,
-  };
-}
-
-function endAllowances(a: LooseTunnelAnswers, rise: number): readonly Allowance[] {
-  const gathered = a.ends === 'gathered';
-  return [
-    { what: 'End height, both ends', mm: 2 * rise },
-    {
-      what: gathered ? 'Gathered and weighted, both ends' : 'Folded and clipped, both ends',
-      mm: 2 * (gathered ? 12 : 6) * MM_PER_INCH,
-    },
-  ];
 }
 
 /** A typed measure at a foot: the span across, or something up and down beside it. */

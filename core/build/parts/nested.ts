@@ -10,7 +10,8 @@ import { type Result, fail, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
 import { cropUnder, soilZ } from '../assembly/crop';
 import { hoopMembers, outerFace, underHoop } from './hoops';
-import { type Point2, type Vec3, pathLength, sweptFaces, tautOutline } from '../../base/geometry';
+import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
+import { sheetRun } from '../assembly/sheetRun';
 import type { Said, SheetPart } from '../assembly/types';
 
 const BURY_MM = 6 * MM_PER_INCH;
@@ -66,7 +67,7 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
     tag: m.tag.replace('H', 'N'),
     part: 'Inner hoop',
   }));
-  const line = tautOutline(outerFace(hoop.value, pipe, footY, base), [
+  const line = sheetRun(outerFace(hoop.value, pipe, footY, base), [
     { y: footY - od / 2, z: base },
     { y: footY + spanMm + od / 2, z: base },
   ]);

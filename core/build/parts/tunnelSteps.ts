@@ -2,7 +2,7 @@ import type { LooseTunnelAnswers, TunnelRow } from './looseTunnel';
 import type { Joint, SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { MINUTES, countKind, ridgeStep, step } from '../guide/step';
+import { MINUTES, countKind, ridgeStep, step, tagList } from '../guide/step';
 
 /** Where the hoops go along a string, from the left end, in tape order. */
 export function stringLine(row: TunnelRow): Phrase {
@@ -44,21 +44,23 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: re
   const clips = countKind(joints, 'clip');
   const bags = countKind(joints, 'bag');
   const film = row.cover.kind === 'film';
+  const skirted = row.run.folds.some((fold) => fold !== 'wall');
   return step({
     id: 'cover',
-    title: 'Cover and weight it',
+    title: skirted ? 'Cover and weight it' : 'Cover and fasten it',
     view: 'end',
-    tags: ['S1'],
+    tags: ['S1', ...row.battens.map((b) => b.tag)],
     work: [
       [
         film
           ? 'Unroll the film with its outer face, usually the printed one, to the sky.'
           : 'Unroll the cover along the bed.',
       ],
-      ['Pull it over with the skirts equal on both sides: ', amount(a.skirtMm, 'length'), ' each.'],
+      layWork(a),
       [`Clip it to the end hoops with ${clips} clips, a sleeve under each.`],
       [a.ends === 'gathered' ? 'Gather both ends and weight them.' : 'Fold both ends like a parcel and clip them.'],
-      [`Weight the skirts and ends with ${bags} bags. No pins or staples alone.`],
+      ...fastenWork(a, row),
+      ...(bags > 0 ? [[`Weight the ${skirted ? 'skirts and ends' : 'ends'} with ${bags} bags. No pins alone.`]] : []),
     ],
     tools: ['knife'],
     checks: [['No bare end or screw head against the cover'], ['The cover is tight, and nothing flaps']],
@@ -66,4 +68,39 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: re
     joints,
     minutes: MINUTES.sheet,
   });
+}
+
+/** How the sheet is laid over, by where its long edges end. */
+function layWork(a: LooseTunnelAnswers): Phrase {
+  switch (a.edges) {
+    case 'ground':
+      return [
+        'Pull it over and down the outside of the wall, equal on both sides: ',
+        amount(a.skirtMm, 'length'),
+        ' lie on the ground on each.',
+      ];
+    case 'inside':
+      return [
+        'Pull it over and tuck it down inside the wall: ',
+        amount(a.skirtMm, 'length'),
+        ' lie on the soil on each side.',
+      ];
+    case 'one-battened':
+      return [
+        'Pull it over from the far side, where it is fastened, until ',
+        amount(a.skirtMm, 'length'),
+        ' lie on the ground on the near one.',
+      ];
+    case 'battened':
+    case 'stapled':
+      return ['Pull it over and down the outside of the wall, equal on both sides.'];
+  }
+}
+
+/** How its edges are fastened to the wall, where they are. */
+function fastenWork(a: LooseTunnelAnswers, row: TunnelRow): readonly Phrase[] {
+  if (!row.run.folds.includes('wall')) return [];
+  return a.edges === 'stapled'
+    ? [['Fold the edge twice and staple it along both walls.']]
+    : [['Staple one edge, wrap it round ', tagList(row.battens), ', and screw the batten to the wall.']];
 }

@@ -1,7 +1,8 @@
-import type { CoverMaterial } from '../../catalog/types';
-import type { Assembly } from '../../build/assembly/types';
-import type { RollPlan, Seam } from '../../make/rolls/rolls';
-import { type Phrase, amount } from '../../base/figure';
+import type { Market } from '../../catalog/market';
+import type { Assembly, SheetPart, Skirt } from '../../build/assembly/types';
+import { type RollPlan, type Seam, sheetSize } from '../../make/rolls/rolls';
+import { type Figure, type Phrase, amount } from '../../base/figure';
+import { MM_PER_INCH } from '../../base/length';
 import { crop } from '../../site/crops';
 import { beamStrength } from './beam';
 import { ASK, type Check, type CheckSite } from './check';
@@ -47,8 +48,12 @@ function cropCheck(assembly: Assembly): Check {
   };
 }
 
+const ANY_ROLL = { label: ['Any roll that fits'], change: { kind: 'roll', key: null } } as const;
+/** Less than this holds nothing down. */
+const LEAST_SKIRT_MM = 100;
+
 /** A sheet in strips covers, but a seam is work and the first place to leak. */
-function seamCheck(seam: Seam): Check {
+function seamCheck(seam: Seam, figure: Figure | undefined): Check {
   const film = seam.cover.kind === 'film';
   return {
     id: 'sheet',
@@ -59,42 +64,108 @@ function seamCheck(seam: Seam): Check {
       amount(seam.lapMm, 'length'),
       film ? '. Tape both faces in the dry and warm.' : '. Sew it with two rows.',
     ],
-    figure: undefined,
+    figure,
     caution: undefined,
-    tries: [{ label: ['Any roll that fits'], change: { kind: 'roll', key: null } }],
+    tries: [ANY_ROLL],
   };
 }
 
-function sheetCheck(rolls: RollPlan, cover: CoverMaterial): Check {
+/** What of a sheet's width lies on the ground when it is cut as wide as it is asked for, or as the widest roll allows. */
+function lyingFigure(sheet: SheetPart, skirt: Skirt, rolls: RollPlan): Figure {
+  const short = rolls.tooWide.find((t) => t.tag === sheet.tag);
+  const acrossMm = short?.widestMm ?? sheetSize(sheet).acrossMm;
+  const { runMm, besideMm, sides, on } = skirt;
+  return {
+    label: `Skirt on the ${on}`,
+    value: (acrossMm - runMm - besideMm) / sides,
+    quantity: 'length',
+    formula: 'skirt = (width of the sheet − from fold to fold − fastened and pulled by) / sides',
+    terms: [
+      { name: short ? 'widest roll' : 'width of the sheet', ...amount(acrossMm, 'length') },
+      { name: 'from fold to fold, over all it lies on', ...amount(runMm, 'length') },
+      { name: 'fastened, and pulled by', ...amount(besideMm, 'length') },
+      { name: 'sides', ...amount(sides, 'count') },
+      { name: 'asked', ...amount(skirt.askedMm, 'length') },
+    ],
+    source: 'Taut line over hoop and wall: the convex hull of all that the sheet lies on (A. M. Andrew, 1979).',
+    assumes: ['A sheet laid straight. Ground outside that is level with the foot of the wall.'],
+  };
+}
+
+/** Whether every sheet reaches: with the skirt that was asked for, where one lies on the ground. */
+function sheetCheck(rolls: RollPlan, sheets: readonly SheetPart[], market: Market): Check | undefined {
+  const [first] = sheets;
+  if (!first) return undefined;
+  const lying = sheets.flatMap((s) => (s.skirt ? [{ ...s.skirt, figure: lyingFigure(s, s.skirt, rolls) }] : []));
+  const worst = lying.sort((a, b) => a.figure.value - a.askedMm - (b.figure.value - b.askedMm))[0];
+  const missing = worst && worst.figure.value < worst.askedMm - 1 ? worst : undefined;
   const short = rolls.tooWide[0];
   const fits = rolls.rolls[0];
   const seam = rolls.seams[0];
-  if (seam && !short) return seamCheck(seam);
-  return {
+  const check = (verdict: Check['verdict'], text: Phrase, more: Check['tries'] = []): Check => ({
     id: 'sheet',
     leaf: 'skin',
-    verdict: short ? 'fails' : 'holds',
-    text: short
-      ? [
-          `Sheet ${short.tag} needs `,
-          amount(short.needMm, 'length'),
-          ' of width and the widest roll has ',
-          amount(short.widestMm, 'length'),
-          '.',
-        ]
-      : fits
-        ? [
-            'Sheet reaches: cut from a roll ',
-            amount(fits.roll.widthMm, 'length'),
-            ' wide, ',
-            amount(fits.leftMm, 'length'),
-            ' of it left over.',
-          ]
-        : [`All of the ${cover.name} is cut.`],
-    figure: undefined,
+    verdict,
+    text,
+    figure: worst?.figure,
     caution: undefined,
-    tries: [{ label: ['Any roll that fits'], change: { kind: 'roll', key: null } }],
-  };
+    tries: [ANY_ROLL, ...more],
+  });
+  if (missing) {
+    const { figure, askedMm, on } = missing;
+    const lies = figure.value;
+    const step = market === 'imperial' ? MM_PER_INCH : 10;
+    const can = Math.floor(lies / step) * step;
+    return check(
+      'fails',
+      lies < 0
+        ? ['The widest roll ends ', amount(-lies, 'length'), ` short of the ${on} on each side: no skirt lies there.`]
+        : [
+            'Only ',
+            amount(lies, 'length'),
+            ` of the roll would lie on the ${on} on each side; `,
+            amount(askedMm, 'length'),
+            ' are asked.',
+          ],
+      [
+        { label: ['As high as the sheet covers'], change: { kind: 'answer', id: 'school', value: 'sheet' } },
+        ...(can >= LEAST_SKIRT_MM
+          ? [
+              {
+                label: ['A skirt of ', amount(can, 'length')] as Phrase,
+                change: { kind: 'answer', id: 'skirtMm', value: can } as const,
+              },
+            ]
+          : []),
+        { label: ['Ends inside the wall'], change: { kind: 'answer', id: 'edges', value: 'inside' } },
+      ],
+    );
+  }
+  if (short)
+    return check('fails', [
+      `Sheet ${short.tag} needs `,
+      amount(short.needMm, 'length'),
+      ' of width and the widest roll has ',
+      amount(short.widestMm, 'length'),
+      '.',
+    ]);
+  if (seam) return seamCheck(seam, worst?.figure);
+  const lies: Phrase = worst
+    ? [' ', amount(worst.figure.value, 'length'), ` lie on the ${worst.on} on each side.`]
+    : [];
+  return check(
+    'holds',
+    fits
+      ? [
+          'Sheet reaches: cut from a roll ',
+          amount(fits.roll.widthMm, 'length'),
+          ' wide, ',
+          amount(fits.leftMm, 'length'),
+          ' of it left over.',
+          ...lies,
+        ]
+      : [`All of the ${first.cover.name} is cut.`],
+  );
 }
 
 /** Every check on an assembly, worst first; and the strength that the strip shows, weakest first. */
@@ -118,7 +189,7 @@ export function checkAssembly(
     ...assembly.moving.flatMap((part, i) => liftCheck(part, site.lifts[i])),
     ...windChecks(assembly, site),
     cropCheck(assembly),
-    ...(assembly.sheets[0] ? [sheetCheck(site.rolls, assembly.sheets[0].cover)] : []),
+    ...[sheetCheck(site.rolls, assembly.sheets, site.site.market)].flatMap((c) => c ?? []),
     ...pitfalls(assembly, site),
     ...assembly.remarks.map((text, i): Check => ({
       id: `remark ${i}`,

@@ -9,7 +9,8 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { endSheets, fastened, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { hoopPlaces } from '../../parts/hoops';
-import { type Point2, type Vec3, tautOutline } from '../../../base/geometry';
+import { type Point2, type Vec3 } from '../../../base/geometry';
+import { sheetRun } from '../../assembly/sheetRun';
 import { endsOf, piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member, Opening, Said, SheetPart } from '../../assembly/types';
@@ -162,7 +163,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
   const across = crossBoards('C', x0, x1, site);
 
   const low = at(0, rail.thicknessMm);
-  const line = tautOutline(
+  const line = sheetRun(
     [
       ...[low, at(rail.widthMm, rail.thicknessMm), { y: s.topY, z: z0 + a.heightMm }].flatMap((p) => [
         p,

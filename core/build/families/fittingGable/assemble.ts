@@ -8,7 +8,8 @@ import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { endSheets, flapJoints, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { guardPvc } from '../../parts/guard';
 import { hoopPlaces } from '../../parts/hoops';
-import { type Point2, type Vec3, pathLength, tautOutline } from '../../../base/geometry';
+import { type Point2, type Vec3, pathLength } from '../../../base/geometry';
+import { sheetRun } from '../../assembly/sheetRun';
 import { endsOf, piece } from '../../assembly/pieces';
 import type { Joint, Member, Opening, Said, SheetPart } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
@@ -113,7 +114,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   );
   if (shape === NO_ROOM) return fail('eave', 'There is no such gable on this bed.');
   const top = { y: (y0 + y1) / 2, z: ridgeZ };
-  const line = tautOutline(
+  const line = sheetRun(
     [
       ...outside({ y: y0, z: eaveZ }, r, 180, 135),
       ...outside(top, r, 135, 45),

@@ -10,7 +10,8 @@ import { guardPvc } from '../../parts/guard';
 import { nest } from '../../parts/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
 import { type HoopSite, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
-import { type Point2, pathLength, tautOutline } from '../../../base/geometry';
+import { type Point2, pathLength } from '../../../base/geometry';
+import { sheetRun } from '../../assembly/sheetRun';
 import { buildRidge } from '../../parts/ridge';
 import type { Dimension, Said } from '../../assembly/types';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
@@ -49,7 +50,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const footY = (width - spanMm) / 2;
   const outward = a.feet === 'straps-outside' ? od : 0;
   const outline = (hoop: Elastica): readonly Point2[] =>
-    tautOutline(
+    sheetRun(
       [...outerFace(hoop, a.pipe, footY, footZ), { y: 0, z: railTop }, { y: width, z: railTop }],
       [
         { y: -outward, z: z0 },

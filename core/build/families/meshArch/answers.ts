@@ -5,7 +5,7 @@ import { type Chosen, choice, count, countOrAuto, dimensioned, length } from '..
 import { coverAnswers } from '../../answers/bars';
 import { footSpan } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { ends, holdDowns } from '../../answers/skin';
+import { ends, holdDowns, looseEdges } from '../../answers/skin';
 
 /** Side of one square of the mesh, mm. */
 export const SQUARE_MM = 6 * MM_PER_INCH;
@@ -38,7 +38,7 @@ export const answers = {
   }),
   ...coverAnswers('film-uv'),
   overlapMm: length('Lap at the crown', [0, 600], 10 * MM_PER_INCH, { leaf: 'skin' }),
-  skirtMm: length('Skirt each side', [50, 800], 10 * MM_PER_INCH, { leaf: 'skin' }),
+  ...looseEdges(['ground', 'inside'], 10),
   ends: ends(['gathered', 'folded'], 'gathered'),
   weights: holdDowns('weights', 'Weights on skirts and ends', 200, 'skin'),
   crop: crop('lettuce'),

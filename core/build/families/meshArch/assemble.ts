@@ -9,7 +9,10 @@ import { cropUnder, soilZ } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { outerFace, underHoop } from '../../parts/hoops';
 import { PULL_MM } from '../../parts/hoopFrame';
-import { type Point2, type Vec3, pathLength, sweptFaces, tautOutline } from '../../../base/geometry';
+import { type Point2, type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
+import { FOLDS } from '../../answers/skin';
+import { endRun, looseRun } from '../../assembly/sheetRun';
+import { aboveWall, endFaces, skirtDimension, skirtFaces, skirtLines } from '../../parts/looseSheet';
 import type { Joint, Opening, Said, SheetPart } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { thicknessMm } from '../../../catalog/sections';
@@ -110,34 +113,55 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
   });
 
   const r = thicknessMm(wire) / 2;
-  const line = tautOutline(outerFace(hoop, wire, footY, footZ), [
+  const legs: readonly [Point2, Point2] = [
     { y: footY - r, z: footZ },
     { y: footY + spanMm + r, z: footZ },
-  ]);
+  ];
+  const run = looseRun([...outerFace(hoop, wire, footY, footZ), ...legs], legs, FOLDS[a.edges], site);
+  const { line } = run;
   const half = pathLength(line) / 2;
+  const past = (over: boolean, mm: number): number | undefined => (over && a.edges === 'ground' ? mm : undefined);
+  const bedEnds = [
+    past(extent.value.startMm < 1, x0),
+    past(extent.value.endMm > survey.frameOn.lengthMm - 1, survey.frameOn.lengthMm - x1),
+  ];
+  const crownZ = footZ + hoop.heightMm + r;
+  const down = bedEnds.map((mm) => endRun(crownZ, mm, footZ, bed));
   const faces = sweptFaces(line, x0, x1);
   const rise = hoop.heightMm;
   const gathered = a.ends === 'gathered';
   const along: SheetPart['along'] = [
     { what: 'Over the mesh, end to end', mm: covered },
-    { what: 'End height, both ends', mm: 2 * rise },
+    { what: 'Down both ends', mm: down.reduce((sum, end) => sum + pathLength(end), 0) },
     { what: `${gathered ? 'Gathered' : 'Folded'} and weighted, both ends`, mm: 2 * (gathered ? 12 : 6) * MM_PER_INCH },
   ];
   const middle = Math.floor(faces.strips.length / 2);
+  const lying = skirtFaces(a.skirtMm, run, x0, x1);
   const sheets = [
-    { tag: 'S1', part: 'Sheet, near side', faces: [...faces.strips.slice(0, middle), ...faces.ends] },
-    { tag: 'S2', part: 'Sheet, far side', faces: faces.strips.slice(middle) },
+    {
+      tag: 'S1',
+      part: 'Sheet, near side',
+      faces: [...faces.strips.slice(0, middle), ...endFaces(line, down, x0, x1), ...lying.slice(0, 1)],
+    },
+    { tag: 'S2', part: 'Sheet, far side', faces: [...faces.strips.slice(middle), ...lying.slice(1)] },
   ].map((s): SheetPart => ({
     ...s,
     cover: a.cover,
     rollKey: a.roll,
     across: [
-      { what: 'Half over the arch, foot to crown', mm: half },
+      { what: a.edges === 'ground' ? 'Crown to ground, over arch and wall' : 'Crown to soil', mm: half },
       { what: 'Past the crown, half of the lap', mm: a.overlapMm / 2 },
-      { what: 'Weighted skirt', mm: a.skirtMm },
+      { what: a.edges === 'ground' ? 'Skirt on the ground' : 'Tucked in on the soil', mm: a.skirtMm },
       { what: 'To pull by', mm: PULL_MM },
     ],
     along,
+    skirt: {
+      askedMm: a.skirtMm,
+      sides: 1,
+      runMm: half,
+      besideMm: PULL_MM + a.overlapMm / 2,
+      on: a.edges === 'ground' ? 'ground' : 'soil',
+    },
   }));
   const straps = a.straps ?? Math.max(2, Math.ceil(covered / STRAP_SPACING_MM) + 1);
   const bags = a.weights ?? 2 * Math.ceil(covered / 1000) + 4;
@@ -200,7 +224,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       'strap weights',
       'On both ends of every strap',
       sheets,
-      strapXs.flatMap((x) => feet.map((y): Vec3 => [x, y, 0])),
+      strapXs.flatMap((x) => skirtLines(a.skirtMm, run).map(({ y, z }): Vec3 => [x, y, z])),
       {
         with: { what: 'bags on the straps' },
       },
@@ -210,7 +234,9 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       'weights',
       'On the skirts and ends',
       sheets,
-      feet.flatMap((y) => evenly([x0, y, 0], [x1, y, 0], Math.ceil(bags / 2))).slice(0, bags),
+      skirtLines(a.skirtMm, run)
+        .flatMap(({ y, z }) => evenly([x0, y, z], [x1, y, z], Math.ceil(bags / 2)))
+        .slice(0, bags),
       {
         ask: 'weights',
         with: { what: 'weights on the skirts' },
@@ -251,9 +277,10 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     },
     fixing: 'weights',
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
-    enclosure: underLine(a.cover, line, { lengthMm: covered, widthMm: spanMm, heightMm: rise }),
+    enclosure: underLine(a.cover, aboveWall(run, site), { lengthMm: covered, widthMm: spanMm, heightMm: rise }),
     dimensions: [
       dimension('span', 'span', 'end', 'below', 1, [x0, footY, footZ], [x0, footY + spanMm, footZ]),
+      ...(lying.length > 0 ? [skirtDimension(a.skirtMm, run, x0)] : []),
       dimension('prong', 'prongs in the soil', 'end', 'left', 1, [x0, footY, footZ - a.prongMm], [x0, footY, footZ]),
       dimension(
         'archHeight',

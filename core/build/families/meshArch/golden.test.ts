@@ -1,4 +1,4 @@
-import { differences, outward, sprung } from '../../../testing/golden';
+import { type Point, differences, outward, sprung, taut } from '../../../testing/golden';
 import { at, build } from '../../../testing/site';
 
 test('an arch of welded mesh over 128 x 44 in, worked by hand', () => {
@@ -6,14 +6,15 @@ test('an arch of welded mesh over 128 x 44 in, worked by hand', () => {
   const span = 44 - 3 - (2 * 25) / 25.4;
   const arch = sprung(span, 12 * 6 - 2 * 5);
   const wire = 0.135;
-  const outside = outward(arch.points, wire / 2);
-  const over = outside.slice(1).reduce((sum, p, i) => {
-    const q = outside[i] ?? p;
-    return sum + Math.hypot(p[0] - q[0], p[1] - q[1]);
-  }, 0);
+  const soil = 11 - 50 / 25.4;
+  const outside = outward(arch.points, wire / 2).map(([y, z]): Point => [y + 22 - span / 2, z + soil]);
+  const over = taut([0, 0], [[0, 11], ...outside, [44, 11]], [44, 0]);
   // Two rolls 5 ft wide, ten squares each, one square lapped.
   const run = (2 * 10 - 1) * 6;
-  const sheet = { across: [over / 2, 10 / 2, 10, 2], along: [run, 2 * arch.height, 2 * 12] };
+  // In the middle of the bed: (128 - 114) / 2 from its end, the crown over the edge of the end wall and 11 in down.
+  const past = (128 - run) / 2;
+  const down = Math.hypot(past, soil + arch.height + wire / 2 - 11) + 11;
+  const sheet = { across: [over / 2, 10 / 2, 10, 2], along: [run, 2 * down, 2 * 12] };
   expect(
     differences(build('mesh-arch', at(128, 44)), {
       members: {},
@@ -27,13 +28,13 @@ test('an arch of welded mesh over 128 x 44 in, worked by hand', () => {
         // Rolls of 7 ft cut to ten squares: thirteen wire ends on each.
         [2 * 13, 'end-sleeve', 'Cut wire ends'],
         [12, 'cable-tie', 'Panels of mesh'],
-        // Four straps of 1581 + 1200 mm.
-        [12, 'rope', 'Straps'],
+        // Four straps over the sheets from ground to ground, 1200 mm more each: 13.6 m.
+        [Math.ceil((4 * (over * 25.4 + 1200)) / 1000), 'rope', 'Straps'],
         [4 * 2, 'sandbag', 'On both ends'],
         // One a metre of 2.9 m on both sides and two at each end.
         [2 * 3 + 4, 'sandbag', 'On the skirts'],
       ],
-      dimensions: { span, prong: 5, archHeight: arch.height, mesh: run, coverLength: 128, rowFromEdge: 5 },
+      dimensions: { span, skirt: 10, prong: 5, archHeight: arch.height, mesh: run, coverLength: 128, rowFromEdge: 5 },
     }),
   ).toEqual([]);
 });

@@ -69,7 +69,9 @@ export function meshSteps(a: MeshArchAnswers, b: Built): readonly SaidStep[] {
       work: [
         [film ? 'Film with its outer face, usually the printed one, to the sky.' : 'Lay the sheets along the bed.'],
         [
-          'One sheet on each side, skirts on the soil, lapping ',
+          a.edges === 'ground'
+            ? 'One sheet on each side, over the wall and down its outside, its skirt on the ground, lapping '
+            : 'One sheet on each side, tucked in on the soil, lapping ',
           amount(a.overlapMm, 'length'),
           ' at the crown; the side away from the wind lies under.',
         ],

@@ -5,7 +5,7 @@ import { type Chosen, choice, dimensioned, length } from '../../answers/asked';
 import { coverAnswers, innerAnswers, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { ends, holdDowns, paint } from '../../answers/skin';
+import { ends, holdDowns, looseEdges, paint } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
 const WIDE_MM = 1300;
@@ -42,7 +42,7 @@ export const answers = {
   buryMm: dimensioned(z.number().min(0).max(800), 6 * MM_PER_INCH, 'bury'),
   ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'posted'], 'pipe', 'pipe'),
   ...coverAnswers('film-uv'),
-  skirtMm: length('Skirt each side', [50, 800], 10 * MM_PER_INCH, { leaf: 'skin' }),
+  ...looseEdges(['ground', 'inside', 'one-battened', 'battened', 'stapled'], 10),
   ends: ends(['gathered', 'folded'], 'gathered'),
   weights: holdDowns('weights', 'Weights', 200, 'skin'),
   paint,

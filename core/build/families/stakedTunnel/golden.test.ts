@@ -1,4 +1,4 @@
-import { differences, outward, sprung, taut } from '../../../testing/golden';
+import { type Point, differences, outward, sprung, taut } from '../../../testing/golden';
 import { at, build } from '../../../testing/site';
 
 test('a staked tunnel over 128 x 44 in, worked by hand', () => {
@@ -10,6 +10,12 @@ test('a staked tunnel over 128 x 44 in, worked by hand', () => {
   const run = 128 - 2 * first;
   // 119 in at 36 in at the most: four bays.
   const bay = run / Math.ceil(run / 36);
+  // Soil 50 mm under the rim of an 11 in wall; 8 in of leg on it, and the half circle over that, told in 200 steps.
+  const springs = 11 - 50 / 25.4 + 8;
+  const over = Array.from({ length: 201 }, (_, i): Point => {
+    const at = (Math.PI * i) / 200;
+    return [22 - (radius + 0.42) * Math.cos(at), springs + (radius + 0.42) * Math.sin(at)];
+  });
   expect(
     differences(build('staked-tunnel', at(128, 44)), {
       members: {
@@ -20,8 +26,10 @@ test('a staked tunnel over 128 x 44 in, worked by hand', () => {
       },
       sheets: {
         S1: {
-          across: [Math.PI * (radius + 0.42) + 2 * 8, 2 * 10, 2],
-          along: [run + 0.84, 2 * (8 + radius), 2 * 12],
+          // From the ground over the outer edges of both walls.
+          across: [taut([0, 0], [[0, 11], ...over, [44, 11]], [44, 0]), 2 * 10, 2],
+          // From the crown over the edge of the end wall, and 11 in down its outside.
+          along: [run + 0.84, 2 * (Math.hypot(first, springs + radius + 0.42 - 11) + 11), 2 * 12],
         },
       },
       hardware: [
@@ -34,6 +42,7 @@ test('a staked tunnel over 128 x 44 in, worked by hand', () => {
       ],
       dimensions: {
         span,
+        skirt: 10,
         rodShown: 8,
         pipeLength: (Math.PI / 2) * span + 16,
         height: 8 + radius,
@@ -61,15 +70,17 @@ test('with its feet in the soil, a rope along it and folded ends', () => {
   const pipe = (Math.PI / 2) * span;
   const hoop = sprung(span, pipe);
   const run = 128 - 2 * 4.5;
-  const over = outward(hoop.points, 0.42);
+  const soil = 11 - 50 / 25.4;
+  const left = 22 - span / 2;
+  const over = outward(hoop.points, 0.42).map(([y, z]): Point => [y + left, z + soil]);
   expect(
     differences(build('staked-tunnel', at(128, 44), { feet: 'soil', ridge: 'rope', ends: 'folded', paint: 'tape' }), {
       // Six inches of both tails in the soil.
       members: { 'H1..H5': ['pvc-1/2', pipe + 2 * 6] },
       sheets: {
         S1: {
-          across: [taut([-0.42, 0], over, [span + 0.42, 0]), 20, 2],
-          along: [run + 0.84, 2 * hoop.height, 2 * 6],
+          across: [taut([0, 0], [[0, 11], ...over, [44, 11]], [44, 0]), 20, 2],
+          along: [run + 0.84, 2 * (Math.hypot(4.5, soil + hoop.height + 0.42 - 11) + 11), 2 * 6],
         },
       },
       hardware: [
@@ -84,6 +95,7 @@ test('with its feet in the soil, a rope along it and folded ends', () => {
       ],
       dimensions: {
         span,
+        skirt: 10,
         bury: 6,
         pipeLength: pipe + 12,
         height: hoop.height,

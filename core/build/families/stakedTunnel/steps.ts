@@ -26,7 +26,7 @@ export function tunnelSteps(
     straps: 'Slip both ends under their straps and tighten them.',
   }[a.feet];
   return [
-    cutStep([...row.hoops, ...rods, ...row.ridge.members]),
+    cutStep([...row.hoops, ...rods, ...row.ridge.members, ...row.battens]),
     feetStep(a, row, rods, joints.feet),
     bendStep(row.hoops, spacing, [[bend]], []),
     ...tunnelRidge(row),

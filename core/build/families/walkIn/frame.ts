@@ -1,7 +1,8 @@
 import type { Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
-import { type Point2, heightAt, tautOutline } from '../../../base/geometry';
+import { type Point2, heightAt } from '../../../base/geometry';
+import { sheetRun } from '../../assembly/sheetRun';
 import { piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
@@ -61,7 +62,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     { y: y1 + out, z },
   ];
   const over = (hoop: Elastica, z: number): readonly Point2[] =>
-    tautOutline(
+    sheetRun(
       [...outerFace(hoop, a.pipe, y0, a.sidewallMm), ...anchors(a.sidewallMm).map((p) => ({ y: p.y, z: p.z }))],
       anchors(z),
     );

@@ -2,11 +2,11 @@ import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import { type Chosen, dimensioned, length } from '../../answers/asked';
+import { type Chosen, dimensioned } from '../../answers/asked';
 import { coverAnswers, oneOf, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { ends, holdDowns } from '../../answers/skin';
+import { ends, holdDowns, looseEdges } from '../../answers/skin';
 
 /** Wires that are stiff enough, with the widest span each one carries, mm. */
 const WIRES: Readonly<Record<string, number>> = { 'wire-9': 48 * MM_PER_INCH, 'wire-10': 36 * MM_PER_INCH };
@@ -34,7 +34,7 @@ export const answers = {
       words: 'must be a fabric or net: wire is too weak for film',
     },
   }),
-  skirtMm: length('Skirt each side', [50, 800], 8 * MM_PER_INCH, { leaf: 'skin' }),
+  ...looseEdges(['ground', 'inside', 'one-battened', 'battened', 'stapled'], 8),
   ends: ends(['gathered', 'folded'], 'gathered'),
   weights: holdDowns('weights', 'Weights', 200, 'skin'),
   crop: crop('spinach'),

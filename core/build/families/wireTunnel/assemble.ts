@@ -73,7 +73,7 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
       sleeves: [],
       dimensions: [footDimension('span', 'span', row, spanMm), footDimension('bury', 'in the soil', row, a.legDepthMm)],
       steps: (covering) => [
-        cutStep(row.hoops),
+        cutStep([...row.hoops, ...row.battens]),
         shape,
         holesStep(row, a.legDepthMm, feet),
         ...tunnelRidge(row),

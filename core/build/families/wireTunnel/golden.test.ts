@@ -1,9 +1,16 @@
-import { differences } from '../../../testing/golden';
+import { type Point, differences, taut } from '../../../testing/golden';
 import { at, build } from '../../../testing/site';
 
 test('a wire tunnel over 128 x 44 in, worked by hand', () => {
   const span = 39;
   const run = 128 - 2 * (1.5 + 3);
+  // 9 gauge wire of .148, a half circle from the soil 50 mm under the rim of an 11 in wall.
+  const soil = 11 - 50 / 25.4;
+  const radius = span / 2 + 0.074;
+  const over = Array.from({ length: 201 }, (_, i): Point => {
+    const at = (Math.PI * i) / 200;
+    return [22 - radius * Math.cos(at), soil + radius * Math.sin(at)];
+  });
   expect(
     differences(build('wire-tunnel', at(128, 44)), {
       members: {
@@ -12,9 +19,8 @@ test('a wire tunnel over 128 x 44 in, worked by hand', () => {
       },
       sheets: {
         S1: {
-          // Over 9 gauge wire of .148.
-          across: [Math.PI * (span / 2 + 0.074), 2 * 8, 2],
-          along: [run + 0.148, 2 * (span / 2), 2 * 12],
+          across: [taut([0, 0], [[0, 11], ...over, [44, 11]], [44, 0]), 2 * 8, 2],
+          along: [run + 0.148, 2 * (Math.hypot(4.5, soil + radius - 11) + 11), 2 * 12],
         },
       },
       hardware: [
@@ -24,6 +30,7 @@ test('a wire tunnel over 128 x 44 in, worked by hand', () => {
       ],
       dimensions: {
         span,
+        skirt: 8,
         bury: 8,
         pipeLength: (Math.PI / 2) * span + 16,
         height: span / 2,

@@ -1,0 +1,233 @@
+/** The loose sheet of a row of hoops: its size, its faces, where its edges end and what holds them there. */
+import { type Point2, type Vec3 } from '../../base/geometry';
+import { MM_PER_INCH } from '../../base/length';
+import { thicknessMm } from '../../catalog/sections';
+import { type BuildSite, stock } from '../../site/buildSite';
+import type { SheetEdges } from '../answers/skin';
+import { type Fold, type SheetRun, fastenedZ, runMm } from '../assembly/sheetRun';
+import type { Allowance, Dimension, Joint, Member, Opening, Skirt } from '../assembly/types';
+import { evenly, joint } from '../joints';
+import { straightRun } from '../joints/runs';
+import { batteningOf } from './frame';
+import { PULL_MM } from './hoopFrame';
+import type { LooseTunnelAnswers, TunnelRow } from './looseTunnel';
+
+/** Round a batten or under a row of staples on the wall. */
+const WRAP_MM = 3 * MM_PER_INCH;
+const BATTEN = '1x2';
+
+/** What the sheet takes across, line by line: its run, and what goes past its folds. */
+export function acrossOf(a: LooseTunnelAnswers, run: SheetRun): readonly Allowance[] {
+  const sides = (fold: Fold): number => run.folds.filter((f) => f === fold).length;
+  const past = (fold: Fold, what: string, each: number): readonly Allowance[] =>
+    sides(fold) === 0
+      ? []
+      : [{ what: `${what}, ${sides(fold) === 2 ? 'both sides' : SIDE[fold]}`, mm: sides(fold) * each }];
+  return [
+    { what: OVER[a.edges], mm: runMm(run) },
+    ...past('ground', 'Skirt on the ground', a.skirtMm),
+    ...past('inside', 'Tucked in on the soil', a.skirtMm),
+    ...past('wall', a.edges === 'stapled' ? 'Folded under the staples' : 'Wrapped round the batten', WRAP_MM),
+    { what: 'To pull by', mm: PULL_MM },
+  ];
+}
+
+/** What of the sheet lies past its folds; nothing where it is fastened on both sides. */
+export function lyingOf(a: LooseTunnelAnswers, run: SheetRun): { readonly skirt?: Skirt } {
+  const fastened = run.folds.filter((f) => f === 'wall').length;
+  if (fastened === 2) return {};
+  const on = run.folds[0] === 'inside' ? 'soil' : 'ground';
+  return {
+    skirt: { askedMm: a.skirtMm, sides: 2 - fastened, runMm: runMm(run), besideMm: PULL_MM + fastened * WRAP_MM, on },
+  };
+}
+
+const OVER: Readonly<Record<SheetEdges, string>> = {
+  ground: 'Over hoop and wall, ground to ground',
+  inside: 'Over the hoop, soil to soil',
+  'one-battened': 'Over hoop and wall, ground to batten',
+  battened: 'Over hoop and wall, batten to batten',
+  stapled: 'Over hoop and wall, staples to staples',
+};
+/** Where only one side is of a kind: the far one is fastened. */
+const SIDE: Readonly<Record<Fold, string>> = { ground: 'near side', inside: 'near side', wall: 'far side' };
+
+/** Battens on the outside of the wall, over the edges of a sheet that is fastened there. */
+export function wallBattens(
+  edges: SheetEdges,
+  first: number,
+  last: number,
+  hoopXs: readonly number[],
+  site: BuildSite,
+): readonly Member[] {
+  if (edges !== 'battened' && edges !== 'one-battened') return [];
+  const section = stock(site, BATTEN);
+  const out = thicknessMm(section) / 2;
+  const z = fastenedZ(site.bed);
+  const sides = edges === 'battened' ? [-out, site.survey.frameOn.widthMm + out] : [site.survey.frameOn.widthMm + out];
+  return sides.flatMap(
+    (y, i) =>
+      straightRun({
+        tag: `B${i + 1}`,
+        part: 'Cover batten',
+        section,
+        from: [first, y, z],
+        to: [last, y, z],
+        wide: [0, 0, 1],
+        hoopXs,
+        markHoops: false,
+      }).members,
+  );
+}
+
+/** What fastens the sheet to the wall, where it is: staples, and battens over them. */
+export function fastenedToWall(
+  edges: SheetEdges,
+  row: TunnelRow,
+  sheet: readonly { readonly tag: string }[],
+): readonly Joint[] {
+  const { line, folds } = row.run;
+  const [first, last] = [row.xs[0] ?? 0, row.xs[row.xs.length - 1] ?? 0];
+  const places = ([0, 1] as const).flatMap((i) => {
+    const end = i === 0 ? line[0] : line[line.length - 1];
+    return folds[i] === 'wall' && end
+      ? evenly([first, end.y, end.z], [last, end.y, end.z], Math.ceil((last - first) / 150) + 1)
+      : [];
+  });
+  const where = edges === 'stapled' ? 'Cover to the bed wall' : 'Cover to the bed wall, until the battens are on';
+  return [
+    ...joint('staple', 'staples', where, [...sheet, ...row.battens], places),
+    ...batteningOf(
+      row.battens,
+      sheet.map((s) => s),
+    ),
+  ];
+}
+
+/** What of a sheet lies on the ground outside, as faces. */
+export function skirtFaces(
+  skirtMm: number,
+  { line, folds }: SheetRun,
+  x0: number,
+  x1: number,
+): readonly (readonly Vec3[])[] {
+  return ([0, 1] as const).flatMap((i) => {
+    const end = i === 0 ? line[0] : line[line.length - 1];
+    if (folds[i] !== 'ground' || !end) return [];
+    const y = end.y + (i === 0 ? -skirtMm : skirtMm);
+    return [
+      [
+        [x0, end.y, 0],
+        [x1, end.y, 0],
+        [x1, y, 0],
+        [x0, y, 0],
+      ] as const,
+    ];
+  });
+}
+
+/** The middle of what lies past the near and the far fold, where weights go; at the foot of the wall where the sheet is fastened. */
+export function skirtLines(skirtMm: number, { line, folds }: SheetRun): readonly Point2[] {
+  return ([0, 1] as const).map((i) => {
+    const foot = (i === 0 ? line[0] : line[line.length - 1]) ?? { y: 0, z: 0 };
+    const out = folds[i] === 'ground' ? (i === 0 ? -skirtMm / 2 : skirtMm / 2) : 0;
+    return { y: foot.y + out, z: folds[i] === 'wall' ? 0 : foot.z };
+  });
+}
+
+/** The ends of the sheet as they come down past the end hoops. */
+export function endFaces(
+  line: readonly Point2[],
+  ends: readonly (readonly Point2[])[],
+  first: number,
+  last: number,
+): readonly (readonly Vec3[])[] {
+  return ends.flatMap((end, k) => {
+    const [x, out] = k === 0 ? [first, -1] : [last, 1];
+    const [, edge, foot] = end;
+    if (!edge || !foot) return [line.map((p): Vec3 => [x, p.y, p.z])];
+    const past = x + out * edge.y;
+    const drop = (p: Point2): Vec3 => [past, p.y, Math.min(p.z, edge.z)];
+    const strips = line.slice(1).flatMap((b, i): (readonly Vec3[])[] => {
+      const a = line[i];
+      return a ? [[[x, a.y, a.z], [x, b.y, b.z], drop(b), drop(a)]] : [];
+    });
+    const ys = line.map((p) => p.y);
+    const [near, far] = [Math.min(...ys), Math.max(...ys)];
+    return [
+      ...strips,
+      [
+        [past, near, edge.z],
+        [past, far, edge.z],
+        [past, far, 0],
+        [past, near, 0],
+      ],
+    ];
+  });
+}
+
+/** The part of the run that has air under it: above the wall where it comes down outside. */
+export function aboveWall({ line, folds }: SheetRun, { bed }: BuildSite): readonly Point2[] {
+  const low = folds[0] === 'inside' ? -Infinity : bed.wall.heightMm;
+  const kept = line.filter((p) => p.z >= low - 1e-6);
+  return kept.length > 2 ? kept : line;
+}
+
+/** The skirt that lies on the ground: typed where it is drawn. */
+export function skirtDimension(skirtMm: number, { line }: SheetRun, x: number): Dimension {
+  const y = line[0]?.y ?? 0;
+  return {
+    id: 'skirt',
+    label: 'skirt on the ground',
+    view: 'end',
+    side: 'below',
+    row: 2,
+    from: [x, y - skirtMm, 0],
+    to: [x, y, 0],
+    valueMm: skirtMm,
+    typed: true,
+  };
+}
+
+/** A sheet that is fastened along both sides is opened at its ends. */
+export function endOpenings(
+  row: TunnelRow,
+  ends: 'gathered' | 'folded',
+  xs: readonly [number, number],
+  rise: number,
+): readonly Opening[] {
+  return xs.map((x, i) => ({
+    name: i === 0 ? 'Left end' : 'Right end',
+    by: 'flap',
+    tags: ['S1'],
+    line: [
+      [x, row.footY, row.footZ + row.hoop.hoop.heightMm],
+      [x, row.footY + row.spanMm, row.footZ + row.hoop.hoop.heightMm],
+    ],
+    travel: { mm: rise },
+    shut: ends === 'gathered' ? ['weights'] : ['clips', 'weights'],
+    open: [],
+    reachedFrom: 'ends',
+    screened: false,
+  }));
+}
+
+/** A loose sheet is lifted at its skirt, anywhere along the sides where it is loose. */
+export function skirtOpening({ line, folds }: SheetRun, x0: number, x1: number): Opening {
+  const foot = line[0] ?? { y: 0, z: 0 };
+  const top = Math.max(...line.map((p) => p.z));
+  return {
+    name: 'Skirt',
+    by: 'skirt',
+    tags: ['S1'],
+    line: [
+      [x0, foot.y, foot.z],
+      [x1, foot.y, foot.z],
+    ],
+    travel: { mm: (top - foot.z) * 0.7 },
+    shut: ['weights'],
+    open: ['clips'],
+    reachedFrom: folds[1] === 'wall' ? 'near' : 'both sides',
+    screened: false,
+  };
+}
