@@ -1,3 +1,4 @@
+import { coverM2, mainCover } from './build/assembly/enclosure';
 import type { Outline } from './outline';
 import { partsKg } from './judge/weights';
 import { buildSite } from './garden/buildSite';
@@ -87,10 +88,11 @@ function toolsOf(o: Outline): readonly string[] {
 
 /** By the heat that its cover loses and the frost it keeps off. */
 function warmthOf(o: Outline): Warmth {
-  const { uWPerM2K, frostHelpC } = o.assembly.enclosure.cover;
+  const { enclosure } = o.assembly;
+  const { uWPerM2K, frostHelpC } = mainCover(enclosure);
   if (uWPerM2K === null) return frostHelpC < 2 ? 'airy' : 'mild';
   if (uWPerM2K <= 4.5) return 'warmest';
-  return o.assembly.enclosure.coverM2 / o.assembly.enclosure.floorM2 < 1.8 ? 'warm' : 'mild';
+  return coverM2(enclosure) / enclosure.floorM2 < 1.8 ? 'warm' : 'mild';
 }
 
 /** The measures of an outline. */

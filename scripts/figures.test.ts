@@ -1,6 +1,7 @@
 /** docs/figures.md names every figure that opens to its working. */
 import { readFileSync } from 'node:fs';
 import type { Figure } from '../core/base/figure';
+import { formulaValue } from '../core/base/formula';
 import { demoGarden, everyKind } from '../core/garden/demo';
 import type { Cover } from '../core/garden/garden';
 import { hoopFigures } from '../core/judge/proof/hoopFigures';
@@ -44,4 +45,25 @@ test('so does every figure that a screen makes of them', () => {
   for (const file of ['web/app/Strip.tsx', 'web/places/bench/Headroom.tsx'])
     for (const [, label = ''] of readFileSync(file, 'utf8').matchAll(/(?:^\s+label: |why\()'([^']+)',/gm))
       expect([file, named.has(label)]).toEqual([file, true]);
+});
+
+/** Solved or measured in the drawing: told in words, with no sum to do. */
+const IN_WORDS = new Set([
+  'Widest point',
+  'Angle at the foot',
+  'Pipe in one hoop',
+  'Bend radius',
+  'Crown above the feet',
+]);
+
+test('every formula, put to its shown terms, gives its shown value', () => {
+  const wrong = all().flatMap((f) => {
+    const shaped = f.terms.some((t) => t.name.startsWith('developed'));
+    if (IN_WORDS.has(f.label) && (shaped || f.label !== 'Crown above the feet')) return [];
+    const value = formulaValue(f);
+    return Math.abs(value - f.value) <= 1e-6 * Math.max(1, Math.abs(f.value))
+      ? []
+      : [`${f.label}: shown ${f.value}, its formula gives ${value}`];
+  });
+  expect([...new Set(wrong)]).toEqual([]);
 });

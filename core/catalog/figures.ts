@@ -4,7 +4,7 @@ import type { CoverMaterial, Fit, HardwareItem, Material, SectionSpec, StiffShee
 
 /** What a figure is measured in; lengths are kept in mm whatever they are shown in. */
 export type FigureUnit =
-  'mm' | 'kg/m³' | 'kg/m²' | 'GPa' | 'MPa' | 'part' | 'years' | '°C' | 'W/m²K' | 'piece' | 'm' | 'N';
+  'mm' | '/h' | 'kg/m³' | 'kg/m²' | 'GPa' | 'MPa' | 'part' | 'years' | '°C' | 'W/m²K' | 'piece' | 'm' | 'N';
 
 /** One figure of one entry: what it is, what it is now, and the entry with another in its place. */
 export interface EntryFigure<T> {
@@ -109,6 +109,8 @@ const coverFigures = (c: CoverMaterial): readonly EntryFigure<CoverMaterial>[] =
   ...field(c, 'light', 'Light let through', 'part', [0.05, 1]),
   ...field(c, 'frostHelpC', 'Milder on a cold night', '°C', [0, 15]),
   ...field(c, 'uWPerM2K', 'Heat loss', 'W/m²K', [0.5, 15]),
+  ...field(c, 'leaksPerHour', 'Air changes when shut', '/h', [0.1, 10000]),
+  ...field(c, 'throughWPerM2K', 'Heat through the cloth by day', 'W/m²K', [0, 40]),
   ...field(c, 'kgPerM2', 'Weight', 'kg/m²', [0.005, 40]),
   ...field(c, 'lifeYears', 'Lasts', 'years', [0.1, 100]),
   ...sizes(c.rolls, (rolls) => ({ ...c, rolls }), 'widthMm', 'Width of roll', sizeName(c), [200, 15000]),

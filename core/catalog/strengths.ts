@@ -14,6 +14,7 @@ export const STRENGTHS: readonly Strength[] = [
   holds('hinge', 'butt hinge', 900),
   holds('latch', 'hook and eye latch', 450),
   holds('stay', 'chain stay', 700),
+  holds('opener', 'wax opener, its spring and arm where it pushes', 120, 'Our own low figure: read the box'),
   holds('hook', 'cabin hook', 350),
   holds('bracket', 'angle bracket', 400),
   holds('bag', 'bag of 5 kg', 49, 'Its weight'),

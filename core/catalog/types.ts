@@ -91,6 +91,11 @@ export interface CoverMaterial {
   readonly frostHelpC: number;
   /** Heat loss, W/m2K; null where air passes through. */
   readonly uWPerM2K: number | null;
+  /** Air changes an hour under it when shut, in light air, its edges fastened; with the range that is said of it. */
+  readonly leaksPerHour: number;
+  readonly leaksRange: readonly [low: number, high: number];
+  /** Of cloth: heat that goes through it by day with moist air and as radiation, W/m2K; 0 where neither passes. */
+  readonly throughWPerM2K: number;
   readonly kgPerM2: number;
   /** Years it lasts in use: the middle of what is said of it. */
   readonly lifeYears: number;

@@ -27,16 +27,17 @@ export function liftFigure(assembly: Assembly, part: MovingPart): Figure {
   });
   const whole = barsKg + sheetsKg + part.extraKg;
   const hinged = part.motion === 'hinged';
+  const terms = [
+    { name: 'boards and pipes', ...amount(barsKg, 'mass') },
+    { name: 'sheets', ...amount(sheetsKg, 'mass') },
+    ...(part.extraKg > 0 ? [{ name: 'hardware that moves with it', ...amount(part.extraKg, 'mass') }] : []),
+  ];
   return {
     label: hinged ? `${part.name}: lift at the handle` : `${part.name}: weight ${part.motion}`,
     value: hinged ? whole / 2 : whole,
     quantity: 'mass',
-    formula: hinged ? 'lift = weight of the lid / 2' : 'weight = members + sheets + hardware',
-    terms: [
-      { name: 'boards and pipes', ...amount(barsKg, 'mass') },
-      { name: 'sheets', ...amount(sheetsKg, 'mass') },
-      ...(part.extraKg > 0 ? [{ name: 'hardware that moves with it', ...amount(part.extraKg, 'mass') }] : []),
-    ],
+    formula: `${hinged ? 'lift' : 'weight'} = (${terms.map((t) => t.name).join(' + ')})${hinged ? ' / 2' : ''}`,
+    terms,
     source: 'Sections and lengths of the parts; densities from the catalogue.',
     assumes: ['Dry wood, no snow on it. Screws and hinges are left out.'],
   };

@@ -7,7 +7,18 @@ import type { Assembly, Member, Panel } from '../build/assembly/types';
 
 /** What a shape on paper stands for; the drawing chooses its look by this. */
 export type Stuff =
-  'timber' | 'pipe' | 'rod' | 'film' | 'mesh' | 'plywood' | 'glazing' | 'opening' | 'straw' | 'wall' | 'soil';
+  | 'timber'
+  | 'pipe'
+  | 'rod'
+  | 'film'
+  | 'film line'
+  | 'mesh'
+  | 'plywood'
+  | 'glazing'
+  | 'opening'
+  | 'straw'
+  | 'wall'
+  | 'soil';
 
 /** One shape of a drawing. A line has a true width; an area has none. */
 export interface Drawn {
@@ -17,6 +28,9 @@ export interface Drawn {
   /** True width of a pipe drawn along its points; undefined for areas. */
   readonly widthMm: number | undefined;
 }
+
+/** A sheet is drawn thicker than it is, so that its line is seen. */
+const LINE_MM = 4;
 
 /** How near a point is to whoever looks. */
 const DEPTH: Readonly<Record<View, (p: Vec3) => number>> = {
@@ -105,6 +119,10 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
     const outlines = mesh ? faces : seen;
     return outlines.map((points) => ({ stuff: mesh ? 'mesh' : 'film', tag: sheet.tag, points, widthMm: undefined }));
   });
+  const lines = assembly.sheets.flatMap((sheet): Drawn[] => {
+    const points = view === 'end' ? (sheet.run ?? []).map(flat) : [];
+    return points.length > 1 ? [{ stuff: 'film line', tag: sheet.tag, points, widthMm: LINE_MM }] : [];
+  });
   const [from, to] = assembly.reachMm;
   const pieces = [
     ...assembly.members.map((m) => ({ at: nearest(memberPoints(m)), drawn: [drawMember(m, view)] })),
@@ -131,7 +149,7 @@ export function drawAssembly(assembly: Assembly, bed: Bed, survey: Survey, view:
     .filter(once);
   const bedDrawn = bedShapes(bed, survey, view);
   // From the side the near wall hides what stands inside the bed.
-  return view === 'side' ? [...film, ...sorted, ...bedDrawn] : [...bedDrawn, ...film, ...sorted];
+  return view === 'side' ? [...film, ...sorted, ...bedDrawn] : [...bedDrawn, ...film, ...sorted, ...lines];
 }
 
 /** Smallest rectangle around shapes, mm. */

@@ -1,4 +1,5 @@
 import { panelAreaM2 } from '../build/assembly/pieces';
+import { coverM2 } from '../build/assembly/enclosure';
 import { sheetSize } from '../make/rolls/rolls';
 import { phraseText } from '../base/figure';
 import type { Plan } from '../plan';
@@ -88,6 +89,13 @@ export function planReport(p: Plan) {
   };
 }
 
-function enclosureOf({ cover, inner, ...rest }: Plan['assembly']['enclosure']) {
-  return { coverKey: cover.key, ...(inner && { innerKey: inner.key }), ...rest };
+function enclosureOf({ skins, ...rest }: Plan['assembly']['enclosure']) {
+  const [{ cover, inner }] = skins;
+  return {
+    coverKey: cover.key,
+    ...(inner && { innerKey: inner.key }),
+    coverM2: coverM2({ skins }),
+    skins: skins.map((s) => ({ coverKey: s.cover.key, ...(s.inner && { innerKey: s.inner.key }), m2: s.m2 })),
+    ...rest,
+  };
 }

@@ -15,6 +15,7 @@ const LOOK: Readonly<Record<Stuff, string>> = {
   opening: 'fill="#fff" stroke="#000" stroke-width="2" stroke-dasharray="6 4"',
   straw: 'fill="#fff" stroke="#000" stroke-width="4" stroke-dasharray="3 3"',
   mesh: 'fill="none" stroke="#000" stroke-width="3"',
+  'film line': 'fill="none" stroke="#000" stroke-dasharray="14 8"',
   film: 'fill="#000" fill-opacity="0.06" stroke="#000" stroke-width="2" stroke-dasharray="14 8"',
 };
 

@@ -1,5 +1,6 @@
 /** What several tests of the judges look at. */
-import type { Hung, MovingPart } from '../build/assembly/types';
+import type { Hung, MovingPart, Skin } from '../build/assembly/types';
+import { SHIPPED, coverMaterial } from '../catalog/catalog';
 import type { NoonPlace } from '../judge/climate/noon';
 
 /** A level lid of 1 x .8 m, its hinges apart from all that holds it, with some of it otherwise. */
@@ -20,6 +21,13 @@ export const lid = (more: Partial<Hung> = {}): MovingPart => ({
     opener: undefined,
     ...more,
   },
+});
+
+/** So much of a cover of the catalogue, with a second layer inside it or none. */
+export const skin = (cover: string, m2: number, inner?: string): Skin => ({
+  cover: coverMaterial(SHIPPED, cover),
+  ...(inner !== undefined && { inner: coverMaterial(SHIPPED, inner) }),
+  m2,
 });
 
 /** A clear noon in March at the height of the sea. */

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { sheetSize } from '../../core/make/rolls/rolls';
 import { type Figure, amount } from '../../core/base/figure';
+import { addedUp } from '../../core/base/formula';
 import type { Cover } from '../../core/garden/garden';
 import type { ShoppingList } from '../../core/make/buying/shopping';
 import { formatAmount } from '../../core/base/amount';
@@ -59,21 +60,19 @@ const Bar = styled.footer`
 `;
 
 function priceFigure(shopping: ShoppingList): Figure {
+  const aisles = AISLES.map((aisle) => ({
+    name: aisle,
+    ...amount(
+      shopping.lines.filter((l) => l.aisle === aisle).reduce((sum, l) => sum + l.paid, 0),
+      'money',
+    ),
+  }));
   return {
     label: 'Price',
     value: shopping.paid,
     quantity: 'money',
-    formula: 'price = bars + rolls + packs still to buy',
-    terms: [
-      ...AISLES.map((aisle) => ({
-        name: aisle,
-        ...amount(
-          shopping.lines.filter((l) => l.aisle === aisle).reduce((sum, l) => sum + l.paid, 0),
-          'money',
-        ),
-      })),
-      { name: 'of that, used up in this cover', ...amount(shopping.used, 'money') },
-    ],
+    formula: addedUp('price', aisles),
+    terms: [...aisles, { name: 'of that, used up in this cover', ...amount(shopping.used, 'money') }],
     source: 'Prices of the catalogue, which ship made up; type your shop’s own in the Cart.',
     assumes: ['Whole bars, rolls and packs. What is on the shelf costs nothing.'],
   };
@@ -90,6 +89,11 @@ function figures(
   const pieces = [...o.assembly.members, ...o.assembly.panels, ...mesh];
   const size = sheet && sheetSize(sheet);
   const { units } = o.garden;
+  const across = (sheet?.across ?? []).map((a) => ({ name: `across: ${a.what}`, ...amount(a.mm, 'length') }));
+  const parts = [...new Set(pieces.map((m) => m.part))].map((part) => ({
+    name: part,
+    ...amount(pieces.filter((m) => m.part === part).length, 'count'),
+  }));
   return [
     ...(work ? [{ id: 'price', name: 'Price', figure: priceFigure(work.shopping) }] : []),
     ...(snow ? [{ id: 'snow', name: 'Wet snow it carries', figure: snow }] : []),
@@ -103,8 +107,8 @@ function figures(
               label: 'Sheet, across by along',
               value: size.acrossMm,
               quantity: 'length' as const,
-              formula: 'across and along = the sums of their allowances',
-              terms: [...sheet.across, ...sheet.along].map((a) => ({ name: a.what, ...amount(a.mm, 'length') })),
+              formula: addedUp('across', across),
+              terms: [...across, ...sheet.along.map((a) => ({ name: `along: ${a.what}`, ...amount(a.mm, 'length') }))],
               source: 'Developed length of the taut outline over the true bent hoop; allowances are trade practice.',
               assumes: ['The sheet is pulled tight.'],
             },
@@ -119,11 +123,8 @@ function figures(
         label: 'Pieces to cut',
         value: pieces.length,
         quantity: 'count',
-        formula: 'pieces = bars and stiff sheets, piece by piece',
-        terms: [...new Set(pieces.map((m) => m.part))].map((part) => ({
-          name: part,
-          ...amount(pieces.filter((m) => m.part === part).length, 'count'),
-        })),
+        formula: addedUp('pieces', parts),
+        terms: parts,
         source: 'Counted from the assembly.',
         assumes: ['Film, fabric and hardware are not in it.'],
       },

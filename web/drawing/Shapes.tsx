@@ -20,6 +20,7 @@ const AREA: Readonly<Record<Stuff, { readonly fill: string; readonly stroke: str
   soil: { fill: 'var(--soil)', stroke: 'none' },
   timber: { fill: 'var(--timber)', stroke: 'var(--timber-edge)' },
   film: { fill: 'var(--film)', stroke: 'var(--film-edge)' },
+  'film line': { fill: 'none', stroke: 'var(--film-edge)' },
   glazing: { fill: 'var(--film)', stroke: 'var(--pipe-edge)' },
   mesh: { fill: 'none', stroke: 'var(--pipe-edge)' },
   plywood: { fill: 'var(--timber-face)', stroke: 'var(--timber-edge)' },
@@ -28,6 +29,9 @@ const AREA: Readonly<Record<Stuff, { readonly fill: string; readonly stroke: str
   pipe: { fill: 'var(--pipe)', stroke: 'var(--pipe-edge)' },
   rod: { fill: 'var(--quiet)', stroke: 'none' },
 };
+
+/** What is drawn as a line and is no pipe. */
+const LINE: Readonly<Partial<Record<Stuff, string>>> = { rod: 'var(--quiet)', 'film line': 'var(--film-edge)' };
 
 /** One shape at true size: areas as they are, pipes as lines of their own width with a dark edge. */
 export function Shape({ drawn, sheet }: { readonly drawn: Drawn; readonly sheet: Sheet }): ReactNode {
@@ -52,7 +56,7 @@ export function Shape({ drawn, sheet }: { readonly drawn: Drawn; readonly sheet:
   return (
     <g fill="none" strokeLinejoin="round">
       {drawn.stuff === 'pipe' && <polyline points={points} stroke="var(--pipe-edge)" strokeWidth={width + 1.6} />}
-      <polyline points={points} stroke={drawn.stuff === 'rod' ? 'var(--quiet)' : 'var(--pipe)'} strokeWidth={width} />
+      <polyline points={points} stroke={LINE[drawn.stuff] ?? 'var(--pipe)'} strokeWidth={width} />
     </g>
   );
 }

@@ -1,23 +1,40 @@
 import { type Point2, enclosedArea, pathLength } from '../../base/geometry';
 import type { CoverMaterial } from '../../catalog/types';
-import type { Enclosure } from './types';
+import type { Enclosure, Skin } from './types';
 
 /**
  * The air under a cover of one cross-section along its whole length, shut at both ends.
  * @param line the cover across the bed, mm; its ends are joined along the soil
  * @param over length covered, width and inside height, mm
+ * @param inner a second layer inside the part along the bed, not at its ends
  */
 export function underLine(
   cover: CoverMaterial,
   line: readonly Point2[],
   over: { readonly lengthMm: number; readonly widthMm: number; readonly heightMm: number },
+  inner?: CoverMaterial,
 ): Enclosure {
   const sectionM2 = enclosedArea(line) / 1e6;
+  const alongM2 = (pathLength(line) * over.lengthMm) / 1e6;
   return {
-    cover,
+    skins: inner
+      ? [
+          { cover, inner, m2: alongM2 },
+          { cover, m2: 2 * sectionM2 },
+        ]
+      : [{ cover, m2: alongM2 + 2 * sectionM2 }],
     floorM2: (over.lengthMm * over.widthMm) / 1e6,
-    coverM2: (pathLength(line) * over.lengthMm) / 1e6 + 2 * sectionM2,
     volumeM3: (sectionM2 * over.lengthMm) / 1000,
     heightM: over.heightMm / 1000,
   };
 }
+
+/** Area of all that closes it, m2. */
+export const coverM2 = ({ skins }: Pick<Enclosure, 'skins'>): number => skins.reduce((sum, s) => sum + s.m2, 0);
+
+/** The mean of a figure over all skins, by their areas. */
+export const meanOf = (e: Pick<Enclosure, 'skins'>, figure: (s: Skin) => number): number =>
+  e.skins.reduce((sum, s) => sum + s.m2 * figure(s), 0) / coverM2(e);
+
+/** The cover that most of it is closed with. */
+export const mainCover = ({ skins }: Pick<Enclosure, 'skins'>): CoverMaterial => skins[0].cover;

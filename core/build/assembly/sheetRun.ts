@@ -45,7 +45,6 @@ function crownOf(line: readonly Point2[]): number {
  * Plumb from a hoop that bulges past the wall.
  * @param over the outer face of the hoop, its straight legs included
  * @param inside where a sheet that stays inside meets the soil
- * @example pathLength(looseRun(hoop, folds, ['ground', 'ground'], site).line) // as in skirts.cases.json
  */
 export function looseRun(
   over: readonly Point2[],

@@ -57,6 +57,8 @@ export interface SheetPart {
   readonly across: readonly Allowance[];
   readonly along: readonly Allowance[];
   readonly faces: readonly (readonly Vec3[])[];
+  /** Its line across the bed from edge to edge, folds and skirts included, where the end view draws it. */
+  readonly run?: readonly Vec3[];
   /** Of a sheet that is held by what lies on its edge. */
   readonly skirt?: Skirt;
 }
@@ -268,6 +270,8 @@ export interface Opening {
 export interface Opener {
   readonly armMm: number;
   readonly liftsKg: number;
+  /** What its spring and arm hold down against wind, where it pushes, N. */
+  readonly holdsN: number;
   /** Whether an insect screen lies in the way of its arm. */
   readonly behindScreen: boolean;
 }
@@ -296,13 +300,21 @@ export interface CropLine {
   readonly clearanceMm: number;
 }
 
+/** A part of what closes a cover. */
+export interface Skin {
+  readonly cover: CoverMaterial;
+  /** A second layer inside it, with air between. */
+  readonly inner?: CoverMaterial;
+  readonly m2: number;
+}
+
 /** The air under the cover, for warmth. */
 export interface Enclosure {
-  readonly cover: CoverMaterial;
-  /** A second layer inside, with air between. */
-  readonly inner?: CoverMaterial;
+  /** What closes it, the main cover first. */
+  readonly skins: readonly [Skin, ...Skin[]];
+  /** Its edges lie weighted and are lifted every day, instead of being fastened. */
+  readonly loose?: true;
   readonly floorM2: number;
-  readonly coverM2: number;
   readonly volumeM3: number;
   readonly heightM: number;
 }

@@ -1,5 +1,6 @@
 /** Whatever answers the schema lets through, a family builds something sound or names the field that is wrong. */
 import { SHIPPED } from '../../catalog/catalog';
+import { coverM2 } from '../assembly/enclosure';
 import type { Answers } from '../answers/asked';
 import fc from 'fast-check';
 import { squareBed } from '../../site/bed';
@@ -145,7 +146,7 @@ test.each(FAMILY_KEYS)('%s builds or says why not', (key) => {
       for (const d of a.dimensions) expect(Number.isFinite(d.valueMm)).toBe(true);
       expect(Number.isFinite(a.crop.clearanceMm)).toBe(true);
       expect(a.enclosure.volumeM3).toBeGreaterThan(0);
-      expect(a.enclosure.coverM2).toBeGreaterThan(a.enclosure.floorM2 * 0.9);
+      expect(coverM2(a.enclosure)).toBeGreaterThan(a.enclosure.floorM2 * 0.9);
     }),
     { numRuns: 150 },
   );

@@ -48,6 +48,15 @@ export function sayCount(count: number, kind: KindKey): string {
   return count === 0 ? `no ${many}` : `${count} ${count === 1 ? one : many}`;
 }
 
+/** Several counted things in one sentence: "2 hinges, 1 handle and 1 stay"; what there is none of is not spoken of. */
+export function sayCounts(joints: readonly Joint[], ...kinds: readonly KindKey[]): string {
+  const said = kinds.flatMap((kind) => {
+    const count = countKind(joints, kind);
+    return count === 0 ? [] : [sayCount(count, kind)];
+  });
+  return said.length < 2 ? said.join('') : `${said.slice(0, -1).join(', ')} and ${said[said.length - 1] ?? ''}`;
+}
+
 /** Pieces by their tags, as a person says them. */
 export function tagList(members: readonly Member[]): string {
   return sayTags(members.map((m) => m.tag));

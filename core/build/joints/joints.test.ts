@@ -155,7 +155,12 @@ test('a bare edge is a contact; air leaves by the lid, by itself only where some
   const a = assembled(made, LOAM);
   expect(a.contacts).toEqual([{ what: 'pipe end', guarded: false }]);
   expect(a.ventilation).toEqual({ by: 'lid', screened: true });
-  const hung = { alongMm: 1000, reachMm: 500, pitchDeg: 0, opener: { armMm: 300, liftsKg: 7, behindScreen: false } };
+  const hung = {
+    alongMm: 1000,
+    reachMm: 500,
+    pitchDeg: 0,
+    opener: { armMm: 300, liftsKg: 7, holdsN: 120, behindScreen: false },
+  };
   const alone: Opening = { ...lid, lift: { motion: 'hinged', extraKg: 0, people: 1, hung } };
   expect(assembled({ ...made, openings: [alone] }, LOAM).ventilation.by).toBe('opener');
   expect(assembled({ ...made, openings: [lid, { ...lid, by: 'vent' }] }, LOAM).ventilation.by).toBe('vent');

@@ -1,3 +1,4 @@
+import { holdsN } from '../../catalog/catalog';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import { type Glazing, type LidSite, type Lids, slopedLids } from './slopedLid';
 
@@ -45,10 +46,14 @@ export function hungLids(
     bars: a.bars,
     cover: a.cover,
     roll: a.roll,
-    latches: a.latches ?? (own.site.windy ? 2 : 1),
+    // A wax opener lifts only an unlatched lid.
+    latches: a.latches ?? (a.airing === 'opener' ? 0 : own.site.windy ? 2 : 1),
     stays: a.stays ?? 1,
     people: a.people === '2' ? 2 : 1,
-    opener: a.airing === 'opener' ? { armMm, liftsKg: OPENER_LIFTS_KG, behindScreen } : undefined,
+    opener:
+      a.airing === 'opener'
+        ? { armMm, liftsKg: OPENER_LIFTS_KG, holdsN: holdsN(own.site.catalog, 'opener'), behindScreen }
+        : undefined,
     openers: a.openers,
     hinged: true,
   });

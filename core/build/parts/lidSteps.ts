@@ -4,7 +4,7 @@ import type { SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { tagsOf } from './frameSteps';
-import { MINUTES, countKind, named, sayCount, step, tagList } from '../guide/step';
+import { MINUTES, countKind, named, sayCount, sayCounts, step, tagList } from '../guide/step';
 
 /** Joins the lid frames; nothing where the lids are windows. */
 export function lidFrameStep(lids: Lids): readonly SaidStep[] {
@@ -89,12 +89,12 @@ export function hangStep(lids: Lids, place: Phrase): SaidStep {
             `${sayCount(count('hinge'), 'hinge')} along the ${called.upper}, the outer ones a hand from each ${called.one}’s ends.`,
           ],
           [
-            `At the ${called.lower} ${sayCount(count('handle'), 'handle')} and ${sayCount(count('latch'), 'latch')}; ${sayCount(count('stay'), 'stay')}.`,
+            `At the ${called.lower} ${sayCounts(joints, 'handle', 'latch')}${count('stay') > 0 ? `; at the sides ${sayCounts(joints, 'stay')}` : ''}.`,
           ],
           ...(count('opener') > 0
             ? [
                 [
-                  `Fix the opener to ${called.one} and ${called.upper} as its sheet says; set it to start at `,
+                  `Fix ${sayCount(count('opener'), 'opener')} to ${called.one} and ${called.upper} as its sheet says; set it to start at `,
                   amount(18, 'temperature'),
                   '.',
                 ],

@@ -10,14 +10,26 @@ import { evenly, joint } from '../joints';
 import { straightRun } from '../joints/runs';
 import { batteningOf } from './frame';
 import { PULL_MM } from './hoopFrame';
-import type { LooseTunnelAnswers, TunnelRow } from './looseTunnel';
+
+/** What is answered of a loose sheet. */
+export interface LooseSheetAnswers {
+  readonly skirtMm: number;
+  readonly edges: SheetEdges;
+}
+
+/** The row that it lies over. */
+interface Row {
+  readonly run: SheetRun;
+  readonly xs: readonly number[];
+  readonly battens: readonly Member[];
+}
 
 /** Round a batten or under a row of staples on the wall. */
 const WRAP_MM = 3 * MM_PER_INCH;
 const BATTEN = '1x2';
 
 /** What the sheet takes across, line by line: its run, and what goes past its folds. */
-export function acrossOf(a: LooseTunnelAnswers, run: SheetRun): readonly Allowance[] {
+export function acrossOf(a: LooseSheetAnswers, run: SheetRun): readonly Allowance[] {
   const sides = (fold: Fold): number => run.folds.filter((f) => f === fold).length;
   const past = (fold: Fold, what: string, each: number): readonly Allowance[] =>
     sides(fold) === 0
@@ -33,7 +45,7 @@ export function acrossOf(a: LooseTunnelAnswers, run: SheetRun): readonly Allowan
 }
 
 /** What of the sheet lies past its folds; nothing where it is fastened on both sides. */
-export function lyingOf(a: LooseTunnelAnswers, run: SheetRun): { readonly skirt?: Skirt } {
+export function lyingOf(a: LooseSheetAnswers, run: SheetRun): { readonly skirt?: Skirt } {
   const fastened = run.folds.filter((f) => f === 'wall').length;
   if (fastened === 2) return {};
   const on = run.folds[0] === 'inside' ? 'soil' : 'ground';
@@ -83,7 +95,7 @@ export function wallBattens(
 /** What fastens the sheet to the wall, where it is: staples, and battens over them. */
 export function fastenedToWall(
   edges: SheetEdges,
-  row: TunnelRow,
+  row: Row,
   sheet: readonly { readonly tag: string }[],
 ): readonly Joint[] {
   const { line, folds } = row.run;
@@ -95,13 +107,7 @@ export function fastenedToWall(
       : [];
   });
   const where = edges === 'stapled' ? 'Cover to the bed wall' : 'Cover to the bed wall, until the battens are on';
-  return [
-    ...joint('staple', 'staples', where, [...sheet, ...row.battens], places),
-    ...batteningOf(
-      row.battens,
-      sheet.map((s) => s),
-    ),
-  ];
+  return [...joint('staple', 'staples', where, [...sheet, ...row.battens], places), ...batteningOf(row.battens, sheet)];
 }
 
 /** What of a sheet lies on the ground outside, as faces. */
@@ -135,35 +141,40 @@ export function skirtLines(skirtMm: number, { line, folds }: SheetRun): readonly
   });
 }
 
-/** The ends of the sheet as they come down past the end hoops. */
+/** The ends of the sheet as they come down past the end hoops: a slope to the end wall and its outside, or upright over soil. */
 export function endFaces(
   line: readonly Point2[],
   ends: readonly (readonly Point2[])[],
   first: number,
   last: number,
 ): readonly (readonly Vec3[])[] {
+  const ys = line.map((p) => p.y);
+  const [near, far] = [Math.min(...ys), Math.max(...ys)];
   return ends.flatMap((end, k) => {
-    const [x, out] = k === 0 ? [first, -1] : [last, 1];
+    const x = k === 0 ? first : last;
+    const hoop = line.map((p): Vec3 => [x, p.y, p.z]);
     const [, edge, foot] = end;
-    if (!edge || !foot) return [line.map((p): Vec3 => [x, p.y, p.z])];
-    const past = x + out * edge.y;
-    const drop = (p: Point2): Vec3 => [past, p.y, Math.min(p.z, edge.z)];
-    const strips = line.slice(1).flatMap((b, i): (readonly Vec3[])[] => {
-      const a = line[i];
-      return a ? [[[x, a.y, a.z], [x, b.y, b.z], drop(b), drop(a)]] : [];
-    });
-    const ys = line.map((p) => p.y);
-    const [near, far] = [Math.min(...ys), Math.max(...ys)];
+    if (!edge || !foot) return [hoop];
+    const past = k === 0 ? x - edge.y : x + edge.y;
+    const rim: readonly [Vec3, Vec3] = [
+      [past, far, edge.z],
+      [past, near, edge.z],
+    ];
     return [
-      ...strips,
-      [
-        [past, near, edge.z],
-        [past, far, edge.z],
-        [past, far, 0],
-        [past, near, 0],
-      ],
+      [...hoop, ...rim],
+      [...rim, [past, near, foot.z], [past, far, foot.z]],
     ];
   });
+}
+
+/** The line of the sheet across the bed as it is drawn, with what lies on the ground. */
+export function drawnRun(skirtMm: number, { line, folds }: SheetRun, x: number): readonly Vec3[] {
+  const [near, far] = [line[0], line[line.length - 1]];
+  return [
+    ...(folds[0] === 'ground' && near ? [{ y: near.y - skirtMm, z: near.z }] : []),
+    ...line,
+    ...(folds[1] === 'ground' && far ? [{ y: far.y + skirtMm, z: far.z }] : []),
+  ].map((p): Vec3 => [x, p.y, p.z]);
 }
 
 /** The part of the run that has air under it: above the wall where it comes down outside. */
@@ -191,7 +202,7 @@ export function skirtDimension(skirtMm: number, { line }: SheetRun, x: number): 
 
 /** A sheet that is fastened along both sides is opened at its ends. */
 export function endOpenings(
-  row: TunnelRow,
+  crown: readonly [Point2, Point2],
   ends: 'gathered' | 'folded',
   xs: readonly [number, number],
   rise: number,
@@ -201,8 +212,8 @@ export function endOpenings(
     by: 'flap',
     tags: ['S1'],
     line: [
-      [x, row.footY, row.footZ + row.hoop.hoop.heightMm],
-      [x, row.footY + row.spanMm, row.footZ + row.hoop.hoop.heightMm],
+      [x, crown[0].y, crown[0].z],
+      [x, crown[1].y, crown[1].z],
     ],
     travel: { mm: rise },
     shut: ends === 'gathered' ? ['weights'] : ['clips', 'weights'],

@@ -5,6 +5,7 @@ import { soilZ } from '../assembly/crop';
 import {
   acrossOf,
   aboveWall,
+  drawnRun,
   endFaces,
   endOpenings,
   fastenedToWall,
@@ -195,6 +196,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     .filter((_, i) => folds[i] !== 'wall')
     .flatMap(({ y, z }) => evenly([first, y, z], [last, y, z], Math.ceil((bags - 4) / loose)));
   const corners = [first - 200, last + 200].flatMap((x) => sides.map(({ y, z }): Vec3 => [x, y, z]));
+  const top = [footY, footY + spanMm].map((y) => ({ y, z: crownZ })) as [Point2, Point2];
   const sheet = [{ tag: 'S1' }];
   const endHoops = [row.hoops[0], row.hoops[row.hoops.length - 1]].flatMap((m) => m ?? []);
   const covering: readonly Joint[] = [
@@ -219,7 +221,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   return {
     ...BARE,
     joints: [...parts.joints, ...row.ridge.joints, ...covering],
-    openings: loose > 0 ? [skirtOpening(row.run, first, last)] : endOpenings(row, a.ends, [first, last], rise),
+    openings: loose > 0 ? [skirtOpening(row.run, first, last)] : endOpenings(top, a.ends, [first, last], rise),
     members: [...row.hoops, ...parts.members, ...row.ridge.members, ...row.battens],
     sheets: [
       {
@@ -237,6 +239,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
           },
         ],
         faces: [...faces.strips, ...lying, ...endFaces(line, ends, first, last)],
+        run: drawnRun(a.skirtMm, row.run, first),
         ...lyingOf(a, row.run),
       },
     ],
@@ -266,7 +269,10 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     },
     fixing: 'weights',
     crop: cropUnder(site.bed, site.survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
-    enclosure: underLine(cover, aboveWall(row.run, site), { lengthMm: run, widthMm: spanMm, heightMm: rise }),
+    enclosure: {
+      ...underLine(cover, aboveWall(row.run, site), { lengthMm: run, widthMm: spanMm, heightMm: rise }),
+      loose: true,
+    },
     dimensions: [
       ...parts.dimensions,
       ...(lying.length > 0 ? [skirtDimension(a.skirtMm, row.run, first)] : []),

@@ -112,7 +112,7 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
     joints: [...outer.joints, ...feet, ...clips],
     under,
     crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
-    enclosure: { ...outer.enclosure, inner: cover },
+    enclosure: { ...outer.enclosure, skins: doubled(outer.enclosure, cover) },
     steps: [
       ...outer.steps,
       step({
@@ -151,4 +151,9 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
 function onLine(line: readonly Point2[], x: number, part: number): Vec3 {
   const p = line[Math.round(part * (line.length - 1))] ?? { y: 0, z: 0 };
   return [x, p.y, p.z];
+}
+
+/** Every skin with a second layer inside it: the inner cover goes all round. */
+function doubled({ skins: [first, ...more] }: Said['enclosure'], inner: CoverMaterial): Said['enclosure']['skins'] {
+  return [{ ...first, inner }, ...more.map((s) => ({ ...s, inner }))];
 }

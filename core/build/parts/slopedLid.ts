@@ -213,8 +213,8 @@ export function slopedLids(s: LidSite): Lids {
       tags: [...mine, ...skins, ...myPanels].map((p) => p.tag),
       line: [at(xa, 0, 0), at(xb, 0, 0)],
       travel: { deg: s.hinged ? 60 : 0 },
-      shut: s.hinged ? [`latches ${i + 1}`] : [],
-      open: s.hinged ? [`stays ${i + 1}`, ...(s.opener ? [`openers ${i + 1}`] : [])] : [],
+      shut: s.hinged ? [...(s.latches > 0 ? [`latches ${i + 1}`] : []), ...(s.opener ? [`openers ${i + 1}`] : [])] : [],
+      open: s.hinged ? [...(s.stays > 0 ? [`stays ${i + 1}`] : []), ...(s.opener ? [`openers ${i + 1}`] : [])] : [],
       reachedFrom: 'near',
       screened: s.screened,
       lift: {
@@ -226,7 +226,11 @@ export function slopedLids(s: LidSite): Lids {
             alongMm: each,
             reachMm: reach,
             pitchDeg,
-            opener: s.opener && { ...s.opener, liftsKg: s.opener.liftsKg * s.openers },
+            opener: s.opener && {
+              ...s.opener,
+              liftsKg: s.opener.liftsKg * s.openers,
+              holdsN: s.opener.holdsN * s.openers,
+            },
           },
         }),
       },

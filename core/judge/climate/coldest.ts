@@ -1,21 +1,29 @@
 import { type Figure, amount } from '../../base/figure';
 import type { Assembly } from '../../build/assembly/types';
+import { coverM2, meanOf } from '../../build/assembly/enclosure';
 import { crop } from '../../site/crops';
 
 /** The coldest night that the crop lives through under its cover: killing temperature less what each layer helps. */
 export function coldestNight({ crop: row, enclosure }: Pick<Assembly, 'crop' | 'enclosure'>): Figure {
   const c = crop(row.cropKey);
-  const { cover, inner } = enclosure;
+  const help = meanOf(enclosure, (s) => s.cover.frostHelpC + (s.inner?.frostHelpC ?? 0));
+  const all = coverM2(enclosure);
+  const layers = enclosure.skins.flatMap(({ cover, inner, m2 }, i) => {
+    // A skin over a part of it helps by its part.
+    const part = m2 / all;
+    const of = part > 0.999 ? '' : `, over ${Math.round(part * 100)} % of it${i === 0 ? '' : ` (${i + 1})`}`;
+    return [
+      { name: `${cover.name} helps by${of}`, ...amount(part * cover.frostHelpC, 'warming') },
+      ...(inner ? [{ name: `${inner.name} inside it by${of}`, ...amount(part * inner.frostHelpC, 'warming') }] : []),
+    ];
+  });
+  const dies = `${c.name} dies at`;
   return {
     label: `${c.name.charAt(0).toUpperCase()}${c.name.slice(1)} lives down to`,
-    value: c.killingC - cover.frostHelpC - (inner?.frostHelpC ?? 0),
+    value: c.killingC - help,
     quantity: 'temperature',
-    formula: 'coldest night = killing temperature − help of the cover',
-    terms: [
-      { name: `${c.name} dies at`, ...amount(c.killingC, 'temperature') },
-      { name: `${cover.name} helps by`, ...amount(cover.frostHelpC, 'warming') },
-      ...(inner ? [{ name: `${inner.name} inside it by`, ...amount(inner.frostHelpC, 'warming') }] : []),
-    ],
+    formula: `coldest night = ${dies} − ${layers.map((l) => l.name).join(' − ')}`,
+    terms: [{ name: dies, ...amount(c.killingC, 'temperature') }, ...layers],
     source: 'Trade figures for crops and covers; later your own readings replace them.',
     assumes: [
       'Hardened, well-rooted plants; a shut cover; one night, not a week of frost.',

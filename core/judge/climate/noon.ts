@@ -1,5 +1,7 @@
 import { getPosition, getTimes } from 'suncalc';
-import type { Enclosure } from '../../build/assembly/types';
+import type { Enclosure, Skin } from '../../build/assembly/types';
+import { coverM2, mainCover, meanOf } from '../../build/assembly/enclosure';
+import type { CoverMaterial } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
 
 /** Where and when the sun shines, and the air it meets. */
@@ -36,10 +38,17 @@ const LEFT_OUT = [
   'A planning aid: a steady clear noon. It leaves out wind on the cover, wet soil, shade, the slope of each face and heat kept in the soil.',
 ];
 
-/** Leaks through gaps, and for fabrics and nets through the cloth, in air changes an hour. */
-function airChanges(kind: string): number {
-  return kind === 'film' ? 1.5 : kind === 'fabric' ? 15 : 60;
+/** Edges that lie weighted and are lifted every day leak so much more than fastened ones. Source: trade ranges, loose film 1 to 4. */
+const LOOSE = 2;
+
+/** Heat that a skin loses by day, W/m2K: two tight layers resist one after the other, and cloth passes air and radiation. */
+function lossWPerM2K({ cover, inner }: Skin): number {
+  const of = (c: CoverMaterial): number => c.uWPerM2K ?? c.throughWPerM2K;
+  return inner ? 1 / (1 / of(cover) + 1 / of(inner)) : of(cover);
 }
+
+/** Air changes an hour through a skin: of two layers the tighter one counts. */
+const leaksOf = ({ cover, inner }: Skin): number => Math.min(cover.leaksPerHour, inner?.leaksPerHour ?? Infinity);
 
 /**
  * Sun on level ground under a clear sky at solar noon, W/m2.
@@ -69,16 +78,13 @@ export function noonSun(
  * @returns rise in C, open area of each vent in m2, the floor rule in m2, sun in W/m2 and degrees
  */
 export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
-  const cover = e.cover;
   const { altitudeDeg, levelWPerM2 } = noonSun(place.latitudeDeg, place.longitudeDeg, place.date, place.elevationM);
-  const { inner } = e;
-  const light = cover.light * (inner?.light ?? 1);
+  const light = meanOf(e, ({ cover, inner }) => cover.light * (inner?.light ?? 1));
   const gainW = levelWPerM2 * light * e.floorM2 * WARMS_AIR;
-  const outerU = cover.uWPerM2K ?? 6.5;
-  // Two layers with air between resist one after the other; air passes through fabric and adds nothing here.
-  const u = inner?.uWPerM2K ? 1 / (1 / outerU + 1 / inner.uWPerM2K) : outerU;
-  const changes = airChanges(cover.kind);
-  const lossWPerK = u * e.coverM2 + (AIR_J_PER_M3K * changes * e.volumeM3) / 3600;
+  const u = meanOf(e, lossWPerM2K);
+  const changes = meanOf(e, leaksOf) * (e.loose ? LOOSE : 1);
+  const area = coverM2(e);
+  const lossWPerK = u * area + (AIR_J_PER_M3K * changes * e.volumeM3) / 3600;
   const riseShutC = gainW / lossWPerK;
 
   const rise = place.allowedRiseC;
@@ -100,30 +106,33 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
         label: 'Warmer than outside when shut, clear noon',
         value: riseShutC,
         quantity: 'warming',
-        formula: 'rise = sun × light × floor × 0.5 / (U × cover + leaks)',
+        formula:
+          'rise = 0.5 × sun on level ground, W/m² × light let through × floor / (heat loss U, W/m²K × cover + 1206 × air changes an hour × air inside / 3600)',
         terms: [
           { name: 'sun on level ground, W/m²', ...amount(levelWPerM2, 'plain') },
           { name: 'height of the sun', ...amount(altitudeDeg, 'angle') },
           { name: 'above the sea, m', ...amount(place.elevationM, 'plain') },
           { name: 'light let through', ...amount(light, 'ratio') },
           { name: 'floor', ...amount(e.floorM2, 'area') },
-          { name: 'cover', ...amount(e.coverM2, 'area') },
+          { name: 'cover', ...amount(area, 'area') },
           { name: 'heat loss U, W/m²K', ...amount(u, 'plain') },
           { name: 'air changes an hour', ...amount(changes, 'plain') },
           { name: 'air inside', ...amount(e.volumeM3, 'volume') },
         ],
-        source: 'Steady heat balance; clear sun after Meinel, air mass after Kasten and Young.',
+        source: `Steady heat balance; clear sun after Meinel, air mass after Kasten and Young. Leaks of ${mainCover(e).name}: ${mainCover(e).leaksRange.join(' to ')} changes an hour (trade ranges)${e.loose ? ', twice as much where edges only lie weighted' : ''}; heat through cloth after FAO Irrigation and Drainage Paper 56.`,
         assumes: LEFT_OUT,
       },
       vent: {
         label: 'Open area of each of two vents',
         value: ventEachM2,
         quantity: 'area',
-        formula: 'area = flow / √(stack² + wind²), stack = 0.6/√2 × √(2 g h ΔT / T), wind = 0.3 V',
+        formula:
+          'area = flow / √((0.6 / √(2))² × 2 × 9.80665 × low vent to high vent × rise allowed / outside, kelvin + (0.3 × light air, m/s)²)',
         terms: [
           { name: 'flow', ...amount(flow, 'flow') },
           { name: 'rise allowed', ...amount(rise, 'warming') },
           { name: 'low vent to high vent', ...amount(e.heightM * 1000, 'length') },
+          { name: 'outside, kelvin', ...amount(kelvin, 'plain') },
           { name: 'light air, m/s', ...amount(place.windMPerS, 'plain') },
           { name: 'heat to carry off', ...amount(toVentW, 'power') },
         ],

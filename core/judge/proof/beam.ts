@@ -1,7 +1,7 @@
 import type { BeamRow } from '../../build/assembly/types';
 import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import { amount } from '../../base/figure';
-import { type DesignSnow, slopeFactor } from './snow';
+import { type DesignSnow, SNOW_DENSITY, slopeFactor } from './snow';
 import { LEFT_OUT, SHORT_LOAD, type SnowStrength, UNIT_PA, wetDepthMm } from './strength';
 
 /** Most sag of a bar under snow, as a part of its span. */
@@ -55,8 +55,14 @@ export function beamStrength(beam: BeamRow, asked: DesignSnow): SnowStrength {
         label: 'Wet snow it carries',
         value: wetSnowMm,
         quantity: 'length',
-        formula: 'ratio = least of limit / (M depth / 2 I) and (span / 180) / (5 w span⁴ / 384 E I), M = w span² / 8',
+        formula: 'depth = least of both ratios × flat load pf / 0.7 Ce Ct I / (density of wet snow × 9.80665)',
         terms: [
+          { name: 'least of both ratios', ...amount(ratio, 'ratio') },
+          { name: 'flat load pf', ...amount(snow.flatPa, 'pressure') },
+          { name: '0.7 Ce Ct I', ...amount(snow.flatPerGround, 'ratio') },
+          { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
+          { name: 'ratio by bending, most stress / (w span² depth / 16 I)', ...amount(bending, 'ratio') },
+          { name: 'ratio by sag, most sag / (5 w span⁴ / 384 EI)', ...amount(sagging, 'ratio') },
           { name: 'span between supports', ...amount(beam.spanMm, 'length') },
           { name: 'width of cover on one bar', ...amount(beam.loadWidthMm, 'length') },
           { name: 'slope', ...amount(beam.slopeDeg, 'angle') },

@@ -31,7 +31,7 @@ function cropCheck(assembly: Assembly): Check {
       label: 'Clearance over the edge row',
       value: clearanceMm,
       quantity: 'length',
-      formula: 'clearance = underside of pipe over the row − top of the crop',
+      formula: `clearance = underside above ground − soil above ground − height of ${name}`,
       terms: [
         { name: `height of ${name}`, ...amount(crop(cropKey).heightMm, 'length') },
         { name: 'underside above ground', ...amount(clearanceMm + assembly.crop.topZMm, 'length') },
@@ -75,13 +75,14 @@ function lyingFigure(sheet: SheetPart, skirt: Skirt, rolls: RollPlan): Figure {
   const short = rolls.tooWide.find((t) => t.tag === sheet.tag);
   const acrossMm = short?.widestMm ?? sheetSize(sheet).acrossMm;
   const { runMm, besideMm, sides, on } = skirt;
+  const width = short ? 'widest roll' : 'width of the sheet';
   return {
     label: `Skirt on the ${on}`,
     value: (acrossMm - runMm - besideMm) / sides,
     quantity: 'length',
-    formula: 'skirt = (width of the sheet − from fold to fold − fastened and pulled by) / sides',
+    formula: `skirt = (${width} − from fold to fold, over all it lies on − fastened, and pulled by) / sides`,
     terms: [
-      { name: short ? 'widest roll' : 'width of the sheet', ...amount(acrossMm, 'length') },
+      { name: width, ...amount(acrossMm, 'length') },
       { name: 'from fold to fold, over all it lies on', ...amount(runMm, 'length') },
       { name: 'fastened, and pulled by', ...amount(besideMm, 'length') },
       { name: 'sides', ...amount(sides, 'count') },

@@ -75,7 +75,7 @@ export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
     label: 'Fibre strain of the bent pipe',
     value: strain,
     quantity: 'percent',
-    formula: 'strain = greatest curvature × outside radius',
+    formula: 'strain = outside radius of the pipe / tightest bend radius',
     terms: [
       { name: 'tightest bend radius', ...amount(1 / arch.hoop.maxCurvaturePerMm, 'length') },
       { name: 'outside radius of the pipe', ...amount(od / 2, 'length') },
@@ -140,7 +140,7 @@ export function sleeveCheck(joint: SleeveJoint, catalog: Catalog): Check {
       label: 'Sleeve fit',
       value: gap,
       quantity: 'length',
-      formula: 'play = inside of the outer − outside of the inner',
+      formula: `play = inside of ${outer} − outside of ${inner}, over ribs`,
       terms: [
         { name: `inside of ${outer}`, ...amount(tubeShape(joint.outer).insideMm, 'length') },
         { name: `outside of ${inner}, over ribs`, ...amount(tubeShape(joint.outer).insideMm - gap, 'length') },
@@ -179,11 +179,11 @@ export function railCheck(rail: PushedRail, arch: ArchRow): Check {
       label: 'Bow of the long rail',
       value: bow,
       quantity: 'length',
-      formula: 'bow = 5 w L⁴ / (384 E I), w = thrust / spacing',
+      formula: 'bow = 5 × thrust of one foot / spacing × free length of the rail⁴ / (384 × stiffness EI of the rail)',
       terms: [
         { name: 'thrust of one foot', ...amount(thrust, 'force') },
         { name: 'spacing', ...amount(rail.pushesAtMm, 'length') },
-        { name: 'rail between corners and ties', ...amount(rail.freeLengthMm, 'length') },
+        { name: 'free length of the rail', ...amount(rail.freeLengthMm, 'length') },
         { name: 'stiffness EI of the rail', ...amount(ei / 1e6, 'stiffness') },
       ],
       source: 'Simply supported beam; thrust = E I (2K / length)² of the elastica, fresh pipe.',

@@ -1,4 +1,4 @@
-import type { BentHoop } from '../../build/hoop/types';
+import type { BentHoop, Elastica } from '../../build/hoop/types';
 import type { ArchRow } from '../../build/assembly/types';
 import { stiffnessNMm2, thicknessMm } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
@@ -36,22 +36,56 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
     'Fibre strain',
     fibreStrainPercent(hoop.maxCurvaturePerMm, od),
     'percent',
-    'strain = greatest curvature × outside radius',
+    'strain = outside radius / tightest bend radius',
     [
-      { name: 'greatest curvature, 1 / radius of', ...amount(1 / hoop.maxCurvaturePerMm, 'length') },
+      { name: 'tightest bend radius', ...amount(1 / hoop.maxCurvaturePerMm, 'length') },
       { name: 'outside radius', ...amount(od / 2, 'length') },
     ],
   );
+  const foot = { name: 'angle at the foot', ...amount(hoop.footAngleDeg, 'angle') };
+  const half = Math.sin((hoop.footAngleDeg * Math.PI) / 360);
+  // The complete integral that the length came out of: thrust / EI = (2 K / length)².
+  const k = { name: 'K, complete elliptic integral of sin(a / 2)', ...amount(wholeK(hoop), 'plain') };
+  const perMetre = (name: string, perMm: number): Figure['terms'][number] => ({
+    name,
+    ...amount(perMm * 1000, 'plain'),
+  });
+  const curvatures = [
+    perMetre('crown curvature, 1/m', hoop.crownCurvaturePerMm),
+    perMetre('foot curvature, 1/m', hoop.footCurvaturePerMm),
+  ];
+  const stiff = { name: 'stiffness E I, fresh', ...amount(ei / 1e6, 'stiffness') };
+  const push = loose
+    ? figure(
+        'Push of one foot outward',
+        footThrustN(arch),
+        'force',
+        'thrust = stiffness E I, fresh × (2 × K, complete elliptic integral of sin(a / 2) / sprung length of pipe)²',
+        [...given, k, stiff],
+      )
+    : figure(
+        'Push of one foot outward',
+        footThrustN(arch),
+        'force',
+        'thrust = stiffness E I, fresh × (crown curvature, 1/m² − foot curvature, 1/m²) / (4 × sin² of half the angle)',
+        [...given, foot, { name: 'sin² of half the angle', ...amount(half ** 2, 'plain') }, ...curvatures, stiff],
+      );
   return [
-    figure(
-      'Crown above the feet',
-      hoop.heightMm,
-      'length',
-      loose
-        ? 'height = length × k / K(k), where span / length = 2E/K − 1'
-        : 'height = 2 (1 − cos a) / (crown + foot curvature)',
-      given,
-    ),
+    loose
+      ? figure(
+          'Crown above the feet',
+          hoop.heightMm,
+          'length',
+          'height = sprung length of pipe × sin(angle at the foot / 2) / K, complete elliptic integral of sin(a / 2)',
+          [...given, foot, k],
+        )
+      : figure(
+          'Crown above the feet',
+          hoop.heightMm,
+          'length',
+          'height = 2 × (1 − cos(angle at the foot)) / (crown curvature, 1/m + foot curvature, 1/m)',
+          [...given, foot, ...curvatures],
+        ),
     figure(
       'Widest point',
       hoop.maxWidthMm,
@@ -63,20 +97,19 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
       'Angle at the foot',
       hoop.footAngleDeg,
       'angle',
-      loose ? 'k = sin(a / 2)' : 'held by the rod or socket',
+      loose ? 'solved from span / length = 2E/K − 1, k = sin(a / 2)' : 'held by the rod or socket',
       given,
     ),
-    figure(
-      'Push of one foot outward',
-      footThrustN(arch),
-      'force',
-      loose ? 'thrust = E I (2K / length)²' : 'thrust = E I m κ² / 4, κ the crown curvature',
-      [...given, { name: 'stiffness E I, fresh', ...amount(ei / 1e6, 'stiffness') }],
-    ),
-    figure('Tightest bend radius', 1 / hoop.maxCurvaturePerMm, 'length', 'radius = 1 / greatest curvature', given),
-    ...(arch.sprung ? [strain] : []),
+    figure('Tightest bend radius', 1 / hoop.maxCurvaturePerMm, 'length', 'radius = 1 / greatest curvature, 1/m', [
+      ...given,
+      perMetre('greatest curvature, 1/m', hoop.maxCurvaturePerMm),
+    ]),
+    ...(arch.sprung ? [push, strain] : []),
   ];
 }
+
+/** K of a hoop with loose feet, from its thrust: (2 K / length)² = thrust / EI. */
+const wholeK = (hoop: Elastica): number => (hoop.lengthMm / 2) * Math.sqrt(Math.max(0, hoop.thrustOverEIPerMm2));
 
 /** Of a hoop bent or joined to shape beforehand: only its geometry. */
 function shapedFigures(arch: ArchRow, hoop: BentHoop): readonly Figure[] {

@@ -3,6 +3,7 @@
  * Others of the trade's list have checks of their own: snow, bend, push on rails, sleeves, width of the sheet, crop, lifts, wind.
  */
 import { boardCorners } from '../../build/assembly/solids';
+import { mainCover } from '../../build/assembly/enclosure';
 import type { Vec3 } from '../../base/geometry';
 import { soilZ } from '../../build/assembly/crop';
 import { crop } from '../../site/crops';
@@ -30,6 +31,7 @@ const LEAF: Readonly<Record<string, Check['leaf']>> = {
   cooks: 'air',
   animals: 'air',
   'screen and arm': 'air',
+  'latched opener': 'air',
   insects: 'air',
 };
 
@@ -175,7 +177,7 @@ const RUBS: Readonly<
 
 /** Film rubs through where it lies on something sharp. */
 const wear: Pitfall = ({ contacts, enclosure }) => {
-  if (enclosure.cover.kind !== 'film') return undefined;
+  if (mainCover(enclosure).kind !== 'film') return undefined;
   const bare = contacts.find((c) => !c.guarded && c.what !== 'bare PVC');
   const rub = bare && bare.what !== 'bare PVC' ? RUBS[bare.what] : undefined;
   return rub && said('wear', 'tight', [rub.text], rub.mend);
@@ -193,7 +195,7 @@ const staples: Pitfall = ({ fixing, sheets }) =>
     : undefined;
 
 const barePvc: Pitfall = ({ contacts, enclosure }) =>
-  enclosure.cover.kind === 'film' && contacts.some((c) => c.what === 'bare PVC' && !c.guarded)
+  mainCover(enclosure).kind === 'film' && contacts.some((c) => c.what === 'bare PVC' && !c.guarded)
     ? said(
         'bare pvc',
         'tight',
@@ -292,8 +294,8 @@ const animals: Pitfall = ({ ventilation }, { air, outsideC }) =>
 /** A crop that bees must reach, under a cover that keeps them out. */
 const pollination: Pitfall = ({ crop: row, enclosure, ventilation }) => {
   const c = crop(row.cropKey);
-  if (c.insects !== 'yes' || enclosure.cover.kind === 'mesh') return undefined;
-  const netted = enclosure.cover.kind === 'net' || ventilation.screened;
+  if (c.insects !== 'yes' || mainCover(enclosure).kind === 'mesh') return undefined;
+  const netted = mainCover(enclosure).kind === 'net' || ventilation.screened;
   return said('insects', 'tight', [
     `When ${c.name} flowers, bees must reach it: ${netted ? 'the net keeps them out, so take it off then' : 'open the cover each day from then on, or take it off'}.`,
   ]);
@@ -316,6 +318,19 @@ const screenArm: Pitfall = ({ moving }) =>
         'fails',
         ['The opener’s arm and the insect screen collide. Give the opener a pocket of its own beside the screen.'],
         [answer('A pocket for the opener', 'pocket', 'pocket')],
+      )
+    : undefined;
+
+/** A wax opener lifts only what is not latched. */
+const latchedOpener: Pitfall = ({ moving }) =>
+  moving.some((m) => m.hung?.opener && m.hung.latches.count > 0)
+    ? said(
+        'latched opener',
+        'fails',
+        [
+          'The opener cannot lift a latched lid: it bends its arm, and the plants cook. Have one or the other; in a gale pull the opener’s pin and tie the lid down by hand.',
+        ],
+        [answer('No latches', 'latches', 0), answer('By hand, with a latch', 'airing', 'prop')],
       )
     : undefined;
 
@@ -381,6 +396,7 @@ const ALL: readonly Pitfall[] = [
   noWayIn,
   pollination,
   screenArm,
+  latchedOpener,
   sits,
   tooLargeSheet,
 ];

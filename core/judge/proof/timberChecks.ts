@@ -92,7 +92,7 @@ export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
       label: 'Most span of the sheet',
       value: most,
       quantity: 'length',
-      formula: 'most = span at 1 kPa / ∛(load in kPa)',
+      formula: 'most = min(1.6 × span at 1 kPa; span at 1 kPa × ∛(1000 / snow by slope))',
       terms: [
         { name: 'span at 1 kPa', ...amount(sheet.spanAtOneKpaMm, 'length') },
         { name: 'snow by slope', ...amount(load * 1000, 'pressure') },
@@ -160,7 +160,7 @@ export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly 
         label: 'Lift asked of the opener',
         value: need,
         quantity: 'mass',
-        formula: 'lift = weight of the lid × half its length / distance of the arm from the hinge',
+        formula: 'lift = weight of the lid × half its length / arm from the hinge',
         terms: [
           { name: 'weight of the lid', ...amount(2 * lift.value, 'mass') },
           { name: 'half its length', ...amount(part.hung.reachMm / 2, 'length') },

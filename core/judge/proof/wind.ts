@@ -4,6 +4,7 @@ import type { Assembly, Fastening, MovingPart } from '../../build/assembly/types
 import { panelAreaM2 } from '../../build/assembly/pieces';
 import { massKg } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
+import { formulaValue } from '../../base/formula';
 import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
 import { type Check, type CheckSite, verdictOf } from './check';
 import { GRAVITY } from './snow';
@@ -58,7 +59,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     label: 'Uplift in the gust asked for',
     value: lift,
     quantity: 'force',
-    formula: 'uplift = 0.613 V² × near the ground × (suction + inside) × area',
+    formula: 'uplift = pressure near the ground × suction and inside, together × area',
     terms: [
       { name: 'gust, m/s', ...amount(site.gustMPerS, 'plain') },
       { name: 'pressure near the ground', ...amount(q, 'pressure') },
@@ -101,30 +102,66 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
 function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site: CheckSite): readonly Check[] {
   const hung = part.hung;
   if (!hung) return [];
+  const { opener } = hung;
   const areaM2 = (hung.alongMm * hung.reachMm) / 1e6;
-  const half = hung.reachMm / 2000;
   const weight = 2 * (lift?.value ?? 0) * GRAVITY;
-  const shut = gustPa(site.gustMPerS, site.exposure) * (0.7 + riseToSpan(a) + INSIDE_SHUT) * areaM2 * half;
-  // The steeper it lies, the less its own weight keeps it shut.
-  const weightShuts = weight * half * Math.cos((hung.pitchDeg * Math.PI) / 180);
-  const latched = (weightShuts + hung.latches.count * hung.latches.eachN * 2 * half) / SAFETY;
-  const propped = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2 * half;
-  const stayed = (weight * half * 0.7 + hung.stays.count * hung.stays.eachN * half) / SAFETY;
-  const figure = (label: string, moment: number, name: string, { count, eachN }: Fastening): Figure => ({
-    label,
-    value: moment / (2 * half),
-    quantity: 'force',
-    formula: 'pull at the handle = pressure × area × half the width / width',
-    terms: [
-      { name: 'area of the lid', ...amount(areaM2, 'area') },
-      { name: 'weight of the lid', ...amount(weight, 'force') },
+  const common = [
+    { name: 'area of the lid', ...amount(areaM2, 'area') },
+    { name: 'weight of the lid', ...amount(weight, 'force') },
+  ];
+  const holding = (name: string, { count, eachN }: Fastening): Figure['terms'] => [
+    { name: `${name}, ${count} of them, each`, ...amount(eachN, 'force') },
+    { name: 'safety', ...amount(SAFETY, 'ratio') },
+  ];
+  const figure = (label: string, formula: string, terms: Figure['terms'], assumes: readonly string[]): Figure => {
+    const working = { label, quantity: 'force' as const, formula, terms };
+    return {
+      ...working,
+      value: formulaValue(working),
+      source: 'Moments about the hinge; pressure 0.613 V² near the ground, ASCE/SEI 7.',
+      assumes: [...assumes, ...LEFT_OUT],
+    };
+  };
+  const shut = figure(
+    'Pull of the shut lid',
+    'pull at the edge = max(0; (pressure near the ground × suction and inside, together × area of the lid − weight of the lid × cos(slope of the shut lid)) / 2)',
+    [
+      ...common,
+      { name: 'pressure near the ground', ...amount(gustPa(site.gustMPerS, site.exposure), 'pressure') },
+      { name: 'suction and inside, together', ...amount(0.7 + riseToSpan(a) + INSIDE_SHUT, 'ratio') },
+      // The steeper it lies, the less its own weight keeps it shut.
       { name: 'slope of the shut lid', ...amount(hung.pitchDeg, 'angle') },
-      { name: `${name}, ${count} of them, each`, ...amount(eachN, 'force') },
-      { name: 'safety', ...amount(SAFETY, 'ratio') },
+      ...(opener
+        ? [
+            { name: 'opener, its spring and arm', ...amount(opener.holdsN, 'force') },
+            { name: 'its arm from the hinge', ...amount(opener.armMm, 'length') },
+            { name: 'hinge to edge', ...amount(hung.reachMm, 'length') },
+          ]
+        : []),
+      ...holding('latches', hung.latches),
     ],
-    source: 'Moments about the hinge; pressure 0.613 V² near the ground, ASCE/SEI 7.',
-    assumes: LEFT_OUT,
-  });
+    [
+      'Wind and weight work at the middle of the lid, the latches at its edge.',
+      ...(opener ? ['The opener is strong enough at its joints, and cold: warm wax holds less.'] : []),
+    ],
+  );
+  const propped = figure(
+    'Pull of the propped lid',
+    'pull on the stays = max(0; pressure of a fresh wind × 1.2 × area of the lid − 0.7 × weight of the lid)',
+    [
+      ...common,
+      { name: 'pressure of a fresh wind', ...amount(gustPa(PROPPED_GUST, site.exposure), 'pressure') },
+      ...holding('stays', hung.stays),
+    ],
+    ['Wind, weight and stays work at the middle of the lid.'],
+  );
+  // The weight helps without a margin; the wind is taken half as strong again.
+  const q = gustPa(site.gustMPerS, site.exposure) * (0.7 + riseToSpan(a) + INSIDE_SHUT) * areaM2;
+  const level = weight * Math.cos((hung.pitchDeg * Math.PI) / 180);
+  const sprung = opener ? (opener.holdsN * opener.armMm) / hung.reachMm : 0;
+  const shutRatio = (level / 2 + hung.latches.count * hung.latches.eachN + sprung) / ((SAFETY * q) / 2);
+  const under = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2;
+  const proppedRatio = (0.7 * weight + hung.stays.count * hung.stays.eachN) / (SAFETY * under);
   const more = (id: string, name: string, now: number) =>
     [1, 2, 3, 4, 6].map((by) => ({
       label: [`${now + by} ${name}`],
@@ -134,26 +171,43 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     {
       id: 'latch',
       leaf: 'stand',
-      verdict: hung.latches.count === 0 && shut > weightShuts ? 'fails' : verdictOf((latched / shut) * 1.25),
-      text: [
-        `${hung.latches.count === 0 ? 'No latch' : hung.latches.count === 1 ? 'One latch' : `${hung.latches.count} latches`}: the shut lid pulls with `,
-        amount(Math.max(0, (shut - weightShuts) / (2 * half)), 'force'),
-        ' at its edge in the gust asked for. An unlatched lid goes over its hinges.',
-      ],
-      figure: figure('Pull of the shut lid', shut, 'latches', hung.latches),
+      verdict: verdictOf(shutRatio * 1.25),
+      text:
+        opener && hung.latches.count === 0
+          ? [
+              'Shut, the wind pulls with ',
+              amount(shut.value, 'force'),
+              ' at the edge of the lid in the gust asked for; beside its weight the spring of its opener holds ',
+              amount(sprung, 'force'),
+              ' there.',
+            ]
+          : [
+              `${hung.latches.count === 0 ? 'No latch' : hung.latches.count === 1 ? 'One latch' : `${hung.latches.count} latches`}: the shut lid pulls with `,
+              amount(shut.value, 'force'),
+              ' at its edge in the gust asked for. An unlatched lid goes over its hinges.',
+            ],
+      figure: shut,
       caution: LEFT_OUT[0],
-      tries: more('latches', 'latches', hung.latches.count),
+      tries: opener
+        ? [
+            ...[2, 3, 4].map((count) => ({
+              label: [`${count} openers`],
+              change: { kind: 'answer', id: 'openers', value: count } as const,
+            })),
+            { label: ['By hand, with a latch'], change: { kind: 'answer', id: 'airing', value: 'prop' } },
+          ]
+        : more('latches', 'latches', hung.latches.count),
     },
     {
       id: 'stay',
       leaf: 'stand',
-      verdict: verdictOf((stayed / propped) * 1.25),
+      verdict: verdictOf(proppedRatio * 1.25),
       text: [
         'Propped in a fresh wind it pulls ',
-        amount(Math.max(0, propped / half), 'force'),
+        amount(propped.value, 'force'),
         ` on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
       ],
-      figure: figure('Pull of the propped lid', propped, 'stays', hung.stays),
+      figure: propped,
       caution: LEFT_OUT[0],
       tries: more('stays', 'stays', hung.stays.count),
     },

@@ -43,7 +43,7 @@ export function Headroom({ outline: o }: { readonly outline: Outline }): ReactNo
     label,
     value: Math.max(0, at(fromWall)),
     quantity: 'length',
-    formula: 'clear height = underside of the frame − soil',
+    formula: 'clear height = max(0; underside above the ground − soil above the ground)',
     terms: [
       { name: 'from the inside of the wall', ...amount(fromWall, 'length') },
       { name: 'underside above the ground', ...amount(at(fromWall) + soilZMm, 'length') },

@@ -48,6 +48,7 @@ export const FiguresTable = styled(Table)`
 const SMALL_MM = 400;
 const DECIMALS: Readonly<Record<FigureUnit, number>> = {
   mm: 1,
+  '/h': 1,
   'kg/m³': 0,
   'kg/m²': 3,
   GPa: 2,

@@ -11,6 +11,7 @@ import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { endsOf, piece } from '../../assembly/pieces';
 import { hungLids } from '../../parts/hungLids';
+import { glazingCover } from '../../parts/slopedLid';
 import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
@@ -138,9 +139,11 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     fixing: 'battens',
     crop: cropUnder(bed, depth, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
-      cover: coverMaterial(site.catalog, 'film-double'),
+      skins: [
+        { cover: coverMaterial(site.catalog, 'film-double'), m2: (perimeter * mean) / 1e6 },
+        { cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 },
+      ],
       floorM2: (length * depth) / 1e6,
-      coverM2: lids.areaM2 + (perimeter * mean) / 1e6,
       volumeM3: (length * depth * mean) / 1e9,
       heightM: a.backMm / 1000,
     },

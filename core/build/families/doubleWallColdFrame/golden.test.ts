@@ -49,7 +49,6 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
         [4 * 2, 'hinge', 'Lids to the back'],
         [4, 'handle', 'At the front'],
         ...[1, 2, 3, 4].flatMap(() => [
-          [1, 'latch', 'Lids to the front'] as const,
           [1, 'stay', 'Hold the lids open'] as const,
           [1, 'opener', 'Lifts the lid'] as const,
         ]),

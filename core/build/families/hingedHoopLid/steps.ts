@@ -14,6 +14,7 @@ import {
   named,
   ridgeStep,
   sayCount,
+  sayCounts,
   step,
   tagList,
 } from '../../guide/step';
@@ -95,7 +96,7 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
         ['Two people: set the lid on the bed, flush all round.'],
         [`Screw ${sayCount(count('hinge'), 'hinge')} to the ${a.hinges} side, the outer two a hand from the ends.`],
         [
-          `In front the handle in the middle, and ${sayCount(count('latch'), 'latch')}; ${sayCount(count('stay'), 'stay')}.`,
+          `In front, from the middle outward: ${sayCounts(hung, 'handle', 'latch')}${count('stay') > 0 ? `; ${sayCounts(hung, 'stay')} at the ends` : ''}.`,
         ],
       ],
       tools: ['level'],

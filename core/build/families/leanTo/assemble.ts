@@ -119,9 +119,13 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
     fixing: 'battens',
     crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
-      cover: a.glazing === 'film' ? a.cover : glazingCover(site.catalog, a.glazing),
+      skins: [
+        {
+          cover: a.glazing === 'film' ? a.cover : glazingCover(site.catalog, a.glazing),
+          m2: skin.areaM2 + shutters.areaM2,
+        },
+      ],
       floorM2: ((x1 - x0) * width) / 1e6,
-      coverM2: skin.areaM2 + shutters.areaM2,
       volumeM3: ((x1 - x0) * width * (roof.top(0) + roof.top(width) - 2 * z0)) / 2e9,
       heightM: a.backMm / 1000,
     },

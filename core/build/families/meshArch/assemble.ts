@@ -12,7 +12,7 @@ import { PULL_MM } from '../../parts/hoopFrame';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
 import { FOLDS } from '../../answers/skin';
 import { endRun, looseRun } from '../../assembly/sheetRun';
-import { aboveWall, endFaces, skirtDimension, skirtFaces, skirtLines } from '../../parts/looseSheet';
+import { aboveWall, drawnRun, endFaces, skirtDimension, skirtFaces, skirtLines } from '../../parts/looseSheet';
 import type { Joint, Opening, Said, SheetPart } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { thicknessMm } from '../../../catalog/sections';
@@ -155,6 +155,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       { what: 'To pull by', mm: PULL_MM },
     ],
     along,
+    run: halfOf(drawnRun(a.skirtMm, run, x0), s.tag === 'S1'),
     skirt: {
       askedMm: a.skirtMm,
       sides: 1,
@@ -277,7 +278,10 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     },
     fixing: 'weights',
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
-    enclosure: underLine(a.cover, aboveWall(run, site), { lengthMm: covered, widthMm: spanMm, heightMm: rise }),
+    enclosure: {
+      ...underLine(a.cover, aboveWall(run, site), { lengthMm: covered, widthMm: spanMm, heightMm: rise }),
+      loose: true,
+    },
     dimensions: [
       dimension('span', 'span', 'end', 'below', 1, [x0, footY, footZ], [x0, footY + spanMm, footZ]),
       ...(lying.length > 0 ? [skirtDimension(a.skirtMm, run, x0)] : []),
@@ -306,6 +310,12 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     steps: meshSteps(a, { mesh, sheets, joints, spanMm, squares, straps, riseMm: rise }),
     remarks: [],
   });
+}
+
+/** The near or the far half of a line over the crown. */
+function halfOf(line: readonly Vec3[], near: boolean): readonly Vec3[] {
+  const top = line.reduce((best, p, i) => (p[2] > (line[best]?.[2] ?? 0) ? i : best), 0);
+  return near ? line.slice(0, top + 1) : line.slice(top);
 }
 
 /** The two sheets part where they lap, along the crown. */

@@ -112,9 +112,8 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     fixing: 'battens',
     crop: cropUnder(bed, outer.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
-      cover: glazingCover(site.catalog, a.glazing),
+      skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 + WOOD_AS_COVER * wallM2 }],
       floorM2: (length * depth) / 1e6,
-      coverM2: lids.areaM2 + WOOD_AS_COVER * wallM2,
       volumeM3: ((length * depth) / 1e6) * meanHigh,
       heightM: a.backMm / 1000,
     },

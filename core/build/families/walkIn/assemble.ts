@@ -1,5 +1,4 @@
 import { underLine } from '../../assembly/enclosure';
-import { coverMaterial } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
@@ -85,11 +84,13 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     },
     fixing: a.fixing,
     crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, h.under),
-    enclosure: underLine(a.layers === 'double' && film ? coverMaterial(site.catalog, 'film-double') : a.cover, h.line, {
-      lengthMm: length,
-      widthMm: width,
-      heightMm: h.crownZ,
-    }),
+    // The second layer lies inside the main sheet: over the roof alone where the curtains are apart.
+    enclosure: underLine(
+      a.cover,
+      h.line,
+      { lengthMm: length, widthMm: width, heightMm: h.crownZ },
+      a.layers === 'double' && film ? a.cover : undefined,
+    ),
     dimensions: [
       leader(
         'pipeLength',
