@@ -115,6 +115,21 @@ test('plan gives one cover or all, and writes its files', async () => {
   expect(((await answer('plan', garden))['plans'] as unknown[]).length).toBe(demoGarden().covers.length);
 });
 
+test('a cover that cannot be built stops no other: it is told by name, and the call ends with 2', async () => {
+  const made = demoGarden();
+  const covers = made.covers.map((c) =>
+    c.id === 'salad-tunnel' ? { ...c, answers: { ...c.answers, rodShownMm: 900, rodLengthMm: 600 } } : c,
+  );
+  const path = file('one-wrong.json', writeGarden({ ...made, covers }));
+  const { code, out, err } = await runCommand(['plan', path]);
+  expect(code).toBe(2);
+  expect(err).toMatch(/^salad-tunnel\.rodShown: A rod cannot show more/);
+  const { plans } = JSON.parse(out) as { plans: Report[] };
+  expect(plans.map((p) => p.cover.id)).toEqual(covers.map((c) => c.id).filter((id) => id !== 'salad-tunnel'));
+  // Alone there is nothing to print.
+  expect(await runCommand(['plan', path, '--cover', 'salad-tunnel'])).toMatchObject({ code: 2, out: '' });
+});
+
 test('a byte-order mark is read over, and no file that is written overwrites another', async () => {
   const made = demoGarden();
   const [lid] = made.covers.filter((c) => c.id === 'winter-lid');

@@ -32,6 +32,12 @@ cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinne
 cabanon cut FILE [--sheets]
 `;
 
+/** An answer, and what could not be answered beside it. */
+interface Partly {
+  readonly value: unknown;
+  readonly faults: readonly Fault[];
+}
+
 /** Largest file that is read, bytes. */
 const MAX_FILE_BYTES = 40_000_000;
 
@@ -131,11 +137,12 @@ async function cutSheetsCommand(path: string): Promise<Result<unknown>> {
   return document.ok ? solveSheetJob(document.value) : document;
 }
 
+/** Every cover that can be built is planned; of each that cannot the fault is told with its cover. */
 async function planCommand(
   path: string,
   coverId: string | undefined,
   outDir: string | undefined,
-): Promise<Result<unknown>> {
+): Promise<Result<Partly>> {
   const text = await readText(path);
   if (!text.ok) return text;
   const garden = readGarden(text.value);
@@ -153,10 +160,13 @@ async function planCommand(
     distinctNames(garden.value.covers.map((c) => c.id)).map((n, i) => [garden.value.covers[i]?.id, n]),
   );
   const reports: unknown[] = [];
+  const faults: Fault[] = [];
   for (const cover of covers) {
     const planned = plan(garden.value, cover, solver);
-    if (!planned.ok)
-      return failAll(planned.faults.map((f) => ({ field: `${cover.id}.${f.field}`, message: f.message })));
+    if (!planned.ok) {
+      faults.push(...planned.faults.map((f) => ({ field: `${cover.id}.${f.field}`, message: f.message })));
+      continue;
+    }
     const report = planReport(planned.value);
     reports.push(report);
     if (outDir === undefined) continue;
@@ -169,7 +179,7 @@ async function planCommand(
     for (const view of ['end', 'side', 'plan'] as const)
       await writeFile(file(`${view}.svg`), viewSvg(planned.value, view));
   }
-  return ok({ garden: garden.value.name, plans: reports });
+  return reports.length > 0 ? ok({ value: { garden: garden.value.name, plans: reports }, faults }) : failAll(faults);
 }
 
 /** Faults that are told one by one. */
@@ -194,7 +204,10 @@ const OPTIONS = {
   cut: { sheets: 'boolean' },
 } as const;
 
-async function dispatch([command, ...rest]: readonly string[]): Promise<Result<unknown>> {
+const whole = (answer: Result<unknown>): Result<Partly> =>
+  answer.ok ? ok({ value: answer.value, faults: [] }) : answer;
+
+async function dispatch([command, ...rest]: readonly string[]): Promise<Result<Partly>> {
   if (command !== 'plan' && command !== 'hoop' && command !== 'cut')
     return fail('command', `must be plan, hoop or cut, not "${(command ?? '').slice(0, 40)}"\n${USAGE.trimEnd()}`);
   const known = Object.entries(OPTIONS[command]);
@@ -213,20 +226,23 @@ async function dispatch([command, ...rest]: readonly string[]): Promise<Result<u
   const options = parsed.values as Readonly<Record<string, string | undefined>>;
   const [file, ...more] = parsed.positionals;
   try {
-    if (command === 'hoop') return hoopCommand(options);
+    if (command === 'hoop') return whole(hoopCommand(options));
     if (file === undefined) return fail('FILE', `say which file\n${USAGE.trimEnd()}`);
     if (more.length > 0) return fail('FILE', `say one file, not ${more.length + 1}`);
     if (command === 'plan') return await planCommand(file, options['cover'], options['out']);
-    return await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file));
+    return whole(await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file)));
   } catch (error) {
     return fail(command, messageOf(error));
   }
 }
 
-/** Runs one command line: JSON to standard output and 0, or one line for each fault and 2. */
+/** Runs one command line: JSON to standard output and 0; where there are faults one line for each, and 2. */
 export async function runCommand(args: readonly string[]): Promise<CommandAnswer> {
   const answer = await dispatch(args);
-  return answer.ok
-    ? { code: 0, out: `${JSON.stringify(answer.value, null, 2)}\n`, err: '' }
-    : { code: 2, out: '', err: faultLines(answer.faults) };
+  const faults = answer.ok ? answer.value.faults : answer.faults;
+  return {
+    code: faults.length > 0 ? 2 : 0,
+    out: answer.ok ? `${JSON.stringify(answer.value.value, null, 2)}\n` : '',
+    err: faultLines(faults),
+  };
 }

@@ -10,6 +10,12 @@ function mm(text: string, unit: LengthUnit = 'ftin'): number {
 describe('parseLength', () => {
   test.each([
     [`5' 6 3/8"`, 'ftin', 66.375 * 25.4],
+    // The fraction after the sign, as many write it; and vulgar fractions of any kind.
+    [`6" 3/8`, 'ftin', 6.375 * 25.4],
+    [`5' 6" 3/8`, 'ftin', 66.375 * 25.4],
+    ['6 in 3/8', 'cm', 6.375 * 25.4],
+    ['12⅓', 'in', (12 + 1 / 3) * 25.4],
+    ['⅙ ft', 'cm', 304.8 / 6],
     ['66 3/8', 'ftin', 66.375 * 25.4],
     ['66-3/8', 'in', 66.375 * 25.4],
     ['5ft6', 'mm', 66 * 25.4],

@@ -29,7 +29,19 @@ const VULGAR: Readonly<Record<string, string>> = {
   '⅜': '3/8',
   '⅝': '5/8',
   '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅐': '1/7',
+  '⅑': '1/9',
+  '⅒': '1/10',
 };
+const VULGARS = new RegExp(`[${Object.keys(VULGAR).join('')}]`, 'g');
 
 const NUMBER = String.raw`\d{1,3}(?: \d{3})+(?!\d|\/| ?\d+\/)(?:\.\d+)?|\d+[ -]+\d+\/\d+|\d+\/\d+|\d*\.\d+|\d+\.?`;
 const TERM = new RegExp(String.raw`^(${NUMBER})\s*(feet|foot|ft|inches|inch|in|mm|cm|m|'|")?\.?\s*[,-]?\s*`);
@@ -65,7 +77,7 @@ export function parseLength(text: string, unit: LengthUnit): Result<number> {
   if (rest === '') return fail('length', `Type a length, for example ${example}.`);
   if (rest.length > 60) return fail('length', `That is too long to be a length. Try ${example}.`);
   rest = rest
-    .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c] ?? c}`)
+    .replace(VULGARS, (c) => ` ${VULGAR[c] ?? c}`)
     .replace(/[\u00a0\u2009\u202f]/g, ' ')
     .replace(/[′’‘]/g, "'")
     .replace(/″|“|”|''/g, '"')
@@ -90,12 +102,14 @@ export function parseLength(text: string, unit: LengthUnit): Result<number> {
       return fail('length', `“${text.trim()}” is not a length. Try ${example}.`);
     if (named === undefined && match[0].length < rest.length)
       return fail('length', `“${text.trim()}” has a number without a unit. Try ${example}.`);
-    if (named === undefined && previous !== Infinity && !previousWasFeet)
+    // 6" 3/8: the sixteenths are often written after the sign.
+    const fraction = previous === MM_PER_INCH && named === undefined && /^\d+\/\d+$/.test(match[1] ?? '') && value < 1;
+    if (named === undefined && previous !== Infinity && !previousWasFeet && !fraction)
       return fail('length', `“${text.trim()}” has a number without a unit. Try ${example}.`);
     const size: number =
-      named === undefined ? (previousWasFeet ? MM_PER_INCH : bareUnit(unit)) : (UNIT_MM[named] ?? NaN);
+      named === undefined ? (previousWasFeet || fraction ? MM_PER_INCH : bareUnit(unit)) : (UNIT_MM[named] ?? NaN);
     if (!Number.isFinite(value)) return fail('length', `“${match[1]}” is not a number. Try ${example}.`);
-    if (size >= previous) return fail('length', `Write the larger unit first, as in ${example}.`);
+    if (size >= previous && !fraction) return fail('length', `Write the larger unit first, as in ${example}.`);
     total += value * size;
     previous = size;
     previousWasFeet = size === MM_PER_FOOT;

@@ -97,14 +97,22 @@ export type Extras<V, C> = Partial<Omit<Asked<V, C>, 'schema' | 'first' | 'chose
 
 /** A first answer that is the same everywhere, or depends on the place. */
 export type First<V> = V | ((site: BuildSite) => V);
-const firstOf = <V>(first: First<V>): ((site: BuildSite) => V) =>
-  typeof first === 'function' ? (first as (site: BuildSite) => V) : () => first;
+/** The first answer, brought into the range of its schema where a bed asks for more or less than that. */
+const firstOf =
+  <V>(schema: z.ZodType<V>, first: First<V>): ((site: BuildSite) => V) =>
+  (site) => {
+    const wanted = typeof first === 'function' ? (first as (site: BuildSite) => V)(site) : first;
+    if (typeof wanted !== 'number' || schema.safeParse(wanted).success) return wanted;
+    const told = z.toJSONSchema(schema, { io: 'input' });
+    const { minimum, maximum } = [told, ...(told.anyOf ?? [])].find((x) => 'minimum' in x || 'maximum' in x) ?? {};
+    return Math.min(maximum ?? Infinity, Math.max(minimum ?? -Infinity, wanted)) as V;
+  };
 
 /** An answer that is handed on as it is kept. */
 export function asked<V>(schema: z.ZodType<V>, first: First<V>, more: Extras<V, V> = {}): Asked<V, V> {
   return {
     schema,
-    first: firstOf(first),
+    first: firstOf(schema, first),
     chosen: (value) => value,
     against: () => undefined,
     asking: undefined,

@@ -1,4 +1,5 @@
 /** Whatever answers the schema lets through, a family builds something sound or names the field that is wrong. */
+import { siteOf } from '../../testing/site';
 import { SHIPPED } from '../../catalog/catalog';
 import { coverM2 } from '../assembly/enclosure';
 import type { Answers } from '../answers/asked';
@@ -173,4 +174,19 @@ test.each(FAMILY_KEYS)('%s refuses answers that its schema does not know, and ke
   });
   expect(family.dimension(answers, 'rowFromEdge', -4, here).ok).toBe(false);
   expect(family.dimension(answers, 'spacing', 1, here).ok).toBe(false);
+});
+
+test('first answers keep to their own ranges on a bed of any size, and lead to a cover or to a fault that names a field', () => {
+  const side = fc.double({ min: 300, max: 20000, noNaN: true });
+  fc.assert(
+    fc.property(side, side, fc.constantFrom(...FAMILY_KEYS), (lengthMm, widthMm, key) => {
+      const site = siteOf(lengthMm, widthMm);
+      const family = familyOf(key);
+      const first = family.defaults(site);
+      expect(family.schema.safeParse(first).error?.issues ?? []).toEqual([]);
+      const built = family.assemble(first, site);
+      if (!built.ok) for (const f of built.faults) expect([f.field, f.message]).not.toContain('');
+    }),
+    { numRuns: 600 },
+  );
 });

@@ -108,20 +108,44 @@ function findRoot(f: (t: number) => number, a0: number, b0: number, fa0?: number
   return b;
 }
 
+/** Where a function that falls and rises once between a and b is least (golden section). */
+function leastAt(f: (t: number) => number, a0: number, b0: number): number {
+  const part = (Math.sqrt(5) - 1) / 2;
+  let [a, b] = [a0, b0];
+  for (let i = 0; i < 80 && b - a > 1e-12; i++) {
+    const [low, high] = [b - part * (b - a), a + part * (b - a)];
+    if (f(low) < f(high)) b = high;
+    else a = low;
+  }
+  return (a + b) / 2;
+}
+
+/** What a measure may miss by and still be met: less than a hair over a pipe of any length. */
+const MET = 1e-9;
+
 /**
  * First root walking from the flat, wide shapes (t = 0) towards the tall ones (t = 1).
  * A second, balloon-like shape that the same two measures may have lies further on and is not wanted.
+ * Near the greatest height both lie between two steps: there the function is followed to where it comes nearest.
  */
 function firstRoot(f: (t: number) => number, steps: number): number | undefined {
-  let t = 1e-4;
-  let ft = f(t);
+  let [before, t] = [1e-4, 1e-4];
+  const start = f(t);
+  // Of one sign from here on, until the root.
+  const sign = Math.sign(start);
+  let [fBefore, ft] = [start, start];
   for (let i = 1; i <= steps; i++) {
     const next = Math.min(1 - 1e-6, i / steps);
     const fNext = f(next);
     if (ft === 0) return t;
     if (Math.sign(ft) !== Math.sign(fNext)) return findRoot(f, t, next, ft);
-    t = next;
-    ft = fNext;
+    if (sign * ft <= sign * fBefore && sign * ft <= sign * fNext) {
+      const nearest = leastAt((x) => sign * f(x), before, next);
+      const missed = sign * f(nearest);
+      if (missed < 0) return findRoot(f, before, nearest, fBefore);
+      if (missed < MET) return nearest;
+    }
+    [before, fBefore, t, ft] = [t, ft, next, fNext];
   }
   return undefined;
 }

@@ -1,7 +1,7 @@
 import type { ShelfSheet } from './onHand';
 import fc from 'fast-check';
 import { leftovers, onShelf } from './flat';
-import { packSheets } from './sheets';
+import { packSheets, sawMm } from './sheets';
 
 const SIZE = { widthMm: 1220, lengthMm: 2440, price: 40 };
 
@@ -13,7 +13,7 @@ test('what is left of a sheet overlaps no piece: pieces and rests together are n
       fc.constantFrom(0, 3),
       (list, kerf) => {
         const pieces = list.map((p, i) => ({ ...p, tag: `p${i}`, turns: true }));
-        for (const sheet of packSheets(pieces, [SIZE], kerf) ?? []) {
+        for (const sheet of packSheets(pieces, [SIZE], sawMm(kerf)) ?? []) {
           const rests = leftovers(SIZE, sheet.placed, kerf);
           const area = (s: { readonly widthMm: number; readonly lengthMm: number }): number => s.widthMm * s.lengthMm;
           const taken = [...sheet.placed, ...rests].reduce((sum, s) => sum + area(s), 0);

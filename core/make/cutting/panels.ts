@@ -6,7 +6,7 @@ import type { Panel } from '../../build/assembly/types';
 import { type LengthUnit, formatLength } from '../../base/length';
 import { leftovers, onShelf } from './flat';
 import { type Blank, headToTail } from './nest';
-import { type PlacedPiece, type Stock, holdsAlone, packSheets } from './sheets';
+import { type PlacedPiece, type Stock, holdsAlone, packSheets, sawMm } from './sheets';
 
 /** A part by its true outline, in the coordinates of the sheet. */
 export interface OutlinedPiece extends PlacedPiece {
@@ -125,7 +125,7 @@ function laidOut<S extends Stock>(blanks: readonly Blank[], sizes: readonly S[],
       packSheets(
         list.map((b) => b.piece),
         sizes,
-        kerf,
+        sawMm(kerf),
       ) ?? [];
     const cost = sheets.reduce((sum, s) => sum + s.size.price, 0);
     const used = sheets.reduce((sum, s) => sum + s.endMm * s.size.widthMm, 0);
@@ -164,7 +164,7 @@ export function planSheets(
       ...onShelf(shelf, 'sheet', sheet.key).map((own) => ({ ...own, key: own.id })),
       ...sheet.sizes.map((size) => ({ ...size, price: price(size) })),
     ];
-    const fits = new Set(all.filter(({ piece }) => holdsAlone(piece, sizes, sheet.kerfMm)));
+    const fits = new Set(all.filter(({ piece }) => holdsAlone(piece, sizes, sawMm(sheet.kerfMm))));
     for (const { piece } of all.filter((b) => !fits.has(b))) tooLarge.push({ tag: piece.tag, sheet });
     const laid = laidOut([...fits], sizes, sheet.kerfMm);
     for (const s of laid.sheets) {

@@ -57,13 +57,14 @@ export function maximalPatterns(job: BarJob, limit: number): readonly Pattern[] 
     if (!bar || bar.available === 0) continue;
     if (!fill(s, 0, bar.length + job.kerf)) return undefined;
   }
-  // A pattern that also fits a bar no dearer, no longer and without a limit is never needed.
+  // A pattern that also fits a bar no dearer, no longer, without a limit and good for its longest piece is never needed.
   return found.filter((p) => {
     const own = job.stock[p.stock];
+    const longest = p.counts.reduce((most, n, i) => (n > 0 ? Math.max(most, job.pieces[i]?.length ?? 0) : most), 0);
     return !job.stock.some((s, i) => {
       if (!own || i === p.stock || s.available !== undefined || s.length >= own.length || s.price > own.price)
         return false;
-      return p.used <= s.length + SLACK;
+      return p.used <= s.length + SLACK && longest <= (s.longestPiece ?? Infinity) + SLACK;
     });
   });
 }

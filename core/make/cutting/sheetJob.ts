@@ -64,9 +64,11 @@ export function solveSheetJob(value: unknown): Result<SheetAnswer> {
     price: s.price,
     available: s.available,
   }));
+  // Whatever the unit, no more than what sums are off by.
+  const saw = { kerf: job.kerf, slack: 1e-9 * Math.max(...job.sheets.map((s) => Math.max(s.width, s.length))) };
   const kinds = job.pieces.map((p, i) => ({ widthMm: p.width, lengthMm: p.length, turns: p.turns, i, n: p.quantity }));
   const faults = kinds
-    .filter((k) => k.n > 0 && !holdsAlone({ ...k, tag: '' }, stock, job.kerf))
+    .filter((k) => k.n > 0 && !holdsAlone({ ...k, tag: '' }, stock, saw))
     .map((k) => ({ field: `pieces[${k.i}]`, message: `no sheet holds ${k.widthMm} by ${k.lengthMm}` }));
   if (faults.length > 0) return failAll(faults);
   const pieces: readonly SheetPiece[] = kinds.flatMap((k) =>
@@ -77,7 +79,7 @@ export function solveSheetJob(value: unknown): Result<SheetAnswer> {
       turns: k.turns,
     })),
   );
-  const packed = packSheets(pieces, stock, job.kerf);
+  const packed = packSheets(pieces, stock, saw);
   if (!packed) return failAll([{ field: 'sheets', message: 'there are not enough sheets for all pieces' }]);
   const cost = packed.reduce((sum, s) => sum + s.size.price, 0);
   const bound = sheetBound(pieces, stock);

@@ -3,7 +3,7 @@ import type { SheetSize } from '../../catalog/types';
 import fc from 'fast-check';
 import { solveSheetJob } from './sheetJob';
 import { cutsInOrder, cutsText, planSheets } from './panels';
-import { type SheetPiece, packSheets, sheetBound } from './sheets';
+import { type SheetPiece, packSheets, sawMm, sheetBound } from './sheets';
 import { rectangle } from '../../build/assembly/pieces';
 
 const FULL: SheetSize = { key: 'full', widthMm: 1220, lengthMm: 2440, price: 40 };
@@ -19,7 +19,7 @@ test('pieces on one sheet neither overlap nor leave it, and every cut runs from 
   fc.assert(
     fc.property(fc.array(piece, { minLength: 1, maxLength: 14 }), (list) => {
       const pieces = list.map((p, i): SheetPiece => ({ tag: `p${i}`, widthMm: p.w, lengthMm: p.l, turns: p.turns }));
-      const packed = packSheets(pieces, [FULL, HALF], 3);
+      const packed = packSheets(pieces, [FULL, HALF], sawMm(3));
       if (!packed) throw new Error('all of them fit a full sheet');
       const placed = packed.flatMap((s) => s.placed.map((q) => ({ ...q, s })));
       expect(placed.map((p) => p.tag).sort()).toEqual(pieces.map((p) => p.tag).sort());
@@ -40,9 +40,11 @@ test('pieces on one sheet neither overlap nor leave it, and every cut runs from 
 });
 
 test('a small need buys a small sheet; what fits none is named', () => {
-  const small = packSheets([{ tag: 'a', widthMm: 600, lengthMm: 500, turns: true }], [FULL, HALF], 3);
+  const small = packSheets([{ tag: 'a', widthMm: 600, lengthMm: 500, turns: true }], [FULL, HALF], sawMm(3));
   expect(small?.map((s) => s.size.key)).toEqual(['half']);
-  expect(packSheets([{ tag: 'a', widthMm: 1300, lengthMm: 1300, turns: true }], [FULL, HALF], 3)).toBeUndefined();
+  expect(
+    packSheets([{ tag: 'a', widthMm: 1300, lengthMm: 1300, turns: true }], [FULL, HALF], sawMm(3)),
+  ).toBeUndefined();
 });
 
 test('channels keep their way; old windows are taken as they are', () => {
@@ -71,9 +73,9 @@ test('channels keep their way; old windows are taken as they are', () => {
 test('sheets on hand are cut first, as many as there are', () => {
   const piece = (tag: string): SheetPiece => ({ tag, widthMm: 600, lengthMm: 1200, turns: false });
   const shelf = { widthMm: 610, lengthMm: 1220, price: 0, available: 1 };
-  const packed = packSheets([piece('a'), piece('b')], [{ ...HALF }, shelf], 3);
+  const packed = packSheets([piece('a'), piece('b')], [{ ...HALF }, shelf], sawMm(3));
   expect(packed?.map((s) => s.size.price).sort((a, b) => a - b)).toEqual([0, 13]);
-  expect(packSheets([piece('a'), piece('b')], [shelf], 3)).toBeUndefined();
+  expect(packSheets([piece('a'), piece('b')], [shelf], sawMm(3))).toBeUndefined();
 });
 
 test('cuts in order: across into strips first, then along each strip', () => {
@@ -84,7 +86,7 @@ test('cuts in order: across into strips first, then along each strip', () => {
       { tag: 'c', widthMm: 1220, lengthMm: 400, turns: false },
     ],
     [FULL],
-    3,
+    sawMm(3),
   );
   const sheet = packed?.[0];
   const cuts = cutsInOrder(FULL, sheet?.placed ?? []);
@@ -105,7 +107,7 @@ test('a piece shorter than its strip is trimmed last, and said so', () => {
         { tag: 'b', widthMm: 500, lengthMm: 700, turns: false },
       ],
       [FULL],
-      3,
+      sawMm(3),
     ) ?? [];
   const blanks = sheet?.placed ?? [];
   expect(cutsInOrder(FULL, blanks).at(-1)).toEqual({ way: 'across', atMm: 700, strip: 1, piece: 'b' });
@@ -136,9 +138,22 @@ test('no plan costs less than the bound', () => {
   fc.assert(
     fc.property(fc.array(size, { minLength: 1, maxLength: 12 }), (list) => {
       const pieces = list.map((p, i): SheetPiece => ({ tag: `p${i}`, widthMm: p.w, lengthMm: p.l, turns: true }));
-      const packed = packSheets(pieces, [FULL, HALF], 3) ?? [];
+      const packed = packSheets(pieces, [FULL, HALF], sawMm(3)) ?? [];
       const cost = packed.reduce((sum, s) => sum + s.size.price, 0);
       expect(cost).toBeGreaterThanOrEqual(sheetBound(pieces, [FULL, HALF]) - 1e-9);
     }),
   );
+});
+
+test('in any unit nothing hangs over: 48 in of sheet hold no 48.4 in, and 48 in to the hair', () => {
+  const job = (width: number) => ({
+    kerf: 0.125,
+    sheets: [{ width: 48, length: 96, price: 46 }],
+    pieces: [{ width, length: 96, quantity: 1, turns: false }],
+  });
+  expect(solveSheetJob(job(48.4))).toMatchObject({ ok: false, faults: [{ field: 'pieces[0]' }] });
+  expect(solveSheetJob(job(48))).toMatchObject({ ok: true, value: { cost: 46 } });
+  // Two of 23.95 and the cut between them are 48.025: not off one sheet.
+  const two = { ...job(23.95), pieces: [{ width: 23.95, length: 96, quantity: 2, turns: false }] };
+  expect(solveSheetJob(two)).toMatchObject({ ok: true, value: { cost: 92 } });
 });

@@ -29,6 +29,12 @@ interface OpenSheet<S extends Stock> {
   endMm: number;
 }
 
+/** How wide a cut is, and by how much a piece may be too large for its place, in the unit of the sheets. */
+export interface Saw {
+  readonly kerf: number;
+  readonly slack: number;
+}
+
 /** A sheet that can be bought, or of which there are only so many. */
 export interface Stock {
   readonly widthMm: number;
@@ -37,7 +43,8 @@ export interface Stock {
   readonly available?: number | undefined;
 }
 
-const SLACK_MM = 0.5;
+/** A saw among sizes in mm: a piece may be larger than its place by less than a saw is off by. */
+export const sawMm = (kerf: number): Saw => ({ kerf, slack: 0.5 });
 type Way = readonly [widthMm: number, lengthMm: number];
 const known = new WeakMap<SheetPiece, readonly Way[]>();
 
@@ -56,7 +63,7 @@ function waysOf(p: SheetPiece): readonly Way[] {
 }
 
 /** Puts a piece on an open sheet: in the strip that it leaves least of, or in a new one. */
-function place<S extends Stock>(sheet: OpenSheet<S>, p: SheetPiece, kerf: number): boolean {
+function place<S extends Stock>(sheet: OpenSheet<S>, p: SheetPiece, { kerf, slack }: Saw): boolean {
   const lying = ways(p);
   let into: Strip | undefined;
   let least = Infinity;
@@ -64,12 +71,12 @@ function place<S extends Stock>(sheet: OpenSheet<S>, p: SheetPiece, kerf: number
   for (const [wide, long] of lying)
     for (const strip of sheet.strips) {
       const waste = strip.heightMm - long;
-      if (wide > strip.freeMm + SLACK_MM || waste < -SLACK_MM || waste >= least) continue;
+      if (wide > strip.freeMm + slack || waste < -slack || waste >= least) continue;
       [into, least, w, l] = [strip, waste, wide, long];
     }
   if (!into)
     for (const [wide, long] of lying) {
-      if (wide > sheet.size.widthMm + SLACK_MM || sheet.endMm + long > sheet.size.lengthMm + SLACK_MM) continue;
+      if (wide > sheet.size.widthMm + slack || sheet.endMm + long > sheet.size.lengthMm + slack) continue;
       into = { yMm: sheet.endMm, heightMm: long, freeMm: sheet.size.widthMm };
       [w, l] = [wide, long];
       sheet.strips.push(into);
@@ -86,14 +93,14 @@ function opened<S extends Stock>(size: S): OpenSheet<S> {
   return { size, strips: [], placed: [], endMm: 0 };
 }
 
-function fits(pieces: readonly SheetPiece[], size: Stock, kerf: number): boolean {
+function fits(pieces: readonly SheetPiece[], size: Stock, saw: Saw): boolean {
   const sheet = opened(size);
-  return pieces.every((p) => place(sheet, p, kerf));
+  return pieces.every((p) => place(sheet, p, saw));
 }
 
 /** Whether some sheet holds a piece by itself. */
-export function holdsAlone(p: SheetPiece, sizes: readonly Stock[], kerf: number): boolean {
-  return sizes.some((size) => size.available !== 0 && fits([p], size, kerf));
+export function holdsAlone(p: SheetPiece, sizes: readonly Stock[], saw: Saw): boolean {
+  return sizes.some((size) => size.available !== 0 && fits([p], size, saw));
 }
 
 /**
@@ -103,22 +110,22 @@ export function holdsAlone(p: SheetPiece, sizes: readonly Stock[], kerf: number)
 function fill<S extends Stock>(
   pieces: readonly SheetPiece[],
   order: readonly S[],
-  kerf: number,
+  saw: Saw,
   eager: boolean,
 ): readonly OpenSheet<S>[] | undefined {
   const sheets: OpenSheet<S>[] = [];
   const left = new Map(order.map((s) => [s, s.available ?? Infinity]));
   for (const p of pieces) {
     const free = (s: S): boolean => eager && s.price === 0;
-    const holds = (s: S): boolean => (left.get(s) ?? 0) > 0 && fits([p], s, kerf);
-    if (sheets.some((s) => free(s.size) && place(s, p, kerf))) continue;
+    const holds = (s: S): boolean => (left.get(s) ?? 0) > 0 && fits([p], s, saw);
+    if (sheets.some((s) => free(s.size) && place(s, p, saw))) continue;
     const spare = order.find((s) => free(s) && holds(s));
-    if (!spare && sheets.some((s) => place(s, p, kerf))) continue;
+    if (!spare && sheets.some((s) => place(s, p, saw))) continue;
     const size = spare ?? order.find(holds);
     if (!size) return undefined;
     left.set(size, (left.get(size) ?? 0) - 1);
     const fresh = opened(size);
-    place(fresh, p, kerf);
+    place(fresh, p, saw);
     sheets.push(fresh);
   }
   // What is on a sheet may go on a cheaper one just as well.
@@ -130,7 +137,7 @@ function fill<S extends Stock>(
     for (const other of order) {
       if ((left.get(other) ?? 0) <= 0 || other.price >= best.size.price) continue;
       const moved = opened(other);
-      if (mine.every((p) => place(moved, p, kerf))) best = moved;
+      if (mine.every((p) => place(moved, p, saw))) best = moved;
     }
     if (best !== s) {
       left.set(s.size, (left.get(s.size) ?? 0) + 1);
@@ -158,7 +165,7 @@ const MOST_TRIED = 300_000;
 export function packSheets<S extends Stock>(
   pieces: readonly SheetPiece[],
   sizes: readonly S[],
-  kerf: number,
+  saw: Saw,
 ): readonly OpenSheet<S>[] | undefined {
   const free = sizes.filter((s) => s.price === 0);
   const bought = sizes.filter((s) => s.price > 0);
@@ -175,7 +182,7 @@ export function packSheets<S extends Stock>(
         // Of very many pieces only some ways are tried; the first of each size are the best ones.
         if (best && tried > MOST_TRIED) return best;
         const rest = bought.filter((s) => s !== first).sort((a, b) => a.price - b.price);
-        const found = fill([...pieces].sort(order), [...free, ...(first ? [first] : []), ...rest], kerf, eager);
+        const found = fill([...pieces].sort(order), [...free, ...(first ? [first] : []), ...rest], saw, eager);
         tried += pieces.length * (found?.length ?? sizes.length);
         if (!found) continue;
         const better = !best || cost(found) < cost(best) - 1e-9;

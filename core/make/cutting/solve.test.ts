@@ -192,3 +192,88 @@ test.each([
   expect(read.ok).toBe(false);
   if (!read.ok) expect(read.faults[0]?.field).toBe(field);
 });
+
+/** The least price of any plan, by trying every way to cut one piece after another from bars of every kind. */
+function leastByHand(job: BarJob): number {
+  const pieces = job.pieces.flatMap((p) => Array.from({ length: p.quantity }, () => p.length)).sort((a, b) => b - a);
+  let best = Infinity;
+  const open: { s: number; room: number }[] = [];
+  const left = job.stock.map((s) => s.available ?? Infinity);
+  const go = (at: number, cost: number): void => {
+    if (cost >= best) return;
+    const length = pieces[at];
+    if (length === undefined) {
+      best = cost;
+      return;
+    }
+    const fits = (s: number, room: number): boolean =>
+      length <= room + 1e-9 && length <= (job.stock[s]?.longestPiece ?? Infinity);
+    for (const bar of open)
+      if (fits(bar.s, bar.room)) {
+        bar.room -= length + job.kerf;
+        go(at + 1, cost);
+        bar.room += length + job.kerf;
+      }
+    job.stock.forEach((bar, s) => {
+      if ((left[s] ?? 0) <= 0 || !fits(s, bar.length)) return;
+      left[s] = (left[s] ?? 0) - 1;
+      open.push({ s, room: bar.length - length - job.kerf });
+      go(at + 1, cost + bar.price);
+      open.pop();
+      left[s] = (left[s] ?? 0) + 1;
+    });
+  };
+  go(0, 0);
+  return best;
+}
+
+test('a bowed bar that is cheap stands in the way of no better plan', () => {
+  // Two of 60 want good bars of 100: the cheaper, shorter, bowed ones hold nothing longer than 50.
+  const job: BarJob = {
+    kerf: 0,
+    stock: [
+      { length: 90, price: 3, longestPiece: 50 },
+      { length: 100, price: 5 },
+    ],
+    pieces: [
+      { length: 60, quantity: 2 },
+      { length: 30, quantity: 2 },
+    ],
+  };
+  expect(solved(job).cost).toBe(10);
+});
+
+test('whatever limits bars have, the plan that is called the best is the best', () => {
+  const limited: fc.Arbitrary<BarJob> = fc.record({
+    kerf: fc.constantFrom(0, 3),
+    stock: fc.array(
+      fc
+        .record({
+          length: fc.integer({ min: 60, max: 130 }),
+          price: fc.integer({ min: 0, max: 9 }),
+          available: fc.option(fc.integer({ min: 1, max: 3 }), { nil: undefined }),
+          longestPiece: fc.option(fc.integer({ min: 20, max: 130 }), { nil: undefined }),
+        })
+        .map(({ available, longestPiece, ...bar }) => ({
+          ...bar,
+          ...(available !== undefined && { available }),
+          ...(longestPiece !== undefined && { longestPiece }),
+        })),
+      { minLength: 1, maxLength: 4 },
+    ),
+    pieces: fc.uniqueArray(
+      fc.record({ length: fc.integer({ min: 18, max: 110 }), quantity: fc.integer({ min: 1, max: 2 }) }),
+      { minLength: 1, maxLength: 3, selector: (p) => p.length },
+    ),
+  });
+  fc.assert(
+    fc.property(limited, (job) => {
+      const plan = solveBars(job, solver);
+      const least = leastByHand(job);
+      expect(plan.ok).toBe(Number.isFinite(least));
+      if (plan.ok && plan.value.proven) expect(plan.value.cost).toBeCloseTo(least, 6);
+      if (plan.ok) expect(plan.value.bound).toBeLessThanOrEqual(least + 1e-6);
+    }),
+    { numRuns: 300 },
+  );
+});

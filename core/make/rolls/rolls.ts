@@ -2,7 +2,7 @@ import { type FlatDone, type FlatStuff, type ShelfSheet, isFlatCut } from '../cu
 import type { CoverMaterial, Roll } from '../../catalog/types';
 import type { HardwareUse, SheetPart } from '../../build/assembly/types';
 import { leftovers, onShelf } from '../cutting/flat';
-import { type PlacedPiece, packSheets } from '../cutting/sheets';
+import { type PlacedPiece, packSheets, sawMm } from '../cutting/sheets';
 import { MM_PER_INCH } from '../../base/length';
 
 /** A sheet's cut size: the sum of its allowances, mm. */
@@ -198,7 +198,7 @@ export function planRolls(
       lengthMm: s.alongMm,
       turns: true,
     }));
-    for (const open of packSheets(pieces, stock, 0) ?? []) {
+    for (const open of packSheets(pieces, stock, sawMm(0)) ?? []) {
       const { roll, available } = open.size;
       const endMm = Math.max(0, ...open.placed.map((p) => p.yMm + p.lengthMm));
       rolls.push({
