@@ -38,11 +38,18 @@ function mendsOf(
     const answers = familyOf(o.cover.family).change(o.cover.answers, change, o);
     if (!answers) continue;
     const changed = redo(answers);
-    if (!changed.ok || !betters(check, o.checks, changed.value.checks)) continue;
+    if (!changed.ok || !asSaid(change, changed.value) || !betters(check, o.checks, changed.value.checks)) continue;
     kinds.add(kind);
     working.push({ checkId: check.id, label, cost: quickPrice(changed.value) - priceNow, answers });
   }
   return working.sort((a, b) => a.cost - b.cost).slice(0, MENDS_PER_CHECK);
+}
+
+/** Whether as many were built as the change asks for: joints of a sheet may want more of them than that. */
+function asSaid(change: Check['tries'][number]['change'], { assembly: { beams, spans } }: Outline): boolean {
+  if (change.kind !== 'answer') return true;
+  const asked = [...beams, ...spans].find((x) => x.asked?.id === change.id)?.asked;
+  return asked === undefined || asked.now === change.value;
 }
 
 /** Whether a change helps the check it is for and makes no other fail. */

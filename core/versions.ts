@@ -50,11 +50,12 @@ export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver):
   const family = familyOf(cover.family);
   const { assembly } = now.value;
   const arch = assembly.arches[0];
-  const rows = arch?.tags.length ?? assembly.beams[0]?.tags.length ?? 0;
+  const rows = arch?.tags.length ?? assembly.beams[0]?.asked?.now ?? 0;
   const changed = (change: Change): Answers | undefined => family.change(cover.answers, change, now.value);
+  const counted = assembly.beams[0]?.asked;
   const count = (n: number): Answers | undefined =>
-    changed({ kind: 'hoops', count: n }) ?? changed({ kind: 'bars', count: n });
-  const what = (arch?.what ?? (arch ? 'hoops' : 'bars')).toLowerCase();
+    arch ? changed({ kind: 'hoops', count: n }) : counted && changed({ kind: 'answer', id: counted.id, value: n });
+  const what = arch ? (arch.what ?? 'hoops').toLowerCase() : (counted?.words[1] ?? '');
   const pipe = arch && stouterPipe(arch.section, now.value.site.catalog);
   const kept = JSON.stringify(cover.kept) === JSON.stringify(cover.answers) ? undefined : (cover.kept ?? undefined);
   const own: readonly (readonly [id: string, label: string, answers: Answers | undefined])[] = [

@@ -39,9 +39,8 @@ export type Change =
   | { readonly kind: 'rod'; readonly key: string }
   | { readonly kind: 'higher'; readonly byMm: number }
   | { readonly kind: 'roll'; readonly key: string | null }
-  /** A stouter board for the bars that carry, or more of them. */
+  /** A stouter board for the bars that carry. */
   | { readonly kind: 'bar'; readonly key: string }
-  | { readonly kind: 'bars'; readonly count: number }
   /** Any question's answer, where the family asks it. */
   | { readonly kind: 'answer'; readonly id: string; readonly value: string | number };
 type ChangeOf<K extends Change['kind']> = Extract<Change, { readonly kind: K }>;

@@ -137,10 +137,8 @@ export const lidFrame = (first: First<string>, firstBars: number | null, when?: 
     changes: { bar: ({ key }) => key },
   }),
   bars: {
-    ...countOrAuto('Bars between the stiles', [0, 12], () => 0, {
+    ...countOrAuto('Bars between the stiles', [0, 12], (built) => built?.spans[0]?.asked?.now ?? 0, {
       ...(when && { when }),
-      // Two of those counted on each lid are its stiles.
-      changes: { bars: ({ count: all }, _, { answers }) => Math.ceil(all / lidsIn(answers)) - 2 },
     }),
     first: () => firstBars,
   },

@@ -161,14 +161,24 @@ export interface BeamRow {
   readonly slopeDeg: number;
   /** Two slopes meet above: snow may lie on one alone. */
   readonly gable: boolean;
+  /** The question that asks for their number, where one does. */
+  readonly asked?: CountAsked;
+}
+
+/** A question that asks for a number: its id, how many are answered now, and what it counts, one and many. */
+export interface CountAsked {
+  readonly id: string;
+  readonly now: number;
+  readonly words: readonly [one: string, many: string];
 }
 
 /** A stiff sheet that spans between bars. */
 export interface SheetSpan {
   readonly sheet: StiffSheet;
-  readonly tags: readonly string[];
   readonly spanMm: number;
   readonly slopeDeg: number;
+  /** The question that asks for the bars under it, where one does. */
+  readonly asked?: CountAsked;
 }
 
 /** A board that takes the outward push of hoop feet between its supports. */

@@ -237,6 +237,11 @@ export function slopedLids(s: LidSite): Lids {
     });
   }
 
+  // Loose lids are framed as they are; only of hung ones the bars are asked for.
+  const asked =
+    framed && s.hinged
+      ? { asked: { id: 'bars', now: bars, words: ['bar in each lid', 'bars in each lid'] } as const }
+      : {};
   const metres = Math.ceil((s.lids * each) / 1000);
   const barLength = (bars + 2) * s.lids * reach;
   const spacing = (each - w) / (bars + 1);
@@ -341,6 +346,7 @@ export function slopedLids(s: LidSite): Lids {
               loadWidthMm: bars > 0 ? spacing : spacing / 2,
               slopeDeg: pitchDeg,
               gable: false,
+              ...asked,
             },
           ]
         : [],
@@ -350,9 +356,9 @@ export function slopedLids(s: LidSite): Lids {
         : [
             {
               sheet: stiffSheet(s.site.catalog, s.glazing),
-              tags: Array.from({ length: bars }, (_, k) => `bar ${k + 1}`),
               spanMm: framed ? spacing : each,
               slopeDeg: pitchDeg,
+              ...asked,
             },
           ],
     pitchDeg,

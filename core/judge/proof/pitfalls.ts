@@ -13,6 +13,7 @@ import { thicknessMm } from '../../catalog/sections';
 import { sheetSize } from '../../make/rolls/rolls';
 import { type Phrase, amount } from '../../base/figure';
 import { bendBand, fibreStrainPercent } from '../../build/hoop/strain';
+import { moreOf } from './timberChecks';
 import { ASK, type Check, type CheckSite, type Verdict } from './check';
 
 type Pitfall = (a: Assembly, site: CheckSite) => Check | undefined;
@@ -142,10 +143,7 @@ const sail: Pitfall = (a) => {
           amount(largest, 'area'),
           ' of film hangs free between its supports and works loose like a sail. Batten it along every bar, or lace a rope over it.',
         ],
-        [
-          answer('Battens', 'fixing', 'battens'),
-          { label: ['One bar more'], change: { kind: 'bars', count: rows + 1 } },
-        ],
+        [answer('Battens', 'fixing', 'battens'), ...moreOf(a.beams[0]?.asked, 1)],
       )
     : undefined;
 };

@@ -1,7 +1,7 @@
 /** What is asked of straight bars, of stiff sheets between them, and of whoever lifts the parts. */
 import type { Section } from '../../catalog/types';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
-import type { BeamRow, MovingPart, SheetSpan } from '../../build/assembly/types';
+import type { BeamRow, CountAsked, MovingPart, SheetSpan } from '../../build/assembly/types';
 import { boardShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { type Check, verdictOf } from './check';
@@ -27,6 +27,15 @@ function stouterBoards(now: Section, catalog: Catalog): readonly Section[] {
     .slice(0, 4);
 }
 
+/** More of what a question counts, told by the number there will be. */
+export const moreOf = (asked: CountAsked | undefined, most: number): Check['tries'] =>
+  asked
+    ? Array.from({ length: most }, (_, i) => asked.now + 1 + i).map((value) => ({
+        label: [`${value} ${asked.words[value === 1 ? 0 : 1]}`] as Phrase,
+        change: { kind: 'answer', id: asked.id, value } as const,
+      }))
+    : [];
+
 /** Whether the bars carry the snow asked of them. */
 export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const askedMm = (snow.groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
@@ -51,10 +60,7 @@ export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSno
         label: [s.name] as Phrase,
         change: { kind: 'bar', key: s.key } as const,
       })),
-      ...[1, 2, 3, 4].map((more) => ({
-        label: [`${beam.tags.length + more} of them`] as Phrase,
-        change: { kind: 'bars', count: beam.tags.length + more } as const,
-      })),
+      ...moreOf(beam.asked, 4),
     ],
   };
 }
@@ -101,10 +107,7 @@ export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
       assumes: LEFT_OUT,
     },
     caution: LEFT_OUT[0],
-    tries: [1, 2, 3, 4, 5, 6].map((more) => ({
-      label: [more === 1 ? 'One more bar' : `${more} more bars`] as Phrase,
-      change: { kind: 'bars', count: span.tags.length + more } as const,
-    })),
+    tries: moreOf(span.asked, 6),
   };
 }
 

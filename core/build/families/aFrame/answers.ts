@@ -17,7 +17,6 @@ export const answers = {
       spacing: (spacingMm, _, { answers: now, site }) =>
         countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Triangles'),
     },
-    changes: { bars: (change) => change.count },
   }),
   leg: board(
     'Legs',

@@ -259,6 +259,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
   const legLength = legs[0]?.lengthMm ?? 0;
   const middleOfLeg: Vec3 = [first, width - s.topY * 0.45, z0 + a.heightMm * 0.45];
 
+  const triangles = { id: 'pairs', now: xs.length, words: ['triangle', 'triangles'] } as const;
   return ok({
     ...BARE,
     members: [...legs, ...ridgeRun.members, ...ties, ...rails, ...battens, ...across.members],
@@ -278,6 +279,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
         loadWidthMm: spacing,
         slopeDeg: steep,
         gable: true,
+        asked: triangles,
       },
       {
         tags: xs.map((_, i) => `L${2 * i + 1}`),
@@ -288,6 +290,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
         loadWidthMm: width / 4,
         slopeDeg: 0,
         gable: false,
+        asked: triangles,
       },
     ],
     under,

@@ -16,7 +16,7 @@ export const answers = {
       spacing: (spacingMm, _, { answers: now, site }) =>
         countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Frames'),
     },
-    changes: { hoops: (change) => change.count, bars: (change) => change.count },
+    changes: { hoops: (change) => change.count },
   }),
   pipe: tube(
     'Pipe',

@@ -40,7 +40,6 @@ export const answers = {
       spacing: (spacingMm, _, { answers: now, site }) =>
         countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Rafters'),
     },
-    changes: { bars: (change) => change.count },
   }),
   rafter: board('Rafter boards', ['2x3', '2x4', '2x6', '38x63 mm', '38x89 mm', '45x145 mm'], sold('2x3'), {
     changes: { bar: ({ key }) => key },

@@ -66,6 +66,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
     { y: width - t, z: roof.under(width - t) },
   ];
   const joints = [...frame.joints, ...skin.joints, ...shutters.joints, ...across.joints];
+  const rafters = { id: 'rafters', now: frame.rafters.length, words: ['rafter', 'rafters'] } as const;
   const assembly: Said = {
     ...BARE,
     members: [
@@ -90,6 +91,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         loadWidthMm: spacing,
         slopeDeg,
         gable: false,
+        asked: rafters,
       },
       ...frame.header.slice(0, 1).map((m) => ({
         tags: [m.tag],
@@ -108,9 +110,9 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         : [
             {
               sheet: stiffSheet(site.catalog, a.glazing),
-              tags: frame.rafters.map((m) => m.tag),
               spanMm: spacing,
               slopeDeg,
+              asked: rafters,
             },
           ],
     under,

@@ -25,11 +25,8 @@ export const answers = {
     },
     'old-window',
   ),
-  lids: count(
-    'How many',
-    [1, 16],
-    ({ survey }) => Math.max(1, Math.round(survey.frameOn.lengthMm / (32 * MM_PER_INCH))),
-    { changes: { bars: (change) => Math.max(1, change.count - 1) } },
+  lids: count('How many', [1, 16], ({ survey }) =>
+    Math.max(1, Math.round(survey.frameOn.lengthMm / (32 * MM_PER_INCH))),
   ),
   safety,
   lidFrame: board('Lid frame', ['1x3', '2x2', '2x3', '45x45 mm'], sold('2x2'), { when: { glazing: 'twin-wall-6' } }),

@@ -151,6 +151,8 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
         loadWidthMm: length / a.lids,
         slopeDeg: (angle * 180) / Math.PI,
         gable: false,
+        // Each lid more brings a support under its joint.
+        asked: { id: 'lids', now: a.lids, words: ['lid', 'lids'] },
       },
     ],
     spans: lids.spans,
