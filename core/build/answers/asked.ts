@@ -233,6 +233,12 @@ export function dimensioned<V extends number | null>(
   return asked<V>(schema, first, { dimensions: { [dimension]: (valueMm) => ok(valueMm as V) }, ...more });
 }
 
+/** The same answer, asked only while other answers are so. */
+export const askedWhen = <T extends { readonly asking: object | undefined }>(
+  answer: T,
+  when: Readonly<Record<string, unknown>>,
+): T => ({ ...answer, asking: answer.asking && { ...answer.asking, when } });
+
 /** Limits of a typed dimension, said in words where it is outside them. */
 export function within(
   id: string,

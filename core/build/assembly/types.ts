@@ -217,6 +217,8 @@ export interface MovingPart {
 export interface Fastening {
   readonly count: number;
   readonly eachN: number;
+  /** The question that asks for their number, where it is not the one of all lids. */
+  readonly ask?: string;
 }
 
 /** How a hinged part hangs. */

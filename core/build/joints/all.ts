@@ -21,6 +21,7 @@ export { laid } from './laid';
 export { latch } from './latch';
 export { opener } from './opener';
 export { plate } from './plate';
+export { prop } from './prop';
 export { put } from './put';
 export { rope } from './rope';
 export { socket } from './socket';

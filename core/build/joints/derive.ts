@@ -65,10 +65,15 @@ function movingOf(
   const mine = new Set(o.tags);
   const tags = (pieces: readonly { readonly tag: string }[]): readonly string[] =>
     pieces.flatMap((p) => (mine.has(p.tag) ? [p.tag] : []));
-  const those = (ids: readonly string[], kind: 'latch' | 'stay'): Fastening => ({
-    count: a.joints.filter((j) => ids.includes(j.id) && j.kind === kind).reduce((sum, j) => sum + countOfJoint(j), 0),
-    eachN: holdsN(catalog, kind),
-  });
+  const those = (ids: readonly string[], kind: 'latch' | 'stay'): Fastening => {
+    const found = a.joints.filter((j) => ids.includes(j.id) && j.kind === kind);
+    const ask = found[0]?.ask;
+    return {
+      count: found.reduce((sum, j) => sum + countOfJoint(j), 0),
+      eachN: holdsN(catalog, kind),
+      ...(ask !== undefined && { ask }),
+    };
+  };
   return [
     {
       name: o.name,

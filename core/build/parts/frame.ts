@@ -5,6 +5,7 @@ import type { Vec3 } from '../../base/geometry';
 import { boardShape, thicknessMm } from '../../catalog/sections';
 import { endsOf, piece } from '../assembly/pieces';
 import { straightRun } from '../joints/runs';
+import { longestFree, tiePlaces } from './ties';
 import type { Joint, Member } from '../assembly/types';
 
 const BATTEN = '1x2';
@@ -49,6 +50,8 @@ export interface FrameSite {
 export interface Frame {
   readonly rails: readonly Member[];
   readonly endBoards: readonly Member[];
+  /** The longest part of a rail between corners and ties, mm. */
+  readonly freeRailMm: number;
   readonly ties: readonly Member[];
   readonly battens: readonly Member[];
   readonly crossBoards: readonly Member[];
@@ -99,13 +102,15 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
   const tieThickness = thicknessMm(tie);
   // Flush with the underside of the frame.
   const tieZ = s.z0 + boardShape(tie).widthMm / 2;
-  const ties = Array.from({ length: a.crossTies }, (_, i) => {
-    const wanted = x0 + ((x1 - x0) * (i + 1)) / (a.crossTies + 1);
-    // Beside the nearest hoop, so that the tie meets the push where it is.
-    const nearest = xs.reduce((best, x) => (Math.abs(x - wanted) < Math.abs(best - wanted) ? x : best), xs[0] ?? x0);
-    const x = nearest + s.pipeMm / 2 + tieThickness / 2;
-    return piece(`T${i + 1}`, 'Cross tie', tie, [x, y0 + t, tieZ], [x, y1 - t, tieZ], up);
-  });
+  const tieSite = {
+    from: x0 + t / 2,
+    to: x1 - t / 2,
+    beside: xs.flatMap((x) => [-1, 1].map((k) => x + (k * (s.pipeMm + tieThickness)) / 2)),
+    // Clear of an end board on edge, and of each other.
+    apart: Math.max(t, tieThickness) + tieThickness,
+  };
+  const tieXs = tiePlaces(a.crossTies, tieSite);
+  const ties = tieXs.map((x, i) => piece(`T${i + 1}`, 'Cross tie', tie, [x, y0 + t, tieZ], [x, y1 - t, tieZ], up));
 
   const battens = !a.battens
     ? []
@@ -129,9 +134,10 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
     piece(`C${i + 1}`, 'Board across the soil', crossBoard, [x, s.inside.fromY, below], [x, s.inside.toY, below], up),
   );
   const corners = [x0 + t / 2, x1 - t / 2].flatMap((x) => [y0 + t / 2, y1 - t / 2].map((y): Vec3 => [x, y, z]));
-  const rails = [...front.members, ...back.members];
+  const rails = [...front.members, ...back.members].map((m) => withTieMarks(m, ties));
   return {
-    rails: [...front.members, ...back.members],
+    rails,
+    freeRailMm: longestFree(tieSite, tieXs),
     endBoards,
     ties,
     battens,
@@ -159,4 +165,14 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
 export function batteningOf(battens: readonly Member[], onto: readonly { readonly tag: string }[]): readonly Joint[] {
   const places = battens.flatMap((b) => (b.shape.kind === 'straight' ? spread(b.shape.from, b.shape.to, 300) : []));
   return joint('batten', 'battens', 'Cover battens, one every 300 mm', [...battens, ...onto], places);
+}
+
+/** A rail with a mark for every tie that meets it, in tape order. */
+function withTieMarks(rail: Member, ties: readonly Member[]): Member {
+  const from = rail.shape.kind === 'straight' ? rail.shape.from[0] : 0;
+  const marks = ties.flatMap((tie) => {
+    const atMm = (tie.shape.kind === 'straight' ? tie.shape.from[0] : 0) - from;
+    return atMm >= 0 && atMm <= rail.lengthMm ? [{ atMm, label: tie.tag }] : [];
+  });
+  return { ...rail, marks: [...rail.marks, ...marks].sort((a, b) => a.atMm - b.atMm) };
 }

@@ -31,6 +31,8 @@ export function markRailsStep(
 /** Screws the frame together, square and flat. */
 export function frameStep(frame: Frame, corners: readonly Phrase[]): SaidStep {
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
+  // A long rail comes in parts: A1a, A1b.
+  const frontMm = frame.rails.filter((m) => m.tag.startsWith('A1')).reduce((sum, m) => sum + m.lengthMm, 0);
   return step({
     id: 'frame',
     title: 'Screw the frame together',
@@ -38,13 +40,13 @@ export function frameStep(frame: Frame, corners: readonly Phrase[]): SaidStep {
     tags: tagsOf(boards),
     work: [
       ...corners,
-      ...(frame.ties.length > 0 ? [[`Screw ${tagList(frame.ties)} between the rails beside their hoops.`]] : []),
+      ...(frame.ties.length > 0 ? [[`Screw ${tagList(frame.ties)} between the rails at their marks.`]] : []),
     ],
     tools: ['tape'],
     checks: [
       ['Both diagonals of the frame equal'],
       ['It lies flat without rocking'],
-      ['It measures ', amount(frame.rails[0]?.lengthMm ?? 0, 'length'), ' along the front'],
+      ['It measures ', amount(frontMm, 'length'), ' along the front'],
     ],
     // The board across the soil is set with the frame on its bed.
     joints: frame.joints.filter((j) => j.id !== 'boards across'),
@@ -119,6 +121,24 @@ export function packerWork(survey: Survey): readonly Phrase[] {
     amount(survey.packersMm[c], 'length'),
     ` on the ${CORNER_NAMES[c]} corner of the bed.`,
   ]);
+}
+
+/** What is done before a frame is set on its bed: packers, and a board across the soil. */
+export function setOnBed(
+  frame: Pick<Frame, 'rails' | 'endBoards' | 'ties' | 'crossBoards'>,
+  joints: readonly Joint[],
+  survey: Survey,
+): Pick<SaidStep, 'work' | 'tags'> & { readonly joints: readonly Joint[] } {
+  return {
+    work: [
+      ...packerWork(survey),
+      ...(frame.crossBoards.length > 0
+        ? [[`Set ${tagList(frame.crossBoards)} across the soil under the open end.`]]
+        : []),
+    ],
+    tags: [...tagsOf([...frame.rails, ...frame.endBoards, ...frame.ties]), ...tagsOf(frame.crossBoards)],
+    joints: joints.filter((j) => j.id === 'boards across'),
+  };
 }
 
 /** Saws plywood to the true curve from its template, and its vents. */

@@ -14,6 +14,7 @@ import { sheetRun } from '../assembly/sheetRun';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import { type HoopMeasured, hoopDimensions } from '../assembly/hoopDimensions';
 import type { ArchRow, Dimension, Member } from '../assembly/types';
+import type { WholePlace } from './hungWhole';
 
 /** Pulled by, mm: what a person holds while stretching a sheet. */
 export const PULL_MM = 2 * MM_PER_INCH;
@@ -231,4 +232,22 @@ export function frameDimensions(
     endMm: f.x1 + overMm,
     offsetFromMm: f.x0,
   });
+}
+
+/** Where a frame stands that is hinged as a whole. */
+export function framePlace(f: HoopFrame, rails: readonly Member[]): WholePlace {
+  return {
+    x0: f.x0,
+    x1: f.x1,
+    y0: f.y0,
+    y1: f.y0 + f.width,
+    z0: f.z0,
+    along: { near: onSide(rails, f, true), far: onSide(rails, f, false) },
+    ends: f.frame.endBoards,
+  };
+}
+
+/** The rails of one long side. */
+function onSide(rails: readonly Member[], f: Pick<HoopFrame, 'y0' | 'width'>, near: boolean): readonly Member[] {
+  return rails.filter((m) => m.shape.kind === 'straight' && m.shape.from[1] < f.y0 + f.width / 2 === near);
 }

@@ -70,7 +70,17 @@ test.each<[id: string, family: string, suffers: Try, well: Try]>([
     { place: () => undefined },
   ],
   ['panel', 'sloped-cold-frame', { bed: 'broad', answers: { lids: 2 } }, { bed: 'metric' }],
-  ['way in', 'bent-conduit', {}, { answers: { ends: 'flap' } }],
+  ['way in', 'bent-conduit', { answers: { mount: 'fixed' } }, { answers: {} }],
+  ['way in', 'bent-conduit', { answers: { mount: 'fixed' } }, { answers: { mount: 'fixed', ends: 'flap' } }],
+  ['latched opener', 'double-wall-cold-frame', { answers: { latches: 1 } }, {}],
+  ['way in', 'a-frame', { answers: { ends: 'folded' } }, { answers: { ends: 'flap' } }],
+  ['way in', 'double-wall-cold-frame', { answers: { mount: 'hooked' } }, { answers: {} }],
+  [
+    'way in',
+    'double-wall-cold-frame',
+    { answers: { mount: 'hooked' } },
+    { answers: { mount: 'hooked', screen: 'none' } },
+  ],
 ])('%s is said of a %s that suffers it, and not of one that does not', (id, family, suffers, well) => {
   expect(verdict(look(family, suffers), id)).toMatch(/fails|tight/);
   expect(verdict(look(family, well), id)).toBeUndefined();
@@ -137,7 +147,11 @@ test('mends of pitfalls are pressed, and the pitfall is gone', () => {
     ['wind', 'straw-bale', { answers: { weights: 0 } }],
     ['latch', 'sloped-cold-frame', { answers: { latches: 0, lids: 1 } }],
     ['panel', 'sloped-cold-frame', { bed: 'broad', answers: { lids: 2 } }],
-    ['way in', 'bent-conduit', {}],
+    ['way in', 'bent-conduit', { answers: { mount: 'fixed' } }],
+    ['latched opener', 'double-wall-cold-frame', { answers: { latches: 1 } }, {}],
+    ['way in', 'a-frame', { answers: { ends: 'folded' } }],
+    ['way in', 'double-wall-cold-frame', { answers: { mount: 'hooked' } }],
+    ['latched opener', 'double-wall-cold-frame', { answers: { latches: 1 } }],
   ] as const) {
     const ill = look(family, suffers);
     const mend = mendsOf(ill).find((m) => m.checkId === id);

@@ -299,13 +299,23 @@ const pollination: Pitfall = ({ crop: row, enclosure, ventilation }) => {
   ]);
 };
 
+/** Nothing that opens lets a hand in. */
 const noWayIn: Pitfall = ({ openings }) =>
   openings.every((o) => o.reachedFrom === 'none')
     ? said(
         'way in',
-        'tight',
-        ['Nothing of it opens: to water, pick or let warm air out you unscrew it and lift the whole cover off.'],
-        [answer('A flap at each end', 'ends', 'flap'), answer('Clips instead of battens', 'fixing', 'clips')],
+        'fails',
+        [
+          openings.length === 0
+            ? 'No way in: nothing of it opens. To water, pick or let warm air out you unscrew it and lift the whole cover off.'
+            : 'No way in: what opens is for air alone. To water or pick you take the whole cover apart.',
+        ],
+        [
+          answer('Hinge it to the bed', 'mount', 'hinged'),
+          answer('A flap at each end', 'ends', 'flap'),
+          answer('Clips instead of battens', 'fixing', 'clips'),
+          answer('No net under the lid', 'screen', 'none'),
+        ],
       )
     : undefined;
 

@@ -162,6 +162,9 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   const shutRatio = (level / 2 + hung.latches.count * hung.latches.eachN + sprung) / ((SAFETY * q) / 2);
   const under = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2;
   const proppedRatio = (0.7 * weight + hung.stays.count * hung.stays.eachN) / (SAFETY * under);
+  // What is asked for by itself is judged by itself.
+  const own = ({ ask }: Fastening, id: string): string =>
+    ask === undefined || ask === 'latches' || ask === 'stays' ? id : `${id} ${part.name.toLowerCase()}`;
   const more = (id: string, name: string, now: number) =>
     [1, 2, 3, 4, 6].map((by) => ({
       label: [`${now + by} ${name}`],
@@ -169,7 +172,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     }));
   return [
     {
-      id: 'latch',
+      id: own(hung.latches, 'latch'),
       leaf: 'stand',
       verdict: verdictOf(shutRatio * 1.25),
       text:
@@ -196,10 +199,10 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
             })),
             { label: ['By hand, with a latch'], change: { kind: 'answer', id: 'airing', value: 'prop' } },
           ]
-        : more('latches', 'latches', hung.latches.count),
+        : more(hung.latches.ask ?? 'latches', 'latches', hung.latches.count),
     },
     {
-      id: 'stay',
+      id: own(hung.stays, 'stay'),
       leaf: 'stand',
       verdict: verdictOf(proppedRatio * 1.25),
       text: [
@@ -209,7 +212,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       ],
       figure: propped,
       caution: LEFT_OUT[0],
-      tries: more('stays', 'stays', hung.stays.count),
+      tries: more(hung.stays.ask ?? 'stays', 'stays', hung.stays.count),
     },
   ];
 }

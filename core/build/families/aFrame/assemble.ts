@@ -13,7 +13,7 @@ import { type Point2, type Vec3 } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
 import { endsOf, piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
-import type { Joint, Member, Opening, Said, SheetPart } from '../../assembly/types';
+import type { Joint, Member, Said } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
@@ -265,10 +265,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     members: [...legs, ...ridgeRun.members, ...ties, ...rails, ...battens, ...across.members],
     sheets,
     joints,
-    openings:
-      flaps.length > 0
-        ? flapOpenings(flaps, covered).map((o) => ({ ...o, open: ['flap ties'] }))
-        : [skirt(a, sheets, x0, x1, z0)],
+    openings: flaps.length > 0 ? flapOpenings(flaps, covered).map((o) => ({ ...o, open: ['flap ties'] })) : [],
     beams: [
       {
         tags: xs.map((_, i) => `L${2 * i + 1}`),
@@ -337,21 +334,3 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
 
 /** Length of a leg, along which half of a flap's head is stapled. */
 const legTopLength = (legs: readonly Member[]): number => legs[0]?.lengthMm ?? 0;
-
-/** Without flaps the cover is opened along one side, where its fastening allows. */
-function skirt(a: AFrameAnswers, sheets: readonly SheetPart[], x0: number, x1: number, z0: number): Opening {
-  return {
-    name: 'Side of the cover',
-    by: 'skirt',
-    tags: sheets.slice(0, 1).map((s) => s.tag),
-    line: [
-      [x0, 0, z0],
-      [x1, 0, z0],
-    ],
-    travel: { mm: a.heightMm * 0.7 },
-    shut: [a.fixing],
-    open: [],
-    reachedFrom: 'both sides',
-    screened: false,
-  };
-}

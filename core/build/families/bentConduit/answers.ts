@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import { type Chosen, choice, count, dimensioned, length } from '../../answers/asked';
+import { type Chosen, askedWhen, choice, count, dimensioned, length } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, oneOf, sold, tube, wood } from '../../answers/bars';
 import { endOffset, hoopCount, maxSpacing } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
 import { edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
+import { mountAnswers } from '../../parts/hungWhole';
 
 /** Centre-line bend radius of the jig or bender for each conduit, mm. */
 const BEND_RADIUS: Readonly<Record<string, number>> = {
@@ -43,7 +44,8 @@ export const answers = {
     { changes: { ridge: ({ value }) => (value === 'tied' ? 'furring' : undefined) } },
   ),
   crossTies: count('Cross ties', [0, 12], 0, { changes: { ties: (change) => change.count } }),
-  anchors: holdDowns('anchors', 'Brackets to the bed', 40),
+  ...mountAnswers({ fixed: ['Brackets', 'Screwed down for the season; opened at its sides or ends.'] }, 'hinged'),
+  anchors: askedWhen(holdDowns('anchors', 'Brackets to the bed', 40), { mount: 'fixed' }),
   ...coverAnswers('film-uv'),
   fixing: fixing(['battens', 'channel', 'clips'], 'battens'),
   ends: ends(['folded', 'flap', 'plywood'], 'folded'),

@@ -18,7 +18,7 @@ import {
   framedSheet,
 } from '../../parts/framedSheet';
 import { nest } from '../../parts/nested';
-import { type HoopFrame, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
+import { type HoopFrame, hoopFrame, frameDimensions, framePlace } from '../../parts/hoopFrame';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member, Opening, Panel, Said, SheetPart } from '../../assembly/types';
@@ -26,6 +26,8 @@ import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Bend, NO_ROOM, bentHoop } from '../../hoop/bent';
 import { type Result, fail, ok } from '../../../base/result';
+import { setOnBed } from '../../parts/frameSteps';
+import { hangWhole } from '../../parts/hungWhole';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
 import { bentSteps } from './steps';
 
@@ -129,7 +131,20 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
     wrapMm: a.wrapMm,
   };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
-  const joints = jointsOf(a, { ...f, hoops }, { furring, panels, sheets, covered });
+  const own = jointsOf(a, { ...f, hoops }, { furring, panels, sheets, covered });
+  const whole = [...rails, ...f.frame.endBoards, ...hoops, ...furring.members, ...f.frame.ties, ...f.frame.battens];
+  const hung =
+    a.mount === 'hinged'
+      ? hangWhole(
+          a,
+          'Frame',
+          [...whole, ...panels, ...sheets],
+          framePlace(f, rails),
+          site,
+          setOnBed({ ...f.frame, rails }, own, survey),
+        )
+      : undefined;
+  const joints = [...own, ...(hung?.joints ?? [])];
   const x = f.xs[0] ?? f.x0;
   const dims = frameDimensions(f, ply, {
     baseZ: f.railTop,
@@ -141,19 +156,16 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   return nest(
     {
       ...BARE,
-      members: [
-        ...rails,
-        ...f.frame.endBoards,
-        ...hoops,
-        ...furring.members,
-        ...f.frame.ties,
-        ...f.frame.battens,
-        ...f.frame.crossBoards,
-      ],
+      members: [...whole, ...f.frame.crossBoards, ...(hung?.members ?? [])],
       panels,
       sheets,
       joints,
-      openings: [...ventOpenings(panels, 'vents'), ...flapOpenings(sheets.slice(1), covered), ...skirtOf(a, sheets, f)],
+      openings: [
+        ...(hung ? [hung.opening] : []),
+        ...ventOpenings(panels, 'vents'),
+        ...flapOpenings(sheets.slice(1), covered),
+        ...skirtOf(a, sheets, f),
+      ],
       arches: [{ ...f.arch, ridge: furring.members.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
       under: f.under,
       reachMm: [f.x0 + f.t, f.x1 - f.t],
@@ -179,7 +191,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
         ),
         ...dims,
       ],
-      steps: bentSteps(a, { f, hoops, rails, furring: furring.members, sheets, panels, joints, survey }),
+      steps: bentSteps(a, { f, hoops, rails, furring: furring.members, sheets, panels, joints, survey, hung }),
       remarks: [],
     },
     a,
@@ -303,13 +315,15 @@ function jointsOf(a: BentConduitAnswers, f: HoopFrame, c: CoverParts): readonly 
         )
       : []),
     ...flapJoints(sheets.slice(1), endHoops, covered),
-    ...joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), { ask: 'anchors' }),
+    ...(a.mount === 'fixed'
+      ? joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), { ask: 'anchors' })
+      : []),
   ];
 }
 
-/** A clipped cover is lifted at its side; a battened or channelled one stays shut there. */
+/** A clipped cover is lifted at its side; a battened one, or one in its channel for the season, stays shut there. */
 function skirtOf(a: BentConduitAnswers, sheets: readonly SheetPart[], f: HoopFrame): readonly Opening[] {
-  if (a.fixing === 'battens') return [];
+  if (a.fixing !== 'clips') return [];
   return [
     {
       name: 'Side of the cover',
@@ -320,7 +334,7 @@ function skirtOf(a: BentConduitAnswers, sheets: readonly SheetPart[], f: HoopFra
         [f.x1, f.y0, f.z0],
       ],
       travel: { mm: a.shoulderMm },
-      shut: [a.fixing === 'clips' ? 'clips' : 'channel'],
+      shut: ['clips'],
       open: [],
       reachedFrom: 'both sides',
       screened: false,

@@ -41,6 +41,8 @@ test('a frame of bent conduit over 128 x 44 in, worked by hand', () => {
   expect(
     differences(a, {
       members: {
+        // Hinged as a whole: a prop of .55 x 44 in.
+        V1: ['1x2', 0.55 * 44],
         'A1 A2': ['2x4 treated', 128],
         'A3 A4': ['2x4 treated', 41],
         'H1..H5': ['emt-1/2', pipe],
@@ -65,7 +67,11 @@ test('a frame of bent conduit over 128 x 44 in, worked by hand', () => {
         [4 * 7, 'screw-1-5/8', 'Cover battens'],
         // 2058 mm over each end at 450 mm: five.
         [2 * 5, 'clip', 'Folded ends'],
-        [6, 'bracket', 'Frame to the bed'],
+        // 128 in is 10 ft 8 in: three hinges to 10 ft and one more; over 8 ft two handles and two stays.
+        [4, 'hinge', 'Frame to the bed'],
+        [2, 'handle', 'At the front'],
+        [1, 'latch', 'Frame to the bed, in front'],
+        [2, 'stay', 'Hold the frame open'],
       ],
       dimensions: {
         frameWidth: 44,

@@ -1,3 +1,4 @@
+import type { HungWhole } from '../../parts/hungWhole';
 import type { HoopFrame } from '../../parts/hoopFrame';
 import type { Joint, Member, Panel, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
@@ -9,8 +10,8 @@ import {
   coverFrameStep,
   frameStep,
   markRailsStep,
-  packerWork,
   plywoodStep,
+  setOnBed,
   tagsOf,
 } from '../../parts/frameSteps';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
@@ -25,6 +26,8 @@ interface Built {
   readonly panels: readonly Panel[];
   readonly joints: readonly Joint[];
   readonly survey: Survey;
+  /** How it hangs, where it is hinged. */
+  readonly hung: HungWhole | undefined;
 }
 
 /** The frame in building order: cut, bend, mark and drill, frame, stand the hoops, furring, cover, anchor. */
@@ -35,7 +38,7 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
   const [shoulder, crown] = f.bends;
   const od = thicknessMm(a.pipe);
   return [
-    cutStep([...boards, ...hoops, ...furring, ...frame.battens, ...frame.crossBoards]),
+    cutStep([...boards, ...hoops, ...furring, ...frame.battens, ...frame.crossBoards, ...(b.hung?.members ?? [])]),
     step({
       id: 'bend',
       title: 'Bend the conduit',
@@ -141,24 +144,22 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
       }[a.ends],
       joints: named(joints, 'staples', 'battens', 'channel', 'clips', 'end clips', 'flap clips', 'flap weights'),
     }),
-    step({
-      id: 'set',
-      title: 'Set it on the bed and fix it down',
-      view: 'end',
-      tags: [...tagsOf(boards), ...tagsOf(frame.crossBoards)],
-      work: [
-        ...packerWork(b.survey),
-        ...(frame.crossBoards.length > 0
-          ? [[`Set ${tagList(frame.crossBoards)} across the soil under the open end.`]]
-          : []),
-        ['Two people: set the frame on the bed, flush all round.'],
-        [`Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`],
-      ],
-      tools: ['level'],
-      joints: named(joints, 'anchors', 'boards across'),
-      checks: [['It sits down all round without rocking']],
-      cautions: [CAUTIONS.snow],
-      minutes: MINUTES.start,
-    }),
+    b.hung?.step ??
+      step({
+        ...setOnBed(frame, joints, b.survey),
+        id: 'set',
+        title: 'Set it on the bed and fix it down',
+        view: 'end',
+        work: [
+          ...setOnBed(frame, joints, b.survey).work,
+          ['Two people: set the frame on the bed, flush all round.'],
+          [`Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`],
+        ],
+        tools: ['level'],
+        joints: named(joints, 'anchors', 'boards across'),
+        checks: [['It sits down all round without rocking']],
+        cautions: [CAUTIONS.snow],
+        minutes: MINUTES.start,
+      }),
   ];
 }

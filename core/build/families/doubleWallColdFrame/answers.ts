@@ -1,11 +1,24 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count, dimensioned, length } from '../../answers/asked';
+import { type Chosen, askedWhen, choice, count, countOrAuto, dimensioned, length } from '../../answers/asked';
 import { board, coverAnswers, sold, wood } from '../../answers/bars';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { mountAnswers } from '../../parts/hungWhole';
 import { airing, back, holdDowns, latches, lidFrame, people, stays } from '../../answers/skin';
 
 const FRONT_MM = 14 * MM_PER_INCH;
+
+/** The lids have latches, stays and a side to hang on already. */
+const { mount, people: lifted } = mountAnswers(
+  { hooked: ['Hooked down', 'Stands on the wall all winter; reached only where no net is in the way.'] },
+  'hinged',
+);
+
+/** Latches or stays of the frame as a whole; null: as its length and the wind ask for. */
+const ofFrame = (label: string, what: 'latches' | 'stays') =>
+  countOrAuto(label, [0, 12], (built) => built?.moving.find((m) => m.name === 'Frame')?.hung?.[what].count ?? 1, {
+    when: { mount: 'hinged' },
+  });
 
 /** Knee-high in front, a low pitch, an opener on each lid. */
 export const answers = {
@@ -46,7 +59,12 @@ export const answers = {
   latches: latches('Latches on each lid', 8),
   stays: stays('Stays on each lid', 8),
   people: people(),
-  anchors: holdDowns('anchors', 'Hooks to the bed', 40),
+  mount,
+  /** The frame as a whole, lids and all. */
+  frameLatches: ofFrame('Latches on the frame', 'latches'),
+  frameStays: ofFrame('Stays on the frame', 'stays'),
+  lifted: { ...lifted, asking: lifted.asking && { ...lifted.asking, label: 'Frame lifted by' } },
+  anchors: askedWhen(holdDowns('anchors', 'Hooks to the bed', 40), { mount: 'hooked' }),
   ...coverAnswers('film-uv', { fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' } }),
   crop: crop('lettuce'),
   extra,

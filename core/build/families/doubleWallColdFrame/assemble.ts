@@ -10,6 +10,8 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { endsOf, piece } from '../../assembly/pieces';
+import { setOnBed } from '../../parts/frameSteps';
+import { hangWhole } from '../../parts/hungWhole';
 import { hungLids } from '../../parts/hungLids';
 import { glazingCover } from '../../parts/slopedLid';
 import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
@@ -21,6 +23,8 @@ import type { DoubleWallColdFrameAnswers } from './answers';
 import { doubleWallSteps } from './steps';
 import { buildWalls, wallSheets } from './walls';
 
+/** The lids have latches and stays of their own. */
+const FRAME_ASKS = { latches: 'frameLatches', stays: 'frameStays' };
 const POCKET = '1x4';
 const POCKET_MM = 300;
 
@@ -94,7 +98,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   const rim = roundBox([x0, x1, 0, depth, z0], anchors);
   const walled = [...walls.front, ...walls.back, ...walls.sides];
   const skins = sheets.filter((x) => x.tag.startsWith('S'));
-  const joints: readonly Joint[] = [
+  const own: readonly Joint[] = [
     ...walls.joints,
     ...joint('roundedEdge', 'edges', 'Every outer edge of the walls', walled, [], { count: 4 }),
     ...joint('staple', 'wall skins', 'Both skins to both plates, every 100 mm', [...skins, ...walled], rim, {
@@ -115,17 +119,35 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     ),
     ...across.joints,
     ...lids.joints,
-    ...joint('hook', 'anchors', 'Frame to the bed wall', walled, rim, { ask: 'anchors' }),
+    ...(a.mount === 'hooked' ? joint('hook', 'anchors', 'Frame to the bed wall', walled, rim, { ask: 'anchors' }) : []),
   ];
+  const whole = [...walled, ...lids.members, ...pockets, ...sheets, ...lids.panels];
+  const hung =
+    a.mount === 'hinged'
+      ? hangWhole(
+          // It hangs where its lids hang, at the back, by its own latch and chains.
+          { hinges: 'far', latches: a.frameLatches, stays: a.frameStays, people: a.lifted, asks: FRAME_ASKS },
+          'Frame',
+          whole,
+          { x0, x1, y0: 0, y1: depth, z0, along: { near: walls.front, far: walls.back }, ends: walls.sides },
+          site,
+          setOnBed({ rails: walled, endBoards: [], ties: [], crossBoards: across.members }, own, survey),
+        )
+      : undefined;
+  const joints = [...own, ...(hung?.joints ?? [])];
   const under = [gap, depth - gap].map((y) => ({ y, z: plane(y) }));
   const mean = (a.frontMm + a.backMm) / 2;
   const assembly: Said = {
     ...BARE,
-    members: [...walls.front, ...walls.back, ...walls.sides, ...lids.members, ...pockets, ...across.members],
+    members: [...walled, ...lids.members, ...pockets, ...across.members, ...(hung?.members ?? [])],
     panels: lids.panels,
     sheets,
     joints,
-    openings: lids.openings,
+    // Under a net that is stapled down the lids are for air alone.
+    openings: [
+      ...(hung ? [hung.opening] : []),
+      ...lids.openings.map((o) => (screened ? { ...o, reachedFrom: 'none' as const } : o)),
+    ],
     beams: lids.beams,
     spans: lids.spans,
     under,
@@ -161,7 +183,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         spacingLabel: '',
       }),
     ],
-    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across.members, sheets, joints, survey }),
+    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across.members, sheets, joints, survey, hung }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);

@@ -16,6 +16,8 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
   expect(
     differences(build('double-wall-cold-frame', at(128, 44)), {
       members: {
+        // Hinged as a whole: a prop of .55 x 44 in.
+        V1: ['1x2', 0.55 * 44],
         'A1 A2 B1 B2': ['2x2 treated', 128],
         // 126.5 in at 24 in at the most: six bays.
         'A3..A9': ['2x2 treated', front - 3],
@@ -52,7 +54,11 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
           [1, 'stay', 'Hold the lids open'] as const,
           [1, 'opener', 'Lifts the lid'] as const,
         ]),
-        [6, 'hook', 'Frame to the bed'],
+        // 128 in is 10 ft 8 in: three hinges to 10 ft and one more; over 8 ft two handles and two stays.
+        [4, 'hinge', 'Frame to the bed'],
+        [2, 'handle', 'At the front'],
+        [1, 'latch', 'Frame to the bed, in front'],
+        [2, 'stay', 'Hold the frame open'],
       ],
       dimensions: { boxWidth: 44, front, backHeight: back, coverLength: 128, rowFromEdge: 6 },
     }),

@@ -1,3 +1,4 @@
+import type { HungWhole } from '../../parts/hungWhole';
 import type { Lids } from '../../parts/slopedLid';
 import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
@@ -17,6 +18,8 @@ interface Built {
   readonly sheets: readonly SheetPart[];
   readonly joints: readonly Joint[];
   readonly survey: Survey;
+  /** How it hangs, where it is hinged. */
+  readonly hung: HungWhole | undefined;
 }
 
 /** The frame in building order: cut, walls, corners, skins, set, lids, net and pocket, glaze, hang. */
@@ -26,7 +29,7 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
   const skins = b.sheets.filter((s) => s.tag.startsWith('S'));
   const net = b.sheets.filter((s) => s.tag.startsWith('N'));
   return [
-    cutStep([...all, ...lids.members, ...pockets, ...b.crossBoards]),
+    cutStep([...all, ...lids.members, ...pockets, ...b.crossBoards, ...(b.hung?.members ?? [])]),
     step({
       id: 'walls',
       title: 'Screw the four walls together',
@@ -81,23 +84,24 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       cautions: [CAUTIONS.windyFilm, CAUTIONS.knife],
       minutes: skins.length * MINUTES.sheet,
     }),
-    step({
-      id: 'set',
-      title: 'Set the frame on the bed',
-      view: 'end',
-      tags: [...tagsOf(all), ...tagsOf(b.crossBoards)],
-      work: [
-        ...packerWork(b.survey),
-        ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
-        [
-          `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(b.joints, 'hook'), 'hook')}.`,
+    b.hung?.step ??
+      step({
+        id: 'set',
+        title: 'Set the frame on the bed',
+        view: 'end',
+        tags: [...tagsOf(all), ...tagsOf(b.crossBoards)],
+        work: [
+          ...packerWork(b.survey),
+          ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
+          [
+            `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(b.joints, 'hook'), 'hook')}.`,
+          ],
         ],
-      ],
-      tools: ['level'],
-      joints: named(b.joints, 'anchors', 'boards across'),
-      checks: [['It sits down all round without rocking']],
-      minutes: MINUTES.start,
-    }),
+        tools: ['level'],
+        joints: named(b.joints, 'anchors', 'boards across'),
+        checks: [['It sits down all round without rocking']],
+        minutes: MINUTES.start,
+      }),
     ...lidFrameStep(lids),
     ...(net.length + pockets.length > 0
       ? [
@@ -126,6 +130,6 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
           }),
         ]
       : []),
-    ...glazeAndHangSteps(a.glazing, lids),
+    ...glazeAndHangSteps(a.glazing, lids).map((s) => (s.id === 'hang' ? { ...s, id: 'hang lids' } : s)),
   ];
 }

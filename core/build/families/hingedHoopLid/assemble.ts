@@ -188,7 +188,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
           tag: 'A1',
           section: a.frame,
           across: a.stand === 'on edge' ? 'thickness' : 'width',
-          freeLengthMm: length / (a.crossTies + 1),
+          freeLengthMm: frame.freeRailMm,
           pushesAtMm: spacingMm,
         },
       ],

@@ -1,14 +1,17 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count } from '../../answers/asked';
+import { type Chosen, askedWhen, choice, count } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, sold, wood } from '../../answers/bars';
 import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { mountAnswers } from '../../parts/hungWhole';
 import { edge, ends, fixing, holdDowns, paint, people, wrap } from '../../answers/skin';
 
 /** A light rail this long stays straight without a tie, mm. */
 const UNTIED_MM = 1220;
 /** Longer covers are carried by two. */
 const LONG_MM = 2000;
+
+const mounting = mountAnswers({ carried: ['Carried off', 'Hooked down, and carried away in spring.'] }, 'carried');
 
 export const answers = {
   hoops: hoopCount('How many', 80),
@@ -53,7 +56,9 @@ export const answers = {
     { when: { ends: 'plywood' } },
   ),
   edge: edge('Plywood edge', { ends: 'plywood' }),
-  hooks: holdDowns('hooks', 'Hooks to the bed', 40),
+  ...mounting,
+  hooks: askedWhen(holdDowns('hooks', 'Hooks to the bed', 40), { mount: 'carried' }),
+  // Carried or opened, somebody lifts it.
   people: people(({ survey }) => (survey.frameOn.lengthMm > LONG_MM ? '2' : '1')),
   ...coverAnswers('film-uv'),
   fixing: fixing(['battens', 'channel', 'staples'], 'battens'),

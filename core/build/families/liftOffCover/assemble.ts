@@ -9,7 +9,9 @@ import { plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts
 import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
 import { type FramedCover, fastened, framedSheet } from '../../parts/framedSheet';
-import { type HoopFrame, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
+import { setOnBed } from '../../parts/frameSteps';
+import { hangWhole } from '../../parts/hungWhole';
+import { type HoopFrame, framePlace, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import type { Joint, Opening, Panel, Said, SheetPart } from '../../assembly/types';
 import { INSIDE_CLEARANCE_MM } from '../../../site/survey';
@@ -64,7 +66,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   };
   const sheets = [framedSheet(a, a.ends, covered)];
   const guard = guardPvc(a.paint, a.cover, a.pipe, f.hoops);
-  const joints = jointsOf(a, f, { panels, sheets, covered, guard });
+  const own = jointsOf(a, f, { panels, sheets, covered, guard });
   const members = [
     ...f.frame.rails,
     ...f.frame.endBoards,
@@ -73,22 +75,37 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
     ...f.frame.ties,
     ...f.frame.battens,
   ];
+  const hung =
+    a.mount === 'hinged'
+      ? hangWhole(
+          a,
+          'Cover',
+          [...members, ...sheets, ...panels],
+          framePlace(f, f.frame.rails),
+          site,
+          setOnBed(f.frame, own, survey),
+        )
+      : undefined;
+  const joints = [...own, ...(hung?.joints ?? [])];
   const x = f.x0;
   return nest(
     {
       ...BARE,
-      members: [...members, ...f.frame.crossBoards],
+      members: [...members, ...f.frame.crossBoards, ...(hung?.members ?? [])],
       panels,
       sheets,
       joints,
-      openings: [...ventOpenings(panels, a.vents), liftedOff(a, [...members, ...sheets, ...panels], f)],
+      openings: [
+        ...ventOpenings(panels, a.vents),
+        hung?.opening ?? liftedOff(a, [...members, ...sheets, ...panels], f),
+      ],
       arches: [f.arch],
       pushedRails: [
         {
           tag: 'A1',
           section: a.frame,
           across: 'thickness',
-          freeLengthMm: (f.x1 - f.x0) / (a.crossTies + 1),
+          freeLengthMm: f.frame.freeRailMm,
           pushesAtMm: f.spacingMm,
         },
       ],
@@ -113,7 +130,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
           rowFromEdgeMm: a.rowFromEdgeMm,
         }),
       ],
-      steps: liftOffSteps(a, f, { sheets, panels, joints, survey }),
+      steps: liftOffSteps(a, f, { sheets, panels, joints, survey, hung }),
       remarks: [],
     },
     a,
@@ -164,8 +181,14 @@ function jointsOf(a: LiftOffCoverAnswers, f: HoopFrame, c: CoverParts): readonly
       y0: f.y0,
       endStaplesMm: panels.length > 0 ? (2 * curve * 100) / 250 : (2 * (f.width + 2 * covered.riseMm) * 100) / 150,
     }),
-    ...joint('handle', 'handles', 'One at each end, to carry by', f.frame.endBoards, ends),
-    ...joint('hook', 'hooks', 'Frame to the bed wall', f.frame.rails, sides.slice(0, a.hooks ?? 4), { ask: 'hooks' }),
+    ...(a.mount === 'carried'
+      ? [
+          ...joint('handle', 'handles', 'One at each end, to carry by', f.frame.endBoards, ends),
+          ...joint('hook', 'hooks', 'Frame to the bed wall', f.frame.rails, sides.slice(0, a.hooks ?? 4), {
+            ask: 'hooks',
+          }),
+        ]
+      : []),
   ];
 }
 

@@ -1,3 +1,4 @@
+import type { HungWhole } from '../../parts/hungWhole';
 import type { HoopFrame } from '../../parts/hoopFrame';
 import type { Joint, Panel, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
@@ -30,6 +31,8 @@ interface Built {
   readonly panels: readonly Panel[];
   readonly joints: readonly Joint[];
   readonly survey: Survey;
+  /** How it hangs, where it is hinged. */
+  readonly hung: HungWhole | undefined;
 }
 
 /** The cover in building order: cut, mark, frame, hoops, ridge, paint, ends, cover, set. */
@@ -40,7 +43,14 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
   const packers = packerWork(b.survey);
   const hooks = countKind(joints, 'hook');
   return [
-    cutStep([...boards, ...hoops, ...ridge.members, ...frame.battens, ...frame.crossBoards]),
+    cutStep([
+      ...boards,
+      ...hoops,
+      ...ridge.members,
+      ...frame.battens,
+      ...frame.crossBoards,
+      ...(b.hung?.members ?? []),
+    ]),
     markRailsStep(
       frame,
       hoops,
@@ -83,24 +93,25 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
           : ['Fold both ends down like a parcel and staple them under a strip of batten.'],
       joints: named(joints, 'staples', 'battens', 'channel', 'clips'),
     }),
-    step({
-      id: 'set',
-      title: 'Set it on the bed',
-      view: 'end',
-      tags: [...tagsOf(boards), ...tagsOf(frame.crossBoards)],
-      work: [
-        ...(a.sits === 'on' ? packers : [['Rake the soil level along the walls where the frame will stand.']]),
-        ...(frame.crossBoards.length > 0
-          ? [[`Set ${tagList(frame.crossBoards)} across the soil under the open end.`]]
-          : []),
-        ['Screw a handle to each end, and lift it with a straight back.'],
-        [`Screw ${sayCount(hooks, 'hook')} and hook the frame down.`],
-      ],
-      tools: ['level'],
-      joints: named(joints, 'handles', 'hooks', 'boards across'),
-      checks: [['It sits down all round without rocking'], ...(hooks > 0 ? [['Every hook is shut']] : [])],
-      cautions: [CAUTIONS.snow],
-      minutes: MINUTES.start + packers.length * 5,
-    }),
+    b.hung?.step ??
+      step({
+        id: 'set',
+        title: 'Set it on the bed',
+        view: 'end',
+        tags: [...tagsOf(boards), ...tagsOf(frame.crossBoards)],
+        work: [
+          ...(a.sits === 'on' ? packers : [['Rake the soil level along the walls where the frame will stand.']]),
+          ...(frame.crossBoards.length > 0
+            ? [[`Set ${tagList(frame.crossBoards)} across the soil under the open end.`]]
+            : []),
+          ['Screw a handle to each end, and lift it with a straight back.'],
+          [`Screw ${sayCount(hooks, 'hook')} and hook the frame down.`],
+        ],
+        tools: ['level'],
+        joints: named(joints, 'handles', 'hooks', 'boards across'),
+        checks: [['It sits down all round without rocking'], ...(hooks > 0 ? [['Every hook is shut']] : [])],
+        cautions: [CAUTIONS.snow],
+        minutes: MINUTES.start + packers.length * 5,
+      }),
   ];
 }
