@@ -1,4 +1,5 @@
 import { joint } from './index';
+import { MM_PER_INCH } from '../../base/length';
 import type { Section } from '../../catalog/types';
 import type { Vec3 } from '../../base/geometry';
 import type { Joint, Mark, Member } from '../assembly/types';
@@ -18,32 +19,66 @@ export interface Run {
   readonly markLabel?: (n: number) => string;
 }
 
+/** A shorter piece is a sliver: it splits at its screws and holds nothing. */
+const SLIVER_MM = 12 * MM_PER_INCH;
+
+/** What is best of a run from its start to one of its joints. */
+interface Way {
+  readonly pieces: number;
+  readonly price: number;
+  /** Sum of squared lengths: the least where the pieces are most alike. */
+  readonly uneven: number;
+  readonly joints: readonly number[];
+}
+
+const better = (a: Way, b: Way | undefined): boolean =>
+  !b ||
+  a.pieces - b.pieces < 0 ||
+  (a.pieces === b.pieces && (a.price < b.price - 1e-9 || (a.price < b.price + 1e-9 && a.uneven < b.uneven - 1e-6)));
+
+/** The cheapest bar that a piece comes out of; nothing where none is long enough. */
+function barFor(s: Section, lengthMm: number): number | undefined {
+  const bars = s.stock.filter(
+    (bar) => lengthMm <= bar.lengthMm - s.squareMm || Math.abs(lengthMm - bar.lengthMm) < 0.05,
+  );
+  return bars.length === 0 ? undefined : Math.min(...bars.map((bar) => bar.price));
+}
+
 /**
- * Both ends of a run and its joints between: as few pieces as will do, as even as the hoops allow, each joint on a hoop.
- * @param wholeMm the longest bar; a run that is just one of them is taken whole, without squaring
+ * Both ends of a run and its joints between, each on a support: the fewest pieces, then the cheapest bars, then the most even
+ * pieces, none of them a sliver. Over all the joints at once, so that nothing short is left at the end.
  */
-function jointPlaces(
-  x0: number,
-  x1: number,
-  wholeMm: number,
-  squareMm: number,
-  hoopXs: readonly number[],
-): readonly number[] {
-  if (x1 - x0 <= wholeMm + 0.05) return [x0, x1];
-  const longest = wholeMm - squareMm;
-  const joints: number[] = [x0];
-  for (let last = x0; x1 - last > longest;) {
-    const left = Math.ceil((x1 - last) / longest - 1e-9);
-    const ideal = last + (x1 - last) / left;
-    // What is left after the joint must still go into one piece fewer.
-    const fits = hoopXs.filter((h) => h > last + 1 && h - last <= longest && x1 - h <= (left - 1) * longest);
-    const reach = hoopXs.filter((h) => h > last + 1 && h - last <= longest);
-    const nearest = (list: readonly number[]): number | undefined =>
-      list.length === 0 ? undefined : list.reduce((a, b) => (Math.abs(b - ideal) < Math.abs(a - ideal) ? b : a));
-    last = nearest(fits) ?? (reach.length > 0 ? Math.max(...reach) : ideal);
-    joints.push(last);
+function jointPlaces(x0: number, x1: number, s: Section, supports: readonly number[]): readonly number[] {
+  const whole = Math.max(...s.stock.map((bar) => bar.lengthMm));
+  if (x1 - x0 <= whole + 0.05) return [x0, x1];
+  const inside = [...new Set(supports)].filter((x) => x > x0 + 1 && x < x1 - 1).sort((a, b) => a - b);
+  const bays = inside.slice(1).map((x, i) => x - (inside[i] ?? x));
+  // One bay where bays are closer than a foot; and where supports leave no other way, in one bay of an even share.
+  for (const least of [SLIVER_MM, Math.min(SLIVER_MM, ...bays)]) {
+    const found = fewest([x0, ...inside, x1], s, least - 1e-6);
+    if (found) return found;
   }
-  return [...joints, x1];
+  const count = Math.ceil((x1 - x0) / (whole - s.squareMm) - 1e-9);
+  return Array.from({ length: count + 1 }, (_, i) => x0 + ((x1 - x0) * i) / count);
+}
+
+function fewest(places: readonly number[], s: Section, leastMm: number): readonly number[] | undefined {
+  const ways: (Way | undefined)[] = [{ pieces: 0, price: 0, uneven: 0, joints: places.slice(0, 1) }];
+  for (let to = 1; to < places.length; to++)
+    for (let from = 0; from < to; from++) {
+      const [a = 0, b = 0] = [places[from], places[to]];
+      const before = ways[from];
+      const price = before && b - a >= leastMm ? barFor(s, b - a) : undefined;
+      if (!before || price === undefined) continue;
+      const way = {
+        pieces: before.pieces + 1,
+        price: before.price + price,
+        uneven: before.uneven + (b - a) ** 2,
+        joints: [...before.joints, b],
+      };
+      if (better(way, ways[to])) ways[to] = way;
+    }
+  return ways[places.length - 1]?.joints;
 }
 
 /**
@@ -57,7 +92,7 @@ export function straightRun(run: Run): {
   const s = run.section;
   const [x0, y, z] = run.from;
   const x1 = run.to[0];
-  const joints = jointPlaces(x0, x1, Math.max(...s.stock.map((bar) => bar.lengthMm)), s.squareMm, run.hoopXs);
+  const joints = jointPlaces(x0, x1, s, run.hoopXs);
   const many = joints.length > 2;
   const members = joints.slice(1).map((end, i): Member => {
     const start = joints[i] ?? x0;
