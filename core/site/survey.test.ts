@@ -57,3 +57,11 @@ test('a frame that sits on a bed covers its longest sides; one that drops in goe
   // Square by its diagonals: inside less 6 mm all round.
   expect(s.frameIn).toEqual({ lengthMm: 2400 - 76 - 12, widthMm: 1200 - 76 - 12 });
 });
+
+test('what drops into a bed of unequal sides is as short as the shorter ones allow', () => {
+  const made = squareBed('b', 'Bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 0, yMm: 0 });
+  const s = survey({ ...made, outside: { nearMm: 2400, farMm: 2343, leftMm: 1200, rightMm: 1180 } });
+  // 2343 - 76 and 1180 - 76, less 6 mm all round; out of square by what the diagonals say.
+  expect(s.frameIn.lengthMm).toBeCloseTo(2343 - 76 - 12 - Math.abs(s.skewMm), 6);
+  expect(s.frameIn.widthMm).toBeCloseTo(1180 - 76 - 12, 6);
+});

@@ -125,6 +125,9 @@ export function survey(bed: Bed): Survey {
       ],
     });
 
+  // Where the sides differ, what goes in is as short as the shorter of them allows.
+  const insideOf = (measured: number, a: number, b: number): number =>
+    Math.min(measured, Math.min(a, b) - 2 * bed.wall.thicknessMm);
   return {
     corners: {
       nearLeft: { x: 0, y: 0 },
@@ -140,8 +143,8 @@ export function survey(bed: Bed): Survey {
     outOfLevelMm: outOfLevel,
     frameOn: { lengthMm: Math.max(nearMm, farMm), widthMm: Math.max(leftMm, rightMm) },
     frameIn: {
-      lengthMm: bed.inside.lengthMm - Math.abs(skew) - 2 * INSIDE_CLEARANCE_MM,
-      widthMm: bed.inside.widthMm - 2 * INSIDE_CLEARANCE_MM,
+      lengthMm: insideOf(bed.inside.lengthMm, nearMm, farMm) - Math.abs(skew) - 2 * INSIDE_CLEARANCE_MM,
+      widthMm: insideOf(bed.inside.widthMm, leftMm, rightMm) - 2 * INSIDE_CLEARANCE_MM,
     },
     remarks,
   };

@@ -1,3 +1,4 @@
+import { survey } from '../../site/survey';
 import { at, build, inch, siteOf, count } from '../../testing/site';
 import type { Result } from '../../base/result';
 import { SHIPPED } from '../../catalog/catalog';
@@ -278,4 +279,32 @@ describe('staked tunnel', () => {
     const result = family.assemble({ ...family.defaults(s), ...more }, s);
     expect(result).toMatchObject({ ok: false, faults: [{ field }] });
   });
+});
+
+test('a cover inside the wall is as large as the survey has it, on a bed of any shape', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: -60, max: 60, noNaN: true }),
+      fc.double({ min: 0, max: 60, noNaN: true }),
+      fc.double({ min: 0, max: 40, noNaN: true }),
+      fc.constantFrom('plywood', 'folded'),
+      (skew, shorter, narrower, ends) => {
+        const made = siteOf(2400, 1200);
+        const bed = {
+          ...made.bed,
+          outside: { nearMm: 2400, farMm: 2400 - shorter, leftMm: 1200, rightMm: 1200 - narrower },
+          diagonals: { risingMm: Math.hypot(2400 + skew, 1200), fallingMm: Math.hypot(2400 - skew, 1200) },
+        };
+        const site = { ...made, bed, survey: survey(bed) };
+        const family = familyOf('lift-off-cover');
+        const a = built(family.assemble({ ...family.defaults(site), sits: 'inside', ends }, site));
+        expect(a.footing.lengthMm).toBeCloseTo(site.survey.frameIn.lengthMm, 6);
+        expect(a.footing.widthMm).toBeCloseTo(site.survey.frameIn.widthMm, 6);
+        // Rails with their plywood are what is cut.
+        const rail = a.members.filter((m) => m.tag.startsWith('A1')).reduce((sum, m) => sum + m.lengthMm, 0);
+        const ply = a.panels.length > 0 ? 2 * (a.panels[0]?.sheet.thicknessMm ?? 0) : 0;
+        expect(rail + ply).toBeCloseTo(site.survey.frameIn.lengthMm, 6);
+      },
+    ),
+  );
 });

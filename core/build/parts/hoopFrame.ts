@@ -45,8 +45,8 @@ export interface HoopFramePlace {
   readonly z0: number;
   /** Kept free at both ends, for a plywood end. */
   readonly endMm: number;
-  /** Free at both ends between the frame and the outside of the bed. */
-  readonly insetMm: number;
+  /** Length of a frame that stands down inside the wall, as the survey has it; undefined for one on the wall. */
+  readonly insideMm?: number;
   /** A hoop bent beforehand; without it the pipe is sprung in straps inside the rails. */
   readonly bent?: (spanMm: number) => Result<{
     readonly hoop: BentHoop;
@@ -87,8 +87,9 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
   if (!extent.ok) return extent;
   const { startMm, endMm } = extent.value;
   const whole = (at: number, edge: number): boolean => Math.abs(at - edge) < 1;
-  const x0 = startMm + (whole(startMm, 0) ? place.insetMm : 0) + place.endMm;
-  const x1 = endMm - (whole(endMm, survey.frameOn.lengthMm) ? place.insetMm : 0) - place.endMm;
+  const inset = place.insideMm === undefined ? 0 : (survey.frameOn.lengthMm - place.insideMm) / 2;
+  const x0 = startMm + (whole(startMm, 0) ? inset : 0) + place.endMm;
+  const x1 = endMm - (whole(endMm, survey.frameOn.lengthMm) ? inset : 0) - place.endMm;
   const { y0, width, z0 } = place;
   const y1 = y0 + width;
   const board = boardShape(a.frame);
@@ -161,7 +162,7 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       outward: 0,
       inside,
       // A frame that stands down on the soil needs no board under its end.
-      openEnds: place.insetMm > 0 ? [] : open,
+      openEnds: place.insideMm === undefined ? open : [],
     },
   );
   const hoops = hoopMembers(made, a.pipe, xs, footY, footZ, legMm);

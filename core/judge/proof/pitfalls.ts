@@ -45,6 +45,13 @@ const answer = (label: string, id: string, value: string | number): Check['tries
   change: { kind: 'answer', id, value },
 });
 
+/** What brings a frame to the size of its bed: glazing that is cut to size, or the wall to sit on. */
+const FITTING = [
+  answer('Twin-wall, cut to size', 'glazing', 'twin-wall-6'),
+  answer('Film on both faces, made to size', 'glazing', 'film-both'),
+  answer('On the wall', 'sits', 'on'),
+];
+
 /** Butt joints forgotten, or a window that is not the size of its bed. */
 const fits: Pitfall = ({ footing }, { site }) => {
   if (!footing.stiff || footing.on === 'ground' || footing.on === 'soil') return undefined;
@@ -54,17 +61,23 @@ const fits: Pitfall = ({ footing }, { site }) => {
   const under = Math.max(want.widthMm - footing.widthMm, whole ? want.lengthMm - footing.lengthMm : 0);
   const wall = site.bed.wall.thicknessMm;
   if (over > 3)
-    return said('fits', over > wall / 2 ? 'fails' : 'tight', [
-      'The frame is ',
-      amount(over, 'length'),
-      ' larger than the bed it goes on. Count the butt joints, or choose another size.',
-    ]);
+    return said(
+      'fits',
+      over > wall / 2 ? 'fails' : 'tight',
+      [
+        'The frame is ',
+        amount(over, 'length'),
+        ` larger than the bed it goes ${footing.on === 'wall' ? 'on' : 'into'}. Count the butt joints, or choose another size.`,
+      ],
+      FITTING,
+    );
   if (footing.on === 'wall' && under > wall)
-    return said('fits', 'fails', [
-      'The frame is ',
-      amount(under, 'length'),
-      ' smaller than the bed and would fall inside its walls.',
-    ]);
+    return said(
+      'fits',
+      'fails',
+      ['The frame is ', amount(under, 'length'), ' smaller than the bed and would fall inside its walls.'],
+      FITTING,
+    );
   return undefined;
 };
 

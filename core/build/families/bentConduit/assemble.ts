@@ -106,7 +106,6 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       width,
       z0: bed.wall.heightMm,
       endMm: ply,
-      insetMm: 0,
       bent: (spanMm) => bend(a, spanMm),
     },
     site,

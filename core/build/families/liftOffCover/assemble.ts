@@ -14,7 +14,6 @@ import { hangWhole } from '../../parts/hungWhole';
 import { type HoopFrame, framePlace, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import type { Joint, Opening, Panel, Said, SheetPart } from '../../assembly/types';
-import { INSIDE_CLEARANCE_MM } from '../../../site/survey';
 import type { BuildSite } from '../../../site/buildSite';
 import type { Result } from '../../../base/result';
 import type { LiftOffCoverAnswers } from './answers';
@@ -41,7 +40,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       width,
       z0: inside ? soilZ(bed) : bed.wall.heightMm,
       endMm: ply,
-      insetMm: inside ? bed.wall.thicknessMm + INSIDE_CLEARANCE_MM : 0,
+      ...(inside && { insideMm: survey.frameIn.lengthMm }),
     },
     site,
   );
