@@ -8,7 +8,7 @@ import type { Bend } from '../hoop/bent';
 import { type Result, fail, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
 import { type Frame, type FrameChoices, buildFrame } from './frame';
-import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
+import { hoopMembers, hoopPlaces, outerFace, springOnRail, underHoop } from './hoops';
 import { type Point2, pathLength } from '../../base/geometry';
 import { sheetRun } from '../assembly/sheetRun';
 import { type RidgeBuilt, buildRidge } from './ridge';
@@ -113,19 +113,20 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     );
   const bent = place.bent?.(spanMm);
   if (bent && !bent.ok) return bent;
-  const footZ = bent?.ok ? railTop : z0 + 10;
   const sprung = bent?.ok
     ? undefined
-    : springHoop(a.shape, a.pipe, {
-        feet: { kind: 'pinned' },
-        spanMm,
-        tailMm: 0,
-        tailAboveMm: 0,
-        sheetAcrossMm: (hoop) => pathLength(outline(hoop, footZ)) + 2 * a.wrapMm + PULL_MM,
-        widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
-      });
+    : springOnRail(
+        a.shape,
+        a.pipe,
+        { on: 'inner face', spanMm, footZ: z0 + 10, boardTopZ: railTop },
+        {
+          sheetAcrossMm: (hoop, foot) => pathLength(outline(hoop, foot)) + 2 * a.wrapMm + PULL_MM,
+          widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
+        },
+      );
   if (sprung && !sprung.ok) return sprung;
-  const legMm = bent?.ok ? bent.value.legMm : 0;
+  const legMm = bent?.ok ? bent.value.legMm : sprung?.ok ? sprung.value.heldMm : 0;
+  const footZ = sprung?.ok ? sprung.value.footZ : railTop;
   const made = bent?.ok
     ? { hoop: bent.value.hoop, cutMm: bent.value.hoop.lengthMm + 2 * legMm }
     : sprung?.ok

@@ -1,3 +1,7 @@
+import fc from 'fast-check';
+import { build, siteOf } from '../../testing/site';
+import { boardCorners } from '../assembly/solids';
+import { familyOf } from '../families';
 import { SHIPPED, section } from '../../catalog/catalog';
 import type { HoopShape } from '../answers/hoops';
 import { placeExtent } from '../answers/place';
@@ -92,12 +96,60 @@ describe('places along the bed', () => {
   });
 });
 
-test('headroom is to the centre line less half the pipe, most in the middle', () => {
+test('headroom is to the inner face of the pipe, most in the middle', () => {
   const hoop = solveHoop({ kind: 'fixed', angleDeg: 90 }, { spanMm: 1000, lengthMm: 500 * Math.PI });
   if (!hoop.ok) throw new Error('no hoop');
   const under = underHoop(hoop.value, section(SHIPPED, 'pvc-1/2'), 100, 0);
   const half = 10.668;
   expect(heightAt(under, 600)).toBeCloseTo(500 - half, 1);
-  expect(heightAt(under, 300)).toBeCloseTo(Math.sqrt(500 ** 2 - 300 ** 2) - half, 0);
+  // Square to the pipe: a circle of half a pipe less.
+  expect(heightAt(under, 300)).toBeCloseTo(Math.sqrt((500 - half) ** 2 - 300 ** 2), 0);
   expect(heightAt(under, 50)).toBe(0);
+});
+
+test('no hoop runs through the rail it stands on, whichever side it is strapped to and however much pipe it has', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom('straps-inside', 'straps-outside', 'screwed'),
+      fc.constantFrom('on edge', 'flat'),
+      fc.double({ min: 1.25, max: 2.6, noNaN: true }),
+      fc.double({ min: 800, max: 1400, noNaN: true }),
+      (feet, stand, times, widthMm) => {
+        const site = siteOf(2400, widthMm);
+        const family = familyOf('hinged-hoop-lid');
+        const shape = { by: 'length', lengthMm: times * widthMm };
+        const built = family.assemble({ ...family.defaults(site), feet, stand, shape, pipe: 'pvc-3/4' }, site);
+        if (!built.ok) return;
+        const a = built.value;
+        const hoop = a.members.find((m) => m.tag === 'H1');
+        const rails = a.members.filter((m) => m.tag.startsWith('A1') || m.tag.startsWith('A2'));
+        if (hoop?.shape.kind !== 'curve') throw new Error('no hoop');
+        const r = 1.05 * 12.7;
+        for (const rail of rails) {
+          const corners = boardCorners(rail);
+          const [ys, zs] = [corners.map((c) => c[1]), corners.map((c) => c[2])];
+          const inside = hoop.shape.points.filter(
+            ([, y, z]) => z < Math.max(...zs) - 2 && y > Math.min(...ys) - r + 0.6 && y < Math.max(...ys) + r - 0.6,
+          );
+          expect(inside).toEqual([]);
+        }
+        expect(hoop.lengthMm).toBeCloseTo(times * widthMm, 6);
+      },
+    ),
+    { numRuns: 150 },
+  );
+});
+
+test('a board outside the pipe leaves it free while it leans in, and holds it upright when it would lean out', () => {
+  const site = siteOf(2400, 1200);
+  const lid = (feet: string, times: number) =>
+    build('hinged-hoop-lid', site, { feet, shape: { by: 'length', lengthMm: times * 1200 } }).arches[0];
+  // Loose feet lean inward up to 2.19 times the span, by 2E/K - 1 at 90 degrees.
+  expect(lid('straps-inside', 1.5)?.hoop.feet.kind).toBe('pinned');
+  expect(lid('straps-inside', 2.5)?.hoop.feet.kind).toBe('fixed');
+  expect(lid('straps-outside', 1.5)?.hoop.feet.kind).toBe('fixed');
+  // Free above a 2x4 on edge: 3.5 in of board, less the 10 mm that the strap stands up.
+  const held = lid('straps-outside', 1.5);
+  expect(held?.footZMm).toBeCloseTo(280 - 0.6 + 88.9, 0);
+  expect((held?.cutMm ?? 0) - (held?.hoop.lengthMm ?? 0)).toBeCloseTo(2 * (88.9 - 10), 6);
 });

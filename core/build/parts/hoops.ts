@@ -98,6 +98,56 @@ export function springHoop(shape: HoopShape, pipe: Section, site: HoopSite): Res
   return ok({ hoop: solved.value, cutMm });
 }
 
+/** How the foot of a hoop is held on a rail, and the board beside it, mm. */
+export interface RailFoot {
+  /** Which side of the board the pipe is strapped to; `both` where two screws hold it to the board. */
+  readonly on: 'inner face' | 'outer face' | 'both';
+  readonly spanMm: number;
+  /** Where the end of the pipe stands, and where the board ends. */
+  readonly footZ: number;
+  readonly boardTopZ: number;
+}
+
+/** A hoop sprung on rails: the free part, and the straight part that the board holds upright below it. */
+export interface RailHoop extends SprungHoop {
+  readonly footZ: number;
+  readonly heldMm: number;
+}
+
+/**
+ * The hoop that springs from a strap on a rail. It turns freely in the strap, unless it would lean into the board: then the board
+ * holds it upright, and it is free only above it.
+ * @param rest as for springHoop, the sheet by where the free part begins
+ */
+export function springOnRail(
+  shape: HoopShape,
+  pipe: Section,
+  foot: RailFoot,
+  rest: Pick<HoopSite, 'widestRollMm'> & { readonly sheetAcrossMm: (hoop: Elastica, footZ: number) => number },
+): Result<RailHoop> {
+  const { on, spanMm, footZ, boardTopZ } = foot;
+  const site = (feet: Feet, z: number, tailMm: number): HoopSite => ({
+    feet,
+    spanMm,
+    tailMm,
+    tailAboveMm: 0,
+    sheetAcrossMm: (hoop) => rest.sheetAcrossMm(hoop, z),
+    widestRollMm: rest.widestRollMm,
+  });
+  const heldMm = Math.max(0, boardTopZ - footZ);
+  const held = (): Result<RailHoop> => {
+    const hoop = springHoop(shape, pipe, site({ kind: 'fixed', angleDeg: 90 }, boardTopZ, heldMm));
+    return hoop.ok ? ok({ ...hoop.value, footZ: boardTopZ, heldMm }) : hoop;
+  };
+  if (on === 'both') return held();
+  const free = springHoop(shape, pipe, site({ kind: 'pinned' }, footZ, 0));
+  if (!free.ok) return free;
+  const leansIn = free.value.hoop.footAngleDeg < 90 - 0.01;
+  const leansOut = free.value.hoop.footAngleDeg > 90 + 0.01;
+  const through = on === 'outer face' ? leansIn : leansOut;
+  return through ? held() : ok({ ...free.value, footZ, heldMm: 0 });
+}
+
 /** Hoop places between two ends: the given number, or as many as keep them no further apart than asked. */
 export function hoopPlaces(
   startMm: number,
@@ -144,17 +194,24 @@ export function hoopMembers(
   }));
 }
 
-/** The outer face of a hoop's pipe, which the sheet lies on, in the cross-section of the bed. */
-export function outerFace(hoop: Elastica | BentHoop, pipe: Section, footY: number, footZ: number): readonly Point2[] {
-  const r = thicknessMm(pipe) / 2;
-  return hoopCurve(hoop, 64).map((p) => ({
-    y: footY + p.y - r * Math.sin(p.angle),
-    z: footZ + p.z + r * Math.cos(p.angle),
+/** A face of a hoop's pipe in the cross-section of the bed: so far outward of its centre line, square to it. */
+function face(
+  hoop: Elastica | BentHoop,
+  steps: number,
+  outMm: number,
+  footY: number,
+  footZ: number,
+): readonly Point2[] {
+  return hoopCurve(hoop, steps).map((p) => ({
+    y: footY + p.y - outMm * Math.sin(p.angle),
+    z: footZ + p.z + outMm * Math.cos(p.angle),
   }));
 }
 
+/** The outer face of a hoop's pipe, which the sheet lies on. */
+export const outerFace = (hoop: Elastica | BentHoop, pipe: Section, footY: number, footZ: number): readonly Point2[] =>
+  face(hoop, 64, thicknessMm(pipe) / 2, footY, footZ);
+
 /** The underside of a row of hoops, that headroom is measured to. */
-export function underHoop(hoop: Elastica | BentHoop, pipe: Section, footY: number, footZ: number): readonly Point2[] {
-  const r = thicknessMm(pipe) / 2;
-  return hoopCurve(hoop, 200).map((p) => ({ y: footY + p.y, z: footZ + p.z - r }));
-}
+export const underHoop = (hoop: Elastica | BentHoop, pipe: Section, footY: number, footZ: number): readonly Point2[] =>
+  face(hoop, 200, -thicknessMm(pipe) / 2, footY, footZ);

@@ -9,7 +9,7 @@ import { PULL_MM } from '../../parts/hoopFrame';
 import { guardPvc } from '../../parts/guard';
 import { nest } from '../../parts/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
-import { type HoopSite, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
+import { type RailFoot, hoopMembers, hoopPlaces, outerFace, springOnRail, underHoop } from '../../parts/hoops';
 import { type Point2, pathLength } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
 import { buildRidge } from '../../parts/ridge';
@@ -41,15 +41,16 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const railTop = z0 + railHeight;
   const od = thicknessMm(a.pipe);
 
-  const { spanMm, z: footZ } = {
-    'straps-inside': { spanMm: width - 2 * t - od, z: z0 + 10 },
-    sockets: { spanMm: width - t, z: railTop },
-    'straps-outside': { spanMm: width + od, z: z0 + 10 },
-    screwed: { spanMm: width - 2 * t - od, z: z0 + 10 },
-  }[a.feet];
+  const { spanMm, z, on } = {
+    'straps-inside': { spanMm: width - 2 * t - od, z: z0 + 10, on: 'inner face' },
+    sockets: { spanMm: width - t, z: railTop, on: 'inner face' },
+    'straps-outside': { spanMm: width + od, z: z0 + 10, on: 'outer face' },
+    // Two screws, 1 and 3 in from the end, hold it to the board.
+    screwed: { spanMm: width - 2 * t - od, z: z0 + 10, on: 'both' },
+  }[a.feet] as { readonly spanMm: number; readonly z: number; readonly on: RailFoot['on'] };
   const footY = (width - spanMm) / 2;
   const outward = a.feet === 'straps-outside' ? od : 0;
-  const outline = (hoop: Elastica): readonly Point2[] =>
+  const outline = (hoop: Elastica, footZ: number): readonly Point2[] =>
     sheetRun(
       [...outerFace(hoop, a.pipe, footY, footZ), { y: 0, z: railTop }, { y: width, z: railTop }],
       [
@@ -58,17 +59,17 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       ],
     );
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
-  const hoopSite: HoopSite = {
-    feet: { kind: 'pinned' },
-    spanMm,
-    tailMm: 0,
-    tailAboveMm: 0,
-    sheetAcrossMm: (hoop) => pathLength(outline(hoop)) + 2 * a.battenWrapMm + PULL_MM,
-    widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
-  };
-  const sprung = springHoop(a.shape, a.pipe, hoopSite);
+  const sprung = springOnRail(
+    a.shape,
+    a.pipe,
+    { on, spanMm, footZ: z, boardTopZ: a.feet === 'sockets' ? z : railTop },
+    {
+      sheetAcrossMm: (hoop, foot) => pathLength(outline(hoop, foot)) + 2 * a.battenWrapMm + PULL_MM,
+      widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
+    },
+  );
   if (!sprung.ok) return sprung;
-  const { hoop, cutMm } = sprung.value;
+  const { hoop, cutMm, footZ, heldMm } = sprung.value;
   const places = hoopPlaces(x0, x1, Math.max(a.endOffsetMm, t + od / 2), a.hoops, a.maxSpacingMm);
   if (!places.ok) return places;
   const xs = places.value;
@@ -103,7 +104,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       openEnds: [...(open(x0, 0) ? [x0] : []), ...(open(x1, survey.frameOn.lengthMm) ? [x1] : [])],
     },
   );
-  const hoops = hoopMembers(sprung.value, a.pipe, xs, footY, footZ, 0);
+  const hoops = hoopMembers(sprung.value, a.pipe, xs, footY, footZ, heldMm);
   const ridge = buildRidge(
     a.ridge,
     {
@@ -118,7 +119,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   );
   const lid = [...frame.rails, ...frame.endBoards, ...hoops, ...ridge.members, ...frame.ties, ...frame.battens];
   const guard = guardPvc(a.paint, a.cover, a.pipe, hoops);
-  const line = outline(hoop);
+  const line = outline(hoop, footZ);
   const rise = crownZ + od / 2 - z0;
   const covered = { line, x0, x1, lengthMm: length, riseMm: rise, widthMm: width, wrapMm: a.battenWrapMm };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
@@ -136,7 +137,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     z0,
     footY,
     spanMm,
-    footZ,
+    footZ: z,
     xs,
     windy: site.windy,
   });
@@ -212,7 +213,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
           footY,
           footZ,
           baseZ: footZ,
-          heightLabel: 'crown above feet',
+          heightLabel: heldMm > 0 ? 'crown above the rail' : 'crown above feet',
           startMm: x0,
           endMm: x1,
           coverLabel: 'frame',

@@ -39,22 +39,20 @@ export function endFrame(a: WalkInAnswers, h: House, site: BuildSite, left: bool
   const x = hoopX + (left ? 1 : -1) * (r + plate.widthMm / 2);
   const middle = (h.y0 + h.y1) / 2;
   const [ya, yb] = [middle - a.doorWidthMm / 2 - PLAY_MM - t, middle + a.doorWidthMm / 2 + PLAY_MM + t];
-  // Studs end beside the hoop, at the height of its centre line.
-  const top = (y: number): number => heightAt(h.under, y) + r;
+  // Studs end beside the hoop, at the height of its centre line; one that a purlin crosses stands under that.
+  const top = (y: number): number => heightAt(h.centre, y);
+  const topOf = (y: number): number =>
+    Math.min(
+      top(y - t / 2),
+      top(y + t / 2),
+      ...h.purlinsAt.filter((p) => Math.abs(p.y - y) < t / 2 + p.r).map((p) => p.z - p.r),
+    );
   const inner = r + 4;
   const stud = (tag: string, part: string, y: number, from: number): Member =>
     // What stands on the ground is treated.
-    piece(
-      tag,
-      part,
-      from === 0 ? plateKey : studKey,
-      [x, y, from],
-      [x, y, Math.min(top(y - t / 2), top(y + t / 2))],
-      [1, 0, 0],
-      {
-        ends: ['square', 'curve'],
-      },
-    );
+    piece(tag, part, from === 0 ? plateKey : studKey, [x, y, from], [x, y, topOf(y)], [1, 0, 0], {
+      ends: ['square', 'curve'],
+    });
   const bottom = (tag: string, from: number, to: number): Member =>
     piece(tag, 'Bottom plate', plateKey, [x, from, t / 2], [x, to, t / 2], [1, 0, 0]);
 

@@ -1,5 +1,6 @@
 import type { Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
+import { hoopCurve } from '../../hoop/curve';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
 import { type Point2, heightAt } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
@@ -40,6 +41,10 @@ export interface House {
   readonly line: readonly Point2[];
   readonly roof: readonly Point2[];
   readonly under: readonly Point2[];
+  /** Centre line of the hoops across the house. */
+  readonly centre: readonly Point2[];
+  /** Where purlins run along it, with the radius of their pipe. */
+  readonly purlinsAt: readonly (Point2 & { readonly r: number })[];
 }
 
 /** Depth of the posts: a third of their length where it is windy, a quarter elsewhere. */
@@ -124,7 +129,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   // Under the hoop, square to it, so that the film does not touch the purlin.
   const sideY = y0 + a.widthMm * 0.2;
   const slope = (heightAt(under, sideY + 5) - heightAt(under, sideY - 5)) / 10;
-  const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slope) - r * (Math.hypot(1, slope) - 1);
+  const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slope);
   const purlins = [
     ...run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2),
     ...(a.purlins === 'three'
@@ -176,6 +181,11 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     line: over(hoop, 0),
     roof: over(hoop, a.sidewallMm - 45),
     under,
+    centre: hoopCurve(hoop, 200).map((p) => ({ y: y0 + p.y, z: a.sidewallMm + p.z })),
+    purlinsAt: [
+      { y: middle, z: crownZ - r - pd / 2, r: pd / 2 },
+      ...(a.purlins === 'three' ? [sideY, y0 + y1 - sideY].map((y) => ({ y, z: sideZ, r: pd / 2 })) : []),
+    ],
   });
 }
 

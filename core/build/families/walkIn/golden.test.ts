@@ -40,7 +40,8 @@ test('a walk-in house of 10 ft over a bed, worked by hand', () => {
         'E6 E7': ['2x4', under(sideStud + 0.75) - 1.5],
         F1: ['2x4 treated', 120 - 2 * edge],
         'F2 F4': ['2x4', under(30 + 0.75) - 1.5],
-        F3: ['2x4', under(0.75) - 1.5],
+        // Under the ridge purlin, which crosses it: the crown less half the hoop and all of the purlin.
+        F3: ['2x4', 84 - r - 0.922 - 1.5],
         'G1 G2': ['2x2', 72],
         'G3 G4 G5': ['2x2', 32 - 3],
       },
