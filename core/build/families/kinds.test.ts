@@ -1,5 +1,6 @@
+import fc from 'fast-check';
 /** Known answers of each kind, worked out by hand. */
-import { at, build, inch, count } from '../../testing/site';
+import { at, build, inch, count, siteOf } from '../../testing/site';
 import { SHIPPED, section } from '../../catalog/catalog';
 import { outlineSize } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
@@ -94,11 +95,13 @@ describe('sloped cold frame', () => {
   test('windows first: the box is made to them; bed first: the list says what to look for', () => {
     const sash = { glazing: 'old-window', lids: 3, sashAlongMm: inch(28), sashReachMm: inch(49), overhangMm: 0 };
     const box = build('sloped-cold-frame', at(96, 48), { ...sash, sashBy: 'sash' });
-    expect(box.footing.lengthMm).toBeCloseTo(inch(84), 6);
+    // Three of 28 in and 4 mm of play between them.
+    expect(box.footing.lengthMm).toBeCloseTo(inch(84) + 8, 6);
     const [g] = box.panels;
     expect(outlineSize(g?.outline ?? []).vMm).toBeCloseTo(inch(49), 1);
     const bed = build('sloped-cold-frame', at(96, 48), { ...sash, sashBy: 'bed' });
-    expect(outlineSize(bed.panels[0]?.outline ?? []).uMm).toBeCloseTo(inch(32), 6);
+    // A third of 96 in, less the play between three lids.
+    expect(outlineSize(bed.panels[0]?.outline ?? []).uMm).toBeCloseTo(inch(32) - (2 * 4) / 3, 6);
     expect(count(bed, 'old-window')).toBe(3);
     expect(count(bed, 'safety-film')).toBe(3);
   });
@@ -220,8 +223,16 @@ describe('a second layer inside', () => {
       const hoops = both.members.filter((m) => m.part === 'Inner hoop');
       expect(hoops).toHaveLength(outer.arches[0]?.tags.length ?? 0);
       const top = (a: Assembly): number => Math.max(...a.under.map((p) => p.z));
-      // From underside to underside: the gap and the inner pipe.
-      expect(top(outer) - top(both)).toBeCloseTo(90 + 21.336, 0);
+      // From underside to underside: the gap and the inner pipe, and more where the shoulders would come too near.
+      expect(top(outer) - top(both)).toBeGreaterThan(90 + 21.336 - 0.5);
+      // Nowhere less than the gap, from the inner pipe's centre line: as its points and the outer underside are.
+      const points = hoops.flatMap((m) => (m.shape.kind === 'curve' ? m.shape.points : []));
+      const gap = Math.min(
+        ...points
+          .filter((p) => p[2] > 400)
+          .map((p) => Math.min(...outer.under.map((q) => Math.hypot(q.y - p[1], q.z - p[2])))),
+      );
+      expect(gap).toBeGreaterThan(90 + 21.336 / 2 - 3);
       // Fabric of 30 g saves two degrees more.
       expect(coldestNight(both).value).toBeCloseTo(coldestNight(outer).value - 2, 9);
       expect(both.crop.clearanceMm).toBeLessThan(outer.crop.clearanceMm);
@@ -299,4 +310,43 @@ test('wire is stiff enough for its span: 10 gauge to 36 in, 9 gauge to 48', () =
   expect(fault('wire-tunnel', s, { pipe: 'wire-10', spanMm: inch(40) })).toBe('span');
   expect(fault('wire-tunnel', s, { pipe: 'wire-10', spanMm: inch(36) })).toBeUndefined();
   expect(fault('wire-tunnel', at(96, 60), { pipe: 'wire-9', spanMm: inch(50) })).toBe('span');
+});
+
+test('stiff sheets of a lid meet on its bars, none is a strip, and lids have room beside each other', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: inch(40), max: inch(200), noNaN: true }),
+      fc.integer({ min: 1, max: 3 }),
+      fc.integer({ min: 0, max: 4 }),
+      fc.constantFrom('twin-wall-6', 'corrugated'),
+      (lengthMm, lids, bars, glazing) => {
+        const s = siteOf(lengthMm, inch(44));
+        const built = familyOf('sloped-cold-frame').assemble(
+          { ...familyOf('sloped-cold-frame').defaults(s), lids, bars, glazing },
+          s,
+        );
+        if (!built.ok) return;
+        const a = built.value;
+        const sold = Math.max(...(a.panels[0]?.sheet.sizes ?? []).map((x) => x.widthMm));
+        const stiles = a.members.filter((m) => /stile|bar/.test(m.part));
+        const centres = stiles.map((m) => (m.shape.kind === 'straight' ? m.shape.from[0] : NaN));
+        const reach = a.panels.map((p) => {
+          const us = p.outline.map((c) => p.at[0] + p.u[0] * c[0]);
+          return [Math.min(...us), Math.max(...us)] as const;
+        });
+        for (const [from, to] of reach) {
+          expect(to - from).toBeLessThanOrEqual(sold + 0.5);
+          expect(to - from).toBeGreaterThan(Math.min(250, lengthMm / lids / 2));
+        }
+        const each = reach.length / lids;
+        reach.slice(1).forEach(([from], i) => {
+          const end = reach[i]?.[1] ?? NaN;
+          // Between lids there is play; within one the joint, or the middle of the lap, is over a bar.
+          if ((i + 1) % each === 0) expect(from - end).toBeCloseTo(4, 6);
+          else expect(Math.min(...centres.map((c) => Math.abs(c - (from + end) / 2)))).toBeLessThan(1);
+        });
+      },
+    ),
+    { numRuns: 80 },
+  );
 });

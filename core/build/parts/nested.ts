@@ -5,7 +5,9 @@ import { thicknessMm } from '../../catalog/sections';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { MINUTES, step } from '../guide/step';
+import { hoopCurve } from '../hoop/curve';
 import { solveHoop } from '../hoop/elastica';
+import type { Elastica } from '../hoop/types';
 import { type Result, fail, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
 import { cropUnder, soilZ } from '../assembly/crop';
@@ -43,12 +45,20 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
   const od = thicknessMm(pipe);
   const base = soilZ(bed);
   const top = Math.max(...outer.under.map((p) => p.z));
-  const heightMm = top - a.innerGapMm - od / 2 - base;
-  const spanMm = Math.min(arch.hoop.spanMm - 2 * a.innerGapMm - od, bed.inside.widthMm - 2 * FROM_WALL_MM - od);
-  const hoop = solveHoop({ kind: 'pinned' }, { spanMm, heightMm });
-  if (!hoop.ok || spanMm < LEAST_SPAN * arch.hoop.spanMm || heightMm < LEAST_HEIGHT_MM)
+  const inside = {
+    ...arch,
+    spanMm: arch.hoop.spanMm,
+    od,
+    base,
+    top,
+    width,
+    roomMm: bed.inside.widthMm - 2 * FROM_WALL_MM - od,
+  };
+  const found = innerHoop(outer.under, inside, a.innerGapMm);
+  if (!found)
     return fail('innerGapMm', 'There is no room for a second layer with so much air between: make the gap smaller.');
-  const cutMm = hoop.value.lengthMm + 2 * BURY_MM;
+  const { hoop, spanMm, heightMm } = found;
+  const cutMm = hoop.lengthMm + 2 * BURY_MM;
   const longest = Math.max(...pipe.stock.map((bar) => bar.lengthMm));
   if (cutMm > longest) return fail('innerGapMm', 'The inner hoops need more pipe than the longest on sale.');
   const footY = (width - spanMm) / 2;
@@ -62,12 +72,12 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
   const [first = 0, last = 0] = [xs[0], xs[xs.length - 1]];
   if (last - first < 200)
     return fail('innerGapMm', 'There is no length left for a second layer: make the gap smaller.');
-  const hoops = hoopMembers({ hoop: hoop.value, cutMm }, pipe, xs, footY, base, BURY_MM).map((m) => ({
+  const hoops = hoopMembers({ hoop, cutMm }, pipe, xs, footY, base, BURY_MM).map((m) => ({
     ...m,
     tag: m.tag.replace('H', 'N'),
     part: 'Inner hoop',
   }));
-  const line = sheetRun(outerFace(hoop.value, pipe, footY, base), [
+  const line = sheetRun(outerFace(hoop, pipe, footY, base), [
     { y: footY - od / 2, z: base },
     { y: footY + spanMm + od / 2, z: base },
   ]);
@@ -104,7 +114,7 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
     // They stand under the outer cover, which takes the wind.
     { with: { holds: 'nothing' } },
   );
-  const under = underHoop(hoop.value, pipe, footY, base);
+  const under = underHoop(hoop, pipe, footY, base);
   return ok({
     ...outer,
     members: [...outer.members, ...hoops],
@@ -151,6 +161,66 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
 function onLine(line: readonly Point2[], x: number, part: number): Vec3 {
   const p = line[Math.round(part * (line.length - 1))] ?? { y: 0, z: 0 };
   return [x, p.y, p.z];
+}
+
+/** What an inner hoop stands under, mm. */
+interface Inside {
+  readonly spanMm: number;
+  readonly od: number;
+  readonly base: number;
+  readonly top: number;
+  readonly width: number;
+  readonly roomMm: number;
+}
+
+interface Inner {
+  readonly hoop: Elastica;
+  readonly spanMm: number;
+  readonly heightMm: number;
+}
+
+/**
+ * The largest inner hoop that keeps the gap everywhere: narrower and lower by the gap, and by as much more as its shoulders come
+ * too near. Two sprung pipes of different lengths do not bend alike.
+ */
+function innerHoop(outer: readonly Point2[], i: Inside, gapMm: number): Inner | undefined {
+  const at = (more: number): Inner | undefined => {
+    const spanMm = Math.min(i.spanMm - 2 * gapMm - i.od, i.roomMm) - 2 * more;
+    const heightMm = i.top - gapMm - i.od / 2 - i.base - more;
+    if (spanMm < LEAST_SPAN * i.spanMm || heightMm < LEAST_HEIGHT_MM) return undefined;
+    const hoop = solveHoop({ kind: 'pinned' }, { spanMm, heightMm });
+    return hoop.ok ? { hoop: hoop.value, spanMm, heightMm } : undefined;
+  };
+  const clear = ({ hoop, spanMm }: Inner): boolean => {
+    const line = hoopCurve(hoop, 48).map((p) => ({
+      y: (i.width - spanMm) / 2 + p.y - (i.od / 2) * Math.sin(p.angle),
+      z: i.base + p.z + (i.od / 2) * Math.cos(p.angle),
+    }));
+    return line.every((p) => p.z < i.base + gapMm || distanceTo(outer, p) >= gapMm - 0.5);
+  };
+  // Coarsely to the first that is clear, then back in small steps to the largest.
+  for (let more = 0; more <= i.spanMm / 4; more += 16) {
+    const inner = at(more);
+    if (!inner) return undefined;
+    if (!clear(inner)) continue;
+    const larger = [14, 12, 10, 8, 6, 4, 2].map((less) => at(Math.max(0, more - less)));
+    return larger.find((x) => x && clear(x)) ?? inner;
+  }
+  return undefined;
+}
+
+/** Distance from a point to a line through points. */
+function distanceTo(line: readonly Point2[], p: Point2): number {
+  let best = Infinity;
+  for (let i = 1; i < line.length; i++) {
+    const [a, b] = [line[i - 1], line[i]];
+    if (!a || !b) continue;
+    const [dy, dz] = [b.y - a.y, b.z - a.z];
+    const long = dy * dy + dz * dz;
+    const f = long === 0 ? 0 : Math.max(0, Math.min(1, ((p.y - a.y) * dy + (p.z - a.z) * dz) / long));
+    best = Math.min(best, Math.hypot(a.y + f * dy - p.y, a.z + f * dz - p.z));
+  }
+  return best;
 }
 
 /** Every skin with a second layer inside it: the inner cover goes all round. */

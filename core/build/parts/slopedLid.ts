@@ -97,6 +97,26 @@ export function paneWidth({ site, glazing }: Pick<LidSite, 'site' | 'glazing'>):
   return glazing === 'corrugated' ? widest - LAP_MM : widest;
 }
 
+/** Between neighbouring lids, mm: wood swells, and each must swing by itself. */
+export const PLAY_MM = 4;
+
+/**
+ * How many sheets a lid is glazed with, and how many bars lie under it: every joint of two sheets on a bar, no sheet wider than is
+ * sold, and all of them about as wide, so that no strip is left over.
+ * @param each length of the lid, and w width of its stiles, mm
+ */
+function panesAndBars(s: LidSite, each: number, w: number): { readonly panes: number; readonly bars: number } {
+  const most = s.glazing === 'corrugated' ? paneWidth(s) + LAP_MM : paneWidth(s);
+  const lap = s.glazing === 'corrugated' ? LAP_MM : 0;
+  for (let panes = 1; ; panes++) {
+    const inner = (each - w) / panes + (panes > 2 ? lap : 0);
+    const outer = panes === 1 ? each : (each - w) / panes + w / 2 + lap / 2;
+    if (Math.max(outer, panes > 2 ? inner : 0) > most + 0.5) continue;
+    const wanted = Math.max(s.bars ?? 0, panes - 1);
+    return { panes, bars: panes * Math.ceil((wanted + 1) / panes) - 1 };
+  }
+}
+
 /** Builds the lids: frames lying flat on the slope with their glazing, or windows as they are. */
 export function slopedLids(s: LidSite): Lids {
   const called = s.called ?? LIDS;
@@ -114,11 +134,12 @@ export function slopedLids(s: LidSite): Lids {
     s.back.z + down[2] * r + normal[2] * off,
   ];
   const pitchDeg = (Math.atan2(-dz, Math.abs(dy)) * 180) / Math.PI;
-  const each = (s.x1 - s.x0) / s.lids;
+  // Loose ones lie side by side.
+  const play = s.hinged ? PLAY_MM : 0;
+  const each = (s.x1 - s.x0 - (s.lids - 1) * play) / s.lids;
   const framed = s.glazing !== 'old-window';
   const { thicknessMm: t, widthMm: w } = boardShape(s.frame);
-  const panes = framed ? Math.max(1, Math.ceil(each / paneWidth(s) - 1e-6)) : 1;
-  const bars = !framed ? 0 : Math.max(s.bars ?? 0, panes - 1);
+  const { panes, bars } = framed ? panesAndBars(s, each, w) : { panes: 1, bars: 0 };
   const members: Member[] = [];
   const panels: Panel[] = [];
   const sheets: SheetPart[] = [];
@@ -127,15 +148,17 @@ export function slopedLids(s: LidSite): Lids {
   let panelCount = 0;
 
   for (let i = 0; i < s.lids; i++) {
-    const xa = s.x0 + i * each;
+    const xa = s.x0 + i * (each + play);
     const xb = xa + each;
+    /** Middle of the k-th stile or bar from the left. */
+    const barX = (k: number): number => xa + w / 2 + ((each - w) * k) / (bars + 1);
     const letter = s.lids === 1 ? 'K' : `K${i + 1}`;
     const mine: Member[] = [];
     const myPanels: Panel[] = [];
     if (framed) {
       const rail = (tag: string, part: string, r: number): Member =>
         piece(tag, part, s.frame, at(xa, r, t / 2), at(xb, r, t / 2), down);
-      const xs = Array.from({ length: bars + 2 }, (_, k) => xa + w / 2 + ((each - w) * k) / (bars + 1));
+      const xs = Array.from({ length: bars + 2 }, (_, k) => barX(k));
       mine.push(
         rail(`${letter}a`, `${One} rail, ${called.upper}`, w / 2),
         rail(`${letter}b`, `${One} rail, ${called.lower}`, reach - w / 2),
@@ -186,19 +209,22 @@ export function slopedLids(s: LidSite): Lids {
           faces: [corners(off)],
         });
     } else {
-      const step = each / panes;
+      // Joints lie on the middle of a bar; corrugated sheets lap over it by one wave.
+      const lap = s.glazing === 'corrugated' ? LAP_MM / 2 : 0;
+      const edge = (k: number): number =>
+        k === 0 ? xa : k === panes ? xb : framed ? barX((k * (bars + 1)) / panes) : xa + (each * k) / panes;
       for (let k = 0; k < panes; k++) {
-        const start = s.glazing === 'corrugated' ? Math.min(k * paneWidth(s), each) : k * step;
-        const wide = s.glazing === 'corrugated' ? Math.min(paneWidth(s) + LAP_MM, each - start) : step;
+        const from = edge(k) - (k > 0 ? lap : 0);
+        const to = edge(k + 1) + (k < panes - 1 ? lap : 0);
         myPanels.push(
           rectangle(
             `${called.pane}${++panelCount}`,
             s.glazing === 'old-window' ? 'Old window' : 'Glazing',
             stiffSheet(s.site.catalog, s.glazing),
-            at(xa + start, reach, top),
+            at(from, reach, top),
             [1, 0, 0],
             up,
-            [wide, reach],
+            [to - from, reach],
             s.glazing === 'old-window' ? undefined : 'v',
           ),
         );
@@ -246,7 +272,7 @@ export function slopedLids(s: LidSite): Lids {
   const barLength = (bars + 2) * s.lids * reach;
   const spacing = (each - w) / (bars + 1);
   const glazed = s.glazing === 'twin-wall-6' || s.glazing === 'corrugated';
-  const lidXs = Array.from({ length: s.lids }, (_, i) => s.x0 + i * each);
+  const lidXs = Array.from({ length: s.lids }, (_, i) => s.x0 + i * (each + play));
   const hands = lidXs.map((x): Vec3 => at(x + each / 2, reach, 0));
   const corners = lidXs.flatMap((x) => [x, x + each].flatMap((end) => [0, reach].map((r) => at(end, r, t))));
   const stiles = members.filter((m) => beamTags.includes(m.tag));

@@ -27,11 +27,11 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
         'C3 D3': ['2x2 treated', side(1.5)],
         'C4 D4': ['2x2 treated', side(22 - 0.75)],
         'C5 D5': ['2x2 treated', side(42.5 - 1.5)],
-        'K1a K1b K2a K2b K3a K3b K4a K4b': ['2x2', 32],
+        'K1a K1b K2a K2b K3a K3b K4a K4b': ['2x2', (128 - (3 * 4) / IN) / 4],
         'K1c K1d K2c K2d K3c K3d K4c K4d': ['2x2', down - 3],
         'Q1..Q8': ['1x4', 300 / IN],
       },
-      panels: { 'G1..G4': ['twin-wall-6', 32, down] },
+      panels: { 'G1..G4': ['twin-wall-6', (128 - (3 * 4) / IN) / 4, down] },
       sheets: {
         S1: { across: [back, 2 * 2], along: [2 * 128, 2 * 44, 4] },
         S2: { across: [back, 2 * 2], along: [2 * 125, 2 * 41, 4] },

@@ -90,9 +90,7 @@ export function buildWalls(s: WallSite): Result<Walls> {
     });
     return [
       piece(`${letter}1`, 'Side bottom plate', s.stud, [x, from, s.z0 + t / 2], [x, to, s.z0 + t / 2], [1, 0, 0]),
-      piece(`${letter}2`, 'Side top plate', s.stud, mid(from + short), mid(to - short), [1, 0, 0], {
-        ends: ['bevel', 'bevel'],
-      }),
+      piece(`${letter}2`, 'Side top plate', s.stud, mid(from + short), mid(to - short), [1, 0, 0]),
       ...studs,
     ];
   };

@@ -202,7 +202,8 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
         footYMm: y0,
         footZMm: baseZ,
         baseZMm: baseZ,
-        cutMm: shape.hoop.lengthMm,
+        // Two posts and two rafters, less what the fittings take up.
+        cutMm: [...posts.slice(0, 2), ...rafters.slice(0, 2)].reduce((sum, m) => sum + m.lengthMm, 0),
         ridge: { kind: 'tied' },
       },
     ],

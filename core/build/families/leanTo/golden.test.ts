@@ -24,7 +24,7 @@ test('a lean-to under twin-wall over 128 x 44 in, worked by hand', () => {
         'P1 P2': ['2x4', back - 3.5 - 1.5],
         'P3 P4': ['2x4', middle],
         'R1..R7': ['2x3', 41 * tilt + 2.5 * slope],
-        'K1a K1b K2a K2b K3a K3b': ['2x2', 128 / 3],
+        'K1a K1b K2a K2b K3a K3b': ['2x2', (128 - (2 * 4) / 25.4) / 3],
         'K1c K1d K2c K2d K3c K3d': ['2x2', shutter - 3],
       },
       panels: {
@@ -32,7 +32,7 @@ test('a lean-to under twin-wall over 128 x 44 in, worked by hand', () => {
         'G1 G3': ['twin-wall-6', 0.75 + 2 * bay, roof + 75 / IN],
         G2: ['twin-wall-6', 2 * bay, roof + 75 / IN],
         'G4 G5': ['twin-wall-6', 44, high],
-        'J1..J3': ['twin-wall-6', 128 / 3, shutter],
+        'J1..J3': ['twin-wall-6', (128 - (2 * 4) / 25.4) / 3, shutter],
       },
       sheets: {},
       hardware: [

@@ -7,7 +7,7 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { hungLids } from '../../parts/hungLids';
-import { glazingCover } from '../../parts/slopedLid';
+import { glazingCover, PLAY_MM } from '../../parts/slopedLid';
 import type { Joint, Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
@@ -28,7 +28,7 @@ function boxOfSash(a: SlopedColdFrameAnswers): { readonly along: number; readonl
     const slope = (a.backMm - a.frontMm) / Math.max(1, depth - t);
     depth = onBox / Math.hypot(1, slope);
   }
-  return { along: a.lids * a.sashAlongMm, depth };
+  return { along: a.lids * a.sashAlongMm + (a.lids - 1) * PLAY_MM, depth };
 }
 
 /** Builds the frame: a box of boards, back higher than front, with lids of windows, stiff sheet or film. */
