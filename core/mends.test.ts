@@ -144,7 +144,7 @@ describe.each(FAMILY_KEYS)('a mend of a %s does what its words say', (key) => {
       if (was && is && rank[is.verdict] <= rank[was.verdict])
         said.push(`${mend.checkId}, ${label}: ${was.verdict} stays ${is.verdict}`);
       // "6 hoops", "3 bars in each lid", "8 anchors": so many there are then.
-      const [, number, what] = /^(\d+) (?!mm |PVC)(.+)$/.exec(label) ?? [];
+      const [, number, what] = /^(\d+) (?!mm |PVC|steel|conduit)(.+)$/.exec(label) ?? [];
       if (number === undefined || what === undefined) return said;
       const a = after.value.assembly;
       const counted = [

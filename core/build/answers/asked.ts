@@ -38,6 +38,8 @@ export type Change =
   | { readonly kind: 'ties'; readonly count: number }
   | { readonly kind: 'rod'; readonly key: string }
   | { readonly kind: 'higher'; readonly byMm: number }
+  /** Posts deeper in the ground. */
+  | { readonly kind: 'deeper'; readonly toMm: number }
   | { readonly kind: 'roll'; readonly key: string | null }
   /** A stouter board for the bars that carry. */
   | { readonly kind: 'bar'; readonly key: string }
@@ -232,6 +234,12 @@ export function dimensioned<V extends number | null>(
 ): Asked<V, V> {
   return asked<V>(schema, first, { dimensions: { [dimension]: (valueMm) => ok(valueMm as V) }, ...more });
 }
+
+/** The same answer, for gardens from before it was asked: they have this. */
+export const withDefault = <V, C>(answer: Asked<V, C>, value: V): Asked<V, C> => ({
+  ...answer,
+  schema: (answer.schema as z.ZodType<V, V>).default(value as never) as unknown as z.ZodType<V>,
+});
 
 /** The same answer, asked only while other answers are so. */
 export const askedWhen = <T extends { readonly asking: object | undefined }>(

@@ -3,7 +3,7 @@ import type { Said } from './types';
 /** What most covers have none of; a family names only what it has. */
 export const BARE: Pick<
   Said,
-  'panels' | 'blocks' | 'arches' | 'beams' | 'spans' | 'pushedRails' | 'sleeves' | 'openings' | 'remarks'
+  'panels' | 'blocks' | 'arches' | 'beams' | 'spans' | 'pushedRails' | 'sleeves' | 'posts' | 'openings' | 'remarks'
 > = {
   panels: [],
   blocks: [],
@@ -12,6 +12,7 @@ export const BARE: Pick<
   spans: [],
   pushedRails: [],
   sleeves: [],
+  posts: [],
   openings: [],
   remarks: [],
 };

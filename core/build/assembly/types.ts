@@ -196,6 +196,27 @@ export interface SleeveJoint {
   readonly outer: Section;
   readonly inner: Section;
   readonly where: string;
+  /** What may stand in the place of the inner one, of its own kind. */
+  readonly offers: readonly Section[];
+  /** Pinned through, so that play does no harm. */
+  readonly pinned?: true;
+}
+
+/** A row of posts in the ground, two to a hoop, that carry a house. */
+export interface PostRow {
+  readonly tags: readonly string[];
+  readonly section: Section;
+  /** Posts of the same kind that may stand in their place. */
+  readonly offers: readonly Section[];
+  readonly depthMm: number;
+  readonly aboveMm: number;
+  readonly set: 'driven' | 'dug';
+  readonly spacingMm: number;
+  readonly crownMm: number;
+  /** What an end of the house shows to the wind, m2. */
+  readonly endM2: number;
+  /** Diagonal braces between posts along the house. */
+  readonly braces: number;
 }
 
 /** A part that a person lifts; worked out of the openings. */
@@ -398,6 +419,7 @@ export interface Assembly {
   /** From where to where along the bed it covers the soil, mm. */
   readonly reachMm: readonly [from: number, to: number];
   readonly sleeves: readonly SleeveJoint[];
+  readonly posts: readonly PostRow[];
   readonly moving: readonly MovingPart[];
   readonly footing: Footing;
   readonly contacts: readonly Contact[];

@@ -88,19 +88,23 @@ export function cutStep(members: readonly Member[]): SaidStep {
   });
 }
 
-/** Bend the hoops in, from one end to the other. */
+/**
+ * Bend the hoops in, from one end to the other.
+ * @param beside pieces that go in with them
+ */
 export function bendStep(
   hoops: readonly Member[],
   spacingMm: number,
   how: readonly Phrase[],
   joints: readonly Joint[],
+  beside: readonly Member[] = [],
 ): SaidStep {
   const pipe = hoops[0] ? hoops[0].section.name : 'pipe';
   return step({
     id: 'bend',
     title: 'Bend the hoops in',
     view: 'end',
-    tags: hoops.map((h) => h.tag),
+    tags: [...hoops, ...beside].map((h) => h.tag),
     work: [...how, [`Go from ${hoops[0]?.tag ?? ''} to ${hoops[hoops.length - 1]?.tag ?? ''}, one ${pipe} at a time.`]],
     tools: ['drill', 'eye protection'],
     checks: [
@@ -113,8 +117,11 @@ export function bendStep(
   });
 }
 
-/** Fix the ridge under the crowns. */
-export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[]): SaidStep {
+/**
+ * Fix the ridge under the crowns.
+ * @param ends where the tails of a rope are made fast: staked in the ground, or to the ends of a frame that is lifted
+ */
+export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[], ends: 'staked' | 'framed'): SaidStep {
   const roped = ridge.length === 0;
   return step({
     id: 'ridge',
@@ -123,7 +130,9 @@ export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[]): S
     tags: ridge.map((m) => m.tag),
     work: roped
       ? [
-          ['Tie a rope hoop to hoop along the crowns, with a turn round each, and stake its tails.'],
+          [
+            `Tie a rope hoop to hoop along the crowns, with a turn round each, and ${ends === 'staked' ? 'stake its tails' : 'make its tails fast round the feet of the end hoops and to the end boards'}.`,
+          ],
           ['Do the same on both sides at a third of the height.'],
         ]
       : [

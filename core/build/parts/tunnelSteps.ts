@@ -36,7 +36,7 @@ export function holesStep(row: TunnelRow, depthMm: number, joints: readonly Join
 /** The ridge, where there is one. */
 export function tunnelRidge(row: TunnelRow): readonly SaidStep[] {
   const { members, joints } = row.ridge;
-  return joints.length === 0 ? [] : [ridgeStep(members, joints)];
+  return joints.length === 0 ? [] : [ridgeStep(members, joints, 'staked')];
 }
 
 /** Pulls the sheet over, clips the ends and weights it. */

@@ -8,6 +8,7 @@ import { beamStrength } from './beam';
 import { ASK, type Check, type CheckSite } from './check';
 import { bendCheck, railCheck, sagCheck, sleeveCheck, snowCheck } from './hoopChecks';
 import { pitfalls } from './pitfalls';
+import { postChecks } from './posts';
 import { type SnowStrength, hoopStrength } from './strength';
 import { beamCheck, liftCheck, spanCheck } from './timberChecks';
 import { windChecks } from './wind';
@@ -187,6 +188,7 @@ export function checkAssembly(
     ...beams.map(({ beam, strength }) => beamCheck(beam, strength, snow, site.site.catalog)),
     ...assembly.spans.map((span) => spanCheck(span, snow)),
     ...assembly.sleeves.map((s) => sleeveCheck(s, site.site.catalog)),
+    ...assembly.posts.flatMap((p) => postChecks(p, site)),
     ...assembly.moving.flatMap((part, i) => liftCheck(part, site.lifts[i])),
     ...windChecks(assembly, site),
     cropCheck(assembly),

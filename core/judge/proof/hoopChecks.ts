@@ -1,5 +1,5 @@
 /** What is asked of sprung and bent hoops: snow, bend, push on the rails, sag between them, sleeves. */
-import { type Catalog, fitOf, section, sectionsWhere } from '../../catalog/catalog';
+import { type Catalog, fitOf, sectionsWhere } from '../../catalog/catalog';
 import type { Section } from '../../catalog/types';
 import type { ArchRow, PushedRail, SleeveJoint } from '../../build/assembly/types';
 import { stiffnessNMm2, thicknessMm, tubeShape } from '../../catalog/sections';
@@ -114,10 +114,16 @@ export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
   };
 }
 
-const RODS: readonly string[] = ['rod-3', 'rod-4', 'pvc-1/2'];
 /** Diameter that has to go inside a sleeve, over the ribs of a rod. */
 export function sleeveGapMm({ outer, inner }: Pick<SleeveJoint, 'outer' | 'inner'>): number {
   return tubeShape(outer).insideMm - (inner.overRibsMm ?? tubeShape(inner).outsideMm);
+}
+
+/** Whether one goes over the other and does not rattle. */
+export function fitsIn(outer: Section, inner: Section, catalog: Catalog): boolean {
+  const gap = sleeveGapMm({ outer, inner });
+  const { leastMm, mostMm } = fitOf(catalog, 'sleeve');
+  return gap >= leastMm - 1e-9 && gap <= mostMm + 1e-9;
 }
 
 export function sleeveCheck(joint: SleeveJoint, catalog: Catalog): Check {
@@ -125,7 +131,7 @@ export function sleeveCheck(joint: SleeveJoint, catalog: Catalog): Check {
   const outer = joint.outer.name;
   const inner = joint.inner.name;
   const { leastMm, mostMm, source } = fitOf(catalog, 'sleeve');
-  const good = gap >= leastMm - 1e-9 && gap <= mostMm + 1e-9;
+  const good = gap >= leastMm - 1e-9 && (gap <= mostMm + 1e-9 || joint.pinned === true);
   return {
     id: `sleeve ${joint.where}`,
     leaf: 'stand',
@@ -151,10 +157,13 @@ export function sleeveCheck(joint: SleeveJoint, catalog: Catalog): Check {
       assumes: ['Real pipe varies a little: try one of each in the shop.'],
     },
     caution: undefined,
-    tries: RODS.filter((key) => key !== joint.inner.key).map((key) => ({
-      label: [section(catalog, key).name] as Phrase,
-      change: { kind: 'rod', key } as const,
-    })),
+    tries: [
+      // Only real pairs, each of its own kind.
+      ...joint.offers
+        .filter((s) => s.key !== joint.inner.key && fitsIn(joint.outer, s, catalog))
+        .map((s) => ({ label: [s.name] as Phrase, change: { kind: 'rod', key: s.key } as const })),
+      { label: ['A short sleeve over both ends, pinned'], change: { kind: 'answer', id: 'join', value: 'adapter' } },
+    ],
   };
 }
 

@@ -71,7 +71,7 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
       ],
       named(joints, 'feet', 'caps'),
     ),
-    ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints)]),
+    ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
     ...guardSteps(hoops, named(joints, 'guard')),
     coverFrameStep({
       sheets: b.sheets,

@@ -69,7 +69,7 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
       [['Slip one foot under its loose strap, bend, slip the other under, and tighten both.']],
       named(joints, 'feet'),
     ),
-    ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints)]),
+    ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
     ...guardSteps(hoops, named(joints, 'guard')),
     ...(b.panels.length > 0
       ? [

@@ -7,7 +7,8 @@ import type { Joint, Member, Said } from '../../assembly/types';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, fail } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import type { StakedTunnelAnswers } from './answers';
+import { section } from '../../../catalog/catalog';
+import { STAKES, type StakedTunnelAnswers } from './answers';
 import { tunnelSteps } from './steps';
 
 /** Rods stand this far inside the bed's wall, so that they can be driven. */
@@ -28,7 +29,17 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
       members: rods,
       joints: [...feet, ...guard],
       on: a.feet === 'straps' ? 'wall' : 'soil',
-      sleeves: a.feet === 'rods' ? [{ outer: a.pipe, inner: a.rod, where: 'pipe over rod' }] : [],
+      sleeves:
+        a.feet === 'rods'
+          ? [
+              {
+                outer: a.pipe,
+                inner: a.rod,
+                where: 'pipe over rod',
+                offers: STAKES.map((k) => section(site.catalog, k)),
+              },
+            ]
+          : [],
       dimensions: [
         footDimension('span', 'span', row, row.spanMm),
         ...(a.feet === 'rods' ? [footDimension('rodShown', 'rod shows', row, a.rodShownMm)] : []),

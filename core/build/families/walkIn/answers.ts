@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count, dimensioned, length, within } from '../../answers/asked';
-import { anyBar, coverAnswers, tube } from '../../answers/bars';
+import { type Chosen, choice, count, dimensioned, length, withDefault, within } from '../../answers/asked';
+import { anyBar, coverAnswers, oneOf, tube } from '../../answers/bars';
 import { hoopCount, hoopShape, maxSpacing } from '../../answers/hoops';
 import { crop, extra, rowFromEdge } from '../../answers/place';
 import { fixing, holdDowns, paint } from '../../answers/skin';
@@ -34,6 +34,17 @@ const size = (
     },
   });
 
+/** Pipes that stand as posts. */
+export const POSTS: Readonly<Record<string, string>> = {
+  'emt-1/2': 'Goes into 3/4 PVC.',
+  'emt-3/4': 'Goes into 1 PVC.',
+  'steel-3/4': 'Stiff; check that the hoop goes over.',
+  'steel-1': 'Goes into 1-1/4 PVC.',
+  'emt-1': 'Lighter; rattles in 1-1/4 PVC.',
+  'steel-1-1/4': 'The stoutest; joined to 1-1/4 PVC by a short sleeve.',
+  'emt-1-1/4': 'Goes into 1-1/2 PVC.',
+};
+
 /** A house with a path round the bed. */
 export const answers = {
   hoops: hoopCount('How many hoops', 60, (now) => Number(now['lengthMm'])),
@@ -48,18 +59,10 @@ export const answers = {
     'pvc-1-1/4',
     { changes: { pipe: ({ key }) => key } },
   ),
-  post: tube(
-    'Posts',
-    {
-      'emt-1/2': 'Goes into 3/4 PVC.',
-      'steel-3/4': 'Stiff; check that the hoop goes over.',
-      'steel-1': 'Goes into 1-1/4 PVC.',
-      'emt-1': 'Lighter; rattles in 1-1/4 PVC.',
-      'emt-1-1/4': 'Goes into 1-1/2 PVC.',
-    },
-    'steel-1',
-    { changes: { rod: ({ key }) => key } },
-  ),
+  post: tube('Posts', POSTS, 'steel-1', {
+    fits: { test: oneOf(POSTS), words: 'must be a steel pipe or conduit that stands as a post' },
+    changes: { rod: ({ key }) => (key in POSTS ? key : undefined) },
+  }),
   shape: hoopShape([], true),
   posts: choice(
     'Posts are',
@@ -69,7 +72,21 @@ export const answers = {
     },
     'driven',
   ),
-  sleeveMm: length('Hoop over the post', [80, 600], 6 * MM_PER_INCH),
+  join: withDefault(
+    choice(
+      'Hoop to post',
+      {
+        sleeve: ['Hoop over the post', 'The pipe slides over the post: nothing to buy but two screws.'],
+        adapter: [
+          'Short sleeve over both',
+          'A piece of the next size over both ends, pinned: joins a pipe and a post that do not go over one another.',
+        ],
+      },
+      'sleeve',
+    ),
+    'sleeve',
+  ),
+  sleeveMm: length('Lap with the post', [80, 600], 6 * MM_PER_INCH),
   purlins: choice(
     'Purlins',
     {
@@ -80,6 +97,17 @@ export const answers = {
   ),
   purlin: tube('Purlin of', { 'emt-3/4': 'Straight and stiff.', 'pvc-3/4': 'Cheap and light.' }, 'emt-3/4'),
   crossTies: count('Cross ties', [0, 30], 0),
+  braces: withDefault(
+    choice(
+      'Braces along',
+      {
+        none: ['None', 'Posts alone keep the hoops upright: enough where it is sheltered.'],
+        corners: ['In the corners', 'A diagonal in both end bays of both sides: wind on an end does not rack it.'],
+      },
+      'none',
+    ),
+    'none',
+  ),
   doors: choice(
     'Doors',
     {
@@ -149,7 +177,9 @@ export const answers = {
     changes: { higher: ({ byMm }, value) => value + byMm },
   }),
   /** null: a third of the post's length where it is windy, a quarter elsewhere. */
-  depthMm: dimensioned<number | null>(z.number().min(200).max(1500).nullable(), null, 'postDepth'),
+  depthMm: dimensioned<number | null>(z.number().min(200).max(1500).nullable(), null, 'postDepth', {
+    changes: { deeper: ({ toMm }) => toMm },
+  }),
   maxSpacingMm: maxSpacing(48, [400, 2000]),
 };
 

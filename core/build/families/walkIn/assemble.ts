@@ -7,9 +7,12 @@ import { straightRun } from '../../joints/runs';
 import { endsOf } from '../../assembly/pieces';
 import type { Member, Said } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
+import { enclosedArea } from '../../../base/geometry';
+import { section } from '../../../catalog/catalog';
+import type { Section } from '../../../catalog/types';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
-import type { WalkInAnswers } from './answers';
+import { POSTS, type WalkInAnswers } from './answers';
 import { endFrame } from './ends';
 import { type House, buildHouse } from './frame';
 import { fastenedTo, houseJoints, houseOpenings } from './joints';
@@ -52,9 +55,22 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const first = h.xs[0] ?? h.x0;
   const middle = (h.y0 + h.y1) / 2;
   const { bed, survey } = site;
+  const offers = Object.keys(POSTS).map((key) => section(site.catalog, key));
   return ok({
     ...BARE,
-    members: [...h.posts, ...h.hoops, ...h.purlins, ...h.boards, ...h.ties, ...ends, ...door, ...battens, ...rollBars],
+    members: [
+      ...h.posts,
+      ...h.hoops,
+      ...h.adapters,
+      ...h.purlins,
+      ...h.boards,
+      ...h.ties,
+      ...h.braces,
+      ...ends,
+      ...door,
+      ...battens,
+      ...rollBars,
+    ],
     sheets,
     joints,
     openings: houseOpenings(a, parts),
@@ -73,7 +89,21 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
         ridge: { kind: 'tied' },
       },
     ],
-    sleeves: [{ outer: a.pipe, inner: a.post, where: 'hoop over post' }],
+    sleeves: sleevesOf(a, h, offers),
+    posts: [
+      {
+        tags: h.posts.map((m) => m.tag),
+        section: a.post,
+        offers: offers.filter((s) => s.key !== a.post.key),
+        depthMm: h.depthMm,
+        aboveMm: a.sidewallMm,
+        set: a.posts,
+        spacingMm: h.spacingMm,
+        crownMm: h.crownZ,
+        endM2: enclosedArea(h.line) / 1e6,
+        braces: h.braces.length,
+      },
+    ],
     under: [{ y: h.y0, z: 0 }, ...h.under, { y: h.y1, z: 0 }],
     reachMm: [bed.wall.thicknessMm, survey.frameOn.lengthMm - bed.wall.thicknessMm],
     footing: {
@@ -126,6 +156,17 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
       'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
     ],
   });
+}
+
+/** What goes over what: the hoop over its post, or a short sleeve over both. */
+function sleevesOf(a: WalkInAnswers, h: House, offers: readonly Section[]): Said['sleeves'] {
+  const outer = h.adapters[0]?.section;
+  return outer
+    ? [
+        { outer, inner: a.pipe, where: 'sleeve over hoop', offers: [], pinned: true },
+        { outer, inner: a.post, where: 'sleeve over post', offers: [], pinned: true },
+      ]
+    : [{ outer: a.pipe, inner: a.post, where: 'hoop over post', offers }];
 }
 
 /** Battens over the film, outside each board that it is fastened along. */

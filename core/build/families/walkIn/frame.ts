@@ -8,6 +8,7 @@ import { piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
+import { type Catalog, fitOf, sectionsWhere } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import { mainAcross } from './across';
@@ -16,6 +17,7 @@ import type { WalkInAnswers } from './answers';
 const BASE = '2x6 treated';
 const HIP = '2x4 treated';
 const TIE = '2x4';
+const BRACE = 'emt-3/4';
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
 
@@ -35,6 +37,9 @@ export interface House {
   readonly purlins: readonly Member[];
   readonly boards: readonly Member[];
   readonly ties: readonly Member[];
+  /** Short sleeves over the ends of hoop and post, where they do not go over one another. */
+  readonly adapters: readonly Member[];
+  readonly braces: readonly Member[];
   /** Splices of purlins and boards, with the ties beside the hoops. */
   readonly joints: readonly Joint[];
   /** Over the whole, ground to ground; and over the roof alone, hip to hip. */
@@ -73,10 +78,14 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     );
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const roofOnly = a.sheets === 'roof-and-curtains';
+  const adapted = a.join === 'adapter';
+  const adapter = adapted ? adapterOver([a.pipe, a.post], site.catalog) : undefined;
+  if (adapted && !adapter) return fail('join', 'No pipe on sale goes over both ends: choose a thinner post or hoop.');
+  const lapMm = adapted ? 0 : a.sleeveMm;
   const sprung = springHoop(a.shape, a.pipe, {
     feet: { kind: 'fixed', angleDeg: 90 },
     spanMm: a.widthMm,
-    tailMm: a.sleeveMm,
+    tailMm: lapMm,
     tailAboveMm: a.sidewallMm,
     sheetAcrossMm: (hoop) =>
       mainAcross(a, over(hoop, roofOnly ? a.sidewallMm - 45 : 0)).reduce((sum, l) => sum + l.mm, 0),
@@ -99,7 +108,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
         ...m,
         marks: [
           { atMm: depthMm, label: 'ground' },
-          { atMm: depthMm + a.sidewallMm - a.sleeveMm, label: 'hoop' },
+          { atMm: depthMm + a.sidewallMm - a.sleeveMm, label: adapted ? 'sleeve' : 'hoop' },
         ],
       };
     }),
@@ -172,11 +181,26 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     xs,
     spacingMm: ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1),
     crownZ,
-    hoops: hoopMembers(sprung.value, a.pipe, xs, y0, a.sidewallMm, a.sleeveMm),
+    hoops: hoopMembers(sprung.value, a.pipe, xs, y0, a.sidewallMm, lapMm),
     posts,
     purlins,
     boards,
     ties: inside,
+    adapters: adapter
+      ? xs.flatMap((x, i) =>
+          [y0, y1].map((y, k) =>
+            piece(
+              `W${2 * i + k + 1}`,
+              'Sleeve',
+              adapter,
+              [x, y, a.sidewallMm - a.sleeveMm],
+              [x, y, a.sidewallMm + a.sleeveMm],
+              [0, 1, 0],
+            ),
+          ),
+        )
+      : [],
+    braces: a.braces === 'corners' ? bracesOf(xs, [y0, y1], a, stock(site, BRACE)) : [],
     joints: splices,
     line: over(hoop, 0),
     roof: over(hoop, a.sidewallMm - 45),
@@ -187,6 +211,40 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
       ...(a.purlins === 'three' ? [sideY, y0 + y1 - sideY].map((y) => ({ y, z: sideZ, r: pd / 2 })) : []),
     ],
   });
+}
+
+/** The smallest pipe that goes over all of these. */
+function adapterOver(inner: readonly Section[], catalog: Catalog): Section | undefined {
+  const { leastMm } = fitOf(catalog, 'sleeve');
+  const most = Math.max(...inner.map(thicknessMm)) + leastMm;
+  return sectionsWhere(catalog, (s) => s.shape.kind === 'tube' && s.shape.insideMm >= most && s.stock.length > 0)
+    .slice()
+    .sort((a, b) => thicknessMm(a) - thicknessMm(b))[0];
+}
+
+/** A diagonal in each corner bay of both sides: from a post’s foot to the top of its neighbour, inside the posts. */
+function bracesOf(
+  xs: readonly number[],
+  ys: readonly [number, number],
+  a: WalkInAnswers,
+  brace: Section,
+): readonly Member[] {
+  const off = (thicknessMm(a.post) + thicknessMm(brace)) / 2;
+  const n = xs.length;
+  const bays = n > 2 ? [[0, 1] as const, [n - 1, n - 2] as const] : [[0, 1] as const];
+  return ys.flatMap((y, k) =>
+    bays.map(([from, to], i) => {
+      const at = y + (k === 0 ? off : -off);
+      return piece(
+        `Z${2 * k + i + 1}`,
+        'Brace',
+        brace,
+        [xs[from] ?? 0, at, 60],
+        [xs[to] ?? 0, at, Math.max(120, a.sidewallMm - a.sleeveMm - 40)],
+        [0, 1, 0],
+      );
+    }),
+  );
 }
 
 /** Where the left side of a line stands at a height, mm. */

@@ -43,7 +43,17 @@ function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonl
     ...joint('post', 'posts', 'Posts in the ground', h.posts, ground, {
       with: { set: a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
     }),
-    ...joint('tekScrew', 'feet', 'Two through each hoop foot into its post', [...h.hoops, ...h.posts], feet, {
+    ...joint(
+      'tekScrew',
+      'feet',
+      h.adapters.length > 0
+        ? 'Through each sleeve, two into the hoop and two into its post'
+        : 'Two through each hoop foot into its post',
+      [...h.hoops, ...h.adapters, ...h.posts],
+      feet,
+      { with: { each: h.adapters.length > 0 ? 4 : 2 } },
+    ),
+    ...joint('tekScrew', 'braces', 'Braces to the posts, two an end', [...h.braces, ...h.posts], endsOf(h.braces), {
       with: { each: 2 },
     }),
     ...joint('crossing', 'purlins', 'Purlins to every hoop', [...h.purlins, ...h.hoops], crossings, {

@@ -35,9 +35,11 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
   const members = [
     ...h.posts,
     ...h.hoops,
+    ...h.adapters,
     ...h.purlins,
     ...h.boards,
     ...h.ties,
+    ...h.braces,
     ...b.ends,
     ...b.door,
     ...b.battens,
@@ -98,26 +100,36 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       h.spacingMm,
       [
         [
-          'Slide ',
-          amount(a.sleeveMm, 'length'),
-          ` of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`,
+          ...(h.adapters.length > 0
+            ? [
+                `Slide ${tagList(h.adapters)} over the posts to their marks and pin each with two self-drilling screws. Stand one end of the hoop in its sleeve, walk the other over with a helper, and stand it in.`,
+              ]
+            : [
+                'Slide ',
+                amount(a.sleeveMm, 'length'),
+                ` of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`,
+              ]),
         ],
-        ['Two self-drilling screws through each foot into its post.'],
+        ['Two self-drilling screws through each foot, snug, not tight: pilot the plastic first.'],
       ],
       named(joints, 'feet'),
+      h.adapters,
     ),
     step({
       id: 'purlins',
       title: 'Fix purlins and boards',
       view: 'side',
-      tags: [...tagsOf(h.purlins), ...tagsOf(h.boards), ...tagsOf(h.ties)],
+      tags: [...tagsOf(h.purlins), ...tagsOf(h.boards), ...tagsOf(h.ties), ...tagsOf(h.braces)],
       work: [
         [`Ridge purlin first, ${tagList(h.purlins)}, under the hoops, a clamp at every crossing.`],
         [`Boards ${tagList(h.boards)} outside the posts, base boards on the ground, every strap with two screws.`],
+        ...(h.braces.length > 0
+          ? [[`Braces ${tagList(h.braces)} inside the posts, from the foot of one to the top of the next.`]]
+          : []),
         ...(h.ties.length > 0 ? [[`Cross ties ${tagList(h.ties)} beside their hoops, above head height.`]] : []),
       ],
       tools: ['level', ...roomUp],
-      joints: [...named(joints, 'purlins', 'boards', 'cross ties'), ...h.joints],
+      joints: [...named(joints, 'purlins', 'boards', 'cross ties', 'braces'), ...h.joints],
       checks: [['Hoops plumb, and as far apart at the crown as at the ground']],
       cautions: [CAUTIONS.ladder],
       minutes: MINUTES.start + (h.purlins.length + h.boards.length + h.ties.length) * 8,

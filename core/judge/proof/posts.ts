@@ -1,0 +1,193 @@
+/** Posts of a house: deep enough for the soil and the wind, stout enough at the ground, and braced against racking both ways. */
+import type { PostRow } from '../../build/assembly/types';
+import { inertiaMm4, thicknessMm } from '../../catalog/sections';
+import { type Figure, amount } from '../../base/figure';
+import { MM_PER_INCH } from '../../base/length';
+import { formulaValue } from '../../base/formula';
+import type { BuildSite } from '../../site/buildSite';
+import { ASK, type Check, type CheckSite, verdictOf } from './check';
+import { gustPa } from './wind';
+
+const LEFT_OUT = [
+  'A planning aid for a light house of bent pipe: steady gust, posts that turn freely at their tops, level ground. It leaves out frost, wet hollows and old rust.',
+  'A person walks into this: ask the building office and a licensed engineer.',
+];
+const SAFETY = 1.5;
+/**
+ * What a soil bears sideways, Pa for each metre of depth. Source: International Building Code, table 1806.2 (100 psf/ft clay and
+ * silt, 150 sandy gravel), doubled as section 1806.3.4 allows for poles that may move half an inch; soft mix half of clay.
+ */
+const LATERAL_PA_PER_M: Readonly<Record<BuildSite['bed']['soil'], number>> = {
+  soft: 15_700,
+  loam: 31_400,
+  clay: 31_400,
+  stony: 47_100,
+};
+/** Width of a post that is dug in with a bag of mix, mm. */
+const DUG_MM = 250;
+/** Net push of wind on the standing side and on the arch of a house, as parts of its pressure. Source: ASCE/SEI 7, fig. 27.3-1 and 27.3-3, windward and lee together. */
+const ON_WALL = 1.3;
+const ON_ARCH = 0.6;
+/** No post stands less deep: frost and feet loosen the first hand of soil. */
+const LEAST_DEPTH_MM = 400;
+/** Of its height above the ground a post stands at least so much in it. */
+const PART = { windy: 1 / 3, calm: 1 / 4 } as const;
+/** What one diagonal brace takes, by its screws, N. Source: our own low figure for two self-drilling screws in thin pipe. */
+const BRACE_N = 1500;
+
+/** Push of the wind across one bay and along the whole house, N, and where each works above the ground, mm. */
+function pushes(
+  p: PostRow,
+  q: number,
+): Readonly<Record<'across' | 'along', { readonly forceN: number; readonly heightMm: number }>> {
+  const rise = p.crownMm - p.aboveMm;
+  const wall = (q * ON_WALL * p.spacingMm * p.aboveMm) / 1e6;
+  const arch = (q * ON_ARCH * p.spacingMm * rise) / 1e6;
+  const end = q * ON_WALL * p.endM2;
+  return {
+    across: {
+      forceN: wall + arch,
+      heightMm: (wall * (p.aboveMm / 2) + arch * (p.aboveMm + rise / 2)) / Math.max(1e-9, wall + arch),
+    },
+    // The wind on an end works at half its height.
+    along: { forceN: end, heightMm: p.crownMm / 2 },
+  };
+}
+
+/**
+ * Depth that a post needs against being pushed over.
+ * Source: International Building Code, eq. 18-1: d = A/2 (1 + sqrt(1 + 4.36 h / A)), A = 2.34 P / (S1 b), S1 at a third of the depth.
+ * @param forceN push on one post at its height, mm; widthMm of the post in the ground
+ */
+export function poleDepthMm(forceN: number, heightMm: number, widthMm: number, lateralPaPerM: number): number {
+  const h = heightMm / 1000;
+  let d = 0.5;
+  for (let i = 0; i < 60; i++) {
+    const a = (2.34 * forceN) / (((lateralPaPerM * d) / 3) * (widthMm / 1000));
+    // Half-way each time, so that it settles.
+    d = (d + (a / 2) * (1 + Math.sqrt(1 + (4.36 * h) / a))) / 2;
+  }
+  return d * 1000;
+}
+
+/** Every check of a row of posts. */
+export function postChecks(p: PostRow, site: CheckSite): readonly Check[] {
+  const { soil } = site.site.bed;
+  const q = gustPa(site.gustMPerS, site.exposure);
+  const push = pushes(p, q);
+  const across = push.across.forceN / 2;
+  // Braces take what they can of the push along; the rest bends the posts.
+  const braced = Math.min(push.along.forceN, (p.braces * BRACE_N) / SAFETY);
+  const along = (push.along.forceN - braced) / p.tags.length;
+  const each = Math.max(across, along);
+  const heightMm = across >= along ? push.across.heightMm : push.along.heightMm;
+  const widthMm = p.set === 'dug' ? DUG_MM : thicknessMm(p.section);
+  const byWind = each > 0 ? poleDepthMm(SAFETY * each, heightMm, widthMm, LATERAL_PA_PER_M[soil]) : 0;
+  const byHeight = p.aboveMm * (site.site.windy ? PART.windy : PART.calm);
+  const need = Math.max(LEAST_DEPTH_MM, byHeight, byWind);
+  // By hands: six inches or 150 mm.
+  const hand = site.site.market === 'imperial' ? 6 * MM_PER_INCH : 150;
+  const deeper = [3, 4, 5, 6, 7, 8, 9].map((n) => n * hand).filter((mm) => mm > p.depthMm + 1);
+  const depth: Check = {
+    id: 'post depth',
+    leaf: 'stand',
+    verdict: p.depthMm >= need - 1 ? 'holds' : p.depthMm >= need / 1.1 ? 'tight' : 'fails',
+    text: [
+      `Posts stand `,
+      amount(p.depthMm, 'length'),
+      ` in ${SOIL_WORDS[soil]}; for the gust asked for `,
+      amount(need, 'length'),
+      ' are wanted.',
+    ],
+    figure: {
+      label: 'Depth that the posts want',
+      value: need,
+      quantity: 'length',
+      formula: 'depth = max(least; by its height; by the wind, IBC eq. 18-1)',
+      terms: [
+        { name: 'least', ...amount(LEAST_DEPTH_MM, 'length') },
+        { name: 'by its height', ...amount(byHeight, 'length') },
+        { name: 'by the wind, IBC eq. 18-1', ...amount(byWind, 'length') },
+        { name: 'push on one post', ...amount(each, 'force') },
+        { name: 'at a height of', ...amount(heightMm, 'length') },
+        { name: 'width in the ground', ...amount(widthMm, 'length') },
+      ],
+      source:
+        'International Building Code, eq. 18-1 and tables 1806.2, 1806.3.4; a third of the height above ground where it is windy, a quarter elsewhere (trade practice).',
+      assumes: LEFT_OUT,
+    },
+    caution: ASK,
+    tries: [
+      ...deeper.map((toMm) => ({
+        label: [amount(toMm, 'length'), ' deep'],
+        change: { kind: 'deeper', toMm } as const,
+      })),
+      { label: ['Dug in, with post mix'], change: { kind: 'answer', id: 'posts', value: 'dug' } },
+    ],
+  };
+  return [depth, bending('across', push.across, across, p), bending('along', push.along, along, p)];
+}
+
+const SOIL_WORDS = { soft: 'soft mix', loam: 'loam', clay: 'clay', stony: 'stony soil' } as const;
+
+/** Whether the posts stand up at the ground when the wind pushes the house across or along. */
+function bending(
+  way: 'across' | 'along',
+  push: { readonly forceN: number; readonly heightMm: number },
+  eachN: number,
+  p: PostRow,
+): Check {
+  const r = thicknessMm(p.section) / 2;
+  const limit = p.section.material.limitMPa ?? 0;
+  const mostNm = (limit * inertiaMm4(p.section, 'thickness')) / r / 1000;
+  const working = {
+    label: way === 'across' ? 'Bending of a post, wind from the side' : 'Bending of a post, wind on an end',
+    quantity: 'ratio' as const,
+    formula: 'bending over its limit = safety × push on one post × at a height of / most that the post takes, N·m',
+    terms: [
+      { name: 'push on one post', ...amount(eachN, 'force') },
+      { name: 'at a height of', ...amount(push.heightMm, 'length') },
+      { name: 'most that the post takes, N·m', ...amount(mostNm, 'plain') },
+      { name: 'safety', ...amount(SAFETY, 'ratio') },
+      { name: way === 'across' ? 'push on one bay' : 'push on the whole house', ...amount(push.forceN, 'force') },
+      ...(way === 'along' ? [{ name: 'diagonal braces', ...amount(p.braces, 'count') }] : []),
+    ],
+  };
+  const figure: Figure = {
+    ...working,
+    value: formulaValue(working),
+    source: 'Post as a cantilever from the ground; yield of the pipe. Wind after ASCE/SEI 7, fig. 27.3-1 and 27.3-3.',
+    assumes: LEFT_OUT,
+  };
+  const ratio = figure.value > 0 ? 1 / figure.value : Infinity;
+  return {
+    id: `post ${way}`,
+    leaf: 'stand',
+    verdict: verdictOf(ratio * 1.25),
+    text: [
+      way === 'across'
+        ? 'Wind from the side racks the house: each post is bent to '
+        : 'Wind on an end pushes the hoops over: each post is bent to ',
+      amount(figure.value, 'ratio'),
+      ' of what it takes at the ground.',
+    ],
+    figure,
+    caution: ASK,
+    tries: [
+      ...(way === 'along'
+        ? [
+            {
+              label: ['Diagonal braces in the corners'],
+              change: { kind: 'answer', id: 'braces', value: 'corners' } as const,
+            },
+          ]
+        : []),
+      ...p.offers.map((s) => ({ label: [s.name], change: { kind: 'rod', key: s.key } as const })),
+      ...[1, 2, 3, 4].map((more) => ({
+        label: [`${p.tags.length / 2 + more} hoops`],
+        change: { kind: 'hoops', count: p.tags.length / 2 + more } as const,
+      })),
+      { label: ['Lower by ', amount(150, 'length')], change: { kind: 'higher', byMm: -150 } },
+    ],
+  };
+}
