@@ -26,7 +26,7 @@ export type Plan = Outline & Cut & { readonly mends: readonly Mend[] };
 /**
  * Works out one cover as far as the drawing, checks and figures.
  * @returns the outline, or the fault that keeps the cover from being built, with the field that would mend it
- * @example outline(demoGarden(), demoGarden().covers[0]).value.assembly.members.length // 16
+ * @example outline(demoGarden(), demoGarden().covers[0]).value.assembly.members.length // 18
  */
 export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const site = buildSite(garden, cover.bedId);

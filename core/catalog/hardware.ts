@@ -61,6 +61,7 @@ export const HARDWARE: readonly HardwareItem[] = [
   item('channel', 'film channel, aluminium', 2, 4.9, FIXINGS, 'm'),
   item('spring-wire', 'spring wire for the channel', 2, 2.1, FIXINGS, 'm'),
   item('edge-guard', 'split hose for a sharp edge', 3, 3.8, FIXINGS, 'm'),
+  item('foam-strip', 'foam strip, self-adhesive', 5, 4.6, FIXINGS, 'm'),
   item('edge-tape', 'foil tape for twin-wall ends', 10, 6.2, FIXINGS, 'm'),
   item('glazing-screw', 'screw with washer for glazing', 25, 6.8),
   item('glazing-strip', 'wavy closure strip for corrugated sheet', 1, 3.2, FIXINGS, 'm'),

@@ -34,6 +34,71 @@ function tried(key: string, site: BuildSite, picks: readonly number[]): Assembly
   return end.ok ? end.value : last;
 }
 
+/** Things by the words that steps and remarks call them: what must be in the lists where one is named. */
+const THINGS: readonly (readonly [word: RegExp, there: (a: Assembly) => boolean])[] = (() => {
+  const part =
+    (word: RegExp) =>
+    (a: Assembly): boolean =>
+      [...a.members, ...a.sheets, ...a.panels, ...a.blocks].some((p) => word.test(p.part));
+  const item =
+    (...keys: readonly string[]) =>
+    (a: Assembly): boolean =>
+      a.hardware.some((h) => keys.includes(h.itemKey));
+  const either =
+    (...tests: readonly ((a: Assembly) => boolean)[]) =>
+    (a: Assembly): boolean =>
+      tests.some((t) => t(a));
+  return [
+    [/\bbattens?\b/i, part(/batten/i)],
+    [/\bclips?\b/i, item('clip', 'roll-clip')],
+    [/\bfoam\b/i, item('foam-strip')],
+    [/\bstaples?\b/i, item('staple')],
+    [/\brope|\blace\b/i, either(item('rope'), (a) => a.steps.some((x) => x.tools.includes('rope')))],
+    [/\bbags? (?!of post)|sandbag/i, item('sandbag')],
+    [/post mix/i, item('post-mix')],
+    [/\bstraps?\b/i, either(item('strap', 'u-strap'), item('rope'))],
+    [/\bhinges?\b(?! (rail|end|side))/i, item('hinge', 'door-hinge', 'vent-flap')],
+    [/\bhandles?\b/i, item('handle')],
+    [/\blatch(es)?\b/i, item('latch', 'door-latch')],
+    [/\b(chain )?stays\b(?! (down|open))/i, item('stay')],
+    [/\bopeners?\b/i, item('opener')],
+    [/\blouvres?\b/i, item('louvre')],
+    [/\bbrackets?\b/i, item('bracket')],
+    [/\bhooks? (to|and|the frame)/i, item('hook')],
+    [/\bground anchors?\b/i, item('ground-anchor')],
+    [/\btees?\b/i, item('tee')],
+    [/four-way/i, item('four-way')],
+    [/three-way/i, item('three-way')],
+    [/\belbows?\b/i, item('elbow-45', 'elbow-90')],
+    [/\bcaps?\b(?! the)/i, item('end-cap', 'socket-cap')],
+    [/\bsockets?\b/i, item('socket-cap', 'tee', 'elbow-45', 'three-way', 'four-way')],
+    [/closure strip/i, item('glazing-strip')],
+    [/safety film/i, either(item('safety-film'), (a) => a.steps.some((x) => x.id === 'glaze'))],
+    [/split hose/i, item('edge-guard')],
+    [/\bcranks?\b/i, item('crank')],
+    [/spring wire/i, item('spring-wire')],
+    [/\bpurlins?\b/i, part(/purlin/i)],
+    [/\bcurtains?\b/i, part(/curtain/i)],
+    [/\bflaps? (at|hang|and)/i, part(/flap/i)],
+    [/\bplywood\b/i, (a) => a.panels.some((p) => p.sheet.kind === 'plywood')],
+    [/insect net|\bthe net\b/i, (a) => a.sheets.some((x) => x.cover.kind === 'net')],
+    [/cross ties?\b/i, part(/cross tie/i)],
+    [/\bprops? /i, part(/prop/i)],
+    [/\bu-bolts?\b/i, item('u-bolt')],
+    [/\bcable ties?\b/i, item('cable-tie')],
+  ];
+})();
+
+/** All that a step or a remark says to do, in words. */
+const said = (a: Assembly): readonly (readonly [where: string, text: string])[] => [
+  ...a.steps.flatMap((x) =>
+    [[x.title] as const, ...x.work, ...x.checks].map(
+      (line) => [x.id, line.map((w) => (typeof w === 'string' ? w : '')).join(' ')] as const,
+    ),
+  ),
+  ...a.remarks.map((text) => ['remark', text] as const),
+];
+
 const everyTag = (a: Assembly): Set<string> =>
   new Set([...a.members, ...a.sheets, ...a.panels, ...a.blocks].map((p) => p.tag));
 
@@ -100,6 +165,20 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
         );
       }),
     ).toEqual([]);
+  });
+
+  test('what a step or a remark names is in the lists', () => {
+    expect([
+      ...new Set(
+        faults((a) =>
+          said(a).flatMap(([where, text]) =>
+            THINGS.flatMap(([word, there]) =>
+              word.test(text) && !there(a) ? [`${where} names ${String(word.exec(text)?.[0])}: ${text}`] : [],
+            ),
+          ),
+        ).map((fault) => fault.replace(/^bed \d, picks [\d ]+: /, '')),
+      ),
+    ]).toEqual([]);
   });
 
   test('every joint is made in one step, and joins pieces that are there', () => {

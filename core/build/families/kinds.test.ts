@@ -254,7 +254,9 @@ test('pipe against film: painted by the tin, taped by the metre, or said to be b
   const taped = build('staked-tunnel', s, { paint: 'tape' });
   const metres = taped.members.filter((m) => m.part === 'Hoop').reduce((sum, m) => sum + m.lengthMm, 0) / 1000;
   expect(count(taped, 'pipe-tape')).toBe(Math.ceil(metres));
-  expect(build('staked-tunnel', s, { paint: 'none' }).contacts).toEqual([{ what: 'bare PVC', guarded: false }]);
+  expect(build('staked-tunnel', s, { paint: 'none', ridge: 'none' }).contacts).toEqual([
+    { what: 'bare PVC', guarded: false },
+  ]);
 });
 
 test('extra warmth goes into any cover: what it takes, its step, and its caution', () => {

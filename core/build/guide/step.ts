@@ -136,14 +136,31 @@ export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[], en
           ['Do the same on both sides at a third of the height.'],
         ]
       : [
-          [`Mark ${tagList(ridge)} from the tape end as drawn and hold it under the crowns.`],
+          ...postWork(ridge.filter((m) => m.part === 'Ridge post')),
+          [
+            `Mark ${tagList(ridge.filter((m) => m.part !== 'Ridge post'))} from the tape end as drawn and hold it under the crowns.`,
+          ],
           ['Fix the end hoops first, then the ones between, each at its own mark.'],
+          ...(countKind(joints, 'cap') > 0 ? [['Cap both ends: they would cut the cover.']] : []),
         ],
     tools: roped ? [] : ['level'],
     checks: [['The ridge is level and every hoop upright']],
     joints,
     minutes: MINUTES.start + ridge.length * MINUTES.place,
   });
+}
+
+/** Posts of a ridge: dug in to their marks, or stood on the frame. */
+function postWork(posts: readonly Member[]): readonly Phrase[] {
+  const [post] = posts;
+  if (!post) return [];
+  const soil = post.marks.find((m) => m.label === 'soil');
+  return [
+    soil
+      ? [`Dig ${tagList(posts)} in, plumb, until the mark meets the soil: `, amount(soil.atMm, 'length'), ' deep.']
+      : [`Stand ${tagList(posts)} on the end boards, plumb, and plate them there.`],
+    ['Plate the ridge on the posts.'],
+  ];
 }
 
 /** Paints or tapes the pipe where film will lie on it; nothing where neither is used. */
@@ -161,7 +178,7 @@ export function guardSteps(hoops: readonly Member[], guard: readonly Joint[]): r
       tags: hoops.map((h) => h.tag),
       work: [
         tape
-          ? ['Wipe the pipe dry and lay the tape along the outer face of every hoop. Foam sleeves slip and crumble.']
+          ? ['Wipe the pipe dry and lay the tape along the outer face of every hoop.']
           : [
               'Paint the outer face of every hoop, a band as wide as the pipe (',
               amount(od, 'length'),

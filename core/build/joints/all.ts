@@ -24,6 +24,7 @@ export { plate } from './plate';
 export { prop } from './prop';
 export { put } from './put';
 export { rope } from './rope';
+export { seal } from './seal';
 export { socket } from './socket';
 export { staple } from './staple';
 export { stay } from './stay';

@@ -15,7 +15,7 @@ const WORK: Readonly<Record<Exclude<Extra, 'none'>, Phrase>> = {
     'On cold nights lay the blanket over the cover before sunset and weight it; take it off when the sun is up.',
   ],
   lights: [
-    'Hang the lights clear of the film, on a socket outdoors with residual-current protection, and switch them on for the night.',
+    'Hang the lights clear of the film, on an outdoor outlet with residual-current protection, and switch them on for the night.',
   ],
   straw: ['Heap straw against the walls outside, as high as the bed, and keep it dry under a board.'],
 };

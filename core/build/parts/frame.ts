@@ -20,8 +20,9 @@ export interface FrameChoices {
   /** Hinged along a long side; or with the end boards between two full rails. */
   readonly joint: 'hinged near' | 'hinged far' | 'between';
   readonly crossTies: number;
-  /** Battens over the cover along both rails. */
+  /** Battens over the cover along both rails; and over its folded ends. */
   readonly battens: boolean;
+  readonly endBattens: boolean;
   /** The screw of its corners, and how many each. */
   readonly corner: { readonly screw: string; readonly each: number };
 }
@@ -129,6 +130,12 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
         }).members;
       });
 
+  const endBattens = !a.endBattens
+    ? []
+    : [x0 - thicknessMm(batten) / 2, x1 + thicknessMm(batten) / 2].map((x, i) =>
+        piece(`B${battens.length > 0 ? 3 + i : 1 + i}`, 'End batten', batten, [x, y0, z], [x, y1, z], up),
+      );
+
   const below = s.z0 - boardShape(crossBoard).widthMm / 2;
   const crossBoards = s.openEnds.map((x, i) =>
     piece(`C${i + 1}`, 'Board across the soil', crossBoard, [x, s.inside.fromY, below], [x, s.inside.toY, below], up),
@@ -140,7 +147,7 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
     freeRailMm: longestFree(tieSite, tieXs),
     endBoards,
     ties,
-    battens,
+    battens: [...battens, ...endBattens],
     crossBoards,
     joints: [
       ...joint('buttScrew', 'corners', `Frame corners, ${a.corner.each} each`, [...rails, ...endBoards], corners, {
@@ -157,7 +164,7 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
       ...front.joints,
       ...back.joints,
     ],
-    battening: batteningOf(battens, rails),
+    battening: batteningOf([...battens, ...endBattens], [...rails, ...endBoards]),
   };
 }
 

@@ -109,6 +109,7 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
           count: Math.ceil((2 * lengthMm) / 1000),
           with: { screw: f.channelScrew ?? 'tek-screw' },
         }),
+        ...f.battening,
       ];
     case 'clips':
       return joint(
@@ -119,7 +120,7 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
         clipPlaces(f.hoops, 4),
       );
     case 'staples':
-      return along;
+      return [...along, ...f.battening];
   }
 }
 

@@ -34,6 +34,8 @@ export interface HoopFrameChoices {
   readonly crossTies: number;
   readonly ridge: RidgeSchool;
   readonly battens: boolean;
+  /** Over folded ends that are stapled down. */
+  readonly endBattens: boolean;
   readonly corner: FrameChoices['corner'];
   readonly wrapMm: number;
 }
@@ -148,6 +150,7 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       joint: 'between',
       crossTies: a.crossTies,
       battens: a.battens,
+      endBattens: a.endBattens,
       corner: a.corner,
     },
     {

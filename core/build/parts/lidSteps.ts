@@ -104,7 +104,7 @@ export function hangStep(lids: Lids, place: Phrase): SaidStep {
         ]
       : [place],
     tools: ['level'],
-    joints: named(joints, 'hinges', 'handles', 'latches', 'stays', 'openers'),
+    joints: named(joints, 'hinges', 'handles', 'latches', 'stays', 'openers', 'seals'),
     checks: [
       [`Each ${called.one} swings free and shuts flat`],
       ...(count('stay') > 0 ? [['The stays hold']] : []),

@@ -153,7 +153,7 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
         post: {
           section: stock(site, '2x2 treated'),
           xs: [first, last],
-          footZ: foot.baseZ - POST_IN_SOIL_MM,
+          footZ: soilZ(site.bed) - POST_IN_SOIL_MM,
           inSoilMm: POST_IN_SOIL_MM,
         },
       },

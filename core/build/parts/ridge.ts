@@ -82,7 +82,12 @@ export function buildRidge(
       school === 'pipe'
         ? joint('tie', 'ridge', 'Ridge to every crown, two ties crossed', joined, crowns)
         : joint('uBolt', 'ridge', 'Round every crown and the ridge', joined, crowns);
-    return { ridge: { kind: 'tied' }, members: run.members, joints: [...tied, ...run.joints] };
+    // A loose end of pipe under film cuts it.
+    const caps = joint('cap', 'ridge caps', 'Both ends of the ridge pipe', run.members, [
+      [from, y, z],
+      [to, y, z],
+    ]);
+    return { ridge: { kind: 'tied' }, members: run.members, joints: [...tied, ...caps, ...run.joints] };
   }
   const screwed = joint('crownScrew', 'ridge', 'Through each crown into the ridge', joined, crowns);
   if (school === 'timber')

@@ -339,6 +339,11 @@ export function slopedLids(s: LidSite): Lids {
           { with: { holds: 'nothing' } },
         )
       : []),
+    ...(s.hinged
+      ? joint('seal', 'seals', `Along the edges where the ${called.many} rest`, [...members, ...panels], [], {
+          count: Math.ceil((s.lids * 2 * (each + onBox)) / 1000),
+        })
+      : []),
     ...joint('handle', 'handles', `At the ${called.lower} of each ${called.one}`, [...panels, ...members], hands),
     ...(s.hinged
       ? [

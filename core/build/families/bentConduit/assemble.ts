@@ -99,6 +99,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       stand: 'on edge',
       ridge: 'none',
       battens: a.fixing === 'battens',
+      endBattens: false,
       corner: { screw: 'screw-3', each: 3 },
     },
     {

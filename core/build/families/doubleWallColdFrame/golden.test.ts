@@ -48,6 +48,8 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
         // Eight stiles of 1158 mm each 250 mm, and one more at each corner of each lid.
         [38 + 4 * 4, 'glazing-screw', 'Glazing'],
         [2 * 4, 'edge-tape', 'Glazing'],
+        // 2 x (810 + 1132) mm round each of four.
+        [16, 'foam-strip', 'Along the edges'],
         [4 * 2, 'hinge', 'Lids to the back'],
         [4, 'handle', 'At the front'],
         ...[1, 2, 3, 4].flatMap(() => [

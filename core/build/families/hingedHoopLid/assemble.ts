@@ -87,6 +87,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       joint: hung,
       crossTies: a.crossTies,
       battens: true,
+      endBattens: a.ends === 'folded',
       corner: { screw: 'screw-3', each: railHeight > 60 ? 3 : 2 },
     },
     {

@@ -21,6 +21,8 @@ test('a hinged hoop lid of 2x4 on edge over 128 x 44 in, worked by hand', () => 
         'T1 T2': ['1x4', 44 - 2 * 1.5],
         // No 1x2 is longer than 8 ft: joined on the middle hoop.
         'B1a B1b B2a B2b': ['1x2', 64],
+        // Over both folded ends.
+        'B3 B4': ['1x2', 44],
       },
       sheets: {
         S1: {
@@ -38,7 +40,8 @@ test('a hinged hoop lid of 2x4 on edge over 128 x 44 in, worked by hand', () => 
         // Both rails each 150 mm, both ends each 100: 2 x 3251 / 150 and 2 x 1118 / 100.
         [2 * 22 + 23, 'staple', 'Cover at the rails'],
         // 1626 mm at 300 mm: six bays, seven screws, four battens.
-        [4 * 7, 'screw-1-5/8', 'Cover battens'],
+        // Each 300 mm of 1.63 m, and of 1.12 m at the ends.
+        [4 * 7 + 2 * 5, 'screw-1-5/8', 'Cover battens'],
         // 10 ft 8 in: three to 10 ft and one more.
         [4, 'hinge', 'Hinge rail'],
         [1, 'handle', 'Front rail'],

@@ -79,7 +79,7 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
       fastening: battenWork(a.battenWrapMm),
       ends:
         a.ends === 'folded'
-          ? ['Fold both ends down like a parcel and batten or staple them to the end boards.']
+          ? ['Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.']
           : ['Hang a flap at each end and tuck it under.'],
       joints: named(joints, 'staples', 'battens', 'flap clips', 'flap weights', 'corners rounded'),
     }),

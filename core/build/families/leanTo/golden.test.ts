@@ -54,6 +54,8 @@ test('a lean-to under twin-wall over 128 x 44 in, worked by hand', () => {
         [9 + 12, 'glazing-screw', 'Glazing'],
         [2 * 4, 'edge-tape', 'Glazing'],
         [3 * 2, 'hinge', 'Shutters to the header'],
+        // Round three shutters along and down, 2 x (1081 + 406) mm each.
+        [9, 'foam-strip', 'Along the edges'],
         [3, 'handle', 'At the bottom'],
         ...[1, 2, 3].flatMap(() => [
           [1, 'latch', 'Shutters to the sill'] as const,

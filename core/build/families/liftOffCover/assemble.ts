@@ -33,6 +33,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       frame: treat(site, a.frame, a.wood),
       stand: 'on edge',
       battens: a.fixing === 'battens',
+      endBattens: a.ends === 'folded',
       corner: { screw: 'screw-2-1/2', each: 2 },
     },
     {

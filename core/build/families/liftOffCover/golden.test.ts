@@ -34,6 +34,7 @@ test('a lift-off cover with plywood ends over 128 x 44 in, worked by hand', () =
         [6 * 2, 'strap', 'Hoop feet'],
         [6 * 2 * 2, 'screw-1', 'Hoop feet'],
         [6 * 2, 'cable-tie', 'Ridge'],
+        [2, 'end-cap', 'Both ends of the ridge pipe'],
         [1, 'paint', 'PVC painted'],
         [2 * 6, 'screw-1-5/8', 'Plywood to the end boards'],
         [2 * 3, 'strap', 'End hoops to the plywood'],

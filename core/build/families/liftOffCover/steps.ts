@@ -90,7 +90,7 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
       ends:
         b.panels.length > 0
           ? ['Fold the film over both plywood edges and fasten it on their outer faces.']
-          : ['Fold both ends down like a parcel and staple them under a strip of batten.'],
+          : ['Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.'],
       joints: named(joints, 'staples', 'battens', 'channel', 'clips'),
     }),
     b.hung?.step ??

@@ -32,6 +32,8 @@ test('a sloped cold frame of 2x8 over 128 x 44 in, worked by hand', () => {
         [42 + 3 * 4, 'glazing-screw', 'Glazing'],
         [2 * 4, 'edge-tape', 'Glazing'],
         [3 * 2, 'hinge', 'Lids to the back'],
+        // 2 x (1081 + 1126) mm round each of three.
+        [14, 'foam-strip', 'Along the edges'],
         [3, 'handle', 'At the front'],
         ...[1, 2, 3].flatMap(() => [
           [1, 'latch', 'Lids to the front'] as const,
@@ -94,6 +96,8 @@ test('made to two windows of 30 x 46 in, over part of the bed', () => {
           [7 * 2 * 2, 'screw-2-1/2', 'Boards to the corner posts'],
           [2 * 2, 'screw-2-1/2', 'Board across the soil'],
           [2, 'safety-film', 'On the glass'],
+          // 2 x (762 + 1148) mm round each of two.
+          [8, 'foam-strip', 'Along the edges'],
           [2 * 2, 'hinge', 'Lids to the back'],
           [2, 'handle', 'At the front'],
           ...[1, 2].flatMap(() => [

@@ -35,6 +35,7 @@ test('a staked tunnel over 128 x 44 in, worked by hand', () => {
       hardware: [
         [1, 'paint', 'PVC painted'],
         [5 * 2, 'cable-tie', 'Ridge to every crown'],
+        [2, 'end-cap', 'Both ends of the ridge pipe'],
         // Both end hoops, one each 450 mm up both sides and one more: 2 x 485 mm.
         [2 * (Math.ceil(970 / 450) + 1), 'clip', 'Cover to the end hoops'],
         // One a metre on both skirts, and four on the ends: 3.04 m.

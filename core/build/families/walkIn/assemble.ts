@@ -16,7 +16,7 @@ import { POSTS, type WalkInAnswers } from './answers';
 import { endFrame } from './ends';
 import { type House, buildHouse } from './frame';
 import { fastenedTo, houseJoints, houseOpenings } from './joints';
-import { houseSheets } from './sheets';
+import { doorFilm, houseSheets } from './sheets';
 import { walkInSteps } from './steps';
 
 /** Builds the house: posts, hoops over them, purlins, boards, framed ends with doors, sheets and roll-up sides. */
@@ -30,7 +30,8 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   if (!back.ok) return back;
   const ends = [...front.value.frame, ...back.value.frame];
   const door = [...front.value.door, ...back.value.door];
-  const sheets = houseSheets(a, h);
+  const doorSheets = doorFilm(a, door);
+  const sheets = [...houseSheets(a, h), ...doorSheets];
   const runs = a.sides === 'roll-up' ? bars(a, h) : [];
   const rollBars = runs.flatMap((r) => r.members);
   const battens = a.fixing === 'battens' ? edgeBattens(a, h, site) : [];

@@ -51,6 +51,9 @@ test('a walk-in house of 10 ft over a bed, worked by hand', () => {
         S3: end,
         S4: curtain,
         S5: curtain,
+        // Both faces of the door, 2 in round its frame.
+        S20: { across: [32, 2 * 2], along: [72, 2 * 2] },
+        S21: { across: [32, 2 * 2], along: [72, 2 * 2] },
       },
       hardware: [
         [5 * 2 * 2, 'tek-screw', 'Two through each hoop foot'],
@@ -70,6 +73,8 @@ test('a walk-in house of 10 ft over a bed, worked by hand', () => {
         [3 * 2 * 2, 'screw-2-1/2', 'Frame of each door'],
         [4, 'corner-plate', 'Corners'],
         [3, 'door-hinge', 'Three'],
+        // Two faces of 2 x (813 + 1829) mm, each 75 mm.
+        [141, 'staple', 'Film round the frame of each door'],
         [1, 'door-latch', 'One'],
         [1, 'handle', 'One'],
         // Two hips of 4.47 m, and 2 x (3.05 + 2 x 2.13) m round the ends.
@@ -157,7 +162,13 @@ test('with a door at each end, two sheets over all, battens on the base boards',
           // No 1x2 is longer than 8 ft: joined on the middle hoop.
           'N1a N1b N2a N2b': ['1x2', long / 2],
         },
-        sheets: { S1: sheet, S9: sheet },
+        sheets: {
+          S1: sheet,
+          S9: sheet,
+          ...Object.fromEntries(
+            ['S20', 'S21', 'S22', 'S23'].map((tag) => [tag, { across: [32, 2 * 2], along: [72, 2 * 2] }]),
+          ),
+        },
         hardware: [
           [5 * 2 * 2, 'tek-screw', 'Two through each hoop foot'],
           [5, 'cross-connector', 'Purlins'],
@@ -170,6 +181,9 @@ test('with a door at each end, two sheets over all, battens on the base boards',
           [2 * 4 * 2 * 2, 'screw-1', 'Studs to the end hoops'],
           [2 * 3 * 2 * 2, 'screw-2-1/2', 'Frame of each door'],
           [2 * 4, 'corner-plate', 'Corners'],
+          [282, 'staple', 'Film round the frame of each door'],
+          // Along the one purlin of 4.47 m.
+          [5, 'foam-strip', 'Along the purlins'],
           [2 * 3, 'door-hinge', 'Three'],
           [2, 'door-latch', 'One'],
           [2, 'handle', 'One'],

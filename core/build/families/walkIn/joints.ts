@@ -22,7 +22,7 @@ interface HouseParts {
 
 /** Everything that holds the house together. */
 export function houseJoints(a: WalkInAnswers, p: HouseParts): readonly Joint[] {
-  return [...frameJoints(a, p), ...endJoints(p), ...coverJoints(a, p), ...sideJoints(a, p), ...groundJoints(p)];
+  return [...frameJoints(a, p), ...endJoints(a, p), ...coverJoints(a, p), ...sideJoints(a, p), ...groundJoints(p)];
 }
 
 /** Posts in the ground, hoops sleeved over them, purlins, boards and ties. */
@@ -70,7 +70,7 @@ function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonl
 }
 
 /** Framed ends strapped to their hoops, and doors in them. */
-function endJoints({ house: h, ends, door, doors }: HouseParts): readonly Joint[] {
+function endJoints(a: WalkInAnswers, { house: h, ends, door, doors, sheets }: HouseParts): readonly Joint[] {
   const studs = ends.filter((m) => m.ends[1] === 'curve');
   const tops = endsOf(studs).filter((_, i) => i % 2 === 1);
   const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
@@ -108,18 +108,27 @@ function endJoints({ house: h, ends, door, doors }: HouseParts): readonly Joint[
         count: 3 * doors,
       },
     ),
+    ...joint(
+      'staple',
+      'door film',
+      'Film round the frame of each door, every 75 mm',
+      [...sheets.filter((x) => x.part === 'Door film'), ...door],
+      endsOf(stiles),
+      { count: Math.ceil((doors * 2 * 2 * (a.doorWidthMm + a.doorHeightMm)) / 75) },
+    ),
     ...joint('doorLatch', 'door latches', 'One to a door', door, [], { count: doors }),
     ...joint('handle', 'door handles', 'One to a door', door, [], { count: doors }),
   ];
 }
 
-/** The boards that film is fastened along: a rolled side only at the hip. */
+/** The boards that film is fastened along: a rolled side at the hip, and nowhere below. */
 export function fastenedTo(a: WalkInAnswers, h: House): readonly Member[] {
   const bases = h.boards.filter((m) => m.part.startsWith('Base'));
   const hips = h.boards.filter((m) => m.part.startsWith('Hip'));
   const roll = a.sides === 'roll-up';
-  if (a.sheets !== 'roof-and-curtains') return roll ? [] : bases;
-  return [...hips, ...(roll ? [] : bases)];
+  const curtains = a.sheets === 'roof-and-curtains';
+  // Film that runs on to the roll bar is held at the hip as well, or the whole sheet rolls up.
+  return [...(curtains || roll ? hips : []), ...(roll ? [] : bases)];
 }
 
 /** How film is held along boards and end hoops. */
@@ -128,14 +137,15 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens }: HouseParts
   const endsMm = 2 * (h.y1 - h.y0 + 2 * h.crownZ);
   const along = h.boards.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 500) : []));
   const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
-  const held = [...sheets, ...h.boards, ...endHoops];
+  const hung = sheets.filter((x) => x.part !== 'Door film');
+  const held = [...hung, ...h.boards, ...endHoops];
   const where = 'Along boards and end hoops';
   const hips = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
   return [
     ...(a.fixing === 'channel'
       ? joint('channel', 'channel', where, held, along, { count: sideMetres + Math.ceil(endsMm / 1000) })
       : [
-          ...joint('staple', 'staples', 'Along the boards, one every 125 mm', [...sheets, ...h.boards], along, {
+          ...joint('staple', 'staples', 'Along the boards, one every 125 mm', [...hung, ...h.boards], along, {
             count: 8 * sideMetres,
           }),
           // No staple holds in pipe.
@@ -143,12 +153,17 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens }: HouseParts
             'clip',
             'end clips',
             'Film round the end hoops',
-            [...sheets, ...endHoops],
+            [...hung, ...endHoops],
             clipPlaces(endHoops, Math.ceil(endsMm / 2 / 450)),
           ),
         ]),
+    ...(a.layers === 'double'
+      ? joint('seal', 'spacers', 'Along the purlins, between the two films', h.purlins, [], {
+          count: Math.ceil(h.purlins.reduce((sum, m) => sum + m.lengthMm, 0) / 1000),
+        })
+      : []),
     ...batteningOf(battens, h.boards),
-    ...joint('clip', 'clips', 'Cover to the hoops at the hip, a sleeve under each', [...sheets, ...h.hoops], hips),
+    ...joint('clip', 'clips', 'Cover to the hoops at the hip, a sleeve under each', [...hung, ...h.hoops], hips),
   ];
 }
 
@@ -210,7 +225,10 @@ export function houseOpenings(a: WalkInAnswers, p: HouseParts): readonly Opening
     return {
       name: p.doors === 1 ? 'Door' : `Door ${i + 1}`,
       by: 'door',
-      tags: door.filter((m) => m.tag.startsWith(letter)).map((m) => m.tag),
+      tags: [
+        ...door.filter((m) => m.tag.startsWith(letter)),
+        ...sheets.filter((x) => [`S${20 + 2 * i}`, `S${21 + 2 * i}`].includes(x.tag)),
+      ].map((m) => m.tag),
       line: [from as Vec3, to as Vec3],
       travel: { deg: 110 },
       shut: ['door latches'],

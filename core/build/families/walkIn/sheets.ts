@@ -1,11 +1,43 @@
 import { type Vec3, sweptFaces } from '../../../base/geometry';
-import type { SheetPart } from '../../assembly/types';
+import { thicknessMm } from '../../../catalog/sections';
+import { endsOf } from '../../assembly/pieces';
+import type { Member, SheetPart } from '../../assembly/types';
 import { MM_PER_INCH } from '../../../base/length';
 import { WRAP_MM, mainAcross, rollAllowance } from './across';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
 
 const inch = (x: number): number => x * MM_PER_INCH;
+
+/** Film on both faces of every door, folded round its frame. */
+export function doorFilm(a: WalkInAnswers, door: readonly Member[]): readonly SheetPart[] {
+  const stiles = door.filter((m) => m.part === 'Door stile');
+  return Array.from({ length: stiles.length / 2 }, (_, i) => stiles.slice(2 * i, 2 * i + 2)).flatMap((pair, i) => {
+    const [left, right] = pair.map((m) => endsOf([m]));
+    const [a0, a1, b0, b1] = [left?.[0], left?.[1], right?.[0], right?.[1]];
+    const section = pair[0]?.section;
+    if (!a0 || !a1 || !b0 || !b1 || !section) return [];
+    const out = thicknessMm(section) / 2 + 1;
+    return [-out, out].map((off, k): SheetPart => ({
+      tag: `S${20 + 2 * i + k}`,
+      part: 'Door film',
+      cover: a.cover,
+      rollKey: a.roll,
+      across: [
+        { what: 'Width of the door', mm: a.doorWidthMm },
+        { what: 'Folded round both stiles', mm: 2 * DOOR_FOLD_MM },
+      ],
+      along: [
+        { what: 'Height of the door', mm: a.doorHeightMm },
+        { what: 'Folded round both rails', mm: 2 * DOOR_FOLD_MM },
+      ],
+      faces: [[a0, b0, b1, a1].map(([x, y, z]): Vec3 => [x + off, y, z])],
+    }));
+  });
+}
+/** What film takes round the frame of a door. */
+const DOOR_FOLD_MM = inch(2);
+
 /** The sheets of the house: over all in one, or a roof with its curtains, and the ends. */
 export function houseSheets(a: WalkInAnswers, h: House): readonly SheetPart[] {
   const curtains = a.sheets === 'roof-and-curtains';

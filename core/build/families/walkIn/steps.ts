@@ -2,6 +2,7 @@ import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import { type Phrase, amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
 import { tagsOf } from '../../parts/frameSteps';
+import { sayTags } from '../../guide/tags';
 import { MINUTES, bendStep, countKind, cutStep, guardSteps, named, sayCount, step, tagList } from '../../guide/step';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
@@ -46,7 +47,8 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
     ...b.rollBars,
   ];
   const curtains = b.sheets.filter((s) => s.part === 'Side curtain');
-  const main = b.sheets.filter((s) => s.part !== 'Side curtain');
+  const ofDoors = b.sheets.filter((s) => s.part === 'Door film');
+  const main = b.sheets.filter((s) => s.part !== 'Side curtain' && s.part !== 'Door film');
   return [
     step({
       id: 'codes',
@@ -170,11 +172,11 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
         ['Throw three ropes over, tie them to its edge, and pull it across with two or three people.'],
         FASTENING[a.fixing],
         ...(a.layers === 'double'
-          ? [['Hang the inner sheet first, and keep a hand of air between: lay foam strips over the purlins.']]
+          ? [['Hang the inner sheet first, and keep a finger of air between: stick foam strip along the purlins.']]
           : []),
       ],
       tools: ['rope', 'knife', ...roomUp],
-      joints: named(joints, 'channel', 'staples', 'end clips', 'battens', 'clips'),
+      joints: named(joints, 'channel', 'staples', 'end clips', 'battens', 'clips', 'spacers'),
       checks: [['Tight everywhere, and no metal touches it']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.ladder, CAUTIONS.knife],
       minutes: main.length * MINUTES.sheet,
@@ -220,15 +222,16 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       id: 'door',
       title: a.doors === 'two' ? 'Make and hang both doors' : 'Make and hang the door',
       view: 'end',
-      tags: tagsOf(b.door),
+      tags: [...tagsOf(b.door), ...tagsOf(ofDoors)],
       work: [
-        ['Two stiles, three rails between them, a plate on every corner; film on both faces.'],
+        ['Two stiles, three rails between them, a plate on every corner.'],
+        [`Film on both faces, ${sayTags(tagsOf(ofDoors))}, folded round the frame and stapled every 75 mm.`],
         [
           `${sayCount(countKind(joints, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
         ],
       ],
       tools: ['level', 'stapler'],
-      joints: named(joints, 'door frames', 'door corners', 'door hinges', 'door latches', 'door handles'),
+      joints: named(joints, 'door frames', 'door corners', 'door hinges', 'door latches', 'door handles', 'door film'),
       checks: [['It swings free and latches'], ['Nothing stands in its swing']],
       minutes: b.door.length * 8 + 20,
     }),

@@ -57,7 +57,7 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
         ' at both ends.',
       ],
       ['Lay it on the first one: all alike.'],
-      ['Turn a small loop in each end that stays above the soil, or cap it.'],
+      ['Turn a small loop in each end that is left above the soil.'],
     ],
     tools: ['pliers', 'gloves', 'eye protection'],
     checks: [['Every hoop lies on the first without a gap']],

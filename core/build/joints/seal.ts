@@ -1,0 +1,10 @@
+import { type Kind, each } from './kind';
+
+/** Self-adhesive foam where a lid rests or two films must not touch, counted in metres. */
+export const seal: Kind = {
+  name: ['metre of foam strip', 'metres of foam strip'],
+  takes: each('foam-strip'),
+  tools: [],
+  minutes: 0.5,
+  symbol: 'none',
+};
