@@ -1,11 +1,11 @@
 import { coverM2, mainCover } from './build/assembly/enclosure';
 import type { Outline } from './outline';
 import { partsKg } from './judge/weights';
-import { buildSite } from './garden/buildSite';
 import { quickPrice } from './cut';
 import { FAMILY_KEYS, familyOf } from './build/families';
-import { type Cover, type Garden, newWork } from './garden/garden';
+import type { Cover, Garden } from './garden/garden';
 import { outline } from './plan';
+import { startingCover } from './start';
 
 /** What families are compared by. */
 export interface Measures {
@@ -43,14 +43,6 @@ export type Candidate =
 /** One that goes on the bed. */
 export type Standing = Extract<Candidate, { cover: Cover }>;
 
-/** A cover of a family on a bed, with the family's first answers. */
-export function firstCover(garden: Garden, bedId: string, key: string, id: string, name: string): Cover | undefined {
-  const site = buildSite(garden, bedId);
-  if (!site) return undefined;
-  const answers = familyOf(key).defaults(site);
-  return { id, name, bedId, family: key, answers, ...newWork() };
-}
-
 /**
  * Every family on one bed, for one crop: worked out from the families themselves.
  * @returns one a family, with its outline and measures, or with the reason it cannot stand there; none where there is no such bed
@@ -59,9 +51,8 @@ export function firstCover(garden: Garden, bedId: string, key: string, id: strin
 export function candidates(garden: Garden, bedId: string, cropKey: string): readonly Candidate[] {
   return FAMILY_KEYS.flatMap((key): Candidate[] => {
     const { name, sentence } = familyOf(key);
-    const first = firstCover(garden, bedId, key, `try-${key}`, name);
-    if (!first) return [];
-    const cover = { ...first, answers: { ...first.answers, crop: cropKey } };
+    const cover = startingCover(garden, bedId, key, `try-${key}`, name, cropKey);
+    if (!cover) return [];
     const found = outline(garden, cover);
     if (!found.ok) return [{ key, name, sentence, fault: found.faults[0]?.message ?? '' }];
     const o = found.value;

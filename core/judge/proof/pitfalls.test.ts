@@ -1,7 +1,7 @@
 /** What goes wrong with covers: each is said of a design that would suffer it, and not of one that would not. */
 import type { Outline } from '../../outline';
 import { squareBed } from '../../site/bed';
-import { firstCover } from '../../compare';
+import { firstCover } from '../../start';
 import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
 import { mendsOf, outline } from '../../plan';

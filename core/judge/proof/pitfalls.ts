@@ -395,6 +395,7 @@ const tooLargeSheet: Pitfall = (_, { sheets }) => {
       [
         answer('Corrugated sheet, which is sold longer', 'glazing', 'corrugated'),
         answer('Film on both faces of the lids', 'glazing', 'film-both'),
+        answer('Film', 'glazing', 'film'),
       ],
     )
   );

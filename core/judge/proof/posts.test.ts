@@ -29,14 +29,13 @@ const check = (id: string, gust: number, more: Partial<PostRow> = {}, where: Par
 const term = (c: ReturnType<typeof check>, name: string): number =>
   c.figure?.terms.find((t) => t.name === name)?.value ?? NaN;
 
-test('a pole is as deep as its own equation says: more for more push, less in firmer soil or a wider hole', () => {
-  const d = poleDepthMm(500, 1000, 250, 31_400) / 1000;
-  // A = 2.34 x 500 / (31400 d/3 x .25); d = A/2 (1 + sqrt(1 + 4.36 / A)).
-  const a = (2.34 * 500) / (((31_400 * d) / 3) * 0.25);
-  expect(d).toBeCloseTo((a / 2) * (1 + Math.sqrt(1 + 4.36 / a)), 6);
-  expect(poleDepthMm(1000, 1000, 250, 31_400)).toBeGreaterThan(1000 * d);
-  expect(poleDepthMm(500, 1000, 250, 47_100)).toBeLessThan(1000 * d);
-  expect(poleDepthMm(500, 1000, 33, 31_400)).toBeGreaterThan(1000 * d);
+test('a pole is as deep as Broms says: more for more push, less in firmer soil or a wider hole', () => {
+  // 500 N a metre up on .25 m in 25 kPa: f = 500 / 56250 = .0089; 500 (1 + .375 + .0044) = 2.25 x .25 x 25000 g², g = .2214.
+  expect(poleDepthMm(500, 1000, 250, 25_000)).toBeCloseTo(1000 * (0.375 + 0.00889 + 0.22146), 0);
+  expect(poleDepthMm(1000, 1000, 250, 25_000)).toBeGreaterThan(605);
+  expect(poleDepthMm(500, 1000, 250, 40_000)).toBeLessThan(605);
+  expect(poleDepthMm(500, 1000, 33, 25_000)).toBeGreaterThan(605);
+  expect(poleDepthMm(0, 1000, 33, 25_000)).toBe(0);
 });
 
 test('wind from the side, worked by hand', () => {

@@ -13,15 +13,12 @@ const LEFT_OUT = [
   'A person walks into this: ask the building office and a licensed engineer.',
 ];
 const SAFETY = 1.5;
-/**
- * What a soil bears sideways, Pa for each metre of depth. Source: International Building Code, table 1806.2 (100 psf/ft clay and
- * silt, 150 sandy gravel), doubled as section 1806.3.4 allows for poles that may move half an inch; soft mix half of clay.
- */
-const LATERAL_PA_PER_M: Readonly<Record<BuildSite['bed']['soil'], number>> = {
-  soft: 15_700,
-  loam: 31_400,
-  clay: 31_400,
-  stony: 47_100,
+/** Undrained strength of a soil, Pa: our own low figures for wet garden ground within reach of a spade. */
+const SOIL_PA: Readonly<Record<BuildSite['bed']['soil'], number>> = {
+  soft: 10_000,
+  loam: 25_000,
+  clay: 40_000,
+  stony: 30_000,
 };
 /** Width of a post that is dug in with a bag of mix, mm. */
 const DUG_MM = 250;
@@ -55,19 +52,16 @@ function pushes(
 }
 
 /**
- * Depth that a post needs against being pushed over.
- * Source: International Building Code, eq. 18-1: d = A/2 (1 + sqrt(1 + 4.36 h / A)), A = 2.34 P / (S1 b), S1 at a third of the depth.
- * @param forceN push on one post at its height, mm; widthMm of the post in the ground
+ * Depth at which a short post that is free at its top is just pushed over, mm.
+ * Source: B. B. Broms, J. Soil Mech. Found. Div. ASCE 90 (1964) 27-63, cohesive soil: d = 1.5 b + f + g, f = P / (9 c b),
+ * P (h + 1.5 b + f / 2) = 2.25 b g² c.
+ * @param forceN push on one post at its height, mm; widthMm of the post in the ground; soilPa its undrained strength c
  */
-export function poleDepthMm(forceN: number, heightMm: number, widthMm: number, lateralPaPerM: number): number {
-  const h = heightMm / 1000;
-  let d = 0.5;
-  for (let i = 0; i < 60; i++) {
-    const a = (2.34 * forceN) / (((lateralPaPerM * d) / 3) * (widthMm / 1000));
-    // Half-way each time, so that it settles.
-    d = (d + (a / 2) * (1 + Math.sqrt(1 + (4.36 * h) / a))) / 2;
-  }
-  return d * 1000;
+export function poleDepthMm(forceN: number, heightMm: number, widthMm: number, soilPa: number): number {
+  const [h, b] = [heightMm / 1000, widthMm / 1000];
+  const f = forceN / (9 * soilPa * b);
+  const g = Math.sqrt((forceN * (h + 1.5 * b + f / 2)) / (2.25 * b * soilPa));
+  return forceN > 0 ? 1000 * (1.5 * b + f + g) : 0;
 }
 
 /** Every check of a row of posts. */
@@ -82,7 +76,7 @@ export function postChecks(p: PostRow, site: CheckSite): readonly Check[] {
   const each = Math.max(across, along);
   const heightMm = across >= along ? push.across.heightMm : push.along.heightMm;
   const widthMm = p.set === 'dug' ? DUG_MM : thicknessMm(p.section);
-  const byWind = each > 0 ? poleDepthMm(SAFETY * each, heightMm, widthMm, LATERAL_PA_PER_M[soil]) : 0;
+  const byWind = poleDepthMm(SAFETY * each, heightMm, widthMm, SOIL_PA[soil]);
   const byHeight = p.aboveMm * (site.site.windy ? PART.windy : PART.calm);
   const need = Math.max(LEAST_DEPTH_MM, byHeight, byWind);
   // By hands: six inches or 150 mm.
@@ -103,17 +97,19 @@ export function postChecks(p: PostRow, site: CheckSite): readonly Check[] {
       label: 'Depth that the posts want',
       value: need,
       quantity: 'length',
-      formula: 'depth = max(least; by its height; by the wind, IBC eq. 18-1)',
+      formula: 'depth = max(least; by its height; by the wind, after Broms)',
       terms: [
         { name: 'least', ...amount(LEAST_DEPTH_MM, 'length') },
         { name: 'by its height', ...amount(byHeight, 'length') },
-        { name: 'by the wind, IBC eq. 18-1', ...amount(byWind, 'length') },
+        { name: 'by the wind, after Broms', ...amount(byWind, 'length') },
         { name: 'push on one post', ...amount(each, 'force') },
         { name: 'at a height of', ...amount(heightMm, 'length') },
         { name: 'width in the ground', ...amount(widthMm, 'length') },
+        { name: 'strength of the soil', ...amount(SOIL_PA[soil], 'pressure') },
+        { name: 'safety', ...amount(SAFETY, 'ratio') },
       ],
       source:
-        'International Building Code, eq. 18-1 and tables 1806.2, 1806.3.4; a third of the height above ground where it is windy, a quarter elsewhere (trade practice).',
+        'Short free post in cohesive soil: B. B. Broms, J. Soil Mech. Found. Div. ASCE 90 (1964); a third of the height above ground where it is windy, a quarter elsewhere (trade practice). Soil strengths are our own low figures.',
       assumes: LEFT_OUT,
     },
     caution: ASK,

@@ -4,7 +4,7 @@ import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { type Bed, CORNERS, CORNER_NAMES, bedSchema } from '../../../core/site/bed';
 import { survey } from '../../../core/site/survey';
-import { firstCover } from '../../../core/compare';
+import { startingCover } from '../../../core/start';
 import { FAMILY_KEYS, familyOf } from '../../../core/build/families';
 import { issueFaults } from '../../../core/base/issues';
 import type { Cover } from '../../../core/garden/garden';
@@ -79,7 +79,7 @@ export function BedPlace(): ReactNode {
       familyOf(key).name,
       garden.covers.map((c) => c.name),
     );
-    const made = firstCover(garden, bed.id, key, newId(), name);
+    const made = startingCover(garden, bed.id, key, newId(), name);
     if (!made) return;
     if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(made as Draft<Cover>)).length === 0)
       void navigate(way('bench', made.id));

@@ -5,6 +5,7 @@ import { type Chosen, choice, count, dimensioned, length } from '../../answers/a
 import { board, coverAnswers, sold, wood } from '../../answers/bars';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
 import { airing, back, holdDowns, latches, lidFrame, people, safety, stays } from '../../answers/skin';
+import { PLAY_MM } from '../../parts/slopedLid';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 
@@ -45,7 +46,8 @@ export const answers = {
   sashAlongMm: length(
     'Window, along the bed',
     [200, 3000],
-    (site) => sash(site.survey.frameOn.lengthMm / lidsFor(site)),
+    // Beside each other with room to swing they come to the length of the bed.
+    (site) => sash((site.survey.frameOn.lengthMm - (lidsFor(site) - 1) * PLAY_MM) / lidsFor(site)),
     { when: BY_SASH },
   ),
   sashReachMm: length('Window, front to back', [200, 3000], ({ survey }) => sash(survey.frameOn.widthMm * 1.02), {

@@ -1,0 +1,42 @@
+import { FAMILY_KEYS } from './build/families';
+import { demoGarden } from './garden/demo';
+import { outline } from './plan';
+import { firstCover, startingCover } from './start';
+
+const garden = demoGarden();
+/** What carries no more whatever its answers: steel mesh has one wire and no ridge; on the narrow bed it is enough. */
+const CANNOT: readonly string[] = ['long', 'metric', 'crooked'].map((bed) => `mesh-arch on ${bed}`);
+
+describe.each(garden.beds.map((b) => b.id))('on the bed %s', (bedId) => {
+  test.each(FAMILY_KEYS)('a new %s holds from the start', (key) => {
+    const cover = startingCover(garden, bedId, key, 'new', 'New');
+    const made = cover && outline(garden, cover);
+    if (!made?.ok) throw new Error(made?.faults[0]?.message);
+    const failing = made.value.checks.filter((c) => c.verdict === 'fails');
+    // Where nothing holds, what fails says why.
+    expect(failing.map((c) => c.id)).toEqual(CANNOT.includes(`${key} on ${bedId}`) ? ['snow'] : []);
+    for (const c of failing) expect(c.text.length).toBeGreaterThan(2);
+  });
+});
+
+test('what holds as it usually is stays as it usually is, and a crop is kept', () => {
+  const mild = {
+    ...garden,
+    site: { ...garden.site, snow: { by: 'depth', depthMm: 20, kind: 'fresh' } as const, gustMPerS: 15 },
+  };
+  const usual = firstCover(mild, 'long', 'staked-tunnel', 'a', 'A');
+  expect(startingCover(mild, 'long', 'staked-tunnel', 'a', 'A')).toEqual(usual);
+  expect(startingCover(garden, 'long', 'hinged-hoop-lid', 'a', 'A', 'leek')?.answers['crop']).toBe('leek');
+  expect(startingCover(garden, 'nowhere', 'hinged-hoop-lid', 'a', 'A')).toBeUndefined();
+});
+
+test('in deep snow it comes as near as its changes bring it, and ends', () => {
+  const deep = { ...garden, site: { ...garden.site, snow: { by: 'depth', depthMm: 3000, kind: 'wet' } as const } };
+  const cover = startingCover(deep, 'long', 'wire-tunnel', 'a', 'A');
+  const usual = firstCover(deep, 'long', 'wire-tunnel', 'a', 'A');
+  const ratio = (c: typeof cover): number => {
+    const made = c && outline(deep, c);
+    return made?.ok ? (made.value.strengths[0]?.ratio ?? NaN) : NaN;
+  };
+  expect(ratio(cover)).toBeGreaterThan(ratio(usual));
+});
