@@ -11,7 +11,7 @@ test('kinds of cover are compared on the bed, filtered by tools and budget, and 
   await page.getByLabel('Budget; nothing means any').press('Enter');
   await page.getByRole('checkbox', { name: 'drill' }).check();
   await expect(page.locator('[data-family="staked-tunnel"]')).toContainText('over the budget');
-  await page.getByLabel('Budget; nothing means any').fill('');
+  await page.getByLabel('Budget; nothing means any').fill('0');
   await page.getByLabel('Budget; nothing means any').press('Enter');
   await page.getByLabel('Crop', { exact: true }).selectOption('kale');
   await expect(page.locator('[data-family="hinged-hoop-lid"]')).toContainText('too low for this crop');

@@ -292,6 +292,8 @@ export interface Opening {
   readonly reachedFrom: 'near' | 'far' | 'both sides' | 'ends' | 'inside' | 'none';
   /** A net keeps insects and animals out while it is open. */
   readonly screened: boolean;
+  /** Free area for air when it is open; of what turns or is moved along its line it follows from that. */
+  readonly airM2?: number;
   /** What a person lifts to open it or to take it away; nothing where it moves by itself or weighs nothing. */
   readonly lift?: Pick<MovingPart, 'motion' | 'extraKg' | 'people'> & {
     /** Of a hinged one: its size, and what opens it by itself. */
@@ -386,6 +388,9 @@ export type Fixing = 'weights' | 'clips' | 'battens' | 'channel' | 'staples';
 
 /** How warm air is let out; worked out of the openings. */
 export interface Ventilation {
+  /** Free area of all that opens by itself, and of what a hand opens, m2. */
+  readonly aloneM2: number;
+  readonly byHandM2: number;
   readonly by: Opening['by'] | 'opener' | 'none';
   /** A net keeps insects and animals out while it is open. */
   readonly screened: boolean;

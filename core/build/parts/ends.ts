@@ -1,7 +1,8 @@
 import type { StiffSheet } from '../../catalog/types';
 import { MM_PER_INCH } from '../../base/length';
 import { inPlace } from '../assembly/pieces';
-import { type Flat, type Point2, type Vec3, outlineSize } from '../../base/geometry';
+import { FLAP_FREE, VENT_UNITS } from '../../catalog/ventUnits';
+import { type Flat, type Point2, type Vec3, area, outlineSize } from '../../base/geometry';
 import type { Joint, Member, Opening, Panel } from '../assembly/types';
 import { evenly, joint } from '../joints';
 import { clipPlaces } from './framedSheet';
@@ -16,11 +17,15 @@ export interface EndSite {
   readonly line: readonly Point2[];
   /** A vent high up or low down, a third of its width; none below one hand of height. */
   readonly vent: 'high' | 'low' | 'none';
+  /** The hole that a bought unit wants, mm; a hole as the end allows when not said. */
+  readonly unit?: { readonly widthMm: number; readonly heightMm: number };
   readonly part?: string;
   readonly opening?: readonly Flat[];
 }
 
 const VENT_FROM_EDGE_MM = 60;
+/** Wood left round a hole, mm. */
+const EDGE_OF_HOLE_MM = 20;
 
 /** An end of plywood: flat against the end of the frame, its upper edge the true curve. */
 export function plywoodEnd(s: EndSite): Panel {
@@ -28,8 +33,8 @@ export function plywoodEnd(s: EndSite): Panel {
   const top = s.line.reduce((best, p) => (p.z > best.z ? p : best));
   const low = Math.min(...s.line.map((p) => p.z));
   const { uMm, vMm } = outlineSize(outline);
-  const wide = Math.min(uMm * 0.3, 500);
-  const high = Math.min(vMm * 0.3, 300);
+  const wide = s.unit?.widthMm ?? Math.min(uMm * 0.3, 500);
+  const high = s.unit?.heightMm ?? Math.min(vMm * 0.3, 300);
   const ventTop = s.vent === 'low' ? low + VENT_FROM_EDGE_MM + high : low + vMm - VENT_FROM_EDGE_MM - vMm * 0.08;
   const vent: readonly Flat[] = [
     [top.y - wide / 2, ventTop - high],
@@ -75,6 +80,16 @@ export function offsetTable(outline: readonly Flat[], stepMm = 2 * MM_PER_INCH):
     const heights = crossings(outline, left + atMm).map((z) => z - base);
     return { atMm, fromMm: Math.min(...heights), toMm: Math.max(...heights) };
   });
+}
+
+/** Whether a hole of a bought unit lies inside an end, with wood all round it. */
+export function holdsUnit(p: Panel): boolean {
+  return p.openings.every((hole) =>
+    hole.every(([u, v]) => {
+      const heights = crossings(p.outline, u);
+      return v > Math.min(...heights) + EDGE_OF_HOLE_MM && v < Math.max(...heights) - EDGE_OF_HOLE_MM;
+    }),
+  );
 }
 
 /** Where an upright line through an outline crosses its edges. */
@@ -208,8 +223,11 @@ function ventMiddles(p: Panel): readonly Vec3[] {
 
 /** Vents in the ends as openings: for air alone, and louvres by themselves. */
 export function ventOpenings(panels: readonly Panel[], kind: 'vents' | 'louvres' | 'none'): readonly Opening[] {
+  const free = (hole: readonly Flat[]): number =>
+    kind === 'louvres' ? VENT_UNITS.louvre.freeM2 : (FLAP_FREE * area(hole)) / 1e6;
   return panels.flatMap((p) =>
     ventMiddles(p).map((at, i): Opening => ({
+      airM2: free(p.openings[i] ?? []),
       name: kind === 'louvres' ? 'Louvre' : 'Vent',
       by: kind === 'louvres' ? 'louvre' : 'vent',
       tags: [p.tag],

@@ -1,4 +1,6 @@
 /** What goes wrong with covers: each is said of a design that would suffer it, and not of one that would not. */
+import { area, outlineSize } from '../../base/geometry';
+import { VENT_UNITS } from '../../catalog/ventUnits';
 import type { Outline } from '../../outline';
 import { squareBed } from '../../site/bed';
 import { firstCover } from '../../start';
@@ -6,6 +8,7 @@ import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
 import { mendsOf, outline } from '../../plan';
 import type { Verdict } from './check';
+import { pitfalls } from './pitfalls';
 import { gustPa } from './wind';
 
 interface Try {
@@ -173,4 +176,35 @@ test('every check names what to do or has nothing to do, and its id stands once'
     expect(new Set(checks.map((c) => c.id)).size).toBe(checks.length);
     expect(checks.every((c) => c.text.length > 0)).toBe(true);
   }
+});
+
+test('vents are judged by their area: a few louvres do not silence what cooks, enough of them do', () => {
+  const summer = { place: SUMMER } as const;
+  const lidded = (answers: object) => look('lift-off-cover', { ...summer, answers });
+  const said = (o: ReturnType<typeof look>): string =>
+    (o.checks.find((c) => c.id === 'cooks')?.text ?? [])
+      .map((x) => (typeof x === 'string' ? x : x.value.toFixed(2)))
+      .join('');
+  const by = (answers: object) => lidded(answers).assembly.ventilation;
+  // Two louvres of .06 m2 each; the sun of midsummer through film wants far more.
+  expect(by({ vents: 'louvres' }).aloneM2).toBeCloseTo(0.12, 9);
+  expect(said(lidded({ vents: 'louvres' }))).toContain('What opens by itself frees 0.12 of');
+  // Flaps are opened by hand, by seven tenths of their holes.
+  const flaps = lidded({ vents: 'vents' });
+  const holes = flaps.assembly.panels.flatMap((p) => p.openings.map((o) => area(o)));
+  expect(by({ vents: 'vents' }).byHandM2).toBeCloseTo((0.7 * holes.reduce((sum, m) => sum + m, 0)) / 1e6, 9);
+  expect(said(flaps)).toContain('All that opens frees');
+  // The hole of a louvre is the louvre's own.
+  const [hole] = lidded({ vents: 'louvres' }).assembly.panels.flatMap((p) => p.openings);
+  const size = outlineSize(hole ?? []);
+  expect([size.uMm, size.vMm]).toEqual([VENT_UNITS.louvre.widthMm, VENT_UNITS.louvre.heightMm]);
+  const need = 2 * flaps.air.ventEachM2;
+  const enough = { ...flaps.assembly, ventilation: { ...flaps.assembly.ventilation, aloneM2: need } };
+  const again = pitfalls(enough, {
+    ...flaps,
+    gustMPerS: 0,
+    exposure: 'normal',
+    outsideC: flaps.garden.site.noon.outsideC,
+  });
+  expect(again.filter((c) => c.id === 'cooks')).toEqual([]);
 });

@@ -276,19 +276,62 @@ const hugeSheet: Pitfall = ({ sheets }) => {
 
 /** Inside temperatures that harm, C. */
 const COOKS_C = 32;
-const cooks: Pitfall = ({ ventilation }, { air, outsideC }) =>
-  outsideC + air.riseShutC > COOKS_C && !['opener', 'vent', 'louvre'].includes(ventilation.by)
-    ? said(
-        'cooks',
-        'tight',
-        [
-          'Shut on a sunny noon it reaches about ',
-          amount(outsideC + air.riseShutC, 'temperature'),
-          ' inside and cooks the plants. Somebody must open it every such morning, or an opener does.',
-        ],
-        [answer('A wax opener', 'airing', 'opener'), answer('Vents in the ends', 'vents', 'vents')],
-      )
-    : undefined;
+/** Shut it gets too hot: what opens by itself must let the heat out, or a hand must come every such morning. */
+const cooks: Pitfall = ({ ventilation }, { air, outsideC }) => {
+  const need = 2 * air.ventEachM2;
+  const hot = outsideC + air.riseShutC;
+  if (hot <= COOKS_C || ventilation.aloneM2 >= need) return undefined;
+  const words: Phrase = [
+    'Shut on a sunny noon it reaches about ',
+    amount(hot, 'temperature'),
+    ' inside and cooks the plants. ',
+  ];
+  const { aloneM2, byHandM2 } = ventilation;
+  const tries = [
+    answer('A wax opener', 'airing', 'opener'),
+    answer('Two openers', 'openers', 2),
+    answer('Thermostat louvres', 'vents', 'louvres'),
+    answer('Vents in the ends', 'vents', 'vents'),
+    answer('Doors at both ends', 'doors', 'two'),
+  ];
+  if (aloneM2 > 0)
+    return said(
+      'cooks',
+      'tight',
+      [
+        ...words,
+        'What opens by itself frees ',
+        amount(aloneM2, 'area'),
+        ' of ',
+        amount(need, 'area'),
+        ' wanted: open more of it by hand.',
+      ],
+      tries,
+    );
+  return said(
+    'cooks',
+    'tight',
+    [
+      ...words,
+      ...(byHandM2 >= need
+        ? [
+            'Opened by hand it lets enough out, ',
+            amount(byHandM2, 'area'),
+            ' of ',
+            amount(need, 'area'),
+            ': somebody must be there every such morning.',
+          ]
+        : [
+            'All that opens frees ',
+            amount(byHandM2, 'area'),
+            ' of ',
+            amount(need, 'area'),
+            ' wanted: take the cover off on such days.',
+          ]),
+    ],
+    tries,
+  );
+};
 
 const animals: Pitfall = ({ ventilation }, { air, outsideC }) =>
   (ventilation.by === 'lid' || ventilation.by === 'opener') &&

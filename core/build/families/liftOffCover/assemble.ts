@@ -5,7 +5,7 @@ import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
 import { cropUnder, soilZ } from '../../assembly/crop';
 import { dimension } from '../../assembly/dimension';
-import { plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
+import { holdsUnit, plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
 import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
 import { type FramedCover, fastened, framedSheet } from '../../parts/framedSheet';
@@ -15,7 +15,8 @@ import { type HoopFrame, framePlace, hoopFrame, frameDimensions } from '../../pa
 import { type Vec3, pathLength } from '../../../base/geometry';
 import type { Joint, Opening, Panel, Said, SheetPart } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
-import type { Result } from '../../../base/result';
+import { VENT_UNITS } from '../../../catalog/ventUnits';
+import { type Result, fail } from '../../../base/result';
 import type { LiftOffCoverAnswers } from './answers';
 import { liftOffSteps } from './steps';
 
@@ -53,8 +54,20 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
     ply === 0
       ? []
       : [f.x0 - ply, f.x1].map((x, i) =>
-          plywoodEnd({ tag: `E${i + 1}`, sheet: plywood, x, line: f.line, vent: ventPlace(a.vents, i) }),
+          plywoodEnd({
+            tag: `E${i + 1}`,
+            sheet: plywood,
+            x,
+            line: f.line,
+            vent: ventPlace(a.vents, i),
+            ...(a.vents === 'louvres' && { unit: VENT_UNITS.louvre }),
+          }),
         );
+  if (a.vents === 'louvres' && panels.some((p) => !holdsUnit(p)))
+    return fail(
+      'vents',
+      'The ends are too small for the hole of a louvre: make the cover higher, or take vents with flaps.',
+    );
   const covered = {
     line: f.line,
     x0: f.x0,

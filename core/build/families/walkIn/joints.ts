@@ -231,6 +231,7 @@ export function houseOpenings(a: WalkInAnswers, p: HouseParts): readonly Opening
       ].map((m) => m.tag),
       line: [from as Vec3, to as Vec3],
       travel: { deg: 110 },
+      airM2: (a.doorWidthMm * a.doorHeightMm) / 1e6,
       shut: ['door latches'],
       open: [],
       reachedFrom: 'inside',
