@@ -117,5 +117,14 @@ function filledUp(jobs: readonly SectionJob[], solved: readonly CutPlan[]): read
 function shop(o: ToCut, cuts: readonly SectionCuts[]): ShoppingList {
   const { prices, owned, units, catalog } = o.garden;
   const hardware = [...o.assembly.hardware, ...o.also];
-  return shoppingList(hardware, cuts, o.rolls, o.sheets, prices, owned, catalogOf(catalog), units.currency);
+  return shoppingList(
+    hardware,
+    cuts,
+    o.rolls,
+    o.sheets,
+    prices,
+    owned,
+    catalogOf(catalog, units.stock),
+    units.currency,
+  );
 }

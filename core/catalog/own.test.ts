@@ -1,6 +1,6 @@
 import type { Outline } from '../outline';
 import { quickShop } from '../cut';
-import { ENTRY_KINDS, SHIPPED, coverMaterial, section } from './catalog';
+import { ENTRY_KINDS, SHIPPED, coverMaterial, hardwareItem, section } from './catalog';
 import fc from 'fast-check';
 import { familyOf } from '../build/families';
 import { demoGarden } from '../garden/demo';
@@ -70,7 +70,7 @@ test('a thing of one’s own is offered beside what it is like, cut, priced, and
   const o = drawn(garden);
   expect(o.assembly.members.some((m) => m.section.key === 'own-larch')).toBe(true);
   expect(quickShop(o)?.lines.map((l) => l.name)).toEqual(expect.arrayContaining(['Larch 2x4', 'Neighbour’s film']));
-  expect(pricedThings(catalogOf(garden.catalog)).map((t) => t.key)).toEqual(
+  expect(pricedThings(catalogOf(garden.catalog, 'imperial')).map((t) => t.key)).toEqual(
     expect.arrayContaining(['bar own-larch 4000', 'bar own-larch treated 2438', 'roll own-film 10x25 ft']),
   );
   expect(readGarden(writeGarden(garden))).toEqual({ ok: true, value: garden });
@@ -112,7 +112,8 @@ test('whatever figure is changed within its bounds, every cover is planned or sa
       const read = checkGarden(garden);
       if (!read.ok) return;
       expect(
-        figuresOf(kind, entryOf(catalogOf(garden.catalog), kind, key) as Entry).find((x) => x.id === f.id)?.value,
+        figuresOf(kind, entryOf(catalogOf(garden.catalog, 'imperial'), kind, key) as Entry).find((x) => x.id === f.id)
+          ?.value,
       ).toBeCloseTo(f.min + part * (f.max - f.min), 9);
       for (const cover of read.value.covers) {
         const made = outline(read.value, cover);
@@ -138,11 +139,14 @@ test('shipped entries all have figures that can be changed, each within its own 
 });
 
 test('prices of one’s own things go out as CSV and come back the same, whatever they are called', () => {
-  const catalog = catalogOf({
-    ...NOTHING_OWN,
-    things: [{ kind: 'item', key: '=own', name: '=2+5 nuts, "brass"', like: 'strap' }],
-    sizes: [{ kind: 'sheet', key: 'corrugated', widthMm: 660, lengthMm: 4267, price: 44 }],
-  });
+  const catalog = catalogOf(
+    {
+      ...NOTHING_OWN,
+      things: [{ kind: 'item', key: '=own', name: '=2+5 nuts, "brass"', like: 'strap' }],
+      sizes: [{ kind: 'sheet', key: 'corrugated', widthMm: 660, lengthMm: 4267, price: 44 }],
+    },
+    'imperial',
+  );
   const prices = { 'pack =own': 3.2, 'sheet corrugated 660x4267 mm': 41.5 };
   const text = pricesCsv(catalog, prices);
   // No cell begins as a formula does.
@@ -168,7 +172,7 @@ test('gardens with different figures, planned by turns, each give what they give
   checkGarden(heavy);
   expect(JSON.stringify(planOf(plain))).toBe(alone[1]);
   // An own catalogue is built once, and the shipped one is never touched.
-  expect(catalogOf(heavy.catalog)).toBe(catalogOf(heavy.catalog));
+  expect(catalogOf(heavy.catalog, 'imperial')).toBe(catalogOf(heavy.catalog, 'imperial'));
   expect(SHIPPED.bar.get('2x4')?.shape).toMatchObject({ widthMm: 3.5 * 25.4 });
   function planOf(garden: Garden): unknown {
     const o = drawn(garden);
@@ -190,3 +194,25 @@ test.each(['constructor', '__proto__', 'toString'])(
     expect(read.ok ? Object.keys(read.value.owned) : read.faults[0]?.field).toEqual(read.ok ? [] : `owned.${key}`);
   },
 );
+
+test('a metric shop sells metric screws and rolls; a garden’s own lies over them', () => {
+  const catalog = catalogOf(NOTHING_OWN, 'metric');
+  expect(hardwareItem(catalog, 'screw-1-5/8').name).toBe('exterior screw 4 x 40 mm');
+  expect(hardwareItem(SHIPPED, 'screw-1-5/8').name).toBe('exterior screw 1-5/8 in');
+  for (const c of catalog.cover.values())
+    for (const r of c.kind === 'mesh' ? [] : c.rolls) {
+      expect([r.key, r.widthMm % 100, r.lengthMm % 1000]).toEqual([r.key, 0, 0]);
+      expect(r.key).toContain(' m');
+    }
+  expect(catalog.cover.get('film-uv')?.rolls.map((r) => r.widthMm)).toEqual([2000, 3000, 4000, 4000, 6000, 6000, 8000]);
+  // Every cover off a roll in one market is off a roll in the other, and every thing has its name.
+  expect([...catalog.cover.values()].map((c) => c.rolls.length > 0)).toEqual(
+    [...SHIPPED.cover.values()].map((c) => c.rolls.length > 0),
+  );
+  expect([...catalog.item.keys()]).toEqual([...SHIPPED.item.keys()]);
+  const own = {
+    ...NOTHING_OWN,
+    sizes: [{ kind: 'cover' as const, key: 'film-uv', widthMm: 5000, lengthMm: 10000, price: 50 }],
+  };
+  expect(catalogOf(own, 'metric').cover.get('film-uv')?.rolls.at(-1)?.widthMm).toBe(5000);
+});

@@ -10,6 +10,8 @@ import {
   catalogFrom,
 } from './catalog';
 import { type EntryFigure, FIGURES } from './figures';
+import type { Market } from './market';
+import { metricEntries } from './metric';
 import type { CoverMaterial, SectionSpec, StiffSheet } from './types';
 
 const key = z.string().min(1).max(60);
@@ -144,26 +146,33 @@ function sound(entry: Entry): boolean {
   return shape?.kind !== 'tube' || shape.insideMm < shape.outsideMm - 0.1;
 }
 
+/** What shops of a market sell before the garden's own is laid over it. */
+const BASE: Readonly<Record<Market, { readonly entries: Entries; readonly catalog: Catalog }>> = {
+  imperial: { entries: SHIPPED_ENTRIES, catalog: SHIPPED },
+  metric: ((entries) => ({ entries, catalog: catalogFrom(entries) }))(metricEntries(SHIPPED_ENTRIES)),
+};
+
 /** Own catalogues that are built already: one is asked for with every edit, and seldom changes. */
-const known = new WeakMap<OwnCatalog, Built>();
+const known: Readonly<Record<Market, WeakMap<OwnCatalog, Built>>> = { imperial: new WeakMap(), metric: new WeakMap() };
 
 /** The shipped catalogue with a garden's own over it, and what of that is wrong. */
-function built(own: OwnCatalog): Built {
-  if (isEmpty(own)) return { catalog: SHIPPED, faults: [] };
-  const found = known.get(own) ?? build(own);
-  known.set(own, found);
+function built(own: OwnCatalog, market: Market): Built {
+  if (isEmpty(own)) return { catalog: BASE[market].catalog, faults: [] };
+  const found = known[market].get(own) ?? build(own, BASE[market].entries);
+  known[market].set(own, found);
   return found;
 }
 
-function build(own: OwnCatalog): Built {
-  const tables = Object.fromEntries(
-    ENTRY_KINDS.map((kind) => [kind, new Map<string, Entry>(SHIPPED_ENTRIES[kind])]),
-  ) as Record<EntryKind, Map<string, Entry>>;
+function build(own: OwnCatalog, base: Entries): Built {
+  const tables = Object.fromEntries(ENTRY_KINDS.map((kind) => [kind, new Map<string, Entry>(base[kind])])) as Record<
+    EntryKind,
+    Map<string, Entry>
+  >;
   const faults: OwnFault[] = [];
   own.things.forEach((thing, i) => {
     const entries = tables[thing.kind];
-    const base = entryOf(SHIPPED_ENTRIES, thing.kind, thing.like);
-    if (!base) {
+    const like = entryOf(base, thing.kind, thing.like);
+    if (!like) {
       faults.push({
         path: ['things', i, 'like'],
         message: `there is no ${thing.kind} "${thing.like}" in the catalogue`,
@@ -174,9 +183,9 @@ function build(own: OwnCatalog): Built {
       faults.push({ path: ['things', i, 'key'], message: `"${thing.key}" is in the catalogue already` });
       return;
     }
-    entries.set(thing.key, after(base, thing.key, thing.name));
+    entries.set(thing.key, after(like, thing.key, thing.name));
     // Boards come untreated and treated, as the shipped ones do.
-    const treated = entryOf(SHIPPED_ENTRIES, 'bar', `${thing.like} treated`);
+    const treated = entryOf(base, 'bar', `${thing.like} treated`);
     if (thing.kind === 'bar' && treated)
       entries.set(`${thing.key} treated`, after(treated, `${thing.key} treated`, `${thing.name} treated`));
   });
@@ -229,11 +238,11 @@ function isEmpty(own: OwnCatalog): boolean {
 }
 
 /** Everything that is wrong with a garden's own catalogue. */
-export function ownFaults(own: OwnCatalog): readonly OwnFault[] {
-  return built(own).faults;
+export function ownFaults(own: OwnCatalog, market: Market): readonly OwnFault[] {
+  return built(own, market).faults;
 }
 
-/** The catalogue of a garden: the shipped one with the garden's own over it; what is faulty in that is left out. */
-export function catalogOf(own: OwnCatalog): Catalog {
-  return built(own).catalog;
+/** The catalogue of a garden: what its shops sell with the garden's own over it; what is faulty in that is left out. */
+export function catalogOf(own: OwnCatalog, market: Market): Catalog {
+  return built(own, market).catalog;
 }

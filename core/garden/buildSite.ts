@@ -16,7 +16,7 @@ export function buildSite(garden: Garden, bedId: string): BuildSite | undefined 
       survey: survey(bed),
       windy: isWindy(garden.site.gustMPerS),
       market: garden.units.stock,
-      catalog: catalogOf(garden.catalog),
+      catalog: catalogOf(garden.catalog, garden.units.stock),
     }
   );
 }

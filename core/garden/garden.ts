@@ -169,10 +169,11 @@ function coverFaults(cover: Cover, i: number, beds: ReadonlySet<string>, catalog
  * @param before a sound garden: what it shares with this one is still sound where beds and catalogue are the same
  */
 function relations(garden: Garden, before?: Garden): readonly Fault[] {
-  const same = before?.beds === garden.beds && before.catalog === garden.catalog ? before : undefined;
+  const shops = before?.catalog === garden.catalog && before.units.stock === garden.units.stock;
+  const same = before?.beds === garden.beds && shops ? before : undefined;
   const [covers, shelf, flat] = [new Set(same?.covers), new Set(same?.shelf), new Set(same?.shelfFlat)];
-  const own = ownFaults(garden.catalog);
-  const catalog = own.length > 0 ? SHIPPED : catalogOf(garden.catalog);
+  const own = ownFaults(garden.catalog, garden.units.stock);
+  const catalog = own.length > 0 ? SHIPPED : catalogOf(garden.catalog, garden.units.stock);
   const beds = new Set(garden.beds.map((b) => b.id));
   const said: Said = [
     ...twice(garden.beds, 'beds'),

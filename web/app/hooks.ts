@@ -32,7 +32,9 @@ export function useUnits(): Preferences {
 
 /** The catalogue of the open garden. */
 export function useCatalog(): Catalog {
-  return catalogOf(useOf((g) => g.catalog));
+  const own = useOf((g) => g.catalog);
+  const market = useOf((g) => g.units.stock);
+  return catalogOf(own, market);
 }
 
 /** Makes one named change to the garden; gives the faults that kept it from being made. */

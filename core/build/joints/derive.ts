@@ -16,6 +16,7 @@ import type {
 } from '../assembly/types';
 import type { BuildSite } from '../../site/buildSite';
 import { SOIL_HOLDS } from '../../site/soil';
+import { inMarket } from '../guide/market';
 import { hardwareOf, kindOf } from './index';
 import { countOfJoint } from './kind';
 
@@ -31,7 +32,7 @@ function whole(a: Pick<Assembly, 'blocks' | 'panels'>): readonly HardwareUse[] {
 }
 
 /** What strengths are read from, and the soil that things are driven into. */
-type Ground = Pick<BuildSite, 'catalog'> & { readonly bed: Pick<BuildSite['bed'], 'soil'> };
+type Ground = Pick<BuildSite, 'catalog' | 'market'> & { readonly bed: Pick<BuildSite['bed'], 'soil'> };
 
 /** What holds the cover down, kind by kind. */
 export function holdDownsOf(joints: readonly Joint[], { catalog, bed }: Ground): readonly HoldDown[] {
@@ -147,6 +148,6 @@ export function assembled(said: Said, ground: Ground): Assembly {
     contacts: contactsOf(joints),
     ventilation: ventilationOf(openings),
     footing: { ...said.footing, holdDowns: holdDownsOf(joints, ground) },
-    steps: said.steps.map((s) => stepWith(s, joints)),
+    steps: said.steps.map((s) => inMarket(stepWith(s, joints), ground.market)),
   };
 }

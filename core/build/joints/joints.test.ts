@@ -36,7 +36,7 @@ test.each<[KindKey, number, Joint['with'], string]>([
   ['bag', 5, {}, '5 sandbag'],
 ])('%s, %d of them, %j: %s', (kind, count, more, expected) => expect(takes(some(kind, count, more))).toBe(expected));
 
-const LOAM = { catalog: SHIPPED, bed: { soil: 'loam' as const } };
+const LOAM = { catalog: SHIPPED, market: 'imperial' as const, bed: { soil: 'loam' as const } };
 
 test('every kind takes things of the catalogue, and what holds down has its strength there', () => {
   for (const [key, kind] of Object.entries(KINDS)) {
