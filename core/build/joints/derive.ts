@@ -16,7 +16,7 @@ import type {
 } from '../assembly/types';
 import type { BuildSite } from '../../site/buildSite';
 import { SOIL_HOLDS } from '../../site/soil';
-import { inMarket } from '../guide/market';
+import { inMarket } from './marketWords';
 import { hardwareOf, kindOf } from './index';
 import { countOfJoint } from './kind';
 
