@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import type { Answers } from '../answers/asked';
 import { siteOf } from '../../testing/site';
+import { overlapMm } from '../../testing/solid';
 import type { BuildSite } from '../../site/buildSite';
 import type { Assembly } from '../assembly/types';
 import { hardwareOf, kindOf } from '../joints';
@@ -152,6 +153,27 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
         ];
       }),
     ).toEqual([]);
+  });
+
+  test('straight pieces are as long as they are cut, and none stands in another', () => {
+    expect([
+      ...new Set(
+        faults((a) => {
+          const straight = a.members.filter((m) => m.shape.kind === 'straight');
+          const sleeved = new Set(
+            a.sleeves.flatMap((x) => [`${x.outer.key} ${x.inner.key}`, `${x.inner.key} ${x.outer.key}`]),
+          );
+          return straight.flatMap((m, i) =>
+            straight.slice(i + 1).flatMap((n) => {
+              if (sleeved.has(`${m.section.key} ${n.section.key}`)) return [];
+              const deep = overlapMm(m, n);
+              // Less than a saw's own width is trimmed as it is fitted.
+              return deep > 3 ? [`${m.part} in ${n.part} by ${Math.round(deep)} mm`] : [];
+            }),
+          );
+        }).map((fault) => fault.replace(/^(bed \d), picks [\d ]+: /, '$1: ')),
+      ),
+    ]).toEqual([]);
   });
 
   test('a mark names a piece that is there', () => {

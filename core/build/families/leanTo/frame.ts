@@ -1,7 +1,9 @@
 import { type Result, fail, ok } from '../../../base/result';
 import type { Flat, Vec3 } from '../../../base/geometry';
 import { boardShape } from '../../../catalog/sections';
-import { type BuildSite, stock } from '../../../site/buildSite';
+import { section } from '../../../catalog/catalog';
+import type { Section } from '../../../catalog/types';
+import type { BuildSite } from '../../../site/buildSite';
 import { endsOf, piece } from '../../assembly/pieces';
 import type { Joint, Member } from '../../assembly/types';
 import { evenly, joint, roundBox } from '../../joints';
@@ -55,11 +57,43 @@ export interface LeanToFrame {
   readonly joints: readonly Joint[];
 }
 
+/** Studs, sills and header of one thickness, so that they are flush: the shallowest header that the rafters can hang on. */
+function boardsFor(
+  a: LeanToAnswers,
+  site: BuildSite,
+  width: number,
+): { readonly studBoard: Section; readonly sillBoard: Section; readonly header: Section } {
+  const [frontZ, backZ] = [site.bed.wall.heightMm + a.frontMm, site.bed.wall.heightMm + a.backMm];
+  const sets = SETS[site.market].map(([stud, head]) => ({
+    studBoard: section(site.catalog, stud),
+    sillBoard: section(site.catalog, `${stud} treated`),
+    header: section(site.catalog, head),
+  }));
+  const deep = sets.find(({ studBoard, header }) => {
+    const t = boardShape(studBoard).thicknessMm;
+    const roof = roofOf(frontZ, backZ, width - t, boardShape(a.rafter).widthMm);
+    return roof.ok && boardShape(header).widthMm >= frontZ - roof.value.under(t);
+  });
+  return deep ?? (sets[sets.length - 1] as (typeof sets)[number]);
+}
+
+/** Stud and header, by what shops sell in one thickness. */
+const SETS: Readonly<Record<BuildSite['market'], readonly (readonly [stud: string, header: string])[]>> = {
+  imperial: [
+    ['2x4', '2x4'],
+    ['2x4', '2x6'],
+  ],
+  metric: [
+    ['38x89 mm', '38x89 mm'],
+    ['45x95 mm', '45x145 mm'],
+  ],
+};
+
 /** Sills on the bed, a front wall of studs, a plate on the house wall, and rafters from one to the other. */
 export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: number): Result<LeanToFrame> {
   const width = site.survey.frameOn.widthMm;
   const z0 = site.bed.wall.heightMm;
-  const [sillBoard, studBoard] = [stock(site, '2x4 treated'), stock(site, '2x4')];
+  const { studBoard, sillBoard, header } = boardsFor(a, site, width);
   const { thicknessMm: t, widthMm: p } = boardShape(studBoard);
   const { thicknessMm: rt, widthMm: depthMm } = boardShape(a.rafter);
   if (width < p + t + 300)
@@ -94,8 +128,8 @@ export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: nu
   const up: Vec3 = [0, 0, 1];
   const across: Vec3 = [0, 1, 0];
   // The header is as deep as the plumb ends of the rafters that hang on it.
-  const header = [studBoard, stock(site, '2x6')].find((x) => boardShape(x).widthMm >= frontZ - roof.under(t));
-  if (!header) return fail('rafter', 'No header is deep enough for such rafters: choose a shallower board.');
+  if (boardShape(header).widthMm < frontZ - roof.under(t))
+    return fail('rafter', 'No header is deep enough for such rafters: choose a shallower board.');
   const headZ = frontZ - boardShape(header).widthMm;
   const sill = along('A1', 'Front sill', sillBoard, p / 2, z0 + t / 2, across, false);
   const head = along('A2', 'Front header', header, t / 2, (frontZ + headZ) / 2, up);
