@@ -106,7 +106,7 @@ describe.each(FAMILY_KEYS)('a mend of a %s does what its words say', (key) => {
     ...demoGarden(),
     site: { ...demoGarden().site, snow: { by: 'depth', depthMm: 700, kind: 'wet' } as const, gustMPerS: 42 },
   };
-  const found = harsh.beds.flatMap((bed, n) => {
+  const found = harsh.beds.slice(0, 2).flatMap((bed, n) => {
     const site = buildSite(harsh, bed.id);
     if (!site) return [];
     const first = familyOf(key).defaults(site);
@@ -132,7 +132,7 @@ describe.each(FAMILY_KEYS)('a mend of a %s does what its words say', (key) => {
     });
   });
 
-  test('every one, on every bed, after any one choice', () => {
+  test('every one, on two beds, after any one choice', () => {
     const wrong = found.flatMap(({ before, mend }) => {
       const after = outline(before.garden, { ...before.cover, answers: mend.answers });
       const label = phraseText(mend.label, { length: 'in', temperature: 'C', currency: 'USD' });

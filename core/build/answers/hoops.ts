@@ -14,6 +14,7 @@ export const hoopShapeSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('half-circle') }),
   z.strictObject({ by: z.literal('over-half') }),
   z.strictObject({ by: z.literal('stock') }),
+  z.strictObject({ by: z.literal('half') }),
   z.strictObject({ by: z.literal('length'), lengthMm: mm.min(100).max(20000) }),
   z.strictObject({ by: z.literal('height'), heightMm: mm.min(50).max(6000) }),
   z.strictObject({ by: z.literal('sheet') }),
@@ -32,6 +33,7 @@ const SCHOOLS: Words<HoopShape['by']> = {
   length: ['My cut', 'You say how long the pipe is cut; the height follows.'],
   height: ['My height', 'You say how high the crown stands; the cut follows.'],
   stock: ['Whole pipe', 'A whole pipe from the shop with no cut at all.'],
+  half: ['Half a pipe', 'Two hoops out of one pipe, cut on its middle line: each half a saw’s width shorter.'],
   sheet: ['Sheet sets it', 'As high as the chosen roll still covers with its skirts.'],
 };
 

@@ -1,3 +1,4 @@
+import { NOTHING_OWN, catalogOf } from '../../catalog/own';
 import { survey } from '../../site/survey';
 import { at, build, inch, siteOf, count } from '../../testing/site';
 import type { Result } from '../../base/result';
@@ -260,6 +261,22 @@ describe('staked tunnel', () => {
     expect(across(narrow)).toBeCloseTo(inch(83), 0);
     expect(across(wide)).toBeCloseTo(inch(120), 0);
     expect(narrow.arches[0]?.hoop.heightMm).toBeLessThan(wide.arches[0]?.hoop.heightMm ?? 0);
+  });
+
+  test('two hoops come out of one pipe, each half a saw’s width shorter than half of it', () => {
+    const s = at(96, 36);
+    const a = tunnel(s, { shape: { by: 'half' } });
+    // 1/2 PVC of 10 ft is sheared: 60 in each. A hand saw would take 1/16.
+    const kerf = a.arches[0]?.section.tool.kerfMm ?? NaN;
+    expect(a.arches[0]?.cutMm).toBeCloseTo((inch(120) - kerf) / 2, 6);
+    const sawn = {
+      ...s,
+      catalog: catalogOf(
+        { ...NOTHING_OWN, figures: [{ kind: 'tool' as const, key: 'shear', figure: 'kerfMm', value: 3, note: '' }] },
+        'imperial',
+      ),
+    };
+    expect(tunnel(sawn, { shape: { by: 'half' } }).arches[0]?.cutMm).toBeCloseTo((inch(120) - 3) / 2, 6);
   });
 
   test('a whole pipe needs no cut', () => {

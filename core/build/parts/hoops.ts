@@ -72,15 +72,18 @@ export function springHoop(shape: HoopShape, pipe: Section, site: HoopSite): Res
         return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: shape.lengthMm - tails });
       case 'height':
         return solveHoop(site.feet, { spanMm: site.spanMm, heightMm: shape.heightMm - site.tailAboveMm });
-      case 'stock': {
+      case 'stock':
+      case 'half': {
+        // Cut on the middle line, each half gives up half of what the saw takes.
+        const ofOne = (mm: number): number => (shape.by === 'half' ? (mm - pipe.tool.kerfMm) / 2 : mm);
         const fits = pipe.stock
-          .map((s) => s.lengthMm)
+          .map((s) => ofOne(s.lengthMm))
           .sort((a, b) => a - b)
           .find((l) => l - tails > site.spanMm * 1.15 && l - tails < site.spanMm * 3);
         if (fits === undefined)
           return fail(
             'shape',
-            'No whole pipe suits this span: it would stand too flat or too tall. Say how long it is cut.',
+            `No ${shape.by === 'half' ? 'half' : 'whole'} pipe suits this span: it would stand too flat or too tall. Say how long it is cut.`,
           );
         return solveHoop(site.feet, { spanMm: site.spanMm, lengthMm: fits - tails });
       }

@@ -9,6 +9,7 @@ import { piece } from '../assembly/pieces';
 import type { Joint, Member, Opening, SaidStep } from '../assembly/types';
 import { CAUTIONS } from '../joints/cautions';
 import { evenly, joint } from '../joints';
+import { countOfJoint } from '../joints/kind';
 import { MINUTES, sayCount, sayCounts, countKind, step } from '../guide/step';
 import { hingeCount } from './slopedLid';
 
@@ -152,8 +153,9 @@ export function hangWhole(
       [prop.shape.kind === 'straight' ? prop.shape.from : [0, 0, 0]],
     ),
   ];
-  const is = (id: string): readonly string[] =>
-    joints.some((j) => j.id === id && countKind([j], j.kind as 'latch') > 0) ? [id] : [];
+  /** A joint by its id, where there is any of it. */
+  const made = (id: string): readonly string[] =>
+    joints.filter((x) => x.id === id && countOfJoint(x) > 0).map((x) => x.id);
   return {
     members: [prop],
     joints,
@@ -166,8 +168,8 @@ export function hangWhole(
         [p.x1, hingeY, p.z0],
       ],
       travel: { deg: OPEN_DEG },
-      shut: is('whole latches'),
-      open: [...is('whole stays'), 'whole prop'],
+      shut: made('whole latches'),
+      open: [...made('whole stays'), 'whole prop'],
       reachedFrom: far ? 'near' : 'far',
       screened: false,
       lift: {

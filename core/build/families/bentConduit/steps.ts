@@ -37,6 +37,7 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
   const boards = [...b.rails, ...frame.endBoards, ...frame.ties];
   const [shoulder, crown] = f.bends;
   const od = thicknessMm(a.pipe);
+  const set = setOnBed(frame, joints, b.survey);
   return [
     cutStep([...boards, ...hoops, ...furring, ...frame.battens, ...frame.crossBoards, ...(b.hung?.members ?? [])]),
     step({
@@ -146,17 +147,17 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
     }),
     b.hung?.step ??
       step({
-        ...setOnBed(frame, joints, b.survey),
         id: 'set',
         title: 'Set it on the bed and fix it down',
         view: 'end',
+        tags: set.tags,
         work: [
-          ...setOnBed(frame, joints, b.survey).work,
+          ...set.work,
           ['Two people: set the frame on the bed, flush all round.'],
           [`Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`],
         ],
         tools: ['level'],
-        joints: named(joints, 'anchors', 'boards across'),
+        joints: [...named(joints, 'anchors'), ...set.joints],
         checks: [['It sits down all round without rocking']],
         cautions: [CAUTIONS.snow],
         minutes: MINUTES.start,

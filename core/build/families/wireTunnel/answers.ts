@@ -26,7 +26,7 @@ export const answers = {
     { fits: { test: oneOf(WIRES), words: 'must be 9 or 10 gauge wire' }, changes: { pipe: ({ key }) => key } },
   ),
   // Wire comes in coils: there is no whole pipe to leave uncut.
-  shape: hoopShape(['stock']),
+  shape: hoopShape(['stock', 'half']),
   ridge: ridge(['none', 'rope'], 'none', 'rope'),
   ...coverAnswers('fabric-19', {
     fits: {
