@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { NOTHING_OWN, catalogOf } from '../../catalog/own';
 /** Known answers of each kind, worked out by hand. */
 import { at, build, inch, count, siteOf } from '../../testing/site';
 import { SHIPPED, section } from '../../catalog/catalog';
@@ -351,4 +352,30 @@ test('stiff sheets of a lid meet on its bars, none is a strip, and lids have roo
     ),
     { numRuns: 80 },
   );
+});
+
+test('a stile wider than the sheets that are sold ends too, with what is too large said', () => {
+  const figure = (kind: 'bar' | 'sheet', key: string, id: string, value: number) => ({
+    kind,
+    key,
+    figure: id,
+    value,
+    note: '',
+  });
+  const sizes = SHIPPED.sheet.get('twin-wall-6')?.sizes.map((s) => s.key.slice('twin-wall-6 '.length)) ?? [];
+  const catalog = catalogOf(
+    {
+      ...NOTHING_OWN,
+      figures: [
+        figure('bar', '2x4', 'widthMm', 400),
+        ...sizes.map((s) => figure('sheet', 'twin-wall-6', `widthMm ${s}`, 100)),
+      ],
+    },
+    'imperial',
+  );
+  const site = { ...at(96, 44), catalog };
+  const family = familyOf('sloped-cold-frame');
+  const built = family.assemble({ ...family.defaults(site), lids: 1, lidFrame: '2x4' }, site);
+  // Bars beyond count do not stand beside each other: it may be refused, but it ends.
+  expect(typeof built.ok).toBe('boolean');
 });

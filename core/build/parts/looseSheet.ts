@@ -61,6 +61,9 @@ const OVER: Readonly<Record<SheetEdges, string>> = {
   battened: 'Over hoop and wall, batten to batten',
   stapled: 'Over hoop and wall, staples to staples',
 };
+/** Where the sheet has its near or its far fold. */
+const foldAt = ({ line }: SheetRun, i: 0 | 1): Point2 => (i === 0 ? line[0] : line[line.length - 1]) ?? { y: 0, z: 0 };
+
 /** Where only one side is of a kind: the far one is fastened. */
 const SIDE: Readonly<Record<Fold, string>> = { ground: 'near side', inside: 'near side', wall: 'far side' };
 
@@ -98,11 +101,11 @@ export function fastenedToWall(
   row: Row,
   sheet: readonly { readonly tag: string }[],
 ): readonly Joint[] {
-  const { line, folds } = row.run;
+  const { folds } = row.run;
   const [first, last] = [row.xs[0] ?? 0, row.xs[row.xs.length - 1] ?? 0];
   const places = ([0, 1] as const).flatMap((i) => {
-    const end = i === 0 ? line[0] : line[line.length - 1];
-    return folds[i] === 'wall' && end
+    const end = foldAt(row.run, i);
+    return folds[i] === 'wall'
       ? evenly([first, end.y, end.z], [last, end.y, end.z], Math.ceil((last - first) / 150) + 1)
       : [];
   });
@@ -111,15 +114,10 @@ export function fastenedToWall(
 }
 
 /** What of a sheet lies on the ground outside, as faces. */
-export function skirtFaces(
-  skirtMm: number,
-  { line, folds }: SheetRun,
-  x0: number,
-  x1: number,
-): readonly (readonly Vec3[])[] {
+export function skirtFaces(skirtMm: number, run: SheetRun, x0: number, x1: number): readonly (readonly Vec3[])[] {
   return ([0, 1] as const).flatMap((i) => {
-    const end = i === 0 ? line[0] : line[line.length - 1];
-    if (folds[i] !== 'ground' || !end) return [];
+    const end = foldAt(run, i);
+    if (run.folds[i] !== 'ground') return [];
     const y = end.y + (i === 0 ? -skirtMm : skirtMm);
     return [
       [
@@ -133,9 +131,10 @@ export function skirtFaces(
 }
 
 /** The middle of what lies past the near and the far fold, where weights go; at the foot of the wall where the sheet is fastened. */
-export function skirtLines(skirtMm: number, { line, folds }: SheetRun): readonly Point2[] {
+export function skirtLines(skirtMm: number, run: SheetRun): readonly Point2[] {
+  const { folds } = run;
   return ([0, 1] as const).map((i) => {
-    const foot = (i === 0 ? line[0] : line[line.length - 1]) ?? { y: 0, z: 0 };
+    const foot = foldAt(run, i);
     const out = folds[i] === 'ground' ? (i === 0 ? -skirtMm / 2 : skirtMm / 2) : 0;
     return { y: foot.y + out, z: folds[i] === 'wall' ? 0 : foot.z };
   });

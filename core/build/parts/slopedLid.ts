@@ -100,6 +100,9 @@ export function paneWidth({ site, glazing }: Pick<LidSite, 'site' | 'glazing'>):
 /** Between neighbouring lids, mm: wood swells, and each must swing by itself. */
 export const PLAY_MM = 4;
 
+/** More sheets than this are no lid. */
+const MOST_PANES = 60;
+
 /**
  * How many sheets a lid is glazed with, and how many bars lie under it: every joint of two sheets on a bar, no sheet wider than is
  * sold, and all of them about as wide, so that no strip is left over.
@@ -111,7 +114,8 @@ function panesAndBars(s: LidSite, each: number, w: number): { readonly panes: nu
   for (let panes = 1; ; panes++) {
     const inner = (each - w) / panes + (panes > 2 ? lap : 0);
     const outer = panes === 1 ? each : (each - w) / panes + w / 2 + lap / 2;
-    if (Math.max(outer, panes > 2 ? inner : 0) > most + 0.5) continue;
+    // A sheet narrower than the stile it lies on is too large however many there are: the checks say so.
+    if (panes < MOST_PANES && Math.max(outer, panes > 2 ? inner : 0) > most + 0.5) continue;
     const wanted = Math.max(s.bars ?? 0, panes - 1);
     return { panes, bars: panes * Math.ceil((wanted + 1) / panes) - 1 };
   }

@@ -57,21 +57,22 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const middle = (h.y0 + h.y1) / 2;
   const { bed, survey } = site;
   const offers = Object.keys(POSTS).map((key) => section(site.catalog, key));
+  const members = [
+    ...h.posts,
+    ...h.hoops,
+    ...h.adapters,
+    ...h.purlins,
+    ...h.boards,
+    ...h.ties,
+    ...h.braces,
+    ...ends,
+    ...door,
+    ...battens,
+    ...rollBars,
+  ];
   return ok({
     ...BARE,
-    members: [
-      ...h.posts,
-      ...h.hoops,
-      ...h.adapters,
-      ...h.purlins,
-      ...h.boards,
-      ...h.ties,
-      ...h.braces,
-      ...ends,
-      ...door,
-      ...battens,
-      ...rollBars,
-    ],
+    members,
     sheets,
     joints,
     openings: houseOpenings(a, parts),
@@ -152,7 +153,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
           : d,
       ),
     ],
-    steps: walkInSteps(a, { house: h, ends, door, sheets, battens, rollBars, joints }),
+    steps: walkInSteps(a, { house: h, members, ends, door, sheets, battens, rollBars, joints }),
     remarks: [
       'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
     ],

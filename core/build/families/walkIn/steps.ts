@@ -9,6 +9,8 @@ import type { House } from './frame';
 
 interface Built {
   readonly house: House;
+  /** All that is cut. */
+  readonly members: readonly Member[];
   readonly ends: readonly Member[];
   readonly door: readonly Member[];
   readonly sheets: readonly SheetPart[];
@@ -33,19 +35,6 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
   const { house: h } = b;
   const { joints } = b;
   const roomUp = h.crownZ > LADDER_MM ? ['ladder'] : [];
-  const members = [
-    ...h.posts,
-    ...h.hoops,
-    ...h.adapters,
-    ...h.purlins,
-    ...h.boards,
-    ...h.ties,
-    ...h.braces,
-    ...b.ends,
-    ...b.door,
-    ...b.battens,
-    ...b.rollBars,
-  ];
   const curtains = b.sheets.filter((s) => s.part === 'Side curtain');
   const ofDoors = b.sheets.filter((s) => s.part === 'Door film');
   const main = b.sheets.filter((s) => s.part !== 'Side curtain' && s.part !== 'Door film');
@@ -71,7 +60,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       cautions: [CAUTIONS.codes],
       minutes: 60,
     }),
-    cutStep(members),
+    cutStep(b.members),
     step({
       id: 'posts',
       title: a.posts === 'driven' ? 'Drive the posts' : 'Dig the posts in',
