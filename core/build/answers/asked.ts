@@ -103,10 +103,9 @@ const firstOf =
   <V>(schema: z.ZodType<V>, first: First<V>): ((site: BuildSite) => V) =>
   (site) => {
     const wanted = typeof first === 'function' ? (first as (site: BuildSite) => V)(site) : first;
-    if (typeof wanted !== 'number' || schema.safeParse(wanted).success) return wanted;
-    const told = z.toJSONSchema(schema, { io: 'input' });
-    const { minimum, maximum } = [told, ...(told.anyOf ?? [])].find((x) => 'minimum' in x || 'maximum' in x) ?? {};
-    return Math.min(maximum ?? Infinity, Math.max(minimum ?? -Infinity, wanted)) as V;
+    const beyond = typeof wanted === 'number' ? schema.safeParse(wanted).error?.issues[0] : undefined;
+    if (beyond?.code === 'too_big') return Number(beyond.maximum) as V;
+    return beyond?.code === 'too_small' ? (Number(beyond.minimum) as V) : wanted;
   };
 
 /** An answer that is handed on as it is kept. */
