@@ -51,9 +51,9 @@ export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver):
   const family = familyOf(cover.family);
   const { assembly } = now.value;
   const arch = assembly.arches[0];
-  const rows = arch?.tags.length ?? assembly.beams[0]?.asked?.now ?? 0;
-  const changed = (change: Change): Answers | undefined => family.change(cover.answers, change, now.value);
   const counted = assembly.beams[0]?.asked;
+  const rows = arch?.tags.length ?? counted?.now ?? 0;
+  const changed = (change: Change): Answers | undefined => family.change(cover.answers, change, now.value);
   const count = (n: number): Answers | undefined =>
     arch ? changed({ kind: 'hoops', count: n }) : counted && changed({ kind: 'answer', id: counted.id, value: n });
   const what = arch ? (arch.what ?? 'hoops').toLowerCase() : (counted?.words[1] ?? '');

@@ -27,3 +27,6 @@ export function amount(value: number, quantity: Quantity): Amount {
 export function phraseText(phrase: Phrase, p: Preferences): string {
   return phrase.map((part) => (typeof part === 'string' ? part : formatAmount(part.value, part.quantity, p))).join('');
 }
+
+/** A word as a sentence begins with it. */
+export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

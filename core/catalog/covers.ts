@@ -9,7 +9,7 @@ function rolls(key: string, sizes: readonly (readonly [widthFt: number, lengthFt
     key: `${key} ${Number.isInteger(w) ? `${w}x${l} ft` : `${Math.round(w * 12)} in x ${l} ft`}`,
     widthMm: Math.round(w * FOOT * 10) / 10,
     lengthMm: l * FOOT,
-    price,
+    price: Math.round(price * (DEARER[key] ?? 1)),
   }));
 }
 
@@ -39,8 +39,16 @@ const MESH_SIZES = [
   [7, 50, 118],
 ] as const;
 
-const scaled = <T extends readonly (readonly [number, number, number])[]>(sizes: T, factor: number) =>
-  sizes.map(([w, l, p]) => [w, l, Math.round(p * factor)] as const);
+/** What a cover costs beside UV film or the light fabric, in every market. */
+export const DEARER: Readonly<Record<string, number>> = {
+  'film-clear': 0.6,
+  'fabric-30': 1.3,
+  'fabric-50': 1.8,
+  'fabric-70': 2.3,
+  net: 1.6,
+  'shade-30': 1.7,
+  'shade-50': 1.9,
+};
 
 /** What leaks when shut. Source: trade ranges; a glazed box 0.5 to 1.5, film well fastened 0.5 to 2, fabric 10 to 40, rising with wind. */
 const leaks = (perHour: number, low: number, high: number, throughWPerM2K = 0) => ({
@@ -83,7 +91,7 @@ const SOFT: readonly CoverMaterial[] = [
     ...FILM_LEAKS,
     kgPerM2: 0.1,
     lifeYears: 0.6,
-    rolls: rolls('film-clear', scaled(FILM_SIZES, 0.6)),
+    rolls: rolls('film-clear', FILM_SIZES),
     outerFace: null,
     source: TABLE,
   },
@@ -111,7 +119,7 @@ const SOFT: readonly CoverMaterial[] = [
     ...clothLeaks(35, 17),
     kgPerM2: 0.03,
     lifeYears: 3,
-    rolls: rolls('fabric-30', scaled(FABRIC_SIZES, 1.3)),
+    rolls: rolls('fabric-30', FABRIC_SIZES),
     outerFace: null,
     source: TABLE,
   },
@@ -125,7 +133,7 @@ const SOFT: readonly CoverMaterial[] = [
     ...clothLeaks(25, 14),
     kgPerM2: 0.05,
     lifeYears: 4,
-    rolls: rolls('fabric-50', scaled(FABRIC_SIZES, 1.8)),
+    rolls: rolls('fabric-50', FABRIC_SIZES),
     outerFace: null,
     source: TABLE,
   },
@@ -139,7 +147,7 @@ const SOFT: readonly CoverMaterial[] = [
     ...clothLeaks(15, 12),
     kgPerM2: 0.07,
     lifeYears: 4,
-    rolls: rolls('fabric-70', scaled(FABRIC_SIZES, 2.3)),
+    rolls: rolls('fabric-70', FABRIC_SIZES),
     outerFace: null,
     source: TABLE,
   },
@@ -153,7 +161,7 @@ const SOFT: readonly CoverMaterial[] = [
     ...OPEN_LEAKS,
     kgPerM2: 0.06,
     lifeYears: 5,
-    rolls: rolls('net', scaled(FABRIC_SIZES, 1.6)),
+    rolls: rolls('net', FABRIC_SIZES),
     outerFace: null,
     source: TABLE,
   },
@@ -167,7 +175,7 @@ const SOFT: readonly CoverMaterial[] = [
     ...OPEN_LEAKS,
     kgPerM2: 0.08,
     lifeYears: 7,
-    rolls: rolls('shade-30', scaled(FABRIC_SIZES, 1.7)),
+    rolls: rolls('shade-30', FABRIC_SIZES),
     outerFace: null,
     source: TABLE,
   },
@@ -181,7 +189,7 @@ const SOFT: readonly CoverMaterial[] = [
     ...OPEN_LEAKS,
     kgPerM2: 0.1,
     lifeYears: 7,
-    rolls: rolls('shade-50', scaled(FABRIC_SIZES, 1.9)),
+    rolls: rolls('shade-50', FABRIC_SIZES),
     outerFace: null,
     source: TABLE,
   },

@@ -1,5 +1,6 @@
 /** What shops of metric countries sell in place of the North American things: other names, other rolls. */
 import type { Entries } from './catalog';
+import { DEARER } from './covers';
 import type { CoverMaterial, HardwareItem, Roll } from './types';
 
 /** Counted things by their metric size. */
@@ -38,17 +39,6 @@ const CLOTH = [
   [3.2, 50, 58],
   [4.2, 25, 44],
 ] as const;
-/** What a cover costs beside UV film or the light fabric. */
-const DEARER: Readonly<Record<string, number>> = {
-  'film-clear': 0.6,
-  'fabric-30': 1.3,
-  'fabric-50': 1.8,
-  'fabric-70': 2.3,
-  net: 1.6,
-  'shade-30': 1.7,
-  'shade-50': 1.9,
-};
-
 function rolls(c: CoverMaterial): readonly Roll[] {
   // Reinforcing mesh is one square wide or another: six inches, or 150 mm, of the same rolls.
   if (c.rolls.length === 0 || c.kind === 'mesh') return c.rolls;

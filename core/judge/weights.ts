@@ -1,7 +1,8 @@
 /** What parts weigh, and what of it is at the hand. */
 import { type Figure, amount } from '../base/figure';
 import { panelAreaM2 } from '../build/assembly/pieces';
-import type { Assembly, MovingPart } from '../build/assembly/types';
+import type { Assembly } from '../build/assembly/types';
+import type { MovingPart } from '../build/assembly/openings';
 import { massKg } from '../catalog/sections';
 import { sheetSize } from '../make/rolls/rolls';
 

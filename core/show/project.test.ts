@@ -143,7 +143,8 @@ describe.each(built)('$name', ({ o }) => {
       if (assembly.arches.some((x) => x.sprung)) expect(at('bend')).toContain('eye protection');
     }
     if (assembly.steps.some((s) => s.id === 'rods')) expect(at('rods')).toContain('buried lines');
-    if (assembly.steps.some((s) => s.id === 'hang')) expect(at('hang')).toContain('no child under a lid');
+    for (const id of ['hang', 'hang whole'])
+      if (assembly.steps.some((s) => s.id === id)) expect(at(id)).toContain('no child under a lid');
     expect(assembly.steps.flatMap((s) => s.cautions).join(' ')).toContain('snow');
   });
 

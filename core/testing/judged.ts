@@ -1,5 +1,6 @@
 /** What several tests of the judges look at. */
-import type { Hung, MovingPart, Skin } from '../build/assembly/types';
+import type { Skin } from '../build/assembly/types';
+import type { Hung, MovingPart } from '../build/assembly/openings';
 import { SHIPPED, coverMaterial } from '../catalog/catalog';
 import type { NoonPlace } from '../judge/climate/noon';
 

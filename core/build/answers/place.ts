@@ -4,7 +4,7 @@ import { amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import { CROPS } from '../../site/crops';
-import { type First, asked, choice, dimensioned, within } from './asked';
+import { type First, asked, choice, dimensioned, withDefault, within } from './asked';
 
 const mm = z.number().finite();
 
@@ -94,5 +94,5 @@ const warmth = choice(
   'none',
 );
 /** Gardens from before it was asked have none. */
-export const extra = { ...warmth, schema: warmth.schema.default('none') as typeof warmth.schema };
+export const extra = withDefault(warmth, 'none');
 export type Extra = 'none' | 'jugs' | 'stones' | 'blanket' | 'lights' | 'straw';

@@ -4,7 +4,7 @@ import type { Assembly, HardwareUse } from '../assembly/types';
 import { MM_PER_INCH } from '../../base/length';
 import { ok } from '../../base/result';
 import type { SheetRun } from '../assembly/sheetRun';
-import { type Answers, type First, type Words, asked, choice, count, countOrAuto, length } from './asked';
+import { type Answers, type First, type Words, asked, choice, count, countOrAuto, length, withDefault } from './asked';
 import { board } from './bars';
 import { some } from './hoops';
 
@@ -44,9 +44,9 @@ export const FOLDS: Readonly<Record<SheetEdges, SheetRun['folds']>> = {
 
 /** Where the long edges of a loose sheet end, and how much of it lies there. */
 export function looseEdges<S extends SheetEdges>(schools: readonly S[], firstIn: number) {
-  const made = choice<S>('Long edges', some<SheetEdges, S>(EDGES, schools), 'ground' as S, { leaf: 'skin' });
+  const first = 'ground' as S;
   return {
-    edges: { ...made, schema: made.schema.default('ground' as S) as typeof made.schema },
+    edges: withDefault(choice<S>('Long edges', some<SheetEdges, S>(EDGES, schools), first, { leaf: 'skin' }), first),
     skirtMm: length('Skirt each side', [50, 800], firstIn * MM_PER_INCH, {
       leaf: 'skin',
       when: { edges: ['ground', 'inside', 'one-battened'] },
@@ -97,12 +97,14 @@ export const wrap = (firstMm: number, most = 150) => asked<number>(z.number().mi
 
 /** How many people the part that moves is lifted by. */
 export function people(first: First<'1' | '2'> = '1') {
-  const made = choice(
-    'Lifted by',
-    { '1': ['One person', 'About 15 kg at the most.'], '2': ['Two people', 'About 30 kg at the most.'] },
-    first,
+  return withDefault(
+    choice(
+      'Lifted by',
+      { '1': ['One person', 'About 15 kg at the most.'], '2': ['Two people', 'About 30 kg at the most.'] },
+      first,
+    ),
+    '1',
   );
-  return { ...made, schema: made.schema.default('1') as typeof made.schema };
 }
 
 /** How many of a counted thing an assembly uses. */

@@ -70,6 +70,21 @@ export function looseRun(
 }
 
 /**
+ * From an end hoop to the outside of the end wall, at both ends, mm; undefined where the cover ends over soil or stays inside the wall.
+ * @param cover from where to where along the bed it covers, and hoops where the first and the last stand
+ */
+export function pastEnds(
+  cover: readonly [from: number, to: number],
+  hoops: readonly [first: number, last: number],
+  { folds }: Pick<SheetRun, 'folds'>,
+  { survey }: Pick<BuildSite, 'survey'>,
+): readonly [number | undefined, number | undefined] {
+  const length = survey.frameOn.lengthMm;
+  const over = folds[0] !== 'inside';
+  return [over && cover[0] < 1 ? hoops[0] : undefined, over && cover[1] > length - 1 ? length - hoops[1] : undefined];
+}
+
+/**
  * Sheet from the crown of an end hoop down past the end of the bed: over the end wall's outer top edge to the ground, or straight
  * down to the soil where the cover ends over soil or stays inside the wall.
  * @param pastMm from the end hoop to the outside of the end wall; undefined where there is no wall

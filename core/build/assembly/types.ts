@@ -1,9 +1,9 @@
-import type { BentHoop, Elastica } from '../hoop/types';
-import type { Flat, Vec3, View } from '../../base/geometry';
+import type { Flat, Point2, Vec3, View } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
 import type { CoverMaterial, Section, StiffSheet } from '../../catalog/types';
+import type { MovingPart, Opening, Ventilation } from './openings';
+import type { ArchRow, BeamRow, PostRow, PushedRail, SheetSpan, SleeveJoint } from './rows';
 import type { Phrase } from '../../base/figure';
-import type { Point2 } from '../../base/geometry';
 
 export type EndCut = 'square' | 'mitre' | 'bevel' | 'taper' | 'curve';
 
@@ -118,141 +118,6 @@ export interface HardwareUse {
   readonly joint: string;
 }
 
-/** A row of equal hoops, for strength and headroom. */
-export interface ArchRow {
-  /** What they are called; hoops when not said. */
-  readonly what?: string;
-  readonly tags: readonly string[];
-  readonly section: Section;
-  readonly hoop: Elastica | BentHoop;
-  /** Sprung from straight, with its bending locked in; or bent to shape beforehand. */
-  readonly sprung: boolean;
-  readonly xsMm: readonly number[];
-  readonly spacingMm: number;
-  /** Left foot and height of the feet. */
-  readonly footYMm: number;
-  readonly footZMm: number;
-  /** Where the gardener measures the height from: soil, or the rail the feet stand on. */
-  readonly baseZMm: number;
-  /** Pipe to cut for one hoop. */
-  readonly cutMm: number;
-  readonly ridge: Ridge;
-}
-
-export type Ridge =
-  | { readonly kind: 'none' }
-  /** Only keeps the crowns apart and shares load between them. */
-  | { readonly kind: 'tied' }
-  /** Stands on posts at both ends and carries load as a beam. */
-  | { readonly kind: 'posted'; readonly section: Section; readonly spanMm: number };
-
-/** A row of straight pieces that carry snow as beams between two supports. */
-export interface BeamRow {
-  readonly tags: readonly string[];
-  /** What they are: "Legs", "Lid bars". */
-  readonly what: string;
-  readonly section: Section;
-  /** Which side of the section the load bends. */
-  readonly across: 'thickness' | 'width';
-  /** Between supports, measured along the piece. */
-  readonly spanMm: number;
-  /** Width of cover that one of them carries, measured level. */
-  readonly loadWidthMm: number;
-  readonly slopeDeg: number;
-  /** Two slopes meet above: snow may lie on one alone. */
-  readonly gable: boolean;
-  /** The question that asks for their number, where one does. */
-  readonly asked?: CountAsked;
-}
-
-/** A question that asks for a number: its id, how many are answered now, and what it counts, one and many. */
-export interface CountAsked {
-  readonly id: string;
-  readonly now: number;
-  readonly words: readonly [one: string, many: string];
-}
-
-/** A stiff sheet that spans between bars. */
-export interface SheetSpan {
-  readonly sheet: StiffSheet;
-  readonly spanMm: number;
-  readonly slopeDeg: number;
-  /** The question that asks for the bars under it, where one does. */
-  readonly asked?: CountAsked;
-}
-
-/** A board that takes the outward push of hoop feet between its supports. */
-export interface PushedRail {
-  readonly tag: string;
-  readonly section: Section;
-  /** Which side of the section the push bends. */
-  readonly across: 'thickness' | 'width';
-  readonly freeLengthMm: number;
-  readonly pushesAtMm: number;
-}
-
-/** Two things that must slide over one another. */
-export interface SleeveJoint {
-  readonly outer: Section;
-  readonly inner: Section;
-  readonly where: string;
-  /** What may stand in the place of the inner one, of its own kind. */
-  readonly offers: readonly Section[];
-  /** Pinned through, so that play does no harm. */
-  readonly pinned?: true;
-}
-
-/** A row of posts in the ground, two to a hoop, that carry a house. */
-export interface PostRow {
-  readonly tags: readonly string[];
-  readonly section: Section;
-  /** Posts of the same kind that may stand in their place. */
-  readonly offers: readonly Section[];
-  readonly depthMm: number;
-  readonly aboveMm: number;
-  readonly set: 'driven' | 'dug';
-  readonly spacingMm: number;
-  readonly crownMm: number;
-  /** What an end of the house shows to the wind, m2. */
-  readonly endM2: number;
-  /** Diagonal braces between posts along the house. */
-  readonly braces: number;
-}
-
-/** A part that a person lifts; worked out of the openings. */
-export interface MovingPart {
-  readonly name: string;
-  readonly memberTags: readonly string[];
-  readonly sheetTags: readonly string[];
-  readonly panelTags: readonly string[];
-  readonly motion: 'hinged' | 'carried' | 'rolled';
-  /** Bought parts that move with it, kg. */
-  readonly extraKg: number;
-  /** How many people the gardener means to lift it with. */
-  readonly people: 1 | 2;
-  /** Of a hinged part: its size along the hinge and from hinge to handle, and what holds it. */
-  readonly hung?: Hung;
-}
-
-/** So many fastenings of one kind, and what one holds, N. */
-export interface Fastening {
-  readonly count: number;
-  readonly eachN: number;
-  /** The question that asks for their number, where it is not the one of all lids. */
-  readonly ask?: string;
-}
-
-/** How a hinged part hangs. */
-export interface Hung {
-  readonly alongMm: number;
-  readonly reachMm: number;
-  /** How steeply it lies when shut: 0 level, 90 hanging. */
-  readonly pitchDeg: number;
-  readonly latches: Fastening;
-  readonly stays: Fastening;
-  readonly opener: Opener | undefined;
-}
-
 /**
  * What is joined to what, by what kind of joint, and where. Hardware, hold-downs, guarded edges, tools, minutes and cautions are
  * worked out of joints; nothing else lists them.
@@ -273,42 +138,6 @@ export interface Joint {
   readonly with?: Readonly<Record<string, string | number>>;
   /** The question that asks for their number, where one does. */
   readonly ask?: string;
-}
-
-/** What moves: for a hand, for air, or to be carried away. */
-export interface Opening {
-  readonly name: string;
-  readonly by: 'skirt' | 'lid' | 'lift-off' | 'flap' | 'vent' | 'louvre' | 'door' | 'roll-up' | 'crown';
-  /** The pieces that move, by tag. */
-  readonly tags: readonly string[];
-  /** The line it turns about, or the path it is moved along, mm. */
-  readonly line: readonly [Vec3, Vec3];
-  /** How far: degrees about the line, or mm along it. */
-  readonly travel: { readonly deg: number } | { readonly mm: number };
-  /** Joints that hold it shut, and open, by id. */
-  readonly shut: readonly string[];
-  readonly open: readonly string[];
-  /** From where a hand reaches in through it; none where it is for air alone. */
-  readonly reachedFrom: 'near' | 'far' | 'both sides' | 'ends' | 'inside' | 'none';
-  /** A net keeps insects and animals out while it is open. */
-  readonly screened: boolean;
-  /** Free area for air when it is open; of what turns or is moved along its line it follows from that. */
-  readonly airM2?: number;
-  /** What a person lifts to open it or to take it away; nothing where it moves by itself or weighs nothing. */
-  readonly lift?: Pick<MovingPart, 'motion' | 'extraKg' | 'people'> & {
-    /** Of a hinged one: its size, and what opens it by itself. */
-    readonly hung?: Pick<Hung, 'alongMm' | 'reachMm' | 'pitchDeg' | 'opener'>;
-  };
-}
-
-/** A wax opener on a lid: where its arm pushes, from the hinge, and the mass it is made to lift. */
-export interface Opener {
-  readonly armMm: number;
-  readonly liftsKg: number;
-  /** What its spring and arm hold down against wind, where it pushes, N. */
-  readonly holdsN: number;
-  /** Whether an insect screen lies in the way of its arm. */
-  readonly behindScreen: boolean;
 }
 
 /** A measure shown in a drawing; `typed` ones can be typed there. */
@@ -385,16 +214,6 @@ export interface Contact {
 
 /** How a sheet is fastened along its long sides. */
 export type Fixing = 'weights' | 'clips' | 'battens' | 'channel' | 'staples';
-
-/** How warm air is let out; worked out of the openings. */
-export interface Ventilation {
-  /** Free area of all that opens by itself, and of what a hand opens, m2. */
-  readonly aloneM2: number;
-  readonly byHandM2: number;
-  readonly by: Opening['by'] | 'opener' | 'none';
-  /** A net keeps insects and animals out while it is open. */
-  readonly screened: boolean;
-}
 
 /** What a family says: everything else of an assembly is worked out of it, once for all families. */
 export interface Said extends Omit<Assembly, 'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'steps'> {

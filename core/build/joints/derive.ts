@@ -1,19 +1,7 @@
 /** An assembly from what a family says: hardware, hold-downs, guarded edges, what moves, airing, and what each step takes. */
 import { holdsN, type Catalog } from '../../catalog/catalog';
-import type {
-  Assembly,
-  Contact,
-  Fastening,
-  HardwareUse,
-  HoldDown,
-  Joint,
-  MovingPart,
-  Opening,
-  Said,
-  SaidStep,
-  Step,
-  Ventilation,
-} from '../assembly/types';
+import type { Assembly, Contact, HardwareUse, HoldDown, Joint, Said, SaidStep, Step } from '../assembly/types';
+import type { Fastening, MovingPart, Opening, Ventilation } from '../assembly/openings';
 import type { BuildSite } from '../../site/buildSite';
 import { SOIL_HOLDS } from '../../site/soil';
 import { inMarket } from './marketWords';

@@ -1,3 +1,4 @@
+import { MM_PER_INCH } from '../../base/length';
 import { type Kind, each, holdsAs } from './kind';
 
 /** A butt hinge with its screws. */
@@ -9,3 +10,12 @@ export const hinge: Kind = {
   symbol: 'point',
   holds: holdsAs('hinge'),
 };
+
+const FOOT = 12 * MM_PER_INCH;
+/** Hinges along a side: 2 to 5 ft, 3 to 10 ft, one more for each further 4 ft. */
+export function hingeCount(lengthMm: number): number {
+  // A hair under, so that exactly 5 ft is not taken for more.
+  const feet = lengthMm / FOOT - 1e-6;
+  if (feet <= 5) return 2;
+  return feet <= 10 ? 3 : 3 + Math.ceil((feet - 10) / 4);
+}

@@ -1,6 +1,7 @@
 import type { BuildSite } from '../../site/buildSite';
 import { SHIPPED, SHIPPED_ENTRIES, catalogFrom, section } from '../../catalog/catalog';
-import type { Joint, Member, Opening, Said } from '../assembly/types';
+import type { Joint, Member, Said } from '../assembly/types';
+import type { Opening } from '../assembly/openings';
 import { at, build } from '../../testing/site';
 import { assembled } from './derive';
 import { KINDS, type KindKey, evenly, hardwareOf, joint, kindOf, roundBox, spread } from '.';

@@ -3,7 +3,8 @@ import { MM_PER_INCH } from '../../base/length';
 import { inPlace } from '../assembly/pieces';
 import { FLAP_FREE, VENT_UNITS } from '../../catalog/ventUnits';
 import { type Flat, type Point2, type Vec3, area, outlineSize } from '../../base/geometry';
-import type { Joint, Member, Opening, Panel } from '../assembly/types';
+import type { Joint, Member, Panel } from '../assembly/types';
+import type { Opening } from '../assembly/openings';
 import { evenly, joint } from '../joints';
 import { clipPlaces } from './framedSheet';
 

@@ -4,7 +4,7 @@ import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { MINUTES, step, tagList } from '../guide/step';
+import { MINUTES, named, step, tagList } from '../guide/step';
 
 export const tagsOf = (pieces: readonly { readonly tag: string }[]): readonly string[] => pieces.map((p) => p.tag);
 
@@ -123,21 +123,28 @@ export function packerWork(survey: Survey): readonly Phrase[] {
   ]);
 }
 
-/** What is done before a frame is set on its bed: packers, and a board across the soil. */
+/** What comes before a frame is set down, as a part of its step. */
+export interface SetDown extends Pick<SaidStep, 'work' | 'tags'> {
+  readonly joints: readonly Joint[];
+}
+
+/**
+ * What comes before a frame is set on its bed: packers, and boards across the soil under its open ends.
+ * @param ground what is done where it stands; packers on the wall when not said
+ */
 export function setOnBed(
-  frame: Pick<Frame, 'rails' | 'endBoards' | 'ties' | 'crossBoards'>,
+  boards: readonly Member[],
+  crossBoards: readonly Member[],
   joints: readonly Joint[],
-  survey: Survey,
-): Pick<SaidStep, 'work' | 'tags'> & { readonly joints: readonly Joint[] } {
+  ground: readonly Phrase[],
+): SetDown {
   return {
     work: [
-      ...packerWork(survey),
-      ...(frame.crossBoards.length > 0
-        ? [[`Set ${tagList(frame.crossBoards)} across the soil under the open end.`]]
-        : []),
+      ...ground,
+      ...(crossBoards.length > 0 ? [[`Set ${tagList(crossBoards)} across the soil under the open end.`]] : []),
     ],
-    tags: [...tagsOf([...frame.rails, ...frame.endBoards, ...frame.ties]), ...tagsOf(frame.crossBoards)],
-    joints: joints.filter((j) => j.id === 'boards across'),
+    tags: [...tagsOf(boards), ...tagsOf(crossBoards)],
+    joints: named(joints, 'boards across'),
   };
 }
 

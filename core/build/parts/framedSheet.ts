@@ -3,7 +3,8 @@ import type { CoverMaterial } from '../../catalog/types';
 import { MM_PER_INCH } from '../../base/length';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
 import { PULL_MM } from './hoopFrame';
-import type { Fixing, Joint, Member, Opening, SheetPart } from '../assembly/types';
+import type { Fixing, Joint, Member, SheetPart } from '../assembly/types';
+import type { Opening } from '../assembly/openings';
 
 const inch = (x: number): number => x * MM_PER_INCH;
 

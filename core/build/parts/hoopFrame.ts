@@ -13,7 +13,8 @@ import { type Point2, pathLength } from '../../base/geometry';
 import { sheetRun } from '../assembly/sheetRun';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import { type HoopMeasured, hoopDimensions } from '../assembly/hoopDimensions';
-import type { ArchRow, Dimension, Member } from '../assembly/types';
+import type { Dimension, Member } from '../assembly/types';
+import type { ArchRow } from '../assembly/rows';
 import type { WholePlace } from './hungWhole';
 
 /** Pulled by, mm: what a person holds while stretching a sheet. */

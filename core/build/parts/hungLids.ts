@@ -1,6 +1,8 @@
 import { holdsN } from '../../catalog/catalog';
 import type { CoverMaterial, Section } from '../../catalog/types';
-import { type Glazing, type LidSite, type Lids, slopedLids } from './slopedLid';
+import type { Glazing } from './glazing';
+import type { LidSite } from './lidSite';
+import { type Lids, slopedLids } from './slopedLid';
 
 /** What is answered of lids that hang on hinges. */
 export interface HungLidAnswers {

@@ -3,15 +3,17 @@ import type { Vec3 } from '../../base/geometry';
 import { MM_PER_INCH } from '../../base/length';
 import { thicknessMm } from '../../catalog/sections';
 import { type BuildSite, stock } from '../../site/buildSite';
-import { type Words, askedWhen, choice } from '../answers/asked';
+import { type Words, askedWhen, choice, withDefault } from '../answers/asked';
 import { latches, people, stays } from '../answers/skin';
 import { piece } from '../assembly/pieces';
-import type { Joint, Member, Opening, SaidStep } from '../assembly/types';
+import type { Joint, Member, SaidStep } from '../assembly/types';
+import type { Opening } from '../assembly/openings';
 import { CAUTIONS } from '../joints/cautions';
 import { evenly, joint } from '../joints';
 import { countOfJoint } from '../joints/kind';
 import { MINUTES, sayCount, sayCounts, countKind, step } from '../guide/step';
-import { hingeCount } from './slopedLid';
+import type { SetDown } from './frameSteps';
+import { hingeCount } from '../joints/hinge';
 
 type Tagged = readonly { readonly tag: string }[];
 
@@ -46,8 +48,8 @@ export function mountAnswers<K extends string>(held: Words<K>, first: NoInfer<K>
   );
   return {
     // Gardens from before it was asked were held as the family had it.
-    mount: { ...mount, schema: mount.schema.default(Object.keys(held)[0] as K) as typeof mount.schema },
-    hinges: { ...side, schema: side.schema.default('far') as typeof side.schema },
+    mount: withDefault(mount, Object.keys(held)[0] as K),
+    hinges: withDefault(side, 'far'),
     latches: askedWhen(latches('Latches', 12), hinged),
     stays: askedWhen(stays('Stays', 8), hinged),
     people: askedWhen(people('2'), hinged),
@@ -94,7 +96,7 @@ export function hangWhole(
   moving: Tagged,
   p: WholePlace,
   site: BuildSite,
-  before: Pick<SaidStep, 'work' | 'tags'> & { readonly joints: readonly Joint[] },
+  before: SetDown,
 ): HungWhole {
   const length = p.x1 - p.x0;
   const width = p.y1 - p.y0;
@@ -180,7 +182,7 @@ export function hangWhole(
       },
     },
     step: step({
-      id: 'hang',
+      id: 'hang whole',
       title: `Set the ${name.toLowerCase()} on the bed and hang it`,
       view: 'end',
       tags: [...before.tags, prop.tag],

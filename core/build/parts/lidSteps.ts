@@ -1,5 +1,6 @@
 import type { KindKey } from '../joints';
-import type { Glazing, Lids } from './slopedLid';
+import type { Glazing } from './glazing';
+import type { Lids } from './slopedLid';
 import type { SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';

@@ -5,7 +5,8 @@ import { thicknessMm } from '../../catalog/sections';
 import { type BuildSite, stock } from '../../site/buildSite';
 import type { SheetEdges } from '../answers/skin';
 import { type Fold, type SheetRun, fastenedZ, runMm } from '../assembly/sheetRun';
-import type { Allowance, Dimension, Joint, Member, Opening, Skirt } from '../assembly/types';
+import type { Allowance, Dimension, Joint, Member, Skirt } from '../assembly/types';
+import type { Opening } from '../assembly/openings';
 import { evenly, joint } from '../joints';
 import { straightRun } from '../joints/runs';
 import { batteningOf } from './frame';
@@ -64,6 +65,12 @@ const OVER: Readonly<Record<SheetEdges, string>> = {
 /** Where the sheet has its near or its far fold. */
 const foldAt = ({ line }: SheetRun, i: 0 | 1): Point2 => (i === 0 ? line[0] : line[line.length - 1]) ?? { y: 0, z: 0 };
 
+/** So far away from the bed past a fold. */
+function outward(run: SheetRun, i: 0 | 1, mm: number): Point2 {
+  const { y, z } = foldAt(run, i);
+  return { y: y + (i === 0 ? -mm : mm), z };
+}
+
 /** Where only one side is of a kind: the far one is fastened. */
 const SIDE: Readonly<Record<Fold, string>> = { ground: 'near side', inside: 'near side', wall: 'far side' };
 
@@ -116,9 +123,9 @@ export function fastenedToWall(
 /** What of a sheet lies on the ground outside, as faces. */
 export function skirtFaces(skirtMm: number, run: SheetRun, x0: number, x1: number): readonly (readonly Vec3[])[] {
   return ([0, 1] as const).flatMap((i) => {
-    const end = foldAt(run, i);
     if (run.folds[i] !== 'ground') return [];
-    const y = end.y + (i === 0 ? -skirtMm : skirtMm);
+    const end = foldAt(run, i);
+    const { y } = outward(run, i, skirtMm);
     return [
       [
         [x0, end.y, 0],
@@ -134,9 +141,8 @@ export function skirtFaces(skirtMm: number, run: SheetRun, x0: number, x1: numbe
 export function skirtLines(skirtMm: number, run: SheetRun): readonly Point2[] {
   const { folds } = run;
   return ([0, 1] as const).map((i) => {
-    const foot = foldAt(run, i);
-    const out = folds[i] === 'ground' ? (i === 0 ? -skirtMm / 2 : skirtMm / 2) : 0;
-    return { y: foot.y + out, z: folds[i] === 'wall' ? 0 : foot.z };
+    const { y, z } = outward(run, i, folds[i] === 'ground' ? skirtMm / 2 : 0);
+    return { y, z: folds[i] === 'wall' ? 0 : z };
   });
 }
 
@@ -167,13 +173,9 @@ export function endFaces(
 }
 
 /** The line of the sheet across the bed as it is drawn, with what lies on the ground. */
-export function drawnRun(skirtMm: number, { line, folds }: SheetRun, x: number): readonly Vec3[] {
-  const [near, far] = [line[0], line[line.length - 1]];
-  return [
-    ...(folds[0] === 'ground' && near ? [{ y: near.y - skirtMm, z: near.z }] : []),
-    ...line,
-    ...(folds[1] === 'ground' && far ? [{ y: far.y + skirtMm, z: far.z }] : []),
-  ].map((p): Vec3 => [x, p.y, p.z]);
+export function drawnRun(skirtMm: number, run: SheetRun, x: number): readonly Vec3[] {
+  const [near, far] = ([0, 1] as const).map((i) => (run.folds[i] === 'ground' ? [outward(run, i, skirtMm)] : []));
+  return [...(near ?? []), ...run.line, ...(far ?? [])].map((p): Vec3 => [x, p.y, p.z]);
 }
 
 /** The part of the run that has air under it: above the wall where it comes down outside. */
@@ -184,15 +186,15 @@ export function aboveWall({ line, folds }: SheetRun, { bed }: BuildSite): readon
 }
 
 /** The skirt that lies on the ground: typed where it is drawn. */
-export function skirtDimension(skirtMm: number, { line }: SheetRun, x: number): Dimension {
-  const y = line[0]?.y ?? 0;
+export function skirtDimension(skirtMm: number, run: SheetRun, x: number): Dimension {
+  const { y } = foldAt(run, 0);
   return {
     id: 'skirt',
     label: 'skirt on the ground',
     view: 'end',
     side: 'below',
     row: 2,
-    from: [x, y - skirtMm, 0],
+    from: [x, outward(run, 0, skirtMm).y, 0],
     to: [x, y, 0],
     valueMm: skirtMm,
     typed: true,
@@ -223,9 +225,9 @@ export function endOpenings(
 }
 
 /** A loose sheet is lifted at its skirt, anywhere along the sides where it is loose. */
-export function skirtOpening({ line, folds }: SheetRun, x0: number, x1: number): Opening {
-  const foot = line[0] ?? { y: 0, z: 0 };
-  const top = Math.max(...line.map((p) => p.z));
+export function skirtOpening(run: SheetRun, x0: number, x1: number): Opening {
+  const foot = foldAt(run, 0);
+  const top = Math.max(...run.line.map((p) => p.z));
   return {
     name: 'Skirt',
     by: 'skirt',
@@ -237,7 +239,7 @@ export function skirtOpening({ line, folds }: SheetRun, x0: number, x1: number):
     travel: { mm: (top - foot.z) * 0.7 },
     shut: ['weights'],
     open: ['clips'],
-    reachedFrom: folds[1] === 'wall' ? 'near' : 'both sides',
+    reachedFrom: run.folds[1] === 'wall' ? 'near' : 'both sides',
     screened: false,
   };
 }

@@ -1,5 +1,5 @@
 import { underLine } from '../assembly/enclosure';
-import { type SheetRun, endRun, looseRun } from '../assembly/sheetRun';
+import { type SheetRun, endRun, looseRun, pastEnds } from '../assembly/sheetRun';
 import { type SheetEdges, FOLDS } from '../answers/skin';
 import { soilZ } from '../assembly/crop';
 import {
@@ -31,7 +31,8 @@ import { hoopDimensions } from '../assembly/hoopDimensions';
 import { type SprungHoop, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
 import { type RidgeBuilt, buildRidge } from './ridge';
-import type { Dimension, FootingOn, Joint, Member, Said, SaidStep, SleeveJoint } from '../assembly/types';
+import type { Dimension, FootingOn, Joint, Member, Said, SaidStep } from '../assembly/types';
+import type { SleeveJoint } from '../assembly/rows';
 
 const POST_IN_SOIL_MM = 18 * MM_PER_INCH;
 
@@ -126,7 +127,6 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
   const last = xs.value[xs.value.length - 1] ?? 0;
   const shape = hoop.value.hoop;
   const hoops = hoopMembers(hoop.value, pipe, xs.value, footY, footZ, foot.aboveMm + foot.belowMm);
-  const past = (over: boolean, mm: number): number | undefined => (over && folds[0] !== 'inside' ? mm : undefined);
   return ok({
     ...foot,
     pipe,
@@ -138,7 +138,7 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
     startMm,
     coverMm: [from, to],
     run: run(shape),
-    pastMm: [past(from < 1, first), past(to > survey.frameOn.lengthMm - 1, survey.frameOn.lengthMm - last)],
+    pastMm: pastEnds([from, to], [first, last], { folds }, site),
     battens: wallBattens(a.edges, first, last, xs.value, site),
     hoops,
     feetAt: xs.value.flatMap((x) => [footY, footY + foot.spanMm].map((y): Vec3 => [x, y, foot.baseZ])),

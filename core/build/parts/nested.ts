@@ -1,11 +1,10 @@
 import { joint } from '../joints';
-import type { CoverMaterial } from '../../catalog/types';
+import type { CoverMaterial, Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm } from '../../catalog/sections';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { MINUTES, step } from '../guide/step';
-import { hoopCurve } from '../hoop/curve';
 import { solveHoop } from '../hoop/elastica';
 import type { Elastica } from '../hoop/types';
 import { type Result, fail, ok } from '../../base/result';
@@ -46,9 +45,8 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
   const base = soilZ(bed);
   const top = Math.max(...outer.under.map((p) => p.z));
   const inside = {
-    ...arch,
     spanMm: arch.hoop.spanMm,
-    od,
+    pipe,
     base,
     top,
     width,
@@ -166,7 +164,7 @@ function onLine(line: readonly Point2[], x: number, part: number): Vec3 {
 /** What an inner hoop stands under, mm. */
 interface Inside {
   readonly spanMm: number;
-  readonly od: number;
+  readonly pipe: Section;
   readonly base: number;
   readonly top: number;
   readonly width: number;
@@ -184,20 +182,18 @@ interface Inner {
  * too near. Two sprung pipes of different lengths do not bend alike.
  */
 function innerHoop(outer: readonly Point2[], i: Inside, gapMm: number): Inner | undefined {
+  const od = thicknessMm(i.pipe);
   const at = (more: number): Inner | undefined => {
-    const spanMm = Math.min(i.spanMm - 2 * gapMm - i.od, i.roomMm) - 2 * more;
-    const heightMm = i.top - gapMm - i.od / 2 - i.base - more;
+    const spanMm = Math.min(i.spanMm - 2 * gapMm - od, i.roomMm) - 2 * more;
+    const heightMm = i.top - gapMm - od / 2 - i.base - more;
     if (spanMm < LEAST_SPAN * i.spanMm || heightMm < LEAST_HEIGHT_MM) return undefined;
     const hoop = solveHoop({ kind: 'pinned' }, { spanMm, heightMm });
     return hoop.ok ? { hoop: hoop.value, spanMm, heightMm } : undefined;
   };
-  const clear = ({ hoop, spanMm }: Inner): boolean => {
-    const line = hoopCurve(hoop, 48).map((p) => ({
-      y: (i.width - spanMm) / 2 + p.y - (i.od / 2) * Math.sin(p.angle),
-      z: i.base + p.z + (i.od / 2) * Math.cos(p.angle),
-    }));
-    return line.every((p) => p.z < i.base + gapMm || distanceTo(outer, p) >= gapMm - 0.5);
-  };
+  const clear = ({ hoop, spanMm }: Inner): boolean =>
+    outerFace(hoop, i.pipe, (i.width - spanMm) / 2, i.base).every(
+      (p) => p.z < i.base + gapMm || distanceTo(outer, p) >= gapMm - 0.5,
+    );
   // Coarsely to the first that is clear, then back in small steps to the largest.
   for (let more = 0; more <= i.spanMm / 4; more += 16) {
     const inner = at(more);

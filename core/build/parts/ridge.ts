@@ -5,7 +5,8 @@ import type { Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm } from '../../catalog/sections';
 import { straightRun } from '../joints/runs';
-import type { Joint, Member, Ridge } from '../assembly/types';
+import type { Joint, Member } from '../assembly/types';
+import type { Ridge } from '../assembly/rows';
 
 const TIMBER = '2x2';
 const BOARD = '2x4';

@@ -1,4 +1,4 @@
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, amount, capital } from '../../base/figure';
 import type { Assembly } from '../../build/assembly/types';
 import { coverM2, meanOf } from '../../build/assembly/enclosure';
 import { crop } from '../../site/crops';
@@ -19,7 +19,7 @@ export function coldestNight({ crop: row, enclosure }: Pick<Assembly, 'crop' | '
   });
   const dies = `${c.name} dies at`;
   return {
-    label: `${c.name.charAt(0).toUpperCase()}${c.name.slice(1)} lives down to`,
+    label: `${capital(c.name)} lives down to`,
     value: c.killingC - help,
     quantity: 'temperature',
     formula: `coldest night = ${dies} − ${layers.map((l) => l.name).join(' − ')}`,

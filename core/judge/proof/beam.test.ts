@@ -1,5 +1,6 @@
 /** Bars, ridges and openers, worked by hand. */
-import type { BeamRow, MovingPart } from '../../build/assembly/types';
+import type { MovingPart } from '../../build/assembly/openings';
+import type { BeamRow } from '../../build/assembly/rows';
 import type { Figure } from '../../base/figure';
 import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { hoopCurve } from '../../build/hoop/curve';

@@ -1,4 +1,4 @@
-import type { BeamRow } from '../../build/assembly/types';
+import type { BeamRow } from '../../build/assembly/rows';
 import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import { amount } from '../../base/figure';
 import { type DesignSnow, SNOW_DENSITY, slopeFactor } from './snow';

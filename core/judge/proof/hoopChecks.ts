@@ -1,7 +1,7 @@
 /** What is asked of sprung and bent hoops: snow, bend, push on the rails, sag between them, sleeves. */
 import { type Catalog, fitOf, sectionsWhere } from '../../catalog/catalog';
 import type { Section } from '../../catalog/types';
-import type { ArchRow, PushedRail, SleeveJoint } from '../../build/assembly/types';
+import type { ArchRow, PushedRail, SleeveJoint } from '../../build/assembly/rows';
 import { stiffnessNMm2, thicknessMm, tubeShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../build/hoop/strain';

@@ -1,5 +1,5 @@
 import type { BentHoop, Elastica } from '../../build/hoop/types';
-import type { ArchRow } from '../../build/assembly/types';
+import type { ArchRow } from '../../build/assembly/rows';
 import { stiffnessNMm2, thicknessMm } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
 import { fibreStrainPercent } from '../../build/hoop/strain';

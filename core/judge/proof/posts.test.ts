@@ -1,5 +1,5 @@
 import { SHIPPED, section } from '../../catalog/catalog';
-import type { PostRow } from '../../build/assembly/types';
+import type { PostRow } from '../../build/assembly/rows';
 import { at, build } from '../../testing/site';
 import type { CheckSite } from './check';
 import { poleDepthMm, postChecks } from './posts';

@@ -1,5 +1,5 @@
 /** Posts of a house: deep enough for the soil and the wind, stout enough at the ground, and braced against racking both ways. */
-import type { PostRow } from '../../build/assembly/types';
+import type { PostRow } from '../../build/assembly/rows';
 import { inertiaMm4, thicknessMm } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';

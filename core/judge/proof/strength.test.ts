@@ -1,6 +1,6 @@
 import { SHIPPED, section } from '../../catalog/catalog';
 import fc from 'fast-check';
-import type { ArchRow, Ridge } from '../../build/assembly/types';
+import type { ArchRow, Ridge } from '../../build/assembly/rows';
 import { solveHoop } from '../../build/hoop/elastica';
 import { footThrustN, hoopFigures } from './hoopFigures';
 import { designSnow } from './snow';

@@ -1,4 +1,4 @@
-import type { ArchRow } from '../../build/assembly/types';
+import type { ArchRow } from '../../build/assembly/rows';
 import { areaMm2, inertiaMm4, stiffnessNMm2, thicknessMm } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
 import { hoopCurve } from '../../build/hoop/curve';

@@ -1,7 +1,8 @@
 /** What is asked of straight bars, of stiff sheets between them, and of whoever lifts the parts. */
 import type { Section } from '../../catalog/types';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
-import type { BeamRow, CountAsked, MovingPart, SheetSpan } from '../../build/assembly/types';
+import type { MovingPart } from '../../build/assembly/openings';
+import type { BeamRow, CountAsked, SheetSpan } from '../../build/assembly/rows';
 import { boardShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { type Check, verdictOf } from './check';

@@ -1,5 +1,6 @@
 /** Wind, worked by hand. */
-import type { Assembly, MovingPart } from '../../build/assembly/types';
+import type { Assembly } from '../../build/assembly/types';
+import type { MovingPart } from '../../build/assembly/openings';
 import { rectangle } from '../../build/assembly/pieces';
 import { SHIPPED, stiffSheet } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';

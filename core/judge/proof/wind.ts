@@ -1,6 +1,7 @@
 /** Wind: uplift of the whole cover, and the moment on a lid, shut and propped. */
 import type { Exposure } from '../../site/place';
-import type { Assembly, Fastening, MovingPart } from '../../build/assembly/types';
+import type { Assembly } from '../../build/assembly/types';
+import type { Fastening, MovingPart } from '../../build/assembly/openings';
 import { panelAreaM2 } from '../../build/assembly/pieces';
 import { massKg } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';

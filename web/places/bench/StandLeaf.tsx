@@ -6,7 +6,7 @@ import { SNOW_DENSITY, slopeFactor } from '../../../core/judge/proof/snow';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/build/hoop/strain';
 import { thicknessMm } from '../../../core/catalog/sections';
 import { amount } from '../../../core/base/figure';
-import type { ArchRow } from '../../../core/build/assembly/types';
+import type { ArchRow } from '../../../core/build/assembly/rows';
 import { footThrustN, hoopFigures } from '../../../core/judge/proof/hoopFigures';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatAmount } from '../../../core/base/amount';

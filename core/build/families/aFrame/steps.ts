@@ -2,7 +2,7 @@ import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
 import { amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
-import { fasteningWork, coverFrameStep, packerWork, tagsOf } from '../../parts/frameSteps';
+import { fasteningWork, coverFrameStep, packerWork, setOnBed, tagsOf } from '../../parts/frameSteps';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { AFrameAnswers } from './answers';
 
@@ -22,6 +22,7 @@ interface Built {
 
 /** The frame in building order: cut, pattern, ridge, raise, rails, cover, fix down. */
 export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
+  const set = setOnBed([...b.legs, ...b.ties], b.crossBoards, b.joints, packerWork(b.survey));
   return [
     cutStep([...b.legs, ...b.ridge, ...b.ties, ...b.rails, ...b.battens, ...b.crossBoards]),
     step({
@@ -62,16 +63,15 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
       id: 'raise',
       title: 'Raise it on the bed and tie the feet',
       view: 'end',
-      tags: [...tagsOf(b.legs), ...tagsOf(b.ties), ...tagsOf(b.crossBoards)],
+      tags: set.tags,
       work: [
-        ...packerWork(b.survey),
-        ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
+        ...set.work,
         ['Two people: turn it over and set the feet on the walls, flush outside.'],
         [`Screw ${tagList(b.ties)} across the end triangles.`],
         [`Screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}, between the legs and the wall.`],
       ],
       tools: ['level', 'tape'],
-      joints: named(b.joints, 'foot ties', 'anchors', 'boards across'),
+      joints: [...named(b.joints, 'foot ties', 'anchors'), ...set.joints],
       checks: [['The ridge is level'], ['End triangles plumb'], ['Diagonals of each slope equal']],
       minutes: MINUTES.start + 10,
     }),

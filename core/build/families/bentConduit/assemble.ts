@@ -21,12 +21,13 @@ import { nest } from '../../parts/nested';
 import { type HoopFrame, hoopFrame, frameDimensions, framePlace } from '../../parts/hoopFrame';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import { straightRun } from '../../joints/runs';
-import type { Joint, Member, Opening, Panel, Said, SheetPart } from '../../assembly/types';
+import type { Joint, Member, Panel, Said, SheetPart } from '../../assembly/types';
+import type { Opening } from '../../assembly/openings';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Bend, NO_ROOM, bentHoop } from '../../hoop/bent';
 import { type Result, fail, ok } from '../../../base/result';
-import { setOnBed } from '../../parts/frameSteps';
+import { packerWork, setOnBed } from '../../parts/frameSteps';
 import { hangWhole } from '../../parts/hungWhole';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
 import { bentSteps } from './steps';
@@ -133,16 +134,10 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
   const own = jointsOf(a, { ...f, hoops }, { furring, panels, sheets, covered });
   const whole = [...rails, ...f.frame.endBoards, ...hoops, ...furring.members, ...f.frame.ties, ...f.frame.battens];
+  const set = setOnBed([...rails, ...f.frame.endBoards, ...f.frame.ties], f.frame.crossBoards, own, packerWork(survey));
   const hung =
     a.mount === 'hinged'
-      ? hangWhole(
-          a,
-          'Frame',
-          [...whole, ...panels, ...sheets],
-          framePlace(f, rails),
-          site,
-          setOnBed({ ...f.frame, rails }, own, survey),
-        )
+      ? hangWhole(a, 'Frame', [...whole, ...panels, ...sheets], framePlace(f, rails), site, set)
       : undefined;
   const joints = [...own, ...(hung?.joints ?? [])];
   const x = f.xs[0] ?? f.x0;
@@ -191,7 +186,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
         ),
         ...dims,
       ],
-      steps: bentSteps(a, { f, hoops, rails, furring: furring.members, sheets, panels, joints, survey, hung }),
+      steps: bentSteps(a, { f, hoops, rails, furring: furring.members, sheets, panels, joints, set, hung }),
       remarks: [],
     },
     a,

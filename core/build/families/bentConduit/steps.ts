@@ -1,17 +1,16 @@
 import type { HungWhole } from '../../parts/hungWhole';
 import type { HoopFrame } from '../../parts/hoopFrame';
 import type { Joint, Member, Panel, SaidStep, SheetPart } from '../../assembly/types';
-import type { Survey } from '../../../site/survey';
 import { thicknessMm } from '../../../catalog/sections';
 import { amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
 import {
+  type SetDown,
   fasteningWork,
   coverFrameStep,
   frameStep,
   markRailsStep,
   plywoodStep,
-  setOnBed,
   tagsOf,
 } from '../../parts/frameSteps';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
@@ -25,7 +24,7 @@ interface Built {
   readonly sheets: readonly SheetPart[];
   readonly panels: readonly Panel[];
   readonly joints: readonly Joint[];
-  readonly survey: Survey;
+  readonly set: SetDown;
   /** How it hangs, where it is hinged. */
   readonly hung: HungWhole | undefined;
 }
@@ -37,7 +36,6 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
   const boards = [...b.rails, ...frame.endBoards, ...frame.ties];
   const [shoulder, crown] = f.bends;
   const od = thicknessMm(a.pipe);
-  const set = setOnBed(frame, joints, b.survey);
   return [
     cutStep([...boards, ...hoops, ...furring, ...frame.battens, ...frame.crossBoards, ...(b.hung?.members ?? [])]),
     step({
@@ -150,14 +148,14 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
         id: 'set',
         title: 'Set it on the bed and fix it down',
         view: 'end',
-        tags: set.tags,
+        tags: b.set.tags,
         work: [
-          ...set.work,
+          ...b.set.work,
           ['Two people: set the frame on the bed, flush all round.'],
           [`Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`],
         ],
         tools: ['level'],
-        joints: [...named(joints, 'anchors'), ...set.joints],
+        joints: [...named(joints, 'anchors'), ...b.set.joints],
         checks: [['It sits down all round without rocking']],
         cautions: [CAUTIONS.snow],
         minutes: MINUTES.start,

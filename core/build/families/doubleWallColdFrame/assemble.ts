@@ -10,10 +10,10 @@ import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { endsOf, piece } from '../../assembly/pieces';
-import { setOnBed } from '../../parts/frameSteps';
+import { packerWork, setOnBed } from '../../parts/frameSteps';
 import { hangWhole } from '../../parts/hungWhole';
 import { hungLids } from '../../parts/hungLids';
-import { glazingCover } from '../../parts/slopedLid';
+import { glazingCover } from '../../parts/glazing';
 import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
@@ -121,6 +121,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     ...lids.joints,
     ...(a.mount === 'hooked' ? joint('hook', 'anchors', 'Frame to the bed wall', walled, rim, { ask: 'anchors' }) : []),
   ];
+  const set = setOnBed(walled, across.members, own, packerWork(survey));
   const whole = [...walled, ...lids.members, ...pockets, ...sheets, ...lids.panels];
   const hung =
     a.mount === 'hinged'
@@ -131,7 +132,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
           whole,
           { x0, x1, y0: 0, y1: depth, z0, along: { near: walls.front, far: walls.back }, ends: walls.sides },
           site,
-          setOnBed({ rails: walled, endBoards: [], ties: [], crossBoards: across.members }, own, survey),
+          set,
         )
       : undefined;
   const joints = [...own, ...(hung?.joints ?? [])];
@@ -183,7 +184,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         spacingLabel: '',
       }),
     ],
-    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across.members, sheets, joints, survey, hung }),
+    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across.members, sheets, joints, set, hung }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);

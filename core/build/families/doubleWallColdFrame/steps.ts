@@ -1,10 +1,9 @@
 import type { HungWhole } from '../../parts/hungWhole';
 import type { Lids } from '../../parts/slopedLid';
 import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
-import type { Survey } from '../../../site/survey';
 import { amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
-import { packerWork, tagsOf } from '../../parts/frameSteps';
+import { type SetDown, tagsOf } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { DoubleWallColdFrameAnswers } from './answers';
@@ -17,7 +16,7 @@ interface Built {
   readonly crossBoards: readonly Member[];
   readonly sheets: readonly SheetPart[];
   readonly joints: readonly Joint[];
-  readonly survey: Survey;
+  readonly set: SetDown;
   /** How it hangs, where it is hinged. */
   readonly hung: HungWhole | undefined;
 }
@@ -89,16 +88,15 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
         id: 'set',
         title: 'Set the frame on the bed',
         view: 'end',
-        tags: [...tagsOf(all), ...tagsOf(b.crossBoards)],
+        tags: b.set.tags,
         work: [
-          ...packerWork(b.survey),
-          ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
+          ...b.set.work,
           [
             `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(b.joints, 'hook'), 'hook')}.`,
           ],
         ],
         tools: ['level'],
-        joints: named(b.joints, 'anchors', 'boards across'),
+        joints: [...named(b.joints, 'anchors'), ...b.set.joints],
         checks: [['It sits down all round without rocking']],
         minutes: MINUTES.start,
       }),
@@ -130,6 +128,6 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
           }),
         ]
       : []),
-    ...glazeAndHangSteps(a.glazing, lids).map((s) => (s.id === 'hang' ? { ...s, id: 'hang lids' } : s)),
+    ...glazeAndHangSteps(a.glazing, lids),
   ];
 }

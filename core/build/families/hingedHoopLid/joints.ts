@@ -1,11 +1,12 @@
 import type { Vec3 } from '../../../base/geometry';
 import { MM_PER_INCH } from '../../../base/length';
-import type { Joint, Member, Opening, SheetPart } from '../../assembly/types';
+import type { Joint, Member, SheetPart } from '../../assembly/types';
+import type { Opening } from '../../assembly/openings';
 import { evenly, joint } from '../../joints';
 import type { Frame } from '../../parts/frame';
 import { type FramedCover, fastened, flapJoints } from '../../parts/framedSheet';
 import type { RidgeBuilt } from '../../parts/ridge';
-import { hingeCount } from '../../parts/slopedLid';
+import { hingeCount } from '../../joints/hinge';
 import type { HingedHoopLidAnswers } from './answers';
 
 /** Longer lids want a stay at each end, mm. */

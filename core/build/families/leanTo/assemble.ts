@@ -9,7 +9,7 @@ import { mirrored } from '../../assembly/mirror';
 import type { Said } from '../../assembly/types';
 import { crossBoards } from '../../parts/crossBoards';
 import { hungLids } from '../../parts/hungLids';
-import { glazingCover } from '../../parts/slopedLid';
+import { glazingCover } from '../../parts/glazing';
 import type { LeanToAnswers } from './answers';
 import { buildFrame } from './frame';
 import { buildSkin } from './skin';

@@ -9,7 +9,7 @@ import type { Joint, Member } from '../../assembly/types';
 import { evenly, joint, roundBox } from '../../joints';
 import { straightRun } from '../../joints/runs';
 import { hoopPlaces } from '../../parts/hoops';
-import { paneWidth } from '../../parts/slopedLid';
+import { paneWidth } from '../../parts/glazing';
 import type { LeanToAnswers } from './answers';
 
 /** Ends deeper than this have a stud in their middle. */

@@ -3,7 +3,7 @@ import type { Survey } from '../../../site/survey';
 import type { Joint, Member, SaidStep } from '../../assembly/types';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import { CAUTIONS } from '../../joints/cautions';
-import { packerWork, tagsOf } from '../../parts/frameSteps';
+import { packerWork, setOnBed, tagsOf } from '../../parts/frameSteps';
 import { glazeStep, hangStep, lidFrameStep } from '../../parts/lidSteps';
 import type { Lids } from '../../parts/slopedLid';
 import type { LeanToAnswers } from './answers';
@@ -26,6 +26,7 @@ export function leanToSteps(a: LeanToAnswers, b: Built): readonly SaidStep[] {
   const wall = frame.plates.filter((m) => m.tag.startsWith('W'));
   const posts = frame.uprights.filter((m) => m.part === 'Wall post');
   const low = [...frame.plates.filter((m) => !m.tag.startsWith('W')), ...frame.uprights];
+  const set = setOnBed(low, b.crossBoards, joints, packerWork(b.survey));
   const film = a.glazing === 'film';
   const coverWork: readonly Phrase[] = film
     ? [
@@ -54,10 +55,9 @@ export function leanToSteps(a: LeanToAnswers, b: Built): readonly SaidStep[] {
       id: 'front',
       title: 'Set sills and front on the bed',
       view: 'side',
-      tags: [...tagsOf(low), ...tagsOf(b.crossBoards)],
+      tags: set.tags,
       work: [
-        ...packerWork(b.survey),
-        ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
+        ...set.work,
         [
           `Screw sills, studs and header together and set them on the wall of the bed. ${sayCount(countKind(joints, 'bracket'), 'bracket')}.`,
         ],
@@ -65,7 +65,8 @@ export function leanToSteps(a: LeanToAnswers, b: Built): readonly SaidStep[] {
       ],
       tools: ['level', 'square'],
       joints: [
-        ...named(joints, 'sills', 'uprights', 'anchors', 'boards across'),
+        ...named(joints, 'sills', 'uprights', 'anchors'),
+        ...set.joints,
         ...joints.filter((j) => ['splices A1', 'splices A2'].includes(j.id)),
       ],
       checks: [['The header is level, and the front stands plumb']],

@@ -9,11 +9,12 @@ import { holdsUnit, plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '
 import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
 import { type FramedCover, fastened, framedSheet } from '../../parts/framedSheet';
-import { setOnBed } from '../../parts/frameSteps';
+import { packerWork, setOnBed } from '../../parts/frameSteps';
 import { hangWhole } from '../../parts/hungWhole';
 import { type HoopFrame, framePlace, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
 import { type Vec3, pathLength } from '../../../base/geometry';
-import type { Joint, Opening, Panel, Said, SheetPart } from '../../assembly/types';
+import type { Joint, Panel, Said, SheetPart } from '../../assembly/types';
+import type { Opening } from '../../assembly/openings';
 import type { BuildSite } from '../../../site/buildSite';
 import { VENT_UNITS } from '../../../catalog/ventUnits';
 import { type Result, fail } from '../../../base/result';
@@ -88,16 +89,15 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
     ...f.frame.ties,
     ...f.frame.battens,
   ];
+  const set = setOnBed(
+    [...f.frame.rails, ...f.frame.endBoards, ...f.frame.ties],
+    f.frame.crossBoards,
+    own,
+    inside ? [['Rake the soil level along the walls where the frame will stand.']] : packerWork(survey),
+  );
   const hung =
     a.mount === 'hinged'
-      ? hangWhole(
-          a,
-          'Cover',
-          [...members, ...sheets, ...panels],
-          framePlace(f, f.frame.rails),
-          site,
-          setOnBed(f.frame, own, survey),
-        )
+      ? hangWhole(a, 'Cover', [...members, ...sheets, ...panels], framePlace(f, f.frame.rails), site, set)
       : undefined;
   const joints = [...own, ...(hung?.joints ?? [])];
   const x = f.x0;
@@ -143,7 +143,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
           rowFromEdgeMm: a.rowFromEdgeMm,
         }),
       ],
-      steps: liftOffSteps(a, f, { sheets, panels, joints, survey, hung }),
+      steps: liftOffSteps(a, f, { sheets, panels, joints, set, hung }),
       remarks: [],
     },
     a,

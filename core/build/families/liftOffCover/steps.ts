@@ -1,16 +1,14 @@
 import type { HungWhole } from '../../parts/hungWhole';
 import type { HoopFrame } from '../../parts/hoopFrame';
 import type { Joint, Panel, SaidStep, SheetPart } from '../../assembly/types';
-import type { Survey } from '../../../site/survey';
 import { CAUTIONS } from '../../joints/cautions';
 import {
   fasteningWork,
   coverFrameStep,
   frameStep,
   markRailsStep,
-  packerWork,
+  type SetDown,
   plywoodStep,
-  tagsOf,
 } from '../../parts/frameSteps';
 import {
   MINUTES,
@@ -30,7 +28,7 @@ interface Built {
   readonly sheets: readonly SheetPart[];
   readonly panels: readonly Panel[];
   readonly joints: readonly Joint[];
-  readonly survey: Survey;
+  readonly set: SetDown;
   /** How it hangs, where it is hinged. */
   readonly hung: HungWhole | undefined;
 }
@@ -40,7 +38,6 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
   const { frame, hoops, ridge } = f;
   const { joints } = b;
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
-  const packers = packerWork(b.survey);
   const hooks = countKind(joints, 'hook');
   return [
     cutStep([
@@ -98,20 +95,17 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
         id: 'set',
         title: 'Set it on the bed',
         view: 'end',
-        tags: [...tagsOf(boards), ...tagsOf(frame.crossBoards)],
+        tags: b.set.tags,
         work: [
-          ...(a.sits === 'on' ? packers : [['Rake the soil level along the walls where the frame will stand.']]),
-          ...(frame.crossBoards.length > 0
-            ? [[`Set ${tagList(frame.crossBoards)} across the soil under the open end.`]]
-            : []),
+          ...b.set.work,
           ['Screw a handle to each end, and lift it with a straight back.'],
           [`Screw ${sayCount(hooks, 'hook')} and hook the frame down.`],
         ],
         tools: ['level'],
-        joints: named(joints, 'handles', 'hooks', 'boards across'),
+        joints: [...named(joints, 'handles', 'hooks'), ...b.set.joints],
         checks: [['It sits down all round without rocking'], ...(hooks > 0 ? [['Every hook is shut']] : [])],
         cautions: [CAUTIONS.snow],
-        minutes: MINUTES.start + packers.length * 5,
+        minutes: MINUTES.start + b.set.work.length * 5,
       }),
   ];
 }

@@ -11,9 +11,10 @@ import { outerFace, underHoop } from '../../parts/hoops';
 import { PULL_MM } from '../../parts/hoopFrame';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
 import { FOLDS } from '../../answers/skin';
-import { endRun, looseRun } from '../../assembly/sheetRun';
+import { endRun, looseRun, pastEnds } from '../../assembly/sheetRun';
 import { aboveWall, drawnRun, endFaces, skirtDimension, skirtFaces, skirtLines } from '../../parts/looseSheet';
-import type { Joint, Opening, Said, SheetPart } from '../../assembly/types';
+import type { Joint, Said, SheetPart } from '../../assembly/types';
+import type { Opening } from '../../assembly/openings';
 import type { BuildSite } from '../../../site/buildSite';
 import { thicknessMm } from '../../../catalog/sections';
 import { hoopCurve } from '../../hoop/curve';
@@ -120,13 +121,9 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
   const run = looseRun([...outerFace(hoop, wire, footY, footZ), ...legs], legs, FOLDS[a.edges], site);
   const { line } = run;
   const half = pathLength(line) / 2;
-  const past = (over: boolean, mm: number): number | undefined => (over && a.edges === 'ground' ? mm : undefined);
-  const bedEnds = [
-    past(extent.value.startMm < 1, x0),
-    past(extent.value.endMm > survey.frameOn.lengthMm - 1, survey.frameOn.lengthMm - x1),
-  ];
+  const past = pastEnds([extent.value.startMm, extent.value.endMm], [x0, x1], run, site);
   const crownZ = footZ + hoop.heightMm + r;
-  const down = bedEnds.map((mm) => endRun(crownZ, mm, footZ, bed));
+  const down = past.map((mm) => endRun(crownZ, mm, footZ, bed));
   const faces = sweptFaces(line, x0, x1);
   const rise = hoop.heightMm;
   const gathered = a.ends === 'gathered';

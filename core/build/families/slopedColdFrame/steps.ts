@@ -3,7 +3,7 @@ import type { Joint, Member, SaidStep } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
 import { amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
-import { packerWork, tagsOf } from '../../parts/frameSteps';
+import { packerWork, setOnBed, tagsOf } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { SlopedColdFrameAnswers } from './answers';
@@ -21,6 +21,7 @@ interface Built {
 export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidStep[] {
   const { box, lids } = b;
   const boards = [...box.front, ...box.back, ...box.sides];
+  const set = setOnBed(boards, b.crossBoards, b.joints, packerWork(b.survey));
   const tapered = box.sides.filter((m) => m.ends[0] === 'taper');
   const first = tapered[0];
   const [low = 0, high = 0] = first?.taperMm ?? [];
@@ -66,16 +67,15 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
       id: 'set',
       title: 'Set the box on the bed',
       view: 'side',
-      tags: [...tagsOf(boards), ...tagsOf(b.crossBoards)],
+      tags: set.tags,
       work: [
-        ...packerWork(b.survey),
-        ...(b.crossBoards.length > 0 ? [[`Set ${tagList(b.crossBoards)} across the soil under the open end.`]] : []),
+        ...set.work,
         [
           `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}.`,
         ],
       ],
       tools: ['level'],
-      joints: named(b.joints, 'anchors', 'boards across'),
+      joints: [...named(b.joints, 'anchors'), ...set.joints],
       checks: [['It sits down all round without rocking']],
       minutes: MINUTES.start,
     }),

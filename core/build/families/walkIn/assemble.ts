@@ -31,7 +31,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const ends = [...front.value.frame, ...back.value.frame];
   const door = [...front.value.door, ...back.value.door];
   const doorSheets = doorFilm(a, door);
-  const sheets = [...houseSheets(a, h), ...doorSheets];
+  const sheets = houseSheets(a, h);
   const runs = a.sides === 'roll-up' ? bars(a, h) : [];
   const rollBars = runs.flatMap((r) => r.members);
   const battens = a.fixing === 'battens' ? edgeBattens(a, h, site) : [];
@@ -45,6 +45,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     rollBars,
     rollSplices: runs.flatMap((r) => r.joints),
     sheets,
+    doorSheets,
     battens,
     anchors,
     guard,
@@ -73,7 +74,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   return ok({
     ...BARE,
     members,
-    sheets,
+    sheets: [...sheets, ...doorSheets],
     joints,
     openings: houseOpenings(a, parts),
     arches: [
@@ -153,7 +154,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
           : d,
       ),
     ],
-    steps: walkInSteps(a, { house: h, members, ends, door, sheets, battens, rollBars, joints }),
+    steps: walkInSteps(a, { house: h, members, ends, door, sheets, doorSheets, battens, rollBars, joints }),
     remarks: [
       'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
     ],

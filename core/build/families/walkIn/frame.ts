@@ -72,10 +72,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     { y: y1 + out, z },
   ];
   const over = (hoop: Elastica, z: number): readonly Point2[] =>
-    sheetRun(
-      [...outerFace(hoop, a.pipe, y0, a.sidewallMm), ...anchors(a.sidewallMm).map((p) => ({ y: p.y, z: p.z }))],
-      anchors(z),
-    );
+    sheetRun([...outerFace(hoop, a.pipe, y0, a.sidewallMm), ...anchors(a.sidewallMm)], anchors(z));
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const roofOnly = a.sheets === 'roof-and-curtains';
   const adapted = a.join === 'adapter';

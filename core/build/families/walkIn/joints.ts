@@ -1,6 +1,7 @@
 import type { Vec3 } from '../../../base/geometry';
 import { endsOf } from '../../assembly/pieces';
-import type { Joint, Member, Opening, SheetPart } from '../../assembly/types';
+import type { Joint, Member, SheetPart } from '../../assembly/types';
+import type { Opening } from '../../assembly/openings';
 import { evenly, joint, spread } from '../../joints';
 import { batteningOf } from '../../parts/frame';
 import { clipPlaces } from '../../parts/framedSheet';
@@ -15,6 +16,8 @@ interface HouseParts {
   readonly rollBars: readonly Member[];
   readonly rollSplices: readonly Joint[];
   readonly sheets: readonly SheetPart[];
+  /** Film of the doors: two sheets each. */
+  readonly doorSheets: readonly SheetPart[];
   readonly battens: readonly Member[];
   readonly anchors: number;
   readonly guard: readonly Joint[];
@@ -70,7 +73,7 @@ function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonl
 }
 
 /** Framed ends strapped to their hoops, and doors in them. */
-function endJoints(a: WalkInAnswers, { house: h, ends, door, doors, sheets }: HouseParts): readonly Joint[] {
+function endJoints(a: WalkInAnswers, { house: h, ends, door, doors, doorSheets }: HouseParts): readonly Joint[] {
   const studs = ends.filter((m) => m.ends[1] === 'curve');
   const tops = endsOf(studs).filter((_, i) => i % 2 === 1);
   const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
@@ -112,7 +115,7 @@ function endJoints(a: WalkInAnswers, { house: h, ends, door, doors, sheets }: Ho
       'staple',
       'door film',
       'Film round the frame of each door, every 75 mm',
-      [...sheets.filter((x) => x.part === 'Door film'), ...door],
+      [...doorSheets, ...door],
       endsOf(stiles),
       { count: Math.ceil((doors * 2 * 2 * (a.doorWidthMm + a.doorHeightMm)) / 75) },
     ),
@@ -137,15 +140,14 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens }: HouseParts
   const endsMm = 2 * (h.y1 - h.y0 + 2 * h.crownZ);
   const along = h.boards.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 500) : []));
   const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
-  const hung = sheets.filter((x) => x.part !== 'Door film');
-  const held = [...hung, ...h.boards, ...endHoops];
+  const held = [...sheets, ...h.boards, ...endHoops];
   const where = 'Along boards and end hoops';
   const hips = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
   return [
     ...(a.fixing === 'channel'
       ? joint('channel', 'channel', where, held, along, { count: sideMetres + Math.ceil(endsMm / 1000) })
       : [
-          ...joint('staple', 'staples', 'Along the boards, one every 125 mm', [...hung, ...h.boards], along, {
+          ...joint('staple', 'staples', 'Along the boards, one every 125 mm', [...sheets, ...h.boards], along, {
             count: 8 * sideMetres,
           }),
           // No staple holds in pipe.
@@ -153,7 +155,7 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens }: HouseParts
             'clip',
             'end clips',
             'Film round the end hoops',
-            [...hung, ...endHoops],
+            [...sheets, ...endHoops],
             clipPlaces(endHoops, Math.ceil(endsMm / 2 / 450)),
           ),
         ]),
@@ -163,7 +165,7 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens }: HouseParts
         })
       : []),
     ...batteningOf(battens, h.boards),
-    ...joint('clip', 'clips', 'Cover to the hoops at the hip, a sleeve under each', [...hung, ...h.hoops], hips),
+    ...joint('clip', 'clips', 'Cover to the hoops at the hip, a sleeve under each', [...sheets, ...h.hoops], hips),
   ];
 }
 
@@ -196,7 +198,7 @@ function groundJoints({ house: h, anchors }: HouseParts): readonly Joint[] {
 
 /** Doors to walk through, and sides that roll up for air. */
 export function houseOpenings(a: WalkInAnswers, p: HouseParts): readonly Opening[] {
-  const { house: h, door, rollBars, sheets } = p;
+  const { house: h, door, doorSheets, rollBars, sheets } = p;
   const rolled = rollBars.length === 0 ? [] : ['L1', 'L2'];
   const sides = rolled.map((tag, i): Opening => {
     const y = i === 0 ? h.y0 : h.y1;
@@ -225,10 +227,7 @@ export function houseOpenings(a: WalkInAnswers, p: HouseParts): readonly Opening
     return {
       name: p.doors === 1 ? 'Door' : `Door ${i + 1}`,
       by: 'door',
-      tags: [
-        ...door.filter((m) => m.tag.startsWith(letter)),
-        ...sheets.filter((x) => [`S${20 + 2 * i}`, `S${21 + 2 * i}`].includes(x.tag)),
-      ].map((m) => m.tag),
+      tags: [...door.filter((m) => m.tag.startsWith(letter)), ...doorSheets.slice(2 * i, 2 * i + 2)].map((m) => m.tag),
       line: [from as Vec3, to as Vec3],
       travel: { deg: 110 },
       airM2: (a.doorWidthMm * a.doorHeightMm) / 1e6,

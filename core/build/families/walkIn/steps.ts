@@ -14,6 +14,7 @@ interface Built {
   readonly ends: readonly Member[];
   readonly door: readonly Member[];
   readonly sheets: readonly SheetPart[];
+  readonly doorSheets: readonly SheetPart[];
   readonly battens: readonly Member[];
   readonly rollBars: readonly Member[];
   readonly joints: readonly Joint[];
@@ -36,8 +37,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
   const { joints } = b;
   const roomUp = h.crownZ > LADDER_MM ? ['ladder'] : [];
   const curtains = b.sheets.filter((s) => s.part === 'Side curtain');
-  const ofDoors = b.sheets.filter((s) => s.part === 'Door film');
-  const main = b.sheets.filter((s) => s.part !== 'Side curtain' && s.part !== 'Door film');
+  const main = b.sheets.filter((s) => s.part !== 'Side curtain');
   return [
     step({
       id: 'codes',
@@ -211,10 +211,10 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       id: 'door',
       title: a.doors === 'two' ? 'Make and hang both doors' : 'Make and hang the door',
       view: 'end',
-      tags: [...tagsOf(b.door), ...tagsOf(ofDoors)],
+      tags: [...tagsOf(b.door), ...tagsOf(b.doorSheets)],
       work: [
         ['Two stiles, three rails between them, a plate on every corner.'],
-        [`Film on both faces, ${sayTags(tagsOf(ofDoors))}, folded round the frame and stapled every 75 mm.`],
+        [`Film on both faces, ${sayTags(tagsOf(b.doorSheets))}, folded round the frame and stapled every 75 mm.`],
         [
           `${sayCount(countKind(joints, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
         ],

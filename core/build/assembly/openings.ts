@@ -1,0 +1,82 @@
+/** What of a cover moves: for a hand, for air, or to be carried away; and what is worked out of that. */
+import type { Vec3 } from '../../base/geometry';
+
+/** What moves: for a hand, for air, or to be carried away. */
+export interface Opening {
+  readonly name: string;
+  readonly by: 'skirt' | 'lid' | 'lift-off' | 'flap' | 'vent' | 'louvre' | 'door' | 'roll-up' | 'crown';
+  /** The pieces that move, by tag. */
+  readonly tags: readonly string[];
+  /** The line it turns about, or the path it is moved along, mm. */
+  readonly line: readonly [Vec3, Vec3];
+  /** How far: degrees about the line, or mm along it. */
+  readonly travel: { readonly deg: number } | { readonly mm: number };
+  /** Joints that hold it shut, and open, by id. */
+  readonly shut: readonly string[];
+  readonly open: readonly string[];
+  /** From where a hand reaches in through it; none where it is for air alone. */
+  readonly reachedFrom: 'near' | 'far' | 'both sides' | 'ends' | 'inside' | 'none';
+  /** A net keeps insects and animals out while it is open. */
+  readonly screened: boolean;
+  /** Free area for air when it is open; of what turns or is moved along its line it follows from that. */
+  readonly airM2?: number;
+  /** What a person lifts to open it or to take it away; nothing where it moves by itself or weighs nothing. */
+  readonly lift?: Pick<MovingPart, 'motion' | 'extraKg' | 'people'> & {
+    /** Of a hinged one: its size, and what opens it by itself. */
+    readonly hung?: Pick<Hung, 'alongMm' | 'reachMm' | 'pitchDeg' | 'opener'>;
+  };
+}
+
+/** A part that a person lifts; worked out of the openings. */
+export interface MovingPart {
+  readonly name: string;
+  readonly memberTags: readonly string[];
+  readonly sheetTags: readonly string[];
+  readonly panelTags: readonly string[];
+  readonly motion: 'hinged' | 'carried' | 'rolled';
+  /** Bought parts that move with it, kg. */
+  readonly extraKg: number;
+  /** How many people the gardener means to lift it with. */
+  readonly people: 1 | 2;
+  /** Of a hinged part: its size along the hinge and from hinge to handle, and what holds it. */
+  readonly hung?: Hung;
+}
+
+/** How a hinged part hangs. */
+export interface Hung {
+  readonly alongMm: number;
+  readonly reachMm: number;
+  /** How steeply it lies when shut: 0 level, 90 hanging. */
+  readonly pitchDeg: number;
+  readonly latches: Fastening;
+  readonly stays: Fastening;
+  readonly opener: Opener | undefined;
+}
+
+/** So many fastenings of one kind, and what one holds, N. */
+export interface Fastening {
+  readonly count: number;
+  readonly eachN: number;
+  /** The question that asks for their number, where it is not the one of all lids. */
+  readonly ask?: string;
+}
+
+/** A wax opener on a lid: where its arm pushes, from the hinge, and the mass it is made to lift. */
+export interface Opener {
+  readonly armMm: number;
+  readonly liftsKg: number;
+  /** What its spring and arm hold down against wind, where it pushes, N. */
+  readonly holdsN: number;
+  /** Whether an insect screen lies in the way of its arm. */
+  readonly behindScreen: boolean;
+}
+
+/** How warm air is let out; worked out of the openings. */
+export interface Ventilation {
+  /** Free area of all that opens by itself, and of what a hand opens, m2. */
+  readonly aloneM2: number;
+  readonly byHandM2: number;
+  readonly by: Opening['by'] | 'opener' | 'none';
+  /** A net keeps insects and animals out while it is open. */
+  readonly screened: boolean;
+}

@@ -1,0 +1,104 @@
+/** What carries: rows of hoops, bars, sheets and posts, as strength is judged by them. */
+import type { BentHoop, Elastica } from '../hoop/types';
+import type { Section, StiffSheet } from '../../catalog/types';
+
+/** A row of equal hoops, for strength and headroom. */
+export interface ArchRow {
+  /** What they are called; hoops when not said. */
+  readonly what?: string;
+  readonly tags: readonly string[];
+  readonly section: Section;
+  readonly hoop: Elastica | BentHoop;
+  /** Sprung from straight, with its bending locked in; or bent to shape beforehand. */
+  readonly sprung: boolean;
+  readonly xsMm: readonly number[];
+  readonly spacingMm: number;
+  /** Left foot and height of the feet. */
+  readonly footYMm: number;
+  readonly footZMm: number;
+  /** Where the gardener measures the height from: soil, or the rail the feet stand on. */
+  readonly baseZMm: number;
+  /** Pipe to cut for one hoop. */
+  readonly cutMm: number;
+  readonly ridge: Ridge;
+}
+
+export type Ridge =
+  | { readonly kind: 'none' }
+  /** Only keeps the crowns apart and shares load between them. */
+  | { readonly kind: 'tied' }
+  /** Stands on posts at both ends and carries load as a beam. */
+  | { readonly kind: 'posted'; readonly section: Section; readonly spanMm: number };
+
+/** A row of straight pieces that carry snow as beams between two supports. */
+export interface BeamRow {
+  readonly tags: readonly string[];
+  /** What they are: "Legs", "Lid bars". */
+  readonly what: string;
+  readonly section: Section;
+  /** Which side of the section the load bends. */
+  readonly across: 'thickness' | 'width';
+  /** Between supports, measured along the piece. */
+  readonly spanMm: number;
+  /** Width of cover that one of them carries, measured level. */
+  readonly loadWidthMm: number;
+  readonly slopeDeg: number;
+  /** Two slopes meet above: snow may lie on one alone. */
+  readonly gable: boolean;
+  /** The question that asks for their number, where one does. */
+  readonly asked?: CountAsked;
+}
+
+/** A question that asks for a number: its id, how many are answered now, and what it counts, one and many. */
+export interface CountAsked {
+  readonly id: string;
+  readonly now: number;
+  readonly words: readonly [one: string, many: string];
+}
+
+/** A stiff sheet that spans between bars. */
+export interface SheetSpan {
+  readonly sheet: StiffSheet;
+  readonly spanMm: number;
+  readonly slopeDeg: number;
+  /** The question that asks for the bars under it, where one does. */
+  readonly asked?: CountAsked;
+}
+
+/** A board that takes the outward push of hoop feet between its supports. */
+export interface PushedRail {
+  readonly tag: string;
+  readonly section: Section;
+  /** Which side of the section the push bends. */
+  readonly across: 'thickness' | 'width';
+  readonly freeLengthMm: number;
+  readonly pushesAtMm: number;
+}
+
+/** Two things that must slide over one another. */
+export interface SleeveJoint {
+  readonly outer: Section;
+  readonly inner: Section;
+  readonly where: string;
+  /** What may stand in the place of the inner one, of its own kind. */
+  readonly offers: readonly Section[];
+  /** Pinned through, so that play does no harm. */
+  readonly pinned?: true;
+}
+
+/** A row of posts in the ground, two to a hoop, that carry a house. */
+export interface PostRow {
+  readonly tags: readonly string[];
+  readonly section: Section;
+  /** Posts of the same kind that may stand in their place. */
+  readonly offers: readonly Section[];
+  readonly depthMm: number;
+  readonly aboveMm: number;
+  readonly set: 'driven' | 'dug';
+  readonly spacingMm: number;
+  readonly crownMm: number;
+  /** What an end of the house shows to the wind, m2. */
+  readonly endM2: number;
+  /** Diagonal braces between posts along the house. */
+  readonly braces: number;
+}

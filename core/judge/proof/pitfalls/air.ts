@@ -1,0 +1,111 @@
+/** Pitfalls of air: what gets too hot, what gets in, and what hinders an opener. */
+import { mainCover } from '../../../build/assembly/enclosure';
+import { crop } from '../../../site/crops';
+import { type Phrase, amount } from '../../../base/figure';
+import { type Pitfall, answer, saidOn } from './pitfall';
+
+const said = saidOn('air');
+
+/** Inside temperatures that harm, C. */
+const COOKS_C = 32;
+/** Shut it gets too hot: what opens by itself must let the heat out, or a hand must come every such morning. */
+export const cooks: Pitfall = ({ ventilation }, { air, outsideC }) => {
+  const need = 2 * air.ventEachM2;
+  const hot = outsideC + air.riseShutC;
+  if (hot <= COOKS_C || ventilation.aloneM2 >= need) return undefined;
+  const words: Phrase = [
+    'Shut on a sunny noon it reaches about ',
+    amount(hot, 'temperature'),
+    ' inside and cooks the plants. ',
+  ];
+  const { aloneM2, byHandM2 } = ventilation;
+  const tries = [
+    answer('A wax opener', 'airing', 'opener'),
+    answer('Two openers', 'openers', 2),
+    answer('Thermostat louvres', 'vents', 'louvres'),
+    answer('Vents in the ends', 'vents', 'vents'),
+    answer('Doors at both ends', 'doors', 'two'),
+  ];
+  if (aloneM2 > 0)
+    return said(
+      'cooks',
+      'tight',
+      [
+        ...words,
+        'What opens by itself frees ',
+        amount(aloneM2, 'area'),
+        ' of ',
+        amount(need, 'area'),
+        ' wanted: open more of it by hand.',
+      ],
+      tries,
+    );
+  return said(
+    'cooks',
+    'tight',
+    [
+      ...words,
+      ...(byHandM2 >= need
+        ? [
+            'Opened by hand it lets enough out, ',
+            amount(byHandM2, 'area'),
+            ' of ',
+            amount(need, 'area'),
+            ': somebody must be there every such morning.',
+          ]
+        : [
+            'All that opens frees ',
+            amount(byHandM2, 'area'),
+            ' of ',
+            amount(need, 'area'),
+            ' wanted: take the cover off on such days.',
+          ]),
+    ],
+    tries,
+  );
+};
+
+export const animals: Pitfall = ({ ventilation }, { air, outsideC }) =>
+  (ventilation.by === 'lid' || ventilation.by === 'opener') &&
+  !ventilation.screened &&
+  outsideC + air.riseShutC > COOKS_C
+    ? said(
+        'animals',
+        'tight',
+        ['A lid that stands open all day lets cats, birds and rabbits in. A net under it keeps them out.'],
+        [answer('A net under the lid', 'screen', 'screen')],
+      )
+    : undefined;
+
+/** A crop that bees must reach, under a cover that keeps them out. */
+export const pollination: Pitfall = ({ crop: row, enclosure, ventilation }) => {
+  const c = crop(row.cropKey);
+  if (c.insects !== 'yes' || mainCover(enclosure).kind === 'mesh') return undefined;
+  const netted = mainCover(enclosure).kind === 'net' || ventilation.screened;
+  return said('insects', 'tight', [
+    `When ${c.name} flowers, bees must reach it: ${netted ? 'the net keeps them out, so take it off then' : 'open the cover each day from then on, or take it off'}.`,
+  ]);
+};
+
+export const screenArm: Pitfall = ({ moving }) =>
+  moving.some((m) => m.hung?.opener?.behindScreen)
+    ? said(
+        'screen and arm',
+        'fails',
+        ['The opener’s arm and the insect screen collide. Give the opener a pocket of its own beside the screen.'],
+        [answer('A pocket for the opener', 'pocket', 'pocket')],
+      )
+    : undefined;
+
+/** A wax opener lifts only what is not latched. */
+export const latchedOpener: Pitfall = ({ moving }) =>
+  moving.some((m) => m.hung?.opener && m.hung.latches.count > 0)
+    ? said(
+        'latched opener',
+        'fails',
+        [
+          'The opener cannot lift a latched lid: it bends its arm, and the plants cook. Have one or the other; in a gale pull the opener’s pin and tie the lid down by hand.',
+        ],
+        [answer('No latches', 'latches', 0), answer('By hand, with a latch', 'airing', 'prop')],
+      )
+    : undefined;

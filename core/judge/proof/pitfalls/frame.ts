@@ -1,0 +1,176 @@
+/** Pitfalls of what stands: its size, its wood, its bend, and whether a hand gets in. */
+import { boardCorners } from '../../../build/assembly/solids';
+import { soilZ } from '../../../build/assembly/crop';
+import { CORNERS, CORNER_NAMES } from '../../../site/bed';
+import { thicknessMm } from '../../../catalog/sections';
+import { amount } from '../../../base/figure';
+import { bendBand, fibreStrainPercent } from '../../../build/hoop/strain';
+import { type Pitfall, answer, saidOn } from './pitfall';
+
+const said = saidOn();
+const saidToStand = saidOn('stand');
+
+/** What brings a frame to the size of its bed: glazing that is cut to size, or the wall to sit on. */
+const FITTING = [
+  answer('Twin-wall, cut to size', 'glazing', 'twin-wall-6'),
+  answer('Film on both faces, made to size', 'glazing', 'film-both'),
+  answer('On the wall', 'sits', 'on'),
+];
+
+/** Butt joints forgotten, or a window that is not the size of its bed. */
+export const fits: Pitfall = ({ footing }, { site }) => {
+  if (!footing.stiff || footing.on === 'ground' || footing.on === 'soil') return undefined;
+  const want = footing.on === 'wall' ? site.survey.frameOn : site.survey.frameIn;
+  const whole = footing.lengthMm > want.lengthMm - 1;
+  const over = Math.max(footing.widthMm - want.widthMm, footing.lengthMm - want.lengthMm);
+  const under = Math.max(want.widthMm - footing.widthMm, whole ? want.lengthMm - footing.lengthMm : 0);
+  const wall = site.bed.wall.thicknessMm;
+  if (over > 3)
+    return said(
+      'fits',
+      over > wall / 2 ? 'fails' : 'tight',
+      [
+        'The frame is ',
+        amount(over, 'length'),
+        ` larger than the bed it goes ${footing.on === 'wall' ? 'on' : 'into'}. Count the butt joints, or choose another size.`,
+      ],
+      FITTING,
+    );
+  if (footing.on === 'wall' && under > wall)
+    return said(
+      'fits',
+      'fails',
+      ['The frame is ', amount(under, 'length'), ' smaller than the bed and would fall inside its walls.'],
+      FITTING,
+    );
+  return undefined;
+};
+
+/** A stud sold as 8 ft may be a little short: a piece that is the whole of it comes out wrong. */
+export const wholeBar: Pitfall = ({ members }) => {
+  const found = members.find((m) => {
+    const s = m.section;
+    return s.shape.kind === 'board' && s.stock.some((bar) => Math.abs(bar.lengthMm - m.lengthMm) < 3);
+  });
+  return (
+    found &&
+    said('whole bar', 'tight', [
+      `${found.tag} is as long as a whole ${found.section.name}, which may be sold a little short or long. Measure the board before you count on it.`,
+    ])
+  );
+};
+
+/** A springy pipe is no half circle: it bulges beyond its feet. */
+export const bulge: Pitfall = ({ arches, footing }) => {
+  const arch = arches.find(
+    (x) =>
+      x.sprung &&
+      x.hoop.maxWidthMm > x.hoop.spanMm + 25 &&
+      x.hoop.maxWidthMm + thicknessMm(x.section) > footing.widthMm + 25,
+  );
+  return (
+    arch &&
+    saidToStand(
+      'bulge',
+      'tight',
+      [
+        'The sprung hoop bulges ',
+        amount((arch.hoop.maxWidthMm - arch.hoop.spanMm) / 2, 'length'),
+        ' beyond its feet on each side: it is no half circle. Keep the path clear of it, or make it lower.',
+      ],
+      [answer('Half circle', 'school', 'half-circle')],
+    )
+  );
+};
+
+/** Pipe that bends well in summer may kink on a cold day. */
+export const coldBend: Pitfall = ({ arches }, { outsideC }) => {
+  if (outsideC >= 5) return undefined;
+  const arch = arches.find((x) => {
+    if (!x.sprung || x.section.materialKey !== 'pvc') return false;
+    const strain = fibreStrainPercent(x.hoop.maxCurvaturePerMm, thicknessMm(x.section));
+    return bendBand(strain, 20) !== 'too far' && bendBand(strain, outsideC) === 'too far';
+  });
+  return (
+    arch &&
+    saidToStand('cold bend', 'tight', [
+      'At ',
+      amount(outsideC, 'temperature'),
+      ' this pipe kinks at such a bend. Bring it indoors overnight and bend it warm.',
+    ])
+  );
+};
+
+/** Untreated wood that lies on the soil or on the ground. */
+export const rot: Pitfall = ({ members }, { site }) => {
+  const soil = soilZ(site.bed);
+  const { lengthMm, widthMm } = site.survey.frameOn;
+  const wall = site.bed.wall.thicknessMm;
+  const wet = members.find((m) => {
+    const s = m.section;
+    if (s.materialKey !== 'spruce') return false;
+    return boardCorners(m).some(([x, y, z]) => {
+      const inside = y > wall && y < widthMm - wall && x > wall && x < lengthMm - wall;
+      return z < (inside ? soil : 0) + 5;
+    });
+  });
+  if (!wet) return undefined;
+  const thin = thicknessMm(wet.section) < 26;
+  return said(
+    'rot',
+    thin ? 'fails' : 'tight',
+    [
+      `${wet.part} ${wet.tag} is untreated wood at the soil: ${thin ? 'thin as it is, it rots in a season' : 'it rots in a few years'}. Use treated wood there, or set it on bricks.`,
+    ],
+    [answer('Treated wood', 'wood', 'treated')],
+  );
+};
+
+/** Nothing that opens lets a hand in. */
+export const noWayIn: Pitfall = ({ openings }) =>
+  openings.every((o) => o.reachedFrom === 'none')
+    ? said(
+        'way in',
+        'fails',
+        [
+          openings.length === 0
+            ? 'No way in: nothing of it opens. To water, pick or let warm air out you unscrew it and lift the whole cover off.'
+            : 'No way in: what opens is for air alone. To water or pick you take the whole cover apart.',
+        ],
+        [
+          answer('Hinge it to the bed', 'mount', 'hinged'),
+          answer('A flap at each end', 'ends', 'flap'),
+          answer('Clips instead of battens', 'fixing', 'clips'),
+          answer('No net under the lid', 'screen', 'none'),
+        ],
+      )
+    : undefined;
+
+/** What keeps a stiff frame from sitting down. */
+export const sits: Pitfall = ({ footing }, { site }) => {
+  if (!footing.stiff || footing.on === 'ground' || footing.on === 'soil') return undefined;
+  const { bed, survey } = site;
+  if (bed.wateringOverWall)
+    return said('sits', 'tight', [
+      'Watering lines cross the wall: the frame cannot sit down on them. Notch the frame over each, or lead them under the wall.',
+    ]);
+  const low = CORNERS.filter((c) => survey.packersMm[c] > 3);
+  const skew = Math.abs(survey.skewMm) > 10;
+  if (low.length === 0 && !skew) return undefined;
+  return said('sits', 'tight', [
+    ...(low.length > 0
+      ? [
+          'The bed is not level: packers go under ',
+          ...low.flatMap((c, i) => [`${i > 0 ? ', ' : ''}${CORNER_NAMES[c]} `, amount(survey.packersMm[c], 'length')]),
+          '. ',
+        ]
+      : []),
+    ...(skew
+      ? [
+          'The bed is ',
+          amount(Math.abs(survey.skewMm), 'length'),
+          ' out of square: build the frame to the bed’s place.',
+        ]
+      : []),
+  ]);
+};

@@ -1,0 +1,141 @@
+/** Pitfalls of sheets: what tears, rubs, rots in the sun or is too large. */
+import { mainCover } from '../../../build/assembly/enclosure';
+import type { Vec3 } from '../../../base/geometry';
+import type { Contact } from '../../../build/assembly/types';
+import { sheetSize } from '../../../make/rolls/rolls';
+import { amount } from '../../../base/figure';
+import { moreOf } from '../timberChecks';
+import type { Check } from '../check';
+import { type Pitfall, answer, saidOn } from './pitfall';
+
+const said = saidOn('skin');
+
+/** One flat side between supports: a sail. */
+const SAIL_M2 = 1.5;
+export const sail: Pitfall = (a) => {
+  const rows = Math.max(0, ...a.arches.map((x) => x.tags.length), ...a.beams.map((x) => x.tags.length));
+  const bays = Math.max(1, rows - 1);
+  const areas = a.sheets
+    .filter((s) => s.cover.kind === 'film')
+    .flatMap((s) => s.faces)
+    .filter((face) => new Set(face.map((p) => Math.round(p[0]))).size > 1)
+    .map((face) => faceArea(face) / 1e6 / bays);
+  const largest = Math.max(0, ...areas);
+  return largest > SAIL_M2 && a.fixing !== 'channel' && a.fixing !== 'battens'
+    ? said(
+        'sail',
+        'tight',
+        [
+          'A flat ',
+          amount(largest, 'area'),
+          ' of film hangs free between its supports and works loose like a sail. Batten it along every bar, or lace a rope over it.',
+        ],
+        [answer('Battens', 'fixing', 'battens'), ...moreOf(a.beams[0]?.asked, 1)],
+      )
+    : undefined;
+};
+
+function faceArea(face: readonly Vec3[]): number {
+  const [p, q, r] = face;
+  if (!p || !q || !r) return 0;
+  const u = [q[0] - p[0], q[1] - p[1], q[2] - p[2]] as const;
+  const v = [r[0] - q[0], r[1] - q[1], r[2] - q[2]] as const;
+  return Math.hypot(u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]);
+}
+
+const RUBS: Readonly<
+  Record<Exclude<Contact['what'], 'bare PVC'>, { readonly text: string; readonly mend: Check['tries'] }>
+> = {
+  'plywood edge': {
+    text: 'Film wears through on a bare plywood edge. Pad it with split hose or tape.',
+    mend: [answer('Guard the edge', 'edge', 'guarded')],
+  },
+  'pipe end': {
+    text: 'Film wears through on an open pipe end. Cap every one.',
+    mend: [answer('Straps inside', 'feet', 'straps-inside'), answer('Cap the ends', 'caps', 'capped')],
+  },
+  'timber corner': {
+    text: 'Film wears through on a square timber corner. Round it with a rasp or tape it.',
+    mend: [answer('Round the corners', 'edge', 'guarded')],
+  },
+};
+
+/** Film rubs through where it lies on something sharp. */
+export const wear: Pitfall = ({ contacts, enclosure }) => {
+  if (mainCover(enclosure).kind !== 'film') return undefined;
+  const bare = contacts.find((c) => !c.guarded && c.what !== 'bare PVC');
+  const rub = bare && bare.what !== 'bare PVC' ? RUBS[bare.what] : undefined;
+  return rub && said('wear', 'tight', [rub.text], rub.mend);
+};
+
+/** Staples and pins alone tear out of film. */
+export const staples: Pitfall = ({ fixing, sheets }) =>
+  fixing === 'staples' && sheets.some((s) => s.cover.kind === 'film')
+    ? said(
+        'staples',
+        'fails',
+        ['Staples alone tear the film at the first wind. Screw a batten over them.'],
+        [answer('Battens', 'fixing', 'battens')],
+      )
+    : undefined;
+
+export const barePvc: Pitfall = ({ contacts, enclosure }) =>
+  mainCover(enclosure).kind === 'film' && contacts.some((c) => c.what === 'bare PVC' && !c.guarded)
+    ? said(
+        'bare pvc',
+        'tight',
+        ['Bare PVC against film shortens its life to a year or two. Paint or tape the pipe where they touch.'],
+        [answer('Paint the pipe', 'paint', 'paint')],
+      )
+    : undefined;
+
+export const noUv: Pitfall = ({ sheets }) =>
+  sheets.some((s) => s.cover.key === 'film-clear')
+    ? said(
+        'no uv',
+        'tight',
+        ['Film without UV protection falls apart within a season of sun.'],
+        [answer('UV film', 'cover', 'film-uv')],
+      )
+    : undefined;
+
+const HUGE_M2 = 40;
+const HUGE_MM = 11000;
+export const hugeSheet: Pitfall = ({ sheets }) => {
+  const big = sheets.find((s) => {
+    const { acrossMm, alongMm } = sheetSize(s);
+    return (acrossMm * alongMm) / 1e6 > HUGE_M2 || alongMm > HUGE_MM;
+  });
+  if (!big) return undefined;
+  const { acrossMm, alongMm } = sheetSize(big);
+  return said(
+    'huge sheet',
+    'tight',
+    [
+      `Sheet ${big.tag} is `,
+      amount((acrossMm * alongMm) / 1e6, 'area'),
+      ': one person cannot handle it. Take helpers and a still day, or smaller sheets with a lap.',
+    ],
+    [
+      answer('Roof and two ends', 'sheets', 'roof-and-ends'),
+      answer('Roof and curtains', 'sheets', 'roof-and-curtains'),
+    ],
+  );
+};
+
+export const tooLargeSheet: Pitfall = (_, { sheets }) => {
+  const first = sheets.tooLarge[0];
+  return (
+    first &&
+    said(
+      'panel',
+      'fails',
+      [`Piece ${first.tag} is larger than any sheet of its kind on sale, the way its channels must run.`],
+      [
+        answer('Corrugated sheet, which is sold longer', 'glazing', 'corrugated'),
+        answer('Film on both faces of the lids', 'glazing', 'film-both'),
+        answer('Film', 'glazing', 'film'),
+      ],
+    )
+  );
+};
