@@ -165,14 +165,16 @@ plain('a part that does not come is said, and fetched again', async ({ page }) =
 
 plain('a newer build under an open page: the part that is gone brings the new page, by itself', async ({ page }) => {
   await openDemo(page);
+  // The part is gone until the page itself is fetched anew.
   let gone = true;
+  page.on('request', (request) => {
+    if (request.isNavigationRequest()) gone = false;
+  });
   await page.route('**/assets/Saw-*.js', (route) => (gone ? route.fulfill({ status: 404 }) : route.continue()));
   await type(page, 'dim-pipeLength', '82');
-  const fresh = page.waitForEvent('framenavigated', (frame) => frame === page.mainFrame());
+  const anew = page.waitForEvent('load');
   await page.getByRole('link', { name: 'Saw' }).click();
-  await fresh;
-  gone = false;
-  await page.waitForEvent('load');
+  await anew;
   await expect(page.getByTestId('proof')).toContainText('Proven.');
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
