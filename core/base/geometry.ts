@@ -107,6 +107,20 @@ export function tautOutline(points: readonly Point2[], anchors: readonly [Point2
     .map(([y, z]) => ({ y, z }));
 }
 
+/** So many places along a path, each in the middle of an equal part of its length. */
+export function placesAlong(path: readonly Vec3[], count: number): readonly Vec3[] {
+  const lengths = path.slice(1).map((p, i) => distance(path[i] ?? p, p));
+  const whole = lengths.reduce((sum, l) => sum + l, 0);
+  return Array.from({ length: count }, (_, i): Vec3 => {
+    let left = (whole * (i + 0.5)) / count;
+    const k = lengths.findIndex((l, n) => left <= l || n === lengths.length - 1 || ((left -= l), false));
+    const [from, to] = [path[k], path[k + 1]];
+    return from && to
+      ? add(from, scale(subtract(to, from), left / Math.max(1e-9, lengths[k] ?? 1)))
+      : (path[0] ?? [0, 0, 0]);
+  });
+}
+
 /** Length of a line through points. */
 export function pathLength(points: readonly Point2[]): number {
   return points.reduce((sum, p, i) => {

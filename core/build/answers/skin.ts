@@ -92,6 +92,38 @@ export const paint = choice(
   { leaf: 'skin' },
 );
 
+/** Where a loose sheet is clipped. */
+export const clipped = withDefault(
+  choice(
+    'Clips',
+    {
+      ends: ['On the end hoops', 'Enough for a curved sheet that its weights pull tight.'],
+      every: ['On every hoop', 'Nothing flaps between hoops; a minute more at each when you open it.'],
+    },
+    'ends',
+    { leaf: 'skin' },
+  ),
+  'ends',
+);
+
+/** What keeps a flat sheet from working loose between its edges. */
+export function divided<S extends 'battens' | 'rope' | 'none'>(
+  label: string,
+  schools: readonly S[],
+  first: S,
+  when?: Readonly<Record<string, unknown>>,
+) {
+  const all = {
+    battens: ['Battens over it', 'A strip screwed over the film on every one: it cannot lift.'],
+    rope: ['Rope over it', 'Laced over in every bay: quick, and no holes; tightened now and then.'],
+    none: ['Nothing', 'Only for small sides: wind makes a sail of a large one.'],
+  } as const satisfies Words<string>;
+  return withDefault(
+    choice<S>(label, some<keyof typeof all, S>(all, schools), first, { leaf: 'skin', ...(when && { when }) }),
+    'none' as S,
+  );
+}
+
 /** What a batten, a channel or a fold takes up of the sheet along each side. */
 export const wrap = (firstMm: number, most = 150) => asked<number>(z.number().min(25).max(most), firstMm);
 

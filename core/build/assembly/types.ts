@@ -59,6 +59,8 @@ export interface SheetPart {
   readonly faces: readonly (readonly Vec3[])[];
   /** Its line across the bed from edge to edge, folds and skirts included, where the end view draws it. */
   readonly run?: readonly Vec3[];
+  /** Its ends are drawn together: nothing flat hangs there. */
+  readonly gathered?: true;
   /** Of a sheet that is held by what lies on its edge. */
   readonly skirt?: Skirt;
 }

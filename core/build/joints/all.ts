@@ -17,6 +17,7 @@ export { handle } from './handle';
 export { hinge } from './hinge';
 export { hook } from './hook';
 export { pipeInSoil, post, prong, wireInSoil } from './inSoil';
+export { lacing } from './lacing';
 export { laid } from './laid';
 export { latch } from './latch';
 export { opener } from './opener';

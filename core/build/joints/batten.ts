@@ -7,4 +7,5 @@ export const batten: Kind = {
   tools: ['driver'],
   minutes: 0.6,
   symbol: 'line',
+  divides: 'there',
 };

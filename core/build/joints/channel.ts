@@ -11,4 +11,5 @@ export const channel: Kind = {
   tools: ['drill', 'hacksaw'],
   minutes: 3,
   symbol: 'line',
+  divides: 'there',
 };

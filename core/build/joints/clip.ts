@@ -7,4 +7,5 @@ export const clip: Kind = {
   tools: [],
   minutes: 0.6,
   symbol: 'point',
+  divides: 'there',
 };

@@ -21,6 +21,8 @@ export interface Kind {
   readonly guards?: (joint: Joint) => Contact;
   /** Its entry in the table of strengths, how many of those figures one is worth, and whether the soil is what holds. */
   readonly holds?: { readonly key: string; readonly worth: (joint: Joint) => number; readonly inSoil?: true };
+  /** It keeps a sheet from lifting: at its places, or over its whole width where it is laced across. */
+  readonly divides?: 'there' | 'across';
   readonly caution?: string;
 }
 

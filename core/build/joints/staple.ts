@@ -7,4 +7,5 @@ export const staple: Kind = {
   tools: ['stapler'],
   minutes: 0.15,
   symbol: 'line',
+  divides: 'there',
 };

@@ -1,7 +1,7 @@
 import { joint, spread } from '../joints';
 import type { Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
-import type { Vec3 } from '../../base/geometry';
+import { type Vec3, add, distance, scale, subtract } from '../../base/geometry';
 import { boardShape, thicknessMm } from '../../catalog/sections';
 import { endsOf, piece } from '../assembly/pieces';
 import { straightRun } from '../joints/runs';
@@ -166,6 +166,22 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
     ],
     battening: batteningOf([...battens, ...endBattens], [...rails, ...endBoards]),
   };
+}
+
+/** A batten over a sheet along a slope or a post: in equal parts, end to end, where no bar is long enough. */
+export function stripOver(
+  tag: string,
+  part: string,
+  section: Section,
+  [from, to]: readonly [Vec3, Vec3],
+  wide: Vec3,
+): readonly Member[] {
+  const longest = Math.max(...section.stock.map((bar) => bar.lengthMm)) - section.squareMm;
+  const parts = Math.ceil(distance(from, to) / longest);
+  const at = (i: number): Vec3 => add(from, scale(subtract(to, from), i / parts));
+  return Array.from({ length: parts }, (_, i) =>
+    piece(parts > 1 ? `${tag}${String.fromCharCode(97 + i)}` : tag, part, section, at(i), at(i + 1), wide),
+  );
 }
 
 /** Screws along battens, one every 300 mm and one at each end. */

@@ -1,7 +1,7 @@
 import { joint, spread } from '../joints';
 import type { CoverMaterial } from '../../catalog/types';
 import { MM_PER_INCH } from '../../base/length';
-import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
+import { type Point2, type Vec3, pathLength, placesAlong, sweptFaces } from '../../base/geometry';
 import { PULL_MM } from './hoopFrame';
 import type { Fixing, Joint, Member, SheetPart } from '../assembly/types';
 import type { Opening } from '../assembly/openings';
@@ -127,13 +127,9 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
 
 /** Places over each hoop, evenly along it. */
 export function clipPlaces(hoops: readonly Member[], eachHoop: number): readonly Vec3[] {
-  return hoops.flatMap((m) => {
-    const points = m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to];
-    return Array.from(
-      { length: eachHoop },
-      (_, i) => points[Math.round(((i + 0.5) / eachHoop) * (points.length - 1))],
-    ).flatMap((p) => (p ? [p] : []));
-  });
+  return hoops.flatMap((m) =>
+    placesAlong(m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to], eachHoop),
+  );
 }
 
 /** End flaps hang from the end hoops on clips and lie weighted on the ground: two bags each. */

@@ -30,6 +30,7 @@ import { cropUnder } from '../assembly/crop';
 import { hoopDimensions } from '../assembly/hoopDimensions';
 import { type SprungHoop, hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from './hoops';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
+import { clipPlaces } from './framedSheet';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import type { Dimension, FootingOn, Joint, Member, Said, SaidStep } from '../assembly/types';
 import type { SleeveJoint } from '../assembly/rows';
@@ -51,6 +52,7 @@ export interface LooseTunnelAnswers {
   /** null: one each metre of skirt and two at each end. */
   readonly weights: number | null;
   readonly ends: 'gathered' | 'folded';
+  readonly clipped: 'ends' | 'every';
   readonly ridge: RidgeSchool;
   readonly crop: string;
   readonly rowFromEdgeMm: number;
@@ -187,7 +189,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   const faces = sweptFaces(line, first, last);
   const crownZ = footZ + hoop.heightMm + thicknessMm(pipe) / 2;
   const ends = row.pastMm.map((pastMm) => endRun(crownZ, pastMm, soil, site.bed));
-  const clips = (Math.ceil((2 * hoop.heightMm) / 450) + 1) * 2;
+  const clips = Math.ceil((2 * hoop.heightMm) / 450) + 1;
   const loose = folds.filter((fold) => fold !== 'wall').length;
   const bags = a.weights ?? loose * Math.ceil(run / 1000) + 4;
   const lying = skirtFaces(a.skirtMm, row.run, first, last);
@@ -198,9 +200,16 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   const corners = [first - 200, last + 200].flatMap((x) => sides.map(({ y, z }): Vec3 => [x, y, z]));
   const top = [footY, footY + spanMm].map((y) => ({ y, z: crownZ })) as [Point2, Point2];
   const sheet = [{ tag: 'S1' }];
-  const endHoops = [row.hoops[0], row.hoops[row.hoops.length - 1]].flatMap((m) => m ?? []);
+  const clippedHoops =
+    a.clipped === 'every' ? row.hoops : [row.hoops[0], row.hoops[row.hoops.length - 1]].flatMap((m) => m ?? []);
   const covering: readonly Joint[] = [
-    ...joint('clip', 'clips', 'Cover to the end hoops', [...sheet, ...endHoops], alongHoops(endHoops, clips)),
+    ...joint(
+      'clip',
+      'clips',
+      `Cover to ${CLIPPED[a.clipped]}`,
+      [...sheet, ...clippedHoops],
+      clipPlaces(clippedHoops, clips),
+    ),
     ...joint(
       'bag',
       'weights',
@@ -240,6 +249,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
         ],
         faces: [...faces.strips, ...lying, ...endFaces(line, ends, first, last)],
         run: drawnRun(a.skirtMm, row.run, first),
+        ...(a.ends === 'gathered' && { gathered: true }),
         ...lyingOf(a, row.run),
       },
     ],
@@ -295,16 +305,11 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   };
 }
 
-/** Places along end hoops, as many in all, shared out evenly. */
-function alongHoops(hoops: readonly Member[], count: number): readonly Vec3[] {
-  return hoops.flatMap((m, h) => {
-    const points = m.shape.kind === 'curve' ? m.shape.points : [];
-    const mine = Math.floor(count / hoops.length) + (h < count % hoops.length ? 1 : 0);
-    return Array.from({ length: mine }, (_, i) => points[Math.round(((i + 0.5) / mine) * (points.length - 1))]).flatMap(
-      (p) => (p ? [p] : []),
-    );
-  });
-}
+/** The hoops that a sheet is clipped to, in words. */
+export const CLIPPED: Readonly<Record<LooseTunnelAnswers['clipped'], string>> = {
+  ends: 'the end hoops',
+  every: 'every hoop',
+};
 
 /** A typed measure at a foot: the span across, or something up and down beside it. */
 export function footDimension(id: string, label: string, row: TunnelRow, valueMm: number): Dimension {

@@ -1,4 +1,4 @@
-import type { LooseTunnelAnswers, TunnelRow } from './looseTunnel';
+import { CLIPPED, type LooseTunnelAnswers, type TunnelRow } from './looseTunnel';
 import type { Joint, SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
@@ -57,7 +57,7 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: re
           : 'Unroll the cover along the bed.',
       ],
       layWork(a),
-      [`Clip it to the end hoops with ${clips} clips, a sleeve under each.`],
+      [`Clip it to ${CLIPPED[a.clipped]} with ${clips} clips, a sleeve under each.`],
       [a.ends === 'gathered' ? 'Gather both ends and weight them.' : 'Fold both ends like a parcel and clip them.'],
       ...fastenWork(a, row),
       ...(bags > 0 ? [[`Weight the ${skirted ? 'skirts and ends' : 'ends'} with ${bags} bags. No pins alone.`]] : []),

@@ -11,6 +11,7 @@ import { pitfalls } from './pitfalls';
 import { postChecks } from './posts';
 import { type SnowStrength, hoopStrength } from './strength';
 import { beamCheck, liftCheck, spanCheck } from './timberChecks';
+import { ventCheck } from './vents';
 import { windChecks } from './wind';
 
 function cropCheck(assembly: Assembly): Check {
@@ -192,7 +193,9 @@ export function checkAssembly(
     ...assembly.moving.flatMap((part, i) => liftCheck(part, site.lifts[i])),
     ...windChecks(assembly, site),
     cropCheck(assembly),
-    ...[sheetCheck(site.rolls, assembly.sheets, site.site.market)].flatMap((c) => c ?? []),
+    ...[sheetCheck(site.rolls, assembly.sheets, site.site.market), ventCheck(assembly, site.air)].flatMap(
+      (c) => c ?? [],
+    ),
     ...pitfalls(assembly, site),
     ...assembly.remarks.map((text, i): Check => ({
       id: `remark ${i}`,

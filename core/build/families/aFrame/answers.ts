@@ -5,7 +5,7 @@ import { type Chosen, countOrAuto, dimensioned } from '../../answers/asked';
 import { board, coverAnswers } from '../../answers/bars';
 import { countBySpacing, maxSpacing } from '../../answers/hoops';
 import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
+import { divided, edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
 
 /** Legs by span and ridge by length: beyond these the stouter board, mm. */
 const WIDE_MM = 60 * MM_PER_INCH;
@@ -31,6 +31,7 @@ export const answers = {
   anchors: holdDowns('anchors', 'Brackets to the bed', 80),
   ...coverAnswers('film-uv'),
   fixing: fixing(['battens', 'channel', 'staples'], 'battens'),
+  slopes: divided('Film on the legs', ['battens', 'rope', 'none'], 'battens'),
   ends: ends(['flap', 'folded'], 'flap'),
   crop: crop('lettuce'),
   extra,

@@ -1,6 +1,6 @@
 import { underLine } from '../../assembly/enclosure';
-import { joint } from '../../joints';
-import { batteningOf } from '../../parts/frame';
+import { joint, spread } from '../../joints';
+import { batteningOf, stripOver } from '../../parts/frame';
 import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
@@ -13,7 +13,7 @@ import { type Point2, type Vec3 } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
 import { endsOf, piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
-import type { Joint, Member, Said } from '../../assembly/types';
+import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
@@ -145,6 +145,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
             ).members,
         )
       : [];
+  const sides = dividedSlopes(a, { legs, xs, s, at, sideY, rail, batten: battenBoard });
   const tie = boardShape(stock(site, TIE));
   const inset = tie.widthMm / Math.tan(s.angle);
   const ties = [
@@ -254,6 +255,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
       count: anchors,
     }),
     ...across.joints,
+    ...sides.joints(sheets.slice(0, 1), rails),
   ];
   const first = xs[0] ?? x0;
   const legLength = legs[0]?.lengthMm ?? 0;
@@ -262,7 +264,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
   const triangles = { id: 'pairs', now: xs.length, words: ['triangle', 'triangles'] } as const;
   return ok({
     ...BARE,
-    members: [...legs, ...ridgeRun.members, ...ties, ...rails, ...battens, ...across.members],
+    members: [...legs, ...ridgeRun.members, ...ties, ...rails, ...battens, ...sides.members, ...across.members],
     sheets,
     joints,
     openings: flaps.length > 0 ? flapOpenings(flaps, covered).map((o) => ({ ...o, open: ['flap ties'] })) : [],
@@ -321,6 +323,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
       ties,
       rails,
       battens,
+      legBattens: sides.members,
       crossBoards: across.members,
       sheets,
       joints,
@@ -330,6 +333,72 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     }),
     remarks: [],
   });
+}
+
+/** What keeps the film on the slopes from lifting: a batten over it on every leg, or a rope over the ridge in every bay. */
+function dividedSlopes(
+  a: AFrameAnswers,
+  f: {
+    readonly legs: readonly Member[];
+    readonly xs: readonly number[];
+    readonly s: Slope;
+    readonly at: (along: number, off: number) => Point2;
+    readonly sideY: (p: Point2, far: boolean) => number;
+    readonly rail: { readonly widthMm: number; readonly thicknessMm: number };
+    readonly batten: Section;
+  },
+): {
+  readonly members: readonly Member[];
+  readonly joints: (sheet: readonly SheetPart[], rails: readonly Member[]) => readonly Joint[];
+} {
+  const slopeMm = f.s.topY / f.s.along.y;
+  const out = boardShape(f.batten).thicknessMm / 2;
+  // From the upper edge of the rail, where the film leaves it, to a finger short of the ridge.
+  const [low, high] = [f.at(f.rail.widthMm + 10, f.rail.thicknessMm + out), f.at(slopeMm - 20, out)];
+  if (a.slopes === 'battens') {
+    const members = f.xs.flatMap((x, i) =>
+      [false, true].flatMap((far, k) =>
+        stripOver(
+          `K${2 * i + k + 1}`,
+          'Leg batten',
+          f.batten,
+          [
+            [x, f.sideY(low, far), low.z],
+            [x, f.sideY(high, far), high.z],
+          ],
+          [1, 0, 0],
+        ),
+      ),
+    );
+    const places = members.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 300) : []));
+    return {
+      members,
+      joints: (sheet) =>
+        joint(
+          'batten',
+          'leg battens',
+          'Battens on the legs, one every 300 mm',
+          [...members, ...f.legs, ...sheet],
+          places,
+        ),
+    };
+  }
+  const bays = f.xs.slice(1).map((x, i) => (x + (f.xs[i] ?? x)) / 2);
+  const middle = f.at(slopeMm / 2, f.rail.thicknessMm / 2);
+  return {
+    members: [],
+    joints: (sheet, rails) =>
+      a.slopes === 'rope'
+        ? joint(
+            'lacing',
+            'lacing',
+            'Over the ridge in every bay, to a screw in both rails',
+            [...sheet, ...rails],
+            bays.flatMap((x) => [false, true].map((far): Vec3 => [x, f.sideY(middle, far), middle.z])),
+            { count: Math.ceil((bays.length * (2 * slopeMm + 600)) / 1000), with: { screws: 1 } },
+          )
+        : [],
+  };
 }
 
 /** Length of a leg, along which half of a flap's head is stapled. */

@@ -8,6 +8,8 @@ test('an A-frame over 128 x 44 in, worked by hand', () => {
   const leg = Math.hypot(half, high);
   // Foot ties of 1x4 fit between the outer edges of the legs at their own top edge.
   const tie = 44 - (2 * 3.5 * half) / high;
+  // A batten on each leg: 10 mm over its rail to 20 short of the ridge, as the film falls from .75 off the leg to none.
+  const batten = Math.hypot(leg - 3.5 - 30 / 25.4, 0.75);
   // The sheet: up the rail of 1x4, off its upper edge, .75 out, straight to the ridge; over it; down alike.
   const sheet = 2 * (3.5 + Math.hypot(leg - 3.5, 0.75)) + 1.5;
   expect(
@@ -19,6 +21,7 @@ test('an A-frame over 128 x 44 in, worked by hand', () => {
         'T1 T2': ['1x4 treated', tie],
         'A1 A2': ['1x4 treated', 128],
         'B1a B1b B2a B2b': ['1x2', 64],
+        'K1..K10': ['1x2', batten],
       },
       sheets: {
         S1: { across: [sheet, 2 * 3, 2], along: [128, 2 * 4] },
@@ -32,6 +35,8 @@ test('an A-frame over 128 x 44 in, worked by hand', () => {
         // Rails each 150 mm; four slopes of 950 mm each 150.
         [2 * 22 + 26, 'staple', 'Cover at the rails'],
         [4 * 7, 'screw-1-5/8', 'Cover battens'],
+        // 974 mm at 300 mm: four bays, five screws.
+        [10 * 5, 'screw-1-5/8', 'Battens on the legs'],
         // Two legs of 1093 mm each 150, at both ends.
         [2 * 15, 'staple', 'Flaps along the top'],
         [2 * 2, 'sandbag', 'Two on each end flap'],
@@ -54,7 +59,7 @@ test('three triangles, its ends folded and its film in channel', () => {
   const [half, high] = [22 - 0.75, 950 / 25.4];
   const leg = Math.hypot(half, high);
   expect(
-    differences(build('a-frame', at(128, 44), { ends: 'folded', fixing: 'channel', pairs: 3 }), {
+    differences(build('a-frame', at(128, 44), { ends: 'folded', fixing: 'channel', pairs: 3, slopes: 'rope' }), {
       members: {
         'L1..L6': ['2x3', leg],
         R1: ['2x4', 128],
@@ -73,6 +78,9 @@ test('three triangles, its ends folded and its film in channel', () => {
         [7, 'channel', 'Along both rails'],
         [7, 'spring-wire', 'Along both rails'],
         [3 * 7, 'screw-1', 'Along both rails'],
+        // Two bays, twice a slope of 1093 mm and 600 to tie each: 5.6 m, and a screw in both rails.
+        [6, 'rope', 'Over the ridge'],
+        [2 * 2, 'screw-2-1/2', 'Over the ridge'],
         [6, 'bracket', 'Legs to the bed'],
       ],
       dimensions: {

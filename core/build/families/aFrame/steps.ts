@@ -12,6 +12,7 @@ interface Built {
   readonly ties: readonly Member[];
   readonly rails: readonly Member[];
   readonly battens: readonly Member[];
+  readonly legBattens: readonly Member[];
   readonly crossBoards: readonly Member[];
   readonly sheets: readonly SheetPart[];
   readonly joints: readonly Joint[];
@@ -24,7 +25,7 @@ interface Built {
 export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
   const set = setOnBed([...b.legs, ...b.ties], b.crossBoards, b.joints, packerWork(b.survey));
   return [
-    cutStep([...b.legs, ...b.ridge, ...b.ties, ...b.rails, ...b.battens, ...b.crossBoards]),
+    cutStep([...b.legs, ...b.ridge, ...b.ties, ...b.rails, ...b.battens, ...b.legBattens, ...b.crossBoards]),
     step({
       id: 'pattern',
       title: 'Cut the leg ends to a pattern',
@@ -100,6 +101,7 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
           : ['Fold both ends in like a parcel and staple them to the end legs under a strip of batten.'],
       joints: named(b.joints, 'staples', 'battens', 'channel', 'flap heads'),
     }),
+    ...(a.slopes === 'none' ? [] : [dividedStep(a, b)]),
     ...(a.ends === 'flap'
       ? [
           step({
@@ -116,4 +118,28 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
         ]
       : []),
   ];
+}
+
+/** Keeps the film on the slopes from lifting. */
+function dividedStep(a: AFrameAnswers, b: Built): SaidStep {
+  const battens = a.slopes === 'battens';
+  return step({
+    id: 'slopes',
+    title: battens ? 'Batten the slopes' : 'Lace the slopes',
+    view: 'side',
+    tags: [...tagsOf(b.legBattens), ...(battens ? [] : b.sheets.slice(0, 1).map((x) => x.tag))],
+    work: [
+      battens
+        ? [
+            `Lay ${tagList(b.legBattens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg: a pilot hole first, snug, not tight.`,
+          ]
+        : [
+            'Throw a rope over the ridge in the middle of every bay, tie it to a screw in the side rail on one side, pull it tight and tie it on the other.',
+          ],
+    ],
+    tools: battens ? [] : ['driver'],
+    joints: named(b.joints, 'leg battens', 'lacing'),
+    checks: [['No flat of film moves more than a hand when you push it']],
+    minutes: MINUTES.start,
+  });
 }

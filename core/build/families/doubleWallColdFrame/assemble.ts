@@ -1,4 +1,4 @@
-import { joint, roundBox } from '../../joints';
+import { joint, roundBox, spread } from '../../joints';
 import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
@@ -97,13 +97,19 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   const perimeter = 2 * (length + depth);
   const rim = roundBox([x0, x1, 0, depth, z0], anchors);
   const walled = [...walls.front, ...walls.back, ...walls.sides];
+  const studs = walled.filter((m) => m.part.endsWith('stud'));
   const skins = sheets.filter((x) => x.tag.startsWith('S'));
   const own: readonly Joint[] = [
     ...walls.joints,
     ...joint('roundedEdge', 'edges', 'Every outer edge of the walls', walled, [], { count: 4 }),
-    ...joint('staple', 'wall skins', 'Both skins to both plates, every 100 mm', [...skins, ...walled], rim, {
-      count: Math.ceil((4 * perimeter) / 100),
-    }),
+    ...joint(
+      'staple',
+      'wall skins',
+      'Both skins to both plates and every stud, every 100 mm',
+      [...skins, ...walled],
+      studs.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 100) : [])),
+      { count: Math.ceil((4 * perimeter + 2 * studs.reduce((sum, m) => sum + m.lengthMm, 0)) / 100) },
+    ),
     ...(screened
       ? joint('staple', 'net', 'Net to the top plates', [net, ...walled], rim, { count: Math.ceil(perimeter / 75) })
       : []),

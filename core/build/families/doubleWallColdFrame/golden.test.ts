@@ -13,6 +13,8 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
   const plate = (41 - 1.5 * Math.sin(Math.atan(slope))) * tilt;
   const down = 44 * tilt + 25 / IN;
   const perimeter = 2 * (128 + 44) * IN;
+  // Seven studs in front and at the back, three in each side.
+  const studs = (7 * (front - 3) + 7 * (back - 3) + 2 * (side(1.5) + side(22 - 0.75) + side(42.5 - 1.5))) * IN;
   expect(
     differences(build('double-wall-cold-frame', at(128, 44)), {
       members: {
@@ -40,7 +42,8 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
       hardware: [
         [20 * 2 * 2, 'screw-2-1/2', 'Plates to studs'],
         [4 * 4, 'screw-3', 'Side walls'],
-        [Math.ceil((4 * perimeter) / 100), 'staple', 'Both skins'],
+        // Along the plates of both skins, and up every stud on both faces.
+        [Math.ceil((4 * perimeter + 2 * studs) / 100), 'staple', 'Both skins'],
         [Math.ceil(perimeter / 75), 'staple', 'Net'],
         [8 * 2, 'screw-1-5/8', 'Pocket boards'],
         [4 * 4, 'corner-plate', 'Lid corners'],

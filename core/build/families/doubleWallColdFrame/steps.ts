@@ -69,7 +69,7 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       tags: tagsOf(skins),
       work: [
         [
-          'Outer skin first, its outer face, usually the printed one, outward: staple to the top plate, pull down, staple below.',
+          'Outer skin first, its outer face, usually the printed one, outward: staple to the top plate, pull down, staple below and up every stud.',
         ],
         [
           'Then the inner one. The air between them is ',

@@ -5,7 +5,7 @@ import { type Chosen, choice, countOrAuto, dimensioned } from '../../answers/ask
 import { coverAnswers, tube } from '../../answers/bars';
 import { countBySpacing, maxSpacing } from '../../answers/hoops';
 import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { ends, holdDowns, paint, wrap } from '../../answers/skin';
+import { clipped, ends, holdDowns, paint, wrap } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
 const WIDE_MM = 1300;
@@ -41,6 +41,7 @@ export const answers = {
   ),
   straps: holdDowns('straps', 'Straps to the bed', 80),
   ...coverAnswers('film-uv'),
+  clipped,
   ends: ends(['folded', 'flap'], 'folded'),
   paint,
   crop: crop('lettuce'),

@@ -8,7 +8,7 @@ import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { endSheets, flapJoints, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { guardPvc } from '../../parts/guard';
 import { hoopPlaces } from '../../parts/hoops';
-import { type Point2, type Vec3, pathLength } from '../../../base/geometry';
+import { type Point2, type Vec3, pathLength, placesAlong } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
 import { endsOf, piece } from '../../assembly/pieces';
 import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
@@ -157,8 +157,16 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   ]);
   const endRafters = [...rafters.slice(0, 2), ...rafters.slice(-2)];
   const sideClips = 2 * Math.ceil(length / 450);
-  const endClips = 2 * Math.ceil(pathLength(line) / 450);
-  const clipsAt = along.flatMap(([from, to]) => evenly(from, to, sideClips / 2));
+  const clippedXs = a.clipped === 'every' ? xs : [xs[0], xs[xs.length - 1]].flatMap((x) => x ?? []);
+  const clipsAt = [
+    ...along.flatMap(([from, to]) => evenly(from, to, sideClips / 2)),
+    ...clippedXs.flatMap((x) =>
+      placesAlong(
+        line.map(({ y, z }): Vec3 => [x, y, z]),
+        Math.ceil(pathLength(line) / 450),
+      ),
+    ),
+  ];
   const joints: readonly Joint[] = [
     ...fittings,
     ...(a.joints === 'pinned' ? joint('tekScrew', 'pins', 'One through each socket; no glue', frame, sockets) : []),
@@ -174,12 +182,9 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
     ...joint(
       'clip',
       'clips',
-      'Cover to base rails and end frames',
-      [...sheets.slice(0, 1), ...baseRails, ...endRafters],
+      `Cover to base rails and ${a.clipped === 'every' ? 'every frame' : 'end frames'}`,
+      [...sheets.slice(0, 1), ...baseRails, ...(a.clipped === 'every' ? rafters : endRafters)],
       clipsAt,
-      {
-        count: sideClips + endClips,
-      },
     ),
     ...flapJoints(sheets.slice(1), endRafters, covered),
   ];

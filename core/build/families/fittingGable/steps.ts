@@ -102,7 +102,7 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly SaidStep[
             : 'Lay the cover over, equal on both sides.',
         ],
         [
-          `Clip it along both base rails and both end frames, ${sayCount(countKind(named(b.joints, 'clips'), 'clip'), 'clip')} in all.`,
+          `Clip it along both base rails and ${a.clipped === 'every' ? 'every frame' : 'both end frames'}, ${sayCount(countKind(named(b.joints, 'clips'), 'clip'), 'clip')} in all.`,
         ],
         [
           a.ends === 'flap'

@@ -89,7 +89,8 @@ test('under film it has battens on every edge and the sheets wrap them', () => {
     [round(high), 6],
   ]);
   // No 1x2 is longer than 8 ft: both long ones are joined on the middle rafter.
-  expect(a.members.filter((m) => m.part.startsWith('Batten'))).toHaveLength(2 * 2 + 2 * 4);
+  // One over each of the five rafters between the ends.
+  expect(a.members.filter((m) => m.part.startsWith('Batten'))).toHaveLength(2 * 2 + 2 * 4 + 5);
   // Only the shutters' film lies on both faces of a frame.
   expect(a.sheets.filter((s) => s.part.includes('shutter'))).toHaveLength(6);
 });

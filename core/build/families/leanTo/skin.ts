@@ -2,11 +2,11 @@ import type { Flat, Vec3 } from '../../../base/geometry';
 import { stiffSheet } from '../../../catalog/catalog';
 import { thicknessMm } from '../../../catalog/sections';
 import { type BuildSite, stock } from '../../../site/buildSite';
-import { piece, rectangle } from '../../assembly/pieces';
+import { rectangle } from '../../assembly/pieces';
 import type { Joint, Member, Panel, SheetPart } from '../../assembly/types';
 import { joint, spread } from '../../joints';
 import { straightRun } from '../../joints/runs';
-import { batteningOf } from '../../parts/frame';
+import { batteningOf, stripOver } from '../../parts/frame';
 import type { LeanToAnswers } from './answers';
 import type { LeanToFrame } from './frame';
 
@@ -32,7 +32,6 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
   const slopeMm = width / cos;
   const [low = 0, high = 0] = [end[3]?.[1], end[2]?.[1]];
   const areaM2 = (slopeMm * (x1 - x0) + width * (low + high)) / 1e6;
-  const edges = [f.rafters[0], f.rafters[f.rafters.length - 1]].flatMap((m) => m ?? []);
   const framing = [...f.rafters, ...f.uprights, ...f.plates];
   const wall = joint(
     'flashing',
@@ -161,13 +160,19 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
         [0, 1, 0],
       ],
     ]),
+    // Over the rafters between, so that wind makes no sail of the roof.
+    ...xs.slice(1, -1).map((x): readonly [Vec3, Vec3, Vec3] => [
+      [x, 30, roof.top(30) + out],
+      [x, width - 80, roof.top(width - 80) + out],
+      [1, 0, 0],
+    ]),
   ];
   const battens = lines.flatMap(([from, to, wide], i): readonly Member[] => {
     const one = { tag: `B${i + 1}`, part: 'Batten', section: batten, from, to, wide };
     // Those along the roof may be longer than any bar: joined on a rafter.
     return i < 2
       ? straightRun({ ...one, hoopXs: xs, markHoops: false }).members
-      : [piece(one.tag, one.part, batten, from, to, wide)];
+      : stripOver(one.tag, one.part, batten, [from, to], wide);
   });
   return {
     panels: [],
@@ -185,7 +190,7 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
           count: Math.ceil((2 * (slopeMm + x1 - x0) + 2 * (2 * width + low + high)) / 150),
         },
       ),
-      ...batteningOf(battens, [...edges, ...f.plates, ...f.uprights]),
+      ...batteningOf(battens, [...sheets, ...f.rafters, ...f.plates, ...f.uprights]),
       ...wall,
     ],
   };

@@ -208,13 +208,14 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       },
     ),
     ...joint(
-      'rope',
+      'lacing',
       'straps',
       'Straps over the sheets',
       sheets,
       strapXs.map((x): Vec3 => [x, footY + spanMm / 2, footZ + rise]),
       {
         count: Math.ceil((straps * (pathLength(line) + 1200)) / 1000),
+        with: { screws: 0 },
       },
     ),
     ...joint(

@@ -5,7 +5,7 @@ import { type Chosen, choice, dimensioned, length } from '../../answers/asked';
 import { coverAnswers, innerAnswers, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { ends, holdDowns, looseEdges, paint } from '../../answers/skin';
+import { clipped, ends, holdDowns, looseEdges, paint } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
 const WIDE_MM = 1300;
@@ -46,6 +46,7 @@ export const answers = {
   ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'posted'], 'pipe', 'pipe'),
   ...coverAnswers('film-uv'),
   ...looseEdges(['ground', 'inside', 'one-battened', 'battened', 'stapled'], 10),
+  clipped,
   ends: ends(['gathered', 'folded'], 'gathered'),
   weights: holdDowns('weights', 'Weights', 200, 'skin'),
   paint,

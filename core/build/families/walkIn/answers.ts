@@ -4,7 +4,7 @@ import { type Chosen, choice, count, dimensioned, length, withDefault, within } 
 import { anyBar, coverAnswers, oneOf, tube } from '../../answers/bars';
 import { hoopCount, hoopShape, maxSpacing } from '../../answers/hoops';
 import { crop, extra, rowFromEdge } from '../../answers/place';
-import { fixing, holdDowns, paint } from '../../answers/skin';
+import { divided, fixing, holdDowns, paint } from '../../answers/skin';
 
 const FOOT = 12 * MM_PER_INCH;
 /** Path round the bed, mm. */
@@ -161,6 +161,7 @@ export const answers = {
     'emt-3/4',
     { leaf: 'skin', when: { sides: 'roll-up' } },
   ),
+  lacing: withDefault(divided('Sides held by', ['rope', 'none'], 'rope'), 'rope'),
   fixing: fixing(['channel', 'battens', 'staples'], 'channel'),
   paint,
   crop: crop('tomato'),

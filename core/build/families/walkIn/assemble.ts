@@ -5,12 +5,13 @@ import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { guardPvc } from '../../parts/guard';
 import { straightRun } from '../../joints/runs';
 import { endsOf } from '../../assembly/pieces';
+import { stripOver } from '../../parts/frame';
 import type { Member, Said } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { enclosedArea } from '../../../base/geometry';
 import { section } from '../../../catalog/catalog';
 import type { Section } from '../../../catalog/types';
-import { thicknessMm } from '../../../catalog/sections';
+import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
 import { POSTS, type WalkInAnswers } from './answers';
 import { endFrame } from './ends';
@@ -35,6 +36,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const runs = a.sides === 'roll-up' ? bars(a, h) : [];
   const rollBars = runs.flatMap((r) => r.members);
   const battens = a.fixing === 'battens' ? edgeBattens(a, h, site) : [];
+  const endBattens = battensOf(ends, h, site);
   const anchors = a.anchors ?? Math.max(4, h.xs.length);
   const guard = guardPvc(a.paint, a.cover, a.pipe, h.hoops);
   const parts = {
@@ -47,6 +49,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     sheets,
     doorSheets,
     battens,
+    endBattens,
     anchors,
     guard,
   };
@@ -69,6 +72,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     ...ends,
     ...door,
     ...battens,
+    ...endBattens,
     ...rollBars,
   ];
   return ok({
@@ -154,7 +158,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
           : d,
       ),
     ],
-    steps: walkInSteps(a, { house: h, members, ends, door, sheets, doorSheets, battens, rollBars, joints }),
+    steps: walkInSteps(a, { house: h, members, ends, door, sheets, doorSheets, battens, endBattens, rollBars, joints }),
     remarks: [
       'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
     ],
@@ -192,6 +196,24 @@ function edgeBattens(a: WalkInAnswers, h: House, site: BuildSite): readonly Memb
       markHoops: false,
     }).members;
   });
+}
+
+/** Battens over the film of the ends, outside every stud and jamb, from a finger over its foot to a finger under its top. */
+function battensOf(ends: readonly Member[], h: House, site: BuildSite): readonly Member[] {
+  const section = stock(site, '1x2');
+  return ends
+    .filter((m) => m.ends[1] === 'curve')
+    .flatMap((m, i) => {
+      const [from, to] = endsOf([m]);
+      if (!from || !to) return [];
+      const out = (boardShape(m.section).widthMm + thicknessMm(section)) / 2;
+      const x = from[0] + (from[0] < (h.x0 + h.x1) / 2 ? -out : out);
+      const line = [
+        [x, from[1], from[2] + 20],
+        [x, to[1], to[2] - 20],
+      ] as const;
+      return stripOver(`J${i + 1}`, 'End batten', section, line, [0, 1, 0]);
+    });
 }
 
 /** A bar at the foot of each side curtain, jointed on hoops. */

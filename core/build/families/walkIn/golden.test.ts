@@ -16,6 +16,7 @@ test('a walk-in house of 10 ft over a bed, worked by hand', () => {
   const under = (off: number): number => 24 + Math.sqrt(60 ** 2 - off ** 2);
   // Half way from the hoop to the middle of the jamb.
   const sideStud = (60 + jamb + 0.75) / 2;
+  const short = 40 / IN;
   // Film lies on the hoops and, outside them, on boards 1.5 thick.
   const out = r + 1.5;
   const hip = 24 - 45 / IN;
@@ -42,6 +43,11 @@ test('a walk-in house of 10 ft over a bed, worked by hand', () => {
         'F2 F4': ['2x4', under(30 + 0.75) - 1.5],
         // Under the ridge purlin, which crosses it: the crown less half the hoop and all of the purlin.
         F3: ['2x4', 84 - r - 0.922 - 1.5],
+        // Over the film on jambs and studs, 20 mm short of both ends.
+        'J1 J2': ['1x2', under(jamb) - short],
+        'J3 J4': ['1x2', under(sideStud + 0.75) - 1.5 - short],
+        'J5 J7': ['1x2', under(30 + 0.75) - 1.5 - short],
+        J6: ['1x2', 84 - r - 0.922 - 1.5 - short],
         'G1 G2': ['2x2', 72],
         'G3 G4 G5': ['2x2', 32 - 3],
       },
@@ -87,6 +93,9 @@ test('a walk-in house of 10 ft over a bed, worked by hand', () => {
         [2 * 15, 'roll-clip', 'Film on the roll bars'],
         // Zigzag over five bays of 1.11 x .61 m on both sides, and four to tie.
         [13 + 4, 'rope', 'Tied down'],
+        [2 * 10, 'screw-2-1/2', 'Tied down'],
+        // 2025, 1669, 1840 and 2011 mm at 300: eight, seven, eight and eight screws.
+        [2 * 8 + 2 * 7 + 2 * 8 + 8, 'screw-1-5/8', 'Battens over the film'],
         [5, 'ground-anchor', 'Corners'],
       ],
       dimensions: {
@@ -138,6 +147,7 @@ test('with a door at each end, two sheets over all, battens on the base boards',
     [`${letter}5`]: ['2x4', 32 + 12 / IN],
     [`${letter}6 ${letter}7`]: ['2x4', under(sideStud + 0.75) - 1.5],
   });
+  const short = 40 / IN;
   expect(
     differences(
       build('walk-in', at(128, 44), {
@@ -157,6 +167,8 @@ test('with a door at each end, two sheets over all, battens on the base boards',
           'B1 B2': ['2x4 treated', long],
           ...end('E'),
           ...end('F'),
+          'J1 J2 J5 J6': ['1x2', under(jamb) - short],
+          'J3 J4 J7 J8': ['1x2', under(sideStud + 0.75) - 1.5 - short],
           'G1 G2 H01 H02': ['2x2', 72],
           'G3 G4 G5 H03 H04 H05': ['2x2', 32 - 3],
           // No 1x2 is longer than 8 ft: joined on the middle hoop.
@@ -193,6 +205,8 @@ test('with a door at each end, two sheets over all, battens on the base boards',
           [2 * 17, 'clip', 'Film round the end hoops'],
           // 2235 mm at 300 mm: eight bays, nine screws, four battens.
           [4 * 9, 'screw-1-5/8', 'Cover battens'],
+          // 2025 and 1669 mm at 300: eight and seven screws.
+          [4 * 8 + 4 * 7, 'screw-1-5/8', 'Battens over the film'],
           [5 * 2, 'clip', 'Cover to the hoops'],
           [5, 'ground-anchor', 'Corners'],
         ],

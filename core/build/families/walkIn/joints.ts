@@ -19,6 +19,8 @@ interface HouseParts {
   /** Film of the doors: two sheets each. */
   readonly doorSheets: readonly SheetPart[];
   readonly battens: readonly Member[];
+  /** Over the film on the studs and jambs of the ends. */
+  readonly endBattens: readonly Member[];
   readonly anchors: number;
   readonly guard: readonly Joint[];
 }
@@ -135,7 +137,7 @@ export function fastenedTo(a: WalkInAnswers, h: House): readonly Member[] {
 }
 
 /** How film is held along boards and end hoops. */
-function coverJoints(a: WalkInAnswers, { house: h, sheets, battens }: HouseParts): readonly Joint[] {
+function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBattens }: HouseParts): readonly Joint[] {
   const sideMetres = Math.ceil((fastenedTo(a, h).reduce((sum, m) => sum + m.lengthMm, 0) - 1e-6) / 1000);
   const endsMm = 2 * (h.y1 - h.y0 + 2 * h.crownZ);
   const along = h.boards.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 500) : []));
@@ -165,23 +167,36 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens }: HouseParts
         })
       : []),
     ...batteningOf(battens, h.boards),
+    ...joint(
+      'batten',
+      'end battens',
+      'Battens over the film on studs and jambs, one every 300 mm',
+      [...endBattens, ...ends, ...sheets.filter((s) => s.part !== 'Roof' && s.part !== 'Side curtain')],
+      endBattens.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 300) : [])),
+    ),
     ...joint('clip', 'clips', 'Cover to the hoops at the hip, a sleeve under each', [...sheets, ...h.hoops], hips),
   ];
 }
 
-/** Cranks, clips and lacing of sides that roll up. */
-function sideJoints(a: WalkInAnswers, { house: h, rollBars, rollSplices }: HouseParts): readonly Joint[] {
-  if (rollBars.length === 0) return [];
+/** Cranks and clips of sides that roll up, and lacing over them. */
+function sideJoints(a: WalkInAnswers, { house: h, rollBars, rollSplices, sheets }: HouseParts): readonly Joint[] {
+  const curtains = sheets.filter((s) => s.part === 'Side curtain');
+  const laced = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm / 2]));
+  const lacing =
+    a.lacing === 'rope' && (rollBars.length > 0 || curtains.length > 0)
+      ? joint('lacing', 'lacing', 'Tied down zigzag over both sides', [...h.boards, ...curtains], laced, {
+          count: Math.ceil((2 * Math.hypot(a.sidewallMm, h.spacingMm) * h.xs.length) / 1000) + 4,
+          with: { screws: 2 },
+        })
+      : [];
+  if (rollBars.length === 0) return lacing;
   const length = h.x1 - h.x0;
   const bars = rollBars.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 300) : []));
   const cranks = [h.y0, h.y1].map((y): Vec3 => [h.x0, y, 100]);
-  const laced = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm / 2]));
   return [
     ...joint('crank', 'cranks', 'One to each roll-up side', rollBars, cranks),
     ...joint('rollClip', 'roll clips', 'Film on the roll bars', rollBars, bars, { count: 2 * Math.ceil(length / 300) }),
-    ...joint('rope', 'lacing', 'Tied down zigzag over both sides', h.boards, laced, {
-      count: Math.ceil((2 * Math.hypot(a.sidewallMm, h.spacingMm) * h.xs.length) / 1000) + 4,
-    }),
+    ...lacing,
     ...rollSplices,
   ];
 }
@@ -212,7 +227,7 @@ export function houseOpenings(a: WalkInAnswers, p: HouseParts): readonly Opening
         [h.x0, y, a.sidewallMm],
       ],
       travel: { mm: a.sidewallMm },
-      shut: ['lacing'],
+      shut: a.lacing === 'rope' ? ['lacing'] : [],
       open: ['cranks'],
       reachedFrom: 'inside',
       screened: false,

@@ -16,6 +16,7 @@ interface Built {
   readonly sheets: readonly SheetPart[];
   readonly doorSheets: readonly SheetPart[];
   readonly battens: readonly Member[];
+  readonly endBattens: readonly Member[];
   readonly rollBars: readonly Member[];
   readonly joints: readonly Joint[];
 }
@@ -153,19 +154,20 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       id: 'cover',
       title: 'Cover it',
       view: 'end',
-      tags: [...tagsOf(main), ...tagsOf(b.battens)],
+      tags: [...tagsOf(main), ...tagsOf(b.battens), ...tagsOf(b.endBattens)],
       work: [
         [
           'Tape over every screw head and sharp end. Unroll the film beside the house, outer face, usually the printed one, up.',
         ],
         ['Throw three ropes over, tie them to its edge, and pull it across with two or three people.'],
         FASTENING[a.fixing],
+        [`Screw ${tagList(b.endBattens)} over the film on the studs and jambs of both ends, then cut the door out.`],
         ...(a.layers === 'double'
           ? [['Hang the inner sheet first, and keep a finger of air between: stick foam strip along the purlins.']]
           : []),
       ],
       tools: ['rope', 'knife', ...roomUp],
-      joints: named(joints, 'channel', 'staples', 'end clips', 'battens', 'clips', 'spacers'),
+      joints: named(joints, 'channel', 'staples', 'end clips', 'battens', 'end battens', 'clips', 'spacers'),
       checks: [['Tight everywhere, and no metal touches it']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.ladder, CAUTIONS.knife],
       minutes: main.length * MINUTES.sheet,
@@ -184,11 +186,16 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
                     [
                       `Join ${tagList(b.rollBars)}, turn the film a turn and a half round each bar, and clip it every 300 mm.`,
                     ],
-                    [
-                      'Fit the cranks, and lace a rope zigzag over each side from hip to base, so that wind cannot lift it.',
-                    ],
+                    ['Fit the cranks.'],
                   ]
                 : [['Fasten them at the base boards.']]),
+              ...(a.lacing === 'rope'
+                ? [
+                    [
+                      'Lace a rope zigzag over each side from hip to base, round a screw at every hoop: wind cannot lift it.',
+                    ],
+                  ]
+                : []),
             ],
             tools: ['knife'],
             joints: [
@@ -196,11 +203,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
               ...joints.filter((j) => j.id.startsWith('splices L')),
             ],
             checks: [
-              [
-                b.rollBars.length > 0
-                  ? 'Each side rolls up level and stays down in wind'
-                  : 'The curtains are tight all along',
-              ],
+              [b.rollBars.length > 0 ? 'Each side rolls up level under its rope' : 'The curtains are tight all along'],
             ],
             cautions: [CAUTIONS.windyFilm],
             minutes: MINUTES.start + 20,

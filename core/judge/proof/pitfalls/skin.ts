@@ -1,47 +1,41 @@
 /** Pitfalls of sheets: what tears, rubs, rots in the sun or is too large. */
 import { mainCover } from '../../../build/assembly/enclosure';
-import type { Vec3 } from '../../../base/geometry';
 import type { Contact } from '../../../build/assembly/types';
 import { sheetSize } from '../../../make/rolls/rolls';
 import { amount } from '../../../base/figure';
+import { largestFree } from '../sail';
 import { moreOf } from '../timberChecks';
 import type { Check } from '../check';
 import { type Pitfall, answer, saidOn } from './pitfall';
 
 const said = saidOn('skin');
 
-/** One flat side between supports: a sail. */
-const SAIL_M2 = 1.5;
+/** A flat side free between its fastenings: more than a bay of three feet by eight between studs is a sail. Our own figure. */
+const SAIL_M2 = 2.25;
 export const sail: Pitfall = (a) => {
-  const rows = Math.max(0, ...a.arches.map((x) => x.tags.length), ...a.beams.map((x) => x.tags.length));
-  const bays = Math.max(1, rows - 1);
-  const areas = a.sheets
-    .filter((s) => s.cover.kind === 'film')
-    .flatMap((s) => s.faces)
-    .filter((face) => new Set(face.map((p) => Math.round(p[0]))).size > 1)
-    .map((face) => faceArea(face) / 1e6 / bays);
-  const largest = Math.max(0, ...areas);
-  return largest > SAIL_M2 && a.fixing !== 'channel' && a.fixing !== 'battens'
+  const free = largestFree(a);
+  return free && (free.alongMm * free.acrossMm) / 1e6 > SAIL_M2
     ? said(
         'sail',
         'tight',
         [
-          'A flat ',
-          amount(largest, 'area'),
-          ' of film hangs free between its supports and works loose like a sail. Batten it along every bar, or lace a rope over it.',
+          'A flat side of film, ',
+          amount(free.alongMm, 'length'),
+          ' by ',
+          amount(free.acrossMm, 'length'),
+          `, hangs free between its fastenings (sheet ${free.tag}) and works loose like a sail. Fasten it between as well.`,
         ],
-        [answer('Battens', 'fixing', 'battens'), ...moreOf(a.beams[0]?.asked, 1)],
+        [
+          answer('A rope laced over it', 'slopes', 'rope'),
+          answer('A batten on every leg', 'slopes', 'battens'),
+          answer('A rope laced over it', 'lacing', 'rope'),
+          answer('Clips on every hoop', 'clipped', 'every'),
+          answer('Firm ends of plywood', 'ends', 'plywood'),
+          ...moreOf(a.beams[0]?.asked, 1),
+        ],
       )
     : undefined;
 };
-
-function faceArea(face: readonly Vec3[]): number {
-  const [p, q, r] = face;
-  if (!p || !q || !r) return 0;
-  const u = [q[0] - p[0], q[1] - p[1], q[2] - p[2]] as const;
-  const v = [r[0] - q[0], r[1] - q[1], r[2] - q[2]] as const;
-  return Math.hypot(u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]);
-}
 
 const RUBS: Readonly<
   Record<Exclude<Contact['what'], 'bare PVC'>, { readonly text: string; readonly mend: Check['tries'] }>

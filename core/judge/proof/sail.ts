@@ -1,0 +1,131 @@
+/** How large a part of a flat sheet hangs free between lines of fastening: what wind makes a sail of. */
+import { type Vec3, cross, distance, faceArea, scale, subtract, unit } from '../../base/geometry';
+import { kindOf } from '../../build/joints';
+import type { Assembly, SheetPart } from '../../build/assembly/types';
+
+/** A free part of a face: between two lines across it and two along it, mm. */
+export interface FreePart {
+  readonly tag: string;
+  readonly alongMm: number;
+  readonly acrossMm: number;
+}
+
+/** Fastenings count for a face that they lie this near to, mm. */
+const NEAR_MM = 90;
+/** Fastenings in a row this near to one another hold like a line, mm. */
+const ROW_MM = 650;
+/** What lies as near to an edge as this part of the width fastens that edge alone. */
+const EDGE = 0.2;
+/** Those as far along as this are in one line across, mm. */
+const LINE_MM = 60;
+/** A hoop that a sheet is drawn tight over touches it at so many places at least. */
+const TOUCHES = 3;
+
+/** A point in the plane of a face: along its longer side, across it, and off it, mm. */
+type InFace = readonly [along: number, across: number, off: number];
+
+/**
+ * The largest free part of the film of a cover; undefined where it has none. A face that lies tight over curved hoops is held by
+ * them; one over straight legs or studs only where something fastens it there. The edges of a face count as held.
+ */
+export function largestFree(a: Assembly): FreePart | undefined {
+  const parts = a.sheets.filter((s) => s.cover.kind === 'film').flatMap((s) => freeParts(s, a));
+  return parts.sort((p, q) => q.alongMm * q.acrossMm - p.alongMm * p.acrossMm)[0];
+}
+
+function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
+  const held = a.joints
+    .filter((j) => j.tags.includes(sheet.tag))
+    .flatMap((j) => {
+      const { divides } = kindOf(j.kind);
+      return divides ? j.places.map((at) => ({ at, whole: divides === 'across' })) : [];
+    });
+  const hoops = a.members.flatMap((m) => (m.shape.kind === 'curve' ? [m.shape.points] : []));
+  const corners = sheet.faces.flat();
+  const under = hoops.filter((points) => touched(corners, points) >= TOUCHES).flatMap((points) => points.slice(0, 1));
+  return sheet.faces.flatMap((face) => {
+    const see = planeOf(face);
+    if (!see || (sheet.gathered && Math.abs(see.u[0]) < 0.9)) return [];
+    const flat = face.map(see);
+    const [us, vs] = [flat.map((p) => p[0]), flat.map((p) => p[1])];
+    const [u0, u1, v0, v1] = [Math.min(...us), Math.max(...us), Math.min(...vs), Math.max(...vs)];
+    const inside = (p: InFace): boolean =>
+      Math.abs(p[2]) < NEAR_MM &&
+      p[0] > u0 - NEAR_MM &&
+      p[0] < u1 + NEAR_MM &&
+      p[1] > v0 - NEAR_MM &&
+      p[1] < v1 + NEAR_MM;
+    const here = held.filter(({ whole }) => !whole).flatMap(({ at }) => (inside(see(at)) ? [see(at)] : []));
+    // What lies over or under the whole sheet lies across every face that runs along the bed.
+    const runsAlong = Math.abs(see.u[0]) > 0.9;
+    const over = runsAlong ? [...held.filter(({ whole }) => whole).map(({ at }) => at), ...under] : [];
+    const across = [
+      ...over.map((at) => see(at)[0]),
+      ...linesOf(
+        here.map((p) => [p[0], p[1]]),
+        [v0, v1],
+      ),
+    ];
+    const along = linesOf(
+      here.map((p) => [p[1], p[0]]),
+      [u0, u1],
+    );
+    return [{ tag: sheet.tag, alongMm: widest(across, u0, u1), acrossMm: widest(along, v0, v1) }];
+  });
+}
+
+/** How many corners of a sheet lie on a hoop that stands under it: both seen along the bed. */
+function touched(corners: readonly Vec3[], hoop: readonly Vec3[]): number {
+  const xs = corners.map((c) => c[0]);
+  const x = hoop[0]?.[0] ?? 0;
+  if (x < Math.min(...xs) - NEAR_MM || x > Math.max(...xs) + NEAR_MM) return 0;
+  return corners.filter((c) => hoop.some((p) => Math.hypot(p[1] - c[1], p[2] - c[2]) < NEAR_MM / 2)).length;
+}
+
+/** Sees points in the plane of a face; undefined for one without area. */
+function planeOf(face: readonly Vec3[]): (((p: Vec3) => InFace) & { readonly u: Vec3 }) | undefined {
+  if (faceArea(face) < 1) return undefined;
+  const edges = face.map((p, i) => [p, face[(i + 1) % face.length] ?? p] as const);
+  const [from, to] = edges.reduce((best, e) => (distance(...e) > distance(...best) ? e : best));
+  const u = unit(from, to);
+  const far = face.reduce((best, p) => (offLine(p, from, u) > offLine(best, from, u) ? p : best));
+  const n = unit([0, 0, 0], cross(u, subtract(far, from)));
+  const v = cross(n, u);
+  const see = (p: Vec3): InFace => {
+    const d = subtract(p, from);
+    return [dot(d, u), dot(d, v), dot(d, n)];
+  };
+  return Object.assign(see, { u });
+}
+
+const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+const offLine = (p: Vec3, from: Vec3, u: Vec3): number => {
+  const d = subtract(p, from);
+  return distance([0, 0, 0], subtract(d, scale(u, dot(d, u))));
+};
+
+/** Where fastenings stand in a line that holds from edge to edge: places one way, of those that follow one another the other way. */
+function linesOf(
+  places: readonly (readonly [at: number, other: number])[],
+  [low, high]: readonly [number, number],
+): readonly number[] {
+  const sorted = [...places].sort((p, q) => p[0] - q[0]);
+  const groups: (readonly [number, number])[][] = [];
+  for (const p of sorted) {
+    const last = groups[groups.length - 1];
+    if (last?.[0] && p[0] - last[0][0] < LINE_MM) last.push(p);
+    else groups.push([p]);
+  }
+  return groups.flatMap((group) => {
+    const others = [low, ...group.map((p) => p[1]), high].sort((p, q) => p - q);
+    const close = others.every((o, i) => i === 0 || o - (others[i - 1] ?? o) < ROW_MM);
+    const inner = others.some((o) => Math.min(o - low, high - o) > EDGE * (high - low));
+    return close && inner ? [group[0]?.[0] ?? 0] : [];
+  });
+}
+
+/** The widest gap between lines, the edges among them. */
+function widest(lines: readonly number[], from: number, to: number): number {
+  const all = [from, ...lines.filter((x) => x > from && x < to), to].sort((p, q) => p - q);
+  return Math.max(...all.slice(1).map((x, i) => x - (all[i] ?? x)));
+}
