@@ -1,13 +1,24 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
-import { ok } from '../../../base/result';
-import { type Chosen, choice, count, dimensioned, length } from '../../answers/asked';
+import {
+  type AtAnswers,
+  type Chosen,
+  type Words,
+  choice,
+  count,
+  dimensioned,
+  handedAs,
+  length,
+  withDefault,
+} from '../../answers/asked';
 import { board, coverAnswers, sold, wood } from '../../answers/bars';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
 import { airing, back, holdDowns, latches, lidFrame, people, safety, stays } from '../../answers/skin';
 import { PLAY_MM } from '../../parts/slopedLid';
-import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
+import { section } from '../../../catalog/catalog';
+import { stockFor } from '../../../catalog/market';
+import type { BuildSite } from '../../../site/buildSite';
 
 const FRAMED = ['twin-wall-6', 'corrugated', 'film-both'];
 /** Windows that are found first decide the box; otherwise the box says what to look for. */
@@ -15,12 +26,38 @@ const BY_SASH = { glazing: 'old-window', sashBy: 'sash' };
 
 const lidsFor = ({ survey }: BuildSite): number =>
   Math.max(1, Math.round(survey.frameOn.lengthMm / (40 * MM_PER_INCH)));
-const high = (site: BuildSite): number => boardShape(stock(site, '2x8')).widthMm;
+/** Boards that a box is made of. */
+const BOARDS = ['1x6', '2x6', '2x8', '2x10', '2x12', '45x145 mm', '45x195 mm'];
+const FRONT_WHY = 'A lower board in front, with no board ripped.';
+/** Higher than it is drawn, whether or not the height was typed. */
+const higherBy =
+  (id: string) =>
+  ({ byMm }: { readonly byMm: number }, value: number | null, { assembly }: AtAnswers): number | undefined => {
+    const now = value ?? assembly?.dimensions.find((d) => d.id === id)?.valueMm;
+    return now === undefined ? undefined : now + byMm;
+  };
 const sash = (mm: number): number => Math.min(3000, Math.max(200, Math.round(mm)));
 
-/** One board in front, near two at the back. */
+/** Front and back each of one board; the sides fall from one to the other. */
 export const answers = {
-  board: board('Boards', ['1x6', '2x6', '2x8', '2x10', '2x12', '45x145 mm', '45x195 mm'], sold('2x8')),
+  board: board('Back and sides', BOARDS, ({ market }) => (market === 'imperial' ? '2x12' : stockFor(market, '2x8')), {
+    resets: { backMm: null, frontMm: null },
+  }),
+  frontBoard: withDefault(
+    handedAs(
+      choice(
+        'Front',
+        {
+          same: ['The same board', 'One kind of board for all.'],
+          ...Object.fromEntries(BOARDS.map((key) => [key, [key.replace('x', ' x '), FRONT_WHY]])),
+        } as Words<string>,
+        ({ market }) => (market === 'imperial' ? '2x8' : 'same'),
+        { resets: { frontMm: null } },
+      ),
+      (value, catalog) => (value === 'same' ? undefined : section(catalog, value)),
+    ),
+    'same',
+  ),
   wood,
   back,
   glazing: choice(
@@ -69,18 +106,26 @@ export const answers = {
   extra,
   extent,
   rowFromEdgeMm: rowFromEdge(7),
-  frontMm: dimensioned(z.number().min(60).max(900), high, 'front', {
-    changes: { higher: ({ byMm }, value) => value + byMm },
+  /** null: as high as its board. */
+  frontMm: dimensioned(z.number().min(60).max(900).nullable(), null, 'front', {
+    changes: { higher: higherBy('front') },
   }),
-  backMm: dimensioned(
-    z.number().min(90).max(1200),
-    (site) => Math.round(high(site) * 2 - 0.6 * MM_PER_INCH),
-    'backHeight',
-    {
-      dimensions: { backHeight: (valueMm) => ok(valueMm) },
-      changes: { higher: ({ byMm }, value) => value + byMm },
-    },
-  ),
+  /** null: as high as its board, or two where one is no higher than the front. */
+  backMm: dimensioned(z.number().min(90).max(1200).nullable(), null, 'backHeight', {
+    changes: { higher: higherBy('backHeight') },
+  }),
 };
 
 export type SlopedColdFrameAnswers = Chosen<typeof answers>;
+
+/** A back this much higher than the front lets rain and snow run off the lid, mm. */
+const LEAST_FALL_MM = 75;
+/** Two courses lie a little lower than two boards, so that neither is left whole and wet between. */
+const OF_TWO_MM = 15;
+
+/** How high the box stands in front and at the back: as typed, or as its boards are wide, mm. */
+export function heightsOf(a: SlopedColdFrameAnswers): { readonly frontMm: number; readonly backMm: number } {
+  const wide = boardShape(a.board).widthMm;
+  const frontMm = a.frontMm ?? boardShape(a.frontBoard ?? a.board).widthMm;
+  return { frontMm, backMm: a.backMm ?? (wide - frontMm >= LEAST_FALL_MM ? wide : 2 * wide - OF_TWO_MM) };
+}

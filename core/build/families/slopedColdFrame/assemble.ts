@@ -13,7 +13,7 @@ import type { Joint, Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
-import type { SlopedColdFrameAnswers } from './answers';
+import { type SlopedColdFrameAnswers, heightsOf } from './answers';
 import { buildBox } from './box';
 import { slopedSteps } from './steps';
 
@@ -21,12 +21,12 @@ import { slopedSteps } from './steps';
 const WOOD_AS_COVER = 0.4;
 
 /** Length along the bed and depth across of a box whose lids are windows of a given size. */
-function boxOfSash(a: SlopedColdFrameAnswers): { readonly along: number; readonly depth: number } {
+function boxOfSash(a: SlopedColdFrameAnswers, fallMm: number): { readonly along: number; readonly depth: number } {
   const t = thicknessMm(a.board);
   const onBox = a.sashReachMm - a.overhangMm;
   let depth = onBox;
   for (let i = 0; i < 20; i++) {
-    const slope = (a.backMm - a.frontMm) / Math.max(1, depth - t);
+    const slope = fallMm / Math.max(1, depth - t);
     depth = onBox / Math.hypot(1, slope);
   }
   return { along: a.lids * a.sashAlongMm + (a.lids - 1) * PLAY_MM, depth };
@@ -39,7 +39,8 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const extent = placeExtent(a.extent, outer.lengthMm);
   if (!extent.ok) return extent;
   const bySash = a.glazing === 'old-window' && a.sashBy === 'sash';
-  const sash = boxOfSash(a);
+  const { frontMm, backMm } = heightsOf(a);
+  const sash = boxOfSash(a, backMm - frontMm);
   const { startMm: x0 } = extent.value;
   const x1 = bySash ? x0 + sash.along : extent.value.endMm;
   const depth = bySash ? sash.depth : outer.widthMm;
@@ -55,8 +56,9 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     y0,
     y1: y0 + depth,
     z0,
-    frontMm: a.frontMm,
-    backMm: a.backMm,
+    frontBoard: a.frontBoard ? treat(site, a.frontBoard, a.wood) : board,
+    frontMm,
+    backMm,
   });
   if (!box.ok) return box;
   const { front, back, sides, posts, slope } = box.value;
@@ -64,8 +66,8 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const lids = hungLids(a, depth, {
     x0,
     x1,
-    back: { y: y0 + depth, z: z0 + a.frontMm + slope * depth },
-    front: { y: y0, z: z0 + a.frontMm },
+    back: { y: y0 + depth, z: z0 + frontMm + slope * depth },
+    front: { y: y0, z: z0 + frontMm },
     site,
     safetyFilm: a.safety === 'film',
     screened: false,
@@ -74,10 +76,10 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const across = crossBoards('X', x0, x1, site);
   const length = x1 - x0;
   const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil(length / 1200));
-  const plane = (y: number): number => z0 + a.frontMm + slope * (y - y0);
+  const plane = (y: number): number => z0 + frontMm + slope * (y - y0);
   const under = [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) }));
-  const meanHigh = (a.frontMm + a.backMm) / 2000;
-  const wallM2 = (length * (a.frontMm + a.backMm) + 2 * depth * ((a.frontMm + a.backMm) / 2)) / 1e6;
+  const meanHigh = (frontMm + backMm) / 2000;
+  const wallM2 = (length * (frontMm + backMm) + 2 * depth * ((frontMm + backMm) / 2)) / 1e6;
   const joints: readonly Joint[] = [
     ...box.value.joints,
     ...across.joints,
@@ -116,12 +118,12 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
       skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 + WOOD_AS_COVER * wallM2 }],
       floorM2: (length * depth) / 1e6,
       volumeM3: ((length * depth) / 1e6) * meanHigh,
-      heightM: a.backMm / 1000,
+      heightM: backMm / 1000,
     },
     dimensions: [
       dimension('boxWidth', 'box', 'end', 'below', 1, [x0, y0, 0], [x0, y0 + depth, 0], false),
-      dimension('front', 'front', 'end', 'left', 1, [x0, y0, z0], [x0, y0, z0 + a.frontMm]),
-      dimension('backHeight', 'back', 'end', 'right', 1, [x0, y0 + depth, z0], [x0, y0 + depth, z0 + a.backMm]),
+      dimension('front', 'front', 'end', 'left', 1, [x0, y0, z0], [x0, y0, z0 + frontMm]),
+      dimension('backHeight', 'back', 'end', 'right', 1, [x0, y0 + depth, z0], [x0, y0 + depth, z0 + backMm]),
       ...alongBed({
         x0,
         x1,

@@ -1,13 +1,13 @@
 import { differences } from '../../../testing/golden';
+import { familyOf } from '..';
 import { at, build } from '../../../testing/site';
 
 const IN = 25.4;
 
-test('a sloped cold frame of 2x8 over 128 x 44 in, worked by hand', () => {
-  const [front, back] = [7.25, 353 / IN];
+test('a sloped cold frame over 128 x 44 in, 2x12 at the back and sides and 2x8 in front, worked by hand', () => {
+  const [front, back] = [7.25, 11.25];
   // The lid touches the front board's outer edge and the back board's inner one.
   const slope = (back - front) / (44 - 1.5);
-  const drop = back - front;
   const down = 44 * Math.hypot(1, slope) + 20 / IN;
   // Three lids, 4 mm of play between them.
   const each = (128 - (2 * 4) / IN) / 3;
@@ -15,8 +15,9 @@ test('a sloped cold frame of 2x8 over 128 x 44 in, worked by hand', () => {
   expect(
     differences(build('sloped-cold-frame', at(128, 44)), {
       members: {
-        'A1 B1 B2': ['2x8 treated', 128],
-        'C1 D1 C2 D2': ['2x8 treated', 44 - 2 * 1.5],
+        A1: ['2x8 treated', 128],
+        B1: ['2x12 treated', 128],
+        'C1 D1': ['2x12 treated', 44 - 2 * 1.5],
         'P1 P2': ['2x2 treated', posts.low],
         'P3 P4': ['2x2 treated', posts.high],
         'K1a K1b K2a K2b K3a K3b': ['2x2', each],
@@ -25,7 +26,7 @@ test('a sloped cold frame of 2x8 over 128 x 44 in, worked by hand', () => {
       panels: { 'G1..G3': ['twin-wall-6', each, down] },
       sheets: {},
       hardware: [
-        [7 * 2 * 2, 'screw-2-1/2', 'Boards to the corner posts'],
+        [4 * 2 * 2, 'screw-2-1/2', 'Boards to the corner posts'],
         [3 * 4, 'corner-plate', 'Lid corners'],
         [9 * 2 * 2, 'screw-2-1/2', 'Rails into'],
         // Nine stiles and bars of 1151 mm each 250 mm, and one more at each corner of each lid.
@@ -45,19 +46,58 @@ test('a sloped cold frame of 2x8 over 128 x 44 in, worked by hand', () => {
     }),
   ).toEqual([]);
   const a = build('sloped-cold-frame', at(128, 44));
-  const taper = a.members.find((m) => m.tag === 'C2')?.taperMm?.map((mm) => mm / IN) ?? [];
-  // From slope x 1.5 at the front, behind the front board, to the whole drop.
-  expect(taper[0]).toBeCloseTo(slope * 1.5, 3);
-  expect(taper[1]).toBeCloseTo(drop, 3);
+  const taper = a.members.find((m) => m.tag === 'C1')?.taperMm?.map((mm) => mm / IN) ?? [];
+  // Behind the front board the lid is slope x 1.5 higher; at the back it is the back's.
+  expect(taper[0]).toBeCloseTo(front + slope * 1.5, 3);
+  expect(taper[1]).toBeCloseTo(back, 3);
+  expect(a.steps.map((x) => x.id)).not.toContain('rip');
 });
 
+const sides = (more: object): readonly (readonly (string | number | undefined)[])[] =>
+  build('sloped-cold-frame', at(128, 44), more)
+    .members.filter((m) => m.tag.startsWith('C') || m.tag.startsWith('D'))
+    .map((m) => [
+      m.tag,
+      m.section.key,
+      ...(m.taperMm ?? []).map((mm) => Math.round((mm / IN) * 100) / 100),
+      m.sawnFrom,
+    ]);
+
 test('two tapered sides come out of one board only where the saw’s kerf has room as well', () => {
-  const sawn = (backMm: number): string | undefined =>
-    build('sloped-cold-frame', at(128, 44), { backMm }).members.find((m) => m.tag === 'D2')?.sawnFrom;
-  // Both ends of the pair and a kerf of 1/8 in: (1 + 1.5 / 42.5) x drop + .125 is 7.25 at a drop of 6.882 in.
-  const drop = (7.25 - 0.125) / (1 + 1.5 / 42.5);
-  expect(sawn((7.25 + drop - 0.05) * IN)).toBe('C2');
-  expect(sawn((7.25 + drop + 0.05) * IN)).toBeUndefined();
+  // 4 in front, 7 at the back of 2x12: both ends of the pair and a kerf, 4 + 3 / 42.5 x 1.5 + 7 + .125 = 11.23 of 11.25 in.
+  expect(sides({ frontMm: 4 * IN, backMm: 7 * IN })[1]).toEqual(['D1', '2x12 treated', 4.11, 7, 'C1']);
+  expect(sides({ frontMm: 4 * IN, backMm: 7.1 * IN })[1]).toEqual(['D1', '2x12 treated', 4.11, 7.1, undefined]);
+});
+
+test('a box higher than any board: what lies below falls as well, and nothing tapers under an inch', () => {
+  const slope = (13.9 - 7.25) / 42.5;
+  const low = 7.25 + slope * 1.5;
+  // 2x8: the top one from 1 in to a whole board; below it the rest, 6.48 in front and 13.9 - 7.25 at the back.
+  expect(sides({ board: '2x8', frontBoard: 'same', frontMm: null, backMm: 13.9 * IN }).slice(0, 2)).toEqual([
+    ['C1', '2x8 treated', Math.round((low - 1) * 100) / 100, 6.65, undefined],
+    ['C2', '2x8 treated', 1, 7.25, undefined],
+  ]);
+  // 16 in: one whole board below, and a taper of 16 + slope x 1.5 - 11.25 to 19 - 11.25.
+  expect(sides({ frontBoard: 'same', frontMm: 16 * IN, backMm: 19 * IN }).slice(0, 2)).toEqual([
+    ['C1', '2x12 treated', undefined],
+    ['C2', '2x12 treated', Math.round((16 + (3 / 42.5) * 1.5 - 11.25) * 100) / 100, 7.75, undefined],
+  ]);
+});
+
+test('a height that no board has is ripped, with its step; a board that is as high is not', () => {
+  const a = build('sloped-cold-frame', at(128, 44), { frontMm: 6 * IN });
+  const rip = a.steps.find((x) => x.id === 'rip');
+  expect(rip?.tags).toEqual(['A1']);
+  expect(rip?.work.flat()).toContainEqual({ value: 6 * IN, quantity: 'length' });
+  expect(a.members.find((m) => m.tag === 'A1')?.taperMm).toEqual([6 * IN, 6 * IN]);
+});
+
+test('a front board of another thickness is refused by name', () => {
+  const found = familyOf('sloped-cold-frame').assemble(
+    { ...familyOf('sloped-cold-frame').defaults(at(128, 44)), frontBoard: '1x6' },
+    at(128, 44),
+  );
+  expect(found.ok ? '' : found.faults[0]?.field).toBe('frontBoard');
 });
 
 test('made to two windows of 30 x 46 in, over part of the bed', () => {
@@ -76,6 +116,7 @@ test('made to two windows of 30 x 46 in, over part of the bed', () => {
         sashAlongMm: 30 * IN,
         sashReachMm: 46 * IN,
         board: '2x10',
+        frontBoard: 'same',
         frontMm: front * IN,
         backMm: back * IN,
         latches: 2,

@@ -1,7 +1,7 @@
 import type { Lids } from '../../parts/slopedLid';
 import type { Joint, Member, SaidStep } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
-import { amount } from '../../../base/figure';
+import { type Phrase, amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
 import { packerWork, setOnBed, tagsOf } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
@@ -23,23 +23,23 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
   const boards = [...box.front, ...box.back, ...box.sides];
   const set = setOnBed(boards, b.crossBoards, b.joints, packerWork(b.survey));
   const tapered = box.sides.filter((m) => m.ends[0] === 'taper');
-  const first = tapered[0];
-  const [low = 0, high = 0] = first?.taperMm ?? [];
+  const tapers = tapered.filter((m) => m.tag.startsWith('C'));
   return [
     cutStep([...boards, ...box.posts, ...lids.members, ...b.crossBoards].filter((m) => m.sawnFrom === undefined)),
+    ...ripStep(boards),
     step({
       id: 'taper',
       title: 'Saw the tapered sides',
       view: 'end',
       tags: tagsOf(tapered),
       work: [
-        [
-          'On the board mark ',
-          amount(low, 'length'),
-          ' up from one edge at one end and ',
-          amount(high, 'length'),
-          ' at the other, and join the marks with a straight board.',
-        ],
+        ...tapers.map((m): Phrase => [
+          `${m.tag} and ${m.tag.replace('C', 'D')}: on the board mark `,
+          amount(m.taperMm?.[0] ?? 0, 'length'),
+          ' up from one edge at the front end and ',
+          amount(m.taperMm?.[1] ?? 0, 'length'),
+          ' at the back end, and join the marks with a straight board.',
+        ]),
         box.pairFromOne
           ? ['Saw along the line: what is left is the other side. Trim it to the same two heights.']
           : ['Saw along the line, and use the first as the pattern of the second.'],
@@ -56,7 +56,7 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
       tags: [...tagsOf(boards), ...tagsOf(box.posts)],
       work: [
         [`Screw front and back boards to the corner posts ${tagList(box.posts)}, lowest course first, bottoms flush.`],
-        [`Set the sides ${tagList(box.sides)} between them, the tapered ones on top, and screw them to the posts.`],
+        [`Set the sides ${tagList(box.sides)} between them, their slope on top, and screw them to the posts.`],
       ],
       tools: ['square'],
       joints: [...named(b.joints, 'box'), ...b.box.joints.filter((j) => j.id.startsWith('splices'))],
@@ -81,5 +81,30 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
     }),
     ...lidFrameStep(lids),
     ...glazeAndHangSteps(a.glazing, lids),
+  ];
+}
+
+/** Rips boards to their height, where none is as wide. */
+function ripStep(boards: readonly Member[]): readonly SaidStep[] {
+  const ripped = boards.filter((m) => m.taperMm && m.ends[0] !== 'taper');
+  if (ripped.length === 0) return [];
+  return [
+    step({
+      id: 'rip',
+      title: 'Rip boards to their height',
+      view: 'end',
+      tags: tagsOf(ripped),
+      work: [
+        [
+          'Saw along the board, a straight one clamped on it as a guide: ',
+          ...ripped.flatMap((m, i): Phrase => [`${i > 0 ? ', ' : ''}${m.tag} `, amount(m.taperMm?.[0] ?? 0, 'length')]),
+          ' wide. The sawn edge goes down.',
+        ],
+      ],
+      tools: ['circular saw', 'clamps', 'straight board', 'tape'],
+      checks: [['Each is as wide at both ends and in the middle']],
+      cautions: [CAUTIONS.saw],
+      minutes: MINUTES.start + ripped.length * 8,
+    }),
   ];
 }
