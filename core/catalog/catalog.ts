@@ -39,6 +39,8 @@ export interface Entries {
 /** The same with every bar's material and tool in its hand. */
 export interface Catalog extends Entries {
   readonly bar: ReadonlyMap<string, Section>;
+  /** How two equal pieces come out of a bar: at full length, or halved on the middle line. */
+  readonly halves: 'full' | 'middle';
 }
 
 const byKey = <T extends { readonly key: string }>(entries: readonly T[]): ReadonlyMap<string, T> =>
@@ -72,7 +74,7 @@ export function catalogFrom(entries: Entries): Catalog {
       tool: get(entries.tool, 'tool', spec.toolKey),
     },
   ]);
-  return { ...entries, bar: new Map(joined) };
+  return { ...entries, bar: new Map(joined), halves: 'full' };
 }
 
 /** The shipped catalogue. */

@@ -63,6 +63,7 @@ export const HARDWARE: readonly HardwareItem[] = [
   item('edge-guard', 'split hose for a sharp edge', 3, 3.8, FIXINGS, 'm'),
   item('foam-strip', 'foam strip, self-adhesive', 5, 4.6, FIXINGS, 'm'),
   item('edge-tape', 'foil tape for twin-wall ends', 10, 6.2, FIXINGS, 'm'),
+  item('joining-strip', 'joining strip for twin-wall', 2, 7.8, FIXINGS, 'm'),
   item('glazing-screw', 'screw with washer for glazing', 25, 6.8),
   item('glazing-strip', 'wavy closure strip for corrugated sheet', 1, 3.2, FIXINGS, 'm'),
   item('opener', 'wax opener, lifts 7 kg', 1, 39),

@@ -216,3 +216,29 @@ test('a metric shop sells metric screws and rolls; a garden’s own lies over th
   };
   expect(catalogOf(own, 'metric').cover.get('film-uv')?.rolls.at(-1)?.widthMm).toBe(5000);
 });
+
+test('what is sold longer than can be carried is left there, or cut at the shop where nothing shorter is sold', () => {
+  const catalog = catalogOf({ ...NOTHING_OWN, carryMm: 7 * 304.8 }, 'imperial');
+  // 2x4 come from 8 ft on: the 8 ft one in two. 3/4 PVC comes in 10 and 20 ft: the 10 ft one in two.
+  const stock = (key: string) => catalog.bar.get(key)?.stock.map((s) => [Math.round(s.lengthMm / 30.48) / 10, s.price]);
+  const eight = SHIPPED.bar.get('2x4')?.stock[0]?.price ?? 0;
+  expect(stock('2x4')).toEqual([[4, eight / 2]]);
+  expect(stock('pvc-3/4')?.map(([ft]) => ft)).toEqual([5]);
+  // 2x4 and 4x4 ft of twin-wall go in; 4x8 ft stays there.
+  expect(catalog.sheet.get('twin-wall-6')?.sizes.map((s) => s.key)).toEqual([
+    'twin-wall-6 2x4 ft',
+    'twin-wall-6 4x4 ft',
+  ]);
+  expect(catalog.sheet.get('corrugated')?.sizes.every((s) => s.lengthMm <= 7 * 304.8)).toBe(true);
+  // Every piece of every kind then comes out of what is carried, or the cover says what is too long.
+  const garden = withOwn({ carryMm: 7 * 304.8 });
+  garden.covers.forEach((c) => {
+    const made = outline(garden, c);
+    if (!made.ok) return expect(made.faults[0]?.message).toMatch(/longer than any|needs more/);
+    return expect(Math.max(...made.value.assembly.members.map((m) => m.lengthMm))).toBeLessThan(7 * 304.8 + 0.1);
+  });
+  expect(checkGarden({ ...garden, catalog: { ...garden.catalog, carryMm: 100 } })).toMatchObject({
+    ok: false,
+    faults: [{ field: 'catalog.carryMm' }],
+  });
+});

@@ -56,11 +56,15 @@ export const ownCatalogSchema = z.strictObject({
       }),
     )
     .max(500),
+  /** The longest thing that can be carried home, mm: what is longer is cut at the shop; null: any. */
+  carryMm: z.number().min(600).max(20_000).nullable().default(null),
+  /** How two equal pieces come out of a bar: at full length, or halved on the middle line. */
+  halves: z.enum(['full', 'middle']).default('full'),
 });
 
 export type OwnCatalog = z.infer<typeof ownCatalogSchema>;
 
-export const NOTHING_OWN: OwnCatalog = { figures: [], things: [], sizes: [] };
+export const NOTHING_OWN: OwnCatalog = { figures: [], things: [], sizes: [], carryMm: null, halves: 'full' };
 
 /** A fault in a garden's own catalogue, and where it stands in it. */
 export interface OwnFault {
@@ -116,6 +120,25 @@ function withSize(kind: 'bar' | 'sheet' | 'cover', entry: Entry, size: OwnCatalo
       return { ...cover, rolls: [...cover.rolls, flat] } as Entry;
     }
   }
+}
+
+/** Of what is sold, what can be carried; and where nothing can, the shortest, cut at the shop into equal parts that can. */
+function carried<S extends { readonly lengthMm: number; readonly price: number; readonly key?: string }>(
+  sold: readonly S[],
+  carryMm: number,
+): readonly S[] {
+  const short = sold.filter((s) => s.lengthMm <= carryMm + 0.5);
+  const [shortest] = [...sold].sort((a, b) => a.lengthMm - b.lengthMm);
+  if (short.length > 0 || !shortest) return short;
+  const parts = Math.ceil(shortest.lengthMm / carryMm - 1e-9);
+  return [
+    {
+      ...shortest,
+      ...(shortest.key !== undefined && { key: `${shortest.key} cut in ${parts}` }),
+      lengthMm: shortest.lengthMm / parts,
+      price: shortest.price / parts,
+    },
+  ];
 }
 
 function hasSize(entry: Entry, { widthMm, lengthMm: long }: OwnCatalog['sizes'][number]): boolean {
@@ -229,12 +252,29 @@ function build(own: OwnCatalog, base: Entries): Built {
         message: `the inside of ${entry.name} must be less than its outside`,
       });
   }
+  const { carryMm } = own;
+  if (carryMm !== null) {
+    for (const [k, bar] of tables.bar) {
+      const { stock } = bar as SectionSpec;
+      tables.bar.set(k, { ...bar, stock: carried(stock, carryMm) } as Entry);
+    }
+    for (const [k, sheet] of tables.sheet) {
+      const { sizes } = sheet as StiffSheet;
+      tables.sheet.set(k, { ...sheet, sizes: carried(sizes, carryMm) } as Entry);
+    }
+  }
   // Every change of an entry gives one of its own kind.
-  return { catalog: catalogFrom(tables as unknown as Entries), faults };
+  return { catalog: { ...catalogFrom(tables as unknown as Entries), halves: own.halves }, faults };
 }
 
 function isEmpty(own: OwnCatalog): boolean {
-  return own.figures.length === 0 && own.things.length === 0 && own.sizes.length === 0;
+  return (
+    own.figures.length === 0 &&
+    own.things.length === 0 &&
+    own.sizes.length === 0 &&
+    own.carryMm === null &&
+    own.halves === 'full'
+  );
 }
 
 /** Everything that is wrong with a garden's own catalogue. */

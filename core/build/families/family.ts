@@ -1,6 +1,7 @@
 /** A family from its declarations: schema, first answers, questions, setters; and its recipe. */
 import { assembled } from '../joints/derive';
 import { withExtra } from '../parts/extra';
+import { halved } from '../parts/halves';
 import type { Extra } from '../answers/place';
 import { z } from 'zod';
 import { issueFaults } from '../../base/issues';
@@ -170,7 +171,9 @@ export function family<D extends Declared>(recipe: Recipe<D>): Family {
       const chosen = Object.fromEntries(declared.map(([id, a]) => [id, a.chosen(kept[id], site.catalog)]));
       const built = recipe.assemble(chosen as Chosen<D>, site);
       // Extra warmth goes into any cover, so it is put in once for all.
-      return built.ok ? possible(assembled(withExtra(built.value, kept['extra'] as Extra), site)) : built;
+      if (!built.ok) return built;
+      const said = withExtra(built.value, kept['extra'] as Extra);
+      return possible(assembled(site.catalog.halves === 'middle' ? halved(said) : said, site));
     },
   };
 }

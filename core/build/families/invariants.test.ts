@@ -74,6 +74,7 @@ const THINGS: readonly (readonly [word: RegExp, there: (a: Assembly) => boolean]
     [/\bcaps?\b(?! the)/i, item('end-cap', 'socket-cap')],
     [/\bsockets?\b/i, item('socket-cap', 'tee', 'elbow-45', 'three-way', 'four-way')],
     [/closure strip/i, item('glazing-strip')],
+    [/joining strip/i, item('joining-strip')],
     [/safety film/i, either(item('safety-film'), (a) => a.steps.some((x) => x.id === 'glaze'))],
     [/split hose/i, item('edge-guard')],
     [/\bcranks?\b/i, item('crank')],

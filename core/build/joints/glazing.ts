@@ -1,12 +1,13 @@
 import { said, type Kind } from './kind';
 
-/** Stiff sheet on its bars: screws with washers, and by its kind tape over open ends or strips under the waves. */
+/** Stiff sheet on its bars: screws with washers, and by its kind tape over open ends, strips under the waves or over the joints. */
 export const glazing: Kind = {
   name: ['screw of the glazing', 'screws of the glazing'],
   takes: (j, n) => [
     { itemKey: 'glazing-screw', count: n },
     { itemKey: 'edge-tape', count: said(j, 'tapeM', 0) },
     { itemKey: 'glazing-strip', count: said(j, 'stripM', 0) },
+    { itemKey: 'joining-strip', count: said(j, 'joinM', 0) },
   ],
   tools: ['drill, 1/4 bit', 'driver'],
   minutes: 1,

@@ -21,6 +21,7 @@ test.each<[KindKey, number, Joint['with'], string]>([
   ['buttScrew', 6, {}, '12 screw-2-1/2'], // two an end unless said
   ['channel', 7, {}, '7 channel, 7 spring-wire, 21 tek-screw'], // a screw each third of a metre
   ['batten', 14, {}, '14 screw-1-5/8'],
+  ['glazing', 30, { tapeM: 4, joinM: 3 }, '30 glazing-screw, 4 edge-tape, 3 joining-strip'],
   ['glazing', 30, { tapeM: 4, stripM: 0 }, '30 glazing-screw, 4 edge-tape'], // no strip under flat sheet
   ['guardPvc', 1, { how: 'paint', tins: 2 }, '2 paint'],
   ['guardPvc', 1, { how: 'tape', metres: 9 }, '9 pipe-tape'],

@@ -68,6 +68,8 @@ export function lidJoints(s: LidSite, laid: Laid): readonly Joint[] {
           with: {
             tapeM: s.glazing === 'twin-wall-6' ? 2 * metres : 0,
             stripM: s.glazing === 'corrugated' ? 2 * metres : 0,
+            // Every joint of two sheets lies on a bar, under its strip.
+            joinM: s.glazing === 'twin-wall-6' ? Math.ceil(((panels.length - s.lids) * reach) / 1000) : 0,
           },
         })
       : []),

@@ -62,7 +62,12 @@ export function glazeStep(glazing: Glazing, lids: Lids): SaidStep {
     title: glass ? 'Make the windows ready' : `Glaze the ${lids.called.many}`,
     view: 'plan',
     tags: tagsOf(pieces),
-    work: GLAZE[glazing],
+    work: [
+      ...GLAZE[glazing],
+      ...(glazing === 'twin-wall-6' && lids.panels.length > lids.openings.length
+        ? [['Press a joining strip over every joint of two sheets, on its bar.']]
+        : []),
+    ],
     tools: glass ? ['brush', 'knife', 'gloves'] : ['fine saw', 'knife'],
     joints: named(lids.joints, 'glazing', 'skins', 'safety film'),
     checks: [

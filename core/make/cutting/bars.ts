@@ -74,10 +74,15 @@ export function sectionJobs(
   });
 }
 
-/** A bar's length less the squared end, unless some piece is the whole bar. */
+/** A bar's length less the squared end, unless some piece is the whole bar, or half of it with half the saw's width off. */
 function usableLength(s: Section, realMm: number, pieces: readonly number[]): number {
-  const whole = pieces.some((piece) => piece > realMm - s.squareMm && piece <= realMm + 0.05);
-  return whole ? Math.max(realMm, ...pieces.filter((p) => p <= realMm + 0.05)) : realMm - s.squareMm;
+  const whole = pieces.flatMap((piece) => {
+    const two = 2 * piece + s.tool.kerfMm;
+    // Rounded to a tenth, two halves and the saw come to the bar within as much.
+    if (Math.abs(two - realMm) < 0.15) return [two];
+    return piece > realMm - s.squareMm && piece <= realMm + 0.05 ? [piece] : [];
+  });
+  return whole.length > 0 ? Math.max(realMm, ...whole) : realMm - s.squareMm;
 }
 
 /** A piece on a bar, with the mark from the tape's end where it is cut off. */

@@ -18,15 +18,15 @@ import { formatLength, parseLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
-import { useCatalog, useEdit, useTake, useUnits } from '../../app/hooks';
+import { useCatalog, useEdit, useGarden, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { useOutline, useWork } from '../../background/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { useSize } from '../../drawing/useSize';
-import { Button } from '../../parts/controls';
+import { Button, Choice, Field } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
-import { TypedField } from '../../parts/TypedField';
+import { LengthField, TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 import { Rows } from '../../parts/lists';
 import { useCutBook } from '../../parts/cutBook';
@@ -177,6 +177,7 @@ export function Saw(): ReactNode {
               </p>
             </section>
           )}
+          <YourWay />
           <Sawn cover={cover} members={outlined.value.assembly.members} />
           <BarsOnHand brief />
           <p style={{ fontSize: '0.8125rem', color: 'var(--quiet)' }}>
@@ -189,6 +190,55 @@ export function Saw(): ReactNode {
     </>
   );
 }
+
+/** How this garden buys and halves its bars; every cover follows. */
+function YourWay(): ReactNode {
+  const { catalog } = useGarden();
+  const take = useTake();
+  return (
+    <section aria-label="Your way" data-testid="your-way">
+      <h2>Your way</h2>
+      <Field>
+        <span className="name">Longest you carry</span>
+        <span>
+          <LengthField
+            label="Longest bar or sheet that you carry home; 0 for any"
+            valueMm={catalog.carryMm ?? undefined}
+            hint="any"
+            boxed
+            testId="carry"
+            onSet={(mm) =>
+              take('Set what is carried', (g) => void (g.catalog = { ...g.catalog, carryMm: mm === 0 ? null : mm }))
+            }
+          />
+        </span>
+        <p className="why">What is sold longer is left there, or cut at the shop where nothing shorter is sold.</p>
+      </Field>
+      <Choice
+        label="Equal pieces"
+        value={catalog.halves}
+        options={HALVES}
+        onChange={(value) =>
+          void take('Set how bars are halved', (g) => {
+            g.catalog = { ...g.catalog, halves: value === 'middle' ? 'middle' : 'full' };
+          })
+        }
+      />
+    </section>
+  );
+}
+const HALVES = [
+  {
+    value: 'full',
+    label: 'At full length',
+    why: 'Two 4 ft pieces want more than an 8 ft bar: the saw takes its width.',
+  },
+  {
+    value: 'middle',
+    label: 'Halved',
+    why: 'Two out of one bar, sawn on its middle line: each half a saw’s width shorter.',
+  },
+] as const;
 
 /** How much less than this plan the best one may cost, in percent. */
 function gapPercent(cuts: readonly SectionCuts[]): number {

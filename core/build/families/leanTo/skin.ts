@@ -96,7 +96,10 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
           [...panels, ...framing],
           rows,
           {
-            with: { tapeM: Math.ceil((2 * (x1 - x0) + 4 * width) / 1000) },
+            with: {
+              tapeM: Math.ceil((2 * (x1 - x0) + 4 * width) / 1000),
+              joinM: Math.ceil(((roofs.length - 1) * slopeMm) / 1000),
+            },
           },
         ),
         ...wall,

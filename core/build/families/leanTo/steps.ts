@@ -40,6 +40,9 @@ export function leanToSteps(a: LeanToAnswers, b: Built): readonly SaidStep[] {
         [
           'Lay the roof sheets with their joints on rafters and three fingers over the header; then the ends under them.',
         ],
+        ...(skin.panels.filter((g) => g.part === 'Roof glazing').length > 1
+          ? [['Press a joining strip over every joint of the roof before its screws go in.']]
+          : []),
         ['Drill 2 mm wider than the screws and screw until the washer just grips.'],
       ];
   return [
