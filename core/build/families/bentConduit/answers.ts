@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
+import { ok } from '../../../base/result';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import { type Chosen, askedWhen, choice, count, dimensioned, length } from '../../answers/asked';
+import { type Chosen, asked, askedWhen, choice, count, dimensioned, length, withDefault } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, oneOf, sold, tube, wood } from '../../answers/bars';
 import { endOffset, hoopCount, maxSpacing } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
@@ -19,6 +20,53 @@ export const bendRadiusMm = (pipe: Section): number => BEND_RADIUS[shippedKey(pi
 
 /** Most of a shoulder, and how much of the bed's width it and the roof rise. */
 const SHOULDER_MM = 14 * MM_PER_INCH;
+
+/** What settles how steep the roof is bent. */
+const bendsSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('height') }),
+  z.strictObject({ by: z.literal('stock') }),
+  z.strictObject({ by: z.literal('length'), lengthMm: z.number().min(300).max(20000) }),
+  z.strictObject({ by: z.literal('jig'), crownDeg: z.union([z.literal(45), z.literal(60), z.literal(90)]) }),
+]);
+export type Bends = z.infer<typeof bendsSchema>;
+
+/** The schools by what a panel calls them. */
+const BY: Readonly<Record<string, readonly [label: string, why: string, (cutMm: number) => Bends]>> = {
+  height: ['My height', 'You say how high the crown stands; the cut follows.', () => ({ by: 'height' })],
+  length: [
+    'My cut',
+    'You say how long the conduit is; the height follows.',
+    (cutMm) => ({ by: 'length', lengthMm: cutMm }),
+  ],
+  stock: ['Whole pipe', 'A whole pipe from the shop with no cut at all.', () => ({ by: 'stock' })],
+  'jig-45': ['Jig of 45', 'The crown turns 45 degrees, each shoulder 67.5: low.', () => ({ by: 'jig', crownDeg: 45 })],
+  'jig-60': [
+    'Jig of 60',
+    'All three bends turn 60 degrees: one jig, one setting.',
+    () => ({ by: 'jig', crownDeg: 60 }),
+  ],
+  'jig-90': ['Jig of 90', 'The crown turns 90 degrees, each shoulder 45: steep.', () => ({ by: 'jig', crownDeg: 90 })],
+};
+
+const bends = withDefault(
+  asked<Bends>(
+    bendsSchema,
+    { by: 'height' },
+    {
+      asking: {
+        label: 'Height',
+        show: (value) => ({
+          kind: 'choice',
+          value: value.by === 'jig' ? `jig-${value.crownDeg}` : value.by,
+          options: Object.entries(BY).map(([key, [label, why]]) => ({ value: key, label, why })),
+        }),
+        read: (said, _, { assembly }) => BY[String(said)]?.[2](assembly?.arches[0]?.cutMm ?? 2000) ?? said,
+      },
+      dimensions: { pipeLength: (lengthMm) => ok({ by: 'length', lengthMm }) },
+    },
+  ),
+  { by: 'height' },
+);
 
 export const answers = {
   hoops: hoopCount('How many', 80),
@@ -57,6 +105,7 @@ export const answers = {
   maxSpacingMm: maxSpacing(40),
   endOffsetMm: endOffset(3),
   rowFromEdgeMm: rowFromEdge(6),
+  bends,
   /** Corner of the shoulder above the rail, and the crown's centre line above it. */
   shoulderMm: dimensioned(
     z.number().min(0).max(2000),
@@ -68,7 +117,7 @@ export const answers = {
     z.number().min(80).max(2600),
     ({ survey }) => Math.round(Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3) + survey.frameOn.widthMm * 0.24),
     'height',
-    { changes: { higher: ({ byMm }, value) => value + byMm } },
+    { changes: { higher: ({ byMm }, value) => value + byMm }, resets: { bends: { by: 'height' } } },
   ),
   wrapMm: wrap(3 * MM_PER_INCH),
 };

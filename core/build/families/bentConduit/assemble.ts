@@ -1,6 +1,5 @@
 import { underLine } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
-import type { BentHoop } from '../../hoop/types';
 import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
 import { stiffSheet } from '../../../catalog/catalog';
@@ -35,44 +34,72 @@ import { bentSteps } from './steps';
 const PLYWOOD = 'plywood-3/8';
 const FURRING = '1x3';
 
-/**
- * The hoop through two legs, two shoulders and a crown, with the crown's rounded top at the height asked for.
- * The corner of the crown lies above its rounded top by r (1 / cos s - 1), s the slope of the roof, found by bisection.
- */
-function bend(
-  a: BentConduitAnswers,
-  spanMm: number,
-): Result<{ readonly hoop: BentHoop; readonly bends: readonly Bend[]; readonly legMm: number }> {
-  const radius = bendRadiusMm(a.pipe);
-  const roof = a.crownMm - a.shoulderMm;
-  const half = spanMm / 2;
-  const top = (slope: number): number => half * Math.tan(slope) - radius * (1 / Math.cos(slope) - 1);
-  let low = 0.03;
-  let high = 1.25;
-  if (roof < top(low) || roof > top(high))
-    return fail('height', 'The crown must stand above the shoulders, and less than a steeple: change its height.');
+type Bent = Exclude<ReturnType<typeof bentHoop>, typeof NO_ROOM>;
+
+/** The flattest and the steepest roof that is bent, radians. */
+const SLOPES = [0.03, 1.25] as const;
+
+/** Where something that grows with the slope of the roof reaches a value, by bisection; undefined where it never does. */
+function slopeWhere(grows: (slope: number) => number, value: number): number | undefined {
+  let [low, high]: [number, number] = [...SLOPES];
+  if (value < grows(low) || value > grows(high)) return undefined;
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2;
-    if (top(middle) < roof) low = middle;
+    if (grows(middle) < value) low = middle;
     else high = middle;
   }
-  const rise = half * Math.tan(low);
-  const made = bentHoop(
-    [
-      { y: 0, z: 0 },
-      { y: 0, z: a.shoulderMm },
-      { y: half, z: a.shoulderMm + rise },
-      { y: spanMm, z: a.shoulderMm },
-      { y: spanMm, z: 0 },
-    ],
-    radius,
-    { kind: 'fixed', angleDeg: 90 },
-  );
+  return low;
+}
+
+/**
+ * The hoop through two legs, two shoulders and a crown: as high, of as much conduit, or with its crown bent as far as is asked.
+ * The corner of the crown lies above its rounded top by r (1 / cos s - 1), s the slope of the roof; the crown turns 2 s.
+ */
+function bend(a: BentConduitAnswers, spanMm: number): Result<Bent & { readonly legMm: number }> {
+  const radius = bendRadiusMm(a.pipe);
+  const half = spanMm / 2;
+  const top = (slope: number): number => half * Math.tan(slope) - radius * (1 / Math.cos(slope) - 1);
+  const hoop = (slope: number): Bent | typeof NO_ROOM =>
+    bentHoop(
+      [
+        { y: 0, z: 0 },
+        { y: 0, z: a.shoulderMm },
+        { y: half, z: a.shoulderMm + half * Math.tan(slope) },
+        { y: spanMm, z: a.shoulderMm },
+        { y: spanMm, z: 0 },
+      ],
+      radius,
+      { kind: 'fixed', angleDeg: 90 },
+    );
+  const cutOf = (slope: number): number => {
+    const made = hoop(slope);
+    return made === NO_ROOM ? Infinity : made.hoop.lengthMm + 2 * a.legDepthMm;
+  };
+  const stock = a.pipe.stock.map((bar) => bar.lengthMm);
+  const longest = Math.max(...stock);
+  const slope = ((): number | undefined => {
+    switch (a.bends.by) {
+      case 'height':
+        return slopeWhere(top, a.crownMm - a.shoulderMm);
+      case 'length':
+        return slopeWhere(cutOf, a.bends.lengthMm);
+      case 'stock':
+        return stock.map((mm) => slopeWhere(cutOf, mm)).find((s) => s !== undefined);
+      case 'jig':
+        return (a.bends.crownDeg * Math.PI) / 360;
+    }
+  })();
+  if (slope === undefined)
+    return a.bends.by === 'height'
+      ? fail('height', 'The crown must stand above the shoulders, and less than a steeple: change its height.')
+      : fail(
+          'pipeLength',
+          'With so much conduit the roof would lie flat or stand like a steeple: change its length, or the height of the shoulders.',
+        );
+  const made = hoop(slope);
   if (made === NO_ROOM)
     return fail('shoulder', 'There is no straight left between the bends: raise the shoulders or widen the frame.');
-  const cut = made.hoop.lengthMm + 2 * a.legDepthMm;
-  const longest = Math.max(...a.pipe.stock.map((bar) => bar.lengthMm));
-  if (cut > longest + 0.5)
+  if (cutOf(slope) > longest + 0.5)
     return fail('height', `The hoop needs more conduit than the longest on sale. Make it lower or narrower.`);
   return ok({ ...made, legMm: a.legDepthMm });
 }
@@ -147,7 +174,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
     coverLabel: 'frame',
     wallMm: bed.wall.thicknessMm,
     rowFromEdgeMm: a.rowFromEdgeMm,
-  }).map((d) => (d.id === 'pipeLength' ? { ...d, typed: false, label: 'conduit, cut' } : d));
+  }).map((d) => (d.id === 'pipeLength' ? { ...d, label: 'conduit, cut' } : d));
   return nest(
     {
       ...BARE,

@@ -1,4 +1,5 @@
 import { type Point, differences, taut } from '../../../testing/golden';
+import { familyOf } from '..';
 import { at, build } from '../../../testing/site';
 
 const IN = 25.4;
@@ -92,4 +93,49 @@ test('a frame of bent conduit over 128 x 44 in, worked by hand', () => {
     const want = by.slice(0, i + 1).reduce((sum, x) => sum + x, 0);
     expect(Math.abs((marks[i] ?? NaN) - want)).toBeLessThan(0.01);
   });
+});
+
+const hoop = (more: object) => {
+  const a = build('bent-conduit', at(128, 44), more);
+  const of = (id: string): number => (a.dimensions.find((d) => d.id === id)?.valueMm ?? NaN) / IN;
+  return {
+    cut: of('pipeLength'),
+    high: of('height'),
+    marks: a.members.find((m) => m.tag === 'H1')?.marks ?? [],
+    steps: a.steps,
+  };
+};
+
+test('of a given length the height follows, and of that height the length', () => {
+  const asked = hoop({ bends: { by: 'length', lengthMm: 84 * IN } });
+  expect(asked.cut).toBeCloseTo(84, 4);
+  expect(hoop({ crownMm: asked.high * IN }).cut).toBeCloseTo(84, 4);
+  // A whole pipe of ten feet, no cut at all.
+  expect(hoop({ bends: { by: 'stock' } }).cut).toBeCloseTo(120, 4);
+});
+
+test('a jig of 60 makes all three bends alike: the crown stands half the span x tan 30 over its corners', () => {
+  const jig = hoop({ bends: { by: 'jig', crownDeg: 60 } });
+  const t = Math.PI / 6;
+  // 335 mm of shoulder, 42.5 in between the legs, 4-5/8 in round the bend.
+  expect(jig.high).toBeCloseTo(335 / IN + 21.25 * Math.tan(t) - 4.625 * (1 / Math.cos(t) - 1), 4);
+  const work = jig.steps.find((x) => x.id === 'bend')?.work.flat() ?? [];
+  const angles = work.flatMap((x) =>
+    typeof x !== 'string' && x.quantity === 'angle' ? [Math.round(x.value * 1e6) / 1e6] : [],
+  );
+  expect(angles).toEqual([60, 60]);
+});
+
+test('too little or too much conduit is refused by its name; a typed height takes the word back', () => {
+  const family = familyOf('bent-conduit');
+  const site = at(128, 44);
+  const with_ = (mm: number) =>
+    family.assemble({ ...family.defaults(site), bends: { by: 'length', lengthMm: mm } }, site);
+  for (const mm of [1200, 9000]) {
+    const found = with_(mm);
+    expect(found.ok ? '' : found.faults[0]?.field).toBe('pipeLength');
+  }
+  const cut = family.dimension(family.defaults(site), 'pipeLength', 84 * IN, { site, assembly: undefined });
+  const high = cut.ok ? family.dimension(cut.value, 'height', 600, { site, assembly: undefined }) : cut;
+  expect(high.ok && high.value).toMatchObject({ bends: { by: 'height' }, crownMm: 600 });
 });

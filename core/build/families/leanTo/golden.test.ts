@@ -46,6 +46,8 @@ test('a lean-to under twin-wall over 128 x 44 in, worked by hand', () => {
         [7 * 7 + 2 * (6 + 6 + 7 + 3), 'glazing-screw', 'Roof and ends'],
         // Both edges of 3.25 m of roof and 1.12 m of each end.
         [11, 'edge-tape', 'Roof and ends'],
+        // Two joints down a slope of 1233 mm.
+        [3, 'joining-strip', 'Roof and ends'],
         // Along 3.25 m and down 1.01 m twice.
         [6, 'flashing-tape', 'Cover to the wall'],
         [3 * 4, 'corner-plate', 'Shutter corners'],
