@@ -6,6 +6,7 @@ import * as ids from '../core/base/ids';
 import * as length from '../core/base/length';
 import * as remember from '../core/base/remember';
 import * as asked from '../core/build/answers/asked';
+import * as market from '../core/catalog/market';
 import * as families from '../core/build/families';
 import * as elastica from '../core/build/hoop/elastica';
 import * as compare from '../core/compare';
@@ -27,6 +28,7 @@ const known: Readonly<Record<string, unknown>> = {
   ...formula,
   ...ids,
   ...length,
+  ...market,
   ...remember,
   ...asked,
   ...families,

@@ -5,6 +5,10 @@ const METRIC: Preferences = { length: 'mm', temperature: 'C', currency: 'EUR' };
 
 test.each([
   [1000, 'length', `3' 3 3/8"`, '1000 mm'],
+  [1000, 'snowDepth', `3' 3 3/8"`, '1000 mm'],
+  [5000, 'snowDepth', `more than 6' 0"`, 'more than 2000 mm'],
+  [3.456, 'times', '3.46', '3.46'],
+  [31, 'times', 'more than 10', 'more than 10'],
   [10, 'mass', '22.0 lb', '10.0 kg'],
   [100, 'force', '22.5 lb', '100 N'],
   [2000, 'pressure', '41.8 lb/sq ft', '2.00 kPa'],

@@ -3,6 +3,8 @@ import { type LengthUnit, formatLength } from './length';
 /** What a number measures; values are always SI except lengths (mm), money (currency units) and hours. */
 export type Quantity =
   | 'length'
+  /** A depth of snow: beyond what lies anywhere it is only said to be more. */
+  | 'snowDepth'
   | 'area'
   | 'volume'
   | 'mass'
@@ -14,6 +16,8 @@ export type Quantity =
   | 'warming'
   | 'percent'
   | 'ratio'
+  /** How many times over something holds: beyond use it is only said to be more. */
+  | 'times'
   | 'count'
   | 'money'
   | 'hours'
@@ -77,12 +81,23 @@ export function roundMoney(value: number, currency: string): number {
   return Math.round((value + Number.EPSILON) * scale) / scale;
 }
 
+/** More wet snow than this lies on no garden. */
+const MOST_SNOW = { imperialMm: 6 * 304.8, metricMm: 2000 } as const;
+/** A safety beyond this says nothing more. */
+const MOST_TIMES = 10;
+
 /** A number with its unit, in the gardener's own units. */
 export function formatAmount(value: number, quantity: Quantity, p: Preferences): string {
   if (!Number.isFinite(value)) return '–';
   switch (quantity) {
     case 'length':
       return formatLength(value, p.length);
+    case 'snowDepth': {
+      const most = imperial(p) ? MOST_SNOW.imperialMm : MOST_SNOW.metricMm;
+      return value > most ? `more than ${formatLength(most, p.length)}` : formatLength(value, p.length);
+    }
+    case 'times':
+      return value > MOST_TIMES ? `more than ${MOST_TIMES}` : number(value, 2);
     case 'area':
       return imperial(p) ? `${number(value * 10.7639, 1)} sq ft` : `${number(value, 2)} m²`;
     case 'volume':

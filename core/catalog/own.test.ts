@@ -2,7 +2,9 @@ import type { Outline } from '../outline';
 import { quickShop } from '../cut';
 import { ENTRY_KINDS, SHIPPED, coverMaterial, hardwareItem, section } from './catalog';
 import fc from 'fast-check';
-import { familyOf } from '../build/families';
+import { FAMILY_KEYS, familyOf } from '../build/families';
+import { siteOf } from '../testing/site';
+import { roundLength } from './market';
 import { demoGarden } from '../garden/demo';
 import { type Cover, type Garden, checkGarden, emptyGarden } from '../garden/garden';
 import { pricedThings, pricesCsv, readPricesCsv } from '../show/prices';
@@ -241,4 +243,39 @@ test('what is sold longer than can be carried is left there, or cut at the shop 
     ok: false,
     faults: [{ field: 'catalog.carryMm' }],
   });
+});
+
+test('lengths come down to what a builder of the market says, or up where they must not be less', () => {
+  expect([254, 76.2, 355.6, 914.4, 1828.8].map((mm) => roundLength(mm, 'metric'))).toEqual([250, 75, 350, 900, 1800]);
+  // 450 mm is 17.72 in: 17-1/2 or 17-3/4. 950 mm is 37.4 in: 37.
+  expect(
+    [roundLength(450, 'imperial'), roundLength(450, 'imperial', 'up'), roundLength(950, 'imperial')].map(
+      (mm) => mm / 25.4,
+    ),
+  ).toEqual([17.5, 17.75, 37].map((x) => expect.closeTo(x, 9)));
+  // What is round stays as it is, whichever way.
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 200 }),
+      fc.constantFrom('imperial' as const, 'metric' as const),
+      (n, market) => {
+        const once = roundLength(n * 13, market);
+        expect(roundLength(once, market)).toBeCloseTo(once, 9);
+        expect(roundLength(once, market, 'up')).toBeCloseTo(once, 9);
+        expect(once).toBeLessThanOrEqual(n * 13 + 1e-6);
+      },
+    ),
+  );
+});
+
+test.each(FAMILY_KEYS)('first answers of a %s are round in the garden’s own units', (key) => {
+  for (const market of ['imperial', 'metric'] as const) {
+    const site = siteOf(market === 'metric' ? 2400 : 96 * 25.4, market === 'metric' ? 1200 : 48 * 25.4, { market });
+    for (const [id, value] of Object.entries(familyOf(key).defaults(site))) {
+      // The feet of wire stand where the bed's wall leaves them.
+      if (typeof value !== 'number' || !id.endsWith('Mm') || id === 'spanMm') continue;
+      const steps = value / (market === 'metric' ? 5 : 6.35);
+      expect([id, market, Math.abs(steps - Math.round(steps)) < 1e-6]).toEqual([id, market, true]);
+    }
+  }
 });

@@ -50,6 +50,7 @@ export function squareBed(
   widthMm: number,
   wall: Bed['wall'],
   at: Bed['at'],
+  soilBelowRimMm = 50,
 ): Bed {
   const diagonal = Math.round(Math.hypot(lengthMm, widthMm) * 1000) / 1000;
   return {
@@ -62,7 +63,7 @@ export function squareBed(
     wall,
     diagonals: { risingMm: diagonal, fallingMm: diagonal },
     drops: { nearLeft: 0, nearRight: 0, farRight: 0, farLeft: 0 },
-    soilBelowRimMm: 50,
+    soilBelowRimMm,
     soil: 'loam',
     wateringOverWall: false,
   };

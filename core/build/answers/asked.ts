@@ -6,6 +6,7 @@ import { z } from 'zod';
 import type { Phrase } from '../../base/figure';
 import { type Result, fail, ok } from '../../base/result';
 import type { Catalog } from '../../catalog/catalog';
+import { roundLength } from '../../catalog/market';
 import type { BuildSite } from '../../site/buildSite';
 import type { Assembly } from '../assembly/types';
 
@@ -106,6 +107,14 @@ const firstOf =
     const beyond = typeof wanted === 'number' ? schema.safeParse(wanted).error?.issues[0] : undefined;
     if (beyond?.code === 'too_big') return Number(beyond.maximum) as V;
     return beyond?.code === 'too_small' ? (Number(beyond.minimum) as V) : wanted;
+  };
+
+/** A first length as a builder of the place would say it; what is not said yet stays so. */
+export const inRound =
+  <V extends number | null>(first: First<V>): First<V> =>
+  (site) => {
+    const mm = typeof first === 'function' ? first(site) : first;
+    return (mm === null ? mm : roundLength(mm, site.market)) as V;
   };
 
 /** An answer that is handed on as it is kept. */
@@ -212,7 +221,7 @@ export function length(
   first: First<number>,
   { leaf, when, ...more }: Where & Extras<number, number> = {},
 ): Asked<number, number> {
-  return asked(z.number().min(min).max(max), first, {
+  return asked(z.number().min(min).max(max), inRound(first), {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -231,7 +240,7 @@ export function dimensioned<V extends number | null>(
   dimension: string,
   more: Extras<V, V> = {},
 ): Asked<V, V> {
-  return asked<V>(schema, first, { dimensions: { [dimension]: (valueMm) => ok(valueMm as V) }, ...more });
+  return asked<V>(schema, inRound(first), { dimensions: { [dimension]: (valueMm) => ok(valueMm as V) }, ...more });
 }
 
 /** The same answer, for gardens from before it was asked: they have this. */

@@ -16,6 +16,7 @@ import {
   asked,
   choice,
   handedAs,
+  inRound,
 } from './asked';
 
 const key = z.string().min(1).max(60);
@@ -242,7 +243,7 @@ export const innerAnswers = {
     ),
     (value, catalog) => (value === null ? null : coverMaterial(catalog, value)),
   ),
-  innerGapMm: asked<number>(z.number().min(20).max(400).default(100) as z.ZodType<number>, 100, {
+  innerGapMm: asked<number>(z.number().min(20).max(400).default(100) as z.ZodType<number>, inRound(100), {
     asking: {
       label: 'Air between',
       leaf: 'skin',

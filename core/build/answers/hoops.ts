@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import type { Assembly } from '../assembly/types';
-import { type First, type Words, asked, choice, countOrAuto, dimensioned, within } from './asked';
+import { type First, type Words, asked, choice, countOrAuto, dimensioned, inRound, within } from './asked';
 import { tube } from './bars';
 import { type Extent, coveredMm } from './place';
 
@@ -107,7 +107,7 @@ export function hoopCount(label: string, most: number, run?: (answers: Readonly<
 
 /** The widest that hoops stand apart while their number is not said. */
 export const maxSpacing = (firstIn: number, [min, max]: readonly [number, number] = [200, 2000]) =>
-  asked<number>(mm.min(min).max(max), firstIn * MM_PER_INCH);
+  asked<number>(mm.min(min).max(max), inRound(firstIn * MM_PER_INCH));
 
 /** From the end of the cover to its first hoop. */
 export const endOffset = (firstIn: number) =>

@@ -4,7 +4,18 @@ import type { Assembly, HardwareUse } from '../assembly/types';
 import { MM_PER_INCH } from '../../base/length';
 import { ok } from '../../base/result';
 import type { SheetRun } from '../assembly/sheetRun';
-import { type Answers, type First, type Words, asked, choice, count, countOrAuto, length, withDefault } from './asked';
+import {
+  type Answers,
+  type First,
+  type Words,
+  asked,
+  choice,
+  count,
+  countOrAuto,
+  inRound,
+  length,
+  withDefault,
+} from './asked';
 import { board } from './bars';
 import { some } from './hoops';
 
@@ -125,7 +136,7 @@ export function divided<S extends 'battens' | 'rope' | 'none'>(
 }
 
 /** What a batten, a channel or a fold takes up of the sheet along each side. */
-export const wrap = (firstMm: number, most = 150) => asked<number>(z.number().min(25).max(most), firstMm);
+export const wrap = (firstMm: number, most = 150) => asked<number>(z.number().min(25).max(most), inRound(firstMm));
 
 /** How many people the part that moves is lifted by. */
 export function people(first: First<'1' | '2'> = '1') {

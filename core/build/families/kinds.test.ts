@@ -182,9 +182,11 @@ describe('walk-in hoop house', () => {
   });
   test('where it is windy a third of the post is in the ground', () => {
     const windy = build('walk-in', at(96, 48, true), { sidewallMm: 1200 });
-    expect(piece(windy, 'P1').lengthMm).toBeCloseTo(1800, 6);
+    // Half of 1200 mm, up to the next half inch: 24 in.
+    expect(piece(windy, 'P1').lengthMm).toBeCloseTo(1200 + inch(24), 6);
     const calm = build('walk-in', at(96, 48), { sidewallMm: 1500 });
-    expect(piece(calm, 'P1').lengthMm).toBeCloseTo(2000, 6);
+    // A third of 1500 mm is 19.69 in, up to the next quarter.
+    expect(piece(calm, 'P1').lengthMm).toBeCloseTo(1500 + inch(19.75), 6);
   });
   test('limits are named: too wide for its pipe, a door too high, ties at head height', () => {
     const s = at(96, 48);

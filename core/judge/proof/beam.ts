@@ -54,7 +54,7 @@ export function beamStrength(beam: BeamRow, asked: DesignSnow): SnowStrength {
       {
         label: 'Wet snow it carries',
         value: wetSnowMm,
-        quantity: 'length',
+        quantity: 'snowDepth',
         formula: 'depth = least of both ratios × flat load pf / 0.7 Ce Ct I / (density of wet snow × 9.80665)',
         terms: [
           { name: 'least of both ratios', ...amount(ratio, 'ratio') },

@@ -36,11 +36,11 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
   const askedMm = (snow.groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
   const words: Phrase = [
     'Wet snow: carries ',
-    amount(strength.wetSnowMm, 'length'),
+    amount(strength.wetSnowMm, 'snowDepth'),
     ' of ',
     amount(askedMm, 'length'),
     ' asked, ',
-    amount(strength.ratio, 'ratio'),
+    amount(strength.ratio, 'times'),
     ` times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
   ];
   const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({

@@ -120,7 +120,7 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): SnowStrength {
     {
       label: 'Wet snow it carries',
       value: wetSnowMm,
-      quantity: 'length',
+      quantity: 'snowDepth',
       formula: 'depth = ratio carried × flat load pf / 0.7 Ce Ct I / (density of wet snow × 9.80665)',
       terms: [
         { name: 'ratio carried', ...amount(result.ratio, 'ratio') },

@@ -42,11 +42,11 @@ export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSno
   const askedMm = (snow.groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
   const words: Phrase = [
     `${beam.what} under wet snow: carry `,
-    amount(strength.wetSnowMm, 'length'),
+    amount(strength.wetSnowMm, 'snowDepth'),
     ' of ',
     amount(askedMm, 'length'),
     ' asked, ',
-    amount(Math.min(strength.ratio, 99), 'ratio'),
+    amount(strength.ratio, 'times'),
     ` times. Limit of ${strength.governs} first.`,
   ];
   return {

@@ -8,7 +8,7 @@ export const COMPARED: readonly {
   readonly quantity: Quantity;
 }[] = [
   { key: 'price', label: 'Price', quantity: 'money' },
-  { key: 'wetSnowMm', label: 'Wet snow', quantity: 'length' },
+  { key: 'wetSnowMm', label: 'Wet snow', quantity: 'snowDepth' },
   { key: 'coldestC', label: 'Coldest night', quantity: 'temperature' },
   { key: 'clearanceMm', label: 'Over the crop', quantity: 'length' },
   { key: 'heightMm', label: 'Height', quantity: 'length' },

@@ -73,7 +73,7 @@ export function Plot(): ReactNode {
   const { length } = garden.units;
   const addBed = (): void => {
     const metric = length === 'cm' || length === 'mm';
-    const [l, w, h, t] = metric ? [2400, 1200, 300, 38] : [96, 48, 11, 1.5].map((x) => x * MM_PER_INCH);
+    const [l, w, h, t, soil] = metric ? [2400, 1200, 300, 38, 50] : [96, 48, 11, 1.5, 2].map((x) => x * MM_PER_INCH);
     const bed = squareBed(
       newId(),
       freshName(
@@ -84,6 +84,7 @@ export function Plot(): ReactNode {
       w ?? 0,
       { heightMm: h ?? 0, thicknessMm: t ?? 0 },
       freeSpot(garden),
+      soil,
     );
     if (edit('Add a bed', (g) => void g.beds.push(bed)).length === 0) void navigate(way('bed', bed.id));
   };

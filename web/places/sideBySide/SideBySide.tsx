@@ -80,7 +80,7 @@ const ROWS: readonly {
   { label: 'Over the crop', of: (v) => v.measures.clearanceMm, quantity: 'length' },
   { label: 'Height', of: (v) => v.measures.heightMm, quantity: 'length' },
   { label: 'Coldest night', of: (v) => v.measures.coldestC, quantity: 'temperature' },
-  { label: 'Wet snow', of: (v) => v.measures.wetSnowMm, quantity: 'length' },
+  { label: 'Wet snow', of: (v) => v.measures.wetSnowMm, quantity: 'snowDepth' },
   { label: 'Hours', of: (v) => v.measures.hours, quantity: 'hours' },
 ];
 

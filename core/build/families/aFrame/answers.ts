@@ -40,7 +40,7 @@ export const answers = {
   /** Top of the ridge above the wall. */
   heightMm: dimensioned(
     z.number().min(200).max(2600),
-    ({ survey }) => Math.max(300, Math.round(survey.frameOn.widthMm * 0.85)),
+    ({ survey }) => Math.max(300, survey.frameOn.widthMm * 0.85),
     'height',
     { changes: { higher: ({ byMm }, value) => value + byMm } },
   ),

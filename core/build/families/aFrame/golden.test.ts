@@ -2,8 +2,8 @@ import { differences } from '../../../testing/golden';
 import { at, build } from '../../../testing/site';
 
 test('an A-frame over 128 x 44 in, worked by hand', () => {
-  // Legs of 2x3 meet a ridge board 1.5 thick, 950 mm above the wall.
-  const [half, high] = [22 - 0.75, 950 / 25.4];
+  // Legs of 2x3 meet a ridge board 1.5 thick, 37 in above the wall.
+  const [half, high] = [22 - 0.75, 37];
   // Long points of a leg: its outer edge, from the foot to the ridge.
   const leg = Math.hypot(half, high);
   // Foot ties of 1x4 fit between the outer edges of the legs at their own top edge.
@@ -32,12 +32,12 @@ test('an A-frame over 128 x 44 in, worked by hand', () => {
         [10 * 2, 'screw-3', 'Two through the ridge'],
         [2 * 2 * 2, 'screw-1-5/8', 'Foot ties'],
         [10 * 2, 'screw-1-5/8', 'Side rails'],
-        // Rails each 150 mm; four slopes of 950 mm each 150.
+        // Rails each 150 mm; four slopes of 940 mm each 150.
         [2 * 22 + 26, 'staple', 'Cover at the rails'],
         [4 * 7, 'screw-1-5/8', 'Cover battens'],
-        // 974 mm at 300 mm: four bays, five screws.
+        // 963 mm at 300 mm: four bays, five screws.
         [10 * 5, 'screw-1-5/8', 'Battens on the legs'],
-        // Two legs of 1093 mm each 150, at both ends.
+        // Two legs of 1084 mm each 150, at both ends.
         [2 * 15, 'staple', 'Flaps along the top'],
         [2 * 2, 'sandbag', 'Two on each end flap'],
         [4, 'rope', 'Ties that hold'],
@@ -56,7 +56,7 @@ test('an A-frame over 128 x 44 in, worked by hand', () => {
 });
 
 test('three triangles, its ends folded and its film in channel', () => {
-  const [half, high] = [22 - 0.75, 950 / 25.4];
+  const [half, high] = [22 - 0.75, 37];
   const leg = Math.hypot(half, high);
   expect(
     differences(build('a-frame', at(128, 44), { ends: 'folded', fixing: 'channel', pairs: 3, slopes: 'rope' }), {
@@ -78,7 +78,7 @@ test('three triangles, its ends folded and its film in channel', () => {
         [7, 'channel', 'Along both rails'],
         [7, 'spring-wire', 'Along both rails'],
         [3 * 7, 'screw-1', 'Along both rails'],
-        // Two bays, twice a slope of 1093 mm and 600 to tie each: 5.6 m, and a screw in both rails.
+        // Two bays, twice a slope of 1084 mm and 600 to tie each: 5.6 m, and a screw in both rails.
         [6, 'rope', 'Over the ridge'],
         [2 * 2, 'screw-2-1/2', 'Over the ridge'],
         [6, 'bracket', 'Legs to the bed'],

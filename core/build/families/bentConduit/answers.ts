@@ -109,13 +109,13 @@ export const answers = {
   /** Corner of the shoulder above the rail, and the crown's centre line above it. */
   shoulderMm: dimensioned(
     z.number().min(0).max(2000),
-    ({ survey }) => Math.min(SHOULDER_MM, Math.round(survey.frameOn.widthMm * 0.3)),
+    ({ survey }) => Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3),
     'shoulder',
     { changes: { higher: ({ byMm }, value) => value + byMm } },
   ),
   crownMm: dimensioned(
     z.number().min(80).max(2600),
-    ({ survey }) => Math.round(Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3) + survey.frameOn.widthMm * 0.24),
+    ({ survey }) => Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3) + survey.frameOn.widthMm * 0.24,
     'height',
     { changes: { higher: ({ byMm }, value) => value + byMm }, resets: { bends: { by: 'height' } } },
   ),

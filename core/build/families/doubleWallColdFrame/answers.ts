@@ -75,7 +75,7 @@ export const answers = {
   }),
   backMm: dimensioned(
     z.number().min(180).max(1500),
-    ({ survey }) => Math.round(FRONT_MM + survey.frameOn.widthMm * 0.16),
+    ({ survey }) => FRONT_MM + survey.frameOn.widthMm * 0.16,
     'backHeight',
     { changes: { higher: ({ byMm }, value) => value + byMm } },
   ),

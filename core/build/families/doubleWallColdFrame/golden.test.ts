@@ -4,14 +4,14 @@ import { at, build } from '../../../testing/site';
 const IN = 25.4;
 
 test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
-  const [front, back] = [14, 534 / IN];
+  const [front, back] = [14, 21];
   const slope = (back - front) / (44 - 1.5);
   const tilt = Math.hypot(1, slope);
   // Side studs stop under a sloping plate 1.5 thick, at their own upper corner, with a millimetre to spare.
   const side = (y: number): number => front + slope * y - 1.5 * tilt - 1 / IN - 1.5;
   // The square ends of the sloping plate stop where their upper corners touch.
   const plate = (41 - 1.5 * Math.sin(Math.atan(slope))) * tilt;
-  const down = 44 * tilt + 25 / IN;
+  const down = 44 * tilt + 0.75;
   const perimeter = 2 * (128 + 44) * IN;
   // Seven studs in front and at the back, three in each side.
   const studs = (7 * (front - 3) + 7 * (back - 3) + 2 * (side(1.5) + side(22 - 0.75) + side(42.5 - 1.5))) * IN;
@@ -48,8 +48,8 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
         [8 * 2, 'screw-1-5/8', 'Pocket boards'],
         [4 * 4, 'corner-plate', 'Lid corners'],
         [8 * 2 * 2, 'screw-2-1/2', 'Rails into'],
-        // Eight stiles of 1158 mm each 250 mm, and one more at each corner of each lid.
-        [38 + 4 * 4, 'glazing-screw', 'Glazing'],
+        // Eight stiles of 1152 mm each 250 mm, and one more at each corner of each lid.
+        [37 + 4 * 4, 'glazing-screw', 'Glazing'],
         [2 * 4, 'edge-tape', 'Glazing'],
         // 2 x (810 + 1132) mm round each of four.
         [16, 'foam-strip', 'Along the edges'],

@@ -66,7 +66,7 @@ export const answers = {
   /** Top of the wall plate above the bed's wall. */
   backMm: dimensioned(
     z.number().min(350).max(2400),
-    ({ survey }) => Math.round(FRONT_MM + 65 + survey.frameOn.widthMm * PITCH),
+    ({ survey }) => FRONT_MM + 65 + survey.frameOn.widthMm * PITCH,
     'backHeight',
     { changes: { higher: ({ byMm }, value) => value + byMm } },
   ),

@@ -2,7 +2,7 @@ import { differences } from '../../../testing/golden';
 import { at, build } from '../../../testing/site';
 
 const IN = 25.4;
-const [front, back] = [16, 993 / IN];
+const [front, back] = [16, 39];
 // From the header's outer top edge to the top of the wall plate's inner face.
 const slope = (back - front) / (44 - 1.5);
 const tilt = Math.hypot(1, slope);

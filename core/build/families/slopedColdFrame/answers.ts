@@ -36,7 +36,7 @@ const higherBy =
     const now = value ?? assembly?.dimensions.find((d) => d.id === id)?.valueMm;
     return now === undefined ? undefined : now + byMm;
   };
-const sash = (mm: number): number => Math.min(3000, Math.max(200, Math.round(mm)));
+const sash = (mm: number): number => Math.min(3000, Math.max(200, mm));
 
 /** Front and back each of one board; the sides fall from one to the other. */
 export const answers = {
@@ -118,14 +118,17 @@ export const answers = {
 
 export type SlopedColdFrameAnswers = Chosen<typeof answers>;
 
-/** A back this much higher than the front lets rain and snow run off the lid, mm. */
-const LEAST_FALL_MM = 75;
+/** A lid that falls by this part of its width sheds rain and snow. */
+const LEAST_FALL = 0.08;
 /** Two courses lie a little lower than two boards, so that neither is left whole and wet between. */
 const OF_TWO_MM = 15;
 
-/** How high the box stands in front and at the back: as typed, or as its boards are wide, mm. */
-export function heightsOf(a: SlopedColdFrameAnswers): { readonly frontMm: number; readonly backMm: number } {
+/** How high the box stands in front and at the back: as typed, or as its boards are wide, over a depth, mm. */
+export function heightsOf(
+  a: SlopedColdFrameAnswers,
+  depthMm: number,
+): { readonly frontMm: number; readonly backMm: number } {
   const wide = boardShape(a.board).widthMm;
   const frontMm = a.frontMm ?? boardShape(a.frontBoard ?? a.board).widthMm;
-  return { frontMm, backMm: a.backMm ?? (wide - frontMm >= LEAST_FALL_MM ? wide : 2 * wide - OF_TWO_MM) };
+  return { frontMm, backMm: a.backMm ?? (wide - frontMm >= LEAST_FALL * depthMm ? wide : 2 * wide - OF_TWO_MM) };
 }

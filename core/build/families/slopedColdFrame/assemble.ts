@@ -39,7 +39,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const extent = placeExtent(a.extent, outer.lengthMm);
   if (!extent.ok) return extent;
   const bySash = a.glazing === 'old-window' && a.sashBy === 'sash';
-  const { frontMm, backMm } = heightsOf(a);
+  const { frontMm, backMm } = heightsOf(a, bySash ? a.sashReachMm : outer.widthMm);
   const sash = boxOfSash(a, backMm - frontMm);
   const { startMm: x0 } = extent.value;
   const x1 = bySash ? x0 + sash.along : extent.value.endMm;

@@ -8,7 +8,7 @@ test('a sloped cold frame over 128 x 44 in, 2x12 at the back and sides and 2x8 i
   const [front, back] = [7.25, 11.25];
   // The lid touches the front board's outer edge and the back board's inner one.
   const slope = (back - front) / (44 - 1.5);
-  const down = 44 * Math.hypot(1, slope) + 20 / IN;
+  const down = 44 * Math.hypot(1, slope) + 0.75;
   // Three lids, 4 mm of play between them.
   const each = (128 - (2 * 4) / IN) / 3;
   const posts = { low: front - 8 / IN, high: back - slope * 1.5 - 8 / IN };
@@ -102,8 +102,8 @@ test('a front board of another thickness is refused by name', () => {
 
 test('made to two windows of 30 x 46 in, over part of the bed', () => {
   const [front, back] = [9.25, 17];
-  // The windows overhang 20 mm; what lies on the box is its depth along the slope, which rises over the depth less 1.5.
-  const onBox = 46 - 20 / IN;
+  // The windows overhang .75 in; what lies on the box is its depth along the slope, which rises over the depth less 1.5.
+  const onBox = 46 - 0.75;
   let depth = onBox;
   for (let i = 0; i < 50; i++) depth = onBox / Math.hypot(1, (back - front) / (depth - 1.5));
   const slope = (back - front) / (depth - 1.5);

@@ -13,8 +13,7 @@ const PATH_MM = 24 * MM_PER_INCH;
 /** Sizes that such a house of bent pipe is built in, mm. */
 const LIMITS = { width: [6 * FOOT, 14 * FOOT], length: [6 * FOOT, 40 * FOOT] } as const;
 
-const limited = (x: number, [low, high]: readonly [number, number]): number =>
-  Math.round(Math.min(high, Math.max(low, x)));
+const limited = (x: number, [low, high]: readonly [number, number]): number => Math.min(high, Math.max(low, x));
 
 /** A size of the house: typed in the drawing, within what such houses are built in. */
 const size = (

@@ -3,6 +3,7 @@ import type { Section } from '../../../catalog/types';
 import { hoopCurve } from '../../hoop/curve';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
 import { type Point2, heightAt } from '../../../base/geometry';
+import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
 import { piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
@@ -53,8 +54,8 @@ export interface House {
 }
 
 /** Depth of the posts: a third of their length where it is windy, a quarter elsewhere. */
-export function postDepth(a: Pick<WalkInAnswers, 'depthMm' | 'sidewallMm'>, windy: boolean): number {
-  return a.depthMm ?? Math.max(450, windy ? a.sidewallMm / 2 : a.sidewallMm / 3);
+export function postDepth(a: Pick<WalkInAnswers, 'depthMm' | 'sidewallMm'>, { windy, market }: BuildSite): number {
+  return a.depthMm ?? roundLength(Math.max(450, windy ? a.sidewallMm / 2 : a.sidewallMm / 3), market, 'up');
 }
 
 /** Posts, hoops sleeved over them, purlins, base and hip boards, cross ties. */
@@ -97,7 +98,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const n = xs.length;
   const { hoop, cutMm } = sprung.value;
   const crownZ = a.sidewallMm + hoop.heightMm;
-  const depthMm = postDepth(a, site.windy);
+  const depthMm = postDepth(a, site);
   const posts = xs.flatMap((x, i) =>
     [y0, y1].map((y, k): Member => {
       const m = piece(`P${2 * i + k + 1}`, 'Post', a.post, [x, y, -depthMm], [x, y, a.sidewallMm], [0, 1, 0]);

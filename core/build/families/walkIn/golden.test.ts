@@ -6,8 +6,8 @@ const IN = 25.4;
 test('a walk-in house of 10 ft over a bed, worked by hand', () => {
   // Upright over posts the hoop is a half circle of 60 in on a sidewall of 24; 1-1/4 PVC, 1.66 in.
   const r = 0.83;
-  const long = 4470 / IN;
-  const depth = 450 / IN;
+  const long = 176;
+  const depth = 17.75;
   const half = long / 2;
   // Plates run from 4 mm beside the end hoops to the door's jambs, 6 mm beside a door of 32 in.
   const edge = r + 4 / IN;
@@ -130,7 +130,7 @@ test.each(['one', 'roof-and-ends', 'roof-and-curtains'])(
 
 test('with a door at each end, two sheets over all, battens on the base boards', () => {
   const r = 0.83;
-  const long = 4470 / IN;
+  const long = 176;
   const edge = r + 4 / IN;
   const jamb = 16 + 6 / IN + 1.5;
   const under = (off: number): number => 24 + Math.sqrt(60 ** 2 - off ** 2);
@@ -160,7 +160,7 @@ test('with a door at each end, two sheets over all, battens on the base boards',
       }),
       {
         members: {
-          'P1..P10': ['steel-1', 450 / IN + 24],
+          'P1..P10': ['steel-1', 17.75 + 24],
           'H1..H5': ['pvc-1-1/4', (Math.PI / 2) * 120 + 2 * 6],
           'R1a R1b': ['emt-3/4', long / 2],
           'A1 A2': ['2x6 treated', long],
@@ -214,7 +214,7 @@ test('with a door at each end, two sheets over all, battens on the base boards',
           pipeLength: (Math.PI / 2) * 120 + 12,
           width: 120,
           sidewall: 24,
-          postDepth: 450 / IN,
+          postDepth: 17.75,
           height: 84,
           coverLength: long,
           spacing: (long - 2 * r) / 4,
