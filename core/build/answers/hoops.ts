@@ -137,6 +137,7 @@ const RIDGES = {
   pipe: ['Pipe', 'Tied under the crowns with crossed ties; shares load between hoops.'],
   'pipe-bolted': ['Pipe, bolted', 'U-bolts round every crown: holds for years, and costs more.'],
   timber: ['2x2 under', 'Screwed through every crown; keeps hoops true.'],
+  'timber-tied': ['2x2 tied', 'A timber under the crowns with crossed ties: no screw near the cover.'],
   posted: ['On posts', 'A board on posts at both ends carries snow itself.'],
 } as const satisfies Words<string>;
 export type RidgeSchool = keyof typeof RIDGES;

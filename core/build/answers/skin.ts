@@ -35,6 +35,10 @@ const EDGES = {
     'Inside the wall',
     'Tucked down inside and weighted on the soil: the least sheet, and rain runs into the bed.',
   ],
+  'one-open': [
+    'Near side open',
+    'The near edge ends on the hoops, clipped to every one: open to air and hand all season, for shade and rain.',
+  ],
   'one-battened': [
     'Far side battened',
     'Fastened to the wall on the far side; the near side is lifted, and lies on the ground.',
@@ -48,6 +52,7 @@ export type SheetEdges = keyof typeof EDGES;
 export const FOLDS: Readonly<Record<SheetEdges, SheetRun['folds']>> = {
   ground: ['ground', 'ground'],
   inside: ['inside', 'inside'],
+  'one-open': ['hoop', 'ground'],
   'one-battened': ['ground', 'wall'],
   battened: ['wall', 'wall'],
   stapled: ['wall', 'wall'],
@@ -60,7 +65,7 @@ export function looseEdges<S extends SheetEdges>(schools: readonly S[], firstIn:
     edges: withDefault(choice<S>('Long edges', some<SheetEdges, S>(EDGES, schools), first, { leaf: 'skin' }), first),
     skirtMm: length('Skirt each side', [50, 800], firstIn * MM_PER_INCH, {
       leaf: 'skin',
-      when: { edges: ['ground', 'inside', 'one-battened'] },
+      when: { edges: ['ground', 'inside', 'one-open', 'one-battened'] },
       dimensions: { skirt: (valueMm) => ok(valueMm) },
     }),
   };
@@ -102,6 +107,23 @@ export const paint = choice(
   'paint',
   { leaf: 'skin' },
 );
+
+/** What lies on a skirt. */
+export const skirtUnder = withDefault(
+  choice(
+    'Skirt under',
+    {
+      bags: ['Bags', 'Sandbags of 5 kg, one a metre: they leak after a summer of sun, so turn or renew them.'],
+      bricks: ['Bricks', 'Two for each bag; their edges cut film that flaps.'],
+      boards: ['Boards', 'Laid end to end on the skirt: no gap anywhere, and quick to lift.'],
+      rods: ['Steel rods', 'Rolled once into the edge: neat, and heavy for their size.'],
+    },
+    'bags',
+    { leaf: 'skin' },
+  ),
+  'bags',
+);
+export type SkirtUnder = 'bags' | 'bricks' | 'boards' | 'rods';
 
 /** Where a loose sheet is clipped. */
 export const clipped = withDefault(

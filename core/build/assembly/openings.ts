@@ -4,7 +4,7 @@ import type { Vec3 } from '../../base/geometry';
 /** What moves: for a hand, for air, or to be carried away. */
 export interface Opening {
   readonly name: string;
-  readonly by: 'skirt' | 'lid' | 'lift-off' | 'flap' | 'vent' | 'louvre' | 'door' | 'roll-up' | 'crown';
+  readonly by: 'skirt' | 'lid' | 'lift-off' | 'flap' | 'vent' | 'louvre' | 'door' | 'roll-up' | 'crown' | 'open';
   /** The pieces that move, by tag. */
   readonly tags: readonly string[];
   /** The line it turns about, or the path it is moved along, mm. */

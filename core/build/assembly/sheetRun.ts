@@ -1,8 +1,8 @@
 import { type Point2, pathLength, tautOutline } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
 
-/** What a sheet does past a fold: lies on the ground outside, is tucked on the soil inside, or is fastened to the wall. */
-export type Fold = 'ground' | 'inside' | 'wall';
+/** What a sheet does past a fold: lies on the ground outside, is tucked on the soil inside, is fastened to the wall, or ends on the hoops. */
+export type Fold = 'ground' | 'inside' | 'wall' | 'hoop';
 
 /** A sheet across the bed, from fold to fold. */
 export interface SheetRun {
@@ -54,12 +54,18 @@ export function looseRun(
 ): SheetRun {
   const width = survey.frameOn.widthMm;
   const tops = [0, width].map((y): Point2 => ({ y, z: bed.wall.heightMm }));
-  const lies = [...over, ...tops.filter((_, i) => folds[i] !== 'inside')];
+  // What ends on the hoops lies on nothing below that.
+  const edge = folds[0] === 'hoop' ? halfUp(over) : undefined;
+  const lies = [...over, ...tops.filter((_, i) => folds[i] !== 'inside')].filter(
+    (p) => !edge || p.z >= edge.z - 1e-6 || p.y > width / 2,
+  );
   const outermost = [Math.min(...lies.map((p) => p.y)), Math.max(...lies.map((p) => p.y))] as const;
   const at = (i: 0 | 1): Point2 => {
     switch (folds[i]) {
       case 'inside':
         return inside[i];
+      case 'hoop':
+        return edge ?? inside[i];
       case 'wall':
         return { y: i === 0 ? 0 : width, z: fastenedZ(bed) };
       case 'ground':
@@ -67,6 +73,14 @@ export function looseRun(
     }
   };
   return { line: sheetRun(lies, [at(0), at(1)]), folds };
+}
+
+/** The place on the near side of a hoop half way up it. */
+function halfUp(over: readonly Point2[]): Point2 | undefined {
+  const zs = over.map((p) => p.z);
+  const middle = (Math.min(...zs) + Math.max(...zs)) / 2;
+  const top = over.find((p) => p.z === Math.max(...zs))?.y ?? 0;
+  return [...over].filter((p) => p.y <= top).sort((a, b) => Math.abs(a.z - middle) - Math.abs(b.z - middle))[0];
 }
 
 /**

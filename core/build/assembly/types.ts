@@ -180,6 +180,8 @@ export interface Enclosure {
   readonly skins: readonly [Skin, ...Skin[]];
   /** Its edges lie weighted and are lifted every day, instead of being fastened. */
   readonly loose?: true;
+  /** One side stands open: the air inside is nearly that outside. */
+  readonly open?: true;
   readonly floorM2: number;
   readonly volumeM3: number;
   readonly heightM: number;

@@ -37,4 +37,4 @@ export { uBolt } from './uBolt';
 export { uStrap } from './uStrap';
 export { louvre, ventFlap } from './vents';
 export { flashing, wallAnchor } from './wall';
-export { anchor, bag, brick } from './weights';
+export { anchor, bag, brick, weightBar } from './weights';

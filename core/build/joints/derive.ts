@@ -96,7 +96,7 @@ function airM2(o: Opening): number {
 
 /** How warm air leaves: by itself where anything opens by itself, else by what is opened most; and how much of it. */
 function ventilationOf(openings: readonly Opening[]): Ventilation {
-  const byItself = (o: Opening): boolean => o.by === 'louvre' || o.lift?.hung?.opener !== undefined;
+  const byItself = (o: Opening): boolean => o.by === 'louvre' || o.by === 'open' || o.lift?.hung?.opener !== undefined;
   const sum = (list: readonly Opening[]): number => list.reduce((m2, o) => m2 + airM2(o), 0);
   const alone = openings.find((o) => o.lift?.hung?.opener);
   const first = alone ?? openings.find((o) => o.by === 'vent' || o.by === 'louvre') ?? openings[0];

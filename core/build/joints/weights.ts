@@ -1,4 +1,4 @@
-import { type Kind, each, holdsAs } from './kind';
+import { type Kind, each, holdsAs, said } from './kind';
 
 /** Bags or bricks of 5 kg on a skirt, an end or a strap. */
 export const bag: Kind = {
@@ -19,6 +19,18 @@ export const brick: Kind = {
   symbol: 'point',
   holds: holdsAs('brick'),
 };
+
+/** A bar laid along a skirt: it holds by its own weight. */
+export const weightBar: Kind = {
+  name: ['bar on the skirt', 'bars on the skirt'],
+  takes: () => [],
+  tools: [],
+  minutes: 1,
+  symbol: 'line',
+  holds: { key: 'bag', worth: (j) => said(j, 'kgEach', BAG_KG) / BAG_KG },
+};
+/** What a bag weighs. */
+const BAG_KG = 5;
 
 /** A ground anchor, wired to its board. */
 export const anchor: Kind = {

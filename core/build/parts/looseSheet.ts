@@ -27,6 +27,8 @@ interface Row {
 
 /** Round a batten or under a row of staples on the wall. */
 const WRAP_MM = 3 * MM_PER_INCH;
+/** Turned in where a sheet ends on the hoops. */
+const HEM_MM = 4 * MM_PER_INCH;
 const BATTEN = '1x2';
 
 /** What the sheet takes across, line by line: its run, and what goes past its folds. */
@@ -35,11 +37,12 @@ export function acrossOf(a: LooseSheetAnswers, run: SheetRun): readonly Allowanc
   const past = (fold: Fold, what: string, each: number): readonly Allowance[] =>
     sides(fold) === 0
       ? []
-      : [{ what: `${what}, ${sides(fold) === 2 ? 'both sides' : SIDE[fold]}`, mm: sides(fold) * each }];
+      : [{ what: `${what}, ${sides(fold) === 2 ? 'both sides' : sideOf(fold, run)}`, mm: sides(fold) * each }];
   return [
     { what: OVER[a.edges], mm: runMm(run) },
     ...past('ground', 'Skirt on the ground', a.skirtMm),
     ...past('inside', 'Tucked in on the soil', a.skirtMm),
+    ...past('hoop', 'Turned over the clips', HEM_MM),
     ...past('wall', a.edges === 'stapled' ? 'Folded under the staples' : 'Wrapped round the batten', WRAP_MM),
     { what: 'To pull by', mm: PULL_MM },
   ];
@@ -48,16 +51,24 @@ export function acrossOf(a: LooseSheetAnswers, run: SheetRun): readonly Allowanc
 /** What of the sheet lies past its folds; nothing where it is fastened on both sides. */
 export function lyingOf(a: LooseSheetAnswers, run: SheetRun): { readonly skirt?: Skirt } {
   const fastened = run.folds.filter((f) => f === 'wall').length;
+  const hemmed = run.folds.filter((f) => f === 'hoop').length;
   if (fastened === 2) return {};
   const on = run.folds[0] === 'inside' ? 'soil' : 'ground';
   return {
-    skirt: { askedMm: a.skirtMm, sides: 2 - fastened, runMm: runMm(run), besideMm: PULL_MM + fastened * WRAP_MM, on },
+    skirt: {
+      askedMm: a.skirtMm,
+      sides: 2 - fastened - hemmed,
+      runMm: runMm(run),
+      besideMm: PULL_MM + fastened * WRAP_MM + hemmed * HEM_MM,
+      on,
+    },
   };
 }
 
 const OVER: Readonly<Record<SheetEdges, string>> = {
   ground: 'Over hoop and wall, ground to ground',
   inside: 'Over the hoop, soil to soil',
+  'one-open': 'Over the hoop, clips to ground',
   'one-battened': 'Over hoop and wall, ground to batten',
   battened: 'Over hoop and wall, batten to batten',
   stapled: 'Over hoop and wall, staples to staples',
@@ -71,8 +82,8 @@ function outward(run: SheetRun, i: 0 | 1, mm: number): Point2 {
   return { y: y + (i === 0 ? -mm : mm), z };
 }
 
-/** Where only one side is of a kind: the far one is fastened. */
-const SIDE: Readonly<Record<Fold, string>> = { ground: 'near side', inside: 'near side', wall: 'far side' };
+/** Where only one side is of a kind: one beside a fastened side is the near one, one beside an open side the far one. */
+const sideOf = (fold: Fold, { folds }: SheetRun): string => (folds[0] === fold ? 'near side' : 'far side');
 
 /** Battens on the outside of the wall, over the edges of a sheet that is fastened there. */
 export function wallBattens(
@@ -187,14 +198,15 @@ export function aboveWall({ line, folds }: SheetRun, { bed }: BuildSite): readon
 
 /** The skirt that lies on the ground: typed where it is drawn. */
 export function skirtDimension(skirtMm: number, run: SheetRun, x: number): Dimension {
-  const { y } = foldAt(run, 0);
+  const side = run.folds[0] === 'hoop' ? 1 : 0;
+  const { y } = foldAt(run, side);
   return {
     id: 'skirt',
     label: 'skirt on the ground',
     view: 'end',
     side: 'below',
     row: 2,
-    from: [x, outward(run, 0, skirtMm).y, 0],
+    from: [x, outward(run, side, skirtMm).y, 0],
     to: [x, y, 0],
     valueMm: skirtMm,
     typed: true,
@@ -204,7 +216,7 @@ export function skirtDimension(skirtMm: number, run: SheetRun, x: number): Dimen
 /** A sheet that is fastened along both sides is opened at its ends. */
 export function endOpenings(
   crown: readonly [Point2, Point2],
-  ends: 'gathered' | 'folded',
+  ends: 'gathered' | 'folded' | 'flap',
   xs: readonly [number, number],
   rise: number,
 ): readonly Opening[] {
@@ -222,6 +234,26 @@ export function endOpenings(
     reachedFrom: 'ends',
     screened: false,
   }));
+}
+
+/** The near side stands open from the hoops down, all season. */
+export function openSide(run: SheetRun, x0: number, x1: number, footZ: number): Opening {
+  const edge = foldAt(run, 0);
+  return {
+    name: 'Near side',
+    by: 'open',
+    tags: ['S1'],
+    line: [
+      [x0, edge.y, footZ],
+      [x1, edge.y, footZ],
+    ],
+    travel: { mm: edge.z - footZ },
+    airM2: ((x1 - x0) * (edge.z - footZ)) / 1e6,
+    shut: [],
+    open: ['edge clips'],
+    reachedFrom: 'near',
+    screened: false,
+  };
 }
 
 /** A loose sheet is lifted at its skirt, anywhere along the sides where it is loose. */

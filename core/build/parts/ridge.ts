@@ -61,7 +61,7 @@ export function buildRidge(
     };
   }
   const piped = school === 'pipe' || school === 'pipe-bolted';
-  const made = piped ? pipe : stock(site.site, school === 'timber' ? TIMBER : BOARD);
+  const made = piped ? pipe : stock(site.site, school === 'posted' ? BOARD : TIMBER);
   const { shape } = made;
   const depth = shape.kind === 'tube' ? shape.outsideMm : shape.widthMm;
   const z = crownZ - od / 2 - depth / 2;
@@ -78,18 +78,19 @@ export function buildRidge(
     markHoops: true,
   });
   const joined = [...hoops, ...run.members];
+  const tied = (): readonly Joint[] => joint('tie', 'ridge', 'Ridge to every crown, two ties crossed', joined, crowns);
   if (piped) {
-    const tied =
-      school === 'pipe'
-        ? joint('tie', 'ridge', 'Ridge to every crown, two ties crossed', joined, crowns)
-        : joint('uBolt', 'ridge', 'Round every crown and the ridge', joined, crowns);
+    const held =
+      school === 'pipe' ? tied() : joint('uBolt', 'ridge', 'Round every crown and the ridge', joined, crowns);
     // A loose end of pipe under film cuts it.
     const caps = joint('cap', 'ridge caps', 'Both ends of the ridge pipe', run.members, [
       [from, y, z],
       [to, y, z],
     ]);
-    return { ridge: { kind: 'tied' }, members: run.members, joints: [...tied, ...caps, ...run.joints] };
+    return { ridge: { kind: 'tied' }, members: run.members, joints: [...held, ...caps, ...run.joints] };
   }
+  if (school === 'timber-tied')
+    return { ridge: { kind: 'tied' }, members: run.members, joints: [...tied(), ...run.joints] };
   const screwed = joint('crownScrew', 'ridge', 'Through each crown into the ridge', joined, crowns);
   if (school === 'timber')
     return { ridge: { kind: 'tied' }, members: run.members, joints: [...screwed, ...run.joints] };

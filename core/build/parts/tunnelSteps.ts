@@ -2,7 +2,8 @@ import { CLIPPED, type LooseTunnelAnswers, type TunnelRow } from './looseTunnel'
 import type { Joint, SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { MINUTES, countKind, ridgeStep, step, tagList } from '../guide/step';
+import { MINUTES, countKind, named, ridgeStep, step, tagList } from '../guide/step';
+import { sayTags } from '../guide/tags';
 
 /** Where the hoops go along a string, from the left end, in tape order. */
 export function stringLine(row: TunnelRow): Phrase {
@@ -40,16 +41,20 @@ export function tunnelRidge(row: TunnelRow): readonly SaidStep[] {
 }
 
 /** Pulls the sheet over, clips the ends and weights it. */
+/** @param more bars on the skirts and flaps at the ends, as they are joined to the sheet */
 export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: readonly Joint[]): SaidStep {
   const clips = countKind(joints, 'clip');
-  const bags = countKind(joints, 'bag');
+  const bags = countKind(named(joints, 'weights'), 'bag') + countKind(named(joints, 'weights'), 'brick');
+  const barred = named(joints, 'skirt bars').flatMap((j) => j.tags.filter((tag) => tag !== 'S1'));
+  const flaps = [...new Set(named(joints, 'flap weights').flatMap((j) => j.tags))];
+  const more = [...new Set([...barred, ...flaps])].map((tag) => ({ tag }));
   const film = row.cover.kind === 'film';
   const skirted = row.run.folds.some((fold) => fold !== 'wall');
   return step({
     id: 'cover',
     title: skirted ? 'Cover and weight it' : 'Cover and fasten it',
     view: 'end',
-    tags: ['S1', ...row.battens.map((b) => b.tag)],
+    tags: ['S1', ...more.map((m) => m.tag), ...row.battens.map((b) => b.tag)],
     work: [
       [
         film
@@ -58,9 +63,27 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: re
       ],
       layWork(a),
       [`Clip it to ${CLIPPED[a.clipped]} with ${clips} clips, a sleeve under each.`],
-      [a.ends === 'gathered' ? 'Gather both ends and weight them.' : 'Fold both ends like a parcel and clip them.'],
+      ENDS_WORK[a.ends],
+      ...(a.edges === 'one-open'
+        ? [['Turn the near edge in and clip it to every hoop, half way up: that side stays open.'] as Phrase]
+        : []),
       ...fastenWork(a, row),
-      ...(bags > 0 ? [[`Weight the ${skirted ? 'skirts and ends' : 'ends'} with ${bags} bags. No pins alone.`]] : []),
+      ...(barred.length > 0
+        ? [
+            [
+              a.skirtUnder === 'rods'
+                ? `Roll the edge of the skirt once round ${sayTags(barred)} and lay it down. No pins alone.`
+                : `Lay ${sayTags(barred)} along the skirts, end to end. No pins alone.`,
+            ] as Phrase,
+          ]
+        : []),
+      ...(bags > 0
+        ? [
+            [
+              `Weight the ${skirted && barred.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. No pins alone.`,
+            ] as Phrase,
+          ]
+        : []),
     ],
     tools: ['knife'],
     checks: [['No bare end or screw head against the cover'], ['The cover is tight, and nothing flaps']],
@@ -70,6 +93,12 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: re
   });
 }
 
+const ENDS_WORK: Readonly<Record<LooseTunnelAnswers['ends'], Phrase>> = {
+  gathered: ['Gather both ends and weight them.'],
+  folded: ['Fold both ends like a parcel and clip them.'],
+  flap: ['Turn the cover over both end hoops. Clip a flap on each, wider than the end, and lay two bags on its foot.'],
+};
+
 /** How the sheet is laid over, by where its long edges end. */
 function layWork(a: LooseTunnelAnswers): Phrase {
   switch (a.edges) {
@@ -78,6 +107,12 @@ function layWork(a: LooseTunnelAnswers): Phrase {
         'Pull it over and down the outside of the wall, equal on both sides: ',
         amount(a.skirtMm, 'length'),
         ' lie on the ground on each.',
+      ];
+    case 'one-open':
+      return [
+        'Pull it over from the near side and down the outside of the far wall: ',
+        amount(a.skirtMm, 'length'),
+        ' lie on the ground there.',
       ];
     case 'inside':
       return [

@@ -6,15 +6,19 @@ import { crop } from '../../site/crops';
 /** The coldest night that the crop lives through under its cover: killing temperature less what each layer helps. */
 export function coldestNight({ crop: row, enclosure }: Pick<Assembly, 'crop' | 'enclosure'>): Figure {
   const c = crop(row.cropKey);
-  const help = meanOf(enclosure, (s) => s.cover.frostHelpC + (s.inner?.frostHelpC ?? 0));
+  // With a side open the night comes in.
+  const shut = enclosure.open ? 0 : 1;
+  const help = shut * meanOf(enclosure, (s) => s.cover.frostHelpC + (s.inner?.frostHelpC ?? 0));
   const all = coverM2(enclosure);
   const layers = enclosure.skins.flatMap(({ cover, inner, m2 }, i) => {
     // A skin over a part of it helps by its part.
     const part = m2 / all;
     const of = part > 0.999 ? '' : `, over ${Math.round(part * 100)} % of it${i === 0 ? '' : ` (${i + 1})`}`;
     return [
-      { name: `${cover.name} helps by${of}`, ...amount(part * cover.frostHelpC, 'warming') },
-      ...(inner ? [{ name: `${inner.name} inside it by${of}`, ...amount(part * inner.frostHelpC, 'warming') }] : []),
+      { name: `${cover.name} helps by${of}`, ...amount(shut * part * cover.frostHelpC, 'warming') },
+      ...(inner
+        ? [{ name: `${inner.name} inside it by${of}`, ...amount(shut * part * inner.frostHelpC, 'warming') }]
+        : []),
     ];
   });
   const dies = `${c.name} dies at`;

@@ -40,6 +40,8 @@ const LEFT_OUT = [
 
 /** Edges that lie weighted and are lifted every day leak so much more than fastened ones. Source: trade ranges, loose film 1 to 4. */
 const LOOSE = 2;
+/** Air changes an hour with one long side open. Source: our own low figure, as under a net. */
+const OPEN_SIDE = 120;
 
 /** Heat that a skin loses by day, W/m2K: two tight layers resist one after the other, and cloth passes air and radiation. */
 function lossWPerM2K({ cover, inner }: Skin): number {
@@ -82,7 +84,7 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
   const light = meanOf(e, ({ cover, inner }) => cover.light * (inner?.light ?? 1));
   const gainW = levelWPerM2 * light * e.floorM2 * WARMS_AIR;
   const u = meanOf(e, lossWPerM2K);
-  const changes = meanOf(e, leaksOf) * (e.loose ? LOOSE : 1);
+  const changes = e.open ? OPEN_SIDE : meanOf(e, leaksOf) * (e.loose ? LOOSE : 1);
   const area = coverM2(e);
   const lossWPerK = u * area + (AIR_J_PER_M3K * changes * e.volumeM3) / 3600;
   const riseShutC = gainW / lossWPerK;

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
 import { stockFor } from '../../../catalog/market';
-import { type Chosen, choice, dimensioned, length } from '../../answers/asked';
+import { type Chosen, choice, count, dimensioned, length, withDefault } from '../../answers/asked';
 import { coverAnswers, innerAnswers, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { clipped, ends, holdDowns, looseEdges, paint } from '../../answers/skin';
+import { clipped, ends, holdDowns, looseEdges, paint, skirtUnder } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
 const WIDE_MM = 1300;
@@ -22,6 +22,7 @@ export const answers = {
     {
       rods: ['Over rods', 'The pipe stands upright over a driven rod and holds its shape.'],
       soil: ['In the soil', 'Nothing to buy, but the feet wander in soft soil.'],
+      driven: ['Rods and soil', 'The pipe goes over its rod and on into the soil: neither rattles nor wanders.'],
       straps: ['Wall straps', 'Strapped to the bed wall: nothing to drive, lifts out in spring.'],
     },
     'rods',
@@ -35,19 +36,23 @@ export const answers = {
     },
     'rod-4',
     {
-      when: { feet: 'rods' },
+      when: { feet: ['rods', 'driven'] },
       fits: { test: () => true, words: 'must be a rod or pipe in the catalogue' },
-      changes: { rod: ({ key }, _, { answers: now }) => (now['feet'] === 'rods' ? key : undefined) },
+      changes: {
+        rod: ({ key }, _, { answers: now }) => (now['feet'] === 'rods' || now['feet'] === 'driven' ? key : undefined),
+      },
     },
   ),
-  rodLengthMm: length('Rod length', [200, 2000], 24 * MM_PER_INCH, { when: { feet: 'rods' } }),
+  rodLengthMm: length('Rod length', [200, 2000], 24 * MM_PER_INCH, { when: { feet: ['rods', 'driven'] } }),
+  leanDeg: withDefault(count('Rods lean in, degrees', [0, 40], 0, { when: { feet: ['rods', 'driven'] } }), 0),
   rodShownMm: dimensioned(z.number().min(0).max(1000), 8 * MM_PER_INCH, 'rodShown'),
   buryMm: dimensioned(z.number().min(0).max(800), 6 * MM_PER_INCH, 'bury'),
-  ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'posted'], 'pipe', 'pipe'),
+  ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'timber-tied', 'posted'], 'pipe', 'pipe'),
   ...coverAnswers('film-uv'),
-  ...looseEdges(['ground', 'inside', 'one-battened', 'battened', 'stapled'], 10),
+  ...looseEdges(['ground', 'inside', 'one-open', 'one-battened', 'battened', 'stapled'], 10),
   clipped,
-  ends: ends(['gathered', 'folded'], 'gathered'),
+  ends: ends(['gathered', 'folded', 'flap'], 'gathered'),
+  skirtUnder,
   weights: holdDowns('weights', 'Weights', 200, 'skin'),
   paint,
   ...innerAnswers,

@@ -7,6 +7,7 @@ import type { Joint, Member, Said } from '../../assembly/types';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, fail } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
+import type { Vec3 } from '../../../base/geometry';
 import { section } from '../../../catalog/catalog';
 import { STAKES, type StakedTunnelAnswers } from './answers';
 import { tunnelSteps } from './steps';
@@ -16,12 +17,13 @@ const ROD_FROM_WALL_MM = 25;
 
 /** Builds the tunnel: hoops over rods, in the soil or in straps; ridge; cover weighted at the foot. */
 export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): Result<Said> {
-  if (a.feet === 'rods' && a.rodShownMm >= a.rodLengthMm)
+  const rodded = a.feet === 'rods' || a.feet === 'driven';
+  if (rodded && a.rodShownMm >= a.rodLengthMm)
     return fail('rodShown', 'A rod cannot show more than its whole length: most of it belongs in the soil.');
   const found = tunnelRow(a, footing(a, site), site);
   if (!found.ok) return found;
   const row = found.value;
-  const rods = a.feet === 'rods' ? rodMembers(a, row) : [];
+  const rods = rodded ? rodMembers(a, row) : [];
   const feet = feetJoints(a, row, rods);
   const guard = guardPvc(a.paint, a.cover, a.pipe, row.hoops);
   return nest(
@@ -29,23 +31,22 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
       members: rods,
       joints: [...feet, ...guard],
       on: a.feet === 'straps' ? 'wall' : 'soil',
-      sleeves:
-        a.feet === 'rods'
-          ? [
-              {
-                outer: a.pipe,
-                inner: a.rod,
-                where: 'pipe over rod',
-                offers: STAKES.map((k) => section(site.catalog, k)),
-              },
-            ]
-          : [],
+      sleeves: rodded
+        ? [
+            {
+              outer: a.pipe,
+              inner: a.rod,
+              where: 'pipe over rod',
+              offers: STAKES.map((k) => section(site.catalog, k)),
+            },
+          ]
+        : [],
       dimensions: [
         footDimension('span', 'span', row, row.spanMm),
-        ...(a.feet === 'rods' ? [footDimension('rodShown', 'rod shows', row, a.rodShownMm)] : []),
-        ...(a.feet === 'soil' ? [footDimension('bury', 'in the soil', row, a.buryMm)] : []),
+        ...(rodded ? [footDimension('rodShown', 'rod shows', row, a.rodShownMm)] : []),
+        ...(a.feet === 'soil' || a.feet === 'driven' ? [footDimension('bury', 'in the soil', row, a.buryMm)] : []),
       ],
-      steps: (covering) => tunnelSteps(a, row, rods, { feet, guard, covering }),
+      steps: (covering, bars) => tunnelSteps(a, row, [...rods, ...bars], rods, { feet, guard, covering }),
     }),
     a,
     site,
@@ -71,24 +72,35 @@ function footing(a: StakedTunnelAnswers, { bed }: BuildSite): TunnelFoot {
     endInsetMm: bed.wall.thicknessMm,
     sprung: true,
   };
-  return a.feet === 'rods'
-    ? { ...soil, feet: { kind: 'fixed', angleDeg: 90 }, aboveMm: a.rodShownMm, belowMm: 0 }
+  return a.feet === 'rods' || a.feet === 'driven'
+    ? {
+        ...soil,
+        feet: { kind: 'fixed', angleDeg: 90 - a.leanDeg },
+        aboveMm: a.rodShownMm,
+        belowMm: a.feet === 'driven' ? a.buryMm : 0,
+      }
     : { ...soil, feet: { kind: 'pinned' }, aboveMm: 0, belowMm: a.buryMm };
 }
 
 function rodMembers(a: StakedTunnelAnswers, row: TunnelRow): readonly Member[] {
-  const top = row.baseZ + a.rodShownMm;
+  const lean = (a.leanDeg * Math.PI) / 180;
+  const up = Math.cos(lean);
   return row.xs.flatMap((x, i) =>
-    [row.footY, row.footY + row.spanMm].map((y, side): Member => ({
-      tag: `D${2 * i + side + 1}`,
-      part: 'Driven rod',
-      section: a.rod,
-      shape: { kind: 'straight', from: [x, y, top - a.rodLengthMm], to: [x, y, top], wide: [1, 0, 0] },
-      lengthMm: a.rodLengthMm,
-      ends: ['square', 'square'],
-      holes: [],
-      marks: [{ atMm: a.rodLengthMm - a.rodShownMm, label: 'soil' }],
-    })),
+    [row.baseY, row.baseY + row.spanMm].map((y, side): Member => {
+      const inward = side === 0 ? Math.sin(lean) : -Math.sin(lean);
+      /** A place along the rod from where it meets the soil. */
+      const at = (mm: number): Vec3 => [x, y + inward * mm, row.baseZ + up * mm];
+      return {
+        tag: `D${2 * i + side + 1}`,
+        part: 'Driven rod',
+        section: a.rod,
+        shape: { kind: 'straight', from: at(a.rodShownMm - a.rodLengthMm), to: at(a.rodShownMm), wide: [1, 0, 0] },
+        lengthMm: a.rodLengthMm,
+        ends: ['square', 'square'],
+        holes: [],
+        marks: [{ atMm: a.rodLengthMm - a.rodShownMm, label: 'soil' }],
+      };
+    }),
   );
 }
 
@@ -98,6 +110,7 @@ function feetJoints(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Membe
   const caps = joint('cap', 'caps', 'Pipe ends that would cut the cover or fill with soil', hoops, feetAt);
   switch (a.feet) {
     case 'rods':
+    case 'driven':
       return joint('drivenRod', 'feet', 'Hoops over driven rods', [...hoops, ...rods], feetAt);
     case 'soil':
       return [...joint('pipeInSoil', 'feet', 'Hoop feet in the soil', hoops, feetAt), ...caps];

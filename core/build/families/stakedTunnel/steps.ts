@@ -1,6 +1,6 @@
 import type { TunnelRow } from '../../parts/looseTunnel';
 import type { Joint, Member, SaidStep } from '../../assembly/types';
-import { amount } from '../../../base/figure';
+import { type Phrase, amount } from '../../../base/figure';
 import { MINUTES, bendStep, countKind, cutStep, guardSteps, sayCount, step, tagList } from '../../guide/step';
 import { holesStep, looseCoverStep, stringLine, tunnelRidge } from '../../parts/tunnelSteps';
 import type { StakedTunnelAnswers } from './answers';
@@ -12,21 +12,26 @@ interface TunnelJoints {
   readonly covering: readonly Joint[];
 }
 
-/** The tunnel in building order: cut, set the feet, bend, ridge, paint, cover. */
+/**
+ * The tunnel in building order: cut, set the feet, bend, ridge, paint, cover.
+ * @param beside rods, and bars for the skirts, that are cut with the hoops
+ */
 export function tunnelSteps(
   a: StakedTunnelAnswers,
   row: TunnelRow,
+  beside: readonly Member[],
   rods: readonly Member[],
   joints: TunnelJoints,
 ): readonly SaidStep[] {
   const spacing = (row.xs[1] ?? 0) - (row.xs[0] ?? 0);
   const bend = {
     rods: 'Slide one end over its rod, bend, and slide the other end over the rod across from it.',
+    driven: 'Slide one end over its rod and push it into the soil, bend, and do the same over the rod across from it.',
     soil: 'Push one end into its hole, bend, and push the other in to the same depth.',
     straps: 'Slip both ends under their straps and tighten them.',
   }[a.feet];
   return [
-    cutStep([...row.hoops, ...rods, ...row.ridge.members, ...row.battens]),
+    cutStep([...row.hoops, ...beside, ...row.ridge.members, ...row.battens]),
     feetStep(a, row, rods, joints.feet),
     bendStep(row.hoops, spacing, [[bend]], []),
     ...tunnelRidge(row),
@@ -38,6 +43,7 @@ export function tunnelSteps(
 function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[], feet: readonly Joint[]): SaidStep {
   switch (a.feet) {
     case 'rods':
+    case 'driven':
       return step({
         id: 'rods',
         title: 'Drive the rods',
@@ -46,10 +52,28 @@ function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[
         work: [
           stringLine(row),
           ['Set the strings ', amount(row.spanMm, 'length'), ' apart.'],
-          [`Drive ${tagList(rods)} upright at the marks until `, amount(a.rodShownMm, 'length'), ' shows.'],
+          [
+            `Drive ${tagList(rods)} ${a.leanDeg > 0 ? '' : 'upright '}at the marks until `,
+            amount(a.rodShownMm, 'length'),
+            ' shows',
+            ...(a.leanDeg > 0 ? [', leaning in ', amount(a.leanDeg, 'angle'), ' off plumb'] : []),
+            '.',
+          ],
+          ...(a.feet === 'driven'
+            ? [
+                [
+                  'Loosen the soil round each rod, ',
+                  amount(a.buryMm, 'length'),
+                  ' deep: the pipe goes in as far.',
+                ] as Phrase,
+              ]
+            : []),
         ],
         tools: ['string', 'tape', a.rod.materialKey === 'steel' ? 'hammer' : 'mallet', 'eye protection'],
-        checks: [['Every rod plumb both ways'], ['Both diagonals between the end rods equal']],
+        checks: [
+          a.leanDeg > 0 ? ['Every rod leans alike, in the line of its hoop'] : ['Every rod plumb both ways'],
+          ['Both diagonals between the end rods equal'],
+        ],
         joints: feet,
         minutes: MINUTES.start,
       });

@@ -6,7 +6,7 @@ import { type Chosen, dimensioned } from '../../answers/asked';
 import { coverAnswers, oneOf, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { clipped, ends, holdDowns, looseEdges } from '../../answers/skin';
+import { clipped, ends, holdDowns, looseEdges, skirtUnder } from '../../answers/skin';
 
 /** Wires that are stiff enough, with the widest span each one carries, mm. */
 const WIRES: Readonly<Record<string, number>> = { 'wire-9': 48 * MM_PER_INCH, 'wire-10': 36 * MM_PER_INCH };
@@ -37,6 +37,7 @@ export const answers = {
   ...looseEdges(['ground', 'inside', 'one-battened', 'battened', 'stapled'], 8),
   clipped,
   ends: ends(['gathered', 'folded'], 'gathered'),
+  skirtUnder,
   weights: holdDowns('weights', 'Weights', 200, 'skin'),
   crop: crop('spinach'),
   extra,

@@ -72,8 +72,8 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
       on: 'soil',
       sleeves: [],
       dimensions: [footDimension('span', 'span', row, spanMm), footDimension('bury', 'in the soil', row, a.legDepthMm)],
-      steps: (covering) => [
-        cutStep([...row.hoops, ...row.battens]),
+      steps: (covering, bars) => [
+        cutStep([...row.hoops, ...row.battens, ...bars]),
         shape,
         holesStep(row, a.legDepthMm, feet),
         ...tunnelRidge(row),
