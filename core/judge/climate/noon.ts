@@ -40,8 +40,8 @@ const LEFT_OUT = [
 
 /** Edges that lie weighted and are lifted every day leak so much more than fastened ones. Source: trade ranges, loose film 1 to 4. */
 const LOOSE = 2;
-/** Air changes an hour with one long side open. Source: our own low figure, as under a net. */
-const OPEN_SIDE = 120;
+/** Air changes an hour with one long side open: 0.3 A V of a light air through a hole a third as large as the floor, over a low tunnel. */
+const OPEN_SIDE = 1000;
 
 /** Heat that a skin loses by day, W/m2K: two tight layers resist one after the other, and cloth passes air and radiation. */
 function lossWPerM2K({ cover, inner }: Skin): number {

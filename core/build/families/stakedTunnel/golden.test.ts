@@ -1,5 +1,9 @@
 import { type Point, differences, outward, sprung, taut } from '../../../testing/golden';
+import { NOON } from '../../../testing/judged';
 import { at, build } from '../../../testing/site';
+import { coldestNight } from '../../../judge/climate/coldest';
+import { noonAir } from '../../../judge/climate/noon';
+import { crop } from '../../../site/crops';
 
 test('a staked tunnel over 128 x 44 in, worked by hand', () => {
   // Rods stand 25 mm and half a pipe inside the walls: 44 - 2 x 1.5 - 2 x (25 / 25.4 + .84 / 2).
@@ -107,4 +111,78 @@ test('with its feet in the soil, a rope along it and folded ends', () => {
       },
     }),
   ).toEqual([]);
+});
+
+const tunnel = (more: object) => build('staked-tunnel', at(128, 44), more);
+const dim = (a: ReturnType<typeof tunnel>, id: string): number =>
+  (a.dimensions.find((d) => d.id === id)?.valueMm ?? NaN) / 25.4;
+
+test('rods that lean in bring the pipe inward, and ease the bend of a low one', () => {
+  const height = { shape: { by: 'height', heightMm: 18 * 25.4 } };
+  const [upright, lean] = [tunnel(height), tunnel({ ...height, leanDeg: 20 })];
+  const [arch] = lean.arches;
+  const span = 44 - 3 - 2 * (25 / 25.4 + 0.42);
+  // 8 in of rod shows: sin 20 of it inward on each side, cos 20 of it up.
+  const t = (20 * Math.PI) / 180;
+  expect((arch?.hoop.spanMm ?? 0) / 25.4).toBeCloseTo(span - 2 * 8 * Math.sin(t), 3);
+  expect(((arch?.footZMm ?? 0) - (arch?.baseZMm ?? 0)) / 25.4).toBeCloseTo(8 * Math.cos(t), 6);
+  expect(dim(lean, 'span')).toBeCloseTo(span, 6);
+  expect(dim(lean, 'height')).toBeCloseTo(18, 3);
+  const tightest = (a: typeof lean): number => a.arches[0]?.hoop.maxCurvaturePerMm ?? NaN;
+  expect(tightest(lean)).toBeLessThan(tightest(upright) / 2);
+  // The rod points where the pipe goes on, and is as long as it was.
+  const rod = lean.members.find((m) => m.tag === 'D1');
+  const [from, to] = rod?.shape.kind === 'straight' ? [rod.shape.from, rod.shape.to] : [];
+  expect(Math.hypot((to?.[1] ?? 0) - (from?.[1] ?? 0), (to?.[2] ?? 0) - (from?.[2] ?? 0)) / 25.4).toBeCloseTo(24, 6);
+  expect(arch?.footYMm).toBeCloseTo(to?.[1] ?? NaN, 6);
+});
+
+test('over its rod and into the soil a hoop is longer by what is in the soil, twice', () => {
+  expect(dim(tunnel({ feet: 'driven', buryMm: 6 * 25.4 }), 'pipeLength')).toBeCloseTo(
+    dim(tunnel({}), 'pipeLength') + 12,
+    4,
+  );
+});
+
+test('with the near side open the sheet ends half way up the hoops, clipped to each, and warms nothing', () => {
+  const a = tunnel({ edges: 'one-open' });
+  const [sheet] = a.sheets;
+  // Half way between the soil and the crown, straight over the legs up to there.
+  const edge = sheet?.run?.[0];
+  const zs = [a.arches[0]?.baseZMm ?? 0, (a.arches[0]?.footZMm ?? 0) + (a.arches[0]?.hoop.heightMm ?? 0) + 0.42 * 25.4];
+  expect(edge?.[2]).toBeCloseTo(((zs[0] ?? 0) + (zs[1] ?? 0)) / 2, -2);
+  expect(sheet?.skirt?.sides).toBe(1);
+  expect(a.joints.find((j) => j.id === 'edge clips')?.places).toHaveLength(5);
+  expect(a.openings.map((o) => [o.by, o.reachedFrom])).toEqual([['open', 'near']]);
+  expect(a.ventilation.aloneM2).toBeGreaterThan(0.5);
+  expect(noonAir(a.enclosure, NOON).riseShutC).toBeLessThan(3);
+  expect(coldestNight(a).value).toBe(crop('lettuce').killingC);
+  // The far skirt lies as it was asked.
+  const far = sheet?.run?.[sheet.run.length - 1];
+  expect((far?.[1] ?? 0) / 25.4).toBeCloseTo(44 + 10, 1);
+});
+
+test('bricks count double, and bars on the skirts hold by their own weight', () => {
+  const held = (a: ReturnType<typeof tunnel>, what: string) => a.footing.holdDowns.find((h) => h.what === what);
+  expect(held(tunnel({}), 'weights on the skirts')).toMatchObject({ count: 12, eachN: 49 });
+  expect(held(tunnel({ skirtUnder: 'bricks' }), 'weights on the skirts')).toMatchObject({ count: 24, eachN: 22 });
+  const boards = tunnel({ skirtUnder: 'boards' });
+  // 119 in in one 2x4 of ten feet on each side: 1.5 x 3.5 x 119 in of spruce at 450 kg/m3 are 4.61 kg.
+  expect(boards.members.filter((m) => m.part === 'Skirt board').map((m) => Math.round(m.lengthMm / 25.4))).toEqual([
+    119, 119,
+  ]);
+  const kg = 1.5 * 3.5 * 119 * 0.0254 ** 3 * 450;
+  expect(held(boards, 'bars on the skirts')?.eachN).toBeCloseTo((49 * kg) / 5, 1);
+  expect(held(boards, 'weights on the skirts')?.count).toBe(4);
+  // 119 in of rod in three of four feet at the most.
+  expect(tunnel({ skirtUnder: 'rods' }).members.filter((m) => m.part === 'Skirt rod')).toHaveLength(6);
+});
+
+test('flaps at the ends are sheets of their own, and the cover stops at the end hoops', () => {
+  const a = tunnel({ ends: 'flap' });
+  const along = a.sheets[0]?.along.map((l) => Math.round((l.mm / 25.4) * 10) / 10);
+  expect(along).toEqual([119.8, 8]);
+  expect(a.sheets.map((s) => s.part)).toEqual(['Cover', 'End flap', 'End flap']);
+  expect(a.openings.filter((o) => o.by === 'flap')).toHaveLength(2);
+  expect(a.sheets[1]?.across.map((l) => Math.round(l.mm / 25.4))).toEqual([44, 9]);
 });
