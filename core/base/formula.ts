@@ -3,7 +3,12 @@ import type { Amount, Figure } from './figure';
 import type { Quantity } from './amount';
 
 /** SI of a shown value: lengths are kept in mm, angles in degrees, percents in hundredths; all else is SI already. */
-const TO_SI: Readonly<Partial<Record<Quantity, number>>> = { length: 1e-3, angle: Math.PI / 180, percent: 1e-2 };
+const TO_SI: Readonly<Partial<Record<Quantity, number>>> = {
+  length: 1e-3,
+  snowDepth: 1e-3,
+  angle: Math.PI / 180,
+  percent: 1e-2,
+};
 
 const FUNCTIONS: Readonly<Record<string, (...values: readonly number[]) => number>> = {
   '√': Math.sqrt,

@@ -83,6 +83,34 @@ export const edge = (label: string, when?: Readonly<Record<string, unknown>>) =>
     { leaf: 'skin', ...(when && { when }) },
   );
 
+const FIRM = {
+  'plywood-1/4': ['1/4 in', 'Light; enough for a low cover.'],
+  'plywood-3/8': ['3/8 in', 'Holds screws better.'],
+  'plywood-1/2': ['1/2 in', 'Stiff and heavy.'],
+  'twin-wall-6': ['Twin-wall', 'Lets the light in, weighs little, and needs no paint.'],
+} as const satisfies Words<string>;
+/** Firm ends cut to the curve: what of, and how they are vented; asked where the ends are firm. */
+export const firmEnds = <S extends keyof typeof FIRM>(label: string, sheets: readonly S[], first: NoInfer<S>) => ({
+  plywood: withDefault(
+    choice<S>(label, some<keyof typeof FIRM, S>(FIRM, sheets), first, { when: { ends: 'plywood' } }),
+    first,
+  ),
+  vents: withDefault(
+    choice(
+      'Vents in the ends',
+      {
+        vents: ['One each end', 'Warm air leaves high up without opening the cover.'],
+        louvres: ['Thermostat louvres', 'One low, one high: they open and shut by themselves.'],
+        none: ['None', 'Warmer at night, and nothing to forget open.'],
+      },
+      'vents',
+      { when: { ends: 'plywood' } },
+    ),
+    'vents',
+  ),
+  edge: withDefault(edge('Edge of the ends', { ends: 'plywood' }), 'guarded'),
+});
+
 const FIXINGS = {
   battens: ['Battens', 'Screwed strips hold film all along.'],
   channel: ['Channel and wire', 'Fast to open each spring; the dearest.'],

@@ -1,5 +1,6 @@
 /** Every kind of joint. A new one is a file and a line here. */
 export { batten } from './batten';
+export { blindHole } from './blindHole';
 export { bracket } from './bracket';
 export { buttScrew } from './buttScrew';
 export { channel } from './channel';

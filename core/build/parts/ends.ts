@@ -1,5 +1,6 @@
 import type { StiffSheet } from '../../catalog/types';
 import { MM_PER_INCH } from '../../base/length';
+import { type Result, fail, ok } from '../../base/result';
 import { inPlace } from '../assembly/pieces';
 import { FLAP_FREE, VENT_UNITS } from '../../catalog/ventUnits';
 import { type Flat, type Point2, type Vec3, area, outlineSize } from '../../base/geometry';
@@ -45,16 +46,40 @@ export function plywoodEnd(s: EndSite): Panel {
   ];
   return {
     tag: s.tag,
-    part: s.part ?? 'Plywood end',
+    part: s.part ?? (s.sheet.kind === 'plywood' ? 'Plywood end' : 'Clear end'),
     sheet: s.sheet,
     at: [s.x, 0, 0],
     u: [0, 1, 0],
     v: [0, 0, 1],
     outline,
     openings: [...(s.vent !== 'none' && high > 60 ? [vent] : []), ...(s.opening ? [s.opening] : [])],
-    channels: undefined,
+    channels: s.sheet.channels ? 'v' : undefined,
     curved: true,
   };
+}
+
+/** Both firm ends of a cover, with the vents that are asked for: high in both, or louvres low in one and high in the other. */
+export function firmEnds(
+  sheet: StiffSheet,
+  line: readonly Point2[],
+  [x0, x1]: readonly [number, number],
+  vents: 'vents' | 'louvres' | 'none',
+): Result<readonly Panel[]> {
+  const place = (end: number): EndSite['vent'] =>
+    vents === 'none' ? 'none' : vents === 'louvres' && end === 0 ? 'low' : 'high';
+  const panels = [x0 - sheet.thicknessMm, x1].map((x, i) =>
+    plywoodEnd({
+      tag: `E${i + 1}`,
+      sheet,
+      x,
+      line,
+      vent: place(i),
+      ...(vents === 'louvres' && { unit: VENT_UNITS.louvre }),
+    }),
+  );
+  return vents === 'louvres' && panels.some((p) => !holdsUnit(p))
+    ? fail('vents', 'The ends are too small for the hole of a louvre: make the cover higher, or take vents with flaps.')
+    : ok(panels);
 }
 
 /** One row of an offset table: heights of the lower and the upper edge over a place along the base. */
@@ -84,7 +109,7 @@ export function offsetTable(outline: readonly Flat[], stepMm = 2 * MM_PER_INCH):
 }
 
 /** Whether a hole of a bought unit lies inside an end, with wood all round it. */
-export function holdsUnit(p: Panel): boolean {
+function holdsUnit(p: Panel): boolean {
   return p.openings.every((hole) =>
     hole.every(([u, v]) => {
       const heights = crossings(p.outline, u);

@@ -12,6 +12,9 @@ const BATTEN = '1x2';
 const TIE = '1x4';
 const CROSS_BOARD = '1x6 treated';
 
+/** Which boards run over the others: the end boards to the hinge side, both rails, or the hinge rail alone. */
+export type CornerMeet = 'ends' | 'rails' | 'hinge rail';
+
 /** What a frame is made of, and how its corners meet. */
 export interface FrameChoices {
   readonly site: BuildSite;
@@ -19,6 +22,8 @@ export interface FrameChoices {
   readonly stand: 'on edge' | 'flat';
   /** Hinged along a long side; or with the end boards between two full rails. */
   readonly joint: 'hinged near' | 'hinged far' | 'between';
+  /** Which boards of a hinged frame run over the others. */
+  readonly meet?: CornerMeet;
   readonly crossTies: number;
   /** Battens over the cover along both rails; and over its folded ends. */
   readonly battens: boolean;
@@ -65,9 +70,9 @@ export interface Frame {
 /**
  * A rectangular frame with its ties, battens and, where it ends over soil, a board across the bed.
  *
- * Corner joints of a hinged frame: the end boards run full length to the hinge side, so the hinge rail fits between them
- * and the frame does not rack; at the opening side the front rail runs the whole length and the end boards stop against
- * its back. Of a frame that is not hinged: both rails run the whole length and the end boards fit between them.
+ * Corner joints of a hinged frame, unless it is asked otherwise: the end boards run full length to the hinge side, so the hinge
+ * rail fits between them and the frame does not rack; at the opening side the front rail runs the whole length and the end boards
+ * stop against its back. Of a frame that is not hinged: both rails run the whole length and the end boards fit between them.
  */
 export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
   const { x0, x1, y0, width, t, xs } = s;
@@ -90,9 +95,13 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
       hoopXs: xs,
       markHoops: true,
     });
-  const front = rail('A1', hinged ? 'Front rail' : 'Side rail', 'front', 0);
-  const back = rail('A2', hinged ? 'Hinge rail' : 'Side rail', 'back', hinged ? t : 0);
-  const [endFrom, endTo] = !hinged ? [y0 + t, y1 - t] : hingeNear ? [y0, y1 - t] : [y0 + t, y1];
+  const meet = hinged ? (a.meet ?? 'ends') : 'rails';
+  // A rail that does not run the whole length stands between the end boards, which reach its outside.
+  const between = { front: meet === 'hinge rail', back: meet === 'ends' };
+  const front = rail('A1', hinged ? 'Front rail' : 'Side rail', 'front', between.front ? t : 0);
+  const back = rail('A2', hinged ? 'Hinge rail' : 'Side rail', 'back', between.back ? t : 0);
+  const [nearBetween, farBetween] = hingeNear ? [between.back, between.front] : [between.front, between.back];
+  const [endFrom, endTo] = [nearBetween ? y0 : y0 + t, farBetween ? y1 : y1 - t];
   const endBoards = [x0 + t / 2, x1 - t / 2].map((x, i) =>
     piece(`A${3 + i}`, 'End board', a.frame, [x, endFrom, z], [x, endTo, z], onEdge ? up : [1, 0, 0]),
   );
@@ -198,4 +207,18 @@ function withTieMarks(rail: Member, ties: readonly Member[]): Member {
     return atMm >= 0 && atMm <= rail.lengthMm ? [{ atMm, label: tie.tag }] : [];
   });
   return { ...rail, marks: [...rail.marks, ...marks].sort((a, b) => a.atMm - b.atMm) };
+}
+
+/** A rail with a blind hole in the middle of its top edge at every mark, for the feet of hoops. */
+export function withHoles(rail: Member, depthMm: number, od: number): Member {
+  return {
+    ...rail,
+    holes: rail.marks
+      .filter((mark) => mark.label.startsWith('H'))
+      .map((mark) => ({
+        atMm: mark.atMm,
+        diameterMm: od + 1,
+        what: `blind hole, ${Math.round(depthMm)} mm deep, middle of the top edge`,
+      })),
+  };
 }

@@ -148,17 +148,20 @@ export function setOnBed(
   };
 }
 
-/** Saws plywood to the true curve from its template, and its vents. */
+/** Saws firm ends to the true curve from their template, and their vents. */
 export function plywoodStep(panels: readonly Panel[], how: readonly Phrase[], joints: readonly Joint[]): SaidStep {
   const openings = panels.reduce((sum, p) => sum + p.openings.length, 0);
   return step({
     id: 'ends',
-    title: 'Saw and fix the plywood ends',
+    title: panels[0]?.sheet.kind === 'plywood' ? 'Saw and fix the plywood ends' : 'Saw and fix the clear ends',
     view: 'end',
     tags: tagsOf(panels),
     work: [
       ['Draw the curve from the offset table on the Paper, or stick the printed template on the board.'],
-      ['Saw outside the line, two boards clamped together, and round the edge with a rasp.'],
+      ['Saw outside the line, both clamped together, and round the edge with a rasp.'],
+      panels[0]?.sheet.kind === 'plywood'
+        ? ['Paint or seal both faces and every edge before it goes on: bare plywood comes apart in two winters.']
+        : ['Channels stand upright; tape their open ends.'],
       ...(openings > 0 ? [['Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.']] : []),
       ...how,
     ],

@@ -26,6 +26,7 @@ import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Bend, NO_ROOM, bentHoop } from '../../hoop/bent';
 import { type Result, fail, ok } from '../../../base/result';
+import { withHoles } from '../../parts/frame';
 import { packerWork, setOnBed } from '../../parts/frameSteps';
 import { hangWhole } from '../../parts/hungWhole';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
@@ -228,17 +229,6 @@ function bendMarks(bends: readonly Bend[], legMm: number): Member['marks'] {
     { atMm: legMm + b.atMm, label: `${names[i] ?? 'bend'} starts` },
     { atMm: legMm + b.atMm + b.arcMm, label: 'ends' },
   ]);
-}
-
-function withHoles(rail: Member, depthMm: number, od: number): Member {
-  return {
-    ...rail,
-    holes: rail.marks.map((mark) => ({
-      atMm: mark.atMm,
-      diameterMm: od + 1,
-      what: `blind hole, ${Math.round(depthMm)} mm deep, middle of the top edge`,
-    })),
-  };
 }
 
 /** Strips along the hoops, under the crown and inside both shoulders: they keep the hoops apart and carry the film. */

@@ -1,9 +1,9 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count } from '../../answers/asked';
+import { type Chosen, choice, count, withDefault } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, sold } from '../../answers/bars';
 import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
-import { ends, latches, paint, people, stays, wrap } from '../../answers/skin';
+import { ends, firmEnds, latches, paint, people, stays, wrap } from '../../answers/skin';
 
 /** A rail this long stays straight without a tie, mm. */
 const UNTIED_MM = 1524;
@@ -17,6 +17,7 @@ export const answers = {
     {
       'straps-inside': ['Straps inside', 'Holds itself while you bend, and no sharp end meets the cover.'],
       sockets: ['Sockets', 'Caps on the rail: the hoops lift out for storing.'],
+      holes: ['Holes in the rail', 'Bored into the top edge: nothing to buy, stands upright, lifts out.'],
       screwed: [
         'Screwed through',
         'One screw through pipe and rail: cheapest, but the hole is where a cold pipe breaks.',
@@ -34,6 +35,30 @@ export const answers = {
       flat: ['Flat', 'Stiff against the push of the hoops, but lower and narrower inside.'],
     },
     'on edge',
+  ),
+  corners: withDefault(
+    choice(
+      'Corners',
+      {
+        ends: ['End boards over', 'End boards run to the hinge side: the lid does not rack.'],
+        rails: ['Rails over', 'Both rails run the whole length: the simplest to mark, and it racks soonest.'],
+        'hinge rail': ['Hinge rail over', 'One unbroken hinge rail for every hinge; the front rail fits between.'],
+      },
+      'ends',
+    ),
+    'ends',
+  ),
+  purlins: withDefault(
+    choice(
+      'Side purlins',
+      {
+        none: ['None', 'The ridge alone keeps the hoops apart.'],
+        rope: ['Rope', 'Tied hoop to hoop on both sides at a third of the height.'],
+        pipe: ['Pipe', 'Tied inside the hoops at a third of the height: film cannot bag between them.'],
+      },
+      'none',
+    ),
+    'none',
   ),
   crossTies: count(
     'Cross ties',
@@ -53,7 +78,8 @@ export const answers = {
   stays: stays('Stays', 8),
   people: people(),
   ...coverAnswers('film-uv'),
-  ends: ends(['folded', 'flap'], 'folded'),
+  ends: ends(['folded', 'flap', 'plywood'], 'folded'),
+  ...firmEnds('Ends of', ['plywood-1/4', 'plywood-3/8', 'twin-wall-6'], 'plywood-1/4'),
   paint,
   ...innerAnswers,
   crop: crop('lettuce'),

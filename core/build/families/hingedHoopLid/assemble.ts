@@ -3,7 +3,8 @@ import type { Elastica } from '../../hoop/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
-import { buildFrame } from '../../parts/frame';
+import { buildFrame, withHoles } from '../../parts/frame';
+import { firmEnds, ventOpenings } from '../../parts/ends';
 import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { PULL_MM } from '../../parts/hoopFrame';
 import { guardPvc } from '../../parts/guard';
@@ -14,20 +15,29 @@ import { type Point2, pathLength } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
 import { buildRidge } from '../../parts/ridge';
 import type { Dimension, Said } from '../../assembly/types';
+import { stiffSheet } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
-import { type Result, fail } from '../../../base/result';
+import { type Result, fail, ok } from '../../../base/result';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import type { HingedHoopLidAnswers } from './answers';
 import { lidJoints, lidOpening } from './joints';
+import { sidePurlins } from './sides';
 import { lidSteps } from './steps';
+
+/** How deep hoops stand in holes of the rail, and less than which they do not stand, mm. */
+const HOLE_MM = 65;
+const LEAST_HOLE_MM = 35;
 
 /** Builds the lid: a frame the size of the bed, hoops in it, ridge, cover, hinges along one long side. */
 export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
   if (!extent.ok) return extent;
-  const { startMm: x0, endMm: x1 } = extent.value;
-  const length = x1 - x0;
+  // Firm ends stand outside the end boards, flush with the bed.
+  const firm = stiffSheet(site.catalog, a.plywood);
+  const ply = a.ends === 'plywood' ? firm.thicknessMm : 0;
+  const [x0, x1] = [extent.value.startMm + ply, extent.value.endMm - ply];
+  const length = x1 - x0 + 2 * ply;
   const width = survey.frameOn.widthMm;
   const board = boardShape(a.frame);
   const t = a.stand === 'on edge' ? board.thicknessMm : board.widthMm;
@@ -45,9 +55,16 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     'straps-inside': { spanMm: width - 2 * t - od, z: z0 + 10, on: 'inner face' },
     sockets: { spanMm: width - t, z: railTop, on: 'inner face' },
     'straps-outside': { spanMm: width + od, z: z0 + 10, on: 'outer face' },
+    // Bored to a finger over the bottom of the rail, which holds it upright.
+    holes: { spanMm: width - t, z: Math.max(z0 + 10, railTop - HOLE_MM), on: 'both' },
     // Two screws, 1 and 3 in from the end, hold it to the board.
     screwed: { spanMm: width - 2 * t - od, z: z0 + 10, on: 'both' },
   }[a.feet] as { readonly spanMm: number; readonly z: number; readonly on: RailFoot['on'] };
+  if (a.feet === 'holes' && (od > t - 12 || railTop - z < LEAST_HOLE_MM))
+    return fail(
+      'feet',
+      'The rail is too thin or too low for such holes: choose a thicker board on edge, or thinner pipe.',
+    );
   const footY = (width - spanMm) / 2;
   const outward = a.feet === 'straps-outside' ? od : 0;
   const outline = (hoop: Elastica, footZ: number): readonly Point2[] =>
@@ -77,7 +94,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const spacingMm = ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1);
   const crownZ = footZ + hoop.heightMm;
 
-  const open = (x: number, edge: number): boolean => Math.abs(x - edge) > 1;
+  const open = (x: number, edge: number): boolean => Math.abs(x - edge) > 1 + ply;
   const hung = a.hinges === 'near' ? 'hinged near' : 'hinged far';
   const frame = buildFrame(
     {
@@ -85,6 +102,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       frame: a.frame,
       stand: a.stand,
       joint: hung,
+      meet: a.corners,
       crossTies: a.crossTies,
       battens: true,
       endBattens: a.ends === 'folded',
@@ -105,6 +123,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       openEnds: [...(open(x0, 0) ? [x0] : []), ...(open(x1, survey.frameOn.lengthMm) ? [x1] : [])],
     },
   );
+  const rails = a.feet === 'holes' ? frame.rails.map((m) => withHoles(m, railTop - z, od)) : frame.rails;
   const hoops = hoopMembers(sprung.value, a.pipe, xs, footY, footZ, heldMm);
   const ridge = buildRidge(
     a.ridge,
@@ -118,17 +137,31 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     },
     hoops,
   );
-  const lid = [...frame.rails, ...frame.endBoards, ...hoops, ...ridge.members, ...frame.ties, ...frame.battens];
+  const sides = sidePurlins(a, hoops, underHoop(hoop, a.pipe, footY, footZ), [footZ + hoop.heightMm / 3, xs], width);
+  const lid = [
+    ...rails,
+    ...frame.endBoards,
+    ...hoops,
+    ...ridge.members,
+    ...sides.members,
+    ...frame.ties,
+    ...frame.battens,
+  ];
   const guard = guardPvc(a.paint, a.cover, a.pipe, hoops);
   const line = outline(hoop, footZ);
   const rise = crownZ + od / 2 - z0;
   const covered = { line, x0, x1, lengthMm: length, riseMm: rise, widthMm: width, wrapMm: a.battenWrapMm };
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
   const flaps = sheets.slice(1);
+  const made = ply === 0 ? ok([]) : firmEnds(firm, line, [x0, x1], a.vents);
+  if (!made.ok) return made;
+  const panels = made.value;
   const joints = lidJoints(a, {
     frame,
+    panels,
     hoops,
     ridge,
+    sides: sides.joints,
     guard,
     sheets,
     covered,
@@ -169,7 +202,12 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       members: [...lid, ...frame.crossBoards],
       sheets,
       joints,
-      openings: [lidOpening(a, [...lid, ...sheets], { x0, x1, width, z0 }), ...flapOpenings(flaps, covered)],
+      panels,
+      openings: [
+        lidOpening(a, [...lid, ...sheets, ...panels], { x0, x1, width, z0 }),
+        ...flapOpenings(flaps, covered),
+        ...ventOpenings(panels, a.vents),
+      ],
       arches: [
         {
           tags: hoops.map((h) => h.tag),
@@ -215,15 +253,15 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
           footZ,
           baseZ: footZ,
           heightLabel: heldMm > 0 ? 'crown above the rail' : 'crown above feet',
-          startMm: x0,
-          endMm: x1,
+          startMm: x0 - ply,
+          endMm: x1 + ply,
           coverLabel: 'frame',
           offsetFromMm: x0,
           wallMm: bed.wall.thicknessMm,
           rowFromEdgeMm: a.rowFromEdgeMm,
         }),
       ],
-      steps: lidSteps(a, { frame, hoops, ridge, joints, spacingMm, survey, sheets }),
+      steps: lidSteps(a, { frame, panels, hoops, ridge, sides, joints, spacingMm, survey, sheets }),
       remarks:
         a.feet === 'straps-outside'
           ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.']

@@ -1,5 +1,6 @@
 import { differences, outward, sprung, taut } from '../../../testing/golden';
-import { at, build } from '../../../testing/site';
+import { familyOf } from '..';
+import { at, build, count } from '../../../testing/site';
 
 test('a hinged hoop lid of 2x4 on edge over 128 x 44 in, worked by hand', () => {
   // Feet strapped to the rails inside: less two rails of 1.5 and a pipe of .84.
@@ -139,4 +140,79 @@ test('flat, its hoops in sockets, a ridge on posts and a flap at each end', () =
       },
     ),
   ).toEqual([]);
+});
+
+const lid = (more: object) => build('hinged-hoop-lid', at(128, 44), more);
+const long = (a: ReturnType<typeof lid>, tag: string): number =>
+  a.members
+    .filter((m) => m.tag === tag || m.tag.startsWith(`${tag}a`) || m.tag.startsWith(`${tag}b`))
+    .reduce((n, m) => n + m.lengthMm, 0) / 25.4;
+
+test.each([
+  // The hinge rail between the end boards, the front rail over them.
+  ['ends', 128, 125, 42.5],
+  ['rails', 128, 128, 41],
+  ['hinge rail', 125, 128, 42.5],
+] as const)('corners with the %s over: front rail, hinge rail and end boards of 2x4', (corners, front, hinge, end) => {
+  const a = lid({ corners });
+  expect([long(a, 'A1'), long(a, 'A2'), long(a, 'A3'), long(a, 'A4')].map((x) => Math.round(x * 1e6) / 1e6)).toEqual([
+    front,
+    hinge,
+    end,
+    end,
+  ]);
+});
+
+test('hoops in holes of the rail stand in its middle, as deep as the hole, and the rails are bored for them', () => {
+  const a = lid({ feet: 'holes' });
+  const [arch] = a.arches;
+  // 44 in less half of 1.5 on both sides; held upright to the top of a 2x4 on an 11 in wall, 65 mm deep.
+  expect((arch?.hoop.spanMm ?? 0) / 25.4).toBeCloseTo(42.5, 6);
+  expect((arch?.footZMm ?? 0) / 25.4).toBeCloseTo(14.5, 6);
+  expect((arch?.cutMm ?? 0) - (arch?.hoop.lengthMm ?? 0)).toBeCloseTo(2 * 65, 3);
+  const holes = a.members.filter((m) => m.part.startsWith('Hinge rail')).flatMap((m) => m.holes);
+  expect(holes.map((h) => Math.round((h.diameterMm / 25.4) * 100) / 100)).toEqual(holes.map(() => 0.88));
+  expect(holes.length).toBeGreaterThanOrEqual(arch?.tags.length ?? 99);
+  expect(a.hardware.some((h) => h.joint === 'Hoop feet to the rails')).toBe(false);
+  const flat = familyOf('hinged-hoop-lid').assemble(
+    { ...familyOf('hinged-hoop-lid').defaults(at(128, 44)), feet: 'holes', frame: '1x4' },
+    at(128, 44),
+  );
+  expect(flat.ok ? '' : flat.faults[0]?.field).toBe('feet');
+});
+
+test('side purlins lie inside the hoops at a third of the height, tied at every one', () => {
+  const a = lid({ purlins: 'pipe' });
+  const purlins = a.members.filter((m) => m.part.startsWith('Side purlin'));
+  const [arch] = a.arches;
+  const third = (arch?.footZMm ?? 0) + (arch?.hoop.heightMm ?? 0) / 3;
+  const hoop = a.members.find((m) => m.tag === 'H1');
+  const points = hoop?.shape.kind === 'curve' ? hoop.shape.points : [];
+  for (const m of purlins) {
+    const [, y, z] = m.shape.kind === 'straight' ? m.shape.from : [0, 0, 0];
+    expect(Math.abs(z - third)).toBeLessThan(25);
+    // They touch: an outside of pipe from centre to centre.
+    expect(Math.min(...points.map((p) => Math.hypot(p[1] - y, p[2] - z)))).toBeGreaterThan(0.84 * 25.4 - 1);
+    expect(Math.min(...points.map((p) => Math.hypot(p[1] - y, p[2] - z)))).toBeLessThan(0.84 * 25.4 + 8);
+  }
+  expect(a.joints.find((j) => j.id === 'side purlins')?.places).toHaveLength(2 * (arch?.tags.length ?? 0));
+  expect(count(lid({ purlins: 'rope', ridge: 'none' }), 'rope')).toBeGreaterThan(6);
+});
+
+test('firm ends stand outside the end boards, flush with the bed, with their vents', () => {
+  const a = lid({ ends: 'plywood', plywood: 'plywood-3/8' });
+  expect(long(a, 'A1')).toBeCloseTo(128 - 2 * 0.375, 2);
+  expect(a.footing.lengthMm / 25.4).toBeCloseTo(128, 6);
+  expect(a.panels.map((p) => [p.part, p.openings.length])).toEqual([
+    ['Plywood end', 1],
+    ['Plywood end', 1],
+  ]);
+  expect(a.openings.filter((o) => o.by === 'vent')).toHaveLength(2);
+  // They are lifted with the lid.
+  expect(a.moving[0]?.panelTags).toEqual(['E1', 'E2']);
+  const clear = lid({ ends: 'plywood', plywood: 'twin-wall-6', vents: 'none' });
+  expect(clear.panels.map((p) => [p.part, p.channels, p.openings.length])).toEqual([
+    ['Clear end', 'v', 0],
+    ['Clear end', 'v', 0],
+  ]);
 });

@@ -1,8 +1,9 @@
-import type { Vec3 } from '../../../base/geometry';
+import { type Vec3, pathLength } from '../../../base/geometry';
 import { MM_PER_INCH } from '../../../base/length';
-import type { Joint, Member, SheetPart } from '../../assembly/types';
+import type { Joint, Member, Panel, SheetPart } from '../../assembly/types';
 import type { Opening } from '../../assembly/openings';
 import { evenly, joint } from '../../joints';
+import { plywoodJoints, ventJoints } from '../../parts/ends';
 import type { Frame } from '../../parts/frame';
 import { type FramedCover, fastened, flapJoints } from '../../parts/framedSheet';
 import type { RidgeBuilt } from '../../parts/ridge';
@@ -16,8 +17,10 @@ const OPEN_DEG = 100;
 
 interface LidParts {
   readonly frame: Frame;
+  readonly panels: readonly Panel[];
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
+  readonly sides: readonly Joint[];
   readonly guard: readonly Joint[];
   readonly sheets: readonly SheetPart[];
   readonly covered: FramedCover;
@@ -32,6 +35,14 @@ interface LidParts {
   readonly windy: boolean;
 }
 
+const FEET = {
+  'straps-inside': 'strap',
+  'straps-outside': 'strap',
+  sockets: 'socket',
+  screwed: 'throughScrew',
+  holes: 'blindHole',
+} as const;
+
 /** Everything that fastens, hangs, latches and holds the lid. */
 export function lidJoints(a: HingedHoopLidAnswers, p: LidParts): readonly Joint[] {
   const { frame, hoops, sheets, covered, x0, x1, width, z0 } = p;
@@ -40,7 +51,7 @@ export function lidJoints(a: HingedHoopLidAnswers, p: LidParts): readonly Joint[
   const along = (y: number, count: number, inset = 100): readonly Vec3[] =>
     evenly([x0 + inset, y, z0], [x1 - inset, y, z0], count);
   const feetAt = p.xs.flatMap((x) => [p.footY, p.footY + p.spanMm].map((y): Vec3 => [x, y, p.footZ]));
-  const kind = a.feet === 'sockets' ? 'socket' : a.feet === 'screwed' ? 'throughScrew' : 'strap';
+  const kind = FEET[a.feet];
   const rails = {
     hinge: frame.rails.filter((m) => m.tag.startsWith('A2')),
     front: frame.rails.filter((m) => m.tag.startsWith('A1')),
@@ -54,6 +65,7 @@ export function lidJoints(a: HingedHoopLidAnswers, p: LidParts): readonly Joint[
     }),
     ...(a.feet === 'straps-outside' ? joint('cap', 'caps', 'Pipe ends outside the frame', hoops, feetAt) : []),
     ...p.ridge.joints,
+    ...p.sides,
     ...p.guard,
     ...fastened('battens', {
       sheets: sheets.slice(0, 1),
@@ -63,8 +75,17 @@ export function lidJoints(a: HingedHoopLidAnswers, p: LidParts): readonly Joint[
       cover: covered,
       railZ: z0,
       y0: 0,
-      endStaplesMm: a.ends === 'folded' ? 2 * width : 0,
+      endStaplesMm:
+        a.ends === 'folded' ? 2 * width : p.panels.length > 0 ? (2 * pathLength(covered.line) * 100) / 250 : 0,
     }),
+    ...plywoodJoints(p.panels, frame.endBoards, endHoops, {
+      edge: a.edge,
+      widthMm: width,
+      curveMm: pathLength(covered.line),
+      kind: 'strap',
+      eachEnd: 3,
+    }),
+    ...ventJoints(p.panels, a.vents === 'louvres' ? 'louvre' : 'ventFlap'),
     ...flapJoints(sheets.slice(1), endHoops, covered),
     ...joint('roundedEdge', 'corners rounded', 'Outer corners of the frame', frame.endBoards, [], { count: 4 }),
     ...joint('hinge', 'hinges', 'Hinge rail to the bed', rails.hinge, along(hingeY, hingeCount(x1 - x0))),

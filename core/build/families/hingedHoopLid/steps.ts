@@ -1,10 +1,19 @@
 import type { KindKey } from '../../joints';
 import type { Frame } from '../../parts/frame';
 import type { RidgeBuilt } from '../../parts/ridge';
-import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
+import type { Joint, Member, Panel, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
+import type { Phrase } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
-import { battenWork, coverFrameStep, frameStep, markRailsStep, packerWork, tagsOf } from '../../parts/frameSteps';
+import {
+  battenWork,
+  coverFrameStep,
+  frameStep,
+  markRailsStep,
+  packerWork,
+  plywoodStep,
+  tagsOf,
+} from '../../parts/frameSteps';
 import {
   MINUTES,
   bendStep,
@@ -19,11 +28,14 @@ import {
   tagList,
 } from '../../guide/step';
 import type { HingedHoopLidAnswers } from './answers';
+import type { SidePurlins } from './sides';
 
 interface Built {
   readonly frame: Frame;
+  readonly panels: readonly Panel[];
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
+  readonly sides: SidePurlins;
   readonly joints: readonly Joint[];
   readonly spacingMm: number;
   readonly survey: Survey;
@@ -39,24 +51,23 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   const packers = packerWork(b.survey);
   return [
-    cutStep([...boards, ...hoops, ...ridge.members, ...frame.battens, ...frame.crossBoards]),
+    cutStep([...boards, ...hoops, ...ridge.members, ...b.sides.members, ...frame.battens, ...frame.crossBoards]),
     markRailsStep(
       frame,
       hoops,
-      [`Lay ${tagList(frame.rails)} side by side as they will stand: the hinge rail sits between the end boards.`],
+      [`Lay ${tagList(frame.rails)} side by side as they will stand${STANDS[a.corners]}.`],
       [
         sockets
           ? 'Drill a 3/32 pilot for each socket in the middle of the top edge.'
           : a.feet === 'screwed'
             ? 'Drill 1/8 pilots through the pipe, 1 and 3 in from its end: a screw without a pilot splits PVC.'
-            : 'Drill 3/32 pilots for the straps, 1 in up from the bottom edge.',
+            : a.feet === 'holes'
+              ? 'Bore a hole in the middle of the top edge at each mark, as wide as the pipe and a hair more; tape on the bit shows the depth.'
+              : 'Drill 3/32 pilots for the straps, 1 in up from the bottom edge.',
       ],
-      'drill, 3/32 bit',
+      a.feet === 'holes' ? 'drill, spade bit' : 'drill, 3/32 bit',
     ),
-    frameStep(frame, [
-      ['On flat ground, stand the hinge rail between the end boards, flush with their ends.'],
-      ['Set the front rail across the other ends, flush outside. Drill 1/8 pilots, then screw each corner.'],
-    ]),
+    frameStep(frame, [CORNERS[a.corners], ['Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']]),
     bendStep(
       hoops,
       b.spacingMm,
@@ -65,13 +76,28 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
           sockets
             ? 'Screw the sockets down, set one foot, bend, and set the other.'
             : a.feet === 'screwed'
-              ? 'Screw one foot to its rail, bend, and screw the other.'
-              : 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',
+              ? 'Screw one foot to its rail, bend, and screw the other: snug, not tight, or the pipe splits.'
+              : a.feet === 'holes'
+                ? 'Press one foot down in its hole, bend, and press the other in.'
+                : 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',
         ],
       ],
       named(joints, 'feet', 'caps'),
     ),
     ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
+    ...(b.sides.joints.length === 0 ? [] : [sideStep(b.sides)]),
+    ...(b.panels.length === 0
+      ? []
+      : [
+          plywoodStep(
+            b.panels,
+            [
+              ['Screw each end to the outside of its end board, and strap the end hoop to it.'],
+              ...(a.edge === 'guarded' ? [['Push split hose over the curved edge: a bare edge cuts film.']] : []),
+            ],
+            named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
+          ),
+        ]),
     ...guardSteps(hoops, named(joints, 'guard')),
     coverFrameStep({
       sheets: b.sheets,
@@ -80,7 +106,9 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
       ends:
         a.ends === 'folded'
           ? ['Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.']
-          : ['Hang a flap at each end and tuck it under.'],
+          : a.ends === 'plywood'
+            ? ['Fold the film over the edges of both ends and staple it on their outer faces.']
+            : ['Hang a flap at each end and tuck it under.'],
       joints: named(joints, 'staples', 'battens', 'flap clips', 'flap weights', 'corners rounded'),
     }),
     step({
@@ -110,4 +138,41 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
       minutes: MINUTES.start + packers.length * 5,
     }),
   ];
+}
+
+/** Which boards stand between which, as they are marked and as they are screwed. */
+const STANDS: Readonly<Record<HingedHoopLidAnswers['corners'], string>> = {
+  ends: ': the hinge rail sits between the end boards',
+  rails: ', both at full length',
+  'hinge rail': ': the front rail sits between the end boards',
+};
+const CORNERS: Readonly<Record<HingedHoopLidAnswers['corners'], Phrase>> = {
+  ends: ['On flat ground, stand the hinge rail between the end boards, and the front rail across their other ends.'],
+  rails: ['On flat ground, set the end boards between both rails.'],
+  'hinge rail': [
+    'On flat ground, set the hinge rail across the end boards, and the front rail between their other ends.',
+  ],
+};
+
+/** Ties the side purlins, or ropes in their place. */
+function sideStep({ members, joints }: SidePurlins): SaidStep {
+  return step({
+    id: 'sides',
+    title: members.length > 0 ? 'Tie the side purlins' : 'Tie the side ropes',
+    view: 'side',
+    tags: tagsOf(members),
+    work: [
+      members.length > 0
+        ? [
+            `Hold ${tagList(members)} inside the hoops at a third of their height and tie them at every mark; cap both ends.`,
+          ]
+        : [
+            'Tie a rope hoop to hoop on both sides at a third of the height, with a turn round each, and make it fast to the end hoops.',
+          ],
+    ],
+    tools: [],
+    joints,
+    checks: [['Hoops stand as far apart there as at the feet']],
+    minutes: MINUTES.start,
+  });
 }

@@ -4,7 +4,7 @@ import { board, coverAnswers, innerAnswers, sold, wood } from '../../answers/bar
 import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
-import { edge, ends, fixing, holdDowns, paint, people, wrap } from '../../answers/skin';
+import { ends, firmEnds, fixing, holdDowns, paint, people, wrap } from '../../answers/skin';
 
 /** A light rail this long stays straight without a tie, mm. */
 const UNTIED_MM = 1220;
@@ -35,27 +35,7 @@ export const answers = {
   ),
   ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'timber'], 'pipe', 'timber'),
   ends: ends(['plywood', 'folded'], 'plywood'),
-  plywood: choice(
-    'Plywood',
-    {
-      'plywood-1/4': ['1/4 in', 'Light; enough for a low cover.'],
-      'plywood-3/8': ['3/8 in', 'Holds screws better.'],
-      'plywood-1/2': ['1/2 in', 'Stiff and heavy.'],
-    },
-    'plywood-1/4',
-    { when: { ends: 'plywood' } },
-  ),
-  vents: choice(
-    'Vents in the ends',
-    {
-      vents: ['One each end', 'Warm air leaves high up without opening the cover.'],
-      louvres: ['Thermostat louvres', 'One low, one high: they open and shut by themselves.'],
-      none: ['None', 'Warmer at night, and nothing to forget open.'],
-    },
-    'vents',
-    { when: { ends: 'plywood' } },
-  ),
-  edge: edge('Plywood edge', { ends: 'plywood' }),
+  ...firmEnds('Plywood', ['plywood-1/4', 'plywood-3/8', 'plywood-1/2'], 'plywood-1/4'),
   ...mounting,
   hooks: askedWhen(holdDowns('hooks', 'Hooks to the bed', 40), { mount: 'carried' }),
   // Carried or opened, somebody lifts it.

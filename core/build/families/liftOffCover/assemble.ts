@@ -5,7 +5,7 @@ import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
 import { cropUnder, soilZ } from '../../assembly/crop';
 import { dimension } from '../../assembly/dimension';
-import { holdsUnit, plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
+import { firmEnds, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
 import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
 import { type FramedCover, fastened, framedSheet } from '../../parts/framedSheet';
@@ -16,8 +16,7 @@ import { type Vec3, pathLength } from '../../../base/geometry';
 import type { Joint, Panel, Said, SheetPart } from '../../assembly/types';
 import type { Opening } from '../../assembly/openings';
 import type { BuildSite } from '../../../site/buildSite';
-import { VENT_UNITS } from '../../../catalog/ventUnits';
-import { type Result, fail } from '../../../base/result';
+import { type Result, ok } from '../../../base/result';
 import type { LiftOffCoverAnswers } from './answers';
 import { liftOffSteps } from './steps';
 
@@ -51,24 +50,9 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   const f = found.value;
   const length = f.x1 - f.x0 + 2 * ply;
   const rise = Math.max(...f.line.map((p) => p.z)) - f.z0;
-  const panels =
-    ply === 0
-      ? []
-      : [f.x0 - ply, f.x1].map((x, i) =>
-          plywoodEnd({
-            tag: `E${i + 1}`,
-            sheet: plywood,
-            x,
-            line: f.line,
-            vent: ventPlace(a.vents, i),
-            ...(a.vents === 'louvres' && { unit: VENT_UNITS.louvre }),
-          }),
-        );
-  if (a.vents === 'louvres' && panels.some((p) => !holdsUnit(p)))
-    return fail(
-      'vents',
-      'The ends are too small for the hole of a louvre: make the cover higher, or take vents with flaps.',
-    );
+  const made = ply === 0 ? ok([]) : firmEnds(plywood, f.line, [f.x0, f.x1], a.vents);
+  if (!made.ok) return made;
+  const panels = made.value;
   const covered = {
     line: f.line,
     x0: f.x0,
@@ -220,10 +204,4 @@ function liftedOff(a: LiftOffCoverAnswers, parts: readonly { readonly tag: strin
     screened: false,
     lift: { motion: 'carried', extraKg: 0, people: a.people === '2' ? 2 : 1 },
   };
-}
-
-/** Vents high in both ends; louvres low in one and high in the other, so that air moves through. */
-function ventPlace(vents: LiftOffCoverAnswers['vents'], end: number): 'high' | 'low' | 'none' {
-  if (vents === 'none') return 'none';
-  return vents === 'louvres' && end === 0 ? 'low' : 'high';
 }

@@ -1,0 +1,69 @@
+import { type Point2, type Vec3, heightAt } from '../../../base/geometry';
+import { thicknessMm } from '../../../catalog/sections';
+import type { Joint, Member } from '../../assembly/types';
+import { joint } from '../../joints';
+import { straightRun } from '../../joints/runs';
+import type { HingedHoopLidAnswers } from './answers';
+
+/** What keeps the sides of the hoops apart at a height: ropes, or pipes tied under them. */
+export interface SidePurlins {
+  readonly members: readonly Member[];
+  readonly joints: readonly Joint[];
+}
+
+/** Purlins at both sides of the hoops, at a height; none where none are asked for. */
+export function sidePurlins(
+  a: HingedHoopLidAnswers,
+  hoops: readonly Member[],
+  under: readonly Point2[],
+  [z, xs]: readonly [number, readonly number[]],
+  width: number,
+): SidePurlins {
+  if (a.purlins === 'none') return { members: [], joints: [] };
+  const [first = 0, last = 0] = [xs[0], xs[xs.length - 1]];
+  const left = under.filter((p) => p.y < width / 2);
+  // Where the inside of the hoops is at that height: the first place from the middle outward that is no higher.
+  const at = [...left].reverse().find((p) => p.z <= z) ?? { y: 0, z };
+  const places = [at.y, width - at.y].flatMap((y) => xs.map((x): Vec3 => [x, y, z]));
+  if (a.purlins === 'rope')
+    return {
+      members: [],
+      joints: joint(
+        'rope',
+        'side purlins',
+        'Both sides at a third of the height, with a turn round every hoop',
+        hoops,
+        places,
+        {
+          count: Math.ceil((2 * (last - first + xs.length * Math.PI * thicknessMm(a.pipe) + 600)) / 1000),
+        },
+      ),
+    };
+  const r = thicknessMm(a.pipe) / 2;
+  // Square to the hoop, inside it.
+  const slope = (heightAt(under, at.y + 5) - heightAt(under, at.y - 5)) / 10;
+  const lean = Math.atan(slope);
+  const [y, pz] = [at.y + r * Math.sin(lean), z - r * Math.cos(lean)];
+  const runs = [y, width - y].map((py, i) =>
+    straightRun({
+      tag: `R${i + 2}`,
+      part: 'Side purlin',
+      section: a.pipe,
+      from: [first - 30, py, pz],
+      to: [last + 30, py, pz],
+      wide: [0, 0, 1],
+      hoopXs: xs,
+      markHoops: true,
+    }),
+  );
+  const members = runs.flatMap((run) => run.members);
+  const ends = [y, width - y].flatMap((py) => [first - 30, last + 30].map((x): Vec3 => [x, py, pz]));
+  return {
+    members,
+    joints: [
+      ...joint('tie', 'side purlins', 'Side purlins to every hoop, two ties crossed', [...members, ...hoops], places),
+      ...joint('cap', 'purlin caps', 'Both ends of the side purlins', members, ends),
+      ...runs.flatMap((run) => run.joints),
+    ],
+  };
+}
