@@ -39,11 +39,12 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const assembly = { ...built.value, steps: withSeams(built.value.steps, rolls.seams) };
   const sheets = planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cover.cutFlat);
 
-  const { gustMPerS, exposure, noon } = garden.site;
+  const { gustMPerS, exposure, noon, latitudeDeg, windFromDeg } = garden.site;
   const snow = designSnow(garden.site.snow, exposure);
   const air = noonAir(assembly.enclosure, { ...garden.site, ...noon, windMPerS: LIGHT_AIR_M_PER_S });
   const lifts = assembly.moving.map((part) => liftFigure(assembly, part));
-  const asked = { rolls, sheets, snow, air, lifts, site, gustMPerS, exposure, outsideC: noon.outsideC };
+  const outsideC = noon.outsideC;
+  const asked = { rolls, sheets, snow, air, lifts, site, gustMPerS, exposure, outsideC, latitudeDeg, windFromDeg };
   const { checks, strengths } = checkAssembly(assembly, asked);
 
   const added = cover.also.filter((a) => a.count > 0).map((a) => ({ ...a, joint: 'Added by you' }));

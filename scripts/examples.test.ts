@@ -21,12 +21,14 @@ import * as noon from '../core/judge/climate/noon';
 import * as snow from '../core/judge/proof/snow';
 import * as wind from '../core/judge/proof/wind';
 import * as plan from '../core/plan';
+import * as compass from '../core/site/compass';
 import * as survey from '../core/site/survey';
 
 const known: Readonly<Record<string, unknown>> = {
   ...amount,
   ...formula,
   ...ids,
+  ...compass,
   ...length,
   ...market,
   ...remember,

@@ -74,6 +74,7 @@ export function demoGarden(): Garden {
       snow: { by: 'depth', depthMm: inch(6), kind: 'wet' },
       exposure: 'normal',
       gustMPerS: 31,
+      windFromDeg: 315,
       noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
     },
     beds: [long, metric, crooked, wallBed],

@@ -253,6 +253,7 @@ export function emptyGarden(gardenName: string): Garden {
       snow: { by: 'depth', depthMm: 150, kind: 'wet' },
       exposure: 'normal',
       gustMPerS: 25,
+      windFromDeg: null,
       noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
     },
     beds: [],

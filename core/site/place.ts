@@ -28,6 +28,8 @@ export const placeSchema = z.strictObject({
   snow: snowSchema,
   exposure: exposureSchema,
   gustMPerS: z.number().min(0).max(90),
+  /** Compass bearing that the wind mostly comes from, degrees; null: not known. */
+  windFromDeg: z.number().min(0).max(360).nullable().default(null),
   /** The clear noon that airing is reckoned for. */
   noon: z.strictObject({
     date: z.iso.date(),

@@ -41,6 +41,9 @@ export interface CheckSite {
   readonly site: BuildSite;
   readonly gustMPerS: number;
   readonly exposure: Exposure;
+  readonly latitudeDeg: number;
+  /** Where the wind mostly comes from; null: not known. */
+  readonly windFromDeg: number | null;
   /** Outside at the noon asked for. */
   readonly outsideC: number;
 }

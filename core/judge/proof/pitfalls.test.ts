@@ -209,6 +209,8 @@ test('vents are judged by their area: a few louvres do not silence what cooks, e
     ...flaps,
     gustMPerS: 0,
     exposure: 'normal',
+    latitudeDeg: 44,
+    windFromDeg: null,
     outsideC: flaps.garden.site.noon.outsideC,
   });
   expect(again.filter((c) => c.id === 'cooks')).toEqual([]);

@@ -45,6 +45,8 @@ const site = (gustMPerS: number): CheckSite => ({
   lifts,
   gustMPerS,
   exposure: 'normal',
+  latitudeDeg: 44,
+  windFromDeg: null,
   outsideC: 2,
 });
 const check = (id: string, a: Assembly, gust: number): Check => {

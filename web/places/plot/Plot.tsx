@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { squareBed } from '../../../core/site/bed';
+import { WINDS } from '../../../core/site/compass';
 import { survey } from '../../../core/site/survey';
 import { familyOf } from '../../../core/build/families';
 import type { Garden } from '../../../core/garden/garden';
@@ -11,7 +12,7 @@ import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName, newId } from '../../app/names';
 import { useWay } from '../../app/way';
-import { Button, Choice, Row } from '../../parts/controls';
+import { Button, Choice, Field, Row, Select } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { Body, Panel } from '../../parts/layout';
 import { PlotMap } from './PlotMap';
@@ -134,6 +135,9 @@ export function Plot(): ReactNode {
   );
 }
 
+/** The nearest of the winds that one can choose. */
+const nearestWind = (deg: number): number => (Math.round(deg / 45) % 8) * 45;
+
 /** What the place is like, and how its gardener counts. */
 function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
   const edit = useEdit();
@@ -198,6 +202,24 @@ function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           onSet={(x) => change('Set the gust', (g) => void (g.site.gustMPerS = x / gust.per))}
         />
       </Row>
+      <Field>
+        <span className="name">Wind from</span>
+        <Select
+          aria-label="Where the wind mostly comes from"
+          value={site.windFromDeg === null ? '' : String(nearestWind(site.windFromDeg))}
+          onChange={(event) => {
+            const deg = event.target.value === '' ? null : Number(event.target.value);
+            void change('Set the wind', (g) => void (g.site.windFromDeg = deg));
+          }}
+        >
+          <option value="">not known</option>
+          {WINDS.map((w) => (
+            <option key={w.name} value={w.deg}>
+              the {w.name}
+            </option>
+          ))}
+        </Select>
+      </Field>
       <Row name="Money">
         <TypedField
           label="Currency, a three-letter code"

@@ -1,0 +1,82 @@
+/** Which way a cover faces: its glass to the noon sun, its hinges to the wind. */
+import { type Vec3, add, cross, faceArea, scale, subtract, unit } from '../../../base/geometry';
+import { inPlace } from '../../../build/assembly/pieces';
+import type { Assembly } from '../../../build/assembly/types';
+import { apartDeg, noonSunDeg, windName } from '../../../site/compass';
+import { type Pitfall, answer, saidOn } from './pitfall';
+
+const said = saidOn('air');
+
+/** Less of a slope than this, as a part of all that lets light in, faces no way. */
+const SLOPES = 0.08;
+/** Farther from the noon sun than this a slope looks away from it, degrees. */
+const AWAY_DEG = 100;
+/** Nearer to the wind than this an opening side takes it, degrees. */
+const INTO_DEG = 60;
+
+/** Compass bearing of a direction on the plan, where a bed's left-to-right runs so. */
+const bearing = ([x, y]: readonly [number, number], bedDeg: number): number =>
+  (bedDeg + (Math.atan2(-y, x) * 180) / Math.PI + 360) % 360;
+
+/** Outward directions of all that lets light in, each as long as its area; upright and hanging faces count by what they have of a slope. */
+function lookingTo(a: Assembly): { readonly sum: Vec3; readonly areaMm2: number } {
+  const glazed = a.panels.filter((p) => p.sheet.kind === 'glazing').map((p) => p.outline.map((c) => inPlace(p, c)));
+  const filmed = a.sheets.filter((s) => s.cover.kind === 'film' || s.cover.kind === 'glazing').flatMap((s) => s.faces);
+  return [...glazed, ...filmed].reduce(
+    ({ sum, areaMm2 }, face) => {
+      const [p, q, r] = face;
+      const area = faceArea(face);
+      if (!p || !q || !r || area < 1) return { sum, areaMm2 };
+      const n = unit([0, 0, 0], cross(subtract(q, p), subtract(r, q)));
+      // Up is outward; what stands upright has no up, and another face across from it.
+      const up = n[2] < 0 ? scale(n, -1) : n;
+      return { sum: add(sum, scale(up, Math.abs(n[2]) < 0.02 ? 0 : area)), areaMm2: areaMm2 + area };
+    },
+    { sum: [0, 0, 0] as Vec3, areaMm2: 0 },
+  );
+}
+
+/** Glass that leans away from the noon sun. */
+export const facing: Pitfall = (a, { site, latitudeDeg }) => {
+  const { sum, areaMm2 } = lookingTo(a);
+  if (Math.hypot(sum[0], sum[1]) < SLOPES * areaMm2) return undefined;
+  const to = bearing([sum[0], sum[1]], site.bed.bearingDeg);
+  const sun = noonSunDeg(latitudeDeg);
+  return apartDeg(to, sun) > AWAY_DEG
+    ? said(
+        'facing',
+        'tight',
+        [
+          `Its glass leans to the ${windName(to)}, away from the noon sun in the ${windName(sun)}: cold and dark from autumn on. Turn its high side to the ${windName(sun + 180)}.`,
+        ],
+        [answer('High side far', 'back', 'far'), answer('High side near', 'back', 'near')],
+      )
+    : undefined;
+};
+
+/** A lid whose opening side takes the wind, which then gets under it. */
+export const intoWind: Pitfall = ({ openings, footing }, { site, windFromDeg }) => {
+  const lid = openings.find(
+    (o) => o.lift?.hung && (o.reachedFrom === 'near' || o.reachedFrom === 'far' || o.by === 'lid'),
+  );
+  if (windFromDeg === null || !lid) return undefined;
+  // It opens on the side across from its hinges.
+  const hinge = lid.line[0][1];
+  const opens = hinge > footing.widthMm / 2 ? -1 : 1;
+  const to = bearing([0, opens], site.bed.bearingDeg);
+  return apartDeg(to, windFromDeg) < INTO_DEG
+    ? said(
+        'into wind',
+        'tight',
+        [
+          `Its opening side looks to the ${windName(to)}, and the wind mostly comes from the ${windName(windFromDeg)}: it gets under the lid and throws it over. Hinge it on the ${windName(to)} side, or open it only in still air.`,
+        ],
+        [
+          answer('Hinged on the far side', 'hinges', 'far'),
+          answer('Hinged on the near side', 'hinges', 'near'),
+          answer('High side far', 'back', 'far'),
+          answer('High side near', 'back', 'near'),
+        ],
+      )
+    : undefined;
+};
