@@ -6,7 +6,7 @@ import type { Assembly } from '../../build/assembly/types';
 import type { Check, CheckSite } from './check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfalls/air';
 import { facing, intoWind } from './pitfalls/facing';
-import { bulge, coldBend, fits, noWayIn, rot, sits, wholeBar } from './pitfalls/frame';
+import { bulge, coldBend, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
 import { barePvc, hugeSheet, noUv, sail, staples, tooLargeSheet, wear } from './pitfalls/skin';
 
@@ -25,6 +25,7 @@ const ALL: readonly Pitfall[] = [
   cooks,
   animals,
   noWayIn,
+  wallInBed,
   pollination,
   screenArm,
   latchedOpener,

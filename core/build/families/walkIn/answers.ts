@@ -11,7 +11,7 @@ const FOOT = 12 * MM_PER_INCH;
 const PATH_MM = 24 * MM_PER_INCH;
 
 /** Sizes that such a house of bent pipe is built in, mm. */
-const LIMITS = { width: [6 * FOOT, 14 * FOOT], length: [6 * FOOT, 40 * FOOT] } as const;
+const LIMITS = { width: [3 * FOOT, 14 * FOOT], length: [4 * FOOT, 40 * FOOT] } as const;
 
 const limited = (x: number, [low, high]: readonly [number, number]): number => Math.min(high, Math.max(low, x));
 
@@ -95,7 +95,28 @@ export const answers = {
     'three',
   ),
   purlin: tube('Purlin of', { 'emt-3/4': 'Straight and stiff.', 'pvc-3/4': 'Cheap and light.' }, 'emt-3/4'),
+  beam: withDefault(
+    choice(
+      'Centre beam',
+      {
+        none: ['None', 'A free path in the middle; the hoops carry the snow alone.'],
+        posts: [
+          'On posts',
+          'A board under every crown on posts in the middle: for deep snow; you walk round the posts.',
+        ],
+      },
+      'none',
+      { changes: { ridge: ({ value }) => (value === 'posted' ? 'posts' : undefined) } },
+    ),
+    'none',
+  ),
   crossTies: count('Cross ties', [0, 30], 0),
+  /** null: as high as the hoops are six tenths up. */
+  tieMm: dimensioned<number | null>(
+    z.number().min(300).max(4000).nullable().default(null) as z.ZodType<number | null>,
+    null,
+    'tieHeight',
+  ),
   braces: withDefault(
     choice(
       'Braces along',
@@ -112,11 +133,12 @@ export const answers = {
     {
       one: ['One end', 'Warmer; one end framed shut.'],
       two: ['Both ends', 'A through draught in summer.'],
+      none: ['None', 'A low house over one bed, reached into through its rolled-up sides.'],
     },
     'one',
   ),
-  doorWidthMm: length('Door width', [600, 1500], 32 * MM_PER_INCH),
-  doorHeightMm: length('Door height', [1500, 2200], 72 * MM_PER_INCH),
+  doorWidthMm: length('Door width', [400, 1500], 32 * MM_PER_INCH, { when: { doors: ['one', 'two'] } }),
+  doorHeightMm: length('Door height', [1000, 2200], 72 * MM_PER_INCH, { when: { doors: ['one', 'two'] } }),
   anchors: holdDowns('anchors', 'Ground anchors', 80),
   ...coverAnswers('film-uv'),
   sheets: choice(
@@ -173,9 +195,17 @@ export const answers = {
     limited(Math.min(12 * FOOT, Math.max(10 * FOOT, survey.frameOn.widthMm + 2 * PATH_MM)), LIMITS.width),
   ),
   /** Post above the ground; the hoop begins there. */
-  sidewallMm: dimensioned(z.number().min(100).max(1800), 24 * MM_PER_INCH, 'sidewall', {
-    changes: { higher: ({ byMm }, value) => value + byMm },
-  }),
+  sidewallMm: dimensioned(
+    z
+      .number()
+      .min(100)
+      .max(7 * FOOT + 10),
+    24 * MM_PER_INCH,
+    'sidewall',
+    {
+      changes: { higher: ({ byMm }, value) => value + byMm },
+    },
+  ),
   /** null: a third of the post's length where it is windy, a quarter elsewhere. */
   depthMm: dimensioned<number | null>(z.number().min(200).max(1500).nullable(), null, 'postDepth', {
     changes: { deeper: ({ toMm }) => toMm },

@@ -25,7 +25,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const built = buildHouse(a, site);
   if (!built.ok) return built;
   const h = built.value;
-  const front = endFrame(a, h, site, true, true);
+  const front = endFrame(a, h, site, true, a.doors !== 'none');
   if (!front.ok) return front;
   const back = endFrame(a, h, site, false, a.doors === 'two');
   if (!back.ok) return back;
@@ -43,7 +43,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     house: h,
     ends,
     door,
-    doors: a.doors === 'two' ? 2 : 1,
+    doors: { none: 0, one: 1, two: 2 }[a.doors],
     rollBars,
     rollSplices: runs.flatMap((r) => r.joints),
     sheets,
@@ -66,6 +66,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     ...h.hoops,
     ...h.adapters,
     ...h.purlins,
+    ...h.beam,
     ...h.boards,
     ...h.ties,
     ...h.braces,
@@ -93,7 +94,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
         footZMm: a.sidewallMm,
         baseZMm: 0,
         cutMm: h.cutMm,
-        ridge: { kind: 'tied' },
+        ridge: h.ridge,
       },
     ],
     sleeves: sleevesOf(a, h, offers),
@@ -137,6 +138,10 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
         h.cutMm,
       ),
       dimension('width', 'post to post', 'end', 'below', 1, [first, h.y0, 0], [first, h.y1, 0]),
+      ...h.ties.slice(0, 1).map((tie) => {
+        const z = endsOf([tie])[0]?.[2] ?? 0;
+        return dimension('tieHeight', 'cross tie', 'end', 'right', 2, [first, middle, 0], [first, middle, z]);
+      }),
       dimension('sidewall', 'sidewall', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, a.sidewallMm]),
       dimension('postDepth', 'post in the ground', 'end', 'left', 1, [first, h.y0, -h.depthMm], [first, h.y0, 0]),
       dimension('height', 'crown above the ground', 'end', 'right', 1, [first, middle, 0], [first, middle, h.crownZ]),

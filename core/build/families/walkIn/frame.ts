@@ -2,12 +2,14 @@ import type { Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
 import { hoopCurve } from '../../hoop/curve';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
-import { type Point2, heightAt } from '../../../base/geometry';
+import { type Point2, type Vec3, heightAt } from '../../../base/geometry';
 import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
 import { piece } from '../../assembly/pieces';
+import { joint } from '../../joints';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
+import type { Ridge } from '../../assembly/rows';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { type Catalog, fitOf, sectionsWhere } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
@@ -19,6 +21,8 @@ const BASE = '2x6 treated';
 const HIP = '2x4 treated';
 const TIE = '2x4';
 const BRACE = 'emt-3/4';
+const BEAM = '2x6';
+const BEAM_POST = '4x4 treated';
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
 
@@ -38,6 +42,9 @@ export interface House {
   readonly purlins: readonly Member[];
   readonly boards: readonly Member[];
   readonly ties: readonly Member[];
+  /** A beam under the crowns and its posts, where there is one. */
+  readonly beam: readonly Member[];
+  readonly ridge: Ridge;
   /** Short sleeves over the ends of hoop and post, where they do not go over one another. */
   readonly adapters: readonly Member[];
   readonly braces: readonly Member[];
@@ -137,8 +144,9 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const sideY = y0 + a.widthMm * 0.2;
   const slope = (heightAt(under, sideY + 5) - heightAt(under, sideY - 5)) / 10;
   const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slope);
+  const beam = a.beam === 'posts' ? centreBeam(xs, [x0, x1], middle, crownZ - r, site) : undefined;
   const purlins = [
-    ...run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2),
+    ...(beam ? [] : run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2)),
     ...(a.purlins === 'three'
       ? [
           ...run('R2', 'Side purlin', a.purlin, sideY, sideZ),
@@ -159,7 +167,9 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
       : []),
   ];
   const tie = boardShape(tieKey);
-  const tieZ = a.sidewallMm + hoop.heightMm * 0.62;
+  const tieZ = a.tieMm ?? a.sidewallMm + hoop.heightMm * 0.62;
+  if (a.crossTies > 0 && (tieZ > crownZ - 2 * tie.widthMm || tieZ < a.sidewallMm + tie.widthMm))
+    return fail('tieHeight', 'Cross ties go from hoop to hoop: between the sidewall and the crown.');
   if (a.crossTies > 0 && tieZ < TIE_ABOVE_MM)
     return fail('crossTies', 'Cross ties would hang at head height: raise the sidewall, or leave them out.');
   const inside = Array.from({ length: a.crossTies }, (_, i) => {
@@ -184,6 +194,8 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     purlins,
     boards,
     ties: inside,
+    beam: beam?.members ?? [],
+    ridge: beam ? { kind: 'posted', section: beam.section, spanMm: beam.spanMm } : { kind: 'tied' },
     adapters: adapter
       ? xs.flatMap((x, i) =>
           [y0, y1].map((y, k) =>
@@ -199,16 +211,103 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
         )
       : [],
     braces: a.braces === 'corners' ? bracesOf(xs, [y0, y1], a, stock(site, BRACE)) : [],
-    joints: splices,
+    joints: [...splices, ...(beam?.joints ?? [])],
     line: over(hoop, 0),
     roof: over(hoop, a.sidewallMm - 45),
     under,
     centre: hoopCurve(hoop, 200).map((p) => ({ y: y0 + p.y, z: a.sidewallMm + p.z })),
     purlinsAt: [
-      { y: middle, z: crownZ - r - pd / 2, r: pd / 2 },
+      beam
+        ? { y: middle, z: crownZ - r - beam.deepMm / 2, r: beam.deepMm / 2 }
+        : { y: middle, z: crownZ - r - pd / 2, r: pd / 2 },
       ...(a.purlins === 'three' ? [sideY, y0 + y1 - sideY].map((y) => ({ y, z: sideZ, r: pd / 2 })) : []),
     ],
   });
+}
+
+/** A board stands on posts no farther apart than this under the crowns, mm; and so deep in the ground. */
+const BEAM_POSTS_MM = 2440;
+const BEAM_POST_DEEP_MM = 450;
+
+/**
+ * A beam under the crowns for deep snow, on posts at hoops: the end ones a bay in, so that a door has room, and no farther apart
+ * between than a board carries.
+ */
+function centreBeam(
+  xs: readonly number[],
+  [x0, x1]: readonly [number, number],
+  y: number,
+  topZ: number,
+  site: BuildSite,
+): {
+  readonly members: readonly Member[];
+  readonly joints: readonly Joint[];
+  readonly section: Section;
+  readonly spanMm: number;
+  readonly deepMm: number;
+} {
+  const section = stock(site, BEAM);
+  const post = stock(site, BEAM_POST);
+  const deepMm = boardShape(section).widthMm;
+  const inner = xs.length > 3 ? xs.slice(1, -1) : xs;
+  const bay = (inner[inner.length - 1] ?? x1) - (inner[0] ?? x0);
+  const step = Math.max(1, Math.floor((BEAM_POSTS_MM / Math.max(1, bay)) * (inner.length - 1) + 1e-6));
+  const last = inner.length - 1;
+  const at = [...new Set([...Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step), last])].flatMap(
+    (i) => inner[i] ?? [],
+  );
+  const run = straightRun({
+    tag: 'M1',
+    part: 'Centre beam',
+    section,
+    from: [x0, y, topZ - deepMm / 2],
+    to: [x1, y, topZ - deepMm / 2],
+    wide: [0, 0, 1],
+    hoopXs: xs,
+    markHoops: true,
+  });
+  const posts = at.map((x, i): Member => ({
+    ...piece(`M${i + 2}`, 'Beam post', post, [x, y, -BEAM_POST_DEEP_MM], [x, y, topZ - deepMm], [0, 1, 0]),
+    marks: [{ atMm: BEAM_POST_DEEP_MM, label: 'ground' }],
+  }));
+  const spans = at.slice(1).map((x, i) => x - (at[i] ?? x));
+  return {
+    section,
+    deepMm,
+    // An end that stands out beyond its post bends it as a span twice as long would.
+    spanMm: Math.max(...spans, 2 * ((at[0] ?? x0) - x0)),
+    members: [...run.members, ...posts],
+    joints: [
+      ...joint(
+        'uStrap',
+        'beam',
+        'Every crown to the beam',
+        run.members,
+        xs.map((x): Vec3 => [x, y, topZ]),
+      ),
+      ...joint(
+        'post',
+        'beam posts',
+        'Posts of the beam in the ground',
+        posts,
+        at.map((x): Vec3 => [x, y, 0]),
+        {
+          with: { set: 'dug', depthMm: BEAM_POST_DEEP_MM, holds: 'nothing' },
+        },
+      ),
+      ...joint(
+        'plate',
+        'beam post tops',
+        'Posts to the beam, two plates each',
+        [...posts, ...run.members],
+        at.map((x): Vec3 => [x, y, topZ - deepMm]),
+        {
+          count: 2 * at.length,
+        },
+      ),
+      ...run.joints,
+    ],
+  };
 }
 
 /** The smallest pipe that goes over all of these. */

@@ -1,4 +1,5 @@
 import { differences } from '../../../testing/golden';
+import { familyOf } from '..';
 import { at, build } from '../../../testing/site';
 
 const IN = 25.4;
@@ -223,4 +224,50 @@ test('with a door at each end, two sheets over all, battens on the base boards',
       },
     ),
   ).toEqual([]);
+});
+
+const house = (more: object) => build('walk-in', at(128, 44), more);
+
+test('a centre beam lies under the crowns on posts a bay in from the ends, and carries the snow as a beam', () => {
+  const a = house({ beam: 'posts' });
+  // 2x6 under hoops of 1.66 in at 84: its middle at 84 - .83 - 2.75.
+  const beam = a.members.find((m) => m.part.startsWith('Centre beam'));
+  expect(beam?.shape.kind === 'straight' && beam.shape.from[2] / IN).toBeCloseTo(84 - 0.83 - 2.75, 6);
+  // Five hoops 43.6 in apart: posts at the second and the fourth, 87.2 in; an end that stands out 44.4 counts twice.
+  const posts = a.members.filter((m) => m.part === 'Beam post');
+  expect(posts.map((m) => Math.round((m.lengthMm / IN) * 10) / 10)).toEqual([95.4, 95.4]);
+  const ridge = a.arches[0]?.ridge;
+  expect(ridge?.kind === 'posted' && Math.round(ridge.spanMm / IN)).toBe(Math.round(2 * ((176 - 2 * 0.83) / 4 + 0.83)));
+  expect(a.members.some((m) => m.part.startsWith('Ridge purlin'))).toBe(false);
+  expect(a.joints.find((j) => j.id === 'purlins')?.count).toBe(2 * 5);
+  expect(a.joints.find((j) => j.id === 'beam')?.places).toHaveLength(5);
+});
+
+test('ties hang at a typed height, between the sidewall and the crown', () => {
+  const a = house({ crossTies: 2, tieMm: 80 * IN, sidewallMm: 40 * IN });
+  const tie = a.members.find((m) => m.part === 'Cross tie');
+  expect(tie?.shape.kind === 'straight' && tie.shape.from[2] / IN).toBeCloseTo(80, 6);
+  expect(a.dimensions.find((d) => d.id === 'tieHeight')?.valueMm).toBeCloseTo(80 * IN, 6);
+  const family = familyOf('walk-in');
+  const site = at(128, 44);
+  const high = family.assemble({ ...family.defaults(site), crossTies: 1, tieMm: 120 * IN }, site);
+  expect(high.ok ? '' : high.faults[0]?.field).toBe('tieHeight');
+});
+
+test('over one narrow bed it has no door, and hands reach in under its rolled sides', () => {
+  const site = at(96, 30);
+  const a = build('walk-in', site, {
+    widthMm: 36 * IN,
+    lengthMm: 104 * IN,
+    doors: 'none',
+    sidewallMm: 18 * IN,
+    pipe: 'pvc-3/4',
+    post: 'emt-1/2',
+  });
+  expect(a.openings.map((o) => [o.by, o.reachedFrom])).toEqual([
+    ['roll-up', 'both sides'],
+    ['roll-up', 'both sides'],
+  ]);
+  expect(a.members.some((m) => m.part.startsWith('Door'))).toBe(false);
+  expect(a.steps.map((s) => s.id)).not.toContain('door');
 });

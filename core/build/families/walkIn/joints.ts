@@ -42,7 +42,7 @@ function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonl
           .map((x): Vec3 => [x, from[1], from[2]])
       : [];
   });
-  const runs = a.purlins === 'three' ? 3 : 1;
+  const runs = (a.purlins === 'three' ? 3 : 1) - (h.beam.length > 0 ? 1 : 0);
   const n = h.xs.length;
   return [
     ...joint('post', 'posts', 'Posts in the ground', h.posts, ground, {
@@ -229,7 +229,8 @@ export function houseOpenings(a: WalkInAnswers, p: HouseParts): readonly Opening
       travel: { mm: a.sidewallMm },
       shut: a.lacing === 'rope' ? ['lacing'] : [],
       open: ['cranks'],
-      reachedFrom: 'inside',
+      // Over one bed, or with no door, one kneels outside.
+      reachedFrom: a.doors === 'none' || a.widthMm < NARROW_MM ? 'both sides' : 'inside',
       screened: false,
       lift: { motion: 'rolled', extraKg: CRANK_KG, people: 1 },
     };
@@ -256,3 +257,5 @@ export function houseOpenings(a: WalkInAnswers, p: HouseParts): readonly Opening
 }
 
 const CRANK_KG = 2;
+/** A house that an arm reaches across from both sides, mm. */
+const NARROW_MM = 1300;

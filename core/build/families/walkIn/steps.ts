@@ -111,9 +111,18 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       id: 'purlins',
       title: 'Fix purlins and boards',
       view: 'side',
-      tags: [...tagsOf(h.purlins), ...tagsOf(h.boards), ...tagsOf(h.ties), ...tagsOf(h.braces)],
+      tags: [...tagsOf(h.beam), ...tagsOf(h.purlins), ...tagsOf(h.boards), ...tagsOf(h.ties), ...tagsOf(h.braces)],
       work: [
-        [`Ridge purlin first, ${tagList(h.purlins)}, under the hoops, a clamp at every crossing.`],
+        ...(h.beam.length > 0
+          ? [
+              [
+                `Dig in the posts of the beam, ${tagList(h.beam.filter((m) => m.part === 'Beam post'))}, plumb and in line, to their marks. Lay ${tagList(h.beam.filter((m) => m.part !== 'Beam post'))} on them under the crowns, plate it, and strap every hoop to it.`,
+              ],
+            ]
+          : []),
+        ...(h.purlins.length > 0
+          ? [[`Purlins ${tagList(h.purlins)} under the hoops, the ridge first, a clamp at every crossing.`]]
+          : []),
         [`Boards ${tagList(h.boards)} outside the posts, base boards on the ground, every strap with two screws.`],
         ...(h.braces.length > 0
           ? [[`Braces ${tagList(h.braces)} inside the posts, from the foot of one to the top of the next.`]]
@@ -135,17 +144,23 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
         [
           'Bottom plates on the ground inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.',
         ],
-        [
-          'Jambs and header round the door: ',
-          amount(a.doorWidthMm, 'length'),
-          ' by ',
-          amount(a.doorHeightMm, 'length'),
-          ' and a finger’s room all round.',
-        ],
+        ...(a.doors === 'none'
+          ? []
+          : [
+              [
+                'Jambs and header round the door: ',
+                amount(a.doorWidthMm, 'length'),
+                ' by ',
+                amount(a.doorHeightMm, 'length'),
+                ' and a finger’s room all round.',
+              ],
+            ]),
       ],
       tools: ['level', 'saw'],
       joints: named(joints, 'end frames', 'studs'),
-      checks: [['Jambs plumb, header level, both diagonals of the opening equal']],
+      checks: [
+        a.doors === 'none' ? ['Every stud plumb'] : ['Jambs plumb, header level, both diagonals of the opening equal'],
+      ],
       cautions: [CAUTIONS.saw],
       minutes: MINUTES.start + b.ends.length * 8,
     }),
@@ -161,7 +176,9 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
         ],
         ['Throw three ropes over, tie them to its edge, and pull it across with two or three people.'],
         FASTENING[a.fixing],
-        [`Screw ${tagList(b.endBattens)} over the film on the studs and jambs of both ends, then cut the door out.`],
+        [
+          `Screw ${tagList(b.endBattens)} over the film on the studs${a.doors === 'none' ? '' : ' and jambs'} of both ends${a.doors === 'none' ? '' : ', then cut the door out'}.`,
+        ],
         ...(a.layers === 'double'
           ? [['Hang the inner sheet first, and keep a finger of air between: stick foam strip along the purlins.']]
           : []),
@@ -210,23 +227,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
           }),
         ]
       : []),
-    step({
-      id: 'door',
-      title: a.doors === 'two' ? 'Make and hang both doors' : 'Make and hang the door',
-      view: 'end',
-      tags: [...tagsOf(b.door), ...tagsOf(b.doorSheets)],
-      work: [
-        ['Two stiles, three rails between them, a plate on every corner.'],
-        [`Film on both faces, ${sayTags(tagsOf(b.doorSheets))}, folded round the frame and stapled every 75 mm.`],
-        [
-          `${sayCount(countKind(joints, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
-        ],
-      ],
-      tools: ['level', 'stapler'],
-      joints: named(joints, 'door frames', 'door corners', 'door hinges', 'door latches', 'door handles', 'door film'),
-      checks: [['It swings free and latches'], ['Nothing stands in its swing']],
-      minutes: b.door.length * 8 + 20,
-    }),
+    ...(a.doors === 'none' ? [] : [doorStep(a, b)]),
     step({
       id: 'anchor',
       title: 'Anchor it',
@@ -248,4 +249,26 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
 
 function placesOf(h: House): Phrase {
   return h.xs.flatMap((x, i) => [...(i > 0 ? [', '] : []), amount(x - h.x0, 'length')]);
+}
+
+/** Makes the doors and hangs them. */
+function doorStep(a: WalkInAnswers, b: Built): SaidStep {
+  const { joints } = b;
+  return step({
+    id: 'door',
+    title: a.doors === 'two' ? 'Make and hang both doors' : 'Make and hang the door',
+    view: 'end',
+    tags: [...tagsOf(b.door), ...tagsOf(b.doorSheets)],
+    work: [
+      ['Two stiles, three rails between them, a plate on every corner.'],
+      [`Film on both faces, ${sayTags(tagsOf(b.doorSheets))}, folded round the frame and stapled every 75 mm.`],
+      [
+        `${sayCount(countKind(joints, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
+      ],
+    ],
+    tools: ['level', 'stapler'],
+    joints: named(joints, 'door frames', 'door corners', 'door hinges', 'door latches', 'door handles', 'door film'),
+    checks: [['It swings free and latches'], ['Nothing stands in its swing']],
+    minutes: b.door.length * 8 + 20,
+  });
 }

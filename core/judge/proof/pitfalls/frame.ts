@@ -126,6 +126,26 @@ export const rot: Pitfall = ({ members }, { site }) => {
   );
 };
 
+/** A wall of a house that would stand in its bed. */
+export const wallInBed: Pitfall = ({ posts, members }, { site }) => {
+  const tags = new Set(posts.flatMap((p) => p.tags));
+  const { lengthMm, widthMm } = site.survey.frameOn;
+  const inBed = members.find((m) => {
+    if (!tags.has(m.tag) || m.shape.kind !== 'straight') return false;
+    const [x, y] = m.shape.to;
+    return x > 0 && x < lengthMm && y > 0 && y < widthMm;
+  });
+  return inBed
+    ? said('wall in bed', 'fails', [
+        `Post ${inBed.tag} would stand in the bed, and a row of them takes a hand’s width of it. Make the house wider and longer than the bed: `,
+        amount(widthMm, 'length'),
+        ' by ',
+        amount(lengthMm, 'length'),
+        ' at the least.',
+      ])
+    : undefined;
+};
+
 /** Nothing that opens lets a hand in. */
 export const noWayIn: Pitfall = ({ openings }) =>
   openings.every((o) => o.reachedFrom === 'none')
