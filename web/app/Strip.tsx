@@ -26,7 +26,7 @@ const Bar = styled.footer`
   flex: none;
   .cell {
     flex: 1 0 auto;
-    padding: 0.65rem 1.1rem 0.75rem;
+    padding: 0.65rem 0.95rem 0.75rem;
     border-right: 1px solid var(--strip-hair);
     display: grid;
     gap: 0.1rem;
@@ -50,6 +50,12 @@ const Bar = styled.footer`
     place-items: center;
     padding: 0 1.1rem;
     margin-left: auto;
+    background: var(--strip);
+    /* What does not fit passes under it. */
+    @media (min-width: 761px) {
+      position: sticky;
+      right: 0;
+    }
   }
   .deed button {
     background: var(--act);

@@ -361,8 +361,11 @@ function CropLine({ outline: o, sheet }: { readonly outline: Outline; readonly s
         x={(a[0] + b[0]) / 2}
         y={a[1] + 15}
         textAnchor="middle"
-        stroke="none"
-        style={{ fill: colour, fontWeight: 600 }}
+        stroke="var(--ground)"
+        strokeWidth={4}
+        strokeLinejoin="round"
+        // Read over whatever stands in front of it.
+        style={{ fill: colour, fontWeight: 600, paintOrder: 'stroke' }}
       >
         {crop(cropKey).name}
       </text>

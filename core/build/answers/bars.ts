@@ -63,7 +63,7 @@ const BOARDS: readonly (readonly [value: string, label: string, why: string])[] 
   ['2x6', '2x6', 'Deep: for long spans and deep snow.'],
   ['2x8', '2x8', 'The usual height of a box.'],
   ['2x10', '2x10', 'For taller greens.'],
-  ['2x12', '2x12', 'One board high in front, for leeks and kale.'],
+  ['2x12', '2x12', 'Eleven inches high in one board: no joint in the sides.'],
   ['38x63 mm', '38 x 63 mm', 'The light metric board.'],
   ['38x89 mm', '38 x 89 mm', 'The usual metric board.'],
   ['45x45 mm', '45 x 45 mm', 'The metric square.'],

@@ -383,7 +383,7 @@ function skirtBars(
   [first, last]: readonly [number, number],
   site: BuildSite,
 ): readonly Member[] {
-  const bar = stock(site, under === 'rods' ? 'rod-4' : '2x4');
+  const bar = stock(site, under === 'rods' ? 'rod-4' : '2x4 treated');
   const longest = Math.max(...bar.stock.map((s) => s.lengthMm)) - bar.squareMm;
   const parts = Math.max(1, Math.ceil((last - first) / longest));
   const half = thicknessMm(bar) / 2;

@@ -14,7 +14,8 @@ import { beamCheck, liftCheck, spanCheck } from './timberChecks';
 import { ventCheck } from './vents';
 import { windChecks } from './wind';
 
-function cropCheck(assembly: Assembly): Check {
+function cropCheck(assembly: Assembly, market: Market): Check {
+  const step = market === 'imperial' ? 3 * MM_PER_INCH : 75;
   const { cropKey, clearanceMm } = assembly.crop;
   const name = crop(cropKey).name;
   const verdict = clearanceMm < 0 ? 'fails' : clearanceMm < 40 ? 'tight' : 'holds';
@@ -43,10 +44,12 @@ function cropCheck(assembly: Assembly): Check {
       assumes: ['Rows stand the same distance from both long walls.'],
     },
     caution: undefined,
-    tries: [75, 150, 225, 300, 450, 600, 900].map((byMm) => ({
-      label: ['Higher by ', amount(byMm, 'length')] as Phrase,
-      change: { kind: 'higher', byMm } as const,
-    })),
+    tries: [1, 2, 3, 4, 6, 8, 12]
+      .map((n) => n * step)
+      .map((byMm) => ({
+        label: ['Higher by ', amount(byMm, 'length')] as Phrase,
+        change: { kind: 'higher', byMm } as const,
+      })),
   };
 }
 
@@ -192,7 +195,7 @@ export function checkAssembly(
     ...assembly.posts.flatMap((p) => postChecks(p, site)),
     ...assembly.moving.flatMap((part, i) => liftCheck(part, site.lifts[i])),
     ...windChecks(assembly, site),
-    cropCheck(assembly),
+    cropCheck(assembly, site.site.market),
     ...[sheetCheck(site.rolls, assembly.sheets, site.site.market), ventCheck(assembly, site.air)].flatMap(
       (c) => c ?? [],
     ),

@@ -70,7 +70,12 @@ test.each<[id: string, family: string, suffers: Try, well: Try]>([
   ['panel', 'sloped-cold-frame', { bed: 'broad', answers: { lids: 2 } }, { bed: 'metric' }],
   ['way in', 'bent-conduit', { answers: { mount: 'fixed' } }, { answers: {} }],
   ['way in', 'bent-conduit', { answers: { mount: 'fixed' } }, { answers: { mount: 'fixed', ends: 'flap' } }],
-  ['wall in bed', 'walk-in', { bed: 'long', answers: { widthMm: 950, doors: 'none', sidewallMm: 900, pipe: 'pvc-3/4', post: 'emt-1/2' } }, { bed: 'long' }],
+  [
+    'wall in bed',
+    'walk-in',
+    { bed: 'long', answers: { widthMm: 950, doors: 'none', sidewallMm: 900, pipe: 'pvc-3/4', post: 'emt-1/2' } },
+    { bed: 'long' },
+  ],
   ['latched opener', 'double-wall-cold-frame', { answers: { latches: 1 } }, {}],
   ['way in', 'a-frame', { answers: { ends: 'folded' } }, { answers: { ends: 'flap' } }],
   ['way in', 'double-wall-cold-frame', { answers: { mount: 'hooked' } }, { answers: {} }],

@@ -16,6 +16,7 @@ import { useWay } from '../../app/way';
 import { useOutline, useWork } from '../../background/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
+import { useSize } from '../../drawing/useSize';
 import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
 import { Button } from '../../parts/controls';
 import { StepCard } from '../../parts/StepCard';
@@ -134,10 +135,14 @@ function Sheets({
   readonly work: ReturnType<typeof useWork>['value'];
 }): ReactNode {
   const units = useUnits();
+  // A phone shows the leaf as wide as it is; paper is never narrower than its own measure.
+  const [ref, size] = useSize<HTMLElement>();
+  const wide = Math.min(WIDTH, size?.width ?? WIDTH);
   const end = useViewFrame(o, 'end');
   const side = useViewFrame(o, 'side');
   const scale = Math.min(
-    (WIDTH - marginOf(o, 'side').left - marginOf(o, 'side').right) / side.widthMm,
+    (wide - marginOf(o, 'side').left - marginOf(o, 'side').right) / side.widthMm,
+    (wide - marginOf(o, 'end').left - marginOf(o, 'end').right) / end.widthMm,
     260 / end.heightMm,
   );
   // Ends that are alike need one template.
@@ -146,7 +151,7 @@ function Sheets({
   );
   const marked = o.assembly.members.filter((m) => m.marks.length > 0);
   return (
-    <Leaf>
+    <Leaf ref={ref}>
       <header>
         <p className="title">{o.cover.name}</p>
         <p>
@@ -173,10 +178,10 @@ function Sheets({
           <h2>Cut list</h2>
           <OffcutPattern />
           {work.cuts.map((cut) => (
-            <SectionBars key={cut.section.key} cut={cut} width={WIDTH - 10} longestMm={longestDrawnMm(work.cuts)} />
+            <SectionBars key={cut.section.key} cut={cut} width={wide - 10} longestMm={longestDrawnMm(work.cuts)} />
           ))}
           {o.sheets.sheets.map((cut) => (
-            <SheetDrawing key={cut.label} cut={cut} width={WIDTH - 10} />
+            <SheetDrawing key={cut.label} cut={cut} width={wide - 10} />
           ))}
           <p className="small">
             Marks run from the tape’s end, after the squared end, and count the saw’s own width. PVC dust: outdoors with

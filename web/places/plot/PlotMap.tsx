@@ -90,7 +90,15 @@ export function PlotMap({ garden }: { readonly garden: Garden }): ReactNode {
                     </g>
                   ))}
                 </g>
-                <text x={bx} y={by + 22} fontWeight={600} fill="var(--ink)">
+                <text
+                  x={bx}
+                  y={by + 22}
+                  fontWeight={600}
+                  fill="var(--ink)"
+                  stroke="var(--ground)"
+                  strokeWidth={4}
+                  style={{ paintOrder: 'stroke' }}
+                >
                   {fitted(bed.name, Math.max(MIN_LABEL_PX, bed.outside.nearMm * scale))}
                 </text>
               </g>

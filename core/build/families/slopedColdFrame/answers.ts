@@ -49,7 +49,9 @@ export const answers = {
         'Front',
         {
           same: ['The same board', 'One kind of board for all.'],
-          ...Object.fromEntries(BOARDS.map((key) => [key, [key.replace('x', ' x '), FRONT_WHY]])),
+          ...Object.fromEntries(
+            BOARDS.map((key) => [key, [key.endsWith('mm') ? key.replace('x', ' x ') : key, FRONT_WHY]]),
+          ),
         } as Words<string>,
         ({ market }) => (market === 'imperial' ? '2x8' : 'same'),
         { resets: { frontMm: null } },

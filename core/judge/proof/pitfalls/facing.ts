@@ -38,6 +38,8 @@ function lookingTo(a: Assembly): { readonly sum: Vec3; readonly areaMm2: number 
 
 /** Glass that leans away from the noon sun. */
 export const facing: Pitfall = (a, { site, latitudeDeg }) => {
+  // Hoops look both ways, whatever of them lies open.
+  if (a.arches.length > 0) return undefined;
   const { sum, areaMm2 } = lookingTo(a);
   if (Math.hypot(sum[0], sum[1]) < SLOPES * areaMm2) return undefined;
   const to = bearing([sum[0], sum[1]], site.bed.bearingDeg);
