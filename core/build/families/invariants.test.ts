@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import type { Answers } from '../answers/asked';
 import { siteOf } from '../../testing/site';
+import { type Vec3, distance, faceArea } from '../../base/geometry';
 import { overlapMm } from '../../testing/solid';
 import type { BuildSite } from '../../site/buildSite';
 import type { Assembly } from '../assembly/types';
@@ -167,7 +168,9 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
             );
             return straight.flatMap((m, i) =>
               straight.slice(i + 1).flatMap((n) => {
-                if (sleeved.has(`${m.section.key} ${n.section.key}`)) return [];
+                // A lath is let into the studs that it braces.
+                const letIn = [m, n].some((x) => x.part === 'Brace' && x.section.shape.kind === 'board');
+                if (letIn || sleeved.has(`${m.section.key} ${n.section.key}`)) return [];
                 const deep = overlapMm(m, n);
                 // Less than a saw's own width is trimmed as it is fitted.
                 return deep > 3 ? [`${m.part} in ${n.part} by ${Math.round(deep)} mm`] : [];
@@ -177,6 +180,56 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
           },
           all.filter((_, i) => i % 3 === 0),
         ).map((fault) => fault.replace(/^(bed \d), picks [\d ]+: /, '$1: ')),
+      ),
+    ]).toEqual([]);
+  });
+
+  test('curved pieces are as long as they are cut, and a sheet is at least as large as what it lies over', () => {
+    const long = (points: readonly Vec3[]): number =>
+      points.slice(1).reduce((sum, p, i) => sum + distance(points[i] ?? p, p), 0);
+    const summed = (lines: readonly { readonly mm: number }[]): number => lines.reduce((sum, l) => sum + l.mm, 0);
+    expect([
+      ...new Set(
+        faults((a) => [
+          // Drawn in straight stretches a curve comes out a little short.
+          ...a.members.flatMap((m) => {
+            const drawn = m.shape.kind === 'curve' ? long(m.shape.points) : m.lengthMm;
+            const right = drawn <= m.lengthMm + 1 && drawn >= m.lengthMm * 0.995 - 1;
+            return right ? [] : [`${m.part} is drawn ${Math.round(drawn)} mm long and cut ${Math.round(m.lengthMm)}`];
+          }),
+          ...a.sheets
+            .filter((s) => s.cover.kind !== 'mesh' && !s.part.endsWith('skin'))
+            .flatMap((s) => {
+              const [across, along] = [summed(s.across), summed(s.along)];
+              const runs = s.faces.filter((f) => new Set(f.map((p) => Math.round(p[0]))).size > 1);
+              const xs = runs.flat().map((p) => p[0]);
+              const ends = s.faces.filter((f) => !runs.includes(f));
+              const girth = runs
+                .filter((f) => f.every((p) => [Math.min(...xs), Math.max(...xs)].some((x) => Math.abs(p[0] - x) < 1)))
+                .reduce(
+                  (sum, f) =>
+                    sum + faceArea(f) / Math.max(1, Math.max(...f.map((p) => p[0])) - Math.min(...f.map((p) => p[0]))),
+                  0,
+                );
+              const covers = xs.length === 0 || (girth <= across + 2 && Math.max(...xs) - Math.min(...xs) <= along + 2);
+              // An end by itself, whichever way it is cut.
+              const alone = xs.length > 0 ? [] : ends;
+              const fits = alone.every((f) => {
+                const [w, h] = [1, 2].map(
+                  (k) => Math.max(...f.map((p) => p[k] ?? 0)) - Math.min(...f.map((p) => p[k] ?? 0)),
+                );
+                return [
+                  [across, along],
+                  [along, across],
+                ].some(([u = 0, v = 0]) => (w ?? 0) <= u + 2 && (h ?? 0) <= v + 2);
+              });
+              return covers && fits
+                ? []
+                : [
+                    `${s.part} ${s.tag} is smaller than what it covers: ${Math.round(girth)} of ${Math.round(across)} across`,
+                  ];
+            }),
+        ]).map((fault) => fault.replace(/^(bed \d), picks [\d ]+: /, '$1: ')),
       ),
     ]).toEqual([]);
   });

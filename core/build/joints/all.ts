@@ -31,6 +31,7 @@ export { socket } from './socket';
 export { staple } from './staple';
 export { stay } from './stay';
 export { strap } from './strap';
+export { tapedEdge } from './tapedEdge';
 export { tekScrew } from './tekScrew';
 export { throughScrew } from './throughScrew';
 export { tie } from './tie';

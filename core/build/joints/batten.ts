@@ -8,4 +8,5 @@ export const batten: Kind = {
   minutes: 0.6,
   symbol: 'line',
   divides: 'there',
+  tip: 'Pilot each screw through the lath, and drive it snug, not tight: a crushed lath splits.',
 };

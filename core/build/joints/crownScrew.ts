@@ -7,4 +7,5 @@ export const crownScrew: Kind = {
   tools: ['drill, 1/8 bit'],
   minutes: 0.6,
   symbol: 'point',
+  tip: 'A 1/8 pilot through the pipe first, and the screw snug, not tight: plastic that is squeezed cracks in the cold.',
 };

@@ -6,7 +6,8 @@ import type { BuildSite } from '../../site/buildSite';
 import { SOIL_HOLDS } from '../../site/soil';
 import { inMarket } from './marketWords';
 import { hardwareOf, kindOf } from './index';
-import { countOfJoint } from './kind';
+import type { Phrase } from '../../base/figure';
+import { type Kind, countOfJoint } from './kind';
 
 /** What is bought whole and only stands there: blocks, and windows looked for second-hand. */
 function whole(a: Pick<Assembly, 'blocks' | 'panels'>): readonly HardwareUse[] {
@@ -108,6 +109,10 @@ function ventilationOf(openings: readonly Opening[]): Ventilation {
   };
 }
 
+/** Small knowledge of the joints that are made, each once. */
+const tipsOf = (kinds: readonly Kind[]): readonly Phrase[] =>
+  [...new Set(kinds.flatMap((k) => (k.tip === undefined ? [] : [k.tip])))].map((tip) => [tip]);
+
 /** A step with what its joints take, ask for and warn of. */
 function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
   const made = joints.filter((j) => step.joints.includes(j.id));
@@ -115,6 +120,7 @@ function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
   const cautions = kinds.flatMap((k) => (k.caution === undefined ? [] : [k.caution]));
   return {
     ...step,
+    work: [...step.work, ...tipsOf(kinds)],
     takes: hardwareOf(made),
     tools: [...new Set([...step.tools, ...kinds.flatMap((k) => k.tools)])],
     cautions: [...new Set([...step.cautions, ...cautions])],

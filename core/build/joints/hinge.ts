@@ -8,6 +8,7 @@ export const hinge: Kind = {
   tools: ['driver'],
   minutes: 6,
   symbol: 'point',
+  tip: 'Galvanised or stainless hinges and screws: plain steel rusts fast in a season of damp.',
   holds: holdsAs('hinge'),
 };
 

@@ -195,3 +195,16 @@ test('what holds in the soil holds by the soil; what holds on the wall or by its
   expect(holds('soft', 'staked-tunnel')['weights on the skirts']).toBe(49);
   expect(holds('soft', 'a-frame')).toEqual(holds('clay', 'a-frame'));
 });
+
+test('small knowledge of a joint is said at the step that makes it, once', () => {
+  const a = build('hinged-hoop-lid', at(128, 44), { feet: 'screwed' });
+  const said = (id: string): readonly string[] =>
+    a.steps
+      .find((s) => s.id === id)
+      ?.work.flat()
+      .map(String) ?? [];
+  expect(said('bend').filter((x) => x.includes('snug, not tight'))).toHaveLength(1);
+  expect(said('hang').filter((x) => x.includes('Galvanised or stainless'))).toHaveLength(1);
+  expect(said('cover').filter((x) => x.includes('a crushed lath splits'))).toHaveLength(1);
+  expect(said('cut').filter((x) => /snug|stainless|crushed/.test(x))).toEqual([]);
+});

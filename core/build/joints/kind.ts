@@ -24,6 +24,8 @@ export interface Kind {
   /** It keeps a sheet from lifting: at its places, or over its whole width where it is laced across. */
   readonly divides?: 'there' | 'across';
   readonly caution?: string;
+  /** Small knowledge, said at the step that makes it. */
+  readonly tip?: string;
 }
 
 /** How many there are. */

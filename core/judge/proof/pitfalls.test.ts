@@ -47,6 +47,7 @@ test.each<[id: string, family: string, suffers: Try, well: Try]>([
   ['staples', 'lift-off-cover', { answers: { fixing: 'staples' } }, { answers: { fixing: 'battens' } }],
   ['bare pvc', 'staked-tunnel', { answers: { paint: 'none' } }, { answers: { paint: 'paint' } }],
   ['bare pvc', 'staked-tunnel', { answers: { paint: 'none' } }, { answers: { paint: 'none', cover: 'fabric-30' } }],
+  ['white film', 'a-frame', { answers: { cover: 'film-white' } }, { answers: { cover: 'film-uv' } }],
   ['no uv', 'a-frame', { answers: { cover: 'film-clear' } }, { answers: { cover: 'film-uv' } }],
   [
     'rot',

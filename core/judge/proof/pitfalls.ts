@@ -8,7 +8,7 @@ import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfall
 import { facing, intoWind } from './pitfalls/facing';
 import { bulge, coldBend, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
-import { barePvc, hugeSheet, noUv, sail, staples, tooLargeSheet, wear } from './pitfalls/skin';
+import { barePvc, hugeSheet, noUv, sail, staples, tooLargeSheet, wear, whiteFilm } from './pitfalls/skin';
 
 const ALL: readonly Pitfall[] = [
   fits,
@@ -20,6 +20,7 @@ const ALL: readonly Pitfall[] = [
   staples,
   barePvc,
   noUv,
+  whiteFilm,
   rot,
   hugeSheet,
   cooks,

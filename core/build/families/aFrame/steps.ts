@@ -131,7 +131,7 @@ function dividedStep(a: AFrameAnswers, b: Built): SaidStep {
     work: [
       battens
         ? [
-            `Lay ${tagList(b.legBattens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg: a pilot hole first, snug, not tight.`,
+            `Lay ${tagList(b.legBattens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg.`,
           ]
         : [
             'Throw a rope over the ridge in the middle of every bay, tie it to a screw in the side rail on one side, pull it tight and tie it on the other.',

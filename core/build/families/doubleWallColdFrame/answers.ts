@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, askedWhen, choice, count, countOrAuto, dimensioned, length } from '../../answers/asked';
+import {
+  type Chosen,
+  askedWhen,
+  choice,
+  count,
+  countOrAuto,
+  dimensioned,
+  length,
+  withDefault,
+} from '../../answers/asked';
 import { board, coverAnswers, sold, wood } from '../../answers/bars';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
@@ -46,6 +55,31 @@ export const answers = {
     'screen',
   ),
   ...airing('opener'),
+  tape: withDefault(
+    choice(
+      'Over the staples',
+      {
+        tape: ['Taped', 'Clear tape over every stapled edge: the film tears there first, and air gets in.'],
+        none: ['Bare', 'Staples alone; look at them after every gale.'],
+      },
+      'tape',
+    ),
+    'none',
+  ),
+  braces: withDefault(
+    choice(
+      'Braces in the walls',
+      {
+        none: ['None', 'The lids and the bed keep it square.'],
+        corners: [
+          'In the corners',
+          'A diagonal in both end bays of front and back: it does not rack when it is carried or hinged.',
+        ],
+      },
+      'none',
+    ),
+    'none',
+  ),
   pocket: choice(
     'The opener sits',
     {

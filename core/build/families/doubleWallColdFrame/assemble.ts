@@ -21,11 +21,12 @@ import { type Result, ok } from '../../../base/result';
 import { MM_PER_INCH } from '../../../base/length';
 import type { DoubleWallColdFrameAnswers } from './answers';
 import { doubleWallSteps } from './steps';
-import { buildWalls, wallSheets } from './walls';
+import { buildWalls, wallBraces, wallSheets } from './walls';
 
 /** The lids have latches and stays of their own. */
 const FRAME_ASKS = { latches: 'frameLatches', stays: 'frameStays' };
 const POCKET = '1x4';
+const BRACE = '1x2';
 const POCKET_MM = 300;
 
 /** Builds the frame: walls of studs with film on both faces, low lids, a net under them, an opener in its pocket. */
@@ -97,6 +98,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   const perimeter = 2 * (length + depth);
   const rim = roundBox([x0, x1, 0, depth, z0], anchors);
   const walled = [...walls.front, ...walls.back, ...walls.sides];
+  const braces = a.braces === 'corners' ? wallBraces(walls, stock(site, BRACE)) : [];
   const studs = walled.filter((m) => m.part.endsWith('stud'));
   const skins = sheets.filter((x) => x.tag.startsWith('S'));
   const own: readonly Joint[] = [
@@ -110,6 +112,14 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
       studs.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 100) : [])),
       { count: Math.ceil((4 * perimeter + 2 * studs.reduce((sum, m) => sum + m.lengthMm, 0)) / 100) },
     ),
+    ...(a.tape === 'tape'
+      ? joint('tapedEdge', 'edge tape', 'Over the stapled edges of both skins', skins, [], {
+          count: Math.ceil((4 * perimeter) / 1000),
+        })
+      : []),
+    ...joint('buttScrew', 'braces', 'Braces to the plates, two screws an end', [...braces, ...walled], endsOf(braces), {
+      with: { screw: 'screw-1-5/8' },
+    }),
     ...(screened
       ? joint('staple', 'net', 'Net to the top plates', [net, ...walled], rim, { count: Math.ceil(perimeter / 75) })
       : []),
@@ -128,7 +138,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     ...(a.mount === 'hooked' ? joint('hook', 'anchors', 'Frame to the bed wall', walled, rim, { ask: 'anchors' }) : []),
   ];
   const set = setOnBed(walled, across.members, own, packerWork(survey));
-  const whole = [...walled, ...lids.members, ...pockets, ...sheets, ...lids.panels];
+  const whole = [...walled, ...braces, ...lids.members, ...pockets, ...sheets, ...lids.panels];
   const hung =
     a.mount === 'hinged'
       ? hangWhole(
@@ -146,7 +156,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   const mean = (a.frontMm + a.backMm) / 2;
   const assembly: Said = {
     ...BARE,
-    members: [...walled, ...lids.members, ...pockets, ...across.members, ...(hung?.members ?? [])],
+    members: [...walled, ...braces, ...lids.members, ...pockets, ...across.members, ...(hung?.members ?? [])],
     panels: lids.panels,
     sheets,
     joints,
@@ -190,7 +200,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         spacingLabel: '',
       }),
     ],
-    steps: doubleWallSteps(a, { walls, lids, pockets, crossBoards: across.members, sheets, joints, set, hung }),
+    steps: doubleWallSteps(a, { walls, braces, lids, pockets, crossBoards: across.members, sheets, joints, set, hung }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);

@@ -44,6 +44,8 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
         [4 * 4, 'screw-3', 'Side walls'],
         // Along the plates of both skins, and up every stud on both faces.
         [Math.ceil((4 * perimeter + 2 * studs) / 100), 'staple', 'Both skins'],
+        // Twice round both skins.
+        [Math.ceil((4 * perimeter) / 1000), 'seam-tape', 'Over the stapled edges'],
         [Math.ceil(perimeter / 75), 'staple', 'Net'],
         [8 * 2, 'screw-1-5/8', 'Pocket boards'],
         [4 * 4, 'corner-plate', 'Lid corners'],
@@ -68,4 +70,13 @@ test('a double-wall cold frame of 2x2 over 128 x 44 in, worked by hand', () => {
       dimensions: { boxWidth: 44, front, backHeight: back, coverLength: 128, rowFromEdge: 6 },
     }),
   ).toEqual([]);
+});
+
+test('braces go from the foot of each corner stud of front and back to the head of the next', () => {
+  const a = build('double-wall-cold-frame', at(128, 44), { braces: 'corners' });
+  // Studs 126.5 / 6 in apart: in front 11 in high, at the back 18.
+  const [low, high] = [14 - 3, 21 - 3].map((z) => Math.hypot(126.5 / 6, z));
+  expect(a.members.filter((m) => m.part === 'Brace').map((m) => Math.round((m.lengthMm / IN) * 1e4) / 1e4)).toEqual(
+    [low, low, high, high].map((x) => Math.round((x ?? 0) * 1e4) / 1e4),
+  );
 });

@@ -11,6 +11,7 @@ import type { Walls } from './walls';
 
 interface Built {
   readonly walls: Walls;
+  readonly braces: readonly Member[];
   readonly lids: Lids;
   readonly pockets: readonly Member[];
   readonly crossBoards: readonly Member[];
@@ -28,7 +29,7 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
   const skins = b.sheets.filter((s) => s.tag.startsWith('S'));
   const net = b.sheets.filter((s) => s.tag.startsWith('N'));
   return [
-    cutStep([...all, ...lids.members, ...pockets, ...b.crossBoards, ...(b.hung?.members ?? [])]),
+    cutStep([...all, ...b.braces, ...lids.members, ...pockets, ...b.crossBoards, ...(b.hung?.members ?? [])]),
     step({
       id: 'walls',
       title: 'Screw the four walls together',
@@ -52,13 +53,20 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       id: 'corners',
       title: 'Stand the walls up and screw the corners',
       view: 'plan',
-      tags: tagsOf(all),
+      tags: [...tagsOf(all), ...tagsOf(b.braces)],
       work: [
         ['Sides between front and back, flush at the bottom; four screws a corner.'],
+        ...(b.braces.length > 0
+          ? [
+              [
+                `Let ${tagList(b.braces)} into the inner faces of the studs, from the foot of the corner stud to the head of the next.`,
+              ],
+            ]
+          : []),
         ['Round every outer edge with a rasp.'],
       ],
       tools: ['level'],
-      joints: named(b.joints, 'corners', 'edges'),
+      joints: named(b.joints, 'corners', 'braces', 'edges'),
       checks: [['Both diagonals of the box equal'], ['No edge sharp enough to cut film']],
       minutes: MINUTES.start + 10,
     }),
@@ -76,9 +84,10 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
           amount(walls.gapMm, 'length'),
           ' thick: it is what keeps warmth.',
         ],
+        ...(a.tape === 'tape' ? [['Lay clear tape over every stapled edge, pressed on dry film in the warm.']] : []),
       ],
       tools: ['knife'],
-      joints: named(b.joints, 'wall skins'),
+      joints: named(b.joints, 'wall skins', 'edge tape'),
       checks: [['Both skins are tight and nowhere touch']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.knife],
       minutes: skins.length * MINUTES.sheet,

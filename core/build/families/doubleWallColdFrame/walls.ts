@@ -148,3 +148,21 @@ export function wallSheets(s: WallSite, walls: Walls, cover: CoverMaterial, roll
   };
   return [band('S1', 'Outer skin', 0), band('S2', 'Inner skin', walls.gapMm)];
 }
+
+/**
+ * A lath in both end bays of front and back, from the foot of the first stud to the head of the second, let in flush with the
+ * inner face of the studs.
+ */
+export function wallBraces({ front, back }: Pick<Walls, 'front' | 'back'>, lath: Section): readonly Member[] {
+  return [front, back].flatMap((wall, w) => {
+    const studs = wall.filter((m) => m.part.endsWith('stud'));
+    const bays = studs.length > 2 ? [studs.slice(0, 2), studs.slice(-2).reverse()] : [studs];
+    return bays.flatMap(([outer, inner], i) => {
+      if (outer?.shape.kind !== 'straight' || inner?.shape.kind !== 'straight') return [];
+      const { widthMm } = boardShape(outer.section);
+      const in_ = (w === 0 ? 1 : -1) * (widthMm / 2 - boardShape(lath).thicknessMm / 2);
+      const at = ([x, y, z]: Vec3): Vec3 => [x, y + in_, z];
+      return [piece(`Z${2 * w + i + 1}`, 'Brace', lath, at(outer.shape.from), at(inner.shape.to), [0, 0, 1])];
+    });
+  });
+}

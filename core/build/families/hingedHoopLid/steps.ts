@@ -76,7 +76,7 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
           sockets
             ? 'Screw the sockets down, set one foot, bend, and set the other.'
             : a.feet === 'screwed'
-              ? 'Screw one foot to its rail, bend, and screw the other: snug, not tight, or the pipe splits.'
+              ? 'Screw one foot to its rail, bend, and screw the other.'
               : a.feet === 'holes'
                 ? 'Press one foot down in its hole, bend, and press the other in.'
                 : 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',

@@ -134,7 +134,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
         spacingLabel: '',
       }),
     ],
-    steps: slopedSteps(a, { box: box.value, lids, crossBoards: across.members, joints, survey }),
+    steps: slopedSteps(a, { box: box.value, lids, crossBoards: across.members, joints, survey, soil: bed.soil }),
     remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, outer.widthMm) : assembly);

@@ -1,5 +1,6 @@
 import type { Lids } from '../../parts/slopedLid';
 import type { Joint, Member, SaidStep } from '../../assembly/types';
+import type { Bed } from '../../../site/bed';
 import type { Survey } from '../../../site/survey';
 import { type Phrase, amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
@@ -15,6 +16,7 @@ interface Built {
   readonly crossBoards: readonly Member[];
   readonly joints: readonly Joint[];
   readonly survey: Survey;
+  readonly soil: Bed['soil'];
 }
 
 /** The frame in building order: cut, taper, box, set, lids, glaze, hang. */
@@ -70,6 +72,13 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
       tags: set.tags,
       work: [
         ...set.work,
+        ...(b.soil === 'clay'
+          ? [
+              [
+                'Clay holds water: fork gravel into the soil and bore two holes low in the bed’s wall, so that the box does not stand in a puddle.',
+              ],
+            ]
+          : []),
         [
           `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}.`,
         ],

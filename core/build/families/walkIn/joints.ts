@@ -166,6 +166,10 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBat
           count: Math.ceil(h.purlins.reduce((sum, m) => sum + m.lengthMm, 0) / 1000),
         })
       : []),
+    ...joint('roundedEdge', 'edges', 'Outer edges of the boards and the end frames', [...h.boards, ...ends], [], {
+      count: h.boards.length + ends.length,
+      with: { how: 'guarded' },
+    }),
     ...batteningOf(battens, h.boards),
     ...joint(
       'batten',

@@ -172,7 +172,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       tags: [...tagsOf(main), ...tagsOf(b.battens), ...tagsOf(b.endBattens)],
       work: [
         [
-          'Tape over every screw head and sharp end. Unroll the film beside the house, outer face, usually the printed one, up.',
+          'Round every edge of timber that film will lie on with a rasp, and tape over every screw head and sharp end. Unroll the film beside the house, outer face, usually the printed one, up.',
         ],
         ['Throw three ropes over, tie them to its edge, and pull it across with two or three people.'],
         FASTENING[a.fixing],
@@ -184,7 +184,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
           : []),
       ],
       tools: ['rope', 'knife', ...roomUp],
-      joints: named(joints, 'channel', 'staples', 'end clips', 'battens', 'end battens', 'clips', 'spacers'),
+      joints: named(joints, 'channel', 'staples', 'end clips', 'battens', 'end battens', 'clips', 'spacers', 'edges'),
       checks: [['Tight everywhere, and no metal touches it']],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.ladder, CAUTIONS.knife],
       minutes: main.length * MINUTES.sheet,

@@ -2,6 +2,7 @@
 import { mainCover } from '../../../build/assembly/enclosure';
 import type { Contact } from '../../../build/assembly/types';
 import { sheetSize } from '../../../make/rolls/rolls';
+import { crop } from '../../../site/crops';
 import { amount } from '../../../base/figure';
 import { largestFree } from '../sail';
 import { moreOf } from '../timberChecks';
@@ -89,6 +90,19 @@ export const noUv: Pitfall = ({ sheets }) =>
         'no uv',
         'tight',
         ['Film without UV protection falls apart within a season of sun.'],
+        [answer('UV film', 'cover', 'film-uv')],
+      )
+    : undefined;
+
+/** White film keeps plants asleep: what grows under it starves for light. */
+export const whiteFilm: Pitfall = ({ sheets, crop: row }) =>
+  sheets.some((s) => s.cover.key === 'film-white')
+    ? said(
+        'white film',
+        'tight',
+        [
+          `White film lets a third of the light in: right for plants that sleep the winter, and too dark for ${crop(row.cropKey).name} that is to grow.`,
+        ],
         [answer('UV film', 'cover', 'film-uv')],
       )
     : undefined;
