@@ -17,6 +17,7 @@ import {
   choice,
   handedAs,
   inRound,
+  withDefault,
 } from './asked';
 
 const key = z.string().min(1).max(60);
@@ -215,6 +216,20 @@ const INNER: Words<'fabric-19' | 'fabric-30' | 'fabric-50' | 'film-uv'> = {
   'film-uv': ['Film', 'Two films with air between; air both on sunny days.'],
 };
 type Inner = keyof typeof INNER;
+
+/** Where the hoops of a second layer stand, of a cover that is opened like a lid. */
+export const innerOn = withDefault(
+  choice(
+    'It stands',
+    {
+      bed: ['In the bed', 'Stays when the lid is opened: plants are not chilled, and it is lifted by itself.'],
+      lid: ['In the lid', 'A second row of hoops on the same rails: both open at once.'],
+    },
+    'bed',
+    { leaf: 'skin', when: { inner: Object.keys(INNER) } },
+  ),
+  'bed',
+);
 
 /** A second layer inside the first, for deep winter, and the air between; null: none. */
 export const innerAnswers = {

@@ -13,7 +13,7 @@ import { cropUnder, soilZ } from '../assembly/crop';
 import { hoopMembers, outerFace, underHoop } from './hoops';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
 import { sheetRun } from '../assembly/sheetRun';
-import type { Said, SheetPart } from '../assembly/types';
+import type { Member, Said, SheetPart } from '../assembly/types';
 
 const BURY_MM = 6 * MM_PER_INCH;
 const FROM_WALL_MM = 20;
@@ -21,6 +21,8 @@ const FROM_WALL_MM = 20;
 const LEAST_SPAN = 0.4;
 const LEAST_HEIGHT_MM = 200;
 const TUCK_MM = 6 * MM_PER_INCH;
+/** Between an outer hoop and an inner one beside it on the same rail. */
+const BESIDE_MM = 30;
 
 /** A second cover inside the first: what of, and the air between. */
 export interface Nested {
@@ -30,11 +32,18 @@ export interface Nested {
   readonly rowFromEdgeMm: number;
 }
 
+/** The rails of a lid that the inner hoops are strapped to, beside the outer ones, and how they stand there, mm. */
+export interface InLid {
+  readonly rails: readonly Member[];
+  readonly baseZ: number;
+  readonly spanMm: number;
+}
+
 /**
  * Adds an inner row of hoops, shorter than the outer by an even gap, with its own loose cover; as it was where none is asked for.
- * The inner hoops stand in the soil under the outer ones, so that they stay when a lid is opened.
+ * The inner hoops stand in the soil under the outer ones, so that they stay when a lid is opened; or in the lid, and open with it.
  */
-export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
+export function nest(outer: Said, a: Nested, site: BuildSite, inLid?: InLid): Result<Said> {
   const arch = outer.arches[0];
   if (a.inner === null || !arch) return ok(outer);
   const { bed, survey } = site;
@@ -42,7 +51,8 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
   const pipe = arch.section.materialKey === 'pvc' ? arch.section : stock(site, 'pvc-1/2');
   const cover = a.inner;
   const od = thicknessMm(pipe);
-  const base = soilZ(bed);
+  const base = inLid?.baseZ ?? soilZ(bed);
+  const buryMm = inLid ? 0 : BURY_MM;
   const top = Math.max(...outer.under.map((p) => p.z));
   const inside = {
     spanMm: arch.hoop.spanMm,
@@ -52,25 +62,28 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
     width,
     roomMm: bed.inside.widthMm - 2 * FROM_WALL_MM - od,
   };
-  const found = innerHoop(outer.under, inside, a.innerGapMm);
+  const found = inLid ? lowerHoop(inside, inLid.spanMm, a.innerGapMm) : innerHoop(outer.under, inside, a.innerGapMm);
   if (!found)
     return fail('innerGapMm', 'There is no room for a second layer with so much air between: make the gap smaller.');
   const { hoop, spanMm, heightMm } = found;
-  const cutMm = hoop.lengthMm + 2 * BURY_MM;
+  const cutMm = hoop.lengthMm + 2 * buryMm;
   const longest = Math.max(...pipe.stock.map((bar) => bar.lengthMm));
   if (cutMm > longest) return fail('innerGapMm', 'The inner hoops need more pipe than the longest on sale.');
   const footY = (width - spanMm) / 2;
   const xs = arch.xsMm.map((x, i) =>
-    i === 0
-      ? Math.max(x, outer.reachMm[0]) + a.innerGapMm
-      : i === arch.xsMm.length - 1
-        ? Math.min(x, outer.reachMm[1]) - a.innerGapMm
-        : x,
+    inLid
+      ? // Beside the outer hoop, toward the middle.
+        x + (i < arch.xsMm.length / 2 ? 1 : -1) * (od + BESIDE_MM)
+      : i === 0
+        ? Math.max(x, outer.reachMm[0]) + a.innerGapMm
+        : i === arch.xsMm.length - 1
+          ? Math.min(x, outer.reachMm[1]) - a.innerGapMm
+          : x,
   );
   const [first = 0, last = 0] = [xs[0], xs[xs.length - 1]];
   if (last - first < 200)
     return fail('innerGapMm', 'There is no length left for a second layer: make the gap smaller.');
-  const hoops = hoopMembers({ hoop, cutMm }, pipe, xs, footY, base, BURY_MM).map((m) => ({
+  const hoops = hoopMembers({ hoop, cutMm }, pipe, xs, footY, base, buryMm).map((m) => ({
     ...m,
     tag: m.tag.replace('H', 'N'),
     part: 'Inner hoop',
@@ -87,12 +100,12 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
     rollKey: null,
     across: [
       { what: 'Over the inner hoop, foot to foot', mm: pathLength(line) },
-      { what: 'Tucked under, both sides', mm: 2 * TUCK_MM },
+      { what: inLid ? 'Stapled to the rails, both sides' : 'Tucked under, both sides', mm: 2 * TUCK_MM },
     ],
     along: [
       { what: 'First inner hoop to last', mm: last - first },
       { what: 'End height, both ends', mm: 2 * heightMm },
-      { what: 'Tucked under, both ends', mm: 2 * TUCK_MM },
+      { what: inLid ? 'Stapled to the end boards, both ends' : 'Tucked under, both ends', mm: 2 * TUCK_MM },
     ],
     faces: [...faces.strips, ...faces.ends],
   };
@@ -103,21 +116,29 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
     [sheet, ...hoops],
     xs.flatMap((x) => [0.15, 0.38, 0.62, 0.85].map((f): Vec3 => onLine(line, x, f))),
   );
-  const feet = joint(
-    'pipeInSoil',
-    'inner feet',
-    'Inner hoops in the soil',
-    hoops,
-    xs.flatMap((x) => [footY, footY + spanMm].map((y): Vec3 => [x, y, base])),
-    // They stand under the outer cover, which takes the wind.
-    { with: { holds: 'nothing' } },
-  );
+  const feetAt = xs.flatMap((x) => [footY, footY + spanMm].map((y): Vec3 => [x, y, base]));
+  // They stand under the outer cover, which takes the wind.
+  const idle = { with: { holds: 'nothing' } };
+  const feet = inLid
+    ? [
+        ...joint('strap', 'inner feet', 'Inner hoops to the rails', [...hoops, ...inLid.rails], feetAt, idle),
+        ...joint('staple', 'inner staples', 'Inner cover to the rails', [sheet, ...inLid.rails], feetAt, {
+          count: 2 * Math.ceil((last - first) / 150),
+        }),
+      ]
+    : joint('pipeInSoil', 'inner feet', 'Inner hoops in the soil', hoops, feetAt, idle);
   const under = underHoop(hoop, pipe, footY, base);
   return ok({
     ...outer,
     members: [...outer.members, ...hoops],
     sheets: [...outer.sheets, sheet],
     joints: [...outer.joints, ...feet, ...clips],
+    // What stands in the lid is lifted with it.
+    openings: inLid
+      ? outer.openings.map((o) =>
+          o.by === 'lid' ? { ...o, tags: [...o.tags, ...hoops.map((m) => m.tag), sheet.tag] } : o,
+        )
+      : outer.openings,
     under,
     crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: { ...outer.enclosure, skins: doubled(outer.enclosure, cover) },
@@ -132,18 +153,22 @@ export function nest(outer: Said, a: Nested, site: BuildSite): Result<Said> {
           [
             'Cut the inner hoops to ',
             amount(cutMm, 'length'),
-            ' and push both ends ',
-            amount(BURY_MM, 'length'),
-            ' into the soil.',
+            ...(inLid
+              ? [' and strap both ends inside the rails, beside the outer hoops.']
+              : [' and push both ends ', amount(buryMm, 'length'), ' into the soil.']),
           ],
           [
             'They stand ',
             amount(spanMm, 'length'),
             ' apart at the feet, and leave ',
             amount(a.innerGapMm, 'length'),
-            ' of air all round.',
+            inLid ? ' of air at the crown, less toward the rails.' : ' of air all round.',
           ],
-          [`Lay ${cover.name} over them, clip it, and tuck it in. Take it off by day when it is mild.`],
+          [
+            inLid
+              ? `Pull ${cover.name} over them from inside, clip it, and staple it to rails and end boards.`
+              : `Lay ${cover.name} over them, clip it, and tuck it in. Take it off by day when it is mild.`,
+          ],
         ],
         tools: ['shear', 'tape', 'eye protection'],
         checks: [['The two layers nowhere touch']],
@@ -175,6 +200,14 @@ interface Inner {
   readonly hoop: Elastica;
   readonly spanMm: number;
   readonly heightMm: number;
+}
+
+/** A lower hoop on the same rails: the gap is kept at the crown. */
+function lowerHoop(i: Inside, spanMm: number, gapMm: number): Inner | undefined {
+  const heightMm = i.top - gapMm - thicknessMm(i.pipe) / 2 - i.base;
+  if (heightMm < LEAST_HEIGHT_MM) return undefined;
+  const hoop = solveHoop({ kind: 'pinned' }, { spanMm, heightMm });
+  return hoop.ok ? { hoop: hoop.value, spanMm, heightMm } : undefined;
 }
 
 /**

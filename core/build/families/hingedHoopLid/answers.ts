@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, choice, count, withDefault } from '../../answers/asked';
-import { board, coverAnswers, innerAnswers, sold } from '../../answers/bars';
+import { board, coverAnswers, innerAnswers, innerOn, sold } from '../../answers/bars';
 import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
 import { ends, firmEnds, latches, paint, people, stays, wrap } from '../../answers/skin';
@@ -82,6 +82,7 @@ export const answers = {
   ...firmEnds('Ends of', ['plywood-1/4', 'plywood-3/8', 'twin-wall-6'], 'plywood-1/4'),
   paint,
   ...innerAnswers,
+  innerOn,
   crop: crop('lettuce'),
   extra,
   extent,

@@ -269,5 +269,6 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     },
     a,
     site,
+    a.innerOn === 'lid' ? { rails, baseZ: z0 + 10, spanMm: width - 2 * t - od } : undefined,
   );
 }

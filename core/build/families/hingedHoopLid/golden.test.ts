@@ -216,3 +216,22 @@ test('firm ends stand outside the end boards, flush with the bed, with their ven
     ['Clear end', 'v', 0],
   ]);
 });
+
+test('a second row of hoops in the lid stands on the same rails, lower by the air between, and is lifted with it', () => {
+  const gap = 100;
+  const a = lid({ inner: 'fabric-30', innerOn: 'lid', innerGapMm: gap });
+  const inner = a.members.filter((m) => m.part === 'Inner hoop');
+  expect(inner).toHaveLength(a.arches[0]?.tags.length ?? -1);
+  const top = (tag: string): number => {
+    const m = a.members.find((x) => x.tag === tag);
+    return m?.shape.kind === 'curve' ? Math.max(...m.shape.points.map((p) => p[2])) : NaN;
+  };
+  // From centre line to centre line: the gap and an outside of pipe.
+  expect(top('H1') - top('N1')).toBeCloseTo(gap + 0.84 * 25.4, 0);
+  const points = inner[0]?.shape.kind === 'curve' ? inner[0].shape.points : [];
+  // Strapped inside rails of 1.5 in: 44 - 3 - .84 apart, with nothing in the soil.
+  expect(((points[points.length - 1]?.[1] ?? 0) - (points[0]?.[1] ?? 0)) / 25.4).toBeCloseTo(44 - 3 - 0.84, 2);
+  expect(a.moving[0]?.memberTags).toEqual(expect.arrayContaining(inner.map((m) => m.tag)));
+  expect(a.moving[0]?.sheetTags).toContain('SN');
+  expect(lid({ inner: 'fabric-30' }).moving[0]?.sheetTags).not.toContain('SN');
+});
