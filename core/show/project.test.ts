@@ -4,7 +4,8 @@ import { type Vec3, flatten } from '../base/geometry';
 import { demoGarden, everyKind } from '../garden/demo';
 import { outline } from '../plan';
 import { thicknessMm } from '../catalog/sections';
-import { bounds, drawAssembly } from './project';
+import { at, build } from '../testing/site';
+import { bounds, drawAssembly, standingTags } from './project';
 import type { Assembly, Member } from '../build/assembly/types';
 
 const gardens = [demoGarden(), everyKind()];
@@ -168,4 +169,14 @@ describe.each(built)('$name', ({ o }) => {
       expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeCloseTo(d.valueMm, 3);
     }
   });
+});
+
+test('along the bed a row is named by its hoops or legs, whatever stands higher beside them', () => {
+  const tags = (family: string, more: object = {}): readonly string[] =>
+    standingTags(build(family, at(128, 44), more))
+      .map((x) => x.tag)
+      .sort();
+  expect(tags('a-frame')).toEqual(['L1', 'L3', 'L5', 'L7', 'L9']);
+  // Ridge posts stand at the end hoops.
+  expect(tags('hinged-hoop-lid', { ridge: 'posted' })).toEqual(['H1', 'H2', 'H3', 'H4', 'H5']);
 });

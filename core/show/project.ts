@@ -173,6 +173,8 @@ export function bounds(shapes: readonly Drawn[]): {
 
 /** Tags over what stands crosswise, seen from the side: one at each place along the bed, on its highest point. */
 export function standingTags(a: Assembly): readonly { readonly tag: string; readonly at: Flat }[] {
+  // A row of hoops or legs is what one counts along the bed; only what has none is named by what stands highest.
+  const rows = new Set([...a.arches, ...a.beams].flatMap((r) => r.tags));
   const places = new Map<number, { tag: string; at: Flat }>();
   for (const m of a.members) {
     const points = memberPoints(m);
@@ -182,8 +184,13 @@ export function standingTags(a: Assembly): readonly { readonly tag: string; read
     const z = Math.max(...points.map((p) => p[2]));
     const key = Math.round(low / 40);
     const known = places.get(key);
-    if (!known || z > known.at[1] + 1) places.set(key, { tag: m.tag, at: [low, z] });
+    const before =
+      known && rows.has(known.tag) !== rows.has(m.tag) ? rows.has(m.tag) : z > (known?.at[1] ?? -Infinity) + 1;
+    if (before) places.set(key, { tag: m.tag, at: [low, z] });
   }
-  const top = Math.max(0, ...[...places.values()].map((p) => p.at[1]));
-  return [...places.values()].filter((p) => p.at[1] > top * 0.6);
+  const all = [...places.values()];
+  const top = Math.max(0, ...all.map((p) => p.at[1]));
+  const high = all.filter((p) => p.at[1] > top * 0.6);
+  const inRows = high.filter((p) => rows.has(p.tag));
+  return inRows.length > 1 ? inRows : high;
 }

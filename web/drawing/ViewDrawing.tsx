@@ -278,8 +278,8 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, joint
         {view === 'plan' && !play && <CropRows outline={o} sheet={sheet} />}
         {view === 'side' &&
           readable(standingTags(o.assembly).map(({ tag, at }) => ({ tag, at: toScreen(sheet, at) }))).map(
-            ({ tag, at: [x, y] }) => (
-              <text key={tag} x={x} y={y - 10} textAnchor="middle">
+            ({ tag, at: [x] }) => (
+              <text key={tag} x={x} y={box.top - 8} textAnchor="middle">
                 {tag}
               </text>
             ),
