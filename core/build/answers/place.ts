@@ -89,10 +89,14 @@ const warmth = choice(
     stones: ['Stones', 'The same, with stones from the garden: they hold half as much for their size.'],
     blanket: ['Blanket at night', 'Laid over the cover on cold nights, taken off every morning for light.'],
     lights: ['Warm string lights', 'Old-style bulbs that give heat; needs an outdoor socket.'],
-    straw: ['Straw at the walls', 'Loose straw heaped against the bed’s walls outside.'],
+    straw: ['Straw at the walls', 'Loose straw or hay heaped against the bed’s walls outside.'],
+    banked: [
+      'Soil at the walls',
+      'Earth banked against the walls outside: the frost comes in later, and the wood must be treated.',
+    ],
   },
   'none',
 );
 /** Gardens from before it was asked have none. */
 export const extra = withDefault(warmth, 'none');
-export type Extra = 'none' | 'jugs' | 'stones' | 'blanket' | 'lights' | 'straw';
+export type Extra = 'none' | 'jugs' | 'stones' | 'blanket' | 'lights' | 'straw' | 'banked';

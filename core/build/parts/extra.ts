@@ -17,7 +17,10 @@ const WORK: Readonly<Record<Exclude<Extra, 'none'>, Phrase>> = {
   lights: [
     'Hang the lights clear of the film, on an outdoor outlet with residual-current protection, and switch them on for the night.',
   ],
-  straw: ['Heap straw against the walls outside, as high as the bed, and keep it dry under a board.'],
+  straw: ['Heap straw or hay against the walls outside, as high as the bed, and keep it dry under a board.'],
+  banked: [
+    'Bank soil against the walls outside, a spade wide and as high as the bed; take it away in spring, or the wood rots.',
+  ],
 };
 
 /** What is bought for it, how many by the floor and the walls, and where it goes. */
@@ -26,6 +29,7 @@ const THINGS: Readonly<
 > = {
   none: undefined,
   stones: undefined,
+  banked: undefined,
   jugs: {
     item: 'water-jug',
     count: (a) => Math.max(2, Math.ceil(a.enclosure.floorM2 / FLOOR_A_JUG)),

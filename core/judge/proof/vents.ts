@@ -46,9 +46,11 @@ export function ventCheck({ ventilation: { aloneM2, byHandM2 } }: Assembly, air:
     text: [
       'All that opens frees ',
       amount(open, 'area'),
-      ' of the ',
+      '; ',
       amount(wanted, 'area'),
-      enough ? ' wanted at a clear noon.' : ' wanted at a clear noon: open more, or take the cover off on such days.',
+      enough
+        ? ' are wanted at a clear noon.'
+        : ' are wanted at a clear noon: open more, or take the cover off on such days.',
     ],
     figure,
     caution: ASK,
