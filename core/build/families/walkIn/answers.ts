@@ -59,6 +59,7 @@ export const answers = {
     { changes: { pipe: ({ key }) => key } },
   ),
   post: tube('Posts', POSTS, 'steel-1', {
+    when: { posts: ['driven', 'dug'] },
     fits: { test: oneOf(POSTS), words: 'must be a steel pipe or conduit that stands as a post' },
     changes: { rod: ({ key }) => (key in POSTS ? key : undefined) },
   }),
@@ -68,6 +69,10 @@ export const answers = {
     {
       driven: ['Driven', 'Fast in soft soil; nothing to mix.'],
       dug: ['Dug in', 'Holds in stony or loose soil; a bag of mix each.'],
+      timber: [
+        'Timber, dug in',
+        '4x4 posts: walls up to seven feet, boards screwed on, the hoops strapped beside them.',
+      ],
     },
     'driven',
   ),
@@ -82,6 +87,7 @@ export const answers = {
         ],
       },
       'sleeve',
+      { when: { posts: ['driven', 'dug'] } },
     ),
     'sleeve',
   ),

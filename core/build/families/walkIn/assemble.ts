@@ -101,11 +101,11 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     posts: [
       {
         tags: h.posts.map((m) => m.tag),
-        section: a.post,
-        offers: offers.filter((s) => s.key !== a.post.key),
+        section: h.postSection,
+        offers: a.posts === 'timber' ? [] : offers.filter((s) => s.key !== a.post.key),
         depthMm: h.depthMm,
         aboveMm: a.sidewallMm,
-        set: a.posts,
+        set: a.posts === 'driven' ? 'driven' : 'dug',
         spacingMm: h.spacingMm,
         crownMm: h.crownZ,
         endM2: enclosedArea(h.line) / 1e6,
@@ -172,6 +172,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
 
 /** What goes over what: the hoop over its post, or a short sleeve over both. */
 function sleevesOf(a: WalkInAnswers, h: House, offers: readonly Section[]): Said['sleeves'] {
+  if (a.posts === 'timber') return [];
   const outer = h.adapters[0]?.section;
   return outer
     ? [

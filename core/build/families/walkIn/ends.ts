@@ -47,7 +47,7 @@ export function endFrame(a: WalkInAnswers, h: House, site: BuildSite, left: bool
       top(y + t / 2),
       ...h.purlinsAt.filter((p) => Math.abs(p.y - y) < t / 2 + p.r).map((p) => p.z - p.r),
     );
-  const inner = r + 4;
+  const inner = h.postInMm + 4;
   const stud = (tag: string, part: string, y: number, from: number): Member =>
     // What stands on the ground is treated.
     piece(tag, part, from === 0 ? plateKey : studKey, [x, y, from], [x, y, topOf(y)], [1, 0, 0], {

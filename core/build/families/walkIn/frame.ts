@@ -23,6 +23,7 @@ const TIE = '2x4';
 const BRACE = 'emt-3/4';
 const BEAM = '2x6';
 const BEAM_POST = '4x4 treated';
+const POST = '4x4 treated';
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
 
@@ -39,6 +40,9 @@ export interface House {
   readonly crownZ: number;
   readonly hoops: readonly Member[];
   readonly posts: readonly Member[];
+  readonly postSection: Section;
+  /** How far posts stand in from the centre line of the hoops' feet, mm. */
+  readonly postInMm: number;
   readonly purlins: readonly Member[];
   readonly boards: readonly Member[];
   readonly ties: readonly Member[];
@@ -83,7 +87,9 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     sheetRun([...outerFace(hoop, a.pipe, y0, a.sidewallMm), ...anchors(a.sidewallMm)], anchors(z));
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const roofOnly = a.sheets === 'roof-and-curtains';
-  const adapted = a.join === 'adapter';
+  const timber = a.posts === 'timber';
+  const postSection = timber ? stock(site, POST) : a.post;
+  const adapted = !timber && a.join === 'adapter';
   const adapter = adapted ? adapterOver([a.pipe, a.post], site.catalog) : undefined;
   if (adapted && !adapter) return fail('join', 'No pipe on sale goes over both ends: choose a thinner post or hoop.');
   const lapMm = adapted ? 0 : a.sleeveMm;
@@ -106,9 +112,14 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const { hoop, cutMm } = sprung.value;
   const crownZ = a.sidewallMm + hoop.heightMm;
   const depthMm = postDepth(a, site);
-  const posts = xs.flatMap((x, i) =>
-    [y0, y1].map((y, k): Member => {
-      const m = piece(`P${2 * i + k + 1}`, 'Post', a.post, [x, y, -depthMm], [x, y, a.sidewallMm], [0, 1, 0]);
+  const postMm = thicknessMm(postSection);
+  // A timber post stands beside its hoop, toward the middle of the house, flush with it outside.
+  const beside = timber ? { x: r + postMm / 2, y: postMm / 2 - r } : { x: 0, y: 0 };
+  const posts = xs.flatMap((hoopX, i) =>
+    [y0, y1].map((hoopY, k): Member => {
+      const x = hoopX + (i === n - 1 ? -beside.x : beside.x);
+      const y = hoopY + (k === 0 ? beside.y : -beside.y);
+      const m = piece(`P${2 * i + k + 1}`, 'Post', postSection, [x, y, -depthMm], [x, y, a.sidewallMm], [0, 1, 0]);
       return {
         ...m,
         marks: [
@@ -118,7 +129,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
       };
     }),
   );
-  const longestPost = Math.max(...a.post.stock.map((bar) => bar.lengthMm));
+  const longestPost = Math.max(...postSection.stock.map((bar) => bar.lengthMm));
   if (depthMm + a.sidewallMm > longestPost)
     return fail('sidewall', 'The posts would be longer than any on sale: lower the sidewall or set them less deep.');
 
@@ -210,7 +221,10 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
           ),
         )
       : [],
-    braces: a.braces === 'corners' ? bracesOf(xs, [y0, y1], a, stock(site, BRACE)) : [],
+    postSection,
+    postInMm: timber ? postMm - r : r,
+    // Boards on timber posts brace them.
+    braces: a.braces === 'corners' && !timber ? bracesOf(xs, [y0, y1], a, stock(site, BRACE)) : [],
     joints: [...splices, ...(beam?.joints ?? [])],
     line: over(hoop, 0),
     roof: over(hoop, a.sidewallMm - 45),

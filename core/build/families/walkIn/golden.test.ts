@@ -1,6 +1,6 @@
 import { differences } from '../../../testing/golden';
 import { familyOf } from '..';
-import { at, build } from '../../../testing/site';
+import { at, build, count } from '../../../testing/site';
 
 const IN = 25.4;
 
@@ -270,4 +270,23 @@ test('over one narrow bed it has no door, and hands reach in under its rolled si
   ]);
   expect(a.members.some((m) => m.part.startsWith('Door'))).toBe(false);
   expect(a.steps.map((s) => s.id)).not.toContain('door');
+});
+
+test('timber posts stand beside their hoops, flush with them outside, dug in with mix and strapped', () => {
+  const a = house({ posts: 'timber', sidewallMm: 60 * IN });
+  const posts = a.members.filter((m) => m.part === 'Post');
+  expect(new Set(posts.map((m) => m.section.key))).toEqual(new Set(['4x4 treated']));
+  // A third less of 60 in is 20: from 450 mm or a third of the height, up to the next quarter.
+  expect(posts.map((m) => Math.round((m.lengthMm / IN) * 100) / 100)).toEqual(posts.map(() => 80));
+  const at_ = (m: (typeof posts)[number] | undefined, k: 0 | 1): number =>
+    m?.shape.kind === 'straight' ? m.shape.to[k] / IN : NaN;
+  const [first] = posts;
+  const hoop = a.arches[0];
+  // 3.5 in wide: its outer face .83 out of the hoop's centre line, its side touching the hoop's.
+  expect(at_(first, 1) - 1.75).toBeCloseTo((hoop?.footYMm ?? 0) / IN - 0.83, 6);
+  expect(at_(first, 0) - 1.75).toBeCloseTo((hoop?.xsMm[0] ?? 0) / IN + 0.83, 6);
+  expect(a.sleeves).toEqual([]);
+  expect(count(a, 'post-mix')).toBe(10);
+  expect(a.joints.find((j) => j.id === 'feet')?.kind).toBe('uStrap');
+  expect(a.posts[0]).toMatchObject({ set: 'dug', offers: [] });
 });

@@ -42,32 +42,45 @@ function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonl
           .map((x): Vec3 => [x, from[1], from[2]])
       : [];
   });
+  const timber = a.posts === 'timber';
   const runs = (a.purlins === 'three' ? 3 : 1) - (h.beam.length > 0 ? 1 : 0);
   const n = h.xs.length;
   return [
     ...joint('post', 'posts', 'Posts in the ground', h.posts, ground, {
-      with: { set: a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
+      with: { set: timber ? 'dug' : a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
     }),
-    ...joint(
-      'tekScrew',
-      'feet',
-      h.adapters.length > 0
-        ? 'Through each sleeve, two into the hoop and two into its post'
-        : 'Two through each hoop foot into its post',
-      [...h.hoops, ...h.adapters, ...h.posts],
-      feet,
-      { with: { each: h.adapters.length > 0 ? 4 : 2 } },
-    ),
+    ...(timber
+      ? joint('uStrap', 'feet', 'Two straps at each hoop foot, to its post', [...h.hoops, ...h.posts], feet, {
+          count: 2 * feet.length,
+          with: { screw: 'screw-1-5/8' },
+        })
+      : joint(
+          'tekScrew',
+          'feet',
+          h.adapters.length > 0
+            ? 'Through each sleeve, two into the hoop and two into its post'
+            : 'Two through each hoop foot into its post',
+          [...h.hoops, ...h.adapters, ...h.posts],
+          feet,
+          { with: { each: h.adapters.length > 0 ? 4 : 2 } },
+        )),
     ...joint('tekScrew', 'braces', 'Braces to the posts, two an end', [...h.braces, ...h.posts], endsOf(h.braces), {
       with: { each: 2 },
     }),
     ...joint('crossing', 'purlins', 'Purlins to every hoop', [...h.purlins, ...h.hoops], crossings, {
       count: runs * n,
     }),
-    ...joint('uStrap', 'boards', 'Base and hip boards to the posts', [...h.boards, ...h.posts], feet, {
-      count: h.boards.some((m) => m.part.startsWith('Hip')) ? 4 * n : 2 * n,
-      with: { screw: 'screw-1-5/8' },
-    }),
+    ...joint(
+      timber ? 'buttScrew' : 'uStrap',
+      'boards',
+      `Base and hip boards to the posts${timber ? ', two screws each' : ''}`,
+      [...h.boards, ...h.posts],
+      feet,
+      {
+        count: h.boards.some((m) => m.part.startsWith('Hip')) ? 4 * n : 2 * n,
+        with: { screw: timber ? 'screw-3' : 'screw-1-5/8' },
+      },
+    ),
     ...joint('buttScrew', 'cross ties', 'Cross ties to the hoops', [...h.ties, ...h.hoops], endsOf(h.ties)),
     ...h.joints,
     ...guard,

@@ -78,7 +78,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
         [
           a.posts === 'driven'
             ? 'Drive with a sleeve or a block on top, plumb both ways, until its mark meets the ground.'
-            : `Dig, set the post plumb, and fill round it with ${h.posts.length} bags of post mix in all.`,
+            : `Dig, set the post plumb${a.posts === 'timber' ? ', its outer face along the string, beside the place of its hoop' : ''}, and fill round it with ${h.posts.length} bags of post mix in all.`,
         ],
       ],
       tools: a.posts === 'driven' ? ['sledge hammer', 'gloves'] : ['post-hole digger', 'bucket'],
@@ -92,17 +92,25 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       h.spacingMm,
       [
         [
-          ...(h.adapters.length > 0
+          ...(a.posts === 'timber'
             ? [
-                `Slide ${tagList(h.adapters)} over the posts to their marks and pin each with two self-drilling screws. Stand one end of the hoop in its sleeve, walk the other over with a helper, and stand it in.`,
-              ]
-            : [
-                'Slide ',
+                'Strap one end of the hoop beside its post, ',
                 amount(a.sleeveMm, 'length'),
-                ` of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`,
-              ]),
+                ' below the top, walk the other end over with a helper, and strap it.',
+              ]
+            : h.adapters.length > 0
+              ? [
+                  `Slide ${tagList(h.adapters)} over the posts to their marks and pin each with two self-drilling screws. Stand one end of the hoop in its sleeve, walk the other over with a helper, and stand it in.`,
+                ]
+              : [
+                  'Slide ',
+                  amount(a.sleeveMm, 'length'),
+                  ` of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`,
+                ]),
         ],
-        ['Two self-drilling screws through each foot, snug, not tight: pilot the plastic first.'],
+        a.posts === 'timber'
+          ? ['Two straps to each foot, snug, so that the pipe does not creep.']
+          : ['Two self-drilling screws through each foot, snug, not tight: pilot the plastic first.'],
       ],
       named(joints, 'feet'),
       h.adapters,
@@ -123,7 +131,9 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
         ...(h.purlins.length > 0
           ? [[`Purlins ${tagList(h.purlins)} under the hoops, the ridge first, a clamp at every crossing.`]]
           : []),
-        [`Boards ${tagList(h.boards)} outside the posts, base boards on the ground, every strap with two screws.`],
+        [
+          `Boards ${tagList(h.boards)} outside the posts, base boards on the ground, ${a.posts === 'timber' ? 'two screws into every post' : 'every strap with two screws'}.`,
+        ],
         ...(h.braces.length > 0
           ? [[`Braces ${tagList(h.braces)} inside the posts, from the foot of one to the top of the next.`]]
           : []),
