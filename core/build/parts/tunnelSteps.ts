@@ -1,4 +1,5 @@
-import { CLIPPED, type LooseTunnelAnswers, type TunnelRow } from './looseTunnel';
+import { CLIPPED } from './looseHold';
+import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
 import type { Joint, SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
 import { stockFor } from '../../../catalog/market';
-import { type Chosen, choice, count, dimensioned, length, withDefault } from '../../answers/asked';
+import { type Chosen, askedWhen, choice, count, dimensioned, length, withDefault } from '../../answers/asked';
 import { coverAnswers, innerAnswers, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
@@ -53,7 +53,7 @@ export const answers = {
   clipped,
   ends: ends(['gathered', 'folded', 'flap'], 'gathered'),
   skirtUnder,
-  weights: holdDowns('weights', 'Weights', 200, 'skin'),
+  weights: askedWhen(holdDowns('weights', 'Weights', 200, 'skin'), { skirtUnder: ['bags', 'bricks'] }),
   paint,
   ...innerAnswers,
   crop: crop('lettuce'),

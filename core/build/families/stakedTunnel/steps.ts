@@ -1,4 +1,4 @@
-import type { TunnelRow } from '../../parts/looseTunnel';
+import type { TunnelRow } from '../../parts/tunnelRow';
 import type { Joint, Member, SaidStep } from '../../assembly/types';
 import { type Phrase, amount } from '../../../base/figure';
 import { MINUTES, bendStep, countKind, cutStep, guardSteps, sayCount, step, tagList } from '../../guide/step';

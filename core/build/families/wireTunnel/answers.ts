@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import { type Chosen, dimensioned } from '../../answers/asked';
+import { type Chosen, askedWhen, dimensioned } from '../../answers/asked';
 import { coverAnswers, oneOf, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
@@ -38,7 +38,7 @@ export const answers = {
   clipped,
   ends: ends(['gathered', 'folded'], 'gathered'),
   skirtUnder,
-  weights: holdDowns('weights', 'Weights', 200, 'skin'),
+  weights: askedWhen(holdDowns('weights', 'Weights', 200, 'skin'), { skirtUnder: ['bags', 'bricks'] }),
   crop: crop('spinach'),
   extra,
   extent,

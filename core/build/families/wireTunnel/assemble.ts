@@ -6,7 +6,8 @@ import { soilZ } from '../../assembly/crop';
 import type { Said } from '../../assembly/types';
 import { CAUTIONS } from '../../joints/cautions';
 import { MINUTES, cutStep, step } from '../../guide/step';
-import { footDimension, looseTunnel, tunnelRow } from '../../parts/looseTunnel';
+import { looseTunnel } from '../../parts/looseTunnel';
+import { footDimension, tunnelRow } from '../../parts/tunnelRow';
 import { holesStep, looseCoverStep, tunnelRidge } from '../../parts/tunnelSteps';
 import { type WireTunnelAnswers, widestMm } from './answers';
 
