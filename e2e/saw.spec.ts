@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, openDemo, test } from './app';
+import { expect, openDemo, test, type } from './app';
 
 test('bars are drawn with marks, proven, and the shelf is cut first', async ({ page }) => {
   await openDemo(page);
@@ -59,4 +59,22 @@ test('a sheet is ticked off, what is left lies on the shelf, and the cut book is
   await expect(page.getByRole('button', { name: 'Sheet 1 is cut' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Shelf' }).click();
   await expect(page.getByTestId('shelf-flat')).toContainText('twin-wall 6 mm');
+});
+
+test('what can be carried and how bars are halved are a garden’s own way: the bars follow', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/saw/winter-lid');
+  await expect(page.getByTestId('proof')).toContainText('Proven.');
+  await expect(page.getByText(`12' 0"`).first()).toBeVisible();
+  await type(page, 'carry', '9 ft');
+  // Twelve-foot boards stay in the shop; the long rails come in parts.
+  await expect(page.getByText(`12' 0"`)).toHaveCount(0);
+  await expect(page.getByText('A1a').first()).toBeVisible();
+  await type(page, 'carry', '1 ft');
+  await expect(page.getByRole('alert')).toContainText('600 mm');
+  await page.getByTestId('carry').press('Escape');
+  await type(page, 'carry', '0');
+  await expect(page.getByText(`12' 0"`).first()).toBeVisible();
+  await page.getByTestId('your-way').getByText('Halved').click();
+  await expect(page.getByText('Two out of one bar, sawn on its middle line')).toBeVisible();
 });

@@ -104,8 +104,11 @@ export function formatAmount(value: number, quantity: Quantity, p: Preferences):
       return imperial(p) ? `${number(value * 35.3147, 0)} cu ft` : `${number(value, 2)} m³`;
     case 'mass':
       return imperial(p) ? `${number(value * 2.20462, 1)} lb` : `${number(value, 1)} kg`;
-    case 'force':
-      return imperial(p) ? `${number(value / 4.44822, 1)} lb` : `${number(value, 0)} N`;
+    case 'force': {
+      const pounds = value / 4.44822;
+      // Nobody feels a tenth of a pound beside twenty.
+      return imperial(p) ? `${number(pounds, Math.abs(pounds) < 20 ? 1 : 0)} lb` : `${number(value, 0)} N`;
+    }
     case 'loadPerLength':
       return imperial(p) ? `${number(value / 14.5939, 1)} lb/ft` : `${number(value, 0)} N/m`;
     case 'pressure':

@@ -221,11 +221,14 @@ test('a metric shop sells metric screws and rolls; a garden’s own lies over th
 
 test('what is sold longer than can be carried is left there, or cut at the shop where nothing shorter is sold', () => {
   const catalog = catalogOf({ ...NOTHING_OWN, carryMm: 7 * 304.8 }, 'imperial');
-  // 2x4 come from 8 ft on: the 8 ft one in two. 3/4 PVC comes in 10 and 20 ft: the 10 ft one in two.
+  // 2x4 come from 8 ft on, 3/4 PVC in 10 and 20 ft: the shorter one of each is cut to what goes in.
   const stock = (key: string) => catalog.bar.get(key)?.stock.map((s) => [Math.round(s.lengthMm / 30.48) / 10, s.price]);
   const eight = SHIPPED.bar.get('2x4')?.stock[0]?.price ?? 0;
-  expect(stock('2x4')).toEqual([[4, eight / 2]]);
-  expect(stock('pvc-3/4')?.map(([ft]) => ft)).toEqual([5]);
+  expect(stock('2x4')).toEqual([[7, eight]]);
+  expect(stock('pvc-3/4')?.map(([ft]) => ft)).toEqual([7]);
+  // Two of four feet come out of one of eight.
+  const small = catalogOf({ ...NOTHING_OWN, carryMm: 4 * 304.8 }, 'imperial');
+  expect(small.bar.get('2x4')?.stock.map((s) => [Math.round(s.lengthMm), s.price])).toEqual([[1219, eight / 2]]);
   // 2x4 and 4x4 ft of twin-wall go in; 4x8 ft stays there.
   expect(catalog.sheet.get('twin-wall-6')?.sizes.map((s) => s.key)).toEqual([
     'twin-wall-6 2x4 ft',

@@ -122,7 +122,7 @@ function withSize(kind: 'bar' | 'sheet' | 'cover', entry: Entry, size: OwnCatalo
   }
 }
 
-/** Of what is sold, what can be carried; and where nothing can, the shortest, cut at the shop into equal parts that can. */
+/** Of what is sold, what can be carried; and where nothing can, the shortest, cut at the shop to what can: whole pieces of one bar share its price. */
 function carried<S extends { readonly lengthMm: number; readonly price: number; readonly key?: string }>(
   sold: readonly S[],
   carryMm: number,
@@ -130,13 +130,12 @@ function carried<S extends { readonly lengthMm: number; readonly price: number; 
   const short = sold.filter((s) => s.lengthMm <= carryMm + 0.5);
   const [shortest] = [...sold].sort((a, b) => a.lengthMm - b.lengthMm);
   if (short.length > 0 || !shortest) return short;
-  const parts = Math.ceil(shortest.lengthMm / carryMm - 1e-9);
   return [
     {
       ...shortest,
-      ...(shortest.key !== undefined && { key: `${shortest.key} cut in ${parts}` }),
-      lengthMm: shortest.lengthMm / parts,
-      price: shortest.price / parts,
+      ...(shortest.key !== undefined && { key: `${shortest.key} cut to fit` }),
+      lengthMm: carryMm,
+      price: shortest.price / Math.floor(shortest.lengthMm / carryMm + 1e-9),
     },
   ];
 }
