@@ -24,6 +24,8 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
+/** Scalar product. */
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 /** Length of a vector. */
 export const norm = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
 /** Distance of two points. */
@@ -133,6 +135,10 @@ export function pathLength(points: readonly Point2[]): number {
 export function enclosedArea(points: readonly Point2[]): number {
   return area(points.map((p): Flat => [p.y, p.z]));
 }
+
+/** How steeply a line across the bed rises at a place, from 5 mm on either side of it. */
+export const slopeAt = (points: readonly Point2[], y: number): number =>
+  (heightAt(points, y + 5) - heightAt(points, y - 5)) / 10;
 
 /**
  * Height of a line over a place across the bed; 0 outside the line.

@@ -1,6 +1,6 @@
 /** What must be true of every assembly, whatever family it came from. */
 import { boardCorners, panelFaces } from '../build/assembly/solids';
-import { type Vec3, flatten } from '../base/geometry';
+import { type Vec3, dot, flatten } from '../base/geometry';
 import { demoGarden, everyKind } from '../garden/demo';
 import { outline } from '../plan';
 import { thicknessMm } from '../catalog/sections';
@@ -68,7 +68,6 @@ const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
 /**
  * How deep two convex solids of eight corners run into one another, mm: separating axes from edges and their products.

@@ -1,9 +1,8 @@
 /** Whether straight pieces stand in one another, from their own places alone. */
 import { boardCorners } from '../build/assembly/solids';
 import type { Member } from '../build/assembly/types';
-import { type Vec3, add, cross, norm, scale, subtract } from '../base/geometry';
+import { type Vec3, add, cross, dot, norm, scale, subtract } from '../base/geometry';
 
-const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 const unitOf = (v: Vec3): Vec3 => scale(v, 1 / norm(v));
 
 /** Direction along a straight piece and the two square to it. */

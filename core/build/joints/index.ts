@@ -1,5 +1,5 @@
 import type { Vec3 } from '../../base/geometry';
-import type { HardwareUse, Joint } from '../assembly/types';
+import type { HardwareUse, Joint, Member } from '../assembly/types';
 import * as all from './all';
 import { type Kind, countOfJoint } from './kind';
 
@@ -61,6 +61,10 @@ export function spread(from: Vec3, to: Vec3, apartMm: number): readonly Vec3[] {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
   return evenly(from, to, Math.max(2, Math.ceil(length / apartMm) + 1));
 }
+
+/** Places along straight pieces at most so far apart, both ends of each with one. */
+export const spreadAlong = (pieces: readonly Member[], apartMm: number): readonly Vec3[] =>
+  pieces.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, apartMm) : []));
 
 /** So many places along a straight line, ends with one each; a single one in the middle. */
 export function evenly(from: Vec3, to: Vec3, count: number): readonly Vec3[] {

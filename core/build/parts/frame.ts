@@ -1,4 +1,4 @@
-import { joint, spread } from '../joints';
+import { joint, spreadAlong } from '../joints';
 import type { Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { type Vec3, add, distance, scale, subtract } from '../../base/geometry';
@@ -195,7 +195,7 @@ export function stripOver(
 
 /** Screws along battens, one every 300 mm and one at each end. */
 export function batteningOf(battens: readonly Member[], onto: readonly { readonly tag: string }[]): readonly Joint[] {
-  const places = battens.flatMap((b) => (b.shape.kind === 'straight' ? spread(b.shape.from, b.shape.to, 300) : []));
+  const places = spreadAlong(battens, 300);
   return joint('batten', 'battens', 'Cover battens, one every 300 mm', [...battens, ...onto], places);
 }
 

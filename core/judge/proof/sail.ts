@@ -1,5 +1,5 @@
 /** How large a part of a flat sheet hangs free between lines of fastening: what wind makes a sail of. */
-import { type Vec3, cross, distance, faceArea, scale, subtract, unit } from '../../base/geometry';
+import { type Vec3, cross, distance, dot, faceArea, scale, subtract, unit } from '../../base/geometry';
 import { kindOf } from '../../build/joints';
 import type { Assembly, SheetPart } from '../../build/assembly/types';
 
@@ -98,7 +98,6 @@ function planeOf(face: readonly Vec3[]): (((p: Vec3) => InFace) & { readonly u: 
   return Object.assign(see, { u });
 }
 
-const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 const offLine = (p: Vec3, from: Vec3, u: Vec3): number => {
   const d = subtract(p, from);
   return distance([0, 0, 0], subtract(d, scale(u, dot(d, u))));

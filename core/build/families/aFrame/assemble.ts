@@ -1,6 +1,6 @@
 import { underLine } from '../../assembly/enclosure';
-import { joint, spread } from '../../joints';
-import { batteningOf, stripOver } from '../../parts/frame';
+import { joint } from '../../joints';
+import { batteningOf } from '../../parts/frame';
 import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
@@ -13,11 +13,12 @@ import { type Point2, type Vec3 } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
 import { endsOf, piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
-import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
+import type { Joint, Member, Said } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import type { AFrameAnswers } from './answers';
+import { type Slope, dividedSlopes } from './slopes';
 import { aFrameSteps } from './steps';
 
 const RAIL = '1x4 treated';
@@ -26,15 +27,6 @@ const BATTEN = '1x2';
 
 /** Each mark carries both legs of its triangle. */
 const markLabel = (n: number): string => `L${2 * n + 1}, L${2 * n + 2}`;
-
-/** The slope of the legs and the way along and off the left one. */
-interface Slope {
-  readonly angle: number;
-  readonly along: Point2;
-  readonly off: Point2;
-  /** Plumb face of the ridge that the left legs meet. */
-  readonly topY: number;
-}
 
 function slopeOf(widthMm: number, heightMm: number, ridgeMm: number): Slope {
   const topY = widthMm / 2 - ridgeMm / 2;
@@ -333,72 +325,6 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     }),
     remarks: [],
   });
-}
-
-/** What keeps the film on the slopes from lifting: a batten over it on every leg, or a rope over the ridge in every bay. */
-function dividedSlopes(
-  a: AFrameAnswers,
-  f: {
-    readonly legs: readonly Member[];
-    readonly xs: readonly number[];
-    readonly s: Slope;
-    readonly at: (along: number, off: number) => Point2;
-    readonly sideY: (p: Point2, far: boolean) => number;
-    readonly rail: { readonly widthMm: number; readonly thicknessMm: number };
-    readonly batten: Section;
-  },
-): {
-  readonly members: readonly Member[];
-  readonly joints: (sheet: readonly SheetPart[], rails: readonly Member[]) => readonly Joint[];
-} {
-  const slopeMm = f.s.topY / f.s.along.y;
-  const out = boardShape(f.batten).thicknessMm / 2;
-  // From the upper edge of the rail, where the film leaves it, to a finger short of the ridge.
-  const [low, high] = [f.at(f.rail.widthMm + 10, f.rail.thicknessMm + out), f.at(slopeMm - 20, out)];
-  if (a.slopes === 'battens') {
-    const members = f.xs.flatMap((x, i) =>
-      [false, true].flatMap((far, k) =>
-        stripOver(
-          `K${2 * i + k + 1}`,
-          'Leg batten',
-          f.batten,
-          [
-            [x, f.sideY(low, far), low.z],
-            [x, f.sideY(high, far), high.z],
-          ],
-          [1, 0, 0],
-        ),
-      ),
-    );
-    const places = members.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 300) : []));
-    return {
-      members,
-      joints: (sheet) =>
-        joint(
-          'batten',
-          'leg battens',
-          'Battens on the legs, one every 300 mm',
-          [...members, ...f.legs, ...sheet],
-          places,
-        ),
-    };
-  }
-  const bays = f.xs.slice(1).map((x, i) => (x + (f.xs[i] ?? x)) / 2);
-  const middle = f.at(slopeMm / 2, f.rail.thicknessMm / 2);
-  return {
-    members: [],
-    joints: (sheet, rails) =>
-      a.slopes === 'rope'
-        ? joint(
-            'lacing',
-            'lacing',
-            'Over the ridge in every bay, to a screw in both rails',
-            [...sheet, ...rails],
-            bays.flatMap((x) => [false, true].map((far): Vec3 => [x, f.sideY(middle, far), middle.z])),
-            { count: Math.ceil((bays.length * (2 * slopeMm + 600)) / 1000), with: { screws: 1 } },
-          )
-        : [],
-  };
 }
 
 /** Length of a leg, along which half of a flap's head is stapled. */

@@ -1,4 +1,4 @@
-import { joint, roundBox, spread } from '../../joints';
+import { joint, roundBox, spreadAlong } from '../../joints';
 import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
@@ -109,7 +109,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
       'wall skins',
       'Both skins to both plates and every stud, every 100 mm',
       [...skins, ...walled],
-      studs.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 100) : [])),
+      spreadAlong(studs, 100),
       { count: Math.ceil((4 * perimeter + 2 * studs.reduce((sum, m) => sum + m.lengthMm, 0)) / 100) },
     ),
     ...(a.tape === 'tape'

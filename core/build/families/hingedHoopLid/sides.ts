@@ -1,4 +1,4 @@
-import { type Point2, type Vec3, heightAt } from '../../../base/geometry';
+import { type Point2, type Vec3, slopeAt } from '../../../base/geometry';
 import { thicknessMm } from '../../../catalog/sections';
 import type { Joint, Member } from '../../assembly/types';
 import { joint } from '../../joints';
@@ -41,8 +41,7 @@ export function sidePurlins(
     };
   const r = thicknessMm(a.pipe) / 2;
   // Square to the hoop, inside it.
-  const slope = (heightAt(under, at.y + 5) - heightAt(under, at.y - 5)) / 10;
-  const lean = Math.atan(slope);
+  const lean = Math.atan(slopeAt(under, at.y));
   const [y, pz] = [at.y + r * Math.sin(lean), z - r * Math.cos(lean)];
   const runs = [y, width - y].map((py, i) =>
     straightRun({

@@ -2,7 +2,7 @@ import type { Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
 import { hoopCurve } from '../../hoop/curve';
 import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
-import { type Point2, type Vec3, heightAt } from '../../../base/geometry';
+import { type Point2, type Vec3, heightAt, slopeAt } from '../../../base/geometry';
 import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
 import { piece } from '../../assembly/pieces';
@@ -153,8 +153,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const middle = (y0 + y1) / 2;
   // Under the hoop, square to it, so that the film does not touch the purlin.
   const sideY = y0 + a.widthMm * 0.2;
-  const slope = (heightAt(under, sideY + 5) - heightAt(under, sideY - 5)) / 10;
-  const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slope);
+  const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slopeAt(under, sideY));
   const beam = a.beam === 'posts' ? centreBeam(xs, [x0, x1], middle, crownZ - r, site) : undefined;
   const purlins = [
     ...(beam ? [] : run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2)),

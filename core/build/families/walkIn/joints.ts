@@ -2,7 +2,7 @@ import type { Vec3 } from '../../../base/geometry';
 import { endsOf } from '../../assembly/pieces';
 import type { Joint, Member, SheetPart } from '../../assembly/types';
 import type { Opening } from '../../assembly/openings';
-import { evenly, joint, spread } from '../../joints';
+import { evenly, joint, spreadAlong } from '../../joints';
 import { batteningOf } from '../../parts/frame';
 import { clipPlaces } from '../../parts/framedSheet';
 import type { WalkInAnswers } from './answers';
@@ -153,7 +153,7 @@ export function fastenedTo(a: WalkInAnswers, h: House): readonly Member[] {
 function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBattens }: HouseParts): readonly Joint[] {
   const sideMetres = Math.ceil((fastenedTo(a, h).reduce((sum, m) => sum + m.lengthMm, 0) - 1e-6) / 1000);
   const endsMm = 2 * (h.y1 - h.y0 + 2 * h.crownZ);
-  const along = h.boards.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 500) : []));
+  const along = spreadAlong(h.boards, 500);
   const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
   const held = [...sheets, ...h.boards, ...endHoops];
   const where = 'Along boards and end hoops';
@@ -189,7 +189,7 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBat
       'end battens',
       'Battens over the film on studs and jambs, one every 300 mm',
       [...endBattens, ...ends, ...sheets.filter((s) => s.part !== 'Roof' && s.part !== 'Side curtain')],
-      endBattens.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 300) : [])),
+      spreadAlong(endBattens, 300),
     ),
     ...joint('clip', 'clips', 'Cover to the hoops at the hip, a sleeve under each', [...sheets, ...h.hoops], hips),
   ];
@@ -208,7 +208,7 @@ function sideJoints(a: WalkInAnswers, { house: h, rollBars, rollSplices, sheets 
       : [];
   if (rollBars.length === 0) return lacing;
   const length = h.x1 - h.x0;
-  const bars = rollBars.flatMap((m) => (m.shape.kind === 'straight' ? spread(m.shape.from, m.shape.to, 300) : []));
+  const bars = spreadAlong(rollBars, 300);
   const cranks = [h.y0, h.y1].map((y): Vec3 => [h.x0, y, 100]);
   return [
     ...joint('crank', 'cranks', 'One to each roll-up side', rollBars, cranks),
