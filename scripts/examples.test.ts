@@ -20,6 +20,7 @@ import * as salvage from '../core/garden/salvage';
 import * as noon from '../core/judge/climate/noon';
 import * as snow from '../core/judge/proof/snow';
 import * as wind from '../core/judge/proof/wind';
+import * as moved from '../core/moved';
 import * as plan from '../core/plan';
 import * as compass from '../core/site/compass';
 import * as survey from '../core/site/survey';
@@ -46,6 +47,7 @@ const known: Readonly<Record<string, unknown>> = {
   ...noon,
   ...snow,
   ...wind,
+  ...moved,
   ...plan,
   ...survey,
 };

@@ -41,3 +41,19 @@ export function distinctNames(ids: readonly string[]): readonly string[] {
     return name;
   });
 }
+
+/** The most letters that a name has. */
+export const NAME_CHARS = 60;
+
+/**
+ * A name that is not taken yet; shortened where it would be longer than a name may be.
+ * @example freshName('Tunnel', ['Tunnel']) // "Tunnel 2"
+ */
+export function freshName(wanted: string, taken: readonly string[]): string {
+  if (!taken.includes(wanted)) return wanted;
+  for (let n = 2; ; n++) {
+    const tail = ` ${n}`;
+    const name = `${wanted.slice(0, NAME_CHARS - tail.length)}${tail}`;
+    if (!taken.includes(name)) return name;
+  }
+}

@@ -1,17 +1,19 @@
 import { z } from 'zod';
+import { NAME_CHARS } from '../base/ids';
 import { issueFaults } from '../base/issues';
 import { type Fault, type Result, failAll, ok } from '../base/result';
 import { FAMILIES, familyOf } from '../build/families';
 import { type Catalog, type EntryKind, SHIPPED } from '../catalog/catalog';
 import { NOTHING_OWN, catalogOf, entryOf, isFree, ownCatalogSchema, ownFaults } from '../catalog/own';
 import { bedSchema } from '../site/bed';
+import { landmarkSchema } from '../site/landmark';
 import { placeSchema } from '../site/place';
 
 export const GARDEN_FORMAT = 'cabanon-garden';
 export const GARDEN_VERSION = 1;
 
 const id = z.string().min(1).max(40);
-const name = z.string().trim().min(1).max(60);
+const name = z.string().trim().min(1).max(NAME_CHARS);
 
 const byKey = z.string().max(80).refine(isFree, 'must be the key of a thing');
 const pricesOf = z.record(byKey, z.number().min(0).max(1e6));
@@ -31,6 +33,15 @@ const shelfAnswers = {
   where: z.string().max(60).default(''),
 } as const;
 
+/** Whether a cover stands, and since when; lies in store; or is only thought of. */
+const stateSchema = z.discriminatedUnion('is', [
+  z.strictObject({ is: z.literal('planned') }),
+  z.strictObject({ is: z.literal('standing'), since: z.iso.date().nullable() }),
+  z.strictObject({ is: z.literal('stored') }),
+  z.strictObject({ is: z.literal('next-year') }),
+]);
+export type CoverState = z.infer<typeof stateSchema>;
+
 function coverOf(family: string, answers: (typeof FAMILIES)[number]['schema']) {
   return z.strictObject({
     id,
@@ -40,6 +51,7 @@ function coverOf(family: string, answers: (typeof FAMILIES)[number]['schema']) {
     answers,
     /** The version last kept, that changes are measured against. */
     kept: answers.nullable(),
+    state: stateSchema.default({ is: 'planned' }),
     /** How far the building has come: the step in hand, and what is ticked. */
     build: z.strictObject({ at: z.number().int().min(0).max(99), done: z.array(z.string().max(60)).max(500) }),
     /** Pieces sawn already, as long as they came out. */
@@ -67,7 +79,7 @@ const coverSchema = z.discriminatedUnion(
 );
 
 /** Most entries of each list. */
-const MOST = { beds: 500, covers: 1000, shelf: 2000, shelfFlat: 2000, priceLists: 50, got: 2000 } as const;
+const MOST = { beds: 500, landmarks: 500, covers: 1000, shelf: 2000, shelfFlat: 2000, priceLists: 50, got: 2000 } as const;
 
 const shape = {
   format: z.literal(GARDEN_FORMAT),
@@ -83,6 +95,12 @@ const shape = {
   site: placeSchema,
   beds: z.array(bedSchema).max(MOST.beds),
   covers: z.array(coverSchema).max(MOST.covers),
+  /** Paths, walls, hedges and trees on the plot. */
+  landmarks: z.array(landmarkSchema).max(MOST.landmarks).default([]),
+  /** How the plot is seen: the bearing that is up, degrees; how wide its paths are, mm. */
+  plot: z
+    .strictObject({ upDeg: z.number().min(0).max(360), pathMm: z.number().min(0).max(5000) })
+    .default({ upDeg: 0, pathMm: 600 }),
   /** Figures, sizes and things of this garden's own, over the shipped catalogue. */
   catalog: ownCatalogSchema.default(NOTHING_OWN),
   /** Bars and pipes on hand, with their real lengths. */
@@ -178,6 +196,7 @@ function relations(garden: Garden, before?: Garden): readonly Fault[] {
   const said: Said = [
     ...twice(garden.beds, 'beds'),
     ...twice(garden.covers, 'covers'),
+    ...twice(garden.landmarks, 'landmarks'),
     ...twice(garden.priceLists, 'priceLists'),
     ...own.map((f) => [['catalog', ...f.path], f.message] as const),
     ...garden.covers.flatMap((c, i) => (covers.has(c) ? [] : coverFaults(c, i, beds, catalog))),
@@ -231,6 +250,7 @@ function faultsOf(schema: z.ZodType, value: unknown, path: readonly PropertyKey[
 
 /** What a cover has of its own before any work on it. */
 export const newWork = () => ({
+  state: { is: 'planned' as const },
   kept: null,
   build: { at: 0, done: [] },
   cut: [],
@@ -258,6 +278,8 @@ export function emptyGarden(gardenName: string): Garden {
     },
     beds: [],
     covers: [],
+    landmarks: [],
+    plot: { upDeg: 0, pathMm: 600 },
     catalog: NOTHING_OWN,
     shelf: [],
     shelfFlat: [],

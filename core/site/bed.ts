@@ -12,14 +12,22 @@ export const CORNER_NAMES: Readonly<Record<Corner, string>> = {
   farLeft: 'far left',
 };
 
+/** No part of a garden lies farther than this from where its plot is measured from, mm. */
+export const FARTHEST_MM = 1e6;
+/** A near left corner on the plot: east and north of where the plot is measured from. */
+export const plotPointSchema = z.strictObject({
+  xMm: z.number().min(-FARTHEST_MM).max(FARTHEST_MM),
+  yMm: z.number().min(-FARTHEST_MM).max(FARTHEST_MM),
+});
+
 const size = z.number().min(150).max(20000);
 
 /** One raised bed as it was measured. Lengths in mm; near, far, left and right as seen from the near long side. */
 export const bedSchema = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().trim().min(1).max(60),
-  /** Near left outside corner on the plot. */
-  at: z.strictObject({ xMm: z.number().min(-1e6).max(1e6), yMm: z.number().min(-1e6).max(1e6) }),
+  /** Near left outside corner. */
+  at: plotPointSchema,
   /** Compass bearing from the left end to the right end, degrees. */
   bearingDeg: z.number().min(0).max(360),
   outside: z.strictObject({ nearMm: size, farMm: size, leftMm: size, rightMm: size }),

@@ -3,9 +3,3 @@ export function newId(): string {
   // `randomUUID` is not there on plain http, as from another machine of the house.
   return Array.from(crypto.getRandomValues(new Uint8Array(6)), (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
-
-/** A name that is not taken yet: "Tunnel", "Tunnel 2" ... */
-export function freshName(wanted: string, taken: readonly string[]): string {
-  if (!taken.includes(wanted)) return wanted;
-  for (let n = 2; ; n++) if (!taken.includes(`${wanted} ${n}`)) return `${wanted} ${n}`;
-}

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { demoGarden } from '../../core/garden/demo';
-import { freshName, newId } from '../app/names';
+import { freshName } from '../../core/base/ids';
+import { newId } from '../app/names';
 import {
   type Database,
   deleteGarden,

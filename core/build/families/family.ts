@@ -45,6 +45,8 @@ export interface Family {
   readonly dimension: (answers: Answers, id: string, valueMm: number, at: At) => Result<Answers>;
   /** The answers with a change made, or undefined when it means nothing here. */
   readonly change: (answers: Answers, change: Change, at: At) => Answers | undefined;
+  /** What an answer is called, where it is spoken of. */
+  readonly wordsOf: (id: string) => string;
   readonly assemble: (answers: Answers, site: BuildSite) => Result<Assembly>;
 }
 
@@ -165,6 +167,11 @@ export function family<D extends Declared>(recipe: Recipe<D>): Family {
       if (values.length === 0) return undefined;
       const result = set(answers, Object.fromEntries(values), at.site, change.kind);
       return result.ok ? result.value : undefined;
+    },
+    wordsOf: (id) => {
+      const a = recipe.answers[id];
+      const words = Object.keys(a?.dimensions ?? {})[0] ?? id;
+      return a?.asking?.label ?? words.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`);
     },
     assemble: (answers, site) => {
       const kept = schema.parse(answers);

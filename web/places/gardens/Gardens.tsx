@@ -6,7 +6,8 @@ import { MAX_FILE_CHARS, readGarden, tooLarge } from '../../../core/garden/read'
 import type { Fault } from '../../../core/base/result';
 import { PlaceHead } from '../../app/Shell';
 import { useApp, useAppDispatch } from '../../app/hooks';
-import { freshName, newId } from '../../app/names';
+import { freshName } from '../../../core/base/ids';
+import { newId } from '../../app/names';
 import { addGarden, removeGarden } from '../../app/saving';
 import { wayTo } from '../../app/way';
 import { database } from '../../app/world';

@@ -1,0 +1,73 @@
+/** A garden kept in order: what is copied, moved in its list, taken away. Each gives the lists that change. */
+import { freshName } from '../base/ids';
+import type { Bed } from '../site/bed';
+import { extent } from '../site/plotting';
+import { type Cover, type Garden, newWork } from './garden';
+
+const names = (list: readonly { readonly name: string }[]): readonly string[] => list.map((x) => x.name);
+
+function inserted<T extends { readonly id: string }>(list: readonly T[], after: string, entry: T): T[] {
+  const at = list.findIndex((x) => x.id === after);
+  return list.toSpliced(at < 0 ? list.length : at + 1, 0, entry);
+}
+
+/** The same cover once more, after the first one: its design, without what was built and cut of it. */
+export function withCopiedCover(garden: Garden, id: string, newId: string): Pick<Garden, 'covers'> {
+  const cover = garden.covers.find((c) => c.id === id);
+  if (!cover) return garden;
+  const name = freshName(cover.name, names(garden.covers));
+  const copy: Cover = { ...cover, ...newWork(), kept: cover.kept, id: newId, name };
+  return { covers: inserted(garden.covers, id, copy) };
+}
+
+/**
+ * The same bed once more, a path beyond its far side.
+ * @param coverIds ids for copies of its covers; none where only the bed is copied
+ */
+export function withCopiedBed(
+  garden: Garden,
+  id: string,
+  newId: string,
+  coverId?: (of: Cover) => string,
+): Pick<Garden, 'beds' | 'covers'> {
+  const bed = garden.beds.find((b) => b.id === id);
+  if (!bed) return garden;
+  const { y0, y1 } = extent(bed);
+  const at = { ...bed.at, yMm: bed.at.yMm + y1 - y0 + garden.plot.pathMm };
+  const copy: Bed = { ...bed, id: newId, name: freshName(bed.name, names(garden.beds)), at };
+  const taken = [...names(garden.covers)];
+  const copies = garden.covers
+    .filter((c) => c.bedId === id && coverId)
+    .map((c): Cover => {
+      const name = freshName(c.name, taken);
+      taken.push(name);
+      return { ...c, ...newWork(), kept: c.kept, id: coverId?.(c) ?? c.id, name, bedId: newId };
+    });
+  return { beds: inserted(garden.beds, id, copy), covers: [...garden.covers, ...copies] };
+}
+
+/** Without a bed and the covers on it. */
+export const withoutBed = (garden: Garden, id: string): Pick<Garden, 'beds' | 'covers'> => ({
+  beds: garden.beds.filter((b) => b.id !== id),
+  covers: garden.covers.filter((c) => c.bedId !== id),
+});
+
+/**
+ * A list with one entry moved past its neighbour.
+ * @param among the entries that it is ordered among; the others keep their places
+ */
+export function withMoved<T extends { readonly id: string }>(
+  list: readonly T[],
+  id: string,
+  by: -1 | 1,
+  among: (entry: T) => boolean = () => true,
+): T[] {
+  const at = list.findIndex((x) => x.id === id);
+  const step = (i: number): number => {
+    const next = list[i + by];
+    return next && !among(next) ? step(i + by) : i + by;
+  };
+  const to = step(at);
+  const [here, there] = [list[at], list[to]];
+  return here && there ? list.with(at, there).with(to, here) : [...list];
+}

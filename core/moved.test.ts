@@ -1,0 +1,55 @@
+import { demoGarden } from './garden/demo';
+import { type Cover, type Garden, checkGarden } from './garden/garden';
+import { movedCover } from './moved';
+import { outline } from './plan';
+
+const garden = demoGarden();
+const byFamily = (family: string): Cover => {
+  const found = garden.covers.find((c) => c.family === family);
+  if (!found) throw new Error(family);
+  return found;
+};
+
+test('every cover of the demo goes to every bed: it can be built there, or it is said why not', () => {
+  for (const cover of garden.covers)
+    for (const bed of garden.beds) {
+      const moved = movedCover(garden, cover, bed.id);
+      if (!moved.ok) {
+        expect(moved.faults[0]?.message).toBeTruthy();
+        continue;
+      }
+      const after: Garden = { ...garden, covers: garden.covers.map((c) => (c.id === cover.id ? moved.value.cover : c)) };
+      expect(checkGarden(after).ok).toBe(true);
+      expect(outline(after, moved.value.cover).ok).toBe(true);
+      // Nothing is said to have changed that did not, and nothing changes unsaid.
+      const same = JSON.stringify(moved.value.cover.answers) === JSON.stringify(cover.answers);
+      expect(moved.value.changed.length === 0).toBe(same);
+    }
+});
+
+test('an answer that does not fit the new bed is changed alone, and named', () => {
+  const cover = byFamily('hinged-hoop-lid');
+  // A hoop of 2.2 m goes over the long bed's 44 in and is too short for a bed twice as wide.
+  const wide = { ...garden.beds[0], id: 'wide', name: 'Wide bed' } as Garden['beds'][number];
+  const g: Garden = {
+    ...garden,
+    beds: [
+      ...garden.beds,
+      {
+        ...wide,
+        outside: { nearMm: 3000, farMm: 3000, leftMm: 2400, rightMm: 2400 },
+        inside: { lengthMm: 2924, widthMm: 2324 },
+        diagonals: { risingMm: Math.hypot(3000, 2400), fallingMm: Math.hypot(3000, 2400) },
+      },
+    ],
+  };
+  const cut = { ...cover, answers: { ...cover.answers, shape: { by: 'length', lengthMm: 2200 }, crop: 'lettuce' } };
+  const moved = movedCover(g, cut as Cover, 'wide');
+  if (!moved.ok) throw new Error(JSON.stringify(moved.faults));
+  expect(moved.value.changed).toEqual(['Height']);
+  expect(moved.value.cover.answers['crop']).toBe('lettuce');
+});
+
+test('there must be such a bed', () => {
+  expect(movedCover(garden, byFamily('hinged-hoop-lid'), 'none').ok).toBe(false);
+});

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { plotPointSchema } from './bed';
+
+/** What else is on the ground beside the beds: what one walks on, and what stands there and shades. */
+export const LANDMARKS = {
+  path: { name: 'Path', round: false, first: { lengthMm: 3000, widthMm: 600, heightMm: 0 } },
+  wall: { name: 'House wall', round: false, first: { lengthMm: 6000, widthMm: 300, heightMm: 3000 } },
+  fence: { name: 'Fence', round: false, first: { lengthMm: 6000, widthMm: 80, heightMm: 1500 } },
+  hedge: { name: 'Hedge', round: false, first: { lengthMm: 4000, widthMm: 600, heightMm: 1500 } },
+  tree: { name: 'Tree', round: true, first: { lengthMm: 3000, widthMm: 3000, heightMm: 5000 } },
+} as const satisfies Readonly<
+  Record<
+    string,
+    {
+      readonly name: string;
+      /** Round on the ground: its length is its width. */
+      readonly round: boolean;
+      readonly first: { readonly lengthMm: number; readonly widthMm: number; readonly heightMm: number };
+    }
+  >
+>;
+export type LandmarkKind = keyof typeof LANDMARKS;
+export const LANDMARK_KINDS = Object.keys(LANDMARKS) as LandmarkKind[];
+
+/** Something on the plot that is no bed. Lengths in mm; a tree by the width of its crown. */
+export const landmarkSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  name: z.string().trim().min(1).max(60),
+  kind: z.enum(LANDMARK_KINDS),
+  at: plotPointSchema,
+  /** Compass bearing from its left end to its right end, degrees. */
+  bearingDeg: z.number().min(0).max(360),
+  lengthMm: z.number().min(20).max(100_000),
+  widthMm: z.number().min(20).max(100_000),
+  heightMm: z.number().min(0).max(50_000),
+});
+export type Landmark = z.infer<typeof landmarkSchema>;

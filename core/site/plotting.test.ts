@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { squareBed } from './bed';
+import type { Landmark } from './landmark';
+import { bearing, extent, footprint, freeSpot, middleOf, snapped, snappedBearing, turnedTo } from './plotting';
+
+const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 1000, yMm: 500 });
+const tree: Landmark = {
+  id: 't',
+  name: 'Pear',
+  kind: 'tree',
+  at: { xMm: 0, yMm: 0 },
+  bearingDeg: 45,
+  lengthMm: 3000,
+  widthMm: 3000,
+  heightMm: 5000,
+};
+
+test('a bed that points east lies along x, one that points north along y, from its near left corner', () => {
+  const east = extent(bed);
+  expect([east.x0, east.y0, east.x1, east.y1].map(Math.round)).toEqual([1000, 500, 3400, 1700]);
+  // Its far side is to the left of where it points: to the west.
+  const north = extent({ ...bed, bearingDeg: 0 });
+  expect([north.x0, north.y0, north.x1, north.y1].map(Math.round)).toEqual([-200, 500, 1000, 2900]);
+});
+
+test('a tree takes up its crown, however it is turned', () => {
+  const { x, y } = middleOf(tree);
+  const e = extent(tree);
+  expect([e.x1 - e.x0, e.y1 - e.y0]).toEqual([3000, 3000]);
+  expect((e.x0 + e.x1) / 2).toBeCloseTo(x, 6);
+  expect((e.y0 + e.y1) / 2).toBeCloseTo(y, 6);
+});
+
+test('turned, a thing stays about its middle and keeps its shape', () => {
+  fc.assert(
+    fc.property(fc.double({ min: -720, max: 720, noNaN: true }), (deg) => {
+      const turned = turnedTo(bed, deg);
+      expect(turned.bearingDeg).toBeGreaterThanOrEqual(0);
+      expect(turned.bearingDeg).toBeLessThan(360);
+      const [was, is] = [middleOf(bed), middleOf(turned)];
+      expect(Math.hypot(was.x - is.x, was.y - is.y)).toBeLessThan(1e-6);
+      const [a, b] = footprint(turned);
+      expect(Math.hypot((a?.x ?? 0) - (b?.x ?? 0), (a?.y ?? 0) - (b?.y ?? 0))).toBeCloseTo(2400, 3);
+      // From the left end to the right end it points where it says.
+      const points = (Math.atan2((b?.x ?? 0) - (a?.x ?? 0), (b?.y ?? 0) - (a?.y ?? 0)) * 180) / Math.PI;
+      expect(Math.abs(bearing(points - deg + 180) - 180)).toBeLessThan(1e-6);
+    }),
+  );
+});
+
+test('a move comes to lie a path away, edge to edge or in line, and only where it is near', () => {
+  const other = { x0: 0, y0: 0, x1: 1000, y1: 2000 };
+  const at = (x: number, y: number) => ({ x0: x, y0: y, x1: x + 500, y1: y + 500 });
+  // 600 to the right of 1000 is 1600, 30 off; the lower edges are 20 out of line.
+  expect(snapped(at(1630, 20), [other], 600, 50)).toEqual({ dx: -30, dy: -20, said: ['a path apart', 'in line'] });
+  expect(snapped(at(1010, 900), [other], 600, 50)).toEqual({ dx: -10, dy: 0, said: ['edge to edge'] });
+  expect(snapped(at(1300, 900), [other], 600, 50)).toEqual({ dx: 0, dy: 0, said: [] });
+  // Far along, nothing lies beside it to keep a path from; edges still come into line.
+  expect(snapped(at(1630, 9000), [other], 600, 50)).toEqual({ dx: 0, dy: 0, said: [] });
+  expect(snapped(at(490, 9000), [other], 600, 50)).toEqual({ dx: 10, dy: 0, said: ['in line'] });
+});
+
+test('a move never goes farther than it may be drawn', () => {
+  const edge = fc.integer({ min: -3000, max: 3000 });
+  fc.assert(
+    fc.property(fc.array(fc.tuple(edge, edge), { maxLength: 6 }), edge, edge, (places, x, y) => {
+      const others = places.map(([x0, y0]) => ({ x0, y0, x1: x0 + 800, y1: y0 + 400 }));
+      const s = snapped({ x0: x, y0: y, x1: x + 700, y1: y + 300 }, others, 600, 60);
+      expect(Math.max(Math.abs(s.dx), Math.abs(s.dy))).toBeLessThanOrEqual(60);
+    }),
+  );
+});
+
+test('a bearing is drawn to a neighbour’s, to a right angle with it, and to the compass', () => {
+  expect(snappedBearing(85, [84])).toBe(84);
+  expect(snappedBearing(172.5, [84])).toBe(174);
+  expect(snappedBearing(31, [])).toBe(30);
+  expect(snappedBearing(359, [])).toBe(0);
+  expect(snappedBearing(37, [])).toBe(37);
+});
+
+test('the next thing has a place of its own', () => {
+  expect(freeSpot([], 600)).toEqual({ xMm: 0, yMm: 0 });
+  const next = freeSpot([bed], 600);
+  expect([next.xMm, next.yMm].map(Math.round)).toEqual([4000, 500]);
+});
