@@ -11,6 +11,7 @@ import * as families from '../core/build/families';
 import * as elastica from '../core/build/hoop/elastica';
 import * as compare from '../core/compare';
 import * as evaluate from '../core/evaluate';
+import * as backup from '../core/garden/backup';
 import * as buildSite from '../core/garden/buildSite';
 import * as demo from '../core/garden/demo';
 import * as garden from '../core/garden/garden';
@@ -38,6 +39,7 @@ const known: Readonly<Record<string, unknown>> = {
   ...elastica,
   ...compare,
   ...evaluate,
+  ...backup,
   ...buildSite,
   ...demo,
   ...garden,

@@ -10,6 +10,7 @@ import { BrowserRouter } from 'react-router';
 import { StyleSheetManager } from 'styled-components';
 import { App } from './app/App';
 import { Boundary } from './app/Boundary';
+import { setTheme, themeNow } from './app/screen';
 import { GlobalStyle } from './app/theme';
 import { store } from './app/world';
 
@@ -17,6 +18,7 @@ import { store } from './app/world';
 if (import.meta.env.PROD && 'serviceWorker' in navigator)
   addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
 
+setTheme(themeNow());
 const root = document.getElementById('root');
 if (root)
   createRoot(root).render(

@@ -78,6 +78,38 @@ export function demoGarden(): Garden {
       noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
     },
     beds: [long, metric, crooked, wallBed],
+    landmarks: [
+      {
+        id: 'house',
+        name: 'House wall',
+        kind: 'wall',
+        at: { xMm: 3700, yMm: 3500 },
+        bearingDeg: 90,
+        lengthMm: 5200,
+        widthMm: 300,
+        heightMm: 2700,
+      },
+      {
+        id: 'hedge',
+        name: 'Hornbeam hedge',
+        kind: 'hedge',
+        at: { xMm: -700, yMm: -300 },
+        bearingDeg: 0,
+        lengthMm: 4400,
+        widthMm: 600,
+        heightMm: 1200,
+      },
+      {
+        id: 'pear',
+        name: 'Pear tree',
+        kind: 'tree',
+        at: { xMm: 7900, yMm: 700 },
+        bearingDeg: 90,
+        lengthMm: 2400,
+        widthMm: 2400,
+        heightMm: 4000,
+      },
+    ],
     covers: [
       {
         id: 'winter-lid',

@@ -79,7 +79,15 @@ const coverSchema = z.discriminatedUnion(
 );
 
 /** Most entries of each list. */
-const MOST = { beds: 500, landmarks: 500, covers: 1000, shelf: 2000, shelfFlat: 2000, priceLists: 50, got: 2000 } as const;
+const MOST = {
+  beds: 500,
+  landmarks: 500,
+  covers: 1000,
+  shelf: 2000,
+  shelfFlat: 2000,
+  priceLists: 50,
+  got: 2000,
+} as const;
 
 const shape = {
   format: z.literal(GARDEN_FORMAT),

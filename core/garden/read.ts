@@ -33,8 +33,7 @@ function isObject(value: unknown): value is Json {
 }
 
 /** What is said of a file that is not even read. */
-export const tooLarge = (): Result<Garden> =>
-  fail('file', 'The file is too large to be a garden (over 20 million characters).');
+export const tooLarge = (): Result<never> => fail('file', 'The file is too large (over 20 million characters).');
 
 /**
  * Reads a garden file. Nothing is taken from a file with any fault in it.

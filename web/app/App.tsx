@@ -16,6 +16,7 @@ const Choose = lazyPart(() => import('../places/choose/Choose').then((m) => m.Ch
 const Build = lazyPart(() => import('../places/build/Build').then((m) => m.Build));
 const Together = lazyPart(() => import('../places/together/Together').then((m) => m.Together));
 const Shelf = lazyPart(() => import('../places/shelf/Shelf').then((m) => m.Shelf));
+const Settings = lazyPart(() => import('../places/settings/Settings').then((m) => m.Settings));
 const SideBySide = lazyPart(() => import('../places/sideBySide/SideBySide').then((m) => m.SideBySide));
 const Paper = lazyPart(() => import('../places/paper/Paper').then((m) => m.Paper));
 
@@ -40,6 +41,7 @@ export function App(): ReactNode {
       <Route element={<Shell />}>
         <Route path="demo" element={place('The demo garden', <Demo />)} />
         <Route path="gardens" element={place('The list of gardens', <Gardens />)} />
+        <Route path="settings" element={place('The settings', <Settings />)} />
         <Route path="g/:gardenId" element={<Gate />}>
           <Route path="plot" element={place('The plot', <Plot />)} />
           <Route path="bed/:bedId" element={place('The bed', <BedPlace />)} />
@@ -48,6 +50,7 @@ export function App(): ReactNode {
           <Route path="saw/:coverId" element={place('The cut list', <Saw />)} />
           <Route path="cart/:coverId" element={place('The cart', <Cart />)} />
           <Route path="shelf/:leaf?" element={place('The shelf', <Shelf />)} />
+          <Route path="settings" element={place('The settings', <Settings />)} />
           <Route path="versions/:coverId" element={place('The versions', <SideBySide />)} />
           <Route path="together/:leaf" element={place('The covers together', <Together />)} />
           <Route path="build/:coverId" element={place('The steps', <Build />)} />

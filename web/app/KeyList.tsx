@@ -1,25 +1,8 @@
 import type { ReactNode } from 'react';
 import { Dialog, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
+import { KeysTable } from '../parts/Keys';
 import { Button } from '../parts/controls';
-
-const LIST: readonly (readonly [string, string])[] = [
-  ['?', 'Show these keys'],
-  ['Alt 1', 'Plot'],
-  ['Alt 2', 'Bed'],
-  ['Alt 3', 'Choose'],
-  ['Alt 4', 'Bench'],
-  ['Alt 5', 'Saw'],
-  ['Alt 6', 'Cart'],
-  ['Alt 7', 'Build'],
-  ['Alt 8', 'Paper'],
-  ['Alt 9', 'Shelf'],
-  ['Ctrl Z', 'Undo'],
-  ['Ctrl Shift Z', 'Redo'],
-  ['Tab', 'Next measure or control, in reading order'],
-  ['Enter', 'Take what was typed'],
-  ['Esc', 'Give up what was typed; close'],
-];
 
 const Veil = styled(ModalOverlay)`
   position: fixed;
@@ -29,6 +12,8 @@ const Veil = styled(ModalOverlay)`
   place-items: center;
   background: rgb(0 0 0 / 0.4);
   section {
+    max-height: 92vh;
+    overflow: auto;
     padding: 1.25rem;
     background: var(--sheet);
     color: var(--ink);
@@ -37,14 +22,6 @@ const Veil = styled(ModalOverlay)`
     display: grid;
     gap: 0.8rem;
     outline: none;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: auto 1fr;
-    gap: 0.35rem 1.2rem;
-  }
-  dt {
-    font-weight: 600;
   }
 `;
 
@@ -55,14 +32,7 @@ export default function KeyList({ onClose }: { readonly onClose: () => void }): 
       <Modal>
         <Dialog aria-label="Keys">
           <h2>Keys</h2>
-          <dl>
-            {LIST.map(([key, deed]) => (
-              <div key={key} style={{ display: 'contents' }}>
-                <dt className="measure">{key}</dt>
-                <dd>{deed}</dd>
-              </div>
-            ))}
-          </dl>
+          <KeysTable />
           <Button onPress={onClose}>Close</Button>
         </Dialog>
       </Modal>

@@ -1,19 +1,16 @@
-import { type ReactNode, memo, useEffect, useState } from 'react';
+import { Children, type ReactNode, memo, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import type { LengthUnit } from '../../core/base/length';
-import { Button, Select } from '../parts/controls';
+import { Button } from '../parts/controls';
 import { useCurrent } from './current';
-import { useApp, useAppDispatch, useEdit } from './hooks';
+import { useApp, useAppDispatch } from './hooks';
 import { Keys, useKeys } from './keys';
 import { warmUp } from '../background/planClient';
 import { AskTabs, KeptLine } from './Kept';
 import { quiet } from './fresh';
-import { remembering } from '../keep/browser';
 import { said } from './state';
 import { redo, undo } from './store';
 import { useWay } from './way';
-import { THEMES, type ThemeName } from './theme';
 
 const Frame = styled.div`
   display: grid;
@@ -60,7 +57,8 @@ const Rule = styled.nav`
     position: relative;
     display: flex;
     align-items: center;
-    min-height: 4.9rem;
+    flex: 0 1 4.9rem;
+    min-height: 3rem;
     padding-left: 0.75rem;
     border-top: 2px solid var(--rule-line);
     font-weight: 600;
@@ -112,6 +110,10 @@ const Rule = styled.nav`
     .leaf:last-child {
       border-bottom: 0;
     }
+    /* The foot of a phone has room for the work; what is set once is reached from the plot. */
+    .leaf.aside {
+      display: none;
+    }
     .leaf::before {
       display: none;
     }
@@ -142,30 +144,6 @@ const Notice = styled.div`
   box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
 `;
 
-const THEME_KEY = 'cabanon.theme';
-
-function readTheme(): ThemeName {
-  const stored = remembering.get(THEME_KEY);
-  return THEMES.find((t) => t.value === stored)?.value ?? 'day';
-}
-
-/** The theme belongs to the screen in front of the gardener, not to the garden. */
-function useTheme(): [ThemeName, (theme: ThemeName) => void] {
-  const [theme, setTheme] = useState(readTheme);
-  useEffect(() => {
-    document.documentElement.dataset['theme'] = theme;
-    remembering.set(THEME_KEY, theme);
-  }, [theme]);
-  return [theme, setTheme];
-}
-
-const UNITS: readonly { readonly value: LengthUnit; readonly label: string }[] = [
-  { value: 'ftin', label: 'Feet and inches' },
-  { value: 'in', label: 'Inches' },
-  { value: 'cm', label: 'Centimetres' },
-  { value: 'mm', label: 'Millimetres' },
-];
-
 /** The frame round every place: the rule, notices, what to ask when two tabs disagree. */
 export function Shell(): ReactNode {
   const { bed, cover } = useCurrent();
@@ -191,7 +169,7 @@ export function Shell(): ReactNode {
     quiet();
   }, [location.pathname]);
 
-  const places = open
+  const places: readonly { readonly to: string; readonly name: string; readonly aside?: boolean }[] = open
     ? [
         { to: way('plot'), name: 'Plot' },
         ...(bed
@@ -209,8 +187,9 @@ export function Shell(): ReactNode {
             ]
           : []),
         { to: way('shelf'), name: 'Shelf' },
+        { to: way('settings'), name: 'Settings', aside: true },
       ]
-    : [];
+    : [{ to: '/settings', name: 'Settings' }];
   return (
     <Frame>
       <Rule aria-label="Places" className="screen-only">
@@ -218,7 +197,7 @@ export function Shell(): ReactNode {
           Cabanon
         </NavLink>
         {places.map((p) => (
-          <NavLink key={p.to} className="leaf" to={p.to}>
+          <NavLink key={p.to} className={p.aside ? 'leaf aside' : 'leaf'} to={p.to}>
             {p.name}
           </NavLink>
         ))}
@@ -239,6 +218,7 @@ export function Shell(): ReactNode {
 }
 
 const Head = styled.header`
+  position: relative;
   display: flex;
   align-items: center;
   gap: 0.6rem 1rem;
@@ -250,40 +230,83 @@ const Head = styled.header`
     display: flex;
     align-items: baseline;
     gap: 0.9rem;
-    flex: 1 1 14rem;
+    flex: 1 1 8rem;
     min-width: 0;
   }
   .where span {
     color: var(--quiet);
   }
-  @media (min-width: 761px) {
-    h1,
-    .where span {
-      white-space: nowrap;
-    }
-    h1,
-    .where span {
-      min-width: 2rem;
-      overflow: hidden;
-      text-overflow: ellipsis;
-    }
-    h1 {
-      flex: 0 1 auto;
-    }
+  h1,
+  .where span {
+    min-width: 2rem;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
+  h1 {
+    flex: 0 1 auto;
+  }
+  .ways,
   .deeds {
     display: flex;
     gap: 0.5rem;
     align-items: center;
-    flex-wrap: wrap;
   }
-  select {
-    width: auto;
+  .more {
+    display: none;
+  }
+  .ways button {
+    display: inline-flex;
+    align-items: center;
+    gap: 0.4rem;
   }
   @media (max-width: 760px) {
-    padding: 0.5rem 0.9rem;
-    .wide-only {
+    flex-wrap: nowrap;
+    min-height: 3.25rem;
+    padding: 0.3rem 0.6rem;
+    gap: 0.4rem;
+    .where {
+      flex: 1 1 0;
+      display: block;
+      line-height: 1.2;
+    }
+    .where span {
+      display: block;
+      font-size: 0.8125rem;
+    }
+    h1 {
+      font-size: 1.0625rem;
+    }
+    .ways {
+      gap: 0.3rem;
+    }
+    .ways button {
+      min-width: var(--target);
+      padding: 0;
+      justify-content: center;
+    }
+    .ways .word {
       display: none;
+    }
+    .more {
+      display: block;
+      flex: none;
+    }
+    .deeds {
+      display: none;
+    }
+    .deeds.open {
+      position: absolute;
+      z-index: 40;
+      top: 100%;
+      right: 0.6rem;
+      display: grid;
+      gap: 0.5rem;
+      padding: 0.7rem;
+      background: var(--sheet);
+      border: 1.5px solid var(--ink);
+      border-radius: 2px;
+      box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
     }
   }
 `;
@@ -291,64 +314,59 @@ const Head = styled.header`
 interface PlaceHeadProps {
   readonly title: string;
   readonly subtitle: string;
+  /** What is done at this place. */
   readonly children?: ReactNode;
 }
 
-/** Undo, redo, units and theme: the same everywhere, and drawn again only when they change. */
-const Standing = memo(function Standing(): ReactNode {
+/** Undo and redo: the same everywhere, and drawn again only when they change. */
+const Ways = memo(function Ways(): ReactNode {
   const last = useApp((s) => s.open?.edits[s.open.at - 1]?.label);
   const next = useApp((s) => s.open?.edits[s.open.at]?.label);
-  const length = useApp((s) => s.open?.doc.units.length);
+  const open = useApp((s) => s.open !== null);
   const dispatch = useAppDispatch();
-  const edit = useEdit();
-  const [theme, setTheme] = useTheme();
+  if (!open) return null;
+  const arrow = (path: string): ReactNode => (
+    <svg width="16" height="14" aria-hidden="true" fill="none" stroke="currentColor" strokeWidth="1.8">
+      <path d={path} />
+    </svg>
+  );
   return (
-    <>
-      {length && (
-        <>
-          <Button isDisabled={!last} onPress={() => dispatch(undo())} aria-label={last ? `Undo: ${last}` : 'Undo'}>
-            Undo
-          </Button>
-          <Button isDisabled={!next} onPress={() => dispatch(redo())} aria-label={next ? `Redo: ${next}` : 'Redo'}>
-            Redo
-          </Button>
-          <Select
-            className="wide-only"
-            aria-label="Units"
-            value={length}
-            onChange={(e) => edit('Change units', (g) => void (g.units.length = e.target.value as LengthUnit))}
-          >
-            {UNITS.map((u) => (
-              <option key={u.value} value={u.value}>
-                {u.label}
-              </option>
-            ))}
-          </Select>
-        </>
-      )}
-      <Select aria-label="Theme" value={theme} onChange={(e) => setTheme(e.target.value as ThemeName)}>
-        {THEMES.map((t) => (
-          <option key={t.value} value={t.value}>
-            {t.label}
-          </option>
-        ))}
-      </Select>
-    </>
+    <div className="ways">
+      <Button isDisabled={!last} onPress={() => dispatch(undo())} aria-label={last ? `Undo: ${last}` : 'Undo'}>
+        {arrow('M6 1 L2 5 L6 9 M2 5 H10 A4 4 0 0 1 10 13 H6')}
+        <span className="word">Undo</span>
+      </Button>
+      <Button isDisabled={!next} onPress={() => dispatch(redo())} aria-label={next ? `Redo: ${next}` : 'Redo'}>
+        {arrow('M10 1 L14 5 L10 9 M14 5 H6 A4 4 0 0 0 6 13 H10')}
+        <span className="word">Redo</span>
+      </Button>
+    </div>
   );
 });
 
-/** A place's name and its own deeds after the standing ones. */
+/** A place's name, the ways back and forth, and its own deeds; one row on a phone, the deeds behind one press. */
 export function PlaceHead({ title, subtitle, children }: PlaceHeadProps): ReactNode {
+  const [open, setOpen] = useState(false);
+  const many = Children.toArray(children).length > 0;
   return (
     <Head className="screen-only">
       <div className="where">
         <h1>{title}</h1>
-        <span>{subtitle}</span>
+        {subtitle && <span>{subtitle}</span>}
       </div>
-      <div className="deeds">
-        <Standing />
-        {children}
-      </div>
+      <Ways />
+      {many && (
+        <>
+          <span className="more">
+            <Button aria-label="What can be done here" aria-expanded={open} onPress={() => setOpen(!open)}>
+              ⋯
+            </Button>
+          </span>
+          <div className={`deeds ${open ? 'open' : ''}`} onClickCapture={() => setOpen(false)}>
+            {children}
+          </div>
+        </>
+      )}
       <KeptLine />
     </Head>
   );

@@ -32,7 +32,7 @@ export function useKeys(
       }
       if (!e.altKey || e.ctrlKey || e.metaKey) return;
       const to = [
-        undefined,
+        way('settings'),
         way('plot'),
         bedId && way('bed', bedId),
         bedId && way('choose', bedId),

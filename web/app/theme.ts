@@ -25,6 +25,7 @@ const day = css`
   --wall: #a9774a;
   --soil: #d8cdbd;
   --straw: #dcc688;
+  --leaf: #9db58b;
   --pipe: #8b9aa0;
   --pipe-face: #bcc7cb;
   --pipe-edge: #14302a;
@@ -62,6 +63,7 @@ const evening = css`
   --wall: #7b5837;
   --soil: #3b332a;
   --straw: #6f6136;
+  --leaf: #50683f;
   --pipe: #97a8ae;
   --pipe-face: #4c5b60;
   --pipe-edge: #e8efe9;
@@ -97,6 +99,7 @@ const outdoor = css`
   --wall: #cdb08a;
   --soil: #eee5d6;
   --straw: #efe4c2;
+  --leaf: #c3d6b3;
   --pipe: #888;
   --pipe-face: #ddd;
   --pipe-edge: #000;

@@ -2,7 +2,7 @@ import { useCatalog } from '../app/hooks';
 import type { HardwareItem } from '../../core/catalog/types';
 import { type ReactNode, useState } from 'react';
 import type { Result } from '../../core/base/result';
-import { Select } from './controls';
+import { Pick } from './Pick';
 import { Rows } from './lists';
 import { NumberField } from './TypedField';
 
@@ -49,13 +49,12 @@ export function CountedThings({ counts, onSet, first, labels, more }: CountedPro
           </li>
         ))}
       <li>
-        <Select aria-label={labels.which} value={key} onChange={(e) => setKey(e.target.value)}>
-          {items.map((item) => (
-            <option key={item.key} value={item.key}>
-              {item.name}
-            </option>
-          ))}
-        </Select>
+        <Pick
+          label={labels.which}
+          value={key}
+          options={items.map((item) => ({ value: item.key, label: item.name }))}
+          onChange={setKey}
+        />
         <span style={{ color: 'var(--quiet)' }}>how many</span>
         {chosen && count(chosen, labels.howMany)}
       </li>

@@ -6,7 +6,8 @@ import type { Garden } from '../../core/garden/garden';
 import { fail, ok } from '../../core/base/result';
 import { useCatalog, useEdit, useGarden, useTake } from '../app/hooks';
 import { newId } from '../app/names';
-import { Button, Select } from './controls';
+import { Button } from './controls';
+import { Pick } from './Pick';
 import { LengthField, NumberField, TypedField } from './TypedField';
 
 type Bar = Garden['shelf'][number];
@@ -98,18 +99,16 @@ function Line({ item, name, list, brief, children }: LineProps<Bar | Flat>): Rea
       <span className="size">{children}</span>
       {!brief && (
         <>
-          <Select
+          <Pick
             className="condition"
-            aria-label={`How the ${name} is`}
+            label={`How the ${name} is`}
             value={item.condition}
-            onChange={(e) => change((found) => void (found.condition = e.target.value as Bar['condition']))}
-          >
-            {CONDITIONS.filter(([key]) => list === 'shelf' || key !== 'bowed').map(([key, said]) => (
-              <option key={key} value={key}>
-                {said}
-              </option>
-            ))}
-          </Select>
+            options={CONDITIONS.filter(([key]) => list === 'shelf' || key !== 'bowed').map(([value, label]) => ({
+              value,
+              label,
+            }))}
+            onChange={(value) => change((found) => void (found.condition = value as Bar['condition']))}
+          />
           <span className="where">
             <TypedField
               label={`Where the ${name} is`}
@@ -180,20 +179,15 @@ export function BarsOnHand({ brief = false }: { readonly brief?: boolean }): Rea
           </Line>
         ))}
         <li>
-          <Select
+          <Pick
             className="add"
-            aria-label="What to add to the shelf"
+            label="What to add to the shelf"
             value={key}
-            onChange={(e) => setKey(e.target.value)}
-          >
-            {[...catalog.bar.values()]
+            options={[...catalog.bar.values()]
               .filter((s) => s.stock.length > 0)
-              .map((s) => (
-                <option key={s.key} value={s.key}>
-                  {s.name}
-                </option>
-              ))}
-          </Select>
+              .map((s) => ({ value: s.key, label: s.name }))}
+            onChange={setKey}
+          />
           <LengthField
             label="Length of the bar to add"
             valueMm={undefined}
@@ -256,18 +250,13 @@ export function FlatOnHand(): ReactNode {
           );
         })}
         <li>
-          <Select
+          <Pick
             className="add"
-            aria-label="Sheet or roll to add"
-            value={at}
-            onChange={(e) => setAt(Number(e.target.value))}
-          >
-            {all.map((a, i) => (
-              <option key={`${a.kind} ${a.key}`} value={i}>
-                {a.name}
-              </option>
-            ))}
-          </Select>
+            label="Sheet or roll to add"
+            value={String(at)}
+            options={all.map((a, i) => ({ value: String(i), label: a.name }))}
+            onChange={(value) => setAt(Number(value))}
+          />
           <LengthField
             label="Width of the sheet or roll to add"
             valueMm={widthMm}

@@ -1,8 +1,7 @@
-import type { Option } from '../../core/build/answers/asked';
-import { type ReactNode, memo, useId } from 'react';
-import { Button as AriaButton, type ButtonProps, Radio, RadioGroup } from 'react-aria-components';
+import { type ReactNode, memo } from 'react';
+import { Button as AriaButton, type ButtonProps } from 'react-aria-components';
 import styled, { css } from 'styled-components';
-import { Said } from './Said';
+import { Pick, type Picked } from './Pick';
 
 const plainButton = css`
   min-height: var(--target);
@@ -78,113 +77,37 @@ export function Row({ name, unit, children }: RowProps): ReactNode {
   );
 }
 
-const Choices = styled(RadioGroup)`
-  display: flex;
-  border: 1px solid var(--hair);
-  border-radius: 2px;
-  background: var(--ground);
-  .option {
-    flex: 1 1 0;
-    min-height: var(--target);
-    padding: 0.2rem 0.3rem;
-    display: grid;
-    place-items: center;
-    text-align: center;
-    font-size: 0.8125rem;
-    line-height: 1.15;
-    font-weight: 600;
-    cursor: pointer;
-  }
-  .option + .option {
-    border-left: 1px solid var(--hair);
-  }
-  .option[data-selected] {
-    background: var(--ink);
-    color: var(--ground);
-  }
-  .option[data-focus-visible] {
-    outline: 3px solid var(--chalk);
-    outline-offset: 1px;
-    z-index: 1;
-  }
-`;
-
-export const Select = styled.select`
-  width: 100%;
-  min-height: var(--target);
-  padding: 0 0.5rem;
-  border: 1px solid var(--hair);
-  border-radius: 2px;
-  background: var(--ground);
-  font-weight: 600;
-  font-size: 0.9375rem;
-`;
-
 interface ChoiceProps {
   readonly label: string;
   readonly value: string;
-  readonly options: readonly Option[];
+  readonly options: readonly Picked[];
   readonly onChange: (value: string) => void;
+  readonly onOpen?: (() => void) | undefined;
 }
 
-function sameChoice(a: ChoiceProps, b: ChoiceProps): boolean {
-  const { options: was, ...before } = a;
-  const { options: is, ...after } = b;
-  return (
-    before.label === after.label &&
-    before.value === after.value &&
-    before.onChange === after.onChange &&
-    was.length === is.length &&
-    was.every(
-      (o, i) =>
-        o.value === is[i]?.value &&
-        o.label === is[i].label &&
-        (o.why === is[i].why || JSON.stringify(o.why) === JSON.stringify(is[i].why)),
-    )
-  );
-}
+const sameOption = (was: Picked, is: Picked | undefined): boolean =>
+  is !== undefined &&
+  (Object.keys(was) as (keyof Picked)[])
+    .concat(Object.keys(is) as (keyof Picked)[])
+    .every((key) => was[key] === is[key] || JSON.stringify(was[key]) === JSON.stringify(is[key]));
 
-/** Letters that stand side by side in a panel, words of one label under one another; and what lies round each label, in letters. */
-const LETTERS = 27;
-const ROUND = 1.4;
-
-/** Whether labels stand side by side in a panel with no word cut. */
-const besides = (options: readonly Option[]): boolean =>
-  options.reduce((sum, o) => sum + ROUND + Math.max(...o.label.split(' ').map((w) => w.length)), 0) <= LETTERS;
+const sameChoice = (a: ChoiceProps, b: ChoiceProps): boolean =>
+  a.label === b.label &&
+  a.value === b.value &&
+  a.onChange === b.onChange &&
+  a.onOpen === b.onOpen &&
+  a.options.length === b.options.length &&
+  a.options.every((o, i) => sameOption(o, b.options[i]));
 
 /**
- * A choice between named schools, with the reason of the chosen one under it.
+ * A choice between named schools, each with its reason in the list.
  * Most edits leave most choices as they are, so it is drawn again only when what it shows has changed.
  */
-export const Choice = memo(function Choice({ label, value, options, onChange }: ChoiceProps): ReactNode {
-  const id = useId();
-  const chosen = options.find((o) => o.value === value);
-  const few = options.length <= 4 && options.every((o) => o.label.length <= 15) && besides(options);
+export const Choice = memo(function Choice({ label, ...pick }: ChoiceProps): ReactNode {
   return (
     <Field>
-      <span className="name" id={id}>
-        {label}
-      </span>
-      {few ? (
-        <Choices aria-labelledby={id} value={value} onChange={onChange} orientation="horizontal">
-          {options.map((o) => (
-            <Radio key={o.value} value={o.value} className="option">
-              {o.label}
-            </Radio>
-          ))}
-        </Choices>
-      ) : (
-        <Select aria-labelledby={id} value={value} onChange={(e) => onChange(e.target.value)}>
-          {options.map((o) => (
-            <option key={o.value} value={o.value}>
-              {o.label}
-            </option>
-          ))}
-        </Select>
-      )}
-      {chosen && (
-        <span className="why">{typeof chosen.why === 'string' ? chosen.why : <Said phrase={chosen.why} />}</span>
-      )}
+      <span className="name">{label}</span>
+      <Pick label={label} {...pick} />
     </Field>
   );
 }, sameChoice);

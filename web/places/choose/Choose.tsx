@@ -11,7 +11,7 @@ import { type Drawn, bounds } from '../../../core/show/project';
 import { reasons } from '../../../core/compare';
 import { amount } from '../../../core/base/figure';
 import type { Cover } from '../../../core/garden/garden';
-import { CROPS, crop } from '../../../core/site/crops';
+import { CROPS } from '../../../core/site/crops';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
@@ -20,7 +20,7 @@ import { freshName } from '../../../core/base/ids';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { Shape } from '../../drawing/Shapes';
-import { Button, Field, Row, Select } from '../../parts/controls';
+import { Button, Choice, Row } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
@@ -190,21 +190,16 @@ export function Choose(): ReactNode {
         <Panel aria-label="What it is for">
           <section aria-label="What it is for">
             <h2>What it is for</h2>
-            <Field>
-              <span className="name" id="choose-crop">
-                Crop
-              </span>
-              <Select aria-labelledby="choose-crop" value={cropKey} onChange={(e) => setCropKey(e.target.value)}>
-                {CROPS.map((c) => (
-                  <option key={c.key} value={c.key}>
-                    {c.name}
-                  </option>
-                ))}
-              </Select>
-              <span className="why">
-                <Said phrase={['Grows ', amount(crop(cropKey).heightMm, 'length'), ' high.']} />
-              </span>
-            </Field>
+            <Choice
+              label="Crop"
+              value={cropKey}
+              options={CROPS.map((c) => ({
+                value: c.key,
+                label: c.name,
+                why: ['Grows ', amount(c.heightMm, 'length'), ' high.'],
+              }))}
+              onChange={setCropKey}
+            />
             <Row name="Budget" unit={budget === 0 ? 'any' : garden.units.currency}>
               <NumberField
                 label="Budget; nothing means any"

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import type { Measures } from '../../../core/compare';
 import { formatAmount } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
-import { Select } from '../../parts/controls';
+import { Pick } from '../../parts/Pick';
 import { COMPARED } from './compared';
 
 const Box = styled.div`
@@ -52,13 +52,12 @@ export function Scatter({ points }: { readonly points: readonly Point[] }): Reac
   const show = (key: keyof Measures, value: number): string =>
     formatAmount(value, axis(key)?.quantity ?? 'plain', units);
   const choice = (label: string, value: keyof Measures, set: (key: keyof Measures) => void): ReactNode => (
-    <Select aria-label={label} value={value} onChange={(e) => set(e.target.value as keyof Measures)}>
-      {COMPARED.map((c) => (
-        <option key={c.key} value={c.key}>
-          {c.label}
-        </option>
-      ))}
-    </Select>
+    <Pick
+      label={label}
+      value={value}
+      options={COMPARED.map((c) => ({ value: c.key, label: c.label }))}
+      onChange={(key) => set(key as keyof Measures)}
+    />
   );
   // A name that would stand on another name or mark is left to the pointer.
   const marks = known.map((p) => ({

@@ -12,8 +12,8 @@ import { addGarden, removeGarden } from '../../app/saving';
 import { wayTo } from '../../app/way';
 import { database } from '../../app/world';
 import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
-import { type AsideRow, inTime, makeRoom } from '../../keep/db';
-import type { GardenRow } from '../../keep/rows';
+import { makeRoom } from '../../keep/db';
+import { type Kept, readKept, sizeOf } from '../../keep/kept';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
 import { saveFile, saveGarden } from '../../parts/saveFile';
@@ -58,29 +58,6 @@ const Page = styled.div`
     gap: 0.3rem;
   }
 `;
-
-interface Kept {
-  readonly gardens: readonly GardenRow[];
-  readonly aside: readonly AsideRow[];
-  /** Storage cannot be read. */
-  readonly shut: boolean;
-}
-const NOTHING: Kept = { gardens: [], aside: [], shut: true };
-
-async function readKept(): Promise<Kept> {
-  try {
-    const [gardens, aside] = await inTime(Promise.all([database.gardens.toArray(), database.aside.toArray()]));
-    // A row whose date is damaged is not in the index by date.
-    const at = (row: GardenRow): number => (typeof row.savedAt === 'number' ? row.savedAt : 0);
-    return { gardens: gardens.sort((a, b) => at(b) - at(a)), aside, shut: false };
-  } catch {
-    return NOTHING;
-  }
-}
-
-const MEGABYTE = 1e6;
-const sizeOf = (bytes: number): string =>
-  bytes < 1000 * MEGABYTE ? `${(bytes / MEGABYTE).toFixed(1)} MB` : `${(bytes / MEGABYTE / 1000).toFixed(1)} GB`;
 
 /** All gardens in this browser; where a first visit begins. */
 export function Gardens(): ReactNode {

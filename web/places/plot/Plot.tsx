@@ -1,254 +1,214 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { squareBed } from '../../../core/site/bed';
-import { WINDS } from '../../../core/site/compass';
-import { survey } from '../../../core/site/survey';
+import { formatLength } from '../../../core/base/length';
 import { familyOf } from '../../../core/build/families';
-import type { Garden } from '../../../core/garden/garden';
-import { type Result, failAll, ok } from '../../../core/base/result';
-import { MM_PER_INCH, formatLength } from '../../../core/base/length';
+import type { Cover } from '../../../core/garden/garden';
+import { LANDMARKS, LANDMARK_KINDS, type LandmarkKind } from '../../../core/site/landmark';
+import { survey } from '../../../core/site/survey';
 import { PlaceHead } from '../../app/Shell';
 import { useEdit, useGarden } from '../../app/hooks';
-import { freshName } from '../../../core/base/ids';
-import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
-import { Button, Choice, Field, Row, Select } from '../../parts/controls';
-import { NumberField, TypedField } from '../../parts/TypedField';
+import { Pick } from '../../parts/Pick';
+import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
+import { BedInHand, CoverInHand, LandmarkInHand } from './InHand';
 import { PlotMap } from './PlotMap';
+import { ThePlace } from './ThePlace';
+import { usePlotDeeds } from './deeds';
 
 const Ground = styled.div`
   min-height: 0;
   min-width: 0;
   height: 100%;
-  padding: 1rem 1.25rem;
+  padding: 0.8rem 1.25rem;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  gap: 0.5rem;
+  .add {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+  }
+  .add .pick {
+    width: auto;
+  }
   @media (max-width: 1000px) {
-    height: 22rem;
-  }
-  .sheet {
-    height: 100%;
-  }
-  a {
-    cursor: pointer;
-  }
-  a:hover .bed,
-  a:focus-visible .bed {
-    stroke: var(--chalk);
-    stroke-width: 3;
+    height: 26rem;
+    padding: 0.6rem;
   }
 `;
 
 const List = styled.ul`
-  display: grid;
-  gap: 0;
-  li {
-    display: grid;
-    gap: 0.3rem;
-    padding: 0.7rem 0;
+  > li {
+    padding: 0.35rem 0;
     border-top: 1px solid var(--hair);
   }
-  .size {
-    color: var(--quiet);
-    font-size: 0.875rem;
-  }
-  .covers {
+  .row {
     display: flex;
-    flex-wrap: wrap;
-    gap: 0.3rem 1rem;
+    align-items: center;
+    gap: 0.2rem 0.6rem;
+  }
+  .row a {
+    flex: 1 1 auto;
+    min-width: 0;
+    padding: 0.3rem 0;
+  }
+  .row > span {
+    color: var(--quiet);
+    font-size: 0.8125rem;
+    white-space: nowrap;
+  }
+  .row button {
+    min-width: var(--target);
+    min-height: 2.2rem;
+    padding: 0;
+    border-color: var(--hair);
+  }
+  .row button[aria-expanded='true'] {
+    background: var(--ink);
+    color: var(--ground);
+  }
+  ul .row {
+    padding-left: 0.9rem;
     font-size: 0.9375rem;
   }
 `;
 
-/** A place for the next bed: to the right of everything. */
-function freeSpot(garden: Garden): { xMm: number; yMm: number } {
-  const right = Math.max(0, ...garden.beds.map((b) => b.at.xMm + b.outside.nearMm));
-  return { xMm: garden.beds.length === 0 ? 0 : right + 900, yMm: 0 };
-}
+const STATE_WORDS = { planned: '', standing: 'standing', stored: 'stored', 'next-year': 'next year' } as const;
 
-/** The garden from above, to scale. */
+/** The garden from above, to scale: beds, covers and what else is there, kept in order. */
 export function Plot(): ReactNode {
   const way = useWay();
   const garden = useGarden();
   const edit = useEdit();
   const navigate = useNavigate();
+  const deeds = usePlotDeeds();
+  const [held, hold] = useState<string>();
+  const [drawing, setDrawing] = useState(false);
   const { length } = garden.units;
-  const addBed = (): void => {
-    const metric = length === 'cm' || length === 'mm';
-    const [l, w, h, t, soil] = metric ? [2400, 1200, 300, 38, 50] : [96, 48, 11, 1.5, 2].map((x) => x * MM_PER_INCH);
-    const bed = squareBed(
-      newId(),
-      freshName(
-        'New bed',
-        garden.beds.map((b) => b.name),
-      ),
-      l ?? 0,
-      w ?? 0,
-      { heightMm: h ?? 0, thicknessMm: t ?? 0 },
-      freeSpot(garden),
-      soil,
-    );
-    if (edit('Add a bed', (g) => void g.beds.push(bed)).length === 0) void navigate(way('bed', bed.id));
-  };
+
+  const more = (id: string, name: string): ReactNode => (
+    <Button
+      aria-label={`More about ${name}`}
+      aria-expanded={held === id}
+      onPress={() => hold(held === id ? undefined : id)}
+    >
+      ⋯
+    </Button>
+  );
+  const coverRow = (c: Cover): ReactNode => (
+    <li key={c.id}>
+      <div className="row">
+        <Link to={way('bench', c.id)}>
+          {c.name}, {familyOf(c.family).name.toLowerCase()}
+        </Link>
+        {c.state.is !== 'planned' && <span>{STATE_WORDS[c.state.is]}</span>}
+        {more(c.id, c.name)}
+      </div>
+      {held === c.id && <CoverInHand cover={c} garden={garden} deeds={deeds} onHold={hold} />}
+    </li>
+  );
   return (
     <>
       <PlaceHead title={garden.name} subtitle={garden.site.place === garden.name ? '' : garden.site.place}>
-        <Link to="/gardens">All gardens</Link>
-        <Button $strong onPress={addBed}>
-          Add a bed
-        </Button>
+        <Button onPress={() => void navigate('/gardens')}>All gardens</Button>
+        <Button onPress={() => void navigate(way('settings'))}>Settings</Button>
       </PlaceHead>
       <Body>
         <Ground>
-          {garden.beds.length === 0 ? <p>Add a bed, then measure it where it stands.</p> : <PlotMap garden={garden} />}
+          <div className="add">
+            <Button
+              $strong
+              onPress={() => {
+                const id = deeds.addBed();
+                if (id) hold(id);
+              }}
+            >
+              Add a bed
+            </Button>
+            <Button aria-pressed={drawing} $strong={drawing} onPress={() => setDrawing(!drawing)}>
+              {drawing ? 'Give up drawing' : 'Draw a bed'}
+            </Button>
+            <Pick
+              className="pick"
+              label="Add to the plot"
+              value=""
+              empty="Add a path, wall or tree"
+              options={LANDMARK_KINDS.map((kind) => ({ value: kind, label: LANDMARKS[kind].name }))}
+              onChange={(kind) => hold(deeds.addLandmark(kind as LandmarkKind))}
+            />
+          </div>
+          <PlotMap
+            garden={garden}
+            held={held}
+            deeds={{
+              onHold: hold,
+              onLay: deeds.lay,
+              onOpen: (id) => void navigate(way('bed', id)),
+              onTakeAway: (id) => deeds.takeAway(garden.beds.some((b) => b.id === id) ? 'bed' : 'landmark', id),
+              onUp: (upDeg) => edit('Turn the plot', (g) => void (g.plot.upDeg = upDeg)),
+              drawing,
+              onDrawn: (at, lengthMm, widthMm) => {
+                setDrawing(false);
+                hold(deeds.addBed({ at, lengthMm, widthMm }));
+              },
+            }}
+          />
         </Ground>
         <Panel aria-label="Beds and covers">
           <section>
             <h2>Beds and covers</h2>
+            {garden.beds.length === 0 && <p>Add a bed, then measure it where it stands.</p>}
             <List>
-              {garden.beds.map((bed) => (
-                <li key={bed.id}>
-                  <Link to={way('bed', bed.id)}>
-                    <b>{bed.name}</b>
-                  </Link>
-                  <span className="size measure">
-                    {formatLength(survey(bed).frameOn.lengthMm, length)} ×{' '}
-                    {formatLength(survey(bed).frameOn.widthMm, length)}
-                  </span>
-                  <span className="covers">
-                    {garden.covers
-                      .filter((c) => c.bedId === bed.id)
-                      .map((c) => (
-                        <Link key={c.id} to={way('bench', c.id)}>
-                          {c.name}, {familyOf(c.family).name.toLowerCase()}
-                        </Link>
-                      ))}
-                    {!garden.covers.some((c) => c.bedId === bed.id) && <span className="size">no cover yet</span>}
-                  </span>
-                </li>
-              ))}
+              {garden.beds.map((bed) => {
+                const covers = garden.covers.filter((c) => c.bedId === bed.id);
+                const { frameOn } = survey(bed);
+                return (
+                  <li key={bed.id}>
+                    <div className="row">
+                      <Link to={way('bed', bed.id)}>
+                        <b>{bed.name}</b>
+                      </Link>
+                      <span className="measure">
+                        {formatLength(frameOn.lengthMm, length)} × {formatLength(frameOn.widthMm, length)}
+                      </span>
+                      {more(bed.id, bed.name)}
+                    </div>
+                    {held === bed.id && <BedInHand bed={bed} covers={covers.length} deeds={deeds} onHold={hold} />}
+                    <ul>
+                      {covers.map(coverRow)}
+                      {covers.length === 0 && (
+                        <li className="row">
+                          <span>no cover yet</span>
+                        </li>
+                      )}
+                    </ul>
+                  </li>
+                );
+              })}
             </List>
           </section>
+          {garden.landmarks.length > 0 && (
+            <section>
+              <h2>On the plot</h2>
+              <List>
+                {garden.landmarks.map((l) => (
+                  <li key={l.id}>
+                    <div className="row">
+                      <span style={{ flex: '1 1 auto', color: 'var(--ink)' }}>{l.name}</span>
+                      {l.heightMm > 0 && <span className="measure">{formatLength(l.heightMm, length)} high</span>}
+                      {more(l.id, l.name)}
+                    </div>
+                    {held === l.id && <LandmarkInHand landmark={l} deeds={deeds} onHold={hold} />}
+                  </li>
+                ))}
+              </List>
+            </section>
+          )}
           <ThePlace garden={garden} />
         </Panel>
       </Body>
     </>
-  );
-}
-
-/** The nearest of the winds that one can choose. */
-const nearestWind = (deg: number): number => (Math.round(deg / 45) % 8) * 45;
-
-/** What the place is like, and how its gardener counts. */
-function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
-  const edit = useEdit();
-  const change = (label: string, recipe: (g: Garden) => void): Result<unknown> => {
-    const faults = edit(label, recipe);
-    return faults.length > 0 ? failAll(faults) : ok(undefined);
-  };
-  const { site, units } = garden;
-  const metric = units.length === 'cm' || units.length === 'mm';
-  const gust = metric
-    ? { unit: 'm/s', name: 'metres a second', per: 1 }
-    : { unit: 'mph', name: 'miles an hour', per: 2.23694 };
-  const high = metric ? { unit: 'm', name: 'metres', per: 1 } : { unit: 'ft', name: 'feet', per: 3.28084 };
-  return (
-    <section aria-label="The place">
-      <h2>The place</h2>
-      <Row name="Garden">
-        <TypedField
-          label="Name of the garden"
-          shown={garden.name}
-          boxed
-          take={(text) => change('Name the garden', (g) => void (g.name = text.trim()))}
-        />
-      </Row>
-      <Row name="Latitude" unit="° N">
-        <NumberField
-          label="Latitude, degrees north"
-          value={site.latitudeDeg}
-          decimals={1}
-          min={-89}
-          max={89}
-          onSet={(x) => change('Set the latitude', (g) => void (g.site.latitudeDeg = x))}
-        />
-      </Row>
-      <Row name="Longitude" unit="° E">
-        <NumberField
-          label="Longitude, degrees east"
-          value={site.longitudeDeg}
-          decimals={1}
-          min={-180}
-          max={180}
-          onSet={(x) => change('Set the longitude', (g) => void (g.site.longitudeDeg = x))}
-        />
-      </Row>
-      <Row name="Height" unit={`${high.unit} above the sea`}>
-        <NumberField
-          label={`Height above the sea, ${high.name}`}
-          value={site.elevationM * high.per}
-          decimals={0}
-          min={Math.ceil(-430 * high.per)}
-          max={Math.floor(6000 * high.per)}
-          onSet={(x) => change('Set the height', (g) => void (g.site.elevationM = x / high.per))}
-        />
-      </Row>
-      <Row name="Worst gust" unit={gust.unit}>
-        <NumberField
-          label={`Worst gust, ${gust.name}`}
-          value={site.gustMPerS * gust.per}
-          decimals={0}
-          min={0}
-          max={Math.floor(90 * gust.per)}
-          onSet={(x) => change('Set the gust', (g) => void (g.site.gustMPerS = x / gust.per))}
-        />
-      </Row>
-      <Field>
-        <span className="name">Wind from</span>
-        <Select
-          aria-label="Where the wind mostly comes from"
-          value={site.windFromDeg === null ? '' : String(nearestWind(site.windFromDeg))}
-          onChange={(event) => {
-            const deg = event.target.value === '' ? null : Number(event.target.value);
-            void change('Set the wind', (g) => void (g.site.windFromDeg = deg));
-          }}
-        >
-          <option value="">not known</option>
-          {WINDS.map((w) => (
-            <option key={w.name} value={w.deg}>
-              the {w.name}
-            </option>
-          ))}
-        </Select>
-      </Field>
-      <Row name="Money">
-        <TypedField
-          label="Currency, a three-letter code"
-          shown={units.currency}
-          boxed
-          take={(text) => change('Set the currency', (g) => void (g.units.currency = text.trim().toUpperCase()))}
-        />
-      </Row>
-      <Choice
-        label="Degrees"
-        value={units.temperature}
-        options={[
-          { value: 'C', label: 'Celsius', why: 'Water freezes at 0.' },
-          { value: 'F', label: 'Fahrenheit', why: 'Water freezes at 32.' },
-        ]}
-        onChange={(value) => void change('Set the degrees', (g) => void (g.units.temperature = value as 'C' | 'F'))}
-      />
-      <Choice
-        label="Shops sell"
-        value={units.stock}
-        options={[
-          { value: 'imperial', label: 'Inch stock', why: '2x4 and its kin, pipe by the inch.' },
-          { value: 'metric', label: 'Metric stock', why: 'New covers start from metric boards and pipe.' },
-        ]}
-        onChange={(value) =>
-          void change('Set the stock', (g) => void (g.units.stock = value as Garden['units']['stock']))
-        }
-      />
-    </section>
   );
 }

@@ -1,126 +1,192 @@
-import type { ReactNode } from 'react';
-import { useWay } from '../../app/way';
-import { Link } from 'react-router';
-import { type Drawn, bounds, drawAssembly } from '../../../core/show/project';
-import type { Bed } from '../../../core/site/bed';
-import { survey } from '../../../core/site/survey';
-import type { Cover, Garden } from '../../../core/garden/garden';
-import { remembered } from '../../../core/base/remember';
-import { assemblyOf } from '../../../core/garden/assemblyOf';
+import { type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
+import styled from 'styled-components';
 import { MM_PER_INCH, formatLength } from '../../../core/base/length';
-import { Shape } from '../../drawing/Shapes';
+import type { Garden } from '../../../core/garden/garden';
+import { footprint } from '../../../core/site/plotting';
+import type { PlanPoint } from '../../../core/site/survey';
 import { useSize } from '../../drawing/useSize';
+import { Button } from '../../parts/controls';
+import { Compass } from './Compass';
+import { GroundBehind } from './GroundBehind';
+import { OnPlot } from './OnPlot';
+import { reach } from './fromAbove';
+import type { Thing } from './useLying';
+import { type PlotView, fitting, zoomed } from './view';
 
-const drawings = remembered<readonly Drawn[]>();
+const Map = styled.div`
+  position: relative;
+  height: 100%;
+  min-height: 0;
+  svg {
+    display: block;
+    touch-action: pan-y;
+  }
+  svg.drawing {
+    touch-action: none;
+    cursor: crosshair;
+  }
+  .thing {
+    cursor: grab;
+    touch-action: none;
+    outline: none;
+  }
+  .thing:hover .mark,
+  .thing:focus-visible .mark,
+  .thing.held .mark {
+    stroke: var(--chalk);
+    stroke-width: 3;
+    stroke-dasharray: none;
+  }
+  .handle {
+    cursor: grab;
+    touch-action: none;
+    outline: none;
+  }
+  .handle:focus-visible circle {
+    stroke-width: 5;
+  }
+  .name {
+    font-weight: 600;
+    fill: var(--ink);
+    stroke: var(--ground);
+    stroke-width: 4;
+    paint-order: stroke;
+    text-anchor: middle;
+    pointer-events: none;
+  }
+  .tools {
+    position: absolute;
+    right: 0;
+    bottom: 0;
+    display: flex;
+    gap: 0.3rem;
+  }
+  .tools button {
+    min-width: var(--target);
+    background: var(--ground);
+  }
+  .word {
+    position: absolute;
+    left: 0;
+    top: 0;
+    padding: 0.2rem 0.5rem;
+    background: var(--sheet);
+    border: 1px solid var(--hair);
+    font-size: 0.875rem;
+  }
+`;
 
-/** A cover from above, without the bed it stands on. */
-function seenFromAbove(garden: Garden, cover: Cover, bed: Bed): readonly Drawn[] {
-  const built = assemblyOf(garden, cover);
-  if (!built?.ok) return [];
-  return drawings(built.value, [bed], () =>
-    drawAssembly(built.value, bed, survey(bed), 'plan').filter((d) => d.stuff !== 'wall' && d.stuff !== 'soil'),
-  );
+/** What can be done on the map. */
+export interface PlotDeeds {
+  readonly onHold: (id: string | undefined) => void;
+  readonly onLay: (how: 'Move' | 'Turn', thing: Thing) => void;
+  readonly onOpen: (bedId: string) => void;
+  readonly onTakeAway: (id: string) => void;
+  readonly onUp: (upDeg: number) => void;
+  /** A rectangle was drawn on the ground: its near left corner, its sides. */
+  readonly drawing: boolean;
+  readonly onDrawn: (at: PlanPoint, lengthMm: number, widthMm: number) => void;
 }
 
-/** About the width of a letter of a label, and the least that a label may take, px. */
-const LETTER_PX = 8.6;
-const MIN_LABEL_PX = 130;
-
-/** A name as far as it goes; the whole of it stands in the list beside the map. */
-function fitted(name: string, widthPx: number): string {
-  const most = Math.floor(widthPx / LETTER_PX);
-  return name.length > most ? `${name.slice(0, most - 1)}…` : name;
+interface PlotMapProps {
+  readonly garden: Garden;
+  /** The bed or landmark in hand, by its id. */
+  readonly held: string | undefined;
+  readonly deeds: PlotDeeds;
 }
 
-/** The garden from above, to scale: beds as they were measured, covers as they are built. */
-export function PlotMap({ garden }: { readonly garden: Garden }): ReactNode {
-  const way = useWay();
+/** The garden from above, to scale: beds as they were measured, covers as they are built, moved and turned where they lie. */
+export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
+  const { onHold, drawing } = deeds;
   const [ref, size] = useSize<HTMLDivElement>();
-  const beds = garden.beds.map((bed) => ({ bed, s: survey(bed) }));
-  // A walk-in house stands out beyond its bed.
-  const outer = garden.covers.flatMap((c) => {
-    const bed = garden.beds.find((b) => b.id === c.bedId);
-    const shapes = bed ? seenFromAbove(garden, c, bed) : [];
-    if (!bed || shapes.length === 0) return [];
-    const { u0, v0, u1, v1 } = bounds(shapes);
-    return [
-      { x: bed.at.xMm + u0, y: bed.at.yMm + v0 },
-      { x: bed.at.xMm + u1, y: bed.at.yMm + v1 },
-    ];
-  });
-  const corners = beds.flatMap(({ bed, s }) =>
-    Object.values(s.corners).map((c) => ({ x: bed.at.xMm + c.x, y: bed.at.yMm + c.y })),
-  );
-  const xs = [...corners, ...outer].map((c) => c.x);
-  const ys = [...corners, ...outer].map((c) => c.y);
-  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const pad = 56;
-  const scale = size ? Math.min((size.width - 2 * pad) / (x1 - x0), (size.height - 2 * pad) / (y1 - y0)) : 0;
-  const slack = size ? Math.max(0, (size.height - 2 * pad - (y1 - y0) * scale) / 2) : 0;
-  const px = (x: number, y: number): [number, number] => [pad + (x - x0) * scale, slack + pad + (y1 - y) * scale];
+  /** Undefined: all of it is shown, whatever it becomes. */
+  const [looked, setLooked] = useState<Pick<PlotView, 'middle' | 'scale'>>();
+  const { upDeg } = garden.plot;
+  const things: readonly Thing[] = [...garden.landmarks, ...garden.beds];
+  const all = [...garden.beds.flatMap((b) => reach(garden, b)), ...garden.landmarks.flatMap(footprint)];
+  const view: PlotView | undefined = size && (looked ? { ...looked, upDeg, size } : fitting(all, upDeg, size));
   const metric = garden.units.length === 'cm' || garden.units.length === 'mm';
+  const steps = metric ? { stepMm: 10, largeMm: 300 } : { stepMm: MM_PER_INCH / 2, largeMm: 12 * MM_PER_INCH };
+  const look = (v: PlotView): void => setLooked({ middle: v.middle, scale: v.scale });
+  const nearer = (by: number): void => {
+    if (view) look(zoomed(view, by, [view.size.width / 2, view.size.height / 2]));
+  };
+  useWheel(ref, (at, by) => view && look(zoomed(view, by, at)));
   const barMm = metric ? 1000 : 4 * 12 * MM_PER_INCH;
   return (
-    <div className="sheet" ref={ref}>
-      {size && (
-        <svg width={size.width} height={size.height} aria-label="The garden from above">
-          {beds.map(({ bed, s }) => {
-            const corners = (['nearLeft', 'nearRight', 'farRight', 'farLeft'] as const).map((c) =>
-              px(bed.at.xMm + s.corners[c].x, bed.at.yMm + s.corners[c].y),
-            );
-            const [bx, by] = px(bed.at.xMm, bed.at.yMm);
-            const covers = garden.covers.filter((c) => c.bedId === bed.id);
-            return (
-              <g key={bed.id} transform={`rotate(${bed.bearingDeg - 90} ${bx} ${by})`}>
-                <Link to={way('bed', bed.id)} aria-label={`Bed: ${bed.name}`}>
-                  <polygon
-                    className="bed"
-                    points={corners.map((p) => p.join(',')).join(' ')}
-                    fill="var(--soil)"
-                    stroke="var(--wall)"
-                    strokeWidth={Math.max(3, bed.wall.thicknessMm * scale)}
-                  />
-                </Link>
-                <g pointerEvents="none">
-                  {covers.map((c) => (
-                    <g key={c.id}>
-                      {seenFromAbove(garden, c, bed).map((drawn, i) => (
-                        <Shape key={i} drawn={drawn} sheet={{ scale, left: bx, top: by, u0: 0, v1: 0 }} />
-                      ))}
-                    </g>
-                  ))}
-                </g>
-                <text
-                  x={bx}
-                  y={by + 22}
-                  fontWeight={600}
-                  fill="var(--ink)"
-                  stroke="var(--ground)"
-                  strokeWidth={4}
-                  style={{ paintOrder: 'stroke' }}
-                >
-                  {fitted(bed.name, Math.max(MIN_LABEL_PX, bed.outside.nearMm * scale))}
-                </text>
-              </g>
-            );
-          })}
-          <g stroke="var(--ink)" fill="none" strokeWidth={1.6}>
-            <path d={`M${size.width - 24} 52 V16 m-7 11 l7 -11 l7 11`} />
-          </g>
-          <text x={size.width - 24} y={68} textAnchor="middle" fontSize={13} fill="var(--ink)">
-            N
-          </text>
-          <g stroke="var(--quiet)" strokeWidth={1.6}>
-            <path
-              d={`M${pad} ${size.height - 14} h${barMm * scale} m0 -5 v10 m${-barMm * scale} -10 v10`}
-              fill="none"
-            />
-          </g>
-          <text x={pad + barMm * scale + 10} y={size.height - 9} fontSize={13} fill="var(--quiet)">
-            {formatLength(barMm, garden.units.length)}
-          </text>
-        </svg>
+    <Map ref={ref}>
+      {view && size && (
+        <>
+          <svg
+            width={size.width}
+            height={size.height}
+            aria-label="The garden from above"
+            className={drawing ? 'drawing' : ''}
+          >
+            <GroundBehind view={view} deeds={deeds} onLook={look} />
+            {things.map((thing) => (
+              <OnPlot
+                key={thing.id}
+                thing={thing}
+                garden={garden}
+                view={view}
+                steps={steps}
+                held={held === thing.id}
+                deeds={deeds}
+                // What is being moved holds the view still.
+                onTake={() => {
+                  onHold(thing.id);
+                  look(view);
+                }}
+              />
+            ))}
+            <Compass view={view} onUp={deeds.onUp} />
+            <g stroke="var(--quiet)" strokeWidth={1.6}>
+              <path
+                d={`M16 ${size.height - 14} h${barMm * view.scale} m0 -5 v10 m${-barMm * view.scale} -10 v10`}
+                fill="none"
+              />
+            </g>
+            <text x={26 + barMm * view.scale} y={size.height - 9} fontSize={13} fill="var(--quiet)">
+              {formatLength(barMm, garden.units.length)}
+            </text>
+          </svg>
+          {drawing && <span className="word">Draw the bed on the ground: from corner to corner.</span>}
+          <div className="tools">
+            <Button aria-label="Look nearer" onPress={() => nearer(1.4)}>
+              +
+            </Button>
+            <Button aria-label="Look from farther off" onPress={() => nearer(1 / 1.4)}>
+              −
+            </Button>
+            <Button isDisabled={!looked} onPress={() => setLooked(undefined)}>
+              Show all
+            </Button>
+          </div>
+        </>
       )}
-    </div>
+    </Map>
   );
+}
+
+/** The wheel looks nearer and farther, about where the pointer is. */
+function useWheel(
+  ref: RefObject<HTMLDivElement | null>,
+  turn: (at: readonly [number, number], by: number) => void,
+): void {
+  const latest = useRef(turn);
+  useEffect(() => {
+    latest.current = turn;
+  });
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    const onWheel = (e: WheelEvent): void => {
+      e.preventDefault();
+      const { left, top } = element.getBoundingClientRect();
+      latest.current([e.clientX - left, e.clientY - top], Math.exp(-e.deltaY / 500));
+    };
+    element.addEventListener('wheel', onWheel, { passive: false });
+    return () => element.removeEventListener('wheel', onWheel);
+  }, [ref]);
 }

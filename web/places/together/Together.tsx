@@ -59,7 +59,10 @@ export function Together(): ReactNode {
   const units = useUnits();
   const edit = useEdit();
   const { leaf = 'saw' } = useParams();
-  const [without, setWithout] = useState<readonly string[]>([]);
+  // What stands, lies in store or waits for next year needs nothing now.
+  const [without, setWithout] = useState<readonly string[]>(() =>
+    garden.covers.filter((c) => c.state.is !== 'planned').map((c) => c.id),
+  );
   const ids = garden.covers.map((c) => c.id).filter((id) => !without.includes(id));
   const job = useJob('together', ids.length > 0 ? ids : undefined, planAllTogether);
   const { progress, stop } = job;

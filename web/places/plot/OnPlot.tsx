@@ -1,0 +1,130 @@
+import type { ReactNode } from 'react';
+import type { Garden } from '../../../core/garden/garden';
+import type { Bed } from '../../../core/site/bed';
+import { bearing, footprint, middleOf } from '../../../core/site/plotting';
+import { Shape } from '../../drawing/Shapes';
+import { LandmarkShape } from './LandmarkShape';
+import type { PlotDeeds } from './PlotMap';
+import { reach, seenFromAbove, stands } from './fromAbove';
+import { type Thing, useLying } from './useLying';
+import { type PlotView, toScreen } from './view';
+
+/** About the width of a letter of a label, and the least that a label may take, px. */
+const LETTER_PX = 8.6;
+const MIN_LABEL_PX = 130;
+
+/** A name as far as it goes; the whole of it stands in the list beside the map. */
+function fitted(name: string, widthPx: number): string {
+  const most = Math.floor(widthPx / LETTER_PX);
+  return name.length > most ? `${name.slice(0, most - 1)}…` : name;
+}
+
+interface OnPlotProps {
+  readonly thing: Thing;
+  readonly garden: Garden;
+  readonly view: PlotView;
+  readonly steps: { readonly stepMm: number; readonly largeMm: number };
+  readonly held: boolean;
+  readonly onTake: () => void;
+  readonly deeds: PlotDeeds;
+}
+
+/** One bed or landmark where it lies, with its handle to turn it by while it is in hand. */
+export function OnPlot({ thing, garden, view, steps, held, onTake, deeds }: OnPlotProps): ReactNode {
+  const isBed = 'outside' in thing;
+  const others = [...garden.beds, ...garden.landmarks].filter((t) => t.id !== thing.id);
+  const { onLay, onOpen, onTakeAway, onHold } = deeds;
+  const lying = useLying({ thing, others, view, pathMm: garden.plot.pathMm, ...steps, onTake, onLay });
+  const { shown } = lying;
+  const screen = (isBed ? reach(garden, thing, shown) : footprint(shown)).map((p) => toScreen(view, p));
+  const [left, right] = [Math.min(...screen.map((p) => p[0])), Math.max(...screen.map((p) => p[0]))];
+  const below = Math.max(...screen.map((p) => p[1]));
+  const [mx] = toScreen(view, middleOf(shown));
+  const what = isBed ? 'Bed' : 'Landmark';
+  return (
+    <>
+      <g
+        {...lying.moveProps}
+        className={`thing ${held ? 'held' : ''}`}
+        role="button"
+        tabIndex={0}
+        aria-label={`${what}: ${thing.name}`}
+        aria-pressed={held}
+        onFocus={() => onHold(thing.id)}
+        onDoubleClick={() => isBed && onOpen(thing.id)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && isBed) onOpen(thing.id);
+          else if (event.key === 'Delete') onTakeAway(thing.id);
+          else lying.moveProps.onKeyDown?.(event);
+        }}
+      >
+        {isBed ? (
+          <BedShape bed={shown as Bed} garden={garden} view={view} />
+        ) : (
+          <LandmarkShape landmark={shown as Exclude<Thing, Bed>} view={view} />
+        )}
+      </g>
+      <text className="name" x={mx} y={below + 18} fontSize={isBed ? 16 : 13}>
+        {lying.said || fitted(thing.name, Math.max(MIN_LABEL_PX, right - left))}
+      </text>
+      {held && (
+        <g
+          {...lying.turnProps}
+          className="handle"
+          role="slider"
+          tabIndex={0}
+          aria-label={`Turn ${thing.name}`}
+          aria-valuemin={0}
+          aria-valuemax={360}
+          aria-valuenow={Math.round(shown.bearingDeg)}
+          aria-valuetext={`points to ${Math.round(shown.bearingDeg)} degrees`}
+        >
+          <circle cx={lying.handle[0]} cy={lying.handle[1]} r={18} fill="transparent" />
+          <circle
+            cx={lying.handle[0]}
+            cy={lying.handle[1]}
+            r={8}
+            fill="var(--sheet)"
+            stroke="var(--chalk)"
+            strokeWidth={2.5}
+          />
+        </g>
+      )}
+    </>
+  );
+}
+
+function BedShape({
+  bed,
+  garden,
+  view,
+}: {
+  readonly bed: Bed;
+  readonly garden: Garden;
+  readonly view: PlotView;
+}): ReactNode {
+  const { scale } = view;
+  const [bx, by] = toScreen(view, { x: bed.at.xMm, y: bed.at.yMm });
+  const original = garden.beds.find((b) => b.id === bed.id) ?? bed;
+  const covers = garden.covers.filter((c) => c.bedId === bed.id && stands(c));
+  return (
+    <>
+      <polygon
+        className="mark"
+        points={footprint(bed)
+          .map((p) => toScreen(view, p).join(','))
+          .join(' ')}
+        fill="var(--soil)"
+        stroke="var(--wall)"
+        strokeWidth={Math.max(3, bed.wall.thicknessMm * scale)}
+      />
+      <g pointerEvents="none" transform={`translate(${bx} ${by}) rotate(${bearing(bed.bearingDeg - 90 - view.upDeg)})`}>
+        {covers.map((c) =>
+          seenFromAbove(garden, c, original).map((drawn, i) => (
+            <Shape key={`${c.id} ${i}`} drawn={drawn} sheet={{ scale, left: 0, top: 0, u0: 0, v1: 0 }} />
+          )),
+        )}
+      </g>
+    </>
+  );
+}

@@ -1,0 +1,66 @@
+/** How the plot is seen: what is in the middle, how large, which bearing is up. */
+import type { PlanPoint } from '../../../core/site/survey';
+import { extentOf } from '../../../core/site/plotting';
+import type { Size } from '../../drawing/useSize';
+
+export interface PlotView {
+  /** What lies in the middle of the screen, mm on the plot. */
+  readonly middle: PlanPoint;
+  /** Screen pixels a millimetre. */
+  readonly scale: number;
+  readonly upDeg: number;
+  readonly size: Size;
+}
+
+/** So that what points up is up. */
+function turned({ x, y }: PlanPoint, deg: number): PlanPoint {
+  const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+  return { x: x * cos - y * sin, y: x * sin + y * cos };
+}
+
+/** Where a point of the plot is on the screen, px. */
+export function toScreen(v: PlotView, p: PlanPoint): readonly [x: number, y: number] {
+  const { x, y } = turned({ x: p.x - v.middle.x, y: p.y - v.middle.y }, v.upDeg);
+  return [v.size.width / 2 + x * v.scale, v.size.height / 2 - y * v.scale];
+}
+
+/** What a way over the screen, px, is on the plot, mm. */
+export const wayOnPlot = (v: PlotView, dx: number, dy: number): PlanPoint =>
+  turned({ x: dx / v.scale, y: -dy / v.scale }, -v.upDeg);
+
+/** Which point of the plot is there on the screen, mm. */
+export function toPlot(v: PlotView, x: number, y: number): PlanPoint {
+  const way = wayOnPlot(v, x - v.size.width / 2, y - v.size.height / 2);
+  return { x: v.middle.x + way.x, y: v.middle.y + way.y };
+}
+
+/** Room round what is fitted, for names beneath and the compass, px. */
+const PAD = 56;
+/** What is seen of an empty plot, mm. */
+const EMPTY_MM = 6000;
+/** As near and as far as one can look, px a mm. */
+const SCALES = { least: 0.002, most: 1.5 } as const;
+
+const within = (scale: number): number => Math.min(SCALES.most, Math.max(SCALES.least, scale));
+
+/** A view that shows all of these. */
+export function fitting(points: readonly PlanPoint[], upDeg: number, size: Size): PlotView {
+  const e = extentOf(points.map((p) => turned(p, upDeg))) ?? { x0: 0, y0: 0, x1: EMPTY_MM, y1: EMPTY_MM };
+  const room = Math.max(40, Math.min(size.width, size.height) - 2 * PAD);
+  const [w, h] = [Math.max(1, e.x1 - e.x0), Math.max(1, e.y1 - e.y0)];
+  const scale = Math.min((size.width - 2 * PAD) / w, (size.height - 2 * PAD) / h, room / 1500);
+  return {
+    middle: turned({ x: (e.x0 + e.x1) / 2, y: (e.y0 + e.y1) / 2 }, -upDeg),
+    scale: within(Math.max(scale, 0)),
+    upDeg,
+    size,
+  };
+}
+
+/** The same view larger or smaller; what is at a point of the screen stays there. */
+export function zoomed(v: PlotView, by: number, [x, y]: readonly [number, number]): PlotView {
+  const scale = within(v.scale * by);
+  const at = toPlot(v, x, y);
+  const now = toPlot({ ...v, scale }, x, y);
+  return { ...v, scale, middle: { x: v.middle.x + at.x - now.x, y: v.middle.y + at.y - now.y } };
+}

@@ -1,0 +1,223 @@
+import { type ReactNode, useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import type { LengthUnit } from '../../../core/base/length';
+import type { Fault } from '../../../core/base/result';
+import { readBackup, writeBackup } from '../../../core/garden/backup';
+import type { Garden } from '../../../core/garden/garden';
+import { MAX_FILE_CHARS, tooLarge } from '../../../core/garden/read';
+import { PlaceHead } from '../../app/Shell';
+import { useApp, useAppDispatch, useEdit, useTake } from '../../app/hooks';
+import { newId } from '../../app/names';
+import { addGarden } from '../../app/saving';
+import { setTheme, themeNow } from '../../app/screen';
+import { said } from '../../app/state';
+import { THEMES, type ThemeName } from '../../app/theme';
+import { database } from '../../app/world';
+import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
+import { makeRoom } from '../../keep/db';
+import { type Kept, readKept, sizeOf } from '../../keep/kept';
+import { KeysTable } from '../../parts/Keys';
+import { FaultList, FileFaults, OpenFile } from '../../parts/OpenFile';
+import { TypedField } from '../../parts/TypedField';
+import { Button, Choice, Row } from '../../parts/controls';
+import { saveFile } from '../../parts/saveFile';
+
+const Page = styled.div`
+  overflow: auto;
+  padding: 1.2rem 1.25rem 3rem;
+  columns: 22rem 2;
+  column-gap: 3rem;
+  max-width: 62rem;
+  section {
+    break-inside: avoid;
+    display: grid;
+    align-content: start;
+    margin-bottom: 1.8rem;
+  }
+  h2 {
+    padding-bottom: 0.4rem;
+    border-bottom: 1px solid var(--hair);
+    margin-bottom: 0.4rem;
+  }
+  .deeds {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    padding: 0.5rem 0;
+  }
+  .quiet {
+    color: var(--quiet);
+    font-size: 0.9375rem;
+  }
+  .faults {
+    display: grid;
+    gap: 0.3rem;
+    padding: 0.6rem 0.8rem;
+    border-left: 4px solid var(--fails);
+    background: var(--sheet);
+  }
+`;
+
+const UNITS: readonly { readonly value: LengthUnit; readonly label: string; readonly why: string }[] = [
+  { value: 'ftin', label: 'Feet and inches', why: 'As a tape reads: 5\' 6 3/8".' },
+  { value: 'in', label: 'Inches', why: 'Inches alone, with their fractions.' },
+  { value: 'cm', label: 'Centimetres', why: 'To the millimetre, as 168.3 cm.' },
+  { value: 'mm', label: 'Millimetres', why: 'As drawings are measured.' },
+];
+
+/** What is set once: the garden's units and shops, this screen, the keys, what is kept and its copies. */
+export function Settings(): ReactNode {
+  const garden = useApp((s) => s.open?.doc);
+  return (
+    <>
+      <PlaceHead title="Settings" subtitle={garden?.name ?? ''} />
+      <Page>
+        {garden && <OfGarden units={garden.units} />}
+        <OfScreen />
+        <Storage />
+        <section aria-label="Keys">
+          <h2>Keys</h2>
+          <KeysTable />
+        </section>
+      </Page>
+    </>
+  );
+}
+
+function OfGarden({ units }: { readonly units: Garden['units'] }): ReactNode {
+  const edit = useEdit();
+  const take = useTake();
+  return (
+    <section aria-label="This garden">
+      <h2>This garden</h2>
+      <Choice
+        label="Lengths"
+        value={units.length}
+        options={UNITS}
+        onChange={(value) => edit('Change units', (g) => void (g.units.length = value as LengthUnit))}
+      />
+      <Choice
+        label="Degrees"
+        value={units.temperature}
+        options={[
+          { value: 'C', label: 'Celsius', why: 'Water freezes at 0.' },
+          { value: 'F', label: 'Fahrenheit', why: 'Water freezes at 32.' },
+        ]}
+        onChange={(value) => edit('Set the degrees', (g) => void (g.units.temperature = value as 'C' | 'F'))}
+      />
+      <Choice
+        label="Shops sell"
+        value={units.stock}
+        options={[
+          { value: 'imperial', label: 'Inch stock', why: '2x4 and its kin, pipe by the inch.' },
+          { value: 'metric', label: 'Metric stock', why: 'New covers start from metric boards and pipe.' },
+        ]}
+        onChange={(value) => edit('Set the stock', (g) => void (g.units.stock = value as Garden['units']['stock']))}
+      />
+      <Row name="Money" unit="three letters, as USD">
+        <TypedField
+          label="Currency, a three-letter code"
+          shown={units.currency}
+          boxed
+          take={(text) => take('Set the currency', (g) => void (g.units.currency = text.trim().toUpperCase()))}
+        />
+      </Row>
+    </section>
+  );
+}
+
+function OfScreen(): ReactNode {
+  const [theme, show] = useState(themeNow);
+  return (
+    <section aria-label="This screen">
+      <h2>This screen</h2>
+      <Choice
+        label="Theme"
+        value={theme}
+        options={THEMES}
+        onChange={(value) => {
+          setTheme(value as ThemeName);
+          show(value as ThemeName);
+        }}
+      />
+    </section>
+  );
+}
+
+/** What is kept in this browser, how much room is left, and copies of all of it. */
+function Storage(): ReactNode {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const open = useApp((s) => s.open);
+  const [kept, setKept] = useState<Kept>();
+  const [room, setRoom] = useState<Room>();
+  const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
+  const [left, setLeft] = useState<readonly Fault[]>([]);
+  const reload = (): void => {
+    void readKept().then(setKept);
+    void roomLeft().then(setRoom);
+  };
+  useEffect(reload, [open?.save]);
+  const rows = kept?.gardens ?? [];
+  const backUp = (): void => {
+    const docs = rows.map((row) => (row.id === open?.id && !open.look ? open.doc : row.doc));
+    saveFile(`Gardens ${new Date().toISOString().slice(0, 10)}.json`, 'application/json', writeBackup(docs));
+  };
+  const bringBack = async (file: File): Promise<void> => {
+    const read = file.size > MAX_FILE_CHARS ? tooLarge() : readBackup(await file.text());
+    setFaults(read.ok ? undefined : { file: file.name, list: read.faults });
+    setLeft(read.ok ? read.value.left : []);
+    if (!read.ok) return;
+    for (const garden of read.value.gardens) await dispatch(addGarden(newId(), garden));
+    const n = read.value.gardens.length;
+    dispatch(said(`${n} ${n === 1 ? 'garden' : 'gardens'} brought back, beside those that were here.`));
+    reload();
+    if (read.value.left.length === 0) void navigate('/gardens');
+  };
+  return (
+    <section aria-label="What is kept here">
+      <h2>What is kept here</h2>
+      {kept?.shut && <p role="alert">This browser lets Cabanon keep nothing, as in a private window.</p>}
+      {room && (
+        <p>
+          {rows.length} {rows.length === 1 ? 'garden' : 'gardens'}; {sizeOf(room.used)} of {sizeOf(room.most)} used.{' '}
+          <span className="quiet">
+            {room.forGood
+              ? 'This browser keeps it until you delete it.'
+              : 'This browser may clear it when the machine runs short of room: now and then back it up.'}
+          </span>
+        </p>
+      )}
+      <div className="deeds">
+        <Button isDisabled={rows.length === 0} onPress={backUp}>
+          Back up all gardens
+        </Button>
+        <OpenFile
+          label="Bring gardens back"
+          fileLabel="Backup file"
+          accept=".json,application/json"
+          onFile={(file) => void bringBack(file)}
+        />
+      </div>
+      <p className="quiet">One file with every garden and its figures. Brought back, they stand beside those here.</p>
+      {faults && <FileFaults file={faults.file} faults={faults.list} />}
+      {left.length > 0 && (
+        <div className="faults" role="alert">
+          <b>These were not brought back:</b>
+          <FaultList faults={left} />
+        </div>
+      )}
+      {room && nearlyFull(room) && (
+        <div role="alert">
+          <p>Storage is nearly full. Delete gardens that you no longer work on, or let go of the ways back.</p>
+          <div className="deeds">
+            <Button onPress={() => void makeRoom(database, open?.id ?? '').then(reload)}>
+              Drop the undo steps of gardens that are not open
+            </Button>
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}
