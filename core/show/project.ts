@@ -194,3 +194,20 @@ export function standingTags(a: Assembly): readonly { readonly tag: string; read
   const inRows = high.filter((p) => rows.has(p.tag));
   return inRows.length > 1 ? inRows : high;
 }
+
+/** The shapes of a view, and the paper that they need. */
+export interface ViewFrame {
+  readonly shapes: readonly Drawn[];
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** Left and upper edge on the paper. */
+  readonly u0: number;
+  readonly v1: number;
+}
+
+/** What a view of an assembly shows. */
+export function viewFrame(assembly: Assembly, bed: Bed, survey: Survey, view: View): ViewFrame {
+  const shapes = drawAssembly(assembly, bed, survey, view);
+  const b = bounds(shapes);
+  return { shapes, widthMm: b.u1 - b.u0, heightMm: b.v1 - b.v0, u0: b.u0, v1: b.v1 };
+}

@@ -1,21 +1,18 @@
-import type { Outline } from '../../core/outline';
-import { AISLES } from '../../core/catalog/types';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { sheetSize } from '../../core/make/rolls/rolls';
-import { type Figure, amount } from '../../core/base/figure';
-import { addedUp } from '../../core/base/formula';
-import type { Cover } from '../../core/garden/garden';
-import type { ShoppingList } from '../../core/make/buying/shopping';
 import { formatAmount } from '../../core/base/amount';
-import { Button } from '../parts/controls';
-import type { Job } from '../background/useJob';
+import { quickShop } from '../../core/cut';
+import type { Cover } from '../../core/garden/garden';
+import type { Outline } from '../../core/outline';
 import type { PlanWork } from '../background/plan.worker';
+import type { Job } from '../background/useJob';
+import { useOutline, useWork } from '../background/usePlan';
+import { Button } from '../parts/controls';
 import { Why } from '../parts/Why';
+import { figuresOf } from './figures';
 import { useUnits } from './hooks';
 import { useWay } from './way';
-import { useOutline, useWork } from '../background/usePlan';
 
 const Bar = styled.footer`
   display: flex;
@@ -39,6 +36,7 @@ const Bar = styled.footer`
   }
   .figure {
     font-size: 1.2rem;
+    line-height: 1.3;
     font-weight: 600;
   }
   .since {
@@ -65,80 +63,6 @@ const Bar = styled.footer`
   }
 `;
 
-function priceFigure(shopping: ShoppingList): Figure {
-  const aisles = AISLES.map((aisle) => ({
-    name: aisle,
-    ...amount(
-      shopping.lines.filter((l) => l.aisle === aisle).reduce((sum, l) => sum + l.paid, 0),
-      'money',
-    ),
-  }));
-  return {
-    label: 'Price',
-    value: shopping.paid,
-    quantity: 'money',
-    formula: addedUp('price', aisles),
-    terms: [...aisles, { name: 'of that, used up in this cover', ...amount(shopping.used, 'money') }],
-    source: 'Prices of the catalogue, which ship made up; type your shop’s own in the Cart.',
-    assumes: ['Whole bars, rolls and packs. What is on the shelf costs nothing.'],
-  };
-}
-
-function figures(
-  o: Outline,
-  work: PlanWork | undefined,
-): readonly { readonly id: string; readonly name: string; readonly figure: Figure; readonly text?: string }[] {
-  const weakest = o.strengths[0];
-  const snow = weakest && Number.isFinite(weakest.wetSnowMm) ? weakest.figures[0] : undefined;
-  const sheet = o.assembly.sheets.find((s) => s.cover.kind !== 'mesh');
-  const mesh = o.assembly.sheets.filter((s) => s.cover.kind === 'mesh');
-  const pieces = [...o.assembly.members, ...o.assembly.panels, ...mesh];
-  const size = sheet && sheetSize(sheet);
-  const { units } = o.garden;
-  const across = (sheet?.across ?? []).map((a) => ({ name: `across: ${a.what}`, ...amount(a.mm, 'length') }));
-  const parts = [...new Set(pieces.map((m) => m.part))].map((part) => ({
-    name: part,
-    ...amount(pieces.filter((m) => m.part === part).length, 'count'),
-  }));
-  return [
-    ...(work ? [{ id: 'price', name: 'Price', figure: priceFigure(work.shopping) }] : []),
-    ...(snow ? [{ id: 'snow', name: 'Wet snow it carries', figure: snow }] : []),
-    { id: 'coldest', name: o.coldest.label, figure: o.coldest },
-    ...(sheet && size
-      ? [
-          {
-            id: 'sheet',
-            name: 'Sheet',
-            figure: {
-              label: 'Sheet, across by along',
-              value: size.acrossMm,
-              quantity: 'length' as const,
-              formula: addedUp('across', across),
-              terms: [...across, ...sheet.along.map((a) => ({ name: `along: ${a.what}`, ...amount(a.mm, 'length') }))],
-              source: 'Developed length of the taut outline over the true bent hoop; allowances are trade practice.',
-              assumes: ['The sheet is pulled tight.'],
-            },
-            text: `${formatAmount(size.acrossMm, 'length', units)} × ${formatAmount(size.alongMm, 'length', units)}`,
-          },
-        ]
-      : []),
-    {
-      id: 'pieces',
-      name: 'Pieces',
-      figure: {
-        label: 'Pieces to cut',
-        value: pieces.length,
-        quantity: 'count',
-        formula: addedUp('pieces', parts),
-        terms: parts,
-        source: 'Counted from the assembly.',
-        assumes: ['Film, fabric and hardware are not in it.'],
-      },
-    },
-    { id: 'hours', name: 'Hours to build', figure: o.hours },
-  ];
-}
-
 /** What this design leads to, with the change since the version last kept; it never leaves the screen. */
 export function Strip({
   cover,
@@ -156,41 +80,36 @@ export function Strip({
   const changed = cover.kept !== null && JSON.stringify(cover.kept) !== JSON.stringify(cover.answers);
   const keptOutline = useOutline(changed ? keptCover : undefined);
   const keptWork = useWork(changed ? keptCover : undefined);
-  const before = keptOutline?.ok ? figures(keptOutline.value, keptWork.value) : [];
-  /** No answer, and none to come. */
-  const over = work.state !== 'pending';
+  const before = keptOutline?.ok ? figuresOf(keptOutline.value, keptWork.value?.shopping, units) : [];
+  const proven = work.state === 'pending' || o.cover !== cover ? undefined : work.value?.shopping;
+  // Until it is proven, the price by the quick rule stands for it.
+  const shopping = proven ?? quickShop(o);
   return (
     <Bar className="screen-only" aria-label="What it comes to" tabIndex={0}>
-      {!work.value && (
+      {!shopping && (
         <div className="cell">
           <span className="name">Price</span>
-          <span className="figure measure">{over ? '–' : '…'}</span>
-          <span className="since">{over ? 'see the cut list' : 'working it out'}</span>
+          <span className="figure measure">–</span>
+          <span className="since">see the cut list</span>
         </div>
       )}
-      {figures(o, work.value).map(({ id, name, figure, text }) => {
-        const old = before.find((f) => f.id === id)?.figure;
-        const difference = old ? figure.value - old.value : 0;
-        const shown = formatAmount(
-          Math.abs(difference),
-          figure.quantity === 'temperature' ? 'warming' : figure.quantity,
-          units,
-        );
-        const still =
-          !old || shown === formatAmount(0, figure.quantity === 'temperature' ? 'warming' : figure.quantity, units);
+      {figuresOf(o, shopping, units).map(({ id, name, figure, text }) => {
+        const old = before.find((f) => f.id === id);
+        const more = old ? figure.value - old.figure.value : 0;
+        const quantity = figure.quantity === 'temperature' ? 'warming' : figure.quantity;
         return (
           <div className="cell" key={id} data-testid={`strip-${id}`}>
             <span className="name">{name}</span>
             <span className="figure measure">
-              <Why figure={figure}>{text ?? formatAmount(figure.value, figure.quantity, units)}</Why>
+              {id === 'price' && !proven && '≈ '}
+              <Why figure={figure}>{text}</Why>
             </span>
-            <span className="since">
-              {cover.kept === null
-                ? 'not kept yet'
-                : still
-                  ? 'as kept'
-                  : `${difference > 0 ? '+' : '−'}${shown} since kept`}
-            </span>
+            {old && old.text !== text && (
+              <span className="since">
+                {more > 0 ? '+' : '−'}
+                {formatAmount(Math.abs(more), quantity, units)} since kept
+              </span>
+            )}
           </div>
         );
       })}

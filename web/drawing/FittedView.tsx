@@ -2,8 +2,9 @@ import type { ReactNode } from 'react';
 import type { View } from '../../core/base/geometry';
 import type { Result } from '../../core/base/result';
 import type { Outline } from '../../core/outline';
+import { fitView } from '../../core/show/viewLayout';
 import type { Sheet } from './Shapes';
-import { ViewDrawing, marginOf, useViewFrame } from './ViewDrawing';
+import { ViewDrawing, useView } from './ViewDrawing';
 import { useSize } from './useSize';
 
 /** Lower than this a drawing is too small to use, px. */
@@ -21,19 +22,13 @@ interface FittedProps {
 /** One view as large as its place allows. */
 export function FittedView({ outline: o, view, onSet, extra, abovePx = 0 }: FittedProps): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
-  const frame = useViewFrame(o, view);
-  const m = marginOf(o, view);
-  const scale = size
-    ? Math.min(
-        (size.width - m.left - m.right) / frame.widthMm,
-        (Math.max(size.height, LEAST_PX) - m.top - m.bottom - abovePx) / frame.heightMm,
-      )
-    : 0;
+  const of = useView(o, view);
+  const layout = size && fitView(of, { width: size.width, height: Math.max(size.height, LEAST_PX) - abovePx });
   return (
     <div className="drawing" ref={ref}>
-      {scale > 0 && (
+      {layout && (
         <div style={{ paddingTop: abovePx }}>
-          <ViewDrawing outline={o} view={view} frame={frame} scale={scale} onSet={onSet} extra={extra} />
+          <ViewDrawing outline={o} view={view} of={of} layout={layout} onSet={onSet} extra={extra} />
         </div>
       )}
     </div>

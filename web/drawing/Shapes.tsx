@@ -1,5 +1,5 @@
 import type { Flat } from '../../core/base/geometry';
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import type { Drawn, Stuff } from '../../core/show/project';
 
 /** From paper millimetres to screen pixels: v grows upward on paper. */
@@ -58,5 +58,33 @@ export function Shape({ drawn, sheet }: { readonly drawn: Drawn; readonly sheet:
       {drawn.stuff === 'pipe' && <polyline points={points} stroke="var(--pipe-edge)" strokeWidth={width + 1.6} />}
       <polyline points={points} stroke={LINE[drawn.stuff] ?? 'var(--pipe)'} strokeWidth={width} />
     </g>
+  );
+}
+
+/** A shape as its outline alone: what lights up, or what would be there. */
+export function Outlined({
+  drawn,
+  sheet,
+  className,
+}: {
+  readonly drawn: Drawn;
+  readonly sheet: Sheet;
+  readonly className: string;
+}): ReactNode {
+  const points = drawn.points
+    .map((p) =>
+      toScreen(sheet, p)
+        .map((x) => x.toFixed(1))
+        .join(','),
+    )
+    .join(' ');
+  return drawn.widthMm === undefined ? (
+    <polygon className={className} points={points} />
+  ) : (
+    <polyline
+      className={className}
+      points={points}
+      style={{ '--wide': `${Math.max(2.5, drawn.widthMm * sheet.scale)}px` } as CSSProperties}
+    />
   );
 }

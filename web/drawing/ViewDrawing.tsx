@@ -1,8 +1,9 @@
 import type { Outline } from '../../core/outline';
-import { type View, flatten } from '../../core/base/geometry';
+import { type Flat, type View, flatten } from '../../core/base/geometry';
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { type Drawn, bounds, drawAssembly, standingTags } from '../../core/show/project';
+import { type Drawn, type ViewFrame, standingTags, viewFrame } from '../../core/show/project';
+import type { LayoutOf, PlacedDimension, ViewLayout } from '../../core/show/viewLayout';
 import type { Dimension } from '../../core/build/assembly/types';
 import type { Result } from '../../core/base/result';
 import { crop } from '../../core/site/crops';
@@ -11,38 +12,10 @@ import { useUnits } from '../app/hooks';
 import { LengthField } from '../parts/TypedField';
 import { jointMarks } from '../../core/show/jointMarks';
 import { JointMarks } from './JointMarks';
-import { Shape, type Sheet, toScreen } from './Shapes';
-
-export interface ViewFrame {
-  readonly shapes: readonly Drawn[];
-  readonly widthMm: number;
-  readonly heightMm: number;
-  readonly u0: number;
-  readonly v1: number;
-}
-
-export interface Margin {
-  readonly left: number;
-  readonly right: number;
-  readonly top: number;
-  readonly bottom: number;
-}
-
-const MARGIN: Readonly<Record<View, Margin>> = {
-  end: { left: 20, right: 96, top: 58, bottom: 42 },
-  side: { left: 8, right: 12, top: 40, bottom: 66 },
-  plan: { left: 8, right: 62, top: 24, bottom: 40 },
-};
-
-/** Room round a view for its dimension lines, px: as much on the left as its figures there need. */
-export function marginOf(o: Outline, view: View): Margin {
-  const larger = typeScale();
-  const { left: least, ...base } = MARGIN[view];
-  const left = o.assembly.dimensions
-    .filter((d) => d.view === view && d.side === 'left')
-    .map((d) => ROW_PX * d.row + figureWidth(formatLength(d.valueMm, o.garden.units.length)));
-  return { ...base, right: base.right * larger, left: Math.max(least, ...left) };
-}
+import { Handles, type Pulling } from './Handles';
+import { Outlined, Shape, type Sheet, toScreen } from './Shapes';
+import { SIGNS } from '../parts/VerdictMark';
+import type { Verdict } from '../../core/judge/proof/check';
 
 const scales = new Map<string, number>();
 
@@ -55,18 +28,38 @@ function typeScale(): number {
   return known;
 }
 
-/** Width of a figure as it stands in the drawing, px: a field is never narrower than four letters. */
-function figureWidth(text: string): number {
-  return Math.max(4, text.length) * FIGURE_PX * typeScale() + 12;
-}
+/** Width of one character of a figure, and of a word over it, px. */
+const FIGURE_PX = 8.6;
+const WORD_PX = 6.6;
 
-/** The shapes of a view and the paper they need. */
-export function useViewFrame(o: Outline, view: View): ViewFrame {
-  return useMemo(() => {
-    const shapes = drawAssembly(o.assembly, o.site.bed, o.site.survey, view);
-    const b = bounds(shapes);
-    return { shapes, widthMm: b.u1 - b.u0, heightMm: b.v1 - b.v0, u0: b.u0, v1: b.v1 };
-  }, [o.assembly, o.site.bed, o.site.survey, view]);
+/**
+ * A view and all that stands round it, to be laid out at some size.
+ * @param bare without dimensions, as where pieces are in play
+ * @param still the paper that it keeps while it is pulled at
+ */
+export function useView(o: Outline, view: View, bare = false, still?: Omit<ViewFrame, 'shapes'>): LayoutOf {
+  const unit = o.garden.units.length;
+  const type = typeScale();
+  const { assembly } = o;
+  const { bed, survey } = o.site;
+  const frame = useMemo(
+    () => ({ ...viewFrame(assembly, bed, survey, view), ...still }),
+    [assembly, bed, survey, view, still],
+  );
+  return useMemo(
+    () => ({
+      frame,
+      dimensions: bare ? [] : assembly.dimensions.filter((d) => d.view === view),
+      tags: view === 'side' ? standingTags(assembly) : [],
+      widthOf: (d: Dimension) => {
+        // A field is never narrower than four letters.
+        const figure = Math.max(4, formatLength(d.valueMm, unit).length) * FIGURE_PX + 12;
+        return type * (d.side === 'leader' ? Math.max(figure, d.label.length * WORD_PX) : figure);
+      },
+      type,
+    }),
+    [frame, assembly, view, bare, unit, type],
+  );
 }
 
 const Paper = styled.figure`
@@ -78,31 +71,96 @@ const Paper = styled.figure`
   }
   .place {
     position: absolute;
-    transform: translate(-50%, -50%);
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    justify-content: end;
     white-space: nowrap;
     font-size: 0.875rem;
-  }
-  .place.left {
-    transform: translate(0, -50%);
-  }
-  .place.right {
-    transform: translate(-100%, -50%);
   }
   .place input {
     --field-height: 1.75rem;
   }
   .fixed {
-    padding: 0 0.3rem;
+    padding: 0.2rem 0.3rem;
     background: var(--ground);
     color: var(--quiet);
   }
   .unit {
-    position: absolute;
-    left: 0;
-    bottom: 100%;
     color: var(--quiet);
     font-size: 0.75rem;
-    line-height: 1.2;
+    line-height: 1.3;
+  }
+  .lit {
+    fill: none;
+    stroke: var(--chalk);
+    stroke-width: calc(var(--wide, 0px) + 3px);
+    stroke-opacity: 0.85;
+    stroke-linejoin: round;
+  }
+  polyline.lit {
+    stroke-opacity: 0.5;
+  }
+  .ghost {
+    fill: none;
+    stroke: var(--frost);
+    stroke-width: 2px;
+    stroke-dasharray: 6 4;
+  }
+  .handle {
+    outline: none;
+    touch-action: none;
+  }
+  .handle.level {
+    cursor: ew-resize;
+  }
+  .handle.upright {
+    cursor: ns-resize;
+  }
+  .handle .dot {
+    fill: var(--sheet);
+    stroke: var(--chalk);
+    stroke-width: 2.5;
+  }
+  .handle .ways {
+    fill: var(--chalk);
+    opacity: 0;
+  }
+  .handle:hover .ways,
+  .handle.held .ways,
+  .handle:focus-visible .ways {
+    opacity: 1;
+  }
+  .handle.held .dot,
+  .handle:focus-visible .dot {
+    fill: var(--chalk);
+  }
+  .snap {
+    position: absolute;
+    z-index: 5;
+    transform: translate(16px, -150%);
+    max-width: 15rem;
+    padding: 0.15rem 0.5rem;
+    background: var(--sheet);
+    border: 1.5px solid var(--chalk);
+    border-radius: 2px;
+    font-size: 0.875rem;
+    font-weight: 600;
+    pointer-events: none;
+  }
+  .snap.limit {
+    border-color: var(--fails);
+    font-weight: 400;
+  }
+  .large {
+    border: 0;
+    padding: 0;
+    background: none;
+    font: inherit;
+    color: inherit;
+    cursor: pointer;
+    text-decoration: underline dotted;
+    text-underline-offset: 0.2em;
   }
   figcaption {
     position: absolute;
@@ -127,86 +185,28 @@ const Paper = styled.figure`
   }
 `;
 
-interface LinePlace {
-  readonly id: string;
-  readonly dimension: Dimension;
-  readonly a: readonly [number, number];
-  readonly b: readonly [number, number];
-  readonly label: readonly [number, number];
-  readonly anchor: 'centre' | 'left' | 'right';
-  /** Lines from the thing measured to the dimension line. */
-  readonly feet: readonly (readonly [number, number, number, number])[];
-  readonly tick: 'across' | 'none';
-}
-
-const ROW_PX = 28;
-/** Width of one character of a figure. */
-const FIGURE_PX = 8.6;
-
-/** Where a dimension line and its figure stand on the screen. */
-function placeDimension(
-  d: Dimension,
-  sheet: Sheet,
-  figurePx: number,
-  box: { readonly right: number; readonly bottom: number; readonly top: number; readonly left: number },
-): LinePlace {
-  const from = toScreen(sheet, flatten(d.from, d.view));
-  const to = toScreen(sheet, flatten(d.to, d.view));
-  const base = { id: d.id, dimension: d, tick: 'across' as const };
-  switch (d.side) {
-    case 'below':
-    case 'above': {
-      const y = d.side === 'below' ? box.bottom + ROW_PX * d.row - 6 : box.top - ROW_PX * d.row + 6;
-      const narrow = Math.abs(to[0] - from[0]) < figurePx + 26;
-      return {
-        ...base,
-        a: [from[0], y],
-        b: [to[0], y],
-        label: narrow ? [Math.max(from[0], to[0]) + 8, y] : [(from[0] + to[0]) / 2, y],
-        anchor: narrow ? 'left' : 'centre',
-        feet: [
-          [from[0], from[1], from[0], y],
-          [to[0], to[1], to[0], y],
-        ],
-      };
-    }
-    case 'left':
-    case 'right': {
-      const short = Math.abs(to[1] - from[1]) < 34;
-      const right = d.side === 'right';
-      const x = right ? box.right + (short ? 18 : 48) * d.row : box.left - ROW_PX * d.row + 8;
-      const middle = (from[1] + to[1]) / 2;
-      return {
-        ...base,
-        a: [x, from[1]],
-        b: [x, to[1]],
-        label: !right ? [x - 6, middle] : short ? [x + 6, middle] : [x, middle],
-        anchor: !right ? 'right' : short ? 'left' : 'centre',
-        feet: [
-          [from[0], from[1], x, from[1]],
-          [to[0], to[1], x, to[1]],
-        ],
-      };
-    }
-    case 'leader': {
-      const label: readonly [number, number] = [box.right + 34, box.top - 22];
-      return { ...base, a: from, b: [label[0] - 22, label[1] + 15], label, anchor: 'centre', feet: [], tick: 'none' };
-    }
-  }
-}
-
 /** A dimension line: a chalk tick across the line at each end. */
-function Line({ place }: { readonly place: LinePlace }): ReactNode {
-  const { a, b, feet, tick } = place;
+function Line({ place }: { readonly place: PlacedDimension }): ReactNode {
+  const { a, b, feet } = place;
+  const leads = place.dimension.side === 'leader';
   const colour = place.dimension.typed ? 'var(--chalk)' : 'var(--quiet)';
   const level = Math.abs(a[1] - b[1]) < 0.5;
   return (
     <g stroke={colour} fill="none" strokeWidth={1.3}>
       {feet.map((f, i) => (
-        <line key={i} x1={f[0]} y1={f[1]} x2={f[2]} y2={f[3]} strokeDasharray="2 3" strokeWidth={1} opacity={0.75} />
+        <line
+          key={i}
+          x1={f[0][0]}
+          y1={f[0][1]}
+          x2={f[1][0]}
+          y2={f[1][1]}
+          strokeDasharray="2 3"
+          strokeWidth={1}
+          opacity={0.75}
+        />
       ))}
       <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
-      {tick === 'across' &&
+      {!leads &&
         [a, b].map(([x, y], i) => (
           <line
             key={i}
@@ -223,32 +223,61 @@ function Line({ place }: { readonly place: LinePlace }): ReactNode {
 
 const NAMES: Readonly<Record<View, string>> = { end: 'From the end', side: 'From the side', plan: 'From above' };
 
+/** Where a check fails or is tight, in a view. */
+export interface Flag {
+  readonly id: string;
+  readonly verdict: Verdict;
+  readonly at: readonly Flat[];
+  /** It is being looked at: all its places are shown. */
+  readonly pointed: boolean;
+}
+
 interface ViewProps {
   readonly outline: Outline;
   readonly view: View;
-  readonly frame: ViewFrame;
-  readonly scale: number;
+  /** What is drawn, and where all that stands round it is. */
+  readonly of: LayoutOf;
+  readonly layout: ViewLayout;
+  /** Makes this view the large one, where there is a choice. */
+  readonly onLarge?: (() => void) | undefined;
   /** Sets a dimension; without it the figures are only shown, as on paper. */
   readonly onSet?: (id: string, mm: number) => Result<unknown>;
   /** The pieces in play, where the others only show where they are. */
   readonly play?: readonly string[];
   /** Joints that are marked, by id: a press says what they are. None where this is not said. */
   readonly joints?: readonly string[] | 'all';
+  /** Pieces that light up, by tag: what a check is about. */
+  readonly lit?: readonly string[];
+  /** Where checks fail or are tight. */
+  readonly flags?: readonly Flag[];
+  /** What would be there, over what is. */
+  readonly ghost?: readonly Drawn[] | undefined;
+  readonly pulling?: Pulling | undefined;
   /** Things drawn over the shapes: vents, pushes. */
   readonly extra?: (sheet: Sheet) => ReactNode;
 }
 
 /** One view of the cover, its dimensions typed where they stand. */
-export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, joints, extra }: ViewProps): ReactNode {
+export function ViewDrawing(props: ViewProps): ReactNode {
+  const {
+    outline: o,
+    view,
+    of,
+    layout,
+    onSet,
+    play,
+    joints,
+    extra,
+    onLarge,
+    lit = [],
+    flags = [],
+    ghost,
+    pulling,
+  } = props;
+  const { frame } = of;
+  const { box } = layout;
   const units = useUnits();
-  const m = marginOf(o, view);
-  const sheet: Sheet = { scale, left: m.left, top: m.top, u0: frame.u0, v1: frame.v1 };
-  const width = frame.widthMm * scale;
-  const height = frame.heightMm * scale;
-  const box = { left: m.left, right: m.left + width, top: m.top, bottom: m.top + height };
-  const places = o.assembly.dimensions
-    .filter((d) => d.view === view && !play)
-    .map((d) => placeDimension(d, sheet, figureWidth(formatLength(d.valueMm, units.length)), box));
+  const sheet: Sheet = { scale: layout.scale, left: box.x0, top: box.y0, u0: frame.u0, v1: frame.v1 };
   const ground = toScreen(sheet, [0, 0])[1];
   const [picked, setPicked] = useState<string>();
   const marks = useMemo(
@@ -256,34 +285,52 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, joint
     [o.assembly, view, joints],
   );
   const said = marks.find((x) => x.id === picked)?.text;
+  const held = of.dimensions.find((d) => d.id === pulling?.now?.id);
+  const name = `${NAMES[view]}, 1 : ${scaleText(layout.scale)}`;
   return (
-    <Paper style={{ width: width + m.left + m.right, height: height + m.top + m.bottom }} data-view={view}>
+    <Paper style={{ width: layout.width, height: layout.height }} data-view={view}>
       <figcaption>
-        {NAMES[view]}
+        {onLarge ? (
+          <button
+            type="button"
+            className="large"
+            onClick={onLarge}
+            aria-label={`${NAMES[view]}: make it the large view`}
+          >
+            {name}
+          </button>
+        ) : (
+          name
+        )}
         {said && <span className="joint">{said}</span>}
       </figcaption>
       <svg
-        width={width + m.left + m.right}
-        height={height + m.top + m.bottom}
+        width={layout.width}
+        height={layout.height}
         role="img"
         aria-label={`${o.cover.name} ${NAMES[view].toLowerCase()}: ${describe(o, units.length)}`}
       >
-        {view !== 'plan' && <Ground y={ground} x0={box.left - 10} x1={box.right + 10} />}
+        {view !== 'plan' && <Ground y={ground} x0={box.x0 - 10} x1={box.x1 + 10} />}
         {frame.shapes.map((drawn, i) => (
           <g key={i} opacity={!play || play.includes(drawn.tag) ? 1 : drawn.tag === '' ? 0.45 : 0.16}>
             <Shape drawn={drawn} sheet={sheet} />
           </g>
         ))}
+        {frame.shapes
+          .filter((drawn) => drawn.tag !== '' && lit.includes(drawn.tag))
+          .map((drawn, i) => (
+            <Outlined key={i} drawn={drawn} sheet={sheet} className="lit" />
+          ))}
+        {ghost?.map((drawn, i) => (
+          <Outlined key={i} drawn={drawn} sheet={sheet} className="ghost" />
+        ))}
         {view === 'end' && !play && <CropLine outline={o} sheet={sheet} />}
         {view === 'plan' && !play && <CropRows outline={o} sheet={sheet} />}
-        {view === 'side' &&
-          readable(standingTags(o.assembly).map(({ tag, at }) => ({ tag, at: toScreen(sheet, at) }))).map(
-            ({ tag, at: [x] }) => (
-              <text key={tag} x={x} y={box.top - 8} textAnchor="middle">
-                {tag}
-              </text>
-            ),
-          )}
+        {layout.tags.map(({ tag, label }) => (
+          <text key={tag} x={(label.x0 + label.x1) / 2} y={label.y1 - 3} textAnchor="middle">
+            {tag}
+          </text>
+        ))}
         {extra?.(sheet)}
         <JointMarks
           marks={marks}
@@ -291,38 +338,76 @@ export function ViewDrawing({ outline: o, view, frame, scale, onSet, play, joint
           picked={picked}
           onPick={(id) => setPicked(id === picked ? undefined : id)}
         />
-        {places.map((p) => (
-          <Line key={p.id} place={p} />
+        {layout.dimensions.map((p) => (
+          <Line key={p.dimension.id} place={p} />
         ))}
+        <Flags flags={flags} sheet={sheet} />
+        {pulling && <Handles dimensions={of.dimensions} sheet={sheet} unit={units.length} pulling={pulling} />}
       </svg>
-      {places.map((p) => (
-        <div key={p.id} className={`place ${p.anchor}`} style={{ left: p.label[0], top: p.label[1] }}>
-          {p.dimension.typed && onSet ? (
+      {held && pulling?.now && (pulling.now.said || pulling.now.limit) && (
+        <span
+          className={`snap ${pulling.now.limit ? 'limit' : ''}`}
+          role="status"
+          style={{ left: toScreen(sheet, flatten(held.to, view))[0], top: toScreen(sheet, flatten(held.to, view))[1] }}
+        >
+          {pulling.now.limit || pulling.now.said}
+        </span>
+      )}
+      {layout.dimensions.map(({ dimension: d, label }) => (
+        <div
+          key={d.id}
+          className="place"
+          style={{ left: label.x0, top: label.y0, width: label.x1 - label.x0, height: label.y1 - label.y0 }}
+        >
+          {d.side === 'leader' && <span className="unit">{d.label}</span>}
+          {d.typed && onSet ? (
             <LengthField
-              label={`${p.dimension.label}, ${NAMES[view].toLowerCase()}`}
-              valueMm={p.dimension.valueMm}
-              onSet={(mm) => onSet(p.id, mm)}
-              testId={`dim-${p.id}`}
-              boxed={p.dimension.side === 'leader'}
+              label={`${d.label}, ${NAMES[view].toLowerCase()}`}
+              valueMm={d.valueMm}
+              onSet={(mm) => onSet(d.id, mm)}
+              testId={`dim-${d.id}`}
+              boxed={d.side === 'leader'}
             />
           ) : (
-            <span className="fixed measure">{formatLength(p.dimension.valueMm, units.length)}</span>
+            <span className="fixed measure">{formatLength(d.valueMm, units.length)}</span>
           )}
-          {p.dimension.side === 'leader' && <span className="unit">{p.dimension.label}</span>}
         </div>
       ))}
     </Paper>
   );
 }
 
-/** Tags with room between them; one that would stand on its neighbour is left out. */
-function readable<T extends { readonly at: readonly [number, number] }>(tags: readonly T[]): readonly T[] {
-  const kept: T[] = [];
-  for (const t of [...tags].sort((a, b) => a.at[0] - b.at[0])) {
-    const last = kept[kept.length - 1];
-    if (!last || t.at[0] - last.at[0] > 26) kept.push(t);
-  }
-  return kept;
+/** A pixel of a screen as browsers reckon it, mm. */
+const PIXEL_MM = 25.4 / 96;
+
+/** How many times smaller than life, to two digits. */
+function scaleText(pxPerMm: number): string {
+  const times = 1 / (pxPerMm * PIXEL_MM);
+  return times < 10 ? times.toFixed(1).replace(/\.0$/, '') : String(Number(times.toPrecision(2)));
+}
+
+const FLAG_PX = 18;
+
+/** Signs where checks fail or are tight; several at one place stand side by side. */
+function Flags({ flags, sheet }: { readonly flags: readonly Flag[]; readonly sheet: Sheet }): ReactNode {
+  const taken = new Map<string, number>();
+  return flags.map((f) => (
+    <g key={f.id} stroke={`var(--${f.verdict})`} pointerEvents="none" data-flag={f.id}>
+      {(f.pointed ? f.at : f.at.slice(0, 1)).map((p, i) => {
+        const [x, y] = toScreen(sheet, p);
+        if (f.pointed) return <circle key={i} cx={x} cy={y} r={11} fill="none" strokeWidth={2.5} />;
+        const place = `${Math.round(x / FLAG_PX)} ${Math.round(y / FLAG_PX)}`;
+        const beside = taken.get(place) ?? 0;
+        taken.set(place, beside + 1);
+        return (
+          <g key={i} transform={`translate(${x + 8 + beside * FLAG_PX} ${y + 8})`}>
+            <rect x={-2} y={-2} width={18} height={18} fill="var(--ground)" stroke="none" />
+            <path d={SIGNS[f.verdict]} transform="scale(0.88)" fill="none" strokeWidth={2.2} />
+          </g>
+        );
+      })}
+    </g>
+  ));
 }
 
 function describe(o: Outline, unit: Parameters<typeof formatLength>[1]): string {

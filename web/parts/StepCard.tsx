@@ -3,7 +3,8 @@ import type { Outline } from '../../core/outline';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Step } from '../../core/build/assembly/types';
-import { marginOf, ViewDrawing, useViewFrame } from '../drawing/ViewDrawing';
+import { fitView } from '../../core/show/viewLayout';
+import { ViewDrawing, useView } from '../drawing/ViewDrawing';
 import { MarkedPiece } from '../drawing/MarkedPiece';
 import { Said } from './Said';
 
@@ -91,9 +92,7 @@ export function checkKey(step: Step, index: number): string {
 
 /** One step: the pieces in play, marks, work, cautions, checks. */
 export function StepCard({ outline: o, step, number, of, width, done, onTick }: StepCardProps): ReactNode {
-  const frame = useViewFrame(o, step.view);
-  const m = marginOf(o, step.view);
-  const scale = Math.min((width - m.left - m.right) / frame.widthMm, 210 / frame.heightMm);
+  const view = useView(o, step.view, true);
   const marked = o.assembly.members.filter((x) => step.tags.includes(x.tag) && x.marks.length > 0);
   // Pieces that are marked alike are shown once.
   const kinds = marked.filter(
@@ -108,7 +107,14 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
         <h2>{step.title}</h2>
       </header>
       {step.id !== 'cut' && step.tags.length > 0 && (
-        <ViewDrawing outline={o} view={step.view} frame={frame} scale={scale} play={step.tags} joints={step.joints} />
+        <ViewDrawing
+          outline={o}
+          view={step.view}
+          of={view}
+          layout={fitView(view, { width, height: 300 })}
+          play={step.tags}
+          joints={step.joints}
+        />
       )}
       {step.id !== 'cut' && kinds.slice(0, 4).map((x) => <MarkedPiece key={x.tag} member={x} width={width} />)}
       {step.cautions.length > 0 && (

@@ -15,7 +15,7 @@ const Mark = styled.span`
 
 const WORDS: Readonly<Record<Verdict, string>> = { holds: 'Holds', tight: 'Tight', fails: 'Fails' };
 /** A bar that rests on two posts, one that sags between them, one that is broken. */
-const SIGNS: Readonly<Record<Verdict, string>> = {
+export const SIGNS: Readonly<Record<Verdict, string>> = {
   holds: 'M1 5H15M4 5V14M12 5V14',
   tight: 'M1 4Q8 12 15 4M4 6.5V14M12 6.5V14',
   fails: 'M1 4L7 11M15 4L9.5 10M4 8V14M12 8V14',

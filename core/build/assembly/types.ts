@@ -147,6 +147,7 @@ export interface Dimension {
   readonly id: string;
   readonly view: View;
   readonly from: Vec3;
+  /** The end that moves when the value is set; the drawing is pulled at it. */
   readonly to: Vec3;
   /** Which side of the drawing the line stands on, and how many rows out. */
   readonly side: 'below' | 'above' | 'left' | 'right' | 'leader';

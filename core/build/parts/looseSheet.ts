@@ -206,8 +206,8 @@ export function skirtDimension(skirtMm: number, run: SheetRun, x: number): Dimen
     view: 'end',
     side: 'below',
     row: 2,
-    from: [x, outward(run, side, skirtMm).y, 0],
-    to: [x, y, 0],
+    from: [x, y, 0],
+    to: [x, outward(run, side, skirtMm).y, 0],
     valueMm: skirtMm,
     typed: true,
   };

@@ -158,15 +158,15 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
 export function footDimension(id: string, label: string, row: TunnelRow, valueMm: number): Dimension {
   const x = row.xs[0] ?? 0;
   const span = id === 'span';
-  const below = id === 'bury';
+  const down = id === 'bury' ? -1 : 1;
   return {
     id,
     label,
     view: 'end',
     side: span ? 'below' : 'left',
     row: 1,
-    from: [x, row.baseY, row.baseZ - (below ? valueMm : 0)],
-    to: span ? [x, row.baseY + valueMm, row.baseZ] : [x, row.baseY, row.baseZ + (below ? 0 : valueMm)],
+    from: [x, row.baseY, row.baseZ],
+    to: span ? [x, row.baseY + valueMm, row.baseZ] : [x, row.baseY, row.baseZ + down * valueMm],
     valueMm,
     typed: true,
   };

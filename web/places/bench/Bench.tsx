@@ -1,14 +1,18 @@
 import type { Outline } from '../../../core/outline';
-import type { View } from '../../../core/base/geometry';
-import { type ReactNode, Suspense, memo, useCallback } from 'react';
+import { type ReactNode, Suspense, memo, useCallback, useDeferredValue, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
+import { phraseText } from '../../../core/base/figure';
+import type { Answers } from '../../../core/build/answers/asked';
 import { familyOf } from '../../../core/build/families';
+import { evaluate } from '../../../core/evaluate';
+import type { Cover, Garden } from '../../../core/garden/garden';
+import type { Mend } from '../../../core/mends';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
-import { useApp, useAppDispatch, useEdit, useSetAnswers } from '../../app/hooks';
+import { useApp, useAppDispatch, useEdit, useGarden, useSetAnswers } from '../../app/hooks';
 import { lazyPart } from '../../app/fresh';
 import { undo } from '../../app/store';
 import { useWay } from '../../app/way';
@@ -16,11 +20,11 @@ import { useOutline, useWork } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
-import { useSize } from '../../drawing/useSize';
-import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import type { Pulling } from '../../drawing/Handles';
 import { Checks } from './Checks';
-import { Headroom } from './Headroom';
 import { Questions } from './Questions';
+import { ShapeViews } from './ShapeViews';
+import { usePull } from './usePull';
 
 // Leaves come when they are turned to; the shape is there at once.
 const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf));
@@ -35,20 +39,8 @@ const Stage = styled.div`
   min-height: 0;
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  grid-template-rows: auto minmax(0, 1fr) auto;
-  padding: 0 1.25rem 0;
-  > section:last-child {
-    max-height: 10rem;
-    overflow: auto;
-    margin: 0 -1.25rem;
-    padding: 0.5rem 1.25rem 0.4rem;
-    border-top: 1px solid var(--hair);
-  }
-  @media (max-width: 1000px) {
-    > section:last-child {
-      max-height: none;
-    }
-  }
+  grid-template-rows: auto minmax(0, 1fr);
+  padding: 0 1.25rem;
   @media (max-width: 760px) {
     padding: 0 0.6rem 0.5rem;
   }
@@ -70,22 +62,23 @@ const Empty = styled.div`
   align-content: start;
 `;
 
-const Views = styled.div`
-  min-height: 0;
-  min-width: 0;
-  overflow: auto;
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
-  grid-template-rows: auto auto;
-  justify-content: start;
-  align-content: safe center;
-  column-gap: 0.5rem;
-  &.narrow {
-    display: flex;
-    flex-direction: column;
-    align-items: center;
+/** Checks over, choices under them, each with a way to go through it by itself. */
+const Beside = styled(Panel)`
+  padding: 0;
+  overflow: hidden;
+  grid-template-rows: minmax(0, auto) minmax(12rem, 1fr);
+  gap: 0;
+  > * {
+    min-height: 0;
+    overflow: auto;
+    padding: 0.8rem 1.1rem;
+  }
+  > * + * {
+    border-top: 2px solid var(--ink);
+  }
+  @media (max-width: 1000px) {
+    display: block;
     overflow: visible;
-    gap: 0.5rem;
   }
 `;
 
@@ -94,19 +87,27 @@ export function Bench(): ReactNode {
   const way = useWay();
   const { cover, bed } = useCurrent();
   const { leaf = 'shape' } = useParams();
+  const garden = useGarden();
   const outlined = useOutline(cover);
   const work = useWork(cover);
   const edit = useEdit();
   const setAnswers = useSetAnswers(cover?.id ?? '');
   const navigate = useNavigate();
+  const [pointed, point] = useState<string>();
+  const [tried, tryOut] = useState<Mend>();
 
   const good = outlined?.ok ? outlined.value : undefined;
+  const pull = usePull(good, setAnswers);
+  // While it is pulled at, everything shows what it would be.
+  const drawn = useDraft(garden, good, pull.answers);
+  const told = useDeferredValue(drawn);
+  const mended = useDraft(garden, good, tried && pull.answers === undefined ? tried.answers : undefined);
 
   if (!cover || !bed) return <Navigate to={way('plot')} replace />;
   const family = familyOf(cover.family);
   const keep = (): void =>
-    void edit('Keep this version', (garden) => {
-      const found = garden.covers.find((c) => c.id === cover.id);
+    void edit('Keep this version', (g) => {
+      const found = g.covers.find((c) => c.id === cover.id);
       if (found) found.kept = found.answers;
     });
   const kept = JSON.stringify(cover.kept) === JSON.stringify(cover.answers);
@@ -119,32 +120,55 @@ export function Bench(): ReactNode {
           {kept ? 'Kept' : 'Keep this version'}
         </Button>
       </PlaceHead>
-      {good ? (
+      {good && drawn && told ? (
         <Body>
           <Stage>
             <Leaves label="Leaves of the bench" to={way('bench', cover.id)} leaves={LEAVES} />
             <Suspense fallback={<p role="status">Opening…</p>}>
-              <Leaf leaf={leaf} outline={good} setAnswers={setAnswers} />
+              <Leaf
+                leaf={leaf}
+                outline={drawn}
+                setAnswers={setAnswers}
+                pulling={pull.pulling}
+                mended={mended === good ? undefined : mended}
+                pointed={pointed}
+              />
             </Suspense>
-            <Checks
-              outline={good}
-              priced={work.state !== 'pending'}
-              only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
-              setAnswers={setAnswers}
-            />
           </Stage>
-          <Panel aria-label="Choices">
-            <Suspense>
-              <Choices leaf={leaf} outline={good} setAnswers={setAnswers} />
+          <Beside aria-label="Checks and choices">
+            <Checks
+              outline={told}
+              ready={work.state !== 'pending' && told === good}
+              only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
+              mended={mended}
+              tried={tried}
+              onTry={tryOut}
+              onTake={(mend) => {
+                tryOut(undefined);
+                setAnswers(`Mend: ${phraseText(mend.label, garden.units)}`, mend.answers);
+              }}
+              onPoint={point}
+            />
+            <Suspense fallback={<div />}>
+              <div>
+                <Choices leaf={leaf} outline={told} setAnswers={setAnswers} />
+              </div>
             </Suspense>
-          </Panel>
-          <Strip cover={cover} outline={good} work={work} />
+          </Beside>
+          <Strip cover={cover} outline={told} work={work} />
         </Body>
       ) : (
         <Broken faults={outlined && !outlined.ok ? outlined.faults.map((f) => f.message) : []} />
       )}
     </>
   );
+}
+
+/** The design with other answers, where it can be built with them; else as it is. */
+function useDraft(garden: Garden, o: Outline | undefined, answers: Answers | undefined): Outline | undefined {
+  if (!o || !answers) return o;
+  const found = evaluate(garden, { ...o.cover, answers } as Cover);
+  return found.ok ? found.value : o;
 }
 
 /** A design that cannot be drawn: why, and the way back. */
@@ -206,8 +230,15 @@ const Choices = memo(function Choices({
   }
 });
 
+interface LeafProps extends ViewsProps {
+  readonly leaf: string;
+  readonly pulling: Pulling;
+  readonly mended: Outline | undefined;
+  readonly pointed: string | undefined;
+}
+
 /** The leaf in hand; drawn again only when the design changes, not when a price comes in. */
-const Leaf = memo(function Leaf({ leaf, ...views }: ViewsProps & { readonly leaf: string }): ReactNode {
+const Leaf = memo(function Leaf({ leaf, pulling, mended, pointed, ...views }: LeafProps): ReactNode {
   const onSet = useDimension(views);
   switch (leaf) {
     case 'stand':
@@ -219,67 +250,6 @@ const Leaf = memo(function Leaf({ leaf, ...views }: ViewsProps & { readonly leaf
     case 'round':
       return <RoundLeaf outline={views.outline} />;
     default:
-      return <ShapeViews outline={views.outline} onSet={onSet} />;
+      return <ShapeViews outline={views.outline} onSet={onSet} pulling={pulling} mended={mended} pointed={pointed} />;
   }
 });
-
-/** End, side and plan at one scale. */
-function ShapeViews({
-  outline: o,
-  onSet,
-}: {
-  readonly outline: Outline;
-  readonly onSet: (id: string, mm: number) => Result<unknown>;
-}): ReactNode {
-  const [ref, size] = useSize<HTMLDivElement>();
-  const end = useViewFrame(o, 'end');
-  const side = useViewFrame(o, 'side');
-  const plan = useViewFrame(o, 'plan');
-  const across = (v: View): number => marginOf(o, v).left + marginOf(o, v).right;
-  const down = (v: View): number => marginOf(o, v).top + marginOf(o, v).bottom;
-  const narrow = size !== undefined && size.width < 640;
-  const wideScale = size
-    ? Math.min(
-        (size.width - across('end') - Math.max(across('side'), across('plan')) - 8) /
-          (end.widthMm + Math.max(side.widthMm, plan.widthMm)),
-        (size.height - Math.max(down('end'), down('side')) - down('plan') - 4) /
-          (Math.max(end.heightMm, side.heightMm) + plan.heightMm),
-      )
-    : 0;
-  const scaleOf = (v: View, widthMm: number): number =>
-    narrow ? ((size?.width ?? 0) - across(v)) / widthMm : Math.max(0.05, wideScale);
-  const views = { end, side, plan };
-  return (
-    <Views ref={ref} className={narrow ? 'narrow' : ''}>
-      {size &&
-        (['end', 'side', 'plan'] as const).map((v) => (
-          <div
-            key={v}
-            style={
-              narrow
-                ? undefined
-                : {
-                    gridColumn: v === 'end' ? 1 : 2,
-                    gridRow: v === 'plan' ? 2 : 1,
-                    alignSelf: v === 'plan' ? 'start' : 'end',
-                  }
-            }
-          >
-            <ViewDrawing
-              outline={o}
-              view={v}
-              frame={views[v]}
-              scale={scaleOf(v, views[v].widthMm)}
-              onSet={onSet}
-              joints="all"
-            />
-          </div>
-        ))}
-      {size && (
-        <div style={narrow ? undefined : { gridColumn: 1, gridRow: 2 }}>
-          <Headroom outline={o} />
-        </div>
-      )}
-    </Views>
-  );
-}

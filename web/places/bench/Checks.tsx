@@ -1,8 +1,11 @@
 import type { Outline } from '../../../core/outline';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
+import type { Check } from '../../../core/judge/proof/check';
+import type { Mend } from '../../../core/mends';
+import { figuresOf } from '../../app/figures';
 import { useUnits } from '../../app/hooks';
 import { useMends } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
@@ -10,18 +13,35 @@ import { Said } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { Why } from '../../parts/Why';
 
-const List = styled.ul`
-  columns: 20rem;
-  column-gap: 2rem;
+const Section = styled.section`
+  h2 {
+    display: flex;
+    align-items: baseline;
+    flex-wrap: wrap;
+    gap: 0 0.6rem;
+    padding-bottom: 0.3rem;
+  }
+  small {
+    font-weight: 400;
+    color: var(--quiet);
+    font-size: 0.8125rem;
+  }
   li {
-    break-inside: avoid;
     display: grid;
-    grid-template-columns: 4.6rem 1fr;
-    gap: 0.3rem 0.7rem;
-    padding: 0.4rem 0;
+    grid-template-columns: 4.4rem minmax(0, 1fr);
+    gap: 0.3rem 0.6rem;
+    margin: 0 -0.5rem;
+    padding: 0.45rem 0.5rem;
     border-top: 1px solid var(--hair);
     font-size: 0.875rem;
     line-height: 1.3;
+  }
+  li[data-pointed='true'] {
+    background: var(--ground);
+  }
+  li > span:first-child {
+    font-size: 0.875rem;
+    gap: 0.25rem;
   }
   .mends {
     grid-column: 2;
@@ -39,74 +59,201 @@ const List = styled.ul`
     font-size: 0.8125rem;
     color: var(--quiet);
   }
-`;
-
-const Section = styled.section`
-  small {
-    font-weight: 400;
+  .tried {
+    grid-column: 1 / -1;
+    display: grid;
+    gap: 0.4rem;
+    padding: 0.5rem 0.6rem;
+    border-left: 4px solid var(--frost);
+    background: var(--ground);
+  }
+  .tried dl {
+    display: grid;
+    grid-template-columns: 1fr auto auto;
+    gap: 0.1rem 0.7rem;
+  }
+  .tried dt {
     color: var(--quiet);
-    font-size: 0.8125rem;
-    margin-left: 0.6rem;
+  }
+  .tried dd.now {
+    font-weight: 600;
+  }
+  .tried dd.was {
+    color: var(--quiet);
+    text-align: right;
+  }
+  .fold {
+    width: 100%;
+    display: flex;
+    align-items: center;
+    gap: 0.6rem;
+    padding: 0.5rem 0;
+    border: 0;
+    border-top: 1px solid var(--hair);
+    background: none;
+    font: inherit;
+    font-size: 0.875rem;
+    color: inherit;
+    text-align: left;
+    cursor: pointer;
+  }
+  .fold span:last-child {
+    margin-left: auto;
+    color: var(--quiet);
   }
 `;
 
 interface ChecksProps {
   readonly outline: Outline;
-  readonly priced: boolean;
+  /** The design is at rest and priced: mends can be looked for. */
+  readonly ready: boolean;
   readonly only: string | undefined;
-  readonly setAnswers: (label: string, answers: unknown) => unknown;
+  /** The mend that is tried out, and what the design would be with it. */
+  readonly tried: Mend | undefined;
+  readonly mended: Outline | undefined;
+  readonly onTry: (mend: Mend | undefined) => void;
+  readonly onTake: (mend: Mend) => void;
+  readonly onPoint: (checkId: string | undefined) => void;
 }
 
-/** Will it do? Every check, worst first, with the mends that work and what they cost. */
-export function Checks({ outline: o, priced, only, setAnswers }: ChecksProps): ReactNode {
-  const units = useUnits();
+/** Will it do? What fails and what is tight, with the mends that work and what they cost; what holds in one line. */
+export function Checks(props: ChecksProps): ReactNode {
+  const { outline: o, only, ready } = props;
+  const [unfolded, unfold] = useState(false);
   const checks = o.checks.filter((c) => only === undefined || c.leaf === only);
-  const job = useMends(priced ? o.cover : undefined);
-  const found = job.state === 'done' ? job.value : undefined;
-  if (checks.length === 0) return null;
+  const job = useMends(ready ? o.cover : undefined);
+  if (checks.length === 0) return <div hidden />;
+  const holding = checks.filter((c) => c.verdict === 'holds');
+  const row = (c: Check): ReactNode => <Row key={c.id} check={c} job={job} {...props} />;
   return (
-    <Section aria-label="Will it do?" data-testid="checks" tabIndex={0}>
+    <Section aria-label="Will it do?" data-testid="checks" tabIndex={0} onMouseLeave={() => props.onPoint(undefined)}>
       <h2>
         Will it do? <small>A planning aid; local codes come first.</small>
       </h2>
-      <List>
-        {checks.map((c) => {
-          const mends = found?.filter((m) => m.checkId === c.id) ?? [];
-          return (
-            <li key={c.id} data-check={c.id} data-verdict={c.verdict}>
-              <VerdictMark verdict={c.verdict} />
-              <span>
-                <Said phrase={c.text} /> {c.figure && <Why figure={c.figure}>Why?</Why>}
-              </span>
-              {mends.length > 0 && (
-                <span className="mends">
-                  {mends.map((m) => {
-                    const label = phraseText(m.label, units);
-                    const cost = `${m.cost < 0 ? '−' : '+'}${formatMoney(Math.abs(m.cost), units.currency)}`;
-                    return (
-                      <Button key={label} onPress={() => setAnswers(`Mend: ${label}`, m.answers)}>
-                        {label} <span className="measure">{cost}</span>
-                      </Button>
-                    );
-                  })}
-                </span>
-              )}
-              {c.verdict === 'fails' && mends.length === 0 && c.tries.length > 0 && found && (
-                <span className="caution">No single change mends this. Try two together, or ask less of it.</span>
-              )}
-              {c.verdict === 'fails' && c.tries.length > 0 && (job.state === 'pending' || !priced) && (
-                <span className="caution">Looking for mends…</span>
-              )}
-              {c.verdict === 'fails' && c.tries.length > 0 && (job.state === 'failed' || job.state === 'stopped') && (
-                <span className="caution">
-                  Mends could not be looked for. <Button onPress={job.retry}>Try again</Button>
-                </span>
-              )}
-              {c.caution !== undefined && only !== undefined && <span className="caution">{c.caution}</span>}
-            </li>
-          );
-        })}
-      </List>
+      <ul>{checks.filter((c) => c.verdict !== 'holds').map(row)}</ul>
+      {holding.length > 0 && (
+        <button type="button" className="fold" aria-expanded={unfolded} onClick={() => unfold(!unfolded)}>
+          <VerdictMark verdict="holds" />
+          <span>
+            {holding.length} {holding.length === 1 ? 'check' : 'checks'}
+          </span>
+          <span>{unfolded ? 'fold' : 'show'}</span>
+        </button>
+      )}
+      {unfolded && <ul>{holding.map(row)}</ul>}
     </Section>
+  );
+}
+
+interface RowProps extends ChecksProps {
+  readonly check: Check;
+  readonly job: ReturnType<typeof useMends>;
+}
+
+/** One check, its mends beside it; it points at its cause while it is looked at. */
+function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onTake, onPoint }: RowProps): ReactNode {
+  const units = useUnits();
+  const [pointed, point] = useState(false);
+  const found = job.state === 'done' ? job.value : undefined;
+  const mends = found?.filter((m) => m.checkId === c.id) ?? [];
+  const mine = tried && mends.includes(tried) ? tried : undefined;
+  const set = (on: boolean): void => {
+    point(on);
+    onPoint(on ? c.id : undefined);
+  };
+  const wants = c.verdict === 'fails' && c.tries.length > 0;
+  return (
+    <li
+      data-check={c.id}
+      data-verdict={c.verdict}
+      data-pointed={pointed}
+      onMouseEnter={() => set(true)}
+      onMouseLeave={() => set(false)}
+      onFocus={() => set(true)}
+      onBlur={() => set(false)}
+    >
+      <VerdictMark verdict={c.verdict} />
+      <span>
+        <Said phrase={c.text} /> {c.figure && <Why figure={c.figure}>Why?</Why>}
+      </span>
+      {mends.length > 0 && (
+        <span className="mends">
+          {mends.map((m) => {
+            const label = phraseText(m.label, units);
+            const cost = `${m.cost < 0 ? '−' : '+'}${formatMoney(Math.abs(m.cost), units.currency)}`;
+            return (
+              <Button
+                key={label}
+                aria-expanded={m === mine}
+                $strong={m === mine}
+                onPress={() => onTry(m === mine ? undefined : m)}
+              >
+                {label} <span className="measure">{cost}</span>
+              </Button>
+            );
+          })}
+        </span>
+      )}
+      {mine && mended && (
+        <div className="tried" role="group" aria-label={`With ${phraseText(mine.label, units)}`}>
+          <Changed before={o} after={mended} cost={mine.cost} />
+          <span className="mends">
+            <Button $strong onPress={() => onTake(mine)}>
+              Take it
+            </Button>
+            <Button onPress={() => onTry(undefined)}>Leave it</Button>
+          </span>
+        </div>
+      )}
+      {wants && mends.length === 0 && found && (
+        <span className="caution">No single change mends this. Try two together, or ask less of it.</span>
+      )}
+      {wants && (job.state === 'pending' || !ready) && <span className="caution">Looking for mends…</span>}
+      {wants && (job.state === 'failed' || job.state === 'stopped') && (
+        <span className="caution">
+          Mends could not be looked for. <Button onPress={job.retry}>Try again</Button>
+        </span>
+      )}
+      {c.caution !== undefined && only !== undefined && <span className="caution">{c.caution}</span>}
+    </li>
+  );
+}
+
+/** The figures that a mend changes, as they would be and as they are. */
+function Changed({
+  before,
+  after,
+  cost,
+}: {
+  readonly before: Outline;
+  readonly after: Outline;
+  readonly cost: number;
+}): ReactNode {
+  const units = useUnits();
+  const was = figuresOf(before, undefined, units);
+  const changed = figuresOf(after, undefined, units).flatMap((f) => {
+    const old = was.find((w) => w.id === f.id);
+    return old && old.text !== f.text ? [{ ...f, old: old.text }] : [];
+  });
+  const failing = (o: Outline): number => o.checks.filter((c) => c.verdict === 'fails').length;
+  return (
+    <dl>
+      <dt>Price</dt>
+      <dd className="was" />
+      <dd className="now measure">
+        {cost < 0 ? '−' : '+'}
+        {formatMoney(Math.abs(cost), units.currency)}
+      </dd>
+      {changed.map((f) => (
+        <div key={f.id} style={{ display: 'contents' }}>
+          <dt>{f.name}</dt>
+          <dd className="was measure">{f.old}</dd>
+          <dd className="now measure">{f.text}</dd>
+        </div>
+      ))}
+      <dt>Checks that fail</dt>
+      <dd className="was measure">{failing(before)}</dd>
+      <dd className="now measure">{failing(after)}</dd>
+    </dl>
   );
 }

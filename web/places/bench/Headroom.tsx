@@ -13,16 +13,18 @@ import { LengthField } from '../../parts/TypedField';
 const Box = styled.dl`
   display: grid;
   grid-template-columns: auto auto;
-  gap: 0.2rem 0.7rem;
+  gap: 0.1rem 0.7rem;
   align-items: center;
   justify-content: start;
-  padding-top: 1.6rem;
   font-size: 0.875rem;
   dt {
     color: var(--quiet);
   }
   dd {
     font-weight: 600;
+  }
+  input {
+    --field-height: 1.6rem;
   }
   .head {
     grid-column: 1 / -1;

@@ -17,7 +17,8 @@ import { useOutline, useWork } from '../../background/usePlan';
 import { OffcutPattern } from '../../drawing/BarDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { useSize } from '../../drawing/useSize';
-import { marginOf, ViewDrawing, useViewFrame } from '../../drawing/ViewDrawing';
+import { fitView, layoutView } from '../../../core/show/viewLayout';
+import { ViewDrawing, useView } from '../../drawing/ViewDrawing';
 import { Button } from '../../parts/controls';
 import { StepCard } from '../../parts/StepCard';
 import { CartTable } from '../../parts/CartTable';
@@ -138,13 +139,10 @@ function Sheets({
   // A phone shows the leaf as wide as it is; paper is never narrower than its own measure.
   const [ref, size] = useSize<HTMLElement>();
   const wide = Math.min(WIDTH, size?.width ?? WIDTH);
-  const end = useViewFrame(o, 'end');
-  const side = useViewFrame(o, 'side');
-  const scale = Math.min(
-    (wide - marginOf(o, 'side').left - marginOf(o, 'side').right) / side.widthMm,
-    (wide - marginOf(o, 'end').left - marginOf(o, 'end').right) / end.widthMm,
-    260 / end.heightMm,
-  );
+  const [end, side] = [useView(o, 'end'), useView(o, 'side')];
+  // Both at one scale.
+  const cell = { width: wide, height: 380 };
+  const scale = Math.min(fitView(end, cell).scale, fitView(side, cell).scale);
   // Ends that are alike need one template.
   const templates = o.assembly.panels.filter(
     (p, i, all) => p.curved && all.findIndex((q) => JSON.stringify(q.outline) === JSON.stringify(p.outline)) === i,
@@ -169,8 +167,8 @@ function Sheets({
       <section aria-label="Drawings" className="keep">
         <h2>Drawings</h2>
         <div className="views">
-          <ViewDrawing outline={o} view="end" frame={end} scale={scale} />
-          <ViewDrawing outline={o} view="side" frame={side} scale={scale} />
+          <ViewDrawing outline={o} view="end" of={end} layout={layoutView(end, scale)} />
+          <ViewDrawing outline={o} view="side" of={side} layout={layoutView(side, scale)} />
         </div>
       </section>
       {work && (

@@ -283,7 +283,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     dimensions: [
       dimension('span', 'span', 'end', 'below', 1, [x0, footY, footZ], [x0, footY + spanMm, footZ]),
       ...(lying.length > 0 ? [skirtDimension(a.skirtMm, run, x0)] : []),
-      dimension('prong', 'prongs in the soil', 'end', 'left', 1, [x0, footY, footZ - a.prongMm], [x0, footY, footZ]),
+      dimension('prong', 'prongs in the soil', 'end', 'left', 1, [x0, footY, footZ], [x0, footY, footZ - a.prongMm]),
       dimension(
         'archHeight',
         'crown above the soil',

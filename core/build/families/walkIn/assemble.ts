@@ -143,7 +143,7 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
         return dimension('tieHeight', 'cross tie', 'end', 'right', 2, [first, middle, 0], [first, middle, z]);
       }),
       dimension('sidewall', 'sidewall', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, a.sidewallMm]),
-      dimension('postDepth', 'post in the ground', 'end', 'left', 1, [first, h.y0, -h.depthMm], [first, h.y0, 0]),
+      dimension('postDepth', 'post in the ground', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, -h.depthMm]),
       dimension('height', 'crown above the ground', 'end', 'right', 1, [first, middle, 0], [first, middle, h.crownZ]),
       ...alongBed({
         x0: h.x0,

@@ -1,0 +1,44 @@
+import { FAMILY_KEYS } from './build/families';
+import { demoGarden } from './garden/demo';
+import { pullOf, pulled } from './pull';
+import { outline } from './plan';
+import type { Outline } from './outline';
+import { startingCover } from './start';
+
+const garden = demoGarden();
+const of = (family: string, bedId: string): Outline | undefined => {
+  const cover = startingCover(garden, bedId, family, 'x', 'X');
+  const built = cover && outline(garden, cover);
+  return built?.ok ? built.value : undefined;
+};
+
+test.each(FAMILY_KEYS)(
+  'every measure of %s that is typed in the drawing can be pulled at, by the end that moves',
+  (family) => {
+    const o = of(family, 'long');
+    if (!o) throw new Error(family);
+    for (const d of o.assembly.dimensions.filter((x) => x.typed && x.side !== 'leader')) {
+      const pull = pullOf(o, d.id);
+      if (!pull) throw new Error(d.id);
+      const axis = d.side === 'below' || d.side === 'above' ? 0 : 1;
+      // Far enough for what goes by whole steps.
+      const moved = [0.3, -0.3].flatMap((part) => {
+        const way = (part * d.valueMm) / pull.perMm;
+        const p = pulled(o, pull, way, 0, 0);
+        if (!p.ok) return [];
+        const after = outline(garden, { ...o.cover, answers: p.value.answers } as Outline['cover']);
+        const now = after.ok ? after.value.assembly.dimensions.find((x) => x.id === d.id) : undefined;
+        if (!now) return [];
+        const flat = (q: readonly number[]): number =>
+          (d.view === 'end' ? [q[1], q[2]] : d.view === 'side' ? [q[0], q[2]] : [q[0], q[1]])[axis] ?? 0;
+        return [{ id: d.id, way, gone: flat(now.to) - flat(d.to), grown: now.valueMm - d.valueMm }];
+      });
+      const follows = moved.some((m) => Math.abs(m.gone) > 1 && Math.sign(m.gone) === Math.sign(m.way));
+      expect([family, d.id, moved.length > 0 ? follows : 'nowhere']).toEqual([
+        family,
+        d.id,
+        moved.length > 0 ? true : 'nowhere',
+      ]);
+    }
+  },
+);

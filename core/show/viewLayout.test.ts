@@ -1,0 +1,110 @@
+import { type LengthUnit, formatLength } from '../base/length';
+import type { Assembly, Dimension } from '../build/assembly/types';
+import { FAMILY_KEYS } from '../build/families';
+import { assemblyOf } from '../garden/assemblyOf';
+import { demoGarden } from '../garden/demo';
+import { firstCover } from '../start';
+import { survey } from '../site/survey';
+import type { Bed } from '../site/bed';
+import { standingTags, viewFrame } from './project';
+import { type Box, type LayoutOf, type ViewLayout, fitView, layoutView } from './viewLayout';
+
+const VIEWS = ['end', 'side', 'plan'] as const;
+/** The hero, a view beside it, and a phone. */
+const CELLS = [
+  { width: 500, height: 590 },
+  { width: 310, height: 290 },
+  { width: 366, height: 420 },
+];
+
+const wordPx = (d: Dimension, unit: LengthUnit): number => {
+  const figure = Math.max(4, formatLength(d.valueMm, unit).length) * 8.6 + 12;
+  return d.side === 'leader' ? Math.max(figure, d.label.length * 6.6) : figure;
+};
+
+function layoutOf(a: Assembly, bed: Bed, view: (typeof VIEWS)[number], unit: LengthUnit, type = 1): LayoutOf {
+  return {
+    frame: viewFrame(a, bed, survey(bed), view),
+    dimensions: a.dimensions.filter((d) => d.view === view),
+    tags: view === 'side' ? standingTags(a) : [],
+    widthOf: (d) => wordPx(d, unit) * type,
+    type,
+  };
+}
+
+const meet = (a: Box, b: Box): boolean =>
+  a.x0 < b.x1 - 0.01 && b.x0 < a.x1 - 0.01 && a.y0 < b.y1 - 0.01 && b.y0 < a.y1 - 0.01;
+
+function faults(l: ViewLayout): readonly string[] {
+  const labels = [
+    ...l.dimensions.map((d) => ({ name: d.dimension.id, box: d.label })),
+    ...l.tags.map((t) => ({ name: t.tag, box: t.label })),
+    { name: 'the drawing', box: l.box },
+  ];
+  const crossing = labels.flatMap((a, i) =>
+    labels.slice(i + 1).flatMap((b) => (meet(a.box, b.box) ? [`${a.name} on ${b.name}`] : [])),
+  );
+  const off = labels.flatMap(({ name, box }) =>
+    box.x0 < -0.01 || box.y0 < -0.01 || box.x1 > l.width + 0.01 || box.y1 > l.height + 0.01 ? [`${name} off`] : [],
+  );
+  const wide = l.dimensions.flatMap(({ dimension, label }) =>
+    Math.min(label.x1 - label.x0, label.y1 - label.y0) < 20 ? [`${dimension.id} squeezed`] : [],
+  );
+  return [...crossing, ...off, ...wide];
+}
+
+const garden = demoGarden();
+
+test.each(FAMILY_KEYS)('no two labels of %s meet or leave their paper, on any demo bed, at any size', (family) => {
+  for (const bed of garden.beds) {
+    const cover = firstCover(garden, bed.id, family, 'x', 'X');
+    const built = cover && assemblyOf(garden, cover);
+    if (!built?.ok) continue;
+    for (const view of VIEWS)
+      for (const unit of ['ftin', 'mm'] as const)
+        for (const [i, cell] of CELLS.entries()) {
+          const layout = fitView(layoutOf(built.value, bed, view, unit, i === 2 ? 1.25 : 1), cell);
+          const at = `${family} ${bed.id} ${view} ${unit} ${cell.width}`;
+          expect([at, ...faults(layout)]).toEqual([at]);
+          expect(layout.width).toBeLessThanOrEqual(cell.width);
+          expect(layout.height).toBeLessThanOrEqual(cell.height);
+        }
+  }
+});
+
+test('figures that cannot stand side by side go to rows of their own; a short line has its figure beside it', () => {
+  const d = (id: string, side: Dimension['side'], row: number, u0: number, u1: number): Dimension => ({
+    id,
+    label: id,
+    view: 'side',
+    side,
+    row,
+    from: [u0, 0, 0],
+    to: [u1, 0, 0],
+    valueMm: u1 - u0,
+    typed: true,
+  });
+  const of: LayoutOf = {
+    frame: { shapes: [], widthMm: 1000, heightMm: 500, u0: 0, v1: 500 },
+    dimensions: [d('all', 'below', 2, 0, 1000), d('half', 'below', 1, 0, 500), d('bit', 'below', 1, 480, 500)],
+    tags: [
+      { tag: 'H1', at: [0, 500] },
+      { tag: 'H2', at: [10, 500] },
+      { tag: 'H3', at: [500, 500] },
+    ],
+    widthOf: () => 60,
+    type: 1,
+  };
+  // A millimetre is half a pixel: 250 px long, the first line has its figure in its middle.
+  const l = layoutView(of, 0.5);
+  const [half, bit, all] = ['half', 'bit', 'all'].map((id) => l.dimensions.find((p) => p.dimension.id === id));
+  if (!half || !bit || !all) throw new Error('missing');
+  const middle = (b: Box): number => (b.x0 + b.x1) / 2 - l.box.x0;
+  expect(middle(half.label)).toBeCloseTo(125, 6);
+  expect(half.a[1]).toBeLessThan(bit.a[1]);
+  expect(bit.label.x0).toBeGreaterThan(bit.b[0]);
+  expect(all.a[1]).toBeGreaterThan(bit.a[1]);
+  // H2 would stand on H1.
+  expect(l.tags.map((t) => t.tag)).toEqual(['H1', 'H3']);
+  expect(faults(l)).toEqual([]);
+});

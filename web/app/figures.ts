@@ -1,0 +1,98 @@
+/** What a design comes to: the figures of the strip. */
+import { type Preferences, formatAmount } from '../../core/base/amount';
+import { type Figure, amount } from '../../core/base/figure';
+import { addedUp } from '../../core/base/formula';
+import { AISLES } from '../../core/catalog/types';
+import type { ShoppingList } from '../../core/make/buying/shopping';
+import { sheetSize } from '../../core/make/rolls/rolls';
+import type { Outline } from '../../core/outline';
+
+function priceFigure(shopping: ShoppingList): Figure {
+  const aisles = AISLES.map((aisle) => ({
+    name: aisle,
+    ...amount(
+      shopping.lines.filter((l) => l.aisle === aisle).reduce((sum, l) => sum + l.paid, 0),
+      'money',
+    ),
+  }));
+  return {
+    label: 'Price',
+    value: shopping.paid,
+    quantity: 'money',
+    formula: addedUp('price', aisles),
+    terms: [...aisles, { name: 'of that, used up in this cover', ...amount(shopping.used, 'money') }],
+    source: 'Prices of the catalogue, which ship made up; type your shop’s own in the Cart.',
+    assumes: ['Whole bars, rolls and packs. What is on the shelf costs nothing.'],
+  };
+}
+
+/** A figure as the strip shows it. */
+export interface Shown {
+  readonly id: string;
+  readonly name: string;
+  readonly figure: Figure;
+  readonly text: string;
+}
+
+/** What a design comes to. @param shopping undefined where its price is told elsewhere */
+export function figuresOf(o: Outline, shopping: ShoppingList | undefined, units: Preferences): readonly Shown[] {
+  return listed(o, shopping, units).map((f) => ({
+    ...f,
+    text: f.text ?? formatAmount(f.figure.value, f.figure.quantity, units),
+  }));
+}
+
+function listed(
+  o: Outline,
+  shopping: ShoppingList | undefined,
+  units: Preferences,
+): readonly (Omit<Shown, 'text'> & { readonly text?: string })[] {
+  const weakest = o.strengths[0];
+  const snow = weakest && Number.isFinite(weakest.wetSnowMm) ? weakest.figures[0] : undefined;
+  const sheet = o.assembly.sheets.find((s) => s.cover.kind !== 'mesh');
+  const mesh = o.assembly.sheets.filter((s) => s.cover.kind === 'mesh');
+  const pieces = [...o.assembly.members, ...o.assembly.panels, ...mesh];
+  const size = sheet && sheetSize(sheet);
+  const across = (sheet?.across ?? []).map((a) => ({ name: `across: ${a.what}`, ...amount(a.mm, 'length') }));
+  const parts = [...new Set(pieces.map((m) => m.part))].map((part) => ({
+    name: part,
+    ...amount(pieces.filter((m) => m.part === part).length, 'count'),
+  }));
+  return [
+    ...(shopping ? [{ id: 'price', name: 'Price', figure: priceFigure(shopping) }] : []),
+    ...(snow ? [{ id: 'snow', name: 'Wet snow it carries', figure: snow }] : []),
+    { id: 'coldest', name: o.coldest.label, figure: o.coldest },
+    ...(sheet && size
+      ? [
+          {
+            id: 'sheet',
+            name: 'Sheet',
+            figure: {
+              label: 'Sheet, across by along',
+              value: size.acrossMm,
+              quantity: 'length' as const,
+              formula: addedUp('across', across),
+              terms: [...across, ...sheet.along.map((a) => ({ name: `along: ${a.what}`, ...amount(a.mm, 'length') }))],
+              source: 'Developed length of the taut outline over the true bent hoop; allowances are trade practice.',
+              assumes: ['The sheet is pulled tight.'],
+            },
+            text: `${formatAmount(size.acrossMm, 'length', units)} × ${formatAmount(size.alongMm, 'length', units)}`,
+          },
+        ]
+      : []),
+    {
+      id: 'pieces',
+      name: 'Pieces',
+      figure: {
+        label: 'Pieces to cut',
+        value: pieces.length,
+        quantity: 'count',
+        formula: addedUp('pieces', parts),
+        terms: parts,
+        source: 'Counted from the assembly.',
+        assumes: ['Film, fabric and hardware are not in it.'],
+      },
+    },
+    { id: 'hours', name: 'Hours to build', figure: o.hours },
+  ];
+}
