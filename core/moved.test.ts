@@ -18,7 +18,10 @@ test('every cover of the demo goes to every bed: it can be built there, or it is
         expect(moved.faults[0]?.message).toBeTruthy();
         continue;
       }
-      const after: Garden = { ...garden, covers: garden.covers.map((c) => (c.id === cover.id ? moved.value.cover : c)) };
+      const after: Garden = {
+        ...garden,
+        covers: garden.covers.map((c) => (c.id === cover.id ? moved.value.cover : c)),
+      };
       expect(checkGarden(after).ok).toBe(true);
       expect(outline(after, moved.value.cover).ok).toBe(true);
       // Nothing is said to have changed that did not, and nothing changes unsaid.

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { type Page, test as base, expect } from '@playwright/test';
+import { type Locator, type Page, test as base, expect } from '@playwright/test';
 
 /** Every journey fails on a script error or anything that the content policy stops. */
 export const test = base.extend({
@@ -36,6 +36,15 @@ export async function type(page: Page, testId: string, text: string): Promise<vo
   await page.getByTestId(testId).click();
   await page.getByTestId(testId).fill(text);
   await page.getByTestId(testId).press('Enter');
+}
+
+/** Chooses from a list: opens it by its name, takes the option of that name. */
+export async function choose(page: Page, label: string, option: string, within: Page | Locator = page): Promise<void> {
+  await within
+    .getByRole('button', { name: new RegExp(`^${label}: `) })
+    .first()
+    .click();
+  await page.getByRole('option', { name: option, exact: true }).click();
 }
 
 /** No violation of the given rules, or of any rule. */

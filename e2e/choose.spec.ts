@@ -1,4 +1,4 @@
-import { expect, openDemo, test } from './app';
+import { choose, expect, openDemo, test } from './app';
 
 test('kinds of cover are compared on the bed, filtered by tools and budget, and one is chosen', async ({ page }) => {
   await openDemo(page);
@@ -13,7 +13,7 @@ test('kinds of cover are compared on the bed, filtered by tools and budget, and 
   await expect(page.locator('[data-family="staked-tunnel"]')).toContainText('over the budget');
   await page.getByLabel('Budget; nothing means any').fill('0');
   await page.getByLabel('Budget; nothing means any').press('Enter');
-  await page.getByLabel('Crop', { exact: true }).selectOption('kale');
+  await choose(page, 'Crop', 'kale');
   await expect(page.locator('[data-family="hinged-hoop-lid"]')).toContainText('too low for this crop');
   await page.getByRole('button', { name: 'Choose Wire tunnel' }).click();
   await expect(page).toHaveURL(/\/bench\//);

@@ -2,9 +2,20 @@ import { expect, openDemo, test, type } from './app';
 
 test('first visit to printed list: measure a bed, cover it, take the paper along', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByText('start your own and measure its first bed')).toBeVisible();
+  // Something to pull at before anything is named.
+  const figures = page.getByTestId('try-figures');
+  const before = await figures.textContent();
+  await page.getByTestId('pull-height').focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(figures).not.toHaveText(before ?? '');
   await page.getByRole('button', { name: 'Start my own garden' }).click();
+  await page.getByRole('button', { name: 'Use my place' }).click();
+  await expect(page.getByText(/did not give its place/)).toBeVisible();
+  await page.getByLabel('Latitude, degrees north').fill('44.1');
+  await page.getByLabel('Latitude, degrees north').press('Enter');
+  await page.getByRole('button', { name: 'Start the garden' }).click();
   await page.getByRole('button', { name: 'Add a bed' }).click();
+  await page.getByRole('link', { name: 'Measure it' }).click();
 
   await type(page, 'bed-near', '10 ft');
   await type(page, 'bed-far', '10 ft');

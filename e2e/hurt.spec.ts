@@ -1,7 +1,7 @@
 /** What a browser, a server or a build may do to the page: the garden is safe, and the screen says what happened. */
 import { readFile } from 'node:fs/promises';
 import { test as plain } from '@playwright/test';
-import { dimension, expect, openDemo, price, test, type } from './app';
+import { choose, dimension, expect, openDemo, price, test, type } from './app';
 import { REFUSALS, type Refusal, keepsNothing, refuse } from './trials';
 
 /** Of the refusals those that differ in what is seen; all of them are in `npm run hurt`. */
@@ -34,7 +34,7 @@ for (const refusal of TRIED)
     await page.getByRole('link', { name: 'Plot' }).click();
     await expect(line).toBeVisible();
     await page.getByRole('link', { name: 'Cabanon: all gardens' }).click();
-    await expect(page.locator('.garden')).toHaveCount(1);
+    await expect(page.getByRole('region', { name: 'Gardens kept here' }).getByRole('listitem')).toHaveCount(1);
   });
 
 test('a save that failed is kept as soon as writing works again', async ({ page }) => {
@@ -78,7 +78,9 @@ test('two tabs change different things, then the same thing', async ({ page, con
   await other.goto(page.url());
   await type(other, 'dim-pipeLength', '82');
   await other.waitForTimeout(300);
-  await page.getByRole('combobox', { name: 'Units' }).selectOption('cm');
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await choose(page, 'Lengths', 'Centimetres');
+  await page.getByRole('link', { name: 'Bench' }).click();
   await expect(dimension(page, 'pipeLength')).toHaveValue('208.3 cm');
   await page.getByRole('button', { name: 'Undo: Change units' }).click();
   await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
@@ -102,7 +104,7 @@ test('a garden deleted in another tab stays deleted, and says so', async ({ page
   await expect(page.getByText('Deleted in another tab.')).toBeVisible();
   await type(page, 'dim-pipeLength', '82');
   await other.reload();
-  await expect(other.locator('.garden')).toHaveCount(0);
+  await expect(other.getByRole('region', { name: 'Gardens kept here' }).getByRole('listitem')).toHaveCount(0);
   await page.getByRole('button', { name: 'Keep it after all' }).click();
   await expect(page.getByText('Deleted in another tab.')).toHaveCount(0);
   await page.reload();

@@ -1,4 +1,4 @@
-import { dimension, expect, openDemo, price, test, type } from './app';
+import { choose, dimension, expect, openDemo, price, test, type } from './app';
 
 test('a frame of bent conduit: chosen, shaped in the drawing, marked for the bender, its end on paper full size', async ({
   page,
@@ -16,7 +16,7 @@ test('a frame of bent conduit: chosen, shaped in the drawing, marked for the ben
   await expect(price(page)).toContainText('$');
 
   await page.getByRole('link', { name: 'Skin' }).click();
-  await page.getByRole('radio', { name: 'Plywood' }).check({ force: true });
+  await choose(page, 'Ends', 'Plywood');
   await expect(page.getByText(/3\/8 in plywood/).first()).toBeVisible();
 
   await page.getByRole('link', { name: 'Build' }).click();
@@ -36,14 +36,14 @@ test('a cold frame: windows decide the box, and what goes wrong is said and mend
   await page.goto('/choose/metric');
   await page.getByRole('button', { name: 'Choose Sloped cold frame' }).click();
   await expect(price(page)).toContainText('$');
-  await page.getByLabel('Lid', { exact: true }).selectOption('old-window');
-  await page.getByText('The windows', { exact: true }).click();
+  await choose(page, 'Lid', 'Old windows');
+  await choose(page, 'What comes first', 'The windows');
   await page.getByLabel('Window, front to back').fill('30');
   await page.getByLabel('Window, front to back').press('Enter');
   await expect(page.locator('[data-check="fits"]')).toContainText('smaller than the bed');
-  await page.getByText('The bed', { exact: true }).click();
+  await choose(page, 'What comes first', 'The bed');
   await expect(page.locator('[data-check="fits"]')).toHaveCount(0);
-  await page.getByLabel('Lid', { exact: true }).selectOption('twin-wall-6');
+  await choose(page, 'Lid', 'Twin-wall');
   // Low enough, both tapered sides come out of one board.
   await type(page, 'dim-front', '4');
   await type(page, 'dim-backHeight', '7');
@@ -87,7 +87,7 @@ test('a lean-to against the wall: fixed to it, reached into by its shutters, its
   await dimension(page, 'backHeight').press('Escape');
   await page.locator('[data-view="side"] [data-joint="wall anchors"] path').first().dispatchEvent('click');
   await expect(page.locator('[data-view="side"] figcaption')).toContainText('wall anchors: Wall plate and posts');
-  await page.getByRole('radio', { name: 'Film', exact: true }).check({ force: true });
+  await choose(page, 'Roof and ends', 'Film');
   await page.getByRole('link', { name: 'Saw' }).click();
   await expect(page.getByRole('img', { name: /S1/ }).first()).toBeVisible();
   await page.getByRole('link', { name: 'Build' }).click();

@@ -1,10 +1,10 @@
-import { expect, openDemo, test } from './app';
+import { choose, expect, openDemo, test } from './app';
 
 test('the plot shows beds and covers, and the place is set where it is shown', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Plot' }).click();
   for (const name of ['Long bed', 'Metric bed', 'Crooked bed', 'South wall bed'])
-    await expect(page.getByRole('link', { name: `Bed: ${name}` })).toBeVisible();
+    await expect(page.getByRole('button', { name: `Bed: ${name}` })).toBeVisible();
 
   const latitude = page.getByLabel('Latitude, degrees north');
   await latitude.fill('95');
@@ -17,6 +17,7 @@ test('the plot shows beds and covers, and the place is set where it is shown', a
   await latitude.press('Enter');
   await expect(latitude).toHaveValue('60.2');
 
+  await page.getByRole('link', { name: 'Settings' }).click();
   const money = page.getByLabel('Currency, a three-letter code');
   await money.fill('pounds');
   await money.press('Enter');
@@ -24,6 +25,7 @@ test('the plot shows beds and covers, and the place is set where it is shown', a
   await page.keyboard.press('Escape');
   await money.fill('eur');
   await money.press('Enter');
+  await page.getByRole('link', { name: 'Plot' }).click();
   await page.getByRole('link', { name: 'Winter greens lid, hinged hoop lid' }).click();
   await expect(page.getByTestId('strip-price')).toContainText('€');
   await page.getByRole('button', { name: 'Undo: Set the currency' }).click();
@@ -46,4 +48,76 @@ test('a bed redraws out of square and level, says so, and refuses what cannot be
   await expect(page.getByRole('alert')).toContainText('must be at most 1500 mm');
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('bed-wallHeight')).toHaveValue('11"');
+});
+
+test('beds and covers are renamed, copied, moved and taken away, and undo brings all of it back', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Plot' }).click();
+  const list = page.getByRole('complementary', { name: 'Beds and covers' });
+  await list.getByRole('button', { name: 'More about Long bed' }).click();
+  const name = page.getByLabel('Name of Long bed');
+  await name.fill('');
+  await name.press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await name.fill('Kitchen bed');
+  await name.press('Enter');
+  await expect(list.getByRole('link', { name: 'Kitchen bed' })).toBeVisible();
+  await list.getByRole('button', { name: 'Duplicate with covers' }).click();
+  await expect(list.getByRole('link', { name: 'Kitchen bed 2' })).toBeVisible();
+  await expect(list.getByRole('link', { name: 'Winter greens lid 2, hinged hoop lid' })).toBeVisible();
+  await list.getByRole('button', { name: 'Take Kitchen bed 2 away' }).click();
+  await expect(page.getByRole('status')).toContainText('with its cover. Undo brings it back');
+  await expect(list.getByRole('link', { name: 'Kitchen bed 2' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo: Take Kitchen bed 2 away' }).click();
+  await expect(list.getByRole('link', { name: 'Winter greens lid 2, hinged hoop lid' })).toBeVisible();
+
+  await list.getByRole('button', { name: 'More about Salad tunnel' }).click();
+  await choose(page, 'It is', 'Standing');
+  await page.getByLabel('Salad tunnel: standing since').fill('2027-03-15');
+  await choose(page, 'Bed', 'South wall bed', list);
+  await expect(page.getByRole('status')).toContainText('Salad tunnel is on South wall bed now');
+  await list.getByRole('button', { name: 'Take Salad tunnel away' }).click();
+  await expect(list.getByRole('link', { name: /^Salad tunnel,/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo: Take Salad tunnel away' }).click();
+  await expect(page.getByLabel('Salad tunnel: standing since')).toHaveValue('2027-03-15');
+});
+
+test('the plot is worked on directly: a bed is moved, turned and drawn, a tree is put there', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Plot' }).click();
+  const bed = page.getByRole('button', { name: 'Bed: Metric bed' });
+  const box = await bed.boundingBox();
+  if (!box) throw new Error('no bed');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2 + 25, { steps: 5 });
+  await page.mouse.up();
+  const east = page.getByLabel('Metric bed: near left corner, east');
+  const dragged = await east.inputValue();
+  await expect(page.getByRole('button', { name: 'Undo: Move Metric bed' })).toBeEnabled();
+  await bed.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(east).not.toHaveValue(dragged);
+  await page.getByRole('slider', { name: 'Turn Metric bed' }).focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByLabel('Metric bed: bearing, degrees')).toHaveValue('105');
+  // Far beyond any garden it is refused.
+  await east.fill('2 km');
+  await east.press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('button', { name: 'Draw a bed' }).click();
+  const ground = await page.getByTestId('plot-ground').boundingBox();
+  if (!ground) throw new Error('no ground');
+  await page.mouse.move(ground.x + 60, ground.y + 40);
+  await page.mouse.down();
+  await page.mouse.move(ground.x + 200, ground.y + 90, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Bed: New bed' })).toBeVisible();
+  await choose(page, 'Add to the plot', 'Tree');
+  await expect(page.getByRole('button', { name: 'Landmark: Tree' })).toBeVisible();
+  await page.getByLabel('Tree: height').fill('6 m');
+  await page.getByLabel('Tree: height').press('Enter');
+  await expect(page.getByText(`19' 8 1/4" high`)).toBeVisible();
 });

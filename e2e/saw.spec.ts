@@ -1,12 +1,12 @@
 import { readFile } from 'node:fs/promises';
-import { expect, openDemo, test, type } from './app';
+import { choose, expect, openDemo, test, type } from './app';
 
 test('bars are drawn with marks, proven, and the shelf is cut first', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Saw' }).click();
   await expect(page.getByTestId('proof')).toContainText('Proven.');
   await expect(page.getByRole('img', { name: /Pipe 1, 20' 0": H1 6' 4", mark 6' 4"/ })).toBeVisible();
-  await page.getByLabel('What to add to the shelf').selectOption('pvc-1/2');
+  await choose(page, 'What to add to the shelf', '1/2 PVC');
   await page.getByLabel('Length of the bar to add').fill('20 ft');
   await page.getByLabel('Length of the bar to add').press('Enter');
   await expect(page.getByRole('img', { name: /20' 0", from the shelf: H1/ })).toBeVisible();
@@ -75,6 +75,6 @@ test('what can be carried and how bars are halved are a garden’s own way: the 
   await page.getByTestId('carry').press('Escape');
   await type(page, 'carry', '0');
   await expect(page.getByText(`12' 0"`).first()).toBeVisible();
-  await page.getByTestId('your-way').getByText('Halved').click();
-  await expect(page.getByText('Two out of one bar, sawn on its middle line')).toBeVisible();
+  await choose(page, 'Equal pieces', 'Halved');
+  await expect(page.getByRole('button', { name: 'Equal pieces: Halved' })).toBeVisible();
 });

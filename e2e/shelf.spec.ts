@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, openDemo, price, test } from './app';
+import { choose, expect, openDemo, price, test } from './app';
 
 test('prices are kept as a list, saved and opened again; a bad row is named and nothing applied', async ({ page }) => {
   await openDemo(page);
@@ -33,7 +33,7 @@ test('what is on hand is taken off what is bought', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Shelf' }).click();
   const owned = page.getByTestId('owned');
-  await owned.getByLabel('What to add').selectOption('hinge');
+  await choose(page, 'What to add', 'butt hinge 3 in with screws');
   await owned.getByLabel('How many of it are on hand').fill('4');
   await owned.getByLabel('How many of it are on hand').press('Enter');
   await expect(owned.getByLabel('On hand: butt hinge 3 in with screws')).toHaveValue('4');
@@ -69,8 +69,8 @@ test('a figure of the catalogue is changed and every plan follows; a thing of on
   const drawn = await fromAbove.innerHTML();
   await page.getByRole('link', { name: 'Shelf' }).click();
   await page.getByRole('link', { name: 'Catalogue' }).click();
-  await page.getByLabel('Aisle').selectOption('pipe');
-  await page.getByLabel('Thing', { exact: true }).selectOption('pvc-1/2');
+  await choose(page, 'Aisle', 'Pipes, rods, wire');
+  await choose(page, 'Thing', '1/2 PVC');
   const outside = page.getByLabel('Outside diameter of 1/2 PVC');
   await outside.fill('0.6');
   await outside.press('Enter');
@@ -84,8 +84,8 @@ test('a figure of the catalogue is changed and every plan follows; a thing of on
   await expect.poll(() => fromAbove.innerHTML()).not.toBe(drawn);
   await page.getByRole('link', { name: 'Shelf' }).click();
   await page.getByRole('link', { name: 'Catalogue' }).click();
-  await page.getByLabel('Aisle').selectOption('pipe');
-  await page.getByLabel('Thing', { exact: true }).selectOption('pvc-1/2');
+  await choose(page, 'Aisle', 'Pipes, rods, wire');
+  await choose(page, 'Thing', '1/2 PVC');
   const name = page.getByLabel('Name of one of your own like 1/2 PVC');
   await name.fill('Grey conduit');
   await name.press('Enter');
@@ -93,26 +93,26 @@ test('a figure of the catalogue is changed and every plan follows; a thing of on
 
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(snow).not.toHaveText(before ?? '');
-  await page.getByLabel('Hoops', { exact: true }).selectOption({ label: 'Grey conduit' });
+  await choose(page, 'Hoops', 'Grey conduit');
   await page.getByRole('link', { name: 'Cart' }).click();
   await expect(page.getByText('Grey conduit, 20').first()).toBeVisible();
 
   await page.getByRole('link', { name: 'Shelf' }).click();
   await page.getByRole('link', { name: 'Catalogue' }).click();
   await page.getByRole('button', { name: 'Reset every figure to what ships' }).click();
-  await page.getByLabel('Aisle').selectOption('pipe');
-  await page.getByLabel('Thing', { exact: true }).selectOption({ label: 'Grey conduit, your own' });
+  await choose(page, 'Aisle', 'Pipes, rods, wire');
+  await choose(page, 'Thing', 'Grey conduit, your own');
   await page.getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByRole('alert')).toContainText('A cover is made of it');
   await page.getByRole('link', { name: 'Bench' }).click();
-  await page.getByLabel('Hoops', { exact: true }).selectOption('pvc-1/2');
+  await choose(page, 'Hoops', '1/2 PVC');
   await expect(snow).toHaveText(before ?? '');
 });
 
 test('a roll on the shelf is cut first, and notes go with the list', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Shelf' }).click();
-  await page.getByLabel('Sheet or roll to add', { exact: true }).selectOption({ label: 'UV film 6 mil' });
+  await choose(page, 'Sheet or roll to add', 'UV film 6 mil');
   for (const [side, length] of [
     ['Width', '12 ft'],
     ['Length', '20 ft'],
@@ -126,7 +126,7 @@ test('a roll on the shelf is cut first, and notes go with the list', async ({ pa
   await expect(page.locator('[data-line^="film-uv"]')).toHaveCount(0);
   await page.getByLabel('Note on butt hinge 3 in with screws').fill('the brass ones');
   await page.getByLabel('Note on butt hinge 3 in with screws').press('Enter');
-  await page.getByLabel('What else to buy').selectOption('brick');
+  await choose(page, 'What else to buy', 'brick or paver');
   await page.getByLabel('How many of it to buy').fill('6');
   await page.getByLabel('How many of it to buy').press('Enter');
   await expect(page.locator('[data-line="brick"]')).toContainText('Added by you');

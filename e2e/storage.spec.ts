@@ -43,7 +43,7 @@ test('a garden goes to a file and comes back the same; a broken one changes noth
 }) => {
   await openDemo(page);
   await page.goto('/gardens');
-  const save = page.getByRole('button', { name: 'Save to a file' });
+  const save = page.getByRole('button', { name: 'Save Quillet Hollow to a file' });
   const [download] = await Promise.all([page.waitForEvent('download'), save.click()]);
   const text = await readFile(await download.path(), 'utf8');
   const picker = page.getByLabel('Garden file');
@@ -60,12 +60,12 @@ test('a garden goes to a file and comes back the same; a broken one changes noth
   await expect(page.getByRole('alert')).toContainText('newer Cabanon');
   await give('noise.json', '{"format": "other"}');
   await expect(page.getByRole('alert')).toContainText('not a Cabanon garden');
-  await expect(page.locator('.garden')).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'Gardens kept here' }).getByRole('listitem')).toHaveCount(1);
 
   await give('again.json', text);
   await page.waitForURL(/plot/);
   await page.goto('/gardens');
-  await expect(page.locator('.garden')).toHaveCount(2);
+  await expect(page.getByRole('region', { name: 'Gardens kept here' }).getByRole('listitem')).toHaveCount(2);
   const [again] = await Promise.all([page.waitForEvent('download'), save.first().click()]);
   expect(await readFile(await again.path(), 'utf8')).toBe(text);
 });

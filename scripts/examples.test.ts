@@ -24,6 +24,7 @@ import * as wind from '../core/judge/proof/wind';
 import * as moved from '../core/moved';
 import * as plan from '../core/plan';
 import * as compass from '../core/site/compass';
+import * as locale from '../core/site/locale';
 import * as survey from '../core/site/survey';
 
 const known: Readonly<Record<string, unknown>> = {
@@ -32,6 +33,7 @@ const known: Readonly<Record<string, unknown>> = {
   ...ids,
   ...compass,
   ...length,
+  ...locale,
   ...market,
   ...remember,
   ...asked,

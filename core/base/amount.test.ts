@@ -1,17 +1,24 @@
-import { type Preferences, currencyDecimals, formatAmount, formatMoney, roundMoney } from './amount';
+import { type Preferences, currencyDecimals, formatAmount, formatFully, formatMoney, roundMoney } from './amount';
 
 const IMPERIAL: Preferences = { length: 'ftin', temperature: 'F', currency: 'USD' };
 const METRIC: Preferences = { length: 'mm', temperature: 'C', currency: 'EUR' };
 
 test.each([
   [1000, 'length', `3' 3 3/8"`, '1000 mm'],
-  [1000, 'snowDepth', `3' 3 3/8"`, '1000 mm'],
+  [1000, 'snowDepth', `3' 3"`, '1000 mm'],
   [5000, 'snowDepth', `more than 6' 0"`, 'more than 2000 mm'],
   [3.456, 'times', '3.46', '3.46'],
   [31, 'times', 'more than 10', 'more than 10'],
-  [10, 'mass', '22.0 lb', '10.0 kg'],
-  [50, 'force', '11.2 lb', '50 N'],
-  [100, 'force', '22 lb', '100 N'],
+  // 22.05 lb; 11.24 lb; 1363 lb.
+  [10, 'mass', '22 lb', '10 kg'],
+  [1.26, 'mass', '2.8 lb', '1.3 kg'],
+  [50, 'force', '11 lb', '50 N'],
+  [6063, 'force', '1400 lb', '6100 N'],
+  [-30, 'force', '−6.7 lb', '−30 N'],
+  // 7' 3 1/8" of film is cut as 7' 4", 2213 mm as 2220.
+  [2213, 'film', `7' 4"`, '2220 mm'],
+  [2540, 'film', `8' 4"`, '2540 mm'],
+  [168, 'snowDepth', '6 1/2"', '160 mm'],
   [2000, 'pressure', '41.8 lb/sq ft', '2.00 kPa'],
   [-12, 'temperature', '10 °F', '−12 °C'],
   [10, 'warming', '18 °F', '10 °C'],
@@ -32,4 +39,10 @@ test('money has the decimals of its currency', () => {
   expect(currencyDecimals('JPY')).toBe(0);
   expect(roundMoney(1.005, 'USD')).toBe(1.01);
   expect(roundMoney(12.4, 'JPY')).toBe(12);
+});
+
+test('asked why, a number is told as finely as it is reckoned', () => {
+  expect(formatFully(6063, 'force', IMPERIAL)).toBe('1363 lb');
+  expect(formatFully(2213, 'film', METRIC)).toBe('2213 mm');
+  expect(formatFully(168, 'snowDepth', IMPERIAL)).toBe('6 5/8"');
 });

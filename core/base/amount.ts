@@ -1,8 +1,10 @@
-import { type LengthUnit, formatLength } from './length';
+import { type LengthUnit, MM_PER_INCH, formatLength } from './length';
 
 /** What a number measures; values are always SI except lengths (mm), money (currency units) and hours. */
 export type Quantity =
   | 'length'
+  /** Film, fabric or net to be cut from a roll. */
+  | 'film'
   /** A depth of snow: beyond what lies anywhere it is only said to be more. */
   | 'snowDepth'
   | 'area'
@@ -86,11 +88,56 @@ const MOST_SNOW = { imperialMm: 6 * 304.8, metricMm: 2000 } as const;
 /** A safety beyond this says nothing more. */
 const MOST_TIMES = 10;
 
-/** A number with its unit, in the gardener's own units. */
+/** What a builder can use of a number: film to the next inch or 2 cm, snow down to 1/2 in or 1 cm, what is felt to two digits. */
+function usable(value: number, quantity: Quantity, p: Preferences): number {
+  const inches = imperial(p);
+  // What is a step already stays there.
+  const up = (step: number): number => Math.ceil(value / step - 1e-6) * step;
+  const down = (step: number): number => Math.floor(value / step + 1e-6) * step;
+  const digits = (n: number): number => (value === 0 ? 0 : Number(value.toPrecision(n)));
+  switch (quantity) {
+    case 'film':
+      return up(inches ? MM_PER_INCH : 20);
+    case 'snowDepth':
+      return down(inches ? MM_PER_INCH / 2 : 10);
+    case 'hours':
+      return Math.round(value * (value < 4 ? 4 : 2)) / (value < 4 ? 4 : 2);
+    case 'power':
+      return digits(2);
+    default:
+      return value;
+  }
+}
+
+/**
+ * A number with its unit, in the gardener's own units, to what a builder can use.
+ * @example formatAmount(1840, 'film', { length: 'cm', temperature: 'C', currency: 'EUR' }) // "184.0 cm"
+ */
 export function formatAmount(value: number, quantity: Quantity, p: Preferences): string {
+  if (!Number.isFinite(value)) return '–';
+  const round = usable(value, quantity, p);
+  switch (quantity) {
+    case 'force':
+      return imperial(p) ? `${felt(round / NEWTONS_PER_POUND)} lb` : `${felt(round)} N`;
+    case 'mass':
+      return imperial(p) ? `${felt(round * POUNDS_PER_KG)} lb` : `${felt(round)} kg`;
+    default:
+      return formatFully(round, quantity, p);
+  }
+}
+
+const NEWTONS_PER_POUND = 4.44822;
+const POUNDS_PER_KG = 2.20462;
+
+/** What hands feel: two digits. */
+const felt = (value: number): string => number(Number(value.toPrecision(2)), Math.abs(value) < 9.95 ? 1 : 0);
+
+/** A number with its unit, as finely as it is reckoned: for those who ask why. */
+export function formatFully(value: number, quantity: Quantity, p: Preferences): string {
   if (!Number.isFinite(value)) return '–';
   switch (quantity) {
     case 'length':
+    case 'film':
       return formatLength(value, p.length);
     case 'snowDepth': {
       const most = imperial(p) ? MOST_SNOW.imperialMm : MOST_SNOW.metricMm;
@@ -103,9 +150,9 @@ export function formatAmount(value: number, quantity: Quantity, p: Preferences):
     case 'volume':
       return imperial(p) ? `${number(value * 35.3147, 0)} cu ft` : `${number(value, 2)} m³`;
     case 'mass':
-      return imperial(p) ? `${number(value * 2.20462, 1)} lb` : `${number(value, 1)} kg`;
+      return imperial(p) ? `${number(value * POUNDS_PER_KG, 1)} lb` : `${number(value, 1)} kg`;
     case 'force': {
-      const pounds = value / 4.44822;
+      const pounds = value / NEWTONS_PER_POUND;
       // Nobody feels a tenth of a pound beside twenty.
       return imperial(p) ? `${number(pounds, Math.abs(pounds) < 20 ? 1 : 0)} lb` : `${number(value, 0)} N`;
     }

@@ -5,6 +5,7 @@ import type { Quantity } from './amount';
 /** SI of a shown value: lengths are kept in mm, angles in degrees, percents in hundredths; all else is SI already. */
 const TO_SI: Readonly<Partial<Record<Quantity, number>>> = {
   length: 1e-3,
+  film: 1e-3,
   snowDepth: 1e-3,
   angle: Math.PI / 180,
   percent: 1e-2,

@@ -70,13 +70,13 @@ function listed(
             figure: {
               label: 'Sheet, across by along',
               value: size.acrossMm,
-              quantity: 'length' as const,
+              quantity: 'film' as const,
               formula: addedUp('across', across),
               terms: [...across, ...sheet.along.map((a) => ({ name: `along: ${a.what}`, ...amount(a.mm, 'length') }))],
               source: 'Developed length of the taut outline over the true bent hoop; allowances are trade practice.',
               assumes: ['The sheet is pulled tight.'],
             },
-            text: `${formatAmount(size.acrossMm, 'length', units)} × ${formatAmount(size.alongMm, 'length', units)}`,
+            text: `${formatAmount(size.acrossMm, 'film', units)} × ${formatAmount(size.alongMm, 'film', units)}`,
           },
         ]
       : []),

@@ -1,6 +1,6 @@
 import { catalogOf } from '../../core/catalog/own';
 import type { Catalog } from '../../core/catalog/catalog';
-import { useCallback } from 'react';
+import { createContext, useCallback, useContext } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import type { Draft } from 'immer';
 import type { Preferences } from '../../core/base/amount';
@@ -25,9 +25,16 @@ export function useOf<T>(pick: (garden: Garden) => T): T {
   });
 }
 
-/** The open garden's own units. */
+/** Units for what is drawn of a garden that is not open, as on the first page. */
+export const ShownUnits = createContext<Preferences | undefined>(undefined);
+
+/** The units to show things in: the open garden's own. */
 export function useUnits(): Preferences {
-  return useOf((g) => g.units);
+  const shown = useContext(ShownUnits);
+  const own = useApp((s) => s.open?.doc.units);
+  const units = shown ?? own;
+  if (!units) throw new Error('Units were asked for with no garden open');
+  return units;
 }
 
 /** The catalogue of the open garden. */

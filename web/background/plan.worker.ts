@@ -13,6 +13,7 @@ import { remembered } from '../../core/base/remember';
 import { evaluate } from '../../core/evaluate';
 import { type Changes, changed } from '../../core/garden/changes';
 import { type Plan, mendsOf } from '../../core/plan';
+import { type OptionCost, optionCosts } from '../../core/options';
 import type { Result } from '../../core/base/result';
 import { type Together, planTogether } from '../../core/together';
 import { type Version, versionsOf } from '../../core/versions';
@@ -118,6 +119,11 @@ const service = {
     if (!outlined.ok) return [];
     const o = outlined.value;
     return mends(o.assembly, pricedBy(o), () => mendsOf(o));
+  },
+  /** What each option of a question would cost. */
+  options(coverId: string, questionId: string): readonly OptionCost[] {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    return outlined.ok ? optionCosts(outlined.value, questionId) : [];
   },
 };
 

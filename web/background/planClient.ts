@@ -2,6 +2,7 @@ import type { Mend } from '../../core/mends';
 import { type Remote, proxy, wrap } from 'comlink';
 import { changesOf } from '../../core/garden/changes';
 import type { Garden } from '../../core/garden/garden';
+import type { OptionCost } from '../../core/options';
 import type { Result } from '../../core/base/result';
 import type { Together } from '../../core/together';
 import type { OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
@@ -80,6 +81,11 @@ export function workOut(garden: Garden, coverId: string, onBest: OnBest<PlanWork
 /** Looks for mends in the background. */
 export function lookForMends(garden: Garden, coverId: string): Promise<readonly Mend[]> {
   return askOf(garden, (s) => s.mends(coverId));
+}
+
+/** Prices the options of a question in the background. */
+export function priceOptions(garden: Garden, coverId: string, questionId: string): Promise<readonly OptionCost[]> {
+  return askOf(garden, (s) => s.options(coverId, questionId));
 }
 
 /** Compares every kind of cover on a bed in the background. */

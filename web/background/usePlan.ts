@@ -1,10 +1,11 @@
 import type { Outline } from '../../core/outline';
 import type { Mend } from '../../core/mends';
+import type { OptionCost } from '../../core/options';
 import type { Cover } from '../../core/garden/garden';
 import { evaluate } from '../../core/evaluate';
 import { type Result, ok } from '../../core/base/result';
 import type { PlanWork } from './plan.worker';
-import { lookForMends, workOut } from './planClient';
+import { lookForMends, priceOptions, workOut } from './planClient';
 import { useGarden } from '../app/hooks';
 import { type Job, useJob } from './useJob';
 
@@ -22,4 +23,13 @@ export function useWork(cover: Cover | undefined): Job<PlanWork> {
 /** Mends of a cover. */
 export function useMends(cover: Cover | undefined): Job<readonly Mend[]> {
   return useJob('mends', cover?.id, (garden, c) => lookForMends(garden, c).then(ok));
+}
+
+/** What the options of a question cost beside what is chosen. */
+export function useOptions(cover: Cover, questionId: string | undefined): Job<readonly OptionCost[]> {
+  return useJob(
+    'options',
+    questionId === undefined ? undefined : ([cover.id, questionId] as const),
+    (garden, [id, question]) => priceOptions(garden, id, question).then(ok),
+  );
 }

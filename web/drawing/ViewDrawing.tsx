@@ -307,7 +307,8 @@ export function ViewDrawing(props: ViewProps): ReactNode {
       <svg
         width={layout.width}
         height={layout.height}
-        role="img"
+        // What can be pulled at is no mere picture.
+        role={pulling ? 'group' : 'img'}
         aria-label={`${o.cover.name} ${NAMES[view].toLowerCase()}: ${describe(o, units.length)}`}
       >
         {view !== 'plan' && <Ground y={ground} x0={box.x0 - 10} x1={box.x1 + 10} />}

@@ -1,22 +1,9 @@
 import { type KeyboardEvent, type ReactNode, Suspense, memo, useRef, useState } from 'react';
 import styled from 'styled-components';
-import type { Phrase } from '../../core/base/figure';
 import { lazyPart } from '../app/fresh';
+import type { PickProps } from './picked';
 
 const PickList = lazyPart(() => import('./PickList').then((m) => m.default));
-
-/** One thing that can be chosen: its name, its reason, what it would change. */
-export interface Picked {
-  readonly value: string;
-  readonly label: string;
-  readonly why?: string | Phrase;
-  /** Shown at the right of its name: what it costs beside what is chosen. */
-  readonly cost?: string;
-  /** Why it cannot be chosen here. */
-  readonly not?: string;
-  /** The heading that it stands under. */
-  readonly group?: string;
-}
 
 const Opener = styled.button`
   width: 100%;
@@ -44,18 +31,6 @@ const Opener = styled.button`
     flex: none;
   }
 `;
-
-export interface PickProps {
-  /** What is chosen, for those who do not see the name beside it. */
-  readonly label: string;
-  readonly value: string;
-  readonly options: readonly Picked[];
-  readonly onChange: (value: string) => void;
-  /** Said while nothing is chosen. */
-  readonly empty?: string;
-  readonly onOpen?: (() => void) | undefined;
-  readonly className?: string;
-}
 
 /** Chooses one of several things from a list that opens over the page; the list comes when it is first opened. */
 export const Pick = memo(function Pick(props: PickProps): ReactNode {

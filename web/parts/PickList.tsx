@@ -1,7 +1,7 @@
 import { type ReactNode, type RefObject, useMemo } from 'react';
 import { Collection, Header, ListBox, ListBoxItem, ListBoxSection, Popover, Text } from 'react-aria-components';
 import styled from 'styled-components';
-import type { PickProps, Picked } from './Pick';
+import type { PickProps, Picked } from './picked';
 import { Said } from './Said';
 
 const Sheet = styled(Popover)`
@@ -85,12 +85,12 @@ export default function PickList({
         aria-label={label}
         autoFocus
         selectionMode="single"
-        disallowEmptySelection
         selectedKeys={[value]}
         disabledKeys={options.filter((o) => o.not !== undefined).map((o) => o.value)}
         onSelectionChange={(keys) => {
           const [key] = keys === 'all' ? [] : [...keys];
           onClose();
+          // Pressed again, the chosen one stays chosen.
           if (key !== undefined && key !== value) onChange(String(key));
         }}
       >

@@ -1,4 +1,5 @@
 import { useUnits } from '../app/hooks';
+import { formatAmount } from '../../core/base/amount';
 import { sheetSize } from '../../core/make/rolls/rolls';
 import { formatLength } from '../../core/base/length';
 import type { SheetPart } from '../../core/build/assembly/types';
@@ -41,7 +42,8 @@ const Sums = styled.table`
 
 /** A sheet's size, added up line by line. */
 export function SheetSums({ part }: { readonly part: SheetPart }): ReactNode {
-  const { length } = useUnits();
+  const units = useUnits();
+  const { length } = units;
   const size = sheetSize(part);
   const sides = [
     { name: 'Across', lines: part.across, sum: size.acrossMm },
@@ -68,7 +70,7 @@ export function SheetSums({ part }: { readonly part: SheetPart }): ReactNode {
               <tr>
                 <th scope="row">Cut it</th>
                 <td className="measure" data-testid={`sheet-${part.tag}-${side.name.toLowerCase()}`}>
-                  {formatLength(side.sum, length)}
+                  {formatAmount(side.sum, 'film', units)}
                 </td>
               </tr>
             </tfoot>

@@ -2,7 +2,7 @@ import type { ReactNode, RefObject } from 'react';
 import { Dialog, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Figure } from '../../core/base/figure';
-import { formatAmount } from '../../core/base/amount';
+import { formatFully } from '../../core/base/amount';
 import { useUnits } from '../app/hooks';
 
 const Sheet = styled(Popover)`
@@ -55,14 +55,14 @@ export default function WhySheet({ figure, anchor, onClose }: WhySheetProps): Re
     <Sheet triggerRef={anchor} isOpen onOpenChange={(open) => !open && onClose()} placement="bottom start">
       <Dialog aria-label={`Why ${figure.label}`}>
         <h2>
-          {figure.label}: <span className="measure">{formatAmount(figure.value, figure.quantity, units)}</span>
+          {figure.label}: <span className="measure">{formatFully(figure.value, figure.quantity, units)}</span>
         </h2>
         <p className="formula measure">{figure.formula}</p>
         <dl>
           {figure.terms.map((term) => (
             <div key={term.name} style={{ display: 'contents' }}>
               <dt>{term.name}</dt>
-              <dd className="measure">{formatAmount(term.value, term.quantity, units)}</dd>
+              <dd className="measure">{formatFully(term.value, term.quantity, units)}</dd>
             </div>
           ))}
         </dl>

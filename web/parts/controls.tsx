@@ -1,7 +1,8 @@
 import { type ReactNode, memo } from 'react';
 import { Button as AriaButton, type ButtonProps } from 'react-aria-components';
 import styled, { css } from 'styled-components';
-import { Pick, type Picked } from './Pick';
+import { Pick } from './Pick';
+import type { Picked } from './picked';
 
 const plainButton = css`
   min-height: var(--target);

@@ -24,7 +24,7 @@ import type { Pulling } from '../../drawing/Handles';
 import { Checks } from './Checks';
 import { Questions } from './Questions';
 import { ShapeViews } from './ShapeViews';
-import { usePull } from './usePull';
+import { usePull } from '../../drawing/usePull';
 
 // Leaves come when they are turned to; the shape is there at once.
 const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf));

@@ -67,9 +67,12 @@ const Section = styled.section`
     border-left: 4px solid var(--frost);
     background: var(--ground);
   }
+  .tried .mends {
+    grid-column: auto;
+  }
   .tried dl {
     display: grid;
-    grid-template-columns: 1fr auto auto;
+    grid-template-columns: minmax(0, 1fr) auto auto;
     gap: 0.1rem 0.7rem;
   }
   .tried dt {

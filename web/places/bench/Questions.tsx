@@ -1,9 +1,13 @@
 import type { Outline } from '../../../core/outline';
-import { type ReactNode, useEffect, useRef } from 'react';
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOf } from '../../../core/build/families';
 import { type Result, failAll, ok } from '../../../core/base/result';
-import { useAppDispatch } from '../../app/hooks';
+import { formatMoney } from '../../../core/base/amount';
+import { useAppDispatch, useUnits } from '../../app/hooks';
+import { useOptions } from '../../background/usePlan';
 import { said } from '../../app/state';
+import type { Option } from '../../../core/build/answers/asked';
+import type { Picked } from '../../parts/picked';
 import { Choice, Field, Stepper } from '../../parts/controls';
 import { LengthField } from '../../parts/TypedField';
 
@@ -43,6 +47,28 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
     handlers.current.set(id, made);
     return made;
   };
+  const [opened, open] = useState<string>();
+  const openers = useMemo(() => new Map<string, () => void>(), []);
+  const opener = (id: string): (() => void) => {
+    const known = openers.get(id) ?? ((): void => open(id));
+    openers.set(id, known);
+    return known;
+  };
+  const { currency } = useUnits();
+  const { value: costs } = useOptions(o.cover, opened);
+  /** Options with what they cost beside the chosen one, once that is known of the opened list. */
+  const priced = (id: string, chosen: string, options: readonly Option[]): readonly Picked[] =>
+    id !== opened || !costs
+      ? options
+      : options.map((option) => {
+          const found = costs.find((c) => c.value === option.value);
+          if (!found || option.value === chosen) return option;
+          const { cost, not } = found;
+          if (not !== undefined || cost === undefined) return { ...option, not: not ?? '' };
+          const said =
+            Math.abs(cost) < 0.005 ? 'same' : `${cost < 0 ? '−' : '+'}${formatMoney(Math.abs(cost), currency)}`;
+          return { ...option, cost: said };
+        });
   return (
     <section aria-label={title}>
       <h2>{title}</h2>
@@ -57,8 +83,9 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
                   key={q.id}
                   label={q.label}
                   value={q.value}
-                  options={q.options}
+                  options={priced(q.id, q.value, q.options)}
                   onChange={handler(q.id, q.label)}
+                  onOpen={opener(q.id)}
                 />
               );
             case 'count':

@@ -1,13 +1,14 @@
-import { type ReactNode, useRef, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { type Flat, type View, flatten } from '../../../core/base/geometry';
 import type { Result } from '../../../core/base/result';
 import type { Outline } from '../../../core/outline';
 import { causeOf } from '../../../core/show/causes';
-import { type Drawn, type ViewFrame, drawAssembly } from '../../../core/show/project';
-import { type LayoutOf, fitView, layoutView } from '../../../core/show/viewLayout';
+import { type Drawn, drawAssembly } from '../../../core/show/project';
+import type { LayoutOf } from '../../../core/show/viewLayout';
 import type { Pulling } from '../../drawing/Handles';
-import { type Flag, ViewDrawing, useView } from '../../drawing/ViewDrawing';
+import { PulledView } from '../../drawing/PulledView';
+import type { Flag } from '../../drawing/ViewDrawing';
 import { type Size, useSize } from '../../drawing/useSize';
 import { Headroom } from './Headroom';
 
@@ -134,35 +135,9 @@ interface OneViewProps extends Omit<ShapeViewsProps, 'outline'> {
   readonly onLarge: (() => void) | undefined;
 }
 
-/** What a view keeps while it is pulled at: its paper and its scale, or it would run from the hand. */
-interface Still {
-  readonly frame: Omit<ViewFrame, 'shapes'>;
-  readonly scale: number;
-}
-
-function OneView({ outline: o, view, cell, pulling, mended, lit, pointed, flagged, ...rest }: OneViewProps): ReactNode {
-  const still = useRef<Still>(undefined);
-  const held = pulling.now !== undefined;
-  const of = useView(o, view, false, held ? still.current?.frame : undefined);
-  const layout = held && still.current ? layoutView(of, still.current.scale) : fitView(of, cell);
-  if (!held) {
-    const { widthMm, heightMm, u0, v1 } = of.frame;
-    still.current = { frame: { widthMm, heightMm, u0, v1 }, scale: layout.scale };
-  }
-  return (
-    <ViewDrawing
-      outline={o}
-      view={view}
-      of={of}
-      layout={layout}
-      joints="all"
-      lit={lit}
-      flags={flagsOf(o, view, pointed).filter((f) => flagged || f.pointed)}
-      ghost={mended && ghostOf(of, mended, view)}
-      pulling={pulling}
-      {...rest}
-    />
-  );
+function OneView({ mended, pointed, flagged, ...view }: OneViewProps): ReactNode {
+  const flags = flagsOf(view.outline, view.view, pointed).filter((f) => flagged || f.pointed);
+  return <PulledView joints="all" flags={flags} ghostOf={(of) => mended && ghostOf(of, mended, view.view)} {...view} />;
 }
 
 /** Signs of what fails or is tight, where the view shows it. */

@@ -1,30 +1,52 @@
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { type Garden, emptyGarden } from '../../../core/garden/garden';
+import type { Garden } from '../../../core/garden/garden';
 import { MAX_FILE_CHARS, readGarden, tooLarge } from '../../../core/garden/read';
 import type { Fault } from '../../../core/base/result';
 import { PlaceHead } from '../../app/Shell';
 import { useApp, useAppDispatch } from '../../app/hooks';
 import { freshName } from '../../../core/base/ids';
+import { proposedUnits } from '../../../core/site/locale';
+import { lazyPart } from '../../app/fresh';
 import { newId } from '../../app/names';
 import { addGarden, removeGarden } from '../../app/saving';
 import { wayTo } from '../../app/way';
 import { database } from '../../app/world';
 import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
 import { makeRoom } from '../../keep/db';
-import { type Kept, readKept, sizeOf } from '../../keep/kept';
+import { type Kept, readKept } from '../../keep/kept';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
 import { saveFile, saveGarden } from '../../parts/saveFile';
+import { GardenCard } from './GardenCard';
+import { StartOwn } from './StartOwn';
+
+const TryIt = lazyPart(() => import('./TryIt').then((m) => m.default));
 
 const Page = styled.div`
   overflow: auto;
-  padding: 1.5rem 1.25rem 3rem;
+  min-height: 0;
+  padding: 1.4rem 1.25rem;
   display: grid;
-  gap: 1.6rem;
-  align-content: start;
-  max-width: 46rem;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.25fr);
+  gap: 2rem;
+  .ways {
+    display: grid;
+    gap: 1.3rem;
+    align-content: start;
+    min-width: 0;
+  }
+  @media (max-width: 900px) {
+    display: flex;
+    flex-direction: column;
+    > * {
+      flex: none;
+    }
+    > :last-child {
+      order: -1;
+    }
+  }
   .lead {
     font-size: 1.25rem;
     line-height: 1.4;
@@ -69,6 +91,8 @@ export function Gardens(): ReactNode {
   const [room, setRoom] = useState<Room>();
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
   const [asking, setAsking] = useState<string>();
+  const [starting, start] = useState(false);
+  const [units] = useState(() => proposedUnits(navigator.language));
   const reload = (): void => {
     void readKept().then(setKept);
     void roomLeft().then(setRoom);
@@ -77,11 +101,21 @@ export function Gardens(): ReactNode {
 
   // What is kept nowhere but in this page is in the list too.
   const unkept = [...(open && !open.look ? [open] : []), ...aside];
-  const rows: readonly { readonly id: string; readonly name: string; readonly doc: unknown }[] = [
+  const rows: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly doc: unknown;
+    readonly savedAt: number | undefined;
+  }[] = [
     ...(kept ? unkept : [])
       .filter((garden) => !kept?.gardens.some((row) => row.id === garden.id))
-      .map(({ id, doc }) => ({ id, name: doc.name, doc })),
-    ...(kept?.gardens ?? []).map(({ id, name, doc }) => ({ id, name: typeof name === 'string' ? name : id, doc })),
+      .map(({ id, doc }) => ({ id, name: doc.name, doc, savedAt: undefined })),
+    ...(kept?.gardens ?? []).map(({ id, name, doc, savedAt }) => ({
+      id,
+      name: typeof name === 'string' ? name : id,
+      doc,
+      savedAt: typeof savedAt === 'number' ? savedAt : undefined,
+    })),
   ];
   const take = async (doc: Garden): Promise<void> => {
     const id = newId();
@@ -104,116 +138,123 @@ export function Gardens(): ReactNode {
     <>
       <PlaceHead title="Gardens" subtitle={kept?.shut ? 'nothing is kept here' : 'kept in this browser'} />
       <Page>
-        {kept?.shut && (
-          <p role="alert">
-            This browser lets Cabanon keep nothing, as in a private window. You can work all the same: save your garden
-            to a file before you close the page, and open that file next time.
-          </p>
-        )}
-        {rows.length === 0 && kept && (
-          <p className="lead">Open the demo garden to look round, or start your own and measure its first bed.</p>
-        )}
-        <div className="deeds">
-          <Button $strong={rows.length === 0} onPress={() => void navigate('/demo')}>
-            Open the demo garden
-          </Button>
-          <Button
-            onPress={() =>
-              void take(
-                emptyGarden(
-                  freshName(
-                    'My garden',
-                    rows.map((r) => r.name),
-                  ),
-                ),
-              )
-            }
-          >
-            Start my own garden
-          </Button>
-          <OpenFile
-            label="Open a garden file"
-            fileLabel="Garden file"
-            accept=".json,application/json"
-            onFile={(file) => void read(file)}
-          />
-        </div>
-        {faults && <FileFaults file={faults.file} faults={faults.list} />}
-        <ul>
-          {rows.map((row) => (
-            <li className="garden" key={row.id}>
-              <b>
-                {row.name}
-                {row.id === open?.id ? ' (open)' : ''}
-                {aside.some((garden) => garden.id === row.id) ? ' (not saved)' : ''}
-              </b>
-              <Button onPress={() => void navigate(wayTo(row.id, 'plot'))}>Open</Button>
-              <Button
-                onPress={() => saveGarden(row.name, unkept.find((garden) => garden.id === row.id)?.doc ?? row.doc)}
-              >
-                Save to a file
-              </Button>
-              {asking === row.id ? (
-                <>
-                  <Button $strong onPress={() => void remove(row.id)}>
-                    Delete it for good
-                  </Button>
-                  <Button onPress={() => setAsking(undefined)}>Keep it</Button>
-                </>
-              ) : (
-                <Button aria-label={`Delete ${row.name}`} onPress={() => setAsking(row.id)}>
-                  Delete
-                </Button>
-              )}
-            </li>
-          ))}
-        </ul>
-        {kept && kept.aside.length > 0 && (
-          <section>
-            <h2>Set aside</h2>
-            <p className="quiet">
-              Found damaged in this browser’s storage. What could be read is in use; this is how it was found.
+        <div className="ways">
+          {kept?.shut && (
+            <p role="alert">
+              This browser lets Cabanon keep nothing, as in a private window. You can work all the same: save your
+              garden to a file before you close the page, and open that file next time.
             </p>
-            <ul>
-              {kept.aside.map((row) => (
-                <li className="garden" key={row.key}>
-                  <b>
-                    {row.name}, {new Date(row.at).toLocaleDateString()}: {row.why}
-                  </b>
-                  <Button
-                    onPress={() =>
-                      saveFile(`${row.name} set aside.json`, 'application/json', JSON.stringify(row.found, null, 2))
-                    }
+          )}
+          {starting ? (
+            <StartOwn
+              name={freshName(
+                'My garden',
+                rows.map((r) => r.name),
+              )}
+              onStart={(garden) => void take(garden)}
+              onLeave={() => start(false)}
+            />
+          ) : (
+            <>
+              <p className="lead">
+                Plan a hoop house, low tunnel or cold frame over your own bed, and know every cut, sheet and price
+                before you saw.
+              </p>
+              <div className="deeds">
+                <Button $strong={rows.length === 0} onPress={() => void navigate('/demo')}>
+                  Open the demo garden
+                </Button>
+                <Button onPress={() => start(true)}>Start my own garden</Button>
+                <OpenFile
+                  label="Open a garden file"
+                  fileLabel="Garden file"
+                  accept=".json,application/json"
+                  onFile={(file) => void read(file)}
+                />
+              </div>
+            </>
+          )}
+          {faults && <FileFaults file={faults.file} faults={faults.list} />}
+          {rows.length > 0 && (
+            <section aria-label="Gardens kept here">
+              <h2>Kept in this browser</h2>
+              <ul>
+                {rows.map((row) => (
+                  <GardenCard
+                    key={row.id}
+                    {...row}
+                    note={`${row.id === open?.id ? ' (open)' : ''}${aside.some((g) => g.id === row.id) ? ' (not saved)' : ''}`}
                   >
-                    Save it to a file
-                  </Button>
-                  <Button
-                    aria-label={`Delete what was set aside of ${row.name}`}
-                    onPress={() => void database.aside.delete(row.key).then(reload)}
-                  >
-                    Delete
-                  </Button>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
-        {room && (
-          <p className="quiet">
-            Storage used: {sizeOf(room.used)} of {sizeOf(room.most)}.{' '}
-            {room.forGood
-              ? 'This browser keeps it until you delete it.'
-              : 'This browser may clear it when the machine runs short of room: now and then save your gardens to files.'}
-          </p>
-        )}
-        {full && (
-          <p role="alert" className="deeds">
-            Storage is nearly full. Save to files what you no longer work on and delete it here, or let go of the ways
-            back.
-            <Button onPress={() => void makeRoom(database, open?.id ?? '').then(reload)}>
-              Drop the undo steps of gardens that are not open
-            </Button>
-          </p>
+                    <Button aria-label={`Open ${row.name}`} onPress={() => void navigate(wayTo(row.id, 'plot'))}>
+                      Open
+                    </Button>
+                    <Button
+                      aria-label={`Save ${row.name} to a file`}
+                      onPress={() => saveGarden(row.name, unkept.find((g) => g.id === row.id)?.doc ?? row.doc)}
+                    >
+                      Save to a file
+                    </Button>
+                    {asking === row.id ? (
+                      <>
+                        <Button $strong onPress={() => void remove(row.id)}>
+                          Delete it for good
+                        </Button>
+                        <Button onPress={() => setAsking(undefined)}>Keep it</Button>
+                      </>
+                    ) : (
+                      <Button aria-label={`Delete ${row.name}`} onPress={() => setAsking(row.id)}>
+                        Delete
+                      </Button>
+                    )}
+                  </GardenCard>
+                ))}
+              </ul>
+            </section>
+          )}
+          {kept && kept.aside.length > 0 && (
+            <section>
+              <h2>Set aside</h2>
+              <p className="quiet">
+                Found damaged in this browser’s storage. What could be read is in use; this is how it was found.
+              </p>
+              <ul>
+                {kept.aside.map((row) => (
+                  <li className="garden" key={row.key}>
+                    <b>
+                      {row.name}, {new Date(row.at).toLocaleDateString()}: {row.why}
+                    </b>
+                    <Button
+                      onPress={() =>
+                        saveFile(`${row.name} set aside.json`, 'application/json', JSON.stringify(row.found, null, 2))
+                      }
+                    >
+                      Save it to a file
+                    </Button>
+                    <Button
+                      aria-label={`Delete what was set aside of ${row.name}`}
+                      onPress={() => void database.aside.delete(row.key).then(reload)}
+                    >
+                      Delete
+                    </Button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          {full && (
+            <p role="alert" className="deeds">
+              Storage is nearly full. Save to files what you no longer work on and delete it here, or let go of the ways
+              back.
+              <Button onPress={() => void makeRoom(database, open?.id ?? '').then(reload)}>
+                Drop the undo steps of gardens that are not open
+              </Button>
+            </p>
+          )}
+        </div>
+        {!starting && (
+          <Suspense fallback={<div />}>
+            <TryIt units={units} />
+          </Suspense>
         )}
       </Page>
     </>

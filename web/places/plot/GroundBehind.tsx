@@ -1,6 +1,6 @@
 import { type PointerEvent, type ReactNode, useRef, useState } from 'react';
 import { useDrag } from '../../drawing/useDrag';
-import type { PlotDeeds } from './PlotMap';
+import type { PlotDeeds } from './mapDeeds';
 import { type PlotView, toPlot } from './view';
 
 /** Smaller than this, px, what is drawn was a slip of the hand. */

@@ -4,7 +4,7 @@ import type { Bed } from '../../../core/site/bed';
 import { bearing, footprint, middleOf } from '../../../core/site/plotting';
 import { Shape } from '../../drawing/Shapes';
 import { LandmarkShape } from './LandmarkShape';
-import type { PlotDeeds } from './PlotMap';
+import type { PlotDeeds } from './mapDeeds';
 import { reach, seenFromAbove, stands } from './fromAbove';
 import { type Thing, useLying } from './useLying';
 import { type PlotView, toScreen } from './view';

@@ -23,6 +23,7 @@ const Ground = styled.div`
   height: 100%;
   padding: 0.8rem 1.25rem;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto minmax(0, 1fr);
   gap: 0.5rem;
   .add {

@@ -3,13 +3,13 @@ import styled from 'styled-components';
 import { MM_PER_INCH, formatLength } from '../../../core/base/length';
 import type { Garden } from '../../../core/garden/garden';
 import { footprint } from '../../../core/site/plotting';
-import type { PlanPoint } from '../../../core/site/survey';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Compass } from './Compass';
 import { GroundBehind } from './GroundBehind';
 import { OnPlot } from './OnPlot';
 import { reach } from './fromAbove';
+import type { PlotDeeds } from './mapDeeds';
 import type { Thing } from './useLying';
 import { type PlotView, fitting, zoomed } from './view';
 
@@ -75,18 +75,6 @@ const Map = styled.div`
     font-size: 0.875rem;
   }
 `;
-
-/** What can be done on the map. */
-export interface PlotDeeds {
-  readonly onHold: (id: string | undefined) => void;
-  readonly onLay: (how: 'Move' | 'Turn', thing: Thing) => void;
-  readonly onOpen: (bedId: string) => void;
-  readonly onTakeAway: (id: string) => void;
-  readonly onUp: (upDeg: number) => void;
-  /** A rectangle was drawn on the ground: its near left corner, its sides. */
-  readonly drawing: boolean;
-  readonly onDrawn: (at: PlanPoint, lengthMm: number, widthMm: number) => void;
-}
 
 interface PlotMapProps {
   readonly garden: Garden;

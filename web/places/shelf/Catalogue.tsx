@@ -52,7 +52,7 @@ export function Catalogue(): ReactNode {
         <Choice
           label="Aisle"
           value={aisle.key}
-          options={AISLES.map((a) => ({ value: a.key, label: a.name, why: '' }))}
+          options={AISLES.map((a) => ({ value: a.key, label: a.name }))}
           onChange={(k) => show(k)}
         />
         <Choice

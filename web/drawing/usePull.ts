@@ -1,10 +1,10 @@
 import { useRef, useState } from 'react';
-import { type Phrase, phraseText } from '../../../core/base/figure';
-import { MM_PER_INCH } from '../../../core/base/length';
-import type { Answers } from '../../../core/build/answers/asked';
-import type { Outline } from '../../../core/outline';
-import { type Pull, pullOf, pulled } from '../../../core/pull';
-import type { Pulling } from '../../drawing/Handles';
+import { type Phrase, phraseText } from '../../core/base/figure';
+import { MM_PER_INCH } from '../../core/base/length';
+import type { Answers } from '../../core/build/answers/asked';
+import type { Outline } from '../../core/outline';
+import { type Pull, pullOf, pulled } from '../../core/pull';
+import type { Pulling } from './Handles';
 
 /** How near a hand must come to be drawn to something, px. */
 const SNAP_PX = 9;

@@ -1,0 +1,36 @@
+import { familyOf } from './build/families';
+import { quickPrice } from './cut';
+import { demoGarden } from './garden/demo';
+import { optionCosts } from './options';
+import { outline } from './plan';
+
+const garden = demoGarden();
+
+test('an option costs what the design with it costs more, and what cannot be built says why', () => {
+  for (const cover of garden.covers) {
+    const o = outline(garden, cover);
+    if (!o.ok) throw new Error(cover.id);
+    const family = familyOf(cover.family);
+    for (const q of family.questions(cover.answers, o.value)) {
+      if (q.kind !== 'choice') continue;
+      const costs = optionCosts(o.value, q.id);
+      expect(costs.map((c) => c.value)).toEqual(q.options.map((x) => x.value));
+      expect(costs.find((c) => c.value === q.value)?.cost).toBe(0);
+      for (const { value, cost, not } of costs) {
+        const answers = family.answer(cover.answers, q.id, value, o.value);
+        const then = answers.ok ? outline(garden, { ...cover, answers: answers.value } as typeof cover) : answers;
+        expect(cost === undefined).toBe(!then.ok);
+        expect(not === undefined).toBe(then.ok);
+        if (then.ok && value !== q.value) expect(cost).toBeCloseTo(quickPrice(then.value) - quickPrice(o.value), 6);
+      }
+    }
+  }
+});
+
+test('what is not asked has no options', () => {
+  const [cover] = garden.covers;
+  const o = cover && outline(garden, cover);
+  if (!o?.ok) throw new Error('not built');
+  expect(optionCosts(o.value, 'nothing')).toEqual([]);
+  expect(optionCosts(o.value, 'hoops')).toEqual([]);
+});

@@ -1,0 +1,33 @@
+import { type ComponentProps, type ReactNode, useRef } from 'react';
+import type { ViewFrame } from '../../core/show/project';
+import { type LayoutOf, fitView, layoutView } from '../../core/show/viewLayout';
+import type { Pulling } from './Handles';
+import { ViewDrawing, useView } from './ViewDrawing';
+import type { Size } from './useSize';
+
+/** What a view keeps while it is pulled at: its paper and its scale, or it would run from the hand. */
+interface Still {
+  readonly frame: Omit<ViewFrame, 'shapes'>;
+  readonly scale: number;
+}
+
+interface PulledProps extends Omit<ComponentProps<typeof ViewDrawing>, 'of' | 'layout' | 'pulling' | 'ghost'> {
+  readonly cell: Size;
+  readonly pulling: Pulling;
+  /** What would be there, from what is. */
+  readonly ghostOf?: (of: LayoutOf) => ComponentProps<typeof ViewDrawing>['ghost'];
+}
+
+/** A view as large as its cell allows, that can be pulled at. */
+export function PulledView({ cell, ghostOf, ...rest }: PulledProps): ReactNode {
+  const { outline, view, pulling } = rest;
+  const still = useRef<Still>(undefined);
+  const held = pulling.now !== undefined;
+  const of = useView(outline, view, false, held ? still.current?.frame : undefined);
+  const layout = held && still.current ? layoutView(of, still.current.scale) : fitView(of, cell);
+  if (!held) {
+    const { widthMm, heightMm, u0, v1 } = of.frame;
+    still.current = { frame: { widthMm, heightMm, u0, v1 }, scale: layout.scale };
+  }
+  return <ViewDrawing of={of} layout={layout} ghost={ghostOf?.(of)} {...rest} />;
+}

@@ -1,0 +1,173 @@
+import { type ReactNode, useState } from 'react';
+import styled from 'styled-components';
+import type { LengthUnit } from '../../../core/base/length';
+import { ok } from '../../../core/base/result';
+import { type Garden, emptyGarden } from '../../../core/garden/garden';
+import { proposedUnits } from '../../../core/site/locale';
+import { ShownUnits } from '../../app/hooks';
+import { NumberField, TypedField } from '../../parts/TypedField';
+import { Button, Choice, Row } from '../../parts/controls';
+
+const Form = styled.section`
+  display: grid;
+  gap: 1.2rem;
+  max-width: 30rem;
+  fieldset {
+    display: grid;
+    padding-top: 0.4rem;
+    border-top: 1px solid var(--hair);
+  }
+  legend {
+    font-weight: 600;
+    padding-right: 0.6rem;
+  }
+  .quiet {
+    color: var(--quiet);
+    font-size: 0.9375rem;
+  }
+  .deeds {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+    align-items: center;
+  }
+`;
+
+const round = (deg: number): number => Math.round(deg * 10) / 10;
+
+/** Three questions before a garden of one's own; every one of them can be left as it is. */
+export function StartOwn({
+  name,
+  onStart,
+  onLeave,
+}: {
+  readonly name: string;
+  readonly onStart: (garden: Garden) => void;
+  readonly onLeave: () => void;
+}): ReactNode {
+  const [garden, setGarden] = useState<Garden>(() => ({
+    ...emptyGarden(name),
+    units: proposedUnits(navigator.language),
+  }));
+  const [heard, hear] = useState('');
+  const { site, units } = garden;
+  const set = (part: Partial<Garden>): void => setGarden({ ...garden, ...part });
+  const askBrowser = (): void => {
+    hear('Asking the browser…');
+    const refused = (why: string): void => hear(`The browser did not give its place: ${why}. Type it, or leave it.`);
+    if (!('geolocation' in navigator)) return refused('it has none to give');
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) => {
+        const elevationM = coords.altitude === null ? site.elevationM : Math.round(coords.altitude);
+        set({
+          site: { ...site, latitudeDeg: round(coords.latitude), longitudeDeg: round(coords.longitude), elevationM },
+        });
+        hear('To a tenth of a degree. It stays in this browser.');
+      },
+      (error) => refused(error.message || 'it was not allowed'),
+      { timeout: 15_000 },
+    );
+  };
+  return (
+    <ShownUnits value={units}>
+      <Form aria-label="Start my own garden">
+        <p>Three questions. What you leave as it is can be set later.</p>
+        <Row name="Name">
+          <TypedField
+            label="Name of the garden"
+            shown={garden.name}
+            boxed
+            take={(text) => {
+              if (text.trim() !== '') set({ name: text.trim().slice(0, 60) });
+              return ok(text);
+            }}
+          />
+        </Row>
+        <fieldset>
+          <legend>Where is it?</legend>
+          <div className="deeds">
+            <Button onPress={askBrowser}>Use my place</Button>
+            <span className="quiet" role="status">
+              {heard || 'The sun is reckoned from it.'}
+            </span>
+          </div>
+          <Row name="Latitude" unit="° N">
+            <NumberField
+              label="Latitude, degrees north"
+              value={site.latitudeDeg}
+              decimals={1}
+              min={-89}
+              max={89}
+              onSet={(latitudeDeg) => ok(set({ site: { ...site, latitudeDeg } }))}
+            />
+          </Row>
+          <Row name="Longitude" unit="° E">
+            <NumberField
+              label="Longitude, degrees east"
+              value={site.longitudeDeg}
+              decimals={1}
+              min={-180}
+              max={180}
+              onSet={(longitudeDeg) => ok(set({ site: { ...site, longitudeDeg } }))}
+            />
+          </Row>
+        </fieldset>
+        <fieldset>
+          <legend>How do you measure and pay?</legend>
+          <Choice
+            label="Lengths"
+            value={units.length}
+            options={[
+              { value: 'ftin', label: 'Feet and inches' },
+              { value: 'in', label: 'Inches' },
+              { value: 'cm', label: 'Centimetres' },
+              { value: 'mm', label: 'Millimetres' },
+            ]}
+            onChange={(length) => set({ units: { ...units, length: length as LengthUnit } })}
+          />
+          <Choice
+            label="Degrees"
+            value={units.temperature}
+            options={[
+              { value: 'C', label: 'Celsius' },
+              { value: 'F', label: 'Fahrenheit' },
+            ]}
+            onChange={(temperature) => set({ units: { ...units, temperature: temperature as 'C' | 'F' } })}
+          />
+          <Row name="Money" unit="three letters, as USD">
+            <TypedField
+              label="Currency, a three-letter code"
+              shown={units.currency}
+              boxed
+              take={(text) => {
+                const currency = text.trim().toUpperCase();
+                if (!/^[A-Z]{3}$/.test(currency))
+                  return { ok: false, faults: [{ field: 'currency', message: 'Three letters, such as USD.' }] };
+                set({ units: { ...units, currency } });
+                return ok(currency);
+              }}
+            />
+          </Row>
+        </fieldset>
+        <fieldset>
+          <legend>What does your shop sell?</legend>
+          <Choice
+            label="Shops sell"
+            value={units.stock}
+            options={[
+              { value: 'imperial', label: 'Inch stock', why: '2x4 and its kin, pipe by the inch.' },
+              { value: 'metric', label: 'Metric stock', why: 'Boards and pipe by the millimetre.' },
+            ]}
+            onChange={(stock) => set({ units: { ...units, stock: stock as Garden['units']['stock'] } })}
+          />
+        </fieldset>
+        <div className="deeds">
+          <Button $strong onPress={() => onStart(garden)}>
+            Start the garden
+          </Button>
+          <Button onPress={onLeave}>Not now</Button>
+        </div>
+      </Form>
+    </ShownUnits>
+  );
+}
