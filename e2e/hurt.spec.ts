@@ -59,6 +59,7 @@ test('two tabs on two gardens stay where they are over a reload', async ({ page,
   const other = await context.newPage();
   await other.goto('/gardens');
   await other.getByRole('button', { name: 'Start my own garden' }).click();
+  await other.getByRole('button', { name: 'Start the garden' }).click();
   await other.waitForURL(/\/g\/[^/]+\/plot/);
   await page.reload();
   await expect(dimension(page, 'pipeLength')).toBeVisible();

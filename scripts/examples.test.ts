@@ -22,6 +22,7 @@ import * as noon from '../core/judge/climate/noon';
 import * as snow from '../core/judge/proof/snow';
 import * as wind from '../core/judge/proof/wind';
 import * as moved from '../core/moved';
+import * as parcel from '../core/parcel';
 import * as plan from '../core/plan';
 import * as compass from '../core/site/compass';
 import * as locale from '../core/site/locale';
@@ -52,6 +53,7 @@ const known: Readonly<Record<string, unknown>> = {
   ...snow,
   ...wind,
   ...moved,
+  ...parcel,
   ...plan,
   ...survey,
 };

@@ -17,6 +17,7 @@ const Build = lazyPart(() => import('../places/build/Build').then((m) => m.Build
 const Together = lazyPart(() => import('../places/together/Together').then((m) => m.Together));
 const Shelf = lazyPart(() => import('../places/shelf/Shelf').then((m) => m.Shelf));
 const Settings = lazyPart(() => import('../places/settings/Settings').then((m) => m.Settings));
+const Take = lazyPart(() => import('../places/take/Take').then((m) => m.Take));
 const SideBySide = lazyPart(() => import('../places/sideBySide/SideBySide').then((m) => m.SideBySide));
 const Paper = lazyPart(() => import('../places/paper/Paper').then((m) => m.Paper));
 
@@ -41,6 +42,7 @@ export function App(): ReactNode {
       <Route element={<Shell />}>
         <Route path="demo" element={place('The demo garden', <Demo />)} />
         <Route path="gardens" element={place('The list of gardens', <Gardens />)} />
+        <Route path="take" element={place('The cover in the link', <Take />)} />
         <Route path="settings" element={place('The settings', <Settings />)} />
         <Route path="g/:gardenId" element={<Gate />}>
           <Route path="plot" element={place('The plot', <Plot />)} />

@@ -55,6 +55,20 @@ const Bar = styled.footer`
       right: 0;
     }
   }
+  @media (max-width: 760px) {
+    .cell {
+      display: flex;
+      align-items: baseline;
+      gap: 0.5rem;
+      padding: 0.5rem 0.8rem;
+    }
+    .figure {
+      font-size: 1.0625rem;
+    }
+    .deed {
+      padding: 0 0.6rem;
+    }
+  }
   .deed button {
     background: var(--act);
     color: var(--act-ink);

@@ -25,7 +25,7 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
   return (
     <svg
       width={width}
-      height={y + h + 26 + rows * 17}
+      height={y + h + 26 + (rows + 1) * 17}
       role="img"
       aria-label={`${member.tag} ${member.part}: ${placed.map((p) => `${p.label} at ${p.text}`).join(', ')}`}
     >
@@ -59,6 +59,12 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
           strokeWidth={1.5}
         />
       ))}
+      <g stroke="var(--ink)" fill="none">
+        <path d={`M${left} ${y - 5} V${y + h + 6}`} strokeWidth={2.4} />
+      </g>
+      <text x={left} y={y + h + 20 + (rows + 1) * 17} fontSize={12.5} fill="var(--quiet)">
+        0: hook the tape here
+      </text>
       {placed.map((p, i) => (
         <g key={i}>
           <text x={p.tick} y={y - 8 - (labels[i] ?? 0) * 15} textAnchor="middle" fontSize={12.5} fill="var(--ink)">

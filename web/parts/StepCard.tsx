@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import type { Step } from '../../core/build/assembly/types';
 import { fitView } from '../../core/show/viewLayout';
 import { ViewDrawing, useView } from '../drawing/ViewDrawing';
+import { CloseUps } from '../drawing/CloseUps';
 import { MarkedPiece } from '../drawing/MarkedPiece';
 import { Said } from './Said';
 
@@ -85,6 +86,9 @@ interface StepCardProps {
   readonly onTick?: (key: string, ticked: boolean) => void;
 }
 
+/** Height that the whole takes at most, px. */
+const WHOLE_PX = 430;
+
 /** A check's name in the list of what is ticked. */
 export function checkKey(step: Step, index: number): string {
   return `${step.id} ${index}`;
@@ -111,11 +115,12 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
           outline={o}
           view={step.view}
           of={view}
-          layout={fitView(view, { width, height: 300 })}
+          layout={fitView(view, { width, height: WHOLE_PX })}
           play={step.tags}
           joints={step.joints}
         />
       )}
+      {step.id !== 'cut' && <CloseUps outline={o} step={step} of={view} width={width} />}
       {step.id !== 'cut' && kinds.slice(0, 4).map((x) => <MarkedPiece key={x.tag} member={x} width={width} />)}
       {step.cautions.length > 0 && (
         <div className="caution" role="note" aria-label="Caution">

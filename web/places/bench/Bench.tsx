@@ -32,6 +32,7 @@ const StandPanel = lazyPart(() => import('./StandLeaf').then((m) => m.StandPanel
 const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf));
 const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf));
 const AirPanel = lazyPart(() => import('./AirLeaf').then((m) => m.AirPanel));
+const TakeAlong = lazyPart(() => import('../../parts/TakeAlong').then((m) => m.default));
 const RoundLeaf = lazyPart(() => import('./RoundLeaf').then((m) => m.RoundLeaf));
 
 const Stage = styled.div`
@@ -93,6 +94,7 @@ export function Bench(): ReactNode {
   const edit = useEdit();
   const setAnswers = useSetAnswers(cover?.id ?? '');
   const navigate = useNavigate();
+  const [taking, takeAlong] = useState(false);
   const [pointed, point] = useState<string>();
   const [tried, tryOut] = useState<Mend>();
 
@@ -115,6 +117,7 @@ export function Bench(): ReactNode {
   return (
     <>
       <PlaceHead title={cover.name} subtitle={`${family.name} on ${bed.name}`}>
+        <Button onPress={() => takeAlong(true)}>To my phone</Button>
         <Button onPress={() => void navigate(way('versions', cover.id))}>Side by side</Button>
         <Button $strong onPress={keep} isDisabled={kept}>
           {kept ? 'Kept' : 'Keep this version'}
@@ -159,6 +162,11 @@ export function Bench(): ReactNode {
         </Body>
       ) : (
         <Broken faults={outlined && !outlined.ok ? outlined.faults.map((f) => f.message) : []} />
+      )}
+      {taking && (
+        <Suspense>
+          <TakeAlong coverId={cover.id} onClose={() => takeAlong(false)} />
+        </Suspense>
       )}
     </>
   );

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { amount } from '../../../core/base/figure';
 import type { Cover } from '../../../core/garden/garden';
 import { PlaceHead } from '../../app/Shell';
+import { useAwake } from '../../app/awake';
 import { useCurrent } from '../../app/current';
 import { useEdit } from '../../app/hooks';
 import { useWay } from '../../app/way';
@@ -88,6 +89,7 @@ const Stage = styled.div`
 
 /** Put it together: one step at a time, in big type, keeping its place. */
 export function Build(): ReactNode {
+  useAwake();
   const way = useWay();
   const { cover, bed } = useCurrent();
   const outlined = useOutline(cover);

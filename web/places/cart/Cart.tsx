@@ -7,6 +7,7 @@ import { shoppingCsv, shoppingText } from '../../../core/show/csv';
 import { formatMoney } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { Strip } from '../../app/Strip';
+import { useAwake } from '../../app/awake';
 import { useCurrent } from '../../app/current';
 import { useAppDispatch, useTake, useUnits } from '../../app/hooks';
 import { said } from '../../app/state';
@@ -53,6 +54,7 @@ function AlsoBuy({ cover }: { readonly cover: Cover }): ReactNode {
 
 /** Buy it once: by aisle, in packs, less what is owned. */
 export function Cart(): ReactNode {
+  useAwake();
   const way = useWay();
   const { cover, bed } = useCurrent();
   const outlined = useOutline(cover);

@@ -25,6 +25,7 @@ import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
 import { compareKinds } from '../../background/planClient';
+import { Lineup } from './Lineup';
 import { Scatter } from './Scatter';
 
 const Rows = styled.ul`
@@ -70,7 +71,19 @@ const Rows = styled.ul`
   }
 `;
 
-const DRAWING = { width: 300, height: 190 };
+const Kinds = styled.div`
+  min-height: 0;
+  min-width: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, 1fr);
+  /* The list begins at once where nothing stands over it. */
+  > :only-child {
+    grid-row: 1 / -1;
+  }
+`;
+
+const DRAWING = { width: 300, height: 210 };
 
 /** What kind of cover: every family drawn at one scale on this bed, with what it comes to. */
 export function Choose(): ReactNode {
@@ -91,12 +104,6 @@ export function Choose(): ReactNode {
 
   const stand = (found ?? []).filter((c): c is ShownKind => 'cover' in c);
   const all = stand.map((c) => c.measures);
-  const scale = Math.min(
-    ...stand.map(({ shapes }) => {
-      const b = bounds(shapes);
-      return Math.min((DRAWING.width - 8) / (b.u1 - b.u0), (DRAWING.height - 8) / (b.v1 - b.v0));
-    }),
-  );
   const tools = [...new Set(stand.flatMap((c) => c.tools))].sort();
   const choose = (c: ShownKind): void => {
     const name = freshName(
@@ -117,76 +124,79 @@ export function Choose(): ReactNode {
     <>
       <PlaceHead title="Choose" subtitle={`a cover for ${bed.name}`} />
       <Body>
-        <Rows aria-label="Kinds of cover">
-          {!found && (
-            <li>
-              <span />
-              <JobSays job={job} doing="Trying every kind of cover on this bed" />
-            </li>
-          )}
-          {found?.map((c) => {
-            if (!('cover' in c))
+        <Kinds>
+          {stand.length > 0 && <Lineup kinds={stand} isOut={(c) => barred(c) !== undefined} />}
+          <Rows aria-label="Kinds of cover">
+            {!found && (
+              <li>
+                <span />
+                <JobSays job={job} doing="Trying every kind of cover on this bed" />
+              </li>
+            )}
+            {found?.map((c) => {
+              if (!('cover' in c))
+                return (
+                  <li key={c.key} className="out">
+                    <span className="small">not on this bed</span>
+                    <div className="words">
+                      <h2>{c.name}</h2>
+                      <p>{c.fault}</p>
+                    </div>
+                  </li>
+                );
+              const m = c.measures;
+              const why = reasons(m, all);
+              const bar = barred(c);
               return (
-                <li key={c.key} className="out">
-                  <span className="small">not on this bed</span>
+                <li key={c.key} className={bar === undefined ? '' : 'out'} data-family={c.key}>
+                  <EndDrawing name={c.name} shapes={c.shapes} />
                   <div className="words">
                     <h2>{c.name}</h2>
-                    <p>{c.fault}</p>
+                    <p>{c.sentence}</p>
+                    <dl className="figures">
+                      {COMPARED.map(({ key, label, quantity }) => (
+                        <div key={key}>
+                          <dt>{label}</dt>
+                          <dd className="measure">
+                            <Measured value={m[key]} quantity={quantity} />
+                          </dd>
+                        </div>
+                      ))}
+                      <div>
+                        <dt>Warmth</dt>
+                        <dd>{c.warmth}</dd>
+                      </div>
+                    </dl>
+                    {(why.good.length > 0 || why.bad.length > 0) && (
+                      <p>
+                        {why.good.length > 0 && (
+                          <>
+                            <b>For:</b> {why.good.join(', ')}.{' '}
+                          </>
+                        )}
+                        {why.bad.length > 0 && (
+                          <>
+                            <b>Against:</b> {why.bad.join(', ')}.
+                          </>
+                        )}
+                      </p>
+                    )}
+                    <p className="small">Tools: {c.tools.join(', ')}.</p>
+                  </div>
+                  <div>
+                    {bar === undefined ? (
+                      <Button $strong onPress={() => choose(c)} aria-label={`Choose ${c.name}`}>
+                        Choose
+                      </Button>
+                    ) : (
+                      <span className="small">{bar}</span>
+                    )}
                   </div>
                 </li>
               );
-            const m = c.measures;
-            const why = reasons(m, all);
-            const bar = barred(c);
-            return (
-              <li key={c.key} className={bar === undefined ? '' : 'out'} data-family={c.key}>
-                <EndDrawing name={c.name} shapes={c.shapes} scale={scale} />
-                <div className="words">
-                  <h2>{c.name}</h2>
-                  <p>{c.sentence}</p>
-                  <dl className="figures">
-                    {COMPARED.map(({ key, label, quantity }) => (
-                      <div key={key}>
-                        <dt>{label}</dt>
-                        <dd className="measure">
-                          <Measured value={m[key]} quantity={quantity} />
-                        </dd>
-                      </div>
-                    ))}
-                    <div>
-                      <dt>Warmth</dt>
-                      <dd>{c.warmth}</dd>
-                    </div>
-                  </dl>
-                  {(why.good.length > 0 || why.bad.length > 0) && (
-                    <p>
-                      {why.good.length > 0 && (
-                        <>
-                          <b>For:</b> {why.good.join(', ')}.{' '}
-                        </>
-                      )}
-                      {why.bad.length > 0 && (
-                        <>
-                          <b>Against:</b> {why.bad.join(', ')}.
-                        </>
-                      )}
-                    </p>
-                  )}
-                  <p className="small">Tools: {c.tools.join(', ')}.</p>
-                </div>
-                <div>
-                  {bar === undefined ? (
-                    <Button $strong onPress={() => choose(c)} aria-label={`Choose ${c.name}`}>
-                      Choose
-                    </Button>
-                  ) : (
-                    <span className="small">{bar}</span>
-                  )}
-                </div>
-              </li>
-            );
-          })}
-        </Rows>
+            })}
+          </Rows>
+        </Kinds>
         <Panel aria-label="What it is for">
           <section aria-label="What it is for">
             <h2>What it is for</h2>
@@ -260,15 +270,13 @@ function Measured(p: { readonly value: number; readonly quantity: Quantity }): R
   return Number.isNaN(p.value) ? 'not judged' : 'slides off';
 }
 
-function EndDrawing(p: {
-  readonly name: string;
-  readonly shapes: readonly Drawn[];
-  readonly scale: number;
-}): ReactNode {
+/** A kind by itself, as large as its row allows; on one scale they all stand over the list. */
+function EndDrawing(p: { readonly name: string; readonly shapes: readonly Drawn[] }): ReactNode {
   const b = bounds(p.shapes);
-  const height = (b.v1 - b.v0) * p.scale + 8;
-  const left = (DRAWING.width - (b.u1 - b.u0) * p.scale) / 2;
-  const sheet = { scale: p.scale, left, top: 4, u0: b.u0, v1: b.v1 };
+  const scale = Math.min((DRAWING.width - 8) / (b.u1 - b.u0), (DRAWING.height - 8) / (b.v1 - b.v0));
+  const height = (b.v1 - b.v0) * scale + 8;
+  const left = (DRAWING.width - (b.u1 - b.u0) * scale) / 2;
+  const sheet = { scale, left, top: 4, u0: b.u0, v1: b.v1 };
   return (
     <svg width={DRAWING.width} height={height} role="img" aria-label={`${p.name} from the end`}>
       {p.shapes.map((drawn, i) => (
