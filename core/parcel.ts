@@ -32,6 +32,7 @@ export function parcelOf(garden: Garden, coverId: string): Result<Garden> {
     catalog: garden.catalog,
     prices,
     beds: [{ ...bed, at: { xMm: 0, yMm: 0 } }],
+    // `kept` is for whoever goes on working on it.
     covers: [{ ...cover, ...newWork() }],
   });
 }

@@ -121,3 +121,30 @@ test('the plot is worked on directly: a bed is moved, turned and drawn, a tree i
   await page.getByLabel('Tree: height').press('Enter');
   await expect(page.getByText(`19' 8 1/4" high`)).toBeVisible();
 });
+
+test('on a phone a bed is measured one measure at a time, on keys, to a saved survey', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Bed' }).click();
+  const keys = page.getByRole('group', { name: 'Keys' });
+  const press = async (...names: readonly string[]): Promise<void> => {
+    for (const name of names) await keys.getByRole('button', { name, exact: true }).click();
+  };
+  await expect(page.getByText('15 left')).toBeVisible();
+  await press('1', '1', 'ft', 'in', '6');
+  await page.getByRole('group', { name: 'Sixteenths of an inch' }).getByRole('button', { name: '3/8' }).click();
+  await expect(page.locator('output')).toContainText(`11' 6 3/8"`);
+  await page.getByRole('button', { name: 'Take it: next' }).click();
+  await expect(page.getByRole('heading', { name: 'Outside width, right end' })).toBeVisible();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.locator('output')).toContainText(`11' 6 3/8"`);
+  // One that cannot be is said, and the old one stays.
+  await press('9', '9', 'ft');
+  await page.getByRole('button', { name: 'Take it: next' }).click();
+  await expect(page.getByRole('alert')).toContainText('at most');
+  await page.getByRole('button', { name: 'The whole drawing' }).last().click();
+  await expect(page.getByTestId('bed-near')).toHaveValue(`11' 6 3/8"`);
+  await page.reload();
+  await page.getByRole('button', { name: 'The whole drawing' }).last().click();
+  await expect(page.getByTestId('bed-near')).toHaveValue(`11' 6 3/8"`);
+});

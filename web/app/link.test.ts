@@ -14,7 +14,7 @@ test('every cover of the demo goes through a link and comes out the same', async
     const link = await linkOf(parcel.value, 'https://cabanon.example');
     if (!link.ok) throw new Error(link.faults[0]?.message);
     // Short enough to be drawn as a code that a phone reads.
-    expect(link.value.length).toBeLessThan(2500);
+    expect(link.value.length).toBeLessThan(1800);
     const read = await readLink(new URL(link.value).hash);
     expect(read).toEqual({ ok: true, value: parcel.value });
   }

@@ -1,6 +1,7 @@
 /** A cover in the part of an address after its `#`: it is sent to no server. */
 import { type Result, fail, ok } from '../../core/base/result';
-import type { Garden } from '../../core/garden/garden';
+import { type Garden, emptyGarden, newWork } from '../../core/garden/garden';
+import { same } from '../../core/garden/merge';
 import { readGarden, writeGarden } from '../../core/garden/read';
 
 /** A longer one is refused by some that hand addresses on; and what it may unfold to, bytes. */
@@ -11,11 +12,37 @@ const WRITTEN = /^[A-Za-z0-9_-]+$/;
 
 /** @returns a fault where it would be too long: then a file does */
 export async function linkOf(parcel: Garden, origin: string): Promise<Result<string>> {
-  const text = JSON.stringify(JSON.parse(writeGarden(parcel)));
+  const text = JSON.stringify(withoutUsual(JSON.parse(writeGarden(parcel)), { ...emptyGarden(''), ...newWork() }));
   const packed = await through(new Blob([text]).stream(), new CompressionStream('deflate-raw'), MOST_BYTES);
   if (!packed) return tooLong();
   const link = `${origin}/take#${toText(packed)}`;
   return link.length > MOST_LINK_CHARS ? tooLong() : ok(link);
+}
+
+/** What reading puts in by itself need not be said: each letter makes the code harder to read for a camera. */
+const USUAL = [
+  'landmarks',
+  'plot',
+  'catalog',
+  'shelfFlat',
+  'priceLists',
+  'got',
+  'ownedWhere',
+  'notes',
+  'state',
+  'cut',
+  'cutFlat',
+  'also',
+];
+
+function withoutUsual(value: unknown, usual: Readonly<Record<string, unknown>>): unknown {
+  if (Array.isArray(value)) return value.map((entry: unknown) => withoutUsual(entry, usual));
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([key, is]) => !USUAL.includes(key) || !same(is, usual[key]))
+      .map(([key, is]) => [key, withoutUsual(is, usual)]),
+  );
 }
 
 const tooLong = (): Result<never> =>

@@ -1,10 +1,12 @@
 import { type ReactNode, useMemo } from 'react';
 import styled from 'styled-components';
-import { type Bed, CORNERS, CORNER_NAMES, type Corner } from '../../../core/site/bed';
+import { type Bed, CORNERS, type Corner } from '../../../core/site/bed';
+import { MEASURES } from '../../../core/site/measures';
 import type { Survey } from '../../../core/site/survey';
 import type { Result } from '../../../core/base/result';
 import { LengthField } from '../../parts/TypedField';
 import { useSize } from '../../drawing/useSize';
+import { TapeLine } from './TapeLine';
 
 const Sheet = styled.div`
   position: relative;
@@ -50,15 +52,11 @@ const Sheet = styled.div`
 
 type Point = readonly [number, number];
 
+/** Where a measure stands in the drawing. */
 interface Place {
-  readonly id: string;
-  readonly label: string;
-  readonly short: string;
-  readonly valueMm: number;
   readonly at: Point;
-  readonly line: readonly [Point, Point] | undefined;
+  readonly line?: readonly [Point, Point];
   readonly soil?: boolean;
-  readonly set: (bed: Bed, mm: number) => Bed;
 }
 
 const mix = (a: Point, b: Point, t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
@@ -117,134 +115,48 @@ function Drawing({
     const insetR = mix(P.fr, P.nr, 0.2);
     const nearIn = mix(P.nl, P.nr, 0.88);
     const farIn = mix(P.fl, P.fr, 0.88);
-    const list: Place[] = [
-      {
-        id: 'near',
-        label: 'Outside length, near side',
-        short: 'near side',
-        valueMm: bed.outside.nearMm,
-        at: shift(mix(P.nl, P.nr, 0.5), 0, 34),
-        line: [shift(P.nl, 0, 34), shift(P.nr, 0, 34)],
-        set: (b, nearMm) => ({ ...b, outside: { ...b.outside, nearMm } }),
-      },
-      {
-        id: 'right',
-        label: 'Outside width, right end',
-        short: 'right end',
-        valueMm: bed.outside.rightMm,
-        at: shift(mix(P.nr, P.fr, 0.5), side * 0.52, 0),
-        line: [shift(P.nr, 34, 0), shift(P.fr, 34, 0)],
-        set: (b, rightMm) => ({ ...b, outside: { ...b.outside, rightMm } }),
-      },
-      {
-        id: 'far',
-        label: 'Outside length, far side',
-        short: 'far side',
-        valueMm: bed.outside.farMm,
-        at: shift(mix(P.fl, P.fr, 0.5), 0, -34),
-        line: [shift(P.fl, 0, -34), shift(P.fr, 0, -34)],
-        set: (b, farMm) => ({ ...b, outside: { ...b.outside, farMm } }),
-      },
-      {
-        id: 'left',
-        label: 'Outside width, left end',
-        short: 'left end',
-        valueMm: bed.outside.leftMm,
-        at: shift(mix(P.nl, P.fl, 0.5), -side * 0.52, 0),
-        line: [shift(P.nl, -34, 0), shift(P.fl, -34, 0)],
-        set: (b, leftMm) => ({ ...b, outside: { ...b.outside, leftMm } }),
-      },
-      {
-        id: 'rising',
-        label: 'Diagonal, near left to far right',
-        short: 'diagonal',
-        valueMm: bed.diagonals.risingMm,
-        at: mix(P.nl, P.fr, 0.27),
-        line: [P.nl, P.fr],
-        soil: true,
-        set: (b, risingMm) => ({ ...b, diagonals: { ...b.diagonals, risingMm } }),
-      },
-      {
-        id: 'falling',
-        label: 'Diagonal, near right to far left',
-        short: 'diagonal',
-        valueMm: bed.diagonals.fallingMm,
-        at: mix(P.nr, P.fl, 0.27),
-        line: [P.nr, P.fl],
-        soil: true,
-        set: (b, fallingMm) => ({ ...b, diagonals: { ...b.diagonals, fallingMm } }),
-      },
-      {
-        id: 'insideLength',
-        label: 'Inside length, the shortest',
-        short: 'inside',
-        valueMm: bed.inside.lengthMm,
-        at: mix(inset, insetR, 0.5),
-        line: [shift(inset, t, 0), shift(insetR, -t, 0)],
-        soil: true,
-        set: (b, lengthMm) => ({ ...b, inside: { ...b.inside, lengthMm } }),
-      },
-      {
-        id: 'insideWidth',
-        label: 'Inside width, the narrowest',
-        short: 'inside',
-        valueMm: bed.inside.widthMm,
-        at: mix(nearIn, farIn, 0.5),
-        line: [shift(nearIn, 0, -t), shift(farIn, 0, t)],
-        soil: true,
-        set: (b, widthMm) => ({ ...b, inside: { ...b.inside, widthMm } }),
-      },
-      ...CORNERS.map((corner, i): Place => {
-        const p = [P.nl, P.nr, P.fr, P.fl][i] ?? P.nl;
-        const dx = i === 0 || i === 3 ? -1 : 1;
-        const dy = i < 2 ? 1 : -1;
-        return {
-          id: corner,
-          label: `Drop of the ${CORNER_NAMES[corner]} corner below level`,
-          short: 'drop',
-          valueMm: bed.drops[corner],
-          at: shift(p, dx * side * 0.45, dy * (dy < 0 ? 36 : 44)),
-          line: undefined,
-          set: (b, mm) => ({ ...b, drops: { ...b.drops, [corner]: mm } }),
-        };
-      }),
-      {
-        id: 'wallHeight',
-        label: 'Wall height',
-        short: 'wall',
-        valueMm: bed.wall.heightMm,
+    const corner = (p: Point, dx: -1 | 1, dy: -1 | 1): Place => ({
+      at: shift(p, dx * side * 0.45, dy * (dy < 0 ? 36 : 44)),
+    });
+    const where: Readonly<Record<string, Place>> = {
+      near: { at: shift(mix(P.nl, P.nr, 0.5), 0, 34), line: [shift(P.nl, 0, 34), shift(P.nr, 0, 34)] },
+      right: { at: shift(mix(P.nr, P.fr, 0.5), side * 0.52, 0), line: [shift(P.nr, 34, 0), shift(P.fr, 34, 0)] },
+      far: { at: shift(mix(P.fl, P.fr, 0.5), 0, -34), line: [shift(P.fl, 0, -34), shift(P.fr, 0, -34)] },
+      left: { at: shift(mix(P.nl, P.fl, 0.5), -side * 0.52, 0), line: [shift(P.nl, -34, 0), shift(P.fl, -34, 0)] },
+      rising: { at: mix(P.nl, P.fr, 0.27), line: [P.nl, P.fr], soil: true },
+      falling: { at: mix(P.nr, P.fl, 0.27), line: [P.nr, P.fl], soil: true },
+      insideLength: { at: mix(inset, insetR, 0.5), line: [shift(inset, t, 0), shift(insetR, -t, 0)], soil: true },
+      insideWidth: { at: mix(nearIn, farIn, 0.5), line: [shift(nearIn, 0, -t), shift(farIn, 0, t)], soil: true },
+      nearLeft: corner(P.nl, -1, 1),
+      nearRight: corner(P.nr, 1, 1),
+      farRight: corner(P.fr, 1, -1),
+      farLeft: corner(P.fl, -1, -1),
+      wallHeight: {
         at: [sx - 62, sy - sh / 2],
         line: [
           [sx - 18, sy],
           [sx - 18, sy - sh],
         ],
-        set: (b, heightMm) => ({ ...b, wall: { ...b.wall, heightMm } }),
       },
-      {
-        id: 'wallThickness',
-        label: 'Wall thickness',
-        short: 'thick',
-        valueMm: bed.wall.thicknessMm,
+      wallThickness: {
         at: [sx + st / 2 + 34, sy - sh - 24],
         line: [
           [sx, sy - sh - 10],
           [sx + st, sy - sh - 10],
         ],
-        set: (b, thicknessMm) => ({ ...b, wall: { ...b.wall, thicknessMm } }),
       },
-      {
-        id: 'soil',
-        label: 'Soil below the rim',
-        short: 'soil below rim',
-        valueMm: bed.soilBelowRimMm,
+      soil: {
         at: [sx + sw + 74, sy - sh + 8],
         line: [
           [sx + sw + 18, sy - sh],
           [sx + sw + 18, sy - sh + bed.soilBelowRimMm * sectionScale],
         ],
-        set: (b, soilBelowRimMm) => ({ ...b, soilBelowRimMm }),
       },
-    ];
+    };
+    const list = MEASURES.flatMap((m) => {
+      const place = where[m.id];
+      return place ? [{ ...m, ...place }] : [];
+    });
     // Out of level as it is: each wall stands lower by the mean drop of its two corners.
     const lower = (a: Corner, b: Corner): number => ((s.packersMm[a] + s.packersMm[b]) / 2) * sectionScale;
     const near = lower('nearLeft', 'nearRight');
@@ -316,7 +228,7 @@ function Drawing({
         <div key={p.id} className={`place ${p.soil ? 'on-soil' : ''}`} style={{ left: p.at[0], top: p.at[1] }}>
           <LengthField
             label={p.label}
-            valueMm={p.valueMm}
+            valueMm={p.of(bed)}
             onSet={(mm) => onSet(p.label, p.set(bed, mm))}
             testId={`bed-${p.id}`}
           />
@@ -324,26 +236,5 @@ function Drawing({
         </div>
       ))}
     </>
-  );
-}
-
-function TapeLine({ a, b }: { readonly a: Point; readonly b: Point }): ReactNode {
-  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
-  const [nx, ny] = [-(b[1] - a[1]) / length, (b[0] - a[0]) / length];
-  const [tx, ty] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
-  return (
-    <g stroke="var(--chalk)" strokeWidth={1.3}>
-      <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
-      {[a, b].map(([x, y], i) => (
-        <line
-          key={i}
-          x1={x + nx * 7 - tx * 4}
-          y1={y + ny * 7 - ty * 4}
-          x2={x - nx * 7 + tx * 4}
-          y2={y - ny * 7 + ty * 4}
-          strokeWidth={2.4}
-        />
-      ))}
-    </g>
   );
 }

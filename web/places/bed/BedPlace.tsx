@@ -1,5 +1,5 @@
 import type { Draft } from 'immer';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { type Bed, CORNERS, CORNER_NAMES, bedSchema } from '../../../core/site/bed';
@@ -22,6 +22,7 @@ import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { Facts } from '../../parts/lists';
 import { Body, Panel } from '../../parts/layout';
 import { BedDrawing } from './BedDrawing';
+import { OneAtATime } from './OneAtATime';
 
 const Remarks = styled.ul`
   display: grid;
@@ -53,6 +54,9 @@ export const Families = styled.ul`
   }
 `;
 
+/** A screen in the hand, px: one measure at a time is what fits there. */
+const PHONE_PX = 760;
+
 /** At the bed with a tape. */
 export function BedPlace(): ReactNode {
   const way = useWay();
@@ -60,6 +64,7 @@ export function BedPlace(): ReactNode {
   const garden = useGarden();
   const edit = useEdit();
   const navigate = useNavigate();
+  const [stepwise, measureStepwise] = useState(() => window.innerWidth <= PHONE_PX);
   if (!bed) return <Navigate to={way('plot')} replace />;
   const s = survey(bed);
   const { length } = garden.units;
@@ -90,12 +95,17 @@ export function BedPlace(): ReactNode {
   return (
     <>
       <PlaceHead title={bed.name} subtitle="measured where it stands">
-        <Link to={way('plot')}>All beds</Link>
+        <Button onPress={() => measureStepwise(!stepwise)}>{stepwise ? 'The whole drawing' : 'One at a time'}</Button>
+        <Button onPress={() => void navigate(way('plot'))}>All beds</Button>
       </PlaceHead>
       <Body>
-        <div style={{ padding: '0.9rem 1.25rem 0', minHeight: 0, minWidth: 0 }}>
-          <BedDrawing bed={bed} survey={s} onSet={set} />
-        </div>
+        {stepwise ? (
+          <OneAtATime bed={bed} survey={s} onSet={set} onDone={() => measureStepwise(false)} />
+        ) : (
+          <div style={{ padding: '0.9rem 1.25rem 0', minHeight: 0, minWidth: 0 }}>
+            <BedDrawing bed={bed} survey={s} onSet={set} />
+          </div>
+        )}
         <Panel aria-label="What the measures say">
           <section aria-label="What the measures say" data-testid="survey">
             <h2>What the measures say</h2>
