@@ -108,7 +108,17 @@ test('plan gives one cover or all, and writes its files', async () => {
   const one = await answer('plan', garden, '--cover', 'winter-lid', '--out', out);
   expect((one['plans'] as unknown[]).length).toBe(1);
   expect(readdirSync(out).sort()).toEqual(
-    ['cut-book.pdf', 'cuts.csv', 'end.svg', 'plan.json', 'plan.svg', 'shopping.csv', 'side.svg']
+    [
+      'cut-book.pdf',
+      'cuts.csv',
+      'drawing.dxf',
+      'end.svg',
+      'plan.json',
+      'plan.svg',
+      'round.gltf',
+      'shopping.csv',
+      'side.svg',
+    ]
       .map((f) => `winter-lid-${f}`)
       .sort(),
   );

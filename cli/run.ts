@@ -12,6 +12,8 @@ import { solveBars } from '../core/make/cutting/solve';
 import { cutBook } from '../core/show/cutBook';
 import { cutsCsv, shoppingCsv } from '../core/show/csv';
 import { readGarden } from '../core/garden/read';
+import { dxf } from '../core/show/dxf';
+import { gltf } from '../core/show/gltf';
 import { viewSvg } from '../core/show/svg';
 import { solveHoop } from '../core/build/hoop/elastica';
 import { fibreStrainPercent } from '../core/build/hoop/strain';
@@ -178,6 +180,8 @@ async function planCommand(
     await writeFile(file('shopping.csv'), shoppingCsv(planned.value));
     for (const view of ['end', 'side', 'plan'] as const)
       await writeFile(file(`${view}.svg`), viewSvg(planned.value, view));
+    await writeFile(file('drawing.dxf'), dxf(planned.value));
+    await writeFile(file('round.gltf'), gltf(planned.value));
   }
   return reports.length > 0 ? ok({ value: { garden: garden.value.name, plans: reports }, faults }) : failAll(faults);
 }

@@ -1,6 +1,7 @@
 import { JobSays } from '../../parts/JobSays';
 import type { Outline } from '../../../core/outline';
 import { SectionBars } from '../../parts/Cuts';
+import { SaveDrawing } from '../../parts/SaveDrawing';
 import { SheetSums } from '../../parts/SheetSums';
 import type { ReactNode } from 'react';
 import { Navigate } from 'react-router';
@@ -114,6 +115,7 @@ export function Paper(): ReactNode {
   return (
     <>
       <PlaceHead title="Paper" subtitle={`${cover.name} on ${bed.name}`}>
+        <SaveDrawing outline={outlined.value} />
         <Button $strong isDisabled={!work.value} onPress={() => window.print()}>
           Print it
         </Button>

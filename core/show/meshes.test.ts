@@ -1,0 +1,74 @@
+import { validateBytes } from 'gltf-validator';
+import { cross, dot } from '../base/geometry';
+import { boardShape, tubeShape } from '../catalog/sections';
+import { FAMILY_KEYS } from '../build/families';
+import { demoGarden } from '../garden/demo';
+import type { Outline } from '../outline';
+import { outline } from '../plan';
+import { firstCover } from '../start';
+import { dxf } from './dxf';
+import { gltf } from './gltf';
+import { type Mesh, meshesOf } from './meshes';
+
+const garden = demoGarden();
+const built = (family: string): Outline => {
+  for (const bed of garden.beds) {
+    const cover = firstCover(garden, bed.id, family, 'x', 'Made up');
+    const o = cover && outline(garden, cover);
+    if (o?.ok) return o.value;
+  }
+  throw new Error(family);
+};
+
+/** Volume within a closed skin whose triangles are seen against the clock from outside, mm³ (divergence theorem). */
+const volume = (m: Mesh): number =>
+  m.triangles.reduce((sum, t) => {
+    const [a, b, c] = t.map((i) => m.points[i] ?? [0, 0, 0]) as [Vec, Vec, Vec];
+    return sum + dot(a, cross(b, c)) / 6;
+  }, 0);
+type Vec = readonly [number, number, number];
+
+test.each(FAMILY_KEYS)('%s in the round: closed solids of their true volume, right side out', (family) => {
+  const { assembly: a } = built(family);
+  const meshes = meshesOf(a);
+  const names = new Set(meshes.map((m) => m.name));
+  for (const p of [...a.members, ...a.panels, ...a.sheets, ...a.blocks]) expect(names).toContain(`${p.tag} ${p.part}`);
+  for (const m of a.members) {
+    const mesh = meshes.find((x) => x.name === `${m.tag} ${m.part}`);
+    if (!mesh) throw new Error(m.tag);
+    const { shape } = m.section;
+    // A pipe is drawn solid, with twelve corners: 12/2 sin 30° r² of area.
+    const area =
+      shape.kind === 'tube'
+        ? 3 * (tubeShape(m.section).outsideMm / 2) ** 2
+        : boardShape(m.section).thicknessMm * boardShape(m.section).widthMm;
+    const ratio = volume(mesh) / (area * m.lengthMm);
+    // Cut at a slant, tapered or bent a piece has less than its blank.
+    expect([m.tag, ratio > 0.45 && ratio < 1.05]).toEqual([m.tag, true]);
+    if (shape.kind === 'board' && !m.taperMm && !m.endAnglesDeg) expect(ratio).toBeCloseTo(1, 2);
+  }
+  for (const m of meshes.filter((x) => x.stuff === 'panel' || x.stuff === 'straw'))
+    expect(volume(m)).toBeGreaterThan(0);
+});
+
+test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that says what it means', async (family) => {
+  const o = built(family);
+  const report = await validateBytes(new TextEncoder().encode(gltf(o)));
+  expect(report.issues.messages.filter((m) => m.severity <= 1)).toEqual([]);
+  expect(report.info.totalTriangleCount).toBeGreaterThan(0);
+
+  const lines = dxf(o).split('\r\n');
+  expect(lines.pop()).toBe('');
+  expect(lines.length % 2).toBe(0);
+  const groups = lines.flatMap((code, i) => (i % 2 === 0 ? [[Number(code), lines[i + 1] ?? ''] as const] : []));
+  expect(groups.at(-1)).toEqual([0, 'EOF']);
+  expect(groups.every(([code]) => Number.isInteger(code))).toBe(true);
+  const count = (value: string): number => groups.filter(([code, v]) => code === 0 && v === value).length;
+  expect(count('SEQEND')).toBe(count('POLYLINE'));
+  expect(count('SECTION')).toBe(count('ENDSEC'));
+  const layers = new Set(groups.filter((g, i) => g[0] === 2 && groups[i - 1]?.[1] === 'LAYER').map((g) => g[1]));
+  for (const [code, v] of groups) if (code === 8) expect(layers).toContain(v);
+  // Each flat part stands there by its name, at full size.
+  const words = groups.filter(([code]) => code === 1).map(([, v]) => v);
+  for (const p of [...o.assembly.panels, ...o.assembly.sheets]) expect(words).toContain(`${p.tag} ${p.part}`);
+});
