@@ -5,7 +5,7 @@ import { demoGarden, everyKind } from '../garden/demo';
 import { outline } from '../plan';
 import { thicknessMm } from '../catalog/sections';
 import { at, build } from '../testing/site';
-import { bounds, drawAssembly, standingTags } from './project';
+import { bounds, drawAssembly, standingTags, thinned } from './project';
 import type { Assembly, Member } from '../build/assembly/types';
 
 const gardens = [demoGarden(), everyKind()];
@@ -178,4 +178,41 @@ test('along the bed a row is named by its hoops or legs, whatever stands higher 
   expect(tags('a-frame')).toEqual(['L1', 'L3', 'L5', 'L7', 'L9']);
   // Ridge posts stand at the end hoops.
   expect(tags('hinged-hoop-lid', { ridge: 'posted' })).toEqual(['H1', 'H2', 'H3', 'H4', 'H5']);
+});
+
+test('a thinned line stays within what nobody sees of every point it had, and keeps its ends', () => {
+  const arc = Array.from({ length: 201 }, (_, i): [number, number] => {
+    const a = (Math.PI * i) / 200;
+    return [600 * Math.cos(a), 600 * Math.sin(a)];
+  });
+  const thin = thinned(arc);
+  expect(thin.length).toBeLessThan(80);
+  expect([thin[0], thin.at(-1)]).toEqual([arc[0], arc.at(-1)]);
+  const off = (p: readonly number[]): number =>
+    Math.min(
+      ...thin.slice(1).map((b, i) => {
+        const a = thin[i] ?? b;
+        const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+        const t = Math.max(
+          0,
+          Math.min(1, (((p[0] ?? 0) - a[0]) * dx + ((p[1] ?? 0) - a[1]) * dy) / (dx * dx + dy * dy)),
+        );
+        return Math.hypot((p[0] ?? 0) - a[0] - t * dx, (p[1] ?? 0) - a[1] - t * dy);
+      }),
+    );
+  expect(Math.max(...arc.map(off))).toBeLessThan(0.35);
+  // There and back over the same line: the far end is kept.
+  expect(
+    thinned([
+      [0, 0],
+      [0, 50],
+      [0, 100],
+      [0, 50],
+      [0, 0],
+    ]),
+  ).toEqual([
+    [0, 0],
+    [0, 100],
+    [0, 0],
+  ]);
 });

@@ -32,6 +32,37 @@ export interface Drawn {
 /** A sheet is drawn thicker than it is, so that its line is seen. */
 const LINE_MM = 4;
 
+/** Nobody sees a line leave its way by so little, mm. */
+const UNSEEN_MM = 0.3;
+
+/** A line without the points that lie on its way: seen from the side a hoop is straight. */
+export function thinned(points: readonly Flat[]): readonly Flat[] {
+  const kept: Flat[] = [];
+  let from = points[0];
+  let since: Flat[] = [];
+  const onWay = (a: Flat, b: Flat, p: Flat): boolean => {
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const [px, py] = [p[0] - a[0], p[1] - a[1]];
+    const length = Math.hypot(dx, dy);
+    const along = length > 0 ? (px * dx + py * dy) / length : 0;
+    const off = length > 0 ? Math.abs(px * dy - py * dx) / length : Math.hypot(px, py);
+    return off <= UNSEEN_MM && along >= -UNSEEN_MM && along <= length + UNSEEN_MM;
+  };
+  if (from) kept.push(from);
+  for (const p of points.slice(1)) {
+    const last = since[since.length - 1];
+    if (from && last && !since.every((q) => onWay(from as Flat, p, q))) {
+      kept.push(last);
+      from = last;
+      since = [];
+    }
+    since.push(p);
+  }
+  const end = since[since.length - 1];
+  if (end) kept.push(end);
+  return kept;
+}
+
 /** How near a point is to whoever looks. */
 const DEPTH: Readonly<Record<View, (p: Vec3) => number>> = {
   end: ([x]) => -x,
@@ -48,7 +79,7 @@ function drawMember(member: Member, view: View): Drawn {
   return {
     stuff: rod ? 'rod' : 'pipe',
     tag: member.tag,
-    points: memberPoints(member).map(flat),
+    points: thinned(memberPoints(member).map(flat)),
     widthMm: tubeShape(s).outsideMm,
   };
 }
