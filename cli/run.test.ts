@@ -109,6 +109,7 @@ test('plan gives one cover or all, and writes its files', async () => {
   expect((one['plans'] as unknown[]).length).toBe(1);
   expect(readdirSync(out).sort()).toEqual(
     [
+      'booklet.pdf',
       'cut-book.pdf',
       'cuts.csv',
       'drawing.dxf',
@@ -118,6 +119,7 @@ test('plan gives one cover or all, and writes its files', async () => {
       'round.gltf',
       'shopping.csv',
       'side.svg',
+      'tags.pdf',
     ]
       .map((f) => `winter-lid-${f}`)
       .sort(),

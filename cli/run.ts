@@ -12,6 +12,7 @@ import { solveBars } from '../core/make/cutting/solve';
 import { cutBook } from '../core/show/cutBook';
 import { cutsCsv, shoppingCsv } from '../core/show/csv';
 import { readGarden } from '../core/garden/read';
+import { booklet, tagSheet } from '../core/show/booklet';
 import { dxf } from '../core/show/dxf';
 import { gltf } from '../core/show/gltf';
 import { viewSvg } from '../core/show/svg';
@@ -180,6 +181,9 @@ async function planCommand(
     await writeFile(file('shopping.csv'), shoppingCsv(planned.value));
     for (const view of ['end', 'side', 'plan'] as const)
       await writeFile(file(`${view}.svg`), viewSvg(planned.value, view));
+    const paper = garden.value.units.stock === 'metric' ? 'a4' : 'letter';
+    await writeFile(file('booklet.pdf'), await booklet(planned.value, paper));
+    await writeFile(file('tags.pdf'), await tagSheet(planned.value, paper));
     await writeFile(file('drawing.dxf'), dxf(planned.value));
     await writeFile(file('round.gltf'), gltf(planned.value));
   }

@@ -1,6 +1,6 @@
 /** The cut book: every bar, sheet and roll drawn to scale on paper, with marks, stops and a box to tick. */
 import type { Work } from '../cut';
-import { PDFDocument, type PDFFont, type PDFPage, StandardFonts, grayscale } from 'pdf-lib';
+import { MARGIN, type Pen, newBook } from './pen';
 import type { RollCut } from '../make/rolls/rolls';
 import { type CutPiece, type SectionBar, type SectionCuts, longestDrawnMm, straightest } from '../make/cutting/bars';
 import { type OutlinedPiece, type SheetCut, cutsText } from '../make/cutting/panels';
@@ -9,96 +9,8 @@ import { stopGroups } from '../make/cutting/stops';
 import { sayTags } from '../build/guide/tags';
 import { type LengthUnit, formatLength } from '../base/length';
 
-/** Points of 1/72 in. */
-const PAPER = { imperial: [612, 792], metric: [595.28, 841.89] } as const;
-const MARGIN = 44;
 const LABEL = 74;
 const BAR = 20;
-const BLACK = grayscale(0);
-const QUIET = grayscale(0.35);
-
-/** Letters that the paper's own fonts have; others are written as near as they come. */
-function plain(text: string): string {
-  return text
-    .normalize('NFC')
-    .replace(/[−‐‑]/g, '-')
-    .replace(/[^\u0020-\u007e\u00a0-\u00ff\u2018\u2019\u201c\u201d\u2013\u2014\u2026]/g, (letter) => {
-      const base = letter.normalize('NFD').replace(/\p{M}/gu, '');
-      return /^[\u0020-\u007e]$/.test(base) ? base : '?';
-    });
-}
-
-/** Where the pen stands: it moves down the page, and to a new one when the page is full. */
-class Pen {
-  page: PDFPage;
-  y = 0;
-  constructor(
-    private readonly book: PDFDocument,
-    private readonly size: readonly [number, number],
-    readonly font: PDFFont,
-    readonly bold: PDFFont,
-    private readonly foot: string,
-  ) {
-    this.page = this.turn();
-  }
-  get width(): number {
-    return this.size[0] - 2 * MARGIN;
-  }
-  private turn(): PDFPage {
-    this.page = this.book.addPage([...this.size]);
-    this.y = this.size[1] - MARGIN;
-    this.text(`${this.foot}, page ${this.book.getPageCount()}`, MARGIN, MARGIN - 18, 8, { quiet: true });
-    return this.page;
-  }
-  /** Makes sure of so much room below. */
-  room(height: number): void {
-    if (this.y - height < MARGIN) this.turn();
-  }
-  text(
-    said: string,
-    x: number,
-    y: number,
-    size: number,
-    { bold = false, quiet = false, centre = false }: { bold?: boolean; quiet?: boolean; centre?: boolean } = {},
-  ): void {
-    const font = bold ? this.bold : this.font;
-    const words = plain(said);
-    const left = centre ? x - font.widthOfTextAtSize(words, size) / 2 : x;
-    this.page.drawText(words, { x: left, y, size, font, color: quiet ? QUIET : BLACK });
-  }
-  /** A line of words that is broken where the page ends. */
-  words(said: string, size: number, options: { bold?: boolean; quiet?: boolean } = {}): void {
-    const font = options.bold ? this.bold : this.font;
-    let line = '';
-    const put = (): void => {
-      this.room(size * 1.35);
-      this.y -= size * 1.35;
-      this.text(line, MARGIN, this.y, size, options);
-    };
-    for (const word of said.split(' ')) {
-      const longer = line === '' ? word : `${line} ${word}`;
-      if (font.widthOfTextAtSize(plain(longer), size) > this.width && line !== '') {
-        put();
-        line = word;
-      } else line = longer;
-    }
-    put();
-  }
-  box(x: number, y: number, width: number, height: number, dashed = false): void {
-    this.page.drawRectangle({
-      x,
-      y,
-      width,
-      height,
-      borderColor: dashed ? QUIET : BLACK,
-      borderWidth: dashed ? 0.5 : 0.9,
-      ...(dashed && { borderDashArray: [3, 2] }),
-    });
-  }
-  line(x0: number, y0: number, x1: number, y1: number, thickness = 0.9): void {
-    this.page.drawLine({ start: { x: x0, y: y0 }, end: { x: x1, y: y1 }, thickness, color: BLACK });
-  }
-}
 
 /** One bar: its pieces, marks from the tape's end in both systems, what is left dashed. */
 function drawBar(pen: Pen, bar: SectionBar, scale: number, longestMm: number, unit: LengthUnit): void {
@@ -211,7 +123,7 @@ function barsOf(pen: Pen, cuts: readonly SectionCuts[], unit: LengthUnit): void 
     pen.room(80);
     pen.y -= 8;
     const lost = cut.kerfMm > 0 ? `, ${formatLength(cut.kerfMm, unit)} lost at each cut` : '';
-    pen.words(`${s.name}, ${s.tool}${lost}`, 11, { bold: true });
+    pen.words(`${s.name}, ${s.tool.name}${lost}`, 11, { bold: true });
     const straight = straightest(cut);
     if (straight.length > 0)
       pen.words(`Keep the straightest for ${sayTags(straight.map((bar) => bar.label))}.`, 8.5, { quiet: true });
@@ -219,25 +131,9 @@ function barsOf(pen: Pen, cuts: readonly SectionCuts[], unit: LengthUnit): void 
   }
 }
 
-/**
- * Writes the cut book of one cover or of several together, as a PDF on letter or A4 paper by the garden's market.
- * @param title whose cuts they are
- * @returns the bytes of the file; the same work gives the same bytes
- */
-export async function cutBook(
-  work: Pick<Work, 'garden' | 'cuts' | 'sheets' | 'rolls'>,
-  title: string,
-): Promise<Uint8Array> {
-  const { units, name } = work.garden;
-  const unit = units.length;
-  const book = await PDFDocument.create({ updateMetadata: false });
-  book.setTitle(plain(`Cut book: ${title}`));
-  book.setCreator('Cabanon');
-  const font = await book.embedFont(StandardFonts.Helvetica);
-  const bold = await book.embedFont(StandardFonts.HelveticaBold);
-  const pen = new Pen(book, PAPER[units.stock], font, bold, `Cut book: ${title}, ${name}`);
-  pen.words(`Cut book: ${title}`, 17, { bold: true });
-  pen.y -= 6;
+/** Every bar, sheet and roll, with the stops. */
+export function cutPages(pen: Pen, work: Pick<Work, 'garden' | 'cuts' | 'sheets' | 'rolls'>): void {
+  const unit = work.garden.units.length;
   pen.words(
     'Marks run from the end where the tape hooks, after the squared end, and count the saw\u2019s own width. Measure each board before you cut: shops sell them a little short or long. Eye and ear protection; a mask for PVC and treated wood.',
     9,
@@ -267,5 +163,21 @@ export async function cutBook(
     }));
     drawFlat(pen, rollTitle(cut, unit), cut.roll, placed, `${formatLength(cut.leftMm, unit)} left on the roll.`, unit);
   }
+}
+
+/**
+ * Writes the cut book of one cover or of several together, as a PDF on letter or A4 paper by the garden's market.
+ * @param title whose cuts they are
+ * @returns the bytes of the file; the same work gives the same bytes
+ */
+export async function cutBook(
+  work: Pick<Work, 'garden' | 'cuts' | 'sheets' | 'rolls'>,
+  title: string,
+): Promise<Uint8Array> {
+  const { units, name } = work.garden;
+  const { book, pen } = await newBook(`Cut book: ${title}`, `Cut book: ${title}, ${name}`, units.stock);
+  pen.words(`Cut book: ${title}`, 17, { bold: true });
+  pen.y -= 6;
+  cutPages(pen, work);
   return book.save();
 }

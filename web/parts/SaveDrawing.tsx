@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import type { Work } from '../../core/cut';
 import type { Outline } from '../../core/outline';
 import { part } from '../app/fresh';
 import { useAppDispatch } from '../app/hooks';
@@ -6,38 +7,78 @@ import { said } from '../app/state';
 import { Pick } from './Pick';
 import { saveFile } from './saveFile';
 
+const BOOK = 'Drawings to scale, what to buy, the cuts, the steps, templates, a card for the season.';
 const KINDS = [
+  { value: 'letter', label: 'Booklet, letter paper', why: BOOK, group: 'On paper' },
+  { value: 'a4', label: 'Booklet, A4', why: BOOK, group: 'On paper' },
+  {
+    value: 'tags-letter',
+    label: 'Piece tags, letter paper',
+    why: 'One for every piece, to stick on.',
+    group: 'On paper',
+  },
+  { value: 'tags-a4', label: 'Piece tags, A4', why: 'One for every piece, to stick on.', group: 'On paper' },
   {
     value: 'dxf',
     label: 'DXF',
     why: 'The three views, and every flat part at full size, for a drawing program or a cutter.',
+    group: 'For other programs',
   },
-  { value: 'gltf', label: 'glTF', why: 'The whole cover in the round, every piece by its tag.' },
-  { value: 'end', label: 'SVG, from the end', why: 'One view in millimetres, black on white.' },
-  { value: 'side', label: 'SVG, from the side', why: 'One view in millimetres, black on white.' },
-  { value: 'plan', label: 'SVG, from above', why: 'One view in millimetres, black on white.' },
+  {
+    value: 'gltf',
+    label: 'glTF',
+    why: 'The whole cover in the round, every piece by its tag.',
+    group: 'For other programs',
+  },
+  { value: 'end', label: 'SVG, from the end', why: 'In millimetres, black on white.', group: 'For other programs' },
+  { value: 'side', label: 'SVG, from the side', why: 'In millimetres, black on white.', group: 'For other programs' },
+  { value: 'plan', label: 'SVG, from above', why: 'In millimetres, black on white.', group: 'For other programs' },
 ] as const;
 type Kind = (typeof KINDS)[number]['value'];
 
-async function write(o: Outline, kind: Kind): Promise<void> {
+const PDF = 'application/pdf';
+
+async function write(o: Outline, work: Pick<Work, 'cuts' | 'shopping'>, kind: Kind): Promise<void> {
   const { name } = o.cover;
-  if (kind === 'dxf') saveFile(`${name}.dxf`, 'image/vnd.dxf', (await import('../../core/show/dxf')).dxf(o));
-  else if (kind === 'gltf') saveFile(`${name}.gltf`, 'model/gltf+json', (await import('../../core/show/gltf')).gltf(o));
-  else saveFile(`${name} ${kind}.svg`, 'image/svg+xml', (await import('../../core/show/svg')).viewSvg(o, kind));
+  switch (kind) {
+    case 'letter':
+    case 'a4': {
+      const { booklet } = await import('../../core/show/booklet');
+      return saveFile(`${name} booklet.pdf`, PDF, new Uint8Array(await booklet({ ...o, ...work }, kind)));
+    }
+    case 'tags-letter':
+    case 'tags-a4': {
+      const { tagSheet } = await import('../../core/show/booklet');
+      const pdf = await tagSheet(o, kind === 'tags-a4' ? 'a4' : 'letter');
+      return saveFile(`${name} tags.pdf`, PDF, new Uint8Array(pdf));
+    }
+    case 'dxf':
+      return saveFile(`${name}.dxf`, 'image/vnd.dxf', (await import('../../core/show/dxf')).dxf(o));
+    case 'gltf':
+      return saveFile(`${name}.gltf`, 'model/gltf+json', (await import('../../core/show/gltf')).gltf(o));
+    default:
+      return saveFile(`${name} ${kind}.svg`, 'image/svg+xml', (await import('../../core/show/svg')).viewSvg(o, kind));
+  }
 }
 
-/** Saves a cover’s drawing in an open format; what writes it is fetched only then. */
-export function SaveDrawing({ outline }: { readonly outline: Outline }): ReactNode {
+/** Saves a cover as a booklet, as tags or as a drawing in an open format; what writes it is fetched only then. */
+export function SaveDrawing({
+  outline,
+  work,
+}: {
+  readonly outline: Outline;
+  readonly work: Pick<Work, 'cuts' | 'shopping'>;
+}): ReactNode {
   const dispatch = useAppDispatch();
   return (
     <Pick
-      label="Save a drawing"
+      label="Save as a file"
       value=""
-      empty="Save a drawing"
+      empty="Save as a file"
       options={KINDS}
       onChange={(kind) => {
-        part(() => write(outline, kind as Kind)).catch(() =>
-          dispatch(said('The drawing could not be written: its part of Cabanon did not come. Try again.')),
+        part(() => write(outline, work, kind as Kind)).catch(() =>
+          dispatch(said('The file could not be written: its part of Cabanon did not come. Try again.')),
         );
       }}
     />

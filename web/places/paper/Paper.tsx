@@ -115,7 +115,7 @@ export function Paper(): ReactNode {
   return (
     <>
       <PlaceHead title="Paper" subtitle={`${cover.name} on ${bed.name}`}>
-        <SaveDrawing outline={outlined.value} />
+        {work.value && <SaveDrawing outline={outlined.value} work={work.value} />}
         <Button $strong isDisabled={!work.value} onPress={() => window.print()}>
           Print it
         </Button>

@@ -1,0 +1,85 @@
+import highsLoader from 'highs';
+import { inflateSync } from 'node:zlib';
+import { PDFDocument, PDFRawStream, decodePDFRawStream } from 'pdf-lib';
+import { FAMILY_KEYS } from '../build/families';
+import { demoGarden } from '../garden/demo';
+import type { Cover, Garden } from '../garden/garden';
+import { highsSolver } from '../make/cutting/highs';
+import type { IntegerSolver } from '../make/cutting/linearProgram';
+import { type Plan, plan } from '../plan';
+import { firstCover } from '../start';
+import { booklet, tagSheet } from './booklet';
+
+let solver: IntegerSolver;
+beforeAll(async () => {
+  solver = highsSolver(await highsLoader(), () => performance.now());
+});
+
+const planned = (garden: Garden, cover: Cover): Plan => {
+  const made = plan(garden, cover, solver);
+  if (!made.ok) throw new Error(JSON.stringify(made.faults));
+  return made.value;
+};
+
+/** All words written in a file, one after another: strings of its page streams are in hexadecimal. */
+async function wordsOf(bytes: Uint8Array): Promise<{ readonly pages: number; readonly words: string }> {
+  const file = await PDFDocument.load(bytes);
+  const words = file.context
+    .enumerateIndirectObjects()
+    .flatMap(([, object]) => (object instanceof PDFRawStream ? [object] : []))
+    .map((stream) => {
+      try {
+        return Buffer.from(decodePDFRawStream(stream).decode()).toString('latin1');
+      } catch {
+        return inflateSync(stream.contents).toString('latin1');
+      }
+    })
+    .flatMap((text) =>
+      [...text.matchAll(/<([0-9A-F]+)> Tj/g)].map(([, hex = '']) => Buffer.from(hex, 'hex').toString('latin1')),
+    );
+  return { pages: file.getPageCount(), words: words.join('\n') };
+}
+
+test.each(FAMILY_KEYS)('the booklet of %s tells every piece, thing to buy and step, on few pages', async (family) => {
+  const garden = demoGarden();
+  for (const bed of garden.beds) {
+    const cover = firstCover(garden, bed.id, family, 'x', 'Made-up cover');
+    const made = cover && plan(garden, cover, solver);
+    if (!made?.ok) continue;
+    const p = made.value;
+    const { pages, words } = await wordsOf(await booklet(p, 'letter'));
+    for (const m of p.assembly.members) expect(words).toContain(m.tag);
+    for (const step of p.assembly.steps) expect(words.replaceAll('\n', ' ')).toContain(step.title.split(' ')[0]);
+    expect(words).toContain('In all');
+    expect(words).toContain('Card to hang by the bed');
+    expect(words).not.toContain('[object');
+    expect(words).not.toContain('undefined');
+    const curved = p.assembly.panels.filter((x) => x.curved).length;
+    expect(pages).toBeLessThan(curved > 0 ? 60 : 16);
+    const tags = await wordsOf(await tagSheet(p, 'letter'));
+    for (const piece of [...p.assembly.members, ...p.assembly.panels, ...p.assembly.sheets])
+      expect(tags.words.split('\n')).toContain(piece.tag);
+    return;
+  }
+});
+
+test('the demo lid takes six pages, the same every time, on the paper that is asked for', async () => {
+  const garden = demoGarden();
+  const [cover] = garden.covers;
+  if (!cover) throw new Error('no cover');
+  const p = planned(garden, cover);
+  const bytes = await booklet(p, 'letter');
+  expect(await booklet(p, 'letter')).toEqual(bytes);
+  expect((await wordsOf(bytes)).pages).toBeLessThanOrEqual(6);
+  const a4 = await PDFDocument.load(await booklet(p, 'a4'));
+  expect(a4.getPage(0).getSize().height).toBeCloseTo(841.89, 2);
+});
+
+test('names of any letters go on paper as near as they come', async () => {
+  const garden = demoGarden();
+  const [cover] = garden.covers;
+  if (!cover) throw new Error('no cover');
+  const odd = { ...cover, name: 'Zimní kryt − żółty 苗' } as Cover;
+  const g = { ...garden, covers: [odd] };
+  await expect(booklet(planned(g, odd), 'a4')).resolves.toBeInstanceOf(Uint8Array);
+});
