@@ -34,6 +34,15 @@ test('first visit to printed list: measure a bed, cover it, take the paper along
   await type(page, 'dim-height', '30');
   await expect(page.getByTestId('dim-height')).toHaveValue(`2' 6"`);
 
+  // What nobody has said of the place is rough until it is typed.
+  await page.getByRole('link', { name: 'Stand' }).click();
+  await expect(page.getByText('Nobody has said yet what snow lies here')).toBeVisible();
+  await expect(page.getByText('Nobody has said yet how it blows here')).toBeVisible();
+  await page.getByLabel('Depth of snow').fill('4 in');
+  await page.getByLabel('Depth of snow').press('Enter');
+  await expect(page.getByText('Nobody has said yet what snow lies here')).toHaveCount(0);
+  await expect(page.getByText('Nobody has said yet how it blows here')).toBeVisible();
+
   await page.getByRole('button', { name: 'Paper to take along' }).click();
   await expect(
     page

@@ -75,6 +75,7 @@ export function demoGarden(): Garden {
       exposure: 'normal',
       gustMPerS: 31,
       windFromDeg: 315,
+      rough: [],
       noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
     },
     beds: [long, metric, crooked, wallBed],

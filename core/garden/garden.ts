@@ -282,6 +282,7 @@ export function emptyGarden(gardenName: string): Garden {
       exposure: 'normal',
       gustMPerS: 25,
       windFromDeg: null,
+      rough: ['snow', 'gust'],
       noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
     },
     beds: [],

@@ -19,6 +19,31 @@ const WINDY_M_PER_S = 27;
 /** Whether a place is so windy that covers want more to hold them. */
 export const isWindy = (gustMPerS: number): boolean => gustMPerS > WINDY_M_PER_S;
 
+/** What of a place is only guessed at, until its gardener says it. */
+const roughSchema = z.enum(['snow', 'gust']);
+
+/** Snow to start from where nobody has said what lies, mm of wet snow at once. Our own rough classes. */
+export const ROUGH_SNOW = [
+  { key: 'none', label: 'Hardly any', why: 'A day or two of white in most winters.', depthMm: 25 },
+  { key: 'some', label: 'Some', why: 'It lies for days, and seldom over the shoe.', depthMm: 75 },
+  { key: 'much', label: 'Much', why: 'It lies for weeks, over the boot.', depthMm: 150 },
+  { key: 'deep', label: 'Deep', why: 'To the knee and more, every winter.', depthMm: 300 },
+] as const;
+
+/** Gusts to start from, m/s. Our own rough classes, after the gusts of the Beaufort scale. */
+export const ROUGH_GUST = [
+  { key: 'calm', label: 'Sheltered', why: 'In a wood or a town: twigs break in the worst of it.', gustMPerS: 20 },
+  { key: 'usual', label: 'Usual', why: 'Open country inland: slates come off now and then.', gustMPerS: 25 },
+  { key: 'open', label: 'Open', why: 'On a hill or by the sea: trees go over in the worst of it.', gustMPerS: 31 },
+  { key: 'storm', label: 'Stormy', why: 'On a stormy coast or a ridge.', gustMPerS: 40 },
+] as const;
+
+/** Where a gardener finds them. */
+export const FOUND_AT = {
+  snow: 'Your building office has a table of ground loads; or measure the deepest wet snow that you remember.',
+  gust: 'The weather service tells the worst gust of the last ten years at the station next to you.',
+} as const;
+
 /** The place a garden lies in. */
 export const placeSchema = z.strictObject({
   place: z.string().max(80),
@@ -30,6 +55,7 @@ export const placeSchema = z.strictObject({
   gustMPerS: z.number().min(0).max(90),
   /** Compass bearing that the wind mostly comes from, degrees; null: not known. */
   windFromDeg: z.number().min(0).max(360).nullable().default(null),
+  rough: z.array(roughSchema).max(2).default([]),
   /** The clear noon that airing is reckoned for. */
   noon: z.strictObject({
     date: z.iso.date(),

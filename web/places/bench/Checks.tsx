@@ -177,7 +177,8 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
     >
       <VerdictMark verdict={c.verdict} />
       <span>
-        <Said phrase={c.text} /> {c.figure && <Why figure={c.figure}>Why?</Why>}
+        <Said phrase={c.text} /> {roughly(o, c.id) && <i>Rough: say on Stand {roughly(o, c.id)}.</i>}{' '}
+        {c.figure && <Why figure={c.figure}>Why?</Why>}
       </span>
       {mends.length > 0 && (
         <span className="mends">
@@ -220,6 +221,13 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
       {c.caution !== undefined && only !== undefined && <span className="caution">{c.caution}</span>}
     </li>
   );
+}
+
+/** What of the place a check leans on that nobody has said yet. */
+function roughly({ garden }: Outline, id: string): string | undefined {
+  const { rough } = garden.site;
+  if (rough.includes('snow') && /^(snow|span|beam )/.test(id)) return 'what snow lies here';
+  return rough.includes('gust') && /^(wind|latch|stay|post )/.test(id) ? 'how it blows here' : undefined;
 }
 
 /** The figures that a mend changes, as they would be and as they are. */

@@ -84,7 +84,12 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           decimals={0}
           min={0}
           max={Math.floor(90 * gust.per)}
-          onSet={(x) => change('Set the gust', (g) => void (g.site.gustMPerS = x / gust.per))}
+          onSet={(x) =>
+            change('Set the gust', (g) => {
+              g.site.gustMPerS = x / gust.per;
+              g.site.rough = g.site.rough.filter((r) => r !== 'gust');
+            })
+          }
         />
       </Row>
       <Choice
