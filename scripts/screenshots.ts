@@ -19,7 +19,6 @@ const VIEWS: readonly {
   { name: 'air', path: '/bench/winter-lid/air' },
   { name: 'round', path: '/bench/winter-lid/round' },
   { name: 'versions', path: '/versions/winter-lid' },
-  { name: 'together', path: '/together/saw' },
   { name: 'shelf', path: '/shelf' },
   { name: 'saw', path: '/saw/winter-lid' },
   { name: 'cart', path: '/cart/winter-lid' },
@@ -27,6 +26,7 @@ const VIEWS: readonly {
   { name: 'paper', path: '/paper/winter-lid' },
   { name: 'catalogue', path: '/shelf/catalogue?kind=cover&thing=film-uv', theme: 'evening' },
   { name: 'bench-outdoor-phone', path: '/bench/salad-tunnel', theme: 'outdoor', phone: true },
+  { name: 'bed-phone', path: '/bed/long', phone: true },
   { name: 'build-phone', path: '/build/salad-tunnel', phone: true },
 ];
 

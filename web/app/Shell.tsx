@@ -252,6 +252,9 @@ const Head = styled.header`
     gap: 0.5rem;
     align-items: center;
   }
+  .deeds button {
+    white-space: nowrap;
+  }
   .more {
     display: none;
   }

@@ -1,50 +1,19 @@
 import { type ReactNode, useEffect, useState } from 'react';
-import { Dialog, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
 import { encode } from 'uqr';
 import type { Result } from '../../core/base/result';
 import { parcelOf } from '../../core/parcel';
 import { useGarden } from '../app/hooks';
 import { linkOf } from '../app/link';
+import { Sheet } from './Sheet';
 import { Button } from './controls';
 import { saveGarden } from './saveFile';
 
-const Veil = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  z-index: 80;
-  display: grid;
-  place-items: center;
-  padding: 0.5rem;
-  background: rgb(0 0 0 / 0.4);
-  section {
-    max-width: 27rem;
-    max-height: 94vh;
-    overflow: auto;
-    padding: 1.25rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1.5px solid var(--ink);
-    border-radius: 2px;
-    display: grid;
-    gap: 0.8rem;
-    outline: none;
-  }
-  svg {
-    width: 100%;
-    height: auto;
-    /* A code is read black on white, whatever the theme. */
-    background: #fff;
-  }
-  .deeds {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.5rem;
-  }
-  .quiet {
-    color: var(--quiet);
-    font-size: 0.875rem;
-  }
+const Picture = styled.svg`
+  width: 100%;
+  height: auto;
+  /* A code is read black on white, whatever the theme. */
+  background: #fff;
 `;
 
 /** A cover to be taken along: as a code for a phone, as a link, or as a file. */
@@ -69,44 +38,40 @@ export default function TakeAlong({
       () => setCopied('This browser does not let it be copied: take it from the address below.'),
     );
   return (
-    <Veil isOpen onOpenChange={(open) => !open && onClose()} isDismissable>
-      <Modal>
-        <Dialog aria-label="Take it along">
-          <h2>Take “{parcel.value.name}” along</h2>
-          {link?.ok && (
-            <>
-              <Code text={link.value} />
-              <p>
-                Hold your phone’s camera to it. The cover is in the code itself, with its bed, place and prices: nothing
-                is sent to any server.
-              </p>
-              <div className="deeds">
-                <Button $strong onPress={() => copy(link.value)}>
-                  Copy a link
-                </Button>
-                <Button onPress={() => saveGarden(parcel.value.name, parcel.value)}>Save it to a file</Button>
-                <Button onPress={onClose}>Close</Button>
-              </div>
-              {copied && <p role="status">{copied}</p>}
-              {copied.startsWith('This') && <p className="measure quiet">{link.value}</p>}
-              <p className="quiet">It opens on any device that reaches this address: {location.origin}.</p>
-            </>
-          )}
-          {link && !link.ok && (
-            <>
-              <p role="alert">{link.faults[0]?.message}</p>
-              <div className="deeds">
-                <Button $strong onPress={() => saveGarden(parcel.value.name, parcel.value)}>
-                  Save it to a file
-                </Button>
-                <Button onPress={onClose}>Close</Button>
-              </div>
-            </>
-          )}
-          {!link && <p role="status">Folding it up…</p>}
-        </Dialog>
-      </Modal>
-    </Veil>
+    <Sheet label="Take it along" onClose={onClose}>
+      <h2>Take “{parcel.value.name}” along</h2>
+      {link?.ok && (
+        <>
+          <Code text={link.value} />
+          <p>
+            Hold your phone’s camera to it. The cover is in the code itself, with its bed, place and prices: nothing is
+            sent to any server.
+          </p>
+          <div className="deeds">
+            <Button $strong onPress={() => copy(link.value)}>
+              Copy a link
+            </Button>
+            <Button onPress={() => saveGarden(parcel.value.name, parcel.value)}>Save it to a file</Button>
+            <Button onPress={onClose}>Close</Button>
+          </div>
+          {copied && <p role="status">{copied}</p>}
+          {copied.startsWith('This') && <p className="measure quiet">{link.value}</p>}
+          <p className="quiet">It opens on any device that reaches this address: {location.origin}.</p>
+        </>
+      )}
+      {link && !link.ok && (
+        <>
+          <p role="alert">{link.faults[0]?.message}</p>
+          <div className="deeds">
+            <Button $strong onPress={() => saveGarden(parcel.value.name, parcel.value)}>
+              Save it to a file
+            </Button>
+            <Button onPress={onClose}>Close</Button>
+          </div>
+        </>
+      )}
+      {!link && <p role="status">Folding it up…</p>}
+    </Sheet>
   );
 }
 
@@ -115,8 +80,13 @@ function Code({ text }: { readonly text: string }): ReactNode {
   const { size, data } = encode(text, { ecc: 'L', border: 3 });
   const path = data.map((row, y) => row.map((on, x) => (on ? `M${x} ${y}h1v1h-1z` : '')).join('')).join('');
   return (
-    <svg viewBox={`0 0 ${size} ${size}`} role="img" aria-label="Code for a phone’s camera" shapeRendering="crispEdges">
+    <Picture
+      viewBox={`0 0 ${size} ${size}`}
+      role="img"
+      aria-label="Code for a phone’s camera"
+      shapeRendering="crispEdges"
+    >
       <path d={path} fill="#000" />
-    </svg>
+    </Picture>
   );
 }

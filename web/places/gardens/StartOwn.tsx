@@ -1,12 +1,12 @@
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import type { LengthUnit } from '../../../core/base/length';
-import { ok } from '../../../core/base/result';
-import { type Garden, emptyGarden } from '../../../core/garden/garden';
+import { type Result, failAll, ok } from '../../../core/base/result';
+import { type Garden, checkEdit, emptyGarden } from '../../../core/garden/garden';
 import { proposedUnits } from '../../../core/site/locale';
 import { ShownUnits } from '../../app/hooks';
-import { NumberField, TypedField } from '../../parts/TypedField';
-import { Button, Choice, Row } from '../../parts/controls';
+import { TypedField } from '../../parts/TypedField';
+import { ShopField, UnitFields, WhereFields } from '../../parts/UnitFields';
+import { Button, Row } from '../../parts/controls';
 
 const Form = styled.section`
   display: grid;
@@ -52,6 +52,13 @@ export function StartOwn({
   const [heard, hear] = useState('');
   const { site, units } = garden;
   const set = (part: Partial<Garden>): void => setGarden({ ...garden, ...part });
+  const setUnits = (_: string, part: Partial<Garden['units']>): Result<unknown> => {
+    const next = { ...garden, units: { ...units, ...part } };
+    const faults = checkEdit(garden, next);
+    if (faults.length > 0) return failAll(faults);
+    setGarden(next);
+    return ok(next);
+  };
   const askBrowser = (): void => {
     hear('Asking the browser…');
     const refused = (why: string): void => hear(`The browser did not give its place: ${why}. Type it, or leave it.`);
@@ -91,75 +98,15 @@ export function StartOwn({
               {heard || 'The sun is reckoned from it.'}
             </span>
           </div>
-          <Row name="Latitude" unit="° N">
-            <NumberField
-              label="Latitude, degrees north"
-              value={site.latitudeDeg}
-              decimals={1}
-              min={-89}
-              max={89}
-              onSet={(latitudeDeg) => ok(set({ site: { ...site, latitudeDeg } }))}
-            />
-          </Row>
-          <Row name="Longitude" unit="° E">
-            <NumberField
-              label="Longitude, degrees east"
-              value={site.longitudeDeg}
-              decimals={1}
-              min={-180}
-              max={180}
-              onSet={(longitudeDeg) => ok(set({ site: { ...site, longitudeDeg } }))}
-            />
-          </Row>
+          <WhereFields site={site} onSet={(_, where) => ok(set({ site: { ...site, ...where } }))} />
         </fieldset>
         <fieldset>
           <legend>How do you measure and pay?</legend>
-          <Choice
-            label="Lengths"
-            value={units.length}
-            options={[
-              { value: 'ftin', label: 'Feet and inches' },
-              { value: 'in', label: 'Inches' },
-              { value: 'cm', label: 'Centimetres' },
-              { value: 'mm', label: 'Millimetres' },
-            ]}
-            onChange={(length) => set({ units: { ...units, length: length as LengthUnit } })}
-          />
-          <Choice
-            label="Degrees"
-            value={units.temperature}
-            options={[
-              { value: 'C', label: 'Celsius' },
-              { value: 'F', label: 'Fahrenheit' },
-            ]}
-            onChange={(temperature) => set({ units: { ...units, temperature: temperature as 'C' | 'F' } })}
-          />
-          <Row name="Money" unit="three letters, as USD">
-            <TypedField
-              label="Currency, a three-letter code"
-              shown={units.currency}
-              boxed
-              take={(text) => {
-                const currency = text.trim().toUpperCase();
-                if (!/^[A-Z]{3}$/.test(currency))
-                  return { ok: false, faults: [{ field: 'currency', message: 'Three letters, such as USD.' }] };
-                set({ units: { ...units, currency } });
-                return ok(currency);
-              }}
-            />
-          </Row>
+          <UnitFields units={units} onSet={setUnits} />
         </fieldset>
         <fieldset>
           <legend>What does your shop sell?</legend>
-          <Choice
-            label="Shops sell"
-            value={units.stock}
-            options={[
-              { value: 'imperial', label: 'Inch stock', why: '2x4 and its kin, pipe by the inch.' },
-              { value: 'metric', label: 'Metric stock', why: 'Boards and pipe by the millimetre.' },
-            ]}
-            onChange={(stock) => set({ units: { ...units, stock: stock as Garden['units']['stock'] } })}
-          />
+          <ShopField units={units} onSet={setUnits} />
         </fieldset>
         <div className="deeds">
           <Button $strong onPress={() => onStart(garden)}>

@@ -3,6 +3,7 @@ import { WINDS } from '../../../core/site/compass';
 import type { Garden } from '../../../core/garden/garden';
 import { useEdit, useTake } from '../../app/hooks';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
+import { WhereFields } from '../../parts/UnitFields';
 import { Choice, Row } from '../../parts/controls';
 
 /** The nearest of the winds that one can choose. */
@@ -47,26 +48,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           onSet={(x) => change('Turn the plot', (g) => void (g.plot.upDeg = x))}
         />
       </Row>
-      <Row name="Latitude" unit="° N">
-        <NumberField
-          label="Latitude, degrees north"
-          value={site.latitudeDeg}
-          decimals={1}
-          min={-89}
-          max={89}
-          onSet={(x) => change('Set the latitude', (g) => void (g.site.latitudeDeg = x))}
-        />
-      </Row>
-      <Row name="Longitude" unit="° E">
-        <NumberField
-          label="Longitude, degrees east"
-          value={site.longitudeDeg}
-          decimals={1}
-          min={-180}
-          max={180}
-          onSet={(x) => change('Set the longitude', (g) => void (g.site.longitudeDeg = x))}
-        />
-      </Row>
+      <WhereFields site={site} onSet={(label, where) => change(label, (g) => void Object.assign(g.site, where))} />
       <Row name="Height" unit={`${high.unit} above the sea`}>
         <NumberField
           label={`Height above the sea, ${high.name}`}

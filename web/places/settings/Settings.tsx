@@ -1,13 +1,12 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import type { LengthUnit } from '../../../core/base/length';
 import type { Fault } from '../../../core/base/result';
 import { readBackup, writeBackup } from '../../../core/garden/backup';
 import type { Garden } from '../../../core/garden/garden';
 import { MAX_FILE_CHARS, tooLarge } from '../../../core/garden/read';
 import { PlaceHead } from '../../app/Shell';
-import { useApp, useAppDispatch, useEdit, useTake } from '../../app/hooks';
+import { useApp, useAppDispatch, useTake } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { addGarden } from '../../app/saving';
 import { setTheme, themeNow } from '../../app/screen';
@@ -19,8 +18,8 @@ import { makeRoom } from '../../keep/db';
 import { type Kept, readKept, sizeOf } from '../../keep/kept';
 import { KeysTable } from '../../parts/Keys';
 import { FaultList, FileFaults, OpenFile } from '../../parts/OpenFile';
-import { TypedField } from '../../parts/TypedField';
-import { Button, Choice, Row } from '../../parts/controls';
+import { ShopField, UnitFields } from '../../parts/UnitFields';
+import { Button, Choice } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
 
 const Page = styled.div`
@@ -59,13 +58,6 @@ const Page = styled.div`
   }
 `;
 
-const UNITS: readonly { readonly value: LengthUnit; readonly label: string; readonly why: string }[] = [
-  { value: 'ftin', label: 'Feet and inches', why: 'As a tape reads: 5\' 6 3/8".' },
-  { value: 'in', label: 'Inches', why: 'Inches alone, with their fractions.' },
-  { value: 'cm', label: 'Centimetres', why: 'To the millimetre, as 168.3 cm.' },
-  { value: 'mm', label: 'Millimetres', why: 'As drawings are measured.' },
-];
-
 /** What is set once: the garden's units and shops, this screen, the keys, what is kept and its copies. */
 export function Settings(): ReactNode {
   const garden = useApp((s) => s.open?.doc);
@@ -86,43 +78,13 @@ export function Settings(): ReactNode {
 }
 
 function OfGarden({ units }: { readonly units: Garden['units'] }): ReactNode {
-  const edit = useEdit();
   const take = useTake();
+  const set = (label: string, part: Partial<Garden['units']>) => take(label, (g) => void Object.assign(g.units, part));
   return (
     <section aria-label="This garden">
       <h2>This garden</h2>
-      <Choice
-        label="Lengths"
-        value={units.length}
-        options={UNITS}
-        onChange={(value) => edit('Change units', (g) => void (g.units.length = value as LengthUnit))}
-      />
-      <Choice
-        label="Degrees"
-        value={units.temperature}
-        options={[
-          { value: 'C', label: 'Celsius', why: 'Water freezes at 0.' },
-          { value: 'F', label: 'Fahrenheit', why: 'Water freezes at 32.' },
-        ]}
-        onChange={(value) => edit('Set the degrees', (g) => void (g.units.temperature = value as 'C' | 'F'))}
-      />
-      <Choice
-        label="Shops sell"
-        value={units.stock}
-        options={[
-          { value: 'imperial', label: 'Inch stock', why: '2x4 and its kin, pipe by the inch.' },
-          { value: 'metric', label: 'Metric stock', why: 'New covers start from metric boards and pipe.' },
-        ]}
-        onChange={(value) => edit('Set the stock', (g) => void (g.units.stock = value as Garden['units']['stock']))}
-      />
-      <Row name="Money" unit="three letters, as USD">
-        <TypedField
-          label="Currency, a three-letter code"
-          shown={units.currency}
-          boxed
-          take={(text) => take('Set the currency', (g) => void (g.units.currency = text.trim().toUpperCase()))}
-        />
-      </Row>
+      <UnitFields units={units} onSet={set} />
+      <ShopField units={units} onSet={set} />
     </section>
   );
 }
