@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { NAME_CHARS } from '../base/ids';
 import { issueFaults } from '../base/issues';
+import { MM_PER_INCH } from '../base/length';
 import { type Fault, type Result, failAll, ok } from '../base/result';
 import { FAMILIES, familyOf } from '../build/families';
 import { type Catalog, type EntryKind, SHIPPED } from '../catalog/catalog';
@@ -11,6 +12,9 @@ import { placeSchema } from '../site/place';
 
 export const GARDEN_FORMAT = 'cabanon-garden';
 export const GARDEN_VERSION = 1;
+
+/** A path that a barrow goes along, mm. */
+export const PATH_MM = { imperial: 24 * MM_PER_INCH, metric: 600 } as const;
 
 const id = z.string().min(1).max(40);
 const name = z.string().trim().min(1).max(NAME_CHARS);
@@ -108,7 +112,7 @@ const shape = {
   /** How the plot is seen: the bearing that is up, degrees; how wide its paths are, mm. */
   plot: z
     .strictObject({ upDeg: z.number().min(0).max(360), pathMm: z.number().min(0).max(5000) })
-    .default({ upDeg: 0, pathMm: 600 }),
+    .default({ upDeg: 0, pathMm: PATH_MM.imperial }),
   /** Figures, sizes and things of this garden's own, over the shipped catalogue. */
   catalog: ownCatalogSchema.default(NOTHING_OWN),
   /** Bars and pipes on hand, with their real lengths. */
@@ -288,7 +292,7 @@ export function emptyGarden(gardenName: string): Garden {
     beds: [],
     covers: [],
     landmarks: [],
-    plot: { upDeg: 0, pathMm: 600 },
+    plot: { upDeg: 0, pathMm: PATH_MM.imperial },
     catalog: NOTHING_OWN,
     shelf: [],
     shelfFlat: [],

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { type Result, failAll, ok } from '../../../core/base/result';
-import { type Garden, checkEdit, emptyGarden } from '../../../core/garden/garden';
+import { type Garden, PATH_MM, checkEdit, emptyGarden } from '../../../core/garden/garden';
 import { proposedUnits } from '../../../core/site/locale';
 import { ShownUnits } from '../../app/hooks';
 import { TypedField } from '../../parts/TypedField';
@@ -109,7 +109,10 @@ export function StartOwn({
           <ShopField units={units} onSet={setUnits} />
         </fieldset>
         <div className="deeds">
-          <Button $strong onPress={() => onStart(garden)}>
+          <Button
+            $strong
+            onPress={() => onStart({ ...garden, plot: { ...garden.plot, pathMm: PATH_MM[units.stock] } })}
+          >
             Start the garden
           </Button>
           <Button onPress={onLeave}>Not now</Button>

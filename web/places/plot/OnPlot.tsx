@@ -1,13 +1,13 @@
 import type { ReactNode } from 'react';
 import type { Garden } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
-import { bearing, footprint, middleOf } from '../../../core/site/plotting';
+import { bearing, footprint } from '../../../core/site/plotting';
 import { Shape } from '../../drawing/Shapes';
 import { LandmarkShape } from './LandmarkShape';
 import type { PlotDeeds } from './mapDeeds';
 import { reach, seenFromAbove, stands } from './fromAbove';
 import { type Thing, useLying } from './useLying';
-import { type PlotView, toScreen } from './view';
+import { type PlotView, boxOf, nameSpot, toScreen } from './view';
 
 /** About the width of a letter of a label, and the least that a label may take, px. */
 const LETTER_PX = 8.6;
@@ -37,9 +37,12 @@ export function OnPlot({ thing, garden, view, steps, held, onTake, deeds }: OnPl
   const lying = useLying({ thing, others, view, pathMm: garden.plot.pathMm, ...steps, onTake, onLay });
   const { shown } = lying;
   const screen = (isBed ? reach(garden, thing, shown) : footprint(shown)).map((p) => toScreen(view, p));
-  const [left, right] = [Math.min(...screen.map((p) => p[0])), Math.max(...screen.map((p) => p[0]))];
-  const below = Math.max(...screen.map((p) => p[1]));
-  const [mx] = toScreen(view, middleOf(shown));
+  const box = boxOf(screen);
+  const name = lying.said || fitted(thing.name, Math.max(MIN_LABEL_PX, box.x1 - box.x0));
+  const taken = others.map((t) =>
+    boxOf(('outside' in t ? reach(garden, t) : footprint(t)).map((p) => toScreen(view, p))),
+  );
+  const [nameX, nameY] = nameSpot(box, name.length * LETTER_PX, taken);
   const what = isBed ? 'Bed' : 'Landmark';
   return (
     <>
@@ -64,8 +67,8 @@ export function OnPlot({ thing, garden, view, steps, held, onTake, deeds }: OnPl
           <LandmarkShape landmark={shown as Exclude<Thing, Bed>} view={view} />
         )}
       </g>
-      <text className="name" x={mx} y={below + 18} fontSize={isBed ? 16 : 13}>
-        {lying.said || fitted(thing.name, Math.max(MIN_LABEL_PX, right - left))}
+      <text className="name" x={nameX} y={nameY} fontSize={isBed ? 16 : 13}>
+        {name}
       </text>
       {held && (
         <g

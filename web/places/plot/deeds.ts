@@ -3,6 +3,7 @@ import type { Draft } from 'immer';
 import { useMemo } from 'react';
 import { freshName } from '../../../core/base/ids';
 import { MM_PER_INCH } from '../../../core/base/length';
+import { roundLength } from '../../../core/catalog/market';
 import type { Cover, CoverState, Garden } from '../../../core/garden/garden';
 import { withCopiedBed, withCopiedCover, withMoved, withoutBed } from '../../../core/garden/order';
 import { movedCover } from '../../../core/moved';
@@ -83,6 +84,7 @@ function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (words: 
 
     addLandmark: (kind: LandmarkKind): string => {
       const { name, first } = LANDMARKS[kind];
+      const { stock } = garden.units;
       const at = freeSpot([...garden.beds, ...garden.landmarks], garden.plot.pathMm);
       const id = newId();
       const faults = edit(
@@ -97,7 +99,9 @@ function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (words: 
             kind,
             at: { xMm: Math.round(at.xMm), yMm: Math.round(at.yMm) },
             bearingDeg: 90,
-            ...first,
+            lengthMm: roundLength(first.lengthMm, stock),
+            widthMm: roundLength(first.widthMm, stock),
+            heightMm: roundLength(first.heightMm, stock),
           }),
       );
       return faults.length > 0 ? '' : id;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fitting, toPlot, toScreen, wayOnPlot, zoomed } from './view';
+import { fitting, nameSpot, toPlot, toScreen, wayOnPlot, zoomed } from './view';
 
 const size = { width: 800, height: 600 };
 const corners = [
@@ -52,4 +52,13 @@ test('an empty plot and a single point are seen at a size one can work at', () =
     expect(scale).toBeGreaterThan(0.05);
     expect(scale).toBeLessThan(1);
   }
+});
+
+test('a name stands under its thing, or over it where something is in the way', () => {
+  const wall = { x0: 100, y0: 100, x1: 400, y1: 120 };
+  expect(nameSpot(wall, 80, [])).toEqual([250, 137]);
+  const bed = { x0: 150, y0: 122, x1: 350, y1: 200 };
+  expect(nameSpot(wall, 80, [bed])).toEqual([250, 93]);
+  // In the way on both sides, it stays under it.
+  expect(nameSpot(wall, 80, [bed, { ...bed, y0: 20, y1: 98 }])).toEqual([250, 137]);
 });

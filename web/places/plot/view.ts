@@ -34,6 +34,37 @@ export function toPlot(v: PlotView, x: number, y: number): PlanPoint {
   return { x: v.middle.x + way.x, y: v.middle.y + way.y };
 }
 
+/** A rectangle on the screen, px. */
+export interface ScreenBox {
+  readonly x0: number;
+  readonly y0: number;
+  readonly x1: number;
+  readonly y1: number;
+}
+
+/** What points take up on the screen, px. */
+export function boxOf(points: readonly (readonly [number, number])[]): ScreenBox {
+  const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
+  return { x0: Math.min(...xs), y0: Math.min(...ys), x1: Math.max(...xs), y1: Math.max(...ys) };
+}
+
+/** Height of a line of words, and from it to its thing, px. */
+const NAME = { high: 18, gap: 3 } as const;
+
+/**
+ * Where a name stands: under its thing, or over it where something else is in the way; its middle, and where its letters stand.
+ * @param others what else is on the screen
+ */
+export function nameSpot(box: ScreenBox, widthPx: number, others: readonly ScreenBox[]): readonly [number, number] {
+  const x = (box.x0 + box.x1) / 2;
+  const at = (y0: number): ScreenBox => ({ x0: x - widthPx / 2, x1: x + widthPx / 2, y0, y1: y0 + NAME.high });
+  const free = (b: ScreenBox): boolean => !others.some((o) => o.x0 < b.x1 && b.x0 < o.x1 && o.y0 < b.y1 && b.y0 < o.y1);
+  const below = at(box.y1 + NAME.gap);
+  const above = at(box.y0 - NAME.gap - NAME.high);
+  const spot = !free(below) && free(above) ? above : below;
+  return [x, spot.y1 - 4];
+}
+
 /** Room round what is fitted, for names beneath and the compass, px. */
 const PAD = 56;
 /** What is seen of an empty plot, mm. */
