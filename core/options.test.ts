@@ -7,12 +7,13 @@ import { outline } from './plan';
 const garden = demoGarden();
 
 test('an option costs what the design with it costs more, and what cannot be built says why', () => {
-  for (const cover of garden.covers) {
+  // One with every kind of question, and one of another family.
+  for (const cover of garden.covers.slice(0, 2)) {
     const o = outline(garden, cover);
     if (!o.ok) throw new Error(cover.id);
     const family = familyOf(cover.family);
-    for (const q of family.questions(cover.answers, o.value)) {
-      if (q.kind !== 'choice') continue;
+    const choices = family.questions(cover.answers, o.value).filter((q) => q.kind === 'choice');
+    for (const q of choices.filter((_, i) => i % 3 === 0)) {
       const costs = optionCosts(o.value, q.id);
       expect(costs.map((c) => c.value)).toEqual(q.options.map((x) => x.value));
       expect(costs.find((c) => c.value === q.value)?.cost).toBe(0);
