@@ -26,6 +26,9 @@ export function optionCosts(o: Outline, id: string): readonly OptionCost[] {
     const answers = family.answer(o.cover.answers, id, value, o);
     const tried = answers.ok ? outline(o.garden, { ...o.cover, answers: answers.value } as Outline['cover']) : answers;
     if (!tried.ok) return { value, cost: undefined, not: tried.faults[0]?.message ?? 'It cannot be built.' };
-    return { value, cost: quickPrice(tried.value) - now, not: undefined };
+    const cost = quickPrice(tried.value) - now;
+    return Number.isFinite(cost)
+      ? { value, cost, not: undefined }
+      : { value, cost: undefined, not: 'It cannot be cut from what is sold.' };
   });
 }

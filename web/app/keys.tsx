@@ -30,7 +30,8 @@ export function useKeys(
         dispatch(e.shiftKey ? redo() : undo());
         return;
       }
-      if (!e.altKey || e.ctrlKey || e.metaKey) return;
+      // Only figures: a space would count as nought.
+      if (!e.altKey || e.ctrlKey || e.metaKey || !/^\d$/.test(e.key)) return;
       const to = [
         way('settings'),
         way('plot'),

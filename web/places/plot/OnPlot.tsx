@@ -7,7 +7,7 @@ import { LandmarkShape } from './LandmarkShape';
 import type { PlotDeeds } from './mapDeeds';
 import { reach, seenFromAbove, stands } from './fromAbove';
 import { type Thing, useLying } from './useLying';
-import { type PlotView, boxOf, nameSpot, toScreen } from './view';
+import { type PlotView, type ScreenBox, boxOf, nameSpot, toScreen } from './view';
 
 /** About the width of a letter of a label, and the least that a label may take, px. */
 const LETTER_PX = 8.6;
@@ -25,12 +25,14 @@ interface OnPlotProps {
   readonly view: PlotView;
   readonly steps: { readonly stepMm: number; readonly largeMm: number };
   readonly held: boolean;
+  /** What everything takes up on the screen, by id. */
+  readonly boxes: ReadonlyMap<string, ScreenBox>;
   readonly onTake: () => void;
   readonly deeds: PlotDeeds;
 }
 
 /** One bed or landmark where it lies, with its handle to turn it by while it is in hand. */
-export function OnPlot({ thing, garden, view, steps, held, onTake, deeds }: OnPlotProps): ReactNode {
+export function OnPlot({ thing, garden, view, steps, held, boxes, onTake, deeds }: OnPlotProps): ReactNode {
   const isBed = 'outside' in thing;
   const others = [...garden.beds, ...garden.landmarks].filter((t) => t.id !== thing.id);
   const { onLay, onOpen, onTakeAway, onHold } = deeds;
@@ -39,9 +41,7 @@ export function OnPlot({ thing, garden, view, steps, held, onTake, deeds }: OnPl
   const screen = (isBed ? reach(garden, thing, shown) : footprint(shown)).map((p) => toScreen(view, p));
   const box = boxOf(screen);
   const name = lying.said || fitted(thing.name, Math.max(MIN_LABEL_PX, box.x1 - box.x0));
-  const taken = others.map((t) =>
-    boxOf(('outside' in t ? reach(garden, t) : footprint(t)).map((p) => toScreen(view, p))),
-  );
+  const taken = [...boxes].flatMap(([id, other]) => (id === thing.id ? [] : [other]));
   const [nameX, nameY] = nameSpot(box, name.length * LETTER_PX, taken);
   const what = isBed ? 'Bed' : 'Landmark';
   return (

@@ -1,4 +1,4 @@
-import { type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
+import { type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { MM_PER_INCH, formatLength } from '../../../core/base/length';
 import type { Garden } from '../../../core/garden/garden';
@@ -11,9 +11,9 @@ import { OnPlot } from './OnPlot';
 import { reach } from './fromAbove';
 import type { PlotDeeds } from './mapDeeds';
 import type { Thing } from './useLying';
-import { type PlotView, fitting, zoomed } from './view';
+import { type PlotView, boxOf, fitting, toScreen, zoomed } from './view';
 
-const Map = styled.div`
+const Field = styled.div`
   position: relative;
   height: 100%;
   min-height: 0;
@@ -91,8 +91,17 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
   const [looked, setLooked] = useState<Pick<PlotView, 'middle' | 'scale'>>();
   const { upDeg } = garden.plot;
   const things: readonly Thing[] = [...garden.landmarks, ...garden.beds];
-  const all = [...garden.beds.flatMap((b) => reach(garden, b)), ...garden.landmarks.flatMap(footprint)];
+  // Each is looked at once, however many there are.
+  const reached = useMemo(
+    () => [
+      ...garden.landmarks.map((l) => [l.id, footprint(l)] as const),
+      ...garden.beds.map((b) => [b.id, reach(garden, b)] as const),
+    ],
+    [garden],
+  );
+  const all = reached.flatMap(([, points]) => points);
   const view: PlotView | undefined = size && (looked ? { ...looked, upDeg, size } : fitting(all, upDeg, size));
+  const boxes = view && new Map(reached.map(([id, points]) => [id, boxOf(points.map((p) => toScreen(view, p)))]));
   const metric = garden.units.length === 'cm' || garden.units.length === 'mm';
   const steps = metric ? { stepMm: 10, largeMm: 300 } : { stepMm: MM_PER_INCH / 2, largeMm: 12 * MM_PER_INCH };
   const look = (v: PlotView): void => setLooked({ middle: v.middle, scale: v.scale });
@@ -102,8 +111,8 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
   useWheel(ref, (at, by) => view && look(zoomed(view, by, at)));
   const barMm = metric ? 1000 : 4 * 12 * MM_PER_INCH;
   return (
-    <Map ref={ref}>
-      {view && size && (
+    <Field ref={ref}>
+      {view && size && boxes && (
         <>
           <svg
             width={size.width}
@@ -120,6 +129,7 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
                 view={view}
                 steps={steps}
                 held={held === thing.id}
+                boxes={boxes}
                 deeds={deeds}
                 // What is being moved holds the view still.
                 onTake={() => {
@@ -153,7 +163,7 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
           </div>
         </>
       )}
-    </Map>
+    </Field>
   );
 }
 
