@@ -42,3 +42,34 @@ test.each(FAMILY_KEYS)(
     }
   },
 );
+
+test('drawn to the crop it just fits, within half a millimetre; to half a bar, two pieces with the saw between them come out of it', () => {
+  let [fits, halves] = [0, 0];
+  for (const family of FAMILY_KEYS) {
+    const o = of(family, 'long');
+    if (!o) throw new Error(family);
+    for (const d of o.assembly.dimensions) {
+      const pull = pullOf(o, d.id);
+      for (const snap of pull?.snaps ?? []) {
+        const said = snap.said.filter((part) => typeof part === 'string').join('');
+        if (!pull || !/just fits|half a/.test(said)) continue;
+        const there = pulled(o, pull, (snap.valueMm - d.valueMm) / pull.perMm, 0, 1);
+        if (!there.ok) continue;
+        const after = outline(garden, { ...o.cover, answers: there.value.answers } as Outline['cover']);
+        if (!after.ok) throw new Error(`${family} ${d.id}`);
+        if (said.includes('just fits')) {
+          fits += 1;
+          expect([family, d.id, Math.abs(after.value.assembly.crop.clearanceMm) < 0.51]).toEqual([family, d.id, true]);
+          continue;
+        }
+        const part = said.slice(0, said.indexOf(' half a'));
+        const m = after.value.assembly.members.find((x) => x.part.toLowerCase() === part);
+        if (!m || Math.abs(there.value.valueMm - snap.valueMm) > 0.1) continue;
+        halves += 1;
+        const over = m.section.stock.map((bar) => Math.abs(2 * m.lengthMm + m.section.tool.kerfMm - bar.lengthMm));
+        expect([family, d.id, part, Math.min(...over) < 1.01]).toEqual([family, d.id, part, true]);
+      }
+    }
+  }
+  expect([fits > 5, halves > 3]).toEqual([true, true]);
+});

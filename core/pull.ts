@@ -6,6 +6,7 @@ import type { Answers } from './build/answers/asked';
 import type { Assembly, Dimension, Member } from './build/assembly/types';
 import { familyOf } from './build/families';
 import type { Outline } from './outline';
+import { crop } from './site/crops';
 
 /** A value that a pull is drawn to, and why. */
 export interface PullSnap {
@@ -91,17 +92,40 @@ function schoolSnaps(o: Outline, d: Dimension): readonly PullSnap[] {
   });
 }
 
+/** How often a snap is looked at again, and how near it must come, mm. */
+const LOOKS = 6;
+const MET_MM = 0.5;
+
+/**
+ * The value of a dimension at which a part of the design misses by nothing, by secants: what follows it is curved.
+ * @param per how much the miss grows while the value grows by one mm
+ */
+function metAt(
+  o: Outline,
+  d: Dimension,
+  per: number,
+  missOf: (a: Assembly) => number,
+  reach = Infinity,
+): number | undefined {
+  let [valueMm, miss, slope] = [d.valueMm, missOf(o.assembly), per];
+  for (let i = 0; i < LOOKS && Math.abs(miss) > MET_MM; i++) {
+    const next = valueMm - miss / slope;
+    if (!(Math.abs(next - d.valueMm) <= reach)) return undefined;
+    const there = withDimension(o, d.id, next);
+    const then = there.ok ? missOf(there.value.assembly) : NaN;
+    if (Number.isNaN(then)) return undefined;
+    if (then !== miss) slope = (then - miss) / (next - valueMm);
+    [valueMm, miss] = [next, then];
+  }
+  return Math.abs(miss) <= MET_MM ? valueMm : undefined;
+}
+
 /** Where the crop just fits under the cover. */
 function cropSnaps(o: Outline, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
-  const { clearanceMm } = o.assembly.crop;
-  const gained = bit.crop.clearanceMm - clearanceMm;
-  if (Math.abs(gained) < 0.05 * Math.abs(grownMm) || d.id === 'rowFromEdge') return [];
-  let valueMm = d.valueMm - (clearanceMm / gained) * grownMm;
-  // The underside is curved: a second look from there.
-  const there = withDimension(o, d.id, valueMm);
-  if (!there.ok) return [];
-  valueMm -= (there.value.assembly.crop.clearanceMm / gained) * grownMm;
-  return [{ valueMm, said: [`the ${o.assembly.crop.cropKey} just fits`] }];
+  const per = (bit.crop.clearanceMm - o.assembly.crop.clearanceMm) / grownMm;
+  if (Math.abs(per) < 0.05 || d.id === 'rowFromEdge') return [];
+  const valueMm = metAt(o, d, per, (a) => a.crop.clearanceMm);
+  return valueMm === undefined ? [] : [{ valueMm, said: [`${crop(o.assembly.crop.cropKey).name} just fits`] }];
 }
 
 /** Shares of a bar that pieces are drawn to. */
@@ -124,9 +148,10 @@ function stockSnaps(o: Outline, d: Dimension, bit: Assembly, grownMm: number): r
     return m.section.stock.flatMap((bar) =>
       SHARES.flatMap(([n, words]): PullSnap[] => {
         // Cut pieces of one bar lose the saw's width between them.
-        const pieceMm = (bar.lengthMm - (n - 1) * KERF_MM) / n;
-        const valueMm = d.valueMm + (pieceMm - m.lengthMm) / per;
-        if (Math.abs(valueMm - d.valueMm) > REACH * d.valueMm) return [];
+        const pieceMm = (bar.lengthMm - (n - 1) * m.section.tool.kerfMm) / n;
+        const missOf = (a: Assembly): number => (a.members.find((x) => x.tag === m.tag)?.lengthMm ?? NaN) - pieceMm;
+        const valueMm = metAt(o, d, per, missOf, REACH * d.valueMm);
+        if (valueMm === undefined) return [];
         return [
           {
             valueMm,
@@ -137,7 +162,6 @@ function stockSnaps(o: Outline, d: Dimension, bit: Assembly, grownMm: number): r
     );
   });
 }
-const KERF_MM = 3.2;
 
 /**
  * The design with its dimension pulled.

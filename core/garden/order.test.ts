@@ -1,7 +1,7 @@
 import { extent } from '../site/plotting';
 import { demoGarden } from './demo';
 import { type Garden, checkGarden } from './garden';
-import { withCopiedBed, withCopiedCover, withMoved, withoutBed } from './order';
+import { withCopiedBed, withCopiedCover, withCopiedLandmark, withMoved, withoutBed } from './order';
 
 const garden = demoGarden();
 const [cover] = garden.covers;
@@ -37,6 +37,23 @@ test('a copied bed lies a path beyond the first, by itself or with its covers', 
   const whole = withCopiedBed(garden, 'long', 'new', (c) => `copy of ${c.id}`);
   expect(whole.covers.filter((c) => c.bedId === 'new').map((c) => c.family)).toEqual(onLong.map((c) => c.family));
   expect(checkGarden({ ...garden, ...whole }).ok).toBe(true);
+});
+
+test('a copied landmark lies a path beyond the first, the way it runs', () => {
+  const fence = {
+    id: 'f',
+    name: 'Fence',
+    kind: 'fence' as const,
+    at: { xMm: 0, yMm: 0 },
+    bearingDeg: 30,
+    lengthMm: 4000,
+    widthMm: 80,
+    heightMm: 1500,
+  };
+  const [first, copy] = withCopiedLandmark({ ...garden, landmarks: [fence] }, 'f', 'new').landmarks;
+  if (!first || !copy) throw new Error('no copy');
+  expect([first, copy.name]).toEqual([fence, 'Fence 2']);
+  expect(extent(copy).y0 - extent(first).y1).toBeCloseTo(garden.plot.pathMm, 6);
 });
 
 test('a bed goes with its covers, and what is left is sound', () => {

@@ -1,6 +1,7 @@
 /** A garden kept in order: what is copied, moved in its list, taken away. Each gives the lists that change. */
 import { freshName } from '../base/ids';
 import type { Bed } from '../site/bed';
+import type { Landmark } from '../site/landmark';
 import { extent } from '../site/plotting';
 import { type Cover, type Garden, newWork } from './garden';
 
@@ -20,6 +21,25 @@ export function withCopiedCover(garden: Garden, id: string, newId: string): Pick
   return { covers: inserted(garden.covers, id, copy) };
 }
 
+/** Where a copy lies: a path beyond the far side of the first one. */
+const beyond = (garden: Garden, thing: Bed | Landmark): Bed['at'] => {
+  const { y0, y1 } = extent(thing);
+  return { ...thing.at, yMm: thing.at.yMm + y1 - y0 + garden.plot.pathMm };
+};
+
+/** The same landmark once more, a path beyond its far side. */
+export function withCopiedLandmark(garden: Garden, id: string, newId: string): Pick<Garden, 'landmarks'> {
+  const of = garden.landmarks.find((l) => l.id === id);
+  if (!of) return garden;
+  const copy: Landmark = {
+    ...of,
+    id: newId,
+    name: freshName(of.name, names(garden.landmarks)),
+    at: beyond(garden, of),
+  };
+  return { landmarks: inserted(garden.landmarks, id, copy) };
+}
+
 /**
  * The same bed once more, a path beyond its far side.
  * @param coverIds ids for copies of its covers; none where only the bed is copied
@@ -32,9 +52,7 @@ export function withCopiedBed(
 ): Pick<Garden, 'beds' | 'covers'> {
   const bed = garden.beds.find((b) => b.id === id);
   if (!bed) return garden;
-  const { y0, y1 } = extent(bed);
-  const at = { ...bed.at, yMm: bed.at.yMm + y1 - y0 + garden.plot.pathMm };
-  const copy: Bed = { ...bed, id: newId, name: freshName(bed.name, names(garden.beds)), at };
+  const copy: Bed = { ...bed, id: newId, name: freshName(bed.name, names(garden.beds)), at: beyond(garden, bed) };
   const taken = [...names(garden.covers)];
   const copies = garden.covers
     .filter((c) => c.bedId === id && coverId)

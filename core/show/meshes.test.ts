@@ -47,8 +47,14 @@ test.each(FAMILY_KEYS)('%s in the round: closed solids of their true volume, rig
     expect([m.tag, ratio > 0.45 && ratio < 1.05]).toEqual([m.tag, true]);
     if (shape.kind === 'board' && !m.taperMm && !m.endAnglesDeg) expect(ratio).toBeCloseTo(1, 2);
   }
-  for (const m of meshes.filter((x) => x.stuff === 'panel' || x.stuff === 'straw'))
+  for (const m of meshes.filter((x) => x.stuff !== 'film')) {
+    // Each edge is walked once each way: all faces look the same way, outward as the volume says.
+    const edges = m.triangles.flatMap(([a, b, c]) => [`${a}>${b}`, `${b}>${c}`, `${c}>${a}`]);
+    const walked = new Set(edges);
+    expect([m.name, edges.length - walked.size]).toEqual([m.name, 0]);
+    expect([m.name, edges.filter((e) => !walked.has(e.split('>').reverse().join('>')))]).toEqual([m.name, []]);
     expect(volume(m)).toBeGreaterThan(0);
+  }
 });
 
 test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that says what it means', async (family) => {

@@ -99,7 +99,7 @@ function panelMesh(p: Panel): Pick<Mesh, 'points' | 'triangles'> {
   const triangles: Triangle[] = [];
   for (let i = 0; i + 2 < face.length; i += 3) {
     const [a = 0, b = 0, c = 0] = face.slice(i, i + 3);
-    triangles.push([a, b, c], [a + n, c + n, b + n]);
+    triangles.push([a, c, b], [a + n, b + n, c + n]);
   }
   rings.forEach((ring, r) =>
     ring.forEach((_, k) => {

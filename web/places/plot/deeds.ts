@@ -5,7 +5,7 @@ import { freshName } from '../../../core/base/ids';
 import { MM_PER_INCH } from '../../../core/base/length';
 import { roundLength } from '../../../core/catalog/market';
 import type { Cover, CoverState, Garden } from '../../../core/garden/garden';
-import { withCopiedBed, withCopiedCover, withMoved, withoutBed } from '../../../core/garden/order';
+import { withCopiedBed, withCopiedCover, withCopiedLandmark, withMoved, withoutBed } from '../../../core/garden/order';
 import { movedCover } from '../../../core/moved';
 import { type Bed, squareBed } from '../../../core/site/bed';
 import { LANDMARKS, type LandmarkKind } from '../../../core/site/landmark';
@@ -120,14 +120,9 @@ function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (words: 
     },
     copyLandmark: (id: string): string => {
       const copy = newId();
+      const { landmarks } = withCopiedLandmark(garden, id, copy);
       edit(`Duplicate ${nameOf('landmark', id)}`, (g) => {
-        const of = garden.landmarks.find((l) => l.id === id);
-        if (!of) return;
-        const name = freshName(
-          of.name,
-          garden.landmarks.map((l) => l.name),
-        );
-        g.landmarks.push({ ...of, id: copy, name, at: { ...of.at, yMm: of.at.yMm - of.widthMm - garden.plot.pathMm } });
+        g.landmarks = [...landmarks];
       });
       return copy;
     },
