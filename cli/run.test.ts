@@ -42,6 +42,45 @@ test('hoop answers in SI for lengths in any unit', async () => {
   expect(held['lengthMm']).toBeCloseTo((Math.PI / 2) * 1117.6, 1);
 });
 
+test('collapse answers the load at which a sprung hoop gives way, and how', async () => {
+  const asked = ['collapse', '--span', '44in', '--length', '76in'];
+  const even = await answer(...asked, '--feet', 'loose', '--load', 'even');
+  expect(Number(even['wSpan3OverEI']) / 40.06).toBeCloseTo(1, 2);
+  expect(even['mode']).toBe('sway');
+  expect(Number(even['crownAtCollapse'])).toBeLessThan(Number(even['crownBefore']));
+  const pipe = [...asked, '--pipe', 'pvc-3/4'];
+  const [kinks, held] = [await answer(...pipe), await answer(...pipe, '--ridge-spring', '0.5')];
+  expect(kinks['mode']).toBe('kink');
+  expect(Number(held['wNPerMm'])).toBeGreaterThan(Number(kinks['wNPerMm']));
+  for (const [wrong, said] of [
+    [['--load', 'hail'], /^--load: must be uniform, even, one-sided, not "hail"/],
+    [['--ridge-spring', '5'], /^--pipe: say which/],
+    [['--ridge-spring', 'x'], /^--ridge-spring: must be N\/mm/],
+    [['--feet', 'x'], /^--feet: must be/],
+    [['--pipe', 'x'], /^--pipe: there is no pipe/],
+  ] as const) {
+    const { code, err } = await runCommand([...asked, ...wrong]);
+    expect(code).toBe(2);
+    expect(err).toMatch(said);
+  }
+});
+
+test('frame answers any plane frame, or says which field is wrong', async () => {
+  const job = {
+    nodes: { a: [0, 0], b: [1000, 0] },
+    members: { m: { from: 'a', to: 'b', E: 1000, A: 1e4, I: 1e4 } },
+    supports: { a: { x: true, y: true, turn: true } },
+    loads: [{ node: 'b', y: -1 }],
+  };
+  const { at } = (await answer('frame', file('frame.json', JSON.stringify(job)))) as {
+    at: { nodes: { b: { y: number } } }[];
+  };
+  // P L³ / 3 EI = 1e9 / 3e7.
+  expect(at[0]?.nodes.b.y).toBeCloseTo(-100 / 3, 6);
+  const { code, err } = await runCommand(['frame', file('loose.json', JSON.stringify({ ...job, supports: {} }))]);
+  expect([code, err.split(':')[0]]).toEqual([2, 'supports']);
+});
+
 test('cut answers a case file at its proven best', async () => {
   const cases = JSON.parse(readFileSync('core/make/cutting/cutting.cases.json', 'utf8')) as {
     cases: { optimum: number }[];
@@ -219,7 +258,7 @@ test.each([
   [['hoop', '--span', '44', '--length', '80', '--pipe', 'gold'], '--pipe: there is no pipe "gold"'],
   [['cut', file('bad.json', '{"kerf": 0, "stock": [{"length": 96, "price": "x"}], "pieces": []}')], 'stock[0].price: '],
   [['cut', file('noise.json', 'noise')], 'FILE: not JSON'],
-  [['fly'], 'command: must be plan, hoop or cut'],
+  [['fly'], 'command: must be plan, hoop, cut, frame, collapse'],
 ])('a bad call is one line a fault and 2: %j', async (args, start) => {
   const { code, out, err } = await runCommand(args);
   expect(code).toBe(2);

@@ -1,5 +1,6 @@
 import type { Feet } from '../core/build/hoop/types';
 import { SHIPPED, sectionsWhere } from '../core/catalog/catalog';
+import type { Section } from '../core/catalog/types';
 import highsLoader from 'highs';
 import { mkdir, readFile, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -16,8 +17,13 @@ import { booklet, tagSheet } from '../core/show/booklet';
 import { dxf } from '../core/show/dxf';
 import { gltf } from '../core/show/gltf';
 import { viewSvg } from '../core/show/svg';
-import { solveHoop } from '../core/build/hoop/elastica';
+import { type HoopMeasures, solveHoop } from '../core/build/hoop/elastica';
 import { fibreStrainPercent } from '../core/build/hoop/strain';
+import { solveFrame } from '../core/judge/frame/answer';
+import { type LoadShape, hoopCollapse } from '../core/judge/frame/hoop';
+import { readFrameJob } from '../core/judge/frame/job';
+import { curvatureLimitPerMm } from '../core/judge/proof/strength';
+import { slopeFactor } from '../core/judge/proof/snow';
 import { plan } from '../core/plan';
 import { planReport } from '../core/show/report';
 import { type Fault, type Result, fail, failAll, messageOf, ok } from '../core/base/result';
@@ -33,6 +39,8 @@ export interface CommandAnswer {
 const USAGE = `cabanon plan FILE [--cover ID] [--out DIR]
 cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinned|ANGLE] [--pipe KEY]   (give two of span, length, height)
 cabanon cut FILE [--sheets]
+cabanon frame FILE
+cabanon collapse --span LENGTH --length LENGTH [--feet loose|pinned|ANGLE] [--load uniform|even|one-sided] [--pipe KEY] [--ridge-spring N/mm]
 `;
 
 /** An answer, and what could not be answered beside it. */
@@ -71,33 +79,49 @@ function readFeet(text: string): Result<Feet> {
     : fail('--feet', `must be loose or an angle in degrees, not "${text}"`);
 }
 
-function hoopCommand(options: Readonly<Record<string, string | undefined>>): Result<unknown> {
+/** Lengths among the options, mm, by name. */
+function lengthsOf(
+  options: Readonly<Record<string, string | undefined>>,
+  names: readonly ('span' | 'length' | 'height')[],
+): Result<HoopMeasures> {
   const measures: Record<string, number> = {};
-  for (const name of ['span', 'length', 'height'] as const) {
+  for (const name of names) {
     const text = options[name];
     if (text === undefined) continue;
     const read = parseLength(text, 'in');
     if (!read.ok) return failAll(read.faults.map((f) => ({ field: `--${name}`, message: f.message })));
     measures[`${name}Mm`] = read.value;
   }
+  return ok(measures);
+}
+
+function pipeOf(key: string): Result<Section> {
+  const pipe = SHIPPED.bar.get(key);
+  return pipe?.shape.kind === 'tube'
+    ? ok(pipe)
+    : fail(
+        '--pipe',
+        `there is no pipe "${key}"; there are ${sectionsWhere(SHIPPED, (s) => s.shape.kind === 'tube')
+          .map((s) => s.key)
+          .join(', ')}`,
+      );
+}
+
+function hoopCommand(options: Readonly<Record<string, string | undefined>>): Result<unknown> {
+  const measures = lengthsOf(options, ['span', 'length', 'height']);
+  if (!measures.ok) return measures;
   const feet = readFeet(options['feet'] ?? 'pinned');
   if (!feet.ok) return feet;
-  const pipeKey = options['pipe'] ?? 'pvc-1/2';
-  const pipe = SHIPPED.bar.get(pipeKey);
-  if (pipe?.shape.kind !== 'tube')
-    return fail(
-      '--pipe',
-      `there is no pipe "${pipeKey}"; there are ${sectionsWhere(SHIPPED, (s) => s.shape.kind === 'tube')
-        .map((s) => s.key)
-        .join(', ')}`,
-    );
-  const hoop = solveHoop(feet.value, measures);
+  const read = pipeOf(options['pipe'] ?? 'pvc-1/2');
+  if (!read.ok) return read;
+  const pipe = read.value;
+  const hoop = solveHoop(feet.value, measures.value);
   if (!hoop.ok) return failAll(hoop.faults.map((f) => ({ field: `--${f.field}`, message: f.message })));
   const h = hoop.value;
   const eiNMm2 = stiffnessNMm2(pipe, 'fresh');
   return ok({
     feet: h.feet,
-    pipe: pipeKey,
+    pipe: pipe.key,
     spanMm: h.spanMm,
     lengthMm: h.lengthMm,
     heightMm: h.heightMm,
@@ -110,6 +134,54 @@ function hoopCommand(options: Readonly<Record<string, string | undefined>>): Res
     bendRadiusMm: 1 / h.maxCurvaturePerMm,
     strainPercent: fibreStrainPercent(h.maxCurvaturePerMm, tubeShape(pipe).outsideMm),
   });
+}
+
+/** Loads of `collapse`: everywhere alike, or as snow lies by slope (ASCE/SEI 7), on both sides or the right one. */
+const LOADS: Readonly<Record<string, LoadShape>> = {
+  uniform: () => 1,
+  even: slopeFactor,
+  'one-sided': (slopeDeg, across) => (across > 0.5 ? slopeFactor(slopeDeg) : 0),
+};
+
+function collapseCommand(options: Readonly<Record<string, string | undefined>>): Result<unknown> {
+  const measures = lengthsOf(options, ['span', 'length']);
+  if (!measures.ok) return measures;
+  const feet = readFeet(options['feet'] ?? 'pinned');
+  if (!feet.ok) return feet;
+  const load = LOADS[options['load'] ?? 'even'];
+  if (!load) return fail('--load', `must be ${Object.keys(LOADS).join(', ')}, not "${options['load'] ?? ''}"`);
+  const pipe = options['pipe'] === undefined ? ok(undefined) : pipeOf(options['pipe']);
+  if (!pipe.ok) return pipe;
+  const spring = Number(options['ridge-spring'] ?? 0);
+  if (!(spring >= 0 && spring <= 1e9)) return fail('--ridge-spring', 'must be N/mm from 0 to 1e9');
+  if (spring > 0 && !pipe.value) return fail('--pipe', 'say which: a spring holds a stiff pipe less than a slack one');
+  const hoop = solveHoop(feet.value, measures.value);
+  if (!hoop.ok) return failAll(hoop.faults.map((f) => ({ field: `--${f.field}`, message: f.message })));
+  const { spanMm } = hoop.value;
+  const ei = pipe.value && stiffnessNMm2(pipe.value, 'fresh');
+  const limit = pipe.value && curvatureLimitPerMm(pipe.value);
+  const c = hoopCollapse(hoop.value, true, {
+    shape: load,
+    ...(ei && { ridge: (spring * spanMm ** 3) / ei }),
+    ...(limit && { used: (curvatureTimesSpan: number) => curvatureTimesSpan / spanMm / limit }),
+  });
+  if (!c) return fail('--length', 'such a hoop does not give way under a load from above that this method can follow');
+  return ok({
+    wSpan3OverEI: c.load,
+    mode: c.mode,
+    crownBefore: c.crownBefore * spanMm,
+    crownAtCollapse: c.crownAtCollapse * spanMm,
+    ...(ei && { wNPerMm: (c.load * ei) / spanMm ** 3 }),
+  });
+}
+
+async function frameCommand(path: string): Promise<Result<unknown>> {
+  const text = await readText(path);
+  if (!text.ok) return text;
+  const document = json(text.value);
+  if (!document.ok) return document;
+  const read = readFrameJob(document.value);
+  return read.ok ? solveFrame(read.value) : read;
 }
 
 async function cutCommand(path: string): Promise<Result<unknown>> {
@@ -210,14 +282,29 @@ const OPTIONS = {
   plan: { cover: 'string', out: 'string' },
   hoop: { span: 'string', length: 'string', height: 'string', feet: 'string', pipe: 'string' },
   cut: { sheets: 'boolean' },
+  frame: {},
+  collapse: {
+    span: 'string',
+    length: 'string',
+    feet: 'string',
+    load: 'string',
+    pipe: 'string',
+    'ridge-spring': 'string',
+  },
 } as const;
+
+const isCommand = (name: string | undefined): name is keyof typeof OPTIONS =>
+  name !== undefined && Object.hasOwn(OPTIONS, name);
 
 const whole = (answer: Result<unknown>): Result<Partly> =>
   answer.ok ? ok({ value: answer.value, faults: [] }) : answer;
 
 async function dispatch([command, ...rest]: readonly string[]): Promise<Result<Partly>> {
-  if (command !== 'plan' && command !== 'hoop' && command !== 'cut')
-    return fail('command', `must be plan, hoop or cut, not "${(command ?? '').slice(0, 40)}"\n${USAGE.trimEnd()}`);
+  if (!isCommand(command))
+    return fail(
+      'command',
+      `must be ${Object.keys(OPTIONS).join(', ')}, not "${(command ?? '').slice(0, 40)}"\n${USAGE.trimEnd()}`,
+    );
   const known = Object.entries(OPTIONS[command]);
   let parsed;
   try {
@@ -234,10 +321,14 @@ async function dispatch([command, ...rest]: readonly string[]): Promise<Result<P
   const options = parsed.values as Readonly<Record<string, string | undefined>>;
   const [file, ...more] = parsed.positionals;
   try {
-    if (command === 'hoop') return whole(hoopCommand(options));
+    if (command === 'hoop' || command === 'collapse') {
+      if (file !== undefined) return fail('FILE', `${command} reads no file`);
+      return whole(command === 'hoop' ? hoopCommand(options) : collapseCommand(options));
+    }
     if (file === undefined) return fail('FILE', `say which file\n${USAGE.trimEnd()}`);
     if (more.length > 0) return fail('FILE', `say one file, not ${more.length + 1}`);
     if (command === 'plan') return await planCommand(file, options['cover'], options['out']);
+    if (command === 'frame') return whole(await frameCommand(file));
     return whole(await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file)));
   } catch (error) {
     return fail(command, messageOf(error));

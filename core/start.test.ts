@@ -4,18 +4,13 @@ import { outline } from './plan';
 import { firstCover, startingCover } from './start';
 
 const garden = demoGarden();
-/** What carries no more whatever its answers: steel mesh has one wire and no ridge; on the narrow bed it is enough. */
-const CANNOT: readonly string[] = ['long', 'metric', 'crooked'].map((bed) => `mesh-arch on ${bed}`);
-
 describe.each(garden.beds.map((b) => b.id))('on the bed %s', (bedId) => {
   test.each(FAMILY_KEYS)('a new %s holds from the start', (key) => {
     const cover = startingCover(garden, bedId, key, 'new', 'New');
     const made = cover && outline(garden, cover);
     if (!made?.ok) throw new Error(made?.faults[0]?.message);
     const failing = made.value.checks.filter((c) => c.verdict === 'fails');
-    // Where nothing holds, what fails says why.
-    expect(failing.map((c) => c.id)).toEqual(CANNOT.includes(`${key} on ${bedId}`) ? ['snow'] : []);
-    for (const c of failing) expect(c.text.length).toBeGreaterThan(2);
+    expect(failing.map((c) => c.id)).toEqual([]);
   });
 });
 

@@ -14,7 +14,9 @@ import { changesOf } from '../core/garden/changes';
 import { evaluate } from '../core/evaluate';
 import { solveHoop } from '../core/build/hoop/elastica';
 import { outline } from '../core/plan';
-import { designSnow } from '../core/judge/proof/snow';
+import { designSnow, slopeFactor } from '../core/judge/proof/snow';
+import type { Elastica } from '../core/build/hoop/types';
+import { hoopCollapse } from '../core/judge/frame/hoop';
 import { hoopStrength } from '../core/judge/proof/strength';
 
 interface Row {
@@ -93,12 +95,29 @@ async function core(): Promise<void> {
   const arch = drawn.ok ? drawn.value.assembly.arches[0] : undefined;
   if (arch) {
     const snow = designSnow(garden.site.snow, 'normal');
+    const form = (i: number): Elastica => {
+      const h = solveHoop({ kind: 'pinned' }, { spanMm: 1117.6, lengthMm: 1900 + i });
+      if (!h.ok) throw new Error('no hoop');
+      return h.value;
+    };
     add(
-      'hoop strength, 40 elements',
-      timed(9, 40, () => hoopStrength(arch, snow)),
+      'hoop capacity to collapse, 40 elements, solved afresh',
+      timed(9, 10, (i) => hoopCollapse(form(i), true, { shape: slopeFactor })),
       'ms',
       15,
-      'linear estimate',
+    );
+    let n = 0;
+    add(
+      'strength of a cover of a new form, both snow cases, as an edit asks for it',
+      timed(9, 10, () => hoopStrength({ ...arch, hoop: form((n += 0.37)) }, snow)),
+      'ms',
+      15,
+    );
+    add(
+      'strength of a cover from what is kept',
+      timed(9, 400, () => hoopStrength(arch, snow)),
+      'ms',
+      0.2,
     );
   }
   add(

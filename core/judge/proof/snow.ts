@@ -1,4 +1,5 @@
 import type { Exposure, Snow } from '../../site/place';
+import type { NamedLoad } from '../frame/hoop';
 
 /** Middle of the trade's ranges, kg/m3: fresh 50-100, settled 200-300, wet 300-500. */
 export const SNOW_DENSITY: Readonly<Record<'fresh' | 'settled' | 'wet', number>> = {
@@ -56,4 +57,22 @@ export function oneSidedFactor(slopeDeg: number, lee: boolean, exposureFactor: n
   const slope = Math.abs(slopeDeg);
   const atThirty = (2 * slopeFactor(30)) / exposureFactor;
   return slope <= 30 ? 0.5 + ((atThirty - 0.5) * slope) / 30 : (2 * slopeFactor(slope)) / exposureFactor;
+}
+
+/** Where snow lies on a row of hoops, as parts of the flat load. */
+export interface SnowCase extends NamedLoad {
+  readonly snowCase: 'even' | 'one-sided';
+}
+
+/** Snow on both sides, and on the lee half alone. Source: ASCE/SEI 7, sec. 7.4 and 7.6.2. */
+export function archCases(snow: DesignSnow): readonly SnowCase[] {
+  const ce = snow.exposureFactor;
+  return [
+    { snowCase: 'even', name: 'asce even', shape: slopeFactor },
+    {
+      snowCase: 'one-sided',
+      name: `asce one-sided ${ce}`,
+      shape: (slope, across) => oneSidedFactor(slope, across > 0.5, ce),
+    },
+  ];
 }

@@ -1,0 +1,285 @@
+/** What a frame does under its load: moves, forces in its members, reactions, and the load at which it gives way. */
+import { factorize, solveInPlace } from '../../base/skyline';
+import { type Result, fail, ok } from '../../base/result';
+import { barPullN, barWork, beamForces, beamWork, elementWork } from './element';
+import { type Rest, asDrawn, restAt } from './equilibrium';
+import type { ReadFrame } from './job';
+import { type Model, type State, assemble, lineShare, modelOf } from './model';
+import { type Limit, type Mode, type Path, loadPath } from './path';
+import type { Beam } from './types';
+
+/** What holds one end of a member: pull along it, shear (to the left of from-to on its first end, to the right on its last), moment against the clock. */
+export interface MemberEnd {
+  readonly axialN: number;
+  readonly shearN: number;
+  readonly momentNMm: number;
+}
+
+export interface FactorAnswer {
+  readonly factor: number;
+  readonly nodes: Readonly<Record<string, { readonly x: number; readonly y: number; readonly turnDeg: number }>>;
+  readonly members: Readonly<
+    Record<string, { readonly from: MemberEnd; readonly to: MemberEnd; readonly greatestMomentNMm: number }>
+  >;
+  readonly reactions: Readonly<Record<string, { readonly x: number; readonly y: number; readonly momentNMm: number }>>;
+}
+
+export interface FrameAnswer {
+  readonly large: boolean;
+  readonly at: readonly FactorAnswer[];
+  /** Factors asked for beyond which the frame had given way. */
+  readonly beyond: readonly number[];
+  /** Where the path first meets another, or turns down, or the stuff reaches its limit; null: not up to `searchedTo`. */
+  readonly first: { readonly factor: number; readonly mode: Mode } | null;
+  /** Where it gives way for good: past a sway that it bears, on the path that it sways along. */
+  readonly limit: { readonly factor: number; readonly mode: Mode } | null;
+  readonly searchedTo: number;
+}
+
+/** Pull along an element, moments on its ends, and how its chord lies. */
+interface ElementForces {
+  readonly pull: number;
+  readonly m1: number;
+  readonly m2: number;
+  readonly l: number;
+  readonly chord: number;
+}
+
+function endForces(model: Model, u: State, k: number): ElementForces {
+  const { frame, dofs } = model;
+  const e = frame.elements[k];
+  const [a, b] = [frame.nodes[e?.from ?? 0], frame.nodes[e?.to ?? 0]];
+  if (!e || !a || !b) return { pull: 0, m1: 0, m2: 0, l: 1, chord: 0 };
+  const at = (i: number): number => u[dofs[6 * k + i] ?? 0] ?? 0;
+  const [dx, dy] = [b.x - a.x + at(3) - at(0), b.y - a.y + at(4) - at(1)];
+  const [l, chord] = [Math.hypot(dx, dy), Math.atan2(dy, dx)];
+  if (e.kind !== 'beam') return { pull: barPullN(e, dx, dy), m1: 0, m2: 0, l, chord };
+  const f = beamForces(e, dx, dy, at(2), at(5));
+  return { pull: f.pullN, m1: f.m1NMm, m2: f.m2NMm, l, chord };
+}
+
+/** The greatest part of its limit that any member has reached, by strain or by stress of its outermost fibre. */
+export function usedOf({ job, members }: ReadFrame, model: Model): ((rest: Rest) => number) | undefined {
+  const limited = Object.entries(job.members).filter(
+    ([, m]) => m.limitStrain !== undefined || m.limitMPa !== undefined,
+  );
+  if (limited.length === 0) return undefined;
+  return (rest) =>
+    limited.reduce((most, [key, m]) => {
+      const { first, count } = members.get(key) ?? { first: 0, count: 0 };
+      let used = most;
+      for (let k = first; k < first + count; k++) {
+        const { pull, m1, m2 } = endForces(model, rest.state, k);
+        const ei = (model.frame.elements[k] as Beam).eiNMm2;
+        const strain =
+          Math.abs(pull) / (m.E * m.A) + ((Math.max(Math.abs(m1), Math.abs(m2)) / ei) * (m.depth ?? 0)) / 2;
+        used = Math.max(used, strain / (m.limitStrain ?? Infinity), (strain * m.E) / (m.limitMPa ?? Infinity));
+      }
+      return used;
+    }, 0);
+}
+
+/** @param forcesOf what each element does at its ends in that state */
+function answerAt(read: ReadFrame, { factor, state }: Rest, forcesOf: (k: number) => ElementForces): FactorAnswer {
+  const { frame } = read;
+  const lines = new Map<number, { x: number; y: number; moment: number }>();
+  for (const l of frame.lines) {
+    const [half, moment] = lineShare(frame, l);
+    const times = l.constant ? 1 : factor;
+    const so = lines.get(l.element) ?? { x: 0, y: 0, moment: 0 };
+    lines.set(l.element, { x: so.x + half.x * times, y: so.y + half.y * times, moment: so.moment + moment * times });
+  }
+  const pressures = new Map<number, number>();
+  for (const p of frame.pressures)
+    pressures.set(p.element, (pressures.get(p.element) ?? 0) + p.perMm * (p.constant ? 1 : factor));
+
+  /** Forces that the element puts on nothing else but its ends: its own, less what its load already gives them. */
+  const ends = (k: number): readonly [MemberEnd, MemberEnd, { readonly x: number; readonly y: number }[]] => {
+    const { pull, m1, m2, l, chord } = forcesOf(k);
+    const shear = (m1 + m2) / l;
+    const [c, s] = [Math.cos(chord), Math.sin(chord)];
+    const line = lines.get(k) ?? { x: 0, y: 0, moment: 0 };
+    const across = (pressures.get(k) ?? 0) * (l / 2);
+    const half = { x: line.x - across * s, y: line.y + across * c };
+    // Along and across the element.
+    const [halfAlong, halfAcross] = [half.x * c + half.y * s, -half.x * s + half.y * c];
+    const from = { axialN: pull + halfAlong, shearN: shear - halfAcross, momentNMm: m1 - line.moment };
+    const to = { axialN: pull - halfAlong, shearN: shear + halfAcross, momentNMm: m2 + line.moment };
+    return [
+      from,
+      to,
+      [
+        { x: -from.axialN * c - from.shearN * s, y: -from.axialN * s + from.shearN * c },
+        { x: to.axialN * c + to.shearN * s, y: to.axialN * s - to.shearN * c },
+      ],
+    ];
+  };
+  const held = new Map<number, { x: number; y: number; momentNMm: number }>();
+  frame.elements.forEach((e, k) => {
+    const [from, to, forces] = ends(k);
+    [e.from, e.to].forEach((node, i) => {
+      const so = held.get(node) ?? { x: 0, y: 0, momentNMm: 0 };
+      const hinged = e.kind === 'beam' && e.hinged[i as 0 | 1];
+      held.set(node, {
+        x: so.x + (forces[i]?.x ?? 0),
+        y: so.y + (forces[i]?.y ?? 0),
+        momentNMm: so.momentNMm + (hinged ? 0 : i === 0 ? from.momentNMm : to.momentNMm),
+      });
+    });
+  });
+  for (const l of frame.loads) {
+    const so = held.get(l.node) ?? { x: 0, y: 0, momentNMm: 0 };
+    const value = l.value * (l.constant ? 1 : factor);
+    held.set(l.node, {
+      x: so.x - (l.dof === 0 ? value : 0),
+      y: so.y - (l.dof === 1 ? value : 0),
+      momentNMm: so.momentNMm - (l.dof === 2 ? value : 0),
+    });
+  }
+  return {
+    factor,
+    nodes: Object.fromEntries(
+      [...read.nodes].map(([key, i]) => [
+        key,
+        { x: state[3 * i] ?? 0, y: state[3 * i + 1] ?? 0, turnDeg: ((state[3 * i + 2] ?? 0) * 180) / Math.PI },
+      ]),
+    ),
+    members: Object.fromEntries(
+      [...read.members].map(([key, { first, count }]) => {
+        const all = Array.from({ length: count }, (_, i) => ends(first + i));
+        const [from] = all[0] ?? ends(first);
+        const [, to] = all[count - 1] ?? ends(first);
+        const greatest = all.flatMap(([a, b]) => [-a.momentNMm, b.momentNMm]);
+        return [
+          key,
+          { from, to, greatestMomentNMm: greatest.reduce((m, x) => (Math.abs(x) > Math.abs(m) ? x : m), 0) },
+        ];
+      }),
+    ),
+    reactions: Object.fromEntries(
+      Object.keys(read.job.supports).map((key) => [
+        key,
+        held.get(read.nodes.get(key) ?? -1) ?? { x: 0, y: 0, momentNMm: 0 },
+      ]),
+    ),
+  };
+}
+
+/** What small displacements bring: everything as it begins to change with the load factor from no load on, times it. */
+function linearAnswer(read: ReadFrame, model: Model, start: Rest, factor: number): FactorAnswer {
+  const { frame, dofs } = model;
+  assemble(model, start.state, 0);
+  factorize(model.matrix);
+  const way = model.slope.slice();
+  solveInPlace(model.matrix, way);
+  const change = new Float64Array(model.count);
+  for (let dof = 0; dof < model.count; dof++) {
+    const u = model.unknown[dof] ?? -1;
+    change[dof] = factor * (u >= 0 ? (way[u] ?? 0) : (model.moves[dof] ?? 0));
+  }
+  const work = elementWork();
+  const forcesOf = (k: number): ElementForces => {
+    const none = endForces(model, start.state, k);
+    const e = frame.elements[k];
+    if (!e) return none;
+    const at = (i: number): number => start.state[dofs[6 * k + i] ?? 0] ?? 0;
+    const [dx, dy] = [none.l * Math.cos(none.chord), none.l * Math.sin(none.chord)];
+    if (e.kind === 'beam') beamWork(e, dx, dy, at(2), at(5), work);
+    else barWork(e, dx, dy, work);
+    const grown = (i: number): number =>
+      Array.from(
+        { length: 6 },
+        (_, j) => (work.stiffness[6 * i + j] ?? 0) * (change[dofs[6 * k + j] ?? 0] ?? 0),
+      ).reduce((sum, x) => sum + x, 0);
+    return {
+      ...none,
+      pull: none.pull + (grown(3) * dx + grown(4) * dy) / none.l,
+      m1: none.m1 + grown(2),
+      m2: none.m2 + grown(5),
+    };
+  };
+  return answerAt(read, { factor, state: start.state.map((x, i) => x + (change[i] ?? 0)), negatives: 0 }, forcesOf);
+}
+
+/** The state at a load factor, walked to from one below; steps are halved where one is too long. */
+function walkTo(model: Model, factor: number, from: Rest): Rest | undefined {
+  let at = from;
+  let step = factor - from.factor;
+  for (let i = 0; i < 400 && at.factor < factor; i++) {
+    const next = restAt(model, Math.min(factor, at.factor + step), at);
+    if (next && next.negatives === 0) at = next;
+    else step /= 2;
+    if (Math.abs(step) < 1e-6 * Math.abs(factor)) return undefined;
+  }
+  return at.factor >= factor ? at : undefined;
+}
+
+/** Nudge with which a frame that turns aside is let do so, as a part of the greatest force in any of its members. */
+const NUDGE = 1e-3;
+
+/** Loads a frame that has been found to turn aside once more, nudged into the shape that it turns to. */
+function nudgedPath(read: ReadFrame, model: Model, { shape, rest }: Limit, most: number): { model: Model; path: Path } {
+  const { frame } = read;
+  const force = frame.elements.reduce((most, _, k) => {
+    const { pull, m1, m2, l } = endForces(model, rest.state, k);
+    return Math.max(most, Math.hypot(pull, (m1 + m2) / l));
+  }, 0);
+  const moves = shape.subarray(0, 3 * frame.nodes.length);
+  const largest = moves.reduce((m, x, dof) => (dof % 3 === 2 ? m : Math.max(m, Math.abs(x))), 0);
+  const loads = [...moves].flatMap((x, dof) =>
+    x !== 0 && dof % 3 !== 2
+      ? [{ node: Math.floor(dof / 3), dof: (dof % 3) as 0 | 1, value: (NUDGE * force * x) / largest, constant: true }]
+      : [],
+  );
+  const nudged = modelOf({ ...frame, loads: [...frame.loads, ...loads] });
+  const used = usedOf(read, nudged);
+  return { model: nudged, path: loadPath(nudged, { most, ...(used && { used }) }) };
+}
+
+/**
+ * Solves a frame: by small displacements, or by large ones with the load at which it gives way.
+ * @returns a fault where the frame can move freely, or cannot come to rest without load
+ */
+export function solveFrame(read: ReadFrame): Result<FrameAnswer> {
+  const model = modelOf(read.frame);
+  const { large, factors, most = 10 * Math.max(1, ...factors) } = read.job;
+  const drawn = asDrawn(model);
+  assemble(model, drawn.state, 0);
+  const freely = model.unknowns === 0 ? 0 : factorize(model.matrix);
+  const loose = [...model.matrix.diagonal].some((d) => Math.abs(model.matrix.values[d] ?? 0) < 1e-200);
+  if (loose) return fail('supports', 'the frame can move freely: hold it, or join it, in one more way');
+  const start = freely === 0 || large ? restAt(model, 0, drawn) : undefined;
+  if (!start) return fail('members', 'the frame does not come to rest by itself, without any load');
+  if (!large)
+    return ok({
+      large,
+      at: factors.map((f) => linearAnswer(read, model, start, f)),
+      beyond: [],
+      first: null,
+      limit: null,
+      searchedTo: 0,
+    });
+  const used = usedOf(read, model);
+  const path = loadPath(model, { most, ...(used && { used }) });
+  const first = path.limit && { factor: path.limit.rest.factor, mode: path.limit.mode };
+  const on = path.limit?.mode === 'sway' ? nudgedPath(read, model, path.limit, most) : { model, path };
+  const last = on.path.limit;
+  const limit = last && {
+    factor: last.rest.factor,
+    mode: first?.mode === 'sway' && last.mode === 'snap' ? 'sway' : last.mode,
+  };
+  const end = limit?.factor ?? on.path.rests.reduce((f, r) => Math.max(f, r.factor), 0);
+  const at: FactorAnswer[] = [];
+  const beyond: number[] = [];
+  for (const factor of factors) {
+    // Past a first sway it stands as it does when it has swayed.
+    const where = first && first.mode === 'sway' && factor > first.factor ? on : { model, path };
+    const from = [...where.path.rests].filter((r) => r.factor <= factor && r.negatives === 0).at(-1);
+    const near = limit && factor > limit.factor ? undefined : from && walkTo(where.model, factor, from);
+    // There the nudge is taken away again.
+    const rest = where === on && near ? restAt(model, factor, near) : near;
+    if (rest?.negatives === 0) at.push(answerAt(read, rest, (k) => endForces(model, rest.state, k)));
+    else beyond.push(factor);
+  }
+  return ok({ large, at, beyond, first: first ?? null, limit: limit ?? null, searchedTo: end });
+}

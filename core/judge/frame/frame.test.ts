@@ -1,0 +1,306 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { type FrameAnswer, solveFrame } from './answer';
+import { type ReadFrame, readFrameJob } from './job';
+
+interface Case {
+  readonly name: string;
+  readonly value: number;
+  readonly tolerance: number;
+}
+const known = JSON.parse(readFileSync('core/judge/frame/frames.cases.json', 'utf8')) as {
+  linear: [Case, Case];
+  large_displacement: { name: string; deflection_over_L: number; shortening_over_L: number; tolerance: number }[];
+  limit_load: [Case, Case];
+};
+const hoops = JSON.parse(readFileSync('core/build/hoop/hoops.cases.json', 'utf8')) as {
+  cases: { feet: string; span: number; length: number; height: number; thrustOverEI: number; maxCurvature: number }[];
+};
+
+const read = (job: unknown): ReadFrame => {
+  const r = readFrameJob(job);
+  if (!r.ok) throw new Error(JSON.stringify(r.faults));
+  return r.value;
+};
+const solved = (job: unknown): FrameAnswer => {
+  const answer = solveFrame(read(job));
+  if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
+  return answer.value;
+};
+/** Slender: EI 1e7, and so stiff along that no length changes. */
+const STUFF = { E: 1000, A: 1e4, I: 1e4 };
+const pinned = { x: true, y: true };
+const clamped = { x: true, y: true, turn: true };
+
+const semicircle = (loads: readonly unknown[]): FrameAnswer =>
+  solved({
+    nodes: { a: [-500, 0], crown: [0, 500], b: [500, 0] },
+    members: {
+      left: { from: 'a', to: 'crown', ...STUFF, shape: { arcDeg: 90 } },
+      right: { from: 'crown', to: 'b', ...STUFF, shape: { arcDeg: 90 } },
+    },
+    supports: { a: pinned, b: pinned },
+    loads,
+  });
+
+test('a two-hinged semicircle under a point load, and under a load by the level', () => {
+  const [point, even] = known.linear;
+  const one = semicircle([{ node: 'crown', y: -1 }]).at[0];
+  expect(Math.abs((one?.reactions['a']?.x ?? NaN) - point.value)).toBeLessThan(point.tolerance);
+  // Statics: moment at the crown = P R / 2 - H R.
+  expect(one?.members['left']?.to.momentNMm).toBeCloseTo(250 - 500 * (one?.reactions['a']?.x ?? 0), 1);
+  const level = semicircle(['left', 'right'].map((member) => ({ member, y: -1, per: 'level' }))).at[0];
+  expect(Math.abs((level?.reactions['a']?.x ?? NaN) / 500 - even.value)).toBeLessThan(even.tolerance);
+  expect(level?.reactions['a']?.y).toBeCloseTo(500, 3);
+});
+
+test('moment distribution by hand: a beam built in on the left, joined to a pinned post on the right', () => {
+  // Stiffness at the joint 4 EI/1000 and 3 EI/500: 0.4 and 0.6 of w L²/12 = 41,667 given off; half of it carried over.
+  const { at } = solved({
+    nodes: { a: [0, 0], b: [1000, 0], c: [1000, 500] },
+    members: { m: { from: 'a', to: 'b', ...STUFF, elements: 1 }, n: { from: 'b', to: 'c', ...STUFF, elements: 1 } },
+    supports: { a: clamped, c: pinned },
+    loads: [{ member: 'm', y: -0.5 }],
+  });
+  expect(at[0]?.members['m']?.from.momentNMm).toBeCloseTo(50_000, -1);
+  expect(at[0]?.members['m']?.to.momentNMm).toBeCloseTo(-25_000, -1);
+  expect(at[0]?.members['n']?.from.momentNMm).toBeCloseTo(25_000, -1);
+  // 0.5 × 1000 in all; over the joint 250 - (50,000 - 25,000) / 1000.
+  expect(at[0]?.reactions['c']?.y).toBeCloseTo(225, 1);
+  expect(at[0]?.reactions['a']).toMatchObject({ y: expect.closeTo(275, 1) as number });
+});
+
+test('a beam with a hinged end, a spring, a bar and a tie', () => {
+  // 3 EI / L³ of a cantilever beside a spring of 0.02 N/mm: 10 N goes 10 / (0.03 + 0.02) = 200 mm by small displacements.
+  const spring = solved({
+    nodes: { a: [0, 0], b: [1000, 0] },
+    members: { m: { from: 'a', to: 'b', ...STUFF } },
+    supports: { a: clamped, b: { y: { spring: 0.02 } } },
+    loads: [{ node: 'b', y: -10 }],
+  });
+  expect(spring.at[0]?.nodes['b']?.y).toBeCloseTo(-200, 3);
+  expect(spring.at[0]?.reactions['b']?.y).toBeCloseTo(4, 3);
+  // A strut hinged at both ends carries along itself only: 3-4-5, 300 N down gives 500 in it.
+  const job = (kind: string): unknown => ({
+    nodes: { a: [0, 0], b: [400, 300], c: [0, 300] },
+    members: {
+      strut: { from: 'a', to: 'b', ...STUFF, hinged: ['from', 'to'], elements: 1 },
+      tie: { from: 'c', to: 'b', E: 1000, A: 1e4, kind },
+    },
+    supports: { a: pinned, c: pinned },
+    loads: [{ node: 'b', y: -300 }],
+  });
+  for (const kind of ['bar', 'tie']) {
+    const { at } = solved(job(kind));
+    expect(at[0]?.members['strut']?.from.axialN).toBeCloseTo(-500, 3);
+    expect(at[0]?.members['tie']?.from.axialN).toBeCloseTo(400, 3);
+  }
+});
+
+test('a tie pulls and does not push; a support of one way lets go', () => {
+  const tied = (y: number): FrameAnswer =>
+    solved({
+      large: true,
+      nodes: { a: [0, 0], b: [1000, 0], t: [1000, 400] },
+      members: { m: { from: 'a', to: 'b', ...STUFF }, tie: { from: 't', to: 'b', E: 1000, A: 1, kind: 'tie' } },
+      supports: { a: clamped, t: pinned },
+      loads: [{ node: 'b', y }],
+      factors: [1],
+      most: 1,
+    });
+  const [down, up] = [tied(-1).at[0], tied(1).at[0]];
+  // 1000 × 1 / 400 = 2.5 N/mm beside 0.03 of the beam.
+  expect(down?.nodes['b']?.y).toBeCloseTo(-1 / 2.53, 3);
+  expect(up?.nodes['b']?.y).toBeCloseTo(1 / 0.03, 0);
+  expect(up?.members['tie']?.from.axialN).toBeCloseTo(0, 3);
+});
+
+test('a cantilever bends as the elastica does', () => {
+  for (const c of known.large_displacement) {
+    const { at } = solved({
+      large: true,
+      nodes: { a: [0, 0], b: [1000, 0] },
+      members: { m: { from: 'a', to: 'b', ...STUFF, elements: 20 } },
+      supports: { a: clamped },
+      loads: [{ node: 'b', y: -10 * Number(/= (\d+)$/.exec(c.name)?.[1]) }],
+    });
+    const tip = at[0]?.nodes['b'];
+    expect(Math.abs(-(tip?.y ?? 0) / 1000 - c.deflection_over_L)).toBeLessThan(c.tolerance);
+    expect(Math.abs(-(tip?.x ?? 0) / 1000 - c.shortening_over_L)).toBeLessThan(c.tolerance);
+  }
+});
+
+test('finer, it comes nearer by the square or better', () => {
+  const tip = (elements: number): number =>
+    solved({
+      large: true,
+      nodes: { a: [0, 0], b: [1000, 0] },
+      members: { m: { from: 'a', to: 'b', ...STUFF, elements } },
+      supports: { a: clamped },
+      loads: [{ node: 'b', y: -50 }],
+    }).at[0]?.nodes['b']?.y ?? NaN;
+  const [four, eight, sixteen, best] = [4, 8, 16, 128].map(tip) as [number, number, number, number];
+  expect(Math.abs(four - best) / Math.abs(eight - best)).toBeGreaterThan(3.8);
+  expect(Math.abs(eight - best) / Math.abs(sixteen - best)).toBeGreaterThan(3.8);
+});
+
+test('a clamped and hinged arch snaps; a semicircle under pressure sways, and bears more as it leans', () => {
+  const [snap, sway] = known.limit_load;
+  const half = (215 / 2) * (Math.PI / 180);
+  const R = 100;
+  const [x, y] = [R * Math.sin(half), R * Math.cos(half)];
+  const arch = solved({
+    large: true,
+    nodes: { a: [-x, y], crown: [0, R], b: [x, y] },
+    members: {
+      left: { from: 'a', to: 'crown', ...STUFF, shape: { arcDeg: 107.5 }, elements: 30 },
+      right: { from: 'crown', to: 'b', ...STUFF, shape: { arcDeg: 107.5 }, elements: 30 },
+    },
+    supports: { a: clamped, b: pinned },
+    loads: [{ node: 'crown', y: -1e7 / R ** 2 }],
+    factors: [5, 12],
+    most: 20,
+  });
+  expect(arch.limit?.mode).toBe('snap');
+  expect(Math.abs((arch.limit?.factor ?? 0) - snap.value)).toBeLessThan(snap.tolerance);
+  expect([arch.at.map((a) => a.factor), arch.beyond]).toEqual([[5], [12]]);
+  const ring = solved({
+    large: true,
+    nodes: { a: [-500, 0], b: [500, 0] },
+    members: { m: { from: 'a', to: 'b', ...STUFF, shape: { arcDeg: 180 } } },
+    supports: { a: pinned, b: pinned },
+    loads: [{ member: 'm', pressure: -1e7 / 500 ** 3 }],
+  });
+  expect(ring.first?.mode).toBe('sway');
+  expect(Math.abs((ring.first?.factor ?? 0) - sway.value)).toBeLessThan(sway.tolerance);
+  expect(ring.limit?.factor).toBeGreaterThan(ring.first?.factor ?? Infinity);
+});
+
+test.each(hoops.cases.filter((c) => c.feet === 'pinned'))(
+  'a straight pipe of $length walked to $span is the hoop of the table',
+  ({ span, length, height, thrustOverEI, maxCurvature }) => {
+    const middle = length / 2;
+    const { at } = solved({
+      large: true,
+      nodes: { a: [0, 0], crown: [middle, 0], b: [length, 0] },
+      members: {
+        left: { from: 'a', to: 'crown', E: 1000, A: 100, I: 10, elements: 30 },
+        right: { from: 'crown', to: 'b', E: 1000, A: 100, I: 10, elements: 30 },
+      },
+      supports: { a: pinned, b: { x: { move: span - length }, y: true } },
+      loads: [{ node: 'crown', y: 1e-9 * (1e4 / length ** 2), constant: true }],
+    });
+    expect((at[0]?.nodes['crown']?.y ?? 0) / height).toBeCloseTo(1, 3);
+    expect((at[0]?.reactions['a']?.x ?? 0) / 1e4 / thrustOverEI).toBeCloseTo(1, 2);
+    expect(Math.abs(at[0]?.members['left']?.to.momentNMm ?? 0) / 1e4 / maxCurvature).toBeCloseTo(1, 2);
+  },
+);
+
+test('a mirrored load has a mirrored answer; a frame twice as large in every way has the same', () => {
+  const gable = (side: 1 | -1, size: number): FrameAnswer =>
+    solved({
+      large: true,
+      nodes: { a: [-400 * size, 0], ridge: [0, 300 * size], b: [400 * size, 0] },
+      members: {
+        left: { from: 'a', to: 'ridge', E: 1000, A: 1e6 * size ** 2, I: 1e4 * size ** 4 },
+        right: { from: 'ridge', to: 'b', E: 1000, A: 1e6 * size ** 2, I: 1e4 * size ** 4 },
+      },
+      supports: { a: pinned, b: pinned },
+      loads: [{ member: side > 0 ? 'right' : 'left', y: -0.05 * size }],
+      factors: [1, 5],
+      most: 100,
+    });
+  const [right, left, twice] = [gable(1, 1), gable(-1, 1), gable(1, 2)];
+  right.at.forEach((at, i) => {
+    const [r, l, t] = [at.nodes['ridge'], left.at[i]?.nodes['ridge'], twice.at[i]?.nodes['ridge']];
+    expect(l?.x).toBeCloseTo(-(r?.x ?? NaN), 5);
+    expect(l?.y).toBeCloseTo(r?.y ?? NaN, 5);
+    expect((t?.x ?? NaN) / 2).toBeCloseTo(r?.x ?? NaN, 4);
+  });
+  expect((left.limit?.factor ?? NaN) / (right.limit?.factor ?? NaN)).toBeCloseTo(1, 3);
+  expect((twice.limit?.factor ?? NaN) / (right.limit?.factor ?? NaN)).toBeCloseTo(1, 3);
+});
+
+test('reactions bear what is put on, small or large, and small loads are borne alike by both', () => {
+  const amount = fc.double({ min: -20, max: 20, noNaN: true });
+  fc.assert(
+    fc.property(amount, amount, amount, (x, y, w) => {
+      const job = (large: boolean, part: number): FrameAnswer =>
+        solved({
+          large,
+          nodes: { a: [0, 0], b: [100, 400], c: [700, 350] },
+          members: {
+            post: { from: 'a', to: 'b', ...STUFF, elements: 4 },
+            rail: { from: 'b', to: 'c', ...STUFF, elements: 4 },
+          },
+          supports: { a: clamped, c: { y: true } },
+          loads: [
+            { node: 'b', x: x * part, y: y * part },
+            { member: 'rail', y: (w * part) / 600, per: 'level' },
+          ],
+          factors: [1],
+          most: 1,
+        });
+      const [line, curve] = [job(false, 1), job(true, 1)];
+      for (const { at } of [line, curve].filter((a) => a.at.length > 0)) {
+        const [a, c] = [at[0]?.reactions['a'], at[0]?.reactions['c']];
+        expect((a?.x ?? NaN) + x).toBeCloseTo(0, 2);
+        expect((a?.y ?? NaN) + (c?.y ?? NaN) + y + w).toBeCloseTo(0, 2);
+      }
+      const [small, bent] = [job(false, 1e-3), job(true, 1e-3)].map((f) => f.at[0]?.nodes['b']?.x ?? NaN);
+      expect(bent).toBeCloseTo(small ?? NaN, 4);
+    }),
+    { numRuns: 20 },
+  );
+});
+
+test('what is wrong with a frame is told by its field', () => {
+  const good = {
+    nodes: { a: [0, 0], b: [100, 0] },
+    members: { m: { from: 'a', to: 'b', ...STUFF } },
+    supports: { a: clamped },
+    loads: [{ node: 'b', y: -1 }],
+  };
+  const faults = (more: object): string => {
+    const r = readFrameJob({ ...good, ...more });
+    const s = r.ok ? solveFrame(r.value) : r;
+    return s.ok ? 'none' : s.faults.map((f) => `${f.field}: ${f.message}`).join('; ');
+  };
+  expect(faults({})).toBe('none');
+  expect(faults({ members: { m: { from: 'a', to: 'x', ...STUFF } } })).toBe('members.m.to: there is no node "x"');
+  expect(faults({ members: { m: { from: 'a', to: 'a', ...STUFF } } })).toBe(
+    'members.m.to: must lie elsewhere than from',
+  );
+  expect(faults({ members: { m: { from: 'a', to: 'b', E: 1, A: 1 } } })).toMatch(/^members\.m\.I: a beam needs/);
+  expect(faults({ members: { m: { from: 'a', to: 'b', ...STUFF, E: -1 } } })).toBe('members.m.E: must be more than 0');
+  expect(faults({ members: { m: { from: 'a', to: 'b', ...STUFF, shape: { sprungMm: 90 } } } })).toMatch(
+    /^members\.m\.shape\.sprungMm: The pipe must be longer/,
+  );
+  expect(faults({ members: { m: { from: 'a', to: 'b', ...STUFF, limitStrain: 0.01 } } })).toMatch(/^members\.m\.depth/);
+  expect(faults({ supports: { q: clamped } })).toBe('supports.q: there is no such node');
+  expect(faults({ supports: { a: { x: true } } })).toMatch(/^supports: the frame can move freely/);
+  expect(faults({ loads: [{ member: 'n', y: 1 }] })).toBe('loads[0].member: there is no member "n"');
+  expect(faults({ nodes: { a: [0, 0], b: [Infinity, 0] } })).toMatch(/^nodes\.b/);
+});
+
+test('stuff that reaches its limit gives way before the frame does', () => {
+  const job = (limit: object): FrameAnswer =>
+    solved({
+      large: true,
+      nodes: { a: [0, 0], b: [1000, 0] },
+      members: { m: { from: 'a', to: 'b', ...STUFF, depth: 20, ...limit } },
+      supports: { a: clamped },
+      loads: [{ node: 'b', y: -1 }],
+      factors: [1, 3],
+      most: 50,
+    });
+  // M r / EI = 1000 × 10 / 1e7 = 0.001 at factor 1, a little less as the arm shortens; 0.002 a little past 2.
+  const strain = job({ limitStrain: 0.002 });
+  expect(strain.limit?.mode).toBe('kink');
+  expect(strain.limit?.factor).toBeGreaterThan(2);
+  expect(strain.limit?.factor).toBeLessThan(2.02);
+  expect(strain.beyond).toEqual([3]);
+  // The same as a stress of 0.002 × E 1000.
+  expect(job({ limitMPa: 2 }).limit?.factor).toBeCloseTo(strain.limit?.factor ?? NaN, 3);
+  expect(job({}).limit).toBeNull();
+});

@@ -1,0 +1,64 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { solveHoop } from '../../build/hoop/elastica';
+import type { Elastica } from '../../build/hoop/types';
+import { slopeFactor } from '../proof/snow';
+import { type HoopLoad, type LoadShape, hoopCollapse } from './hoop';
+
+const { sprung_hoop_collapse: known } = JSON.parse(readFileSync('core/judge/frame/frames.cases.json', 'utf8')) as {
+  sprung_hoop_collapse: { tolerance: number; cases: { feet: string; factor: string; value: number }[] };
+};
+const right: LoadShape = (slope, across) => (across > 0.5 ? slopeFactor(slope) : 0);
+const left: LoadShape = (slope, across) => (across < 0.5 ? slopeFactor(slope) : 0);
+const SHAPES: Readonly<Record<string, LoadShape>> = {
+  '1 everywhere': () => 1,
+  'Cs by slope: 1 to 15 degrees, straight to 0 at 70': slopeFactor,
+  'Cs by slope': slopeFactor,
+  'Cs by slope on one half, 0 on the other': right,
+};
+
+const hoop = (held: boolean, lengthMm: number, spanMm = 44): Elastica => {
+  const h = solveHoop(held ? { kind: 'fixed', angleDeg: 90 } : { kind: 'pinned' }, { spanMm, lengthMm });
+  if (!h.ok) throw new Error('no hoop');
+  return h.value;
+};
+const collapse = (h: Elastica, load: HoopLoad): NonNullable<ReturnType<typeof hoopCollapse>> => {
+  const c = hoopCollapse(h, true, load);
+  if (!c) throw new Error('does not give way');
+  return c;
+};
+
+test.each(known.cases)('$feet, $factor', ({ feet, factor, value }) => {
+  const c = collapse(hoop(feet !== 'loose', 76), { shape: SHAPES[factor] ?? right });
+  expect(Math.abs(c.load / value - 1)).toBeLessThan(known.tolerance);
+  expect(c.mode).toBe(factor.includes('half') ? 'snap' : 'sway');
+  expect(c.crownAtCollapse).toBeLessThan(c.crownBefore);
+});
+
+test('the left side answers as the right one does, and a hoop ten times as large as a small one', () => {
+  fc.assert(
+    fc.property(fc.boolean(), fc.double({ min: 1.3, max: 2.2, noNaN: true }), (held, stretch) => {
+      const h = hoop(held, 44 * stretch);
+      const load = collapse(h, { shape: right }).load;
+      expect(collapse(h, { shape: left }).load / load).toBeCloseTo(1, 2);
+      expect(collapse(hoop(held, 440 * stretch, 440), { shape: right }).load / load).toBeCloseTo(1, 4);
+    }),
+    { numRuns: 8 },
+  );
+});
+
+test('a ridge that stands carries load, the stiffer the more; a pipe that may bend less gives way sooner', () => {
+  const h = hoop(false, 76);
+  const loads = [0, 50, 500].map((ridge) => collapse(h, { shape: slopeFactor, ridge }).load);
+  expect(loads).toEqual([...loads].sort((a, b) => a - b));
+  expect((loads[2] ?? 0) / (loads[0] ?? 1)).toBeGreaterThan(1.2);
+  // Its own bending takes 2.6 of curvature times span before any load.
+  const limits = [2.7, 3, 4].map((most) => collapse(h, { shape: slopeFactor, used: (k) => k / most }));
+  expect(limits.map((c) => c.mode)).toEqual(['kink', 'kink', 'kink']);
+  expect(limits.map((c) => c.load)).toEqual(limits.map((c) => c.load).sort((a, b) => a - b));
+  expect(collapse(h, { shape: slopeFactor, used: (k) => k / 2 }).load).toBe(0);
+});
+
+test('what nothing loads does not give way', () => {
+  expect(hoopCollapse(hoop(false, 76), true, { shape: () => 0 })).toBeUndefined();
+});

@@ -1,0 +1,250 @@
+/** One hoop loaded until it gives way, without units: the same answer for every pipe and size of that shape. */
+import type { BentHoop, Elastica } from '../../build/hoop/types';
+import { hoopCurve } from '../../build/hoop/curve';
+import { beamsAlong } from './chain';
+import { beamForces } from './element';
+import { type Model, type State, lineShare, modelOf } from './model';
+import type { Rest } from './equilibrium';
+import { type Limit, type Mode, loadPath } from './path';
+import type { Frame, FrameNode, LineLoad } from './types';
+
+/** Part of the load on level ground that lies on a stretch: by its slope and how far across the span its middle is. */
+export type LoadShape = (slopeDeg: number, across: number) => number;
+
+export interface HoopLoad {
+  readonly shape: LoadShape;
+  /** Upward push for each mm that the crown goes down, times span³ / EI; 0: nothing stands under it. */
+  readonly ridge?: number;
+  /** How much of its limit the pipe has reached when its curvature times the span is this much; 1: it kinks. */
+  readonly used?: (curvatureTimesSpan: number) => number;
+}
+
+export interface HoopCollapse {
+  /** w span³ / EI: load for each mm of level width at which it gives way. */
+  readonly load: number;
+  readonly mode: Mode;
+  /** Crown above the feet before the load and as it gives way, as parts of the span. */
+  readonly crownBefore: number;
+  readonly crownAtCollapse: number;
+  /** From no load on. */
+  readonly path: readonly Rest[];
+  readonly model: Model;
+}
+
+const ELEMENTS = 40;
+/** Slender: an axial stiffness this many times EI / span² leaves the length as it is. */
+const SLENDER = 1e6;
+/** Sideways push on the crown, as a part of the load: no hoop is built quite even, and one that sways must be let. */
+const NUDGE = 0.001;
+
+const GAUSS = [0.5 - Math.sqrt(3) / 6, 0.5 + Math.sqrt(3) / 6];
+
+/** A hoop of span 1 and stiffness 1 as a frame, with the load that it bears at factor 1. */
+export function hoopFrame(hoop: Elastica | BentHoop, sprung: boolean, load: HoopLoad, elements = ELEMENTS): Frame {
+  const span = hoop.spanMm;
+  const points = hoopCurve(hoop, elements).map((p) => ({ x: p.y / span, y: p.z / span, angle: p.angle }));
+  const last = points.length - 1;
+  const held = hoop.feet.kind === 'fixed' ? ([0, 1, 2] as const) : ([0, 1] as const);
+  const crown = crownOf(points);
+  const lines = points.slice(1).flatMap((b, i): readonly LineLoad[] => {
+    const a = points[i] ?? b;
+    // What overhangs bears nothing. On a curve two points of the stretch speak for it (Gauss).
+    const chord = Math.atan2(b.y - a.y, b.x - a.x);
+    const places = sprung
+      ? GAUSS.map((part) => [part, a.angle + part * (b.angle - a.angle)] as const)
+      : [[0.5, chord] as const];
+    const y = -places.reduce((sum, [part, angle]) => {
+      const level = Math.max(0, Math.cos(angle));
+      return sum + (level * load.shape((angle * 180) / Math.PI, a.x + part * (b.x - a.x))) / places.length;
+    }, 0);
+    return y === 0 ? [] : [{ element: i, x: 0, y }];
+  });
+  const bears = lines.map((l) => -l.y * stretch(points, l.element));
+  const whole = bears.reduce((sum, w) => sum + w, 0);
+  // A hoop leans away from the side that bears more.
+  const right = lines.reduce((sum, l, i) => sum + (2 * l.element + 1 > last ? 1 : -1) * (bears[i] ?? 0), 0);
+  const lean = right > -1e-9 * whole ? -1 : 1;
+  return {
+    nodes: points,
+    elements: beamsAlong(
+      points,
+      { eaN: SLENDER, eiNMm2: 1 },
+      sprung ? { stretchMm: hoop.lengthMm / span / last } : undefined,
+    ),
+    holds: [0, last].flatMap((node) => held.map((dof) => ({ node, dof, move: 0 }))),
+    springs: load.ridge ? [{ node: crown, dof: 1, stiffness: load.ridge, acts: 'below' }] : [],
+    loads: [{ node: crown, dof: 0, value: lean * NUDGE * whole }],
+    lines,
+    pressures: [],
+  };
+}
+
+const stretch = (points: readonly FrameNode[], i: number): number =>
+  Math.hypot((points[i + 1]?.x ?? 0) - (points[i]?.x ?? 0), (points[i + 1]?.y ?? 0) - (points[i]?.y ?? 0));
+
+/** The highest of some points: the first of the highest. */
+export const crownOf = (points: readonly { readonly y: number }[]): number =>
+  points.reduce((best, p, i) => (p.y > (points[best]?.y ?? -Infinity) + 1e-12 ? i : best), 0);
+
+/** The greatest curvature that bends a hoop's stuff, at the ends of its elements, per unit of length. */
+export function greatestCurvature(frame: Frame, { state: u, factor }: Rest): number {
+  const borne = new Float64Array(frame.elements.length);
+  for (const l of frame.lines) borne[l.element] = factor * lineShare(frame, l)[1];
+  let most = 0;
+  frame.elements.forEach((e, k) => {
+    const a = frame.nodes[e.from];
+    const b = frame.nodes[e.to];
+    if (e.kind !== 'beam' || !a || !b) return;
+    const [i, j] = [3 * e.from, 3 * e.to];
+    const dx = b.x - a.x + (u[j] ?? 0) - (u[i] ?? 0);
+    const dy = b.y - a.y + (u[j + 1] ?? 0) - (u[i + 1] ?? 0);
+    const { m1NMm, m2NMm } = beamForces(e, dx, dy, u[i + 2] ?? 0, u[j + 2] ?? 0);
+    const share = borne[k] ?? 0;
+    most = Math.max(most, Math.abs(m1NMm - share) / e.eiNMm2, Math.abs(m2NMm + share) / e.eiNMm2);
+  });
+  return most;
+}
+
+/** A movement this much of which is uneven, under an even load, is one that the hoop turned aside to. */
+const UNEVEN = 0.2;
+
+/** Whether a hoop whose load is the same on both sides has gone, or gives way, to one of them. */
+function swaying(frame: Frame, { shape, rest }: Limit): boolean {
+  const last = frame.nodes.length - 1;
+  const down = new Float64Array(last);
+  for (const l of frame.lines) down[l.element] = l.y;
+  const oneSided = down.reduce((sum, w, i) => sum + Math.abs(w - (down[last - 1 - i] ?? 0)), 0);
+  if (oneSided > 1e-6 * Math.abs(down.reduce((sum, w) => sum + w, 0))) return false;
+  return [shape, rest.state].some((u) => {
+    let [uneven, all] = [0, 0];
+    for (let i = 0; i <= last; i++) {
+      const [x, y] = [u[3 * i] ?? 0, u[3 * i + 1] ?? 0];
+      const [mx, my] = [u[3 * (last - i)] ?? 0, u[3 * (last - i) + 1] ?? 0];
+      uneven += ((x + mx) ** 2 + (y - my) ** 2) / 4;
+      all += x * x + y * y;
+    }
+    return uneven > UNEVEN * all;
+  });
+}
+
+/** How far the crown has come down, as a part of its height; at this much the hoop lies on the crop. */
+const LOST = 0.75;
+
+/** Height of the crown above the feet. */
+const crownHeight = (frame: Frame, crown: number, u: State): number =>
+  (frame.nodes[crown]?.y ?? 0) + (u[3 * crown + 1] ?? 0);
+
+/** Loads one hoop until it gives way. @returns nothing where the hoop does not come to rest by itself, or nothing loads it */
+export function hoopCollapse(hoop: Elastica | BentHoop, sprung: boolean, load: HoopLoad): HoopCollapse | undefined {
+  const frame = hoopFrame(hoop, sprung, load);
+  if (frame.lines.length === 0) return undefined;
+  const model = modelOf(frame);
+  const crown = crownOf(frame.nodes);
+  const before = frame.nodes[crown]?.y ?? 0;
+  const bent = (r: Rest): number => load.used?.(greatestCurvature(frame, r)) ?? 0;
+  const { rests, limit } = loadPath(model, {
+    used: (r) => Math.max(bent(r), (before - crownHeight(frame, crown, r.state)) / before / LOST),
+  });
+  if (!limit) return undefined;
+  const kinked = limit.mode === 'kink' && bent(limit.rest) > 1 - 1e-3;
+  return {
+    load: limit.rest.factor,
+    mode: kinked ? 'kink' : swaying(frame, limit) ? 'sway' : 'snap',
+    crownBefore: crownHeight(frame, crown, rests[0]?.state ?? limit.rest.state),
+    crownAtCollapse: crownHeight(frame, crown, limit.rest.state),
+    model,
+    path: rests,
+  };
+}
+
+/** A load shape with a name: equal names are equal shapes. */
+export interface NamedLoad {
+  readonly name: string;
+  readonly shape: LoadShape;
+}
+
+/** What a hoop bears, all the way until it gives way by its shape alone: for any pipe of that shape. */
+export interface LoadCurve {
+  /** w span³ / EI, growing; the greatest curvature times span and the crown's way down over span that belong to each. */
+  readonly loads: readonly number[];
+  readonly curvatures: readonly number[];
+  readonly drops: readonly number[];
+  readonly mode: 'sway' | 'snap';
+}
+
+const COARSE = 24;
+
+/** As `hoopCollapse` with fewer, longer steps: within 1 % of it, and as quick as an edit needs. */
+export function loadCurve(hoop: Elastica | BentHoop, sprung: boolean, load: HoopLoad): LoadCurve | undefined {
+  const frame = hoopFrame(hoop, sprung, load, COARSE);
+  if (frame.lines.length === 0) return undefined;
+  const crown = crownOf(frame.nodes);
+  const before = frame.nodes[crown]?.y ?? 0;
+  const { rests, limit } = loadPath(modelOf(frame), {
+    coarse: true,
+    used: (r) => (before - crownHeight(frame, crown, r.state)) / before / LOST,
+  });
+  if (rests.length === 0) return undefined;
+  return {
+    loads: rests.map((r) => r.factor),
+    curvatures: rests.map((r) => greatestCurvature(frame, r)),
+    drops: rests.map((r) => before - crownHeight(frame, crown, r.state)),
+    mode: limit && !swaying(frame, limit) ? 'snap' : 'sway',
+  };
+}
+
+/** Most curves that are kept; the oldest goes first. */
+const KEPT = 2000;
+const kept = new Map<string, LoadCurve | undefined>();
+
+/** What tells hoops of different form apart: their shape without its size, to a few parts in ten thousand. */
+function formOf(hoop: Elastica | BentHoop, sprung: boolean): string {
+  const feet = hoop.feet.kind === 'fixed' ? hoop.feet.angleDeg.toFixed(2) : 'loose';
+  const span = hoop.spanMm;
+  const form =
+    'points' in hoop
+      ? hoop.points.map((p) => `${(p.y / span).toFixed(4)},${(p.z / span).toFixed(4)}`).join(' ')
+      : (hoop.lengthMm / span).toFixed(4);
+  return `${sprung ? 'sprung' : 'made'} ${feet} ${form}`;
+}
+
+/** `loadCurve`, worked out once for each form of hoop, load and ridge (to 1 %); the same to within 1 % of the load. */
+export function keptLoadCurve(
+  hoop: Elastica | BentHoop,
+  sprung: boolean,
+  load: NamedLoad,
+  ridge: number,
+): LoadCurve | undefined {
+  const step = ridge > 0 ? Math.round(100 * Math.log(ridge)) : undefined;
+  const key = `${formOf(hoop, sprung)} ${load.name} ${step ?? ''}`;
+  if (kept.has(key)) return kept.get(key);
+  const curve = loadCurve(hoop, sprung, { shape: load.shape, ridge: step === undefined ? 0 : Math.exp(step / 100) });
+  const [oldest] = kept.keys();
+  if (kept.size >= KEPT && oldest !== undefined) kept.delete(oldest);
+  kept.set(key, curve);
+  return curve;
+}
+
+/** What stops a hoop, and the load at which it does. */
+export interface Borne {
+  /** w span³ / EI. */
+  readonly load: number;
+  readonly by: 'sway' | 'snap' | 'curvature' | 'drop';
+}
+
+/** Up to which load a hoop bears whose curvature times span, and whose crown's way down over span, may reach so much. */
+export function borneOn(curve: LoadCurve, mostCurvature: number, mostDrop: number): Borne {
+  const reached = (values: readonly number[], most: number): number => {
+    const i = values.findIndex((v) => v >= most);
+    if (i < 0) return Infinity;
+    const [v0, v1] = [values[i - 1], values[i] ?? most];
+    const [w0, w1] = [curve.loads[i - 1], curve.loads[i] ?? 0];
+    return v0 === undefined || w0 === undefined ? 0 : w0 + ((most - v0) / (v1 - v0)) * (w1 - w0);
+  };
+  const all: readonly Borne[] = [
+    { load: reached(curve.curvatures, mostCurvature), by: 'curvature' },
+    { load: reached(curve.drops, mostDrop), by: 'drop' },
+    { load: curve.loads.at(-1) ?? 0, by: curve.mode },
+  ];
+  return all.reduce((least, b) => (b.load < least.load ? b : least));
+}

@@ -1,0 +1,176 @@
+/** A frame loaded until it gives way: by turning aside, by snapping through, or because its stuff reaches its limit. */
+import { factorize, solveInPlace } from '../../base/skyline';
+import { type Rest, asDrawn, inner, restAt, stepFrom } from './equilibrium';
+import { type Model, assemble } from './model';
+
+/** How a frame gives way. */
+export type Mode =
+  /** It turns aside into a shape that its load does not push it to: two paths meet ("bifurcation"). */
+  | 'sway'
+  /** Its load can grow no more: the path turns down ("limit point"). */
+  | 'snap'
+  /** What it is made of has reached its limit of strain or stress first. */
+  | 'kink';
+
+export interface Limit {
+  readonly mode: Mode;
+  readonly rest: Rest;
+  /** How it moves as it gives way, by way of moving (`Model.count`); unit size. Of a kink: as it was moving. */
+  readonly shape: Float64Array;
+}
+
+export interface Path {
+  /** From no load on. */
+  readonly rests: readonly Rest[];
+  /** Nothing where the search ended first. */
+  readonly limit: Limit | undefined;
+  readonly ended: 'limit' | 'most' | 'steps' | 'lost';
+}
+
+export interface PathOptions {
+  /** Load factor at which the search ends. */
+  readonly most?: number;
+  /** Most steps along the path. */
+  readonly steps?: number;
+  /** How much of its limit the stuff has reached; 1 and more: it gives way. */
+  readonly used?: (rest: Rest) => number;
+  /** Longer steps, and a turn of the path read off the curve through the last three of them: within 0.2 % of the load. */
+  readonly coarse?: boolean;
+}
+
+const FIRST_STEP = 0.004;
+const LONGEST_STEP = 0.02;
+const LONGEST_COARSE = 0.08;
+const SHORTEST_STEP = 1e-6;
+/** Short enough not to leave the path for one that crosses near it. */
+const SURE_STEP = 2e-4;
+/** Rounds of Newton's method that a step of the right length takes. */
+const GOOD_ROUNDS = 4;
+const GOOD_ROUNDS_COARSE = 6;
+/** The limit is told to this part of its load, and its place along the path to this part of a step. */
+const NEAR = 1e-4;
+const NEAR_STEP = 1e-4;
+/** Less alike than this, squared cosine, the frame gives way to another shape than the one that it was taking. */
+const ASIDE = 0.3;
+
+/** Loads a frame from nothing until it gives way, or until one of the ends of the search. */
+export function loadPath(m: Model, options: PathOptions = {}): Path {
+  const { most = Infinity, steps = 400, used = () => 0, coarse = false } = options;
+  const start = restAt(m, 0, asDrawn(m));
+  if (!start) return { rests: [], limit: undefined, ended: 'lost' };
+  const gone = (r: Rest): boolean => r.negatives > 0 || used(r) >= 1;
+  const rests = [start];
+  if (gone(start)) return { rests, limit: limitAt(m, start, used, undefined), ended: 'limit' };
+  let at = start;
+  let length = FIRST_STEP;
+  let before = length;
+  let way: Float64Array | undefined;
+  for (let i = 0; i < steps; i++) {
+    const step = stepFrom(m, at, length, way);
+    if (!step) {
+      length /= 2;
+      if (length < SHORTEST_STEP) return { rests, limit: undefined, ended: 'lost' };
+      continue;
+    }
+    // Past a turn the load falls. A state that gives way while the load still grows lies on another path, or just past the turn.
+    const turned = step.rest.negatives === 0 || step.rest.factor < at.factor;
+    if (gone(step.rest) && !turned && length > SURE_STEP) {
+      length /= 2;
+      continue;
+    }
+    if (gone(step.rest)) {
+      const found = coarse
+        ? readOff(rests.at(-2), at, step.rest, before, length, used)
+        : lastFirm(m, at, step.rest, length, way, gone);
+      rests.push(found);
+      return { rests, limit: limitAt(m, found, used, step.way), ended: 'limit' };
+    }
+    if (step.rest.factor >= most) {
+      const end = restAt(m, most, step.rest) ?? step.rest;
+      return { rests: [...rests, end], limit: undefined, ended: 'most' };
+    }
+    rests.push(step.rest);
+    at = step.rest;
+    way = step.way;
+    before = length;
+    length = Math.min(
+      coarse ? LONGEST_COARSE : LONGEST_STEP,
+      length * Math.min(2, Math.sqrt((coarse ? GOOD_ROUNDS_COARSE : GOOD_ROUNDS) / step.steps)),
+    );
+  }
+  return { rests, limit: undefined, ended: 'steps' };
+}
+
+/** Where the path first gives way between a firm state and one that has given way, by halving the step. */
+function lastFirm(
+  m: Model,
+  firm: Rest,
+  gave: Rest,
+  length: number,
+  way: Float64Array | undefined,
+  gone: (r: Rest) => boolean,
+): Rest {
+  let [low, high] = [0, 1];
+  let [below, above] = [firm, gave];
+  while (high - low > NEAR_STEP && Math.abs(above.factor - below.factor) > NEAR * Math.abs(above.factor)) {
+    const middle = (low + high) / 2;
+    const step = stepFrom(m, firm, length * middle, way);
+    if (!step) break;
+    if (gone(step.rest)) [high, above] = [middle, step.rest];
+    else [low, below] = [middle, step.rest];
+  }
+  // Past a turn of the path the factor falls again: the greater one is what it bore.
+  return above.factor > below.factor ? above : { ...above, factor: below.factor };
+}
+
+/** Where it gave way between two states: where the stuff reached its limit, or at the top of the curve through the last three. */
+function readOff(
+  earlier: Rest | undefined,
+  firm: Rest,
+  gave: Rest,
+  before: number,
+  length: number,
+  used: (r: Rest) => number,
+): Rest {
+  const [u0, u1] = [used(firm), used(gave)];
+  if (u1 >= 1 && gave.negatives === 0) {
+    const part = (1 - u0) / (u1 - u0);
+    return {
+      factor: firm.factor + part * (gave.factor - firm.factor),
+      state: firm.state.map((x, i) => x + part * ((gave.state[i] ?? 0) - x)),
+      negatives: 0,
+    };
+  }
+  const highest = gave.factor > firm.factor ? gave : firm;
+  if (!earlier) return { ...highest, negatives: 1 };
+  // f = f1 + b s + c s², s from the firm state on.
+  const [back, on] = [earlier.factor - firm.factor, gave.factor - firm.factor];
+  const c = (on / length + back / before) / (length + before);
+  const b = on / length - c * length;
+  const top = c < 0 ? firm.factor - (b * b) / (4 * c) : highest.factor;
+  return { ...highest, factor: Math.max(highest.factor, Math.min(top, highest.factor * 1.05)), negatives: 1 };
+}
+
+function limitAt(m: Model, rest: Rest, used: (r: Rest) => number, came: Float64Array | undefined): Limit {
+  if (rest.negatives === 0 && used(rest) >= 1) return { mode: 'kink', rest, shape: spread(m, came) };
+  // The shape that nothing resists there, by inverse iteration from one that leans no way in particular.
+  assemble(m, rest.state, rest.factor);
+  factorize(m.matrix);
+  let shape: Float64Array = Float64Array.from({ length: m.unknowns }, (_, i) => Math.sin(1 + 2.3 * i));
+  for (let i = 0; i < 4; i++) {
+    solveInPlace(m.matrix, shape);
+    const size = Math.hypot(...shape);
+    shape = shape.map((x) => x / size);
+  }
+  // Where the path turns down the frame goes on along that shape; where two paths meet it goes aside.
+  const alike = came && inner(m, shape, came) ** 2 / (inner(m, shape, shape) * inner(m, came, came));
+  return { mode: (alike ?? 1) < ASIDE ? 'sway' : 'snap', rest, shape: spread(m, shape) };
+}
+
+/** A change of the unknowns as one of all ways of moving, of unit size. */
+function spread(m: Model, change: Float64Array | undefined): Float64Array {
+  const all = new Float64Array(m.count);
+  for (let dof = 0; dof < m.count; dof++) all[dof] = change?.[m.unknown[dof] ?? -1] ?? 0;
+  const size = Math.hypot(...all) || 1;
+  return all.map((x) => x / size);
+}
