@@ -8,6 +8,7 @@ import { highsSolver } from '../../core/make/cutting/highs';
 import type { IntegerSolver } from '../../core/make/cutting/linearProgram';
 import { type Candidate, type Standing, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/garden/garden';
+import { type LoadedHoop, type Loading, loadHoop } from '../../core/judge/proof/loaded';
 import type { Outline } from '../../core/outline';
 import { remembered } from '../../core/base/remember';
 import { evaluate } from '../../core/evaluate';
@@ -119,6 +120,12 @@ const service = {
     if (!outlined.ok) return [];
     const o = outlined.value;
     return mends(o.assembly, pricedBy(o), () => mendsOf(o));
+  },
+  /** One row of hoops of a cover, bent by a load. */
+  loaded(coverId: string, row: number, loading: Loading): LoadedHoop | undefined {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    const arch = outlined.ok ? outlined.value.assembly.arches[row] : undefined;
+    return outlined.ok && arch ? loadHoop(arch, outlined.value.snow, loading) : undefined;
   },
   /** What each option of a question would cost. */
   options(coverId: string, questionId: string): readonly OptionCost[] {

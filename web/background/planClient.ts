@@ -2,6 +2,7 @@ import type { Mend } from '../../core/mends';
 import { type Remote, proxy, wrap } from 'comlink';
 import { changesOf } from '../../core/garden/changes';
 import type { Garden } from '../../core/garden/garden';
+import type { LoadedHoop, Loading } from '../../core/judge/proof/loaded';
 import type { OptionCost } from '../../core/options';
 import type { Result } from '../../core/base/result';
 import type { Together } from '../../core/together';
@@ -86,6 +87,16 @@ export function lookForMends(garden: Garden, coverId: string): Promise<readonly 
 /** Prices the options of a question in the background. */
 export function priceOptions(garden: Garden, coverId: string, questionId: string): Promise<readonly OptionCost[]> {
   return askOf(garden, (s) => s.options(coverId, questionId));
+}
+
+/** Bends a row of hoops under a load in the background. */
+export function bendUnder(
+  garden: Garden,
+  coverId: string,
+  row: number,
+  loading: Loading,
+): Promise<LoadedHoop | undefined> {
+  return askOf(garden, (s) => s.loaded(coverId, row, loading));
 }
 
 /** Compares every kind of cover on a bed in the background. */

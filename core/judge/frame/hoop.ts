@@ -6,13 +6,17 @@ import { beamForces } from './element';
 import { type Model, type State, lineShare, modelOf } from './model';
 import type { Rest } from './equilibrium';
 import { type Limit, type Mode, loadPath } from './path';
-import type { Frame, FrameNode, LineLoad } from './types';
+import type { Frame, FrameNode, LineLoad, Pressure } from './types';
 
 /** Part of the load on level ground that lies on a stretch: by its slope and how far across the span its middle is. */
 export type LoadShape = (slopeDeg: number, across: number) => number;
 
 export interface HoopLoad {
   readonly shape: LoadShape;
+  /** w span³ / EI at load factor 1; 1 when not said. */
+  readonly size?: number;
+  /** Pressure square to the hoop, inward, by how far across the span: p span³ / EI at load factor 1. */
+  readonly pressure?: (across: number) => number;
   /** Upward push for each mm that the crown goes down, times span³ / EI; 0: nothing stands under it. */
   readonly ridge?: number;
   /** How much of its limit the pipe has reached when its curvature times the span is this much; 1: it kinks. */
@@ -53,10 +57,11 @@ export function hoopFrame(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
     const places = sprung
       ? GAUSS.map((part) => [part, a.angle + part * (b.angle - a.angle)] as const)
       : [[0.5, chord] as const];
-    const y = -places.reduce((sum, [part, angle]) => {
-      const level = Math.max(0, Math.cos(angle));
-      return sum + (level * load.shape((angle * 180) / Math.PI, a.x + part * (b.x - a.x))) / places.length;
-    }, 0);
+    const y =
+      -places.reduce((sum, [part, angle]) => {
+        const level = Math.max(0, Math.cos(angle));
+        return sum + (level * load.shape((angle * 180) / Math.PI, a.x + part * (b.x - a.x))) / places.length;
+      }, 0) * (load.size ?? 1);
     return y === 0 ? [] : [{ element: i, x: 0, y }];
   });
   const bears = lines.map((l) => -l.y * stretch(points, l.element));
@@ -75,7 +80,10 @@ export function hoopFrame(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
     springs: load.ridge ? [{ node: crown, dof: 1, stiffness: load.ridge, acts: 'below' }] : [],
     loads: [{ node: crown, dof: 0, value: lean * NUDGE * whole }],
     lines,
-    pressures: [],
+    pressures: points.slice(1).flatMap((b, i): readonly Pressure[] => {
+      const inward = load.pressure?.(((points[i] ?? b).x + b.x) / 2) ?? 0;
+      return inward === 0 ? [] : [{ element: i, perMm: -inward }];
+    }),
   };
 }
 
@@ -86,11 +94,14 @@ const stretch = (points: readonly FrameNode[], i: number): number =>
 export const crownOf = (points: readonly { readonly y: number }[]): number =>
   points.reduce((best, p, i) => (p.y > (points[best]?.y ?? -Infinity) + 1e-12 ? i : best), 0);
 
-/** The greatest curvature that bends a hoop's stuff, at the ends of its elements, per unit of length. */
-export function greatestCurvature(frame: Frame, { state: u, factor }: Rest): number {
+/** Curvature that bends a hoop's stuff at each of its nodes, per unit of length: over what it has by nature, bulging upward positive. */
+export function nodeCurvatures(frame: Frame, { state: u, factor }: Rest): Float64Array {
   const borne = new Float64Array(frame.elements.length);
   for (const l of frame.lines) borne[l.element] = factor * lineShare(frame, l)[1];
-  let most = 0;
+  const at = new Float64Array(frame.nodes.length);
+  const take = (node: number, curvature: number): void => {
+    if (Math.abs(curvature) > Math.abs(at[node] ?? 0)) at[node] = curvature;
+  };
   frame.elements.forEach((e, k) => {
     const a = frame.nodes[e.from];
     const b = frame.nodes[e.to];
@@ -100,10 +111,15 @@ export function greatestCurvature(frame: Frame, { state: u, factor }: Rest): num
     const dy = b.y - a.y + (u[j + 1] ?? 0) - (u[i + 1] ?? 0);
     const { m1NMm, m2NMm } = beamForces(e, dx, dy, u[i + 2] ?? 0, u[j + 2] ?? 0);
     const share = borne[k] ?? 0;
-    most = Math.max(most, Math.abs(m1NMm - share) / e.eiNMm2, Math.abs(m2NMm + share) / e.eiNMm2);
+    take(e.from, (m1NMm - share) / e.eiNMm2);
+    take(e.to, -(m2NMm + share) / e.eiNMm2);
   });
-  return most;
+  return at;
 }
+
+/** The greatest of them, whichever way. */
+export const greatestCurvature = (frame: Frame, rest: Rest): number =>
+  nodeCurvatures(frame, rest).reduce((most, k) => Math.max(most, Math.abs(k)), 0);
 
 /** A movement this much of which is uneven, under an even load, is one that the hoop turned aside to. */
 const UNEVEN = 0.2;

@@ -60,6 +60,10 @@ export function loadPath(m: Model, options: PathOptions = {}): Path {
   if (!start) return { rests: [], limit: undefined, ended: 'lost' };
   const gone = (r: Rest): boolean => r.negatives > 0 || used(r) >= 1;
   const rests = [start];
+  // Nothing loads it.
+  assemble(m, start.state, 0);
+  if (m.slope.every((x) => x === 0))
+    return { rests: [start, { ...start, factor: most }], limit: undefined, ended: 'most' };
   if (gone(start)) return { rests, limit: limitAt(m, start, used, undefined), ended: 'limit' };
   let at = start;
   let length = FIRST_STEP;

@@ -6,7 +6,7 @@ import { hoopCollapse } from '../frame/hoop';
 import { stiffnessNMm2 } from '../../catalog/sections';
 import { footThrustN, hoopFigures } from './hoopFigures';
 import { archCases, designSnow } from './snow';
-import { curvatureLimitPerMm, hoopStrength } from './strength';
+import { brushBy, curvatureLimitPerMm, hoopStrength } from './strength';
 
 const snow = designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal');
 
@@ -130,4 +130,15 @@ test('the figures of a hoop are its own, and pre-bent ones have no strain', () =
   expect(footThrustN(loose)).toBeGreaterThan(10);
   expect(byLabel.has('Fibre strain')).toBe(true);
   expect(hoopFigures({ ...loose, sprung: false }).some((f) => f.label === 'Fibre strain')).toBe(false);
+});
+
+test('a prop under every crown carries more; snow is brushed while a fifth of the strength is left', () => {
+  const wide = row({ spanMm: 2400, stretch: 1.6 });
+  expect(hoopStrength(wide, snow, true).wetSnowMm).toBeGreaterThan(1.5 * carries(wide));
+  // 100 mm of wet snow, 400 kg/m3: 80 mm of it; 128 mm of settled, 250; 427 mm of fresh, 75.
+  expect(brushBy(100).map((b) => [b.kind, Math.round(b.depthMm)])).toEqual([
+    ['fresh', 427],
+    ['settled', 128],
+    ['wet', 80],
+  ]);
 });

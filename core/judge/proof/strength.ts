@@ -37,6 +37,9 @@ export function curvatureLimitPerMm(s: Section): number {
   return limitMPa === null ? bendLimitsPercent(20)[2] / 100 / r : limitMPa / (eGPa * 1000 * r);
 }
 
+/** A prop gives this little: so many times EI / span³. */
+const PROP = 5000;
+
 const WORDS = { sway: 'sway', snap: 'snapping through', drop: 'ridge board' } as const;
 
 /**
@@ -46,8 +49,9 @@ const WORDS = { sway: 'sway', snap: 'snapping through', drop: 'ridge board' } as
  * Even and one-sided cases of the snow practice; every hoop carries its spacing. What is found for one form of hoop holds for
  * every size and pipe of it, as w span^3 / EI (see `loadCurve`), and agrees with the hoop solved afresh within 1 %.
  * @param asked the design snow; a ratio above 1 holds
+ * @param propped a prop stands under the crown of every hoop
  */
-export function hoopStrength(arch: ArchRow, asked: DesignSnow): SnowStrength {
+export function hoopStrength(arch: ArchRow, asked: DesignSnow, propped = false): SnowStrength {
   // With no snow asked for, what it carries is still worth knowing: a unit load stands in.
   const snow = asked.flatPa > 0 ? asked : { ...asked, flatPa: UNIT_PA };
   const s = arch.section;
@@ -56,9 +60,9 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow): SnowStrength {
   const tributary = arch.spacingMm;
   const lineLoad = (snow.flatPa * tributary) / 1e6;
   const unitNPerMm = ei / span ** 3;
-  const spring = ridgeSpring(arch);
+  const spring = propped ? PROP * unitNPerMm : ridgeSpringNPerMm(arch);
   const mostCurvature = curvatureLimitPerMm(s) * span;
-  const mostDrop = spring > 0 ? ridgeBoardN(arch) / spring / span : Infinity;
+  const mostDrop = spring > 0 && !propped ? ridgeBoardN(arch) / spring / span : Infinity;
   const plastic = s.material.limitMPa === null;
 
   let least: (Borne & { readonly snowCase: SnowStrength['snowCase'] }) | undefined;
@@ -109,7 +113,7 @@ export function wetDepthMm(flatPa: number, snow: DesignSnow): number {
 }
 
 /** How stiffly a posted ridge holds one crown: a uniform row of hoops on a simply supported beam, N/mm. */
-function ridgeSpring(arch: ArchRow): number {
+export function ridgeSpringNPerMm(arch: ArchRow): number {
   if (arch.ridge.kind !== 'posted' || arch.tags.length < 3) return 0;
   const { section, spanMm } = arch.ridge;
   const ei = stiffnessNMm2(section, 'weeks', 'width');
@@ -125,3 +129,19 @@ function ridgeBoardN(arch: ArchRow): number {
   const momentNMm = (limit * inertiaMm4(s, 'width')) / (depth / 2);
   return (8 * momentNMm * arch.spacingMm) / spanMm ** 2;
 }
+
+/** Depth of one kind of snow, lying level, at which it is time to brush. */
+export interface BrushBy {
+  readonly kind: keyof typeof SNOW_DENSITY;
+  readonly depthMm: number;
+}
+
+/** How much of what it carries may lie before it is brushed: down to where a check is tight. */
+const BRUSH_AT = 1 / 1.25;
+
+/** When to brush a cover that carries so much wet snow: the same weight of each kind. */
+export const brushBy = (wetSnowMm: number): readonly BrushBy[] =>
+  (Object.keys(SNOW_DENSITY) as (keyof typeof SNOW_DENSITY)[]).map((kind) => ({
+    kind,
+    depthMm: (BRUSH_AT * wetSnowMm * SNOW_DENSITY.wet) / SNOW_DENSITY[kind],
+  }));

@@ -16,8 +16,9 @@ const LEFT_OUT = [
 ];
 /** Safety against lifting and turning over. */
 const SAFETY = 1.5;
-/** Suction that leaks in adds when shut; more with an end open. */
-const INSIDE_SHUT = 0.18;
+/** Pressure inside, as a part of that of the gust, either way: when shut, and with an end open. Source: ASCE/SEI 7, table 26.13-1. */
+export const INSIDE = { shut: 0.18, open: 0.55 } as const;
+const INSIDE_SHUT = INSIDE.shut;
 /** A gust in which a lid may still stand propped; above it, shut and latch. */
 const PROPPED_GUST = 12;
 /** Pressure near the ground, as a part of that at 10 m: ASCE/SEI 7 exposures C, between, and B. */
@@ -44,13 +45,26 @@ function riseToSpan(a: Assembly): number {
 }
 
 /**
+ * Pressures on an arch from the ground, as parts of that of the gust, inward positive, by its rise over its span:
+ * on the windward quarter, the middle half and the lee quarter. Source: ASCE/SEI 7, fig. 27.3-3, arched roofs springing from the ground.
+ */
+export const archPressures = (
+  riseToSpan: number,
+): { readonly windward: number; readonly middle: number; readonly lee: number } => ({
+  windward: 1.4 * riseToSpan,
+  middle: -0.7 - riseToSpan,
+  lee: -0.5,
+});
+
+/**
  * Uplift of a cover from the ground against its weight and what holds it.
- * Source: ASCE/SEI 7 arched roofs springing from the ground: windward quarter 1.4 r, middle half -0.7 - r, lee quarter -0.5.
+ * Level parts of the arch as in `archPressures`: a quarter, a half and a quarter.
  */
 function upliftCheck(a: Assembly, site: CheckSite): Check {
   const q = gustPa(site.gustMPerS, site.exposure);
   const r = riseToSpan(a);
-  const up = Math.max(0.2, 0.5 * (0.7 + r) + 0.25 * 0.5 - 0.25 * 1.4 * r + INSIDE_SHUT);
+  const { windward, middle, lee } = archPressures(r);
+  const up = Math.max(0.2, -0.25 * windward - 0.5 * middle - 0.25 * lee + INSIDE_SHUT);
   const areaM2 = (a.footing.lengthMm * a.footing.widthMm) / 1e6;
   const lift = q * up * areaM2;
   const weight = weightN(a);

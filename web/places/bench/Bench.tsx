@@ -28,7 +28,7 @@ import { usePull } from '../../drawing/usePull';
 
 // Leaves come when they are turned to; the shape is there at once.
 const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf));
-const StandPanel = lazyPart(() => import('./StandLeaf').then((m) => m.StandPanel));
+const StandPanel = lazyPart(() => import('./StandPanel').then((m) => m.StandPanel));
 const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf));
 const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf));
 const AirPanel = lazyPart(() => import('./AirLeaf').then((m) => m.AirPanel));

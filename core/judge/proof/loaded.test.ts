@@ -1,0 +1,74 @@
+import fc from 'fast-check';
+import type { ArchRow } from '../../build/assembly/rows';
+import { demoGarden } from '../../garden/demo';
+import { outline } from '../../plan';
+import { type Loading, loadHoop } from './loaded';
+import { designSnow } from './snow';
+import { hoopStrength } from './strength';
+
+const garden = demoGarden();
+const archOf = (id: string): ArchRow => {
+  const cover = garden.covers.find((c) => c.id === id);
+  const o = cover && outline(garden, cover);
+  const arch = o?.ok ? o.value.assembly.arches[0] : undefined;
+  if (!arch) throw new Error(id);
+  return arch;
+};
+const lid = archOf('winter-lid');
+const tunnel = archOf('spring-tunnel');
+const snow = designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal');
+const NONE: Loading = { snowCase: 'even', flatPa: 0, windPa: 0, ends: 'shut' };
+
+test('without a load it stands as it is bent', () => {
+  for (const arch of [lid, tunnel]) {
+    const { points, gives, crownDownMm } = loadHoop(arch, snow, NONE);
+    expect(gives).toBeUndefined();
+    expect(crownDownMm).toBeCloseTo(0, 0);
+    expect(Math.max(...points.map((p) => p.z)) - arch.footZMm).toBeCloseTo(arch.hoop.heightMm, 0);
+    expect(points.at(-1)?.y).toBeCloseTo(arch.footYMm + arch.hoop.spanMm, 1);
+  }
+});
+
+test('it gives way at the load that the check says, each case of snow by itself', () => {
+  for (const arch of [lid, tunnel]) {
+    const { ratio } = hoopStrength(arch, snow);
+    const parts = (['even', 'one-sided'] as const).map((snowCase) => {
+      const { gives } = loadHoop(arch, snow, { ...NONE, snowCase, flatPa: 4 * ratio * snow.flatPa });
+      return 4 * ratio * (gives?.part ?? NaN);
+    });
+    expect(Math.min(...parts) / ratio).toBeCloseTo(1, 1);
+    expect(Math.max(...parts)).toBeGreaterThan(1.01 * ratio);
+  }
+});
+
+test('the more snow, the lower the crown; the shoulders bend, and kink; one-sided it goes aside from the snow', () => {
+  const { ratio } = hoopStrength(lid, snow);
+  const at = (part: number, snowCase: 'even' | 'one-sided') =>
+    loadHoop(lid, snow, { ...NONE, snowCase, flatPa: part * ratio * snow.flatPa });
+  const down = [0.2, 0.5, 0.9].map((p) => at(p, 'even').crownDownMm);
+  expect(down).toEqual([...down].sort((a, b) => a - b));
+  // The crown, bent most at first, is eased; the shoulders take over.
+  const [still, laden] = [0, 0.9].map((p) => at(p, 'even').points.map((x) => x.used)) as [number[], number[]];
+  expect(laden[20]).toBeLessThan(still[20] ?? 0);
+  expect(laden[8]).toBeGreaterThan(still[8] ?? 1);
+  const gave = at(1.2, 'even').gives;
+  expect(gave?.by).toBe('kink');
+  expect(Math.abs((gave?.at ?? 20) - 20)).toBeGreaterThan(5);
+  expect(at(0.9, 'one-sided').asideMm).toBeLessThan(-1);
+  // Snow on the right half alone.
+  const bare = at(0.5, 'one-sided').points.slice(0, 18);
+  expect(Math.max(...bare.map((p) => p.snowPa))).toBe(0);
+});
+
+test('wind from the left leans a hoop to the right; an open end presses outward on all of it', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 100, max: 400, noNaN: true }), (windPa) => {
+      const [shut, open] = (['shut', 'open'] as const).map((ends) => loadHoop(tunnel, snow, { ...NONE, windPa, ends }));
+      expect(shut?.asideMm).toBeGreaterThan(0);
+      shut?.points.forEach((p, i) => expect(p.windPa - (open?.points[i]?.windPa ?? NaN)).toBeCloseTo(0.37 * windPa, 6));
+      expect(shut?.points[2]?.windPa).toBeGreaterThan(0);
+      expect(shut?.points[20]?.windPa).toBeLessThan(0);
+    }),
+    { numRuns: 6 },
+  );
+});

@@ -1,0 +1,115 @@
+/** A hoop under a load of one's choosing, as it bends: for the drawing. */
+import type { ArchRow } from '../../build/assembly/rows';
+import { stiffnessNMm2 } from '../../catalog/sections';
+import { crownOf, hoopFrame, nodeCurvatures } from '../frame/hoop';
+import { modelOf } from '../frame/model';
+import { loadPath } from '../frame/path';
+import { type DesignSnow, archCases } from './snow';
+import { curvatureLimitPerMm, ridgeSpringNPerMm } from './strength';
+import { INSIDE, archPressures } from './wind';
+
+/** What lies and blows on it. */
+export interface Loading {
+  readonly snowCase: 'even' | 'one-sided';
+  /** Snow on a flat roof, Pa. */
+  readonly flatPa: number;
+  /** Pressure of the gust near the ground, Pa; it blows from the left. */
+  readonly windPa: number;
+  readonly ends: keyof typeof INSIDE;
+}
+
+export interface LoadedPoint {
+  readonly y: number;
+  readonly z: number;
+  /** How much of its limit the pipe has reached there: 1 and it kinks or yields. */
+  readonly used: number;
+  /** Snow on level ground there, and pressure of the wind square to the hoop, inward positive, Pa. */
+  readonly snowPa: number;
+  readonly windPa: number;
+}
+
+export interface LoadedHoop {
+  /** As it stands without a load, and as it stands under what it bears of this one; mm in the end view. */
+  readonly still: readonly LoadedPoint[];
+  readonly points: readonly LoadedPoint[];
+  /** The part of the load at which it gives way; nothing where it bears all of it. */
+  readonly gives:
+    | { readonly part: number; readonly by: 'sway' | 'snapping through' | 'kink' | 'yield'; readonly at: number }
+    | undefined;
+  readonly crownDownMm: number;
+  /** The crown's way to the right. */
+  readonly asideMm: number;
+}
+
+/** How far a path is followed past which nothing new is seen: the crown on the crop. */
+const LOST = 0.75;
+
+/**
+ * Bends a hoop of a row under a load, from none up to all of it or until it gives way.
+ * Weeks-long stiffness under snow, fresh in a gust alone. Sources as `hoopStrength`; wind as `archPressures`.
+ * @param practice the snow practice and its factors; its own load does not count
+ */
+export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading): LoadedHoop {
+  const { hoop, section, spacingMm } = arch;
+  const span = hoop.spanMm;
+  const ei = stiffnessNMm2(section, loading.flatPa > 0 ? 'weeks' : 'fresh');
+  const per = ((spacingMm / 1e6) * span ** 3) / ei;
+  const { shape } = archCases(practice).find((c) => c.snowCase === loading.snowCase) ?? { shape: () => 0 };
+  const { windward, middle, lee } = archPressures(hoop.heightMm / span);
+  const windAt = (across: number): number =>
+    loading.windPa * ((across < 0.25 ? windward : across > 0.75 ? lee : middle) - INSIDE[loading.ends]);
+  const frame = hoopFrame(hoop, arch.sprung, {
+    shape,
+    size: loading.flatPa * per,
+    pressure: (across) => windAt(across) * per,
+    ridge: (ridgeSpringNPerMm(arch) * span ** 3) / ei,
+  });
+  const limit = curvatureLimitPerMm(section) * span;
+  const crown = crownOf(frame.nodes);
+  const height = frame.nodes[crown]?.y ?? 1;
+  const path = loadPath(modelOf(frame), {
+    most: 1,
+    used: (r) => {
+      const bent = nodeCurvatures(frame, r).reduce((most, k) => Math.max(most, Math.abs(k)), 0) / limit;
+      return Math.max(bent, -(r.state[3 * crown + 1] ?? 0) / height / LOST);
+    },
+  });
+  const pointsOf = (rest: (typeof path.rests)[number] | undefined): readonly LoadedPoint[] => {
+    const bends = rest ? nodeCurvatures(frame, rest) : new Float64Array(frame.nodes.length);
+    return frame.nodes.map((n, i) => {
+      const [before, after] = [frame.nodes[i - 1] ?? n, frame.nodes[i + 1] ?? n];
+      const angle = Math.atan2(after.y - before.y, after.x - before.x);
+      return {
+        y: arch.footYMm + span * (n.x + (rest?.state[3 * i] ?? 0)),
+        z: arch.footZMm + span * (n.y + (rest?.state[3 * i + 1] ?? 0)),
+        used: Math.abs(bends[i] ?? 0) / limit,
+        snowPa: Math.abs(angle) < Math.PI / 2 ? loading.flatPa * shape((angle * 180) / Math.PI, n.x) : 0,
+        windPa: windAt(n.x),
+      };
+    });
+  };
+  const [first, last] = [path.rests[0], path.rests.at(-1)];
+  const points = pointsOf(last);
+  const at = points.reduce((most, p, i) => (p.used > (points[most]?.used ?? 0) ? i : most), 0);
+  const bent = (points[at]?.used ?? 0) > 0.99;
+  return {
+    still: pointsOf(first),
+    points,
+    gives:
+      path.ended === 'most'
+        ? undefined
+        : {
+            part: last?.factor ?? 0,
+            by: bent
+              ? section.material.limitMPa === null
+                ? 'kink'
+                : 'yield'
+              : path.limit?.mode === 'sway'
+                ? 'sway'
+                : 'snapping through',
+            at: bent ? at : crown,
+          },
+    crownDownMm: -span * (last?.state[3 * crown + 1] ?? 0),
+    asideMm: span * (last?.state[3 * crown] ?? 0),
+  };
+}

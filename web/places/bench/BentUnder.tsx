@@ -1,0 +1,310 @@
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { MM_PER_INCH } from '../../../core/base/length';
+import { formatAmount } from '../../../core/base/amount';
+import { amount } from '../../../core/base/figure';
+import type { LoadedHoop, LoadedPoint } from '../../../core/judge/proof/loaded';
+import { SNOW_DENSITY } from '../../../core/judge/proof/snow';
+import { brushBy, hoopStrength } from '../../../core/judge/proof/strength';
+import type { Outline } from '../../../core/outline';
+import { useUnits } from '../../app/hooks';
+import { type Sheet, toScreen } from '../../drawing/Shapes';
+import { Choice } from '../../parts/controls';
+import { Said } from '../../parts/Said';
+import { Slide } from '../../parts/Slide';
+import { VerdictMark } from '../../parts/VerdictMark';
+import type { Kind, UnderLoad } from './underLoad';
+
+const GIVES = {
+  sway: 'it sways to one side and lies down',
+  'snapping through': 'it snaps through',
+  kink: 'the pipe kinks',
+  yield: 'the pipe takes a bend that stays',
+} as const;
+
+/** How far along the hoop something is, in words. */
+const WHERE = ['left foot', 'left shoulder', 'crown', 'right shoulder', 'right foot'] as const;
+const whereOn = (bent: LoadedHoop, at: number): string =>
+  WHERE[Math.min(4, Math.max(0, Math.round((4 * at) / (bent.points.length - 1))))] ?? 'crown';
+
+const Words = styled.p`
+  padding: 0.5rem 0.7rem;
+  border-left: 4px solid var(--holds);
+  background: var(--ground);
+  &.tight {
+    border-color: var(--tight);
+  }
+  &.fails {
+    border-color: var(--fails);
+  }
+  b {
+    font-weight: 700;
+  }
+`;
+
+const Controls = styled.div`
+  display: grid;
+  gap: 0.7rem;
+  .brush {
+    border-collapse: collapse;
+    font-size: 0.9375rem;
+  }
+  .brush td {
+    padding: 0.15rem 0.9rem 0.15rem 0;
+    border-top: 1px solid var(--hair);
+  }
+  .small {
+    color: var(--quiet);
+    font-size: 0.875rem;
+  }
+`;
+
+const MPH_PER_M_PER_S = 2.23694;
+
+/** Snow and wind to lay on the hoops, and what they do under it. */
+export function LoadControls({
+  outline: o,
+  under,
+}: {
+  readonly outline: Outline;
+  readonly under: UnderLoad;
+}): ReactNode {
+  const units = useUnits();
+  const { laid, lay, bent, askedMm, carriedMm, mostMm, mostGust } = under;
+  const arch = o.assembly.arches[0];
+  const metric = units.length === 'cm' || units.length === 'mm';
+  const gust = (mPerS: number): string =>
+    metric ? `${Math.round(mPerS)} m/s` : `${Math.round(mPerS * MPH_PER_M_PER_S)} mph`;
+  const used = Math.max(0, ...(bent?.points.map((p) => p.used) ?? []));
+  const verdict = bent?.gives ? 'fails' : used > 0.8 ? 'tight' : 'holds';
+  const depth = (mm: number): string => formatAmount(mm, 'snowDepth', units);
+  const finest = metric ? 5 : MM_PER_INCH / 4;
+  const felt = (mm: number): string => formatAmount(Math.round(Math.abs(mm) / finest) * finest, 'length', units);
+  const propped = arch && hoopStrength(arch, o.snow, true);
+  return (
+    <Controls>
+      <h2>Try snow and wind on it</h2>
+      <Slide
+        label={`Snow, ${laid.kind}, as deep as on the ground`}
+        value={laid.depthMm}
+        most={mostMm}
+        step={metric ? 10 : MM_PER_INCH / 2}
+        say={depth}
+        marks={[
+          { at: askedMm, word: 'asked' },
+          ...(Math.abs(carriedMm - askedMm) > 0.12 * mostMm ? [{ at: carriedMm, word: 'carries' }] : []),
+        ]}
+        onChange={(depthMm) => lay({ depthMm })}
+      />
+      <Slide
+        label={`Gust from the left, ${laid.ends === 'shut' ? 'shut' : 'an end open'}`}
+        value={laid.gustMPerS}
+        most={mostGust}
+        step={1}
+        say={gust}
+        marks={[{ at: o.garden.site.gustMPerS, word: 'asked' }]}
+        onChange={(gustMPerS) => lay({ gustMPerS })}
+      />
+      <Words className={verdict} role="status">
+        {bent && <VerdictMark verdict={verdict} />}{' '}
+        {bent === undefined ? (
+          'Bending it…'
+        ) : bent.gives ? (
+          <>
+            <b>
+              Gives way at{' '}
+              {laid.depthMm > 0
+                ? depth(bent.gives.part * laid.depthMm)
+                : gust(Math.sqrt(bent.gives.part) * laid.gustMPerS)}
+              {laid.depthMm > 0 && laid.gustMPerS > 0 ? ' and that part of the gust' : ''}:
+            </b>{' '}
+            {GIVES[bent.gives.by]}
+            {bent.gives.by === 'kink' || bent.gives.by === 'yield' ? ` at the ${whereOn(bent, bent.gives.at)}` : ''}.
+          </>
+        ) : (
+          <>
+            <b>It stands.</b> The crown {bent.crownDownMm >= 0 ? 'sinks' : 'rises'} {felt(bent.crownDownMm)}
+            {Math.abs(bent.asideMm) > finest
+              ? ` and leans ${felt(bent.asideMm)} to the ${bent.asideMm > 0 ? 'right' : 'left'}`
+              : ''}
+            ; the pipe is bent to {Math.round(100 * used)} % of its limit.
+          </>
+        )}
+      </Words>
+      <div>
+        <Choice
+          label="Kind"
+          value={laid.kind}
+          options={(['fresh', 'settled', 'wet'] as const).map((k) => ({
+            value: k,
+            label: k[0]?.toUpperCase() + k.slice(1),
+          }))}
+          onChange={(kind) => lay({ kind: kind as Kind })}
+        />
+        <Choice
+          label="Lies"
+          value={laid.snowCase}
+          options={[
+            { value: 'even', label: 'On both sides', why: 'As it falls in still air.' },
+            { value: 'one-sided', label: 'On the lee side', why: 'As the wind leaves it: the other half bare.' },
+          ]}
+          onChange={(snowCase) => lay({ snowCase: snowCase as typeof laid.snowCase })}
+        />
+        <Choice
+          label="Ends"
+          value={laid.ends}
+          options={[
+            { value: 'shut', label: 'Shut' },
+            { value: 'open', label: 'One open to the wind', why: 'The wind gets under the cover and lifts it.' },
+          ]}
+          onChange={(ends) => lay({ ends: ends as typeof laid.ends })}
+        />
+        <Choice
+          label="Drawn"
+          value={String(laid.times)}
+          options={[
+            { value: '1', label: 'As far as it bends' },
+            { value: '5', label: 'Five times as far', why: 'To see which way it goes.' },
+          ]}
+          onChange={(times) => lay({ times: times === '5' ? 5 : 1 })}
+        />
+      </div>
+      {carriedMm > 0 && (
+        <div>
+          <h2>Brush it by</h2>
+          <table className="brush">
+            <tbody>
+              {brushBy((carriedMm * SNOW_DENSITY[laid.kind]) / SNOW_DENSITY.wet).map((b) => (
+                <tr key={b.kind}>
+                  <td>{b.kind} snow</td>
+                  <td className="measure">{depth(b.depthMm)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="small">
+            A fifth of what it carries is left then. More is forecast than that? Brush while it falls, from outside, or
+            prop it first.
+          </p>
+        </div>
+      )}
+      {propped &&
+        arch.ridge.kind !== 'posted' &&
+        propped.wetSnowMm > (1.1 * (carriedMm * SNOW_DENSITY[laid.kind])) / SNOW_DENSITY.wet && (
+          <p>
+            <Said
+              phrase={[
+                'For one storm: a post with a padded board under the crown of each hoop, ',
+                amount(arch.hoop.heightMm + arch.footZMm - o.assembly.crop.soilZMm, 'length'),
+                ' from the soil, carries ',
+                amount(propped.wetSnowMm, 'snowDepth'),
+                ' of wet snow.',
+              ]}
+            />
+          </p>
+        )}
+    </Controls>
+  );
+}
+
+/** How hard a stretch is bent: its colour, and its width, so that it is told without colour. */
+const strain = (used: number): { readonly colour: string; readonly wide: number } =>
+  used > 0.8
+    ? { colour: 'var(--fails)', wide: 8 }
+    : used > 0.5
+      ? { colour: 'var(--tight)', wide: 6 }
+      : { colour: 'var(--holds)', wide: 4 };
+
+const TALL_PX = 34;
+
+/** The hoop as it bends over the hoop as it is built, with what lies and blows on it. */
+export function BentDrawing({ sheet, under }: { readonly sheet: Sheet; readonly under: UnderLoad }): ReactNode {
+  const { bent, laid, mostMm } = under;
+  if (!bent) return null;
+  const { still, points, gives } = bent;
+  const drawn = points.map((p, i) => {
+    const s = still[i] ?? p;
+    return toScreen(sheet, [s.y + laid.times * (p.y - s.y), s.z + laid.times * (p.z - s.z)]);
+  });
+  return (
+    <g aria-hidden="true">
+      <SnowOn sheet={sheet} still={still} tall={TALL_PX * Math.min(1, laid.depthMm / mostMm)} />
+      <WindOn sheet={sheet} still={still} />
+      {drawn.slice(1).map(([x, y], i) => {
+        const [px, py] = drawn[i] ?? [x, y];
+        const { colour, wide } = strain(Math.max(points[i]?.used ?? 0, points[i + 1]?.used ?? 0));
+        return <line key={i} x1={px} y1={py} x2={x} y2={y} stroke={colour} strokeWidth={wide} strokeLinecap="round" />;
+      })}
+      {gives && <Cross at={drawn[gives.at]} />}
+    </g>
+  );
+}
+
+/** Where it gives way. */
+function Cross({ at }: { readonly at: readonly [number, number] | undefined }): ReactNode {
+  if (!at) return null;
+  const [x, y] = at;
+  return (
+    <g stroke="var(--fails)" strokeWidth={2.5} fill="none">
+      <circle cx={x} cy={y} r={14} />
+      <path d={`M${x - 6} ${y - 6} l12 12 m0 -12 l-12 12`} />
+    </g>
+  );
+}
+
+/** Snow over the hoop, as thick as it lies on each stretch. */
+function SnowOn({
+  sheet,
+  still,
+  tall,
+}: {
+  readonly sheet: Sheet;
+  readonly still: readonly LoadedPoint[];
+  readonly tall: number;
+}): ReactNode {
+  const most = Math.max(...still.map((p) => p.snowPa));
+  if (!(most > 0) || tall < 1) return null;
+  const base = Math.min(...still.map((p) => toScreen(sheet, [p.y, p.z])[1])) - 14;
+  const top = still.map((p) => [toScreen(sheet, [p.y, 0])[0], base - (tall * p.snowPa) / most] as const);
+  const [first, last] = [top[0]?.[0] ?? 0, top.at(-1)?.[0] ?? 0];
+  return (
+    <path
+      d={`M${first} ${base} ${top.map(([x, y]) => `L${x} ${y}`).join(' ')} L${last} ${base} Z`}
+      fill="var(--frost)"
+      fillOpacity={0.25}
+      stroke="var(--frost)"
+      strokeWidth={1.3}
+    />
+  );
+}
+
+const ARROW_PX = 26;
+
+/** Pressure and suction of the wind, square to the hoop. */
+function WindOn({ sheet, still }: { readonly sheet: Sheet; readonly still: readonly LoadedPoint[] }): ReactNode {
+  const most = Math.max(...still.map((p) => Math.abs(p.windPa)));
+  if (!(most > 0)) return null;
+  return (
+    <g stroke="var(--ink)" strokeWidth={1.6} fill="none">
+      {still.map((p, i) => {
+        const [before, after] = [still[i - 1], still[i + 1]];
+        if (i % 3 !== 1 || !before || !after) return null;
+        const [x, y] = toScreen(sheet, [p.y, p.z]);
+        const long = Math.hypot(after.y - before.y, after.z - before.z);
+        // Outward, on the screen.
+        const [nx, ny] = [-(after.z - before.z) / long, -(after.y - before.y) / long];
+        const size = (ARROW_PX * Math.abs(p.windPa)) / most;
+        const [near, far] = [9, 9 + size];
+        const [from, to] = p.windPa > 0 ? [far, near] : [near, far];
+        const [tx, ty] = [x + nx * to, y + ny * to];
+        const back = p.windPa > 0 ? 5 : -5;
+        return (
+          <path
+            key={i}
+            d={`M${x + nx * from} ${y + ny * from} L${tx} ${ty} m${nx * back - ny * 3} ${ny * back + nx * 3} L${tx} ${ty} l${nx * back + ny * 3} ${ny * back - nx * 3}`}
+          />
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,170 @@
+import type { Outline } from '../../../core/outline';
+import { FOUND_AT, type Place, ROUGH_GUST, ROUGH_SNOW } from '../../../core/site/place';
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { SNOW_DENSITY } from '../../../core/judge/proof/snow';
+import { amount } from '../../../core/base/figure';
+import { failAll, ok } from '../../../core/base/result';
+import { useEdit } from '../../app/hooks';
+import { Choice, Row } from '../../parts/controls';
+import { LengthField, NumberField } from '../../parts/TypedField';
+
+const MPH_PER_M_PER_S = 2.23694;
+
+/** A figure that nobody has said: where it is found, and a class to start from. */
+const Rough = styled.div`
+  padding: 0.4rem 0.6rem;
+  margin: 0.3rem 0;
+  border-left: 4px solid var(--tight);
+  background: var(--ground);
+  font-size: 0.9375rem;
+`;
+
+/** What snow and wind are asked of covers here. */
+export function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
+  const edit = useEdit();
+  const { snow, exposure, rough, gustMPerS } = o.garden.site;
+  const metric = o.garden.units.length === 'cm' || o.garden.units.length === 'mm';
+  const per = metric ? 1 : MPH_PER_M_PER_S;
+  const change = (label: string, recipe: (site: Place) => void) => {
+    const faults = edit(label, (garden) => recipe(garden.site));
+    return faults.length > 0 ? failAll(faults) : ok(undefined);
+  };
+  /** What is typed or read off a table is rough no more. */
+  const said = (what: Place['rough'][number]) => (site: Place) => {
+    site.rough = site.rough.filter((r) => r !== what);
+  };
+  const set = (recipe: (site: Place) => void) =>
+    change('Set the snow', (site) => {
+      recipe(site);
+      said('snow')(site);
+    });
+  return (
+    <section aria-label="Snow asked of it">
+      <h2>Snow asked of it</h2>
+      {rough.includes('snow') && (
+        <Rough>
+          <p>
+            <b>Rough.</b> Nobody has said yet what snow lies here. {FOUND_AT.snow}
+          </p>
+          <Choice
+            label="About"
+            value={ROUGH_SNOW.find((c) => snow.by === 'depth' && snow.depthMm === c.depthMm)?.key ?? ''}
+            options={ROUGH_SNOW.map(({ key, label, why }) => ({ value: key, label, why }))}
+            onChange={(key) =>
+              change('Say about what snow lies', (site) => {
+                const depthMm = ROUGH_SNOW.find((c) => c.key === key)?.depthMm ?? 0;
+                site.snow = { by: 'depth', depthMm, kind: 'wet' };
+              })
+            }
+          />
+        </Rough>
+      )}
+      <Choice
+        label="Known by"
+        value={snow.by}
+        options={[
+          { value: 'depth', label: 'Depth', why: 'The most that may lie before you brush it off.' },
+          {
+            value: 'ground',
+            label: 'Ground load',
+            why: 'From your building office’s table; the cover stands the winter alone.',
+          },
+        ]}
+        onChange={(by) =>
+          set(
+            (site) =>
+              void (site.snow = by === 'depth' ? { by, depthMm: 150, kind: 'wet' } : { by: 'ground', groundPa: 2400 }),
+          )
+        }
+      />
+      {snow.by === 'depth' ? (
+        <>
+          <Row name="Depth">
+            <LengthField
+              label="Depth of snow"
+              valueMm={snow.depthMm}
+              boxed
+              onSet={(mm) => set((site) => void (site.snow.by === 'depth' && (site.snow.depthMm = mm)))}
+            />
+          </Row>
+          <Choice
+            label="Kind"
+            value={snow.kind}
+            options={[
+              {
+                value: 'fresh',
+                label: 'Fresh',
+                why: ['Light powder, about ', amount(SNOW_DENSITY.fresh, 'density'), '.'],
+              },
+              {
+                value: 'settled',
+                label: 'Settled',
+                why: ['Days old, about ', amount(SNOW_DENSITY.settled, 'density'), '.'],
+              },
+              {
+                value: 'wet',
+                label: 'Wet',
+                why: ['Heavy, about ', amount(SNOW_DENSITY.wet, 'density'), ': what folds tunnels.'],
+              },
+            ]}
+            onChange={(kind) => set((site) => void (site.snow.by === 'depth' && (site.snow.kind = kind as 'wet')))}
+          />
+        </>
+      ) : (
+        <Row name="On the ground" unit="kPa">
+          <NumberField
+            label="Ground snow load in kilopascals"
+            value={snow.groundPa / 1000}
+            decimals={2}
+            min={0}
+            max={20}
+            onSet={(kPa) => set((site) => void (site.snow = { by: 'ground', groundPa: kPa * 1000 }))}
+          />
+        </Row>
+      )}
+      <Choice
+        label="Wind here"
+        value={exposure}
+        options={[
+          { value: 'exposed', label: 'Open', why: 'Wind carries snow off: Ce 0.9.' },
+          { value: 'normal', label: 'Usual', why: 'Some trees and houses: Ce 1.0.' },
+          { value: 'sheltered', label: 'Sheltered', why: 'Snow stays where it falls: Ce 1.2.' },
+        ]}
+        onChange={(value) => change('Set the wind', (site) => void (site.exposure = value as Place['exposure']))}
+      />
+      {rough.includes('gust') && (
+        <Rough>
+          <p>
+            <b>Rough.</b> Nobody has said yet how it blows here. {FOUND_AT.gust}
+          </p>
+          <Choice
+            label="About"
+            value={ROUGH_GUST.find((c) => c.gustMPerS === gustMPerS)?.key ?? ''}
+            options={ROUGH_GUST.map(({ key, label, why }) => ({ value: key, label, why }))}
+            onChange={(key) =>
+              change('Say about how it blows', (site) => {
+                site.gustMPerS = ROUGH_GUST.find((c) => c.key === key)?.gustMPerS ?? site.gustMPerS;
+              })
+            }
+          />
+        </Rough>
+      )}
+      <Row name="Worst gust" unit={metric ? 'm/s' : 'mph'}>
+        <NumberField
+          label={`Worst gust, ${metric ? 'metres a second' : 'miles an hour'}`}
+          value={gustMPerS * per}
+          decimals={0}
+          min={0}
+          max={Math.floor(90 * per)}
+          onSet={(x) =>
+            change('Set the gust', (site) => {
+              site.gustMPerS = x / per;
+              said('gust')(site);
+            })
+          }
+        />
+      </Row>
+    </section>
+  );
+}

@@ -1,0 +1,74 @@
+/** What is laid on the hoops to see them bend, and what comes of it. */
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import type { LoadedHoop, Loading } from '../../../core/judge/proof/loaded';
+import { GRAVITY, SNOW_DENSITY, designSnow } from '../../../core/judge/proof/snow';
+import { gustPa } from '../../../core/judge/proof/wind';
+import type { Outline } from '../../../core/outline';
+import { bendUnder } from '../../background/planClient';
+import { useLive } from '../../background/useLive';
+
+export type Kind = keyof typeof SNOW_DENSITY;
+
+export interface Laid {
+  readonly kind: Kind;
+  readonly depthMm: number;
+  readonly gustMPerS: number;
+  readonly snowCase: Loading['snowCase'];
+  readonly ends: Loading['ends'];
+  /** How many times over the bending is drawn. */
+  readonly times: 1 | 5;
+}
+
+export interface UnderLoad {
+  readonly laid: Laid;
+  readonly lay: (more: Partial<Laid>) => void;
+  readonly bent: LoadedHoop | undefined;
+  /** Depth asked for, and depth that the weakest of its parts carries, of the kind that is laid, mm. */
+  readonly askedMm: number;
+  readonly carriedMm: number;
+  /** Ends of the sliders. */
+  readonly mostMm: number;
+  readonly mostGust: number;
+}
+
+/** The depth of a kind of snow that weighs as much as the snow asked for. */
+const askedDepth = (o: Outline, kind: Kind): number => (o.snow.groundPa / (SNOW_DENSITY[kind] * GRAVITY)) * 1000;
+
+export function useUnderLoad(o: Outline): UnderLoad {
+  const { snow, gustMPerS, exposure } = o.garden.site;
+  const asked: Kind = snow.by === 'depth' ? snow.kind : 'wet';
+  const [laid, setLaid] = useState<Laid>({
+    kind: asked,
+    depthMm: askedDepth(o, asked),
+    gustMPerS: 0,
+    snowCase: 'even',
+    ends: 'shut',
+    times: 1,
+  });
+  const lay = useCallback((more: Partial<Laid>) => setLaid((l) => ({ ...l, ...more })), []);
+  const { depthMm, kind, snowCase, ends } = laid;
+  const loading = useMemo(
+    (): Loading => ({
+      snowCase,
+      ends,
+      flatPa: designSnow({ by: 'depth', depthMm, kind }, exposure).flatPa,
+      windPa: gustPa(laid.gustMPerS, exposure),
+    }),
+    [snowCase, ends, depthMm, kind, exposure, laid.gustMPerS],
+  );
+  const { garden, cover } = o;
+  const run = useCallback((l: Loading) => bendUnder(garden, cover.id, 0, l), [garden, cover.id]);
+  const bent = useLive(useDeferredValue(loading), run);
+  const askedMm = askedDepth(o, kind);
+  const hoops = o.strengths.find((s) => s.what === (o.assembly.arches[0]?.what ?? 'Hoops'));
+  const carriedMm = ((hoops?.wetSnowMm ?? 0) * SNOW_DENSITY.wet) / SNOW_DENSITY[kind];
+  return {
+    laid,
+    lay,
+    bent,
+    askedMm,
+    carriedMm,
+    mostMm: Math.max(100, Math.min(4000, 1.5 * Math.max(askedMm, carriedMm))),
+    mostGust: Math.max(40, Math.ceil(1.3 * gustMPerS)),
+  };
+}
