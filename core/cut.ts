@@ -71,6 +71,12 @@ export function cutAndShop(
   return ok({ cuts, shopping: shop(o, cuts) });
 }
 
+/** Price by the cuts, proven best where that can be; NaN where it cannot be cut. */
+export function provenPrice(o: ToCut, solver: IntegerSolver): number {
+  const cut = cutAndShop(o, solver);
+  return cut.ok ? cut.value.shopping.paid : NaN;
+}
+
 /** Price by the quick cutting rule: for comparing changes. */
 export function quickPrice(o: ToCut): number {
   return quickShop(o)?.paid ?? NaN;

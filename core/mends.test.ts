@@ -6,9 +6,10 @@ import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';
 import type { Check, Verdict } from './judge/proof/check';
 import { quickPrice } from './cut';
-import { findMends } from './mends';
+import { findMends, singleMends } from './mends';
+import { firstCover } from './start';
 import type { Outline } from './outline';
-import { mendsOf, outline } from './plan';
+import { outline } from './plan';
 
 const made = outline(demoGarden(), demoGarden().covers[0] as Cover);
 if (!made.ok) throw new Error('not built');
@@ -129,7 +130,10 @@ describe.each(FAMILY_KEYS)('a mend of a %s does what its words say', (key) => {
       } as Cover;
       const o = outline(harsh, cover);
       if (!o.ok) return [];
-      return mendsOf(o.value).map((mend) => ({ before: o.value, mend }));
+      return singleMends(o.value, (a) => outline(harsh, { ...cover, answers: a } as Cover)).map((mend) => ({
+        before: o.value,
+        mend,
+      }));
     });
   });
 
@@ -173,4 +177,42 @@ describe.each(FAMILY_KEYS)('a mend of a %s does what its words say', (key) => {
     });
     expect([...new Set(wrong)]).toEqual([]);
   });
+});
+
+test('sets of changes leave nothing failing, want every one of their changes, and the cheapest comes first', () => {
+  const demo = demoGarden();
+  const harsh = {
+    ...demo,
+    site: { ...demo.site, snow: { by: 'depth', depthMm: 500, kind: 'wet' } as const, gustMPerS: 38 },
+  };
+  let sets = 0;
+  for (const [garden, key] of [
+    [demo, 'hinged-hoop-lid'],
+    [demo, 'walk-in'],
+    [harsh, 'bent-conduit'],
+    [harsh, 'sloped-cold-frame'],
+    [harsh, 'fitting-gable'],
+  ] as const) {
+    const cover = firstCover(garden, 'long', key, 'x', 'X') as Cover;
+    const before = outline(garden, cover);
+    if (!before.ok) throw new Error(key);
+    const redo = (answers: Readonly<Record<string, unknown>>) => outline(garden, { ...cover, answers } as Cover);
+    const found = findMends(before.value, redo);
+    const whole = found.filter((m) => m.checkId === undefined);
+    sets += whole.length;
+    expect(whole.map((m) => m.cost)).toEqual(whole.map((m) => m.cost).sort((a, b) => a - b));
+    for (const m of whole) {
+      const after = redo(m.answers);
+      if (!after.ok) throw new Error(key);
+      expect(after.value.checks.filter((c) => c.verdict === 'fails').map((c) => c.id)).toEqual([]);
+      expect(quickPrice(after.value) - quickPrice(before.value)).toBeCloseTo(m.cost, 6);
+      // It is more than one change, and no single one of those offered does it all.
+      expect(phraseText(m.label, garden.units)).toMatch(/ and /);
+      const alone = found.filter(
+        (s) => s.checkId !== undefined && JSON.stringify(s.answers) === JSON.stringify(m.answers),
+      );
+      expect(alone).toEqual([]);
+    }
+  }
+  expect(sets).toBeGreaterThan(5);
 });

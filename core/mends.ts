@@ -1,15 +1,16 @@
 /** Changes that mend what fails, each tried on the design itself. */
-import type { Result } from './base/result';
 import type { Phrase } from './base/figure';
-import type { Answers } from './build/answers/asked';
-import { familyOf } from './build/families';
+import type { Answers, Change } from './build/answers/asked';
 import { quickPrice } from './cut';
 import type { Check } from './judge/proof/check';
+import { changeSets, nameOf } from './mendSets';
+import { type Redo, triesOf } from './mending';
 import type { Outline } from './outline';
 
 /** A mend that works: the changed answers, what it costs and which check it is for. */
 export interface Mend {
-  readonly checkId: string;
+  /** The check; nothing where it is a set of changes after which nothing of the cover fails. */
+  readonly checkId: string | undefined;
   readonly label: Phrase;
   readonly cost: number;
   readonly answers: Answers;
@@ -17,36 +18,51 @@ export interface Mend {
 
 const MENDS_PER_CHECK = 3;
 
-/** For every check that fails or is tight, the changes that make it hold or at least no longer fail, cheapest first. @param redo works the design out with other answers */
-export function findMends(o: Outline, redo: (answers: Answers) => Result<Outline>): readonly Mend[] {
-  const now = quickPrice(o);
-  return o.checks.filter((check) => check.verdict !== 'holds').flatMap((check) => mendsOf(o, check, now, redo));
+/**
+ * For every check that fails or is tight, the changes that make it hold or at least no longer fail; and where a check fails, sets
+ * of changes that leave none failing. Each the cheapest first.
+ * @param redo works the design out with other answers
+ * @param priceOf what a design costs; mends are looked for by the quick rule, and told at this price
+ */
+export function findMends(o: Outline, redo: Redo, priceOf: (o: Outline) => number = quickPrice): readonly Mend[] {
+  const sets = changeSets(o, redo, quickPrice)
+    // One change alone stands beside its check already.
+    .filter((s) => s.changes.length > 1)
+    .map((s): Found => ({ checkId: undefined, label: nameOf(s), outline: s.outline }));
+  return [...priced(o, sets, priceOf), ...singleMends(o, redo, priceOf)];
 }
 
-function mendsOf(
-  o: Outline,
-  check: Check,
-  priceNow: number,
-  redo: (answers: Answers) => Result<Outline>,
-): readonly Mend[] {
-  const working: Mend[] = [];
-  const kinds = new Set<string>();
-  for (const { label, change } of check.tries) {
-    // Tries of one kind run from small to large: the first that works is the least that does.
-    const kind = change.kind === 'answer' ? `answer ${change.id}` : change.kind;
-    if (kinds.has(kind)) continue;
-    const answers = familyOf(o.cover.family).change(o.cover.answers, change, o);
-    if (!answers) continue;
-    const changed = redo(answers);
-    if (!changed.ok || !asSaid(change, changed.value) || !betters(check, o.checks, changed.value.checks)) continue;
-    kinds.add(kind);
-    working.push({ checkId: check.id, label, cost: quickPrice(changed.value) - priceNow, answers });
-  }
-  return working.sort((a, b) => a.cost - b.cost).slice(0, MENDS_PER_CHECK);
+/** For every check that fails or is tight, the changes that each mend it alone. */
+export function singleMends(o: Outline, redo: Redo, priceOf: (o: Outline) => number = quickPrice): readonly Mend[] {
+  return o.checks.filter((c) => c.verdict !== 'holds').flatMap((check) => priced(o, mendsOf(o, check, redo), priceOf));
+}
+
+/** What is found, with what it costs over the design as it is, the cheapest first. */
+function priced(o: Outline, found: readonly Found[], priceOf: (o: Outline) => number): readonly Mend[] {
+  if (found.length === 0) return [];
+  const now = priceOf(o);
+  return found
+    .map(({ outline, ...mend }) => ({ ...mend, cost: priceOf(outline) - now, answers: outline.cover.answers }))
+    .filter((m) => Number.isFinite(m.cost))
+    .sort((a, b) => a.cost - b.cost);
+}
+
+/** A mend as it is found: with the design that it leads to. */
+type Found = Pick<Mend, 'checkId' | 'label'> & { readonly outline: Outline };
+
+function mendsOf(o: Outline, check: Check, redo: Redo): readonly Found[] {
+  const mends = ({ change, outline }: { readonly change: Change; readonly outline: Outline }): boolean =>
+    asSaid(change, outline) && betters(check, o.checks, outline.checks);
+  return triesOf(o, check, redo, mends)
+    .filter(mends)
+    .map(({ label, outline }) => ({ checkId: check.id, label, outline, price: quickPrice(outline) }))
+    .sort((a, b) => a.price - b.price)
+    .slice(0, MENDS_PER_CHECK)
+    .map(({ checkId, label, outline }) => ({ checkId, label, outline }));
 }
 
 /** Whether as many were built as the change asks for: joints of a sheet may want more of them than that. */
-function asSaid(change: Check['tries'][number]['change'], { assembly: { beams, spans } }: Outline): boolean {
+function asSaid(change: Change, { assembly: { beams, spans } }: Outline): boolean {
   if (change.kind !== 'answer') return true;
   const asked = [...beams, ...spans].find((x) => x.asked?.id === change.id)?.asked;
   return asked === undefined || asked.now === change.value;

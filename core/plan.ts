@@ -3,7 +3,7 @@ import type { Outline } from './outline';
 import { type Result, fail, ok } from './base/result';
 import { buildHours } from './build/guide/hours';
 import { rollPrice, sheetPrice } from './catalog/prices';
-import { type Cut, cutAndShop } from './cut';
+import { type Cut, cutAndShop, provenPrice } from './cut';
 import { assemblyOf } from './garden/assemblyOf';
 import { buildSite } from './garden/buildSite';
 import type { Cover, Garden } from './garden/garden';
@@ -72,9 +72,9 @@ export function plan(garden: Garden, cover: Cover, solver: IntegerSolver): Resul
   const outlined = outline(garden, cover);
   if (!outlined.ok) return outlined;
   const cut = cutAndShop(outlined.value, solver);
-  return cut.ok ? ok({ ...outlined.value, ...cut.value, mends: mendsOf(outlined.value) }) : cut;
+  return cut.ok ? ok({ ...outlined.value, ...cut.value, mends: mendsOf(outlined.value, solver) }) : cut;
 }
 
-/** Changes that mend what fails in a design, each tried on the design itself. */
-export const mendsOf = (o: Outline): readonly Mend[] =>
-  findMends(o, (answers) => outline(o.garden, { ...o.cover, answers }));
+/** Changes that mend what fails in a design, each tried on the design itself; priced by the proven cuts where there is a solver. */
+export const mendsOf = (o: Outline, solver?: IntegerSolver): readonly Mend[] =>
+  findMends(o, (answers) => outline(o.garden, { ...o.cover, answers }), solver && ((of) => provenPrice(of, solver)));

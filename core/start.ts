@@ -1,9 +1,8 @@
 /** A new cover that holds on its bed: its usual answers, and the fewest changes to them that leave no check failing. */
 import { familyOf } from './build/families';
-import type { Answers } from './build/answers/asked';
 import { buildSite } from './garden/buildSite';
 import { type Cover, type Garden, newWork } from './garden/garden';
-import type { Check } from './judge/proof/check';
+import { type Redo, failing, illness, triesOf } from './mending';
 import type { Outline } from './outline';
 import { outline } from './plan';
 
@@ -17,13 +16,6 @@ export function firstCover(garden: Garden, bedId: string, key: string, id: strin
 
 /** Changes made one after another before it is given up. */
 const MOST_CHANGES = 6;
-
-/** How ill a design is: its failing checks, and of what carries snow how much is missing. */
-function illness(o: Outline): number {
-  const failing = o.checks.filter((c) => c.verdict === 'fails');
-  const missing = Math.max(0, 1 - Math.min(1, ...o.strengths.map((s) => s.ratio)));
-  return failing.length + missing;
-}
 
 /**
  * A cover of a family on a bed, that holds there as far as its own changes can make it: one change after another of those that the
@@ -54,25 +46,12 @@ export function startingCover(
 
 /** The change that leaves the design least ill; nothing where none makes it better. */
 function bestChange(garden: Garden, o: Outline): Outline | undefined {
+  const redo: Redo = (answers) => outline(garden, { ...o.cover, answers });
   let [best, least] = [undefined as Outline | undefined, illness(o) - 1e-6];
-  for (const check of o.checks.filter((c) => c.verdict === 'fails'))
-    for (const tried of tries(garden, o, check)) {
-      const ill = illness(tried);
-      if (ill < least) [best, least] = [tried, ill];
+  for (const check of failing(o))
+    for (const tried of triesOf(o, check, redo, (t) => !failing(t.outline).some((c) => c.id === check.id))) {
+      const ill = illness(tried.outline);
+      if (ill < least) [best, least] = [tried.outline, ill];
     }
   return best;
-}
-
-/** What the tries of a check lead to: of one kind, from small to large, no further than what mends it. */
-function tries(garden: Garden, o: Outline, check: Check): readonly Outline[] {
-  const done = new Set<string>();
-  return check.tries.flatMap(({ change }): Outline[] => {
-    const kind = change.kind === 'answer' ? `answer ${change.id}` : change.kind;
-    if (done.has(kind)) return [];
-    const answers: Answers | undefined = familyOf(o.cover.family).change(o.cover.answers, change, o);
-    const tried = answers && outline(garden, { ...o.cover, answers });
-    if (!tried?.ok) return [];
-    if (tried.value.checks.find((c) => c.id === check.id)?.verdict !== 'fails') done.add(kind);
-    return [tried.value];
-  });
 }

@@ -58,6 +58,9 @@ export function planReport(p: Plan) {
         .filter((m) => m.checkId === c.id)
         .map((m) => ({ label: phraseText(m.label, units), cost: m.cost })),
     })),
+    mends: p.mends
+      .filter((m) => m.checkId === undefined)
+      .map((m) => ({ label: phraseText(m.label, units), cost: m.cost })),
     lifts: p.lifts.map((f) => ({ what: f.label, kg: f.value })),
     strength: p.strengths.map((s) => ({
       what: s.what,

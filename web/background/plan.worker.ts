@@ -115,11 +115,12 @@ const service = {
     return planTogether(g, covers, await loadSolver(), (p, best) => tell(p, best));
   },
   /** Changes that would mend what fails, priced. */
-  mends(coverId: string): readonly Mend[] {
+  async mends(coverId: string): Promise<readonly Mend[]> {
     const outlined = evaluate(garden(), coverOf(coverId));
     if (!outlined.ok) return [];
     const o = outlined.value;
-    return mends(o.assembly, pricedBy(o), () => mendsOf(o));
+    const solver = await loadSolver();
+    return mends(o.assembly, pricedBy(o), () => mendsOf(o, solver));
   },
   /** One row of hoops of a cover, bent by a load. */
   loaded(coverId: string, row: number, loading: Loading): LoadedHoop | undefined {

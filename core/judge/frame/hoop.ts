@@ -211,6 +211,8 @@ export function loadCurve(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
 
 /** Most curves that are kept; the oldest goes first. */
 const KEPT = 2000;
+/** Ridges are told apart by 2.5 % of their stiffness: half a percent of the load. */
+const RIDGE_STEPS = 40;
 const kept = new Map<string, LoadCurve | undefined>();
 
 /** What tells hoops of different form apart: their shape without its size, to a few parts in ten thousand. */
@@ -224,17 +226,17 @@ function formOf(hoop: Elastica | BentHoop, sprung: boolean): string {
   return `${sprung ? 'sprung' : 'made'} ${feet} ${form}`;
 }
 
-/** `loadCurve`, worked out once for each form of hoop, load and ridge (to 1 %); the same to within 1 % of the load. */
+/** `loadCurve`, worked out once for each form of hoop, load and ridge; the same to within 1 % of the load. */
 export function keptLoadCurve(
   hoop: Elastica | BentHoop,
   sprung: boolean,
   load: NamedLoad,
   ridge: number,
 ): LoadCurve | undefined {
-  const step = ridge > 0 ? Math.round(100 * Math.log(ridge)) : undefined;
+  const step = ridge > 0 ? Math.round(RIDGE_STEPS * Math.log(ridge)) : undefined;
   const key = `${formOf(hoop, sprung)} ${load.name} ${step ?? ''}`;
   if (kept.has(key)) return kept.get(key);
-  const curve = loadCurve(hoop, sprung, { shape: load.shape, ridge: step === undefined ? 0 : Math.exp(step / 100) });
+  const curve = loadCurve(hoop, sprung, { shape: load.shape, ridge: step === undefined ? 0 : Math.exp(step / RIDGE_STEPS) });
   const [oldest] = kept.keys();
   if (kept.size >= KEPT && oldest !== undefined) kept.delete(oldest);
   kept.set(key, curve);

@@ -104,11 +104,11 @@ describe('snow', () => {
     const carried = (o: Outline): number => o.strengths[0]?.wetSnowMm ?? 0;
     expect(carried(look((g) => answers(g, 0, { hoops: 8 })))).toBeGreaterThan(carried(weak));
     expect(carried(look((g) => answers(g, 0, { ridge: 'posted' })))).toBeGreaterThan(carried(weak));
-    const mends = mendsOf(weak);
+    const mends = mendsOf(weak).filter((m) => m.checkId !== undefined);
     expect(mends.length).toBeGreaterThan(0);
     for (const m of mends) {
       const after = look((g) => answers(g, 0, m.answers));
-      expect(verdict(after, m.checkId)).not.toBe('fails');
+      expect(verdict(after, m.checkId ?? '')).not.toBe('fails');
     }
   });
 

@@ -59,6 +59,21 @@ const Section = styled.section`
     font-size: 0.8125rem;
     color: var(--quiet);
   }
+  .sets {
+    display: grid;
+    gap: 0.4rem;
+    padding: 0.5rem 0 0.6rem;
+    border-top: 1px solid var(--hair);
+    font-size: 0.875rem;
+  }
+  .sets .mends {
+    grid-column: auto;
+  }
+  .sets button {
+    text-align: left;
+    white-space: normal;
+    padding-block: 0.3rem;
+  }
   .tried {
     grid-column: 1 / -1;
     display: grid;
@@ -126,6 +141,7 @@ export function Checks(props: ChecksProps): ReactNode {
   const checks = o.checks.filter((c) => only === undefined || c.leaf === only);
   const job = useMends(ready ? o.cover : undefined);
   if (checks.length === 0) return <div hidden />;
+  const sets = job.state === 'done' ? (job.value?.filter((m) => m.checkId === undefined) ?? []) : [];
   const holding = checks.filter((c) => c.verdict === 'holds');
   const row = (c: Check): ReactNode => <Row key={c.id} check={c} job={job} {...props} />;
   return (
@@ -133,6 +149,12 @@ export function Checks(props: ChecksProps): ReactNode {
       <h2>
         Will it do? <small>A planning aid; local codes come first.</small>
       </h2>
+      {sets.length > 0 && (
+        <div className="sets" role="group" aria-label="Make all of it hold">
+          <b>All of it holds with</b>
+          <Mends of={sets} {...props} />
+        </div>
+      )}
       <ul>{checks.filter((c) => c.verdict !== 'holds').map(row)}</ul>
       {holding.length > 0 && (
         <button type="button" className="fold" aria-expanded={unfolded} onClick={() => unfold(!unfolded)}>
@@ -153,13 +175,58 @@ interface RowProps extends ChecksProps {
   readonly job: ReturnType<typeof useMends>;
 }
 
+/** Mends to try, and what the one that is tried changes. */
+function Mends({
+  of,
+  outline: o,
+  tried,
+  mended,
+  onTry,
+  onTake,
+}: Pick<ChecksProps, 'outline' | 'tried' | 'mended' | 'onTry' | 'onTake'> & {
+  readonly of: readonly Mend[];
+}): ReactNode {
+  const units = useUnits();
+  const mine = tried && of.includes(tried) ? tried : undefined;
+  if (of.length === 0) return null;
+  return (
+    <>
+      <span className="mends">
+        {of.map((m) => {
+          const label = phraseText(m.label, units);
+          const cost = `${m.cost < 0 ? '−' : '+'}${formatMoney(Math.abs(m.cost), units.currency)}`;
+          return (
+            <Button
+              key={label}
+              aria-expanded={m === mine}
+              $strong={m === mine}
+              onPress={() => onTry(m === mine ? undefined : m)}
+            >
+              {label} <span className="measure">{cost}</span>
+            </Button>
+          );
+        })}
+      </span>
+      {mine && mended && (
+        <div className="tried" role="group" aria-label={`With ${phraseText(mine.label, units)}`}>
+          <Changed before={o} after={mended} cost={mine.cost} />
+          <span className="mends">
+            <Button $strong onPress={() => onTake(mine)}>
+              Take it
+            </Button>
+            <Button onPress={() => onTry(undefined)}>Leave it</Button>
+          </span>
+        </div>
+      )}
+    </>
+  );
+}
+
 /** One check, its mends beside it; it points at its cause while it is looked at. */
 function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onTake, onPoint }: RowProps): ReactNode {
-  const units = useUnits();
   const [pointed, point] = useState(false);
   const found = job.state === 'done' ? job.value : undefined;
   const mends = found?.filter((m) => m.checkId === c.id) ?? [];
-  const mine = tried && mends.includes(tried) ? tried : undefined;
   const set = (on: boolean): void => {
     point(on);
     onPoint(on ? c.id : undefined);
@@ -180,37 +247,13 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
         <Said phrase={c.text} /> {roughly(o, c.id) && <i>Rough: say on Stand {roughly(o, c.id)}.</i>}{' '}
         {c.figure && <Why figure={c.figure}>Why?</Why>}
       </span>
-      {mends.length > 0 && (
-        <span className="mends">
-          {mends.map((m) => {
-            const label = phraseText(m.label, units);
-            const cost = `${m.cost < 0 ? '−' : '+'}${formatMoney(Math.abs(m.cost), units.currency)}`;
-            return (
-              <Button
-                key={label}
-                aria-expanded={m === mine}
-                $strong={m === mine}
-                onPress={() => onTry(m === mine ? undefined : m)}
-              >
-                {label} <span className="measure">{cost}</span>
-              </Button>
-            );
-          })}
-        </span>
-      )}
-      {mine && mended && (
-        <div className="tried" role="group" aria-label={`With ${phraseText(mine.label, units)}`}>
-          <Changed before={o} after={mended} cost={mine.cost} />
-          <span className="mends">
-            <Button $strong onPress={() => onTake(mine)}>
-              Take it
-            </Button>
-            <Button onPress={() => onTry(undefined)}>Leave it</Button>
-          </span>
-        </div>
-      )}
+      <Mends of={mends} outline={o} tried={tried} mended={mended} onTry={onTry} onTake={onTake} />
       {wants && mends.length === 0 && found && (
-        <span className="caution">No single change mends this. Try two together, or ask less of it.</span>
+        <span className="caution">
+          {found.some((m) => m.checkId === undefined)
+            ? 'No change alone mends this: see the sets above.'
+            : 'Nothing that was tried mends this: ask less of it, or take another kind of cover.'}
+        </span>
       )}
       {wants && (job.state === 'pending' || !ready) && <span className="caution">Looking for mends…</span>}
       {wants && (job.state === 'failed' || job.state === 'stopped') && (

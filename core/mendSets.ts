@@ -1,0 +1,110 @@
+/** Sets of changes after which nothing of a cover fails, the cheapest found. */
+import type { Phrase } from './base/figure';
+import { type Redo, type Tried, failing, illness, kindOf, triesOf } from './mending';
+import type { Outline } from './outline';
+
+/** Changes made one after the other, and the design that they lead to. */
+export interface ChangeSet {
+  readonly changes: readonly Pick<Tried, 'label' | 'change'>[];
+  readonly outline: Outline;
+}
+
+/** Most changes in one set, most designs kept from one round to the next, most sets offered. */
+const MOST_CHANGES = 5;
+const BREADTH = 4;
+const MOST_SETS = 3;
+/** Most designs that are worked out for one cover. */
+const MOST_TRIES = 250;
+
+/** The same questions answered: sets that differ only in the order of their changes are one. */
+const sameAs = (set: ChangeSet): string => JSON.stringify(set.outline.cover.answers);
+
+/**
+ * Looks for sets of changes that leave no check failing: round by round the changes that the failing checks ask for,
+ * the least ill and cheapest designs going on to the next (a beam search). What a set does not need is left out of it.
+ * @param priceOf a design's price, as quickly as may be
+ * @returns the cheapest first; none where nothing fails, or where nothing that was tried makes it hold
+ */
+export function changeSets(o: Outline, redo: Redo, priceOf: (o: Outline) => number): readonly ChangeSet[] {
+  if (failing(o).length === 0) return [];
+  const whole: ChangeSet[] = [];
+  const seen = new Set<string>();
+  let [front, tries] = [[{ changes: [], outline: o }] as readonly ChangeSet[], 0];
+  for (let round = 0; round < MOST_CHANGES && front.length > 0; round++) {
+    const next: ChangeSet[] = [];
+    for (const set of front)
+      for (const check of failing(set.outline)) {
+        if (tries > MOST_TRIES) break;
+        const found = triesOf(set.outline, check, redo, (t) => {
+          tries += 1;
+          return !failing(t.outline).some((c) => c.id === check.id);
+        });
+        for (const { label, change, outline } of found) {
+          // A change of a kind takes the place of an earlier one of it.
+          const kept = set.changes.filter((c) => kindOf(c.change) !== kindOf(change));
+          const grown = { changes: [...kept, { label, change }], outline };
+          if (seen.has(sameAs(grown)) || illness(outline) >= illness(set.outline)) continue;
+          seen.add(sameAs(grown));
+          if (failing(outline).length === 0) whole.push(grown);
+          else next.push(grown);
+        }
+      }
+    const worth = next.map((set) => ({ set, ill: illness(set.outline), price: priceOf(set.outline) }));
+    front = worth
+      .filter((w) => Number.isFinite(w.price))
+      .sort((a, b) => Math.ceil(a.ill) - Math.ceil(b.ill) || a.price - b.price)
+      .slice(0, BREADTH)
+      .map((w) => w.set);
+    if (whole.length >= MOST_SETS) break;
+  }
+  const least = whole.map((set) => leastOf(o, set, redo));
+  const priced = least
+    .map((set) => ({ set, price: priceOf(set.outline) }))
+    .filter((w) => Number.isFinite(w.price))
+    .sort((a, b) => a.price - b.price)
+    .map((w) => w.set);
+  // Of those that change the same things only the cheapest.
+  return priced
+    .filter((set, i) => priced.findIndex((other) => kindsOf(other) === kindsOf(set)) === i)
+    .slice(0, MOST_SETS);
+}
+
+const kindsOf = (set: ChangeSet): string =>
+  set.changes
+    .map((c) => kindOf(c.change))
+    .sort()
+    .join();
+
+/** A set without the changes that it holds without. */
+function leastOf(o: Outline, set: ChangeSet, redo: Redo): ChangeSet {
+  for (const left of set.changes) {
+    if (set.changes.length < 2) return set;
+    const changes = set.changes.filter((c) => c !== left);
+    const without = after(o, changes, redo);
+    if (without && failing(without).length === 0) return leastOf(o, { changes, outline: without }, redo);
+  }
+  return set;
+}
+
+/** A design after changes, one after the other; nothing where one of them cannot be made. */
+function after(o: Outline, changes: ChangeSet['changes'], redo: Redo): Outline | undefined {
+  let now: Outline | undefined = o;
+  for (const { change } of changes) {
+    const tried: Tried | undefined =
+      now && triesOf(now, { ...ASKED, tries: [{ label: [], change }] }, redo, () => true)[0];
+    now = tried?.outline;
+  }
+  return now;
+}
+
+/** A check that asks for one change. */
+const ASKED = { id: 'asked', verdict: 'fails', text: [], figure: undefined, caution: undefined } as const;
+
+/** What a set is called: its changes, one after the other. */
+export const nameOf = (set: ChangeSet): Phrase =>
+  set.changes.flatMap(({ label }, i) => [
+    ...(i === 0 ? [] : [i === set.changes.length - 1 ? ' and ' : ', ']),
+    ...label.map((part) => (i > 0 && typeof part === 'string' ? lowered(part) : part)),
+  ]);
+const lowered = (text: string): string =>
+  /^([A-Z][a-z]|A )/.test(text) ? text[0]?.toLowerCase() + text.slice(1) : text;
