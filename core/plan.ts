@@ -40,7 +40,7 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const sheets = planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cover.cutFlat);
 
   const { gustMPerS, exposure, noon, latitudeDeg, windFromDeg } = garden.site;
-  const snow = designSnow(garden.site.snow, exposure);
+  const snow = designSnow(garden.site.snow, exposure, garden.site);
   const air = noonAir(assembly.enclosure, { ...garden.site, ...noon, windMPerS: LIGHT_AIR_M_PER_S });
   const lifts = assembly.moving.map((part) => liftFigure(assembly, part));
   const outsideC = noon.outsideC;

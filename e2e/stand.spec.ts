@@ -1,6 +1,8 @@
 import { choose, expect, openDemo, test } from './app';
 
-test('snow is drawn along until the hoop gives way; the whole cover is made to hold with two presses', async ({ page }) => {
+test('snow is drawn along until the hoop gives way; the whole cover is made to hold with two presses', async ({
+  page,
+}) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Stand' }).click();
   const snow = page.getByRole('slider', { name: /^Snow/ });

@@ -73,6 +73,8 @@ export function demoGarden(): Garden {
       elevationM: 380,
       snow: { by: 'depth', depthMm: inch(6), kind: 'wet' },
       exposure: 'normal',
+      practice: 'asce',
+      snowFactors: { exposure: null, thermal: null, importance: null },
       gustMPerS: 31,
       windFromDeg: 315,
       rough: [],

@@ -284,6 +284,8 @@ export function emptyGarden(gardenName: string): Garden {
       elevationM: 100,
       snow: { by: 'depth', depthMm: 150, kind: 'wet' },
       exposure: 'normal',
+      practice: 'asce',
+      snowFactors: { exposure: null, thermal: null, importance: null },
       gustMPerS: 25,
       windFromDeg: null,
       rough: ['snow', 'gust'],

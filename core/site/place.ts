@@ -14,6 +14,17 @@ export type Snow = z.infer<typeof snowSchema>;
 const exposureSchema = z.enum(['exposed', 'normal', 'sheltered']);
 export type Exposure = z.infer<typeof exposureSchema>;
 
+/** Whose practice turns snow on the ground into snow on the cover. */
+const practiceSchema = z.enum(['asce', 'en']);
+export type SnowPractice = z.infer<typeof practiceSchema>;
+
+const factor = z.number().min(0.5).max(2).nullable().default(null);
+/** Factors of that practice that the gardener knows better; null: as the practice has them. */
+const snowFactorsSchema = z
+  .strictObject({ exposure: factor, thermal: factor, importance: factor })
+  .default({ exposure: null, thermal: null, importance: null });
+export type SnowFactors = z.infer<typeof snowFactorsSchema>;
+
 /** Gusts above this want a second latch, m/s (about 60 mph). */
 const WINDY_M_PER_S = 27;
 /** Whether a place is so windy that covers want more to hold them. */
@@ -52,6 +63,8 @@ export const placeSchema = z.strictObject({
   elevationM: z.number().min(-430).max(6000),
   snow: snowSchema,
   exposure: exposureSchema,
+  practice: practiceSchema.default('asce'),
+  snowFactors: snowFactorsSchema,
   gustMPerS: z.number().min(0).max(90),
   /** Compass bearing that the wind mostly comes from, degrees; null: not known. */
   windFromDeg: z.number().min(0).max(360).nullable().default(null),

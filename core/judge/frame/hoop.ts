@@ -236,7 +236,10 @@ export function keptLoadCurve(
   const step = ridge > 0 ? Math.round(RIDGE_STEPS * Math.log(ridge)) : undefined;
   const key = `${formOf(hoop, sprung)} ${load.name} ${step ?? ''}`;
   if (kept.has(key)) return kept.get(key);
-  const curve = loadCurve(hoop, sprung, { shape: load.shape, ridge: step === undefined ? 0 : Math.exp(step / RIDGE_STEPS) });
+  const curve = loadCurve(hoop, sprung, {
+    shape: load.shape,
+    ridge: step === undefined ? 0 : Math.exp(step / RIDGE_STEPS),
+  });
   const [oldest] = kept.keys();
   if (kept.size >= KEPT && oldest !== undefined) kept.delete(oldest);
   kept.set(key, curve);

@@ -16,6 +16,8 @@ import { liftCheck, spanCheck } from './timberChecks';
 
 /** A kilopascal on the flat. */
 const snow: DesignSnow = {
+  practice: 'asce',
+  thermalFactor: 1.2,
   groundPa: 1000 / 0.672,
   flatPa: 1000,
   exposureFactor: 1,

@@ -1,7 +1,7 @@
 import type { BeamRow } from '../../build/assembly/rows';
 import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import { amount } from '../../base/figure';
-import { type DesignSnow, SNOW_DENSITY, slopeFactor } from './snow';
+import { type DesignSnow, PRACTICES, SNOW_DENSITY, straightShare } from './snow';
 import { LEFT_OUT, SHORT_LOAD, type SnowStrength, UNIT_PA, wetDepthMm } from './strength';
 
 /** Most sag of a bar under snow, as a part of its span. */
@@ -10,11 +10,12 @@ const SAG = 1 / 180;
 /**
  * Snow on a sloped bar between two supports, as a part of the flat load.
  * Gables of this size may carry all of it on one slope: I pg on the lee side for slopes of 2.4 to 30.3 degrees.
- * Source: ASCE/SEI 7, fig. 7.4-1c and sec. 7.6.1 (eave to ridge 20 ft or less).
+ * Source: ASCE/SEI 7, fig. 7.4-1c and sec. 7.6.1 (eave to ridge 20 ft or less). EN 1991-1-3, sec. 5.3.3: drifted, one slope has all of
+ * its even load and the other half.
  */
 function loadFactor(beam: BeamRow, snow: DesignSnow): { readonly factor: number; readonly oneSided: boolean } {
-  const even = slopeFactor(beam.slopeDeg);
-  const lee = beam.gable && beam.slopeDeg > 2.4 && beam.slopeDeg < 30.3;
+  const even = straightShare(snow.practice, beam.slopeDeg);
+  const lee = snow.practice === 'asce' && beam.gable && beam.slopeDeg > 2.4 && beam.slopeDeg < 30.3;
   const oneSided = lee ? snow.importanceFactor / snow.flatPerGround : 0;
   return oneSided > even ? { factor: oneSided, oneSided: true } : { factor: even, oneSided: false };
 }
@@ -44,6 +45,7 @@ export function beamStrength(beam: BeamRow, asked: DesignSnow): SnowStrength {
   const sagging = perMm > 0 ? most / sag : Infinity;
   const ratio = Math.min(bending, sagging);
   const wetSnowMm = wetDepthMm(ratio * snow.flatPa, snow);
+  const { name, product } = PRACTICES[snow.practice];
   return {
     what: beam.what,
     ratio: asked.flatPa > 0 ? ratio : Infinity,
@@ -55,11 +57,11 @@ export function beamStrength(beam: BeamRow, asked: DesignSnow): SnowStrength {
         label: 'Wet snow it carries',
         value: wetSnowMm,
         quantity: 'snowDepth',
-        formula: 'depth = least of both ratios × flat load pf / 0.7 Ce Ct I / (density of wet snow × 9.80665)',
+        formula: `depth = least of both ratios × flat load pf / ${product} / (density of wet snow × 9.80665)`,
         terms: [
           { name: 'least of both ratios', ...amount(ratio, 'ratio') },
           { name: 'flat load pf', ...amount(snow.flatPa, 'pressure') },
-          { name: '0.7 Ce Ct I', ...amount(snow.flatPerGround, 'ratio') },
+          { name: product, ...amount(snow.flatPerGround, 'ratio') },
           { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
           { name: 'ratio by bending, most stress / (w span² depth / 16 I)', ...amount(bending, 'ratio') },
           { name: 'ratio by sag, most sag / (5 w span⁴ / 384 EI)', ...amount(sagging, 'ratio') },
@@ -71,7 +73,7 @@ export function beamStrength(beam: BeamRow, asked: DesignSnow): SnowStrength {
           { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
           { name: 'most sag', ...amount(most, 'length') },
         ],
-        source: `ASCE/SEI 7 snow, ${oneSided ? 'one-sided' : 'even'} case; simply supported beam. Stopped by ${bending < sagging ? 'bending' : 'sag'}.`,
+        source: `${name} snow, ${oneSided ? 'one-sided' : 'even'} case; simply supported beam. Stopped by ${bending < sagging ? 'bending' : 'sag'}.`,
         assumes: LEFT_OUT,
       },
     ],

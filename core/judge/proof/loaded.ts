@@ -54,7 +54,7 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
   const span = hoop.spanMm;
   const ei = stiffnessNMm2(section, loading.flatPa > 0 ? 'weeks' : 'fresh');
   const per = ((spacingMm / 1e6) * span ** 3) / ei;
-  const { shape } = archCases(practice).find((c) => c.snowCase === loading.snowCase) ?? { shape: () => 0 };
+  const { shape } = archCases(practice, hoop).find((c) => c.snowCase === loading.snowCase) ?? { shape: () => 0 };
   const { windward, middle, lee } = archPressures(hoop.heightMm / span);
   const windAt = (across: number): number =>
     loading.windPa * ((across < 0.25 ? windward : across > 0.75 ? lee : middle) - INSIDE[loading.ends]);

@@ -1,4 +1,6 @@
-import type { Exposure, Snow } from '../../site/place';
+import { hoopCurve } from '../../build/hoop/curve';
+import type { BentHoop, Elastica } from '../../build/hoop/types';
+import type { Exposure, Snow, SnowFactors, SnowPractice } from '../../site/place';
 import type { NamedLoad } from '../frame/hoop';
 
 /** Middle of the trade's ranges, kg/m3: fresh 50-100, settled 200-300, wet 300-500. */
@@ -9,34 +11,89 @@ export const SNOW_DENSITY: Readonly<Record<'fresh' | 'settled' | 'wet', number>>
 };
 
 export const GRAVITY = 9.80665;
-const THERMAL = 1.2;
-const IMPORTANCE = 0.8;
-const EXPOSURE: Readonly<Record<Exposure, number>> = { exposed: 0.9, normal: 1, sheltered: 1.2 };
+
+/** What each practice has for snow on a flat roof: factors by the place, and how they are named. */
+export const PRACTICES: Readonly<
+  Record<
+    SnowPractice,
+    {
+      readonly name: string;
+      /** Snow on a flat roof for snow on the ground, all factors 1; and all of them, as written. */
+      readonly flat: number;
+      readonly product: string;
+      readonly exposure: Readonly<Record<Exposure, number>>;
+      readonly thermal: number;
+      readonly importance: number;
+    }
+  >
+> = {
+  asce: {
+    name: 'ASCE/SEI 7',
+    flat: 0.7,
+    product: '0.7 Ce Ct I',
+    exposure: { exposed: 0.9, normal: 1, sheltered: 1.2 },
+    thermal: 1.2,
+    importance: 0.8,
+  },
+  en: {
+    name: 'EN 1991-1-3',
+    flat: 0.8,
+    product: '0.8 Ce Ct I',
+    exposure: { exposed: 0.8, normal: 1, sheltered: 1.2 },
+    thermal: 1,
+    importance: 1,
+  },
+};
 
 export interface DesignSnow {
+  readonly practice: SnowPractice;
   readonly groundPa: number;
   readonly flatPa: number;
   readonly exposureFactor: number;
+  readonly thermalFactor: number;
   readonly importanceFactor: number;
   /** Flat roof load for each Pa of ground load. */
   readonly flatPerGround: number;
 }
 
+/** Whose practice, and what of its factors is known better. */
+export interface ReckonedBy {
+  readonly practice: SnowPractice;
+  readonly snowFactors: SnowFactors;
+}
+const AS_IT_IS: ReckonedBy = { practice: 'asce', snowFactors: { exposure: null, thermal: null, importance: null } };
+
 /**
  * Snow on a flat roof from snow on the ground, Pa.
- * Source: ASCE/SEI 7, eq. 7.3-1: pf = 0.7 Ce Ct I pg; Ct 1.2 unheated, I 0.8 for a garden structure.
+ * Source: ASCE/SEI 7, eq. 7.3-1: pf = 0.7 Ce Ct I pg; Ct 1.2 unheated, I 0.8 for a garden structure. EN 1991-1-3, eq. 5.1 with
+ * mu1 0.8 (table 5.2): s = 0.8 Ce Ct sk; Ct 1; I, which it does not have, is 1.
  * @example designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal').flatPa // 395.404
  */
-export function designSnow(snow: Snow, exposure: Exposure): DesignSnow {
+export function designSnow(snow: Snow, exposure: Exposure, by: ReckonedBy = AS_IT_IS): DesignSnow {
   const groundPa = snow.by === 'ground' ? snow.groundPa : (snow.depthMm / 1000) * SNOW_DENSITY[snow.kind] * GRAVITY;
-  const flatPerGround = 0.7 * EXPOSURE[exposure] * THERMAL * IMPORTANCE;
+  const practice = PRACTICES[by.practice];
+  const exposureFactor = by.snowFactors.exposure ?? practice.exposure[exposure];
+  const thermalFactor = by.snowFactors.thermal ?? practice.thermal;
+  const importanceFactor = by.snowFactors.importance ?? practice.importance;
+  const flatPerGround = practice.flat * exposureFactor * thermalFactor * importanceFactor;
   return {
+    practice: by.practice,
     groundPa,
     flatPa: flatPerGround * groundPa,
-    exposureFactor: EXPOSURE[exposure],
-    importanceFactor: IMPORTANCE,
+    exposureFactor,
+    thermalFactor,
+    importanceFactor,
     flatPerGround,
   };
+}
+
+/**
+ * Part of the flat load on a straight slope.
+ * Source: as `slopeFactor`; EN 1991-1-3, table 5.2: mu1 0.8 to 30 degrees, straight to 0 at 60.
+ */
+export function straightShare(practice: SnowPractice, slopeDeg: number): number {
+  const slope = Math.abs(slopeDeg);
+  return practice === 'asce' ? slopeFactor(slope) : Math.min(1, Math.max(0, (60 - slope) / 30));
 }
 
 /**
@@ -64,8 +121,39 @@ export interface SnowCase extends NamedLoad {
   readonly snowCase: 'even' | 'one-sided';
 }
 
-/** Snow on both sides, and on the lee half alone. Source: ASCE/SEI 7, sec. 7.4 and 7.6.2. */
-export function archCases(snow: DesignSnow): readonly SnowCase[] {
+/** Where an arch is less steep than 60 degrees, as parts of its span, and the shape factor of drifted snow there. */
+function drifted(hoop: Elastica | BentHoop): { readonly from: number; readonly to: number; readonly mu3: number } {
+  const flat = hoopCurve(hoop, 40).filter((p) => Math.abs(p.angle) <= Math.PI / 3);
+  const ys = flat.map((p) => p.y / hoop.spanMm);
+  return {
+    from: Math.min(...ys),
+    to: Math.max(...ys),
+    mu3: Math.min(2, 0.2 + (10 * hoop.heightMm) / hoop.spanMm),
+  };
+}
+
+/**
+ * Snow on both sides, and most of it on one.
+ * Source: ASCE/SEI 7, sec. 7.4 and 7.6.2: by slope, and the lee half alone. EN 1991-1-3, sec. 5.3.5: mu 0.8 where the arch is less
+ * steep than 60 degrees; drifted, over that part, a triangle of mu3 = 0.2 + 10 h / b (at most 2) on one half and half of it on the other.
+ */
+export function archCases(snow: DesignSnow, hoop: Elastica | BentHoop): readonly SnowCase[] {
+  if (snow.practice === 'en') {
+    const { from, to, mu3 } = drifted(hoop);
+    const half = (to - from) / 2;
+    return [
+      { snowCase: 'even', name: 'en even', shape: (slope) => (Math.abs(slope) <= 60 ? 1 : 0) },
+      {
+        snowCase: 'one-sided',
+        name: 'en drifted',
+        shape: (_, across) => {
+          const out = (across - from) / half - 1;
+          const peak = 1 - Math.abs(2 * Math.abs(out) - 1);
+          return (Math.max(0, peak) * mu3 * (out > 0 ? 1 : 0.5)) / PRACTICES.en.flat;
+        },
+      },
+    ];
+  }
   const ce = snow.exposureFactor;
   return [
     { snowCase: 'even', name: 'asce even', shape: slopeFactor },

@@ -99,7 +99,7 @@ test('what is kept answers as the hoop solved afresh, within 1 %', () => {
         const arch = row({ section: section(SHIPPED, key), held, spanMm, stretch });
         const found = hoopStrength(arch, snow);
         const [ei, most] = [stiffnessNMm2(arch.section, 'weeks'), curvatureLimitPerMm(arch.section) * spanMm];
-        const fresh = archCases(snow).map(
+        const fresh = archCases(snow, arch.hoop).map(
           (c) => hoopCollapse(arch.hoop, true, { shape: c.shape, used: (k) => k / most })?.load ?? NaN,
         );
         const asked = (snow.flatPa * arch.spacingMm) / 1e6;

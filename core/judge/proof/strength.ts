@@ -4,7 +4,7 @@ import type { Section } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
 import { bendLimitsPercent } from '../../build/hoop/strain';
 import { type Borne, borneOn, keptLoadCurve } from '../frame/hoop';
-import { type DesignSnow, GRAVITY, SNOW_DENSITY, archCases } from './snow';
+import { type DesignSnow, GRAVITY, PRACTICES, SNOW_DENSITY, archCases } from './snow';
 
 /** How much of the design snow a row of hoops or bars carries, and what stops it first. */
 export interface SnowStrength {
@@ -66,7 +66,7 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow, propped = false):
   const plastic = s.material.limitMPa === null;
 
   let least: (Borne & { readonly snowCase: SnowStrength['snowCase'] }) | undefined;
-  for (const { snowCase, ...load } of archCases(snow)) {
+  for (const { snowCase, ...load } of archCases(snow, arch.hoop)) {
     const curve = keptLoadCurve(arch.hoop, arch.sprung, load, spring / unitNPerMm);
     // A hoop that finds no rest by itself bears nothing.
     const borne = curve ? borneOn(curve, mostCurvature, mostDrop) : { load: 0, by: 'sway' as const };
@@ -77,23 +77,24 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow, propped = false):
   const bearsNPerMm = load * unitNPerMm;
   const ratio = bearsNPerMm / lineLoad;
   const wetSnowMm = wetDepthMm(ratio * snow.flatPa, snow);
+  const { name, product } = PRACTICES[snow.practice];
   const figures: Figure[] = [
     {
       label: 'Wet snow it carries',
       value: wetSnowMm,
       quantity: 'snowDepth',
-      formula: 'depth = load that one hoop bears / spacing of hoops / 0.7 Ce Ct I / (density of wet snow × 9.80665)',
+      formula: `depth = load that one hoop bears / spacing of hoops / ${product} / (density of wet snow × 9.80665)`,
       terms: [
         { name: 'load that one hoop bears', ...amount(bearsNPerMm * 1000, 'loadPerLength') },
         { name: 'spacing of hoops', ...amount(tributary, 'length') },
-        { name: '0.7 Ce Ct I', ...amount(snow.flatPerGround, 'ratio') },
+        { name: product, ...amount(snow.flatPerGround, 'ratio') },
         { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
         { name: 'that load × span³ / EI', ...amount(load, 'ratio') },
         { name: 'span', ...amount(span, 'length') },
         { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
         { name: 'snow asked of one hoop', ...amount(lineLoad * 1000, 'loadPerLength') },
       ],
-      source: `ASCE/SEI 7 snow, ${snowCase} case; slender frame with large displacements (M. A. Crisfield, Non-linear Finite Element Analysis, vol. 1, ch. 7), its path followed until it gives way. Stopped by ${governs}.`,
+      source: `${name} snow, ${snowCase} case; slender frame with large displacements (M. A. Crisfield, Non-linear Finite Element Analysis, vol. 1, ch. 7), its path followed until it gives way. Stopped by ${governs}.`,
       assumes: LEFT_OUT,
     },
   ];

@@ -6,7 +6,7 @@ import type { BeamRow, CountAsked, SheetSpan } from '../../build/assembly/rows';
 import { boardShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { type Check, verdictOf } from './check';
-import { type DesignSnow, GRAVITY, SNOW_DENSITY, slopeFactor } from './snow';
+import { type DesignSnow, GRAVITY, SNOW_DENSITY, straightShare } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
 
 /** Boards of the same market with more depth, the least first. */
@@ -72,7 +72,7 @@ export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSno
  */
 export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
   const sheet = span.sheet;
-  const load = (snow.flatPa * slopeFactor(span.slopeDeg)) / 1000;
+  const load = (snow.flatPa * straightShare(snow.practice, span.slopeDeg)) / 1000;
   if (sheet.spanAtOneKpaMm === null)
     return {
       id: 'span',

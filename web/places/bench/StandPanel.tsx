@@ -2,11 +2,11 @@ import type { Outline } from '../../../core/outline';
 import { FOUND_AT, type Place, ROUGH_GUST, ROUGH_SNOW } from '../../../core/site/place';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { SNOW_DENSITY } from '../../../core/judge/proof/snow';
+import { PRACTICES, SNOW_DENSITY } from '../../../core/judge/proof/snow';
 import { amount } from '../../../core/base/figure';
 import { failAll, ok } from '../../../core/base/result';
 import { useEdit } from '../../app/hooks';
-import { Choice, Row } from '../../parts/controls';
+import { Button, Choice, Row } from '../../parts/controls';
 import { LengthField, NumberField } from '../../parts/TypedField';
 
 const MPH_PER_M_PER_S = 2.23694;
@@ -20,10 +20,38 @@ const Rough = styled.div`
   font-size: 0.9375rem;
 `;
 
+const Factors = styled.details`
+  summary {
+    min-height: var(--target);
+    display: list-item;
+    align-content: center;
+    cursor: pointer;
+    font-size: 0.9375rem;
+  }
+  p {
+    color: var(--quiet);
+    font-size: 0.8125rem;
+    line-height: 1.3;
+    padding-bottom: 0.3rem;
+  }
+`;
+
+/** The factors of a snow practice, and what they mean. */
+const FACTORS = [
+  { key: 'exposure', name: 'Ce', why: 'Exposure: how much of the snow the wind leaves on the cover.' },
+  { key: 'thermal', name: 'Ct', why: 'Heat: more than 1 where nothing from inside melts it.' },
+  {
+    key: 'importance',
+    name: 'I',
+    why: 'Importance: less than 1 where nobody is hurt if it folds; 1 where a person walks in.',
+  },
+] as const;
+
 /** What snow and wind are asked of covers here. */
 export function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
   const edit = useEdit();
-  const { snow, exposure, rough, gustMPerS } = o.garden.site;
+  const { snow, exposure, practice, snowFactors, rough, gustMPerS } = o.garden.site;
+  const ce = PRACTICES[practice].exposure;
   const metric = o.garden.units.length === 'cm' || o.garden.units.length === 'mm';
   const per = metric ? 1 : MPH_PER_M_PER_S;
   const change = (label: string, recipe: (site: Place) => void) => {
@@ -124,15 +152,53 @@ export function StandPanel({ outline: o }: { readonly outline: Outline }): React
         </Row>
       )}
       <Choice
+        label="By"
+        value={practice}
+        options={[
+          { value: 'asce', label: 'US practice', why: 'ASCE/SEI 7: by slope, and the lee half alone.' },
+          {
+            value: 'en',
+            label: 'European practice',
+            why: 'EN 1991-1-3: alike up to 60 degrees, and drifted to one side.',
+          },
+        ]}
+        onChange={(value) =>
+          change('Set whose practice snow is reckoned by', (site) => void (site.practice = value as Place['practice']))
+        }
+      />
+      <Choice
         label="Wind here"
         value={exposure}
         options={[
-          { value: 'exposed', label: 'Open', why: 'Wind carries snow off: Ce 0.9.' },
-          { value: 'normal', label: 'Usual', why: 'Some trees and houses: Ce 1.0.' },
-          { value: 'sheltered', label: 'Sheltered', why: 'Snow stays where it falls: Ce 1.2.' },
+          { value: 'exposed', label: 'Open', why: `Wind carries snow off: Ce ${ce.exposed}.` },
+          { value: 'normal', label: 'Usual', why: `Some trees and houses: Ce ${ce.normal}.` },
+          { value: 'sheltered', label: 'Sheltered', why: `Snow stays where it falls: Ce ${ce.sheltered}.` },
         ]}
         onChange={(value) => change('Set the wind', (site) => void (site.exposure = value as Place['exposure']))}
       />
+      <Factors>
+        <summary>Its factors</summary>
+        {FACTORS.map(({ key, name, why }) => (
+          <div key={key}>
+            <Row name={name}>
+              <NumberField
+                label={why}
+                value={snowFactors[key] ?? o.snow[`${key}Factor`]}
+                decimals={2}
+                min={0.5}
+                max={2}
+                onSet={(x) => change(`Set ${name}`, (site) => void (site.snowFactors[key] = x))}
+              />{' '}
+              {snowFactors[key] !== null && (
+                <Button onPress={() => change(`Set ${name}`, (site) => void (site.snowFactors[key] = null))}>
+                  As {PRACTICES[practice].name}
+                </Button>
+              )}
+            </Row>
+            <p>{why}</p>
+          </div>
+        ))}
+      </Factors>
       {rough.includes('gust') && (
         <Rough>
           <p>

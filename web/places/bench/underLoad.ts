@@ -1,7 +1,7 @@
 /** What is laid on the hoops to see them bend, and what comes of it. */
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { LoadedHoop, Loading } from '../../../core/judge/proof/loaded';
-import { GRAVITY, SNOW_DENSITY, designSnow } from '../../../core/judge/proof/snow';
+import { GRAVITY, SNOW_DENSITY } from '../../../core/judge/proof/snow';
 import { gustPa } from '../../../core/judge/proof/wind';
 import type { Outline } from '../../../core/outline';
 import { bendUnder } from '../../background/planClient';
@@ -36,6 +36,7 @@ const askedDepth = (o: Outline, kind: Kind): number => (o.snow.groundPa / (SNOW_
 
 export function useUnderLoad(o: Outline): UnderLoad {
   const { snow, gustMPerS, exposure } = o.garden.site;
+  const { flatPerGround } = o.snow;
   const asked: Kind = snow.by === 'depth' ? snow.kind : 'wet';
   const [laid, setLaid] = useState<Laid>({
     kind: asked,
@@ -51,10 +52,10 @@ export function useUnderLoad(o: Outline): UnderLoad {
     (): Loading => ({
       snowCase,
       ends,
-      flatPa: designSnow({ by: 'depth', depthMm, kind }, exposure).flatPa,
+      flatPa: (depthMm / 1000) * SNOW_DENSITY[kind] * GRAVITY * flatPerGround,
       windPa: gustPa(laid.gustMPerS, exposure),
     }),
-    [snowCase, ends, depthMm, kind, exposure, laid.gustMPerS],
+    [snowCase, ends, depthMm, kind, exposure, flatPerGround, laid.gustMPerS],
   );
   const { garden, cover } = o;
   const run = useCallback((l: Loading) => bendUnder(garden, cover.id, 0, l), [garden, cover.id]);

@@ -33,6 +33,10 @@ const Form = styled.section`
   }
 `;
 
+/** Metric shops sell where European practice is at home. */
+const usualPractice = (stock: Garden['units']['stock']): Garden['site']['practice'] =>
+  stock === 'metric' ? 'en' : 'asce';
+
 const round = (deg: number): number => Math.round(deg * 10) / 10;
 
 /** Three questions before a garden of one's own; every one of them can be left as it is. */
