@@ -3,6 +3,7 @@ import type { Outline } from './outline';
 import { type Result, fail, ok } from './base/result';
 import { buildHours } from './build/guide/hours';
 import { rollPrice, sheetPrice } from './catalog/prices';
+import { GUST_SPREADS, SNOW_SPREADS } from './catalog/spreads';
 import { type Cut, cutAndShop, provenPrice } from './cut';
 import { assemblyOf } from './garden/assemblyOf';
 import { buildSite } from './garden/buildSite';
@@ -44,7 +45,12 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const air = noonAir(assembly.enclosure, { ...garden.site, ...noon, windMPerS: LIGHT_AIR_M_PER_S });
   const lifts = assembly.moving.map((part) => liftFigure(assembly, part));
   const outsideC = noon.outsideC;
-  const asked = { rolls, sheets, snow, air, lifts, site, gustMPerS, exposure, outsideC, latitudeDeg, windFromDeg };
+  const { snow: snowAsked, rough } = garden.site;
+  const asked = {
+    ...{ rolls, sheets, snow, air, lifts, site, gustMPerS, exposure, outsideC, latitudeDeg, windFromDeg },
+    gustSpread: GUST_SPREADS[rough.includes('gust') ? 'rough' : 'said'],
+    snowSpread: SNOW_SPREADS[snowAsked.by === 'ground' ? 'ground' : snowAsked.kind],
+  };
   const { checks, strengths } = checkAssembly(assembly, asked);
 
   const added = cover.also.filter((a) => a.count > 0).map((a) => ({ ...a, joint: 'Added by you' }));

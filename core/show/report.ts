@@ -54,6 +54,7 @@ export function planReport(p: Plan) {
       id: c.id,
       verdict: c.verdict,
       text: phraseText(c.text, units),
+      ...(c.sure && { sure: c.sure.of }),
       mends: p.mends
         .filter((m) => m.checkId === c.id)
         .map((m) => ({ label: phraseText(m.label, units), cost: m.cost })),

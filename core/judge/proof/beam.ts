@@ -2,7 +2,8 @@ import type { BeamRow } from '../../build/assembly/rows';
 import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import { amount } from '../../base/figure';
 import { type DesignSnow, PRACTICES, SNOW_DENSITY, straightShare } from './snow';
-import { LEFT_OUT, SHORT_LOAD, type SnowStrength, UNIT_PA, wetDepthMm } from './strength';
+import { LEFT_OUT, SHORT_LOAD, type SnowStrength, UNIT_PA, snowSure, wetDepthMm } from './strength';
+import { SNOW_SPREADS, type Spread } from '../../catalog/spreads';
 
 /** Most sag of a bar under snow, as a part of its span. */
 const SAG = 1 / 180;
@@ -24,7 +25,7 @@ function loadFactor(beam: BeamRow, snow: DesignSnow): { readonly factor: number;
  * Snow that a row of straight bars carries: a simply supported beam under an even load, by bending stress and by sag.
  * Source: M = w L^2 / 8, sag = 5 w L^4 / 384 EI; limit span / 180 and the design bending stress of the section.
  */
-export function beamStrength(beam: BeamRow, asked: DesignSnow): SnowStrength {
+export function beamStrength(beam: BeamRow, asked: DesignSnow, weight: Spread = SNOW_SPREADS.wet): SnowStrength {
   const snow = asked.flatPa > 0 ? asked : { ...asked, flatPa: UNIT_PA };
   const s = beam.section;
   const material = s.material;
@@ -52,6 +53,10 @@ export function beamStrength(beam: BeamRow, asked: DesignSnow): SnowStrength {
     governs: bending < sagging ? 'bending' : 'sag',
     snowCase: oneSided ? 'one-sided' : 'even',
     wetSnowMm,
+    sure:
+      asked.flatPa > 0 && Number.isFinite(ratio)
+        ? snowSure(s, weight, (stiffness, stands, times) => Math.min(bending * stands, sagging * stiffness) / times)
+        : undefined,
     figures: [
       {
         label: 'Wet snow it carries',

@@ -6,6 +6,8 @@ import type { RollPlan } from '../../make/rolls/rolls';
 import type { SheetCuts } from '../../make/cutting/panels';
 import type { Figure, Phrase } from '../../base/figure';
 import type { DesignSnow } from './snow';
+import type { Sure } from './sure';
+import type { Spread } from '../../catalog/spreads';
 
 export type Verdict = 'holds' | 'tight' | 'fails';
 
@@ -17,11 +19,16 @@ export interface Check {
   readonly verdict: Verdict;
   readonly text: Phrase;
   readonly figure: Figure | undefined;
+  /** How sure it is, and in words. */
+  readonly sure?: { readonly of: Sure; readonly words: Phrase };
   /** What is left out or must be asked elsewhere; empty where nothing is judged. */
   readonly caution: string | undefined;
   /** Changes worth trying, cheapest first to try; the ones that work are priced later. */
   readonly tries: readonly { readonly label: Phrase; readonly change: Change }[];
 }
+
+/** A check's word on how sure it is, where it has one. */
+export const sureIn = (sure: Check['sure']): Pick<Check, 'sure'> => (sure ? { sure } : {});
 
 /** Holds with a quarter to spare, tight down to one, fails below. */
 export function verdictOf(ratio: number): Verdict {
@@ -40,6 +47,9 @@ export interface CheckSite {
   readonly lifts: readonly Figure[];
   readonly site: BuildSite;
   readonly gustMPerS: number;
+  /** How far the gust and the snow asked for may be off. */
+  readonly gustSpread: Spread;
+  readonly snowSpread: Spread;
   readonly exposure: Exposure;
   readonly latitudeDeg: number;
   /** Where the wind mostly comes from; null: not known. */

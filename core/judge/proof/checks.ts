@@ -180,8 +180,8 @@ export function checkAssembly(
   site: CheckSite,
 ): { readonly checks: readonly Check[]; readonly strengths: readonly SnowStrength[] } {
   const { snow } = site;
-  const arches = assembly.arches.map((arch) => ({ arch, strength: hoopStrength(arch, snow) }));
-  const beams = assembly.beams.map((beam) => ({ beam, strength: beamStrength(beam, snow) }));
+  const arches = assembly.arches.map((arch) => ({ arch, strength: hoopStrength(arch, snow, site.snowSpread) }));
+  const beams = assembly.beams.map((beam) => ({ beam, strength: beamStrength(beam, snow, site.snowSpread) }));
   const all: Check[] = [
     ...arches.flatMap(({ arch, strength }) => [
       snowCheck(arch, strength, snow, site.site.catalog),

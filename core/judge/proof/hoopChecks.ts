@@ -6,10 +6,11 @@ import { stiffnessNMm2, thicknessMm, tubeShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../build/hoop/strain';
 import { MM_PER_INCH } from '../../base/length';
-import { type Check, verdictOf } from './check';
+import { type Check, sureIn, verdictOf } from './check';
 import { footThrustN } from './hoopFigures';
 import { type DesignSnow, GRAVITY, SNOW_DENSITY } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
+import { sureWords } from './sure';
 
 const inch = (x: number): number => x * MM_PER_INCH;
 
@@ -28,6 +29,13 @@ function otherPipes(now: Section, stouter: boolean, catalog: Catalog): readonly 
     .sort((a, b) => Math.abs(size(a) - size(now)) - Math.abs(size(b) - size(now)))
     .slice(0, 3);
 }
+
+/** How sure it is that a part carries the snow asked for, in words. */
+export const sureOfSnow = ({ sure }: SnowStrength, { groundPa }: DesignSnow): Check['sure'] =>
+  sure && {
+    of: sure,
+    words: sureWords(sure, ['such snow'], amount((groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000, 'snowDepth')),
+  };
 
 export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const figure = strength.figures[0];
@@ -53,6 +61,7 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
     verdict,
     text: snow.flatPa === 0 ? ['No snow is asked of this cover.'] : words,
     figure,
+    ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
     tries: [
       { label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } },

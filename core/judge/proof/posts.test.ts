@@ -1,3 +1,4 @@
+import { GUST_SPREADS } from '../../catalog/spreads';
 import { SHIPPED, section } from '../../catalog/catalog';
 import type { PostRow } from '../../build/assembly/rows';
 import { at, build } from '../../testing/site';
@@ -6,7 +7,7 @@ import { poleDepthMm, postChecks } from './posts';
 import { gustPa } from './wind';
 
 const site = (gustMPerS: number, more: Partial<CheckSite['site']> = {}): CheckSite =>
-  ({ gustMPerS, exposure: 'normal', site: { ...at(128, 44), ...more } }) as CheckSite;
+  ({ gustMPerS, gustSpread: GUST_SPREADS.said, exposure: 'normal', site: { ...at(128, 44), ...more } }) as CheckSite;
 
 const row = (more: Partial<PostRow> = {}): PostRow => ({
   tags: ['P1', 'P2', 'P3', 'P4', 'P5', 'P6'],

@@ -5,7 +5,9 @@ import { type Figure, amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { formulaValue } from '../../base/formula';
 import type { BuildSite } from '../../site/buildSite';
-import { ASK, type Check, type CheckSite, verdictOf } from './check';
+import { LIMIT_SPREADS } from '../../catalog/spreads';
+import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { sureOf, sureWords } from './sure';
 import { gustPa } from './wind';
 
 const LEFT_OUT = [
@@ -121,7 +123,7 @@ export function postChecks(p: PostRow, site: CheckSite): readonly Check[] {
       { label: ['Dug in, with post mix'], change: { kind: 'answer', id: 'posts', value: 'dug' } },
     ],
   };
-  return [depth, bending('across', push.across, across, p), bending('along', push.along, along, p)];
+  return [depth, bending('across', push.across, across, p, site), bending('along', push.along, along, p, site)];
 }
 
 const SOIL_WORDS = { soft: 'soft mix', loam: 'loam', clay: 'clay', stony: 'stony soil' } as const;
@@ -132,6 +134,7 @@ function bending(
   push: { readonly forceN: number; readonly heightMm: number },
   eachN: number,
   p: PostRow,
+  site: CheckSite,
 ): Check {
   const r = thicknessMm(p.section) / 2;
   const limit = p.section.material.limitMPa ?? 0;
@@ -156,7 +159,14 @@ function bending(
     assumes: LEFT_OUT,
   };
   const ratio = figure.value > 0 ? 1 / figure.value : Infinity;
+  const of = Number.isFinite(ratio)
+    ? sureOf(
+        ([gust = 1, limit = 1]) => (SAFETY * ratio * limit) / gust ** 2,
+        [site.gustSpread, LIMIT_SPREADS[p.section.material.key]],
+      )
+    : undefined;
   return {
+    ...sureIn(of && { of, words: sureWords(of, ['such a gust']) }),
     id: `post ${way}`,
     leaf: 'stand',
     verdict: verdictOf(ratio * 1.25),

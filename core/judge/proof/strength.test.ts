@@ -134,7 +134,7 @@ test('the figures of a hoop are its own, and pre-bent ones have no strain', () =
 
 test('a prop under every crown carries more; snow is brushed while a fifth of the strength is left', () => {
   const wide = row({ spanMm: 2400, stretch: 1.6 });
-  expect(hoopStrength(wide, snow, true).wetSnowMm).toBeGreaterThan(1.5 * carries(wide));
+  expect(hoopStrength(wide, snow, undefined, true).wetSnowMm).toBeGreaterThan(1.5 * carries(wide));
   // 100 mm of wet snow, 400 kg/m3: 80 mm of it; 128 mm of settled, 250; 427 mm of fresh, 75.
   expect(brushBy(100).map((b) => [b.kind, Math.round(b.depthMm)])).toEqual([
     ['fresh', 427],

@@ -1,10 +1,12 @@
 import type { ArchRow } from '../../build/assembly/rows';
 import { inertiaMm4, stiffnessNMm2, thicknessMm } from '../../catalog/sections';
+import { LIMIT_SPREADS, SNOW_SPREADS, STIFFNESS_SPREADS, type Spread } from '../../catalog/spreads';
 import type { Section } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
 import { bendLimitsPercent } from '../../build/hoop/strain';
-import { type Borne, borneOn, keptLoadCurve } from '../frame/hoop';
+import { type Borne, type LoadCurve, borneOn, keptLoadCurve } from '../frame/hoop';
 import { type DesignSnow, GRAVITY, PRACTICES, SNOW_DENSITY, archCases } from './snow';
+import { type Sure, sureOf } from './sure';
 
 /** How much of the design snow a row of hoops or bars carries, and what stops it first. */
 export interface SnowStrength {
@@ -15,6 +17,8 @@ export interface SnowStrength {
   readonly governs: 'fibre strain' | 'yield' | 'sway' | 'snapping through' | 'ridge board' | 'bending' | 'sag';
   readonly snowCase: 'even' | 'one-sided';
   readonly wetSnowMm: number;
+  /** How sure it is that it carries what is asked; nothing where none is. */
+  readonly sure: Sure | undefined;
   readonly figures: readonly Figure[];
 }
 
@@ -49,9 +53,15 @@ const WORDS = { sway: 'sway', snap: 'snapping through', drop: 'ridge board' } as
  * Even and one-sided cases of the snow practice; every hoop carries its spacing. What is found for one form of hoop holds for
  * every size and pipe of it, as w span^3 / EI (see `loadCurve`), and agrees with the hoop solved afresh within 1 %.
  * @param asked the design snow; a ratio above 1 holds
+ * @param weight how far the weight of that snow may be off
  * @param propped a prop stands under the crown of every hoop
  */
-export function hoopStrength(arch: ArchRow, asked: DesignSnow, propped = false): SnowStrength {
+export function hoopStrength(
+  arch: ArchRow,
+  asked: DesignSnow,
+  weight: Spread = SNOW_SPREADS.wet,
+  propped = false,
+): SnowStrength {
   // With no snow asked for, what it carries is still worth knowing: a unit load stands in.
   const snow = asked.flatPa > 0 ? asked : { ...asked, flatPa: UNIT_PA };
   const s = arch.section;
@@ -65,11 +75,16 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow, propped = false):
   const mostDrop = spring > 0 && !propped ? ridgeBoardN(arch) / spring / span : Infinity;
   const plastic = s.material.limitMPa === null;
 
+  const cases = archCases(snow, arch.hoop).map(({ snowCase, ...load }) => ({
+    snowCase,
+    curve: keptLoadCurve(arch.hoop, arch.sprung, load, spring / unitNPerMm),
+  }));
+  // A hoop that finds no rest by itself bears nothing.
+  const bornes = (curve: LoadCurve | undefined, limit: number): Borne =>
+    curve ? borneOn(curve, mostCurvature * limit, mostDrop) : { load: 0, by: 'sway' };
   let least: (Borne & { readonly snowCase: SnowStrength['snowCase'] }) | undefined;
-  for (const { snowCase, ...load } of archCases(snow, arch.hoop)) {
-    const curve = keptLoadCurve(arch.hoop, arch.sprung, load, spring / unitNPerMm);
-    // A hoop that finds no rest by itself bears nothing.
-    const borne = curve ? borneOn(curve, mostCurvature, mostDrop) : { load: 0, by: 'sway' as const };
+  for (const { snowCase, curve } of cases) {
+    const borne = bornes(curve, 1);
     if (!least || borne.load < least.load) least = { ...borne, snowCase };
   }
   const { load = 0, by = 'sway', snowCase = 'even' } = least ?? {};
@@ -104,9 +119,27 @@ export function hoopStrength(arch: ArchRow, asked: DesignSnow, propped = false):
     governs,
     snowCase,
     wetSnowMm,
+    sure:
+      asked.flatPa > 0
+        ? snowSure(s, weight, (stiffness, limit, times) => {
+            const bears = Math.min(...cases.map(({ curve }) => bornes(curve, limit).load));
+            return (bears * unitNPerMm * stiffness) / (lineLoad * times);
+          })
+        : undefined,
     figures,
   };
 }
+
+/** How sure it is that something of a section carries snow, all that its stiffness, its limit and the snow may be off by. */
+export const snowSure = (
+  section: Section,
+  weight: Spread,
+  ratioAt: (stiffness: number, limit: number, snow: number) => number,
+): Sure => {
+  const key = section.material.key;
+  const spreads = [STIFFNESS_SPREADS[key], LIMIT_SPREADS[key], weight];
+  return sureOf(([stiffness = 1, limit = 1, snow = 1]) => ratioAt(stiffness, limit, snow), spreads);
+};
 
 /** Depth of wet snow on the ground that brings a flat load, mm. */
 export function wetDepthMm(flatPa: number, snow: DesignSnow): number {

@@ -5,7 +5,8 @@ import type { MovingPart } from '../../build/assembly/openings';
 import type { BeamRow, CountAsked, SheetSpan } from '../../build/assembly/rows';
 import { boardShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
-import { type Check, verdictOf } from './check';
+import { type Check, sureIn, verdictOf } from './check';
+import { sureOfSnow } from './hoopChecks';
 import { type DesignSnow, GRAVITY, SNOW_DENSITY, straightShare } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
 
@@ -55,6 +56,7 @@ export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSno
     verdict: verdictOf(strength.ratio),
     text: snow.flatPa === 0 || !Number.isFinite(strength.ratio) ? [`${beam.what}: no snow bends them.`] : words,
     figure: Number.isFinite(strength.wetSnowMm) ? strength.figures[0] : undefined,
+    ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
     tries: [
       ...stouterBoards(beam.section, catalog).map((s) => ({

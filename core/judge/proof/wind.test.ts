@@ -1,3 +1,4 @@
+import { GUST_SPREADS, SNOW_SPREADS } from '../../catalog/spreads';
 /** Wind, worked by hand. */
 import type { Assembly } from '../../build/assembly/types';
 import type { MovingPart } from '../../build/assembly/openings';
@@ -37,6 +38,8 @@ const cover = (holdsN: number, moving: readonly MovingPart[] = []): Assembly => 
 /** Lift at the handle: half of a lid of 8 kg. */
 const lifts = [{ value: 4 } as Figure];
 const site = (gustMPerS: number): CheckSite => ({
+  gustSpread: GUST_SPREADS.said,
+  snowSpread: SNOW_SPREADS.wet,
   rolls: base.rolls,
   sheets: base.sheets,
   snow: base.snow,

@@ -7,7 +7,9 @@ import { massKg } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
 import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
-import { type Check, type CheckSite, verdictOf } from './check';
+import { HOLD_SPREADS } from '../../catalog/spreads';
+import { type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { sureOf, sureWords } from './sure';
 import { GRAVITY } from './snow';
 
 const LEFT_OUT = [
@@ -91,9 +93,19 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     source: 'ASCE/SEI 7, arched roofs springing from the ground, with inside pressure of a shut cover.',
     assumes: a.footing.holdDowns.some((h) => h.soil) ? [...LEFT_OUT, SOIL_SOURCE] : LEFT_OUT,
   };
+  const inSoil = a.footing.holdDowns.reduce((sum, h) => sum + (h.soil === undefined ? 0 : h.count * h.eachN), 0);
+  // Without the margin of safety: how often it would hold as it is.
+  const of =
+    lift > 0
+      ? sureOf(
+          ([gust = 1, soil = 1, joint = 1]) => (weight + inSoil * soil + (held - inSoil) * joint) / (lift * gust ** 2),
+          [site.gustSpread, HOLD_SPREADS.soil, HOLD_SPREADS.joint],
+        )
+      : undefined;
   return {
     id: 'wind',
     leaf: 'stand',
+    ...sureIn(of && { of, words: sureWords(of, ['such a gust']) }),
     verdict: verdictOf(ratio * 1.25),
     text: [
       'Wind lifts with ',
@@ -175,6 +187,14 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   const level = weight * Math.cos((hung.pitchDeg * Math.PI) / 180);
   const sprung = opener ? (opener.holdsN * opener.armMm) / hung.reachMm : 0;
   const shutRatio = (level / 2 + hung.latches.count * hung.latches.eachN + sprung) / ((SAFETY * q) / 2);
+  const lidSure = (asN: number, holdsN: number, restN: number): Check['sure'] => {
+    if (!(asN > 0)) return undefined;
+    const of = sureOf(
+      ([gust = 1, joint = 1]) => (restN + holdsN * joint) / (asN * gust ** 2),
+      [site.gustSpread, HOLD_SPREADS.joint],
+    );
+    return { of, words: sureWords(of, ['such a gust']) };
+  };
   const under = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2;
   const proppedRatio = (0.7 * weight + hung.stays.count * hung.stays.eachN) / (SAFETY * under);
   // What is asked for by itself is judged by itself.
@@ -189,6 +209,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     {
       id: own(hung.latches, 'latch'),
       leaf: 'stand',
+      ...sureIn(lidSure(q / 2, hung.latches.count * hung.latches.eachN, level / 2 + sprung)),
       verdict: verdictOf(shutRatio * 1.25),
       text:
         opener && hung.latches.count === 0

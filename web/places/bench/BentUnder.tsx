@@ -80,7 +80,7 @@ export function LoadControls({
   const depth = (mm: number): string => formatAmount(mm, 'snowDepth', units);
   const finest = metric ? 5 : MM_PER_INCH / 4;
   const felt = (mm: number): string => formatAmount(Math.round(Math.abs(mm) / finest) * finest, 'length', units);
-  const propped = arch && hoopStrength(arch, o.snow, true);
+  const propped = arch && hoopStrength(arch, o.snow, undefined, true);
   return (
     <Controls>
       <h2>Try snow and wind on it</h2>

@@ -54,6 +54,10 @@ const Section = styled.section`
     padding: 0 0.6rem;
     min-height: calc(var(--target) - 4px);
   }
+  .sure {
+    display: block;
+    margin-top: 0.2rem;
+  }
   .caution {
     grid-column: 2;
     font-size: 0.8125rem;
@@ -246,6 +250,11 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
       <span>
         <Said phrase={c.text} /> {roughly(o, c.id) && <i>Rough: say on Stand {roughly(o, c.id)}.</i>}{' '}
         {c.figure && <Why figure={c.figure}>Why?</Why>}
+        {c.sure && c.verdict !== 'holds' && (
+          <span className="sure">
+            <Said phrase={c.sure.words} />
+          </span>
+        )}
       </span>
       <Mends of={mends} outline={o} tried={tried} mended={mended} onTry={onTry} onTake={onTake} />
       {wants && mends.length === 0 && found && (

@@ -115,7 +115,13 @@ export function StartOwn({
         <div className="deeds">
           <Button
             $strong
-            onPress={() => onStart({ ...garden, plot: { ...garden.plot, pathMm: PATH_MM[units.stock] } })}
+            onPress={() =>
+              onStart({
+                ...garden,
+                site: { ...site, practice: usualPractice(units.stock) },
+                plot: { ...garden.plot, pathMm: PATH_MM[units.stock] },
+              })
+            }
           >
             Start the garden
           </Button>
