@@ -216,3 +216,20 @@ test('sets of changes leave nothing failing, want every one of their changes, an
   }
   expect(sets).toBeGreaterThan(5);
 });
+
+test('what a set does not need is not in it', () => {
+  // The ridge mends both; six hoops only the one, so that hoops and then a ridge are found too.
+  const ill = [check('snow', 'fails', [hoops(6), ridge]), check('wind', 'fails', [ridge])];
+  const after = (a: Readonly<Record<string, unknown>>) => [
+    check('snow', a['ridge'] === 'posted' || Number(a['hoops']) >= 6 ? 'holds' : 'fails', [hoops(6), ridge]),
+    check('wind', a['ridge'] === 'posted' ? 'holds' : 'fails', [ridge]),
+  ];
+  expect(mends(ill, after).filter((label) => label.includes(' and '))).toEqual([]);
+  // Where each mends one, both are wanted.
+  const each = (a: Readonly<Record<string, unknown>>) => [
+    check('snow', Number(a['hoops']) >= 6 ? 'holds' : 'fails', [hoops(6)]),
+    check('wind', a['ridge'] === 'posted' ? 'holds' : 'fails', [ridge]),
+  ];
+  const two = [check('snow', 'fails', [hoops(6)]), check('wind', 'fails', [ridge])];
+  expect(mends(two, each).filter((label) => label.includes(' and '))).toEqual(['6 hoops and ridge on posts']);
+});

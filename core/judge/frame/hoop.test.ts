@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import { solveHoop } from '../../build/hoop/elastica';
 import type { Elastica } from '../../build/hoop/types';
 import { slopeFactor } from '../proof/snow';
-import { type HoopLoad, type LoadShape, hoopCollapse } from './hoop';
+import { asDrawn, restAt } from './equilibrium';
+import { type HoopLoad, type LoadShape, hoopCollapse, hoopFrame, nodeCurvatures } from './hoop';
+import { modelOf } from './model';
 
 const { sprung_hoop_collapse: known } = JSON.parse(readFileSync('core/judge/frame/frames.cases.json', 'utf8')) as {
   sprung_hoop_collapse: { tolerance: number; cases: { feet: string; factor: string; value: number }[] };
@@ -62,3 +64,35 @@ test('a ridge that stands carries load, the stiffer the more; a pipe that may be
 test('what nothing loads does not give way', () => {
   expect(hoopCollapse(hoop(false, 76), true, { shape: () => 0 })).toBeUndefined();
 });
+
+test('loose feet bend nothing, whatever lies on the hoop', () => {
+  // Low, so that its feet are loaded too.
+  const { path, model } = collapse(hoop(false, 52), { shape: () => 1 });
+  for (const rest of path) {
+    const bends = nodeCurvatures(model.frame, rest);
+    expect(Math.abs(bends[0] ?? NaN)).toBeLessThan(0.002);
+    expect(Math.abs(bends.at(-1) ?? NaN)).toBeLessThan(0.002);
+  }
+});
+
+test.each([46, 52, 60])(
+  'a low hoop of %d over 44 bears no more than a perfect one does before it sways',
+  (lengthMm) => {
+    const h = hoop(false, lengthMm);
+    const frame = { ...hoopFrame(h, true, { shape: slopeFactor }), loads: [] };
+    const model = modelOf(frame);
+    let rest = restAt(model, 0, asDrawn(model));
+    let sways = Infinity;
+    for (let w = 0.5; w < 100 && rest; w += 0.5) {
+      rest = restAt(model, w, rest);
+      if (!rest || rest.negatives > 0) {
+        sways = w;
+        break;
+      }
+    }
+    const { load, mode } = collapse(h, { shape: slopeFactor });
+    expect(mode).toBe('sway');
+    expect(load).toBeLessThan(sways + 0.01);
+    expect(load).toBeGreaterThan(0.95 * sways);
+  },
+);

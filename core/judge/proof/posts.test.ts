@@ -1,4 +1,5 @@
-import { GUST_SPREADS } from '../../catalog/spreads';
+import { GUST_SPREADS, LIMIT_SPREADS } from '../../catalog/spreads';
+import { logSpread } from './sure';
 import { SHIPPED, section } from '../../catalog/catalog';
 import type { PostRow } from '../../build/assembly/rows';
 import { at, build } from '../../testing/site';
@@ -89,4 +90,19 @@ test('a house never has a reinforcing rod for a post; a pipe that does not go ov
   // The hoop is shorter by what it no longer laps.
   const cut = (x: typeof a): number => x.members.find((m) => m.tag === 'H1')?.lengthMm ?? NaN;
   expect(cut(a) - cut(joined)).toBeCloseTo(2 * 6 * 25.4, 6);
+});
+
+test('how sure: without the margin, by the gust squared and what the pipe really yields at', () => {
+  const found = check('post across', 30);
+  const { low = NaN, high = NaN } = found.sure?.of ?? {};
+  const [gust, limit] = [GUST_SPREADS.said, LIMIT_SPREADS.steel].map(logSpread) as [
+    ReturnType<typeof logSpread>,
+    ReturnType<typeof logSpread>,
+  ];
+  // 1.5 over the figure, at the middle of both; the deviations of twice the gust and of the yield, squared and added.
+  expect(Math.sqrt(low * high)).toBeCloseTo(
+    (1.5 / (found.figure?.value ?? NaN)) * Math.exp(limit.middle - 2 * gust.middle),
+    6,
+  );
+  expect(Math.log(high / low) / 2 / 1.6449).toBeCloseTo(Math.hypot(2 * gust.deviation, limit.deviation), 6);
 });

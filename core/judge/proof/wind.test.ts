@@ -1,4 +1,5 @@
-import { GUST_SPREADS, SNOW_SPREADS } from '../../catalog/spreads';
+import { logSpread } from './sure';
+import { GUST_SPREADS, HOLD_SPREADS, SNOW_SPREADS } from '../../catalog/spreads';
 /** Wind, worked by hand. */
 import type { Assembly } from '../../build/assembly/types';
 import type { MovingPart } from '../../build/assembly/openings';
@@ -246,4 +247,22 @@ describe('what is said of the wind', () => {
     expect(hung).toBeDefined();
     expect(windChecks(cover(9999, [{ ...carried, motion: 'carried' }]), site(20)).map((c) => c.id)).toEqual(['wind']);
   });
+});
+
+test('how sure: weight counts as it is, fastenings and the square of the gust by what they may be off', () => {
+  const found = windChecks(cover(800, []), site(30)).find((c) => c.id === 'wind');
+  const lift = found?.figure?.value ?? NaN;
+  const weight = found?.figure?.terms.find((t) => t.name === 'weight of the cover')?.value ?? NaN;
+  const [gust, joint] = [GUST_SPREADS.said, HOLD_SPREADS.joint].map(logSpread) as [
+    ReturnType<typeof logSpread>,
+    ReturnType<typeof logSpread>,
+  ];
+  const at = (g: number, j: number): number =>
+    Math.log(
+      (weight + 800 * Math.exp(joint.middle + j * joint.deviation)) /
+        (lift * Math.exp(2 * (gust.middle + g * gust.deviation))),
+    );
+  const deviation = Math.hypot((at(1, 0) - at(-1, 0)) / 2, (at(0, 1) - at(0, -1)) / 2);
+  expect(found?.sure?.of.low).toBeCloseTo(Math.exp(at(0, 0) - 1.6449 * deviation), 6);
+  expect(found?.sure?.of.high).toBeCloseTo(Math.exp(at(0, 0) + 1.6449 * deviation), 6);
 });
