@@ -166,3 +166,17 @@ test('the crop, the bend, the rail, the sag and the sheet are caught, and quiet 
   expect(verdict(narrow, 'sheet')).toBe('tight');
   expect(mendsOf(narrow).some((m) => m.checkId === 'sheet')).toBe(true);
 });
+
+test('film sinks between its hoops, by hand', () => {
+  const o = look(() => undefined);
+  const [arch] = o.assembly.arches;
+  const sag = o.checks.find((c) => c.id === 'sag');
+  // 0.14 kg/m2 of 920 kg/m3 is 0.152 mm; E t = 15,217 N/m; s ∛(3 q s / 64 E t).
+  const [s, q] = [(arch?.spacingMm ?? NaN) / 1000, o.snow.flatPa];
+  expect(sag?.figure?.value).toBeCloseTo(1000 * s * Math.cbrt((3 * q * s) / (64 * 15217.4)), 1);
+  // Net and bare ground hold no pocket.
+  expect(
+    look((g) => void (g.site.snow = { by: 'depth', depthMm: 0, kind: 'wet' })).checks.find((c) => c.id === 'sag')
+      ?.figure,
+  ).toBeUndefined();
+});

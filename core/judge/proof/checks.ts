@@ -182,12 +182,13 @@ export function checkAssembly(
   const { snow } = site;
   const arches = assembly.arches.map((arch) => ({ arch, strength: hoopStrength(arch, snow, site.snowSpread) }));
   const beams = assembly.beams.map((beam) => ({ beam, strength: beamStrength(beam, snow, site.snowSpread) }));
+  const film = assembly.sheets.find((s) => s.cover.kind === 'film')?.cover;
   const all: Check[] = [
     ...arches.flatMap(({ arch, strength }) => [
       snowCheck(arch, strength, snow, site.site.catalog),
       ...(arch.sprung ? [bendCheck(arch, site.site.catalog)] : []),
       ...assembly.pushedRails.map((rail) => railCheck(rail, arch)),
-      sagCheck(arch, snow),
+      sagCheck(arch, snow, film),
     ]),
     ...beams.map(({ beam, strength }) => beamCheck(beam, strength, snow, site.site.catalog)),
     ...assembly.spans.map((span) => spanCheck(span, snow)),

@@ -1,6 +1,7 @@
 /** What is asked of sprung and bent hoops: snow, bend, push on the rails, sag between them, sleeves. */
 import { type Catalog, fitOf, sectionsWhere } from '../../catalog/catalog';
-import type { Section } from '../../catalog/types';
+import type { CoverMaterial, Section } from '../../catalog/types';
+import { formulaValue } from '../../base/formula';
 import type { ArchRow, PushedRail, SleeveJoint } from '../../build/assembly/rows';
 import { stiffnessNMm2, thicknessMm, tubeShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
@@ -215,10 +216,41 @@ export function railCheck(rail: PushedRail, arch: ArchRow): Check {
   };
 }
 
-export function sagCheck(arch: ArchRow, snow: DesignSnow): Check {
+/** Stretch and weight of polyethylene film. Source: trade figures for low-density film, 150 to 250 MPa fresh, half of it after weeks. */
+const FILM = { ePa: 100e6, densityKgPerM3: 920 } as const;
+
+/**
+ * How deep film sinks between two hoops under snow: a stretched sheet that hangs as a parabola.
+ * Source: strain = 8/3 (f / s)², tension = q s² / 8 f, tension = E t strain; so
+ * f = s ∛(3 q s / 64 E t).
+ */
+function pocket(film: CoverMaterial, spacingMm: number, snow: DesignSnow): Figure {
+  const thicknessMm = (film.kgPerM2 / FILM.densityKgPerM3) * 1000;
+  const working = {
+    label: 'Pocket in the film between hoops',
+    quantity: 'length' as const,
+    formula: 'depth = spacing × ∛(3 × flat load pf × spacing / (64 × stretch of the film × its thickness))',
+    terms: [
+      { name: 'spacing', ...amount(spacingMm, 'length') },
+      { name: 'flat load pf', ...amount(snow.flatPa, 'pressure') },
+      { name: 'stretch of the film', ...amount(FILM.ePa, 'pressure') },
+      { name: 'its thickness', ...amount(thicknessMm, 'length') },
+    ],
+  };
+  return {
+    ...working,
+    value: formulaValue(working),
+    source:
+      'A sheet held along two lines, stretched as it sinks: parabola of an even load. E 100 MPa after weeks, our own low figure.',
+    assumes: ['Pulled straight and level at the crown, and held from hoop to hoop; slack film sinks deeper.'],
+  };
+}
+
+export function sagCheck(arch: ArchRow, snow: DesignSnow, film: CoverMaterial | undefined): Check {
   const tied = arch.ridge.kind !== 'none';
   const limit = snow.flatPa > 0 && !tied ? inch(24) : inch(tied ? 48 : 36);
   const hoops = arch.tags.length;
+  const sinks = film && snow.flatPa > 0 ? pocket(film, arch.spacingMm, snow) : undefined;
   return {
     id: 'sag',
     leaf: 'stand',
@@ -229,8 +261,9 @@ export function sagCheck(arch: ArchRow, snow: DesignSnow): Check {
       ' apart; between them the cover pockets water and snow beyond ',
       amount(limit, 'length'),
       tied ? ' with a ridge.' : ' without a ridge.',
+      ...(sinks ? [' Under the snow asked the film sinks ', amount(sinks.value, 'length'), ' at the crown.'] : []),
     ],
-    figure: undefined,
+    figure: sinks,
     caution: undefined,
     tries: [
       { label: ['Tie a ridge'], change: { kind: 'ridge', value: 'tied' } },

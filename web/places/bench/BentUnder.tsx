@@ -46,6 +46,7 @@ const Controls = styled.div`
   display: grid;
   gap: 0.7rem;
   .brush {
+    justify-self: start;
     border-collapse: collapse;
     font-size: 0.9375rem;
   }
@@ -169,25 +170,6 @@ export function LoadControls({
           onChange={(times) => lay({ times: times === '5' ? 5 : 1 })}
         />
       </div>
-      {carriedMm > 0 && (
-        <div>
-          <h2>Brush it by</h2>
-          <table className="brush">
-            <tbody>
-              {brushBy((carriedMm * SNOW_DENSITY[laid.kind]) / SNOW_DENSITY.wet).map((b) => (
-                <tr key={b.kind}>
-                  <td>{b.kind} snow</td>
-                  <td className="measure">{depth(b.depthMm)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <p className="small">
-            A fifth of what it carries is left then. More is forecast than that? Brush while it falls, from outside, or
-            prop it first.
-          </p>
-        </div>
-      )}
       {propped &&
         arch.ridge.kind !== 'posted' &&
         propped.wetSnowMm > (1.1 * (carriedMm * SNOW_DENSITY[laid.kind])) / SNOW_DENSITY.wet && (
@@ -203,6 +185,32 @@ export function LoadControls({
             />
           </p>
         )}
+    </Controls>
+  );
+}
+
+/** When to brush, by the weakest of all that carries snow. */
+export function Brush({ outline: o }: { readonly outline: Outline }): ReactNode {
+  const units = useUnits();
+  const weakest = o.strengths.find((s) => Number.isFinite(s.wetSnowMm));
+  if (!weakest || weakest.wetSnowMm <= 0) return null;
+  return (
+    <Controls>
+      <h2>Brush it by</h2>
+      <table className="brush">
+        <tbody>
+          {brushBy(weakest.wetSnowMm).map((b) => (
+            <tr key={b.kind}>
+              <td>{b.kind} snow</td>
+              <td className="measure">{formatAmount(b.depthMm, 'snowDepth', units)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="small">
+        A fifth of what its {weakest.what.toLowerCase()} carry is left then. More is forecast than that? Brush while it
+        falls, from outside, or prop it first.
+      </p>
     </Controls>
   );
 }

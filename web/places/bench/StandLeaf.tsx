@@ -11,7 +11,7 @@ import { useUnits } from '../../app/hooks';
 import { FittedView } from '../../drawing/FittedView';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { Figures } from '../../parts/Figures';
-import { BentDrawing, LoadControls } from './BentUnder';
+import { BentDrawing, Brush, LoadControls } from './BentUnder';
 import { useUnderLoad } from './underLoad';
 
 interface LeafProps {
@@ -27,7 +27,8 @@ const Area = styled.div`
   gap: 1.5rem;
   align-items: start;
   padding: 0.75rem 0;
-  h2:not(:first-child) {
+  h2:not(:first-child),
+  > div > div + * {
     margin-top: 1.2rem;
   }
   /* Stays in sight while what is laid on it is drawn along. */
@@ -111,6 +112,7 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
       />
       <div>
         {arch && <LoadControls outline={o} under={laid} />}
+        <Brush outline={o} />
         {arch && <BentHoop arch={arch} />}
         {bars.length > 0 && (
           <>
