@@ -1,6 +1,7 @@
-import { logSpread } from './sure';
-import { GUST_SPREADS, HOLD_SPREADS, SNOW_SPREADS } from '../../catalog/spreads';
 /** Wind, worked by hand. */
+import { phraseText } from '../../base/figure';
+import { GUST_SPREADS, HOLD_SPREADS, SNOW_SPREADS } from '../../catalog/spreads';
+import { logSpread } from './sure';
 import type { Assembly } from '../../build/assembly/types';
 import type { MovingPart } from '../../build/assembly/openings';
 import { rectangle } from '../../build/assembly/pieces';
@@ -245,7 +246,10 @@ describe('what is said of the wind', () => {
     // What is carried or rolled has no hinge to turn about.
     const { hung, ...carried } = lid();
     expect(hung).toBeDefined();
-    expect(windChecks(cover(9999, [{ ...carried, motion: 'carried' }]), site(20)).map((c) => c.id)).toEqual(['wind']);
+    expect(windChecks(cover(9999, [{ ...carried, motion: 'carried' }]), site(20)).map((c) => c.id)).toEqual([
+      'wind',
+      'push',
+    ]);
   });
 });
 
@@ -265,4 +269,32 @@ test('how sure: weight counts as it is, fastenings and the square of the gust by
   const deviation = Math.hypot((at(1, 0) - at(-1, 0)) / 2, (at(0, 1) - at(0, -1)) / 2);
   expect(found?.sure?.of.low).toBeCloseTo(Math.exp(at(0, 0) - 1.6449 * deviation), 6);
   expect(found?.sure?.of.high).toBeCloseTo(Math.exp(at(0, 0) + 1.6449 * deviation), 6);
+});
+
+describe('wind from the side on an arch half as high as wide in 30 m/s', () => {
+  // 1.4 x .5 pressing and .5 sucking, on the 250 mm that it is high at a quarter of its width: 386.19 x 1.2 x .25 x 2 = 231.7 N.
+  test('its figure, and that of an upright box', () => {
+    expect(check('push', cover(900), 30).figure?.value).toBeCloseTo(231.714, 2);
+    const box = {
+      ...cover(900),
+      under: [
+        [0, 0],
+        [0, 400],
+        [1000, 400],
+        [1000, 0],
+      ].map(([y = 0, z = 0]) => ({ y, z })),
+    };
+    // 386.19 x 1.3 x .4 x 2.
+    expect(check('push', box, 30).figure?.value).toBeCloseTo(401.638, 2);
+  });
+  test('it tips before it slides: lift at its middle and push at half that height, against what holds on the other side', () => {
+    // 563.84 x 500 + 231.71 x 125 = 310,883 N mm; half of what holds, at 1000 mm: 932.6 N with a half more.
+    expect([933, 932].map((n) => check('push', cover(n), 30).verdict)).toEqual(['holds', 'tight']);
+    expect(phraseText(check('push', cover(600), 30).text, demoGarden().units)).toContain('it tips first');
+    // Anchors of 100 N each: ten of them, as 9.33 would do.
+    expect(check('push', cover(100), 30).tries[0]?.change).toEqual({ kind: 'answer', id: 'anchors', value: 10 });
+  });
+  test('in no wind nothing pushes', () => {
+    expect(check('push', cover(0), 0).verdict).toBe('holds');
+  });
 });
