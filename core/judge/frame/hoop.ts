@@ -185,27 +185,39 @@ export interface LoadCurve {
   readonly loads: readonly number[];
   readonly curvatures: readonly number[];
   readonly drops: readonly number[];
-  readonly mode: 'sway' | 'snap';
+  /** How it gives way at the last of them; nothing where it was followed no further than it was asked for. */
+  readonly mode: 'sway' | 'snap' | undefined;
 }
 
 const COARSE = 24;
 
-/** As `hoopCollapse` with fewer, longer steps: within 1 % of it, and as quick as an edit needs. */
-export function loadCurve(hoop: Elastica | BentHoop, sprung: boolean, load: HoopLoad): LoadCurve | undefined {
+/**
+ * As `hoopCollapse` with fewer, longer steps: within 1 % of it, and as quick as an edit needs.
+ * @param upTo curvature times span beyond which nothing is asked
+ */
+export function loadCurve(
+  hoop: Elastica | BentHoop,
+  sprung: boolean,
+  load: HoopLoad,
+  upTo = Infinity,
+): LoadCurve | undefined {
   const frame = hoopFrame(hoop, sprung, load, COARSE);
   if (frame.lines.length === 0) return undefined;
   const crown = crownOf(frame.nodes);
   const before = frame.nodes[crown]?.y ?? 0;
   const { rests, limit } = loadPath(modelOf(frame), {
     coarse: true,
-    used: (r) => (before - crownHeight(frame, crown, r.state)) / before / LOST,
+    used: (r) =>
+      Math.max((before - crownHeight(frame, crown, r.state)) / before / LOST, greatestCurvature(frame, r) / upTo),
   });
   if (rests.length === 0) return undefined;
+  const curvatures = rests.map((r) => greatestCurvature(frame, r));
+  const bentTo = curvatures.at(-1) ?? 0;
   return {
     loads: rests.map((r) => r.factor),
-    curvatures: rests.map((r) => greatestCurvature(frame, r)),
+    curvatures,
     drops: rests.map((r) => before - crownHeight(frame, crown, r.state)),
-    mode: limit && !swaying(frame, limit) ? 'snap' : 'sway',
+    mode: bentTo >= 0.999 * upTo ? undefined : limit && !swaying(frame, limit) ? 'snap' : 'sway',
   };
 }
 
@@ -213,7 +225,7 @@ export function loadCurve(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
 const KEPT = 2000;
 /** Ridges are told apart by 2.5 % of their stiffness: half a percent of the load. */
 const RIDGE_STEPS = 40;
-const kept = new Map<string, LoadCurve | undefined>();
+const kept = new Map<string, { readonly curve: LoadCurve | undefined; readonly upTo: number }>();
 
 /** What tells hoops of different form apart: their shape without its size, to a few parts in ten thousand. */
 function formOf(hoop: Elastica | BentHoop, sprung: boolean): string {
@@ -226,23 +238,30 @@ function formOf(hoop: Elastica | BentHoop, sprung: boolean): string {
   return `${sprung ? 'sprung' : 'made'} ${feet} ${form}`;
 }
 
-/** `loadCurve`, worked out once for each form of hoop, load and ridge; the same to within 1 % of the load. */
+/** As far beyond what is asked a curve is followed, so that a little more is answered too. */
+const BEYOND = 1.1;
+
+/**
+ * `loadCurve`, worked out once for each form of hoop, load and ridge; the same to within 1 % of the load.
+ * @param upTo curvature times span that the pipe bears: no more than a little beyond it is followed
+ */
 export function keptLoadCurve(
   hoop: Elastica | BentHoop,
   sprung: boolean,
   load: NamedLoad,
   ridge: number,
+  upTo: number,
 ): LoadCurve | undefined {
   const step = ridge > 0 ? Math.round(RIDGE_STEPS * Math.log(ridge)) : undefined;
   const key = `${formOf(hoop, sprung)} ${load.name} ${step ?? ''}`;
-  if (kept.has(key)) return kept.get(key);
-  const curve = loadCurve(hoop, sprung, {
-    shape: load.shape,
-    ridge: step === undefined ? 0 : Math.exp(step / RIDGE_STEPS),
-  });
+  const known = kept.get(key);
+  if (known && (known.curve?.mode !== undefined || known.upTo >= upTo)) return known.curve;
+  const wanted = BEYOND * upTo;
+  const stiff = step === undefined ? 0 : Math.exp(step / RIDGE_STEPS);
+  const curve = loadCurve(hoop, sprung, { shape: load.shape, ridge: stiff }, wanted);
   const [oldest] = kept.keys();
   if (kept.size >= KEPT && oldest !== undefined) kept.delete(oldest);
-  kept.set(key, curve);
+  kept.set(key, { curve, upTo: curve ? wanted : Infinity });
   return curve;
 }
 
@@ -265,7 +284,7 @@ export function borneOn(curve: LoadCurve, mostCurvature: number, mostDrop: numbe
   const all: readonly Borne[] = [
     { load: reached(curve.curvatures, mostCurvature), by: 'curvature' },
     { load: reached(curve.drops, mostDrop), by: 'drop' },
-    { load: curve.loads.at(-1) ?? 0, by: curve.mode },
+    ...(curve.mode ? [{ load: curve.loads.at(-1) ?? 0, by: curve.mode }] : []),
   ];
   return all.reduce((least, b) => (b.load < least.load ? b : least));
 }

@@ -42,7 +42,9 @@ function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
     });
   const hoops = a.members.flatMap((m) => (m.shape.kind === 'curve' ? [m.shape.points] : []));
   const corners = sheet.faces.flat();
-  const under = hoops.filter((points) => touched(corners, points) >= TOUCHES).flatMap((points) => points.slice(0, 1));
+  const xs = corners.map((c) => c[0]);
+  const ends = [Math.min(...xs), Math.max(...xs)] as const;
+  const under = hoops.filter((points) => touches(corners, ends, points)).flatMap((points) => points.slice(0, 1));
   return sheet.faces.flatMap((face) => {
     const see = planeOf(face);
     if (!see || (sheet.gathered && Math.abs(see.u[0]) < 0.9)) return [];
@@ -74,12 +76,18 @@ function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
   });
 }
 
-/** How many corners of a sheet lie on a hoop that stands under it: both seen along the bed. */
-function touched(corners: readonly Vec3[], hoop: readonly Vec3[]): number {
-  const xs = corners.map((c) => c[0]);
+/** Whether enough corners of a sheet lie on a hoop for it to stand under the sheet: both seen along the bed. */
+function touches(corners: readonly Vec3[], [least, most]: readonly [number, number], hoop: readonly Vec3[]): boolean {
   const x = hoop[0]?.[0] ?? 0;
-  if (x < Math.min(...xs) - NEAR_MM || x > Math.max(...xs) + NEAR_MM) return 0;
-  return corners.filter((c) => hoop.some((p) => Math.hypot(p[1] - c[1], p[2] - c[2]) < NEAR_MM / 2)).length;
+  if (x < least - NEAR_MM || x > most + NEAR_MM) return false;
+  const near = (NEAR_MM / 2) ** 2;
+  let found = 0;
+  for (const c of corners) {
+    if (!hoop.some((p) => (p[1] - c[1]) ** 2 + (p[2] - c[2]) ** 2 < near)) continue;
+    found += 1;
+    if (found >= TOUCHES) return true;
+  }
+  return false;
 }
 
 /** Sees points in the plane of a face; undefined for one without area. */

@@ -44,6 +44,9 @@ export function curvatureLimitPerMm(s: Section): number {
 /** A prop gives this little: so many times EI / span³. */
 const PROP = 5000;
 
+/** A limit is asked about up to so many times over, by what it may be off. */
+const MOST_LIMIT = 1.25;
+
 const WORDS = { sway: 'sway', snap: 'snapping through', drop: 'ridge board' } as const;
 
 /**
@@ -77,7 +80,7 @@ export function hoopStrength(
 
   const cases = archCases(snow, arch.hoop).map(({ snowCase, ...load }) => ({
     snowCase,
-    curve: keptLoadCurve(arch.hoop, arch.sprung, load, spring / unitNPerMm),
+    curve: keptLoadCurve(arch.hoop, arch.sprung, load, spring / unitNPerMm, MOST_LIMIT * mostCurvature),
   }));
   // A hoop that finds no rest by itself bears nothing.
   const bornes = (curve: LoadCurve | undefined, limit: number): Borne =>
