@@ -14,7 +14,7 @@ test('kinds of cover are compared on the bed, filtered by tools and budget, and 
   await page.getByLabel('Budget; nothing means any').fill('0');
   await page.getByLabel('Budget; nothing means any').press('Enter');
   await choose(page, 'Crop', 'kale');
-  await expect(page.locator('[data-family="hinged-hoop-lid"]')).toContainText('too low for this crop');
+  await expect(page.locator('[data-family="lift-off-cover"]')).toContainText('too low for this crop');
   await page.getByRole('button', { name: 'Choose Wire tunnel' }).click();
   await expect(page).toHaveURL(/\/bench\//);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wire tunnel');

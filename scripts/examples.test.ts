@@ -20,7 +20,7 @@ import * as read from '../core/garden/read';
 import * as salvage from '../core/garden/salvage';
 import * as noon from '../core/judge/climate/noon';
 import * as snow from '../core/judge/proof/snow';
-import * as wind from '../core/judge/proof/wind';
+import * as wind from '../core/judge/proof/windLoads';
 import * as moved from '../core/moved';
 import * as parcel from '../core/parcel';
 import * as plan from '../core/plan';

@@ -114,6 +114,7 @@ const BY_ID: Readonly<Record<string, Finder>> = {
   latch: (a) => joints(a, (kind) => kind === 'latch'),
   stay: (a) => joints(a, (kind) => kind === 'stay'),
   wind: held,
+  push: held,
   crop,
   vents: openings,
   cooks: openings,

@@ -6,7 +6,7 @@ import { modelOf } from '../frame/model';
 import { loadPath } from '../frame/path';
 import { type DesignSnow, archCases } from './snow';
 import { curvatureLimitPerMm, ridgeSpringNPerMm } from './strength';
-import { INSIDE, archPressures } from './wind';
+import { INSIDE, archPressures } from './windLoads';
 
 /** What lies and blows on it. */
 export interface Loading {

@@ -10,7 +10,7 @@ import type { Cover, Garden } from '../../garden/garden';
 import { mendsOf, outline } from '../../plan';
 import type { Verdict } from './check';
 import { pitfalls } from './pitfalls';
-import { gustPa } from './wind';
+import { gustPa } from './windLoads';
 
 interface Try {
   readonly bed?: string;

@@ -5,7 +5,7 @@ import type { PostRow } from '../../build/assembly/rows';
 import { at, build } from '../../testing/site';
 import type { CheckSite } from './check';
 import { poleDepthMm, postChecks } from './posts';
-import { gustPa } from './wind';
+import { gustPa } from './windLoads';
 
 const site = (gustMPerS: number, more: Partial<CheckSite['site']> = {}): CheckSite =>
   ({ gustMPerS, gustSpread: GUST_SPREADS.said, exposure: 'normal', site: { ...at(128, 44), ...more } }) as CheckSite;

@@ -8,7 +8,7 @@ import type { BuildSite } from '../../site/buildSite';
 import { LIMIT_SPREADS } from '../../catalog/spreads';
 import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
 import { sureOf, sureWords } from './sure';
-import { gustPa } from './wind';
+import { gustPa } from './windLoads';
 
 const LEFT_OUT = [
   'A planning aid for a light house of bent pipe: steady gust, posts that turn freely at their tops, level ground. It leaves out frost, wet hollows and old rust.',

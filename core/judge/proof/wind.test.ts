@@ -12,7 +12,8 @@ import { lid } from '../../testing/judged';
 import { outline } from '../../plan';
 import type { Figure } from '../../base/figure';
 import type { Check, CheckSite } from './check';
-import { gustPa, windChecks } from './wind';
+import { windChecks } from './wind';
+import { gustPa } from './windLoads';
 
 const made = outline(demoGarden(), demoGarden().covers[0] as Cover);
 if (!made.ok) throw new Error('not built');

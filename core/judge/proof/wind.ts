@@ -1,68 +1,18 @@
 /** Wind: uplift of the whole cover, and the moment on a lid, shut and propped. */
-import type { Exposure } from '../../site/place';
 import type { Assembly } from '../../build/assembly/types';
 import type { Fastening, MovingPart } from '../../build/assembly/openings';
-import { panelAreaM2 } from '../../build/assembly/pieces';
-import { massKg } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
 import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
 import { HOLD_SPREADS } from '../../catalog/spreads';
 import { type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { pushCheck } from './push';
+import { INSIDE, SAFETY, WIND_LEFT_OUT, gustPa, liftCoefficient, riseToSpan, weightN } from './windLoads';
 import { sureOf, sureWords } from './sure';
 import { GRAVITY } from './snow';
 
-const LEFT_OUT = [
-  'A planning aid: steady gust on a simple shape. It leaves out gaps, flapping film, neighbours and hollows.',
-  'Strengths of fastenings are our own middle figures; soft soil and old wood hold less.',
-];
-/** Safety against lifting and turning over. */
-const SAFETY = 1.5;
-/** Pressure inside, as a part of that of the gust, either way: when shut, and with an end open. Source: ASCE/SEI 7, table 26.13-1. */
-export const INSIDE = { shut: 0.18, open: 0.55 } as const;
-const INSIDE_SHUT = INSIDE.shut;
 /** A gust in which a lid may still stand propped; above it, shut and latch. */
 const PROPPED_GUST = 12;
-/** Pressure near the ground, as a part of that at 10 m: ASCE/SEI 7 exposures C, between, and B. */
-const NEAR_GROUND: Readonly<Record<Exposure, number>> = { exposed: 0.85, normal: 0.7, sheltered: 0.57 };
-
-/**
- * Pressure of a gust, Pa: q = 0.613 V^2, lowered near the ground. Source: ASCE/SEI 7, eq. 26.10-1, SI.
- * @example gustPa(30, 'normal') // 386.19
- */
-export function gustPa(gustMPerS: number, exposure: Exposure): number {
-  return 0.613 * gustMPerS ** 2 * NEAR_GROUND[exposure];
-}
-
-function weightN(a: Assembly): number {
-  const members = a.members.reduce((sum, m) => sum + massKg(m.section, m.lengthMm), 0);
-  const panels = a.panels.reduce((sum, p) => sum + panelAreaM2(p) * p.sheet.kgPerM2, 0);
-  return (members + panels) * GRAVITY;
-}
-
-/** Rise of the cover over its width: how much of an arch it is to the wind. */
-function riseToSpan(a: Assembly): number {
-  const zs = a.under.map((p) => p.z);
-  return Math.min(0.6, (Math.max(...zs) - Math.min(...zs)) / a.footing.widthMm);
-}
-
-/**
- * Pressures on an arch from the ground, as parts of that of the gust, inward positive, by its rise over its span:
- * on the windward quarter, the middle half and the lee quarter. Source: ASCE/SEI 7, fig. 27.3-3, arched roofs springing from the ground.
- */
-export const archPressures = (
-  riseToSpan: number,
-): { readonly windward: number; readonly middle: number; readonly lee: number } => ({
-  windward: 1.4 * riseToSpan,
-  middle: -0.7 - riseToSpan,
-  lee: -0.5,
-});
-
-/** What lifts an arch, level parts of it together, with what leaks inside. */
-function liftCoefficient(riseToSpan: number): number {
-  const { windward, middle, lee } = archPressures(riseToSpan);
-  return Math.max(0.2, -0.25 * windward - 0.5 * middle - 0.25 * lee + INSIDE_SHUT);
-}
 
 /**
  * Uplift of a cover from the ground against its weight and what holds it.
@@ -96,7 +46,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
       { name: 'safety', ...amount(SAFETY, 'ratio') },
     ],
     source: 'ASCE/SEI 7, arched roofs springing from the ground, with inside pressure of a shut cover.',
-    assumes: a.footing.holdDowns.some((h) => h.soil) ? [...LEFT_OUT, SOIL_SOURCE] : LEFT_OUT,
+    assumes: a.footing.holdDowns.some((h) => h.soil) ? [...WIND_LEFT_OUT, SOIL_SOURCE] : WIND_LEFT_OUT,
   };
   const inSoil = a.footing.holdDowns.reduce((sum, h) => sum + (h.soil === undefined ? 0 : h.count * h.eachN), 0);
   // Without the margin of safety: how often it would hold as it is.
@@ -120,96 +70,11 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
       ', and a half more than the lift is wanted.',
     ],
     figure,
-    caution: 'On a wind warning shut, latch and weight the cover, or strip it. ' + LEFT_OUT[0],
+    caution: 'On a wind warning shut, latch and weight the cover, or strip it. ' + WIND_LEFT_OUT[0],
     // As many of each kind of anchor as would do by itself.
     tries: a.footing.holdDowns.flatMap(({ ask, what, count, eachN }) => {
       if (ask === undefined || ratio >= 1) return [];
       const need = count + Math.ceil((SAFETY * lift - weight - held) / eachN);
-      return [{ label: [`${need} ${what}`], change: { kind: 'answer', id: ask, value: need } as const }];
-    }),
-  };
-}
-
-/** What rubs of the weight that is left on a wall or on soil. Source: our own low figure for wood on wood and on earth. */
-const FRICTION = 0.4;
-/** Push on an upright side and suction behind the other, together. Source: ASCE/SEI 7, fig. 27.3-1. */
-const ON_SIDES = 1.3;
-
-/** How high the cover stands above its feet a part of its width in from the side, mm. */
-function heightAt(a: Assembly, part: number): number {
-  const ys = a.under.map((p) => p.y);
-  const [left, right, base] = [Math.min(...ys), Math.max(...ys), Math.min(...a.under.map((p) => p.z))];
-  const y = left + part * (right - left);
-  // The highest of what is there: a side may lean out.
-  const over = a.under.slice(1).flatMap((q, i) => {
-    const p = a.under[i] ?? q;
-    if ((p.y - y) * (q.y - y) > 0) return [];
-    const along = q.y === p.y ? 0 : (y - p.y) / (q.y - p.y);
-    return [Math.max(p.z + along * (q.z - p.z), q.y === p.y ? q.z : -Infinity)];
-  });
-  return Math.max(0, ...over) - base;
-}
-
-/**
- * Whether wind from the side pushes a cover off its place, or over the edge on its lee side.
- * Pressures as `archPressures`: what presses on the windward quarter and sucks at the lee one works on their height.
- */
-function pushCheck(a: Assembly, site: CheckSite): Check {
-  const q = gustPa(site.gustMPerS, site.exposure);
-  const { lengthMm, widthMm, holdDowns } = a.footing;
-  const r = riseToSpan(a);
-  const { windward, lee } = archPressures(r);
-  const quarterMm = heightAt(a, 0.25);
-  const upright = heightAt(a, 0.02) > quarterMm / 2;
-  const coefficient = upright ? ON_SIDES : windward - lee;
-  const push = (q * coefficient * quarterMm * lengthMm) / 1e6;
-  const lift = q * liftCoefficient(r) * ((lengthMm * widthMm) / 1e6);
-  const weight = weightN(a);
-  const held = holdDowns.reduce((sum, h) => sum + h.count * h.eachN, 0);
-  const slides = push > 0 ? (FRICTION * Math.max(0, weight - lift) + held) / (SAFETY * push) : Infinity;
-  // About the edge on the lee side: half of what holds is on the other one.
-  const over = (lift * widthMm) / 2 + (push * quarterMm) / 2;
-  const tips = over > 0 ? (weight * (widthMm / 2) + (held / 2) * widthMm) / (SAFETY * over) : Infinity;
-  const ratio = Math.min(slides, tips);
-  const figure: Figure = {
-    label: 'Push of the wind from the side',
-    value: push,
-    quantity: 'force',
-    formula:
-      'push = pressure near the ground × pressing and sucking, together × height at a quarter of the width × length',
-    terms: [
-      { name: 'pressure near the ground', ...amount(q, 'pressure') },
-      { name: 'pressing and sucking, together', ...amount(coefficient, 'ratio') },
-      { name: 'height at a quarter of the width', ...amount(quarterMm, 'length') },
-      { name: 'length', ...amount(lengthMm, 'length') },
-      { name: 'lift at the same time', ...amount(lift, 'force') },
-      { name: 'weight of the cover', ...amount(weight, 'force') },
-      { name: 'what holds it, all together', ...amount(held, 'force') },
-      { name: 'friction', ...amount(FRICTION, 'ratio') },
-      { name: 'holds against sliding, times over, a half more than the push wanted', ...amount(slides, 'times') },
-      { name: 'holds against tipping, times over, a half more wanted', ...amount(tips, 'times') },
-    ],
-    source: 'ASCE/SEI 7, fig. 27.3-1 and 27.3-3; moments about the edge on the lee side.',
-    assumes: [...LEFT_OUT, 'What holds stands half on each long side, and holds sideways as much as upward.'],
-  };
-  return {
-    id: 'push',
-    leaf: 'stand',
-    verdict: verdictOf(ratio * 1.25),
-    text: [
-      'Wind from the side pushes with ',
-      amount(push, 'force'),
-      slides < tips ? ': it slides first, ' : ': it tips first, ',
-      amount(ratio * SAFETY, 'times'),
-      ' times the wind asked for; a half more is wanted.',
-    ],
-    figure,
-    caution: LEFT_OUT[0],
-    tries: holdDowns.flatMap(({ ask, what, count, eachN }) => {
-      if (ask === undefined || ratio >= 1) return [];
-      const slip = SAFETY * push - FRICTION * Math.max(0, weight - lift);
-      const turn = (2 * (SAFETY * over - weight * (widthMm / 2))) / widthMm;
-      const need = count + Math.ceil((Math.max(slip, turn) - held) / eachN);
       return [{ label: [`${need} ${what}`], change: { kind: 'answer', id: ask, value: need } as const }];
     }),
   };
@@ -236,7 +101,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       ...working,
       value: formulaValue(working),
       source: 'Moments about the hinge; pressure 0.613 V² near the ground, ASCE/SEI 7.',
-      assumes: [...assumes, ...LEFT_OUT],
+      assumes: [...assumes, ...WIND_LEFT_OUT],
     };
   };
   const shut = figure(
@@ -245,7 +110,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     [
       ...common,
       { name: 'pressure near the ground', ...amount(gustPa(site.gustMPerS, site.exposure), 'pressure') },
-      { name: 'suction and inside, together', ...amount(0.7 + riseToSpan(a) + INSIDE_SHUT, 'ratio') },
+      { name: 'suction and inside, together', ...amount(0.7 + riseToSpan(a) + INSIDE.shut, 'ratio') },
       // The steeper it lies, the less its own weight keeps it shut.
       { name: 'slope of the shut lid', ...amount(hung.pitchDeg, 'angle') },
       ...(opener
@@ -273,7 +138,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     ['Wind, weight and stays work at the middle of the lid.'],
   );
   // The weight helps without a margin; the wind is taken half as strong again.
-  const q = gustPa(site.gustMPerS, site.exposure) * (0.7 + riseToSpan(a) + INSIDE_SHUT) * areaM2;
+  const q = gustPa(site.gustMPerS, site.exposure) * (0.7 + riseToSpan(a) + INSIDE.shut) * areaM2;
   const level = weight * Math.cos((hung.pitchDeg * Math.PI) / 180);
   const sprung = opener ? (opener.holdsN * opener.armMm) / hung.reachMm : 0;
   const shutRatio = (level / 2 + hung.latches.count * hung.latches.eachN + sprung) / ((SAFETY * q) / 2);
@@ -316,7 +181,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
               ' at its edge in the gust asked for. An unlatched lid goes over its hinges.',
             ],
       figure: shut,
-      caution: LEFT_OUT[0],
+      caution: WIND_LEFT_OUT[0],
       tries: opener
         ? [
             ...[2, 3, 4].map((count) => ({
@@ -337,7 +202,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
         ` on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
       ],
       figure: propped,
-      caution: LEFT_OUT[0],
+      caution: WIND_LEFT_OUT[0],
       tries: more(hung.stays.ask ?? 'stays', 'stays', hung.stays.count),
     },
   ];

@@ -11,7 +11,8 @@ import { useUnits } from '../../app/hooks';
 import { FittedView } from '../../drawing/FittedView';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { Figures } from '../../parts/Figures';
-import { BentDrawing, Brush, LoadControls } from './BentUnder';
+import { BentDrawing } from './BentDrawing';
+import { Brush, LoadControls } from './LoadControls';
 import { useUnderLoad } from './underLoad';
 
 interface LeafProps {

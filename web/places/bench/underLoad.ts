@@ -2,7 +2,7 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { LoadedHoop, Loading } from '../../../core/judge/proof/loaded';
 import { GRAVITY, SNOW_DENSITY } from '../../../core/judge/proof/snow';
-import { gustPa } from '../../../core/judge/proof/wind';
+import { gustPa } from '../../../core/judge/proof/windLoads';
 import type { Outline } from '../../../core/outline';
 import { bendUnder } from '../../background/planClient';
 import { useLive } from '../../background/useLive';

@@ -1,0 +1,56 @@
+/** What the wind puts on a cover, and what of it weighs against that. */
+import type { Exposure } from '../../site/place';
+import type { Assembly } from '../../build/assembly/types';
+import { panelAreaM2 } from '../../build/assembly/pieces';
+import { massKg } from '../../catalog/sections';
+import { GRAVITY } from './snow';
+
+export const WIND_LEFT_OUT = [
+  'A planning aid: steady gust on a simple shape. It leaves out gaps, flapping film, neighbours and hollows.',
+  'Strengths of fastenings are our own middle figures; soft soil and old wood hold less.',
+];
+/** Safety against lifting and turning over. */
+export const SAFETY = 1.5;
+/** Pressure inside, as a part of that of the gust, either way: when shut, and with an end open. Source: ASCE/SEI 7, table 26.13-1. */
+export const INSIDE = { shut: 0.18, open: 0.55 } as const;
+/** Pressure near the ground, as a part of that at 10 m: ASCE/SEI 7 exposures C, between, and B. */
+const NEAR_GROUND: Readonly<Record<Exposure, number>> = { exposed: 0.85, normal: 0.7, sheltered: 0.57 };
+
+/**
+ * Pressure of a gust, Pa: q = 0.613 V^2, lowered near the ground. Source: ASCE/SEI 7, eq. 26.10-1, SI.
+ * @example gustPa(30, 'normal') // 386.19
+ */
+export function gustPa(gustMPerS: number, exposure: Exposure): number {
+  return 0.613 * gustMPerS ** 2 * NEAR_GROUND[exposure];
+}
+
+/** Weight of its pieces and panels, N. */
+export function weightN(a: Assembly): number {
+  const members = a.members.reduce((sum, m) => sum + massKg(m.section, m.lengthMm), 0);
+  const panels = a.panels.reduce((sum, p) => sum + panelAreaM2(p) * p.sheet.kgPerM2, 0);
+  return (members + panels) * GRAVITY;
+}
+
+/** Rise of the cover over its width: how much of an arch it is to the wind. */
+export function riseToSpan(a: Assembly): number {
+  const zs = a.under.map((p) => p.z);
+  return Math.min(0.6, (Math.max(...zs) - Math.min(...zs)) / a.footing.widthMm);
+}
+
+/**
+ * Pressures on an arch from the ground, as parts of that of the gust, inward positive, by its rise over its span:
+ * on the windward quarter, the middle half and the lee quarter. Source: ASCE/SEI 7, fig. 27.3-3, arched roofs springing from the ground.
+ */
+export const archPressures = (
+  riseToSpan: number,
+): { readonly windward: number; readonly middle: number; readonly lee: number } => ({
+  windward: 1.4 * riseToSpan,
+  middle: -0.7 - riseToSpan,
+  lee: -0.5,
+});
+
+/** What lifts an arch, level parts of it together, with what leaks inside. */
+export function liftCoefficient(riseToSpan: number): number {
+  const { windward, middle, lee } = archPressures(riseToSpan);
+  return Math.max(0.2, -0.25 * windward - 0.5 * middle - 0.25 * lee + INSIDE.shut);
+}
