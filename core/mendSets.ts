@@ -35,10 +35,8 @@ export function changeSets(o: Outline, redo: Redo, priceOf: (o: Outline) => numb
     for (const set of front)
       for (const check of failing(set.outline)) {
         if (tries > MOST_TRIES) break;
-        const found = triesOf(set.outline, check, redo, (t) => {
-          tries += 1;
-          return !failing(t.outline).some((c) => c.id === check.id);
-        });
+        const found = triesOf(set.outline, check, redo);
+        tries += found.length;
         for (const { label, change, outline } of found) {
           // A change of a kind takes the place of an earlier one of it.
           const kept = set.changes.filter((c) => kindOf(c.change) !== kindOf(change));

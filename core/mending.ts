@@ -21,9 +21,14 @@ export const kindOf = (change: Change): string => (change.kind === 'answer' ? `a
 
 /**
  * What the tries of a check lead to: of one kind, from small to large, no further than what is enough.
- * @param enough whether the check is mended by a design
+ * @param enough whether a design will do; when not said, one in which the check does not fail
  */
-export function triesOf(o: Outline, check: Check, redo: Redo, enough: (tried: Tried) => boolean): readonly Tried[] {
+export function triesOf(
+  o: Outline,
+  check: Check,
+  redo: Redo,
+  enough = (tried: Tried): boolean => !failing(tried.outline).some((c) => c.id === check.id),
+): readonly Tried[] {
   const done = new Set<string>();
   return check.tries.flatMap(({ label, change }): Tried[] => {
     const kind = kindOf(change);

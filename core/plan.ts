@@ -47,7 +47,17 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const outsideC = noon.outsideC;
   const { snow: snowAsked, rough } = garden.site;
   const asked = {
-    ...{ rolls, sheets, snow, air, lifts, site, gustMPerS, exposure, outsideC, latitudeDeg, windFromDeg },
+    rolls,
+    sheets,
+    snow,
+    air,
+    lifts,
+    site,
+    gustMPerS,
+    exposure,
+    outsideC,
+    latitudeDeg,
+    windFromDeg,
     gustSpread: GUST_SPREADS[rough.includes('gust') ? 'rough' : 'said'],
     snowSpread: SNOW_SPREADS[snowAsked.by === 'ground' ? 'ground' : snowAsked.kind],
   };

@@ -49,7 +49,7 @@ function bestChange(garden: Garden, o: Outline): Outline | undefined {
   const redo: Redo = (answers) => outline(garden, { ...o.cover, answers });
   let [best, least] = [undefined as Outline | undefined, illness(o) - 1e-6];
   for (const check of failing(o))
-    for (const tried of triesOf(o, check, redo, (t) => !failing(t.outline).some((c) => c.id === check.id))) {
+    for (const tried of triesOf(o, check, redo)) {
       const ill = illness(tried.outline);
       if (ill < least) [best, least] = [tried.outline, ill];
     }

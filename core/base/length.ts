@@ -3,7 +3,12 @@ import { type Result, fail, ok } from './result';
 /** How a gardener reads a tape: feet and inches, inches alone, centimetres or millimetres. */
 export type LengthUnit = 'ftin' | 'in' | 'cm' | 'mm';
 
+/** Whether lengths are said in the metric system, and so all else. */
+export const isMetric = (unit: LengthUnit): boolean => unit === 'cm' || unit === 'mm';
+
 export const MM_PER_INCH = 25.4;
+/** Miles an hour in a metre a second. */
+export const MPH_PER_M_PER_S = 2.23694;
 const MM_PER_FOOT = 304.8;
 const SIXTEENTH = MM_PER_INCH / 16;
 

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { type Phrase, phraseText } from '../../core/base/figure';
-import { MM_PER_INCH } from '../../core/base/length';
+import { MM_PER_INCH, isMetric } from '../../core/base/length';
 import type { Answers } from '../../core/build/answers/asked';
 import type { Outline } from '../../core/outline';
 import { type Pull, pullOf, pulled } from '../../core/pull';
@@ -39,7 +39,7 @@ export function usePull(
     const { of, pull } = held.current;
     if (!pull) return;
     const { length } = of.garden.units;
-    const metric = length === 'cm' || length === 'mm';
+    const metric = isMetric(length);
     const stepMm = metric ? 10 : MM_PER_INCH / 2;
     const asked = way.keys
       ? byKeys(of, pull, wayMm * (way.large ? 10 : 1), stepMm)

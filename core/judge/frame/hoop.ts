@@ -146,6 +146,13 @@ function swaying(frame: Frame, { shape, rest }: Limit): boolean {
 /** How far the crown has come down, as a part of its height; at this much the hoop lies on the crop. */
 const LOST = 0.75;
 
+/** How much of that a hoop has lost; 1: it lies there. */
+export function crownLost(frame: Frame): (rest: Rest) => number {
+  const crown = crownOf(frame.nodes);
+  const before = frame.nodes[crown]?.y ?? 1;
+  return (r) => (before - crownHeight(frame, crown, r.state)) / before / LOST;
+}
+
 /** Height of the crown above the feet. */
 const crownHeight = (frame: Frame, crown: number, u: State): number =>
   (frame.nodes[crown]?.y ?? 0) + (u[3 * crown + 1] ?? 0);
@@ -156,10 +163,10 @@ export function hoopCollapse(hoop: Elastica | BentHoop, sprung: boolean, load: H
   if (frame.lines.length === 0) return undefined;
   const model = modelOf(frame);
   const crown = crownOf(frame.nodes);
-  const before = frame.nodes[crown]?.y ?? 0;
+  const lost = crownLost(frame);
   const bent = (r: Rest): number => load.used?.(greatestCurvature(frame, r)) ?? 0;
   const { rests, limit } = loadPath(model, {
-    used: (r) => Math.max(bent(r), (before - crownHeight(frame, crown, r.state)) / before / LOST),
+    used: (r) => Math.max(bent(r), lost(r)),
   });
   if (!limit) return undefined;
   const kinked = limit.mode === 'kink' && bent(limit.rest) > 1 - 1e-3;
@@ -205,10 +212,10 @@ export function loadCurve(
   if (frame.lines.length === 0) return undefined;
   const crown = crownOf(frame.nodes);
   const before = frame.nodes[crown]?.y ?? 0;
+  const lost = crownLost(frame);
   const { rests, limit } = loadPath(modelOf(frame), {
     coarse: true,
-    used: (r) =>
-      Math.max((before - crownHeight(frame, crown, r.state)) / before / LOST, greatestCurvature(frame, r) / upTo),
+    used: (r) => Math.max(lost(r), greatestCurvature(frame, r) / upTo),
   });
   if (rests.length === 0) return undefined;
   const curvatures = rests.map((r) => greatestCurvature(frame, r));

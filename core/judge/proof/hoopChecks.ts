@@ -9,7 +9,7 @@ import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../build/hoo
 import { MM_PER_INCH } from '../../base/length';
 import { type Check, sureIn, verdictOf } from './check';
 import { footThrustN } from './hoopFigures';
-import { type DesignSnow, GRAVITY, SNOW_DENSITY } from './snow';
+import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
 import { sureWords } from './sure';
 
@@ -35,14 +35,14 @@ function otherPipes(now: Section, stouter: boolean, catalog: Catalog): readonly 
 export const sureOfSnow = ({ sure }: SnowStrength, { groundPa }: DesignSnow): Check['sure'] =>
   sure && {
     of: sure,
-    words: sureWords(sure, ['such snow'], amount((groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000, 'snowDepth')),
+    words: sureWords(sure, ['such snow'], amount(snowDepthMm(groundPa), 'snowDepth')),
   };
 
 export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const figure = strength.figures[0];
   const verdict = verdictOf(strength.ratio);
   const hoops = arch.tags.length;
-  const askedMm = (snow.groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
+  const askedMm = snowDepthMm(snow.groundPa);
   const words: Phrase = [
     'Wet snow: carries ',
     amount(strength.wetSnowMm, 'snowDepth'),

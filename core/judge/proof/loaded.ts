@@ -1,7 +1,7 @@
 /** A hoop under a load of one's choosing, as it bends: for the drawing. */
 import type { ArchRow } from '../../build/assembly/rows';
 import { stiffnessNMm2 } from '../../catalog/sections';
-import { crownOf, hoopFrame, nodeCurvatures } from '../frame/hoop';
+import { crownLost, crownOf, greatestCurvature, hoopFrame, nodeCurvatures } from '../frame/hoop';
 import { modelOf } from '../frame/model';
 import { loadPath } from '../frame/path';
 import { type DesignSnow, archCases } from './snow';
@@ -41,9 +41,6 @@ export interface LoadedHoop {
   readonly asideMm: number;
 }
 
-/** How far a path is followed past which nothing new is seen: the crown on the crop. */
-const LOST = 0.75;
-
 /**
  * Bends a hoop of a row under a load, from none up to all of it or until it gives way.
  * Weeks-long stiffness under snow, fresh in a gust alone. Sources as `hoopStrength`; wind as `archPressures`.
@@ -66,13 +63,10 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
   });
   const limit = curvatureLimitPerMm(section) * span;
   const crown = crownOf(frame.nodes);
-  const height = frame.nodes[crown]?.y ?? 1;
+  const lost = crownLost(frame);
   const path = loadPath(modelOf(frame), {
     most: 1,
-    used: (r) => {
-      const bent = nodeCurvatures(frame, r).reduce((most, k) => Math.max(most, Math.abs(k)), 0) / limit;
-      return Math.max(bent, -(r.state[3 * crown + 1] ?? 0) / height / LOST);
-    },
+    used: (r) => Math.max(greatestCurvature(frame, r) / limit, lost(r)),
   });
   const pointsOf = (rest: (typeof path.rests)[number] | undefined): readonly LoadedPoint[] => {
     const bends = rest ? nodeCurvatures(frame, rest) : new Float64Array(frame.nodes.length);

@@ -45,6 +45,10 @@ export const PRACTICES: Readonly<
   },
 };
 
+/** Depth of a kind of snow that brings a load on the ground, mm. */
+export const snowDepthMm = (groundPa: number, kind: keyof typeof SNOW_DENSITY = 'wet'): number =>
+  (groundPa / (SNOW_DENSITY[kind] * GRAVITY)) * 1000;
+
 export interface DesignSnow {
   readonly practice: SnowPractice;
   readonly groundPa: number;

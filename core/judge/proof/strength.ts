@@ -5,7 +5,7 @@ import type { Section } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
 import { bendLimitsPercent } from '../../build/hoop/strain';
 import { type Borne, type LoadCurve, borneOn, keptLoadCurve } from '../frame/hoop';
-import { type DesignSnow, GRAVITY, PRACTICES, SNOW_DENSITY, archCases } from './snow';
+import { type DesignSnow, PRACTICES, SNOW_DENSITY, archCases, snowDepthMm } from './snow';
 import { type Sure, sureOf } from './sure';
 
 /** How much of the design snow a row of hoops or bars carries, and what stops it first. */
@@ -146,7 +146,7 @@ export const snowSure = (
 
 /** Depth of wet snow on the ground that brings a flat load, mm. */
 export function wetDepthMm(flatPa: number, snow: DesignSnow): number {
-  return (flatPa / snow.flatPerGround / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
+  return snowDepthMm(flatPa / snow.flatPerGround);
 }
 
 /** How stiffly a posted ridge holds one crown: a uniform row of hoops on a simply supported beam, N/mm. */

@@ -7,7 +7,7 @@ import { boardShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { type Check, sureIn, verdictOf } from './check';
 import { sureOfSnow } from './hoopChecks';
-import { type DesignSnow, GRAVITY, SNOW_DENSITY, straightShare } from './snow';
+import { type DesignSnow, snowDepthMm, straightShare } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
 
 /** Boards of the same market with more depth, the least first. */
@@ -40,7 +40,7 @@ export const moreOf = (asked: CountAsked | undefined, most: number): Check['trie
 
 /** Whether the bars carry the snow asked of them. */
 export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
-  const askedMm = (snow.groundPa / (SNOW_DENSITY.wet * GRAVITY)) * 1000;
+  const askedMm = snowDepthMm(snow.groundPa);
   const words: Phrase = [
     `${beam.what} under wet snow: carry `,
     amount(strength.wetSnowMm, 'snowDepth'),

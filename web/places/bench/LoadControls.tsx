@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { MM_PER_INCH } from '../../../core/base/length';
+import { MM_PER_INCH, MPH_PER_M_PER_S, isMetric } from '../../../core/base/length';
 import { formatAmount } from '../../../core/base/amount';
 import { amount } from '../../../core/base/figure';
 import type { LoadedHoop } from '../../../core/judge/proof/loaded';
@@ -59,8 +59,6 @@ const Controls = styled.div`
   }
 `;
 
-const MPH_PER_M_PER_S = 2.23694;
-
 /** Snow and wind to lay on the hoops, and what they do under it. */
 export function LoadControls({
   outline: o,
@@ -72,7 +70,7 @@ export function LoadControls({
   const units = useUnits();
   const { laid, lay, bent, askedMm, carriedMm, mostMm, mostGust } = under;
   const arch = o.assembly.arches[0];
-  const metric = units.length === 'cm' || units.length === 'mm';
+  const metric = isMetric(units.length);
   const gust = (mPerS: number): string =>
     metric ? `${Math.round(mPerS)} m/s` : `${Math.round(mPerS * MPH_PER_M_PER_S)} mph`;
   const used = Math.max(0, ...(bent?.points.map((p) => p.used) ?? []));

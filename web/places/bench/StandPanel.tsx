@@ -1,3 +1,4 @@
+import { isMetric, MPH_PER_M_PER_S } from '../../../core/base/length';
 import type { Outline } from '../../../core/outline';
 import { FOUND_AT, type Place, ROUGH_GUST, ROUGH_SNOW } from '../../../core/site/place';
 import type { ReactNode } from 'react';
@@ -8,8 +9,6 @@ import { failAll, ok } from '../../../core/base/result';
 import { useEdit } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
 import { LengthField, NumberField } from '../../parts/TypedField';
-
-const MPH_PER_M_PER_S = 2.23694;
 
 /** A figure that nobody has said: where it is found, and a class to start from. */
 const Rough = styled.div`
@@ -52,7 +51,7 @@ export function StandPanel({ outline: o }: { readonly outline: Outline }): React
   const edit = useEdit();
   const { snow, exposure, practice, snowFactors, rough, gustMPerS } = o.garden.site;
   const ce = PRACTICES[practice].exposure;
-  const metric = o.garden.units.length === 'cm' || o.garden.units.length === 'mm';
+  const metric = isMetric(o.garden.units.length);
   const per = metric ? 1 : MPH_PER_M_PER_S;
   const change = (label: string, recipe: (site: Place) => void) => {
     const faults = edit(label, (garden) => recipe(garden.site));

@@ -1,7 +1,7 @@
 /** What is laid on the hoops to see them bend, and what comes of it. */
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { LoadedHoop, Loading } from '../../../core/judge/proof/loaded';
-import { GRAVITY, SNOW_DENSITY } from '../../../core/judge/proof/snow';
+import { GRAVITY, SNOW_DENSITY, snowDepthMm } from '../../../core/judge/proof/snow';
 import { gustPa } from '../../../core/judge/proof/windLoads';
 import type { Outline } from '../../../core/outline';
 import { bendUnder } from '../../background/planClient';
@@ -31,16 +31,13 @@ export interface UnderLoad {
   readonly mostGust: number;
 }
 
-/** The depth of a kind of snow that weighs as much as the snow asked for. */
-const askedDepth = (o: Outline, kind: Kind): number => (o.snow.groundPa / (SNOW_DENSITY[kind] * GRAVITY)) * 1000;
-
 export function useUnderLoad(o: Outline): UnderLoad {
   const { snow, gustMPerS, exposure } = o.garden.site;
   const { flatPerGround } = o.snow;
   const asked: Kind = snow.by === 'depth' ? snow.kind : 'wet';
   const [laid, setLaid] = useState<Laid>({
     kind: asked,
-    depthMm: askedDepth(o, asked),
+    depthMm: snowDepthMm(o.snow.groundPa, asked),
     gustMPerS: 0,
     snowCase: 'even',
     ends: 'shut',
@@ -60,7 +57,7 @@ export function useUnderLoad(o: Outline): UnderLoad {
   const { garden, cover } = o;
   const run = useCallback((l: Loading) => bendUnder(garden, cover.id, 0, l), [garden, cover.id]);
   const bent = useLive(useDeferredValue(loading), run);
-  const askedMm = askedDepth(o, kind);
+  const askedMm = snowDepthMm(o.snow.groundPa, kind);
   const hoops = o.strengths.find((s) => s.what === (o.assembly.arches[0]?.what ?? 'Hoops'));
   const carriedMm = ((hoops?.wetSnowMm ?? 0) * SNOW_DENSITY.wet) / SNOW_DENSITY[kind];
   return {

@@ -9,7 +9,7 @@ import {
   templatePages,
 } from '../../../core/build/parts/ends';
 import type { Panel } from '../../../core/build/assembly/types';
-import { formatLength } from '../../../core/base/length';
+import { formatLength, isMetric } from '../../../core/base/length';
 import { useUnits } from '../../app/hooks';
 import { Choice, Button } from '../../parts/controls';
 
@@ -44,11 +44,11 @@ const Pages = styled.div`
 /** A plywood end full size: the table of its offsets, and its outline on as many pages as it needs. */
 export function Template({ panel }: { readonly panel: Panel }): ReactNode {
   const { length } = useUnits();
-  const [paper, setPaper] = useState<PaperKey>(length === 'cm' || length === 'mm' ? 'a4' : 'letter');
+  const [paper, setPaper] = useState<PaperKey>(isMetric(length) ? 'a4' : 'letter');
   const [tiled, setTiled] = useState(false);
   const pages = templatePages(panel.outline, paper);
   const text = (mm: number): string => formatLength(mm, length);
-  const rows = offsetTable(panel.outline, length === 'cm' || length === 'mm' ? 50 : undefined);
+  const rows = offsetTable(panel.outline, isMetric(length) ? 50 : undefined);
   return (
     <section aria-label={`Template of ${panel.tag}`} data-testid={`template-${panel.tag}`}>
       <h2>

@@ -1,6 +1,6 @@
 import { type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { MM_PER_INCH, formatLength } from '../../../core/base/length';
+import { MM_PER_INCH, formatLength, isMetric } from '../../../core/base/length';
 import type { Garden } from '../../../core/garden/garden';
 import { footprint } from '../../../core/site/plotting';
 import { useSize } from '../../drawing/useSize';
@@ -102,7 +102,7 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
   const all = reached.flatMap(([, points]) => points);
   const view: PlotView | undefined = size && (looked ? { ...looked, upDeg, size } : fitting(all, upDeg, size));
   const boxes = view && new Map(reached.map(([id, points]) => [id, boxOf(points.map((p) => toScreen(view, p)))]));
-  const metric = garden.units.length === 'cm' || garden.units.length === 'mm';
+  const metric = isMetric(garden.units.length);
   const steps = metric ? { stepMm: 10, largeMm: 300 } : { stepMm: MM_PER_INCH / 2, largeMm: 12 * MM_PER_INCH };
   const look = (v: PlotView): void => setLooked({ middle: v.middle, scale: v.scale });
   const nearer = (by: number): void => {

@@ -1,3 +1,4 @@
+import { isMetric } from '../../../core/base/length';
 import type { ReactNode } from 'react';
 import { WINDS } from '../../../core/site/compass';
 import type { Garden } from '../../../core/garden/garden';
@@ -14,7 +15,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
   const edit = useEdit();
   const change = useTake();
   const { site, units, plot } = garden;
-  const metric = units.length === 'cm' || units.length === 'mm';
+  const metric = isMetric(units.length);
   const gust = metric
     ? { unit: 'm/s', name: 'metres a second', per: 1 }
     : { unit: 'mph', name: 'miles an hour', per: 2.23694 };

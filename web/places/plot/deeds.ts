@@ -2,7 +2,7 @@
 import type { Draft } from 'immer';
 import { useMemo } from 'react';
 import { freshName } from '../../../core/base/ids';
-import { MM_PER_INCH } from '../../../core/base/length';
+import { MM_PER_INCH, isMetric } from '../../../core/base/length';
 import { roundLength } from '../../../core/catalog/market';
 import type { Cover, CoverState, Garden } from '../../../core/garden/garden';
 import { withCopiedBed, withCopiedCover, withCopiedLandmark, withMoved, withoutBed } from '../../../core/garden/order';
@@ -58,7 +58,7 @@ function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (words: 
     addBed: (drawn?: { readonly at: PlanPoint; readonly lengthMm: number; readonly widthMm: number }): string => {
       const { length } = garden.units;
       const last = garden.beds[garden.beds.length - 1];
-      const metric = length === 'cm' || length === 'mm';
+      const metric = isMetric(length);
       const wall =
         last?.wall ??
         (metric ? { heightMm: 300, thicknessMm: 38 } : { heightMm: 11 * MM_PER_INCH, thicknessMm: 1.5 * MM_PER_INCH });
