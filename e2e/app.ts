@@ -26,6 +26,12 @@ export function price(page: Page) {
   return page.getByTestId('strip-price');
 }
 
+/** The price when its cuts are proven: until then the quick rule's stands there, marked so. */
+export async function provenPrice(page: Page): Promise<string> {
+  await expect(price(page)).toContainText(/^Price[^≈\d]*\d/);
+  return (await price(page).textContent()) ?? '';
+}
+
 /** The value of one typed dimension. */
 export function dimension(page: Page, id: string) {
   return page.getByTestId(`dim-${id}`);
