@@ -2,7 +2,7 @@ import type { Feet } from '../core/build/hoop/types';
 import { SHIPPED, sectionsWhere } from '../core/catalog/catalog';
 import type { Section } from '../core/catalog/types';
 import highsLoader from 'highs';
-import { mkdir, readFile, stat, writeFile } from 'node:fs/promises';
+import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { stiffnessNMm2, tubeShape } from '../core/catalog/sections';
@@ -12,7 +12,6 @@ import { solveSheetJob } from '../core/make/cutting/sheetJob';
 import { solveBars } from '../core/make/cutting/solve';
 import { cutBook } from '../core/show/cutBook';
 import { cutsCsv, shoppingCsv } from '../core/show/csv';
-import { readGarden } from '../core/garden/read';
 import { booklet, tagSheet } from '../core/show/booklet';
 import { dxf } from '../core/show/dxf';
 import { gltf } from '../core/show/gltf';
@@ -29,6 +28,8 @@ import { planReport } from '../core/show/report';
 import { type Fault, type Result, fail, failAll, messageOf, ok } from '../core/base/result';
 import { distinctNames } from '../core/base/ids';
 import { parseLength } from '../core/base/length';
+import { airCommand, seasonCommand, sunCommand } from './climate';
+import { type Options, type Partly, json, readCovers, readText } from './read';
 
 export interface CommandAnswer {
   readonly code: 0 | 2;
@@ -41,34 +42,10 @@ cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinne
 cabanon cut FILE [--sheets]
 cabanon frame FILE
 cabanon collapse --span LENGTH --length LENGTH [--feet loose|pinned|ANGLE] [--load uniform|even|one-sided] [--pipe KEY] [--ridge-spring N/mm]
+cabanon sun --lat DEGREES --lon DEGREES [--date DATE] [--winter YEAR]
+cabanon air FILE --cover ID --weather FILE
+cabanon season FILE [--cover ID] [--from DATE] [--out DIR]
 `;
-
-/** An answer, and what could not be answered beside it. */
-interface Partly {
-  readonly value: unknown;
-  readonly faults: readonly Fault[];
-}
-
-/** Largest file that is read, bytes. */
-const MAX_FILE_BYTES = 40_000_000;
-
-async function readText(path: string): Promise<Result<string>> {
-  try {
-    if ((await stat(path)).size > MAX_FILE_BYTES) return fail('FILE', `"${path}" is larger than 40 MB`);
-    // Some editors begin a file with a mark of its byte order.
-    return ok((await readFile(path, 'utf8')).replace(/^\uFEFF/, ''));
-  } catch {
-    return fail('FILE', `cannot read "${path}"`);
-  }
-}
-
-function json(text: string): Result<unknown> {
-  try {
-    return ok(JSON.parse(text) as unknown);
-  } catch (error) {
-    return fail('FILE', `not JSON: ${messageOf(error)}`);
-  }
-}
 
 function readFeet(text: string): Result<Feet> {
   // Pinned is the trade's word; loose is what a gardener calls it.
@@ -80,10 +57,7 @@ function readFeet(text: string): Result<Feet> {
 }
 
 /** Lengths among the options, mm, by name. */
-function lengthsOf(
-  options: Readonly<Record<string, string | undefined>>,
-  names: readonly ('span' | 'length' | 'height')[],
-): Result<HoopMeasures> {
+function lengthsOf(options: Options, names: readonly ('span' | 'length' | 'height')[]): Result<HoopMeasures> {
   const measures: Record<string, number> = {};
   for (const name of names) {
     const text = options[name];
@@ -107,7 +81,7 @@ function pipeOf(key: string): Result<Section> {
       );
 }
 
-function hoopCommand(options: Readonly<Record<string, string | undefined>>): Result<unknown> {
+function hoopCommand(options: Options): Result<unknown> {
   const measures = lengthsOf(options, ['span', 'length', 'height']);
   if (!measures.ok) return measures;
   const feet = readFeet(options['feet'] ?? 'pinned');
@@ -143,7 +117,7 @@ const LOADS: Readonly<Record<string, LoadShape>> = {
   'one-sided': (slopeDeg, across) => (across > 0.5 ? slopeFactor(slopeDeg) : 0),
 };
 
-function collapseCommand(options: Readonly<Record<string, string | undefined>>): Result<unknown> {
+function collapseCommand(options: Options): Result<unknown> {
   const measures = lengthsOf(options, ['span', 'length']);
   if (!measures.ok) return measures;
   const feet = readFeet(options['feet'] ?? 'pinned');
@@ -218,26 +192,15 @@ async function planCommand(
   coverId: string | undefined,
   outDir: string | undefined,
 ): Promise<Result<Partly>> {
-  const text = await readText(path);
-  if (!text.ok) return text;
-  const garden = readGarden(text.value);
-  if (!garden.ok) return garden;
-  const covers = garden.value.covers.filter((c) => coverId === undefined || c.id === coverId);
-  if (covers.length === 0)
-    return fail(
-      '--cover',
-      coverId === undefined
-        ? 'this garden has no covers yet'
-        : `no cover "${coverId}"; there are ${someOf(garden.value.covers.map((c) => c.id))}`,
-    );
+  const read = await readCovers(path, coverId);
+  if (!read.ok) return read;
+  const { garden, covers } = read.value;
   const solver = highsSolver(await highsLoader(), () => performance.now());
-  const names = new Map(
-    distinctNames(garden.value.covers.map((c) => c.id)).map((n, i) => [garden.value.covers[i]?.id, n]),
-  );
+  const names = new Map(distinctNames(garden.covers.map((c) => c.id)).map((n, i) => [garden.covers[i]?.id, n]));
   const reports: unknown[] = [];
   const faults: Fault[] = [];
   for (const cover of covers) {
-    const planned = plan(garden.value, cover, solver);
+    const planned = plan(garden, cover, solver);
     if (!planned.ok) {
       faults.push(...planned.faults.map((f) => ({ field: `${cover.id}.${f.field}`, message: f.message })));
       continue;
@@ -253,13 +216,13 @@ async function planCommand(
     await writeFile(file('shopping.csv'), shoppingCsv(planned.value));
     for (const view of ['end', 'side', 'plan'] as const)
       await writeFile(file(`${view}.svg`), viewSvg(planned.value, view));
-    const paper = garden.value.units.stock === 'metric' ? 'a4' : 'letter';
+    const paper = garden.units.stock === 'metric' ? 'a4' : 'letter';
     await writeFile(file('booklet.pdf'), await booklet(planned.value, paper));
     await writeFile(file('tags.pdf'), await tagSheet(planned.value, paper));
     await writeFile(file('drawing.dxf'), dxf(planned.value));
     await writeFile(file('round.gltf'), gltf(planned.value));
   }
-  return reports.length > 0 ? ok({ value: { garden: garden.value.name, plans: reports }, faults }) : failAll(faults);
+  return reports.length > 0 ? ok({ value: { garden: garden.name, plans: reports }, faults }) : failAll(faults);
 }
 
 /** Faults that are told one by one. */
@@ -269,12 +232,6 @@ function faultLines(faults: readonly Fault[]): string {
   const more = faults.length - MOST_FAULTS;
   const lines = faults.slice(0, MOST_FAULTS).map((f) => `${f.field}: ${f.message}\n`);
   return lines.join('') + (more > 0 ? `and ${more} more\n` : '');
-}
-
-/** The first few of a list, in a line. */
-function someOf(ids: readonly string[]): string {
-  const more = ids.length - 12;
-  return `${ids.slice(0, 12).join(', ') || 'none'}${more > 0 ? ` and ${more} more` : ''}`;
 }
 
 /** Options of each command; those without a value are true. */
@@ -291,10 +248,28 @@ const OPTIONS = {
     pipe: 'string',
     'ridge-spring': 'string',
   },
+  sun: { lat: 'string', lon: 'string', date: 'string', winter: 'string' },
+  air: { cover: 'string', weather: 'string' },
+  season: { cover: 'string', from: 'string', out: 'string' },
 } as const;
+
+/** Commands that read no file. */
+const WITHOUT_FILE: Readonly<Partial<Record<keyof typeof OPTIONS, (options: Options) => Result<unknown>>>> = {
+  hoop: hoopCommand,
+  collapse: collapseCommand,
+  sun: sunCommand,
+};
 
 const isCommand = (name: string | undefined): name is keyof typeof OPTIONS =>
   name !== undefined && Object.hasOwn(OPTIONS, name);
+
+/** A number below nothing after an option would be taken for an option: the two are written as one. */
+const negatives = (args: readonly string[]): string[] =>
+  args.flatMap((arg, i) => {
+    if (/^-[.\d]/.test(arg) && /^--[a-z-]+$/.test(args[i - 1] ?? '')) return [];
+    const next = args[i + 1] ?? '';
+    return [/^--[a-z-]+$/.test(arg) && /^-[.\d]/.test(next) ? `${arg}=${next}` : arg];
+  });
 
 const whole = (answer: Result<unknown>): Result<Partly> =>
   answer.ok ? ok({ value: answer.value, faults: [] }) : answer;
@@ -309,7 +284,7 @@ async function dispatch([command, ...rest]: readonly string[]): Promise<Result<P
   let parsed;
   try {
     const options = Object.fromEntries(known.map(([name, type]) => [name, { type }]));
-    parsed = parseArgs({ args: rest, allowPositionals: true, options });
+    parsed = parseArgs({ args: negatives(rest), allowPositionals: true, options });
   } catch (error) {
     const [, wrong] = /[Oo]ption '(--?[^' ]+)/.exec(messageOf(error)) ?? [];
     const said = known.some(([name]) => wrong === `--${name}`) ? 'wants a value' : `is no option of ${command}`;
@@ -318,16 +293,16 @@ async function dispatch([command, ...rest]: readonly string[]): Promise<Result<P
       `${wrong ?? 'what is written'} ${said}; there are ${known.map(([n]) => `--${n}`).join(', ')}`,
     );
   }
-  const options = parsed.values as Readonly<Record<string, string | undefined>>;
+  const options = parsed.values as Options;
   const [file, ...more] = parsed.positionals;
   try {
-    if (command === 'hoop' || command === 'collapse') {
-      if (file !== undefined) return fail('FILE', `${command} reads no file`);
-      return whole(command === 'hoop' ? hoopCommand(options) : collapseCommand(options));
-    }
+    const alone = WITHOUT_FILE[command];
+    if (alone) return file === undefined ? whole(alone(options)) : fail('FILE', `${command} reads no file`);
     if (file === undefined) return fail('FILE', `say which file\n${USAGE.trimEnd()}`);
     if (more.length > 0) return fail('FILE', `say one file, not ${more.length + 1}`);
     if (command === 'plan') return await planCommand(file, options['cover'], options['out']);
+    if (command === 'air') return await airCommand(file, options);
+    if (command === 'season') return await seasonCommand(file, options, Date.now());
     if (command === 'frame') return whole(await frameCommand(file));
     return whole(await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file)));
   } catch (error) {
@@ -341,7 +316,7 @@ export async function runCommand(args: readonly string[]): Promise<CommandAnswer
   const faults = answer.ok ? answer.value.faults : answer.faults;
   return {
     code: faults.length > 0 ? 2 : 0,
-    out: answer.ok ? `${JSON.stringify(answer.value.value, null, 2)}\n` : '',
+    out: answer.ok ? (answer.value.text ?? `${JSON.stringify(answer.value.value, null, 2)}\n`) : '',
     err: faultLines(faults),
   };
 }

@@ -16,8 +16,8 @@ const current = remembered<Result<Outline>>();
  */
 export function evaluate(garden: Garden, cover: Cover): Result<Outline> {
   const { prices, shelfFlat } = garden;
-  const { answers, cut, cutFlat, also } = cover;
-  const made = [...builtFrom(garden, cover), prices, shelfFlat, cut, cutFlat, also];
+  const { answers, cut, cutFlat, also, coats } = cover;
+  const made = [...builtFrom(garden, cover), prices, shelfFlat, cut, cutFlat, also, coats];
   const worked = outlines(answers, made, () => outline(garden, cover));
   // What an outline carries along must be the garden and the cover of now.
   return current(cover, [garden, worked], () => (worked.ok ? ok({ ...worked.value, garden, cover }) : worked));

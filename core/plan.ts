@@ -10,6 +10,7 @@ import { buildSite } from './garden/buildSite';
 import type { Cover, Garden } from './garden/garden';
 import { coldestNight } from './judge/climate/coldest';
 import { noonAir } from './judge/climate/noon';
+import { withCoats } from './judge/season/coats';
 import { checkAssembly } from './judge/proof/checks';
 import { designSnow } from './judge/proof/snow';
 import { liftFigure } from './judge/weights';
@@ -36,8 +37,9 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   if (!built.ok) return built;
 
   const { prices, shelfFlat } = garden;
-  const rolls = planRolls(built.value.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cover.cutFlat);
-  const assembly = { ...built.value, steps: withSeams(built.value.steps, rolls.seams) };
+  const worn = withCoats(built.value, cover.coats, site.catalog);
+  const rolls = planRolls(worn.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cover.cutFlat);
+  const assembly = { ...worn, steps: withSeams(worn.steps, rolls.seams) };
   const sheets = planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cover.cutFlat);
 
   const { gustMPerS, exposure, noon, latitudeDeg, windFromDeg } = garden.site;

@@ -78,6 +78,8 @@ export function demoGarden(): Garden {
       gustMPerS: 31,
       windFromDeg: 315,
       rough: [],
+      timeZone: null,
+      frost: { lastSpring: '05-22', firstAutumn: '09-20', spreadDays: 10 },
       noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
     },
     beds: [long, metric, crooked, wallBed],

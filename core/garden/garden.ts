@@ -6,6 +6,8 @@ import { type Fault, type Result, failAll, ok } from '../base/result';
 import { FAMILIES, familyOf } from '../build/families';
 import { type Catalog, type EntryKind, SHIPPED } from '../catalog/catalog';
 import { NOTHING_OWN, catalogOf, entryOf, isFree, ownCatalogSchema, ownFaults } from '../catalog/own';
+import { USUAL_TENDING, tendingSchema } from '../judge/climate/tending';
+import { MOST_COATS, coatSchema } from '../judge/season/coats';
 import { bedSchema } from '../site/bed';
 import { landmarkSchema } from '../site/landmark';
 import { placeSchema } from '../site/place';
@@ -68,6 +70,10 @@ function coverOf(family: string, answers: (typeof FAMILIES)[number]['schema']) {
       .array(z.strictObject({ tag: z.string().min(1).max(20), ...flatOf }))
       .max(2000)
       .default([]),
+    /** Other covers that the same frame wears in their season, each a sheet of its own. */
+    coats: z.array(coatSchema).max(MOST_COATS).default([]),
+    /** When it is opened and shut, and by what. */
+    tending: tendingSchema.default(USUAL_TENDING),
     /** Things to buy that no part of the cover asks for. */
     also: z
       .array(z.strictObject({ itemKey: entryKey, count: z.number().min(0).max(100_000) }))
@@ -190,6 +196,9 @@ function coverFaults(cover: Cover, i: number, beds: ReadonlySet<string>, catalog
     ...(cover.kept ? against(cover.kept, catalog).map((f) => [at('kept', f.id), f.message] as const) : []),
     ...cover.cut.flatMap((d, k) => missing(catalog, 'bar', d.sectionKey, at('cut', k, 'sectionKey'))),
     ...cover.cutFlat.flatMap((d, k) => missing(catalog, d.kind, d.key, at('cutFlat', k, 'key'))),
+    ...cover.coats.flatMap((d, k) =>
+      d.coverKey === null ? [] : missing(catalog, 'cover', d.coverKey, at('coats', k, 'coverKey')),
+    ),
     ...cover.also.flatMap((d, k) => missing(catalog, 'item', d.itemKey, at('also', k, 'itemKey'))),
   ];
 }
@@ -267,6 +276,8 @@ export const newWork = () => ({
   build: { at: 0, done: [] },
   cut: [],
   cutFlat: [],
+  coats: [],
+  tending: USUAL_TENDING,
   also: [],
 });
 
@@ -288,7 +299,9 @@ export function emptyGarden(gardenName: string): Garden {
       snowFactors: { exposure: null, thermal: null, importance: null },
       gustMPerS: 25,
       windFromDeg: null,
-      rough: ['snow', 'gust'],
+      rough: ['snow', 'gust', 'frost'],
+      timeZone: null,
+      frost: null,
       noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
     },
     beds: [],

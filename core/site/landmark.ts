@@ -3,11 +3,11 @@ import { plotPointSchema } from './bed';
 
 /** What else is on the ground beside the beds: what one walks on, and what stands there and shades. */
 export const LANDMARKS = {
-  path: { name: 'Path', round: false, first: { lengthMm: 3000, widthMm: 600, heightMm: 0 } },
-  wall: { name: 'House wall', round: false, first: { lengthMm: 6000, widthMm: 300, heightMm: 3000 } },
-  fence: { name: 'Fence', round: false, first: { lengthMm: 6000, widthMm: 80, heightMm: 1500 } },
-  hedge: { name: 'Hedge', round: false, first: { lengthMm: 4000, widthMm: 600, heightMm: 1500 } },
-  tree: { name: 'Tree', round: true, first: { lengthMm: 3000, widthMm: 3000, heightMm: 5000 } },
+  path: { name: 'Path', round: false, shades: 0, first: { lengthMm: 3000, widthMm: 600, heightMm: 0 } },
+  wall: { name: 'House wall', round: false, shades: 1, first: { lengthMm: 6000, widthMm: 300, heightMm: 3000 } },
+  fence: { name: 'Fence', round: false, shades: 1, first: { lengthMm: 6000, widthMm: 80, heightMm: 1500 } },
+  hedge: { name: 'Hedge', round: false, shades: 0.9, first: { lengthMm: 4000, widthMm: 600, heightMm: 1500 } },
+  tree: { name: 'Tree', round: true, shades: 0.7, first: { lengthMm: 3000, widthMm: 3000, heightMm: 5000 } },
 } as const satisfies Readonly<
   Record<
     string,
@@ -15,6 +15,8 @@ export const LANDMARKS = {
       readonly name: string;
       /** Round on the ground: its length is its width. */
       readonly round: boolean;
+      /** Part of the sun that it keeps off where it stands before it. Our own figures: a tree bare and in leaf, in the mean. */
+      readonly shades: number;
       readonly first: { readonly lengthMm: number; readonly widthMm: number; readonly heightMm: number };
     }
   >

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { isMonthDay } from '../base/days';
+import { isTimeZone } from './clock';
 
 /** What may lie on the cover: a ground load from a local table, or a depth and kind of snow. */
 export const snowSchema = z.discriminatedUnion('by', [
@@ -31,7 +33,7 @@ const WINDY_M_PER_S = 27;
 export const isWindy = (gustMPerS: number): boolean => gustMPerS > WINDY_M_PER_S;
 
 /** What of a place is only guessed at, until its gardener says it. */
-const roughSchema = z.enum(['snow', 'gust']);
+const roughSchema = z.enum(['snow', 'gust', 'frost']);
 
 /** Snow to start from where nobody has said what lies, mm of wet snow at once. Our own rough classes. */
 export const ROUGH_SNOW = [
@@ -52,8 +54,17 @@ export const ROUGH_GUST = [
 /** Where a gardener finds them. */
 export const FOUND_AT = {
   snow: 'Your building office has a table of ground loads; or measure the deepest wet snow that you remember.',
+  frost: 'A neighbour who has sown there for ten years, or the frost dates of the nearest station.',
   gust: 'The weather service tells the worst gust of the last ten years at the station next to you.',
 } as const;
+
+const monthDay = z.string().refine(isMonthDay, 'must be a month and day such as 05-18');
+const frostSchema = z.strictObject({
+  lastSpring: monthDay,
+  firstAutumn: monthDay,
+  spreadDays: z.number().int().min(0).max(60),
+});
+export type FrostDates = z.infer<typeof frostSchema>;
 
 /** The place a garden lies in. */
 export const placeSchema = z.strictObject({
@@ -68,7 +79,11 @@ export const placeSchema = z.strictObject({
   gustMPerS: z.number().min(0).max(90),
   /** Compass bearing that the wind mostly comes from, degrees; null: not known. */
   windFromDeg: z.number().min(0).max(360).nullable().default(null),
-  rough: z.array(roughSchema).max(2).default([]),
+  rough: z.array(roughSchema).max(3).default([]),
+  /** Its clock: a time zone by its public name; null: by its longitude. */
+  timeZone: z.string().max(60).refine(isTimeZone, 'must be a time zone such as Europe/Vienna').nullable().default(null),
+  /** Usual last frost of spring and first of autumn, month and day, and how far a year may be off, days; null: by latitude and height. */
+  frost: frostSchema.nullable().default(null),
   /** The clear noon that airing is reckoned for. */
   noon: z.strictObject({
     date: z.iso.date(),

@@ -1,6 +1,7 @@
-import { type Point2, enclosedArea, pathLength } from '../../base/geometry';
+import { type Point2, area, enclosedArea, pathLength } from '../../base/geometry';
+import { type Catalog, coverMaterial } from '../../catalog/catalog';
 import type { CoverMaterial } from '../../catalog/types';
-import type { Enclosure, Skin } from './types';
+import type { Enclosure, Panel, Skin } from './types';
 
 /**
  * The air under a cover of one cross-section along its whole length, shut at both ends.
@@ -29,7 +30,27 @@ export function underLine(
   };
 }
 
-/** Area of all that closes it, m2. */
+/** The same air with firm ends in place of the sheet there: plywood as walls, clear ones as skins of their own. */
+export function withFirmEnds(e: Enclosure, ends: readonly Panel[], catalog: Catalog): Enclosure {
+  if (ends.length === 0) return e;
+  const [first, ...more] = e.skins;
+  const m2Of = (p: Panel): number => area(p.outline) / 1e6;
+  const m2 = ends.reduce((sum, p) => sum + m2Of(p), 0);
+  const clear = ends.flatMap((p): readonly Skin[] =>
+    p.sheet.coverKey === null ? [] : [{ cover: coverMaterial(catalog, p.sheet.coverKey), m2: m2Of(p) }],
+  );
+  const dark = ends.filter((p) => p.sheet.coverKey === null);
+  return {
+    ...e,
+    skins: [{ ...first, m2: Math.max(0, first.m2 - m2) }, ...more, ...clear],
+    walls: [
+      ...(e.walls ?? []),
+      ...dark.map((p) => ({ kind: 'plywood' as const, thicknessMm: p.sheet.thicknessMm, m2: m2Of(p) })),
+    ],
+  };
+}
+
+/** Area of all that lets light through, m2. */
 export const coverM2 = ({ skins }: Pick<Enclosure, 'skins'>): number => skins.reduce((sum, s) => sum + s.m2, 0);
 
 /** The mean of a figure over all skins, by their areas. */

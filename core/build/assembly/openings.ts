@@ -80,3 +80,26 @@ export interface Ventilation {
   /** A net keeps insects and animals out while it is open. */
   readonly screened: boolean;
 }
+
+/** A lid that stands open for air, degrees: propped half open, or as far as a wax opener pushes it. */
+const AIRING_DEG = 45;
+/** What a person leaves open for air of what can be opened: a door, a flap, a skirt or a side. */
+const LEFT_OPEN = 0.5;
+
+/** Free area for air of an opening, m2: its line by how far it opens. */
+export function freeAirM2(o: Opening): number {
+  if (o.airM2 !== undefined) return o.airM2;
+  const hung = o.lift?.hung;
+  if (hung) {
+    // The gap in front, and the two triangles at the sides.
+    const angle = (Math.min(AIRING_DEG, 'deg' in o.travel ? o.travel.deg : 0) * Math.PI) / 180;
+    return (hung.alongMm * hung.reachMm * 2 * Math.sin(angle / 2) + hung.reachMm ** 2 * Math.sin(angle)) / 1e6;
+  }
+  if (o.by === 'lift-off' || !('mm' in o.travel)) return 0;
+  const [a, b] = o.line;
+  return (LEFT_OPEN * Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]) * o.travel.mm) / 1e6;
+}
+
+/** Whether it lets air out with no hand: it stands open, or wax or a thermostat moves it. */
+export const opensAlone = (o: Opening): boolean =>
+  o.by === 'louvre' || o.by === 'open' || o.lift?.hung?.opener !== undefined;

@@ -1,6 +1,7 @@
 import type { Flat, Point2, Vec3, View } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
 import type { CoverMaterial, Section, StiffSheet } from '../../catalog/types';
+import type { WallKind } from '../../catalog/walls';
 import type { MovingPart, Opening, Ventilation } from './openings';
 import type { ArchRow, BeamRow, PostRow, PushedRail, SheetSpan, SleeveJoint } from './rows';
 import type { Phrase } from '../../base/figure';
@@ -175,10 +176,19 @@ export interface Skin {
   readonly m2: number;
 }
 
+/** A part of what closes a cover that lets no light through. */
+export interface Wall {
+  readonly kind: WallKind;
+  readonly thicknessMm: number;
+  readonly m2: number;
+}
+
 /** The air under the cover, for warmth. */
 export interface Enclosure {
   /** What closes it, the main cover first. */
   readonly skins: readonly [Skin, ...Skin[]];
+  /** Boards, bales and plywood that close it beside them. */
+  readonly walls?: readonly Wall[];
   /** Its edges lie weighted and are lifted every day, instead of being fastened. */
   readonly loose?: true;
   /** One side stands open: the air inside is nearly that outside. */
@@ -186,6 +196,12 @@ export interface Enclosure {
   readonly floorM2: number;
   readonly volumeM3: number;
   readonly heightM: number;
+}
+
+/** What keeps it warmer beside its skins, and how many of it: jugs, blankets, strings of lights, bales. */
+export interface ExtraWarmth {
+  readonly kind: 'jugs' | 'stones' | 'blanket' | 'lights' | 'straw' | 'banked';
+  readonly count: number;
 }
 
 export type FootingOn = 'wall' | 'inside the wall' | 'soil' | 'ground';
@@ -256,6 +272,7 @@ export interface Assembly {
   readonly ventilation: Ventilation;
   readonly crop: CropLine;
   readonly enclosure: Enclosure;
+  readonly warmth?: ExtraWarmth;
   readonly dimensions: readonly Dimension[];
   /** How it is built, in order. */
   readonly steps: readonly Step[];

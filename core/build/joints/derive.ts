@@ -1,7 +1,14 @@
 /** An assembly from what a family says: hardware, hold-downs, guarded edges, what moves, airing, and what each step takes. */
 import { holdsN, type Catalog } from '../../catalog/catalog';
 import type { Assembly, Contact, HardwareUse, HoldDown, Joint, Said, SaidStep, Step } from '../assembly/types';
-import type { Fastening, MovingPart, Opening, Ventilation } from '../assembly/openings';
+import {
+  type Fastening,
+  type MovingPart,
+  type Opening,
+  type Ventilation,
+  freeAirM2,
+  opensAlone,
+} from '../assembly/openings';
 import type { BuildSite } from '../../site/buildSite';
 import { SOIL_HOLDS } from '../../site/soil';
 import { inMarket } from './marketWords';
@@ -76,36 +83,16 @@ function movingOf(
   ];
 }
 
-/** A lid that stands open for air, degrees: propped half open, or as far as a wax opener pushes it. */
-const AIRING_DEG = 45;
-/** What a person leaves open for air of what can be opened: a door, a flap, a skirt or a side. */
-const LEFT_OPEN = 0.5;
-
-/** Free area for air of an opening, m2: its line by how far it opens. */
-function airM2(o: Opening): number {
-  if (o.airM2 !== undefined) return o.airM2;
-  const hung = o.lift?.hung;
-  if (hung) {
-    // The gap in front, and the two triangles at the sides.
-    const angle = (Math.min(AIRING_DEG, 'deg' in o.travel ? o.travel.deg : 0) * Math.PI) / 180;
-    return (hung.alongMm * hung.reachMm * 2 * Math.sin(angle / 2) + hung.reachMm ** 2 * Math.sin(angle)) / 1e6;
-  }
-  if (o.by === 'lift-off' || !('mm' in o.travel)) return 0;
-  const [a, b] = o.line;
-  return (LEFT_OPEN * Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]) * o.travel.mm) / 1e6;
-}
-
 /** How warm air leaves: by itself where anything opens by itself, else by what is opened most; and how much of it. */
 function ventilationOf(openings: readonly Opening[]): Ventilation {
-  const byItself = (o: Opening): boolean => o.by === 'louvre' || o.by === 'open' || o.lift?.hung?.opener !== undefined;
-  const sum = (list: readonly Opening[]): number => list.reduce((m2, o) => m2 + airM2(o), 0);
+  const sum = (list: readonly Opening[]): number => list.reduce((m2, o) => m2 + freeAirM2(o), 0);
   const alone = openings.find((o) => o.lift?.hung?.opener);
   const first = alone ?? openings.find((o) => o.by === 'vent' || o.by === 'louvre') ?? openings[0];
   return {
     by: alone ? 'opener' : (first?.by ?? 'none'),
     screened: first?.screened ?? false,
-    aloneM2: sum(openings.filter(byItself)),
-    byHandM2: sum(openings.filter((o) => !byItself(o))),
+    aloneM2: sum(openings.filter(opensAlone)),
+    byHandM2: sum(openings.filter((o) => !opensAlone(o))),
   };
 }
 

@@ -48,7 +48,7 @@ const THINGS: Readonly<
   },
 };
 
-/** The cover with its extra warmth: what it takes, and a step that puts it there. Degrees are not reckoned. */
+/** The cover with its extra warmth: what it takes, and a step that puts it there. */
 export function withExtra(a: Said, extra: Extra): Said {
   if (extra === 'none') return a;
   const thing = THINGS[extra];
@@ -60,11 +60,19 @@ export function withExtra(a: Said, extra: Extra): Said {
     title: 'Put the extra warmth in',
     view: 'end',
     tags: [],
-    work: [WORK[extra], ['How many degrees it buys depends on the night: read a thermometer with it and without.']],
+    work: [
+      WORK[extra],
+      ['How many degrees it buys depends on the night: Air reckons them; read a thermometer with it and without.'],
+    ],
     checks: [['Nothing of it touches the film']],
     cautions: extra === 'lights' ? [CAUTIONS.heat] : [],
     joints,
     minutes: 15,
   });
-  return { ...a, joints: [...a.joints, ...joints], steps: [...a.steps, put] };
+  return {
+    ...a,
+    joints: [...a.joints, ...joints],
+    steps: [...a.steps, put],
+    warmth: { kind: extra, count: thing?.count(a) ?? 0 },
+  };
 }

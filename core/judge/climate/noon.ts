@@ -1,8 +1,9 @@
 import { getPosition, getTimes } from 'suncalc';
-import type { Enclosure, Skin } from '../../build/assembly/types';
+import type { Enclosure } from '../../build/assembly/types';
 import { coverM2, mainCover, meanOf } from '../../build/assembly/enclosure';
-import type { CoverMaterial } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
+import { clearSkyWPerM2 } from './sky';
+import { AIR_J_PER_M3K, leaksPerHour, skinU, wallsWPerK } from './losses';
 
 /** Where and when the sun shines, and the air it meets. */
 export interface NoonPlace {
@@ -31,31 +32,15 @@ export interface NoonAir {
 
 /** Part of the light let through that warms the air; the rest dries soil and leaves or goes into the soil. */
 const WARMS_AIR = 0.5;
-const AIR_J_PER_M3K = 1206;
 const DISCHARGE = 0.6;
 const GRAVITY = 9.80665;
 const LEFT_OUT = [
   'A planning aid: a steady clear noon. It leaves out wind on the cover, wet soil, shade, the slope of each face and heat kept in the soil.',
 ];
 
-/** Edges that lie weighted and are lifted every day leak so much more than fastened ones. Source: trade ranges, loose film 1 to 4. */
-const LOOSE = 2;
-/** Air changes an hour with one long side open: 0.3 A V of a light air through a hole a third as large as the floor, over a low tunnel. */
-const OPEN_SIDE = 1000;
-
-/** Heat that a skin loses by day, W/m2K: two tight layers resist one after the other, and cloth passes air and radiation. */
-function lossWPerM2K({ cover, inner }: Skin): number {
-  const of = (c: CoverMaterial): number => c.uWPerM2K ?? c.throughWPerM2K;
-  return inner ? 1 / (1 / of(cover) + 1 / of(inner)) : of(cover);
-}
-
-/** Air changes an hour through a skin: of two layers the tighter one counts. */
-const leaksOf = ({ cover, inner }: Skin): number => Math.min(cover.leaksPerHour, inner?.leaksPerHour ?? Infinity);
-
 /**
  * Sun on level ground under a clear sky at solar noon, W/m2.
- * Beam 1353 ((1 - 0.14 h) 0.7^(AM^0.678) + 0.14 h) at h km above the sea (A. B. and M. P. Meinel, Applied Solar Energy, 1976),
- * air mass after Kasten and Young (1989), a tenth more from the sky. Sun height from the astronomical almanac series in the sun library.
+ * Sun height from the astronomical almanac series in the sun library.
  * @example noonSun(44.1, -72.6, '2027-06-21').altitudeDeg // 69.34
  */
 export function noonSun(
@@ -66,12 +51,7 @@ export function noonSun(
 ): { readonly altitudeDeg: number; readonly levelWPerM2: number } {
   const noon = getTimes(new Date(`${date}T12:00:00Z`), latitudeDeg, longitudeDeg).solarNoon;
   const altitudeDeg = getPosition(noon, latitudeDeg, longitudeDeg).altitude;
-  const altitude = (altitudeDeg * Math.PI) / 180;
-  if (altitudeDeg <= 0) return { altitudeDeg, levelWPerM2: 0 };
-  const airMass = 1 / (Math.sin(altitude) + 0.50572 * (altitudeDeg + 6.07995) ** -1.6364);
-  const thin = (0.14 * Math.min(3000, Math.max(0, elevationM))) / 1000;
-  const beam = 1353 * ((1 - thin) * 0.7 ** (airMass ** 0.678) + thin);
-  return { altitudeDeg, levelWPerM2: 1.1 * beam * Math.sin(altitude) };
+  return { altitudeDeg, levelWPerM2: clearSkyWPerM2(altitudeDeg, elevationM) };
 }
 
 /**
@@ -83,10 +63,11 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
   const { altitudeDeg, levelWPerM2 } = noonSun(place.latitudeDeg, place.longitudeDeg, place.date, place.elevationM);
   const light = meanOf(e, ({ cover, inner }) => cover.light * (inner?.light ?? 1));
   const gainW = levelWPerM2 * light * e.floorM2 * WARMS_AIR;
-  const u = meanOf(e, lossWPerM2K);
-  const changes = e.open ? OPEN_SIDE : meanOf(e, leaksOf) * (e.loose ? LOOSE : 1);
+  const u = meanOf(e, skinU);
+  const changes = leaksPerHour(e);
   const area = coverM2(e);
-  const lossWPerK = u * area + (AIR_J_PER_M3K * changes * e.volumeM3) / 3600;
+  const walls = wallsWPerK(e);
+  const lossWPerK = u * area + walls + (AIR_J_PER_M3K * changes * e.volumeM3) / 3600;
   const riseShutC = gainW / lossWPerK;
 
   const rise = place.allowedRiseC;
@@ -109,7 +90,7 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
         value: riseShutC,
         quantity: 'warming',
         formula:
-          'rise = 0.5 × sun on level ground, W/m² × light let through × floor / (heat loss U, W/m²K × cover + 1206 × air changes an hour × air inside / 3600)',
+          'rise = 0.5 × sun on level ground, W/m² × light let through × floor / (heat loss U, W/m²K × cover + boards and bales, W/K + 1206 × air changes an hour × air inside / 3600)',
         terms: [
           { name: 'sun on level ground, W/m²', ...amount(levelWPerM2, 'plain') },
           { name: 'height of the sun', ...amount(altitudeDeg, 'angle') },
@@ -118,6 +99,7 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
           { name: 'floor', ...amount(e.floorM2, 'area') },
           { name: 'cover', ...amount(area, 'area') },
           { name: 'heat loss U, W/m²K', ...amount(u, 'plain') },
+          { name: 'boards and bales, W/K', ...amount(walls, 'plain') },
           { name: 'air changes an hour', ...amount(changes, 'plain') },
           { name: 'air inside', ...amount(e.volumeM3, 'volume') },
         ],

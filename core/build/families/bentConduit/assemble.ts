@@ -1,4 +1,4 @@
-import { underLine } from '../../assembly/enclosure';
+import { underLine, withFirmEnds } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
@@ -200,7 +200,11 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       },
       fixing: a.fixing,
       crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, f.under),
-      enclosure: underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
+      enclosure: withFirmEnds(
+        underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
+        panels,
+        site.catalog,
+      ),
       dimensions: [
         dimension('frameWidth', 'frame', 'end', 'below', 1, [x, 0, 0], [x, width, 0], false),
         dimension(

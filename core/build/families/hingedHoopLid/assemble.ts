@@ -1,4 +1,4 @@
-import { underLine } from '../../assembly/enclosure';
+import { underLine, withFirmEnds } from '../../assembly/enclosure';
 import type { Elastica } from '../../hoop/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
@@ -242,7 +242,11 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       },
       fixing: 'battens',
       crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
-      enclosure: underLine(a.cover, line, { lengthMm: length, widthMm: width, heightMm: rise }),
+      enclosure: withFirmEnds(
+        underLine(a.cover, line, { lengthMm: length, widthMm: width, heightMm: rise }),
+        panels,
+        site.catalog,
+      ),
       dimensions: [
         fixed('frameWidth', 'frame', 'below', [first, width, 0], width),
         fixed('wallHeight', 'bed wall', 'left', [first, 0, z0], z0),

@@ -1,4 +1,4 @@
-import { underLine } from '../../assembly/enclosure';
+import { underLine, withFirmEnds } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import { treat } from '../../answers/bars';
 import { stiffSheet } from '../../../catalog/catalog';
@@ -116,7 +116,11 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       },
       fixing: a.fixing,
       crop: cropUnder(bed, outer, a.crop, a.rowFromEdgeMm, f.under),
-      enclosure: underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
+      enclosure: withFirmEnds(
+        underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
+        panels,
+        site.catalog,
+      ),
       dimensions: [
         dimension('frameWidth', 'frame', 'end', 'below', 1, [x, f.y0, 0], [x, f.y0 + f.width, 0], false),
         ...frameDimensions(f, ply, {

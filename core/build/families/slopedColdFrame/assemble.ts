@@ -17,9 +17,6 @@ import { type SlopedColdFrameAnswers, heightsOf } from './answers';
 import { buildBox } from './box';
 import { slopedSteps } from './steps';
 
-/** Wood loses less than glazing: this part of its area counts as cover. */
-const WOOD_AS_COVER = 0.4;
-
 /** Length along the bed and depth across of a box whose lids are windows of a given size. */
 function boxOfSash(a: SlopedColdFrameAnswers, fallMm: number): { readonly along: number; readonly depth: number } {
   const t = thicknessMm(a.board);
@@ -115,7 +112,8 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     fixing: 'battens',
     crop: cropUnder(bed, outer.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
-      skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 + WOOD_AS_COVER * wallM2 }],
+      skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 }],
+      walls: [{ kind: 'board', thicknessMm: t, m2: wallM2 }],
       floorM2: (length * depth) / 1e6,
       volumeM3: ((length * depth) / 1e6) * meanHigh,
       heightM: backMm / 1000,

@@ -168,11 +168,9 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     fixing: 'weights',
     crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
-      skins: [
-        { cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 + (0.1 * 2 * (length + width) * mean) / 1e6 },
-      ],
+      skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 }],
+      walls: [{ kind: 'straw', thicknessMm: BALE.wideMm, m2: (2 * (length + width) * Math.max(0, mean)) / 1e6 }],
       floorM2: (length * width) / 1e6,
-      // Straw loses next to nothing beside glass.
       volumeM3: (length * width * Math.max(50, mean)) / 1e9,
       heightM: (backZ + 50) / 1000,
     },

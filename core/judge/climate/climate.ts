@@ -1,0 +1,118 @@
+/** A cover in weather: how warm and how cold it gets, hour by hour and day by day. */
+import { dayOfYear, isoDay, MS_PER_DAY, MS_PER_HOUR } from '../../base/days';
+import { groundC, normalsOf } from '../weather/normals';
+import { type Weather, hoursOf } from '../weather/weather';
+import { type Run, STEPS_PER_HOUR, runBalance } from './balance';
+import { type ClimatePlace, driveOf } from './drive';
+import { type BedModel, type Taught, UNTAUGHT } from './model';
+import type { Tending } from './tending';
+
+/** One day under the cover, by the clock of the place. */
+export interface DaySum {
+  readonly date: string;
+  readonly outLowC: number;
+  readonly outHighC: number;
+  readonly lowC: number;
+  readonly highC: number;
+  readonly soilC: number;
+  /** Hours hotter than the crop likes, and hours at which it is killed. */
+  readonly hotHours: number;
+  readonly killHours: number;
+  /** Hours in which something stood open. */
+  readonly openHours: number;
+  readonly dripKg: number;
+}
+
+export interface Climate {
+  readonly run: Run;
+  readonly days: readonly DaySum[];
+}
+
+/** What the crop bears, C. */
+export interface Limits {
+  readonly killingC: number;
+  readonly hotC: number;
+}
+
+export interface ClimateOptions {
+  readonly taught?: Taught;
+  readonly stepsPerHour?: number;
+  /** Run in beforehand over the weather's first hours; four days when not said. */
+  readonly runInHours?: number;
+}
+
+/** So many hours make a bed forget how it began. */
+const RUN_IN_HOURS = 96;
+
+/**
+ * Runs a bed through weather.
+ * @param limits what its crop bears, for the days' sums
+ */
+export function climateOf(
+  model: BedModel,
+  weather: Weather,
+  place: ClimatePlace,
+  tending: Tending,
+  limits: Limits,
+  { taught = UNTAUGHT, stepsPerHour = STEPS_PER_HOUR, runInHours }: ClimateOptions = {},
+): Climate {
+  const drive = driveOf(model, weather, place, tending, taught);
+  const usual = normalsOf(place);
+  const first = dayOfYear(isoDay(weather.startMs / MS_PER_DAY));
+  const month = Math.min(hoursOf(weather), 24 * 30);
+  const mean = weather.airC.slice(0, month).reduce((sum, c) => sum + c, 0) / Math.max(1, month);
+  const off = month > 0 ? mean - groundC(usual, first + month / 48, 0) : 0;
+  // A warmer year than the usual one warms the ground by half of it.
+  const deepC = (hour: number): number => groundC(usual, first + hour / 24, 1) + off / 2;
+  const run = runBalance(model, drive, {
+    deepC,
+    soilC: (deepC(0) + mean) / 2,
+    stepsPerHour,
+    runInHours: runInHours ?? Math.min(RUN_IN_HOURS, hoursOf(weather)),
+  });
+  return { run, days: daysOf(run, weather, place.utcHours, limits) };
+}
+
+function daysOf(run: Run, weather: Weather, utcHours: number, { killingC, hotC }: Limits): readonly DaySum[] {
+  const days: DaySum[] = [];
+  const dayAt = (i: number): number => Math.floor((run.startMs / MS_PER_HOUR + i + utcHours) / 24);
+  const hours = hoursOf(weather);
+  for (let i = 0; i < hours;) {
+    const sum = {
+      out: [Infinity, -Infinity],
+      low: Infinity,
+      high: -Infinity,
+      soil: 0,
+      hot: 0,
+      kill: 0,
+      open: 0,
+      drip: 0,
+    };
+    let end = i;
+    for (; end < hours && dayAt(end) === dayAt(i); end++) {
+      const out = weather.airC[end] ?? 0;
+      sum.out = [Math.min(sum.out[0] ?? out, out), Math.max(sum.out[1] ?? out, out)];
+      sum.low = Math.min(sum.low, run.lowC[end] ?? Infinity);
+      sum.high = Math.max(sum.high, run.highC[end] ?? -Infinity);
+      sum.soil += run.soilC[end] ?? 0;
+      sum.drip += run.dripKg[end] ?? 0;
+      if ((run.airC[end] ?? 0) > hotC) sum.hot++;
+      if ((run.lowC[end] ?? 0) < killingC) sum.kill++;
+      if ((run.open[end] ?? 0) > 0.02) sum.open++;
+    }
+    days.push({
+      date: isoDay(dayAt(i)),
+      outLowC: sum.out[0] ?? 0,
+      outHighC: sum.out[1] ?? 0,
+      lowC: sum.low,
+      highC: sum.high,
+      soilC: sum.soil / (end - i),
+      hotHours: sum.hot,
+      killHours: sum.kill,
+      openHours: sum.open,
+      dripKg: sum.drip,
+    });
+    i = end;
+  }
+  return days;
+}

@@ -1,0 +1,181 @@
+/** What weather does to a covered bed, hour by hour, before its own warmth answers. */
+import { beamOver, skySeen } from '../../site/horizon';
+import type { Exposure } from '../../site/place';
+import { MS_PER_HOUR } from '../../base/days';
+import { type Weather, type WeatherPlace, hoursOf } from '../weather/weather';
+import { ASLANT_DIFFUSE, aslant, diffusePart, saturatedKgPerM3, skyLossWPerM2, sunAt } from './sky';
+import { type BedModel, type Taught, UNTAUGHT } from './model';
+import { type Tending, within } from './tending';
+
+/** A place with its clock. */
+export interface ClimatePlace extends WeatherPlace {
+  readonly exposure: Exposure;
+  /** Hours that its clock is ahead of UTC. */
+  readonly utcHours: number;
+}
+
+/** One number an hour, in SI. */
+export interface Drive {
+  readonly hours: number;
+  readonly startMs: number;
+  readonly airC: Float64Array;
+  readonly vapour: Float64Array;
+  /** Light that stays inside as warmth, W. */
+  readonly sunW: Float64Array;
+  /** Through skins and walls for each degree, W/K. */
+  readonly lossWPerK: Float64Array;
+  /** Lost to a sky colder than the air, W. */
+  readonly skyW: Float64Array;
+  /** How far the skin is colder than the air outside by that, C; and what part of warmth freed on it comes back inside. */
+  readonly skinDropC: Float64Array;
+  readonly returned: Float64Array;
+  /** Air that leaks, m3/s. */
+  readonly leak: Float64Array;
+  readonly windMPerS: Float64Array;
+  /** 1 where a hand has opened it. */
+  readonly opened: Float64Array;
+  readonly lightsW: Float64Array;
+}
+
+/** Wind at a bed for wind at ten metres. Source: log law over gardens, roughness .1 to .5 m, at half a metre. */
+export const AT_BED: Readonly<Record<Exposure, number>> = { exposed: 0.55, normal: 0.4, sheltered: 0.25 };
+/** Light that falls on soil, leaves and wood and stays: the rest is thrown back out. */
+const TAKEN_IN = 0.8;
+const EMISSIVITY = 0.9;
+const GRASS_ALBEDO = 0.2;
+const SNOW_ALBEDO = 0.7;
+/** Wind that the losses of the catalogue are said for, m/s. */
+const CATALOGUE_WIND = 4;
+/** Colder than this on the ground fresh snow stays white, C. */
+const THAWS_C = 2;
+
+/**
+ * What air and surroundings take from the outside of a cover, W/m2K: 2.8 + 3 V by air (Watmuff, Charters and Proctor, 1977; Duffie and
+ * Beckman, eq. 3.15.3), and 4.4 as radiation at about freezing.
+ */
+const outsideH = (windMPerS: number): number => 7.2 + 3 * windMPerS;
+
+/** Leaks by wind: the catalogue's in light air of 2 m/s, half of it in none, within the range that is said of the cover. */
+function leaksIn({ leaksPerHour, leaksRange: [low, high] }: BedModel, windMPerS: number): number {
+  const by = leaksPerHour * (0.5 + 0.25 * windMPerS);
+  return Math.max(Math.min(low, leaksPerHour), Math.min(Math.max(high, leaksPerHour), by));
+}
+
+/**
+ * Works out what weather brings to a bed.
+ * Light on each face: beam and diffuse parted by Erbs, an even sky, light thrown up by the ground; what comes in and does not meet the
+ * floor leaves again by as much as the faces let through.
+ */
+export function driveOf(
+  model: BedModel,
+  weather: Weather,
+  place: ClimatePlace,
+  tending: Tending,
+  taught: Taught = UNTAUGHT,
+): Drive {
+  const hours = hoursOf(weather);
+  const list = (): Float64Array => new Float64Array(hours);
+  const d = {
+    hours,
+    startMs: weather.startMs,
+    airC: Float64Array.from(weather.airC),
+    vapour: list(),
+    sunW: list(),
+    lossWPerK: list(),
+    skyW: list(),
+    skinDropC: list(),
+    returned: list(),
+    leak: list(),
+    windMPerS: list(),
+    opened: list(),
+    lightsW: list(),
+  };
+  const seen = skySeen(model.horizon);
+  const skinM2 = model.faces.reduce((sum, f) => sum + f.m2, 0);
+  const closedM2 = skinM2 + model.wallsWPerK / 3;
+  const passes = model.faces.reduce((sum, f) => sum + f.m2 * f.light, 0) / Math.max(1e-9, closedM2);
+  const kept = (onFloor: number): number => TAKEN_IN * (onFloor + (1 - onFloor) * (1 - passes));
+  const skyOf = model.faces.map((f) => (1 + f.up) / 2);
+  const groundOf = model.faces.map((f) => (1 - f.up) / 2);
+  const { from, to } = tending.open ?? { from: 0, to: 0 };
+  let whiteMm = 0;
+  for (let i = 0; i < hours; i++) {
+    const ms = weather.startMs + i * MS_PER_HOUR;
+    const air = weather.airC[i] ?? 0;
+    const dew = weather.dewC[i] ?? air;
+    const cloud = weather.cloud[i] ?? 0.5;
+    const wind = (weather.windMPerS[i] ?? 2) * AT_BED[place.exposure];
+    const clock = ms / MS_PER_HOUR + place.utcHours;
+    const hour = ((clock % 24) + 24) % 24;
+    d.windMPerS[i] = wind;
+    d.vapour[i] = saturatedKgPerM3(Math.min(dew, air));
+    whiteMm = Math.max(0, whiteMm + (weather.snowMm[i] ?? 0) - (air > THAWS_C ? air - THAWS_C : 0.05));
+    const albedo = whiteMm > 20 ? SNOW_ALBEDO : GRASS_ALBEDO;
+
+    const covered = model.blanketM2KPerW > 0 && within(tending.blanket, hour + 0.5);
+    const level = covered ? 0 : (weather.sunWPerM2[i] ?? 0);
+    const sun = level > 0 ? sunAt(ms + MS_PER_HOUR / 2, place.latitudeDeg, place.longitudeDeg) : undefined;
+    if (sun && sun.up > 0.01) {
+      const diffuse = level * diffusePart(level, ms, sun.up);
+      const beam =
+        ((level - diffuse) / Math.max(0.05, sun.up)) * beamOver(model.horizon, sun.azimuthDeg, sun.altitudeDeg);
+      let [beamIn, square, diffuseIn] = [0, 0, 0];
+      for (let k = 0; k < model.faces.length; k++) {
+        const f = model.faces[k];
+        if (!f) continue;
+        const cos = f.east * sun.east + f.north * sun.north + f.up * sun.up;
+        if (cos > 0) {
+          beamIn += f.m2 * cos * f.light * aslant(cos);
+          square += f.m2 * cos;
+        }
+        diffuseIn += f.m2 * f.light * ((skyOf[k] ?? 0) * seen * diffuse + (groundOf[k] ?? 0) * albedo * level);
+      }
+      const onFloor = square > 0 ? Math.min(1, (model.floorM2 * sun.up) / square) : 1;
+      d.sunW[i] =
+        taught.gain *
+        (beam * beamIn * kept(onFloor) +
+          diffuseIn * ASLANT_DIFFUSE * kept(Math.min(1, model.floorM2 / Math.max(1e-9, skinM2))));
+    } else if (level > 0) d.sunW[i] = taught.gain * level * model.floorM2 * passes * 0.5;
+
+    const h = outsideH(wind);
+    const more = 1 / h - 1 / outsideH(CATALOGUE_WIND) + (covered ? model.blanketM2KPerW : 0);
+    const drop = (EMISSIVITY * seen * skyLossWPerM2(air, dew, cloud)) / h;
+    let [loss, sky, through] = [model.wallsWPerK, 0, 0];
+    for (let k = 0; k < model.faces.length; k++) {
+      const f = model.faces[k];
+      if (!f) continue;
+      const u = 1 / Math.max(0.02, 1 / f.uWPerM2K + more);
+      loss += u * f.m2;
+      sky += u * f.m2 * (skyOf[k] ?? 0) * drop;
+      through += u * f.m2;
+    }
+    d.lossWPerK[i] = taught.loss * loss;
+    d.skyW[i] = taught.loss * sky;
+    d.skinDropC[i] = skinM2 > 0 ? sky / Math.max(1e-9, through) : 0;
+    d.returned[i] = skinM2 > 0 ? Math.min(0.9, through / skinM2 / h) : 0;
+    d.leak[i] = (taught.loss * leaksIn(model, wind) * model.volumeM3) / 3600;
+    const weekday = (((Math.floor(clock / 24) + 4) % 7) + 7) % 7;
+    d.opened[i] = tending.open && !tending.forgets.includes(weekday) && within({ from, to }, hour + 0.5) ? 1 : 0;
+    d.lightsW[i] = model.lightsW > 0 && within(tending.lights, hour + 0.5) ? model.lightsW : 0;
+  }
+  onlyWarmDays(d.opened, d.airC, weather, place.utcHours, tending.fromC);
+  return d;
+}
+
+/** A hand opens only on days that get warm enough outside, and sunny enough to be worth it. */
+function onlyWarmDays(
+  opened: Float64Array,
+  air: Float64Array,
+  weather: Weather,
+  utcHours: number,
+  fromC: number,
+): void {
+  const dayOf = (i: number): number => Math.floor((weather.startMs / MS_PER_HOUR + i + utcHours) / 24);
+  for (let i = 0; i < opened.length;) {
+    let end = i;
+    let warmest = -Infinity;
+    for (; end < opened.length && dayOf(end) === dayOf(i); end++) warmest = Math.max(warmest, air[end] ?? -Infinity);
+    if (warmest < fromC) opened.fill(0, i, end);
+    i = end;
+  }
+}

@@ -1,0 +1,32 @@
+/** Who opens and shuts it, and when: the rule that a gardener keeps. */
+import { z } from 'zod';
+
+const hour = z.number().min(0).max(24);
+const span = z.strictObject({ from: hour, to: hour });
+
+/** A rule of tending. Hours by the clock of the place. */
+export const tendingSchema = z.strictObject({
+  /** Opened and shut by hand between these hours; null: never opened. */
+  open: span.nullable(),
+  /** Opened only on days that get warmer than this outside, C. */
+  fromC: z.number().min(-30).max(40),
+  /** Days of the week on which nobody comes, 0 is Sunday. */
+  forgets: z.array(z.number().int().min(0).max(6)).max(7),
+  /** From evening to morning, where there is a blanket or lights. */
+  blanket: span,
+  lights: span,
+});
+export type Tending = z.infer<typeof tendingSchema>;
+
+/** Air on any sunny day above about 7 C; shut early enough to keep the warmth. */
+export const USUAL_TENDING: Tending = {
+  open: { from: 9, to: 15 },
+  fromC: 7,
+  forgets: [],
+  blanket: { from: 16, to: 8 },
+  lights: { from: 20, to: 7 },
+};
+
+/** Whether an hour of the clock lies in a span; one that ends before it begins goes over midnight. */
+export const within = ({ from, to }: { readonly from: number; readonly to: number }, at: number): boolean =>
+  from <= to ? at >= from && at < to : at >= from || at < to;
