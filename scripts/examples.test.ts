@@ -24,6 +24,15 @@ import * as wind from '../core/judge/proof/windLoads';
 import * as moved from '../core/moved';
 import * as parcel from '../core/parcel';
 import * as plan from '../core/plan';
+import * as days from '../core/base/days';
+import * as walls from '../core/catalog/walls';
+import * as airing from '../core/judge/climate/airing';
+import * as sky from '../core/judge/climate/sky';
+import * as daylight from '../core/judge/season/daylight';
+import * as frost from '../core/judge/season/frost';
+import * as normals from '../core/judge/weather/normals';
+import * as simulated from '../core/judge/weather/simulated';
+import * as clock from '../core/site/clock';
 import * as compass from '../core/site/compass';
 import * as locale from '../core/site/locale';
 import * as survey from '../core/site/survey';
@@ -32,6 +41,15 @@ const known: Readonly<Record<string, unknown>> = {
   ...amount,
   ...formula,
   ...ids,
+  ...days,
+  ...walls,
+  ...airing,
+  ...sky,
+  ...daylight,
+  ...frost,
+  ...normals,
+  ...simulated,
+  ...clock,
   ...compass,
   ...length,
   ...locale,

@@ -13,7 +13,7 @@ const FILMS_M2K_PER_W = 0.17;
 
 /**
  * Heat loss through a wall of a thickness, W/m2K.
- * @example wallU('board', 38) // 2.06
+ * @example wallU('board', 38) // 2.05
  */
 export const wallU = (kind: WallKind, thicknessMm: number): number =>
   1 / (FILMS_M2K_PER_W + thicknessMm / 1000 / WALLS[kind].wPerMK);

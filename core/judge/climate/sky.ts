@@ -15,9 +15,9 @@ export interface Sun {
 }
 
 /**
- * Where the sun stands at an instant, to a tenth of a degree. Source: J. W. Spencer, Search 2 (1971) 172: declination and equation
+ * Where the sun stands at an instant, to a third of a degree. Source: J. W. Spencer, Search 2 (1971) 172: declination and equation
  * of time by Fourier series.
- * @example sunAt(Date.parse('2027-03-01T16:57:00Z'), 44.1, -72.6).altitudeDeg // 38.4
+ * @example sunAt(Date.parse('2027-03-01T16:57:00Z'), 44.1, -72.6).altitudeDeg // 38.3
  */
 export function sunAt(ms: number, latitudeDeg: number, longitudeDeg: number): Sun {
   const days = ms / 86_400_000;

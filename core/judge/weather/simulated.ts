@@ -62,15 +62,16 @@ function hourOf(
   const front = swell(seed, CHANNEL.front, h / FRONT_HOURS) + off(CHANNEL.miss, 30);
   const cover =
     0.5 * swell(seed, CHANNEL.cloud, h / CLOUD_HOURS) +
-    0.25 * swell(seed, CHANNEL.patch, h / PATCH_HOURS) -
-    0.35 * Math.abs(front) * Math.sign(front - 0.2) +
+    0.25 * swell(seed, CHANNEL.patch, h / PATCH_HOURS) +
+    // Mild air brings cloud in winter and sun in summer.
+    0.3 * front * (2 * winter - 1) +
     0.5 * off(CHANNEL.missCloud, 12);
   const cloud = Math.max(0, Math.min(1, 0.5 + cover));
   // Local solar time: the warmest hour is three after noon.
   const solarHour = (ms / MS_PER_HOUR + place.longitudeDeg / 15) % 24;
   const bySun = (6.5 - 1.5 * winter) * (1 - 0.75 * cloud);
   // In winter a clear sky is cold, in summer it is warm.
-  const byCloud = (0.5 - cloud) * (4 - 8 * winter);
+  const byCloud = (0.5 - cloud) * (4 - 10 * winter);
   const wobble = 0.6 * swell(seed, CHANNEL.ripple, h / 4);
   const size = FRONT_C.summer + (FRONT_C.winter - FRONT_C.summer) * winter;
   const mean = usualC(n, day) + size * front + byCloud;

@@ -1,0 +1,55 @@
+import type { Landmark } from './landmark';
+import { beamOver, horizonOf, skySeen } from './horizon';
+import { isTimeZone, utcHoursAt } from './clock';
+
+const thing = (kind: Landmark['kind'], more: Partial<Landmark> = {}): Landmark => ({
+  id: kind,
+  name: kind,
+  kind,
+  at: { xMm: -5000, yMm: -3300 },
+  bearingDeg: 90,
+  lengthMm: 10000,
+  widthMm: 300,
+  heightMm: 3000,
+  ...more,
+});
+const HERE = { x: 0, y: 0 };
+
+test('a wall three metres south and three high takes the sun below 45 degrees at noon, and none above it or in the north', () => {
+  const h = horizonOf([thing('wall')], HERE, 0);
+  expect(h[0]?.altitudeDeg[36]).toBeCloseTo(45, 9);
+  expect(beamOver(h, 180, 44)).toBe(0);
+  expect(beamOver(h, 180, 46)).toBe(1);
+  expect(beamOver(h, 0, 5)).toBe(1);
+  // Toward its end at 45 degrees of bearing it is farther: atan(3 / (3 x sqrt 2)).
+  expect(h[0]?.altitudeDeg[45]).toBeCloseTo(35.26, 1);
+  // Seen from as high as its top it takes nothing.
+  expect(horizonOf([thing('wall')], HERE, 3000)).toEqual([]);
+});
+
+test('a tree lets some through, a path all, and together they take more', () => {
+  const tree = thing('tree', { at: { xMm: -1000, yMm: -5000 }, lengthMm: 2000, widthMm: 2000, heightMm: 4000 });
+  const one = horizonOf([tree], HERE, 0);
+  // Its near side stands three metres off: atan(4 / 3).
+  expect(one[0]?.altitudeDeg[36]).toBeCloseTo(53.13, 1);
+  expect(beamOver(one, 180, 30)).toBeCloseTo(0.3, 9);
+  expect(horizonOf([thing('path')], HERE, 0)).toEqual([]);
+  const hedge = thing('hedge', { heightMm: 6000 });
+  expect(beamOver(horizonOf([tree, hedge], HERE, 0), 180, 30)).toBeCloseTo(0.3 * 0.1, 9);
+});
+
+test('the part of the sky that is seen', () => {
+  expect(skySeen([])).toBe(1);
+  // All round to 30 degrees: sin² 30 = 1/4 is gone, of which a tree gives back three tenths.
+  expect(skySeen([{ shades: 1, altitudeDeg: Array.from({ length: 72 }, () => 30) }])).toBeCloseTo(0.75, 9);
+  expect(skySeen([{ shades: 0.7, altitudeDeg: Array.from({ length: 72 }, () => 30) }])).toBeCloseTo(1 - 0.175, 9);
+});
+
+test('the clock of a place: its zone with summer time, or its longitude', () => {
+  const [winter, summer] = [Date.UTC(2027, 0, 15), Date.UTC(2027, 6, 15)];
+  const at = (timeZone: string | null, ms: number): number => utcHoursAt({ timeZone, longitudeDeg: -72.6 }, ms);
+  expect([at(null, winter), at(null, summer)]).toEqual([-5, -5]);
+  expect([at('Europe/Vienna', winter), at('Europe/Vienna', summer)]).toEqual([1, 2]);
+  expect(at('Asia/Kolkata', winter)).toBe(5.5);
+  expect([isTimeZone('Europe/Vienna'), isTimeZone('Middle/Earth')]).toEqual([true, false]);
+});
