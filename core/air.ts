@@ -23,7 +23,7 @@ export function modelOf(o: Outline, date?: string): BedModel {
   const coat = date === undefined ? undefined : coatOn(o.cover.coats, date);
   const { assembly } = o;
   const worn =
-    coat?.coverKey == null
+    coat === undefined || coat.coverKey === null
       ? assembly
       : { ...assembly, enclosure: enclosureIn(assembly.enclosure, coverMaterial(o.site.catalog, coat.coverKey)) };
   return bedModel(worn, o.site.bed, o.garden.landmarks);

@@ -132,6 +132,9 @@ const POUNDS_PER_KG = 2.20462;
 /** What hands feel: two digits. */
 const felt = (value: number): string => number(Number(value.toPrecision(2)), Math.abs(value) < 9.95 ? 1 : 0);
 
+/** A difference of few degrees, to a tenth: half a degree is worth a blanket's price. */
+const fewDegrees = (value: number): string => number(value, Math.abs(value) < 9.95 ? 1 : 0);
+
 /** A number with its unit, as finely as it is reckoned: for those who ask why. */
 export function formatFully(value: number, quantity: Quantity, p: Preferences): string {
   if (!Number.isFinite(value)) return '–';
@@ -167,7 +170,7 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
     case 'temperature':
       return p.temperature === 'F' ? `${number(value * 1.8 + 32, 0)} °F` : `${number(value, 0)} °C`;
     case 'warming':
-      return p.temperature === 'F' ? `${number(value * 1.8, 0)} °F` : `${number(value, 0)} °C`;
+      return p.temperature === 'F' ? `${fewDegrees(value * 1.8)} °F` : `${fewDegrees(value)} °C`;
     case 'percent':
       return `${number(value, 1)} %`;
     case 'ratio':

@@ -15,7 +15,12 @@ import { evaluate } from '../../core/evaluate';
 import { type Changes, changed } from '../../core/garden/changes';
 import { type Plan, mendsOf } from '../../core/plan';
 import { type OptionCost, optionCosts } from '../../core/options';
-import type { Result } from '../../core/base/result';
+import { type Result, ok } from '../../core/base/result';
+import { airOf } from '../../core/air';
+import type { Climate } from '../../core/judge/climate/climate';
+import type { Weather } from '../../core/judge/weather/weather';
+import { type ShownClimate, shownClimate } from '../../core/show/dayCurve';
+import { warmerBy } from '../../core/warmer';
 import { type Together, planTogether } from '../../core/together';
 import { type Version, versionsOf } from '../../core/versions';
 
@@ -73,6 +78,13 @@ const pricedBy = (o: Outline): readonly unknown[] => {
   const { prices, shelf, shelfFlat, owned, units } = o.garden;
   return [o.checks, o.done, prices, shelf, shelfFlat, owned, units.currency];
 };
+/** The weather as the screen has it. */
+let air: Weather | undefined;
+const weatherNow = (): Weather => {
+  if (!air) throw new Error('no weather was sent');
+  return air;
+};
+const climates = remembered<Climate>();
 const works = remembered<Result<PlanWork>>();
 const mends = remembered<readonly Mend[]>();
 
@@ -127,6 +139,24 @@ const service = {
     const outlined = evaluate(garden(), coverOf(coverId));
     const arch = outlined.ok ? outlined.value.assembly.arches[row] : undefined;
     return outlined.ok && arch ? loadHoop(arch, outlined.value.snow, loading) : undefined;
+  },
+  /** Takes the weather to work with. */
+  sky(weather: Weather): void {
+    air = weather;
+  },
+  /** A cover in that weather: every day, and the hours about one of them. */
+  climate(coverId: string, date: string | undefined): Result<ShownClimate> {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    if (!outlined.ok) return outlined;
+    const o = outlined.value;
+    const weather = weatherNow();
+    const climate = climates(o.assembly, [weather, o.cover.tending, garden().landmarks], () => airOf(o, weather));
+    return ok(shownClimate(o, climate, weather, date));
+  },
+  /** What would keep it warmer through the coldest clear night. */
+  warmer(coverId: string): Result<ReturnType<typeof warmerBy>> {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    return outlined.ok ? ok(warmerBy(outlined.value, weatherNow())) : outlined;
   },
   /** What each option of a question would cost. */
   options(coverId: string, questionId: string): readonly OptionCost[] {

@@ -5,6 +5,9 @@ import type { Garden } from '../../core/garden/garden';
 import type { LoadedHoop, Loading } from '../../core/judge/proof/loaded';
 import type { OptionCost } from '../../core/options';
 import type { Result } from '../../core/base/result';
+import type { Weather } from '../../core/judge/weather/weather';
+import type { ShownClimate } from '../../core/show/dayCurve';
+import type { warmerBy } from '../../core/warmer';
 import type { Together } from '../../core/together';
 import type { OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
 
@@ -99,6 +102,37 @@ export function bendUnder(
   return askOf(garden, (s) => s.loaded(coverId, row, loading));
 }
 
+/** The weather that the worker has. */
+let skySent: Weather | undefined;
+/** Asks about a garden in a weather: that goes ahead where the worker does not have it. */
+function askInWeather<T>(
+  garden: Garden,
+  weather: Weather,
+  of: (service: Remote<PlanService>) => Promise<T>,
+): Promise<T> {
+  return askOf(garden, (s) => {
+    const told = skySent === weather ? undefined : s.sky(weather);
+    skySent = weather;
+    return Promise.all([of(s), told]).then(([answer]) => answer);
+  });
+}
+
+/** Runs a cover through weather in the background. */
+export function climateIn(
+  garden: Garden,
+  weather: Weather,
+  coverId: string,
+  date: string | undefined,
+): Promise<Result<ShownClimate>> {
+  return askInWeather(garden, weather, (s) => s.climate(coverId, date) as Promise<Result<ShownClimate>>);
+}
+
+/** Looks for what would keep a cover warmer, in the background. */
+export function lookForWarmth(garden: Garden, weather: Weather, coverId: string): Promise<Result<WarmerFound>> {
+  return askInWeather(garden, weather, (s) => s.warmer(coverId) as Promise<Result<WarmerFound>>);
+}
+export type WarmerFound = ReturnType<typeof warmerBy>;
+
 /** Compares every kind of cover on a bed in the background. */
 export function compareKinds(garden: Garden, bedId: string, cropKey: string): Promise<readonly Shown[]> {
   return askOf(garden, (s) => s.compare(bedId, cropKey));
@@ -130,6 +164,7 @@ export function stopWork(why = 'it was stopped'): void {
   worker = undefined;
   remote = undefined;
   sent = undefined;
+  skySent = undefined;
   waiting.forEach((refuse) => refuse(new Error(why)));
   waiting.clear();
 }

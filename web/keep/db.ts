@@ -3,7 +3,15 @@
 import './guard';
 import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
 import type { Edit } from './edits';
-import { type EditRow, type GardenRow, type JournalRow, type Stored, readStored, revisionOf } from './rows';
+import {
+  type EditRow,
+  type GardenRow,
+  type JournalRow,
+  type Stored,
+  type WeatherRow,
+  readStored,
+  revisionOf,
+} from './rows';
 
 /** A row that was damaged, as it was found. */
 export interface AsideRow {
@@ -20,6 +28,7 @@ export type Database = Dexie & {
   edits: Table<EditRow, [string, number]>;
   journal: Table<JournalRow, [string, string, number]>;
   aside: EntityTable<AsideRow, 'key'>;
+  weather: Table<WeatherRow, [string, string]>;
 };
 
 /** Opens the storage; what is asked of it is refused where the browser has none. */
@@ -27,6 +36,7 @@ export function openDatabase(name = 'cabanon', options: DexieOptions = {}): Data
   const db = new Dexie(name, options) as Database;
   db.version(1).stores({ gardens: 'id, savedAt', edits: '[gardenId+seq], gardenId' });
   db.version(2).stores({ journal: '[gardenId+tab+n], gardenId', aside: '++key, gardenId' });
+  db.version(3).stores({ weather: '[gardenId+kind], gardenId' });
   return db;
 }
 
@@ -127,8 +137,9 @@ async function setAside(
 /** Deletes a garden with all that belongs to it. */
 export async function deleteGarden(db: Database, id: string): Promise<void> {
   await inTime(
-    db.transaction('rw', db.gardens, db.edits, db.journal, async () => {
+    db.transaction('rw', db.gardens, db.edits, db.journal, db.weather, async () => {
       await db.gardens.delete(id);
+      await db.weather.where('gardenId').equals(id).delete();
       await db.edits.where('gardenId').equals(id).delete();
       await db.journal.where('gardenId').equals(id).delete();
     }),

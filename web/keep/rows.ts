@@ -1,4 +1,5 @@
 /** Rows of the storage, read as far as they go: another build or a fault of the browser may have written them. */
+import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 import type { Patch } from 'immer';
 import type { Fault } from '../../core/base/result';
 import { type Garden, checkGarden } from '../../core/garden/garden';
@@ -115,4 +116,14 @@ export function readStored(
     late: late || undefined,
     damage,
   };
+}
+
+/** Weather of a garden: a year as the service told it, or what was read from a file. */
+export interface WeatherRow {
+  readonly gardenId: string;
+  readonly kind: 'year' | 'file';
+  /** When it was told, ms since 1970. */
+  readonly at: number;
+  readonly place: WeatherPlace;
+  readonly weather: Weather;
 }

@@ -23,6 +23,8 @@ export interface NoonPlace {
 export interface NoonAir {
   readonly sunAltitudeDeg: number;
   readonly sunWPerM2: number;
+  /** Part of the light that comes through the cover. */
+  readonly light: number;
   readonly riseShutC: number;
   /** Area of each of two vents, one low and one high, m2. */
   readonly ventEachM2: number;
@@ -81,6 +83,7 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
   return {
     sunAltitudeDeg: altitudeDeg,
     sunWPerM2: levelWPerM2,
+    light,
     riseShutC,
     ventEachM2,
     ruleM2: [0.15 * e.floorM2, 0.2 * e.floorM2],

@@ -39,17 +39,16 @@ export function coatSheets(a: Assembly, coat: CoverMaterial, n: number): Assembl
   const [main] = a.enclosure.skins;
   return a.sheets
     .filter((s) => s.cover.key === main.cover.key)
-    .map((s, i) => {
-      const { run: _run, skirt: _skirt, ...rest } = s;
-      return {
-        ...rest,
-        tag: `C${10 * n + i + 1}`,
-        part: `${s.part}, ${coat.name}`,
-        cover: coat,
-        rollKey: null,
-        faces: [],
-      };
-    });
+    .map((s, i) => ({
+      tag: `C${10 * n + i + 1}`,
+      part: `${s.part}, ${coat.name}`,
+      cover: coat,
+      rollKey: null,
+      across: s.across,
+      along: s.along,
+      // It is not drawn: it lies where the cover's own does.
+      faces: [],
+    }));
 }
 
 /** The cover with the sheets of its coats beside its own: one for each other cover that is worn. */

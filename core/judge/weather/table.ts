@@ -251,19 +251,11 @@ function hoursOfDay(
         : t < top
           ? wave(low, high, (t - dawn) / (top - dawn))
           : wave(high, lowAfter, (t - top) / (24 - top + dawn));
-    const {
-      low: _low,
-      high: _high,
-      sun,
-      rain,
-      snow,
-      ...rest
-    } = day as Reading & { low?: number; high?: number; sun?: number; rain?: number; snow?: number };
+    const [sun, rain, snow] = [day['sun'], day['rain'], day['snow']];
     return {
-      ...rest,
+      ...day,
       ms: startMs + h * MS_PER_HOUR,
       air,
-      lowToday: low,
       sun: sun === undefined ? clear * Math.min(1, part / 0.8) : sum > 0 ? (sun * 24 * clear) / sum : 0,
       ...(rain !== undefined && { rain: rain / 24 }),
       ...(snow !== undefined && { snow: snow / 24 }),

@@ -1,23 +1,79 @@
 import type { Outline } from '../../../core/outline';
-import type { Place } from '../../../core/site/place';
-import type { ReactNode } from 'react';
+import { type ReactNode, Suspense, useState } from 'react';
 import styled from 'styled-components';
-import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatAmount } from '../../../core/base/amount';
-import { useEdit, useUnits } from '../../app/hooks';
-import { type Sheet, toScreen } from '../../drawing/Shapes';
-import { FittedView } from '../../drawing/FittedView';
-import { Row } from '../../parts/controls';
-import { NumberField, TypedField } from '../../parts/TypedField';
-import { Why } from '../../parts/Why';
+import { addDays, sayDay } from '../../../core/base/days';
+import { type Result, fail, ok } from '../../../core/base/result';
+import type { Weather } from '../../../core/judge/weather/weather';
+import type { ShownClimate } from '../../../core/show/dayCurve';
+import { crop } from '../../../core/site/crops';
+import { lazyPart } from '../../app/fresh';
+import { useUnits } from '../../app/hooks';
+import { climateIn } from '../../background/planClient';
+import { useJob } from '../../background/useJob';
+import { Button } from '../../parts/controls';
+import { JobSays } from '../../parts/JobSays';
+import { TypedField } from '../../parts/TypedField';
+import { useWeather } from '../../weather/useWeather';
+import { AirNoon } from './AirNoon';
+import { Warmer } from './Warmer';
+import { WeatherFrom } from './WeatherFrom';
+
+// Charts come when they are looked at.
+const DayCurve = lazyPart(() => import('./DayCurve').then((m) => m.DayCurve));
 
 const Area = styled.div`
   min-height: 0;
   overflow: auto;
   display: grid;
-  grid-template-columns: minmax(0, 1.3fr) minmax(16rem, 1fr);
-  gap: 1.5rem;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 0.9rem;
+  align-content: start;
   padding: 0.75rem 0;
+  .days {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+    align-items: center;
+  }
+  .step {
+    display: flex;
+    gap: 0.4rem;
+    align-items: center;
+  }
+  .days [aria-pressed='true'] {
+    border-bottom-width: 4px;
+    padding-bottom: 0;
+  }
+  .sums {
+    display: grid;
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+    border-top: 1px solid var(--hair);
+    border-bottom: 1px solid var(--hair);
+  }
+  .sums > div {
+    padding: 0.45rem 0.8rem;
+  }
+  .sums > div + div {
+    border-left: 1px solid var(--hair);
+  }
+  .sums b {
+    display: block;
+    font-family: var(--mono);
+    font-size: 1.375rem;
+    font-weight: 600;
+  }
+  .quiet {
+    color: var(--quiet);
+    font-size: 0.875rem;
+  }
+  .noon {
+    display: grid;
+    grid-template-columns: minmax(0, 1.3fr) minmax(16rem, 1fr);
+    gap: 1.5rem;
+    border-top: 1px solid var(--hair);
+    padding-top: 0.9rem;
+  }
   .drawing {
     min-height: 22rem;
     display: grid;
@@ -33,158 +89,158 @@ const Area = styled.div`
     font-weight: 600;
     line-height: 1.2;
   }
-  .quiet {
-    color: var(--quiet);
-    font-size: 0.875rem;
+  .curve {
+    min-height: 17.5rem;
+  }
+  @media (max-width: 1000px) {
+    overflow: visible;
   }
   @media (max-width: 760px) {
-    grid-template-columns: minmax(0, 1fr);
+    .sums {
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+    }
+    .sums > div:nth-child(odd) {
+      border-left: 0;
+    }
+    .sums > div:nth-child(n + 3) {
+      border-top: 1px solid var(--hair);
+    }
+    .noon {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 `;
 
-/** Clear noon under the cover: how warm when shut, and the vents that would do. */
+/** How warm and how cold it gets: any day of a year, what would make nights milder, and the clear noon that vents are sized for. */
 export function AirLeaf({
   outline: o,
   onSet,
+  setAnswers,
 }: {
   readonly outline: Outline;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
+  readonly setAnswers: (label: string, answers: unknown) => unknown;
 }): ReactNode {
-  const units = useUnits();
-  const { air } = o;
-  const { noon } = o.garden.site;
-  const inside = noon.outsideC + air.riseShutC;
+  const had = useWeather();
+  const { weather } = had;
   return (
     <Area>
-      <FittedView outline={o} view="end" onSet={onSet} extra={(sheet) => <Vents outline={o} sheet={sheet} />} />
-      <div className="words">
-        <div>
-          <h2>Shut, at a clear noon</h2>
-          <div className="big measure" style={{ color: 'var(--sun-ink)' }}>
-            +<Why figure={air.figures.rise} />
-          </div>
-          <p className="quiet">
-            {formatAmount(noon.outsideC, 'temperature', units)} outside, about{' '}
-            {formatAmount(inside, 'temperature', units)} inside. Sun {formatAmount(air.sunAltitudeDeg, 'angle', units)}{' '}
-            high.
-          </p>
-        </div>
-        <div>
-          <h2>Two vents, one low, one high, each</h2>
-          <div className="big measure">
-            <Why figure={air.figures.vent} />
-          </div>
-          <p className="quiet">
-            {air.ventEachM2 > 0
-              ? `A square ${formatAmount(Math.sqrt(air.ventEachM2) * 1000, 'length', units)} a side keeps it within ${formatAmount(noon.allowedRiseC, 'warming', units)} of outside.`
-              : `It stays within ${formatAmount(noon.allowedRiseC, 'warming', units)} of outside with no vent.`}
-          </p>
-        </div>
-        <div>
-          <h2>The common rule</h2>
-          <p>
-            15 to 20 % of the floor: <b className="measure">{formatAmount(air.ruleM2[0], 'area', units)}</b> to{' '}
-            <b className="measure">{formatAmount(air.ruleM2[1], 'area', units)}</b> of opening in all. Here the two
-            vents make <b className="measure">{formatAmount(2 * air.ventEachM2, 'area', units)}</b>.
-          </p>
-        </div>
-        <p className="quiet">
-          Air any sunny day above about {formatAmount(7, 'temperature', units)} outside. {air.figures.rise.assumes[0]}
-        </p>
+      {weather ? (
+        <>
+          <InWeather outline={o} weather={weather} />
+          <WeatherFrom had={had} place={o.garden} />
+          <Warmer outline={o} weather={weather} setAnswers={setAnswers} />
+        </>
+      ) : (
+        <WeatherFrom had={had} place={o.garden} />
+      )}
+      <div className="noon">
+        <AirNoon outline={o} onSet={onSet} />
       </div>
     </Area>
   );
 }
 
-/** The two vents, to scale, as squares on the end of the cover. */
-function Vents({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
-  const { under } = o.assembly;
-  const top = under.reduce((best, p) => (p.z > best.z ? p : best));
-  const foot = Math.min(...under.map((p) => p.z));
-  const side = Math.sqrt(o.air.ventEachM2) * 1000;
-  if (side < 1) return null;
-  const middle = top.y;
-  const px = side * sheet.scale;
+/** What a weather is known by, so that work is done again when it is another. */
+export const weatherKey = (w: Weather): string => `${w.source} ${w.startMs} ${w.airC.length}`;
+
+function InWeather({ outline: o, weather }: { readonly outline: Outline; readonly weather: Weather }): ReactNode {
+  const [asked, ask] = useState<string>();
+  const key = weatherKey(weather);
+  const coverId = o.cover.id;
+  const job = useJob<{ coverId: string; key: string; asked: string | undefined }, ShownClimate>(
+    'a day in the weather',
+    { coverId, key, asked },
+    (garden, q) => climateIn(garden, weather, q.coverId, q.asked),
+  );
+  const shown = job.value;
+  if (!shown) return <JobSays job={job} doing="Running a year under the cover" />;
+  const { days, date } = shown;
+  const [first, last] = [days[0]?.date ?? date, days[days.length - 1]?.date ?? date];
   return (
-    <g>
-      {[
-        { name: 'low', z: foot + side },
-        { name: 'high', z: foot + (top.z - foot) * 0.93 },
-      ].map(({ name, z }) => {
-        const [x, y] = toScreen(sheet, [middle, z]);
-        return (
-          <g key={name}>
-            <rect
-              x={x - px / 2}
-              y={y}
-              width={px}
-              height={px}
-              fill="var(--sun)"
-              fillOpacity={0.25}
-              stroke="var(--sun-ink)"
-              strokeWidth={1.5}
-              strokeDasharray="5 3"
-            />
-            <text x={x + px / 2 + 5} y={y + px / 2 + 4} style={{ fill: 'var(--sun-ink)', fontWeight: 600 }}>
-              {name}
-            </text>
-          </g>
-        );
-      })}
-    </g>
+    <>
+      <div className="days" role="group" aria-label="Day that is shown">
+        {shown.notable.map((d) => (
+          <Button key={d.key} aria-pressed={d.date === date} onPress={() => ask(d.date)}>
+            {d.name}
+          </Button>
+        ))}
+        <div className="step">
+          <Button aria-label="The day before" isDisabled={date <= first} onPress={() => ask(addDays(date, -1))}>
+            ‹
+          </Button>
+          <TypedField
+            label="Day that is shown, as year-month-day"
+            shown={date}
+            boxed
+            take={(text) => {
+              const t = text.trim();
+              if (!days.some((d) => d.date === t)) return fail('date', `From ${first} to ${last}, written so.`);
+              ask(t);
+              return ok(t);
+            }}
+          />
+          <Button aria-label="The day after" isDisabled={date >= last} onPress={() => ask(addDays(date, 1))}>
+            ›
+          </Button>
+        </div>
+      </div>
+      <div className="curve">
+        <Suspense fallback={<p role="status">Opening the curve…</p>}>
+          <DayCurve shown={shown} crop={crop(o.assembly.crop.cropKey)} />
+        </Suspense>
+      </div>
+      <Sums outline={o} shown={shown} />
+    </>
   );
 }
 
-/** The noon that airing is reckoned for. */
-export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
-  const edit = useEdit();
-  const { noon } = o.garden.site;
-  const { temperature } = useUnits();
-  const set = (recipe: (noon: Place['noon']) => void) => {
-    const faults = edit('Set the noon', (garden) => recipe(garden.site.noon));
-    return faults.length > 0 ? failAll(faults) : ok(undefined);
-  };
-  const shown = (c: number): number => (temperature === 'F' ? c * 1.8 + 32 : c);
-  const read = (x: number): number => (temperature === 'F' ? (x - 32) / 1.8 : x);
-  const step = temperature === 'F' ? 1.8 : 1;
+/** The day in four figures, and the year behind it. */
+function Sums({ outline: o, shown }: { readonly outline: Outline; readonly shown: ShownClimate }): ReactNode {
+  const units = useUnits();
+  const row = crop(o.assembly.crop.cropKey);
+  const day = shown.days.find((d) => d.date === shown.date);
+  if (!day) return null;
+  const say = (c: number): string => formatAmount(c, 'temperature', units);
+  const more = (c: number): string => `${c < 0 ? '' : '+'}${formatAmount(c, 'warming', units)}`;
+  const margin = day.lowC - row.killingC;
+  const deadly = shown.days.filter((d) => d.killHours > 0).length;
+  const hot = shown.days.filter((d) => d.hotHours > 0).length;
+  const open = shown.curve.filter((h) => h.open > 0.02).map((h) => h.hour);
   return (
-    <section aria-label="The noon asked of it">
-      <h2>The noon asked of it</h2>
-      <Row name="Date">
-        <TypedField
-          label="Date of the noon, as year-month-day"
-          shown={noon.date}
-          boxed
-          take={(text) =>
-            /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && set((n) => void (n.date = text.trim())).ok
-              ? ok(text)
-              : {
-                  ok: false,
-                  faults: [{ field: 'date', message: 'Write it as year-month-day, for example 2027-03-01.' }],
-                }
-          }
-        />
-      </Row>
-      <Row name="Outside" unit={`°${temperature}`}>
-        <NumberField
-          label="Outside temperature"
-          value={shown(noon.outsideC)}
-          decimals={0}
-          min={Math.round(shown(-40))}
-          max={Math.round(shown(50))}
-          onSet={(x) => set((n) => void (n.outsideC = read(x)))}
-        />
-      </Row>
-      <Row name="Rise allowed" unit={`°${temperature}`}>
-        <NumberField
-          label="Rise allowed over outside"
-          value={noon.allowedRiseC * step}
-          decimals={0}
-          min={1}
-          max={40 * step}
-          onSet={(x) => set((n) => void (n.allowedRiseC = x / step))}
-        />
-      </Row>
-    </section>
+    <div className="sums" data-testid="air-sums">
+      <div>
+        Low inside
+        <b style={{ color: 'var(--frost)' }}>{say(day.lowC)}</b>
+        <span className="quiet">
+          {more(day.lowC - day.outLowC)} on outside;{' '}
+          {margin >= 0
+            ? `${formatAmount(margin, 'warming', units)} above`
+            : `${formatAmount(-margin, 'warming', units)} below`}{' '}
+          what kills {row.name}
+        </span>
+      </div>
+      <div>
+        High inside
+        <b style={{ color: 'var(--sun-ink)' }}>{say(day.highC)}</b>
+        <span className="quiet">
+          {day.hotHours > 0 ? `${day.hotHours} h too hot for ${row.name}` : `never too hot for ${row.name}`}
+        </span>
+      </div>
+      <div>
+        Open
+        <b>{open.length > 0 ? `${open[0] ?? 0}:00–${open[open.length - 1] ?? 0}:00` : 'shut'}</b>
+        <span className="quiet">{open.length > 0 ? `on ${sayDay(day.date)}` : `all of ${sayDay(day.date)}`}</span>
+      </div>
+      <div>
+        In this year
+        <b>
+          {deadly} {deadly === 1 ? 'night' : 'nights'}
+        </b>
+        <span className="quiet">
+          that would kill {row.name}; {hot} {hot === 1 ? 'day' : 'days'} with hours too hot
+        </span>
+      </div>
+    </div>
   );
 }

@@ -31,7 +31,7 @@ const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf))
 const StandPanel = lazyPart(() => import('./StandPanel').then((m) => m.StandPanel));
 const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf));
 const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf));
-const AirPanel = lazyPart(() => import('./AirLeaf').then((m) => m.AirPanel));
+const AirPanel = lazyPart(() => import('./AirPanel').then((m) => m.AirPanel));
 const TakeAlong = lazyPart(() => import('../../parts/TakeAlong').then((m) => m.default));
 const RoundLeaf = lazyPart(() => import('./RoundLeaf').then((m) => m.RoundLeaf));
 
@@ -254,7 +254,7 @@ const Leaf = memo(function Leaf({ leaf, pulling, mended, pointed, ...views }: Le
     case 'skin':
       return <SkinLeaf outline={views.outline} />;
     case 'air':
-      return <AirLeaf outline={views.outline} onSet={onSet} />;
+      return <AirLeaf outline={views.outline} onSet={onSet} setAnswers={views.setAnswers} />;
     case 'round':
       return <RoundLeaf outline={views.outline} />;
     default:

@@ -1,0 +1,208 @@
+import type { Outline } from '../../../core/outline';
+import type { Place } from '../../../core/site/place';
+import type { Draft } from 'immer';
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { isDate } from '../../../core/base/days';
+import { type Result, fail, failAll, ok } from '../../../core/base/result';
+import type { Tending } from '../../../core/judge/climate/tending';
+import { USUAL_TENDING } from '../../../core/judge/climate/tending';
+import { useTake, useUnits } from '../../app/hooks';
+import { Button, Choice, Row } from '../../parts/controls';
+import { NumberField, TypedField } from '../../parts/TypedField';
+
+const WEEK = ['Su', 'Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa'] as const;
+const WEEKDAYS = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays'] as const;
+
+const Days = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem;
+  button {
+    padding: 0 0.45rem;
+  }
+  [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--ground);
+  }
+`;
+
+/** An hour of the clock, typed as 9, 9:30 or 9.5. */
+function HourField({
+  label,
+  value,
+  onSet,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly onSet: (hour: number) => Result<unknown>;
+}): ReactNode {
+  const minutes = Math.round((value % 1) * 60);
+  return (
+    <TypedField
+      label={label}
+      shown={`${Math.floor(value)}:${String(minutes).padStart(2, '0')}`}
+      boxed
+      take={(text) => {
+        const [, h, m = '0', part] = /^(\d{1,2})(?:[:h](\d{2})|[.,](\d))?$/.exec(text.trim()) ?? [];
+        const hour = Number(h) + (part === undefined ? Number(m) / 60 : Number(part) / 10);
+        if (h === undefined || !(hour >= 0 && hour <= 24) || Number(m) > 59)
+          return fail('hour', 'An hour from 0:00 to 24:00, such as 9:30.');
+        return onSet(hour);
+      }}
+    />
+  );
+}
+
+/** Who opens it and when, and the noon that its vents are sized for. */
+export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
+  const take = useTake();
+  const { noon } = o.garden.site;
+  const { temperature } = useUnits();
+  const set = (recipe: (noon: Place['noon']) => void): Result<unknown> =>
+    take('Set the noon', (garden) => recipe(garden.site.noon));
+  const shown = (c: number): number => (temperature === 'F' ? c * 1.8 + 32 : c);
+  const read = (x: number): number => (temperature === 'F' ? (x - 32) / 1.8 : x);
+  const step = temperature === 'F' ? 1.8 : 1;
+  const { tending, id } = o.cover;
+  const tend = (recipe: (tending: Draft<Tending>) => void): Result<unknown> =>
+    take('Set how it is tended', (garden) => {
+      const cover = garden.covers.find((c) => c.id === id);
+      if (cover) recipe(cover.tending);
+    });
+  const { warmth } = o.assembly;
+  const opens = o.assembly.ventilation.byHandM2 > 0;
+  return (
+    <>
+      <section aria-label="How it is tended">
+        <h2>How it is tended</h2>
+        {opens ? (
+          <>
+            <Choice
+              label="By hand"
+              value={tending.open ? 'open' : 'never'}
+              options={[
+                {
+                  value: 'open',
+                  label: 'Opened on mild days',
+                  why: 'Somebody comes to open it in the morning and shut it in the afternoon.',
+                },
+                { value: 'never', label: 'Never opened', why: 'What does not open by itself stays shut.' },
+              ]}
+              onChange={(v) =>
+                void tend(
+                  (t) => void (t.open = v === 'open' ? { ...(USUAL_TENDING.open ?? { from: 9, to: 15 }) } : null),
+                )
+              }
+            />
+            {tending.open && (
+              <>
+                <Row name="Opened at">
+                  <HourField
+                    label="Opened at"
+                    value={tending.open.from}
+                    onSet={(h) => tend((t) => void (t.open && (t.open.from = h)))}
+                  />
+                </Row>
+                <Row name="Shut at">
+                  <HourField
+                    label="Shut at"
+                    value={tending.open.to}
+                    onSet={(h) => tend((t) => void (t.open && (t.open.to = h)))}
+                  />
+                </Row>
+                <Row name="On days over" unit={`°${temperature}`}>
+                  <NumberField
+                    label="Opened on days that get warmer than"
+                    value={shown(tending.fromC)}
+                    decimals={0}
+                    min={Math.round(shown(-30))}
+                    max={Math.round(shown(40))}
+                    onSet={(x) => tend((t) => void (t.fromC = read(x)))}
+                  />
+                </Row>
+                <Row name="Nobody on">
+                  <Days role="group" aria-label="Days on which nobody comes">
+                    {WEEK.map((day, i) => (
+                      <Button
+                        key={day}
+                        aria-label={WEEKDAYS[i] ?? day}
+                        aria-pressed={tending.forgets.includes(i)}
+                        onPress={() =>
+                          void tend(
+                            (t) =>
+                              void (t.forgets = t.forgets.includes(i)
+                                ? t.forgets.filter((d) => d !== i)
+                                : [...t.forgets, i].sort()),
+                          )
+                        }
+                      >
+                        {day}
+                      </Button>
+                    ))}
+                  </Days>
+                </Row>
+              </>
+            )}
+          </>
+        ) : (
+          <p>Nothing of it is opened by hand for air.</p>
+        )}
+        {(warmth?.kind === 'blanket' || warmth?.kind === 'lights') && (
+          <>
+            <Row name={warmth.kind === 'blanket' ? 'Blanket on' : 'Lights on'}>
+              <HourField
+                label={`${warmth.kind} on at`}
+                value={tending[warmth.kind].from}
+                onSet={(h) => tend((t) => void (t[warmth.kind === 'blanket' ? 'blanket' : 'lights'].from = h))}
+              />
+            </Row>
+            <Row name="Off at">
+              <HourField
+                label={`${warmth.kind} off at`}
+                value={tending[warmth.kind].to}
+                onSet={(h) => tend((t) => void (t[warmth.kind === 'blanket' ? 'blanket' : 'lights'].to = h))}
+              />
+            </Row>
+          </>
+        )}
+      </section>
+      <section aria-label="The noon asked of it" style={{ marginTop: '1.2rem' }}>
+        <h2>The noon asked of it</h2>
+        <Row name="Date">
+          <TypedField
+            label="Date of the noon, as year-month-day"
+            shown={noon.date}
+            boxed
+            take={(text) => {
+              const date = text.trim();
+              if (!isDate(date)) return fail('date', 'Write it as year-month-day, for example 2027-03-01.');
+              const done = set((n) => void (n.date = date));
+              return done.ok ? ok(date) : failAll(done.faults);
+            }}
+          />
+        </Row>
+        <Row name="Outside" unit={`°${temperature}`}>
+          <NumberField
+            label="Outside temperature"
+            value={shown(noon.outsideC)}
+            decimals={0}
+            min={Math.round(shown(-40))}
+            max={Math.round(shown(50))}
+            onSet={(x) => set((n) => void (n.outsideC = read(x)))}
+          />
+        </Row>
+        <Row name="Rise allowed" unit={`°${temperature}`}>
+          <NumberField
+            label="Rise allowed over outside"
+            value={noon.allowedRiseC * step}
+            decimals={0}
+            min={1}
+            max={40 * step}
+            onSet={(x) => set((n) => void (n.allowedRiseC = x / step))}
+          />
+        </Row>
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,107 @@
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { formatAmount } from '../../../core/base/amount';
+import { sayDay } from '../../../core/base/days';
+import type { Weather } from '../../../core/judge/weather/weather';
+import type { Outline } from '../../../core/outline';
+import { useUnits } from '../../app/hooks';
+import { type WarmerFound, lookForWarmth } from '../../background/planClient';
+import { useJob } from '../../background/useJob';
+import { Button } from '../../parts/controls';
+import { JobSays } from '../../parts/JobSays';
+import { weatherKey } from './AirLeaf';
+
+const Table = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 0.9375rem;
+  th {
+    text-align: left;
+    font-weight: 400;
+    color: var(--quiet);
+    font-size: 0.875rem;
+  }
+  th,
+  td {
+    padding: 0.2rem 0.8rem 0.2rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  .n {
+    text-align: right;
+    font-family: var(--mono);
+    white-space: nowrap;
+  }
+  td:last-child,
+  th:last-child {
+    padding-right: 0;
+    text-align: right;
+  }
+`;
+
+const Scroll = styled.div`
+  overflow-x: auto;
+`;
+
+const SHOWN = 6;
+
+/** What would make the coldest clear night milder, the cheapest degree first; each taken with a press. */
+export function Warmer({
+  outline: o,
+  weather,
+  setAnswers,
+}: {
+  readonly outline: Outline;
+  readonly weather: Weather;
+  readonly setAnswers: (label: string, answers: unknown) => unknown;
+}): ReactNode {
+  const units = useUnits();
+  const input = { coverId: o.cover.id, key: weatherKey(weather) };
+  const job = useJob<typeof input, WarmerFound>('what keeps it warmer', input, (garden, q) =>
+    lookForWarmth(garden, weather, q.coverId),
+  );
+  const found = job.value;
+  if (!found) return <JobSays job={job} doing="Looking for what would keep it warmer" />;
+  if (found.changes.length === 0)
+    return (
+      <p className="quiet">Nothing that this kind of cover can be given makes the coldest night noticeably milder.</p>
+    );
+  return (
+    <section aria-label="What would keep it warmer" data-testid="warmer">
+      <h2>Milder on {sayDay(found.date)}, the coldest clear night</h2>
+      <Scroll>
+        <Table>
+          <thead>
+            <tr>
+              <th>With</th>
+              <th className="n">Low</th>
+              <th className="n">Costs</th>
+              <th className="n">A degree</th>
+              <th className="n">Light lost</th>
+              <th aria-label="Take it" />
+            </tr>
+          </thead>
+          <tbody>
+            {found.changes.slice(0, SHOWN).map((c) => (
+              <tr key={`${c.question} ${c.label}`}>
+                <td>{c.question === 'Second layer' ? `Second layer: ${c.label.toLowerCase()}` : c.label}</td>
+                <td className="n">+{formatAmount(c.gainC, 'warming', units)}</td>
+                <td className="n">≈ {formatAmount(Math.max(0, c.cost), 'money', units)}</td>
+                <td className="n">
+                  {formatAmount(
+                    Math.max(0, c.cost) / (units.temperature === 'F' ? c.gainC * 1.8 : c.gainC),
+                    'money',
+                    units,
+                  )}
+                </td>
+                <td className="n">{Math.round(100 * c.lightLost)} %</td>
+                <td>
+                  <Button onPress={() => void setAnswers(`${c.question}: ${c.label}`, c.answers)}>Take it</Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </Scroll>
+    </section>
+  );
+}
