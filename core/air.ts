@@ -8,7 +8,10 @@ import { type BedModel, bedModel } from './judge/climate/model';
 import type { Tending } from './judge/climate/tending';
 import { type Task, seasonOf } from './judge/season/calendar';
 import { coatOn, enclosureIn } from './judge/season/coats';
-import type { Weather } from './judge/weather/weather';
+import { type Weather, part } from './judge/weather/weather';
+import { type Fit, type Reading, fitReadings, readingSpan } from './judge/climate/fit';
+import { type Tonight, tonightOf } from './judge/season/tonight';
+import { MS_PER_HOUR } from './base/days';
 import { coverMaterial } from './catalog/catalog';
 import type { Outline } from './outline';
 
@@ -40,7 +43,14 @@ export function airOf(
   options: ClimateOptions = {},
 ): Climate {
   const { killingC, hotC } = crop(o.assembly.crop.cropKey);
-  return climateOf(modelOf(o), weather, climatePlace(o.garden, weather.startMs), tending, { killingC, hotC }, options);
+  return climateOf(
+    modelOf(o),
+    weather,
+    climatePlace(o.garden, weather.startMs),
+    tending,
+    { killingC, hotC },
+    { ...(o.cover.taught && { taught: o.cover.taught }), ...options },
+  );
 }
 
 /** The calendar of a cover for the twelve months from a date. */
@@ -56,4 +66,28 @@ export function seasonOfCover(o: Outline, from: string): readonly Task[] {
     ownCover: o.assembly.enclosure.skins[0].cover.key,
     from,
   });
+}
+
+/** Hours of past before a forecast, so that the bed knows how warm it is. */
+const BEFORE_HOURS = 24 * 5;
+
+/**
+ * The word for the next day and night of a cover.
+ * @param weather hours that have been and, after them, what is foreseen
+ * @param now how many of them have been
+ */
+export function tonightOfCover(o: Outline, weather: Weather, now: number): Tonight {
+  const from = Math.max(0, now - BEFORE_HOURS);
+  const near = part(weather, from, Math.min(weather.airC.length - from, now - from + 48));
+  const shut = airOf(o, near, { ...o.cover.tending, open: null });
+  const hourOf = (ms: number): number => (((ms / MS_PER_HOUR + utcHoursAt(o.garden.site, ms)) % 24) + 24) % 24;
+  return tonightOf(shut, near, now - from, crop(o.assembly.crop.cropKey), hourOf, o.assembly.ventilation.byHandM2 > 0);
+}
+
+/** What the readings of a cover teach of it in the weather of those days; undefined where they are too few. */
+export function fitOfCover(o: Outline, weather: Weather, readings: readonly Reading[]): Fit | undefined {
+  const { from, hours } = readingSpan(readings, weather);
+  if (hours < 24) return undefined;
+  const span = part(weather, from, hours);
+  return fitReadings(readings, (options) => airOf(o, span, o.cover.tending, options));
 }

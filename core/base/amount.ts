@@ -133,7 +133,7 @@ const POUNDS_PER_KG = 2.20462;
 const felt = (value: number): string => number(Number(value.toPrecision(2)), Math.abs(value) < 9.95 ? 1 : 0);
 
 /** A difference of few degrees, to a tenth: half a degree is worth a blanket's price. */
-const fewDegrees = (value: number): string => number(value, Math.abs(value) < 9.95 ? 1 : 0);
+const fewDegrees = (value: number): string => number(value, Math.abs(value) < 9.95 && Math.abs(value) >= 0.05 ? 1 : 0);
 
 /** A number with its unit, as finely as it is reckoned: for those who ask why. */
 export function formatFully(value: number, quantity: Quantity, p: Preferences): string {

@@ -45,7 +45,7 @@ export function inYear(year: number, monthDay: string): string {
   return isDate(date) ? date : `${year}-02-28`;
 }
 
-const MONTHS = [
+export const MONTHS = [
   'January',
   'February',
   'March',

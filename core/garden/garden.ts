@@ -8,6 +8,7 @@ import { type Catalog, type EntryKind, SHIPPED } from '../catalog/catalog';
 import { NOTHING_OWN, catalogOf, entryOf, isFree, ownCatalogSchema, ownFaults } from '../catalog/own';
 import { USUAL_TENDING, tendingSchema } from '../judge/climate/tending';
 import { MOST_COATS, coatSchema } from '../judge/season/coats';
+import { MOST_LOG, logSchema } from './log';
 import { bedSchema } from '../site/bed';
 import { landmarkSchema } from '../site/landmark';
 import { placeSchema } from '../site/place';
@@ -74,6 +75,15 @@ function coverOf(family: string, answers: (typeof FAMILIES)[number]['schema']) {
     coats: z.array(coatSchema).max(MOST_COATS).default([]),
     /** When it is opened and shut, and by what. */
     tending: tendingSchema.default(USUAL_TENDING),
+    /** What this garden's own readings have taught of it, as factors on what it loses and takes in; null: as reckoned. */
+    taught: z
+      .strictObject({
+        loss: z.number().min(0.2).max(5),
+        gain: z.number().min(0.2).max(5),
+        readings: z.number().int().min(1).max(100_000),
+      })
+      .nullable()
+      .default(null),
     /** Things to buy that no part of the cover asks for. */
     also: z
       .array(z.strictObject({ itemKey: entryKey, count: z.number().min(0).max(100_000) }))
@@ -97,6 +107,7 @@ const MOST = {
   shelfFlat: 2000,
   priceLists: 50,
   got: 2000,
+  log: MOST_LOG,
 } as const;
 
 const shape = {
@@ -152,6 +163,8 @@ const shape = {
     .array(z.strictObject({ id, name, prices: pricesOf }))
     .max(MOST.priceLists)
     .default([]),
+  /** The day book. */
+  log: z.array(logSchema).max(MOST.log).default([]),
   /** Lines of the shopping list that are in the basket, by price key. */
   got: z.array(z.string().max(80)).max(MOST.got).default([]),
   /** How many of each counted thing are on hand, by item key. */
@@ -219,6 +232,7 @@ function relations(garden: Garden, before?: Garden): readonly Fault[] {
     ...twice(garden.covers, 'covers'),
     ...twice(garden.landmarks, 'landmarks'),
     ...twice(garden.priceLists, 'priceLists'),
+    ...(before?.log === garden.log ? [] : twice(garden.log, 'log')),
     ...own.map((f) => [['catalog', ...f.path], f.message] as const),
     ...garden.covers.flatMap((c, i) => (covers.has(c) ? [] : coverFaults(c, i, beds, catalog))),
     ...garden.shelf.flatMap((b, i) =>
@@ -278,6 +292,7 @@ export const newWork = () => ({
   cutFlat: [],
   coats: [],
   tending: USUAL_TENDING,
+  taught: null,
   also: [],
 });
 
@@ -313,6 +328,7 @@ export function emptyGarden(gardenName: string): Garden {
     shelfFlat: [],
     prices: {},
     priceLists: [],
+    log: [],
     got: [],
     owned: {},
     ownedWhere: {},

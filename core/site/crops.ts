@@ -18,6 +18,8 @@ export interface Crop {
   readonly sowWeeks: number;
   /** Comes up no colder than this in the soil, C. */
   readonly soilC: number;
+  /** Mostly raised as seedlings and planted out: they are hardened off first. */
+  readonly raised: boolean;
   /** From sowing to flower, days, where bees must reach it then. */
   readonly flowerDays?: number;
 }
@@ -69,6 +71,19 @@ const ROWS: readonly Row[] = [
   ['bush bean', 0, 45, 'self', 'warm', 32, 55, 1, 12],
 ];
 
+/** Cool crops that are mostly planted out; what wants warmth is always. */
+const RAISED = new Set([
+  'kale',
+  'leek',
+  'chard',
+  'parsley',
+  'pak choi',
+  'lettuce',
+  'broccoli',
+  'cabbage',
+  'strawberry',
+]);
+
 export const CROPS: readonly Crop[] = ROWS.map(
   ([name, killingC, heightCm, insects, season, hotC, days, sowWeeks, soilC, flowerDays]) => ({
     key: name.replace(/ /g, '-'),
@@ -81,6 +96,7 @@ export const CROPS: readonly Crop[] = ROWS.map(
     days,
     sowWeeks,
     soilC,
+    raised: season === 'warm' || RAISED.has(name),
     ...(flowerDays !== undefined && { flowerDays }),
   }),
 );

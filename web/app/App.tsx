@@ -15,6 +15,7 @@ const Cart = lazyPart(() => import('../places/cart/Cart').then((m) => m.Cart));
 const Choose = lazyPart(() => import('../places/choose/Choose').then((m) => m.Choose));
 const Build = lazyPart(() => import('../places/build/Build').then((m) => m.Build));
 const Together = lazyPart(() => import('../places/together/Together').then((m) => m.Together));
+const Book = lazyPart(() => import('../places/book/Book').then((m) => m.Book));
 const Shelf = lazyPart(() => import('../places/shelf/Shelf').then((m) => m.Shelf));
 const Settings = lazyPart(() => import('../places/settings/Settings').then((m) => m.Settings));
 const Take = lazyPart(() => import('../places/take/Take').then((m) => m.Take));
@@ -51,6 +52,7 @@ export function App(): ReactNode {
           <Route path="bench/:coverId/:leaf?" element={place('The bench', <Bench />)} />
           <Route path="saw/:coverId" element={place('The cut list', <Saw />)} />
           <Route path="cart/:coverId" element={place('The cart', <Cart />)} />
+          <Route path="book/:leaf?" element={place('The day book', <Book />)} />
           <Route path="shelf/:leaf?" element={place('The shelf', <Shelf />)} />
           <Route path="settings" element={place('The settings', <Settings />)} />
           <Route path="versions/:coverId" element={place('The versions', <SideBySide />)} />

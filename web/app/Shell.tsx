@@ -15,6 +15,7 @@ import { useWay } from './way';
 const Frame = styled.div`
   display: grid;
   grid-template-columns: 6.5rem minmax(0, 1fr);
+  grid-template-rows: minmax(0, 1fr);
   height: 100dvh;
   @media (max-width: 760px) {
     grid-template-columns: minmax(0, 1fr);
@@ -102,7 +103,7 @@ const Rule = styled.nav`
       min-height: 3.5rem;
       padding: 0;
       /* As large as the longest name goes into its share of the foot, whatever the theme's size. */
-      font-size: min(0.875rem, 3.3vw);
+      font-size: min(0.875rem, 3vw);
       justify-content: center;
       border-top: 0;
       border-left: 1.5px solid var(--rule-line);
@@ -186,6 +187,7 @@ export function Shell(): ReactNode {
               { to: way('build', cover.id), name: 'Build' },
             ]
           : []),
+        { to: way('book'), name: 'Day book' },
         { to: way('shelf'), name: 'Shelf' },
         { to: way('settings'), name: 'Settings', aside: true },
       ]

@@ -16,7 +16,9 @@ import { type Changes, changed } from '../../core/garden/changes';
 import { type Plan, mendsOf } from '../../core/plan';
 import { type OptionCost, optionCosts } from '../../core/options';
 import { type Result, ok } from '../../core/base/result';
-import { airOf } from '../../core/air';
+import { airOf, fitOfCover, tonightOfCover } from '../../core/air';
+import type { Fit, Reading } from '../../core/judge/climate/fit';
+import type { Tonight } from '../../core/judge/season/tonight';
 import type { Climate } from '../../core/judge/climate/climate';
 import type { Weather } from '../../core/judge/weather/weather';
 import { type ShownClimate, shownClimate } from '../../core/show/dayCurve';
@@ -150,8 +152,22 @@ const service = {
     if (!outlined.ok) return outlined;
     const o = outlined.value;
     const weather = weatherNow();
-    const climate = climates(o.assembly, [weather, o.cover.tending, garden().landmarks], () => airOf(o, weather));
+    const climate = climates(o.assembly, [weather, o.cover.tending, o.cover.taught, garden().landmarks], () =>
+      airOf(o, weather),
+    );
     return ok(shownClimate(o, climate, weather, date));
+  },
+  /** The word for the next day and night of covers; nothing of one that cannot be built. */
+  tonight(coverIds: readonly string[], weather: Weather, now: number): readonly (Tonight | undefined)[] {
+    return coverIds.map((id) => {
+      const outlined = evaluate(garden(), coverOf(id));
+      return outlined.ok ? tonightOfCover(outlined.value, weather, now) : undefined;
+    });
+  },
+  /** What the readings of a cover teach of it. */
+  fit(coverId: string, readings: readonly Reading[]): Result<Fit | undefined> {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    return outlined.ok ? ok(fitOfCover(outlined.value, weatherNow(), readings)) : outlined;
   },
   /** What would keep it warmer through the coldest clear night. */
   warmer(coverId: string): Result<ReturnType<typeof warmerBy>> {

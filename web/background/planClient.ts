@@ -8,6 +8,8 @@ import type { Result } from '../../core/base/result';
 import type { Weather } from '../../core/judge/weather/weather';
 import type { ShownClimate } from '../../core/show/dayCurve';
 import type { warmerBy } from '../../core/warmer';
+import type { Fit, Reading } from '../../core/judge/climate/fit';
+import type { Tonight } from '../../core/judge/season/tonight';
 import type { Together } from '../../core/together';
 import type { OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
 
@@ -130,6 +132,25 @@ export function climateIn(
 /** Looks for what would keep a cover warmer, in the background. */
 export function lookForWarmth(garden: Garden, weather: Weather, coverId: string): Promise<Result<WarmerFound>> {
   return askInWeather(garden, weather, (s) => s.warmer(coverId) as Promise<Result<WarmerFound>>);
+}
+/** Asks for the word of the next day and night, in the background. */
+export function askTonight(
+  garden: Garden,
+  coverIds: readonly string[],
+  weather: Weather,
+  now: number,
+): Promise<readonly (Tonight | undefined)[]> {
+  return askOf(garden, (s) => s.tonight(coverIds, weather, now) as Promise<readonly (Tonight | undefined)[]>);
+}
+
+/** Fits the readings of a cover in the background. */
+export function fitIn(
+  garden: Garden,
+  weather: Weather,
+  coverId: string,
+  readings: readonly Reading[],
+): Promise<Result<Fit | undefined>> {
+  return askInWeather(garden, weather, (s) => s.fit(coverId, readings) as Promise<Result<Fit | undefined>>);
 }
 export type WarmerFound = ReturnType<typeof warmerBy>;
 

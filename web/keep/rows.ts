@@ -121,7 +121,7 @@ export function readStored(
 /** Weather of a garden: a year as the service told it, or what was read from a file. */
 export interface WeatherRow {
   readonly gardenId: string;
-  readonly kind: 'year' | 'file';
+  readonly kind: 'year' | 'file' | 'forecast';
   /** When it was told, ms since 1970. */
   readonly at: number;
   readonly place: WeatherPlace;

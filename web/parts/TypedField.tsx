@@ -78,7 +78,8 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
   // Selected again once drawn, or when the next key comes first, so that fast typing is not cut in two.
   const selectPending = useRef(false);
   const selectNow = (): void => {
-    if (selectPending.current) input.current?.select();
+    // A hand that has gone on to the next field is not called back.
+    if (selectPending.current && document.activeElement === input.current) input.current?.select();
     selectPending.current = false;
   };
   const selectAgain = (): void => {

@@ -22,7 +22,13 @@ export const SIGNS: Readonly<Record<Verdict, string>> = {
 };
 
 /** A verdict by word, shape and colour. */
-export function VerdictMark({ verdict }: { readonly verdict: Verdict }): ReactNode {
+export function VerdictMark({
+  verdict,
+  word = WORDS[verdict],
+}: {
+  readonly verdict: Verdict;
+  readonly word?: string;
+}): ReactNode {
   return (
     <Mark style={{ color: `var(--${verdict})` }}>
       <svg
@@ -36,7 +42,7 @@ export function VerdictMark({ verdict }: { readonly verdict: Verdict }): ReactNo
       >
         <path d={SIGNS[verdict]} />
       </svg>
-      {WORDS[verdict]}
+      {word}
     </Mark>
   );
 }

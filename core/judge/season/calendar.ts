@@ -177,17 +177,19 @@ function sowing(ask: SeasonAsk, { spring, autumn, shift, dark, add }: Dates): vo
         title: `${name} flowers: uncover it for bees`,
         why: ['Take the cover off, or open it each day, as long as it flowers; no net over it then.'],
       });
-    const off = crop.season === 'warm' ? addDays(spring, 14) : spring;
-    add({
-      id: 'harden',
-      kind: 'harden',
-      date: addDays(off, -HARDEN_DAYS),
-      until: off,
-      title: 'Harden seedlings off',
-      why: [
-        'Open for 1 hour on the first day, 2 on the second, 3, 4, 6, 8, then all day; shut at night until the last frost is past.',
-      ],
-    });
+    if (crop.raised) {
+      const off = crop.season === 'warm' ? addDays(spring, 14) : spring;
+      add({
+        id: 'harden',
+        kind: 'harden',
+        date: addDays(off, -HARDEN_DAYS),
+        until: off,
+        title: 'Harden seedlings off',
+        why: [
+          'Open for 1 hour on the first day, 2 on the second, 3, 4, 6, 8, then all day; shut at night until the last frost is past.',
+        ],
+      });
+    }
   }
   if (crop.season === 'warm') {
     if (autumn)

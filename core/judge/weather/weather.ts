@@ -47,6 +47,16 @@ export const WEATHER_LISTS = [
   'snowMm',
 ] as const satisfies readonly (keyof Weather)[];
 
+/** What a weather is known by, so that work is done again when it is another. */
+export const weatherKey = (w: Weather): string => `${w.source} ${w.startMs} ${w.airC.length}`;
+
+/** Two weathers one after the other; what of the second lies in the first is left out. */
+export function joined(first: Weather, second: Weather): Weather {
+  const skip = Math.max(0, Math.round((first.startMs - second.startMs) / 3_600_000) + hoursOf(first));
+  const whole: Weather = { ...first, source: second.source, simulated: first.simulated || second.simulated };
+  return WEATHER_LISTS.reduce((all, k) => ({ ...all, [k]: [...first[k], ...second[k].slice(skip)] }), whole);
+}
+
 /** Hours that a weather has. */
 export const hoursOf = (w: Weather): number => w.airC.length;
 

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { addDays, sayDay } from '../../../core/base/days';
 import { type Result, fail, ok } from '../../../core/base/result';
-import type { Weather } from '../../../core/judge/weather/weather';
+import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
 import type { ShownClimate } from '../../../core/show/dayCurve';
 import { crop } from '../../../core/site/crops';
 import { lazyPart } from '../../app/fresh';
@@ -140,9 +140,6 @@ export function AirLeaf({
     </Area>
   );
 }
-
-/** What a weather is known by, so that work is done again when it is another. */
-export const weatherKey = (w: Weather): string => `${w.source} ${w.startMs} ${w.airC.length}`;
 
 function InWeather({ outline: o, weather }: { readonly outline: Outline; readonly weather: Weather }): ReactNode {
   const [asked, ask] = useState<string>();

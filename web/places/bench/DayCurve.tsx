@@ -17,6 +17,8 @@ import type { ShownClimate } from '../../../core/show/dayCurve';
 import { useUnits } from '../../app/hooks';
 
 const Figure = styled.figure`
+  /* The table for those who hear it is laid out within. */
+  position: relative;
   margin: 0;
   height: 17.5rem;
   display: grid;

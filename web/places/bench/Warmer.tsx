@@ -2,14 +2,13 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
-import type { Weather } from '../../../core/judge/weather/weather';
+import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
 import type { Outline } from '../../../core/outline';
 import { useUnits } from '../../app/hooks';
 import { type WarmerFound, lookForWarmth } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
-import { weatherKey } from './AirLeaf';
 
 const Table = styled.table`
   border-collapse: collapse;

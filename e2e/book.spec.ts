@@ -1,0 +1,90 @@
+import { readFile } from 'node:fs/promises';
+import { choose, expect, openDemo, test } from './app';
+
+test('today: a word for each cover, what is due, and what to keep in mind', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await expect(page.getByText('Simulated forecast')).toBeVisible();
+  await expect(page.getByTestId('tonight-winter-lid')).toContainText(/Keep it shut|Open from \d+:00, shut by \d+:00/);
+  await expect(page.getByTestId('tonight-winter-lid')).toContainText(/Fine|Watch|At risk/);
+  await expect(page.getByTestId('tonight-salad-tunnel')).toContainText('low inside');
+  await expect(page.getByText('A forecast can be wrong')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Due within two weeks' })).toBeVisible();
+});
+
+test('the year: a coat is a sheet of its own, frost dates move the calendar, and it goes into a calendar program', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Year' }).click();
+  const frost = page.getByLabel('Last in spring, day and month');
+  await frost.fill('1 May');
+  await frost.press('Enter');
+  await expect(page.getByRole('row', { name: /^1 May Usual last frost/ })).toBeVisible();
+  await frost.fill('31 April');
+  await frost.press('Enter');
+  await expect(page.getByText('A day and a month, such as 22 May or 05-22.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add a coat' }).click();
+  const coats = page.getByTestId('coats');
+  await choose(page, 'Coat 1', 'fabric 30 g', coats);
+  await expect(coats).toContainText('80 % of the light (−10 %), nights 2.0 °C milder');
+  const on = page.getByLabel('Coat 1 on, day and month');
+  await on.fill('04-15');
+  await on.press('Enter');
+  await expect(page.getByRole('row', { name: /^15 April Fabric 30 g on/ })).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as calendar file' }).click(),
+  ]);
+  const text = await readFile(await download.path(), 'utf8');
+  expect(text).toContain('BEGIN:VCALENDAR');
+  expect(text).toContain('Fabric 30 g on');
+  await page.getByRole('link', { name: 'Cart' }).click();
+  await expect(page.getByText(/fabric 30 g/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Year' }).click();
+  await page.getByRole('button', { name: 'Take coat 1 away' }).click();
+  await expect(page.getByLabel('Coat 1 on, day and month')).toHaveCount(0);
+});
+
+test('the log: a week of readings moves the cover’s figures, and all of it can be taken back', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Log' }).click();
+  const field = async (label: string, text: string): Promise<void> => {
+    await page.getByLabel(label).fill(text);
+    await page.getByLabel(label).press('Enter');
+  };
+  await field('Low inside', '9');
+  await field('High inside', '3');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByRole('alert')).toContainText('the low inside is not above the high');
+  for (let day = 9; day > 2; day--) {
+    await field(
+      'Date of the entry, as year-month-day',
+      new Date(Date.now() - day * 86_400_000).toISOString().slice(0, 10),
+    );
+    await field('Low inside', String(-3 - (day % 3)));
+    await field('High inside', String(9 + day));
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(page.getByTestId('log').getByRole('row')).toHaveCount(11 - day);
+  }
+  await expect(page.getByTestId('fit')).toContainText('as much as reckoned, nine times in ten from');
+  await page.getByRole('button', { name: 'Correct it to this garden' }).click();
+  await expect(page.getByText(/In force since 14 readings: loses \d\.\d\d times/)).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the log as CSV' }).click(),
+  ]);
+  expect((await readFile(await download.path(), 'utf8')).trim().split('\n')).toHaveLength(8);
+  await page.getByRole('button', { name: 'Forget it' }).click();
+  await expect(page.getByText(/In force since/)).toHaveCount(0);
+  await page
+    .getByRole('button', { name: /^Take away: Read the thermometer/ })
+    .first()
+    .click();
+  await expect(page.getByTestId('log').getByRole('row')).toHaveCount(7);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('log').getByRole('row')).toHaveCount(8);
+});

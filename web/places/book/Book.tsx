@@ -1,0 +1,100 @@
+import type { ReactNode } from 'react';
+import { useParams } from 'react-router';
+import styled from 'styled-components';
+import { PlaceHead } from '../../app/Shell';
+import { useGarden } from '../../app/hooks';
+import { useWay } from '../../app/way';
+import { Leaves } from '../../parts/Leaves';
+import { Body, Panel } from '../../parts/layout';
+import { Coats } from './Coats';
+import { Log, LogPanel } from './Log';
+import { FrostPanel } from './FrostPanel';
+import { Today } from './Today';
+import { Year } from './Year';
+
+const Page = styled.div`
+  overflow: auto;
+  min-height: 0;
+  padding: 0 1.25rem 1.2rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  /* What scrolls sideways would give its height away. */
+  grid-auto-rows: max-content;
+  align-content: start;
+  gap: 1.1rem;
+  .quiet {
+    color: var(--quiet);
+    font-size: 0.9375rem;
+  }
+  .mark {
+    border: 1.5px solid var(--sun-ink);
+    color: var(--sun-ink);
+    padding: 0 0.4rem;
+    font-weight: 600;
+  }
+  @media (max-width: 1000px) {
+    overflow: visible;
+  }
+  @media (max-width: 760px) {
+    padding: 0.3rem 0.6rem 1rem;
+  }
+`;
+
+const LEAVES = [
+  { key: '', name: 'Today' },
+  { key: 'year', name: 'Year' },
+  { key: 'log', name: 'Log' },
+] as const;
+
+/** Keep the covers: what to do today, what the year asks, what was done and read. */
+export function Book(): ReactNode {
+  const way = useWay();
+  const garden = useGarden();
+  const leaf = useParams()['leaf'] ?? '';
+  const name = LEAVES.find((l) => l.key === leaf)?.name ?? 'Today';
+  return (
+    <>
+      <PlaceHead title="Day book" subtitle={`of ${garden.name}`} />
+      <Body>
+        <Page tabIndex={0} role="region" aria-label={name}>
+          <Leaves label="Leaves of the day book" to={way('book')} leaves={LEAVES} />
+          {leaf === 'year' ? <Year /> : leaf === 'log' ? <Log /> : <Today />}
+        </Page>
+        <Panel
+          aria-label={leaf === 'year' ? 'Coats and frost' : leaf === 'log' ? 'What the readings teach' : 'Kept in mind'}
+        >
+          {leaf === 'year' ? (
+            <>
+              <Coats />
+              <FrostPanel />
+            </>
+          ) : leaf === 'log' ? (
+            <LogPanel />
+          ) : (
+            <Cautions />
+          )}
+        </Panel>
+      </Body>
+    </>
+  );
+}
+
+/** What can go wrong, where it is decided from. */
+function Cautions(): ReactNode {
+  return (
+    <section aria-label="Kept in mind">
+      <h2>Kept in mind</h2>
+      <p>
+        A forecast can be wrong, and a model of a bed is not a thermometer in it. Look outside before you trust either.
+      </p>
+      <p style={{ marginTop: '0.7rem' }}>
+        Never burn a heater or a barbecue inside. Electric warmth is rated for outdoors, on a residual-current protected
+        outlet, clear of film.
+      </p>
+      <p style={{ marginTop: '0.7rem' }}>
+        Brush snow early and from outside; nobody under a loaded cover. Paths freeze: grit them before you carry
+        anything.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,68 @@
+import type { ReactNode } from 'react';
+import { isMonthDay, sayDay } from '../../../core/base/days';
+import { type Result, fail } from '../../../core/base/result';
+import { frostOf } from '../../../core/judge/season/frost';
+import { type FrostDates, FOUND_AT } from '../../../core/site/place';
+import { useGarden, useTake } from '../../app/hooks';
+import { Button, Row } from '../../parts/controls';
+import { NumberField, TypedField } from '../../parts/TypedField';
+import { monthDayOf } from './monthDay';
+
+/** When frost ends and begins here: asked where it is first needed, rough until it is said. */
+export function FrostPanel(): ReactNode {
+  const { site } = useGarden();
+  const take = useTake();
+  const frost = frostOf(site);
+  const set = (more: Partial<FrostDates>): Result<unknown> =>
+    take('Set the frost dates', (g) => {
+      const now = frostOf(g.site) ?? { lastSpring: '05-01', firstAutumn: '10-15', spreadDays: 14 };
+      const { lastSpring, firstAutumn, spreadDays } = { ...now, ...more };
+      g.site.frost = { lastSpring, firstAutumn, spreadDays };
+      g.site.rough = g.site.rough.filter((r) => r !== 'frost');
+    });
+  const field = (name: string, key: 'lastSpring' | 'firstAutumn'): ReactNode => (
+    <Row name={name}>
+      <TypedField
+        label={`${name}, day and month`}
+        shown={frost ? sayDay(`2028-${frost[key]}`) : 'none'}
+        boxed
+        take={(text) => {
+          const date = monthDayOf(text);
+          return date !== undefined && isMonthDay(date)
+            ? set({ [key]: date })
+            : fail('date', 'A day and a month, such as 22 May or 05-22.');
+        }}
+      />
+    </Row>
+  );
+  return (
+    <section aria-label="Frost here">
+      <h2>Frost here</h2>
+      {!frost && (
+        <p>By its latitude and height it never freezes here, or never thaws: put your dates in if that is not so.</p>
+      )}
+      {frost?.rough && (
+        <p>
+          <b>Rough</b>, by latitude and height. {FOUND_AT.frost}
+        </p>
+      )}
+      {field('Last in spring', 'lastSpring')}
+      {field('First in autumn', 'firstAutumn')}
+      <Row name="A year is off by" unit="days">
+        <NumberField
+          label="Days that a year may be off"
+          value={frost?.spreadDays ?? 14}
+          decimals={0}
+          min={0}
+          max={60}
+          onSet={(x) => set({ spreadDays: Math.round(x) })}
+        />
+      </Row>
+      {site.frost && (
+        <Button onPress={() => void take('Use rough frost dates', (g) => void (g.site.frost = null))}>
+          By latitude and height
+        </Button>
+      )}
+    </section>
+  );
+}
