@@ -17,6 +17,12 @@ import { outline } from '../core/plan';
 import { designSnow, slopeFactor } from '../core/judge/proof/snow';
 import type { Elastica } from '../core/build/hoop/types';
 import { hoopCollapse } from '../core/judge/frame/hoop';
+import { climatePlace, modelOf } from '../core/air';
+import { dayNumber, isoDay } from '../core/base/days';
+import { newEntry } from '../core/garden/log';
+import { climateOf } from '../core/judge/climate/climate';
+import { USUAL_TENDING } from '../core/judge/climate/tending';
+import { simulatedWeather } from '../core/judge/weather/simulated';
 import { hoopStrength } from '../core/judge/proof/strength';
 
 interface Row {
@@ -162,6 +168,16 @@ async function core(): Promise<void> {
     60,
     'without mends',
   );
+  const model = drawn.ok ? modelOf(drawn.value) : undefined;
+  const place = climatePlace(garden, 0);
+  const year = simulatedWeather(place, '', Date.parse('2026-07-01T05:00:00Z'), 8760);
+  const bears = { killingC: -7, hotC: 25 };
+  add(
+    '8,760-hour year of one cover',
+    timed(9, 2, () => model && climateOf(model, year, place, USUAL_TENDING, bears)),
+    'ms',
+    60,
+  );
   const small = Array.from({ length: 8 }, (_, s) => job(25, 5, s + 1));
   let proven = true;
   add(
@@ -265,10 +281,55 @@ async function browser(): Promise<void> {
       16,
       `median ${quantile(edits, 0.5).toFixed(1)} ms`,
     );
+    await longKept(await (await chrome.newContext()).newPage(), base);
   } finally {
     await chrome.close();
     server.kill();
   }
+}
+
+/** A garden of 200 beds with ten years of daily readings: how long until its log is there, and how it scrolls. */
+async function longKept(page: Page, base: string): Promise<void> {
+  const garden = demoGarden();
+  const beds = Array.from({ length: 50 }, (_, i) =>
+    garden.beds.map((bed, k) => ({
+      ...bed,
+      id: `bed-${i}-${k}`,
+      name: `Bed ${i} ${k}`,
+      at: { xMm: bed.at.xMm + (i % 10) * 9000, yMm: bed.at.yMm + (1 + Math.floor(i / 10)) * 6000 },
+    })),
+  ).flat();
+  const log = Array.from({ length: 3652 }, (_, i) => ({
+    ...newEntry(`r${i}`, isoDay(dayNumber('2016-11-01') + i), 'winter-lid', 'reading'),
+    insideLowC: -2,
+    insideHighC: 12,
+  }));
+  const large: Garden = { ...garden, beds: [...garden.beds, ...beds], log };
+  await page.goto(`${base}/gardens`);
+  await page
+    .getByLabel('Garden file')
+    .setInputFiles({ name: 'large.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(large)) });
+  await page.waitForURL(/\/g\//);
+  const at = page.url().replace(/\/g\/([^/]+)\/.*$/, '/g/$1/book/log');
+  await page.waitForTimeout(1500);
+  const start = performance.now();
+  await page.goto(at);
+  await page.getByTestId('log').waitFor();
+  add('200 beds, ten years of days: opened', (performance.now() - start) / 1000, 's', 1);
+  const slowest = await page.evaluate(async () => {
+    const area = document.querySelector('[aria-label="Log"]');
+    const gaps: number[] = [];
+    let last = performance.now();
+    for (let i = 0; i < 90; i++) {
+      area?.scrollBy(0, 20);
+      await new Promise(requestAnimationFrame);
+      const now = performance.now();
+      gaps.push(now - last);
+      last = now;
+    }
+    return gaps.sort((a, b) => a - b)[85] ?? NaN;
+  });
+  add('the same, scrolled: 95 of 100 frames', slowest, 'ms', 17.5, 'at 60 frames a second 16.7');
 }
 
 await core();

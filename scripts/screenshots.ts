@@ -19,7 +19,7 @@ const VIEWS: readonly {
   { name: 'air', path: '/bench/winter-lid/air' },
   { name: 'round', path: '/bench/winter-lid/round' },
   { name: 'versions', path: '/versions/winter-lid' },
-  { name: 'shelf', path: '/shelf' },
+  { name: 'year', path: '/book/year' },
   { name: 'saw', path: '/saw/winter-lid' },
   { name: 'cart', path: '/cart/winter-lid' },
   { name: 'build', path: '/build/winter-lid' },
