@@ -87,4 +87,34 @@ test('the log: a week of readings moves the cover’s figures, and all of it can
   await expect(page.getByTestId('log').getByRole('row')).toHaveCount(7);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('log').getByRole('row')).toHaveCount(8);
+  // Days that stand in the log already are not taken twice.
+  await page.getByRole('button', { name: 'Take in its last 14 days' }).click();
+  await expect(page.getByText('7 days taken in.')).toBeVisible();
+  await expect(page.getByTestId('log').getByRole('row')).toHaveCount(15);
+  await page.getByRole('button', { name: 'Take in its last 14 days' }).click();
+  await expect(page.getByText('Every day of these is written down already.')).toBeVisible();
+});
+
+test('a winter is rehearsed: watched, ended with a ledger, the same when played again, and a hundred at once', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Rehearse a winter' }).click();
+  const end = page.getByTestId('winter-end');
+  await expect(end).toContainText('The cover');
+  const first = await end.textContent();
+  await page.getByRole('button', { name: 'Watch it day by day' }).click();
+  await expect(end).toHaveCount(0);
+  await page.getByRole('button', { name: 'To the end' }).click();
+  await expect(end).toHaveText(first ?? '');
+  await page.getByRole('button', { name: 'Which winter: more' }).click();
+  await expect(end).not.toHaveText(first ?? '');
+  await page.getByRole('button', { name: 'Which winter: fewer' }).click();
+  await expect(end).toHaveText(first ?? '');
+  await choose(page, 'Snow is brushed', 'Never');
+  await expect(end).toContainText('Brushed 0 times');
+  await page.getByRole('button', { name: 'Play a hundred winters at once' }).click();
+  await expect(page.getByTestId('hundred')).toContainText(/The cover stood in \d+, folded in \d+/, { timeout: 90_000 });
 });

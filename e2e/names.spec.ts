@@ -42,6 +42,9 @@ test('a long unbroken name breaks no layout, on a table or in the hand', async (
     'together/saw',
     'together/cart',
     'shelf',
+    'book',
+    'book/year',
+    'book/log',
   ];
   // A page is looked at in the size that it was opened in: a browser under load may resize the page before its media queries.
   for (const size of SIZES) {

@@ -56,6 +56,61 @@ test.each([
   expect(body.errors?.map((e) => e.field)).toContain(field);
 });
 
+const BED = {
+  faces: [{ east: 0, north: 0, up: 1, m2: 4, light: 0.9, uWPerM2K: 6.3 }],
+  horizon: [],
+  floorM2: 3,
+  volumeM3: 1.5,
+  heightM: 0.6,
+  wallsWPerK: 0,
+  leaksPerHour: 1.2,
+  leaksRange: [0.5, 2],
+  draught: Object.fromEntries(['hand', 'wax', 'louvre'].map((k) => [k, { m2: 0, byWarmth: 0, byWind: 0 }])),
+  sides: { m: 0, highM: 0, wPerM2K: 0 },
+  blanketM2KPerW: 0,
+  lightsW: 0,
+};
+const PAIR = {
+  lat: 44.1,
+  lon: -72.6,
+  elevation: 380,
+  exposure: 'normal',
+  utcHours: -5,
+  bed: BED,
+  tending: { open: null, fromC: 7, forgets: [], blanket: { from: 16, to: 8 }, lights: { from: 20, to: 7 } },
+  from: '2027-03-01T05:00:00Z',
+  hours: 120,
+  seed: 'a bed',
+};
+const post = (body: unknown): Promise<globalThis.Response> =>
+  fetch(`${base}/thermometers`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+
+test('a pair of thermometers sends an hour a line, marked as simulated, the same when asked again', async () => {
+  const lines = async (): Promise<{ ms?: number; insideC?: number; outsideC?: number; simulated?: boolean }[]> =>
+    (await (await post(PAIR)).text())
+      .trim()
+      .split('\n')
+      .map((l) => JSON.parse(l) as { ms?: number });
+  const [head, ...hours] = await lines();
+  expect(head?.simulated).toBe(true);
+  expect(hours.length).toBeGreaterThan(110);
+  expect(hours.length).toBeLessThanOrEqual(120);
+  expect(Math.max(...hours.map((h) => (h.insideC ?? 0) - (h.outsideC ?? 0)))).toBeGreaterThan(5);
+  expect((await lines()).slice(1)).toEqual(hours);
+});
+
+test('what is no bed is refused by its field, and what is too large is not read', async () => {
+  const refused = await post({ ...PAIR, bed: { ...BED, floorM2: 0 }, hours: 1e9 });
+  expect(refused.status).toBe(400);
+  const { errors } = (await refused.json()) as { errors: { field: string }[] };
+  expect(errors.map((e) => e.field)).toEqual(expect.arrayContaining(['bed.floorM2', 'hours']));
+  expect((await post({ ...PAIR, seed: 'x'.repeat(100_000) })).status).toBe(413);
+});
+
 test('one address asks so often and no more', async () => {
   const asked = await Promise.all(Array.from({ length: ASKED_A_MINUTE }, () => get('weather?')));
   expect(asked.some((a) => a.status === 429 && a.body.errors?.[0]?.field === 'request')).toBe(true);

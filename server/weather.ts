@@ -1,15 +1,19 @@
 /** The weather service: simulated, and marked so in every answer. A real one would answer the same questions in the same form. */
-import { Router, type Request, type Response } from 'express';
+import express, { Router, type Request, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { z } from 'zod';
 import { issueFaults } from '../core/base/issues';
 import { simulatedForecast, simulatedWeather } from '../core/judge/weather/simulated';
+import { bedModelSchema, pairReadings } from '../core/judge/climate/thermometer';
+import { tendingSchema } from '../core/judge/climate/tending';
 import { WEATHER_LISTS, type Weather } from '../core/judge/weather/weather';
 
 /** Questions of one address in a minute. */
 export const ASKED_A_MINUTE = 120;
 const MOST_HOURS = 24 * 366;
 const MOST_FORECAST_HOURS = 24 * 10;
+const MOST_PAIR_HOURS = 24 * 60;
+const MOST_BODY = '60kb';
 
 /** A number as an address writes it; nothing at all is no number. */
 const number = (least: number, most: number) =>
@@ -54,9 +58,51 @@ function answering<T>(schema: z.ZodType<T>, answer: (asked: T) => unknown) {
   };
 }
 
+const pairSchema = z.strictObject({
+  lat: z.number().min(-90).max(90),
+  lon: z.number().min(-180).max(180),
+  elevation: z.number().min(-500).max(9000),
+  exposure: z.enum(['exposed', 'normal', 'sheltered']),
+  utcHours: z.number().min(-14).max(14),
+  bed: bedModelSchema,
+  tending: tendingSchema,
+  from: instant,
+  hours: z.number().int().min(1).max(MOST_PAIR_HOURS),
+  seed: z.string().max(60),
+});
+
+/** A stream of readings: a line of JSON for each hour, as a pair of thermometers would send them. */
+async function streamPair(request: Request, response: Response): Promise<void> {
+  const read = pairSchema.safeParse(request.body);
+  response.set('Cache-Control', 'no-store');
+  if (!read.success) {
+    response.status(400).json({ errors: issueFaults(read.error.issues) });
+    return;
+  }
+  const q = read.data;
+  const { store, ...bed } = q.bed;
+  const place = {
+    latitudeDeg: q.lat,
+    longitudeDeg: q.lon,
+    elevationM: q.elevation,
+    exposure: q.exposure,
+    utcHours: q.utcHours,
+  };
+  const readings = pairReadings({ ...bed, store }, place, q.tending, Date.parse(q.from), q.hours, q.seed);
+  response.type('application/x-ndjson');
+  response.write(`${JSON.stringify({ source: 'Simulated thermometers', simulated: true })}\n`);
+  for (const [i, r] of readings.entries()) {
+    if (!response.write(`${JSON.stringify(r)}\n`)) await new Promise((drained) => response.once('drain', drained));
+    // Others are served in between.
+    if (i % 200 === 199) await new Promise((next) => setImmediate(next));
+  }
+  response.end();
+}
+
 /**
  * `GET /api/weather?lat&lon&elevation&from&hours`: hours that have been.
  * `GET /api/forecast?lat&lon&elevation&issued&hours`: what a forecast issued then says of the hours after it.
+ * `POST /api/thermometers`: what a pair of thermometers in and beside a bed showed, hour by hour, as lines of JSON.
  */
 export function weatherService(): Router {
   const router = Router();
@@ -82,5 +128,8 @@ export function weatherService(): Router {
     '/forecast',
     answering(forecastSchema, (q) => rounded(simulatedForecast(where(q), q.seed, Date.parse(q.issued), q.hours))),
   );
+  router.post('/thermometers', express.json({ limit: MOST_BODY }), (request, response, next) => {
+    streamPair(request, response).catch(next);
+  });
   return router;
 }

@@ -23,6 +23,8 @@ import type { Climate } from '../../core/judge/climate/climate';
 import type { Weather } from '../../core/judge/weather/weather';
 import { type ShownClimate, shownClimate } from '../../core/show/dayCurve';
 import { warmerBy } from '../../core/warmer';
+import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
+import { type Played, playWinter, playWinters } from '../../core/rehearse';
 import { type Together, planTogether } from '../../core/together';
 import { type Version, versionsOf } from '../../core/versions';
 
@@ -163,6 +165,29 @@ const service = {
       const outlined = evaluate(garden(), coverOf(id));
       return outlined.ok ? tonightOfCover(outlined.value, weather, now) : undefined;
     });
+  },
+  /** One winter played on a cover, and what would have helped. */
+  winter(coverId: string, year: number, seed: string, brushing: Brushing): Result<Played> {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    return outlined.ok ? ok(playWinter(outlined.value, year, seed, brushing)) : outlined;
+  },
+  /** Many winters at once. */
+  async winters(
+    coverId: string,
+    year: number,
+    count: number,
+    brushing: Brushing,
+    onBest: OnBest<Winters>,
+  ): Promise<Result<Winters>> {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    await Promise.resolve();
+    return outlined.ok
+      ? ok(
+          playWinters(outlined.value, year, count, brushing, (done) =>
+            onBest({ solved: done, sections: count, work: undefined }),
+          ),
+        )
+      : outlined;
   },
   /** What the readings of a cover teach of it. */
   fit(coverId: string, readings: readonly Reading[]): Result<Fit | undefined> {

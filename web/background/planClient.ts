@@ -10,6 +10,8 @@ import type { ShownClimate } from '../../core/show/dayCurve';
 import type { warmerBy } from '../../core/warmer';
 import type { Fit, Reading } from '../../core/judge/climate/fit';
 import type { Tonight } from '../../core/judge/season/tonight';
+import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
+import type { Played } from '../../core/rehearse';
 import type { Together } from '../../core/together';
 import type { OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
 
@@ -141,6 +143,32 @@ export function askTonight(
   now: number,
 ): Promise<readonly (Tonight | undefined)[]> {
   return askOf(garden, (s) => s.tonight(coverIds, weather, now) as Promise<readonly (Tonight | undefined)[]>);
+}
+
+/** Plays a winter on a cover in the background. */
+export function playIn(
+  garden: Garden,
+  coverId: string,
+  year: number,
+  seed: string,
+  brushing: Brushing,
+): Promise<Result<Played>> {
+  return askOf(garden, (s) => s.winter(coverId, year, seed, brushing) as Promise<Result<Played>>);
+}
+
+/** Plays many winters on a cover in the background. */
+export function playManyIn(
+  garden: Garden,
+  coverId: string,
+  year: number,
+  count: number,
+  brushing: Brushing,
+  onBest: OnBest<Winters>,
+): Promise<Result<Winters>> {
+  return askOf<Result<Winters>>(
+    garden,
+    (s, alive) => s.winters(coverId, year, count, brushing, proxy(heard(onBest, alive))) as Promise<Result<Winters>>,
+  );
 }
 
 /** Fits the readings of a cover in the background. */

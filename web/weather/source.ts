@@ -1,5 +1,9 @@
 /** Where weather comes from: anything that answers these two questions can be put in its place. */
 import { weatherSchema } from '../../core/judge/weather/schema';
+import { z } from 'zod';
+import type { ClimatePlace } from '../../core/judge/climate/drive';
+import type { BedModel } from '../../core/judge/climate/model';
+import type { Tending } from '../../core/judge/climate/tending';
 import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 
 export interface WeatherSource {
@@ -32,3 +36,52 @@ export const service: WeatherSource = {
   past: (place, fromMs, hours) => ask('weather', { ...where(place), from: time(fromMs), hours: String(hours) }),
   forecast: (place, nowMs, hours) => ask('forecast', { ...where(place), issued: time(nowMs), hours: String(hours) }),
 };
+
+const readingSchema = z.object({ ms: z.number(), insideC: z.number(), outsideC: z.number() });
+export type PairReading = z.infer<typeof readingSchema>;
+
+/** What is asked of a pair of thermometers: where it hangs, in which bed, from when on. */
+export interface PairAsk {
+  readonly place: ClimatePlace;
+  readonly bed: BedModel;
+  readonly tending: Tending;
+  readonly fromMs: number;
+  readonly hours: number;
+  readonly seed: string;
+}
+
+/** Readings of a pair of thermometers, hour by hour as they come in. The pair that ships with the program is simulated. */
+export async function thermometers(ask: PairAsk, hear: (reading: PairReading) => void): Promise<void> {
+  const { latitudeDeg: lat, longitudeDeg: lon, elevationM: elevation, exposure, utcHours } = ask.place;
+  const { bed, tending, hours, seed } = ask;
+  const response = await fetch('/api/thermometers', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      lat,
+      lon,
+      elevation,
+      exposure,
+      utcHours,
+      bed,
+      tending,
+      from: time(ask.fromMs),
+      hours,
+      seed,
+    }),
+    signal: AbortSignal.timeout(PATIENCE_MS),
+  });
+  if (!response.ok || !response.body) throw new Error(`the thermometers answered with ${response.status}`);
+  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  for (;;) {
+    const { done, value } = await reader.read();
+    const lines = (rest + (value ?? '')).split('\n');
+    rest = done ? '' : (lines.pop() ?? '');
+    for (const line of lines) {
+      const read = line.trim() === '' ? undefined : readingSchema.safeParse(JSON.parse(line));
+      if (read?.success) hear(read.data);
+    }
+    if (done) return;
+  }
+}

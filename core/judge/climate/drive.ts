@@ -44,6 +44,8 @@ const TAKEN_IN = 0.8;
 const EMISSIVITY = 0.9;
 const GRASS_ALBEDO = 0.2;
 const SNOW_ALBEDO = 0.7;
+/** What a skin takes from the bed under it, by air and radiation, W/m2K. Source: ISO 6946, still air. */
+const INSIDE_H = 8;
 /** Wind that the losses of the catalogue are said for, m/s. */
 const CATALOGUE_WIND = 4;
 /** Colder than this on the ground fresh snow stays white, C. */
@@ -145,9 +147,11 @@ export function driveOf(
       const f = model.faces[k];
       if (!f) continue;
       const u = 1 / Math.max(0.02, 1 / f.uWPerM2K + more);
+      // Of what goes through cloth most is air through its pores, which the sky does not cool.
+      const bySkin = Math.min(u, 1 / (1 / INSIDE_H + 1 / h));
       loss += u * f.m2;
-      sky += u * f.m2 * (skyOf[k] ?? 0) * drop;
-      through += u * f.m2;
+      sky += bySkin * f.m2 * (skyOf[k] ?? 0) * drop;
+      through += bySkin * f.m2;
     }
     d.lossWPerK[i] = taught.loss * loss;
     d.skyW[i] = taught.loss * sky;

@@ -14,29 +14,26 @@ export interface Sun {
   readonly altitudeDeg: number;
 }
 
+/** Days from 1 January 2000, noon, to an instant. */
+const since2000 = (ms: number): number => ms / 86_400_000 - 10_957.5;
+
 /**
- * Where the sun stands at an instant, to a third of a degree. Source: J. W. Spencer, Search 2 (1971) 172: declination and equation
- * of time by Fourier series.
- * @example sunAt(Date.parse('2027-03-01T16:57:00Z'), 44.1, -72.6).altitudeDeg // 38.3
+ * Where the sun stands at an instant, without refraction, to a hundredth of a degree.
+ * Source: The Astronomical Almanac, low-precision formulas for the sun, and its mean sidereal time.
+ * @example sunAt(Date.parse('2027-03-01T16:57:00Z'), 44.1, -72.6).altitudeDeg // 38.4
  */
 export function sunAt(ms: number, latitudeDeg: number, longitudeDeg: number): Sun {
-  const days = ms / 86_400_000;
-  const year = new Date(ms).getUTCFullYear();
-  const g = (2 * Math.PI * (days - Date.UTC(year, 0, 1) / 86_400_000)) / 365.2422;
-  const [c, s, c2, s2] = [Math.cos(g), Math.sin(g), Math.cos(2 * g), Math.sin(2 * g)];
-  const declination =
-    0.006918 -
-    0.399912 * c +
-    0.070257 * s -
-    0.006758 * c2 +
-    0.000907 * s2 -
-    0.002697 * Math.cos(3 * g) +
-    0.00148 * Math.sin(3 * g);
-  const equation = 0.000075 + 0.001868 * c - 0.032077 * s - 0.014615 * c2 - 0.04089 * s2;
-  const hourAngle = 2 * Math.PI * (days - Math.floor(days)) - Math.PI + equation + longitudeDeg * RAD;
+  const n = since2000(ms);
+  const g = (357.528 + 0.9856003 * n) * RAD;
+  const lambda = (280.46 + 0.9856474 * n + 1.915 * Math.sin(g) + 0.02 * Math.sin(2 * g)) * RAD;
+  const tilt = (23.439 - 4e-7 * n) * RAD;
+  const sinDec = Math.sin(tilt) * Math.sin(lambda);
+  const cosDec = Math.sqrt(1 - sinDec * sinDec);
+  const ascension = Math.atan2(Math.cos(tilt) * Math.sin(lambda), Math.cos(lambda));
+  const sidereal = (18.697374558 + 24.06570982441908 * n) * 15 * RAD;
+  const hourAngle = sidereal + longitudeDeg * RAD - ascension;
   const phi = latitudeDeg * RAD;
   const [sinPhi, cosPhi] = [Math.sin(phi), Math.cos(phi)];
-  const [sinDec, cosDec] = [Math.sin(declination), Math.cos(declination)];
   const up = sinPhi * sinDec + cosPhi * cosDec * Math.cos(hourAngle);
   const east = -cosDec * Math.sin(hourAngle);
   const north = cosPhi * sinDec - sinPhi * cosDec * Math.cos(hourAngle);
@@ -49,7 +46,7 @@ export function sunAt(ms: number, latitudeDeg: number, longitudeDeg: number): Su
   };
 }
 
-/** Sun outside the air on a plane square to it: nearer in January. Source: Spencer (1971), first term. */
+/** Sun outside the air on a plane square to it: nearer in January. Source: J. W. Spencer, Search 2 (1971) 172, first term. */
 const outsideAirWPerM2 = (ms: number): number =>
   SOLAR_CONSTANT * (1 + 0.033 * Math.cos((2 * Math.PI * (ms / 86_400_000 - 0.5)) / 365.2422));
 

@@ -9,8 +9,18 @@ import { Body, Panel } from '../../parts/layout';
 import { Coats } from './Coats';
 import { Log, LogPanel } from './Log';
 import { FrostPanel } from './FrostPanel';
+import { Rehearsal, RehearsalPanel } from './Rehearsal';
 import { Today } from './Today';
 import { Year } from './Year';
+
+const Marked = styled(Body)`
+  .mark {
+    border: 1.5px solid var(--sun-ink);
+    color: var(--sun-ink);
+    padding: 0 0.4rem;
+    font-weight: 600;
+  }
+`;
 
 const Page = styled.div`
   overflow: auto;
@@ -22,15 +32,10 @@ const Page = styled.div`
   grid-auto-rows: max-content;
   align-content: start;
   gap: 1.1rem;
+  overflow-wrap: anywhere;
   .quiet {
     color: var(--quiet);
     font-size: 0.9375rem;
-  }
-  .mark {
-    border: 1.5px solid var(--sun-ink);
-    color: var(--sun-ink);
-    padding: 0 0.4rem;
-    font-weight: 600;
   }
   @media (max-width: 1000px) {
     overflow: visible;
@@ -44,7 +49,15 @@ const LEAVES = [
   { key: '', name: 'Today' },
   { key: 'year', name: 'Year' },
   { key: 'log', name: 'Log' },
+  { key: 'winter', name: 'Rehearse a winter' },
 ] as const;
+
+/** What the panel beside each leaf is about. */
+const BESIDE: Readonly<Record<string, string>> = {
+  year: 'Coats and frost',
+  log: 'What the readings teach',
+  winter: 'What it takes for granted',
+};
 
 /** Keep the covers: what to do today, what the year asks, what was done and read. */
 export function Book(): ReactNode {
@@ -55,14 +68,12 @@ export function Book(): ReactNode {
   return (
     <>
       <PlaceHead title="Day book" subtitle={`of ${garden.name}`} />
-      <Body>
+      <Marked>
         <Page tabIndex={0} role="region" aria-label={name}>
           <Leaves label="Leaves of the day book" to={way('book')} leaves={LEAVES} />
-          {leaf === 'year' ? <Year /> : leaf === 'log' ? <Log /> : <Today />}
+          {leaf === 'year' ? <Year /> : leaf === 'log' ? <Log /> : leaf === 'winter' ? <Rehearsal /> : <Today />}
         </Page>
-        <Panel
-          aria-label={leaf === 'year' ? 'Coats and frost' : leaf === 'log' ? 'What the readings teach' : 'Kept in mind'}
-        >
+        <Panel aria-label={BESIDE[leaf] ?? 'Kept in mind'}>
           {leaf === 'year' ? (
             <>
               <Coats />
@@ -70,11 +81,13 @@ export function Book(): ReactNode {
             </>
           ) : leaf === 'log' ? (
             <LogPanel />
+          ) : leaf === 'winter' ? (
+            <RehearsalPanel />
           ) : (
             <Cautions />
           )}
         </Panel>
-      </Body>
+      </Marked>
     </>
   );
 }

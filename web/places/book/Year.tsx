@@ -36,6 +36,7 @@ const Tasks = styled.table`
       display: grid;
       padding: 0.4rem 0;
       border-bottom: 1px solid var(--hair);
+      grid-template-columns: minmax(0, 1fr);
     }
     td {
       border: 0;

@@ -1,0 +1,91 @@
+import { demoGarden } from './garden/demo';
+import { evaluate } from './evaluate';
+import { playWinter, rehearsalOf } from './rehearse';
+import { simulatedWeather } from './judge/weather/simulated';
+import { warmerBy } from './warmer';
+import { notableDays } from './judge/weather/days';
+import { climatePlace, airOf } from './air';
+import { shownClimate } from './show/dayCurve';
+import { logCsv } from './show/log';
+import { newEntry } from './garden/log';
+import { checkGarden } from './garden/garden';
+
+const garden = demoGarden();
+const outlineOf = (id: string) => {
+  const cover = garden.covers.find((c) => c.id === id);
+  const o = cover && evaluate(garden, cover);
+  if (!o?.ok) throw new Error(id);
+  return o.value;
+};
+const lid = outlineOf('winter-lid');
+const year = simulatedWeather(climatePlace(garden, 0), 'tests', Date.parse('2026-07-01T05:00:00Z'), 8760);
+
+test('a cover meets the winter with the strength that Stand tells of it', () => {
+  const ask = rehearsalOf(lid, 2026, 'mornings');
+  const least = Math.min(...lid.strengths.map((s) => s.wetSnowMm));
+  // Wet snow of 400 kg/m3.
+  expect(ask.snow?.middle).toBeCloseTo(0.4 * least, 9);
+  expect(ask.gust?.middle).toBeGreaterThan(garden.site.gustMPerS);
+  expect(ask.limits).toMatchObject({ killingC: -7, hotC: 25 });
+});
+
+test('the change that helps most leaves the same winter no worse, and is a design that can be built', () => {
+  const { winter, helped } = playWinter(lid, 2026, 'winter 1', 'mornings');
+  expect(winter.crop).toBe('killed');
+  expect(helped).toBeDefined();
+  expect(helped?.winter.sums.livedDays).toBeGreaterThanOrEqual(winter.sums.livedDays);
+  if (helped?.answers)
+    expect(evaluate(garden, { ...lid.cover, answers: helped.answers } as typeof lid.cover).ok).toBe(true);
+});
+
+test('what keeps it warmer: each gains what it says on that night, the cheapest degree first', () => {
+  const found = warmerBy(lid, year);
+  expect(found.changes.map((c) => c.label)).toEqual(expect.arrayContaining(['Blanket at night', 'Film']));
+  const per = found.changes.map((c) => c.cost / c.gainC);
+  expect([...per].sort((a, b) => a - b)).toEqual(per);
+  for (const c of found.changes) expect(c.gainC).toBeGreaterThan(0.19);
+  expect(found.changes.find((c) => c.label === 'Film')?.lightLost).toBeCloseTo(0.1, 6);
+  expect(found.date).toMatch(/^202[67]-(12|01|02|11|03)/);
+});
+
+test('days that stand out, and a day as a curve from midnight to midnight', () => {
+  const days = notableDays(year, -5);
+  expect(days.map((d) => d.key)).toEqual(['coldest', 'bright', 'hottest', 'stormy']);
+  expect(days[1]?.date.slice(0, 7)).toBe('2027-03');
+  expect(notableDays(year, -5, true)[1]?.name).toBe('Bright September noon');
+  const climate = airOf(lid, year);
+  const shown = shownClimate(lid, climate, year, '2027-03-10');
+  expect(shown.curve.map((h) => h.hour)).toEqual(Array.from({ length: 25 }, (_, i) => i));
+  const day = climate.days.find((d) => d.date === '2027-03-10');
+  expect(Math.max(...shown.curve.map((h) => h.inC))).toBeLessThanOrEqual((day?.highC ?? NaN) + 1e-9);
+  // A day that is not in the weather: the coldest night instead.
+  expect(shownClimate(lid, climate, year, '1999-01-01').date).toBe(days[0]?.date);
+});
+
+test('the log as CSV, the first day first, with what a spreadsheet would run escaped', () => {
+  const log = [
+    { ...newEntry('b', '2027-01-02', 'winter-lid', 'reading'), insideLowC: -3, insideHighC: 9 },
+    { ...newEntry('a', '2027-01-01', null, 'note'), note: '=HYPERLINK("x")' },
+  ];
+  const lines = logCsv({ ...garden, log })
+    .trim()
+    .split('\r\n');
+  expect(lines[1]).toBe(`2027-01-01,,note,,,,,,"'=HYPERLINK(""x"")"`);
+  expect(lines[2]).toBe('2027-01-02,Winter greens lid,reading,-3,9,,,,');
+});
+
+test('an entry that cannot be is refused by its field', () => {
+  const fault = (more: object): string => {
+    const r = checkGarden({ ...garden, log: [{ ...newEntry('a', '2027-01-01', null, 'reading'), ...more }] });
+    return r.ok ? '' : `${r.faults[0]?.field}: ${r.faults[0]?.message}`;
+  };
+  expect(fault({})).toBe('');
+  expect(fault({ date: '2027-02-30' })).toBe('log[0].date: must be a date such as 2027-01-15');
+  expect(fault({ insideLowC: 5, insideHighC: 3 })).toBe('log[0].insideLowC: the low inside is not above the high');
+  expect(fault({ insideLowC: -90 })).toContain('log[0].insideLowC: must be at least -60');
+  const twice = checkGarden({
+    ...garden,
+    log: [newEntry('a', '2027-01-01', null, 'note'), newEntry('a', '2027-01-02', null, 'note')],
+  });
+  expect(twice.ok ? '' : twice.faults[0]?.field).toBe('log[1].id');
+});

@@ -1,0 +1,146 @@
+/** A winter on a cover of a garden, and which one change would have helped it most. */
+import { climatePlace, modelOf } from './air';
+import type { Answers } from './build/answers/asked';
+import { quickPrice } from './cut';
+import type { Check } from './judge/proof/check';
+import {
+  type Bears,
+  type Brushing,
+  type RehearsalAsk,
+  type Winter,
+  type Winters,
+  rehearse,
+  rehearseMany,
+  winterStartMs,
+} from './judge/season/rehearsal';
+import { simulatedWeather } from './judge/weather/simulated';
+import type { Outline } from './outline';
+import { crop } from './site/crops';
+import { warmerBy } from './warmer';
+import { familyOf } from './build/families';
+import { outline } from './plan';
+
+const WET_KG_PER_M3 = 400;
+/** Nine of ten lie within so many deviations. */
+const NINE_OF_TEN = 1.6449;
+
+const bearsOf = (at: number, sure: { readonly low: number; readonly high: number } | undefined): Bears =>
+  sure && sure.low > 0
+    ? { middle: at, deviation: Math.log(sure.high / sure.low) / (2 * NINE_OF_TEN) }
+    : { middle: at, deviation: 0.2 };
+
+/** A cover as a winter meets it: strengths from its checks, air from what it is made of. */
+export function rehearsalOf(o: Outline, year: number, brushing: Brushing): RehearsalAsk {
+  const { killingC, hotC, name } = crop(o.assembly.crop.cropKey);
+  const weakest = o.strengths
+    .filter((s) => Number.isFinite(s.wetSnowMm))
+    .reduce<(typeof o.strengths)[number] | undefined>((a, s) => (a && a.wetSnowMm <= s.wetSnowMm ? a : s), undefined);
+  const wind: Check | undefined = o.checks.find((c) => c.id === 'wind');
+  const held = wind?.sure?.of;
+  const place = climatePlace(o.garden, Date.UTC(year, 11, 1));
+  return {
+    place,
+    model: modelOf(o),
+    tending: o.cover.tending,
+    limits: { killingC, hotC },
+    cropName: name,
+    snow: weakest && bearsOf((weakest.wetSnowMm / 1000) * WET_KG_PER_M3, weakest.sure),
+    // The load grows with the square of the gust.
+    gust: held && {
+      middle: o.garden.site.gustMPerS * (held.low * held.high) ** 0.25,
+      deviation: Math.log(held.high / held.low) / (4 * NINE_OF_TEN),
+    },
+    brushing,
+    ...(o.cover.taught && { options: { taught: o.cover.taught } }),
+  };
+}
+
+/** One change, and how the same winter would have gone with it. */
+export interface Helped {
+  readonly label: string;
+  readonly cost: number;
+  readonly winter: Pick<Winter, 'cover' | 'crop' | 'sums'>;
+  /** The changed answers; nothing where it is the tending that changes. */
+  readonly answers: Answers | undefined;
+  readonly brushing: Brushing | undefined;
+}
+
+export interface Played {
+  readonly winter: Winter;
+  /** The change after which it ends best, the cheapest of them; nothing where none helps or nothing is wrong. */
+  readonly helped: Helped | undefined;
+}
+
+/** How ill a winter went: its end weighs more than all near things. */
+const illness = (w: Pick<Winter, 'cover' | 'crop' | 'sums'>): number =>
+  (w.cover === undefined ? 0 : 2000) +
+  (w.crop === undefined ? 0 : 1000 - 5 * w.sums.livedDays) +
+  w.sums.nearNights +
+  w.sums.hotHours / 10;
+
+/** Changes that are tried on a winter, of each kind the cheapest few. */
+const TRIED = 4;
+
+/**
+ * Plays one winter, and the same winter with one thing changed.
+ * @param year in which it begins; @param seed which winter
+ */
+export function playWinter(o: Outline, year: number, seed: string, brushing: Brushing): Played {
+  const ask = rehearsalOf(o, year, brushing);
+  const winter = rehearse(ask, year, seed);
+  if (illness(winter) === 0) return { winter, helped: undefined };
+  const tried: Helped[] = [];
+  if (brushing !== 'at once') {
+    const w = rehearse({ ...ask, brushing: 'at once' }, year, seed);
+    tried.push({
+      label: 'Brushing snow off as soon as it lies',
+      cost: 0,
+      winter: w,
+      answers: undefined,
+      brushing: 'at once',
+    });
+  }
+  const weather = simulatedWeather(ask.place, seed, winterStartMs(ask.place, year), 24 * 120);
+  const now = quickPrice(o);
+  const family = familyOf(o.cover.family);
+  const warm =
+    winter.crop === 'killed' || winter.sums.nearNights > 0 ? warmerBy(o, weather).changes.slice(0, TRIED) : [];
+  const firm =
+    winter.cover !== undefined
+      ? o.checks.filter((c) => c.id === 'snow' || c.id === 'wind').flatMap((c) => c.tries.slice(0, TRIED))
+      : [];
+  const designs = [
+    ...warm.map((c) => ({ label: `${c.question}: ${c.label.toLowerCase()}`, answers: c.answers })),
+    ...firm.flatMap((t) => {
+      const answers = family.change(o.cover.answers, t.change, o);
+      return answers
+        ? [{ label: t.label.map((part) => (typeof part === 'string' ? part : '')).join(''), answers }]
+        : [];
+    }),
+  ];
+  for (const { label, answers } of designs) {
+    const changed = outline(o.garden, { ...o.cover, answers } as Outline['cover']);
+    if (!changed.ok) continue;
+    const cost = quickPrice(changed.value) - now;
+    if (!Number.isFinite(cost)) continue;
+    const w = rehearse(rehearsalOf(changed.value, year, brushing), year, seed);
+    tried.push({ label, cost, winter: w, answers, brushing: undefined });
+  }
+  const better = tried
+    .filter((t) => illness(t.winter) < illness(winter) - 1)
+    .sort((a, b) => illness(a.winter) - illness(b.winter) || a.cost - b.cost);
+  const [best] = better;
+  return {
+    winter,
+    helped: best && { ...best, winter: { cover: best.winter.cover, crop: best.winter.crop, sums: best.winter.sums } },
+  };
+}
+
+/** Many winters on a cover. */
+export const playWinters = (
+  o: Outline,
+  year: number,
+  count: number,
+  brushing: Brushing,
+  hear?: (done: number) => void,
+): Winters => rehearseMany(rehearsalOf(o, year, brushing), year, count, hear);
