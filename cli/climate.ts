@@ -6,6 +6,8 @@ import { isDate, isoDay, MS_PER_DAY, MS_PER_HOUR } from '../core/base/days';
 import { phraseText } from '../core/base/figure';
 import { type Fault, type Result, fail, failAll, ok } from '../core/base/result';
 import { evaluate } from '../core/evaluate';
+import type { Garden } from '../core/garden/garden';
+import type { Outline } from '../core/outline';
 import { sunDay, tenHours } from '../core/judge/season/daylight';
 import { guessColumns } from '../core/judge/weather/columns';
 import { isEpw, readEpw } from '../core/judge/weather/epw';
@@ -105,6 +107,12 @@ export async function airCommand(path: string, options: Options): Promise<Result
     faults: [],
     text: climateCsv(climate, w, climatePlace(garden, w.startMs).utcHours) + summary.map((s) => `# ${s}\n`).join(''),
   });
+}
+
+/** The calendar of one cover from today on, as iCalendar. */
+export function seasonFile(garden: Garden, o: Outline, nowMs: number): string {
+  const tasks = seasonOfCover(o, isoDay(nowMs / MS_PER_DAY));
+  return icalendar(garden.name, [{ coverId: o.cover.id, coverName: o.cover.name, tasks }], garden.units, nowMs);
 }
 
 /** `season`: the calendar of each cover for twelve months. */

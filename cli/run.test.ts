@@ -156,6 +156,7 @@ test('plan gives one cover or all, and writes its files', async () => {
       'plan.json',
       'plan.svg',
       'round.gltf',
+      'season.ics',
       'shopping.csv',
       'side.svg',
       'tags.pdf',

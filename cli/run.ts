@@ -28,7 +28,7 @@ import { planReport } from '../core/show/report';
 import { type Fault, type Result, fail, failAll, messageOf, ok } from '../core/base/result';
 import { distinctNames } from '../core/base/ids';
 import { parseLength } from '../core/base/length';
-import { airCommand, seasonCommand, sunCommand } from './climate';
+import { airCommand, seasonCommand, seasonFile, sunCommand } from './climate';
 import { type Options, type Partly, json, readCovers, readText } from './read';
 
 export interface CommandAnswer {
@@ -221,6 +221,7 @@ async function planCommand(
     await writeFile(file('tags.pdf'), await tagSheet(planned.value, paper));
     await writeFile(file('drawing.dxf'), dxf(planned.value));
     await writeFile(file('round.gltf'), gltf(planned.value));
+    await writeFile(file('season.ics'), seasonFile(garden, planned.value, Date.now()));
   }
   return reports.length > 0 ? ok({ value: { garden: garden.name, plans: reports }, faults }) : failAll(faults);
 }

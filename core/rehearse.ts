@@ -13,6 +13,7 @@ import {
   rehearseMany,
   winterStartMs,
 } from './judge/season/rehearsal';
+import { type TrainerAsk, trainerFrom } from './judge/season/trainer';
 import { simulatedWeather } from './judge/weather/simulated';
 import type { Outline } from './outline';
 import { crop } from './site/crops';
@@ -144,3 +145,16 @@ export const playWinters = (
   brushing: Brushing,
   hear?: (done: number) => void,
 ): Winters => rehearseMany(rehearsalOf(o, year, brushing), year, count, hear);
+
+/** A cover as five evenings in March meet it. */
+export function trainerOf(o: Outline, year: number, seed: string): TrainerAsk {
+  const { killingC, hotC, name } = crop(o.assembly.crop.cropKey);
+  return {
+    place: climatePlace(o.garden, Date.UTC(year, 11, 1)),
+    model: modelOf(o),
+    limits: { killingC, hotC },
+    cropName: name,
+    from: trainerFrom(o.garden.site.latitudeDeg, year),
+    seed,
+  };
+}

@@ -118,3 +118,21 @@ test('a winter is rehearsed: watched, ended with a ledger, the same when played 
   await page.getByRole('button', { name: 'Play a hundred winters at once' }).click();
   await expect(page.getByTestId('hundred')).toContainText(/The cover stood in \d+, folded in \d+/, { timeout: 90_000 });
 });
+
+test('five evenings are decided from the forecast, and each is told what would have been better', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Rehearse a winter' }).click();
+  await page.getByRole('button', { name: 'Begin the first evening' }).click();
+  const trainer = page.getByTestId('trainer');
+  for (let evening = 1; evening <= 5; evening++) {
+    await expect(trainer).toContainText(`Evening ${evening} of 5.`);
+    await expect(trainer).toContainText('Simulated forecast');
+    if (evening % 2 === 0) await trainer.getByRole('button', { name: 'Blanket tonight' }).click();
+    if (evening > 2) await trainer.getByRole('button', { name: 'Open tomorrow' }).click();
+    await trainer.getByRole('button', { name: 'Good night' }).click();
+    await expect(trainer.getByRole('listitem')).toHaveCount(evening);
+  }
+  await expect(trainer).toContainText(/\d of 5 decisions were the best there was/);
+  await expect(trainer.getByRole('listitem').nth(3)).toContainText('blanket, open from 9 to 15');
+});

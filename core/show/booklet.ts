@@ -2,6 +2,8 @@
 import { type PDFPage, grayscale } from 'pdf-lib';
 import { type Preferences, formatAmount, formatMoney } from '../base/amount';
 import { type Phrase, phraseText } from '../base/figure';
+import { seasonOfCover } from '../air';
+import { sayDay } from '../base/days';
 import type { Flat, View } from '../base/geometry';
 import { formatLength } from '../base/length';
 import type { Dimension, Panel, Step } from '../build/assembly/types';
@@ -249,6 +251,7 @@ function seasonCard(pen: Pen, o: Told, p: Preferences): void {
       : []),
     `Shut, a clear noon like ${noon.date.slice(5)} at ${formatAmount(noon.outsideC, 'temperature', p)} makes it ${formatAmount(o.air.riseShutC, 'warming', p)} warmer inside: open it when the sun is out.`,
     'Open in the morning, shut two hours before sunset. On a wind warning shut it, latch it and weight it, or strip it.',
+    ...seasonLines(o),
     'Once a month: look at screws, straps and tape; wash the cover; mend tears while they are small.',
   ];
   const height = lines.reduce((sum, l) => sum + pen.lines(l, 10, pen.width - 28).length * 10 * LEADING, 0) + 34;
@@ -265,6 +268,14 @@ function seasonCard(pen: Pen, o: Told, p: Preferences): void {
   text(`Card to hang by the bed: ${o.cover.name}`, 12, true);
   for (const l of lines) text(l, 10);
   pen.y -= 12;
+}
+
+/** The usual dates of a year, from January on: what is sown, grown, picked, changed. */
+function seasonLines(o: Outline): readonly string[] {
+  const told = seasonOfCover(o, `${o.garden.site.noon.date.slice(0, 4)}-01-01`).filter(
+    (t) => t.kind !== 'light' && t.date.startsWith(o.garden.site.noon.date.slice(0, 4)),
+  );
+  return told.map((t) => `${sayDay(t.date)}${t.until === undefined ? '' : ` to ${sayDay(t.until)}`}: ${t.title}.`);
 }
 
 /** Ends that are sawn to a curve, each kind once. */

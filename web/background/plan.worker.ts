@@ -24,7 +24,15 @@ import type { Weather } from '../../core/judge/weather/weather';
 import { type ShownClimate, shownClimate } from '../../core/show/dayCurve';
 import { warmerBy } from '../../core/warmer';
 import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
-import { type Played, playWinter, playWinters } from '../../core/rehearse';
+import {
+  type Decision,
+  EVENINGS,
+  type Foreseen,
+  type Outcome,
+  foreseen,
+  trained,
+} from '../../core/judge/season/trainer';
+import { type Played, playWinter, playWinters, trainerOf } from '../../core/rehearse';
 import { type Together, planTogether } from '../../core/together';
 import { type Version, versionsOf } from '../../core/versions';
 
@@ -91,6 +99,12 @@ const weatherNow = (): Weather => {
 const climates = remembered<Climate>();
 const works = remembered<Result<PlanWork>>();
 const mends = remembered<readonly Mend[]>();
+
+/** Evenings as far as they are decided. */
+export interface Evenings {
+  readonly next: Foreseen | undefined;
+  readonly outcomes: readonly Outcome[];
+}
 
 const service = {
   /** Loads the solver, so that the first plan need not wait for it. */
@@ -170,6 +184,14 @@ const service = {
   winter(coverId: string, year: number, seed: string, brushing: Brushing): Result<Played> {
     const outlined = evaluate(garden(), coverOf(coverId));
     return outlined.ok ? ok(playWinter(outlined.value, year, seed, brushing)) : outlined;
+  },
+  /** Five evenings: what is foreseen for the next, and how those went that were decided. */
+  evenings(coverId: string, year: number, seed: string, decisions: readonly Decision[]): Result<Evenings> {
+    const outlined = evaluate(garden(), coverOf(coverId));
+    if (!outlined.ok) return outlined;
+    const ask = trainerOf(outlined.value, year, seed);
+    const next = decisions.length < EVENINGS ? foreseen(ask, decisions.length) : undefined;
+    return ok({ next, outcomes: trained(ask, decisions) });
   },
   /** Many winters at once. */
   async winters(

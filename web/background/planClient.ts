@@ -11,9 +11,10 @@ import type { warmerBy } from '../../core/warmer';
 import type { Fit, Reading } from '../../core/judge/climate/fit';
 import type { Tonight } from '../../core/judge/season/tonight';
 import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
+import type { Decision } from '../../core/judge/season/trainer';
 import type { Played } from '../../core/rehearse';
 import type { Together } from '../../core/together';
-import type { OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
+import type { Evenings, OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
 
 let worker: Worker | undefined;
 let remote: Remote<PlanService> | undefined;
@@ -154,6 +155,17 @@ export function playIn(
   brushing: Brushing,
 ): Promise<Result<Played>> {
   return askOf(garden, (s) => s.winter(coverId, year, seed, brushing) as Promise<Result<Played>>);
+}
+
+/** Plays the evenings that were decided, in the background. */
+export function eveningsIn(
+  garden: Garden,
+  coverId: string,
+  year: number,
+  seed: string,
+  decisions: readonly Decision[],
+): Promise<Result<Evenings>> {
+  return askOf(garden, (s) => s.evenings(coverId, year, seed, decisions) as Promise<Result<Evenings>>);
 }
 
 /** Plays many winters on a cover in the background. */

@@ -18,7 +18,7 @@ export interface BalanceStart {
   readonly deepC: (hour: number) => number;
   readonly soilC: number;
   readonly stepsPerHour?: number;
-  /** The weather goes round and round until the bed has forgotten how it began, hours. */
+  /** Its first hours are gone through beforehand, until the bed has forgotten how it began. */
   readonly runInHours?: number;
 }
 
@@ -149,7 +149,7 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
   let storeRate = 0;
 
   for (let n = -runIn; n < hours; n++) {
-    const hour = n < 0 ? ((n % hours) + hours) % hours : n;
+    const hour = n < 0 ? (n + runIn) % hours : n;
     const next = Math.min(hours - 1, hour + 1);
     const before = Math.max(0, hour - 1);
     const deep = start.deepC(hour);

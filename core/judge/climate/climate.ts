@@ -37,6 +37,8 @@ export interface Limits {
 export interface ClimateOptions {
   readonly taught?: Taught;
   readonly stepsPerHour?: number;
+  /** Dates that are tended in a way of their own. */
+  readonly daily?: ReadonlyMap<string, Tending>;
   /** Run in beforehand over the weather's first hours; four days when not said. */
   readonly runInHours?: number;
 }
@@ -54,9 +56,9 @@ export function climateOf(
   place: ClimatePlace,
   tending: Tending,
   limits: Limits,
-  { taught = UNTAUGHT, stepsPerHour = STEPS_PER_HOUR, runInHours }: ClimateOptions = {},
+  { taught = UNTAUGHT, stepsPerHour = STEPS_PER_HOUR, runInHours, daily }: ClimateOptions = {},
 ): Climate {
-  const drive = driveOf(model, weather, place, tending, taught);
+  const drive = driveOf(model, weather, place, tending, taught, daily);
   const usual = normalsOf(place);
   const first = dayOfYear(isoDay(weather.startMs / MS_PER_DAY));
   const month = Math.min(hoursOf(weather), 24 * 30);

@@ -1,7 +1,7 @@
 /** What weather does to a covered bed, hour by hour, before its own warmth answers. */
 import { beamOver, skySeen } from '../../site/horizon';
 import type { Exposure } from '../../site/place';
-import { MS_PER_HOUR } from '../../base/days';
+import { MS_PER_HOUR, isoDay } from '../../base/days';
 import { type Weather, type WeatherPlace, hoursOf } from '../weather/weather';
 import { ASLANT_DIFFUSE, aslant, diffusePart, saturatedKgPerM3, skyLossWPerM2, sunAt } from './sky';
 import { type BedModel, type Taught, UNTAUGHT } from './model';
@@ -74,6 +74,7 @@ export function driveOf(
   place: ClimatePlace,
   tending: Tending,
   taught: Taught = UNTAUGHT,
+  daily?: ReadonlyMap<string, Tending>,
 ): Drive {
   const hours = hoursOf(weather);
   const list = (): Float64Array => new Float64Array(hours);
@@ -99,7 +100,6 @@ export function driveOf(
   const kept = (onFloor: number): number => TAKEN_IN * (onFloor + (1 - onFloor) * (1 - passes));
   const skyOf = model.faces.map((f) => (1 + f.up) / 2);
   const groundOf = model.faces.map((f) => (1 - f.up) / 2);
-  const { from, to } = tending.open ?? { from: 0, to: 0 };
   let whiteMm = 0;
   for (let i = 0; i < hours; i++) {
     const ms = weather.startMs + i * MS_PER_HOUR;
@@ -109,12 +109,13 @@ export function driveOf(
     const wind = (weather.windMPerS[i] ?? 2) * AT_BED[place.exposure];
     const clock = ms / MS_PER_HOUR + place.utcHours;
     const hour = ((clock % 24) + 24) % 24;
+    const tended = daily?.get(isoDay(Math.floor(clock / 24))) ?? tending;
     d.windMPerS[i] = wind;
     d.vapour[i] = saturatedKgPerM3(Math.min(dew, air));
     whiteMm = Math.max(0, whiteMm + (weather.snowMm[i] ?? 0) - (air > THAWS_C ? air - THAWS_C : 0.05));
     const albedo = whiteMm > 20 ? SNOW_ALBEDO : GRASS_ALBEDO;
 
-    const covered = model.blanketM2KPerW > 0 && within(tending.blanket, hour + 0.5);
+    const covered = model.blanketM2KPerW > 0 && within(tended.blanket, hour + 0.5);
     const level = covered ? 0 : (weather.sunWPerM2[i] ?? 0);
     const sun = level > 0 ? sunAt(ms + MS_PER_HOUR / 2, place.latitudeDeg, place.longitudeDeg) : undefined;
     if (sun && sun.up > 0.01) {
@@ -159,10 +160,11 @@ export function driveOf(
     d.returned[i] = skinM2 > 0 ? Math.min(0.9, through / skinM2 / h) : 0;
     d.leak[i] = (taught.loss * leaksIn(model, wind) * model.volumeM3) / 3600;
     const weekday = (((Math.floor(clock / 24) + 4) % 7) + 7) % 7;
-    d.opened[i] = tending.open && !tending.forgets.includes(weekday) && within({ from, to }, hour + 0.5) ? 1 : 0;
-    d.lightsW[i] = model.lightsW > 0 && within(tending.lights, hour + 0.5) ? model.lightsW : 0;
+    d.opened[i] = tended.open && !tended.forgets.includes(weekday) && within(tended.open, hour + 0.5) ? 1 : 0;
+    d.lightsW[i] = model.lightsW > 0 && within(tended.lights, hour + 0.5) ? model.lightsW : 0;
   }
-  onlyWarmDays(d.opened, d.airC, weather, place.utcHours, tending.fromC);
+  // Who decides day by day has looked at the day.
+  if (!daily) onlyWarmDays(d.opened, d.airC, weather, place.utcHours, tending.fromC);
   return d;
 }
 

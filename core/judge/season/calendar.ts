@@ -54,7 +54,6 @@ export function seasonOf(ask: SeasonAsk): readonly Task[] {
   const { place, from } = ask;
   const until = addDays(from, 365);
   const frost = frostOf(place);
-  const south = place.latitudeDeg < 0;
   const year = Number(from.slice(0, 4));
   // The dark part that begins in these months: this winter's or the next one's.
   const dark = [year - 1, year, year + 1]
@@ -112,7 +111,7 @@ export function seasonOf(ask: SeasonAsk): readonly Task[] {
     });
   }
 
-  sowing(ask, { spring, autumn, shift, dark, add, south });
+  sowing(ask, { spring, autumn, shift, dark, add });
   coats(ask, add);
   return tasks.sort((a, b) => a.date.localeCompare(b.date) || a.id.localeCompare(b.id));
 }
@@ -122,7 +121,6 @@ interface Dates {
   readonly autumn: string | undefined;
   readonly shift: number;
   readonly dark: readonly { readonly from: string | null; readonly to: string | null }[];
-  readonly south: boolean;
   readonly add: (task: Task) => void;
 }
 

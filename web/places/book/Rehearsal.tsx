@@ -15,6 +15,7 @@ import { Button, Stepper } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
 import { Pick } from '../../parts/Pick';
 import { todayOf } from './Today';
+import { Trainer } from './Trainer';
 
 // Charts come when they are looked at.
 const WinterChart = lazyPart(() => import('./WinterChart').then((m) => m.WinterChart));
@@ -128,6 +129,7 @@ export function Rehearsal(): ReactNode {
         brushing={brushing}
         onBrush={brush}
       />
+      <Trainer key={`${shown.id} ${number} evenings`} coverId={shown.id} year={year} number={number} />
       <Hundred key={`${shown.id} ${brushing} many`} coverId={shown.id} year={year} brushing={brushing} />
     </Box>
   );

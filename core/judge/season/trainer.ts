@@ -1,0 +1,143 @@
+/** Five evenings in March: you decide from the forecast, and see afterwards what it cost. */
+import { MS_PER_DAY, MS_PER_HOUR, addDays, dayNumber } from '../../base/days';
+import { type Phrase, amount } from '../../base/figure';
+import { type DaySum, type Limits, climateOf } from '../climate/climate';
+import type { ClimatePlace } from '../climate/drive';
+import type { BedModel } from '../climate/model';
+import { type Tending, USUAL_TENDING } from '../climate/tending';
+import { simulatedForecast, simulatedWeather } from '../weather/simulated';
+
+/** What is decided of an evening, for the night and the day after it. */
+export interface Decision {
+  readonly blanket: boolean;
+  readonly open: boolean;
+}
+
+export const EVENINGS = 5;
+/** A blanket that lies ready, m2K/W, as the one that is bought. */
+const BLANKET_M2K_PER_W = 0.35;
+const DAYS_BEFORE = 5;
+/** The evening on which it is decided, by the clock. */
+const EVENING = 18;
+/** So far over what it likes leaves scald, C. */
+const SCALDS_OVER_C = 10;
+
+/** A cover as the evenings meet it. */
+export interface TrainerAsk {
+  readonly place: ClimatePlace;
+  readonly model: BedModel;
+  readonly limits: Limits;
+  readonly cropName: string;
+  /** First of the five days, and which world it is. */
+  readonly from: string;
+  readonly seed: string;
+}
+
+/** The forecast of an evening for the next day and night. */
+export interface Foreseen {
+  readonly date: string;
+  readonly lowC: number;
+  readonly highC: number;
+  readonly cloud: number;
+  readonly gustMPerS: number;
+  readonly snowMm: number;
+}
+
+/** How the night and day after an evening went. */
+export interface Outcome {
+  readonly date: string;
+  readonly day: DaySum;
+  readonly decision: Decision;
+  /** What would have been better, and how it would have gone; nothing where nothing was. */
+  readonly better: { readonly decision: Decision; readonly day: DaySum } | undefined;
+  readonly word: Phrase;
+}
+
+const startMs = ({ from, place }: Pick<TrainerAsk, 'from' | 'place'>): number =>
+  dayNumber(from) * MS_PER_DAY - place.utcHours * MS_PER_HOUR;
+
+/** What is foreseen on an evening: wrong as forecasts are. @param evening from 0 */
+export function foreseen(ask: TrainerAsk, evening: number): Foreseen {
+  const date = addDays(ask.from, evening);
+  const issued = startMs(ask) + (evening - 1) * MS_PER_DAY + EVENING * MS_PER_HOUR;
+  const w = simulatedForecast(ask.place, ask.seed, issued, 30);
+  const sunny = w.sunWPerM2.flatMap((s, i) => (s > 50 ? [w.cloud[i] ?? 0] : []));
+  return {
+    date,
+    lowC: Math.min(...w.airC),
+    highC: Math.max(...w.airC),
+    cloud: sunny.reduce((a, b) => a + b, 0) / Math.max(1, sunny.length),
+    gustMPerS: Math.max(...w.gustMPerS),
+    snowMm: w.snowMm.reduce((a, b) => a + b, 0),
+  };
+}
+
+const tendingOf = ({ blanket, open }: Decision): Tending => ({
+  ...USUAL_TENDING,
+  open: open ? USUAL_TENDING.open : null,
+  fromC: -60,
+  blanket: blanket ? USUAL_TENDING.blanket : { from: 0, to: 0 },
+});
+
+function daysOf(ask: TrainerAsk, decisions: readonly Decision[]): readonly DaySum[] {
+  const first = startMs(ask) - DAYS_BEFORE * MS_PER_DAY;
+  const weather = simulatedWeather(ask.place, ask.seed, first, 24 * (DAYS_BEFORE + EVENINGS));
+  // An evening's blanket lies from then to the morning, so it is said for both of its dates.
+  const daily = new Map<string, Tending>();
+  decisions.forEach((d, i) => daily.set(addDays(ask.from, i), tendingOf(d)));
+  const before = tendingOf({ blanket: false, open: false });
+  const { days } = climateOf(
+    { ...ask.model, blanketM2KPerW: BLANKET_M2K_PER_W },
+    weather,
+    ask.place,
+    before,
+    ask.limits,
+    { daily },
+  );
+  return days.slice(DAYS_BEFORE, DAYS_BEFORE + decisions.length);
+}
+
+/** The lower the better: dead, scalded, then how cold and how hot against what the crop likes. */
+function harm({ killingC, hotC }: Limits, d: DaySum): number {
+  const [cold, hot] = [killingC - d.lowC, d.highC - hotC];
+  return (
+    (cold > 0 ? 1000 + cold : 0) + (hot > SCALDS_OVER_C ? 500 + hot : Math.max(0, hot)) + Math.max(0, cold + 2) / 2
+  );
+}
+
+const ALL: readonly Decision[] = [false, true].flatMap((blanket) => [false, true].map((open) => ({ blanket, open })));
+
+/**
+ * How the days went that were decided so far, each beside what would have been better.
+ * @returns as many outcomes as decisions
+ */
+export function trained(ask: TrainerAsk, decisions: readonly Decision[]): readonly Outcome[] {
+  const went = daysOf(ask, decisions);
+  return decisions.flatMap((decision, i): readonly Outcome[] => {
+    const day = went[i];
+    if (!day) return [];
+    const others = ALL.filter((d) => d.blanket !== decision.blanket || d.open !== decision.open).flatMap((other) => {
+      const alone = daysOf(ask, [...decisions.slice(0, i), other])[i];
+      return alone ? [{ decision: other, day: alone }] : [];
+    });
+    const best = others.reduce<(typeof others)[number] | undefined>(
+      (a, b) => (a && harm(ask.limits, a.day) <= harm(ask.limits, b.day) ? a : b),
+      undefined,
+    );
+    const better = best && harm(ask.limits, best.day) < harm(ask.limits, day) - 1 ? best : undefined;
+    return [{ date: day.date, day, decision, better, word: wordOf(ask, day) }];
+  });
+}
+
+function wordOf({ limits, cropName }: TrainerAsk, d: DaySum): Phrase {
+  const name = cropName.charAt(0).toUpperCase() + cropName.slice(1);
+  const range: Phrase = [amount(d.lowC, 'temperature'), ' to ', amount(d.highC, 'temperature'), ' inside'];
+  if (d.lowC < limits.killingC) return [`${name} froze: `, ...range, '.'];
+  if (d.highC > limits.hotC + SCALDS_OVER_C) return [`${name} scalded: `, ...range, '.'];
+  if (d.highC > limits.hotC) return [`Too hot for ${cropName} for ${d.hotHours} hours: `, ...range, '.'];
+  return ['All well: ', ...range, '.'];
+}
+
+/** The first of the five days: in March of a winter that begins in a year; in September in the south. */
+export const trainerFrom = (latitudeDeg: number, year: number): string =>
+  latitudeDeg < 0 ? `${year}-09-05` : `${year + 1}-03-05`;
