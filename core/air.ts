@@ -11,7 +11,8 @@ import { coatOn, enclosureIn } from './judge/season/coats';
 import { type Weather, part } from './judge/weather/weather';
 import { type Fit, type Reading, fitReadings, readingSpan } from './judge/climate/fit';
 import { type Tonight, tonightOf } from './judge/season/tonight';
-import { MS_PER_HOUR } from './base/days';
+import { hourAt } from './base/days';
+import { remembered } from './base/remember';
 import { coverMaterial } from './catalog/catalog';
 import type { Outline } from './outline';
 
@@ -21,15 +22,19 @@ export function climatePlace({ site }: Pick<Garden, 'site'>, ms: number): Climat
   return { latitudeDeg, longitudeDeg, elevationM, exposure, utcHours: utcHoursAt(site, ms) };
 }
 
+const models = remembered<BedModel>();
+
 /** The bed under its cover, as it is worn on a date: with that day's coat. */
 export function modelOf(o: Outline, date?: string): BedModel {
   const coat = date === undefined ? undefined : coatOn(o.cover.coats, date);
   const { assembly } = o;
-  const worn =
-    coat === undefined || coat.coverKey === null
-      ? assembly
-      : { ...assembly, enclosure: enclosureIn(assembly.enclosure, coverMaterial(o.site.catalog, coat.coverKey)) };
-  return bedModel(worn, o.site.bed, o.garden.landmarks);
+  const { bed, catalog } = o.site;
+  const { landmarks } = o.garden;
+  // Its own cover is asked about again and again: which way its faces look is found once.
+  if (coat === undefined || coat.coverKey === null)
+    return models(assembly, [bed, landmarks], () => bedModel(assembly, bed, landmarks));
+  const enclosure = enclosureIn(assembly.enclosure, coverMaterial(catalog, coat.coverKey));
+  return bedModel({ ...assembly, enclosure }, bed, landmarks);
 }
 
 /**
@@ -80,7 +85,7 @@ export function tonightOfCover(o: Outline, weather: Weather, now: number): Tonig
   const from = Math.max(0, now - BEFORE_HOURS);
   const near = part(weather, from, Math.min(weather.airC.length - from, now - from + 48));
   const shut = airOf(o, near, { ...o.cover.tending, open: null });
-  const hourOf = (ms: number): number => (((ms / MS_PER_HOUR + utcHoursAt(o.garden.site, ms)) % 24) + 24) % 24;
+  const hourOf = (ms: number): number => hourAt(ms, utcHoursAt(o.garden.site, ms));
   return tonightOf(shut, near, now - from, crop(o.assembly.crop.cropKey), hourOf, o.assembly.ventilation.byHandM2 > 0);
 }
 

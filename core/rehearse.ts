@@ -2,7 +2,8 @@
 import { climatePlace, modelOf } from './air';
 import type { Answers } from './build/answers/asked';
 import { quickPrice } from './cut';
-import type { Check } from './judge/proof/check';
+import { SNOW_DENSITY } from './judge/proof/snow';
+import { type Sure, logSpread } from './judge/proof/sure';
 import {
   type Bears,
   type Brushing,
@@ -21,14 +22,11 @@ import { warmerBy } from './warmer';
 import { familyOf } from './build/families';
 import { outline } from './plan';
 
-const WET_KG_PER_M3 = 400;
-/** Nine of ten lie within so many deviations. */
-const NINE_OF_TEN = 1.6449;
-
-const bearsOf = (at: number, sure: { readonly low: number; readonly high: number } | undefined): Bears =>
-  sure && sure.low > 0
-    ? { middle: at, deviation: Math.log(sure.high / sure.low) / (2 * NINE_OF_TEN) }
-    : { middle: at, deviation: 0.2 };
+/** What bears so much in the middle, as surely as its check tells; where that tells nothing, off by a fifth. */
+const bearsOf = (middle: number, sure: Sure | undefined): Bears => ({
+  middle,
+  deviation: sure && sure.low > 0 ? logSpread(sure).deviation : 0.2,
+});
 
 /** A cover as a winter meets it: strengths from its checks, air from what it is made of. */
 export function rehearsalOf(o: Outline, year: number, brushing: Brushing): RehearsalAsk {
@@ -36,8 +34,7 @@ export function rehearsalOf(o: Outline, year: number, brushing: Brushing): Rehea
   const weakest = o.strengths
     .filter((s) => Number.isFinite(s.wetSnowMm))
     .reduce<(typeof o.strengths)[number] | undefined>((a, s) => (a && a.wetSnowMm <= s.wetSnowMm ? a : s), undefined);
-  const wind: Check | undefined = o.checks.find((c) => c.id === 'wind');
-  const held = wind?.sure?.of;
+  const held = o.checks.find((c) => c.id === 'wind')?.sure?.of;
   const place = climatePlace(o.garden, Date.UTC(year, 11, 1));
   return {
     place,
@@ -45,11 +42,11 @@ export function rehearsalOf(o: Outline, year: number, brushing: Brushing): Rehea
     tending: o.cover.tending,
     limits: { killingC, hotC },
     cropName: name,
-    snow: weakest && bearsOf((weakest.wetSnowMm / 1000) * WET_KG_PER_M3, weakest.sure),
+    snow: weakest && bearsOf((weakest.wetSnowMm / 1000) * SNOW_DENSITY.wet, weakest.sure),
     // The load grows with the square of the gust.
     gust: held && {
-      middle: o.garden.site.gustMPerS * (held.low * held.high) ** 0.25,
-      deviation: Math.log(held.high / held.low) / (4 * NINE_OF_TEN),
+      middle: o.garden.site.gustMPerS * Math.exp(logSpread(held).middle / 2),
+      deviation: logSpread(held).deviation / 2,
     },
     brushing,
     ...(o.cover.taught && { options: { taught: o.cover.taught } }),

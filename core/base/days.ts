@@ -3,6 +3,12 @@
 export const MS_PER_DAY = 86_400_000;
 export const MS_PER_HOUR = 3_600_000;
 
+/** The number of the day that an instant falls on, by a clock so many hours ahead of UTC. */
+export const dayAt = (ms: number, utcHours: number): number => Math.floor((ms / MS_PER_HOUR + utcHours) / 24);
+
+/** The hour of that clock, from 0 up to 24. */
+export const hourAt = (ms: number, utcHours: number): number => (((ms / MS_PER_HOUR + utcHours) % 24) + 24) % 24;
+
 /** Days since 1 January 1970 of a year-month-day. */
 export const dayNumber = (date: string): number => Math.round(Date.parse(`${date}T00:00:00Z`) / MS_PER_DAY);
 

@@ -5,7 +5,6 @@
  * Steps by the two-stage singly diagonally implicit Runge-Kutta rule of order 2 (R. Alexander, SIAM J. Numer. Anal. 14 (1977) 1006).
  */
 import { SELF_OPENING } from '../../catalog/ventUnits';
-import { MS_PER_HOUR } from '../../base/days';
 import type { Draught } from './airing';
 import type { Drive } from './drive';
 import { AIR_J_PER_M3K } from './losses';
@@ -311,6 +310,3 @@ function balanced(D: number, S: number, airing: Airing): number {
   }
   return b;
 }
-
-/** Hours since 1970 of an entry of a run. */
-export const hourMs = (run: Pick<Run, 'startMs'>, i: number): number => run.startMs + i * MS_PER_HOUR;

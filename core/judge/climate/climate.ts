@@ -1,5 +1,5 @@
 /** A cover in weather: how warm and how cold it gets, hour by hour and day by day. */
-import { dayOfYear, isoDay, MS_PER_DAY, MS_PER_HOUR } from '../../base/days';
+import { dayOfYear, isoDay, MS_PER_DAY, MS_PER_HOUR, dayAt } from '../../base/days';
 import { groundC, normalsOf } from '../weather/normals';
 import { type Weather, hoursOf } from '../weather/weather';
 import { type Run, STEPS_PER_HOUR, runBalance } from './balance';
@@ -77,7 +77,7 @@ export function climateOf(
 
 function daysOf(run: Run, weather: Weather, utcHours: number, { killingC, hotC }: Limits): readonly DaySum[] {
   const days: DaySum[] = [];
-  const dayAt = (i: number): number => Math.floor((run.startMs / MS_PER_HOUR + i + utcHours) / 24);
+  const dayOf = (i: number): number => dayAt(run.startMs + i * MS_PER_HOUR, utcHours);
   const hours = hoursOf(weather);
   for (let i = 0; i < hours;) {
     const sum = {
@@ -91,7 +91,7 @@ function daysOf(run: Run, weather: Weather, utcHours: number, { killingC, hotC }
       drip: 0,
     };
     let end = i;
-    for (; end < hours && dayAt(end) === dayAt(i); end++) {
+    for (; end < hours && dayOf(end) === dayOf(i); end++) {
       const out = weather.airC[end] ?? 0;
       sum.out = [Math.min(sum.out[0] ?? out, out), Math.max(sum.out[1] ?? out, out)];
       sum.low = Math.min(sum.low, run.lowC[end] ?? Infinity);
@@ -103,7 +103,7 @@ function daysOf(run: Run, weather: Weather, utcHours: number, { killingC, hotC }
       if ((run.open[end] ?? 0) > 0.02) sum.open++;
     }
     days.push({
-      date: isoDay(dayAt(i)),
+      date: isoDay(dayOf(i)),
       outLowC: sum.out[0] ?? 0,
       outHighC: sum.out[1] ?? 0,
       lowC: sum.low,

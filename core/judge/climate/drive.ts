@@ -1,7 +1,7 @@
 /** What weather does to a covered bed, hour by hour, before its own warmth answers. */
 import { beamOver, skySeen } from '../../site/horizon';
 import type { Exposure } from '../../site/place';
-import { MS_PER_HOUR, isoDay } from '../../base/days';
+import { MS_PER_HOUR, dayAt, hourAt, isoDay } from '../../base/days';
 import { type Weather, type WeatherPlace, hoursOf } from '../weather/weather';
 import { ASLANT_DIFFUSE, aslant, diffusePart, saturatedKgPerM3, skyLossWPerM2, sunAt } from './sky';
 import { type BedModel, type Taught, UNTAUGHT } from './model';
@@ -107,9 +107,9 @@ export function driveOf(
     const dew = weather.dewC[i] ?? air;
     const cloud = weather.cloud[i] ?? 0.5;
     const wind = (weather.windMPerS[i] ?? 2) * AT_BED[place.exposure];
-    const clock = ms / MS_PER_HOUR + place.utcHours;
-    const hour = ((clock % 24) + 24) % 24;
-    const tended = daily?.get(isoDay(Math.floor(clock / 24))) ?? tending;
+    const day = dayAt(ms, place.utcHours);
+    const hour = hourAt(ms, place.utcHours);
+    const tended = daily?.get(isoDay(day)) ?? tending;
     d.windMPerS[i] = wind;
     d.vapour[i] = saturatedKgPerM3(Math.min(dew, air));
     whiteMm = Math.max(0, whiteMm + (weather.snowMm[i] ?? 0) - (air > THAWS_C ? air - THAWS_C : 0.05));
@@ -159,7 +159,7 @@ export function driveOf(
     d.skinDropC[i] = skinM2 > 0 ? sky / Math.max(1e-9, through) : 0;
     d.returned[i] = skinM2 > 0 ? Math.min(0.9, through / skinM2 / h) : 0;
     d.leak[i] = (taught.loss * leaksIn(model, wind) * model.volumeM3) / 3600;
-    const weekday = (((Math.floor(clock / 24) + 4) % 7) + 7) % 7;
+    const weekday = (((day + 4) % 7) + 7) % 7;
     d.opened[i] = tended.open && !tended.forgets.includes(weekday) && within(tended.open, hour + 0.5) ? 1 : 0;
     d.lightsW[i] = model.lightsW > 0 && within(tended.lights, hour + 0.5) ? model.lightsW : 0;
   }
@@ -176,7 +176,7 @@ function onlyWarmDays(
   utcHours: number,
   fromC: number,
 ): void {
-  const dayOf = (i: number): number => Math.floor((weather.startMs / MS_PER_HOUR + i + utcHours) / 24);
+  const dayOf = (i: number): number => dayAt(weather.startMs + i * MS_PER_HOUR, utcHours);
   for (let i = 0; i < opened.length;) {
     let end = i;
     let warmest = -Infinity;

@@ -1,4 +1,5 @@
 /** What a garden's own readings teach of a cover: how much more or less it loses, and takes in, than reckoned. */
+import { MS_PER_HOUR } from '../../base/days';
 import type { Weather } from '../weather/weather';
 import type { Climate, ClimateOptions } from './climate';
 import { type Taught, UNTAUGHT } from './model';
@@ -135,7 +136,7 @@ export function readingSpan(
   weather: Weather,
 ): { readonly from: number; readonly hours: number } {
   const hour = (date: string, h: number): number =>
-    Math.round((Date.parse(`${date}T00:00:00Z`) - weather.startMs) / 3_600_000) + h;
+    Math.round((Date.parse(`${date}T00:00:00Z`) - weather.startMs) / MS_PER_HOUR) + h;
   const dates = readings.map((r) => r.date).sort();
   const from = Math.max(0, hour(dates[0] ?? '', 0) - 24 * 4);
   const to = Math.min(weather.airC.length, hour(dates[dates.length - 1] ?? '', 24) + 24);

@@ -57,7 +57,7 @@ const JUG_LITRES = 4;
 /** One old-style string of lights of three metres, W. */
 const STRING_W = 25;
 /** A quilted blanket, m2K/W. Source: our own middle figure for 2 cm of wool or a moving blanket. */
-const BLANKET_M2K_PER_W = 0.35;
+export const BLANKET_M2K_PER_W = 0.35;
 /** Stones between the rows, kg on a square metre of floor. */
 const STONES_KG_PER_M2 = 25;
 /** Through the bed's wall and the soil behind it, W/m2K; straw or soil heaped against it lets a third through. */

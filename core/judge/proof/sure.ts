@@ -14,7 +14,10 @@ export interface Sure {
 const NINE_OF_TEN = 1.6449;
 
 /** The middle of a spread, and its standard deviation, both of the logarithm. */
-export const logSpread = ({ low, high }: Spread): { readonly middle: number; readonly deviation: number } => ({
+export const logSpread = ({
+  low,
+  high,
+}: Pick<Spread, 'low' | 'high'>): { readonly middle: number; readonly deviation: number } => ({
   middle: (Math.log(low) + Math.log(high)) / 2,
   deviation: (Math.log(high) - Math.log(low)) / (2 * NINE_OF_TEN),
 });

@@ -8,7 +8,7 @@ import { tenHours } from './daylight';
 import { frostOf, nextOf, warmingPerDay } from './frost';
 
 /** What an entry is about. */
-export type TaskKind = 'sow' | 'grown' | 'harvest' | 'flower' | 'harden' | 'coat' | 'light' | 'frost' | 'care';
+export type TaskKind = 'sow' | 'grown' | 'harvest' | 'flower' | 'harden' | 'coat' | 'light' | 'frost';
 
 /** One entry of the calendar: on a date, or from one to another. */
 export interface Task {
@@ -42,7 +42,7 @@ const NEARLY = 0.8;
 /** Never count on more than so many days from a cover. */
 const MOST_SHIFT_DAYS = 45;
 const HARDEN_DAYS = 7;
-const HARVEST_WEEKS = { winter: 12, cool: 4, warm: 10 } as const;
+const HARVEST_WEEKS = { cool: 4, warm: 10 } as const;
 
 /**
  * The calendar of a cover.
@@ -141,7 +141,7 @@ function sowing(ask: SeasonAsk, { spring, autumn, shift, dark, add }: Dates): vo
       crop.season === 'warm'
         ? [
             'Raised indoors. In the open from ',
-            open,
+            sayDay(open),
             '; the cover buys ',
             amount(daysBetween(sow, open), 'count'),
             ' days.',

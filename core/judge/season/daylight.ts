@@ -1,7 +1,7 @@
 /** How long the day is: when plants stand still for want of light. */
 import { getTimes } from 'suncalc';
 import { noonSun } from '../climate/noon';
-import { addDays, dayNumber, isoDay } from '../../base/days';
+import { MS_PER_HOUR, addDays, dayNumber, isoDay } from '../../base/days';
 
 /** Below so many hours of daylight most plants stand still. Source: growers' rule. */
 export const STANDSTILL_HOURS = 10;
@@ -26,7 +26,7 @@ export interface SunDay {
 export function sunDay(latitudeDeg: number, longitudeDeg: number, date: string): SunDay {
   const t = getTimes(new Date(`${date}T12:00:00Z`), latitudeDeg, longitudeDeg);
   const [rise, set] = [t.sunrise?.getTime() ?? null, t.sunset?.getTime() ?? null];
-  const hours = t.alwaysUp ? 24 : rise === null || set === null ? 0 : (set - rise) / 3_600_000;
+  const hours = t.alwaysUp ? 24 : rise === null || set === null ? 0 : (set - rise) / MS_PER_HOUR;
   const { altitudeDeg } = noonSun(latitudeDeg, longitudeDeg, date);
   return { date, hours, noonAltitudeDeg: altitudeDeg, sunriseMs: rise, sunsetMs: set };
 }

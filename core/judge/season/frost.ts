@@ -1,5 +1,5 @@
 /** When frost comes and goes at a place, and how far a year may be off. */
-import { addDays, inYear } from '../../base/days';
+import { addDays, dayOfYear, inYear } from '../../base/days';
 import type { FrostDates, Place } from '../../site/place';
 import { normalsOf, usualC } from '../weather/normals';
 
@@ -31,9 +31,7 @@ export function warmingPerDay(
   monthDay: string,
 ): number {
   const n = normalsOf(place);
-  const day =
-    (Date.parse(`${inYear(SOME_YEAR, monthDay)}T00:00:00Z`) - Date.parse(`${SOME_YEAR}-01-01T00:00:00Z`)) / 86_400_000 +
-    1;
+  const day = dayOfYear(inYear(SOME_YEAR, monthDay));
   return Math.abs(usualC(n, day + 0.5) - usualC(n, day - 0.5));
 }
 

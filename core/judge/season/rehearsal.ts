@@ -1,13 +1,13 @@
 /** A winter played on a cover before it comes: snow, gales, frost and sun on the design as it stands, tended as it is. */
-import { MS_PER_HOUR, isoDay } from '../../base/days';
-import { type Phrase, amount } from '../../base/figure';
+import { MS_PER_HOUR, dayAt, hourAt, isoDay } from '../../base/days';
+import { type Phrase, amount, capital } from '../../base/figure';
 import { type ClimateOptions, type DaySum, type Limits, climateOf } from '../climate/climate';
 import type { ClimatePlace } from '../climate/drive';
 import type { BedModel } from '../climate/model';
 import type { Tending } from '../climate/tending';
+import { SNOW_DENSITY } from '../proof/snow';
 import { bell } from '../weather/noise';
 import { placeSeed, simulatedWeather } from '../weather/simulated';
-import type { Weather } from '../weather/weather';
 
 /** Who brushes snow off: nobody, every morning, or as soon as it lies deep. */
 export type Brushing = 'never' | 'mornings' | 'at once';
@@ -79,6 +79,9 @@ const NEAR_C = 1.5;
 /** Days of a winter: from 1 November to the middle of April; half a year later in the south. */
 const WINTER_HOURS = 24 * 166;
 
+/** Depth of wet snow that weighs as much, mm. */
+export const wetMm = (kgPerM2: number): number => (1000 * kgPerM2) / SNOW_DENSITY.wet;
+
 /** First hour of a winter by the clock of the place, ms since 1970. @param year the year in which it begins */
 export const winterStartMs = (place: ClimatePlace, year: number): number =>
   Date.UTC(year, place.latitudeDeg < 0 ? 4 : 10, 1) - place.utcHours * MS_PER_HOUR;
@@ -116,8 +119,12 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
     let gust = 0;
     let fell = 0;
     let scalded = 0;
-    for (; at < weather.airC.length && dateAt(weather, at, ask.place.utcHours) === day.date; at++) {
-      const hour = hourAt(weather, at, ask.place.utcHours);
+    for (
+      ;
+      at < weather.airC.length && isoDay(dayAt(weather.startMs + at * MS_PER_HOUR, ask.place.utcHours)) === day.date;
+      at++
+    ) {
+      const hour = hourAt(weather.startMs + at * MS_PER_HOUR, ask.place.utcHours);
       fell += weather.snowMm[at] ?? 0;
       snow += ((weather.snowMm[at] ?? 0) / 1000) * FRESH_KG_PER_M3;
       const warm = Math.max(0, weather.airC[at] ?? 0);
@@ -128,7 +135,7 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
       if (snow > folds)
         breaks('folded', [
           'Folds under about ',
-          amount((1000 * snow) / 400, 'snowDepth'),
+          amount(wetMm(snow), 'snowDepth'),
           ' of wet snow, or its weight in fresh.',
         ]);
       if (gust > lifts) breaks('blown', [`A gust of ${Math.round(gust)} m/s takes it away.`]);
@@ -146,7 +153,7 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
     if (fell > 150) tell('snow', ['Fresh snow, ', amount(fell, 'snowDepth'), '.']);
     if (scalded >= COOKS_HOURS)
       loses('cooked', [
-        `${capitalOf(ask.cropName)} scalds at `,
+        `${capital(ask.cropName)} scalds at `,
         amount(day.highC, 'temperature'),
         ': shut on a sunny day.',
       ]);
@@ -154,7 +161,7 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
     const lowC = cover === undefined ? day.lowC : Math.min(day.lowC, day.outLowC);
     if (lowC < ask.limits.killingC)
       loses('killed', [
-        `${capitalOf(ask.cropName)} dies at `,
+        `${capital(ask.cropName)} dies at `,
         amount(lowC, 'temperature'),
         cover === undefined ? ' inside, ' : ' with the cover down, ',
         amount(day.outLowC, 'temperature'),
@@ -172,12 +179,6 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
   }
   return { seed, days, events, cover, crop, sums };
 }
-
-const dateAt = (w: Weather, i: number, utcHours: number): string =>
-  isoDay(Math.floor((w.startMs / MS_PER_HOUR + i + utcHours) / 24));
-const hourAt = (w: Weather, i: number, utcHours: number): number =>
-  (((w.startMs / MS_PER_HOUR + i + utcHours) % 24) + 24) % 24;
-const capitalOf = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** Many winters at once. */
 export interface Winters {
@@ -206,7 +207,11 @@ export function rehearseMany(ask: RehearsalAsk, year: number, count: number, hea
     const w = rehearse(ask, year, `winter ${i + 1}`);
     cover[w.cover ?? 'stood']++;
     crop[w.crop ?? 'lived']++;
-    for (const d of w.days) lows.set(d.date, [...(lows.get(d.date) ?? []), d.lowC]);
+    for (const d of w.days) {
+      const list = lows.get(d.date);
+      if (list) list.push(d.lowC);
+      else lows.set(d.date, [d.lowC]);
+    }
     hear?.(i + 1);
   }
   const bands = [...lows].map(([date, list]) => {

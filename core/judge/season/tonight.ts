@@ -1,6 +1,6 @@
 /** What to do at a cover today and tonight, from what is foreseen. */
 import { MS_PER_HOUR } from '../../base/days';
-import { type Phrase, amount } from '../../base/figure';
+import { type Phrase, amount, capital } from '../../base/figure';
 import type { Crop } from '../../site/crops';
 import type { Climate } from '../climate/climate';
 import type { Weather } from '../weather/weather';
@@ -75,7 +75,7 @@ export function tonightOf(
     deeds.push(
       margin < 0
         ? [
-            `${crop.name[0]?.toUpperCase() ?? ''}${crop.name.slice(1)} dies at `,
+            `${capital(crop.name)} dies at `,
             amount(crop.killingC, 'temperature'),
             ': pick what is ready, or lay a blanket over it before dark.',
           ]

@@ -1,11 +1,12 @@
 /** Five evenings in March: you decide from the forecast, and see afterwards what it cost. */
 import { MS_PER_DAY, MS_PER_HOUR, addDays, dayNumber } from '../../base/days';
-import { type Phrase, amount } from '../../base/figure';
+import { type Phrase, amount, capital } from '../../base/figure';
 import { type DaySum, type Limits, climateOf } from '../climate/climate';
 import type { ClimatePlace } from '../climate/drive';
-import type { BedModel } from '../climate/model';
+import { BLANKET_M2K_PER_W, type BedModel } from '../climate/model';
 import { type Tending, USUAL_TENDING } from '../climate/tending';
 import { simulatedForecast, simulatedWeather } from '../weather/simulated';
+import type { Weather } from '../weather/weather';
 
 /** What is decided of an evening, for the night and the day after it. */
 export interface Decision {
@@ -14,8 +15,6 @@ export interface Decision {
 }
 
 export const EVENINGS = 5;
-/** A blanket that lies ready, m2K/W, as the one that is bought. */
-const BLANKET_M2K_PER_W = 0.35;
 const DAYS_BEFORE = 5;
 /** The evening on which it is decided, by the clock. */
 const EVENING = 18;
@@ -79,10 +78,7 @@ const tendingOf = ({ blanket, open }: Decision): Tending => ({
   blanket: blanket ? USUAL_TENDING.blanket : { from: 0, to: 0 },
 });
 
-function daysOf(ask: TrainerAsk, decisions: readonly Decision[]): readonly DaySum[] {
-  const first = startMs(ask) - DAYS_BEFORE * MS_PER_DAY;
-  const weather = simulatedWeather(ask.place, ask.seed, first, 24 * (DAYS_BEFORE + EVENINGS));
-  // An evening's blanket lies from then to the morning, so it is said for both of its dates.
+function daysOf(ask: TrainerAsk, weather: Weather, decisions: readonly Decision[]): readonly DaySum[] {
   const daily = new Map<string, Tending>();
   decisions.forEach((d, i) => daily.set(addDays(ask.from, i), tendingOf(d)));
   const before = tendingOf({ blanket: false, open: false });
@@ -112,12 +108,14 @@ const ALL: readonly Decision[] = [false, true].flatMap((blanket) => [false, true
  * @returns as many outcomes as decisions
  */
 export function trained(ask: TrainerAsk, decisions: readonly Decision[]): readonly Outcome[] {
-  const went = daysOf(ask, decisions);
+  const first = startMs(ask) - DAYS_BEFORE * MS_PER_DAY;
+  const weather = simulatedWeather(ask.place, ask.seed, first, 24 * (DAYS_BEFORE + EVENINGS));
+  const went = daysOf(ask, weather, decisions);
   return decisions.flatMap((decision, i): readonly Outcome[] => {
     const day = went[i];
     if (!day) return [];
     const others = ALL.filter((d) => d.blanket !== decision.blanket || d.open !== decision.open).flatMap((other) => {
-      const alone = daysOf(ask, [...decisions.slice(0, i), other])[i];
+      const alone = daysOf(ask, weather, [...decisions.slice(0, i), other])[i];
       return alone ? [{ decision: other, day: alone }] : [];
     });
     const best = others.reduce<(typeof others)[number] | undefined>(
@@ -130,7 +128,7 @@ export function trained(ask: TrainerAsk, decisions: readonly Decision[]): readon
 }
 
 function wordOf({ limits, cropName }: TrainerAsk, d: DaySum): Phrase {
-  const name = cropName.charAt(0).toUpperCase() + cropName.slice(1);
+  const name = capital(cropName);
   const range: Phrase = [amount(d.lowC, 'temperature'), ' to ', amount(d.highC, 'temperature'), ' inside'];
   if (d.lowC < limits.killingC) return [`${name} froze: `, ...range, '.'];
   if (d.highC > limits.hotC + SCALDS_OVER_C) return [`${name} scalded: `, ...range, '.'];

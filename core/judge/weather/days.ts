@@ -1,5 +1,5 @@
 /** Days of a weather that are worth looking at. */
-import { MS_PER_HOUR, isoDay } from '../../base/days';
+import { MS_PER_HOUR, dayAt, isoDay } from '../../base/days';
 import { type Weather, hoursOf } from './weather';
 
 /** A day that stands out, and why. */
@@ -17,7 +17,7 @@ const CLEAR = 0.35;
  * @param utcHours how far the clock of the place is ahead of UTC
  */
 export function notableDays(w: Weather, utcHours: number, south = false): readonly NotableDay[] {
-  const date = (i: number): string => isoDay(Math.floor((w.startMs / MS_PER_HOUR + i + utcHours) / 24));
+  const date = (i: number): string => isoDay(dayAt(w.startMs + i * MS_PER_HOUR, utcHours));
   const hours = Array.from({ length: hoursOf(w) }, (_, i) => i);
   const best = (of: (i: number) => number, among: readonly number[]): number | undefined =>
     among.length > 0 ? among.reduce((a, b) => (of(b) > of(a) ? b : a)) : undefined;

@@ -1,5 +1,4 @@
 /** The usual year of a place from nothing but where it lies: rough, until its gardener knows better. */
-import { dayOfYear } from '../../base/days';
 import type { WeatherPlace } from './weather';
 
 /** Mean of the year, half the swing from winter to summer, C, and the coldest day of the year. */
@@ -43,6 +42,3 @@ export function groundC(n: Normals, day: number, depthM: number): number {
   const z = depthM / 2.2;
   return n.meanC - n.swingC * Math.exp(-z) * Math.cos((2 * Math.PI * (day - n.coldestDay)) / YEAR_DAYS - z);
 }
-
-/** The same for a date. */
-export const groundOn = (n: Normals, date: string, depthM: number): number => groundC(n, dayOfYear(date), depthM);

@@ -1,4 +1,5 @@
 /** Weather of a place, hour by hour: what a station, a forecast, a file or the simulated service tells, all in one form. */
+import { MS_PER_HOUR } from '../../base/days';
 
 /** Hours of weather one after the other; every list has one entry an hour. */
 export interface Weather {
@@ -52,7 +53,7 @@ export const weatherKey = (w: Weather): string => `${w.source} ${w.startMs} ${w.
 
 /** Two weathers one after the other; what of the second lies in the first is left out. */
 export function joined(first: Weather, second: Weather): Weather {
-  const skip = Math.max(0, Math.round((first.startMs - second.startMs) / 3_600_000) + hoursOf(first));
+  const skip = Math.max(0, Math.round((first.startMs - second.startMs) / MS_PER_HOUR) + hoursOf(first));
   const whole: Weather = { ...first, source: second.source, simulated: first.simulated || second.simulated };
   return WEATHER_LISTS.reduce((all, k) => ({ ...all, [k]: [...first[k], ...second[k].slice(skip)] }), whole);
 }
@@ -62,6 +63,6 @@ export const hoursOf = (w: Weather): number => w.airC.length;
 
 /** A part of a weather: from an hour on, so many hours. */
 export function part(w: Weather, from: number, hours: number): Weather {
-  const cut: Weather = { ...w, startMs: w.startMs + from * 3_600_000 };
+  const cut: Weather = { ...w, startMs: w.startMs + from * MS_PER_HOUR };
   return WEATHER_LISTS.reduce((all, k) => ({ ...all, [k]: w[k].slice(from, from + hours) }), cut);
 }

@@ -9,22 +9,9 @@ import { type WarmerFound, lookForWarmth } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
+import { Table } from '../../parts/lists';
 
-const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 0.9375rem;
-  th {
-    text-align: left;
-    font-weight: 400;
-    color: var(--quiet);
-    font-size: 0.875rem;
-  }
-  th,
-  td {
-    padding: 0.2rem 0.8rem 0.2rem 0;
-    border-bottom: 1px solid var(--hair);
-  }
+const Gains = styled(Table)`
   .n {
     text-align: right;
     font-family: var(--mono);
@@ -68,7 +55,7 @@ export function Warmer({
     <section aria-label="What would keep it warmer" data-testid="warmer">
       <h2>Milder on {sayDay(found.date)}, the coldest clear night</h2>
       <Scroll>
-        <Table>
+        <Gains>
           <thead>
             <tr>
               <th>With</th>
@@ -99,7 +86,7 @@ export function Warmer({
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Gains>
       </Scroll>
     </section>
   );

@@ -1,27 +1,18 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
-import { climatePlace, modelOf } from '../../../core/air';
-import { MS_PER_DAY, MS_PER_HOUR, addDays, dayNumber, isDate, isoDay } from '../../../core/base/days';
-import { evaluate } from '../../../core/evaluate';
-import { type Fault, fail, messageOf, ok } from '../../../core/base/result';
+import { isDate } from '../../../core/base/days';
+import { type Fault, fail, ok } from '../../../core/base/result';
 import { LOG_KINDS, LOG_KIND_KEYS, type LogEntry, type LogKind, newEntry } from '../../../core/garden/log';
-import type { Cover } from '../../../core/garden/garden';
-import { LEAST_READINGS, type Reading } from '../../../core/judge/climate/fit';
-import { weatherKey, type Weather } from '../../../core/judge/weather/weather';
 import { logCsv } from '../../../core/show/log';
 import { useCurrent } from '../../app/current';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
-import { fitIn } from '../../background/planClient';
-import { useJob } from '../../background/useJob';
 import { Button, Choice, Field, Row } from '../../parts/controls';
-import { JobSays } from '../../parts/JobSays';
 import { FaultList } from '../../parts/OpenFile';
+import { Table } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { TypedField } from '../../parts/TypedField';
-import { type PairReading, thermometers } from '../../weather/source';
-import { useWeather } from '../../weather/useWeather';
 import { todayOf } from './Today';
 
 const Form = styled.form`
@@ -47,19 +38,8 @@ const Form = styled.form`
   }
 `;
 
-const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  th {
-    text-align: left;
-    font-weight: 400;
-    color: var(--quiet);
-    font-size: 0.875rem;
-  }
-  td,
-  th {
-    padding: 0.4rem 0.9rem 0.4rem 0;
-    border-bottom: 1px solid var(--hair);
+const Entries = styled(Table)`
+  td {
     vertical-align: top;
   }
   .n {
@@ -245,7 +225,7 @@ export function Log(): ReactNode {
       {rows.length === 0 ? (
         <p>Nothing is written down yet. A low and a high inside, a week long, is enough for Cabanon to learn from.</p>
       ) : (
-        <Table data-testid="log">
+        <Entries data-testid="log">
           <thead>
             <tr>
               <th>Date</th>
@@ -280,7 +260,7 @@ export function Log(): ReactNode {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Entries>
       )}
       {rows.length > PAGE * pages && (
         <div>
@@ -290,179 +270,5 @@ export function Log(): ReactNode {
         </div>
       )}
     </>
-  );
-}
-
-/** What the readings of the cover in hand teach of it. */
-export function LogPanel(): ReactNode {
-  const garden = useGarden();
-  const { cover } = useCurrent();
-  const [chosen, choose] = useState<string>();
-  const shown = garden.covers.find((c) => c.id === chosen) ?? cover;
-  const { weather } = useWeather();
-  if (!shown) return null;
-  const readings = garden.log.filter(
-    (e) => e.coverId === shown.id && (e.insideLowC !== null || e.insideHighC !== null),
-  );
-  return (
-    <section aria-label="What the readings teach">
-      <h2>What the readings teach</h2>
-      <Choice
-        label="Cover"
-        value={shown.id}
-        options={garden.covers.map((c) => ({ value: c.id, label: c.name }))}
-        onChange={choose}
-      />
-      {readings.length < LEAST_READINGS ? (
-        <p>
-          {readings.length} of at least {LEAST_READINGS} readings of lows or highs inside: until then the figures of the
-          catalogue stand.
-        </p>
-      ) : weather ? (
-        <Fitted cover={shown} readings={readings} weather={weather} />
-      ) : (
-        <p role="status">Asking for the weather of those days…</p>
-      )}
-      {shown.taught && <Taught cover={shown} />}
-      <Pair cover={shown} />
-    </section>
-  );
-}
-
-/** Days of the simulated pair that are taken into the log at a time. */
-const PAIR_DAYS = 14;
-
-/** A pair of thermometers that is not there: for trying out what readings teach. */
-function Pair({ cover }: { readonly cover: Cover }): ReactNode {
-  const garden = useGarden();
-  const take = useTake();
-  const [said, say] = useState<string>();
-  const [busy, setBusy] = useState(false);
-  const read = async (): Promise<void> => {
-    const o = evaluate(garden, cover);
-    if (!o.ok) return say('This cover cannot be drawn as it is.');
-    setBusy(true);
-    const today = todayOf(garden, Date.now());
-    const place = climatePlace(garden, Date.now());
-    const fromMs = dayNumber(addDays(today, -PAIR_DAYS - 2)) * MS_PER_DAY - place.utcHours * MS_PER_HOUR;
-    const days = new Map<string, PairReading[]>();
-    try {
-      const seed = `${garden.name.slice(0, 20)} ${cover.id}`;
-      await thermometers(
-        { place, bed: modelOf(o.value), tending: cover.tending, fromMs, hours: 24 * (PAIR_DAYS + 2), seed },
-        (r) => {
-          const date = isoDay(Math.floor((r.ms - 1) / MS_PER_DAY + place.utcHours / 24));
-          days.set(date, [...(days.get(date) ?? []), r]);
-        },
-      );
-    } catch (why) {
-      setBusy(false);
-      return say(`The thermometers do not answer (${messageOf(why)}).`);
-    }
-    setBusy(false);
-    const there = new Set(garden.log.filter((e) => e.coverId === cover.id && e.kind === 'reading').map((e) => e.date));
-    const fresh = [...days].filter(
-      ([date, list]) => date >= addDays(today, -PAIR_DAYS) && date < today && list.length > 12 && !there.has(date),
-    );
-    const of = (list: readonly PairReading[], key: 'insideC' | 'outsideC', most: boolean): number =>
-      (most ? Math.max : Math.min)(...list.map((r) => r[key]));
-    const entries = fresh.map(([date, list]): LogEntry => ({
-      ...newEntry(newId(), date, cover.id, 'reading'),
-      insideLowC: of(list, 'insideC', false),
-      insideHighC: of(list, 'insideC', true),
-      outsideLowC: of(list, 'outsideC', false),
-      outsideHighC: of(list, 'outsideC', true),
-      note: 'Simulated thermometers',
-    }));
-    if (entries.length > 0) take('Take in the simulated thermometers', (g) => void g.log.push(...entries));
-    say(entries.length > 0 ? `${entries.length} days taken in.` : 'Every day of these is written down already.');
-  };
-  return (
-    <div style={{ marginTop: '1.2rem' }}>
-      <h2>
-        <span className="mark">Simulated</span> thermometers
-      </h2>
-      <p>
-        A made-up pair, one in the bed and one beside it, for trying out what readings teach. Its bed is not quite what
-        was reckoned.
-      </p>
-      <Button isDisabled={busy} onPress={() => void read()}>
-        Take in its last {PAIR_DAYS} days
-      </Button>
-      {said !== undefined && <p role="status">{said}</p>}
-    </div>
-  );
-}
-
-function Taught({ cover }: { readonly cover: Cover }): ReactNode {
-  const take = useTake();
-  return (
-    <p style={{ marginTop: '0.8rem' }}>
-      In force since {cover.taught?.readings} readings: loses {cover.taught?.loss.toFixed(2)} times, takes in{' '}
-      {cover.taught?.gain.toFixed(2)} times as much as reckoned.{' '}
-      <Button
-        onPress={() =>
-          void take('Forget what the readings taught', (g) => {
-            const found = g.covers.find((c) => c.id === cover.id);
-            if (found) found.taught = null;
-          })
-        }
-      >
-        Forget it
-      </Button>
-    </p>
-  );
-}
-
-function Fitted({
-  cover,
-  readings,
-  weather,
-}: {
-  readonly cover: Cover;
-  readonly readings: readonly Reading[];
-  readonly weather: Weather;
-}): ReactNode {
-  const units = useUnits();
-  const take = useTake();
-  const input = {
-    coverId: cover.id,
-    key: weatherKey(weather),
-    readings: readings.map(({ date, insideLowC, insideHighC }) => ({ date, insideLowC, insideHighC })),
-  };
-  const job = useJob('what readings teach', input, (garden, q: typeof input) =>
-    fitIn(garden, weather, q.coverId, q.readings),
-  );
-  if (job.state !== 'done') return <JobSays job={job} doing="Setting what was read beside what was reckoned" />;
-  const fit = job.value;
-  if (!fit) return <p>Too few of the readings lie in days whose weather is known.</p>;
-  const said = (factor: number, sure: number | null, what: string): ReactNode =>
-    sure !== null && (
-      <p>
-        It {what} <b className="measure">{factor.toFixed(2)}</b> times as much as reckoned, nine times in ten from{' '}
-        {(factor / sure).toFixed(2)} to {(factor * sure).toFixed(2)}.
-      </p>
-    );
-  return (
-    <div data-testid="fit">
-      {said(fit.taught.loss, fit.sure.loss, 'loses')}
-      {said(fit.taught.gain, fit.sure.gain, 'takes in')}
-      <p className="quiet">
-        From {fit.lows} lows and {fit.highs} highs of days in {weather.simulated ? 'simulated weather' : weather.source}
-        . The middle reading was off by {formatAmount(fit.offBeforeC, 'warming', units)}, and is by{' '}
-        {formatAmount(fit.offAfterC, 'warming', units)} with it.
-      </p>
-      <Button
-        $strong
-        onPress={() =>
-          void take('Correct the cover to its readings', (g) => {
-            const found = g.covers.find((c) => c.id === cover.id);
-            if (found) found.taught = { loss: fit.taught.loss, gain: fit.taught.gain, readings: fit.lows + fit.highs };
-          })
-        }
-      >
-        Correct it to this garden
-      </Button>
-    </div>
   );
 }

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
-import type { Brushing, Winters } from '../../../core/judge/season/rehearsal';
+import { type Brushing, type Winters, wetMm } from '../../../core/judge/season/rehearsal';
 import type { Played } from '../../../core/rehearse';
 import { crop } from '../../../core/site/crops';
 import { useCurrent } from '../../app/current';
@@ -200,8 +200,8 @@ function OneWinter({
           <p>
             Brushed {winter.sums.brushed} times; {winter.sums.nearNights} nights were near things;{' '}
             {winter.sums.hotHours} hours were too hot; at most{' '}
-            {formatAmount((1000 * winter.sums.mostSnowKgPerM2) / 400, 'snowDepth', units)} of wet snow lay on it, or its
-            weight in fresh.
+            {formatAmount(wetMm(winter.sums.mostSnowKgPerM2), 'snowDepth', units)} of wet snow lay on it, or its weight
+            in fresh.
           </p>
           {helped && (
             <p style={{ marginTop: '0.4rem' }}>

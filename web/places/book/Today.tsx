@@ -2,7 +2,7 @@ import { type ReactNode, useCallback, useMemo } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
-import { addDays, isoDay, MS_PER_DAY, MS_PER_HOUR, sayDay } from '../../../core/base/days';
+import { addDays, dayAt, isoDay, sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
 import { utcHoursAt } from '../../../core/site/clock';
 import type { Garden } from '../../../core/garden/garden';
@@ -65,7 +65,7 @@ const DUE_DAYS = 14;
 
 /** The date by the clock of the garden. */
 export const todayOf = (garden: Pick<Garden, 'site'>, ms: number): string =>
-  isoDay(Math.floor((ms + utcHoursAt(garden.site, ms) * MS_PER_HOUR) / MS_PER_DAY));
+  isoDay(dayAt(ms, utcHoursAt(garden.site, ms)));
 
 /** Tonight's word for each cover, and what is due. */
 export function Today(): ReactNode {

@@ -22,6 +22,24 @@ function tens(values: readonly number[]): readonly number[] {
 /** The first day of each month among days. */
 const firsts = (dates: readonly string[]): string[] => dates.filter((d) => d.endsWith('-01'));
 
+/** Both charts have the same frame: months below, degrees on the left. */
+const PLAIN = { margin: { top: 8, right: 8, bottom: 0, left: -8 }, accessibilityLayer: false } as const;
+const LINE = { tick: TEXT, stroke: 'var(--ink)', tickLine: false } as const;
+const monthAxis = (days: readonly { readonly date: string }[]) => ({
+  ...LINE,
+  dataKey: 'date',
+  ticks: firsts(days.map((d) => d.date)),
+  tickFormatter: monthTick,
+  interval: 0 as const,
+});
+const degreeAxis = (ticks: readonly number[]) => ({
+  ...LINE,
+  ticks: [...ticks],
+  domain: [ticks[0] ?? 0, ticks[ticks.length - 1] ?? 1],
+  tickFormatter: (t: number) => `${String(t).replace('-', '−')}°`,
+  width: 52,
+});
+
 /** A winter as far as it has come: lows inside and out, and the snow on the cover. */
 export function WinterChart({
   days,
@@ -50,26 +68,10 @@ export function WinterChart({
       aria-label={`Lows of a winter to ${sayDay(days[upTo]?.date ?? '')}; what happened stands in the ledger`}
     >
       <ResponsiveContainer width="100%" height="100%">
-        <ComposedChart data={data} margin={{ top: 8, right: 8, bottom: 0, left: -8 }} accessibilityLayer={false}>
+        <ComposedChart data={data} {...PLAIN}>
           <CartesianGrid stroke="var(--hair)" vertical={false} />
-          <XAxis
-            dataKey="date"
-            ticks={firsts(days.map((d) => d.date))}
-            tickFormatter={monthTick}
-            tick={TEXT}
-            stroke="var(--ink)"
-            tickLine={false}
-            interval={0}
-          />
-          <YAxis
-            ticks={[...ticks]}
-            domain={[ticks[0] ?? 0, ticks[ticks.length - 1] ?? 1]}
-            tickFormatter={(t: number) => `${String(t).replace('-', '−')}°`}
-            tick={TEXT}
-            stroke="var(--ink)"
-            tickLine={false}
-            width={52}
-          />
+          <XAxis {...monthAxis(days)} />
+          <YAxis {...degreeAxis(ticks)} />
           <YAxis yAxisId="snow" hide domain={[0, 120]} />
           <Area
             yAxisId="snow"
@@ -113,26 +115,10 @@ export function BandChart({ bands }: { readonly bands: Winters['bands'] }): Reac
       aria-label="Lows inside through a hundred winters: the middle one, and between which eight of ten lie"
     >
       <ResponsiveContainer width="100%" height="100%">
-        <ComposedChart data={data} margin={{ top: 8, right: 8, bottom: 0, left: -8 }} accessibilityLayer={false}>
+        <ComposedChart data={data} {...PLAIN}>
           <CartesianGrid stroke="var(--hair)" vertical={false} />
-          <XAxis
-            dataKey="date"
-            ticks={firsts(bands.map((d) => d.date))}
-            tickFormatter={monthTick}
-            tick={TEXT}
-            stroke="var(--ink)"
-            tickLine={false}
-            interval={0}
-          />
-          <YAxis
-            ticks={[...ticks]}
-            domain={[ticks[0] ?? 0, ticks[ticks.length - 1] ?? 1]}
-            tickFormatter={(t: number) => `${String(t).replace('-', '−')}°`}
-            tick={TEXT}
-            stroke="var(--ink)"
-            tickLine={false}
-            width={52}
-          />
+          <XAxis {...monthAxis(bands)} />
+          <YAxis {...degreeAxis(ticks)} />
           <Area dataKey="band" fill="var(--frost)" fillOpacity={0.25} stroke="none" isAnimationActive={false} />
           <Line dataKey="middle" stroke="var(--frost)" strokeWidth={2} dot={false} isAnimationActive={false} />
         </ComposedChart>

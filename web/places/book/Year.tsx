@@ -5,24 +5,14 @@ import { sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
 import { useCatalog, useGarden, useUnits } from '../../app/hooks';
 import { Button, Choice } from '../../parts/controls';
+import { Table } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { Ribbon } from './Ribbon';
 import { useSeasons } from './seasons';
 import { todayOf } from './Today';
 
-const Tasks = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  th {
-    text-align: left;
-    font-weight: 400;
-    color: var(--quiet);
-    font-size: 0.875rem;
-  }
-  td,
-  th {
-    padding: 0.45rem 1rem 0.45rem 0;
-    border-bottom: 1px solid var(--hair);
+const Tasks = styled(Table)`
+  td {
     vertical-align: top;
   }
   td:first-child {
