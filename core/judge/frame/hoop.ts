@@ -219,12 +219,14 @@ export function loadCurve(
   });
   if (rests.length === 0) return undefined;
   const curvatures = rests.map((r) => greatestCurvature(frame, r));
-  const bentTo = curvatures.at(-1) ?? 0;
+  const bentTo = (curvatures.at(-1) ?? 0) / upTo;
+  // Read off between two states it is bent a little less than to the end: what tells is that it still stood there, its crown too.
+  const endedByBend = bentTo >= 0.999 || (limit?.rest.negatives === 0 && bentTo > lost(limit.rest));
   return {
     loads: rests.map((r) => r.factor),
     curvatures,
     drops: rests.map((r) => before - crownHeight(frame, crown, r.state)),
-    mode: bentTo >= 0.999 * upTo ? undefined : limit && !swaying(frame, limit) ? 'snap' : 'sway',
+    mode: endedByBend ? undefined : limit && !swaying(frame, limit) ? 'snap' : 'sway',
   };
 }
 
