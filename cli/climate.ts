@@ -14,7 +14,6 @@ import { isEpw, readEpw } from '../core/judge/weather/epw';
 import { type ReadWeather, readTable, weatherOf } from '../core/judge/weather/table';
 import { climateCsv } from '../core/show/climateCsv';
 import { icalendar } from '../core/show/icalendar';
-import { crop } from '../core/site/crops';
 import { type Options, type Partly, numberOf, readCovers, readText } from './read';
 
 const utc = (ms: number | null): string | null =>
@@ -83,7 +82,7 @@ export async function airCommand(path: string, options: Options): Promise<Result
   const { weather: w, gaps, bad, assumed } = told.value;
   const climate = airOf(outlined.value, w);
   const { days } = climate;
-  const row = crop(outlined.value.assembly.crop.cropKey);
+  const row = outlined.value.assembly.crop.crop;
   const coldest = days.reduce((a, b) => (b.lowC < a.lowC ? b : a));
   const hottest = days.reduce((a, b) => (b.highC > a.highC ? b : a));
   const mean = (of: (d: (typeof days)[number]) => number): number =>

@@ -1,10 +1,9 @@
 /** A cover of a garden in weather, and through its year: the design that stands, where it stands. */
-import { crop } from './site/crops';
 import { utcHoursAt } from './site/clock';
 import type { Garden } from './garden/garden';
 import { type Climate, type ClimateOptions, climateOf } from './judge/climate/climate';
-import type { ClimatePlace } from './judge/climate/drive';
-import { type BedModel, bedModel } from './judge/climate/model';
+import type { ClimatePlace, Worn } from './judge/climate/drive';
+import { type BedModel, bedModel, uncovered } from './judge/climate/model';
 import type { Tending } from './judge/climate/tending';
 import { type Task, seasonOf } from './judge/season/calendar';
 import { coatOn, enclosureIn } from './judge/season/coats';
@@ -24,17 +23,28 @@ export function climatePlace({ site }: Pick<Garden, 'site'>, ms: number): Climat
 
 const models = remembered<BedModel>();
 
-/** The bed under its cover, as it is worn on a date: with that day's coat. */
-export function modelOf(o: Outline, date?: string): BedModel {
-  const coat = date === undefined ? undefined : coatOn(o.cover.coats, date);
-  const { assembly } = o;
-  const { bed, catalog } = o.site;
-  const { landmarks } = o.garden;
-  // Its own cover is asked about again and again: which way its faces look is found once.
-  if (coat === undefined || coat.coverKey === null)
-    return models(assembly, [bed, landmarks], () => bedModel(assembly, bed, landmarks));
-  const enclosure = enclosureIn(assembly.enclosure, coverMaterial(catalog, coat.coverKey));
-  return bedModel({ ...assembly, enclosure }, bed, landmarks);
+/** The bed under its own cover: asked about again and again, which way its faces look is found once. */
+export function modelOf({ assembly, site: { bed }, garden: { landmarks } }: Outline): BedModel {
+  return models(assembly, [bed, landmarks], () => bedModel(assembly, bed, landmarks));
+}
+
+/** The bed as it is covered on each date: by its own sheet, by the coat of that day, or by nothing. */
+export function wornOf(o: Outline): Worn {
+  const own = modelOf(o);
+  const { coats } = o.cover;
+  if (coats.length === 0) return () => own;
+  const { assembly, site, garden } = o;
+  const byKey = new Map<string | null, BedModel>([[null, uncovered(own)]]);
+  return (date) => {
+    const coat = coatOn(coats, date);
+    if (coat === undefined) return own;
+    const found = byKey.get(coat.coverKey);
+    if (found || coat.coverKey === null) return found ?? own;
+    const enclosure = enclosureIn(assembly.enclosure, coverMaterial(site.catalog, coat.coverKey));
+    const model = bedModel({ ...assembly, enclosure }, site.bed, garden.landmarks);
+    byKey.set(coat.coverKey, model);
+    return model;
+  };
 }
 
 /**
@@ -47,21 +57,21 @@ export function airOf(
   tending: Tending = o.cover.tending,
   options: ClimateOptions = {},
 ): Climate {
-  const { killingC, hotC } = crop(o.assembly.crop.cropKey);
+  const { killingC, hotC } = o.assembly.crop.crop;
   return climateOf(
     modelOf(o),
     weather,
     climatePlace(o.garden, weather.startMs),
     tending,
     { killingC, hotC },
-    { ...(o.cover.taught && { taught: o.cover.taught }), ...options },
+    { worn: wornOf(o), ...(o.cover.taught && { taught: o.cover.taught }), ...options },
   );
 }
 
 /** The calendar of a cover for the twelve months from a date. */
 export function seasonOfCover(o: Outline, from: string): readonly Task[] {
   const { catalog } = o.site;
-  const row = crop(o.assembly.crop.cropKey);
+  const row = o.assembly.crop.crop;
   return seasonOf({
     place: o.garden.site,
     crop: row,
@@ -86,7 +96,7 @@ export function tonightOfCover(o: Outline, weather: Weather, now: number): Tonig
   const near = part(weather, from, Math.min(weather.airC.length - from, now - from + 48));
   const shut = airOf(o, near, { ...o.cover.tending, open: null });
   const hourOf = (ms: number): number => hourAt(ms, utcHoursAt(o.garden.site, ms));
-  return tonightOf(shut, near, now - from, crop(o.assembly.crop.cropKey), hourOf, o.assembly.ventilation.byHandM2 > 0);
+  return tonightOf(shut, near, now - from, o.assembly.crop.crop, hourOf, o.assembly.ventilation.byHandM2 > 0);
 }
 
 /** What the readings of a cover teach of it in the weather of those days; undefined where they are too few. */

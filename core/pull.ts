@@ -6,7 +6,6 @@ import type { Answers } from './build/answers/asked';
 import type { Assembly, Dimension, Member } from './build/assembly/types';
 import { familyOf } from './build/families';
 import type { Outline } from './outline';
-import { crop } from './site/crops';
 
 /** A value that a pull is drawn to, and why. */
 export interface PullSnap {
@@ -125,7 +124,7 @@ function cropSnaps(o: Outline, d: Dimension, bit: Assembly, grownMm: number): re
   const per = (bit.crop.clearanceMm - o.assembly.crop.clearanceMm) / grownMm;
   if (Math.abs(per) < 0.05 || d.id === 'rowFromEdge') return [];
   const valueMm = metAt(o, d, per, (a) => a.crop.clearanceMm);
-  return valueMm === undefined ? [] : [{ valueMm, said: [`${crop(o.assembly.crop.cropKey).name} just fits`] }];
+  return valueMm === undefined ? [] : [{ valueMm, said: [`${o.assembly.crop.crop.name} just fits`] }];
 }
 
 /** Shares of a bar that pieces are drawn to. */

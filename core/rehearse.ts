@@ -1,5 +1,6 @@
 /** A winter on a cover of a garden, and which one change would have helped it most. */
-import { climatePlace, modelOf } from './air';
+import { climatePlace, modelOf, wornOf } from './air';
+import { coatOn } from './judge/season/coats';
 import type { Answers } from './build/answers/asked';
 import { quickPrice } from './cut';
 import { SNOW_DENSITY } from './judge/proof/snow';
@@ -17,7 +18,6 @@ import {
 import { type TrainerAsk, trainerFrom } from './judge/season/trainer';
 import { simulatedWeather } from './judge/weather/simulated';
 import type { Outline } from './outline';
-import { crop } from './site/crops';
 import { warmerBy } from './warmer';
 import { familyOf } from './build/families';
 import { outline } from './plan';
@@ -28,12 +28,17 @@ const bearsOf = (middle: number, sure: Sure | undefined): Bears => ({
   deviation: sure && sure.low > 0 ? logSpread(sure).deviation : 0.2,
 });
 
-/** A cover as a winter meets it: strengths from its checks, air from what it is made of. */
-export function rehearsalOf(o: Outline, year: number, brushing: Brushing): RehearsalAsk {
-  const { killingC, hotC, name } = crop(o.assembly.crop.cropKey);
+/** Snow on the level that folds its weakest part, kg/m2; nothing where none of it can be folded. */
+function foldsUnder(o: Outline): Bears | undefined {
   const weakest = o.strengths
     .filter((s) => Number.isFinite(s.wetSnowMm))
     .reduce<(typeof o.strengths)[number] | undefined>((a, s) => (a && a.wetSnowMm <= s.wetSnowMm ? a : s), undefined);
+  return weakest && bearsOf((weakest.wetSnowMm / 1000) * SNOW_DENSITY.wet, weakest.sure);
+}
+
+/** A cover as a winter meets it: strengths from its checks, air from what it is made of. */
+export function rehearsalOf(o: Outline, year: number, brushing: Brushing): RehearsalAsk {
+  const { killingC, hotC, name } = o.assembly.crop.crop;
   const held = o.checks.find((c) => c.id === 'wind')?.sure?.of;
   const place = climatePlace(o.garden, Date.UTC(year, 11, 1));
   return {
@@ -42,14 +47,15 @@ export function rehearsalOf(o: Outline, year: number, brushing: Brushing): Rehea
     tending: o.cover.tending,
     limits: { killingC, hotC },
     cropName: name,
-    snow: weakest && bearsOf((weakest.wetSnowMm / 1000) * SNOW_DENSITY.wet, weakest.sure),
+    snow: foldsUnder(o),
     // The load grows with the square of the gust.
     gust: held && {
       middle: o.garden.site.gustMPerS * Math.exp(logSpread(held).middle / 2),
       deviation: logSpread(held).deviation / 2,
     },
     brushing,
-    ...(o.cover.taught && { options: { taught: o.cover.taught } }),
+    bare: (date) => coatOn(o.cover.coats, date)?.coverKey === null,
+    options: { worn: wornOf(o), ...(o.cover.taught && { taught: o.cover.taught }) },
   };
 }
 
@@ -145,13 +151,15 @@ export const playWinters = (
 
 /** A cover as five evenings in March meet it. */
 export function trainerOf(o: Outline, year: number, seed: string): TrainerAsk {
-  const { killingC, hotC, name } = crop(o.assembly.crop.cropKey);
+  const from = trainerFrom(o.garden.site.latitudeDeg, year);
+  const { killingC, hotC, name } = o.assembly.crop.crop;
   return {
     place: climatePlace(o.garden, Date.UTC(year, 11, 1)),
-    model: modelOf(o),
+    model: wornOf(o)(from),
     limits: { killingC, hotC },
     cropName: name,
-    from: trainerFrom(o.garden.site.latitudeDeg, year),
+    foldsKgPerM2: foldsUnder(o)?.middle,
+    from,
     seed,
   };
 }

@@ -136,3 +136,112 @@ test('five evenings are decided from the forecast, and each is told what would h
   await expect(trainer).toContainText(/\d of 5 decisions were the best there was/);
   await expect(trainer.getByRole('listitem').nth(3)).toContainText('blanket, open from 9 to 15');
 });
+
+test('a cover through the years: put up, worn by the sun, taken down with its parts, and copied for next year', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Covers' }).click();
+  const date = page.getByLabel('Date it is put up, as year-month-day');
+  await date.fill('2024-02-30');
+  await date.press('Enter');
+  await expect(page.getByText('Write it as year-month-day, for example 2027-01-15.')).toBeVisible();
+  await date.fill('2024-10-01');
+  await date.press('Enter');
+  await page.getByRole('button', { name: 'Put it up' }).click();
+  await expect(page.getByText('It stands since 1 October')).toBeVisible();
+  await expect(page.getByTestId('sheet-life')).toContainText(/hours of daylight, about \d+ % of about \d years/);
+  const note = page.getByLabel('What to change next time');
+  await note.fill('two hoops more');
+  await note.press('Enter');
+  await expect(page.getByRole('listitem').filter({ hasText: 'two hoops more' })).toBeVisible();
+  await expect(page.getByTestId('parts').getByRole('row').nth(3)).toBeVisible();
+  await page.getByLabel('Where it is stored').fill('loft of the shed');
+  await page.getByLabel('Where it is stored').press('Enter');
+  await page.getByRole('button', { name: 'Take it down' }).click();
+  await expect(page.getByText(/It is taken down since .*, and lies in: loft of the shed/)).toBeVisible();
+  await page.getByRole('button', { name: 'Copy the design for next year' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('next year');
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Log' }).click();
+  await expect(page.getByTestId('log')).toContainText('Taken down');
+  await expect(page.getByTestId('log')).toContainText('To: loft of the shed');
+});
+
+test('a picture in the log is kept, seen again after a reload, and goes into a file only when asked', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Log' }).click();
+  const picker = page.getByLabel('Picture of the entry');
+  await picker.setInputFiles({ name: 'notes.txt', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert')).toContainText('“notes.txt” is no picture that can be read');
+  await picker.setInputFiles('docs/screenshots/plot.png');
+  await expect(page.getByAltText('New picture 1')).toBeVisible();
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByTestId('log').getByRole('img')).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'Pictures' })).toContainText('1 picture');
+  await page.reload();
+  await expect(page.getByTestId('log').getByRole('img')).toHaveCount(1);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the garden with its pictures' }).click(),
+  ]);
+  const file = JSON.parse(await readFile(await download.path(), 'utf8')) as { pictures: Record<string, string> };
+  expect(Object.values(file.pictures)[0]).toMatch(/^data:image\/jpeg;base64,/);
+  await page.getByRole('button', { name: /^Take away: Read the thermometer/ }).click();
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(page.getByTestId('log').getByRole('img')).toHaveCount(1);
+});
+
+test('a crop of one’s own is offered where crops are', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Crops' }).click();
+  const name = page.getByLabel('Name of a crop of your own like spinach');
+  await name.fill('sorrel');
+  await name.press('Enter');
+  const kills = page.getByLabel('Killing temperature of sorrel');
+  await kills.fill('-60');
+  await kills.press('Enter');
+  await expect(page.getByText(/From -40 to /)).toBeVisible();
+  await kills.fill('-14');
+  await kills.press('Enter');
+  await expect(page.getByRole('row', { name: /sorrel/ })).toContainText('−14');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await choose(page, 'Crop', 'sorrel');
+  await expect(page.getByText('sorrel, full-grown')).toBeVisible();
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Crops' }).click();
+  await choose(page, 'Crop', 'sorrel, your own');
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await expect(page.getByRole('alert')).toContainText('A cover is for it');
+});
+
+test('while Cabanon is open it reminds of what the day asks, once, and writes down what was done', async ({ page }) => {
+  // Eleven in the morning by the garden's clock.
+  await page.clock.install({ time: new Date('2027-04-15T16:00:00Z') });
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await choose(page, 'Reminders', 'While Cabanon is open');
+  await page.getByRole('link', { name: 'Day book' }).click();
+  await page.getByRole('link', { name: 'Year', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a coat' }).click();
+  await choose(page, 'Coat 1', 'fabric 30 g', page.getByTestId('coats'));
+  const on = page.getByLabel('Coat 1 on, day and month');
+  await on.fill('04-15');
+  await on.press('Enter');
+  const bar = page.getByRole('status', { name: 'Reminder' });
+  for (let more = 0; more < 12 && !(await bar.getByText(/fabric 30 g on/).isVisible()); more++) {
+    await page.clock.runFor(2000);
+    const later = bar.getByRole('button', { name: 'Not today' });
+    if ((await later.isVisible()) && !(await bar.getByText(/fabric 30 g on/).isVisible())) await later.click();
+  }
+  await expect(bar).toContainText('fabric 30 g on');
+  await bar.getByRole('button', { name: 'Done: write it down' }).click();
+  await expect(bar.getByText(/fabric 30 g on/)).toHaveCount(0);
+  await page.getByRole('link', { name: 'Log' }).click();
+  await expect(page.getByTestId('log')).toContainText('fabric 30 g on');
+});

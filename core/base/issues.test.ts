@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { amount, phraseText } from './figure';
 import { issueFaults } from './issues';
 import { messageOf } from './result';
-import { CROPS, crop } from '../site/crops';
+import { CROPS, crop } from '../catalog/crops';
 
 const schema = z.strictObject({
   lengthMm: z.number().min(100).max(5000),

@@ -1,5 +1,6 @@
 /** The catalogue in hand: plain data, handed down to whoever needs it. A garden's own is made in own.ts. */
 import { COVERS } from './covers';
+import { CROPS, type Crop } from './crops';
 import { FITS } from './fits';
 import { HARDWARE } from './hardware';
 import { LUMBER } from './lumber';
@@ -41,6 +42,8 @@ export interface Catalog extends Entries {
   readonly bar: ReadonlyMap<string, Section>;
   /** How two equal pieces come out of a bar: at full length, or halved on the middle line. */
   readonly halves: 'full' | 'middle';
+  /** Crops, shipped and the garden's own. */
+  readonly crop: ReadonlyMap<string, Crop>;
 }
 
 const byKey = <T extends { readonly key: string }>(entries: readonly T[]): ReadonlyMap<string, T> =>
@@ -58,6 +61,8 @@ export const SHIPPED_ENTRIES: Entries = {
   tool: byKey(TOOLS),
 };
 
+const SHIPPED_CROPS = byKey(CROPS);
+
 function get<T>(table: ReadonlyMap<string, T>, what: string, key: string): T {
   const found = table.get(key);
   if (found === undefined) throw new Error(`No ${what} "${key}" in the catalogue`);
@@ -74,7 +79,7 @@ export function catalogFrom(entries: Entries): Catalog {
       tool: get(entries.tool, 'tool', spec.toolKey),
     },
   ]);
-  return { ...entries, bar: new Map(joined), halves: 'full' };
+  return { ...entries, bar: new Map(joined), halves: 'full', crop: SHIPPED_CROPS };
 }
 
 /** The shipped catalogue. */
@@ -90,6 +95,9 @@ export const stiffSheet = (c: Catalog, key: string): StiffSheet => get(c.sheet, 
 export const hardwareItem = (c: Catalog, key: string): HardwareItem => get(c.item, 'hardware', key);
 /** The fit of a key. @throws when there is none. */
 export const fitOf = (c: Catalog, key: string): Fit => get(c.fit, 'fit', key);
+
+/** The crop of a key. @throws when there is none. */
+export const cropOf = (c: Catalog, key: string): Crop => get(c.crop, 'crop', key);
 
 /** What a joint of a kind holds against lifting, N. @throws when there is none. */
 export const holdsN = (c: Catalog, key: string): number => get(c.joint, 'joint', key).holdsN;

@@ -1,6 +1,6 @@
 import type { Outline } from '../outline';
 import { quickShop } from '../cut';
-import { ENTRY_KINDS, SHIPPED, coverMaterial, hardwareItem, section } from './catalog';
+import { ENTRY_KINDS, SHIPPED, coverMaterial, cropOf, hardwareItem, section } from './catalog';
 import fc from 'fast-check';
 import { FAMILY_KEYS, familyOf } from '../build/families';
 import { siteOf } from '../testing/site';
@@ -281,4 +281,36 @@ test.each(FAMILY_KEYS)('first answers of a %s are round in the garden’s own un
       expect([id, market, Math.abs(steps - Math.round(steps)) < 1e-6]).toEqual([id, market, true]);
     }
   }
+});
+
+test('a crop of one’s own is grown under a cover: its height and frost are in the checks; taken away while it grows it is missed by name', () => {
+  const spinach = { ...cropOf(SHIPPED, 'spinach'), key: 'own-sorrel', name: 'sorrel', heightMm: 400, killingC: -14 };
+  const garden = withOwn({ crops: [spinach] });
+  const lid = garden.covers.find((c) => c.id === 'winter-lid');
+  const covers = garden.covers.map((c) => (c === lid ? { ...c, answers: { ...c.answers, crop: 'own-sorrel' } } : c));
+  const [before, after] = [garden.covers, covers].map((list) => {
+    const cover = list.find((c) => c.id === 'winter-lid');
+    const o = cover && outline({ ...garden, covers: list } as Garden, cover as Garden['covers'][number]);
+    if (!o?.ok) throw new Error('winter-lid');
+    return o.value;
+  });
+  // The lid stands over mizuna (300 mm, -7 C): 100 mm less air, 7 degrees more frost.
+  expect((after?.assembly.crop.clearanceMm ?? 0) - (before?.assembly.crop.clearanceMm ?? 0)).toBeCloseTo(-100, 6);
+  expect((before?.coldest.value ?? 0) - (after?.coldest.value ?? 0)).toBeCloseTo(7, 9);
+  expect(checkGarden({ ...garden, covers }).ok).toBe(true);
+  const gone = checkGarden({ ...garden, covers, catalog: NOTHING_OWN });
+  expect(gone.ok ? '' : `${gone.faults[0]?.field}: ${gone.faults[0]?.message}`).toMatch(
+    /answers\.crop: must be a crop in the list/,
+  );
+  const twice = checkGarden(withOwn({ crops: [spinach, { ...spinach, name: 'dock' }] }));
+  expect(twice.ok ? '' : twice.faults[0]?.field).toBe('catalog.crops[1].key');
+  const upside = checkGarden(
+    withOwn({
+      crops: [
+        { ...spinach, killingC: 5, hotC: 12 },
+        { ...spinach, key: 'own-x', killingC: 10, hotC: 10 },
+      ],
+    }),
+  );
+  expect(upside.ok ? '' : upside.faults.map((f) => f.field)).toEqual(['catalog.crops[1].hotC']);
 });

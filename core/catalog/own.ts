@@ -9,6 +9,7 @@ import {
   SHIPPED_ENTRIES,
   catalogFrom,
 } from './catalog';
+import type { Crop } from './crops';
 import { type EntryFigure, FIGURES } from './figures';
 import type { Market } from './market';
 import { metricEntries } from './metric';
@@ -18,6 +19,27 @@ const key = z.string().min(1).max(60);
 /** Words that every object of the language has already. */
 export const isFree = (word: string): boolean => !(word in {});
 const lengthMm = z.number().positive().max(300_000);
+
+/** Most crops of a garden's own. */
+export const MOST_OWN_CROPS = 100;
+
+const ownCropSchema = z
+  .strictObject({
+    key: key.refine(isFree, 'must be another word: this one means something to the program'),
+    name: z.string().trim().min(1).max(40),
+    killingC: z.number().min(-40).max(10),
+    hotC: z.number().min(10).max(50),
+    heightMm: z.number().min(20).max(3000),
+    insects: z.enum(['no', 'yes', 'self']),
+    season: z.enum(['winter', 'cool', 'warm']),
+    days: z.number().int().min(10).max(400),
+    sowWeeks: z.number().min(-20).max(20),
+    soilC: z.number().min(0).max(30),
+    raised: z.boolean(),
+    flowerDays: z.number().int().min(10).max(400).optional(),
+  })
+  .refine((c) => c.killingC < c.hotC, { path: ['hotC'], message: 'it gets too hot above what kills it by frost' });
+export type OwnCrop = z.infer<typeof ownCropSchema>;
 
 export const ownCatalogSchema = z.strictObject({
   /** Figures in place of the shipped ones. */
@@ -56,6 +78,8 @@ export const ownCatalogSchema = z.strictObject({
       }),
     )
     .max(500),
+  /** Crops of the gardener's own, beside the shipped ones. */
+  crops: z.array(ownCropSchema).max(MOST_OWN_CROPS).default([]),
   /** The longest thing that can be carried home, mm: what is longer is cut at the shop; null: any. */
   carryMm: z.number().min(600).max(20_000).nullable().default(null),
   /** How two equal pieces come out of a bar: at full length, or halved on the middle line. */
@@ -64,7 +88,7 @@ export const ownCatalogSchema = z.strictObject({
 
 export type OwnCatalog = z.infer<typeof ownCatalogSchema>;
 
-export const NOTHING_OWN: OwnCatalog = { figures: [], things: [], sizes: [], carryMm: null, halves: 'full' };
+export const NOTHING_OWN: OwnCatalog = { figures: [], things: [], sizes: [], crops: [], carryMm: null, halves: 'full' };
 
 /** A fault in a garden's own catalogue, and where it stands in it. */
 export interface OwnFault {
@@ -251,6 +275,12 @@ function build(own: OwnCatalog, base: Entries): Built {
         message: `the inside of ${entry.name} must be less than its outside`,
       });
   }
+  const crops = new Map<string, Crop>(SHIPPED.crop);
+  own.crops.forEach((crop, i) => {
+    if (crops.has(crop.key))
+      faults.push({ path: ['crops', i, 'key'], message: `"${crop.key}" is a crop in the list already` });
+    else crops.set(crop.key, crop);
+  });
   const { carryMm } = own;
   if (carryMm !== null) {
     for (const [k, bar] of tables.bar) {
@@ -263,7 +293,7 @@ function build(own: OwnCatalog, base: Entries): Built {
     }
   }
   // Every change of an entry gives one of its own kind.
-  return { catalog: { ...catalogFrom(tables as unknown as Entries), halves: own.halves }, faults };
+  return { catalog: { ...catalogFrom(tables as unknown as Entries), halves: own.halves, crop: crops }, faults };
 }
 
 function isEmpty(own: OwnCatalog): boolean {
@@ -271,6 +301,7 @@ function isEmpty(own: OwnCatalog): boolean {
     own.figures.length === 0 &&
     own.things.length === 0 &&
     own.sizes.length === 0 &&
+    own.crops.length === 0 &&
     own.carryMm === null &&
     own.halves === 'full'
   );

@@ -1,6 +1,6 @@
 /** The figures that ship, typed here once more from the trade's tables. */
 import { MM_PER_INCH } from '../base/length';
-import { CROPS } from '../site/crops';
+import { CROPS } from './crops';
 import { SHIPPED, section } from './catalog';
 import { tubeShape } from './sections';
 

@@ -44,7 +44,11 @@ const shelfAnswers = {
 const stateSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('planned') }),
   z.strictObject({ is: z.literal('standing'), since: z.iso.date().nullable() }),
-  z.strictObject({ is: z.literal('stored') }),
+  z.strictObject({
+    is: z.literal('stored'),
+    since: z.iso.date().nullable().default(null),
+    where: z.string().max(60).default(''),
+  }),
   z.strictObject({ is: z.literal('next-year') }),
 ]);
 export type CoverState = z.infer<typeof stateSchema>;
@@ -180,6 +184,9 @@ export const gardenSchema = z.strictObject(shape);
 
 export type Garden = z.infer<typeof gardenSchema>;
 export type Cover = Garden['covers'][number];
+
+/** Whether a cover is one of this year: planned or standing, not stored and not for next year. */
+export const isInUse = ({ state }: Pick<Cover, 'state'>): boolean => state.is === 'planned' || state.is === 'standing';
 
 type Said = readonly (readonly [path: readonly PropertyKey[], message: string])[];
 

@@ -1,6 +1,7 @@
 /** The day book: what was done and read at the covers, day by day. */
 import { z } from 'zod';
 import { isDate } from '../base/days';
+import { MOST_OF_ENTRY, pictureKey } from './pictures';
 
 /** What an entry is about, and how it is said. */
 export const LOG_KINDS = {
@@ -11,8 +12,11 @@ export const LOG_KINDS = {
   patched: 'Patched',
   damaged: 'Damage',
   harvested: 'Harvested',
+  'put-up': 'Put up',
+  'taken-down': 'Taken down',
   'cover-on': 'Cover on',
   'cover-off': 'Cover off',
+  change: 'To change next time',
   note: 'Note',
 } as const;
 export type LogKind = keyof typeof LOG_KINDS;
@@ -34,6 +38,8 @@ export const logSchema = z
     outsideLowC: degrees,
     outsideHighC: degrees,
     kg: z.number().min(0).max(10_000).nullable().default(null),
+    /** Keys of its pictures: they are kept in the browser, and in the file only where asked. */
+    pictures: z.array(pictureKey).max(MOST_OF_ENTRY).default([]),
   })
   .refine((e) => e.insideLowC === null || e.insideHighC === null || e.insideLowC <= e.insideHighC, {
     path: ['insideLowC'],
@@ -60,4 +66,5 @@ export const newEntry = (id: string, date: string, coverId: string | null, kind:
   outsideLowC: null,
   outsideHighC: null,
   kg: null,
+  pictures: [],
 });

@@ -17,7 +17,26 @@ export function withCopiedCover(garden: Garden, id: string, newId: string): Pick
   const cover = garden.covers.find((c) => c.id === id);
   if (!cover) return garden;
   const name = freshName(cover.name, names(garden.covers));
-  const copy: Cover = { ...cover, ...newWork(), kept: cover.kept, id: newId, name };
+  return { covers: inserted(garden.covers, id, designOf(cover, newId, name)) };
+}
+
+/** A cover's design under another name: what was built and cut of it, and where it stands, stay with the first. */
+const designOf = (cover: Cover, id: string, name: string): Cover => ({
+  ...cover,
+  ...newWork(),
+  kept: cover.kept,
+  coats: cover.coats,
+  tending: cover.tending,
+  id,
+  name,
+});
+
+/** The design of a cover once more, to be changed for next year; what it is now is what its changes are measured against. */
+export function withNextYear(garden: Garden, id: string, newId: string): Pick<Garden, 'covers'> {
+  const cover = garden.covers.find((c) => c.id === id);
+  if (!cover) return garden;
+  const name = freshName(`${cover.name}, next year`, names(garden.covers));
+  const copy = { ...designOf(cover, newId, name), kept: cover.answers, state: { is: 'next-year' as const } } as Cover;
   return { covers: inserted(garden.covers, id, copy) };
 }
 
@@ -59,7 +78,7 @@ export function withCopiedBed(
     .map((c): Cover => {
       const name = freshName(c.name, taken);
       taken.push(name);
-      return { ...c, ...newWork(), kept: c.kept, id: coverId?.(c) ?? c.id, name, bedId: newId };
+      return { ...designOf(c, coverId?.(c) ?? c.id, name), bedId: newId };
     });
   return { beds: inserted(garden.beds, id, copy), covers: [...garden.covers, ...copies] };
 }

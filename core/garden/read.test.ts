@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { demoGarden } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
-import { migrate, readGarden, writeGarden } from './read';
+import { migrate, readGarden, readGardenFile, writeGarden } from './read';
 
 function faultOf(text: string): string {
   const read = readGarden(text);
@@ -124,4 +124,16 @@ test.each(EDITS)('an edit is judged as the whole garden would be: %s', (_, chang
   const whole = checkGarden(after);
   const edited = checkEdit(before, after);
   expect(edited.map((f) => f.field).sort()).toEqual(whole.ok ? [] : whole.faults.map((f) => f.field).sort());
+});
+
+test('pictures go along only where asked, come back the same, and are named where they are none', () => {
+  const picture = 'data:image/jpeg;base64,/9j/4AAQ';
+  const text = writeGarden(demoGarden(), { p1: picture });
+  expect(readGardenFile(text)).toEqual({ ok: true, value: { garden: demoGarden(), pictures: { p1: picture } } });
+  expect(readGardenFile(writeGarden(demoGarden()))).toMatchObject({ value: { pictures: {} } });
+  const faulty = (pictures: unknown): string => faultOf(changed((g) => void (g['pictures'] = pictures)));
+  expect(faulty({ p1: 'data:text/html;base64,PGI+' })).toContain('pictures.p1: must be a JPEG picture');
+  expect(faulty([])).toContain('pictures');
+  expect(faulty(Object.fromEntries(Array.from({ length: 61 }, (_, i) => [`p${i}`, picture])))).toContain('at most 60');
+  expect(faulty({ p1: `data:image/jpeg;base64,${'A'.repeat(700_000)}` })).toContain('pictures.p1');
 });

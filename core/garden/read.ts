@@ -1,5 +1,7 @@
-import { type Result, fail, messageOf, ok } from '../base/result';
+import { issueFaults } from '../base/issues';
+import { type Result, fail, failAll, messageOf, ok } from '../base/result';
 import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden, gardenSchema } from './garden';
+import { type Pictures, picturesSchema } from './pictures';
 
 /** Largest file that is opened, in characters. */
 export const MAX_FILE_CHARS = 20_000_000;
@@ -35,12 +37,18 @@ function isObject(value: unknown): value is Json {
 /** What is said of a file that is not even read. */
 export const tooLarge = (): Result<never> => fail('file', 'The file is too large (over 20 million characters).');
 
+/** What a file holds: a garden, and the pictures of its day book where they were asked to go along. */
+export interface GardenFile {
+  readonly garden: Garden;
+  readonly pictures: Pictures;
+}
+
 /**
  * Reads a garden file. Nothing is taken from a file with any fault in it.
- * @returns the garden, or every fault with the path of its field
- * @example readGarden('{}').faults[0].field // "format"
+ * @returns the garden and its pictures, or every fault with the path of its field
+ * @example readGardenFile('[]').faults[0].field // "file"
  */
-export function readGarden(text: string): Result<Garden> {
+export function readGardenFile(text: string): Result<GardenFile> {
   if (text.length > MAX_FILE_CHARS) return tooLarge();
   let document: unknown;
   try {
@@ -61,7 +69,22 @@ export function readGarden(text: string): Result<Garden> {
     );
   const current = migrate(document, version, GARDEN_VERSION);
   if (!current.ok) return current;
-  return checkGarden(current.value);
+  const { pictures = {}, ...rest } = current.value;
+  const seen = picturesSchema.safeParse(pictures);
+  if (!seen.success)
+    return failAll(issueFaults(seen.error.issues.map((issue) => ({ ...issue, path: ['pictures', ...issue.path] }))));
+  const garden = checkGarden(rest);
+  return garden.ok ? ok({ garden: garden.value, pictures: seen.data }) : garden;
+}
+
+/**
+ * The garden of a file, without its pictures.
+ * @returns the garden, or every fault with the path of its field
+ * @example readGarden('{}').faults[0].field // "format"
+ */
+export function readGarden(text: string): Result<Garden> {
+  const file = readGardenFile(text);
+  return file.ok ? ok(file.value.garden) : file;
 }
 
 /** A garden as a file, or what is stored as it is where it is no sound garden: nothing is locked in, whatever is broken. */
@@ -73,8 +96,8 @@ export function fileOf(document: unknown): string {
   }
 }
 
-/** Writes a garden as its file; reading it back gives the same garden. */
-export function writeGarden(garden: Garden): string {
+/** Writes a garden as its file; reading it back gives the same garden, and the pictures that go along. */
+export function writeGarden(garden: Garden, pictures?: Pictures): string {
   // Parsing puts the keys in the schema's order, so that equal gardens are equal files.
-  return `${JSON.stringify(gardenSchema.parse(garden), null, 2)}\n`;
+  return `${JSON.stringify({ ...gardenSchema.parse(garden), ...(pictures && { pictures }) }, null, 2)}\n`;
 }

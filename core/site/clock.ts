@@ -1,5 +1,11 @@
 /** The clock of a place: how far it is ahead of UTC. */
-import { MS_PER_HOUR } from '../base/days';
+import { MS_PER_HOUR, dayAt, isoDay } from '../base/days';
+
+/** A place's clock: its time zone, or where none is said its longitude. */
+interface Clock {
+  readonly timeZone: string | null;
+  readonly longitudeDeg: number;
+}
 
 /** Whether a name is that of a public time zone. */
 export function isTimeZone(name: string): boolean {
@@ -18,10 +24,7 @@ const formats = new Map<string, Intl.DateTimeFormat>();
  * said.
  * @example utcHoursAt({ timeZone: null, longitudeDeg: -72.6 }, 0) // -5
  */
-export function utcHoursAt(
-  { timeZone, longitudeDeg }: { readonly timeZone: string | null; readonly longitudeDeg: number },
-  ms: number,
-): number {
+export function utcHoursAt({ timeZone, longitudeDeg }: Clock, ms: number): number {
   if (timeZone === null) return Math.round(longitudeDeg / 15);
   let format = formats.get(timeZone);
   if (!format) {
@@ -41,3 +44,9 @@ export function utcHoursAt(
   const local = Date.UTC(get('year'), get('month') - 1, get('day'), get('hour'), get('minute'));
   return (local - Math.floor(ms / 60_000) * 60_000) / MS_PER_HOUR;
 }
+
+/**
+ * The date by the clock of a place.
+ * @example dateAt({ timeZone: null, longitudeDeg: 170 }, Date.UTC(2027, 0, 1, 14)) // "2027-01-02"
+ */
+export const dateAt = (clock: Clock, ms: number): string => isoDay(dayAt(ms, utcHoursAt(clock, ms)));

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import type { z } from 'zod';
 import { ENTRY_KINDS, SHIPPED } from '../catalog/catalog';
-import { CROPS } from '../site/crops';
+import { CROPS } from '../catalog/crops';
 
 type Any = fc.Arbitrary<unknown>;
 /** What the walk needs to see of a schema; every kind of schema has some of it. */

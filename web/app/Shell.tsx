@@ -1,4 +1,4 @@
-import { Children, type ReactNode, memo, useEffect, useState } from 'react';
+import { Children, type ReactNode, Suspense, lazy, memo, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { Button } from '../parts/controls';
@@ -10,7 +10,10 @@ import { AskTabs, KeptLine } from './Kept';
 import { quiet } from './fresh';
 import { said } from './state';
 import { redo, undo } from './store';
+import { useReminding } from '../weather/reminding';
 import { useWay } from './way';
+
+const Reminders = lazy(() => import('../weather/Reminders'));
 
 const Frame = styled.div`
   display: grid;
@@ -151,6 +154,7 @@ export function Shell(): ReactNode {
   const notice = useApp((s) => s.notice);
   const way = useWay();
   const open = useApp((s) => s.open !== null);
+  const reminding = useReminding();
   const dispatch = useAppDispatch();
   const location = useLocation();
   const navigate = useNavigate();
@@ -208,6 +212,11 @@ export function Shell(): ReactNode {
         <Outlet />
       </Main>
       <AskTabs />
+      {open && reminding && (
+        <Suspense>
+          <Reminders />
+        </Suspense>
+      )}
       {notice !== null && (
         <Notice role="status">
           <span>{notice}</span>

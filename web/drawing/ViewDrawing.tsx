@@ -6,7 +6,6 @@ import { type Drawn, type ViewFrame, standingTags, viewFrame } from '../../core/
 import type { LayoutOf, PlacedDimension, ViewLayout } from '../../core/show/viewLayout';
 import type { Dimension } from '../../core/build/assembly/types';
 import type { Result } from '../../core/base/result';
-import { crop } from '../../core/site/crops';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 import { LengthField } from '../parts/TypedField';
@@ -431,7 +430,7 @@ function Ground({ y, x0, x1 }: { readonly y: number; readonly x0: number; readon
 }
 
 function CropLine({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
-  const { cropKey, rowYsMm, topZMm, soilZMm, clearanceMm } = o.assembly.crop;
+  const { crop, rowYsMm, topZMm, soilZMm, clearanceMm } = o.assembly.crop;
   const [left = 0, right = 0] = rowYsMm;
   const a = toScreen(sheet, [left, topZMm]);
   const b = toScreen(sheet, [right, topZMm]);
@@ -453,7 +452,7 @@ function CropLine({ outline: o, sheet }: { readonly outline: Outline; readonly s
         // Read over whatever stands in front of it.
         style={{ fill: colour, fontWeight: 600, paintOrder: 'stroke' }}
       >
-        {crop(cropKey).name}
+        {crop.name}
       </text>
     </g>
   );

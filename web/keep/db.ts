@@ -7,6 +7,7 @@ import {
   type EditRow,
   type GardenRow,
   type JournalRow,
+  type PictureRow,
   type Stored,
   type WeatherRow,
   readStored,
@@ -29,6 +30,7 @@ export type Database = Dexie & {
   journal: Table<JournalRow, [string, string, number]>;
   aside: EntityTable<AsideRow, 'key'>;
   weather: Table<WeatherRow, [string, string]>;
+  pictures: Table<PictureRow, [string, string]>;
 };
 
 /** Opens the storage; what is asked of it is refused where the browser has none. */
@@ -37,6 +39,7 @@ export function openDatabase(name = 'cabanon', options: DexieOptions = {}): Data
   db.version(1).stores({ gardens: 'id, savedAt', edits: '[gardenId+seq], gardenId' });
   db.version(2).stores({ journal: '[gardenId+tab+n], gardenId', aside: '++key, gardenId' });
   db.version(3).stores({ weather: '[gardenId+kind], gardenId' });
+  db.version(4).stores({ pictures: '[gardenId+key], gardenId' });
   return db;
 }
 
@@ -137,9 +140,10 @@ async function setAside(
 /** Deletes a garden with all that belongs to it. */
 export async function deleteGarden(db: Database, id: string): Promise<void> {
   await inTime(
-    db.transaction('rw', db.gardens, db.edits, db.journal, db.weather, async () => {
+    db.transaction('rw', db.gardens, db.edits, db.journal, db.weather, db.pictures, async () => {
       await db.gardens.delete(id);
       await db.weather.where('gardenId').equals(id).delete();
+      await db.pictures.where('gardenId').equals(id).delete();
       await db.edits.where('gardenId').equals(id).delete();
       await db.journal.where('gardenId').equals(id).delete();
     }),

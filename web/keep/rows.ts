@@ -118,6 +118,13 @@ export function readStored(
   };
 }
 
+/** A picture of a garden's day book. */
+export interface PictureRow {
+  readonly gardenId: string;
+  readonly key: string;
+  readonly picture: Blob;
+}
+
 /** Weather of a garden: a year as the service told it, or what was read from a file. */
 export interface WeatherRow {
   readonly gardenId: string;

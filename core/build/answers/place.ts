@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
-import { CROPS } from '../../site/crops';
-import { type First, asked, choice, dimensioned, withDefault, within } from './asked';
+import { cropOf } from '../../catalog/catalog';
+import { type First, asked, choice, dimensioned, handedAs, withDefault, within } from './asked';
 
 const mm = z.number().finite();
 
@@ -60,16 +60,15 @@ export const rowFromEdge = (firstIn: number) =>
 
 /** The crop under the cover. */
 export const crop = (first: First<string>) =>
-  asked<string>(
-    z.string().refine((key) => CROPS.some((c) => c.key === key), 'must be a crop in the list'),
-    first,
-    {
+  handedAs(
+    asked<string>(z.string().min(1).max(60), first, {
+      against: (key, catalog) => (catalog.crop.has(key) ? undefined : 'must be a crop in the list'),
       asking: {
         label: 'Crop',
-        show: (value) => ({
+        show: (value, { site }) => ({
           kind: 'choice',
           value,
-          options: CROPS.map((c) => ({
+          options: [...site.catalog.crop.values()].map((c) => ({
             value: c.key,
             label: c.name,
             why: ['Grows ', amount(c.heightMm, 'length'), ' high; dies at ', amount(c.killingC, 'temperature'), '.'],
@@ -77,7 +76,8 @@ export const crop = (first: First<string>) =>
         }),
         read: String,
       },
-    },
+    }),
+    (key, catalog) => cropOf(catalog, key),
   );
 
 /** What keeps a covered bed warmer for nothing more than putting it there. */

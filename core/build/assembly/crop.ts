@@ -1,5 +1,5 @@
 import type { Bed } from '../../site/bed';
-import { crop } from '../../site/crops';
+import type { Crop } from '../../catalog/crops';
 import { type Point2, heightAt } from '../../base/geometry';
 import type { CropLine } from './types';
 
@@ -15,14 +15,14 @@ export function soilZ(bed: Bed): number {
 export function cropUnder(
   bed: Bed,
   widthMm: number,
-  cropKey: string,
+  crop: Crop,
   rowFromEdgeMm: number,
   under: readonly Point2[],
 ): CropLine {
   const ground = soilZ(bed);
-  const topZMm = ground + crop(cropKey).heightMm;
+  const topZMm = ground + crop.heightMm;
   const edge = bed.wall.thicknessMm + rowFromEdgeMm;
   const rowYsMm = [edge, widthMm - edge];
   const clear = Math.min(...rowYsMm.map((y) => heightAt(under, y)));
-  return { cropKey, soilZMm: ground, rowYsMm, topZMm, clearanceMm: clear - topZMm };
+  return { crop, soilZMm: ground, rowYsMm, topZMm, clearanceMm: clear - topZMm };
 }

@@ -1,5 +1,6 @@
 import type { Flat, Point2, Vec3, View } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
+import type { Crop } from '../../catalog/crops';
 import type { CoverMaterial, Section, StiffSheet } from '../../catalog/types';
 import type { WallKind } from '../../catalog/walls';
 import type { MovingPart, Opening, Ventilation } from './openings';
@@ -160,7 +161,7 @@ export interface Dimension {
 
 /** The crop under the cover: how high it grows and where its rows stand. */
 export interface CropLine {
-  readonly cropKey: string;
+  readonly crop: Crop;
   readonly soilZMm: number;
   readonly rowYsMm: readonly number[];
   readonly topZMm: number;

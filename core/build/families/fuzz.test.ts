@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { squareBed } from '../../site/bed';
 import { survey } from '../../site/survey';
 import type { BuildSite } from '../../site/buildSite';
-import { CROPS } from '../../site/crops';
+import { CROPS } from '../../catalog/crops';
 import { sheetSize } from '../../make/rolls/rolls';
 import { FAMILY_KEYS, familyOf } from '.';
 

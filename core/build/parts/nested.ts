@@ -1,4 +1,5 @@
 import { joint } from '../joints';
+import type { Crop } from '../../catalog/crops';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm } from '../../catalog/sections';
@@ -28,7 +29,7 @@ const BESIDE_MM = 30;
 export interface Nested {
   readonly inner: CoverMaterial | null;
   readonly innerGapMm: number;
-  readonly crop: string;
+  readonly crop: Crop;
   readonly rowFromEdgeMm: number;
 }
 

@@ -1,4 +1,5 @@
 /** A row of hoops under a loose sheet, as it stands: springs on its feet, ridge, and where the sheet runs over it. */
+import type { Crop } from '../../catalog/crops';
 import { type SheetEdges, type SkirtUnder, FOLDS } from '../answers/skin';
 import type { HoopShape, RidgeSchool } from '../answers/hoops';
 import { type Extent, placeExtent } from '../answers/place';
@@ -36,7 +37,7 @@ export interface LooseTunnelAnswers {
   readonly skirtUnder: SkirtUnder;
   readonly clipped: 'ends' | 'every';
   readonly ridge: RidgeSchool;
-  readonly crop: string;
+  readonly crop: Crop;
   readonly rowFromEdgeMm: number;
 }
 

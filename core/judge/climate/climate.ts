@@ -3,7 +3,7 @@ import { dayOfYear, isoDay, MS_PER_DAY, MS_PER_HOUR, dayAt } from '../../base/da
 import { groundC, normalsOf } from '../weather/normals';
 import { type Weather, hoursOf } from '../weather/weather';
 import { type Run, STEPS_PER_HOUR, runBalance } from './balance';
-import { type ClimatePlace, driveOf } from './drive';
+import { type ClimatePlace, type Worn, driveOf } from './drive';
 import { type BedModel, type Taught, UNTAUGHT } from './model';
 import type { Tending } from './tending';
 
@@ -37,6 +37,8 @@ export interface Limits {
 export interface ClimateOptions {
   readonly taught?: Taught;
   readonly stepsPerHour?: number;
+  /** The same bed as it is on each date, where its coat changes; what opens and stores warmth stays. */
+  readonly worn?: Worn;
   /** Dates that are tended in a way of their own. */
   readonly daily?: ReadonlyMap<string, Tending>;
   /** Run in beforehand over the weather's first hours; four days when not said. */
@@ -56,9 +58,9 @@ export function climateOf(
   place: ClimatePlace,
   tending: Tending,
   limits: Limits,
-  { taught = UNTAUGHT, stepsPerHour = STEPS_PER_HOUR, runInHours, daily }: ClimateOptions = {},
+  { taught = UNTAUGHT, stepsPerHour = STEPS_PER_HOUR, runInHours, daily, worn = () => model }: ClimateOptions = {},
 ): Climate {
-  const drive = driveOf(model, weather, place, tending, taught, daily);
+  const drive = driveOf(worn, weather, place, tending, taught, daily);
   const usual = normalsOf(place);
   const first = dayOfYear(isoDay(weather.startMs / MS_PER_DAY));
   const month = Math.min(hoursOf(weather), 24 * 30);

@@ -1,10 +1,11 @@
+import { crop } from '../../catalog/crops';
 import { coldestNight } from './coldest';
 import { noonAir } from './noon';
 import { NOON, skin } from '../../testing/judged';
 
 const under = (cropKey: string, cover: string, inner?: string): number =>
   coldestNight({
-    crop: { cropKey, soilZMm: 0, rowYsMm: [0, 0], topZMm: 0, clearanceMm: 0 },
+    crop: { crop: crop(cropKey), soilZMm: 0, rowYsMm: [0, 0], topZMm: 0, clearanceMm: 0 },
     enclosure: {
       skins: [skin(cover, 6, inner)],
       floorM2: 3,
@@ -48,7 +49,7 @@ test('rise at noon, worked by hand for each kind of cover', () => {
 
 test('the figure says which crop, which cover, which layer, and what it takes for granted', () => {
   const figure = coldestNight({
-    crop: { cropKey: 'corn-salad', soilZMm: 0, rowYsMm: [0, 0], topZMm: 0, clearanceMm: 0 },
+    crop: { crop: crop('corn-salad'), soilZMm: 0, rowYsMm: [0, 0], topZMm: 0, clearanceMm: 0 },
     enclosure: {
       skins: [skin('film-uv', 6, 'fabric-50')],
       floorM2: 3,
@@ -75,7 +76,7 @@ test('a second layer over the roof alone counts on the roof alone, by night and 
     heightM: 0.7,
   };
   const night = coldestNight({
-    crop: { cropKey: 'spinach', soilZMm: 0, rowYsMm: [0, 0], topZMm: 0, clearanceMm: 0 },
+    crop: { crop: crop('spinach'), soilZMm: 0, rowYsMm: [0, 0], topZMm: 0, clearanceMm: 0 },
     enclosure,
   });
   expect(night.value).toBeCloseTo(-12 - 2.5 - (4 / 6) * 2.5, 9);

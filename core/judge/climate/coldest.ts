@@ -1,11 +1,10 @@
 import { type Figure, amount, capital } from '../../base/figure';
 import type { Assembly } from '../../build/assembly/types';
 import { coverM2, meanOf } from '../../build/assembly/enclosure';
-import { crop } from '../../site/crops';
 
 /** The coldest night that the crop lives through under its cover: killing temperature less what each layer helps. */
 export function coldestNight({ crop: row, enclosure }: Pick<Assembly, 'crop' | 'enclosure'>): Figure {
-  const c = crop(row.cropKey);
+  const c = row.crop;
   // With a side open the night comes in.
   const shut = enclosure.open ? 0 : 1;
   const help = shut * meanOf(enclosure, (s) => s.cover.frostHelpC + (s.inner?.frostHelpC ?? 0));

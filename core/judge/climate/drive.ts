@@ -63,13 +63,34 @@ function leaksIn({ leaksPerHour, leaksRange: [low, high] }: BedModel, windMPerS:
   return Math.max(Math.min(low, leaksPerHour), Math.min(Math.max(high, leaksPerHour), by));
 }
 
+/** Which bed stands in the weather on a date: a frame changes its coat through the year. */
+export type Worn = (date: string) => BedModel;
+
+/** What of a bed's faces is the same every hour. */
+function skinOf(model: BedModel) {
+  const skinM2 = model.faces.reduce((sum, f) => sum + f.m2, 0);
+  const closedM2 = skinM2 + model.wallsWPerK / 3;
+  const passes = model.faces.reduce((sum, f) => sum + f.m2 * f.light, 0) / Math.max(1e-9, closedM2);
+  return {
+    model,
+    skinM2,
+    passes,
+    seen: skySeen(model.horizon),
+    skyOf: model.faces.map((f) => (1 + f.up) / 2),
+    groundOf: model.faces.map((f) => (1 - f.up) / 2),
+  };
+}
+
+/** Part of the light that has come in and stays: what misses the floor leaves again by as much as the faces let through. */
+const kept = (onFloor: number, passes: number): number => TAKEN_IN * (onFloor + (1 - onFloor) * (1 - passes));
+
 /**
  * Works out what weather brings to a bed.
- * Light on each face: beam and diffuse parted by Erbs, an even sky, light thrown up by the ground; what comes in and does not meet the
- * floor leaves again by as much as the faces let through.
+ * Light on each face: beam and diffuse parted by Erbs, an even sky, light thrown up by the ground.
+ * @param worn the bed, or which it is on each date
  */
 export function driveOf(
-  model: BedModel,
+  worn: BedModel | Worn,
   weather: Weather,
   place: ClimatePlace,
   tending: Tending,
@@ -93,14 +114,11 @@ export function driveOf(
     opened: list(),
     lightsW: list(),
   };
-  const seen = skySeen(model.horizon);
-  const skinM2 = model.faces.reduce((sum, f) => sum + f.m2, 0);
-  const closedM2 = skinM2 + model.wallsWPerK / 3;
-  const passes = model.faces.reduce((sum, f) => sum + f.m2 * f.light, 0) / Math.max(1e-9, closedM2);
-  const kept = (onFloor: number): number => TAKEN_IN * (onFloor + (1 - onFloor) * (1 - passes));
-  const skyOf = model.faces.map((f) => (1 + f.up) / 2);
-  const groundOf = model.faces.map((f) => (1 - f.up) / 2);
+  const onDate = typeof worn === 'function' ? worn : () => worn;
   let whiteMm = 0;
+  let today = NaN;
+  let tended = tending;
+  let skin: ReturnType<typeof skinOf> | undefined;
   for (let i = 0; i < hours; i++) {
     const ms = weather.startMs + i * MS_PER_HOUR;
     const air = weather.airC[i] ?? 0;
@@ -109,7 +127,14 @@ export function driveOf(
     const wind = (weather.windMPerS[i] ?? 2) * AT_BED[place.exposure];
     const day = dayAt(ms, place.utcHours);
     const hour = hourAt(ms, place.utcHours);
-    const tended = daily?.get(isoDay(day)) ?? tending;
+    if (day !== today || !skin) {
+      today = day;
+      const date = isoDay(day);
+      tended = daily?.get(date) ?? tending;
+      const model = onDate(date);
+      if (skin?.model !== model) skin = skinOf(model);
+    }
+    const { model, skinM2, passes, seen, skyOf, groundOf } = skin;
     d.windMPerS[i] = wind;
     d.vapour[i] = saturatedKgPerM3(Math.min(dew, air));
     whiteMm = Math.max(0, whiteMm + (weather.snowMm[i] ?? 0) - (air > THAWS_C ? air - THAWS_C : 0.05));
@@ -136,8 +161,8 @@ export function driveOf(
       const onFloor = square > 0 ? Math.min(1, (model.floorM2 * sun.up) / square) : 1;
       d.sunW[i] =
         taught.gain *
-        (beam * beamIn * kept(onFloor) +
-          diffuseIn * ASLANT_DIFFUSE * kept(Math.min(1, model.floorM2 / Math.max(1e-9, skinM2))));
+        (beam * beamIn * kept(onFloor, passes) +
+          diffuseIn * ASLANT_DIFFUSE * kept(Math.min(1, model.floorM2 / Math.max(1e-9, skinM2)), passes));
     } else if (level > 0) d.sunW[i] = taught.gain * level * model.floorM2 * passes * 0.5;
 
     const h = outsideH(wind);

@@ -79,6 +79,17 @@ function storeOf(warmth: ExtraWarmth | undefined, floorM2: number): Store | unde
   return undefined;
 }
 
+/** Air changes an hour over a bed with nothing on it: as many as through an open side. */
+const OPEN_PER_HOUR = 1000;
+
+/** The same bed with its cover off: all the light, and the air of outside. */
+export const uncovered = (m: BedModel): BedModel => ({
+  ...m,
+  faces: m.faces.map((f) => ({ ...f, light: 1 })),
+  leaksPerHour: OPEN_PER_HOUR,
+  leaksRange: [OPEN_PER_HOUR, OPEN_PER_HOUR],
+});
+
 /**
  * The bed under its cover.
  * @param landmarks what stands on the plot; it shades the bed

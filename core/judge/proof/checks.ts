@@ -3,7 +3,6 @@ import type { Assembly, SheetPart, Skirt } from '../../build/assembly/types';
 import { type RollPlan, type Seam, sheetSize } from '../../make/rolls/rolls';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
-import { crop } from '../../site/crops';
 import { beamStrength } from './beam';
 import { ASK, type Check, type CheckSite } from './check';
 import { bendCheck, railCheck, sagCheck, sleeveCheck, snowCheck } from './hoopChecks';
@@ -16,8 +15,8 @@ import { windChecks } from './wind';
 
 function cropCheck(assembly: Assembly, market: Market): Check {
   const step = market === 'imperial' ? 3 * MM_PER_INCH : 75;
-  const { cropKey, clearanceMm } = assembly.crop;
-  const name = crop(cropKey).name;
+  const { crop, clearanceMm } = assembly.crop;
+  const name = crop.name;
   const verdict = clearanceMm < 0 ? 'fails' : clearanceMm < 40 ? 'tight' : 'holds';
   return {
     id: 'crop',
@@ -36,7 +35,7 @@ function cropCheck(assembly: Assembly, market: Market): Check {
       quantity: 'length',
       formula: `clearance = underside above ground − soil above ground − height of ${name}`,
       terms: [
-        { name: `height of ${name}`, ...amount(crop(cropKey).heightMm, 'length') },
+        { name: `height of ${name}`, ...amount(crop.heightMm, 'length') },
         { name: 'underside above ground', ...amount(clearanceMm + assembly.crop.topZMm, 'length') },
         { name: 'soil above ground', ...amount(assembly.crop.soilZMm, 'length') },
       ],

@@ -1,7 +1,7 @@
 /** What is to be done at a cover through the next twelve months, by date, each with its reason. */
 import { addDays, daysBetween, sayDay } from '../../base/days';
 import { type Phrase, amount, capital } from '../../base/figure';
-import type { Crop } from '../../site/crops';
+import type { Crop } from '../../catalog/crops';
 import type { Place } from '../../site/place';
 import type { Coat } from './coats';
 import { tenHours } from './daylight';

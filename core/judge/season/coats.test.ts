@@ -2,7 +2,10 @@ import { SHIPPED, coverMaterial } from '../../catalog/catalog';
 import { checkGarden } from '../../garden/garden';
 import { demoGarden } from '../../garden/demo';
 import { evaluate } from '../../evaluate';
-import { modelOf } from '../../air';
+import { airOf, climatePlace, wornOf } from '../../air';
+import { rehearsalOf } from '../../rehearse';
+import { simulatedWeather } from '../weather/simulated';
+import { rehearse } from './rehearsal';
 import type { Garden } from '../../garden/garden';
 import { coatOn, coatWorth, enclosureIn } from './coats';
 
@@ -48,10 +51,43 @@ test('what is worn on a day, and what it is worth', () => {
 });
 
 test('the climate wears the coat of the day', () => {
-  const o = worn(COATS);
-  expect(modelOf(o, '2027-05-01').faces[0]?.light).toBe(0.8);
-  expect(modelOf(o, '2027-12-01').faces[0]?.light).toBe(0.9);
-  expect(modelOf(o, '2027-07-01').leaksPerHour).toBe(3000);
+  const on = wornOf(worn(COATS));
+  expect(on('2027-05-01').faces[0]?.light).toBe(0.8);
+  expect(on('2027-12-01').faces[0]?.light).toBe(0.9);
+  expect(on('2027-07-01').leaksPerHour).toBe(3000);
+  expect(on('2027-09-01').faces[0]?.light).toBe(1);
+  expect(on('2027-05-02')).toBe(on('2027-05-01'));
+});
+
+test('air follows the coat: a net is cooler than film, nothing at all is as outside, and the days before a change are untouched', () => {
+  const [plain, dressed] = [worn([]), worn(COATS)];
+  const weather = simulatedWeather(
+    climatePlace(plain.garden, 0),
+    'coats',
+    Date.parse('2027-04-01T05:00:00Z'),
+    24 * 180,
+  );
+  const [film, coats] = [plain, dressed].map((o) => airOf(o, weather, { ...o.cover.tending, open: null }).days);
+  const day = (days: typeof film, date: string) => days?.find((d) => d.date === date);
+  expect(day(coats, '2027-04-10')?.highC).toBe(day(film, '2027-04-10')?.highC);
+  const mean = (days: typeof film, from: string, to: string) => {
+    const some = (days ?? []).filter((d) => d.date >= from && d.date < to);
+    return some.reduce((sum, d) => sum + d.highC - d.outHighC, 0) / some.length;
+  };
+  expect(mean(film, '2027-06-05', '2027-08-10')).toBeGreaterThan(mean(coats, '2027-06-05', '2027-08-10') + 5);
+  for (const d of coats ?? [])
+    if (d.date > '2027-08-16' && d.date < '2027-09-25') {
+      expect(Math.abs(d.highC - d.outHighC)).toBeLessThan(1.5);
+      expect(Math.abs(d.lowC - d.outLowC)).toBeLessThan(1.5);
+    }
+});
+
+test('no snow folds and no wind takes a frame that wears nothing', () => {
+  const bare = worn([{ coverKey: null, from: '10-01', to: '05-01' }]);
+  const weak = { snow: { middle: 1, deviation: 0 }, gust: { middle: 1, deviation: 0 } };
+  const end = (o: typeof bare) => rehearse({ ...rehearsalOf(o, 2026, 'never'), ...weak }, 2026, 'winter 1').cover;
+  expect(end(worn([]))).toBeDefined();
+  expect(end(bare)).toBeUndefined();
 });
 
 test('a coat of no cover, on no date, is refused by its field', () => {

@@ -5,9 +5,9 @@ import { type ClimateOptions, type DaySum, type Limits, climateOf } from '../cli
 import type { ClimatePlace } from '../climate/drive';
 import type { BedModel } from '../climate/model';
 import type { Tending } from '../climate/tending';
-import { SNOW_DENSITY } from '../proof/snow';
 import { bell } from '../weather/noise';
 import { placeSeed, simulatedWeather } from '../weather/simulated';
+import { BRUSH_HOUR, lying, wetMm } from './lying';
 
 /** Who brushes snow off: nobody, every morning, or as soon as it lies deep. */
 export type Brushing = 'never' | 'mornings' | 'at once';
@@ -30,6 +30,8 @@ export interface RehearsalAsk {
   /** Gust that lifts it off, m/s; undefined where none does. */
   readonly gust: Bears | undefined;
   readonly brushing: Brushing;
+  /** Whether the frame wears nothing on a date: no snow lies on it then, and no wind takes it. */
+  readonly bare?: (date: string) => boolean;
   readonly options?: ClimateOptions;
 }
 
@@ -63,14 +65,8 @@ export interface Winter {
   };
 }
 
-/** Fresh snow, kg/m3; and how it goes: by warm air, by the sun and by sliding when the inside is warm. */
-const FRESH_KG_PER_M3 = 80;
-const THAW_KG_PER_M2_H_C = 0.35;
-const SLIDES_ABOVE_C = 3;
-const SLIDES_PER_HOUR = 0.15;
 /** Brushed in the morning when there is so much, kg/m2; at once means from half of it on, whatever the hour. */
 const BRUSH_KG_PER_M2 = 4;
-const MORNING = 8;
 /** So far over what it likes leaves scald, C, and so many hours of it kill. */
 const COOKS_OVER_C = 15;
 const COOKS_HOURS = 2;
@@ -78,9 +74,6 @@ const COOKS_HOURS = 2;
 const NEAR_C = 1.5;
 /** Days of a winter: from 1 November to the middle of April; half a year later in the south. */
 const WINTER_HOURS = 24 * 166;
-
-/** Depth of wet snow that weighs as much, mm. */
-export const wetMm = (kgPerM2: number): number => (1000 * kgPerM2) / SNOW_DENSITY.wet;
 
 /** First hour of a winter by the clock of the place, ms since 1970. @param year the year in which it begins */
 export const winterStartMs = (place: ClimatePlace, year: number): number =>
@@ -116,6 +109,8 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
       crop = how;
       tell(how, text);
     };
+    const bare = ask.bare?.(day.date) === true;
+    if (bare) snow = 0;
     let gust = 0;
     let fell = 0;
     let scalded = 0;
@@ -126,10 +121,8 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
     ) {
       const hour = hourAt(weather.startMs + at * MS_PER_HOUR, ask.place.utcHours);
       fell += weather.snowMm[at] ?? 0;
-      snow += ((weather.snowMm[at] ?? 0) / 1000) * FRESH_KG_PER_M3;
-      const warm = Math.max(0, weather.airC[at] ?? 0);
       const inside = climate.run.airC[at] ?? 0;
-      snow = Math.max(0, snow - THAW_KG_PER_M2_H_C * warm) * (inside > SLIDES_ABOVE_C ? 1 - SLIDES_PER_HOUR : 1);
+      if (!bare) snow = lying(snow, weather.snowMm[at] ?? 0, weather.airC[at] ?? 0, inside);
       gust = Math.max(gust, weather.gustMPerS[at] ?? 0);
       sums.mostSnowKgPerM2 = Math.max(sums.mostSnowKgPerM2, snow);
       if (snow > folds)
@@ -138,12 +131,12 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
           amount(wetMm(snow), 'snowDepth'),
           ' of wet snow, or its weight in fresh.',
         ]);
-      if (gust > lifts) breaks('blown', [`A gust of ${Math.round(gust)} m/s takes it away.`]);
+      if (gust > lifts && !bare) breaks('blown', [`A gust of ${Math.round(gust)} m/s takes it away.`]);
       if (inside > ask.limits.hotC + COOKS_OVER_C) scalded++;
       const brushes =
         ask.brushing === 'at once'
           ? snow > BRUSH_KG_PER_M2 / 2
-          : ask.brushing === 'mornings' && hour === MORNING && snow > BRUSH_KG_PER_M2;
+          : ask.brushing === 'mornings' && hour === BRUSH_HOUR && snow > BRUSH_KG_PER_M2;
       if (brushes && cover === undefined) {
         snow = 0;
         sums.brushed++;

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { addDays, dayOfYear, daysBetween, inYear, isDate, isMonthDay, sayDay } from '../../base/days';
 import { phraseText } from '../../base/figure';
 import { demoGarden } from '../../garden/demo';
-import { CROPS, crop } from '../../site/crops';
+import { CROPS, crop } from '../../catalog/crops';
 import { type SeasonAsk, seasonOf } from './calendar';
 import { sunDay, tenHours } from './daylight';
 import { frostOf, inSpan, nextOf, warmingPerDay } from './frost';

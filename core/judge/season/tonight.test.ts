@@ -1,6 +1,6 @@
 import { phraseText } from '../../base/figure';
 import { HOLLOW, TUNNEL, steady } from '../../testing/weather';
-import { crop } from '../../site/crops';
+import { crop } from '../../catalog/crops';
 import { climateOf } from '../climate/climate';
 import { USUAL_TENDING } from '../climate/tending';
 import type { Weather } from '../weather/weather';

@@ -1,7 +1,7 @@
 /** What to do at a cover today and tonight, from what is foreseen. */
 import { MS_PER_HOUR } from '../../base/days';
 import { type Phrase, amount, capital } from '../../base/figure';
-import type { Crop } from '../../site/crops';
+import type { Crop } from '../../catalog/crops';
 import type { Climate } from '../climate/climate';
 import type { Weather } from '../weather/weather';
 

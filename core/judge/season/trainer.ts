@@ -7,11 +7,14 @@ import { BLANKET_M2K_PER_W, type BedModel } from '../climate/model';
 import { type Tending, USUAL_TENDING } from '../climate/tending';
 import { simulatedForecast, simulatedWeather } from '../weather/simulated';
 import type { Weather } from '../weather/weather';
+import { BRUSH_HOUR, lying, wetMm } from './lying';
 
 /** What is decided of an evening, for the night and the day after it. */
 export interface Decision {
   readonly blanket: boolean;
   readonly open: boolean;
+  /** Snow is brushed off in the morning. */
+  readonly brush: boolean;
 }
 
 export const EVENINGS = 5;
@@ -27,6 +30,8 @@ export interface TrainerAsk {
   readonly model: BedModel;
   readonly limits: Limits;
   readonly cropName: string;
+  /** Snow on the level that folds it, kg/m2; undefined where none does. */
+  readonly foldsKgPerM2: number | undefined;
   /** First of the five days, and which world it is. */
   readonly from: string;
   readonly seed: string;
@@ -42,13 +47,19 @@ export interface Foreseen {
   readonly snowMm: number;
 }
 
+/** A day with the most snow that lay on the cover, kg/m2, and whether it folded. */
+export interface TrainedDay extends DaySum {
+  readonly snowKgPerM2: number;
+  readonly folded: boolean;
+}
+
 /** How the night and day after an evening went. */
 export interface Outcome {
   readonly date: string;
-  readonly day: DaySum;
+  readonly day: TrainedDay;
   readonly decision: Decision;
   /** What would have been better, and how it would have gone; nothing where nothing was. */
-  readonly better: { readonly decision: Decision; readonly day: DaySum } | undefined;
+  readonly better: { readonly decision: Decision; readonly day: TrainedDay } | undefined;
   readonly word: Phrase;
 }
 
@@ -78,11 +89,11 @@ const tendingOf = ({ blanket, open }: Decision): Tending => ({
   blanket: blanket ? USUAL_TENDING.blanket : { from: 0, to: 0 },
 });
 
-function daysOf(ask: TrainerAsk, weather: Weather, decisions: readonly Decision[]): readonly DaySum[] {
+function daysOf(ask: TrainerAsk, weather: Weather, decisions: readonly Decision[]): readonly TrainedDay[] {
   const daily = new Map<string, Tending>();
   decisions.forEach((d, i) => daily.set(addDays(ask.from, i), tendingOf(d)));
-  const before = tendingOf({ blanket: false, open: false });
-  const { days } = climateOf(
+  const before = tendingOf({ blanket: false, open: false, brush: false });
+  const { days, run } = climateOf(
     { ...ask.model, blanketM2KPerW: BLANKET_M2K_PER_W },
     weather,
     ask.place,
@@ -90,18 +101,39 @@ function daysOf(ask: TrainerAsk, weather: Weather, decisions: readonly Decision[
     ask.limits,
     { daily },
   );
-  return days.slice(DAYS_BEFORE, DAYS_BEFORE + decisions.length);
+  let [snow, folded] = [0, false];
+  return decisions.flatMap((decision, i): readonly TrainedDay[] => {
+    const day = days[DAYS_BEFORE + i];
+    if (!day) return [];
+    let most = 0;
+    for (let hour = 0; hour < 24; hour++) {
+      const at = 24 * (DAYS_BEFORE + i) + hour;
+      snow = lying(snow, weather.snowMm[at] ?? 0, weather.airC[at] ?? 0, run.airC[at] ?? 0);
+      most = Math.max(most, snow);
+      if (snow > (ask.foldsKgPerM2 ?? Infinity)) folded = true;
+      if (decision.brush && hour === BRUSH_HOUR) snow = 0;
+    }
+    // Under a cover that is down it is as it is outside.
+    const open = folded ? { lowC: Math.min(day.lowC, day.outLowC), highC: day.outHighC } : {};
+    return [{ ...day, ...open, snowKgPerM2: most, folded }];
+  });
 }
 
 /** The lower the better: dead, scalded, then how cold and how hot against what the crop likes. */
-function harm({ killingC, hotC }: Limits, d: DaySum): number {
+function harm({ killingC, hotC }: Limits, d: TrainedDay): number {
   const [cold, hot] = [killingC - d.lowC, d.highC - hotC];
   return (
-    (cold > 0 ? 1000 + cold : 0) + (hot > SCALDS_OVER_C ? 500 + hot : Math.max(0, hot)) + Math.max(0, cold + 2) / 2
+    (d.folded ? 2000 : 0) +
+    (cold > 0 ? 1000 + cold : 0) +
+    (hot > SCALDS_OVER_C ? 500 + hot : Math.max(0, hot)) +
+    Math.max(0, cold + 2) / 2
   );
 }
 
-const ALL: readonly Decision[] = [false, true].flatMap((blanket) => [false, true].map((open) => ({ blanket, open })));
+const ALL: readonly Decision[] = [false, true].flatMap((blanket) =>
+  [false, true].flatMap((open) => [false, true].map((brush) => ({ blanket, open, brush }))),
+);
+const same = (a: Decision, b: Decision): boolean => a.blanket === b.blanket && a.open === b.open && a.brush === b.brush;
 
 /**
  * How the days went that were decided so far, each beside what would have been better.
@@ -114,7 +146,7 @@ export function trained(ask: TrainerAsk, decisions: readonly Decision[]): readon
   return decisions.flatMap((decision, i): readonly Outcome[] => {
     const day = went[i];
     if (!day) return [];
-    const others = ALL.filter((d) => d.blanket !== decision.blanket || d.open !== decision.open).flatMap((other) => {
+    const others = ALL.filter((d) => !same(d, decision)).flatMap((other) => {
       const alone = daysOf(ask, weather, [...decisions.slice(0, i), other])[i];
       return alone ? [{ decision: other, day: alone }] : [];
     });
@@ -127,9 +159,17 @@ export function trained(ask: TrainerAsk, decisions: readonly Decision[]): readon
   });
 }
 
-function wordOf({ limits, cropName }: TrainerAsk, d: DaySum): Phrase {
+function wordOf({ limits, cropName }: TrainerAsk, d: TrainedDay): Phrase {
   const name = capital(cropName);
   const range: Phrase = [amount(d.lowC, 'temperature'), ' to ', amount(d.highC, 'temperature'), ' inside'];
+  if (d.folded)
+    return [
+      'The cover lies folded under about ',
+      amount(wetMm(d.snowKgPerM2), 'snowDepth'),
+      ' of wet snow: ',
+      ...range,
+      '.',
+    ];
   if (d.lowC < limits.killingC) return [`${name} froze: `, ...range, '.'];
   if (d.highC > limits.hotC + SCALDS_OVER_C) return [`${name} scalded: `, ...range, '.'];
   if (d.highC > limits.hotC) return [`Too hot for ${cropName} for ${d.hotHours} hours: `, ...range, '.'];

@@ -6,7 +6,6 @@ import { addDays, sayDay } from '../../../core/base/days';
 import { type Result, fail, ok } from '../../../core/base/result';
 import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
 import type { ShownClimate } from '../../../core/show/dayCurve';
-import { crop } from '../../../core/site/crops';
 import { lazyPart } from '../../app/fresh';
 import { useUnits } from '../../app/hooks';
 import { climateIn } from '../../background/planClient';
@@ -184,7 +183,7 @@ function InWeather({ outline: o, weather }: { readonly outline: Outline; readonl
       </div>
       <div className="curve">
         <Suspense fallback={<p role="status">Opening the curve…</p>}>
-          <DayCurve shown={shown} crop={crop(o.assembly.crop.cropKey)} />
+          <DayCurve shown={shown} crop={o.assembly.crop.crop} />
         </Suspense>
       </div>
       <Sums outline={o} shown={shown} />
@@ -195,7 +194,7 @@ function InWeather({ outline: o, weather }: { readonly outline: Outline; readonl
 /** The day in four figures, and the year behind it. */
 function Sums({ outline: o, shown }: { readonly outline: Outline; readonly shown: ShownClimate }): ReactNode {
   const units = useUnits();
-  const row = crop(o.assembly.crop.cropKey);
+  const row = o.assembly.crop.crop;
   const day = shown.days.find((d) => d.date === shown.date);
   if (!day) return null;
   const say = (c: number): string => formatAmount(c, 'temperature', units);

@@ -12,7 +12,7 @@ import {
   YAxis,
 } from 'recharts';
 import { formatAmount } from '../../../core/base/amount';
-import type { Crop } from '../../../core/site/crops';
+import type { Crop } from '../../../core/catalog/crops';
 import type { ShownClimate } from '../../../core/show/dayCurve';
 import { useUnits } from '../../app/hooks';
 

@@ -4,7 +4,6 @@ import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { type Figure, amount } from '../../../core/base/figure';
 import { fail, ok } from '../../../core/base/result';
-import { crop } from '../../../core/site/crops';
 import { formatLength } from '../../../core/base/length';
 import { useUnits } from '../../app/hooks';
 import { Why } from '../../parts/Why';
@@ -78,7 +77,7 @@ export function Headroom({ outline: o }: { readonly outline: Outline }): ReactNo
       <dd className="measure">
         <Why figure={why('Clear height in the middle', width / 2)} />
       </dd>
-      <dt>{crop(o.assembly.crop.cropKey).name}, full-grown</dt>
+      <dt>{o.assembly.crop.crop.name}, full-grown</dt>
       <dd className="measure">{formatLength(topZMm - soilZMm, length)}</dd>
       {arch && (
         <>

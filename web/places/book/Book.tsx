@@ -7,6 +7,7 @@ import { useWay } from '../../app/way';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
 import { Coats } from './Coats';
+import { Covers } from './Covers';
 import { Log } from './Log';
 import { LogPanel } from './LogPanel';
 import { FrostPanel } from './FrostPanel';
@@ -50,6 +51,7 @@ const LEAVES = [
   { key: '', name: 'Today' },
   { key: 'year', name: 'Year' },
   { key: 'log', name: 'Log' },
+  { key: 'covers', name: 'Covers' },
   { key: 'winter', name: 'Rehearse a winter' },
 ] as const;
 
@@ -72,7 +74,17 @@ export function Book(): ReactNode {
       <Marked>
         <Page tabIndex={0} role="region" aria-label={name}>
           <Leaves label="Leaves of the day book" to={way('book')} leaves={LEAVES} />
-          {leaf === 'year' ? <Year /> : leaf === 'log' ? <Log /> : leaf === 'winter' ? <Rehearsal /> : <Today />}
+          {leaf === 'year' ? (
+            <Year />
+          ) : leaf === 'log' ? (
+            <Log />
+          ) : leaf === 'covers' ? (
+            <Covers />
+          ) : leaf === 'winter' ? (
+            <Rehearsal />
+          ) : (
+            <Today />
+          )}
         </Page>
         <Panel aria-label={BESIDE[leaf] ?? 'Kept in mind'}>
           {leaf === 'year' ? (

@@ -5,6 +5,7 @@ import { isDate } from '../../../core/base/days';
 import { type Fault, fail, ok } from '../../../core/base/result';
 import { LOG_KINDS, LOG_KIND_KEYS, type LogEntry, type LogKind, newEntry } from '../../../core/garden/log';
 import { logCsv } from '../../../core/show/log';
+import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
@@ -12,8 +13,8 @@ import { Button, Choice, Field, Row } from '../../parts/controls';
 import { FaultList } from '../../parts/OpenFile';
 import { Table } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
+import { AddPictures, Pictures } from './Pictures';
 import { TypedField } from '../../parts/TypedField';
-import { todayOf } from './Today';
 
 const Form = styled.form`
   display: grid;
@@ -93,7 +94,7 @@ export function Log(): ReactNode {
   const take = useTake();
   const units = useUnits();
   const { cover } = useCurrent();
-  const today = todayOf(garden, Date.now());
+  const today = dateAt(garden.site, Date.now());
   const [entry, setEntry] = useState<LogEntry>(() => newEntry(newId(), today, cover?.id ?? null, 'reading'));
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const [pages, setPages] = useState(1);
@@ -206,6 +207,9 @@ export function Log(): ReactNode {
             />
           </Field>
         </div>
+        <div className="wide">
+          <AddPictures keys={entry.pictures} onSet={(pictures) => set({ pictures })} />
+        </div>
         {faults.length > 0 && (
           <p className="wide" role="alert">
             <FaultList faults={faults} />
@@ -243,6 +247,7 @@ export function Log(): ReactNode {
                   {LOG_KINDS[e.kind]}
                   {e.kg !== null && ` ${formatAmount(e.kg, 'mass', units)}`}
                   <div className="quiet">{name(e.coverId)}</div>
+                  <Pictures keys={e.pictures} about={`${LOG_KINDS[e.kind]}, ${e.date}`} />
                   {e.note !== '' && <div style={{ overflowWrap: 'anywhere' }}>{e.note}</div>}
                 </td>
                 <td className="n">{degrees(e.insideLowC, e.insideHighC)}</td>

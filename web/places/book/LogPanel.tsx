@@ -11,6 +11,7 @@ import { Button, Choice } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
 import { useWeather } from '../../weather/useWeather';
 import { Pair } from './Pair';
+import { PicturesRoom } from './Pictures';
 
 /** What the readings of the cover in hand teach of it. */
 export function LogPanel(): ReactNode {
@@ -44,6 +45,7 @@ export function LogPanel(): ReactNode {
       )}
       {shown.taught && <Taught cover={shown} />}
       <Pair cover={shown} />
+      <PicturesRoom />
     </section>
   );
 }

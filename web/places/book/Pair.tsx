@@ -1,15 +1,15 @@
 import { type ReactNode, useState } from 'react';
-import { climatePlace, modelOf } from '../../../core/air';
+import { climatePlace, wornOf } from '../../../core/air';
 import { MS_PER_DAY, MS_PER_HOUR, addDays, dayAt, dayNumber, isoDay } from '../../../core/base/days';
 import { messageOf } from '../../../core/base/result';
 import { evaluate } from '../../../core/evaluate';
 import type { Cover } from '../../../core/garden/garden';
 import { type LogEntry, newEntry } from '../../../core/garden/log';
+import { dateAt } from '../../../core/site/clock';
 import { useGarden, useTake } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button } from '../../parts/controls';
 import { type PairReading, thermometers } from '../../weather/source';
-import { todayOf } from './Today';
 
 /** Days of the simulated pair that are taken into the log at a time. */
 const PAIR_DAYS = 14;
@@ -24,14 +24,14 @@ export function Pair({ cover }: { readonly cover: Cover }): ReactNode {
     const o = evaluate(garden, cover);
     if (!o.ok) return say('This cover cannot be drawn as it is.');
     setBusy(true);
-    const today = todayOf(garden, Date.now());
+    const today = dateAt(garden.site, Date.now());
     const place = climatePlace(garden, Date.now());
     const fromMs = dayNumber(addDays(today, -PAIR_DAYS - 2)) * MS_PER_DAY - place.utcHours * MS_PER_HOUR;
     const days = new Map<string, PairReading[]>();
     try {
       const seed = `${garden.name.slice(0, 20)} ${cover.id}`;
       await thermometers(
-        { place, bed: modelOf(o.value), tending: cover.tending, fromMs, hours: 24 * (PAIR_DAYS + 2), seed },
+        { place, bed: wornOf(o.value)(today), tending: cover.tending, fromMs, hours: 24 * (PAIR_DAYS + 2), seed },
         (r) => {
           const date = isoDay(dayAt(r.ms - 1, place.utcHours));
           days.set(date, [...(days.get(date) ?? []), r]);

@@ -3,18 +3,19 @@ import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
-import { type Brushing, type Winters, wetMm } from '../../../core/judge/season/rehearsal';
+import { wetMm } from '../../../core/judge/season/lying';
+import type { Brushing, Winters } from '../../../core/judge/season/rehearsal';
 import type { Played } from '../../../core/rehearse';
-import { crop } from '../../../core/site/crops';
+import { cropOf } from '../../../core/catalog/catalog';
+import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
 import { lazyPart } from '../../app/fresh';
-import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { useCatalog, useGarden, useTake, useUnits } from '../../app/hooks';
 import { playIn, playManyIn } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button, Stepper } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
 import { Pick } from '../../parts/Pick';
-import { todayOf } from './Today';
 import { Trainer } from './Trainer';
 
 // Charts come when they are looked at.
@@ -98,7 +99,7 @@ export function Rehearsal(): ReactNode {
   const [number, setNumber] = useState(1);
   const shown = garden.covers.find((c) => c.id === chosen) ?? cover;
   if (!shown) return <p>No cover is planned yet: a winter is rehearsed on one.</p>;
-  const year = winterYear(todayOf(garden, Date.now()), garden.site.latitudeDeg < 0);
+  const year = winterYear(dateAt(garden.site, Date.now()), garden.site.latitudeDeg < 0);
   return (
     <Box>
       <p>
@@ -151,6 +152,7 @@ function OneWinter({
   const units = useUnits();
   const take = useTake();
   const garden = useGarden();
+  const catalog = useCatalog();
   const input = { coverId, year, seed: `winter ${number}`, brushing };
   const job = useJob<typeof input, Played>('a winter', input, (g, q) =>
     playIn(g, q.coverId, q.year, q.seed, q.brushing),
@@ -169,7 +171,7 @@ function OneWinter({
   const upTo = at ?? last;
   const date = winter.days[upTo]?.date ?? '';
   const found = garden.covers.find((c) => c.id === coverId);
-  const row = crop(String((found?.answers as { crop?: string } | undefined)?.crop ?? 'spinach'));
+  const row = cropOf(catalog, String((found?.answers as { crop?: string } | undefined)?.crop ?? 'spinach'));
   const told = winter.events.filter((e) => e.date <= date);
   const over = upTo >= last;
   return (

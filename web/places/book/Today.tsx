@@ -1,18 +1,17 @@
-import { type ReactNode, useCallback, useMemo } from 'react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
-import { addDays, dayAt, isoDay, sayDay } from '../../../core/base/days';
+import { addDays, sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
-import { utcHoursAt } from '../../../core/site/clock';
-import type { Garden } from '../../../core/garden/garden';
+import { dateAt } from '../../../core/site/clock';
+import { isInUse } from '../../../core/garden/garden';
 import { useGarden, useUnits } from '../../app/hooks';
 import { useWay } from '../../app/way';
-import { askTonight } from '../../background/planClient';
-import { useLive } from '../../background/useLive';
 import { Button } from '../../parts/controls';
-import { VerdictMark } from '../../parts/VerdictMark';
+import { MoodMark } from '../../weather/MoodMark';
 import { type Forecast, useForecast } from '../../weather/useForecast';
+import { useTonight } from '../../weather/useTonight';
 import { useSeasons } from './seasons';
 
 const List = styled.ul`
@@ -57,21 +56,14 @@ const List = styled.ul`
   }
 `;
 
-const MOOD = { fine: 'holds', watch: 'tight', danger: 'fails' } as const;
-const WORD = { fine: 'Fine', watch: 'Watch', danger: 'At risk' } as const;
-
 /** Days ahead that are told as due. */
 const DUE_DAYS = 14;
-
-/** The date by the clock of the garden. */
-export const todayOf = (garden: Pick<Garden, 'site'>, ms: number): string =>
-  isoDay(dayAt(ms, utcHoursAt(garden.site, ms)));
 
 /** Tonight's word for each cover, and what is due. */
 export function Today(): ReactNode {
   const garden = useGarden();
   const { forecast, retry } = useForecast();
-  const covers = garden.covers.filter((c) => c.state.is !== 'stored' && c.state.is !== 'next-year');
+  const covers = garden.covers.filter(isInUse);
   if (covers.length === 0) return <p>No cover is planned or standing yet: the day book begins with one.</p>;
   return (
     <>
@@ -99,16 +91,7 @@ function Words({
   const garden = useGarden();
   const units = useUnits();
   const way = useWay();
-  const ids = coverIds.join(' ');
-  const input = useMemo(() => ({ garden, forecast, ids: ids.split(' ') }), [garden, forecast, ids]);
-  const run = useCallback(
-    (q: typeof input) =>
-      askTonight(q.garden, q.ids, q.forecast.weather, q.forecast.now).then((words) =>
-        words.map((word, i) => ({ word, id: q.ids[i] })),
-      ),
-    [],
-  );
-  const found = useLive(input, run);
+  const found = useTonight(forecast, coverIds);
   const { weather, now } = forecast;
   const next = weather.airC.slice(now, now + 24);
   const say = (c: number): string => formatAmount(c, 'temperature', units);
@@ -145,7 +128,7 @@ function Words({
                   <div className="word">{phraseText(word.word, units)}</div>
                 </div>
                 <div>
-                  <VerdictMark verdict={MOOD[word.mood]} word={WORD[word.mood]} />
+                  <MoodMark mood={word.mood} />
                   <div className="figures">
                     {say(word.low.insideC)} <span>low inside, {say(word.low.outsideC)} out</span>
                   </div>
@@ -172,7 +155,7 @@ function Due(): ReactNode {
   const garden = useGarden();
   const units = useUnits();
   const way = useWay();
-  const today = todayOf(garden, Date.now());
+  const today = dateAt(garden.site, Date.now());
   const seasons = useSeasons(today);
   const until = addDays(today, DUE_DAYS);
   const due = seasons.flatMap(({ cover, tasks }) =>

@@ -27,8 +27,9 @@ const Box = styled.section`
 `;
 
 const sky = (cloud: number): string => (cloud < 0.35 ? 'clear' : cloud < 0.7 ? 'some cloud' : 'grey');
-const said = ({ blanket, open }: Decision): string =>
-  `${blanket ? 'blanket' : 'no blanket'}, ${open ? 'open from 9 to 15' : 'shut all day'}`;
+const NOTHING: Decision = { blanket: false, open: false, brush: false };
+const said = ({ blanket, open, brush }: Decision): string =>
+  `${blanket ? 'blanket' : 'no blanket'}, ${open ? 'open from 9 to 15' : 'shut all day'}${brush ? ', snow brushed off' : ''}`;
 
 /** Five evenings in March: decide from the forecast, and see afterwards what it cost. */
 export function Trainer({
@@ -42,7 +43,7 @@ export function Trainer({
 }): ReactNode {
   const units = useUnits();
   const [decisions, setDecisions] = useState<readonly Decision[]>();
-  const [now, setNow] = useState<Decision>({ blanket: false, open: false });
+  const [now, setNow] = useState(NOTHING);
   const input = decisions && { coverId, year, seed: `evenings ${number}`, decisions };
   const job = useJob<NonNullable<typeof input>, Evenings>('the evenings', input, (g, q) =>
     eveningsIn(g, q.coverId, q.year, q.seed, q.decisions),
@@ -100,11 +101,14 @@ export function Trainer({
             <Button aria-pressed={now.open} onPress={() => setNow((d) => ({ ...d, open: !d.open }))}>
               Open tomorrow
             </Button>
+            <Button aria-pressed={now.brush} onPress={() => setNow((d) => ({ ...d, brush: !d.brush }))}>
+              Brush snow at eight
+            </Button>
             <Button
               $strong
               onPress={() => {
                 setDecisions([...decisions, now]);
-                setNow({ blanket: false, open: false });
+                setNow(NOTHING);
               }}
             >
               Good night

@@ -3,13 +3,13 @@ import styled from 'styled-components';
 import { coverMaterial } from '../../../core/catalog/catalog';
 import { sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
+import { dateAt } from '../../../core/site/clock';
 import { useCatalog, useGarden, useUnits } from '../../app/hooks';
 import { Button, Choice } from '../../parts/controls';
 import { Table } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { Ribbon } from './Ribbon';
 import { useSeasons } from './seasons';
-import { todayOf } from './Today';
 
 const Tasks = styled(Table)`
   td {
@@ -40,7 +40,7 @@ export function Year(): ReactNode {
   const garden = useGarden();
   const units = useUnits();
   const catalog = useCatalog();
-  const from = todayOf(garden, Date.now());
+  const from = dateAt(garden.site, Date.now());
   const seasons = useSeasons(from);
   const [only, setOnly] = useState('');
   const coverName = (key: string): string => coverMaterial(catalog, key).name;

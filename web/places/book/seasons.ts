@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { seasonOfCover } from '../../../core/air';
 import { evaluate } from '../../../core/evaluate';
-import type { Cover } from '../../../core/garden/garden';
+import { type Cover, isInUse } from '../../../core/garden/garden';
 import type { Task } from '../../../core/judge/season/calendar';
 import type { Outline } from '../../../core/outline';
 import { useGarden } from '../../app/hooks';
@@ -19,7 +19,7 @@ export function useSeasons(from: string): readonly SeasonOf[] {
   return useMemo(
     () =>
       garden.covers.flatMap((cover): readonly SeasonOf[] => {
-        if (cover.state.is === 'stored' || cover.state.is === 'next-year') return [];
+        if (!isInUse(cover)) return [];
         const o = evaluate(garden, cover);
         return o.ok ? [{ cover, outline: o.value, tasks: seasonOfCover(o.value, from) }] : [];
       }),

@@ -11,11 +11,10 @@ import { type Drawn, bounds } from '../../../core/show/project';
 import { reasons } from '../../../core/compare';
 import { amount } from '../../../core/base/figure';
 import type { Cover } from '../../../core/garden/garden';
-import { CROPS } from '../../../core/site/crops';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
-import { useEdit, useGarden } from '../../app/hooks';
+import { useCatalog, useEdit, useGarden } from '../../app/hooks';
 import { freshName } from '../../../core/base/ids';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
@@ -90,6 +89,7 @@ export function Choose(): ReactNode {
   const way = useWay();
   const { bed } = useCurrent();
   const garden = useGarden();
+  const catalog = useCatalog();
   const edit = useEdit();
   const navigate = useNavigate();
   const [cropKey, setCropKey] = useState('spinach');
@@ -203,7 +203,7 @@ export function Choose(): ReactNode {
             <Choice
               label="Crop"
               value={cropKey}
-              options={CROPS.map((c) => ({
+              options={[...catalog.crop.values()].map((c) => ({
                 value: c.key,
                 label: c.name,
                 why: ['Grows ', amount(c.heightMm, 'length'), ' high.'],

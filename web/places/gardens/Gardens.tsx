@@ -2,7 +2,8 @@ import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Garden } from '../../../core/garden/garden';
-import { MAX_FILE_CHARS, readGarden, tooLarge } from '../../../core/garden/read';
+import type { Pictures } from '../../../core/garden/pictures';
+import { MAX_FILE_CHARS, readGardenFile, tooLarge } from '../../../core/garden/read';
 import type { Fault } from '../../../core/base/result';
 import { PlaceHead } from '../../app/Shell';
 import { useApp, useAppDispatch } from '../../app/hooks';
@@ -16,6 +17,7 @@ import { database } from '../../app/world';
 import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
 import { makeRoom } from '../../keep/db';
 import { type Kept, readKept } from '../../keep/kept';
+import { keepPictures } from '../../keep/pictures';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
 import { saveFile, saveGarden } from '../../parts/saveFile';
@@ -117,15 +119,17 @@ export function Gardens(): ReactNode {
       savedAt: typeof savedAt === 'number' ? savedAt : undefined,
     })),
   ];
-  const take = async (doc: Garden): Promise<void> => {
+  const take = async (doc: Garden, pictures: Pictures = {}): Promise<void> => {
     const id = newId();
     await dispatch(addGarden(id, doc));
+    // Storage that keeps no garden keeps no pictures either, and has said so.
+    await keepPictures(database, id, pictures).catch(() => undefined);
     void navigate(wayTo(id, 'plot'));
   };
   const read = async (file: File): Promise<void> => {
-    const garden = file.size > MAX_FILE_CHARS ? tooLarge() : readGarden(await file.text());
+    const garden = file.size > MAX_FILE_CHARS ? tooLarge() : readGardenFile(await file.text());
     setFaults(garden.ok ? undefined : { file: file.name, list: garden.faults });
-    if (garden.ok) await take(garden.value);
+    if (garden.ok) await take(garden.value.garden, garden.value.pictures);
   };
   const remove = async (id: string): Promise<void> => {
     await dispatch(removeGarden(id));

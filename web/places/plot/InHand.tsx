@@ -206,11 +206,15 @@ export function LandmarkInHand({
   );
 }
 
-const STATES: readonly { readonly value: CoverState['is']; readonly label: string; readonly why: string }[] = [
-  { value: 'planned', label: 'Planned', why: 'To be built; it is drawn on the plot.' },
-  { value: 'standing', label: 'Standing', why: 'It is built and on its bed.' },
-  { value: 'stored', label: 'Stored', why: 'It is built, and put away for now.' },
-  { value: 'next-year', label: 'Next year', why: 'Not for this year; it is left out of what is bought together.' },
+const STATES: readonly { readonly first: CoverState; readonly label: string; readonly why: string }[] = [
+  { first: { is: 'planned' }, label: 'Planned', why: 'To be built; it is drawn on the plot.' },
+  { first: { is: 'standing', since: null }, label: 'Standing', why: 'It is built and on its bed.' },
+  { first: { is: 'stored', since: null, where: '' }, label: 'Stored', why: 'It is built, and put away for now.' },
+  {
+    first: { is: 'next-year' },
+    label: 'Next year',
+    why: 'Not for this year; it is left out of what is bought together.',
+  },
 ];
 
 /** A cover in hand: its name, its bed, whether it stands. */
@@ -234,13 +238,11 @@ export function CoverInHand({
       <Choice
         label="It is"
         value={state.is}
-        options={STATES}
-        onChange={(is) =>
-          deeds.setState(
-            cover.id,
-            is === 'standing' ? { is, since: null } : ({ is } as Exclude<CoverState, { is: 'standing' }>),
-          )
-        }
+        options={STATES.map((x) => ({ ...x, value: x.first.is }))}
+        onChange={(is) => {
+          const to = STATES.find((x) => x.first.is === is);
+          if (to) deeds.setState(cover.id, to.first);
+        }}
       />
       {state.is === 'standing' && (
         <Row name="Since">

@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
-import type { Garden } from '../../../core/garden/garden';
+import { type Garden, isInUse } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { bearing, footprint } from '../../../core/site/plotting';
 import { Shape } from '../../drawing/Shapes';
 import { LandmarkShape } from './LandmarkShape';
 import type { PlotDeeds } from './mapDeeds';
-import { reach, seenFromAbove, stands } from './fromAbove';
+import { reach, seenFromAbove } from './fromAbove';
 import { type Thing, useLying } from './useLying';
 import { type PlotView, type ScreenBox, boxOf, nameSpot, toScreen } from './view';
 
@@ -109,7 +109,7 @@ function BedShape({
   const { scale } = view;
   const [bx, by] = toScreen(view, { x: bed.at.xMm, y: bed.at.yMm });
   const original = garden.beds.find((b) => b.id === bed.id) ?? bed;
-  const covers = garden.covers.filter((c) => c.bedId === bed.id && stands(c));
+  const covers = garden.covers.filter((c) => c.bedId === bed.id && isInUse(c));
   return (
     <>
       <polygon

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { formatLength } from '../../../core/base/length';
 import { familyOf } from '../../../core/build/families';
-import type { Cover } from '../../../core/garden/garden';
+import { type Cover, isInUse } from '../../../core/garden/garden';
 import { LANDMARKS, LANDMARK_KINDS, type LandmarkKind } from '../../../core/site/landmark';
 import { survey } from '../../../core/site/survey';
 import { PlaceHead } from '../../app/Shell';
@@ -12,9 +12,12 @@ import { useWay } from '../../app/way';
 import { Pick } from '../../parts/Pick';
 import { Button } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
+import { useForecast } from '../../weather/useForecast';
+import { useTonight } from '../../weather/useTonight';
 import { BedInHand, CoverInHand, LandmarkInHand } from './InHand';
 import { PlotMap } from './PlotMap';
 import { ThePlace } from './ThePlace';
+import { TonightWord } from './TonightWord';
 import { usePlotDeeds } from './deeds';
 
 const Ground = styled.div`
@@ -70,6 +73,13 @@ const List = styled.ul`
     background: var(--ink);
     color: var(--ground);
   }
+  .tonight {
+    display: block;
+    padding: 0 0 0.5rem 0.9rem;
+    font-size: 0.875rem;
+    color: var(--quiet);
+    text-decoration: none;
+  }
   ul .row {
     padding-left: 0.9rem;
     font-size: 0.9375rem;
@@ -88,6 +98,11 @@ export function Plot(): ReactNode {
   const [held, hold] = useState<string>();
   const [drawing, setDrawing] = useState(false);
   const { length } = garden.units;
+  const { forecast } = useForecast();
+  const words = useTonight(
+    forecast,
+    garden.covers.filter(isInUse).map((c) => c.id),
+  );
 
   const more = (id: string, name: string): ReactNode => (
     <Button
@@ -98,18 +113,22 @@ export function Plot(): ReactNode {
       ⋯
     </Button>
   );
-  const coverRow = (c: Cover): ReactNode => (
-    <li key={c.id}>
-      <div className="row">
-        <Link to={way('bench', c.id)}>
-          {c.name}, {familyOf(c.family).name.toLowerCase()}
-        </Link>
-        {c.state.is !== 'planned' && <span>{STATE_WORDS[c.state.is]}</span>}
-        {more(c.id, c.name)}
-      </div>
-      {held === c.id && <CoverInHand cover={c} garden={garden} deeds={deeds} onHold={hold} />}
-    </li>
-  );
+  const coverRow = (c: Cover): ReactNode => {
+    const word = words?.find((w) => w.id === c.id)?.word;
+    return (
+      <li key={c.id}>
+        <div className="row">
+          <Link to={way('bench', c.id)}>
+            {c.name}, {familyOf(c.family).name.toLowerCase()}
+          </Link>
+          {c.state.is !== 'planned' && <span>{STATE_WORDS[c.state.is]}</span>}
+          {more(c.id, c.name)}
+        </div>
+        {word && <TonightWord word={word} id={c.id} />}
+        {held === c.id && <CoverInHand cover={c} garden={garden} deeds={deeds} onHold={hold} />}
+      </li>
+    );
+  };
   return (
     <>
       <PlaceHead title={garden.name} subtitle={garden.site.place === garden.name ? '' : garden.site.place}>

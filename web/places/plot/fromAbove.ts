@@ -1,7 +1,7 @@
 /** Beds with their covers, from above. */
 import { remembered } from '../../../core/base/remember';
 import { assemblyOf } from '../../../core/garden/assemblyOf';
-import type { Cover, Garden } from '../../../core/garden/garden';
+import { type Cover, type Garden, isInUse } from '../../../core/garden/garden';
 import { type Drawn, bounds, drawAssembly } from '../../../core/show/project';
 import type { Bed } from '../../../core/site/bed';
 import { type Lying, footprint, onPlot } from '../../../core/site/plotting';
@@ -18,13 +18,10 @@ export function seenFromAbove(garden: Garden, cover: Cover, bed: Bed): readonly 
   );
 }
 
-/** Whether a cover is on its bed: what lies in store or waits for next year is not drawn there. */
-export const stands = (c: Cover): boolean => c.state.is === 'planned' || c.state.is === 'standing';
-
 /** All of a bed and of what stands out beyond it, on the plot. @param lying where the bed lies, where that is not as the garden has it */
 export function reach(garden: Garden, bed: Bed, lying: Lying = bed): readonly PlanPoint[] {
   const covers = garden.covers
-    .filter((c) => c.bedId === bed.id && stands(c))
+    .filter((c) => c.bedId === bed.id && isInUse(c))
     .flatMap((c) => {
       const shapes = seenFromAbove(garden, c, bed);
       if (shapes.length === 0) return [];

@@ -21,6 +21,7 @@ import { FaultList, FileFaults, OpenFile } from '../../parts/OpenFile';
 import { ShopField, UnitFields } from '../../parts/UnitFields';
 import { Button, Choice } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
+import { setReminding, useReminding } from '../../weather/reminding';
 
 const Page = styled.div`
   overflow: auto;
@@ -91,6 +92,7 @@ function OfGarden({ units }: { readonly units: Garden['units'] }): ReactNode {
 
 function OfScreen(): ReactNode {
   const [theme, show] = useState(themeNow);
+  const reminding = useReminding();
   return (
     <section aria-label="This screen">
       <h2>This screen</h2>
@@ -102,6 +104,19 @@ function OfScreen(): ReactNode {
           setTheme(value as ThemeName);
           show(value as ThemeName);
         }}
+      />
+      <Choice
+        label="Reminders"
+        value={reminding ? 'on' : 'off'}
+        options={[
+          { value: 'off', label: 'None', why: 'The day book and its calendar file tell.' },
+          {
+            value: 'on',
+            label: 'While Cabanon is open',
+            why: 'What the day book says of today, as its hour comes; nothing is sent anywhere.',
+          },
+        ]}
+        onChange={(value) => setReminding(value === 'on')}
       />
     </section>
   );

@@ -9,6 +9,7 @@ import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
 import { TypedField } from '../../parts/TypedField';
 import { Catalogue } from './Catalogue';
+import { Crops } from './Crops';
 import { OwnFigures } from './OwnFigures';
 import { BarsOnHand, FlatOnHand } from '../../parts/OnHand';
 import { PriceLists } from './PriceLists';
@@ -42,22 +43,24 @@ const Page = styled.div`
 const LEAVES = [
   { key: '', name: 'On hand' },
   { key: 'catalogue', name: 'Catalogue' },
+  { key: 'crops', name: 'Crops' },
 ] as const;
 
 /** What is on hand, what things cost, and every figure that the plans lean on. */
 export function Shelf(): ReactNode {
   const way = useWay();
   const garden = useGarden();
-  const catalogue = useParams()['leaf'] === 'catalogue';
+  const { leaf } = useParams();
+  const catalogue = leaf === 'catalogue';
   return (
     <>
       <PlaceHead title="Shelf" subtitle={`what ${garden.name} has, and what things cost`} />
       <Body>
-        <Page tabIndex={0} role="region" aria-label={catalogue ? 'Catalogue' : 'On hand'}>
+        <Page tabIndex={0} role="region" aria-label={LEAVES.find((l) => l.key === leaf)?.name ?? 'On hand'}>
           <Leaves label="Leaves of the shelf" to={way('shelf')} leaves={LEAVES} />
-          {catalogue ? (
-            <Catalogue />
-          ) : (
+          {catalogue && <Catalogue />}
+          {leaf === 'crops' && <Crops />}
+          {leaf === undefined && (
             <>
               <BarsOnHand />
               <FlatOnHand />

@@ -3,7 +3,7 @@ import { NOON } from '../../../testing/judged';
 import { at, build } from '../../../testing/site';
 import { coldestNight } from '../../../judge/climate/coldest';
 import { noonAir } from '../../../judge/climate/noon';
-import { crop } from '../../../site/crops';
+import { crop } from '../../../catalog/crops';
 
 test('a staked tunnel over 128 x 44 in, worked by hand', () => {
   // Rods stand 25 mm and half a pipe inside the walls: 44 - 2 x 1.5 - 2 x (25 / 25.4 + .84 / 2).

@@ -1,6 +1,5 @@
 /** Pitfalls of air: what gets too hot, what gets in, and what hinders an opener. */
 import { mainCover } from '../../../build/assembly/enclosure';
-import { crop } from '../../../site/crops';
 import { type Phrase, amount } from '../../../base/figure';
 import { MORE_AIR, ventsWantedM2 } from '../vents';
 import { type Pitfall, answer, saidOn } from './pitfall';
@@ -61,7 +60,7 @@ export const animals: Pitfall = ({ ventilation }, { air, outsideC }) =>
 
 /** A crop that bees must reach, under a cover that keeps them out. */
 export const pollination: Pitfall = ({ crop: row, enclosure, ventilation }) => {
-  const c = crop(row.cropKey);
+  const c = row.crop;
   if (c.insects !== 'yes' || mainCover(enclosure).kind === 'mesh') return undefined;
   const netted = mainCover(enclosure).kind === 'net' || ventilation.screened;
   return said('insects', 'tight', [

@@ -2,7 +2,6 @@
 import { mainCover } from '../../../build/assembly/enclosure';
 import type { Contact } from '../../../build/assembly/types';
 import { sheetSize } from '../../../make/rolls/rolls';
-import { crop } from '../../../site/crops';
 import { amount } from '../../../base/figure';
 import { largestFree } from '../sail';
 import { moreOf } from '../timberChecks';
@@ -101,7 +100,7 @@ export const whiteFilm: Pitfall = ({ sheets, crop: row }) =>
         'white film',
         'tight',
         [
-          `White film lets a third of the light in: right for plants that sleep the winter, and too dark for ${crop(row.cropKey).name} that is to grow.`,
+          `White film lets a third of the light in: right for plants that sleep the winter, and too dark for ${row.crop.name} that is to grow.`,
         ],
         [answer('UV film', 'cover', 'film-uv')],
       )

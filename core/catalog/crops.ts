@@ -21,7 +21,7 @@ export interface Crop {
   /** Mostly raised as seedlings and planted out: they are hardened off first. */
   readonly raised: boolean;
   /** From sowing to flower, days, where bees must reach it then. */
-  readonly flowerDays?: number;
+  readonly flowerDays?: number | undefined;
 }
 
 type Row = readonly [

@@ -1,0 +1,61 @@
+/** What a cover comes apart into: its pieces by tag, its sheets and its small things, so that nothing is missing when it goes up again. */
+import type { Preferences } from '../base/amount';
+import { formatLength } from '../base/length';
+import { capital } from '../base/figure';
+import { hardwareItem } from '../catalog/catalog';
+import { sheetSize } from '../make/rolls/rolls';
+import type { Outline } from '../outline';
+
+/** A line of the list: what, how many, how large, by which tags. */
+export interface PartLine {
+  readonly what: string;
+  readonly count: number;
+  readonly size: string;
+  readonly tags: readonly string[];
+}
+
+/** Pieces of one name, bar and length are a line; so are sheets of one size, panels of one kind, and each small thing. */
+export function partsOf({ assembly: a, also, site: { catalog } }: Outline, units: Preferences): readonly PartLine[] {
+  const lines = new Map<string, PartLine>();
+  const add = (what: string, size: string, tag: string): void => {
+    const key = `${what} ${size}`;
+    const { tags = [] } = lines.get(key) ?? {};
+    lines.set(key, { what, count: tags.length + 1, size, tags: [...tags, tag] });
+  };
+  for (const m of a.members)
+    add(`${capital(m.part)}, ${m.section.name}`, formatLength(m.lengthMm, units.length), m.tag);
+  for (const s of a.sheets) {
+    const { acrossMm, alongMm } = sheetSize(s);
+    add(
+      `${capital(s.part)}, ${s.cover.name}`,
+      `${formatLength(alongMm, units.length)} × ${formatLength(acrossMm, units.length)}`,
+      s.tag,
+    );
+  }
+  for (const p of a.panels) {
+    const [xs, ys] = [p.outline.map((q) => q[0]), p.outline.map((q) => q[1])];
+    const long = (list: readonly number[]): number => Math.max(...list) - Math.min(...list);
+    add(
+      `${capital(p.part)}, ${p.sheet.name}`,
+      `${formatLength(long(xs), units.length)} × ${formatLength(long(ys), units.length)}`,
+      p.tag,
+    );
+  }
+  for (const b of a.blocks) add(capital(b.part), '', b.tag);
+  const small = new Map<string, number>();
+  for (const h of [...a.hardware, ...also]) small.set(h.itemKey, (small.get(h.itemKey) ?? 0) + h.count);
+  const blocks = new Set(a.blocks.map((b) => b.itemKey));
+  const things = [...small].flatMap(([key, count]): readonly PartLine[] =>
+    blocks.has(key)
+      ? []
+      : [
+          {
+            what: capital(hardwareItem(catalog, key).name),
+            count: Math.ceil(count - 1e-9),
+            size: hardwareItem(catalog, key).unit === 'm' ? 'm' : '',
+            tags: [],
+          },
+        ],
+  );
+  return [...lines.values(), ...things];
+}

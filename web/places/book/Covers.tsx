@@ -1,0 +1,281 @@
+import { type ReactNode, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { isDate, sayDay } from '../../../core/base/days';
+import { fail, ok } from '../../../core/base/result';
+import { coverMaterial } from '../../../core/catalog/catalog';
+import { lifeText } from '../../../core/catalog/covers';
+import { capital } from '../../../core/base/figure';
+import { evaluate } from '../../../core/evaluate';
+import type { Cover, CoverState } from '../../../core/garden/garden';
+import { type LogKind, newEntry } from '../../../core/garden/log';
+import { withNextYear } from '../../../core/garden/order';
+import { spellsOf } from '../../../core/garden/spells';
+import { sheetLives } from '../../../core/judge/season/sheetLife';
+import type { Outline } from '../../../core/outline';
+import { partsOf } from '../../../core/show/parts';
+import { dateAt } from '../../../core/site/clock';
+import { useCurrent } from '../../app/current';
+import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { newId } from '../../app/names';
+import { useWay } from '../../app/way';
+import { Button, Choice, Row } from '../../parts/controls';
+import { Rows, Table } from '../../parts/lists';
+import { TypedField } from '../../parts/TypedField';
+
+const Parts = styled(Table)`
+  td:nth-child(2) {
+    text-align: right;
+    font-family: var(--mono);
+  }
+  .tags {
+    color: var(--quiet);
+    font-family: var(--mono);
+  }
+`;
+
+const WORDS: Readonly<Record<CoverState['is'], string>> = {
+  planned: 'It is planned, and stands nowhere yet.',
+  standing: 'It stands',
+  stored: 'It is taken down',
+  'next-year': 'It is for next year.',
+};
+
+/** One cover through the years: put up, taken down and stored with its parts, how far its sheets are worn, what to change next time. */
+export function Covers(): ReactNode {
+  const garden = useGarden();
+  const { cover } = useCurrent();
+  const [chosen, choose] = useState<string>();
+  const shown = garden.covers.find((c) => c.id === chosen) ?? cover ?? garden.covers[0];
+  if (!shown) return <p>No cover is planned or standing yet.</p>;
+  const o = evaluate(garden, shown);
+  return (
+    <>
+      <div style={{ maxWidth: '26rem' }}>
+        <Choice
+          label="Cover"
+          value={shown.id}
+          options={garden.covers.map((c) => ({ value: c.id, label: c.name }))}
+          onChange={choose}
+        />
+      </div>
+      <PutUp key={shown.id} cover={shown} />
+      {o.ok ? (
+        <>
+          <Sheets o={o.value} />
+          <NextTime cover={shown} />
+          <PartsList o={o.value} />
+        </>
+      ) : (
+        <p role="alert">It cannot be drawn as it is: {o.faults[0]?.message}</p>
+      )}
+    </>
+  );
+}
+
+/** Put up or taken down, on a date, and where it lies: the day book gets its line with it. */
+function PutUp({ cover }: { readonly cover: Cover }): ReactNode {
+  const garden = useGarden();
+  const take = useTake();
+  const [date, setDate] = useState(dateAt(garden.site, Date.now()));
+  const [where, setWhere] = useState('');
+  const { state } = cover;
+  const now = (kind: LogKind, to: CoverState, note: string): void =>
+    void take(kind === 'put-up' ? `Put ${cover.name} up` : `Take ${cover.name} down`, (g) => {
+      const found = g.covers.find((c) => c.id === cover.id);
+      if (found) found.state = to;
+      g.log.push({ ...newEntry(newId(), date, cover.id, kind), note });
+    });
+  const since = 'since' in state && state.since !== null ? ` since ${sayDay(state.since)}` : '';
+  const lies = state.is === 'stored' && state.where !== '' ? `, and lies in: ${state.where}` : '';
+  const from = state.is === 'stored' && state.where !== '' ? `From: ${state.where}` : '';
+  const up = state.is === 'standing';
+  return (
+    <section aria-label="Put up and taken down">
+      <h2>Up and down</h2>
+      <p>{up || state.is === 'stored' ? `${WORDS[state.is]}${since}${lies}.` : WORDS[state.is]}</p>
+      <div style={{ maxWidth: '34rem', marginTop: '0.5rem' }}>
+        <Row name={up ? 'Taken down on' : 'Put up on'}>
+          <TypedField
+            label={up ? 'Date it is taken down, as year-month-day' : 'Date it is put up, as year-month-day'}
+            shown={date}
+            boxed
+            take={(text) => {
+              if (!isDate(text.trim())) return fail('date', 'Write it as year-month-day, for example 2027-01-15.');
+              setDate(text.trim());
+              return ok(text);
+            }}
+          />
+        </Row>
+        {up && (
+          <Row name="Stored where">
+            <TypedField
+              label="Where it is stored"
+              shown={where === '' ? 'a place' : where}
+              boxed
+              take={(text) => {
+                if (text.trim().length > 60) return fail('where', 'At most 60 letters.');
+                setWhere(text.trim());
+                return ok(text);
+              }}
+            />
+          </Row>
+        )}
+        <div style={{ display: 'flex', gap: '0.6rem', marginTop: '0.5rem' }}>
+          {up ? (
+            <Button
+              $strong
+              onPress={() =>
+                now('taken-down', { is: 'stored', since: date, where }, where === '' ? '' : `To: ${where}`)
+              }
+            >
+              Take it down
+            </Button>
+          ) : (
+            <Button $strong onPress={() => now('put-up', { is: 'standing', since: date }, from)}>
+              Put it up
+            </Button>
+          )}
+        </div>
+      </div>
+    </section>
+  );
+}
+
+/** How far the sun has worn each sheet, and when it wants another. */
+function Sheets({ o }: { readonly o: Outline }): ReactNode {
+  const { garden, cover, assembly, site } = o;
+  const today = dateAt(garden.site, Date.now());
+  const lives = useMemo(
+    () =>
+      sheetLives(
+        assembly.enclosure.skins[0].cover,
+        cover.coats,
+        (key) => coverMaterial(site.catalog, key),
+        spellsOf(cover, garden.log),
+        garden.site,
+        today,
+      ),
+    [assembly, cover, site, garden.log, garden.site, today],
+  );
+  return (
+    <section aria-label="Sheets in the sun">
+      <h2>Sheets in the sun</h2>
+      <Rows data-testid="sheet-life">
+        {lives.map((l) => {
+          const material = coverMaterial(site.catalog, l.coverKey);
+          return (
+            <li key={l.coverKey}>
+              <b>{capital(material.name)}</b>
+              <span>
+                {l.hours < 1
+                  ? `not out yet; lasts ${lifeText(material)}`
+                  : `${Math.round(l.hours / 10) * 10} hours of daylight, about ${Math.round(100 * l.worn)} % of ${lifeText(material)}`}
+              </span>
+              <span className="measure">
+                {l.worn >= 1
+                  ? 'replace it now'
+                  : l.replaceBy === null
+                    ? 'no end in sight'
+                    : `replace by ${l.replaceBy.slice(0, 7)}`}
+              </span>
+            </li>
+          );
+        })}
+      </Rows>
+      <p className="quiet">
+        Counted from when it was put up to when it was taken down, in the sun of this latitude, and on from today as the
+        calendar of its coats says. Sheets of one kind differ by half: look for cracks, and pull at a fold.
+      </p>
+    </section>
+  );
+}
+
+/** What was noted to be changed, and the design once more to change it on. */
+function NextTime({ cover }: { readonly cover: Cover }): ReactNode {
+  const garden = useGarden();
+  const take = useTake();
+  const navigate = useNavigate();
+  const way = useWay();
+  const notes = garden.log.filter((e) => e.coverId === cover.id && e.kind === 'change');
+  return (
+    <section aria-label="Next time">
+      <h2>To change next time</h2>
+      {notes.length > 0 && (
+        <ul style={{ margin: '0 0 0.4rem', paddingLeft: '1.2rem' }}>
+          {notes.map((e) => (
+            <li key={e.id}>
+              {e.note === '' ? '(nothing written)' : e.note}{' '}
+              <Button
+                aria-label={`Take away: ${e.note}`}
+                onPress={() => void take('Take a note away', (g) => void (g.log = g.log.filter((x) => x.id !== e.id)))}
+              >
+                Take away
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div style={{ display: 'flex', flexWrap: 'wrap', gap: '0.6rem', alignItems: 'center' }}>
+        <TypedField
+          label="What to change next time"
+          shown="write it here"
+          boxed
+          take={(text) => {
+            const note = text.trim();
+            if (note === '' || note.length > 500) return fail('note', 'From one to 500 letters.');
+            const date = dateAt(garden.site, Date.now());
+            return take(
+              'Note what to change',
+              (g) => void g.log.push({ ...newEntry(newId(), date, cover.id, 'change'), note }),
+            );
+          }}
+        />
+        <Button
+          onPress={() => {
+            const id = newId();
+            const done = take(
+              `${cover.name} for next year`,
+              (g) => void Object.assign(g, withNextYear(garden, cover.id, id)),
+            );
+            if (done.ok) void navigate(way('bench', id));
+          }}
+        >
+          Copy the design for next year
+        </Button>
+        {notes.length > 0 && <Link to={way('bench', cover.id)}>Look at it on the bench</Link>}
+      </div>
+    </section>
+  );
+}
+
+function PartsList({ o }: { readonly o: Outline }): ReactNode {
+  const units = useUnits();
+  const lines = partsOf(o, units);
+  return (
+    <section aria-label="Its parts">
+      <h2>Its parts</h2>
+      <p className="quiet">What goes into store together. Tie what belongs together, and write the tags on.</p>
+      <Parts data-testid="parts">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">How many</th>
+            <th scope="col">Size</th>
+            <th scope="col">Tags</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((l) => (
+            <tr key={`${l.what} ${l.size}`}>
+              <td>{l.what}</td>
+              <td>{l.count}</td>
+              <td className="measure">{l.size}</td>
+              <td className="tags">{l.tags.join(' ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Parts>
+    </section>
+  );
+}
