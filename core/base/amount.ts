@@ -5,6 +5,8 @@ export type Quantity =
   | 'length'
   /** Film, fabric or net to be cut from a roll. */
   | 'film'
+  /** How high a plant grows: no finer than plants do. */
+  | 'growth'
   /** A depth of snow: beyond what lies anywhere it is only said to be more. */
   | 'snowDepth'
   | 'area'
@@ -100,6 +102,8 @@ function usable(value: number, quantity: Quantity, p: Preferences): number {
       return up(inches ? MM_PER_INCH : 20);
     case 'snowDepth':
       return down(inches ? MM_PER_INCH / 2 : 10);
+    case 'growth':
+      return Math.round(value / (inches ? MM_PER_INCH : 10)) * (inches ? MM_PER_INCH : 10);
     case 'hours':
       return Math.round(value * (value < 4 ? 4 : 2)) / (value < 4 ? 4 : 2);
     case 'power':
@@ -141,6 +145,7 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
   switch (quantity) {
     case 'length':
     case 'film':
+    case 'growth':
       return formatLength(value, p.length);
     case 'snowDepth': {
       const most = imperial(p) ? MOST_SNOW.imperialMm : MOST_SNOW.metricMm;

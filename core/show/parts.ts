@@ -1,5 +1,5 @@
 /** What a cover comes apart into: its pieces by tag, its sheets and its small things, so that nothing is missing when it goes up again. */
-import type { Preferences } from '../base/amount';
+import { type Preferences, formatAmount } from '../base/amount';
 import { formatLength } from '../base/length';
 import { capital } from '../base/figure';
 import { hardwareItem } from '../catalog/catalog';
@@ -28,7 +28,7 @@ export function partsOf({ assembly: a, also, site: { catalog } }: Outline, units
     const { acrossMm, alongMm } = sheetSize(s);
     add(
       `${capital(s.part)}, ${s.cover.name}`,
-      `${formatLength(alongMm, units.length)} × ${formatLength(acrossMm, units.length)}`,
+      `${formatAmount(alongMm, 'film', units)} × ${formatAmount(acrossMm, 'film', units)}`,
       s.tag,
     );
   }

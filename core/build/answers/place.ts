@@ -71,7 +71,7 @@ export const crop = (first: First<string>) =>
           options: [...site.catalog.crop.values()].map((c) => ({
             value: c.key,
             label: c.name,
-            why: ['Grows ', amount(c.heightMm, 'length'), ' high; dies at ', amount(c.killingC, 'temperature'), '.'],
+            why: ['Grows ', amount(c.heightMm, 'growth'), ' high; dies at ', amount(c.killingC, 'temperature'), '.'],
           })),
         }),
         read: String,

@@ -1,7 +1,7 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { isDate, sayDay } from '../../../core/base/days';
+import { MONTHS, isDate, sayDay } from '../../../core/base/days';
 import { fail, ok } from '../../../core/base/result';
 import { coverMaterial } from '../../../core/catalog/catalog';
 import { lifeText } from '../../../core/catalog/covers';
@@ -20,17 +20,31 @@ import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { Button, Choice, Row } from '../../parts/controls';
-import { Rows, Table } from '../../parts/lists';
+import { Table } from '../../parts/lists';
 import { TypedField } from '../../parts/TypedField';
 
 const Parts = styled(Table)`
   td:nth-child(2) {
+    padding-right: 1.6rem;
     text-align: right;
     font-family: var(--mono);
   }
   .tags {
     color: var(--quiet);
     font-family: var(--mono);
+  }
+`;
+
+const Lives = styled.ul`
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.1rem 0.8rem;
+    padding: 0.45rem 0;
+    border-top: 1px solid var(--hair);
+  }
+  .measure {
+    margin-left: auto;
   }
 `;
 
@@ -142,6 +156,8 @@ function PutUp({ cover }: { readonly cover: Cover }): ReactNode {
   );
 }
 
+const sayMonth = (date: string): string => `${MONTHS[Number(date.slice(5, 7)) - 1]} ${date.slice(0, 4)}`;
+
 /** How far the sun has worn each sheet, and when it wants another. */
 function Sheets({ o }: { readonly o: Outline }): ReactNode {
   const { garden, cover, assembly, site } = o;
@@ -161,7 +177,7 @@ function Sheets({ o }: { readonly o: Outline }): ReactNode {
   return (
     <section aria-label="Sheets in the sun">
       <h2>Sheets in the sun</h2>
-      <Rows data-testid="sheet-life">
+      <Lives data-testid="sheet-life">
         {lives.map((l) => {
           const material = coverMaterial(site.catalog, l.coverKey);
           return (
@@ -177,12 +193,12 @@ function Sheets({ o }: { readonly o: Outline }): ReactNode {
                   ? 'replace it now'
                   : l.replaceBy === null
                     ? 'no end in sight'
-                    : `replace by ${l.replaceBy.slice(0, 7)}`}
+                    : `replace by ${sayMonth(l.replaceBy)}`}
               </span>
             </li>
           );
         })}
-      </Rows>
+      </Lives>
       <p className="quiet">
         Counted from when it was put up to when it was taken down, in the sun of this latitude, and on from today as the
         calendar of its coats says. Sheets of one kind differ by half: look for cracks, and pull at a fold.

@@ -206,7 +206,7 @@ export function Choose(): ReactNode {
               options={[...catalog.crop.values()].map((c) => ({
                 value: c.key,
                 label: c.name,
-                why: ['Grows ', amount(c.heightMm, 'length'), ' high.'],
+                why: ['Grows ', amount(c.heightMm, 'growth'), ' high.'],
               }))}
               onChange={setCropKey}
             />

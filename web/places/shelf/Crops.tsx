@@ -84,7 +84,7 @@ export function Crops(): ReactNode {
               </td>
               <td className="measure">{degrees(c.killingC)}</td>
               <td className="measure">{degrees(c.hotC)}</td>
-              <td className="measure">{formatAmount(c.heightMm, 'length', units)}</td>
+              <td className="measure">{formatAmount(c.heightMm, 'growth', units)}</td>
               <td className="measure">{c.days} days</td>
             </tr>
           ))}
@@ -100,7 +100,7 @@ function Known({ crop }: { readonly crop: Crop }): ReactNode {
   return (
     <p>
       Dies at {degrees(crop.killingC)} at the leaves, too hot above {degrees(crop.hotC)}; grows{' '}
-      {formatAmount(crop.heightMm, 'length', units)} high, {crop.days} days from sowing to harvest;{' '}
+      {formatAmount(crop.heightMm, 'growth', units)} high, {crop.days} days from sowing to harvest;{' '}
       {SEASONS[crop.season]}; {crop.raised ? RAISED.yes : RAISED.no}. Insects: {INSECTS[crop.insects]}. Typical figures:
       your variety may differ.
     </p>

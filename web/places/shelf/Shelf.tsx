@@ -19,6 +19,8 @@ const Page = styled.div`
   min-height: 0;
   padding: 0 1.25rem 0.9rem;
   display: grid;
+  /* What scrolls sideways would give its height away. */
+  grid-auto-rows: max-content;
   align-content: start;
   gap: 2rem;
   > section {
