@@ -30,9 +30,13 @@ test('a cover meets the winter with the strength that Stand tells of it', () => 
 });
 
 test('the change that helps most leaves the same winter no worse, and is a design that can be built', () => {
-  const { winter, helped } = playWinter(lid, 2026, 'winter 1', 'mornings');
+  const { winter, aged, helped } = playWinter(lid, 2026, 'winter 1', 'mornings');
   expect(winter.crop).toBe('killed');
   expect(helped).toBeDefined();
+  // 166 days of winter, of nine to eleven hours of daylight.
+  expect(aged.map((l) => l.coverKey)).toEqual([lid.assembly.enclosure.skins[0].cover.key]);
+  expect(aged[0]?.hours).toBeGreaterThan(166 * 9);
+  expect(aged[0]?.hours).toBeLessThan(166 * 11.5);
   expect(helped?.winter.sums.livedDays).toBeGreaterThanOrEqual(winter.sums.livedDays);
   if (helped?.answers)
     expect(evaluate(garden, { ...lid.cover, answers: helped.answers } as typeof lid.cover).ok).toBe(true);

@@ -1,5 +1,7 @@
 /** A winter on a cover of a garden, and which one change would have helped it most. */
 import { climatePlace, modelOf, wornOf } from './air';
+import { addDays } from './base/days';
+import { coverMaterial } from './catalog/catalog';
 import { coatOn } from './judge/season/coats';
 import type { Answers } from './build/answers/asked';
 import { quickPrice } from './cut';
@@ -16,6 +18,7 @@ import {
   winterStartMs,
 } from './judge/season/rehearsal';
 import { type TrainerAsk, trainerFrom } from './judge/season/trainer';
+import { type SheetLife, sheetLives } from './judge/season/sheetLife';
 import { simulatedWeather } from './judge/weather/simulated';
 import type { Outline } from './outline';
 import { warmerBy } from './warmer';
@@ -71,8 +74,25 @@ export interface Helped {
 
 export interface Played {
   readonly winter: Winter;
+  /** What the light of these months took of each sheet that was out. */
+  readonly aged: readonly SheetLife[];
   /** The change after which it ends best, the cheapest of them; nothing where none helps or nothing is wrong. */
   readonly helped: Helped | undefined;
+}
+
+/** The sheets in the light of a winter, as long as they were on the frame. */
+function agedBy(o: Outline, { days, events }: Winter): readonly SheetLife[] {
+  const from = days[0]?.date ?? '';
+  const lost = events.find((e) => e.kind === 'folded' || e.kind === 'blown')?.date;
+  const to = addDays(lost ?? days[days.length - 1]?.date ?? from, 1);
+  return sheetLives(
+    o.assembly.enclosure.skins[0].cover,
+    o.cover.coats,
+    (key) => coverMaterial(o.site.catalog, key),
+    [[from, to]],
+    o.garden.site,
+    to,
+  ).filter((l) => l.hours > 0);
 }
 
 /** How ill a winter went: its end weighs more than all near things. */
@@ -92,7 +112,8 @@ const TRIED = 4;
 export function playWinter(o: Outline, year: number, seed: string, brushing: Brushing): Played {
   const ask = rehearsalOf(o, year, brushing);
   const winter = rehearse(ask, year, seed);
-  if (illness(winter) === 0) return { winter, helped: undefined };
+  const aged = agedBy(o, winter);
+  if (illness(winter) === 0) return { winter, aged, helped: undefined };
   const tried: Helped[] = [];
   if (brushing !== 'at once') {
     const w = rehearse({ ...ask, brushing: 'at once' }, year, seed);
@@ -136,6 +157,7 @@ export function playWinter(o: Outline, year: number, seed: string, brushing: Bru
   const [best] = better;
   return {
     winter,
+    aged,
     helped: best && { ...best, winter: { cover: best.winter.cover, crop: best.winter.crop, sums: best.winter.sums } },
   };
 }

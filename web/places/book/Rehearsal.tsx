@@ -6,7 +6,8 @@ import { phraseText } from '../../../core/base/figure';
 import { wetMm } from '../../../core/judge/season/lying';
 import type { Brushing, Winters } from '../../../core/judge/season/rehearsal';
 import type { Played } from '../../../core/rehearse';
-import { cropOf } from '../../../core/catalog/catalog';
+import { capital } from '../../../core/base/figure';
+import { coverMaterial, cropOf } from '../../../core/catalog/catalog';
 import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
 import { lazyPart } from '../../app/fresh';
@@ -167,7 +168,7 @@ function OneWinter({
     return () => clearInterval(timer);
   }, [running, last]);
   if (!played) return <JobSays job={job} doing="Playing the winter" />;
-  const { winter, helped } = played;
+  const { winter, aged, helped } = played;
   const upTo = at ?? last;
   const date = winter.days[upTo]?.date ?? '';
   const found = garden.covers.find((c) => c.id === coverId);
@@ -204,6 +205,13 @@ function OneWinter({
             {winter.sums.hotHours} hours were too hot; at most{' '}
             {formatAmount(wetMm(winter.sums.mostSnowKgPerM2), 'snowDepth', units)} of wet snow lay on it, or its weight
             in fresh.
+            {aged.map((l) => (
+              <span key={l.coverKey}>
+                {' '}
+                {capital(coverMaterial(catalog, l.coverKey).name)} lay {Math.round(l.hours / 10) * 10} hours in
+                daylight, {Math.round(100 * l.worn)} % of its life.
+              </span>
+            ))}
           </p>
           {helped && (
             <p style={{ marginTop: '0.4rem' }}>
