@@ -72,7 +72,7 @@ export function candidates(garden: Garden, bedId: string, cropKey: string): read
 }
 
 /** Tools that the steps of a cover ask for, each once, without the size of a bit. */
-function toolsOf(o: Outline): readonly string[] {
+export function toolsOf(o: Outline): readonly string[] {
   const all = o.assembly.steps.flatMap((s) => s.tools).map((tool) => (tool.startsWith('drill') ? 'drill' : tool));
   return [...new Set(all)].sort();
 }

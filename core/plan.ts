@@ -25,12 +25,14 @@ const LIGHT_AIR_M_PER_S = 1;
 /** The outline with its cuts, prices and mends. */
 export type Plan = Outline & Cut & { readonly mends: readonly Mend[] };
 
+/** A cover laid out: what it is made of and what its sheets are cut from, before anything is judged. Enough to price it. */
+export type Laid = Pick<Outline, 'garden' | 'cover' | 'site' | 'assembly' | 'rolls' | 'sheets' | 'done' | 'also'>;
+
 /**
- * Works out one cover as far as the drawing, checks and figures.
- * @returns the outline, or the fault that keeps the cover from being built, with the field that would mend it
- * @example outline(demoGarden(), demoGarden().covers[0]).value.assembly.members.length // 18
+ * Lays one cover out.
+ * @returns what it is made of, or the fault that keeps it from being built, with the field that would mend it
  */
-export function outline(garden: Garden, cover: Cover): Result<Outline> {
+export function layOut(garden: Garden, cover: Cover): Result<Laid> {
   const site = buildSite(garden, cover.bedId);
   const built = assemblyOf(garden, cover);
   if (!site || !built) return fail('bedId', `There is no bed "${cover.bedId}".`);
@@ -41,7 +43,24 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   const rolls = planRolls(worn.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cover.cutFlat);
   const assembly = { ...worn, steps: withSeams(worn.steps, rolls.seams) };
   const sheets = planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cover.cutFlat);
+  const added = cover.also.filter((a) => a.count > 0).map((a) => ({ ...a, joint: 'Added by you' }));
+  const also = [...seamHardware(rolls.seams), ...added];
+  return ok({ garden, cover, site, assembly, rolls, sheets, done: cover.cut, also });
+}
 
+/**
+ * Works out one cover as far as the drawing, checks and figures.
+ * @returns the outline, or the fault that keeps the cover from being built, with the field that would mend it
+ * @example outline(demoGarden(), demoGarden().covers[0]).value.assembly.members.length // 18
+ */
+export function outline(garden: Garden, cover: Cover): Result<Outline> {
+  const laid = layOut(garden, cover);
+  return laid.ok ? ok(judge(laid.value)) : laid;
+}
+
+/** Judges what is laid out: strength, wind, air, hours, weights. */
+export function judge(laid: Laid): Outline {
+  const { garden, site, assembly, rolls, sheets } = laid;
   const { gustMPerS, exposure, noon, latitudeDeg, windFromDeg } = garden.site;
   const snow = designSnow(garden.site.snow, exposure, garden.site);
   const air = noonAir(assembly.enclosure, { ...garden.site, ...noon, windMPerS: LIGHT_AIR_M_PER_S });
@@ -65,16 +84,8 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   };
   const { checks, strengths } = checkAssembly(assembly, asked);
 
-  const added = cover.also.filter((a) => a.count > 0).map((a) => ({ ...a, joint: 'Added by you' }));
-  return ok({
-    garden,
-    cover,
-    site,
-    assembly,
-    rolls,
-    sheets,
-    done: cover.cut,
-    also: [...seamHardware(rolls.seams), ...added],
+  return {
+    ...laid,
     snow,
     checks,
     strengths,
@@ -82,7 +93,7 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
     hours: buildHours(assembly),
     coldest: coldestNight(assembly),
     lifts,
-  });
+  };
 }
 
 /** The whole way for one cover. */

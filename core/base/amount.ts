@@ -56,6 +56,7 @@ function significant(value: number, digits: number): string {
 }
 
 const moneyFormats = new Map<string, Intl.NumberFormat>();
+const decimals = new Map<string, number>();
 
 /** Formatters are slow to make and quick to use. */
 function moneyFormat(currency: string): Intl.NumberFormat {
@@ -76,7 +77,12 @@ export function formatMoney(value: number, currency: string): string {
 
 /** Number of decimals that a currency's smallest coin needs: 2 for most, 0 for yen. */
 export function currencyDecimals(currency: string): number {
-  return moneyFormat(currency).resolvedOptions().maximumFractionDigits ?? 2;
+  let known = decimals.get(currency);
+  if (known === undefined) {
+    known = moneyFormat(currency).resolvedOptions().maximumFractionDigits ?? 2;
+    decimals.set(currency, known);
+  }
+  return known;
 }
 
 /** Rounds to the smallest coin of a currency, so that shown lines add up to the shown total. */

@@ -1,3 +1,4 @@
+import { remembered } from '../base/remember';
 import { type Phrase, amount } from '../base/figure';
 import { solveLinear } from '../base/linear';
 import { type Bed, CORNERS, type Corner } from './bed';
@@ -81,7 +82,12 @@ function fitCorners(bed: Bed): { unknowns: Unknowns; misfit: number } {
  * Skew s of a parallelogram with near side L and diagonals d1, d2: s = (d1^2 - d2^2) / (4 L) (law of cosines).
  * @example survey(demoGarden().beds[3]).packersMm.farLeft // 6.35
  */
-export function survey(bed: Bed): Survey {
+export const survey = (bed: Bed): Survey => surveys(bed, [], () => surveyed(bed));
+
+/** A bed is measured once. */
+const surveys = remembered<Survey>();
+
+function surveyed(bed: Bed): Survey {
   const { unknowns, misfit } = fitCorners(bed);
   const [nx, fx, fy, gx, gy] = unknowns;
   const { risingMm, fallingMm } = bed.diagonals;

@@ -17,6 +17,8 @@ export interface Check {
   /** Which leaf of the bench it belongs to, beside the shape that shows them all. */
   readonly leaf?: 'stand' | 'skin' | 'air';
   readonly verdict: Verdict;
+  /** A regret that is warned of, not a load that is measured. */
+  readonly pitfall?: true;
   readonly text: Phrase;
   readonly figure: Figure | undefined;
   /** How sure it is, and in words. */

@@ -24,6 +24,13 @@ const TOUCHES = 3;
 /** A point in the plane of a face: along its longer side, across it, and off it, mm. */
 type InFace = readonly [along: number, across: number, off: number];
 
+/** How a face is looked at: a point in its plane, and how far off it that point is. */
+interface Plane {
+  readonly see: (p: Vec3) => InFace;
+  readonly off: (p: Vec3) => number;
+  readonly u: Vec3;
+}
+
 /**
  * The largest free part of the film of a cover; undefined where it has none. A face that lies tight over curved hoops is held by
  * them; one over straight legs or studs only where something fastens it there. The edges of a face count as held.
@@ -46,20 +53,21 @@ function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
   const ends = [Math.min(...xs), Math.max(...xs)] as const;
   const under = hoops.filter((points) => touches(corners, ends, points)).flatMap((points) => points.slice(0, 1));
   return sheet.faces.flatMap((face) => {
-    const see = planeOf(face);
-    if (!see || (sheet.gathered && Math.abs(see.u[0]) < 0.9)) return [];
+    const plane = planeOf(face);
+    if (!plane || (sheet.gathered && Math.abs(plane.u[0]) < 0.9)) return [];
+    const { see, off } = plane;
     const flat = face.map(see);
     const [us, vs] = [flat.map((p) => p[0]), flat.map((p) => p[1])];
     const [u0, u1, v0, v1] = [Math.min(...us), Math.max(...us), Math.min(...vs), Math.max(...vs)];
     const inside = (p: InFace): boolean =>
-      Math.abs(p[2]) < NEAR_MM &&
-      p[0] > u0 - NEAR_MM &&
-      p[0] < u1 + NEAR_MM &&
-      p[1] > v0 - NEAR_MM &&
-      p[1] < v1 + NEAR_MM;
-    const here = held.filter(({ whole }) => !whole).flatMap(({ at }) => (inside(see(at)) ? [see(at)] : []));
+      p[0] > u0 - NEAR_MM && p[0] < u1 + NEAR_MM && p[1] > v0 - NEAR_MM && p[1] < v1 + NEAR_MM;
+    const here = held.flatMap(({ at, whole }) => {
+      // Most fastenings are of other faces: they are off its plane.
+      const seen = whole || Math.abs(off(at)) >= NEAR_MM ? undefined : see(at);
+      return seen && inside(seen) ? [seen] : [];
+    });
     // What lies over or under the whole sheet lies across every face that runs along the bed.
-    const runsAlong = Math.abs(see.u[0]) > 0.9;
+    const runsAlong = Math.abs(plane.u[0]) > 0.9;
     const over = runsAlong ? [...held.filter(({ whole }) => whole).map(({ at }) => at), ...under] : [];
     const across = [
       ...over.map((at) => see(at)[0]),
@@ -91,7 +99,7 @@ function touches(corners: readonly Vec3[], [least, most]: readonly [number, numb
 }
 
 /** Sees points in the plane of a face; undefined for one without area. */
-function planeOf(face: readonly Vec3[]): (((p: Vec3) => InFace) & { readonly u: Vec3 }) | undefined {
+function planeOf(face: readonly Vec3[]): Plane | undefined {
   if (faceArea(face) < 1) return undefined;
   const edges = face.map((p, i) => [p, face[(i + 1) % face.length] ?? p] as const);
   const [from, to] = edges.reduce((best, e) => (distance(...e) > distance(...best) ? e : best));
@@ -99,11 +107,13 @@ function planeOf(face: readonly Vec3[]): (((p: Vec3) => InFace) & { readonly u: 
   const far = face.reduce((best, p) => (offLine(p, from, u) > offLine(best, from, u) ? p : best));
   const n = unit([0, 0, 0], cross(u, subtract(far, from)));
   const v = cross(n, u);
+  const offset = dot(from, n);
+  const off = (p: Vec3): number => dot(p, n) - offset;
   const see = (p: Vec3): InFace => {
     const d = subtract(p, from);
     return [dot(d, u), dot(d, v), dot(d, n)];
   };
-  return Object.assign(see, { u });
+  return { see, off, u };
 }
 
 const offLine = (p: Vec3, from: Vec3, u: Vec3): number => {

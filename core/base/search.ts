@@ -1,0 +1,245 @@
+/** Looking for the cheapest thing that does what is asked, among things that differ by single changes. Deterministic by its seed. */
+
+/** How good a thing is: first what it misses of what is asked, then what it is warned of, then its price. */
+export interface Worth {
+  /** How much of what is asked it misses; 0: nothing. */
+  readonly miss: number;
+  readonly warnings: number;
+  readonly price: number;
+}
+
+/** What is looked through. */
+export interface Space<S, J extends Worth> {
+  readonly keyOf: (s: S) => string;
+  /**
+   * Things that differ from one by a single change, always in the same order.
+   * @param wide all of them; else only those that may mend what it misses
+   */
+  readonly movesOf: (s: S, worth: J, wide: boolean) => readonly S[];
+  /** Worth of a thing; undefined where it cannot be. */
+  readonly judge: (s: S) => J | undefined;
+  /**
+   * A lower bound on the price, quicker than to judge; undefined where it cannot be. Where it is dearer than the best found, judging is
+   * spared.
+   */
+  readonly bound?: (s: S) => number | undefined;
+  /** Things that cannot do either, since this one misses: less of what never carries less. */
+  readonly worse?: (s: S, worth: J) => readonly S[];
+}
+
+export interface Judged<S, J> {
+  readonly s: S;
+  readonly worth: J;
+}
+
+/** Where a search stands. */
+export interface SearchState<S, J> {
+  readonly best: Judged<S, J> | undefined;
+  /** All that was judged, in that order. */
+  readonly pool: readonly Judged<S, J>[];
+  /** Work done: one for each that was judged, half of one for each that was only priced. */
+  readonly effort: number;
+  /** Everything there is was judged or ruled out: the best is proven. */
+  readonly whole: boolean;
+  readonly phase: 'descent' | 'restart' | 'around' | 'pairs' | 'done';
+}
+
+export interface SearchOptions {
+  readonly seed: number;
+  /** Things judged at the most; one that is only priced counts for half. */
+  readonly most: number;
+  /** Spaces of so many things or fewer are gone through whole. */
+  readonly small?: number;
+  readonly restarts?: number;
+}
+
+/** A prices' rounding is no difference. */
+const CENT = 1e-6;
+/** Changes made blindly before a restart. */
+const SHAKES = 3;
+
+/** Whether one is better than another. */
+export const better = (a: Worth, b: Worth): boolean =>
+  Math.abs(a.miss - b.miss) > 1e-9
+    ? a.miss < b.miss
+    : a.warnings !== b.warnings
+      ? a.warnings < b.warnings
+      : a.price < b.price - CENT;
+
+/** Numbers from 0 to 1, the same for the same seed. Source: the 32-bit generator "mulberry32" (T. Ettinger, public domain). */
+export function dice(seed: number): () => number {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/**
+ * Looks for the best of a space: a small one as a whole, a large one by descent from its starts, by restarts, and at last by what two
+ * changes at once make of the best. Yields after everything that is judged, so that it can be stopped with the best so far.
+ * @param starts in the order in which they are tried
+ */
+export function* search<S, J extends Worth>(
+  space: Space<S, J>,
+  starts: Iterable<S>,
+  { seed, most, small = 0, restarts = 2 }: SearchOptions,
+): Generator<SearchState<S, J>, SearchState<S, J>> {
+  const known = new Map<string, Judged<S, J> | undefined>();
+  const ruledOut = new Set<string>();
+  const pool: Judged<S, J>[] = [];
+  let best: Judged<S, J> | undefined;
+  let whole = false;
+  /** Priced, and too dear to be judged: half the work. */
+  let spared = 0;
+  let phase: SearchState<S, J>['phase'] = 'descent';
+  const state = (): SearchState<S, J> => ({ best, pool, effort: pool.length + spared / 2, whole, phase });
+
+  /** Judges a thing once; nothing where it cannot be, or cannot be better than a limit. */
+  const judge = (s: S, limit = Infinity): Judged<S, J> | undefined => {
+    const key = space.keyOf(s);
+    if (known.has(key)) return known.get(key);
+    if (ruledOut.has(key)) return undefined;
+    if (Number.isFinite(limit)) {
+      const bound = space.bound?.(s);
+      if (bound === undefined && space.bound) return void known.set(key, undefined);
+      if (bound !== undefined && bound >= limit - CENT) spared++;
+      // Not kept as judged: with a higher limit it is looked at again.
+      if (bound !== undefined && bound >= limit - CENT) return undefined;
+    }
+    const worth = space.judge(s);
+    const found = worth && { s, worth };
+    known.set(key, found);
+    if (!found) return undefined;
+    pool.push(found);
+    if (found.worth.miss > 0) for (const w of space.worse?.(s, found.worth) ?? []) ruledOut.add(space.keyOf(w));
+    if (!best || better(found.worth, best.worth)) best = found;
+    return found;
+  };
+  const spent = (): boolean => state().effort >= most;
+
+  /** Everything that changes lead to from the starts; false where that is too much. */
+  function* everything(): Generator<SearchState<S, J>, boolean> {
+    const queue = [...starts];
+    const seen = new Set(queue.map(space.keyOf));
+    for (let i = 0; i < queue.length; i++) {
+      const s = queue[i] as S;
+      const found = judge(s);
+      yield state();
+      if (!found) continue;
+      for (const next of space.movesOf(s, found.worth, true)) {
+        const key = space.keyOf(next);
+        if (seen.has(key)) continue;
+        if (queue.length >= small) return false;
+        seen.add(key);
+        queue.push(next);
+      }
+    }
+    return true;
+  }
+
+  /** From one to a better neighbour, and on, until a whole round finds none: each change is tried on what was found before it. */
+  function* descend(from: Judged<S, J>): Generator<SearchState<S, J>, Judged<S, J>> {
+    let now = from;
+    let wide = now.worth.miss === 0;
+    let moves = space.movesOf(now.s, now.worth, wide);
+    for (let [i, idle] = [0, 0]; !spent(); i++, idle++) {
+      if (idle >= moves.length) {
+        if (wide) break;
+        // What is known to mend it did not: anything may.
+        wide = true;
+        moves = space.movesOf(now.s, now.worth, wide);
+        idle = 0;
+        if (moves.length === 0) break;
+      }
+      const s = moves[i % moves.length] as S;
+      // What meets everything already is only left for something cheaper.
+      const found = judge(s, now.worth.miss === 0 && now.worth.warnings === 0 ? now.worth.price : Infinity);
+      yield state();
+      // While something is missed a better price leads nowhere.
+      if (!found || !(now.worth.miss > 0 ? found.worth.miss < now.worth.miss - 1e-9 : better(found.worth, now.worth)))
+        continue;
+      now = found;
+      wide = now.worth.miss === 0;
+      moves = space.movesOf(now.s, now.worth, wide);
+      idle = -1;
+    }
+    return now;
+  }
+
+  if (small > 0) {
+    whole = yield* everything();
+    if (whole) {
+      phase = 'done';
+      return state();
+    }
+  }
+  for (const s of starts) {
+    // A further start is for what the first ones have missed.
+    if (best && (best as Judged<S, J>).worth.miss === 0) break;
+    phase = 'descent';
+    const first = judge(s);
+    yield state();
+    if (!first) continue;
+    yield* descend(first);
+  }
+  phase = 'restart';
+  const roll = dice(seed);
+  for (let n = 0; n < restarts && best && !spent(); n++) {
+    let at: Judged<S, J> = best;
+    for (let k = 0; k < SHAKES; k++) {
+      const moves = space.movesOf(at.s, at.worth, true);
+      const s = moves[Math.floor(roll() * moves.length)];
+      const found = s === undefined || spent() ? undefined : judge(s);
+      yield state();
+      if (found) at = found;
+    }
+    yield* descend(at);
+  }
+  // All that is one change away from the best, dearer or not: nothing among it is better, and others may like it.
+  phase = 'around';
+  for (let top = best; top;) {
+    for (const s of space.movesOf(top.s, top.worth, true)) {
+      if (spent()) break;
+      judge(s);
+      yield state();
+    }
+    if (best === top || spent()) break;
+    top = best;
+  }
+  phase = 'pairs';
+  while (best && !spent()) {
+    const top: Judged<S, J> = best;
+    // Two changes at once, those first that each alone come nearest.
+    const near = space
+      .movesOf(top.s, top.worth, true)
+      .flatMap((s) => known.get(space.keyOf(s)) ?? [])
+      .sort((a, b) => (better(a.worth, b.worth) ? -1 : better(b.worth, a.worth) ? 1 : 0));
+    for (const one of near) {
+      for (const s of space.movesOf(one.s, one.worth, true)) {
+        if (spent()) break;
+        const found = judge(s, top.worth.miss === 0 && top.worth.warnings === 0 ? top.worth.price : Infinity);
+        if (found) yield state();
+      }
+      if (best !== top || spent()) break;
+    }
+    if (best === top) break;
+    yield* descend(best);
+  }
+  phase = 'done';
+  return state();
+}
+
+/**
+ * Those that nothing else beats in everything: none other is at least as good in all figures and better in one.
+ * @param figures of each, the smaller the better
+ * @example unbeaten([[1, 2], [2, 1], [2, 2]], (x) => x) // [[1, 2], [2, 1]]
+ */
+export function unbeaten<T>(all: readonly T[], figures: (x: T) => readonly number[]): readonly T[] {
+  const of = all.map(figures);
+  const beats = (a: readonly number[], b: readonly number[]): boolean =>
+    a.every((x, i) => x <= (b[i] ?? 0) + 1e-9) && a.some((x, i) => x < (b[i] ?? 0) - 1e-9);
+  return all.filter((_, i) => !of.some((other, j) => j !== i && beats(other, of[i] ?? [])));
+}

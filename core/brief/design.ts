@@ -1,0 +1,201 @@
+/** A design as the search sees it: a cover of a kind with its answers, weighed against wishes; and what differs from it by one change. */
+import type { Worth } from '../base/search';
+import { familyOf } from '../build/families';
+import { quickPrice } from '../cut';
+import type { Cover, Garden } from '../garden/garden';
+import { partsKg } from '../judge/weights';
+import { failing } from '../mending';
+import type { Outline } from '../outline';
+import { judge, layOut, type Laid } from '../plan';
+import type { Brief } from '../site/brief';
+import { type Figures, type Wish, cropsOf, doesFor } from './wishes';
+
+/** A design weighed. Plain data: thousands of them are kept. */
+export interface Weighed extends Worth {
+  readonly figures: Figures;
+  /** What it misses, by wish. */
+  readonly misses: Readonly<Record<string, number>>;
+}
+
+/** What can be asked and is not a matter of search: said by the brief, or of no weight in it. */
+const NOT_SEARCHED = new Set(['crop', 'roll', 'people']);
+/** Counts are tried so many to either side. */
+const COUNT_STEPS = [-1, 1, -2, 2] as const;
+const HIGHER_MM = [-150, -75, 75, 150] as const;
+
+/** The figures of a design for the crops of a brief. */
+export function figuresOf(o: Outline, brief: Brief, price: number): Figures {
+  const own = o.assembly.crop.crop;
+  const said = cropsOf(brief, o.site.catalog);
+  const crops = said.length > 0 ? said : [own];
+  const helpC = own.killingC - o.coldest.value;
+  const { barsKg, sheetsKg } = partsKg(o.assembly);
+  return {
+    price,
+    hours: o.hours.value,
+    coldestC: Math.max(...crops.map((c) => c.killingC)) - helpC,
+    wetSnowMm: Math.min(Infinity, ...o.strengths.map((s) => s.wetSnowMm)),
+    clearanceMm: o.assembly.crop.clearanceMm + own.heightMm - Math.max(...crops.map((c) => c.heightMm)),
+    massKg: barsKg + sheetsKg,
+    liftKg: Math.max(0, ...o.lifts.map((l) => l.value)),
+    longestMm: Math.max(0, ...o.assembly.members.map((x) => x.lengthMm)),
+  };
+}
+
+/** Weighs an outline against wishes; nothing where it cannot be cut from what is sold. */
+export function weigh(o: Outline, wishes: readonly Wish[], brief: Brief, price = quickPrice(o)): Weighed | undefined {
+  if (!Number.isFinite(price)) return undefined;
+  const figures = figuresOf(o, brief, price);
+  const misses = Object.fromEntries(
+    wishes.flatMap((w) => [[w.id, w.miss(o, figures)] as const]).filter(([, m]) => m > 0),
+  );
+  return {
+    figures,
+    misses,
+    miss: Object.values(misses).reduce((sum, m) => sum + m, 0),
+    warnings: o.checks.filter((c) => c.pitfall && c.verdict !== 'holds').length,
+    price: figures.price,
+  };
+}
+
+/** The same answers in an object of their own: what is remembered by it goes with it. */
+const fresh = (cover: Cover): Cover => ({ ...cover, answers: { ...cover.answers } }) as Cover;
+
+/** What works designs of one brief out, keeping no more than the one in hand. */
+export function workshop(garden: Garden, brief: Brief, wishes: readonly Wish[]) {
+  let last: { of: Cover; laid: Laid | undefined; price?: number | undefined; outline?: Outline } | undefined;
+  const laidOf = (cover: Cover): Laid | undefined => {
+    if (last?.of !== cover) {
+      const laid = layOut(garden, fresh(cover));
+      last = { of: cover, laid: laid.ok ? laid.value : undefined };
+    }
+    return last.laid;
+  };
+  const outlineOf = (cover: Cover): Outline | undefined => {
+    const laid = laidOf(cover);
+    if (last && laid && !last.outline) last.outline = judge(laid);
+    return last?.outline;
+  };
+  /** What it costs by the quick cutting rule, before anything is judged; nothing where it cannot be cut from what is sold. */
+  const priceOf = (cover: Cover): number | undefined => {
+    const laid = laidOf(cover);
+    if (last && laid) last.price ??= quickPrice(laid);
+    return last?.price !== undefined && Number.isFinite(last.price) ? last.price : undefined;
+  };
+  return {
+    outlineOf,
+    priceOf,
+    weigh: (cover: Cover): Weighed | undefined => {
+      const price = priceOf(cover);
+      const o = price === undefined ? undefined : outlineOf(cover);
+      return o && weigh(o, wishes, brief, price);
+    },
+  };
+}
+export type Workshop = ReturnType<typeof workshop>;
+
+/** What is the same design. */
+export const keyOf = ({ family, answers, coats }: Cover): string => `${family} ${JSON.stringify([answers, coats])}`;
+
+/**
+ * Designs that differ from one by a single change: an answer of a panel, one or two more or fewer of what is counted, another height,
+ * a coat for what its own cover does not do, and whatever its failing checks ask for.
+ * @param only questions that may be answered anew; all where none are said
+ * @param misses what the design misses: only what may mend that is changed then
+ */
+export function movesOf(
+  cover: Cover,
+  o: Outline,
+  brief: Brief,
+  only?: readonly string[],
+  misses: Weighed['misses'] = {},
+): readonly Cover[] {
+  const family = familyOf(cover.family);
+  const { answers } = cover;
+  const moves: Cover[] = [];
+  const put = (changed: Cover['answers'] | undefined): void =>
+    void (changed && moves.push({ ...cover, answers: changed } as Cover));
+  const mends = mendsOf(misses);
+  for (const q of family.questions(answers, o)) {
+    if (only ? !only.includes(q.id) : NOT_SEARCHED.has(q.id)) continue;
+    if (!only && mends && !mends.has(q.id)) continue;
+    const values: readonly (string | number)[] =
+      q.kind === 'choice'
+        ? q.options.filter((x) => x.value !== q.value).map((x) => x.value)
+        : q.kind === 'count'
+          ? COUNT_STEPS.map((n) => Math.round(q.value) + n).filter((n) => n >= q.min && n <= q.max)
+          : [];
+    for (const value of values) {
+      const changed = family.answer(answers, q.id, value, o);
+      if (changed.ok) put(changed.value as Cover['answers']);
+    }
+  }
+  if (only) return moves;
+  for (const byMm of HIGHER_MM)
+    put(family.change(answers, { kind: 'higher', byMm }, o) as Cover['answers'] | undefined);
+  for (const check of failing(o))
+    for (const { change } of check.tries)
+      if (change.kind !== 'higher') put(family.change(answers, change, o) as Cover['answers'] | undefined);
+  return [...moves, ...coated(cover, o, brief)];
+}
+
+/** Answers that mend what is missed, where that is known; a check asks for its own. */
+const MENDS: Readonly<Record<string, readonly string[]>> = {
+  stands: [],
+  headroom: ['school', 'courses', 'board', 'frontBoard', 'bends'],
+  cold: ['cover', 'inner', 'layers', 'extra', 'glazing'],
+  winter: ['cover', 'inner', 'layers', 'glazing'],
+  spring: ['cover', 'inner', 'glazing'],
+  insects: ['cover'],
+  sun: ['cover'],
+  snow: [
+    'hoops',
+    'pairs',
+    'frames',
+    'pipe',
+    'ridge',
+    'post',
+    'beam',
+    'leg',
+    'rafter',
+    'rafters',
+    'bars',
+    'lidFrame',
+    'support',
+    'squares',
+  ],
+  reach: ['hinges', 'back', 'mount', 'edges', 'ends', 'sides', 'doors'],
+  'one hand': ['mount', 'lids', 'lidFrame', 'frame', 'glazing', 'edges', 'ends', 'sides', 'pipe'],
+};
+
+/** The questions that may mend all that is missed; undefined where any may. */
+export function mendsOf(misses: Weighed['misses']): ReadonlySet<string> | undefined {
+  const missed = Object.keys(misses);
+  if (missed.length === 0 || missed.some((id) => !MENDS[id])) return undefined;
+  return new Set(missed.flatMap((id) => MENDS[id] ?? []));
+}
+
+/** When summer cloth is on. Source: usual weeks of pests and of the highest sun; half a year later in the south. */
+const CLOTH_DAYS = { insects: ['05-15', '09-15'], sun: ['06-15', '08-31'] } as const;
+const SOUTH_DAYS = { insects: ['11-15', '03-15'], sun: ['12-15', '02-28'] } as const;
+
+/** The same with a coat for a purpose that its own cover does not serve, one design for each cloth that would. */
+function coated(cover: Cover, o: Outline, { purposes }: Brief): readonly Cover[] {
+  const [main] = o.assembly.enclosure.skins;
+  if (main.cover.rolls.length === 0) return [];
+  const days = o.garden.site.latitudeDeg < 0 ? SOUTH_DAYS : CLOTH_DAYS;
+  return purposes.flatMap((purpose) => {
+    if (purpose !== 'insects' && purpose !== 'sun') return [];
+    if (doesFor(main.cover, purpose)) return [];
+    const [from, to] = days[purpose];
+    return [...o.site.catalog.cover.values()]
+      .filter(
+        (cloth) => cloth.rolls.length > 0 && doesFor(cloth, purpose) && (purpose === 'sun' || cloth.kind === 'net'),
+      )
+      .filter((cloth) => !cover.coats.some((c) => c.coverKey === cloth.key))
+      .map((cloth): Cover => {
+        const others = cover.coats.filter((c) => c.from !== from);
+        return { ...cover, coats: [...others, { coverKey: cloth.key, from, to }] };
+      });
+  });
+}

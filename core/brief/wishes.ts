@@ -1,0 +1,341 @@
+/** A brief as wishes: each asks one thing of a design, says it in words, and tells how far a design misses it. */
+import { type Phrase, amount } from '../base/figure';
+import { MM_PER_INCH } from '../base/length';
+import type { Opening } from '../build/assembly/openings';
+import { familyOf } from '../build/families';
+import { type Catalog, cropOf } from '../catalog/catalog';
+import type { Crop } from '../catalog/crops';
+import { catalogOf } from '../catalog/own';
+import type { CoverMaterial } from '../catalog/types';
+import { toolsOf } from '../compare';
+import type { Garden } from '../garden/garden';
+import type { Outline } from '../outline';
+import { type Brief, PURPOSES, type Purpose } from '../site/brief';
+
+/** What designs are weighed by; all that is not money or hours is SI, lengths mm. */
+export interface Figures {
+  readonly price: number;
+  readonly hours: number;
+  /** Coldest night outside that all its crops live through, C. */
+  readonly coldestC: number;
+  /** Wet snow that its weakest part carries; Infinity where none is judged. */
+  readonly wetSnowMm: number;
+  /** Air over the tallest crop at the edge row. */
+  readonly clearanceMm: number;
+  readonly massKg: number;
+  /** Most that is lifted, at the hand. */
+  readonly liftKg: number;
+  readonly longestMm: number;
+}
+export type FigureKey = keyof Figures;
+
+/** A wish for a figure of at least, or at most, so much. */
+export interface Bound {
+  readonly figure: FigureKey;
+  readonly sense: 'least' | 'most';
+  readonly value: number;
+}
+
+/** One wish. */
+export interface Wish {
+  readonly id: string;
+  /** As a thing: "8 in of wet snow". */
+  readonly thing: Phrase;
+  /** As what a cover does: "carries 8 in of wet snow". */
+  readonly does: Phrase;
+  /** What a design misses of it; 0: it does all of it, 1 and more: nothing. */
+  readonly miss: (o: Outline, figures: Figures) => number;
+  readonly bound?: Bound;
+}
+
+/** What one hand opens, kg at the hand. Source: our own figure, a full watering can of half the size. */
+export const ONE_HAND_KG = 5;
+/** Milder by so much at the least a cover must keep a night to be for winter or spring, C. */
+const HELP_C = { winter: 2, spring: 1 } as const;
+/** Summer cloth by what it is for. */
+const CLOTH: Readonly<Record<'insects' | 'sun', readonly CoverMaterial['kind'][]>> = {
+  insects: ['net', 'fabric'],
+  sun: ['shade'],
+};
+/** Missing it at all counts so much, and the rest by how far. */
+const AT_ALL = 0.2;
+
+/** How far a figure is from its bound, as a part of it. */
+export function missOf({ sense, value }: Bound, figure: number, scale = Math.max(Math.abs(value), 1)): number {
+  const short = sense === 'least' ? value - figure : figure - value;
+  // Never flat: what comes nearer is always better.
+  return short <= 1e-9 ? 0 : AT_ALL + ((1 - AT_ALL) * short) / (short + scale);
+}
+
+/** Whether a cloth does for a purpose. */
+export const doesFor = (cover: Pick<CoverMaterial, 'kind'>, purpose: 'insects' | 'sun'): boolean =>
+  CLOTH[purpose].includes(cover.kind);
+
+const SCALE: Partial<Record<FigureKey, number>> = { coldestC: 10, clearanceMm: 300 };
+function bounded(id: string, thing: Phrase, does: Phrase, bound: Bound): Wish {
+  return { id, thing, does, bound, miss: (_, f) => missOf(bound, f[bound.figure], SCALE[bound.figure]) };
+}
+const plainly = (id: string, thing: Phrase, does: Phrase, meets: (o: Outline) => boolean): Wish => ({
+  id,
+  thing,
+  does,
+  miss: (o) => (meets(o) ? 0 : 1),
+});
+
+/** The crops of a brief; a design's own where none is said. */
+export const cropsOf = (brief: Brief, catalog: Catalog): readonly Crop[] =>
+  brief.crops.flatMap((key) => (catalog.crop.has(key) ? [cropOf(catalog, key)] : []));
+
+/** Names joined as they are said: a, b and c. */
+export const listed = (names: readonly string[], and = 'and'): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${and} ${names[names.length - 1] ?? ''}`;
+
+const REACH: Readonly<Record<NonNullable<Brief['reach']>, string>> = {
+  near: 'from the near side',
+  far: 'from the far side',
+  'both sides': 'from both sides',
+  ends: 'from the ends',
+};
+
+/** Openings through which a hand comes to the plants. */
+const doors = (o: Outline): readonly Opening[] => o.assembly.openings.filter((x) => x.reachedFrom !== 'none');
+function reaches(o: Outline, from: NonNullable<Brief['reach']>): boolean {
+  const ways = new Set(doors(o).map((x) => x.reachedFrom));
+  if (ways.has('inside')) return true;
+  return from === 'both sides'
+    ? ways.has('both sides') || (ways.has('near') && ways.has('far'))
+    : ways.has(from) || (from !== 'ends' && ways.has('both sides'));
+}
+/** Weight at the hand of what must be lifted to open it; nothing for a skirt, a flap or a door. */
+function inHandKg(o: Outline, opening: Opening): number {
+  const i = o.assembly.moving.findIndex((part) => part.name === opening.name);
+  return i < 0 ? 0 : (o.lifts[i]?.value ?? 0);
+}
+const withOneHand = (o: Outline): boolean =>
+  doors(o).some((x) => x.lift?.motion !== 'carried' && inHandKg(o, x) <= ONE_HAND_KG);
+
+/** Whether it keeps nights milder, by its own cover. */
+const keepsWarm = (o: Outline, leastC: number): boolean => o.assembly.crop.crop.killingC - o.coldest.value >= leastC;
+function serves(o: Outline, purpose: Purpose): boolean {
+  if (purpose === 'winter' || purpose === 'spring') return keepsWarm(o, HELP_C[purpose]);
+  const worn = [
+    o.assembly.enclosure.skins[0].cover,
+    ...o.cover.coats.flatMap((c) => o.site.catalog.cover.get(c.coverKey ?? '') ?? []),
+  ];
+  return worn.some((cover) => doesFor(cover, purpose));
+}
+
+/** Checks that a wish of its own stands for, where it is said. */
+const STANDS_FOR: Readonly<Record<string, readonly string[]>> = {
+  snow: ['snow', 'span'],
+  gust: ['wind'],
+  headroom: ['crop'],
+};
+
+const isOf = (wish: string, { id }: { readonly id: string }): boolean => STANDS_FOR[wish]?.includes(id) === true;
+
+/** Everything that a brief asks of a design on its bed, in the order in which gardeners ask. */
+export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
+  const catalog = catalogOf(garden.catalog, garden.units.stock);
+  const crops = cropsOf(brief, catalog);
+  const names = listed(crops.map((c) => c.name));
+  const b = brief;
+  const wishes: Wish[] = [];
+  const add = (wish: Wish | false | undefined): void => void (wish && wishes.push(wish));
+  add(
+    crops.length > 0 &&
+      bounded('headroom', ['room for ', names], ['has room for ', names], {
+        figure: 'clearanceMm',
+        sense: 'least',
+        value: 0,
+      }),
+  );
+  for (const purpose of b.purposes)
+    add(plainly(purpose, [PURPOSES[purpose]], [`does ${PURPOSES[purpose]}`], (o) => serves(o, purpose)));
+  if (b.coldestC !== null)
+    add(
+      bounded(
+        'cold',
+        ['a night of ', amount(b.coldestC, 'temperature')],
+        [`keeps ${names || 'its crop'} alive at `, amount(b.coldestC, 'temperature')],
+        { figure: 'coldestC', sense: 'most', value: b.coldestC },
+      ),
+    );
+  if (b.wetSnowMm !== null)
+    add(
+      bounded(
+        'snow',
+        [amount(b.wetSnowMm, 'snowDepth'), ' of wet snow'],
+        ['carries ', amount(b.wetSnowMm, 'snowDepth'), ' of wet snow'],
+        { figure: 'wetSnowMm', sense: 'least', value: b.wetSnowMm },
+      ),
+    );
+  if (b.gustMPerS !== null) {
+    const gust = `a gust of ${Math.round(b.gustMPerS)} m/s`;
+    add(
+      plainly('gust', [gust], [`holds in ${gust}`], (o) =>
+        o.checks.every((c) => !isOf('gust', c) || c.verdict !== 'fails'),
+      ),
+    );
+  }
+  if (b.price !== null)
+    add(
+      bounded('price', ['a price of ', amount(b.price, 'money')], ['costs no more than ', amount(b.price, 'money')], {
+        figure: 'price',
+        sense: 'most',
+        value: b.price,
+      }),
+    );
+  if (b.hours !== null)
+    add(
+      bounded('hours', [amount(b.hours, 'hours'), ' of building'], ['is built in ', amount(b.hours, 'hours')], {
+        figure: 'hours',
+        sense: 'most',
+        value: b.hours,
+      }),
+    );
+  if (b.liftKg !== null)
+    add(
+      bounded(
+        'lift',
+        ['no more than ', amount(b.liftKg, 'mass'), ' to lift'],
+        ['has nothing heavier to lift than ', amount(b.liftKg, 'mass')],
+        { figure: 'liftKg', sense: 'most', value: b.liftKg },
+      ),
+    );
+  if (b.carryMm !== null)
+    add(
+      bounded(
+        'carry',
+        ['pieces of at most ', amount(b.carryMm, 'length'), ' in the car'],
+        ['is made of pieces no longer than ', amount(b.carryMm, 'length')],
+        { figure: 'longestMm', sense: 'most', value: b.carryMm },
+      ),
+    );
+  if (b.storeMm !== null)
+    add(
+      bounded(
+        'store',
+        ['pieces of at most ', amount(b.storeMm, 'length'), ' to put away'],
+        ['comes apart into pieces no longer than ', amount(b.storeMm, 'length')],
+        { figure: 'longestMm', sense: 'most', value: b.storeMm },
+      ),
+    );
+  const { reach, hands } = b;
+  if (reach !== null)
+    add(plainly('reach', [`a hand in ${REACH[reach]}`], [`opens ${REACH[reach]}`], (o) => reaches(o, reach)));
+  if (b.oneHand) add(plainly('one hand', ['the one-hand opening'], ['opens with one hand'], withOneHand));
+  if (hands === 1)
+    add(
+      plainly('hands', ['one pair of hands'], ['needs one pair of hands'], (o) =>
+        o.assembly.moving.every((part) => part.people <= hands),
+      ),
+    );
+  if (b.without.length > 0)
+    add(
+      plainly('tools', [`no ${listed(b.without, 'or')}`], [`needs no ${listed(b.without, 'or')}`], (o) =>
+        toolsOf(o).every((tool) => !b.without.includes(tool)),
+      ),
+    );
+  for (const key of b.use) {
+    const name = catalog.bar.get(key)?.name ?? key;
+    add(
+      plainly(`use ${key}`, [`the ${name} on the shelf`], [`is made of the ${name} on the shelf`], (o) =>
+        o.assembly.members.some((m) => m.section.key === key || m.section.key === `${key} treated`),
+      ),
+    );
+  }
+  for (const key of b.notMaterials) {
+    const name = catalog.material.get(key)?.name ?? key;
+    add(
+      plainly(`not ${key}`, [`no ${name}`], [`is made without ${name}`], (o) =>
+        o.assembly.members.every((m) => m.section.materialKey !== key),
+      ),
+    );
+  }
+  const told = new Set(wishes.flatMap((w) => STANDS_FOR[w.id] ?? []));
+  add({
+    id: 'stands',
+    thing: ['that nothing fails'],
+    does: ['holds on this bed'],
+    miss: (o) => {
+      const fails = o.checks.filter((c) => c.verdict === 'fails' && !told.has(c.id));
+      const carried = told.has('snow') ? 1 : Math.min(1, ...o.strengths.map((s) => s.ratio));
+      return fails.length + Math.max(0, 1 - carried);
+    },
+  });
+  return wishes;
+}
+
+/** The garden with the brief's snow, gust and car: what designs are judged against. */
+export function gardenFor(garden: Garden, brief: Brief): Garden {
+  const { site, catalog } = garden;
+  const { wetSnowMm, gustMPerS, carryMm } = brief;
+  const carry = carryMm === null ? catalog.carryMm : Math.min(carryMm, catalog.carryMm ?? Infinity);
+  return {
+    ...garden,
+    site: {
+      ...site,
+      ...(wetSnowMm !== null && { snow: { by: 'depth' as const, depthMm: wetSnowMm, kind: 'wet' as const } }),
+      ...(gustMPerS !== null && { gustMPerS }),
+    },
+    ...(carry !== catalog.carryMm && { catalog: { ...catalog, carryMm: carry } }),
+  };
+}
+
+/** The next step of a wish that asks for more, and how it is said; nothing where there is none. */
+export function more(brief: Brief, id: string, metric: boolean): Brief | undefined {
+  const rounded = (mm: number): number => {
+    const step = metric ? 50 : 2 * MM_PER_INCH;
+    return Math.max(step, Math.round(mm / step) * step);
+  };
+  if (id === 'snow' && brief.wetSnowMm !== null && brief.wetSnowMm > 0)
+    return { ...brief, wetSnowMm: rounded(brief.wetSnowMm * 1.5) };
+  if (id === 'cold' && brief.coldestC !== null) return { ...brief, coldestC: brief.coldestC - 3 };
+  if (id === 'gust' && brief.gustMPerS !== null) return { ...brief, gustMPerS: brief.gustMPerS + 5 };
+  return undefined;
+}
+
+/** A brief without one of its wishes. */
+export function without(brief: Brief, id: string): Brief | undefined {
+  const [word, rest] = [id.split(' ')[0], id.slice(id.indexOf(' ') + 1)];
+  if (id === 'one hand') return { ...brief, oneHand: false };
+  if (word === 'use') return { ...brief, use: brief.use.filter((k) => k !== rest) };
+  if (word === 'not') return { ...brief, notMaterials: brief.notMaterials.filter((k) => k !== rest) };
+  if (id in PURPOSES) return { ...brief, purposes: brief.purposes.filter((p) => p !== id) };
+  const field = FIELD[id];
+  return field && { ...brief, [field]: Array.isArray(brief[field]) ? [] : null };
+}
+const FIELD: Readonly<Record<string, keyof Brief>> = {
+  headroom: 'crops',
+  cold: 'coldestC',
+  snow: 'wetSnowMm',
+  gust: 'gustMPerS',
+  price: 'price',
+  hours: 'hours',
+  lift: 'liftKg',
+  carry: 'carryMm',
+  store: 'storeMm',
+  reach: 'reach',
+  hands: 'hands',
+  tools: 'without',
+};
+
+/** A brief read back as one sentence. */
+export function sentenceOf(garden: Garden, brief: Brief): Phrase {
+  const catalog = catalogOf(garden.catalog, garden.units.stock);
+  const crops = cropsOf(brief, catalog).map((c) => c.name);
+  const purposes = brief.purposes.map((p) => PURPOSES[p]);
+  const does = wishesOf(garden, brief).filter((w) => !['headroom', 'stands'].includes(w.id) && !(w.id in PURPOSES));
+  const kinds = brief.kinds.map((k) => familyOf(k).name.toLowerCase());
+  const not = brief.notKinds.map((k) => familyOf(k).name.toLowerCase());
+  return [
+    kinds.length > 0 ? `A ${listed(kinds, 'or')}` : 'A cover',
+    crops.length > 0 ? ` for ${listed(crops)}` : '',
+    purposes.length > 0 ? `, ${listed(purposes)}` : '',
+    brief.from !== null && brief.until !== null ? `, from ${brief.from} until ${brief.until}` : '',
+    ...does.flatMap((w, i): Phrase => [i === 0 ? ', that ' : i === does.length - 1 ? ' and ' : ', ', ...w.does]),
+    not.length > 0 ? `; no ${listed(not, 'or')}` : '',
+    '.',
+  ];
+}
