@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { stiffnessNMm2, tubeShape } from '../core/catalog/sections';
 import { highsSolver } from '../core/make/cutting/highs';
+import type { IntegerSolver } from '../core/make/cutting/linearProgram';
 import { readBarJob } from '../core/make/cutting/job';
 import { solveSheetJob } from '../core/make/cutting/sheetJob';
 import { solveBars } from '../core/make/cutting/solve';
@@ -29,6 +30,7 @@ import { type Fault, type Result, fail, failAll, messageOf, ok } from '../core/b
 import { distinctNames } from '../core/base/ids';
 import { parseLength } from '../core/base/length';
 import { airCommand, seasonCommand, seasonFile, sunCommand } from './climate';
+import { designCommand } from './design';
 import { type Options, type Partly, json, readCovers, readText } from './read';
 
 export interface CommandAnswer {
@@ -36,6 +38,8 @@ export interface CommandAnswer {
   readonly out: string;
   readonly err: string;
 }
+
+const loadSolver = async (): Promise<IntegerSolver> => highsSolver(await highsLoader(), () => performance.now());
 
 const USAGE = `cabanon plan FILE [--cover ID] [--out DIR]
 cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinned|ANGLE] [--pipe KEY]   (give two of span, length, height)
@@ -45,6 +49,7 @@ cabanon collapse --span LENGTH --length LENGTH [--feet loose|pinned|ANGLE] [--lo
 cabanon sun --lat DEGREES --lon DEGREES [--date DATE] [--winter YEAR]
 cabanon air FILE --cover ID --weather FILE
 cabanon season FILE [--cover ID] [--from DATE] [--out DIR]
+cabanon design BRIEF.json [--seed N]
 `;
 
 function readFeet(text: string): Result<Feet> {
@@ -165,10 +170,7 @@ async function cutCommand(path: string): Promise<Result<unknown>> {
   if (!document.ok) return document;
   const job = readBarJob(document.value);
   if (!job.ok) return job;
-  const solved = solveBars(
-    job.value,
-    highsSolver(await highsLoader(), () => performance.now()),
-  );
+  const solved = solveBars(job.value, await loadSolver());
   if (!solved.ok) return solved;
   const { cost, bars, bound, proven } = solved.value;
   return ok({
@@ -195,7 +197,7 @@ async function planCommand(
   const read = await readCovers(path, coverId);
   if (!read.ok) return read;
   const { garden, covers } = read.value;
-  const solver = highsSolver(await highsLoader(), () => performance.now());
+  const solver = await loadSolver();
   const names = new Map(distinctNames(garden.covers.map((c) => c.id)).map((n, i) => [garden.covers[i]?.id, n]));
   const reports: unknown[] = [];
   const faults: Fault[] = [];
@@ -252,6 +254,7 @@ const OPTIONS = {
   sun: { lat: 'string', lon: 'string', date: 'string', winter: 'string' },
   air: { cover: 'string', weather: 'string' },
   season: { cover: 'string', from: 'string', out: 'string' },
+  design: { seed: 'string' },
 } as const;
 
 /** Commands that read no file. */
@@ -304,6 +307,7 @@ async function dispatch([command, ...rest]: readonly string[]): Promise<Result<P
     if (command === 'plan') return await planCommand(file, options['cover'], options['out']);
     if (command === 'air') return await airCommand(file, options);
     if (command === 'season') return await seasonCommand(file, options, Date.now());
+    if (command === 'design') return whole(await designCommand(file, options, await loadSolver()));
     if (command === 'frame') return whole(await frameCommand(file));
     return whole(await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file)));
   } catch (error) {

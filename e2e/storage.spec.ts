@@ -56,7 +56,7 @@ test('a garden goes to a file and comes back the same; a broken one changes noth
   await give('broken.json', JSON.stringify(garden));
   await expect(page.getByRole('alert')).toContainText('beds[0].outside.nearMm');
   await expect(page.getByRole('alert')).toContainText('Nothing has changed');
-  await give('newer.json', text.replace('"version": 1', '"version": 9'));
+  await give('newer.json', text.replace('"version": 2', '"version": 9'));
   await expect(page.getByRole('alert')).toContainText('newer Cabanon');
   await give('noise.json', '{"format": "other"}');
   await expect(page.getByRole('alert')).toContainText('not a Cabanon garden');

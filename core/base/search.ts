@@ -51,6 +51,8 @@ export interface SearchOptions {
   /** Spaces of so many things or fewer are gone through whole. */
   readonly small?: number;
   readonly restarts?: number;
+  /** Goes on from every start; else a further one is only for what the first ones have missed. */
+  readonly every?: boolean;
 }
 
 /** A prices' rounding is no difference. */
@@ -85,7 +87,7 @@ export function dice(seed: number): () => number {
 export function* search<S, J extends Worth>(
   space: Space<S, J>,
   starts: Iterable<S>,
-  { seed, most, small = 0, restarts = 2 }: SearchOptions,
+  { seed, most, small = 0, restarts = 2, every = false }: SearchOptions,
 ): Generator<SearchState<S, J>, SearchState<S, J>> {
   const known = new Map<string, Judged<S, J> | undefined>();
   const ruledOut = new Set<string>();
@@ -177,8 +179,7 @@ export function* search<S, J extends Worth>(
     }
   }
   for (const s of starts) {
-    // A further start is for what the first ones have missed.
-    if (best && (best as Judged<S, J>).worth.miss === 0) break;
+    if (!every && best && (best as Judged<S, J>).worth.miss === 0) break;
     phase = 'descent';
     const first = judge(s);
     yield state();
@@ -235,7 +236,6 @@ export function* search<S, J extends Worth>(
 /**
  * Those that nothing else beats in everything: none other is at least as good in all figures and better in one.
  * @param figures of each, the smaller the better
- * @example unbeaten([[1, 2], [2, 1], [2, 2]], (x) => x) // [[1, 2], [2, 1]]
  */
 export function unbeaten<T>(all: readonly T[], figures: (x: T) => readonly number[]): readonly T[] {
   const of = all.map(figures);

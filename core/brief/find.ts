@@ -28,6 +28,8 @@ export interface KindAnswer {
   readonly best: Offer | undefined;
   /** Why there is none: the wish that rules it out, as a sentence. */
   readonly ruledOut: Phrase | undefined;
+  /** Of one that cannot, its design that misses least, and the wishes that it misses. */
+  readonly nearest: Offer | undefined;
 }
 
 /** Where the search stands; the last one is the answer. */
@@ -35,6 +37,8 @@ export interface Found {
   readonly kinds: readonly KindAnswer[];
   /** Those that do everything and that nothing else beats, the cheapest first. */
   readonly offers: readonly Offer[];
+  /** For each wish the cheapest design that does everything but it. */
+  readonly almost: Readonly<Record<string, Offer>>;
   readonly judged: number;
   /** Every kind has been brought as far as it goes by single changes: a full answer, if not the last word. */
   readonly full: boolean;
@@ -62,7 +66,7 @@ const FURTHER = 2;
 const FORMS = ['school', 'bends', 'courses', 'board'];
 const MORE_STARTS = 2;
 /** Offers shown at the most. */
-const MOST_OFFERS = 24;
+const MOST_OFFERS = 16;
 /** Told how it stands after so many that were looked at. */
 const TOLD_EVERY = 20;
 
@@ -108,6 +112,12 @@ interface Searching {
   settled: boolean;
 }
 
+function step(s: Searching): void {
+  const next = s.run.next();
+  s.state = next.value;
+  s.over = next.done === true;
+}
+
 /** The same cover in its other heights and forms, those first that miss least: a few, for where the usual one leads nowhere. */
 function formsOf(start: Cover, shop: Workshop): readonly Cover[] {
   const o = shop.outlineOf(start);
@@ -148,7 +158,7 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
   function* starts(): Generator<Cover> {
     yield* from.filter((c) => c.family === key);
     if (start) yield start;
-    if (start && !only) yield* formsOf(start, shop);
+    if (start && !only && from.length === 0) yield* formsOf(start, shop);
   }
   const run = search<Cover, Weighed>(
     {
@@ -161,7 +171,7 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
       },
     },
     starts(),
-    { seed, most, small },
+    { seed, most, small, every: from.length > 0 },
   );
   return {
     key,
@@ -181,11 +191,6 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
 export function* find(garden: Garden, bedId: string, brief: Brief, options: FindOptions): Generator<Found, Found> {
   const ask = asked(garden, bedId, brief);
   const all = ask.kinds.map((key) => searching(ask, key, options));
-  const step = (s: Searching): void => {
-    const next = s.run.next();
-    s.state = next.value;
-    s.over = next.done === true;
-  };
   const told = (full: boolean, done: boolean): Found => answer(ask, all, full, done);
   // As far as what is missed asks for changes: a full answer, if a dear one.
   for (const s of all) {
@@ -209,6 +214,15 @@ export function* find(garden: Garden, bedId: string, brief: Brief, options: Find
   yield told(true, false);
   for (const s of byPrice().slice(0, FURTHER)) yield* whileGoing(s, () => true);
   return told(true, true);
+}
+
+/** Everything judged of some kinds, each searched to its end: what the costs of wishes are read from. */
+export function poolsOf(ask: Asked, kinds: readonly string[], options: FindOptions): readonly Judged<Cover, Weighed>[] {
+  return kinds.flatMap((key) => {
+    const s = searching(ask, key, options);
+    while (!s.over) step(s);
+    return s.state?.pool ?? [];
+  });
 }
 
 /** Runs a search to its end, or until it is told to stop. @param goOn asked now and then; false ends it with the best so far */
@@ -243,6 +257,7 @@ function answer(ask: Asked, all: readonly Searching[], full: boolean, done: bool
       name: s.name,
       best: best && meets ? offered(s, best) : undefined,
       ruledOut: meets || !s.settled ? undefined : ruledOut(s, ask.wishes),
+      nearest: best && !meets ? offered(s, best) : undefined,
     };
   });
   // What is warned of is only offered where its kind has nothing better.
@@ -270,10 +285,24 @@ function answer(ask: Asked, all: readonly Searching[], full: boolean, done: bool
   return {
     kinds,
     offers: spaced(front),
+    almost: done ? almostOf(all) : {},
     judged: all.reduce((sum, s) => sum + (s.state?.pool.length ?? 0), 0),
     full,
     done,
   };
+}
+
+/** For each wish the cheapest design that misses it alone. */
+function almostOf(all: readonly Searching[]): Found['almost'] {
+  const found: Record<string, Offer> = {};
+  for (const s of all)
+    for (const j of s.state?.pool ?? []) {
+      const [id, ...more] = Object.keys(j.worth.misses);
+      if (id === undefined || more.length > 0) continue;
+      const known = found[id];
+      if (!known || j.worth.price < known.weighed.price) found[id] = offered(s, j);
+    }
+  return found;
 }
 
 /** Of many the cheapest, and then each time the one that differs most from those taken. */

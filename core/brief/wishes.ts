@@ -43,6 +43,8 @@ export interface Wish {
   readonly thing: Phrase;
   /** As what a cover does: "carries 8 in of wet snow". */
   readonly does: Phrase;
+  /** Left out, where "without" does not say it. */
+  readonly dropped?: Phrase;
   /** What a design misses of it; 0: it does all of it, 1 and more: nothing. */
   readonly miss: (o: Outline, figures: Figures) => number;
   readonly bound?: Bound;
@@ -75,10 +77,11 @@ const SCALE: Partial<Record<FigureKey, number>> = { coldestC: 10, clearanceMm: 3
 function bounded(id: string, thing: Phrase, does: Phrase, bound: Bound): Wish {
   return { id, thing, does, bound, miss: (_, f) => missOf(bound, f[bound.figure], SCALE[bound.figure]) };
 }
-const plainly = (id: string, thing: Phrase, does: Phrase, meets: (o: Outline) => boolean): Wish => ({
+const plainly = (id: string, thing: Phrase, does: Phrase, meets: (o: Outline) => boolean, dropped?: Phrase): Wish => ({
   id,
   thing,
   does,
+  ...(dropped && { dropped }),
   miss: (o) => (meets(o) ? 0 : 1),
 });
 
@@ -227,14 +230,22 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
   if (b.oneHand) add(plainly('one hand', ['the one-hand opening'], ['opens with one hand'], withOneHand));
   if (hands === 1)
     add(
-      plainly('hands', ['one pair of hands'], ['needs one pair of hands'], (o) =>
-        o.assembly.moving.every((part) => part.people <= hands),
+      plainly(
+        'hands',
+        ['one pair of hands'],
+        ['needs one pair of hands'],
+        (o) => o.assembly.moving.every((part) => part.people <= hands),
+        ['with two pairs of hands'],
       ),
     );
   if (b.without.length > 0)
     add(
-      plainly('tools', [`no ${listed(b.without, 'or')}`], [`needs no ${listed(b.without, 'or')}`], (o) =>
-        toolsOf(o).every((tool) => !b.without.includes(tool)),
+      plainly(
+        'tools',
+        [`no ${listed(b.without, 'or')}`],
+        [`needs no ${listed(b.without, 'or')}`],
+        (o) => toolsOf(o).every((tool) => !b.without.includes(tool)),
+        [`with a ${listed(b.without)}`],
       ),
     );
   for (const key of b.use) {
@@ -248,8 +259,12 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
   for (const key of b.notMaterials) {
     const name = catalog.material.get(key)?.name ?? key;
     add(
-      plainly(`not ${key}`, [`no ${name}`], [`is made without ${name}`], (o) =>
-        o.assembly.members.every((m) => m.section.materialKey !== key),
+      plainly(
+        `not ${key}`,
+        [`no ${name}`],
+        [`is made without ${name}`],
+        (o) => o.assembly.members.every((m) => m.section.materialKey !== key),
+        [`with ${name}`],
       ),
     );
   }
@@ -331,6 +346,7 @@ export function sentenceOf(garden: Garden, brief: Brief): Phrase {
   const not = brief.notKinds.map((k) => familyOf(k).name.toLowerCase());
   return [
     kinds.length > 0 ? `A ${listed(kinds, 'or')}` : 'A cover',
+    crops.length + purposes.length + does.length + not.length + kinds.length === 0 ? ' of any kind, for anything' : '',
     crops.length > 0 ? ` for ${listed(crops)}` : '',
     purposes.length > 0 ? `, ${listed(purposes)}` : '',
     brief.from !== null && brief.until !== null ? `, from ${brief.from} until ${brief.until}` : '',

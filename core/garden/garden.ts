@@ -10,11 +10,12 @@ import { USUAL_TENDING, tendingSchema } from '../judge/climate/tending';
 import { MOST_COATS, coatSchema } from '../judge/season/coats';
 import { MOST_LOG, logSchema } from './log';
 import { bedSchema } from '../site/bed';
+import { briefSchema } from '../site/brief';
 import { landmarkSchema } from '../site/landmark';
 import { placeSchema } from '../site/place';
 
 export const GARDEN_FORMAT = 'cabanon-garden';
-export const GARDEN_VERSION = 1;
+export const GARDEN_VERSION = 2;
 
 /** A path that a barrow goes along, mm. */
 export const PATH_MM = { imperial: 24 * MM_PER_INCH, metric: 600 } as const;
@@ -88,6 +89,8 @@ function coverOf(family: string, answers: (typeof FAMILIES)[number]['schema']) {
       })
       .nullable()
       .default(null),
+    /** What it was chosen for; null: it was not asked. */
+    brief: briefSchema.nullable().default(null),
     /** Things to buy that no part of the cover asks for. */
     also: z
       .array(z.strictObject({ itemKey: entryKey, count: z.number().min(0).max(100_000) }))
@@ -300,6 +303,7 @@ export const newWork = () => ({
   coats: [],
   tending: USUAL_TENDING,
   taught: null,
+  brief: null,
   also: [],
 });
 

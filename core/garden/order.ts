@@ -27,6 +27,7 @@ const designOf = (cover: Cover, id: string, name: string): Cover => ({
   kept: cover.kept,
   coats: cover.coats,
   tending: cover.tending,
+  brief: cover.brief,
   id,
   name,
 });

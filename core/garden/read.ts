@@ -12,7 +12,15 @@ type Json = Readonly<Record<string, unknown>>;
 export type Migration = (older: Json) => Json;
 
 /** Steps from each older version; index 0 brings version 1 to version 2. */
-const MIGRATIONS: readonly Migration[] = [];
+const MIGRATIONS: readonly Migration[] = [
+  // Version 2 asks what beds and covers are wanted for.
+  (older) => ({ ...older, beds: unasked(older['beds']), covers: unasked(older['covers']) }),
+];
+
+/** Each entry of a list with nothing said of what it is for; what is no list is left for the check to name. */
+function unasked(list: unknown): unknown {
+  return Array.isArray(list) ? list.map((x: unknown) => (isObject(x) ? { ...x, brief: null } : x)) : list;
+}
 
 /** Walks a document up to the wanted version, one step at a time. */
 export function migrate(
@@ -32,6 +40,18 @@ export function migrate(
 
 function isObject(value: unknown): value is Json {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/**
+ * A garden as it is kept, of this version or an older one.
+ * @returns the garden of this version, or every fault with the path of its field
+ */
+export function readKept(document: unknown): Result<Garden> {
+  const version = isObject(document) ? document['version'] : undefined;
+  if (!isObject(document) || typeof version !== 'number' || !(version >= 1 && version < GARDEN_VERSION))
+    return checkGarden(document);
+  const current = migrate(document, version, GARDEN_VERSION);
+  return current.ok ? checkGarden(current.value) : current;
 }
 
 /** What is said of a file that is not even read. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { briefSchema } from './brief';
 
 /** The four corners, as seen standing at the near long side: near left first, then round. */
 export const CORNERS = ['nearLeft', 'nearRight', 'farRight', 'farLeft'] as const;
@@ -46,6 +47,8 @@ export const bedSchema = z.strictObject({
   soil: z.enum(['soft', 'loam', 'clay', 'stony']),
   /** Hoses or drip lines come in over the wall, where a frame would sit. */
   wateringOverWall: z.boolean().default(false),
+  /** What the next cover on it is wanted for, as far as it is said. */
+  brief: briefSchema.nullable().default(null),
 });
 
 export type Bed = z.infer<typeof bedSchema>;
@@ -74,5 +77,6 @@ export function squareBed(
     soilBelowRimMm,
     soil: 'loam',
     wateringOverWall: false,
+    brief: null,
   };
 }

@@ -35,7 +35,7 @@ function numberOf(schema: z.ZodNumber): Any {
 const WORDS: readonly string[] = [
   ...ENTRY_KINDS.flatMap((kind) => [...SHIPPED[kind].keys()]),
   ...CROPS.map((c) => c.key),
-  ...['2027-03-01', 'USD', 'constructor', '__proto__', 'toString', 'a', 'b', 'x'.repeat(40)],
+  ...['2027-03-01', '04-15', 'USD', 'constructor', '__proto__', 'toString', 'a', 'b', 'x'.repeat(40)],
 ];
 
 function textOf(schema: z.ZodType): Any {

@@ -48,7 +48,7 @@ export function App(): ReactNode {
         <Route path="g/:gardenId" element={<Gate />}>
           <Route path="plot" element={place('The plot', <Plot />)} />
           <Route path="bed/:bedId" element={place('The bed', <BedPlace />)} />
-          <Route path="choose/:bedId" element={place('The choice', <Choose />)} />
+          <Route path="choose/:bedId/:leaf?" element={place('The choice', <Choose />)} />
           <Route path="bench/:coverId/:leaf?" element={place('The bench', <Bench />)} />
           <Route path="saw/:coverId" element={place('The cut list', <Saw />)} />
           <Route path="cart/:coverId" element={place('The cart', <Cart />)} />

@@ -43,11 +43,13 @@ function finishedOf<T>(garden: Garden): Map<string, Result<T>> {
 /**
  * One call in the background for the open garden; asked again when either changes, and only the latest counts.
  * @param input what is asked beside the garden; nothing is asked while it is undefined
+ * @param halt ends the work where it is stopped
  */
 export function useJob<I, T>(
   kind: string,
   input: I | undefined,
   run: (garden: Garden, input: I, hear: OnBest<T>) => Promise<Result<T>>,
+  halt: () => void = stopWork,
 ): Job<T> {
   const of = input === undefined ? undefined : `${kind} ${JSON.stringify(input)}`;
   const garden = useGarden();
@@ -121,9 +123,9 @@ export function useJob<I, T>(
 
   const stop = useCallback(() => {
     overtake.current();
-    stopWork();
+    halt();
     setNow((s) => ({ ...s, ...IDLE, state: 'stopped', value: best.current }));
-  }, []);
+  }, [halt]);
   const retry = useCallback(() => setAgain((n) => n + 1), []);
   const fresh = now.garden === garden && now.of === of;
   const state = of === undefined ? 'idle' : fresh ? now.state : 'pending';

@@ -2,7 +2,8 @@
 import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 import type { Patch } from 'immer';
 import type { Fault } from '../../core/base/result';
-import { type Garden, checkGarden } from '../../core/garden/garden';
+import type { Garden } from '../../core/garden/garden';
+import { readKept } from '../../core/garden/read';
 import { type Edit, type Replayed, type Step, replay } from './edits';
 
 export interface GardenRow {
@@ -95,7 +96,7 @@ export function readStored(
   ];
   // Where the way back is broken it is not offered: patches on another garden than they were made for would spoil it.
   const whole = damage.length === 0 || row['at'] === at;
-  const read = checkGarden(row['doc']);
+  const read = readKept(row['doc']);
   const kept = whole ? { edits, at } : { edits: [], at: 0 };
   const steps = lateSteps(row['seen'], journal);
   const late = read.ok &&

@@ -13,7 +13,7 @@ import { useCatalog, useGarden, useTake, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
 import { TypedField } from '../../parts/TypedField';
 import { useState } from 'react';
-import { monthDayOf } from './monthDay';
+import { monthDayOf } from '../../parts/monthDay';
 
 const Box = styled.section`
   display: grid;

@@ -6,7 +6,7 @@ import { type FrostDates, FOUND_AT } from '../../../core/site/place';
 import { useGarden, useTake } from '../../app/hooks';
 import { Button, Row } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
-import { monthDayOf } from './monthDay';
+import { monthDayOf } from '../../parts/monthDay';
 
 /** When frost ends and begins here: asked where it is first needed, rough until it is said. */
 export function FrostPanel(): ReactNode {

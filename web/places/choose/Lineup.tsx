@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { bounds } from '../../../core/show/project';
-import type { ShownKind } from '../../background/plan.worker';
+import { type Drawn, bounds } from '../../../core/show/project';
 import { Shape } from '../../drawing/Shapes';
 
 const Strip = styled.div`
@@ -41,13 +40,26 @@ const NAMES_PX = 46;
 const GAP_PX = 26;
 const NAME_PX = 118;
 
-/** Every kind that can stand here on one ground line, at one scale; a press goes to what is said of it. */
-export function Lineup({
+/** A cover in the line. */
+interface InLine {
+  readonly key: string;
+  readonly name: string;
+  readonly shapes: readonly Drawn[];
+  /** A word under its name. */
+  readonly word?: string;
+}
+
+/** Covers on one ground line, at one scale; a press goes to what is said of each. */
+export function Lineup<K extends InLine>({
   kinds,
-  isOut,
+  label = 'All kinds on one ground line, at one scale',
+  isOut = () => false,
+  onGo,
 }: {
-  readonly kinds: readonly ShownKind[];
-  readonly isOut: (kind: ShownKind) => boolean;
+  readonly kinds: readonly K[];
+  readonly label?: string;
+  readonly isOut?: (kind: K) => boolean;
+  readonly onGo?: (key: string) => void;
 }): ReactNode {
   const sized = kinds.map((kind) => ({ kind, b: bounds(kind.shapes) }));
   const scale = HIGH_PX / Math.max(1, ...sized.map(({ b }) => b.v1));
@@ -60,9 +72,11 @@ export function Lineup({
   });
   const ground = HIGH_PX + 12;
   const go = (key: string): void =>
-    document.querySelector(`[data-family="${key}"]`)?.scrollIntoView({ block: 'start', behavior: 'smooth' });
+    onGo
+      ? onGo(key)
+      : document.querySelector(`[data-family="${key}"]`)?.scrollIntoView({ block: 'start', behavior: 'smooth' });
   return (
-    <Strip tabIndex={0} role="region" aria-label="All kinds on one ground line, at one scale">
+    <Strip tabIndex={0} role="region" aria-label={label}>
       <svg width={x} height={ground + NAMES_PX + 8}>
         {placed.map(({ kind, b, x: left, width }) => (
           <g
@@ -88,7 +102,7 @@ export function Lineup({
                 }}
               />
             ))}
-            {wrapped(kind.name).map((line, i) => (
+            {[...wrapped(kind.name), ...(kind.word === undefined ? [] : [kind.word])].map((line, i) => (
               <text key={line} x={left + width / 2} y={ground + 26 + i * 15}>
                 {line}
               </text>

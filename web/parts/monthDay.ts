@@ -1,4 +1,4 @@
-import { MONTHS } from '../../../core/base/days';
+import { MONTHS } from '../../core/base/days';
 
 /**
  * Month and day of what was typed: "22 May", "May 22", "05-22"; undefined where it is none of them.

@@ -1,0 +1,159 @@
+import fc from 'fast-check';
+import { type SearchState, type Space, type Worth, better, dice, search, unbeaten } from './search';
+
+type Point = readonly number[];
+interface Grid {
+  readonly sizes: readonly number[];
+  readonly worth: (p: Point) => Worth | undefined;
+}
+
+/** Every point of a grid. */
+const points = ({ sizes }: Grid): readonly Point[] =>
+  sizes.reduce<readonly Point[]>((all, n) => all.flatMap((p) => Array.from({ length: n }, (_, i) => [...p, i])), [[]]);
+
+const spaceOf = ({ sizes, worth }: Grid, more: Partial<Space<Point, Worth>> = {}): Space<Point, Worth> => ({
+  keyOf: String,
+  judge: worth,
+  movesOf: (p) =>
+    sizes.flatMap((n, axis) =>
+      Array.from({ length: n }, (_, i) => i)
+        .filter((i) => i !== p[axis])
+        .map((i) => p.map((x, a) => (a === axis ? i : x))),
+    ),
+  ...more,
+});
+
+function run(grid: Grid, small: number, more: Partial<Space<Point, Worth>> = {}, seed = 1, most = 1e4) {
+  const of = search(spaceOf(grid, more), [grid.sizes.map(() => 0)], { seed, most, small });
+  let last: SearchState<Point, Worth>;
+  for (;;) {
+    const { value, done } = of.next();
+    last = value;
+    if (done) return last;
+  }
+}
+
+/** A grid whose worth is drawn point by point: no slope to follow anywhere; some points cannot be. */
+const rough = fc
+  .record({ sizes: fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 1, maxLength: 4 }), seed: fc.nat() })
+  .map(({ sizes, seed }): Grid => {
+    const roll = dice(seed);
+    const drawn = new Map<string, Worth | undefined>();
+    return {
+      sizes,
+      worth: (p) => {
+        const key = String(p);
+        if (!drawn.has(key)) {
+          const [a, b, c] = [roll(), roll(), roll()];
+          const start = p.every((x) => x === 0);
+          drawn.set(
+            key,
+            a < 0.1 && !start
+              ? undefined
+              : { miss: a < 0.5 ? a : 0, warnings: Math.floor(b * 2), price: Math.round(100 * c) },
+          );
+        }
+        return drawn.get(key);
+      },
+    };
+  });
+
+const bestBy = (grid: Grid, all: readonly Point[]): Worth | undefined =>
+  all
+    .map((p) => grid.worth(p))
+    .filter((w) => w !== undefined)
+    .reduce<Worth | undefined>((a, w) => (a && !better(w, a) ? a : w), undefined);
+
+test('a small space is gone through whole: the best and all that nothing beats are the true ones, wherever they lie', () => {
+  fc.assert(
+    fc.property(rough, (grid) => {
+      const found = run(grid, 1000);
+      // What changes cannot lead to, past points that cannot be, is not asked for: each point here is one change from many.
+      const all = points(grid);
+      fc.pre(found.pool.length === all.filter((p) => grid.worth(p)).length);
+      expect(found.whole).toBe(true);
+      expect(found.best?.worth).toEqual(bestBy(grid, all));
+      const front = (list: readonly Worth[]) => unbeaten(list, (w) => [w.miss, w.warnings, w.price]);
+      expect(front(found.pool.map((j) => j.worth))).toHaveLength(front(all.flatMap((p) => grid.worth(p) ?? [])).length);
+    }),
+  );
+});
+
+test('what one that misses rules out is not judged, and the best is the same', () => {
+  // Hoops from few to many: fewer never carry more. Seven of them are enough; each costs 3.
+  const judged: number[] = [];
+  const grid: Grid = {
+    sizes: [12],
+    worth: ([n = 0]) => {
+      judged.push(n);
+      return { miss: n < 7 ? (7 - n) / 10 : 0, warnings: 0, price: 3 * n };
+    },
+  };
+  const fewer = ([n = 0]: Point): readonly Point[] => Array.from({ length: n }, (_, i) => [i]);
+  const of = search(spaceOf(grid, { worse: fewer }), [[6]], { seed: 1, most: 100, small: 100 });
+  let last: SearchState<Point, Worth> | undefined;
+  for (let r = of.next(); ; r = of.next()) {
+    last = r.value;
+    if (r.done) break;
+  }
+  expect(last.best?.s).toEqual([7]);
+  expect(judged.filter((n) => n < 6)).toEqual([]);
+});
+
+test('where single changes lead downhill the cheapest is found without going through it all, and no bound hides it', () => {
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 7 }), { minLength: 2, maxLength: 4 }), fc.nat(), (goal, seed) => {
+      // Each axis alone has its best at the goal; the price is the sum.
+      const price = (p: Point): number => p.reduce((sum, x, i) => sum + Math.abs(x - (goal[i] ?? 0)), 10);
+      const grid: Grid = { sizes: goal.map(() => 8), worth: (p) => ({ miss: 0, warnings: 0, price: price(p) }) };
+      const found = run(grid, 0, { bound: price }, seed, 400);
+      expect(found.best?.s).toEqual(goal);
+      expect(found.pool.length).toBeLessThan(8 ** goal.length + 1);
+    }),
+  );
+});
+
+test('two changes at once are tried where one alone leads nowhere', () => {
+  // Both switches must be thrown: each alone is dearer.
+  const grid: Grid = {
+    sizes: [2, 2, 3],
+    worth: ([a = 0, b = 0, c = 0]) => ({ miss: 0, warnings: 0, price: a === 1 && b === 1 ? 5 + c : 10 + a + b + c }),
+  };
+  expect(run(grid, 0, {}, 3).best?.s).toEqual([1, 1, 0]);
+});
+
+test('what is missed comes before warnings, and these before money; the same seed goes the same way, and work is bounded', () => {
+  const w = (miss: number, warnings: number, price: number): Worth => ({ miss, warnings, price });
+  expect(better(w(0, 1, 99), w(0.1, 0, 1))).toBe(true);
+  expect(better(w(0, 0, 99), w(0, 1, 1))).toBe(true);
+  expect(better(w(0, 0, 1), w(0, 0, 1))).toBe(false);
+  const grid: Grid = { sizes: [9, 9, 9], worth: (p) => w(0, 0, (7 * p.reduce((s, x) => s + x * x, 3)) % 101) };
+  const [a, b] = [run(grid, 0, {}, 5, 60), run(grid, 0, {}, 5, 60)];
+  expect(a.pool.map((j) => j.s)).toEqual(b.pool.map((j) => j.s));
+  expect(a.effort).toBeLessThanOrEqual(61);
+  expect(run(grid, 100, {}, 5, 60).whole).toBe(false);
+});
+
+test('nothing beats those that are unbeaten, and something beats every other', () => {
+  expect(
+    unbeaten(
+      [
+        [1, 2],
+        [2, 1],
+        [2, 2],
+      ],
+      (x) => x,
+    ),
+  ).toEqual([
+    [1, 2],
+    [2, 1],
+  ]);
+  fc.assert(
+    fc.property(fc.array(fc.tuple(fc.nat(9), fc.nat(9)), { maxLength: 30 }), (all) => {
+      const front = unbeaten(all, (x) => x);
+      const beats = (a: readonly number[], b: readonly number[]): boolean =>
+        a.every((x, i) => x <= (b[i] ?? 0)) && a.some((x, i) => x < (b[i] ?? 0));
+      for (const x of all) expect(front.includes(x)).toBe(!all.some((y) => beats(y, x)));
+    }),
+  );
+});

@@ -1,0 +1,184 @@
+/** What each wish of a brief costs: the brief with a wish left out, or asking for more, searched again from what was found. */
+import { type Judged, better } from '../base/search';
+import type { Phrase } from '../base/figure';
+import { amount } from '../base/figure';
+import type { Quantity } from '../base/amount';
+import { isMetric } from '../base/length';
+import type { Cover, Garden } from '../garden/garden';
+import type { Brief } from '../site/brief';
+import type { Weighed } from './design';
+import { type Found, type Offer, asked, poolsOf } from './find';
+import { type FigureKey, type Wish, missOf, more, without } from './wishes';
+
+/** Designs whose prices differ by less are called equal: shops differ by more. Source: our own figure. */
+export const PRICE_NOISE = 0.03;
+export const samePrice = (a: number, b: number): boolean => Math.abs(a - b) <= PRICE_NOISE * Math.max(a, b) + 1e-9;
+
+/** One wish, and what another word on it would do to the price. */
+export interface WishCost {
+  readonly id: string;
+  /** Left out, asking for more, or asking for a little less. */
+  readonly how: 'without' | 'more' | 'less';
+  /** "without the one-hand opening", "12 in of wet snow instead of 8 in". */
+  readonly said: Phrase;
+  /** What the cheapest then costs more; less than nothing where it is cheaper. undefined: nothing was found. */
+  readonly change: number | undefined;
+  /** The cheapest then. */
+  readonly cover: Cover | undefined;
+}
+
+/** Work that goes into one kind for one wish. */
+const MOST = 110;
+/** Kinds searched for a wish beside the one in hand. */
+const OTHERS = 1;
+/** Wishes nearest to a jump that are told. */
+const NEAREST = 3;
+
+const QUANTITY: Partial<Record<FigureKey, Quantity>> = {
+  coldestC: 'temperature',
+  wetSnowMm: 'snowDepth',
+  clearanceMm: 'length',
+  hours: 'hours',
+  liftKg: 'mass',
+  longestMm: 'length',
+  price: 'money',
+};
+
+/** The cheapest of a pool that misses nothing. */
+function bestOf(pool: readonly Judged<Cover, Weighed>[]): Judged<Cover, Weighed> | undefined {
+  return pool
+    .filter(({ worth }) => worth.miss === 0)
+    .reduce<Judged<Cover, Weighed> | undefined>((a, b) => (a && !better(b.worth, a.worth) ? a : b), undefined);
+}
+
+/** What has been found of the wishes so far. */
+export interface Costs {
+  readonly wishes: readonly WishCost[];
+  /** A cheaper design for the brief itself, come upon on the way. */
+  readonly cheaper: Judged<Cover, Weighed> | undefined;
+}
+
+/**
+ * What the wishes of a brief cost, beside a design that meets them: each left out; snow and cold and wind asked for more; and those that
+ * are nearest to a jump. A search from what is there: it finds no dearer answer for less asked, nor a cheaper one for more.
+ * @param chosen the design in hand
+ */
+export function* costsOf(
+  garden: Garden,
+  bedId: string,
+  brief: Brief,
+  chosen: Offer,
+  found: Pick<Found, 'kinds' | 'almost'>,
+  seed: number,
+): Generator<Costs, Costs> {
+  const base = asked(garden, bedId, brief);
+  const others = found.kinds
+    .flatMap((k) => k.best ?? [])
+    .filter((o) => o.kind !== chosen.kind)
+    .sort((a, b) => a.weighed.price - b.weighed.price)
+    .slice(0, OTHERS);
+  const near = [chosen, ...others];
+  const priced: Priced[] = [];
+  const jumps: Jump[] = [];
+  const { price: before } = chosen.weighed;
+  let cheaper: Costs['cheaper'];
+  const so = (all: readonly Priced[]): Costs => {
+    const price = cheaper?.worth.price ?? before;
+    return {
+      wishes: all.map(({ to, ...c }) => ({ ...c, change: to === undefined ? undefined : to - price })),
+      cheaper,
+    };
+  };
+  for (const wish of base.wishes) {
+    const loose = without(brief, wish.id);
+    if (loose) {
+      // What missed this wish alone is where to look; then what is in hand, and kinds that it may rule out.
+      const { [wish.id]: almost } = found.almost;
+      const nearest = found.kinds.flatMap((k) => k.nearest ?? []);
+      const ruledOut = nearest
+        .filter((o) => wish.id in o.weighed.misses)
+        .sort((x, y) => x.weighed.miss - y.weighed.miss)
+        .slice(0, OTHERS);
+      const lower = nearest
+        .filter((o) => o.weighed.price < before)
+        .sort((x, y) => x.weighed.price - y.weighed.price)
+        .slice(0, OTHERS);
+      const starts = [...(almost ? [almost] : []), ...near, ...ruledOut, ...lower];
+      const pool = searched(asked(garden, bedId, loose), starts, MOST, seed);
+      const best = bestOf(pool);
+      const said = wish.dropped ?? ['without ', ...wish.thing];
+      priced.push({ id: wish.id, how: 'without', said, to: best?.worth.price, cover: best?.s });
+      const jump = jumpOf(wish, pool, chosen.weighed);
+      if (jump) jumps.push(jump);
+      yield so(priced);
+    }
+    const tight = more(brief, wish.id, isMetric(garden.units.length));
+    if (tight) {
+      const ask = asked(garden, bedId, tight);
+      const best = bestOf(searched(ask, near, 2 * MOST, seed));
+      const asks = ask.wishes.find((w) => w.id === wish.id)?.thing ?? [];
+      priced.push({
+        id: wish.id,
+        how: 'more',
+        said: [...asks, ' instead of ', ...wish.thing],
+        to: best?.worth.price,
+        cover: best?.s,
+      });
+      // What does more does all that was asked.
+      if (
+        best &&
+        best.worth.warnings <= chosen.weighed.warnings &&
+        best.worth.price < (cheaper?.worth.price ?? before) - 0.005
+      )
+        cheaper = best;
+      yield so(priced);
+    }
+  }
+  jumps.sort((a, b) => a.gap - b.gap);
+  return so([...priced, ...jumps.slice(0, NEAREST).map((j) => j.priced)]);
+}
+
+/** A wish with the price that another word on it leads to. */
+type Priced = Omit<WishCost, 'change'> & { readonly to: number | undefined };
+
+/** A wish that a little less would make cheaper, and how much less that is. */
+interface Jump {
+  readonly gap: number;
+  readonly priced: Priced;
+}
+
+const searched = (ask: ReturnType<typeof asked>, starts: readonly Offer[], most: number, seed: number) =>
+  poolsOf(ask, [...new Set(starts.map((o) => o.kind))], { seed, most, from: starts.map((o) => o.cover) });
+
+/** The design that is cheaper for the least less of what a wish asks; nothing where none is. */
+function jumpOf(wish: Wish, pool: readonly Judged<Cover, Weighed>[], { price, warnings }: Weighed): Jump | undefined {
+  const { bound } = wish;
+  const quantity = bound && QUANTITY[bound.figure];
+  if (!bound || !quantity || wish.id === 'price') return undefined;
+  const cheaper = pool
+    .filter(
+      ({ worth }) =>
+        worth.miss === 0 && worth.warnings <= warnings && worth.price < price && !samePrice(worth.price, price),
+    )
+    .map((j) => ({ ...j, gap: missOf(bound, j.worth.figures[bound.figure]) }))
+    .filter(({ gap }) => gap > 0)
+    .sort((a, b) => a.gap - b.gap || a.worth.price - b.worth.price);
+  const [least] = cheaper;
+  if (!least) return undefined;
+  return {
+    gap: least.gap,
+    priced: {
+      id: wish.id,
+      how: 'less',
+      said: [amount(least.worth.figures[bound.figure], quantity), ' instead of ', ...wish.thing],
+      to: least.worth.price,
+      cover: least.s,
+    },
+  };
+}
+
+/** The wishes that bind: without them it would be cheaper than the noise of prices. */
+export const binding = (costs: readonly WishCost[], price: number): readonly WishCost[] =>
+  costs.filter(
+    (c) => c.how === 'without' && c.change !== undefined && !samePrice(price, price + c.change) && c.change < 0,
+  );

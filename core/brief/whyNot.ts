@@ -1,0 +1,73 @@
+/** A design of the gardener's own held against another, wish by wish. */
+import type { Quantity } from '../base/amount';
+import { type Phrase, amount } from '../base/figure';
+import type { Outline } from '../outline';
+import { outline } from '../plan';
+import type { Cover, Garden } from '../garden/garden';
+import type { Brief } from '../site/brief';
+import { type Weighed, weigh } from './design';
+import { asked } from './find';
+import { type FigureKey, type Figures, type Wish } from './wishes';
+
+/** One wish, and how both do by it. */
+export interface HeldAgainst {
+  readonly id: string;
+  readonly wish: Phrase;
+  readonly own: { readonly meets: boolean; readonly said: Phrase };
+  readonly other: { readonly meets: boolean; readonly said: Phrase };
+}
+
+/** Both designs, and each wish. */
+export interface WhyNot {
+  readonly own: Weighed;
+  readonly other: Weighed;
+  readonly wishes: readonly HeldAgainst[];
+}
+
+const QUANTITY: Readonly<Record<FigureKey, Quantity>> = {
+  price: 'money',
+  hours: 'hours',
+  coldestC: 'temperature',
+  wetSnowMm: 'snowDepth',
+  clearanceMm: 'length',
+  massKg: 'mass',
+  liftKg: 'mass',
+  longestMm: 'length',
+};
+
+/** What a design does by a wish: its figure where there is one, else the checks that fail, else yes or no. */
+function said(wish: Wish, o: Outline, figures: Figures, meets: boolean): Phrase {
+  if (wish.bound) {
+    const value = figures[wish.bound.figure];
+    return Number.isFinite(value) ? [amount(value, QUANTITY[wish.bound.figure])] : ['no limit'];
+  }
+  const [first] = o.checks.filter((c) => c.verdict === 'fails');
+  if (wish.id === 'stands' && !meets && first) return first.text;
+  return [meets ? 'yes' : 'no'];
+}
+
+/**
+ * Holds a design against another on the same bed.
+ * @returns undefined where one of them cannot be built or cut there
+ */
+export function whyNot(garden: Garden, bedId: string, brief: Brief, own: Cover, other: Cover): WhyNot | undefined {
+  const ask = asked(garden, bedId, brief);
+  const weighed = [own, other].map((cover) => {
+    const o = outline(ask.garden, { ...cover, bedId });
+    const w = o.ok ? weigh(o.value, ask.wishes, brief) : undefined;
+    return o.ok && w ? { o: o.value, w } : undefined;
+  });
+  const [a, b] = weighed;
+  if (!a || !b) return undefined;
+  return {
+    own: a.w,
+    other: b.w,
+    wishes: ask.wishes.map((wish): HeldAgainst => {
+      const side = ({ o, w }: NonNullable<typeof a>) => {
+        const meets = w.misses[wish.id] === undefined;
+        return { meets, said: said(wish, o, w.figures, meets) };
+      };
+      return { id: wish.id, wish: wish.thing, own: side(a), other: side(b) };
+    }),
+  };
+}

@@ -1,0 +1,153 @@
+/** The search for a brief, in a worker of its own: seconds of it must not hold up a price or a cut. */
+import { expose } from 'comlink';
+import highsLoader from 'highs';
+import wasmUrl from 'highs/runtime?url';
+import { type Result, fail, ok } from '../../core/base/result';
+import type { Phrase } from '../../core/base/figure';
+import { type WishCost, costsOf } from '../../core/brief/costs';
+import { type Found, type Offer, asked, find } from '../../core/brief/find';
+import { apart, equal, priceOf, proven } from '../../core/brief/offers';
+import { type WhyNot, whyNot } from '../../core/brief/whyNot';
+import type { Cover, Garden } from '../../core/garden/garden';
+import { highsSolver } from '../../core/make/cutting/highs';
+import { outline } from '../../core/plan';
+import { pictured } from '../../core/show/picture';
+import type { Drawn } from '../../core/show/project';
+import type { Brief } from '../../core/site/brief';
+
+/** A design as the screen shows it. */
+export interface ShownOffer extends Offer {
+  readonly shapes: readonly Drawn[];
+  readonly price: number;
+  readonly proven: boolean;
+  /** As cheap as the cheapest, as surely as prices are known. */
+  readonly equal: boolean;
+  readonly apart: Phrase;
+}
+
+/** An answer as the screen shows it. */
+export interface ShownFound {
+  readonly sentence: Phrase;
+  readonly offers: readonly ShownOffer[];
+  /** Where nothing does everything, the designs that miss least, each with what it misses. */
+  readonly nearest: readonly (Omit<ShownOffer, 'equal' | 'apart'> & { readonly misses: readonly Phrase[] })[];
+  readonly kinds: readonly {
+    readonly key: string;
+    readonly name: string;
+    readonly ruledOut: Phrase | undefined;
+    readonly price: number | undefined;
+  }[];
+  readonly judged: number;
+  readonly full: boolean;
+  readonly done: boolean;
+}
+
+export type OnFound = (found: ShownFound) => void;
+/** Told how it stands so often, ms; and others are heard in between so often. */
+const TELL_MS = 1200;
+const SLICE_MS = 40;
+const SEED = 1;
+
+const breathe = (): Promise<void> => new Promise((next) => setTimeout(next, 0));
+
+/** The last answer, to go on from. */
+let last: { readonly garden: Garden; readonly bedId: string; readonly brief: Brief; readonly found: Found } | undefined;
+
+/** Designs that miss least, shown where nothing does everything. */
+const NEAREST = 4;
+
+function shown(garden: Garden, bedId: string, brief: Brief, found: Found): ShownFound {
+  const ask = asked(garden, bedId, brief);
+  const [cheapest] = found.offers;
+  return {
+    sentence: ask.sentence,
+    offers: found.offers.flatMap((o): readonly ShownOffer[] => {
+      const drawn = outline(ask.garden, o.cover);
+      return drawn.ok && cheapest
+        ? [
+            {
+              ...o,
+              shapes: pictured({ outline: drawn.value }).shapes,
+              price: priceOf(o),
+              proven: o.provenPrice !== undefined,
+              equal: equal(o, cheapest),
+              apart: apart(o, found.offers),
+            },
+          ]
+        : [];
+    }),
+    nearest: (cheapest || !found.done ? [] : found.kinds.flatMap((k) => k.nearest ?? []))
+      .sort((a, b) => a.weighed.miss - b.weighed.miss)
+      .slice(0, NEAREST)
+      .flatMap((o) => {
+        const drawn = outline(ask.garden, o.cover);
+        const misses = ask.wishes.filter((w) => w.id in o.weighed.misses).map((w) => w.thing);
+        return drawn.ok
+          ? [{ ...o, shapes: pictured({ outline: drawn.value }).shapes, price: priceOf(o), proven: false, misses }]
+          : [];
+      }),
+    kinds: found.kinds.map((k) => ({
+      key: k.key,
+      name: k.name,
+      ruledOut: k.ruledOut,
+      price: k.best && priceOf(k.best),
+    })),
+    judged: found.judged,
+    full: found.full,
+    done: found.done,
+  };
+}
+
+const service = {
+  /** Searches for a brief; tells how it stands on the way. */
+  async find(garden: Garden, bedId: string, brief: Brief, onFound: OnFound): Promise<Result<ShownFound>> {
+    if (!garden.beds.some((b) => b.id === bedId)) return fail('bedId', 'There is no such bed.');
+    const run = find(garden, bedId, brief, { seed: SEED });
+    let [slice, told, full] = [performance.now(), performance.now(), false];
+    for (;;) {
+      const { value, done } = run.next();
+      if (done) {
+        const solver = await highsLoader({ locateFile: () => wasmUrl });
+        const found = proven(
+          garden,
+          brief,
+          value,
+          highsSolver(solver, () => performance.now()),
+        );
+        last = { garden, bedId, brief, found };
+        return ok(shown(garden, bedId, brief, found));
+      }
+      const now = performance.now();
+      if ((value.full && !full) || now - told > TELL_MS) {
+        full = value.full;
+        if (value.full) onFound(shown(garden, bedId, brief, value));
+        told = performance.now();
+      }
+      if (now - slice > SLICE_MS) {
+        await breathe();
+        slice = performance.now();
+      }
+    }
+  },
+  /** What each wish of the last brief costs beside one of its designs. */
+  async costs(offerId: string, onCosts: (costs: readonly WishCost[]) => void): Promise<Result<readonly WishCost[]>> {
+    if (!last) return fail('brief', 'No brief was searched for yet.');
+    const { garden, bedId, brief, found } = last;
+    const offer = found.offers.find((o) => o.id === offerId);
+    if (!offer) return fail('design', 'That design is not among those that were found.');
+    const run = costsOf(garden, bedId, brief, offer, found, SEED);
+    for (;;) {
+      const { value, done } = run.next();
+      if (done) return ok(value.wishes);
+      onCosts(value.wishes);
+      await breathe();
+    }
+  },
+  /** A design of the gardener's own beside another. */
+  whyNot(garden: Garden, bedId: string, brief: Brief, own: Cover, other: Cover): Result<WhyNot> {
+    const held = whyNot(garden, bedId, brief, own, other);
+    return held ? ok(held) : fail('cover', 'One of the two cannot be built on this bed.');
+  },
+};
+export type SearchService = typeof service;
+expose(service);

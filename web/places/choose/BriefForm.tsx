@@ -1,0 +1,403 @@
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { amount } from '../../../core/base/figure';
+import { type Result, fail } from '../../../core/base/result';
+import { FAMILIES } from '../../../core/build/families';
+import { roundLength } from '../../../core/catalog/market';
+import { normalsOf } from '../../../core/judge/weather/normals';
+import { designSnow, snowDepthMm } from '../../../core/judge/proof/snow';
+import { type Brief, PURPOSES, PURPOSE_KEYS } from '../../../core/site/brief';
+import { useCatalog, useGarden, useUnits } from '../../app/hooks';
+import { Pick } from '../../parts/Pick';
+import { TypedField } from '../../parts/TypedField';
+import { Button, Choice, Field, Row } from '../../parts/controls';
+import { monthDayOf } from '../../parts/monthDay';
+import { formatLength, parseLength } from '../../../core/base/length';
+
+const Form = styled.section`
+  .chips {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.35rem;
+  }
+  .chips button {
+    min-height: 2.2rem;
+    padding: 0 0.6rem;
+  }
+  [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--ground);
+  }
+  details {
+    border-top: 1px solid var(--hair);
+    padding: 0.4rem 0;
+  }
+  summary {
+    cursor: pointer;
+    font-weight: 600;
+    min-height: 2rem;
+  }
+`;
+
+/** Words of tools as steps say them, without the rare ones. */
+const TOOLS = [
+  'drill',
+  'hand saw',
+  'circular saw',
+  'jigsaw',
+  'hacksaw',
+  'stapler',
+  'conduit bender',
+  'bolt cutter',
+  'iron bar',
+  'mallet',
+];
+
+type Set = (label: string, part: Partial<Brief>) => Result<unknown>;
+interface FormProps {
+  readonly brief: Brief;
+  readonly onSet: Set;
+}
+
+/** A number that may be left unsaid. */
+function Maybe({
+  name,
+  label,
+  unit,
+  value,
+  least,
+  most,
+  onSet,
+}: {
+  readonly name: string;
+  readonly label: string;
+  readonly unit: string;
+  readonly value: number | null;
+  readonly least: number;
+  readonly most: number;
+  readonly onSet: (value: number | null) => Result<unknown>;
+}): ReactNode {
+  return (
+    <Row name={name} unit={unit}>
+      <TypedField
+        label={`${label}; nothing means any`}
+        shown={value === null ? 'any' : String(Math.round(value * 10) / 10).replace('-', '−')}
+        boxed
+        take={(text) => {
+          const t = text.trim().replace('−', '-').replace(',', '.');
+          if (t === '' || t === 'any') return onSet(null);
+          const x = Number(t);
+          if (!Number.isFinite(x) || x < least || x > most)
+            return fail(label, `A number from ${least} to ${most}, or nothing for any.`);
+          return onSet(x);
+        }}
+      />
+    </Row>
+  );
+}
+
+/** A length that may be left unsaid. */
+function MaybeLength({
+  name,
+  label,
+  valueMm,
+  onSet,
+}: {
+  readonly name: string;
+  readonly label: string;
+  readonly valueMm: number | null;
+  readonly onSet: (mm: number | null) => Result<unknown>;
+}): ReactNode {
+  const { length } = useUnits();
+  return (
+    <Row name={name}>
+      <TypedField
+        label={`${label}; nothing means any`}
+        shown={valueMm === null ? 'any' : formatLength(valueMm, length)}
+        boxed
+        take={(text) => {
+          if (text.trim() === '' || text.trim() === 'any') return onSet(null);
+          const read = parseLength(text, length);
+          return read.ok ? onSet(read.value) : read;
+        }}
+      />
+    </Row>
+  );
+}
+
+/** A few of many, each taken away again with a press. */
+function Several({
+  name,
+  add,
+  chosen,
+  options,
+  onSet,
+}: {
+  readonly name: string;
+  readonly add: string;
+  readonly chosen: readonly string[];
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly onSet: (keys: string[]) => void;
+}): ReactNode {
+  const nameOf = (key: string): string => options.find((o) => o.value === key)?.label ?? key;
+  return (
+    <Field>
+      <span className="name">{name}</span>
+      <span className="chips">
+        {chosen.map((key) => (
+          <Button
+            key={key}
+            aria-label={`${name}: take ${nameOf(key)} out`}
+            onPress={() => onSet(chosen.filter((k) => k !== key))}
+          >
+            {nameOf(key)} ×
+          </Button>
+        ))}
+        <Pick
+          label={add}
+          value=""
+          empty={add}
+          options={options.filter((o) => !chosen.includes(o.value))}
+          onChange={(key) => onSet([...chosen, key])}
+        />
+      </span>
+    </Field>
+  );
+}
+
+/** What the cover is for, typed or pressed; all of it may be left unsaid. */
+export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
+  const garden = useGarden();
+  const catalog = useCatalog();
+  const { temperature } = useUnits();
+  const { site } = garden;
+  const fahrenheit = temperature === 'F';
+  const degrees = (c: number | null): number | null => (c === null ? null : fahrenheit ? c * 1.8 + 32 : c);
+  const proposed = (): Partial<Brief> => {
+    const { meanC, swingC } = normalsOf(site);
+    const { groundPa } = designSnow(site.snow, site.exposure, site);
+    return {
+      // A clear night of midwinter is as much below the month's mean again as a cold spell is.
+      coldestC: Math.round(meanC - swingC - COLD_SPELL_C),
+      wetSnowMm: roundLength(snowDepthMm(groundPa, 'wet'), garden.units.stock),
+      gustMPerS: site.gustMPerS,
+    };
+  };
+  const materials = [...new Set([...catalog.bar.values()].map((x) => x.materialKey))].map((value) => ({
+    value,
+    label: catalog.material.get(value)?.name ?? value,
+  }));
+  const kinds = FAMILIES.map((f) => ({ value: f.key, label: f.name.toLowerCase() }));
+  const bars = [...new Set(garden.shelf.filter((s) => s.quantity > 0).map((s) => s.sectionKey))].map((value) => ({
+    value,
+    label: catalog.bar.get(value)?.name ?? value,
+  }));
+  const date = (name: 'from' | 'until', label: string): ReactNode => (
+    <Row name={label}>
+      <TypedField
+        label={`${label}, day and month; nothing means all year`}
+        shown={b[name] ?? 'any'}
+        boxed
+        take={(text) => {
+          if (text.trim() === '' || text.trim() === 'any') return onSet('When', { from: null, until: null });
+          const day = monthDayOf(text);
+          if (day === undefined) return fail(label, 'A day and a month, such as 1 October or 10-01.');
+          // The other end is half a year off until it is said.
+          const other = name === 'from' ? b.until : b.from;
+          const far = `${String(((Number(day.slice(0, 2)) + 5) % 12) + 1).padStart(2, '0')}-01`;
+          return onSet(
+            'When',
+            name === 'from' ? { from: day, until: other ?? far } : { until: day, from: other ?? far },
+          );
+        }}
+      />
+    </Row>
+  );
+  return (
+    <Form aria-label="What it is for">
+      <h2>What it is for</h2>
+      <Several
+        name="Crops"
+        add="Add a crop"
+        chosen={b.crops}
+        options={[...catalog.crop.values()].map((c) => ({
+          value: c.key,
+          label: c.name,
+          why: ['Grows ', amount(c.heightMm, 'growth'), ' high; dies at ', amount(c.killingC, 'temperature'), '.'],
+        }))}
+        onSet={(crops) => void onSet('Crops', { crops })}
+      />
+      <Field>
+        <span className="name">Wanted</span>
+        <span className="chips">
+          {PURPOSE_KEYS.map((p) => (
+            <Button
+              key={p}
+              aria-pressed={b.purposes.includes(p)}
+              onPress={() =>
+                void onSet('Wanted', {
+                  purposes: b.purposes.includes(p) ? b.purposes.filter((x) => x !== p) : [...b.purposes, p],
+                })
+              }
+            >
+              {PURPOSES[p]}
+            </Button>
+          ))}
+        </span>
+      </Field>
+      <Maybe
+        name="Most money"
+        label="Most money"
+        unit={b.price === null ? '' : garden.units.currency}
+        value={b.price}
+        least={0}
+        most={1e6}
+        onSet={(price) => onSet('Most money', { price })}
+      />
+      <Maybe
+        name="Coldest night"
+        label="Coldest night outside"
+        unit={`°${temperature}`}
+        value={degrees(b.coldestC)}
+        least={fahrenheit ? -76 : -60}
+        most={fahrenheit ? 68 : 20}
+        onSet={(x) => onSet('Coldest night', { coldestC: x === null ? null : fahrenheit ? (x - 32) / 1.8 : x })}
+      />
+      <MaybeLength
+        name="Wet snow"
+        label="Wet snow that it must carry"
+        valueMm={b.wetSnowMm}
+        onSet={(wetSnowMm) => onSet('Wet snow', { wetSnowMm })}
+      />
+      <Maybe
+        name="Gust"
+        label="Gust"
+        unit="m/s"
+        value={b.gustMPerS}
+        least={0}
+        most={80}
+        onSet={(gustMPerS) => onSet('Gust', { gustMPerS })}
+      />
+      <div style={{ padding: '0.3rem 0' }}>
+        <Button onPress={() => void onSet('As this place is', proposed())}>As this place is</Button>
+      </div>
+      <Choice
+        label="Opened"
+        value={b.reach ?? 'any'}
+        options={[
+          { value: 'any', label: 'from anywhere' },
+          { value: 'near', label: 'from the near side' },
+          { value: 'far', label: 'from the far side' },
+          { value: 'both sides', label: 'from both sides' },
+          { value: 'ends', label: 'from the ends' },
+        ]}
+        onChange={(x) => void onSet('Opened', { reach: x === 'any' ? null : (x as Brief['reach']) })}
+      />
+      <Field>
+        <span className="name">With</span>
+        <span className="chips">
+          <Button aria-pressed={b.oneHand} onPress={() => void onSet('One hand', { oneHand: !b.oneHand })}>
+            one hand
+          </Button>
+        </span>
+      </Field>
+      <details>
+        <summary>Work, tools and weight</summary>
+        <Maybe
+          name="Most hours"
+          label="Most hours of building"
+          unit="h"
+          value={b.hours}
+          least={0.5}
+          most={1000}
+          onSet={(hours) => onSet('Most hours', { hours })}
+        />
+        <Choice
+          label="Hands"
+          value={String(b.hands ?? 'any')}
+          options={[
+            { value: 'any', label: 'as it comes' },
+            { value: '1', label: 'one person' },
+            { value: '2', label: 'two people' },
+          ]}
+          onChange={(x) => void onSet('Hands', { hands: x === 'any' ? null : x === '1' ? 1 : 2 })}
+        />
+        <Maybe
+          name="Heaviest lift"
+          label="Heaviest lift"
+          unit="kg"
+          value={b.liftKg}
+          least={0.5}
+          most={500}
+          onSet={(liftKg) => onSet('Heaviest lift', { liftKg })}
+        />
+        <Several
+          name="Not at hand"
+          add="Add a tool"
+          chosen={b.without}
+          options={TOOLS.map((t) => ({ value: t, label: t }))}
+          onSet={(without) => void onSet('Tools', { without })}
+        />
+        <MaybeLength
+          name="In the car"
+          label="Longest piece in the car"
+          valueMm={b.carryMm}
+          onSet={(carryMm) => onSet('Longest piece', { carryMm })}
+        />
+      </details>
+      <details>
+        <summary>When, and put away</summary>
+        {date('from', 'From')}
+        {date('until', 'Until')}
+        <MaybeLength
+          name="Put away"
+          label="Longest piece when it is put away"
+          valueMm={b.storeMm}
+          onSet={(storeMm) => onSet('Put away', { storeMm })}
+        />
+        <MaybeLength
+          name="First row"
+          label="First row from the wall"
+          valueMm={b.rowFromEdgeMm}
+          onSet={(rowFromEdgeMm) => onSet('First row', { rowFromEdgeMm })}
+        />
+      </details>
+      <details>
+        <summary>Liked and refused</summary>
+        <Several
+          name="Only"
+          add="Add a kind"
+          chosen={b.kinds}
+          options={kinds}
+          onSet={(x) => void onSet('Only', { kinds: x })}
+        />
+        <Several
+          name="No"
+          add="Refuse a kind"
+          chosen={b.notKinds}
+          options={kinds}
+          onSet={(notKinds) => void onSet('Refused', { notKinds })}
+        />
+        <Several
+          name="Without"
+          add="Refuse a material"
+          chosen={b.notMaterials}
+          options={materials}
+          onSet={(notMaterials) => void onSet('Refused', { notMaterials })}
+        />
+        {bars.length > 0 && (
+          <Several
+            name="Use up"
+            add="Add from the shelf"
+            chosen={b.use}
+            options={bars}
+            onSet={(use) => void onSet('Use up', { use })}
+          />
+        )}
+      </details>
+    </Form>
+  );
+}
+
+/** A cold night of a winter is so far below the mean of its coldest month, C. Source: our own middle figure, away from the sea. */
+const COLD_SPELL_C = 11;

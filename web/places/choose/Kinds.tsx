@@ -1,0 +1,287 @@
+import { JobSays } from '../../parts/JobSays';
+import { useJob } from '../../background/useJob';
+import { fail, ok } from '../../../core/base/result';
+import type { ShownKind } from '../../background/plan.worker';
+import { COMPARED } from './compared';
+import type { Draft } from 'immer';
+import { type ReactNode, useState } from 'react';
+import { Navigate, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { type Drawn, bounds } from '../../../core/show/project';
+import { reasons } from '../../../core/compare';
+import { amount } from '../../../core/base/figure';
+import type { Cover } from '../../../core/garden/garden';
+import type { Quantity } from '../../../core/base/amount';
+import { useCurrent } from '../../app/current';
+import { useCatalog, useEdit, useGarden } from '../../app/hooks';
+import { freshName } from '../../../core/base/ids';
+import { newId } from '../../app/names';
+import { useWay } from '../../app/way';
+import { Shape } from '../../drawing/Shapes';
+import { Button, Choice, Row } from '../../parts/controls';
+import { Body, Panel } from '../../parts/layout';
+import { Said } from '../../parts/Said';
+import { LengthField, NumberField } from '../../parts/TypedField';
+import { compareKinds } from '../../background/planClient';
+import { ChooseLeaves } from './ChooseLeaves';
+import { Lineup } from './Lineup';
+import { Scatter } from './Scatter';
+
+const Rows = styled.ul`
+  overflow: auto;
+  min-height: 0;
+  padding: 0.5rem 1.25rem 1rem;
+  > li {
+    display: grid;
+    grid-template-columns: 300px minmax(0, 1fr) auto;
+    gap: 0.5rem 1.5rem;
+    align-items: center;
+    padding: 0.9rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  > li.out {
+    opacity: 0.75;
+  }
+  .words {
+    display: grid;
+    gap: 0.35rem;
+  }
+  .figures {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 1.4rem;
+    font-size: 0.9375rem;
+  }
+  .figures dt {
+    color: var(--quiet);
+    font-size: 0.8125rem;
+  }
+  .figures dd {
+    font-weight: 600;
+  }
+  .small {
+    font-size: 0.875rem;
+    color: var(--quiet);
+  }
+  @media (max-width: 900px) {
+    > li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+`;
+
+const KindsBox = styled.div`
+  min-height: 0;
+  min-width: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
+  /* The list goes to the foot, whatever stands over it. */
+  > :last-child {
+    grid-row: 3;
+  }
+`;
+
+const DRAWING = { width: 300, height: 210 };
+
+/** Every family with its usual answers, drawn at one scale on this bed, with what it comes to. */
+export function Kinds(): ReactNode {
+  const way = useWay();
+  const { bed } = useCurrent();
+  const garden = useGarden();
+  const catalog = useCatalog();
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const [cropKey, setCropKey] = useState('spinach');
+  const [budget, setBudget] = useState(0);
+  const [without, setWithout] = useState<readonly string[]>([]);
+  const [lowest, setLowest] = useState(0);
+  const job = useJob('kinds', bed && { bedId: bed.id, cropKey }, (g, asked) =>
+    compareKinds(g, asked.bedId, asked.cropKey).then(ok),
+  );
+  const found = job.value;
+  if (!bed) return <Navigate to={way('plot')} replace />;
+
+  const stand = (found ?? []).filter((c): c is ShownKind => 'cover' in c);
+  const all = stand.map((c) => c.measures);
+  const tools = [...new Set(stand.flatMap((c) => c.tools))].sort();
+  const choose = (c: ShownKind): void => {
+    const name = freshName(
+      c.name,
+      garden.covers.map((x) => x.name),
+    );
+    const cover = { ...c.cover, id: newId(), name } as Draft<Cover>;
+    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(cover)).length === 0) void navigate(way('bench', cover.id));
+  };
+  const barred = ({ measures: m, tools: needs }: ShownKind): string | undefined => {
+    const missing = needs.filter((t) => without.includes(t));
+    if (missing.length > 0) return `needs ${missing.join(', ')}`;
+    if (lowest > 0 && m.heightMm > lowest) return 'too high';
+    return budget > 0 && m.price > budget ? 'over the budget' : undefined;
+  };
+
+  return (
+    <>
+      <Body>
+        <KindsBox>
+          <ChooseLeaves />
+          {stand.length > 0 && <Lineup kinds={stand} isOut={(c) => barred(c) !== undefined} />}
+          <Rows aria-label="Kinds of cover">
+            {!found && (
+              <li>
+                <span />
+                <JobSays job={job} doing="Trying every kind of cover on this bed" />
+              </li>
+            )}
+            {found?.map((c) => {
+              if (!('cover' in c))
+                return (
+                  <li key={c.key} className="out">
+                    <span className="small">not on this bed</span>
+                    <div className="words">
+                      <h2>{c.name}</h2>
+                      <p>{c.fault}</p>
+                    </div>
+                  </li>
+                );
+              const m = c.measures;
+              const why = reasons(m, all);
+              const bar = barred(c);
+              return (
+                <li key={c.key} className={bar === undefined ? '' : 'out'} data-family={c.key}>
+                  <EndDrawing name={c.name} shapes={c.shapes} />
+                  <div className="words">
+                    <h2>{c.name}</h2>
+                    <p>{c.sentence}</p>
+                    <dl className="figures">
+                      {COMPARED.map(({ key, label, quantity }) => (
+                        <div key={key}>
+                          <dt>{label}</dt>
+                          <dd className="measure">
+                            <Measured value={m[key]} quantity={quantity} />
+                          </dd>
+                        </div>
+                      ))}
+                      <div>
+                        <dt>Warmth</dt>
+                        <dd>{c.warmth}</dd>
+                      </div>
+                    </dl>
+                    {(why.good.length > 0 || why.bad.length > 0) && (
+                      <p>
+                        {why.good.length > 0 && (
+                          <>
+                            <b>For:</b> {why.good.join(', ')}.{' '}
+                          </>
+                        )}
+                        {why.bad.length > 0 && (
+                          <>
+                            <b>Against:</b> {why.bad.join(', ')}.
+                          </>
+                        )}
+                      </p>
+                    )}
+                    <p className="small">Tools: {c.tools.join(', ')}.</p>
+                  </div>
+                  <div>
+                    {bar === undefined ? (
+                      <Button $strong onPress={() => choose(c)} aria-label={`Choose ${c.name}`}>
+                        Choose
+                      </Button>
+                    ) : (
+                      <span className="small">{bar}</span>
+                    )}
+                  </div>
+                </li>
+              );
+            })}
+          </Rows>
+        </KindsBox>
+        <Panel aria-label="What it is for">
+          <section aria-label="What it is for">
+            <h2>What it is for</h2>
+            <Choice
+              label="Crop"
+              value={cropKey}
+              options={[...catalog.crop.values()].map((c) => ({
+                value: c.key,
+                label: c.name,
+                why: ['Grows ', amount(c.heightMm, 'growth'), ' high.'],
+              }))}
+              onChange={setCropKey}
+            />
+            <Row name="Budget" unit={budget === 0 ? 'any' : garden.units.currency}>
+              <NumberField
+                label="Budget; nothing means any"
+                value={budget}
+                decimals={0}
+                min={0}
+                max={100000}
+                onSet={(x) => {
+                  setBudget(x);
+                  return ok(x);
+                }}
+              />
+            </Row>
+            <Row name="No higher than" {...(lowest === 0 && { unit: 'any' })}>
+              <LengthField
+                label="No higher than; nothing means any height"
+                valueMm={lowest}
+                boxed
+                onSet={(mm) => {
+                  if (mm < 0) return fail('height', 'A height is not less than nothing; nothing means any.');
+                  setLowest(mm);
+                  return ok(mm);
+                }}
+              />
+            </Row>
+          </section>
+          <section aria-label="Any two figures against each other">
+            <h2>Two figures against each other</h2>
+            <Scatter points={stand} />
+          </section>
+          <section aria-label="Tools I have">
+            <h2>Tools I have</h2>
+            <ul>
+              {tools.map((tool) => (
+                <li key={tool}>
+                  <label style={{ display: 'flex', gap: '0.6rem', alignItems: 'center', minHeight: '2rem' }}>
+                    <input
+                      type="checkbox"
+                      checked={!without.includes(tool)}
+                      onChange={(e) =>
+                        setWithout(e.target.checked ? without.filter((t) => t !== tool) : [...without, tool])
+                      }
+                    />
+                    {tool}
+                  </label>
+                </li>
+              ))}
+            </ul>
+          </section>
+        </Panel>
+      </Body>
+    </>
+  );
+}
+
+function Measured(p: { readonly value: number; readonly quantity: Quantity }): ReactNode {
+  if (Number.isFinite(p.value)) return <Said phrase={[amount(p.value, p.quantity)]} />;
+  return Number.isNaN(p.value) ? 'not judged' : 'slides off';
+}
+
+/** A kind by itself, as large as its row allows; on one scale they all stand over the list. */
+function EndDrawing(p: { readonly name: string; readonly shapes: readonly Drawn[] }): ReactNode {
+  const b = bounds(p.shapes);
+  const scale = Math.min((DRAWING.width - 8) / (b.u1 - b.u0), (DRAWING.height - 8) / (b.v1 - b.v0));
+  const height = (b.v1 - b.v0) * scale + 8;
+  const left = (DRAWING.width - (b.u1 - b.u0) * scale) / 2;
+  const sheet = { scale, left, top: 4, u0: b.u0, v1: b.v1 };
+  return (
+    <svg width={DRAWING.width} height={height} role="img" aria-label={`${p.name} from the end`}>
+      {p.shapes.map((drawn, i) => (
+        <Shape key={i} drawn={drawn} sheet={sheet} />
+      ))}
+    </svg>
+  );
+}

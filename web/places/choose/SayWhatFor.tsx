@@ -1,0 +1,331 @@
+import type { Draft } from 'immer';
+import { type ReactNode, Suspense, lazy, useState } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { formatAmount, formatMoney } from '../../../core/base/amount';
+import { ok } from '../../../core/base/result';
+import { phraseText } from '../../../core/base/figure';
+import { freshName } from '../../../core/base/ids';
+import { sentenceOf } from '../../../core/brief/wishes';
+import type { Cover } from '../../../core/garden/garden';
+import type { Bed } from '../../../core/site/bed';
+import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
+import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { newId } from '../../app/names';
+import { useWay } from '../../app/way';
+import { compareKinds } from '../../background/planClient';
+import type { ShownKind } from '../../background/plan.worker';
+import { useJob } from '../../background/useJob';
+import type { ShownOffer } from '../../background/search.worker';
+import { type SearchFor, useSearch } from '../../background/useSearch';
+import { Button } from '../../parts/controls';
+import { Body, Panel } from '../../parts/layout';
+import { BriefForm } from './BriefForm';
+import { ChooseLeaves } from './ChooseLeaves';
+import { HeldAgainst } from './HeldAgainst';
+import { Lineup } from './Lineup';
+import { WEIGHED_BY } from './weighedBy';
+import { WishCosts } from './WishCosts';
+
+const OffersChart = lazy(() => import('./OffersChart'));
+
+const Page = styled.div`
+  overflow: auto;
+  min-height: 0;
+  min-width: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  grid-auto-rows: max-content;
+  align-content: start;
+  > nav,
+  > .said,
+  > section,
+  > ul {
+    margin: 0 1.25rem;
+  }
+  .said {
+    padding: 0.8rem 0;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 1rem;
+    align-items: center;
+    justify-content: space-between;
+  }
+  .said p {
+    flex: 1 1 20rem;
+    font-size: 1.0625rem;
+  }
+  .quiet {
+    color: var(--quiet);
+    font-size: 0.9375rem;
+  }
+  > section {
+    padding: 0.9rem 0;
+  }
+  @media (max-width: 760px) {
+    > .said,
+    > section,
+    > ul {
+      margin: 0 0.6rem;
+    }
+  }
+`;
+
+const Offers = styled.ul`
+  > li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0.2rem 1rem;
+    align-items: center;
+    padding: 0.6rem 0.6rem;
+    border-top: 1px solid var(--hair);
+  }
+  > li.held {
+    background: var(--sheet);
+    box-shadow: inset 4px 0 0 var(--chalk);
+  }
+  .figures {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.1rem 1.2rem;
+    font-size: 0.875rem;
+    grid-column: 1 / -1;
+  }
+  .figures dt {
+    color: var(--quiet);
+    font-size: 0.8125rem;
+  }
+  .figures dd {
+    font-weight: 600;
+  }
+  .deeds {
+    display: flex;
+    gap: 0.4rem;
+  }
+`;
+
+/** Designs that are listed at first. */
+const ROWS = 5;
+
+/** From what a cover is for to the best designs for it. */
+export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
+  const garden = useGarden();
+  const units = useUnits();
+  const take = useTake();
+  const brief = bed.brief ?? NOTHING_SAID;
+  const [asked, ask] = useState<SearchFor>();
+  const set = (label: string, part: Partial<Brief>) =>
+    take(label, (g) => {
+      const found = g.beds.find((b) => b.id === bed.id);
+      if (found) found.brief = { ...(found.brief ?? NOTHING_SAID), ...part } as Draft<Brief>;
+    });
+  const changed = asked !== undefined && JSON.stringify(asked.brief) !== JSON.stringify(brief);
+  return (
+    <Body>
+      <Page tabIndex={0} role="region" aria-label="Say what for">
+        <ChooseLeaves />
+        <div className="said">
+          <p data-testid="brief-sentence">{phraseText(sentenceOf(garden, brief), units)}</p>
+          <Button
+            $strong
+            onPress={() => ask({ garden, bedId: bed.id, brief })}
+            isDisabled={asked !== undefined && !changed}
+          >
+            {asked === undefined ? 'Find the best covers' : 'Find again'}
+          </Button>
+        </div>
+        {asked === undefined ? (
+          <Before bedId={bed.id}>
+            <p>
+              Say in the panel what the cover is for; all of it may be left unsaid. Every kind that Cabanon can build is
+              then tried on this bed, its pipes, boards, sheets and openings changed until it does all that is asked for
+              the least money.
+            </p>
+          </Before>
+        ) : (
+          <Answer key={JSON.stringify(asked.brief)} bed={bed} of={asked} stale={changed} />
+        )}
+      </Page>
+      <Panel aria-label="What it is for">
+        <BriefForm brief={brief} onSet={set} />
+      </Panel>
+    </Body>
+  );
+}
+
+/** What there is to see before anything was asked: the kinds as they usually are. */
+function Before({ bedId, children }: { readonly bedId: string; readonly children: ReactNode }): ReactNode {
+  const job = useJob('kinds', { bedId, cropKey: 'spinach' }, (g, q) => compareKinds(g, q.bedId, q.cropKey).then(ok));
+  const way = useWay();
+  const navigate = useNavigate();
+  const stand = (job.value ?? []).filter((c): c is ShownKind => 'cover' in c);
+  return (
+    <>
+      <section>{children}</section>
+      {stand.length > 0 && <Lineup kinds={stand} onGo={() => void navigate(`${way('choose', bedId)}/kinds`)} />}
+    </>
+  );
+}
+
+function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor; readonly stale: boolean }): ReactNode {
+  const garden = useGarden();
+  const units = useUnits();
+  const take = useTake();
+  const navigate = useNavigate();
+  const way = useWay();
+  const [chosen, hold] = useState<string>();
+  const [all, showAll] = useState(false);
+  const { brief } = of;
+  const { state, found, fault, stop } = useSearch(of);
+  const offers = found?.offers ?? [];
+  const held = offers.find((o) => o.id === chosen) ?? offers[0];
+  const open = (o: Pick<ShownOffer, 'name' | 'cover'>): void => {
+    const name = freshName(
+      o.name,
+      garden.covers.map((c) => c.name),
+    );
+    const cover = { ...o.cover, id: newId(), name, brief } as Draft<Cover>;
+    const done = take(`Cover ${bed.name}`, (g) => void g.covers.push(cover));
+    if (done.ok) void navigate(way('bench', cover.id));
+  };
+  const price = (o: Pick<ShownOffer, 'proven' | 'price'>): string =>
+    `${o.proven ? '' : '≈ '}${formatMoney(o.price, garden.units.currency)}`;
+  if (!found)
+    return (
+      <section>
+        {state === 'pending' ? (
+          <p role="status">Trying every kind of cover on this bed…</p>
+        ) : (
+          <p role="alert">
+            {state === 'stopped' ? 'Stopped before anything was found.' : `It could not be searched: ${fault ?? ''}`}
+          </p>
+        )}
+      </section>
+    );
+  const never = found.kinds.filter((k) => k.ruledOut !== undefined);
+  return (
+    <>
+      {stale && (
+        <p className="said" role="status">
+          What follows answers the brief as it was before.
+        </p>
+      )}
+      {state === 'pending' && (
+        <div className="said" role="status">
+          <span className="quiet">Still looking: {found.judged} designs judged so far.</span>
+          <Button onPress={stop}>Stop here</Button>
+        </div>
+      )}
+      {offers.length === 0 ? (
+        state !== 'pending' && (
+          <>
+            <section>
+              <p>
+                <b>Nothing was found that does all of it.</b> These come nearest; below stands what rules each kind out:
+                let go of one of those wishes.
+              </p>
+            </section>
+            <Lineup
+              kinds={found.nearest.map((o) => ({ key: o.id, name: o.name, shapes: o.shapes, word: price(o) }))}
+              label="Designs that come nearest, on one ground line"
+              onGo={() => undefined}
+            />
+            <Offers aria-label="Nearest designs" data-testid="nearest">
+              {found.nearest.map((o) => (
+                <li key={o.id}>
+                  <div>
+                    <b>
+                      {o.name}, <span className="measure">{price(o)}</span>
+                    </b>
+                    <div>Misses {o.misses.map((m) => phraseText(m, units)).join('; ')}.</div>
+                  </div>
+                  <div className="deeds">
+                    <Button aria-label={`Choose ${o.name} all the same`} onPress={() => open(o)}>
+                      Choose it all the same
+                    </Button>
+                  </div>
+                </li>
+              ))}
+            </Offers>
+          </>
+        )
+      ) : (
+        <Lineup
+          kinds={offers.map((o) => ({ key: o.id, name: o.name, shapes: o.shapes, word: price(o) }))}
+          label="Designs that nothing else beats, on one ground line"
+          onGo={(id) => {
+            hold(id);
+            showAll(offers.findIndex((o) => o.id === id) >= ROWS || all);
+          }}
+        />
+      )}
+      <Offers aria-label="Designs" data-testid="offers">
+        {(all ? offers : offers.slice(0, ROWS)).map((o) => (
+          <li key={o.id} className={o === held ? 'held' : ''}>
+            <div>
+              <b>
+                {o.name}, <span className="measure">{price(o)}</span>
+              </b>
+              {o.equal && o !== offers[0] && <span className="quiet"> as cheap as the cheapest, as prices go</span>}
+              <div>{phraseText(o.apart, units)}</div>
+            </div>
+            <div className="deeds">
+              {o !== held && (
+                <Button aria-label={`Look closer at ${o.name}, ${price(o)}`} onPress={() => hold(o.id)}>
+                  Look closer
+                </Button>
+              )}
+              <Button $strong={o === held} aria-label={`Choose ${o.name}, ${price(o)}`} onPress={() => open(o)}>
+                Choose
+              </Button>
+            </div>
+            <dl className="figures">
+              {WEIGHED_BY.filter((w) => w.key !== 'price').map(({ key, label, quantity }) => (
+                <div key={key}>
+                  <dt>{label}</dt>
+                  <dd className="measure">
+                    {Number.isFinite(o.weighed.figures[key])
+                      ? formatAmount(o.weighed.figures[key], quantity, units)
+                      : 'no limit'}
+                  </dd>
+                </div>
+              ))}
+            </dl>
+          </li>
+        ))}
+      </Offers>
+      {offers.length > ROWS && !all && (
+        <div className="said">
+          <Button onPress={() => showAll(true)}>Show the other {offers.length - ROWS}</Button>
+        </div>
+      )}
+      {offers.length > 1 && (
+        <section aria-label="Two figures against each other">
+          <h2>Two figures against each other</h2>
+          <Suspense fallback={<p role="status">Opening the chart…</p>}>
+            <OffersChart offers={offers} held={held?.id} onHold={hold} />
+          </Suspense>
+        </section>
+      )}
+      {state === 'done' && !stale && held && <WishCosts key={held.id} offerId={held.id} of={JSON.stringify(brief)} />}
+      {never.length > 0 && (
+        <section aria-label="Kinds that cannot">
+          <h2>Kinds that cannot</h2>
+          <ul data-testid="ruled-out">
+            {never.map((k) => (
+              <li key={k.key}>{phraseText(k.ruledOut ?? [], units)}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {state === 'done' && held && garden.covers.some((c) => c.bedId === bed.id) && (
+        <HeldAgainst
+          covers={garden.covers.filter((c) => c.bedId === bed.id)}
+          brief={brief}
+          bedId={bed.id}
+          offer={held}
+        />
+      )}
+    </>
+  );
+}
