@@ -5,6 +5,7 @@ const SCREENS = [
   '/plot',
   '/bed/crooked',
   '/choose/long',
+  '/choose/long/kinds',
   '/bench/winter-lid',
   '/bench/salad-tunnel/stand',
   '/bench/salad-tunnel/skin',

@@ -3,6 +3,7 @@ import { choose, expect, openDemo, test } from './app';
 test('kinds of cover are compared on the bed, filtered by tools and budget, and one is chosen', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Choose' }).click();
+  await page.getByRole('link', { name: 'Every kind' }).click();
   await expect(page.locator('[data-family="mesh-arch"]')).toContainText('the cheapest here');
   await expect(page.getByRole('img', { name: /Wire tunnel: Price \$/ })).toBeVisible();
   await page.getByRole('checkbox', { name: 'drill' }).uncheck();
@@ -31,6 +32,7 @@ test('when the background breaks it says so, and can be asked again', async ({ p
   await openDemo(page);
   await page.evaluate(() => Object.assign(window, { broken: true }));
   await page.getByRole('link', { name: 'Choose' }).click();
+  await page.getByRole('link', { name: 'Every kind' }).click();
   await expect(page.getByRole('alert')).toContainText('This could not be worked out');
   await page.evaluate(() => Reflect.deleteProperty(window, 'broken'));
   await page.getByRole('button', { name: 'Try again' }).click();

@@ -5,7 +5,7 @@ test('a frame of bent conduit: chosen, shaped in the drawing, marked for the ben
 }) => {
   test.setTimeout(120_000);
   await openDemo(page);
-  await page.goto('/choose/metric');
+  await page.goto('/choose/metric/kinds');
   await page.getByRole('button', { name: 'Choose Bent-conduit frame' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bent-conduit frame');
   await type(page, 'dim-shoulder', '16 in');
@@ -33,7 +33,7 @@ test('a frame of bent conduit: chosen, shaped in the drawing, marked for the ben
 
 test('a cold frame: windows decide the box, and what goes wrong is said and mended', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/choose/metric');
+  await page.goto('/choose/metric/kinds');
   await page.getByRole('button', { name: 'Choose Sloped cold frame' }).click();
   await expect(price(page)).toContainText('$');
   await choose(page, 'Lid', 'Old windows');
@@ -54,7 +54,7 @@ test('a cold frame: windows decide the box, and what goes wrong is said and mend
 
 test('a walk-in house names its limits, and turns in the round with its tags', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/choose/long');
+  await page.goto('/choose/long/kinds');
   await page.getByRole('button', { name: 'Choose Walk-in hoop house' }).click();
   await type(page, 'dim-width', '20 ft');
   await expect(page.getByRole('alert')).toContainText('3 to 14 ft');
@@ -77,7 +77,7 @@ test('a lean-to against the wall: fixed to it, reached into by its shutters, its
   page,
 }) => {
   await openDemo(page);
-  await page.goto('/choose/wall');
+  await page.goto('/choose/wall/kinds');
   await page.getByRole('button', { name: 'Choose Lean-to' }).click();
   await expect(price(page)).toContainText('$');
   await type(page, 'dim-backHeight', '40 in');

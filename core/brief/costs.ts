@@ -5,6 +5,7 @@ import { amount } from '../base/figure';
 import type { Quantity } from '../base/amount';
 import { isMetric } from '../base/length';
 import type { Cover, Garden } from '../garden/garden';
+import { designSnow, snowDepthMm } from '../judge/proof/snow';
 import type { Brief } from '../site/brief';
 import type { Weighed } from './design';
 import { type Found, type Offer, asked, poolsOf } from './find';
@@ -91,7 +92,7 @@ export function* costsOf(
   };
   for (const wish of base.wishes) {
     const loose = without(brief, wish.id);
-    if (loose) {
+    if (loose && !placeAsksMore(garden, brief, wish.id)) {
       // What missed this wish alone is where to look; then what is in hand, and kinds that it may rule out.
       const { [wish.id]: almost } = found.almost;
       const nearest = found.kinds.flatMap((k) => k.nearest ?? []);
@@ -136,6 +137,13 @@ export function* costsOf(
   }
   jumps.sort((a, b) => a.gap - b.gap);
   return so([...priced, ...jumps.slice(0, NEAREST).map((j) => j.priced)]);
+}
+
+/** Whether the place asks for more by itself: without the wish that would come in its stead. */
+function placeAsksMore({ site }: Garden, brief: Brief, id: string): boolean {
+  if (id === 'gust') return brief.gustMPerS !== null && site.gustMPerS > brief.gustMPerS;
+  if (id !== 'snow' || brief.wetSnowMm === null) return false;
+  return snowDepthMm(designSnow(site.snow, site.exposure, site).groundPa, 'wet') > brief.wetSnowMm;
 }
 
 /** A wish with the price that another word on it leads to. */

@@ -139,6 +139,20 @@ export function movesOf(
   return [...moves, ...coated(cover, o, brief)];
 }
 
+/** Rows that carry snow side by side, by how they are counted. */
+const ROWS = ['hoops', 'frames', 'pairs'];
+
+/** The same with one or two hoops fewer: each then bears more of the snow, so it carries no more. */
+export function withFewer(cover: Cover): readonly Cover[] {
+  const answers: Readonly<Record<string, unknown>> = cover.answers;
+  return ROWS.flatMap((id) => {
+    const { [id]: count } = answers;
+    return typeof count === 'number'
+      ? COUNT_STEPS.filter((n) => n < 0).map((n) => ({ ...cover, answers: { ...answers, [id]: count + n } }) as Cover)
+      : [];
+  });
+}
+
 /** Answers that mend what is missed, where that is known; a check asks for its own. */
 const MENDS: Readonly<Record<string, readonly string[]>> = {
   stands: [],

@@ -5,7 +5,7 @@ import { FAMILY_KEYS, familyOf } from '../build/families';
 import type { Cover, Garden } from '../garden/garden';
 import { type Brief, NOTHING_SAID } from '../site/brief';
 import { firstCover } from '../start';
-import { type Weighed, type Workshop, keyOf, mendsOf, movesOf, workshop } from './design';
+import { type Weighed, type Workshop, keyOf, mendsOf, movesOf, withFewer, workshop } from './design';
 import { type Figures, type Wish, cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
 import { catalogOf } from '../catalog/own';
 
@@ -165,6 +165,7 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
       keyOf,
       judge: shop.weigh,
       bound: shop.priceOf,
+      worse: (cover, worth) => ('snow' in worth.misses ? withFewer(cover) : []),
       movesOf: (cover, worth, wide) => {
         const o = shop.outlineOf(cover);
         return o ? movesOf(cover, o, brief, only, wide ? {} : worth.misses) : [];

@@ -113,7 +113,7 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
   const units = useUnits();
   const take = useTake();
   const brief = bed.brief ?? NOTHING_SAID;
-  const [asked, ask] = useState<SearchFor>();
+  const [asked, ask] = useState<SearchFor & { readonly n: number }>();
   const set = (label: string, part: Partial<Brief>) =>
     take(label, (g) => {
       const found = g.beds.find((b) => b.id === bed.id);
@@ -126,11 +126,7 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
         <ChooseLeaves />
         <div className="said">
           <p data-testid="brief-sentence">{phraseText(sentenceOf(garden, brief), units)}</p>
-          <Button
-            $strong
-            onPress={() => ask({ garden, bedId: bed.id, brief })}
-            isDisabled={asked !== undefined && !changed}
-          >
+          <Button $strong onPress={() => ask({ garden, bedId: bed.id, brief, n: (asked?.n ?? 0) + 1 })}>
             {asked === undefined ? 'Find the best covers' : 'Find again'}
           </Button>
         </div>
@@ -143,7 +139,7 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
             </p>
           </Before>
         ) : (
-          <Answer key={JSON.stringify(asked.brief)} bed={bed} of={asked} stale={changed} />
+          <Answer key={asked.n} bed={bed} of={asked} stale={changed} />
         )}
       </Page>
       <Panel aria-label="What it is for">

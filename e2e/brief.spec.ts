@@ -1,0 +1,68 @@
+import { choose, expect, openDemo, test } from './app';
+
+test('from an empty garden to a chosen cover that holds, by keyboard alone', async ({ page }) => {
+  await page.goto('/');
+  /** Goes to a thing and presses it, as the tab key and Enter do. */
+  const press = async (role: 'button' | 'link' | 'option', name: string | RegExp): Promise<void> => {
+    const thing = page.getByRole(role, { name }).first();
+    await thing.focus();
+    await page.keyboard.press('Enter');
+  };
+  const write = async (label: string, text: string): Promise<void> => {
+    await page.getByLabel(label).focus();
+    await page.keyboard.press('ControlOrMeta+A');
+    await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
+  };
+  await press('button', 'Start my own garden');
+  await press('button', 'Start the garden');
+  await press('button', 'Add a bed');
+  await press('link', 'Choose');
+  await expect(page.getByTestId('brief-sentence')).toHaveText('A cover of any kind, for anything.');
+  await press('button', /^Add a crop/);
+  await expect(page.getByRole('option', { name: 'spinach' })).toBeVisible();
+  await page.keyboard.type('spin');
+  await page.keyboard.press('Enter');
+  await press('button', 'through the winter');
+  await write('Wet snow that it must carry; nothing means any', '6 in');
+  await write('Most money; nothing means any', 'a lot');
+  await expect(page.getByText('A number from 0 to 1000000, or nothing for any.')).toBeVisible();
+  await write('Most money; nothing means any', '150');
+  await expect(page.getByTestId('brief-sentence')).toHaveText(
+    'A cover for spinach, through the winter, that carries 6" of wet snow and costs no more than $150.00.',
+  );
+  await press('button', 'Find the best covers');
+  await press('button', /^Choose .*, /);
+  await expect(page).toHaveURL(/\/bench\//);
+  await expect(page.getByRole('img', { name: /Fails/ })).toHaveCount(0);
+  await expect(page.getByTestId('strip-price')).toContainText('$');
+});
+
+test('a brief is answered with designs, what wishes cost and why not mine; the brief stays with the bed', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Choose' }).click();
+  await choose(page, 'Add a crop', 'kale');
+  await page.getByText('Liked and refused').click();
+  await choose(page, 'Add a kind', 'wire tunnel');
+  await page.getByLabel('Wet snow that it must carry; nothing means any').fill('4 in');
+  await page.getByLabel('Wet snow that it must carry; nothing means any').press('Enter');
+  await page.getByRole('button', { name: 'Find the best covers' }).click();
+  const offers = page.getByTestId('offers');
+  await expect(offers.getByRole('listitem').first()).toContainText('The cheapest');
+  await expect(offers.getByRole('listitem').first()).toContainText(/Wire tunnel, \$\d/, { timeout: 45_000 });
+  await expect(page.getByTestId('wish-costs')).toContainText('of wet snow instead of 4" of wet snow', {
+    timeout: 45_000,
+  });
+  await expect(page.getByTestId('why-not')).toContainText('room for kale');
+  await page.reload();
+  await expect(page.getByTestId('brief-sentence')).toContainText('A wire tunnel for kale, that carries 4" of wet snow');
+  await page.getByLabel('Most money; nothing means any').fill('3');
+  await page.getByLabel('Most money; nothing means any').press('Enter');
+  await page.getByRole('button', { name: 'Find the best covers' }).click();
+  await expect(page.getByTestId('ruled-out')).toContainText('No wire tunnel was found that costs no more than $3.00', {
+    timeout: 45_000,
+  });
+  await expect(page.getByTestId('nearest')).toContainText('Misses');
+});
