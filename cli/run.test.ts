@@ -266,3 +266,25 @@ test.each([
   expect(out).toBe('');
   expect(err.startsWith(start)).toBe(true);
 });
+
+test('design answers a brief with designs and what its wishes cost, or names what is wrong with it', async () => {
+  const file = join(mkdtempSync(join(tmpdir(), 'cabanon-')), 'brief.json');
+  const bed = { lengthMm: 2400, widthMm: 1200, wallHeightMm: 300, wallThicknessMm: 40 };
+  const ask = async (brief: object, ...more: string[]) => {
+    writeFileSync(file, JSON.stringify({ format: 'cabanon-brief', version: 1, bed, brief }));
+    return runCommand(['design', file, ...more]);
+  };
+  const good = await ask({ crops: ['spinach'], kinds: ['wire-tunnel'], wetSnowMm: 120 }, '--seed', '3');
+  expect(good.err).toBe('');
+  const answer = JSON.parse(good.out) as {
+    designs: { kind: string; priceIs: string; price: number }[];
+    wishes: { id: string; how: string }[];
+    seed: number;
+  };
+  expect(answer.seed).toBe(3);
+  expect(answer.designs[0]).toMatchObject({ kind: 'wire-tunnel', priceIs: 'proven' });
+  expect(answer.designs.map((d) => d.price)).toEqual([...answer.designs.map((d) => d.price)].sort((a, b) => a - b));
+  expect(answer.wishes.some((w) => w.id === 'snow' && w.how === 'more')).toBe(true);
+  expect(await ask({ crops: ['weeds'] })).toMatchObject({ code: 2, out: '' });
+  expect((await ask({}, '--seed', 'x')).err).toContain('--seed: must be a number from 0 to 4294967295');
+}, 60_000);

@@ -4,7 +4,9 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { type Page, chromium } from '@playwright/test';
 import highsLoader from 'highs';
+import { findAll } from '../core/brief/find';
 import { candidates } from '../core/compare';
+import { NOTHING_SAID } from '../core/site/brief';
 import { highsSolver } from '../core/make/cutting/highs';
 import type { BarJob } from '../core/make/cutting/job';
 import { solveBars } from '../core/make/cutting/solve';
@@ -157,6 +159,21 @@ async function core(): Promise<void> {
     400,
     'in the background',
   );
+  const wanted = {
+    ...NOTHING_SAID,
+    crops: ['spinach', 'kale'],
+    purposes: ['winter' as const],
+    wetSnowMm: 203,
+    price: 200,
+  };
+  const began = performance.now();
+  let full = NaN;
+  findAll(garden, 'long', wanted, { seed: 1 }, (so) => {
+    if (so.full && Number.isNaN(full)) full = performance.now() - began;
+    return true;
+  });
+  add('a brief over every kind: first full answer', full, 'ms', 3000, 'in the background');
+  add('a brief over every kind: to the end', performance.now() - began, 'ms', 10000, 'in the background');
   const solver = highsSolver(await highsLoader(), () => performance.now());
   add(
     'whole plan of one cover, warm',

@@ -8,11 +8,19 @@ const VIEWS: readonly {
   readonly path: string;
   readonly phone?: boolean;
   readonly theme?: string;
+  /** Buttons that are pressed first, and what then stands there. */
+  readonly press?: readonly string[];
+  readonly until?: string;
 }[] = [
   { name: 'gardens', path: '/gardens' },
   { name: 'plot', path: '/plot' },
   { name: 'bed', path: '/bed/crooked' },
-  { name: 'choose', path: '/choose/long' },
+  {
+    name: 'choose',
+    path: '/choose/long',
+    press: ['through the winter', 'against insects', 'Find the best covers'],
+    until: 'What each wish costs',
+  },
   { name: 'bench', path: '/bench/winter-lid' },
   { name: 'stand', path: '/bench/winter-lid/stand' },
   { name: 'skin', path: '/bench/salad-tunnel/skin' },
@@ -64,6 +72,8 @@ try {
     await page.evaluate((theme) => localStorage.setItem('cabanon.theme', theme), view.theme ?? 'day');
     await page.goto(`http://localhost:${PORT}${view.path}`);
     await page.waitForLoadState('networkidle');
+    for (const name of view.press ?? []) await page.getByRole('button', { name }).click();
+    if (view.until !== undefined) await page.getByText(view.until).waitFor({ timeout: 60_000 });
     await page.waitForTimeout(1500);
     await page.screenshot({ path: new URL(`../docs/screenshots/${view.name}.png`, import.meta.url).pathname });
     await page.close();

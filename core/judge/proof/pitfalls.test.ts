@@ -37,6 +37,7 @@ const SUMMER = noon(22, '2027-06-10');
 const sash = { glazing: 'old-window', sashBy: 'sash', lids: 2, sashAlongMm: 900, sashReachMm: 800 };
 
 test.each<[id: string, family: string, suffers: Try, well: Try]>([
+  ['crowded', 'wire-tunnel', { answers: { hoops: 20 } }, { answers: { hoops: 6 } }],
   ['fits', 'sloped-cold-frame', { answers: sash }, { answers: { ...sash, sashBy: 'bed' } }],
   ['whole bar', 'hinged-hoop-lid', { bed: 'crooked' }, { bed: 'long' }],
   ['bulge', 'hinged-hoop-lid', { bed: 'wall', answers: { shape: { by: 'length', lengthMm: 2900 } } }, { bed: 'wall' }],

@@ -6,7 +6,7 @@ import type { Assembly } from '../../build/assembly/types';
 import type { Check, CheckSite } from './check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfalls/air';
 import { facing, intoWind } from './pitfalls/facing';
-import { bulge, coldBend, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './pitfalls/frame';
+import { bulge, coldBend, crowded, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
 import { barePvc, hugeSheet, noUv, sail, staples, tooLargeSheet, wear, whiteFilm } from './pitfalls/skin';
 
@@ -33,6 +33,7 @@ const ALL: readonly Pitfall[] = [
   facing,
   intoWind,
   sits,
+  crowded,
   tooLargeSheet,
 ];
 

@@ -36,6 +36,7 @@ const Strip = styled.div`
 /** Height of the drawings over the ground, and of the names under it, px. */
 const HIGH_PX = 168;
 const NAMES_PX = 46;
+const WORD_PX = 16;
 /** From one cover to the next, and the least that a name takes, px. */
 const GAP_PX = 26;
 const NAME_PX = 118;
@@ -71,13 +72,14 @@ export function Lineup<K extends InLine>({
     return at;
   });
   const ground = HIGH_PX + 12;
+  const names = NAMES_PX + (kinds.some((k) => k.word !== undefined) ? WORD_PX : 0);
   const go = (key: string): void =>
     onGo
       ? onGo(key)
       : document.querySelector(`[data-family="${key}"]`)?.scrollIntoView({ block: 'start', behavior: 'smooth' });
   return (
     <Strip tabIndex={0} role="region" aria-label={label}>
-      <svg width={x} height={ground + NAMES_PX + 8}>
+      <svg width={x} height={ground + names + 8}>
         {placed.map(({ kind, b, x: left, width }) => (
           <g
             key={kind.key}
@@ -88,7 +90,7 @@ export function Lineup<K extends InLine>({
             onClick={() => go(kind.key)}
             onKeyDown={(e) => e.key === 'Enter' && go(kind.key)}
           >
-            <rect x={left - GAP_PX / 2} y={0} width={width + GAP_PX} height={ground + NAMES_PX} />
+            <rect x={left - GAP_PX / 2} y={0} width={width + GAP_PX} height={ground + names} />
             {kind.shapes.map((drawn, i) => (
               <Shape
                 key={i}

@@ -102,6 +102,11 @@ const Offers = styled.ul`
     display: flex;
     gap: 0.4rem;
   }
+  @media (max-width: 760px) {
+    > li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
 `;
 
 /** Designs that are listed at first. */
@@ -133,9 +138,9 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
         {asked === undefined ? (
           <Before bedId={bed.id}>
             <p>
-              Say in the panel what the cover is for; all of it may be left unsaid. Every kind that Cabanon can build is
-              then tried on this bed, its pipes, boards, sheets and openings changed until it does all that is asked for
-              the least money.
+              Say what the cover is for; all of it may be left unsaid. Every kind that Cabanon can build is then tried
+              on this bed, its pipes, boards, sheets and openings changed until it does all that is asked for the least
+              money.
             </p>
           </Before>
         ) : (

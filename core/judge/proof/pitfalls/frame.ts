@@ -166,6 +166,27 @@ export const noWayIn: Pitfall = ({ openings }) =>
       )
     : undefined;
 
+/** Hoops nearer than this are more work than a stouter pipe or another kind, mm. Source: our own, from a foot. */
+const CROWDED_MM = 290;
+
+/** More hoops than anyone would bend. */
+export const crowded: Pitfall = ({ arches }) => {
+  const near = arches.find((row) => row.tags.length > 2 && row.spacingMm < CROWDED_MM);
+  return (
+    near &&
+    said(
+      'crowded',
+      'tight',
+      [
+        `${near.tags.length} hoops, one every `,
+        amount(near.spacingMm, 'length'),
+        ': a stouter pipe, a ridge or another kind of cover is less work and carries as much.',
+      ],
+      [answer('A rope along the ridge', 'ridge', 'rope')],
+    )
+  );
+};
+
 /** What keeps a stiff frame from sitting down. */
 export const sits: Pitfall = ({ footing }, { site }) => {
   if (!footing.stiff || footing.on === 'ground' || footing.on === 'soil') return undefined;
