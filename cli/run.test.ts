@@ -274,7 +274,7 @@ test('design answers a brief with designs and what its wishes cost, or names wha
     writeFileSync(file, JSON.stringify({ format: 'cabanon-brief', version: 1, bed, brief }));
     return runCommand(['design', file, ...more]);
   };
-  const good = await ask({ crops: ['spinach'], kinds: ['wire-tunnel'], wetSnowMm: 120 }, '--seed', '3');
+  const good = await ask({ crops: ['spinach'], kinds: ['a-frame'], wetSnowMm: 120 }, '--seed', '3');
   expect(good.err).toBe('');
   const answer = JSON.parse(good.out) as {
     designs: { kind: string; priceIs: string; price: number }[];
@@ -282,7 +282,7 @@ test('design answers a brief with designs and what its wishes cost, or names wha
     seed: number;
   };
   expect(answer.seed).toBe(3);
-  expect(answer.designs[0]).toMatchObject({ kind: 'wire-tunnel', priceIs: 'proven' });
+  expect(answer.designs[0]).toMatchObject({ kind: 'a-frame', priceIs: 'proven' });
   expect(answer.designs.map((d) => d.price)).toEqual([...answer.designs.map((d) => d.price)].sort((a, b) => a - b));
   expect(answer.wishes.some((w) => w.id === 'snow' && w.how === 'more')).toBe(true);
   expect(await ask({ crops: ['weeds'] })).toMatchObject({ code: 2, out: '' });

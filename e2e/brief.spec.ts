@@ -1,6 +1,7 @@
 import { choose, expect, openDemo, test } from './app';
 
 test('from an empty garden to a chosen cover that holds, by keyboard alone', async ({ page }) => {
+  test.slow();
   await page.goto('/');
   /** Goes to a thing and presses it, as the tab key and Enter do. */
   const press = async (role: 'button' | 'link' | 'option', name: string | RegExp): Promise<void> => {
@@ -41,27 +42,28 @@ test('from an empty garden to a chosen cover that holds, by keyboard alone', asy
 test('a brief is answered with designs, what wishes cost and why not mine; the brief stays with the bed', async ({
   page,
 }) => {
+  test.slow();
   await openDemo(page);
   await page.getByRole('link', { name: 'Choose' }).click();
   await choose(page, 'Add a crop', 'kale');
   await page.getByText('Liked and refused').click();
-  await choose(page, 'Add a kind', 'wire tunnel');
+  await choose(page, 'Add a kind', 'a-frame');
   await page.getByLabel('Wet snow that it must carry; nothing means any').fill('4 in');
   await page.getByLabel('Wet snow that it must carry; nothing means any').press('Enter');
   await page.getByRole('button', { name: 'Find the best covers' }).click();
   const offers = page.getByTestId('offers');
   await expect(offers.getByRole('listitem').first()).toContainText('The cheapest');
-  await expect(offers.getByRole('listitem').first()).toContainText(/Wire tunnel, \$\d/, { timeout: 45_000 });
+  await expect(offers.getByRole('listitem').first()).toContainText(/A-frame, \$\d/, { timeout: 45_000 });
   await expect(page.getByTestId('wish-costs')).toContainText('of wet snow instead of 4" of wet snow', {
     timeout: 45_000,
   });
   await expect(page.getByTestId('why-not')).toContainText('room for kale');
   await page.reload();
-  await expect(page.getByTestId('brief-sentence')).toContainText('A wire tunnel for kale, that carries 4" of wet snow');
+  await expect(page.getByTestId('brief-sentence')).toContainText('An a-frame for kale, that carries 4" of wet snow');
   await page.getByLabel('Most money; nothing means any').fill('3');
   await page.getByLabel('Most money; nothing means any').press('Enter');
   await page.getByRole('button', { name: 'Find the best covers' }).click();
-  await expect(page.getByTestId('ruled-out')).toContainText('No wire tunnel was found that costs no more than $3.00', {
+  await expect(page.getByTestId('ruled-out')).toContainText('No a-frame was found that costs no more than $3.00', {
     timeout: 45_000,
   });
   await expect(page.getByTestId('nearest')).toContainText('Misses');

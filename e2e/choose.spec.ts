@@ -5,7 +5,7 @@ test('kinds of cover are compared on the bed, filtered by tools and budget, and 
   await page.getByRole('link', { name: 'Choose' }).click();
   await page.getByRole('link', { name: 'Every kind' }).click();
   await expect(page.locator('[data-family="mesh-arch"]')).toContainText('the cheapest here');
-  await expect(page.getByRole('img', { name: /Wire tunnel: Price \$/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /Wire tunnel: Price \$/ })).toBeVisible();
   await page.getByRole('checkbox', { name: 'drill' }).uncheck();
   await expect(page.locator('[data-family="hinged-hoop-lid"]')).toContainText('needs drill');
   await page.getByLabel('Budget; nothing means any').fill('110');

@@ -24,9 +24,9 @@ const brief = (more: Partial<Brief> = {}): Brief => ({ ...NOTHING_SAID, ...more 
 
 /** Grids of real covers small enough to go through whole. */
 const GRIDS = [
-  { kind: 'wire-tunnel', only: ['pipe', 'ridge', 'edges'] },
-  { kind: 'staked-tunnel', only: ['feet', 'rod', 'ends'] },
   { kind: 'a-frame', only: ['leg', 'ridge', 'slopes'] },
+  { kind: 'a-frame', only: ['cover', 'ends'] },
+  { kind: 'bent-conduit', only: ['pipe', 'frame', 'ridge'] },
 ] as const;
 
 /** A cover of a kind that holds on the bed, to begin a grid from beside the usual one. */
@@ -94,7 +94,9 @@ test('on a grid that can be gone through by hand the search finds the true cheap
         if (!o.ok) return [];
         const f = figuresOf(o.value, b, quickPrice(o.value));
         if (!Number.isFinite(f.price)) return [];
-        const fails = o.value.checks.some((c) => c.verdict === 'fails' && !['snow', 'span'].includes(c.id));
+        const fails = o.value.checks.some(
+          (c) => (c.verdict === 'fails' && !['snow', 'span'].includes(c.id)) || c.id === 'crowded',
+        );
         const snowFails = o.value.checks.some((c) => c.verdict === 'fails' && ['snow', 'span'].includes(c.id));
         const able =
           !fails &&
@@ -129,15 +131,15 @@ test('on a grid that can be gone through by hand the search finds the true cheap
         );
       expect(front(found)).toEqual(front(truth));
     }),
-    { numRuns: 12, seed: 5 },
+    { numRuns: 8, seed: 5 },
   );
   // Most of the briefs can be met by something.
-  expect(able).toBeGreaterThan(5);
+  expect(able).toBeGreaterThan(3);
 }, 120_000);
 
-const GRID: FindOptions = { seed: 1, only: GRIDS[0].only, small: 400, from: [holding(garden, 'wire-tunnel')] };
+const GRID: FindOptions = { seed: 1, only: GRIDS[0].only, small: 400, from: [holding(garden, 'a-frame')] };
 const best = (g: Garden, b: Brief): number | undefined =>
-  findAll(g, BED, { ...b, kinds: ['wire-tunnel'] }, GRID).kinds[0]?.best?.weighed.price;
+  findAll(g, BED, { ...b, kinds: ['a-frame'] }, GRID).kinds[0]?.best?.weighed.price;
 
 test('asking for less never makes it dearer, dearer shops scale it, and a full shelf never makes it dearer', () => {
   const asks = brief({ crops: ['spinach'], wetSnowMm: 160, coldestC: -13 });
@@ -194,10 +196,12 @@ test('a brief is read back as one sentence, and each wish says itself', () => {
     'price',
     'one hand',
     'not pvc',
+    'sense',
     'stands',
   ]);
   for (const { id } of wishesOf(garden, b))
-    if (id !== 'stands') expect(wishesOf(garden, without(b, id) ?? b).map((w) => w.id)).not.toContain(id);
+    if (!['sense', 'stands'].includes(id))
+      expect(wishesOf(garden, without(b, id) ?? b).map((w) => w.id)).not.toContain(id);
 });
 
 test('what is missed is never flat: nearer is less, at the bound it is nothing', () => {
@@ -225,16 +229,16 @@ test('summer cloth is put on as a coat where the winter cover does not keep inse
 });
 
 test('a kind that cannot is ruled out by a wish in words; what missed least is kept', () => {
-  const found = findAll(garden, BED, brief({ price: 5, kinds: ['wire-tunnel'] }), { seed: 1, most: 130 });
+  const found = findAll(garden, BED, brief({ price: 5, kinds: ['a-frame'] }), { seed: 1, most: 130 });
   const [kind] = found.kinds;
   expect(kind?.best).toBeUndefined();
-  expect(phraseText(kind?.ruledOut ?? [], units)).toMatch(/^No wire tunnel was found that costs no more than \$5\.00/);
+  expect(phraseText(kind?.ruledOut ?? [], units)).toMatch(/^No a-frame was found that costs no more than \$5\.00/);
   expect(kind?.nearest?.weighed.misses).toHaveProperty('price');
   expect(found.offers).toEqual([]);
 });
 
 test('what wishes cost: none makes it dearer to leave out, none cheaper to ask more', () => {
-  const b = brief({ crops: ['kale'], wetSnowMm: 150, kinds: ['wire-tunnel'] });
+  const b = brief({ crops: ['kale'], wetSnowMm: 150, kinds: ['a-frame'] });
   const found = findAll(garden, BED, b, { seed: 1, most: 60 });
   const [offer] = found.offers;
   if (!offer) throw new Error('none');
@@ -265,6 +269,7 @@ test('a design of one’s own is held against another, wish by wish', () => {
     ['headroom', true, true],
     ['price', false, false],
     ['one hand', false, true],
+    ['sense', true, true],
     ['stands', held?.own.misses['stands'] === undefined, held?.other.misses['stands'] === undefined],
   ]);
   expect(whyNot(garden, 'nowhere', b, own, other)).toBeUndefined();
@@ -287,16 +292,16 @@ test('a brief’s file is read, or each fault is named by its field; the answer 
   expect(fault({ version: 3 })).toContain('version');
   const whole = readBriefJob({ format: 'cabanon-brief', version: 1, garden, bedId: 'nowhere', brief: {} });
   expect(whole.ok ? '' : whole.faults[0]?.message).toContain('there is no bed "nowhere"; there are long');
-  const job = file({ brief: { kinds: ['wire-tunnel'], crops: ['spinach'] } });
+  const job = file({ brief: { kinds: ['a-frame'], crops: ['spinach'] } });
   if (!job.ok) throw new Error();
   const { garden: g, bedId, brief: b } = job.value;
   const report = briefReport(asked(g, bedId, b), findAll(g, bedId, b, { seed: 1, most: 40 }), [], 1);
-  expect(report.designs[0]).toMatchObject({ kind: 'wire-tunnel', priceIs: 'quick', equalToCheapest: true });
+  expect(report.designs[0]).toMatchObject({ kind: 'a-frame', priceIs: 'quick', equalToCheapest: true });
   expect(JSON.parse(JSON.stringify(report))).toEqual(report);
 });
 
 test('the same brief and seed give the same designs', () => {
-  const b = brief({ crops: ['spinach'], kinds: ['wire-tunnel'] });
+  const b = brief({ crops: ['spinach'], kinds: ['a-frame'] });
   const once = (): unknown => findAll(garden, BED, b, { seed: 4, most: 50 }).offers.map((o) => [o.id, o.weighed.price]);
   expect(once()).toEqual(once());
   expect(briefSchema.parse({})).toEqual(NOTHING_SAID);

@@ -156,6 +156,7 @@ export function withFewer(cover: Cover): readonly Cover[] {
 /** Answers that mend what is missed, where that is known; a check asks for its own. */
 const MENDS: Readonly<Record<string, readonly string[]>> = {
   stands: [],
+  sense: ['hoops', 'pipe', 'ridge'],
   headroom: ['school', 'courses', 'board', 'frontBoard', 'bends'],
   cold: ['cover', 'inner', 'layers', 'extra', 'glazing'],
   winter: ['cover', 'inner', 'layers', 'glazing'],

@@ -268,6 +268,11 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
       ),
     );
   }
+  add(
+    plainly('sense', ['hoops no nearer than a foot'], ['has its hoops no nearer than a foot'], (o) =>
+      o.checks.every((c) => c.id !== 'crowded'),
+    ),
+  );
   const told = new Set(wishes.flatMap((w) => STANDS_FOR[w.id] ?? []));
   add({
     id: 'stands',
@@ -341,11 +346,13 @@ export function sentenceOf(garden: Garden, brief: Brief): Phrase {
   const catalog = catalogOf(garden.catalog, garden.units.stock);
   const crops = cropsOf(brief, catalog).map((c) => c.name);
   const purposes = brief.purposes.map((p) => PURPOSES[p]);
-  const does = wishesOf(garden, brief).filter((w) => !['headroom', 'stands'].includes(w.id) && !(w.id in PURPOSES));
+  const does = wishesOf(garden, brief).filter(
+    (w) => !['headroom', 'sense', 'stands'].includes(w.id) && !(w.id in PURPOSES),
+  );
   const kinds = brief.kinds.map((k) => familyOf(k).name.toLowerCase());
   const not = brief.notKinds.map((k) => familyOf(k).name.toLowerCase());
   return [
-    kinds.length > 0 ? `A ${listed(kinds, 'or')}` : 'A cover',
+    kinds.length > 0 ? `${/^[aeiou]/.test(kinds[0] ?? '') ? 'An' : 'A'} ${listed(kinds, 'or')}` : 'A cover',
     crops.length + purposes.length + does.length + not.length + kinds.length === 0 ? ' of any kind, for anything' : '',
     crops.length > 0 ? ` for ${listed(crops)}` : '',
     purposes.length > 0 ? `, ${listed(purposes)}` : '',

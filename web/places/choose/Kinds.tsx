@@ -4,11 +4,11 @@ import { fail, ok } from '../../../core/base/result';
 import type { ShownKind } from '../../background/plan.worker';
 import { COMPARED } from './compared';
 import type { Draft } from 'immer';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, Suspense, lazy, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
-import { reasons } from '../../../core/compare';
+import { type Measures, reasons } from '../../../core/compare';
 import { amount } from '../../../core/base/figure';
 import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
@@ -25,7 +25,8 @@ import { LengthField, NumberField } from '../../parts/TypedField';
 import { compareKinds } from '../../background/planClient';
 import { ChooseLeaves } from './ChooseLeaves';
 import { Lineup } from './Lineup';
-import { Scatter } from './Scatter';
+
+const TwoFigures = lazy(() => import('./TwoFigures'));
 
 const Rows = styled.ul`
   overflow: auto;
@@ -238,7 +239,17 @@ export function Kinds(): ReactNode {
           </section>
           <section aria-label="Any two figures against each other">
             <h2>Two figures against each other</h2>
-            <Scatter points={stand} />
+            <Suspense fallback={<p role="status">Opening the chart…</p>}>
+              <TwoFigures
+                points={stand.map((c) => ({
+                  id: c.key,
+                  name: c.name,
+                  value: (key) => c.measures[key as keyof Measures],
+                }))}
+                figures={COMPARED}
+                first={['price', 'wetSnowMm']}
+              />
+            </Suspense>
           </section>
           <section aria-label="Tools I have">
             <h2>Tools I have</h2>

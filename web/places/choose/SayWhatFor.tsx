@@ -6,7 +6,7 @@ import { formatAmount, formatMoney } from '../../../core/base/amount';
 import { ok } from '../../../core/base/result';
 import { phraseText } from '../../../core/base/figure';
 import { freshName } from '../../../core/base/ids';
-import { sentenceOf } from '../../../core/brief/wishes';
+import { type FigureKey, sentenceOf } from '../../../core/brief/wishes';
 import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
@@ -27,7 +27,7 @@ import { Lineup } from './Lineup';
 import { WEIGHED_BY } from './weighedBy';
 import { WishCosts } from './WishCosts';
 
-const OffersChart = lazy(() => import('./OffersChart'));
+const TwoFigures = lazy(() => import('./TwoFigures'));
 
 const Page = styled.div`
   overflow: auto;
@@ -304,7 +304,17 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
         <section aria-label="Two figures against each other">
           <h2>Two figures against each other</h2>
           <Suspense fallback={<p role="status">Opening the chart…</p>}>
-            <OffersChart offers={offers} held={held?.id} onHold={hold} />
+            <TwoFigures
+              points={offers.map((o) => ({
+                id: o.id,
+                name: o.name,
+                value: (key) => (key === 'price' ? o.price : o.weighed.figures[key as FigureKey]),
+              }))}
+              figures={WEIGHED_BY}
+              first={['price', 'hours']}
+              held={held?.id}
+              onHold={hold}
+            />
           </Suspense>
         </section>
       )}
