@@ -32,10 +32,10 @@ export interface KindAnswer {
   readonly nearest: Offer | undefined;
 }
 
-/** Where the search stands; the last one is the answer. */
+/** The answer to a brief, or as far as it has come. */
 export interface Found {
   readonly kinds: readonly KindAnswer[];
-  /** Those that do everything and that nothing else beats, the cheapest first. */
+  /** Those that do everything and that nothing else beats, and the best of every kind that can; the cheapest first. */
   readonly offers: readonly Offer[];
   /** For each wish the cheapest design that does everything but it. */
   readonly almost: Readonly<Record<string, Offer>>;
@@ -43,6 +43,11 @@ export interface Found {
   /** Every kind has been brought as far as it goes by single changes: a full answer, if not the last word. */
   readonly full: boolean;
   readonly done: boolean;
+}
+
+/** Where a search stands; the answer so far is worked out only where it is asked for. */
+export interface SoFar extends Pick<Found, 'judged' | 'full' | 'done'> {
+  readonly answer: () => Found;
 }
 
 export interface FindOptions {
@@ -189,32 +194,37 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
  * Searches every kind for a brief. Yields often, so that it can be shown, stopped, and gone on with.
  * Deterministic: the same garden, brief and seed give the same designs in the same order.
  */
-export function* find(garden: Garden, bedId: string, brief: Brief, options: FindOptions): Generator<Found, Found> {
+export function* find(garden: Garden, bedId: string, brief: Brief, options: FindOptions): Generator<SoFar, SoFar> {
   const ask = asked(garden, bedId, brief);
   const all = ask.kinds.map((key) => searching(ask, key, options));
-  const told = (full: boolean, done: boolean): Found => answer(ask, all, full, done);
+  const so = (full: boolean, done: boolean): SoFar => ({
+    judged: judgedOf(all),
+    full,
+    done,
+    answer: () => answer(ask, all, full, done),
+  });
   // As far as what is missed asks for changes: a full answer, if a dear one.
   for (const s of all) {
     for (let n = 0; repairing(s); n++) {
       step(s);
-      if (n % TOLD_EVERY === 0) yield told(false, false);
+      if (n % TOLD_EVERY === 0) yield so(false, false);
     }
   }
-  yield told(true, false);
+  yield so(true, false);
   const price = (s: Searching): number => (s.state?.best?.worth.miss === 0 ? s.state.best.worth.price : Infinity);
   const byPrice = (): readonly Searching[] => [...all].sort((a, b) => price(a) - price(b));
-  function* whileGoing(s: Searching, going: () => boolean): Generator<Found, void> {
+  function* whileGoing(s: Searching, going: () => boolean): Generator<SoFar, void> {
     for (let n = 0; !s.over && going(); n++) {
       step(s);
-      if (n % TOLD_EVERY === 0) yield told(true, false);
+      if (n % TOLD_EVERY === 0) yield so(true, false);
     }
   }
   // Then each as cheap as single changes make it; and at last the cheapest by everything there is.
   for (const s of byPrice()) yield* whileGoing(s, () => s.state?.phase === 'descent' && s.state.effort < MOST_AT_FIRST);
   for (const s of all) s.settled = true;
-  yield told(true, false);
+  yield so(true, false);
   for (const s of byPrice().slice(0, FURTHER)) yield* whileGoing(s, () => true);
-  return told(true, true);
+  return so(true, true);
 }
 
 /** Everything judged of some kinds, each searched to its end: what the costs of wishes are read from. */
@@ -232,14 +242,16 @@ export function findAll(
   bedId: string,
   brief: Brief,
   options: FindOptions,
-  goOn: (so: Found) => boolean = () => true,
+  goOn: (so: SoFar) => boolean = () => true,
 ): Found {
   const run = find(garden, bedId, brief, options);
   for (;;) {
     const { value, done } = run.next();
-    if (done || !goOn(value)) return value;
+    if (done || !goOn(value)) return value.answer();
   }
 }
+
+const judgedOf = (all: readonly Searching[]): number => all.reduce((sum, s) => sum + (s.state?.pool.length ?? 0), 0);
 
 const offered = ({ key, name }: Pick<Searching, 'key' | 'name'>, { s, worth }: Judged<Cover, Weighed>): Offer => ({
   id: keyOf(s),
@@ -285,12 +297,19 @@ function answer(ask: Asked, all: readonly Searching[], full: boolean, done: bool
   const front = unbeaten([...one.values()], (o) => told(o.weighed.figures));
   return {
     kinds,
-    offers: spaced(front),
+    offers: withBests(spaced(front), kinds),
     almost: done ? almostOf(all) : {},
-    judged: all.reduce((sum, s) => sum + (s.state?.pool.length ?? 0), 0),
+    judged: judgedOf(all),
     full,
     done,
   };
+}
+
+/** The best of each kind stands among the offers, be it beaten in everything. */
+function withBests(front: readonly Offer[], kinds: readonly KindAnswer[]): readonly Offer[] {
+  const shown = new Set(front.map((o) => o.kind));
+  const more = kinds.flatMap((k) => (k.best && !shown.has(k.key) ? [k.best] : []));
+  return [...front, ...more].sort((a, b) => a.weighed.price - b.weighed.price);
 }
 
 /** For each wish the cheapest design that misses it alone. */

@@ -111,7 +111,7 @@ const service = {
         const found = proven(
           garden,
           brief,
-          value,
+          value.answer(),
           highsSolver(solver, () => performance.now()),
         );
         last = { garden, bedId, brief, found };
@@ -120,7 +120,7 @@ const service = {
       const now = performance.now();
       if ((value.full && !full) || now - told > TELL_MS) {
         full = value.full;
-        if (value.full) onFound(shown(garden, bedId, brief, value));
+        if (value.full) onFound(shown(garden, bedId, brief, value.answer()));
         told = performance.now();
       }
       if (now - slice > SLICE_MS) {
