@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { type SearchState, type Space, type Worth, better, dice, search, unbeaten } from './search';
+import { chance } from './noise';
+import { type SearchState, type Space, type Worth, better, search, unbeaten } from './search';
 
 type Point = readonly number[];
 interface Grid {
@@ -37,7 +38,8 @@ function run(grid: Grid, small: number, more: Partial<Space<Point, Worth>> = {},
 const rough = fc
   .record({ sizes: fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 1, maxLength: 4 }), seed: fc.nat() })
   .map(({ sizes, seed }): Grid => {
-    const roll = dice(seed);
+    let at = 0;
+    const roll = (): number => chance(seed, 0, at++);
     const drawn = new Map<string, Worth | undefined>();
     return {
       sizes,
@@ -156,4 +158,15 @@ test('nothing beats those that are unbeaten, and something beats every other', (
       for (const x of all) expect(front.includes(x)).toBe(!all.some((y) => beats(y, x)));
     }),
   );
+});
+
+test('a space too large to go through whole is still searched from starts that are made one by one', () => {
+  const grid: Grid = { sizes: [9, 9], worth: (p) => ({ miss: 0, warnings: 0, price: p.reduce((s, x) => s + x, 1) }) };
+  function* starts(): Generator<Point> {
+    yield [5, 5];
+  }
+  const of = search(spaceOf(grid), starts(), { seed: 1, most: 500, small: 3 });
+  let last = of.next();
+  while (!last.done) last = of.next();
+  expect(last.value).toMatchObject({ whole: false, best: { s: [0, 0] } });
 });

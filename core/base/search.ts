@@ -1,5 +1,7 @@
 /** Looking for the cheapest thing that does what is asked, among things that differ by single changes. Deterministic by its seed. */
 
+import { chance } from './noise';
+
 /** How good a thing is: first what it misses of what is asked, then what it is warned of, then its price. */
 export interface Worth {
   /** How much of what is asked it misses; 0: nothing. */
@@ -68,16 +70,8 @@ export const better = (a: Worth, b: Worth): boolean =>
       ? a.warnings < b.warnings
       : a.price < b.price - CENT;
 
-/** Numbers from 0 to 1, the same for the same seed. Source: the 32-bit generator "mulberry32" (T. Ettinger, public domain). */
-export function dice(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+/** Whatever is not cheaper than this is no better: while something is missed or warned of, anything may be. */
+const limitOf = ({ miss, warnings, price }: Worth): number => (miss === 0 && warnings === 0 ? price : Infinity);
 
 /**
  * Looks for the best of a space: a small one as a whole, a large one by descent from its starts, by restarts, and at last by what two
@@ -97,7 +91,11 @@ export function* search<S, J extends Worth>(
   /** Priced, and too dear to be judged: half the work. */
   let spared = 0;
   let phase: SearchState<S, J>['phase'] = 'descent';
-  const state = (): SearchState<S, J> => ({ best, pool, effort: pool.length + spared / 2, whole, phase });
+  const effort = (): number => pool.length + spared / 2;
+  const spent = (): boolean => effort() >= most;
+  const state = (): SearchState<S, J> => ({ best, pool, effort: effort(), whole, phase });
+  // Gone through whole or one by one: a start is made once.
+  const begun = small > 0 ? [...starts] : starts;
 
   /** Judges a thing once; nothing where it cannot be, or cannot be better than a limit. */
   const judge = (s: S, limit = Infinity): Judged<S, J> | undefined => {
@@ -107,9 +105,11 @@ export function* search<S, J extends Worth>(
     if (Number.isFinite(limit)) {
       const bound = space.bound?.(s);
       if (bound === undefined && space.bound) return void known.set(key, undefined);
-      if (bound !== undefined && bound >= limit - CENT) spared++;
-      // Not kept as judged: with a higher limit it is looked at again.
-      if (bound !== undefined && bound >= limit - CENT) return undefined;
+      if (bound !== undefined && bound >= limit - CENT) {
+        // Not kept as judged: with a higher limit it is looked at again.
+        spared++;
+        return undefined;
+      }
     }
     const worth = space.judge(s);
     const found = worth && { s, worth };
@@ -120,11 +120,10 @@ export function* search<S, J extends Worth>(
     if (!best || better(found.worth, best.worth)) best = found;
     return found;
   };
-  const spent = (): boolean => state().effort >= most;
 
   /** Everything that changes lead to from the starts; false where that is too much. */
   function* everything(): Generator<SearchState<S, J>, boolean> {
-    const queue = [...starts];
+    const queue = [...begun];
     const seen = new Set(queue.map(space.keyOf));
     for (let i = 0; i < queue.length; i++) {
       const s = queue[i] as S;
@@ -158,7 +157,7 @@ export function* search<S, J extends Worth>(
       }
       const s = moves[i % moves.length] as S;
       // What meets everything already is only left for something cheaper.
-      const found = judge(s, now.worth.miss === 0 && now.worth.warnings === 0 ? now.worth.price : Infinity);
+      const found = judge(s, limitOf(now.worth));
       yield state();
       // While something is missed a better price leads nowhere.
       if (!found || !(now.worth.miss > 0 ? found.worth.miss < now.worth.miss - 1e-9 : better(found.worth, now.worth)))
@@ -178,7 +177,7 @@ export function* search<S, J extends Worth>(
       return state();
     }
   }
-  for (const s of starts) {
+  for (const s of begun) {
     if (!every && best && (best as Judged<S, J>).worth.miss === 0) break;
     phase = 'descent';
     const first = judge(s);
@@ -187,12 +186,11 @@ export function* search<S, J extends Worth>(
     yield* descend(first);
   }
   phase = 'restart';
-  const roll = dice(seed);
   for (let n = 0; n < restarts && best && !spent(); n++) {
     let at: Judged<S, J> = best;
     for (let k = 0; k < SHAKES; k++) {
       const moves = space.movesOf(at.s, at.worth, true);
-      const s = moves[Math.floor(roll() * moves.length)];
+      const s = moves[Math.floor(chance(seed, n, k) * moves.length)];
       const found = s === undefined || spent() ? undefined : judge(s);
       yield state();
       if (found) at = found;
@@ -221,8 +219,8 @@ export function* search<S, J extends Worth>(
     for (const one of near) {
       for (const s of space.movesOf(one.s, one.worth, true)) {
         if (spent()) break;
-        const found = judge(s, top.worth.miss === 0 && top.worth.warnings === 0 ? top.worth.price : Infinity);
-        if (found) yield state();
+        judge(s, limitOf(top.worth));
+        yield state();
       }
       if (best !== top || spent()) break;
     }

@@ -15,7 +15,8 @@ import { figuresOf } from './design';
 import { type FindOptions, asked, findAll, poolsOf } from './find';
 import { briefReport, readBriefJob } from './job';
 import { whyNot } from './whyNot';
-import { gardenFor, missOf, more, sentenceOf, wishesOf, without } from './wishes';
+import { more, without } from './loosened';
+import { gardenFor, missOf, sentenceOf, wishesOf } from './wishes';
 
 const garden = demoGarden();
 const units = { length: 'ftin', temperature: 'C', currency: 'USD' } as const;

@@ -1,15 +1,14 @@
 /** What each wish of a brief costs: the brief with a wish left out, or asking for more, searched again from what was found. */
 import { type Judged, better } from '../base/search';
-import type { Phrase } from '../base/figure';
-import { amount } from '../base/figure';
-import type { Quantity } from '../base/amount';
+import { type Phrase, amount } from '../base/figure';
 import { isMetric } from '../base/length';
 import type { Cover, Garden } from '../garden/garden';
-import { designSnow, snowDepthMm } from '../judge/proof/snow';
 import type { Brief } from '../site/brief';
 import type { Weighed } from './design';
-import { type Found, type Offer, asked, poolsOf } from './find';
-import { type FigureKey, type Wish, missOf, more, without } from './wishes';
+import type { Found, Offer } from './answer';
+import { asked, poolsOf } from './find';
+import { more, placeAsksMore, without } from './loosened';
+import { FIGURE_QUANTITY, type Wish, missOf } from './wishes';
 
 /** Designs whose prices differ by less are called equal: shops differ by more. Source: our own figure. */
 export const PRICE_NOISE = 0.03;
@@ -34,16 +33,6 @@ const MOST = 110;
 const OTHERS = 1;
 /** Wishes nearest to a jump that are told. */
 const NEAREST = 3;
-
-const QUANTITY: Partial<Record<FigureKey, Quantity>> = {
-  coldestC: 'temperature',
-  wetSnowMm: 'snowDepth',
-  clearanceMm: 'length',
-  hours: 'hours',
-  liftKg: 'mass',
-  longestMm: 'length',
-  price: 'money',
-};
 
 /** The cheapest of a pool that misses nothing. */
 function bestOf(pool: readonly Judged<Cover, Weighed>[]): Judged<Cover, Weighed> | undefined {
@@ -139,13 +128,6 @@ export function* costsOf(
   return so([...priced, ...jumps.slice(0, NEAREST).map((j) => j.priced)]);
 }
 
-/** Whether the place asks for more by itself: without the wish that would come in its stead. */
-function placeAsksMore({ site }: Garden, brief: Brief, id: string): boolean {
-  if (id === 'gust') return brief.gustMPerS !== null && site.gustMPerS > brief.gustMPerS;
-  if (id !== 'snow' || brief.wetSnowMm === null) return false;
-  return snowDepthMm(designSnow(site.snow, site.exposure, site).groundPa, 'wet') > brief.wetSnowMm;
-}
-
 /** A wish with the price that another word on it leads to. */
 type Priced = Omit<WishCost, 'change'> & { readonly to: number | undefined };
 
@@ -161,8 +143,7 @@ const searched = (ask: ReturnType<typeof asked>, starts: readonly Offer[], most:
 /** The design that is cheaper for the least less of what a wish asks; nothing where none is. */
 function jumpOf(wish: Wish, pool: readonly Judged<Cover, Weighed>[], { price, warnings }: Weighed): Jump | undefined {
   const { bound } = wish;
-  const quantity = bound && QUANTITY[bound.figure];
-  if (!bound || !quantity || wish.id === 'price') return undefined;
+  if (!bound || wish.id === 'price') return undefined;
   const cheaper = pool
     .filter(
       ({ worth }) =>
@@ -178,7 +159,7 @@ function jumpOf(wish: Wish, pool: readonly Judged<Cover, Weighed>[], { price, wa
     priced: {
       id: wish.id,
       how: 'less',
-      said: [amount(least.worth.figures[bound.figure], quantity), ' instead of ', ...wish.thing],
+      said: [amount(least.worth.figures[bound.figure], FIGURE_QUANTITY[bound.figure]), ' instead of ', ...wish.thing],
       to: least.worth.price,
       cover: least.s,
     },

@@ -1,49 +1,13 @@
-/** From a brief to designs: every kind of cover searched on its bed, the best of each and those that nothing else beats. */
-import { type Judged, type SearchState, search, unbeaten } from '../base/search';
-import type { Phrase } from '../base/figure';
+/** From a brief to designs: every kind of cover searched on its bed. */
+import { type Judged, type SearchState, search } from '../base/search';
 import { FAMILY_KEYS, familyOf } from '../build/families';
+import { catalogOf } from '../catalog/own';
 import type { Cover, Garden } from '../garden/garden';
 import { type Brief, NOTHING_SAID } from '../site/brief';
 import { firstCover } from '../start';
+import { type Found, type Searched, answerOf } from './answer';
 import { type Weighed, type Workshop, keyOf, mendsOf, movesOf, withFewer, workshop } from './design';
-import { type Figures, type Wish, cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
-import { catalogOf } from '../catalog/own';
-
-/** A design that is offered. */
-export interface Offer {
-  readonly id: string;
-  readonly kind: string;
-  readonly name: string;
-  readonly cover: Cover;
-  readonly weighed: Weighed;
-  /** By cuts proven best; until then its price is that of the quick rule. */
-  readonly provenPrice?: number;
-}
-
-/** What came of one kind. */
-export interface KindAnswer {
-  readonly key: string;
-  readonly name: string;
-  /** The cheapest of it that does everything. */
-  readonly best: Offer | undefined;
-  /** Why there is none: the wish that rules it out, as a sentence. */
-  readonly ruledOut: Phrase | undefined;
-  /** Of one that cannot, its design that misses least, and the wishes that it misses. */
-  readonly nearest: Offer | undefined;
-}
-
-/** The answer to a brief, or as far as it has come. */
-export interface Found {
-  readonly kinds: readonly KindAnswer[];
-  /** Those that do everything and that nothing else beats, and the best of every kind that can; the cheapest first. */
-  readonly offers: readonly Offer[];
-  /** For each wish the cheapest design that does everything but it. */
-  readonly almost: Readonly<Record<string, Offer>>;
-  readonly judged: number;
-  /** Every kind has been brought as far as it goes by single changes: a full answer, if not the last word. */
-  readonly full: boolean;
-  readonly done: boolean;
-}
+import { cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
 
 /** Where a search stands; the answer so far is worked out only where it is asked for. */
 export interface SoFar extends Pick<Found, 'judged' | 'full' | 'done'> {
@@ -70,20 +34,8 @@ const FURTHER = 2;
 /** Questions about the form as a whole, and starts beside the usual one. */
 const FORMS = ['school', 'bends', 'courses', 'board'];
 const MORE_STARTS = 2;
-/** Offers shown at the most. */
-const MOST_OFFERS = 16;
 /** Told how it stands after so many that were looked at. */
 const TOLD_EVERY = 20;
-
-/** Figures to what a builder would tell apart, the smaller the better. */
-const told = ({ price, hours, coldestC, wetSnowMm, clearanceMm, massKg }: Figures): readonly number[] => [
-  Math.round(price),
-  Math.round(2 * hours) / 2,
-  Math.round(2 * coldestC) / 2,
-  -Math.round(Math.min(wetSnowMm, 1500) / 25),
-  -Math.round(clearanceMm / 25),
-  Math.round(massKg),
-];
 
 /** A kind's own first cover for a brief: its crop, its rows, its hands. */
 function startOf(garden: Garden, bedId: string, kind: string, brief: Brief): Cover | undefined {
@@ -106,14 +58,10 @@ function startOf(garden: Garden, bedId: string, kind: string, brief: Brief): Cov
 }
 
 /** One kind while it is searched. */
-interface Searching {
-  readonly key: string;
-  readonly name: string;
-  readonly shop: Workshop;
+interface Searching extends Searched {
   readonly run: Generator<SearchState<Cover, Weighed>, SearchState<Cover, Weighed>>;
   state: SearchState<Cover, Weighed> | undefined;
   over: boolean;
-  /** Looked into as far as any kind is: what it misses is told. */
   settled: boolean;
 }
 
@@ -182,7 +130,6 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
   return {
     key,
     name: familyOf(key).name,
-    shop,
     run,
     state: undefined,
     over: false,
@@ -197,12 +144,10 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
 export function* find(garden: Garden, bedId: string, brief: Brief, options: FindOptions): Generator<SoFar, SoFar> {
   const ask = asked(garden, bedId, brief);
   const all = ask.kinds.map((key) => searching(ask, key, options));
-  const so = (full: boolean, done: boolean): SoFar => ({
-    judged: judgedOf(all),
-    full,
-    done,
-    answer: () => answer(ask, all, full, done),
-  });
+  const so = (full: boolean, done: boolean): SoFar => {
+    const judged = all.reduce((sum, s) => sum + (s.state?.pool.length ?? 0), 0);
+    return { judged, full, done, answer: () => answerOf(ask.wishes, all, { judged, full, done }) };
+  };
   // As far as what is missed asks for changes: a full answer, if a dear one.
   for (const s of all) {
     for (let n = 0; repairing(s); n++) {
@@ -249,112 +194,4 @@ export function findAll(
     const { value, done } = run.next();
     if (done || !goOn(value)) return value.answer();
   }
-}
-
-const judgedOf = (all: readonly Searching[]): number => all.reduce((sum, s) => sum + (s.state?.pool.length ?? 0), 0);
-
-const offered = ({ key, name }: Pick<Searching, 'key' | 'name'>, { s, worth }: Judged<Cover, Weighed>): Offer => ({
-  id: keyOf(s),
-  kind: key,
-  name,
-  cover: s,
-  weighed: worth,
-});
-
-function answer(ask: Asked, all: readonly Searching[], full: boolean, done: boolean): Found {
-  const kinds = all.map((s): KindAnswer => {
-    const best = s.state?.best;
-    const meets = best?.worth.miss === 0;
-    return {
-      key: s.key,
-      name: s.name,
-      best: best && meets ? offered(s, best) : undefined,
-      ruledOut: meets || !s.settled ? undefined : ruledOut(s, ask.wishes),
-      nearest: best && !meets ? offered(s, best) : undefined,
-    };
-  });
-  // What is warned of is only offered where its kind has nothing better.
-  const able = all.flatMap((s) => {
-    const best = s.state?.best;
-    if (!best || best.worth.miss > 0) return [];
-    return (s.state?.pool ?? [])
-      .filter(({ worth }) => worth.miss === 0 && worth.warnings <= best.worth.warnings)
-      .map((j) => offered(s, j));
-  });
-  const bests = new Set(kinds.flatMap((k) => k.best?.id ?? []));
-  const sorted = [...able].sort(
-    (a, b) =>
-      a.weighed.price - b.weighed.price ||
-      Number(bests.has(b.id)) - Number(bests.has(a.id)) ||
-      a.id.localeCompare(b.id),
-  );
-  // Of those that a builder would not tell apart one, the best of its kind first.
-  const one = new Map<string, Offer>();
-  for (const o of sorted) {
-    const key = told(o.weighed.figures).join();
-    if (!one.has(key) || (bests.has(o.id) && !bests.has(one.get(key)?.id ?? ''))) one.set(key, o);
-  }
-  const front = unbeaten([...one.values()], (o) => told(o.weighed.figures));
-  return {
-    kinds,
-    offers: withBests(spaced(front), kinds),
-    almost: done ? almostOf(all) : {},
-    judged: judgedOf(all),
-    full,
-    done,
-  };
-}
-
-/** The best of each kind stands among the offers, be it beaten in everything. */
-function withBests(front: readonly Offer[], kinds: readonly KindAnswer[]): readonly Offer[] {
-  const shown = new Set(front.map((o) => o.kind));
-  const more = kinds.flatMap((k) => (k.best && !shown.has(k.key) ? [k.best] : []));
-  return [...front, ...more].sort((a, b) => a.weighed.price - b.weighed.price);
-}
-
-/** For each wish the cheapest design that misses it alone. */
-function almostOf(all: readonly Searching[]): Found['almost'] {
-  const found: Record<string, Offer> = {};
-  for (const s of all)
-    for (const j of s.state?.pool ?? []) {
-      const [id, ...more] = Object.keys(j.worth.misses);
-      if (id === undefined || more.length > 0) continue;
-      const known = found[id];
-      if (!known || j.worth.price < known.weighed.price) found[id] = offered(s, j);
-    }
-  return found;
-}
-
-/** Of many the cheapest, and then each time the one that differs most from those taken. */
-function spaced(front: readonly Offer[]): readonly Offer[] {
-  if (front.length <= MOST_OFFERS) return front;
-  const of = front.map((o) => told(o.weighed.figures));
-  const span =
-    of[0]?.map((_, i) => Math.max(...of.map((f) => f[i] ?? 0)) - Math.min(...of.map((f) => f[i] ?? 0))) ?? [];
-  const apart = (a: readonly number[], b: readonly number[]): number =>
-    a.reduce((sum, x, i) => sum + Math.abs(x - (b[i] ?? 0)) / Math.max(1e-9, span[i] ?? 1), 0);
-  const taken = [0];
-  const nearest = of.map((f) => apart(f, of[0] ?? []));
-  while (taken.length < MOST_OFFERS) {
-    let far = 0;
-    for (let i = 1; i < nearest.length; i++) if ((nearest[i] ?? 0) > (nearest[far] ?? 0)) far = i;
-    taken.push(far);
-    of.forEach((f, i) => (nearest[i] = Math.min(nearest[i] ?? 0, apart(f, of[far] ?? []))));
-  }
-  return taken.sort((a, b) => a - b).flatMap((i) => front[i] ?? []);
-}
-
-/** The wish that rules a kind out: of its best design the one that it misses most. */
-function ruledOut({ name, state }: Searching, wishes: readonly Wish[]): Phrase | undefined {
-  const best = state?.best;
-  if (!state) return undefined;
-  const kind = name.toLowerCase();
-  if (!best) return [`No ${kind} can be built here.`];
-  // Where each wish is met by some design, it is all of them together that is too much.
-  const [worst] = Object.entries(best.worth.misses).sort((a, b) => b[1] - a[1]);
-  const wish = wishes.find((w) => w.id === worst?.[0]);
-  if (!wish) return undefined;
-  const alone = state.pool.some(({ worth }) => worth.misses[wish.id] === undefined);
-  const that: Phrase = [`No ${kind} ${state.whole ? '' : 'was found that '}`, ...wish.does];
-  return alone ? [...that, ' and does the rest too.'] : [...that, '.'];
 }

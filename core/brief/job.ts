@@ -9,7 +9,8 @@ import { type Garden, checkGarden, emptyGarden } from '../garden/garden';
 import { squareBed } from '../site/bed';
 import { type Brief, briefSchema } from '../site/brief';
 import { type WishCost, binding } from './costs';
-import type { Asked, Found } from './find';
+import type { Found } from './answer';
+import type { Asked } from './find';
 import { apart, equal, priceOf } from './offers';
 
 export const BRIEF_FORMAT = 'cabanon-brief';

@@ -7,7 +7,7 @@ import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { outline } from '../plan';
 import type { Brief } from '../site/brief';
 import { samePrice } from './costs';
-import type { Found, Offer } from './find';
+import type { Found, Offer } from './answer';
 import { type Figures, gardenFor } from './wishes';
 
 /** The price that is told: proven where it has been. */

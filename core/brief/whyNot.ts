@@ -1,5 +1,4 @@
 /** A design of the gardener's own held against another, wish by wish. */
-import type { Quantity } from '../base/amount';
 import { type Phrase, amount } from '../base/figure';
 import type { Outline } from '../outline';
 import { outline } from '../plan';
@@ -7,7 +6,7 @@ import type { Cover, Garden } from '../garden/garden';
 import type { Brief } from '../site/brief';
 import { type Weighed, weigh } from './design';
 import { asked } from './find';
-import { type FigureKey, type Figures, type Wish } from './wishes';
+import { FIGURE_QUANTITY, type Figures, type Wish } from './wishes';
 
 /** One wish, and how both do by it. */
 export interface HeldAgainst {
@@ -24,22 +23,11 @@ export interface WhyNot {
   readonly wishes: readonly HeldAgainst[];
 }
 
-const QUANTITY: Readonly<Record<FigureKey, Quantity>> = {
-  price: 'money',
-  hours: 'hours',
-  coldestC: 'temperature',
-  wetSnowMm: 'snowDepth',
-  clearanceMm: 'length',
-  massKg: 'mass',
-  liftKg: 'mass',
-  longestMm: 'length',
-};
-
 /** What a design does by a wish: its figure where there is one, else the checks that fail, else yes or no. */
 function said(wish: Wish, o: Outline, figures: Figures, meets: boolean): Phrase {
   if (wish.bound) {
     const value = figures[wish.bound.figure];
-    return Number.isFinite(value) ? [amount(value, QUANTITY[wish.bound.figure])] : ['no limit'];
+    return Number.isFinite(value) ? [amount(value, FIGURE_QUANTITY[wish.bound.figure])] : ['no limit'];
   }
   const [first] = o.checks.filter((c) => c.verdict === 'fails');
   if (wish.id === 'stands' && !meets && first) return first.text;

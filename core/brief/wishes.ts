@@ -1,6 +1,6 @@
 /** A brief as wishes: each asks one thing of a design, says it in words, and tells how far a design misses it. */
+import type { Quantity } from '../base/amount';
 import { type Phrase, amount } from '../base/figure';
-import { MM_PER_INCH } from '../base/length';
 import type { Opening } from '../build/assembly/openings';
 import { familyOf } from '../build/families';
 import { type Catalog, cropOf } from '../catalog/catalog';
@@ -28,6 +28,18 @@ export interface Figures {
   readonly longestMm: number;
 }
 export type FigureKey = keyof Figures;
+
+/** What each figure measures. */
+export const FIGURE_QUANTITY: Readonly<Record<FigureKey, Quantity>> = {
+  price: 'money',
+  hours: 'hours',
+  coldestC: 'temperature',
+  wetSnowMm: 'snowDepth',
+  clearanceMm: 'growth',
+  massKg: 'mass',
+  liftKg: 'mass',
+  longestMm: 'length',
+};
 
 /** A wish for a figure of at least, or at most, so much. */
 export interface Bound {
@@ -302,44 +314,6 @@ export function gardenFor(garden: Garden, brief: Brief): Garden {
     ...(carry !== catalog.carryMm && { catalog: { ...catalog, carryMm: carry } }),
   };
 }
-
-/** The next step of a wish that asks for more, and how it is said; nothing where there is none. */
-export function more(brief: Brief, id: string, metric: boolean): Brief | undefined {
-  const rounded = (mm: number): number => {
-    const step = metric ? 50 : 2 * MM_PER_INCH;
-    return Math.max(step, Math.round(mm / step) * step);
-  };
-  if (id === 'snow' && brief.wetSnowMm !== null && brief.wetSnowMm > 0)
-    return { ...brief, wetSnowMm: rounded(brief.wetSnowMm * 1.5) };
-  if (id === 'cold' && brief.coldestC !== null) return { ...brief, coldestC: brief.coldestC - 3 };
-  if (id === 'gust' && brief.gustMPerS !== null) return { ...brief, gustMPerS: brief.gustMPerS + 5 };
-  return undefined;
-}
-
-/** A brief without one of its wishes. */
-export function without(brief: Brief, id: string): Brief | undefined {
-  const [word, rest] = [id.split(' ')[0], id.slice(id.indexOf(' ') + 1)];
-  if (id === 'one hand') return { ...brief, oneHand: false };
-  if (word === 'use') return { ...brief, use: brief.use.filter((k) => k !== rest) };
-  if (word === 'not') return { ...brief, notMaterials: brief.notMaterials.filter((k) => k !== rest) };
-  if (id in PURPOSES) return { ...brief, purposes: brief.purposes.filter((p) => p !== id) };
-  const field = FIELD[id];
-  return field && { ...brief, [field]: Array.isArray(brief[field]) ? [] : null };
-}
-const FIELD: Readonly<Record<string, keyof Brief>> = {
-  headroom: 'crops',
-  cold: 'coldestC',
-  snow: 'wetSnowMm',
-  gust: 'gustMPerS',
-  price: 'price',
-  hours: 'hours',
-  lift: 'liftKg',
-  carry: 'carryMm',
-  store: 'storeMm',
-  reach: 'reach',
-  hands: 'hands',
-  tools: 'without',
-};
 
 /** A brief read back as one sentence. */
 export function sentenceOf(garden: Garden, brief: Brief): Phrase {

@@ -1,7 +1,7 @@
 /** A made-up pair of thermometers, one in the bed and one beside it: a bed that is not quite what was reckoned, read not quite right. */
 import { z } from 'zod';
 import { MS_PER_HOUR } from '../../base/days';
-import { bell, chance, seedOf } from '../weather/noise';
+import { bell, chance, seedOf } from '../../base/noise';
 import { simulatedWeather } from '../weather/simulated';
 import { hoursOf } from '../weather/weather';
 import { climateOf } from './climate';

@@ -5,7 +5,7 @@ import { type ClimateOptions, type DaySum, type Limits, climateOf } from '../cli
 import type { ClimatePlace } from '../climate/drive';
 import type { BedModel } from '../climate/model';
 import type { Tending } from '../climate/tending';
-import { bell } from '../weather/noise';
+import { bell } from '../../base/noise';
 import { placeSeed, simulatedWeather } from '../weather/simulated';
 import { BRUSH_HOUR, lying, wetMm } from './lying';
 

@@ -1,7 +1,7 @@
 /** Made-up weather with the manners of the real: fronts, snow, gusts, clear cold nights; and a forecast that can be wrong. */
 import { clearSkyWPerM2, sunAt, throughCloud } from '../climate/sky';
 import { MS_PER_DAY, MS_PER_HOUR } from '../../base/days';
-import { bell, seedOf, swell } from './noise';
+import { bell, seedOf, swell } from '../../base/noise';
 import { normalsOf, usualC } from './normals';
 import { SNOWS_BELOW_C, SNOW_PER_WATER, type Weather, type WeatherPlace } from './weather';
 

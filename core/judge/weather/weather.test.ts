@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { MS_PER_HOUR } from '../../base/days';
 import { HOLLOW } from '../../testing/weather';
-import { bell, chance, seedOf, swell } from './noise';
+import { bell, chance, seedOf, swell } from '../../base/noise';
 import { groundC, normalsOf, usualC } from './normals';
 import { placeSeed, simulatedForecast, simulatedWeather } from './simulated';
 import { WEATHER_LISTS, hoursOf, part } from './weather';

@@ -5,7 +5,7 @@ import { type Result, fail } from '../../../core/base/result';
 import { FAMILIES } from '../../../core/build/families';
 import { roundLength } from '../../../core/catalog/market';
 import { normalsOf } from '../../../core/judge/weather/normals';
-import { designSnow, snowDepthMm } from '../../../core/judge/proof/snow';
+import { placeSnowMm } from '../../../core/brief/loosened';
 import { type Brief, PURPOSES, PURPOSE_KEYS } from '../../../core/site/brief';
 import { useCatalog, useGarden, useUnits } from '../../app/hooks';
 import { Pick } from '../../parts/Pick';
@@ -175,11 +175,10 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
   const degrees = (c: number | null): number | null => (c === null ? null : fahrenheit ? c * 1.8 + 32 : c);
   const proposed = (): Partial<Brief> => {
     const { meanC, swingC } = normalsOf(site);
-    const { groundPa } = designSnow(site.snow, site.exposure, site);
     return {
       // A clear night of midwinter is as much below the month's mean again as a cold spell is.
       coldestC: Math.round(meanC - swingC - COLD_SPELL_C),
-      wetSnowMm: roundLength(snowDepthMm(groundPa, 'wet'), garden.units.stock),
+      wetSnowMm: roundLength(placeSnowMm(site), garden.units.stock),
       gustMPerS: site.gustMPerS,
     };
   };

@@ -1,12 +1,13 @@
-import type { Quantity } from '../../../core/base/amount';
-import type { FigureKey } from '../../../core/brief/wishes';
+import { FIGURE_QUANTITY, type FigureKey } from '../../../core/brief/wishes';
+
+const LABELS: readonly { readonly key: FigureKey; readonly label: string }[] = [
+  { key: 'price', label: 'Price' },
+  { key: 'hours', label: 'Hours' },
+  { key: 'coldestC', label: 'Coldest night' },
+  { key: 'wetSnowMm', label: 'Wet snow' },
+  { key: 'clearanceMm', label: 'Over the crop' },
+  { key: 'massKg', label: 'Weight' },
+];
 
 /** Figures that designs are weighed by, as they are named. */
-export const WEIGHED_BY: readonly { readonly key: FigureKey; readonly label: string; readonly quantity: Quantity }[] = [
-  { key: 'price', label: 'Price', quantity: 'money' },
-  { key: 'hours', label: 'Hours', quantity: 'hours' },
-  { key: 'coldestC', label: 'Coldest night', quantity: 'temperature' },
-  { key: 'wetSnowMm', label: 'Wet snow', quantity: 'snowDepth' },
-  { key: 'clearanceMm', label: 'Over the crop', quantity: 'growth' },
-  { key: 'massKg', label: 'Weight', quantity: 'mass' },
-];
+export const WEIGHED_BY = LABELS.map((w) => ({ ...w, quantity: FIGURE_QUANTITY[w.key] }));
