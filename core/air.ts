@@ -9,6 +9,7 @@ import { type Task, seasonOf } from './judge/season/calendar';
 import { coatOn, enclosureIn } from './judge/season/coats';
 import { type Weather, part } from './judge/weather/weather';
 import { type Fit, type Reading, fitReadings, readingSpan } from './judge/climate/fit';
+import { type SheetLife, type Spell, sheetLives } from './judge/season/sheetLife';
 import { type Tonight, tonightOf } from './judge/season/tonight';
 import { hourAt } from './base/days';
 import { remembered } from './base/remember';
@@ -106,3 +107,14 @@ export function fitOfCover(o: Outline, weather: Weather, readings: readonly Read
   const span = part(weather, from, hours);
   return fitReadings(readings, (options) => airOf(o, span, o.cover.tending, options));
 }
+
+/** What the sun has done to the sheets of a cover in spells out of doors. @param today up to when it is counted */
+export const sheetsInSun = (o: Outline, spells: readonly Spell[], today: string): readonly SheetLife[] =>
+  sheetLives(
+    o.assembly.enclosure.skins[0].cover,
+    o.cover.coats,
+    (key) => coverMaterial(o.site.catalog, key),
+    spells,
+    o.garden.site,
+    today,
+  );

@@ -1,7 +1,6 @@
 /** A winter on a cover of a garden, and which one change would have helped it most. */
-import { climatePlace, modelOf, wornOf } from './air';
+import { climatePlace, modelOf, sheetsInSun, wornOf } from './air';
 import { addDays } from './base/days';
-import { coverMaterial } from './catalog/catalog';
 import { coatOn } from './judge/season/coats';
 import type { Answers } from './build/answers/asked';
 import { quickPrice } from './cut';
@@ -18,7 +17,7 @@ import {
   winterStartMs,
 } from './judge/season/rehearsal';
 import { type TrainerAsk, trainerFrom } from './judge/season/trainer';
-import { type SheetLife, sheetLives } from './judge/season/sheetLife';
+import type { SheetLife } from './judge/season/sheetLife';
 import { simulatedWeather } from './judge/weather/simulated';
 import type { Outline } from './outline';
 import { warmerBy } from './warmer';
@@ -85,14 +84,7 @@ function agedBy(o: Outline, { days, events }: Winter): readonly SheetLife[] {
   const from = days[0]?.date ?? '';
   const lost = events.find((e) => e.kind === 'folded' || e.kind === 'blown')?.date;
   const to = addDays(lost ?? days[days.length - 1]?.date ?? from, 1);
-  return sheetLives(
-    o.assembly.enclosure.skins[0].cover,
-    o.cover.coats,
-    (key) => coverMaterial(o.site.catalog, key),
-    [[from, to]],
-    o.garden.site,
-    to,
-  ).filter((l) => l.hours > 0);
+  return sheetsInSun(o, [[from, to]], to).filter((l) => l.hours > 0);
 }
 
 /** How ill a winter went: its end weighs more than all near things. */

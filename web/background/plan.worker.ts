@@ -2,10 +2,7 @@ import { type Pictured, pictured } from '../../core/show/picture';
 import { type Mend } from '../../core/mends';
 import { type CutProgress, cutAndShop } from '../../core/cut';
 import { expose } from 'comlink';
-import highsLoader from 'highs';
-import wasmUrl from 'highs/runtime?url';
-import { highsSolver } from '../../core/make/cutting/highs';
-import type { IntegerSolver } from '../../core/make/cutting/linearProgram';
+import { loadSolver } from './solver';
 import { type Candidate, type Standing, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/garden/garden';
 import { type LoadedHoop, type Loading, loadHoop } from '../../core/judge/proof/loaded';
@@ -62,16 +59,6 @@ function whenSlow<T>(onBest: OnBest<T>): (p: CutProgress, best: () => T | undefi
     if (performance.now() - began > TELL_MS || nextPieces > MANY_PIECES) onBest({ solved, sections, work: best() });
   };
 }
-
-let solver: Promise<IntegerSolver> | undefined;
-const loadSolver = (): Promise<IntegerSolver> =>
-  (solver ??= highsLoader({ locateFile: () => wasmUrl })
-    .then((highs) => highsSolver(highs, () => performance.now()))
-    .catch((why: unknown) => {
-      // Tried again with the next call.
-      solver = undefined;
-      throw why;
-    }));
 
 /** The garden as the screen has it, kept here so that an edit sends only what it changed. */
 let kept: Garden | undefined;

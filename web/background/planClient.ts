@@ -1,5 +1,5 @@
 import type { Mend } from '../../core/mends';
-import { type Remote, proxy, wrap } from 'comlink';
+import { type Remote, proxy } from 'comlink';
 import { changesOf } from '../../core/garden/changes';
 import type { Garden } from '../../core/garden/garden';
 import type { LoadedHoop, Loading } from '../../core/judge/proof/loaded';
@@ -14,54 +14,23 @@ import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
 import type { Decision } from '../../core/judge/season/trainer';
 import type { Played } from '../../core/rehearse';
 import type { Together } from '../../core/together';
+import { remoteWork } from './remote';
 import type { Evenings, OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
 
-let worker: Worker | undefined;
-let remote: Remote<PlanService> | undefined;
-/** Calls without an answer yet: what to tell each when there will be none. */
-const waiting = new Set<(why: Error) => void>();
-
-function service(): Remote<PlanService> {
-  if (!remote) {
-    worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
-    worker.onerror = () => stopWork('its part of Cabanon did not start, or broke');
-    worker.onmessageerror = () => stopWork('its answer could not be read');
-    remote = wrap<PlanService>(worker);
-  }
-  return remote;
-}
-
-/** Longest that a call may go on without a word, ms: an answer, or how far it is. */
-const SILENCE_MS = 30_000;
-
-/**
- * Asks the worker; refused when the worker breaks, is stopped or says nothing, which the worker itself cannot say.
- * @param of is given the worker, and what to call whenever there is a sign of life
- */
-function ask<T>(of: (service: Remote<PlanService>, alive: () => void) => Promise<T>): Promise<T> {
-  return new Promise((take, refuse) => {
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const alive = (): void => {
-      clearTimeout(timer);
-      timer = setTimeout(() => stopWork('it took too long'), SILENCE_MS);
-    };
-    const end = (): void => {
-      clearTimeout(timer);
-      waiting.delete(refuse);
-    };
-    waiting.add(refuse);
-    alive();
-    try {
-      of(service(), alive).then(take, refuse).finally(end);
-    } catch (why) {
-      end();
-      refuse(why as Error);
-    }
-  });
-}
-
-/** The garden that the worker has. */
+/** The garden that the worker has, and the weather. */
 let sent: Garden | undefined;
+let skySent: Weather | undefined;
+
+const { ask, stop } = remoteWork<PlanService>(
+  () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }),
+  () => {
+    sent = undefined;
+    skySent = undefined;
+  },
+);
+
+/** Ends all work; the next call starts afresh. */
+export const stopWork = (): void => stop();
 
 /** Asks about a garden: what the worker does not have of it goes ahead of the question. */
 function askOf<T>(garden: Garden, of: (service: Remote<PlanService>, alive: () => void) => Promise<T>): Promise<T> {
@@ -107,8 +76,6 @@ export function bendUnder(
   return askOf(garden, (s) => s.loaded(coverId, row, loading));
 }
 
-/** The weather that the worker has. */
-let skySent: Weather | undefined;
 /** Asks about a garden in a weather: that goes ahead where the worker does not have it. */
 function askInWeather<T>(
   garden: Garden,
@@ -217,15 +184,4 @@ export function workOutVersions(garden: Garden, coverId: string): Promise<readon
 export function warmUp(): void {
   // A call that needs the solver says what is wrong with it.
   ask((s) => s.warmUp()).catch(() => undefined);
-}
-
-/** Ends all work; the next call starts afresh. */
-export function stopWork(why = 'it was stopped'): void {
-  worker?.terminate();
-  worker = undefined;
-  remote = undefined;
-  sent = undefined;
-  skySent = undefined;
-  waiting.forEach((refuse) => refuse(new Error(why)));
-  waiting.clear();
 }

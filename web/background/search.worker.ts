@@ -1,7 +1,5 @@
 /** The search for a brief, in a worker of its own: seconds of it must not hold up a price or a cut. */
 import { expose } from 'comlink';
-import highsLoader from 'highs';
-import wasmUrl from 'highs/runtime?url';
 import { type Result, fail, ok } from '../../core/base/result';
 import type { Phrase } from '../../core/base/figure';
 import { type WishCost, costsOf } from '../../core/brief/costs';
@@ -10,11 +8,11 @@ import { asked, find } from '../../core/brief/find';
 import { apart, equal, priceOf, proven } from '../../core/brief/offers';
 import { type WhyNot, whyNot } from '../../core/brief/whyNot';
 import type { Cover, Garden } from '../../core/garden/garden';
-import { highsSolver } from '../../core/make/cutting/highs';
 import { outline } from '../../core/plan';
 import { pictured } from '../../core/show/picture';
 import type { Drawn } from '../../core/show/project';
 import type { Brief } from '../../core/site/brief';
+import { loadSolver } from './solver';
 
 /** A design as the screen shows it. */
 export interface ShownOffer extends Offer {
@@ -43,7 +41,8 @@ export interface ShownFound {
   readonly done: boolean;
 }
 
-export type OnFound = (found: ShownFound) => void;
+/** Hears how it stands; nothing but that it goes on, where there is no full answer yet. */
+export type OnFound = (found: ShownFound | undefined) => void;
 /** Told how it stands so often, ms; and others are heard in between so often. */
 const TELL_MS = 1200;
 const SLICE_MS = 40;
@@ -108,20 +107,14 @@ const service = {
     for (;;) {
       const { value, done } = run.next();
       if (done) {
-        const solver = await highsLoader({ locateFile: () => wasmUrl });
-        const found = proven(
-          garden,
-          brief,
-          value.answer(),
-          highsSolver(solver, () => performance.now()),
-        );
+        const found = proven(garden, brief, value.answer(), await loadSolver(), () => onFound(undefined));
         last = { garden, bedId, brief, found };
         return ok(shown(garden, bedId, brief, found));
       }
       const now = performance.now();
       if ((value.full && !full) || now - told > TELL_MS) {
         full = value.full;
-        if (value.full) onFound(shown(garden, bedId, brief, value.answer()));
+        onFound(value.full ? shown(garden, bedId, brief, value.answer()) : undefined);
         told = performance.now();
       }
       if (now - slice > SLICE_MS) {

@@ -1,9 +1,7 @@
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { seasonOfCover } from '../../core/air';
 import { hourAt } from '../../core/base/days';
 import { phraseText } from '../../core/base/figure';
-import { evaluate } from '../../core/evaluate';
 import { isInUse } from '../../core/garden/garden';
 import { newEntry } from '../../core/garden/log';
 import { type Reminder, dueAt, remindersOf } from '../../core/judge/season/reminders';
@@ -13,6 +11,7 @@ import { newId } from '../app/names';
 import { Button } from '../parts/controls';
 import { putPast, usePast } from './reminding';
 import { useForecast } from './useForecast';
+import { useSeasons } from './useSeasons';
 import { useTonight } from './useTonight';
 
 const Bar = styled.aside`
@@ -61,19 +60,19 @@ export default function Reminders(): ReactNode {
     standing.map((c) => c.id),
   );
   const today = dateAt(garden.site, nowMs);
+  const seasons = useSeasons(today);
   const all = useMemo(
     () =>
       remindersOf(
-        (words ?? []).flatMap(({ id, word }) => {
-          const cover = garden.covers.find((c) => c.id === id);
-          const o = cover && evaluate(garden, cover);
-          return cover
-            ? [{ coverId: id, name: cover.name, word, tasks: o?.ok ? seasonOfCover(o.value, today) : [] }]
-            : [];
-        }),
+        seasons.map(({ cover, tasks }) => ({
+          coverId: cover.id,
+          name: cover.name,
+          word: words?.find((w) => w.id === cover.id)?.word,
+          tasks,
+        })),
         today,
       ),
-    [words, garden, today],
+    [words, seasons, today],
   );
   const hour = hourAt(nowMs, utcHoursAt(garden.site, nowMs));
   const due = dueAt(all, hour, new Set(past.split('\n')));

@@ -1,6 +1,7 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { sheetsInSun } from '../../../core/air';
 import { MONTHS, isDate, sayDay } from '../../../core/base/days';
 import { fail, ok } from '../../../core/base/result';
 import { coverMaterial } from '../../../core/catalog/catalog';
@@ -11,7 +12,6 @@ import type { Cover, CoverState } from '../../../core/garden/garden';
 import { type LogKind, newEntry } from '../../../core/garden/log';
 import { withNextYear } from '../../../core/garden/order';
 import { spellsOf } from '../../../core/garden/spells';
-import { sheetLives } from '../../../core/judge/season/sheetLife';
 import type { Outline } from '../../../core/outline';
 import { partsOf } from '../../../core/show/parts';
 import { dateAt } from '../../../core/site/clock';
@@ -160,20 +160,9 @@ const sayMonth = (date: string): string => `${MONTHS[Number(date.slice(5, 7)) - 
 
 /** How far the sun has worn each sheet, and when it wants another. */
 function Sheets({ o }: { readonly o: Outline }): ReactNode {
-  const { garden, cover, assembly, site } = o;
+  const { garden, cover, site } = o;
   const today = dateAt(garden.site, Date.now());
-  const lives = useMemo(
-    () =>
-      sheetLives(
-        assembly.enclosure.skins[0].cover,
-        cover.coats,
-        (key) => coverMaterial(site.catalog, key),
-        spellsOf(cover, garden.log),
-        garden.site,
-        today,
-      ),
-    [assembly, cover, site, garden.log, garden.site, today],
-  );
+  const lives = useMemo(() => sheetsInSun(o, spellsOf(cover, garden.log), today), [o, cover, garden.log, today]);
   return (
     <section aria-label="Sheets in the sun">
       <h2>Sheets in the sun</h2>

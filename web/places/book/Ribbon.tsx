@@ -5,7 +5,7 @@ import { STANDSTILL_HOURS, sunDay } from '../../../core/judge/season/daylight';
 import { frostOf, inSpan } from '../../../core/judge/season/frost';
 import type { Task } from '../../../core/judge/season/calendar';
 import type { Place } from '../../../core/site/place';
-import type { SeasonOf } from './seasons';
+import type { SeasonOf } from '../../weather/useSeasons';
 
 const Figure = styled.figure`
   margin: 0;

@@ -12,7 +12,7 @@ import { Button } from '../../parts/controls';
 import { MoodMark } from '../../weather/MoodMark';
 import { type Forecast, useForecast } from '../../weather/useForecast';
 import { useTonight } from '../../weather/useTonight';
-import { useSeasons } from './seasons';
+import { useSeasons } from '../../weather/useSeasons';
 
 const List = styled.ul`
   > li {

@@ -9,7 +9,7 @@ import { Button, Choice } from '../../parts/controls';
 import { Table } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { Ribbon } from './Ribbon';
-import { useSeasons } from './seasons';
+import { useSeasons } from '../../weather/useSeasons';
 
 const Tasks = styled(Table)`
   td {

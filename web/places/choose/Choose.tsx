@@ -15,7 +15,7 @@ export function Choose(): ReactNode {
   return (
     <>
       <PlaceHead title="Choose" subtitle={`a cover for ${bed.name}`} />
-      {leaf === 'kinds' ? <Kinds /> : <SayWhatFor key={bed.id} bed={bed} />}
+      {leaf === 'kinds' ? <Kinds key={bed.id} bed={bed} /> : <SayWhatFor key={bed.id} bed={bed} />}
     </>
   );
 }

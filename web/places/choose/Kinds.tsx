@@ -3,20 +3,14 @@ import { useJob } from '../../background/useJob';
 import { fail, ok } from '../../../core/base/result';
 import type { ShownKind } from '../../background/plan.worker';
 import { COMPARED } from './compared';
-import type { Draft } from 'immer';
 import { type ReactNode, Suspense, lazy, useState } from 'react';
-import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
 import { type Measures, reasons } from '../../../core/compare';
 import { amount } from '../../../core/base/figure';
-import type { Cover } from '../../../core/garden/garden';
+import type { Bed } from '../../../core/site/bed';
 import type { Quantity } from '../../../core/base/amount';
-import { useCurrent } from '../../app/current';
-import { useCatalog, useEdit, useGarden } from '../../app/hooks';
-import { freshName } from '../../../core/base/ids';
-import { newId } from '../../app/names';
-import { useWay } from '../../app/way';
+import { useCatalog, useGarden } from '../../app/hooks';
 import { Shape } from '../../drawing/Shapes';
 import { Button, Choice, Row } from '../../parts/controls';
 import { Body, Panel } from '../../parts/layout';
@@ -25,6 +19,7 @@ import { LengthField, NumberField } from '../../parts/TypedField';
 import { compareKinds } from '../../background/planClient';
 import { ChooseLeaves } from './ChooseLeaves';
 import { Lineup } from './Lineup';
+import { useChosen } from './useChosen';
 
 const TwoFigures = lazy(() => import('./TwoFigures'));
 
@@ -86,34 +81,22 @@ const KindsBox = styled.div`
 const DRAWING = { width: 300, height: 210 };
 
 /** Every family with its usual answers, drawn at one scale on this bed, with what it comes to. */
-export function Kinds(): ReactNode {
-  const way = useWay();
-  const { bed } = useCurrent();
+export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
   const garden = useGarden();
   const catalog = useCatalog();
-  const edit = useEdit();
-  const navigate = useNavigate();
   const [cropKey, setCropKey] = useState('spinach');
   const [budget, setBudget] = useState(0);
   const [without, setWithout] = useState<readonly string[]>([]);
   const [lowest, setLowest] = useState(0);
-  const job = useJob('kinds', bed && { bedId: bed.id, cropKey }, (g, asked) =>
+  const job = useJob('kinds', { bedId: bed.id, cropKey }, (g, asked) =>
     compareKinds(g, asked.bedId, asked.cropKey).then(ok),
   );
+  const choose = useChosen(bed);
   const found = job.value;
-  if (!bed) return <Navigate to={way('plot')} replace />;
 
   const stand = (found ?? []).filter((c): c is ShownKind => 'cover' in c);
   const all = stand.map((c) => c.measures);
   const tools = [...new Set(stand.flatMap((c) => c.tools))].sort();
-  const choose = (c: ShownKind): void => {
-    const name = freshName(
-      c.name,
-      garden.covers.map((x) => x.name),
-    );
-    const cover = { ...c.cover, id: newId(), name } as Draft<Cover>;
-    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(cover)).length === 0) void navigate(way('bench', cover.id));
-  };
   const barred = ({ measures: m, tools: needs }: ShownKind): string | undefined => {
     const missing = needs.filter((t) => without.includes(t));
     if (missing.length > 0) return `needs ${missing.join(', ')}`;

@@ -5,13 +5,10 @@ import styled from 'styled-components';
 import { formatAmount, formatMoney } from '../../../core/base/amount';
 import { ok } from '../../../core/base/result';
 import { phraseText } from '../../../core/base/figure';
-import { freshName } from '../../../core/base/ids';
 import { type FigureKey, sentenceOf } from '../../../core/brief/wishes';
-import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
-import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { compareKinds } from '../../background/planClient';
 import type { ShownKind } from '../../background/plan.worker';
@@ -24,6 +21,7 @@ import { BriefForm } from './BriefForm';
 import { ChooseLeaves } from './ChooseLeaves';
 import { HeldAgainst } from './HeldAgainst';
 import { Lineup } from './Lineup';
+import { useChosen } from './useChosen';
 import { WEIGHED_BY } from './weighedBy';
 import { WishCosts } from './WishCosts';
 
@@ -171,24 +169,15 @@ function Before({ bedId, children }: { readonly bedId: string; readonly children
 function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor; readonly stale: boolean }): ReactNode {
   const garden = useGarden();
   const units = useUnits();
-  const take = useTake();
-  const navigate = useNavigate();
-  const way = useWay();
   const [chosen, hold] = useState<string>();
   const [all, showAll] = useState(false);
   const { brief } = of;
   const { state, found, fault, stop } = useSearch(of);
   const offers = found?.offers ?? [];
   const held = offers.find((o) => o.id === chosen) ?? offers[0];
-  const open = (o: Pick<ShownOffer, 'name' | 'cover'>): void => {
-    const name = freshName(
-      o.name,
-      garden.covers.map((c) => c.name),
-    );
-    const cover = { ...o.cover, id: newId(), name, brief } as Draft<Cover>;
-    const done = take(`Cover ${bed.name}`, (g) => void g.covers.push(cover));
-    if (done.ok) void navigate(way('bench', cover.id));
-  };
+  const choose = useChosen(bed);
+  const open = ({ name, cover }: Pick<ShownOffer, 'name' | 'cover'>): void =>
+    choose({ name, cover: { ...cover, brief } });
   const price = (o: Pick<ShownOffer, 'proven' | 'price'>): string =>
     `${o.proven ? '' : '≈ '}${formatMoney(o.price, garden.units.currency)}`;
   if (!found)

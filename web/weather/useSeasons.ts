@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
-import { seasonOfCover } from '../../../core/air';
-import { evaluate } from '../../../core/evaluate';
-import { type Cover, isInUse } from '../../../core/garden/garden';
-import type { Task } from '../../../core/judge/season/calendar';
-import type { Outline } from '../../../core/outline';
-import { useGarden } from '../../app/hooks';
+import { seasonOfCover } from '../../core/air';
+import { evaluate } from '../../core/evaluate';
+import { type Cover, isInUse } from '../../core/garden/garden';
+import type { Task } from '../../core/judge/season/calendar';
+import type { Outline } from '../../core/outline';
+import { useGarden } from '../app/hooks';
 
 /** A cover and its calendar. */
 export interface SeasonOf {
