@@ -91,6 +91,13 @@ export function roundMoney(value: number, currency: string): number {
   return Math.round((value + Number.EPSILON) * scale) / scale;
 }
 
+/** Degrees Celsius in the degrees that a gardener reads. */
+export const degreesIn = (c: number, { temperature }: Pick<Preferences, 'temperature'>): number =>
+  temperature === 'F' ? c * 1.8 + 32 : c;
+/** What a gardener read, as degrees Celsius. */
+export const celsiusOf = (degrees: number, { temperature }: Pick<Preferences, 'temperature'>): number =>
+  temperature === 'F' ? (degrees - 32) / 1.8 : degrees;
+
 /** More wet snow than this lies on no garden. */
 const MOST_SNOW = { imperialMm: 6 * 304.8, metricMm: 2000 } as const;
 /** A safety beyond this says nothing more. */
@@ -179,7 +186,7 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
     case 'density':
       return imperial(p) ? `${number(value / 16.0185, 0)} lb/cu ft` : `${number(value, 0)} kg/m³`;
     case 'temperature':
-      return p.temperature === 'F' ? `${number(value * 1.8 + 32, 0)} °F` : `${number(value, 0)} °C`;
+      return `${number(degreesIn(value, p), 0)} °${p.temperature}`;
     case 'warming':
       return p.temperature === 'F' ? `${fewDegrees(value * 1.8)} °F` : `${fewDegrees(value)} °C`;
     case 'percent':

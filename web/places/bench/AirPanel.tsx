@@ -1,10 +1,11 @@
+import { celsiusOf, degreesIn } from '../../../core/base/amount';
+import { DateField } from '../../parts/DateField';
 import type { Outline } from '../../../core/outline';
 import type { Place } from '../../../core/site/place';
 import type { Draft } from 'immer';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { isDate } from '../../../core/base/days';
-import { type Result, fail, failAll, ok } from '../../../core/base/result';
+import { type Result, fail } from '../../../core/base/result';
 import type { Tending } from '../../../core/judge/climate/tending';
 import { USUAL_TENDING } from '../../../core/judge/climate/tending';
 import { useTake, useUnits } from '../../app/hooks';
@@ -58,11 +59,12 @@ function HourField({
 export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
   const take = useTake();
   const { noon } = o.garden.site;
-  const { temperature } = useUnits();
+  const units = useUnits();
+  const { temperature } = units;
   const set = (recipe: (noon: Place['noon']) => void): Result<unknown> =>
     take('Set the noon', (garden) => recipe(garden.site.noon));
-  const shown = (c: number): number => (temperature === 'F' ? c * 1.8 + 32 : c);
-  const read = (x: number): number => (temperature === 'F' ? (x - 32) / 1.8 : x);
+  const shown = (c: number): number => degreesIn(c, units);
+  const read = (x: number): number => celsiusOf(x, units);
   const step = temperature === 'F' ? 1.8 : 1;
   const { tending, id } = o.cover;
   const tend = (recipe: (tending: Draft<Tending>) => void): Result<unknown> =>
@@ -170,17 +172,7 @@ export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNo
       <section aria-label="The noon asked of it" style={{ marginTop: '1.2rem' }}>
         <h2>The noon asked of it</h2>
         <Row name="Date">
-          <TypedField
-            label="Date of the noon, as year-month-day"
-            shown={noon.date}
-            boxed
-            take={(text) => {
-              const date = text.trim();
-              if (!isDate(date)) return fail('date', 'Write it as year-month-day, for example 2027-03-01.');
-              const done = set((n) => void (n.date = date));
-              return done.ok ? ok(date) : failAll(done.faults);
-            }}
-          />
+          <DateField label="Date of the noon" date={noon.date} onSet={(date) => set((n) => void (n.date = date))} />
         </Row>
         <Row name="Outside" unit={`°${temperature}`}>
           <NumberField

@@ -11,7 +11,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { formatAmount } from '../../../core/base/amount';
+import { degreesIn, formatAmount } from '../../../core/base/amount';
 import type { Crop } from '../../../core/catalog/crops';
 import type { ShownClimate } from '../../../core/show/dayCurve';
 import { useUnits } from '../../app/hooks';
@@ -48,7 +48,7 @@ function steps(values: readonly number[], step: number): readonly number[] {
 /** A day under the cover: outside and in by the hour, what stands open, and what the crop bears. */
 export function DayCurve({ shown, crop }: { readonly shown: ShownClimate; readonly crop: Crop }): ReactNode {
   const units = useUnits();
-  const degree = (c: number): number => (units.temperature === 'F' ? c * 1.8 + 32 : c);
+  const degree = (c: number): number => degreesIn(c, units);
   const say = (c: number): string => formatAmount(c, 'temperature', units);
   const data = shown.curve.map((h) => ({
     hour: h.hour,

@@ -2,7 +2,7 @@ import { type ReactNode, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { sheetsInSun } from '../../../core/air';
-import { MONTHS, isDate, sayDay } from '../../../core/base/days';
+import { MONTHS, sayDay } from '../../../core/base/days';
 import { fail, ok } from '../../../core/base/result';
 import { coverMaterial } from '../../../core/catalog/catalog';
 import { lifeText } from '../../../core/catalog/covers';
@@ -21,6 +21,7 @@ import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { Button, Choice, Row } from '../../parts/controls';
 import { Table } from '../../parts/lists';
+import { DateField } from '../../parts/DateField';
 import { TypedField } from '../../parts/TypedField';
 
 const Parts = styled(Table)`
@@ -110,14 +111,12 @@ function PutUp({ cover }: { readonly cover: Cover }): ReactNode {
       <p>{up || state.is === 'stored' ? `${WORDS[state.is]}${since}${lies}.` : WORDS[state.is]}</p>
       <div style={{ maxWidth: '34rem', marginTop: '0.5rem' }}>
         <Row name={up ? 'Taken down on' : 'Put up on'}>
-          <TypedField
-            label={up ? 'Date it is taken down, as year-month-day' : 'Date it is put up, as year-month-day'}
-            shown={date}
-            boxed
-            take={(text) => {
-              if (!isDate(text.trim())) return fail('date', 'Write it as year-month-day, for example 2027-01-15.');
-              setDate(text.trim());
-              return ok(text);
+          <DateField
+            label={up ? 'Date it is taken down' : 'Date it is put up'}
+            date={date}
+            onSet={(to) => {
+              setDate(to);
+              return ok(to);
             }}
           />
         </Row>

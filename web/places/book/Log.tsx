@@ -1,8 +1,7 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { formatAmount } from '../../../core/base/amount';
-import { isDate } from '../../../core/base/days';
-import { type Fault, fail, ok } from '../../../core/base/result';
+import { celsiusOf, degreesIn, formatAmount } from '../../../core/base/amount';
+import { type Fault, ok } from '../../../core/base/result';
 import { LOG_KINDS, LOG_KIND_KEYS, type LogEntry, type LogKind, newEntry } from '../../../core/garden/log';
 import { logCsv } from '../../../core/show/log';
 import { dateAt } from '../../../core/site/clock';
@@ -11,10 +10,11 @@ import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button, Choice, Field, Row } from '../../parts/controls';
 import { FaultList } from '../../parts/OpenFile';
+import { DateField } from '../../parts/DateField';
+import { MaybeNumber } from '../../parts/MaybeNumber';
 import { Table } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { AddPictures, Pictures } from './Pictures';
-import { TypedField } from '../../parts/TypedField';
 
 const Form = styled.form`
   display: grid;
@@ -52,7 +52,7 @@ const Entries = styled(Table)`
 /** Rows that are drawn at a time: ten years of days are thousands. */
 const PAGE = 60;
 
-/** An empty or typed number in the unit of the garden. */
+/** Degrees that may be left unsaid, as thermometers read them. */
 function MaybeDegrees({
   label,
   value,
@@ -62,26 +62,15 @@ function MaybeDegrees({
   readonly value: number | null;
   readonly onSet: (c: number | null) => void;
 }): ReactNode {
-  const { temperature } = useUnits();
-  const shown =
-    value === null
-      ? ''
-      : (temperature === 'F' ? value * 1.8 + 32 : value).toFixed(1).replace(/\.0$/, '').replace('-', '−');
+  const units = useUnits();
   return (
-    <TypedField
+    <MaybeNumber
       label={label}
-      shown={shown}
-      boxed
-      take={(text) => {
-        const t = text.trim().replace('−', '-').replace(',', '.');
-        if (t === '') {
-          onSet(null);
-          return ok(null);
-        }
-        const x = Number(t);
-        if (!Number.isFinite(x))
-          return fail(label, `A number of degrees, such as ${temperature === 'F' ? '23' : '-5'}; or nothing.`);
-        onSet(temperature === 'F' ? (x - 32) / 1.8 : x);
+      value={value === null ? null : degreesIn(value, units)}
+      least={degreesIn(-60, units)}
+      most={degreesIn(80, units)}
+      onSet={(x) => {
+        onSet(x === null ? null : celsiusOf(x, units));
         return ok(x);
       }}
     />
@@ -137,13 +126,10 @@ export function Log(): ReactNode {
           onChange={(id) => set({ coverId: id === '' ? null : id })}
         />
         <Row name="Date">
-          <TypedField
-            label="Date of the entry, as year-month-day"
-            shown={entry.date}
-            boxed
-            take={(text) => {
-              const date = text.trim();
-              if (!isDate(date)) return fail('date', 'Write it as year-month-day, for example 2027-01-15.');
+          <DateField
+            label="Date of the entry"
+            date={entry.date}
+            onSet={(date) => {
               set({ date });
               return ok(date);
             }}
@@ -151,16 +137,14 @@ export function Log(): ReactNode {
         </Row>
         {entry.kind === 'harvested' ? (
           <Row name="Weight" unit="kg">
-            <TypedField
+            <MaybeNumber
               label="Weight, kg"
-              shown={entry.kg === null ? '' : String(entry.kg)}
-              boxed
-              take={(text) => {
-                const x = Number(text.trim().replace(',', '.'));
-                if (text.trim() !== '' && !(x >= 0 && x <= 10_000))
-                  return fail('kg', 'A weight in kilograms, such as 1.2; or nothing.');
-                set({ kg: text.trim() === '' ? null : x });
-                return ok(x);
+              value={entry.kg}
+              least={0}
+              most={10_000}
+              onSet={(kg) => {
+                set({ kg });
+                return ok(kg);
               }}
             />
           </Row>

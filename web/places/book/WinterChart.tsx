@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { degreesIn } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
 import type { WinterDay, Winters } from '../../../core/judge/season/rehearsal';
 import { useUnits } from '../../app/hooks';
@@ -7,8 +8,8 @@ import { useUnits } from '../../app/hooks';
 const TEXT = { fontFamily: 'var(--mono)', fontSize: '0.8125rem', fill: 'var(--quiet)' };
 
 function useDegrees(): (c: number) => number {
-  const { temperature } = useUnits();
-  return (c) => (temperature === 'F' ? c * 1.8 + 32 : c);
+  const units = useUnits();
+  return (c) => degreesIn(c, units);
 }
 
 const monthTick = (date: string): string => sayDay(date).replace(/^\d+ (\w{3}).*$/, '$1');

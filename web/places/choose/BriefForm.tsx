@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
+import { celsiusOf, degreesIn } from '../../../core/base/amount';
 import { amount } from '../../../core/base/figure';
 import { type Result, fail } from '../../../core/base/result';
 import { FAMILIES } from '../../../core/build/families';
@@ -8,11 +9,10 @@ import { normalsOf } from '../../../core/judge/weather/normals';
 import { placeSnowMm } from '../../../core/brief/loosened';
 import { type Brief, PURPOSES, PURPOSE_KEYS } from '../../../core/site/brief';
 import { useCatalog, useGarden, useUnits } from '../../app/hooks';
-import { Pick } from '../../parts/Pick';
 import { TypedField } from '../../parts/TypedField';
 import { Button, Choice, Field, Row } from '../../parts/controls';
 import { monthDayOf } from '../../parts/monthDay';
-import { formatLength, parseLength } from '../../../core/base/length';
+import { Maybe, MaybeLength, Several } from './BriefFields';
 
 const Form = styled.section`
   .chips {
@@ -59,120 +59,13 @@ interface FormProps {
   readonly onSet: Set;
 }
 
-/** A number that may be left unsaid. */
-function Maybe({
-  name,
-  label,
-  unit,
-  value,
-  least,
-  most,
-  onSet,
-}: {
-  readonly name: string;
-  readonly label: string;
-  readonly unit: string;
-  readonly value: number | null;
-  readonly least: number;
-  readonly most: number;
-  readonly onSet: (value: number | null) => Result<unknown>;
-}): ReactNode {
-  return (
-    <Row name={name} unit={unit}>
-      <TypedField
-        label={`${label}; nothing means any`}
-        shown={value === null ? 'any' : String(Math.round(value * 10) / 10).replace('-', '−')}
-        boxed
-        take={(text) => {
-          const t = text.trim().replace('−', '-').replace(',', '.');
-          if (t === '' || t === 'any') return onSet(null);
-          const x = Number(t);
-          if (!Number.isFinite(x) || x < least || x > most)
-            return fail(label, `A number from ${least} to ${most}, or nothing for any.`);
-          return onSet(x);
-        }}
-      />
-    </Row>
-  );
-}
-
-/** A length that may be left unsaid. */
-function MaybeLength({
-  name,
-  label,
-  valueMm,
-  onSet,
-}: {
-  readonly name: string;
-  readonly label: string;
-  readonly valueMm: number | null;
-  readonly onSet: (mm: number | null) => Result<unknown>;
-}): ReactNode {
-  const { length } = useUnits();
-  return (
-    <Row name={name}>
-      <TypedField
-        label={`${label}; nothing means any`}
-        shown={valueMm === null ? 'any' : formatLength(valueMm, length)}
-        boxed
-        take={(text) => {
-          if (text.trim() === '' || text.trim() === 'any') return onSet(null);
-          const read = parseLength(text, length);
-          return read.ok ? onSet(read.value) : read;
-        }}
-      />
-    </Row>
-  );
-}
-
-/** A few of many, each taken away again with a press. */
-function Several({
-  name,
-  add,
-  chosen,
-  options,
-  onSet,
-}: {
-  readonly name: string;
-  readonly add: string;
-  readonly chosen: readonly string[];
-  readonly options: readonly { readonly value: string; readonly label: string }[];
-  readonly onSet: (keys: string[]) => void;
-}): ReactNode {
-  const nameOf = (key: string): string => options.find((o) => o.value === key)?.label ?? key;
-  return (
-    <Field>
-      <span className="name">{name}</span>
-      <span className="chips">
-        {chosen.map((key) => (
-          <Button
-            key={key}
-            aria-label={`${name}: take ${nameOf(key)} out`}
-            onPress={() => onSet(chosen.filter((k) => k !== key))}
-          >
-            {nameOf(key)} ×
-          </Button>
-        ))}
-        <Pick
-          label={add}
-          value=""
-          empty={add}
-          options={options.filter((o) => !chosen.includes(o.value))}
-          onChange={(key) => onSet([...chosen, key])}
-        />
-      </span>
-    </Field>
-  );
-}
-
 /** What the cover is for, typed or pressed; all of it may be left unsaid. */
 export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
   const garden = useGarden();
   const catalog = useCatalog();
-  const { temperature } = useUnits();
+  const units = useUnits();
+  const { temperature } = units;
   const { site } = garden;
-  const fahrenheit = temperature === 'F';
-  const degrees = (c: number | null): number | null => (c === null ? null : fahrenheit ? c * 1.8 + 32 : c);
   const proposed = (): Partial<Brief> => {
     const { meanC, swingC } = normalsOf(site);
     return {
@@ -257,10 +150,10 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
         name="Coldest night"
         label="Coldest night outside"
         unit={`°${temperature}`}
-        value={degrees(b.coldestC)}
-        least={fahrenheit ? -76 : -60}
-        most={fahrenheit ? 68 : 20}
-        onSet={(x) => onSet('Coldest night', { coldestC: x === null ? null : fahrenheit ? (x - 32) / 1.8 : x })}
+        value={b.coldestC === null ? null : degreesIn(b.coldestC, units)}
+        least={degreesIn(-60, units)}
+        most={degreesIn(20, units)}
+        onSet={(x) => onSet('Coldest night', { coldestC: x === null ? null : celsiusOf(x, units) })}
       />
       <MaybeLength
         name="Wet snow"

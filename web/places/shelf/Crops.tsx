@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { formatAmount } from '../../../core/base/amount';
+import { celsiusOf, degreesIn, formatAmount } from '../../../core/base/amount';
 import { freshName } from '../../../core/base/ids';
 import { ok } from '../../../core/base/result';
 import { SHIPPED } from '../../../core/catalog/catalog';
@@ -108,7 +108,8 @@ function Known({ crop }: { readonly crop: Crop }): ReactNode {
 }
 
 function OwnFields({ crop, onGone }: { readonly crop: Crop; readonly onGone: () => void }): ReactNode {
-  const { temperature } = useUnits();
+  const units = useUnits();
+  const { temperature } = units;
   const own = useOwn();
   const take = useTake();
   const [fault, setFault] = useState<string>();
@@ -118,17 +119,15 @@ function OwnFields({ crop, onGone }: { readonly crop: Crop; readonly onGone: () 
       if (found) Object.assign(found, more);
     });
   const fahrenheit = temperature === 'F';
-  const shown = (c: number): number => (fahrenheit ? c * 1.8 + 32 : c);
-  const celsius = (x: number): number => (fahrenheit ? (x - 32) / 1.8 : x);
   const degrees = (name: string, label: string, field: 'killingC' | 'hotC' | 'soilC', from: number, to: number) => (
     <Row name={name} unit={`°${temperature}`}>
       <NumberField
         label={`${label} of ${crop.name}`}
-        value={shown(crop[field])}
+        value={degreesIn(crop[field], units)}
         decimals={fahrenheit ? 0 : 1}
-        min={Math.round(shown(from))}
-        max={Math.round(shown(to))}
-        onSet={(x) => set({ [field]: celsius(x) })}
+        min={Math.round(degreesIn(from, units))}
+        max={Math.round(degreesIn(to, units))}
+        onSet={(x) => set({ [field]: celsiusOf(x, units) })}
       />
     </Row>
   );
