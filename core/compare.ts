@@ -109,7 +109,8 @@ export function reasons(
   const best = (pick: (m: Measures) => number, highest: boolean): boolean => {
     const known = all.map(pick).filter((x) => !Number.isNaN(x));
     const mine = pick(own);
-    return known.length > 1 && known.every((x) => (highest ? mine >= x : mine <= x));
+    // What all share sets none apart.
+    return known.some((x) => x !== mine) && known.every((x) => (highest ? mine >= x : mine <= x));
   };
   const good = [
     ...(best((m) => m.price, false) ? ['the cheapest here'] : []),
