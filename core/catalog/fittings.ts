@@ -13,6 +13,8 @@ const LAYING_IN: Readonly<Record<string, { readonly straight: number; readonly h
   'pvc-1/2': { straight: 0.5, half: 0.25 },
   'pvc-3/4': { straight: 0.5625, half: 0.3125 },
   'pvc-1': { straight: 0.6875, half: 0.34375 },
+  'pvc-1-1/4': { straight: 0.84375, half: 0.375 },
+  'pvc-1-1/2': { straight: 0.96875, half: 0.4375 },
 };
 
 /** Whether fittings are moulded for a pipe. */

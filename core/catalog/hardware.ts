@@ -50,6 +50,7 @@ export const HARDWARE: readonly HardwareItem[] = [
   item('rafter-hanger', 'rafter hanger with screws', 1, 2.3),
   item('sleeve-anchor', 'sleeve anchor 3/8 x 4 in for masonry', 1, 1.9),
   item('coach-screw', 'coach screw 3/8 x 5 in with washer', 1, 1.4),
+  item('wall-bolt', 'bolt 3/8 x 7 in with nut and two washers', 1, 2.6),
   item('flashing-tape', 'butyl flashing tape 4 in wide', 5, 11.5, FIXINGS, 'm'),
   item('hook', 'cabin hook with eyes', 1, 2.4),
   item('u-strap', 'conduit strap, two holes', 10, 4.2, PIPE),

@@ -14,6 +14,7 @@ const NAMES: Readonly<Record<string, string>> = {
   staple: 'staple 10 mm',
   bracket: 'angle bracket 50 mm with screws',
   'sleeve-anchor': 'sleeve anchor M10 x 100 mm for masonry',
+  'wall-bolt': 'bolt 10 x 180 mm with nut and two washers',
   'coach-screw': 'coach screw 10 x 120 mm with washer',
   'flashing-tape': 'butyl flashing tape 100 mm wide',
   'door-hinge': 'tee hinge 150 mm with screws',

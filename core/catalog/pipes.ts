@@ -235,4 +235,24 @@ export const PIPES: readonly SectionSpec[] = [
     ),
     overRibsMm: inch(ribs),
   })),
+  ...(
+    [
+      ['3', '3/8', 0.375, 0.42, 4.6, 8.7],
+      ['4', '1/2', 0.5, 0.56, 7.4, 13.9],
+    ] as const
+  ).map(([number, size, od, ribs, ten, twenty]) => ({
+    ...tube(
+      `bar-${number}`,
+      `${size} reinforcing bar`,
+      'steel',
+      inch(od),
+      0,
+      feet([
+        [10, ten],
+        [20, twenty],
+      ]),
+      ROD,
+    ),
+    overRibsMm: inch(ribs),
+  })),
 ];

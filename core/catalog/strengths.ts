@@ -26,5 +26,11 @@ export const STRENGTHS: readonly Strength[] = [
     900,
     'Our own low figure: sound brick or a stud; crumbling joints hold nothing',
   ),
+  holds(
+    'wall-bolt',
+    'bolt through a board wall',
+    2500,
+    'Our own low figure: a washer of 38 mm pressed into spruce across the grain at 2.3 MPa',
+  ),
   holds('post', 'post, for each 600 mm in the ground', 900, `${OWN}; in loam`),
 ];

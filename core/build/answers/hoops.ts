@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import type { Assembly } from '../assembly/types';
-import { type First, type Words, asked, choice, countOrAuto, dimensioned, inRound, within } from './asked';
+import { type Asking, type First, type Words, asked, choice, countOrAuto, dimensioned, inRound, within } from './asked';
 import { tube } from './bars';
 import { type Extent, coveredMm } from './place';
 
@@ -46,7 +46,11 @@ function currentHoop(built: Assembly | undefined): { readonly heightMm: number; 
 }
 
 /** How high the hoops stand: a school in the panel, a cut or a height typed in the drawing. */
-export function hoopShape(without: readonly HoopShape['by'][] = [], raisedBySidewall = false) {
+export function hoopShape(
+  without: readonly HoopShape['by'][] = [],
+  raisedBySidewall = false,
+  when?: Asking<HoopShape>['when'],
+) {
   return asked<HoopShape>(
     hoopShapeSchema,
     { by: 'half-circle' },
@@ -54,6 +58,7 @@ export function hoopShape(without: readonly HoopShape['by'][] = [], raisedBySide
       asking: {
         id: 'school',
         label: 'Height',
+        ...(when && { when }),
         show: (value) => ({
           kind: 'choice',
           value: value.by,

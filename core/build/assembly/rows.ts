@@ -8,6 +8,8 @@ export interface ArchRow {
   readonly what?: string;
   readonly tags: readonly string[];
   readonly section: Section;
+  /** What goes inside the pipe, from foot to foot. */
+  readonly core?: Section;
   readonly hoop: Elastica | BentHoop;
   /** Sprung from straight, with its bending locked in; or bent to shape beforehand. */
   readonly sprung: boolean;
@@ -95,6 +97,8 @@ export interface PostRow {
   readonly depthMm: number;
   readonly aboveMm: number;
   readonly set: 'driven' | 'dug';
+  /** Bolted to the wall of the bed instead, two bolts each: how far these are apart, and the lower one above the ground. */
+  readonly bolts?: { readonly apartMm: number; readonly lowMm: number; readonly eachN: number };
   readonly spacingMm: number;
   readonly crownMm: number;
   /** What an end of the house shows to the wind, m2. */

@@ -38,5 +38,5 @@ export { tie } from './tie';
 export { uBolt } from './uBolt';
 export { uStrap } from './uStrap';
 export { louvre, ventFlap } from './vents';
-export { flashing, wallAnchor } from './wall';
+export { flashing, wallAnchor, wallBolt } from './wall';
 export { anchor, bag, brick, weightBar } from './weights';

@@ -12,6 +12,16 @@ export const wallAnchor: Kind = {
   caution: CAUTIONS.wall,
 };
 
+/** A bolt through a post and the board wall of a bed, with a washer on both sides. */
+export const wallBolt: Kind = {
+  name: ['bolt through the wall', 'bolts through the wall'],
+  takes: each('wall-bolt'),
+  tools: ['drill', 'socket wrench'],
+  minutes: 5,
+  symbol: 'point',
+  tip: 'Drill straight through both, a washer under head and nut; dig the soil away inside first, and fill it back.',
+};
+
 /** Sticky tape over the gap between a cover and a wall, so that rain stays outside; by the metre. */
 export const flashing: Kind = {
   name: ['metre of flashing', 'metres of flashing'],

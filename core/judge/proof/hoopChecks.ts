@@ -71,9 +71,18 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
         label: [s.name] as Phrase,
         change: { kind: 'pipe', key: s.key } as const,
       })),
+      ...(arch.core || !arch.sprung
+        ? []
+        : CORES.map(([value, label]) => ({ label: [label], change: { kind: 'answer', id: 'core', value } as const }))),
     ],
   };
 }
+
+/** What makes a hoop stiffer from inside, where its family asks about it. */
+const CORES = [
+  ['bar-3', 'A 3/8 reinforcing bar in every hoop'],
+  ['bar-4', 'A 1/2 reinforcing bar in every hoop'],
+] as const;
 
 export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
   const s = arch.section;

@@ -5,7 +5,7 @@ import { crownLost, crownOf, greatestCurvature, hoopFrame, nodeCurvatures } from
 import { modelOf } from '../frame/model';
 import { loadPath } from '../frame/path';
 import { type DesignSnow, archCases } from './snow';
-import { curvatureLimitPerMm, ridgeSpringNPerMm } from './strength';
+import { curvatureLimitPerMm, partOfPipe, ridgeSpringNPerMm } from './strength';
 import { INSIDE, archPressures } from './windLoads';
 
 /** What lies and blows on it. */
@@ -50,8 +50,11 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
   const { hoop, section, spacingMm } = arch;
   const span = hoop.spanMm;
   const ei = stiffnessNMm2(section, loading.flatPa > 0 ? 'weeks' : 'fresh');
-  const per = ((spacingMm / 1e6) * span ** 3) / ei;
-  const { shape } = archCases(practice, hoop).find((c) => c.snowCase === loading.snowCase) ?? { shape: () => 0 };
+  const { shape, name } = archCases(practice, hoop).find((c) => c.snowCase === loading.snowCase) ?? {
+    shape: () => 0,
+    name: 'none',
+  };
+  const per = (partOfPipe(arch, { name, shape }) * (spacingMm / 1e6) * span ** 3) / ei;
   const { windward, middle, lee } = archPressures(hoop.heightMm / span);
   const windAt = (across: number): number =>
     loading.windPa * ((across < 0.25 ? windward : across > 0.75 ? lee : middle) - INSIDE[loading.ends]);

@@ -66,17 +66,90 @@ export function poleDepthMm(forceN: number, heightMm: number, widthMm: number, s
   return forceN > 0 ? 1000 * (1.5 * b + f + g) : 0;
 }
 
+/** Push on one post, N, across and along. Braces take what they can of the push along; the rest bends the posts. */
+function onePost(p: PostRow, push: ReturnType<typeof pushes>): Readonly<Record<'across' | 'along', number>> {
+  const braced = Math.min(push.along.forceN, (p.braces * BRACE_N) / SAFETY);
+  return { across: push.across.forceN / 2, along: (push.along.forceN - braced) / p.tags.length };
+}
+
+/** The greater of both pushes on one post, and the height at which it works. */
+function worst(p: PostRow, q: number): { readonly each: number; readonly heightMm: number } {
+  const push = pushes(p, q);
+  const { across, along } = onePost(p, push);
+  return across >= along
+    ? { each: across, heightMm: push.across.heightMm }
+    : { each: along, heightMm: push.along.heightMm };
+}
+
+function bendings(p: PostRow, site: CheckSite): readonly Check[] {
+  const push = pushes(p, gustPa(site.gustMPerS, site.exposure));
+  const { across, along } = onePost(p, push);
+  return [bending('across', push.across, across, p, site), bending('along', push.along, along, p, site)];
+}
+
+/** Whether two bolts hold a post to the wall of its bed when the wind pushes the house across: the upper one is pulled, the lower one turned about. */
+function boltCheck(p: PostRow, bolts: NonNullable<PostRow['bolts']>, site: CheckSite): Check {
+  const { across } = pushes(p, gustPa(site.gustMPerS, site.exposure));
+  const working = {
+    label: 'Pull on the upper bolt of a post',
+    quantity: 'force' as const,
+    formula: 'pull = push on one post × (at a height of − lower bolt above the ground) / between the bolts',
+    terms: [
+      { name: 'push on one post', ...amount(across.forceN / 2, 'force') },
+      { name: 'at a height of', ...amount(across.heightMm, 'length') },
+      { name: 'lower bolt above the ground', ...amount(bolts.lowMm, 'length') },
+      { name: 'between the bolts', ...amount(bolts.apartMm, 'length') },
+      { name: 'one bolt holds', ...amount(bolts.eachN, 'force') },
+      { name: 'safety', ...amount(SAFETY, 'ratio') },
+    ],
+  };
+  const figure: Figure = {
+    ...working,
+    value: formulaValue(working),
+    source: 'Statics of a post turned about its lower bolt; strength of a bolt from the catalogue.',
+    assumes: [
+      ...LEFT_OUT,
+      'The wall of the bed and its corners hold: bolts are no stouter than the boards they go through.',
+    ],
+  };
+  const ratio = bolts.eachN / Math.max(1e-9, SAFETY * figure.value);
+  return {
+    id: 'post bolts',
+    leaf: 'stand',
+    verdict: verdictOf(ratio),
+    text: [
+      'Wind from the side pulls the upper bolt of each post with ',
+      amount(figure.value, 'force'),
+      '; one bolt holds ',
+      amount(bolts.eachN, 'force'),
+      '.',
+    ],
+    figure,
+    caution: ASK,
+    tries: [
+      ...moreHoops(p),
+      { label: ['Lower by ', amount(150, 'length')], change: { kind: 'higher', byMm: -150 } },
+      { label: ['Timber posts dug in'], change: { kind: 'answer', id: 'posts', value: 'timber' } },
+    ],
+  };
+}
+
+const moreHoops = (p: PostRow): Check['tries'] =>
+  [1, 2, 3, 4].map((more) => ({
+    label: [`${p.tags.length / 2 + more} hoops`],
+    change: { kind: 'hoops', count: p.tags.length / 2 + more } as const,
+  }));
+
 /** Every check of a row of posts. */
 export function postChecks(p: PostRow, site: CheckSite): readonly Check[] {
+  return [p.bolts ? boltCheck(p, p.bolts, site) : depthCheck(p, site), ...bendings(p, site)];
+}
+
+/** Whether posts stand deep enough in their soil for the wind. */
+function depthCheck(p: PostRow, site: CheckSite): Check {
   const { soil } = site.site.bed;
   const q = gustPa(site.gustMPerS, site.exposure);
-  const push = pushes(p, q);
-  const across = push.across.forceN / 2;
-  // Braces take what they can of the push along; the rest bends the posts.
-  const braced = Math.min(push.along.forceN, (p.braces * BRACE_N) / SAFETY);
-  const along = (push.along.forceN - braced) / p.tags.length;
-  const each = Math.max(across, along);
-  const heightMm = across >= along ? push.across.heightMm : push.along.heightMm;
+  const { each, heightMm } = worst(p, q);
   const widthMm = p.set === 'dug' ? DUG_MM : thicknessMm(p.section);
   const byWind = poleDepthMm(SAFETY * each, heightMm, widthMm, SOIL_PA[soil]);
   const byHeight = p.aboveMm * (site.site.windy ? PART.windy : PART.calm);
@@ -84,7 +157,7 @@ export function postChecks(p: PostRow, site: CheckSite): readonly Check[] {
   // By hands: six inches or 150 mm.
   const hand = site.site.market === 'imperial' ? 6 * MM_PER_INCH : 150;
   const deeper = [3, 4, 5, 6, 7, 8, 9].map((n) => n * hand).filter((mm) => mm > p.depthMm + 1);
-  const depth: Check = {
+  return {
     id: 'post depth',
     leaf: 'stand',
     verdict: p.depthMm >= need - 1 ? 'holds' : p.depthMm >= need / 1.1 ? 'tight' : 'fails',
@@ -123,7 +196,6 @@ export function postChecks(p: PostRow, site: CheckSite): readonly Check[] {
       { label: ['Dug in, with post mix'], change: { kind: 'answer', id: 'posts', value: 'dug' } },
     ],
   };
-  return [depth, bending('across', push.across, across, p, site), bending('along', push.along, along, p, site)];
 }
 
 const SOIL_WORDS = { soft: 'soft mix', loam: 'loam', clay: 'clay', stony: 'stony soil' } as const;
@@ -189,10 +261,7 @@ function bending(
           ]
         : []),
       ...p.offers.map((s) => ({ label: [s.name], change: { kind: 'rod', key: s.key } as const })),
-      ...[1, 2, 3, 4].map((more) => ({
-        label: [`${p.tags.length / 2 + more} hoops`],
-        change: { kind: 'hoops', count: p.tags.length / 2 + more } as const,
-      })),
+      ...moreHoops(p),
       { label: ['Lower by ', amount(150, 'length')], change: { kind: 'higher', byMm: -150 } },
     ],
   };

@@ -4,7 +4,7 @@ import { LIMIT_SPREADS, SNOW_SPREADS, STIFFNESS_SPREADS, type Spread } from '../
 import type { Section } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
 import { bendLimitsPercent } from '../../build/hoop/strain';
-import { type Borne, type LoadCurve, borneOn, keptLoadCurve } from '../frame/hoop';
+import { type Borne, type NamedLoad, borneOn, keptLoadCurve } from '../frame/hoop';
 import { type DesignSnow, PRACTICES, SNOW_DENSITY, archCases, snowDepthMm } from './snow';
 import { type Sure, sureOf } from './sure';
 
@@ -81,16 +81,19 @@ export function hoopStrength(
   const cases = archCases(snow, arch.hoop).map(({ snowCase, ...load }) => ({
     snowCase,
     curve: keptLoadCurve(arch.hoop, arch.sprung, load, spring / unitNPerMm, MOST_LIMIT * mostCurvature),
+    core: coreBears(arch, load),
   }));
   // A hoop that finds no rest by itself bears nothing.
-  const bornes = (curve: LoadCurve | undefined, limit: number): Borne =>
-    curve ? borneOn(curve, mostCurvature * limit, mostDrop) : { load: 0, by: 'sway' };
-  let least: (Borne & { readonly snowCase: SnowStrength['snowCase'] }) | undefined;
-  for (const { snowCase, curve } of cases) {
-    const borne = bornes(curve, 1);
-    if (!least || borne.load < least.load) least = { ...borne, snowCase };
+  const bornes = ({ curve, core }: (typeof cases)[number], limit: number): Borne => {
+    const pipe: Borne = curve ? borneOn(curve, mostCurvature * limit, mostDrop) : { load: 0, by: 'sway' };
+    return { ...pipe, load: pipe.load + core };
+  };
+  let least: (Borne & { readonly snowCase: SnowStrength['snowCase']; readonly core: number }) | undefined;
+  for (const one of cases) {
+    const borne = bornes(one, 1);
+    if (!least || borne.load < least.load) least = { ...borne, snowCase: one.snowCase, core: one.core };
   }
-  const { load = 0, by = 'sway', snowCase = 'even' } = least ?? {};
+  const { load = 0, by = 'sway', snowCase = 'even', core = 0 } = least ?? {};
   const governs = by === 'curvature' ? (plastic ? 'fibre strain' : 'yield') : WORDS[by];
   const bearsNPerMm = load * unitNPerMm;
   const ratio = bearsNPerMm / lineLoad;
@@ -108,6 +111,7 @@ export function hoopStrength(
         { name: product, ...amount(snow.flatPerGround, 'ratio') },
         { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
         { name: 'that load × span³ / EI', ...amount(load, 'ratio') },
+        ...(core > 0 ? [{ name: 'of it, by what goes inside', ...amount(core, 'ratio') }] : []),
         { name: 'span', ...amount(span, 'length') },
         { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
         { name: 'snow asked of one hoop', ...amount(lineLoad * 1000, 'loadPerLength') },
@@ -125,12 +129,38 @@ export function hoopStrength(
     sure:
       asked.flatPa > 0
         ? snowSure(s, weight, (stiffness, limit, times) => {
-            const bears = Math.min(...cases.map(({ curve }) => bornes(curve, limit).load));
+            const bears = Math.min(...cases.map((one) => bornes(one, limit).load));
             return (bears * unitNPerMm * stiffness) / (lineLoad * times);
           })
         : undefined,
     figures,
   };
+}
+
+/** So much of what a core could carry alone is counted: it yields before the pipe kinks, and sinks as it goes on with it. */
+const CORE_COUNTS = 0.5;
+
+/**
+ * What a core adds to the load of its hoop, as that load × span³ / EI of the pipe. It is bent to shape beforehand, or takes a set as it
+ * is bent in: either way no bending is locked in a ductile bar that counts against its limit.
+ * Source: lower bound theorem of plasticity (Drucker, Prager and Greenberg, 1952): each part within its own limit, and half of it.
+ */
+function coreBears(arch: ArchRow, load: NamedLoad): number {
+  if (!arch.core) return 0;
+  const most = curvatureLimitPerMm(arch.core) * arch.hoop.spanMm;
+  const curve = keptLoadCurve(arch.hoop, false, load, 0, most);
+  const alone = curve ? borneOn(curve, most, Infinity).load : 0;
+  return (CORE_COUNTS * alone * stiffnessNMm2(arch.core, 'weeks')) / stiffnessNMm2(arch.section, 'weeks');
+}
+
+/** The part of a load that is left to the pipe of a hoop, where something goes inside it. */
+export function partOfPipe(arch: ArchRow, load: NamedLoad): number {
+  const core = coreBears(arch, load);
+  if (core === 0) return 1;
+  const most = curvatureLimitPerMm(arch.section) * arch.hoop.spanMm;
+  const curve = keptLoadCurve(arch.hoop, arch.sprung, load, 0, most);
+  const pipe = curve ? borneOn(curve, most, Infinity).load : 0;
+  return pipe / Math.max(1e-9, pipe + core);
 }
 
 /** How sure it is that something of a section carries snow, all that its stiffness, its limit and the snow may be off by. */

@@ -24,10 +24,11 @@ export const answers = {
       'pvc-1/2': 'Cheapest; for narrow beds without snow.',
       'pvc-3/4': 'The usual one.',
       'pvc-1': 'For wide beds; stands snow better.',
+      'pvc-1-1/4': 'The stoutest that one person still handles.',
     },
     ({ survey }) => (survey.frameOn.widthMm > WIDE_MM ? 'pvc-1' : 'pvc-3/4'),
     {
-      fits: { test: isFitted, words: 'must be 1/2, 3/4 or 1 PVC, for which fittings are moulded' },
+      fits: { test: isFitted, words: 'must be PVC of 1/2 to 1-1/2, for which fittings are moulded' },
       changes: { pipe: ({ key }) => key },
     },
   ),

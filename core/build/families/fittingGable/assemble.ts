@@ -1,6 +1,5 @@
 import { underLine } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
-import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
@@ -8,53 +7,27 @@ import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { endSheets, flapJoints, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { guardPvc } from '../../parts/guard';
 import { hoopPlaces } from '../../parts/hoops';
-import { type Point2, type Vec3, pathLength, placesAlong } from '../../../base/geometry';
+import { type Vec3, pathLength, placesAlong } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
-import { endsOf, piece } from '../../assembly/pieces';
+import { endsOf } from '../../assembly/pieces';
 import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
 import type { Opening } from '../../assembly/openings';
 import type { BuildSite } from '../../../site/buildSite';
-import { type Fitting, takeUpMm } from '../../../catalog/fittings';
+import type { Fitting } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
-import { NO_ROOM, bentHoop } from '../../hoop/bent';
+import {
+  type Knot,
+  type RoofAt,
+  between,
+  fittingJoints,
+  gableOver,
+  ridgeFitting,
+  roofOuter,
+  roofUnder,
+} from '../../parts/gable';
 import { type Result, fail, ok } from '../../../base/result';
 import type { FittingGableAnswers } from './answers';
 import { gableSteps } from './steps';
-
-const ROOF = Math.PI / 4;
-
-/** Where pipes meet: the fitting there and its centre. */
-interface Knot {
-  readonly at: Vec3;
-  readonly fitting: Fitting;
-}
-
-/** A straight piece between two joints: centre to centre, less what both fittings take up. */
-function between(pipe: Section, tag: string, part: string, a: Knot, b: Knot): Member {
-  const d: Vec3 = [b.at[0] - a.at[0], b.at[1] - a.at[1], b.at[2] - a.at[2]];
-  const length = Math.hypot(...d);
-  const step = (from: Vec3, by: number): Vec3 => [
-    from[0] + (d[0] / length) * by,
-    from[1] + (d[1] / length) * by,
-    from[2] + (d[2] / length) * by,
-  ];
-  return piece(
-    tag,
-    part,
-    pipe,
-    step(a.at, takeUpMm(pipe, a.fitting)),
-    step(b.at, -takeUpMm(pipe, b.fitting)),
-    [0, 0, 1],
-  );
-}
-
-/** Points of a quarter or less of a pipe's outside, round a joint. */
-function outside(centre: Point2, r: number, fromDeg: number, toDeg: number): readonly Point2[] {
-  return [0, 0.5, 1].map((f) => {
-    const angle = ((fromDeg + (toDeg - fromDeg) * f) * Math.PI) / 180;
-    return { y: centre.y + r * Math.cos(angle), z: centre.z + r * Math.sin(angle) };
-  });
-}
 
 /** Builds the gable: straight pipe and moulded fittings, posts and rafters in frames, base and ridge along. */
 export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): Result<Said> {
@@ -74,7 +47,9 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const span = y1 - y0;
   const baseZ = bed.wall.heightMm + r;
   const eaveZ = baseZ + a.eaveMm;
-  const ridgeZ = eaveZ + (span / 2) * Math.tan(ROOF);
+  const gable = gableOver(span, a.eaveMm, { kind: 'pinned' });
+  if (!gable) return fail('eave', 'There is no such gable on this bed.');
+  const ridgeZ = baseZ + gable.ridgeMm;
 
   const end = (i: number): boolean => i === 0 || i === n - 1;
   const corner: Fitting = 'three-way';
@@ -82,7 +57,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const eave = (i: number, y: number): Knot => ({ at: [xs[i] ?? 0, y, eaveZ], fitting: 'elbow-45' });
   const ridge = (i: number): Knot => ({
     at: [xs[i] ?? 0, (y0 + y1) / 2, ridgeZ],
-    fitting: end(i) ? corner : 'four-way',
+    fitting: ridgeFitting(i, n),
   });
   const sides = [y0, y1];
   const posts = xs.flatMap((_, i) =>
@@ -102,35 +77,13 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   if (frame.some((m) => m.lengthMm < 20))
     return fail('eave', 'The fittings leave no pipe between them: make the eaves higher or the frames fewer.');
 
-  const shape = bentHoop(
-    [
-      { y: 0, z: 0 },
-      { y: 0, z: a.eaveMm },
-      { y: span / 2, z: ridgeZ - baseZ },
-      { y: span, z: a.eaveMm },
-      { y: span, z: 0 },
-    ],
-    0,
-    { kind: 'pinned' },
-  );
-  if (shape === NO_ROOM) return fail('eave', 'There is no such gable on this bed.');
+  const roof: RoofAt = { y0, y1, eaveZ, ridgeZ };
   const top = { y: (y0 + y1) / 2, z: ridgeZ };
-  const line = sheetRun(
-    [
-      ...outside({ y: y0, z: eaveZ }, r, 180, 135),
-      ...outside(top, r, 135, 45),
-      ...outside({ y: y1, z: eaveZ }, r, 45, 0),
-    ],
-    [
-      { y: y0 - r, z: bed.wall.heightMm },
-      { y: y1 + r, z: bed.wall.heightMm },
-    ],
-  );
-  const under: readonly Point2[] = [
-    { y: y0 + r, z: eaveZ + r - r * Math.SQRT2 },
-    { y: top.y, z: ridgeZ - r * Math.SQRT2 },
-    { y: y1 - r, z: eaveZ + r - r * Math.SQRT2 },
-  ];
+  const line = sheetRun(roofOuter(roof, r), [
+    { y: y0 - r, z: bed.wall.heightMm },
+    { y: y1 + r, z: bed.wall.heightMm },
+  ]);
+  const under = roofUnder(roof, r);
   const x0 = (xs[0] ?? 0) - r;
   const x1 = (xs[n - 1] ?? 0) + r;
   const length = x1 - x0;
@@ -140,16 +93,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const straps = a.straps ?? 2 * Math.max(2, Math.ceil(length / 600));
   const guard = guardPvc(a.paint, a.cover, a.pipe, rafters);
   const knots = xs.flatMap((_, i) => [...sides.flatMap((y) => [base(i, y), eave(i, y)]), ridge(i)]);
-  const fittings = (['three-way', 'tee', 'elbow-45', 'four-way'] as const).flatMap((kind) =>
-    joint(
-      'fitting',
-      `fittings ${kind}`,
-      FITTING_WHERE[kind],
-      frame,
-      knots.filter((k) => k.fitting === kind).map((k) => k.at),
-      { with: { fitting: kind } },
-    ),
-  );
+  const fittings = fittingJoints(FITTING_WHERE, frame, knots);
   const sockets = endsOf(frame);
   const along = [y0, y1].map((y): readonly [Vec3, Vec3] => [
     [x0, y, baseZ],
@@ -201,7 +145,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
         what: 'Frames',
         tags: xs.map((_, i) => `P${2 * i + 1}`),
         section: a.pipe,
-        hoop: shape.hoop,
+        hoop: gable.hoop,
         sprung: false,
         xsMm: xs,
         spacingMm: spacing,

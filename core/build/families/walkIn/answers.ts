@@ -63,7 +63,35 @@ export const answers = {
     fits: { test: oneOf(POSTS), words: 'must be a steel pipe or conduit that stands as a post' },
     changes: { rod: ({ key }) => (key in POSTS ? key : undefined) },
   }),
-  shape: hoopShape([], true),
+  roof: withDefault(
+    choice(
+      'Hoops are',
+      {
+        sprung: ['Sprung', 'One long pipe over two posts: the least work, and no joints.'],
+        straight: [
+          'Two straight pipes and elbows',
+          'A steep roof that sheds snow; short pipes go in any car, and nothing is bent.',
+        ],
+      },
+      'sprung',
+    ),
+    'sprung',
+  ),
+  shape: hoopShape([], true, { roof: 'sprung' }),
+  core: withDefault(
+    choice(
+      'Hoops cored with',
+      {
+        none: ['Nothing', 'The pipe alone.'],
+        'bar-3': ['3/8 reinforcing bar', 'Slid in before the hoop is bent: about twice as stiff in 1 PVC.'],
+        'bar-4': ['1/2 reinforcing bar', 'Stiffer yet, and heavy: bend it round a drum first.'],
+        conduit: ['Conduit', 'The stoutest that slides in; bent first, and only for hoops of ten feet at the most.'],
+      },
+      'none',
+      { when: { roof: 'sprung' } },
+    ),
+    'none',
+  ),
   posts: choice(
     'Posts are',
     {
@@ -72,6 +100,10 @@ export const answers = {
       timber: [
         'Timber, dug in',
         '4x4 posts: walls up to seven feet, boards screwed on, the hoops strapped beside them.',
+      ],
+      bolted: [
+        'Timber, bolted to the bed',
+        'No holes to dig: two bolts each through the bed’s wall. As wide as the bed, reached into from its sides.',
       ],
     },
     'driven',
@@ -142,6 +174,7 @@ export const answers = {
       none: ['None', 'A low house over one bed, reached into through its rolled-up sides.'],
     },
     'one',
+    { when: { posts: ['driven', 'dug', 'timber'] } },
   ),
   doorWidthMm: length('Door width', [400, 1500], 32 * MM_PER_INCH, { when: { doors: ['one', 'two'] } }),
   doorHeightMm: length('Door height', [1000, 2200], 72 * MM_PER_INCH, { when: { doors: ['one', 'two'] } }),
@@ -220,3 +253,6 @@ export const answers = {
 };
 
 export type WalkInAnswers = Chosen<typeof answers>;
+
+/** Whether it stands on timber posts, with the hoops strapped beside them. */
+export const onTimber = ({ posts }: Pick<WalkInAnswers, 'posts'>): boolean => posts === 'timber' || posts === 'bolted';

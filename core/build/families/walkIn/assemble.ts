@@ -6,22 +6,26 @@ import { guardPvc } from '../../parts/guard';
 import { straightRun } from '../../joints/runs';
 import { endsOf } from '../../assembly/pieces';
 import { stripOver } from '../../parts/frame';
+import { tagsOf } from '../../parts/frameSteps';
 import type { Member, Said } from '../../assembly/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { enclosedArea } from '../../../base/geometry';
 import { section } from '../../../catalog/catalog';
 import type { Section } from '../../../catalog/types';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
-import { type Result, ok } from '../../../base/result';
-import { POSTS, type WalkInAnswers } from './answers';
+import { type Result, fail, ok } from '../../../base/result';
+import { POSTS, type WalkInAnswers, onTimber } from './answers';
 import { endFrame } from './ends';
-import { type House, buildHouse } from './frame';
+import { type House, buildHouse, postTimber } from './frame';
 import { fastenedTo, houseJoints, houseOpenings } from './joints';
 import { doorFilm, houseSheets } from './sheets';
 import { walkInSteps } from './steps';
 
 /** Builds the house: posts, hoops over them, purlins, boards, framed ends with doors, sheets and roll-up sides. */
-export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> {
+export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<Said> {
+  const settled = onItsBed(answers, site);
+  if (!settled.ok) return settled;
+  const a = settled.value;
   const built = buildHouse(a, site);
   if (!built.ok) return built;
   const h = built.value;
@@ -64,6 +68,8 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   const members = [
     ...h.posts,
     ...h.hoops,
+    ...h.cores,
+    ...h.ridgePipes,
     ...h.adapters,
     ...h.purlins,
     ...h.beam,
@@ -84,10 +90,12 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     openings: houseOpenings(a, parts),
     arches: [
       {
-        tags: h.hoops.map((m) => m.tag),
+        ...(a.roof === 'straight' && { what: 'Frames' }),
+        tags: tagsOf(h.leftFeet),
         section: a.pipe,
+        ...(h.core && { core: h.core }),
         hoop: h.hoop,
-        sprung: true,
+        sprung: a.roof === 'sprung',
         xsMm: h.xs,
         spacingMm: h.spacingMm,
         footYMm: h.y0,
@@ -102,10 +110,11 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
       {
         tags: h.posts.map((m) => m.tag),
         section: h.postSection,
-        offers: a.posts === 'timber' ? [] : offers.filter((s) => s.key !== a.post.key),
+        offers: onTimber(a) ? [] : offers.filter((s) => s.key !== a.post.key),
         depthMm: h.depthMm,
         aboveMm: a.sidewallMm,
         set: a.posts === 'driven' ? 'driven' : 'dug',
+        ...(h.bolts && { bolts: h.bolts }),
         spacingMm: h.spacingMm,
         crownMm: h.crownZ,
         endM2: enclosedArea(h.line) / 1e6,
@@ -132,19 +141,33 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
     dimensions: [
       leader(
         'pipeLength',
-        'hoop, cut',
+        a.roof === 'straight' ? 'pipe of a frame' : 'hoop, cut',
         'end',
         [first, middle + width * 0.3, a.sidewallMm + h.hoop.heightMm * 0.8],
         h.cutMm,
+        a.roof === 'sprung',
       ),
-      dimension('width', 'post to post', 'end', 'below', 1, [first, h.y0, 0], [first, h.y1, 0]),
+      dimension('width', 'post to post', 'end', 'below', 1, [first, h.y0, 0], [first, h.y1, 0], h.bolts === undefined),
       ...h.ties.slice(0, 1).map((tie) => {
         const z = endsOf([tie])[0]?.[2] ?? 0;
         return dimension('tieHeight', 'cross tie', 'end', 'right', 2, [first, middle, 0], [first, middle, z]);
       }),
       dimension('sidewall', 'sidewall', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, a.sidewallMm]),
-      dimension('postDepth', 'post in the ground', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, -h.depthMm]),
-      dimension('height', 'crown above the ground', 'end', 'right', 1, [first, middle, 0], [first, middle, h.crownZ]),
+      ...(h.bolts
+        ? []
+        : [
+            dimension('postDepth', 'post in the ground', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, -h.depthMm]),
+          ]),
+      dimension(
+        'height',
+        'crown above the ground',
+        'end',
+        'right',
+        1,
+        [first, middle, 0],
+        [first, middle, h.crownZ],
+        a.roof === 'sprung',
+      ),
       ...alongBed({
         x0: h.x0,
         x1: h.x1,
@@ -160,7 +183,9 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
               from: [survey.frameOn.lengthMm, d.from[1], 0] as const,
               to: [survey.frameOn.lengthMm, d.to[1], 0] as const,
             }
-          : d,
+          : d.id === 'coverLength' && h.bolts
+            ? { ...d, typed: false }
+            : d,
       ),
     ],
     steps: walkInSteps(a, { house: h, members, ends, door, sheets, doorSheets, battens, endBattens, rollBars, joints }),
@@ -170,16 +195,45 @@ export function assembleWalkIn(a: WalkInAnswers, site: BuildSite): Result<Said> 
   });
 }
 
+/** A wall that bolts go through, and take hold of, mm. */
+const BOLTED = { thickestMm: 60, lowestMm: 180 } as const;
+
+/** A house that is bolted to its bed is as wide and as long as that, without a door; every other is as it was answered. */
+function onItsBed(a: WalkInAnswers, site: BuildSite): Result<WalkInAnswers> {
+  const { bed, survey } = site;
+  if (a.posts !== 'bolted') return ok(a);
+  const { thicknessMm: wallMm, heightMm } = bed.wall;
+  if (wallMm > BOLTED.thickestMm || heightMm < BOLTED.lowestMm)
+    return fail(
+      'posts',
+      'Posts are bolted to a board wall of up to 60 mm (2 3/8 in), at least 180 mm (7 in) high: set them in the ground here.',
+    );
+  if (a.sidewallMm < heightMm + a.sleeveMm)
+    return fail('sidewall', 'The posts end below the feet of the hoops: raise the sidewall over the wall of the bed.');
+  const r = thicknessMm(a.pipe) / 2;
+  return ok({
+    ...a,
+    doors: 'none',
+    // Posts stand against the wall outside, flush with the outside of their hoops; the ends stand on the end walls.
+    widthMm: survey.frameOn.widthMm + 2 * (thicknessMm(postTimber(site)) - r),
+    lengthMm: survey.frameOn.lengthMm + 4 * r,
+  });
+}
+
 /** What goes over what: the hoop over its post, or a short sleeve over both. */
 function sleevesOf(a: WalkInAnswers, h: House, offers: readonly Section[]): Said['sleeves'] {
-  if (a.posts === 'timber') return [];
+  const cored = h.core
+    ? [{ outer: a.pipe, inner: h.core, where: 'hoop over core', offers: [], pinned: true as const }]
+    : [];
+  if (onTimber(a)) return cored;
   const outer = h.adapters[0]?.section;
   return outer
     ? [
+        ...cored,
         { outer, inner: a.pipe, where: 'sleeve over hoop', offers: [], pinned: true },
         { outer, inner: a.post, where: 'sleeve over post', offers: [], pinned: true },
       ]
-    : [{ outer: a.pipe, inner: a.post, where: 'hoop over post', offers }];
+    : [...cored, { outer: a.pipe, inner: a.post, where: 'hoop over post', offers }];
 }
 
 /** Battens over the film, outside each board that it is fastened along. */

@@ -50,11 +50,11 @@ export function endFrame(a: WalkInAnswers, h: House, site: BuildSite, left: bool
   const inner = h.postInMm + 4;
   const stud = (tag: string, part: string, y: number, from: number): Member =>
     // What stands on the ground is treated.
-    piece(tag, part, from === 0 ? plateKey : studKey, [x, y, from], [x, y, topOf(y)], [1, 0, 0], {
+    piece(tag, part, from === h.endsOnMm ? plateKey : studKey, [x, y, from], [x, y, topOf(y)], [1, 0, 0], {
       ends: ['square', 'curve'],
     });
   const bottom = (tag: string, from: number, to: number): Member =>
-    piece(tag, 'Bottom plate', plateKey, [x, from, t / 2], [x, to, t / 2], [1, 0, 0]);
+    piece(tag, 'Bottom plate', plateKey, [x, from, h.endsOnMm + t / 2], [x, to, h.endsOnMm + t / 2], [1, 0, 0]);
 
   if (!door) {
     const bays = Math.max(2, Math.ceil((h.y1 - h.y0) / STUD_SPACING_MM));
@@ -62,7 +62,7 @@ export function endFrame(a: WalkInAnswers, h: House, site: BuildSite, left: bool
     return ok({
       frame: [
         bottom(`${letter}1`, h.y0 + inner, h.y1 - inner),
-        ...ys.map((y, i) => stud(`${letter}${i + 2}`, 'End stud', y, t)),
+        ...ys.map((y, i) => stud(`${letter}${i + 2}`, 'End stud', y, h.endsOnMm + t)),
       ],
       door: [],
     });

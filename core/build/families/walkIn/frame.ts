@@ -1,7 +1,6 @@
-import type { Elastica } from '../../hoop/types';
+import type { BentHoop, Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
-import { hoopCurve } from '../../hoop/curve';
-import { hoopMembers, hoopPlaces, outerFace, springHoop, underHoop } from '../../parts/hoops';
+import { hoopPlaces } from '../../parts/hoops';
 import { type Point2, type Vec3, heightAt, slopeAt } from '../../../base/geometry';
 import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
@@ -9,13 +8,14 @@ import { piece } from '../../assembly/pieces';
 import { joint } from '../../joints';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
-import type { Ridge } from '../../assembly/rows';
+import type { PostRow, Ridge } from '../../assembly/rows';
 import { type BuildSite, stock } from '../../../site/buildSite';
-import { type Catalog, fitOf, sectionsWhere } from '../../../catalog/catalog';
+import { type Catalog, fitOf, holdsN, sectionsWhere } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import { mainAcross } from './across';
-import type { WalkInAnswers } from './answers';
+import { type WalkInAnswers, onTimber } from './answers';
+import { houseHoops } from './hoops';
 
 const BASE = '2x6 treated';
 const HIP = '2x4 treated';
@@ -24,6 +24,8 @@ const BRACE = 'emt-3/4';
 const BEAM = '2x6';
 const BEAM_POST = '4x4 treated';
 const POST = '4x4 treated';
+/** Bolts stand so far in from both edges of the bed’s wall, mm. */
+const BOLT_IN_MM = 45;
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
 
@@ -32,15 +34,27 @@ export interface House {
   readonly x1: number;
   readonly y0: number;
   readonly y1: number;
-  readonly hoop: Elastica;
+  readonly hoop: Elastica | BentHoop;
   readonly cutMm: number;
   readonly depthMm: number;
   readonly xs: readonly number[];
   readonly spacingMm: number;
   readonly crownZ: number;
   readonly hoops: readonly Member[];
+  /** The pieces of both end hoops. */
+  readonly endHoops: readonly Member[];
+  /** Of each hoop the piece that stands on its left foot. */
+  readonly leftFeet: readonly Member[];
+  /** Pipes along the ridge that are part of the hoops, and what goes inside the hoops. */
+  readonly ridgePipes: readonly Member[];
+  readonly cores: readonly Member[];
+  readonly core: Section | undefined;
   readonly posts: readonly Member[];
   readonly postSection: Section;
+  /** Bolts of a post through the wall of the bed: how far apart, and the lower one above the ground; none where posts are in it. */
+  readonly bolts: PostRow['bolts'];
+  /** What the ends stand on, above the ground, mm. */
+  readonly endsOnMm: number;
   /** How far posts stand in from the centre line of the hoops' feet, mm. */
   readonly postInMm: number;
   readonly purlins: readonly Member[];
@@ -64,6 +78,9 @@ export interface House {
   readonly purlinsAt: readonly (Point2 & { readonly r: number })[];
 }
 
+/** The timber that posts are of. */
+export const postTimber = (site: BuildSite): Section => stock(site, POST);
+
 /** Depth of the posts: a third of their length where it is windy, a quarter elsewhere. */
 export function postDepth(a: Pick<WalkInAnswers, 'depthMm' | 'sidewallMm'>, { windy, market }: BuildSite): number {
   return a.depthMm ?? roundLength(Math.max(450, windy ? a.sidewallMm / 2 : a.sidewallMm / 3), market, 'up');
@@ -83,35 +100,41 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     { y: y0 - out, z },
     { y: y1 + out, z },
   ];
-  const over = (hoop: Elastica, z: number): readonly Point2[] =>
-    sheetRun([...outerFace(hoop, a.pipe, y0, a.sidewallMm), ...anchors(a.sidewallMm)], anchors(z));
+  const over = (outer: readonly Point2[], z: number): readonly Point2[] =>
+    sheetRun([...outer, ...anchors(a.sidewallMm)], anchors(z));
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const roofOnly = a.sheets === 'roof-and-curtains';
-  const timber = a.posts === 'timber';
-  const postSection = timber ? stock(site, POST) : a.post;
+  const timber = onTimber(a);
+  const postSection = timber ? postTimber(site) : a.post;
   const adapted = !timber && a.join === 'adapter';
   const adapter = adapted ? adapterOver([a.pipe, a.post], site.catalog) : undefined;
   if (adapted && !adapter) return fail('join', 'No pipe on sale goes over both ends: choose a thinner post or hoop.');
   const lapMm = adapted ? 0 : a.sleeveMm;
-  const sprung = springHoop(a.shape, a.pipe, {
-    feet: { kind: 'fixed', angleDeg: 90 },
-    spanMm: a.widthMm,
-    tailMm: lapMm,
-    tailAboveMm: a.sidewallMm,
-    sheetAcrossMm: (hoop) =>
-      mainAcross(a, over(hoop, roofOnly ? a.sidewallMm - 45 : 0)).reduce((sum, l) => sum + l.mm, 0),
-    widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
-  });
-  if (!sprung.ok) return sprung;
   if (a.sleeveMm > a.sidewallMm)
     return fail('sleeveMm', 'The hoop can slide over no more of the post than stands above the ground.');
   const found = hoopPlaces(x0, x1, r, a.hoops, a.maxSpacingMm);
   if (!found.ok) return found;
   const xs = found.value;
   const n = xs.length;
-  const { hoop, cutMm } = sprung.value;
+  const hooped = houseHoops(
+    a,
+    { xs, y0, y1, lapMm },
+    {
+      acrossMm: (outer) =>
+        mainAcross(a, over(outer, roofOnly ? a.sidewallMm - 45 : 0)).reduce((sum, l) => sum + l.mm, 0),
+      widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
+    },
+    site,
+  );
+  if (!hooped.ok) return hooped;
+  const { hoop, cutMm, frames, outer, under, centre } = hooped.value;
   const crownZ = a.sidewallMm + hoop.heightMm;
-  const depthMm = postDepth(a, site);
+  const { heightMm: wallMm } = site.bed.wall;
+  const bolted = a.posts === 'bolted';
+  const bolts = bolted
+    ? { apartMm: wallMm - 2 * BOLT_IN_MM, lowMm: BOLT_IN_MM, eachN: holdsN(site.catalog, 'wall-bolt') }
+    : undefined;
+  const depthMm = bolted ? 0 : postDepth(a, site);
   const postMm = thicknessMm(postSection);
   // A timber post stands beside its hoop, toward the middle of the house, flush with it outside.
   const beside = timber ? { x: r + postMm / 2, y: postMm / 2 - r } : { x: 0, y: 0 };
@@ -123,7 +146,9 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
       return {
         ...m,
         marks: [
-          { atMm: depthMm, label: 'ground' },
+          ...(bolts
+            ? [bolts.lowMm, bolts.lowMm + bolts.apartMm].map((atMm) => ({ atMm, label: 'bolt' }))
+            : [{ atMm: depthMm, label: 'ground' }]),
           { atMm: depthMm + a.sidewallMm - a.sleeveMm, label: adapted ? 'sleeve' : 'hoop' },
         ],
       };
@@ -133,7 +158,6 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   if (depthMm + a.sidewallMm > longestPost)
     return fail('sidewall', 'The posts would be longer than any on sale: lower the sidewall or set them less deep.');
 
-  const under = underHoop(hoop, a.pipe, y0, a.sidewallMm);
   const splices: Joint[] = [];
   const run = (tag: string, part: string, key: Section, y: number, z: number): readonly Member[] => {
     const made = straightRun({
@@ -156,7 +180,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slopeAt(under, sideY));
   const beam = a.beam === 'posts' ? centreBeam(xs, [x0, x1], middle, crownZ - r, site) : undefined;
   const purlins = [
-    ...(beam ? [] : run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2)),
+    ...(beam || hooped.value.ridges.length > 0 ? [] : run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2)),
     ...(a.purlins === 'three'
       ? [
           ...run('R2', 'Side purlin', a.purlin, sideY, sideZ),
@@ -199,7 +223,12 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     xs,
     spacingMm: ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1),
     crownZ,
-    hoops: hoopMembers(sprung.value, a.pipe, xs, y0, a.sidewallMm, lapMm),
+    hoops: frames.flat(),
+    endHoops: [...(frames[0] ?? []), ...(frames[n - 1] ?? [])],
+    leftFeet: frames.flatMap(([first]) => first ?? []),
+    ridgePipes: hooped.value.ridges,
+    cores: hooped.value.cores,
+    core: hooped.value.core,
     posts,
     purlins,
     boards,
@@ -221,18 +250,22 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
         )
       : [],
     postSection,
+    bolts,
+    endsOnMm: bolted ? wallMm : 0,
     postInMm: timber ? postMm - r : r,
     // Boards on timber posts brace them.
     braces: a.braces === 'corners' && !timber ? bracesOf(xs, [y0, y1], a, stock(site, BRACE)) : [],
-    joints: [...splices, ...(beam?.joints ?? [])],
-    line: over(hoop, 0),
-    roof: over(hoop, a.sidewallMm - 45),
+    joints: [...splices, ...hooped.value.joints, ...(beam?.joints ?? [])],
+    line: over(outer, 0),
+    roof: over(outer, a.sidewallMm - 45),
     under,
-    centre: hoopCurve(hoop, 200).map((p) => ({ y: y0 + p.y, z: a.sidewallMm + p.z })),
+    centre,
     purlinsAt: [
       beam
         ? { y: middle, z: crownZ - r - beam.deepMm / 2, r: beam.deepMm / 2 }
-        : { y: middle, z: crownZ - r - pd / 2, r: pd / 2 },
+        : hooped.value.ridges.length > 0
+          ? { y: middle, z: crownZ, r }
+          : { y: middle, z: crownZ - r - pd / 2, r: pd / 2 },
       ...(a.purlins === 'three' ? [sideY, y0 + y1 - sideY].map((y) => ({ y, z: sideZ, r: pd / 2 })) : []),
     ],
   });

@@ -5,7 +5,7 @@ import type { Opening } from '../../assembly/openings';
 import { evenly, joint, spreadAlong } from '../../joints';
 import { batteningOf } from '../../parts/frame';
 import { clipPlaces } from '../../parts/framedSheet';
-import type { WalkInAnswers } from './answers';
+import { type WalkInAnswers, onTimber } from './answers';
 import type { House } from './frame';
 
 interface HouseParts {
@@ -42,13 +42,21 @@ function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonl
           .map((x): Vec3 => [x, from[1], from[2]])
       : [];
   });
-  const timber = a.posts === 'timber';
-  const runs = (a.purlins === 'three' ? 3 : 1) - (h.beam.length > 0 ? 1 : 0);
+  const timber = onTimber(a);
+  const runs = (a.purlins === 'three' ? 2 : 0) + (h.beam.length > 0 || h.ridgePipes.length > 0 ? 0 : 1);
   const n = h.xs.length;
   return [
-    ...joint('post', 'posts', 'Posts in the ground', h.posts, ground, {
-      with: { set: timber ? 'dug' : a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
-    }),
+    ...(h.bolts
+      ? joint(
+          'wallBolt',
+          'posts',
+          'Posts to the bed’s wall, two each',
+          h.posts,
+          ground.flatMap(([x, y]) => [0, h.bolts?.apartMm ?? 0].map((up): Vec3 => [x, y, (h.bolts?.lowMm ?? 0) + up])),
+        )
+      : joint('post', 'posts', 'Posts in the ground', h.posts, ground, {
+          with: { set: timber ? 'dug' : a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
+        })),
     ...(timber
       ? joint('uStrap', 'feet', 'Two straps at each hoop foot, to its post', [...h.hoops, ...h.posts], feet, {
           count: 2 * feet.length,
@@ -91,7 +99,7 @@ function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonl
 function endJoints(a: WalkInAnswers, { house: h, ends, door, doors, doorSheets }: HouseParts): readonly Joint[] {
   const studs = ends.filter((m) => m.ends[1] === 'curve');
   const tops = endsOf(studs).filter((_, i) => i % 2 === 1);
-  const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
+  const { endHoops } = h;
   const stiles = door.filter((m) => m.part === 'Door stile');
   const hung = stiles.filter((_, i) => i % 2 === 0);
   return [
@@ -154,7 +162,7 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBat
   const sideMetres = Math.ceil((fastenedTo(a, h).reduce((sum, m) => sum + m.lengthMm, 0) - 1e-6) / 1000);
   const endsMm = 2 * (h.y1 - h.y0 + 2 * h.crownZ);
   const along = spreadAlong(h.boards, 500);
-  const endHoops = [h.hoops[0], h.hoops[h.hoops.length - 1]].flatMap((m) => m ?? []);
+  const { endHoops } = h;
   const held = [...sheets, ...h.boards, ...endHoops];
   const where = 'Along boards and end hoops';
   const hips = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));

@@ -1,10 +1,11 @@
 import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
+import type { Section } from '../../../catalog/types';
 import { type Phrase, amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
 import { tagsOf } from '../../parts/frameSteps';
 import { sayTags } from '../../guide/tags';
 import { MINUTES, bendStep, countKind, cutStep, guardSteps, named, sayCount, step, tagList } from '../../guide/step';
-import type { WalkInAnswers } from './answers';
+import { type WalkInAnswers, onTimber } from './answers';
 import type { House } from './frame';
 
 interface Built {
@@ -47,77 +48,88 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       tags: [],
       work: [
         ['Ask the building office, and mark how near the neighbours’ line you may build.'],
-        [
-          'Set four pegs, ',
-          amount(h.y1 - h.y0, 'length'),
-          ' by ',
-          amount(h.x1 - h.x0, 'length'),
-          ' between the posts, and stretch strings.',
-        ],
-        ['Mark every post along both strings from the left end: ', ...placesOf(h)],
+        ...(h.bolts
+          ? [['Mark every post along both long walls of the bed from the left end: ', ...placesOf(h)] as Phrase]
+          : [
+              [
+                'Set four pegs, ',
+                amount(h.y1 - h.y0, 'length'),
+                ' by ',
+                amount(h.x1 - h.x0, 'length'),
+                ' between the posts, and stretch strings.',
+              ] as Phrase,
+              ['Mark every post along both strings from the left end: ', ...placesOf(h)] as Phrase,
+            ]),
       ],
-      tools: ['string', 'tape', 'pegs'],
-      checks: [['Both diagonals between the pegs equal']],
+      tools: h.bolts ? ['tape', 'pencil'] : ['string', 'tape', 'pegs'],
+      checks: [
+        h.bolts ? ['Marks of both walls square across from one another'] : ['Both diagonals between the pegs equal'],
+      ],
       cautions: [CAUTIONS.codes],
       minutes: 60,
     }),
     cutStep(b.members),
-    step({
-      id: 'posts',
-      title: a.posts === 'driven' ? 'Drive the posts' : 'Dig the posts in',
-      view: 'side',
-      tags: tagsOf(h.posts),
-      work: [
-        [
-          'Each post stands ',
-          amount(h.depthMm, 'length'),
-          ' in the ground and ',
-          amount(a.sidewallMm, 'length'),
-          ' above it.',
-        ],
-        [
-          a.posts === 'driven'
-            ? 'Drive with a sleeve or a block on top, plumb both ways, until its mark meets the ground.'
-            : `Dig, set the post plumb${a.posts === 'timber' ? ', its outer face along the string, beside the place of its hoop' : ''}, and fill round it with ${h.posts.length} bags of post mix in all.`,
-        ],
-      ],
-      tools: a.posts === 'driven' ? ['sledge hammer', 'gloves'] : ['post-hole digger', 'bucket'],
-      joints: named(joints, 'posts'),
-      checks: [['All tops level along a string'], ['Both rows the same distance apart everywhere']],
-      cautions: [CAUTIONS.rods],
-      minutes: h.posts.length * (a.posts === 'driven' ? 12 : 30),
-    }),
-    bendStep(
-      h.hoops,
-      h.spacingMm,
-      [
-        [
-          ...(a.posts === 'timber'
-            ? [
-                'Strap one end of the hoop beside its post, ',
-                amount(a.sleeveMm, 'length'),
-                ' below the top, walk the other end over with a helper, and strap it.',
-              ]
-            : h.adapters.length > 0
-              ? [
-                  `Slide ${tagList(h.adapters)} over the posts to their marks and pin each with two self-drilling screws. Stand one end of the hoop in its sleeve, walk the other over with a helper, and stand it in.`,
-                ]
-              : [
-                  'Slide ',
-                  amount(a.sleeveMm, 'length'),
-                  ` of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`,
-                ]),
-        ],
-        a.posts === 'timber'
-          ? ['Two straps to each foot, snug, so that the pipe does not creep.']
-          : ['Two self-drilling screws through each foot, snug, not tight: pilot the plastic first.'],
-      ],
-      named(joints, 'feet'),
-      h.adapters,
-    ),
+    h.bolts
+      ? boltStep(a, b, h.bolts)
+      : step({
+          id: 'posts',
+          title: a.posts === 'driven' ? 'Drive the posts' : 'Dig the posts in',
+          view: 'side',
+          tags: tagsOf(h.posts),
+          work: [
+            [
+              'Each post stands ',
+              amount(h.depthMm, 'length'),
+              ' in the ground and ',
+              amount(a.sidewallMm, 'length'),
+              ' above it.',
+            ],
+            [
+              a.posts === 'driven'
+                ? 'Drive with a sleeve or a block on top, plumb both ways, until its mark meets the ground.'
+                : `Dig, set the post plumb${onTimber(a) ? ', its outer face along the string, beside the place of its hoop' : ''}, and fill round it with ${h.posts.length} bags of post mix in all.`,
+            ],
+          ],
+          tools: a.posts === 'driven' ? ['sledge hammer', 'gloves'] : ['post-hole digger', 'bucket'],
+          joints: named(joints, 'posts'),
+          checks: [['All tops level along a string'], ['Both rows the same distance apart everywhere']],
+          cautions: [CAUTIONS.rods],
+          minutes: h.posts.length * (a.posts === 'driven' ? 12 : 30),
+        }),
+    a.roof === 'straight'
+      ? frameStep(a, b)
+      : bendStep(
+          h.hoops,
+          h.spacingMm,
+          [
+            ...(h.core ? [coreWork(h.core, h.cores)] : []),
+            [
+              ...(onTimber(a)
+                ? [
+                    'Strap one end of the hoop beside its post, ',
+                    amount(a.sleeveMm, 'length'),
+                    ' below the top, walk the other end over with a helper, and strap it.',
+                  ]
+                : h.adapters.length > 0
+                  ? [
+                      `Slide ${tagList(h.adapters)} over the posts to their marks and pin each with two self-drilling screws. Stand one end of the hoop in its sleeve, walk the other over with a helper, and stand it in.`,
+                    ]
+                  : [
+                      'Slide ',
+                      amount(a.sleeveMm, 'length'),
+                      ` of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`,
+                    ]),
+            ],
+            onTimber(a)
+              ? ['Two straps to each foot, snug, so that the pipe does not creep.']
+              : ['Two self-drilling screws through each foot, snug, not tight: pilot the plastic first.'],
+          ],
+          named(joints, 'feet', 'cores'),
+          [...h.adapters, ...h.cores],
+        ),
     step({
       id: 'purlins',
-      title: 'Fix purlins and boards',
+      title: h.purlins.length > 0 ? 'Fix purlins and boards' : 'Fix the boards',
       view: 'side',
       tags: [...tagsOf(h.beam), ...tagsOf(h.purlins), ...tagsOf(h.boards), ...tagsOf(h.ties), ...tagsOf(h.braces)],
       work: [
@@ -132,7 +144,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
           ? [[`Purlins ${tagList(h.purlins)} under the hoops, the ridge first, a clamp at every crossing.`]]
           : []),
         [
-          `Boards ${tagList(h.boards)} outside the posts, base boards on the ground, ${a.posts === 'timber' ? 'two screws into every post' : 'every strap with two screws'}.`,
+          `Boards ${tagList(h.boards)} outside the posts, base boards on the ground, ${onTimber(a) ? 'two screws into every post' : 'every strap with two screws'}.`,
         ],
         ...(h.braces.length > 0
           ? [[`Braces ${tagList(h.braces)} inside the posts, from the foot of one to the top of the next.`]]
@@ -140,7 +152,10 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
         ...(h.ties.length > 0 ? [[`Cross ties ${tagList(h.ties)} beside their hoops, above head height.`]] : []),
       ],
       tools: ['level', ...roomUp],
-      joints: [...named(joints, 'purlins', 'boards', 'cross ties', 'braces'), ...h.joints],
+      joints: [
+        ...named(joints, 'purlins', 'boards', 'cross ties', 'braces'),
+        ...h.joints.filter((j) => j.id !== 'cores' && !ofRoof(j)),
+      ],
       checks: [['Hoops plumb, and as far apart at the crown as at the ground']],
       cautions: [CAUTIONS.ladder],
       minutes: MINUTES.start + (h.purlins.length + h.boards.length + h.ties.length) * 8,
@@ -152,7 +167,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       tags: tagsOf(b.ends),
       work: [
         [
-          'Bottom plates on the ground inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.',
+          `Bottom plates on the ${h.bolts ? 'end walls of the bed' : 'ground'} inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.`,
         ],
         ...(a.doors === 'none'
           ? []
@@ -255,6 +270,84 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       minutes: MINUTES.start,
     }),
   ];
+}
+
+const ofRoof = (j: Joint): boolean => j.kind === 'fitting' || j.id === 'sockets';
+
+/** Posts against the wall of the bed, through which they are bolted. */
+function boltStep(a: WalkInAnswers, { house: h, joints }: Built, bolts: NonNullable<House['bolts']>): SaidStep {
+  return step({
+    id: 'posts',
+    title: 'Bolt the posts to the bed',
+    view: 'side',
+    tags: tagsOf(h.posts),
+    work: [
+      [
+        'Stand each post on the ground against the wall outside, beside its mark, plumb both ways, ',
+        amount(a.sidewallMm, 'length'),
+        ' high.',
+      ],
+      [
+        'Two bolts through post and wall, the lower ',
+        amount(bolts.lowMm, 'length'),
+        ' above the ground, the other ',
+        amount(bolts.apartMm, 'length'),
+        ' over it.',
+      ],
+    ],
+    tools: ['level'],
+    joints: named(joints, 'posts'),
+    checks: [['All tops level along a string'], ['The wall itself does not rock when a post is pulled']],
+    cautions: [CAUTIONS.codes],
+    minutes: h.posts.length * 5,
+  });
+}
+
+/** What goes inside a hoop before it is bent in. */
+function coreWork(core: Section, cores: readonly Member[]): Phrase {
+  const bent = core.shape.kind === 'tube' && core.shape.insideMm > 0;
+  return [
+    bent
+      ? `Bend ${tagList(cores)} to the curve of the hoop with a conduit bender, a little at a time along it, and slide one into each pipe.`
+      : `Slide ${tagList(cores)} into the pipes while both lie straight, ends even; draw stout bar round a drum first.`,
+    ' Once the hoop stands, a self-drilling screw through each end keeps it there.',
+  ];
+}
+
+/** Frames of straight pipe and fittings on the posts. */
+function frameStep(a: WalkInAnswers, { house: h, joints }: Built): SaidStep {
+  const [stubs, rafters] = ['Stub', 'Rafter'].map((part) => h.hoops.filter((m) => m.part === part));
+  return step({
+    id: 'frames',
+    title: 'Set the roof on the posts',
+    view: 'end',
+    tags: [...tagsOf(h.hoops), ...tagsOf(h.ridgePipes), ...tagsOf(h.adapters)],
+    work: [
+      [
+        `Lay each frame out flat: rafters ${tagList(rafters ?? [])} into the ridge fittings, an eave elbow on each, stubs ${tagList(stubs ?? [])} in the elbows. Push every pipe home.`,
+      ],
+      onTimber(a)
+        ? ['Stand a frame up with a helper, a stub beside each post, and strap both.']
+        : h.adapters.length > 0
+          ? [
+              `Slide ${tagList(h.adapters)} over the posts to their marks, pin each with two self-drilling screws, and stand the stubs in them.`,
+            ]
+          : [
+              'Stand a frame up with a helper, slide ',
+              amount(a.sleeveMm, 'length'),
+              ' of its stubs over both posts, and screw each foot.',
+            ],
+      [`Ridge pipes ${tagList(h.ridgePipes)} from frame to frame, then one screw through every socket.`],
+    ],
+    tools: ['rubber mallet', 'drill', 'eye protection'],
+    joints: [...named(joints, 'feet'), ...h.joints.filter(ofRoof)],
+    checks: [
+      ['Frames plumb, and as far apart at the ridge as at the eaves'],
+      ['Every ridge fitting at one height along a string'],
+    ],
+    cautions: [CAUTIONS.ladder],
+    minutes: MINUTES.start + (h.hoops.length + h.ridgePipes.length) * 3,
+  });
 }
 
 function placesOf(h: House): Phrase {

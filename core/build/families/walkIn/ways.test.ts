@@ -1,0 +1,185 @@
+/** Other ways to build the house: two straight pipes and elbows, cored hoops, posts bolted to the bed. */
+import { GUST_SPREADS } from '../../../catalog/spreads';
+import type { CheckSite } from '../../../judge/proof/check';
+import { postChecks } from '../../../judge/proof/posts';
+import { designSnow } from '../../../judge/proof/snow';
+import { hoopStrength } from '../../../judge/proof/strength';
+import { at, build, count, inch, siteOf } from '../../../testing/site';
+import { familyOf } from '..';
+
+const IN = 25.4;
+const house = (more: object) => build('walk-in', at(128, 44), more);
+/** Wet snow that its hoops carry, mm. */
+const carries = (more: object): number => {
+  const [arch] = house(more).arches;
+  if (!arch) throw new Error('no hoops');
+  return hoopStrength(arch, designSnow({ by: 'depth', depthMm: 300, kind: 'wet' }, 'normal')).wetSnowMm;
+};
+const refusal = (more: object, site = at(128, 44)): readonly string[] => {
+  const family = familyOf('walk-in');
+  const made = family.assemble({ ...family.defaults(site), ...more }, site);
+  return made.ok ? [] : made.faults.map((f) => f.field);
+};
+
+describe('two straight pipes and elbows', () => {
+  // At 24 in the door would not fit under a roof of 45 degrees.
+  const tall = { roof: 'straight', sidewallMm: inch(36) };
+  const a = house(tall);
+  const cut = (part: string): number[] => [
+    ...new Set(a.members.filter((m) => m.part === part).map((m) => Math.round((m.lengthMm / IN) * 1000) / 1000)),
+  ];
+
+  test('stubs, rafters and ridge pipes, worked by hand', () => {
+    // 1-1/4 elbow takes up .375, corner and cross .84375. Stub: 6 over the post, 50 mm free.
+    expect(cut('Stub')).toEqual([Math.round((6 + 50 / IN) * 1000) / 1000]);
+    // 60 in at 45 degrees: 60 √2 = 84.853, less both fittings.
+    expect(cut('Rafter')).toEqual([Math.round((60 * Math.SQRT2 - 0.375 - 0.84375) * 1000) / 1000]);
+    // Five frames over 176 - 1.66: 43.585 apart, less two crosses.
+    for (const mm of a.members.filter((m) => m.part === 'Ridge pipe').map((m) => m.lengthMm))
+      expect(mm / IN).toBeCloseTo((176 - 1.66) / 4 - 2 * 0.84375, 6);
+    expect(a.members.filter((m) => m.part === 'Rafter')).toHaveLength(10);
+  });
+
+  test('as many fittings as there are corners, and a screw in every socket', () => {
+    expect([count(a, 'elbow-45'), count(a, 'three-way'), count(a, 'four-way')]).toEqual([10, 2, 3]);
+    // Elbows 2 x 10, end corners 3 x 2, crosses 4 x 3.
+    expect(a.joints.find((j) => j.id === 'sockets')?.places).toHaveLength(20 + 6 + 12);
+  });
+
+  test('the ridge stands half the width over the eaves, which stand an elbow and a thumb over the posts', () => {
+    const crown = a.dimensions.find((d) => d.id === 'height');
+    expect((crown?.valueMm ?? 0) / IN).toBeCloseTo(36 + 50 / IN + 0.375 + 60, 6);
+    expect(crown?.typed).toBe(false);
+    expect(a.arches[0]).toMatchObject({ what: 'Frames', sprung: false });
+    expect(a.arches[0]?.tags).toEqual(['H1', 'H3', 'H5', 'H7', 'H9']);
+  });
+
+  test('nothing is bent: no bending step, and no question about its height', () => {
+    expect(a.steps.map((s) => s.id)).not.toContain('bend');
+    expect(a.steps.map((s) => s.id)).toContain('frames');
+    const family = familyOf('walk-in');
+    const site = at(128, 44);
+    const asks = family.questions({ ...family.defaults(site), roof: 'straight' }, { site, assembly: a });
+    expect(asks.map((q) => q.id)).not.toContain('school');
+    expect(asks.map((q) => q.id)).not.toContain('core');
+  });
+
+  test('steep, it carries more snow than the sprung hoops of the same pipe', () => {
+    expect(carries(tall)).toBeGreaterThan(carries({}));
+  });
+});
+
+describe('hoops with something inside', () => {
+  test('a bar as long as the sprung part, from foot to foot, screwed at both ends', () => {
+    const a = house({ core: 'bar-3' });
+    const cores = a.members.filter((m) => m.part === 'Core');
+    expect(cores.map((m) => m.tag)).toEqual(['K1', 'K2', 'K3', 'K4', 'K5']);
+    // Half a circle of 60 in; the post fills the rest of the pipe.
+    expect(cores.map((m) => Math.round((m.lengthMm / IN) * 100) / 100)).toEqual(
+      cores.map(() => Math.round(Math.PI * 60 * 100) / 100),
+    );
+    expect(a.joints.find((j) => j.id === 'cores')).toMatchObject({ kind: 'tekScrew' });
+    expect(a.joints.find((j) => j.id === 'cores')?.places).toHaveLength(10);
+    expect(a.sleeves.map((s) => s.where)).toEqual(['hoop over core', 'hoop over post']);
+  });
+
+  test('the stoutest conduit that slides in, where it reaches in one piece', () => {
+    const narrow = {
+      core: 'conduit',
+      widthMm: inch(60),
+      lengthMm: inch(144),
+      doorWidthMm: inch(24),
+      doorHeightMm: 1000,
+      pipe: 'pvc-1',
+      post: 'emt-3/4',
+    };
+    // Half a circle of 30 in is 94.2 in: a conduit of 10 ft reaches. 1 PVC is 1.049 in inside: 3/4 conduit, .922.
+    const a = build('walk-in', at(128, 30), narrow);
+    expect(a.arches[0]?.core?.key).toBe('emt-3/4');
+    // Ten feet do not reach round half a circle of 60 in.
+    expect(refusal({ core: 'conduit' })).toEqual(['core']);
+  });
+
+  test('what does not go in is refused', () => {
+    const site = at(96, 30);
+    const small = { pipe: 'pvc-1/2', core: 'bar-4', widthMm: inch(36), doors: 'none', post: 'emt-1/2' };
+    // 1/2 PVC is .622 in inside, a 1/2 bar .56 over its ribs: it goes. A conduit of .706 does not.
+    expect(refusal({ ...small, lengthMm: inch(104) }, site)).toEqual([]);
+    expect(refusal({ ...small, core: 'conduit', lengthMm: inch(104) }, site)).toEqual(['core']);
+  });
+
+  test('what goes inside adds half of what it carries by itself: more, and never more than its stiffness would', () => {
+    const [none, thin, stout] = [carries({ core: 'none' }), carries({ core: 'bar-3' }), carries({ core: 'bar-4' })];
+    expect(thin).toBeGreaterThan(1.05 * none);
+    // EI: pipe 1380 MPa x 83e3 mm4 = 1.1e8; bars 200e3 x 413 = .8e8 and x 1304 = 2.6e8 N mm2: never more than these together.
+    expect(thin).toBeLessThan((1 + 0.83 / 1.12) * none);
+    expect(stout).toBeGreaterThan(thin);
+    expect(stout).toBeLessThan((1 + 2.61 / 1.12) * none);
+  });
+});
+
+describe('posts bolted to the bed', () => {
+  const site = siteOf(inch(96), inch(48));
+  const a = build('walk-in', site, { posts: 'bolted', pipe: 'pvc-1', sidewallMm: inch(30) });
+  const posts = a.members.filter((m) => m.part === 'Post');
+
+  test('they stand on the ground against the wall outside, and hold by two bolts each', () => {
+    for (const m of posts) {
+      if (m.shape.kind !== 'straight') throw new Error(m.tag);
+      expect(m.shape.from[2]).toBeCloseTo(0, 9);
+      expect(m.lengthMm / IN).toBeCloseTo(30, 6);
+      // 3.5 in square: middle 1.75 outside the bed’s wall, on either side.
+      const y = m.shape.from[1] / IN;
+      expect(Math.min(Math.abs(y + 1.75), Math.abs(y - 48 - 1.75))).toBeLessThan(1e-6);
+    }
+    expect(count(a, 'wall-bolt')).toBe(2 * posts.length);
+    expect(count(a, 'post-mix')).toBe(0);
+    // 11 in of wall, 45 mm in from both edges.
+    expect(a.posts[0]?.bolts).toEqual({ lowMm: 45, apartMm: inch(11) - 90, eachN: 2500 });
+    expect(a.dimensions.map((d) => d.id)).not.toContain('postDepth');
+  });
+
+  test('the bed says how wide and long it is; the ends stand on its end walls and have no door', () => {
+    const typed = a.dimensions.filter((d) => d.typed).map((d) => d.id);
+    expect(typed).not.toContain('width');
+    expect(typed).not.toContain('coverLength');
+    const plates = a.members.filter((m) => m.part === 'Bottom plate');
+    expect(plates).toHaveLength(2);
+    for (const m of plates) {
+      if (m.shape.kind !== 'straight') throw new Error(m.tag);
+      expect(m.shape.from[2] / IN).toBeCloseTo(11 + 0.75, 6);
+      // 89 mm wide, its outer edge on the outer edge of the wall.
+      expect(Math.min(m.shape.from[0] - 44.45, 96 * IN - m.shape.from[0] - 44.45)).toBeGreaterThanOrEqual(-0.01);
+    }
+    expect(a.members.some((m) => m.part.startsWith('Door'))).toBe(false);
+    expect(a.openings.every((o) => o.reachedFrom === 'both sides')).toBe(true);
+  });
+
+  test('wind pulls the upper bolt by the lever over the lower one', () => {
+    const bolts = (gustMPerS: number) =>
+      a.posts
+        .flatMap((row) =>
+          postChecks(row, { gustMPerS, gustSpread: GUST_SPREADS.said, exposure: 'normal', site } as CheckSite),
+        )
+        .find((c) => c.id === 'post bolts');
+    const check = bolts(25);
+    const term = (name: string): number => check?.figure?.terms.find((t) => t.name === name)?.value ?? NaN;
+    expect(check?.figure?.value).toBeCloseTo(
+      (term('push on one post') * (term('at a height of') - 45)) / (inch(11) - 90),
+      6,
+    );
+    expect(term('push on one post')).toBeGreaterThan(50);
+    expect([bolts(5)?.verdict, bolts(60)?.verdict]).toEqual(['holds', 'fails']);
+  });
+
+  test('a stone wall, a low one and a sidewall below it are refused', () => {
+    const thick = siteOf(inch(96), inch(48));
+    const wall = (heightMm: number, thicknessMm: number) => ({
+      ...thick,
+      bed: { ...thick.bed, wall: { heightMm, thicknessMm } },
+    });
+    expect(refusal({ posts: 'bolted' }, wall(280, 200))).toEqual(['posts']);
+    expect(refusal({ posts: 'bolted' }, wall(140, 38))).toEqual(['posts']);
+    expect(refusal({ posts: 'bolted', sidewallMm: inch(12) }, thick)).toEqual(['sidewall']);
+  });
+});
