@@ -67,6 +67,8 @@ export interface Opener {
   readonly liftsKg: number;
   /** What its spring and arm hold down against wind, where it pushes, N. */
   readonly holdsN: number;
+  /** As far as it opens the lid, degrees. */
+  readonly opensDeg: number;
   /** Whether an insect screen lies in the way of its arm. */
   readonly behindScreen: boolean;
 }
@@ -92,7 +94,8 @@ export function freeAirM2(o: Opening): number {
   const hung = o.lift?.hung;
   if (hung) {
     // The gap in front, and the two triangles at the sides.
-    const angle = (Math.min(AIRING_DEG, 'deg' in o.travel ? o.travel.deg : 0) * Math.PI) / 180;
+    const angle =
+      (Math.min(AIRING_DEG, hung.opener?.opensDeg ?? AIRING_DEG, 'deg' in o.travel ? o.travel.deg : 0) * Math.PI) / 180;
     return (hung.alongMm * hung.reachMm * 2 * Math.sin(angle / 2) + hung.reachMm ** 2 * Math.sin(angle)) / 1e6;
   }
   if (o.by === 'lift-off' || !('mm' in o.travel)) return 0;

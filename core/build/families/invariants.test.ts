@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { Answers } from '../answers/asked';
 import { siteOf } from '../../testing/site';
 import { type Vec3, distance, faceArea } from '../../base/geometry';
-import { overlapMm } from '../../testing/solid';
+import { overlapMm, slabOf, solidOf } from '../../testing/solid';
 import type { BuildSite } from '../../site/buildSite';
 import type { Assembly } from '../assembly/types';
 import { hardwareOf, kindOf } from '../joints';
@@ -171,7 +171,7 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
                 // A lath is let into the studs that it braces.
                 const letIn = [m, n].some((x) => x.part === 'Brace' && x.section.shape.kind === 'board');
                 if (letIn || sleeved.has(`${m.section.key} ${n.section.key}`)) return [];
-                const deep = overlapMm(m, n);
+                const deep = overlapMm(solidOf(m), solidOf(n));
                 // Less than a saw's own width is trimmed as it is fitted.
                 return deep > 3 ? [`${m.part} in ${n.part} by ${Math.round(deep)} mm`] : [];
               }),
@@ -179,6 +179,27 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
             // Every pair of pieces takes its time: one cover in three.
           },
           all.filter((_, i) => i % 3 === 0),
+        ).map((fault) => fault.replace(/^(bed \d), picks [\d ]+: /, '$1: ')),
+      ),
+    ]).toEqual([]);
+  });
+
+  test('no stiff sheet stands in wood or pipe, or in another sheet', () => {
+    expect([
+      ...new Set(
+        faults(
+          (a) => {
+            const straight = a.members.filter((m) => m.shape.kind === 'straight');
+            const slabs = a.panels.map((p) => [p, slabOf(p)] as const);
+            const others = [...straight.map((m) => [m, solidOf(m)] as const), ...slabs];
+            return slabs.flatMap(([p, slab]) =>
+              others.flatMap(([other, solid]) => {
+                const deep = other.tag === p.tag ? 0 : overlapMm(slab, solid);
+                return deep > 3 ? [`${p.part} in ${other.part} by ${Math.round(deep)} mm`] : [];
+              }),
+            );
+          },
+          all.filter((_, i) => i % 3 === 1),
         ).map((fault) => fault.replace(/^(bed \d), picks [\d ]+: /, '$1: ')),
       ),
     ]).toEqual([]);

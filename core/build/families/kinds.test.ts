@@ -6,7 +6,7 @@ import { SHIPPED, section } from '../../catalog/catalog';
 import { outlineSize } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
 import { mirrored } from '../assembly/mirror';
-import { panelNormal } from '../assembly/pieces';
+import { endsOf, panelNormal } from '../assembly/pieces';
 import { hingeCount } from '../joints/hinge';
 import type { Assembly, Member } from '../assembly/types';
 import { takeUpMm } from '../../catalog/fittings';
@@ -370,4 +370,57 @@ test('a stile wider than the sheets that are sold ends too, with what is too lar
   const built = family.assemble({ ...family.defaults(site), lids: 1, lidFrame: '2x4' }, site);
   // Bars beyond count do not stand beside each other: it may be refused, but it ends.
   expect(typeof built.ok).toBe('boolean');
+});
+
+describe('side purlins of a lid in fittings', () => {
+  const a = build('hinged-hoop-lid', at(96, 48), { purlins: 'tees', hoops: 4 });
+  const purlins = a.members.filter((m) => m.part === 'Side purlin');
+
+  test('three short pipes a side, each a bay less what two fittings take up', () => {
+    expect(purlins).toHaveLength(6);
+    const bay = a.arches[0]?.spacingMm ?? NaN;
+    // 1/2 PVC fittings take up .5 in each.
+    for (const m of purlins) expect(m.lengthMm).toBeCloseTo(bay - 2 * inch(0.5), 6);
+    expect(new Set(purlins.map((m) => m.tag)).size).toBe(6);
+    expect([count(a, 'tee'), count(a, 'four-way')]).toEqual([4, 4]);
+    expect(a.joints.find((j) => j.id === 'purlin screws')?.places).toHaveLength(8);
+  });
+
+  test('they run in the line of the hoops, a third of the height up, and slide on before these are bent', () => {
+    const arch = a.arches[0];
+    const ends = purlins.flatMap((m) => (m.shape.kind === 'straight' ? [m.shape.from] : []));
+    for (const [, , z] of ends)
+      expect(Math.abs(z - ((arch?.footZMm ?? 0) + (arch?.hoop.heightMm ?? 0) / 3))).toBeLessThan(12);
+    const ids = a.steps.map((s) => s.id);
+    expect(ids.indexOf('sides')).toBeLessThan(ids.indexOf('bend'));
+    expect(ids.indexOf('sides')).toBeGreaterThan(0);
+  });
+
+  test('a pipe without fittings is refused by name', () => {
+    const family = familyOf('hinged-hoop-lid');
+    const site = at(96, 48);
+    const made = family.assemble({ ...family.defaults(site), purlins: 'tees', pipe: 'pe-25' }, site);
+    expect(made.ok ? '' : made.faults[0]?.field).toBe('purlins');
+  });
+});
+
+test('an opener in front lifts with a longer arm and opens less; its pocket runs up from the front plate', () => {
+  const frame = (pocket: string) => build('double-wall-cold-frame', at(96, 48), { pocket });
+  const of = (a: ReturnType<typeof frame>) => a.moving.find((m) => m.hung?.opener)?.hung?.opener;
+  const [back, front] = [frame('pocket'), frame('front')];
+  // 48 in less 100 mm; its arm moves 300 mm: 2 asin(150 / 1119) = 15.4 degrees.
+  expect(of(front)?.armMm).toBeCloseTo(inch(48) - 100, 6);
+  expect(of(front)?.opensDeg).toBeCloseTo((2 * Math.asin(150 / (inch(48) - 100)) * 180) / Math.PI, 6);
+  // At the back the arm is 350 mm at the most: wider than a lid is propped for air.
+  expect(of(back)?.armMm).toBeCloseTo(350, 6);
+  expect(of(back)?.opensDeg).toBeGreaterThan(45);
+  expect(front.ventilation.aloneM2).toBeLessThan(0.5 * back.ventilation.aloneM2);
+  const ys = (a: ReturnType<typeof frame>): number[] =>
+    a.members.filter((m) => m.part === 'Pocket board').flatMap((m) => endsOf([m]).map((p) => p[1]));
+  // The film walls are a stud and two skins thick; boards of 300 mm lie near their wall.
+  expect(Math.max(...ys(front))).toBeLessThan(inch(48) / 2);
+  expect(Math.min(...ys(back))).toBeGreaterThan(inch(48) / 2);
+  expect(front.members.filter((m) => m.part === 'Pocket board').map((m) => m.lengthMm)).toEqual(
+    back.members.filter((m) => m.part === 'Pocket board').map(() => expect.closeTo(300, 6)),
+  );
 });

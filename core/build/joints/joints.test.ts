@@ -164,7 +164,7 @@ test('a bare edge is a contact; air leaves by the lid, by itself only where some
     alongMm: 1000,
     reachMm: 500,
     pitchDeg: 0,
-    opener: { armMm: 300, liftsKg: 7, holdsN: 120, behindScreen: false },
+    opener: { armMm: 300, liftsKg: 7, holdsN: 120, behindScreen: false, opensDeg: 50 },
   };
   const alone: Opening = { ...lid, lift: { motion: 'hinged', extraKg: 0, people: 1, hung } };
   expect(assembled({ ...made, openings: [alone] }, LOAM).ventilation.by).toBe('opener');

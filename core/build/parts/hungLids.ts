@@ -23,6 +23,10 @@ export interface HungLidAnswers {
 /** A wax opener pushes at about a third of the way from hinge to handle, but no farther out than its arm. */
 const ARM_MM = 350;
 const ARM_OF_DEPTH = 0.35;
+/** From the front wall it pushes so far behind the edge of the lid. */
+const FRONT_IN_MM = 100;
+/** How far its arm moves what it pushes, mm; no lid is opened by it beyond 60 degrees. */
+const STROKE_MM = 300;
 const OPENER_LIFTS_KG = 7;
 
 /**
@@ -35,10 +39,12 @@ export function hungLids(
   own: Pick<LidSite, 'x0' | 'x1' | 'back' | 'front' | 'site' | 'safetyFilm' | 'screened' | 'called'> & {
     /** The net under the lids lies in the way of an opener's arm. */
     readonly behindScreen: boolean;
+    /** The wall that the opener stands on; the back when not said. */
+    readonly openerAt?: 'back' | 'front';
   },
 ): Lids {
-  const { behindScreen, ...place } = own;
-  const armMm = Math.min(ARM_MM, depthMm * ARM_OF_DEPTH);
+  const { behindScreen, openerAt = 'back', ...place } = own;
+  const armMm = openerAt === 'front' ? depthMm - FRONT_IN_MM : Math.min(ARM_MM, depthMm * ARM_OF_DEPTH);
   return slopedLids({
     ...place,
     overhangMm: a.overhangMm,
@@ -54,7 +60,13 @@ export function hungLids(
     people: a.people === '2' ? 2 : 1,
     opener:
       a.airing === 'opener'
-        ? { armMm, liftsKg: OPENER_LIFTS_KG, holdsN: holdsN(own.site.catalog, 'opener'), behindScreen }
+        ? {
+            armMm,
+            liftsKg: OPENER_LIFTS_KG,
+            holdsN: holdsN(own.site.catalog, 'opener'),
+            behindScreen,
+            opensDeg: (2 * Math.asin(Math.min(0.5, STROKE_MM / (2 * armMm))) * 180) / Math.PI,
+          }
         : undefined,
     openers: a.openers,
     hinged: true,

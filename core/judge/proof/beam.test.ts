@@ -162,7 +162,7 @@ test('a ridge board on posts gives way where its moment says', () => {
 });
 
 const part = (armMm: number, liftsKg: number): MovingPart =>
-  lid({ opener: { armMm, liftsKg, holdsN: 120, behindScreen: false } });
+  lid({ opener: { armMm, liftsKg, holdsN: 120, behindScreen: false, opensDeg: 50 } });
 
 test('an opener lifts the weight of the lid times half its length over its arm', () => {
   // 4 kg at the handle is a lid of 8 kg; 8 x 400 / 320 = 10 kg at the arm.

@@ -5,7 +5,7 @@
 import type { Assembly } from '../../build/assembly/types';
 import type { Check, CheckSite } from './check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfalls/air';
-import { facing, intoWind } from './pitfalls/facing';
+import { facing, intoWind, tallEnd } from './pitfalls/facing';
 import { bulge, coldBend, crowded, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
 import { barePvc, hugeSheet, noUv, sail, staples, tooLargeSheet, wear, whiteFilm } from './pitfalls/skin';
@@ -32,6 +32,7 @@ const ALL: readonly Pitfall[] = [
   latchedOpener,
   facing,
   intoWind,
+  tallEnd,
   sits,
   crowded,
   tooLargeSheet,

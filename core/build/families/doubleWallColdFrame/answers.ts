@@ -83,7 +83,11 @@ export const answers = {
   pocket: choice(
     'The opener sits',
     {
-      pocket: ['In a pocket', 'Two boards keep the net off its arm.'],
+      pocket: [
+        'In a pocket at the back',
+        'Two boards keep the net off its arm; near the hinges it opens the lid wide.',
+      ],
+      front: ['In a pocket in front', 'Far from the hinges it lifts a heavier lid, and opens it less.'],
       none: ['Under the net', 'Its arm and the net are in each other’s way.'],
     },
     'pocket',

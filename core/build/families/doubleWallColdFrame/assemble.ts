@@ -56,6 +56,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   const plane = (y: number): number => z0 + a.frontMm + walls.slope * y;
   const screened = a.screen === 'screen';
   const opened = a.airing === 'opener';
+  const inFront = screened && opened && a.pocket === 'front';
   const lids = hungLids(a, depth, {
     x0,
     x1,
@@ -65,10 +66,11 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     safetyFilm: false,
     screened,
     behindScreen: screened && a.pocket === 'none',
+    openerAt: inFront ? 'front' : 'back',
   });
   const pockets =
-    screened && opened && a.pocket === 'pocket'
-      ? pocketBoards(a, x0, length, depth - gap, walls.slope, plane, stock(site, POCKET))
+    screened && opened && a.pocket !== 'none'
+      ? pocketBoards(a, [x0, length], inFront ? gap : depth - gap, walls.slope, plane, stock(site, POCKET))
       : [];
   const net: SheetPart = {
     tag: 'N1',
@@ -126,8 +128,8 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     ...joint(
       'buttScrew',
       'pocket',
-      'Pocket boards to the back plate',
-      [...pockets, ...walls.back],
+      `Pocket boards to the ${inFront ? 'front' : 'back'} plate`,
+      [...pockets, ...(inFront ? walls.front : walls.back)],
       endsOf(pockets).filter((_, i) => i % 2 === 0),
       {
         with: { screw: 'screw-1-5/8' },
@@ -206,12 +208,11 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);
 }
 
-/** Two boards down the slope from the back plate of each lid, that keep the net away from the opener's arm. */
+/** Two boards along the slope of each lid, from its back plate down or its front plate up, that keep the net away from the opener's arm. */
 function pocketBoards(
   a: DoubleWallColdFrameAnswers,
-  x0: number,
-  length: number,
-  backY: number,
+  [x0, length]: readonly [number, number],
+  fromY: number,
   slope: number,
   plane: (y: number) => number,
   board: Section,
@@ -219,6 +220,9 @@ function pocketBoards(
   const half = boardShape(board).widthMm / 2 + 4;
   const angle = Math.atan(slope);
   const normal: Vec3 = [0, -Math.sin(angle), Math.cos(angle)];
+  const way = a.pocket === 'front' ? 1 : -1;
+  // Clear of the wall at its upper edge as well as its lower.
+  const start = fromY + way * half * Math.sin(angle);
   const at = (x: number, y: number): Vec3 => [x, y - normal[1] * half, plane(y) - normal[2] * half];
   return Array.from({ length: a.lids }, (_, i) => x0 + (length * (i + 0.5)) / a.lids).flatMap((middle, i) =>
     [-90, 90].map((off, k) =>
@@ -226,8 +230,8 @@ function pocketBoards(
         `Q${2 * i + k + 1}`,
         'Pocket board',
         board,
-        at(middle + off, backY - half * Math.sin(angle)),
-        at(middle + off, backY - half * Math.sin(angle) - POCKET_MM * Math.cos(angle)),
+        at(middle + off, start),
+        at(middle + off, start + way * POCKET_MM * Math.cos(angle)),
         normal,
       ),
     ),

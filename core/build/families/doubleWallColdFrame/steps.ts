@@ -121,7 +121,9 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
               ...(net.length > 0 ? [['Staple the net across the top of the walls, tight, every 75 mm.']] : []),
               ...(pockets.length > 0
                 ? [
-                    [`Screw ${tagList(pockets)} to the back plate, two to a lid, the opener between them.`],
+                    [
+                      `Screw ${tagList(pockets)} to the ${a.pocket === 'front' ? 'front' : 'back'} plate, two to a lid, the opener between them.`,
+                    ],
                     ['Cut the net between them and staple it round the pocket, so that the arm moves free.'],
                   ]
                 : []),

@@ -55,6 +55,10 @@ export const answers = {
         none: ['None', 'The ridge alone keeps the hoops apart.'],
         rope: ['Rope', 'Tied hoop to hoop on both sides at a third of the height.'],
         pipe: ['Pipe', 'Tied inside the hoops at a third of the height: film cannot bag between them.'],
+        tees: [
+          'Pipe with tees',
+          'Short pipes in fittings bored through, that slide on the hoops: hoops can neither lean nor spread.',
+        ],
       },
       'none',
     ),

@@ -10,6 +10,7 @@ import { PULL_MM } from '../../parts/hoopFrame';
 import { guardPvc } from '../../parts/guard';
 import { nest } from '../../parts/nested';
 import { hoopDimensions } from '../../assembly/hoopDimensions';
+import { hoopCurve } from '../../hoop/curve';
 import { type RailFoot, hoopMembers, hoopPlaces, outerFace, springOnRail, underHoop } from '../../parts/hoops';
 import { type Point2, pathLength } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
@@ -137,7 +138,11 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     },
     hoops,
   );
-  const sides = sidePurlins(a, hoops, underHoop(hoop, a.pipe, footY, footZ), [footZ + hoop.heightMm / 3, xs], width);
+  const under = underHoop(hoop, a.pipe, footY, footZ);
+  const centre = hoopCurve(hoop, 200).map((p) => ({ y: footY + p.y, z: footZ + p.z }));
+  const sided = sidePurlins(a, hoops, { under, centre }, [footZ + hoop.heightMm / 3, xs], width);
+  if (!sided.ok) return sided;
+  const sides = sided.value;
   const lid = [
     ...rails,
     ...frame.endBoards,
@@ -193,8 +198,6 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     valueMm,
     typed: false,
   });
-
-  const under = underHoop(hoop, a.pipe, footY, footZ);
 
   return nest(
     {

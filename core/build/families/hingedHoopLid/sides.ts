@@ -1,8 +1,11 @@
 import { type Point2, type Vec3, slopeAt } from '../../../base/geometry';
+import { type Result, fail, ok } from '../../../base/result';
+import { isFitted } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
 import type { Joint, Member } from '../../assembly/types';
 import { joint } from '../../joints';
 import { straightRun } from '../../joints/runs';
+import { type Knot, between, fittingJoints } from '../../parts/gable';
 import type { HingedHoopLidAnswers } from './answers';
 
 /** What keeps the sides of the hoops apart at a height: ropes, or pipes tied under them. */
@@ -15,15 +18,70 @@ export interface SidePurlins {
 export function sidePurlins(
   a: HingedHoopLidAnswers,
   hoops: readonly Member[],
+  faces: { readonly under: readonly Point2[]; readonly centre: readonly Point2[] },
+  place: readonly [number, readonly number[]],
+  width: number,
+): Result<SidePurlins> {
+  if (a.purlins !== 'tees') return ok(tiedPurlins(a, hoops, faces.under, place, width));
+  return isFitted(a.pipe)
+    ? ok(teedPurlins(a, hoops, faces.centre, place, width))
+    : fail('purlins', 'No tees are moulded for this pipe: take 1/2 to 1-1/2 PVC, or tie the purlins.');
+}
+
+/** Where a line stands at a height on its left side: the first place from the middle outward that is no higher. */
+const leftAt = (line: readonly Point2[], z: number, width: number): Point2 =>
+  [...line.filter((p) => p.y < width / 2)].reverse().find((p) => p.z <= z) ?? { y: 0, z };
+
+/** Short pipes between the hoops, in tees at both ends and crosses between, each bored through and slid on its hoop. */
+function teedPurlins(
+  a: HingedHoopLidAnswers,
+  hoops: readonly Member[],
+  centre: readonly Point2[],
+  [z, xs]: readonly [number, readonly number[]],
+  width: number,
+): SidePurlins {
+  const at = leftAt(centre, z, width);
+  const ys = [at.y, width - at.y];
+  const knot = (i: number, y: number): Knot => ({
+    at: [xs[i] ?? 0, y, at.z],
+    fitting: i === 0 || i === xs.length - 1 ? 'tee' : 'four-way',
+  });
+  const members = ys.flatMap((y, side) =>
+    xs.slice(1).map((_, i) => between(a.pipe, `R${2 + side + 2 * i}`, 'Side purlin', knot(i, y), knot(i + 1, y))),
+  );
+  const knots = ys.flatMap((y) => xs.map((_, i) => knot(i, y)));
+  return {
+    members,
+    joints: [
+      ...fittingJoints(
+        {
+          tee: 'Side purlins to the end hoops, bored through',
+          'four-way': 'Side purlins to the hoops between, bored through',
+        },
+        [...members, ...hoops],
+        knots,
+      ),
+      ...joint(
+        'tekScrew',
+        'purlin screws',
+        'One through each fitting into its hoop',
+        [...members, ...hoops],
+        knots.map((k) => k.at),
+      ),
+    ],
+  };
+}
+
+function tiedPurlins(
+  a: HingedHoopLidAnswers,
+  hoops: readonly Member[],
   under: readonly Point2[],
   [z, xs]: readonly [number, readonly number[]],
   width: number,
 ): SidePurlins {
   if (a.purlins === 'none') return { members: [], joints: [] };
   const [first = 0, last = 0] = [xs[0], xs[xs.length - 1]];
-  const left = under.filter((p) => p.y < width / 2);
-  // Where the inside of the hoops is at that height: the first place from the middle outward that is no higher.
-  const at = [...left].reverse().find((p) => p.z <= z) ?? { y: 0, z };
+  const at = leftAt(under, z, width);
   const places = [at.y, width - at.y].flatMap((y) => xs.map((x): Vec3 => [x, y, z]));
   if (a.purlins === 'rope')
     return {

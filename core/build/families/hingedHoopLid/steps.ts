@@ -68,6 +68,7 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
       a.feet === 'holes' ? 'drill, spade bit' : 'drill, 3/32 bit',
     ),
     frameStep(frame, [CORNERS[a.corners], ['Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']]),
+    ...(teed(b.sides) ? [teeStep(b.sides)] : []),
     bendStep(
       hoops,
       b.spacingMm,
@@ -85,7 +86,7 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
       named(joints, 'feet', 'caps'),
     ),
     ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
-    ...(b.sides.joints.length === 0 ? [] : [sideStep(b.sides)]),
+    ...(b.sides.joints.length === 0 || teed(b.sides) ? [] : [sideStep(b.sides)]),
     ...(b.panels.length === 0
       ? []
       : [
@@ -153,6 +154,31 @@ const CORNERS: Readonly<Record<HingedHoopLidAnswers['corners'], Phrase>> = {
     'On flat ground, set the hinge rail across the end boards, and the front rail between their other ends.',
   ],
 };
+
+const teed = ({ joints }: SidePurlins): boolean => joints.some((j) => j.kind === 'fitting');
+
+/** Side purlins in fittings that slide on the hoops: before these are bent in. */
+function teeStep({ members, joints }: SidePurlins): SaidStep {
+  const fittings = joints.filter((j) => j.kind === 'fitting');
+  return step({
+    id: 'sides',
+    title: 'Slide the side purlins on',
+    view: 'side',
+    tags: tagsOf(members),
+    work: [
+      [
+        'Bore every fitting through where its hoop goes, a hair wider than the pipe, clamped: its inner stop is cut away.',
+      ],
+      [
+        `Slide them on the straight hoops, tees on both ends and crosses between, and push ${tagList(members)} home in them. Once the hoops stand, one screw through each into its hoop, at a third of the height.`,
+      ],
+    ],
+    tools: ['drill', 'spade bit', 'clamp', 'eye protection'],
+    joints: [...fittings, ...joints.filter((j) => j.kind !== 'fitting')],
+    checks: [['Purlins level, and hoops as far apart there as at the feet']],
+    minutes: MINUTES.start + 4 * members.length,
+  });
+}
 
 /** Ties the side purlins, or ropes in their place. */
 function sideStep({ members, joints }: SidePurlins): SaidStep {

@@ -150,7 +150,7 @@ export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: nu
   const angleDeg = (roof.angle * 180) / Math.PI;
   const middles =
     width > DEEP_END_MM
-      ? [x0 + rt / 2, x1 - rt / 2].map((x, i) =>
+      ? [x0 + t / 2, x1 - t / 2].map((x, i) =>
           upright(`P${3 + i}`, 'End stud', x, width / 2, roof.under(width / 2), across, angleDeg),
         )
       : [];

@@ -1,7 +1,7 @@
 import { apartDeg, windName } from '../../../site/compass';
 import { at, build } from '../../../testing/site';
 import type { CheckSite } from '../check';
-import { facing, intoWind } from './facing';
+import { facing, intoWind, tallEnd } from './facing';
 
 /** What is asked of a cover on a bed that runs from left to right so, in a garden at a latitude, with a wind. */
 const asked = (bearingDeg: number, latitudeDeg = 44, windFromDeg: number | null = null): CheckSite => {
@@ -54,4 +54,29 @@ test('bearings go round', () => {
     'north',
     'north-east',
   ]);
+});
+
+describe('a board end to the noon sun', () => {
+  const lid = (more: object = {}) => build('hinged-hoop-lid', at(96, 48), { ends: 'plywood', ...more });
+
+  test('is said with what it shades in midwinter; beside the sun or away from it nothing is', () => {
+    // A bed that runs north has its left end in the south.
+    const said = tallEnd(lid(), asked(0));
+    expect(text(said)).toContain('stands to the south, where the noon sun is');
+    const shade = said?.text.find((x) => typeof x === 'object');
+    const line = lid().panels[0]?.outline.map((p) => p[1]) ?? [];
+    // At 44 degrees the noon sun of midwinter stands at 22.6: 2.40 times its height over the bed's wall.
+    expect(shade?.value).toBeCloseTo((Math.max(...line) - 11 * 25.4) / Math.tan((22.6 * Math.PI) / 180), 3);
+    expect(tallEnd(lid(), asked(180))).toBeDefined();
+    expect(tallEnd(lid(), asked(90))).toBeUndefined();
+    expect(text(tallEnd(lid(), asked(180, -35)))).toContain('stands to the north');
+  });
+
+  test('a clear end, or one of film, shades nothing', () => {
+    expect(tallEnd(lid({ plywood: 'twin-wall-6' }), asked(0))).toBeUndefined();
+    expect(tallEnd(lid({ ends: 'folded' }), asked(0))).toBeUndefined();
+    expect(tallEnd(lid(), asked(0))?.tries.map((t) => t.change)).toEqual([
+      { kind: 'answer', id: 'plywood', value: 'twin-wall-6' },
+    ]);
+  });
 });

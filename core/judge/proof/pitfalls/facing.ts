@@ -3,6 +3,7 @@ import { type Vec3, add, cross, faceArea, scale, subtract, unit } from '../../..
 import { inPlace } from '../../../build/assembly/pieces';
 import type { Assembly } from '../../../build/assembly/types';
 import { apartDeg, noonSunDeg, windName } from '../../../site/compass';
+import { amount } from '../../../base/figure';
 import { type Pitfall, answer, saidOn } from './pitfall';
 
 const said = saidOn('air');
@@ -13,6 +14,8 @@ const SLOPES = 0.08;
 const AWAY_DEG = 100;
 /** Nearer to the wind than this an opening side takes it, degrees. */
 const INTO_DEG = 60;
+/** Tilt of the earth’s axis: how much lower than at the equinox the noon sun stands in midwinter. */
+const TILT_DEG = 23.4;
 
 /** Compass bearing of a direction on the plan, where a bed's left-to-right runs so. */
 const bearing = ([x, y]: readonly [number, number], bedDeg: number): number =>
@@ -54,6 +57,37 @@ export const facing: Pitfall = (a, { site, latitudeDeg }) => {
         [answer('High side far', 'back', 'far'), answer('High side near', 'back', 'near')],
       )
     : undefined;
+};
+
+/** An end of boards no lower than this shades what stands behind it, mm. */
+const TALL_MM = 300;
+
+/** A tall end that lets no light through on the side of the noon sun: what it shades when the sun is lowest. */
+export const tallEnd: Pitfall = (a, { site, latitudeDeg }) => {
+  const sun = noonSunDeg(latitudeDeg);
+  const middle = a.footing.lengthMm / 2;
+  const ends = a.panels.flatMap((p) => {
+    const corners = p.outline.map((c) => inPlace(p, c));
+    const xs = corners.map((c) => c[0]);
+    const zs = corners.map((c) => c[2]);
+    const tallMm = Math.max(...zs) - site.bed.wall.heightMm;
+    const across = Math.max(...xs) - Math.min(...xs) < 100;
+    if (p.sheet.kind !== 'plywood' || !across || tallMm < TALL_MM) return [];
+    return [{ to: bearing([(xs[0] ?? 0) < middle ? -1 : 1, 0], site.bed.bearingDeg), tallMm }];
+  });
+  const end = ends.find((e) => apartDeg(e.to, sun) < INTO_DEG);
+  if (!end) return undefined;
+  const low = Math.max(5, 90 - Math.abs(latitudeDeg) - TILT_DEG);
+  return said(
+    'tall end',
+    'tight',
+    [
+      `Its board end stands to the ${windName(end.to)}, where the noon sun is: in midwinter it shades the first `,
+      amount(Math.min(end.tallMm / Math.tan((low * Math.PI) / 180), a.footing.lengthMm), 'length'),
+      ' behind it. A clear end lets the light in.',
+    ],
+    [answer('Ends of twin-wall', 'plywood', 'twin-wall-6')],
+  );
 };
 
 /** A lid whose opening side takes the wind, which then gets under it. */
