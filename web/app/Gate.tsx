@@ -148,11 +148,14 @@ export function Demo(): ReactNode {
   const [broken, setBroken] = useState<unknown>();
   useEffect(() => {
     const open = async (): Promise<void> => {
+      // Fetched while storage is asked whether it is needed.
+      const made = part(() => import('../../core/garden/demo'));
+      made.catch(() => undefined);
       let id = DEMO_ID;
       let came = await dispatch(openStored(id));
       for (let n = 2; came.kind === 'unreadable'; n++) came = await dispatch(openStored((id = `${DEMO_ID}-${n}`)));
       if (came.kind !== 'open') {
-        const { demoGarden } = await part(() => import('../../core/garden/demo'));
+        const { demoGarden } = await made;
         // What cannot be kept is said where the garden is; it is not waited for.
         void dispatch(addGarden(id, demoGarden()));
       }

@@ -15,10 +15,19 @@ export interface RemoteWork<S> {
   readonly stop: (why?: string) => void;
 }
 
+/** After the page is drawn next: a worker that starts takes half of the machine from the first drawing. */
+const afterDrawing = (): Promise<void> =>
+  new Promise((go) => {
+    // A page that is not looked at is not drawn.
+    setTimeout(go, 300);
+    requestAnimationFrame(() => setTimeout(go));
+  });
+
 /** @param start starts the worker; @param ended is told when it is gone, with all that was sent to it */
 export function remoteWork<S>(start: () => Worker, ended: () => void = () => undefined): RemoteWork<S> {
   let worker: Worker | undefined;
   let remote: Remote<S> | undefined;
+  let started: Promise<void> | undefined;
   /** Calls without an answer yet: what to tell each when there will be none. */
   const waiting = new Set<(why: Error) => void>();
 
@@ -26,6 +35,7 @@ export function remoteWork<S>(start: () => Worker, ended: () => void = () => und
     worker?.terminate();
     worker = undefined;
     remote = undefined;
+    started = undefined;
     ended();
     waiting.forEach((refuse) => refuse(new Error(why)));
     waiting.clear();
@@ -54,12 +64,11 @@ export function remoteWork<S>(start: () => Worker, ended: () => void = () => und
         };
         waiting.add(refuse);
         alive();
-        try {
-          of(service(), alive).then(take, refuse).finally(end);
-        } catch (why) {
-          end();
-          refuse(why as Error);
-        }
+        started ??= afterDrawing();
+        started
+          .then(() => of(service(), alive))
+          .then(take, refuse)
+          .finally(end);
       }),
   };
 }

@@ -1,4 +1,4 @@
-import { type RefObject, useEffect, useRef, useState } from 'react';
+import { type RefObject, useLayoutEffect, useRef, useState } from 'react';
 
 export interface Size {
   readonly width: number;
@@ -9,9 +9,11 @@ export interface Size {
 export function useSize<E extends HTMLElement>(): readonly [RefObject<E | null>, Size | undefined] {
   const ref = useRef<E>(null);
   const [size, setSize] = useState<Size>();
-  useEffect(() => {
+  useLayoutEffect(() => {
     const element = ref.current;
     if (!element) return;
+    // Known before the page is drawn, so that what fits it is drawn at once.
+    setSize({ width: element.clientWidth, height: element.clientHeight });
     const watch = new ResizeObserver(([entry]) => {
       if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
     });

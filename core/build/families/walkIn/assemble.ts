@@ -143,7 +143,9 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
         'pipeLength',
         a.roof === 'straight' ? 'pipe of a frame' : 'hoop, cut',
         'end',
-        [first, middle + width * 0.3, a.sidewallMm + h.hoop.heightMm * 0.8],
+        a.roof === 'straight'
+          ? [first, middle + width * 0.25, h.crownZ - width * 0.25]
+          : [first, middle + width * 0.3, a.sidewallMm + h.hoop.heightMm * 0.8],
         h.cutMm,
         a.roof === 'sprung',
       ),
