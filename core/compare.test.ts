@@ -19,6 +19,12 @@ test('every family is tried on every bed, and says why when it does not go there
   expect(candidates(garden, 'nowhere', 'spinach')).toEqual([]);
 });
 
+test('each is told of as soon as it is worked out, in the order in which they are handed back', () => {
+  const told: string[] = [];
+  const all = candidates(garden, 'long', 'spinach', (c) => told.push(c.key));
+  expect(told).toEqual(all.map((c) => c.key));
+});
+
 test('reasons are true of the figures', () => {
   const cheap = { price: 10, wetSnowMm: 20, coldestC: -10, clearanceMm: -5, heightMm: 500, hours: 1, massKg: 1 };
   const stout = { price: 90, wetSnowMm: 200, coldestC: -12, clearanceMm: 50, heightMm: 900, hours: 6, massKg: 20 };

@@ -47,27 +47,35 @@ export type Standing = Extract<Candidate, { cover: Cover }>;
  * Every family on one bed, for one crop: worked out from the families themselves.
  * @returns one a family, with its outline and measures, or with the reason it cannot stand there; none where there is no such bed
  * @example candidates(demoGarden(), 'long', 'spinach').length // 13
+ * @param onEach is told of each as soon as it is worked out
  */
-export function candidates(garden: Garden, bedId: string, cropKey: string): readonly Candidate[] {
-  return FAMILY_KEYS.flatMap((key): Candidate[] => {
+export function candidates(
+  garden: Garden,
+  bedId: string,
+  cropKey: string,
+  onEach: (one: Candidate) => void = () => undefined,
+): readonly Candidate[] {
+  const told = (one: Candidate): readonly Candidate[] => {
+    onEach(one);
+    return [one];
+  };
+  return FAMILY_KEYS.flatMap((key): readonly Candidate[] => {
     const { name, sentence } = familyOf(key);
     const cover = startingCover(garden, bedId, key, `try-${key}`, name, cropKey);
     if (!cover) return [];
     const found = outline(garden, cover);
-    if (!found.ok) return [{ key, name, sentence, fault: found.faults[0]?.message ?? '' }];
+    if (!found.ok) return told({ key, name, sentence, fault: found.faults[0]?.message ?? '' });
     const o = found.value;
-    return [
-      {
-        key,
-        name,
-        sentence,
-        cover,
-        outline: o,
-        measures: measuresOf(o),
-        warmth: warmthOf(o),
-        tools: toolsOf(o),
-      },
-    ];
+    return told({
+      key,
+      name,
+      sentence,
+      cover,
+      outline: o,
+      measures: measuresOf(o),
+      warmth: warmthOf(o),
+      tools: toolsOf(o),
+    });
   });
 }
 

@@ -120,6 +120,26 @@ test('the plot is worked on directly: a bed is moved, turned and drawn, a tree i
   await page.getByLabel('Tree: height').fill('6 m');
   await page.getByLabel('Tree: height').press('Enter');
   await expect(page.getByText(`19' 8 1/4" high`)).toBeVisible();
+
+  // A hedge is pulled longer by its corner, by hand and by keys.
+  await choose(page, 'Add to the plot', 'Hedge');
+  const long = page.getByLabel('Hedge: length', { exact: true });
+  const first = await long.inputValue();
+  const corner = page.getByRole('slider', { name: 'Size of Hedge' });
+  const knob = await corner.boundingBox();
+  if (!knob) throw new Error('no corner');
+  await page.mouse.move(knob.x + knob.width / 2, knob.y + knob.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(knob.x + knob.width / 2 + 50, knob.y + knob.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(long).not.toHaveValue(first);
+  const pulled = await long.inputValue();
+  await corner.focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(long).not.toHaveValue(pulled);
+  await page.getByRole('button', { name: 'Undo: Size Hedge' }).click();
+  await page.getByRole('button', { name: 'Undo: Size Hedge' }).click();
+  await expect(long).toHaveValue(first);
 });
 
 test('on a phone a bed is measured one measure at a time, on keys, to a saved survey', async ({ page }) => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { squareBed } from './bed';
 import type { Landmark } from './landmark';
-import { bearing, extent, footprint, freeSpot, middleOf, snapped, snappedBearing, turnedTo } from './plotting';
+import { bearing, extent, footprint, freeSpot, middleOf, sizedTo, snapped, snappedBearing, turnedTo } from './plotting';
 
 const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 1000, yMm: 500 });
 const tree: Landmark = {
@@ -83,4 +83,37 @@ test('the next thing has a place of its own', () => {
   expect(freeSpot([], 600)).toEqual({ xMm: 0, yMm: 0 });
   const next = freeSpot([bed], 600);
   expect([next.xMm, next.yMm].map(Math.round)).toEqual([4000, 500]);
+});
+
+describe('a landmark made larger by its far right corner', () => {
+  const hedge: Landmark = { ...tree, kind: 'hedge', bearingDeg: 90, lengthMm: 4000, widthMm: 600 };
+
+  test('its near left corner stays, and its sides go along where it lies', () => {
+    // Pointing east: length along x, width along y.
+    expect(sizedTo(hedge, { x: 5000, y: 900 })).toEqual({ ...hedge, lengthMm: 5000, widthMm: 900 });
+    // Pointing north its length runs north, and its far side lies to the west.
+    expect(sizedTo({ ...hedge, bearingDeg: 0 }, { x: -700, y: 3000 })).toMatchObject({ lengthMm: 3000, widthMm: 700 });
+  });
+
+  test('no smaller than a stake, no larger than its schema takes; what is round is as wide as long', () => {
+    expect(sizedTo(hedge, { x: -500, y: 400_000 })).toMatchObject({ lengthMm: 20, widthMm: 100_000 });
+    const round = sizedTo({ ...tree, bearingDeg: 90 }, { x: 4000, y: 2500 });
+    expect([round.lengthMm, round.widthMm]).toEqual([4000, 4000]);
+  });
+
+  test('its own corner leaves it as it is, whichever way it lies', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 359 }),
+        fc.integer({ min: 20, max: 90_000 }),
+        fc.integer({ min: 20, max: 90_000 }),
+        (bearingDeg, lengthMm, widthMm) => {
+          const lying = { ...hedge, at: { xMm: 300, yMm: -200 }, bearingDeg, lengthMm, widthMm };
+          const corner = footprint(lying)[2];
+          if (!corner) throw new Error('no corner');
+          expect(sizedTo(lying, corner)).toEqual(lying);
+        },
+      ),
+    );
+  });
 });

@@ -77,6 +77,24 @@ export function turnedTo<T extends Bed | Landmark>(thing: T, bearingDeg: number)
   return { ...turned, at: { xMm: thing.at.xMm + was.x - is.x, yMm: thing.at.yMm + was.y - is.y } };
 }
 
+/** No side of a landmark is drawn shorter or longer than this, mm; its schema takes no more. */
+const SIDES_MM = [20, 100_000] as const;
+
+/**
+ * A landmark so long and wide that its far right corner comes to a point of the plot, its near left one staying where it is.
+ * What is round is as wide as it is long.
+ */
+export function sizedTo(landmark: Landmark, to: PlanPoint): Landmark {
+  const turn = ((90 - landmark.bearingDeg) * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const [dx, dy] = [to.x - landmark.at.xMm, to.y - landmark.at.yMm];
+  const side = (mm: number): number => Math.round(Math.min(SIDES_MM[1], Math.max(SIDES_MM[0], mm)));
+  const [lengthMm, widthMm] = [side(dx * cos + dy * sin), side(dy * cos - dx * sin)];
+  if (!LANDMARKS[landmark.kind].round) return { ...landmark, lengthMm, widthMm };
+  const across = Math.max(lengthMm, widthMm);
+  return { ...landmark, lengthMm: across, widthMm: across };
+}
+
 /** How far a move is taken, and what it came to lie by. */
 export interface Snap {
   readonly dx: number;

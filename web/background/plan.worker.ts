@@ -3,6 +3,7 @@ import { type Mend } from '../../core/mends';
 import { type CutProgress, cutAndShop } from '../../core/cut';
 import { expose } from 'comlink';
 import { loadSolver } from './solver';
+import { FAMILY_KEYS } from '../../core/build/families';
 import { type Candidate, type Standing, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/garden/garden';
 import { type LoadedHoop, type Loading, loadHoop } from '../../core/judge/proof/loaded';
@@ -116,8 +117,14 @@ const service = {
     return works(o.assembly, pricedBy(o), () => cutAndShop(o, solver, (p) => tell(p, p.best)));
   },
   /** Every kind of cover on a bed, drawn and measured. */
-  compare(bedId: string, cropKey: string): readonly Shown[] {
-    return candidates(garden(), bedId, cropKey).map((c) => ('outline' in c ? pictured(c) : c));
+  compare(bedId: string, cropKey: string, onEach: (one: Shown, of: number) => void): readonly Shown[] {
+    const shown: Shown[] = [];
+    candidates(garden(), bedId, cropKey, (c) => {
+      const one = 'outline' in c ? pictured(c) : c;
+      shown.push(one);
+      onEach(one, FAMILY_KEYS.length);
+    });
+    return shown;
   },
   /** Versions of one cover, worked out. */
   async versions(coverId: string): Promise<readonly ShownVersion[]> {

@@ -162,8 +162,24 @@ export function fitIn(
 export type WarmerFound = ReturnType<typeof warmerBy>;
 
 /** Compares every kind of cover on a bed in the background. */
-export function compareKinds(garden: Garden, bedId: string, cropKey: string): Promise<readonly Shown[]> {
-  return askOf(garden, (s) => s.compare(bedId, cropKey));
+export function compareKinds(
+  garden: Garden,
+  bedId: string,
+  cropKey: string,
+  onBest: OnBest<readonly Shown[]>,
+): Promise<readonly Shown[]> {
+  let come: readonly Shown[] = [];
+  return askOf<readonly Shown[]>(garden, (s, alive) =>
+    s.compare(
+      bedId,
+      cropKey,
+      proxy((one, of) => {
+        alive();
+        come = [...come, one];
+        onBest({ solved: come.length, sections: of, work: come });
+      }),
+    ),
+  );
 }
 
 /** Cuts and buys several covers as one in the background. */

@@ -1,7 +1,7 @@
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { fail, ok } from '../../../core/base/result';
-import type { ShownKind } from '../../background/plan.worker';
+import type { Shown, ShownKind } from '../../background/plan.worker';
 import { COMPARED } from './compared';
 import { type ReactNode, Suspense, lazy, useState } from 'react';
 import styled from 'styled-components';
@@ -88,11 +88,14 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
   const [budget, setBudget] = useState(0);
   const [without, setWithout] = useState<readonly string[]>([]);
   const [lowest, setLowest] = useState(0);
-  const job = useJob('kinds', { bedId: bed.id, cropKey }, (g, asked) =>
-    compareKinds(g, asked.bedId, asked.cropKey).then(ok),
+  const job = useJob<{ readonly bedId: string; readonly cropKey: string }, readonly Shown[]>(
+    'kinds',
+    { bedId: bed.id, cropKey },
+    (g, asked, hear) => compareKinds(g, asked.bedId, asked.cropKey, hear).then(ok),
   );
   const choose = useChosen(bed);
-  const found = job.value;
+  const coming = job.value ? undefined : job.progress;
+  const found = job.value ?? coming?.work;
 
   const stand = (found ?? []).filter((c): c is ShownKind => 'cover' in c);
   const all = stand.map((c) => c.measures);
@@ -129,7 +132,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
                   </li>
                 );
               const m = c.measures;
-              const why = reasons(m, all);
+              const why = coming ? { good: [], bad: [] } : reasons(m, all);
               const bar = barred(c);
               return (
                 <li key={c.key} className={bar === undefined ? '' : 'out'} data-family={c.key}>
@@ -179,6 +182,14 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
                 </li>
               );
             })}
+            {coming && (
+              <li>
+                <span />
+                <p role="status">
+                  Trying the others: {coming.solved} of {coming.sections} kinds so far…
+                </p>
+              </li>
+            )}
           </Rows>
         </KindsBox>
         <Panel aria-label="What it is for">

@@ -11,7 +11,7 @@ import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { compareKinds } from '../../background/planClient';
-import type { ShownKind } from '../../background/plan.worker';
+import type { Shown, ShownKind } from '../../background/plan.worker';
 import { useJob } from '../../background/useJob';
 import type { ShownOffer } from '../../background/search.worker';
 import { type SearchFor, useSearch } from '../../background/useSearch';
@@ -154,10 +154,14 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
 
 /** What there is to see before anything was asked: the kinds as they usually are. */
 function Before({ bedId, children }: { readonly bedId: string; readonly children: ReactNode }): ReactNode {
-  const job = useJob('kinds', { bedId, cropKey: 'spinach' }, (g, q) => compareKinds(g, q.bedId, q.cropKey).then(ok));
+  const job = useJob<{ readonly bedId: string; readonly cropKey: string }, readonly Shown[]>(
+    'kinds',
+    { bedId, cropKey: 'spinach' },
+    (g, q, hear) => compareKinds(g, q.bedId, q.cropKey, hear).then(ok),
+  );
   const way = useWay();
   const navigate = useNavigate();
-  const stand = (job.value ?? []).filter((c): c is ShownKind => 'cover' in c);
+  const stand = (job.value ?? job.progress?.work ?? []).filter((c): c is ShownKind => 'cover' in c);
   return (
     <>
       <section>{children}</section>

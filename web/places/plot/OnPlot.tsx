@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { type Garden, isInUse } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
+import { formatLength } from '../../../core/base/length';
+import { LANDMARKS, type Landmark } from '../../../core/site/landmark';
 import { bearing, footprint } from '../../../core/site/plotting';
 import { Shape } from '../../drawing/Shapes';
 import { LandmarkShape } from './LandmarkShape';
@@ -36,7 +38,12 @@ export function OnPlot({ thing, garden, view, steps, held, boxes, onTake, deeds 
   const isBed = 'outside' in thing;
   const others = [...garden.beds, ...garden.landmarks].filter((t) => t.id !== thing.id);
   const { onLay, onOpen, onTakeAway, onHold } = deeds;
-  const lying = useLying({ thing, others, view, pathMm: garden.plot.pathMm, ...steps, onTake, onLay });
+  const { length } = garden.units;
+  const saySize = (l: Landmark): string =>
+    LANDMARKS[l.kind].round
+      ? `${formatLength(l.lengthMm, length)} across`
+      : `${formatLength(l.lengthMm, length)} × ${formatLength(l.widthMm, length)}`;
+  const lying = useLying({ thing, others, view, pathMm: garden.plot.pathMm, ...steps, onTake, onLay, saySize });
   const { shown } = lying;
   const screen = (isBed ? reach(garden, thing, shown) : footprint(shown)).map((p) => toScreen(view, p));
   const box = boxOf(screen);
@@ -82,17 +89,41 @@ export function OnPlot({ thing, garden, view, steps, held, boxes, onTake, deeds 
           aria-valuenow={Math.round(shown.bearingDeg)}
           aria-valuetext={`points to ${Math.round(shown.bearingDeg)} degrees`}
         >
-          <circle cx={lying.handle[0]} cy={lying.handle[1]} r={18} fill="transparent" />
-          <circle
-            cx={lying.handle[0]}
-            cy={lying.handle[1]}
-            r={8}
-            fill="var(--sheet)"
-            stroke="var(--chalk)"
-            strokeWidth={2.5}
-          />
+          <Knob at={lying.handle} round />
         </g>
       )}
+      {held && !('outside' in shown) && (
+        <g
+          {...lying.sizeProps}
+          className="handle"
+          role="slider"
+          tabIndex={0}
+          aria-label={`Size of ${thing.name}`}
+          aria-valuemin={20}
+          aria-valuemax={100000}
+          aria-valuenow={shown.lengthMm}
+          aria-valuetext={saySize(shown)}
+        >
+          <Knob at={lying.corner} />
+        </g>
+      )}
+    </>
+  );
+}
+
+/** What is taken hold of: round to turn by, square to pull larger. */
+function Knob({
+  at: [x, y],
+  round = false,
+}: {
+  readonly at: readonly [number, number];
+  readonly round?: boolean;
+}): ReactNode {
+  const look = { fill: 'var(--sheet)', stroke: 'var(--chalk)', strokeWidth: 2.5 };
+  return (
+    <>
+      <circle cx={x} cy={y} r={18} fill="transparent" />
+      {round ? <circle cx={x} cy={y} r={8} {...look} /> : <rect x={x - 7} y={y - 7} width={14} height={14} {...look} />}
     </>
   );
 }

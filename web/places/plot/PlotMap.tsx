@@ -2,7 +2,7 @@ import { type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } 
 import styled from 'styled-components';
 import { MM_PER_INCH, formatLength, isMetric } from '../../../core/base/length';
 import type { Garden } from '../../../core/garden/garden';
-import { footprint } from '../../../core/site/plotting';
+import { footprint, middleOf } from '../../../core/site/plotting';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Compass } from './Compass';
@@ -101,6 +101,13 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
   );
   const all = reached.flatMap(([, points]) => points);
   const view: PlotView | undefined = size && (looked ? { ...looked, upDeg, size } : fitting(all, upDeg, size));
+  const [lastHeld, setLastHeld] = useState(held);
+  if (held !== lastHeld) {
+    setLastHeld(held);
+    // What was just taken in hand, or put there, is shown wherever one looked before.
+    const thing = things.find((t) => t.id === held);
+    if (view && thing && !isOnScreen(view, toScreen(view, middleOf(thing)))) setLooked(undefined);
+  }
   const boxes = view && new Map(reached.map(([id, points]) => [id, boxOf(points.map((p) => toScreen(view, p)))]));
   const metric = isMetric(garden.units.length);
   const steps = metric ? { stepMm: 10, largeMm: 300 } : { stepMm: MM_PER_INCH / 2, largeMm: 12 * MM_PER_INCH };
@@ -166,6 +173,9 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
     </Field>
   );
 }
+
+const isOnScreen = ({ size }: PlotView, [x, y]: readonly [number, number]): boolean =>
+  x >= 0 && y >= 0 && x <= size.width && y <= size.height;
 
 /** The wheel looks nearer and farther, about where the pointer is. */
 function useWheel(

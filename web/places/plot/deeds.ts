@@ -14,7 +14,7 @@ import type { PlanPoint } from '../../../core/site/survey';
 import { useAppDispatch, useEdit, useGarden } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { said } from '../../app/state';
-import type { Thing } from './useLying';
+import type { Laying, Thing } from './useLying';
 
 /** A list's entry by its id, to be changed. */
 function found<T extends { readonly id: string }>(list: T[], id: string, change: (entry: T) => void): void {
@@ -45,12 +45,15 @@ function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (words: 
     rename: (kind: Kind, id: string, name: string) =>
       change(kind, id, `Rename ${nameOf(kind, id)}`, (thing) => void (thing.name = name.trim())),
 
-    /** Lays a bed or a landmark where it was moved or turned to. */
-    lay: (how: 'Move' | 'Turn', thing: Thing) =>
+    /** Lays a bed or a landmark where it was moved or turned to; a landmark as large as it was drawn. */
+    lay: (how: Laying, thing: Thing) =>
       edit(`${how} ${thing.name}`, (g) =>
         found(('outside' in thing ? g.beds : g.landmarks) as Draft<Thing>[], thing.id, (t) => {
           t.at = { ...thing.at };
           t.bearingDeg = thing.bearingDeg;
+          if ('outside' in thing || 'outside' in t) return;
+          t.lengthMm = thing.lengthMm;
+          t.widthMm = thing.widthMm;
         }),
       ),
 

@@ -1,10 +1,10 @@
 import type { PlanPoint } from '../../../core/site/survey';
-import type { Thing } from './useLying';
+import type { Laying, Thing } from './useLying';
 
 /** What can be done on the map. */
 export interface PlotDeeds {
   readonly onHold: (id: string | undefined) => void;
-  readonly onLay: (how: 'Move' | 'Turn', thing: Thing) => void;
+  readonly onLay: (how: Laying, thing: Thing) => void;
   readonly onOpen: (bedId: string) => void;
   readonly onTakeAway: (id: string) => void;
   readonly onUp: (upDeg: number) => void;

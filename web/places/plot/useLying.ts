@@ -1,12 +1,24 @@
 import { useRef, useState } from 'react';
 import type { Bed } from '../../../core/site/bed';
 import type { Landmark } from '../../../core/site/landmark';
-import { bearing, extent, middleOf, snapped, snappedBearing, turnedTo } from '../../../core/site/plotting';
+import {
+  bearing,
+  extent,
+  footprint,
+  middleOf,
+  onPlot,
+  sizedTo,
+  snapped,
+  snappedBearing,
+  turnedTo,
+} from '../../../core/site/plotting';
 import type { PlanPoint } from '../../../core/site/survey';
 import { type Way, useDrag } from '../../drawing/useDrag';
 import { type PlotView, toScreen, wayOnPlot } from './view';
 
 export type Thing = Bed | Landmark;
+/** What is done to a thing where it lies. */
+export type Laying = 'Move' | 'Turn' | 'Size';
 
 /** How near a thing must come to be drawn to its neighbour, px. */
 const SNAP_PX = 9;
@@ -28,8 +40,9 @@ interface LyingProps<T extends Thing> {
   readonly stepMm: number;
   readonly largeMm: number;
   readonly onTake: () => void;
+  readonly saySize: (landmark: Landmark) => string;
   /** Lays it there for good. */
-  readonly onLay: (how: 'Move' | 'Turn', thing: T) => void;
+  readonly onLay: (how: Laying, thing: T) => void;
 }
 
 /** Where a thing lies while it is moved and turned on the plot, and what that is done with. */
@@ -63,7 +76,7 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
     const s = snapped(extent(there), others.map(extent), p.pathMm, SNAP_PX / view.scale);
     return { thing: shifted(there, { x: s.dx, y: s.dy }), said: s.said.join(', ') };
   };
-  const drop = (how: 'Move' | 'Turn') => (): void => {
+  const drop = (how: Laying) => (): void => {
     if (latest.current) onLay(how, rounded(latest.current.thing));
     clear();
   };
@@ -101,15 +114,35 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
     onDrop: drop('Turn'),
     onCancel: clear,
   });
+  const size = useDrag({
+    onTake,
+    onDrag: ({ dx, dy, keys, large }) => {
+      if ('outside' in thing) return;
+      const step = large ? p.largeMm : p.stepMm;
+      // By keys along its own sides, whichever way it lies.
+      const sized: Landmark = keys
+        ? sizedTo(thing, onPlot(thing, { x: thing.lengthMm + dx * step, y: thing.widthMm - dy * step }))
+        : sizedTo(thing, added(cornerOf(thing), wayOnPlot(view, dx, dy)));
+      setNow({ thing: { ...thing, ...sized }, said: p.saySize(sized) });
+    },
+    onDrop: drop('Size'),
+    onCancel: clear,
+  });
   return {
     shown,
     said: now?.said ?? '',
-    moving: move.dragging || turn.dragging,
+    moving: move.dragging || turn.dragging || size.dragging,
     moveProps: move.props,
     turnProps: turn.props,
+    sizeProps: size.props,
+    /** Its far right corner, that its size is pulled by. */
+    corner: toScreen(view, cornerOf(shown)),
     handle: handleOf(shown),
   };
 }
+
+const cornerOf = (t: Thing): PlanPoint => footprint(t)[2] ?? middleOf(t);
+const added = (a: PlanPoint, b: PlanPoint): PlanPoint => ({ x: a.x + b.x, y: a.y + b.y });
 
 const lengthOf = (t: Thing): number => ('outside' in t ? t.outside.nearMm : t.lengthMm);
 
