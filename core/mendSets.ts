@@ -1,13 +1,8 @@
 /** Sets of changes after which nothing of a cover fails, the cheapest found. */
 import type { Phrase } from './base/figure';
-import { type Redo, type Tried, failing, illness, kindOf, triesOf } from './mending';
+import { climb } from './base/search';
+import { type ChangeSet, type Redo, type Tried, changeSpace, failing, kindOf, triesOf } from './mending';
 import type { Outline } from './outline';
-
-/** Changes made one after the other, and the design that they lead to. */
-export interface ChangeSet {
-  readonly changes: readonly Pick<Tried, 'label' | 'change'>[];
-  readonly outline: Outline;
-}
 
 /** Most changes in one set, most designs kept from one round to the next, most sets offered. */
 const MOST_CHANGES = 5;
@@ -15,9 +10,6 @@ const BREADTH = 4;
 const MOST_SETS = 3;
 /** Most designs that are worked out for one cover. */
 const MOST_TRIES = 250;
-
-/** The same questions answered: sets that differ only in the order of their changes are one. */
-const sameAs = (set: ChangeSet): string => JSON.stringify(set.outline.cover.answers);
 
 /**
  * Looks for sets of changes that leave no check failing: round by round the changes that the failing checks ask for,
@@ -27,35 +19,19 @@ const sameAs = (set: ChangeSet): string => JSON.stringify(set.outline.cover.answ
  */
 export function changeSets(o: Outline, redo: Redo, priceOf: (o: Outline) => number): readonly ChangeSet[] {
   if (failing(o).length === 0) return [];
-  const whole: ChangeSet[] = [];
-  const seen = new Set<string>();
-  let [front, tries] = [[{ changes: [], outline: o }] as readonly ChangeSet[], 0];
-  for (let round = 0; round < MOST_CHANGES && front.length > 0; round++) {
-    const next: ChangeSet[] = [];
-    for (const set of front)
-      for (const check of failing(set.outline)) {
-        if (tries > MOST_TRIES) break;
-        const found = triesOf(set.outline, check, redo);
-        tries += found.length;
-        for (const { label, change, outline } of found) {
-          // A change of a kind takes the place of an earlier one of it.
-          const kept = set.changes.filter((c) => kindOf(c.change) !== kindOf(change));
-          const grown = { changes: [...kept, { label, change }], outline };
-          if (seen.has(sameAs(grown)) || illness(outline) >= illness(set.outline)) continue;
-          seen.add(sameAs(grown));
-          if (failing(outline).length === 0) whole.push(grown);
-          else next.push(grown);
-        }
-      }
-    const worth = next.map((set) => ({ set, ill: illness(set.outline), price: priceOf(set.outline) }));
-    front = worth
-      .filter((w) => Number.isFinite(w.price))
-      .sort((a, b) => Math.ceil(a.ill) - Math.ceil(b.ill) || a.price - b.price)
-      .slice(0, BREADTH)
-      .map((w) => w.set);
-    if (whole.length >= MOST_SETS) break;
-  }
-  const least = whole.map((set) => leastOf(o, set, redo));
+  const space = changeSpace(redo, Math.ceil, priceOf);
+  const found = climb(
+    space,
+    { changes: [], outline: o },
+    {
+      breadth: BREADTH,
+      rounds: MOST_CHANGES,
+      most: MOST_TRIES,
+      enough: MOST_SETS,
+      leadsOn: (from, to) => to.ill < from.ill,
+    },
+  );
+  const least = (found?.whole ?? []).map(({ s }) => leastOf(o, s, redo));
   const priced = least
     .map((set) => ({ set, price: priceOf(set.outline) }))
     .filter((w) => Number.isFinite(w.price))

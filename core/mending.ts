@@ -1,5 +1,6 @@
 /** Changes that a check asks for, tried on the design itself: what mends and new covers are made of. */
 import type { Phrase } from './base/figure';
+import type { Space, Worth } from './base/search';
 import type { Result } from './base/result';
 import type { Answers, Change } from './build/answers/asked';
 import { familyOf } from './build/families';
@@ -49,3 +50,41 @@ export function illness(o: Outline): number {
   const missing = Math.max(0, 1 - Math.min(1, ...o.strengths.map((s) => s.ratio)));
   return failing(o).length + missing;
 }
+
+/** Changes made one after the other, and the design that they lead to. */
+export interface ChangeSet {
+  readonly changes: readonly Pick<Tried, 'label' | 'change'>[];
+  readonly outline: Outline;
+}
+
+/** How far a design is from one that nothing fails in. */
+export interface Ill extends Worth {
+  readonly ill: number;
+}
+
+/**
+ * Designs by what their failing checks ask for: what new covers and sets of mends are searched in. The same questions answered are
+ * the same design, in whatever order they were changed.
+ * @param miss how much is missed by so ill a design, in which something fails
+ * @param priceOf a design's price, as quickly as may be; nought where it is no matter
+ */
+export const changeSpace = (
+  redo: Redo,
+  miss: (ill: number) => number,
+  priceOf: (o: Outline) => number,
+): Pick<Space<ChangeSet, Ill>, 'keyOf' | 'movesOf' | 'judge'> => ({
+  keyOf: ({ outline }) => JSON.stringify(outline.cover.answers),
+  movesOf: ({ changes, outline }) =>
+    failing(outline).flatMap((check) =>
+      triesOf(outline, check, redo).map(({ label, change, outline: changed }) => ({
+        // A change of a kind takes the place of an earlier one of it.
+        changes: [...changes.filter((c) => kindOf(c.change) !== kindOf(change)), { label, change }],
+        outline: changed,
+      })),
+    ),
+  judge: ({ outline }) => {
+    const [ill, price] = [illness(outline), priceOf(outline)];
+    if (!Number.isFinite(price)) return undefined;
+    return { ill, miss: failing(outline).length === 0 ? 0 : miss(ill), warnings: 0, price };
+  },
+});

@@ -1,9 +1,9 @@
 /** A new cover that holds on its bed: its usual answers, and the fewest changes to them that leave no check failing. */
+import { climb } from './base/search';
 import { familyOf } from './build/families';
 import { buildSite } from './garden/buildSite';
 import { type Cover, type Garden, newWork } from './garden/garden';
-import { type Redo, failing, illness, triesOf } from './mending';
-import type { Outline } from './outline';
+import { type Redo, changeSpace } from './mending';
 import { outline } from './plan';
 
 /** A cover of a family on a bed, with the family's first answers. */
@@ -35,23 +35,12 @@ export function startingCover(
   const cover = crop === undefined ? usual : { ...usual, answers: { ...usual.answers, crop } };
   const first = outline(garden, cover);
   if (!first.ok) return cover;
-  let now = first.value;
-  for (let change = 0; change < MOST_CHANGES && illness(now) >= 1; change++) {
-    const next = bestChange(garden, now);
-    if (!next) break;
-    now = next;
-  }
-  return now.cover;
-}
-
-/** The change that leaves the design least ill; nothing where none makes it better. */
-function bestChange(garden: Garden, o: Outline): Outline | undefined {
-  const redo: Redo = (answers) => outline(garden, { ...o.cover, answers });
-  let [best, least] = [undefined as Outline | undefined, illness(o) - 1e-6];
-  for (const check of failing(o))
-    for (const tried of triesOf(o, check, redo)) {
-      const ill = illness(tried.outline);
-      if (ill < least) [best, least] = [tried.outline, ill];
-    }
-  return best;
+  const redo: Redo = (answers) => outline(garden, { ...cover, answers });
+  const space = changeSpace(
+    redo,
+    (ill) => ill,
+    () => 0,
+  );
+  const found = climb(space, { changes: [], outline: first.value }, { breadth: 1, rounds: MOST_CHANGES, enough: 1 });
+  return (found?.best.s.outline ?? first.value).cover;
 }

@@ -2,7 +2,9 @@ import { pictured } from './show/picture';
 import highsLoader from 'highs';
 import { highsSolver } from './make/cutting/highs';
 import type { IntegerSolver } from './make/cutting/linearProgram';
+import { familyOf } from './build/families';
 import { demoGarden } from './garden/demo';
+import { siteOf } from './testing/site';
 import type { Cover, Garden } from './garden/garden';
 import { outline, plan } from './plan';
 import { versionsOf } from './versions';
@@ -48,4 +50,23 @@ test('every cover of the garden has at least itself, and nothing that cannot be 
   const broken = structuredClone(garden);
   Object.assign(broken.covers[0]?.answers ?? {}, { shape: { by: 'height', heightMm: 5900 } });
   expect(of(0, broken)).toEqual([]);
+});
+
+test('a rival of another kind stands beside it, built and priced on the same bed; taking it keeps the cover’s own name', () => {
+  const cover = garden.covers[0] as Cover;
+  const rival = { family: 'a-frame', answers: familyOf('a-frame').defaults(siteOf(3251, 1118)) as never, coats: [] };
+  const [found] = versionsOf(garden, cover, solver, [rival]).filter((v) => v.id.startsWith('rival'));
+  expect(found?.label).toBe(`Rival: ${familyOf('a-frame').name.toLowerCase()}`);
+  expect(found?.cover).toMatchObject({ id: cover.id, name: cover.name, bedId: cover.bedId, family: 'a-frame' });
+  // Nothing of the work that was done on the other is said of it.
+  expect(found?.cover.build.done).toEqual([]);
+  expect(found?.measures.price).toBeGreaterThan(10);
+  // What does not go on the bed is not shown.
+  const tall = familyOf('staked-tunnel').defaults(siteOf(3251, 1118));
+  const never = {
+    ...rival,
+    family: 'staked-tunnel',
+    answers: { ...tall, shape: { by: 'height', heightMm: 5900 } } as never,
+  };
+  expect(versionsOf(garden, cover, solver, [never]).some((v) => v.id === 'rival-0')).toBe(false);
 });

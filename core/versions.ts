@@ -9,7 +9,7 @@ import { firstCover } from './start';
 import type { IntegerSolver } from './make/cutting/linearProgram';
 import { familyOf } from './build/families';
 import type { Phrase } from './base/figure';
-import type { Cover, Garden } from './garden/garden';
+import { type Cover, type Garden, newWork } from './garden/garden';
 import { evaluate } from './evaluate';
 import type { Verdict } from './judge/proof/check';
 
@@ -44,8 +44,19 @@ function stouterPipe(now: Section, catalog: Catalog): Section | undefined {
     .sort((a, b) => size(a) - size(b))[0];
 }
 
-/** Every version that can be built, the present one first. */
-export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver): readonly Version[] {
+/** Another design for the same bed, as a search found it. */
+export type Rival = Pick<Cover, 'family' | 'answers' | 'coats'>;
+
+/**
+ * Every version that can be built, the present one first.
+ * @param rivals other designs for the same bed, told apart by their kind
+ */
+export function versionsOf(
+  garden: Garden,
+  cover: Cover,
+  solver: IntegerSolver,
+  rivals: readonly Rival[] = [],
+): readonly Version[] {
   const now = evaluate(garden, cover);
   if (!now.ok) return [];
   const family = familyOf(cover.family);
@@ -76,6 +87,12 @@ export function versionsOf(garden: Garden, cover: Cover, solver: IntegerSolver):
     const answers = { ...conduit.answers, crop, rowFromEdgeMm };
     versions.push({ id: 'conduit', label: 'Of bent conduit', cover: { ...conduit, answers } });
   }
+  for (const [i, { family: kind, answers, coats }] of rivals.entries())
+    versions.push({
+      id: `rival-${i}`,
+      label: `Rival: ${familyOf(kind).name.toLowerCase()}`,
+      cover: { ...cover, ...newWork(), state: cover.state, brief: cover.brief, family: kind, answers, coats } as Cover,
+    });
   return versions.flatMap(({ id, label, cover: tried }): Version[] => {
     const found = evaluate(garden, tried);
     const cut = found.ok ? cutAndShop(found.value, solver) : found;

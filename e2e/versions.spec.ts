@@ -16,3 +16,19 @@ test('versions stand side by side with only what differs, and one is taken', asy
   await expect(page.getByText('6', { exact: true }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
 });
+
+test('rivals of other kinds are looked for, stand beside it, and one is taken and undone', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Side by side' }).click();
+  const rival = page.getByRole('checkbox', { name: /^Rival: / }).first();
+  await expect(rival).toBeVisible({ timeout: 45_000 });
+  await page.getByRole('checkbox', { name: 'Of bent conduit' }).uncheck();
+  await rival.check();
+  const head = page.getByRole('columnheader', { name: /^Rival: / });
+  await expect(head).toBeVisible();
+  await page.getByRole('button', { name: /^Take Rival: / }).click();
+  await expect(page).toHaveURL(/\/bench\/winter-lid/);
+  await expect(page.getByText('Hinged hoop lid on Long bed')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByText('Hinged hoop lid on Long bed')).toBeVisible();
+});

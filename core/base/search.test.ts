@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { chance } from './noise';
-import { type SearchState, type Space, type Worth, better, search, unbeaten } from './search';
+import { type SearchState, type Space, type Worth, better, search, unbeaten, climb } from './search';
 
 type Point = readonly number[];
 interface Grid {
@@ -169,4 +169,52 @@ test('a space too large to go through whole is still searched from starts that a
   let last = of.next();
   while (!last.done) last = of.next();
   expect(last.value).toMatchObject({ whole: false, best: { s: [0, 0] } });
+});
+
+describe('climbing round by round', () => {
+  /** Steps of one on a line from 0; the goal is 5. A step of two costs three, a step of one costs two. */
+  interface At {
+    readonly at: number;
+    readonly spent: number;
+  }
+  const line = (dead: readonly number[] = []) => ({
+    keyOf: (s: At) => `${s.at} ${s.spent}`,
+    movesOf: (s: At) => [
+      { at: s.at + 1, spent: s.spent + 2 },
+      { at: s.at + 2, spent: s.spent + 3 },
+      { at: s.at - 1, spent: s.spent + 1 },
+    ],
+    judge: (s: At) => (dead.includes(s.at) ? undefined : { miss: Math.abs(5 - s.at), warnings: 0, price: s.spent }),
+  });
+  const start = { at: 0, spent: 0 };
+
+  test('the best of each round goes on: two, two and one', () => {
+    const found = climb(line(), start, { breadth: 1, rounds: 6 });
+    expect(found?.best.s).toEqual({ at: 5, spent: 3 + 3 + 2 });
+    expect(found?.whole).toHaveLength(1);
+  });
+
+  test('too few rounds end with the nearest; what cannot be is gone round', () => {
+    expect(climb(line(), start, { breadth: 1, rounds: 2 })?.best.s.at).toBe(4);
+    expect(climb(line(), start, { breadth: 1, rounds: 2 })?.whole).toEqual([]);
+    // At 4 nothing stands: 2, then 3, then 5.
+    expect(climb(line([4]), start, { breadth: 1, rounds: 6 })?.best.s).toEqual({ at: 5, spent: 3 + 2 + 3 });
+    expect(climb(line([0]), start, { breadth: 1, rounds: 6 })).toBeUndefined();
+  });
+
+  test('a start that misses nothing is left as it is; only changes that lead on are followed', () => {
+    expect(climb(line(), { at: 5, spent: 9 }, { breadth: 3, rounds: 6 })).toEqual({
+      best: { s: { at: 5, spent: 9 }, worth: { miss: 0, warnings: 0, price: 9 } },
+      whole: [],
+    });
+    const none = climb(line(), start, { breadth: 2, rounds: 6, leadsOn: () => false });
+    expect(none?.best.s).toEqual(start);
+  });
+
+  test('wider, more ways there are found, and no more are looked at than is said', () => {
+    const many = climb(line(), start, { breadth: 4, rounds: 8, enough: 3 });
+    expect(many?.whole.length).toBeGreaterThanOrEqual(3);
+    expect(Math.min(...(many?.whole.map((w) => w.worth.price) ?? []))).toBe(8);
+    expect(climb(line(), start, { breadth: 4, rounds: 8, most: 0 })?.whole).toEqual([]);
+  });
 });

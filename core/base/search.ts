@@ -231,6 +231,53 @@ export function* search<S, J extends Worth>(
   return state();
 }
 
+export interface ClimbOptions<J> {
+  /** Things that go on from one round to the next, and rounds at the most. */
+  readonly breadth: number;
+  readonly rounds: number;
+  /** Things looked at at the most; and so many that miss nothing are enough. */
+  readonly most?: number;
+  readonly enough?: number;
+  /** Whether a change leads on; it makes the thing better when not said. */
+  readonly leadsOn?: (from: J, to: J) => boolean;
+}
+
+/**
+ * From one thing the best of all that single changes make of it, and on from those, round after round (a beam search): where few changes
+ * lead far, and which of them is asked for is known.
+ * @returns all that was found to miss nothing, and the best of everything, the start among it; nothing where that cannot be
+ */
+export function climb<S, J extends Worth>(
+  space: Pick<Space<S, J>, 'keyOf' | 'movesOf' | 'judge'>,
+  start: S,
+  { breadth, rounds, most = Infinity, enough = 1, leadsOn = (from, to) => better(to, from) }: ClimbOptions<J>,
+): { readonly best: Judged<S, J>; readonly whole: readonly Judged<S, J>[] } | undefined {
+  const first = space.judge(start);
+  if (!first) return undefined;
+  const whole: Judged<S, J>[] = [];
+  const seen = new Set([space.keyOf(start)]);
+  let best: Judged<S, J> = { s: start, worth: first };
+  let [front, looked] = [[best], 0];
+  for (let round = 0; first.miss > 0 && round < rounds && front.length > 0 && whole.length < enough; round++) {
+    const next: Judged<S, J>[] = [];
+    for (const from of front) {
+      if (looked > most) break;
+      for (const s of space.movesOf(from.s, from.worth, false)) {
+        looked++;
+        const key = space.keyOf(s);
+        const worth = seen.has(key) ? undefined : space.judge(s);
+        if (!worth || !leadsOn(from.worth, worth)) continue;
+        seen.add(key);
+        (worth.miss === 0 ? whole : next).push({ s, worth });
+      }
+    }
+    next.sort((a, b) => (better(a.worth, b.worth) ? -1 : better(b.worth, a.worth) ? 1 : 0));
+    front = next.slice(0, breadth);
+    for (const j of [...whole, ...front]) if (better(j.worth, best.worth)) best = j;
+  }
+  return { best, whole };
+}
+
 /**
  * Those that nothing else beats in everything: none other is at least as good in all figures and better in one.
  * @param figures of each, the smaller the better

@@ -32,7 +32,7 @@ import {
 } from '../../core/judge/season/trainer';
 import { type Played, playWinter, playWinters, trainerOf } from '../../core/rehearse';
 import { type Together, planTogether } from '../../core/together';
-import { type Version, versionsOf } from '../../core/versions';
+import { type Rival, type Version, versionsOf } from '../../core/versions';
 
 /** Kinds and versions as the screen shows them. */
 export type ShownKind = Pictured<Standing>;
@@ -127,9 +127,9 @@ const service = {
     return shown;
   },
   /** Versions of one cover, worked out. */
-  async versions(coverId: string): Promise<readonly ShownVersion[]> {
+  async versions(coverId: string, rivals: readonly Rival[]): Promise<readonly ShownVersion[]> {
     const [g, cover] = [garden(), coverOf(coverId)];
-    return versionsOf(g, cover, await loadSolver()).map(pictured);
+    return versionsOf(g, cover, await loadSolver(), rivals).map(pictured);
   },
   /** Several covers cut and bought as one. */
   async together(ids: readonly string[], onBest: OnBest<Together>): Promise<Result<Together>> {

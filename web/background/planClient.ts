@@ -14,6 +14,7 @@ import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
 import type { Decision } from '../../core/judge/season/trainer';
 import type { Played } from '../../core/rehearse';
 import type { Together } from '../../core/together';
+import type { Rival } from '../../core/versions';
 import { remoteWork } from './remote';
 import type { Evenings, OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
 
@@ -192,8 +193,12 @@ export function planAllTogether(
 }
 
 /** Works versions of a cover out in the background. */
-export function workOutVersions(garden: Garden, coverId: string): Promise<readonly ShownVersion[]> {
-  return askOf(garden, (s) => s.versions(coverId));
+export function workOutVersions(
+  garden: Garden,
+  coverId: string,
+  rivals: readonly Rival[],
+): Promise<readonly ShownVersion[]> {
+  return askOf(garden, (s) => s.versions(coverId, rivals));
 }
 
 /** Starts the worker and its solver before they are needed. */

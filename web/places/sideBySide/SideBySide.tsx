@@ -3,7 +3,7 @@ import { useJob } from '../../background/useJob';
 import { ok } from '../../../core/base/result';
 import type { ShownVersion } from '../../background/plan.worker';
 import type { Draft } from 'immer';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { bounds } from '../../../core/show/project';
@@ -12,7 +12,7 @@ import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/Shell';
 import { useCurrent } from '../../app/current';
-import { useEdit, useUnits } from '../../app/hooks';
+import { useEdit, useGarden, useUnits } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { Shape } from '../../drawing/Shapes';
 import { Button } from '../../parts/controls';
@@ -21,6 +21,10 @@ import { Body, Panel } from '../../parts/layout';
 import { Said } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { workOutVersions } from '../../background/planClient';
+import { useSearch } from '../../background/useSearch';
+import type { Bed } from '../../../core/site/bed';
+import { NOTHING_SAID } from '../../../core/site/brief';
+import type { Rival } from '../../../core/versions';
 
 const MOST = 4;
 const DRAWING = { width: 190, height: 150 };
@@ -84,17 +88,57 @@ const ROWS: readonly {
   { label: 'Hours', of: (v) => v.measures.hours, quantity: 'hours' },
 ];
 
-/** Versions of one cover at one scale, with only what differs. */
+/** The cheapest designs of this many other kinds stand beside a cover. */
+const RIVALS = 3;
+
+/** What stands against a cover on its bed: the cheapest of other kinds for what it is for, as soon as there is a full answer. */
+function useRivals(cover: Cover, bed: Bed): { readonly looking: boolean; readonly rivals: readonly Rival[] } {
+  const garden = useGarden();
+  // As it was when this was opened: taking a rival must not start it anew.
+  const [asked] = useState(() => {
+    const crop = String((cover.answers as Readonly<Record<string, unknown>>)['crop'] ?? '');
+    const said = cover.brief ?? bed.brief;
+    const brief = said ?? { ...NOTHING_SAID, crops: crop === '' ? [] : [crop] };
+    return { garden, bedId: bed.id, brief };
+  });
+  const { state, found, stop } = useSearch(asked);
+  const full = found?.full === true;
+  useEffect(() => {
+    if (full && state === 'pending') stop();
+  });
+  const rivals = useMemo(
+    () =>
+      (found?.offers ?? [])
+        .filter(
+          (o, i, all) =>
+            o.cover.family !== cover.family && all.findIndex((x) => x.cover.family === o.cover.family) === i,
+        )
+        .slice(0, RIVALS)
+        .map(({ cover: { family, answers, coats } }): Rival => ({ family, answers, coats })),
+    [found, cover.family],
+  );
+  return { looking: !full && state === 'pending', rivals };
+}
+
+/** Versions of one cover, and its rivals, at one scale, with only what differs. */
 export function SideBySide(): ReactNode {
   const way = useWay();
   const { cover, bed } = useCurrent();
+  return cover && bed ? <Versions key={cover.id} cover={cover} bed={bed} /> : <Navigate to={way('plot')} replace />;
+}
+
+function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }): ReactNode {
+  const way = useWay();
   const units = useUnits();
   const edit = useEdit();
   const navigate = useNavigate();
-  const job = useJob('versions', cover?.id, (garden, c) => workOutVersions(garden, c).then(ok));
-  const found = job.state === 'pending' ? undefined : job.value;
+  const { looking, rivals } = useRivals(cover, bed);
+  const job = useJob('versions', { id: cover.id, rivals }, (garden, asked) =>
+    workOutVersions(garden, asked.id, asked.rivals).then(ok),
+  );
+  // While rivals come, what there was stays.
+  const found = job.value;
   const [picked, setPicked] = useState<readonly string[]>(['now', 'kept', 'more', 'conduit']);
-  if (!cover || !bed) return <Navigate to={way('plot')} replace />;
   const shown = (found ?? []).filter((v) => picked.includes(v.id)).slice(0, MOST);
   const scale = Math.min(
     ...shown.map(({ shapes }) => {
@@ -207,6 +251,7 @@ export function SideBySide(): ReactNode {
                 );
               })}
             </Ticks>
+            {looking && <p role="status">Looking for rivals among the other kinds…</p>}
             <p style={{ fontSize: '0.875rem', color: 'var(--quiet)' }}>
               Two to four at a time; rows that are alike are left out. A planning aid: local codes come first.
             </p>
