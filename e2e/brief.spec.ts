@@ -37,6 +37,10 @@ test('from an empty garden to a chosen cover that holds, by keyboard alone', asy
   await expect(page).toHaveURL(/\/bench\//);
   await expect(page.getByRole('img', { name: /Fails/ })).toHaveCount(0);
   await expect(page.getByTestId('strip-price')).toContainText('$');
+  // What it was chosen for stays beside it, with what it does not do any more.
+  const forWhat = page.getByRole('region', { name: 'What it is for' });
+  await expect(forWhat).toContainText('that carries 6" of wet snow and costs no more than $150.00.');
+  await expect(forWhat).toContainText('It does all of that.');
 });
 
 test('a brief is answered with designs, what wishes cost and why not mine; the brief stays with the bed', async ({

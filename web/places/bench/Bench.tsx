@@ -31,6 +31,7 @@ const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf))
 const StandPanel = lazyPart(() => import('./StandPanel').then((m) => m.StandPanel));
 const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf));
 const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf));
+const ForWhat = lazyPart(() => import('./ForWhat').then((m) => m.ForWhat));
 const AirPanel = lazyPart(() => import('./AirPanel').then((m) => m.AirPanel));
 const TakeAlong = lazyPart(() => import('../../parts/TakeAlong').then((m) => m.default));
 const RoundLeaf = lazyPart(() => import('./RoundLeaf').then((m) => m.RoundLeaf));
@@ -155,6 +156,7 @@ export function Bench(): ReactNode {
             <Suspense fallback={<div />}>
               <div>
                 <Choices leaf={leaf} outline={told} setAnswers={setAnswers} />
+                {leaf === 'shape' && cover.brief && <ForWhat outline={told} brief={cover.brief} />}
               </div>
             </Suspense>
           </Beside>

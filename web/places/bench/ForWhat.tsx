@@ -1,0 +1,46 @@
+import { type ReactNode, useMemo } from 'react';
+import { Link } from 'react-router';
+import { weigh } from '../../../core/brief/design';
+import { gardenFor, sentenceOf, wishesOf } from '../../../core/brief/wishes';
+import type { Outline } from '../../../core/outline';
+import { outline } from '../../../core/plan';
+import type { Brief } from '../../../core/site/brief';
+import { useWay } from '../../app/way';
+import { Said } from '../../parts/Said';
+
+/** What the cover was chosen for, and what of it the design as it stands now does not do. */
+export function ForWhat({ outline: o, brief }: { readonly outline: Outline; readonly brief: Brief }): ReactNode {
+  const way = useWay();
+  const misses = useMemo(() => {
+    // Judged by the snow and the gust that were asked for, which may be others than the garden's.
+    const garden = gardenFor(o.garden, brief);
+    const wishes = wishesOf(garden, brief);
+    const judged = outline(garden, o.cover);
+    const weighed = judged.ok ? weigh(judged.value, wishes, brief) : undefined;
+    return weighed && wishes.filter((w) => w.id in weighed.misses).map((w) => ({ id: w.id, thing: w.thing }));
+  }, [o, brief]);
+  return (
+    <section aria-label="What it is for">
+      <h2>What it is for</h2>
+      <p>
+        <Said phrase={sentenceOf(o.garden, brief)} />
+      </p>
+      {misses?.length === 0 && <p>It does all of that.</p>}
+      {misses && misses.length > 0 && (
+        <p role="status">
+          <b>Not any more:</b>{' '}
+          {misses.map(({ id, thing }, i) => (
+            <span key={id}>
+              {i > 0 && ', '}
+              <Said phrase={thing} />
+            </span>
+          ))}
+          .
+        </p>
+      )}
+      <p>
+        <Link to={way('choose', o.cover.bedId)}>Say anew what for</Link>
+      </p>
+    </section>
+  );
+}
