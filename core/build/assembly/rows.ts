@@ -8,6 +8,8 @@ export interface ArchRow {
   readonly what?: string;
   readonly tags: readonly string[];
   readonly section: Section;
+  /** What hangs on each metre of its ridge, kg. */
+  readonly hungKgPerM?: number;
   /** What goes inside the pipe, from foot to foot. */
   readonly core?: Section;
   readonly hoop: Elastica | BentHoop;

@@ -17,6 +17,8 @@ export interface HoopLoad {
   readonly size?: number;
   /** Pressure square to the hoop, inward, by how far across the span: p span³ / EI at load factor 1. */
   readonly pressure?: (across: number) => number;
+  /** What hangs at the crown at load factor 1: P span² / EI. */
+  readonly crown?: number;
   /** Upward push for each mm that the crown goes down, times span³ / EI; 0: nothing stands under it. */
   readonly ridge?: number;
   /** How much of its limit the pipe has reached when its curvature times the span is this much; 1: it kinks. */
@@ -78,7 +80,10 @@ export function hoopFrame(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
     ),
     holds: [0, last].flatMap((node) => held.map((dof) => ({ node, dof, move: 0 }))),
     springs: load.ridge ? [{ node: crown, dof: 1, stiffness: load.ridge, acts: 'below' }] : [],
-    loads: [{ node: crown, dof: 0, value: lean * NUDGE * whole }],
+    loads: [
+      { node: crown, dof: 0, value: lean * NUDGE * (whole + (load.crown ?? 0)) },
+      ...(load.crown ? [{ node: crown, dof: 1 as const, value: -load.crown }] : []),
+    ],
     lines,
     pressures: points.slice(1).flatMap((b, i): readonly Pressure[] => {
       const inward = load.pressure?.(((points[i] ?? b).x + b.x) / 2) ?? 0;

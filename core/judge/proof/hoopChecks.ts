@@ -51,6 +51,7 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
     ' asked, ',
     amount(strength.ratio, 'times'),
     ` times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
+    arch.hungKgPerM ? ' It bears what hangs from its ridge as well: take that down before the snow.' : '',
   ];
   const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({
     label: [`${count} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,

@@ -5,7 +5,7 @@ import { crownLost, crownOf, greatestCurvature, hoopFrame, nodeCurvatures } from
 import { modelOf } from '../frame/model';
 import { loadPath } from '../frame/path';
 import { type DesignSnow, archCases } from './snow';
-import { curvatureLimitPerMm, partOfPipe, ridgeSpringNPerMm } from './strength';
+import { curvatureLimitPerMm, hungN, partOfPipe, ridgeSpringNPerMm } from './strength';
 import { INSIDE, archPressures } from './windLoads';
 
 /** What lies and blows on it. */
@@ -54,7 +54,8 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
     shape: () => 0,
     name: 'none',
   };
-  const per = (partOfPipe(arch, { name, shape }) * (spacingMm / 1e6) * span ** 3) / ei;
+  const part = partOfPipe(arch, { name, shape });
+  const per = (part * (spacingMm / 1e6) * span ** 3) / ei;
   const { windward, middle, lee } = archPressures(hoop.heightMm / span);
   const windAt = (across: number): number =>
     loading.windPa * ((across < 0.25 ? windward : across > 0.75 ? lee : middle) - INSIDE[loading.ends]);
@@ -62,6 +63,7 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
     shape,
     size: loading.flatPa * per,
     pressure: (across) => windAt(across) * per,
+    crown: (part * hungN(arch) * span ** 2) / ei,
     ridge: (ridgeSpringNPerMm(arch) * span ** 3) / ei,
   });
   const limit = curvatureLimitPerMm(section) * span;

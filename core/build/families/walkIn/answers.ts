@@ -148,6 +148,18 @@ export const answers = {
     ),
     'none',
   ),
+  hung: withDefault(
+    choice(
+      'Hung from the ridge',
+      {
+        none: ['Nothing', 'Crops stand on their own stakes or low.'],
+        light: ['Beans or cucumbers', 'On strings: about 4 kg on each metre (3 lb a foot) in full leaf.'],
+        heavy: ['Tomatoes', 'On strings: about 10 kg on each metre (7 lb a foot) when they bear.'],
+      },
+      'none',
+    ),
+    'none',
+  ),
   crossTies: count('Cross ties', [0, 30], 0),
   /** null: as high as the hoops are six tenths up. */
   tieMm: dimensioned<number | null>(
@@ -253,6 +265,9 @@ export const answers = {
 };
 
 export type WalkInAnswers = Chosen<typeof answers>;
+
+/** Mass of crops that hang on each metre of the ridge, kg. Source: our own middle figures for plants on strings. */
+export const HUNG_KG_PER_M = { none: 0, light: 4, heavy: 10 } as const;
 
 /** Whether it stands on timber posts, with the hoops strapped beside them. */
 export const onTimber = ({ posts }: Pick<WalkInAnswers, 'posts'>): boolean => posts === 'timber' || posts === 'bolted';

@@ -14,7 +14,7 @@ import { section } from '../../../catalog/catalog';
 import type { Section } from '../../../catalog/types';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
-import { POSTS, type WalkInAnswers, onTimber } from './answers';
+import { HUNG_KG_PER_M, POSTS, type WalkInAnswers, onTimber } from './answers';
 import { endFrame } from './ends';
 import { type House, buildHouse, postTimber } from './frame';
 import { fastenedTo, houseJoints, houseOpenings } from './joints';
@@ -94,6 +94,7 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
         tags: tagsOf(h.leftFeet),
         section: a.pipe,
         ...(h.core && { core: h.core }),
+        ...(a.hung !== 'none' && { hungKgPerM: HUNG_KG_PER_M[a.hung] }),
         hoop: h.hoop,
         sprung: a.roof === 'sprung',
         xsMm: h.xs,

@@ -2,6 +2,8 @@
 import { GUST_SPREADS } from '../../../catalog/spreads';
 import type { CheckSite } from '../../../judge/proof/check';
 import { postChecks } from '../../../judge/proof/posts';
+import { solveHoop } from '../../hoop/elastica';
+import { hoopCollapse } from '../../../judge/frame/hoop';
 import { designSnow } from '../../../judge/proof/snow';
 import { hoopStrength } from '../../../judge/proof/strength';
 import { at, build, count, inch, siteOf } from '../../../testing/site';
@@ -181,5 +183,45 @@ describe('posts bolted to the bed', () => {
     expect(refusal({ posts: 'bolted' }, wall(280, 200))).toEqual(['posts']);
     expect(refusal({ posts: 'bolted' }, wall(140, 38))).toEqual(['posts']);
     expect(refusal({ posts: 'bolted', sidewallMm: inch(12) }, thick)).toEqual(['sidewall']);
+  });
+});
+
+describe('crops that hang from the ridge', () => {
+  const [arch] = house({ hung: 'heavy' }).arches;
+  const snow = designSnow({ by: 'depth', depthMm: 300, kind: 'wet' }, 'normal');
+
+  test('take from the snow that the hoops carry two and a half times their weight, spread over the span', () => {
+    if (!arch) throw new Error('no hoops');
+    const bare = hoopStrength({ ...arch, hungKgPerM: 0 }, snow);
+    const hung = hoopStrength(arch, snow);
+    // 10 kg/m, hoops 43.585 in apart over 120 in: 2.5 x 10 x 9.80665 x 1.107 / 3.048 = 89.0 N/m.
+    const perM = (2.5 * 10 * 9.80665 * arch.spacingMm) / arch.hoop.spanMm;
+    expect(perM).toBeCloseTo(89.0, 0);
+    const pa = (perM / arch.spacingMm) * 1000;
+    expect((bare.ratio - hung.ratio) * snow.flatPa).toBeCloseTo(pa, 6);
+    expect(hung.figures[0]?.terms.map((t) => t.name)).toContain('what hangs from it, as if it were spread');
+    expect(bare.figures[0]?.terms.map((t) => t.name)).not.toContain('what hangs from it, as if it were spread');
+  });
+
+  test('a beam on posts carries them past the hoops, and breaks the sooner for it', () => {
+    const posted = (more: object): number => {
+      const row = house({ beam: 'posts', pipe: 'pvc-1', ...more }).arches[0];
+      return row ? hoopStrength(row, snow).ratio : NaN;
+    };
+    expect(posted({ hung: 'heavy' })).toBeLessThanOrEqual(posted({}));
+    expect(posted({ hung: 'heavy' })).toBeGreaterThan(0.5 * posted({}));
+  });
+
+  test('the share is on the safe side: snow and what hangs, solved together, bear at least that much', () => {
+    for (const lengthMm of [1400, 1570, 1800]) {
+      const solved = solveHoop({ kind: 'fixed', angleDeg: 90 }, { spanMm: 1000, lengthMm });
+      if (!solved.ok) throw new Error('no hoop');
+      const used = (k: number): number => k / 4;
+      const alone = hoopCollapse(solved.value, true, { shape: () => 1, used })?.load ?? NaN;
+      // A quarter of what it bears hangs at the crown, as if spread: the rest is left for the snow.
+      const crown = (0.25 * alone) / 2.5;
+      const both = hoopCollapse(solved.value, true, { shape: () => 1, size: 0.75 * alone, crown, used });
+      expect(both?.load ?? NaN).toBeGreaterThan(1);
+    }
   });
 });
