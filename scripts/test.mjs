@@ -1,5 +1,5 @@
 /** npm test: everything, from a fresh clone. Counts come from the runners' own reports. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, ensureBuild, ensureChromium, ensureModules } from './setup.mjs';
@@ -19,10 +19,24 @@ function step(title, command, args, env = {}) {
   return spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
 }
 
-/** A step that is itself one check. */
-function check(title, command, args) {
-  if (step(title, command, args)) passed++;
-  else failed++;
+/** Steps that are each one check, at the same time: one of them keeps no more than one core busy. What they say comes in their order. */
+async function checks(...all) {
+  const runs = all.map(([title, command, args]) => {
+    const run = spawn(command, args, { cwd: ROOT });
+    const said = [];
+    run.stdout.on('data', (part) => said.push(part));
+    run.stderr.on('data', (part) => said.push(part));
+    return new Promise((done) => {
+      run.on('error', (why) => done({ title, said: [String(why)], good: false }));
+      run.on('close', (code) => done({ title, said, good: code === 0 }));
+    });
+  });
+  for (const run of runs) {
+    const { title, said, good } = await run;
+    process.stdout.write(`\n== ${title}: ${good ? 'good' : 'failed'}\n${said.map(String).join('')}`);
+    if (good) passed++;
+    else failed++;
+  }
 }
 
 function report(file, read) {
@@ -36,9 +50,11 @@ function report(file, read) {
   }
 }
 
-check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-check('types', bin('tsc'), ['--noEmit']);
+await checks(
+  ['lint', bin('eslint'), ['.', '--max-warnings', '0']],
+  ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+  ['types', bin('tsc'), ['--noEmit']],
+);
 
 const unitGood = step('unit tests', bin('jest'), ['--json', `--outputFile=${join(reports, 'unit.json')}`]);
 if (
