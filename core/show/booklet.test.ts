@@ -8,7 +8,8 @@ import { highsSolver } from '../make/cutting/highs';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { type Plan, plan } from '../plan';
 import { firstCover } from '../start';
-import { booklet, tagSheet } from './booklet';
+import { booklet } from './booklet';
+import { tagSheet } from './tagSheet';
 
 let solver: IntegerSolver;
 beforeAll(async () => {

@@ -1,131 +1,24 @@
-/** One booklet of a cover: drawings to scale, what to buy, the cuts, the steps, full-size templates, a card for the season; and tags for its pieces. */
-import { type PDFPage, grayscale } from 'pdf-lib';
+/** One booklet of a cover: drawings to scale, what to buy, the cuts, the steps, full-size templates, a card for the season. */
 import { type Preferences, formatAmount, formatMoney } from '../base/amount';
 import { type Phrase, phraseText } from '../base/figure';
 import { seasonOfCover } from '../air';
 import { sayDay } from '../base/days';
-import type { Flat, View } from '../base/geometry';
-import { formatLength } from '../base/length';
-import type { Dimension, Panel, Step } from '../build/assembly/types';
+import type { Flat } from '../base/geometry';
+import type { Step } from '../build/assembly/types';
 import { familyOf } from '../build/families';
-import { type PaperKey, PAPERS, printedArea, templatePages } from '../build/parts/ends';
+import type { PaperKey } from '../build/parts/ends';
 import { AISLES } from '../catalog/types';
-import type { Market } from '../catalog/market';
 import type { Work } from '../cut';
 import type { Outline } from '../outline';
 import { sheetSize } from '../make/rolls/rolls';
 import { cutPages } from './cutBook';
-import { LEADING, MARGIN, type Pen, newBook } from './pen';
-import { type Drawn, type Stuff, standingTags, viewFrame } from './project';
-import { type LayoutOf, layoutView } from './viewLayout';
+import { drawShapes, drawings } from './pdfViews';
+import { curved, templates } from './pdfTemplates';
+import { LEADING, MARGIN, MARKET, type Pen, newBook } from './pen';
+import { viewFrame } from './project';
 
 /** All that a booklet tells of. */
 export type Told = Outline & Work;
-
-const POINTS_PER_MM = 72 / 25.4;
-/** Scales that a rule can read, one to so many. */
-const SCALES = [5, 8, 10, 12, 15, 20, 25, 30, 40, 50, 75, 100, 150, 200] as const;
-const NAMES: Readonly<Record<View, string>> = { end: 'From the end', side: 'From the side', plan: 'From above' };
-/** On paper type is smaller than on a screen. */
-const TYPE = 0.52;
-const SMALL = 7.5;
-
-/** Grey of what is filled; what has none is only drawn round. */
-const FILL: Readonly<Partial<Record<Stuff, number>>> = {
-  soil: 0.9,
-  wall: 0.82,
-  timber: 0.97,
-  plywood: 0.96,
-  straw: 0.93,
-};
-
-/** Shapes on a page: a point of the paper in mm is put by `on`. */
-function drawShapes(
-  page: PDFPage,
-  shapes: readonly Drawn[],
-  on: (p: Flat) => Flat,
-  pointsPerMm: number,
-  inPlay?: ReadonlySet<string>,
-): void {
-  for (const d of shapes) {
-    const faint = inPlay !== undefined && !inPlay.has(d.tag);
-    const border = grayscale(faint ? 0.78 : 0);
-    const points = d.points.map(on);
-    if (d.widthMm === undefined) {
-      // The path goes down the page from its start.
-      const path = points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join(' ');
-      const fill = FILL[d.stuff];
-      page.drawSvgPath(`${path} Z`, {
-        x: 0,
-        y: 0,
-        borderColor: border,
-        borderWidth: d.stuff === 'film' ? 0.4 : 0.6,
-        ...(fill !== undefined && { color: grayscale(faint ? Math.max(fill, 0.95) : fill) }),
-        ...(d.stuff === 'film' && { borderDashArray: [3, 2] }),
-      });
-    } else {
-      const thickness = Math.max(0.7, d.widthMm * pointsPerMm);
-      points.slice(1).forEach((to, i) => {
-        const from = points[i] ?? to;
-        const line = { start: { x: from[0], y: from[1] }, end: { x: to[0], y: to[1] } };
-        page.drawLine({ ...line, thickness: thickness + 0.8, color: border });
-        if (thickness > 1.5)
-          page.drawLine({ ...line, thickness: thickness - 0.4, color: grayscale(faint ? 0.97 : 0.9) });
-      });
-    }
-  }
-}
-
-/** A view with its dimensions, at the largest scale of a rule that fits. @returns its height, points */
-function drawView(pen: Pen, o: Told, view: View, x: number, width: number, height: number): number {
-  const unit = o.garden.units.length;
-  const wide = (d: Dimension): number => {
-    const figure = pen.font.widthOfTextAtSize(formatLength(d.valueMm, unit), SMALL) + 6;
-    return d.side === 'leader' ? Math.max(figure, pen.font.widthOfTextAtSize(d.label, SMALL - 1)) : figure;
-  };
-  const of: LayoutOf = {
-    frame: viewFrame(o.assembly, o.site.bed, o.site.survey, view),
-    dimensions: o.assembly.dimensions.filter((d) => d.view === view),
-    tags: view === 'side' ? standingTags(o.assembly) : [],
-    widthOf: wide,
-    type: TYPE,
-  };
-  const fits = SCALES.map((n) => ({ n, layout: layoutView(of, POINTS_PER_MM / n) })).find(
-    ({ layout }) => layout.width <= width && layout.height <= height,
-  );
-  const { n, layout } = fits ?? { n: 250, layout: layoutView(of, POINTS_PER_MM / 250) };
-  pen.room(layout.height + 4);
-  const top = pen.y;
-  const down = (y: number): number => top - y;
-  pen.text(`${NAMES[view]}, 1 : ${n}`, x, down(9), 9, { bold: true });
-  const on = ([u, v]: Flat): Flat => [
-    x + layout.box.x0 + (u - of.frame.u0) * layout.scale,
-    down(layout.box.y0 + (of.frame.v1 - v) * layout.scale),
-  ];
-  drawShapes(pen.page, of.frame.shapes, on, layout.scale);
-  for (const { tag, label } of layout.tags)
-    pen.text(tag, x + (label.x0 + label.x1) / 2, down(label.y1), SMALL - 1, { centre: true });
-  for (const { dimension: d, a, b, label, feet } of layout.dimensions) {
-    for (const [p, q] of feet) pen.line(x + p[0], down(p[1]), x + q[0], down(q[1]), 0.25);
-    pen.line(x + a[0], down(a[1]), x + b[0], down(b[1]), 0.5);
-    if (d.side !== 'leader')
-      for (const [px, py] of [a, b]) pen.line(x + px - 2.5, down(py) - 2.5, x + px + 2.5, down(py) + 2.5, 1.1);
-    const middle = x + (label.x0 + label.x1) / 2;
-    const base = d.side === 'leader' ? label.y1 - 6 : (label.y0 + label.y1) / 2 + SMALL / 3;
-    const text = formatLength(d.valueMm, unit);
-    const half = pen.font.widthOfTextAtSize(text, SMALL) / 2 + 2;
-    pen.page.drawRectangle({
-      x: middle - half,
-      y: down(base) - 2,
-      width: 2 * half,
-      height: SMALL + 3,
-      color: grayscale(1),
-    });
-    pen.text(text, middle, down(base), SMALL, { centre: true });
-    if (d.side === 'leader') pen.text(d.label, middle, down(label.y0 + 6), SMALL - 1, { centre: true, quiet: true });
-  }
-  return layout.height;
-}
 
 /** A part of the booklet begins, with room for something under its head. */
 function head(pen: Pen, words: string, under = 80): void {
@@ -135,18 +28,6 @@ function head(pen: Pen, words: string, under = 80): void {
   pen.y -= 4;
   pen.words(words, 13, { bold: true });
   pen.y -= 4;
-}
-
-/** The three views: the end and the plan side by side where there is room, the side under them. */
-function drawings(pen: Pen, o: Told): void {
-  const half = (pen.width - 12) / 2;
-  pen.room(420);
-  const top = pen.y;
-  const left = drawView(pen, o, 'end', MARGIN, half, 250);
-  pen.y = top;
-  const right = drawView(pen, o, 'plan', MARGIN + half + 12, half, 250);
-  pen.y = top - Math.max(left, right) - 10;
-  pen.y -= drawView(pen, o, 'side', MARGIN, pen.width, 190) + 4;
 }
 
 /** What to buy, by aisle, in two columns of lines with a box to tick. */
@@ -278,79 +159,6 @@ function seasonLines(o: Outline): readonly string[] {
   return told.map((t) => `${sayDay(t.date)}${t.until === undefined ? '' : ` to ${sayDay(t.until)}`}: ${t.title}.`);
 }
 
-/** Ends that are sawn to a curve, each kind once. */
-const curved = (o: Told): readonly Panel[] =>
-  o.assembly.panels.filter(
-    (p, i, all) => p.curved && all.findIndex((q) => JSON.stringify(q.outline) === JSON.stringify(p.outline)) === i,
-  );
-
-/** An outline at full size on as many pages as it takes, crosses in the corners to lay them by. */
-function templates(pen: Pen, panel: Panel, paper: PaperKey): void {
-  const { widthMm, heightMm } = printedArea(paper);
-  const margin = (PAPERS[paper].widthMm - widthMm) / 2;
-  for (const at of templatePages(panel.outline, paper)) {
-    pen.turn();
-    const on = ([u, v]: Flat): Flat => [
-      (margin + u - at.leftMm) * POINTS_PER_MM,
-      (margin + v - at.bottomMm) * POINTS_PER_MM,
-    ];
-    const [x0, y0, x1, y1] = [margin, margin, margin + widthMm, margin + heightMm].map((mm) => mm * POINTS_PER_MM) as [
-      number,
-      number,
-      number,
-      number,
-    ];
-    for (const ring of [panel.outline, ...panel.openings])
-      ring.forEach((a, i) => {
-        const cut = clipped(on(a), on(ring[(i + 1) % ring.length] ?? a), [x0, y0, x1, y1]);
-        if (cut) pen.line(cut[0][0], cut[0][1], cut[1][0], cut[1][1], 1.2);
-      });
-    for (const [x, y] of [
-      [x0, y0],
-      [x1, y0],
-      [x0, y1],
-      [x1, y1],
-    ] as const) {
-      pen.line(x - 12, y, x + 12, y, 0.6);
-      pen.line(x, y - 12, x, y + 12, 0.6);
-    }
-    const bar = 100 * POINTS_PER_MM;
-    pen.line(x0 + 30, y0 + 30, x0 + 30 + bar, y0 + 30, 0.8);
-    pen.text('100 mm: measure it before you trust the page; print at 100 %', x0 + 30, y0 + 36, 8);
-    pen.text(`${panel.tag}: column ${at.column + 1}, row ${at.row + 1} from below left`, x0 + 30, y0 + 16, 9, {
-      bold: true,
-    });
-  }
-}
-
-/** What of a line lies within a rectangle (Liang and Barsky, 1984); nothing where none does. */
-function clipped(
-  [ax, ay]: Flat,
-  [bx, by]: Flat,
-  [x0, y0, x1, y1]: readonly [number, number, number, number],
-): readonly [Flat, Flat] | undefined {
-  let [t0, t1] = [0, 1];
-  const [dx, dy] = [bx - ax, by - ay];
-  for (const [p, q] of [
-    [-dx, ax - x0],
-    [dx, x1 - ax],
-    [-dy, ay - y0],
-    [dy, y1 - ay],
-  ] as const) {
-    if (p === 0 && q < 0) return undefined;
-    if (p < 0) t0 = Math.max(t0, q / p);
-    if (p > 0) t1 = Math.min(t1, q / p);
-  }
-  return t0 < t1
-    ? [
-        [ax + t0 * dx, ay + t0 * dy],
-        [ax + t1 * dx, ay + t1 * dy],
-      ]
-    : undefined;
-}
-
-const MARKET: Readonly<Record<PaperKey, Market>> = { letter: 'imperial', a4: 'metric' };
-
 /**
  * Writes the booklet of a cover.
  * @returns the bytes of a PDF file; the same work gives the same bytes
@@ -394,51 +202,5 @@ export async function booklet(o: Told, paper: PaperKey): Promise<Uint8Array> {
   o.assembly.steps.forEach((s, i) => stepBlock(pen, o, s, i + 1, units));
   seasonCard(pen, o, units);
   for (const panel of curved(o)) templates(pen, panel, paper);
-  return book.save();
-}
-
-/** Tags on a page: three across, ten down, as labels are sold. */
-const TAGS = { across: 3, down: 10 } as const;
-
-/** Writes a tag for every piece that is cut, to print and stick on. */
-export async function tagSheet(o: Outline, paper: PaperKey): Promise<Uint8Array> {
-  const unit = o.garden.units.length;
-  const { book, pen } = await newBook(`Tags: ${o.cover.name}`, o.cover.name, MARKET[paper]);
-  const pieces = [
-    ...o.assembly.members.map((m) => ({
-      tag: m.tag,
-      part: m.part,
-      of: `${m.section.name}, ${formatLength(m.lengthMm, unit)}`,
-    })),
-    ...o.assembly.panels.map((p) => ({ tag: p.tag, part: p.part, of: p.sheet.name })),
-    ...o.assembly.sheets.map((s) => {
-      const { acrossMm, alongMm } = sheetSize(s);
-      return {
-        tag: s.tag,
-        part: s.part,
-        of: `${s.cover.name}, ${formatLength(acrossMm, unit)} x ${formatLength(alongMm, unit)}`,
-      };
-    }),
-  ];
-  const [width, height] = [pen.width / TAGS.across, (pen.y - MARGIN) / TAGS.down];
-  pieces.forEach((piece, i) => {
-    const at = i % (TAGS.across * TAGS.down);
-    if (i > 0 && at === 0) pen.turn();
-    const x = MARGIN + (at % TAGS.across) * width;
-    const y = pen.page.getHeight() - MARGIN - (Math.floor(at / TAGS.across) + 1) * height;
-    pen.box(x, y, width, height, true);
-    pen.text(piece.tag, x + 10, y + height / 2 - 6, 24, { bold: true });
-    const left = x + 16 + Math.max(44, pen.bold.widthOfTextAtSize(piece.tag, 24));
-    const room = x + width - left - 6;
-    pen
-      .lines(piece.part, 9, room, true)
-      .slice(0, 2)
-      .forEach((line, k) => pen.text(line, left, y + height - 18 - k * 11, 9, { bold: true }));
-    pen
-      .lines(piece.of, 8, room)
-      .slice(0, 2)
-      .forEach((line, k) => pen.text(line, left, y + height - 42 - k * 10, 8));
-    pen.text(pen.lines(o.cover.name, 7, room)[0] ?? '', left, y + 6, 7, { quiet: true });
-  });
   return book.save();
 }

@@ -1,10 +1,14 @@
 /** A pen that writes and draws on the pages of a PDF file, in points. */
 import { PDFDocument, type PDFFont, type PDFPage, StandardFonts, grayscale } from 'pdf-lib';
+import type { PaperKey } from '../build/parts/ends';
 import type { Market } from '../catalog/market';
 
 /** Points of 1/72 in. */
 export const PAPER = { imperial: [612, 792], metric: [595.28, 841.89] } as const;
+/** The paper that each shop's pages are of. */
+export const MARKET: Readonly<Record<PaperKey, Market>> = { letter: 'imperial', a4: 'metric' };
 export const MARGIN = 44;
+export const POINTS_PER_MM = 72 / 25.4;
 /** From one line of words to the next, in sizes of their letters. */
 export const LEADING = 1.35;
 export const BLACK = grayscale(0);

@@ -48,7 +48,7 @@ async function write(o: Outline, work: Pick<Work, 'cuts' | 'shopping'>, kind: Ki
     }
     case 'tags-letter':
     case 'tags-a4': {
-      const { tagSheet } = await import('../../core/show/booklet');
+      const { tagSheet } = await import('../../core/show/tagSheet');
       const pdf = await tagSheet(o, kind === 'tags-a4' ? 'a4' : 'letter');
       return saveFile(`${name} tags.pdf`, PDF, new Uint8Array(pdf));
     }

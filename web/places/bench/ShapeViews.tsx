@@ -8,7 +8,7 @@ import { type Drawn, drawAssembly } from '../../../core/show/project';
 import type { LayoutOf } from '../../../core/show/viewLayout';
 import type { Pulling } from '../../drawing/Handles';
 import { PulledView } from '../../drawing/PulledView';
-import type { Flag } from '../../drawing/ViewDrawing';
+import type { Flag } from '../../drawing/Beside';
 import { type Size, useSize } from '../../drawing/useSize';
 import { Headroom } from './Headroom';
 
