@@ -3,7 +3,7 @@ import type { Outline } from './outline';
 import { type Result, fail, ok } from './base/result';
 import { buildHours } from './build/guide/hours';
 import { rollPrice, sheetPrice } from './catalog/prices';
-import { GUST_SPREADS, SNOW_SPREADS } from './catalog/spreads';
+import { spreadOf } from './catalog/catalog';
 import { type Cut, cutAndShop, provenPrice } from './cut';
 import { assemblyOf } from './garden/assemblyOf';
 import { buildSite } from './garden/buildSite';
@@ -79,8 +79,8 @@ export function judge(laid: Laid): Outline {
     outsideC,
     latitudeDeg,
     windFromDeg,
-    gustSpread: GUST_SPREADS[rough.includes('gust') ? 'rough' : 'said'],
-    snowSpread: SNOW_SPREADS[snowAsked.by === 'ground' ? 'ground' : snowAsked.kind],
+    gustSpread: spreadOf(site.catalog, rough.includes('gust') ? 'gust rough' : 'gust said'),
+    snowSpread: spreadOf(site.catalog, `snow ${snowAsked.by === 'ground' ? 'ground' : snowAsked.kind}`),
   };
   const { checks, strengths } = checkAssembly(assembly, asked);
 

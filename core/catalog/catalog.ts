@@ -7,6 +7,7 @@ import { LUMBER } from './lumber';
 import { MATERIALS } from './materials';
 import { PIPES } from './pipes';
 import { SHEETS } from './sheets';
+import { SPREADS, SPREADS_OF } from './spreads';
 import { STRENGTHS } from './strengths';
 import { TOOLS } from './tools';
 import type {
@@ -14,15 +15,17 @@ import type {
   Fit,
   HardwareItem,
   Material,
+  MaterialKey,
   Section,
   SectionSpec,
+  Spread,
   StiffSheet,
   Strength,
   Tool,
 } from './types';
 
 /** Kinds of entry, in the order they are shown. */
-export const ENTRY_KINDS = ['bar', 'sheet', 'cover', 'item', 'material', 'fit', 'joint', 'tool'] as const;
+export const ENTRY_KINDS = ['bar', 'sheet', 'cover', 'item', 'material', 'fit', 'joint', 'tool', 'spread'] as const;
 export type EntryKind = (typeof ENTRY_KINDS)[number];
 
 /** The tables as they are written down, each in its own order, by key. */
@@ -35,6 +38,7 @@ export interface Entries {
   readonly fit: ReadonlyMap<string, Fit>;
   readonly joint: ReadonlyMap<string, Strength>;
   readonly tool: ReadonlyMap<string, Tool>;
+  readonly spread: ReadonlyMap<string, Spread>;
 }
 
 /** The same with every bar's material and tool in its hand. */
@@ -59,6 +63,7 @@ export const SHIPPED_ENTRIES: Entries = {
   fit: byKey(FITS),
   joint: byKey(STRENGTHS),
   tool: byKey(TOOLS),
+  spread: byKey(SPREADS),
 };
 
 const SHIPPED_CROPS = byKey(CROPS);
@@ -77,10 +82,19 @@ export function catalogFrom(entries: Entries): Catalog {
       ...spec,
       material: get(entries.material, 'material', spec.materialKey),
       tool: get(entries.tool, 'tool', spec.toolKey),
+      spreads: spreadsOf(entries, spec.materialKey),
     },
   ]);
   return { ...entries, bar: new Map(joined), halves: 'full', crop: SHIPPED_CROPS };
 }
+
+function spreadsOf({ spread }: Entries, material: MaterialKey): Section['spreads'] {
+  const [stiffness, limit] = SPREADS_OF[material];
+  return { stiffness: get(spread, 'spread', stiffness), limit: get(spread, 'spread', limit) };
+}
+
+/** How far a figure may be off. @throws when there is no such range */
+export const spreadOf = (c: Catalog, key: string): Spread => get(c.spread, 'spread', key);
 
 /** The shipped catalogue. */
 export const SHIPPED = catalogFrom(SHIPPED_ENTRIES);

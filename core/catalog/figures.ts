@@ -1,6 +1,16 @@
 /** What of the catalogue a gardener may change: every figure of every entry, by name. */
 import { MM_PER_INCH } from '../base/length';
-import type { CoverMaterial, Fit, HardwareItem, Material, SectionSpec, StiffSheet, Strength, Tool } from './types';
+import type {
+  CoverMaterial,
+  Fit,
+  HardwareItem,
+  Material,
+  SectionSpec,
+  Spread,
+  StiffSheet,
+  Strength,
+  Tool,
+} from './types';
 
 /** What a figure is measured in; lengths are kept in mm whatever they are shown in. */
 export type FigureUnit =
@@ -146,6 +156,12 @@ const jointFigures = (j: Strength): readonly EntryFigure<Strength>[] =>
 
 const toolFigures = (t: Tool): readonly EntryFigure<Tool>[] => field(t, 'kerfMm', 'Saw’s own width', 'mm', [0, 10]);
 
+const spreadFigures = (s: Spread): readonly EntryFigure<Spread>[] => [
+  // Low and high never cross, whatever is typed.
+  ...field(s, 'low', 'As little as', 'part', [0.1, Math.min(1.5, s.high)]),
+  ...field(s, 'high', 'As much as', 'part', [Math.max(1, s.low), 10]),
+];
+
 /** The figures of an entry of each kind. */
 export const FIGURES = {
   bar: barFigures,
@@ -156,4 +172,5 @@ export const FIGURES = {
   fit: fitFigures,
   joint: jointFigures,
   tool: toolFigures,
+  spread: spreadFigures,
 } as const;

@@ -314,3 +314,25 @@ test('a crop of one’s own is grown under a cover: its height and frost are in 
   );
   expect(upside.ok ? '' : upside.faults.map((f) => f.field)).toEqual(['catalog.crops[1].hotC']);
 });
+
+test('how far figures may be off is the gardener’s to say, and every check’s band follows', () => {
+  const sureWith = (figures: OwnCatalog['figures']) => {
+    const garden = withOwn({ figures });
+    const made = outline(garden, garden.covers[0] as Cover);
+    if (!made.ok) throw new Error('not built');
+    const of = (id: string) => made.value.checks.find((c) => c.id === id)?.sure?.of;
+    return { snow: of('snow'), wind: of('wind') };
+  };
+  const shipped = sureWith([]);
+  // Nothing known of wet snow, three times as heavy at the worst: the band is wider, its low end lower.
+  const heavy = sureWith([figure('spread', 'snow wet', 'high', 3)]);
+  expect(heavy.snow?.low).toBeLessThan(0.8 * (shipped.snow?.low ?? NaN));
+  expect(heavy.wind).toEqual(shipped.wind);
+  const loose = sureWith([figure('spread', 'hold joint', 'low', 0.2)]);
+  expect(loose.wind?.low ?? Infinity).toBeLessThanOrEqual(shipped.wind?.low ?? Infinity);
+  expect(loose.snow).toEqual(shipped.snow);
+  // Stiffness of a bar goes with its material: all pipes of PVC have it.
+  const catalog = catalogOf({ ...NOTHING_OWN, figures: [figure('spread', 'stiffness pvc', 'low', 0.5)] }, 'imperial');
+  expect(section(catalog, 'pvc-1').spreads.stiffness.low).toBe(0.5);
+  expect(section(catalog, 'steel-1').spreads.stiffness.low).toBe(0.95);
+});

@@ -67,8 +67,19 @@ export interface SectionSpec {
 }
 
 /** A bar with what it is made of and what cuts it, as they are in the catalogue in hand. */
+/** How far a figure may be off, as parts of it: nine times in ten it lies between. */
+export interface Spread {
+  readonly key: string;
+  readonly name: string;
+  readonly low: number;
+  readonly high: number;
+  readonly source: string;
+}
+
 export interface Section extends SectionSpec {
   readonly material: Material;
+  /** How far the material's stiffness and its limit may be off. */
+  readonly spreads: { readonly stiffness: Spread; readonly limit: Spread };
   readonly tool: Tool;
 }
 

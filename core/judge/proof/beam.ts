@@ -1,9 +1,10 @@
 import type { BeamRow } from '../../build/assembly/rows';
+import { SHIPPED, spreadOf } from '../../catalog/catalog';
 import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
+import type { Spread } from '../../catalog/types';
 import { amount } from '../../base/figure';
 import { type DesignSnow, PRACTICES, SNOW_DENSITY, straightShare } from './snow';
 import { LEFT_OUT, SHORT_LOAD, type SnowStrength, UNIT_PA, snowSure, wetDepthMm } from './strength';
-import { SNOW_SPREADS, type Spread } from '../../catalog/spreads';
 
 /** Most sag of a bar under snow, as a part of its span. */
 const SAG = 1 / 180;
@@ -25,7 +26,11 @@ function loadFactor(beam: BeamRow, snow: DesignSnow): { readonly factor: number;
  * Snow that a row of straight bars carries: a simply supported beam under an even load, by bending stress and by sag.
  * Source: M = w L^2 / 8, sag = 5 w L^4 / 384 EI; limit span / 180 and the design bending stress of the section.
  */
-export function beamStrength(beam: BeamRow, asked: DesignSnow, weight: Spread = SNOW_SPREADS.wet): SnowStrength {
+export function beamStrength(
+  beam: BeamRow,
+  asked: DesignSnow,
+  weight: Spread = spreadOf(SHIPPED, 'snow wet'),
+): SnowStrength {
   const snow = asked.flatPa > 0 ? asked : { ...asked, flatPa: UNIT_PA };
   const s = beam.section;
   const material = s.material;

@@ -7,7 +7,7 @@ import type { SheetCuts } from '../../make/cutting/panels';
 import type { Figure, Phrase } from '../../base/figure';
 import type { DesignSnow } from './snow';
 import type { Sure } from './sure';
-import type { Spread } from '../../catalog/spreads';
+import type { Spread } from '../../catalog/types';
 
 export type Verdict = 'holds' | 'tight' | 'fails';
 

@@ -1,4 +1,4 @@
-import { GUST_SPREADS, SNOW_SPREADS } from '../../catalog/spreads';
+import { SHIPPED, spreadOf } from '../../catalog/catalog';
 /** What goes wrong with covers: each is said of a design that would suffer it, and not of one that would not. */
 import { area, outlineSize } from '../../base/geometry';
 import { VENT_UNITS } from '../../catalog/ventUnits';
@@ -216,8 +216,8 @@ test('vents are judged by their area: a few louvres do not silence what cooks, e
   const enough = { ...flaps.assembly, ventilation: { ...flaps.assembly.ventilation, aloneM2: need } };
   const again = pitfalls(enough, {
     ...flaps,
-    gustSpread: GUST_SPREADS.said,
-    snowSpread: SNOW_SPREADS.wet,
+    gustSpread: spreadOf(SHIPPED, 'gust said'),
+    snowSpread: spreadOf(SHIPPED, 'snow wet'),
     gustMPerS: 0,
     exposure: 'normal',
     latitudeDeg: 44,

@@ -1,6 +1,5 @@
-import { GUST_SPREADS, LIMIT_SPREADS } from '../../catalog/spreads';
 import { logSpread } from './sure';
-import { SHIPPED, section } from '../../catalog/catalog';
+import { SHIPPED, section, spreadOf } from '../../catalog/catalog';
 import type { PostRow } from '../../build/assembly/rows';
 import { at, build } from '../../testing/site';
 import type { CheckSite } from './check';
@@ -8,7 +7,12 @@ import { poleDepthMm, postChecks } from './posts';
 import { gustPa } from './windLoads';
 
 const site = (gustMPerS: number, more: Partial<CheckSite['site']> = {}): CheckSite =>
-  ({ gustMPerS, gustSpread: GUST_SPREADS.said, exposure: 'normal', site: { ...at(128, 44), ...more } }) as CheckSite;
+  ({
+    gustMPerS,
+    gustSpread: spreadOf(SHIPPED, 'gust said'),
+    exposure: 'normal',
+    site: { ...at(128, 44), ...more },
+  }) as CheckSite;
 
 const row = (more: Partial<PostRow> = {}): PostRow => ({
   tags: ['P1', 'P2', 'P3', 'P4', 'P5', 'P6'],
@@ -95,7 +99,7 @@ test('a house never has a reinforcing rod for a post; a pipe that does not go ov
 test('how sure: without the margin, by the gust squared and what the pipe really yields at', () => {
   const found = check('post across', 30);
   const { low = NaN, high = NaN } = found.sure?.of ?? {};
-  const [gust, limit] = [GUST_SPREADS.said, LIMIT_SPREADS.steel].map(logSpread) as [
+  const [gust, limit] = [spreadOf(SHIPPED, 'gust said'), spreadOf(SHIPPED, 'limit steel')].map(logSpread) as [
     ReturnType<typeof logSpread>,
     ReturnType<typeof logSpread>,
   ];

@@ -5,7 +5,6 @@ import { type Figure, amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { formulaValue } from '../../base/formula';
 import type { BuildSite } from '../../site/buildSite';
-import { LIMIT_SPREADS } from '../../catalog/spreads';
 import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
 import { sureOf, sureWords } from './sure';
 import { gustPa } from './windLoads';
@@ -234,7 +233,7 @@ function bending(
   const of = Number.isFinite(ratio)
     ? sureOf(
         ([gust = 1, limit = 1]) => (SAFETY * ratio * limit) / gust ** 2,
-        [site.gustSpread, LIMIT_SPREADS[p.section.material.key]],
+        [site.gustSpread, p.section.spreads.limit],
       )
     : undefined;
   return {

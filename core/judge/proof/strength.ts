@@ -1,7 +1,7 @@
 import type { ArchRow } from '../../build/assembly/rows';
+import { SHIPPED, spreadOf } from '../../catalog/catalog';
 import { inertiaMm4, stiffnessNMm2, thicknessMm } from '../../catalog/sections';
-import { LIMIT_SPREADS, SNOW_SPREADS, STIFFNESS_SPREADS, type Spread } from '../../catalog/spreads';
-import type { Section } from '../../catalog/types';
+import type { Section, Spread } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
 import { bendLimitsPercent } from '../../build/hoop/strain';
 import { type Borne, type NamedLoad, borneOn, keptLoadCurve } from '../frame/hoop';
@@ -62,7 +62,7 @@ const WORDS = { sway: 'sway', snap: 'snapping through', drop: 'ridge board' } as
 export function hoopStrength(
   arch: ArchRow,
   asked: DesignSnow,
-  weight: Spread = SNOW_SPREADS.wet,
+  weight: Spread = spreadOf(SHIPPED, 'snow wet'),
   propped = false,
 ): SnowStrength {
   // With no snow asked for, what it carries is still worth knowing: a unit load stands in.
@@ -187,8 +187,7 @@ export const snowSure = (
   weight: Spread,
   ratioAt: (stiffness: number, limit: number, snow: number) => number,
 ): Sure => {
-  const key = section.material.key;
-  const spreads = [STIFFNESS_SPREADS[key], LIMIT_SPREADS[key], weight];
+  const spreads = [section.spreads.stiffness, section.spreads.limit, weight];
   return sureOf(([stiffness = 1, limit = 1, snow = 1]) => ratioAt(stiffness, limit, snow), spreads);
 };
 

@@ -1,17 +1,11 @@
+import { SHIPPED, spreadOf } from '../../catalog/catalog';
+import type { Spread } from '../../catalog/types';
 import fc from 'fast-check';
-import {
-  HOLD_SPREADS,
-  GUST_SPREADS,
-  LIMIT_SPREADS,
-  SNOW_SPREADS,
-  STIFFNESS_SPREADS,
-  type Spread,
-} from '../../catalog/spreads';
 import { phraseText, amount } from '../../base/figure';
 import { logSpread, normalBelow, sureOf, sureWords } from './sure';
 
 const UNITS = { length: 'in', temperature: 'C', currency: 'USD' } as const;
-const spread = (low: number, high: number): Spread => ({ what: 'x', low, high, source: '' });
+const spread = (low: number, high: number): Spread => ({ key: 'x', name: 'x', low, high, source: '' });
 
 /** Chance from a seed, the same each time (a linear congruence; Numerical Recipes, 3rd ed., sec. 7.1). */
 function chances(seed: number): () => number {
@@ -61,12 +55,12 @@ test('one figure that may be off: the ratio is off by as much', () => {
 });
 
 test('it agrees with many winters drawn by chance: a load over a strength, and the lesser of two limits', () => {
-  const { pvc } = STIFFNESS_SPREADS;
+  const pvc = spreadOf(SHIPPED, 'stiffness pvc');
   fc.assert(
     fc.property(fc.double({ min: 0.7, max: 1.6, noNaN: true }), fc.boolean(), (ratio, kinks) => {
       const at = ([e = 1, limit = 1, w = 1]: readonly number[]): number =>
         (ratio * (kinks ? Math.min(1.3 * e, limit) : e)) / w;
-      const spreads = [pvc, LIMIT_SPREADS.pvc, SNOW_SPREADS.wet];
+      const spreads = [pvc, spreadOf(SHIPPED, 'limit plastic'), spreadOf(SHIPPED, 'snow wet')];
       const [first, many] = [sureOf(at, spreads), drawn(at, spreads, 4000)];
       expect(Math.abs(first.chance - many.chance)).toBeLessThan(0.06);
       expect(Math.abs(first.low / many.low - 1)).toBeLessThan(0.08);
@@ -74,7 +68,7 @@ test('it agrees with many winters drawn by chance: a load over a strength, and t
     { numRuns: 12 },
   );
   const wind = ([g = 1, soil = 1]: readonly number[]): number => (100 + 500 * soil) / (450 * g * g);
-  const spreads = [GUST_SPREADS.rough, HOLD_SPREADS.soil];
+  const spreads = [spreadOf(SHIPPED, 'gust rough'), spreadOf(SHIPPED, 'hold soil')];
   expect(Math.abs(sureOf(wind, spreads).chance - drawn(wind, spreads, 8000).chance)).toBeLessThan(0.04);
 });
 

@@ -1,6 +1,6 @@
 /** How sure a check is: what its figures may be off by, and how often it would hold. */
 import { type Amount, type Phrase, amount } from '../../base/figure';
-import type { Spread } from '../../catalog/spreads';
+import type { Spread } from '../../catalog/types';
 
 export interface Sure {
   /** Nine times in ten what is there over what is asked lies between these. */

@@ -1,11 +1,10 @@
 /** Wind, worked by hand. */
 import { phraseText } from '../../base/figure';
-import { GUST_SPREADS, HOLD_SPREADS, SNOW_SPREADS } from '../../catalog/spreads';
 import { logSpread } from './sure';
 import type { Assembly } from '../../build/assembly/types';
 import type { MovingPart } from '../../build/assembly/openings';
 import { rectangle } from '../../build/assembly/pieces';
-import { SHIPPED, stiffSheet } from '../../catalog/catalog';
+import { SHIPPED, stiffSheet, spreadOf } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';
 import { lid } from '../../testing/judged';
@@ -41,8 +40,8 @@ const cover = (holdsN: number, moving: readonly MovingPart[] = []): Assembly => 
 /** Lift at the handle: half of a lid of 8 kg. */
 const lifts = [{ value: 4 } as Figure];
 const site = (gustMPerS: number): CheckSite => ({
-  gustSpread: GUST_SPREADS.said,
-  snowSpread: SNOW_SPREADS.wet,
+  gustSpread: spreadOf(SHIPPED, 'gust said'),
+  snowSpread: spreadOf(SHIPPED, 'snow wet'),
   rolls: base.rolls,
   sheets: base.sheets,
   snow: base.snow,
@@ -258,7 +257,7 @@ test('how sure: weight counts as it is, fastenings and the square of the gust by
   const found = windChecks(cover(800, []), site(30)).find((c) => c.id === 'wind');
   const lift = found?.figure?.value ?? NaN;
   const weight = found?.figure?.terms.find((t) => t.name === 'weight of the cover')?.value ?? NaN;
-  const [gust, joint] = [GUST_SPREADS.said, HOLD_SPREADS.joint].map(logSpread) as [
+  const [gust, joint] = [spreadOf(SHIPPED, 'gust said'), spreadOf(SHIPPED, 'hold joint')].map(logSpread) as [
     ReturnType<typeof logSpread>,
     ReturnType<typeof logSpread>,
   ];

@@ -4,7 +4,7 @@ import type { Fastening, MovingPart } from '../../build/assembly/openings';
 import { type Figure, amount } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
 import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
-import { HOLD_SPREADS } from '../../catalog/spreads';
+import { spreadOf } from '../../catalog/catalog';
 import { type Check, type CheckSite, sureIn, verdictOf } from './check';
 import { pushCheck } from './push';
 import { INSIDE, SAFETY, WIND_LEFT_OUT, gustPa, liftCoefficient, riseToSpan, weightN } from './windLoads';
@@ -54,7 +54,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     lift > 0
       ? sureOf(
           ([gust = 1, soil = 1, joint = 1]) => (weight + inSoil * soil + (held - inSoil) * joint) / (lift * gust ** 2),
-          [site.gustSpread, HOLD_SPREADS.soil, HOLD_SPREADS.joint],
+          [site.gustSpread, ...['hold soil', 'hold joint'].map((key) => spreadOf(site.site.catalog, key))],
         )
       : undefined;
   return {
@@ -146,7 +146,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     if (!(asN > 0)) return undefined;
     const of = sureOf(
       ([gust = 1, joint = 1]) => (restN + holdsN * joint) / (asN * gust ** 2),
-      [site.gustSpread, HOLD_SPREADS.joint],
+      [site.gustSpread, spreadOf(site.site.catalog, 'hold joint')],
     );
     return { of, words: sureWords(of, ['such a gust']) };
   };

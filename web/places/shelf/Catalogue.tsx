@@ -27,6 +27,7 @@ const AISLES: readonly {
   { key: 'fit', name: 'Fits', kind: 'fit' },
   { key: 'joint', name: 'Joints', kind: 'joint' },
   { key: 'tool', name: 'Saws', kind: 'tool' },
+  { key: 'spread', name: 'How far off they may be', kind: 'spread' },
 ];
 
 /** Every figure that the plans lean on, changed where it stands; each change is followed by every plan at once. */

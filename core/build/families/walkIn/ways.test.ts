@@ -1,5 +1,5 @@
+import { SHIPPED, spreadOf } from '../../../catalog/catalog';
 /** Other ways to build the house: two straight pipes and elbows, cored hoops, posts bolted to the bed. */
-import { GUST_SPREADS } from '../../../catalog/spreads';
 import type { CheckSite } from '../../../judge/proof/check';
 import { postChecks } from '../../../judge/proof/posts';
 import { solveHoop } from '../../hoop/elastica';
@@ -161,7 +161,12 @@ describe('posts bolted to the bed', () => {
     const bolts = (gustMPerS: number) =>
       a.posts
         .flatMap((row) =>
-          postChecks(row, { gustMPerS, gustSpread: GUST_SPREADS.said, exposure: 'normal', site } as CheckSite),
+          postChecks(row, {
+            gustMPerS,
+            gustSpread: spreadOf(SHIPPED, 'gust said'),
+            exposure: 'normal',
+            site,
+          } as CheckSite),
         )
         .find((c) => c.id === 'post bolts');
     const check = bolts(25);
