@@ -11,7 +11,7 @@ import { buildSite } from '../garden/buildSite';
 import { type Brief, NOTHING_SAID, briefSchema } from '../site/brief';
 import { firstCover, startingCover } from '../start';
 import { binding, costsOf, samePrice } from './costs';
-import { figuresOf } from './design';
+import { figuresOf, movesOf } from './design';
 import { type FindOptions, asked, findAll, poolsOf } from './find';
 import { briefReport, readBriefJob } from './job';
 import { whyNot } from './whyNot';
@@ -306,4 +306,31 @@ test('the same brief and seed give the same designs', () => {
   const once = (): unknown => findAll(garden, BED, b, { seed: 4, most: 50 }).offers.map((o) => [o.id, o.weighed.price]);
   expect(once()).toEqual(once());
   expect(briefSchema.parse({})).toEqual(NOTHING_SAID);
+});
+
+describe('a coat for what its own cover does not do', () => {
+  const first = holding(garden, 'a-frame');
+  const coatsFor = (purposes: Brief['purposes'], latitudeDeg = garden.site.latitudeDeg) => {
+    const there = { ...garden, site: { ...garden.site, latitudeDeg } };
+    const o = outline(there, first);
+    if (!o.ok) throw new Error('not built');
+    return movesOf(first, o.value, brief({ purposes }))
+      .filter((c) => c.coats.length > first.coats.length)
+      .map((c) => c.coats[c.coats.length - 1]);
+  };
+
+  test('net against insects from mid May to mid September, shade from mid June through August', () => {
+    const net = coatsFor(['insects']);
+    expect(net.length).toBeGreaterThan(0);
+    for (const coat of net) expect(coat).toMatchObject({ from: '05-15', to: '09-15' });
+    const shade = coatsFor(['sun']);
+    expect(shade.length).toBeGreaterThan(0);
+    for (const coat of shade) expect(coat).toMatchObject({ from: '06-15', to: '08-31' });
+  });
+
+  test('half a year later south of the equator, and none where nothing of the kind is asked', () => {
+    for (const coat of coatsFor(['insects'], -35)) expect(coat).toMatchObject({ from: '11-15', to: '03-15' });
+    for (const coat of coatsFor(['sun'], -35)) expect(coat).toMatchObject({ from: '12-15', to: '02-28' });
+    expect(coatsFor(['winter'])).toEqual([]);
+  });
 });

@@ -325,3 +325,19 @@ test('a cover inside the wall is as large as the survey has it, on a bed of any 
     ),
   );
 });
+
+test('what sits on the wall in one stiff piece rocks on a wall that is not level; what is sheet or loose legs does not', () => {
+  const stiff = FAMILY_KEYS.filter((key) => build(key, siteOf(3251, 1118)).footing.stiff);
+  expect([...stiff].sort()).toEqual(
+    [
+      'a-frame',
+      'bent-conduit',
+      'double-wall-cold-frame',
+      'fitting-gable',
+      'hinged-hoop-lid',
+      'lean-to',
+      'lift-off-cover',
+      'sloped-cold-frame',
+    ].sort(),
+  );
+});

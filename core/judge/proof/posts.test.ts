@@ -110,3 +110,22 @@ test('how sure: without the margin, by the gust squared and what the pipe really
   );
   expect(Math.log(high / low) / 2 / 1.6449).toBeCloseTo(Math.hypot(2 * gust.deviation, limit.deviation), 6);
 });
+
+test('posts bolted to a bed: half of the push of a bay on each, turned about the lower bolt, worked by hand', () => {
+  const bolts = { apartMm: 190, lowMm: 45, eachN: 2500 };
+  // At 20 m/s, exposure normal: q. Wall 1.3 q x 1.2 x .6, at .3 m; arch .6 q x 1.2 x 1.5, at .6 + .75 m.
+  const q = gustPa(20, 'normal');
+  const [wall, arch] = [1.3 * q * 1.2 * 0.6, 0.6 * q * 1.2 * 1.5];
+  const push = wall + arch;
+  const heightMm = (wall * 300 + arch * 1350) / push;
+  const c = check('post bolts', 20, { bolts });
+  expect(term(c, 'push on one post')).toBeCloseTo(push / 2, 6);
+  expect(c.figure?.value).toBeCloseTo(((push / 2) * (heightMm - 45)) / 190, 6);
+  expect(postChecks(row({ bolts }), site(20)).map((x) => x.id)).toEqual(['post bolts', 'post across', 'post along']);
+  // Six posts are three hoops: four, five, six or seven are tried, then lower, then posts in the ground.
+  expect(c.tries.map((t) => t.change)).toEqual([
+    ...[4, 5, 6, 7].map((count) => ({ kind: 'hoops', count })),
+    { kind: 'higher', byMm: -150 },
+    { kind: 'answer', id: 'posts', value: 'timber' },
+  ]);
+});

@@ -199,3 +199,13 @@ test('a broken EPW file is refused by its field', () => {
     message: 'must be year, month, day and hour from 1 to 24, not "2027,13,1,1"',
   });
 });
+
+test('where no dew point is told it lies a degree under the low of the half days before and after', () => {
+  // Ten degrees, but for one hour of -4 at hour 40.
+  const text = `time,air C,wind m/s\n${rows(96, (h) => `${stamp(h)},${h === 40 ? -4 : 10},2`)}`;
+  const { dewC } = good(text).weather;
+  // From twelve hours before it to twelve after, as each hour looks twelve back and eleven on.
+  expect(dewC[28]).toBe(9);
+  expect([dewC[29], dewC[40], dewC[52]]).toEqual([-5, -5, -5]);
+  expect(dewC[53]).toBe(9);
+});
