@@ -158,8 +158,8 @@ const toolFigures = (t: Tool): readonly EntryFigure<Tool>[] => field(t, 'kerfMm'
 
 const spreadFigures = (s: Spread): readonly EntryFigure<Spread>[] => [
   // Low and high never cross, whatever is typed.
-  ...field(s, 'low', 'As little as', 'part', [0.1, Math.min(1.5, s.high)]),
-  ...field(s, 'high', 'As much as', 'part', [Math.max(1, s.low), 10]),
+  ...field(s, 'low', 'At the least, times the figure', 'part', [0.1, Math.min(1.5, s.high)]),
+  ...field(s, 'high', 'At the most, times the figure', 'part', [Math.max(1, s.low), 10]),
 ];
 
 /** The figures of an entry of each kind. */
