@@ -424,3 +424,13 @@ test('an opener in front lifts with a longer arm and opens less; its pocket runs
     back.members.filter((m) => m.part === 'Pocket board').map(() => expect.closeTo(300, 6)),
   );
 });
+
+test('a lid’s frame step says how its corners meet, for each way they can', () => {
+  const said = (corners: string): string => {
+    const step = build('hinged-hoop-lid', at(96, 48), { corners }).steps.find((s) => s.id === 'frame');
+    return String(step?.work[0]?.[0] ?? '');
+  };
+  expect(said('ends')).toContain('stand the hinge rail between the end boards');
+  expect(said('rails')).toContain('set the end boards between both rails');
+  expect(said('hinge rail')).toContain('set the hinge rail across the end boards');
+});

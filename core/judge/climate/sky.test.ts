@@ -84,3 +84,14 @@ test('a clear dry night loses more to the sky than a wet or cloudy one', () => {
   expect(skyLossWPerM2(0, 0, 0)).toBeLessThan(skyLossWPerM2(0, -10, 0));
   expect(skyLossWPerM2(0, -5, 1)).toBeCloseTo(0.16 * skyLossWPerM2(0, -5, 0), 6);
 });
+
+test('the same light is the more of it from the sky in January, when the sun outside the air is nearer', () => {
+  // Erbs with k .5 of 1361 W/m2 in the mean: by hand k = .5 / (1 + .033 cos).
+  const part = (iso: string): number => diffusePart(0.5 * 1361 * 0.5, Date.parse(iso), 0.5);
+  const erbs = (k: number): number => 0.9511 - 0.1604 * k + 4.388 * k ** 2 - 16.638 * k ** 3 + 12.336 * k ** 4;
+  expect(part('2027-01-01T12:00:00Z')).toBeCloseTo(erbs(0.5 / 1.033), 2);
+  expect(part('2027-07-02T12:00:00Z')).toBeCloseTo(erbs(0.5 / 0.967), 2);
+  // A quarter and three quarters of the year lie between, alike.
+  expect(part('2027-04-02T12:00:00Z')).toBeCloseTo(part('2027-10-01T12:00:00Z'), 2);
+  expect(part('2027-10-01T12:00:00Z')).toBeCloseTo(erbs(0.5), 2);
+});

@@ -75,7 +75,13 @@ test('depth: a hand of loose soil, a part of the height, and the wind; tried dee
   const gale = check('post depth', 40);
   expect(gale.verdict).toBe('fails');
   expect(gale.tries.map((t) => t.change)).toContainEqual({ kind: 'answer', id: 'posts', value: 'dug' });
-  expect(gale.tries[0]?.change).toEqual({ kind: 'deeper', toMm: 24 * 25.4 });
+  // By hands of six inches, from the next over 600 mm to nine of them.
+  const hands = gale.tries.flatMap((t) => (t.change.kind === 'deeper' ? [Math.round(t.change.toMm / 25.4)] : []));
+  expect(hands).toEqual([24, 30, 36, 42, 48, 54]);
+  const metric = check('post depth', 40, {}, { market: 'metric' });
+  expect(metric.tries.flatMap((t) => (t.change.kind === 'deeper' ? [t.change.toMm] : []))).toEqual([
+    750, 900, 1050, 1200, 1350,
+  ]);
   const offered = check('post across', 60).tries.flatMap((t) => (t.change.kind === 'rod' ? [t.change.key] : []));
   expect(offered).toEqual(['steel-1-1/4']);
 });
