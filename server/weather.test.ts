@@ -103,6 +103,19 @@ test('a pair of thermometers sends an hour a line, marked as simulated, the same
   expect((await lines()).slice(1)).toEqual(hours);
 });
 
+test('a pair that is watched sends its hours one by one, and stops when nobody hears it', async () => {
+  const parts = async (paceMs: number): Promise<number> => {
+    const reader = (await post({ ...PAIR, hours: 24, paceMs })).body?.getReader();
+    let come = 0;
+    while (!((await reader?.read()) ?? { done: true }).done) come++;
+    return come;
+  };
+  expect(await parts(20)).toBeGreaterThan(5);
+  const left = await post({ ...PAIR, hours: 1440, paceMs: 80 });
+  await left.body?.cancel();
+  expect((await post({ ...PAIR, paceMs: 5000 })).status).toBe(400);
+});
+
 test('what is no bed is refused by its field, and what is too large is not read', async () => {
   const refused = await post({ ...PAIR, bed: { ...BED, floorM2: 0 }, hours: 1e9 });
   expect(refused.status).toBe(400);

@@ -12,6 +12,8 @@ import { WEATHER_LISTS, type Weather } from '../core/judge/weather/weather';
 export const ASKED_A_MINUTE = 120;
 const MOST_HOURS = 24 * 366;
 const MOST_FORECAST_HOURS = 24 * 10;
+/** The longest that a watched pair waits from hour to hour: a fortnight of hours goes by in half a minute. */
+const MOST_PACE_MS = 80;
 const MOST_PAIR_HOURS = 24 * 60;
 const MOST_BODY = '60kb';
 
@@ -69,9 +71,11 @@ const pairSchema = z.strictObject({
   from: instant,
   hours: z.number().int().min(1).max(MOST_PAIR_HOURS),
   seed: z.string().max(60),
+  /** From one reading to the next, ms: a pair that is watched sends them one by one. */
+  paceMs: z.number().int().min(0).max(MOST_PACE_MS).default(0),
 });
 
-/** A stream of readings: a line of JSON for each hour, as a pair of thermometers would send them. */
+/** A stream of readings: a line of JSON for each hour, as a pair of thermometers would send them; it ends when nobody hears it any more. */
 async function streamPair(request: Request, response: Response): Promise<void> {
   const read = pairSchema.safeParse(request.body);
   response.set('Cache-Control', 'no-store');
@@ -93,8 +97,10 @@ async function streamPair(request: Request, response: Response): Promise<void> {
   response.write(`${JSON.stringify({ source: 'Simulated thermometers', simulated: true })}\n`);
   for (const [i, r] of readings.entries()) {
     if (!response.write(`${JSON.stringify(r)}\n`)) await new Promise((drained) => response.once('drain', drained));
+    if (response.destroyed) return;
     // Others are served in between.
-    if (i % 200 === 199) await new Promise((next) => setImmediate(next));
+    if (q.paceMs > 0) await new Promise((next) => setTimeout(next, q.paceMs));
+    else if (i % 200 === 199) await new Promise((next) => setImmediate(next));
   }
   response.end();
 }

@@ -14,7 +14,8 @@ import { type Changes, changed } from '../../core/garden/changes';
 import { type Plan, mendsOf } from '../../core/plan';
 import { type OptionCost, optionCosts } from '../../core/options';
 import { type Result, ok } from '../../core/base/result';
-import { airOf, fitOfCover, tonightOfCover } from '../../core/air';
+import { airOf, fitOfCover, seasonOfCover, tonightOfCover } from '../../core/air';
+import type { Task } from '../../core/judge/season/calendar';
 import type { Fit, Reading } from '../../core/judge/climate/fit';
 import type { Tonight } from '../../core/judge/season/tonight';
 import type { Climate } from '../../core/judge/climate/climate';
@@ -87,6 +88,13 @@ const weatherNow = (): Weather => {
 const climates = remembered<Climate>();
 const works = remembered<Result<PlanWork>>();
 const mends = remembered<readonly Mend[]>();
+
+/** The calendar of a cover, and what it is of. */
+export interface CoverSeason {
+  readonly coverId: string;
+  readonly wears: string;
+  readonly tasks: readonly Task[];
+}
 
 /** Evenings as far as they are decided. */
 export interface Evenings {
@@ -172,6 +180,15 @@ const service = {
     return coverIds.map((id) => {
       const outlined = evaluate(garden(), coverOf(id));
       return outlined.ok ? tonightOfCover(outlined.value, weather, now) : undefined;
+    });
+  },
+  /** Calendars of covers for twelve months from a date; nothing of one that cannot be built. */
+  seasons(coverIds: readonly string[], from: string): readonly CoverSeason[] {
+    return coverIds.flatMap((coverId): readonly CoverSeason[] => {
+      const outlined = evaluate(garden(), coverOf(coverId));
+      if (!outlined.ok) return [];
+      const { key } = outlined.value.assembly.enclosure.skins[0].cover;
+      return [{ coverId, wears: key, tasks: seasonOfCover(outlined.value, from) }];
     });
   },
   /** One winter played on a cover, and what would have helped. */

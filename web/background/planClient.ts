@@ -16,7 +16,7 @@ import type { Played } from '../../core/rehearse';
 import type { Together } from '../../core/together';
 import type { Rival } from '../../core/versions';
 import { remoteWork } from './remote';
-import type { Evenings, OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
+import type { CoverSeason, Evenings, OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
 
 /** The garden that the worker has, and the weather. */
 let sent: Garden | undefined;
@@ -112,6 +112,11 @@ export function askTonight(
   now: number,
 ): Promise<readonly (Tonight | undefined)[]> {
   return askOf(garden, (s) => s.tonight(coverIds, weather, now) as Promise<readonly (Tonight | undefined)[]>);
+}
+
+/** Lays the calendars of covers out in the background. */
+export function seasonsIn(garden: Garden, coverIds: readonly string[], from: string): Promise<readonly CoverSeason[]> {
+  return askOf(garden, (s) => s.seasons(coverIds, from) as Promise<readonly CoverSeason[]>);
 }
 
 /** Plays a winter on a cover in the background. */

@@ -60,11 +60,11 @@ export default function Reminders(): ReactNode {
     standing.map((c) => c.id),
   );
   const today = dateAt(garden.site, nowMs);
-  const seasons = useSeasons(today);
+  const { value: seasons } = useSeasons(today);
   const all = useMemo(
     () =>
       remindersOf(
-        seasons.map(({ cover, tasks }) => ({
+        (seasons ?? []).map(({ cover, tasks }) => ({
           coverId: cover.id,
           name: cover.name,
           word: words?.find((w) => w.id === cover.id)?.word,

@@ -48,12 +48,14 @@ export interface PairAsk {
   readonly fromMs: number;
   readonly hours: number;
   readonly seed: string;
+  /** From one reading to the next, ms. */
+  readonly paceMs: number;
 }
 
 /** Readings of a pair of thermometers, hour by hour as they come in. The pair that ships with the program is simulated. */
 export async function thermometers(ask: PairAsk, hear: (reading: PairReading) => void): Promise<void> {
   const { latitudeDeg: lat, longitudeDeg: lon, elevationM: elevation, exposure, utcHours } = ask.place;
-  const { bed, tending, hours, seed } = ask;
+  const { bed, tending, hours, seed, paceMs } = ask;
   const response = await fetch('/api/thermometers', {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
@@ -68,8 +70,9 @@ export async function thermometers(ask: PairAsk, hear: (reading: PairReading) =>
       from: time(ask.fromMs),
       hours,
       seed,
+      paceMs,
     }),
-    signal: AbortSignal.timeout(PATIENCE_MS),
+    signal: AbortSignal.timeout(PATIENCE_MS + hours * paceMs),
   });
   if (!response.ok || !response.body) throw new Error(`the thermometers answered with ${response.status}`);
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();

@@ -1,28 +1,33 @@
 import { useMemo } from 'react';
-import { seasonOfCover } from '../../core/air';
-import { evaluate } from '../../core/evaluate';
+import { ok } from '../../core/base/result';
 import { type Cover, isInUse } from '../../core/garden/garden';
 import type { Task } from '../../core/judge/season/calendar';
-import type { Outline } from '../../core/outline';
 import { useGarden } from '../app/hooks';
+import { seasonsIn } from '../background/planClient';
+import { type Job, useJob } from '../background/useJob';
 
 /** A cover and its calendar. */
 export interface SeasonOf {
   readonly cover: Cover;
-  readonly outline: Outline;
+  /** Its own cover material, by key. */
+  readonly wears: string;
   readonly tasks: readonly Task[];
 }
 
-/** Calendars of all covers of the open garden that are in use, for twelve months from a date. */
-export function useSeasons(from: string): readonly SeasonOf[] {
+/** Calendars of all covers of the open garden that are in use, for twelve months from a date, laid out in the background. */
+export function useSeasons(from: string): Job<readonly SeasonOf[]> {
   const garden = useGarden();
-  return useMemo(
+  const { covers } = garden;
+  const ids = useMemo(() => covers.filter(isInUse).map((c) => c.id), [covers]);
+  const job = useJob('seasons', { ids, from }, (g, asked) => seasonsIn(g, asked.ids, asked.from).then(ok));
+  const { value: found } = job;
+  const value = useMemo(
     () =>
-      garden.covers.flatMap((cover): readonly SeasonOf[] => {
-        if (!isInUse(cover)) return [];
-        const o = evaluate(garden, cover);
-        return o.ok ? [{ cover, outline: o.value, tasks: seasonOfCover(o.value, from) }] : [];
+      found?.flatMap(({ coverId, ...season }): readonly SeasonOf[] => {
+        const cover = covers.find((c) => c.id === coverId);
+        return cover ? [{ cover, ...season }] : [];
       }),
-    [garden, from],
+    [found, covers],
   );
+  return { ...job, value, progress: undefined };
 }

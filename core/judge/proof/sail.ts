@@ -52,6 +52,7 @@ function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
   const xs = corners.map((c) => c[0]);
   const ends = [Math.min(...xs), Math.max(...xs)] as const;
   const under = hoops.filter((points) => touches(corners, ends, points)).flatMap((points) => points.slice(0, 1));
+  let largest = 0;
   return sheet.faces.flatMap((face) => {
     const plane = planeOf(face);
     if (!plane || (sheet.gathered && Math.abs(plane.u[0]) < 0.9)) return [];
@@ -59,6 +60,13 @@ function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
     const flat = face.map(see);
     const [us, vs] = [flat.map((p) => p[0]), flat.map((p) => p[1])];
     const [u0, u1, v0, v1] = [Math.min(...us), Math.max(...us), Math.min(...vs), Math.max(...vs)];
+    // What lies over or under the whole sheet lies across every face that runs along the bed.
+    const runsAlong = Math.abs(plane.u[0]) > 0.9;
+    const over = runsAlong
+      ? [...held.filter(({ whole }) => whole).map(({ at }) => at), ...under].map((at) => see(at)[0])
+      : [];
+    // However it is fastened besides, no more of it is free than that: of the many strips of a curve most are spared.
+    if (widest(over, u0, u1) * (v1 - v0) <= largest) return [];
     const inside = (p: InFace): boolean =>
       p[0] > u0 - NEAR_MM && p[0] < u1 + NEAR_MM && p[1] > v0 - NEAR_MM && p[1] < v1 + NEAR_MM;
     const here = held.flatMap(({ at, whole }) => {
@@ -66,11 +74,8 @@ function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
       const seen = whole || Math.abs(off(at)) >= NEAR_MM ? undefined : see(at);
       return seen && inside(seen) ? [seen] : [];
     });
-    // What lies over or under the whole sheet lies across every face that runs along the bed.
-    const runsAlong = Math.abs(plane.u[0]) > 0.9;
-    const over = runsAlong ? [...held.filter(({ whole }) => whole).map(({ at }) => at), ...under] : [];
     const across = [
-      ...over.map((at) => see(at)[0]),
+      ...over,
       ...linesOf(
         here.map((p) => [p[0], p[1]]),
         [v0, v1],
@@ -80,7 +85,9 @@ function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
       here.map((p) => [p[1], p[0]]),
       [u0, u1],
     );
-    return [{ tag: sheet.tag, alongMm: widest(across, u0, u1), acrossMm: widest(along, v0, v1) }];
+    const part = { tag: sheet.tag, alongMm: widest(across, u0, u1), acrossMm: widest(along, v0, v1) };
+    largest = Math.max(largest, part.alongMm * part.acrossMm);
+    return [part];
   });
 }
 

@@ -1,23 +1,27 @@
 import { type ReactNode, useState } from 'react';
 import { climatePlace, wornOf } from '../../../core/air';
-import { MS_PER_DAY, MS_PER_HOUR, addDays, dayAt, dayNumber, isoDay } from '../../../core/base/days';
+import { formatAmount } from '../../../core/base/amount';
+import { MS_PER_DAY, MS_PER_HOUR, addDays, dayAt, dayNumber, isoDay, sayDay } from '../../../core/base/days';
 import { messageOf } from '../../../core/base/result';
 import { evaluate } from '../../../core/evaluate';
 import type { Cover } from '../../../core/garden/garden';
 import { type LogEntry, newEntry } from '../../../core/garden/log';
 import { dateAt } from '../../../core/site/clock';
-import { useGarden, useTake } from '../../app/hooks';
+import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button } from '../../parts/controls';
 import { type PairReading, thermometers } from '../../weather/source';
 
 /** Days of the simulated pair that are taken into the log at a time. */
 const PAIR_DAYS = 14;
+/** An hour of theirs goes by in so much: one sees the days come in. */
+const PACE_MS = 5;
 
 /** A pair of thermometers that is not there: for trying out what readings teach. */
 export function Pair({ cover }: { readonly cover: Cover }): ReactNode {
   const garden = useGarden();
   const take = useTake();
+  const units = useUnits();
   const [said, say] = useState<string>();
   const [busy, setBusy] = useState(false);
   const read = async (): Promise<void> => {
@@ -31,8 +35,19 @@ export function Pair({ cover }: { readonly cover: Cover }): ReactNode {
     try {
       const seed = `${garden.name.slice(0, 20)} ${cover.id}`;
       await thermometers(
-        { place, bed: wornOf(o.value)(today), tending: cover.tending, fromMs, hours: 24 * (PAIR_DAYS + 2), seed },
+        {
+          place,
+          bed: wornOf(o.value)(today),
+          tending: cover.tending,
+          fromMs,
+          hours: 24 * (PAIR_DAYS + 2),
+          seed,
+          paceMs: PACE_MS,
+        },
         (r) => {
+          say(
+            `${sayDay(isoDay(dayAt(r.ms - 1, place.utcHours)))}: ${formatAmount(r.insideC, 'temperature', units)} in the bed…`,
+          );
           const date = isoDay(dayAt(r.ms - 1, place.utcHours));
           days.set(date, [...(days.get(date) ?? []), r]);
         },

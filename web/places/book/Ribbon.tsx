@@ -123,15 +123,14 @@ export function Ribbon({
             fillOpacity={0.75}
           />
         ))}
-        {seasons.map(({ cover, outline, tasks }, i) => {
+        {seasons.map(({ cover, wears, tasks }, i) => {
           const top = FIRST_ROW + i * ROW;
-          const own = outline.assembly.enclosure.skins[0].cover;
           const worn = spans(
             from,
             () => true,
             (d) =>
               [...cover.coats].reverse().find((c) => inSpan(d, c.from, c.to))?.coverKey ??
-              (cover.coats.some((c) => c.coverKey === null && inSpan(d, c.from, c.to)) ? '' : own.key),
+              (cover.coats.some((c) => c.coverKey === null && inSpan(d, c.from, c.to)) ? '' : wears),
           );
           return (
             <g key={cover.id}>
@@ -151,7 +150,7 @@ export function Ribbon({
                   />
                   {at(b) - at(a) > 60 && key !== '' && (
                     <text className="in" x={at(a) + 4} y={top + 12}>
-                      {clip(coverName(key ?? own.key), (at(b) - at(a)) / 6.6)}
+                      {clip(coverName(key ?? wears), (at(b) - at(a)) / 6.6)}
                     </text>
                   )}
                 </g>

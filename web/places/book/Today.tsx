@@ -12,6 +12,7 @@ import { Button } from '../../parts/controls';
 import { MoodMark } from '../../weather/MoodMark';
 import { type Forecast, useForecast } from '../../weather/useForecast';
 import { useTonight } from '../../weather/useTonight';
+import { JobSays } from '../../parts/JobSays';
 import { useSeasons } from '../../weather/useSeasons';
 
 const List = styled.ul`
@@ -156,9 +157,9 @@ function Due(): ReactNode {
   const units = useUnits();
   const way = useWay();
   const today = dateAt(garden.site, Date.now());
-  const seasons = useSeasons(today);
+  const job = useSeasons(today);
   const until = addDays(today, DUE_DAYS);
-  const due = seasons.flatMap(({ cover, tasks }) =>
+  const due = (job.value ?? []).flatMap(({ cover, tasks }) =>
     tasks
       .filter((t) => t.kind !== 'light' && t.kind !== 'frost' && t.date <= until && (t.until ?? t.date) >= today)
       .map((task) => ({ cover, task })),
@@ -166,7 +167,8 @@ function Due(): ReactNode {
   return (
     <section aria-label="Due now">
       <h2>Due within two weeks</h2>
-      {due.length === 0 ? (
+      <JobSays job={job} doing="Looking through the calendar" />
+      {job.value === undefined ? null : due.length === 0 ? (
         <p>
           Nothing. <Link to={`${way('book')}/year`}>The whole year</Link>
         </p>

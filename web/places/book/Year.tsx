@@ -9,7 +9,8 @@ import { Button, Choice } from '../../parts/controls';
 import { Table } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { Ribbon } from './Ribbon';
-import { useSeasons } from '../../weather/useSeasons';
+import { JobSays } from '../../parts/JobSays';
+import { type SeasonOf, useSeasons } from '../../weather/useSeasons';
 
 const Tasks = styled(Table)`
   td {
@@ -35,13 +36,16 @@ const Tasks = styled(Table)`
   }
 `;
 
+const NONE: readonly SeasonOf[] = [];
+
 /** The twelve months ahead: in one drawing, and as a list that goes into any calendar. */
 export function Year(): ReactNode {
   const garden = useGarden();
   const units = useUnits();
   const catalog = useCatalog();
   const from = dateAt(garden.site, Date.now());
-  const seasons = useSeasons(from);
+  const job = useSeasons(from);
+  const seasons = job.value ?? NONE;
   const [only, setOnly] = useState('');
   const coverName = (key: string): string => coverMaterial(catalog, key).name;
   const shown = seasons.filter(({ cover }) => only === '' || cover.id === only);
@@ -78,6 +82,7 @@ export function Year(): ReactNode {
           Usual dates, to be read with an eye on the weather. The file goes into any calendar program, which then
           reminds you the evening before.
         </p>
+        <JobSays job={job} doing="Laying the year out" />
         <Tasks>
           <thead>
             <tr>
