@@ -18,7 +18,7 @@ export interface Weighed extends Worth {
 }
 
 /** What can be asked and is not a matter of search: said by the brief, or of no weight in it. */
-const NOT_SEARCHED = new Set(['crop', 'roll', 'people']);
+const NOT_SEARCHED = new Set(['crop', 'roll', 'people', 'hung']);
 /** Counts are tried so many to either side. */
 const COUNT_STEPS = [-1, 1, -2, 2] as const;
 const HIGHER_MM = [-150, -75, 75, 150] as const;

@@ -8,20 +8,20 @@ const SOURCE =
   'Planar elastica: A. E. H. Love, Mathematical Theory of Elasticity, art. 262; elliptic integrals after Carlson.';
 const ASSUMES = ['A straight pipe of even stiffness, bent in one plane, without weight.'];
 
-/** Bending stiffness of one hoop, N mm2: its pipe, and what goes inside it; each bears by its own. */
-export const rowStiffnessNMm2 = ({ section, core }: ArchRow, duration: 'fresh' | 'weeks'): number =>
-  stiffnessNMm2(section, duration) + (core ? stiffnessNMm2(core, duration) : 0);
+/** Bending stiffness of one fresh hoop, N mm2: its pipe, and what goes inside it and springs with it. */
+const rowStiffnessNMm2 = ({ section, core }: ArchRow): number =>
+  stiffnessNMm2(section, 'fresh') + (core ? stiffnessNMm2(core, 'fresh') : 0);
 
 /** Push of one foot outward, N: fresh pipe; none where hoops were bent to shape beforehand. */
 export function footThrustN(arch: ArchRow): number {
-  return arch.sprung ? arch.hoop.thrustOverEIPerMm2 * rowStiffnessNMm2(arch, 'fresh') : 0;
+  return arch.sprung ? arch.hoop.thrustOverEIPerMm2 * rowStiffnessNMm2(arch) : 0;
 }
 
 /** What one hoop of a row is like: size, angle, push, strain; each with its reason. */
 export function hoopFigures(arch: ArchRow): readonly Figure[] {
   const { hoop } = arch;
   const s = arch.section;
-  const ei = rowStiffnessNMm2(arch, 'fresh');
+  const ei = rowStiffnessNMm2(arch);
   const od = thicknessMm(s);
   if ('points' in hoop) return shapedFigures(arch, hoop);
   const loose = hoop.feet.kind === 'pinned';
