@@ -25,7 +25,7 @@ export interface FindOptions {
   readonly from?: readonly Cover[];
 }
 
-const MOST = 270;
+const MOST = 250;
 /** Work that goes into a kind before the first full answer, and before it is known to be among the best. */
 const MOST_AT_ONCE = 36;
 const MOST_AT_FIRST = 130;
