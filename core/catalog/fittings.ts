@@ -7,7 +7,8 @@ export type Fitting = 'elbow-45' | 'elbow-90' | 'tee' | 'three-way' | 'four-way'
 
 /**
  * Laying length of PVC schedule 40 socket fittings, inches: from the centre of the fitting to where the pipe stops.
- * Source: ASTM D2466, dimension G; three- and four-way corners as tees of their size.
+ * Source: ASTM D2466, dimension G; three- and four-way corners as tees of their size. Half elbows of 1-1/4 and 1-1/2 by the pattern of
+ * the smaller ones: measure one before cutting.
  */
 const LAYING_IN: Readonly<Record<string, { readonly straight: number; readonly half: number }>> = {
   'pvc-1/2': { straight: 0.5, half: 0.25 },
