@@ -83,8 +83,16 @@ export const changeSpace = (
       })),
     ),
   judge: ({ outline }) => {
-    const [ill, price] = [illness(outline), priceOf(outline)];
-    if (!Number.isFinite(price)) return undefined;
-    return { ill, miss: failing(outline).length === 0 ? 0 : miss(ill), warnings: 0, price };
+    const ill = illness(outline);
+    let price: number | undefined;
+    return {
+      ill,
+      miss: failing(outline).length === 0 ? 0 : miss(ill),
+      warnings: 0,
+      // Most are left behind for what they fail in: only what goes on is priced, and once.
+      get price() {
+        return (price ??= priceOf(outline));
+      },
+    };
   },
 });

@@ -70,6 +70,10 @@ export const better = (a: Worth, b: Worth): boolean =>
       ? a.warnings < b.warnings
       : a.price < b.price - CENT;
 
+/** The better first. */
+const byWorth = (a: { readonly worth: Worth }, b: { readonly worth: Worth }): number =>
+  better(a.worth, b.worth) ? -1 : better(b.worth, a.worth) ? 1 : 0;
+
 /** Whatever is not cheaper than this is no better: while something is missed or warned of, anything may be. */
 const limitOf = ({ miss, warnings, price }: Worth): number => (miss === 0 && warnings === 0 ? price : Infinity);
 
@@ -215,7 +219,7 @@ export function* search<S, J extends Worth>(
     const near = space
       .movesOf(top.s, top.worth, true)
       .flatMap((s) => known.get(space.keyOf(s)) ?? [])
-      .sort((a, b) => (better(a.worth, b.worth) ? -1 : better(b.worth, a.worth) ? 1 : 0));
+      .sort(byWorth);
     for (const one of near) {
       for (const s of space.movesOf(one.s, one.worth, true)) {
         if (spent()) break;
@@ -271,8 +275,11 @@ export function climb<S, J extends Worth>(
         (worth.miss === 0 ? whole : next).push({ s, worth });
       }
     }
-    next.sort((a, b) => (better(a.worth, b.worth) ? -1 : better(b.worth, a.worth) ? 1 : 0));
-    front = next.slice(0, breadth);
+    // What has no price cannot be made, and leads nowhere.
+    front = next
+      .filter((j) => Number.isFinite(j.worth.price))
+      .sort(byWorth)
+      .slice(0, breadth);
     for (const j of [...whole, ...front]) if (better(j.worth, best.worth)) best = j;
   }
   return { best, whole };

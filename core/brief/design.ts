@@ -6,7 +6,7 @@ import type { Cover, Garden } from '../garden/garden';
 import { partsKg } from '../judge/weights';
 import { failing } from '../mending';
 import type { Outline } from '../outline';
-import { judge, layOut, type Laid } from '../plan';
+import { judge, layOut, type Laid, outline } from '../plan';
 import type { Brief } from '../site/brief';
 import { type Figures, type Wish, cropsOf, doesFor } from './wishes';
 
@@ -56,6 +56,18 @@ export function weigh(o: Outline, wishes: readonly Wish[], brief: Brief, price =
     warnings: o.checks.filter((c) => c.pitfall && c.verdict !== 'holds').length,
     price: figures.price,
   };
+}
+
+/** A cover worked out in the garden of its brief, and weighed; nothing where it cannot be built or cut there. */
+export function weighedIn(
+  garden: Garden,
+  cover: Cover,
+  wishes: readonly Wish[],
+  brief: Brief,
+): { readonly o: Outline; readonly w: Weighed } | undefined {
+  const o = outline(garden, cover);
+  const w = o.ok ? weigh(o.value, wishes, brief) : undefined;
+  return o.ok && w ? { o: o.value, w } : undefined;
 }
 
 /** The same answers in an object of their own: what is remembered by it goes with it. */

@@ -1,10 +1,9 @@
 /** A design of the gardener's own held against another, wish by wish. */
 import { type Phrase, amount } from '../base/figure';
 import type { Outline } from '../outline';
-import { outline } from '../plan';
 import type { Cover, Garden } from '../garden/garden';
 import type { Brief } from '../site/brief';
-import { type Weighed, weigh } from './design';
+import { type Weighed, weighedIn } from './design';
 import { asked } from './find';
 import { FIGURE_QUANTITY, type Figures, type Wish } from './wishes';
 
@@ -40,12 +39,7 @@ function said(wish: Wish, o: Outline, figures: Figures, meets: boolean): Phrase 
  */
 export function whyNot(garden: Garden, bedId: string, brief: Brief, own: Cover, other: Cover): WhyNot | undefined {
   const ask = asked(garden, bedId, brief);
-  const weighed = [own, other].map((cover) => {
-    const o = outline(ask.garden, { ...cover, bedId });
-    const w = o.ok ? weigh(o.value, ask.wishes, brief) : undefined;
-    return o.ok && w ? { o: o.value, w } : undefined;
-  });
-  const [a, b] = weighed;
+  const [a, b] = [own, other].map((cover) => weighedIn(ask.garden, { ...cover, bedId }, ask.wishes, brief));
   if (!a || !b) return undefined;
   return {
     own: a.w,

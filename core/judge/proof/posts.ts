@@ -127,11 +127,16 @@ function boltCheck(p: PostRow, bolts: NonNullable<PostRow['bolts']>, site: Check
     caution: ASK,
     tries: [
       ...moreHoops(p),
-      { label: ['Lower by ', amount(150, 'length')], change: { kind: 'higher', byMm: -150 } },
+      LOWER,
       { label: ['Timber posts dug in'], change: { kind: 'answer', id: 'posts', value: 'timber' } },
     ],
   };
 }
+
+const LOWER: Check['tries'][number] = {
+  label: ['Lower by ', amount(150, 'length')],
+  change: { kind: 'higher', byMm: -150 },
+};
 
 const moreHoops = (p: PostRow): Check['tries'] =>
   [1, 2, 3, 4].map((more) => ({
@@ -261,7 +266,7 @@ function bending(
         : []),
       ...p.offers.map((s) => ({ label: [s.name], change: { kind: 'rod', key: s.key } as const })),
       ...moreHoops(p),
-      { label: ['Lower by ', amount(150, 'length')], change: { kind: 'higher', byMm: -150 } },
+      LOWER,
     ],
   };
 }

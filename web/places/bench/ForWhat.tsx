@@ -1,9 +1,8 @@
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
-import { weigh } from '../../../core/brief/design';
+import { weighedIn } from '../../../core/brief/design';
 import { gardenFor, sentenceOf, wishesOf } from '../../../core/brief/wishes';
 import type { Outline } from '../../../core/outline';
-import { outline } from '../../../core/plan';
 import type { Brief } from '../../../core/site/brief';
 import { useWay } from '../../app/way';
 import { Said } from '../../parts/Said';
@@ -15,9 +14,8 @@ export function ForWhat({ outline: o, brief }: { readonly outline: Outline; read
     // Judged by the snow and the gust that were asked for, which may be others than the garden's.
     const garden = gardenFor(o.garden, brief);
     const wishes = wishesOf(garden, brief);
-    const judged = outline(garden, o.cover);
-    const weighed = judged.ok ? weigh(judged.value, wishes, brief) : undefined;
-    return weighed && wishes.filter((w) => w.id in weighed.misses).map((w) => ({ id: w.id, thing: w.thing }));
+    const found = weighedIn(garden, o.cover, wishes, brief);
+    return found && wishes.filter((w) => w.id in found.w.misses);
   }, [o, brief]);
   return (
     <section aria-label="What it is for">

@@ -1,11 +1,10 @@
 import type { BentHoop, Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
 import { hoopPlaces } from '../../parts/hoops';
-import { type Point2, type Vec3, heightAt, slopeAt } from '../../../base/geometry';
+import { type Point2, heightAt, slopeAt } from '../../../base/geometry';
 import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
 import { piece } from '../../assembly/pieces';
-import { joint } from '../../joints';
 import { straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
 import type { PostRow, Ridge } from '../../assembly/rows';
@@ -14,6 +13,7 @@ import { type Catalog, fitOf, holdsN, sectionsWhere } from '../../../catalog/cat
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import { mainAcross } from './across';
+import { centreBeam } from './beam';
 import { type WalkInAnswers, onTimber } from './answers';
 import { houseHoops } from './hoops';
 
@@ -21,8 +21,6 @@ const BASE = '2x6 treated';
 const HIP = '2x4 treated';
 const TIE = '2x4';
 const BRACE = 'emt-3/4';
-const BEAM = '2x6';
-const BEAM_POST = '4x4 treated';
 const POST = '4x4 treated';
 /** Bolts stand so far in from both edges of the bed’s wall, mm. */
 const BOLT_IN_MM = 45;
@@ -269,91 +267,6 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
       ...(a.purlins === 'three' ? [sideY, y0 + y1 - sideY].map((y) => ({ y, z: sideZ, r: pd / 2 })) : []),
     ],
   });
-}
-
-/** A board stands on posts no farther apart than this under the crowns, mm; and so deep in the ground. */
-const BEAM_POSTS_MM = 2440;
-const BEAM_POST_DEEP_MM = 450;
-
-/**
- * A beam under the crowns for deep snow, on posts at hoops: the end ones a bay in, so that a door has room, and no farther apart
- * between than a board carries.
- */
-function centreBeam(
-  xs: readonly number[],
-  [x0, x1]: readonly [number, number],
-  y: number,
-  topZ: number,
-  site: BuildSite,
-): {
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
-  readonly section: Section;
-  readonly spanMm: number;
-  readonly deepMm: number;
-} {
-  const section = stock(site, BEAM);
-  const post = stock(site, BEAM_POST);
-  const deepMm = boardShape(section).widthMm;
-  const inner = xs.length > 3 ? xs.slice(1, -1) : xs;
-  const bay = (inner[inner.length - 1] ?? x1) - (inner[0] ?? x0);
-  const step = Math.max(1, Math.floor((BEAM_POSTS_MM / Math.max(1, bay)) * (inner.length - 1) + 1e-6));
-  const last = inner.length - 1;
-  const at = [...new Set([...Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step), last])].flatMap(
-    (i) => inner[i] ?? [],
-  );
-  const run = straightRun({
-    tag: 'M1',
-    part: 'Centre beam',
-    section,
-    from: [x0, y, topZ - deepMm / 2],
-    to: [x1, y, topZ - deepMm / 2],
-    wide: [0, 0, 1],
-    hoopXs: xs,
-    markHoops: true,
-  });
-  const posts = at.map((x, i): Member => ({
-    ...piece(`M${i + 2}`, 'Beam post', post, [x, y, -BEAM_POST_DEEP_MM], [x, y, topZ - deepMm], [0, 1, 0]),
-    marks: [{ atMm: BEAM_POST_DEEP_MM, label: 'ground' }],
-  }));
-  const spans = at.slice(1).map((x, i) => x - (at[i] ?? x));
-  return {
-    section,
-    deepMm,
-    // An end that stands out beyond its post bends it as a span twice as long would.
-    spanMm: Math.max(...spans, 2 * ((at[0] ?? x0) - x0)),
-    members: [...run.members, ...posts],
-    joints: [
-      ...joint(
-        'uStrap',
-        'beam',
-        'Every crown to the beam',
-        run.members,
-        xs.map((x): Vec3 => [x, y, topZ]),
-      ),
-      ...joint(
-        'post',
-        'beam posts',
-        'Posts of the beam in the ground',
-        posts,
-        at.map((x): Vec3 => [x, y, 0]),
-        {
-          with: { set: 'dug', depthMm: BEAM_POST_DEEP_MM, holds: 'nothing' },
-        },
-      ),
-      ...joint(
-        'plate',
-        'beam post tops',
-        'Posts to the beam, two plates each',
-        [...posts, ...run.members],
-        at.map((x): Vec3 => [x, y, topZ - deepMm]),
-        {
-          count: 2 * at.length,
-        },
-      ),
-      ...run.joints,
-    ],
-  };
 }
 
 /** The smallest pipe that goes over all of these. */

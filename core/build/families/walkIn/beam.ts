@@ -1,0 +1,96 @@
+/** A beam under the crowns of a house, for deep snow. */
+import type { Vec3 } from '../../../base/geometry';
+import { boardShape } from '../../../catalog/sections';
+import type { Section } from '../../../catalog/types';
+import { type BuildSite, stock } from '../../../site/buildSite';
+import { piece } from '../../assembly/pieces';
+import type { Joint, Member } from '../../assembly/types';
+import { joint } from '../../joints';
+import { straightRun } from '../../joints/runs';
+
+const BEAM = '2x6';
+const BEAM_POST = '4x4 treated';
+/** A board stands on posts no farther apart than this under the crowns, mm; and so deep in the ground. */
+const BEAM_POSTS_MM = 2440;
+const BEAM_POST_DEEP_MM = 450;
+
+/**
+ * A beam under the crowns for deep snow, on posts at hoops: the end ones a bay in, so that a door has room, and no farther apart
+ * between than a board carries.
+ */
+export function centreBeam(
+  xs: readonly number[],
+  [x0, x1]: readonly [number, number],
+  y: number,
+  topZ: number,
+  site: BuildSite,
+): {
+  readonly members: readonly Member[];
+  readonly joints: readonly Joint[];
+  readonly section: Section;
+  readonly spanMm: number;
+  readonly deepMm: number;
+} {
+  const section = stock(site, BEAM);
+  const post = stock(site, BEAM_POST);
+  const deepMm = boardShape(section).widthMm;
+  const inner = xs.length > 3 ? xs.slice(1, -1) : xs;
+  const bay = (inner[inner.length - 1] ?? x1) - (inner[0] ?? x0);
+  const step = Math.max(1, Math.floor((BEAM_POSTS_MM / Math.max(1, bay)) * (inner.length - 1) + 1e-6));
+  const last = inner.length - 1;
+  const at = [...new Set([...Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step), last])].flatMap(
+    (i) => inner[i] ?? [],
+  );
+  const run = straightRun({
+    tag: 'M1',
+    part: 'Centre beam',
+    section,
+    from: [x0, y, topZ - deepMm / 2],
+    to: [x1, y, topZ - deepMm / 2],
+    wide: [0, 0, 1],
+    hoopXs: xs,
+    markHoops: true,
+  });
+  const posts = at.map((x, i): Member => ({
+    ...piece(`M${i + 2}`, 'Beam post', post, [x, y, -BEAM_POST_DEEP_MM], [x, y, topZ - deepMm], [0, 1, 0]),
+    marks: [{ atMm: BEAM_POST_DEEP_MM, label: 'ground' }],
+  }));
+  const spans = at.slice(1).map((x, i) => x - (at[i] ?? x));
+  return {
+    section,
+    deepMm,
+    // An end that stands out beyond its post bends it as a span twice as long would.
+    spanMm: Math.max(...spans, 2 * ((at[0] ?? x0) - x0)),
+    members: [...run.members, ...posts],
+    joints: [
+      ...joint(
+        'uStrap',
+        'beam',
+        'Every crown to the beam',
+        run.members,
+        xs.map((x): Vec3 => [x, y, topZ]),
+      ),
+      ...joint(
+        'post',
+        'beam posts',
+        'Posts of the beam in the ground',
+        posts,
+        at.map((x): Vec3 => [x, y, 0]),
+        {
+          with: { set: 'dug', depthMm: BEAM_POST_DEEP_MM, holds: 'nothing' },
+        },
+      ),
+      ...joint(
+        'plate',
+        'beam post tops',
+        'Posts to the beam, two plates each',
+        [...posts, ...run.members],
+        at.map((x): Vec3 => [x, y, topZ - deepMm]),
+        {
+          count: 2 * at.length,
+        },
+      ),
+      ...run.joints,
+    ],
+  };
+}
