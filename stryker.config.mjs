@@ -11,9 +11,13 @@ const NEAR = {
   judge: ['core/judge'],
   garden: ['core/garden', 'core'],
   root: ['core'],
+  brief: ['core/brief'],
   show: ['core/show'],
 };
+export const FLOORS = Object.keys(NEAR);
+
 const part = process.env['MUTATE'] ?? 'root';
+const only = process.env['MUTATE_ONLY'] ?? '';
 const ofFile = part.endsWith('.ts');
 const floor = ofFile ? (/^core\/(\w+)\//.exec(part)?.[1] ?? 'root') : part;
 const mutated = ofFile ? part : floor === 'root' ? 'core/*.ts' : `core/${floor}/**/*.ts`;
@@ -31,7 +35,7 @@ export default {
     },
   },
   coverageAnalysis: 'perTest',
-  mutate: [mutated, '!core/**/*.test.ts', '!core/testing/**', '!core/garden/demo.ts'],
+  mutate: only === '' ? [mutated, '!core/**/*.test.ts', '!core/testing/**', '!core/garden/demo.ts'] : only.split(','),
   // Words are not what a fault is.
   mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral'] },
   // What runs once as a module loads is tables and declarations: each would ask for every test anew.
@@ -41,4 +45,5 @@ export default {
   jsonReporter: { fileName: `.reports/mutation-${name}.json` },
   tempDirName: '.reports/stryker',
   timeoutMS: 20_000,
+  concurrency: Number(process.env['MUTATE_AT_ONCE'] ?? 2),
 };
