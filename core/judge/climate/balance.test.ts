@@ -71,6 +71,8 @@ test('every step closes, and halving it changes no low or high by 0.2 C', () => 
 });
 
 test('more vent is never hotter by day', () => {
+  // Snow that slides off under the one and lies on the other is another matter.
+  const options = { brushed: () => true };
   fc.assert(
     fc.property(
       fc.double({ min: 0.02, max: 1, noNaN: true }),
@@ -81,12 +83,50 @@ test('more vent is never hotter by day', () => {
           draught: { ...TUNNEL.draught, hand: draughtOf([{ name: '', m2: area, lowM: 0.1, highM: 0.4, by: 'hand' }]) },
         });
         const tending = { ...USUAL_TENDING, open: { from: 0, to: 24 }, fromC: -30 };
-        const [less, lots] = [m2, m2 * more].map((a) => climateOf(with_(a), spring, HOLLOW, tending, LIMITS));
+        const [less, lots] = [m2, m2 * more].map((a) => climateOf(with_(a), spring, HOLLOW, tending, LIMITS, options));
         less?.days.forEach((d, i) => expect(lots?.days[i]?.highC ?? NaN).toBeLessThanOrEqual(d.highC + 0.05));
       },
     ),
     { numRuns: 12 },
   );
+});
+
+test('soil freezes from the top as fast as its water gives its warmth off', () => {
+  // Stefan: L z (R + z / 2k) = dT t. 83.5 MJ/m3 x .1 m x (1/8 + 3/(6 x 6.3) + .1/2.4) m2K/W / 10 K: 57 hours for ten centimetres.
+  const hours = (250 * 334e3 * 0.1 * (1 / 8 + 3 / (6 * 6.3) + 0.1 / 2.4)) / 10 / 3600;
+  const dry = { ...TUNNEL, leaksPerHour: 0, leaksRange: [0, 0] as const };
+  const drive = noSky(driveOf(dry, steady(24 * 6, { airC: -10, dewC: -60, windMPerS: 10 }), HOLLOW, SHUT));
+  const run = runBalance(dry, drive, { deepC: () => 0, soilC: 0 });
+  expect(run.worstGap).toBeLessThan(1e-9);
+  // The second layer, 3 to 10 cm deep, is through when it gets colder than its water freezes.
+  const through = run.soilC.findIndex((c) => c < -0.5);
+  expect(through / hours).toBeGreaterThan(0.8);
+  expect(through / hours).toBeLessThan(1.2);
+  expect(run.soilC.slice(0, through).every((c) => c <= 0 && c >= -0.5)).toBe(true);
+});
+
+test('frozen soil thaws at 0 C before it gets warm', () => {
+  const drive = noSky(driveOf(TUNNEL, steady(24 * 30, { airC: 6, dewC: 0, windMPerS: 10 }), HOLLOW, SHUT));
+  const run = runBalance(TUNNEL, drive, { deepC: () => 0, soilC: -3 });
+  expect(run.worstGap).toBeLessThan(1e-9);
+  const near = run.soilC.filter((c) => c > -0.5 && c <= 0).length;
+  expect(near).toBeGreaterThan(24);
+  expect(last(run.soilC)).toBeGreaterThan(0);
+  run.soilC.forEach((c, i) => expect(c).toBeGreaterThanOrEqual((run.soilC[i - 1] ?? -3) - 1e-9));
+});
+
+test('snow on a cover keeps warmth in and light out, until it is brushed off', () => {
+  const bed = { deepC: () => 6, soilC: 6 };
+  const night = { ...steady(48, { airC: -15, dewC: -18, cloud: 0.2 }), snowMm: Array.from({ length: 48 }, () => 4) };
+  const drive = driveOf(TUNNEL, night, HOLLOW, SHUT);
+  const [under, clear] = [runBalance(TUNNEL, drive, bed), runBalance(TUNNEL, drive, { ...bed, brushed: () => true })];
+  // 48 hours of 4 mm of fresh snow, 75 kg/m3, none of it thawed.
+  expect(last(under.snowKgPerM2)).toBeCloseTo(48 * 0.004 * 75, 9);
+  expect(last(clear.snowKgPerM2)).toBeCloseTo(0.3, 9);
+  expect(last(under.airC)).toBeGreaterThan(last(clear.airC) + 2);
+  const noon = { ...drive, sunW: drive.sunW.map(() => 1500) };
+  const dark = runBalance(TUNNEL, noon, bed);
+  expect(last(dark.airC)).toBeLessThan(last(runBalance(TUNNEL, noon, { ...bed, brushed: () => true }).airC));
 });
 
 test('a second film is never colder at night', () => {

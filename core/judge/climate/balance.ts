@@ -2,12 +2,14 @@
  * The balance of warmth under a cover, step by step: air without warmth of its own, four layers of soil, what stores warmth.
  * The bodies hang together as a tree with the air at its root, so that each step is solved by running down it and up again; the air
  * itself is found where what comes in through the vents at its temperature is what they let out.
+ * Soil is known by its warmth, not its temperature: while its water freezes or thaws it hardly gets colder or warmer.
  * Steps by the two-stage singly diagonally implicit Runge-Kutta rule of order 2 (R. Alexander, SIAM J. Numer. Anal. 14 (1977) 1006).
  */
 import { SELF_OPENING } from '../../catalog/ventUnits';
 import type { Draught } from './airing';
 import type { Drive } from './drive';
 import { AIR_J_PER_M3K } from './losses';
+import { NO_SNOW, lying, underSnow } from './lying';
 import type { BedModel } from './model';
 import { saturatedKgPerM3, saturationSlope } from './sky';
 
@@ -19,6 +21,8 @@ export interface BalanceStart {
   readonly stepsPerHour?: number;
   /** Its first hours are gone through beforehand, until the bed has forgotten how it began. */
   readonly runInHours?: number;
+  /** Whether the snow that lies at an hour's end is brushed off then, kg/m2 on the level; nobody does where not said. */
+  readonly brushed?: (hour: number, kgPerM2: number) => boolean;
 }
 
 /** How it went; every list has one entry an hour, as it is at the hour's end. */
@@ -33,6 +37,8 @@ export interface Run {
   readonly open: Float64Array;
   /** Water that runs down inside the cover in the hour, kg. */
   readonly dripKg: Float64Array;
+  /** Snow on the cover before it is brushed, kg/m2 on the level. */
+  readonly snowKgPerM2: Float64Array;
   /** What was left over in the worst step: warmth gained against warmth that came, as a part of all that moved. */
   readonly worstGap: number;
 }
@@ -42,6 +48,11 @@ const LAYERS_M = [0.03, 0.07, 0.15, 0.3] as const;
 const GROUND_M = 0.45;
 /** Moist garden soil. Source: usual middle figures; conductivity .8 to 1.6 W/mK, capacity 2 to 3 MJ/m3K. */
 const SOIL = { wPerMK: 1.2, jPerM3K: 2.4e6 } as const;
+/**
+ * Its water: a quarter of it by volume, frozen between 0 and half a degree under it, as moist loam does; frozen it takes three
+ * quarters of the warmth for a degree. Kelvin of thawed soil that its freezing is worth: 250 kg/m3 x 334 kJ/kg / capacity.
+ */
+const FREEZING = { belowC: 0.5, worthC: (250 * 334e3) / SOIL.jPerM3K, frozen: 0.78 } as const;
 /** Between soil and the air and skin over it, W/m2K: stirred air and radiation. */
 const SOIL_H = 8;
 /** The part of the light that leaves take; they give it to the air at once. */
@@ -54,10 +65,34 @@ const SKIN_H = 3;
 
 const GAMMA = 1 - Math.SQRT1_2;
 const SECOND = 1 - GAMMA;
+/** Soil's warmth over that at 0 C, in kelvin of thawed soil: base + slope t, thawed, while it freezes, and frozen. */
+const SLOPE = [1, 1 + FREEZING.worthC / FREEZING.belowC, FREEZING.frozen] as const;
+const FROZEN_BASE = FREEZING.belowC * (FREEZING.frozen - 1) - FREEZING.worthC;
+const BASE = [0, 0, FROZEN_BASE] as const;
+/** Which of the three soil is in by its warmth; and which is next by a temperature that one of them gave. */
+const stateOf = (warmth: number): number => (warmth >= 0 ? 0 : warmth >= -FREEZING.belowC - FREEZING.worthC ? 1 : 2);
+const stateAt = (state: number, t: number): number =>
+  state === 0
+    ? t < 0
+      ? 1
+      : 0
+    : state === 1
+      ? t > 0
+        ? 0
+        : t < -FREEZING.belowC
+          ? 2
+          : 1
+      : t > -FREEZING.belowC
+        ? 1
+        : 2;
+const warmthOf = (state: number, t: number): number => (BASE[state] ?? 0) + (SLOPE[state] ?? 1) * t;
+const warmthAt = (t: number): number => warmthOf(t >= 0 ? 0 : t >= -FREEZING.belowC ? 1 : 2, t);
+
 /** How near the air's own temperature is found, and how near a guess must have been to be kept, C. */
 const SPARE_C = 0.002;
 const NEAR_C = 0.3;
 const PASSES = 4;
+const MOST_PASSES = 8;
 /** Halving it changes no day's low or high by .2 C. */
 export const STEPS_PER_HOUR = 2;
 
@@ -109,6 +144,7 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
     highC: new Float64Array(hours).fill(-Infinity),
     open: new Float64Array(hours),
     dripKg: new Float64Array(hours),
+    snowKgPerM2: new Float64Array(hours),
     worstGap: 0,
   };
   const { floorM2: floor, draught, store } = model;
@@ -138,9 +174,12 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
 
   // As it stands now, as it stood at the beginning of the step, and of the stage in hand.
   const soil = new Float64Array(4).fill(start.soilC);
+  const warmth = new Float64Array(4).fill(warmthAt(start.soilC));
+  const state = new Uint8Array(4);
   let air = drive.airC[0] ?? start.soilC;
   let stored = air;
-  const soil0 = new Float64Array(4);
+  let snow = 0;
+  const warmth0 = new Float64Array(4);
   const from = new Float64Array(4);
   const rate = new Float64Array(4);
   const lead = new Float64Array(4);
@@ -158,34 +197,42 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
     const per = switched ? 4 * stepsPerHour : stepsPerHour;
     const dt = 3600 / per;
     const h = GAMMA * dt;
+    const bears = drive.bears[hour];
+    // The run-in is for warmth: what lies at first is nothing.
+    if (n <= 0 || !bears) snow = 0;
+    const under = bears && snow > 0 ? underSnow(bears, snow) : NO_SNOW;
     // An hour begins where the last one ended.
     if (n > 0) run.lowC[n] = run.highC[n] = air;
     for (let k = 0; k < per; k++) {
       let [came, moved, drips] = [0, 0, 0];
       const store0 = stored;
-      soil0.set(soil);
+      warmth0.set(warmth);
       for (let stage = 0; stage < 2; stage++) {
         const f = (k + (stage === 0 ? GAMMA : 1)) / per;
         const weight = dt * (stage === 0 ? SECOND : GAMMA);
         const out = between(drive.airC, before, hour, next, f);
-        const sun = Math.max(0, between(drive.sunW, before, hour, next, f));
+        const sun = under.light * Math.max(0, between(drive.sunW, before, hour, next, f));
         airing.out = out;
         airing.wind = between(drive.windMPerS, before, hour, next, f);
         const leak = between(drive.leak, before, hour, next, f);
-        const tied = between(drive.lossWPerK, before, hour, next, f) + AIR_J_PER_M3K * leak;
-        const skyW = between(drive.skyW, before, hour, next, f);
-        const back = between(drive.returned, before, hour, next, f);
+        const tied = under.loss * between(drive.lossWPerK, before, hour, next, f) + AIR_J_PER_M3K * leak;
+        const skyW = under.sky * between(drive.skyW, before, hour, next, f);
+        // What keeps warmth over a skin keeps the skin warm.
+        const back = 1 - under.loss * (1 - between(drive.returned, before, hour, next, f));
         const drop = between(drive.skinDropC, before, hour, next, f);
         const outside = between(drive.vapour, before, hour, next, f);
         // A hand takes its time: it opens over the hour about the one that is said.
         airing.opened = between(drive.opened, before, hour, next, f);
         const carry = stage === 0 ? 0 : dt * SECOND;
         const fromStore = store0 + carry * storeRate;
-        for (let i = 0; i < 4; i++) from[i] = (soil0[i] ?? 0) + carry * (rate[i] ?? 0);
+        for (let i = 0; i < 4; i++) {
+          from[i] = (warmth0[i] ?? 0) + carry * (rate[i] ?? 0);
+          state[i] = stateOf(warmth[i] ?? 0);
+        }
 
         let [flow, dries, freed, drip] = [0, 0, 0, 0];
         // Vapour goes with the temperatures that it makes: a second time where the first was far off.
-        for (let pass = 0; pass < PASSES; pass++) {
+        for (let pass = 0, settled = false; pass < PASSES || (!settled && pass < MOST_PASSES); pass++) {
           const guess = air;
           const top = soil[0] ?? 0;
           const wetTop = saturatedKgPerM3(top);
@@ -210,8 +257,9 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
             const c = (soilJ[i] ?? 0) / h;
             const side = sideW[i] ?? 0;
             const over = i === 0 ? topW : (downW[i - 1] ?? 0);
-            let d = c + upW + side + over;
-            let r = c * (from[i] ?? 0) + upW * upC + side * out;
+            const now = state[i] ?? 0;
+            let d = c * (SLOPE[now] ?? 1) + upW + side + over;
+            let r = c * ((from[i] ?? 0) - (BASE[now] ?? 0)) + upW * upC + side * out;
             if (i === 0) {
               d += steeper;
               r += soilShare * sun - driesNow + steeper * top;
@@ -238,21 +286,26 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
             air = (S + flow * out) / (D + flow);
           }
           let overC = air;
+          settled = true;
           for (let i = 0; i < 4; i++) {
             const over = i === 0 ? topW : (downW[i - 1] ?? 0);
             overC = ((held[i] ?? 0) + over * overC) / (lead[i] ?? 1);
             soil[i] = overC;
+            const now = state[i] ?? 0;
+            warmth[i] = warmthOf(now, overC);
+            state[i] = stateAt(now, overC);
+            if (state[i] !== now) settled = false;
           }
           stored = storeJ > 0 ? (storeR + storeW * air) / storeD : air;
           dries = driesNow + steeper * ((soil[0] ?? 0) - top);
-          if (Math.abs(air - guess) + Math.abs((soil[0] ?? 0) - top) < NEAR_C) break;
+          if (settled && Math.abs(air - guess) + Math.abs((soil[0] ?? 0) - top) < NEAR_C) break;
         }
 
         storeRate = storeJ > 0 ? (stored - fromStore) / h : 0;
         let fromSides = 0;
         for (let i = 0; i < 4; i++) {
           const now = soil[i] ?? 0;
-          rate[i] = (now - (from[i] ?? 0)) / h;
+          rate[i] = ((warmth[i] ?? 0) - (from[i] ?? 0)) / h;
           fromSides += (sideW[i] ?? 0) * (out - now);
         }
         const lost = (tied + flow) * (out - air);
@@ -264,7 +317,7 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
           (sun + lights + freed + Math.abs(lost) + skyW + Math.abs(fromGround) + Math.abs(fromSides) + Math.abs(dries));
       }
       let gained = storeJ * (stored - store0);
-      for (let i = 0; i < 4; i++) gained += (soilJ[i] ?? 0) * ((soil[i] ?? 0) - (soil0[i] ?? 0));
+      for (let i = 0; i < 4; i++) gained += (soilJ[i] ?? 0) * ((warmth[i] ?? 0) - (warmth0[i] ?? 0));
       airing.louvre = louvreAt(air, airing.louvre);
       if (n < 0) continue;
       run.worstGap = Math.max(run.worstGap, Math.abs(gained - came) / Math.max(1, moved));
@@ -272,7 +325,10 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
       if (air > (run.highC[n] ?? 0)) run.highC[n] = air;
       run.dripKg[n] = (run.dripKg[n] ?? 0) + drips;
     }
+    if (bears) snow = lying(snow, drive.snowMm[hour] ?? 0, drive.airC[hour] ?? 0, air);
     if (n < 0) continue;
+    run.snowKgPerM2[n] = snow;
+    if (start.brushed?.(n, snow)) snow = 0;
     run.airC[n] = air;
     run.soilC[n] = soil[1] ?? 0;
     run.open[n] =

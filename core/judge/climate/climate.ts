@@ -1,11 +1,12 @@
 /** A cover in weather: how warm and how cold it gets, hour by hour and day by day. */
-import { dayOfYear, isoDay, MS_PER_DAY, MS_PER_HOUR, dayAt } from '../../base/days';
+import { dayOfYear, isoDay, MS_PER_DAY, MS_PER_HOUR, dayAt, hourAt } from '../../base/days';
 import { groundC, normalsOf } from '../weather/normals';
 import { type Weather, hoursOf } from '../weather/weather';
 import { type Run, STEPS_PER_HOUR, runBalance } from './balance';
 import { type ClimatePlace, type Worn, driveOf } from './drive';
+import { BRUSH_HOUR, BRUSH_KG_PER_M2 } from './lying';
 import { type BedModel, type Taught, UNTAUGHT } from './model';
-import type { Tending } from './tending';
+import { type Tending, comes } from './tending';
 
 /** One day under the cover, by the clock of the place. */
 export interface DaySum {
@@ -43,6 +44,8 @@ export interface ClimateOptions {
   readonly daily?: ReadonlyMap<string, Tending>;
   /** Run in beforehand over the weather's first hours; four days when not said. */
   readonly runInHours?: number;
+  /** Who brushes snow off the cover, hour by hour; as it is tended when not said. @see BalanceStart.brushed */
+  readonly brushed?: (hour: number, kgPerM2: number) => boolean;
 }
 
 /** So many hours make a bed forget how it began. */
@@ -58,7 +61,14 @@ export function climateOf(
   place: ClimatePlace,
   tending: Tending,
   limits: Limits,
-  { taught = UNTAUGHT, stepsPerHour = STEPS_PER_HOUR, runInHours, daily, worn = () => model }: ClimateOptions = {},
+  {
+    taught = UNTAUGHT,
+    stepsPerHour = STEPS_PER_HOUR,
+    runInHours,
+    daily,
+    brushed,
+    worn = () => model,
+  }: ClimateOptions = {},
 ): Climate {
   const drive = driveOf(worn, weather, place, tending, taught, daily);
   const usual = normalsOf(place);
@@ -68,10 +78,18 @@ export function climateOf(
   const off = month > 0 ? mean - groundC(usual, first + month / 48, 0) : 0;
   // A warmer year than the usual one warms the ground by half of it.
   const deepC = (hour: number): number => groundC(usual, first + hour / 24, 1) + off / 2;
+  const msOf = (hour: number): number => weather.startMs + hour * MS_PER_HOUR;
   const run = runBalance(model, drive, {
     deepC,
     soilC: (deepC(0) + mean) / 2,
     stepsPerHour,
+    brushed:
+      brushed ??
+      ((hour, kg) =>
+        tending.brushes &&
+        kg > BRUSH_KG_PER_M2 &&
+        hourAt(msOf(hour), place.utcHours) === BRUSH_HOUR &&
+        comes(tending, dayAt(msOf(hour), place.utcHours))),
     runInHours: runInHours ?? Math.min(RUN_IN_HOURS, hoursOf(weather)),
   });
   return { run, days: daysOf(run, weather, place.utcHours, limits) };

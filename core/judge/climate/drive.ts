@@ -5,7 +5,8 @@ import { MS_PER_HOUR, dayAt, hourAt, isoDay } from '../../base/days';
 import { type Weather, type WeatherPlace, hoursOf } from '../weather/weather';
 import { ASLANT_DIFFUSE, aslant, diffusePart, saturatedKgPerM3, skyLossWPerM2, sunAt } from './sky';
 import { type BedModel, type Taught, UNTAUGHT } from './model';
-import { type Tending, within } from './tending';
+import { type Bearing, bearingOf } from './lying';
+import { type Tending, comes, within } from './tending';
 
 /** A place with its clock. */
 export interface ClimatePlace extends WeatherPlace {
@@ -35,6 +36,9 @@ export interface Drive {
   /** 1 where a hand has opened it. */
   readonly opened: Float64Array;
   readonly lightsW: Float64Array;
+  /** Fresh snow that falls, mm; and what faces it lies on, undefined where nothing covers the bed. */
+  readonly snowMm: Float64Array;
+  readonly bears: readonly (Bearing | undefined)[];
 }
 
 /** Wind at a bed for wind at ten metres. Source: log law over gardens, roughness .1 to .5 m, at half a metre. */
@@ -76,6 +80,7 @@ function skinOf(model: BedModel) {
     skinM2,
     passes,
     seen: skySeen(model.horizon),
+    bears: model.bare ? undefined : bearingOf(model.faces, model.wallsWPerK),
     skyOf: model.faces.map((f) => (1 + f.up) / 2),
     groundOf: model.faces.map((f) => (1 - f.up) / 2),
   };
@@ -113,6 +118,8 @@ export function driveOf(
     windMPerS: list(),
     opened: list(),
     lightsW: list(),
+    snowMm: Float64Array.from(weather.snowMm),
+    bears: Array.from<Bearing | undefined>({ length: hours }),
   };
   const onDate = typeof worn === 'function' ? worn : () => worn;
   let whiteMm = 0;
@@ -134,8 +141,9 @@ export function driveOf(
       const model = onDate(date);
       if (skin?.model !== model) skin = skinOf(model);
     }
-    const { model, skinM2, passes, seen, skyOf, groundOf } = skin;
+    const { model, skinM2, bears, passes, seen, skyOf, groundOf } = skin;
     d.windMPerS[i] = wind;
+    d.bears[i] = bears;
     d.vapour[i] = saturatedKgPerM3(Math.min(dew, air));
     whiteMm = Math.max(0, whiteMm + (weather.snowMm[i] ?? 0) - (air > THAWS_C ? air - THAWS_C : 0.05));
     const albedo = whiteMm > 20 ? SNOW_ALBEDO : GRASS_ALBEDO;
@@ -184,8 +192,7 @@ export function driveOf(
     d.skinDropC[i] = skinM2 > 0 ? sky / Math.max(1e-9, through) : 0;
     d.returned[i] = skinM2 > 0 ? Math.min(0.9, through / skinM2 / h) : 0;
     d.leak[i] = (taught.loss * leaksIn(model, wind) * model.volumeM3) / 3600;
-    const weekday = (((day + 4) % 7) + 7) % 7;
-    d.opened[i] = tended.open && !tended.forgets.includes(weekday) && within(tended.open, hour + 0.5) ? 1 : 0;
+    d.opened[i] = tended.open && comes(tended, day) && within(tended.open, hour + 0.5) ? 1 : 0;
     d.lightsW[i] = model.lightsW > 0 && within(tended.lights, hour + 0.5) ? model.lightsW : 0;
   }
   // Who decides day by day has looked at the day.

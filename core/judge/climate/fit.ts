@@ -73,10 +73,15 @@ export function fitReadings(readings: readonly Reading[], run: (options: Climate
   let normal = { a: 0, b: 0, d: 0 };
   let spread = spreadOf(now);
   for (let i = 0; i < ROUNDS; i++) {
-    // How the residuals move with each factor.
-    const moved = ([dx, dy]: readonly [number, number]): readonly number[] => used(of(at([x[0] + dx, x[1] + dy])));
-    const byLoss = fitsLoss ? moved([STEP, 0]).map((r, k) => (r - (now[k] ?? 0)) / STEP) : now.map(() => 0);
-    const byGain = fitsGain ? moved([0, STEP]).map((r, k) => (r - (now[k] ?? 0)) / STEP) : now.map(() => 0);
+    const from = now;
+    const moved = (dx: number, dy: number): readonly number[] => used(of(at([x[0] + dx, x[1] + dy])));
+    // How the residuals move with each factor, the lesser of both ways: a day on which snow slides off or does not jumps in one.
+    const slopes = (dx: number, dy: number): readonly number[] => {
+      const [up, down] = [moved(dx, dy), moved(-dx, -dy)];
+      return from.map((r, k) => lesser(((up[k] ?? r) - r) / STEP, (r - (down[k] ?? r)) / STEP));
+    };
+    const byLoss = fitsLoss ? slopes(STEP, 0) : from.map(() => 0);
+    const byGain = fitsGain ? slopes(0, STEP) : from.map(() => 0);
     spread = spreadOf(now);
     let [a, b, d, u, v] = [0, 0, 0, 0, 0];
     now.forEach((r, k) => {
@@ -121,6 +126,8 @@ export function fitReadings(readings: readonly Reading[], run: (options: Climate
     offAfterC: middle(now.map(Math.abs)),
   };
 }
+
+const lesser = (a: number, b: number): number => (Math.abs(a) < Math.abs(b) ? a : b);
 
 const middle = (list: readonly number[]): number => {
   const sorted = [...list].sort((a, b) => a - b);

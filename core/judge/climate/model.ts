@@ -42,6 +42,8 @@ export interface BedModel {
   readonly store: Store | undefined;
   readonly blanketM2KPerW: number;
   readonly lightsW: number;
+  /** Nothing is on it: no snow lies over it. */
+  readonly bare?: true;
 }
 
 /** Corrections that a garden's own readings have taught; 1 is as reckoned. */
@@ -85,6 +87,7 @@ const OPEN_PER_HOUR = 1000;
 /** The same bed with its cover off: all the light, and the air of outside. */
 export const uncovered = (m: BedModel): BedModel => ({
   ...m,
+  bare: true,
   faces: m.faces.map((f) => ({ ...f, light: 1 })),
   leaksPerHour: OPEN_PER_HOUR,
   leaksRange: [OPEN_PER_HOUR, OPEN_PER_HOUR],

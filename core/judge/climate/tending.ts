@@ -15,6 +15,8 @@ export const tendingSchema = z.strictObject({
   /** From evening to morning, where there is a blanket or lights. */
   blanket: span,
   lights: span,
+  /** Snow is brushed off in the mornings. */
+  brushes: z.boolean().default(true),
 });
 export type Tending = z.infer<typeof tendingSchema>;
 
@@ -25,7 +27,11 @@ export const USUAL_TENDING: Tending = {
   forgets: [],
   blanket: { from: 16, to: 8 },
   lights: { from: 20, to: 7 },
+  brushes: true,
 };
+
+/** Whether somebody comes on a day. @param day days since 1970, a Thursday */
+export const comes = ({ forgets }: Tending, day: number): boolean => !forgets.includes((((day + 4) % 7) + 7) % 7);
 
 /** Whether an hour of the clock lies in a span; one that ends before it begins goes over midnight. */
 export const within = ({ from, to }: { readonly from: number; readonly to: number }, at: number): boolean =>

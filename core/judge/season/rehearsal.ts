@@ -7,7 +7,7 @@ import type { BedModel } from '../climate/model';
 import type { Tending } from '../climate/tending';
 import { bell } from '../../base/noise';
 import { placeSeed, simulatedWeather } from '../weather/simulated';
-import { BRUSH_HOUR, lying, wetMm } from './lying';
+import { BRUSH_HOUR, BRUSH_KG_PER_M2, wetMm } from '../climate/lying';
 
 /** Who brushes snow off: nobody, every morning, or as soon as it lies deep. */
 export type Brushing = 'never' | 'mornings' | 'at once';
@@ -65,8 +65,6 @@ export interface Winter {
   };
 }
 
-/** Brushed in the morning when there is so much, kg/m2; at once means from half of it on, whatever the hour. */
-const BRUSH_KG_PER_M2 = 4;
 /** So far over what it likes leaves scald, C, and so many hours of it kill. */
 const COOKS_OVER_C = 15;
 const COOKS_HOURS = 2;
@@ -85,11 +83,27 @@ export const winterStartMs = (place: ClimatePlace, year: number): number =>
  */
 export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter {
   const weather = simulatedWeather(ask.place, seed, winterStartMs(ask.place, year), WINTER_HOURS);
-  const climate = climateOf(ask.model, weather, ask.place, ask.tending, ask.limits, ask.options);
   const dice = placeSeed(ask.place, seed);
   const bears = (b: Bears | undefined, channel: number): number =>
     b ? b.middle * Math.exp(b.deviation * bell(dice, channel, 0)) : Infinity;
   const [folds, lifts] = [bears(ask.snow, 90), bears(ask.gust, 91)];
+  const hourOf = (at: number): number => hourAt(weather.startMs + at * MS_PER_HOUR, ask.place.utcHours);
+  const dateOf = (at: number): string => isoDay(dayAt(weather.startMs + at * MS_PER_HOUR, ask.place.utcHours));
+  const lifted = (at: number): boolean => (weather.gustMPerS[at] ?? 0) > lifts && ask.bare?.(dateOf(at)) !== true;
+  // At once means from half of what is brushed of a morning, whatever the hour; nobody brushes what is down.
+  const brushings = new Set<number>();
+  let down = false;
+  const brushed = (at: number, kg: number): boolean => {
+    down ||= kg > folds || lifted(at);
+    const now =
+      ask.brushing === 'at once'
+        ? kg > BRUSH_KG_PER_M2 / 2
+        : ask.brushing === 'mornings' && hourOf(at) === BRUSH_HOUR && kg > BRUSH_KG_PER_M2;
+    if (!now || down) return false;
+    brushings.add(at);
+    return true;
+  };
+  const climate = climateOf(ask.model, weather, ask.place, ask.tending, ask.limits, { ...ask.options, brushed });
   const events: WinterEvent[] = [];
   const sums = { brushed: 0, hotHours: 0, nearNights: 0, livedDays: 0, mostSnowKgPerM2: 0 };
   const days: WinterDay[] = [];
@@ -109,20 +123,13 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
       crop = how;
       tell(how, text);
     };
-    const bare = ask.bare?.(day.date) === true;
-    if (bare) snow = 0;
     let gust = 0;
     let fell = 0;
     let scalded = 0;
-    for (
-      ;
-      at < weather.airC.length && isoDay(dayAt(weather.startMs + at * MS_PER_HOUR, ask.place.utcHours)) === day.date;
-      at++
-    ) {
-      const hour = hourAt(weather.startMs + at * MS_PER_HOUR, ask.place.utcHours);
+    for (; at < weather.airC.length && dateOf(at) === day.date; at++) {
       fell += weather.snowMm[at] ?? 0;
       const inside = climate.run.airC[at] ?? 0;
-      if (!bare) snow = lying(snow, weather.snowMm[at] ?? 0, weather.airC[at] ?? 0, inside);
+      snow = climate.run.snowKgPerM2[at] ?? 0;
       gust = Math.max(gust, weather.gustMPerS[at] ?? 0);
       sums.mostSnowKgPerM2 = Math.max(sums.mostSnowKgPerM2, snow);
       if (snow > folds)
@@ -131,13 +138,9 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
           amount(wetMm(snow), 'snowDepth'),
           ' of wet snow, or its weight in fresh.',
         ]);
-      if (gust > lifts && !bare) breaks('blown', [`A gust of ${Math.round(gust)} m/s takes it away.`]);
+      if (lifted(at)) breaks('blown', [`A gust of ${Math.round(gust)} m/s takes it away.`]);
       if (inside > ask.limits.hotC + COOKS_OVER_C) scalded++;
-      const brushes =
-        ask.brushing === 'at once'
-          ? snow > BRUSH_KG_PER_M2 / 2
-          : ask.brushing === 'mornings' && hour === BRUSH_HOUR && snow > BRUSH_KG_PER_M2;
-      if (brushes && cover === undefined) {
+      if (brushings.has(at)) {
         snow = 0;
         sums.brushed++;
         if (ask.brushing === 'mornings') tell('brushed', ['Brushed off.']);

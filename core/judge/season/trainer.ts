@@ -7,7 +7,7 @@ import { BLANKET_M2K_PER_W, type BedModel } from '../climate/model';
 import { type Tending, USUAL_TENDING } from '../climate/tending';
 import { simulatedForecast, simulatedWeather } from '../weather/simulated';
 import type { Weather } from '../weather/weather';
-import { BRUSH_HOUR, lying, wetMm } from './lying';
+import { BRUSH_HOUR, wetMm } from '../climate/lying';
 
 /** What is decided of an evening, for the night and the day after it. */
 export interface Decision {
@@ -92,6 +92,9 @@ const tendingOf = ({ blanket, open }: Decision): Tending => ({
 function daysOf(ask: TrainerAsk, weather: Weather, decisions: readonly Decision[]): readonly TrainedDay[] {
   const daily = new Map<string, Tending>();
   decisions.forEach((d, i) => daily.set(addDays(ask.from, i), tendingOf(d)));
+  // Mornings before the first evening are brushed: the five days begin with a clear cover.
+  const brushed = (at: number): boolean =>
+    at % 24 === BRUSH_HOUR && decisions[Math.floor(at / 24) - DAYS_BEFORE]?.brush !== false;
   const before = tendingOf({ blanket: false, open: false, brush: false });
   const { days, run } = climateOf(
     { ...ask.model, blanketM2KPerW: BLANKET_M2K_PER_W },
@@ -99,19 +102,17 @@ function daysOf(ask: TrainerAsk, weather: Weather, decisions: readonly Decision[
     ask.place,
     before,
     ask.limits,
-    { daily },
+    { daily, brushed },
   );
-  let [snow, folded] = [0, false];
-  return decisions.flatMap((decision, i): readonly TrainedDay[] => {
+  let folded = false;
+  return decisions.flatMap((_, i): readonly TrainedDay[] => {
     const day = days[DAYS_BEFORE + i];
     if (!day) return [];
     let most = 0;
     for (let hour = 0; hour < 24; hour++) {
-      const at = 24 * (DAYS_BEFORE + i) + hour;
-      snow = lying(snow, weather.snowMm[at] ?? 0, weather.airC[at] ?? 0, run.airC[at] ?? 0);
+      const snow = run.snowKgPerM2[24 * (DAYS_BEFORE + i) + hour] ?? 0;
       most = Math.max(most, snow);
       if (snow > (ask.foldsKgPerM2 ?? Infinity)) folded = true;
-      if (decision.brush && hour === BRUSH_HOUR) snow = 0;
     }
     // Under a cover that is down it is as it is outside.
     const open = folded ? { lowC: Math.min(day.lowC, day.outLowC), highC: day.outHighC } : {};

@@ -150,6 +150,15 @@ export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNo
         ) : (
           <p>Nothing of it is opened by hand for air.</p>
         )}
+        <Choice
+          label="Snow"
+          value={tending.brushes ? 'brushed' : 'left'}
+          options={[
+            { value: 'brushed', label: 'Brushed off in the mornings', why: 'Light comes in, and little ever lies.' },
+            { value: 'left', label: 'Left to lie', why: 'It keeps warmth in and light out, and weighs on the cover.' },
+          ]}
+          onChange={(v) => void tend((t) => void (t.brushes = v === 'brushed'))}
+        />
         {(warmth?.kind === 'blanket' || warmth?.kind === 'lights') && (
           <>
             <Row name={warmth.kind === 'blanket' ? 'Blanket on' : 'Lights on'}>

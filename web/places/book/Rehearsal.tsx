@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
-import { wetMm } from '../../../core/judge/season/lying';
+import { wetMm } from '../../../core/judge/climate/lying';
 import type { Brushing, Winters } from '../../../core/judge/season/rehearsal';
 import type { Played } from '../../../core/rehearse';
 import { capital } from '../../../core/base/figure';
