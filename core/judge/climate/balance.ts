@@ -209,20 +209,23 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
       warmth0.set(warmth);
       for (let stage = 0; stage < 2; stage++) {
         const f = (k + (stage === 0 ? GAMMA : 1)) / per;
+        // Between the middles of hours, straight: which other hour counts, and by what part.
+        const other = f < 0.5 ? before : next;
+        const part = Math.abs(f - 0.5);
         const weight = dt * (stage === 0 ? SECOND : GAMMA);
-        const out = between(drive.airC, before, hour, next, f);
-        const sun = under.light * Math.max(0, between(drive.sunW, before, hour, next, f));
+        const out = between(drive.airC, hour, other, part);
+        const sun = under.light * Math.max(0, between(drive.sunW, hour, other, part));
         airing.out = out;
-        airing.wind = between(drive.windMPerS, before, hour, next, f);
-        const leak = between(drive.leak, before, hour, next, f);
-        const tied = under.loss * between(drive.lossWPerK, before, hour, next, f) + AIR_J_PER_M3K * leak;
-        const skyW = under.sky * between(drive.skyW, before, hour, next, f);
+        airing.wind = between(drive.windMPerS, hour, other, part);
+        const leak = between(drive.leak, hour, other, part);
+        const tied = under.loss * between(drive.lossWPerK, hour, other, part) + AIR_J_PER_M3K * leak;
+        const skyW = under.sky * between(drive.skyW, hour, other, part);
         // What keeps warmth over a skin keeps the skin warm.
-        const back = 1 - under.loss * (1 - between(drive.returned, before, hour, next, f));
-        const drop = between(drive.skinDropC, before, hour, next, f);
-        const outside = between(drive.vapour, before, hour, next, f);
+        const back = 1 - under.loss * (1 - between(drive.returned, hour, other, part));
+        const drop = between(drive.skinDropC, hour, other, part);
+        const outside = between(drive.vapour, hour, other, part);
         // A hand takes its time: it opens over the hour about the one that is said.
-        airing.opened = between(drive.opened, before, hour, next, f);
+        airing.opened = between(drive.opened, hour, other, part);
         const carry = stage === 0 ? 0 : dt * SECOND;
         const fromStore = store0 + carry * storeRate;
         for (let i = 0; i < 4; i++) {
@@ -339,10 +342,10 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
   return run;
 }
 
-/** Between the middles of hours, straight. @param f how far the hour in hand has gone, 0 to 1 */
-function between(list: Float64Array, before: number, hour: number, next: number, f: number): number {
+/** So far from one hour to another, straight. @param part 0 to 1 */
+function between(list: Float64Array, hour: number, other: number, part: number): number {
   const now = list[hour] ?? 0;
-  return f < 0.5 ? now + (0.5 - f) * ((list[before] ?? now) - now) : now + (f - 0.5) * ((list[next] ?? now) - now);
+  return now + part * ((list[other] ?? now) - now);
 }
 
 /** The air's temperature at which D t = S + vents(t) (out - t): what the vents take grows with t, so there is one. Illinois rule. */
