@@ -2,7 +2,8 @@
 import { type WishCost, costsOf } from '../core/brief/costs';
 import { asked, findAll } from '../core/brief/find';
 import { briefReport, readBriefJob } from '../core/brief/job';
-import { proven } from '../core/brief/offers';
+import { nothingKnown } from '../core/brief/design';
+import { proven, provenIn } from '../core/brief/offers';
 import { type Result, ok } from '../core/base/result';
 import type { IntegerSolver } from '../core/make/cutting/linearProgram';
 import { type Options, json, numberOf, readText } from './read';
@@ -26,8 +27,13 @@ export async function designCommand(path: string, options: Options, solver: Inte
   const job = readBriefJob(value.value);
   if (!job.ok) return job;
   const { garden, bedId, brief } = job.value;
-  const found = proven(garden, brief, findAll(garden, bedId, brief, { seed: seed.value }), solver);
+  const known = nothingKnown();
+  const found = proven(garden, brief, findAll(garden, bedId, brief, { seed: seed.value, known }), solver);
   const [best] = found.offers;
-  const costs = best ? costsTo(costsOf(garden, bedId, brief, best, found, seed.value)) : [];
+  const costs = best
+    ? costsTo(
+        costsOf(garden, bedId, brief, best, found, { seed: seed.value, known, prove: provenIn(garden, brief, solver) }),
+      )
+    : [];
   return ok(briefReport(asked(garden, bedId, brief), found, costs, seed.value));
 }

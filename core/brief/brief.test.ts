@@ -10,8 +10,8 @@ import { pricedThings } from '../show/prices';
 import { buildSite } from '../garden/buildSite';
 import { type Brief, NOTHING_SAID, briefSchema } from '../site/brief';
 import { firstCover, startingCover } from '../start';
-import { binding, costsOf, samePrice } from './costs';
-import { figuresOf, movesOf } from './design';
+import { type WishCost, binding, costsOf, samePrice } from './costs';
+import { figuresOf, movesOf, nothingKnown, weighedIn } from './design';
 import { type FindOptions, asked, findAll, poolsOf } from './find';
 import { briefReport, readBriefJob } from './job';
 import { whyNot } from './whyNot';
@@ -243,7 +243,7 @@ test('what wishes cost: none makes it dearer to leave out, none cheaper to ask m
   const found = findAll(garden, BED, b, { seed: 1, most: 60 });
   const [offer] = found.offers;
   if (!offer) throw new Error('none');
-  const run = costsOf(garden, BED, b, offer, found, 1);
+  const run = costsOf(garden, BED, b, offer, found, { seed: 1 });
   let last = run.next();
   while (!last.done) last = run.next();
   const { wishes } = last.value;
@@ -258,6 +258,49 @@ test('what wishes cost: none makes it dearer to leave out, none cheaper to ask m
   for (const w of binding(wishes, offer.weighed.price)) expect(samePrice(1, 1 + (w.change ?? 0))).toBe(false);
   expect(more(b, 'snow', true)?.wetSnowMm).toBe(250);
   expect(more(b, 'price', true)).toBeUndefined();
+}, 60_000);
+
+test('what the search weighed stands for its wishes: the costs are those of a search that knows nothing', () => {
+  const b = brief({
+    crops: ['kale'],
+    purposes: ['winter'],
+    coldestC: -8,
+    price: 230,
+    hours: 30,
+    oneHand: true,
+    kinds: ['staked-tunnel'],
+  });
+  const known = nothingKnown();
+  const found = findAll(garden, BED, b, { seed: 1, most: 60, known });
+  const [offer] = found.offers;
+  if (!offer) throw new Error('none');
+  expect(known.weighed.size).toBeGreaterThanOrEqual(found.judged);
+  const end = (options: Omit<Parameters<typeof costsOf>[5], 'seed'>) => {
+    const run = costsOf(garden, BED, b, offer, found, { seed: 1, ...options });
+    for (;;) {
+      const { value, done } = run.next();
+      if (done) return value.wishes;
+    }
+  };
+  const told = (list: readonly WishCost[]) => list.map((w) => [w.id, w.how, w.change, w.cover?.answers]);
+  const cold = end({});
+  expect(told(end({ known }))).toEqual(told(cold));
+  expect(cold.map((w) => w.id)).toEqual(
+    expect.arrayContaining(['headroom', 'winter', 'cold', 'price', 'hours', 'one hand']),
+  );
+  // Every answer does all that its own brief asks.
+  for (const { cover, brief: asks } of cold) {
+    const ask = asked(garden, BED, asks);
+    if (cover) expect(weighedIn(ask.garden, cover, ask.wishes, asks)?.w.misses).toEqual({});
+  }
+  // Proven prices take the place of quick ones, on both sides: all a tenth dearer, all changes a tenth larger.
+  const price = (cover: Cover) => weighedIn(garden, cover, [], b)?.w.price ?? NaN;
+  const proven = end({ known, prove: (cover) => 1.1 * price(cover) });
+  proven.forEach((w, i) => {
+    const { change } = cold[i] as WishCost;
+    if (change === undefined) expect(w.change).toBeUndefined();
+    else expect(w.change).toBeCloseTo(1.1 * change, 6);
+  });
 }, 60_000);
 
 test('a design of one’s own is held against another, wish by wish', () => {

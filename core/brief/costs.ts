@@ -4,11 +4,11 @@ import { type Phrase, amount } from '../base/figure';
 import { isMetric } from '../base/length';
 import type { Cover, Garden } from '../garden/garden';
 import type { Brief } from '../site/brief';
-import type { Weighed } from './design';
+import { type Known, type Weighed, keyOf, missing, nothingKnown } from './design';
 import type { Found, Offer } from './answer';
 import { asked, poolsOf } from './find';
-import { more, placeAsksMore, without } from './loosened';
-import { FIGURE_QUANTITY, type Wish, missOf } from './wishes';
+import { more, placeAsksMore, weighsTheSame, without } from './loosened';
+import { FIGURE_QUANTITY, type Wish, gardenFor, missOf, missOfFigure, wishesOf } from './wishes';
 
 /** Designs whose prices differ by less are called equal: shops differ by more. Source: our own figure. */
 export const PRICE_NOISE = 0.03;
@@ -17,14 +17,15 @@ export const samePrice = (a: number, b: number): boolean => Math.abs(a - b) <= P
 /** One wish, and what another word on it would do to the price. */
 export interface WishCost {
   readonly id: string;
-  /** Left out, asking for more, or asking for a little less. */
-  readonly how: 'without' | 'more' | 'less';
+  /** Left out, asking for more, asking for a little less; or the very same, for which something cheaper was come upon. */
+  readonly how: 'without' | 'more' | 'less' | 'again';
   /** "without the one-hand opening", "12 in of wet snow instead of 8 in". */
   readonly said: Phrase;
   /** What the cheapest then costs more; less than nothing where it is cheaper. undefined: nothing was found. */
   readonly change: number | undefined;
-  /** The cheapest then. */
+  /** The cheapest then, and the brief that it does all of. */
   readonly cover: Cover | undefined;
+  readonly brief: Brief;
 }
 
 /** Work that goes into one kind for one wish. */
@@ -34,8 +35,10 @@ const OTHERS = 1;
 /** Wishes nearest to a jump that are told. */
 const NEAREST = 3;
 
+type Pool = readonly Judged<Cover, Weighed>[];
+
 /** The cheapest of a pool that misses nothing. */
-function bestOf(pool: readonly Judged<Cover, Weighed>[]): Judged<Cover, Weighed> | undefined {
+function bestOf(pool: Pool): Judged<Cover, Weighed> | undefined {
   return pool
     .filter(({ worth }) => worth.miss === 0)
     .reduce<Judged<Cover, Weighed> | undefined>((a, b) => (a && !better(b.worth, a.worth) ? a : b), undefined);
@@ -44,8 +47,14 @@ function bestOf(pool: readonly Judged<Cover, Weighed>[]): Judged<Cover, Weighed>
 /** What has been found of the wishes so far. */
 export interface Costs {
   readonly wishes: readonly WishCost[];
-  /** A cheaper design for the brief itself, come upon on the way. */
-  readonly cheaper: Judged<Cover, Weighed> | undefined;
+}
+
+export interface CostOptions {
+  readonly seed: number;
+  /** What the search itself weighed. */
+  readonly known?: Known;
+  /** The price of a design by cuts proven best; undefined where it is not proven. */
+  readonly prove?: (cover: Cover) => number | undefined;
 }
 
 /**
@@ -59,7 +68,7 @@ export function* costsOf(
   brief: Brief,
   chosen: Offer,
   found: Pick<Found, 'kinds' | 'almost'>,
-  seed: number,
+  { seed, known = nothingKnown(), prove = () => undefined }: CostOptions,
 ): Generator<Costs, Costs> {
   const base = asked(garden, bedId, brief);
   const others = found.kinds
@@ -71,13 +80,44 @@ export function* costsOf(
   const priced: Priced[] = [];
   const jumps: Jump[] = [];
   const { price: before } = chosen.weighed;
-  let cheaper: Costs['cheaper'];
+  const proofs = new Map<string, number | undefined>();
+  const proven = ({ s, worth }: Judged<Cover, Weighed>): number => {
+    const key = keyOf(s);
+    if (!proofs.has(key)) proofs.set(key, prove(s));
+    return proofs.get(key) ?? worth.price;
+  };
+  const inHand = proven({ s: chosen.cover, worth: chosen.weighed });
+  /** The brief with another word on one wish, searched from what is there: weights stand where that changes no garden. */
+  const searched = (id: string, other: Brief, starts: readonly Offer[], most: number): Pool => {
+    const options = { seed, most, from: starts.map((o) => o.cover) };
+    const kinds = [...new Set(starts.map((o) => o.kind))];
+    const anew = asked(garden, bedId, other);
+    if (!weighsTheSame(id)) return poolsOf(anew, kinds, options);
+    const bound = anew.wishes.find((w) => w.id === id)?.bound;
+    const read = (w: Weighed): Weighed => missing(w, id, bound ? missOfFigure(bound, w.figures) : 0);
+    return poolsOf({ ...anew, wishes: base.wishes }, kinds, { ...options, known, read });
+  };
+  let cheaper: Judged<Cover, Weighed> | undefined;
   const so = (all: readonly Priced[]): Costs => {
-    const price = cheaper?.worth.price ?? before;
-    return {
-      wishes: all.map(({ to, ...c }) => ({ ...c, change: to === undefined ? undefined : to - price })),
-      cheaper,
-    };
+    const price = cheaper ? proven(cheaper) : inHand;
+    const again: readonly WishCost[] = cheaper
+      ? [
+          {
+            id: 'again',
+            how: 'again',
+            said: ['all of it, by another design'],
+            change: price - inHand,
+            cover: cheaper.s,
+            brief,
+          },
+        ]
+      : [];
+    // Less asked is never dearer, whatever the quick rule said of the two.
+    const changed = ({ to, ...c }: Priced): WishCost => ({
+      ...c,
+      change: to === undefined ? undefined : (c.how === 'without' ? Math.min(to, price) : to) - price,
+    });
+    return { wishes: [...again, ...all.map(changed)] };
   };
   for (const wish of base.wishes) {
     const loose = without(brief, wish.id);
@@ -94,31 +134,31 @@ export function* costsOf(
         .sort((x, y) => x.weighed.price - y.weighed.price)
         .slice(0, OTHERS);
       const starts = [...(almost ? [almost] : []), ...near, ...ruledOut, ...lower];
-      const pool = searched(asked(garden, bedId, loose), starts, MOST, seed);
+      const pool = searched(wish.id, loose, starts, MOST);
       const best = bestOf(pool);
       const said = wish.dropped ?? ['without ', ...wish.thing];
-      priced.push({ id: wish.id, how: 'without', said, to: best?.worth.price, cover: best?.s });
-      const jump = jumpOf(wish, pool, chosen.weighed);
+      priced.push({ id: wish.id, how: 'without', said, to: best && proven(best), cover: best?.s, brief: loose });
+      const jump = jumpOf(wish, pool, chosen.weighed, brief, proven);
       if (jump) jumps.push(jump);
       yield so(priced);
     }
     const tight = more(brief, wish.id, isMetric(garden.units.length));
     if (tight) {
-      const ask = asked(garden, bedId, tight);
-      const best = bestOf(searched(ask, near, 2 * MOST, seed));
-      const asks = ask.wishes.find((w) => w.id === wish.id)?.thing ?? [];
+      const best = bestOf(searched(wish.id, tight, near, 2 * MOST));
+      const asks = wishesOf(gardenFor(garden, tight), tight).find((w) => w.id === wish.id)?.thing ?? [];
       priced.push({
         id: wish.id,
         how: 'more',
         said: [...asks, ' instead of ', ...wish.thing],
-        to: best?.worth.price,
+        to: best && proven(best),
         cover: best?.s,
+        brief: tight,
       });
       // What does more does all that was asked.
       if (
         best &&
         best.worth.warnings <= chosen.weighed.warnings &&
-        best.worth.price < (cheaper?.worth.price ?? before) - 0.005
+        proven(best) < (cheaper ? proven(cheaper) : inHand) - 0.005
       )
         cheaper = best;
       yield so(priced);
@@ -137,11 +177,14 @@ interface Jump {
   readonly priced: Priced;
 }
 
-const searched = (ask: ReturnType<typeof asked>, starts: readonly Offer[], most: number, seed: number) =>
-  poolsOf(ask, [...new Set(starts.map((o) => o.kind))], { seed, most, from: starts.map((o) => o.cover) });
-
 /** The design that is cheaper for the least less of what a wish asks; nothing where none is. */
-function jumpOf(wish: Wish, pool: readonly Judged<Cover, Weighed>[], { price, warnings }: Weighed): Jump | undefined {
+function jumpOf(
+  wish: Wish,
+  pool: Pool,
+  { price, warnings }: Weighed,
+  brief: Brief,
+  proven: (j: Pool[number]) => number,
+): Jump | undefined {
   const { bound } = wish;
   if (!bound || wish.id === 'price') return undefined;
   const cheaper = pool
@@ -160,8 +203,9 @@ function jumpOf(wish: Wish, pool: readonly Judged<Cover, Weighed>[], { price, wa
       id: wish.id,
       how: 'less',
       said: [amount(least.worth.figures[bound.figure], FIGURE_QUANTITY[bound.figure]), ' instead of ', ...wish.thing],
-      to: least.worth.price,
+      to: proven(least),
       cover: least.s,
+      brief,
     },
   };
 }

@@ -58,6 +58,13 @@ export function weigh(o: Outline, wishes: readonly Wish[], brief: Brief, price =
   };
 }
 
+/** What a design weighs where it misses something else, or nothing, of one wish. */
+export function missing(w: Weighed, id: string, miss: number): Weighed {
+  const others = Object.entries(w.misses).filter(([wish]) => wish !== id);
+  const misses = Object.fromEntries(miss > 0 ? [...others, [id, miss]] : others);
+  return { ...w, misses, miss: Object.values(misses).reduce((sum, m) => sum + m, 0) };
+}
+
 /** A cover worked out in the garden of its brief, and weighed; nothing where it cannot be built or cut there. */
 export function weighedIn(
   garden: Garden,
@@ -73,9 +80,19 @@ export function weighedIn(
 /** The same answers in an object of their own: what is remembered by it goes with it. */
 const fresh = (cover: Cover): Cover => ({ ...cover, answers: { ...cover.answers } }) as Cover;
 
-/** What works designs of one brief out, keeping no more than the one in hand. */
-export function workshop(garden: Garden, brief: Brief, wishes: readonly Wish[]) {
-  let last: { of: Cover; laid: Laid | undefined; price?: number | undefined; outline?: Outline } | undefined;
+/** Designs of one brief that were weighed, or only priced, by what they are; nothing for those that cannot be. */
+export interface Known {
+  readonly weighed: Map<string, Weighed | undefined>;
+  readonly prices: Map<string, number | undefined>;
+}
+export const nothingKnown = (): Known => ({ weighed: new Map(), prices: new Map() });
+
+/**
+ * What works designs of one brief out, keeping no more than the one in hand and what they weighed.
+ * @param known what was weighed before, for the same garden and wishes
+ */
+export function workshop(garden: Garden, brief: Brief, wishes: readonly Wish[], known = nothingKnown()) {
+  let last: { of: Cover; laid: Laid | undefined; outline?: Outline } | undefined;
   const laidOf = (cover: Cover): Laid | undefined => {
     if (last?.of !== cover) {
       const laid = layOut(garden, fresh(cover));
@@ -90,17 +107,24 @@ export function workshop(garden: Garden, brief: Brief, wishes: readonly Wish[]) 
   };
   /** What it costs by the quick cutting rule, before anything is judged; nothing where it cannot be cut from what is sold. */
   const priceOf = (cover: Cover): number | undefined => {
+    const key = keyOf(cover);
+    if (known.prices.has(key)) return known.prices.get(key);
     const laid = laidOf(cover);
-    if (last && laid) last.price ??= quickPrice(laid);
-    return last?.price !== undefined && Number.isFinite(last.price) ? last.price : undefined;
+    const price = laid ? quickPrice(laid) : NaN;
+    known.prices.set(key, Number.isFinite(price) ? price : undefined);
+    return known.prices.get(key);
   };
   return {
     outlineOf,
     priceOf,
     weigh: (cover: Cover): Weighed | undefined => {
+      const key = keyOf(cover);
+      if (known.weighed.has(key)) return known.weighed.get(key);
       const price = priceOf(cover);
       const o = price === undefined ? undefined : outlineOf(cover);
-      return o && weigh(o, wishes, brief, price);
+      const weighed = o && weigh(o, wishes, brief, price);
+      known.weighed.set(key, weighed);
+      return weighed;
     },
   };
 }

@@ -6,7 +6,7 @@ import type { Cover, Garden } from '../garden/garden';
 import { type Brief, NOTHING_SAID } from '../site/brief';
 import { firstCover } from '../start';
 import { type Found, type Searched, answerOf } from './answer';
-import { type Weighed, type Workshop, keyOf, mendsOf, movesOf, withFewer, workshop } from './design';
+import { type Known, type Weighed, type Workshop, keyOf, mendsOf, movesOf, withFewer, workshop } from './design';
 import { cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
 
 /** Where a search stands; the answer so far is worked out only where it is asked for. */
@@ -23,6 +23,10 @@ export interface FindOptions {
   readonly small?: number;
   /** Covers to begin from beside each kind's own first one. */
   readonly from?: readonly Cover[];
+  /** What was weighed before for the same garden and wishes, and is added to. */
+  readonly known?: Known;
+  /** Weights read for other wishes, where these need no other garden. */
+  readonly read?: (weighed: Weighed) => Weighed;
 }
 
 const MOST = 250;
@@ -105,8 +109,12 @@ export function asked(garden: Garden, bedId: string, brief: Brief) {
 export type Asked = ReturnType<typeof asked>;
 
 function searching({ garden, bedId, brief, wishes }: Asked, key: string, options: FindOptions): Searching {
-  const { seed, most = MOST, only, small = 0, from = [] } = options;
-  const shop = workshop(garden, brief, wishes);
+  const { seed, most = MOST, only, small = 0, from = [], known, read = (weighed) => weighed } = options;
+  const shop = workshop(garden, brief, wishes, known);
+  const weigh = (cover: Cover): Weighed | undefined => {
+    const weighed = shop.weigh(cover);
+    return weighed && read(weighed);
+  };
   const start = startOf(garden, bedId, key, brief);
   function* starts(): Generator<Cover> {
     yield* from.filter((c) => c.family === key);
@@ -116,7 +124,7 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
   const run = search<Cover, Weighed>(
     {
       keyOf,
-      judge: shop.weigh,
+      judge: weigh,
       bound: shop.priceOf,
       worse: (cover, worth) => ('snow' in worth.misses ? withFewer(cover) : []),
       movesOf: (cover, worth, wide) => {

@@ -28,6 +28,10 @@ export function more(brief: Brief, id: string, metric: boolean): Brief | undefin
   return undefined;
 }
 
+/** Wishes that the garden itself is changed for, or that say what is measured: without them everything is weighed anew. */
+const WEIGHED_ANEW = new Set(['headroom', 'snow', 'gust', 'carry']);
+export const weighsTheSame = (id: string): boolean => !WEIGHED_ANEW.has(id);
+
 /** A brief without one of its wishes. */
 export function without(brief: Brief, id: string): Brief | undefined {
   const [word, rest] = [id.split(' ')[0], id.slice(id.indexOf(' ') + 1)];

@@ -2,7 +2,7 @@
 import { type Phrase, amount } from '../base/figure';
 import { reasons } from '../compare';
 import { provenPrice } from '../cut';
-import type { Garden } from '../garden/garden';
+import type { Cover, Garden } from '../garden/garden';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { outline } from '../plan';
 import type { Brief } from '../site/brief';
@@ -16,6 +16,16 @@ export const priceOf = (o: Offer): number => o.provenPrice ?? o.weighed.price;
 /** Offers whose price is proven: the quick rule is never dearer by much, but the best is not told by it. */
 const PROVEN = 12;
 
+/** The price of a design by cuts proven best, in the garden of its brief; undefined where it has none. */
+export function provenIn(garden: Garden, brief: Brief, solver: IntegerSolver): (cover: Cover) => number | undefined {
+  const judgedIn = gardenFor(garden, brief);
+  return (cover) => {
+    const o = outline(judgedIn, cover);
+    const price = o.ok ? provenPrice(o.value, solver) : NaN;
+    return Number.isFinite(price) ? price : undefined;
+  };
+}
+
 /**
  * The answer with the prices of its cheapest designs proven, in the order of these.
  * @param hear is told how many are proven
@@ -27,15 +37,14 @@ export function proven(
   solver: IntegerSolver,
   hear: (done: number, of: number) => void = () => undefined,
 ): Found {
-  const judgedIn = gardenFor(garden, brief);
+  const priced = provenIn(garden, brief, solver);
   const bests = found.kinds.flatMap((k) => k.best ?? []);
   const all = new Map([...found.offers.slice(0, PROVEN), ...bests].map((o) => [o.id, o]));
   const prices = new Map<string, number>();
   let n = 0;
   for (const [id, { cover }] of all) {
-    const o = outline(judgedIn, cover);
-    const price = o.ok ? provenPrice(o.value, solver) : NaN;
-    if (Number.isFinite(price)) prices.set(id, price);
+    const price = priced(cover);
+    if (price !== undefined) prices.set(id, price);
     hear(++n, all.size);
   }
   const told = (o: Offer): Offer => {

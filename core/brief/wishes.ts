@@ -85,9 +85,13 @@ export function missOf({ sense, value }: Bound, figure: number, scale = Math.max
 export const doesFor = (cover: Pick<CoverMaterial, 'kind'>, purpose: 'insects' | 'sun'): boolean =>
   CLOTH[purpose].includes(cover.kind);
 
+/** How far figures are from what a wish for one of them asks. */
+export const missOfFigure = (bound: Bound, figures: Figures): number =>
+  missOf(bound, figures[bound.figure], SCALE[bound.figure]);
+
 const SCALE: Partial<Record<FigureKey, number>> = { coldestC: 10, clearanceMm: 300 };
 function bounded(id: string, thing: Phrase, does: Phrase, bound: Bound): Wish {
-  return { id, thing, does, bound, miss: (_, f) => missOf(bound, f[bound.figure], SCALE[bound.figure]) };
+  return { id, thing, does, bound, miss: (_, f) => missOfFigure(bound, f) };
 }
 const plainly = (id: string, thing: Phrase, does: Phrase, meets: (o: Outline) => boolean, dropped?: Phrase): Wish => ({
   id,

@@ -4,8 +4,9 @@ import { type Result, fail, ok } from '../../core/base/result';
 import type { Phrase } from '../../core/base/figure';
 import { type WishCost, costsOf } from '../../core/brief/costs';
 import type { Found, Offer } from '../../core/brief/answer';
+import { type Known, nothingKnown } from '../../core/brief/design';
 import { asked, find } from '../../core/brief/find';
-import { apart, equal, priceOf, proven } from '../../core/brief/offers';
+import { apart, equal, priceOf, proven, provenIn } from '../../core/brief/offers';
 import { type WhyNot, whyNot } from '../../core/brief/whyNot';
 import type { Cover, Garden } from '../../core/garden/garden';
 import { outline } from '../../core/plan';
@@ -51,7 +52,15 @@ const SEED = 1;
 const breathe = (): Promise<void> => new Promise((next) => setTimeout(next, 0));
 
 /** The last answer, to go on from. */
-let last: { readonly garden: Garden; readonly bedId: string; readonly brief: Brief; readonly found: Found } | undefined;
+let last:
+  | {
+      readonly garden: Garden;
+      readonly bedId: string;
+      readonly brief: Brief;
+      readonly found: Found;
+      readonly known: Known;
+    }
+  | undefined;
 
 /** Designs that miss least, shown where nothing does everything. */
 const NEAREST = 4;
@@ -102,13 +111,14 @@ const service = {
   /** Searches for a brief; tells how it stands on the way. */
   async find(garden: Garden, bedId: string, brief: Brief, onFound: OnFound): Promise<Result<ShownFound>> {
     if (!garden.beds.some((b) => b.id === bedId)) return fail('bedId', 'There is no such bed.');
-    const run = find(garden, bedId, brief, { seed: SEED });
+    const known = nothingKnown();
+    const run = find(garden, bedId, brief, { seed: SEED, known });
     let [slice, told, full] = [performance.now(), performance.now(), false];
     for (;;) {
       const { value, done } = run.next();
       if (done) {
         const found = proven(garden, brief, value.answer(), await loadSolver(), () => onFound(undefined));
-        last = { garden, bedId, brief, found };
+        last = { garden, bedId, brief, found, known };
         return ok(shown(garden, bedId, brief, found));
       }
       const now = performance.now();
@@ -126,10 +136,14 @@ const service = {
   /** What each wish of the last brief costs beside one of its designs. */
   async costs(offerId: string, onCosts: (costs: readonly WishCost[]) => void): Promise<Result<readonly WishCost[]>> {
     if (!last) return fail('brief', 'No brief was searched for yet.');
-    const { garden, bedId, brief, found } = last;
+    const { garden, bedId, brief, found, known } = last;
     const offer = found.offers.find((o) => o.id === offerId);
     if (!offer) return fail('design', 'That design is not among those that were found.');
-    const run = costsOf(garden, bedId, brief, offer, found, SEED);
+    const run = costsOf(garden, bedId, brief, offer, found, {
+      seed: SEED,
+      known,
+      prove: provenIn(garden, brief, await loadSolver()),
+    });
     for (;;) {
       const { value, done } = run.next();
       if (done) return ok(value.wishes);

@@ -3,9 +3,11 @@ import { type ReactNode, Suspense, lazy, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { formatAmount, formatMoney } from '../../../core/base/amount';
+import { familyOf } from '../../../core/build/families';
 import { ok } from '../../../core/base/result';
 import { phraseText } from '../../../core/base/figure';
 import { type FigureKey, sentenceOf } from '../../../core/brief/wishes';
+import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
@@ -182,6 +184,8 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
   const choose = useChosen(bed);
   const open = ({ name, cover }: Pick<ShownOffer, 'name' | 'cover'>): void =>
     choose({ name, cover: { ...cover, brief } });
+  const take = (cover: Cover, asked: Brief): void =>
+    choose({ name: familyOf(cover.family).name, cover: { ...cover, brief: asked } });
   const price = (o: Pick<ShownOffer, 'proven' | 'price'>): string =>
     `${o.proven ? '' : '≈ '}${formatMoney(o.price, garden.units.currency)}`;
   if (!found)
@@ -311,7 +315,9 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
           </Suspense>
         </section>
       )}
-      {state === 'done' && !stale && held && <WishCosts key={held.id} offerId={held.id} of={JSON.stringify(brief)} />}
+      {state === 'done' && !stale && held && (
+        <WishCosts key={held.id} offerId={held.id} of={JSON.stringify(brief)} onTake={take} />
+      )}
       {never.length > 0 && (
         <section aria-label="Kinds that cannot">
           <h2>Kinds that cannot</h2>

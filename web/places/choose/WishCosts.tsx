@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { formatMoney } from '../../../core/base/amount';
 import { phraseText } from '../../../core/base/figure';
+import type { Brief } from '../../../core/site/brief';
+import type { Cover } from '../../../core/garden/garden';
 import type { WishCost } from '../../../core/brief/costs';
 import { useGarden, useUnits } from '../../app/hooks';
 import { costsIn, stopSearch } from '../../background/searchClient';
@@ -12,8 +14,16 @@ import { Button } from '../../parts/controls';
 /** Less than this is no difference between two shops, in the garden's currency. */
 const NOTHING = 0.005;
 
-/** What each wish of the brief costs beside the design in hand, as it becomes known. */
-export function WishCosts({ offerId, of }: { readonly offerId: string; readonly of: string }): ReactNode {
+/** What each wish of the brief costs beside the design in hand, as it becomes known; each answer can be taken. */
+export function WishCosts({
+  offerId,
+  of,
+  onTake,
+}: {
+  readonly offerId: string;
+  readonly of: string;
+  readonly onTake: (cover: Cover, brief: Brief) => void;
+}): ReactNode {
   const units = useUnits();
   const { currency } = useGarden().units;
   const job = useJob<{ offerId: string; of: string }, readonly WishCost[]>(
@@ -40,6 +50,16 @@ export function WishCosts({ offerId, of }: { readonly offerId: string; readonly 
               <td className="measure" style={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
                 {word(c)}
               </td>
+              <td style={{ textAlign: 'right' }}>
+                {c.cover && (
+                  <Button
+                    aria-label={`Choose the one ${phraseText(c.said, units)}`}
+                    onPress={() => c.cover && onTake(c.cover, c.brief)}
+                  >
+                    Choose
+                  </Button>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -52,6 +72,7 @@ export function WishCosts({ offerId, of }: { readonly offerId: string; readonly 
       {!known && <JobSays job={job} doing="Trying the brief without each wish" />}
       {known && (
         <>
+          {table('Come upon on the way', rows('again'))}
           {table('Left out', binds)}
           {job.state === 'done' && binds.length === 0 && <p>No single wish makes it dearer.</p>}
           {table('Asked for more', rows('more'))}
