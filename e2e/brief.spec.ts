@@ -72,3 +72,19 @@ test('a brief is answered with designs, what wishes cost and why not mine; the b
   });
   await expect(page.getByTestId('nearest')).toContainText('Misses');
 });
+
+test('what a wish would cost is taken as a cover of its own, for the brief that asks more', async ({ page }) => {
+  test.slow();
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Choose' }).click();
+  await choose(page, 'Add a crop', 'kale');
+  await page.getByText('Liked and refused').click();
+  await choose(page, 'Add a kind', 'a-frame');
+  await page.getByLabel('Wet snow that it must carry; nothing means any').fill('4 in');
+  await page.getByLabel('Wet snow that it must carry; nothing means any').press('Enter');
+  await page.getByRole('button', { name: 'Find the best covers' }).click();
+  await page.getByRole('button', { name: 'Choose the one 6" of wet snow instead of 4"' }).click({ timeout: 60_000 });
+  await expect(page).toHaveURL(/\/bench\//);
+  await expect(page.getByRole('region', { name: 'What it is for' })).toContainText('that carries 6" of wet snow');
+  await expect(page.getByRole('region', { name: 'What it is for' })).toContainText('It does all of that.');
+});

@@ -117,7 +117,9 @@ export function* costsOf(
       ...c,
       change: to === undefined ? undefined : (c.how === 'without' ? Math.min(to, price) : to) - price,
     });
-    return { wishes: [...again, ...all.map(changed)] };
+    // By proven prices a little less may not be cheaper after all.
+    const told = all.map(changed).filter((c) => c.how !== 'less' || (c.change ?? 0) < 0);
+    return { wishes: [...again, ...told] };
   };
   for (const wish of base.wishes) {
     const loose = without(brief, wish.id);

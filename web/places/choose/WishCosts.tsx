@@ -47,10 +47,10 @@ export function WishCosts({
           {list.map((c, i) => (
             <tr key={i}>
               <td>{phraseText(c.said, units)}</td>
-              <td className="measure" style={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
+              <td className="measure" style={{ textAlign: 'right', whiteSpace: 'nowrap', width: '7rem' }}>
                 {word(c)}
               </td>
-              <td style={{ textAlign: 'right' }}>
+              <td style={{ textAlign: 'right', width: '6.5rem' }}>
                 {c.cover && (
                   <Button
                     aria-label={`Choose the one ${phraseText(c.said, units)}`}
