@@ -148,11 +148,56 @@ const Notice = styled.div`
   box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
 `;
 
+/** The way to every place; drawn again when another bed or cover is in hand. */
+const Places = memo(function Places({
+  bedId,
+  coverId,
+}: {
+  readonly bedId: string | undefined;
+  readonly coverId: string | undefined;
+}): ReactNode {
+  const open = useApp((s) => s.open !== null);
+  const way = useWay();
+  const places: readonly { readonly to: string; readonly name: string; readonly aside?: boolean }[] = open
+    ? [
+        { to: way('plot'), name: 'Plot' },
+        ...(bedId
+          ? [
+              { to: way('bed', bedId), name: 'Bed' },
+              { to: way('choose', bedId), name: 'Choose' },
+            ]
+          : []),
+        ...(coverId
+          ? [
+              { to: way('bench', coverId), name: 'Bench' },
+              { to: way('saw', coverId), name: 'Saw' },
+              { to: way('cart', coverId), name: 'Cart' },
+              { to: way('build', coverId), name: 'Build' },
+            ]
+          : []),
+        { to: way('book'), name: 'Day book' },
+        { to: way('shelf'), name: 'Shelf' },
+        { to: way('settings'), name: 'Settings', aside: true },
+      ]
+    : [{ to: '/settings', name: 'Settings' }];
+  return (
+    <Rule aria-label="Places" className="screen-only">
+      <NavLink className="mark" to="/gardens" aria-label="Cabanon: all gardens">
+        Cabanon
+      </NavLink>
+      {places.map((p) => (
+        <NavLink key={p.to} className={p.aside ? 'leaf aside' : 'leaf'} to={p.to}>
+          {p.name}
+        </NavLink>
+      ))}
+    </Rule>
+  );
+});
+
 /** The frame round every place: the rule, notices, what to ask when two tabs disagree. */
 export function Shell(): ReactNode {
   const { bed, cover } = useCurrent();
   const notice = useApp((s) => s.notice);
-  const way = useWay();
   const open = useApp((s) => s.open !== null);
   const reminding = useReminding();
   const dispatch = useAppDispatch();
@@ -174,40 +219,9 @@ export function Shell(): ReactNode {
     quiet();
   }, [location.pathname]);
 
-  const places: readonly { readonly to: string; readonly name: string; readonly aside?: boolean }[] = open
-    ? [
-        { to: way('plot'), name: 'Plot' },
-        ...(bed
-          ? [
-              { to: way('bed', bed.id), name: 'Bed' },
-              { to: way('choose', bed.id), name: 'Choose' },
-            ]
-          : []),
-        ...(cover
-          ? [
-              { to: way('bench', cover.id), name: 'Bench' },
-              { to: way('saw', cover.id), name: 'Saw' },
-              { to: way('cart', cover.id), name: 'Cart' },
-              { to: way('build', cover.id), name: 'Build' },
-            ]
-          : []),
-        { to: way('book'), name: 'Day book' },
-        { to: way('shelf'), name: 'Shelf' },
-        { to: way('settings'), name: 'Settings', aside: true },
-      ]
-    : [{ to: '/settings', name: 'Settings' }];
   return (
     <Frame>
-      <Rule aria-label="Places" className="screen-only">
-        <NavLink className="mark" to="/gardens" aria-label="Cabanon: all gardens">
-          Cabanon
-        </NavLink>
-        {places.map((p) => (
-          <NavLink key={p.to} className={p.aside ? 'leaf aside' : 'leaf'} to={p.to}>
-            {p.name}
-          </NavLink>
-        ))}
-      </Rule>
+      <Places bedId={bed?.id} coverId={cover?.id} />
       <Main>
         <Outlet />
       </Main>

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, memo } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { formatAmount } from '../../core/base/amount';
@@ -77,24 +77,34 @@ const Bar = styled.footer`
   }
 `;
 
-/** What this design leads to, with the change since the version last kept; it never leaves the screen. */
-export function Strip({
-  cover,
-  outline: o,
-  work,
-}: {
+interface StripProps {
   readonly cover: Cover;
   readonly outline: Outline;
   readonly work: Job<PlanWork>;
-}): ReactNode {
-  const way = useWay();
-  const units = useUnits();
-  const navigate = useNavigate();
+}
+
+/** What this design leads to, with the change since the version last kept; it never leaves the screen. */
+export const Strip = memo(function Strip(props: StripProps): ReactNode {
+  const { cover } = props;
   const keptCover = cover.kept ? ({ ...cover, answers: cover.kept } as Cover) : undefined;
   const changed = cover.kept !== null && JSON.stringify(cover.kept) !== JSON.stringify(cover.answers);
   const keptOutline = useOutline(changed ? keptCover : undefined);
   const keptWork = useWork(changed ? keptCover : undefined);
-  const before = keptOutline?.ok ? figuresOf(keptOutline.value, keptWork.value?.shopping, units) : [];
+  const kept = keptOutline?.ok ? keptOutline.value : undefined;
+  return <Cells kept={kept} keptShopping={keptWork.value?.shopping} {...props} />;
+});
+
+interface CellsProps extends StripProps {
+  /** The version last kept, where this one differs from it. */
+  readonly kept: Outline | undefined;
+  readonly keptShopping: PlanWork['shopping'] | undefined;
+}
+
+const Cells = memo(function Cells({ cover, outline: o, work, kept, keptShopping }: CellsProps): ReactNode {
+  const way = useWay();
+  const units = useUnits();
+  const navigate = useNavigate();
+  const before = kept ? figuresOf(kept, keptShopping, units) : [];
   const proven = work.state === 'pending' || o.cover !== cover ? undefined : work.value?.shopping;
   // Until it is proven, the price by the quick rule stands for it.
   const shopping = proven ?? quickShop(o);
@@ -141,4 +151,4 @@ export function Strip({
       </div>
     </Bar>
   );
-}
+});

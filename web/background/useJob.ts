@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { type Fault, type Result, messageOf } from '../../core/base/result';
 import type { Garden } from '../../core/garden/garden';
 import { lookForNewer, quiet } from '../app/fresh';
@@ -52,7 +52,8 @@ export function useJob<I, T>(
   halt: () => void = stopWork,
 ): Job<T> {
   const of = input === undefined ? undefined : `${kind} ${JSON.stringify(input)}`;
-  const garden = useGarden();
+  // What is edited is drawn first.
+  const garden = useDeferredValue(useGarden());
   const [now, setNow] = useState<State<T>>({ ...IDLE, value: undefined, garden: undefined, of: undefined });
   const [again, setAgain] = useState(0);
   /** Overtakes the call that counts now. */
@@ -129,5 +130,5 @@ export function useJob<I, T>(
   const retry = useCallback(() => setAgain((n) => n + 1), []);
   const fresh = now.garden === garden && now.of === of;
   const state = of === undefined ? 'idle' : fresh ? now.state : 'pending';
-  return { ...now, state, retry, stop };
+  return useMemo(() => ({ ...now, state, retry, stop }), [now, state, retry, stop]);
 }

@@ -33,15 +33,20 @@ const AREA: Readonly<Record<Stuff, { readonly fill: string; readonly stroke: str
 /** What is drawn as a line and is no pipe. */
 const LINE: Readonly<Partial<Record<Stuff, string>>> = { rod: 'var(--quiet)', 'film line': 'var(--film-edge)' };
 
+/** Tenths of a pixel are fine enough. */
+const tenth = (x: number): number => Math.round(10 * x) / 10;
+function pointsOn(sheet: Sheet, { points }: Drawn): string {
+  let text = '';
+  for (const p of points) {
+    const [x, y] = toScreen(sheet, p);
+    text += `${tenth(x)},${tenth(y)} `;
+  }
+  return text;
+}
+
 /** One shape at true size: areas as they are, pipes as lines of their own width with a dark edge. */
 export function Shape({ drawn, sheet }: { readonly drawn: Drawn; readonly sheet: Sheet }): ReactNode {
-  const points = drawn.points
-    .map((p) =>
-      toScreen(sheet, p)
-        .map((x) => x.toFixed(1))
-        .join(','),
-    )
-    .join(' ');
+  const points = pointsOn(sheet, drawn);
   if (drawn.widthMm === undefined)
     return (
       <polygon
@@ -71,13 +76,7 @@ export function Outlined({
   readonly sheet: Sheet;
   readonly className: string;
 }): ReactNode {
-  const points = drawn.points
-    .map((p) =>
-      toScreen(sheet, p)
-        .map((x) => x.toFixed(1))
-        .join(','),
-    )
-    .join(' ');
+  const points = pointsOn(sheet, drawn);
   return drawn.widthMm === undefined ? (
     <polygon className={className} points={points} />
   ) : (

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { type Phrase, phraseText } from '../../core/base/figure';
 import { MM_PER_INCH, isMetric } from '../../core/base/length';
 import type { Answers } from '../../core/build/answers/asked';
@@ -25,38 +25,42 @@ export function usePull(
   // A key pulls and lets go before anything is drawn again.
   const latest = useRef<InHand>(undefined);
   const held = useRef<{ readonly of: Outline; readonly pull: Pull | undefined; readonly id: string }>(undefined);
-  const set = (hand: InHand | undefined): void => {
-    latest.current = hand;
-    show(hand);
-  };
-  const end = (): void => {
-    held.current = undefined;
-    set(undefined);
-  };
-  const onPull: Pulling['onPull'] = (id, wayMm, way, mmPerPx) => {
-    if (!o) return;
-    if (held.current?.id !== id) held.current = { of: o, pull: pullOf(o, id), id };
-    const { of, pull } = held.current;
-    if (!pull) return;
-    const { length } = of.garden.units;
-    const metric = isMetric(length);
-    const stepMm = metric ? 10 : MM_PER_INCH / 2;
-    const asked = way.keys
-      ? byKeys(of, pull, wayMm * (way.large ? 10 : 1), stepMm)
-      : pulled(of, pull, wayMm, stepMm / 2, way.free ? 0 : SNAP_PX * mmPerPx);
-    if (asked.ok) return set({ id, answers: asked.value.answers, said: said(asked.value.said, of), limit: '' });
-    // At its limit it stays as far as it came.
-    const before = latest.current?.answers ?? of.cover.answers;
-    set({ id, answers: before, said: '', limit: asked.faults[0]?.message ?? 'It goes no farther.' });
-  };
-  const onDrop = (): void => {
-    const { of, id } = held.current ?? {};
-    const hand = latest.current;
-    const label = of?.assembly.dimensions.find((d) => d.id === id)?.label ?? '';
-    if (hand && of && hand.answers !== of.cover.answers) setAnswers(`Set ${label}`, hand.answers);
-    end();
-  };
-  return { pulling: { now, onPull, onDrop, onCancel: end }, answers: now?.answers };
+  // The same until something of it changes: the drawings are drawn again only then.
+  const pulling = useMemo((): Pulling => {
+    const set = (hand: InHand | undefined): void => {
+      latest.current = hand;
+      show(hand);
+    };
+    const onCancel = (): void => {
+      held.current = undefined;
+      set(undefined);
+    };
+    const onPull: Pulling['onPull'] = (id, wayMm, way, mmPerPx) => {
+      if (!o) return;
+      if (held.current?.id !== id) held.current = { of: o, pull: pullOf(o, id), id };
+      const { of, pull } = held.current;
+      if (!pull) return;
+      const { length } = of.garden.units;
+      const metric = isMetric(length);
+      const stepMm = metric ? 10 : MM_PER_INCH / 2;
+      const asked = way.keys
+        ? byKeys(of, pull, wayMm * (way.large ? 10 : 1), stepMm)
+        : pulled(of, pull, wayMm, stepMm / 2, way.free ? 0 : SNAP_PX * mmPerPx);
+      if (asked.ok) return set({ id, answers: asked.value.answers, said: said(asked.value.said, of), limit: '' });
+      // At its limit it stays as far as it came.
+      const before = latest.current?.answers ?? of.cover.answers;
+      set({ id, answers: before, said: '', limit: asked.faults[0]?.message ?? 'It goes no farther.' });
+    };
+    const onDrop = (): void => {
+      const { of, id } = held.current ?? {};
+      const hand = latest.current;
+      const label = of?.assembly.dimensions.find((d) => d.id === id)?.label ?? '';
+      if (hand && of && hand.answers !== of.cover.answers) setAnswers(`Set ${label}`, hand.answers);
+      onCancel();
+    };
+    return { now, onPull, onDrop, onCancel };
+  }, [o, now, setAnswers]);
+  return { pulling, answers: now?.answers };
 }
 
 const said = (phrase: Phrase, o: Outline): string => (phrase.length === 0 ? '' : phraseText(phrase, o.garden.units));

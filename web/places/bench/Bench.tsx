@@ -1,5 +1,5 @@
 import type { Outline } from '../../../core/outline';
-import { type ReactNode, Suspense, memo, useCallback, useDeferredValue, useState } from 'react';
+import { type ReactNode, Suspense, memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
@@ -91,7 +91,7 @@ export function Bench(): ReactNode {
   const { leaf = 'shape' } = useParams();
   const garden = useGarden();
   const outlined = useOutline(cover);
-  const work = useWork(cover);
+  const working = useWork(cover);
   const edit = useEdit();
   const setAnswers = useSetAnswers(cover?.id ?? '');
   const navigate = useNavigate();
@@ -103,9 +103,20 @@ export function Bench(): ReactNode {
   const pull = usePull(good, setAnswers);
   // While it is pulled at, everything shows what it would be.
   const drawn = useDraft(garden, good, pull.answers);
-  const told = useDeferredValue(drawn);
+  // The drawing first; what is told of it, and what it costs, as soon as there is time.
+  const { told, toldOf, work } = useDeferredValue(
+    useMemo(() => ({ told: drawn, toldOf: cover, work: working }), [drawn, cover, working]),
+  );
   const mended = useDraft(garden, good, tried && pull.answers === undefined ? tried.answers : undefined);
 
+  const { units } = garden;
+  const takeMend = useCallback(
+    (mend: Mend): void => {
+      tryOut(undefined);
+      setAnswers(`Mend: ${phraseText(mend.label, units)}`, mend.answers);
+    },
+    [setAnswers, units],
+  );
   if (!cover || !bed) return <Navigate to={way('plot')} replace />;
   const family = familyOf(cover.family);
   const keep = (): void =>
@@ -124,7 +135,7 @@ export function Bench(): ReactNode {
           {kept ? 'Kept' : 'Keep this version'}
         </Button>
       </PlaceHead>
-      {good && drawn && told ? (
+      {good && drawn && told && toldOf ? (
         <Body>
           <Stage>
             <Leaves label="Leaves of the bench" to={way('bench', cover.id)} leaves={LEAVES} />
@@ -142,15 +153,12 @@ export function Bench(): ReactNode {
           <Beside aria-label="Checks and choices">
             <Checks
               outline={told}
-              ready={work.state !== 'pending' && told === good}
+              ready={work.state !== 'pending' && told.cover === toldOf}
               only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
-              mended={mended}
+              mended={tried && mended}
               tried={tried}
               onTry={tryOut}
-              onTake={(mend) => {
-                tryOut(undefined);
-                setAnswers(`Mend: ${phraseText(mend.label, garden.units)}`, mend.answers);
-              }}
+              onTake={takeMend}
               onPoint={point}
             />
             <Suspense fallback={<div />}>
@@ -160,7 +168,7 @@ export function Bench(): ReactNode {
               </div>
             </Suspense>
           </Beside>
-          <Strip cover={cover} outline={told} work={work} />
+          <Strip cover={toldOf} outline={told} work={work} />
         </Body>
       ) : (
         <Broken faults={outlined && !outlined.ok ? outlined.faults.map((f) => f.message) : []} />

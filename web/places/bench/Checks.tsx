@@ -1,5 +1,5 @@
 import type { Outline } from '../../../core/outline';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, memo, useState } from 'react';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
@@ -139,11 +139,18 @@ interface ChecksProps {
 }
 
 /** Will it do? What fails and what is tight, with the mends that work and what they cost; what holds in one line. */
-export function Checks(props: ChecksProps): ReactNode {
-  const { outline: o, only, ready } = props;
+export const Checks = memo(function Checks(props: ChecksProps): ReactNode {
+  return <Judged job={useMends(props.ready ? props.outline.cover : undefined)} {...props} />;
+});
+
+interface JudgedProps extends ChecksProps {
+  readonly job: ReturnType<typeof useMends>;
+}
+
+const Judged = memo(function Judged({ job, ...props }: JudgedProps): ReactNode {
+  const { outline: o, only } = props;
   const [unfolded, unfold] = useState(false);
   const checks = o.checks.filter((c) => only === undefined || c.leaf === only);
-  const job = useMends(ready ? o.cover : undefined);
   if (checks.length === 0) return <div hidden />;
   const sets = job.state === 'done' ? (job.value?.filter((m) => m.checkId === undefined) ?? []) : [];
   const holding = checks.filter((c) => c.verdict === 'holds');
@@ -172,11 +179,10 @@ export function Checks(props: ChecksProps): ReactNode {
       {unfolded && <ul>{holding.map(row)}</ul>}
     </Section>
   );
-}
+});
 
-interface RowProps extends ChecksProps {
+interface RowProps extends JudgedProps {
   readonly check: Check;
-  readonly job: ReturnType<typeof useMends>;
 }
 
 /** Mends to try, and what the one that is tried changes. */

@@ -1,5 +1,5 @@
 import type { Outline } from '../../../core/outline';
-import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { type ReactNode, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOf } from '../../../core/build/families';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatMoney } from '../../../core/base/amount';
@@ -7,6 +7,7 @@ import { useAppDispatch, useUnits } from '../../app/hooks';
 import { useOptions } from '../../background/usePlan';
 import { said } from '../../app/state';
 import type { Option } from '../../../core/build/answers/asked';
+import type { OptionCost } from '../../../core/options';
 import type { Picked } from '../../parts/picked';
 import { Choice, Field, Stepper } from '../../parts/controls';
 import { LengthField } from '../../parts/TypedField';
@@ -19,7 +20,28 @@ interface QuestionsProps {
 }
 
 /** What the family asks that has no place in the drawing. A choice that could not be drawn is refused, with the reason. */
-export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProps): ReactNode {
+export function Questions(props: QuestionsProps): ReactNode {
+  const [opened, open] = useState<string>();
+  const { value: costs } = useOptions(props.outline.cover, opened);
+  return <Asked costs={costs} opened={opened} onOpen={open} {...props} />;
+}
+
+interface AskedProps extends QuestionsProps {
+  readonly costs: readonly OptionCost[] | undefined;
+  /** The question whose list stands open. */
+  readonly opened: string | undefined;
+  readonly onOpen: (id: string) => void;
+}
+
+const Asked = memo(function Asked({
+  outline: o,
+  leaf,
+  title,
+  setAnswers,
+  costs,
+  opened,
+  onOpen,
+}: AskedProps): ReactNode {
   const dispatch = useAppDispatch();
   const family = familyOf(o.cover.family);
   const set = (id: string, label: string, value: string | number): Result<unknown> => {
@@ -47,15 +69,13 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
     handlers.current.set(id, made);
     return made;
   };
-  const [opened, open] = useState<string>();
   const openers = useMemo(() => new Map<string, () => void>(), []);
   const opener = (id: string): (() => void) => {
-    const known = openers.get(id) ?? ((): void => open(id));
+    const known = openers.get(id) ?? ((): void => onOpen(id));
     openers.set(id, known);
     return known;
   };
   const { currency } = useUnits();
-  const { value: costs } = useOptions(o.cover, opened);
   /** Options with what they cost beside the chosen one, once that is known of the opened list. */
   const priced = (id: string, chosen: string, options: readonly Option[]): readonly Picked[] =>
     id !== opened || !costs
@@ -108,4 +128,4 @@ export function Questions({ outline: o, leaf, title, setAnswers }: QuestionsProp
         })}
     </section>
   );
-}
+});
