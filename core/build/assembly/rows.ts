@@ -35,6 +35,15 @@ export type Ridge =
   | { readonly kind: 'posted'; readonly section: Section; readonly spanMm: number };
 
 /** A row of straight pieces that carry snow as beams between two supports. */
+/** A wall that stands over the upper edge of a slope: snow drifts against it. */
+export interface DriftedOn {
+  /** How high it stands over that edge, and how far the slope reaches from it, level. */
+  readonly wallMm: number;
+  readonly runMm: number;
+  /** What bears the drift: bars down the slope, what stands at its far end, or a strip of sheet beside the wall. */
+  readonly by: 'slope' | 'far end' | 'strip';
+}
+
 export interface BeamRow {
   readonly tags: readonly string[];
   /** What they are: "Legs", "Lid bars". */
@@ -49,6 +58,7 @@ export interface BeamRow {
   readonly slopeDeg: number;
   /** Two slopes meet above: snow may lie on one alone. */
   readonly gable: boolean;
+  readonly drift?: DriftedOn;
   /** The question that asks for their number, where one does. */
   readonly asked?: CountAsked;
 }
@@ -65,6 +75,7 @@ export interface SheetSpan {
   readonly sheet: StiffSheet;
   readonly spanMm: number;
   readonly slopeDeg: number;
+  readonly drift?: DriftedOn;
   /** The question that asks for the bars under it, where one does. */
   readonly asked?: CountAsked;
 }

@@ -3,7 +3,7 @@ import { SHIPPED, spreadOf } from '../../catalog/catalog';
 import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import type { Spread } from '../../catalog/types';
 import { amount } from '../../base/figure';
-import { type DesignSnow, PRACTICES, SNOW_DENSITY, straightShare } from './snow';
+import { type DesignSnow, PRACTICES, SNOW_DENSITY, driftAsEvenPa, straightShare } from './snow';
 import { LEFT_OUT, SHORT_LOAD, type SnowStrength, UNIT_PA, snowSure, wetDepthMm } from './strength';
 
 /** Most sag of a bar under snow, as a part of its span. */
@@ -35,7 +35,10 @@ export function beamStrength(
   const s = beam.section;
   const material = s.material;
   const slope = (beam.slopeDeg * Math.PI) / 180;
-  const { factor, oneSided } = loadFactor(beam, snow);
+  const { factor: lies, oneSided } = loadFactor(beam, snow);
+  const driftPa = beam.drift && asked.flatPa > 0 ? driftAsEvenPa(snow, beam.drift) : 0;
+  const factor = lies + driftPa / snow.flatPa;
+  const snowCase = driftPa > 0 ? 'drifted' : oneSided ? 'one-sided' : 'even';
   // Load falls by level area; only its part across the bar bends it.
   const perMm = (snow.flatPa * factor * beam.loadWidthMm * Math.cos(slope) ** 2) / 1e6;
   const depth =
@@ -56,7 +59,7 @@ export function beamStrength(
     what: beam.what,
     ratio: asked.flatPa > 0 ? ratio : Infinity,
     governs: bending < sagging ? 'bending' : 'sag',
-    snowCase: oneSided ? 'one-sided' : 'even',
+    snowCase,
     wetSnowMm,
     sure:
       asked.flatPa > 0 && Number.isFinite(ratio)
@@ -79,11 +82,12 @@ export function beamStrength(
           { name: 'width of cover on one bar', ...amount(beam.loadWidthMm, 'length') },
           { name: 'slope', ...amount(beam.slopeDeg, 'angle') },
           { name: 'snow on one bar', ...amount(perMm * 1000, 'loadPerLength') },
-          { name: 'part of the flat load by slope', ...amount(factor, 'ratio') },
+          { name: 'part of the flat load by slope', ...amount(lies, 'ratio') },
+          ...(driftPa > 0 ? [{ name: 'drift against the wall, as an even load', ...amount(driftPa, 'pressure') }] : []),
           { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
           { name: 'most sag', ...amount(most, 'length') },
         ],
-        source: `${name} snow, ${oneSided ? 'one-sided' : 'even'} case; simply supported beam. Stopped by ${bending < sagging ? 'bending' : 'sag'}.`,
+        source: `${name} snow, ${snowCase} case; simply supported beam. Stopped by ${bending < sagging ? 'bending' : 'sag'}.`,
         assumes: LEFT_OUT,
       },
     ],

@@ -1,5 +1,6 @@
 import { hoopCurve } from '../../build/hoop/curve';
 import type { BentHoop, Elastica } from '../../build/hoop/types';
+import type { DriftedOn } from '../../build/assembly/rows';
 import type { Exposure, Snow, SnowFactors, SnowPractice } from '../../site/place';
 import type { NamedLoad } from '../frame/hoop';
 
@@ -118,6 +119,72 @@ export function oneSidedFactor(slopeDeg: number, lee: boolean, exposureFactor: n
   const slope = Math.abs(slopeDeg);
   const atThirty = (2 * slopeFactor(30)) / exposureFactor;
   return slope <= 30 ? 0.5 + ((atThirty - 0.5) * slope) / 30 : (2 * slopeFactor(slope)) / exposureFactor;
+}
+
+/** Snow that a wall gathers beside it, over what lies there anyway: so much at the wall, straight to nothing so far from it. */
+export interface Drift {
+  readonly peakPa: number;
+  readonly reachMm: number;
+}
+
+/** Shortest fetch that snow is blown over, m. */
+const LEAST_FETCH_M = 6.1;
+
+/**
+ * Drift against a bare wall over a low roof.
+ * Source: ASCE/SEI 7, secs. 7.7 and 7.8, fig. 7.6-1 in SI: hd = 0.42 lu^(1/3) (pg + 0.479)^(1/4) - 0.457 m, lu at least 6.1 m, three quarters of it
+ * to windward; no higher than the wall over the even snow, and none where that is less than a fifth of the snow's depth; reach 4 hd (4 hd^2 / hc
+ * where the wall cuts it, at most 8 hc); density 0.426 pg + 2.2, at most 4.7 kN/m3. EN 1991-1-3, sec. 6.2: mu2 = 2 kN/m3 h / sk between 0.8
+ * and 2, falling to mu1 0.8 in 2 h, 5 to 15 m.
+ * @param wallMm how high the wall stands over the roof's edge
+ */
+export function driftOf(snow: DesignSnow, wallMm: number): Drift {
+  const none: Drift = { peakPa: 0, reachMm: 0 };
+  if (snow.groundPa <= 0 || wallMm <= 0) return none;
+  const kPa = snow.groundPa / 1000;
+  const wallM = wallMm / 1000;
+  if (snow.practice === 'en') {
+    const mu2 = Math.min(2, Math.max(0.8, (2 * wallM) / kPa));
+    const peakPa = (mu2 - PRACTICES.en.flat) * snow.exposureFactor * snow.thermalFactor * snow.groundPa;
+    return { peakPa, reachMm: 1000 * Math.min(15, Math.max(5, 2 * wallM)) };
+  }
+  const kNPerM3 = Math.min(4.7, 0.426 * kPa + 2.2);
+  const even = snow.flatPa / 1000 / kNPerM3;
+  const clear = wallM - even;
+  if (clear < 0.2 * even) return none;
+  const high = 0.75 * Math.max(0, 0.42 * Math.cbrt(LEAST_FETCH_M) * (kPa + 0.479) ** 0.25 - 0.457);
+  const cut = Math.min(high, clear);
+  const reach = high <= clear ? 4 * high : Math.min((4 * high * high) / clear, 8 * clear);
+  return { peakPa: 1000 * kNPerM3 * cut, reachMm: 1000 * reach };
+}
+
+/** Places looked at along a bar for where the drift bends it most. */
+const PLACES = 200;
+
+/**
+ * The even load that asks as much of what bears a drift, Pa: of a bar down the slope by its greatest moment (its sag is then within 3 %, on the
+ * safe side), of what stands at the far end by what it is handed, of a strip by what lies at the wall.
+ */
+export function driftAsEvenPa(snow: DesignSnow, { wallMm, runMm, by }: DriftedOn): number {
+  const { peakPa, reachMm } = driftOf(snow, wallMm);
+  if (peakPa <= 0 || by === 'strip') return peakPa;
+  // A triangle that the far end cuts where it reaches beyond it: even part and triangle of what is left.
+  const reach = Math.min(reachMm, runMm);
+  const far = peakPa * (1 - reach / reachMm);
+  const handed = (far * reach * reach) / 2 + ((peakPa - far) * reach * reach) / 6;
+  const farEnd = handed / runMm;
+  if (by === 'far end') return (2 * farEnd) / runMm;
+  const whole = ((peakPa + far) * reach) / 2;
+  let most = 0;
+  for (let i = 1; i < PLACES; i++) {
+    const x = (runMm * i) / PLACES;
+    const to = Math.min(x, reach);
+    const here = peakPa + ((far - peakPa) * to) / reach;
+    // What lies from the wall to here, about here.
+    const about = here * to * (x - to / 2) + ((peakPa - here) * to * (x - to / 3)) / 2;
+    most = Math.max(most, (whole - farEnd) * x - about);
+  }
+  return (8 * most) / (runMm * runMm);
 }
 
 /** Where snow lies on a row of hoops, as parts of the flat load. */

@@ -15,7 +15,7 @@ export interface SnowStrength {
   /** Load that it carries over the design load. */
   readonly ratio: number;
   readonly governs: 'fibre strain' | 'yield' | 'sway' | 'snapping through' | 'ridge board' | 'bending' | 'sag';
-  readonly snowCase: 'even' | 'one-sided';
+  readonly snowCase: 'even' | 'one-sided' | 'drifted';
   readonly wetSnowMm: number;
   /** How sure it is that it carries what is asked; nothing where none is. */
   readonly sure: Sure | undefined;
@@ -26,7 +26,7 @@ export const UNIT_PA = 100;
 /** Bending stress for a ridge board under snow, above the long-term figure by the usual short-load factor. */
 export const SHORT_LOAD = 1.15;
 export const LEFT_OUT = [
-  'A planning aid. It leaves out ice, drifts from walls, wear and bad fastenings.',
+  'A planning aid. It leaves out ice, drifts but against the wall of a lean-to, wear and bad fastenings.',
   'The pipe has its weeks-long stiffness, half of fresh for PVC.',
   'Ask the local building office about snow loads; a licensed engineer for anything a person walks into.',
 ];

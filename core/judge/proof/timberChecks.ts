@@ -7,7 +7,7 @@ import { boardShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { type Check, sureIn, verdictOf } from './check';
 import { sureOfSnow } from './hoopChecks';
-import { type DesignSnow, snowDepthMm, straightShare } from './snow';
+import { type DesignSnow, driftAsEvenPa, snowDepthMm, straightShare } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
 
 /** Boards of the same market with more depth, the least first. */
@@ -74,7 +74,8 @@ export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSno
  */
 export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
   const sheet = span.sheet;
-  const load = (snow.flatPa * straightShare(snow.practice, span.slopeDeg)) / 1000;
+  const driftPa = span.drift ? driftAsEvenPa(snow, span.drift) : 0;
+  const load = (snow.flatPa * straightShare(snow.practice, span.slopeDeg) + driftPa) / 1000;
   if (sheet.spanAtOneKpaMm === null)
     return {
       id: 'span',
@@ -105,6 +106,7 @@ export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
       terms: [
         { name: 'span at 1 kPa', ...amount(sheet.spanAtOneKpaMm, 'length') },
         { name: 'snow by slope', ...amount(load * 1000, 'pressure') },
+        ...(driftPa > 0 ? [{ name: 'of it, drift at the wall', ...amount(driftPa, 'pressure') }] : []),
       ],
       source: sheet.source,
       assumes: LEFT_OUT,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count, countOrAuto, dimensioned } from '../../answers/asked';
+import { type Chosen, choice, count, countOrAuto, dimensioned, length, withDefault } from '../../answers/asked';
 import { board, coverAnswers, sold } from '../../answers/bars';
 import { countBySpacing, maxSpacing } from '../../answers/hoops';
 import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
@@ -27,6 +27,7 @@ export const answers = {
     },
     'far',
   ),
+  wallOverMm: withDefault(length('Wall over the roof', [0, 12_000], 1500), 1500),
   glazing: choice(
     'Roof and ends',
     {

@@ -6,6 +6,7 @@ import { BARE } from '../../assembly/bare';
 import { cropUnder } from '../../assembly/crop';
 import { alongBed, dimension, leader } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
+import type { DriftedOn } from '../../assembly/rows';
 import type { Said } from '../../assembly/types';
 import { crossBoards } from '../../parts/crossBoards';
 import { hungLids } from '../../parts/hungLids';
@@ -67,6 +68,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
   ];
   const joints = [...frame.joints, ...skin.joints, ...shutters.joints, ...across.joints];
   const rafters = { id: 'rafters', now: frame.rafters.length, words: ['rafter', 'rafters'] } as const;
+  const drifted = (by: DriftedOn['by']): DriftedOn => ({ wallMm: a.wallOverMm, runMm: width, by });
   const assembly: Said = {
     ...BARE,
     members: [
@@ -91,6 +93,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         loadWidthMm: spacing,
         slopeDeg,
         gable: false,
+        drift: drifted('slope'),
         asked: rafters,
       },
       ...frame.header.slice(0, 1).map((m) => ({
@@ -102,6 +105,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         loadWidthMm: width / 2,
         slopeDeg: 0,
         gable: false,
+        drift: drifted('far end'),
       })),
     ],
     spans:
@@ -112,6 +116,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
               sheet: stiffSheet(site.catalog, a.glazing),
               spanMm: spacing,
               slopeDeg,
+              drift: drifted('strip'),
               asked: rafters,
             },
           ],
@@ -163,7 +168,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
     ],
     steps: leanToSteps(a, { frame, skin, shutters, crossBoards: across.members, joints, survey, slopeDeg }),
     remarks: [
-      'Snow that slides off a roof above or drifts against the wall is not counted here. Under such a roof brace it for more, or ask an engineer.',
+      'Snow that drifts against a bare wall is counted. Under a roof more blows and slides down, which is not: brace it for more, or ask an engineer.',
     ],
   };
   return ok(a.back === 'near' ? mirrored(assembly, width) : assembly);
