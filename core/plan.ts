@@ -1,5 +1,6 @@
 /** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
 import type { Outline } from './outline';
+import { remembered } from './base/remember';
 import { type Result, fail, ok } from './base/result';
 import { buildHours } from './build/guide/hours';
 import { rollPrice, sheetPrice } from './catalog/prices';
@@ -19,6 +20,7 @@ import type { IntegerSolver } from './make/cutting/linearProgram';
 import { planRolls, seamHardware } from './make/rolls/rolls';
 import { withSeams } from './make/rolls/seamSteps';
 import { type Mend, findMends } from './mends';
+import { type Beside, besideOf } from './site/plotting';
 
 const LIGHT_AIR_M_PER_S = 1;
 
@@ -58,6 +60,8 @@ export function outline(garden: Garden, cover: Cover): Result<Outline> {
   return laid.ok ? ok(judge(laid.value)) : laid;
 }
 
+const besides = remembered<Beside | undefined>();
+
 /** Judges what is laid out: strength, wind, air, hours, weights. */
 export function judge(laid: Laid): Outline {
   const { garden, site, assembly, rolls, sheets } = laid;
@@ -79,6 +83,7 @@ export function judge(laid: Laid): Outline {
     outsideC,
     latitudeDeg,
     windFromDeg,
+    beside: besides(site.bed, [garden.landmarks], () => besideOf(site.bed, garden.landmarks)),
     gustSpread: spreadOf(site.catalog, rough.includes('gust') ? 'gust rough' : 'gust said'),
     snowSpread: spreadOf(site.catalog, `snow ${snowAsked.by === 'ground' ? 'ground' : snowAsked.kind}`),
   };

@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { squareBed } from './bed';
 import type { Landmark } from './landmark';
-import { bearing, extent, footprint, freeSpot, middleOf, sizedTo, snapped, snappedBearing, turnedTo } from './plotting';
+import {
+  bearing,
+  besideOf,
+  extent,
+  footprint,
+  freeSpot,
+  middleOf,
+  sizedTo,
+  snapped,
+  snappedBearing,
+  turnedTo,
+} from './plotting';
 
 const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 1000, yMm: 500 });
 const tree: Landmark = {
@@ -116,4 +127,28 @@ describe('a landmark made larger by its far right corner', () => {
       ),
     );
   });
+});
+
+test('the wall or fence that stands nearest to a bed, from edge or corner', () => {
+  // The bed lies from 1000 to 3400 and from 500 to 1700.
+  const lying = (kind: Landmark['kind'], xMm: number, yMm: number, lengthMm: number): Landmark => ({
+    ...tree,
+    name: kind,
+    kind,
+    at: { xMm, yMm },
+    bearingDeg: 90,
+    lengthMm,
+    widthMm: 200,
+    heightMm: 2000,
+  });
+  const far = lying('fence', 0, 2700, 6000);
+  expect(besideOf(bed, [])).toBeUndefined();
+  expect(besideOf(bed, [lying('hedge', 0, 1700, 6000), far])).toEqual({
+    name: 'fence',
+    gapMm: expect.closeTo(1000, 3),
+    heightMm: 2000,
+  });
+  // A wall longer than the bed, along it; and one whose corner is nearest: 300 and 400 off.
+  expect(besideOf(bed, [far, lying('wall', 0, 1850, 6000)])?.gapMm).toBeCloseTo(150, 6);
+  expect(besideOf(bed, [lying('wall', 3700, 2100, 1000)])?.gapMm).toBeCloseTo(500, 6);
 });

@@ -158,3 +158,35 @@ export function freeSpot(things: readonly (Bed | Landmark)[], pathMm: number): B
   const all = extentOf(things.flatMap((t) => footprint(t)));
   return all ? { xMm: all.x1 + pathMm, yMm: all.y0 } : { xMm: 0, yMm: 0 };
 }
+
+/** A wall or fence by a bed: its name, how far it stands from the bed's nearest corner or edge, and how high. */
+export interface Beside {
+  readonly name: string;
+  readonly gapMm: number;
+  readonly heightMm: number;
+}
+
+/** Distance from a point to the line between two others. */
+function fromEdge(p: PlanPoint, a: PlanPoint, b: PlanPoint): number {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const along = ((p.x - a.x) * dx + (p.y - a.y) * dy) / Math.max(1e-9, dx * dx + dy * dy);
+  const t = Math.max(0, Math.min(1, along));
+  return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
+}
+
+/** How far two things on the plot stand apart, corner to edge; nought where one reaches into the other by a corner. */
+function gapBetween(one: readonly PlanPoint[], other: readonly PlanPoint[]): number {
+  const edges = (list: readonly PlanPoint[]) => list.map((a, i) => [a, list[(i + 1) % list.length] ?? a] as const);
+  const least = (points: readonly PlanPoint[], round: readonly PlanPoint[]): number =>
+    Math.min(...points.flatMap((p) => edges(round).map(([a, b]) => fromEdge(p, a, b))));
+  return Math.min(least(one, other), least(other, one));
+}
+
+/** The wall or fence that stands nearest to a bed. */
+export function besideOf(bed: Bed, landmarks: readonly Landmark[]): Beside | undefined {
+  const around = footprint(bed);
+  return landmarks
+    .filter((l) => l.kind === 'wall' || l.kind === 'fence')
+    .map((l) => ({ name: l.name, gapMm: gapBetween(around, footprint(l)), heightMm: l.heightMm }))
+    .sort((a, b) => a.gapMm - b.gapMm)[0];
+}

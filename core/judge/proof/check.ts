@@ -1,6 +1,7 @@
 import type { Exposure } from '../../site/place';
 import type { Change } from '../../build/answers/asked';
 import type { BuildSite } from '../../site/buildSite';
+import type { Beside } from '../../site/plotting';
 import type { NoonAir } from '../climate/noon';
 import type { RollPlan } from '../../make/rolls/rolls';
 import type { SheetCuts } from '../../make/cutting/panels';
@@ -56,6 +57,8 @@ export interface CheckSite {
   readonly latitudeDeg: number;
   /** Where the wind mostly comes from; null: not known. */
   readonly windFromDeg: number | null;
+  /** The wall or fence nearest to the bed. */
+  readonly beside: Beside | undefined;
   /** Outside at the noon asked for. */
   readonly outsideC: number;
 }

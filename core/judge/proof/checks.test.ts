@@ -6,6 +6,8 @@ import { mendsOf, outline } from '../../plan';
 import { MM_PER_INCH } from '../../base/length';
 import { solveHoop } from '../../build/hoop/elastica';
 import { sleeveGapMm } from './hoopChecks';
+import { phraseText } from '../../base/figure';
+import { firstCover } from '../../start';
 import { designSnow, oneSidedFactor, slopeFactor } from './snow';
 import { hoopStrength } from './strength';
 
@@ -55,6 +57,40 @@ describe('sleeve fit', () => {
 });
 
 describe('snow', () => {
+  test('drifts against a wall beside the bed: told where nothing is built for it, a load where it is', () => {
+    const told = (change: (g: Garden) => void, index = 3) => look(change, index).checks.find((c) => c.id === 'drift');
+    const demo = demoGarden();
+    const wall = demo.covers.findIndex((c) => c.bedId === 'wall');
+    expect(told(() => undefined, wall)?.verdict).toBe('tight');
+    expect(phraseText(told(() => undefined, wall)?.text ?? [], demo.units)).toContain(
+      'Snow drifts against House wall, ',
+    );
+    // Out of its reach, or of no snow, nothing is said; nor of a bed in the open.
+    expect(told((g) => void g.landmarks.forEach((l) => (l.at.yMm += 3000)), wall)).toBeUndefined();
+    expect(told((g) => void (g.site.snow = { by: 'depth', depthMm: 0, kind: 'wet' }), wall)).toBeUndefined();
+    expect(told(() => undefined, 0)).toBeUndefined();
+  });
+
+  test('a lean-to under a higher wall carries less, until the wall takes no more of it', () => {
+    const carried = (wallOverMm: number): readonly number[] => {
+      const found = firstCover(demoGarden(), 'wall', 'lean-to', 'x', 'Lean-to');
+      if (!found) throw new Error();
+      const o = outline(demoGarden(), { ...found, answers: { ...found.answers, wallOverMm } } as Cover);
+      if (!o.ok) throw new Error(JSON.stringify(o.faults));
+      expect(o.value.checks.some((c) => c.id === 'drift')).toBe(false);
+      return [
+        ...o.value.strengths.map((s) => s.ratio),
+        Number(o.value.checks.find((c) => c.id === 'span')?.figure?.value),
+      ];
+    };
+    const [none, some, much, more] = [0, 300, 1500, 6000].map(carried);
+    none?.forEach((x, i) => {
+      expect(some?.[i] ?? NaN).toBeLessThan(x);
+      expect(much?.[i] ?? NaN).toBeLessThan(some?.[i] ?? NaN);
+      expect(more?.[i]).toBeCloseTo(much?.[i] ?? NaN, 9);
+    });
+  });
+
   test('the flat load and the slope factor follow the standard', () => {
     const snow = designSnow({ by: 'ground', groundPa: 2000 }, 'sheltered');
     expect(snow.flatPa).toBeCloseTo(0.7 * 1.2 * 1.2 * 0.8 * 2000, 9);

@@ -8,6 +8,7 @@ import { ASK, type Check, type CheckSite } from './check';
 import { bendCheck, railCheck, sagCheck, sleeveCheck, snowCheck } from './hoopChecks';
 import { pitfalls } from './pitfalls';
 import { postChecks } from './posts';
+import { driftOf, snowDepthMm } from './snow';
 import { type SnowStrength, hoopStrength } from './strength';
 import { beamCheck, liftCheck, spanCheck } from './timberChecks';
 import { ventCheck } from './vents';
@@ -173,6 +174,33 @@ function sheetCheck(rolls: RollPlan, sheets: readonly SheetPart[], market: Marke
   );
 }
 
+/** Snow that a wall beside the bed gathers on a cover that is not built for it. */
+function driftCheck({ beams }: Assembly, { beside, snow, site }: CheckSite): readonly Check[] {
+  if (!beside || beams.some((b) => b.drift)) return [];
+  const { peakPa, reachMm } = driftOf(snow, beside.heightMm - site.bed.wall.heightMm);
+  if (beside.gapMm >= reachMm) return [];
+  const more = snowDepthMm(peakPa * (1 - beside.gapMm / reachMm));
+  return [
+    {
+      id: 'drift',
+      leaf: 'stand',
+      verdict: 'tight',
+      text: [
+        `Snow drifts against ${beside.name}, `,
+        amount(beside.gapMm, 'length'),
+        ' from this bed: with what is asked, about ',
+        amount(more, 'snowDepth'),
+        ' of wet snow more lies at that edge, less and less for ',
+        amount(reachMm - beside.gapMm, 'length'),
+        '. What the cover carries is said without it: brush that edge first.',
+      ],
+      figure: undefined,
+      caution: ASK,
+      tries: [],
+    },
+  ];
+}
+
 /** Every check on an assembly, worst first; and the strength that the strip shows, weakest first. */
 export function checkAssembly(
   assembly: Assembly,
@@ -199,6 +227,7 @@ export function checkAssembly(
     ...[sheetCheck(site.rolls, assembly.sheets, site.site.market), ventCheck(assembly, site.air)].flatMap(
       (c) => c ?? [],
     ),
+    ...driftCheck(assembly, site),
     ...pitfalls(assembly, site),
     ...assembly.remarks.map((text, i): Check => ({
       id: `remark ${i}`,

@@ -222,6 +222,7 @@ test('vents are judged by their area: a few louvres do not silence what cooks, e
     exposure: 'normal',
     latitudeDeg: 44,
     windFromDeg: null,
+    beside: undefined,
     outsideC: flaps.garden.site.noon.outsideC,
   });
   expect(again.filter((c) => c.id === 'cooks')).toEqual([]);

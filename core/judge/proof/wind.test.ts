@@ -52,6 +52,7 @@ const site = (gustMPerS: number): CheckSite => ({
   exposure: 'normal',
   latitudeDeg: 44,
   windFromDeg: null,
+  beside: undefined,
   outsideC: 2,
 });
 const check = (id: string, a: Assembly, gust: number): Check => {
