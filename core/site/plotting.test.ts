@@ -149,6 +149,6 @@ test('the wall or fence that stands nearest to a bed, from edge or corner', () =
     heightMm: 2000,
   });
   // A wall longer than the bed, along it; and one whose corner is nearest: 300 and 400 off.
-  expect(besideOf(bed, [far, lying('wall', 0, 1850, 6000)])?.gapMm).toBeCloseTo(150, 6);
-  expect(besideOf(bed, [lying('wall', 3700, 2100, 1000)])?.gapMm).toBeCloseTo(500, 6);
+  expect(besideOf(bed, [far, lying('wall', 0, 1850, 6000)])?.gapMm).toBeCloseTo(150, 3);
+  expect(besideOf(bed, [lying('wall', 3700, 2100, 1000)])?.gapMm).toBeCloseTo(500, 3);
 });

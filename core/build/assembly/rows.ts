@@ -34,7 +34,6 @@ export type Ridge =
   /** Stands on posts at both ends and carries load as a beam. */
   | { readonly kind: 'posted'; readonly section: Section; readonly spanMm: number };
 
-/** A row of straight pieces that carry snow as beams between two supports. */
 /** A wall that stands over the upper edge of a slope: snow drifts against it. */
 export interface DriftedOn {
   /** How high it stands over that edge, and how far the slope reaches from it, level. */
@@ -44,6 +43,7 @@ export interface DriftedOn {
   readonly by: 'slope' | 'far end' | 'strip';
 }
 
+/** A row of straight pieces that carry snow as beams between two supports. */
 export interface BeamRow {
   readonly tags: readonly string[];
   /** What they are: "Legs", "Lid bars". */
