@@ -10,6 +10,7 @@ import { BrowserRouter } from 'react-router';
 import { StyleSheetManager } from 'styled-components';
 import { App } from './app/App';
 import { Boundary } from './app/Boundary';
+import { fetchAhead } from './app/places';
 import { setTheme, themeNow } from './app/screen';
 import { GlobalStyle } from './app/theme';
 import { store } from './app/world';
@@ -19,6 +20,7 @@ if (import.meta.env.PROD && 'serviceWorker' in navigator)
   addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
 
 setTheme(themeNow());
+fetchAhead(location.pathname);
 const root = document.getElementById('root');
 if (root)
   createRoot(root).render(

@@ -1,32 +1,32 @@
-import { type ReactNode, Suspense } from 'react';
+import type { ReactNode } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { Gardens } from '../places/gardens/Gardens';
 import { Boundary } from './Boundary';
-import { Demo, Gate, OldAddress, Waiting } from './Gate';
+import { Demo, Gate, OldAddress } from './Gate';
+import {
+  BedPlace,
+  Bench,
+  Book,
+  Build,
+  Cart,
+  Choose,
+  Paper,
+  Plot,
+  Saw,
+  Settings,
+  Shelf,
+  SideBySide,
+  Take,
+  Together,
+} from './places';
 import { Shell } from './Shell';
-import { lazyPart } from './fresh';
 import { useWay } from './way';
-
-const Plot = lazyPart(() => import('../places/plot/Plot').then((m) => m.Plot));
-const BedPlace = lazyPart(() => import('../places/bed/BedPlace').then((m) => m.BedPlace));
-const Bench = lazyPart(() => import('../places/bench/Bench').then((m) => m.Bench));
-const Saw = lazyPart(() => import('../places/saw/Saw').then((m) => m.Saw));
-const Cart = lazyPart(() => import('../places/cart/Cart').then((m) => m.Cart));
-const Choose = lazyPart(() => import('../places/choose/Choose').then((m) => m.Choose));
-const Build = lazyPart(() => import('../places/build/Build').then((m) => m.Build));
-const Together = lazyPart(() => import('../places/together/Together').then((m) => m.Together));
-const Book = lazyPart(() => import('../places/book/Book').then((m) => m.Book));
-const Shelf = lazyPart(() => import('../places/shelf/Shelf').then((m) => m.Shelf));
-const Settings = lazyPart(() => import('../places/settings/Settings').then((m) => m.Settings));
-const Take = lazyPart(() => import('../places/take/Take').then((m) => m.Take));
-const SideBySide = lazyPart(() => import('../places/sideBySide/SideBySide').then((m) => m.SideBySide));
-const Paper = lazyPart(() => import('../places/paper/Paper').then((m) => m.Paper));
 
 /** One place: what breaks in it is held there, and gone when another is gone to. */
 function Place({ what, children }: { readonly what: string; readonly children: ReactNode }): ReactNode {
   return (
     <Boundary what={what} at={useLocation().pathname}>
-      <Suspense fallback={<Waiting />}>{children}</Suspense>
+      {children}
     </Boundary>
   );
 }

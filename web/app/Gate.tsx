@@ -6,6 +6,7 @@ import { FaultList } from '../parts/OpenFile';
 import { Button } from '../parts/controls';
 import { Message } from '../parts/layout';
 import { saveGarden } from '../parts/saveFile';
+import { Waiting } from './Waiting';
 import { part } from './fresh';
 import { useApp, useAppDispatch } from './hooks';
 import { addGarden, lookAt, type Opened, openStored } from './saving';
@@ -13,14 +14,6 @@ import { wayTo } from './way';
 import { inTime } from '../keep/db';
 import type { GardenRow } from '../keep/rows';
 import { database, lastOpen } from './world';
-
-export function Waiting(): ReactNode {
-  return (
-    <p role="status" style={{ padding: '1.25rem' }}>
-      Opening…
-    </p>
-  );
-}
 
 type Answer = Exclude<Opened, { kind: 'open' }>;
 

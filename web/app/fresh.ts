@@ -1,5 +1,5 @@
 /** A newer build under an open page: it is fetched at a quiet moment, and nothing is lost by it. */
-import { type ComponentType, type LazyExoticComponent, lazy } from 'react';
+import { type ComponentType, type ReactNode, createElement, useEffect, useState } from 'react';
 import { messageOf } from '../../core/base/result';
 import { allSaved } from './saving';
 import { atRisk } from './world';
@@ -12,9 +12,47 @@ export function part<T>(load: () => Promise<T>): Promise<T> {
   return load().catch((why: unknown) => Promise.reject(new PartMissing(messageOf(why))));
 }
 
-/** A component that is fetched when it is first drawn. */
-export function lazyPart<P>(load: () => Promise<ComponentType<P>>): LazyExoticComponent<ComponentType<P>> {
-  return lazy(() => part(load).then((it) => ({ default: it })));
+/** A component that is fetched when it is first drawn, or ahead of that. */
+export type LazyPart<P> = ((props: P) => ReactNode) & { readonly ahead: () => Promise<unknown> };
+
+/**
+ * Fetches a component when it is first drawn.
+ * React's own lazy would hold each back for .3 s after whatever it showed meanwhile; this one is drawn as it comes.
+ * @param waiting what is shown meanwhile
+ */
+export function lazyPart<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  waiting: ReactNode = null,
+): LazyPart<P> {
+  let known: ComponentType<P> | undefined;
+  let coming: Promise<ComponentType<P>> | undefined;
+  const ahead = (): Promise<ComponentType<P>> => {
+    coming ??= part(load).then(
+      (it) => (known = it),
+      (why: unknown) => {
+        coming = undefined;
+        throw why;
+      },
+    );
+    return coming;
+  };
+  function Part(props: P): ReactNode {
+    const [now, show] = useState(() => ({ it: known, broken: undefined as unknown }));
+    useEffect(() => {
+      if (now.it) return;
+      let current = true;
+      ahead().then(
+        (it) => current && show({ it, broken: undefined }),
+        (broken: unknown) => current && show({ it: undefined, broken }),
+      );
+      return () => {
+        current = false;
+      };
+    }, [now.it]);
+    if (now.broken !== undefined) throw now.broken;
+    return now.it ? createElement(now.it, props) : waiting;
+  }
+  return Object.assign(Part, { ahead });
 }
 
 /** The script that a page begins with: another name is another build. */

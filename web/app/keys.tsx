@@ -1,4 +1,4 @@
-import { type ReactNode, Suspense, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import type { NavigateFunction } from 'react-router';
 import { useAppDispatch } from './hooks';
 import { Boundary } from './Boundary';
@@ -61,9 +61,7 @@ export function Keys(): ReactNode {
   }, []);
   return open ? (
     <Boundary what="The list of keys">
-      <Suspense>
-        <KeyList onClose={() => setOpen(false)} />
-      </Suspense>
+      <KeyList onClose={() => setOpen(false)} />
     </Boundary>
   ) : null;
 }

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type ReactNode, Suspense, memo, useRef, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, memo, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { lazyPart } from '../app/fresh';
 import type { PickProps } from './picked';
@@ -64,11 +64,7 @@ export const Pick = memo(function Pick(props: PickProps): ReactNode {
           <path d="M1 4.5 L5 1 L9 4.5 M1 7.5 L5 11 L9 7.5" />
         </svg>
       </Opener>
-      {open && (
-        <Suspense>
-          <PickList {...props} anchor={opener} onClose={() => setOpen(false)} />
-        </Suspense>
-      )}
+      {open && <PickList {...props} anchor={opener} onClose={() => setOpen(false)} />}
     </>
   );
 });

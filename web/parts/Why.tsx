@@ -1,4 +1,4 @@
-import { type ReactNode, Suspense, useRef, useState } from 'react';
+import { type ReactNode, useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Figure } from '../../core/base/figure';
 import { formatAmount } from '../../core/base/amount';
@@ -40,11 +40,7 @@ export function Why({ figure, children }: { readonly figure: Figure; readonly ch
       >
         {children ?? value}
       </Ask>
-      {open && (
-        <Suspense>
-          <WhySheet figure={figure} anchor={button} onClose={() => setOpen(false)} />
-        </Suspense>
-      )}
+      {open && <WhySheet figure={figure} anchor={button} onClose={() => setOpen(false)} />}
     </>
   );
 }

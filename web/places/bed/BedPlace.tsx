@@ -10,7 +10,7 @@ import { issueFaults } from '../../../core/base/issues';
 import type { Cover } from '../../../core/garden/garden';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatLength } from '../../../core/base/length';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useCurrent } from '../../app/current';
 import { useEdit, useGarden } from '../../app/hooks';
 import { freshName } from '../../../core/base/ids';

@@ -1,5 +1,5 @@
 import type { Outline } from '../../../core/outline';
-import { type ReactNode, Suspense, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { addDays, sayDay } from '../../../core/base/days';
@@ -19,7 +19,7 @@ import { Warmer } from './Warmer';
 import { WeatherFrom } from './WeatherFrom';
 
 // Charts come when they are looked at.
-const DayCurve = lazyPart(() => import('./DayCurve').then((m) => m.DayCurve));
+const DayCurve = lazyPart(() => import('./DayCurve').then((m) => m.DayCurve), <p role="status">Opening the curve…</p>);
 
 const Area = styled.div`
   min-height: 0;
@@ -182,9 +182,7 @@ function InWeather({ outline: o, weather }: { readonly outline: Outline; readonl
         </div>
       </div>
       <div className="curve">
-        <Suspense fallback={<p role="status">Opening the curve…</p>}>
-          <DayCurve shown={shown} crop={o.assembly.crop.crop} />
-        </Suspense>
+        <DayCurve shown={shown} crop={o.assembly.crop.crop} />
       </div>
       <Sums outline={o} shown={shown} />
     </>

@@ -1,5 +1,5 @@
 import type { Outline } from '../../../core/outline';
-import { type ReactNode, Suspense, memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { type ReactNode, memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
@@ -9,7 +9,7 @@ import { evaluate } from '../../../core/evaluate';
 import type { Cover, Garden } from '../../../core/garden/garden';
 import type { Mend } from '../../../core/mends';
 import { type Result, failAll, ok } from '../../../core/base/result';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useApp, useAppDispatch, useEdit, useGarden, useSetAnswers } from '../../app/hooks';
@@ -26,15 +26,16 @@ import { Questions } from './Questions';
 import { ShapeViews } from './ShapeViews';
 import { usePull } from '../../drawing/usePull';
 
+const OPENING = <p role="status">Opening…</p>;
 // Leaves come when they are turned to; the shape is there at once.
-const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf));
+const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf), OPENING);
 const StandPanel = lazyPart(() => import('./StandPanel').then((m) => m.StandPanel));
-const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf));
-const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf));
+const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf), OPENING);
+const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf), OPENING);
 const ForWhat = lazyPart(() => import('./ForWhat').then((m) => m.ForWhat));
 const AirPanel = lazyPart(() => import('./AirPanel').then((m) => m.AirPanel));
 const TakeAlong = lazyPart(() => import('../../parts/TakeAlong').then((m) => m.default));
-const RoundLeaf = lazyPart(() => import('./RoundLeaf').then((m) => m.RoundLeaf));
+const RoundLeaf = lazyPart(() => import('./RoundLeaf').then((m) => m.RoundLeaf), OPENING);
 
 const Stage = styled.div`
   min-width: 0;
@@ -139,16 +140,14 @@ export function Bench(): ReactNode {
         <Body>
           <Stage>
             <Leaves label="Leaves of the bench" to={way('bench', cover.id)} leaves={LEAVES} />
-            <Suspense fallback={<p role="status">Opening…</p>}>
-              <Leaf
-                leaf={leaf}
-                outline={drawn}
-                setAnswers={setAnswers}
-                pulling={pull.pulling}
-                mended={mended === good ? undefined : mended}
-                pointed={pointed}
-              />
-            </Suspense>
+            <Leaf
+              leaf={leaf}
+              outline={drawn}
+              setAnswers={setAnswers}
+              pulling={pull.pulling}
+              mended={mended === good ? undefined : mended}
+              pointed={pointed}
+            />
           </Stage>
           <Beside aria-label="Checks and choices">
             <Checks
@@ -161,23 +160,17 @@ export function Bench(): ReactNode {
               onTake={takeMend}
               onPoint={point}
             />
-            <Suspense fallback={<div />}>
-              <div>
-                <Choices leaf={leaf} outline={told} setAnswers={setAnswers} />
-                {leaf === 'shape' && cover.brief && <ForWhat outline={told} brief={cover.brief} />}
-              </div>
-            </Suspense>
+            <div>
+              <Choices leaf={leaf} outline={told} setAnswers={setAnswers} />
+              {leaf === 'shape' && cover.brief && <ForWhat outline={told} brief={cover.brief} />}
+            </div>
           </Beside>
           <Strip cover={toldOf} outline={told} work={work} />
         </Body>
       ) : (
         <Broken faults={outlined && !outlined.ok ? outlined.faults.map((f) => f.message) : []} />
       )}
-      {taking && (
-        <Suspense>
-          <TakeAlong coverId={cover.id} onClose={() => takeAlong(false)} />
-        </Suspense>
-      )}
+      {taking && <TakeAlong coverId={cover.id} onClose={() => takeAlong(false)} />}
     </>
   );
 }

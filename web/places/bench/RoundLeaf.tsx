@@ -1,5 +1,5 @@
 import type { Outline } from '../../../core/outline';
-import { type ReactNode, Suspense, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import type { Step } from '../../../core/build/assembly/types';
 import { countOfJoint } from '../../../core/build/joints/kind';
@@ -11,7 +11,10 @@ import { useUnits } from '../../app/hooks';
 import { Button, Field, Stepper } from '../../parts/controls';
 import type { RoundColours } from '../../drawing/RoundView';
 
-const RoundView = lazyPart(() => import('../../drawing/RoundView').then((m) => m.default));
+const RoundView = lazyPart(
+  () => import('../../drawing/RoundView').then((m) => m.default),
+  <p role="status">Opening the round view…</p>,
+);
 
 const Stage = styled.div`
   position: relative;
@@ -132,23 +135,21 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
     >
       {draws ? (
         <Boundary what="The round view">
-          <Suspense fallback={<p role="status">Opening the round view…</p>}>
-            <RoundView
-              outline={o}
-              colours={colours}
-              lift={(tag) => (apart ? first(tag) * LIFT_MM : 0)}
-              shown={(tag) => first(tag) < stage}
-              picked={picked}
-              onPick={pickPiece}
-              joint={joint}
-              onPickJoint={pickJoint}
-              made={(id) => firstMade(id) < stage}
-              liftJoint={(id) => (apart ? firstMade(id) * LIFT_MM : 0)}
-              turnDeg={turn}
-              tiltDeg={tilt}
-              tagged={tagged}
-            />
-          </Suspense>
+          <RoundView
+            outline={o}
+            colours={colours}
+            lift={(tag) => (apart ? first(tag) * LIFT_MM : 0)}
+            shown={(tag) => first(tag) < stage}
+            picked={picked}
+            onPick={pickPiece}
+            joint={joint}
+            onPickJoint={pickJoint}
+            made={(id) => firstMade(id) < stage}
+            liftJoint={(id) => (apart ? firstMade(id) * LIFT_MM : 0)}
+            turnDeg={turn}
+            tiltDeg={tilt}
+            tagged={tagged}
+          />
         </Boundary>
       ) : (
         <p role="status">

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useGarden } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { Leaves } from '../../parts/Leaves';

@@ -1,4 +1,4 @@
-import { type ReactNode, Suspense, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
@@ -20,8 +20,9 @@ import { Pick } from '../../parts/Pick';
 import { Trainer } from './Trainer';
 
 // Charts come when they are looked at.
-const WinterChart = lazyPart(() => import('./WinterChart').then((m) => m.WinterChart));
-const BandChart = lazyPart(() => import('./WinterChart').then((m) => m.BandChart));
+const OPENING = <p role="status">Opening the chart…</p>;
+const WinterChart = lazyPart(() => import('./WinterChart').then((m) => m.WinterChart), OPENING);
+const BandChart = lazyPart(() => import('./WinterChart').then((m) => m.BandChart), OPENING);
 
 const Box = styled.div`
   display: grid;
@@ -190,9 +191,7 @@ function OneWinter({
         </b>
       </div>
       <div className="chart">
-        <Suspense fallback={<p role="status">Opening the chart…</p>}>
-          <WinterChart days={winter.days} upTo={upTo} killingC={row.killingC} cropName={row.name} />
-        </Suspense>
+        <WinterChart days={winter.days} upTo={upTo} killingC={row.killingC} cropName={row.name} />
       </div>
       {over && (
         <section aria-label="How it ended" data-testid="winter-end">
@@ -282,9 +281,7 @@ function Hundred({
             {found.crop.killed}, scalded in {found.crop.cooked}.
           </p>
           <div className="chart">
-            <Suspense fallback={<p role="status">Opening the chart…</p>}>
-              <BandChart bands={found.bands} />
-            </Suspense>
+            <BandChart bands={found.bands} />
           </div>
         </>
       )}

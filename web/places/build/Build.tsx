@@ -3,7 +3,7 @@ import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { amount } from '../../../core/base/figure';
 import type { Cover } from '../../../core/garden/garden';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useAwake } from '../../app/awake';
 import { useCurrent } from '../../app/current';
 import { useEdit } from '../../app/hooks';

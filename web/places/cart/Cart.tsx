@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import type { Cover } from '../../../core/garden/garden';
 import { shoppingCsv, shoppingText } from '../../../core/show/csv';
 import { formatMoney } from '../../../core/base/amount';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { Strip } from '../../app/Strip';
 import { useAwake } from '../../app/awake';
 import { useCurrent } from '../../app/current';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Navigate, useParams } from 'react-router';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useCurrent } from '../../app/current';
 import { useWay } from '../../app/way';
 import { Kinds } from './Kinds';

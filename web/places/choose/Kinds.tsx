@@ -3,7 +3,8 @@ import { useJob } from '../../background/useJob';
 import { fail, ok } from '../../../core/base/result';
 import type { Shown, ShownKind } from '../../background/plan.worker';
 import { COMPARED } from './compared';
-import { type ReactNode, Suspense, lazy, useState } from 'react';
+import { type ReactNode, useState } from 'react';
+import { lazyPart } from '../../app/fresh';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
 import { type Measures, reasons } from '../../../core/compare';
@@ -21,7 +22,10 @@ import { ChooseLeaves } from './ChooseLeaves';
 import { Lineup } from './Lineup';
 import { useChosen } from './useChosen';
 
-const TwoFigures = lazy(() => import('./TwoFigures'));
+const TwoFigures = lazyPart(
+  () => import('./TwoFigures').then((m) => m.default),
+  <p role="status">Opening the chart…</p>,
+);
 
 const Rows = styled.ul`
   overflow: auto;
@@ -233,17 +237,15 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
           </section>
           <section aria-label="Any two figures against each other">
             <h2>Two figures against each other</h2>
-            <Suspense fallback={<p role="status">Opening the chart…</p>}>
-              <TwoFigures
-                points={stand.map((c) => ({
-                  id: c.key,
-                  name: c.name,
-                  value: (key) => c.measures[key as keyof Measures],
-                }))}
-                figures={COMPARED}
-                first={['price', 'wetSnowMm']}
-              />
-            </Suspense>
+            <TwoFigures
+              points={stand.map((c) => ({
+                id: c.key,
+                name: c.name,
+                value: (key) => c.measures[key as keyof Measures],
+              }))}
+              figures={COMPARED}
+              first={['price', 'wetSnowMm']}
+            />
           </section>
           <section aria-label="Tools I have">
             <h2>Tools I have</h2>

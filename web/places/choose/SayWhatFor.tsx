@@ -1,5 +1,5 @@
 import type { Draft } from 'immer';
-import { type ReactNode, Suspense, lazy, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { formatAmount, formatMoney } from '../../../core/base/amount';
@@ -11,6 +11,7 @@ import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { lazyPart } from '../../app/fresh';
 import { useWay } from '../../app/way';
 import { compareKinds } from '../../background/planClient';
 import type { Shown, ShownKind } from '../../background/plan.worker';
@@ -27,7 +28,10 @@ import { useChosen } from './useChosen';
 import { WEIGHED_BY } from './weighedBy';
 import { WishCosts } from './WishCosts';
 
-const TwoFigures = lazy(() => import('./TwoFigures'));
+const TwoFigures = lazyPart(
+  () => import('./TwoFigures').then((m) => m.default),
+  <p role="status">Opening the chart…</p>,
+);
 
 const Page = styled.div`
   overflow: auto;
@@ -300,19 +304,17 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
       {offers.length > 1 && (
         <section aria-label="Two figures against each other">
           <h2>Two figures against each other</h2>
-          <Suspense fallback={<p role="status">Opening the chart…</p>}>
-            <TwoFigures
-              points={offers.map((o) => ({
-                id: o.id,
-                name: o.name,
-                value: (key) => (key === 'price' ? o.price : o.weighed.figures[key as FigureKey]),
-              }))}
-              figures={WEIGHED_BY}
-              first={['price', 'hours']}
-              held={held?.id}
-              onHold={hold}
-            />
-          </Suspense>
+          <TwoFigures
+            points={offers.map((o) => ({
+              id: o.id,
+              name: o.name,
+              value: (key) => (key === 'price' ? o.price : o.weighed.figures[key as FigureKey]),
+            }))}
+            figures={WEIGHED_BY}
+            first={['price', 'hours']}
+            held={held?.id}
+            onHold={hold}
+          />
         </section>
       )}
       {state === 'done' && !stale && held && (

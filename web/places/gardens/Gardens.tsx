@@ -1,11 +1,11 @@
-import { type ReactNode, Suspense, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Garden } from '../../../core/garden/garden';
 import type { Pictures } from '../../../core/garden/pictures';
 import { MAX_FILE_CHARS, readGardenFile, tooLarge } from '../../../core/garden/read';
 import type { Fault } from '../../../core/base/result';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useApp, useAppDispatch } from '../../app/hooks';
 import { freshName } from '../../../core/base/ids';
 import { proposedUnits } from '../../../core/site/locale';
@@ -255,11 +255,7 @@ export function Gardens(): ReactNode {
             </p>
           )}
         </div>
-        {!starting && (
-          <Suspense fallback={<div />}>
-            <TryIt units={units} />
-          </Suspense>
-        )}
+        {!starting && <TryIt units={units} />}
       </Page>
     </>
   );

@@ -10,7 +10,7 @@ import { familyOf } from '../../../core/build/families';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
 import { formatLength } from '../../../core/base/length';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useCurrent } from '../../app/current';
 import { useUnits } from '../../app/hooks';
 import { useWay } from '../../app/way';

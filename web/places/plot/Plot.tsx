@@ -6,7 +6,7 @@ import { familyOf } from '../../../core/build/families';
 import { type Cover, isInUse } from '../../../core/garden/garden';
 import { LANDMARKS, LANDMARK_KINDS, type LandmarkKind } from '../../../core/site/landmark';
 import { survey } from '../../../core/site/survey';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useEdit, useGarden } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { Pick } from '../../parts/Pick';

@@ -15,7 +15,7 @@ import { fail } from '../../../core/base/result';
 import { formatMoney } from '../../../core/base/amount';
 import { sayTags } from '../../../core/build/guide/tags';
 import { formatLength, parseLength } from '../../../core/base/length';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useCatalog, useEdit, useGarden, useTake, useUnits } from '../../app/hooks';

@@ -5,7 +5,7 @@ import type { Fault } from '../../../core/base/result';
 import { readBackup, writeBackup } from '../../../core/garden/backup';
 import type { Garden } from '../../../core/garden/garden';
 import { MAX_FILE_CHARS, tooLarge } from '../../../core/garden/read';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useApp, useAppDispatch, useTake } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { addGarden } from '../../app/saving';

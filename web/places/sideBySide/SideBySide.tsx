@@ -10,7 +10,7 @@ import { bounds } from '../../../core/show/project';
 import { amount, phraseText } from '../../../core/base/figure';
 import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useCurrent } from '../../app/current';
 import { useEdit, useGarden, useUnits } from '../../app/hooks';
 import { useWay } from '../../app/way';

@@ -8,7 +8,7 @@ import type { Garden } from '../../../core/garden/garden';
 import { quickShop } from '../../../core/cut';
 import { withParcel } from '../../../core/parcel';
 import { fitView } from '../../../core/show/viewLayout';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { figuresOf } from '../../app/figures';
 import { ShownUnits, useApp, useAppDispatch } from '../../app/hooks';
 import { readLink } from '../../app/link';

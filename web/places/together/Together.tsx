@@ -9,7 +9,7 @@ import { type Owner, cutBar, cutFlat } from '../../../core/make/cutting/tickOff'
 import { cutsCsv, shoppingCsv } from '../../../core/show/csv';
 import type { Together as Plan } from '../../../core/together';
 import { formatMoney } from '../../../core/base/amount';
-import { PlaceHead } from '../../app/Shell';
+import { PlaceHead } from '../../app/PlaceHead';
 import { useEdit, useGarden, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
