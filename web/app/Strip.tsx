@@ -77,6 +77,18 @@ const Bar = styled.footer`
   }
 `;
 
+/** Its place, while it is worked out for the first time. */
+export function StripToCome(): ReactNode {
+  return (
+    <Bar className="screen-only" aria-hidden>
+      <div className="cell">
+        <span className="name">&nbsp;</span>
+        <span className="figure measure">&nbsp;</span>
+      </div>
+    </Bar>
+  );
+}
+
 interface StripProps {
   readonly cover: Cover;
   readonly outline: Outline;

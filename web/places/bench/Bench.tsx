@@ -10,7 +10,7 @@ import type { Cover, Garden } from '../../../core/garden/garden';
 import type { Mend } from '../../../core/mends';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { PlaceHead } from '../../app/PlaceHead';
-import { Strip } from '../../app/Strip';
+import { Strip, StripToCome } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
 import { useApp, useAppDispatch, useEdit, useGarden, useSetAnswers } from '../../app/hooks';
 import { lazyPart } from '../../app/fresh';
@@ -105,9 +105,11 @@ export function Bench(): ReactNode {
   // While it is pulled at, everything shows what it would be.
   const drawn = useDraft(garden, good, pull.answers);
   // The drawing first; what is told of it, and what it costs, as soon as there is time.
-  const { told, toldOf, work } = useDeferredValue(
-    useMemo(() => ({ told: drawn, toldOf: cover, work: working }), [drawn, cover, working]),
+  const now = useMemo(
+    () => (drawn && cover ? { outline: drawn, cover, work: working } : undefined),
+    [drawn, cover, working],
   );
+  const told = useDeferredValue(now, undefined);
   const mended = useDraft(garden, good, tried && pull.answers === undefined ? tried.answers : undefined);
 
   const { units } = garden;
@@ -136,7 +138,7 @@ export function Bench(): ReactNode {
           {kept ? 'Kept' : 'Keep this version'}
         </Button>
       </PlaceHead>
-      {good && drawn && told && toldOf ? (
+      {good && drawn ? (
         <Body>
           <Stage>
             <Leaves label="Leaves of the bench" to={way('bench', cover.id)} leaves={LEAVES} />
@@ -150,22 +152,26 @@ export function Bench(): ReactNode {
             />
           </Stage>
           <Beside aria-label="Checks and choices">
-            <Checks
-              outline={told}
-              ready={work.state !== 'pending' && told.cover === toldOf}
-              only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
-              mended={tried && mended}
-              tried={tried}
-              onTry={tryOut}
-              onTake={takeMend}
-              onPoint={point}
-            />
-            <div>
-              <Choices leaf={leaf} outline={told} setAnswers={setAnswers} />
-              {leaf === 'shape' && cover.brief && <ForWhat outline={told} brief={cover.brief} />}
-            </div>
+            {told && (
+              <>
+                <Checks
+                  outline={told.outline}
+                  ready={told.work.state !== 'pending' && told.outline.cover === told.cover}
+                  only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
+                  mended={tried && mended}
+                  tried={tried}
+                  onTry={tryOut}
+                  onTake={takeMend}
+                  onPoint={point}
+                />
+                <div>
+                  <Choices leaf={leaf} outline={told.outline} setAnswers={setAnswers} />
+                  {leaf === 'shape' && cover.brief && <ForWhat outline={told.outline} brief={cover.brief} />}
+                </div>
+              </>
+            )}
           </Beside>
-          <Strip cover={toldOf} outline={told} work={work} />
+          {told ? <Strip {...told} /> : <StripToCome />}
         </Body>
       ) : (
         <Broken faults={outlined && !outlined.ok ? outlined.faults.map((f) => f.message) : []} />
