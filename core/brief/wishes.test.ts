@@ -126,3 +126,40 @@ test('what sets designs apart is true of their figures; within three in a hundre
   expect([equal(all[0] as Offer, all[1] as Offer), equal(all[0] as Offer, all[2] as Offer)]).toEqual([true, false]);
   expect(priceOf({ ...(all[0] as Offer), provenPrice: 97 })).toBe(97);
 });
+
+test.each([
+  // Against the first: a part of its hours, of five degrees, of its snow, of a foot, of its weight; the largest is told.
+  [{ hours: 7.5, massKg: 19 }, '0.5 h less to build'],
+  [{ coldestC: -14, massKg: 19 }, '2.0 °C colder nights'],
+  [{ wetSnowMm: 260 }, '6.0 cm more snow'],
+  [{ clearanceMm: 160 }, '6.0 cm more room'],
+  [{ massKg: 18 }, '2.0 kg lighter'],
+  [{}, undefined],
+])('what the dearer one is dearer for: %j', (more, gain) => {
+  const figures = {
+    price: 100,
+    hours: 8,
+    coldestC: -12,
+    wetSnowMm: 200,
+    clearanceMm: 100,
+    massKg: 20,
+    liftKg: 0,
+    longestMm: 1000,
+  };
+  const offer = (id: string, f: Partial<typeof figures>): Offer => ({
+    id,
+    kind: id,
+    name: id,
+    cover: {} as Cover,
+    weighed: { figures: { ...figures, ...f }, misses: {}, miss: 0, warnings: 0, price: f.price ?? 100 },
+  });
+  // A third is best in everything but the price, so that no superlative is left.
+  const best = offer('best', { price: 300, hours: 1, coldestC: -40, wetSnowMm: 1000, clearanceMm: 900, massKg: 1 });
+  const dearer = offer('dearer', { price: 110, ...more });
+  const said = phraseText(apart(dearer, [offer('first', {}), dearer, best]), {
+    length: 'cm',
+    temperature: 'C',
+    currency: 'USD',
+  });
+  expect(said).toBe(gain ? `$10.00 more than the cheapest, for ${gain}.` : 'Near the cheapest in everything.');
+});

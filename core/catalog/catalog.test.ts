@@ -1,3 +1,4 @@
+import { roundLength, stockFor } from './market';
 import { SHIPPED, section, stiffSheet } from './catalog';
 import { areaMm2, inertiaMm4, massKg, stiffnessNMm2 } from './sections';
 
@@ -82,4 +83,19 @@ test('hardware comes in packs', () => {
     expect(item.packSize).toBeGreaterThanOrEqual(1);
     expect(item.packPrice).toBeGreaterThan(0);
   }
+});
+
+test('what a metric shop has for a board: treated stays treated, what has no equal stays', () => {
+  expect(['2x4', '2x4 treated', 'pvc-1', 'rod-4', 'rod-4 treated'].map((k) => stockFor('metric', k))).toEqual([
+    '38x89 mm',
+    '38x89 mm treated',
+    'pvc-32',
+    'rod-4',
+    'rod-4 treated',
+  ]);
+  expect(stockFor('imperial', '2x4 treated')).toBe('2x4 treated');
+  // Down to a quarter inch under two feet, half from there; 5, 10 and 50 mm.
+  expect([25, 610].map((mm) => roundLength(mm, 'imperial'))).toEqual([19.05, 609.6].map((x) => expect.closeTo(x, 6)));
+  expect([23, 306, 649].map((mm) => roundLength(mm, 'metric'))).toEqual([20, 300, 600]);
+  expect([23, 306, 649].map((mm) => roundLength(mm, 'metric', 'up'))).toEqual([25, 310, 650]);
 });

@@ -53,3 +53,17 @@ test('the clock of a place: its zone with summer time, or its longitude', () => 
   expect(at('Asia/Kolkata', winter)).toBe(5.5);
   expect([isTimeZone('Europe/Vienna'), isTimeZone('Middle/Earth')]).toEqual([true, false]);
 });
+
+test('a tree beside the way one looks hides what its crown is wide, and nothing behind one', () => {
+  // A crown of 2 m, 4 m off and 1 m beside the line south: its edge is on the line, no chord; half a metre beside, half a chord.
+  const at = (offMm: number) =>
+    thing('tree', { at: { xMm: offMm - 1000, yMm: -5000 }, lengthMm: 2000, widthMm: 2000, heightMm: 3000 });
+  const south = (offMm: number): number | undefined => horizonOf([at(offMm)], HERE, 0)[0]?.altitudeDeg[36];
+  expect(south(1001)).toBe(0);
+  // sqrt(1 - .25) = .866: 3.134 m off, atan(3 / 3.134).
+  expect(south(500)).toBeCloseTo((Math.atan2(3000, 4000 - Math.sqrt(750_000)) * 180) / Math.PI, 6);
+  expect(horizonOf([at(0)], HERE, 0)[0]?.altitudeDeg[0]).toBe(0);
+  // From under it, in its middle or beside that: it stands straight up all round.
+  for (const y of [-4000, -3200, -4900])
+    for (const i of [0, 18, 36, 54]) expect(horizonOf([at(0)], { x: 0, y }, 0)[0]?.altitudeDeg[i]).toBeGreaterThan(89);
+});

@@ -33,6 +33,8 @@ function distanceTo(thing: Landmark, from: PlanPoint, east: number, north: numbe
   if (LANDMARKS[thing.kind].round) {
     const c = middleOf(thing);
     const [x, y] = [c.x - from.x, c.y - from.y];
+    // Under its crown it stands over one all round.
+    if (Math.hypot(x, y) < thing.lengthMm / 2) return 1;
     const along = x * east + y * north;
     const off = x * north - y * east;
     const half = (thing.lengthMm / 2) ** 2 - off ** 2;

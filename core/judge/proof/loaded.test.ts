@@ -72,3 +72,19 @@ test('wind from the left leans a hoop to the right; an open end presses outward 
     { numRuns: 6 },
   );
 });
+
+test('a gust alone presses the windward side, lifts the middle, and leans it to leeward; twice as hard, twice as far', () => {
+  const blown = (windPa: number, ends: Loading['ends'] = 'shut') => loadHoop(lid, snow, { ...NONE, windPa, ends });
+  const { points, asideMm } = blown(40);
+  const at = (across: number) => points[Math.round(across * (points.length - 1))]?.windPa ?? NaN;
+  const rise = lid.hoop.heightMm / lid.hoop.spanMm;
+  // Arch from the ground: windward 1.4 r, middle -.7 - r, lee -.5; .18 inside.
+  expect(at(0.02)).toBeCloseTo(40 * (1.4 * rise - 0.18), 6);
+  expect(at(0.5)).toBeCloseTo(40 * (-0.7 - rise - 0.18), 6);
+  expect(at(0.98)).toBeCloseTo(40 * (-0.5 - 0.18), 6);
+  expect(asideMm).toBeGreaterThan(0);
+  expect(blown(20).asideMm / asideMm).toBeCloseTo(0.5, 1);
+  // With an end open .55 of it is inside.
+  const { points: open } = blown(40, 'open');
+  expect(open[Math.round(0.5 * (open.length - 1))]?.windPa).toBeCloseTo(40 * (-0.7 - rise - 0.55), 6);
+});

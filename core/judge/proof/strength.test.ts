@@ -130,6 +130,7 @@ test('the figures of a hoop are its own, and pre-bent ones have no strain', () =
   expect(byLabel.get('Push of one foot outward')).toBeCloseTo(footThrustN(loose), 9);
   expect(footThrustN(loose)).toBeGreaterThan(10);
   expect(byLabel.has('Fibre strain')).toBe(true);
+  expect(byLabel.get('Tightest bend radius')).toBeCloseTo(1 / loose.hoop.maxCurvaturePerMm, 6);
   expect(hoopFigures({ ...loose, sprung: false }).some((f) => f.label === 'Fibre strain')).toBe(false);
 });
 

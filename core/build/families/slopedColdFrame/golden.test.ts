@@ -1,4 +1,5 @@
 import { differences } from '../../../testing/golden';
+import { phraseText } from '../../../base/figure';
 import { familyOf } from '..';
 import { at, build } from '../../../testing/site';
 
@@ -152,4 +153,30 @@ test('made to two windows of 30 x 46 in, over part of the bed', () => {
       },
     ),
   ).toEqual([]);
+});
+
+test('its tapered sides are marked at both ends, cut as a pair or one after the other', () => {
+  const taper = () => {
+    const a = build('sloped-cold-frame', at(128, 44));
+    const step = a.steps.find((x) => x.id === 'taper');
+    if (!step) throw new Error('no taper');
+    const sides = a.members.filter((m) => step.tags.includes(m.tag));
+    return {
+      step,
+      sides,
+      said: step.work.map((w) => phraseText(w, { length: 'in', temperature: 'F', currency: 'USD' })),
+    };
+  };
+  const { step, sides, said } = taper();
+  // One board a side, and only the sides: they begin behind the front board, 7.25 + 1.5 x 4 / 42.5 in high, and end at the back one.
+  expect(step.tags).toEqual(['C1', 'D1']);
+  expect(sides.map((m) => m.taperMm?.map((x) => Math.round(x)))).toEqual([
+    [188, 286],
+    [188, 286],
+  ]);
+  expect(said[0]).toBe(
+    'C1 and D1: on the board mark 7 3/8" up from one edge at the front end and 11 1/4" at the back end, and join the marks with a straight board.',
+  );
+  expect(said).toHaveLength(2);
+  expect(said[1]).toContain('the pattern of the second');
 });
