@@ -27,7 +27,7 @@ export const answers = {
     },
     'far',
   ),
-  wallOverMm: withDefault(length('Wall over the roof', [0, 12_000], 1500), 1500),
+  wallOverMm: withDefault(length('Wall over the roof', [0, 12_000], 60 * MM_PER_INCH), 60 * MM_PER_INCH),
   glazing: choice(
     'Roof and ends',
     {
