@@ -2,7 +2,7 @@ import { SHIPPED, section } from '../catalog/catalog';
 import fc from 'fast-check';
 import { solveHoop } from '../build/hoop/elastica';
 import { outerFace } from '../build/parts/hoops';
-import { enclosedArea, pathLength, tautOutline } from './geometry';
+import { clipped, enclosedArea, pathLength, tautOutline } from './geometry';
 
 const corner = (y: number, z: number) => ({ y, z });
 
@@ -26,6 +26,48 @@ test('over any sprung hoop it is at least as long as the half of its hull, and i
       expect(across(lengthMm)).toBeGreaterThan(lengthMm);
       expect(across(lengthMm)).toBeLessThan(lengthMm + 120);
       expect(across(lengthMm + 20)).toBeGreaterThan(across(lengthMm));
+    }),
+  );
+});
+
+test('a line is cut off at the edges of a page, at both ends, whichever way it runs', () => {
+  const page = [0, 0, 100, 50] as const;
+  const cut = (a: readonly [number, number], b: readonly [number, number]) =>
+    clipped(a, b, page)
+      ?.flat()
+      .map((x) => Math.round(x * 1e6) / 1e6);
+  // Through the page aslant: y = 10 + x / 2 leaves it at x = 80.
+  expect(cut([-20, 0], [200, 110])).toEqual([0, 10, 80, 50]);
+  expect(cut([200, 110], [-20, 0])).toEqual([80, 50, 0, 10]);
+  // Upright and level, within, past it and along its edge.
+  expect(cut([30, -5], [30, 70])).toEqual([30, 0, 30, 50]);
+  expect(cut([10, 20], [40, 20])).toEqual([10, 20, 40, 20]);
+  expect(clipped([-5, -1], [105, -1], page)).toBeUndefined();
+  expect(clipped([120, 0], [120, 50], page)).toBeUndefined();
+  expect(clipped([-10, 20], [-1, 20], page)).toBeUndefined();
+});
+
+test('what is left of a line lies on it and on the page, and no more of it does', () => {
+  const place = fc.tuple(fc.integer({ min: -200, max: 200 }), fc.integer({ min: -200, max: 200 }));
+  fc.assert(
+    fc.property(place, place, (a, b) => {
+      const within = ([x, y]: readonly number[]): boolean =>
+        (x ?? 0) > -1e-6 && (x ?? 0) < 100 + 1e-6 && (y ?? 0) > -1e-6 && (y ?? 0) < 50 + 1e-6;
+      const at = (t: number): readonly [number, number] => [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])];
+      const inside = Array.from({ length: 401 }, (_, i) => at(i / 400)).filter(within);
+      const cut = clipped(a, b, [0, 0, 100, 50]);
+      const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+      if (!cut) return expect(inside.length).toBeLessThan(3);
+      const [p, q] = cut;
+      expect([p, q].every(within)).toBe(true);
+      for (const [x, y] of [p, q])
+        expect(Math.abs((x - a[0]) * (b[1] - a[1]) - (y - a[1]) * (b[0] - a[0]))).toBeLessThan(
+          1e-6 * (1 + length * length),
+        );
+      // As long as what lies inside, to a step.
+      expect(Math.abs(Math.hypot(q[0] - p[0], q[1] - p[1]) - (inside.length * length) / 400)).toBeLessThan(
+        length / 150 + 1e-6,
+      );
     }),
   );
 });

@@ -194,3 +194,29 @@ export function flatten([x, y, z]: Vec3, view: View): Flat {
       return [x, y];
   }
 }
+
+/** What of a line lies within a rectangle (Liang and Barsky, 1984); nothing where none does. */
+export function clipped(
+  [ax, ay]: Flat,
+  [bx, by]: Flat,
+  [x0, y0, x1, y1]: readonly [number, number, number, number],
+): readonly [Flat, Flat] | undefined {
+  let [t0, t1] = [0, 1];
+  const [dx, dy] = [bx - ax, by - ay];
+  for (const [p, q] of [
+    [-dx, ax - x0],
+    [dx, x1 - ax],
+    [-dy, ay - y0],
+    [dy, y1 - ay],
+  ] as const) {
+    if (p === 0 && q < 0) return undefined;
+    if (p < 0) t0 = Math.max(t0, q / p);
+    if (p > 0) t1 = Math.min(t1, q / p);
+  }
+  return t0 < t1
+    ? [
+        [ax + t0 * dx, ay + t0 * dy],
+        [ax + t1 * dx, ay + t1 * dy],
+      ]
+    : undefined;
+}

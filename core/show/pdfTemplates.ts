@@ -1,5 +1,5 @@
 /** Full-size outlines on as many pages of a PDF as they take. */
-import type { Flat } from '../base/geometry';
+import { type Flat, clipped } from '../base/geometry';
 import type { Panel } from '../build/assembly/types';
 import { type PaperKey, PAPERS, printedArea, templatePages } from '../build/parts/ends';
 import type { Outline } from '../outline';
@@ -48,30 +48,4 @@ export function templates(pen: Pen, panel: Panel, paper: PaperKey): void {
       bold: true,
     });
   }
-}
-
-/** What of a line lies within a rectangle (Liang and Barsky, 1984); nothing where none does. */
-function clipped(
-  [ax, ay]: Flat,
-  [bx, by]: Flat,
-  [x0, y0, x1, y1]: readonly [number, number, number, number],
-): readonly [Flat, Flat] | undefined {
-  let [t0, t1] = [0, 1];
-  const [dx, dy] = [bx - ax, by - ay];
-  for (const [p, q] of [
-    [-dx, ax - x0],
-    [dx, x1 - ax],
-    [-dy, ay - y0],
-    [dy, y1 - ay],
-  ] as const) {
-    if (p === 0 && q < 0) return undefined;
-    if (p < 0) t0 = Math.max(t0, q / p);
-    if (p > 0) t1 = Math.min(t1, q / p);
-  }
-  return t0 < t1
-    ? [
-        [ax + t0 * dx, ay + t0 * dy],
-        [ax + t1 * dx, ay + t1 * dy],
-      ]
-    : undefined;
 }

@@ -216,3 +216,50 @@ test('a thinned line stays within what nobody sees of every point it had, and ke
     [0, 0],
   ]);
 });
+
+test('a line is thinned to its corners: what lies on its way goes, what turns back or aside stays', () => {
+  expect(thinned([])).toEqual([]);
+  expect(thinned([[1, 1]])).toEqual([[1, 1]]);
+  const straight = [0, 1, 2, 3].map((x) => [10 * x, 5 * x] as const);
+  expect(thinned(straight)).toEqual([straight[0], straight[3]]);
+  // Up and over: the corner is kept. Half a millimetre aside is seen, a fifth is not.
+  expect(
+    thinned([
+      [0, 0],
+      [0, 5],
+      [0, 10],
+      [5, 10],
+      [10, 10],
+    ]),
+  ).toEqual([
+    [0, 0],
+    [0, 10],
+    [10, 10],
+  ]);
+  expect(
+    thinned([
+      [0, 0],
+      [50, 0.5],
+      [100, 0],
+    ]),
+  ).toHaveLength(3);
+  expect(
+    thinned([
+      [0, 0],
+      [50, 0.2],
+      [100, 0],
+    ]),
+  ).toHaveLength(2);
+  // Out and back again.
+  expect(
+    thinned([
+      [0, 0],
+      [10, 0],
+      [2, 0],
+    ]),
+  ).toEqual([
+    [0, 0],
+    [10, 0],
+    [2, 0],
+  ]);
+});
