@@ -33,3 +33,20 @@ test('snow is drawn along until the hoop gives way; the whole cover is made to h
   await expect(page.locator('[data-verdict="fails"]')).toHaveCount(0);
   await expect(said).toContainText('It stands.');
 });
+
+test('a cover of straight bars is tried under snow too: how they sag, and from what depth it is too much', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/g/demo/choose/long/kinds');
+  await page.getByRole('button', { name: 'Choose Sloped cold frame' }).click();
+  await page.getByRole('link', { name: 'Stand' }).click();
+  const snow = page.getByRole('slider', { name: /^Snow, wet/ });
+  const word = page.getByRole('status').filter({ hasText: /It stands|Too much/ });
+  await expect(word).toContainText('It stands.');
+  await snow.focus();
+  await page.keyboard.press('End');
+  await expect(word).toContainText(/Too much from .* on: more (stress|sag)/);
+  await page.keyboard.press('Home');
+  await expect(word).toContainText('It stands.');
+});

@@ -5,7 +5,7 @@ import type { Figure } from '../../base/figure';
 import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { solveHoop } from '../../build/hoop/elastica';
 import { lid } from '../../testing/judged';
-import { beamStrength } from './beam';
+import { beamStrength, beamUnder } from './beam';
 import { asDrawn, restAt } from '../frame/equilibrium';
 import { crownOf, hoopFrame } from '../frame/hoop';
 import { modelOf } from '../frame/model';
@@ -188,4 +188,19 @@ test('stiff sheet reaches less under more snow, by the cube root', () => {
   expect(most(8000)).toBeCloseTo(one / 2, 6);
   // No snow: no more than 1.6 times.
   expect(most(0)).toBeCloseTo(1.6 * one, 6);
+});
+
+test('beside a wall it carries the depth at which even snow and its drift together are too much', () => {
+  const drift = { wallMm: 1500, runMm: 2000, by: 'slope' } as const;
+  const alone = beamStrength(beam(), snow);
+  const found = beamStrength(beam({ drift }), snow);
+  expect(found.snowCase).toBe('drifted');
+  expect(found.ratio).toBeLessThan(alone.ratio);
+  expect(found.wetSnowMm).toBeLessThan(alone.wetSnowMm);
+  // Laid on it anew that depth is just what it bears: 400 kg/m3 on the ground.
+  const groundPa = (found.wetSnowMm / 1000) * 400 * 9.80665;
+  const { bending, sagging } = beamUnder(beam({ drift }), { ...snow, groundPa, flatPa: 0.672 * groundPa });
+  expect(Math.min(bending, sagging)).toBeCloseTo(1, 4);
+  // Where nothing is asked no drift is: what it carries is as in the open.
+  expect(beamStrength(beam({ drift }), { ...snow, groundPa: 0, flatPa: 0 }).wetSnowMm).toBeCloseTo(alone.wetSnowMm, 6);
 });

@@ -22,25 +22,34 @@ function loadFactor(beam: BeamRow, snow: DesignSnow): { readonly factor: number;
   return oneSided > even ? { factor: oneSided, oneSided: true } : { factor: even, oneSided: false };
 }
 
+/** A bar under snow, and how many times that it would bear. */
+export interface BeamUnder {
+  /** Part of the flat load by slope; drift as an even load, Pa; and which case of snow that is. */
+  readonly lies: number;
+  readonly driftPa: number;
+  readonly snowCase: SnowStrength['snowCase'];
+  /** What bends it, N/mm; how far it sags, and may, mm. */
+  readonly perMm: number;
+  readonly sagMm: number;
+  readonly mostSagMm: number;
+  /** Load that it bears by stress, and by sag, over this one. */
+  readonly bending: number;
+  readonly sagging: number;
+}
+
 /**
- * Snow that a row of straight bars carries: a simply supported beam under an even load, by bending stress and by sag.
+ * One of a row of straight bars under snow: a simply supported beam under an even load.
  * Source: M = w L^2 / 8, sag = 5 w L^4 / 384 EI; limit span / 180 and the design bending stress of the section.
  */
-export function beamStrength(
-  beam: BeamRow,
-  asked: DesignSnow,
-  weight: Spread = spreadOf(SHIPPED, 'snow wet'),
-): SnowStrength {
-  const snow = asked.flatPa > 0 ? asked : { ...asked, flatPa: UNIT_PA };
+export function beamUnder(beam: BeamRow, snow: DesignSnow): BeamUnder {
   const s = beam.section;
   const material = s.material;
   const slope = (beam.slopeDeg * Math.PI) / 180;
   const { factor: lies, oneSided } = loadFactor(beam, snow);
-  const driftPa = beam.drift && asked.flatPa > 0 ? driftAsEvenPa(snow, beam.drift) : 0;
-  const factor = lies + driftPa / snow.flatPa;
+  const driftPa = beam.drift ? driftAsEvenPa(snow, beam.drift) : 0;
   const snowCase = driftPa > 0 ? 'drifted' : oneSided ? 'one-sided' : 'even';
   // Load falls by level area; only its part across the bar bends it.
-  const perMm = (snow.flatPa * factor * beam.loadWidthMm * Math.cos(slope) ** 2) / 1e6;
+  const perMm = ((snow.flatPa * lies + driftPa) * beam.loadWidthMm * Math.cos(slope) ** 2) / 1e6;
   const depth =
     s.shape.kind === 'tube' ? s.shape.outsideMm : beam.across === 'width' ? s.shape.widthMm : s.shape.thicknessMm;
   const moment = (perMm * beam.spanMm ** 2) / 8;
@@ -48,12 +57,49 @@ export function beamStrength(
   const plastic = (material.eGPa * 1000 * material.longTermFactor * 3.5) / 100;
   const limit = material.limitMPa === null ? plastic : material.limitMPa * SHORT_LOAD;
   const ei = stiffnessNMm2(s, 'weeks', beam.across);
-  const sag = (5 * perMm * beam.spanMm ** 4) / (384 * ei);
-  const most = beam.spanMm * SAG;
-  const bending = perMm > 0 ? limit / stress : Infinity;
-  const sagging = perMm > 0 ? most / sag : Infinity;
+  const sagMm = (5 * perMm * beam.spanMm ** 4) / (384 * ei);
+  const mostSagMm = beam.spanMm * SAG;
+  return {
+    lies,
+    driftPa,
+    snowCase,
+    perMm,
+    sagMm,
+    mostSagMm,
+    bending: perMm > 0 ? limit / stress : Infinity,
+    sagging: perMm > 0 ? mostSagMm / sagMm : Infinity,
+  };
+}
+
+/** How many times a snow may lie until a bar beside a wall bears no more, the drift of each depth with it. */
+function timesUntil(beam: BeamRow, snow: DesignSnow): number {
+  const bears = (times: number): boolean => {
+    const more = { ...snow, groundPa: times * snow.groundPa, flatPa: times * snow.flatPa };
+    const { bending, sagging } = beamUnder(beam, more);
+    return Math.min(bending, sagging) >= 1;
+  };
+  let [low, high] = [0, 1];
+  while (high < 1e6 && bears(high)) [low, high] = [high, 2 * high];
+  for (let i = 0; i < 30; i++) {
+    const middle = (low + high) / 2;
+    if (bears(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Snow that a row of straight bars carries, by bending stress and by sag. @see beamUnder */
+export function beamStrength(
+  beam: BeamRow,
+  asked: DesignSnow,
+  weight: Spread = spreadOf(SHIPPED, 'snow wet'),
+): SnowStrength {
+  const snow = asked.flatPa > 0 ? asked : { ...asked, groundPa: 0, flatPa: UNIT_PA };
+  const { lies, driftPa, snowCase, perMm, mostSagMm, bending, sagging } = beamUnder(beam, snow);
+  const ei = stiffnessNMm2(beam.section, 'weeks', beam.across);
   const ratio = Math.min(bending, sagging);
-  const wetSnowMm = wetDepthMm(ratio * snow.flatPa, snow);
+  const most = driftPa > 0 ? timesUntil(beam, snow) : ratio;
+  const wetSnowMm = wetDepthMm(most * snow.flatPa, snow);
   const { name, product } = PRACTICES[snow.practice];
   return {
     what: beam.what,
@@ -63,15 +109,20 @@ export function beamStrength(
     wetSnowMm,
     sure:
       asked.flatPa > 0 && Number.isFinite(ratio)
-        ? snowSure(s, weight, (stiffness, stands, times) => Math.min(bending * stands, sagging * stiffness) / times)
+        ? snowSure(
+            beam.section,
+            weight,
+            (stiffness, stands, times) => Math.min(bending * stands, sagging * stiffness) / times,
+          )
         : undefined,
     figures: [
       {
         label: 'Wet snow it carries',
         value: wetSnowMm,
         quantity: 'snowDepth',
-        formula: `depth = least of both ratios × flat load pf / ${product} / (density of wet snow × 9.80665)`,
+        formula: `depth = ${driftPa > 0 ? 'how many times it may lie, its drift with it,' : 'least of both ratios'} × flat load pf / ${product} / (density of wet snow × 9.80665)`,
         terms: [
+          ...(driftPa > 0 ? [{ name: 'how many times it may lie, its drift with it,', ...amount(most, 'ratio') }] : []),
           { name: 'least of both ratios', ...amount(ratio, 'ratio') },
           { name: 'flat load pf', ...amount(snow.flatPa, 'pressure') },
           { name: product, ...amount(snow.flatPerGround, 'ratio') },
@@ -85,7 +136,7 @@ export function beamStrength(
           { name: 'part of the flat load by slope', ...amount(lies, 'ratio') },
           ...(driftPa > 0 ? [{ name: 'drift against the wall, as an even load', ...amount(driftPa, 'pressure') }] : []),
           { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
-          { name: 'most sag', ...amount(most, 'length') },
+          { name: 'most sag', ...amount(mostSagMm, 'length') },
         ],
         source: `${name} snow, ${snowCase} case; simply supported beam. Stopped by ${bending < sagging ? 'bending' : 'sag'}.`,
         assumes: LEFT_OUT,

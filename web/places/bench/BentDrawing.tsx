@@ -4,14 +4,14 @@ import { type Sheet, toScreen } from '../../drawing/Shapes';
 import type { UnderLoad } from './underLoad';
 
 /** How hard a stretch is bent: its colour, and its width, so that it is told without colour. */
-const strain = (used: number): { readonly colour: string; readonly wide: number } =>
+export const strain = (used: number): { readonly colour: string; readonly wide: number } =>
   used > 0.8
     ? { colour: 'var(--fails)', wide: 8 }
     : used > 0.5
       ? { colour: 'var(--tight)', wide: 6 }
       : { colour: 'var(--holds)', wide: 4 };
 
-const TALL_PX = 34;
+export const TALL_PX = 34;
 
 /** The hoop as it bends over the hoop as it is built, with what lies and blows on it. */
 export function BentDrawing({ sheet, under }: { readonly sheet: Sheet; readonly under: UnderLoad }): ReactNode {
@@ -49,7 +49,7 @@ function Cross({ at }: { readonly at: readonly [number, number] | undefined }): 
 }
 
 /** Snow over the hoop, as thick as it lies on each stretch. */
-function SnowOn({
+export function SnowOn({
   sheet,
   still,
   tall,

@@ -26,7 +26,7 @@ const WHERE = ['left foot', 'left shoulder', 'crown', 'right shoulder', 'right f
 const whereOn = (bent: LoadedHoop, at: number): string =>
   WHERE[Math.min(4, Math.max(0, Math.round((4 * at) / (bent.points.length - 1))))] ?? 'crown';
 
-const Words = styled.p`
+export const Words = styled.p`
   padding: 0.5rem 0.7rem;
   border-left: 4px solid var(--holds);
   background: var(--ground);
@@ -41,7 +41,7 @@ const Words = styled.p`
   }
 `;
 
-const Controls = styled.div`
+export const Controls = styled.div`
   display: grid;
   gap: 0.7rem;
   .brush {
@@ -205,8 +205,8 @@ export function Brush({ outline: o }: { readonly outline: Outline }): ReactNode 
         </tbody>
       </table>
       <p className="small">
-        A fifth of what its {weakest.what.toLowerCase()} carry is left then. More is forecast than that? Brush while it
-        falls, from outside, or prop it first.
+        A fifth of the strength of its {weakest.what.toLowerCase()} is left then. More is forecast than that? Brush
+        while it falls, from outside, or prop it first.
       </p>
     </Controls>
   );

@@ -11,6 +11,7 @@ import { useUnits } from '../../app/hooks';
 import { FittedView } from '../../drawing/FittedView';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { Figures } from '../../parts/Figures';
+import { BarsControls, BarsDrawing, useBarsUnder } from './BarsUnderSnow';
 import { BentDrawing } from './BentDrawing';
 import { Brush, LoadControls } from './LoadControls';
 import { useUnderLoad } from './underLoad';
@@ -92,11 +93,12 @@ const Bands = styled.div`
 export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
   const arch = o.assembly.arches[0];
   const laid = useUnderLoad(o);
+  const barsUnder = useBarsUnder(o);
   // Lids that are alike weigh alike: said once.
   const lifts = o.lifts.filter((f, i) => o.lifts.findIndex((g) => Math.abs(g.value - f.value) < 0.05) === i);
   const bars = o.strengths
     .filter((s) => s.what !== (arch?.what ?? 'Hoops') && Number.isFinite(s.wetSnowMm))
-    .flatMap((s) => s.figures);
+    .flatMap((s) => s.figures.map((f) => ({ ...f, label: `${s.what}: ${f.label.toLowerCase()}` })));
   return (
     <Area>
       <FittedView
@@ -106,13 +108,17 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
         onSet={onSet}
         extra={(sheet) => (
           <>
-            {arch && <BentDrawing sheet={sheet} under={laid} />}
+            {arch ? (
+              <BentDrawing sheet={sheet} under={laid} />
+            ) : (
+              <BarsDrawing outline={o} sheet={sheet} under={barsUnder} />
+            )}
             <Push outline={o} sheet={sheet} />
           </>
         )}
       />
       <div>
-        {arch && <LoadControls outline={o} under={laid} />}
+        {arch ? <LoadControls outline={o} under={laid} /> : <BarsControls under={barsUnder} />}
         <Brush outline={o} />
         {arch && <BentHoop arch={arch} />}
         {bars.length > 0 && (

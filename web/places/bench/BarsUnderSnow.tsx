@@ -1,0 +1,231 @@
+/** Snow laid on a cover that stands by straight bars: how they sag under it, and what is too much. */
+import { type ReactNode, useState } from 'react';
+import type { BeamRow } from '../../../core/build/assembly/rows';
+import { memberPoints } from '../../../core/build/assembly/solids';
+import type { Vec3 } from '../../../core/base/geometry';
+import { MM_PER_INCH, isMetric } from '../../../core/base/length';
+import { formatAmount } from '../../../core/base/amount';
+import { type BeamUnder, beamUnder } from '../../../core/judge/proof/beam';
+import { type DesignSnow, designSnow, driftOf, snowDepthMm } from '../../../core/judge/proof/snow';
+import type { Outline } from '../../../core/outline';
+import { useUnits } from '../../app/hooks';
+import { type Sheet, toScreen } from '../../drawing/Shapes';
+import { Choice } from '../../parts/controls';
+import { Slide } from '../../parts/Slide';
+import { VerdictMark } from '../../parts/VerdictMark';
+import { SnowOn, TALL_PX, strain } from './BentDrawing';
+import { Controls, Words } from './LoadControls';
+import type { Kind } from './underLoad';
+
+interface Laid {
+  readonly kind: Kind;
+  readonly depthMm: number;
+  readonly times: 1 | 5 | 20;
+}
+
+interface Bar {
+  readonly beam: BeamRow;
+  readonly under: BeamUnder;
+}
+
+export interface BarsUnder {
+  readonly laid: Laid;
+  readonly lay: (more: Partial<Laid>) => void;
+  readonly bars: readonly Bar[];
+  readonly snow: DesignSnow;
+  /** Depth asked for, and depth at which the first of them bears no more, of the kind that is laid, mm. */
+  readonly askedMm: number;
+  readonly carriedMm: number;
+  readonly mostMm: number;
+}
+
+/** Deeper than this nobody asks. */
+const DEEPEST_MM = 2000;
+const least = ({ under }: Bar): number => Math.min(under.bending, under.sagging);
+
+export function useBarsUnder(o: Outline): BarsUnder {
+  const { site } = o.garden;
+  const asked: Kind = site.snow.by === 'depth' ? site.snow.kind : 'wet';
+  const [laid, setLaid] = useState<Laid>({ kind: asked, depthMm: snowDepthMm(o.snow.groundPa, asked), times: 5 });
+  const snowOf = (depthMm: number): DesignSnow =>
+    designSnow({ by: 'depth', depthMm, kind: laid.kind }, site.exposure, site);
+  const under = (snow: DesignSnow): readonly Bar[] =>
+    o.assembly.beams.map((beam) => ({ beam, under: beamUnder(beam, snow) }));
+  // More snow never bends them less: halved until it is known to a millimetre.
+  let [carriedMm, tooMuch] = [0, DEEPEST_MM];
+  while (tooMuch - carriedMm > 1) {
+    const middle = (carriedMm + tooMuch) / 2;
+    if (under(snowOf(middle)).every((b) => least(b) >= 1)) carriedMm = middle;
+    else tooMuch = middle;
+  }
+  const askedMm = snowDepthMm(o.snow.groundPa, laid.kind);
+  const snow = snowOf(laid.depthMm);
+  return {
+    laid,
+    lay: (more) => setLaid((l) => ({ ...l, ...more })),
+    bars: under(snow),
+    snow,
+    askedMm,
+    carriedMm,
+    mostMm: Math.max(100, Math.min(DEEPEST_MM, 1.5 * Math.max(askedMm, carriedMm))),
+  };
+}
+
+/** Shape of a bar between its supports, 1 in its middle: (16 / 5) (t - 2 t^3 + t^4). */
+const sagAt = (t: number): number => (16 / 5) * (t - 2 * t ** 3 + t ** 4);
+const STEPS = 12;
+
+interface Line {
+  readonly bar: Bar;
+  readonly from: Vec3;
+  readonly to: Vec3;
+}
+
+/** The bars that are seen from the end, each line once: all that are made as those that are judged. */
+function linesOf({ assembly }: Outline, bars: readonly Bar[]): readonly Line[] {
+  const all = bars.flatMap((bar) => {
+    const parts = new Set(assembly.members.filter((m) => bar.beam.tags.includes(m.tag)).map((m) => m.part));
+    return assembly.members
+      .filter((m) => parts.has(m.part))
+      .flatMap((m): readonly Line[] => {
+        const points = memberPoints(m);
+        const [from, to] = [points[0], points.at(-1)];
+        if (!from || !to || Math.abs(from[1] - to[1]) < LEAST_ACROSS_MM) return [];
+        return [from[1] < to[1] ? { bar, from, to } : { bar, from: to, to: from }];
+      });
+  });
+  const where = ({ from, to }: Line): string => [from[1], from[2], to[1], to[2]].map(Math.round).join(' ');
+  return all.filter((l, i) => all.findIndex((other) => where(other) === where(l)) === i);
+}
+const LEAST_ACROSS_MM = 60;
+
+/** What lies on a place of a bar, Pa: by its slope, and beside a wall what drifts against that. */
+function liesAt({ beam, under }: Bar, snow: DesignSnow, fromWallMm: number): number {
+  const even = snow.flatPa * under.lies;
+  if (!beam.drift) return even;
+  const { peakPa, reachMm } = driftOf(snow, beam.drift.wallMm);
+  return even + (reachMm > 0 ? peakPa * Math.max(0, 1 - fromWallMm / reachMm) : 0);
+}
+
+/** The bars as they sag, and the snow on them. */
+export function BarsDrawing({
+  outline: o,
+  sheet,
+  under: { bars, laid, snow, mostMm },
+}: {
+  readonly outline: Outline;
+  readonly sheet: Sheet;
+  readonly under: BarsUnder;
+}): ReactNode {
+  const lines = linesOf(o, bars);
+  const steps = Array.from({ length: STEPS + 1 }, (_, k) => k / STEPS);
+  const still = lines
+    .flatMap(({ bar, from, to }) =>
+      steps.map((t) => ({
+        y: from[1] + t * (to[1] - from[1]),
+        z: from[2] + t * (to[2] - from[2]),
+        // The wall stands at the upper end.
+        snowPa: liesAt(bar, snow, (from[2] > to[2] ? t : 1 - t) * (to[1] - from[1])),
+        windPa: 0,
+        used: 0,
+      })),
+    )
+    .sort((a, b) => a.y - b.y);
+  return (
+    <g aria-hidden="true">
+      <SnowOn sheet={sheet} still={still} tall={TALL_PX * Math.min(1, laid.depthMm / mostMm)} />
+      {lines.map(({ bar, from, to }, i) => {
+        const [dy, dz] = [to[1] - from[1], to[2] - from[2]];
+        const long = Math.hypot(dy, dz);
+        const points = steps.map((t) => {
+          // Square to the bar, down.
+          const down = (laid.times * bar.under.sagMm * sagAt(t)) / long;
+          return toScreen(sheet, [from[1] + t * dy + down * dz, from[2] + t * dz - down * dy]).join(',');
+        });
+        const { colour, wide } = strain(1 / least(bar));
+        return (
+          <polyline
+            key={i}
+            points={points.join(' ')}
+            fill="none"
+            stroke={colour}
+            strokeWidth={wide}
+            strokeLinecap="round"
+          />
+        );
+      })}
+    </g>
+  );
+}
+
+/** Snow to lay on the bars, and what they do under it. */
+export function BarsControls({ under }: { readonly under: BarsUnder }): ReactNode {
+  const units = useUnits();
+  const { laid, lay, bars, askedMm, carriedMm, mostMm } = under;
+  const metric = isMetric(units.length);
+  const depth = (mm: number): string => formatAmount(mm, 'snowDepth', units);
+  const [weakest] = [...bars].sort((a, b) => least(a) - least(b));
+  if (!weakest) return null;
+  const { beam, under: u } = weakest;
+  const used = 1 / least(weakest);
+  const verdict = used > 1 ? 'fails' : used > 0.8 ? 'tight' : 'holds';
+  const what = beam.what.toLowerCase();
+  const finest = metric ? 1 : MM_PER_INCH / 16;
+  return (
+    <Controls>
+      <h2>Try snow on it</h2>
+      <Slide
+        label={`Snow, ${laid.kind}, as deep as on the ground`}
+        value={laid.depthMm}
+        most={mostMm}
+        step={metric ? 10 : MM_PER_INCH / 2}
+        say={depth}
+        marks={[
+          { at: askedMm, word: 'asked' },
+          ...(carriedMm < 0.95 * mostMm && Math.abs(carriedMm - askedMm) > 0.12 * mostMm
+            ? [{ at: carriedMm, word: 'carries' }]
+            : []),
+        ]}
+        onChange={(depthMm) => lay({ depthMm })}
+      />
+      <Words className={verdict} role="status">
+        <VerdictMark verdict={verdict} />{' '}
+        {used > 1 ? (
+          <>
+            <b>Too much from {depth(carriedMm)} on:</b>{' '}
+            {u.bending < u.sagging
+              ? `more stress in the ${what} than the stuff bears; it may break`
+              : `more sag of the ${what} than a 180th of the span`}
+            .
+          </>
+        ) : (
+          <>
+            <b>It stands.</b> Nearest the limit: {what}, at {Math.round(100 * used)} % of it
+            {u.sagMm > finest && `, sagging ${formatAmount(u.sagMm, 'length', units)}`}.
+          </>
+        )}
+      </Words>
+      <div>
+        <Choice
+          label="Kind"
+          value={laid.kind}
+          options={(['fresh', 'settled', 'wet'] as const).map((k) => ({
+            value: k,
+            label: k[0]?.toUpperCase() + k.slice(1),
+          }))}
+          onChange={(kind) => lay({ kind: kind as Kind })}
+        />
+        <Choice
+          label="Drawn"
+          value={String(laid.times)}
+          options={[
+            { value: '1', label: 'As far as it sags' },
+            { value: '5', label: 'Five times as far', why: 'To see which way it goes.' },
+            { value: '20', label: 'Twenty times as far', why: 'Boards sag little before they break.' },
+          ]}
+          onChange={(times) => lay({ times: times === '20' ? 20 : times === '5' ? 5 : 1 })}
+        />
+      </div>
+    </Controls>
+  );
+}
