@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import type { View } from '../../core/base/geometry';
 import type { Result } from '../../core/base/result';
 import type { Outline } from '../../core/outline';
@@ -27,7 +27,7 @@ export function FittedView({ outline: o, view, onSet, extra, abovePx = 0 }: Fitt
   return (
     <div className="drawing" ref={ref}>
       {layout && (
-        <div style={{ paddingTop: abovePx }}>
+        <div style={{ paddingTop: abovePx, '--above': `${abovePx}px` } as CSSProperties}>
           <ViewDrawing outline={o} view={view} of={of} layout={layout} onSet={onSet} extra={extra} />
         </div>
       )}

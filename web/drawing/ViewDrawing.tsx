@@ -163,7 +163,8 @@ const Paper = styled.figure`
   figcaption {
     position: absolute;
     left: 0;
-    top: 0;
+    /* Over what is laid on the drawing. */
+    top: calc(-1 * var(--above, 0px));
     font-weight: 600;
     font-size: 0.875rem;
   }
