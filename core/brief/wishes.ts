@@ -170,7 +170,11 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
       }),
   );
   for (const purpose of b.purposes)
-    add(plainly(purpose, [PURPOSES[purpose]], [`does ${PURPOSES[purpose]}`], (o) => serves(o, purpose)));
+    add(
+      plainly(purpose, [PURPOSES[purpose]], [`does ${PURPOSES[purpose]}`], (o) => serves(o, purpose), [
+        `not ${PURPOSES[purpose]}`,
+      ]),
+    );
   if (b.coldestC !== null)
     add(
       bounded(
