@@ -69,22 +69,13 @@ const SECOND = 1 - GAMMA;
 const SLOPE = [1, 1 + FREEZING.worthC / FREEZING.belowC, FREEZING.frozen] as const;
 const FROZEN_BASE = FREEZING.belowC * (FREEZING.frozen - 1) - FREEZING.worthC;
 const BASE = [0, 0, FROZEN_BASE] as const;
-/** Which of the three soil is in by its warmth; and which is next by a temperature that one of them gave. */
+/** Between which temperatures each of the three holds, C. */
+const WARMEST = [Infinity, 0, -FREEZING.belowC] as const;
+const COLDEST = [0, -FREEZING.belowC, -Infinity] as const;
+/** Which of the three soil is in by its warmth; and which is next to be tried by a temperature that one of them gave. */
 const stateOf = (warmth: number): number => (warmth >= 0 ? 0 : warmth >= -FREEZING.belowC - FREEZING.worthC ? 1 : 2);
 const stateAt = (state: number, t: number): number =>
-  state === 0
-    ? t < 0
-      ? 1
-      : 0
-    : state === 1
-      ? t > 0
-        ? 0
-        : t < -FREEZING.belowC
-          ? 2
-          : 1
-      : t > -FREEZING.belowC
-        ? 1
-        : 2;
+  t > (WARMEST[state] ?? 0) ? state - 1 : t < (COLDEST[state] ?? 0) ? state + 1 : state;
 const warmthOf = (state: number, t: number): number => (BASE[state] ?? 0) + (SLOPE[state] ?? 1) * t;
 const warmthAt = (t: number): number => warmthOf(t >= 0 ? 0 : t >= -FREEZING.belowC ? 1 : 2, t);
 
