@@ -87,13 +87,19 @@ export function judge(laid: Laid): Outline {
     gustSpread: spreadOf(site.catalog, rough.includes('gust') ? 'gust rough' : 'gust said'),
     snowSpread: spreadOf(site.catalog, `snow ${snowAsked.by === 'ground' ? 'ground' : snowAsked.kind}`),
   };
-  const { checks, strengths } = checkAssembly(assembly, asked);
+  // When they are first asked for: what is drawn does not wait for what is said of it.
+  let said: ReturnType<typeof checkAssembly> | undefined;
+  const judged = (): ReturnType<typeof checkAssembly> => (said ??= checkAssembly(assembly, asked));
 
   return {
     ...laid,
     snow,
-    checks,
-    strengths,
+    get checks() {
+      return judged().checks;
+    },
+    get strengths() {
+      return judged().strengths;
+    },
     air,
     hours: buildHours(assembly),
     coldest: coldestNight(assembly),

@@ -106,10 +106,10 @@ export function Bench(): ReactNode {
   const drawn = useDraft(garden, good, pull.answers);
   // The drawing first; what is told of it, and what it costs, as soon as there is time.
   const now = useMemo(
-    () => (drawn && cover ? { outline: drawn, cover, work: working } : undefined),
+    () => (drawn && cover ? { outline: drawn, cover, work: working } : null),
     [drawn, cover, working],
   );
-  const told = useDeferredValue(now, undefined);
+  const told = useDeferredValue(now, null);
   const mended = useDraft(garden, good, tried && pull.answers === undefined ? tried.answers : undefined);
 
   const { units } = garden;

@@ -1,4 +1,4 @@
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useDeferredValue, useState } from 'react';
 import styled from 'styled-components';
 import { type Flat, type View, flatten } from '../../../core/base/geometry';
 import type { Result } from '../../../core/base/result';
@@ -136,7 +136,9 @@ interface OneViewProps extends Omit<ShapeViewsProps, 'outline'> {
 }
 
 function OneView({ mended, pointed, flagged, ...view }: OneViewProps): ReactNode {
-  const flags = flagsOf(view.outline, view.view, pointed).filter((f) => flagged || f.pointed);
+  // The drawing first: what is wrong with it is signed as soon as it is known.
+  const judged = useDeferredValue(view.outline, null);
+  const flags = judged ? flagsOf(judged, view.view, pointed).filter((f) => flagged || f.pointed) : [];
   return <PulledView joints="all" flags={flags} ghostOf={(of) => mended && ghostOf(of, mended, view.view)} {...view} />;
 }
 
