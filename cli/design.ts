@@ -12,7 +12,7 @@ import { type Options, json, numberOf, readText } from './read';
 function costsTo(run: ReturnType<typeof costsOf>): readonly WishCost[] {
   for (;;) {
     const { value, done } = run.next();
-    if (done) return value.wishes;
+    if (done) return value;
   }
 }
 

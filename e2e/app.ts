@@ -53,6 +53,12 @@ export async function choose(page: Page, label: string, option: string, within: 
   await page.getByRole('option', { name: option, exact: true }).click();
 }
 
+/** Puts a new cover of a kind on a bed of the open garden: its bench comes next. */
+export async function chooseKind(page: Page, bedId: string, name: string): Promise<void> {
+  await page.goto(`/choose/${bedId}/kinds`);
+  await page.getByRole('button', { name: `Choose ${name}` }).click();
+}
+
 /** No violation of the given rules, or of any rule. */
 export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
   // Only faults are wanted: naming every element that passes takes most of the time.

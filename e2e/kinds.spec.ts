@@ -1,12 +1,11 @@
-import { choose, dimension, expect, openDemo, price, test, type } from './app';
+import { choose, chooseKind, dimension, expect, openDemo, price, test, type } from './app';
 
 test('a frame of bent conduit: chosen, shaped in the drawing, marked for the bender, its end on paper full size', async ({
   page,
 }) => {
   test.setTimeout(120_000);
   await openDemo(page);
-  await page.goto('/choose/metric/kinds');
-  await page.getByRole('button', { name: 'Choose Bent-conduit frame' }).click();
+  await chooseKind(page, 'metric', 'Bent-conduit frame');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bent-conduit frame');
   await type(page, 'dim-shoulder', '16 in');
   await expect(dimension(page, 'shoulder')).toHaveValue(`1' 4"`);
@@ -33,8 +32,7 @@ test('a frame of bent conduit: chosen, shaped in the drawing, marked for the ben
 
 test('a cold frame: windows decide the box, and what goes wrong is said and mended', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/choose/metric/kinds');
-  await page.getByRole('button', { name: 'Choose Sloped cold frame' }).click();
+  await chooseKind(page, 'metric', 'Sloped cold frame');
   await expect(price(page)).toContainText('$');
   await choose(page, 'Lid', 'Old windows');
   await choose(page, 'What comes first', 'The windows');
@@ -54,8 +52,7 @@ test('a cold frame: windows decide the box, and what goes wrong is said and mend
 
 test('a walk-in house names its limits, and turns in the round with its tags', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/choose/long/kinds');
-  await page.getByRole('button', { name: 'Choose Walk-in hoop house' }).click();
+  await chooseKind(page, 'long', 'Walk-in hoop house');
   await type(page, 'dim-width', '20 ft');
   await expect(page.getByRole('alert')).toContainText('3 to 14 ft');
   await dimension(page, 'width').press('Escape');
@@ -77,8 +74,7 @@ test('a lean-to against the wall: fixed to it, reached into by its shutters, its
   page,
 }) => {
   await openDemo(page);
-  await page.goto('/choose/wall/kinds');
-  await page.getByRole('button', { name: 'Choose Lean-to' }).click();
+  await chooseKind(page, 'wall', 'Lean-to');
   await expect(price(page)).toContainText('$');
   await type(page, 'dim-backHeight', '40 in');
   await expect(dimension(page, 'backHeight')).toHaveValue(`3' 4"`);

@@ -1,4 +1,4 @@
-import { choose, expect, openDemo, test } from './app';
+import { choose, chooseKind, expect, openDemo, test } from './app';
 
 test('snow is drawn along until the hoop gives way; the whole cover is made to hold with two presses', async ({
   page,
@@ -38,8 +38,7 @@ test('a cover of straight bars is tried under snow too: how they sag, and from w
   page,
 }) => {
   await openDemo(page);
-  await page.goto('/g/demo/choose/long/kinds');
-  await page.getByRole('button', { name: 'Choose Sloped cold frame' }).click();
+  await chooseKind(page, 'long', 'Sloped cold frame');
   await page.getByRole('link', { name: 'Stand' }).click();
   const snow = page.getByRole('slider', { name: /^Snow, wet/ });
   const word = page.getByRole('status').filter({ hasText: /It stands|Too much/ });

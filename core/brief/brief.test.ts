@@ -246,7 +246,7 @@ test('what wishes cost: none makes it dearer to leave out, none cheaper to ask m
   const run = costsOf(garden, BED, b, offer, found, { seed: 1 });
   let last = run.next();
   while (!last.done) last = run.next();
-  const { wishes } = last.value;
+  const wishes = last.value;
   expect(new Set(wishes.map((w) => w.how))).toEqual(new Set([...wishes.map((w) => w.how)]));
   for (const w of wishes) {
     if (w.change === undefined) continue;
@@ -279,7 +279,7 @@ test('what the search weighed stands for its wishes: the costs are those of a se
     const run = costsOf(garden, BED, b, offer, found, { seed: 1, ...options });
     for (;;) {
       const { value, done } = run.next();
-      if (done) return value.wishes;
+      if (done) return value;
     }
   };
   const told = (list: readonly WishCost[]) => list.map((w) => [w.id, w.how, w.change, w.cover?.answers]);

@@ -8,7 +8,7 @@ import { type Known, type Weighed, keyOf, missing, nothingKnown } from './design
 import type { Found, Offer } from './answer';
 import { asked, poolsOf } from './find';
 import { more, placeAsksMore, weighsTheSame, without } from './loosened';
-import { FIGURE_QUANTITY, type Wish, gardenFor, missOf, missOfFigure, wishesOf } from './wishes';
+import { FIGURE_QUANTITY, type Wish, missOf, missOfFigure } from './wishes';
 
 /** Designs whose prices differ by less are called equal: shops differ by more. Source: our own figure. */
 export const PRICE_NOISE = 0.03;
@@ -44,11 +44,6 @@ function bestOf(pool: Pool): Judged<Cover, Weighed> | undefined {
     .reduce<Judged<Cover, Weighed> | undefined>((a, b) => (a && !better(b.worth, a.worth) ? a : b), undefined);
 }
 
-/** What has been found of the wishes so far. */
-export interface Costs {
-  readonly wishes: readonly WishCost[];
-}
-
 export interface CostOptions {
   readonly seed: number;
   /** What the search itself weighed. */
@@ -69,7 +64,7 @@ export function* costsOf(
   chosen: Offer,
   found: Pick<Found, 'kinds' | 'almost'>,
   { seed, known = nothingKnown(), prove = () => undefined }: CostOptions,
-): Generator<Costs, Costs> {
+): Generator<readonly WishCost[], readonly WishCost[]> {
   const base = asked(garden, bedId, brief);
   const others = found.kinds
     .flatMap((k) => k.best ?? [])
@@ -80,7 +75,12 @@ export function* costsOf(
   const priced: Priced[] = [];
   const jumps: Jump[] = [];
   const { price: before } = chosen.weighed;
-  const proofs = new Map<string, number | undefined>();
+  // What the search has proven is not proven once more.
+  const proofs = new Map(
+    [chosen, ...found.kinds.flatMap((k) => k.best ?? [])].flatMap((o) =>
+      o.provenPrice === undefined ? [] : [[keyOf(o.cover), o.provenPrice as number | undefined]],
+    ),
+  );
   const proven = ({ s, worth }: Judged<Cover, Weighed>): number => {
     const key = keyOf(s);
     if (!proofs.has(key)) proofs.set(key, prove(s));
@@ -88,17 +88,23 @@ export function* costsOf(
   };
   const inHand = proven({ s: chosen.cover, worth: chosen.weighed });
   /** The brief with another word on one wish, searched from what is there: weights stand where that changes no garden. */
-  const searched = (id: string, other: Brief, starts: readonly Offer[], most: number): Pool => {
+  const searched = (
+    id: string,
+    other: Brief,
+    starts: readonly Offer[],
+    most: number,
+  ): { readonly pool: Pool; readonly wish: Wish | undefined } => {
     const options = { seed, most, from: starts.map((o) => o.cover) };
     const kinds = [...new Set(starts.map((o) => o.kind))];
     const anew = asked(garden, bedId, other);
-    if (!weighsTheSame(id)) return poolsOf(anew, kinds, options);
-    const bound = anew.wishes.find((w) => w.id === id)?.bound;
+    const wish = anew.wishes.find((w) => w.id === id);
+    if (!weighsTheSame(id)) return { pool: poolsOf(anew, kinds, options), wish };
+    const bound = wish?.bound;
     const read = (w: Weighed): Weighed => missing(w, id, bound ? missOfFigure(bound, w.figures) : 0);
-    return poolsOf({ ...anew, wishes: base.wishes }, kinds, { ...options, known, read });
+    return { pool: poolsOf({ ...anew, wishes: base.wishes }, kinds, { ...options, known, read }), wish };
   };
   let cheaper: Judged<Cover, Weighed> | undefined;
-  const so = (all: readonly Priced[]): Costs => {
+  const so = (all: readonly Priced[]): readonly WishCost[] => {
     const price = cheaper ? proven(cheaper) : inHand;
     const again: readonly WishCost[] = cheaper
       ? [
@@ -119,7 +125,7 @@ export function* costsOf(
     });
     // By proven prices a little less may not be cheaper after all.
     const told = all.map(changed).filter((c) => c.how !== 'less' || (c.change ?? 0) < 0);
-    return { wishes: [...again, ...told] };
+    return [...again, ...told];
   };
   for (const wish of base.wishes) {
     const loose = without(brief, wish.id);
@@ -136,7 +142,7 @@ export function* costsOf(
         .sort((x, y) => x.weighed.price - y.weighed.price)
         .slice(0, OTHERS);
       const starts = [...(almost ? [almost] : []), ...near, ...ruledOut, ...lower];
-      const pool = searched(wish.id, loose, starts, MOST);
+      const { pool } = searched(wish.id, loose, starts, MOST);
       const best = bestOf(pool);
       const said = wish.dropped ?? ['without ', ...wish.thing];
       priced.push({ id: wish.id, how: 'without', said, to: best && proven(best), cover: best?.s, brief: loose });
@@ -146,12 +152,12 @@ export function* costsOf(
     }
     const tight = more(brief, wish.id, isMetric(garden.units.length));
     if (tight) {
-      const best = bestOf(searched(wish.id, tight, near, 2 * MOST));
-      const asks = wishesOf(gardenFor(garden, tight), tight).find((w) => w.id === wish.id)?.thing ?? [];
+      const { pool, wish: asks } = searched(wish.id, tight, near, 2 * MOST);
+      const best = bestOf(pool);
       priced.push({
         id: wish.id,
         how: 'more',
-        said: [...asks, ' instead of ', ...wish.thing],
+        said: [...(asks?.thing ?? []), ' instead of ', ...wish.thing],
         to: best && proven(best),
         cover: best?.s,
         brief: tight,

@@ -5,11 +5,11 @@ import type { Cover } from '../garden/garden';
 import { outline } from '../plan';
 import { type Brief, NOTHING_SAID } from '../site/brief';
 import { firstCover } from '../start';
-import type { Found, Offer } from './answer';
+import type { Offer } from './answer';
 import { figuresOf } from './design';
 import { more, placeAsksMore, placeSnowMm, without } from './loosened';
 import { apart, equal, priceOf } from './offers';
-import { gardenFor, wishesOf } from './wishes';
+import { type Figures, gardenFor, wishesOf } from './wishes';
 
 const garden = demoGarden();
 const BED = 'long';
@@ -95,28 +95,29 @@ test('less and more of a brief: what the place asks by itself is no wish to be l
   expect(without(NOTHING_SAID, 'stands')).toBeUndefined();
 });
 
+const FIGURES: Figures = {
+  price: 100,
+  hours: 8,
+  coldestC: -12,
+  wetSnowMm: 200,
+  clearanceMm: 100,
+  massKg: 20,
+  liftKg: 0,
+  longestMm: 1000,
+};
+
+/** A design of nothing but figures. */
+function offer(id: string, more: Partial<Figures>): Offer {
+  const figures = { ...FIGURES, ...more };
+  const weighed = { figures, misses: {}, miss: 0, warnings: 0, price: figures.price };
+  return { id, kind: id, name: id, cover: {} as Cover, weighed };
+}
+
 test('what sets designs apart is true of their figures; within three in a hundred they are one price', () => {
-  const figures: Found['offers'][number]['weighed']['figures'] = {
-    price: 100,
-    hours: 8,
-    coldestC: -12,
-    wetSnowMm: 200,
-    clearanceMm: 100,
-    massKg: 20,
-    liftKg: 0,
-    longestMm: 1000,
-  };
-  const offer = (id: string, price: number, more: Partial<typeof figures> = {}): Offer => ({
-    id,
-    kind: id,
-    name: id,
-    cover: {} as Cover,
-    weighed: { figures: { ...figures, ...more, price }, misses: {}, miss: 0, warnings: 0, price },
-  });
   const all = [
-    offer('a', 100),
-    offer('b', 102, { hours: 5 }),
-    offer('c', 130, { wetSnowMm: 400, hours: 6, massKg: 30 }),
+    offer('a', { price: 100 }),
+    offer('b', { price: 102, hours: 5 }),
+    offer('c', { price: 130, wetSnowMm: 400, hours: 6, massKg: 30 }),
   ];
   const said = (i: number): string =>
     phraseText(apart(all[i] as Offer, all), { length: 'cm', temperature: 'C', currency: 'USD' });
@@ -136,23 +137,6 @@ test.each([
   [{ massKg: 18 }, '2.0 kg lighter'],
   [{}, undefined],
 ])('what the dearer one is dearer for: %j', (more, gain) => {
-  const figures = {
-    price: 100,
-    hours: 8,
-    coldestC: -12,
-    wetSnowMm: 200,
-    clearanceMm: 100,
-    massKg: 20,
-    liftKg: 0,
-    longestMm: 1000,
-  };
-  const offer = (id: string, f: Partial<typeof figures>): Offer => ({
-    id,
-    kind: id,
-    name: id,
-    cover: {} as Cover,
-    weighed: { figures: { ...figures, ...f }, misses: {}, miss: 0, warnings: 0, price: f.price ?? 100 },
-  });
   // A third is best in everything but the price, so that no superlative is left.
   const best = offer('best', { price: 300, hours: 1, coldestC: -40, wetSnowMm: 1000, clearanceMm: 900, massKg: 1 });
   const dearer = offer('dearer', { price: 110, ...more });

@@ -3,22 +3,7 @@ import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { Gardens } from '../places/gardens/Gardens';
 import { Boundary } from './Boundary';
 import { Demo, Gate, OldAddress } from './Gate';
-import {
-  BedPlace,
-  Bench,
-  Book,
-  Build,
-  Cart,
-  Choose,
-  Paper,
-  Plot,
-  Saw,
-  Settings,
-  Shelf,
-  SideBySide,
-  Take,
-  Together,
-} from './places';
+import { PLACES, Settings, Take } from './places';
 import { Shell } from './Shell';
 import { useWay } from './way';
 
@@ -46,19 +31,9 @@ export function App(): ReactNode {
         <Route path="take" element={place('The cover in the link', <Take />)} />
         <Route path="settings" element={place('The settings', <Settings />)} />
         <Route path="g/:gardenId" element={<Gate />}>
-          <Route path="plot" element={place('The plot', <Plot />)} />
-          <Route path="bed/:bedId" element={place('The bed', <BedPlace />)} />
-          <Route path="choose/:bedId/:leaf?" element={place('The choice', <Choose />)} />
-          <Route path="bench/:coverId/:leaf?" element={place('The bench', <Bench />)} />
-          <Route path="saw/:coverId" element={place('The cut list', <Saw />)} />
-          <Route path="cart/:coverId" element={place('The cart', <Cart />)} />
-          <Route path="book/:leaf?" element={place('The day book', <Book />)} />
-          <Route path="shelf/:leaf?" element={place('The shelf', <Shelf />)} />
-          <Route path="settings" element={place('The settings', <Settings />)} />
-          <Route path="versions/:coverId" element={place('The versions', <SideBySide />)} />
-          <Route path="together/:leaf" element={place('The covers together', <Together />)} />
-          <Route path="build/:coverId" element={place('The steps', <Build />)} />
-          <Route path="paper/:coverId" element={place('The paper', <Paper />)} />
+          {PLACES.map(({ path, what, Part }) => (
+            <Route key={path} path={path} element={place(what, <Part />)} />
+          ))}
           <Route path="*" element={<ToPlot />} />
         </Route>
         <Route path="*" element={<OldAddress />} />

@@ -3,43 +3,46 @@ import { type LazyPart, lazyPart } from './fresh';
 import { Waiting } from './Waiting';
 
 const waiting = <Waiting />;
-export const Plot = lazyPart(() => import('../places/plot/Plot').then((m) => m.Plot), waiting);
-export const BedPlace = lazyPart(() => import('../places/bed/BedPlace').then((m) => m.BedPlace), waiting);
-export const Bench = lazyPart(() => import('../places/bench/Bench').then((m) => m.Bench), waiting);
-export const Saw = lazyPart(() => import('../places/saw/Saw').then((m) => m.Saw), waiting);
-export const Cart = lazyPart(() => import('../places/cart/Cart').then((m) => m.Cart), waiting);
-export const Choose = lazyPart(() => import('../places/choose/Choose').then((m) => m.Choose), waiting);
-export const Build = lazyPart(() => import('../places/build/Build').then((m) => m.Build), waiting);
-export const Together = lazyPart(() => import('../places/together/Together').then((m) => m.Together), waiting);
-export const Book = lazyPart(() => import('../places/book/Book').then((m) => m.Book), waiting);
-export const Shelf = lazyPart(() => import('../places/shelf/Shelf').then((m) => m.Shelf), waiting);
+const Bench = lazyPart(() => import('../places/bench/Bench').then((m) => m.Bench), waiting);
 export const Settings = lazyPart(() => import('../places/settings/Settings').then((m) => m.Settings), waiting);
 export const Take = lazyPart(() => import('../places/take/Take').then((m) => m.Take), waiting);
-export const SideBySide = lazyPart(() => import('../places/sideBySide/SideBySide').then((m) => m.SideBySide), waiting);
-export const Paper = lazyPart(() => import('../places/paper/Paper').then((m) => m.Paper), waiting);
 
-/** What an address is drawn with, by its first step, or by its third within a garden. */
-const BY_STEP: Readonly<Record<string, LazyPart<object>>> = {
-  demo: Bench,
-  take: Take,
-  settings: Settings,
-  plot: Plot,
-  bed: BedPlace,
-  choose: Choose,
-  bench: Bench,
-  saw: Saw,
-  cart: Cart,
-  build: Build,
-  together: Together,
-  book: Book,
-  shelf: Shelf,
-  versions: SideBySide,
-  paper: Paper,
-};
+/** A place of a garden: its address there, how it is called where it breaks, and what is drawn. */
+interface Place {
+  readonly path: string;
+  readonly what: string;
+  readonly Part: LazyPart<object>;
+}
+
+const of = (path: string, what: string, load: Parameters<typeof lazyPart<object>>[0]): Place => ({
+  path,
+  what,
+  Part: lazyPart(load, waiting),
+});
+
+export const PLACES: readonly Place[] = [
+  of('plot', 'The plot', () => import('../places/plot/Plot').then((m) => m.Plot)),
+  of('bed/:bedId', 'The bed', () => import('../places/bed/BedPlace').then((m) => m.BedPlace)),
+  of('choose/:bedId/:leaf?', 'The choice', () => import('../places/choose/Choose').then((m) => m.Choose)),
+  { path: 'bench/:coverId/:leaf?', what: 'The bench', Part: Bench },
+  of('saw/:coverId', 'The cut list', () => import('../places/saw/Saw').then((m) => m.Saw)),
+  of('cart/:coverId', 'The cart', () => import('../places/cart/Cart').then((m) => m.Cart)),
+  of('book/:leaf?', 'The day book', () => import('../places/book/Book').then((m) => m.Book)),
+  of('shelf/:leaf?', 'The shelf', () => import('../places/shelf/Shelf').then((m) => m.Shelf)),
+  { path: 'settings', what: 'The settings', Part: Settings },
+  of('versions/:coverId', 'The versions', () => import('../places/sideBySide/SideBySide').then((m) => m.SideBySide)),
+  of('together/:leaf', 'The covers together', () => import('../places/together/Together').then((m) => m.Together)),
+  of('build/:coverId', 'The steps', () => import('../places/build/Build').then((m) => m.Build)),
+  of('paper/:coverId', 'The paper', () => import('../places/paper/Paper').then((m) => m.Paper)),
+];
+
+/** What an address outside of a garden is drawn with. The demo opens at its bench. */
+const OUTSIDE: Readonly<Record<string, LazyPart<object>>> = { demo: Bench, take: Take, settings: Settings };
 
 /** Fetches what an address needs. */
 export function fetchAhead(pathname: string): void {
-  const [first = '', , place = ''] = pathname.split('/').slice(1);
+  const [first = '', , step] = pathname.split('/').slice(1);
+  const part = first === 'g' ? PLACES.find(({ path }) => path.split('/')[0] === step)?.Part : OUTSIDE[first];
   // What does not come is told where it is gone to.
-  BY_STEP[first === 'g' ? place : first]?.ahead().catch(() => undefined);
+  part?.ahead().catch(() => undefined);
 }

@@ -146,8 +146,8 @@ const service = {
     });
     for (;;) {
       const { value, done } = run.next();
-      if (done) return ok(value.wishes);
-      onCosts(value.wishes);
+      if (done) return ok(value);
+      onCosts(value);
       await breathe();
     }
   },

@@ -71,13 +71,14 @@ export function beamUnder(beam: BeamRow, snow: DesignSnow): BeamUnder {
   };
 }
 
-/** How many times a snow may lie until a bar beside a wall bears no more, the drift of each depth with it. */
-function timesUntil(beam: BeamRow, snow: DesignSnow): number {
-  const bears = (times: number): boolean => {
-    const more = { ...snow, groundPa: times * snow.groundPa, flatPa: times * snow.flatPa };
-    const { bending, sagging } = beamUnder(beam, more);
-    return Math.min(bending, sagging) >= 1;
-  };
+/** How many times a load a bar bears. */
+export const timesBorne = ({ bending, sagging }: BeamUnder): number => Math.min(bending, sagging);
+
+/** How many times a snow may lie until a bar bears no more; beside a wall the drift of each depth with it. */
+export function timesUntil(beam: BeamRow, snow: DesignSnow): number {
+  if (!beam.drift) return timesBorne(beamUnder(beam, snow));
+  const bears = (times: number): boolean =>
+    timesBorne(beamUnder(beam, { ...snow, groundPa: times * snow.groundPa, flatPa: times * snow.flatPa })) >= 1;
   let [low, high] = [0, 1];
   while (high < 1e6 && bears(high)) [low, high] = [high, 2 * high];
   for (let i = 0; i < 30; i++) {
@@ -95,9 +96,10 @@ export function beamStrength(
   weight: Spread = spreadOf(SHIPPED, 'snow wet'),
 ): SnowStrength {
   const snow = asked.flatPa > 0 ? asked : { ...asked, groundPa: 0, flatPa: UNIT_PA };
-  const { lies, driftPa, snowCase, perMm, mostSagMm, bending, sagging } = beamUnder(beam, snow);
+  const under = beamUnder(beam, snow);
+  const { lies, driftPa, snowCase, perMm, mostSagMm, bending, sagging } = under;
   const ei = stiffnessNMm2(beam.section, 'weeks', beam.across);
-  const ratio = Math.min(bending, sagging);
+  const ratio = timesBorne(under);
   const most = driftPa > 0 ? timesUntil(beam, snow) : ratio;
   const wetSnowMm = wetDepthMm(most * snow.flatPa, snow);
   const { name, product } = PRACTICES[snow.practice];

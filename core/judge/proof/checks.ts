@@ -8,7 +8,7 @@ import { ASK, type Check, type CheckSite } from './check';
 import { bendCheck, railCheck, sagCheck, sleeveCheck, snowCheck } from './hoopChecks';
 import { pitfalls } from './pitfalls';
 import { postChecks } from './posts';
-import { driftOf, snowDepthMm } from './snow';
+import { driftAtPa, driftOf, snowDepthMm } from './snow';
 import { type SnowStrength, hoopStrength } from './strength';
 import { beamCheck, liftCheck, spanCheck } from './timberChecks';
 import { ventCheck } from './vents';
@@ -177,9 +177,9 @@ function sheetCheck(rolls: RollPlan, sheets: readonly SheetPart[], market: Marke
 /** Snow that a wall beside the bed gathers on a cover that is not built for it. */
 function driftCheck({ beams }: Assembly, { beside, snow, site }: CheckSite): readonly Check[] {
   if (!beside || beams.some((b) => b.drift)) return [];
-  const { peakPa, reachMm } = driftOf(snow, beside.heightMm - site.bed.wall.heightMm);
-  if (beside.gapMm >= reachMm) return [];
-  const more = snowDepthMm(peakPa * (1 - beside.gapMm / reachMm));
+  const drift = driftOf(snow, beside.heightMm - site.bed.wall.heightMm);
+  if (beside.gapMm >= drift.reachMm) return [];
+  const more = snowDepthMm(driftAtPa(drift, beside.gapMm));
   return [
     {
       id: 'drift',
@@ -191,7 +191,7 @@ function driftCheck({ beams }: Assembly, { beside, snow, site }: CheckSite): rea
         ' from this bed: with what is asked, about ',
         amount(more, 'snowDepth'),
         ' of wet snow more lies at that edge, less and less for ',
-        amount(reachMm - beside.gapMm, 'length'),
+        amount(drift.reachMm - beside.gapMm, 'length'),
         '. What the cover carries is said without it: brush that edge first.',
       ],
       figure: undefined,

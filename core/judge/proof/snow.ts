@@ -158,6 +158,10 @@ export function driftOf(snow: DesignSnow, wallMm: number): Drift {
   return { peakPa: 1000 * kNPerM3 * cut, reachMm: 1000 * reach };
 }
 
+/** What of a drift lies so far from its wall, Pa. */
+export const driftAtPa = ({ peakPa, reachMm }: Drift, fromWallMm: number): number =>
+  fromWallMm < reachMm ? peakPa * (1 - fromWallMm / reachMm) : 0;
+
 /** Places looked at along a bar for where the drift bends it most. */
 const PLACES = 200;
 
@@ -166,11 +170,12 @@ const PLACES = 200;
  * safe side), of what stands at the far end by what it is handed, of a strip by what lies at the wall.
  */
 export function driftAsEvenPa(snow: DesignSnow, { wallMm, runMm, by }: DriftedOn): number {
-  const { peakPa, reachMm } = driftOf(snow, wallMm);
+  const drift = driftOf(snow, wallMm);
+  const { peakPa, reachMm } = drift;
   if (peakPa <= 0 || by === 'strip') return peakPa;
   // A triangle that the far end cuts where it reaches beyond it: even part and triangle of what is left.
   const reach = Math.min(reachMm, runMm);
-  const far = peakPa * (1 - reach / reachMm);
+  const far = driftAtPa(drift, reach);
   const handed = (far * reach * reach) / 2 + ((peakPa - far) * reach * reach) / 6;
   const farEnd = handed / runMm;
   if (by === 'far end') return (2 * farEnd) / runMm;

@@ -5,17 +5,16 @@ import { memberPoints } from '../../../core/build/assembly/solids';
 import type { Vec3 } from '../../../core/base/geometry';
 import { MM_PER_INCH, isMetric } from '../../../core/base/length';
 import { formatAmount } from '../../../core/base/amount';
-import { type BeamUnder, beamUnder } from '../../../core/judge/proof/beam';
-import { type DesignSnow, designSnow, driftOf, snowDepthMm } from '../../../core/judge/proof/snow';
+import { type BeamUnder, beamUnder, timesBorne, timesUntil } from '../../../core/judge/proof/beam';
+import { type DesignSnow, designSnow, driftAtPa, driftOf, snowDepthMm } from '../../../core/judge/proof/snow';
 import type { Outline } from '../../../core/outline';
 import { useUnits } from '../../app/hooks';
 import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { Choice } from '../../parts/controls';
-import { Slide } from '../../parts/Slide';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { SnowOn, TALL_PX, strain } from './BentDrawing';
-import { Controls, Words } from './LoadControls';
-import type { Kind } from './underLoad';
+import { Controls, KindChoice, SnowSlide, Words } from './LoadControls';
+import { type Kind, kindAsked, slideMost } from './underLoad';
 
 interface Laid {
   readonly kind: Kind;
@@ -41,33 +40,27 @@ export interface BarsUnder {
 
 /** Deeper than this nobody asks. */
 const DEEPEST_MM = 2000;
-const least = ({ under }: Bar): number => Math.min(under.bending, under.sagging);
+const METRE_MM = 1000;
 
 export function useBarsUnder(o: Outline): BarsUnder {
   const { site } = o.garden;
-  const asked: Kind = site.snow.by === 'depth' ? site.snow.kind : 'wet';
+  const { beams } = o.assembly;
+  const asked = kindAsked(o);
   const [laid, setLaid] = useState<Laid>({ kind: asked, depthMm: snowDepthMm(o.snow.groundPa, asked), times: 5 });
   const snowOf = (depthMm: number): DesignSnow =>
     designSnow({ by: 'depth', depthMm, kind: laid.kind }, site.exposure, site);
-  const under = (snow: DesignSnow): readonly Bar[] =>
-    o.assembly.beams.map((beam) => ({ beam, under: beamUnder(beam, snow) }));
-  // More snow never bends them less: halved until it is known to a millimetre.
-  let [carriedMm, tooMuch] = [0, DEEPEST_MM];
-  while (tooMuch - carriedMm > 1) {
-    const middle = (carriedMm + tooMuch) / 2;
-    if (under(snowOf(middle)).every((b) => least(b) >= 1)) carriedMm = middle;
-    else tooMuch = middle;
-  }
+  const metre = snowOf(METRE_MM);
+  const carriedMm = Math.min(DEEPEST_MM, ...beams.map((beam) => METRE_MM * timesUntil(beam, metre)));
   const askedMm = snowDepthMm(o.snow.groundPa, laid.kind);
   const snow = snowOf(laid.depthMm);
   return {
     laid,
     lay: (more) => setLaid((l) => ({ ...l, ...more })),
-    bars: under(snow),
+    bars: beams.map((beam) => ({ beam, under: beamUnder(beam, snow) })),
     snow,
     askedMm,
     carriedMm,
-    mostMm: Math.max(100, Math.min(DEEPEST_MM, 1.5 * Math.max(askedMm, carriedMm))),
+    mostMm: slideMost(askedMm, carriedMm, DEEPEST_MM),
   };
 }
 
@@ -101,10 +94,8 @@ const LEAST_ACROSS_MM = 60;
 
 /** What lies on a place of a bar, Pa: by its slope, and beside a wall what drifts against that. */
 function liesAt({ beam, under }: Bar, snow: DesignSnow, fromWallMm: number): number {
-  const even = snow.flatPa * under.lies;
-  if (!beam.drift) return even;
-  const { peakPa, reachMm } = driftOf(snow, beam.drift.wallMm);
-  return even + (reachMm > 0 ? peakPa * Math.max(0, 1 - fromWallMm / reachMm) : 0);
+  const drifted = beam.drift ? driftAtPa(driftOf(snow, beam.drift.wallMm), fromWallMm) : 0;
+  return snow.flatPa * under.lies + drifted;
 }
 
 /** The bars as they sag, and the snow on them. */
@@ -142,7 +133,7 @@ export function BarsDrawing({
           const down = (laid.times * bar.under.sagMm * sagAt(t)) / long;
           return toScreen(sheet, [from[1] + t * dy + down * dz, from[2] + t * dz - down * dy]).join(',');
         });
-        const { colour, wide } = strain(1 / least(bar));
+        const { colour, wide } = strain(1 / timesBorne(bar.under));
         return (
           <polyline
             key={i}
@@ -161,33 +152,19 @@ export function BarsDrawing({
 /** Snow to lay on the bars, and what they do under it. */
 export function BarsControls({ under }: { readonly under: BarsUnder }): ReactNode {
   const units = useUnits();
-  const { laid, lay, bars, askedMm, carriedMm, mostMm } = under;
-  const metric = isMetric(units.length);
+  const { laid, lay, bars, carriedMm } = under;
   const depth = (mm: number): string => formatAmount(mm, 'snowDepth', units);
-  const [weakest] = [...bars].sort((a, b) => least(a) - least(b));
+  const [weakest] = [...bars].sort((a, b) => timesBorne(a.under) - timesBorne(b.under));
   if (!weakest) return null;
   const { beam, under: u } = weakest;
-  const used = 1 / least(weakest);
+  const used = 1 / timesBorne(u);
   const verdict = used > 1 ? 'fails' : used > 0.8 ? 'tight' : 'holds';
   const what = beam.what.toLowerCase();
-  const finest = metric ? 1 : MM_PER_INCH / 16;
+  const finest = isMetric(units.length) ? 1 : MM_PER_INCH / 16;
   return (
     <Controls>
       <h2>Try snow on it</h2>
-      <Slide
-        label={`Snow, ${laid.kind}, as deep as on the ground`}
-        value={laid.depthMm}
-        most={mostMm}
-        step={metric ? 10 : MM_PER_INCH / 2}
-        say={depth}
-        marks={[
-          { at: askedMm, word: 'asked' },
-          ...(carriedMm < 0.95 * mostMm && Math.abs(carriedMm - askedMm) > 0.12 * mostMm
-            ? [{ at: carriedMm, word: 'carries' }]
-            : []),
-        ]}
-        onChange={(depthMm) => lay({ depthMm })}
-      />
+      <SnowSlide {...under} />
       <Words className={verdict} role="status">
         <VerdictMark verdict={verdict} />{' '}
         {used > 1 ? (
@@ -206,15 +183,7 @@ export function BarsControls({ under }: { readonly under: BarsUnder }): ReactNod
         )}
       </Words>
       <div>
-        <Choice
-          label="Kind"
-          value={laid.kind}
-          options={(['fresh', 'settled', 'wet'] as const).map((k) => ({
-            value: k,
-            label: k[0]?.toUpperCase() + k.slice(1),
-          }))}
-          onChange={(kind) => lay({ kind: kind as Kind })}
-        />
+        <KindChoice kind={laid.kind} lay={lay} />
         <Choice
           label="Drawn"
           value={String(laid.times)}

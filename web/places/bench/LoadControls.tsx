@@ -59,6 +59,57 @@ export const Controls = styled.div`
   }
 `;
 
+/** How deep the snow lies, with what is asked and what is carried marked on it. */
+export function SnowSlide({
+  laid,
+  lay,
+  askedMm,
+  carriedMm,
+  mostMm,
+}: {
+  readonly laid: { readonly kind: Kind; readonly depthMm: number };
+  readonly lay: (more: { readonly depthMm: number }) => void;
+  readonly askedMm: number;
+  readonly carriedMm: number;
+  readonly mostMm: number;
+}): ReactNode {
+  const units = useUnits();
+  // Marks too near to one another or to the end have no room for their words.
+  const apart = carriedMm < 0.95 * mostMm && Math.abs(carriedMm - askedMm) > 0.12 * mostMm;
+  return (
+    <Slide
+      label={`Snow, ${laid.kind}, as deep as on the ground`}
+      value={laid.depthMm}
+      most={mostMm}
+      step={isMetric(units.length) ? 10 : MM_PER_INCH / 2}
+      say={(mm) => formatAmount(mm, 'snowDepth', units)}
+      marks={[{ at: askedMm, word: 'asked' }, ...(apart ? [{ at: carriedMm, word: 'carries' }] : [])]}
+      onChange={(depthMm) => lay({ depthMm })}
+    />
+  );
+}
+
+/** Fresh, settled or wet. */
+export function KindChoice({
+  kind,
+  lay,
+}: {
+  readonly kind: Kind;
+  readonly lay: (more: { readonly kind: Kind }) => void;
+}): ReactNode {
+  return (
+    <Choice
+      label="Kind"
+      value={kind}
+      options={(['fresh', 'settled', 'wet'] as const).map((k) => ({
+        value: k,
+        label: k[0]?.toUpperCase() + k.slice(1),
+      }))}
+      onChange={(k) => lay({ kind: k as Kind })}
+    />
+  );
+}
+
 /** Snow and wind to lay on the hoops, and what they do under it. */
 export function LoadControls({
   outline: o,
@@ -68,7 +119,7 @@ export function LoadControls({
   readonly under: UnderLoad;
 }): ReactNode {
   const units = useUnits();
-  const { laid, lay, bent, askedMm, carriedMm, mostMm, mostGust } = under;
+  const { laid, lay, bent, carriedMm, mostGust } = under;
   const arch = o.assembly.arches[0];
   const metric = isMetric(units.length);
   const gust = (mPerS: number): string =>
@@ -82,18 +133,7 @@ export function LoadControls({
   return (
     <Controls>
       <h2>Try snow and wind on it</h2>
-      <Slide
-        label={`Snow, ${laid.kind}, as deep as on the ground`}
-        value={laid.depthMm}
-        most={mostMm}
-        step={metric ? 10 : MM_PER_INCH / 2}
-        say={depth}
-        marks={[
-          { at: askedMm, word: 'asked' },
-          ...(Math.abs(carriedMm - askedMm) > 0.12 * mostMm ? [{ at: carriedMm, word: 'carries' }] : []),
-        ]}
-        onChange={(depthMm) => lay({ depthMm })}
-      />
+      <SnowSlide {...under} />
       <Slide
         label={`Gust from the left, ${laid.ends === 'shut' ? 'shut' : 'an end open'}`}
         value={laid.gustMPerS}
@@ -130,15 +170,7 @@ export function LoadControls({
         )}
       </Words>
       <div>
-        <Choice
-          label="Kind"
-          value={laid.kind}
-          options={(['fresh', 'settled', 'wet'] as const).map((k) => ({
-            value: k,
-            label: k[0]?.toUpperCase() + k.slice(1),
-          }))}
-          onChange={(kind) => lay({ kind: kind as Kind })}
-        />
+        <KindChoice kind={laid.kind} lay={lay} />
         <Choice
           label="Lies"
           value={laid.snowCase}

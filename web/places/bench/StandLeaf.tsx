@@ -89,11 +89,41 @@ const Bands = styled.div`
   }
 `;
 
-/** The loads on the hoop and the hoop itself. */
-export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
+/** The loads on what carries, and how it bends under them. */
+export function StandLeaf(props: LeafProps): ReactNode {
+  return props.outline.assembly.arches.length > 0 ? <OnHoops {...props} /> : <OnBars {...props} />;
+}
+
+function OnHoops(leaf: LeafProps): ReactNode {
+  const under = useUnderLoad(leaf.outline);
+  return (
+    <Stand
+      {...leaf}
+      drawn={(sheet) => <BentDrawing sheet={sheet} under={under} />}
+      controls={<LoadControls outline={leaf.outline} under={under} />}
+    />
+  );
+}
+
+function OnBars(leaf: LeafProps): ReactNode {
+  const under = useBarsUnder(leaf.outline);
+  return (
+    <Stand
+      {...leaf}
+      drawn={(sheet) => <BarsDrawing outline={leaf.outline} sheet={sheet} under={under} />}
+      controls={<BarsControls under={under} />}
+    />
+  );
+}
+
+interface StandProps extends LeafProps {
+  /** What bends, over the drawing; and what is laid on it. */
+  readonly drawn: (sheet: Sheet) => ReactNode;
+  readonly controls: ReactNode;
+}
+
+function Stand({ outline: o, onSet, drawn, controls }: StandProps): ReactNode {
   const arch = o.assembly.arches[0];
-  const laid = useUnderLoad(o);
-  const barsUnder = useBarsUnder(o);
   // Lids that are alike weigh alike: said once.
   const lifts = o.lifts.filter((f, i) => o.lifts.findIndex((g) => Math.abs(g.value - f.value) < 0.05) === i);
   const bars = o.strengths
@@ -108,17 +138,13 @@ export function StandLeaf({ outline: o, onSet }: LeafProps): ReactNode {
         onSet={onSet}
         extra={(sheet) => (
           <>
-            {arch ? (
-              <BentDrawing sheet={sheet} under={laid} />
-            ) : (
-              <BarsDrawing outline={o} sheet={sheet} under={barsUnder} />
-            )}
+            {drawn(sheet)}
             <Push outline={o} sheet={sheet} />
           </>
         )}
       />
       <div>
-        {arch ? <LoadControls outline={o} under={laid} /> : <BarsControls under={barsUnder} />}
+        {controls}
         <Brush outline={o} />
         {arch && <BentHoop arch={arch} />}
         {bars.length > 0 && (

@@ -31,10 +31,19 @@ export interface UnderLoad {
   readonly mostGust: number;
 }
 
+/** The kind of snow that a place is known by. */
+export const kindAsked = ({ garden: { site } }: Outline): Kind => (site.snow.by === 'depth' ? site.snow.kind : 'wet');
+
+/** The end of a slider of snow: well beyond what is asked and carried, and no deeper than anybody asks. */
+export const slideMost = (askedMm: number, carriedMm: number, deepestMm: number): number =>
+  Math.max(100, Math.min(deepestMm, 1.5 * Math.max(askedMm, carriedMm)));
+
+const DEEPEST_MM = 4000;
+
 export function useUnderLoad(o: Outline): UnderLoad {
-  const { snow, gustMPerS, exposure } = o.garden.site;
+  const { gustMPerS, exposure } = o.garden.site;
   const { flatPerGround } = o.snow;
-  const asked: Kind = snow.by === 'depth' ? snow.kind : 'wet';
+  const asked = kindAsked(o);
   const [laid, setLaid] = useState<Laid>({
     kind: asked,
     depthMm: snowDepthMm(o.snow.groundPa, asked),
@@ -66,7 +75,7 @@ export function useUnderLoad(o: Outline): UnderLoad {
     bent,
     askedMm,
     carriedMm,
-    mostMm: Math.max(100, Math.min(4000, 1.5 * Math.max(askedMm, carriedMm))),
+    mostMm: slideMost(askedMm, carriedMm, DEEPEST_MM),
     mostGust: Math.max(40, Math.ceil(1.3 * gustMPerS)),
   };
 }
