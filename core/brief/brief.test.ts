@@ -11,7 +11,7 @@ import { buildSite } from '../garden/buildSite';
 import { type Brief, NOTHING_SAID, briefSchema } from '../site/brief';
 import { firstCover, startingCover } from '../start';
 import { type WishCost, binding, costsOf, samePrice } from './costs';
-import { figuresOf, movesOf, nothingKnown, weighedIn } from './design';
+import { figuresOf, keyOf, movesOf, nothingKnown, weighedIn } from './design';
 import { type FindOptions, asked, findAll, poolsOf } from './find';
 import { briefReport, readBriefJob } from './job';
 import { whyNot } from './whyNot';
@@ -275,8 +275,8 @@ test('what the search weighed stands for its wishes: the costs are those of a se
   const [offer] = found.offers;
   if (!offer) throw new Error('none');
   expect(known.weighed.size).toBeGreaterThanOrEqual(found.judged);
-  const end = (options: Omit<Parameters<typeof costsOf>[5], 'seed'>) => {
-    const run = costsOf(garden, BED, b, offer, found, { seed: 1, ...options });
+  const end = (options: Omit<Parameters<typeof costsOf>[5], 'seed'>, chosen = offer) => {
+    const run = costsOf(garden, BED, b, chosen, found, { seed: 1, ...options });
     for (;;) {
       const { value, done } = run.next();
       if (done) return value;
@@ -288,6 +288,18 @@ test('what the search weighed stands for its wishes: the costs are those of a se
   expect(cold.map((w) => w.id)).toEqual(
     expect.arrayContaining(['headroom', 'winter', 'cold', 'price', 'hours', 'one hand']),
   );
+  // All but the one in hand proven dearer than thought: nothing left out is dearer, and no little less is told that saves nothing.
+  const inHand = keyOf(offer.cover);
+  const dearer = end({ known, prove: (cover) => (keyOf(cover) === inHand ? 50 : 1000) });
+  expect(dearer.filter((w) => w.how === 'without').every((w) => w.change === undefined || w.change <= 0)).toBe(true);
+  expect(dearer.some((w) => w.how === 'less')).toBe(false);
+  expect(dearer.some((w) => w.how === 'more' && w.change === 950)).toBe(true);
+  // What the search has proven is not proven once more.
+  const asksFor: string[] = [];
+  const again = end({ known, prove: (cover) => void asksFor.push(keyOf(cover)) }, { ...offer, provenPrice: 40 });
+  expect(asksFor).not.toContain(inHand);
+  expect(new Set(asksFor).size).toBe(asksFor.length);
+  expect(again.find((w) => w.how === 'more')?.change).toBeGreaterThan(0);
   // Every answer does all that its own brief asks.
   for (const { cover, brief: asks } of cold) {
     const ask = asked(garden, BED, asks);
@@ -301,6 +313,23 @@ test('what the search weighed stands for its wishes: the costs are those of a se
     if (change === undefined) expect(w.change).toBeUndefined();
     else expect(w.change).toBeCloseTo(1.1 * change, 6);
   });
+}, 60_000);
+
+test('a little less is told where it saves something by proven prices too', () => {
+  const b = brief({ wetSnowMm: 203, kinds: ['staked-tunnel'] });
+  const found = findAll(garden, BED, b, { seed: 1, most: 60 });
+  const [offer] = found.offers;
+  if (!offer) throw new Error('none');
+  const less = (prove?: (cover: Cover) => number): readonly WishCost[] => {
+    const run = costsOf(garden, BED, b, offer, found, { seed: 1, ...(prove && { prove }) });
+    for (;;) {
+      const { value, done } = run.next();
+      if (done) return value.filter((w) => w.how === 'less');
+    }
+  };
+  expect(less().map((w) => w.id)).toEqual(['snow']);
+  expect(less()[0]?.change).toBeLessThan(0);
+  expect(less((cover) => (keyOf(cover) === keyOf(offer.cover) ? 50 : 60))).toEqual([]);
 }, 60_000);
 
 test('a design of one’s own is held against another, wish by wish', () => {

@@ -129,6 +129,24 @@ test('snow on a cover keeps warmth in and light out, until it is brushed off', (
   expect(last(dark.airC)).toBeLessThan(last(runBalance(TUNNEL, noon, { ...bed, brushed: () => true }).airC));
 });
 
+test('under snow the sky takes less, and less water settles on the skin that it keeps warm', () => {
+  const bed = { deepC: () => 12, soilC: 12 };
+  const dry: BedModel = { ...TUNNEL, leaksPerHour: 0, leaksRange: [0, 0] };
+  const night = {
+    ...steady(72, { airC: -6, dewC: -9 }),
+    snowMm: Array.from({ length: 72 }, (_, i) => (i < 24 ? 6 : 0)),
+  };
+  const drive = driveOf(dry, night, HOLLOW, SHUT);
+  const clear = { ...bed, brushed: () => true };
+  const more = { ...drive, skyW: drive.skyW.map((w) => w + 60) };
+  // Sixty watts more lost to the sky: how much colder, by what part of them comes through to the air.
+  const colder = (start: typeof bed) =>
+    last(runBalance(dry, drive, start).airC) - last(runBalance(dry, more, start).airC);
+  expect(colder(bed)).toBeLessThan(colder(clear));
+  const drips = (start: typeof bed) => runBalance(dry, drive, start).dripKg.reduce((sum, kg) => sum + kg, 0);
+  expect(drips(bed)).toBeLessThan(drips(clear));
+});
+
 test('a second film is never colder at night', () => {
   const twice = { ...TUNNEL, faces: TUNNEL.faces.map((f) => ({ ...f, light: 0.81, uWPerM2K: 3.15 })) };
   // Night after night of one weather, over ground that is warmer: when a thaw comes, two films let it in later.

@@ -7,6 +7,7 @@ import { MM_PER_INCH } from '../../base/length';
 import { solveHoop } from '../../build/hoop/elastica';
 import { sleeveGapMm } from './hoopChecks';
 import { phraseText } from '../../base/figure';
+import { besideOf } from '../../site/plotting';
 import { firstCover } from '../../start';
 import { designSnow, oneSidedFactor, slopeFactor } from './snow';
 import { hoopStrength } from './strength';
@@ -65,6 +66,21 @@ describe('snow', () => {
     expect(phraseText(told(() => undefined, wall)?.text ?? [], demo.units)).toContain(
       'Snow drifts against House wall, ',
     );
+    // pg .5978 kPa: hd = .75 (.42 x 6.1^(1/3) x 1.0768^(1/4) - .457) = .2436 m at 2.4547 kN/m3: 597.9 Pa over 974 mm. Half a metre off
+    // 291 Pa are left, 74 mm of wet snow; and the wall .3 m over the bed's cuts it at .3 - .1636 = .1364 m: 334.7 Pa over 8 times that.
+    const bed = demo.beds.find((b) => b.id === 'wall');
+    if (!bed) throw new Error('no bed');
+    const gap = besideOf(bed, demo.landmarks)?.gapMm ?? NaN;
+    const more = (offMm: number, overMm = 2000): number => {
+      const text = told((g) => {
+        for (const l of g.landmarks.filter((x) => x.kind === 'wall'))
+          Object.assign(l, { at: { ...l.at, yMm: l.at.yMm + offMm - gap }, heightMm: bed.wall.heightMm + overMm });
+      }, wall)?.text;
+      const said = text?.find((x) => typeof x !== 'string' && x.quantity === 'snowDepth');
+      return typeof said === 'object' ? said.value : NaN;
+    };
+    expect(more(500)).toBeCloseTo(74.2, 0);
+    expect(more(0, 300) / more(0)).toBeCloseTo(334.7 / 597.9, 2);
     // Out of its reach, or of no snow, nothing is said; nor of a bed in the open.
     expect(told((g) => void g.landmarks.forEach((l) => (l.at.yMm += 3000)), wall)).toBeUndefined();
     expect(told((g) => void (g.site.snow = { by: 'depth', depthMm: 0, kind: 'wet' }), wall)).toBeUndefined();

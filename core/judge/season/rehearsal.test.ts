@@ -39,6 +39,12 @@ test('snow folds what bears less than lies on it, once; brushed in time it stand
   expect(brushed.cover).toBeUndefined();
   expect(brushed.sums.brushed).toBeGreaterThan(3);
   expect(brushed.sums.mostSnowKgPerM2).toBeLessThan(8);
+  // One that folds under less than is ever brushed is not brushed any more, nor one that a gust has taken.
+  const at = { ...ASK, brushing: 'at once' } as const;
+  const flimsy = rehearse({ ...at, snow: { middle: 0.5, deviation: 0 } }, 2026, SEED);
+  expect([flimsy.cover, flimsy.sums.brushed]).toEqual(['folded', 0]);
+  const blown = rehearse({ ...at, gust: { middle: 1, deviation: 0 } }, 2026, SEED);
+  expect([blown.cover, blown.sums.brushed]).toEqual(['blown', 0]);
   const mornings = rehearse({ ...ASK, brushing: 'mornings' }, 2026, SEED);
   expect(mornings.events.filter((e) => e.kind === 'brushed')).toHaveLength(mornings.sums.brushed);
 });
