@@ -5,7 +5,7 @@ import highsLoader from 'highs';
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { stiffnessNMm2, tubeShape } from '../core/catalog/sections';
+import { MEASURED_AT_C, stiffnessNMm2, tubeShape } from '../core/catalog/sections';
 import { highsSolver } from '../core/make/cutting/highs';
 import type { IntegerSolver } from '../core/make/cutting/linearProgram';
 import { readBarJob } from '../core/make/cutting/job';
@@ -23,7 +23,7 @@ import { fibreStrainPercent } from '../core/build/hoop/strain';
 import { solveFrame } from '../core/judge/frame/answer';
 import { type LoadShape, hoopCollapse } from '../core/judge/frame/hoop';
 import { readFrameJob } from '../core/judge/frame/job';
-import { curvatureLimitPerMm } from '../core/judge/proof/strength';
+import { curvatureLimitPerMm } from '../core/judge/proof/limits';
 import { slopeFactor } from '../core/judge/proof/snow';
 import { plan } from '../core/plan';
 import { planReport } from '../core/show/report';
@@ -46,7 +46,7 @@ const USAGE = `cabanon plan FILE [--cover ID] [--out DIR]
 cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinned|ANGLE] [--pipe KEY]   (give two of span, length, height)
 cabanon cut FILE [--sheets]
 cabanon frame FILE
-cabanon collapse --span LENGTH --length LENGTH [--feet loose|pinned|ANGLE] [--load uniform|even|one-sided] [--pipe KEY] [--ridge-spring N/mm]
+cabanon collapse --span LENGTH --length LENGTH [--feet loose|pinned|ANGLE] [--load uniform|even|one-sided] [--pipe KEY] [--at C] [--for gust|weeks] [--ridge-spring N/mm]
 cabanon sun --lat DEGREES --lon DEGREES [--date DATE] [--winter YEAR]
 cabanon air FILE --cover ID --weather FILE
 cabanon season FILE [--cover ID] [--from DATE] [--out DIR]
@@ -138,7 +138,11 @@ function collapseCommand(options: Options): Result<unknown> {
   const hoop = solveHoop(feet.value, measures.value);
   if (!hoop.ok) return failAll(hoop.faults.map((f) => ({ field: `--${f.field}`, message: f.message })));
   const { spanMm } = hoop.value;
-  const ei = pipe.value && stiffnessNMm2(pipe.value, 'fresh');
+  const atC = Number(options['at'] ?? MEASURED_AT_C);
+  if (!(atC >= -60 && atC <= 100)) return fail('--at', 'must be a temperature of the pipe in C, from -60 to 100');
+  const lasts = options['for'] ?? 'gust';
+  if (lasts !== 'gust' && lasts !== 'weeks') return fail('--for', `must be gust or weeks, not "${lasts}"`);
+  const ei = pipe.value && stiffnessNMm2(pipe.value, lasts === 'weeks' ? 'weeks' : 'fresh', 'thickness', atC);
   const limit = pipe.value && curvatureLimitPerMm(pipe.value);
   const c = hoopCollapse(hoop.value, true, {
     shape: load,
@@ -250,6 +254,8 @@ const OPTIONS = {
     feet: 'string',
     load: 'string',
     pipe: 'string',
+    at: 'string',
+    for: 'string',
     'ridge-spring': 'string',
   },
   sun: { lat: 'string', lon: 'string', date: 'string', winter: 'string' },

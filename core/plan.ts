@@ -84,6 +84,7 @@ export function judge(laid: Laid): Outline {
     latitudeDeg,
     windFromDeg,
     beside: besides(site.bed, [garden.landmarks], () => besideOf(site.bed, garden.landmarks)),
+    brushed: laid.cover.tending.brushes,
     gustSpread: spreadOf(site.catalog, rough.includes('gust') ? 'gust rough' : 'gust said'),
     snowSpread: spreadOf(site.catalog, `snow ${snowAsked.by === 'ground' ? 'ground' : snowAsked.kind}`),
   };

@@ -140,6 +140,7 @@ const materialFigures = (m: Material): readonly EntryFigure<Material>[] => [
   ...field(m, 'densityKgPerM3', 'Density', 'kg/m³', [50, 12000]),
   ...field(m, 'eGPa', 'Stiffness E', 'GPa', [0.05, 300]),
   ...field(m, 'longTermFactor', 'Stiffness left after weeks of load', 'part', [0.05, 1]),
+  ...field(m, 'softensPerC', 'Stiffness lost with a degree of warmth', 'part', [0, 0.05]),
   ...field(m, 'limitMPa', 'Bending stress it may carry', 'MPa', [1, 2000]),
 ];
 

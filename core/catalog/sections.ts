@@ -1,4 +1,4 @@
-import type { Section, SectionSpec } from './types';
+import type { Material, Section, SectionSpec } from './types';
 
 /** What a thing of the gardener's own was made after, which decides what goes with it: fittings, spans of wire. */
 export function shippedKey(s: Pick<SectionSpec, 'key' | 'like'>): string {
@@ -42,14 +42,22 @@ export function inertiaMm4(s: Pick<SectionSpec, 'key' | 'shape'>, across: 'thick
   return across === 'thickness' ? (w * t ** 3) / 12 : (t * w ** 3) / 12;
 }
 
-/** Bending stiffness EI in N mm^2, fresh or after weeks under load. */
+/** Where the figures of stiffness were measured. */
+export const MEASURED_AT_C = 23;
+
+/** What is left of stiffness at a warmth: (1 - p)^(T - 23), p lost with each degree; more than 1 in the cold. */
+export const stiffAt = ({ softensPerC }: Pick<Material, 'softensPerC'>, atC: number): number =>
+  (1 - softensPerC) ** (atC - MEASURED_AT_C);
+
+/** Bending stiffness EI in N mm^2, fresh or after weeks under load, at 23 C when not said. */
 export function stiffnessNMm2(
   s: Section,
   duration: 'fresh' | 'weeks',
   across: 'thickness' | 'width' = 'thickness',
+  atC = MEASURED_AT_C,
 ): number {
   const m = s.material;
-  return m.eGPa * 1000 * (duration === 'weeks' ? m.longTermFactor : 1) * inertiaMm4(s, across);
+  return m.eGPa * 1000 * (duration === 'weeks' ? m.longTermFactor : 1) * stiffAt(m, atC) * inertiaMm4(s, across);
 }
 
 /** Mass of a length of a section, kg. */

@@ -21,6 +21,8 @@ export interface Material {
   readonly eGPa: number;
   /** Stiffness left after weeks under load, as a part of E. */
   readonly longTermFactor: number;
+  /** Stiffness lost with each degree over that of its figure, as a part of what was left: 0.008 is a third after fifty. */
+  readonly softensPerC: number;
   /** Design bending stress for timber, yield for steel; plastics are limited by fibre strain instead. */
   readonly limitMPa: number | null;
   readonly source: string;

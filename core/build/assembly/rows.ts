@@ -29,8 +29,8 @@ export interface ArchRow {
 
 export type Ridge =
   | { readonly kind: 'none' }
-  /** Only keeps the crowns apart and shares load between them. */
-  | { readonly kind: 'tied' }
+  /** Keeps the crowns apart; of one straight piece of a section it shares load between them, of rope or in pieces it does not. */
+  | { readonly kind: 'tied'; readonly section?: Section }
   /** Stands on posts at both ends and carries load as a beam. */
   | { readonly kind: 'posted'; readonly section: Section; readonly spanMm: number };
 

@@ -34,6 +34,12 @@ export interface RidgeBuilt {
   readonly joints: readonly Joint[];
 }
 
+/** What a run along the crowns does for them. */
+export const tiedBy = (run: readonly Member[]): Ridge => {
+  const [one] = run;
+  return run.length === 1 && one ? { kind: 'tied', section: one.section } : { kind: 'tied' };
+};
+
 /**
  * A ridge of the given school, with what ties it to every crown.
  * @param hoops the hoops it ties, as they stand along the bed
@@ -78,6 +84,7 @@ export function buildRidge(
     markHoops: true,
   });
   const joined = [...hoops, ...run.members];
+  const between = tiedBy(run.members);
   const tied = (): readonly Joint[] => joint('tie', 'ridge', 'Ridge to every crown, two ties crossed', joined, crowns);
   if (piped) {
     const held =
@@ -87,13 +94,11 @@ export function buildRidge(
       [from, y, z],
       [to, y, z],
     ]);
-    return { ridge: { kind: 'tied' }, members: run.members, joints: [...held, ...caps, ...run.joints] };
+    return { ridge: between, members: run.members, joints: [...held, ...caps, ...run.joints] };
   }
-  if (school === 'timber-tied')
-    return { ridge: { kind: 'tied' }, members: run.members, joints: [...tied(), ...run.joints] };
+  if (school === 'timber-tied') return { ridge: between, members: run.members, joints: [...tied(), ...run.joints] };
   const screwed = joint('crownScrew', 'ridge', 'Through each crown into the ridge', joined, crowns);
-  if (school === 'timber')
-    return { ridge: { kind: 'tied' }, members: run.members, joints: [...screwed, ...run.joints] };
+  if (school === 'timber') return { ridge: between, members: run.members, joints: [...screwed, ...run.joints] };
   const postTop = z - depth / 2;
   const posts = post.xs.map((x, i): Member => ({
     tag: `P${i + 1}`,

@@ -3,7 +3,7 @@ import { factorize, solveInPlace } from '../../base/skyline';
 import { type Result, fail, ok } from '../../base/result';
 import { barPullN, barWork, beamForces, beamWork, elementWork } from './element';
 import { type Rest, asDrawn, restAt } from './equilibrium';
-import type { ReadFrame } from './job';
+import { type ReadFrame, stiffnessMPa } from './job';
 import { type Model, type State, assemble, lineShare, modelOf } from './model';
 import { type Limit, type Mode, type Path, loadPath } from './path';
 import type { Beam } from './types';
@@ -67,13 +67,13 @@ export function usedOf({ job, members }: ReadFrame, model: Model): ((rest: Rest)
   return (rest) =>
     limited.reduce((most, [key, m]) => {
       const { first, count } = members.get(key) ?? { first: 0, count: 0 };
+      const e = stiffnessMPa(job, m);
       let used = most;
       for (let k = first; k < first + count; k++) {
         const { pull, m1, m2 } = endForces(model, rest.state, k);
         const ei = (model.frame.elements[k] as Beam).eiNMm2;
-        const strain =
-          Math.abs(pull) / (m.E * m.A) + ((Math.max(Math.abs(m1), Math.abs(m2)) / ei) * (m.depth ?? 0)) / 2;
-        used = Math.max(used, strain / (m.limitStrain ?? Infinity), (strain * m.E) / (m.limitMPa ?? Infinity));
+        const strain = Math.abs(pull) / (e * m.A) + ((Math.max(Math.abs(m1), Math.abs(m2)) / ei) * (m.depth ?? 0)) / 2;
+        used = Math.max(used, strain / (m.limitStrain ?? Infinity), (strain * e) / (m.limitMPa ?? Infinity));
       }
       return used;
     }, 0);

@@ -97,6 +97,26 @@ test('a beam with a hinged end, a spring, a bar and a tie', () => {
   }
 });
 
+test('stuff is as stiff as its warmth and the time it is loaded leave it: a cantilever sinks so much more', () => {
+  const tip = (more: object, member: object = {}): number => {
+    const job = readFrameJob({
+      nodes: { a: [0, 0], b: [1000, 0] },
+      members: { m: { from: 'a', to: 'b', E: 2760, A: 100, I: 1e4, ...member } },
+      supports: { a: { x: true, y: true, turn: true } },
+      loads: [{ node: 'b', y: -1 }],
+      ...more,
+    });
+    const solved = job.ok ? solveFrame(job.value) : job;
+    return solved.ok ? (solved.value.at[0]?.nodes['b']?.y ?? NaN) : NaN;
+  };
+  const stuff = { softensPerC: 0.008, longTermFactor: 0.5 };
+  // P L^3 / 3 EI = 1e9 / (3 x 2760 x 1e4) = 12.077 mm.
+  expect(tip({}, stuff)).toBeCloseTo(-12.077, 3);
+  expect(tip({ atC: 60 }, stuff)).toBeCloseTo(-12.077 / 0.992 ** 37, 2);
+  expect(tip({ atC: -2, duration: 'weeks' }, stuff)).toBeCloseTo((-12.077 * 2) / 0.992 ** -25, 2);
+  expect(tip({ atC: 60, duration: 'weeks' })).toBeCloseTo(-12.077, 3);
+});
+
 test('a tie pulls and does not push; a support of one way lets go', () => {
   const tied = (y: number): FrameAnswer =>
     solved({

@@ -66,6 +66,11 @@ export function hoopFrame(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
       }, 0) * (load.size ?? 1);
     return y === 0 ? [] : [{ element: i, x: 0, y }];
   });
+  const pressures = points.slice(1).flatMap((b, i): readonly Pressure[] => {
+    const inward = load.pressure?.(((points[i] ?? b).x + b.x) / 2) ?? 0;
+    return inward === 0 ? [] : [{ element: i, perMm: -inward }];
+  });
+  const pressed = pressures.reduce((sum, p) => sum + Math.abs(p.perMm) * stretch(points, p.element), 0);
   const bears = lines.map((l) => -l.y * stretch(points, l.element));
   const whole = bears.reduce((sum, w) => sum + w, 0);
   // A hoop leans away from the side that bears more.
@@ -81,14 +86,11 @@ export function hoopFrame(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
     holds: [0, last].flatMap((node) => held.map((dof) => ({ node, dof, move: 0 }))),
     springs: load.ridge ? [{ node: crown, dof: 1, stiffness: load.ridge, acts: 'below' }] : [],
     loads: [
-      { node: crown, dof: 0, value: lean * NUDGE * (whole + (load.crown ?? 0)) },
+      { node: crown, dof: 0, value: lean * NUDGE * (whole + pressed + (load.crown ?? 0)) },
       ...(load.crown ? [{ node: crown, dof: 1 as const, value: -load.crown }] : []),
     ],
     lines,
-    pressures: points.slice(1).flatMap((b, i): readonly Pressure[] => {
-      const inward = load.pressure?.(((points[i] ?? b).x + b.x) / 2) ?? 0;
-      return inward === 0 ? [] : [{ element: i, perMm: -inward }];
-    }),
+    pressures,
   };
 }
 
@@ -186,9 +188,8 @@ export function hoopCollapse(hoop: Elastica | BentHoop, sprung: boolean, load: H
 }
 
 /** A load shape with a name: equal names are equal shapes. */
-export interface NamedLoad {
+export interface NamedLoad extends Pick<HoopLoad, 'shape' | 'pressure'> {
   readonly name: string;
-  readonly shape: LoadShape;
 }
 
 /** What a hoop bears, all the way until it gives way by its shape alone: for any pipe of that shape. */
@@ -206,27 +207,30 @@ const COARSE = 24;
 /**
  * As `hoopCollapse` with fewer, longer steps: within 1 % of it, and as quick as an edit needs.
  * @param upTo curvature times span beyond which nothing is asked
+ * @param most load beyond which nothing is asked
  */
 export function loadCurve(
   hoop: Elastica | BentHoop,
   sprung: boolean,
   load: HoopLoad,
   upTo = Infinity,
+  most = Infinity,
 ): LoadCurve | undefined {
   const frame = hoopFrame(hoop, sprung, load, COARSE);
-  if (frame.lines.length === 0) return undefined;
+  if (frame.lines.length + frame.pressures.length === 0) return undefined;
   const crown = crownOf(frame.nodes);
   const before = frame.nodes[crown]?.y ?? 0;
   const lost = crownLost(frame);
-  const { rests, limit } = loadPath(modelOf(frame), {
+  const { rests, limit, ended } = loadPath(modelOf(frame), {
     coarse: true,
+    most,
     used: (r) => Math.max(lost(r), greatestCurvature(frame, r) / upTo),
   });
   if (rests.length === 0) return undefined;
   const curvatures = rests.map((r) => greatestCurvature(frame, r));
   const bentTo = (curvatures.at(-1) ?? 0) / upTo;
   // Read off between two states it is bent a little less than to the end: what tells is that it still stood there, its crown too.
-  const endedByBend = bentTo >= 0.999 || (limit?.rest.negatives === 0 && bentTo > lost(limit.rest));
+  const endedByBend = ended === 'most' || bentTo >= 0.999 || (limit?.rest.negatives === 0 && bentTo > lost(limit.rest));
   return {
     loads: rests.map((r) => r.factor),
     curvatures,
@@ -239,7 +243,7 @@ export function loadCurve(
 const KEPT = 2000;
 /** Ridges are told apart by 2.5 % of their stiffness: half a percent of the load. */
 const RIDGE_STEPS = 40;
-const kept = new Map<string, { readonly curve: LoadCurve | undefined; readonly upTo: number }>();
+const kept = new Map<string, { readonly curve: LoadCurve | undefined; readonly upTo: number; readonly most: number }>();
 
 /** What tells hoops of different form apart: their shape without its size, to a few parts in ten thousand. */
 function formOf(hoop: Elastica | BentHoop, sprung: boolean): string {
@@ -258,6 +262,7 @@ const BEYOND = 1.1;
 /**
  * `loadCurve`, worked out once for each form of hoop, load and ridge; the same to within 1 % of the load.
  * @param upTo curvature times span that the pipe bears: no more than a little beyond it is followed
+ * @param most load that is asked about: no more than half as much again beyond it is followed
  */
 export function keptLoadCurve(
   hoop: Elastica | BentHoop,
@@ -265,17 +270,19 @@ export function keptLoadCurve(
   load: NamedLoad,
   ridge: number,
   upTo: number,
+  most = Infinity,
 ): LoadCurve | undefined {
   const step = ridge > 0 ? Math.round(RIDGE_STEPS * Math.log(ridge)) : undefined;
   const key = `${formOf(hoop, sprung)} ${load.name} ${step ?? ''}`;
   const known = kept.get(key);
-  if (known && (known.curve?.mode !== undefined || known.upTo >= upTo)) return known.curve;
+  if (known && (known.curve?.mode !== undefined || (known.upTo >= upTo && known.most >= most))) return known.curve;
   const wanted = BEYOND * upTo;
   const stiff = step === undefined ? 0 : Math.exp(step / RIDGE_STEPS);
-  const curve = loadCurve(hoop, sprung, { shape: load.shape, ridge: stiff }, wanted);
+  const followed = 1.5 * most;
+  const curve = loadCurve(hoop, sprung, { ...load, ridge: stiff }, wanted, followed);
   const [oldest] = kept.keys();
   if (kept.size >= KEPT && oldest !== undefined) kept.delete(oldest);
-  kept.set(key, { curve, upTo: curve ? wanted : Infinity });
+  kept.set(key, curve ? { curve, upTo: wanted, most: followed } : { curve, upTo: Infinity, most: Infinity });
   return curve;
 }
 

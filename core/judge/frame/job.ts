@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { type Result, fail, failAll, ok } from '../../base/result';
 import { issueFaults } from '../../base/issues';
+import { MEASURED_AT_C, stiffAt } from '../../catalog/sections';
 import { hoopCurve } from '../../build/hoop/curve';
 import { solveHoop } from '../../build/hoop/elastica';
 import { type AxisPoint, arcPoints, beamsAlong } from './chain';
@@ -51,6 +52,8 @@ const member = z.strictObject({
   depth: positive.optional(),
   limitStrain: positive.max(1).optional(),
   limitMPa: positive.optional(),
+  softensPerC: z.number().min(0).max(0.1).default(0),
+  longTermFactor: z.number().min(0.01).max(1).default(1),
 });
 
 const way = z.union([
@@ -85,9 +88,15 @@ export const frameJobSchema = z.strictObject({
   loads: z.array(load).max(MOST_ELEMENTS),
   factors: z.array(z.number().min(0).max(1e9)).min(1).max(50).default([1]),
   most: positive.optional(),
+  atC: z.number().min(-60).max(100).default(MEASURED_AT_C),
+  duration: z.enum(['fresh', 'weeks']).default('fresh'),
 });
 export type FrameJob = z.infer<typeof frameJobSchema>;
 type MemberJob = FrameJob['members'][string];
+
+/** Stiffness E of a member as warm as it is, and as long as it is loaded. */
+export const stiffnessMPa = ({ atC, duration }: FrameJob, m: MemberJob): number =>
+  m.E * (duration === 'weeks' ? m.longTermFactor : 1) * stiffAt(m, atC);
 
 /** Which nodes and elements of the solved frame a named thing became. */
 export interface ReadFrame {
@@ -182,14 +191,15 @@ export function readFrameJob(document: unknown): Result<ReadFrame> {
     // Inner points become nodes of their own.
     const index = points.map((p, i) => (i === 0 ? from : i === n ? to : all.push({ x: p.x, y: p.y }) - 1));
     members.set(key, { first: elements.length, count: n });
-    const eaN = m.E * m.A;
+    const e = stiffnessMPa(job, m);
+    const eaN = e * m.A;
     if (m.kind !== 'beam') {
       const [a, b] = [points[0], points[n]];
       if (a && b) elements.push({ kind: m.kind, from, to, eaN, naturalMm: Math.hypot(b.x - a.x, b.y - a.y) });
       continue;
     }
     const sprung = sprungMm !== undefined ? { stretchMm: sprungMm / n } : m.natural === 'straight' ? {} : undefined;
-    const beams = beamsAlong(points, { eaN, eiNMm2: m.E * (m.I ?? 0) }, sprung);
+    const beams = beamsAlong(points, { eaN, eiNMm2: e * (m.I ?? 0) }, sprung);
     beams.forEach((b, i) =>
       elements.push({
         ...b,

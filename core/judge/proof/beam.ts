@@ -4,7 +4,8 @@ import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import type { Spread } from '../../catalog/types';
 import { amount } from '../../base/figure';
 import { type DesignSnow, PRACTICES, SNOW_DENSITY, driftAsEvenPa, straightShare } from './snow';
-import { LEFT_OUT, SHORT_LOAD, type SnowStrength, UNIT_PA, snowSure, wetDepthMm } from './strength';
+import { SHORT_LOAD } from './limits';
+import { LEFT_OUT, type SnowStrength, UNIT_PA, snowSure, wetDepthMm } from './strength';
 
 /** Most sag of a bar under snow, as a part of its span. */
 const SAG = 1 / 180;

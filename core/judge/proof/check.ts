@@ -59,6 +59,8 @@ export interface CheckSite {
   readonly windFromDeg: number | null;
   /** The wall or fence nearest to the bed. */
   readonly beside: Beside | undefined;
+  /** Somebody brushes snow off the cover. */
+  readonly brushed: boolean;
   /** Outside at the noon asked for. */
   readonly outsideC: number;
 }

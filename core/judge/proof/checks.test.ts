@@ -87,6 +87,32 @@ describe('snow', () => {
     expect(told(() => undefined, 0)).toBeUndefined();
   });
 
+  test('hoops are judged with the drift: the nearer, the worse; it fails where nobody brushes, and closer hoops mend it', () => {
+    const demo = demoGarden();
+    const wall = demo.covers.findIndex((c) => c.bedId === 'wall');
+    const drift = (change: (g: Garden) => void) => look(change, wall).checks.find((c) => c.id === 'drift');
+    const times = (change: (g: Garden) => void): number =>
+      drift(change)?.figure?.terms.find((t) => t.name === 'times both together are borne')?.value ?? NaN;
+    const off = (mm: number) => (g: Garden) => void g.landmarks.forEach((l) => (l.at.yMm += mm));
+    const alone = look(() => undefined, wall).strengths[0]?.ratio ?? NaN;
+    expect(times(() => undefined)).toBeLessThan(alone);
+    expect(times(off(300))).toBeGreaterThan(times(() => undefined));
+    const left = (g: Garden) => {
+      const c = g.covers[wall];
+      if (c) c.tending.brushes = false;
+    };
+    expect(drift(() => undefined)?.verdict).toBe('tight');
+    expect(drift(left)?.verdict).toBe('fails');
+    expect(drift(left)?.tries.some((t) => t.change.kind === 'hoops')).toBe(true);
+    // A little snow half a reach off is borne either way.
+    const little = (g: Garden) => {
+      left(g);
+      off(300)(g);
+      g.site.snow = { by: 'depth', depthMm: 20, kind: 'wet' };
+    };
+    expect(drift(little)?.verdict).toBe('holds');
+  });
+
   test('a lean-to under a higher wall carries less, until the wall takes no more of it', () => {
     const carried = (wallOverMm: number): readonly number[] => {
       const found = firstCover(demoGarden(), 'wall', 'lean-to', 'x', 'Lean-to');

@@ -4,11 +4,12 @@ import { type RollPlan, type Seam, sheetSize } from '../../make/rolls/rolls';
 import { type Figure, type Phrase, amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { beamStrength } from './beam';
+import { blownCheck } from './blown';
 import { ASK, type Check, type CheckSite } from './check';
 import { bendCheck, railCheck, sagCheck, sleeveCheck, snowCheck } from './hoopChecks';
+import { driftCheck } from './drift';
 import { pitfalls } from './pitfalls';
 import { postChecks } from './posts';
-import { driftAtPa, driftOf, snowDepthMm } from './snow';
 import { type SnowStrength, hoopStrength } from './strength';
 import { beamCheck, liftCheck, spanCheck } from './timberChecks';
 import { ventCheck } from './vents';
@@ -174,33 +175,6 @@ function sheetCheck(rolls: RollPlan, sheets: readonly SheetPart[], market: Marke
   );
 }
 
-/** Snow that a wall beside the bed gathers on a cover that is not built for it. */
-function driftCheck({ beams }: Assembly, { beside, snow, site }: CheckSite): readonly Check[] {
-  if (!beside || beams.some((b) => b.drift)) return [];
-  const drift = driftOf(snow, beside.heightMm - site.bed.wall.heightMm);
-  if (beside.gapMm >= drift.reachMm) return [];
-  const more = snowDepthMm(driftAtPa(drift, beside.gapMm));
-  return [
-    {
-      id: 'drift',
-      leaf: 'stand',
-      verdict: 'tight',
-      text: [
-        `Snow drifts against ${beside.name}, `,
-        amount(beside.gapMm, 'length'),
-        ' from this bed: with what is asked, about ',
-        amount(more, 'snowDepth'),
-        ' of wet snow more lies at that edge, less and less for ',
-        amount(drift.reachMm - beside.gapMm, 'length'),
-        '. What the cover carries is said without it: brush that edge first.',
-      ],
-      figure: undefined,
-      caution: ASK,
-      tries: [],
-    },
-  ];
-}
-
 /** Every check on an assembly, worst first; and the strength that the strip shows, weakest first. */
 export function checkAssembly(
   assembly: Assembly,
@@ -216,6 +190,7 @@ export function checkAssembly(
       ...(arch.sprung ? [bendCheck(arch, site.site.catalog)] : []),
       ...assembly.pushedRails.map((rail) => railCheck(rail, arch)),
       sagCheck(arch, snow, film),
+      ...blownCheck(arch, assembly, site),
     ]),
     ...beams.map(({ beam, strength }) => beamCheck(beam, strength, snow, site.site.catalog)),
     ...assembly.spans.map((span) => spanCheck(span, snow)),

@@ -38,10 +38,27 @@ export const sureOfSnow = ({ sure }: SnowStrength, { groundPa }: DesignSnow): Ch
     words: sureWords(sure, ['such snow'], amount(snowDepthMm(groundPa), 'snowDepth')),
   };
 
+/** Hoops that bear more: more of them, stouter ones, and bars inside them. */
+export function stouterHoops(arch: ArchRow, catalog: Catalog): Check['tries'] {
+  const more = Array.from({ length: 8 }, (_, i) => arch.tags.length + 1 + i);
+  return [
+    ...more.map((count) => ({
+      label: [`${count} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,
+      change: { kind: 'hoops', count } as const,
+    })),
+    ...otherPipes(arch.section, true, catalog).map((s) => ({
+      label: [s.name] as Phrase,
+      change: { kind: 'pipe', key: s.key } as const,
+    })),
+    ...(arch.core || !arch.sprung
+      ? []
+      : CORES.map(([value, label]) => ({ label: [label], change: { kind: 'answer', id: 'core', value } as const }))),
+  ];
+}
+
 export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const figure = strength.figures[0];
   const verdict = verdictOf(strength.ratio);
-  const hoops = arch.tags.length;
   const askedMm = snowDepthMm(snow.groundPa);
   const words: Phrase = [
     'Wet snow: carries ',
@@ -53,10 +70,6 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
     ` times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
     arch.hungKgPerM ? ' It bears what hangs from its ridge as well: take that down before the snow.' : '',
   ];
-  const more = Array.from({ length: 8 }, (_, i) => hoops + 1 + i).map((count) => ({
-    label: [`${count} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,
-    change: { kind: 'hoops', count } as const,
-  }));
   return {
     id: 'snow',
     leaf: 'stand',
@@ -65,17 +78,7 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
     figure,
     ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
-    tries: [
-      { label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } },
-      ...more,
-      ...otherPipes(arch.section, true, catalog).map((s) => ({
-        label: [s.name] as Phrase,
-        change: { kind: 'pipe', key: s.key } as const,
-      })),
-      ...(arch.core || !arch.sprung
-        ? []
-        : CORES.map(([value, label]) => ({ label: [label], change: { kind: 'answer', id: 'core', value } as const }))),
-    ],
+    tries: [{ label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } }, ...stouterHoops(arch, catalog)],
   };
 }
 

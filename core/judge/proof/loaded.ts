@@ -4,18 +4,23 @@ import { stiffnessNMm2 } from '../../catalog/sections';
 import { crownLost, crownOf, greatestCurvature, hoopFrame, nodeCurvatures } from '../frame/hoop';
 import { modelOf } from '../frame/model';
 import { loadPath } from '../frame/path';
-import { type DesignSnow, archCases } from './snow';
-import { curvatureLimitPerMm, hungN, partOfPipe, ridgeSpringNPerMm } from './strength';
+import { type DesignSnow, type DriftBeside, archCases, driftedCase, snowOf } from './snow';
+import { curvatureLimitPerMm } from './limits';
+import { hungN, partKept, partOfPipe, ridgeSpringNPerMm } from './strength';
 import { INSIDE, archPressures } from './windLoads';
 
 /** What lies and blows on it. */
 export interface Loading {
-  readonly snowCase: 'even' | 'one-sided';
+  readonly snowCase: 'even' | 'one-sided' | 'drifted';
+  /** The wall that it drifts against, on the right. */
+  readonly drift?: DriftBeside;
   /** Snow on a flat roof, Pa. */
   readonly flatPa: number;
   /** Pressure of the gust near the ground, Pa; it blows from the left. */
   readonly windPa: number;
   readonly ends: keyof typeof INSIDE;
+  /** How warm the pipe is, C; as its stiffness was measured when not said. */
+  readonly atC?: number;
 }
 
 export interface LoadedPoint {
@@ -43,30 +48,32 @@ export interface LoadedHoop {
 
 /**
  * Bends a hoop of a row under a load, from none up to all of it or until it gives way.
- * Weeks-long stiffness under snow, fresh in a gust alone. Sources as `hoopStrength`; wind as `archPressures`.
+ * Weeks-long stiffness and limit under snow, fresh in a gust alone. Sources as `hoopStrength`; wind as `archPressures`.
  * @param practice the snow practice and its factors; its own load does not count
  */
 export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading): LoadedHoop {
   const { hoop, section, spacingMm } = arch;
   const span = hoop.spanMm;
-  const ei = stiffnessNMm2(section, loading.flatPa > 0 ? 'weeks' : 'fresh');
-  const { shape, name } = archCases(practice, hoop).find((c) => c.snowCase === loading.snowCase) ?? {
-    shape: () => 0,
-    name: 'none',
-  };
-  const part = partOfPipe(arch, { name, shape });
+  const snowy = loading.flatPa > 0;
+  const ei = stiffnessNMm2(section, snowy ? 'weeks' : 'fresh', 'thickness', loading.atC);
+  const lying =
+    loading.snowCase === 'drifted' && loading.drift && snowy
+      ? driftedCase(snowOf(practice, loading.flatPa), loading.drift, span)
+      : archCases(practice, hoop).find((c) => c.snowCase === loading.snowCase);
+  const shape = lying?.shape ?? (() => 0);
+  const part = lying ? partOfPipe(arch, lying) : 1;
   const per = (part * (spacingMm / 1e6) * span ** 3) / ei;
   const { windward, middle, lee } = archPressures(hoop.heightMm / span);
   const windAt = (across: number): number =>
     loading.windPa * ((across < 0.25 ? windward : across > 0.75 ? lee : middle) - INSIDE[loading.ends]);
   const frame = hoopFrame(hoop, arch.sprung, {
     shape,
-    size: loading.flatPa * per,
+    size: loading.flatPa * per * (lying ? partKept(arch, lying) : 1),
     pressure: (across) => windAt(across) * per,
     crown: (part * hungN(arch) * span ** 2) / ei,
     ridge: (ridgeSpringNPerMm(arch) * span ** 3) / ei,
   });
-  const limit = curvatureLimitPerMm(section) * span;
+  const limit = curvatureLimitPerMm(section, snowy || loading.windPa === 0 ? 'lasting' : 'gust') * span;
   const crown = crownOf(frame.nodes);
   const lost = crownLost(frame);
   const path = loadPath(modelOf(frame), {

@@ -218,6 +218,7 @@ test('vents are judged by their area: a few louvres do not silence what cooks, e
     ...flaps,
     gustSpread: spreadOf(SHIPPED, 'gust said'),
     snowSpread: spreadOf(SHIPPED, 'snow wet'),
+    brushed: true,
     gustMPerS: 0,
     exposure: 'normal',
     latitudeDeg: 44,

@@ -197,6 +197,30 @@ export interface SnowCase extends NamedLoad {
   readonly snowCase: 'even' | 'one-sided';
 }
 
+/** A wall beside a row of hoops: how far it stands from their nearer feet, and over them. */
+export interface DriftBeside {
+  readonly gapMm: number;
+  readonly wallMm: number;
+}
+
+/** Another depth of snow, by the same practice and factors. */
+export const snowOf = (snow: DesignSnow, flatPa: number): DesignSnow => ({
+  ...snow,
+  flatPa,
+  groundPa: flatPa / snow.flatPerGround,
+});
+
+/** Snow on both sides and the drift of a wall on one over it, so near as it reaches; on a slope as on the level. */
+export function driftedCase(snow: DesignSnow, { gapMm, wallMm }: DriftBeside, spanMm: number): SnowCase {
+  const drift = driftOf(snow, wallMm);
+  const times = (across: number): number => driftAtPa(drift, gapMm + (1 - across) * spanMm) / snow.flatPa;
+  return {
+    snowCase: 'one-sided',
+    name: `${snow.practice} drifted ${[drift.peakPa / snow.flatPa, drift.reachMm / spanMm, gapMm / spanMm].map((x) => x.toFixed(2)).join(' ')}`,
+    shape: (slope, across) => straightShare(snow.practice, slope) + times(across),
+  };
+}
+
 /** Where an arch is less steep than 60 degrees, as parts of its span, and the shape factor of drifted snow there. */
 function drifted(hoop: Elastica | BentHoop): { readonly from: number; readonly to: number; readonly mu3: number } {
   const flat = hoopCurve(hoop, 40).filter((p) => Math.abs(p.angle) <= Math.PI / 3);

@@ -6,7 +6,8 @@ import { hoopCollapse } from '../frame/hoop';
 import { stiffnessNMm2 } from '../../catalog/sections';
 import { footThrustN, hoopFigures } from './hoopFigures';
 import { archCases, designSnow } from './snow';
-import { brushBy, curvatureLimitPerMm, hoopStrength } from './strength';
+import { curvatureLimitPerMm } from './limits';
+import { brushBy, hoopStrength } from './strength';
 
 const snow = designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal');
 

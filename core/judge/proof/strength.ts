@@ -1,11 +1,21 @@
 import type { ArchRow } from '../../build/assembly/rows';
 import { SHIPPED, spreadOf } from '../../catalog/catalog';
-import { inertiaMm4, stiffnessNMm2, thicknessMm } from '../../catalog/sections';
+import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import type { Section, Spread } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
-import { bendLimitsPercent } from '../../build/hoop/strain';
-import { type Borne, type NamedLoad, borneOn, keptLoadCurve } from '../frame/hoop';
-import { type DesignSnow, PRACTICES, SNOW_DENSITY, archCases, snowDepthMm } from './snow';
+import { type Borne, type LoadCurve, type NamedLoad, borneOn, keptLoadCurve } from '../frame/hoop';
+import { SHORT_LOAD, curvatureLimitPerMm } from './limits';
+import { COSTS, joiningRidge, timesShared } from './row';
+import {
+  type DesignSnow,
+  type DriftBeside,
+  type SnowCase,
+  PRACTICES,
+  SNOW_DENSITY,
+  archCases,
+  driftedCase,
+  snowDepthMm,
+} from './snow';
 import { type Sure, sureOf } from './sure';
 
 /** How much of the design snow a row of hoops or bars carries, and what stops it first. */
@@ -23,23 +33,11 @@ export interface SnowStrength {
 }
 
 export const UNIT_PA = 100;
-/** Bending stress for a ridge board under snow, above the long-term figure by the usual short-load factor. */
-export const SHORT_LOAD = 1.15;
 export const LEFT_OUT = [
-  'A planning aid. It leaves out ice, drifts but against the wall of a lean-to, wear and bad fastenings.',
+  'A planning aid. It leaves out ice, wear and bad fastenings; the drift beside a wall is judged by itself.',
   'The pipe has its weeks-long stiffness, half of fresh for PVC.',
   'Ask the local building office about snow loads; a licensed engineer for anything a person walks into.',
 ];
-
-/**
- * The curvature at which a bar of a section kinks, or yields where it is a metal, per mm.
- * Plastics by the strain of the outermost fibre at 20 C, others by stress limit / (E r) (Euler and Bernoulli).
- */
-export function curvatureLimitPerMm(s: Section): number {
-  const r = thicknessMm(s) / 2;
-  const { limitMPa, eGPa } = s.material;
-  return limitMPa === null ? bendLimitsPercent(20)[2] / 100 / r : limitMPa / (eGPa * 1000 * r);
-}
 
 /** A prop gives this little: so many times EI / span³. */
 const PROP = 5000;
@@ -53,17 +51,20 @@ const WORDS = { sway: 'sway', snap: 'snapping through', drop: 'ridge board' } as
  * Snow that a row of hoops carries: a slender pipe with large displacements, from its sprung shape with the bending locked in it,
  * at its weeks-long stiffness, until it sways, snaps through, kinks or yields, or the board under its crown breaks.
  *
- * Even and one-sided cases of the snow practice; every hoop carries its spacing. What is found for one form of hoop holds for
- * every size and pipe of it, as w span^3 / EI (see `loadCurve`), and agrees with the hoop solved afresh within 1 %.
+ * Even and one-sided cases of the snow practice; every hoop carries its spacing, but where a ridge shares it (`timesShared`). What is found
+ * for one form of hoop holds for every size and pipe of it, as w span^3 / EI (see `loadCurve`), and agrees with the hoop solved afresh
+ * within 1 %.
  * @param asked the design snow; a ratio above 1 holds
  * @param weight how far the weight of that snow may be off
  * @param propped a prop stands under the crown of every hoop
+ * @param drift what a wall beside it gathers, in place of those cases
  */
 export function hoopStrength(
   arch: ArchRow,
   asked: DesignSnow,
   weight: Spread = spreadOf(SHIPPED, 'snow wet'),
   propped = false,
+  drift?: DriftBeside,
 ): SnowStrength {
   // With no snow asked for, what it carries is still worth knowing: a unit load stands in.
   const snow = asked.flatPa > 0 ? asked : { ...asked, flatPa: UNIT_PA };
@@ -77,23 +78,27 @@ export function hoopStrength(
   const mostCurvature = curvatureLimitPerMm(s) * span;
   const mostDrop = spring > 0 && !propped ? ridgeBoardN(arch) / spring / span : Infinity;
   const plastic = s.material.limitMPa === null;
+  const ridge = propped ? undefined : joiningRidge(arch);
 
-  const cases = archCases(snow, arch.hoop).map(({ snowCase, ...load }) => ({
-    snowCase,
-    curve: keptLoadCurve(arch.hoop, arch.sprung, load, spring / unitNPerMm, MOST_LIMIT * mostCurvature),
-    core: coreBears(arch, load),
-  }));
   // A hoop that finds no rest by itself bears nothing.
-  const bornes = ({ curve, core }: (typeof cases)[number], limit: number): Borne => {
-    const pipe: Borne = curve ? borneOn(curve, mostCurvature * limit, mostDrop) : { load: 0, by: 'sway' };
-    return { ...pipe, load: pipe.load + core };
-  };
-  let least: (Borne & { readonly snowCase: SnowStrength['snowCase']; readonly core: number }) | undefined;
-  for (const one of cases) {
-    const borne = bornes(one, 1);
-    if (!least || borne.load < least.load) least = { ...borne, snowCase: one.snowCase, core: one.core };
-  }
-  const { load = 0, by = 'sway', snowCase = 'even', core = 0 } = least ?? {};
+  const alone = (curve: LoadCurve | undefined, limit: number): Borne =>
+    curve ? borneOn(curve, mostCurvature * limit, mostDrop) : { load: 0, by: 'sway' };
+  const cases = (drift ? [driftedCase(snow, drift, arch.hoop.spanMm)] : archCases(snow, arch.hoop)).map((load) => {
+    const curve = keptLoadCurve(arch.hoop, arch.sprung, load, spring / unitNPerMm, MOST_LIMIT * mostCurvature);
+    const borne = alone(curve, 1);
+    return {
+      snowCase: load.snowCase,
+      curve,
+      core: coreBears(arch, load),
+      shared: ridge && curve ? timesShared(curve, borne.load, ridge, load.snowCase) : 1,
+      by: borne.by,
+    };
+  });
+  const bears = ({ curve, core, shared }: (typeof cases)[number], limit: number): number =>
+    alone(curve, limit).load * shared + core;
+  const least = cases.reduce((a, b) => (bears(b, 1) < bears(a, 1) ? b : a));
+  const { by, snowCase, core, shared } = least;
+  const load = bears(least, 1);
   const governs = by === 'curvature' ? (plastic ? 'fibre strain' : 'yield') : WORDS[by];
   const bearsNPerMm = load * unitNPerMm;
   const hungNPerMm = hungAsSpreadNPerMm(arch);
@@ -116,6 +121,7 @@ export function hoopStrength(
         { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
         { name: 'that load × span³ / EI', ...amount(load, 'ratio') },
         ...(core > 0 ? [{ name: 'of it, by what goes inside', ...amount(core, 'ratio') }] : []),
+        ...(ridge ? [{ name: 'times what it bears alone: the ridge shares', ...amount(shared, 'times') }] : []),
         { name: 'span', ...amount(span, 'length') },
         { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
         { name: 'snow asked of one hoop', ...amount(lineLoad * 1000, 'loadPerLength') },
@@ -133,19 +139,14 @@ export function hoopStrength(
     sure:
       asked.flatPa > 0
         ? snowSure(s, weight, (stiffness, limit, times) => {
-            const bears = Math.min(...cases.map((one) => bornes(one, limit).load));
-            return Math.max(0, bears * unitNPerMm * stiffness - hungNPerMm) / (lineLoad * times);
+            const load = Math.min(...cases.map((one) => bears(one, limit)));
+            return Math.max(0, load * unitNPerMm * stiffness - hungNPerMm) / (lineLoad * times);
           })
         : undefined,
     figures,
   };
 }
 
-/**
- * A load that hangs at the crown is as bad as so many times its weight spread over the span: hoops of lengths from 1.3 to 1.8 spans, on
- * loose and upright feet, until they sway, snap or kink, solved with both loads (at most 2.5).
- */
-const AT_CROWN = 2.5;
 const GRAVITY = 9.80665;
 
 /** What hangs from the ridge at one hoop, N; a ridge on posts carries it past the hoops. */
@@ -153,10 +154,10 @@ export const hungN = ({ hungKgPerM = 0, spacingMm, ridge }: ArchRow): number =>
   ridge.kind === 'posted' ? 0 : hungKgPerM * GRAVITY * (spacingMm / 1000);
 
 /** The same as a load spread over the span of the hoop, N/mm. */
-const hungAsSpreadNPerMm = (arch: ArchRow): number => (AT_CROWN * hungN(arch)) / arch.hoop.spanMm;
+const hungAsSpreadNPerMm = (arch: ArchRow): number => (COSTS * hungN(arch)) / arch.hoop.spanMm;
 
 /** So much of what a core could carry alone is counted: it yields before the pipe kinks, and sinks as it goes on with it. */
-const CORE_COUNTS = 0.5;
+export const CORE_COUNTS = 0.5;
 
 /**
  * What a core adds to the load of its hoop, as that load × span³ / EI of the pipe. It is bent to shape beforehand, or takes a set as it
@@ -171,14 +172,29 @@ function coreBears(arch: ArchRow, load: NamedLoad): number {
   return (CORE_COUNTS * alone * stiffnessNMm2(arch.core, 'weeks')) / stiffnessNMm2(arch.section, 'weeks');
 }
 
+/** What the bare pipe of a hoop bears of a load, as that load × span³ / EI, and the curve of it. */
+function bareBorne(
+  { section, hoop, sprung }: ArchRow,
+  load: NamedLoad,
+): { readonly curve: LoadCurve; readonly load: number } | undefined {
+  const most = curvatureLimitPerMm(section) * hoop.spanMm;
+  const curve = keptLoadCurve(hoop, sprung, load, 0, MOST_LIMIT * most);
+  return curve && { curve, load: borneOn(curve, most, Infinity).load };
+}
+
 /** The part of a load that is left to the pipe of a hoop, where something goes inside it. */
 export function partOfPipe(arch: ArchRow, load: NamedLoad): number {
   const core = coreBears(arch, load);
   if (core === 0) return 1;
-  const most = curvatureLimitPerMm(arch.section) * arch.hoop.spanMm;
-  const curve = keptLoadCurve(arch.hoop, arch.sprung, load, 0, most);
-  const pipe = curve ? borneOn(curve, most, Infinity).load : 0;
+  const pipe = bareBorne(arch, load)?.load ?? 0;
   return pipe / Math.max(1e-9, pipe + core);
+}
+
+/** The part of its snow that a hoop keeps, where its ridge hands some on: as when it gives way. */
+export function partKept(arch: ArchRow, load: SnowCase): number {
+  const ridge = joiningRidge(arch);
+  const bare = ridge && bareBorne(arch, load);
+  return bare ? 1 / timesShared(bare.curve, bare.load, ridge, load.snowCase) : 1;
 }
 
 /** How sure it is that something of a section carries snow, all that its stiffness, its limit and the snow may be off by. */
@@ -222,7 +238,7 @@ export interface BrushBy {
 }
 
 /** How much of what it carries may lie before it is brushed: down to where a check is tight. */
-const BRUSH_AT = 1 / 1.25;
+export const BRUSH_AT = 1 / 1.25;
 
 /** When to brush a cover that carries so much wet snow: the same weight of each kind. */
 export const brushBy = (wetSnowMm: number): readonly BrushBy[] =>

@@ -42,6 +42,7 @@ const lifts = [{ value: 4 } as Figure];
 const site = (gustMPerS: number): CheckSite => ({
   gustSpread: spreadOf(SHIPPED, 'gust said'),
   snowSpread: spreadOf(SHIPPED, 'snow wet'),
+  brushed: true,
   rolls: base.rolls,
   sheets: base.sheets,
   snow: base.snow,

@@ -3,6 +3,8 @@ import styled from 'styled-components';
 import { MM_PER_INCH, MPH_PER_M_PER_S, isMetric } from '../../../core/base/length';
 import { formatAmount } from '../../../core/base/amount';
 import { amount } from '../../../core/base/figure';
+import { MEASURED_AT_C } from '../../../core/catalog/sections';
+import { WARM_C } from '../../../core/judge/proof/blown';
 import type { LoadedHoop } from '../../../core/judge/proof/loaded';
 import { SNOW_DENSITY } from '../../../core/judge/proof/snow';
 import { brushBy, hoopStrength } from '../../../core/judge/proof/strength';
@@ -119,7 +121,7 @@ export function LoadControls({
   readonly under: UnderLoad;
 }): ReactNode {
   const units = useUnits();
-  const { laid, lay, bent, carriedMm, mostGust } = under;
+  const { laid, lay, bent, wall, carriedMm, mostGust } = under;
   const arch = o.assembly.arches[0];
   const metric = isMetric(units.length);
   const gust = (mPerS: number): string =>
@@ -177,6 +179,15 @@ export function LoadControls({
           options={[
             { value: 'even', label: 'On both sides', why: 'As it falls in still air.' },
             { value: 'one-sided', label: 'On the lee side', why: 'As the wind leaves it: the other half bare.' },
+            ...(wall
+              ? [
+                  {
+                    value: 'drifted',
+                    label: `Drifted against ${wall.name}`,
+                    why: 'As the wall gathers it, if nobody brushes.',
+                  },
+                ]
+              : []),
           ]}
           onChange={(snowCase) => lay({ snowCase: snowCase as typeof laid.snowCase })}
         />
@@ -188,6 +199,19 @@ export function LoadControls({
             { value: 'open', label: 'One open to the wind', why: 'The wind gets under the cover and lifts it.' },
           ]}
           onChange={(ends) => lay({ ends: ends as typeof laid.ends })}
+        />
+        <Choice
+          label="Pipe"
+          value={laid.warm ? 'warm' : 'cool'}
+          options={[
+            { value: 'cool', label: `As measured, at ${formatAmount(MEASURED_AT_C, 'temperature', units)}` },
+            {
+              value: 'warm',
+              label: `Warm in the sun, ${formatAmount(WARM_C, 'temperature', units)}`,
+              why: 'Plastic is softer then. What frost adds is not counted.',
+            },
+          ]}
+          onChange={(v) => lay({ warm: v === 'warm' })}
         />
         <Choice
           label="Drawn"

@@ -1,9 +1,12 @@
 /** What is laid on the hoops to see them bend, and what comes of it. */
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { WARM_C } from '../../../core/judge/proof/blown';
+import { driftBeside } from '../../../core/judge/proof/drift';
 import type { LoadedHoop, Loading } from '../../../core/judge/proof/loaded';
-import { GRAVITY, SNOW_DENSITY, snowDepthMm } from '../../../core/judge/proof/snow';
+import { type DriftBeside, GRAVITY, SNOW_DENSITY, snowDepthMm } from '../../../core/judge/proof/snow';
 import { gustPa } from '../../../core/judge/proof/windLoads';
 import type { Outline } from '../../../core/outline';
+import { besideOf } from '../../../core/site/plotting';
 import { bendUnder } from '../../background/planClient';
 import { useLive } from '../../background/useLive';
 
@@ -15,6 +18,8 @@ export interface Laid {
   readonly gustMPerS: number;
   readonly snowCase: Loading['snowCase'];
   readonly ends: Loading['ends'];
+  /** Warm under its cover, so that plastic is softer. */
+  readonly warm: boolean;
   /** How many times over the bending is drawn. */
   readonly times: 1 | 5;
 }
@@ -23,6 +28,8 @@ export interface UnderLoad {
   readonly laid: Laid;
   readonly lay: (more: Partial<Laid>) => void;
   readonly bent: LoadedHoop | undefined;
+  /** The wall that snow drifts against, where one stands near enough. */
+  readonly wall: { readonly name: string; readonly drift: DriftBeside } | undefined;
   /** Depth asked for, and depth that the weakest of its parts carries, of the kind that is laid, mm. */
   readonly askedMm: number;
   readonly carriedMm: number;
@@ -50,18 +57,29 @@ export function useUnderLoad(o: Outline): UnderLoad {
     gustMPerS: 0,
     snowCase: 'even',
     ends: 'shut',
+    warm: false,
     times: 1,
   });
   const lay = useCallback((more: Partial<Laid>) => setLaid((l) => ({ ...l, ...more })), []);
-  const { depthMm, kind, snowCase, ends } = laid;
+  const { depthMm, kind, snowCase, ends, warm } = laid;
+  const { landmarks } = o.garden;
+  const { bed } = o.site;
+  const { snow } = o;
+  const wall = useMemo(() => {
+    const beside = besideOf(bed, landmarks);
+    const drift = beside && driftBeside(beside, bed, snow);
+    return drift && { name: beside.name, drift };
+  }, [bed, landmarks, snow]);
   const loading = useMemo(
     (): Loading => ({
       snowCase,
       ends,
       flatPa: (depthMm / 1000) * SNOW_DENSITY[kind] * GRAVITY * flatPerGround,
       windPa: gustPa(laid.gustMPerS, exposure),
+      ...(wall && { drift: wall.drift }),
+      ...(warm && { atC: WARM_C }),
     }),
-    [snowCase, ends, depthMm, kind, exposure, flatPerGround, laid.gustMPerS],
+    [snowCase, ends, depthMm, kind, exposure, flatPerGround, laid.gustMPerS, wall, warm],
   );
   const { garden, cover } = o;
   const run = useCallback((l: Loading) => bendUnder(garden, cover.id, 0, l), [garden, cover.id]);
@@ -73,6 +91,7 @@ export function useUnderLoad(o: Outline): UnderLoad {
     laid,
     lay,
     bent,
+    wall,
     askedMm,
     carriedMm,
     mostMm: slideMost(askedMm, carriedMm, DEEPEST_MM),

@@ -1,6 +1,7 @@
 import type { BentHoop, Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
 import { hoopPlaces } from '../../parts/hoops';
+import { tiedBy } from '../../parts/ridge';
 import { type Point2, heightAt, slopeAt } from '../../../base/geometry';
 import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
@@ -177,8 +178,10 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const sideY = y0 + a.widthMm * 0.2;
   const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slopeAt(under, sideY));
   const beam = a.beam === 'posts' ? centreBeam(xs, [x0, x1], middle, crownZ - r, site) : undefined;
+  const ridge =
+    beam || hooped.value.ridges.length > 0 ? [] : run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2);
   const purlins = [
-    ...(beam || hooped.value.ridges.length > 0 ? [] : run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2)),
+    ...ridge,
     ...(a.purlins === 'three'
       ? [
           ...run('R2', 'Side purlin', a.purlin, sideY, sideZ),
@@ -232,7 +235,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     boards,
     ties: inside,
     beam: beam?.members ?? [],
-    ridge: beam ? { kind: 'posted', section: beam.section, spanMm: beam.spanMm } : { kind: 'tied' },
+    ridge: beam ? { kind: 'posted', section: beam.section, spanMm: beam.spanMm } : tiedBy(ridge),
     adapters: adapter
       ? xs.flatMap((x, i) =>
           [y0, y1].map((y, k) =>

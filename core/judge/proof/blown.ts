@@ -1,0 +1,105 @@
+/** Hoops in the gust asked for: whether the wind folds them. */
+import type { ArchRow } from '../../build/assembly/rows';
+import type { Assembly } from '../../build/assembly/types';
+import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
+import { type Figure, amount } from '../../base/figure';
+import { borneOn, keptLoadCurve } from '../frame/hoop';
+import { type Check, type CheckSite, verdictOf } from './check';
+import { stouterHoops } from './hoopChecks';
+import { curvatureLimitPerMm } from './limits';
+import { CORE_COUNTS } from './strength';
+import { INSIDE, WIND_LEFT_OUT, archPressures, gustPa } from './windLoads';
+
+/** Pipe under film in the sun of a summer storm, C. Source: our own figure; a noon in spring warms it as much. */
+export const WARM_C = 40;
+
+/** Covers that let the wind through do not load their hoops so. */
+const SOLID = ['film', 'fabric', 'shade'];
+
+/** A load on a shut hoop in the wind, by what presses inside it: as parts of the gust's pressure. */
+const CASES = [
+  { name: 'wind, shut, sucking inside', inside: -INSIDE.shut },
+  { name: 'wind, shut, pressing inside', inside: INSIDE.shut },
+] as const;
+
+/** Followed no further than so many times what is asked: beyond, it holds. */
+const FAR_ENOUGH = 3;
+
+/** How many times the pressure of the gust a hoop of a row bears until it folds, kinks or yields; nothing over three times, or in no wind. */
+export function gustBorne(
+  arch: ArchRow,
+  pa: number,
+): { readonly times: number; readonly by: 'sway' | 'snap' | 'curvature' | 'drop' } | undefined {
+  const { hoop, section, core, sprung, spacingMm } = arch;
+  const span = hoop.spanMm;
+  const stiff = (of: typeof section): number => stiffnessNMm2(of, 'fresh', 'thickness', WARM_C);
+  const eiNMm2 = stiff(section) + (core ? CORE_COUNTS * stiff(core) : 0);
+  const asked = ((pa * spacingMm) / 1e6) * (span ** 3 / eiNMm2);
+  if (!(asked > 0)) return undefined;
+  const bends = curvatureLimitPerMm(section, 'gust') * span;
+  const { windward, middle, lee } = archPressures(hoop.heightMm / span);
+  return CASES.flatMap(({ name, inside }) => {
+    const pressure = (across: number): number => (across < 0.25 ? windward : across > 0.75 ? lee : middle) - inside;
+    const load = { name, shape: () => 0, pressure };
+    const curve = keptLoadCurve(hoop, sprung, load, 0, bends, FAR_ENOUGH * asked);
+    // A hoop that finds no rest by itself bears nothing.
+    const { load: most, by } = curve ? borneOn(curve, bends, Infinity) : { load: 0, by: 'sway' as const };
+    return most < FAR_ENOUGH * asked ? [{ times: most / asked, by }] : [];
+  }).sort((a, b) => a.times - b.times)[0];
+}
+
+/** Whether the gust asked for folds the hoops of a row, shut. Wind along it is for posts and braces. */
+export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonly Check[] {
+  if (!a.sheets.some((s) => SOLID.includes(s.cover.kind))) return [];
+  const q = gustPa(site.gustMPerS, site.exposure);
+  const found = gustBorne(arch, q);
+  const what = arch.what ?? 'Hoops';
+  const times = found?.times ?? FAR_ENOUGH;
+  const plastic = arch.section.material.limitMPa === null;
+  const { shape } = arch.section;
+  const wire = shape.kind === 'tube' && shape.insideMm === 0;
+  const gives = found?.by === 'curvature' ? (plastic ? 'kink' : 'yield') : 'fold';
+  const figure: Figure = {
+    label: 'Wind that the hoops bear',
+    value: q * times,
+    quantity: 'pressure',
+    formula: 'wind borne = pressure near the ground × times it is borne',
+    terms: [
+      { name: 'pressure near the ground', ...amount(q, 'pressure') },
+      { name: 'times it is borne', ...amount(times, 'times') },
+      { name: 'gust, m/s', ...amount(site.gustMPerS, 'plain') },
+      { name: 'spacing of hoops', ...amount(arch.spacingMm, 'length') },
+      { name: 'span', ...amount(arch.hoop.spanMm, 'length') },
+      {
+        name: `stiffness left at ${WARM_C} °C, of that at ${MEASURED_AT_C}`,
+        ...amount(stiffAt(arch.section.material, WARM_C), 'ratio'),
+      },
+    ],
+    source:
+      'ASCE/SEI 7, fig. 27.3-3, arched roofs springing from the ground, with inside pressure of a shut cover; slender frame with large displacements, as for snow.',
+    assumes: [
+      'Fresh pipe, warm under its cover. Shut: with an end open to the wind it bears about half.',
+      ...(found ? [] : ['Followed to three times the pressure asked, no further.']),
+      ...WIND_LEFT_OUT,
+    ],
+  };
+  return [
+    {
+      id: 'blown',
+      leaf: 'stand',
+      // Wire does not break: it stays as bent as the wind leaves it, and is bent back.
+      verdict: wire && times < 1 ? 'tight' : verdictOf(times),
+      text: found
+        ? [
+            `Shut in a gust ${what.toLowerCase()} ${gives} at `,
+            amount(times, 'times'),
+            ' times the pressure asked for.',
+            wire && times < 1 ? ' Strip the sheet before such a wind, or bend the wire back after it.' : '',
+          ]
+        : [`Shut in a gust ${what.toLowerCase()} bear three times the pressure asked for, and more.`],
+      figure,
+      caution: WIND_LEFT_OUT[0],
+      tries: stouterHoops(arch, site.site.catalog),
+    },
+  ];
+}
