@@ -1,6 +1,7 @@
-/** Sets of changes after which nothing of a cover fails, the cheapest found. */
+/** Sets of changes after which nothing of a cover fails, the cheapest first. */
 import type { Phrase } from './base/figure';
-import { climb } from './base/search';
+import { climb, everyWhole } from './base/search';
+import { quickPrice } from './cut';
 import { type ChangeSet, type Redo, type Tried, changeSpace, failing, kindOf, triesOf } from './mending';
 import type { Outline } from './outline';
 
@@ -8,30 +9,51 @@ import type { Outline } from './outline';
 const MOST_CHANGES = 5;
 const BREADTH = 4;
 const MOST_SETS = 3;
-/** Most designs that are worked out for one cover. */
+/** Most designs that are worked out for one cover; and so many or fewer are gone through whole. */
 const MOST_TRIES = 250;
+const FEW = 60;
+
+/** Sets of changes, and whether everything that checks ask for was gone through: then none of that is cheaper than the first. */
+export interface SetsFound {
+  readonly sets: readonly ChangeSet[];
+  readonly proven: boolean;
+}
 
 /**
- * Looks for sets of changes that leave no check failing: round by round the changes that the failing checks ask for,
- * the least ill and cheapest designs going on to the next (a beam search). What a set does not need is left out of it.
- * @param priceOf a design's price, as quickly as may be
+ * Looks for sets of changes that leave no check failing: all that the failing checks ask for, and those of the designs that this leads to, where
+ * that is little; else round by round, the least ill and cheapest designs going on to the next (a beam search). What a set does not need
+ * is left out of it.
+ * @param priceOf a design's price: proven, where the cheapest is to be
  * @returns the cheapest first; none where nothing fails, or where nothing that was tried makes it hold
  */
-export function changeSets(o: Outline, redo: Redo, priceOf: (o: Outline) => number): readonly ChangeSet[] {
-  if (failing(o).length === 0) return [];
-  const space = changeSpace(redo, Math.ceil, priceOf);
-  const found = climb(
-    space,
-    { changes: [], outline: o },
-    {
+export function changeSets(o: Outline, redo: Redo, priceOf: (o: Outline) => number): SetsFound {
+  if (failing(o).length === 0) return { sets: [], proven: true };
+  const known = new Map<string, ReturnType<Redo>>();
+  const once: Redo = (answers) => {
+    const key = JSON.stringify(answers);
+    const made = known.get(key) ?? redo(answers);
+    known.set(key, made);
+    return made;
+  };
+  const space = changeSpace(once, Math.ceil, quickPrice);
+  const start: ChangeSet = { changes: [], outline: o };
+  const all = everyWhole(space, start, FEW);
+  const found =
+    all ??
+    climb(space, start, {
       breadth: BREADTH,
       rounds: MOST_CHANGES,
       most: MOST_TRIES,
       enough: MOST_SETS,
       leadsOn: (from, to) => to.ill < from.ill,
-    },
-  );
-  const least = (found?.whole ?? []).map(({ s }) => leastOf(o, s, redo));
+    })?.whole ??
+    [];
+  const least = new Map(found.map(({ s }) => leastOf(o, s, once)).map((set) => [space.keyOf(set), set]));
+  return { sets: cheapest([...least.values()], priceOf), proven: all !== undefined };
+}
+
+/** The cheapest of some sets. */
+function cheapest(least: readonly ChangeSet[], priceOf: (o: Outline) => number): readonly ChangeSet[] {
   const priced = least
     .map((set) => ({ set, price: priceOf(set.outline) }))
     .filter((w) => Number.isFinite(w.price))

@@ -6,6 +6,7 @@ import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';
 import type { Check, Verdict } from './judge/proof/check';
 import { quickPrice } from './cut';
+import { triesOf } from './mending';
 import { findMends, singleMends } from './mends';
 import { firstCover } from './start';
 import type { Outline } from './outline';
@@ -215,6 +216,35 @@ test('sets of changes leave nothing failing, want every one of their changes, an
     }
   }
   expect(sets).toBeGreaterThan(5);
+});
+
+test('where all that is asked for is little, the first set is proven the cheapest of it; where it is much, nothing is', () => {
+  const demo = demoGarden();
+  const setsOf = (key: string) => {
+    const cover = firstCover(demo, 'long', key, 'x', 'X') as Cover;
+    const o = outline(demo, cover);
+    if (!o.ok) throw new Error(key);
+    const redo = (answers: Readonly<Record<string, unknown>>) => outline(demo, { ...cover, answers } as Cover);
+    return { o: o.value, redo, sets: findMends(o.value, redo).filter((m) => m.checkId === undefined) };
+  };
+  const { o, redo, sets } = setsOf('walk-in');
+  expect(sets[0]?.proven).toBe(true);
+  // Every design that the tries lead to, gone through here by hand.
+  const answersOf = (x: Outline): string => JSON.stringify(x.cover.answers);
+  const queue = [o];
+  const seen = new Set([answersOf(o)]);
+  let least = Infinity;
+  for (const now of queue) {
+    const fails = now.checks.filter((c) => c.verdict === 'fails');
+    if (fails.length === 0) least = Math.min(least, quickPrice(now) - quickPrice(o));
+    for (const { outline: next } of fails.flatMap((c) => triesOf(now, c, redo))) {
+      if (!seen.has(answersOf(next))) queue.push(next);
+      seen.add(answersOf(next));
+    }
+  }
+  expect(seen.size).toBeGreaterThan(20);
+  expect(sets[0]?.cost).toBeCloseTo(least, 6);
+  expect(setsOf('hinged-hoop-lid').sets.map((m) => m.proven)).not.toContain(true);
 });
 
 test('what a set does not need is not in it', () => {

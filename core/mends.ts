@@ -14,6 +14,8 @@ export interface Mend {
   readonly label: Phrase;
   readonly cost: number;
   readonly answers: Answers;
+  /** Of sets: all that the checks ask for was gone through, and none of it is cheaper than the first. */
+  readonly proven?: boolean;
 }
 
 const MENDS_PER_CHECK = 3;
@@ -22,14 +24,15 @@ const MENDS_PER_CHECK = 3;
  * For every check that fails or is tight, the changes that make it hold or at least no longer fail; and where a check fails, sets
  * of changes that leave none failing. Each the cheapest first.
  * @param redo works the design out with other answers
- * @param priceOf what a design costs; mends are looked for by the quick rule, and told at this price
+ * @param priceOf what a design costs; mends of one check are looked for by the quick rule, and told at this price
  */
 export function findMends(o: Outline, redo: Redo, priceOf: (o: Outline) => number = quickPrice): readonly Mend[] {
-  const sets = changeSets(o, redo, quickPrice)
+  const { sets, proven } = changeSets(o, redo, priceOf);
+  const found = sets
     // One change alone stands beside its check already.
     .filter((s) => s.changes.length > 1)
-    .map((s): Found => ({ checkId: undefined, label: nameOf(s), outline: s.outline }));
-  return [...priced(o, sets, priceOf), ...singleMends(o, redo, priceOf)];
+    .map((s): Found => ({ checkId: undefined, label: nameOf(s), outline: s.outline, proven }));
+  return [...priced(o, found, priceOf), ...singleMends(o, redo, priceOf)];
 }
 
 /** For every check that fails or is tight, the changes that each mend it alone. */
@@ -48,7 +51,7 @@ function priced(o: Outline, found: readonly Found[], priceOf: (o: Outline) => nu
 }
 
 /** A mend as it is found: with the design that it leads to. */
-type Found = Pick<Mend, 'checkId' | 'label'> & { readonly outline: Outline };
+type Found = Pick<Mend, 'checkId' | 'label' | 'proven'> & { readonly outline: Outline };
 
 function mendsOf(o: Outline, check: Check, redo: Redo): readonly Found[] {
   const mends = ({ change, outline }: { readonly change: Change; readonly outline: Outline }): boolean =>

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { chance } from './noise';
-import { type SearchState, type Space, type Worth, better, search, unbeaten, climb } from './search';
+import { type SearchState, type Space, type Worth, better, search, unbeaten, climb, everyWhole } from './search';
 
 type Point = readonly number[];
 interface Grid {
@@ -169,6 +169,23 @@ test('a space too large to go through whole is still searched from starts that a
   let last = of.next();
   while (!last.done) last = of.next();
   expect(last.value).toMatchObject({ whole: false, best: { s: [0, 0] } });
+});
+
+test('everything that changes lead to: each way that misses nothing once, or nothing where there is too much of it', () => {
+  // Steps of one for 2 and of two for 3 up to 5: by five ones, three and a two, or one and two twos.
+  const space = {
+    keyOf: (s: readonly [at: number, spent: number]) => s.join(' '),
+    movesOf: ([at, spent]: readonly [number, number]) =>
+      at < 5 ? [[at + 1, spent + 2] as const, [at + 2, spent + 3] as const] : [],
+    judge: ([at, spent]: readonly [number, number]) =>
+      at > 5 ? undefined : { miss: 5 - at, warnings: 0, price: spent },
+  };
+  const found = everyWhole(space, [0, 0], 100);
+  expect(found?.map((j) => j.worth.price).sort((a, b) => a - b)).toEqual([8, 9, 10]);
+  // (0,0) (1,2) (2,4) (2,3) ... : more than four.
+  expect(everyWhole(space, [0, 0], 4)).toBeUndefined();
+  expect(everyWhole(space, [5, 1], 1)).toEqual([{ s: [5, 1], worth: { miss: 0, warnings: 0, price: 1 } }]);
+  expect(everyWhole(space, [6, 0], 9)).toEqual([]);
 });
 
 describe('climbing round by round', () => {

@@ -235,6 +235,38 @@ export function* search<S, J extends Worth>(
   return state();
 }
 
+/**
+ * All that single changes lead to from one thing and that misses nothing; what misses nothing leads no further.
+ * @param most things looked at at the most
+ * @returns undefined where there is more to look at than that: then nothing is proven
+ */
+export function everyWhole<S, J extends Worth>(
+  space: Pick<Space<S, J>, 'keyOf' | 'movesOf' | 'judge'>,
+  start: S,
+  most: number,
+): readonly Judged<S, J>[] | undefined {
+  const whole: Judged<S, J>[] = [];
+  const seen = new Set([space.keyOf(start)]);
+  const queue = [start];
+  for (let i = 0; i < queue.length; i++) {
+    const s = queue[i] as S;
+    const worth = space.judge(s);
+    if (!worth) continue;
+    if (worth.miss === 0) {
+      whole.push({ s, worth });
+      continue;
+    }
+    for (const next of space.movesOf(s, worth, false)) {
+      const key = space.keyOf(next);
+      if (seen.has(key)) continue;
+      if (seen.size >= most) return undefined;
+      seen.add(key);
+      queue.push(next);
+    }
+  }
+  return whole;
+}
+
 export interface ClimbOptions<J> {
   /** Things that go on from one round to the next, and rounds at the most. */
   readonly breadth: number;

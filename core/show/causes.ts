@@ -87,6 +87,14 @@ const BY_ID: Readonly<Record<string, Finder>> = {
   bend: hoops,
   bulge: hoops,
   'bare pvc': hoops,
+  blown: hoops,
+  drift: (a) =>
+    a.arches.length > 0
+      ? hoops(a)
+      : pieces(
+          a,
+          a.beams.flatMap((b) => b.tags),
+        ),
   sag: sheets,
   sail: sheets,
   wear: sheets,

@@ -162,7 +162,8 @@ const Judged = memo(function Judged({ job, ...props }: JudgedProps): ReactNode {
       </h2>
       {sets.length > 0 && (
         <div className="sets" role="group" aria-label="Make all of it hold">
-          <b>All of it holds with</b>
+          <b>All of it holds with</b>{' '}
+          {sets.some((m) => m.proven) && <small>the cheapest of all that these checks ask for</small>}
           <Mends of={sets} {...props} />
         </div>
       )}
@@ -284,8 +285,8 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
 /** What of the place a check leans on that nobody has said yet. */
 function roughly({ garden }: Outline, id: string): string | undefined {
   const { rough } = garden.site;
-  if (rough.includes('snow') && /^(snow|span|beam )/.test(id)) return 'what snow lies here';
-  return rough.includes('gust') && /^(wind|latch|stay|post )/.test(id) ? 'how it blows here' : undefined;
+  if (rough.includes('snow') && /^(snow|span|drift|beam )/.test(id)) return 'what snow lies here';
+  return rough.includes('gust') && /^(wind|blown|latch|stay|post )/.test(id) ? 'how it blows here' : undefined;
 }
 
 /** The figures that a mend changes, as they would be and as they are. */
