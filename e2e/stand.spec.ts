@@ -22,7 +22,7 @@ test('snow is drawn along until the hoop gives way; the whole cover is made to h
   await page.keyboard.press('PageUp');
   await page.keyboard.press('PageUp');
   await expect(said).toContainText(/to the right/);
-  await expect(page.getByRole('row', { name: 'wet snow' })).toContainText('3 1/2"');
+  await expect(page.getByRole('row', { name: 'wet snow' })).toContainText('4"');
 
   // More wind than its latches bear beside more snow than its hoops do: two changes at once, tried, then taken.
   await page.getByLabel(/^Worst gust/).fill('110');
@@ -48,4 +48,28 @@ test('a cover of straight bars is tried under snow too: how they sag, and from w
   await expect(word).toContainText(/Too much from .* on: more (stress|sag)/);
   await page.keyboard.press('Home');
   await expect(word).toContainText('It stands.');
+});
+
+test('beside a wall the drift is laid on the hoops; warm pipe bends more', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await chooseKind(page, 'wall', 'Hinged hoop lid');
+  await page.getByRole('link', { name: 'Stand' }).click();
+  const said = page.getByRole('status').filter({ hasText: /stands|Gives way/ });
+  await expect(said).toContainText('It stands.');
+  await choose(page, 'Lies', /^Drifted against House wall/);
+  await expect(said).toContainText(/leans .* to the left|Gives way/);
+  const drift = page.locator('[data-check="drift"]');
+  await expect(drift).toContainText('Snow drifts against House wall');
+  // Nothing but wind, cool and warm.
+  await choose(page, 'Lies', /^On both sides/);
+  await page.getByRole('slider', { name: /^Snow/ }).focus();
+  await page.keyboard.press('Home');
+  await page.getByRole('slider', { name: /^Gust/ }).focus();
+  await page.keyboard.press('End');
+  await expect(said).toContainText(/to the right|Gives way/);
+  const cool = await said.textContent();
+  await choose(page, 'Pipe', /^Warm/);
+  await expect(said).not.toHaveText(cool ?? '');
 });

@@ -200,19 +200,21 @@ export function LoadControls({
           ]}
           onChange={(ends) => lay({ ends: ends as typeof laid.ends })}
         />
-        <Choice
-          label="Pipe"
-          value={laid.warm ? 'warm' : 'cool'}
-          options={[
-            { value: 'cool', label: `As measured, at ${formatAmount(MEASURED_AT_C, 'temperature', units)}` },
-            {
-              value: 'warm',
-              label: `Warm in the sun, ${formatAmount(WARM_C, 'temperature', units)}`,
-              why: 'Plastic is softer then. What frost adds is not counted.',
-            },
-          ]}
-          onChange={(v) => lay({ warm: v === 'warm' })}
-        />
+        {arch && arch.section.material.softensPerC > 0 && (
+          <Choice
+            label="Pipe"
+            value={laid.warm ? 'warm' : 'cool'}
+            options={[
+              { value: 'cool', label: `As measured, at ${formatAmount(MEASURED_AT_C, 'temperature', units)}` },
+              {
+                value: 'warm',
+                label: `Warm in the sun, ${formatAmount(WARM_C, 'temperature', units)}`,
+                why: 'Plastic is softer then. What frost adds is not counted.',
+              },
+            ]}
+            onChange={(v) => lay({ warm: v === 'warm' })}
+          />
+        )}
         <Choice
           label="Drawn"
           value={String(laid.times)}
