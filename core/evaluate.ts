@@ -15,10 +15,17 @@ const current = remembered<Result<Outline>>();
  * @example evaluate(demoGarden(), demoGarden().covers[1]).value.assembly.arches[0].tags.length // 4
  */
 export function evaluate(garden: Garden, cover: Cover): Result<Outline> {
-  const { prices, shelfFlat } = garden;
-  const { answers, cut, cutFlat, also, coats } = cover;
-  const made = [...builtFrom(garden, cover), prices, shelfFlat, cut, cutFlat, also, coats];
+  const { prices, shelfFlat, landmarks } = garden;
+  const { answers, cut, cutFlat, also, coats, tending } = cover;
+  const made = [...builtFrom(garden, cover), prices, shelfFlat, landmarks, cut, cutFlat, also, coats, tending.brushes];
   const worked = outlines(answers, made, () => outline(garden, cover));
   // What an outline carries along must be the garden and the cover of now.
-  return current(cover, [garden, worked], () => (worked.ok ? ok({ ...worked.value, garden, cover }) : worked));
+  return current(cover, [garden, worked], () => (worked.ok ? ok(carrying(worked.value, garden, cover)) : worked));
 }
+
+/** The same outline with the garden and the cover of now; what it is judged to be is still worked out when it is first asked for. */
+const carrying = (o: Outline, garden: Garden, cover: Cover): Outline =>
+  Object.defineProperties(
+    {},
+    { ...Object.getOwnPropertyDescriptors(o), ...Object.getOwnPropertyDescriptors({ garden, cover }) },
+  ) as Outline;

@@ -45,7 +45,12 @@ export async function type(page: Page, testId: string, text: string): Promise<vo
 }
 
 /** Chooses from a list: opens it by its name, takes the option of that name. */
-export async function choose(page: Page, label: string, option: string, within: Page | Locator = page): Promise<void> {
+export async function choose(
+  page: Page,
+  label: string,
+  option: string | RegExp,
+  within: Page | Locator = page,
+): Promise<void> {
   await within
     .getByRole('button', { name: new RegExp(`^${label}: `) })
     .first()
