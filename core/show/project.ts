@@ -35,33 +35,44 @@ const LINE_MM = 4;
 /** Nobody sees a line leave its way by so little, mm. */
 const UNSEEN_MM = 0.3;
 
-/** A line without the points that lie on its way: seen from the side a hoop is straight. */
+/**
+ * A line without the points that lie on its way: seen from the side a hoop is straight. Every point passed over leaves a cone of ways that
+ * it lies on, narrower the further off it is (J. Sklansky and V. Gonzalez, Pattern Recognition 12, 1980).
+ */
 export function thinned(points: readonly Flat[]): readonly Flat[] {
-  const kept: Flat[] = [];
-  let from = points[0];
-  let since: Flat[] = [];
-  const onWay = (a: Flat, b: Flat, p: Flat): boolean => {
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const [px, py] = [p[0] - a[0], p[1] - a[1]];
-    const length = Math.hypot(dx, dy);
-    const along = length > 0 ? (px * dx + py * dy) / length : 0;
-    const off = length > 0 ? Math.abs(px * dy - py * dx) / length : Math.hypot(px, py);
-    return off <= UNSEEN_MM && along >= -UNSEEN_MM && along <= length + UNSEEN_MM;
-  };
-  if (from) kept.push(from);
+  const [first] = points;
+  if (!first) return [];
+  const kept = [first];
+  let from = first;
+  let last: Flat | undefined;
+  // The cone about the way to the first of them, and how far off the furthest is.
+  let [towards, low, high, far] = [NaN, 0, 0, 0];
   for (const p of points.slice(1)) {
-    const last = since[since.length - 1];
-    if (from && last && !since.every((q) => onWay(from as Flat, p, q))) {
+    const [dx, dy] = [p[0] - from[0], p[1] - from[1]];
+    const turn = Number.isNaN(towards) ? 0 : wrapped(Math.atan2(dy, dx) - towards);
+    if (last && (Math.hypot(dx, dy) < far - UNSEEN_MM || turn < low || turn > high)) {
       kept.push(last);
       from = last;
-      since = [];
+      [towards, far] = [NaN, 0];
     }
-    since.push(p);
+    last = p;
+    const [ex, ey] = [p[0] - from[0], p[1] - from[1]];
+    const off = Math.hypot(ex, ey);
+    far = Math.max(far, off);
+    if (off <= UNSEEN_MM) continue;
+    const wide = Math.asin(UNSEEN_MM / off);
+    if (Number.isNaN(towards)) [towards, low, high] = [Math.atan2(ey, ex), -wide, wide];
+    else {
+      const at = wrapped(Math.atan2(ey, ex) - towards);
+      [low, high] = [Math.max(low, at - wide), Math.min(high, at + wide)];
+    }
   }
-  const end = since[since.length - 1];
-  if (end) kept.push(end);
+  if (last) kept.push(last);
   return kept;
 }
+
+/** The same angle within half a turn of nothing. */
+const wrapped = (angle: number): number => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI));
 
 /** How near a point is to whoever looks. */
 const DEPTH: Readonly<Record<View, (p: Vec3) => number>> = {

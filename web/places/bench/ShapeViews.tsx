@@ -1,4 +1,4 @@
-import { type ReactNode, useDeferredValue, useState } from 'react';
+import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { type Flat, type View, flatten } from '../../../core/base/geometry';
 import type { Result } from '../../../core/base/result';
@@ -138,7 +138,10 @@ interface OneViewProps extends Omit<ShapeViewsProps, 'outline'> {
 function OneView({ mended, pointed, flagged, ...view }: OneViewProps): ReactNode {
   // The drawing first: what is wrong with it is signed as soon as it is known.
   const judged = useDeferredValue(view.outline, null);
-  const flags = judged ? flagsOf(judged, view.view, pointed).filter((f) => flagged || f.pointed) : [];
+  const flags = useMemo(
+    () => (judged ? flagsOf(judged, view.view, pointed).filter((f) => flagged || f.pointed) : []),
+    [judged, view.view, pointed, flagged],
+  );
   return <PulledView joints="all" flags={flags} ghostOf={(of) => mended && ghostOf(of, mended, view.view)} {...view} />;
 }
 
