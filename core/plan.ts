@@ -2,6 +2,7 @@
 import type { Outline } from './outline';
 import { remembered } from './base/remember';
 import { type Result, fail, ok } from './base/result';
+import { weighed } from './build/assembly/weighed';
 import { buildHours } from './build/guide/hours';
 import { rollPrice, sheetPrice } from './catalog/prices';
 import { spreadOf } from './catalog/catalog';
@@ -43,7 +44,7 @@ export function layOut(garden: Garden, cover: Cover): Result<Laid> {
   const { prices, shelfFlat } = garden;
   const worn = withCoats(built.value, cover.coats, site.catalog);
   const rolls = planRolls(worn.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cover.cutFlat);
-  const assembly = { ...worn, steps: withSeams(worn.steps, rolls.seams) };
+  const assembly = weighed({ ...worn, steps: withSeams(worn.steps, rolls.seams) });
   const sheets = planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cover.cutFlat);
   const added = cover.also.filter((a) => a.count > 0).map((a) => ({ ...a, joint: 'Added by you' }));
   const also = [...seamHardware(rolls.seams), ...added];

@@ -8,6 +8,8 @@ export interface ArchRow {
   readonly what?: string;
   readonly tags: readonly string[];
   readonly section: Section;
+  /** What each mm of a hoop weighs, with the cover on it, N; nothing where it was not weighed. */
+  readonly weighsNPerMm?: number;
   /** What hangs on each metre of its ridge, kg. */
   readonly hungKgPerM?: number;
   /** What goes inside the pipe, from foot to foot. */
@@ -55,6 +57,8 @@ export interface BeamRow {
   readonly spanMm: number;
   /** Width of cover that one of them carries, measured level. */
   readonly loadWidthMm: number;
+  /** What each mm of one weighs, with the cover on it, N; nothing where it was not weighed. */
+  readonly weighsNPerMm?: number;
   readonly slopeDeg: number;
   /** Two slopes meet above: snow may lie on one alone. */
   readonly gable: boolean;

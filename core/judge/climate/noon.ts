@@ -1,3 +1,4 @@
+import { GRAVITY } from '../../base/gravity';
 import { getPosition, getTimes } from 'suncalc';
 import type { Enclosure } from '../../build/assembly/types';
 import { coverM2, mainCover, meanOf } from '../../build/assembly/enclosure';
@@ -35,7 +36,6 @@ export interface NoonAir {
 /** Part of the light let through that warms the air; the rest dries soil and leaves or goes into the soil. */
 const WARMS_AIR = 0.5;
 const DISCHARGE = 0.6;
-const GRAVITY = 9.80665;
 const LEFT_OUT = [
   'A planning aid: a steady clear noon. It leaves out wind on the cover, wet soil, shade, the slope of each face and heat kept in the soil.',
 ];

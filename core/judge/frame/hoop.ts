@@ -17,6 +17,8 @@ export interface HoopLoad {
   readonly size?: number;
   /** Pressure square to the hoop, inward, by how far across the span: p span³ / EI at load factor 1. */
   readonly pressure?: (across: number) => number;
+  /** What the hoop itself weighs whatever the load factor: on each unit of its length × span³ / EI. */
+  readonly own?: number;
   /** What hangs at the crown at load factor 1: P span² / EI. */
   readonly crown?: number;
   /** Upward push for each mm that the crown goes down, times span³ / EI; 0: nothing stands under it. */
@@ -89,10 +91,12 @@ export function hoopFrame(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
       { node: crown, dof: 0, value: lean * NUDGE * (whole + pressed + (load.crown ?? 0)) },
       ...(load.crown ? [{ node: crown, dof: 1 as const, value: -load.crown }] : []),
     ],
-    lines,
+    lines: load.own ? [...lines, ...points.slice(1).map((_, element) => ownLine(element, load.own ?? 0))] : lines,
     pressures,
   };
 }
+
+const ownLine = (element: number, own: number): LineLoad => ({ element, x: 0, y: -own, constant: true });
 
 const stretch = (points: readonly FrameNode[], i: number): number =>
   Math.hypot((points[i + 1]?.x ?? 0) - (points[i]?.x ?? 0), (points[i + 1]?.y ?? 0) - (points[i]?.y ?? 0));
@@ -104,7 +108,8 @@ export const crownOf = (points: readonly { readonly y: number }[]): number =>
 /** Curvature that bends a hoop's stuff at each of its nodes, per unit of length: over what it has by nature, bulging upward positive. */
 export function nodeCurvatures(frame: Frame, { state: u, factor }: Rest): Float64Array {
   const borne = new Float64Array(frame.elements.length);
-  for (const l of frame.lines) borne[l.element] = factor * lineShare(frame, l)[1];
+  for (const l of frame.lines)
+    borne[l.element] = (borne[l.element] ?? 0) + (l.constant ? 1 : factor) * lineShare(frame, l)[1];
   const at = new Float64Array(frame.nodes.length);
   const take = (node: number, curvature: number): void => {
     if (Math.abs(curvature) > Math.abs(at[node] ?? 0)) at[node] = curvature;

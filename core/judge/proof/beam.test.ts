@@ -47,6 +47,18 @@ test('a level 2x4 on edge over 2 m, 600 mm apart, under 1 kPa', () => {
   expect(found.wetSnowMm).toBeCloseTo(406.2, 0);
 });
 
+test('what the bar and its cover weigh is taken from what it bears', () => {
+  // .6 N/mm is borne 1.0708 times, .64248; of that .06 are its own: .58248 / .6 of snow. It sags 10.376 mm under .66 / .6 of it.
+  const found = beamUnder(beam({ weighsNPerMm: 0.06 }), snow);
+  expect(found.sagging).toBeCloseTo(0.9708, 3);
+  expect(found.bending).toBeCloseTo(1.154 - 0.1, 3);
+  expect(found.sagMm).toBeCloseTo(10.376 * 1.1, 2);
+  // Down a slope of 60 degrees half of it bends the bar; no snow at all is borne however heavy it is.
+  expect(beamUnder(beam({ weighsNPerMm: 0.06, slopeDeg: 60 }), snow).ownPerMm).toBeCloseTo(0.03, 9);
+  expect(beamUnder(beam({ weighsNPerMm: 2 }), snow).sagging).toBe(0);
+  expect(beamStrength(beam({ weighsNPerMm: 0.06 }), snow).ratio).toBeCloseTo(0.9708, 3);
+});
+
 test('a short one is stopped by bending', () => {
   // 1 m: M = 75,000 N mm, 1.4945 MPa: 4.617; sag .649 of 5.56 mm: 8.57.
   expect(beamStrength(beam({ spanMm: 1000 }), snow)).toMatchObject({ governs: 'bending' });
@@ -108,8 +120,8 @@ test('its figure opens to all that it is made of', () => {
   expect(terms).toEqual({
     // The lesser of both.
     'least of both ratios': 1.96,
-    'ratio by bending, most stress / (w span² depth / 16 I)': 2.12,
-    'ratio by sag, most sag / (5 w span⁴ / 384 EI)': 1.96,
+    'ratio by bending, most stress / (span² depth / 16 I), less the bar and its cover, / snow': 2.12,
+    'ratio by sag, most sag / (5 span⁴ / 384 EI), less the bar and its cover, / snow': 1.96,
     'flat load pf': 1000,
     '0.7 Ce Ct I': 0.67,
     'density of wet snow': 400,
@@ -120,6 +132,7 @@ test('its figure opens to all that it is made of', () => {
     'part of the flat load by slope': 0.73,
     'stiffness EI after weeks': 12046,
     'most sag': 11.11,
+    'the bar and its cover, across it': 0,
   });
   expect(figure?.source).toContain('even case');
   expect(figure?.source).toContain('Stopped by sag');

@@ -29,11 +29,12 @@ export interface BeamUnder {
   readonly lies: number;
   readonly driftPa: number;
   readonly snowCase: SnowStrength['snowCase'];
-  /** What bends it, N/mm; how far it sags, and may, mm. */
+  /** What bends it, snow and its own weight with the cover, N/mm; how far it sags, and may, mm. */
   readonly perMm: number;
+  readonly ownPerMm: number;
   readonly sagMm: number;
   readonly mostSagMm: number;
-  /** Load that it bears by stress, and by sag, over this one. */
+  /** Snow that it bears by stress, and by sag, over this one. */
   readonly bending: number;
   readonly sagging: number;
 }
@@ -50,25 +51,29 @@ export function beamUnder(beam: BeamRow, snow: DesignSnow): BeamUnder {
   const driftPa = beam.drift ? driftAsEvenPa(snow, beam.drift) : 0;
   const snowCase = driftPa > 0 ? 'drifted' : oneSided ? 'one-sided' : 'even';
   // Load falls by level area; only its part across the bar bends it.
-  const perMm = ((snow.flatPa * lies + driftPa) * beam.loadWidthMm * Math.cos(slope) ** 2) / 1e6;
+  const snowPerMm = ((snow.flatPa * lies + driftPa) * beam.loadWidthMm * Math.cos(slope) ** 2) / 1e6;
+  const ownPerMm = (beam.weighsNPerMm ?? 0) * Math.cos(slope);
+  const perMm = snowPerMm + ownPerMm;
   const depth =
     s.shape.kind === 'tube' ? s.shape.outsideMm : beam.across === 'width' ? s.shape.widthMm : s.shape.thicknessMm;
-  const moment = (perMm * beam.spanMm ** 2) / 8;
-  const stress = (moment * depth) / 2 / inertiaMm4(s, beam.across);
+  // Of a load of 1 N/mm.
+  const stress = ((beam.spanMm ** 2 / 8) * depth) / 2 / inertiaMm4(s, beam.across);
   const plastic = (material.eGPa * 1000 * material.longTermFactor * 3.5) / 100;
   const limit = material.limitMPa === null ? plastic : material.limitMPa * SHORT_LOAD;
   const ei = stiffnessNMm2(s, 'weeks', beam.across);
-  const sagMm = (5 * perMm * beam.spanMm ** 4) / (384 * ei);
+  const sag = (5 * beam.spanMm ** 4) / (384 * ei);
   const mostSagMm = beam.spanMm * SAG;
+  const times = (bears: number): number => (snowPerMm > 0 ? Math.max(0, bears - ownPerMm) / snowPerMm : Infinity);
   return {
     lies,
     driftPa,
     snowCase,
     perMm,
-    sagMm,
+    ownPerMm,
+    sagMm: perMm * sag,
     mostSagMm,
-    bending: perMm > 0 ? limit / stress : Infinity,
-    sagging: perMm > 0 ? mostSagMm / sagMm : Infinity,
+    bending: times(limit / stress),
+    sagging: times(mostSagMm / sag),
   };
 }
 
@@ -98,7 +103,7 @@ export function beamStrength(
 ): SnowStrength {
   const snow = asked.flatPa > 0 ? asked : { ...asked, groundPa: 0, flatPa: UNIT_PA };
   const under = beamUnder(beam, snow);
-  const { lies, driftPa, snowCase, perMm, mostSagMm, bending, sagging } = under;
+  const { lies, driftPa, snowCase, perMm, ownPerMm, mostSagMm, bending, sagging } = under;
   const ei = stiffnessNMm2(beam.section, 'weeks', beam.across);
   const ratio = timesBorne(under);
   const most = driftPa > 0 ? timesUntil(beam, snow) : ratio;
@@ -130,12 +135,19 @@ export function beamStrength(
           { name: 'flat load pf', ...amount(snow.flatPa, 'pressure') },
           { name: product, ...amount(snow.flatPerGround, 'ratio') },
           { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
-          { name: 'ratio by bending, most stress / (w span² depth / 16 I)', ...amount(bending, 'ratio') },
-          { name: 'ratio by sag, most sag / (5 w span⁴ / 384 EI)', ...amount(sagging, 'ratio') },
+          {
+            name: 'ratio by bending, most stress / (span² depth / 16 I), less the bar and its cover, / snow',
+            ...amount(bending, 'ratio'),
+          },
+          {
+            name: 'ratio by sag, most sag / (5 span⁴ / 384 EI), less the bar and its cover, / snow',
+            ...amount(sagging, 'ratio'),
+          },
           { name: 'span between supports', ...amount(beam.spanMm, 'length') },
           { name: 'width of cover on one bar', ...amount(beam.loadWidthMm, 'length') },
           { name: 'slope', ...amount(beam.slopeDeg, 'angle') },
-          { name: 'snow on one bar', ...amount(perMm * 1000, 'loadPerLength') },
+          { name: 'snow on one bar', ...amount((perMm - ownPerMm) * 1000, 'loadPerLength') },
+          { name: 'the bar and its cover, across it', ...amount(ownPerMm * 1000, 'loadPerLength') },
           { name: 'part of the flat load by slope', ...amount(lies, 'ratio') },
           ...(driftPa > 0 ? [{ name: 'drift against the wall, as an even load', ...amount(driftPa, 'pressure') }] : []),
           { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },

@@ -70,6 +70,7 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
     shape,
     size: loading.flatPa * per * (lying ? partKept(arch, lying) : 1),
     pressure: (across) => windAt(across) * per,
+    own: (part * (arch.weighsNPerMm ?? 0) * span ** 3) / ei,
     crown: (part * hungN(arch) * span ** 2) / ei,
     ridge: (ridgeSpringNPerMm(arch) * span ** 3) / ei,
   });
@@ -115,7 +116,7 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
                 : 'snapping through',
             at: bent ? at : crown,
           },
-    crownDownMm: -span * (last?.state[3 * crown + 1] ?? 0),
+    crownDownMm: -span * ((last?.state[3 * crown + 1] ?? 0) - (first?.state[3 * crown + 1] ?? 0)),
     asideMm: span * (last?.state[3 * crown] ?? 0),
   };
 }

@@ -1,3 +1,4 @@
+import { GRAVITY } from '../../base/gravity';
 import { hoopCurve } from '../../build/hoop/curve';
 import type { BentHoop, Elastica } from '../../build/hoop/types';
 import type { DriftedOn } from '../../build/assembly/rows';
@@ -10,8 +11,6 @@ export const SNOW_DENSITY: Readonly<Record<'fresh' | 'settled' | 'wet', number>>
   settled: 250,
   wet: 400,
 };
-
-export const GRAVITY = 9.80665;
 
 /** What each practice has for snow on a flat roof: factors by the place, and how they are named. */
 export const PRACTICES: Readonly<

@@ -35,6 +35,29 @@ function row(more: Partial<ArchRow> & { spanMm?: number; stretch?: number; held?
 }
 const carries = (arch: ArchRow): number => hoopStrength(arch, snow).wetSnowMm;
 
+test('what a hoop and its cover weigh is on the safe side: solved with it and snow together it bears at least that much', () => {
+  for (const held of [false, true])
+    for (const stretch of [1.4, 1.7]) {
+      const arch = row({ held, stretch });
+      const { hoop, spacingMm } = arch;
+      const ei = stiffnessNMm2(arch.section, 'weeks');
+      // As heavy as a twentieth of what it bears as snow.
+      const weighsNPerMm = (0.05 * hoopStrength(arch, snow).ratio * snow.flatPa * spacingMm) / 1e6;
+      const { ratio } = hoopStrength({ ...arch, weighsNPerMm }, snow);
+      expect(ratio).toBeLessThan(hoopStrength(arch, snow).ratio);
+      for (const shape of archCases(snow, hoop)) {
+        const used = curvatureLimitPerMm(arch.section) * hoop.spanMm;
+        const both = hoopCollapse(hoop, true, {
+          ...shape,
+          own: (weighsNPerMm * hoop.spanMm ** 3) / ei,
+          used: (k) => k / used,
+        });
+        const borne = ((both?.load ?? 0) * ei) / hoop.spanMm ** 3 / ((snow.flatPa * spacingMm) / 1e6);
+        expect(borne).toBeGreaterThan(0.99 * ratio);
+      }
+    }
+});
+
 test('closer hoops carry more, in proportion', () => {
   fc.assert(
     fc.property(fc.double({ min: 250, max: 1500, noNaN: true }), (spacingMm) => {

@@ -1,4 +1,5 @@
 import type { ArchRow } from '../../build/assembly/rows';
+import { GRAVITY } from '../../base/gravity';
 import { SHIPPED, spreadOf } from '../../catalog/catalog';
 import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import type { Section, Spread } from '../../catalog/types';
@@ -102,7 +103,8 @@ export function hoopStrength(
   const governs = by === 'curvature' ? (plastic ? 'fibre strain' : 'yield') : WORDS[by];
   const bearsNPerMm = load * unitNPerMm;
   const hungNPerMm = hungAsSpreadNPerMm(arch);
-  const ratio = Math.max(0, bearsNPerMm - hungNPerMm) / lineLoad;
+  const alsoNPerMm = hungNPerMm + ownAsSpreadNPerMm(arch);
+  const ratio = Math.max(0, bearsNPerMm - alsoNPerMm) / lineLoad;
   const wetSnowMm = wetDepthMm(ratio * snow.flatPa, snow);
   const { name, product } = PRACTICES[snow.practice];
   const figures: Figure[] = [
@@ -110,12 +112,14 @@ export function hoopStrength(
       label: 'Wet snow it carries',
       value: wetSnowMm,
       quantity: 'snowDepth',
-      formula: `depth = ${hungNPerMm > 0 ? 'max(0; load that one hoop bears − what hangs from it, as if it were spread)' : 'load that one hoop bears'} / spacing of hoops / ${product} / (density of wet snow × 9.80665)`,
+      formula: `depth = max(0; load that one hoop bears − what it bears besides) / spacing of hoops / ${product} / (density of wet snow × 9.80665)`,
       terms: [
         { name: 'load that one hoop bears', ...amount(bearsNPerMm * 1000, 'loadPerLength') },
+        { name: 'what it bears besides', ...amount(alsoNPerMm * 1000, 'loadPerLength') },
         ...(hungNPerMm > 0
-          ? [{ name: 'what hangs from it, as if it were spread', ...amount(hungNPerMm * 1000, 'loadPerLength') }]
+          ? [{ name: 'of it, what hangs, as if it were spread', ...amount(hungNPerMm * 1000, 'loadPerLength') }]
           : []),
+        { name: 'the hoop and its cover, along it', ...amount((arch.weighsNPerMm ?? 0) * 1000, 'loadPerLength') },
         { name: 'spacing of hoops', ...amount(tributary, 'length') },
         { name: product, ...amount(snow.flatPerGround, 'ratio') },
         { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
@@ -140,14 +144,12 @@ export function hoopStrength(
       asked.flatPa > 0
         ? snowSure(s, weight, (stiffness, limit, times) => {
             const load = Math.min(...cases.map((one) => bears(one, limit)));
-            return Math.max(0, load * unitNPerMm * stiffness - hungNPerMm) / (lineLoad * times);
+            return Math.max(0, load * unitNPerMm * stiffness - alsoNPerMm) / (lineLoad * times);
           })
         : undefined,
     figures,
   };
 }
-
-const GRAVITY = 9.80665;
 
 /** What hangs from the ridge at one hoop, N; a ridge on posts carries it past the hoops. */
 export const hungN = ({ hungKgPerM = 0, spacingMm, ridge }: ArchRow): number =>
@@ -155,6 +157,14 @@ export const hungN = ({ hungKgPerM = 0, spacingMm, ridge }: ArchRow): number =>
 
 /** The same as a load spread over the span of the hoop, N/mm. */
 const hungAsSpreadNPerMm = (arch: ArchRow): number => (COSTS * hungN(arch)) / arch.hoop.spanMm;
+
+/**
+ * A hoop and its cover, whose weight lies on the sides as on the crown, are as bad as so many times their weight spread over the span: hoops
+ * as for `timesShared`, solved with and without it.
+ */
+const OWN = 1.5;
+const ownAsSpreadNPerMm = ({ weighsNPerMm = 0, hoop }: ArchRow): number =>
+  (OWN * weighsNPerMm * hoop.lengthMm) / hoop.spanMm;
 
 /** So much of what a core could carry alone is counted: it yields before the pipe kinks, and sinks as it goes on with it. */
 export const CORE_COUNTS = 0.5;

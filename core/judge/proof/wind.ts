@@ -1,6 +1,7 @@
 /** Wind: uplift of the whole cover, and the moment on a lid, shut and propped. */
 import type { Assembly } from '../../build/assembly/types';
 import type { Fastening, MovingPart } from '../../build/assembly/openings';
+import { GRAVITY } from '../../base/gravity';
 import { type Figure, amount } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
 import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
@@ -9,7 +10,6 @@ import { type Check, type CheckSite, sureIn, verdictOf } from './check';
 import { pushCheck } from './push';
 import { INSIDE, SAFETY, WIND_LEFT_OUT, gustPa, liftCoefficient, riseToSpan, weightN } from './windLoads';
 import { sureOf, sureWords } from './sure';
-import { GRAVITY } from './snow';
 
 /** A gust in which a lid may still stand propped; above it, shut and latch. */
 const PROPPED_GUST = 12;

@@ -1,9 +1,9 @@
 /** What the wind puts on a cover, and what of it weighs against that. */
+import { GRAVITY } from '../../base/gravity';
 import type { Exposure } from '../../site/place';
 import type { Assembly } from '../../build/assembly/types';
 import { panelAreaM2 } from '../../build/assembly/pieces';
 import { massKg } from '../../catalog/sections';
-import { GRAVITY } from './snow';
 
 export const WIND_LEFT_OUT = [
   'A planning aid: steady gust on a simple shape. It leaves out gaps, flapping film, neighbours and hollows.',

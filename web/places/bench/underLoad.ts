@@ -1,9 +1,10 @@
 /** What is laid on the hoops to see them bend, and what comes of it. */
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { GRAVITY } from '../../../core/base/gravity';
 import { WARM_C } from '../../../core/judge/proof/blown';
 import { driftBeside } from '../../../core/judge/proof/drift';
 import type { LoadedHoop, Loading } from '../../../core/judge/proof/loaded';
-import { type DriftBeside, GRAVITY, SNOW_DENSITY, snowDepthMm } from '../../../core/judge/proof/snow';
+import { type DriftBeside, SNOW_DENSITY, snowDepthMm } from '../../../core/judge/proof/snow';
 import { gustPa } from '../../../core/judge/proof/windLoads';
 import type { Outline } from '../../../core/outline';
 import { besideOf } from '../../../core/site/plotting';
