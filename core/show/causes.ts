@@ -110,6 +110,11 @@ const BY_ID: Readonly<Record<string, Finder>> = {
       a.pushedRails.map((r) => r.tag),
     ),
   post: posts,
+  end: (a) =>
+    pieces(
+      a,
+      a.endBars.map((b) => b.tag),
+    ),
   lift: (a) =>
     pieces(
       a,

@@ -3,7 +3,17 @@ import type { Said } from './types';
 /** What most covers have none of; a family names only what it has. */
 export const BARE: Pick<
   Said,
-  'panels' | 'blocks' | 'arches' | 'beams' | 'spans' | 'pushedRails' | 'sleeves' | 'posts' | 'openings' | 'remarks'
+  | 'panels'
+  | 'blocks'
+  | 'arches'
+  | 'beams'
+  | 'spans'
+  | 'pushedRails'
+  | 'sleeves'
+  | 'posts'
+  | 'endBars'
+  | 'openings'
+  | 'remarks'
 > = {
   panels: [],
   blocks: [],
@@ -13,6 +23,7 @@ export const BARE: Pick<
   pushedRails: [],
   sleeves: [],
   posts: [],
+  endBars: [],
   openings: [],
   remarks: [],
 };

@@ -105,6 +105,16 @@ export interface SleeveJoint {
   readonly pinned?: true;
 }
 
+/** A board of a framed end that wind on the end bends on edge: between its two ends, with so much of the end on it. */
+export interface EndBar {
+  readonly tag: string;
+  /** What it is, one of many: "Door jambs". */
+  readonly what: string;
+  readonly section: Section;
+  readonly spanMm: number;
+  readonly loadWidthMm: number;
+}
+
 /** A row of posts in the ground, two to a hoop, that carry a house. */
 export interface PostRow {
   readonly tags: readonly string[];

@@ -4,7 +4,7 @@ import type { Crop } from '../../catalog/crops';
 import type { CoverMaterial, Section, StiffSheet } from '../../catalog/types';
 import type { WallKind } from '../../catalog/walls';
 import type { MovingPart, Opening, Ventilation } from './openings';
-import type { ArchRow, BeamRow, PostRow, PushedRail, SheetSpan, SleeveJoint } from './rows';
+import type { ArchRow, BeamRow, EndBar, PostRow, PushedRail, SheetSpan, SleeveJoint } from './rows';
 import type { Phrase } from '../../base/figure';
 
 export type EndCut = 'square' | 'mitre' | 'bevel' | 'taper' | 'curve';
@@ -266,6 +266,7 @@ export interface Assembly {
   readonly reachMm: readonly [from: number, to: number];
   readonly sleeves: readonly SleeveJoint[];
   readonly posts: readonly PostRow[];
+  readonly endBars: readonly EndBar[];
   readonly moving: readonly MovingPart[];
   readonly footing: Footing;
   readonly contacts: readonly Contact[];

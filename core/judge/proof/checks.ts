@@ -8,6 +8,7 @@ import { blownCheck } from './blown';
 import { ASK, type Check, type CheckSite } from './check';
 import { bendCheck, railCheck, sagCheck, sleeveCheck, snowCheck } from './hoopChecks';
 import { driftCheck } from './drift';
+import { endBarChecks } from './endBars';
 import { pitfalls } from './pitfalls';
 import { postChecks } from './posts';
 import { type SnowStrength, hoopStrength } from './strength';
@@ -196,6 +197,7 @@ export function checkAssembly(
     ...assembly.spans.map((span) => spanCheck(span, snow)),
     ...assembly.sleeves.map((s) => sleeveCheck(s, site.site.catalog)),
     ...assembly.posts.flatMap((p) => postChecks(p, site)),
+    ...endBarChecks(assembly.endBars, site),
     ...assembly.moving.flatMap((part, i) => liftCheck(part, site.lifts[i])),
     ...windChecks(assembly, site),
     cropCheck(assembly, site.site.market),

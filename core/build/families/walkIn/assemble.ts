@@ -15,7 +15,7 @@ import type { Section } from '../../../catalog/types';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import { HUNG_KG_PER_M, POSTS, type WalkInAnswers, onTimber } from './answers';
-import { endFrame } from './ends';
+import { endBarsOf, endFrame } from './ends';
 import { type House, buildHouse, postTimber } from './frame';
 import { fastenedTo, houseJoints, houseOpenings } from './joints';
 import { doorFilm, houseSheets } from './sheets';
@@ -122,6 +122,7 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
         braces: h.braces.length,
       },
     ],
+    endBars: endBarsOf(ends, h),
     under: [{ y: h.y0, z: 0 }, ...h.under, { y: h.y1, z: 0 }],
     reachMm: [bed.wall.thicknessMm, survey.frameOn.lengthMm - bed.wall.thicknessMm],
     footing: {

@@ -1,0 +1,75 @@
+/** Studs, jambs and headers of a framed end, in the wind that blows on it. */
+import type { EndBar } from '../../build/assembly/rows';
+import { boardShape, inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
+import { type Figure, amount } from '../../base/figure';
+import { formulaValue } from '../../base/formula';
+import { ASK, type Check, type CheckSite, verdictOf } from './check';
+import { INSIDE, WIND_LEFT_OUT, gustPa } from './windLoads';
+
+/** Push of the wind on an upright end and suction inside, together. Source: ASCE/SEI 7, fig. 27.3-1, windward wall 0.8; table 26.13-1. */
+const ON_END = 0.8 + INSIDE.shut;
+/** Timber in a gust bears more than for good. Source: ANSI/AWC NDS, table 2.3.2, load duration 1.6 for wind. */
+const GUST_LOAD = 1.6;
+/** Most sag of a bar, as a part of its span. */
+const SAG = 1 / 180;
+
+/** Times the gust asked for that a bar bears, by its stress and by its sag. */
+function borne(
+  { section, spanMm, loadWidthMm }: EndBar,
+  pa: number,
+): { readonly bending: number; readonly sagging: number; readonly perMm: number } {
+  const perMm = (ON_END * pa * loadWidthMm) / 1e6;
+  const stress = (((perMm * spanMm ** 2) / 8) * boardShape(section).widthMm) / 2 / inertiaMm4(section, 'width');
+  const sag = (5 * perMm * spanMm ** 4) / (384 * stiffnessNMm2(section, 'fresh', 'width'));
+  const limit = (section.material.limitMPa ?? 0) * GUST_LOAD;
+  return { bending: limit / stress, sagging: (spanMm * SAG) / sag, perMm };
+}
+
+/** Whether the bars of framed ends bear the gust asked for, the weakest of each kind: beams on edge between two ends. */
+export function endBarChecks(bars: readonly EndBar[], site: CheckSite): readonly Check[] {
+  const pa = gustPa(site.gustMPerS, site.exposure);
+  if (pa <= 0) return [];
+  return [...new Set(bars.map((b) => b.what))].flatMap((what): readonly Check[] => {
+    const [weakest] = bars
+      .filter((b) => b.what === what)
+      .map((bar) => ({ bar, ...borne(bar, pa) }))
+      .sort((a, b) => Math.min(a.bending, a.sagging) - Math.min(b.bending, b.sagging));
+    if (!weakest) return [];
+    const { bar, bending, sagging, perMm } = weakest;
+    const working = {
+      label: 'Times the gust that bars of an end bear',
+      quantity: 'times' as const,
+      formula: 'times = min(by bending, most stress / (w span² depth / 16 I); by sag, most sag / (5 w span⁴ / 384 EI))',
+      terms: [
+        { name: 'by bending, most stress / (w span² depth / 16 I)', ...amount(bending, 'times') },
+        { name: 'by sag, most sag / (5 w span⁴ / 384 EI)', ...amount(sagging, 'times') },
+        { name: 'span', ...amount(bar.spanMm, 'length') },
+        { name: 'width of the end on it', ...amount(bar.loadWidthMm, 'length') },
+        { name: 'wind on it', ...amount(perMm * 1000, 'loadPerLength') },
+        { name: 'pressure near the ground', ...amount(pa, 'pressure') },
+      ],
+    };
+    const figure: Figure = {
+      ...working,
+      value: formulaValue(working),
+      source:
+        'Simply supported beam; ASCE/SEI 7, fig. 27.3-1, wall 0.8 and 0.18 inside; NDS load duration 1.6 for wind.',
+      assumes: [...WIND_LEFT_OUT, 'Nailed or screwed at both ends, with the end covered from side to side.'],
+    };
+    return [
+      {
+        id: `end ${what}`,
+        leaf: 'stand',
+        verdict: verdictOf(figure.value),
+        text: [
+          `${what} of a framed end, in the wind on it: bear `,
+          amount(figure.value, 'times'),
+          ` times the gust's push. Limit of ${bending < sagging ? 'bending' : 'sag'} first.`,
+        ],
+        figure,
+        caution: ASK,
+        tries: [{ label: ['Lower by ', amount(150, 'length')], change: { kind: 'higher', byMm: -150 } }],
+      },
+    ];
+  });
+}
