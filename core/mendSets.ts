@@ -11,7 +11,7 @@ const BREADTH = 4;
 const MOST_SETS = 3;
 /** Most designs that are worked out for one cover; and so many or fewer are gone through whole. */
 const MOST_TRIES = 250;
-const FEW = 60;
+const FEW = 100;
 
 /** Sets of changes, and whether everything that checks ask for was gone through: then none of that is cheaper than the first. */
 export interface SetsFound {

@@ -14,7 +14,7 @@ export interface Mend {
   readonly label: Phrase;
   readonly cost: number;
   readonly answers: Answers;
-  /** Of sets: all that the checks ask for was gone through, and none of it is cheaper than the first. */
+  /** Of sets: all that the checks ask for was gone through, and nothing of it is cheaper than this one. */
   readonly proven?: boolean;
 }
 
@@ -29,9 +29,15 @@ const MENDS_PER_CHECK = 3;
 export function findMends(o: Outline, redo: Redo, priceOf: (o: Outline) => number = quickPrice): readonly Mend[] {
   const { sets, proven } = changeSets(o, redo, priceOf);
   const found = sets
+    .map((s, i) => ({ s, proven: proven && i === 0 }))
     // One change alone stands beside its check already.
-    .filter((s) => s.changes.length > 1)
-    .map((s): Found => ({ checkId: undefined, label: nameOf(s), outline: s.outline, proven }));
+    .filter(({ s }) => s.changes.length > 1)
+    .map(({ s, proven: first }): Found => ({
+      checkId: undefined,
+      label: nameOf(s),
+      outline: s.outline,
+      proven: first,
+    }));
   return [...priced(o, found, priceOf), ...singleMends(o, redo, priceOf)];
 }
 

@@ -78,7 +78,7 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
     source:
       'ASCE/SEI 7, fig. 27.3-3, arched roofs springing from the ground, with inside pressure of a shut cover; slender frame with large displacements, as for snow.',
     assumes: [
-      'Fresh pipe, warm under its cover. Shut: with an end open to the wind it bears about half.',
+      'Fresh pipe, warm under its cover. Shut: with an end open to the wind it bears half of that or less.',
       ...(found ? [] : ['Followed to three times the pressure asked, no further.']),
       ...WIND_LEFT_OUT,
     ],

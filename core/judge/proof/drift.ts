@@ -8,6 +8,7 @@ import { ASK, type Check, type CheckSite, verdictOf } from './check';
 import { snowCheck } from './hoopChecks';
 import { type DesignSnow, type DriftBeside, SNOW_DENSITY, driftAtPa, driftOf, snowDepthMm } from './snow';
 import { BRUSH_AT, hoopStrength } from './strength';
+import { beamCheck } from './timberChecks';
 
 /** The wall or fence beside a bed, where the drift of it reaches the cover. */
 export function driftBeside({ gapMm, heightMm }: Beside, { wall }: Bed, snow: DesignSnow): DriftBeside | undefined {
@@ -34,7 +35,8 @@ export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readon
   });
   const bars = beams.map((beam) => {
     const runMm = beam.spanMm * Math.cos((beam.slopeDeg * Math.PI) / 180);
-    return { strength: beamStrength({ ...beam, drift: { wallMm, runMm, by: 'slope' } }, snow, snowSpread), tries: [] };
+    const strength = beamStrength({ ...beam, drift: { wallMm, runMm, by: 'slope' } }, snow, snowSpread);
+    return { strength, tries: beamCheck(beam, strength, snow, site.site.catalog).tries };
   });
   const worst = [...hoops, ...bars].sort((a, b) => a.strength.ratio - b.strength.ratio)[0];
   const { what, ratio } = worst?.strength ?? { what: 'The cover', ratio: Infinity };

@@ -77,7 +77,8 @@ test('a gust alone presses the windward side, lifts the middle, and leans it to 
   const blown = (windPa: number, ends: Loading['ends'] = 'shut') => loadHoop(lid, snow, { ...NONE, windPa, ends });
   const { points, asideMm } = blown(40);
   const at = (across: number) => points[Math.round(across * (points.length - 1))]?.windPa ?? NaN;
-  const rise = lid.hoop.heightMm / lid.hoop.spanMm;
+  // An arch is taken no higher than .6 of its span.
+  const rise = Math.min(0.6, lid.hoop.heightMm / lid.hoop.spanMm);
   // Arch from the ground: windward 1.4 r, middle -.7 - r, lee -.5; .18 inside.
   expect(at(0.02)).toBeCloseTo(40 * (1.4 * rise - 0.18), 6);
   expect(at(0.5)).toBeCloseTo(40 * (-0.7 - rise - 0.18), 6);

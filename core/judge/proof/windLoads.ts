@@ -31,10 +31,13 @@ export function weightN(a: Assembly): number {
   return (members + panels) * GRAVITY;
 }
 
+/** Rise over span beyond which an arch is no arch to the standard: so high it is taken at the most. */
+const HIGHEST = 0.6;
+
 /** Rise of the cover over its width: how much of an arch it is to the wind. */
 export function riseToSpan(a: Assembly): number {
   const zs = a.under.map((p) => p.z);
-  return Math.min(0.6, (Math.max(...zs) - Math.min(...zs)) / a.footing.widthMm);
+  return Math.min(HIGHEST, (Math.max(...zs) - Math.min(...zs)) / a.footing.widthMm);
 }
 
 /**
@@ -43,11 +46,10 @@ export function riseToSpan(a: Assembly): number {
  */
 export const archPressures = (
   riseToSpan: number,
-): { readonly windward: number; readonly middle: number; readonly lee: number } => ({
-  windward: 1.4 * riseToSpan,
-  middle: -0.7 - riseToSpan,
-  lee: -0.5,
-});
+): { readonly windward: number; readonly middle: number; readonly lee: number } => {
+  const r = Math.min(HIGHEST, riseToSpan);
+  return { windward: 1.4 * r, middle: -0.7 - r, lee: -0.5 };
+};
 
 /** What lifts an arch, level parts of it together, with what leaks inside. */
 export function liftCoefficient(riseToSpan: number): number {
