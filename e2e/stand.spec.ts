@@ -22,7 +22,7 @@ test('snow is drawn along until the hoop gives way; the whole cover is made to h
   await page.keyboard.press('PageUp');
   await page.keyboard.press('PageUp');
   await expect(said).toContainText(/to the right/);
-  await expect(page.getByRole('row', { name: 'wet snow' })).toContainText('4"');
+  await expect(page.getByRole('row', { name: 'wet snow' })).toContainText('3 1/2"');
 
   // More wind than its latches bear beside more snow than its hoops do: two changes at once, tried, then taken.
   await page.getByLabel(/^Worst gust/).fill('110');

@@ -13,7 +13,8 @@ export function weighed(a: Assembly): Assembly {
   ]);
   const kgPerM2 = [...worn.values()].reduce((sum, kg) => sum + kg, 0);
   const weighsNPerMm = (sections: readonly Section[], widthMm: number): number =>
-    GRAVITY * (sections.reduce((kg, s) => kg + massKg(s, 1), 0) + (kgPerM2 * widthMm) / 1e6);
+    // What is sold as a sheet, as the wires of mesh are, weighs with that.
+    GRAVITY * (sections.reduce((kg, s) => kg + (s.stock.length > 0 ? massKg(s, 1) : 0), 0) + (kgPerM2 * widthMm) / 1e6);
   return {
     ...a,
     arches: a.arches.map((r) => ({

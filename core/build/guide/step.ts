@@ -151,7 +151,7 @@ export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[], en
 }
 
 /** Posts of a ridge: dug in to their marks, or stood on the frame. */
-function postWork(posts: readonly Member[]): readonly Phrase[] {
+export function postWork(posts: readonly Member[]): readonly Phrase[] {
   const [post] = posts;
   if (!post) return [];
   const soil = post.marks.find((m) => m.label === 'soil');

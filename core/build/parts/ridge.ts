@@ -1,9 +1,11 @@
 import { joint } from '../joints';
 import type { Vec3 } from '../../base/geometry';
+import { MM_PER_INCH } from '../../base/length';
+import { soilZ } from '../assembly/crop';
 import type { RidgeSchool } from '../answers/hoops';
 import type { Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
-import { thicknessMm } from '../../catalog/sections';
+import { thicknessMm, tubeShape } from '../../catalog/sections';
 import { straightRun } from '../joints/runs';
 import type { Joint, Member } from '../assembly/types';
 import type { Ridge } from '../assembly/rows';
@@ -33,6 +35,16 @@ export interface RidgeBuilt {
   readonly members: readonly Member[];
   readonly joints: readonly Joint[];
 }
+
+const POST_IN_SOIL_MM = 18 * MM_PER_INCH;
+
+/** Posts of a ridge that are dug into the soil of the bed. */
+export const soilPosts = (site: BuildSite, xs: readonly [number, number]): RidgeSite['post'] => ({
+  section: stock(site, '2x2 treated'),
+  xs,
+  footZ: soilZ(site.bed) - POST_IN_SOIL_MM,
+  inSoilMm: POST_IN_SOIL_MM,
+});
 
 /** What a run along the crowns does for them. */
 export const tiedBy = (run: readonly Member[]): Ridge => {
@@ -66,6 +78,8 @@ export function buildRidge(
       joints: joint('rope', 'ridge', where, hoops, crowns, { count: metres }),
     };
   }
+  // Wire of mesh is stapled down as it lies; pipe is screwed through, each at its mark.
+  const wire = tubeShape(pipe).insideMm === 0;
   const piped = school === 'pipe' || school === 'pipe-bolted';
   const made = piped ? pipe : stock(site.site, school === 'posted' ? BOARD : TIMBER);
   const { shape } = made;
@@ -81,7 +95,7 @@ export function buildRidge(
     to: [to, y, z],
     wide: [0, 0, 1],
     hoopXs,
-    markHoops: true,
+    markHoops: !wire,
   });
   const joined = [...hoops, ...run.members];
   const between = tiedBy(run.members);
@@ -97,7 +111,9 @@ export function buildRidge(
     return { ridge: between, members: run.members, joints: [...held, ...caps, ...run.joints] };
   }
   if (school === 'timber-tied') return { ridge: between, members: run.members, joints: [...tied(), ...run.joints] };
-  const screwed = joint('crownScrew', 'ridge', 'Through each crown into the ridge', joined, crowns);
+  const screwed = wire
+    ? joint('staple', 'ridge', 'Over each wire into the ridge', joined, crowns)
+    : joint('crownScrew', 'ridge', 'Through each crown into the ridge', joined, crowns);
   if (school === 'timber') return { ridge: between, members: run.members, joints: [...screwed, ...run.joints] };
   const postTop = z - depth / 2;
   const posts = post.xs.map((x, i): Member => ({

@@ -3,21 +3,17 @@ import type { Crop } from '../../catalog/crops';
 import { type SheetEdges, type SkirtUnder, FOLDS } from '../answers/skin';
 import type { HoopShape, RidgeSchool } from '../answers/hoops';
 import { type Extent, placeExtent } from '../answers/place';
-import { soilZ } from '../assembly/crop';
 import { type SheetRun, looseRun, pastEnds } from '../assembly/sheetRun';
 import type { Dimension, Member } from '../assembly/types';
 import type { Elastica, Feet } from '../hoop/types';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import { thicknessMm } from '../../catalog/sections';
-import { type BuildSite, stock } from '../../site/buildSite';
+import { type BuildSite } from '../../site/buildSite';
 import { type Result, ok } from '../../base/result';
-import { MM_PER_INCH } from '../../base/length';
 import type { Point2, Vec3 } from '../../base/geometry';
 import { type SprungHoop, hoopMembers, hoopPlaces, outerFace, springHoop } from './hoops';
 import { acrossOf, wallBattens } from './looseSheet';
-import { type RidgeBuilt, buildRidge } from './ridge';
-
-const POST_IN_SOIL_MM = 18 * MM_PER_INCH;
+import { type RidgeBuilt, buildRidge, soilPosts } from './ridge';
 
 /** Answers that every row of hoops under a loose, weighted sheet has. */
 export interface LooseTunnelAnswers {
@@ -143,12 +139,7 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
         hoopXs: xs.value,
         y: baseY + foot.spanMm / 2,
         crownZ: footZ + shape.heightMm,
-        post: {
-          section: stock(site, '2x2 treated'),
-          xs: [first, last],
-          footZ: soilZ(site.bed) - POST_IN_SOIL_MM,
-          inSoilMm: POST_IN_SOIL_MM,
-        },
+        post: soilPosts(site, [first, last]),
       },
       hoops,
     ),

@@ -16,11 +16,9 @@ export const WARM_C = 40;
 /** Covers that let the wind through do not load their hoops so. */
 const SOLID = ['film', 'fabric', 'shade'];
 
-/** A load on a shut hoop in the wind, by what presses inside it: as parts of the gust's pressure. */
-const CASES = [
-  { name: 'wind, shut, sucking inside', inside: -INSIDE.shut },
-  { name: 'wind, shut, pressing inside', inside: INSIDE.shut },
-] as const;
+/** Loads on a shut hoop in the wind, by what presses inside it: as parts of the gust's pressure. What sucks is always worse on loose feet. */
+const SUCKING = { name: 'wind, shut, sucking inside', inside: -INSIDE.shut };
+const PRESSING = { name: 'wind, shut, pressing inside', inside: INSIDE.shut };
 
 /** Followed no further than so many times what is asked: beyond, it holds. */
 const FAR_ENOUGH = 3;
@@ -38,14 +36,17 @@ export function gustBorne(
   if (!(asked > 0)) return undefined;
   const bends = curvatureLimitPerMm(section, 'gust') * span;
   const { windward, middle, lee } = archPressures(hoop.heightMm / span);
-  return CASES.flatMap(({ name, inside }) => {
-    const pressure = (across: number): number => (across < 0.25 ? windward : across > 0.75 ? lee : middle) - inside;
-    const load = { name, shape: () => 0, pressure };
-    const curve = keptLoadCurve(hoop, sprung, load, 0, bends, FAR_ENOUGH * asked);
-    // A hoop that finds no rest by itself bears nothing.
-    const { load: most, by } = curve ? borneOn(curve, bends, Infinity) : { load: 0, by: 'sway' as const };
-    return most < FAR_ENOUGH * asked ? [{ times: most / asked, by }] : [];
-  }).sort((a, b) => a.times - b.times)[0];
+  const cases = hoop.feet.kind === 'fixed' ? [SUCKING, PRESSING] : [SUCKING];
+  return cases
+    .flatMap(({ name, inside }) => {
+      const pressure = (across: number): number => (across < 0.25 ? windward : across > 0.75 ? lee : middle) - inside;
+      const load = { name, shape: () => 0, pressure };
+      const curve = keptLoadCurve(hoop, sprung, load, 0, bends, FAR_ENOUGH * asked);
+      // A hoop that finds no rest by itself bears nothing.
+      const { load: most, by } = curve ? borneOn(curve, bends, Infinity) : { load: 0, by: 'sway' as const };
+      return most < FAR_ENOUGH * asked ? [{ times: most / asked, by }] : [];
+    })
+    .sort((a, b) => a.times - b.times)[0];
 }
 
 /** Whether the gust asked for folds the hoops of a row, shut. Wind along it is for posts and braces. */

@@ -40,7 +40,8 @@ export const sureOfSnow = ({ sure }: SnowStrength, { groundPa }: DesignSnow): Ch
 
 /** Hoops that bear more: more of them, stouter ones, and bars inside them. */
 export function stouterHoops(arch: ArchRow, catalog: Catalog): Check['tries'] {
-  const more = Array.from({ length: 8 }, (_, i) => arch.tags.length + 1 + i);
+  // Wires of mesh come as they are.
+  const more = arch.section.stock.length > 0 ? Array.from({ length: 8 }, (_, i) => arch.tags.length + 1 + i) : [];
   return [
     ...more.map((count) => ({
       label: [`${count} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,

@@ -224,10 +224,13 @@ export function wetDepthMm(flatPa: number, snow: DesignSnow): number {
 
 /** How stiffly a posted ridge holds one crown: a uniform row of hoops on a simply supported beam, N/mm. */
 export function ridgeSpringNPerMm(arch: ArchRow): number {
-  if (arch.ridge.kind !== 'posted' || arch.tags.length < 3) return 0;
+  if (arch.ridge.kind !== 'posted') return 0;
   const { section, spanMm } = arch.ridge;
+  // From post to post, both end hoops among them.
+  const hoops = Math.round(spanMm / arch.spacingMm) + 1;
+  if (hoops < 3) return 0;
   const ei = stiffnessNMm2(section, 'weeks', 'width');
-  return arch.tags.length === 3 ? (48 * ei) / spanMm ** 3 : (384 * ei * arch.spacingMm) / (5 * spanMm ** 4);
+  return hoops === 3 ? (48 * ei) / spanMm ** 3 : (384 * ei * arch.spacingMm) / (5 * spanMm ** 4);
 }
 
 /** Push of one crown, the same on each, under which the board of a posted ridge breaks, N. */

@@ -163,7 +163,10 @@ export function LoadControls({
           </>
         ) : (
           <>
-            <b>It stands.</b> The crown {bent.crownDownMm >= 0 ? 'sinks' : 'rises'} {felt(bent.crownDownMm)}
+            <b>It stands.</b>{' '}
+            {Math.abs(bent.crownDownMm) < finest / 2
+              ? 'The crown stays where it is'
+              : `The crown ${bent.crownDownMm >= 0 ? 'sinks' : 'rises'} ${felt(bent.crownDownMm)}`}
             {Math.abs(bent.asideMm) > finest
               ? ` and leans ${felt(bent.asideMm)} to the ${bent.asideMm > 0 ? 'right' : 'left'}`
               : ''}

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MM_PER_INCH } from '../../../base/length';
 import { fail, ok } from '../../../base/result';
-import { type Chosen, choice, count, countOrAuto, dimensioned, length } from '../../answers/asked';
+import { type Chosen, choice, count, countOrAuto, dimensioned, length, withDefault } from '../../answers/asked';
 import { coverAnswers } from '../../answers/bars';
 import { footSpan } from '../../answers/hoops';
 import { crop, extent, extra, rowFromEdge } from '../../answers/place';
@@ -22,7 +22,24 @@ export const answers = {
       const span = bed.inside.widthMm - 50;
       return Math.max(6, Math.min(40, Math.round((Math.PI / 2) * (span / SQUARE_MM)) + 2));
     },
-    { changes: { higher: ({ byMm }, value) => value + Math.max(1, Math.round((2 * byMm) / SQUARE_MM)) } },
+    {
+      changes: {
+        higher: ({ byMm }, value) =>
+          value + Math.sign(byMm) * Math.max(1, Math.round((2 * Math.abs(byMm)) / SQUARE_MM)),
+      },
+    },
+  ),
+  ridge: withDefault(
+    choice(
+      'Under the crown',
+      {
+        none: ['Nothing', 'Mesh stands by itself over a narrow bed.'],
+        posted: ['A board on posts', 'Carries snow itself, where the bed is wide.'],
+      },
+      'none',
+      { changes: { ridge: ({ value }) => (value === 'posted' ? 'posted' : undefined) } },
+    ),
+    'none',
   ),
   caps: choice(
     'Cut wire ends',

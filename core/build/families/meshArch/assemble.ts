@@ -9,6 +9,7 @@ import { cropUnder, soilZ } from '../../assembly/crop';
 import { alongBed, dimension } from '../../assembly/dimension';
 import { outerFace, underHoop } from '../../parts/hoops';
 import { PULL_MM } from '../../parts/hoopFrame';
+import { buildRidge, soilPosts } from '../../parts/ridge';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
 import { FOLDS } from '../../answers/skin';
 import { endRun, looseRun, pastEnds } from '../../assembly/sheetRun';
@@ -243,11 +244,23 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     ),
   ];
   const under = underHoop(hoop, wire, footY, footZ);
+  const ridge = buildRidge(
+    a.ridge,
+    {
+      site,
+      pipe: wire,
+      hoopXs: prongXs.filter((x, i) => prongXs.indexOf(x) === i),
+      y: footY + spanMm / 2,
+      crownZ: footZ + rise,
+      post: soilPosts(site, [x0, x1]),
+    },
+    mesh,
+  );
   return ok({
     ...BARE,
-    members: [],
+    members: ridge.members,
     sheets: [...sheets, ...mesh],
-    joints,
+    joints: [...joints, ...ridge.joints],
     openings: [parting(sheets, line, x0, x1), ...mesh.map((m) => carried(m, count, [x0, footY, footZ]))],
     arches: [
       {
@@ -263,7 +276,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
         footZMm: footZ,
         baseZMm: footZ,
         cutMm: a.squares * SQUARE_MM,
-        ridge: { kind: 'tied' },
+        ridge: ridge.ridge.kind === 'posted' ? ridge.ridge : { kind: 'tied' },
       },
     ],
     under,
@@ -305,7 +318,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
         spacingLabel: '',
       }),
     ],
-    steps: meshSteps(a, { mesh, sheets, joints, spanMm, squares, straps, riseMm: rise }),
+    steps: meshSteps(a, { mesh, sheets, joints, ridge, spanMm, squares, straps, riseMm: rise }),
     remarks: [],
   });
 }

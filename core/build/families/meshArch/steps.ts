@@ -2,13 +2,15 @@ import type { Joint, SaidStep, SheetPart } from '../../assembly/types';
 import { amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
 import { tagsOf } from '../../parts/frameSteps';
-import { MINUTES, countKind, named, step } from '../../guide/step';
+import { MINUTES, countKind, named, postWork, step } from '../../guide/step';
+import type { RidgeBuilt } from '../../parts/ridge';
 import type { MeshArchAnswers } from './answers';
 
 interface Built {
   readonly mesh: readonly SheetPart[];
   readonly sheets: readonly SheetPart[];
   readonly joints: readonly Joint[];
+  readonly ridge: RidgeBuilt;
   readonly spanMm: number;
   readonly squares: number;
   readonly straps: number;
@@ -61,6 +63,25 @@ export function meshSteps(a: MeshArchAnswers, b: Built): readonly SaidStep[] {
       joints: named(b.joints, 'prongs', 'mesh ties'),
       minutes: MINUTES.start + b.mesh.length * 15,
     }),
+    ...(b.ridge.members.length > 0
+      ? [
+          step({
+            id: 'ridge',
+            title: 'Stand the ridge under it',
+            view: 'side',
+            tags: tagsOf(b.ridge.members),
+            work: [
+              ['Saw the board and its posts as the Saw shows, from the marks.'],
+              ...postWork(b.ridge.members.filter((m) => m.part === 'Ridge post')),
+              ['Lift the board under the crown until every wire lies on it, and staple each wire down.'],
+            ],
+            tools: ['hand saw', 'tape', 'level'],
+            checks: [['The board is level, and no wire stands off it']],
+            joints: b.ridge.joints,
+            minutes: MINUTES.start + b.ridge.members.length * (MINUTES.boardCut + MINUTES.place),
+          }),
+        ]
+      : []),
     step({
       id: 'cover',
       title: 'Lay both sheets and strap them',
