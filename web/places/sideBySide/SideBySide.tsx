@@ -46,6 +46,7 @@ const Page = styled.div`
     font-weight: 400;
     min-width: 11rem;
   }
+  thead td,
   thead th {
     border-top: 0;
     vertical-align: bottom;
