@@ -50,9 +50,7 @@ test('a cover of straight bars is tried under snow too: how they sag, and from w
   await expect(word).toContainText('It stands.');
 });
 
-test('beside a wall the drift is laid on the hoops; warm pipe bends more', async ({
-  page,
-}) => {
+test('beside a wall the drift is laid on the hoops; warm pipe bends more', async ({ page }) => {
   await openDemo(page);
   await chooseKind(page, 'wall', 'Hinged hoop lid');
   await page.getByRole('link', { name: 'Stand' }).click();
