@@ -1,5 +1,6 @@
 import type { Outline } from '../../outline';
 import { SHIPPED, section } from '../../catalog/catalog';
+import { stiffnessNMm2 } from '../../catalog/sections';
 import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
 import { mendsOf, outline } from '../../plan';
@@ -9,7 +10,10 @@ import { sleeveGapMm } from './hoopChecks';
 import { phraseText } from '../../base/figure';
 import { besideOf } from '../../site/plotting';
 import { firstCover } from '../../start';
-import { designSnow, oneSidedFactor, slopeFactor } from './snow';
+import { hoopCollapse } from '../frame/hoop';
+import { beamStrength } from './beam';
+import { curvatureLimitPerMm } from './limits';
+import { designSnow, driftedCase, oneSidedFactor, slopeFactor } from './snow';
 import { hoopStrength } from './strength';
 
 const inch = (x: number): number => x * MM_PER_INCH;
@@ -111,6 +115,56 @@ describe('snow', () => {
       g.site.snow = { by: 'depth', depthMm: 20, kind: 'wet' };
     };
     expect(drift(little)?.verdict).toBe('holds');
+  });
+
+  test('bars beside a wall bear what those of a lean-to would, and are mended by stouter ones; a bed farther off says nothing', () => {
+    const demo = demoGarden();
+    demo.landmarks.forEach((l) => (l.at.yMm -= 200));
+    const cover = firstCover(demo, 'wall', 'sloped-cold-frame', 'x', 'X');
+    const o = cover && outline(demo, cover);
+    if (!cover || !o?.ok) throw new Error('not built');
+    const found = o.value.checks.find((c) => c.id === 'drift');
+    const [beam] = o.value.assembly.beams;
+    const beside = besideOf(o.value.site.bed, demo.landmarks);
+    if (!beam || !beside) throw new Error('no bars, or no wall');
+    const runMm = beam.spanMm * Math.cos((beam.slopeDeg * Math.PI) / 180);
+    const wallMm = beside.heightMm - o.value.site.bed.wall.heightMm;
+    const { ratio } = beamStrength({ ...beam, drift: { wallMm, runMm, by: 'slope' } }, o.value.snow);
+    expect(found?.figure?.terms.find((t) => t.name === 'times both together are borne')?.value).toBeCloseTo(ratio, 9);
+    expect(ratio).toBeLessThan(beamStrength(beam, o.value.snow).ratio);
+    expect(phraseText(found?.text ?? [], demo.units)).toContain('Lid bars bear ');
+    expect(found?.tries.some((t) => t.change.kind === 'bar')).toBe(true);
+    // By European practice the drift reaches five metres and is at most 2 kN/m³ x h / sk: it is told there too, and is another.
+    const en = outline({ ...demo, site: { ...demo.site, practice: 'en' } }, cover);
+    expect(en.ok && en.value.checks.find((c) => c.id === 'drift')?.figure?.source).toContain('EN 1991-1-3');
+  });
+
+  test('a row of hoops under a drift gives way where one solved afresh does', () => {
+    const demo = demoGarden();
+    const tunnel = demo.covers.find((c) => c.id === 'spring-tunnel');
+    const o = tunnel && outline(demo, tunnel);
+    const arch = o?.ok ? o.value.assembly.arches[0] : undefined;
+    if (!o?.ok || !arch) throw new Error('not built');
+    const { snow } = o.value;
+    const at = { gapMm: 100, wallMm: 1500 };
+    const lone = { ...arch, weighsNPerMm: 0, ridge: { kind: 'none' } as const };
+    const { ratio } = hoopStrength(lone, snow, undefined, false, at);
+    expect(ratio).toBeLessThan(hoopStrength(lone, snow).ratio);
+    const limit = curvatureLimitPerMm(arch.section) * arch.hoop.spanMm;
+    const solved = hoopCollapse(arch.hoop, arch.sprung, {
+      ...driftedCase(snow, at, arch.hoop.spanMm),
+      used: (k) => k / limit,
+    });
+    const ei = stiffnessNMm2(arch.section, 'weeks');
+    const borne = ((solved?.load ?? NaN) * ei) / arch.hoop.spanMm ** 3 / ((snow.flatPa * arch.spacingMm) / 1e6);
+    expect(ratio / borne).toBeGreaterThan(0.985);
+    expect(ratio / borne).toBeLessThan(1.015);
+    // The wall on the right: more lies there, and the nearer the wall, the more.
+    const lies = (gapMm: number, across: number): number =>
+      driftedCase(snow, { ...at, gapMm }, arch.hoop.spanMm).shape(0, across);
+    expect(lies(100, 0.95)).toBeGreaterThan(lies(100, 0.6));
+    expect(lies(100, 0.95)).toBeGreaterThan(lies(300, 0.95));
+    expect(lies(5000, 0.95)).toBeCloseTo(1, 9);
   });
 
   test('a lean-to under a higher wall carries less, until the wall takes no more of it', () => {
