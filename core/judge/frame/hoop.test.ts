@@ -4,7 +4,17 @@ import { solveHoop } from '../../build/hoop/elastica';
 import type { Elastica } from '../../build/hoop/types';
 import { slopeFactor } from '../proof/snow';
 import { asDrawn, restAt } from './equilibrium';
-import { type HoopLoad, type LoadShape, hoopCollapse, hoopFrame, nodeCurvatures } from './hoop';
+import {
+  type HoopLoad,
+  type LoadShape,
+  borneOn,
+  crownOf,
+  hoopCollapse,
+  hoopFrame,
+  keptLoadCurve,
+  loadCurve,
+  nodeCurvatures,
+} from './hoop';
 import { modelOf } from './model';
 
 const { sprung_hoop_collapse: known } = JSON.parse(readFileSync('core/judge/frame/frames.cases.json', 'utf8')) as {
@@ -96,3 +106,72 @@ test.each([46, 52, 60])(
     expect(load).toBeGreaterThan(0.95 * sways);
   },
 );
+
+describe('wind that presses square to a hoop', () => {
+  const half = hoop(true, (Math.PI / 2) * 44);
+  test('a half circle held at its feet, pressed alike all round, sways at p R³ / EI = 8', () => {
+    // Clamped arch over 180 degrees under hydrostatic pressure: (k² - 1) EI / R³ with k = 3 (Timoshenko and Gere, sec. 7.6).
+    const curve = loadCurve(half, false, { shape: () => 0, pressure: () => 1 });
+    expect((curve?.loads.at(-1) ?? NaN) / 8).toBeGreaterThan(7.8);
+    // Long steps and 24 stretches read it up to a twentieth high.
+    expect((curve?.loads.at(-1) ?? NaN) / 8).toBeLessThan(8.4);
+    expect(curve?.mode).toBe('sway');
+  });
+  test('from the left it leans to the right, and mirrored to the left', () => {
+    const aside = (from: 'left' | 'right'): number => {
+      const frame = hoopFrame(half, true, { shape: () => 0, pressure: (x) => ((from === 'left') === x < 0.5 ? 3 : 0) });
+      const model = modelOf(frame);
+      const still = restAt(model, 0, asDrawn(model));
+      const rest = still && restAt(model, 1, still);
+      return rest?.state[3 * crownOf(frame.nodes)] ?? NaN;
+    };
+    expect(aside('left')).toBeGreaterThan(0.001);
+    expect(aside('left') + aside('right')).toBeCloseTo(0, 4);
+  });
+});
+
+describe('curves that are kept', () => {
+  const h = hoop(false, 71.3);
+  const load = { name: 'even for a test', shape: slopeFactor };
+  test('are followed no further than is asked, and further when more is', () => {
+    const short = keptLoadCurve(h, true, load, 0, 1e6, 4);
+    expect(short?.mode).toBeUndefined();
+    expect(short?.loads.at(-1)).toBeCloseTo(6, 6);
+    // Less than that is answered by what is kept already.
+    expect(keptLoadCurve(h, true, load, 0, 1e6, 5)).toBe(short);
+    const whole = keptLoadCurve(h, true, load, 0, 1e6);
+    expect(whole?.mode).toBe('sway');
+    expect(whole?.loads.at(-1)).toBeGreaterThan(20);
+    // To the end is to the end, whatever is asked later.
+    expect(keptLoadCurve(h, true, load, 0, 1e6, 4)).toBe(whole);
+  });
+  test('tell loads apart by their names, and ridges by their stiffness', () => {
+    const none = keptLoadCurve(h, true, load, 0, 1e6)?.loads.at(-1) ?? NaN;
+    expect(keptLoadCurve(h, true, load, 40, 1e6)?.loads.at(-1)).toBeGreaterThan(1.2 * none);
+    expect(keptLoadCurve(h, true, { name: 'all of it', shape: () => 1 }, 0, 1e6)?.loads.at(-1)).toBeLessThan(none);
+  });
+  test('say where a limit of bend or of sinking is met, or that it is not', () => {
+    const curve = { loads: [0, 10, 20], curvatures: [1, 2, 4], drops: [0, 0.1, 0.4], mode: 'snap' as const };
+    expect(borneOn(curve, 3, Infinity)).toEqual({ load: 15, by: 'curvature' });
+    expect(borneOn(curve, 9, 0.2)).toMatchObject({ by: 'drop' });
+    expect(borneOn(curve, 9, 0.2).load).toBeCloseTo(10 + 10 / 3, 9);
+    expect(borneOn(curve, 9, 1)).toEqual({ load: 20, by: 'snap' });
+    // Bent to its limit before anything lies on it.
+    expect(borneOn(curve, 1, 1)).toEqual({ load: 0, by: 'curvature' });
+    expect(borneOn({ ...curve, mode: undefined }, 9, 1).load).toBe(Infinity);
+  });
+});
+
+test('what a hoop weighs stays as it is while its load grows: it sinks by itself, and gives way the sooner', () => {
+  const h = hoop(false, 71.3);
+  const frame = hoopFrame(h, true, { shape: slopeFactor, own: 2 });
+  expect(frame.lines.filter((l) => l.constant)).toHaveLength(frame.elements.length);
+  const model = modelOf(frame);
+  const still = restAt(model, 0, asDrawn(model));
+  expect(still?.state[3 * crownOf(frame.nodes) + 1]).toBeLessThan(-3e-4);
+  const [light, heavy] = [0, 4].map((own) => collapse(h, { shape: slopeFactor, own }).load);
+  // Four on each of 1.62 spans: no more than one and a half times that is lost, and no less than half.
+  const spread = 4 * (71.3 / 44);
+  expect((light ?? 0) - (heavy ?? 0)).toBeGreaterThan(0.5 * spread);
+  expect((light ?? 0) - (heavy ?? 0)).toBeLessThan(1.5 * spread);
+});
