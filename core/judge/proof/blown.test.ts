@@ -48,8 +48,10 @@ test('a gust is borne in proportion: twice as near, twice the pressure; stouter 
   // Far beyond what is asked nothing is followed.
   expect(gustBorne(tunnel, 1)).toBeUndefined();
   // A bar inside helps by half of what it is.
-  const cored = borne({ ...tunnel, core: section(SHIPPED, 'emt-1/2') }, 600);
-  expect(cored).toBeGreaterThan(borne(tunnel, 600));
+  const inside = section(SHIPPED, 'rod-4');
+  const [pipe, bar] = [tunnel.section, inside].map((s) => stiffnessNMm2(s, 'fresh', 'thickness', WARM_C));
+  const cored = borne({ ...tunnel, core: inside }, 9000);
+  expect(cored / borne(tunnel, 9000)).toBeCloseTo(1 + (0.5 * (bar ?? NaN)) / (pipe ?? NaN), 1);
 });
 
 test('the hoop drawn under that gust, as warm, gives way where it is said to', () => {
@@ -74,6 +76,11 @@ test('the check says how many times, with its figure; a lull holds, a storm fail
   expect(asked?.figure?.value).toBeCloseTo(pa * times, 6);
   expect(asked?.verdict).toBe('holds');
   expect(blown('spring-tunnel', 60)?.verdict).toBe('fails');
+  // A band about it, and how often it would hold; the harder it blows, the less often.
+  const sure = asked?.sure?.of;
+  expect(sure?.low).toBeLessThan(times);
+  expect(sure?.high).toBeGreaterThan(times);
+  expect(blown('spring-tunnel', 45)?.sure?.of.chance).toBeLessThan(sure?.chance ?? 0);
   expect(blown('spring-tunnel', 60)?.tries.some((t) => t.change.kind === 'hoops')).toBe(true);
   expect(phraseText(blown('spring-tunnel', 5)?.text ?? [], garden.units)).toBe(
     'Shut in a gust hoops bear three times the pressure asked for, and more.',

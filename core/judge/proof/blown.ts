@@ -4,10 +4,11 @@ import type { Assembly } from '../../build/assembly/types';
 import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
 import { borneOn, keptLoadCurve } from '../frame/hoop';
-import { type Check, type CheckSite, verdictOf } from './check';
+import { type Check, type CheckSite, sureIn, verdictOf } from './check';
 import { stouterHoops } from './hoopChecks';
 import { curvatureLimitPerMm } from './limits';
 import { CORE_COUNTS } from './strength';
+import { sureOf, sureWords } from './sure';
 import { INSIDE, WIND_LEFT_OUT, archPressures, gustPa } from './windLoads';
 
 /** Pipe under film in the sun of a summer storm, C. Source: our own figure; a noon in spring warms it as much. */
@@ -60,6 +61,14 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
   const { shape } = arch.section;
   const wire = shape.kind === 'tube' && shape.insideMm === 0;
   const gives = found?.by === 'curvature' ? (plastic ? 'kink' : 'yield') : 'fold';
+  const { stiffness, limit } = arch.section.spreads;
+  const of =
+    found &&
+    sureOf(
+      ([gust = 1, stiff = 1, bend = 1]) =>
+        (times * (found.by === 'curvature' ? Math.min(stiff, bend) : stiff)) / gust ** 2,
+      [site.gustSpread, stiffness, limit],
+    );
   const figure: Figure = {
     label: 'Wind that the hoops bear',
     value: q * times,
@@ -88,6 +97,7 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
     {
       id: 'blown',
       leaf: 'stand',
+      ...sureIn(of && { of, words: sureWords(of, ['such a gust']) }),
       // Wire does not break: it stays as bent as the wind leaves it, and is bent back.
       verdict: wire && times < 1 ? 'tight' : verdictOf(times),
       text: found

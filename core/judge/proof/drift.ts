@@ -4,8 +4,8 @@ import { type Figure, amount } from '../../base/figure';
 import type { Bed } from '../../site/bed';
 import type { Beside } from '../../site/plotting';
 import { beamStrength } from './beam';
-import { ASK, type Check, type CheckSite, verdictOf } from './check';
-import { snowCheck } from './hoopChecks';
+import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { snowCheck, sureOfSnow } from './hoopChecks';
 import { type DesignSnow, type DriftBeside, SNOW_DENSITY, driftAtPa, driftOf, snowDepthMm } from './snow';
 import { BRUSH_AT, hoopStrength } from './strength';
 import { beamCheck } from './timberChecks';
@@ -85,6 +85,7 @@ export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readon
           : ['.']),
       ],
       figure,
+      ...sureIn(worst && sureOfSnow(worst.strength, snow)),
       caution: ASK,
       tries: worst?.tries ?? [],
     },

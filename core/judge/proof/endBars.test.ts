@@ -1,5 +1,5 @@
 import type { EndBar } from '../../build/assembly/rows';
-import { SHIPPED, section } from '../../catalog/catalog';
+import { SHIPPED, section, spreadOf } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
 import { outline } from '../../plan';
 import { startingCover } from '../../start';
@@ -15,7 +15,7 @@ const jamb = (more: Partial<EndBar> = {}): EndBar => ({
   ...more,
 });
 const checks = (bars: readonly EndBar[], gustMPerS = 30) =>
-  endBarChecks(bars, { gustMPerS, exposure: 'normal' } as CheckSite);
+  endBarChecks(bars, { gustMPerS, exposure: 'normal', gustSpread: spreadOf(SHIPPED, 'gust said') } as CheckSite);
 
 test('a jamb of 2 m with 800 mm of the end on it, in 30 m/s, worked by hand', () => {
   // q = .613 x 900 x .7 = 386.2 Pa; w = .98 x 386.2 x .8 = .3028 N/mm. I = 38.1 x 88.9³ / 12 = 2,230,736 mm4.
@@ -31,6 +31,14 @@ test('a jamb of 2 m with 800 mm of the end on it, in 30 m/s, worked by hand', ()
   expect(long?.text.join('')).toContain('sag first');
   // Twice the wind, a quarter of it.
   expect(checks([jamb()], 60)[0]?.figure?.value).toBeCloseTo(3.182 / 4, 2);
+});
+
+test('how sure: what it bears may be off with the gust and the timber, and twice as strong holds in more winters', () => {
+  const sureOf = (loadWidthMm: number) => checks([jamb({ loadWidthMm })])[0]?.sure;
+  expect(sureOf(2000)?.of.low).toBeLessThan(3.182 * 0.4);
+  expect(sureOf(2000)?.of.high).toBeGreaterThan(3.182 * 0.4);
+  expect(sureOf(2500)?.of.chance).toBeLessThan(sureOf(1250)?.of.chance ?? 0);
+  expect(sureOf(2500)?.words.join('')).toContain('winters');
 });
 
 test('of each kind the weakest speaks; in no wind nothing is said', () => {

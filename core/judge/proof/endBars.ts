@@ -3,7 +3,8 @@ import type { EndBar } from '../../build/assembly/rows';
 import { boardShape, inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
-import { ASK, type Check, type CheckSite, verdictOf } from './check';
+import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { sureOf, sureWords } from './sure';
 import { INSIDE, WIND_LEFT_OUT, gustPa } from './windLoads';
 
 /** Push of the wind on an upright end and suction inside, together. Source: ASCE/SEI 7, fig. 27.3-1, windward wall 0.8; table 26.13-1. */
@@ -56,10 +57,16 @@ export function endBarChecks(bars: readonly EndBar[], site: CheckSite): readonly
         'Simply supported beam; ASCE/SEI 7, fig. 27.3-1, wall 0.8 and 0.18 inside; NDS load duration 1.6 for wind.',
       assumes: [...WIND_LEFT_OUT, 'Nailed or screwed at both ends, with the end covered from side to side.'],
     };
+    const { stiffness, limit } = bar.section.spreads;
+    const of = sureOf(
+      ([gust = 1, stiff = 1, stands = 1]) => Math.min(bending * stands, sagging * stiff) / gust ** 2,
+      [site.gustSpread, stiffness, limit],
+    );
     return [
       {
         id: `end ${what}`,
         leaf: 'stand',
+        ...sureIn({ of, words: sureWords(of, ['such a gust']) }),
         verdict: verdictOf(figure.value),
         text: [
           `${what} of a framed end, in the wind on it: bear `,
