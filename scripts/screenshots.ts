@@ -63,6 +63,7 @@ const chrome = await chromium.launch({
   ],
 });
 try {
+  // All of them, or those that are named.
   for (const view of VIEWS.filter((v) => process.argv.length < 3 || process.argv.includes(v.name))) {
     const page = await chrome.newPage({
       viewport: view.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },

@@ -37,6 +37,9 @@ export function unit(from: Vec3, to: Vec3): Vec3 {
   return length === 0 ? [1, 0, 0] : scale(d, 1 / length);
 }
 
+/** The same angle within half a turn of nothing, rad. */
+export const wrapped = (angle: number): number => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI));
+
 /** Twice the area of the triangle o, a, b; positive where it turns left. */
 const turn = (o: Flat, a: Flat, b: Flat): number => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
 

@@ -78,6 +78,33 @@ const byWorth = (a: { readonly worth: Worth }, b: { readonly worth: Worth }): nu
 const limitOf = ({ miss, warnings, price }: Worth): number => (miss === 0 && warnings === 0 ? price : Infinity);
 
 /**
+ * Everything that can be come to from some things, each once, the nearest first; yields after each.
+ * @param most things at the most
+ * @param onFrom what one leads to; nothing where it leads no further
+ * @returns false where there is more than that
+ */
+function* outward<S>(
+  queue: S[],
+  keyOf: (s: S) => string,
+  most: number,
+  onFrom: (s: S) => readonly S[] | undefined,
+): Generator<undefined, boolean> {
+  const seen = new Set(queue.map(keyOf));
+  for (let i = 0; i < queue.length; i++) {
+    const on = onFrom(queue[i] as S) ?? [];
+    yield;
+    for (const next of on) {
+      const key = keyOf(next);
+      if (seen.has(key)) continue;
+      if (queue.length >= most) return false;
+      seen.add(key);
+      queue.push(next);
+    }
+  }
+  return true;
+}
+
+/**
  * Looks for the best of a space: a small one as a whole, a large one by descent from its starts, by restarts, and at last by what two
  * changes at once make of the best. Yields after everything that is judged, so that it can be stopped with the best so far.
  * @param starts in the order in which they are tried
@@ -127,22 +154,15 @@ export function* search<S, J extends Worth>(
 
   /** Everything that changes lead to from the starts; false where that is too much. */
   function* everything(): Generator<SearchState<S, J>, boolean> {
-    const queue = [...begun];
-    const seen = new Set(queue.map(space.keyOf));
-    for (let i = 0; i < queue.length; i++) {
-      const s = queue[i] as S;
+    const walk = outward([...begun], space.keyOf, small, (s) => {
       const found = judge(s);
+      return found && space.movesOf(s, found.worth, true);
+    });
+    for (;;) {
+      const { done, value } = walk.next();
+      if (done) return value;
       yield state();
-      if (!found) continue;
-      for (const next of space.movesOf(s, found.worth, true)) {
-        const key = space.keyOf(next);
-        if (seen.has(key)) continue;
-        if (queue.length >= small) return false;
-        seen.add(key);
-        queue.push(next);
-      }
     }
-    return true;
   }
 
   /** From one to a better neighbour, and on, until a whole round finds none: each change is tried on what was found before it. */
@@ -246,25 +266,15 @@ export function everyWhole<S, J extends Worth>(
   most: number,
 ): readonly Judged<S, J>[] | undefined {
   const whole: Judged<S, J>[] = [];
-  const seen = new Set([space.keyOf(start)]);
-  const queue = [start];
-  for (let i = 0; i < queue.length; i++) {
-    const s = queue[i] as S;
+  const walk = outward([start], space.keyOf, most, (s) => {
     const worth = space.judge(s);
-    if (!worth) continue;
-    if (worth.miss === 0) {
-      whole.push({ s, worth });
-      continue;
-    }
-    for (const next of space.movesOf(s, worth, false)) {
-      const key = space.keyOf(next);
-      if (seen.has(key)) continue;
-      if (seen.size >= most) return undefined;
-      seen.add(key);
-      queue.push(next);
-    }
+    if (worth?.miss === 0) whole.push({ s, worth });
+    return worth && worth.miss > 0 ? space.movesOf(s, worth, false) : undefined;
+  });
+  for (;;) {
+    const { done, value } = walk.next();
+    if (done) return value ? whole : undefined;
   }
-  return whole;
 }
 
 export interface ClimbOptions<J> {

@@ -35,6 +35,10 @@ export function areaMm2(s: Pick<SectionSpec, 'key' | 'shape'>): number {
     : s.shape.thicknessMm * s.shape.widthMm;
 }
 
+/** Depth of a section in the way that it bends: a board across the named side. */
+export const depthMm = ({ shape }: Pick<SectionSpec, 'shape'>, across: 'thickness' | 'width'): number =>
+  shape.kind === 'tube' ? shape.outsideMm : across === 'width' ? shape.widthMm : shape.thicknessMm;
+
 /** Second moment of area, mm^4; a board bends across the named side. */
 export function inertiaMm4(s: Pick<SectionSpec, 'key' | 'shape'>, across: 'thickness' | 'width' = 'thickness'): number {
   if (s.shape.kind === 'tube') return (Math.PI / 64) * (s.shape.outsideMm ** 4 - s.shape.insideMm ** 4);

@@ -1,5 +1,5 @@
 import { blockCorners, boardCorners, memberPoints, panelFaces } from '../build/assembly/solids';
-import { type Flat, type Vec3, type View, area, flatten, hull } from '../base/geometry';
+import { type Flat, type Vec3, type View, area, flatten, hull, wrapped } from '../base/geometry';
 import type { Bed } from '../site/bed';
 import type { Survey } from '../site/survey';
 import { tubeShape } from '../catalog/sections';
@@ -70,9 +70,6 @@ export function thinned(points: readonly Flat[]): readonly Flat[] {
   if (last) kept.push(last);
   return kept;
 }
-
-/** The same angle within half a turn of nothing. */
-const wrapped = (angle: number): number => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI));
 
 /** How near a point is to whoever looks. */
 const DEPTH: Readonly<Record<View, (p: Vec3) => number>> = {

@@ -1,4 +1,5 @@
 /** Frames made of a line of points: arches, cantilevers, hoops. */
+import { wrapped } from '../../base/geometry';
 import { shortening } from './element';
 import type { Beam, FrameNode } from './types';
 
@@ -6,8 +7,6 @@ export interface AxisPoint extends FrameNode {
   /** Direction of the axis, rad from x. */
   readonly angle: number;
 }
-
-const wrapped = (a: number): number => a - 2 * Math.PI * Math.round(a / (2 * Math.PI));
 
 /**
  * Slender elements along a line of points.

@@ -8,6 +8,7 @@
  * Source: M. A. Crisfield, Non-linear Finite Element Analysis of Solids and Structures, vol. 1, ch. 7 (co-rotational beam,
  * eq. 7.86 for the shallow-arch strain).
  */
+import { wrapped } from '../../base/geometry';
 import type { Bar, Beam } from './types';
 
 /** What an element does at its ends: pull along the chord (N) and moments on its ends (N mm), against the clock. */
@@ -24,9 +25,6 @@ export interface ElementWork {
 }
 
 export const elementWork = (): ElementWork => ({ force: new Float64Array(6), stiffness: new Float64Array(36) });
-
-/** The same angle within half a turn of nothing. */
-const wrapped = (angle: number): number => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI));
 
 /** Part by which bending shortens the chord. */
 export const shortening = (t1: number, t2: number): number => (2 * t1 * t1 - t1 * t2 + 2 * t2 * t2) / 30;

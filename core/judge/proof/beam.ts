@@ -1,14 +1,12 @@
 import type { BeamRow } from '../../build/assembly/rows';
 import { SHIPPED, spreadOf } from '../../catalog/catalog';
-import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
+import { stiffnessNMm2 } from '../../catalog/sections';
 import type { Spread } from '../../catalog/types';
 import { amount } from '../../base/figure';
-import { type DesignSnow, PRACTICES, SNOW_DENSITY, driftAsEvenPa, straightShare } from './snow';
+import { type DesignSnow, PRACTICES, SNOW_DENSITY, driftAsEvenPa, snowOf, straightShare } from './snow';
 import { SHORT_LOAD } from './limits';
+import { MOST_SAG, perNewtonMm } from './simpleBeam';
 import { LEFT_OUT, type SnowStrength, UNIT_PA, snowSure, wetDepthMm } from './strength';
-
-/** Most sag of a bar under snow, as a part of its span. */
-const SAG = 1 / 180;
 
 /**
  * Snow on a sloped bar between two supports, as a part of the flat load.
@@ -41,7 +39,8 @@ export interface BeamUnder {
 
 /**
  * One of a row of straight bars under snow: a simply supported beam under an even load.
- * Source: M = w L^2 / 8, sag = 5 w L^4 / 384 EI; limit span / 180 and the design bending stress of the section.
+ * Limits: span / 180 and the design bending stress of the section.
+ * @see perNewtonMm
  */
 export function beamUnder(beam: BeamRow, snow: DesignSnow): BeamUnder {
   const s = beam.section;
@@ -54,15 +53,10 @@ export function beamUnder(beam: BeamRow, snow: DesignSnow): BeamUnder {
   const snowPerMm = ((snow.flatPa * lies + driftPa) * beam.loadWidthMm * Math.cos(slope) ** 2) / 1e6;
   const ownPerMm = (beam.weighsNPerMm ?? 0) * Math.cos(slope);
   const perMm = snowPerMm + ownPerMm;
-  const depth =
-    s.shape.kind === 'tube' ? s.shape.outsideMm : beam.across === 'width' ? s.shape.widthMm : s.shape.thicknessMm;
-  // Of a load of 1 N/mm.
-  const stress = ((beam.spanMm ** 2 / 8) * depth) / 2 / inertiaMm4(s, beam.across);
+  const { stressMPa, sagMm } = perNewtonMm(s, beam.across, beam.spanMm, 'weeks');
   const plastic = (material.eGPa * 1000 * material.longTermFactor * 3.5) / 100;
   const limit = material.limitMPa === null ? plastic : material.limitMPa * SHORT_LOAD;
-  const ei = stiffnessNMm2(s, 'weeks', beam.across);
-  const sag = (5 * beam.spanMm ** 4) / (384 * ei);
-  const mostSagMm = beam.spanMm * SAG;
+  const mostSagMm = beam.spanMm * MOST_SAG;
   const times = (bears: number): number => (snowPerMm > 0 ? Math.max(0, bears - ownPerMm) / snowPerMm : Infinity);
   return {
     lies,
@@ -70,10 +64,10 @@ export function beamUnder(beam: BeamRow, snow: DesignSnow): BeamUnder {
     snowCase,
     perMm,
     ownPerMm,
-    sagMm: perMm * sag,
+    sagMm: perMm * sagMm,
     mostSagMm,
-    bending: times(limit / stress),
-    sagging: times(mostSagMm / sag),
+    bending: times(limit / stressMPa),
+    sagging: times(mostSagMm / sagMm),
   };
 }
 
@@ -83,8 +77,7 @@ export const timesBorne = ({ bending, sagging }: BeamUnder): number => Math.min(
 /** How many times a snow may lie until a bar bears no more; beside a wall the drift of each depth with it. */
 export function timesUntil(beam: BeamRow, snow: DesignSnow): number {
   if (!beam.drift) return timesBorne(beamUnder(beam, snow));
-  const bears = (times: number): boolean =>
-    timesBorne(beamUnder(beam, { ...snow, groundPa: times * snow.groundPa, flatPa: times * snow.flatPa })) >= 1;
+  const bears = (times: number): boolean => timesBorne(beamUnder(beam, snowOf(snow, times * snow.flatPa))) >= 1;
   let [low, high] = [0, 1];
   while (high < 1e6 && bears(high)) [low, high] = [high, 2 * high];
   for (let i = 0; i < 30; i++) {

@@ -9,7 +9,7 @@ import { stouterHoops } from './hoopChecks';
 import { curvatureLimitPerMm } from './limits';
 import { CORE_COUNTS } from './strength';
 import { sureOf, sureWords } from './sure';
-import { INSIDE, WIND_LEFT_OUT, archPressures, gustPa } from './windLoads';
+import { INSIDE, WIND_LEFT_OUT, gustPa, pressureOn } from './windLoads';
 
 /** Pipe under film in the sun of a summer storm, C. Source: our own figure; a noon in spring warms it as much. */
 export const WARM_C = 40;
@@ -36,12 +36,10 @@ export function gustBorne(
   const asked = ((pa * spacingMm) / 1e6) * (span ** 3 / eiNMm2);
   if (!(asked > 0)) return undefined;
   const bends = curvatureLimitPerMm(section, 'gust') * span;
-  const { windward, middle, lee } = archPressures(hoop.heightMm / span);
   const cases = hoop.feet.kind === 'fixed' ? [SUCKING, PRESSING] : [SUCKING];
   return cases
     .flatMap(({ name, inside }) => {
-      const pressure = (across: number): number => (across < 0.25 ? windward : across > 0.75 ? lee : middle) - inside;
-      const load = { name, shape: () => 0, pressure };
+      const load = { name, shape: () => 0, pressure: pressureOn(hoop.heightMm / span, inside) };
       const curve = keptLoadCurve(hoop, sprung, load, 0, bends, FAR_ENOUGH * asked);
       // A hoop that finds no rest by itself bears nothing.
       const { load: most, by } = curve ? borneOn(curve, bends, Infinity) : { load: 0, by: 'sway' as const };

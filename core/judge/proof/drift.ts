@@ -5,10 +5,10 @@ import type { Bed } from '../../site/bed';
 import type { Beside } from '../../site/plotting';
 import { beamStrength } from './beam';
 import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
-import { snowCheck, sureOfSnow } from './hoopChecks';
+import { snowTries, sureOfSnow } from './hoopChecks';
 import { type DesignSnow, type DriftBeside, SNOW_DENSITY, driftAtPa, driftOf, snowDepthMm } from './snow';
 import { BRUSH_AT, hoopStrength } from './strength';
-import { beamCheck } from './timberChecks';
+import { beamTries } from './timberChecks';
 
 /** The wall or fence beside a bed, where the drift of it reaches the cover. */
 export function driftBeside({ gapMm, heightMm }: Beside, { wall }: Bed, snow: DesignSnow): DriftBeside | undefined {
@@ -29,14 +29,15 @@ export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readon
   const drift = driftOf(snow, wallMm);
   const atEdgePa = driftAtPa(drift, gapMm);
   const moreMm = snowDepthMm(atEdgePa);
-  const hoops = arches.map((arch) => {
-    const strength = hoopStrength(arch, snow, snowSpread, false, at);
-    return { strength, tries: snowCheck(arch, strength, snow, site.site.catalog).tries };
-  });
+  const { catalog } = site.site;
+  const hoops = arches.map((arch) => ({
+    strength: hoopStrength(arch, snow, snowSpread, false, at),
+    tries: () => snowTries(arch, catalog),
+  }));
   const bars = beams.map((beam) => {
     const runMm = beam.spanMm * Math.cos((beam.slopeDeg * Math.PI) / 180);
     const strength = beamStrength({ ...beam, drift: { wallMm, runMm, by: 'slope' } }, snow, snowSpread);
-    return { strength, tries: beamCheck(beam, strength, snow, site.site.catalog).tries };
+    return { strength, tries: () => beamTries(beam, catalog) };
   });
   const worst = [...hoops, ...bars].sort((a, b) => a.strength.ratio - b.strength.ratio)[0];
   const { what, ratio } = worst?.strength ?? { what: 'The cover', ratio: Infinity };
@@ -87,7 +88,7 @@ export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readon
       figure,
       ...sureIn(worst && sureOfSnow(worst.strength, snow)),
       caution: ASK,
-      tries: worst?.tries ?? [],
+      tries: worst?.tries() ?? [],
     },
   ];
 }

@@ -1,9 +1,9 @@
 /** Studs, jambs and headers of a framed end, in the wind that blows on it. */
 import type { EndBar } from '../../build/assembly/rows';
-import { boardShape, inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
 import { type Figure, amount } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
 import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { MOST_SAG, perNewtonMm } from './simpleBeam';
 import { sureOf, sureWords } from './sure';
 import { INSIDE, WIND_LEFT_OUT, gustPa } from './windLoads';
 
@@ -11,8 +11,6 @@ import { INSIDE, WIND_LEFT_OUT, gustPa } from './windLoads';
 const ON_END = 0.8 + INSIDE.shut;
 /** Timber in a gust bears more than for good. Source: ANSI/AWC NDS, table 2.3.2, load duration 1.6 for wind. */
 const GUST_LOAD = 1.6;
-/** Most sag of a bar, as a part of its span. */
-const SAG = 1 / 180;
 
 /** Times the gust asked for that a bar bears, by its stress and by its sag. */
 function borne(
@@ -20,10 +18,9 @@ function borne(
   pa: number,
 ): { readonly bending: number; readonly sagging: number; readonly perMm: number } {
   const perMm = (ON_END * pa * loadWidthMm) / 1e6;
-  const stress = (((perMm * spanMm ** 2) / 8) * boardShape(section).widthMm) / 2 / inertiaMm4(section, 'width');
-  const sag = (5 * perMm * spanMm ** 4) / (384 * stiffnessNMm2(section, 'fresh', 'width'));
+  const { stressMPa, sagMm } = perNewtonMm(section, 'width', spanMm, 'fresh');
   const limit = (section.material.limitMPa ?? 0) * GUST_LOAD;
-  return { bending: limit / stress, sagging: (spanMm * SAG) / sag, perMm };
+  return { bending: limit / (perMm * stressMPa), sagging: (spanMm * MOST_SAG) / (perMm * sagMm), perMm };
 }
 
 /** Whether the bars of framed ends bear the gust asked for, the weakest of each kind: beams on edge between two ends. */

@@ -11,6 +11,7 @@ import { type Check, sureIn, verdictOf } from './check';
 import { footThrustN } from './hoopFigures';
 import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
+import { perNewtonMm } from './simpleBeam';
 import { sureWords } from './sure';
 
 const inch = (x: number): number => x * MM_PER_INCH;
@@ -57,6 +58,12 @@ export function stouterHoops(arch: ArchRow, catalog: Catalog): Check['tries'] {
   ];
 }
 
+/** What makes hoops carry more snow. */
+export const snowTries = (arch: ArchRow, catalog: Catalog): Check['tries'] => [
+  { label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } },
+  ...stouterHoops(arch, catalog),
+];
+
 export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const figure = strength.figures[0];
   const verdict = verdictOf(strength.ratio);
@@ -79,7 +86,7 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
     figure,
     ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
-    tries: [{ label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } }, ...stouterHoops(arch, catalog)],
+    tries: snowTries(arch, catalog),
   };
 }
 
@@ -195,7 +202,7 @@ export function railCheck(rail: PushedRail, arch: ArchRow): Check {
   const thrust = Math.max(0, footThrustN(arch));
   const perMm = thrust / rail.pushesAtMm;
   const ei = stiffnessNMm2(rail.section, 'fresh', rail.across);
-  const bow = (5 * perMm * rail.freeLengthMm ** 4) / (384 * ei);
+  const bow = perMm * perNewtonMm(rail.section, rail.across, rail.freeLengthMm, 'fresh').sagMm;
   const limit = Math.min(inch(0.5), rail.freeLengthMm / 100);
   return {
     id: 'rail',

@@ -1,10 +1,14 @@
 /** Where the stuff of a bar gives way. */
-import { thicknessMm } from '../../catalog/sections';
+import { depthMm, inertiaMm4, thicknessMm } from '../../catalog/sections';
 import type { Section } from '../../catalog/types';
 import { bendLimitsPercent } from '../../build/hoop/strain';
 
 /** Bending stress for timber under snow, above the long-term figure by the usual short-load factor. */
 export const SHORT_LOAD = 1.15;
+
+/** Moment at which a board on edge breaks under snow, N mm; none of what has no limit of stress. */
+export const breakingMomentNMm = (s: Section): number =>
+  ((s.material.limitMPa ?? 0) * SHORT_LOAD * inertiaMm4(s, 'width')) / (depthMm(s, 'width') / 2);
 
 /** Fibre strain at which warm plastic pipe kinks in a gust, percent. Source: our own figure, between what bends hard for good and yield. */
 const GUST_PERCENT = 5;

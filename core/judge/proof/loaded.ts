@@ -7,7 +7,7 @@ import { loadPath } from '../frame/path';
 import { type DesignSnow, type DriftBeside, archCases, driftedCase, snowOf } from './snow';
 import { curvatureLimitPerMm } from './limits';
 import { hungN, partKept, partOfPipe, ridgeSpringNPerMm } from './strength';
-import { INSIDE, archPressures } from './windLoads';
+import { INSIDE, pressureOn } from './windLoads';
 
 /** What lies and blows on it. */
 export interface Loading {
@@ -63,9 +63,8 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
   const shape = lying?.shape ?? (() => 0);
   const part = lying ? partOfPipe(arch, lying) : 1;
   const per = (part * (spacingMm / 1e6) * span ** 3) / ei;
-  const { windward, middle, lee } = archPressures(hoop.heightMm / span);
-  const windAt = (across: number): number =>
-    loading.windPa * ((across < 0.25 ? windward : across > 0.75 ? lee : middle) - INSIDE[loading.ends]);
+  const blows = pressureOn(hoop.heightMm / span, INSIDE[loading.ends]);
+  const windAt = (across: number): number => loading.windPa * blows(across);
   const frame = hoopFrame(hoop, arch.sprung, {
     shape,
     size: loading.flatPa * per * (lying ? partKept(arch, lying) : 1),

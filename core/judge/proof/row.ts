@@ -1,9 +1,9 @@
 /** A row of hoops whose crowns a ridge joins: the ridge as a beam on the hoops' springs. */
 import { addTo, factorize, skyline, solveInPlace } from '../../base/skyline';
 import type { ArchRow } from '../../build/assembly/rows';
-import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
+import { stiffnessNMm2 } from '../../catalog/sections';
 import type { LoadCurve } from '../frame/hoop';
-import { SHORT_LOAD, curvatureLimitPerMm } from './limits';
+import { breakingMomentNMm, curvatureLimitPerMm } from './limits';
 import type { SnowCase } from './snow';
 
 /**
@@ -38,10 +38,7 @@ export function joiningRidge({ ridge, tags, section, spacingMm, hoop, core }: Ar
   if (ridge.kind !== 'tied' || !ridge.section || tags.length < 3 || core) return undefined;
   const own = ridge.section;
   const ei = stiffnessNMm2(own, 'weeks', 'width');
-  const half = (own.shape.kind === 'board' ? own.shape.widthMm : own.shape.outsideMm) / 2;
-  const { limitMPa } = own.material;
-  const breaks =
-    limitMPa === null ? curvatureLimitPerMm(own) : (limitMPa * SHORT_LOAD * inertiaMm4(own, 'width')) / half / ei;
+  const breaks = own.material.limitMPa === null ? curvatureLimitPerMm(own) : breakingMomentNMm(own) / ei;
   return {
     hoops: tags.length,
     spacing: spacingMm / hoop.spanMm,

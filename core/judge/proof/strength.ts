@@ -1,11 +1,11 @@
 import type { ArchRow } from '../../build/assembly/rows';
 import { GRAVITY } from '../../base/gravity';
 import { SHIPPED, spreadOf } from '../../catalog/catalog';
-import { inertiaMm4, stiffnessNMm2 } from '../../catalog/sections';
+import { stiffnessNMm2 } from '../../catalog/sections';
 import type { Section, Spread } from '../../catalog/types';
 import { type Figure, amount } from '../../base/figure';
 import { type Borne, type LoadCurve, type NamedLoad, borneOn, keptLoadCurve } from '../frame/hoop';
-import { SHORT_LOAD, curvatureLimitPerMm } from './limits';
+import { breakingMomentNMm, curvatureLimitPerMm } from './limits';
 import { COSTS, joiningRidge, timesShared } from './row';
 import {
   type DesignSnow,
@@ -237,10 +237,7 @@ export function ridgeSpringNPerMm(arch: ArchRow): number {
 function ridgeBoardN(arch: ArchRow): number {
   if (arch.ridge.kind !== 'posted') return Infinity;
   const { section: s, spanMm } = arch.ridge;
-  const limit = (s.material.limitMPa ?? 0) * SHORT_LOAD;
-  const depth = s.shape.kind === 'board' ? s.shape.widthMm : s.shape.outsideMm;
-  const momentNMm = (limit * inertiaMm4(s, 'width')) / (depth / 2);
-  const bears = (8 * momentNMm * arch.spacingMm) / spanMm ** 2;
+  const bears = (8 * breakingMomentNMm(s) * arch.spacingMm) / spanMm ** 2;
   return Math.max(0, bears - (arch.hungKgPerM ?? 0) * GRAVITY * (arch.spacingMm / 1000));
 }
 

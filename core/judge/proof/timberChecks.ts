@@ -38,6 +38,15 @@ export const moreOf = (asked: CountAsked | undefined, most: number): Check['trie
       }))
     : [];
 
+/** What makes bars carry more snow. */
+export const beamTries = (beam: BeamRow, catalog: Catalog): Check['tries'] => [
+  ...stouterBoards(beam.section, catalog).map((s) => ({
+    label: [s.name] as Phrase,
+    change: { kind: 'bar', key: s.key } as const,
+  })),
+  ...moreOf(beam.asked, 4),
+];
+
 /** Whether the bars carry the snow asked of them. */
 export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const askedMm = snowDepthMm(snow.groundPa);
@@ -58,13 +67,7 @@ export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSno
     figure: Number.isFinite(strength.wetSnowMm) ? strength.figures[0] : undefined,
     ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
-    tries: [
-      ...stouterBoards(beam.section, catalog).map((s) => ({
-        label: [s.name] as Phrase,
-        change: { kind: 'bar', key: s.key } as const,
-      })),
-      ...moreOf(beam.asked, 4),
-    ],
+    tries: beamTries(beam, catalog),
   };
 }
 

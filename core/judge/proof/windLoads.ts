@@ -51,6 +51,15 @@ export const archPressures = (
   return { windward: 1.4 * r, middle: -0.7 - r, lee: -0.5 };
 };
 
+/**
+ * Pressure on an arch by how far across it is, as parts of that of the gust, inward positive; the wind blows from the left.
+ * @param inside what presses inside, outward positive
+ */
+export const pressureOn = (riseToSpan: number, inside: number): ((across: number) => number) => {
+  const { windward, middle, lee } = archPressures(riseToSpan);
+  return (across) => (across < 0.25 ? windward : across > 0.75 ? lee : middle) - inside;
+};
+
 /** What lifts an arch, level parts of it together, with what leaks inside. */
 export function liftCoefficient(riseToSpan: number): number {
   const { windward, middle, lee } = archPressures(riseToSpan);
