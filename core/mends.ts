@@ -1,5 +1,6 @@
 /** Changes that mend what fails, each tried on the design itself. */
 import type { Phrase } from './base/figure';
+import { remembered } from './base/remember';
 import type { Answers, Change } from './build/answers/asked';
 import { quickPrice } from './cut';
 import type { Check } from './judge/proof/check';
@@ -27,7 +28,10 @@ const MENDS_PER_CHECK = 3;
  * @param priceOf what a design costs; mends of one check are looked for by the quick rule, and told at this price
  */
 export function findMends(o: Outline, redo: Redo, priceOf: (o: Outline) => number = quickPrice): readonly Mend[] {
-  const { sets, proven } = changeSets(o, redo, priceOf);
+  // The design as it is stands beside each of its mends: it is priced once.
+  const prices = remembered<number>();
+  const price = (of: Outline): number => prices(of, [], () => priceOf(of));
+  const { sets, proven } = changeSets(o, redo, price);
   const found = sets
     .map((s, i) => ({ s, proven: proven && i === 0 }))
     // One change alone stands beside its check already.
@@ -38,7 +42,7 @@ export function findMends(o: Outline, redo: Redo, priceOf: (o: Outline) => numbe
       outline: s.outline,
       proven: first,
     }));
-  return [...priced(o, found, priceOf), ...singleMends(o, redo, priceOf)];
+  return [...priced(o, found, price), ...singleMends(o, redo, price)];
 }
 
 /** For every check that fails or is tight, the changes that each mend it alone. */
