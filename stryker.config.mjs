@@ -18,6 +18,7 @@ export const FLOORS = Object.keys(NEAR);
 
 const part = process.env['MUTATE'] ?? 'root';
 const only = process.env['MUTATE_ONLY'] ?? '';
+const everyTest = process.env['MUTATE_BEFORE'] === 'all';
 const ofFile = part.endsWith('.ts');
 const floor = ofFile ? (/^core\/(\w+)\//.exec(part)?.[1] ?? 'root') : part;
 const mutated = ofFile ? part : floor === 'root' ? 'core/*.ts' : `core/${floor}/**/*.ts`;
@@ -28,7 +29,7 @@ export default {
   jest: {
     config: {
       ...jest,
-      testMatch: NEAR[floor].map(
+      testMatch: (everyTest ? ['core/**'] : NEAR[floor]).map(
         (dir) => `<rootDir>/${dir}/${dir === 'core' || dir.endsWith('*') ? '' : '**/'}*.test.ts`,
       ),
       testPathIgnorePatterns: ['fuzz', 'invariants', 'families/families', 'jointMarks'].map((x) => `${x}\\.test`),

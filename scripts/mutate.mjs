@@ -1,6 +1,7 @@
 /**
- * npm run mutate [-- floor or file...] [--sample N] [--seed S]: small faults put into core/ one at a time; prints the table that
- * docs/mutation.md keeps. With --sample only N places of each part are hurt, drawn at random: a floor in minutes, not hours.
+ * npm run mutate [-- floor or file...] [--sample N] [--seed S] [--all]: small faults put into core/ one at a time; prints the table that
+ * docs/mutation.md keeps. With --sample only N places of each part are hurt, drawn at random: a floor in minutes, not hours. With --all each
+ * fault is put before every test of core/ that runs it, not only those near it.
  */
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
@@ -11,7 +12,11 @@ import { ROOT } from './setup.mjs';
 
 const { positionals: asked, values } = parseArgs({
   allowPositionals: true,
-  options: { sample: { type: 'string' }, seed: { type: 'string', default: '1' } },
+  options: {
+    sample: { type: 'string' },
+    seed: { type: 'string', default: '1' },
+    all: { type: 'boolean', default: false },
+  },
 });
 const fail = (words) => {
   process.stderr.write(`${words}\n`);
@@ -61,7 +66,7 @@ const rows = (asked.length > 0 ? asked : FLOORS).map((part) => {
   spawnSync(stryker, ['run', 'stryker.config.mjs'], {
     cwd: ROOT,
     stdio: 'inherit',
-    env: { ...process.env, MUTATE: part, MUTATE_ONLY: only },
+    env: { ...process.env, MUTATE: part, MUTATE_ONLY: only, MUTATE_BEFORE: values.all ? 'all' : 'near' },
   });
   const report = existsSync(file) ? readFileSync(file, 'utf8') : '';
   if (report === '') return `| ${part} | not finished | | |`;
