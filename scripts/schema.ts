@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { gardenSchema } from '../core/garden/garden';
 
 /** Writes docs/garden.schema.json from the Zod schema, which is its only source. */

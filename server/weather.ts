@@ -1,7 +1,8 @@
 /** The weather service: simulated, and marked so in every answer. A real one would answer the same questions in the same form. */
 import express, { Router, type Request, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, text, whole } from '../core/base/schema';
 import { issueFaults } from '../core/base/issues';
 import { simulatedForecast, simulatedWeather } from '../core/judge/weather/simulated';
 import { bedModelSchema, pairReadings } from '../core/judge/climate/thermometer';
@@ -19,23 +20,24 @@ const MOST_BODY = '60kb';
 
 /** A number as an address writes it; nothing at all is no number. */
 const number = (least: number, most: number) =>
-  z
-    .string()
-    .regex(/^-?\d{1,6}(\.\d{1,9})?$/, `must be a number from ${least} to ${most}`)
-    .transform(Number)
-    .pipe(z.number().min(least).max(most));
+  z.pipe(
+    z.pipe(
+      z.string().check(z.regex(/^-?\d{1,6}(\.\d{1,9})?$/, `must be a number from ${least} to ${most}`)),
+      z.transform(Number),
+    ),
+    between(least, most),
+  );
 const count = (most: number) =>
-  z
-    .string()
-    .regex(/^\d{1,6}$/, `must be a whole number from 1 to ${most}`)
-    .transform(Number)
-    .pipe(z.number().min(1).max(most));
+  z.pipe(
+    z.pipe(z.string().check(z.regex(/^\d{1,6}$/, `must be a whole number from 1 to ${most}`)), z.transform(Number)),
+    between(1, most),
+  );
 const instant = z.iso.datetime({ offset: true, message: 'must be a time such as 2027-01-15T14:00:00Z' });
 const place = {
   lat: number(-90, 90),
   lon: number(-180, 180),
-  elevation: number(-500, 9000).default(0),
-  seed: z.string().max(40).default(''),
+  elevation: z._default(number(-500, 9000), 0),
+  seed: z._default(text(40), ''),
 };
 const pastSchema = z.strictObject({ ...place, from: instant, hours: count(MOST_HOURS) });
 const forecastSchema = z.strictObject({
@@ -51,7 +53,7 @@ function rounded(w: Weather): Weather {
 }
 
 /** Answers with what a schema reads of the question, or says of each field what would be right. */
-function answering<T>(schema: z.ZodType<T>, answer: (asked: T) => unknown) {
+function answering<T>(schema: z.ZodMiniType<T>, answer: (asked: T) => unknown) {
   return (request: Request, response: Response): void => {
     const read = schema.safeParse(request.query);
     response.set('Cache-Control', 'no-store');
@@ -61,18 +63,18 @@ function answering<T>(schema: z.ZodType<T>, answer: (asked: T) => unknown) {
 }
 
 const pairSchema = z.strictObject({
-  lat: z.number().min(-90).max(90),
-  lon: z.number().min(-180).max(180),
-  elevation: z.number().min(-500).max(9000),
+  lat: between(-90, 90),
+  lon: between(-180, 180),
+  elevation: between(-500, 9000),
   exposure: z.enum(['exposed', 'normal', 'sheltered']),
-  utcHours: z.number().min(-14).max(14),
+  utcHours: between(-14, 14),
   bed: bedModelSchema,
   tending: tendingSchema,
   from: instant,
-  hours: z.number().int().min(1).max(MOST_PAIR_HOURS),
-  seed: z.string().max(60),
+  hours: whole(1, MOST_PAIR_HOURS),
+  seed: text(60),
   /** From one reading to the next, ms: a pair that is watched sends them one by one. */
-  paceMs: z.number().int().min(0).max(MOST_PACE_MS).default(0),
+  paceMs: z._default(whole(0, MOST_PACE_MS), 0),
 });
 
 /** A stream of readings: a line of JSON for each hour, as a pair of thermometers would send them; it ends when nobody hears it any more. */

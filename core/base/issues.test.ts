@@ -1,13 +1,13 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { amount, phraseText } from './figure';
 import { issueFaults } from './issues';
 import { messageOf } from './result';
 import { CROPS, crop } from '../catalog/crops';
 
 const schema = z.strictObject({
-  lengthMm: z.number().min(100).max(5000),
-  count: z.number().int().min(2),
-  name: z.string().min(1).max(5),
+  lengthMm: z.number().check(z.gte(100), z.lte(5000)),
+  count: z.number().check(z.int(), z.gte(2)),
+  name: z.string().check(z.minLength(1), z.maxLength(5)),
   list: z.array(z.strictObject({ heightMm: z.number() })),
 });
 const faults = (value: object) => {
@@ -59,9 +59,9 @@ test('crops have a height, a killing temperature and a key of their own', () => 
 
 test('more than and at least are told apart, and what a file holds is shown no longer than it can be read', () => {
   const shape = z.object({
-    a: z.number().positive(),
-    b: z.number().int().min(2),
-    c: z.record(z.string(), z.number().lt(3)),
+    a: z.number().check(z.positive()),
+    b: z.number().check(z.int(), z.gte(2)),
+    c: z.record(z.string(), z.number().check(z.lt(3))),
   });
   const faults = (value: unknown): readonly string[] => {
     const read = shape.safeParse(value);

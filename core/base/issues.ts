@@ -1,6 +1,9 @@
-import type { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Fault } from './result';
 import { MM_PER_INCH } from './length';
+
+// The small form of the library says only that something is wrong until it is given words.
+z.config(z.locales.en());
 
 /** Longest word and longest message that are shown of what a file holds. */
 const WORD = 60;

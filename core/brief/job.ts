@@ -1,5 +1,6 @@
 /** A brief as a file of its own: a garden with a bed in it, or a bed alone; and its answer as plain data. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, word } from '../base/schema';
 import { issueFaults } from '../base/issues';
 import { phraseText } from '../base/figure';
 import { type Fault, type Result, fail, failAll, ok } from '../base/result';
@@ -14,40 +15,42 @@ import type { Asked } from './find';
 import { apart, equal, priceOf } from './offers';
 
 export const BRIEF_FORMAT = 'cabanon-brief';
-const size = z.number().min(150).max(20_000);
+const size = between(150, 20_000);
 
 const jobSchema = z
   .strictObject({
     format: z.literal(BRIEF_FORMAT),
     version: z.literal(1),
     /** A whole garden as its file has it, and which of its beds. */
-    garden: z.record(z.string(), z.unknown()).optional(),
-    bedId: z.string().min(1).max(40).optional(),
+    garden: z.optional(z.record(z.string(), z.unknown())),
+    bedId: z.optional(word(40)),
     /** Or a square, level bed alone. */
-    bed: z
-      .strictObject({
+    bed: z.optional(
+      z.strictObject({
         lengthMm: size,
         widthMm: size,
-        wallHeightMm: z.number().min(0).max(1500),
-        wallThicknessMm: z.number().min(1).max(400),
-        soilBelowRimMm: z.number().min(0).max(1000).default(50),
-      })
-      .optional(),
+        wallHeightMm: between(0, 1500),
+        wallThicknessMm: between(1, 400),
+        soilBelowRimMm: z._default(between(0, 1000), 50),
+      }),
+    ),
     /** Fields of the garden that differ from an empty one: site, units, prices, shelf. */
-    site: z.record(z.string(), z.unknown()).optional(),
-    units: z.record(z.string(), z.unknown()).optional(),
-    prices: z.record(z.string(), z.number()).optional(),
-    shelf: z.array(z.unknown()).max(2000).optional(),
+    site: z.optional(z.record(z.string(), z.unknown())),
+    units: z.optional(z.record(z.string(), z.unknown())),
+    prices: z.optional(z.record(z.string(), z.number())),
+    shelf: z.optional(z.array(z.unknown()).check(z.maxLength(2000))),
     brief: briefSchema,
   })
-  .refine((j) => (j.garden === undefined) !== (j.bed === undefined), {
-    path: ['bed'],
-    message: 'give either a garden with bedId, or a bed',
-  })
-  .refine((j) => j.garden === undefined || j.bedId !== undefined, {
-    path: ['bedId'],
-    message: 'say which bed of the garden',
-  });
+  .check(
+    z.refine((j) => (j.garden === undefined) !== (j.bed === undefined), {
+      path: ['bed'],
+      message: 'give either a garden with bedId, or a bed',
+    }),
+    z.refine((j) => j.garden === undefined || j.bedId !== undefined, {
+      path: ['bedId'],
+      message: 'say which bed of the garden',
+    }),
+  );
 
 export interface BriefJob {
   readonly garden: Garden;

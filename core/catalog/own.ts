@@ -1,5 +1,6 @@
 /** A garden's own catalogue: figures it has measured, sizes its shop sells, things that do not ship with the program. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, text, whole, word } from '../base/schema';
 import {
   type Catalog,
   ENTRY_KINDS,
@@ -15,30 +16,32 @@ import type { Market } from './market';
 import { metricEntries } from './metric';
 import type { CoverMaterial, SectionSpec, StiffSheet } from './types';
 
-const key = z.string().min(1).max(60);
+const key = word(60);
 /** Words that every object of the language has already. */
 export const isFree = (word: string): boolean => !(word in {});
-const lengthMm = z.number().positive().max(300_000);
+const lengthMm = z.number().check(z.positive(), z.lte(300_000));
 
 /** Most crops of a garden's own. */
 export const MOST_OWN_CROPS = 100;
 
 const ownCropSchema = z
   .strictObject({
-    key: key.refine(isFree, 'must be another word: this one means something to the program'),
-    name: z.string().trim().min(1).max(40),
-    killingC: z.number().min(-40).max(10),
-    hotC: z.number().min(10).max(50),
-    heightMm: z.number().min(20).max(3000),
+    key: key.check(z.refine(isFree, 'must be another word: this one means something to the program')),
+    name: z.string().check(z.trim(), z.minLength(1), z.maxLength(40)),
+    killingC: between(-40, 10),
+    hotC: between(10, 50),
+    heightMm: between(20, 3000),
     insects: z.enum(['no', 'yes', 'self']),
     season: z.enum(['winter', 'cool', 'warm']),
-    days: z.number().int().min(10).max(400),
-    sowWeeks: z.number().min(-20).max(20),
-    soilC: z.number().min(0).max(30),
+    days: whole(10, 400),
+    sowWeeks: between(-20, 20),
+    soilC: between(0, 30),
     raised: z.boolean(),
-    flowerDays: z.number().int().min(10).max(400).optional(),
+    flowerDays: z.optional(whole(10, 400)),
   })
-  .refine((c) => c.killingC < c.hotC, { path: ['hotC'], message: 'it gets too hot above what kills it by frost' });
+  .check(
+    z.refine((c) => c.killingC < c.hotC, { path: ['hotC'], message: 'it gets too hot above what kills it by frost' }),
+  );
 export type OwnCrop = z.infer<typeof ownCropSchema>;
 
 export const ownCatalogSchema = z.strictObject({
@@ -48,42 +51,42 @@ export const ownCatalogSchema = z.strictObject({
       z.strictObject({
         kind: z.enum(ENTRY_KINDS),
         key,
-        figure: z.string().max(40),
+        figure: text(40),
         value: z.number(),
         /** Where it comes from. */
-        note: z.string().max(200),
+        note: text(200),
       }),
     )
-    .max(2000),
+    .check(z.maxLength(2000)),
   /** Things of the gardener's own, each made after a shipped one. */
   things: z
     .array(
       z.strictObject({
         kind: z.enum(['bar', 'cover', 'item']),
-        key: key.refine(isFree, 'must be another word: this one means something to the program'),
-        name: z.string().trim().min(1).max(60),
+        key: key.check(z.refine(isFree, 'must be another word: this one means something to the program')),
+        name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
         like: key,
       }),
     )
-    .max(300),
+    .check(z.maxLength(300)),
   /** Sizes that the shop here sells beside the shipped ones; a bar has no width. */
   sizes: z
     .array(
       z.strictObject({
         kind: z.enum(['bar', 'sheet', 'cover']),
         key,
-        widthMm: lengthMm.optional(),
+        widthMm: z.optional(lengthMm),
         lengthMm,
-        price: z.number().min(0).max(1e6),
+        price: between(0, 1e6),
       }),
     )
-    .max(500),
+    .check(z.maxLength(500)),
   /** Crops of the gardener's own, beside the shipped ones. */
-  crops: z.array(ownCropSchema).max(MOST_OWN_CROPS).default([]),
+  crops: z._default(z.array(ownCropSchema).check(z.maxLength(MOST_OWN_CROPS)), []),
   /** The longest thing that can be carried home, mm: what is longer is cut at the shop; null: any. */
-  carryMm: z.number().min(600).max(20_000).nullable().default(null),
+  carryMm: z._default(z.nullable(between(600, 20_000)), null),
   /** How two equal pieces come out of a bar: at full length, or halved on the middle line. */
-  halves: z.enum(['full', 'middle']).default('full'),
+  halves: z._default(z.enum(['full', 'middle']), 'full'),
 });
 
 export type OwnCatalog = z.infer<typeof ownCatalogSchema>;

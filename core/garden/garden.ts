@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, entriesOf, text, whole, word } from '../base/schema';
 import { NAME_CHARS } from '../base/ids';
 import { issueFaults } from '../base/issues';
 import { MM_PER_INCH } from '../base/length';
@@ -20,35 +21,35 @@ export const GARDEN_VERSION = 2;
 /** A path that a barrow goes along, mm. */
 export const PATH_MM = { imperial: 24 * MM_PER_INCH, metric: 600 } as const;
 
-const id = z.string().min(1).max(40);
-const name = z.string().trim().min(1).max(NAME_CHARS);
+const id = word(40);
+const name = z.string().check(z.trim(), z.minLength(1), z.maxLength(NAME_CHARS));
 
-const byKey = z.string().max(80).refine(isFree, 'must be the key of a thing');
-const pricesOf = z.record(byKey, z.number().min(0).max(1e6));
+const byKey = z.string().check(z.maxLength(80), z.refine(isFree, 'must be the key of a thing'));
+const pricesOf = z.record(byKey, between(0, 1e6));
 /** The key of something in the catalogue; whether it is there is checked with the whole garden. */
-const entryKey = z.string().min(1).max(60);
+const entryKey = word(60);
 
 const flatOf = {
   kind: z.enum(['sheet', 'cover']),
   key: entryKey,
-  widthMm: z.number().positive().max(300_000),
-  lengthMm: z.number().positive().max(300_000),
+  widthMm: z.number().check(z.positive(), z.lte(300_000)),
+  lengthMm: z.number().check(z.positive(), z.lte(300_000)),
 } as const;
 
 /** How a thing on the shelf is, and where it lies. */
 const shelfAnswers = {
-  condition: z.enum(['sound', 'bowed', 'worn']).default('sound'),
-  where: z.string().max(60).default(''),
+  condition: z._default(z.enum(['sound', 'bowed', 'worn']), 'sound'),
+  where: z._default(text(60), ''),
 } as const;
 
 /** Whether a cover stands, and since when; lies in store; or is only thought of. */
 const stateSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('planned') }),
-  z.strictObject({ is: z.literal('standing'), since: z.iso.date().nullable() }),
+  z.strictObject({ is: z.literal('standing'), since: z.nullable(z.iso.date()) }),
   z.strictObject({
     is: z.literal('stored'),
-    since: z.iso.date().nullable().default(null),
-    where: z.string().max(60).default(''),
+    since: z._default(z.nullable(z.iso.date()), null),
+    where: z._default(text(60), ''),
   }),
   z.strictObject({ is: z.literal('next-year') }),
 ]);
@@ -62,40 +63,50 @@ function coverOf(family: string, answers: (typeof FAMILIES)[number]['schema']) {
     family: z.literal(family),
     answers,
     /** The version last kept, that changes are measured against. */
-    kept: answers.nullable(),
-    state: stateSchema.default({ is: 'planned' }),
+    kept: z.nullable(answers),
+    state: z._default(stateSchema, { is: 'planned' }),
     /** How far the building has come: the step in hand, and what is ticked. */
-    build: z.strictObject({ at: z.number().int().min(0).max(99), done: z.array(z.string().max(60)).max(500) }),
+    build: z.strictObject({
+      at: whole(0, 99),
+      done: z.array(text(60)).check(z.maxLength(500)),
+    }),
     /** Pieces sawn already, as long as they came out. */
-    cut: z
-      .array(z.strictObject({ tag: z.string().min(1).max(20), sectionKey: entryKey, lengthMm: z.number().positive() }))
-      .max(2000)
-      .default([]),
+    cut: z._default(
+      z
+        .array(
+          z.strictObject({
+            tag: word(20),
+            sectionKey: entryKey,
+            lengthMm: z.number().check(z.positive()),
+          }),
+        )
+        .check(z.maxLength(2000)),
+      [],
+    ),
     /** Pieces of sheets and rolls cut already. */
-    cutFlat: z
-      .array(z.strictObject({ tag: z.string().min(1).max(20), ...flatOf }))
-      .max(2000)
-      .default([]),
+    cutFlat: z._default(z.array(z.strictObject({ tag: word(20), ...flatOf })).check(z.maxLength(2000)), []),
     /** Other covers that the same frame wears in their season, each a sheet of its own. */
-    coats: z.array(coatSchema).max(MOST_COATS).default([]),
+    coats: z._default(z.array(coatSchema).check(z.maxLength(MOST_COATS)), []),
     /** When it is opened and shut, and by what. */
-    tending: tendingSchema.default(USUAL_TENDING),
+    tending: z._default(tendingSchema, USUAL_TENDING),
     /** What this garden's own readings have taught of it, as factors on what it loses and takes in; null: as reckoned. */
-    taught: z
-      .strictObject({
-        loss: z.number().min(0.2).max(5),
-        gain: z.number().min(0.2).max(5),
-        readings: z.number().int().min(1).max(100_000),
-      })
-      .nullable()
-      .default(null),
+    taught: z._default(
+      z.nullable(
+        z.strictObject({
+          loss: between(0.2, 5),
+          gain: between(0.2, 5),
+          readings: whole(1, 100_000),
+        }),
+      ),
+      null,
+    ),
     /** What it was chosen for; null: it was not asked. */
-    brief: briefSchema.nullable().default(null),
+    brief: z._default(z.nullable(briefSchema), null),
     /** Things to buy that no part of the cover asks for. */
-    also: z
-      .array(z.strictObject({ itemKey: entryKey, count: z.number().min(0).max(100_000) }))
-      .max(200)
-      .default([]),
+    also: z._default(
+      z.array(z.strictObject({ itemKey: entryKey, count: between(0, 100_000) })).check(z.maxLength(200)),
+      [],
+    ),
   });
 }
 
@@ -125,61 +136,64 @@ const shape = {
     length: z.enum(['ftin', 'in', 'cm', 'mm']),
     temperature: z.enum(['C', 'F']),
     /** What the shops here sell; showing lengths in other units changes no design. */
-    stock: z.enum(['imperial', 'metric']).default('imperial'),
-    currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD'),
+    stock: z._default(z.enum(['imperial', 'metric']), 'imperial'),
+    currency: z.string().check(z.regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD')),
   }),
   site: placeSchema,
-  beds: z.array(bedSchema).max(MOST.beds),
-  covers: z.array(coverSchema).max(MOST.covers),
+  beds: z.array(bedSchema).check(z.maxLength(MOST.beds)),
+  covers: z.array(coverSchema).check(z.maxLength(MOST.covers)),
   /** Paths, walls, hedges and trees on the plot. */
-  landmarks: z.array(landmarkSchema).max(MOST.landmarks).default([]),
+  landmarks: z._default(z.array(landmarkSchema).check(z.maxLength(MOST.landmarks)), []),
   /** How the plot is seen: the bearing that is up, degrees; how wide its paths are, mm. */
-  plot: z
-    .strictObject({ upDeg: z.number().min(0).max(360), pathMm: z.number().min(0).max(5000) })
-    .default({ upDeg: 0, pathMm: PATH_MM.imperial }),
+  plot: z._default(z.strictObject({ upDeg: between(0, 360), pathMm: between(0, 5000) }), {
+    upDeg: 0,
+    pathMm: PATH_MM.imperial,
+  }),
   /** Figures, sizes and things of this garden's own, over the shipped catalogue. */
-  catalog: ownCatalogSchema.default(NOTHING_OWN),
+  catalog: z._default(ownCatalogSchema, NOTHING_OWN),
   /** Bars and pipes on hand, with their real lengths. */
   shelf: z
     .array(
       z.strictObject({
         id,
         sectionKey: entryKey,
-        lengthMm: z.number().positive().max(50000),
-        quantity: z.number().int().min(0).max(10000),
+        lengthMm: z.number().check(z.positive(), z.lte(50000)),
+        quantity: whole(0, 10000),
         ...shelfAnswers,
       }),
     )
-    .max(MOST.shelf),
+    .check(z.maxLength(MOST.shelf)),
   /** Sheets and rolls on hand, whole or what is left of them. */
-  shelfFlat: z
-    .array(
-      z.strictObject({
-        id,
-        ...flatOf,
-        quantity: z.number().int().min(0).max(10000),
-        ...shelfAnswers,
-      }),
-    )
-    .max(MOST.shelfFlat)
-    .default([]),
+  shelfFlat: z._default(
+    z
+      .array(
+        z.strictObject({
+          id,
+          ...flatOf,
+          quantity: whole(0, 10000),
+          ...shelfAnswers,
+        }),
+      )
+      .check(z.maxLength(MOST.shelfFlat)),
+    [],
+  ),
   /** Prices that differ from the shipped ones, by price key. */
   prices: pricesOf,
   /** Lists of prices kept under a name, beside the one in force. */
-  priceLists: z
-    .array(z.strictObject({ id, name, prices: pricesOf }))
-    .max(MOST.priceLists)
-    .default([]),
+  priceLists: z._default(
+    z.array(z.strictObject({ id, name, prices: pricesOf })).check(z.maxLength(MOST.priceLists)),
+    [],
+  ),
   /** The day book. */
-  log: z.array(logSchema).max(MOST.log).default([]),
+  log: z._default(z.array(logSchema).check(z.maxLength(MOST.log)), []),
   /** Lines of the shopping list that are in the basket, by price key. */
-  got: z.array(z.string().max(80)).max(MOST.got).default([]),
+  got: z._default(z.array(text(80)).check(z.maxLength(MOST.got)), []),
   /** How many of each counted thing are on hand, by item key. */
-  owned: z.record(byKey, z.number().min(0).max(1e6)),
+  owned: z.record(byKey, between(0, 1e6)),
   /** Where the counted things are, by item key. */
-  ownedWhere: z.record(byKey, z.string().max(60)).default({}),
+  ownedWhere: z._default(z.record(byKey, text(60)), {}),
   /** What the gardener wrote beside lines of the shopping list, by price key. */
-  notes: z.record(byKey, z.string().max(200)).default({}),
+  notes: z._default(z.record(byKey, text(200)), {}),
 } as const;
 
 /** One garden and all that is in it, as its file holds it. What its parts say of one another is checked by `checkGarden`. */
@@ -275,19 +289,17 @@ export function checkEdit(before: Garden, after: Garden): readonly Fault[] {
   const faults = (Object.keys(shape) as (keyof Garden)[]).flatMap((key): readonly Fault[] => {
     const [was, is] = [before[key], after[key]];
     if (was === is) return [];
-    const schema: z.ZodType = shape[key];
-    const list = schema instanceof z.ZodDefault ? schema.unwrap() : schema;
+    const schema: z.ZodMiniType = shape[key];
+    const entry = entriesOf(schema);
     const short = Array.isArray(is) && is.length <= (MOST[key as keyof typeof MOST] ?? 0);
-    if (!(list instanceof z.ZodArray) || !Array.isArray(was) || !short) return faultsOf(schema, is, [key]);
+    if (!entry || !Array.isArray(was) || !short) return faultsOf(schema, is, [key]);
     const known = new Set<unknown>(was);
-    return is.flatMap((entry: unknown, i) =>
-      known.has(entry) ? [] : faultsOf(list.element as z.ZodType, entry, [key, i]),
-    );
+    return is.flatMap((one: unknown, i) => (known.has(one) ? [] : faultsOf(entry, one, [key, i])));
   });
   return faults.length > 0 ? faults : relations(after, before);
 }
 
-function faultsOf(schema: z.ZodType, value: unknown, path: readonly PropertyKey[]): readonly Fault[] {
+function faultsOf(schema: z.ZodMiniType, value: unknown, path: readonly PropertyKey[]): readonly Fault[] {
   const read = schema.safeParse(value);
   if (read.success) return [];
   return issueFaults(read.error.issues.map((issue) => ({ ...issue, path: [...path, ...issue.path] })));

@@ -1,5 +1,6 @@
 /** The day book: what was done and read at the covers, day by day. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, text, word } from '../base/schema';
 import { isDate } from '../base/days';
 import { MOST_OF_ENTRY, pictureKey } from './pictures';
 
@@ -22,33 +23,35 @@ export const LOG_KINDS = {
 export type LogKind = keyof typeof LOG_KINDS;
 export const LOG_KIND_KEYS = Object.keys(LOG_KINDS) as [LogKind, ...LogKind[]];
 
-const degrees = z.number().min(-60).max(80).nullable().default(null);
+const degrees = z._default(z.nullable(between(-60, 80)), null);
 
 /** One entry. Temperatures in C, of the night before and the day; what was not read is null. */
 export const logSchema = z
   .strictObject({
-    id: z.string().min(1).max(40),
-    date: z.string().refine(isDate, 'must be a date such as 2027-01-15'),
+    id: word(40),
+    date: z.string().check(z.refine(isDate, 'must be a date such as 2027-01-15')),
     /** The cover it is about; null: the garden. */
-    coverId: z.string().min(1).max(40).nullable(),
+    coverId: z.nullable(word(40)),
     kind: z.enum(LOG_KIND_KEYS),
-    note: z.string().max(500).default(''),
+    note: z._default(text(500), ''),
     insideLowC: degrees,
     insideHighC: degrees,
     outsideLowC: degrees,
     outsideHighC: degrees,
-    kg: z.number().min(0).max(10_000).nullable().default(null),
+    kg: z._default(z.nullable(between(0, 10_000)), null),
     /** Keys of its pictures: they are kept in the browser, and in the file only where asked. */
-    pictures: z.array(pictureKey).max(MOST_OF_ENTRY).default([]),
+    pictures: z._default(z.array(pictureKey).check(z.maxLength(MOST_OF_ENTRY)), []),
   })
-  .refine((e) => e.insideLowC === null || e.insideHighC === null || e.insideLowC <= e.insideHighC, {
-    path: ['insideLowC'],
-    message: 'the low inside is not above the high',
-  })
-  .refine((e) => e.outsideLowC === null || e.outsideHighC === null || e.outsideLowC <= e.outsideHighC, {
-    path: ['outsideLowC'],
-    message: 'the low outside is not above the high',
-  });
+  .check(
+    z.refine((e) => e.insideLowC === null || e.insideHighC === null || e.insideLowC <= e.insideHighC, {
+      path: ['insideLowC'],
+      message: 'the low inside is not above the high',
+    }),
+    z.refine((e) => e.outsideLowC === null || e.outsideHighC === null || e.outsideLowC <= e.outsideHighC, {
+      path: ['outsideLowC'],
+      message: 'the low outside is not above the high',
+    }),
+  );
 export type LogEntry = z.infer<typeof logSchema>;
 
 /** Ten years of daily readings at two covers, and notes beside them. */

@@ -1,9 +1,9 @@
 /** Pictures of the day book as they stand in a garden file: only where they were asked to go along. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { isFree } from '../catalog/own';
 
 /** A picture's key in the day book. */
-export const pictureKey = z.string().min(1).max(40).refine(isFree, 'must be another word');
+export const pictureKey = z.string().check(z.minLength(1), z.maxLength(40), z.refine(isFree, 'must be another word'));
 /** Pictures of one entry, and of one file. */
 export const MOST_OF_ENTRY = 6;
 export const MOST_OF_FILE = 60;
@@ -15,8 +15,10 @@ export const picturesSchema = z
     pictureKey,
     z
       .string()
-      .max(MOST_CHARS)
-      .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+={0,2}$/, 'must be a JPEG picture as base64 data'),
+      .check(
+        z.maxLength(MOST_CHARS),
+        z.regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+={0,2}$/, 'must be a JPEG picture as base64 data'),
+      ),
   )
-  .refine((all) => Object.keys(all).length <= MOST_OF_FILE, `at most ${MOST_OF_FILE} pictures`);
+  .check(z.refine((all) => Object.keys(all).length <= MOST_OF_FILE, `at most ${MOST_OF_FILE} pictures`));
 export type Pictures = z.infer<typeof picturesSchema>;

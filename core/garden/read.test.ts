@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { demoGarden } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
 import { migrate, readGarden, readGardenFile, writeGarden } from './read';

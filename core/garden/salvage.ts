@@ -1,5 +1,6 @@
 /** A garden that does not read as a whole, as far as it reads: to be looked at, never to be saved over what was there. */
-import { z } from 'zod';
+import type * as z from 'zod/mini';
+import { entriesOf } from '../base/schema';
 import { issueFaults } from '../base/issues';
 import type { Fault } from '../base/result';
 import { type Garden, checkGarden, emptyGarden, gardenSchema } from './garden';
@@ -11,10 +12,14 @@ export interface Salvaged {
 }
 
 /** A list with its faulty entries, and the faults of those. */
-function entriesThatRead(schema: z.ZodArray, value: readonly unknown[], key: string): [unknown[], readonly Fault[]] {
+function entriesThatRead(
+  entries: z.ZodMiniType,
+  value: readonly unknown[],
+  key: string,
+): [unknown[], readonly Fault[]] {
   const faults: Fault[] = [];
   const kept = value.filter((entry, i) => {
-    const read = (schema.element as z.ZodType).safeParse(entry);
+    const read = entries.safeParse(entry);
     if (!read.success) faults.push(...issueFaults(read.error.issues.map((s) => ({ ...s, path: [key, i, ...s.path] }))));
     return read.success;
   });
@@ -51,12 +56,12 @@ export function salvage(document: unknown): Salvaged {
     Record<string, unknown>
   >;
   const left: Fault[] = [];
-  const parts = Object.entries(gardenSchema.shape).flatMap(([key, schema]: [string, z.ZodType]) => {
+  const parts = Object.entries(gardenSchema.shape).flatMap(([key, schema]: [string, z.ZodMiniType]) => {
     const value = given[key];
     if (value === undefined || key === 'format' || key === 'version') return [];
-    const list = schema instanceof z.ZodDefault ? schema.unwrap() : schema;
-    if (list instanceof z.ZodArray && Array.isArray(value)) {
-      const [kept, faults] = entriesThatRead(list, value, key);
+    const entries = entriesOf(schema);
+    if (entries && Array.isArray(value)) {
+      const [kept, faults] = entriesThatRead(entries, value, key);
       left.push(...faults);
       return [[key, kept] as const];
     }

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, word } from '../base/schema';
 import { briefSchema } from './brief';
 
 /** The four corners, as seen standing at the near long side: near left first, then round. */
@@ -17,38 +18,41 @@ export const CORNER_NAMES: Readonly<Record<Corner, string>> = {
 export const FARTHEST_MM = 1e6;
 /** A near left corner on the plot: east and north of where the plot is measured from. */
 export const plotPointSchema = z.strictObject({
-  xMm: z.number().min(-FARTHEST_MM).max(FARTHEST_MM),
-  yMm: z.number().min(-FARTHEST_MM).max(FARTHEST_MM),
+  xMm: between(-FARTHEST_MM, FARTHEST_MM),
+  yMm: between(-FARTHEST_MM, FARTHEST_MM),
 });
 
-const size = z.number().min(150).max(20000);
+const size = between(150, 20000);
 
 /** One raised bed as it was measured. Lengths in mm; near, far, left and right as seen from the near long side. */
 export const bedSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  name: z.string().trim().min(1).max(60),
+  id: word(40),
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
   /** Near left outside corner. */
   at: plotPointSchema,
   /** Compass bearing from the left end to the right end, degrees. */
-  bearingDeg: z.number().min(0).max(360),
+  bearingDeg: between(0, 360),
   outside: z.strictObject({ nearMm: size, farMm: size, leftMm: size, rightMm: size }),
   inside: z.strictObject({ lengthMm: size, widthMm: size }),
-  wall: z.strictObject({ heightMm: z.number().min(0).max(1500), thicknessMm: z.number().min(1).max(400) }),
+  wall: z.strictObject({
+    heightMm: between(0, 1500),
+    thicknessMm: between(1, 400),
+  }),
   /** rising: near left to far right; falling: near right to far left. */
   diagonals: z.strictObject({ risingMm: size, fallingMm: size }),
   /** How far each corner lies below the level line. */
   drops: z.strictObject({
-    nearLeft: z.number().min(-1000).max(1000),
-    nearRight: z.number().min(-1000).max(1000),
-    farRight: z.number().min(-1000).max(1000),
-    farLeft: z.number().min(-1000).max(1000),
+    nearLeft: between(-1000, 1000),
+    nearRight: between(-1000, 1000),
+    farRight: between(-1000, 1000),
+    farLeft: between(-1000, 1000),
   }),
-  soilBelowRimMm: z.number().min(0).max(1000),
+  soilBelowRimMm: between(0, 1000),
   soil: z.enum(['soft', 'loam', 'clay', 'stony']),
   /** Hoses or drip lines come in over the wall, where a frame would sit. */
-  wateringOverWall: z.boolean().default(false),
+  wateringOverWall: z._default(z.boolean(), false),
   /** What the next cover on it is wanted for, as far as it is said. */
-  brief: briefSchema.nullable().default(null),
+  brief: z._default(z.nullable(briefSchema), null),
 });
 
 export type Bed = z.infer<typeof bedSchema>;

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, word } from '../base/schema';
 import { plotPointSchema } from './bed';
 
 /** What else is on the ground beside the beds: what one walks on, and what stands there and shades. */
@@ -26,14 +27,14 @@ export const LANDMARK_KINDS = Object.keys(LANDMARKS) as LandmarkKind[];
 
 /** Something on the plot that is no bed. Lengths in mm; a tree by the width of its crown. */
 export const landmarkSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  name: z.string().trim().min(1).max(60),
+  id: word(40),
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
   kind: z.enum(LANDMARK_KINDS),
   at: plotPointSchema,
   /** Compass bearing from its left end to its right end, degrees. */
-  bearingDeg: z.number().min(0).max(360),
-  lengthMm: z.number().min(20).max(100_000),
-  widthMm: z.number().min(20).max(100_000),
-  heightMm: z.number().min(0).max(50_000),
+  bearingDeg: between(0, 360),
+  lengthMm: between(20, 100_000),
+  widthMm: between(20, 100_000),
+  heightMm: between(0, 50_000),
 });
 export type Landmark = z.infer<typeof landmarkSchema>;

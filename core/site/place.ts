@@ -1,13 +1,14 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, text, whole } from '../base/schema';
 import { isMonthDay } from '../base/days';
 import { isTimeZone } from './clock';
 
 /** What may lie on the cover: a ground load from a local table, or a depth and kind of snow. */
 export const snowSchema = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('ground'), groundPa: z.number().min(0).max(20000) }),
+  z.strictObject({ by: z.literal('ground'), groundPa: between(0, 20000) }),
   z.strictObject({
     by: z.literal('depth'),
-    depthMm: z.number().min(0).max(4000),
+    depthMm: between(0, 4000),
     kind: z.enum(['fresh', 'settled', 'wet']),
   }),
 ]);
@@ -20,11 +21,13 @@ export type Exposure = z.infer<typeof exposureSchema>;
 const practiceSchema = z.enum(['asce', 'en']);
 export type SnowPractice = z.infer<typeof practiceSchema>;
 
-const factor = z.number().min(0.5).max(2).nullable().default(null);
+const factor = z._default(z.nullable(between(0.5, 2)), null);
 /** Factors of that practice that the gardener knows better; null: as the practice has them. */
-const snowFactorsSchema = z
-  .strictObject({ exposure: factor, thermal: factor, importance: factor })
-  .default({ exposure: null, thermal: null, importance: null });
+const snowFactorsSchema = z._default(z.strictObject({ exposure: factor, thermal: factor, importance: factor }), {
+  exposure: null,
+  thermal: null,
+  importance: null,
+});
 export type SnowFactors = z.infer<typeof snowFactorsSchema>;
 
 /** Gusts above this want a second latch, m/s (about 60 mph). */
@@ -58,37 +61,40 @@ export const FOUND_AT = {
   gust: 'The weather service tells the worst gust of the last ten years at the station next to you.',
 } as const;
 
-const monthDay = z.string().refine(isMonthDay, 'must be a month and day such as 05-18');
+const monthDay = z.string().check(z.refine(isMonthDay, 'must be a month and day such as 05-18'));
 const frostSchema = z.strictObject({
   lastSpring: monthDay,
   firstAutumn: monthDay,
-  spreadDays: z.number().int().min(0).max(60),
+  spreadDays: whole(0, 60),
 });
 export type FrostDates = z.infer<typeof frostSchema>;
 
 /** The place a garden lies in. */
 export const placeSchema = z.strictObject({
-  place: z.string().max(80),
-  latitudeDeg: z.number().min(-89).max(89),
-  longitudeDeg: z.number().min(-180).max(180),
-  elevationM: z.number().min(-430).max(6000),
+  place: text(80),
+  latitudeDeg: between(-89, 89),
+  longitudeDeg: between(-180, 180),
+  elevationM: between(-430, 6000),
   snow: snowSchema,
   exposure: exposureSchema,
-  practice: practiceSchema.default('asce'),
+  practice: z._default(practiceSchema, 'asce'),
   snowFactors: snowFactorsSchema,
-  gustMPerS: z.number().min(0).max(90),
+  gustMPerS: between(0, 90),
   /** Compass bearing that the wind mostly comes from, degrees; null: not known. */
-  windFromDeg: z.number().min(0).max(360).nullable().default(null),
-  rough: z.array(roughSchema).max(3).default([]),
+  windFromDeg: z._default(z.nullable(between(0, 360)), null),
+  rough: z._default(z.array(roughSchema).check(z.maxLength(3)), []),
   /** Its clock: a time zone by its public name; null: by its longitude. */
-  timeZone: z.string().max(60).refine(isTimeZone, 'must be a time zone such as Europe/Vienna').nullable().default(null),
+  timeZone: z._default(
+    z.nullable(z.string().check(z.maxLength(60), z.refine(isTimeZone, 'must be a time zone such as Europe/Vienna'))),
+    null,
+  ),
   /** Usual last frost of spring and first of autumn, month and day, and how far a year may be off, days; null: by latitude and height. */
-  frost: frostSchema.nullable().default(null),
+  frost: z._default(z.nullable(frostSchema), null),
   /** The clear noon that airing is reckoned for. */
   noon: z.strictObject({
     date: z.iso.date(),
-    outsideC: z.number().min(-40).max(50),
-    allowedRiseC: z.number().min(1).max(40),
+    outsideC: between(-40, 50),
+    allowedRiseC: between(1, 40),
   }),
 });
 export type Place = z.infer<typeof placeSchema>;

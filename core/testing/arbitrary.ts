@@ -1,6 +1,6 @@
 /** Values that a Zod schema lets through, drawn at random: whatever a file may hold, the core must stand. */
 import fc from 'fast-check';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { ENTRY_KINDS, SHIPPED } from '../catalog/catalog';
 import { CROPS } from '../catalog/crops';
 
@@ -8,20 +8,24 @@ type Any = fc.Arbitrary<unknown>;
 /** What the walk needs to see of a schema; every kind of schema has some of it. */
 interface Def {
   readonly type: string;
-  readonly innerType?: z.ZodType;
-  readonly element?: z.ZodType;
-  readonly shape?: Readonly<Record<string, z.ZodType>>;
-  readonly options?: readonly z.ZodType[];
+  readonly innerType?: z.ZodMiniType;
+  readonly element?: z.ZodMiniType;
+  readonly shape?: Readonly<Record<string, z.ZodMiniType>>;
+  readonly options?: readonly z.ZodMiniType[];
   readonly values?: readonly unknown[];
   readonly entries?: Readonly<Record<string, unknown>>;
-  readonly valueType?: z.ZodType;
+  readonly valueType?: z.ZodMiniType;
   readonly defaultValue?: unknown;
 }
-const defOf = (schema: z.ZodType): Def => schema.def as unknown as Def;
+const defOf = (schema: z.ZodMiniType): Def => schema.def as unknown as Def;
 
-function numberOf(schema: z.ZodNumber): Any {
-  const [low, high] = [Math.max(schema.minValue ?? -1e6, -1e6), Math.min(schema.maxValue ?? 1e6, 1e6)];
-  if (schema.isInt) return fc.integer({ min: Math.ceil(low), max: Math.floor(high) });
+function numberOf(schema: z.ZodMiniNumber): Any {
+  const { minimum, maximum, exclusiveMinimum, exclusiveMaximum, format } = schema._zod.bag;
+  const [low, high] = [
+    Math.max(minimum ?? exclusiveMinimum ?? -1e6, -1e6),
+    Math.min(maximum ?? exclusiveMaximum ?? 1e6, 1e6),
+  ];
+  if (format === 'safeint') return fc.integer({ min: Math.ceil(low), max: Math.floor(high) });
   // `positive` leaves its own bound out.
   const min = schema.safeParse(low).success ? low : low + 1e-3;
   const max = schema.safeParse(high).success ? high : high - 1e-3;
@@ -38,7 +42,7 @@ const WORDS: readonly string[] = [
   ...['2027-03-01', '04-15', 'USD', 'constructor', '__proto__', 'toString', 'a', 'b', 'x'.repeat(40)],
 ];
 
-function textOf(schema: z.ZodType): Any {
+function textOf(schema: z.ZodMiniType): Any {
   const known = WORDS.filter((word) => schema.safeParse(word).success);
   const free = fc.string({ maxLength: 12 }).map((text) => (schema.safeParse(text).success ? text : (known[0] ?? '')));
   return fc.oneof({ weight: 4, arbitrary: fc.constantFrom(...known) }, { weight: 1, arbitrary: free });
@@ -48,11 +52,11 @@ function textOf(schema: z.ZodType): Any {
  * Draws what a schema lets through; what it refuses for reasons that cannot be read off it is drawn again.
  * @throws where a schema is of a kind that is not known here
  */
-export function drawn(schema: z.ZodType): Any {
+export function drawn(schema: z.ZodMiniType): Any {
   const def = defOf(schema);
   switch (def.type) {
     case 'number':
-      return numberOf(schema as z.ZodNumber);
+      return numberOf(schema as z.ZodMiniNumber);
     case 'boolean':
       return fc.boolean();
     case 'string':
@@ -71,9 +75,9 @@ export function drawn(schema: z.ZodType): Any {
     case 'prefault':
       return fc.oneof(fc.constant(def.defaultValue), drawn(inner(def)));
     case 'array':
-      return fc.array(drawn(def.element as z.ZodType), { maxLength: 4 });
+      return fc.array(drawn(def.element as z.ZodMiniType), { maxLength: 4 });
     case 'record':
-      return fc.dictionary(fc.string({ minLength: 1, maxLength: 12 }), drawn(def.valueType as z.ZodType), {
+      return fc.dictionary(fc.string({ minLength: 1, maxLength: 12 }), drawn(def.valueType as z.ZodMiniType), {
         maxKeys: 4,
       });
     case 'object':
@@ -84,11 +88,11 @@ export function drawn(schema: z.ZodType): Any {
       throw new Error(`No way to draw a ${def.type}`);
   }
 }
-const inner = (def: Def): z.ZodType => def.innerType as z.ZodType;
+const inner = (def: Def): z.ZodMiniType => def.innerType as z.ZodMiniType;
 
 /** Answers near the first ones: a few drawn anew, so that most of them still stand on their bed. */
 export function near(
-  schema: z.ZodType,
+  schema: z.ZodMiniType,
   first: Readonly<Record<string, unknown>>,
 ): fc.Arbitrary<Record<string, unknown>> {
   const all = drawn(schema) as fc.Arbitrary<Record<string, unknown>>;

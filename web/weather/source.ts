@@ -1,6 +1,6 @@
 /** Where weather comes from: anything that answers these two questions can be put in its place. */
 import { weatherSchema } from '../../core/judge/weather/schema';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { ClimatePlace } from '../../core/judge/climate/drive';
 import type { BedModel } from '../../core/judge/climate/model';
 import type { Tending } from '../../core/judge/climate/tending';

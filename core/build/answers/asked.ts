@@ -2,7 +2,8 @@
  * An answer, declared once: what may be said, what is said first, how it is asked, and what a typed dimension or a mend makes
  * of it. The schema, the first answers, the questions and the setters of a family all come from its declarations.
  */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, whole } from '../../base/schema';
 import type { Phrase } from '../../base/figure';
 import { type Result, fail, ok } from '../../base/result';
 import type { Catalog } from '../../catalog/catalog';
@@ -81,7 +82,7 @@ export interface Asking<V> {
 
 /** One answer of a family: kept in the garden as V, handed to the assembly as C. */
 export interface Asked<V = unknown, C = unknown> {
-  readonly schema: z.ZodType<V>;
+  readonly schema: z.ZodMiniType<V>;
   first(site: BuildSite): V;
   chosen(value: V, catalog: Catalog): C;
   /** What the catalogue in hand has against a value. */
@@ -101,7 +102,7 @@ export type Extras<V, C> = Partial<Omit<Asked<V, C>, 'schema' | 'first' | 'chose
 export type First<V> = V | ((site: BuildSite) => V);
 /** The first answer, brought into the range of its schema where a bed asks for more or less than that. */
 const firstOf =
-  <V>(schema: z.ZodType<V>, first: First<V>): ((site: BuildSite) => V) =>
+  <V>(schema: z.ZodMiniType<V>, first: First<V>): ((site: BuildSite) => V) =>
   (site) => {
     const wanted = typeof first === 'function' ? (first as (site: BuildSite) => V)(site) : first;
     const beyond = typeof wanted === 'number' ? schema.safeParse(wanted).error?.issues[0] : undefined;
@@ -118,7 +119,7 @@ export const inRound =
   };
 
 /** An answer that is handed on as it is kept. */
-export function asked<V>(schema: z.ZodType<V>, first: First<V>, more: Extras<V, V> = {}): Asked<V, V> {
+export function asked<V>(schema: z.ZodMiniType<V>, first: First<V>, more: Extras<V, V> = {}): Asked<V, V> {
   return {
     schema,
     first: firstOf(schema, first),
@@ -153,7 +154,7 @@ export function choice<K extends string>(
   { leaf, when, ...more }: Where & Extras<NoInfer<K>, NoInfer<K>> = {},
 ): Asked<K, K> {
   const keys = Object.keys(words) as [K, ...K[]];
-  return asked<K>(z.enum(keys) as unknown as z.ZodType<K>, first, {
+  return asked<K>(z.enum(keys) as unknown as z.ZodMiniType<K>, first, {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -176,7 +177,7 @@ export function count(
   first: First<number>,
   { leaf, when, ...more }: Where & Extras<number, number> = {},
 ): Asked<number, number> {
-  return asked(z.number().int().min(min).max(max), first, {
+  return asked(whole(min, max), first, {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -198,20 +199,16 @@ export function countOrAuto(
   now: (assembly: Assembly | undefined, answers: Answers) => number,
   { leaf, when, ...more }: Where & Extras<number | null, number | null> = {},
 ): Asked<number | null, number | null> {
-  return asked<number | null>(
-    z.number().int().min(min).max(max).nullable().default(null) as z.ZodType<number | null>,
-    null,
-    {
-      asking: {
-        label,
-        ...(leaf && { leaf }),
-        ...(when && { when }),
-        show: (value, { assembly, answers }) => ({ kind: 'count', value: value ?? now(assembly, answers), min, max }),
-        read: (said) => Math.round(Number(said)),
-      },
-      ...more,
+  return asked<number | null>(z._default(z.nullable(whole(min, max)), null) as z.ZodMiniType<number | null>, null, {
+    asking: {
+      label,
+      ...(leaf && { leaf }),
+      ...(when && { when }),
+      show: (value, { assembly, answers }) => ({ kind: 'count', value: value ?? now(assembly, answers), min, max }),
+      read: (said) => Math.round(Number(said)),
     },
-  );
+    ...more,
+  });
 }
 
 /** A length that has no place in the drawing, mm. */
@@ -221,7 +218,7 @@ export function length(
   first: First<number>,
   { leaf, when, ...more }: Where & Extras<number, number> = {},
 ): Asked<number, number> {
-  return asked(z.number().min(min).max(max), inRound(first), {
+  return asked(between(min, max), inRound(first), {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -235,7 +232,7 @@ export function length(
 
 /** A length that is typed in the drawing and nowhere else, mm; null: as the design has it. */
 export function dimensioned<V extends number | null>(
-  schema: z.ZodType<V>,
+  schema: z.ZodMiniType<V>,
   first: First<V>,
   dimension: string,
   more: Extras<V, V> = {},
@@ -246,7 +243,7 @@ export function dimensioned<V extends number | null>(
 /** The same answer, for gardens from before it was asked: they have this. */
 export const withDefault = <V, C>(answer: Asked<V, C>, value: V): Asked<V, C> => ({
   ...answer,
-  schema: (answer.schema as z.ZodType<V, V>).default(value as never) as unknown as z.ZodType<V>,
+  schema: z._default(answer.schema as z.ZodMiniType<V, V>, value as never) as unknown as z.ZodMiniType<V>,
 });
 
 /** The same answer, asked only while other answers are so. */

@@ -1,5 +1,6 @@
 /** Answers that name a board, a pipe or a sheet of the catalogue. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, text, word } from '../../base/schema';
 import { type Catalog, coverMaterial, section } from '../../catalog/catalog';
 import { lifeText } from '../../catalog/covers';
 import { stockFor } from '../../catalog/market';
@@ -20,7 +21,7 @@ import {
   withDefault,
 } from './asked';
 
-const key = z.string().min(1).max(60);
+const key = word(60);
 
 /** First what the shops here sell in place of a North American section. */
 export const sold =
@@ -182,7 +183,7 @@ export function coverAnswers(first: First<string>, { fits, when }: CoverMore = {
       { leaf: 'skin', resets: { roll: null }, ...(when && { when }) },
     ),
     /** null: the cheapest roll that fits. */
-    roll: asked<string | null>(z.string().max(80).nullable(), null, {
+    roll: asked<string | null>(z.nullable(text(80)), null, {
       changes: { roll: (change) => change.key },
       asking: {
         label: 'Roll',
@@ -235,10 +236,7 @@ export const innerOn = withDefault(
 export const innerAnswers = {
   inner: handedAs(
     asked<Inner | null>(
-      z
-        .enum(Object.keys(INNER) as [Inner, ...Inner[]])
-        .nullable()
-        .default(null) as z.ZodType<Inner | null>,
+      z._default(z.nullable(z.enum(Object.keys(INNER) as [Inner, ...Inner[]])), null) as z.ZodMiniType<Inner | null>,
       null,
       {
         asking: {
@@ -258,7 +256,7 @@ export const innerAnswers = {
     ),
     (value, catalog) => (value === null ? null : coverMaterial(catalog, value)),
   ),
-  innerGapMm: asked<number>(z.number().min(20).max(400).default(100) as z.ZodType<number>, inRound(100), {
+  innerGapMm: asked<number>(z._default(between(20, 400), 100) as z.ZodMiniType<number>, inRound(100), {
     asking: {
       label: 'Air between',
       leaf: 'skin',

@@ -1,5 +1,6 @@
 /** Answers that every row of sprung hoops asks for. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between } from '../../base/schema';
 import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import type { Assembly } from '../assembly/types';
@@ -7,16 +8,14 @@ import { type Asking, type First, type Words, asked, choice, countOrAuto, dimens
 import { tube } from './bars';
 import { type Extent, coveredMm } from './place';
 
-const mm = z.number().finite();
-
 /** How the height of a hoop is settled: the schools of the trade. */
 export const hoopShapeSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('half-circle') }),
   z.strictObject({ by: z.literal('over-half') }),
   z.strictObject({ by: z.literal('stock') }),
   z.strictObject({ by: z.literal('half') }),
-  z.strictObject({ by: z.literal('length'), lengthMm: mm.min(100).max(20000) }),
-  z.strictObject({ by: z.literal('height'), heightMm: mm.min(50).max(6000) }),
+  z.strictObject({ by: z.literal('length'), lengthMm: between(100, 20000) }),
+  z.strictObject({ by: z.literal('height'), heightMm: between(50, 6000) }),
   z.strictObject({ by: z.literal('sheet') }),
 ]);
 export type HoopShape = z.infer<typeof hoopShapeSchema>;
@@ -112,11 +111,11 @@ export function hoopCount(label: string, most: number, run?: (answers: Readonly<
 
 /** The widest that hoops stand apart while their number is not said. */
 export const maxSpacing = (firstIn: number, [min, max]: readonly [number, number] = [200, 2000]) =>
-  asked<number>(mm.min(min).max(max), inRound(firstIn * MM_PER_INCH));
+  asked<number>(between(min, max), inRound(firstIn * MM_PER_INCH));
 
 /** From the end of the cover to its first hoop. */
 export const endOffset = (firstIn: number) =>
-  dimensioned<number>(mm.min(0).max(1000), firstIn * MM_PER_INCH, 'endOffset', {
+  dimensioned<number>(between(0, 1000), firstIn * MM_PER_INCH, 'endOffset', {
     dimensions: {
       endOffset: (valueMm) => within('endOffset', valueMm, [0, 1000], 'The end offset is from nothing to 1 m.'),
     },
@@ -168,7 +167,7 @@ export function ridge<S extends RidgeSchool>(schools: readonly S[], first: S, ti
 
 /** A typed distance between feet that must stay inside the bed; null: as wide as the bed allows. */
 export const footSpan = (range: readonly [number, number], what: string, first: First<number | null> = null) =>
-  asked<number | null>(z.number().min(range[0]).max(range[1]).nullable(), first, {
+  asked<number | null>(z.nullable(between(range[0], range[1])), first, {
     dimensions: {
       span: (valueMm, _, { site }) =>
         valueMm > site.bed.inside.widthMm

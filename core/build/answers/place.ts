@@ -1,17 +1,20 @@
 /** Answers that every family asks for: how much of the bed, which crop, where its edge row stands, extra warmth. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, word } from '../../base/schema';
 import { amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import { cropOf } from '../../catalog/catalog';
 import { type First, asked, choice, dimensioned, handedAs, withDefault, within } from './asked';
 
-const mm = z.number().finite();
-
 /** Part of a bed, or all of it. */
 export const extentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('whole') }),
-  z.strictObject({ kind: z.literal('part'), startMm: mm.min(0).max(20000), lengthMm: mm.min(300).max(20000) }),
+  z.strictObject({
+    kind: z.literal('part'),
+    startMm: between(0, 20000),
+    lengthMm: between(300, 20000),
+  }),
 ]);
 export type Extent = z.infer<typeof extentSchema>;
 
@@ -51,7 +54,7 @@ export const coveredMm = (extentNow: Extent, bedLengthMm: number): number =>
 
 /** The first row of the crop, from the wall inside. */
 export const rowFromEdge = (firstIn: number) =>
-  dimensioned(z.number().min(0).max(2000), firstIn * MM_PER_INCH, 'rowFromEdge', {
+  dimensioned(between(0, 2000), firstIn * MM_PER_INCH, 'rowFromEdge', {
     dimensions: {
       rowFromEdge: (valueMm) =>
         within('rowFromEdge', valueMm, [0, 2000], 'The first row stands from nothing to 2 m from the wall.'),
@@ -61,7 +64,7 @@ export const rowFromEdge = (firstIn: number) =>
 /** The crop under the cover. */
 export const crop = (first: First<string>) =>
   handedAs(
-    asked<string>(z.string().min(1).max(60), first, {
+    asked<string>(word(60), first, {
       against: (key, catalog) => (catalog.crop.has(key) ? undefined : 'must be a crop in the list'),
       asking: {
         label: 'Crop',

@@ -1,5 +1,5 @@
 /** Answers about covering, hanging and holding down that several families ask in the same words. */
-import { z } from 'zod';
+import { between } from '../../base/schema';
 import type { Assembly, HardwareUse } from '../assembly/types';
 import { MM_PER_INCH } from '../../base/length';
 import { ok } from '../../base/result';
@@ -186,7 +186,7 @@ export function divided<S extends 'battens' | 'rope' | 'none'>(
 }
 
 /** What a batten, a channel or a fold takes up of the sheet along each side. */
-export const wrap = (firstMm: number, most = 150) => asked<number>(z.number().min(25).max(most), inRound(firstMm));
+export const wrap = (firstMm: number, most = 150) => asked<number>(between(25, most), inRound(firstMm));
 
 /** How many people the part that moves is lifted by. */
 export function people(first: First<'1' | '2'> = '1') {

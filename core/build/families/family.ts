@@ -3,7 +3,7 @@ import { assembled } from '../joints/derive';
 import { withExtra } from '../parts/extra';
 import { halved } from '../parts/halves';
 import type { Extra } from '../answers/place';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { issueFaults } from '../../base/issues';
 import { type Result, fail, ok } from '../../base/result';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
@@ -31,7 +31,7 @@ export interface Family {
   readonly name: string;
   readonly sentence: string;
   readonly rank: number;
-  readonly schema: z.ZodType<Answers>;
+  readonly schema: z.ZodMiniType<Answers>;
   /** What the catalogue in hand has against answers: the answer's name, and what would be right. */
   readonly against: (
     answers: Answers,

@@ -1,22 +1,23 @@
 /** Who opens and shuts it, and when: the rule that a gardener keeps. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, whole } from '../../base/schema';
 
-const hour = z.number().min(0).max(24);
+const hour = between(0, 24);
 const span = z.strictObject({ from: hour, to: hour });
 
 /** A rule of tending. Hours by the clock of the place. */
 export const tendingSchema = z.strictObject({
   /** Opened and shut by hand between these hours; null: never opened. */
-  open: span.nullable(),
+  open: z.nullable(span),
   /** Opened only on days that get warmer than this outside, C. */
-  fromC: z.number().min(-30).max(40),
+  fromC: between(-30, 40),
   /** Days of the week on which nobody comes, 0 is Sunday. */
-  forgets: z.array(z.number().int().min(0).max(6)).max(7),
+  forgets: z.array(whole(0, 6)).check(z.maxLength(7)),
   /** From evening to morning, where there is a blanket or lights. */
   blanket: span,
   lights: span,
   /** Snow is brushed off in the mornings. */
-  brushes: z.boolean().default(true),
+  brushes: z._default(z.boolean(), true),
 });
 export type Tending = z.infer<typeof tendingSchema>;
 

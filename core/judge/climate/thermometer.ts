@@ -1,5 +1,6 @@
 /** A made-up pair of thermometers, one in the bed and one beside it: a bed that is not quite what was reckoned, read not quite right. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between } from '../../base/schema';
 import { MS_PER_HOUR } from '../../base/days';
 import { bell, chance, seedOf } from '../../base/noise';
 import { simulatedWeather } from '../weather/simulated';
@@ -9,8 +10,8 @@ import type { ClimatePlace } from './drive';
 import type { BedModel } from './model';
 import type { Tending } from './tending';
 
-const some = z.number().min(0).max(1e6);
-const part = z.number().min(-1.001).max(1.001);
+const some = between(0, 1e6);
+const part = between(-1.001, 1.001);
 const draught = z.strictObject({ m2: some, byWarmth: some, byWind: some });
 
 /** A bed as it is sent: bounded, so that what it costs to run is. */
@@ -22,29 +23,35 @@ export const bedModelSchema = z.strictObject({
         north: part,
         up: part,
         m2: some,
-        light: z.number().min(0).max(1),
-        uWPerM2K: z.number().min(0.05).max(100),
+        light: between(0, 1),
+        uWPerM2K: between(0.05, 100),
       }),
     )
-    .min(1)
-    .max(120),
+    .check(z.minLength(1), z.maxLength(120)),
   horizon: z
     .array(
-      z.strictObject({ shades: z.number().min(0).max(1), altitudeDeg: z.array(z.number().min(0).max(90)).length(72) }),
+      z.strictObject({
+        shades: between(0, 1),
+        altitudeDeg: z.array(between(0, 90)).check(z.length(72)),
+      }),
     )
-    .max(8),
-  floorM2: z.number().min(0.01).max(2000),
-  volumeM3: z.number().min(0.001).max(5000),
-  heightM: z.number().min(0.01).max(10),
+    .check(z.maxLength(8)),
+  floorM2: between(0.01, 2000),
+  volumeM3: between(0.001, 5000),
+  heightM: between(0.01, 10),
   wallsWPerK: some,
   leaksPerHour: some,
   leaksRange: z.tuple([some, some]),
   draught: z.strictObject({ hand: draught, wax: draught, louvre: draught }),
-  sides: z.strictObject({ m: some, highM: z.number().min(0).max(3), wPerM2K: some }),
-  store: z
-    .strictObject({ jPerK: z.number().min(0).max(1e9), wPerK: some, share: z.number().min(0).max(0.5) })
-    .optional(),
-  blanketM2KPerW: z.number().min(0).max(10),
+  sides: z.strictObject({ m: some, highM: between(0, 3), wPerM2K: some }),
+  store: z.optional(
+    z.strictObject({
+      jPerK: between(0, 1e9),
+      wPerK: some,
+      share: between(0, 0.5),
+    }),
+  ),
+  blanketM2KPerW: between(0, 10),
   lightsW: some,
 });
 /** One hour as the pair shows it. */

@@ -1,5 +1,6 @@
 /** A plane frame as anyone writes it down: named nodes and members, from a file. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, whole, word } from '../../base/schema';
 import { type Result, fail, failAll, ok } from '../../base/result';
 import { issueFaults } from '../../base/issues';
 import { MEASURED_AT_C, stiffAt } from '../../catalog/sections';
@@ -23,73 +24,70 @@ import {
 export const MOST_ELEMENTS = 1000;
 const MOST = 200;
 
-const number = z.number().min(-1e12).max(1e12);
-const positive = z.number().positive().max(1e15);
-const name = z.string().min(1).max(40);
+const number = between(-1e12, 1e12);
+const positive = z.number().check(z.positive(), z.lte(1e15));
+const name = word(40);
 const point = z.tuple([number, number]);
 
 const shape = z.union([
   z.literal('straight'),
-  z.strictObject({ arcDeg: z.number().min(1).max(350) }),
-  z.strictObject({ points: z.array(point).min(1).max(MOST_ELEMENTS) }),
-  z.strictObject({ sprungMm: positive, footAngleDeg: z.number().min(15).max(165).optional() }),
+  z.strictObject({ arcDeg: between(1, 350) }),
+  z.strictObject({ points: z.array(point).check(z.minLength(1), z.maxLength(MOST_ELEMENTS)) }),
+  z.strictObject({ sprungMm: positive, footAngleDeg: z.optional(between(15, 165)) }),
 ]);
 
 const member = z.strictObject({
   from: name,
   to: name,
-  kind: z.enum(['beam', 'bar', 'tie']).default('beam'),
+  kind: z._default(z.enum(['beam', 'bar', 'tie']), 'beam'),
   E: positive,
   A: positive,
-  I: positive.optional(),
-  shape: shape.default('straight'),
-  natural: z.enum(['as drawn', 'straight']).default('as drawn'),
-  elements: z.int().min(1).max(400).optional(),
-  hinged: z
-    .array(z.enum(['from', 'to']))
-    .max(2)
-    .default([]),
-  depth: positive.optional(),
-  limitStrain: positive.max(1).optional(),
-  limitMPa: positive.optional(),
-  softensPerC: z.number().min(0).max(0.1).default(0),
-  longTermFactor: z.number().min(0.01).max(1).default(1),
+  I: z.optional(positive),
+  shape: z._default(shape, 'straight'),
+  natural: z._default(z.enum(['as drawn', 'straight']), 'as drawn'),
+  elements: z.optional(whole(1, 400)),
+  hinged: z._default(z.array(z.enum(['from', 'to'])).check(z.maxLength(2)), []),
+  depth: z.optional(positive),
+  limitStrain: z.optional(positive.check(z.lte(1))),
+  limitMPa: z.optional(positive),
+  softensPerC: z._default(between(0, 0.1), 0),
+  longTermFactor: z._default(between(0.01, 1), 1),
 });
 
 const way = z.union([
   z.literal(true),
   z.strictObject({ move: number }),
-  z.strictObject({ spring: positive, acts: z.enum(['both', 'below', 'above']).default('both') }),
+  z.strictObject({ spring: positive, acts: z._default(z.enum(['both', 'below', 'above']), 'both') }),
 ]);
 
 const load = z.union([
   z.strictObject({
     node: name,
-    x: number.default(0),
-    y: number.default(0),
-    moment: number.default(0),
-    constant: z.boolean().default(false),
+    x: z._default(number, 0),
+    y: z._default(number, 0),
+    moment: z._default(number, 0),
+    constant: z._default(z.boolean(), false),
   }),
   z.strictObject({
     member: name,
-    x: number.default(0),
-    y: number.default(0),
-    per: z.enum(['length', 'level']).default('length'),
-    constant: z.boolean().default(false),
+    x: z._default(number, 0),
+    y: z._default(number, 0),
+    per: z._default(z.enum(['length', 'level']), 'length'),
+    constant: z._default(z.boolean(), false),
   }),
-  z.strictObject({ member: name, pressure: number, constant: z.boolean().default(false) }),
+  z.strictObject({ member: name, pressure: number, constant: z._default(z.boolean(), false) }),
 ]);
 
 export const frameJobSchema = z.strictObject({
-  large: z.boolean().default(false),
+  large: z._default(z.boolean(), false),
   nodes: z.record(name, point),
   members: z.record(name, member),
-  supports: z.record(name, z.strictObject({ x: way.optional(), y: way.optional(), turn: way.optional() })),
-  loads: z.array(load).max(MOST_ELEMENTS),
-  factors: z.array(z.number().min(0).max(1e9)).min(1).max(50).default([1]),
-  most: positive.optional(),
-  atC: z.number().min(-60).max(100).default(MEASURED_AT_C),
-  duration: z.enum(['fresh', 'weeks']).default('fresh'),
+  supports: z.record(name, z.strictObject({ x: z.optional(way), y: z.optional(way), turn: z.optional(way) })),
+  loads: z.array(load).check(z.maxLength(MOST_ELEMENTS)),
+  factors: z._default(z.array(between(0, 1e9)).check(z.minLength(1), z.maxLength(50)), [1]),
+  most: z.optional(positive),
+  atC: z._default(between(-60, 100), MEASURED_AT_C),
+  duration: z._default(z.enum(['fresh', 'weeks']), 'fresh'),
 });
 export type FrameJob = z.infer<typeof frameJobSchema>;
 type MemberJob = FrameJob['members'][string];

@@ -1,5 +1,6 @@
 /** The covers that one frame wears through the year: its own, and others in its season. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { word } from '../../base/schema';
 import { isMonthDay } from '../../base/days';
 import { meanOf } from '../../build/assembly/enclosure';
 import type { Assembly, Enclosure } from '../../build/assembly/types';
@@ -7,11 +8,11 @@ import { type Catalog, coverMaterial } from '../../catalog/catalog';
 import type { CoverMaterial } from '../../catalog/types';
 import { inSpan } from './frost';
 
-const monthDay = z.string().refine(isMonthDay, 'must be a month and day such as 04-15');
+const monthDay = z.string().check(z.refine(isMonthDay, 'must be a month and day such as 04-15'));
 
 /** What the frame wears from one date to the next, month and day; a key of a cover, or nothing at all. */
 export const coatSchema = z.strictObject({
-  coverKey: z.string().min(1).max(60).nullable(),
+  coverKey: z.nullable(word(60)),
   from: monthDay,
   to: monthDay,
 });

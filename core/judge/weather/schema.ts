@@ -1,10 +1,11 @@
 /** Weather as it comes over a network or out of storage: read before it is believed. */
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text } from '../../base/schema';
 
-const list = z.array(z.number()).min(1).max(87_672);
+const list = z.array(z.number()).check(z.minLength(1), z.maxLength(87_672));
 export const weatherSchema = z
   .strictObject({
-    source: z.string().max(120),
+    source: text(120),
     simulated: z.boolean(),
     startMs: z.number(),
     airC: list,
@@ -16,10 +17,12 @@ export const weatherSchema = z
     rainMm: list,
     snowMm: list,
   })
-  .refine(
-    (w) =>
-      [w.dewC, w.sunWPerM2, w.cloud, w.windMPerS, w.gustMPerS, w.rainMm, w.snowMm].every(
-        (l) => l.length === w.airC.length,
-      ),
-    'its lists differ in length',
+  .check(
+    z.refine(
+      (w) =>
+        [w.dewC, w.sunWPerM2, w.cloud, w.windMPerS, w.gustMPerS, w.rainMm, w.snowMm].every(
+          (l) => l.length === w.airC.length,
+        ),
+      'its lists differ in length',
+    ),
   );

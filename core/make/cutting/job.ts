@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, whole } from '../../base/schema';
 import { issueFaults } from '../../base/issues';
 import { type Result, fail, failAll, ok } from '../../base/result';
 
@@ -9,14 +10,14 @@ export const MOST_STOCKS = 2500;
 export const MOST_KINDS = 2000;
 export const MOST_PIECES = 1_000_000;
 
-const lengthOf = z.number().positive().max(LARGEST);
+const lengthOf = z.number().check(z.positive(), z.lte(LARGEST));
 /** A length that can be bought or taken from the shelf; `available` limits how many there are. */
 const stockSchema = z.object({
   length: lengthOf,
-  price: z.number().min(0).max(LARGEST),
-  available: z.number().int().min(0).max(MOST_PIECES).optional(),
+  price: between(0, LARGEST),
+  available: z.optional(whole(0, MOST_PIECES)),
   /** No longer piece is cut from it, such as from a bowed board. */
-  longestPiece: lengthOf.optional(),
+  longestPiece: z.optional(lengthOf),
 });
 
 /**
@@ -24,9 +25,9 @@ const stockSchema = z.object({
  * sum(length + kerf) <= stock length + kerf.
  */
 export const barJobSchema = z.object({
-  kerf: z.number().min(0).max(LARGEST),
-  stock: z.array(stockSchema).min(1).max(MOST_STOCKS),
-  pieces: z.array(z.object({ length: lengthOf, quantity: z.number().int().min(0).max(MOST_PIECES) })).max(MOST_KINDS),
+  kerf: between(0, LARGEST),
+  stock: z.array(stockSchema).check(z.minLength(1), z.maxLength(MOST_STOCKS)),
+  pieces: z.array(z.object({ length: lengthOf, quantity: whole(0, MOST_PIECES) })).check(z.maxLength(MOST_KINDS)),
 });
 
 export type BarJob = z.infer<typeof barJobSchema>;

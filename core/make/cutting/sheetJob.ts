@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, whole } from '../../base/schema';
 import { issueFaults } from '../../base/issues';
 import { type Result, fail, failAll, ok } from '../../base/result';
 import { LARGEST, MOST_PIECES } from './job';
@@ -7,32 +8,31 @@ import { type PlacedPiece, type SheetPiece, holdsAlone, packSheets, sheetBound }
 /** Most pieces of one job: each is laid by itself. */
 export const MOST_SHEET_PIECES = 5000;
 
-const side = z.number().positive().max(LARGEST);
+const side = z.number().check(z.positive(), z.lte(LARGEST));
 
 /** A cutting job in two dimensions, any one unit of length. `turns` is whether a piece may lie the other way; it may when not said. */
 export const sheetJobSchema = z.object({
-  kerf: z.number().min(0).max(LARGEST),
+  kerf: between(0, LARGEST),
   sheets: z
     .array(
       z.object({
         width: side,
         length: side,
-        price: z.number().min(0).max(LARGEST),
-        available: z.number().int().min(0).max(MOST_PIECES).optional(),
+        price: between(0, LARGEST),
+        available: z.optional(whole(0, MOST_PIECES)),
       }),
     )
-    .min(1)
-    .max(100),
+    .check(z.minLength(1), z.maxLength(100)),
   pieces: z
     .array(
       z.object({
         width: side,
         length: side,
-        quantity: z.number().int().min(0).max(2000),
-        turns: z.boolean().default(true),
+        quantity: whole(0, 2000),
+        turns: z._default(z.boolean(), true),
       }),
     )
-    .max(500),
+    .check(z.maxLength(500)),
 });
 
 export type SheetJob = z.infer<typeof sheetJobSchema>;

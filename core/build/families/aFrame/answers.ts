@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { stockFor } from '../../../catalog/market';
 import { type Chosen, countOrAuto, dimensioned } from '../../answers/asked';
@@ -38,12 +38,9 @@ export const answers = {
   extent,
   rowFromEdgeMm: rowFromEdge(6),
   /** Top of the ridge above the wall. */
-  heightMm: dimensioned(
-    z.number().min(200).max(2600),
-    ({ survey }) => Math.max(300, survey.frameOn.widthMm * 0.85),
-    'height',
-    { changes: { higher: ({ byMm }, value) => value + byMm } },
-  ),
+  heightMm: dimensioned(between(200, 2600), ({ survey }) => Math.max(300, survey.frameOn.widthMm * 0.85), 'height', {
+    changes: { higher: ({ byMm }, value) => value + byMm },
+  }),
   maxSpacingMm: maxSpacing(42, [300, 2000]),
   wrapMm: wrap(3 * MM_PER_INCH),
 };

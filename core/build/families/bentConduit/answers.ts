@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { ok } from '../../../base/result';
 import { shippedKey } from '../../../catalog/sections';
@@ -25,7 +26,7 @@ const SHOULDER_MM = 14 * MM_PER_INCH;
 const bendsSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('height') }),
   z.strictObject({ by: z.literal('stock') }),
-  z.strictObject({ by: z.literal('length'), lengthMm: z.number().min(300).max(20000) }),
+  z.strictObject({ by: z.literal('length'), lengthMm: between(300, 20000) }),
   z.strictObject({ by: z.literal('jig'), crownDeg: z.union([z.literal(45), z.literal(60), z.literal(90)]) }),
 ]);
 export type Bends = z.infer<typeof bendsSchema>;
@@ -108,13 +109,13 @@ export const answers = {
   bends,
   /** Corner of the shoulder above the rail, and the crown's centre line above it. */
   shoulderMm: dimensioned(
-    z.number().min(0).max(2000),
+    between(0, 2000),
     ({ survey }) => Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3),
     'shoulder',
     { changes: { higher: ({ byMm }, value) => value + byMm } },
   ),
   crownMm: dimensioned(
-    z.number().min(80).max(2600),
+    between(80, 2600),
     ({ survey }) => Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3) + survey.frameOn.widthMm * 0.24,
     'height',
     { changes: { higher: ({ byMm }, value) => value + byMm }, resets: { bends: { by: 'height' } } },

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import {
   type Chosen,
@@ -108,15 +108,12 @@ export const answers = {
   extra,
   extent,
   rowFromEdgeMm: rowFromEdge(6),
-  frontMm: dimensioned(z.number().min(150).max(1200), FRONT_MM, 'front', {
+  frontMm: dimensioned(between(150, 1200), FRONT_MM, 'front', {
     changes: { higher: ({ byMm }, value) => value + byMm },
   }),
-  backMm: dimensioned(
-    z.number().min(180).max(1500),
-    ({ survey }) => FRONT_MM + survey.frameOn.widthMm * 0.16,
-    'backHeight',
-    { changes: { higher: ({ byMm }, value) => value + byMm } },
-  ),
+  backMm: dimensioned(between(180, 1500), ({ survey }) => FRONT_MM + survey.frameOn.widthMm * 0.16, 'backHeight', {
+    changes: { higher: ({ byMm }, value) => value + byMm },
+  }),
 };
 
 export type DoubleWallColdFrameAnswers = Chosen<typeof answers>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { isFitted } from '../../../catalog/fittings';
 import { type Chosen, choice, countOrAuto, dimensioned } from '../../answers/asked';
@@ -50,7 +50,7 @@ export const answers = {
   extent,
   rowFromEdgeMm: rowFromEdge(5),
   /** Centre of the eave joint above the centre of the base pipe. */
-  eaveMm: dimensioned(z.number().min(150).max(2000), 16 * MM_PER_INCH, 'eave', {
+  eaveMm: dimensioned(between(150, 2000), 16 * MM_PER_INCH, 'eave', {
     changes: { higher: ({ byMm }, value) => value + byMm },
   }),
   maxSpacingMm: maxSpacing(32, [300, 1500]),

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, choice, count, countOrAuto, dimensioned, length, withDefault } from '../../answers/asked';
 import { board, coverAnswers, sold } from '../../answers/bars';
@@ -61,12 +61,12 @@ export const answers = {
   extra,
   extent,
   rowFromEdgeMm: rowFromEdge(6),
-  frontMm: dimensioned(z.number().min(250).max(1200), FRONT_MM, 'front', {
+  frontMm: dimensioned(between(250, 1200), FRONT_MM, 'front', {
     changes: { higher: ({ byMm }, value) => value + byMm },
   }),
   /** Top of the wall plate above the bed's wall. */
   backMm: dimensioned(
-    z.number().min(350).max(2400),
+    between(350, 2400),
     ({ survey }) => FRONT_MM + 65 + survey.frameOn.widthMm * PITCH,
     'backHeight',
     { changes: { higher: ({ byMm }, value) => value + byMm } },

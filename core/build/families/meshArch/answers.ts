@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { fail, ok } from '../../../base/result';
 import { type Chosen, choice, count, countOrAuto, dimensioned, length, withDefault } from '../../answers/asked';
@@ -63,7 +63,7 @@ export const answers = {
   extent,
   rowFromEdgeMm: rowFromEdge(5),
   spanMm: footSpan([300, 3000], 'prongs'),
-  prongMm: dimensioned(z.number().min(50).max(LONGEST_PRONG_MM), 5 * MM_PER_INCH, 'prong', {
+  prongMm: dimensioned(between(50, LONGEST_PRONG_MM), 5 * MM_PER_INCH, 'prong', {
     dimensions: {
       prong: (valueMm) =>
         valueMm > LONGEST_PRONG_MM

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import {
   type AtAnswers,
@@ -109,11 +110,11 @@ export const answers = {
   extent,
   rowFromEdgeMm: rowFromEdge(7),
   /** null: as high as its board. */
-  frontMm: dimensioned(z.number().min(60).max(900).nullable(), null, 'front', {
+  frontMm: dimensioned(z.nullable(between(60, 900)), null, 'front', {
     changes: { higher: higherBy('front') },
   }),
   /** null: as high as its board, or two where one is no higher than the front. */
-  backMm: dimensioned(z.number().min(90).max(1200).nullable(), null, 'backHeight', {
+  backMm: dimensioned(z.nullable(between(90, 1200)), null, 'backHeight', {
     changes: { higher: higherBy('backHeight') },
   }),
 };

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { stockFor } from '../../../catalog/market';
 import { type Chosen, askedWhen, choice, count, dimensioned, length, withDefault } from '../../answers/asked';
@@ -45,8 +45,8 @@ export const answers = {
   ),
   rodLengthMm: length('Rod length', [200, 2000], 24 * MM_PER_INCH, { when: { feet: ['rods', 'driven'] } }),
   leanDeg: withDefault(count('Rods lean in, degrees', [0, 40], 0, { when: { feet: ['rods', 'driven'] } }), 0),
-  rodShownMm: dimensioned(z.number().min(0).max(1000), 8 * MM_PER_INCH, 'rodShown'),
-  buryMm: dimensioned(z.number().min(0).max(800), 6 * MM_PER_INCH, 'bury'),
+  rodShownMm: dimensioned(between(0, 1000), 8 * MM_PER_INCH, 'rodShown'),
+  buryMm: dimensioned(between(0, 800), 6 * MM_PER_INCH, 'bury'),
   ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'timber-tied', 'posted'], 'pipe', 'pipe'),
   ...coverAnswers('film-uv'),
   ...looseEdges(['ground', 'inside', 'one-open', 'one-battened', 'battened', 'stapled'], 10),

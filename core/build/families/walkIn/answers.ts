@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, choice, count, dimensioned, length, withDefault, within } from '../../answers/asked';
 import { anyBar, coverAnswers, oneOf, tube } from '../../answers/bars';
@@ -21,7 +22,7 @@ const size = (
   [low, high]: readonly [number, number],
   first: Parameters<typeof dimensioned<number>>[1],
 ) =>
-  dimensioned<number>(z.number().min(low).max(high), first, dimension, {
+  dimensioned<number>(between(low, high), first, dimension, {
     dimensions: {
       [dimension]: (valueMm: number) =>
         within(
@@ -163,7 +164,7 @@ export const answers = {
   crossTies: count('Cross ties', [0, 30], 0),
   /** null: as high as the hoops are six tenths up. */
   tieMm: dimensioned<number | null>(
-    z.number().min(300).max(4000).nullable().default(null) as z.ZodType<number | null>,
+    z._default(z.nullable(between(300, 4000)), null) as z.ZodMiniType<number | null>,
     null,
     'tieHeight',
   ),
@@ -246,19 +247,11 @@ export const answers = {
     limited(Math.min(12 * FOOT, Math.max(10 * FOOT, survey.frameOn.widthMm + 2 * PATH_MM)), LIMITS.width),
   ),
   /** Post above the ground; the hoop begins there. */
-  sidewallMm: dimensioned(
-    z
-      .number()
-      .min(100)
-      .max(7 * FOOT + 10),
-    24 * MM_PER_INCH,
-    'sidewall',
-    {
-      changes: { higher: ({ byMm }, value) => value + byMm },
-    },
-  ),
+  sidewallMm: dimensioned(between(100, 7 * FOOT + 10), 24 * MM_PER_INCH, 'sidewall', {
+    changes: { higher: ({ byMm }, value) => value + byMm },
+  }),
   /** null: a third of the post's length where it is windy, a quarter elsewhere. */
-  depthMm: dimensioned<number | null>(z.number().min(200).max(1500).nullable(), null, 'postDepth', {
+  depthMm: dimensioned<number | null>(z.nullable(between(200, 1500)), null, 'postDepth', {
     changes: { deeper: ({ toMm }) => toMm },
   }),
   maxSpacingMm: maxSpacing(48, [400, 2000]),

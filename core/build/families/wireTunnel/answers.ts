@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
@@ -48,7 +48,7 @@ export const answers = {
   spanMm: footSpan([200, 2000], 'feet', ({ bed }) =>
     Math.min(bed.inside.widthMm - 2 * MM_PER_INCH, WIRES['wire-9'] ?? 1000),
   ),
-  legDepthMm: dimensioned(z.number().min(75).max(600), 8 * MM_PER_INCH, 'bury'),
+  legDepthMm: dimensioned(between(75, 600), 8 * MM_PER_INCH, 'bury'),
 };
 
 export type WireTunnelAnswers = Chosen<typeof answers>;
