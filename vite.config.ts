@@ -66,5 +66,25 @@ export default defineConfig({
   plugins: [react(), offline, ...compressed],
   html: { cspNonce: '__CSP_NONCE__' },
   worker: { format: 'es' },
-  build: { outDir: '../dist', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0 },
+  build: {
+    outDir: '../dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    rolldownOptions: {
+      output: {
+        // What is small and shared goes with its neighbours: every file more is one more to ask for before anything is drawn.
+        codeSplitting: {
+          groups: [
+            { name: 'first', tags: ['$initial'] },
+            // With all that these lean on.
+            {
+              name: 'drawn',
+              test: /web\/(drawing\/PulledView|parts\/(Leaves|TypedField)|app\/(PlaceHead|figures)|background\/usePlan)\.tsx?$/,
+            },
+          ],
+        },
+      },
+    },
+  },
 });

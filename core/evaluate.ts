@@ -2,11 +2,11 @@
 import type { Outline } from './outline';
 import { remembered } from './base/remember';
 import { type Result, ok } from './base/result';
-import { builtFrom } from './garden/assemblyOf';
 import type { Cover, Garden } from './garden/garden';
-import { outline } from './plan';
+import { laidOut } from './laid';
+import { judge } from './plan';
 
-const outlines = remembered<Result<Outline>>();
+const outlines = remembered<Outline>();
 const current = remembered<Result<Outline>>();
 
 /**
@@ -15,12 +15,11 @@ const current = remembered<Result<Outline>>();
  * @example evaluate(demoGarden(), demoGarden().covers[1]).value.assembly.arches[0].tags.length // 4
  */
 export function evaluate(garden: Garden, cover: Cover): Result<Outline> {
-  const { prices, shelfFlat, landmarks } = garden;
-  const { answers, cut, cutFlat, also, coats, tending } = cover;
-  const made = [...builtFrom(garden, cover), prices, shelfFlat, landmarks, cut, cutFlat, also, coats, tending.brushes];
-  const worked = outlines(answers, made, () => outline(garden, cover));
-  // What an outline carries along must be the garden and the cover of now.
-  return current(cover, [garden, worked], () => (worked.ok ? ok(carrying(worked.value, garden, cover)) : worked));
+  const laid = laidOut(garden, cover);
+  if (!laid.ok) return laid;
+  // One layout has one assembly: it is laid out anew for whatever it is judged by.
+  const judged = outlines(laid.value.assembly, [], () => judge(laid.value));
+  return current(cover, [garden, judged], () => ok(carrying(judged, garden, cover)));
 }
 
 /** The same outline with the garden and the cover of now; what it is judged to be is still worked out when it is first asked for. */

@@ -1,25 +1,18 @@
 /** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
 import type { Outline } from './outline';
 import { remembered } from './base/remember';
-import { type Result, fail, ok } from './base/result';
-import { weighed } from './build/assembly/weighed';
+import { type Result, ok } from './base/result';
 import { buildHours } from './build/guide/hours';
-import { rollPrice, sheetPrice } from './catalog/prices';
 import { spreadOf } from './catalog/catalog';
 import { type Cut, cutAndShop, provenPrice } from './cut';
-import { assemblyOf } from './garden/assemblyOf';
-import { buildSite } from './garden/buildSite';
 import type { Cover, Garden } from './garden/garden';
 import { coldestNight } from './judge/climate/coldest';
 import { noonAir } from './judge/climate/noon';
-import { withCoats } from './judge/season/coats';
 import { checkAssembly } from './judge/proof/checks';
 import { designSnow } from './judge/proof/snow';
 import { liftFigure } from './judge/weights';
-import { planSheets } from './make/cutting/panels';
 import type { IntegerSolver } from './make/cutting/linearProgram';
-import { planRolls, seamHardware } from './make/rolls/rolls';
-import { withSeams } from './make/rolls/seamSteps';
+import { type Laid, layOut } from './laid';
 import { type Mend, findMends } from './mends';
 import { type Beside, besideOf } from './site/plotting';
 
@@ -27,29 +20,6 @@ const LIGHT_AIR_M_PER_S = 1;
 
 /** The outline with its cuts, prices and mends. */
 export type Plan = Outline & Cut & { readonly mends: readonly Mend[] };
-
-/** A cover laid out: what it is made of and what its sheets are cut from, before anything is judged. Enough to price it. */
-export type Laid = Pick<Outline, 'garden' | 'cover' | 'site' | 'assembly' | 'rolls' | 'sheets' | 'done' | 'also'>;
-
-/**
- * Lays one cover out.
- * @returns what it is made of, or the fault that keeps it from being built, with the field that would mend it
- */
-export function layOut(garden: Garden, cover: Cover): Result<Laid> {
-  const site = buildSite(garden, cover.bedId);
-  const built = assemblyOf(garden, cover);
-  if (!site || !built) return fail('bedId', `There is no bed "${cover.bedId}".`);
-  if (!built.ok) return built;
-
-  const { prices, shelfFlat } = garden;
-  const worn = withCoats(built.value, cover.coats, site.catalog);
-  const rolls = planRolls(worn.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cover.cutFlat);
-  const assembly = weighed({ ...worn, steps: withSeams(worn.steps, rolls.seams) });
-  const sheets = planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cover.cutFlat);
-  const added = cover.also.filter((a) => a.count > 0).map((a) => ({ ...a, joint: 'Added by you' }));
-  const also = [...seamHardware(rolls.seams), ...added];
-  return ok({ garden, cover, site, assembly, rolls, sheets, done: cover.cut, also });
-}
 
 /**
  * Works out one cover as far as the drawing, checks and figures.

@@ -5,7 +5,7 @@ import { type Result, ok } from './base/result';
 import type { Answers } from './build/answers/asked';
 import type { Assembly, Dimension, Member } from './build/assembly/types';
 import { familyOf } from './build/families';
-import type { Outline } from './outline';
+import type { Laid } from './laid';
 
 /** A value that a pull is drawn to, and why. */
 export interface PullSnap {
@@ -34,7 +34,7 @@ const BIT_MM = 2;
 type Changed = Result<{ readonly answers: Answers; readonly assembly: Assembly }>;
 
 /** The design with a dimension set, laid out. */
-function withDimension(o: Outline, id: string, valueMm: number): Changed {
+function withDimension(o: Laid, id: string, valueMm: number): Changed {
   const family = familyOf(o.cover.family);
   const answers = family.dimension(o.cover.answers, id, valueMm, o);
   if (!answers.ok) return answers;
@@ -50,7 +50,7 @@ const find = (a: Assembly, id: string): Dimension | undefined => a.dimensions.fi
  * What is needed to pull at a dimension.
  * @returns undefined where it cannot be pulled: it is not typed, or stands beside what it measures
  */
-export function pullOf(o: Outline, id: string): Pull | undefined {
+export function pullOf(o: Laid, id: string): Pull | undefined {
   const dimension = find(o.assembly, id);
   if (!dimension?.typed || dimension.side === 'leader') return undefined;
   const upward =
@@ -70,13 +70,13 @@ export function pullOf(o: Outline, id: string): Pull | undefined {
 }
 
 /** All that a dimension may be drawn to, each once, the reason that says most first. */
-function snapsOf(o: Outline, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
+function snapsOf(o: Laid, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
   const all = [...schoolSnaps(o, d), ...cropSnaps(o, d, bit, grownMm), ...stockSnaps(o, d, bit, grownMm)];
   return all.filter((s, i) => s.valueMm > 0 && all.findIndex((t) => Math.abs(t.valueMm - s.valueMm) < 0.5) === i);
 }
 
 /** The schools of a hoop's height: a half circle, a whole pipe, the width of the roll. */
-function schoolSnaps(o: Outline, d: Dimension): readonly PullSnap[] {
+function schoolSnaps(o: Laid, d: Dimension): readonly PullSnap[] {
   if (d.id !== 'height') return [];
   const family = familyOf(o.cover.family);
   const school = family.questions(o.cover.answers, o).find((q) => q.id === 'school');
@@ -100,7 +100,7 @@ const MET_MM = 0.5;
  * @param per how much the miss grows while the value grows by one mm
  */
 function metAt(
-  o: Outline,
+  o: Laid,
   d: Dimension,
   per: number,
   missOf: (a: Assembly) => number,
@@ -120,7 +120,7 @@ function metAt(
 }
 
 /** Where the crop just fits under the cover. */
-function cropSnaps(o: Outline, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
+function cropSnaps(o: Laid, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
   const per = (bit.crop.clearanceMm - o.assembly.crop.clearanceMm) / grownMm;
   if (Math.abs(per) < 0.05 || d.id === 'rowFromEdge') return [];
   const valueMm = metAt(o, d, per, (a) => a.crop.clearanceMm);
@@ -137,7 +137,7 @@ const SHARES = [
 const REACH = 0.6;
 
 /** Where a piece that follows the dimension is a whole bar from the shop, half of one or a third. */
-function stockSnaps(o: Outline, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
+function stockSnaps(o: Laid, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
   const parts = new Map<string, Member>();
   for (const m of o.assembly.members) if (!parts.has(m.part)) parts.set(m.part, m);
   return [...parts.values()].flatMap((m) => {
@@ -169,7 +169,7 @@ function stockSnaps(o: Outline, d: Dimension, bit: Assembly, grownMm: number): r
  * @param withinMm how near it must be to a snap to be drawn to it; 0: it is drawn to none
  * @returns what it becomes, or the limit that it has met
  */
-export function pulled(o: Outline, pull: Pull, wayMm: number, stepMm: number, withinMm: number): Result<Pulled> {
+export function pulled(o: Laid, pull: Pull, wayMm: number, stepMm: number, withinMm: number): Result<Pulled> {
   const { dimension: d, perMm, snaps } = pull;
   const wanted = Math.max(0, d.valueMm + wayMm * perMm);
   const near = snaps

@@ -1,4 +1,6 @@
 import './keep/guard';
+import './app/policy';
+import './ahead';
 import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-600.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
@@ -10,7 +12,6 @@ import { BrowserRouter } from 'react-router';
 import { StyleSheetManager } from 'styled-components';
 import { App } from './app/App';
 import { Boundary } from './app/Boundary';
-import { fetchAhead } from './app/places';
 import { setTheme, themeNow } from './app/screen';
 import { GlobalStyle } from './app/theme';
 import { store } from './app/world';
@@ -20,7 +21,6 @@ if (import.meta.env.PROD && 'serviceWorker' in navigator)
   addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
 
 setTheme(themeNow());
-fetchAhead(location.pathname);
 const root = document.getElementById('root');
 if (root)
   createRoot(root).render(

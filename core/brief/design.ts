@@ -6,7 +6,8 @@ import type { Cover, Garden } from '../garden/garden';
 import { partsKg } from '../judge/weights';
 import { failing } from '../mending';
 import type { Outline } from '../outline';
-import { judge, layOut, type Laid, outline } from '../plan';
+import { type Laid, layOut } from '../laid';
+import { judge, outline } from '../plan';
 import type { Brief } from '../site/brief';
 import { type Figures, type Wish, cropsOf, doesFor } from './wishes';
 

@@ -1,9 +1,8 @@
 import type { ReactNode } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
-import { Gardens } from '../places/gardens/Gardens';
 import { Boundary } from './Boundary';
 import { Demo, Gate, OldAddress } from './Gate';
-import { PLACES, Settings, Take } from './places';
+import { PARTS, PLACES } from './places';
 import { Shell } from './Shell';
 import { useWay } from './way';
 
@@ -27,13 +26,14 @@ export function App(): ReactNode {
     <Routes>
       <Route element={<Shell />}>
         <Route path="demo" element={place('The demo garden', <Demo />)} />
-        <Route path="gardens" element={place('The list of gardens', <Gardens />)} />
-        <Route path="take" element={place('The cover in the link', <Take />)} />
-        <Route path="settings" element={place('The settings', <Settings />)} />
+        <Route path="gardens" element={place('The list of gardens', <PARTS.gardens />)} />
+        <Route path="take" element={place('The cover in the link', <PARTS.take />)} />
+        <Route path="settings" element={place('The settings', <PARTS.settings />)} />
         <Route path="g/:gardenId" element={<Gate />}>
-          {PLACES.map(({ path, what, Part }) => (
-            <Route key={path} path={path} element={place(what, <Part />)} />
-          ))}
+          {PLACES.map(([key, path, what]) => {
+            const Part = PARTS[key];
+            return <Route key={key} path={path} element={place(what, <Part />)} />;
+          })}
           <Route path="*" element={<ToPlot />} />
         </Route>
         <Route path="*" element={<OldAddress />} />

@@ -8,10 +8,11 @@ import { Message } from '../parts/layout';
 import { saveGarden } from '../parts/saveFile';
 import { Waiting } from './Waiting';
 import { part } from './fresh';
+import { demoOf } from './loads';
 import { useApp, useAppDispatch } from './hooks';
 import { addGarden, lookAt, type Opened, openStored } from './saving';
 import { wayTo } from './way';
-import { inTime } from '../keep/db';
+import { asked } from '../keep/db';
 import type { GardenRow } from '../keep/rows';
 import { database, lastOpen } from './world';
 
@@ -110,7 +111,9 @@ async function meant(named: string | undefined, openId: string | undefined): Pro
   const last = openId ?? lastOpen();
   if (named === undefined) return last;
   try {
-    const having = (await inTime(database.gardens.toArray())).filter((row) => has(row, named)).map((row) => row.id);
+    const having = (await asked(database(), (db) => db.gardens.toArray()))
+      .filter((row) => has(row, named))
+      .map((row) => row.id);
     return having.find((id) => id === last) ?? having[0] ?? last;
   } catch {
     return last;
@@ -142,15 +145,15 @@ export function Demo(): ReactNode {
   useEffect(() => {
     const open = async (): Promise<void> => {
       // Fetched while storage is asked whether it is needed.
-      const made = part(() => import('../../core/garden/demo'));
+      const made = part(demoOf);
       made.catch(() => undefined);
       let id = DEMO_ID;
-      let came = await dispatch(openStored(id));
+      // Where nothing was ever open there is nothing to ask storage for: it is fetched beside the drawing.
+      let came: Opened = lastOpen() === null ? { kind: 'none' } : await dispatch(openStored(id));
       for (let n = 2; came.kind === 'unreadable'; n++) came = await dispatch(openStored((id = `${DEMO_ID}-${n}`)));
       if (came.kind !== 'open') {
-        const { demoGarden } = await made;
         // What cannot be kept is said where the garden is; it is not waited for.
-        void dispatch(addGarden(id, demoGarden()));
+        void dispatch(addGarden(id, await made));
       }
       void navigate(wayTo(id, 'bench', 'winter-lid'), { replace: true });
     };

@@ -2,7 +2,7 @@
 import { mergeOf, same, type Path } from '../../core/garden/merge';
 import type { Garden } from '../../core/garden/garden';
 import { salvage } from '../../core/garden/salvage';
-import { deleteGarden, forget, inTime, loadGarden, makeRoom, saveGarden } from '../keep/db';
+import { asked, deleteGarden, forget, loadGarden, makeRoom, saveGarden } from '../keep/db';
 import { type Work, rebased } from '../keep/edits';
 import type { Stored } from '../keep/rows';
 import { type OpenGarden, type SaveState, type Thunk, became, letGo, opened, said } from './state';
@@ -27,6 +27,7 @@ function whyNot(thrown: unknown): string {
   if (/Quota/.test(name)) return 'this browser’s storage is full';
   if (/MissingAPI|Security|InvalidState|OpenFailed|NotAllowed|VersionChange|DatabaseClosed/.test(name))
     return 'this browser lets Cabanon keep nothing';
+  if (name === 'NetworkError') return 'a part of Cabanon could not be fetched';
   if (name === 'TimeoutError') return 'the browser’s storage does not answer';
   return `this browser’s storage failed${name ? ` (${name.slice(0, 40)})` : ''}`;
 }
@@ -47,11 +48,11 @@ function saveNow(): Thunk<Promise<void>> {
       editsBefore: synced.edits,
     };
     try {
-      const answer = await saveGarden(world.db, row, world.now()).catch(async (why: unknown) => {
+      const answer = await saveGarden(world.db(), row, world.now()).catch(async (why: unknown) => {
         if (!/Quota/.test((why as Error).name)) throw why;
         // The ways back of gardens that are not open are worth less than what is being done now.
-        await makeRoom(world.db, id);
-        return saveGarden(world.db, row, world.now());
+        await makeRoom(world.db(), id);
+        return saveGarden(world.db(), row, world.now());
       });
       if (answer.kind === 'gone') dispatch(became({ id, save: { kind: 'gone' } }));
       else if (answer.kind === 'other') await dispatch(bringTogether(id));
@@ -69,7 +70,7 @@ function saveNow(): Thunk<Promise<void>> {
             }),
           );
         }
-        for (const [tab, upTo] of Object.entries(seen)) forget(world.db, id, tab, upTo);
+        for (const [tab, upTo] of Object.entries(seen)) forget(world.db(), id, tab, upTo);
         world.announce(id, answer.revision);
       }
     } catch (thrown) {
@@ -98,7 +99,7 @@ function notSaved(id: string, why: string): Thunk<void> {
 /** Brings the work of this tab together with what another tab has saved; asks where both changed the same thing. */
 function bringTogether(id: string, leave?: (clashes: readonly Path[]) => readonly Path[]): Thunk<Promise<void>> {
   return async (dispatch, getState, { db, now }) => {
-    const stored = await loadGarden(db, id, now());
+    const stored = await loadGarden(db(), id, now());
     const open = getState().open;
     if (open?.id !== id) return;
     if (!stored) return void dispatch(became({ id, save: { kind: 'gone' }, asking: null }));
@@ -185,7 +186,7 @@ export function openStored(id: string): Thunk<Promise<Opened>> {
         void dispatch(save());
         return { kind: 'open' };
       }
-      stored = await loadGarden(db, id, now());
+      stored = await loadGarden(db(), id, now());
     } catch (thrown) {
       return { kind: 'shut', why: whyNot(thrown) };
     }
@@ -231,7 +232,7 @@ export function closeGarden(): ReturnType<typeof opened> {
 export function removeGarden(id: string): Thunk<Promise<void>> {
   return async (dispatch, getState, world) => {
     // Where storage cannot be reached, what is left of it is in the list again.
-    await deleteGarden(world.db, id).catch(() => undefined);
+    await deleteGarden(world.db(), id).catch(() => undefined);
     if (getState().open?.id === id) dispatch(closeGarden());
     dispatch(letGo(id));
     world.announce(id, undefined);
@@ -270,7 +271,7 @@ export function lookAgain(): Thunk<Promise<void>> {
     const open = getState().open;
     if (!open || open.look || open.save.kind !== 'saved') return;
     try {
-      const row = await inTime(db.gardens.get(open.id));
+      const row = await asked(db(), (all) => all.gardens.get(open.id));
       if (getState().open === open) await dispatch(heard(open.id, row?.revision));
     } catch {
       // The next save says what is wrong.

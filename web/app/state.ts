@@ -2,7 +2,7 @@
 import { type PayloadAction, type ThunkAction, type UnknownAction, createSlice } from '@reduxjs/toolkit';
 import type { Fault } from '../../core/base/result';
 import type { Merge } from '../../core/garden/merge';
-import type { Database } from '../keep/db';
+import type { Storage } from '../keep/db';
 import type { Made, Work } from '../keep/edits';
 
 export type SaveState =
@@ -70,7 +70,7 @@ export const { reducer } = slice;
 
 /** What the store needs from the world; tests give their own. */
 export interface World {
-  readonly db: Database;
+  readonly db: () => Storage;
   readonly now: () => number;
   /** This tab, among all that work on the same storage. */
   readonly tab: string;

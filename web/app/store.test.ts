@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { demoGarden } from '../../core/garden/demo';
 import { type GardenRow } from '../keep/rows';
-import { type Database, openDatabase } from '../keep/db';
+import type { Database } from '../keep/db';
+import { openDatabase } from '../keep/open';
 import {
   addGarden,
   allSaved,
@@ -30,7 +31,7 @@ afterEach(() => db.delete());
 type Word = [string, number | undefined];
 const tab = (told: Word[] = [], more: Partial<World> = {}): AppStore =>
   createStore({
-    db,
+    db: () => db,
     now: () => 1,
     tab: `tab ${++tabs}`,
     announce: (id, revision) => void told.push([id, revision]),
@@ -183,7 +184,7 @@ test('a save that fails is said and tried again until it works', async () => {
 
 test('a browser without storage: the garden is open, and said to be kept nowhere', async () => {
   const none = openDatabase('none', { indexedDB: {} as IDBFactory });
-  const store = tab([], { db: none });
+  const store = tab([], { db: () => none });
   expect((await store.dispatch(openStored('g'))).kind).toBe('shut');
   await store.dispatch(addGarden('g', demoGarden()));
   expect(store.getState().open?.save).toMatchObject({ kind: 'failed', why: 'this browser lets Cabanon keep nothing' });

@@ -26,7 +26,7 @@ function take(kind: Made['kind'], label: string, open: OpenGarden, work: Work): 
     const made: Made = { kind, label, before: open.doc, after: work.doc };
     const n = ++stepsMade;
     // What was deleted is not to come back with the next garden of that id.
-    if (open.save.kind !== 'gone') journal(db, { gardenId: open.id, tab, n, step: told(made) });
+    if (open.save.kind !== 'gone') journal(db(), { gardenId: open.id, tab, n, step: told(made) });
     const saving = open.save.kind === 'saved' ? ({ kind: 'saving' } as const) : open.save;
     dispatch(became({ id: open.id, ...work, n, steps: [...open.steps, made], save: saving }));
     void dispatch(save());

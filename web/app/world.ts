@@ -1,12 +1,23 @@
 import { askToKeep, channelOf, nearlyFull, remembering, roomLeft } from '../keep/browser';
-import { openDatabase } from '../keep/db';
+import type { Database, Storage } from '../keep/db';
 import { newId } from './names';
 import { heard, lookAgain, save } from './saving';
 import { isAtRisk, said } from './state';
 import { createStore } from './store';
 
-/** The gardener's own storage in this browser. */
-export const database = openDatabase();
+let storage: Storage | undefined;
+
+/** The gardener's own storage in this browser, fetched when it is first asked for: the first drawing does not wait for it. */
+export function database(): Storage {
+  storage ??= import('../keep/open').then(
+    ({ openDatabase }): Database => (storage = openDatabase()),
+    () => {
+      storage = undefined;
+      throw new DOMException('storage could not be fetched', 'NetworkError');
+    },
+  );
+  return storage;
+}
 
 interface Word {
   readonly id: string;

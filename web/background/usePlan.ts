@@ -1,19 +1,10 @@
-import type { Outline } from '../../core/outline';
 import type { Mend } from '../../core/mends';
 import type { OptionCost } from '../../core/options';
 import type { Cover } from '../../core/garden/garden';
-import { evaluate } from '../../core/evaluate';
-import { type Result, ok } from '../../core/base/result';
+import { ok } from '../../core/base/result';
 import type { PlanWork } from './plan.worker';
 import { lookForMends, priceOptions, workOut } from './planClient';
-import { useGarden } from '../app/hooks';
 import { type Job, useJob } from './useJob';
-
-/** The outline of a cover, worked out at once, and once for all who ask. */
-export function useOutline(cover: Cover | undefined): Result<Outline> | undefined {
-  const garden = useGarden();
-  return cover && evaluate(garden, cover);
-}
 
 /** Cuts and list of a cover. */
 export function useWork(cover: Cover | undefined): Job<PlanWork> {

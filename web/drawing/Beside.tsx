@@ -2,7 +2,7 @@
 import type { ReactNode } from 'react';
 import type { Flat } from '../../core/base/geometry';
 import type { Verdict } from '../../core/judge/proof/check';
-import type { Outline } from '../../core/outline';
+import type { Laid } from '../../core/laid';
 import { SIGNS } from '../parts/VerdictMark';
 import { type Sheet, toScreen } from './Shapes';
 
@@ -53,7 +53,7 @@ export function Ground({ y, x0, x1 }: { readonly y: number; readonly x0: number;
 }
 
 /** The full-grown crop from the end, between its first and its last row. */
-export function CropLine({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
+export function CropLine({ outline: o, sheet }: { readonly outline: Laid; readonly sheet: Sheet }): ReactNode {
   const { crop, rowYsMm, topZMm, soilZMm, clearanceMm } = o.assembly.crop;
   const [left = 0, right = 0] = rowYsMm;
   const a = toScreen(sheet, [left, topZMm]);
@@ -83,7 +83,7 @@ export function CropLine({ outline: o, sheet }: { readonly outline: Outline; rea
 }
 
 /** Its rows from above. */
-export function CropRows({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
+export function CropRows({ outline: o, sheet }: { readonly outline: Laid; readonly sheet: Sheet }): ReactNode {
   const [first, last] = o.assembly.reachMm;
   return (
     <g stroke="var(--holds)" strokeWidth={1.6} strokeDasharray="2 4">

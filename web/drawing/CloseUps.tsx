@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { type Flat, flatten } from '../../core/base/geometry';
 import type { Joint, Step } from '../../core/build/assembly/types';
 import { kindOf } from '../../core/build/joints';
-import type { Outline } from '../../core/outline';
+import type { Laid } from '../../core/laid';
 import { sayJoint } from '../../core/show/jointMarks';
 import { type LayoutOf, layoutView } from '../../core/show/viewLayout';
 import { ViewDrawing } from './ViewDrawing';
@@ -33,7 +33,7 @@ const SEEN_MM = { width: 420, height: 300 } as const;
 const MOST = 2;
 
 interface CloseUpsProps {
-  readonly outline: Outline;
+  readonly outline: Laid;
   readonly step: Step;
   /** The whole view that the step shows. */
   readonly of: LayoutOf;

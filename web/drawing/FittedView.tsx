@@ -1,7 +1,7 @@
 import type { CSSProperties, ReactNode } from 'react';
 import type { View } from '../../core/base/geometry';
 import type { Result } from '../../core/base/result';
-import type { Outline } from '../../core/outline';
+import type { Laid } from '../../core/laid';
 import { fitView } from '../../core/show/viewLayout';
 import type { Sheet } from './Shapes';
 import { ViewDrawing, useView } from './ViewDrawing';
@@ -11,7 +11,7 @@ import { useSize } from './useSize';
 const LEAST_PX = 350;
 
 interface FittedProps {
-  readonly outline: Outline;
+  readonly outline: Laid;
   readonly view: View;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
   readonly extra: (sheet: Sheet) => ReactNode;

@@ -1,4 +1,4 @@
-import type { Outline } from '../../core/outline';
+import type { Laid } from '../../core/laid';
 import { type View, flatten } from '../../core/base/geometry';
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
@@ -35,7 +35,7 @@ const WORD_PX = 6.6;
  * @param bare without dimensions, as where pieces are in play
  * @param still the paper that it keeps while it is pulled at
  */
-export function useView(o: Outline, view: View, bare = false, still?: Omit<ViewFrame, 'shapes'>): LayoutOf {
+export function useView(o: Laid, view: View, bare = false, still?: Omit<ViewFrame, 'shapes'>): LayoutOf {
   const unit = o.garden.units.length;
   const type = typeScale();
   const { assembly } = o;
@@ -223,7 +223,7 @@ function Line({ place }: { readonly place: PlacedDimension }): ReactNode {
 const NAMES: Readonly<Record<View, string>> = { end: 'From the end', side: 'From the side', plan: 'From above' };
 
 interface ViewProps {
-  readonly outline: Outline;
+  readonly outline: Laid;
   readonly view: View;
   /** What is drawn, and where all that stands round it is. */
   readonly of: LayoutOf;
@@ -377,7 +377,7 @@ function scaleText(pxPerMm: number): string {
   return times < 10 ? times.toFixed(1).replace(/\.0$/, '') : String(Number(times.toPrecision(2)));
 }
 
-function describe(o: Outline, unit: Parameters<typeof formatLength>[1]): string {
+function describe(o: Laid, unit: Parameters<typeof formatLength>[1]): string {
   const arch = o.assembly.arches[0];
   return arch
     ? `${arch.tags.length} hoops, span ${formatLength(arch.hoop.spanMm, unit)}, ${formatLength(arch.hoop.heightMm, unit)} high, pipe ${formatLength(arch.cutMm, unit)}`

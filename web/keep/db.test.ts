@@ -2,17 +2,8 @@ import 'fake-indexeddb/auto';
 import { demoGarden } from '../../core/garden/demo';
 import { freshName } from '../../core/base/ids';
 import { newId } from '../app/names';
-import {
-  type Database,
-  deleteGarden,
-  forget,
-  inTime,
-  journal,
-  loadGarden,
-  makeRoom,
-  openDatabase,
-  saveGarden,
-} from './db';
+import { type Database, deleteGarden, forget, inTime, journal, loadGarden, makeRoom, saveGarden } from './db';
+import { openDatabase } from './open';
 import type { Edit } from './edits';
 import type { GardenRow } from './rows';
 

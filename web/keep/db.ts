@@ -1,7 +1,5 @@
 /** The gardener's own storage in this browser: gardens, their edits, a journal of what is not saved yet, and what was set aside. */
-// The library makes a channel as soon as it is read, and breaks where it may not.
-import './guard';
-import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
+import type { Dexie, EntityTable, Table } from 'dexie';
 import type { Edit } from './edits';
 import {
   type EditRow,
@@ -33,15 +31,8 @@ export type Database = Dexie & {
   pictures: Table<PictureRow, [string, string]>;
 };
 
-/** Opens the storage; what is asked of it is refused where the browser has none. */
-export function openDatabase(name = 'cabanon', options: DexieOptions = {}): Database {
-  const db = new Dexie(name, options) as Database;
-  db.version(1).stores({ gardens: 'id, savedAt', edits: '[gardenId+seq], gardenId' });
-  db.version(2).stores({ journal: '[gardenId+tab+n], gardenId', aside: '++key, gardenId' });
-  db.version(3).stores({ weather: '[gardenId+kind], gardenId' });
-  db.version(4).stores({ pictures: '[gardenId+key], gardenId' });
-  return db;
-}
+/** The storage, or its coming: it is fetched when it is first asked for. */
+export type Storage = Database | Promise<Database>;
 
 /** Edits that can be undone; beyond, the oldest are dropped some at a time, so that not every save writes all of them anew. */
 export const EDITS_KEPT = 300;
@@ -51,18 +42,24 @@ export const EDITS_DROPPED = 50;
 const PATIENCE_MS = 5000;
 
 /** The same answer, or a refusal when it does not come. */
-export function inTime<T>(answer: PromiseLike<T>, ms = PATIENCE_MS): Promise<T> {
+export function inTime<T>(answer: T | PromiseLike<T>, ms = PATIENCE_MS): Promise<T> {
   return new Promise((take, refuse) => {
     const timer = setTimeout(
       () => refuse(new DOMException('the browser’s storage does not answer', 'TimeoutError')),
       ms,
     );
-    answer.then(take, refuse).then(
-      () => clearTimeout(timer),
-      () => clearTimeout(timer),
-    );
+    Promise.resolve(answer)
+      .then(take, refuse)
+      .then(
+        () => clearTimeout(timer),
+        () => clearTimeout(timer),
+      );
   });
 }
+
+/** What storage answers, in time. */
+export const asked = <T>(storage: Storage, query: (db: Database) => PromiseLike<T>): Promise<T> =>
+  inTime(Promise.resolve(storage).then(query));
 
 export type SaveAnswer =
   | { readonly kind: 'saved'; readonly revision: number }
@@ -78,7 +75,8 @@ export interface ToSave extends Omit<GardenRow, 'savedAt'> {
 }
 
 /** Saves a garden with its edits, unless another tab has saved or deleted it since `revision`. */
-export async function saveGarden(db: Database, save: ToSave, now: number): Promise<SaveAnswer> {
+export async function saveGarden(storage: Storage, save: ToSave, now: number): Promise<SaveAnswer> {
+  const db = await inTime(storage);
   const { edits, editsBefore, ...row } = save;
   const answer = await inTime(
     db.transaction('rw', db.gardens, db.edits, async (): Promise<SaveAnswer> => {
@@ -106,7 +104,8 @@ function latest(seen: Readonly<Record<string, number>>): Record<string, number> 
 }
 
 /** A garden as far as its rows read, with what the journal has beyond the last save; undefined when there is none. */
-export async function loadGarden(db: Database, id: string, now: number): Promise<Stored | undefined> {
+export async function loadGarden(storage: Storage, id: string, now: number): Promise<Stored | undefined> {
+  const db = await inTime(storage);
   const [row, edits, journal] = await inTime(
     db.transaction('r', db.gardens, db.edits, db.journal, () =>
       Promise.all([
@@ -138,7 +137,8 @@ async function setAside(
 }
 
 /** Deletes a garden with all that belongs to it. */
-export async function deleteGarden(db: Database, id: string): Promise<void> {
+export async function deleteGarden(storage: Storage, id: string): Promise<void> {
+  const db = await inTime(storage);
   await inTime(
     db.transaction('rw', db.gardens, db.edits, db.journal, db.weather, db.pictures, async () => {
       await db.gardens.delete(id);
@@ -151,7 +151,8 @@ export async function deleteGarden(db: Database, id: string): Promise<void> {
 }
 
 /** Makes room where storage is full: the ways back of gardens that are not open, oldest first in no more than one go. */
-export async function makeRoom(db: Database, openId: string): Promise<void> {
+export async function makeRoom(storage: Storage, openId: string): Promise<void> {
+  const db = await inTime(storage);
   await inTime(
     db.transaction('rw', db.gardens, db.edits, async () => {
       await db.edits.where('gardenId').notEqual(openId).delete();
@@ -164,16 +165,22 @@ export async function makeRoom(db: Database, openId: string): Promise<void> {
  * Writes a step to the journal at once: sent to the browser with its commit before this returns, so that a page that is
  * killed in the next moment has lost nothing. Failing is no matter here; the save that follows says so.
  */
-export function journal(db: Database, row: JournalRow): void {
-  write(db, (store) => store.put(row));
+export function journal(storage: Storage, row: JournalRow): void {
+  write(storage, (store) => store.put(row));
 }
 
 /** Forgets steps that a saved garden has. */
-export function forget(db: Database, gardenId: string, tab: string, upTo: number): void {
-  write(db, (store) => store.delete(IDBKeyRange.bound([gardenId, tab, 0], [gardenId, tab, upTo])));
+export function forget(storage: Storage, gardenId: string, tab: string, upTo: number): void {
+  write(storage, (store) => store.delete(IDBKeyRange.bound([gardenId, tab, 0], [gardenId, tab, upTo])));
 }
 
-function write(db: Database, request: (store: IDBObjectStore) => IDBRequest): void {
+function write(storage: Storage, request: (store: IDBObjectStore) => IDBRequest): void {
+  if (storage instanceof Promise)
+    return void storage.then(
+      (db) => write(db, request),
+      () => undefined,
+    );
+  const db = storage;
   try {
     const all = db.isOpen() ? db.backendDB().transaction('journal', 'readwrite') : undefined;
     if (!all) return;

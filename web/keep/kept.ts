@@ -1,6 +1,6 @@
 /** What this browser keeps, listed. */
 import { database } from '../app/world';
-import { type AsideRow, inTime } from './db';
+import { type AsideRow, asked } from './db';
 import type { GardenRow } from './rows';
 
 export interface Kept {
@@ -14,7 +14,7 @@ const NOTHING: Kept = { gardens: [], aside: [], shut: true };
 /** All gardens of this browser, the last worked on first. */
 export async function readKept(): Promise<Kept> {
   try {
-    const [gardens, aside] = await inTime(Promise.all([database.gardens.toArray(), database.aside.toArray()]));
+    const [gardens, aside] = await asked(database(), (db) => Promise.all([db.gardens.toArray(), db.aside.toArray()]));
     // A row whose date is damaged is not in the index by date.
     const at = (row: GardenRow): number => (typeof row.savedAt === 'number' ? row.savedAt : 0);
     return { gardens: gardens.sort((a, b) => at(b) - at(a)), aside, shut: false };

@@ -1,6 +1,6 @@
 /** Pictures of the day book: kept in this browser, one row each. */
 import type { Pictures } from '../../core/garden/pictures';
-import { type Database, inTime } from './db';
+import { type Storage, asked } from './db';
 import type { PictureRow } from './rows';
 
 /** Longest side of a picture that is kept, px. */
@@ -24,21 +24,22 @@ export async function scaledDown(file: Blob): Promise<Blob> {
   );
 }
 
-export const keepPicture = (db: Database, row: PictureRow): Promise<unknown> => inTime(db.pictures.put(row));
+export const keepPicture = (storage: Storage, row: PictureRow): Promise<unknown> =>
+  asked(storage, (db) => db.pictures.put(row));
 
 /** One picture; undefined where this browser has it not. */
-export async function pictureOf(db: Database, gardenId: string, key: string): Promise<Blob | undefined> {
+export async function pictureOf(storage: Storage, gardenId: string, key: string): Promise<Blob | undefined> {
   try {
-    return (await inTime(db.pictures.get([gardenId, key])))?.picture;
+    return (await asked(storage, (db) => db.pictures.get([gardenId, key])))?.picture;
   } catch {
     return undefined;
   }
 }
 
 /** How many there are, and how much room they take, bytes. */
-export async function picturesRoom(db: Database, gardenId: string): Promise<{ count: number; bytes: number }> {
+export async function picturesRoom(storage: Storage, gardenId: string): Promise<{ count: number; bytes: number }> {
   try {
-    const rows = await inTime(db.pictures.where('gardenId').equals(gardenId).toArray());
+    const rows = await asked(storage, (db) => db.pictures.where('gardenId').equals(gardenId).toArray());
     return { count: rows.length, bytes: rows.reduce((sum, r) => sum + r.picture.size, 0) };
   } catch {
     return { count: 0, bytes: 0 };
@@ -46,8 +47,8 @@ export async function picturesRoom(db: Database, gardenId: string): Promise<{ co
 }
 
 /** Lets go of all pictures but those that are still wanted. */
-export async function keepOnly(db: Database, gardenId: string, wanted: (key: string) => boolean): Promise<void> {
-  await inTime(
+export async function keepOnly(storage: Storage, gardenId: string, wanted: (key: string) => boolean): Promise<void> {
+  await asked(storage, (db) =>
     db.pictures
       .where('gardenId')
       .equals(gardenId)
@@ -57,10 +58,10 @@ export async function keepOnly(db: Database, gardenId: string, wanted: (key: str
 }
 
 /** The pictures of some keys as they go into a file. */
-export async function picturesFor(db: Database, gardenId: string, keys: readonly string[]): Promise<Pictures> {
+export async function picturesFor(storage: Storage, gardenId: string, keys: readonly string[]): Promise<Pictures> {
   const found: Pictures = {};
   for (const key of keys) {
-    const picture = await pictureOf(db, gardenId, key);
+    const picture = await pictureOf(storage, gardenId, key);
     if (picture) found[key] = await asData(picture);
   }
   return found;
@@ -76,9 +77,9 @@ function asData(picture: Blob): Promise<string> {
 }
 
 /** Keeps the pictures that came with a file. */
-export async function keepPictures(db: Database, gardenId: string, pictures: Pictures): Promise<void> {
+export async function keepPictures(storage: Storage, gardenId: string, pictures: Pictures): Promise<void> {
   for (const [key, data] of Object.entries(pictures)) {
     const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0));
-    await keepPicture(db, { gardenId, key, picture: new Blob([bytes], { type: 'image/jpeg' }) });
+    await keepPicture(storage, { gardenId, key, picture: new Blob([bytes], { type: 'image/jpeg' }) });
   }
 }

@@ -1,33 +1,33 @@
 /** The last weather of each garden, kept so that it is there without a network. Storage that refuses keeps none. */
 import { weatherSchema } from '../../core/judge/weather/schema';
-import { type Database, inTime } from './db';
+import { type Storage, asked } from './db';
 import type { WeatherRow } from './rows';
 
 /** What is kept of a kind; undefined where there is none, or where it does not read. */
 export async function keptWeather(
-  db: Database,
+  storage: Storage,
   gardenId: string,
   kind: WeatherRow['kind'],
 ): Promise<WeatherRow | undefined> {
   try {
-    const row = await inTime(db.weather.get([gardenId, kind]));
+    const row = await asked(storage, (db) => db.weather.get([gardenId, kind]));
     return row && weatherSchema.safeParse(row.weather).success ? row : undefined;
   } catch {
     return undefined;
   }
 }
 
-export async function keepWeather(db: Database, row: WeatherRow): Promise<void> {
+export async function keepWeather(storage: Storage, row: WeatherRow): Promise<void> {
   try {
-    await inTime(db.weather.put(row));
+    await asked(storage, (db) => db.weather.put(row));
   } catch {
     // It is asked for again next time.
   }
 }
 
-export async function dropWeather(db: Database, gardenId: string, kind: WeatherRow['kind']): Promise<void> {
+export async function dropWeather(storage: Storage, gardenId: string, kind: WeatherRow['kind']): Promise<void> {
   try {
-    await inTime(db.weather.delete([gardenId, kind]));
+    await asked(storage, (db) => db.weather.delete([gardenId, kind]));
   } catch {
     // What cannot be put away was never kept.
   }

@@ -34,10 +34,10 @@ async function ask(gardenId: string, place: WeatherPlace, nowMs: number): Promis
       service.forecast(place, hour, AHEAD_HOURS),
     ]);
     const weather = joined(behind, ahead);
-    await keepWeather(database, { gardenId, kind: 'forecast', at: nowMs, place, weather });
+    await keepWeather(database(), { gardenId, kind: 'forecast', at: nowMs, place, weather });
     return at(weather);
   } catch (why) {
-    const kept = await keptWeather(database, gardenId, 'forecast');
+    const kept = await keptWeather(database(), gardenId, 'forecast');
     // A forecast that is all over tells nothing any more.
     const over = kept && hour > kept.weather.startMs + (hoursOf(kept.weather) - 24) * MS_PER_HOUR;
     return kept && !over ? at(kept.weather, messageOf(why)) : messageOf(why);

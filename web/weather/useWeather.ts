@@ -27,9 +27,9 @@ const yearFrom = (nowMs: number): number =>
   Math.floor(nowMs / MS_PER_DAY) * MS_PER_DAY - (YEAR_HOURS - 24) * MS_PER_HOUR;
 
 async function yearOf(gardenId: string, place: WeatherPlace, nowMs: number): Promise<WeatherHad> {
-  const file = await keptWeather(database, gardenId, 'file');
+  const file = await keptWeather(database(), gardenId, 'file');
   if (file) return { state: 'there', weather: file.weather, imported: true, stale: undefined };
-  const kept = await keptWeather(database, gardenId, 'year');
+  const kept = await keptWeather(database(), gardenId, 'year');
   const same =
     kept &&
     Math.abs(kept.place.latitudeDeg - place.latitudeDeg) < 0.05 &&
@@ -39,7 +39,7 @@ async function yearOf(gardenId: string, place: WeatherPlace, nowMs: number): Pro
     return { state: 'there', weather: kept.weather, imported: false, stale: undefined };
   try {
     const weather = await service.past(place, yearFrom(nowMs), YEAR_HOURS);
-    await keepWeather(database, { gardenId, kind: 'year', at: nowMs, place, weather });
+    await keepWeather(database(), { gardenId, kind: 'year', at: nowMs, place, weather });
     return { state: 'there', weather, imported: false, stale: undefined };
   } catch (why) {
     return {
@@ -79,7 +79,7 @@ export function useWeather(): WeatherHad & {
   const take = useCallback(
     (weather: Weather) => {
       setHad({ state: 'there', weather, imported: true, stale: undefined });
-      void keepWeather(database, {
+      void keepWeather(database(), {
         gardenId,
         kind: 'file',
         at: Date.now(),
@@ -91,7 +91,7 @@ export function useWeather(): WeatherHad & {
   );
   const putAway = useCallback(() => {
     setHad(WAITING);
-    void dropWeather(database, gardenId, 'file').then(() => setAgain((n) => n + 1));
+    void dropWeather(database(), gardenId, 'file').then(() => setAgain((n) => n + 1));
   }, [gardenId]);
   return { ...had, retry, take, putAway };
 }

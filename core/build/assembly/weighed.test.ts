@@ -1,6 +1,6 @@
 import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
-import { layOut } from '../../plan';
+import { layOut } from '../../laid';
 import { weighed } from './weighed';
 
 const laid = (family: string) => {

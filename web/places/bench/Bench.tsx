@@ -1,22 +1,23 @@
-import type { Outline } from '../../../core/outline';
 import { type ReactNode, memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import type { Answers } from '../../../core/build/answers/asked';
 import { familyOf } from '../../../core/build/families';
-import { evaluate } from '../../../core/evaluate';
 import type { Cover, Garden } from '../../../core/garden/garden';
+import { type Laid, laidOut } from '../../../core/laid';
+import type { Outline } from '../../../core/outline';
 import type { Mend } from '../../../core/mends';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { PlaceHead } from '../../app/PlaceHead';
-import { Strip, StripToCome } from '../../app/Strip';
+import { StripToCome } from '../../app/StripToCome';
 import { useCurrent } from '../../app/current';
 import { useApp, useAppDispatch, useEdit, useGarden, useSetAnswers } from '../../app/hooks';
 import { lazyPart } from '../../app/fresh';
 import { undo } from '../../app/store';
 import { useWay } from '../../app/way';
-import { useOutline, useWork } from '../../background/usePlan';
+import { useJudged } from '../../background/useJudged';
+import { useWork } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
@@ -28,6 +29,7 @@ import { usePull } from '../../drawing/usePull';
 
 const OPENING = <p role="status">Opening…</p>;
 // Leaves come when they are turned to; the shape is there at once.
+const Strip = lazyPart(() => import('../../app/Strip').then((m) => m.Strip), <StripToCome />);
 const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf), OPENING);
 const StandPanel = lazyPart(() => import('./StandPanel').then((m) => m.StandPanel));
 const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf), OPENING);
@@ -91,7 +93,7 @@ export function Bench(): ReactNode {
   const { cover, bed } = useCurrent();
   const { leaf = 'shape' } = useParams();
   const garden = useGarden();
-  const outlined = useOutline(cover);
+  const built = cover && laidOut(garden, cover);
   const working = useWork(cover);
   const edit = useEdit();
   const setAnswers = useSetAnswers(cover?.id ?? '');
@@ -100,17 +102,16 @@ export function Bench(): ReactNode {
   const [pointed, point] = useState<string>();
   const [tried, tryOut] = useState<Mend>();
 
-  const good = outlined?.ok ? outlined.value : undefined;
+  const good = built?.ok ? built.value : undefined;
   const pull = usePull(good, setAnswers);
   // While it is pulled at, everything shows what it would be.
   const drawn = useDraft(garden, good, pull.answers);
   // The drawing first; what is told of it, and what it costs, as soon as there is time.
-  const now = useMemo(
-    () => (drawn && cover ? { outline: drawn, cover, work: working } : null),
-    [drawn, cover, working],
-  );
+  const now = useMemo(() => (drawn && cover ? { laid: drawn, cover, work: working } : null), [drawn, cover, working]);
   const told = useDeferredValue(now, null);
+  const judged = useJudged(told?.laid);
   const mended = useDraft(garden, good, tried && pull.answers === undefined ? tried.answers : undefined);
+  const mendedJudged = useJudged(tried && mended);
 
   const { units } = garden;
   const takeMend = useCallback(
@@ -152,29 +153,29 @@ export function Bench(): ReactNode {
             />
           </Stage>
           <Beside aria-label="Checks and choices">
-            {told && (
+            {told && judged && (
               <>
                 <Checks
-                  outline={told.outline}
-                  ready={told.work.state !== 'pending' && told.outline.cover === told.cover}
+                  outline={judged}
+                  ready={told.work.state !== 'pending' && judged.cover === told.cover}
                   only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
-                  mended={tried && mended}
+                  mended={mendedJudged}
                   tried={tried}
                   onTry={tryOut}
                   onTake={takeMend}
                   onPoint={point}
                 />
                 <div>
-                  <Choices leaf={leaf} outline={told.outline} setAnswers={setAnswers} />
-                  {leaf === 'shape' && cover.brief && <ForWhat outline={told.outline} brief={cover.brief} />}
+                  <Choices leaf={leaf} outline={judged} setAnswers={setAnswers} />
+                  {leaf === 'shape' && cover.brief && <ForWhat outline={judged} brief={cover.brief} />}
                 </div>
               </>
             )}
           </Beside>
-          {told ? <Strip {...told} /> : <StripToCome />}
+          {told && judged ? <Strip outline={judged} cover={told.cover} work={told.work} /> : <StripToCome />}
         </Body>
       ) : (
-        <Broken faults={outlined && !outlined.ok ? outlined.faults.map((f) => f.message) : []} />
+        <Broken faults={built && !built.ok ? built.faults.map((f) => f.message) : []} />
       )}
       {taking && <TakeAlong coverId={cover.id} onClose={() => takeAlong(false)} />}
     </>
@@ -182,9 +183,9 @@ export function Bench(): ReactNode {
 }
 
 /** The design with other answers, where it can be built with them; else as it is. */
-function useDraft(garden: Garden, o: Outline | undefined, answers: Answers | undefined): Outline | undefined {
+function useDraft(garden: Garden, o: Laid | undefined, answers: Answers | undefined): Laid | undefined {
   if (!o || !answers) return o;
-  const found = evaluate(garden, { ...o.cover, answers } as Cover);
+  const found = laidOut(garden, { ...o.cover, answers } as Cover);
   return found.ok ? found.value : o;
 }
 
@@ -208,7 +209,7 @@ function Broken({ faults }: { readonly faults: readonly string[] }): ReactNode {
 }
 
 interface ViewsProps {
-  readonly outline: Outline;
+  readonly outline: Laid;
   readonly setAnswers: (label: string, answers: unknown) => readonly { field: string; message: string }[];
 }
 
@@ -234,7 +235,7 @@ const Choices = memo(function Choices({
   leaf,
   outline,
   setAnswers,
-}: ViewsProps & { readonly leaf: string }): ReactNode {
+}: Omit<ViewsProps, 'outline'> & { readonly leaf: string; readonly outline: Outline }): ReactNode {
   switch (leaf) {
     case 'stand':
       return <StandPanel outline={outline} />;
@@ -250,23 +251,26 @@ const Choices = memo(function Choices({
 interface LeafProps extends ViewsProps {
   readonly leaf: string;
   readonly pulling: Pulling;
-  readonly mended: Outline | undefined;
+  readonly mended: Laid | undefined;
   readonly pointed: string | undefined;
 }
 
 /** The leaf in hand; drawn again only when the design changes, not when a price comes in. */
 const Leaf = memo(function Leaf({ leaf, pulling, mended, pointed, ...views }: LeafProps): ReactNode {
   const onSet = useDimension(views);
+  const shape = !['stand', 'skin', 'air', 'round'].includes(leaf);
+  const judged = useJudged(shape ? undefined : views.outline);
+  if (shape)
+    return <ShapeViews outline={views.outline} onSet={onSet} pulling={pulling} mended={mended} pointed={pointed} />;
+  if (!judged) return OPENING;
   switch (leaf) {
     case 'stand':
-      return <StandLeaf outline={views.outline} onSet={onSet} />;
+      return <StandLeaf outline={judged} onSet={onSet} />;
     case 'skin':
-      return <SkinLeaf outline={views.outline} />;
+      return <SkinLeaf outline={judged} />;
     case 'air':
-      return <AirLeaf outline={views.outline} onSet={onSet} setAnswers={views.setAnswers} />;
-    case 'round':
-      return <RoundLeaf outline={views.outline} />;
+      return <AirLeaf outline={judged} onSet={onSet} setAnswers={views.setAnswers} />;
     default:
-      return <ShapeViews outline={views.outline} onSet={onSet} pulling={pulling} mended={mended} pointed={pointed} />;
+      return <RoundLeaf outline={judged} />;
   }
 });

@@ -1,4 +1,4 @@
-import type { Outline } from '../../../core/outline';
+import type { Laid } from '../../../core/laid';
 import { type ReactNode, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOf } from '../../../core/build/families';
 import { type Result, failAll, ok } from '../../../core/base/result';
@@ -13,7 +13,7 @@ import { Choice, Field, Stepper } from '../../parts/controls';
 import { LengthField } from '../../parts/TypedField';
 
 interface QuestionsProps {
-  readonly outline: Outline;
+  readonly outline: Laid;
   readonly leaf: 'shape' | 'skin';
   readonly title: string;
   readonly setAnswers: (label: string, answers: unknown) => readonly { field: string; message: string }[];

@@ -2,10 +2,12 @@ import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { type Flat, type View, flatten } from '../../../core/base/geometry';
 import type { Result } from '../../../core/base/result';
+import type { Laid } from '../../../core/laid';
 import type { Outline } from '../../../core/outline';
 import { causeOf } from '../../../core/show/causes';
 import { type Drawn, drawAssembly } from '../../../core/show/project';
 import type { LayoutOf } from '../../../core/show/viewLayout';
+import { useJudged } from '../../background/useJudged';
 import type { Pulling } from '../../drawing/Handles';
 import { PulledView } from '../../drawing/PulledView';
 import type { Flag } from '../../drawing/Beside';
@@ -37,11 +39,11 @@ const Views = styled.div`
 `;
 
 interface ShapeViewsProps {
-  readonly outline: Outline;
+  readonly outline: Laid;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
   readonly pulling: Pulling;
   /** What a mend that is tried out would make of it. */
-  readonly mended: Outline | undefined;
+  readonly mended: Laid | undefined;
   /** The check that is being looked at. */
   readonly pointed: string | undefined;
 }
@@ -126,7 +128,7 @@ export function ShapeViews({ outline: o, onSet, pulling, mended, pointed }: Shap
 const NARROW_HIGH_PX = 460;
 
 interface OneViewProps extends Omit<ShapeViewsProps, 'outline'> {
-  readonly outline: Outline;
+  readonly outline: Laid;
   readonly view: View;
   readonly cell: Size;
   readonly lit: readonly string[];
@@ -137,7 +139,7 @@ interface OneViewProps extends Omit<ShapeViewsProps, 'outline'> {
 
 function OneView({ mended, pointed, flagged, ...view }: OneViewProps): ReactNode {
   // The drawing first: what is wrong with it is signed as soon as it is known.
-  const judged = useDeferredValue(view.outline, null);
+  const judged = useJudged(useDeferredValue(view.outline, null) ?? undefined);
   const flags = useMemo(
     () => (judged ? flagsOf(judged, view.view, pointed).filter((f) => flagged || f.pointed) : []),
     [judged, view.view, pointed, flagged],
@@ -159,7 +161,7 @@ function flagsOf(o: Outline, view: View, pointed: string | undefined): readonly 
 const same = (p: Flat, q: Flat): boolean => Math.hypot(p[0] - q[0], p[1] - q[1]) < 5;
 
 /** What a mended design has that this one has not, in a view. */
-function ghostOf(of: LayoutOf, mended: Outline, view: View): readonly Drawn[] {
+function ghostOf(of: LayoutOf, mended: Laid, view: View): readonly Drawn[] {
   const key = (d: Drawn): string => d.points.map(([u, v]) => `${Math.round(u)},${Math.round(v)}`).join(' ');
   const here = new Set(of.frame.shapes.map(key));
   return drawAssembly(mended.assembly, mended.site.bed, mended.site.survey, view).filter((d) => !here.has(key(d)));

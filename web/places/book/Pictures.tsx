@@ -48,7 +48,7 @@ function Picture({ of, about }: { readonly of: string; readonly about: string })
   useEffect(() => {
     let made: string | undefined;
     let gone = false;
-    void pictureOf(database, gardenId, of).then((picture) => {
+    void pictureOf(database(), gardenId, of).then((picture) => {
       if (gone) return;
       made = picture && URL.createObjectURL(picture);
       setUrl(made ?? null);
@@ -102,7 +102,7 @@ export function AddPictures({
       return setFault(`There is no room left for it: ${sizeOf(picture.size)} in ${sizeOf(room.most - room.used)}.`);
     const key = newId();
     try {
-      await keepPicture(database, { gardenId, key, picture });
+      await keepPicture(database(), { gardenId, key, picture });
     } catch (why) {
       return setFault(`This browser does not keep it (${messageOf(why)}).`);
     }
@@ -143,7 +143,7 @@ export function PicturesRoom(): ReactNode {
   const keys = garden.log.flatMap((e) => e.pictures);
   const shown = keys.length;
   useEffect(() => {
-    void picturesRoom(database, gardenId).then(setTaken);
+    void picturesRoom(database(), gardenId).then(setTaken);
     void roomLeft().then(setRoom);
   }, [gardenId, shown]);
   if (!taken || (taken.count === 0 && shown === 0)) return null;
@@ -161,7 +161,7 @@ export function PicturesRoom(): ReactNode {
           <Button
             isDisabled={shown > MOST_OF_FILE}
             onPress={() =>
-              void picturesFor(database, gardenId, keys).then((pictures) =>
+              void picturesFor(database(), gardenId, keys).then((pictures) =>
                 saveFile(`${garden.name} with pictures.json`, 'application/json', writeGarden(garden, pictures)),
               )
             }
@@ -174,8 +174,8 @@ export function PicturesRoom(): ReactNode {
             onPress={() => {
               // What can be undone to may show it again.
               const undone = JSON.stringify(edits ?? []);
-              void keepOnly(database, gardenId, (key) => keys.includes(key) || undone.includes(key))
-                .then(() => picturesRoom(database, gardenId))
+              void keepOnly(database(), gardenId, (key) => keys.includes(key) || undone.includes(key))
+                .then(() => picturesRoom(database(), gardenId))
                 .then(setTaken);
             }}
           >

@@ -8,7 +8,7 @@ import { useAwake } from '../../app/awake';
 import { useCurrent } from '../../app/current';
 import { useEdit } from '../../app/hooks';
 import { useWay } from '../../app/way';
-import { useOutline } from '../../background/usePlan';
+import { useOutline } from '../../background/useOutline';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Said } from '../../parts/Said';

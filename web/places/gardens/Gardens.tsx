@@ -9,13 +9,12 @@ import { PlaceHead } from '../../app/PlaceHead';
 import { useApp, useAppDispatch } from '../../app/hooks';
 import { freshName } from '../../../core/base/ids';
 import { proposedUnits } from '../../../core/site/locale';
-import { lazyPart } from '../../app/fresh';
 import { newId } from '../../app/names';
 import { addGarden, removeGarden } from '../../app/saving';
 import { wayTo } from '../../app/way';
 import { database } from '../../app/world';
 import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
-import { makeRoom } from '../../keep/db';
+import { asked, makeRoom } from '../../keep/db';
 import { type Kept, readKept } from '../../keep/kept';
 import { keepPictures } from '../../keep/pictures';
 import { Button } from '../../parts/controls';
@@ -23,8 +22,7 @@ import { FileFaults, OpenFile } from '../../parts/OpenFile';
 import { saveFile, saveGarden } from '../../parts/saveFile';
 import { GardenCard } from './GardenCard';
 import { StartOwn } from './StartOwn';
-
-const TryIt = lazyPart(() => import('./TryIt').then((m) => m.default));
+import { TryIt } from './TryIt';
 
 const Page = styled.div`
   overflow: auto;
@@ -123,7 +121,7 @@ export function Gardens(): ReactNode {
     const id = newId();
     await dispatch(addGarden(id, doc));
     // Storage that keeps no garden keeps no pictures either, and has said so.
-    await keepPictures(database, id, pictures).catch(() => undefined);
+    await keepPictures(database(), id, pictures).catch(() => undefined);
     void navigate(wayTo(id, 'plot'));
   };
   const read = async (file: File): Promise<void> => {
@@ -236,7 +234,7 @@ export function Gardens(): ReactNode {
                     </Button>
                     <Button
                       aria-label={`Delete what was set aside of ${row.name}`}
-                      onPress={() => void database.aside.delete(row.key).then(reload)}
+                      onPress={() => void asked(database(), (db) => db.aside.delete(row.key)).then(reload)}
                     >
                       Delete
                     </Button>
@@ -249,7 +247,7 @@ export function Gardens(): ReactNode {
             <p role="alert" className="deeds">
               Storage is nearly full. Save to files what you no longer work on and delete it here, or let go of the ways
               back.
-              <Button onPress={() => void makeRoom(database, open?.id ?? '').then(reload)}>
+              <Button onPress={() => void makeRoom(database(), open?.id ?? '').then(reload)}>
                 Drop the undo steps of gardens that are not open
               </Button>
             </p>

@@ -4,12 +4,10 @@ import type { Preferences } from '../../../core/base/amount';
 import { failAll, ok } from '../../../core/base/result';
 import type { Answers } from '../../../core/build/answers/asked';
 import { familyOf } from '../../../core/build/families';
-import { quickShop } from '../../../core/cut';
-import { evaluate } from '../../../core/evaluate';
 import { demoGarden } from '../../../core/garden/demo';
 import type { Cover, Garden } from '../../../core/garden/garden';
-import type { Outline } from '../../../core/outline';
-import { figuresOf } from '../../app/figures';
+import { type Laid, laidOut } from '../../../core/laid';
+import { lazyPart } from '../../app/fresh';
 import { ShownUnits } from '../../app/hooks';
 import type { Pulling } from '../../drawing/Handles';
 import { PulledView } from '../../drawing/PulledView';
@@ -45,11 +43,14 @@ const Try = styled.section`
   }
 `;
 
+// The drawing first: what it comes to is fetched beside it.
+const TryFigures = lazyPart(() => import('./TryFigures').then((m) => m.TryFigures), <div>&nbsp;</div>);
+
 /** The cover that the first page shows, of the demo garden. */
 const SHOWN = 'salad-tunnel';
 
 /** A cover to be pulled at before anything is named: what it is made of, what it carries and what it costs follow. */
-export default function TryIt({ units }: { readonly units: Preferences & Pick<Garden['units'], 'stock'> }): ReactNode {
+export function TryIt({ units }: { readonly units: Preferences & Pick<Garden['units'], 'stock'> }): ReactNode {
   const garden = useMemo(() => ({ ...demoGarden(), units }), [units]);
   const first = garden.covers.find((c) => c.id === SHOWN);
   const [answers, setAnswers] = useState<Answers>();
@@ -70,10 +71,10 @@ function Pulled({
   readonly cover: Cover;
   readonly setAnswers: (answers: Answers) => void;
 }): ReactNode {
-  const built = evaluate(garden, cover);
+  const built = laidOut(garden, cover);
   const good = built.ok ? built.value : undefined;
   const pull = usePull(good, (_, answers) => setAnswers(answers as Answers));
-  const tried = pull.answers ? evaluate(garden, { ...cover, answers: pull.answers } as Cover) : built;
+  const tried = pull.answers ? laidOut(garden, { ...cover, answers: pull.answers } as Cover) : built;
   const o = tried.ok ? tried.value : good;
   return o && good ? <Drawn outline={o} setAnswers={setAnswers} pulling={pull.pulling} /> : null;
 }
@@ -83,12 +84,11 @@ function Drawn({
   setAnswers,
   pulling,
 }: {
-  readonly outline: Outline;
+  readonly outline: Laid;
   readonly setAnswers: (answers: Answers) => void;
   readonly pulling: Pulling;
 }): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
-  const { units } = o.garden;
   const onSet = (id: string, mm: number) => {
     const family = familyOf(o.cover.family);
     const changed = family.dimension(o.cover.answers, id, mm, o);
@@ -107,15 +107,7 @@ function Drawn({
         {size && <PulledView outline={o} view="end" cell={size} onSet={onSet} pulling={pulling} joints="all" />}
       </div>
       <div className="figures" data-testid="try-figures">
-        {figuresOf(o, quickShop(o), units).map((f) => (
-          <div key={f.id}>
-            <span>{f.name}</span>
-            <b className="measure">
-              {f.id === 'price' && '≈ '}
-              {f.text}
-            </b>
-          </div>
-        ))}
+        <TryFigures laid={o} />
       </div>
     </Try>
   );

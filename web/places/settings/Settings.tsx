@@ -189,7 +189,7 @@ function Storage(): ReactNode {
         <div role="alert">
           <p>Storage is nearly full. Delete gardens that you no longer work on, or let go of the ways back.</p>
           <div className="deeds">
-            <Button onPress={() => void makeRoom(database, open?.id ?? '').then(reload)}>
+            <Button onPress={() => void makeRoom(database(), open?.id ?? '').then(reload)}>
               Drop the undo steps of gardens that are not open
             </Button>
           </div>

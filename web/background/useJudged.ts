@@ -1,0 +1,26 @@
+import { useEffect, useState } from 'react';
+import type { evaluate } from '../../core/evaluate';
+import type { Laid } from '../../core/laid';
+import type { Outline } from '../../core/outline';
+import { part } from '../app/fresh';
+
+let judge: typeof evaluate | undefined;
+
+/**
+ * What a design is judged to be. The part of the program that judges is fetched beside the drawing, which does not wait for it.
+ * @returns undefined until it is there
+ */
+export function useJudged(laid: Laid | undefined): Outline | undefined {
+  const [ready, setReady] = useState(judge !== undefined);
+  const [broken, setBroken] = useState<unknown>();
+  useEffect(() => {
+    if (ready) return;
+    part(() => import('../../core/evaluate')).then((m) => {
+      judge = m.evaluate;
+      setReady(true);
+    }, setBroken);
+  }, [ready]);
+  if (broken !== undefined) throw broken;
+  const judged = laid && judge?.(laid.garden, laid.cover);
+  return judged?.ok ? judged.value : undefined;
+}
