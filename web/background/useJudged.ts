@@ -13,13 +13,14 @@ let judge: typeof evaluate | undefined;
 export function useJudged(laid: Laid | undefined): Outline | undefined {
   const [ready, setReady] = useState(judge !== undefined);
   const [broken, setBroken] = useState<unknown>();
+  const asked = laid !== undefined;
   useEffect(() => {
-    if (ready) return;
+    if (ready || !asked) return;
     part(() => import('../../core/evaluate')).then((m) => {
       judge = m.evaluate;
       setReady(true);
     }, setBroken);
-  }, [ready]);
+  }, [ready, asked]);
   if (broken !== undefined) throw broken;
   const judged = laid && judge?.(laid.garden, laid.cover);
   return judged?.ok ? judged.value : undefined;
