@@ -12,9 +12,10 @@ import { demoOf } from './loads';
 import { useApp, useAppDispatch } from './hooks';
 import { lookAt, type Opened, openNew, openStored, save } from './saving';
 import { wayTo } from './way';
+import { lastOpen } from '../keep/browser';
 import { asked } from '../keep/db';
 import type { GardenRow } from '../keep/rows';
-import { database, lastOpen } from './world';
+import { database } from './world';
 
 type Answer = Exclude<Opened, { kind: 'open' }>;
 

@@ -1,3 +1,5 @@
+import { lastOpen } from '../keep/browser';
+
 /** What each address is drawn with, as it is fetched: known before anything else of the program is. */
 export const LOADS = {
   gardens: () => import('../places/gardens/Gardens').then((m) => m.Gardens),
@@ -24,6 +26,7 @@ const isPlace = (step: string | undefined): step is PlaceKey => step !== undefin
 export function placeAt(pathname: string): PlaceKey | undefined {
   const [first = '', , step] = pathname.split('/').slice(1);
   if (first === 'g') return isPlace(step) ? step : undefined;
+  if (first === '') return lastOpen() === null ? 'gardens' : undefined;
   return first === 'demo' ? 'bench' : isPlace(first) ? first : undefined;
 }
 

@@ -1,4 +1,4 @@
-import { askToKeep, channelOf, nearlyFull, remembering, roomLeft } from '../keep/browser';
+import { askToKeep, channelOf, lastOpen, nearlyFull, openedLast, roomLeft } from '../keep/browser';
 import type { Database, Storage } from '../keep/db';
 import { newId } from './names';
 import { heard, lookAgain, save } from './saving';
@@ -33,18 +33,11 @@ export const store = createStore({
   retryMs: 2000,
 });
 
-const OPEN_KEY = 'cabanon.open';
-
-/** The garden that was open last in this browser. */
-export function lastOpen(): string | null {
-  return remembering.get(OPEN_KEY);
-}
-
 let asked = false;
 store.subscribe(() => {
   const open = store.getState().open;
   if (!open || open.look) return;
-  if (open.id !== lastOpen()) remembering.set(OPEN_KEY, open.id);
+  if (open.id !== lastOpen()) openedLast(open.id);
   if (!asked && open.synced.revision > 1) {
     asked = true;
     void askToKeep();

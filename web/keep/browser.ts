@@ -20,6 +20,12 @@ export const remembering = {
   },
 };
 
+const OPEN_KEY = 'cabanon.open';
+
+/** The garden that was open last in this browser. */
+export const lastOpen = (): string | null => remembering.get(OPEN_KEY);
+export const openedLast = (id: string): void => remembering.set(OPEN_KEY, id);
+
 /** A way to tell the other tabs, where there is one; they find out by themselves when they are looked at again. */
 export function channelOf<T>(name: string, hear: (message: T) => void): (message: T) => void {
   try {

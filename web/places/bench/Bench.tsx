@@ -95,10 +95,9 @@ export function Bench(): ReactNode {
   const garden = useGarden();
   const built = cover && laidOut(garden, cover);
   const working = useWork(cover);
-  const edit = useEdit();
   const setAnswers = useSetAnswers(cover?.id ?? '');
-  const navigate = useNavigate();
   const [taking, takeAlong] = useState(false);
+  const startTaking = useCallback(() => takeAlong(true), []);
   const [pointed, point] = useState<string>();
   const [tried, tryOut] = useState<Mend>();
 
@@ -122,23 +121,15 @@ export function Bench(): ReactNode {
     [setAnswers, units],
   );
   if (!cover || !bed) return <Navigate to={way('plot')} replace />;
-  const family = familyOf(cover.family);
-  const keep = (): void =>
-    void edit('Keep this version', (g) => {
-      const found = g.covers.find((c) => c.id === cover.id);
-      if (found) found.kept = found.answers;
-    });
-  const kept = JSON.stringify(cover.kept) === JSON.stringify(cover.answers);
-
   return (
     <>
-      <PlaceHead title={cover.name} subtitle={`${family.name} on ${bed.name}`}>
-        <Button onPress={() => takeAlong(true)}>To my phone</Button>
-        <Button onPress={() => void navigate(way('versions', cover.id))}>Side by side</Button>
-        <Button $strong onPress={keep} isDisabled={kept}>
-          {kept ? 'Kept' : 'Keep this version'}
-        </Button>
-      </PlaceHead>
+      <Head
+        coverId={cover.id}
+        title={cover.name}
+        subtitle={`${familyOf(cover.family).name} on ${bed.name}`}
+        kept={JSON.stringify(cover.kept) === JSON.stringify(cover.answers)}
+        onTakeAlong={startTaking}
+      />
       {good && drawn ? (
         <Body>
           <Stage>
@@ -181,6 +172,36 @@ export function Bench(): ReactNode {
     </>
   );
 }
+
+interface HeadProps {
+  readonly coverId: string;
+  readonly title: string;
+  readonly subtitle: string;
+  /** The design is as it was last kept. */
+  readonly kept: boolean;
+  readonly onTakeAlong: () => void;
+}
+
+/** Its name and what is done with the whole of it; not drawn again with every step. */
+const Head = memo(function Head({ coverId, title, subtitle, kept, onTakeAlong }: HeadProps): ReactNode {
+  const way = useWay();
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const keep = (): void =>
+    void edit('Keep this version', (g) => {
+      const found = g.covers.find((c) => c.id === coverId);
+      if (found) found.kept = found.answers;
+    });
+  return (
+    <PlaceHead title={title} subtitle={subtitle}>
+      <Button onPress={onTakeAlong}>To my phone</Button>
+      <Button onPress={() => void navigate(way('versions', coverId))}>Side by side</Button>
+      <Button $strong onPress={keep} isDisabled={kept}>
+        {kept ? 'Kept' : 'Keep this version'}
+      </Button>
+    </PlaceHead>
+  );
+});
 
 /** The design with other answers, where it can be built with them; else as it is. */
 function useDraft(garden: Garden, o: Laid | undefined, answers: Answers | undefined): Laid | undefined {

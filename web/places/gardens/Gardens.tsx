@@ -97,7 +97,11 @@ export function Gardens(): ReactNode {
     void readKept().then(setKept);
     void roomLeft().then(setRoom);
   };
-  useEffect(reload, [open?.id, open?.doc, open?.save]);
+  useEffect(() => {
+    // After the drawing: storage is fetched for it.
+    const timer = setTimeout(reload);
+    return () => clearTimeout(timer);
+  }, [open?.id, open?.doc, open?.save]);
 
   // What is kept nowhere but in this page is in the list too.
   const unkept = [...(open && !open.look ? [open] : []), ...aside];

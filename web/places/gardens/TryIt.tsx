@@ -1,4 +1,4 @@
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { Preferences } from '../../../core/base/amount';
 import { failAll, ok } from '../../../core/base/result';
@@ -43,8 +43,14 @@ const Try = styled.section`
   }
 `;
 
-// The drawing first: what it comes to is fetched beside it.
-const TryFigures = lazyPart(() => import('./TryFigures').then((m) => m.TryFigures), <div>&nbsp;</div>);
+// The drawing first: what it comes to is fetched beside it, and its place is kept.
+const TO_COME = (
+  <div>
+    <span>&nbsp;</span>
+    <b>&nbsp;</b>
+  </div>
+);
+const TryFigures = lazyPart(() => import('./TryFigures').then((m) => m.TryFigures), TO_COME);
 
 /** The cover that the first page shows, of the demo garden. */
 const SHOWN = 'salad-tunnel';
@@ -89,6 +95,7 @@ function Drawn({
   readonly pulling: Pulling;
 }): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
+  const told = useDeferredValue<Laid | null>(o, null);
   const onSet = (id: string, mm: number) => {
     const family = familyOf(o.cover.family);
     const changed = family.dimension(o.cover.answers, id, mm, o);
@@ -107,7 +114,7 @@ function Drawn({
         {size && <PulledView outline={o} view="end" cell={size} onSet={onSet} pulling={pulling} joints="all" />}
       </div>
       <div className="figures" data-testid="try-figures">
-        <TryFigures laid={o} />
+        {size && told ? <TryFigures laid={told} /> : TO_COME}
       </div>
     </Try>
   );
