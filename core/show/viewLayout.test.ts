@@ -1,4 +1,4 @@
-import { type LengthUnit, formatLength } from '../base/length';
+import type { LengthUnit } from '../base/length';
 import type { Assembly, Dimension } from '../build/assembly/types';
 import { FAMILY_KEYS } from '../build/families';
 import { assemblyOf } from '../garden/assemblyOf';
@@ -7,7 +7,7 @@ import { firstCover } from '../start';
 import { survey } from '../site/survey';
 import type { Bed } from '../site/bed';
 import { standingTags, viewFrame } from './project';
-import { type Box, type LayoutOf, type ViewLayout, fitView, layoutView } from './viewLayout';
+import { type Box, type LayoutOf, type ViewLayout, dimensionWidth, fitView, layoutView } from './viewLayout';
 
 const VIEWS = ['end', 'side', 'plan'] as const;
 /** The hero, a view beside it, and a phone. */
@@ -17,17 +17,12 @@ const CELLS = [
   { width: 366, height: 420 },
 ];
 
-const wordPx = (d: Dimension, unit: LengthUnit): number => {
-  const figure = Math.max(4, formatLength(d.valueMm, unit).length) * 8.6 + 12;
-  return d.side === 'leader' ? Math.max(figure, d.label.length * 6.6) : figure;
-};
-
 function layoutOf(a: Assembly, bed: Bed, view: (typeof VIEWS)[number], unit: LengthUnit, type = 1): LayoutOf {
   return {
     frame: viewFrame(a, bed, survey(bed), view),
     dimensions: a.dimensions.filter((d) => d.view === view),
     tags: view === 'side' ? standingTags(a) : [],
-    widthOf: (d) => wordPx(d, unit) * type,
+    widthOf: (d) => dimensionWidth(d, unit) * type,
     type,
   };
 }

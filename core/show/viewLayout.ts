@@ -1,5 +1,6 @@
 /** Where the dimension lines, figures and tags of a view stand round it: none over another, none off the paper. */
 import { type Flat, flatten } from '../base/geometry';
+import { type LengthUnit, formatLength } from '../base/length';
 import type { Dimension } from '../build/assembly/types';
 import type { ViewFrame } from './project';
 
@@ -45,6 +46,18 @@ export interface LayoutOf {
   readonly widthOf: (d: Dimension) => number;
   /** How much larger type is than on an ordinary screen. */
   readonly type: number;
+}
+
+/** Width of one character of a figure, of the box it is typed in beyond them, and of a character of the word over a leader, px. */
+const FIGURE_CHAR = 9;
+const FIELD_BOX = 14;
+const WORD_CHAR = 6.6;
+
+/** Width of a dimension's figure as it is typed over, and of what is said over that of a leader, on an ordinary screen, px. */
+export function dimensionWidth(d: Dimension, unit: LengthUnit): number {
+  // A field is never narrower than four characters.
+  const figure = Math.max(4, formatLength(d.valueMm, unit).length) * FIGURE_CHAR + FIELD_BOX;
+  return d.side === 'leader' ? Math.max(figure, d.label.length * WORD_CHAR) : figure;
 }
 
 /** Sizes of type and gaps on an ordinary screen, px. */

@@ -3,7 +3,7 @@ import { type View, flatten } from '../../core/base/geometry';
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { type Drawn, type ViewFrame, standingTags, viewFrame } from '../../core/show/project';
-import type { LayoutOf, PlacedDimension, ViewLayout } from '../../core/show/viewLayout';
+import { type LayoutOf, type PlacedDimension, type ViewLayout, dimensionWidth } from '../../core/show/viewLayout';
 import type { Dimension } from '../../core/build/assembly/types';
 import type { Result } from '../../core/base/result';
 import { formatLength } from '../../core/base/length';
@@ -26,10 +26,6 @@ function typeScale(): number {
   return known;
 }
 
-/** Width of one character of a figure, and of a word over it, px. */
-const FIGURE_PX = 8.6;
-const WORD_PX = 6.6;
-
 /**
  * A view and all that stands round it, to be laid out at some size.
  * @param bare without dimensions, as where pieces are in play
@@ -49,11 +45,7 @@ export function useView(o: Laid, view: View, bare = false, still?: Omit<ViewFram
       frame,
       dimensions: bare ? [] : assembly.dimensions.filter((d) => d.view === view),
       tags: view === 'side' ? standingTags(assembly) : [],
-      widthOf: (d: Dimension) => {
-        // A field is never narrower than four letters.
-        const figure = Math.max(4, formatLength(d.valueMm, unit).length) * FIGURE_PX + 12;
-        return type * (d.side === 'leader' ? Math.max(figure, d.label.length * WORD_PX) : figure);
-      },
+      widthOf: (d: Dimension) => type * dimensionWidth(d, unit),
       type,
     }),
     [frame, assembly, view, bare, unit, type],
