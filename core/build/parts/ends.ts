@@ -223,7 +223,10 @@ export function plywoodJoints(
       'end hoops',
       'End hoops to the plywood',
       [...panels, ...endHoops],
-      clipPlaces(endHoops, f.eachEnd),
+      clipPlaces(
+        endHoops.map((m) => [m]),
+        f.eachEnd,
+      ),
       {
         with: { holds: 'nothing' },
       },

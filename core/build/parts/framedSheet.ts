@@ -1,7 +1,8 @@
 import { joint, spread } from '../joints';
 import type { CoverMaterial } from '../../catalog/types';
 import { MM_PER_INCH } from '../../base/length';
-import { type Point2, type Vec3, pathLength, placesAlong, sweptFaces } from '../../base/geometry';
+import { type Point2, type Vec3, distance, pathLength, placesAlong, sweptFaces } from '../../base/geometry';
+import { memberPoints } from '../assembly/solids';
 import { PULL_MM } from './hoopFrame';
 import type { Fixing, Joint, Member, SheetPart } from '../assembly/types';
 import type { Opening } from '../assembly/openings';
@@ -118,22 +119,47 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
         'clips',
         'Cover to the hoops, a sleeve under each',
         [...f.sheets, ...f.hoops],
-        clipPlaces(f.hoops, 4),
+        clipPlaces(
+          f.hoops.map((m) => [m]),
+          4,
+        ),
       );
     case 'staples':
       return [...along, ...f.battening];
   }
 }
 
-/** Places over each hoop, evenly along it. */
-export function clipPlaces(hoops: readonly Member[], eachHoop: number): readonly Vec3[] {
-  return hoops.flatMap((m) =>
-    placesAlong(m.shape.kind === 'curve' ? m.shape.points : [m.shape.from, m.shape.to], eachHoop),
-  );
+/** The line through pieces that follow one another, whichever way each of them runs. */
+function lineThrough([first, ...others]: readonly Member[]): readonly Vec3[] {
+  if (!first) return [];
+  const near = (p: Vec3, points: readonly Vec3[]): number =>
+    Math.min(...[points[0], points[points.length - 1]].map((q) => (q ? distance(p, q) : Infinity)));
+  const path = [...memberPoints(first)];
+  const [head, tail] = [path[0], path[path.length - 1]];
+  const next = others[0] && memberPoints(others[0]);
+  if (next && head && tail && near(head, next) < near(tail, next)) path.reverse();
+  for (const piece of others) {
+    const points = memberPoints(piece);
+    const [end, from, to] = [path[path.length - 1], points[0], points[points.length - 1]];
+    const turned = end && from && to && distance(end, to) < distance(end, from);
+    path.push(...(turned ? [...points].reverse() : points));
+  }
+  return path;
 }
 
-/** End flaps hang from the end hoops on clips and lie weighted on the ground: two bags each. */
-export function flapJoints(flaps: readonly SheetPart[], endHoops: readonly Member[], c: FramedCover): readonly Joint[] {
+/** Places over each hoop, evenly along it. @param hoops each by its pieces, in their order from foot to foot */
+export const clipPlaces = (hoops: readonly (readonly Member[])[], eachHoop: number): readonly Vec3[] =>
+  hoops.flatMap((pieces) => placesAlong(lineThrough(pieces), eachHoop));
+
+/**
+ * End flaps hang from the end hoops on clips and lie weighted on the ground: two bags each.
+ * @param endHoops each by its pieces, in their order from foot to foot
+ */
+export function flapJoints(
+  flaps: readonly SheetPart[],
+  endHoops: readonly (readonly Member[])[],
+  c: FramedCover,
+): readonly Joint[] {
   if (flaps.length === 0) return [];
   const eachEnd = Math.ceil(pathLength(c.line) / 450);
   const foot = Math.min(...c.line.map((p) => p.z));
@@ -145,7 +171,7 @@ export function flapJoints(flaps: readonly SheetPart[], endHoops: readonly Membe
       'clip',
       'flap clips',
       'End flaps to the end hoops',
-      [...flaps, ...endHoops],
+      [...flaps, ...endHoops.flat()],
       clipPlaces(endHoops, eachEnd),
     ),
     ...joint('bag', 'flap weights', 'Two on each end flap', flaps, bags, { with: { holds: 'nothing' } }),

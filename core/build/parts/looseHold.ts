@@ -66,7 +66,10 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
       'clips',
       `Cover to ${CLIPPED[a.clipped]}`,
       [...sheet, ...clippedHoops],
-      clipPlaces(clippedHoops, clips),
+      clipPlaces(
+        clippedHoops.map((m) => [m]),
+        clips,
+      ),
     ),
     ...joint(
       a.skirtUnder === 'bricks' ? 'brick' : 'bag',
@@ -102,7 +105,11 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
           xs.map((x): Vec3 => [x, line[0]?.y ?? 0, line[0]?.z ?? 0]),
         )
       : []),
-    ...flapJoints(flaps, endHoops, covered),
+    ...flapJoints(
+      flaps,
+      endHoops.map((m) => [m]),
+      covered,
+    ),
     ...fastenedToWall(a.edges, row, sheet),
   ];
   return { joints, bars, flaps, covered, loose };

@@ -327,10 +327,17 @@ function jointsOf(a: BentConduitAnswers, f: HoopFrame, c: CoverParts): readonly 
           'end clips',
           'Folded ends to the end hoops',
           [...sheets, ...endHoops],
-          clipPlaces(endHoops, Math.ceil(curve / 450)),
+          clipPlaces(
+            endHoops.map((m) => [m]),
+            Math.ceil(curve / 450),
+          ),
         )
       : []),
-    ...flapJoints(sheets.slice(1), endHoops, covered),
+    ...flapJoints(
+      sheets.slice(1),
+      endHoops.map((m) => [m]),
+      covered,
+    ),
     ...(a.mount === 'fixed'
       ? joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), { ask: 'anchors' })
       : []),

@@ -80,3 +80,68 @@ test('braces go from the foot of each corner stud of front and back to the head 
     [low, low, high, high].map((x) => Math.round((x ?? 0) * 1e4) / 1e4),
   );
 });
+
+test('two film frames on walls of 2x3 over 96 x 48 in, propped, hooked to the bed, nothing taped or netted', () => {
+  // Seven inches higher behind at 44 in of width; a foot more of bed in proportion.
+  const [front, back] = [14, 21.5];
+  const slope = (back - front) / (48 - 2.5);
+  const tilt = Math.hypot(1, slope);
+  const side = (y: number): number => front + slope * y - 1.5 * tilt - 1 / IN - 1.5;
+  const plate = (43 - 1.5 * Math.sin(Math.atan(slope))) * tilt;
+  const down = 48 * tilt + 0.75;
+  const lid = (96 - 4 / IN) / 2;
+  const film = { across: [down, 2 * 3], along: [lid, 2 * 3] };
+  const perimeter = 2 * (96 + 48) * IN;
+  const studs = (5 * (front - 3) + 5 * (back - 3) + 2 * (side(2.5) + side(24 - 0.75) + side(45.5 - 1.5))) * IN;
+  const more = {
+    ...{ glazing: 'film-both', airing: 'prop', screen: 'none', tape: 'none', pocket: 'none', mount: 'hooked' },
+    ...{ lids: 2, stud: '2x3' },
+  };
+  expect(
+    differences(build('double-wall-cold-frame', at(96, 48), more), {
+      members: {
+        'A1 A2 B1 B2': ['2x3 treated', 96],
+        // 94.5 in at 24 in at the most: four bays.
+        'A3..A7': ['2x3 treated', front - 3],
+        'B3..B7': ['2x3 treated', back - 3],
+        'C1 D1': ['2x3 treated', 48 - 2 * 2.5],
+        'C2 D2': ['2x3 treated', plate],
+        'C3 D3': ['2x3 treated', side(2.5)],
+        'C4 D4': ['2x3 treated', side(24 - 0.75)],
+        'C5 D5': ['2x3 treated', side(45.5 - 1.5)],
+        'K1a K1b K2a K2b': ['2x2', lid],
+        'K1c K1d K2c K2d': ['2x2', down - 3],
+      },
+      sheets: {
+        S1: { across: [back, 2 * 2], along: [2 * 96, 2 * 48, 4] },
+        // Inside walls of 2.5 in.
+        S2: { across: [back, 2 * 2], along: [2 * 91, 2 * 43, 4] },
+        F1: film,
+        F2: film,
+        F3: film,
+        F4: film,
+      },
+      hardware: [
+        // Ten studs of front and back and six of the sides, two screws at both ends.
+        [16 * 2 * 2, 'screw-2-1/2', 'Plates to studs'],
+        [4 * 4, 'screw-3', 'Side walls'],
+        [Math.ceil((4 * perimeter + 2 * studs) / 100), 'staple', 'Both skins'],
+        [2 * 4, 'corner-plate', 'Lid corners'],
+        [4 * 2 * 2, 'screw-2-1/2', 'Rails into'],
+        // Round both faces of both frames, each 75 mm.
+        [Math.ceil((2 * 2 * 2 * (lid + down) * IN) / 75), 'staple', 'Film round the lid frames'],
+        [2 * 2, 'hinge', 'Lids to the back'],
+        // Where they rest: 2 x (1217 + 1232) mm round each.
+        [10, 'foam-strip', 'Along the edges'],
+        [2, 'handle', 'At the front'],
+        [1, 'latch', 'Lids to the front'],
+        [1, 'latch', 'Lids to the front'],
+        [1, 'stay', 'Hold the lids open'],
+        [1, 'stay', 'Hold the lids open'],
+        // Each 1200 mm of 2438 mm, both sides.
+        [2 * 3, 'hook', 'Frame to the bed wall'],
+      ],
+      dimensions: { boxWidth: 48, front, backHeight: back, coverLength: 96, rowFromEdge: 6 },
+    }),
+  ).toEqual([]);
+});

@@ -100,6 +100,10 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
     [x1, y, baseZ],
   ]);
   const endRafters = [...rafters.slice(0, 2), ...rafters.slice(-2)];
+  /** Post, rafter, rafter, post. */
+  const endFrames = [0, n - 1].map((i) =>
+    [posts[2 * i], rafters[2 * i], rafters[2 * i + 1], posts[2 * i + 1]].flatMap((m) => m ?? []),
+  );
   const sideClips = 2 * Math.ceil(length / 450);
   const clippedXs = a.clipped === 'every' ? xs : [xs[0], xs[xs.length - 1]].flatMap((x) => x ?? []);
   const clipsAt = [
@@ -130,7 +134,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
       [...sheets.slice(0, 1), ...baseRails, ...(a.clipped === 'every' ? rafters : endRafters)],
       clipsAt,
     ),
-    ...flapJoints(sheets.slice(1), endRafters, covered),
+    ...flapJoints(sheets.slice(1), endFrames, covered),
   ];
   const first = xs[0] ?? 0;
   const rafter = rafters[0]?.lengthMm ?? 0;

@@ -61,3 +61,55 @@ test('a lift-off cover with plywood ends over 128 x 44 in, worked by hand', () =
     }),
   ).toEqual([]);
 });
+
+test('three hoops over 96 x 48 in, its ends of half-inch plywood with louvres, its film stapled', () => {
+  // 1/2 plywood is .5 thick.
+  const rail = 96 - 2 * 0.5;
+  const span = 48 - 2 * 1.5 - 0.84;
+  const pipe = (Math.PI / 2) * span;
+  const hoop = sprung(span, pipe);
+  const foot = 10 / 25.4;
+  const over = outward(hoop.points, 0.42).map(([y, z]): [number, number] => [y + (48 - span) / 2, z + foot]);
+  const line = taut([0, 0], [...over, [0, 1.5], [48, 1.5]], [48, 0]);
+  const run = rail - 2 * 2;
+  const more = { plywood: 'plywood-1/2', vents: 'louvres', ridge: 'rope', fixing: 'staples', hoops: 3, edge: 'bare' };
+  expect(
+    differences(build('lift-off-cover', at(96, 48), more), {
+      members: {
+        'A1 A2': ['2x2 treated', rail],
+        'A3 A4': ['2x2 treated', 48 - 2 * 1.5],
+        'H1..H3': ['pvc-1/2', pipe],
+        T1: ['1x4', 45],
+      },
+      panels: { 'E1 E2': ['plywood-1/2', 48, foot + hoop.height + 0.42] },
+      sheets: { S1: { across: [line, 2 * 3, 2], along: [96, 2 * 4] } },
+      hardware: [
+        [4 * 2, 'screw-2-1/2', 'Frame corners'],
+        [2 * 2, 'screw-2-1/2', 'Cross ties'],
+        [3 * 2, 'strap', 'Hoop feet'],
+        [3 * 2 * 2, 'screw-1', 'Hoop feet'],
+        // Three lines of 2311 mm, a turn of 67 mm round each of three hoops, 1.2 m of tails: 11.1 m.
+        [12, 'rope', 'Rope at the crown'],
+        [1, 'paint', 'PVC painted'],
+        // 48 in is 1219 mm: each 200 mm, both ends.
+        [2 * 7, 'screw-1-5/8', 'Plywood to the end boards'],
+        [2 * 3, 'strap', 'End hoops to the plywood'],
+        [2 * 3 * 2, 'screw-1', 'End hoops to the plywood'],
+        [2, 'louvre', 'In the openings'],
+        // Each 150 mm of 2413 mm along the rails; two edges of 1853 mm each 250.
+        [2 * 17 + 15, 'staple', 'Cover at the rails'],
+        [2, 'handle', 'One at each end'],
+        [4, 'hook', 'Frame to the bed wall'],
+      ],
+      dimensions: {
+        frameWidth: 48,
+        pipeLength: pipe,
+        height: hoop.height,
+        spacing: run / 2,
+        coverLength: 96,
+        endOffset: 2,
+        rowFromEdge: 5,
+      },
+    }),
+  ).toEqual([]);
+});

@@ -63,3 +63,38 @@ describe.each(['none', 'posted'] as const)(
     });
   },
 );
+
+test('eleven squares over 96 x 48 in, the film tucked in beside the walls, its ends folded, wires left bare', () => {
+  const span = 48 - 3 - (2 * 25) / 25.4;
+  const arch = sprung(span, 11 * 6 - 2 * 5);
+  const wire = 0.135;
+  // From the soil inside the walls over the arch.
+  const outside = outward(arch.points, wire / 2);
+  const over = taut([-wire / 2, 0], outside, [span + wire / 2, 0]);
+  // Two panels of eight squares, one lapped.
+  const run = (2 * 8 - 1) * 6;
+  const sheet = { across: [over / 2, 10 / 2, 10, 2], along: [run, 2 * (arch.height + wire / 2), 2 * 6] };
+  expect(
+    differences(
+      build('mesh-arch', at(96, 48), { squares: 11, caps: 'bare', edges: 'inside', ends: 'folded', straps: 3 }),
+      {
+        members: {},
+        sheets: {
+          S1: sheet,
+          S2: sheet,
+          M1: { across: [11 * 6], along: [8 * 6] },
+          M2: { across: [11 * 6], along: [8 * 6] },
+        },
+        hardware: [
+          [11, 'cable-tie', 'Panels of mesh'],
+          // Three straps over the sheets from soil to soil, 1200 mm more each: 7.9 m.
+          [Math.ceil((3 * (over * 25.4 + 1200)) / 1000), 'rope', 'Straps'],
+          [3 * 2, 'sandbag', 'On both ends'],
+          // One a metre of 2.3 m on both sides and two at each end.
+          [2 * 3 + 4, 'sandbag', 'On the skirts'],
+        ],
+        dimensions: { span, prong: 5, archHeight: arch.height, mesh: run, coverLength: 96, rowFromEdge: 5 },
+      },
+    ),
+  ).toEqual([]);
+});

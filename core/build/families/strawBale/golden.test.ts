@@ -25,3 +25,41 @@ test('a straw-bale frame under old windows over 128 x 44 in, worked by hand', ()
     }),
   ).toEqual([]);
 });
+
+test('one course under three frames of twin-wall over 96 x 48 in where it is windy, the slope the other way', () => {
+  // 14 in in front, on edge 18 behind.
+  const reach = Math.hypot(48 + (2 * 100) / 25.4, 4);
+  const more = { glazing: 'twin-wall-6', courses: 1, lids: 3, support: '2x6', back: 'near' };
+  const a = build('straw-bale', at(96, 48, true), more);
+  expect(
+    differences(a, {
+      members: {
+        'K0a K0b K0c K0d': ['2x6', reach],
+        'K1a K1b K2a K2b K3a K3b': ['2x2', 96 / 3],
+        // Stiles stand between the rails.
+        'K1c K1d K2c K2d K3c K3d': ['2x2', reach - 2 * 1.5],
+      },
+      panels: { 'G1..G3': ['twin-wall-6', reach, 96 / 3] },
+      sheets: {},
+      // 96 in take three bales in front and three behind; 48 in take two at each end.
+      blocks: 3 + 3 + 2 * 2,
+      hardware: [
+        // Round 2 x (96 + 48) in, 7.3 m, and two to tie.
+        [8 + 2, 'rope', 'Round the bales'],
+        [3 * 4, 'corner-plate', 'Lid corners'],
+        [3 * 4 * 2, 'screw-2-1/2', 'Rails into'],
+        // Six edges of 1423 mm, 8.54 m, each 250 mm, and one at each corner of each lid.
+        [35 + 4 * 3, 'glazing-screw', 'Glazing'],
+        [2 * 3, 'edge-tape', 'Glazing'],
+        [3, 'handle', 'At the front'],
+        // Five a lid in wind, two else.
+        [5 * 3, 'brick', 'On the corners'],
+        [10, 'straw-bale', 'Round the bed'],
+      ],
+      dimensions: { boxWidth: 48, frontHeight: 14, backHeight: 18, coverLength: 96, rowFromEdge: 6 },
+    }),
+  ).toEqual([]);
+  // Seen from the end the high side is the near one.
+  const heights = a.under.map((p) => p.z);
+  expect(heights[0]).toBeGreaterThan(heights[1] ?? Infinity);
+});

@@ -41,7 +41,8 @@ export interface House {
   readonly crownZ: number;
   readonly hoops: readonly Member[];
   /** The pieces of both end hoops. */
-  readonly endHoops: readonly Member[];
+  /** First and last, each by its pieces from foot to foot. */
+  readonly endHoops: readonly (readonly Member[])[];
   /** Of each hoop the piece that stands on its left foot. */
   readonly leftFeet: readonly Member[];
   /** Pipes along the ridge that are part of the hoops, and what goes inside the hoops. */
@@ -225,7 +226,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     spacingMm: ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1),
     crownZ,
     hoops: frames.flat(),
-    endHoops: [...(frames[0] ?? []), ...(frames[n - 1] ?? [])],
+    endHoops: [frames[0] ?? [], frames[n - 1] ?? []],
     leftFeet: frames.flatMap(([first]) => first ?? []),
     ridgePipes: hooped.value.ridges,
     cores: hooped.value.cores,

@@ -113,7 +113,7 @@ function endJoints(a: WalkInAnswers, { house: h, ends, door, doors, doorSheets }
         with: { screw: 'screw-3' },
       },
     ),
-    ...joint('uStrap', 'studs', 'Studs to the end hoops, two each', [...studs, ...endHoops], tops, {
+    ...joint('uStrap', 'studs', 'Studs to the end hoops, two each', [...studs, ...endHoops.flat()], tops, {
       count: 2 * studs.length,
     }),
     ...joint(
@@ -163,7 +163,7 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBat
   const endsMm = 2 * (h.y1 - h.y0 + 2 * h.crownZ);
   const along = spreadAlong(h.boards, 500);
   const { endHoops } = h;
-  const held = [...sheets, ...h.boards, ...endHoops];
+  const held = [...sheets, ...h.boards, ...endHoops.flat()];
   const where = 'Along boards and end hoops';
   const hips = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
   return [
@@ -178,7 +178,7 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBat
             'clip',
             'end clips',
             'Film round the end hoops',
-            [...sheets, ...endHoops],
+            [...sheets, ...endHoops.flat()],
             clipPlaces(endHoops, Math.ceil(endsMm / 2 / 450)),
           ),
         ]),

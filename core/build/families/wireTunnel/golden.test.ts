@@ -42,3 +42,49 @@ test('a wire tunnel over 128 x 44 in, worked by hand', () => {
     }),
   ).toEqual([]);
 });
+
+test('four hoops over 96 x 36 in, clipped at every hoop, boards laid on the skirts, its ends folded', () => {
+  // 36 in less two walls of 1.5 and 25 mm inside each, to the nearest inch below: 31.
+  const span = 31;
+  const run = 96 - 2 * (1.5 + 3);
+  const soil = 11 - 50 / 25.4;
+  const radius = span / 2 + 0.074;
+  const over = Array.from({ length: 201 }, (_, i): Point => {
+    const angle = (Math.PI * i) / 200;
+    return [18 - radius * Math.cos(angle), soil + radius * Math.sin(angle)];
+  });
+  const more = { clipped: 'every', ends: 'folded', skirtUnder: 'boards', hoops: 4 };
+  expect(
+    differences(build('wire-tunnel', at(96, 36), more), {
+      members: {
+        'H1..H4': ['wire-9', (Math.PI / 2) * span + 2 * 8],
+        // A board lies on each skirt from the first hoop to the last.
+        'W1 W2': ['2x4 treated', run],
+      },
+      sheets: {
+        S1: {
+          across: [taut([0, 0], [[0, 11], ...over, [36, 11]], [36, 0]), 2 * 8, 2],
+          // Folded and clipped it takes six inches an end, gathered twelve.
+          along: [run + 0.148, 2 * (Math.hypot(4.5, soil + radius - 11) + 11), 2 * 6],
+        },
+      },
+      hardware: [
+        // 2 x 15.5 in is 787 mm: two lengths of 450 and one more, on each of four hoops.
+        [4 * 3, 'clip', 'Cover to every hoop'],
+        // Boards weight the skirts; two bags an end are left.
+        [4, 'sandbag', 'Weights on the folded ends'],
+      ],
+      dimensions: {
+        span,
+        skirt: 8,
+        bury: 8,
+        pipeLength: (Math.PI / 2) * span + 16,
+        height: span / 2,
+        spacing: run / 3,
+        coverLength: 96,
+        endOffset: 3,
+        rowFromEdge: 6,
+      },
+    }),
+  ).toEqual([]);
+});
