@@ -15,7 +15,7 @@ export const curved = (o: Outline): readonly Panel[] =>
 export function templates(pen: Pen, panel: Panel, paper: PaperKey): void {
   const { widthMm, heightMm } = printedArea(paper);
   const margin = (PAPERS[paper].widthMm - widthMm) / 2;
-  for (const at of templatePages(panel.outline, paper)) {
+  for (const at of templatePages(panel, paper)) {
     pen.turn();
     const on = ([u, v]: Flat): Flat => [
       (margin + u - at.leftMm) * POINTS_PER_MM,

@@ -38,7 +38,7 @@ test('the vent lies inside the curve', () => {
 test.each(Object.keys(PAPERS) as (keyof typeof PAPERS)[])(
   'pages of %s cover every piece of the edge, without blank ones',
   (paper) => {
-    const pages = templatePages(end.outline, paper);
+    const pages = templatePages(end, paper);
     const { widthMm, heightMm } = printedArea(paper);
     const all = Math.ceil(outlineSize(end.outline).uMm / widthMm) * Math.ceil(outlineSize(end.outline).vMm / heightMm);
     expect(pages.length).toBeGreaterThan(4);

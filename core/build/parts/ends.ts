@@ -3,7 +3,7 @@ import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import { inPlace } from '../assembly/pieces';
 import { FLAP_FREE, VENT_UNITS } from '../../catalog/ventUnits';
-import { type Flat, type Point2, type Vec3, area, outlineSize } from '../../base/geometry';
+import { type Flat, type Point2, type Vec3, area, clipped, outlineSize } from '../../base/geometry';
 import type { Joint, Member, Panel } from '../assembly/types';
 import type { Opening } from '../assembly/openings';
 import { evenly, joint } from '../joints';
@@ -152,8 +152,11 @@ export function printedArea(paper: PaperKey): { readonly widthMm: number; readon
   return { widthMm: widthMm - 2 * MARGIN_MM, heightMm: heightMm - 2 * MARGIN_MM };
 }
 
-/** Pages that an outline needs at full size; those that no edge crosses are left out. */
-export function templatePages(outline: readonly Flat[], paper: PaperKey): readonly TemplatePage[] {
+/** Pages that a panel needs at full size, its openings with it; those that no edge crosses are left out. */
+export function templatePages(
+  { outline, openings }: Pick<Panel, 'outline' | 'openings'>,
+  paper: PaperKey,
+): readonly TemplatePage[] {
   const { widthMm, heightMm } = printedArea(paper);
   const left = Math.min(...outline.map((c) => c[0]));
   const bottom = Math.min(...outline.map((c) => c[1]));
@@ -161,27 +164,13 @@ export function templatePages(outline: readonly Flat[], paper: PaperKey): readon
   const pages: TemplatePage[] = [];
   for (let row = 0; row * heightMm < vMm; row++)
     for (let column = 0; column * widthMm < uMm; column++) {
-      const page = { column, row, leftMm: left + column * widthMm, bottomMm: bottom + row * heightMm };
-      if (touches(outline, page, widthMm, heightMm)) pages.push(page);
+      const [u, v] = [left + column * widthMm, bottom + row * heightMm];
+      const crossed = [outline, ...openings].some((ring) =>
+        ring.some((p, i) => clipped(p, ring[(i + 1) % ring.length] ?? p, [u, v, u + widthMm, v + heightMm])),
+      );
+      if (crossed) pages.push({ column, row, leftMm: u, bottomMm: v });
     }
   return pages;
-}
-
-function touches(outline: readonly Flat[], page: TemplatePage, w: number, h: number): boolean {
-  return outline.some(([u0, v0], i) => {
-    const [u1, v1] = outline[(i + 1) % outline.length] ?? [u0, v0];
-    const steps = Math.max(1, Math.ceil(Math.hypot(u1 - u0, v1 - v0) / 5));
-    return Array.from({ length: steps + 1 }, (_, k) => [
-      u0 + ((u1 - u0) * k) / steps,
-      v0 + ((v1 - v0) * k) / steps,
-    ]).some(
-      ([u = 0, v = 0]) =>
-        u >= page.leftMm - 0.01 &&
-        u <= page.leftMm + w + 0.01 &&
-        v >= page.bottomMm - 0.01 &&
-        v <= page.bottomMm + h + 0.01,
-    );
-  });
 }
 
 /** Thickness of a panel where it stands, as a box along the bed: near face, far face. */

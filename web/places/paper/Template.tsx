@@ -46,7 +46,7 @@ export function Template({ panel }: { readonly panel: Panel }): ReactNode {
   const { length } = useUnits();
   const [paper, setPaper] = useState<PaperKey>(isMetric(length) ? 'a4' : 'letter');
   const [tiled, setTiled] = useState(false);
-  const pages = templatePages(panel.outline, paper);
+  const pages = templatePages(panel, paper);
   const text = (mm: number): string => formatLength(mm, length);
   const rows = offsetTable(panel.outline, isMetric(length) ? 50 : undefined);
   return (
@@ -81,7 +81,7 @@ export function Template({ panel }: { readonly panel: Panel }): ReactNode {
           options={(Object.keys(PAPERS) as PaperKey[]).map((key) => ({
             value: key,
             label: PAPERS[key].name,
-            why: `${templatePages(panel.outline, key).length} pages, printed at 100 %.`,
+            why: `${templatePages(panel, key).length} pages, printed at 100 %.`,
           }))}
           onChange={(value) => setPaper(value as PaperKey)}
         />

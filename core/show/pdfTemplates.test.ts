@@ -1,0 +1,98 @@
+import { MM_PER_INCH } from '../base/length';
+import { templatePages } from '../build/parts/ends';
+import { demoGarden } from '../garden/demo';
+import type { Cover } from '../garden/garden';
+import { outline } from '../plan';
+import { startingCover } from '../start';
+import { curved, templates } from './pdfTemplates';
+import { POINTS_PER_MM, newBook } from './pen';
+
+const garden = demoGarden();
+const cover = startingCover(garden, 'long', 'lift-off-cover', 'test', 'Test', 'spinach') as Cover;
+const made = outline(garden, cover);
+if (!made.ok) throw new Error('not built');
+const o = made.value;
+
+interface Line {
+  readonly page: number;
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+}
+
+/** The lines drawn for a panel, by page, in mm from the corner of the paper. */
+async function drawnOn(paper: 'letter' | 'a4', panel: (typeof o.assembly.panels)[number]) {
+  const { pen } = await newBook('x', 'x', paper === 'a4' ? 'metric' : 'imperial');
+  const lines: Line[] = [];
+  const words: string[] = [];
+  let page = 0;
+  const turn = pen.turn.bind(pen);
+  pen.turn = () => {
+    page++;
+    return turn();
+  };
+  pen.line = (x0, y0, x1, y1) =>
+    void lines.push({
+      page,
+      from: [x0 / POINTS_PER_MM, y0 / POINTS_PER_MM],
+      to: [x1 / POINTS_PER_MM, y1 / POINTS_PER_MM],
+    });
+  pen.text = (said) => void words.push(said);
+  templates(pen, panel, paper);
+  return { lines, words, pages: page };
+}
+
+test('both ends are alike: one is printed', () => {
+  expect(o.assembly.panels.filter((p) => p.curved)).toHaveLength(2);
+  expect(curved(o)).toHaveLength(1);
+});
+
+describe.each([
+  ['letter', 8.5 * MM_PER_INCH, 11 * MM_PER_INCH],
+  ['a4', 210, 297],
+] as const)('full size on %s', (paper, widthMm, heightMm) => {
+  const [panel] = curved(o);
+  if (!panel) throw new Error('none');
+  const [x1, y1] = [widthMm - 12, heightMm - 12];
+
+  test('on as many pages as an edge crosses, each with its place', async () => {
+    const { pages, words } = await drawnOn(paper, panel);
+    const wanted = templatePages(panel, paper);
+    expect(pages).toBe(wanted.length);
+    expect(words.filter((w) => w.startsWith(panel.tag))).toEqual(
+      wanted.map((p) => `${panel.tag}: column ${p.column + 1}, row ${p.row + 1} from below left`),
+    );
+    expect(words.filter((w) => w.startsWith('100 mm'))).toHaveLength(pages);
+  });
+
+  test('the pieces of the outline on all pages together are as long as the outline itself', async () => {
+    const { lines } = await drawnOn(paper, panel);
+    const length = ({ from, to }: Pick<Line, 'from' | 'to'>): number => Math.hypot(to[0] - from[0], to[1] - from[1]);
+    const rings = [panel.outline, ...panel.openings];
+    const whole = rings.reduce(
+      (sum, ring) =>
+        sum + ring.reduce((s, from, i) => s + length({ from, to: ring[(i + 1) % ring.length] ?? from }), 0),
+      0,
+    );
+    // Beside it on every page: eight lines of crosses 24 points long, and a bar of 100 mm.
+    const pages = templatePages(panel, paper).length;
+    const beside = pages * (8 * (24 / POINTS_PER_MM) + 100);
+    expect(lines.reduce((sum, l) => sum + length(l), 0) - beside).toBeCloseTo(whole, 3);
+  });
+
+  test('nothing of the outline lies past the print', async () => {
+    const { lines } = await drawnOn(paper, panel);
+    const crosses = 12 / POINTS_PER_MM;
+    for (const [x, y] of lines.flatMap((l) => [l.from, l.to])) {
+      expect(x).toBeGreaterThanOrEqual(12 - crosses - 1e-6);
+      expect(x).toBeLessThanOrEqual(x1 + crosses + 1e-6);
+      expect(y).toBeGreaterThanOrEqual(12 - crosses - 1e-6);
+      expect(y).toBeLessThanOrEqual(y1 + crosses + 1e-6);
+    }
+  });
+
+  test('the lower left corner of the sheet lies in the corner of the print', async () => {
+    const { lines } = await drawnOn(paper, panel);
+    const first = lines.filter((l) => l.page === 1).flatMap((l) => [l.from, l.to]);
+    expect(first.some(([x, y]) => Math.hypot(x - 12, y - 12) < 0.01)).toBe(true);
+  });
+});
