@@ -214,7 +214,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
       cover: covered,
       railZ: z0,
       y0: 0,
-      endStaplesMm: (4 * rise * 100) / 150,
+      endStaplesMm: (4 * legTopLength(legs) * 100) / 150,
       channelScrew: 'screw-1',
     }),
     ...(flaps.length > 0
@@ -327,5 +327,5 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
   });
 }
 
-/** Length of a leg, along which half of a flap's head is stapled. */
+/** Length of a leg, along which half of a flap's head and half of an end of the cover is stapled. */
 const legTopLength = (legs: readonly Member[]): number => legs[0]?.lengthMm ?? 0;

@@ -32,8 +32,8 @@ test('an A-frame over 128 x 44 in, worked by hand', () => {
         [10 * 2, 'screw-3', 'Two through the ridge'],
         [2 * 2 * 2, 'screw-1-5/8', 'Foot ties'],
         [10 * 2, 'screw-1-5/8', 'Side rails'],
-        // Rails each 150 mm; four slopes of 940 mm each 150.
-        [2 * 22 + 26, 'staple', 'Cover at the rails'],
+        // Rails each 150 mm; four slopes of 1084 mm each 150.
+        [2 * 22 + 29, 'staple', 'Cover at the rails'],
         [4 * 7, 'screw-1-5/8', 'Cover battens'],
         // 963 mm at 300 mm: four bays, five screws.
         [10 * 5, 'screw-1-5/8', 'Battens on the legs'],
@@ -73,7 +73,7 @@ test('three triangles, its ends folded and its film in channel', () => {
         [6 * 2, 'screw-3', 'Two through the ridge'],
         [2 * 2 * 2, 'screw-1-5/8', 'Foot ties'],
         [6 * 2, 'screw-1-5/8', 'Side rails'],
-        [2 * 22 + 26, 'staple', 'Cover at the rails'],
+        [2 * 22 + 29, 'staple', 'Cover at the rails'],
         // Two rails of 3.25 m.
         [7, 'channel', 'Along both rails'],
         [7, 'spring-wire', 'Along both rails'],
@@ -91,6 +91,42 @@ test('three triangles, its ends folded and its film in channel', () => {
         spacing: (128 - 1.5) / 2,
         rowFromEdge: 6,
       },
+    }),
+  ).toEqual([]);
+});
+
+test('four stout triangles over 96 x 36 in, film stapled alone and held down by nothing on its slopes', () => {
+  // .85 of the width high, to the half inch below; the ridge board is 1.5 thick.
+  const [half, high] = [18 - 0.75, 30.5];
+  const leg = Math.hypot(half, high);
+  const flap = { across: [36, 9], along: [high, 12] };
+  const more = { leg: '2x4', ridge: '2x6', fixing: 'staples', slopes: 'none', pairs: 4 };
+  expect(
+    differences(build('a-frame', at(96, 36, true), more), {
+      members: {
+        'L1..L8': ['2x4', leg],
+        R1: ['2x6', 96],
+        'T1 T2': ['1x4 treated', 36 - (2 * 3.5 * half) / high],
+        'A1 A2': ['1x4 treated', 96],
+      },
+      sheets: {
+        S1: { across: [2 * (3.5 + Math.hypot(leg - 3.5, 0.75)) + 1.5, 2 * 3, 2], along: [96, 2 * 4] },
+        S2: flap,
+        S3: flap,
+      },
+      hardware: [
+        [8 * 2, 'screw-3', 'Two through the ridge'],
+        [2 * 2 * 2, 'screw-1-5/8', 'Foot ties'],
+        [8 * 2, 'screw-1-5/8', 'Side rails'],
+        // Each 150 mm: both rails of 2438 mm, four slopes of 890 mm.
+        [2 * 17 + 24, 'staple', 'Cover at the rails'],
+        // Two legs of 890 mm at both ends.
+        [2 * 12, 'staple', 'Flaps along the top'],
+        [2 * 2, 'sandbag', 'Two on each end flap'],
+        [4, 'rope', 'Ties that hold'],
+        [8, 'bracket', 'Legs to the bed'],
+      ],
+      dimensions: { frameWidth: 36, height: high, legLength: leg, coverLength: 96, spacing: 94.5 / 3, rowFromEdge: 6 },
     }),
   ).toEqual([]);
 });

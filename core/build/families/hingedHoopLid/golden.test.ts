@@ -1,6 +1,7 @@
 import { differences, outward, sprung, taut } from '../../../testing/golden';
 import { familyOf } from '..';
-import { at, build, count } from '../../../testing/site';
+import { NOTHING_OWN, catalogOf } from '../../../catalog/own';
+import { at, build, count, siteOf } from '../../../testing/site';
 
 test('a hinged hoop lid of 2x4 on edge over 128 x 44 in, worked by hand', () => {
   // Feet strapped to the rails inside: less two rails of 1.5 and a pipe of .84.
@@ -234,4 +235,66 @@ test('a second row of hoops in the lid stands on the same rails, lower by the ai
   expect(a.moving[0]?.memberTags).toEqual(expect.arrayContaining(inner.map((m) => m.tag)));
   expect(a.moving[0]?.sheetTags).toContain('SN');
   expect(lid({ inner: 'fabric-30' }).moving[0]?.sheetTags).not.toContain('SN');
+});
+
+test('in a metric shop, over 2400 x 1000 mm, with four hoops, a ridge of pipe and folded ends', () => {
+  const mm = (x: number): number => x / 25.4;
+  const site = siteOf(2400, 1000, { market: 'metric', catalog: catalogOf(NOTHING_OWN, 'metric') });
+  // 38 x 89 on edge; 20 mm pipe strapped to its inside; as long as half a circle.
+  const span = 1000 - 2 * 38 - 20;
+  const pipe = (Math.PI / 2) * span;
+  const hoop = sprung(mm(span), mm(pipe));
+  const foot = 10 / 25.4;
+  const left = mm((1000 - span) / 2);
+  const over = outward(hoop.points, mm(10)).map(([y, z]): [number, number] => [y + left, z + foot]);
+  const wide = mm(1000);
+  expect(
+    differences(build('hinged-hoop-lid', site, { hoops: 4, ridge: 'pipe', ends: 'folded' }), {
+      members: {
+        A1: ['38x89 mm', mm(2400)],
+        A2: ['38x89 mm', mm(2400 - 2 * 38)],
+        'A3 A4': ['38x89 mm', mm(1000 - 38)],
+        'H1..H4': ['pvc-20', mm(pipe)],
+        R1: ['pvc-20', mm(2400 - 2 * 50 + 2 * 30)],
+        T1: ['25x95 mm', mm(1000 - 2 * 38)],
+        // Sold longer than the lid: in one piece.
+        'B1 B2': ['25x38 mm', mm(2400)],
+        'B3 B4': ['25x38 mm', wide],
+      },
+      sheets: {
+        S1: {
+          across: [taut([0, 0], [...over, [0, mm(89)], [wide, mm(89)]], [wide, 0]), mm(2 * 75), 2],
+          along: [mm(2400), 2 * (foot + hoop.height + mm(10)), 2 * 6],
+        },
+      },
+      hardware: [
+        [4 * 3, 'screw-3', 'Frame corners'],
+        [2 * 2, 'screw-2-1/2', 'Cross ties'],
+        [4 * 2, 'strap', 'Hoop feet'],
+        [4 * 2 * 2, 'screw-1', 'Hoop feet'],
+        [4 * 2, 'cable-tie', 'Ridge to every crown'],
+        [2, 'end-cap', 'Both ends of the ridge pipe'],
+        [1, 'paint', 'PVC painted'],
+        // 2 x 2400 / 150 along the rails, 2 x 1000 / 100 over the ends.
+        [2 * 16 + 20, 'staple', 'Cover at the rails'],
+        // Each 300 mm: eight bays along both sides, four at both ends.
+        [2 * 9 + 2 * 5, 'screw-1-5/8', 'Cover battens'],
+        // To 10 ft three hinges; to 8 ft one handle and one stay.
+        [3, 'hinge', 'Hinge rail'],
+        [1, 'handle', 'Front rail'],
+        [1, 'latch', 'Front rail'],
+        [1, 'stay', 'Holds the lid open'],
+      ],
+      dimensions: {
+        frameWidth: wide,
+        wallHeight: 11,
+        pipeLength: mm(pipe),
+        height: hoop.height,
+        spacing: mm((2400 - 2 * 50) / 3),
+        coverLength: mm(2400),
+        endOffset: mm(50),
+        rowFromEdge: mm(125),
+      },
+    }),
+  ).toEqual([]);
 });

@@ -1,6 +1,7 @@
 import { type Point, differences, outward, sprung, taut } from '../../../testing/golden';
 import { NOON } from '../../../testing/judged';
-import { at, build } from '../../../testing/site';
+import { NOTHING_OWN, catalogOf } from '../../../catalog/own';
+import { at, build, siteOf } from '../../../testing/site';
 import { coldestNight } from '../../../judge/climate/coldest';
 import { noonAir } from '../../../judge/climate/noon';
 import { crop } from '../../../catalog/crops';
@@ -185,4 +186,60 @@ test('flaps at the ends are sheets of their own, and the cover stops at the end 
   expect(a.sheets.map((s) => s.part)).toEqual(['Cover', 'End flap', 'End flap']);
   expect(a.openings.filter((o) => o.by === 'flap')).toHaveLength(2);
   expect(a.sheets[1]?.across.map((l) => Math.round(l.mm / 25.4))).toEqual([44, 9]);
+});
+
+test('in a metric shop, over 2400 x 1000 mm, its edges battened to the wall', () => {
+  const mm = (x: number): number => x / 25.4;
+  const site = siteOf(2400, 1000, { market: 'metric', catalog: catalogOf(NOTHING_OWN, 'metric') });
+  // Rods 25 mm and half of a 20 mm pipe inside walls of 38.1.
+  const span = 1000 - 2 * 38.1 - 2 * (25 + 10);
+  const radius = span / 2;
+  const first = 38.1 + 75;
+  const run = 2400 - 2 * first;
+  const springs = 279.4 - 50 + 200;
+  const over = Array.from({ length: 201 }, (_, i): Point => {
+    const angle = (Math.PI * i) / 200;
+    return [500 - (radius + 10) * Math.cos(angle), springs + (radius + 10) * Math.sin(angle)];
+  });
+  const pipe = (Math.PI / 2) * span + 2 * 200;
+  // From under the batten, 40 mm below the rim, over the edge of each wall.
+  const across = taut([0, 279.4 - 40], [[0, 279.4], ...over, [1000, 279.4]], [1000, 279.4 - 40]);
+  expect(
+    differences(build('staked-tunnel', site, { edges: 'battened', hoops: 4 }), {
+      members: {
+        'H1..H4': ['pvc-20', mm(pipe)],
+        'D1..D8': ['rod-4', mm(600)],
+        R1: ['pvc-20', mm(run + 2 * 30)],
+        'B1 B2': ['25x38 mm', mm(run)],
+      },
+      sheets: {
+        S1: {
+          across: [mm(across), 2 * 3, 2],
+          along: [mm(run + 20), 2 * mm(Math.hypot(first, springs + radius + 10 - 279.4) + 279.4), 2 * 12],
+        },
+      },
+      hardware: [
+        [1, 'paint', 'PVC painted'],
+        [4 * 2, 'cable-tie', 'Ridge to every crown'],
+        [2, 'end-cap', 'Both ends of the ridge pipe'],
+        // 2 x 427 mm up both sides of both end hoops: two lengths of 450 and one more.
+        [2 * 3, 'clip', 'Cover to the end hoops'],
+        // Skirts there are none: four on the ends.
+        [4, 'sandbag', 'Weights on the gathered ends'],
+        // Each 150 mm of 2.2 m, and one more, on both sides.
+        [2 * 16, 'staple', 'Cover to the bed wall'],
+        [2 * 9, 'screw-1-5/8', 'Cover battens'],
+      ],
+      dimensions: {
+        span: mm(span),
+        rodShown: mm(200),
+        pipeLength: mm(pipe),
+        height: mm(200 + radius),
+        spacing: mm(run / 3),
+        coverLength: mm(2400),
+        endOffset: mm(75),
+        rowFromEdge: mm(125),
+      },
+    }),
+  ).toEqual([]);
 });
