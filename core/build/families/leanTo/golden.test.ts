@@ -141,3 +141,83 @@ test('stiff sheets meet on rafters, reach from end to end, and none is wider tha
     });
   }
 });
+
+test('under film over 96 x 40 in, worked by hand', () => {
+  const [low, top] = [16, 37];
+  const pitch = (top - low) / (40 - 1.5);
+  const lean = Math.hypot(1, pitch);
+  const middle = low + 20 * pitch - 2.5 * lean + 1.75 * pitch - 1.5;
+  const shutter = low - 3.5 + 38 / IN;
+  const long = (96 - 4 / IN) / 2;
+  const atWall = low + 40 * pitch;
+  const film = { across: [shutter, 2 * 3], along: [long, 2 * 3] };
+  expect(
+    differences(build('lean-to', at(96, 40), { glazing: 'film' }), {
+      members: {
+        'A1 W1': ['2x4 treated', 96],
+        A2: ['2x4', 96],
+        'A3 A4': ['2x4 treated', 40 - 3.5],
+        'D1..D3': ['2x4', low - 3.5 - 1.5],
+        'P1 P2': ['2x4', top - 3.5 - 1.5],
+        'P3 P4': ['2x4', middle],
+        // 94.5 in at 24 in at the most: four bays.
+        'R1..R5': ['2x3', 37 * lean + 2.5 * pitch],
+        // Along the top and the header; up both ends, along their feet, and up at 20 mm from front and wall.
+        'B1 B2': ['1x2', 96],
+        'B3 B7': ['1x2', 40 * lean],
+        'B4 B8': ['1x2', 40],
+        'B5 B9': ['1x2', low + (pitch * 20) / IN - 100 / IN],
+        'B6 B10': ['1x2', low + pitch * (40 - 20 / IN) - 100 / IN],
+        // Over each rafter between, 30 mm from the front to 80 from the wall.
+        'B11 B12 B13': ['1x2', (40 - 110 / IN) * lean],
+        'K1a K1b K2a K2b': ['2x2', long],
+        'K1c K1d K2c K2d': ['2x2', shutter - 3],
+      },
+      sheets: {
+        S1: { across: [40 * lean, 2 * 3], along: [96, 2 * 3] },
+        S2: { across: [40, 2 * 3], along: [atWall, 2 * 3] },
+        S3: { across: [40, 2 * 3], along: [atWall, 2 * 3] },
+        F1: film,
+        F2: film,
+        F3: film,
+        F4: film,
+      },
+      hardware: [
+        // Each 500 mm of 2438 mm along the plate, and two to each post.
+        [6 + 4, 'sleeve-anchor', 'Wall plate'],
+        [2 * 2, 'screw-3', 'Front sill'],
+        // Three studs in front, two posts, two studs of the ends.
+        [7 * 2 * 2, 'screw-2-1/2', 'Studs and posts'],
+        [5 * 2, 'rafter-hanger', 'Rafters'],
+        [6, 'bracket', 'Sills'],
+        // Each 150 mm round the roof, 2 x (1157 + 2438) mm, and both ends, 2 x 1016 + 406 + 961 mm each: 14 m.
+        [94, 'staple', 'Film along every edge'],
+        // One each 300 mm and one more: 2438, 1157, 1016, 317 and 850 mm twice each, 1032 mm three times.
+        [2 * 10 + 2 * 5 + 2 * 5 + 2 * 3 + 2 * 4 + 3 * 5, 'screw-1-5/8', 'Cover battens'],
+        // Along 2.44 m and down .96 m twice.
+        [5, 'flashing-tape', 'Cover to the wall'],
+        [2 * 4, 'corner-plate', 'Shutter corners'],
+        [4 * 2 * 2, 'screw-2-1/2', 'Rails into'],
+        // Both faces of two frames, each 75 mm.
+        [Math.ceil((2 * 2 * 2 * (long + shutter) * IN) / 75), 'staple', 'Film round the shutter frames'],
+        [2 * 2, 'hinge', 'Shutters to the header'],
+        // 2 x (1217 + 406) mm round each.
+        [7, 'foam-strip', 'Along the edges'],
+        [2, 'handle', 'At the bottom'],
+        ...[1, 2].flatMap(() => [
+          [1, 'latch', 'Shutters to the sill'] as const,
+          [1, 'stay', 'Hold the shutters open'] as const,
+        ]),
+      ],
+      dimensions: {
+        boxWidth: 40,
+        front: low,
+        backHeight: top,
+        rafterLength: 37 * lean + 2.5 * pitch,
+        coverLength: 96,
+        spacing: 94.5 / 4,
+        rowFromEdge: 6,
+      },
+    }),
+  ).toEqual([]);
+});
