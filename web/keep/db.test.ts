@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { demoGarden } from '../../core/garden/demo';
 import { freshName } from '../../core/base/ids';
 import { newId } from '../app/names';
-import { type Database, deleteGarden, forget, inTime, journal, loadGarden, makeRoom, saveGarden } from './db';
+import { type Database, asked, deleteGarden, forget, inTime, journal, loadGarden, makeRoom, saveGarden } from './db';
 import { openDatabase } from './open';
 import type { Edit } from './edits';
 import type { GardenRow } from './rows';
@@ -115,4 +115,26 @@ test('names and ids are fresh', () => {
   expect(freshName('Bed', ['Tunnel'])).toBe('Bed');
   expect(freshName('Bed', ['Bed', 'Bed 2'])).toBe('Bed 3');
   expect(new Set(Array.from({ length: 50 }, newId)).size).toBe(50);
+});
+
+test('what is asked while storage is still coming is done once it is there; a step is not lost either', async () => {
+  let come: (db: Database) => void = () => undefined;
+  const coming = new Promise<Database>((take) => (come = take));
+  const asking = asked(coming, (all) => all.gardens.count());
+  journal(coming, { gardenId: 'g', tab: 't', n: 1, step: { kind: 'edit', label: 'x', changes: [] } });
+  expect(await db.journal.count()).toBe(0);
+  come(db);
+  expect(await asking).toBe(0);
+  expect(await db.journal.count()).toBe(1);
+  forget(coming, 'g', 't', 1);
+  await coming;
+  expect(await db.journal.count()).toBe(0);
+});
+
+test('storage that could not be fetched refuses what is asked of it, and a step does not throw', async () => {
+  const none = Promise.reject<Database>(new DOMException('not fetched', 'NetworkError'));
+  await expect(asked(none, (all) => all.gardens.count())).rejects.toThrow('not fetched');
+  expect(() =>
+    journal(none, { gardenId: 'g', tab: 't', n: 1, step: { kind: 'edit', label: 'x', changes: [] } }),
+  ).not.toThrow();
 });

@@ -50,8 +50,8 @@ export function patchesBetween(was: unknown, is: unknown, path: readonly (string
   const [from, to] = [was, is] as readonly Readonly<Record<string, unknown>>[];
   return [...new Set([...Object.keys(was), ...Object.keys(is)])].flatMap((key): readonly Patch[] => {
     const at = [...path, list ? Number(key) : key];
-    if (!(key in is)) return [{ op: 'remove', path: at }];
-    if (!(key in was)) return [{ op: 'add', path: at, value: to?.[key] }];
+    if (!Object.hasOwn(is, key)) return [{ op: 'remove', path: at }];
+    if (!Object.hasOwn(was, key)) return [{ op: 'add', path: at, value: to?.[key] }];
     return patchesBetween(from?.[key], to?.[key], at);
   });
 }

@@ -34,7 +34,8 @@ export function usePlotDeeds() {
 }
 export type Deeds = ReturnType<typeof usePlotDeeds>;
 
-function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (words: string) => void) {
+/** What can be done to a garden, by the way that edits are made. */
+export function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (words: string) => void) {
   const set = (lists: Partial<Garden>) => (g: Draft<Garden>) => void Object.assign(g, lists);
   const nameOf = (kind: Kind, id: string): string =>
     (garden[LIST[kind]] as readonly { id: string; name: string }[]).find((x) => x.id === id)?.name ?? '';
