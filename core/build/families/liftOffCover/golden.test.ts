@@ -113,3 +113,65 @@ test('three hoops over 96 x 48 in, its ends of half-inch plywood with louvres, i
     }),
   ).toEqual([]);
 });
+
+test('let into the bed over 96 x 48 in and hinged, on 1x4 rails with channel, its ends folded over a board ridge', () => {
+  // Inside walls of 1.5 with 6 mm of play all round.
+  const [long, wide] = [96 - 3 - 12 / 25.4, 48 - 3 - 12 / 25.4];
+  const span = wide - 2 * 0.75 - 0.84;
+  const pipe = (Math.PI / 2) * span;
+  const hoop = sprung(span, pipe);
+  const foot = 10 / 25.4;
+  const over = outward(hoop.points, 0.42).map(([y, z]): [number, number] => [y + (wide - span) / 2, z + foot]);
+  const line = taut([0, 0], [...over, [0, 3.5], [wide, 3.5]], [wide, 0]);
+  const rise = foot + hoop.height + 0.42;
+  const run = long - 2 * 2;
+  const more = {
+    ...{ sits: 'inside', frame: '1x4', ridge: 'timber', ends: 'folded', mount: 'hinged', fixing: 'channel' },
+    ...{ paint: 'tape', hoops: 4 },
+  };
+  expect(
+    differences(build('lift-off-cover', at(96, 48), more), {
+      members: {
+        'A1 A2': ['1x4 treated', long],
+        'A3 A4': ['1x4 treated', wide - 2 * 0.75],
+        'H1..H4': ['pvc-1/2', pipe],
+        R1: ['2x2', run + (2 * 30) / 25.4],
+        T1: ['1x4', wide - 2 * 0.75],
+        'B1 B2': ['1x2', wide],
+        // Hinged as a whole: a prop of .55 of its width.
+        V1: ['1x2', 0.55 * wide],
+      },
+      sheets: { S1: { across: [line, 2 * 3, 2], along: [long, 2 * rise, 2 * 6] } },
+      hardware: [
+        [4 * 2, 'screw-2-1/2', 'Frame corners'],
+        [2 * 2, 'screw-2-1/2', 'Cross ties'],
+        [4 * 2, 'strap', 'Hoop feet'],
+        [4 * 2 * 2, 'screw-1', 'Hoop feet'],
+        [4, 'screw-1-5/8', 'Through each crown'],
+        // Four hoops of 1683 mm.
+        [7, 'pipe-tape', 'Along the outer face'],
+        // Each 150 mm: two rails of 2350 mm; round both ends, 1131 + 2 x 589 mm each.
+        [2 * 16 + 31, 'staple', 'Cover at the rails'],
+        // Two rails of 2350 mm, three screws a metre.
+        [5, 'channel', 'Along both rails'],
+        [5, 'spring-wire', 'Along both rails'],
+        [3 * 5, 'tek-screw', 'Along both rails'],
+        // 1131 mm each 300: four bays, both ends.
+        [2 * 5, 'screw-1-5/8', 'Cover battens'],
+        [3, 'hinge', 'Cover to the bed'],
+        [1, 'handle', 'At the front'],
+        [1, 'latch', 'Cover to the bed'],
+        [1, 'stay', 'Hold the cover open'],
+      ],
+      dimensions: {
+        frameWidth: wide,
+        pipeLength: pipe,
+        height: hoop.height,
+        spacing: run / 3,
+        coverLength: long,
+        endOffset: 2,
+        rowFromEdge: 5,
+      },
+    }),
+  ).toEqual([]);
+});

@@ -1,7 +1,8 @@
 import { differences } from '../../../testing/golden';
 import { phraseText } from '../../../base/figure';
 import { familyOf } from '..';
-import { at, build } from '../../../testing/site';
+import { NOTHING_OWN, catalogOf } from '../../../catalog/own';
+import { at, build, siteOf } from '../../../testing/site';
 
 const IN = 25.4;
 
@@ -179,4 +180,59 @@ test('its tapered sides are marked at both ends, cut as a pair or one after the 
   );
   expect(said).toHaveLength(2);
   expect(said[1]).toContain('the pattern of the second');
+});
+
+test('in a metric shop, over 2400 x 1000 mm: 45x195 boards in one row in front, in two behind', () => {
+  const mm = (x: number): number => x / IN;
+  const site = siteOf(2400, 1000, { market: 'metric', catalog: catalogOf(NOTHING_OWN, 'metric') });
+  // Two boards behind are 390 mm: ripped to 375, 180 over the front.
+  const [front, back, thick] = [195, 375, 45];
+  const slope = (back - front) / (1000 - thick);
+  const down = 1000 * Math.hypot(1, slope) + 20;
+  const each = (2400 - 4) / 2;
+  const a = build('sloped-cold-frame', site);
+  expect(
+    differences(a, {
+      members: {
+        A1: ['45x195 mm treated', mm(2400)],
+        'B1 B2': ['45x195 mm treated', mm(2400)],
+        // Sides between front and back, two boards high.
+        'C1 C2 D1 D2': ['45x195 mm treated', mm(1000 - 2 * thick)],
+        'P1 P2': ['45x45 mm treated', mm(front - 8)],
+        'P3 P4': ['45x45 mm treated', mm(back - slope * thick - 8)],
+        'K1a K1b K2a K2b': ['45x45 mm', mm(each)],
+        // Sheets are 1200 wide: a bar in the middle of each.
+        'K1c K1d K1e K2c K2d K2e': ['45x45 mm', mm(down - 2 * thick)],
+      },
+      panels: { 'G1 G2': ['twin-wall-6', mm(each), mm(down)] },
+      sheets: {},
+      hardware: [
+        // Seven boards, two screws an end.
+        [7 * 2 * 2, 'screw-2-1/2', 'Boards to the corner posts'],
+        [2 * 4, 'corner-plate', 'Lid corners'],
+        [6 * 2 * 2, 'screw-2-1/2', 'Rails into'],
+        // Six stiles and bars of 1038 mm each 250 mm, and one more at each corner of each lid.
+        [25 + 2 * 4, 'glazing-screw', 'Glazing'],
+        [2 * 3, 'edge-tape', 'Glazing'],
+        [2 * 2, 'hinge', 'Lids to the back'],
+        // 2 x (1198 + 1018) mm round each.
+        [9, 'foam-strip', 'Along the edges'],
+        [2, 'handle', 'At the front'],
+        ...[1, 2].flatMap(() => [
+          [1, 'latch', 'Lids to the front'] as const,
+          [1, 'stay', 'Hold the lids open'] as const,
+        ]),
+        [4, 'bracket', 'Box to the bed'],
+      ],
+      dimensions: {
+        boxWidth: mm(1000),
+        front: mm(front),
+        backHeight: mm(back),
+        coverLength: mm(2400),
+        rowFromEdge: mm(175),
+      },
+    }),
+  ).toEqual([]);
+  // The back's upper board is ripped, and its step says so.
+  expect(a.steps.map((x) => x.id)).toContain('rip');
 });
