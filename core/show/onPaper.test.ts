@@ -1,6 +1,7 @@
 /** Words on paper: none over another and none past the edge, whatever cover is printed. */
 import highsLoader from 'highs';
 import { type PDFFont, PDFPage } from 'pdf-lib';
+import { formatMoney } from '../base/amount';
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
 import type { Garden } from '../garden/garden';
@@ -74,6 +75,54 @@ function printed(family: string, garden: Garden): Plan | undefined {
   }
   return undefined;
 }
+/** The shopping list of a booklet: what each line says, and where its price ends. */
+test('each thing to buy stands on a line of its own with its price at the end of its column', async () => {
+  const p = printed('hinged-hoop-lid', demoGarden());
+  if (!p) throw new Error('on no bed');
+  const words = await wordsOf(() => booklet(p, 'letter'));
+  const bought = p.shopping.lines.filter((l) => l.packs > 0);
+  expect(bought.length).toBeGreaterThan(5);
+  const ends = new Set<number>();
+  for (const l of bought) {
+    const [line, paid] = words
+      .filter((w) => w.text.startsWith(`${l.packs} x ${l.name.split(' ')[0] ?? ''}`))
+      .flatMap((w) => {
+        const price = words.find(
+          (v) => v.page === w.page && v.y0 === w.y0 && v.text === formatMoney(l.paid, 'USD') && v.x0 > w.x0,
+        );
+        return price ? [[w, price] as const] : [];
+      })[0] ?? [undefined, undefined];
+    expect([l.name, line !== undefined, paid !== undefined]).toEqual([l.name, true, true]);
+    // The box to tick is 8 points wide at the edge of the column.
+    expect([44 + 13, 44 + (612 - 88 + 16) / 2 + 13]).toContain(line?.x0);
+    ends.add(Math.round(paid?.x1 ?? 0));
+  }
+  // Two columns of (524 - 16) / 2 points.
+  expect([...ends].sort((a, b) => a - b)).toEqual([44 + 254, 612 - 44]);
+});
+
+test('the figure of a dimension stands on white, which lies behind it and nowhere else', async () => {
+  const p = printed('hinged-hoop-lid', demoGarden());
+  if (!p) throw new Error('on no bed');
+  const white: { page: PDFPage; x: number; y: number; width: number; height: number }[] = [];
+  const draw = jest.spyOn(PDFPage.prototype, 'drawRectangle').mockImplementation(function (this: PDFPage, options) {
+    const { x = 0, y = 0, width = 0, height = 0, color } = options ?? {};
+    if (color) white.push({ page: this, x, y, width, height });
+  });
+  const words = await wordsOf(() => booklet(p, 'letter'));
+  draw.mockRestore();
+  expect(white.length).toBeGreaterThanOrEqual(p.assembly.dimensions.length);
+  for (const r of white) {
+    const over = words.filter(
+      (w) => w.page === r.page && w.x0 >= r.x && w.x1 <= r.x + r.width && w.y0 >= r.y && w.y1 <= r.y + r.height,
+    );
+    expect(over).toHaveLength(1);
+    const [word] = over;
+    expect(((word?.x0 ?? 0) + (word?.x1 ?? 0)) / 2).toBeCloseTo(r.x + r.width / 2, 6);
+    expect((word?.y0 ?? 0) - r.y).toBeCloseTo(2, 6);
+  }
+});
+
 const metric = (g: Garden): Garden => ({ ...g, units: { ...g.units, length: 'mm', stock: 'metric' } });
 
 test.each(FAMILY_KEYS.flatMap((f) => [[f, 'ftin'] as const, [f, 'mm'] as const]))(

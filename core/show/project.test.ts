@@ -263,3 +263,47 @@ test('a line is thinned to its corners: what lies on its way goes, what turns ba
     [2, 0],
   ]);
 });
+
+describe('which of two pieces at one place along the bed gives its tag', () => {
+  const lid = build('hinged-hoop-lid', at(128, 44));
+  const [hoop] = lid.members.filter((m) => m.part === 'Hoop');
+  const [tie] = lid.members.filter((m) => m.part === 'Cross tie');
+  if (!hoop || !tie) throw new Error('not built');
+  const up = (tag: string, z: number) => ({
+    ...tie,
+    tag,
+    shape: {
+      kind: 'straight' as const,
+      from: [500, 0, z] as const,
+      to: [500, 900, z] as const,
+      wide: [1, 0, 0] as const,
+    },
+  });
+  const tags = (members: typeof lid.members, rows: readonly string[] = []): readonly string[] =>
+    standingTags({ ...lid, members, beams: [], arches: lid.arches.map((r) => ({ ...r, tags: rows })) }).map(
+      (t) => t.tag,
+    );
+
+  test('the higher one, by more than a millimetre; else the first', () => {
+    expect(tags([up('X', 800), up('Y', 801.5)])).toEqual(['Y']);
+    expect(tags([up('X', 801.5), up('Y', 800)])).toEqual(['X']);
+    expect(tags([up('X', 800), up('Y', 801)])).toEqual(['X']);
+  });
+  test('a hoop before what is no hoop, however high that stands, in whatever order they come', () => {
+    expect(tags([up('X', 700), up('Y', 900)], ['X'])).toEqual(['X']);
+    expect(tags([up('Y', 900), up('X', 700)], ['X'])).toEqual(['X']);
+  });
+  test('what runs along the bed has no place on it', () => {
+    const along = {
+      ...tie,
+      tag: 'Z',
+      shape: {
+        kind: 'straight' as const,
+        from: [0, 0, 900] as const,
+        to: [900, 0, 900] as const,
+        wide: [0, 1, 0] as const,
+      },
+    };
+    expect(tags([along])).toEqual([]);
+  });
+});
