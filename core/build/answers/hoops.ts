@@ -170,7 +170,8 @@ export const footSpan = (range: readonly [number, number], what: string, first: 
   asked<number | null>(z.nullable(between(range[0], range[1])), first, {
     dimensions: {
       span: (valueMm, _, { site }) =>
-        valueMm > site.bed.inside.widthMm
+        // As wide as the bed is still inside it, however its inches come out in millimetres.
+        valueMm > site.bed.inside.widthMm + 0.5
           ? fail('span', `The ${what} would stand outside the bed: make the span smaller than the bed inside.`)
           : ok(valueMm),
     },
