@@ -2,7 +2,7 @@
 import { fail, ok } from '../../base/result';
 import { SHIPPED } from '../../catalog/catalog';
 import { at, build } from '../../testing/site';
-import { type Chosen, choice, count, dimensioned } from '../answers/asked';
+import { choice, count, dimensioned } from '../answers/asked';
 import { between } from '../../base/schema';
 import { extra } from '../answers/place';
 import { type Recipe, family } from './family';
@@ -25,7 +25,6 @@ const answers = {
   }),
   extra,
 };
-type Toy = Chosen<typeof answers>;
 const recipe = (assemble: Recipe<typeof answers>['assemble']): Recipe<typeof answers> => ({
   key: 'toy',
   name: 'Toy',
@@ -116,11 +115,8 @@ describe('what cannot be cut', () => {
     if (!m) throw new Error('none');
     const to = up ? ([0, 0, lengthMm] as const) : ([lengthMm, 0, 0] as const);
     const shape = { kind: 'straight' as const, from: [0, 0, 0] as const, to, wide: [0, 1, 0] as const };
-    const { hardware: _, ...said } = made;
     return family(
-      recipe((_chosen: Toy) =>
-        ok({ ...said, members: [{ ...m, lengthMm, shape }], joints: [], openings: [] } as never),
-      ),
+      recipe(() => ok({ ...made, members: [{ ...m, lengthMm, shape }], joints: [], openings: [] } as never)),
     ).assemble(first, site);
   };
   const longest = Math.max(...(made.members[0]?.section.stock.map((bar) => bar.lengthMm) ?? []));
