@@ -152,3 +152,15 @@ test('the wall or fence that stands nearest to a bed, from edge or corner', () =
   expect(besideOf(bed, [far, lying('wall', 0, 1850, 6000)])?.gapMm).toBeCloseTo(150, 3);
   expect(besideOf(bed, [lying('wall', 3700, 2100, 1000)])?.gapMm).toBeCloseTo(500, 3);
 });
+
+test('the nearest of several bearings wins, up to three degrees and no farther, over north too', () => {
+  // 2.5 from 45 of the compass, 1 from the neighbour's 46.5 + 90.
+  expect(snappedBearing(47.5, [136.5])).toBe(46.5);
+  expect(snappedBearing(47.5, [])).toBe(45);
+  expect(snappedBearing(48, [])).toBe(45);
+  expect(snappedBearing(48.1, [])).toBeCloseTo(48.1, 9);
+  expect(snappedBearing(358, [2])).toBe(0);
+  expect(snappedBearing(1.4, [359])).toBe(0);
+  expect(snappedBearing(-40, [])).toBe(320);
+  expect(snappedBearing(50, [], 6)).toBe(45);
+});

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { phraseText } from '../base/figure';
 import { squareBed } from './bed';
 import { survey } from './survey';
 
@@ -64,4 +65,43 @@ test('what drops into a bed of unequal sides is as short as the shorter ones all
   // 2343 - 76 and 1180 - 76, less 6 mm all round; out of square by what the diagonals say.
   expect(s.frameIn.lengthMm).toBeCloseTo(2343 - 76 - 12 - Math.abs(s.skewMm), 6);
   expect(s.frameIn.widthMm).toBeCloseTo(1180 - 76 - 12, 6);
+});
+
+describe('what is said of a bed, at its bounds', () => {
+  const said = (of: typeof bed): readonly string[] =>
+    survey(of).remarks.map(
+      (r) => `${r.severity}: ${phraseText(r.text, { length: 'mm', temperature: 'C', currency: 'USD' })}`,
+    );
+  /** Both sides leaning so far that the far side stands so much to the right. */
+  const leaning = (shift: number): typeof bed => ({
+    ...bed,
+    outside: { ...bed.outside, leftMm: Math.hypot(1200, shift), rightMm: Math.hypot(1200, shift) },
+    inside: { ...bed.inside, widthMm: Math.hypot(1200, shift) - 2 * 38 },
+    diagonals: { risingMm: Math.hypot(3000 + shift, 1200), fallingMm: Math.hypot(3000 - shift, 1200) },
+  });
+
+  test('out of square by more than half a wall: a frame hangs over by half of that', () => {
+    expect(said(leaning(19))).toEqual([]);
+    expect(said(leaning(19.2))).toEqual([
+      'note: A square frame will hang over a corner by up to 10 mm. Build it square all the same, or the cover twists.',
+    ]);
+    expect(said(leaning(-60))[0]).toContain('by up to 30 mm');
+  });
+
+  test('an inside that leaves another wall than was typed, by more than five millimetres each', () => {
+    const inside = (lengthMm: number): typeof bed => ({ ...bed, inside: { ...bed.inside, lengthMm } });
+    // 3000 less two walls of 38 are 2924.
+    expect(said(inside(2924 - 10))).toEqual([]);
+    expect(said(inside(2924 - 11))[0]).toContain('each wall differs by 6 mm');
+    expect(said(inside(2924 + 11))[0]).toContain('each wall differs by 6 mm');
+  });
+
+  test('the highest corner is packed by nothing, each other by how much lower it is', () => {
+    const s = survey({ ...bed, drops: { nearLeft: 12, nearRight: 5, farRight: 30, farLeft: 9 } });
+    expect([s.highest, s.outOfLevelMm, s.packersMm]).toEqual([
+      'nearRight',
+      25,
+      { nearLeft: 7, nearRight: 0, farRight: 25, farLeft: 4 },
+    ]);
+  });
 });
