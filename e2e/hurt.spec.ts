@@ -217,3 +217,39 @@ plain('without WebGL the round view says so and the rest of the bench goes on', 
   await page.getByRole('link', { name: 'Shape' }).click();
   await expect(dimension(page, 'pipeLength')).toBeVisible();
 });
+
+plain(
+  'the drawing waits neither for what judges it nor for storage, and what is done meanwhile is kept',
+  async ({ page }) => {
+    let letGo: () => void = () => undefined;
+    const held = new Promise<void>((go) => (letGo = go));
+    await page.route(/assets\/(evaluate|open)-.*\.js$/, async (route) => {
+      await held;
+      await route.continue();
+    });
+    await page.goto('/demo');
+    await expect(page.locator('[data-view="end"]')).toBeVisible();
+    await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 4"`);
+    await type(page, 'dim-pipeLength', '82');
+    await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
+    await expect(price(page)).toHaveCount(0);
+    letGo();
+    await expect(price(page)).toContainText('$');
+    await expect(page.locator('[data-check]').first()).toBeVisible();
+    await page.waitForTimeout(800);
+    await page.reload();
+    await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
+  },
+);
+
+plain('storage that does not come is said; once it comes the work of meanwhile is in it', async ({ page }) => {
+  await page.route(/assets\/open-.*\.js$/, (route) => route.abort());
+  await openDemo(page);
+  const warning = page.getByRole('alert').filter({ hasText: 'a part of Cabanon could not be fetched' });
+  await expect(warning).toContainText('Not saved since');
+  await type(page, 'dim-pipeLength', '83');
+  await page.unroute(/assets\/open-.*\.js$/);
+  await expect(warning).toHaveCount(0, { timeout: 30_000 });
+  await page.reload();
+  await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 11"`);
+});
