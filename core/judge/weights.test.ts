@@ -13,7 +13,10 @@ const none = { members: [], sheets: [], panels: [] };
 test('a board weighs its section times its length, a sheet as it is cut, a panel what is left of it', () => {
   // 38.1 mm square of 530 kg/m3 is .769 kg a metre.
   const { densityKgPerM3 } = board.section.material;
-  expect(partsKg({ ...none, members: [board] }).barsKg).toBeCloseTo((0.0381 ** 2 * densityKgPerM3 * board.lengthMm) / 1000, 9);
+  expect(partsKg({ ...none, members: [board] }).barsKg).toBeCloseTo(
+    (0.0381 ** 2 * densityKgPerM3 * board.lengthMm) / 1000,
+    9,
+  );
   const [across, along] = [sheet.across, sheet.along].map((lines) => lines.reduce((sum, l) => sum + l.mm, 0));
   expect(partsKg({ ...none, sheets: [sheet] })).toEqual({
     barsKg: 0,
