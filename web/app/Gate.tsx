@@ -10,7 +10,7 @@ import { Waiting } from './Waiting';
 import { part } from './fresh';
 import { demoOf } from './loads';
 import { useApp, useAppDispatch } from './hooks';
-import { lookAt, type Opened, openNew, openStored, save } from './saving';
+import { addGarden, lookAt, type Opened, openStored } from './saving';
 import { wayTo } from './way';
 import { lastOpen } from '../keep/browser';
 import { asked } from '../keep/db';
@@ -137,8 +137,6 @@ export function OldAddress(): ReactNode {
 }
 
 const DEMO_ID = 'demo';
-/** By then its first drawing stands. */
-const DRAWN_MS = 400;
 
 /** Opens the demo garden, made afresh when it is not in this browser yet; never over anything that is. */
 export function Demo(): ReactNode {
@@ -155,9 +153,8 @@ export function Demo(): ReactNode {
       let came: Opened = lastOpen() === null ? { kind: 'none' } : await dispatch(openStored(id));
       for (let n = 2; came.kind === 'unreadable'; n++) came = await dispatch(openStored((id = `${DEMO_ID}-${n}`)));
       if (came.kind !== 'open') {
-        dispatch(openNew(id, await made));
-        // What cannot be kept is said where the garden is. It is drawn first: what is made afresh can be made again.
-        setTimeout(() => void dispatch(save()), DRAWN_MS);
+        // What cannot be kept is said where the garden is; it is not waited for.
+        void dispatch(addGarden(id, await made));
       }
       void navigate(wayTo(id, 'bench', 'winter-lid'), { replace: true });
     };

@@ -156,16 +156,11 @@ function asOpen(id: string, work: Work, synced: OpenGarden['synced'], save: Save
   return { id, ...work, synced, steps: [], n: 0, seen: {}, save, asking: null, look: null };
 }
 
-/** Opens a new garden, which the next save puts in storage. */
-export function openNew(id: string, doc: Garden): ReturnType<typeof opened> {
-  const work = { doc, ...NEW };
-  return opened(asOpen(id, work, { ...work, revision: 0 }, { kind: 'saving' }));
-}
-
 /** Puts a new garden in storage and opens it. */
 export function addGarden(id: string, doc: Garden): Thunk<Promise<void>> {
   return async (dispatch) => {
-    dispatch(openNew(id, doc));
+    const work = { doc, ...NEW };
+    dispatch(opened(asOpen(id, work, { ...work, revision: 0 }, { kind: 'saving' })));
     await dispatch(save());
   };
 }
