@@ -7,11 +7,17 @@ export const between = (low: number, high: number) => z.number().check(z.gte(low
 /** A whole number from `low` to `high`, both included. */
 export const whole = (low: number, high: number) => z.number().check(z.int(), z.gte(low), z.lte(high));
 
+/** A number over nothing, up to `most`. */
+export const upTo = (most: number) => z.number().check(z.positive(), z.lte(most));
+
 /** Text of at most so many characters, which may be empty. */
 export const text = (most: number) => z.string().check(z.maxLength(most));
 
 /** A word that must be there, of at most so many characters. */
 export const word = (most: number) => z.string().check(z.minLength(1), z.maxLength(most));
+
+/** A name that must be there, of at most so many characters; blanks round it do not count. */
+export const named = (most: number) => z.string().check(z.trim(), z.minLength(1), z.maxLength(most));
 
 /** The schema of a list's entries, where a schema is a list, with or without a first value. */
 export function entriesOf(schema: z.ZodMiniType): z.ZodMiniType | undefined {

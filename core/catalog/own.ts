@@ -1,6 +1,6 @@
 /** A garden's own catalogue: figures it has measured, sizes its shop sells, things that do not ship with the program. */
 import * as z from 'zod/mini';
-import { between, text, whole, word } from '../base/schema';
+import { between, named, text, upTo, whole, word } from '../base/schema';
 import {
   type Catalog,
   ENTRY_KINDS,
@@ -19,7 +19,7 @@ import type { CoverMaterial, SectionSpec, StiffSheet } from './types';
 const key = word(60);
 /** Words that every object of the language has already. */
 export const isFree = (word: string): boolean => !(word in {});
-const lengthMm = z.number().check(z.positive(), z.lte(300_000));
+const lengthMm = upTo(300_000);
 
 /** Most crops of a garden's own. */
 export const MOST_OWN_CROPS = 100;
@@ -27,7 +27,7 @@ export const MOST_OWN_CROPS = 100;
 const ownCropSchema = z
   .strictObject({
     key: key.check(z.refine(isFree, 'must be another word: this one means something to the program')),
-    name: z.string().check(z.trim(), z.minLength(1), z.maxLength(40)),
+    name: named(40),
     killingC: between(-40, 10),
     hotC: between(10, 50),
     heightMm: between(20, 3000),
@@ -64,7 +64,7 @@ export const ownCatalogSchema = z.strictObject({
       z.strictObject({
         kind: z.enum(['bar', 'cover', 'item']),
         key: key.check(z.refine(isFree, 'must be another word: this one means something to the program')),
-        name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
+        name: named(60),
         like: key,
       }),
     )

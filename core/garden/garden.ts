@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, entriesOf, text, whole, word } from '../base/schema';
+import { between, entriesOf, named, text, upTo, whole, word } from '../base/schema';
 import { NAME_CHARS } from '../base/ids';
 import { issueFaults } from '../base/issues';
 import { MM_PER_INCH } from '../base/length';
@@ -22,7 +22,7 @@ export const GARDEN_VERSION = 2;
 export const PATH_MM = { imperial: 24 * MM_PER_INCH, metric: 600 } as const;
 
 const id = word(40);
-const name = z.string().check(z.trim(), z.minLength(1), z.maxLength(NAME_CHARS));
+const name = named(NAME_CHARS);
 
 const byKey = z.string().check(z.maxLength(80), z.refine(isFree, 'must be the key of a thing'));
 const pricesOf = z.record(byKey, between(0, 1e6));
@@ -32,8 +32,8 @@ const entryKey = word(60);
 const flatOf = {
   kind: z.enum(['sheet', 'cover']),
   key: entryKey,
-  widthMm: z.number().check(z.positive(), z.lte(300_000)),
-  lengthMm: z.number().check(z.positive(), z.lte(300_000)),
+  widthMm: upTo(300_000),
+  lengthMm: upTo(300_000),
 } as const;
 
 /** How a thing on the shelf is, and where it lies. */
@@ -157,7 +157,7 @@ const shape = {
       z.strictObject({
         id,
         sectionKey: entryKey,
-        lengthMm: z.number().check(z.positive(), z.lte(50000)),
+        lengthMm: upTo(50000),
         quantity: whole(0, 10000),
         ...shelfAnswers,
       }),

@@ -1,9 +1,10 @@
 /** Pictures of the day book as they stand in a garden file: only where they were asked to go along. */
 import * as z from 'zod/mini';
+import { word } from '../base/schema';
 import { isFree } from '../catalog/own';
 
 /** A picture's key in the day book. */
-export const pictureKey = z.string().check(z.minLength(1), z.maxLength(40), z.refine(isFree, 'must be another word'));
+export const pictureKey = word(40).check(z.refine(isFree, 'must be another word'));
 /** Pictures of one entry, and of one file. */
 export const MOST_OF_ENTRY = 6;
 export const MOST_OF_FILE = 60;

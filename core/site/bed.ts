@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, word } from '../base/schema';
+import { between, named, word } from '../base/schema';
 import { briefSchema } from './brief';
 
 /** The four corners, as seen standing at the near long side: near left first, then round. */
@@ -27,7 +27,7 @@ const size = between(150, 20000);
 /** One raised bed as it was measured. Lengths in mm; near, far, left and right as seen from the near long side. */
 export const bedSchema = z.strictObject({
   id: word(40),
-  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
+  name: named(60),
   /** Near left outside corner. */
   at: plotPointSchema,
   /** Compass bearing from the left end to the right end, degrees. */

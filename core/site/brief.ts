@@ -1,6 +1,6 @@
 /** What a cover is wanted for, as its gardener says it; everything may be left unsaid. */
 import * as z from 'zod/mini';
-import { between, word } from '../base/schema';
+import { between, upTo, word } from '../base/schema';
 import { isMonthDay } from '../base/days';
 
 /** What a cover can be for, in plain words. */
@@ -17,7 +17,7 @@ const key = word(60);
 const monthDay = z.string().check(z.refine(isMonthDay, 'must be a month and day such as 04-15'));
 /** Said, or left unsaid. */
 const maybe = <T extends z.ZodMiniType>(schema: T) => z._default(z.nullable(schema), null);
-const most = (n: number) => maybe(z.number().check(z.positive(), z.lte(n)));
+const most = (n: number) => maybe(upTo(n));
 
 export const briefSchema = z
   .strictObject({

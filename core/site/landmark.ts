@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, word } from '../base/schema';
+import { between, named, word } from '../base/schema';
 import { plotPointSchema } from './bed';
 
 /** What else is on the ground beside the beds: what one walks on, and what stands there and shades. */
@@ -28,7 +28,7 @@ export const LANDMARK_KINDS = Object.keys(LANDMARKS) as LandmarkKind[];
 /** Something on the plot that is no bed. Lengths in mm; a tree by the width of its crown. */
 export const landmarkSchema = z.strictObject({
   id: word(40),
-  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
+  name: named(60),
   kind: z.enum(LANDMARK_KINDS),
   at: plotPointSchema,
   /** Compass bearing from its left end to its right end, degrees. */

@@ -212,10 +212,7 @@ export function plywoodJoints(
       'end hoops',
       'End hoops to the plywood',
       [...panels, ...endHoops],
-      clipPlaces(
-        endHoops.map((m) => [m]),
-        f.eachEnd,
-      ),
+      clipPlaces(endHoops, f.eachEnd),
       {
         with: { holds: 'nothing' },
       },

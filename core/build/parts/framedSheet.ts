@@ -119,10 +119,7 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
         'clips',
         'Cover to the hoops, a sleeve under each',
         [...f.sheets, ...f.hoops],
-        clipPlaces(
-          f.hoops.map((m) => [m]),
-          4,
-        ),
+        clipPlaces(f.hoops, 4),
       );
     case 'staples':
       return [...along, ...f.battening];
@@ -147,17 +144,17 @@ function lineThrough([first, ...others]: readonly Member[]): readonly Vec3[] {
   return path;
 }
 
-/** Places over each hoop, evenly along it. @param hoops each by its pieces, in their order from foot to foot */
-export const clipPlaces = (hoops: readonly (readonly Member[])[], eachHoop: number): readonly Vec3[] =>
-  hoops.flatMap((pieces) => placesAlong(lineThrough(pieces), eachHoop));
+/** A hoop in one piece, or in pieces in their order from foot to foot. */
+export type HoopPieces = Member | readonly Member[];
 
-/**
- * End flaps hang from the end hoops on clips and lie weighted on the ground: two bags each.
- * @param endHoops each by its pieces, in their order from foot to foot
- */
+/** Places over each hoop, evenly along it. */
+export const clipPlaces = (hoops: readonly HoopPieces[], eachHoop: number): readonly Vec3[] =>
+  hoops.flatMap((hoop) => placesAlong(lineThrough([hoop].flat()), eachHoop));
+
+/** End flaps hang from the end hoops on clips and lie weighted on the ground: two bags each. */
 export function flapJoints(
   flaps: readonly SheetPart[],
-  endHoops: readonly (readonly Member[])[],
+  endHoops: readonly HoopPieces[],
   c: FramedCover,
 ): readonly Joint[] {
   if (flaps.length === 0) return [];

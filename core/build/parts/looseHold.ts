@@ -66,10 +66,7 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
       'clips',
       `Cover to ${CLIPPED[a.clipped]}`,
       [...sheet, ...clippedHoops],
-      clipPlaces(
-        clippedHoops.map((m) => [m]),
-        clips,
-      ),
+      clipPlaces(clippedHoops, clips),
     ),
     ...joint(
       a.skirtUnder === 'bricks' ? 'brick' : 'bag',
@@ -105,11 +102,7 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
           xs.map((x): Vec3 => [x, line[0]?.y ?? 0, line[0]?.z ?? 0]),
         )
       : []),
-    ...flapJoints(
-      flaps,
-      endHoops.map((m) => [m]),
-      covered,
-    ),
+    ...flapJoints(flaps, endHoops, covered),
     ...fastenedToWall(a.edges, row, sheet),
   ];
   return { joints, bars, flaps, covered, loose };

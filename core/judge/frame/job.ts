@@ -1,6 +1,6 @@
 /** A plane frame as anyone writes it down: named nodes and members, from a file. */
 import * as z from 'zod/mini';
-import { between, whole, word } from '../../base/schema';
+import { between, upTo, whole, word } from '../../base/schema';
 import { type Result, fail, failAll, ok } from '../../base/result';
 import { issueFaults } from '../../base/issues';
 import { MEASURED_AT_C, stiffAt } from '../../catalog/sections';
@@ -25,7 +25,7 @@ export const MOST_ELEMENTS = 1000;
 const MOST = 200;
 
 const number = between(-1e12, 1e12);
-const positive = z.number().check(z.positive(), z.lte(1e15));
+const positive = upTo(1e15);
 const name = word(40);
 const point = z.tuple([number, number]);
 

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, whole } from '../../base/schema';
+import { between, upTo, whole } from '../../base/schema';
 import { issueFaults } from '../../base/issues';
 import { type Result, fail, failAll, ok } from '../../base/result';
 
@@ -10,7 +10,7 @@ export const MOST_STOCKS = 2500;
 export const MOST_KINDS = 2000;
 export const MOST_PIECES = 1_000_000;
 
-const lengthOf = z.number().check(z.positive(), z.lte(LARGEST));
+const lengthOf = upTo(LARGEST);
 /** A length that can be bought or taken from the shelf; `available` limits how many there are. */
 const stockSchema = z.object({
   length: lengthOf,

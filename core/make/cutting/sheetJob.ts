@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, whole } from '../../base/schema';
+import { between, upTo, whole } from '../../base/schema';
 import { issueFaults } from '../../base/issues';
 import { type Result, fail, failAll, ok } from '../../base/result';
 import { LARGEST, MOST_PIECES } from './job';
@@ -8,7 +8,7 @@ import { type PlacedPiece, type SheetPiece, holdsAlone, packSheets, sheetBound }
 /** Most pieces of one job: each is laid by itself. */
 export const MOST_SHEET_PIECES = 5000;
 
-const side = z.number().check(z.positive(), z.lte(LARGEST));
+const side = upTo(LARGEST);
 
 /** A cutting job in two dimensions, any one unit of length. `turns` is whether a piece may lie the other way; it may when not said. */
 export const sheetJobSchema = z.object({

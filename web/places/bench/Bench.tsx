@@ -279,7 +279,7 @@ interface LeafProps extends ViewsProps {
 /** The leaf in hand; drawn again only when the design changes, not when a price comes in. */
 const Leaf = memo(function Leaf({ leaf, pulling, mended, pointed, ...views }: LeafProps): ReactNode {
   const onSet = useDimension(views);
-  const shape = !['stand', 'skin', 'air', 'round'].includes(leaf);
+  const shape = !LEAVES.some(({ key }) => key === leaf);
   const judged = useJudged(shape ? undefined : views.outline);
   if (shape)
     return <ShapeViews outline={views.outline} onSet={onSet} pulling={pulling} mended={mended} pointed={pointed} />;

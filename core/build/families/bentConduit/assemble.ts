@@ -327,17 +327,10 @@ function jointsOf(a: BentConduitAnswers, f: HoopFrame, c: CoverParts): readonly 
           'end clips',
           'Folded ends to the end hoops',
           [...sheets, ...endHoops],
-          clipPlaces(
-            endHoops.map((m) => [m]),
-            Math.ceil(curve / 450),
-          ),
+          clipPlaces(endHoops, Math.ceil(curve / 450)),
         )
       : []),
-    ...flapJoints(
-      sheets.slice(1),
-      endHoops.map((m) => [m]),
-      covered,
-    ),
+    ...flapJoints(sheets.slice(1), endHoops, covered),
     ...(a.mount === 'fixed'
       ? joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), { ask: 'anchors' })
       : []),

@@ -86,11 +86,7 @@ export function lidJoints(a: HingedHoopLidAnswers, p: LidParts): readonly Joint[
       eachEnd: 3,
     }),
     ...ventJoints(p.panels, a.vents === 'louvres' ? 'louvre' : 'ventFlap'),
-    ...flapJoints(
-      sheets.slice(1),
-      endHoops.map((m) => [m]),
-      covered,
-    ),
+    ...flapJoints(sheets.slice(1), endHoops, covered),
     ...joint('roundedEdge', 'corners rounded', 'Outer corners of the frame', frame.endBoards, [], { count: 4 }),
     ...joint('hinge', 'hinges', 'Hinge rail to the bed', rails.hinge, along(hingeY, hingeCount(x1 - x0))),
     ...joint('handle', 'handle', 'Front rail, in the middle', rails.front, along(frontY, 1)),

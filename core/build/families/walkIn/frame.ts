@@ -40,7 +40,6 @@ export interface House {
   readonly spacingMm: number;
   readonly crownZ: number;
   readonly hoops: readonly Member[];
-  /** The pieces of both end hoops. */
   /** First and last, each by its pieces from foot to foot. */
   readonly endHoops: readonly (readonly Member[])[];
   /** Of each hoop the piece that stands on its left foot. */
