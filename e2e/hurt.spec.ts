@@ -218,12 +218,32 @@ plain('without WebGL the round view says so and the rest of the bench goes on', 
   await expect(dimension(page, 'pipeLength')).toBeVisible();
 });
 
+/** Keeps every store of a page's storage to itself, until what it gives is called. */
+function busyStorage(): Promise<() => void> {
+  return new Promise((busy) => {
+    const open = indexedDB.open('cabanon');
+    open.onsuccess = () => {
+      let held = true;
+      const store = open.result.transaction([...open.result.objectStoreNames], 'readwrite').objectStore('gardens');
+      const hold = (): void => {
+        if (held) store.count().onsuccess = hold;
+      };
+      hold();
+      busy(() => void (held = false));
+    };
+  });
+}
+
 plain(
   'the drawing waits neither for what judges it nor for storage, and what is done meanwhile is kept',
-  async ({ page }) => {
+  async ({ page, context }) => {
     let letGo: () => void = () => undefined;
     const held = new Promise<void>((go) => (letGo = go));
-    await page.route(/assets\/(evaluate|open)-.*\.js$/, async (route) => {
+    const other = await context.newPage();
+    await other.goto('/gardens');
+    await other.getByRole('heading', { level: 1 }).waitFor();
+    const letStorageGo = await other.evaluateHandle(busyStorage);
+    await page.route(/assets\/evaluate-.*\.js$/, async (route) => {
       await held;
       await route.continue();
     });
@@ -234,6 +254,7 @@ plain(
     await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 10"`);
     await expect(price(page)).toHaveCount(0);
     letGo();
+    await letStorageGo.evaluate((go) => go());
     await expect(price(page)).toContainText('$');
     await expect(page.locator('[data-check]').first()).toBeVisible();
     await page.waitForTimeout(800);
@@ -242,14 +263,21 @@ plain(
   },
 );
 
-plain('storage that does not come is said; once it comes the work of meanwhile is in it', async ({ page }) => {
-  await page.route(/assets\/open-.*\.js$/, (route) => route.abort());
+plain('storage that does not come is said; once it comes the work of meanwhile is in it', async ({ page, context }) => {
+  await page.addInitScript(() => {
+    const open = IDBFactory.prototype.open;
+    Object.assign(window, { mend: () => void (IDBFactory.prototype.open = open) });
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('denied', 'SecurityError');
+    };
+  });
   await openDemo(page);
-  const warning = page.getByRole('alert').filter({ hasText: 'a part of Cabanon could not be fetched' });
+  const warning = page.getByRole('alert').filter({ hasText: 'this browser lets Cabanon keep nothing' });
   await expect(warning).toContainText('Not saved since');
   await type(page, 'dim-pipeLength', '83');
-  await page.unroute(/assets\/open-.*\.js$/);
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
   await expect(warning).toHaveCount(0, { timeout: 30_000 });
-  await page.reload();
-  await expect(dimension(page, 'pipeLength')).toHaveValue(`6' 11"`);
+  const next = await context.newPage();
+  await next.goto(page.url());
+  await expect(dimension(next, 'pipeLength')).toHaveValue(`6' 11"`);
 });

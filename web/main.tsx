@@ -1,4 +1,3 @@
-import './keep/guard';
 import './app/policy';
 import './ahead';
 import '@fontsource/atkinson-hyperlegible-next/latin-400.css';

@@ -25,9 +25,8 @@ const workOf = ({ doc, edits, at }: Work): Work => ({ doc, edits, at });
 function whyNot(thrown: unknown): string {
   const name = thrown instanceof Error || thrown instanceof DOMException ? thrown.name : '';
   if (/Quota/.test(name)) return 'this browser’s storage is full';
-  if (/MissingAPI|Security|InvalidState|OpenFailed|NotAllowed|VersionChange|DatabaseClosed/.test(name))
+  if (/Reference|Type|Security|InvalidState|NotAllowed|Version/.test(name))
     return 'this browser lets Cabanon keep nothing';
-  if (name === 'NetworkError') return 'a part of Cabanon could not be fetched';
   if (name === 'TimeoutError') return 'the browser’s storage does not answer';
   return `this browser’s storage failed${name ? ` (${name.slice(0, 40)})` : ''}`;
 }
@@ -271,7 +270,7 @@ export function lookAgain(): Thunk<Promise<void>> {
     const open = getState().open;
     if (!open || open.look || open.save.kind !== 'saved') return;
     try {
-      const row = await asked(db(), (all) => all.gardens.get(open.id));
+      const row = await asked(db(), (all) => all.get('gardens', open.id));
       if (getState().open === open) await dispatch(heard(open.id, row?.revision));
     } catch {
       // The next save says what is wrong.

@@ -1,9 +1,7 @@
 import 'fake-indexeddb/auto';
-import Dexie from 'dexie';
 import { demoGarden } from '../../core/garden/demo';
 import { type GardenRow } from '../keep/rows';
-import type { Database } from '../keep/db';
-import { openDatabase } from '../keep/open';
+import { type Database, openDatabase } from '../keep/db';
 import {
   addGarden,
   allSaved,
@@ -23,10 +21,9 @@ let db: Database;
 let n = 0;
 let tabs = 0;
 beforeEach(async () => {
-  db = openDatabase(`test-${n++}`);
-  await db.open();
+  db = await openDatabase(`test-${n++}`);
 });
-afterEach(() => db.delete());
+afterEach(() => db.close());
 
 type Word = [string, number | undefined];
 const tab = (told: Word[] = [], more: Partial<World> = {}): AppStore =>
@@ -94,7 +91,7 @@ async function two(): Promise<[AppStore, AppStore]> {
   return [mine, theirs];
 }
 const gust = (to: number) => edit('Set gust', (garden) => void (garden.site.gustMPerS = to));
-const stored = async () => (await db.gardens.get('g'))?.doc;
+const stored = async () => (await db.get('gardens', 'g'))?.doc;
 
 test('two tabs that change different things are brought together, each step undoable', async () => {
   const [mine, theirs] = await two();
@@ -143,7 +140,7 @@ test('a garden deleted in another tab stays deleted, and is kept after all only 
   expect(mine.getState().open?.save).toEqual({ kind: 'gone' });
   mine.dispatch(rename('Still'));
   await allSaved();
-  expect(await db.gardens.count()).toBe(0);
+  expect(await db.count('gardens')).toBe(0);
   await mine.dispatch(keepAfterAll());
   expect((await stored())?.name).toBe('Still');
   expect(mine.getState().open?.save).toEqual({ kind: 'saved' });
@@ -183,7 +180,11 @@ test('a save that fails is said and tried again until it works', async () => {
 });
 
 test('a browser without storage: the garden is open, and said to be kept nowhere', async () => {
-  const none = openDatabase('none', { indexedDB: {} as IDBFactory });
+  const shut = jest.spyOn(indexedDB, 'open').mockImplementation(() => {
+    throw new DOMException('denied', 'SecurityError');
+  });
+  const none = openDatabase('none');
+  none.catch(() => shut.mockRestore());
   const store = tab([], { db: () => none });
   expect((await store.dispatch(openStored('g'))).kind).toBe('shut');
   await store.dispatch(addGarden('g', demoGarden()));
@@ -205,7 +206,11 @@ test('a tab that is killed before its save has lost nothing', async () => {
   const killed = tab();
   await killed.dispatch(addGarden('g', demoGarden()));
   // The save never gets there; only the journal does.
-  const put = jest.spyOn(db.gardens, 'put').mockImplementation(() => Dexie.Promise.reject(new Error('killed')));
+  const whole = IDBObjectStore.prototype.put;
+  const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (this: IDBObjectStore, row) {
+    if (this.name === 'gardens') throw new Error('killed');
+    return whole.call(this, row);
+  });
   killed.dispatch(gust(35));
   killed.dispatch(rename('Last words'));
   killed.dispatch(undo());
@@ -218,12 +223,12 @@ test('a tab that is killed before its save has lost nothing', async () => {
   expect(next.getState().open?.edits.map((e) => e.label)).toEqual(['Set gust', 'Rename']);
   await allSaved();
   expect(await stored()).toMatchObject({ name: 'Very last' });
-  expect(await db.journal.count()).toBe(0);
+  expect(await db.count('journal')).toBe(0);
 });
 
 test('a garden that this build cannot read is not locked in and not written over', async () => {
   const found = { ...demoGarden(), covers: [...demoGarden().covers, { id: 'x', family: 'of-tomorrow' }] };
-  await db.gardens.put({
+  await db.put('gardens', {
     id: 'g',
     name: 'G',
     doc: found,

@@ -1,5 +1,5 @@
 import { askToKeep, channelOf, lastOpen, nearlyFull, openedLast, roomLeft } from '../keep/browser';
-import type { Database, Storage } from '../keep/db';
+import { type Storage, openDatabase } from '../keep/db';
 import { newId } from './names';
 import { heard, lookAgain, save } from './saving';
 import { isAtRisk, said } from './state';
@@ -7,13 +7,14 @@ import { createStore } from './store';
 
 let storage: Storage | undefined;
 
-/** The gardener's own storage in this browser, fetched when it is first asked for: the first drawing does not wait for it. */
+/** The gardener's own storage in this browser, opened when it is first asked for, and again where it was refused or lost. */
 export function database(): Storage {
-  storage ??= import('../keep/open').then(
-    ({ openDatabase }): Database => (storage = openDatabase()),
-    () => {
-      storage = undefined;
-      throw new DOMException('storage could not be fetched', 'NetworkError');
+  const again = (): void => void (storage = undefined);
+  storage ??= openDatabase('cabanon', again).then(
+    (db) => (storage = db),
+    (why: unknown) => {
+      again();
+      throw why;
     },
   );
   return storage;

@@ -1,19 +1,29 @@
 import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
 import { demoGarden } from '../../core/garden/demo';
 import { freshName } from '../../core/base/ids';
 import { newId } from '../app/names';
-import { type Database, asked, deleteGarden, forget, inTime, journal, loadGarden, makeRoom, saveGarden } from './db';
-import { openDatabase } from './open';
+import {
+  type Database,
+  asked,
+  deleteGarden,
+  forget,
+  inTime,
+  journal,
+  loadGarden,
+  makeRoom,
+  openDatabase,
+  saveGarden,
+} from './db';
 import type { Edit } from './edits';
 import type { GardenRow } from './rows';
 
 let db: Database;
 let n = 0;
 beforeEach(async () => {
-  db = openDatabase(`db-${n++}`);
-  await db.open();
+  db = await openDatabase(`db-${n++}`);
 });
-afterEach(() => db.delete());
+afterEach(() => db.close());
 
 const edit = (label: string): Edit => ({
   label,
@@ -59,7 +69,7 @@ test('a deleted garden takes its edits and its journal with it and leaves the ot
   await deleteGarden(db, 'g');
   expect(await load()).toBeUndefined();
   expect((await loadGarden(db, 'h', 9))?.edits).toHaveLength(1);
-  expect([await db.edits.count(), await db.journal.count()]).toEqual([1, 0]);
+  expect([await db.count('edits'), await db.count('journal')]).toEqual([1, 0]);
 });
 
 test('a step that only the journal has is put on top; what a save has is not done twice', async () => {
@@ -84,13 +94,13 @@ test('a step that only the journal has is put on top; what a save has is not don
 
 test('damaged rows are read as far as they go, and kept aside as they were found, once', async () => {
   await save(0, [edit('one'), edit('two')]);
-  const row = await db.gardens.get('g');
-  await db.gardens.put({ ...row, revision: NaN, at: 'two', savedAt: 'never' } as unknown as GardenRow);
-  await db.edits.delete(['g', 0]);
+  const row = await db.get('gardens', 'g');
+  await db.put('gardens', { ...row, revision: NaN, at: 'two', savedAt: 'never' } as unknown as GardenRow);
+  await db.delete('edits', ['g', 0]);
   const loaded = await load();
   await load();
   expect(loaded).toMatchObject({ revision: 0, edits: [], at: 0, read: { ok: true } });
-  const aside = await db.aside.toArray();
+  const aside = await db.getAll('aside');
   expect(aside).toHaveLength(1);
   expect(aside[0]).toMatchObject({ gardenId: 'g', name: 'Garden', at: 9, found: { row: { at: 'two' } } });
   // It goes on from there.
@@ -104,6 +114,39 @@ test('room is made of the ways back of other gardens', async () => {
   await makeRoom(db, 'g');
   expect((await load())?.edits).toHaveLength(1);
   expect(await loadGarden(db, 'h', 9)).toMatchObject({ edits: [], at: 0, damage: [] });
+});
+
+test('a save that breaks off half way has changed nothing', async () => {
+  await save(0, [edit('one')]);
+  const whole = IDBObjectStore.prototype.put;
+  const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (this: IDBObjectStore, row) {
+    if (this.name === 'edits') throw new DOMException('full', 'QuotaExceededError');
+    return whole.call(this, row);
+  });
+  await expect(save(1, [edit('one'), edit('two')])).rejects.toMatchObject({ name: 'QuotaExceededError' });
+  put.mockRestore();
+  expect(await load()).toMatchObject({ revision: 1, at: 1, damage: [] });
+});
+
+test('storage of an older build keeps its rows and is given what it lacks', async () => {
+  const old = await openDB('old', 10, {
+    upgrade: (made) => {
+      made.createObjectStore('gardens', { keyPath: 'id' }).createIndex('savedAt', 'savedAt');
+      made.createObjectStore('edits', { keyPath: ['gardenId', 'seq'] }).createIndex('gardenId', 'gardenId');
+    },
+  });
+  await old.put('gardens', { id: 'g', name: 'Garden', doc: demoGarden(), revision: 7, at: 0, seen: {}, savedAt: 1 });
+  old.close();
+  const now = await openDatabase('old');
+  expect(await loadGarden(now, 'g', 9)).toMatchObject({ revision: 7, damage: [] });
+  expect([...now.objectStoreNames]).toEqual(['aside', 'edits', 'gardens', 'journal', 'pictures', 'weather']);
+  // A newer build in another tab: this one gives way, and says so.
+  let gone = 0;
+  const here = await openDatabase('give way', () => void gone++);
+  (await openDB('give way', 50)).close();
+  expect(gone).toBe(1);
+  expect(() => here.transaction('gardens')).toThrow();
+  now.close();
 });
 
 test('storage that never answers is not waited for', async () => {
@@ -120,20 +163,20 @@ test('names and ids are fresh', () => {
 test('what is asked while storage is still coming is done once it is there; a step is not lost either', async () => {
   let come: (db: Database) => void = () => undefined;
   const coming = new Promise<Database>((take) => (come = take));
-  const asking = asked(coming, (all) => all.gardens.count());
+  const asking = asked(coming, (all) => all.count('gardens'));
   journal(coming, { gardenId: 'g', tab: 't', n: 1, step: { kind: 'edit', label: 'x', changes: [] } });
-  expect(await db.journal.count()).toBe(0);
+  expect(await db.count('journal')).toBe(0);
   come(db);
   expect(await asking).toBe(0);
-  expect(await db.journal.count()).toBe(1);
+  expect(await db.count('journal')).toBe(1);
   forget(coming, 'g', 't', 1);
   await coming;
-  expect(await db.journal.count()).toBe(0);
+  expect(await db.count('journal')).toBe(0);
 });
 
-test('storage that could not be fetched refuses what is asked of it, and a step does not throw', async () => {
-  const none = Promise.reject<Database>(new DOMException('not fetched', 'NetworkError'));
-  await expect(asked(none, (all) => all.gardens.count())).rejects.toThrow('not fetched');
+test('storage that does not open refuses what is asked of it, and a step does not throw', async () => {
+  const none = Promise.reject<Database>(new DOMException('denied', 'SecurityError'));
+  await expect(asked(none, (all) => all.count('gardens'))).rejects.toThrow('denied');
   expect(() =>
     journal(none, { gardenId: 'g', tab: 't', n: 1, step: { kind: 'edit', label: 'x', changes: [] } }),
   ).not.toThrow();

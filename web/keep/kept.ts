@@ -14,8 +14,8 @@ const NOTHING: Kept = { gardens: [], aside: [], shut: true };
 /** All gardens of this browser, the last worked on first. */
 export async function readKept(): Promise<Kept> {
   try {
-    const [gardens, aside] = await asked(database(), (db) => Promise.all([db.gardens.toArray(), db.aside.toArray()]));
-    // A row whose date is damaged is not in the index by date.
+    const [gardens, aside] = await asked(database(), (db) => Promise.all([db.getAll('gardens'), db.getAll('aside')]));
+    // The date of a damaged row may be none.
     const at = (row: GardenRow): number => (typeof row.savedAt === 'number' ? row.savedAt : 0);
     return { gardens: gardens.sort((a, b) => at(b) - at(a)), aside, shut: false };
   } catch {

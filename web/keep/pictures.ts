@@ -1,6 +1,6 @@
 /** Pictures of the day book: kept in this browser, one row each. */
 import type { Pictures } from '../../core/garden/pictures';
-import { type Storage, asked } from './db';
+import { type Storage, asked, ofGarden } from './db';
 import type { PictureRow } from './rows';
 
 /** Longest side of a picture that is kept, px. */
@@ -25,12 +25,12 @@ export async function scaledDown(file: Blob): Promise<Blob> {
 }
 
 export const keepPicture = (storage: Storage, row: PictureRow): Promise<unknown> =>
-  asked(storage, (db) => db.pictures.put(row));
+  asked(storage, (db) => db.put('pictures', row));
 
 /** One picture; undefined where this browser has it not. */
 export async function pictureOf(storage: Storage, gardenId: string, key: string): Promise<Blob | undefined> {
   try {
-    return (await asked(storage, (db) => db.pictures.get([gardenId, key])))?.picture;
+    return (await asked(storage, (db) => db.get('pictures', [gardenId, key])))?.picture;
   } catch {
     return undefined;
   }
@@ -39,7 +39,7 @@ export async function pictureOf(storage: Storage, gardenId: string, key: string)
 /** How many there are, and how much room they take, bytes. */
 export async function picturesRoom(storage: Storage, gardenId: string): Promise<{ count: number; bytes: number }> {
   try {
-    const rows = await asked(storage, (db) => db.pictures.where('gardenId').equals(gardenId).toArray());
+    const rows = await asked(storage, (db) => db.getAll('pictures', ofGarden(gardenId)));
     return { count: rows.length, bytes: rows.reduce((sum, r) => sum + r.picture.size, 0) };
   } catch {
     return { count: 0, bytes: 0 };
@@ -48,13 +48,10 @@ export async function picturesRoom(storage: Storage, gardenId: string): Promise<
 
 /** Lets go of all pictures but those that are still wanted. */
 export async function keepOnly(storage: Storage, gardenId: string, wanted: (key: string) => boolean): Promise<void> {
-  await asked(storage, (db) =>
-    db.pictures
-      .where('gardenId')
-      .equals(gardenId)
-      .filter((r) => !wanted(r.key))
-      .delete(),
-  );
+  await asked(storage, async (db) => {
+    const keys = await db.getAllKeys('pictures', ofGarden(gardenId));
+    await Promise.all(keys.filter(([, key]) => !wanted(key)).map((key) => db.delete('pictures', key)));
+  });
 }
 
 /** The pictures of some keys as they go into a file. */

@@ -238,7 +238,7 @@ export function Gardens(): ReactNode {
                     </Button>
                     <Button
                       aria-label={`Delete what was set aside of ${row.name}`}
-                      onPress={() => void asked(database(), (db) => db.aside.delete(row.key)).then(reload)}
+                      onPress={() => void asked(database(), (db) => db.delete('aside', row.key)).then(reload)}
                     >
                       Delete
                     </Button>
