@@ -80,7 +80,7 @@ export default defineConfig({
             // With all that these lean on.
             {
               name: 'drawn',
-              test: /web\/(drawing\/PulledView|parts\/(Leaves|TypedField)|app\/(PlaceHead|figures)|background\/usePlan)\.tsx?$/,
+              test: /web\/(drawing\/(PulledView|usePull|useSize)|parts\/(Leaves|TypedField)|app\/(PlaceHead|figures)|background\/usePlan)\.tsx?$|core\/(laid|garden\/demo)\.ts$/,
             },
           ],
         },

@@ -2,7 +2,7 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoGarden } from '../core/garden/demo';
-import { writeGarden } from '../core/garden/read';
+import { writeGarden } from '../core/garden/write';
 import { runCommand } from './run';
 
 const folder = mkdtempSync(join(tmpdir(), 'cabanon-climate-'));

@@ -3,8 +3,9 @@ import { FAMILY_KEYS } from '../core/build/families';
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoGarden, everyKind } from '../core/garden/demo';
-import { writeGarden } from '../core/garden/read';
+import { demoGarden } from '../core/garden/demo';
+import { everyKind } from '../core/garden/everyKind';
+import { writeGarden } from '../core/garden/write';
 import type { planReport } from '../core/show/report';
 import { runCommand } from './run';
 

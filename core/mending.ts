@@ -3,7 +3,7 @@ import type { Phrase } from './base/figure';
 import type { Space, Worth } from './base/search';
 import type { Result } from './base/result';
 import type { Answers, Change } from './build/answers/asked';
-import { familyOf } from './build/families';
+import { familyOf } from './build/families/inHand';
 import type { Check } from './judge/proof/check';
 import type { Outline } from './outline';
 

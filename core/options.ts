@@ -1,6 +1,6 @@
 /** What each option of a question would change: its price beside the present one, or why it cannot be. */
 import { quickPrice } from './cut';
-import { familyOf } from './build/families';
+import { familyOf } from './build/families/inHand';
 import type { Outline } from './outline';
 import { outline } from './plan';
 

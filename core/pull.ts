@@ -4,7 +4,7 @@ import { flatten } from './base/geometry';
 import { type Result, ok } from './base/result';
 import type { Answers } from './build/answers/asked';
 import type { Assembly, Dimension, Member } from './build/assembly/types';
-import { familyOf } from './build/families';
+import { familyOf } from './build/families/inHand';
 import type { Laid } from './laid';
 
 /** A value that a pull is drawn to, and why. */

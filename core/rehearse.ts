@@ -21,7 +21,7 @@ import type { SheetLife } from './judge/season/sheetLife';
 import { simulatedWeather } from './judge/weather/simulated';
 import type { Outline } from './outline';
 import { warmerBy } from './warmer';
-import { familyOf } from './build/families';
+import { familyOf } from './build/families/inHand';
 import { outline } from './plan';
 
 /** What bears so much in the middle, as surely as its check tells; where that tells nothing, off by a fifth. */

@@ -7,7 +7,7 @@ import { type Catalog, sectionsWhere } from './catalog/catalog';
 import { type Measures, measuresOf } from './compare';
 import { firstCover } from './start';
 import type { IntegerSolver } from './make/cutting/linearProgram';
-import { familyOf } from './build/families';
+import { familyOf } from './build/families/inHand';
 import type { Phrase } from './base/figure';
 import { type Cover, type Garden, newWork } from './garden/garden';
 import { evaluate } from './evaluate';

@@ -2,7 +2,7 @@
 import { airOf, climatePlace } from './air';
 import { MS_PER_HOUR } from './base/days';
 import type { Answers } from './build/answers/asked';
-import { familyOf } from './build/families';
+import { familyOf } from './build/families/inHand';
 import { quickPrice } from './cut';
 import { notableDays } from './judge/weather/days';
 import { type Weather, hoursOf, part } from './judge/weather/weather';

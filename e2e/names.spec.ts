@@ -1,5 +1,5 @@
 import { demoGarden } from '../core/garden/demo';
-import { writeGarden } from '../core/garden/read';
+import { writeGarden } from '../core/garden/write';
 import { expect, test } from './app';
 
 const LONG = 'Donaudampfschifffahrtselektrizitaetenhauptbetriebswerkbau'.slice(0, 56);

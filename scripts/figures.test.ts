@@ -2,7 +2,8 @@
 import { readFileSync } from 'node:fs';
 import type { Figure } from '../core/base/figure';
 import { formulaValue } from '../core/base/formula';
-import { demoGarden, everyKind } from '../core/garden/demo';
+import { demoGarden } from '../core/garden/demo';
+import { everyKind } from '../core/garden/everyKind';
 import type { Cover } from '../core/garden/garden';
 import { hoopFigures } from '../core/judge/proof/hoopFigures';
 import { evaluate } from '../core/evaluate';

@@ -1,6 +1,6 @@
 /** A design as the search sees it: a cover of a kind with its answers, weighed against wishes; and what differs from it by one change. */
 import type { Worth } from '../base/search';
-import { familyOf } from '../build/families';
+import { familyOf } from '../build/families/inHand';
 import { quickPrice } from '../cut';
 import type { Cover, Garden } from '../garden/garden';
 import { partsKg } from '../judge/weights';

@@ -2,7 +2,7 @@
 import type { Quantity } from '../base/amount';
 import { type Phrase, amount } from '../base/figure';
 import type { Opening } from '../build/assembly/openings';
-import { familyOf } from '../build/families';
+import { familyOf } from '../build/families/inHand';
 import { type Catalog, cropOf } from '../catalog/catalog';
 import type { Crop } from '../catalog/crops';
 import { catalogOf } from '../catalog/own';

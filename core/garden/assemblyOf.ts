@@ -1,7 +1,7 @@
 import { remembered } from '../base/remember';
 import type { Result } from '../base/result';
 import type { Assembly } from '../build/assembly/types';
-import { familyOf } from '../build/families';
+import { familyOf } from '../build/families/inHand';
 import { buildSite } from './buildSite';
 import type { Cover, Garden } from './garden';
 

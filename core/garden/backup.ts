@@ -1,7 +1,8 @@
 /** All gardens of a browser in one file, and back. */
 import { type Fault, type Result, fail, messageOf, ok } from '../base/result';
 import type { Garden } from './garden';
-import { MAX_FILE_CHARS, fileOf, readGarden, tooLarge } from './read';
+import { MAX_FILE_CHARS, readGarden, tooLarge } from './read';
+import { fileOf } from './write';
 
 export const BACKUP_FORMAT = 'cabanon-gardens';
 

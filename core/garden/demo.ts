@@ -1,17 +1,18 @@
 import { SHIPPED } from '../catalog/catalog';
 import type { BuildSite } from '../site/buildSite';
-import type { Answers } from '../build/answers/asked';
 import { type Bed, squareBed } from '../site/bed';
 import { survey } from '../site/survey';
-import { FAMILY_KEYS, familyOf } from '../build/families';
+import { hingedHoopLid } from '../build/families/hingedHoopLid';
+import { slopedColdFrame } from '../build/families/slopedColdFrame';
+import { stakedTunnel } from '../build/families/stakedTunnel';
+import { wireTunnel } from '../build/families/wireTunnel';
 import { MM_PER_INCH } from '../base/length';
-import type { Cover } from './garden';
 import { type Garden, emptyGarden, newWork } from './garden';
 
 const inch = (x: number): number => Math.round(x * MM_PER_INCH * 1000) / 1000;
 
 /** A bed of the demo with the stock of its shops, in its wind. */
-const siteOf = (bed: Bed): BuildSite => ({
+export const siteOf = (bed: Bed): BuildSite => ({
   bed,
   survey: survey(bed),
   windy: true,
@@ -63,7 +64,6 @@ export function demoGarden(): Garden {
     soilBelowRimMm: inch(3),
     soil: 'clay',
   };
-  const first = (family: string, bed: Bed): Answers => familyOf(family).defaults(siteOf(bed));
   return {
     ...emptyGarden('Quillet Hollow'),
     site: {
@@ -122,7 +122,7 @@ export function demoGarden(): Garden {
         bedId: 'long',
         family: 'hinged-hoop-lid',
         answers: {
-          ...first('hinged-hoop-lid', long),
+          ...hingedHoopLid.defaults(siteOf(long)),
           shape: { by: 'length', lengthMm: inch(76) },
           latches: 5,
           crop: 'mizuna',
@@ -135,7 +135,7 @@ export function demoGarden(): Garden {
         name: 'Salad tunnel',
         bedId: 'metric',
         family: 'staked-tunnel',
-        answers: { ...first('staked-tunnel', metric), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
+        answers: { ...stakedTunnel.defaults(siteOf(metric)), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
         ...newWork(),
       },
       {
@@ -143,7 +143,10 @@ export function demoGarden(): Garden {
         name: 'Spring tunnel',
         bedId: 'crooked',
         family: 'staked-tunnel',
-        answers: { ...first('staked-tunnel', crooked), extent: { kind: 'part', startMm: 0, lengthMm: inch(60) } },
+        answers: {
+          ...stakedTunnel.defaults(siteOf(crooked)),
+          extent: { kind: 'part', startMm: 0, lengthMm: inch(60) },
+        },
         ...newWork(),
       },
       {
@@ -152,7 +155,7 @@ export function demoGarden(): Garden {
         bedId: 'crooked',
         family: 'sloped-cold-frame',
         answers: {
-          ...first('sloped-cold-frame', crooked),
+          ...slopedColdFrame.defaults(siteOf(crooked)),
           extent: { kind: 'part', startMm: inch(60), lengthMm: inch(36) },
           lids: 1,
           crop: 'corn-salad',
@@ -164,7 +167,7 @@ export function demoGarden(): Garden {
         name: 'Frost tunnel',
         bedId: 'wall',
         family: 'wire-tunnel',
-        answers: { ...first('wire-tunnel', wallBed), cover: 'fabric-30', crop: 'claytonia' },
+        answers: { ...wireTunnel.defaults(siteOf(wallBed)), cover: 'fabric-30', crop: 'claytonia' },
         ...newWork(),
       },
     ],
@@ -180,21 +183,5 @@ export function demoGarden(): Garden {
       { id: 'shelf-2', sectionKey: '2x4', lengthMm: inch(44.5), quantity: 1, condition: 'sound', where: 'lean-to' },
     ],
     owned: { 'screw-3': 40, handle: 1 },
-  };
-}
-
-/** The demo's beds with one cover of every kind on each, as the kind itself would start: for comparing and for tests. */
-export function everyKind(): Garden {
-  const garden = demoGarden();
-  return {
-    ...garden,
-    name: 'Every kind of cover',
-    covers: garden.beds.flatMap((bed) =>
-      FAMILY_KEYS.map((family): Cover => {
-        const answers = familyOf(family).defaults(siteOf(bed));
-        const name = `${familyOf(family).name} on ${bed.name}`;
-        return { id: `${family} ${bed.id}`, name, bedId: bed.id, family, answers, ...newWork() };
-      }),
-    ),
   };
 }

@@ -4,7 +4,8 @@ import { NAME_CHARS } from '../base/ids';
 import { issueFaults } from '../base/issues';
 import { MM_PER_INCH } from '../base/length';
 import { type Fault, type Result, failAll, ok } from '../base/result';
-import { FAMILIES, familyOf } from '../build/families';
+import { remembered } from '../base/remember';
+import { type Family, familyOf, kindsInHand } from '../build/families/inHand';
 import { type Catalog, type EntryKind, SHIPPED } from '../catalog/catalog';
 import { NOTHING_OWN, catalogOf, entryOf, isFree, ownCatalogSchema, ownFaults } from '../catalog/own';
 import { USUAL_TENDING, tendingSchema } from '../judge/climate/tending';
@@ -55,12 +56,12 @@ const stateSchema = z.discriminatedUnion('is', [
 ]);
 export type CoverState = z.infer<typeof stateSchema>;
 
-function coverOf(family: string, answers: (typeof FAMILIES)[number]['schema']) {
+function coverOf({ key, schema: answers }: Family) {
   return z.strictObject({
     id,
     name,
     bedId: id,
-    family: z.literal(family),
+    family: z.literal(key),
     answers,
     /** The version last kept, that changes are measured against. */
     kept: z.nullable(answers),
@@ -111,10 +112,8 @@ function coverOf(family: string, answers: (typeof FAMILIES)[number]['schema']) {
 }
 
 type CoverOption = ReturnType<typeof coverOf>;
-const coverSchema = z.discriminatedUnion(
-  'family',
-  FAMILIES.map((f) => coverOf(f.key, f.schema)) as [CoverOption, ...CoverOption[]],
-);
+const coverSchema = (kinds: readonly Family[]) =>
+  z.discriminatedUnion('family', kinds.map(coverOf) as [CoverOption, ...CoverOption[]]);
 
 /** Most entries of each list. */
 const MOST = {
@@ -128,7 +127,7 @@ const MOST = {
   log: MOST_LOG,
 } as const;
 
-const shape = {
+const shapeOf = (kinds: readonly Family[]) => ({
   format: z.literal(GARDEN_FORMAT),
   version: z.literal(GARDEN_VERSION),
   name,
@@ -141,7 +140,7 @@ const shape = {
   }),
   site: placeSchema,
   beds: z.array(bedSchema).check(z.maxLength(MOST.beds)),
-  covers: z.array(coverSchema).check(z.maxLength(MOST.covers)),
+  covers: z.array(coverSchema(kinds)).check(z.maxLength(MOST.covers)),
   /** Paths, walls, hedges and trees on the plot. */
   landmarks: z._default(z.array(landmarkSchema).check(z.maxLength(MOST.landmarks)), []),
   /** How the plot is seen: the bearing that is up, degrees; how wide its paths are, mm. */
@@ -194,12 +193,18 @@ const shape = {
   ownedWhere: z._default(z.record(byKey, text(60)), {}),
   /** What the gardener wrote beside lines of the shopping list, by price key. */
   notes: z._default(z.record(byKey, text(200)), {}),
-} as const;
+});
 
-/** One garden and all that is in it, as its file holds it. What its parts say of one another is checked by `checkGarden`. */
-export const gardenSchema = z.strictObject(shape);
+const schemaOf = (kinds: readonly Family[]) => z.strictObject(shapeOf(kinds));
+const schemas = remembered<ReturnType<typeof schemaOf>>();
 
-export type Garden = z.infer<typeof gardenSchema>;
+/**
+ * One garden and all that is in it, as its file holds it, with covers of the kinds in hand. What its parts say of one another is
+ * checked by `checkGarden`.
+ */
+export const gardenSchema = () => schemas(kindsInHand(), [], () => schemaOf(kindsInHand()));
+
+export type Garden = z.infer<ReturnType<typeof schemaOf>>;
 export type Cover = Garden['covers'][number];
 
 /** Whether a cover is one of this year: planned or standing, not stored and not for next year. */
@@ -275,7 +280,7 @@ function relations(garden: Garden, before?: Garden): readonly Fault[] {
  * @example checkGarden({ ...demoGarden(), name: '' }).faults[0].field // "name"
  */
 export function checkGarden(value: unknown): Result<Garden> {
-  const read = gardenSchema.safeParse(value);
+  const read = gardenSchema().safeParse(value);
   if (!read.success) return failAll(issueFaults(read.error.issues));
   const faults = relations(read.data);
   return faults.length > 0 ? failAll(faults) : ok(read.data);
@@ -286,6 +291,7 @@ export function checkGarden(value: unknown): Result<Garden> {
  * @param before a sound garden, whose untouched parts the edited one shares
  */
 export function checkEdit(before: Garden, after: Garden): readonly Fault[] {
+  const { shape } = gardenSchema();
   const faults = (Object.keys(shape) as (keyof Garden)[]).flatMap((key): readonly Fault[] => {
     const [was, is] = [before[key], after[key]];
     if (was === is) return [];

@@ -1,6 +1,8 @@
+// A garden may hold covers of any kind.
+import '../build/families';
 import { issueFaults } from '../base/issues';
 import { type Result, fail, failAll, messageOf, ok } from '../base/result';
-import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden, gardenSchema } from './garden';
+import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden } from './garden';
 import { type Pictures, picturesSchema } from './pictures';
 
 /** Largest file that is opened, in characters. */
@@ -105,19 +107,4 @@ export function readGardenFile(text: string): Result<GardenFile> {
 export function readGarden(text: string): Result<Garden> {
   const file = readGardenFile(text);
   return file.ok ? ok(file.value.garden) : file;
-}
-
-/** A garden as a file, or what is stored as it is where it is no sound garden: nothing is locked in, whatever is broken. */
-export function fileOf(document: unknown): string {
-  try {
-    return writeGarden(document as Garden);
-  } catch {
-    return `${JSON.stringify(document, null, 2) ?? ''}\n`;
-  }
-}
-
-/** Writes a garden as its file; reading it back gives the same garden, and the pictures that go along. */
-export function writeGarden(garden: Garden, pictures?: Pictures): string {
-  // Parsing puts the keys in the schema's order, so that equal gardens are equal files.
-  return `${JSON.stringify({ ...gardenSchema.parse(garden), ...(pictures && { pictures }) }, null, 2)}\n`;
 }

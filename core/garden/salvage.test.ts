@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { demoGarden } from './demo';
 import { checkGarden } from './garden';
-import { fileOf, readGarden, writeGarden } from './read';
+import { readGarden } from './read';
+import { fileOf, writeGarden } from './write';
 import { salvage } from './salvage';
 
 test('a sound garden is read whole', () => {

@@ -56,7 +56,7 @@ export function salvage(document: unknown): Salvaged {
     Record<string, unknown>
   >;
   const left: Fault[] = [];
-  const parts = Object.entries(gardenSchema.shape).flatMap(([key, schema]: [string, z.ZodMiniType]) => {
+  const parts = Object.entries(gardenSchema().shape).flatMap(([key, schema]: [string, z.ZodMiniType]) => {
     const value = given[key];
     if (value === undefined || key === 'format' || key === 'version') return [];
     const entries = entriesOf(schema);

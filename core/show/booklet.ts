@@ -5,7 +5,7 @@ import { seasonOfCover } from '../air';
 import { sayDay } from '../base/days';
 import type { Flat } from '../base/geometry';
 import type { Step } from '../build/assembly/types';
-import { familyOf } from '../build/families';
+import { familyOf } from '../build/families/inHand';
 import type { PaperKey } from '../build/parts/ends';
 import { AISLES } from '../catalog/types';
 import type { Work } from '../cut';

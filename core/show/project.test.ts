@@ -1,7 +1,8 @@
 /** What must be true of every assembly, whatever family it came from. */
 import { boardCorners, panelFaces } from '../build/assembly/solids';
 import { type Vec3, dot, flatten } from '../base/geometry';
-import { demoGarden, everyKind } from '../garden/demo';
+import { demoGarden } from '../garden/demo';
+import { everyKind } from '../garden/everyKind';
 import { outline } from '../plan';
 import { thicknessMm } from '../catalog/sections';
 import { at, build } from '../testing/site';

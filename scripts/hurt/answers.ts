@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { quickShop } from '../../core/cut';
 import { FAMILIES } from '../../core/build/families';
-import type { Family } from '../../core/build/families/family';
+import type { Family } from '../../core/build/families/inHand';
 import { buildSite } from '../../core/garden/buildSite';
 import { type Cover, type Garden, checkGarden, emptyGarden, newWork } from '../../core/garden/garden';
 import type { IntegerSolver } from '../../core/make/cutting/linearProgram';

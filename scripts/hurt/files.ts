@@ -1,8 +1,10 @@
 /** Gardens, prices and jobs spoiled in every way: each is read or refused by name, and what is read is gone through. */
 import fc from 'fast-check';
 import { SHIPPED } from '../../core/catalog/catalog';
-import { demoGarden, everyKind } from '../../core/garden/demo';
-import { readGarden, writeGarden } from '../../core/garden/read';
+import { demoGarden } from '../../core/garden/demo';
+import { everyKind } from '../../core/garden/everyKind';
+import { readGarden } from '../../core/garden/read';
+import { writeGarden } from '../../core/garden/write';
 import { salvage } from '../../core/garden/salvage';
 import { readBarJob } from '../../core/make/cutting/job';
 import { solveSheetJob } from '../../core/make/cutting/sheetJob';

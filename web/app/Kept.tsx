@@ -1,17 +1,13 @@
-/** How the open garden is kept, said in the head of every place; and what to ask when two tabs changed the same thing. */
-import { type ReactNode, useId, useState } from 'react';
+/** How the open garden is kept, said in the head of every place. */
+import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import type { Preferences } from '../../core/base/amount';
-import { formatLength } from '../../core/base/length';
-import { type Garden } from '../../core/garden/garden';
-import { type Path, changesBetween } from '../../core/garden/merge';
 import { FaultList } from '../parts/OpenFile';
 import { Button } from '../parts/controls';
 import { saveGarden } from '../parts/saveFile';
-import { useApp, useAppDispatch, useUnits } from './hooks';
+import { useApp, useAppDispatch } from './hooks';
 import { newId } from './names';
-import { addGarden, closeGarden, keepAfterAll, save, settle } from './saving';
+import { addGarden, closeGarden, keepAfterAll, save } from './saving';
 import { wayTo } from './way';
 
 const Line = styled.div`
@@ -89,120 +85,4 @@ export function KeptLine(): ReactNode {
       </Line>
     );
   return null;
-}
-
-const Ask = styled.div`
-  position: fixed;
-  z-index: 70;
-  right: 1rem;
-  bottom: 1rem;
-  width: min(34rem, calc(100vw - 2rem));
-  max-height: 70dvh;
-  overflow: auto;
-  display: grid;
-  gap: 0.7rem;
-  padding: 1rem;
-  background: var(--sheet);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
-  fieldset {
-    border: 0;
-    border-top: 1px solid var(--hair);
-    padding: 0.5rem 0;
-    min-width: 0;
-  }
-  legend {
-    font-weight: 600;
-    float: left;
-    width: 100%;
-  }
-  label {
-    display: flex;
-    gap: 0.6rem;
-    align-items: center;
-    min-height: var(--target);
-    clear: both;
-    overflow-wrap: anywhere;
-  }
-`;
-
-/** A path as a person would say it: Winter lid, pipe length. */
-function said(garden: Garden, path: Path): string {
-  if (path.length === 0) return 'The garden as a whole';
-  const named = [...garden.beds, ...garden.covers, ...garden.priceLists];
-  const words = path
-    .filter((step, i) => !(i === 0 && path.length > 1) && step !== 'answers')
-    .map((step) => named.find((n) => n.id === step)?.name ?? (step.startsWith('\u0000') ? 'the order' : spoken(step)));
-  return words.join(', ');
-}
-const spoken = (key: string): string => key.replace(/Mm$/, '').replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`);
-
-/** A value of one tab in words; of a whole thing, what of it is another than in the other tab. */
-function shown(value: unknown, other: unknown, path: Path, units: Preferences): string {
-  if (value === undefined) return 'taken away';
-  if (typeof value === 'number' && path.at(-1)?.endsWith('Mm')) return formatLength(value, units.length);
-  if (typeof value !== 'object' || value === null) return String(value).slice(0, 80);
-  const differs = typeof other === 'object' ? changesBetween(other, value) : [];
-  const words = differs
-    .filter((c) => typeof c.is !== 'object')
-    .map((c) => `${spoken(c.path.at(-1) ?? '')} ${shown(c.is, c.was, c.path, units)}`);
-  const more = differs.length - MOST_WORDS;
-  return words.length === 0
-    ? 'as it stands there'
-    : words.slice(0, MOST_WORDS).join(', ') + (more > 0 ? ` and ${more} more` : '');
-}
-const MOST_WORDS = 4;
-
-/** Asks, showing both, what two tabs changed differently; work goes on meanwhile. */
-export function AskTabs(): ReactNode {
-  const asking = useApp((s) => s.open?.asking ?? null);
-  return asking && <Asking />;
-}
-
-function Asking(): ReactNode {
-  const asking = useApp((s) => s.open?.asking);
-  const doc = useApp((s) => s.open?.doc);
-  const dispatch = useAppDispatch();
-  const units = useUnits();
-  const id = useId();
-  const [theirs, setTheirs] = useState<readonly string[]>([]);
-  if (!asking || !doc) return null;
-  const key = (path: Path): string => JSON.stringify(path);
-  return (
-    <Ask role="alertdialog" aria-label="Changed in two tabs">
-      <b>This was changed in two tabs.</b>
-      <p>Everything else has its place already. Which shall stay?</p>
-      {asking.clashes.map((c) => {
-        const at = key(c.path);
-        const option = (mine: boolean): ReactNode => (
-          <label>
-            <input
-              type="radio"
-              name={`${id}${at}`}
-              checked={theirs.includes(at) !== mine}
-              onChange={() => setTheirs((list) => [...list.filter((p) => p !== at), ...(mine ? [] : [at])])}
-            />
-            {mine ? 'This tab' : 'The other tab'}:{' '}
-            {mine ? shown(c.mine, c.theirs, c.path, units) : shown(c.theirs, c.mine, c.path, units)}
-          </label>
-        );
-        return (
-          <fieldset key={at}>
-            <legend>{said(doc, c.path)}</legend>
-            {option(true)}
-            {option(false)}
-          </fieldset>
-        );
-      })}
-      <div>
-        <Button
-          $strong
-          onPress={() => void dispatch(settle((path) => (theirs.includes(key(path)) ? 'theirs' : 'mine')))}
-        >
-          Go on with these
-        </Button>
-      </div>
-    </Ask>
-  );
 }

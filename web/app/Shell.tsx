@@ -6,13 +6,13 @@ import { useCurrent } from './current';
 import { useApp, useAppDispatch } from './hooks';
 import { Keys, useKeys } from './keys';
 import { warmUp } from '../background/planClient';
-import { AskTabs } from './Kept';
 import { lazyPart, quiet } from './fresh';
 import { fetchAhead } from './places';
 import { said } from './state';
 import { useReminding } from '../weather/reminding';
 import { useWay } from './way';
 
+const AskTabs = lazyPart(() => import('./AskTabs').then((m) => m.AskTabs));
 const Reminders = lazyPart(() => import('../weather/Reminders').then((m) => m.default));
 
 const Frame = styled.div`
@@ -203,6 +203,7 @@ const Places = memo(function Places({
 /** The frame round every place: the rule, notices, what to ask when two tabs disagree. */
 export function Shell(): ReactNode {
   const { bed, cover } = useCurrent();
+  const asking = useApp((all) => (all.open?.asking ?? null) !== null);
   const notice = useApp((s) => s.notice);
   const open = useApp((s) => s.open !== null);
   const reminding = useReminding();
@@ -231,7 +232,7 @@ export function Shell(): ReactNode {
       <Main>
         <Outlet />
       </Main>
-      <AskTabs />
+      {asking && <AskTabs />}
       {open && reminding && <Reminders />}
       {notice !== null && (
         <Notice role="status">

@@ -2,7 +2,8 @@
 import { type Result, fail, ok } from '../../core/base/result';
 import { type Garden, emptyGarden, newWork } from '../../core/garden/garden';
 import { same } from '../../core/garden/merge';
-import { readGarden, writeGarden } from '../../core/garden/read';
+import { readGarden } from '../../core/garden/read';
+import { writeGarden } from '../../core/garden/write';
 
 /** A longer one is refused by some that hand addresses on; and what it may unfold to, bytes. */
 export const MOST_LINK_CHARS = 8000;

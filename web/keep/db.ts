@@ -8,7 +8,6 @@ import {
   type PictureRow,
   type Stored,
   type WeatherRow,
-  readStored,
   revisionOf,
 } from './rows';
 
@@ -56,6 +55,7 @@ export const ofGarden = (id: string): IDBKeyRange => IDBKeyRange.bound([id], [id
 
 /** Opens the storage, or refuses where the browser has none; `gone` is called when it can be asked no more. */
 export async function openDatabase(name = 'cabanon', gone: () => void = () => undefined): Promise<Database> {
+  if (typeof indexedDB === 'undefined') throw new DOMException('this browser has none', 'NotAllowedError');
   const db = await openDB<Stores>(name, VERSION, {
     upgrade: (made) => {
       for (const store of Object.keys(KEYS) as (keyof Stores & string)[])
@@ -177,6 +177,8 @@ export async function loadGarden(storage: Storage, id: string, now: number): Pro
     ]),
   );
   if (row === undefined) return undefined;
+  // With every kind of cover, which a garden that is made afresh has no need of.
+  const { readStored } = await import('./readStored');
   const stored = readStored(id, row, edits, journal);
   if (stored.damage.length > 0) await setAside(db, stored.name, id, stored.damage, { row, edits }, now);
   return stored;

@@ -1,4 +1,4 @@
-import { fileOf } from '../../core/garden/read';
+import { fileOf } from '../../core/garden/write';
 
 /** Hands a file to the gardener's own downloads. */
 export function saveFile(name: string, type: string, content: string | Uint8Array<ArrayBuffer>): void {

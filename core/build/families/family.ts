@@ -1,4 +1,5 @@
 /** A family from its declarations: schema, first answers, questions, setters; and its recipe. */
+import { type Family, inHand } from './inHand';
 import { assembled } from '../joints/derive';
 import { withExtra } from '../parts/extra';
 import { halved } from '../parts/halves';
@@ -9,7 +10,7 @@ import { type Result, fail, ok } from '../../base/result';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { BuildSite } from '../../site/buildSite';
 import type { Assembly, Said } from '../assembly/types';
-import type { Answers, Asked, At, Change, Chosen, Declared, Question } from '../answers/asked';
+import type { Answers, Asked, Change, Chosen, Declared, Question } from '../answers/asked';
 
 /** What a family says of itself. */
 export interface Recipe<D extends Declared> {
@@ -23,31 +24,6 @@ export interface Recipe<D extends Declared> {
   /** Other answers that follow when one is set; `id` is the one that was. */
   readonly settle?: (answers: Answers, id: string, site: BuildSite) => Answers;
   readonly assemble: (chosen: Chosen<D>, site: BuildSite) => Result<Said>;
-}
-
-/** A parametric recipe: from a bed and the gardener's answers to an assembly. Nothing after it asks which family it was. */
-export interface Family {
-  readonly key: string;
-  readonly name: string;
-  readonly sentence: string;
-  readonly rank: number;
-  readonly schema: z.ZodMiniType<Answers>;
-  /** What the catalogue in hand has against answers: the answer's name, and what would be right. */
-  readonly against: (
-    answers: Answers,
-    catalog: Catalog,
-  ) => readonly { readonly id: string; readonly message: string }[];
-  readonly defaults: (site: BuildSite) => Answers;
-  readonly questions: (answers: Answers, at: At) => readonly Question[];
-  /** Sets one question's answer. */
-  readonly answer: (answers: Answers, id: string, value: string | number, at: At) => Result<Answers>;
-  /** Sets one typed dimension of the drawing, mm. */
-  readonly dimension: (answers: Answers, id: string, valueMm: number, at: At) => Result<Answers>;
-  /** The answers with a change made, or undefined when it means nothing here. */
-  readonly change: (answers: Answers, change: Change, at: At) => Answers | undefined;
-  /** What an answer is called, where it is spoken of. */
-  readonly wordsOf: (id: string) => string;
-  readonly assemble: (answers: Answers, site: BuildSite) => Result<Assembly>;
 }
 
 /** An assembly whose every piece can be cut from some bar; else a fault that says which cannot. */
@@ -136,7 +112,7 @@ export function family<D extends Declared>(recipe: Recipe<D>): Family {
     const [id, { asking }] = found;
     return set(answers, { [id]: asking.read(said, answers[id], { ...at, answers }) }, at.site, askedAs);
   };
-  return {
+  return inHand({
     ...recipe,
     schema,
     against,
@@ -182,5 +158,5 @@ export function family<D extends Declared>(recipe: Recipe<D>): Family {
       const said = withExtra(built.value, kept['extra'] as Extra);
       return possible(assembled(site.catalog.halves === 'middle' ? halved(said) : said, site));
     },
-  };
+  });
 }

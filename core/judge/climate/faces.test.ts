@@ -1,4 +1,4 @@
-import { everyKind } from '../../garden/demo';
+import { everyKind } from '../../garden/everyKind';
 import { evaluate } from '../../evaluate';
 import { coverM2 } from '../../build/assembly/enclosure';
 import { HOLLOW, steady } from '../../testing/weather';

@@ -1,12 +1,11 @@
-import { type ReactNode, memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { type ReactNode, memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import type { Answers } from '../../../core/build/answers/asked';
-import { familyOf } from '../../../core/build/families';
+import { familyOf } from '../../../core/build/families/inHand';
 import type { Cover, Garden } from '../../../core/garden/garden';
 import { type Laid, laidOut } from '../../../core/laid';
-import type { Outline } from '../../../core/outline';
 import type { Mend } from '../../../core/mends';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { PlaceHead } from '../../app/PlaceHead';
@@ -22,20 +21,16 @@ import { Button } from '../../parts/controls';
 import { Leaves } from '../../parts/Leaves';
 import { Body, Panel } from '../../parts/layout';
 import type { Pulling } from '../../drawing/Handles';
-import { Checks } from './Checks';
-import { Questions } from './Questions';
 import { ShapeViews } from './ShapeViews';
 import { usePull } from '../../drawing/usePull';
 
 const OPENING = <p role="status">Opening…</p>;
 // Leaves come when they are turned to; the shape is there at once.
 const Strip = lazyPart(() => import('../../app/Strip').then((m) => m.Strip), <StripToCome />);
+const Told = lazyPart(() => import('./Told').then((m) => m.Told));
 const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf), OPENING);
-const StandPanel = lazyPart(() => import('./StandPanel').then((m) => m.StandPanel));
 const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf), OPENING);
 const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf), OPENING);
-const ForWhat = lazyPart(() => import('./ForWhat').then((m) => m.ForWhat));
-const AirPanel = lazyPart(() => import('./AirPanel').then((m) => m.AirPanel));
 const TakeAlong = lazyPart(() => import('../../parts/TakeAlong').then((m) => m.default));
 const RoundLeaf = lazyPart(() => import('./RoundLeaf').then((m) => m.RoundLeaf), OPENING);
 
@@ -109,6 +104,8 @@ export function Bench(): ReactNode {
   const now = useMemo(() => (drawn && cover ? { laid: drawn, cover, work: working } : null), [drawn, cover, working]);
   const told = useDeferredValue(now, null);
   const judged = useJudged(told?.laid);
+  // What tells it, beside what judges it. What does not come is told where it is drawn.
+  useEffect(() => void Promise.all([Told.ahead(), Strip.ahead()]).catch(() => undefined), []);
   const mended = useDraft(garden, good, tried && pull.answers === undefined ? tried.answers : undefined);
   const mendedJudged = useJudged(tried && mended);
 
@@ -145,22 +142,17 @@ export function Bench(): ReactNode {
           </Stage>
           <Beside aria-label="Checks and choices">
             {told && judged && (
-              <>
-                <Checks
-                  outline={judged}
-                  ready={told.work.state !== 'pending' && judged.cover === told.cover}
-                  only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
-                  mended={mendedJudged}
-                  tried={tried}
-                  onTry={tryOut}
-                  onTake={takeMend}
-                  onPoint={point}
-                />
-                <div>
-                  <Choices leaf={leaf} outline={judged} setAnswers={setAnswers} />
-                  {leaf === 'shape' && cover.brief && <ForWhat outline={judged} brief={cover.brief} />}
-                </div>
-              </>
+              <Told
+                leaf={leaf}
+                outline={judged}
+                told={told}
+                mended={mendedJudged}
+                tried={tried}
+                onTry={tryOut}
+                onTake={takeMend}
+                onPoint={point}
+                setAnswers={setAnswers}
+              />
             )}
           </Beside>
           {told && judged ? <Strip outline={judged} cover={told.cover} work={told.work} /> : <StripToCome />}
@@ -250,24 +242,6 @@ function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: 
     [o, setAnswers],
   );
 }
-
-/** What the leaf asks. */
-const Choices = memo(function Choices({
-  leaf,
-  outline,
-  setAnswers,
-}: Omit<ViewsProps, 'outline'> & { readonly leaf: string; readonly outline: Outline }): ReactNode {
-  switch (leaf) {
-    case 'stand':
-      return <StandPanel outline={outline} />;
-    case 'skin':
-      return <Questions outline={outline} leaf="skin" title="Covered with" setAnswers={setAnswers} />;
-    case 'air':
-      return <AirPanel outline={outline} />;
-    default:
-      return <Questions outline={outline} leaf="shape" title="Made of" setAnswers={setAnswers} />;
-  }
-});
 
 interface LeafProps extends ViewsProps {
   readonly leaf: string;

@@ -125,7 +125,7 @@ const Section = styled.section`
   }
 `;
 
-interface ChecksProps {
+export interface ChecksProps {
   readonly outline: Outline;
   /** The design is at rest and priced: mends can be looked for. */
   readonly ready: boolean;

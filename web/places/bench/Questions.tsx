@@ -1,6 +1,6 @@
 import type { Laid } from '../../../core/laid';
 import { type ReactNode, memo, useEffect, useMemo, useRef, useState } from 'react';
-import { familyOf } from '../../../core/build/families';
+import { familyOf } from '../../../core/build/families/inHand';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatMoney } from '../../../core/base/amount';
 import { useAppDispatch, useUnits } from '../../app/hooks';
@@ -12,7 +12,7 @@ import type { Picked } from '../../parts/picked';
 import { Choice, Field, Stepper } from '../../parts/controls';
 import { LengthField } from '../../parts/TypedField';
 
-interface QuestionsProps {
+export interface QuestionsProps {
   readonly outline: Laid;
   readonly leaf: 'shape' | 'skin';
   readonly title: string;

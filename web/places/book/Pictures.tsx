@@ -2,7 +2,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { messageOf } from '../../../core/base/result';
 import { MOST_OF_ENTRY, MOST_OF_FILE } from '../../../core/garden/pictures';
-import { writeGarden } from '../../../core/garden/read';
+import { writeGarden } from '../../../core/garden/write';
 import { useApp, useGarden } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { database } from '../../app/world';

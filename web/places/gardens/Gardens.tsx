@@ -3,12 +3,12 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Garden } from '../../../core/garden/garden';
 import type { Pictures } from '../../../core/garden/pictures';
-import { MAX_FILE_CHARS, readGardenFile, tooLarge } from '../../../core/garden/read';
-import type { Fault } from '../../../core/base/result';
+import { type Fault, fail } from '../../../core/base/result';
 import { PlaceHead } from '../../app/PlaceHead';
 import { useApp, useAppDispatch } from '../../app/hooks';
 import { freshName } from '../../../core/base/ids';
 import { proposedUnits } from '../../../core/site/locale';
+import { lazyPart, part } from '../../app/fresh';
 import { newId } from '../../app/names';
 import { addGarden, removeGarden } from '../../app/saving';
 import { wayTo } from '../../app/way';
@@ -20,9 +20,11 @@ import { keepPictures } from '../../keep/pictures';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
 import { saveFile, saveGarden } from '../../parts/saveFile';
-import { GardenCard } from './GardenCard';
-import { StartOwn } from './StartOwn';
 import { TryIt } from './TryIt';
+
+// What a card shows is read, with every kind of cover; what is first drawn needs one.
+const GardenCard = lazyPart(() => import('./GardenCard').then((m) => m.GardenCard));
+const StartOwn = lazyPart(() => import('./StartOwn').then((m) => m.StartOwn));
 
 const Page = styled.div`
   overflow: auto;
@@ -129,7 +131,12 @@ export function Gardens(): ReactNode {
     void navigate(wayTo(id, 'plot'));
   };
   const read = async (file: File): Promise<void> => {
-    const garden = file.size > MAX_FILE_CHARS ? tooLarge() : readGardenFile(await file.text());
+    const reader = await part(() => import('../../../core/garden/read')).catch(() => undefined);
+    const garden = !reader
+      ? fail('file', 'What reads a file could not be fetched. Try again with the network.')
+      : file.size > reader.MAX_FILE_CHARS
+        ? reader.tooLarge()
+        : reader.readGardenFile(await file.text());
     setFaults(garden.ok ? undefined : { file: file.name, list: garden.faults });
     if (garden.ok) await take(garden.value.garden, garden.value.pictures);
   };

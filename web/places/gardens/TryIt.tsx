@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import type { Preferences } from '../../../core/base/amount';
 import { failAll, ok } from '../../../core/base/result';
 import type { Answers } from '../../../core/build/answers/asked';
-import { familyOf } from '../../../core/build/families';
+import { familyOf } from '../../../core/build/families/inHand';
 import { demoGarden } from '../../../core/garden/demo';
 import type { Cover, Garden } from '../../../core/garden/garden';
 import { type Laid, laidOut } from '../../../core/laid';

@@ -6,7 +6,7 @@ import { SheetSums } from '../../parts/SheetSums';
 import type { ReactNode } from 'react';
 import { Navigate } from 'react-router';
 import styled from 'styled-components';
-import { familyOf } from '../../../core/build/families';
+import { familyOf } from '../../../core/build/families/inHand';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
 import { formatLength } from '../../../core/base/length';

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Result } from '../../../core/base/result';
-import { familyOf } from '../../../core/build/families';
+import { familyOf } from '../../../core/build/families/inHand';
 import { evaluate } from '../../../core/evaluate';
 import type { Garden } from '../../../core/garden/garden';
 import { quickShop } from '../../../core/cut';
