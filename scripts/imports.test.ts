@@ -49,3 +49,32 @@ test('no import circles', () => {
   ]);
   expect(circle(round)).toEqual(['b', 'c']);
 });
+
+/** What comes with a file as it is fetched: neither types nor what is fetched later. */
+const comesWith = (file: string): readonly string[] =>
+  importsOf(
+    file,
+    readFileSync(file, 'utf8')
+      .replace(/^import (?:type [^;]*|\{(?:\s*type \w+,?)+\s*\} from [^;]*);/gm, '')
+      .replace(/import\s*\([^)]*\)/g, ''),
+  );
+
+test('a page begins with the kinds that the demo stands for: all come with what reads a garden or lists them', () => {
+  const began = new Set<string>();
+  const go = (file: string): void => {
+    if (began.has(file)) return;
+    began.add(file);
+    comesWith(file).forEach(go);
+  };
+  [
+    'web/main.tsx',
+    'web/places/gardens/Gardens.tsx',
+    'web/places/bench/Bench.tsx',
+    'core/garden/demo.ts',
+    'core/evaluate.ts',
+  ].forEach(go);
+  const kinds = [...began].flatMap((f) => /^core\/build\/families\/(\w+)\/index\.ts$/.exec(f)?.[1] ?? []);
+  expect(kinds.sort()).toEqual(['hingedHoopLid', 'slopedColdFrame', 'stakedTunnel', 'wireTunnel']);
+  for (const file of ['core/garden/read.ts', 'core/brief/find.ts', 'web/background/plan.worker.ts', 'core/start.ts'])
+    expect(comesWith(file)).toContain('core/build/families/index.ts');
+});

@@ -1,3 +1,5 @@
+// A rival may be of any kind.
+import '../../../core/build/families';
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { ok } from '../../../core/base/result';
