@@ -12,6 +12,14 @@ export function part<T>(load: () => Promise<T>): Promise<T> {
   return load().catch((why: unknown) => Promise.reject(new PartMissing(messageOf(why))));
 }
 
+/** Does it once what is drawn now is painted; gives what calls it off. */
+export function onceDrawn(then: () => void): () => void {
+  let frame = requestAnimationFrame(() => {
+    frame = requestAnimationFrame(then);
+  });
+  return () => cancelAnimationFrame(frame);
+}
+
 /** A component that is fetched when it is first drawn, or ahead of that. */
 export type LazyPart<P> = ((props: P) => ReactNode) & { readonly ahead: () => Promise<unknown> };
 

@@ -2,12 +2,12 @@ import { useEffect, useState } from 'react';
 import type { evaluate } from '../../core/evaluate';
 import type { Laid } from '../../core/laid';
 import type { Outline } from '../../core/outline';
-import { part } from '../app/fresh';
+import { onceDrawn, part } from '../app/fresh';
 
 let judge: typeof evaluate | undefined;
 
 /**
- * What a design is judged to be. The part of the program that judges is fetched beside the drawing, which does not wait for it.
+ * What a design is judged to be. The part of the program that judges is fetched once there is a drawing.
  * @returns undefined until it is there
  */
 export function useJudged(laid: Laid | undefined): Outline | undefined {
@@ -16,10 +16,12 @@ export function useJudged(laid: Laid | undefined): Outline | undefined {
   const asked = laid !== undefined;
   useEffect(() => {
     if (ready || !asked) return;
-    part(() => import('../../core/evaluate')).then((m) => {
-      judge = m.evaluate;
-      setReady(true);
-    }, setBroken);
+    return onceDrawn(() => {
+      part(() => import('../../core/evaluate')).then((m) => {
+        judge = m.evaluate;
+        setReady(true);
+      }, setBroken);
+    });
   }, [ready, asked]);
   if (broken !== undefined) throw broken;
   const judged = laid && judge?.(laid.garden, laid.cover);

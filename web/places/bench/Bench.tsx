@@ -12,7 +12,7 @@ import { PlaceHead } from '../../app/PlaceHead';
 import { StripToCome } from '../../app/StripToCome';
 import { useCurrent } from '../../app/current';
 import { useApp, useAppDispatch, useEdit, useGarden, useSetAnswers } from '../../app/hooks';
-import { lazyPart } from '../../app/fresh';
+import { lazyPart, onceDrawn } from '../../app/fresh';
 import { undo } from '../../app/store';
 import { useWay } from '../../app/way';
 import { useJudged } from '../../background/useJudged';
@@ -105,7 +105,7 @@ export function Bench(): ReactNode {
   const told = useDeferredValue(now, null);
   const judged = useJudged(told?.laid);
   // What tells it, beside what judges it. What does not come is told where it is drawn.
-  useEffect(() => void Promise.all([Told.ahead(), Strip.ahead()]).catch(() => undefined), []);
+  useEffect(() => onceDrawn(() => void Promise.all([Told.ahead(), Strip.ahead()]).catch(() => undefined)), []);
   const mended = useDraft(garden, good, tried && pull.answers === undefined ? tried.answers : undefined);
   const mendedJudged = useJudged(tried && mended);
 
