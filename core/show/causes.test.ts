@@ -34,6 +34,49 @@ test('the crop points at the top of its edge rows, and what is about no piece at
   expect(causeOf(o.value.assembly, 'remark 0')).toEqual({ tags: [], places: [] });
 });
 
+test('each check points at what it judges, and at nothing else', () => {
+  const o = lid && outline(garden, lid);
+  if (!o?.ok) throw new Error('not built');
+  const a = o.value.assembly;
+  const of = (id: string) => causeOf(a, id);
+  const kinds = (id: string) => [
+    ...new Set(of(id).places.flatMap((p) => a.joints.filter((j) => j.places.some((q) => q === p)).map((j) => j.kind))),
+  ];
+  // The demo's lid: five latches, each a hook with its eye, and its stays.
+  expect([of('latch').places.length, kinds('latch')]).toEqual([5, ['latch']]);
+  // Two stays, one at each end.
+  expect([of('stay').places.length, kinds('stay')]).toEqual([2, ['stay']]);
+  expect(kinds('staples')).toEqual(['staple']);
+  expect(kinds('sleeve hoop over post')).not.toContain('latch');
+  // What holds against wind is what has a strength: straps on the hoops' feet, hinges and latches; not staples or stays.
+  expect(kinds('wind').sort()).toEqual(['hinge', 'latch', 'strap']);
+  // Straps lie on the hoops and the long boards; hinges and latches on one of these each.
+  expect([...of('wind').tags].sort()).toEqual(['A1', 'A2', 'H1', 'H2', 'H3', 'H4', 'H5']);
+  expect([of('latch').tags, of('stay').tags]).toEqual([['A1'], ['A3', 'A4']]);
+  expect(of('push')).toEqual(of('wind'));
+  expect(of('snow').tags).toEqual(a.arches.flatMap((r) => r.tags));
+  expect([of('sag').places, of('sag').tags]).toEqual([[], a.sheets.map((s) => s.tag)]);
+  const opening = a.openings[0];
+  if (!opening) throw new Error('no opening');
+  // The lid turns about its hinge line: half way along it.
+  expect(of('opener').places[0]).toEqual([
+    (opening.line[0][0] + opening.line[1][0]) / 2,
+    (opening.line[0][1] + opening.line[1][1]) / 2,
+    (opening.line[0][2] + opening.line[1][2]) / 2,
+  ]);
+  expect(of('lift Lid').tags).toEqual(a.moving.flatMap((m) => m.memberTags));
+});
+
+test('a sheet that ends short is pointed at on both sides of the bed', () => {
+  const tunnel = garden.covers.find((c) => c.id === 'salad-tunnel');
+  const o = tunnel && outline(garden, tunnel);
+  if (!o?.ok) throw new Error('not built');
+  const ends = causeOf(o.value.assembly, 'sheet').places.map((p) => p[1]);
+  expect(ends).toHaveLength(2 * o.value.assembly.sheets.length);
+  // The bed is 1,200 mm wide, and the sheet comes down outside the hoops that stand in it.
+  expect(Math.max(...ends) - Math.min(...ends)).toBeGreaterThan(900);
+});
+
 test.each(FAMILY_KEYS)('what fails or is tight in %s is there to be pointed at', (family) => {
   for (const bed of garden.beds) {
     const cover = firstCover(garden, bed.id, family, 'x', 'X');

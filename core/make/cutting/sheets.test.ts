@@ -70,6 +70,23 @@ test('channels keep their way; old windows are taken as they are', () => {
   });
 });
 
+describe('the cheapest of all ways, then the least area', () => {
+  const square = (n: number, mm: number): readonly SheetPiece[] =>
+    Array.from({ length: n }, (_, i) => ({ tag: `p${i}`, widthMm: mm, lengthMm: mm, turns: true }));
+  const size = (mm: number, cost: number) => ({ widthMm: mm, lengthMm: mm, price: cost });
+  test.each([
+    // Two of 900 go on one of 2000 for 15, or on two of 1000 for 16, which are half of it: the money counts first.
+    ['dearer is not taken for being less', square(2, 900), [size(2000, 15), size(1000, 8)], [2000]],
+    ['nor whichever is tried first', square(2, 900), [size(1000, 8), size(2000, 15)], [2000]],
+    // At 7.5 each they cost the same: 2 m2 are less than 4.
+    ['of one price the less', square(2, 900), [size(2000, 15), size(1000, 7.5)], [1000, 1000]],
+    ['whichever is tried first', square(2, 900), [size(1000, 7.5), size(2000, 15)], [1000, 1000]],
+    ['of two sheets at one price the smaller', square(1, 900), [size(1200, 10), size(1000, 10)], [1000]],
+  ] as const)('%s', (_, pieces, sizes, wanted) => {
+    expect(packSheets(pieces, sizes, sawMm(3))?.map((s) => s.size.widthMm)).toEqual([...wanted]);
+  });
+});
+
 test('sheets on hand are cut first, as many as there are', () => {
   const piece = (tag: string): SheetPiece => ({ tag, widthMm: 600, lengthMm: 1200, turns: false });
   const shelf = { widthMm: 610, lengthMm: 1220, price: 0, available: 1 };
