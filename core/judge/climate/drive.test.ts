@@ -71,6 +71,17 @@ test('what readings have taught: losses and leaks by one, the sun by the other',
   expect(first(taught.skinDropC)).toBeCloseTo(first(d.skinDropC), 9);
 });
 
+test('of what goes through cloth the sky cools only what the skin itself can pass on', () => {
+  // 1 / (1/8 + 1/13.2) = 4.98 W/m2K, though 30 go through with the air.
+  const cloth = driveOf({ ...FLAT, faces: [{ ...FACE, uWPerM2K: 30 }] }, hour(NIGHT), PLACE, SHUT);
+  expect(first(cloth.skyW)).toBeCloseTo((2 * (0.9 * skyLossWPerM2(0, -5, 0))) / 13.2 / (1 / 8 + 1 / 13.2), 9);
+});
+
+test('light while the sun is under the horizon: half of what a skin over the floor lets through', () => {
+  const d = driveOf(FLAT, hour(NIGHT, { sunWPerM2: 10 }), PLACE, SHUT);
+  expect(first(d.sunW)).toBeCloseTo(10 * 2 * (1.6 / 3) * 0.5, 9);
+});
+
 test('where the sky is half shut out a skin loses half as much to it', () => {
   const upright: BedModel = { ...FLAT, faces: [{ ...FACE, up: 0, east: 1 }] };
   const [level, wall] = [FLAT, upright].map((m) => first(driveOf(m, hour(NIGHT), PLACE, SHUT).skyW));
@@ -141,6 +152,16 @@ test('a hand opens in its hours, on days that come to be warm, when somebody com
   expect(hours(day({ open: null }, 8).opened)).toEqual([]);
   expect(hours(day({}, 8).lightsW)).toEqual([0, 1, 2, 3, 4, 5, 6, 20, 21, 22, 23]);
   expect(day({}, 8).lightsW[0]).toBe(25);
+  // Five hours west of it nine o'clock is at fourteen hours UTC.
+  const west = { ...PLACE, utcHours: -5 };
+  const there = driveOf(lit, { ...steady(24, { airC: 8, dewC: -9 }), startMs: NIGHT }, west, USUAL_TENDING);
+  expect(hours(there.opened)).toEqual([14, 15, 16, 17, 18, 19]);
+  // Twelve hours east its Sunday ends at noon UTC: its Monday's nine o'clock is at 21.
+  const east = { ...PLACE, utcHours: 12 };
+  const idle = { ...USUAL_TENDING, forgets: [0] };
+  expect(hours(driveOf(lit, { ...steady(24, { airC: 8, dewC: -9 }), startMs: NIGHT }, east, idle).opened)).toEqual([
+    21, 22, 23,
+  ]);
 });
 
 test('what it wears may change with the date', () => {
