@@ -81,8 +81,8 @@ export interface Fastened {
   /** Height of the fastening, and how far out it lies, mm. */
   readonly railZ: number;
   readonly y0: number;
-  /** Staples across the ends as well: their length, mm; 0 for none. */
-  readonly endStaplesMm: number;
+  /** Staples across the ends as well. */
+  readonly endStaples: number;
   /** The screw of the channel. */
   readonly channelScrew?: 'tek-screw' | 'screw-1';
 }
@@ -95,7 +95,7 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
     [x1, y, f.railZ],
   ]);
   const pieces = [...f.sheets, ...f.rails];
-  const staples = 2 * Math.ceil(lengthMm / 150) + Math.ceil(f.endStaplesMm / 100);
+  const staples = 2 * Math.ceil(lengthMm / 150) + f.endStaples;
   const places = sides.flatMap(([from, to]) => spread(from, to, 300));
   const along =
     fixing === 'clips'

@@ -214,7 +214,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
       cover: covered,
       railZ: z0,
       y0: 0,
-      endStaplesMm: (4 * legTopLength(legs) * 100) / 150,
+      endStaples: Math.ceil((4 * legTopLength(legs)) / 150),
       channelScrew: 'screw-1',
     }),
     ...(flaps.length > 0

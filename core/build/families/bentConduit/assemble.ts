@@ -319,7 +319,7 @@ function jointsOf(a: BentConduitAnswers, f: HoopFrame, c: CoverParts): readonly 
       cover: covered,
       railZ: f.z0,
       y0: f.y0,
-      endStaplesMm: 0,
+      endStaples: 0,
     }),
     ...(folded
       ? joint(

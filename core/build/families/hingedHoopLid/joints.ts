@@ -75,8 +75,9 @@ export function lidJoints(a: HingedHoopLidAnswers, p: LidParts): readonly Joint[
       cover: covered,
       railZ: z0,
       y0: 0,
-      endStaplesMm:
-        a.ends === 'folded' ? 2 * width : p.panels.length > 0 ? (2 * pathLength(covered.line) * 100) / 250 : 0,
+      endStaples: Math.ceil(
+        a.ends === 'folded' ? (2 * width) / 100 : p.panels.length > 0 ? (2 * pathLength(covered.line)) / 250 : 0,
+      ),
     }),
     ...plywoodJoints(p.panels, frame.endBoards, endHoops, {
       edge: a.edge,

@@ -180,7 +180,7 @@ function jointsOf(a: LiftOffCoverAnswers, f: HoopFrame, c: CoverParts): readonly
       cover: covered,
       railZ: f.z0,
       y0: f.y0,
-      endStaplesMm: panels.length > 0 ? (2 * curve * 100) / 250 : (2 * (f.width + 2 * covered.riseMm) * 100) / 150,
+      endStaples: Math.ceil(panels.length > 0 ? (2 * curve) / 250 : (2 * (f.width + 2 * covered.riseMm)) / 150),
     }),
     ...(a.mount === 'carried'
       ? [
