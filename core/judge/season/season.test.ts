@@ -138,6 +138,54 @@ test('what needs bees is uncovered when it flowers, what wants warmth ends with 
   expect(task(ask('tomato'), 'sow-autumn')).toBeUndefined();
 });
 
+/** Every entry as its dates, under a cover that helps by nothing: what is told is the calendar of the open bed. */
+const dates = (key: string, more: Partial<SeasonAsk> = {}) =>
+  seasonOf(ask(key, { helpC: 0, ...more })).map((t) =>
+    [t.id, t.date, ...(t.until === undefined ? [] : [t.until])].join(' '),
+  );
+
+test('a whole year by hand: of a warm crop that bees must come to', () => {
+  // Planted out a week after the last frost of 22 May; flowers after 40 days, for four weeks; ripe after 55, for ten weeks.
+  // The cover is opened longer each day in the week until a fortnight after that frost.
+  expect(dates('courgette')).toEqual([
+    'light-2026 2026-11-06 2027-02-05',
+    'frost-spring 2027-05-22',
+    'harden 2027-05-29 2027-06-05',
+    'sow-spring 2027-05-29',
+    'flower 2027-07-08 2027-08-05',
+    'harvest-spring 2027-07-23 2027-10-01',
+    'end 2027-09-20',
+    'frost-autumn 2027-09-20',
+    'light-2027 2027-11-07 2028-02-05',
+  ]);
+});
+
+test('of a cool crop with its winter: with dark days, and where there are none', () => {
+  // Sown four weeks before the last frost, ripe after 50 days for four weeks; for autumn 50 x 1.5 x .8 = 60 days before the dark.
+  expect(dates('lettuce')).toEqual([
+    'harvest-winter-2026 2026-11-06 2026-12-04',
+    'light-2026 2026-11-06 2027-02-05',
+    'sow-spring 2027-04-24',
+    'harden 2027-05-15 2027-05-22',
+    'frost-spring 2027-05-22',
+    'harvest-spring 2027-06-13 2027-07-11',
+    'sow-autumn-2027 2027-09-08',
+    'frost-autumn 2027-09-20',
+    'grown-2027 2027-11-07',
+    'harvest-winter-2027 2027-11-07 2027-12-05',
+    'light-2027 2027-11-07 2028-02-05',
+  ]);
+  // Where no day is under ten hours frost ends it: sown 60 days before.
+  expect(dates('lettuce', { place: { ...site, latitudeDeg: 10 } }).slice(-4)).toEqual([
+    'sow-autumn-2027 2027-07-22',
+    'frost-autumn 2027-09-20',
+    'grown-2027 2027-09-20',
+    'harvest-winter-2027 2027-09-20 2027-10-18',
+  ]);
+  // What lives through the winter is picked until four weeks after the light is back, 5 February.
+  expect(dates('spinach')[0]).toBe('harvest-winter-2026 2026-11-06 2027-03-05');
+});
+
 test('coats change on their dates; the cover’s own comes back where no other follows', () => {
   const coats = [
     { coverKey: 'fabric-19', from: '04-15', to: '06-01' },
