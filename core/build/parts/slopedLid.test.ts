@@ -46,6 +46,7 @@ test('corrugated sheets lap over the bar, flat ones meet on its middle', () => {
   for (const gap of gaps(waves)) expect(gap).toBeLessThan(-30);
   // The outer edges stay with the frame.
   expect(waves?.[0]?.[0]).toBeCloseTo(flat?.[0]?.[0] ?? NaN, 6);
+  expect(waves?.at(-1)?.[1]).toBeCloseTo(flat?.at(-1)?.[1] ?? NaN, 6);
 });
 
 test('marks for bars from the end of the rail, on the rail at the back and at the front', () => {
@@ -57,6 +58,8 @@ test('marks for bars from the end of the rail, on the rail at the back and at th
     expect(rail?.marks?.map((m) => [m.atMm, m.label])).toEqual([[from, bar?.tag]]);
     // One bar stands in the middle.
     expect(from).toBeCloseTo((rail?.lengthMm ?? NaN) / 2, 6);
+    // The second lid's is measured from its own end.
+    expect(a.members.filter((m) => m.part === part)[1]?.marks?.[0]?.atMm).toBeCloseTo(from ?? NaN, 6);
   }
 });
 
@@ -71,6 +74,11 @@ test('two openers on a lid lift and hold twice as much as one; what opens is the
   expect(first?.filter((t) => t.startsWith('K'))).toEqual(
     a.members.filter((m) => m.tag.startsWith('K1')).map((m) => m.tag),
   );
+});
+
+test('the overhang in front makes the lid longer by as much', () => {
+  const [short, long] = [0, 100].map((overhangMm) => slope(frame({ overhangMm })));
+  expect((long ?? NaN) - (short ?? NaN)).toBeCloseTo(100, 6);
 });
 
 test('film on both faces is wrapped three inches round each edge', () => {
