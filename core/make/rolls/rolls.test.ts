@@ -122,3 +122,23 @@ test('however large the sheet, strips with their laps make it whole, and each fi
     }),
   );
 });
+
+test('what holds a seam: tape on both faces of film, two rows of thread in fabric, half as long again as the rows', () => {
+  const seam = { tag: 'S1', strips: 2, lapMm: 101.6, lengthMm: 9900 };
+  const [film, fabric] = ['film-uv', 'fabric-30'].map(
+    (key) => seamHardware([{ ...seam, cover: coverMaterial(SHIPPED, key) }])[0],
+  );
+  // 9.9 m, twice: 20 m of tape. 9.9 x 2 x 1.5 = 29.7: 30 m of thread.
+  expect([film?.itemKey, film?.count]).toEqual(['seam-tape', 20]);
+  expect([fabric?.itemKey, fabric?.count]).toEqual(['thread', 30]);
+});
+
+test('a sheet that is wanted off a roll of its own is cut from that one, whatever the others are cut from', () => {
+  const { rolls } = planRolls(
+    [sheet('S1', 5 * FOOT, 6 * FOOT, 'film-uv 20x50 ft'), sheet('S2', 5 * FOOT, 6 * FOOT)],
+    price,
+  );
+  const from = Object.fromEntries(rolls.flatMap((r) => r.placed.map((p) => [p.tag, r.roll.key])));
+  expect(from['S1']).toBe('film-uv 20x50 ft');
+  expect(from['S2']).not.toBe('film-uv 20x50 ft');
+});
