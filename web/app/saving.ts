@@ -25,7 +25,9 @@ const workOf = ({ doc, edits, at }: Work): Work => ({ doc, edits, at });
 function whyNot(thrown: unknown): string {
   const name = thrown instanceof Error || thrown instanceof DOMException ? thrown.name : '';
   if (/Quota/.test(name)) return 'this browser’s storage is full';
-  if (/Security|InvalidState|NotAllowed|Version/.test(name)) return 'this browser lets Cabanon keep nothing';
+  if (/Security|InvalidState|NotAllowed/.test(name)) return 'this browser lets Cabanon keep nothing';
+  if (name === 'VersionError') return 'a newer Cabanon has been here: load this page afresh';
+  if (name === 'NetworkError') return 'a part of Cabanon could not be fetched';
   if (name === 'TimeoutError') return 'the browser’s storage does not answer';
   return `this browser’s storage failed${name ? ` (${name.slice(0, 40)})` : ''}`;
 }

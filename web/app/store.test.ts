@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
 import { demoGarden } from '../../core/garden/demo';
 import { type GardenRow } from '../keep/rows';
 import { type Database, openDatabase } from '../keep/db';
@@ -199,6 +200,14 @@ test('a browser without storage: the garden is open, and said to be kept nowhere
   expect(store.getState().aside.map((garden) => garden.id)).toEqual(['h']);
   await store.dispatch(removeGarden('h'));
   expect(store.getState().aside).toEqual([]);
+  store.dispatch(closeGarden());
+});
+
+test('storage that a newer build has opened since is not written to, and says so', async () => {
+  (await openDB('newer', 50)).close();
+  const store = tab([], { db: () => openDatabase('newer') });
+  await store.dispatch(addGarden('g', demoGarden()));
+  expect(store.getState().open?.save).toMatchObject({ why: 'a newer Cabanon has been here: load this page afresh' });
   store.dispatch(closeGarden());
 });
 

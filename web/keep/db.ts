@@ -39,7 +39,7 @@ export type Storage = Database | Promise<Database>;
 const VERSION = 40;
 
 /** By store, what its rows are told apart by. */
-const KEYS: { readonly [S in keyof Stores]: IDBObjectStoreParameters } = {
+const KEYS: Readonly<Record<StoreName, IDBObjectStoreParameters>> = {
   gardens: { keyPath: 'id' },
   edits: { keyPath: ['gardenId', 'seq'] },
   journal: { keyPath: ['gardenId', 'tab', 'n'] },
@@ -58,8 +58,8 @@ export async function openDatabase(name = 'cabanon', gone: () => void = () => un
   if (typeof indexedDB === 'undefined') throw new DOMException('this browser has none', 'NotAllowedError');
   const db = await openDB<Stores>(name, VERSION, {
     upgrade: (made) => {
-      for (const store of Object.keys(KEYS) as (keyof Stores & string)[])
-        if (!made.objectStoreNames.contains(store as never)) made.createObjectStore(store as never, KEYS[store]);
+      for (const store of Object.keys(KEYS) as StoreName[])
+        if (!made.objectStoreNames.contains(store)) made.createObjectStore(store, KEYS[store]);
     },
     // Another tab has a newer build: its storage is not to wait for this one.
     blocking: () => {
@@ -178,7 +178,9 @@ export async function loadGarden(storage: Storage, id: string, now: number): Pro
   );
   if (row === undefined) return undefined;
   // With every kind of cover, which a garden that is made afresh has no need of.
-  const { readStored } = await import('./readStored');
+  const { readStored } = await import('./readStored').catch(() => {
+    throw new DOMException('what reads a garden did not come', 'NetworkError');
+  });
   const stored = readStored(id, row, edits, journal);
   if (stored.damage.length > 0) await setAside(db, stored.name, id, stored.damage, { row, edits }, now);
   return stored;
