@@ -1,10 +1,12 @@
 /** Pitfalls at their bounds: said just beyond, not said just within. */
+import { thicknessMm } from '../../../catalog/sections';
 import { SHIPPED, coverMaterial, cropOf } from '../../../catalog/catalog';
 import type { Assembly, SheetPart } from '../../../build/assembly/types';
 import { at, build } from '../../../testing/site';
 import { lid } from '../../../testing/judged';
 import type { CheckSite } from '../check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './air';
+import { bulge, crowded, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './frame';
 import { barePvc, hugeSheet, noUv, staples, tooLargeSheet, wear, whiteFilm } from './skin';
 
 const tunnel = build('staked-tunnel', at(96, 44));
@@ -134,4 +136,176 @@ describe('sheets', () => {
     expect(JSON.stringify(check?.text)).toContain('Piece G4');
     expect(tooLargeSheet(tunnel, site({}))).toBeUndefined();
   });
+});
+
+/** A bed of 96 by 48 in with walls of 1-1/2 in, and a frame on it. */
+const BED = at(96, 48);
+const onBed = (more: object = {}): CheckSite => site({ site: { ...BED, ...more } });
+const { lengthMm: LONG, widthMm: WIDE } = BED.survey.frameOn;
+const WALL = BED.bed.wall.thicknessMm;
+const framed = build('hinged-hoop-lid', BED);
+const stands = (more: Partial<Assembly['footing']>): Assembly => ({
+  ...framed,
+  footing: { ...framed.footing, stiff: true, on: 'wall', lengthMm: LONG, widthMm: WIDE, ...more },
+});
+
+describe('a frame that is not the size of its bed', () => {
+  test.each<[Partial<Assembly['footing']>, string | undefined]>([
+    [{}, undefined],
+    // Three millimetres are the saw's; half a wall is more than it can sit on.
+    [{ widthMm: WIDE + 3 }, undefined],
+    [{ widthMm: WIDE + 3.1 }, 'tight'],
+    [{ lengthMm: LONG + 3.1 }, 'tight'],
+    [{ widthMm: WIDE + WALL / 2 }, 'tight'],
+    [{ widthMm: WIDE + WALL / 2 + 0.1 }, 'fails'],
+    // Smaller by a wall it falls inside.
+    [{ widthMm: WIDE - WALL }, undefined],
+    [{ widthMm: WIDE - WALL - 0.1 }, 'fails'],
+    // Over a part of the bed it is as short as it likes.
+    [{ lengthMm: LONG / 2 }, undefined],
+    [{ widthMm: WIDE + 50, on: 'ground' }, undefined],
+    [{ widthMm: WIDE + 50, on: 'soil' }, undefined],
+    [{ widthMm: WIDE + 50, stiff: false }, undefined],
+  ])('%j: %s', (more, verdict) => {
+    expect(fits(stands(more), onBed())?.verdict).toBe(verdict);
+  });
+});
+
+describe('what keeps it from sitting down', () => {
+  const told = (survey: object, bed: object = {}, footing: Partial<Assembly['footing']> = {}) =>
+    sits(stands(footing), onBed({ bed: { ...BED.bed, ...bed }, survey: { ...BED.survey, ...survey } }));
+  const packers = (nearRight: number) => ({ packersMm: { ...BED.survey.packersMm, nearRight } });
+  test.each<[object, boolean]>([
+    [{}, false],
+    [packers(3), false],
+    [packers(3.1), true],
+    [{ skewMm: 10 }, false],
+    [{ skewMm: 10.1 }, true],
+    [{ skewMm: -10.1 }, true],
+  ])('%j: %s', (survey, said) => {
+    expect(told(survey) !== undefined).toBe(said);
+  });
+  test('lines over the wall; nothing of it where it stands on the ground or gives way', () => {
+    expect(told({}, { wateringOverWall: true })?.id).toBe('sits');
+    for (const footing of [{ on: 'ground' }, { on: 'soil' }, { stiff: false }] as const)
+      expect(told(packers(20), { wateringOverWall: true }, footing)).toBeUndefined();
+  });
+});
+
+describe('wood at the soil', () => {
+  const board = framed.members.find((m) => m.shape.kind === 'straight' && m.section.shape.kind === 'board');
+  const spruce = (thickMm: number, zMm: number, y = -100): Assembly => {
+    if (board?.shape.kind !== 'straight') throw new Error('no board');
+    return {
+      ...framed,
+      members: [
+        {
+          ...board,
+          section: {
+            ...board.section,
+            materialKey: 'spruce',
+            shape: { kind: 'board', thicknessMm: thickMm, widthMm: 89 },
+          },
+          shape: { ...board.shape, from: [0, y, zMm], to: [1000, y, zMm], wide: [0, 0, 1] },
+        } as Assembly['members'][number],
+      ],
+    };
+  };
+  test.each([
+    // Its lower edge is half its width under its middle: within five millimetres of the ground it gets wet.
+    [38, 89 / 2 + 4, -100, 'tight'],
+    [38, 89 / 2 + 6, -100, undefined],
+    [25, 89 / 2, -100, 'fails'],
+    [26, 89 / 2, -100, 'tight'],
+  ])('%d mm thick, its middle %d mm up: %s', (thick, z, y, verdict) => {
+    expect(rot(spruce(thick, z, y), onBed())?.verdict).toBe(verdict);
+  });
+  test('inside the bed it is the soil that is wet, not the ground', () => {
+    expect(rot(spruce(38, 89 / 2 + 100, WIDE / 2), onBed())?.verdict).toBe('tight');
+    expect(rot(spruce(38, 89 / 2 + 100, -100), onBed())).toBeUndefined();
+  });
+});
+
+describe('a post in the bed', () => {
+  const house = build('walk-in', at(96, 48));
+  const post = (x: number, y: number): Assembly => {
+    const tag = house.posts[0]?.tags[0] ?? '';
+    return {
+      ...house,
+      members: house.members
+        .filter((m) => m.tag === tag)
+        .map((m) => ({ ...m, shape: { ...m.shape, to: [x, y, 500] } }) as typeof m),
+    };
+  };
+  test.each([
+    [LONG / 2, WIDE / 2, true],
+    [1, 1, true],
+    [LONG - 1, WIDE - 1, true],
+    [0, WIDE / 2, false],
+    [LONG, WIDE / 2, false],
+    [LONG / 2, 0, false],
+    [LONG / 2, WIDE, false],
+    [-50, WIDE / 2, false],
+    [LONG / 2, WIDE + 50, false],
+  ])('at %d along and %d across: %s', (x, y, said) => {
+    expect(wallInBed(post(x, y), onBed()) !== undefined).toBe(said);
+  });
+});
+
+test.each([
+  // Wider than its feet by an inch, and than what it stands on by as much with its own thickness.
+  [1026, 1000, 21, true, 13],
+  [1025, 1000, 21, false, 0],
+  [1100, 1000, 21, true, 50],
+  [1100, 1000, 200, false, 0],
+])('a hoop %d wide on feet %d apart, over %d mm more of frame: %s', (maxWidthMm, spanMm, more, said, eachMm) => {
+  const [arch] = framed.arches;
+  if (!arch) throw new Error('no hoops');
+  const od = thicknessMm(arch.section);
+  const a: Assembly = {
+    ...framed,
+    footing: { ...framed.footing, widthMm: spanMm + more - 25 },
+    arches: [{ ...arch, sprung: true, hoop: { ...arch.hoop, maxWidthMm, spanMm } }],
+  };
+  const check = bulge(a, onBed());
+  expect(od).toBeGreaterThan(20);
+  expect(check !== undefined).toBe(said);
+  if (said) expect(check?.text[1]).toMatchObject({ value: eachMm });
+});
+
+test('hoops that crowd: three and more, nearer than 29 cm', () => {
+  const row = (n: number, spacingMm: number): Assembly => {
+    const [arch] = framed.arches;
+    if (!arch) throw new Error('no hoops');
+    return { ...framed, arches: [{ ...arch, tags: Array.from({ length: n }, (_, i) => `H${i + 1}`), spacingMm }] };
+  };
+  expect([row(3, 289), row(3, 290), row(2, 100), row(9, 200)].map((a) => crowded(a, onBed()) !== undefined)).toEqual([
+    true,
+    false,
+    false,
+    true,
+  ]);
+});
+
+test('a piece as long as a whole board, within three millimetres; and a cover that nothing opens', () => {
+  const long = (mm: number): Assembly => {
+    const m = framed.members.find((x) => x.section.shape.kind === 'board');
+    const bar = m?.section.stock[0]?.lengthMm ?? NaN;
+    return { ...framed, members: m ? [{ ...m, lengthMm: bar + mm }] : [] };
+  };
+  expect([0, 2.9, -2.9, 3, -3].map((mm) => wholeBar(long(mm), onBed()) !== undefined)).toEqual([
+    true,
+    true,
+    true,
+    false,
+    false,
+  ]);
+  const [opening] = framed.openings;
+  const reached = (...from: readonly ('near' | 'none')[]): Assembly => ({
+    ...framed,
+    openings: from.flatMap((reachedFrom) => (opening ? [{ ...opening, reachedFrom }] : [])),
+  });
+  expect(JSON.stringify(noWayIn(reached(), onBed())?.text)).toContain('nothing of it opens');
+  expect(JSON.stringify(noWayIn(reached('none'), onBed())?.text)).toContain('for air alone');
+  expect(noWayIn(reached('none', 'near'), onBed())).toBeUndefined();
 });
