@@ -6,7 +6,7 @@ import type { Cover, Garden } from '../../garden/garden';
 import { mendsOf, outline } from '../../plan';
 import { MM_PER_INCH } from '../../base/length';
 import { solveHoop } from '../../build/hoop/elastica';
-import { sleeveGapMm } from './hoopChecks';
+import { fitsIn, sleeveCheck, sleeveGapMm } from './hoopChecks';
 import { phraseText } from '../../base/figure';
 import { besideOf } from '../../site/plotting';
 import { firstCover } from '../../start';
@@ -40,6 +40,26 @@ describe('sleeve fit', () => {
   ] as const)('%s over %s', (outer, inner, good) => {
     const gap = sleeveGapMm({ outer: section(SHIPPED, outer), inner: section(SHIPPED, inner) }) / MM_PER_INCH;
     expect(gap >= 0.0099 && gap <= 0.1201).toBe(good);
+  });
+
+  test.each([
+    // From a hundredth of an inch to twelve hundredths; what is pinned may rattle.
+    [0.253, false, 'fails'],
+    [0.254, false, 'holds'],
+    [3.048, false, 'holds'],
+    [3.06, false, 'tight'],
+    [3.06, true, 'holds'],
+    [0.2, true, 'fails'],
+  ] as const)('play of %d mm, pinned %s: %s', (gapMm, pinned, verdictOfIt) => {
+    const [outer, inner] = [section(SHIPPED, 'pvc-1'), section(SHIPPED, 'emt-3/4')];
+    const insideMm = sleeveGapMm({ outer, inner });
+    if (outer.shape.kind !== 'tube') throw new Error('no tube');
+    const wide = { ...outer, shape: { ...outer.shape, insideMm: outer.shape.insideMm - insideMm + gapMm } };
+    const joint = { outer: wide, inner, where: 'here', offers: [], ...(pinned && { pinned: true as const }) };
+    const check = sleeveCheck(joint, SHIPPED);
+    expect([check.id, check.verdict]).toEqual(['sleeve here', verdictOfIt]);
+    expect(check.figure?.value).toBeCloseTo(gapMm, 9);
+    expect(fitsIn(wide, inner, SHIPPED)).toBe(gapMm >= 0.254 && gapMm <= 3.048);
   });
 
   test('a pipe that rattles on its rod is said to; one that fits is not', () => {
