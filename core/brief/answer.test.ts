@@ -4,17 +4,8 @@ import type { Cover } from '../garden/garden';
 import { type Searched, answerOf } from './answer';
 import type { Weighed } from './design';
 import type { Figures, Wish } from './wishes';
+import { FIGURES } from '../testing/design';
 
-const FIGURES: Figures = {
-  price: 100,
-  hours: 8,
-  coldestC: -12,
-  wetSnowMm: 200,
-  clearanceMm: 100,
-  massKg: 20,
-  liftKg: 4,
-  longestMm: 2400,
-};
 const cover = (name: string): Cover => ({ family: 'made-up', answers: { name }, coats: [] }) as unknown as Cover;
 
 interface Made extends Partial<Figures> {

@@ -10,6 +10,7 @@ import { figuresOf } from './design';
 import { more, placeAsksMore, placeSnowMm, without } from './loosened';
 import { apart, equal, priceOf } from './offers';
 import { type Figures, gardenFor, wishesOf } from './wishes';
+import { FIGURES } from '../testing/design';
 
 const garden = demoGarden();
 const BED = 'long';
@@ -94,17 +95,6 @@ test('less and more of a brief: what the place asks by itself is no wish to be l
   expect(without(brief({ use: ['2x4'] }), 'use 2x4')?.use).toEqual([]);
   expect(without(NOTHING_SAID, 'stands')).toBeUndefined();
 });
-
-const FIGURES: Figures = {
-  price: 100,
-  hours: 8,
-  coldestC: -12,
-  wetSnowMm: 200,
-  clearanceMm: 100,
-  massKg: 20,
-  liftKg: 0,
-  longestMm: 1000,
-};
 
 /** A design of nothing but figures. */
 function offer(id: string, more: Partial<Figures>): Offer {

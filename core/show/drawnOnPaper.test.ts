@@ -3,12 +3,10 @@ import highsLoader from 'highs';
 import { formatLength } from '../base/length';
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
-import type { Garden } from '../garden/garden';
 import { highsSolver } from '../make/cutting/highs';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
-import type { Outline } from '../outline';
-import { outline, plan } from '../plan';
-import { firstCover } from '../start';
+import { plan } from '../plan';
+import { onSomeBed } from '../testing/onBed';
 import { cutPages } from './cutBook';
 import { drawings } from './pdfViews';
 import { MARGIN, POINTS_PER_MM, type Pen, newBook } from './pen';
@@ -39,20 +37,10 @@ async function strokesOf(draw: (pen: Pen) => void): Promise<readonly Stroke[]> {
 }
 
 const far = ([a, b]: Point, [c, d]: Point): number => Math.hypot(a - c, b - d);
-const onBed = (garden: Garden, family: string): Outline | undefined => {
-  for (const bed of garden.beds) {
-    const cover = firstCover(garden, bed.id, family, 'x', 'X');
-    const made = cover && outline(garden, cover);
-    if (made?.ok) return made.value;
-  }
-  return undefined;
-};
-
 test.each(FAMILY_KEYS)(
   '%s: dimensions are as long as their figures, between ticks that their feet come from',
   async (key) => {
-    const o = onBed(demoGarden(), key);
-    if (!o) throw new Error('on no bed');
+    const o = onSomeBed(demoGarden(), key);
     const strokes = await strokesOf((pen) => drawings(pen, o));
     let scale = 0;
     let feet: (Stroke & { is: 'line' })[] = [];
@@ -115,9 +103,8 @@ describe('sheets and rolls', () => {
     '%s: every piece lies on its sheet, at one scale, its tag in its middle',
     async (key) => {
       const garden = demoGarden();
-      const cover = onBed(garden, key)?.cover;
-      const made = cover && plan(garden, cover, solver);
-      if (!made?.ok) throw new Error('on no bed');
+      const made = plan(garden, onSomeBed(garden, key).cover, solver);
+      if (!made.ok) throw new Error('no plan');
       const p = made.value;
       const strokes = await strokesOf((pen) => cutPages(pen, p));
       const sheets = [...p.sheets.sheets.map((s) => s.size), ...p.rolls.rolls.map((r) => r.roll)];

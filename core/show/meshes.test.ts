@@ -4,21 +4,13 @@ import { boardShape, tubeShape } from '../catalog/sections';
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
 import type { Outline } from '../outline';
-import { outline } from '../plan';
-import { firstCover } from '../start';
+import { onSomeBed } from '../testing/onBed';
 import { dxf } from './dxf';
 import { gltf } from './gltf';
 import { type Mesh, meshesOf } from './meshes';
 
 const garden = demoGarden();
-const built = (family: string): Outline => {
-  for (const bed of garden.beds) {
-    const cover = firstCover(garden, bed.id, family, 'x', 'Made up');
-    const o = cover && outline(garden, cover);
-    if (o?.ok) return o.value;
-  }
-  throw new Error(family);
-};
+const built = (family: string): Outline => onSomeBed(garden, family);
 
 /** Volume within a closed skin whose triangles are seen against the clock from outside, mm³ (divergence theorem). */
 const volume = (m: Mesh): number =>

@@ -8,7 +8,7 @@ import type { Garden } from '../garden/garden';
 import { highsSolver } from '../make/cutting/highs';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { type Plan, plan } from '../plan';
-import { firstCover } from '../start';
+import { onSomeBed } from '../testing/onBed';
 import { booklet } from './booklet';
 import { cutBook } from './cutBook';
 import { tagSheet } from './tagSheet';
@@ -67,18 +67,14 @@ const past = (words: readonly Word[]): readonly string[] =>
     })
     .map((w) => w.text);
 
-function printed(family: string, garden: Garden): Plan | undefined {
-  for (const bed of garden.beds) {
-    const cover = firstCover(garden, bed.id, family, 'x', 'Made-up cover of a long name');
-    const made = cover && plan(garden, cover, solver);
-    if (made?.ok) return made.value;
-  }
-  return undefined;
+function printed(family: string, garden: Garden): Plan {
+  const made = plan(garden, onSomeBed(garden, family, 'Made-up cover of a long name').cover, solver);
+  if (!made.ok) throw new Error(JSON.stringify(made.faults));
+  return made.value;
 }
 /** The shopping list of a booklet: what each line says, and where its price ends. */
 test('each thing to buy stands on a line of its own with its price at the end of its column', async () => {
   const p = printed('hinged-hoop-lid', demoGarden());
-  if (!p) throw new Error('on no bed');
   const words = await wordsOf(() => booklet(p, 'letter'));
   const bought = p.shopping.lines.filter((l) => l.packs > 0);
   expect(bought.length).toBeGreaterThan(5);
@@ -103,7 +99,6 @@ test('each thing to buy stands on a line of its own with its price at the end of
 
 test('the figure of a dimension stands on white, which lies behind it and nowhere else', async () => {
   const p = printed('hinged-hoop-lid', demoGarden());
-  if (!p) throw new Error('on no bed');
   const white: { page: PDFPage; x: number; y: number; width: number; height: number }[] = [];
   const draw = jest.spyOn(PDFPage.prototype, 'drawRectangle').mockImplementation(function (this: PDFPage, options) {
     const { x = 0, y = 0, width = 0, height = 0, color } = options ?? {};
@@ -130,7 +125,6 @@ test.each(FAMILY_KEYS.flatMap((f) => [[f, 'ftin'] as const, [f, 'mm'] as const])
   async (family, unit) => {
     const garden = unit === 'mm' ? metric(demoGarden()) : demoGarden();
     const p = printed(family, garden);
-    if (!p) throw new Error('on no bed');
     const paper = unit === 'mm' ? 'a4' : 'letter';
     const papers = [
       await wordsOf(() => cutBook(p, p.cover.name)),
