@@ -5,7 +5,8 @@ import { type Result, ok } from './base/result';
 import type { Answers } from './build/answers/asked';
 import type { Assembly, Dimension, Member } from './build/assembly/types';
 import { familyOf } from './build/families/inHand';
-import type { Laid } from './laid';
+import type { Cover } from './garden/garden';
+import { type Laid, laidOut } from './laid';
 
 /** A value that a pull is drawn to, and why. */
 export interface PullSnap {
@@ -35,11 +36,11 @@ type Changed = Result<{ readonly answers: Answers; readonly assembly: Assembly }
 
 /** The design with a dimension set, laid out. */
 function withDimension(o: Laid, id: string, valueMm: number): Changed {
-  const family = familyOf(o.cover.family);
-  const answers = family.dimension(o.cover.answers, id, valueMm, o);
+  const answers = familyOf(o.cover.family).dimension(o.cover.answers, id, valueMm, o);
   if (!answers.ok) return answers;
-  const assembly = family.assemble(answers.value, o.site);
-  return assembly.ok ? ok({ answers: answers.value, assembly: assembly.value }) : assembly;
+  // Remembered with the answers: what is drawn next is this.
+  const laid = laidOut(o.garden, { ...o.cover, answers: answers.value } as Cover);
+  return laid.ok ? ok({ answers: answers.value, assembly: laid.value.assembly }) : laid;
 }
 
 const along = (d: Dimension): 0 | 1 => (d.side === 'below' || d.side === 'above' ? 0 : 1);

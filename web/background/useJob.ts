@@ -29,7 +29,9 @@ type State<T> = Omit<Job<T>, 'retry' | 'stop'> & {
 
 const IDLE = { state: 'idle', faults: [], slow: false, progress: undefined } as const;
 const SLOW_MS = 300;
+/** After the redraw; and after an edit long enough that quick ones are not worked out each while the hand needs the machine. */
 const PAUSE_MS = 30;
+const PAUSE_EDITED_MS = 150;
 
 /** What was already worked out, by garden and by what was asked, so that walking between places shows it at once. */
 const finished = new WeakMap<Garden, Map<string, unknown>>();
@@ -59,6 +61,7 @@ export function useJob<I, T>(
   /** Overtakes the call that counts now. */
   const overtake = useRef(() => {});
   const running = useRef<Promise<unknown>>(undefined);
+  const askedOf = useRef(garden);
   const best = useRef<T>(undefined);
   const call = useRef({ input, run });
   useEffect(() => {
@@ -109,11 +112,12 @@ export function useJob<I, T>(
       }
     };
     const before = known.get(of);
-    // After the redraw, and once for a run of quick edits.
+    const pause = askedOf.current === garden ? PAUSE_MS : PAUSE_EDITED_MS;
+    askedOf.current = garden;
     const timers = before
       ? [setTimeout(() => show(before), 0)]
       : [
-          setTimeout(() => void begin(), PAUSE_MS),
+          setTimeout(() => void begin(), pause),
           setTimeout(() => setNow((s) => ({ ...s, slow: s.state === 'pending' })), SLOW_MS),
         ];
     return () => {

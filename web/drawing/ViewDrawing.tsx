@@ -11,7 +11,7 @@ import { useUnits } from '../app/hooks';
 import { LengthField } from '../parts/TypedField';
 import { jointMarks } from '../../core/show/jointMarks';
 import { JointMarks } from './JointMarks';
-import { CropLine, CropRows, type Flag, Flags, Ground } from './Beside';
+import { CropLine, CropRows, Ground } from './Beside';
 import { Handles, type Pulling } from './Handles';
 import { Outlined, Shape, type Sheet, toScreen } from './Shapes';
 
@@ -230,32 +230,18 @@ interface ViewProps {
   readonly joints?: readonly string[] | 'all';
   /** Pieces that light up, by tag: what a check is about. */
   readonly lit?: readonly string[];
-  /** Where checks fail or are tight. */
-  readonly flags?: readonly Flag[];
   /** What would be there, over what is. */
   readonly ghost?: readonly Drawn[] | undefined;
   readonly pulling?: Pulling | undefined;
   /** Things drawn over the shapes: vents, pushes. */
   readonly extra?: (sheet: Sheet) => ReactNode;
+  /** Signs over all lines: where checks fail or are tight. */
+  readonly signs?: (sheet: Sheet) => ReactNode;
 }
 
 /** One view of the cover, its dimensions typed where they stand. */
 export function ViewDrawing(props: ViewProps): ReactNode {
-  const {
-    outline: o,
-    view,
-    of,
-    layout,
-    onSet,
-    play,
-    joints,
-    extra,
-    onLarge,
-    lit = [],
-    flags = [],
-    ghost,
-    pulling,
-  } = props;
+  const { outline: o, view, of, layout, onSet, play, joints, extra, signs, onLarge, lit = [], ghost, pulling } = props;
   const { frame } = of;
   const { box } = layout;
   const units = useUnits();
@@ -324,7 +310,7 @@ export function ViewDrawing(props: ViewProps): ReactNode {
         {layout.dimensions.map((p) => (
           <Line key={p.dimension.id} place={p} />
         ))}
-        <Flags flags={flags} sheet={sheet} />
+        {signs?.(sheet)}
         {pulling && <Handles dimensions={of.dimensions} sheet={sheet} unit={units.length} pulling={pulling} />}
       </svg>
       {held && pulling?.now && (pulling.now.said || pulling.now.limit) && (

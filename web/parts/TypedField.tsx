@@ -1,4 +1,5 @@
 import { type ReactNode, useId, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import styled from 'styled-components';
 import { formatLength, parseLength } from '../../core/base/length';
 import { type Result, fail, ok } from '../../core/base/result';
@@ -75,32 +76,27 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
   const [fault, setFault] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
   const faultId = useId();
-  // Selected again once drawn, or when the next key comes first, so that fast typing is not cut in two.
-  const selectPending = useRef(false);
-  const selectNow = (): void => {
+  // Shown as it was taken, and selected again, once that is drawn, or when the next key comes first, so that fast typing is not cut in two.
+  // Text put into a focused field while the drawing changes would have the whole page laid out twice.
+  const settlePending = useRef<'shown' | 'typed'>(undefined);
+  const settleNow = (): typeof settlePending.current => {
+    const text = settlePending.current;
+    settlePending.current = undefined;
+    if (text === 'shown') flushSync(() => setDraft(undefined));
     // A hand that has gone on to the next field is not called back.
-    if (selectPending.current && document.activeElement === input.current) input.current?.select();
-    selectPending.current = false;
+    if (text && document.activeElement === input.current) input.current?.select();
+    return text;
   };
-  const selectAgain = (): void => {
-    selectPending.current = true;
-    requestAnimationFrame(selectNow);
+  const settle = (text: 'shown' | 'typed'): void => {
+    settlePending.current = text;
+    requestAnimationFrame(settleNow);
   };
 
-  const commit = (keepDraft: boolean): void => {
-    if (draft === undefined || draft.trim() === shown) {
-      setDraft(undefined);
-      setFault(undefined);
-      return;
-    }
-    const answer = take(draft);
-    if (answer.ok) {
-      setDraft(undefined);
-      setFault(undefined);
-    } else {
-      setFault(answer.faults[0]?.message ?? 'That cannot be used here.');
-      if (!keepDraft) setDraft(undefined);
-    }
+  /** Takes what was typed; true where it could be. */
+  const commit = (): boolean => {
+    const answer = draft === undefined || draft.trim() === shown ? ok(undefined) : take(draft);
+    setFault(answer.ok ? undefined : (answer.faults[0]?.message ?? 'That cannot be used here.'));
+    return answer.ok;
   };
 
   return (
@@ -121,17 +117,19 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
           e.currentTarget.select();
         }}
         onChange={(e) => setDraft(e.target.value)}
-        onBlur={() => commit(false)}
+        onBlur={() => {
+          if (settlePending.current === undefined) commit();
+          setDraft(undefined);
+        }}
         onKeyDown={(e) => {
-          selectNow();
+          const settled = settleNow();
           if (e.key === 'Enter') {
             e.preventDefault();
-            commit(true);
-            selectAgain();
+            // Nothing was typed since it was taken.
+            if (settled !== 'shown') settle(commit() ? 'shown' : 'typed');
           } else if (e.key === 'Escape') {
-            setDraft(undefined);
             setFault(undefined);
-            selectAgain();
+            settle('shown');
           }
         }}
       />

@@ -56,6 +56,32 @@ test('a beam pushes back as its energy grows, and stiffens as its forces do', ()
   );
 });
 
+test('a beam tells how its pull grows; by a foreseen pull it is as stiff as by its own and the difference along it', () => {
+  fc.assert(
+    fc.property(fc.array(near, { minLength: 6, maxLength: 6 }), fc.integer({ min: -500, max: 500 }), (u, more) => {
+      const [at, then, foreseen] = [elementWork(), elementWork(), elementWork()];
+      beamWork(beam, ...way(u), at);
+      const [pull = NaN, x = NaN, y = NaN, first = NaN, second = NaN] = at.pull;
+      const change = [1e-6, -2e-6, 3e-6, -4e-6, 5e-6, -6e-6];
+      beamWork(beam, ...way(u.map((v, i) => v + (change[i] ?? 0))), then);
+      // Moves of the second end count the other way: 1 + 4, -2 - 5, turns 3 and -6 millionths.
+      expect((then.pull[0] ?? NaN) - pull).toBeCloseTo(1e-6 * (5 * x - 7 * y + 3 * first - 6 * second), 4);
+      beamWork(beam, ...way(u), foreseen, pull + more);
+      expect([...foreseen.force]).toEqual([...at.force]);
+      // Across a straight chord of length l a pull stiffens by pull / l, and by 1/30 of it for each turn against the other.
+      const l = Math.hypot(way(u)[0], way(u)[1]);
+      const turns = (foreseen.stiffness[17] ?? NaN) - (at.stiffness[17] ?? NaN);
+      expect(turns).toBeCloseTo((-more * beam.naturalMm) / 30, 6);
+      const [dx, dy] = way(u);
+      const across = (k: Float64Array): number =>
+        ((k[0] ?? NaN) * dy * dy - 2 * (k[1] ?? NaN) * dx * dy + (k[7] ?? NaN) * dx * dx) / (l * l);
+      const [q, bend] = [beam.naturalMm / (l * l), (4 - 2 / 2 + 4 - 2 / 2) / 30];
+      expect(across(foreseen.stiffness) - across(at.stiffness)).toBeCloseTo(more * (1 / l + q * bend), 4);
+    }),
+    { numRuns: 40 },
+  );
+});
+
 test('moved and turned as it is, a beam feels nothing; a half turn more is the same', () => {
   const at = beamForces(beam, 60, 80, 0.7, 0.8);
   const turn = Math.atan2(80, 60);

@@ -1,6 +1,6 @@
 /** The state in which a frame is at rest, and a path of such states while its load grows. */
 import { factorize, solveInPlace } from '../../base/skyline';
-import { type Model, type State, assemble } from './model';
+import { type Model, type State, assemble, foreseenPulls } from './model';
 
 /** A frame at rest. */
 export interface Rest {
@@ -62,36 +62,45 @@ function onward(m: Model): Float64Array {
   return way;
 }
 
+/** A step along the path. */
+export interface Step {
+  readonly rest: Rest;
+  /** What it changed of the unknowns. */
+  readonly way: Float64Array;
+  /** How everything changes with the load factor where it ends. */
+  readonly onward: Float64Array;
+  /** `Model.pulls` there. */
+  readonly pulls: Float64Array;
+  readonly rounds: number;
+}
+
 /**
  * The next state of rest, one step of given length along the path.
  * Source: E. Ramm's updated normal plane, in Crisfield, Non-linear Finite Element Analysis, vol. 1, sec. 9.3.2.
- * @param before the way in which the path has come, so that it goes on and does not turn back
+ * @param came the step that came there, so that it goes on and does not turn back
  */
-export function stepFrom(
-  m: Model,
-  from: Rest,
-  lengthOfStep: number,
-  before: Float64Array | undefined,
-): { readonly rest: Rest; readonly way: Float64Array; readonly steps: number } | undefined {
-  assemble(m, from.state, from.factor);
-  factorize(m.matrix);
-  const first = onward(m);
+export function stepFrom(m: Model, from: Rest, lengthOfStep: number, came: Step | undefined): Step | undefined {
+  if (!came) {
+    assemble(m, from.state, from.factor);
+    factorize(m.matrix);
+  }
+  const first = came?.onward ?? onward(m);
   const size = Math.sqrt(inner(m, first, first));
   if (!(size > 0) || !Number.isFinite(size)) return undefined;
-  const sign = before && inner(m, first, before) < 0 ? -1 : 1;
-  const way = first;
-  for (let k = 0; k < way.length; k++) way[k] = ((way[k] ?? 0) * sign * lengthOfStep) / size;
-  let factor = from.factor + (sign * lengthOfStep) / size;
+  const sign = came && inner(m, first, came.way) < 0 ? -1 : 1;
+  const rising = (sign * lengthOfStep) / size;
+  const way = first.map((x) => x * rising);
+  let factor = from.factor + rising;
   const state = from.state.slice();
   moved(m, state, way, 1, factor - from.factor);
-  const total = way.slice();
+  let foreseen = foreseenPulls(m, came?.pulls ?? m.pulls, way, factor - from.factor);
   for (let i = 0; i < MOST_STEPS; i++) {
-    assemble(m, state, factor);
+    assemble(m, state, factor, foreseen);
     const negatives = factorize(m.matrix);
     const correction = m.residual.slice();
     solveInPlace(m.matrix, correction);
     const tangent = onward(m);
-    const byFactor = -inner(m, total, correction) / inner(m, total, tangent);
+    const byFactor = -inner(m, way, correction) / inner(m, way, tangent);
     const change = correction;
     for (let k = 0; k < change.length; k++) change[k] = (change[k] ?? 0) + byFactor * (tangent[k] ?? 0);
     const far = Math.sqrt(inner(m, change, change));
@@ -99,8 +108,10 @@ export function stepFrom(
     if (!Number.isFinite(far) || far > 2 * lengthOfStep) return undefined;
     factor += byFactor;
     moved(m, state, change, 1, byFactor);
-    for (let k = 0; k < total.length; k++) total[k] = (total[k] ?? 0) + (change[k] ?? 0);
-    if (far < MET) return { rest: { factor, state, negatives }, way: total, steps: i + 1 };
+    foreseen = foreseenPulls(m, m.pulls, change, byFactor);
+    for (let k = 0; k < way.length; k++) way[k] = (way[k] ?? 0) + (change[k] ?? 0);
+    if (far < MET)
+      return { rest: { factor, state, negatives }, way, onward: tangent, pulls: m.pulls.slice(), rounds: i + 1 };
   }
   return undefined;
 }

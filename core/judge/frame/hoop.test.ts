@@ -3,12 +3,15 @@ import fc from 'fast-check';
 import { solveHoop } from '../../build/hoop/elastica';
 import type { Elastica } from '../../build/hoop/types';
 import { slopeFactor } from '../proof/snow';
+import { pressureOn } from '../proof/windLoads';
 import { asDrawn, restAt } from './equilibrium';
 import {
   type HoopLoad,
   type LoadShape,
   borneOn,
+  crownLost,
   crownOf,
+  greatestCurvature,
   hoopCollapse,
   hoopFrame,
   keptLoadCurve,
@@ -16,6 +19,7 @@ import {
   nodeCurvatures,
 } from './hoop';
 import { modelOf } from './model';
+import { loadPath } from './path';
 
 const { sprung_hoop_collapse: known } = JSON.parse(readFileSync('core/judge/frame/frames.cases.json', 'utf8')) as {
   sprung_hoop_collapse: { tolerance: number; cases: { feet: string; factor: string; value: number }[] };
@@ -109,6 +113,32 @@ test.each([46, 52, 60])(
 
 describe('wind that presses square to a hoop', () => {
   const half = hoop(true, (Math.PI / 2) * 44);
+  test.each([
+    [1.2, 'loose', 3.5],
+    [1.571, 'loose', 3.5],
+    [1.571, 'fixed', 6],
+    [1.7, 'fixed', 3.5],
+    [1.9, 'fixed', 3.5],
+    [2.2, 'fixed', 6],
+    [1.9, 'loose', 6],
+  ] as const)(
+    'bends %s spans of pipe, feet %s, to a limit of %s as it is followed by short steps',
+    (long, feet, bends) => {
+      const h = hoop(feet === 'fixed', long * 44);
+      for (const inside of [-0.18, 0.18]) {
+        const load = { shape: () => 0, pressure: pressureOn(h.heightMm / h.spanMm, inside) };
+        const frame = hoopFrame(h, true, load, 24);
+        const lost = crownLost(frame);
+        const { limit } = loadPath(modelOf(frame), {
+          used: (r) => Math.max(lost(r), greatestCurvature(frame, r) / bends),
+        });
+        const curve = loadCurve(h, true, load, 1.1 * bends);
+        if (!curve || !limit) throw new Error('lost');
+        const part = borneOn(curve, bends, Infinity).load / limit.rest.factor;
+        expect([inside, Math.abs(part - 1) < 0.02 || part]).toEqual([inside, true]);
+      }
+    },
+  );
   test('a half circle held at its feet, pressed alike all round, sways at p R³ / EI = 8', () => {
     // Clamped arch over 180 degrees under hydrostatic pressure: (k² - 1) EI / R³ with k = 3 (Timoshenko and Gere, sec. 7.6).
     const curve = loadCurve(half, false, { shape: () => 0, pressure: () => 1 });
@@ -152,9 +182,15 @@ describe('curves that are kept', () => {
   });
   test('say where a limit of bend or of sinking is met, or that it is not', () => {
     const curve = { loads: [0, 10, 20], curvatures: [1, 2, 4], drops: [0, 0.1, 0.4], mode: 'snap' as const };
-    expect(borneOn(curve, 3, Infinity)).toEqual({ load: 15, by: 'curvature' });
+    // Through 1, 2, 4: slopes 10 and 5, so they fall by 5/3 each; between 2 and 4 half way 15 + 5/3.
+    expect(borneOn(curve, 3, Infinity)).toMatchObject({ by: 'curvature' });
+    expect(borneOn(curve, 3, Infinity).load).toBeCloseTo(15 + 5 / 3, 9);
+    // Slopes 100 and 33.3 over .1 and .3: 13.3 + 66.7 / .4 x .1 x .2.
     expect(borneOn(curve, 9, 0.2)).toMatchObject({ by: 'drop' });
-    expect(borneOn(curve, 9, 0.2).load).toBeCloseTo(10 + 10 / 3, 9);
+    expect(borneOn(curve, 9, 0.2).load).toBeCloseTo(10 + 20 / 3, 9);
+    // With nothing before it: a straight line. Never more than at the state after it.
+    expect(borneOn({ ...curve, curvatures: [2, 4, 5] }, 3, Infinity).load).toBeCloseTo(5, 9);
+    expect(borneOn({ ...curve, loads: [0, 10, 11], curvatures: [0, 1, 10] }, 5, Infinity).load).toBe(11);
     expect(borneOn(curve, 9, 1)).toEqual({ load: 20, by: 'snap' });
     // Bent to its limit before anything lies on it.
     expect(borneOn(curve, 1, 1)).toEqual({ load: 0, by: 'curvature' });

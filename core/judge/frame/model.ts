@@ -12,7 +12,7 @@ export interface Model {
   readonly count: number;
   /** Which of them each end of each element uses: six for an element. */
   readonly dofs: Int32Array;
-  /** Where each entry of an element's 6 x 6 stiffness is added in `matrix.values`; -1 where nowhere. */
+  /** Where the lower half of an element's 6 x 6 stiffness, by rows, is added in `matrix.values`; -1 where nowhere. */
   readonly slots: Int32Array;
   /** Number of the unknown that a way is; -1 where it is held. */
   readonly unknown: Int32Array;
@@ -24,9 +24,17 @@ export interface Model {
   readonly matrix: Skyline;
   readonly residual: Float64Array;
   readonly slope: Float64Array;
+  /** Pull of each beam and how it grows (`ElementWork.pull`), as left by the last `assemble`. */
+  readonly pulls: Float64Array;
+  /** Forces that stay as they are, and those that grow with the load factor, by unknown: all but what turns with its element. */
+  readonly steady: Float64Array;
+  readonly growing: Float64Array;
   /** Weights by which moves and turns are measured together, by unknown: a move as a part of the frame's size. */
   readonly weights: Float64Array;
 }
+
+/** The lower half of a 6 x 6 matrix by rows, as places in the whole. */
+const LOWER = Int32Array.from({ length: 36 }, (_, i) => i).filter((i) => i % 6 <= Math.floor(i / 6));
 
 /** Order of the nodes in which neighbours stand near one another. Source: E. Cuthill and J. McKee, ACM 1969, reversed. */
 function nodeOrder(frame: Frame): readonly number[] {
@@ -98,14 +106,32 @@ export function modelOf(frame: Frame): Model {
     for (const u of own) first[u] = Math.min(first[u] ?? u, least);
   });
   const matrix = skyline(first);
-  const slots = new Int32Array(36 * elements.length).fill(-1);
+  const slots = new Int32Array(LOWER.length * elements.length).fill(-1);
   elements.forEach((_, k) => {
-    for (let i = 0; i < 6; i++)
-      for (let j = 0; j < 6; j++) {
-        const [ui, uj] = [unknown[dofs[6 * k + i] ?? 0] ?? -1, unknown[dofs[6 * k + j] ?? 0] ?? -1];
-        if (ui >= 0 && uj >= 0 && uj <= ui) slots[36 * k + 6 * i + j] = (matrix.diagonal[ui] ?? 0) - (ui - uj);
-      }
+    LOWER.forEach((entry, i) => {
+      const ends = [Math.floor(entry / 6), entry % 6].map((end) => unknown[dofs[6 * k + end] ?? 0] ?? -1);
+      const [low, high] = [Math.min(...ends), Math.max(...ends)];
+      if (low >= 0) slots[LOWER.length * k + i] = (matrix.diagonal[high] ?? 0) - (high - low);
+    });
   });
+  const steady = new Float64Array(unknowns);
+  const growing = new Float64Array(unknowns);
+  const push = (dof: number, value: number, constant: boolean | undefined): void => {
+    const ui = unknown[dof] ?? -1;
+    const forces = constant ? steady : growing;
+    if (ui >= 0) forces[ui] = (forces[ui] ?? 0) + value;
+  };
+  for (const l of frame.loads) push(3 * l.node + l.dof, l.value, l.constant);
+  for (const l of frame.lines) {
+    const at = 6 * l.element;
+    const [half, twelfth] = lineShare(frame, l);
+    for (const end of [0, 3]) {
+      push(dofs[at + end] ?? 0, half.x, l.constant);
+      push(dofs[at + end + 1] ?? 0, half.y, l.constant);
+      if (elements[l.element]?.kind === 'beam')
+        push(dofs[at + end + 2] ?? 0, end === 0 ? twelfth : -twelfth, l.constant);
+    }
+  }
   const xs = nodes.map((n) => n.x);
   const ys = nodes.map((n) => n.y);
   const size = Math.hypot(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) || 1;
@@ -126,6 +152,9 @@ export function modelOf(frame: Frame): Model {
     slots,
     residual: new Float64Array(unknowns),
     slope: new Float64Array(unknowns),
+    pulls: new Float64Array(5 * elements.length),
+    steady,
+    growing,
     weights,
   };
 }
@@ -139,20 +168,25 @@ export function lineShare(frame: Frame, l: LineLoad): readonly [half: FrameNode,
   const [a, b] = [frame.nodes[e?.from ?? -1], frame.nodes[e?.to ?? -1]];
   if (!a || !b) return [{ x: 0, y: 0 }, 0];
   const [dx, dy] = [b.x - a.x, b.y - a.y];
-  const long = Math.hypot(dx, dy);
+  const long = Math.sqrt(dx * dx + dy * dy);
   return [{ x: (l.x * long) / 2, y: (l.y * long) / 2 }, ((l.y * dx - l.x * dy) * long) / 12];
 }
 
 const work = elementWork();
 
-/** Forces out of balance (`residual`), their change with the load factor (`slope`) and stiffness (`matrix`) at a state. */
-export function assemble(m: Model, u: State, factor: number): void {
-  const { frame, dofs, unknown, moves, moving, matrix, slots, residual, slope } = m;
+/**
+ * Forces out of balance (`residual`), their change with the load factor (`slope`) and stiffness (`matrix`) at a state.
+ * @param foreseen pulls of the beams that their stiffness is of; their own when not given
+ */
+export function assemble(m: Model, u: State, factor: number, foreseen?: Float64Array): void {
+  const { frame, dofs, unknown, moves, moving, matrix, slots, residual, slope, steady, growing, pulls } = m;
   matrix.values.fill(0);
-  residual.fill(0);
-  slope.fill(0);
+  slope.set(growing);
+  for (let i = 0; i < residual.length; i++) residual[i] = (steady[i] ?? 0) + factor * (growing[i] ?? 0);
   const { values } = matrix;
   const { force, stiffness } = work;
+  const lower = LOWER;
+  const many = lower.length;
   for (let k = 0; k < frame.elements.length; k++) {
     const e = frame.elements[k];
     const a = e && frame.nodes[e.from];
@@ -161,16 +195,19 @@ export function assemble(m: Model, u: State, factor: number): void {
     const base = 6 * k;
     const dx = b.x - a.x + (u[dofs[base + 3] ?? 0] ?? 0) - (u[dofs[base] ?? 0] ?? 0);
     const dy = b.y - a.y + (u[dofs[base + 4] ?? 0] ?? 0) - (u[dofs[base + 1] ?? 0] ?? 0);
-    if (e.kind === 'beam') beamWork(e, dx, dy, u[dofs[base + 2] ?? 0] ?? 0, u[dofs[base + 5] ?? 0] ?? 0, work);
+    if (e.kind === 'beam')
+      beamWork(e, dx, dy, u[dofs[base + 2] ?? 0] ?? 0, u[dofs[base + 5] ?? 0] ?? 0, work, foreseen?.[k]);
     else barWork(e, dx, dy, work);
+    for (let i = 0; i < 5; i++) pulls[5 * k + i] = work.pull[i] ?? 0;
+    const at = many * k;
+    for (let i = 0; i < many; i++) {
+      const slot = slots[at + i] ?? -1;
+      if (slot >= 0) values[slot] = (values[slot] ?? 0) + (stiffness[lower[i] ?? 0] ?? 0);
+    }
     for (let i = 0; i < 6; i++) {
       const ui = unknown[dofs[base + i] ?? 0] ?? -1;
       if (ui < 0) continue;
       residual[ui] = (residual[ui] ?? 0) - (force[i] ?? 0);
-      for (let j = 0; j < 6; j++) {
-        const slot = slots[36 * k + 6 * i + j] ?? -1;
-        if (slot >= 0) values[slot] = (values[slot] ?? 0) + (stiffness[6 * i + j] ?? 0);
-      }
       if (!moving) continue;
       for (let j = 0; j < 6; j++) {
         const dj = dofs[base + j] ?? 0;
@@ -192,41 +229,57 @@ export function assemble(m: Model, u: State, factor: number): void {
     residual[ui] = (residual[ui] ?? 0) + value * (constant ? 1 : factor);
     if (!constant) slope[ui] = (slope[ui] ?? 0) + value;
   };
-  for (const l of frame.loads) push(3 * l.node + l.dof, l.value, l.constant);
-  for (const l of frame.lines) {
-    const e = frame.elements[l.element];
-    if (!e) continue;
-    const at = 6 * l.element;
-    const [half, twelfth] = lineShare(frame, l);
-    for (const end of [0, 3]) {
-      push(dofs[at + end] ?? 0, half.x, l.constant);
-      push(dofs[at + end + 1] ?? 0, half.y, l.constant);
-      if (e.kind === 'beam') push(dofs[at + end + 2] ?? 0, end === 0 ? twelfth : -twelfth, l.constant);
-    }
-  }
+  const couple = (i: number, j: number, by: number): void => {
+    const ui = unknown[i] ?? -1;
+    const uj = unknown[j] ?? -1;
+    if (ui >= 0 && uj >= 0) addTo(matrix, Math.max(ui, uj), Math.min(ui, uj), by);
+  };
   for (const p of frame.pressures) {
     const e = frame.elements[p.element];
     const a = e && frame.nodes[e.from];
     const b = e && frame.nodes[e.to];
     if (!a || !b) continue;
-    const [ax, ay, bx, by] = [3 * e.from, 3 * e.from + 1, 3 * e.to, 3 * e.to + 1];
+    const ax = 3 * e.from;
+    const bx = 3 * e.to;
     const half = p.perMm / 2;
     const dx = b.x - a.x + (u[bx] ?? 0) - (u[ax] ?? 0);
-    const dy = b.y - a.y + (u[by] ?? 0) - (u[ay] ?? 0);
-    for (const [x, y] of [
-      [ax, ay],
-      [bx, by],
-    ] as const) {
-      push(x, -half * dy, p.constant);
-      push(y, half * dx, p.constant);
-    }
+    const dy = b.y - a.y + (u[bx + 1] ?? 0) - (u[ax + 1] ?? 0);
+    push(ax, -half * dy, p.constant);
+    push(ax + 1, half * dx, p.constant);
+    push(bx, -half * dy, p.constant);
+    push(bx + 1, half * dx, p.constant);
     // It turns with the element: symmetric but for its ends, where equal neighbours cancel.
     const k = half * (p.constant ? 1 : factor);
-    const couple = (i: number, j: number, by: number): void => {
-      const [ui, uj] = [unknown[i] ?? -1, unknown[j] ?? -1];
-      if (ui >= 0 && uj >= 0) addTo(matrix, Math.max(ui, uj), Math.min(ui, uj), by);
-    };
-    couple(ax, by, k);
-    couple(ay, bx, -k);
+    couple(ax, bx + 1, k);
+    couple(ax + 1, bx, -k);
   }
+}
+
+/**
+ * The pull that each beam would have after a small change, by how it grows (`Model.pulls`).
+ * Stiffness by foreseen pulls comes to rest in half the rounds where beams are slender: what a move stretches them by beyond that is no
+ * real pull. Source: D. Magisano, L. Leonetti and G. Garcea, "How to improve efficiency and robustness of the Newton method in
+ * geometrically non-linear structural problem discretized via displacement-based finite elements", 2017 (mixed integration points).
+ */
+export function foreseenPulls(
+  { dofs, unknown, moves }: Model,
+  pulls: Float64Array,
+  change: Float64Array,
+  byFactor: number,
+): Float64Array {
+  const of = (dof: number): number => {
+    const ui = unknown[dof] ?? -1;
+    return ui >= 0 ? (change[ui] ?? 0) : byFactor * (moves[dof] ?? 0);
+  };
+  const all = new Float64Array(pulls.length / 5);
+  for (let k = 0; k < all.length; k++) {
+    const [at, base] = [5 * k, 6 * k];
+    all[k] =
+      (pulls[at] ?? 0) +
+      (pulls[at + 1] ?? 0) * (of(dofs[base] ?? 0) - of(dofs[base + 3] ?? 0)) +
+      (pulls[at + 2] ?? 0) * (of(dofs[base + 1] ?? 0) - of(dofs[base + 4] ?? 0)) +
+      (pulls[at + 3] ?? 0) * of(dofs[base + 2] ?? 0) +
+      (pulls[at + 4] ?? 0) * of(dofs[base + 5] ?? 0);
+  }
+  return all;
 }

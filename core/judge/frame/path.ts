@@ -1,6 +1,6 @@
 /** A frame loaded until it gives way: by turning aside, by snapping through, or because its stuff reaches its limit. */
 import { factorize, solveInPlace } from '../../base/skyline';
-import { type Rest, asDrawn, inner, restAt, stepFrom } from './equilibrium';
+import { type Rest, type Step, asDrawn, inner, restAt, stepFrom } from './equilibrium';
 import { type Model, assemble } from './model';
 
 /** How a frame gives way. */
@@ -44,6 +44,13 @@ const LONGEST_COARSE = 0.08;
 const SHORTEST_STEP = 1e-6;
 /** Short enough not to leave the path for one that crosses near it. */
 const SURE_STEP = 2e-4;
+/**
+ * No step changes how much of its limit the stuff has reached by more than this, nor, near that limit, makes more than two fifths of its
+ * load: what gives way between two states might come back unseen, and what lies between them is read off a curve.
+ */
+const LEAP = 0.1;
+const NEAR_USED = 0.6;
+const RISES = LEAP / 0.4;
 /** Rounds of Newton's method that a step of the right length takes. */
 const GOOD_ROUNDS = 4;
 const GOOD_ROUNDS_COARSE = 6;
@@ -58,52 +65,56 @@ export function loadPath(m: Model, options: PathOptions = {}): Path {
   const { most = Infinity, steps = 400, used = () => 0, coarse = false } = options;
   const start = restAt(m, 0, asDrawn(m));
   if (!start) return { rests: [], limit: undefined, ended: 'lost' };
-  const gone = (r: Rest): boolean => r.negatives > 0 || used(r) >= 1;
+  const gone = (r: Rest, use: number): boolean => r.negatives > 0 || use >= 1;
   const rests = [start];
   // Nothing loads it.
   assemble(m, start.state, 0);
   if (m.slope.every((x) => x === 0))
     return { rests: [start, { ...start, factor: most }], limit: undefined, ended: 'most' };
-  if (gone(start)) return { rests, limit: limitAt(m, start, used, undefined), ended: 'limit' };
   let at = start;
+  let use = used(start);
+  if (gone(start, use)) return { rests, limit: limitAt(m, start, use, undefined), ended: 'limit' };
   let length = FIRST_STEP;
   let before = length;
-  let way: Float64Array | undefined;
+  let came: Step | undefined;
   for (let i = 0; i < steps; i++) {
-    const step = stepFrom(m, at, length, way);
-    if (!step) {
+    const step = stepFrom(m, at, length, came);
+    const then = step ? used(step.rest) : NaN;
+    const leap = step ? Math.max(Math.abs(then - use), then > NEAR_USED ? RISES * rise(at, step.rest) : 0) : Infinity;
+    if (!step || (leap > LEAP && length > SURE_STEP)) {
       length /= 2;
       if (length < SHORTEST_STEP) return { rests, limit: undefined, ended: 'lost' };
       continue;
     }
     // Past a turn the load falls. A state that gives way while the load still grows lies on another path, or just past the turn.
+    const gave = gone(step.rest, then);
     const turned = step.rest.negatives === 0 || step.rest.factor < at.factor;
-    if (gone(step.rest) && !turned && length > SURE_STEP) {
+    if (gave && !turned && length > SURE_STEP) {
       length /= 2;
       continue;
     }
-    if (gone(step.rest)) {
+    if (gave) {
       const found = coarse
-        ? readOff(rests.at(-2), at, step.rest, before, length, used)
-        : lastFirm(m, at, step.rest, length, way, gone);
+        ? readOff(rests.at(-2), [at, use], [step.rest, then], before, length)
+        : lastFirm(m, at, step.rest, length, came, (r) => gone(r, used(r)));
       rests.push(found);
-      return { rests, limit: limitAt(m, found, used, step.way), ended: 'limit' };
+      return { rests, limit: limitAt(m, found, used(found), step.way), ended: 'limit' };
     }
     if (step.rest.factor >= most) {
       const end = restAt(m, most, step.rest) ?? step.rest;
       return { rests: [...rests, end], limit: undefined, ended: 'most' };
     }
     rests.push(step.rest);
-    at = step.rest;
-    way = step.way;
-    before = length;
-    length = Math.min(
-      coarse ? LONGEST_COARSE : LONGEST_STEP,
-      length * Math.min(2, Math.sqrt((coarse ? GOOD_ROUNDS_COARSE : GOOD_ROUNDS) / step.steps)),
-    );
+    [at, use, came, before] = [step.rest, then, step, length];
+    const rounds = coarse ? GOOD_ROUNDS_COARSE : GOOD_ROUNDS;
+    length *= Math.min(2, Math.sqrt(rounds / step.rounds), LEAP / leap);
+    length = Math.min(length, coarse ? LONGEST_COARSE : LONGEST_STEP);
   }
   return { rests, limit: undefined, ended: 'steps' };
 }
+
+/** How much of its load a step adds. */
+const rise = (from: Rest, to: Rest): number => 1 - from.factor / to.factor;
 
 /** Where the path first gives way between a firm state and one that has given way, by halving the step. */
 function lastFirm(
@@ -111,14 +122,14 @@ function lastFirm(
   firm: Rest,
   gave: Rest,
   length: number,
-  way: Float64Array | undefined,
+  came: Step | undefined,
   gone: (r: Rest) => boolean,
 ): Rest {
   let [low, high] = [0, 1];
   let [below, above] = [firm, gave];
   while (high - low > NEAR_STEP && Math.abs(above.factor - below.factor) > NEAR * Math.abs(above.factor)) {
     const middle = (low + high) / 2;
-    const step = stepFrom(m, firm, length * middle, way);
+    const step = stepFrom(m, firm, length * middle, came);
     if (!step) break;
     if (gone(step.rest)) [high, above] = [middle, step.rest];
     else [low, below] = [middle, step.rest];
@@ -130,13 +141,11 @@ function lastFirm(
 /** Where it gave way between two states: where the stuff reached its limit, or at the top of the curve through the last three. */
 function readOff(
   earlier: Rest | undefined,
-  firm: Rest,
-  gave: Rest,
+  [firm, u0]: readonly [Rest, use: number],
+  [gave, u1]: readonly [Rest, use: number],
   before: number,
   length: number,
-  used: (r: Rest) => number,
 ): Rest {
-  const [u0, u1] = [used(firm), used(gave)];
   if (u1 >= 1 && gave.negatives === 0) {
     const part = (1 - u0) / (u1 - u0);
     return {
@@ -155,8 +164,8 @@ function readOff(
   return { ...highest, factor: Math.max(highest.factor, Math.min(top, highest.factor * 1.05)), negatives: 1 };
 }
 
-function limitAt(m: Model, rest: Rest, used: (r: Rest) => number, came: Float64Array | undefined): Limit {
-  if (rest.negatives === 0 && used(rest) >= 1) return { mode: 'kink', rest, shape: spread(m, came) };
+function limitAt(m: Model, rest: Rest, use: number, came: Float64Array | undefined): Limit {
+  if (rest.negatives === 0 && use >= 1) return { mode: 'kink', rest, shape: spread(m, came) };
   // The shape that nothing resists there, by inverse iteration from one that leans no way in particular.
   assemble(m, rest.state, rest.factor);
   factorize(m.matrix);

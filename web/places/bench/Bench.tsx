@@ -197,9 +197,12 @@ const Head = memo(function Head({ coverId, title, subtitle, kept, onTakeAlong }:
 
 /** The design with other answers, where it can be built with them; else as it is. */
 function useDraft(garden: Garden, o: Laid | undefined, answers: Answers | undefined): Laid | undefined {
-  if (!o || !answers) return o;
-  const found = laidOut(garden, { ...o.cover, answers } as Cover);
-  return found.ok ? found.value : o;
+  // The same while nothing changes: what is told of it later must not have it drawn again.
+  return useMemo(() => {
+    if (!o || !answers) return o;
+    const found = laidOut(garden, { ...o.cover, answers } as Cover);
+    return found.ok ? found.value : o;
+  }, [garden, o, answers]);
 }
 
 /** A design that cannot be drawn: why, and the way back. */
@@ -230,10 +233,10 @@ interface ViewsProps {
 function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: number) => Result<unknown> {
   return useCallback(
     (id, mm) => {
-      const family = familyOf(o.cover.family);
-      const changed = family.dimension(o.cover.answers, id, mm, o);
+      const changed = familyOf(o.cover.family).dimension(o.cover.answers, id, mm, o);
       if (!changed.ok) return changed;
-      const drawn = family.assemble(changed.value, o.site);
+      // Laid out as it is going to be drawn, so that it need not be again.
+      const drawn = laidOut(o.garden, { ...o.cover, answers: changed.value } as Cover);
       if (!drawn.ok) return drawn;
       const label = o.assembly.dimensions.find((d) => d.id === id)?.label ?? id;
       const faults = setAnswers(`Set ${label}`, changed.value);

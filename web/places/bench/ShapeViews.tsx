@@ -10,7 +10,8 @@ import type { LayoutOf } from '../../../core/show/viewLayout';
 import { useJudged } from '../../background/useJudged';
 import type { Pulling } from '../../drawing/Handles';
 import { PulledView } from '../../drawing/PulledView';
-import type { Flag } from '../../drawing/Beside';
+import { type Flag, Flags } from '../../drawing/Beside';
+import type { Sheet } from '../../drawing/Shapes';
 import { type Size, useSize } from '../../drawing/useSize';
 import { Headroom } from './Headroom';
 
@@ -138,13 +139,27 @@ interface OneViewProps extends Omit<ShapeViewsProps, 'outline'> {
 }
 
 function OneView({ mended, pointed, flagged, ...view }: OneViewProps): ReactNode {
-  // The drawing first: what is wrong with it is signed as soon as it is known.
-  const judged = useJudged(useDeferredValue(view.outline, null) ?? undefined);
-  const flags = useMemo(
-    () => (judged ? flagsOf(judged, view.view, pointed).filter((f) => flagged || f.pointed) : []),
-    [judged, view.view, pointed, flagged],
+  const of = { outline: view.outline, view: view.view, pointed, flagged };
+  return (
+    <PulledView
+      joints="all"
+      signs={(sheet) => <Signs sheet={sheet} {...of} />}
+      ghostOf={(of) => mended && ghostOf(of, mended, view.view)}
+      {...view}
+    />
   );
-  return <PulledView joints="all" flags={flags} ghostOf={(of) => mended && ghostOf(of, mended, view.view)} {...view} />;
+}
+
+type SignsProps = Pick<OneViewProps, 'outline' | 'view' | 'pointed' | 'flagged'> & { readonly sheet: Sheet };
+
+/** The drawing first: what is wrong with it is signed as soon as it is known, and nothing else is drawn again for that. */
+function Signs({ outline, view, pointed, flagged, sheet }: SignsProps): ReactNode {
+  const judged = useJudged(useDeferredValue(outline, null) ?? undefined);
+  const flags = useMemo(
+    () => (judged ? flagsOf(judged, view, pointed).filter((f) => flagged || f.pointed) : []),
+    [judged, view, pointed, flagged],
+  );
+  return <Flags flags={flags} sheet={sheet} />;
 }
 
 /** Signs of what fails or is tight, where the view shows it. */
