@@ -59,6 +59,10 @@ const Rows = styled.ul`
   .figures dd {
     font-weight: 600;
   }
+  /* Known once all have come: its room is kept, so that nothing moves from under a hand. */
+  .why {
+    min-height: 2lh;
+  }
   .small {
     font-size: 0.875rem;
     color: var(--quiet);
@@ -158,20 +162,18 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
                         <dd>{c.warmth}</dd>
                       </div>
                     </dl>
-                    {(why.good.length > 0 || why.bad.length > 0) && (
-                      <p>
-                        {why.good.length > 0 && (
-                          <>
-                            <b>For:</b> {why.good.join(', ')}.{' '}
-                          </>
-                        )}
-                        {why.bad.length > 0 && (
-                          <>
-                            <b>Against:</b> {why.bad.join(', ')}.
-                          </>
-                        )}
-                      </p>
-                    )}
+                    <p className="why">
+                      {why.good.length > 0 && (
+                        <>
+                          <b>For:</b> {why.good.join(', ')}.{' '}
+                        </>
+                      )}
+                      {why.bad.length > 0 && (
+                        <>
+                          <b>Against:</b> {why.bad.join(', ')}.
+                        </>
+                      )}
+                    </p>
                     <p className="small">Tools: {c.tools.join(', ')}.</p>
                   </div>
                   <div>

@@ -4,7 +4,8 @@ import { type Drawn, bounds } from '../../../core/show/project';
 import { Shape } from '../../drawing/Shapes';
 
 const Strip = styled.div`
-  overflow-x: auto;
+  /* Its bar is there from the first on: what stands under it does not move as the others come. */
+  overflow-x: scroll;
   overflow-y: hidden;
   padding: 0 1.25rem;
   border-bottom: 1px solid var(--hair);
