@@ -1,21 +1,26 @@
 /**
- * npm run mutate [-- floor or file...] [--sample N] [--seed S] [--all]: small faults put into core/ one at a time; prints the table that
- * docs/mutation.md keeps. With --sample only N places of each part are hurt, drawn at random: a floor in minutes, not hours. With --all each
- * fault is put before every test of core/ that runs it, not only those near it.
+ * npm run mutate [-- floor or file...] [--sample N] [--seed S]: small faults put into core/ one at a time, each before every test that
+ * comes by it, those that are near to it and quick first. Prints what survived, and the table that docs/mutation.md keeps.
+ * With --sample only N places of each part are hurt, drawn at random: a floor in minutes, not hours.
+ *
+ * The faults are Stryker's. Its own runner asks only tests that come by the fault themselves, and not those that look at what their file worked
+ * out before them; and it loads every test file for each fault.
  */
-import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { spawn } from 'node:child_process';
+import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { availableParallelism, tmpdir } from 'node:os';
+import { basename, dirname, join, relative } from 'node:path';
 import { parseArgs } from 'node:util';
-import { FLOORS } from '../stryker.config.mjs';
+import { Instrumenter } from '@stryker-mutator/instrumenter';
 import { ROOT } from './setup.mjs';
 
+const FLOORS = ['base', 'catalog', 'site', 'build', 'make', 'judge', 'garden', 'root', 'brief', 'show'];
 const { positionals: asked, values } = parseArgs({
   allowPositionals: true,
   options: {
     sample: { type: 'string' },
     seed: { type: 'string', default: '1' },
-    all: { type: 'boolean', default: false },
+    'at-once': { type: 'string', default: String(availableParallelism()) },
   },
 });
 const fail = (words) => {
@@ -24,56 +29,163 @@ const fail = (words) => {
 };
 const unknown = asked.filter((x) => !FLOORS.includes(x) && !(x.startsWith('core/') && existsSync(join(ROOT, x))));
 if (unknown.length > 0) fail(`No floor or file ${unknown.join(', ')}: floors are ${FLOORS.join(', ')}.`);
-const places = values.sample === undefined ? undefined : Number(values.sample);
-if (places !== undefined && !(Number.isInteger(places) && places > 0)) fail('--sample wants a whole number of places.');
+const whole = (name) => {
+  const n = Number(values[name]);
+  return Number.isInteger(n) && n > 0 ? n : fail(`--${name} wants a whole number.`);
+};
+const places = values.sample === undefined ? undefined : whole('sample');
+const atOnce = whole('at-once');
 
-/** Lines that one place takes: faults that lie wholly in them are put in. */
+const COPY = join(tmpdir(), `cabanon-mutate-${process.pid}`);
+const REACHED = join(COPY, '.reports');
+/** A place is so many lines; the faults that lie wholly in them are put in. */
 const PLACE = 3;
+/** A fault that makes tests take so much longer than all of them together is seen. */
+const SLOWER = 3;
+const START_MS = 30_000;
+/** So many test files are asked before others, and before the rest; and so long a test counts as a folder farther off. */
+const FIRST = [4, 20];
+const FOLDER_MS = 4000;
 
-/** Places of a part drawn at random: mulberry32, so that the same seed hurts the same places. */
-function drawn(part, count) {
+/** Files of a part that are no tests, from the root of the program. */
+function filesOf(part) {
+  if (part.endsWith('.ts')) return [part];
   const dir = part === 'root' ? 'core' : `core/${part}`;
-  const files = part.endsWith('.ts')
-    ? [part]
-    : readdirSync(join(ROOT, dir), { recursive: part !== 'root' }).map((f) => `${dir}/${f}`);
-  const lines = files
+  return readdirSync(join(ROOT, dir), { recursive: part !== 'root' })
+    .map((f) => `${dir}/${f}`)
     .filter((f) => f.endsWith('.ts') && !/\.test\.ts$|demo\.ts$/.test(f))
-    .sort()
-    .flatMap((file) => {
-      const text = readFileSync(join(ROOT, file), 'utf8').split('\n');
-      return text.flatMap((line, i) =>
-        /^\s*(\/\/|\/?\*|import|export \{|$|[\])}])/.test(line) ? [] : [{ file, at: i + 1 }],
-      );
-    });
-  let state = Number(values.seed) >>> 0;
-  const next = () => {
+    .sort();
+}
+
+/** Numbers from 0 to 1, the same for the same seed: mulberry32. */
+function numbers(seed) {
+  let state = seed >>> 0;
+  return () => {
     state = (state + 0x6d2b79f5) >>> 0;
     let t = Math.imul(state ^ (state >>> 15), state | 1);
     t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
     return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
   };
-  return Array.from({ length: Math.min(count, lines.length) }, () => {
-    const [{ file, at }] = lines.splice(Math.floor(next() * lines.length), 1);
-    return `${file}:${at}-${at + PLACE - 1}`;
+}
+
+/** What is hurt of a part: files, and lines of each (all of it where nothing is drawn). */
+function drawn(part) {
+  const sources = filesOf(part).map((name) => ({ part, name, content: readFileSync(join(ROOT, name), 'utf8') }));
+  if (places === undefined) return sources.map((s) => ({ ...s, mutate: true }));
+  const lines = sources.flatMap(({ name, content }) =>
+    content
+      .split('\n')
+      .flatMap((line, at) => (/^\s*(\/\/|\/?\*|import|export \{|$|[\])}])/.test(line) ? [] : [{ name, at }])),
+  );
+  const next = numbers(Number(values.seed));
+  const taken = Array.from({ length: Math.min(places, lines.length) }, () => {
+    const [line] = lines.splice(Math.floor(next() * lines.length), 1);
+    return line;
+  });
+  return sources.flatMap((s) => {
+    const mutate = taken
+      .filter(({ name }) => name === s.name)
+      .map(({ at }) => ({ start: { line: at, column: 0 }, end: { line: at + PLACE - 1, column: 10_000 } }));
+    return mutate.length > 0 ? [{ ...s, mutate }] : [];
   });
 }
 
-const stryker = join(ROOT, 'node_modules', '.bin', 'stryker');
-const rows = (asked.length > 0 ? asked : FLOORS).map((part) => {
-  const file = join(ROOT, '.reports', `mutation-${part.replace(/\W+/g, '-')}.json`);
-  if (existsSync(file)) writeFileSync(file, '');
-  const only = places === undefined ? '' : drawn(part, places).join(',');
-  spawnSync(stryker, ['run', 'stryker.config.mjs'], {
-    cwd: ROOT,
-    stdio: 'inherit',
-    env: { ...process.env, MUTATE: part, MUTATE_ONLY: only, MUTATE_BEFORE: values.all ? 'all' : 'near' },
+/** A copy of the program with every fault in it, each asleep until it is named. */
+async function hurtCopy(parts) {
+  cpSync(ROOT, COPY, {
+    recursive: true,
+    filter: (from) => !/^(node_modules|dist|test-results|\.git|\.reports)$/.test(relative(ROOT, from)),
   });
-  const report = existsSync(file) ? readFileSync(file, 'utf8') : '';
-  if (report === '') return `| ${part} | not finished | | |`;
-  const states = Object.values(JSON.parse(report).files).flatMap((f) => f.mutants.map((m) => m.status));
-  const count = (...which) => states.filter((s) => which.includes(s)).length;
-  const seen = count('Killed', 'Timeout');
-  const run = seen + count('Survived', 'NoCoverage');
-  return `| ${part} | ${run} | ${seen} | ${run === 0 ? '-' : `${((100 * seen) / run).toFixed(0)} %`} |`;
+  mkdirSync(REACHED, { recursive: true });
+  symlinkSync(join(ROOT, 'node_modules'), join(COPY, 'node_modules'));
+  const jest = readFileSync(join(COPY, 'jest.config.cjs'), 'utf8');
+  writeFileSync(
+    join(COPY, 'jest.config.cjs'),
+    `${jest}\nmodule.exports.testEnvironment = '<rootDir>/scripts/reached.mjs';\n`,
+  );
+  const sources = parts.flatMap(drawn);
+  const quiet = { isDebugEnabled: () => false, debug: () => undefined, info: () => undefined, warn: () => undefined };
+  const { files, mutants } = await new Instrumenter(quiet).instrument(sources, {
+    // Words are not what a fault is.
+    excludedMutations: ['StringLiteral', 'ObjectLiteral'],
+    ignorers: [],
+    plugins: null,
+  });
+  for (const { name, content } of files) writeFileSync(join(COPY, name), content);
+  return mutants
+    .filter((m) => m.status !== 'Ignored')
+    .map((m) => {
+      const { part, content } = sources.find((s) => s.name === m.fileName);
+      return { ...m, part, was: content.split('\n')[m.location.start.line].trim() };
+    });
+}
+
+/** Runs tests in the copy: whether they pass. What takes too long does not. */
+function passes(files, workers, mostMs, env) {
+  return new Promise((resolve) => {
+    const jest = join('node_modules', 'jest', 'bin', 'jest.js');
+    const only = files.length > 0 ? ['--bail', '--runTestsByPath', ...files] : [];
+    const child = spawn(process.execPath, [jest, '--silent', '-w', String(workers), ...only], {
+      cwd: COPY,
+      stdio: 'ignore',
+      env: { ...process.env, ...env },
+    });
+    const timer = setTimeout(() => child.kill('SIGKILL'), mostMs);
+    child.on('exit', (code) => {
+      clearTimeout(timer);
+      resolve(code === 0);
+    });
+  });
+}
+
+/** How late a test file is asked about a fault: folders up from the one and down to the other, and how long it takes; its own is the first. */
+const lateness = (file, { file: test, tookMs }) =>
+  relative(dirname(file), dirname(test)).split('/').filter(Boolean).length +
+  (basename(test) === `${basename(file, '.ts')}.test.ts` ? 0 : 0.5 + tookMs / FOLDER_MS);
+
+/** Whether any test sees a fault. */
+async function seen(mutant, tests) {
+  const name = mutant.fileName;
+  const files = [...tests].sort((a, b) => lateness(name, a) - lateness(name, b)).map((t) => t.file);
+  for (const some of [files.slice(0, FIRST[0]), files.slice(...FIRST), files.slice(FIRST[1])]) {
+    const mostMs = START_MS + SLOWER * wholeMs;
+    if (some.length > 0 && !(await passes(some, 1, mostMs, { __STRYKER_ACTIVE_MUTANT__: mutant.id }))) return true;
+  }
+  return false;
+}
+
+const parts = asked.length > 0 ? asked : FLOORS;
+const mutants = await hurtCopy(parts);
+process.stdout.write(`${mutants.length} faults; which tests come by them ...\n`);
+const start = Date.now();
+if (!(await passes([], atOnce, 3_600_000, { REACHED }))) fail('The tests fail with no fault put in.');
+const wholeMs = (Date.now() - start) * atOnce;
+const reached = readdirSync(REACHED)
+  .map((f) => JSON.parse(readFileSync(join(REACHED, f), 'utf8')))
+  .map((r) => ({ ...r, file: relative(COPY, r.file) }));
+
+const results = [];
+// A stopped run has something of each part.
+const waiting = mutants.map((m, i) => ({ m, at: numbers(i + 1)() })).sort((a, b) => a.at - b.at);
+async function work() {
+  for (let next = waiting.pop(); next; next = waiting.pop()) {
+    const { m } = next;
+    const tests = reached.filter((r) => r.reached.includes(m.id));
+    const found = await seen(m, tests);
+    results.push({ ...m, found });
+    const place = `${m.fileName}:${m.location.start.line + 1}`;
+    process.stdout.write(
+      found
+        ? `${results.length}/${mutants.length} seen ${place}\n`
+        : `${results.length}/${mutants.length} SURVIVED, ${tests.length} test files: ${place} ${m.mutatorName}\n  - ${m.was}\n  + ${m.replacement}\n`,
+    );
+  }
+}
+await Promise.all(Array.from({ length: atOnce }, work));
+rmSync(COPY, { recursive: true, force: true });
+const rows = parts.map((part) => {
+  const own = results.filter((r) => r.part === part);
+  const found = own.filter((r) => r.found).length;
+  return `| ${part} | ${own.length} | ${found} | ${own.length === 0 ? '-' : `${((100 * found) / own.length).toFixed(0)} %`} |`;
 });
 process.stdout.write(`\n| part | faults put in | seen | |\n|---|---|---|---|\n${rows.join('\n')}\n`);
