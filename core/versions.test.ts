@@ -27,11 +27,14 @@ test('the present one first, then what one would try: each built, priced and tol
   expect(more?.pieces).toBeGreaterThan(now?.pieces ?? 0);
   expect(fewer?.pieces).toBeLessThan(now?.pieces ?? 0);
   expect(more?.measures.wetSnowMm).toBeGreaterThan(now?.measures.wetSnowMm ?? 0);
+  expect(versions.some((v) => v.ills.length > 0)).toBe(true);
   for (const v of versions) {
     expect(v.measures.price).toBeGreaterThan(0);
     expect(v.used).toBeLessThanOrEqual(v.measures.price + 0.01);
     expect(pictured(v).shapes.length).toBeGreaterThan(3);
-    expect(outline(garden, v.cover).ok).toBe(true);
+    const built = outline(garden, v.cover);
+    const ills = built.ok ? built.value.checks.filter((c) => c.verdict !== 'holds') : [];
+    expect(v.ills).toEqual(ills.map(({ verdict, text }) => ({ verdict, text })));
   }
 });
 

@@ -1,5 +1,5 @@
 import { validateBytes } from 'gltf-validator';
-import { cross, dot } from '../base/geometry';
+import { add, cross, dot, subtract } from '../base/geometry';
 import { boardShape, tubeShape } from '../catalog/sections';
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
@@ -38,6 +38,27 @@ test.each(FAMILY_KEYS)('%s in the round: closed solids of their true volume, rig
     // Cut at a slant, tapered or bent a piece has less than its blank.
     expect([m.tag, ratio > 0.45 && ratio < 1.05]).toEqual([m.tag, true]);
     if (shape.kind === 'board' && !m.taperMm && !m.endAnglesDeg) expect(ratio).toBeCloseTo(1, 2);
+  }
+  for (const s of a.sheets) {
+    // Every face of a sheet is covered once: half the cross products of a fan about its first corner.
+    const size = (points: readonly Vec[]): number =>
+      points
+        .slice(2)
+        .reduce(
+          (sum, c, i) => {
+            const [o, b] = [points[0], points[i + 1]] as [Vec, Vec];
+            return add(sum, cross(subtract(b, o), subtract(c, o)));
+          },
+          [0, 0, 0] as Vec,
+        )
+        .reduce((sum, x) => sum + x * x, 0) **
+        0.5 /
+      2;
+    const mesh = meshes.find((x) => x.name === `${s.tag} ${s.part}`);
+    const triangles = mesh?.triangles.map((t) => t.map((i) => mesh.points[i] ?? [NaN, 0, 0])) ?? [];
+    const sum = (all: readonly (readonly Vec[])[]): number => all.reduce((m2, f) => m2 + size(f), 0);
+    // A face that is not quite flat is cut by its shadow.
+    expect([s.tag, Math.abs(sum(triangles) / sum(s.faces) - 1) < 0.02]).toEqual([s.tag, true]);
   }
   for (const m of meshes.filter((x) => x.stuff !== 'film')) {
     // Each edge is walked once each way: all faces look the same way, outward as the volume says.

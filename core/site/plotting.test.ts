@@ -69,6 +69,12 @@ test('a move comes to lie a path away, edge to edge or in line, and only where i
   // Far along, nothing lies beside it to keep a path from; edges still come into line.
   expect(snapped(at(1630, 9000), [other], 600, 50)).toEqual({ dx: 0, dy: 0, said: [] });
   expect(snapped(at(490, 9000), [other], 600, 50)).toEqual({ dx: 10, dy: 0, said: ['in line'] });
+  expect(snapped(at(1630, -9000), [other], 600, 50)).toEqual({ dx: 0, dy: 0, said: [] });
+  // Beside it as long as no more than the path and the snap lie between: 2000 + 650 beyond it, 500 + 650 before it.
+  const beside = (y: number): number => snapped(at(1630, y), [other], 600, 50).dx;
+  expect([2650, 2651, -1150, -1151].map(beside)).toEqual([-30, 0, -30, 0]);
+  const over = (x: number): number => snapped(at(x, 2630), [other], 600, 50).dy;
+  expect([1650, 1651, -1150, -1151].map(over)).toEqual([-30, 0, -30, 0]);
 });
 
 test('a move never goes farther than it may be drawn', () => {

@@ -138,17 +138,21 @@ test('only what stands above the wall has air under it', () => {
 
 test('ways in: left end and right end; the open side with its air; the skirt, seven tenths of the way up', () => {
   const ends = endOpenings([TENT[1] ?? { y: 0, z: 0 }, { y: 600, z: 375 }], 'folded', [1000, 3000], 300);
-  expect(ends.map((o) => [o.name, o.line[0], o.travel, o.shut])).toEqual([
-    ['Left end', [1000, 500, 375], { mm: 300 }, ['clips', 'weights']],
-    ['Right end', [3000, 500, 375], { mm: 300 }, ['clips', 'weights']],
+  expect(ends.map((o) => [o.name, o.tags, o.line[0], o.travel, o.shut])).toEqual([
+    ['Left end', ['S1'], [1000, 500, 375], { mm: 300 }, ['clips', 'weights']],
+    ['Right end', ['S1'], [3000, 500, 375], { mm: 300 }, ['clips', 'weights']],
   ]);
   const [gathered] = endOpenings([TENT[1] ?? { y: 0, z: 0 }, { y: 600, z: 375 }], 'gathered', [1000, 3000], 300);
   expect(gathered?.shut).toEqual(['weights']);
   const open: SheetRun = { line: [{ y: 0, z: 250 }, ...TENT.slice(1)], folds: ['hoop', 'ground'] };
   // Two metres along and 200 mm up.
-  expect(openSide(open, 1000, 3000, 50)).toMatchObject({ airM2: 0.4, travel: { mm: 200 } });
+  expect(openSide(open, 1000, 3000, 50)).toMatchObject({ tags: ['S1'], airM2: 0.4, travel: { mm: 200 } });
   const skirt = skirtOpening(run('ground', 'ground'), 0, 2000);
-  expect([skirt.travel, skirt.reachedFrom]).toEqual([{ mm: expect.closeTo(0.7 * 375, 9) as number }, 'both sides']);
+  expect([skirt.tags, skirt.travel, skirt.reachedFrom]).toEqual([
+    ['S1'],
+    { mm: expect.closeTo(0.7 * 375, 9) as number },
+    'both sides',
+  ]);
   expect(skirtOpening(run('ground', 'wall'), 0, 2000).reachedFrom).toBe('near');
 });
 

@@ -7,7 +7,7 @@ import { rehearsalOf } from '../../rehearse';
 import { simulatedWeather } from '../weather/simulated';
 import { rehearse } from './rehearsal';
 import type { Garden } from '../../garden/garden';
-import { coatOn, coatWorth, enclosureIn } from './coats';
+import { coatOn, coatSheets, coatWorth, enclosureIn } from './coats';
 
 const COATS = [
   { coverKey: 'fabric-30', from: '04-15', to: '06-01' },
@@ -32,6 +32,11 @@ test('each other coat is a sheet of its own, cut from a roll; the same cover twi
   ]);
   const size = (s: { across: readonly { mm: number }[]; along: readonly { mm: number }[] } | undefined) =>
     [s?.across, s?.along].map((a) => a?.reduce((sum, x) => sum + x.mm, 0));
+  // Ten to a cover that is worn: the second sheet of the first one is C2.
+  const [main] = plain.assembly.sheets;
+  if (!main) throw new Error('no sheet');
+  const two = { ...plain.assembly, sheets: [main, { ...main, tag: 'S2' }] };
+  expect(coatSheets(two, coverMaterial(SHIPPED, 'net'), 1).map((s) => s.tag)).toEqual(['C11', 'C12']);
   for (const s of more) expect(size(s)).toEqual(size(plain.assembly.sheets[0]));
   expect(dressed.rolls.rolls.map((r) => r.roll.key.split(' ')[0])).toEqual(
     expect.arrayContaining(['fabric-30', 'net', 'film-uv']),

@@ -193,6 +193,8 @@ test('a broken EPW file is refused by its field', () => {
   };
   expect(fault(HEAD.replace('44.1', 'north'))).toBe('line 1, latitude: must be a number from -90 to 90, not "north"');
   expect(fault(HEAD)).toContain('there are 0 hours');
+  // A day's lines of which none can be used.
+  expect(fault(`${HEAD}${rows(30, () => 'x')}`)).toContain('hours');
   const r = readEpw(`${HEAD}${rows(48, (h) => (h === 7 ? '2027,13,1,1' : hour(h, '0')))}`);
   expect(r.ok && r.value.bad[0]).toEqual({
     field: 'line 16, date',
