@@ -55,7 +55,7 @@ test.each(FAMILY_KEYS)('%s in the round: closed solids of their true volume, rig
         0.5 /
       2;
     const mesh = meshes.find((x) => x.name === `${s.tag} ${s.part}`);
-    const triangles = mesh?.triangles.map((t) => t.map((i) => mesh.points[i] ?? [NaN, 0, 0])) ?? [];
+    const triangles = mesh?.triangles.map((t) => t.map((i): Vec => mesh.points[i] ?? [NaN, 0, 0])) ?? [];
     const sum = (all: readonly (readonly Vec[])[]): number => all.reduce((m2, f) => m2 + size(f), 0);
     // A face that is not quite flat is cut by its shadow.
     expect([s.tag, Math.abs(sum(triangles) / sum(s.faces) - 1) < 0.02]).toEqual([s.tag, true]);

@@ -101,5 +101,17 @@ test('figures that cannot stand side by side go to rows of their own; a short li
   expect(all.a[1]).toBeGreaterThan(bit.a[1]);
   // H2 would stand on H1.
   expect(l.tags.map((t) => t.tag)).toEqual(['H1', 'H3']);
+  // Pulled 12 mm over its paper, 6 px, a piece has no tag: that would stand on it. 5 px is room enough.
+  const grown = layoutView(
+    {
+      ...of,
+      tags: [
+        { tag: 'H1', at: [0, 512] },
+        { tag: 'H3', at: [500, 509] },
+      ],
+    },
+    0.5,
+  );
+  expect(grown.tags.map((t) => t.tag)).toEqual(['H3']);
   expect(faults(l)).toEqual([]);
 });

@@ -125,10 +125,12 @@ export function layoutView(of: LayoutOf, scale: number): ViewLayout {
   };
 }
 
-/** Tags over the drawing; one that would stand on its neighbour is left out. */
+/** Tags over the drawing; left out is one that would stand on its neighbour, or on what has grown over the paper while it is pulled at. */
 function placeTags({ tags, type }: LayoutOf, on: (p: Flat) => Point, placer: Placer): ViewLayout['tags'] {
   return [...tags]
-    .map(({ tag, at }) => ({ tag, x: on(at)[0] }))
+    .map(({ tag, at }) => ({ tag, at: on(at) }))
+    .filter(({ at }) => at[1] > -TAG.over)
+    .map(({ tag, at }) => ({ tag, x: at[0] }))
     .sort((a, b) => a.x - b.x)
     .flatMap(({ tag, x }) => {
       const half = (TAG.width / 2) * type;
