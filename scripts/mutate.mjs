@@ -101,7 +101,7 @@ async function hurtCopy(parts) {
   const jest = readFileSync(join(COPY, 'jest.config.cjs'), 'utf8');
   writeFileSync(
     join(COPY, 'jest.config.cjs'),
-    `${jest}\nmodule.exports.testEnvironment = '<rootDir>/scripts/reached.mjs';\n`,
+    `${jest}\nObject.assign(module.exports, { testEnvironment: '<rootDir>/scripts/reached.mjs', testTimeout: 600_000 });\n`,
   );
   const sources = parts.flatMap(drawn);
   const quiet = { isDebugEnabled: () => false, debug: () => undefined, info: () => undefined, warn: () => undefined };
