@@ -137,3 +137,49 @@ test.each([
   });
   expect(said).toBe(gain ? `$10.00 more than the cheapest, for ${gain}.` : 'Near the cheapest in everything.');
 });
+
+test('each wish says itself as a thing, and as what a cover does; left out it is said the other way about', () => {
+  const said = brief({
+    crops: ['spinach', 'kale'],
+    purposes: ['winter', 'insects'],
+    coldestC: -14,
+    wetSnowMm: 203.2,
+    gustMPerS: 28,
+    price: 150,
+    hours: 10,
+    reach: 'far',
+    oneHand: true,
+    hands: 1,
+    carryMm: 2438.4,
+    storeMm: 1828.8,
+    liftKg: 12,
+    without: ['drill'],
+    use: ['pvc-1/2'],
+    notMaterials: ['pvc'],
+  });
+  const words = wishesOf(garden, said).map(({ id, thing, does, dropped }) => [
+    id,
+    phraseText(thing, garden.units),
+    phraseText(does, garden.units),
+    ...(dropped ? [phraseText(dropped, garden.units)] : []),
+  ]);
+  expect(words.filter(([id]) => id !== 'stands' && id !== 'cold')).toEqual([
+    ['headroom', 'room for spinach and kale', 'has room for spinach and kale'],
+    ['winter', 'through the winter', 'does through the winter', 'not through the winter'],
+    ['insects', 'against insects', 'does against insects', 'not against insects'],
+    ['snow', '8" of wet snow', 'carries 8" of wet snow'],
+    ['gust', 'a gust of 28 m/s', 'holds in a gust of 28 m/s'],
+    ['price', 'a price of $150.00', 'costs no more than $150.00'],
+    ['hours', '10 h of building', 'is built in 10 h'],
+    ['lift', 'no more than 26 lb to lift', 'has nothing heavier to lift than 26 lb'],
+    ['carry', `pieces of at most 8' 0" in the car`, `is made of pieces no longer than 8' 0"`],
+    ['store', `pieces of at most 6' 0" to put away`, `comes apart into pieces no longer than 6' 0"`],
+    ['reach', 'a hand in from the far side', 'opens from the far side'],
+    ['one hand', 'the one-hand opening', 'opens with one hand'],
+    ['hands', 'one pair of hands', 'needs one pair of hands', 'with two pairs of hands'],
+    ['tools', 'no drill', 'needs no drill', 'with a drill'],
+    ['use pvc-1/2', 'the 1/2 PVC on the shelf', 'is made of the 1/2 PVC on the shelf'],
+    ['not pvc', 'no PVC', 'is made without PVC', 'with PVC'],
+    ['sense', 'hoops no nearer than a foot', 'has its hoops no nearer than a foot'],
+  ]);
+});
