@@ -32,6 +32,9 @@ function boxOf(m: Member): Box {
   ];
   return [end(Math.min, -r), end(Math.max, r)];
 }
+/** Where a member runs: its ends, or along its curve. */
+const boardPoints = ({ shape }: Member): readonly Vec3[] =>
+  shape.kind === 'curve' ? shape.points : [shape.from, shape.to];
 const apart = ([a0, a1]: Box, [b0, b1]: Box): number =>
   Math.max(...[0, 1, 2].map((k) => Math.max((b0[k] ?? 0) - (a1[k] ?? 0), (a0[k] ?? 0) - (b1[k] ?? 0))));
 
@@ -161,6 +164,20 @@ describe.each(built)('$name', ({ o }) => {
     }
   });
 
+  test('what is nearer to the eye is drawn over what is farther', () => {
+    // From the end the eye is before x = 0, from the side before y = 0, from above over all of it.
+    const depth = { end: (p: Vec3) => -p[0], side: (p: Vec3) => -p[1], plan: (p: Vec3) => p[2] };
+    for (const view of ['end', 'side', 'plan'] as const) {
+      const drawn = drawAssembly(o.assembly, o.site.bed, o.site.survey, view);
+      const far = o.assembly.members.flatMap((m) => {
+        const points = boardPoints(m);
+        const at = drawn.findIndex((d) => d.tag === m.tag && d.stuff !== 'film');
+        return at < 0 ? [] : [{ at, depth: points.reduce((sum, p) => sum + depth[view](p), 0) / points.length }];
+      });
+      far.sort((a, b) => a.at - b.at);
+      far.forEach(({ depth: here }, i) => expect(here).toBeGreaterThanOrEqual((far[i - 1]?.depth ?? -Infinity) - 1));
+    }
+  });
   test('typed dimensions measure what is drawn', () => {
     for (const d of assembly.dimensions) {
       if (d.side === 'leader') continue;
