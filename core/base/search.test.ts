@@ -171,6 +171,23 @@ test('a space too large to go through whole is still searched from starts that a
   expect(last.value).toMatchObject({ whole: false, best: { s: [0, 0] } });
 });
 
+test('a further start is only for what the first ones have missed, unless every one is asked for', () => {
+  const asked = (every: boolean | undefined, missed: boolean): number => {
+    const grid: Grid = { sizes: [3], worth: ([x = 0]) => ({ miss: missed ? 1 : 0, warnings: 0, price: 1 + x }) };
+    let begun = 0;
+    function* starts(): Generator<Point> {
+      for (; begun < 3;) {
+        begun++;
+        yield [begun - 1];
+      }
+    }
+    const of = search(spaceOf(grid), starts(), { seed: 1, most: 50, ...(every !== undefined && { every }) });
+    while (!of.next().done);
+    return begun;
+  };
+  expect([asked(undefined, false), asked(false, true), asked(true, false)]).toEqual([2, 3, 3]);
+});
+
 test('everything that changes lead to: each way that misses nothing once, or nothing where there is too much of it', () => {
   // Steps of one for 2 and of two for 3 up to 5: by five ones, three and a two, or one and two twos.
   const space = {
