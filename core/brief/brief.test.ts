@@ -380,6 +380,21 @@ test('the same brief and seed give the same designs', () => {
   expect(briefSchema.parse({})).toEqual(NOTHING_SAID);
 });
 
+test('from designs that are given it goes on from each of them; with none it begins with the usual one', () => {
+  const first = holding(garden, 'a-frame');
+  const other = {
+    ...first,
+    answers: { ...first.answers, cover: 'film-uv', crop: 'kale', rowFromEdgeMm: 333 },
+  } as Cover;
+  const ask = asked(garden, BED, brief({ kinds: ['a-frame'] }));
+  const keys = (from: readonly Cover[]): readonly string[] =>
+    poolsOf(ask, ['a-frame'], { seed: 1, most: 30, from }).map((j) => keyOf(j.s));
+  const both = keys([first, other]);
+  expect(both).toContain(keyOf(first));
+  expect(both).toContain(keyOf(other));
+  expect(keys([])).not.toContain(keyOf(other));
+});
+
 describe('a coat for what its own cover does not do', () => {
   const first = holding(garden, 'a-frame');
   const coatsFor = (purposes: Brief['purposes'], latitudeDeg = garden.site.latitudeDeg) => {
