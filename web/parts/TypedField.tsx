@@ -116,7 +116,10 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
           setFault(undefined);
           e.currentTarget.select();
         }}
-        onChange={(e) => setDraft(e.target.value)}
+        onChange={(e) => {
+          settlePending.current = undefined;
+          setDraft(e.target.value);
+        }}
         onBlur={() => {
           if (settlePending.current === undefined) commit();
           setDraft(undefined);

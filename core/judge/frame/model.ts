@@ -185,8 +185,6 @@ export function assemble(m: Model, u: State, factor: number, foreseen?: Float64A
   for (let i = 0; i < residual.length; i++) residual[i] = (steady[i] ?? 0) + factor * (growing[i] ?? 0);
   const { values } = matrix;
   const { force, stiffness } = work;
-  const lower = LOWER;
-  const many = lower.length;
   for (let k = 0; k < frame.elements.length; k++) {
     const e = frame.elements[k];
     const a = e && frame.nodes[e.from];
@@ -195,14 +193,13 @@ export function assemble(m: Model, u: State, factor: number, foreseen?: Float64A
     const base = 6 * k;
     const dx = b.x - a.x + (u[dofs[base + 3] ?? 0] ?? 0) - (u[dofs[base] ?? 0] ?? 0);
     const dy = b.y - a.y + (u[dofs[base + 4] ?? 0] ?? 0) - (u[dofs[base + 1] ?? 0] ?? 0);
-    if (e.kind === 'beam')
+    if (e.kind === 'beam') {
       beamWork(e, dx, dy, u[dofs[base + 2] ?? 0] ?? 0, u[dofs[base + 5] ?? 0] ?? 0, work, foreseen?.[k]);
-    else barWork(e, dx, dy, work);
-    for (let i = 0; i < 5; i++) pulls[5 * k + i] = work.pull[i] ?? 0;
-    const at = many * k;
-    for (let i = 0; i < many; i++) {
-      const slot = slots[at + i] ?? -1;
-      if (slot >= 0) values[slot] = (values[slot] ?? 0) + (stiffness[lower[i] ?? 0] ?? 0);
+      for (let i = 0; i < 5; i++) pulls[5 * k + i] = work.pull[i] ?? 0;
+    } else barWork(e, dx, dy, work);
+    for (let i = 0; i < LOWER.length; i++) {
+      const slot = slots[LOWER.length * k + i] ?? -1;
+      if (slot >= 0) values[slot] = (values[slot] ?? 0) + (stiffness[LOWER[i] ?? 0] ?? 0);
     }
     for (let i = 0; i < 6; i++) {
       const ui = unknown[dofs[base + i] ?? 0] ?? -1;

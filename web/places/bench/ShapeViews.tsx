@@ -139,11 +139,11 @@ interface OneViewProps extends Omit<ShapeViewsProps, 'outline'> {
 }
 
 function OneView({ mended, pointed, flagged, ...view }: OneViewProps): ReactNode {
-  const of = { outline: view.outline, view: view.view, pointed, flagged };
+  const signed = { outline: view.outline, view: view.view, pointed, flagged };
   return (
     <PulledView
       joints="all"
-      signs={(sheet) => <Signs sheet={sheet} {...of} />}
+      signs={(sheet) => <Signs sheet={sheet} {...signed} />}
       ghostOf={(of) => mended && ghostOf(of, mended, view.view)}
       {...view}
     />
