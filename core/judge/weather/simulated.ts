@@ -43,7 +43,7 @@ interface Hour {
 }
 
 /** How wrong a forecast is by an hour so far ahead, in parts of the spread of fronts: a tenth next hour, most of it after a week. */
-const missBy = (leadHours: number): number => Math.min(0.85, 0.08 + 0.0055 * Math.max(0, leadHours));
+const missBy = (leadHours: number): number => Math.min(0.85, 0.08 + 0.0055 * leadHours);
 
 function hourOf(
   seed: number,
@@ -106,10 +106,10 @@ function series(
   const first = Math.floor(startMs / MS_PER_HOUR) * MS_PER_HOUR;
   const all = Array.from({ length: hours }, (_, i) => {
     const ms = first + i * MS_PER_HOUR;
-    const lead = issuedMs === undefined || ms < issuedMs ? undefined : (ms - issuedMs) / MS_PER_HOUR;
     // Each issue is wrong in its own way.
     const missSeed = issuedMs === undefined ? 0 : own ^ Math.floor(issuedMs / MS_PER_HOUR);
-    return hourOf(own, place, ms, { by: lead === undefined ? 0 : missBy(lead), seed: missSeed });
+    const by = issuedMs === undefined ? 0 : missBy((ms - issuedMs) / MS_PER_HOUR);
+    return hourOf(own, place, ms, { by, seed: missSeed });
   });
   const snows = (x: Hour): boolean => x.airC < SNOWS_BELOW_C;
   return {

@@ -87,7 +87,16 @@ test('a frame of bent conduit over 128 x 44 in, worked by hand', () => {
     }),
   ).toEqual([]);
   // Marks for the bender, from one end of the straight pipe.
-  const marks = a.members.find((m) => m.tag === 'H1')?.marks.map((m) => m.atMm / IN) ?? [];
+  const marked = a.members.find((m) => m.tag === 'H1')?.marks ?? [];
+  expect(marked.map((m) => m.label)).toEqual([
+    'shoulder starts',
+    'ends',
+    'crown starts',
+    'ends',
+    'shoulder starts',
+    'ends',
+  ]);
+  const marks = marked.map((m) => m.atMm / IN);
   const by = [starts, r * turn, slope, r * 2 * b, slope, r * turn];
   by.forEach((_, i) => {
     const want = by.slice(0, i + 1).reduce((sum, x) => sum + x, 0);
