@@ -3,6 +3,7 @@ import { SHIPPED, section } from '../../catalog/catalog';
 import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
 import { phraseText } from '../../base/figure';
 import { demoGarden } from '../../garden/demo';
+import { everyKind } from '../../garden/everyKind';
 import { outline } from '../../plan';
 import { checkAssembly } from './checks';
 import { WARM_C, gustBorne } from './blown';
@@ -66,6 +67,22 @@ test('the hoop drawn under that gust, as warm, gives way where it is said to', (
   const cool = loadHoop(tunnel, snow, { snowCase: 'even', flatPa: 0, windPa: 3 * pa, ends: 'shut' }).gives;
   const warm = loadHoop(tunnel, snow, { snowCase: 'even', flatPa: 0, windPa: 3 * pa, ends: 'shut', atC: WARM_C }).gives;
   expect(warm?.part).toBeLessThan(cool?.part ?? Infinity);
+});
+
+test('high hoops on feet held upright kink where the drawing says so: a house in 35 m/s bears a fifth more, not three times', () => {
+  const kinds = everyKind();
+  const house = kinds.covers.find((c) => c.family === 'walk-in' && c.bedId === 'long');
+  const o = house && outline(kinds, house);
+  const arch = o?.ok ? o.value.assembly.arches[0] : undefined;
+  if (!arch) throw new Error('no house');
+  const pa = 0.613 * 35 ** 2 * 0.7;
+  const found = gustBorne(arch, pa);
+  expect(found?.times).toBeGreaterThan(1.1);
+  expect(found?.times).toBeLessThan(1.3);
+  const gives = (times: number) =>
+    loadHoop(arch, snow, { snowCase: 'even', flatPa: 0, windPa: times * pa, ends: 'shut', atC: WARM_C }).gives;
+  expect(gives(0.85 * (found?.times ?? NaN))).toBeUndefined();
+  expect(gives(1.4 * (found?.times ?? NaN))?.by).toBe('kink');
 });
 
 test('the check says how many times, with its figure; a lull holds, a storm fails, wire is bent back', () => {
