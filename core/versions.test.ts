@@ -38,6 +38,13 @@ test('the present one first, then what one would try: each built, priced and tol
   }
 });
 
+test('boards, pipes and panes are its pieces', () => {
+  const [now] = of(garden.covers.findIndex((c) => c.id === 'window-frame'));
+  const { members = [], panels = [] } = now?.outline.assembly ?? {};
+  expect(panels.length).toBeGreaterThan(0);
+  expect(now?.pieces).toBe(members.length + panels.length);
+});
+
 test('a kept version stands beside the present one, when they differ', () => {
   const g = structuredClone(garden);
   const cover = g.covers[0] as Cover;

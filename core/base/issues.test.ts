@@ -19,6 +19,7 @@ test.each([
   [{ lengthMm: 5 }, 'lengthMm', 'must be at least 100 mm (3.9 in)'],
   [{ lengthMm: 6000 }, 'lengthMm', 'must be at most 5000 mm (196.9 in)'],
   [{ count: 1 }, 'count', 'must be at least 2'],
+  [{ count: 2 ** 60 }, 'count', 'must be at most 9007199254740991'],
   [{ name: '' }, 'name', 'must not be empty'],
   [{ name: 'longer' }, 'name', 'must be at most 5 characters long'],
   [

@@ -149,6 +149,10 @@ test('the wall or fence that stands nearest to a bed, from edge or corner', () =
   });
   const far = lying('fence', 0, 2700, 6000);
   expect(besideOf(bed, [])).toBeUndefined();
+  // To the right of it, running past it both ways: from its corners to the middle of the fence.
+  const across = { ...lying('fence', 4400, -5000, 10_000), bearingDeg: 0 };
+  const left = Math.min(...footprint(across).map((p) => p.x));
+  expect(besideOf(bed, [across])?.gapMm).toBeCloseTo(left - 3400, 3);
   expect(besideOf(bed, [lying('hedge', 0, 1700, 6000), far])).toEqual({
     name: 'fence',
     gapMm: expect.closeTo(1000, 3),

@@ -94,6 +94,11 @@ describe('what is said of a bed, at its bounds', () => {
     expect(said(inside(2924 - 10))).toEqual([]);
     expect(said(inside(2924 - 11))[0]).toContain('each wall differs by 6 mm');
     expect(said(inside(2924 + 11))[0]).toContain('each wall differs by 6 mm');
+    // Across, 1200 less two walls are 1124; the worse of both is told, whichever way it is off.
+    const both = (lengthMm: number, widthMm: number) => ({ ...bed, inside: { lengthMm, widthMm } });
+    expect(said(both(2924, 1124 - 16))[0]).toContain('each wall differs by 8 mm');
+    expect(said(both(2924 + 12, 1124 - 16))[0]).toContain('each wall differs by 8 mm');
+    expect(said(both(2924 - 20, 1124 + 16))[0]).toContain('each wall differs by 10 mm');
   });
 
   test('the highest corner is packed by nothing, each other by how much lower it is', () => {

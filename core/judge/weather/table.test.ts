@@ -196,6 +196,8 @@ test('a broken EPW file is refused by its field', () => {
   // A day's lines of which none can be used.
   expect(fault(`${HEAD}${rows(30, () => 'x')}`)).toContain('hours');
   const r = readEpw(`${HEAD}${rows(48, (h) => (h === 7 ? '2027,13,1,1' : hour(h, '0')))}`);
+  // It is told once, in its own words.
+  expect(r.ok && r.value.bad).toHaveLength(1);
   expect(r.ok && r.value.bad[0]).toEqual({
     field: 'line 16, date',
     message: 'must be year, month, day and hour from 1 to 24, not "2027,13,1,1"',

@@ -108,6 +108,13 @@ test('a sheet and a roll ticked off: their pieces are planned no more, and what 
     ['left-1', 200],
   ]);
   expect(drawn().sheets.sheets.flatMap((s) => s.placed.map((p) => p.tag))).toEqual([spoilt]);
+  // What belongs to no cover of the garden is ticked off for none.
+  const before = JSON.stringify(garden.covers);
+  const [piece] = sheet.placed;
+  if (!piece) throw new Error('a piece');
+  cutFlat(garden, { ...as, placed: [piece], left: [] }, () => undefined, fresh);
+  cutFlat(garden, { ...as, placed: [piece], left: [] }, (tag) => ({ coverId: 'another', tag }), fresh);
+  expect(JSON.stringify(garden.covers)).toBe(before);
   // A sheet of the shelf that is cut up is gone from it.
   cutFlat(garden, { ...as, shelfId: 'left-0', placed: [], left: [] }, own, fresh);
   expect(garden.shelfFlat.map((s) => s.id)).toEqual(['left-1']);
