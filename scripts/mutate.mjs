@@ -147,12 +147,16 @@ const lateness = (file, { file: test, tookMs }) =>
 async function seen(mutant, tests) {
   const name = mutant.fileName;
   const files = [...tests].sort((a, b) => lateness(name, a) - lateness(name, b)).map((t) => t.file);
+  const mostMs = START_MS + SLOWER * wholeMs;
   for (const some of [files.slice(0, FIRST[0]), files.slice(...FIRST), files.slice(FIRST[1])]) {
-    const mostMs = START_MS + SLOWER * wholeMs;
     if (some.length > 0 && !(await passes(some, 1, mostMs, { __STRYKER_ACTIVE_MUTANT__: mutant.id }))) return true;
   }
   return false;
 }
+
+// However it ends, the copy goes.
+process.on('exit', () => rmSync(COPY, { recursive: true, force: true }));
+for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.exit(130));
 
 const parts = asked.length > 0 ? asked : FLOORS;
 const mutants = await hurtCopy(parts);
@@ -165,7 +169,7 @@ const reached = readdirSync(REACHED)
   .map((r) => ({ ...r, file: relative(COPY, r.file) }));
 
 const results = [];
-// A stopped run has something of each part.
+// What is stopped says what it has: something of each part.
 const waiting = mutants.map((m, i) => ({ m, at: numbers(i + 1)() })).sort((a, b) => a.at - b.at);
 async function work() {
   for (let next = waiting.pop(); next; next = waiting.pop()) {
@@ -181,11 +185,14 @@ async function work() {
     );
   }
 }
+/** The table of what is done. */
+function tell() {
+  const rows = parts.map((part) => {
+    const own = results.filter((r) => r.part === part);
+    const found = own.filter((r) => r.found).length;
+    return `| ${part} | ${own.length} | ${found} | ${own.length === 0 ? '-' : `${((100 * found) / own.length).toFixed(0)} %`} |`;
+  });
+  process.stdout.write(`\n| part | faults put in | seen | |\n|---|---|---|---|\n${rows.join('\n')}\n`);
+}
+process.on('exit', tell);
 await Promise.all(Array.from({ length: atOnce }, work));
-rmSync(COPY, { recursive: true, force: true });
-const rows = parts.map((part) => {
-  const own = results.filter((r) => r.part === part);
-  const found = own.filter((r) => r.found).length;
-  return `| ${part} | ${own.length} | ${found} | ${own.length === 0 ? '-' : `${((100 * found) / own.length).toFixed(0)} %`} |`;
-});
-process.stdout.write(`\n| part | faults put in | seen | |\n|---|---|---|---|\n${rows.join('\n')}\n`);
