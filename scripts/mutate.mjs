@@ -1,7 +1,8 @@
 /**
- * npm run mutate [-- floor or file...] [--sample N] [--seed S]: small faults put into core/ one at a time, each before every test that
+ * npm run mutate [-- floor or file...] [--sample N] [--seed S] [--near]: small faults put into core/ one at a time, each before every test that
  * comes by it, those that are near to it and quick first. Prints what survived, and the table that docs/mutation.md keeps.
- * With --sample only N places of each part are hurt, drawn at random: a floor in minutes, not hours.
+ * With --sample only N places of each part are hurt, drawn at random: a floor in minutes, not hours. With --near only the tests nearest to a
+ * fault are asked: what they do not see takes seconds, not minutes, and more may be seen than is said.
  *
  * The faults are Stryker's. Its own runner asks only tests that come by the fault themselves, and not those that look at what their file worked
  * out before them; and it loads every test file for each fault.
@@ -19,6 +20,7 @@ const { positionals: asked, values } = parseArgs({
   allowPositionals: true,
   options: {
     sample: { type: 'string' },
+    near: { type: 'boolean', default: false },
     seed: { type: 'string', default: '1' },
     'at-once': { type: 'string', default: String(availableParallelism()) },
   },
@@ -43,7 +45,7 @@ const PLACE = 3;
 /** A fault that makes tests take so much longer than all of them together is seen. */
 const SLOWER = 3;
 const START_MS = 30_000;
-/** So many test files are asked before others, and before the rest; and so long a test counts as a folder farther off. */
+/** So many test files are asked before others, and before the rest (which --near leaves out); and so long a test counts as a folder farther off. */
 const FIRST = [4, 20];
 const FOLDER_MS = 4000;
 
@@ -148,7 +150,7 @@ async function seen(mutant, tests) {
   const name = mutant.fileName;
   const files = [...tests].sort((a, b) => lateness(name, a) - lateness(name, b)).map((t) => t.file);
   const mostMs = START_MS + SLOWER * wholeMs;
-  for (const some of [files.slice(0, FIRST[0]), files.slice(...FIRST), files.slice(FIRST[1])]) {
+  for (const some of [files.slice(0, FIRST[0]), files.slice(...FIRST), values.near ? [] : files.slice(FIRST[1])]) {
     if (some.length > 0 && !(await passes(some, 1, mostMs, { __STRYKER_ACTIVE_MUTANT__: mutant.id }))) return true;
   }
   return false;

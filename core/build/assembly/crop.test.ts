@@ -1,4 +1,5 @@
 import { squareBed } from '../../site/bed';
+import { survey } from '../../site/survey';
 import { crop } from '../../catalog/crops';
 import { cropUnder } from './crop';
 
@@ -11,7 +12,7 @@ test('rows stand from the inner face of the wall, and the lower of the two has i
     { y: 600, z: 900 },
     { y: 1200, z: 700 },
   ];
-  const row = cropUnder(bed, 1200, crop('spinach'), 100, line);
+  const row = cropUnder({ bed, survey: survey(bed) }, crop('spinach'), 100, line);
   expect(row.rowYsMm).toEqual([140, 1060]);
   expect(row.soilZMm).toBe(250);
   expect(row.topZMm).toBe(500);

@@ -1,4 +1,5 @@
 import type { Bed } from '../../site/bed';
+import type { BuildSite } from '../../site/buildSite';
 import type { Crop } from '../../catalog/crops';
 import { type Point2, heightAt } from '../../base/geometry';
 import type { CropLine } from './types';
@@ -13,8 +14,7 @@ export function soilZ(bed: Bed): number {
  * @param under underside of the cover across the bed
  */
 export function cropUnder(
-  bed: Bed,
-  widthMm: number,
+  { bed, survey }: Pick<BuildSite, 'bed' | 'survey'>,
   crop: Crop,
   rowFromEdgeMm: number,
   under: readonly Point2[],
@@ -22,7 +22,7 @@ export function cropUnder(
   const ground = soilZ(bed);
   const topZMm = ground + crop.heightMm;
   const edge = bed.wall.thicknessMm + rowFromEdgeMm;
-  const rowYsMm = [edge, widthMm - edge];
+  const rowYsMm = [edge, survey.frameOn.widthMm - edge];
   const clear = Math.min(...rowYsMm.map((y) => heightAt(under, y)));
   return { crop, soilZMm: ground, rowYsMm, topZMm, clearanceMm: clear - topZMm };
 }

@@ -1,4 +1,5 @@
 import { type Vec3, type View, flatten } from '../../base/geometry';
+import type { BuildSite } from '../../site/buildSite';
 import type { Dimension } from './types';
 
 /** A measure of the drawing between two points: its value is their distance as seen in the view. */
@@ -23,34 +24,47 @@ export function leader(id: string, label: string, view: View, at: Vec3, valueMm:
   return { id, label, view, side: 'leader', row: 0, from: at, to: at, valueMm, typed };
 }
 
-/** What the dimensions along the bed are taken from, mm. */
-export interface AlongBed {
-  readonly x0: number;
-  readonly x1: number;
-  readonly label: string;
-  readonly wallMm: number;
-  readonly rowFromEdgeMm: number;
-  /** Places of what stands crosswise, and what the distance between them is called; none where nothing repeats. */
-  readonly xs: readonly number[];
-  readonly spacingLabel: string;
+/** A width across the bed as the end view has it, below the drawing. */
+export const endWidth = (id: string, label: string, x: number, [y0, y1]: Range, typed = true, z = 0): Dimension =>
+  dimension(id, label, 'end', 'below', 1, [x, y0, z], [x, y1, z], typed);
+
+/** A height as the end view has it, beside the drawing. */
+export const endHeight = (
+  id: string,
+  label: string,
+  side: 'left' | 'right',
+  [x, y]: readonly [number, number],
+  [z0, z1]: Range,
+  typed = true,
+  row = 1,
+): Dimension => dimension(id, label, 'end', side, row, [x, y, z0], [x, y, z1], typed);
+
+type Range = readonly [from: number, to: number];
+
+/** Where the first row of a crop stands, seen from above at a place along the bed. */
+export function rowDimension(a: { readonly rowFromEdgeMm: number }, { bed }: BuildSite, x: number): Dimension {
+  const wallMm = bed.wall.thicknessMm;
+  return dimension('rowFromEdge', 'first row', 'plan', 'right', 1, [x, wallMm, 0], [x, wallMm + a.rowFromEdgeMm, 0]);
 }
 
-/** The dimensions that every cover has along its bed: length covered, spacing, first row of the crop. */
-export function alongBed(m: AlongBed): readonly Dimension[] {
-  const [first, second] = m.xs;
+/**
+ * The dimensions that every cover has along its bed: length covered, spacing, first row of the crop.
+ * @param label what is covered
+ * @param each places of what stands crosswise, and what the distance between them is called; nothing where nothing repeats
+ */
+export function alongBed(
+  a: { readonly rowFromEdgeMm: number },
+  site: BuildSite,
+  [x0, x1]: Range,
+  label: string,
+  each?: { readonly xs: readonly number[]; readonly label: string },
+): readonly Dimension[] {
+  const [first, second] = each?.xs ?? [];
   return [
-    dimension('coverLength', m.label, 'side', 'below', 2, [m.x0, 0, 0], [m.x1, 0, 0]),
-    ...(first !== undefined && second !== undefined
-      ? [dimension('spacing', m.spacingLabel, 'side', 'below', 1, [first, 0, 0], [second, 0, 0])]
+    dimension('coverLength', label, 'side', 'below', 2, [x0, 0, 0], [x1, 0, 0]),
+    ...(each && first !== undefined && second !== undefined
+      ? [dimension('spacing', each.label, 'side', 'below', 1, [first, 0, 0], [second, 0, 0])]
       : []),
-    dimension(
-      'rowFromEdge',
-      'first row',
-      'plan',
-      'right',
-      1,
-      [m.x1, m.wallMm, 0],
-      [m.x1, m.wallMm + m.rowFromEdgeMm, 0],
-    ),
+    rowDimension(a, site, x1),
   ];
 }

@@ -1,5 +1,7 @@
 import type { BentHoop, Elastica } from '../hoop/types';
 import type { Vec3 } from '../../base/geometry';
+import type { BuildSite } from '../../site/buildSite';
+import { dimension, endHeight, leader, rowDimension } from './dimension';
 import type { Dimension } from './types';
 
 /** What the dimensions of a row of hoops are taken from, mm. */
@@ -15,53 +17,27 @@ export interface HoopMeasured {
   readonly endMm: number;
   readonly coverLabel: string;
   readonly offsetFromMm: number;
-  readonly wallMm: number;
-  readonly rowFromEdgeMm: number;
 }
 
 /** The dimensions that every row of hoops has: cut, height, length covered, spacing, end offset, first row. */
-export function hoopDimensions(m: HoopMeasured): readonly Dimension[] {
+export function hoopDimensions(
+  a: { readonly rowFromEdgeMm: number },
+  site: BuildSite,
+  m: HoopMeasured,
+): readonly Dimension[] {
   const { hoop, cutMm } = m.sprung;
   const first = m.xs[0] ?? 0;
   const last = m.xs[m.xs.length - 1] ?? 0;
   const second = m.xs[1] ?? last;
   const middle = m.footY + hoop.spanMm / 2;
   const crownZ = m.footZ + hoop.heightMm;
-  const leader: Vec3 = [first, middle + hoop.spanMm * 0.3, m.footZ + hoop.heightMm * 0.85];
-  const typed = (
-    id: string,
-    label: string,
-    view: Dimension['view'],
-    side: Dimension['side'],
-    row: number,
-    from: Vec3,
-    to: Vec3,
-    valueMm: number,
-  ): Dimension => ({ id, label, view, side, row, from, to, valueMm, typed: true });
+  const tape: Vec3 = [first, middle + hoop.spanMm * 0.3, m.footZ + hoop.heightMm * 0.85];
   return [
-    typed('pipeLength', 'hoop, cut', 'end', 'leader', 0, leader, leader, cutMm),
-    typed(
-      'height',
-      m.heightLabel,
-      'end',
-      'right',
-      1,
-      [first, middle, m.baseZ],
-      [first, middle, crownZ],
-      crownZ - m.baseZ,
-    ),
-    typed('spacing', 'hoop to hoop', 'side', 'below', 1, [first, 0, 0], [second, 0, 0], second - first),
-    typed('coverLength', m.coverLabel, 'side', 'below', 2, [m.startMm, 0, 0], [m.endMm, 0, 0], m.endMm - m.startMm),
-    typed('endOffset', 'end offset', 'plan', 'below', 1, [m.offsetFromMm, 0, 0], [first, 0, 0], first - m.offsetFromMm),
-    typed(
-      'rowFromEdge',
-      'first row',
-      'plan',
-      'right',
-      1,
-      [last, m.wallMm, 0],
-      [last, m.wallMm + m.rowFromEdgeMm, 0],
-      m.rowFromEdgeMm,
-    ),
+    leader('pipeLength', 'hoop, cut', 'end', tape, cutMm),
+    endHeight('height', m.heightLabel, 'right', [first, middle], [m.baseZ, crownZ]),
+    dimension('spacing', 'hoop to hoop', 'side', 'below', 1, [first, 0, 0], [second, 0, 0]),
+    dimension('coverLength', m.coverLabel, 'side', 'below', 2, [m.startMm, 0, 0], [m.endMm, 0, 0]),
+    dimension('endOffset', 'end offset', 'plan', 'below', 1, [m.offsetFromMm, 0, 0], [first, 0, 0]),
+    rowDimension(a, site, last),
   ];
 }

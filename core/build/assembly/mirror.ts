@@ -41,7 +41,6 @@ export function mirrored(a: Said, widthMm: number): Said {
       reachedFrom: o.reachedFrom === 'near' ? 'far' : o.reachedFrom === 'far' ? 'near' : o.reachedFrom,
     })),
     under: a.under.map((p) => ({ y: widthMm - p.y, z: p.z })).reverse(),
-    crop: { ...a.crop, rowYsMm: a.crop.rowYsMm.map((y) => widthMm - y).sort((p, q) => p - q) },
     dimensions: a.dimensions.map((d) => {
       if (d.view === 'side') return d;
       const side = d.view === 'end' && d.side in OTHER ? OTHER[d.side as keyof typeof OTHER] : d.side;

@@ -238,7 +238,10 @@ export interface Contact {
 export type Fixing = 'weights' | 'clips' | 'battens' | 'channel' | 'staples';
 
 /** What a family says: everything else of an assembly is worked out of it, once for all families. */
-export interface Said extends Omit<Assembly, 'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'steps'> {
+export interface Said extends Omit<
+  Assembly,
+  'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'crop' | 'steps'
+> {
   readonly footing: Omit<Footing, 'holdDowns'>;
   readonly steps: readonly SaidStep[];
 }

@@ -15,10 +15,7 @@ const answers = {
     resets: { depthMm: 200 },
     against: (value, catalog) => (value === 'soil' && catalog.crop.size === 0 ? 'must be rods' : undefined),
   }),
-  hoops: count('Hoops', [2, 9], 4, {
-    when: { feet: ['rods', 'soil'] },
-    changes: { hoops: (change) => change.count },
-  }),
+  hoops: count('Hoops', [2, 9], 4, { when: { feet: ['rods', 'soil'] }, changes: { hoops: (change) => change.count } }),
   tails: count('Tails', [1, 3], 1, { when: { feet: 'soil' } }),
   depthMm: dimensioned(between(100, 900), 203.2, 'depth', {
     changes: { higher: ({ byMm }, value) => (value + byMm > 800 ? undefined : value + byMm) },

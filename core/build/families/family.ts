@@ -7,8 +7,10 @@ import type { Extra } from '../answers/place';
 import * as z from 'zod/mini';
 import { issueFaults } from '../../base/issues';
 import { type Result, fail, ok } from '../../base/result';
+import type { Crop } from '../../catalog/crops';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { BuildSite } from '../../site/buildSite';
+import { cropUnder } from '../assembly/crop';
 import type { Assembly, Said } from '../assembly/types';
 import type { Answers, Asked, Change, Chosen, Declared, Question } from '../answers/asked';
 
@@ -153,10 +155,13 @@ export function family<D extends Declared>(recipe: Recipe<D>): Family {
       const kept = schema.parse(answers);
       const chosen = Object.fromEntries(declared.map(([id, a]) => [id, a.chosen(kept[id], site.catalog)]));
       const built = recipe.assemble(chosen as Chosen<D>, site);
-      // Extra warmth goes into any cover, so it is put in once for all.
       if (!built.ok) return built;
+      // Extra warmth and a crop go into any cover, so they are put in once for all.
       const said = withExtra(built.value, kept['extra'] as Extra);
-      return possible(assembled(site.catalog.halves === 'middle' ? halved(said) : said, site));
+      return possible({
+        ...assembled(site.catalog.halves === 'middle' ? halved(said) : said, site),
+        crop: cropUnder(site, chosen['crop'] as Crop, kept['rowFromEdgeMm'] as number, said.under),
+      });
     },
   });
 }

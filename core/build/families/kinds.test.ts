@@ -192,10 +192,7 @@ describe('walk-in hoop house', () => {
     const s = at(96, 48);
     expect(
       familyOf('walk-in').dimension(familyOf('walk-in').defaults(s), 'width', 6000, { site: s, assembly: undefined }),
-    ).toMatchObject({
-      ok: false,
-      faults: [{ field: 'width', message: expect.stringContaining('14 ft') as string }],
-    });
+    ).toMatchObject({ ok: false, faults: [{ field: 'width', message: expect.stringContaining('14 ft') as string }] });
     expect(fault('walk-in', s, { doorHeightMm: 2200, sidewallMm: 300 })).toBe('doorHeightMm');
     expect(fault('walk-in', s, { crossTies: 2, sidewallMm: 300, doorHeightMm: 1500 })).toBe('crossTies');
   });

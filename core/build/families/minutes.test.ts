@@ -6,14 +6,7 @@ import { FAMILY_KEYS } from '.';
 
 /** Ten to begin; six a board, two a pipe to cut; four to put a piece where it goes; six to bend one; 25 a sheet. */
 const CASES: Readonly<Record<string, Readonly<Record<string, number>>>> = {
-  'staked-tunnel': {
-    cut: 10 + 13 * 2,
-    rods: 10,
-    bend: 4 * (6 + 4),
-    ridge: 10 + 4,
-    paint: 20,
-    cover: 25,
-  },
+  'staked-tunnel': { cut: 10 + 13 * 2, rods: 10, bend: 4 * (6 + 4), ridge: 10 + 4, paint: 20, cover: 25 },
   // Holes: two feet of a hoop, 1.7 each.
   'wire-tunnel': { cut: 10 + 5 * 2, bend: 5 * 6, holes: 10 + 5 * 2 * 1.7, cover: 25 },
   'hinged-hoop-lid': {

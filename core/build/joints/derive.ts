@@ -116,11 +116,11 @@ function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
 }
 
 /**
- * Works out of what a family says all that follows from it: hardware, hold-downs, contacts, moving parts, ventilation, and what each
- * step takes.
+ * Works out of what a family says what follows from its joints and openings: hardware, hold-downs, contacts, moving parts, ventilation,
+ * and what each step takes.
  * @throws when a joint is of no kind
  */
-export function assembled(said: Said, ground: Ground): Assembly {
+export function assembled(said: Said, ground: Ground): Omit<Assembly, 'crop'> {
   const { joints, openings } = said;
   return {
     ...said,

@@ -1,10 +1,4 @@
 import type { Kind } from './kind';
 
 /** A strip notched at both ends that holds a lid half open: nothing is bought but the strip. */
-export const prop: Kind = {
-  name: ['prop', 'props'],
-  takes: () => [],
-  tools: ['saw'],
-  minutes: 8,
-  symbol: 'point',
-};
+export const prop: Kind = { name: ['prop', 'props'], takes: () => [], tools: ['saw'], minutes: 8, symbol: 'point' };

@@ -85,10 +85,7 @@ function fewest(places: readonly number[], s: Section, leastMm: number): readonl
  * A straight run along x as one member, or as several with every joint on a hoop when no bar is long enough.
  * Pipes get a coupler at each joint, boards two plates.
  */
-export function straightRun(run: Run): {
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
-} {
+export function straightRun(run: Run): { readonly members: readonly Member[]; readonly joints: readonly Joint[] } {
   const s = run.section;
   const [x0, y, z] = run.from;
   const x1 = run.to[0];

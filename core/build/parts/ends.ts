@@ -213,9 +213,7 @@ export function plywoodJoints(
       'End hoops to the plywood',
       [...panels, ...endHoops],
       clipPlaces(endHoops, f.eachEnd),
-      {
-        with: { holds: 'nothing' },
-      },
+      { with: { holds: 'nothing' } },
     ),
     ...joint('edgeGuard', 'edges guarded', 'Over both plywood edges', panels, edges, {
       count: Math.ceil((2 * f.curveMm) / 1000),

@@ -224,11 +224,13 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
  * @param overMm how far the cover stands out past the frame at each end
  */
 export function frameDimensions(
+  a: { readonly rowFromEdgeMm: number },
+  site: BuildSite,
   f: HoopFrame,
   overMm: number,
-  said: Pick<HoopMeasured, 'baseZ' | 'heightLabel' | 'coverLabel' | 'wallMm' | 'rowFromEdgeMm'>,
+  said: Pick<HoopMeasured, 'baseZ' | 'heightLabel' | 'coverLabel'>,
 ): readonly Dimension[] {
-  return hoopDimensions({
+  return hoopDimensions(a, site, {
     ...said,
     sprung: f,
     xs: f.xs,

@@ -39,10 +39,7 @@ export function mountAnswers<K extends string>(held: Words<K>, first: NoInfer<K>
   );
   const side = choice(
     'Hinged on',
-    {
-      far: ['Far side', 'You open it from the near side.'],
-      near: ['Near side', 'You open it from the far side.'],
-    },
+    { far: ['Far side', 'You open it from the near side.'], near: ['Near side', 'You open it from the far side.'] },
     'far',
     { when: hinged },
   );

@@ -17,7 +17,6 @@ import { thicknessMm } from '../../catalog/sections';
 import type { BuildSite } from '../../site/buildSite';
 import { MM_PER_INCH } from '../../base/length';
 import { BARE } from '../assembly/bare';
-import { cropUnder } from '../assembly/crop';
 import { hoopDimensions } from '../assembly/hoopDimensions';
 import { underHoop } from './hoops';
 import { type Point2, pathLength, sweptFaces } from '../../base/geometry';
@@ -114,14 +113,8 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     sleeves: parts.sleeves,
     under,
     reachMm: [first, last],
-    footing: {
-      on: parts.on,
-      stiff: false,
-      lengthMm: run,
-      widthMm: spanMm,
-    },
+    footing: { on: parts.on, stiff: false, lengthMm: run, widthMm: spanMm },
     fixing: 'weights',
-    crop: cropUnder(site.bed, site.survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       ...underLine(cover, aboveWall(row.run, site), { lengthMm: run, widthMm: spanMm, heightMm: rise }),
       loose: true,
@@ -130,7 +123,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     dimensions: [
       ...parts.dimensions,
       ...(lying.length > 0 ? [skirtDimension(a.skirtMm, row.run, first)] : []),
-      ...hoopDimensions({
+      ...hoopDimensions(a, site, {
         sprung: row.hoop,
         xs,
         footY,
@@ -141,8 +134,6 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
         endMm: row.coverMm[1],
         coverLabel: 'covered',
         offsetFromMm: row.startMm,
-        wallMm: site.bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
       }),
     ],
     steps: parts.steps(hold.joints, hold.bars),

@@ -10,7 +10,7 @@ import { solveHoop } from '../hoop/elastica';
 import type { Elastica } from '../hoop/types';
 import { type Result, fail, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
-import { cropUnder, soilZ } from '../assembly/crop';
+import { soilZ } from '../assembly/crop';
 import { hoopMembers, outerFace, underHoop } from './hoops';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
 import { sheetRun } from '../assembly/sheetRun';
@@ -141,7 +141,6 @@ export function nest(outer: Said, a: Nested, site: BuildSite, inLid?: InLid): Re
         )
       : outer.openings,
     under,
-    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: { ...outer.enclosure, skins: doubled(outer.enclosure, cover) },
     steps: [
       ...outer.steps,

@@ -5,8 +5,7 @@ import type { Section } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { crossBoards } from '../../parts/crossBoards';
-import { cropUnder } from '../../assembly/crop';
-import { alongBed, dimension, leader } from '../../assembly/dimension';
+import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { endSheets, fastened, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { hoopPlaces } from '../../parts/hoops';
 import { type Point2, type Vec3 } from '../../../base/geometry';
@@ -201,10 +200,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
       'Top of the ridge and outer edges of the end legs',
       [...ridgeRun.members, ...endLegs],
       [],
-      {
-        count: 3,
-        with: { how: a.edge },
-      },
+      { count: 3, with: { how: a.edge } },
     ),
     ...fastened(a.fixing, {
       sheets: sheets.slice(0, 1),
@@ -225,9 +221,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
             'Flaps along the top of the end triangles',
             [...flaps, ...endLegs],
             topsAt.slice(0, 2),
-            {
-              count: 2 * Math.ceil((2 * legTopLength(legs)) / 150),
-            },
+            { count: 2 * Math.ceil((2 * legTopLength(legs)) / 150) },
           ),
           ...joint(
             'bag',
@@ -235,9 +229,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
             'Two on each end flap',
             flaps,
             endLegs.flatMap((m) => endsOf([m]).slice(0, 1)),
-            {
-              with: { holds: 'nothing' },
-            },
+            { with: { holds: 'nothing' } },
           ),
           ...joint('rope', 'flap ties', 'Ties that hold the flaps rolled up', flaps, topsAt.slice(0, 2), { count: 4 }),
         ]
@@ -286,28 +278,14 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     ],
     under,
     reachMm: [x0, x1],
-    footing: {
-      on: 'wall',
-      stiff: true,
-      lengthMm: x1 - x0,
-      widthMm: width,
-    },
+    footing: { on: 'wall', stiff: true, lengthMm: x1 - x0, widthMm: width },
     fixing: a.fixing,
-    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: underLine(a.cover, line, { lengthMm: x1 - x0, widthMm: width, heightMm: rise }),
     dimensions: [
-      dimension('frameWidth', 'frame', 'end', 'below', 1, [first, 0, 0], [first, width, 0], false),
-      dimension('height', 'ridge above the wall', 'end', 'left', 1, [first, 0, z0], [first, 0, z0 + a.heightMm]),
+      endWidth('frameWidth', 'frame', first, [0, width], false),
+      endHeight('height', 'ridge above the wall', 'left', [first, 0], [z0, z0 + a.heightMm]),
       leader('legLength', 'leg, long points', 'end', middleOfLeg, legLength, false),
-      ...alongBed({
-        x0,
-        x1,
-        label: 'frame',
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-        xs,
-        spacingLabel: 'leg to leg',
-      }),
+      ...alongBed(a, site, [x0, x1], 'frame', { xs, label: 'leg to leg' }),
     ],
     steps: aFrameSteps(a, {
       legs,

@@ -66,9 +66,7 @@ test('three triangles, its ends folded and its film in channel', () => {
         'T1 T2': ['1x4 treated', 44 - (2 * 3.5 * half) / high],
         'A1 A2': ['1x4 treated', 128],
       },
-      sheets: {
-        S1: { across: [2 * (3.5 + Math.hypot(leg - 3.5, 0.75)) + 1.5, 6, 2], along: [128, 2 * high, 2 * 6] },
-      },
+      sheets: { S1: { across: [2 * (3.5 + Math.hypot(leg - 3.5, 0.75)) + 1.5, 6, 2], along: [128, 2 * high, 2 * 6] } },
       hardware: [
         [6 * 2, 'screw-3', 'Two through the ridge'],
         [2 * 2 * 2, 'screw-1-5/8', 'Foot ties'],

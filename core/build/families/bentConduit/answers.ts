@@ -12,10 +12,7 @@ import { edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
 import { mountAnswers } from '../../parts/hungWhole';
 
 /** Centre-line bend radius of the jig or bender for each conduit, mm. */
-const BEND_RADIUS: Readonly<Record<string, number>> = {
-  'emt-1/2': 4.625 * MM_PER_INCH,
-  'emt-3/4': 5.5 * MM_PER_INCH,
-};
+const BEND_RADIUS: Readonly<Record<string, number>> = { 'emt-1/2': 4.625 * MM_PER_INCH, 'emt-3/4': 5.5 * MM_PER_INCH };
 /** Centre-line bend radius that a conduit gets, mm. */
 export const bendRadiusMm = (pipe: Section): number => BEND_RADIUS[shippedKey(pipe)] ?? 120;
 

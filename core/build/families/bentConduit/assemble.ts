@@ -4,8 +4,7 @@ import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
 import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
-import { cropUnder } from '../../assembly/crop';
-import { dimension } from '../../assembly/dimension';
+import { endHeight, endWidth } from '../../assembly/dimension';
 import { plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
 import {
   type FramedCover,
@@ -131,13 +130,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       endBattens: false,
       corner: { screw: 'screw-3', each: 3 },
     },
-    {
-      y0: 0,
-      width,
-      z0: bed.wall.heightMm,
-      endMm: ply,
-      bent: (spanMm) => bend(a, spanMm),
-    },
+    { y0: 0, width, z0: bed.wall.heightMm, endMm: ply, bent: (spanMm) => bend(a, spanMm) },
     site,
   );
   if (!found.ok) return found;
@@ -169,12 +162,10 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       : undefined;
   const joints = [...own, ...(hung?.joints ?? [])];
   const x = f.xs[0] ?? f.x0;
-  const dims = frameDimensions(f, ply, {
+  const dims = frameDimensions(a, site, f, ply, {
     baseZ: f.railTop,
     heightLabel: 'crown above the rail',
     coverLabel: 'frame',
-    wallMm: bed.wall.thicknessMm,
-    rowFromEdgeMm: a.rowFromEdgeMm,
   }).map((d) => (d.id === 'pipeLength' ? { ...d, label: 'conduit, cut' } : d));
   return nest(
     {
@@ -192,30 +183,16 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       arches: [{ ...f.arch, ridge: furring.members.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
       under: f.under,
       reachMm: [f.x0 + f.t, f.x1 - f.t],
-      footing: {
-        on: 'wall',
-        stiff: true,
-        lengthMm: length,
-        widthMm: width,
-      },
+      footing: { on: 'wall', stiff: true, lengthMm: length, widthMm: width },
       fixing: a.fixing,
-      crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, f.under),
       enclosure: withFirmEnds(
         underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
         panels,
         site.catalog,
       ),
       dimensions: [
-        dimension('frameWidth', 'frame', 'end', 'below', 1, [x, 0, 0], [x, width, 0], false),
-        dimension(
-          'shoulder',
-          'shoulder above the rail',
-          'end',
-          'left',
-          1,
-          [x, f.footY, f.railTop],
-          [x, f.footY, f.railTop + a.shoulderMm],
-        ),
+        endWidth('frameWidth', 'frame', x, [0, width], false),
+        endHeight('shoulder', 'shoulder above the rail', 'left', [x, f.footY], [f.railTop, f.railTop + a.shoulderMm]),
         ...dims,
       ],
       steps: bentSteps(a, { f, hoops, rails, furring: furring.members, sheets, panels, joints, set, hung }),

@@ -6,8 +6,7 @@ import { coverMaterial } from '../../../catalog/catalog';
 import type { Vec3 } from '../../../base/geometry';
 import { BARE } from '../../assembly/bare';
 import { crossBoards } from '../../parts/crossBoards';
-import { cropUnder } from '../../assembly/crop';
-import { alongBed, dimension } from '../../assembly/dimension';
+import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { endsOf, piece } from '../../assembly/pieces';
 import { packerWork, setOnBed } from '../../parts/frameSteps';
@@ -131,9 +130,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
       `Pocket boards to the ${inFront ? 'front' : 'back'} plate`,
       [...pockets, ...(inFront ? walls.front : walls.back)],
       endsOf(pockets).filter((_, i) => i % 2 === 0),
-      {
-        with: { screw: 'screw-1-5/8' },
-      },
+      { with: { screw: 'screw-1-5/8' } },
     ),
     ...across.joints,
     ...lids.joints,
@@ -171,14 +168,8 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     spans: lids.spans,
     under,
     reachMm: [x0 + gap, x1 - gap],
-    footing: {
-      on: 'wall',
-      stiff: true,
-      lengthMm: length,
-      widthMm: depth,
-    },
+    footing: { on: 'wall', stiff: true, lengthMm: length, widthMm: depth },
     fixing: 'battens',
-    crop: cropUnder(bed, depth, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       skins: [
         { cover: coverMaterial(site.catalog, 'film-double'), m2: (perimeter * mean) / 1e6 },
@@ -189,18 +180,10 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
       heightM: a.backMm / 1000,
     },
     dimensions: [
-      dimension('boxWidth', 'frame', 'end', 'below', 1, [x0, 0, 0], [x0, depth, 0], false),
-      dimension('front', 'front', 'end', 'left', 1, [x0, 0, z0], [x0, 0, z0 + a.frontMm]),
-      dimension('backHeight', 'back', 'end', 'right', 1, [x0, depth, z0], [x0, depth, z0 + a.backMm]),
-      ...alongBed({
-        x0,
-        x1,
-        label: 'frame',
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-        xs: [],
-        spacingLabel: '',
-      }),
+      endWidth('boxWidth', 'frame', x0, [0, depth], false),
+      endHeight('front', 'front', 'left', [x0, 0], [z0, z0 + a.frontMm]),
+      endHeight('backHeight', 'back', 'right', [x0, depth], [z0, z0 + a.backMm]),
+      ...alongBed(a, site, [x0, x1], 'frame'),
     ],
     steps: doubleWallSteps(a, { walls, braces, lids, pockets, crossBoards: across.members, sheets, joints, set, hung }),
     remarks: [],

@@ -2,8 +2,7 @@ import { underLine } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
-import { cropUnder } from '../../assembly/crop';
-import { alongBed, dimension, leader } from '../../assembly/dimension';
+import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { endSheets, flapJoints, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { guardPvc } from '../../parts/guard';
 import { hoopPlaces } from '../../parts/hoops';
@@ -55,10 +54,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const corner: Fitting = 'three-way';
   const base = (i: number, y: number): Knot => ({ at: [xs[i] ?? 0, y, baseZ], fitting: end(i) ? corner : 'tee' });
   const eave = (i: number, y: number): Knot => ({ at: [xs[i] ?? 0, y, eaveZ], fitting: 'elbow-45' });
-  const ridge = (i: number): Knot => ({
-    at: [xs[i] ?? 0, (y0 + y1) / 2, ridgeZ],
-    fitting: ridgeFitting(i, n),
-  });
+  const ridge = (i: number): Knot => ({ at: [xs[i] ?? 0, (y0 + y1) / 2, ridgeZ], fitting: ridgeFitting(i, n) });
   const sides = [y0, y1];
   const posts = xs.flatMap((_, i) =>
     sides.map((y, k) => between(a.pipe, `P${2 * i + k + 1}`, 'Post', base(i, y), eave(i, y))),
@@ -163,38 +159,15 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
     ],
     under,
     reachMm: [x0, x1],
-    footing: {
-      on: 'wall',
-      stiff: true,
-      lengthMm: length,
-      widthMm: survey.frameOn.widthMm,
-    },
+    footing: { on: 'wall', stiff: true, lengthMm: length, widthMm: survey.frameOn.widthMm },
     fixing: 'clips',
-    crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: underLine(a.cover, line, { lengthMm: length, widthMm: span, heightMm: rise }),
     dimensions: [
-      dimension('span', 'centre to centre', 'end', 'below', 1, [first, y0, 0], [first, y1, 0], false),
-      dimension('eave', 'eave above the base', 'end', 'left', 1, [first, y0, baseZ], [first, y0, eaveZ]),
-      dimension(
-        'ridgeHeight',
-        'ridge above the base',
-        'end',
-        'right',
-        1,
-        [first, top.y, baseZ],
-        [first, top.y, ridgeZ],
-        false,
-      ),
+      endWidth('span', 'centre to centre', first, [y0, y1], false),
+      endHeight('eave', 'eave above the base', 'left', [first, y0], [baseZ, eaveZ]),
+      endHeight('ridgeHeight', 'ridge above the base', 'right', [first, top.y], [baseZ, ridgeZ], false),
       leader('rafter', 'rafter, cut', 'end', [first, (top.y + y1) / 2, (eaveZ + ridgeZ) / 2], rafter, false),
-      ...alongBed({
-        x0: startMm,
-        x1: endMm,
-        label: 'covered',
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-        xs,
-        spacingLabel: 'frame to frame',
-      }),
+      ...alongBed(a, site, [startMm, endMm], 'covered', { xs, label: 'frame to frame' }),
     ],
     steps: gableSteps(a, { baseRails, endRails, posts, rafters, ridges, sheets, joints }),
     remarks: [],

@@ -21,9 +21,7 @@ test('a gable of pipe and fittings over 128 x 44 in, worked by hand', () => {
         'Q1..Q10': ['pvc-3/4', (span / 2) * Math.SQRT2 - straight - half],
         'R1..R4': ['pvc-3/4', run / 4 - 2 * straight],
       },
-      sheets: {
-        S1: { across: [over, 2 * 6, 2], along: [run + od, 2 * (od / 2 + rise + od / 2), 2 * 6] },
-      },
+      sheets: { S1: { across: [over, 2 * 6, 2], along: [run + od, 2 * (od / 2 + rise + od / 2), 2 * 6] } },
       hardware: [
         [4 + 2, 'three-way', 'Four corners'],
         [2 * 3, 'tee', 'Base rails'],
@@ -72,11 +70,7 @@ test('three frames of 1 in pipe pushed together over 96 x 48 in, clipped at ever
         'Q1..Q6': ['pvc-1', slope - straight - half],
         'R1 R2': ['pvc-1', run / 2 - 2 * straight],
       },
-      sheets: {
-        S1: { across: [over, 2 * 6, 2], along: [run + od, 2 * 4] },
-        S2: flap,
-        S3: flap,
-      },
+      sheets: { S1: { across: [over, 2 * 6, 2], along: [run + od, 2 * 4] }, S2: flap, S3: flap },
       hardware: [
         [4 + 2, 'three-way', 'Four corners'],
         [2, 'tee', 'Base rails'],

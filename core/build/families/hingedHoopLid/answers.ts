@@ -72,10 +72,7 @@ export const answers = {
   ),
   hinges: choice(
     'Hinged on',
-    {
-      far: ['Far side', 'You open it from the near side.'],
-      near: ['Near side', 'You open it from the far side.'],
-    },
+    { far: ['Far side', 'You open it from the near side.'], near: ['Near side', 'You open it from the far side.'] },
     'far',
   ),
   latches: latches('Latches', 12),

@@ -2,7 +2,6 @@ import { underLine, withFirmEnds } from '../../assembly/enclosure';
 import type { Elastica } from '../../hoop/types';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
-import { cropUnder } from '../../assembly/crop';
 import { buildFrame, withHoles } from '../../parts/frame';
 import { firmEnds, ventOpenings } from '../../parts/ends';
 import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
@@ -187,17 +186,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
     side: Dimension['side'],
     to: Dimension['to'],
     valueMm: number,
-  ): Dimension => ({
-    id,
-    label,
-    view: 'end',
-    side,
-    row: 1,
-    from: [first, 0, 0],
-    to,
-    valueMm,
-    typed: false,
-  });
+  ): Dimension => ({ id, label, view: 'end', side, row: 1, from: [first, 0, 0], to, valueMm, typed: false });
 
   return nest(
     {
@@ -237,14 +226,8 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       ],
       under,
       reachMm: [x0 + t, x1 - t],
-      footing: {
-        on: 'wall',
-        stiff: true,
-        lengthMm: length,
-        widthMm: width,
-      },
+      footing: { on: 'wall', stiff: true, lengthMm: length, widthMm: width },
       fixing: 'battens',
-      crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
       enclosure: withFirmEnds(
         underLine(a.cover, line, { lengthMm: length, widthMm: width, heightMm: rise }),
         panels,
@@ -253,7 +236,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       dimensions: [
         fixed('frameWidth', 'frame', 'below', [first, width, 0], width),
         fixed('wallHeight', 'bed wall', 'left', [first, 0, z0], z0),
-        ...hoopDimensions({
+        ...hoopDimensions(a, site, {
           sprung: sprung.value,
           xs,
           footY,
@@ -264,8 +247,6 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
           endMm: x1 + ply,
           coverLabel: 'frame',
           offsetFromMm: x0,
-          wallMm: bed.wall.thicknessMm,
-          rowFromEdgeMm: a.rowFromEdgeMm,
         }),
       ],
       steps: lidSteps(a, { frame, panels, hoops, ridge, sides, joints, spacingMm, survey, sheets }),

@@ -92,9 +92,7 @@ function tiedPurlins(
         'Both sides at a third of the height, with a turn round every hoop',
         hoops,
         places,
-        {
-          count: Math.ceil((2 * (last - first + xs.length * Math.PI * thicknessMm(a.pipe) + 600)) / 1000),
-        },
+        { count: Math.ceil((2 * (last - first + xs.length * Math.PI * thicknessMm(a.pipe) + 600)) / 1000) },
       ),
     };
   const r = thicknessMm(a.pipe) / 2;

@@ -3,8 +3,7 @@ import { stiffSheet } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
-import { cropUnder } from '../../assembly/crop';
-import { alongBed, dimension, leader } from '../../assembly/dimension';
+import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import type { DriftedOn } from '../../assembly/rows';
 import type { Said } from '../../assembly/types';
@@ -96,17 +95,19 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         drift: drifted('slope'),
         asked: rafters,
       },
-      ...frame.header.slice(0, 1).map((m) => ({
-        tags: [m.tag],
-        what: 'Front header',
-        section: m.section,
-        across: 'width' as const,
-        spanMm: (x1 - x0) / a.lids,
-        loadWidthMm: width / 2,
-        slopeDeg: 0,
-        gable: false,
-        drift: drifted('far end'),
-      })),
+      ...frame.header
+        .slice(0, 1)
+        .map((m) => ({
+          tags: [m.tag],
+          what: 'Front header',
+          section: m.section,
+          across: 'width' as const,
+          spanMm: (x1 - x0) / a.lids,
+          loadWidthMm: width / 2,
+          slopeDeg: 0,
+          gable: false,
+          drift: drifted('far end'),
+        })),
     ],
     spans:
       a.glazing === 'film'
@@ -124,7 +125,6 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
     reachMm: [x0, x1],
     footing: { on: 'wall', stiff: true, lengthMm: x1 - x0, widthMm: width },
     fixing: 'battens',
-    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       skins: [
         {
@@ -137,17 +137,9 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
       heightM: a.backMm / 1000,
     },
     dimensions: [
-      dimension('boxWidth', 'front to wall', 'end', 'below', 1, [x0, 0, 0], [x0, width, 0], false),
-      dimension('front', 'header above the bed', 'end', 'left', 1, [x0, 0, z0], [x0, 0, z0 + a.frontMm]),
-      dimension(
-        'backHeight',
-        'wall plate above the bed',
-        'end',
-        'right',
-        1,
-        [x0, width, z0],
-        [x0, width, z0 + a.backMm],
-      ),
+      endWidth('boxWidth', 'front to wall', x0, [0, width], false),
+      endHeight('front', 'header above the bed', 'left', [x0, 0], [z0, z0 + a.frontMm]),
+      endHeight('backHeight', 'wall plate above the bed', 'right', [x0, width], [z0, z0 + a.backMm]),
       leader(
         'rafterLength',
         'rafter, long points',
@@ -156,15 +148,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         frame.rafters[0]?.lengthMm ?? 0,
         false,
       ),
-      ...alongBed({
-        x0,
-        x1,
-        label: 'frame',
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-        xs,
-        spacingLabel: 'rafter to rafter',
-      }),
+      ...alongBed(a, site, [x0, x1], 'frame', { xs, label: 'rafter to rafter' }),
     ],
     steps: leanToSteps(a, { frame, skin, shutters, crossBoards: across.members, joints, survey, slopeDeg }),
     remarks: [

@@ -203,9 +203,7 @@ export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: nu
         'Front sill to the end sills',
         [...sill.members, ...endSills],
         endSills.flatMap((m) => endsOf([m]).slice(0, 1)),
-        {
-          with: { screw: 'screw-3' },
-        },
+        { with: { screw: 'screw-3' } },
       ),
       ...joint(
         'buttScrew',
@@ -228,9 +226,7 @@ export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: nu
         'Sills to the bed wall',
         [...sill.members, ...endSills],
         roundBox([x0, x1, 0, width, z0], a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200))),
-        {
-          ask: 'anchors',
-        },
+        { ask: 'anchors' },
       ),
     ],
   });

@@ -39,9 +39,7 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
     'Cover to the wall: along the top and down both ends',
     [...f.plates, ...f.uprights],
     spread(at(x0, width), at(x1, width), 1000),
-    {
-      count: Math.ceil((x1 - x0 + 2 * high) / 1000),
-    },
+    { count: Math.ceil((x1 - x0 + 2 * high) / 1000) },
   );
   if (a.glazing !== 'film') {
     const sheet = stiffSheet(site.catalog, a.glazing);
@@ -189,9 +187,7 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
         'Film along every edge, until it is battened',
         [...sheets, ...framing],
         lines.flatMap(([from, to]) => spread(from, to, 300)),
-        {
-          count: Math.ceil((2 * (slopeMm + x1 - x0) + 2 * (2 * width + low + high)) / 150),
-        },
+        { count: Math.ceil((2 * (slopeMm + x1 - x0) + 2 * (2 * width + low + high)) / 150) },
       ),
       ...batteningOf(battens, [...sheets, ...f.rafters, ...f.plates, ...f.uprights]),
       ...wall,

@@ -3,8 +3,8 @@ import { evenly, joint } from '../../joints';
 import { treat } from '../../answers/bars';
 import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
-import { cropUnder, soilZ } from '../../assembly/crop';
-import { dimension } from '../../assembly/dimension';
+import { soilZ } from '../../assembly/crop';
+import { endWidth } from '../../assembly/dimension';
 import { firmEnds, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
 import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
@@ -98,38 +98,20 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       ],
       arches: [f.arch],
       pushedRails: [
-        {
-          tag: 'A1',
-          section: a.frame,
-          across: 'thickness',
-          freeLengthMm: f.frame.freeRailMm,
-          pushesAtMm: f.spacingMm,
-        },
+        { tag: 'A1', section: a.frame, across: 'thickness', freeLengthMm: f.frame.freeRailMm, pushesAtMm: f.spacingMm },
       ],
       under: f.under,
       reachMm: [f.x0 + f.t, f.x1 - f.t],
-      footing: {
-        on: inside ? 'inside the wall' : 'wall',
-        stiff: true,
-        lengthMm: length,
-        widthMm: width,
-      },
+      footing: { on: inside ? 'inside the wall' : 'wall', stiff: true, lengthMm: length, widthMm: width },
       fixing: a.fixing,
-      crop: cropUnder(bed, outer, a.crop, a.rowFromEdgeMm, f.under),
       enclosure: withFirmEnds(
         underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
         panels,
         site.catalog,
       ),
       dimensions: [
-        dimension('frameWidth', 'frame', 'end', 'below', 1, [x, f.y0, 0], [x, f.y0 + f.width, 0], false),
-        ...frameDimensions(f, ply, {
-          baseZ: f.footZ,
-          heightLabel: 'crown above feet',
-          coverLabel: 'cover',
-          wallMm: bed.wall.thicknessMm,
-          rowFromEdgeMm: a.rowFromEdgeMm,
-        }),
+        endWidth('frameWidth', 'frame', x, [f.y0, f.y0 + f.width], false),
+        ...frameDimensions(a, site, f, ply, { baseZ: f.footZ, heightLabel: 'crown above feet', coverLabel: 'cover' }),
       ],
       steps: liftOffSteps(a, f, { sheets, panels, joints, set, hung }),
       remarks: [],

@@ -43,10 +43,7 @@ export const answers = {
   ),
   caps: choice(
     'Cut wire ends',
-    {
-      capped: ['Sleeved', 'No bare wire against film or hand.'],
-      bare: ['Bare', 'They tear film and skin.'],
-    },
+    { capped: ['Sleeved', 'No bare wire against film or hand.'], bare: ['Bare', 'They tear film and skin.'] },
     'capped',
   ),
   straps: countOrAuto('Straps over it', [0, 60], (built) => {

@@ -5,8 +5,8 @@ import type { CoverMaterial } from '../../../catalog/types';
 import { placeExtent } from '../../answers/place';
 import { coverMaterial, section } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
-import { cropUnder, soilZ } from '../../assembly/crop';
-import { alongBed, dimension } from '../../assembly/dimension';
+import { soilZ } from '../../assembly/crop';
+import { alongBed, dimension, endHeight, endWidth } from '../../assembly/dimension';
 import { outerFace, underHoop } from '../../parts/hoops';
 import { PULL_MM } from '../../parts/hoopFrame';
 import { buildRidge, soilPosts } from '../../parts/ridge';
@@ -184,10 +184,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
           'Cut wire ends along the mesh',
           mesh,
           ends.flatMap((x) => places.map((q): Vec3 => [x, q.y, q.z])).slice(0, cutEnds),
-          {
-            count: cutEnds,
-            with: { of: 'wire', how: a.caps },
-          },
+          { count: cutEnds, with: { of: 'wire', how: a.caps } },
         )
       : []),
     ...joint(
@@ -203,10 +200,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       'Panels of mesh where they lap',
       mesh,
       laps.flatMap((x) => wires.map((q): Vec3 => [x, q.y, q.z])),
-      {
-        count: (count - 1) * a.squares,
-        with: { each: 1 },
-      },
+      { count: (count - 1) * a.squares, with: { each: 1 } },
     ),
     ...joint(
       'lacing',
@@ -214,10 +208,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       'Straps over the sheets',
       sheets,
       strapXs.map((x): Vec3 => [x, footY + spanMm / 2, footZ + rise]),
-      {
-        count: Math.ceil((straps * (pathLength(line) + 1200)) / 1000),
-        with: { screws: 0 },
-      },
+      { count: Math.ceil((straps * (pathLength(line) + 1200)) / 1000), with: { screws: 0 } },
     ),
     ...joint(
       'bag',
@@ -225,9 +216,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       'On both ends of every strap',
       sheets,
       strapXs.flatMap((x) => skirtLines(a.skirtMm, run).map(({ y, z }): Vec3 => [x, y, z])),
-      {
-        with: { what: 'bags on the straps' },
-      },
+      { with: { what: 'bags on the straps' } },
     ),
     ...joint(
       'bag',
@@ -237,10 +226,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       skirtLines(a.skirtMm, run)
         .flatMap(({ y, z }) => evenly([x0, y, z], [x1, y, z], Math.ceil(bags / 2)))
         .slice(0, bags),
-      {
-        ask: 'weights',
-        with: { what: 'weights on the skirts' },
-      },
+      { ask: 'weights', with: { what: 'weights on the skirts' } },
     ),
   ];
   const under = underHoop(hoop, wire, footY, footZ);
@@ -281,42 +267,19 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     ],
     under,
     reachMm: [x0, x1],
-    footing: {
-      on: 'soil',
-      stiff: false,
-      lengthMm: covered,
-      widthMm: spanMm,
-    },
+    footing: { on: 'soil', stiff: false, lengthMm: covered, widthMm: spanMm },
     fixing: 'weights',
-    crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       ...underLine(a.cover, aboveWall(run, site), { lengthMm: covered, widthMm: spanMm, heightMm: rise }),
       loose: true,
     },
     dimensions: [
-      dimension('span', 'span', 'end', 'below', 1, [x0, footY, footZ], [x0, footY + spanMm, footZ]),
+      endWidth('span', 'span', x0, [footY, footY + spanMm], true, footZ),
       ...(lying.length > 0 ? [skirtDimension(a.skirtMm, run, x0)] : []),
-      dimension('prong', 'prongs in the soil', 'end', 'left', 1, [x0, footY, footZ], [x0, footY, footZ - a.prongMm]),
-      dimension(
-        'archHeight',
-        'crown above the soil',
-        'end',
-        'right',
-        1,
-        [x0, footY + spanMm / 2, footZ],
-        [x0, footY + spanMm / 2, footZ + rise],
-        false,
-      ),
+      endHeight('prong', 'prongs in the soil', 'left', [x0, footY], [footZ, footZ - a.prongMm]),
+      endHeight('archHeight', 'crown above the soil', 'right', [x0, footY + spanMm / 2], [footZ, footZ + rise], false),
       dimension('mesh', 'mesh', 'side', 'below', 1, [x0, 0, 0], [x1, 0, 0], false),
-      ...alongBed({
-        x0: extent.value.startMm,
-        x1: extent.value.endMm,
-        label: 'bed covered',
-        wallMm: wall,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-        xs: [],
-        spacingLabel: '',
-      }),
+      ...alongBed(a, site, [extent.value.startMm, extent.value.endMm], 'bed covered'),
     ],
     steps: meshSteps(a, { mesh, sheets, joints, ridge, spanMm, squares, straps, riseMm: rise }),
     remarks: [],

@@ -110,9 +110,7 @@ export const answers = {
   extent,
   rowFromEdgeMm: rowFromEdge(7),
   /** null: as high as its board. */
-  frontMm: dimensioned(z.nullable(between(60, 900)), null, 'front', {
-    changes: { higher: higherBy('front') },
-  }),
+  frontMm: dimensioned(z.nullable(between(60, 900)), null, 'front', { changes: { higher: higherBy('front') } }),
   /** null: as high as its board, or two where one is no higher than the front. */
   backMm: dimensioned(z.nullable(between(90, 1200)), null, 'backHeight', {
     changes: { higher: higherBy('backHeight') },

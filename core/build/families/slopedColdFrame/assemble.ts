@@ -3,8 +3,7 @@ import { treat } from '../../answers/bars';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { crossBoards } from '../../parts/crossBoards';
-import { cropUnder } from '../../assembly/crop';
-import { alongBed, dimension } from '../../assembly/dimension';
+import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { hungLids } from '../../parts/hungLids';
 import { glazingCover } from '../../parts/glazing';
@@ -87,9 +86,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
       'Box to the bed wall',
       [...front, ...back],
       roundBox([x0, x1, y0, y0 + depth, z0], anchors),
-      {
-        ask: 'anchors',
-      },
+      { ask: 'anchors' },
     ),
   ];
   const assembly: Said = {
@@ -103,14 +100,8 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     spans: lids.spans,
     under,
     reachMm: [x0 + t, x1 - t],
-    footing: {
-      on: 'wall',
-      stiff: true,
-      lengthMm: length,
-      widthMm: depth,
-    },
+    footing: { on: 'wall', stiff: true, lengthMm: length, widthMm: depth },
     fixing: 'battens',
-    crop: cropUnder(bed, outer.widthMm, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 }],
       walls: [{ kind: 'board', thicknessMm: t, m2: wallM2 }],
@@ -119,18 +110,10 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
       heightM: backMm / 1000,
     },
     dimensions: [
-      dimension('boxWidth', 'box', 'end', 'below', 1, [x0, y0, 0], [x0, y0 + depth, 0], false),
-      dimension('front', 'front', 'end', 'left', 1, [x0, y0, z0], [x0, y0, z0 + frontMm]),
-      dimension('backHeight', 'back', 'end', 'right', 1, [x0, y0 + depth, z0], [x0, y0 + depth, z0 + backMm]),
-      ...alongBed({
-        x0,
-        x1,
-        label: 'box',
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-        xs: [],
-        spacingLabel: '',
-      }),
+      endWidth('boxWidth', 'box', x0, [y0, y0 + depth], false),
+      endHeight('front', 'front', 'left', [x0, y0], [z0, z0 + frontMm]),
+      endHeight('backHeight', 'back', 'right', [x0, y0 + depth], [z0, z0 + backMm]),
+      ...alongBed(a, site, [x0, x1], 'box'),
     ],
     steps: slopedSteps(a, { box: box.value, lids, crossBoards: across.members, joints, survey, soil: bed.soil }),
     remarks: [],

@@ -33,14 +33,7 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
       joints: [...feet, ...guard],
       on: a.feet === 'straps' ? 'wall' : 'soil',
       sleeves: rodded
-        ? [
-            {
-              outer: a.pipe,
-              inner: a.rod,
-              where: 'pipe over rod',
-              offers: STAKES.map((k) => section(site.catalog, k)),
-            },
-          ]
+        ? [{ outer: a.pipe, inner: a.rod, where: 'pipe over rod', offers: STAKES.map((k) => section(site.catalog, k)) }]
         : [],
       dimensions: [
         footDimension('span', 'span', row, row.spanMm),

@@ -3,8 +3,7 @@ import type { Vec3 } from '../../../base/geometry';
 import { coverMaterial } from '../../../catalog/catalog';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
-import { cropUnder } from '../../assembly/crop';
-import { alongBed, dimension } from '../../assembly/dimension';
+import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { piece } from '../../assembly/pieces';
 import { glazingCover } from '../../parts/glazing';
@@ -111,10 +110,7 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     'On the corners of the lids',
     lids.panels,
     [...rim, ...behind].slice(0, weights),
-    {
-      ask: 'weights',
-      with: { what: 'bricks on the lids' },
-    },
+    { ask: 'weights', with: { what: 'bricks on the lids' } },
   );
   const rope = joint(
     'rope',
@@ -159,14 +155,8 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     spans: lids.spans,
     under,
     reachMm: [x0, x1],
-    footing: {
-      on: 'ground',
-      stiff: false,
-      lengthMm: length,
-      widthMm: width + 2 * REST_MM,
-    },
+    footing: { on: 'ground', stiff: false, lengthMm: length, widthMm: width + 2 * REST_MM },
     fixing: 'weights',
-    crop: cropUnder(bed, width, a.crop, a.rowFromEdgeMm, under),
     enclosure: {
       skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 }],
       walls: [{ kind: 'straw', thicknessMm: BALE.wideMm, m2: (2 * (length + width) * Math.max(0, mean)) / 1e6 }],
@@ -175,36 +165,10 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
       heightM: (backZ + 50) / 1000,
     },
     dimensions: [
-      dimension('boxWidth', 'bed', 'end', 'below', 1, [x0, 0, 0], [x0, width, 0], false),
-      dimension(
-        'frontHeight',
-        'bales in front',
-        'end',
-        'left',
-        1,
-        [x0, -BALE.wideMm, 0],
-        [x0, -BALE.wideMm, frontZ],
-        false,
-      ),
-      dimension(
-        'backHeight',
-        'bales behind',
-        'end',
-        'right',
-        1,
-        [x0, width + BALE.highMm, 0],
-        [x0, width + BALE.highMm, backZ],
-        false,
-      ),
-      ...alongBed({
-        x0,
-        x1,
-        label: 'covered',
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-        xs: [],
-        spacingLabel: '',
-      }),
+      endWidth('boxWidth', 'bed', x0, [0, width], false),
+      endHeight('frontHeight', 'bales in front', 'left', [x0, -BALE.wideMm], [0, frontZ], false),
+      endHeight('backHeight', 'bales behind', 'right', [x0, width + BALE.highMm], [0, backZ], false),
+      ...alongBed(a, site, [x0, x1], 'covered'),
     ],
     steps: strawBaleSteps(a, { blocks, supports, lids, joints }),
     remarks: [],

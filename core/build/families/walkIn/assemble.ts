@@ -1,7 +1,6 @@
 import { underLine } from '../../assembly/enclosure';
 import { BARE } from '../../assembly/bare';
-import { cropUnder } from '../../assembly/crop';
-import { alongBed, dimension, leader } from '../../assembly/dimension';
+import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { guardPvc } from '../../parts/guard';
 import { straightRun } from '../../joints/runs';
 import { endsOf } from '../../assembly/pieces';
@@ -125,14 +124,8 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
     endBars: endBarsOf(ends, h),
     under: [{ y: h.y0, z: 0 }, ...h.under, { y: h.y1, z: 0 }],
     reachMm: [bed.wall.thicknessMm, survey.frameOn.lengthMm - bed.wall.thicknessMm],
-    footing: {
-      on: 'ground',
-      stiff: false,
-      lengthMm: length,
-      widthMm: width,
-    },
+    footing: { on: 'ground', stiff: false, lengthMm: length, widthMm: width },
     fixing: a.fixing,
-    crop: cropUnder(bed, survey.frameOn.widthMm, a.crop, a.rowFromEdgeMm, h.under),
     // The second layer lies inside the main sheet: over the roof alone where the curtains are apart.
     enclosure: underLine(
       a.cover,
@@ -151,36 +144,15 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
         h.cutMm,
         a.roof === 'sprung',
       ),
-      dimension('width', 'post to post', 'end', 'below', 1, [first, h.y0, 0], [first, h.y1, 0], h.bolts === undefined),
+      endWidth('width', 'post to post', first, [h.y0, h.y1], h.bolts === undefined),
       ...h.ties.slice(0, 1).map((tie) => {
         const z = endsOf([tie])[0]?.[2] ?? 0;
-        return dimension('tieHeight', 'cross tie', 'end', 'right', 2, [first, middle, 0], [first, middle, z]);
+        return endHeight('tieHeight', 'cross tie', 'right', [first, middle], [0, z], true, 2);
       }),
-      dimension('sidewall', 'sidewall', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, a.sidewallMm]),
-      ...(h.bolts
-        ? []
-        : [
-            dimension('postDepth', 'post in the ground', 'end', 'left', 1, [first, h.y0, 0], [first, h.y0, -h.depthMm]),
-          ]),
-      dimension(
-        'height',
-        'crown above the ground',
-        'end',
-        'right',
-        1,
-        [first, middle, 0],
-        [first, middle, h.crownZ],
-        a.roof === 'sprung',
-      ),
-      ...alongBed({
-        x0: h.x0,
-        x1: h.x1,
-        label: 'house',
-        wallMm: bed.wall.thicknessMm,
-        rowFromEdgeMm: a.rowFromEdgeMm,
-        xs: h.xs,
-        spacingLabel: 'hoop to hoop',
-      }).map((d) =>
+      endHeight('sidewall', 'sidewall', 'left', [first, h.y0], [0, a.sidewallMm]),
+      ...(h.bolts ? [] : [endHeight('postDepth', 'post in the ground', 'left', [first, h.y0], [0, -h.depthMm])]),
+      endHeight('height', 'crown above the ground', 'right', [first, middle], [0, h.crownZ], a.roof === 'sprung'),
+      ...alongBed(a, site, [h.x0, h.x1], 'house', { xs: h.xs, label: 'hoop to hoop' }).map((d) =>
         d.id === 'rowFromEdge'
           ? {
               ...d,

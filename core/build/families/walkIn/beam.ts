@@ -76,9 +76,7 @@ export function centreBeam(
         'Posts of the beam in the ground',
         posts,
         at.map((x): Vec3 => [x, y, 0]),
-        {
-          with: { set: 'dug', depthMm: BEAM_POST_DEEP_MM, holds: 'nothing' },
-        },
+        { with: { set: 'dug', depthMm: BEAM_POST_DEEP_MM, holds: 'nothing' } },
       ),
       ...joint(
         'plate',
@@ -86,9 +84,7 @@ export function centreBeam(
         'Posts to the beam, two plates each',
         [...posts, ...run.members],
         at.map((x): Vec3 => [x, y, topZ - deepMm]),
-        {
-          count: 2 * at.length,
-        },
+        { count: 2 * at.length },
       ),
       ...run.joints,
     ],

@@ -145,10 +145,7 @@ function straightHoops(a: WalkInAnswers, { xs, y0, y1, lapMm }: HoopLine): Resul
   const roof: RoofAt = { y0, y1, eaveZ: a.sidewallMm + eaveMm, ridgeZ: a.sidewallMm + gable.ridgeMm };
   const middle = (y0 + y1) / 2;
   const eave = (x: number, y: number): Knot => ({ at: [x, y, roof.eaveZ], fitting: 'elbow-45' });
-  const ridge = (i: number): Knot => ({
-    at: [xs[i] ?? 0, middle, roof.ridgeZ],
-    fitting: ridgeFitting(i, xs.length),
-  });
+  const ridge = (i: number): Knot => ({ at: [xs[i] ?? 0, middle, roof.ridgeZ], fitting: ridgeFitting(i, xs.length) });
   const frames = xs.map((x, i) => {
     const stubs = [y0, y1].map((y, k) =>
       piece(

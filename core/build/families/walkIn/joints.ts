@@ -109,9 +109,7 @@ function endJoints(a: WalkInAnswers, { house: h, ends, door, doors, doorSheets }
       'Frames of the ends',
       ends,
       ends.flatMap((m) => endsOf([m]).slice(0, 1)),
-      {
-        with: { screw: 'screw-3' },
-      },
+      { with: { screw: 'screw-3' } },
     ),
     ...joint('uStrap', 'studs', 'Studs to the end hoops, two each', [...studs, ...endHoops.flat()], tops, {
       count: 2 * studs.length,
@@ -130,9 +128,7 @@ function endJoints(a: WalkInAnswers, { house: h, ends, door, doors, doorSheets }
       'Three to a door',
       hung,
       hung.flatMap((m) => (m.shape.kind === 'straight' ? evenly(m.shape.from, m.shape.to, 3) : [])),
-      {
-        count: 3 * doors,
-      },
+      { count: 3 * doors },
     ),
     ...joint(
       'staple',
