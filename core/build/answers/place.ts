@@ -102,4 +102,10 @@ const warmth = choice(
 );
 /** Gardens from before it was asked have none. */
 export const extra = withDefault(warmth, 'none');
+/** What every family asks for beside its own: what stands under it, and what keeps it warmer. */
+export interface OfEveryCover {
+  readonly crop: ReturnType<typeof crop>;
+  readonly rowFromEdgeMm: ReturnType<typeof rowFromEdge>;
+  readonly extra: typeof extra;
+}
 export type Extra = 'none' | 'jugs' | 'stones' | 'blanket' | 'lights' | 'straw' | 'banked';

@@ -83,6 +83,69 @@ export interface Ventilation {
   readonly screened: boolean;
 }
 
+type Pieces = readonly { readonly tag: string }[];
+
+/** What is carried away whole, to reach in and in spring. @param at its middle, where it stands */
+export const liftedOff = (name: string, pieces: Pieces, at: Vec3, shut: string, people: 1 | 2): Opening => ({
+  name,
+  by: 'lift-off',
+  tags: pieces.map((p) => p.tag),
+  line: [at, [at[0], at[1], at[2] + 1000]],
+  travel: { mm: 1000 },
+  shut: [shut],
+  open: [],
+  reachedFrom: 'both sides',
+  screened: false,
+  lift: { motion: 'carried', extraKg: 0, people },
+});
+
+/** A side of a sheet, unclipped and lifted so far to reach in. @param foot where its edge lies */
+export const sideOf = (sheets: Pieces, foot: readonly [Vec3, Vec3], mm: number): Opening => ({
+  name: 'Side of the cover',
+  by: 'skirt',
+  tags: sheets.map((s) => s.tag),
+  line: foot,
+  travel: { mm },
+  shut: ['clips'],
+  open: [],
+  reachedFrom: 'both sides',
+  screened: false,
+});
+
+/** A whole cover as a lid: it leans back past upright when it stands open, degrees. */
+const WHOLE_OPEN_DEG = 100;
+
+/** A whole cover that turns about a long side of its bed. @param box its outside and its foot, mm */
+export const wholeLid = (
+  name: string,
+  pieces: Pieces,
+  box: { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number; readonly z0: number },
+  hinges: 'far' | 'near',
+  people: 1 | 2,
+  held: Pick<Opening, 'shut' | 'open'>,
+): Opening => {
+  const y = hinges === 'far' ? box.y1 : box.y0;
+  return {
+    name,
+    by: 'lid',
+    tags: pieces.map((p) => p.tag),
+    line: [
+      [box.x0, y, box.z0],
+      [box.x1, y, box.z0],
+    ],
+    travel: { deg: WHOLE_OPEN_DEG },
+    ...held,
+    reachedFrom: hinges === 'far' ? 'near' : 'far',
+    screened: false,
+    lift: {
+      motion: 'hinged',
+      extraKg: 0,
+      people,
+      hung: { alongMm: box.x1 - box.x0, reachMm: box.y1 - box.y0, pitchDeg: 0, opener: undefined },
+    },
+  };
+};
+
 /** A lid that stands open for air, degrees: propped half open, or as far as a wax opener pushes it. */
 const AIRING_DEG = 45;
 /** What a person leaves open for air of what can be opened: a door, a flap, a skirt or a side. */

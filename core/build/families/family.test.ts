@@ -4,22 +4,24 @@ import { SHIPPED } from '../../catalog/catalog';
 import { at, build } from '../../testing/site';
 import { choice, count, dimensioned } from '../answers/asked';
 import { between } from '../../base/schema';
-import { extra } from '../answers/place';
+import { crop, extra, rowFromEdge } from '../answers/place';
 import { type Recipe, family } from './family';
 
 const site = at(96, 48);
 /** A catalogue in which soil will not do. */
-const BARE_CATALOG = { ...SHIPPED, crop: new Map() };
+const BARE_CATALOG = { ...SHIPPED, halves: 'middle' as const };
 const answers = {
   feet: choice('Feet', { rods: ['Rods', ''], soil: ['Soil', ''] }, 'rods', {
     resets: { depthMm: 200 },
-    against: (value, catalog) => (value === 'soil' && catalog.crop.size === 0 ? 'must be rods' : undefined),
+    against: (value, catalog) => (value === 'soil' && catalog.halves === 'middle' ? 'must be rods' : undefined),
   }),
   hoops: count('Hoops', [2, 9], 4, { when: { feet: ['rods', 'soil'] }, changes: { hoops: (change) => change.count } }),
   tails: count('Tails', [1, 3], 1, { when: { feet: 'soil' } }),
   depthMm: dimensioned(between(100, 900), 203.2, 'depth', {
     changes: { higher: ({ byMm }, value) => (value + byMm > 800 ? undefined : value + byMm) },
   }),
+  crop: crop('spinach'),
+  rowFromEdgeMm: rowFromEdge(4),
   extra,
 };
 const recipe = (assemble: Recipe<typeof answers>['assemble']): Recipe<typeof answers> => ({
@@ -37,7 +39,15 @@ const first = toy.defaults(site);
 const here = { site, assembly: undefined };
 
 test('first answers are those declared, and the schema takes nothing else', () => {
-  expect(first).toEqual({ feet: 'rods', hoops: 4, tails: 1, depthMm: 203.2, extra: 'none' });
+  expect(first).toEqual({
+    feet: 'rods',
+    hoops: 4,
+    tails: 1,
+    depthMm: 203.2,
+    crop: 'spinach',
+    rowFromEdgeMm: 101.6,
+    extra: 'none',
+  });
   expect(toy.schema.safeParse(first).success).toBe(true);
   expect(toy.schema.safeParse({ ...first, more: 1 }).success).toBe(false);
   expect(toy.schema.safeParse({ ...first, hoops: 10 }).success).toBe(false);
@@ -45,8 +55,8 @@ test('first answers are those declared, and the schema takes nothing else', () =
 
 test('questions in their order, only those that apply, each under its own id', () => {
   const ids = (answered: object): readonly string[] => toy.questions({ ...first, ...answered }, here).map((q) => q.id);
-  expect(ids({})).toEqual(['feet', 'hoops', 'extra']);
-  expect(ids({ feet: 'soil' })).toEqual(['feet', 'hoops', 'tails', 'extra']);
+  expect(ids({})).toEqual(['feet', 'hoops', 'crop', 'extra']);
+  expect(ids({ feet: 'soil' })).toEqual(['feet', 'hoops', 'tails', 'crop', 'extra']);
 });
 
 test('an answer is set alone, resets what leans on it, and is settled', () => {

@@ -3,11 +3,10 @@ import { type Family, inHand } from './inHand';
 import { assembled } from '../joints/derive';
 import { withExtra } from '../parts/extra';
 import { halved } from '../parts/halves';
-import type { Extra } from '../answers/place';
+import type { OfEveryCover } from '../answers/place';
 import * as z from 'zod/mini';
 import { issueFaults } from '../../base/issues';
 import { type Result, fail, ok } from '../../base/result';
-import type { Crop } from '../../catalog/crops';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { BuildSite } from '../../site/buildSite';
 import { cropUnder } from '../assembly/crop';
@@ -15,7 +14,7 @@ import type { Assembly, Said } from '../assembly/types';
 import type { Answers, Asked, Change, Chosen, Declared, Question } from '../answers/asked';
 
 /** What a family says of itself. */
-export interface Recipe<D extends Declared> {
+export interface Recipe<D extends Declared & OfEveryCover> {
   readonly key: string;
   readonly name: string;
   readonly sentence: string;
@@ -70,7 +69,7 @@ function offers(q: Question | undefined, value: string | number): boolean {
 }
 
 /** Binds a recipe: everything but the assembly itself follows from the declared answers. */
-export function family<D extends Declared>(recipe: Recipe<D>): Family {
+export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Family {
   const declared: readonly (readonly [string, Asked])[] = Object.entries(recipe.answers);
   const schema = z.strictObject(Object.fromEntries(declared.map(([id, a]) => [id, a.schema])));
   const against: Family['against'] = (answers, catalog) =>
@@ -153,14 +152,16 @@ export function family<D extends Declared>(recipe: Recipe<D>): Family {
     },
     assemble: (answers, site) => {
       const kept = schema.parse(answers);
-      const chosen = Object.fromEntries(declared.map(([id, a]) => [id, a.chosen(kept[id], site.catalog)]));
+      const chosen = Object.fromEntries(
+        declared.map(([id, a]) => [id, a.chosen(kept[id], site.catalog)]),
+      ) as Chosen<OfEveryCover>;
       const built = recipe.assemble(chosen as Chosen<D>, site);
       if (!built.ok) return built;
       // Extra warmth and a crop go into any cover, so they are put in once for all.
-      const said = withExtra(built.value, kept['extra'] as Extra);
+      const said = withExtra(built.value, chosen.extra);
       return possible({
         ...assembled(site.catalog.halves === 'middle' ? halved(said) : said, site),
-        crop: cropUnder(site, chosen['crop'] as Crop, kept['rowFromEdgeMm'] as number, said.under),
+        crop: cropUnder(site, chosen.crop, chosen.rowFromEdgeMm, said.under),
       });
     },
   });

@@ -1,21 +1,13 @@
 import { SHIPPED, section } from '../../catalog/catalog';
 import fc from 'fast-check';
 import { hardwareOf } from './index';
-import { type Run, straightRun } from './runs';
+import { hoopMark, straightRun } from './runs';
 
-const run = (lengthMm: number, key: string, hoopXs: readonly number[]): Run => ({
-  tag: 'R1',
-  part: 'Ridge',
-  section: section(SHIPPED, key),
-  from: [0, 5, 7],
-  to: [lengthMm, 5, 7],
-  wide: [0, 0, 1],
-  hoopXs,
-  markHoops: true,
-});
+const run = (lengthMm: number, key: string, xs: readonly number[]) =>
+  straightRun('R1', 'Ridge', section(SHIPPED, key), [0, lengthMm], [5, 7], [0, 0, 1], { xs, mark: hoopMark });
 
 test('a short run is one piece, marked at every hoop from its tape end', () => {
-  const { members, joints } = straightRun(run(1500, 'pvc-1/2', [40, 740, 1440]));
+  const { members, joints } = run(1500, 'pvc-1/2', [40, 740, 1440]);
   expect(members.map((m) => m.tag)).toEqual(['R1']);
   expect(members[0]?.marks).toEqual([
     { atMm: 40, label: 'H1' },
@@ -30,7 +22,7 @@ test('a run longer than any bar is joined on hoops: couplers for pipe, plates fo
     fc.property(fc.integer({ min: 3000, max: 30000 }), fc.constantFrom('pvc-1/2', '2x2', '1x2'), (lengthMm, key) => {
       const bays = Math.ceil(lengthMm / 700);
       const hoops = Array.from({ length: bays + 1 }, (_, i) => (lengthMm * i) / bays);
-      const { members, joints: splices } = straightRun(run(lengthMm, key, hoops));
+      const { members, joints: splices } = run(lengthMm, key, hoops);
       const s = section(SHIPPED, key);
       const longest = Math.max(...s.stock.map((bar) => bar.lengthMm));
       expect(members.reduce((sum, m) => sum + m.lengthMm, 0)).toBeCloseTo(lengthMm, 3);
@@ -50,7 +42,7 @@ test('a run longer than any bar is joined on hoops: couplers for pipe, plates fo
 test('no piece is a sliver: joints are chosen over the whole run', () => {
   // 128 in of 1x2 in 8 ft bars over hoops with 30 mm beyond the end ones: filled from the left, the last would be 32 in
   const hoops = [30, 830, 1630, 2430, 3021, 3221];
-  const lengths = straightRun(run(3251, '1x2', hoops)).members.map((m) => m.lengthMm);
+  const lengths = run(3251, '1x2', hoops).members.map((m) => m.lengthMm);
   expect(lengths).toEqual([1630, 1621]);
   fc.assert(
     fc.property(
@@ -61,7 +53,7 @@ test('no piece is a sliver: joints are chosen over the whole run', () => {
       (lengthMm, bayMm, overMm, key) => {
         const bays = Math.max(2, Math.round((lengthMm - 2 * overMm) / bayMm));
         const hoopXs = Array.from({ length: bays + 1 }, (_, i) => overMm + ((lengthMm - 2 * overMm) * i) / bays);
-        const { members } = straightRun(run(lengthMm, key, hoopXs));
+        const { members } = run(lengthMm, key, hoopXs);
         const s = section(SHIPPED, key);
         const longest = Math.max(...s.stock.map((bar) => bar.lengthMm)) - s.squareMm;
         for (const m of members) expect(m.lengthMm).toBeGreaterThanOrEqual(304.8 - 1e-6);
@@ -80,8 +72,8 @@ test('no piece is a sliver: joints are chosen over the whole run', () => {
 
 test('of as many pieces the cheaper bars are taken, and closer bays than a foot give pieces of a bay at least', () => {
   // 150 in of 1x2 on hoops of 30: 60 and 90 in, the nearest to halves.
-  const { members } = straightRun(run(3810, '1x2', [0, 762, 1524, 2286, 3048, 3810]));
+  const { members } = run(3810, '1x2', [0, 762, 1524, 2286, 3048, 3810]);
   expect(members.map((m) => m.lengthMm)).toEqual([1524, 2286]);
   const close = Array.from({ length: 34 }, (_, i) => i * 100);
-  for (const m of straightRun(run(3300, 'pvc-1/2', close)).members) expect(m.lengthMm).toBeGreaterThanOrEqual(100);
+  for (const m of run(3300, 'pvc-1/2', close).members) expect(m.lengthMm).toBeGreaterThanOrEqual(100);
 });

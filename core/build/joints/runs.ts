@@ -4,20 +4,16 @@ import type { Section } from '../../catalog/types';
 import type { Vec3 } from '../../base/geometry';
 import type { Joint, Mark, Member } from '../assembly/types';
 
-/** A straight member that runs along the bed and may be longer than any bar. */
-export interface Run {
-  readonly tag: string;
-  readonly part: string;
-  readonly section: Section;
-  readonly from: Vec3;
-  readonly to: Vec3;
-  readonly wide: Vec3;
-  /** Where hoops stand along x; joints must fall on one of them. */
-  readonly hoopXs: readonly number[];
-  readonly markHoops: boolean;
-  /** What is written at each mark, from 0 on; H1, H2 and so on when not said. */
-  readonly markLabel?: (n: number) => string;
+/** What a run lies on: hoops, rafters or studs. */
+export interface Supports {
+  /** Where they stand along x; joints must fall on one of them. */
+  readonly xs: readonly number[];
+  /** What is written where each crosses, from 0 on; no marks when not said. */
+  readonly mark?: ((n: number) => string) | undefined;
 }
+
+/** A hoop's tag, written where it crosses. */
+export const hoopMark = (n: number): string => `H${n + 1}`;
 
 /** A shorter piece is a sliver: it splits at its screws and holds nothing. */
 const SLIVER_MM = 12 * MM_PER_INCH;
@@ -82,27 +78,33 @@ function fewest(places: readonly number[], s: Section, leastMm: number): readonl
 }
 
 /**
- * A straight run along x as one member, or as several with every joint on a hoop when no bar is long enough.
+ * A straight run along the bed as one member, or as several with every joint on a support when no bar is long enough.
  * Pipes get a coupler at each joint, boards two plates.
+ * @param along where it starts and ends, x, mm; `at` its centre line, y and z
+ * @param wide the unit direction of a board's wider side
  */
-export function straightRun(run: Run): { readonly members: readonly Member[]; readonly joints: readonly Joint[] } {
-  const s = run.section;
-  const [x0, y, z] = run.from;
-  const x1 = run.to[0];
-  const joints = jointPlaces(x0, x1, s, run.hoopXs);
+export function straightRun(
+  tag: string,
+  part: string,
+  s: Section,
+  [x0, x1]: readonly [from: number, to: number],
+  [y, z]: readonly [y: number, z: number],
+  wide: Vec3,
+  on: Supports,
+): { readonly members: readonly Member[]; readonly joints: readonly Joint[] } {
+  const joints = jointPlaces(x0, x1, s, on.xs);
   const many = joints.length > 2;
   const members = joints.slice(1).map((end, i): Member => {
     const start = joints[i] ?? x0;
-    const marks: Mark[] = run.markHoops
-      ? run.hoopXs.flatMap((h, n) =>
-          h >= start - 0.5 && h <= end + 0.5 ? [{ atMm: h - start, label: run.markLabel?.(n) ?? `H${n + 1}` }] : [],
-        )
+    const { mark } = on;
+    const marks: Mark[] = mark
+      ? on.xs.flatMap((x, n) => (x >= start - 0.5 && x <= end + 0.5 ? [{ atMm: x - start, label: mark(n) }] : []))
       : [];
     return {
-      tag: many ? `${run.tag}${String.fromCharCode(97 + i)}` : run.tag,
-      part: many ? `${run.part}, part ${i + 1}` : run.part,
+      tag: many ? `${tag}${String.fromCharCode(97 + i)}` : tag,
+      part: many ? `${part}, part ${i + 1}` : part,
       section: s,
-      shape: { kind: 'straight', from: [start, y, z], to: [end, y, z], wide: run.wide },
+      shape: { kind: 'straight', from: [start, y, z], to: [end, y, z], wide },
       lengthMm: end - start,
       ends: ['square', 'square'],
       holes: [],
@@ -110,12 +112,12 @@ export function straightRun(run: Run): { readonly members: readonly Member[]; re
     };
   });
   const places = joints.slice(1, -1).map((x): Vec3 => [x, y, z]);
-  const id = `splices ${run.tag}`;
+  const id = `splices ${tag}`;
   return {
     members,
     joints:
       s.shape.kind === 'tube'
-        ? joint('coupler', id, `${run.part}: joints on hoops`, members, places)
-        : joint('plate', id, `${run.part}: plates over the joints`, members, places, { count: 2 * places.length }),
+        ? joint('coupler', id, `${part}: joints on hoops`, members, places)
+        : joint('plate', id, `${part}: plates over the joints`, members, places, { count: 2 * places.length }),
   };
 }

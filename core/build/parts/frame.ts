@@ -4,7 +4,7 @@ import { type BuildSite, stock } from '../../site/buildSite';
 import { type Vec3, add, distance, scale, subtract } from '../../base/geometry';
 import { boardShape, thicknessMm } from '../../catalog/sections';
 import { endsOf, piece } from '../assembly/pieces';
-import { straightRun } from '../joints/runs';
+import { hoopMark, straightRun } from '../joints/runs';
 import { longestFree, tiePlaces } from './ties';
 import type { Joint, Member } from '../assembly/types';
 
@@ -85,15 +85,9 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
   const onEdge = a.stand === 'on edge';
   const up: Vec3 = [0, 0, 1];
   const rail = (tag: string, part: string, side: 'back' | 'front', inset: number) =>
-    straightRun({
-      tag,
-      part,
-      section: a.frame,
-      from: [x0 + inset, yOf(side), z],
-      to: [x1 - inset, yOf(side), z],
-      wide: onEdge ? up : [0, 1, 0],
-      hoopXs: xs,
-      markHoops: true,
+    straightRun(tag, part, a.frame, [x0 + inset, x1 - inset], [yOf(side), z], onEdge ? up : [0, 1, 0], {
+      xs,
+      mark: hoopMark,
     });
   const meet = hinged ? (a.meet ?? 'ends') : 'rails';
   // A rail that does not run the whole length stands between the end boards, which reach its outside.
@@ -127,16 +121,7 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
     : (['front', 'back'] as const).flatMap((side, i) => {
         const out = t / 2 + thicknessMm(batten) / 2 + s.outward;
         const y = yOf(side) + (yOf(side) < middleY ? -out : out);
-        return straightRun({
-          tag: `B${i + 1}`,
-          part: 'Cover batten',
-          section: batten,
-          from: [x0, y, z],
-          to: [x1, y, z],
-          wide: up,
-          hoopXs: xs,
-          markHoops: false,
-        }).members;
+        return straightRun(`B${i + 1}`, 'Cover batten', batten, [x0, x1], [y, z], up, { xs }).members;
       });
 
   const endBattens = !a.endBattens

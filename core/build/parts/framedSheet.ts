@@ -3,11 +3,13 @@ import type { CoverMaterial } from '../../catalog/types';
 import { MM_PER_INCH } from '../../base/length';
 import { type Point2, type Vec3, distance, pathLength, placesAlong, sweptFaces } from '../../base/geometry';
 import { memberPoints } from '../assembly/solids';
-import { PULL_MM } from './hoopFrame';
 import type { Fixing, Joint, Member, SheetPart } from '../assembly/types';
 import type { Opening } from '../assembly/openings';
 
 const inch = (x: number): number => x * MM_PER_INCH;
+
+/** Pulled by, mm: what a person holds while stretching a sheet. */
+export const PULL_MM = 2 * MM_PER_INCH;
 
 /** What a sheet lies on and is fastened to, mm. */
 export interface FramedCover {

@@ -6,19 +6,16 @@ import { boardShape, thicknessMm } from '../../catalog/sections';
 import { type BuildSite, stock } from '../../site/buildSite';
 import type { Bend } from '../hoop/bent';
 import { type Result, fail, ok } from '../../base/result';
-import { MM_PER_INCH } from '../../base/length';
 import { type Frame, type FrameChoices, buildFrame } from './frame';
-import { hoopMembers, hoopPlaces, outerFace, springOnRail, underHoop } from './hoops';
+import { type FramedCover, PULL_MM } from './framedSheet';
+import { type RailFoot, hoopMembers, hoopPlaces, outerFace, springOnRail, underHoop } from './hoops';
 import { type Point2, pathLength } from '../../base/geometry';
 import { sheetRun } from '../assembly/sheetRun';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import { type HoopMeasured, hoopDimensions } from '../assembly/hoopDimensions';
 import type { Dimension, Member } from '../assembly/types';
-import type { ArchRow } from '../assembly/rows';
+import type { ArchRow, PushedRail } from '../assembly/rows';
 import type { WholePlace } from './hungWhole';
-
-/** Pulled by, mm: what a person holds while stretching a sheet. */
-export const PULL_MM = 2 * MM_PER_INCH;
 
 /** What a row of hoops in a rectangular frame is made of. */
 export interface HoopFrameChoices {
@@ -32,6 +29,9 @@ export interface HoopFrameChoices {
   readonly roll: string | null;
   readonly frame: Section;
   readonly stand: 'on edge' | 'flat';
+  /** How it is jointed, where it is hinged along a long side. */
+  readonly joint?: FrameChoices['joint'];
+  readonly meet?: FrameChoices['meet'];
   readonly crossTies: number;
   readonly ridge: RidgeSchool;
   readonly battens: boolean;
@@ -50,7 +50,11 @@ export interface HoopFramePlace {
   readonly endMm: number;
   /** Length of a frame that stands down inside the wall, as the survey has it; undefined for one on the wall. */
   readonly insideMm?: number;
-  /** A hoop bent beforehand; without it the pipe is sprung in straps inside the rails. */
+  /** Where sprung hoops stand on the rails; in straps inside them when not said. */
+  readonly feet?: Pick<RailFoot, 'on' | 'spanMm' | 'footZ'>;
+  /** How far they stand out beyond the rails. */
+  readonly outward?: number;
+  /** A hoop bent beforehand; without it the pipe is sprung. */
   readonly bent?: (spanMm: number) => Result<{
     readonly hoop: BentHoop;
     readonly bends: readonly Bend[];
@@ -68,6 +72,9 @@ export interface HoopFrame {
   readonly z0: number;
   readonly t: number;
   readonly railTop: number;
+  /** Over all, firm ends included, mm; and what its cover goes over. */
+  readonly lengthMm: number;
+  readonly covered: FramedCover;
   readonly hoop: Elastica | BentHoop;
   readonly cutMm: number;
   readonly bends: readonly Bend[];
@@ -75,10 +82,14 @@ export interface HoopFrame {
   readonly spacingMm: number;
   readonly footY: number;
   readonly footZ: number;
+  /** What of a hoop its foot holds, mm. */
+  readonly heldMm: number;
   readonly frame: Frame;
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
   readonly arch: ArchRow;
+  /** A rail as sprung hoops push it. */
+  readonly pushed: PushedRail;
   readonly line: readonly Point2[];
   readonly under: readonly Point2[];
 }
@@ -95,23 +106,26 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
   const x1 = endMm - (whole(endMm, survey.frameOn.lengthMm) ? inset : 0) - place.endMm;
   const { y0, width, z0 } = place;
   const y1 = y0 + width;
-  const board = boardShape(a.frame);
-  const t = a.stand === 'on edge' ? board.thicknessMm : board.widthMm;
-  const railHeight = a.stand === 'on edge' ? board.widthMm : board.thicknessMm;
+  const { t, highMm } = railOf(a.frame, a.stand);
   if (width - 2 * t < 200)
-    return fail('frame', 'The boards leave no room between them on so narrow a bed. Use a thinner board.');
-  const railTop = z0 + railHeight;
+    return fail(
+      'frame',
+      `The boards leave no room between them on so narrow a bed. ${a.stand === 'flat' ? 'Stand them on edge, or use' : 'Use'} a thinner board.`,
+    );
+  const railTop = z0 + highMm;
   const od = thicknessMm(a.pipe);
+  const outward = place.outward ?? 0;
 
-  const spanMm = place.bent ? width - t : width - 2 * t - od;
+  const feet = place.feet ?? { on: 'inner face' as const, spanMm: width - 2 * t - od, footZ: z0 + 10 };
+  const spanMm = place.bent ? width - t : feet.spanMm;
   const footY = y0 + (width - spanMm) / 2;
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const outline = (hoop: Elastica | BentHoop, footZ: number): readonly Point2[] =>
     sheetRun(
       [...outerFace(hoop, a.pipe, footY, footZ), { y: y0, z: railTop }, { y: y1, z: railTop }],
       [
-        { y: y0, z: z0 },
-        { y: y1, z: z0 },
+        { y: y0 - outward, z: z0 },
+        { y: y1 + outward, z: z0 },
       ],
     );
   const bent = place.bent?.(spanMm);
@@ -121,17 +135,17 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     : springOnRail(
         a.shape,
         a.pipe,
-        { on: 'inner face', spanMm, footZ: z0 + 10, boardTopZ: railTop },
+        { ...feet, boardTopZ: railTop },
         {
           sheetAcrossMm: (hoop, foot) => pathLength(outline(hoop, foot)) + 2 * a.wrapMm + PULL_MM,
           widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
         },
       );
   if (sprung && !sprung.ok) return sprung;
-  const legMm = bent?.ok ? bent.value.legMm : sprung?.ok ? sprung.value.heldMm : 0;
+  const heldMm = bent?.ok ? bent.value.legMm : sprung?.ok ? sprung.value.heldMm : 0;
   const footZ = sprung?.ok ? sprung.value.footZ : railTop;
   const made = bent?.ok
-    ? { hoop: bent.value.hoop, cutMm: bent.value.hoop.lengthMm + 2 * legMm }
+    ? { hoop: bent.value.hoop, cutMm: bent.value.hoop.lengthMm + 2 * heldMm }
     : sprung?.ok
       ? sprung.value
       : undefined;
@@ -148,7 +162,8 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       site,
       frame: a.frame,
       stand: a.stand,
-      joint: 'between',
+      joint: a.joint ?? 'between',
+      ...(a.meet && { meet: a.meet }),
       crossTies: a.crossTies,
       battens: a.battens,
       endBattens: a.endBattens,
@@ -161,16 +176,16 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       width,
       z0,
       t,
-      railHeight,
+      railHeight: highMm,
       xs,
       pipeMm: od,
-      outward: 0,
+      outward,
       inside,
       // A frame that stands down on the soil needs no board under its end.
       openEnds: place.insideMm === undefined ? open : [],
     },
   );
-  const hoops = hoopMembers(made, a.pipe, xs, footY, footZ, legMm);
+  const hoops = hoopMembers(made, a.pipe, xs, footY, footZ, heldMm);
   const ridge = buildRidge(
     a.ridge,
     {
@@ -183,6 +198,9 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     },
     hoops,
   );
+  const line = outline(made.hoop, footZ);
+  const lengthMm = x1 - x0 + 2 * place.endMm;
+  const riseMm = Math.max(...line.map((p) => p.z)) - z0;
   return ok({
     x0,
     x1,
@@ -191,6 +209,8 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     z0,
     t,
     railTop,
+    lengthMm,
+    covered: { line, x0, x1, lengthMm, riseMm, widthMm: width, wrapMm: a.wrapMm },
     hoop: made.hoop,
     cutMm: made.cutMm,
     bends: bent?.ok ? bent.value.bends : [],
@@ -198,10 +218,11 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     spacingMm,
     footY,
     footZ,
+    heldMm,
     frame,
     hoops,
     ridge,
-    line: outline(made.hoop, footZ),
+    line,
     under: underHoop(made.hoop, a.pipe, footY, footZ),
     arch: {
       tags: hoops.map((h) => h.tag),
@@ -216,18 +237,27 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       cutMm: made.cutMm,
       ridge: ridge.ridge,
     },
+    pushed: {
+      tag: 'A1',
+      section: a.frame,
+      across: a.stand === 'on edge' ? 'thickness' : 'width',
+      freeLengthMm: frame.freeRailMm,
+      pushesAtMm: spacingMm,
+    },
   });
 }
 
-/**
- * The dimensions of hoops on a frame.
- * @param overMm how far the cover stands out past the frame at each end
- */
+/** A rail's thickness as it stands, and its height, mm. */
+export function railOf(frame: Section, stand: 'on edge' | 'flat'): { readonly t: number; readonly highMm: number } {
+  const { thicknessMm: thin, widthMm: wide } = boardShape(frame);
+  return stand === 'on edge' ? { t: thin, highMm: wide } : { t: wide, highMm: thin };
+}
+
+/** The dimensions of hoops on a frame. */
 export function frameDimensions(
   a: { readonly rowFromEdgeMm: number },
   site: BuildSite,
   f: HoopFrame,
-  overMm: number,
   said: Pick<HoopMeasured, 'baseZ' | 'heightLabel' | 'coverLabel'>,
 ): readonly Dimension[] {
   return hoopDimensions(a, site, {
@@ -236,8 +266,8 @@ export function frameDimensions(
     xs: f.xs,
     footY: f.footY,
     footZ: f.footZ,
-    startMm: f.x0 - overMm,
-    endMm: f.x1 + overMm,
+    startMm: (f.x0 + f.x1 - f.lengthMm) / 2,
+    endMm: (f.x0 + f.x1 + f.lengthMm) / 2,
     offsetFromMm: f.x0,
   });
 }

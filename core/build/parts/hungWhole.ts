@@ -7,7 +7,7 @@ import { type Words, askedWhen, choice, withDefault } from '../answers/asked';
 import { latches, people, stays } from '../answers/skin';
 import { piece } from '../assembly/pieces';
 import type { Joint, Member, SaidStep } from '../assembly/types';
-import type { Opening } from '../assembly/openings';
+import { type Opening, wholeLid } from '../assembly/openings';
 import { CAUTIONS } from '../joints/cautions';
 import { evenly, joint } from '../joints';
 import { countOfJoint } from '../joints/kind';
@@ -19,8 +19,6 @@ type Tagged = readonly { readonly tag: string }[];
 
 /** Longer than this it has a handle and a stay near each end, mm. */
 const LONG_MM = 96 * MM_PER_INCH;
-/** It leans back past upright when it stands open, degrees. */
-const OPEN_DEG = 100;
 const PROP = '1x2';
 /** A prop holds the front edge so far up, as a part of the width: about a third of the way open. */
 const PROP_OF_WIDTH = 0.55;
@@ -158,26 +156,10 @@ export function hangWhole(
   return {
     members: [prop],
     joints,
-    opening: {
-      name,
-      by: 'lid',
-      tags: moving.map((m) => m.tag),
-      line: [
-        [p.x0, hingeY, p.z0],
-        [p.x1, hingeY, p.z0],
-      ],
-      travel: { deg: OPEN_DEG },
+    opening: wholeLid(name, moving, p, a.hinges, a.people === '2' ? 2 : 1, {
       shut: made('whole latches'),
       open: [...made('whole stays'), 'whole prop'],
-      reachedFrom: far ? 'near' : 'far',
-      screened: false,
-      lift: {
-        motion: 'hinged',
-        extraKg: 0,
-        people: a.people === '2' ? 2 : 1,
-        hung: { alongMm: length, reachMm: width, pitchDeg: 0, opener: undefined },
-      },
-    },
+    }),
     step: step({
       id: 'hang whole',
       title: `Set the ${name.toLowerCase()} on the bed and hang it`,

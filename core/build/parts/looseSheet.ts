@@ -10,7 +10,7 @@ import type { Opening } from '../assembly/openings';
 import { evenly, joint } from '../joints';
 import { straightRun } from '../joints/runs';
 import { batteningOf } from './frame';
-import { PULL_MM } from './hoopFrame';
+import { PULL_MM } from './framedSheet';
 
 /** What is answered of a loose sheet. */
 export interface LooseSheetAnswers {
@@ -100,16 +100,7 @@ export function wallBattens(
   const sides = edges === 'battened' ? [-out, site.survey.frameOn.widthMm + out] : [site.survey.frameOn.widthMm + out];
   return sides.flatMap(
     (y, i) =>
-      straightRun({
-        tag: `B${i + 1}`,
-        part: 'Cover batten',
-        section,
-        from: [first, y, z],
-        to: [last, y, z],
-        wide: [0, 0, 1],
-        hoopXs,
-        markHoops: false,
-      }).members,
+      straightRun(`B${i + 1}`, 'Cover batten', section, [first, last], [y, z], [0, 0, 1], { xs: hoopXs }).members,
   );
 }
 

@@ -6,7 +6,7 @@ import type { RidgeSchool } from '../answers/hoops';
 import type { Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm, tubeShape } from '../../catalog/sections';
-import { straightRun } from '../joints/runs';
+import { hoopMark, straightRun } from '../joints/runs';
 import type { Joint, Member } from '../assembly/types';
 import type { Ridge } from '../assembly/rows';
 
@@ -87,15 +87,9 @@ export function buildRidge(
   const z = crownZ - od / 2 - depth / 2;
   const from = Math.min(first - OVERHANG_MM, school === 'posted' ? post.xs[0] : first);
   const to = Math.max(last + OVERHANG_MM, school === 'posted' ? post.xs[1] : last);
-  const run = straightRun({
-    tag: 'R1',
-    part: piped ? 'Ridge pipe' : 'Ridge board',
-    section: made,
-    from: [from, y, z],
-    to: [to, y, z],
-    wide: [0, 0, 1],
-    hoopXs,
-    markHoops: !wire,
+  const run = straightRun('R1', piped ? 'Ridge pipe' : 'Ridge board', made, [from, to], [y, z], [0, 0, 1], {
+    xs: hoopXs,
+    mark: wire ? undefined : hoopMark,
   });
   const joined = [...hoops, ...run.members];
   const between = tiedBy(run.members);

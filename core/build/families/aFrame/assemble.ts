@@ -85,17 +85,15 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     );
   }
 
-  const ridgeRun = straightRun({
-    tag: 'R1',
-    part: 'Ridge board',
-    section: a.ridge,
-    from: [x0, width / 2, z0 + a.heightMm - ridge.widthMm / 2],
-    to: [x1, width / 2, z0 + a.heightMm - ridge.widthMm / 2],
-    wide: [0, 0, 1],
-    hoopXs: xs,
-    markHoops: true,
-    markLabel,
-  });
+  const ridgeRun = straightRun(
+    'R1',
+    'Ridge board',
+    a.ridge,
+    [x0, x1],
+    [width / 2, z0 + a.heightMm - ridge.widthMm / 2],
+    [0, 0, 1],
+    { xs, mark: markLabel },
+  );
   const onSlope = (
     tag: string,
     part: string,
@@ -105,16 +103,9 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     off: number,
   ): ReturnType<typeof straightRun> => {
     const p = at(along, off);
-    return straightRun({
-      tag,
-      part,
-      section: key,
-      from: [x0, sideY(p, far), p.z],
-      to: [x1, sideY(p, far), p.z],
-      wide: [0, (far ? -1 : 1) * s.along.y, s.along.z],
-      hoopXs: xs,
-      markHoops: key.key === railBoard.key,
-      markLabel,
+    return straightRun(tag, part, key, [x0, x1], [sideY(p, far), p.z], [0, (far ? -1 : 1) * s.along.y, s.along.z], {
+      xs,
+      mark: key.key === railBoard.key ? markLabel : undefined,
     });
   };
   const middle = rail.widthMm / 2;

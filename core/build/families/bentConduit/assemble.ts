@@ -1,26 +1,18 @@
-import { underLine, withFirmEnds } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
 import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
 import { endHeight, endWidth } from '../../assembly/dimension';
-import { plywoodEnd, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
-import {
-  type FramedCover,
-  clipPlaces,
-  endSheets,
-  fastened,
-  flapJoints,
-  flapOpenings,
-  framedSheet,
-} from '../../parts/framedSheet';
+import { plywoodEnd, ventOpenings } from '../../parts/ends';
+import { clipPlaces, endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
+import { coveringJoints, framedHoops } from '../../parts/framedHoops';
 import { nest } from '../../parts/nested';
-import { type HoopFrame, hoopFrame, frameDimensions, framePlace } from '../../parts/hoopFrame';
+import { type HoopFrame, framePlace, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
 import { type Vec3, pathLength } from '../../../base/geometry';
-import { straightRun } from '../../joints/runs';
+import { hoopMark, straightRun } from '../../joints/runs';
 import type { Joint, Member, Panel, Said, SheetPart } from '../../assembly/types';
-import type { Opening } from '../../assembly/openings';
+import { sideOf } from '../../assembly/openings';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Bend, NO_ROOM, bentHoop } from '../../hoop/bent';
@@ -138,22 +130,11 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   const hoops = f.hoops.map((h) => ({ ...h, marks: bendMarks(f.bends, a.legDepthMm) }));
   const rails = f.frame.rails.map((r) => withHoles(r, a.legDepthMm, od));
   const furring = furringOf(a, f, od, stock(site, FURRING));
-  const length = f.x1 - f.x0 + 2 * ply;
-  const rise = Math.max(...f.line.map((p) => p.z)) - f.z0;
   const panels = [f.x0 - ply, f.x1]
     .slice(0, ply > 0 ? 2 : 0)
     .map((x, i) => plywoodEnd({ tag: `E${i + 1}`, sheet: plywood, x, line: f.line, vent: 'high' }));
-  const covered = {
-    line: f.line,
-    x0: f.x0,
-    x1: f.x1,
-    lengthMm: length,
-    riseMm: rise,
-    widthMm: width,
-    wrapMm: a.wrapMm,
-  };
-  const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
-  const own = jointsOf(a, { ...f, hoops }, { furring, panels, sheets, covered });
+  const sheets = [framedSheet(a, a.ends, f.covered), ...(a.ends === 'flap' ? endSheets(a, f.covered) : [])];
+  const own = jointsOf(a, { ...f, hoops }, { furring, panels, sheets });
   const whole = [...rails, ...f.frame.endBoards, ...hoops, ...furring.members, ...f.frame.ties, ...f.frame.battens];
   const set = setOnBed([...rails, ...f.frame.endBoards, ...f.frame.ties], f.frame.crossBoards, own, packerWork(survey));
   const hung =
@@ -162,7 +143,8 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       : undefined;
   const joints = [...own, ...(hung?.joints ?? [])];
   const x = f.xs[0] ?? f.x0;
-  const dims = frameDimensions(a, site, f, ply, {
+  const foot = [f.x0, f.x1].map((at): Vec3 => [at, f.y0, f.z0]) as [Vec3, Vec3];
+  const dims = frameDimensions(a, site, f, {
     baseZ: f.railTop,
     heightLabel: 'crown above the rail',
     coverLabel: 'frame',
@@ -177,19 +159,13 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
       openings: [
         ...(hung ? [hung.opening] : []),
         ...ventOpenings(panels, 'vents'),
-        ...flapOpenings(sheets.slice(1), covered),
-        ...skirtOf(a, sheets, f),
+        ...flapOpenings(sheets.slice(1), f.covered),
+        // A clipped cover is lifted at its side; a battened one, or one in its channel for the season, stays shut there.
+        ...(a.fixing === 'clips' ? [sideOf(sheets.slice(0, 1), foot, a.shoulderMm)] : []),
       ],
+      ...framedHoops(a.cover, f, panels, 'wall', site),
       arches: [{ ...f.arch, ridge: furring.members.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
-      under: f.under,
-      reachMm: [f.x0 + f.t, f.x1 - f.t],
-      footing: { on: 'wall', stiff: true, lengthMm: length, widthMm: width },
       fixing: a.fixing,
-      enclosure: withFirmEnds(
-        underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
-        panels,
-        site.catalog,
-      ),
       dimensions: [
         endWidth('frameWidth', 'frame', x, [0, width], false),
         endHeight('shoulder', 'shoulder above the rail', 'left', [x, f.footY], [f.railTop, f.railTop + a.shoulderMm]),
@@ -231,15 +207,9 @@ function furringOf(a: BentConduitAnswers, f: HoopFrame, od: number, strip: Secti
       : []),
   ];
   const runs = places.map((p) =>
-    straightRun({
-      tag: p.tag,
-      part: p.part,
-      section: strip,
-      from: [first - od / 2, p.y, p.z],
-      to: [last + od / 2, p.y, p.z],
-      wide: p.wide,
-      hoopXs: f.xs,
-      markHoops: true,
+    straightRun(p.tag, p.part, strip, [first - od / 2, last + od / 2], [p.y, p.z], p.wide, {
+      xs: f.xs,
+      mark: hoopMark,
     }),
   );
   const members = runs.flatMap((r) => r.members);
@@ -262,75 +232,33 @@ interface CoverParts {
   readonly furring: Furring;
   readonly panels: readonly Panel[];
   readonly sheets: readonly SheetPart[];
-  readonly covered: FramedCover;
 }
 
 /** Everything that holds the frame together, covers it and fixes it to its bed. */
 function jointsOf(a: BentConduitAnswers, f: HoopFrame, c: CoverParts): readonly Joint[] {
-  const { panels, sheets, covered } = c;
   const legs = f.xs.flatMap((x) => [f.footY, f.footY + f.hoop.spanMm].map((y): Vec3 => [x, y, f.railTop]));
   const endHoops = [f.hoops[0], f.hoops[f.hoops.length - 1]].flatMap((m) => m ?? []);
-  const anchors = a.anchors ?? 2 * Math.max(2, Math.ceil(covered.lengthMm / 1200));
+  const anchors = a.anchors ?? 2 * Math.max(2, Math.ceil(f.lengthMm / 1200));
   const sides = [f.y0, f.y0 + f.width].flatMap((y) =>
     evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil(anchors / 2)),
   );
   const folded = a.ends === 'folded' && a.fixing !== 'clips';
-  const curve = pathLength(f.line);
   return [
     ...f.frame.joints,
     ...joint('tekScrew', 'legs', 'Through the rail into each leg', [...f.hoops, ...f.frame.rails], legs),
     ...c.furring.joints,
-    ...plywoodJoints(panels, f.frame.endBoards, endHoops, {
-      edge: a.edge,
-      widthMm: f.width,
-      curveMm: curve,
-      kind: 'uStrap',
-      eachEnd: 5,
-    }),
-    ...ventJoints(panels, 'ventFlap'),
-    ...fastened(a.fixing, {
-      sheets: sheets.slice(0, 1),
-      rails: f.frame.rails,
-      hoops: f.hoops,
-      battening: f.frame.battening,
-      cover: covered,
-      railZ: f.z0,
-      y0: f.y0,
-      endStaples: 0,
-    }),
+    ...coveringJoints(f, { ...a, louvres: false }, c, { kind: 'uStrap', eachEnd: 5, staples: 0 }),
     ...(folded
       ? joint(
           'clip',
           'end clips',
           'Folded ends to the end hoops',
-          [...sheets, ...endHoops],
-          clipPlaces(endHoops, Math.ceil(curve / 450)),
+          [...c.sheets, ...endHoops],
+          clipPlaces(endHoops, Math.ceil(pathLength(f.line) / 450)),
         )
       : []),
-    ...flapJoints(sheets.slice(1), endHoops, covered),
     ...(a.mount === 'fixed'
       ? joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), { ask: 'anchors' })
       : []),
-  ];
-}
-
-/** A clipped cover is lifted at its side; a battened one, or one in its channel for the season, stays shut there. */
-function skirtOf(a: BentConduitAnswers, sheets: readonly SheetPart[], f: HoopFrame): readonly Opening[] {
-  if (a.fixing !== 'clips') return [];
-  return [
-    {
-      name: 'Side of the cover',
-      by: 'skirt',
-      tags: sheets.slice(0, 1).map((s) => s.tag),
-      line: [
-        [f.x0, f.y0, f.z0],
-        [f.x1, f.y0, f.z0],
-      ],
-      travel: { mm: a.shoulderMm },
-      shut: ['clips'],
-      open: [],
-      reachedFrom: 'both sides',
-      screened: false,
-    },
   ];
 }

@@ -45,16 +45,7 @@ export function buildWalls(s: WallSite): Result<Walls> {
     const bays = Math.max(1, Math.ceil((s.x1 - s.x0 - t) / STUD_SPACING_MM));
     const xs = Array.from({ length: bays + 1 }, (_, i) => s.x0 + t / 2 + ((s.x1 - s.x0 - t) * i) / bays);
     const plate = (tag: string, part: string, z: number): readonly Member[] => {
-      const run = straightRun({
-        tag,
-        part: `${name} ${part}`,
-        section: s.stud,
-        from: [s.x0, y, z],
-        to: [s.x1, y, z],
-        wide: across,
-        hoopXs: xs,
-        markHoops: false,
-      });
+      const run = straightRun(tag, `${name} ${part}`, s.stud, [s.x0, s.x1], [y, z], across, { xs });
       splices.push(...run.joints);
       return run.members.map((m): Member => {
         const from = m.shape.kind === 'straight' ? m.shape.from[0] : s.x0;

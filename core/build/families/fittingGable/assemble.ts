@@ -9,8 +9,8 @@ import { hoopPlaces } from '../../parts/hoops';
 import { type Vec3, pathLength, placesAlong } from '../../../base/geometry';
 import { sheetRun } from '../../assembly/sheetRun';
 import { endsOf } from '../../assembly/pieces';
-import type { Joint, Member, Said, SheetPart } from '../../assembly/types';
-import type { Opening } from '../../assembly/openings';
+import type { Joint, Said } from '../../assembly/types';
+import { liftedOff, sideOf } from '../../assembly/openings';
 import type { BuildSite } from '../../../site/buildSite';
 import type { Fitting } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
@@ -139,7 +139,12 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
     members: frame,
     sheets,
     joints,
-    openings: [...flapOpenings(sheets.slice(1), covered), ...lifted(a, frame, sheets, [x0, x1, y0, baseZ])],
+    openings: [
+      ...flapOpenings(sheets.slice(1), covered),
+      // The cover is unclipped at a side to reach in; the whole is carried away.
+      ...along.slice(0, 1).map((foot) => sideOf(sheets.slice(0, 1), foot, a.eaveMm)),
+      liftedOff('Gable', [...frame, ...sheets], [(x0 + x1) / 2, y0, baseZ], 'straps', 2),
+    ],
     arches: [
       {
         what: 'Frames',
@@ -180,42 +185,3 @@ const FITTING_WHERE: Readonly<Record<Exclude<Fitting, 'elbow-90'>, string>> = {
   'elbow-45': 'Eaves: post to rafter',
   'four-way': 'Ridge at every frame between',
 };
-
-/** The cover is unclipped at a side to reach in; the whole is carried away. */
-function lifted(
-  a: FittingGableAnswers,
-  frame: readonly Member[],
-  sheets: readonly SheetPart[],
-  [x0, x1, y0, z]: readonly [number, number, number, number],
-): readonly Opening[] {
-  const side: Opening = {
-    name: 'Side of the cover',
-    by: 'skirt',
-    tags: sheets.slice(0, 1).map((s) => s.tag),
-    line: [
-      [x0, y0, z],
-      [x1, y0, z],
-    ],
-    travel: { mm: a.eaveMm },
-    shut: ['clips'],
-    open: [],
-    reachedFrom: 'both sides',
-    screened: false,
-  };
-  const whole: Opening = {
-    name: 'Gable',
-    by: 'lift-off',
-    tags: [...frame, ...sheets].map((p) => p.tag),
-    line: [
-      [(x0 + x1) / 2, y0, z],
-      [(x0 + x1) / 2, y0, z + 1000],
-    ],
-    travel: { mm: 1000 },
-    shut: ['straps'],
-    open: [],
-    reachedFrom: 'both sides',
-    screened: false,
-    lift: { motion: 'carried', extraKg: 0, people: 2 },
-  };
-  return [side, whole];
-}

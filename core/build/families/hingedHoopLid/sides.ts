@@ -4,7 +4,7 @@ import { isFitted } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
 import type { Joint, Member } from '../../assembly/types';
 import { joint } from '../../joints';
-import { straightRun } from '../../joints/runs';
+import { hoopMark, straightRun } from '../../joints/runs';
 import { type Knot, between, fittingJoints } from '../../parts/gable';
 import type { HingedHoopLidAnswers } from './answers';
 
@@ -100,15 +100,9 @@ function tiedPurlins(
   const lean = Math.atan(slopeAt(under, at.y));
   const [y, pz] = [at.y + r * Math.sin(lean), z - r * Math.cos(lean)];
   const runs = [y, width - y].map((py, i) =>
-    straightRun({
-      tag: `R${i + 2}`,
-      part: 'Side purlin',
-      section: a.pipe,
-      from: [first - 30, py, pz],
-      to: [last + 30, py, pz],
-      wide: [0, 0, 1],
-      hoopXs: xs,
-      markHoops: true,
+    straightRun(`R${i + 2}`, 'Side purlin', a.pipe, [first - 30, last + 30], [py, pz], [0, 0, 1], {
+      xs,
+      mark: hoopMark,
     }),
   );
   const members = runs.flatMap((run) => run.members);

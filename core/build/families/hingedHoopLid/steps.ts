@@ -1,7 +1,6 @@
 import type { KindKey } from '../../joints';
-import type { Frame } from '../../parts/frame';
-import type { RidgeBuilt } from '../../parts/ridge';
-import type { Joint, Member, Panel, SaidStep, SheetPart } from '../../assembly/types';
+import type { HoopFrame } from '../../parts/hoopFrame';
+import type { Joint, Panel, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
 import type { Phrase } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
@@ -31,20 +30,17 @@ import type { HingedHoopLidAnswers } from './answers';
 import type { SidePurlins } from './sides';
 
 interface Built {
-  readonly frame: Frame;
   readonly panels: readonly Panel[];
-  readonly hoops: readonly Member[];
-  readonly ridge: RidgeBuilt;
   readonly sides: SidePurlins;
   readonly joints: readonly Joint[];
-  readonly spacingMm: number;
   readonly survey: Survey;
   readonly sheets: readonly SheetPart[];
 }
 
 /** The lid in building order: cut, mark, frame, hoops, ridge, paint, cover, hang. */
-export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[] {
-  const { frame, hoops, ridge, joints } = b;
+export function lidSteps(a: HingedHoopLidAnswers, f: HoopFrame, b: Built): readonly SaidStep[] {
+  const { frame, hoops, ridge } = f;
+  const { joints } = b;
   const hung = named(joints, 'hinges', 'handle', 'latches', 'stays');
   const count = (kind: KindKey): number => countKind(hung, kind);
   const sockets = a.feet === 'sockets';
@@ -71,7 +67,7 @@ export function lidSteps(a: HingedHoopLidAnswers, b: Built): readonly SaidStep[]
     ...(teed(b.sides) ? [teeStep(b.sides)] : []),
     bendStep(
       hoops,
-      b.spacingMm,
+      f.spacingMm,
       [
         [
           sockets

@@ -114,17 +114,7 @@ export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: nu
   const inner = xs.filter((_, i) => i > 0 && i < xs.length - 1 && i % baysEach === 0);
 
   const along = (tag: string, part: string, board: typeof sillBoard, y: number, z: number, wide: Vec3, marked = true) =>
-    straightRun({
-      tag,
-      part,
-      section: board,
-      from: [x0, y, z],
-      to: [x1, y, z],
-      wide,
-      hoopXs: xs,
-      markHoops: marked,
-      markLabel: (n) => `R${n + 1}`,
-    });
+    straightRun(tag, part, board, [x0, x1], [y, z], wide, { xs, mark: marked ? (n) => `R${n + 1}` : undefined });
   const up: Vec3 = [0, 0, 1];
   const across: Vec3 = [0, 1, 0];
   // The header is as deep as the plumb ends of the rafters that hang on it.

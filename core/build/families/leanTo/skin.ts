@@ -169,11 +169,11 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
     ]),
   ];
   const battens = lines.flatMap(([from, to, wide], i): readonly Member[] => {
-    const one = { tag: `B${i + 1}`, part: 'Batten', section: batten, from, to, wide };
+    const tag = `B${i + 1}`;
     // Those along the roof may be longer than any bar: joined on a rafter.
     return i < 2
-      ? straightRun({ ...one, hoopXs: xs, markHoops: false }).members
-      : stripOver(one.tag, one.part, batten, [from, to], wide);
+      ? straightRun(tag, 'Batten', batten, [from[0], to[0]], [from[1], from[2]], wide, { xs }).members
+      : stripOver(tag, 'Batten', batten, [from, to], wide);
   });
   return {
     panels: [],

@@ -1,20 +1,20 @@
-import { underLine, withFirmEnds } from '../../assembly/enclosure';
 import { evenly, joint } from '../../joints';
 import { treat } from '../../answers/bars';
 import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
 import { soilZ } from '../../assembly/crop';
 import { endWidth } from '../../assembly/dimension';
-import { firmEnds, plywoodJoints, ventJoints, ventOpenings } from '../../parts/ends';
+import { firmEnds, ventOpenings } from '../../parts/ends';
+import { coveringJoints, framedHoops } from '../../parts/framedHoops';
 import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
-import { type FramedCover, fastened, framedSheet } from '../../parts/framedSheet';
+import { framedSheet } from '../../parts/framedSheet';
 import { packerWork, setOnBed } from '../../parts/frameSteps';
 import { hangWhole } from '../../parts/hungWhole';
 import { type HoopFrame, framePlace, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import type { Joint, Panel, Said, SheetPart } from '../../assembly/types';
-import type { Opening } from '../../assembly/openings';
+import { liftedOff } from '../../assembly/openings';
 import type { BuildSite } from '../../../site/buildSite';
 import { type Result, ok } from '../../../base/result';
 import type { LiftOffCoverAnswers } from './answers';
@@ -48,23 +48,12 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   );
   if (!found.ok) return found;
   const f = found.value;
-  const length = f.x1 - f.x0 + 2 * ply;
-  const rise = Math.max(...f.line.map((p) => p.z)) - f.z0;
   const made = ply === 0 ? ok([]) : firmEnds(plywood, f.line, [f.x0, f.x1], a.vents);
   if (!made.ok) return made;
   const panels = made.value;
-  const covered = {
-    line: f.line,
-    x0: f.x0,
-    x1: f.x1,
-    lengthMm: length,
-    riseMm: rise,
-    widthMm: width,
-    wrapMm: a.wrapMm,
-  };
-  const sheets = [framedSheet(a, a.ends, covered)];
+  const sheets = [framedSheet(a, a.ends, f.covered)];
   const guard = guardPvc(a.paint, a.cover, a.pipe, f.hoops);
-  const own = jointsOf(a, f, { panels, sheets, covered, guard });
+  const own = jointsOf(a, f, { panels, sheets, guard });
   const members = [
     ...f.frame.rails,
     ...f.frame.endBoards,
@@ -85,6 +74,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       : undefined;
   const joints = [...own, ...(hung?.joints ?? [])];
   const x = f.x0;
+  const middle: Vec3 = [(f.x0 + f.x1) / 2, f.y0 + f.width / 2, f.z0];
   return nest(
     {
       ...BARE,
@@ -94,24 +84,14 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
       joints,
       openings: [
         ...ventOpenings(panels, a.vents),
-        hung?.opening ?? liftedOff(a, [...members, ...sheets, ...panels], f),
+        hung?.opening ??
+          liftedOff('Cover', [...members, ...sheets, ...panels], middle, 'hooks', a.people === '2' ? 2 : 1),
       ],
-      arches: [f.arch],
-      pushedRails: [
-        { tag: 'A1', section: a.frame, across: 'thickness', freeLengthMm: f.frame.freeRailMm, pushesAtMm: f.spacingMm },
-      ],
-      under: f.under,
-      reachMm: [f.x0 + f.t, f.x1 - f.t],
-      footing: { on: inside ? 'inside the wall' : 'wall', stiff: true, lengthMm: length, widthMm: width },
+      ...framedHoops(a.cover, f, panels, inside ? 'inside the wall' : 'wall', site),
       fixing: a.fixing,
-      enclosure: withFirmEnds(
-        underLine(a.cover, f.line, { lengthMm: length, widthMm: width, heightMm: rise }),
-        panels,
-        site.catalog,
-      ),
       dimensions: [
         endWidth('frameWidth', 'frame', x, [f.y0, f.y0 + f.width], false),
-        ...frameDimensions(a, site, f, ply, { baseZ: f.footZ, heightLabel: 'crown above feet', coverLabel: 'cover' }),
+        ...frameDimensions(a, site, f, { baseZ: f.footZ, heightLabel: 'crown above feet', coverLabel: 'cover' }),
       ],
       steps: liftOffSteps(a, f, { sheets, panels, joints, set, hung }),
       remarks: [],
@@ -124,17 +104,13 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
 interface CoverParts {
   readonly panels: readonly Panel[];
   readonly sheets: readonly SheetPart[];
-  readonly covered: FramedCover;
   readonly guard: readonly Joint[];
 }
 
 /** Everything that holds the cover together, airs it and hooks it to its bed. */
 function jointsOf(a: LiftOffCoverAnswers, f: HoopFrame, c: CoverParts): readonly Joint[] {
-  const { panels, sheets, covered } = c;
-  const curve = pathLength(f.line);
   const y1 = f.y0 + f.width;
   const feetAt = f.xs.flatMap((x) => [f.footY, f.footY + f.hoop.spanMm].map((y): Vec3 => [x, y, f.footZ]));
-  const endHoops = [f.hoops[0], f.hoops[f.hoops.length - 1]].flatMap((m) => m ?? []);
   const sides = [f.y0, y1].flatMap((y) =>
     evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil((a.hooks ?? 4) / 2)),
   );
@@ -146,23 +122,10 @@ function jointsOf(a: LiftOffCoverAnswers, f: HoopFrame, c: CoverParts): readonly
     }),
     ...f.ridge.joints,
     ...c.guard,
-    ...plywoodJoints(panels, f.frame.endBoards, endHoops, {
-      edge: a.edge,
-      widthMm: f.width,
-      curveMm: curve,
+    ...coveringJoints(f, { ...a, louvres: a.vents === 'louvres' }, c, {
       kind: 'strap',
       eachEnd: 3,
-    }),
-    ...ventJoints(panels, a.vents === 'louvres' ? 'louvre' : 'ventFlap'),
-    ...fastened(a.fixing, {
-      sheets,
-      rails: f.frame.rails,
-      hoops: f.hoops,
-      battening: f.frame.battening,
-      cover: covered,
-      railZ: f.z0,
-      y0: f.y0,
-      endStaples: Math.ceil(panels.length > 0 ? (2 * curve) / 250 : (2 * (f.width + 2 * covered.riseMm)) / 150),
+      staples: c.panels.length > 0 ? (2 * pathLength(f.line)) / 250 : (2 * (f.width + 2 * f.covered.riseMm)) / 150,
     }),
     ...(a.mount === 'carried'
       ? [
@@ -173,21 +136,4 @@ function jointsOf(a: LiftOffCoverAnswers, f: HoopFrame, c: CoverParts): readonly
         ]
       : []),
   ];
-}
-
-/** The whole cover comes off its bed: to reach in, and in spring. */
-function liftedOff(a: LiftOffCoverAnswers, parts: readonly { readonly tag: string }[], f: HoopFrame): Opening {
-  const middle: Vec3 = [(f.x0 + f.x1) / 2, f.y0 + f.width / 2, f.z0];
-  return {
-    name: 'Cover',
-    by: 'lift-off',
-    tags: parts.map((p) => p.tag),
-    line: [middle, [middle[0], middle[1], middle[2] + 1000]],
-    travel: { mm: 1000 },
-    shut: ['hooks'],
-    open: [],
-    reachedFrom: 'both sides',
-    screened: false,
-    lift: { motion: 'carried', extraKg: 0, people: a.people === '2' ? 2 : 1 },
-  };
 }

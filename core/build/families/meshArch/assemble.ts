@@ -8,14 +8,14 @@ import { BARE } from '../../assembly/bare';
 import { soilZ } from '../../assembly/crop';
 import { alongBed, dimension, endHeight, endWidth } from '../../assembly/dimension';
 import { outerFace, underHoop } from '../../parts/hoops';
-import { PULL_MM } from '../../parts/hoopFrame';
+import { PULL_MM } from '../../parts/framedSheet';
 import { buildRidge, soilPosts } from '../../parts/ridge';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
 import { FOLDS } from '../../answers/skin';
 import { endRun, looseRun, pastEnds } from '../../assembly/sheetRun';
 import { aboveWall, drawnRun, endFaces, skirtDimension, skirtFaces, skirtLines } from '../../parts/looseSheet';
 import type { Joint, Said, SheetPart } from '../../assembly/types';
-import type { Opening } from '../../assembly/openings';
+import { type Opening, liftedOff } from '../../assembly/openings';
 import type { BuildSite } from '../../../site/buildSite';
 import { thicknessMm } from '../../../catalog/sections';
 import { hoopCurve } from '../../hoop/curve';
@@ -247,7 +247,12 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
     members: ridge.members,
     sheets: [...sheets, ...mesh],
     joints: [...joints, ...ridge.joints],
-    openings: [parting(sheets, line, x0, x1), ...mesh.map((m) => carried(m, count, [x0, footY, footZ]))],
+    openings: [
+      parting(sheets, line, x0, x1),
+      ...mesh.map((m) =>
+        liftedOff(count === 1 ? 'Mesh' : m.tag.replace('M', 'Mesh '), [m], [x0, footY, footZ], 'prongs', 2),
+      ),
+    ],
     arches: [
       {
         what: 'Wires',
@@ -308,21 +313,5 @@ function parting(sheets: readonly SheetPart[], line: readonly Point2[], x0: numb
     open: [],
     reachedFrom: 'both sides',
     screened: false,
-  };
-}
-
-/** A panel of mesh as it is carried, by two. */
-function carried(m: SheetPart, count: number, at: Vec3): Opening {
-  return {
-    name: count === 1 ? 'Mesh' : m.tag.replace('M', 'Mesh '),
-    by: 'lift-off',
-    tags: [m.tag],
-    line: [at, [at[0], at[1], at[2] + 1000]],
-    travel: { mm: 1000 },
-    shut: ['prongs'],
-    open: [],
-    reachedFrom: 'both sides',
-    screened: false,
-    lift: { motion: 'carried', extraKg: 0, people: 2 },
   };
 }

@@ -94,16 +94,7 @@ export function buildBox(s: BoxSite): Result<Box> {
       // The centre line is that of the whole board; a ripped one fills only its lower part.
       const z = bottom + wide / 2;
       bottom += high;
-      const run = straightRun({
-        tag: `${tag}${k + 1}`,
-        part,
-        section,
-        from: [s.x0, y, z],
-        to: [s.x1, y, z],
-        wide: [0, 0, 1],
-        hoopXs: [],
-        markHoops: false,
-      });
+      const run = straightRun(`${tag}${k + 1}`, part, section, [s.x0, s.x1], [y, z], [0, 0, 1], { xs: [] });
       splices.push(...run.joints);
       return run.members.map((m): Member => (high < wide - 0.5 ? { ...m, taperMm: [high, high] } : m));
     });

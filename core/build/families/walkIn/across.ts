@@ -3,7 +3,7 @@ import { MM_PER_INCH } from '../../../base/length';
 import { thicknessMm } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
 import type { SheetPart } from '../../assembly/types';
-import { PULL_MM } from '../../parts/hoopFrame';
+import { PULL_MM } from '../../parts/framedSheet';
 import type { WalkInAnswers } from './answers';
 
 /** What film takes round a board or a hoop where it is fastened. */

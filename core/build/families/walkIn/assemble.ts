@@ -221,16 +221,7 @@ function edgeBattens(a: WalkInAnswers, h: House, site: BuildSite): readonly Memb
     if (!from || !to) return [];
     const out = (thicknessMm(board.section) + thicknessMm(section)) / 2;
     const y = from[1] + (from[1] < middle ? -out : out);
-    return straightRun({
-      tag: `N${i + 1}`,
-      part: 'Batten',
-      section,
-      from: [from[0], y, from[2]],
-      to: [to[0], y, to[2]],
-      wide: [0, 0, 1],
-      hoopXs: h.xs,
-      markHoops: false,
-    }).members;
+    return straightRun(`N${i + 1}`, 'Batten', section, [from[0], to[0]], [y, from[2]], [0, 0, 1], { xs: h.xs }).members;
   });
 }
 
@@ -257,15 +248,6 @@ function bars(a: WalkInAnswers, h: House): readonly ReturnType<typeof straightRu
   const out = 2 + thicknessMm(a.rollBar) / 2;
   const z = thicknessMm(a.rollBar) / 2 + 4;
   return [Math.min(...h.line.map((p) => p.y)) - out, Math.max(...h.line.map((p) => p.y)) + out].map((y, i) =>
-    straightRun({
-      tag: `L${i + 1}`,
-      part: 'Roll bar',
-      section: a.rollBar,
-      from: [h.x0, y, z],
-      to: [h.x1, y, z],
-      wide: [0, 0, 1],
-      hoopXs: h.xs,
-      markHoops: false,
-    }),
+    straightRun(`L${i + 1}`, 'Roll bar', a.rollBar, [h.x0, h.x1], [y, z], [0, 0, 1], { xs: h.xs }),
   );
 }

@@ -6,7 +6,7 @@ import { type BuildSite, stock } from '../../../site/buildSite';
 import { piece } from '../../assembly/pieces';
 import type { Joint, Member } from '../../assembly/types';
 import { joint } from '../../joints';
-import { straightRun } from '../../joints/runs';
+import { hoopMark, straightRun } from '../../joints/runs';
 
 const BEAM = '2x6';
 const BEAM_POST = '4x4 treated';
@@ -41,15 +41,9 @@ export function centreBeam(
   const at = [...new Set([...Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step), last])].flatMap(
     (i) => inner[i] ?? [],
   );
-  const run = straightRun({
-    tag: 'M1',
-    part: 'Centre beam',
-    section,
-    from: [x0, y, topZ - deepMm / 2],
-    to: [x1, y, topZ - deepMm / 2],
-    wide: [0, 0, 1],
-    hoopXs: xs,
-    markHoops: true,
+  const run = straightRun('M1', 'Centre beam', section, [x0, x1], [y, topZ - deepMm / 2], [0, 0, 1], {
+    xs,
+    mark: hoopMark,
   });
   const posts = at.map((x, i): Member => ({
     ...piece(`M${i + 2}`, 'Beam post', post, [x, y, -BEAM_POST_DEEP_MM], [x, y, topZ - deepMm], [0, 1, 0]),

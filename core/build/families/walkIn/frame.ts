@@ -6,7 +6,7 @@ import { type Point2, heightAt, slopeAt } from '../../../base/geometry';
 import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
 import { piece } from '../../assembly/pieces';
-import { straightRun } from '../../joints/runs';
+import { hoopMark, straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
 import type { PostRow, Ridge } from '../../assembly/rows';
 import { type BuildSite, stock } from '../../../site/buildSite';
@@ -159,16 +159,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
 
   const splices: Joint[] = [];
   const run = (tag: string, part: string, key: Section, y: number, z: number): readonly Member[] => {
-    const made = straightRun({
-      tag,
-      part,
-      section: key,
-      from: [x0, y, z],
-      to: [x1, y, z],
-      wide: [0, 0, 1],
-      hoopXs: xs,
-      markHoops: true,
-    });
+    const made = straightRun(tag, part, key, [x0, x1], [y, z], [0, 0, 1], { xs, mark: hoopMark });
     splices.push(...made.joints);
     return made.members;
   };
