@@ -28,6 +28,15 @@ const weighed = (misses: Weighed['misses']): Weighed => ({
   price: 50,
 });
 
+test('a design is as heavy to lift as the heaviest of what is lifted, and as long as its longest piece', () => {
+  const frame = built(cover('window-frame'));
+  const figures = figuresOf(frame, NOTHING_SAID, 50);
+  expect(frame.lifts.length).toBeGreaterThan(0);
+  for (const l of frame.lifts) expect(figures.liftKg).toBeGreaterThanOrEqual(l.value);
+  expect(frame.lifts.map((l) => l.value)).toContain(figures.liftKg);
+  for (const m of frame.assembly.members) expect(figures.longestMm).toBeGreaterThanOrEqual(m.lengthMm);
+});
+
 describe('prices that are one', () => {
   // Three in a hundred of the larger: 3 of 100, 3.09 of 103.
   test.each([

@@ -47,6 +47,13 @@ test('of the first day the hour before it began is not there, and is left out', 
   expect(curve[0]).toMatchObject({ hour: 1, outC: 0 });
 });
 
+test('of the last day the hour after it ended is not there, and is left out', () => {
+  // Weather that ends an hour before midnight: 71 hours.
+  const shorter = { ...weather, airC: count(1).slice(0, 71) } as Weather;
+  const { curve } = shownClimate(o, climate, shorter, addDays(DATE, 2));
+  expect(curve.map((h) => h.outC)).toEqual(Array.from({ length: 24 }, (_, h) => 47 + h));
+});
+
 test('a day that is not among them is not shown: a notable one is, else the first', () => {
   const shown = shownClimate(o, climate, weather, '2031-06-01');
   expect(shown.date).toBe(shown.notable[0]?.date ?? DATE);

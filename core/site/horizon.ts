@@ -29,7 +29,8 @@ function meets(from: PlanPoint, east: number, north: number, a: PlanPoint, b: Pl
   return along > 0 && beside >= 0 && beside <= 1 ? along : undefined;
 }
 
-function distanceTo(thing: Landmark, from: PlanPoint, east: number, north: number): number | undefined {
+/** How far a thing stands off one way, mm; Infinity where it does not. */
+function distanceTo(thing: Landmark, from: PlanPoint, east: number, north: number): number {
   if (LANDMARKS[thing.kind].round) {
     const c = middleOf(thing);
     const [x, y] = [c.x - from.x, c.y - from.y];
@@ -38,15 +39,12 @@ function distanceTo(thing: Landmark, from: PlanPoint, east: number, north: numbe
     const along = x * east + y * north;
     const off = x * north - y * east;
     const half = (thing.lengthMm / 2) ** 2 - off ** 2;
-    return along > 0 && half > 0 ? Math.max(1, along - Math.sqrt(half)) : undefined;
+    return along > 0 && half > 0 ? Math.max(1, along - Math.sqrt(half)) : Infinity;
   }
   const corners = footprint(thing);
-  const met = corners.flatMap((a, i) => {
-    const b = corners[(i + 1) % corners.length];
-    const d = b && meets(from, east, north, a, b);
-    return d === undefined ? [] : [d];
-  });
-  return met.length > 0 ? Math.min(...met) : undefined;
+  return Math.min(
+    ...corners.map((a, i) => meets(from, east, north, a, corners[(i + 1) % corners.length] ?? a) ?? Infinity),
+  );
 }
 
 /**
@@ -60,11 +58,7 @@ export function horizonOf(landmarks: readonly Landmark[], from: PlanPoint, heigh
     if (shades === 0 || mine.length === 0) return [];
     const altitudeDeg = Array.from({ length: BEARINGS }, (_, i) => {
       const [east, north] = [Math.sin(i * STEP_DEG * RAD), Math.cos(i * STEP_DEG * RAD)];
-      const tops = mine.map((l) => {
-        const d = distanceTo(l, from, east, north);
-        return d === undefined ? 0 : Math.atan2(l.heightMm - heightMm, d) / RAD;
-      });
-      return Math.max(0, ...tops);
+      return Math.max(...mine.map((l) => Math.atan2(l.heightMm - heightMm, distanceTo(l, from, east, north)) / RAD));
     });
     return [{ shades, altitudeDeg }];
   };

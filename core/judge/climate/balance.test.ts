@@ -3,7 +3,8 @@ import { HOLLOW, TUNNEL, steady } from '../../testing/weather';
 import { simulatedWeather } from '../weather/simulated';
 import { draughtOf } from './airing';
 import { runBalance } from './balance';
-import { climateOf } from './climate';
+import { groundC, normalsOf } from '../weather/normals';
+import { climateOf, groundUnder } from './climate';
 import { type Drive, driveOf } from './drive';
 import type { BedModel } from './model';
 import { type Tending, USUAL_TENDING } from './tending';
@@ -234,4 +235,16 @@ test('water that runs down inside is water that dries from the soil', () => {
   // A wet bed under film gives half a litre to three litres a square metre a day, and nearly all of it runs back.
   expect(perDay / TUNNEL.floorM2).toBeGreaterThan(0.2);
   expect(perDay / TUNNEL.floorM2).toBeLessThan(3);
+});
+
+test('the ground below goes with the season, and with half of how much warmer than usual the year begins', () => {
+  // Thirty days of 4 C from the first of April: day 91 of the year; their middle is day 106.
+  const { meanC, deepC } = groundUnder({ ...steady(24 * 200, { airC: 4 }), startMs: Date.UTC(2027, 3, 1) }, HOLLOW);
+  const usual = normalsOf(HOLLOW);
+  const half = (4 - groundC(usual, 91 + 15, 0)) / 2;
+  expect(meanC).toBe(4);
+  expect(deepC(0)).toBeCloseTo(groundC(usual, 91, 1) + half, 9);
+  expect(deepC(24 * 150)).toBeCloseTo(groundC(usual, 91 + 150, 1) + half, 9);
+  // By the end of August a metre down it is warmer than on the first of April.
+  expect(deepC(24 * 150)).toBeGreaterThan(deepC(0) + 4);
 });

@@ -52,6 +52,22 @@ export interface ClimateOptions {
 const RUN_IN_HOURS = 96;
 
 /**
+ * The ground a metre under a bed, C, by the hour of weather; and the mean of its first month, C, which tells whether the year is warmer
+ * than usual: the ground is by half of that.
+ */
+export function groundUnder(
+  weather: Weather,
+  place: ClimatePlace,
+): { readonly meanC: number; readonly deepC: (hour: number) => number } {
+  const usual = normalsOf(place);
+  const first = dayOfYear(isoDay(weather.startMs / MS_PER_DAY));
+  const month = Math.min(hoursOf(weather), 24 * 30);
+  const meanC = weather.airC.slice(0, month).reduce((sum, c) => sum + c, 0) / Math.max(1, month);
+  const off = month > 0 ? meanC - groundC(usual, first + month / 48, 0) : 0;
+  return { meanC, deepC: (hour) => groundC(usual, first + hour / 24, 1) + off / 2 };
+}
+
+/**
  * Runs a bed through weather.
  * @param limits what its crop bears, for the days' sums
  */
@@ -71,17 +87,11 @@ export function climateOf(
   }: ClimateOptions = {},
 ): Climate {
   const drive = driveOf(worn, weather, place, tending, taught, daily);
-  const usual = normalsOf(place);
-  const first = dayOfYear(isoDay(weather.startMs / MS_PER_DAY));
-  const month = Math.min(hoursOf(weather), 24 * 30);
-  const mean = weather.airC.slice(0, month).reduce((sum, c) => sum + c, 0) / Math.max(1, month);
-  const off = month > 0 ? mean - groundC(usual, first + month / 48, 0) : 0;
-  // A warmer year than the usual one warms the ground by half of it.
-  const deepC = (hour: number): number => groundC(usual, first + hour / 24, 1) + off / 2;
+  const { meanC, deepC } = groundUnder(weather, place);
   const msOf = (hour: number): number => weather.startMs + hour * MS_PER_HOUR;
   const run = runBalance(model, drive, {
     deepC,
-    soilC: (deepC(0) + mean) / 2,
+    soilC: (deepC(0) + meanC) / 2,
     stepsPerHour,
     brushed:
       brushed ??
