@@ -148,6 +148,28 @@ export function setOnBed(
   };
 }
 
+/** Sets it on its bed, with what comes before that. @param joints what fixes it there */
+export function setStep(
+  title: string,
+  set: SetDown,
+  work: readonly Phrase[],
+  joints: readonly Joint[],
+  more: Partial<Pick<SaidStep, 'view' | 'checks' | 'cautions' | 'minutes'>> = {},
+): SaidStep {
+  return step({
+    id: 'set',
+    title,
+    view: 'end',
+    tags: set.tags,
+    work: [...set.work, ...work],
+    tools: ['level'],
+    joints: [...joints, ...set.joints],
+    minutes: MINUTES.start,
+    ...more,
+    checks: [['It sits down all round without rocking'], ...(more.checks ?? [])],
+  });
+}
+
 /** Saws firm ends to the true curve from their template, and their vents. */
 export function plywoodStep(panels: readonly Panel[], how: readonly Phrase[], joints: readonly Joint[]): SaidStep {
   const openings = panels.reduce((sum, p) => sum + p.openings.length, 0);

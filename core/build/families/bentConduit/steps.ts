@@ -12,6 +12,7 @@ import {
   markRailsStep,
   plywoodStep,
   tagsOf,
+  setStep,
 } from '../../parts/frameSteps';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
@@ -144,21 +145,15 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
       joints: named(joints, 'staples', 'battens', 'channel', 'clips', 'end clips', 'flap clips', 'flap weights'),
     }),
     b.hung?.step ??
-      step({
-        id: 'set',
-        title: 'Set it on the bed and fix it down',
-        view: 'end',
-        tags: b.set.tags,
-        work: [
-          ...b.set.work,
+      setStep(
+        'Set it on the bed and fix it down',
+        b.set,
+        [
           ['Two people: set the frame on the bed, flush all round.'],
           [`Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`],
         ],
-        tools: ['level'],
-        joints: [...named(joints, 'anchors'), ...b.set.joints],
-        checks: [['It sits down all round without rocking']],
-        cautions: [CAUTIONS.snow],
-        minutes: MINUTES.start,
-      }),
+        named(joints, 'anchors'),
+        { cautions: [CAUTIONS.snow] },
+      ),
   ];
 }

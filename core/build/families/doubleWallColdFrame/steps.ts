@@ -3,7 +3,7 @@ import type { Lids } from '../../parts/slopedLid';
 import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import { amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
-import { type SetDown, tagsOf } from '../../parts/frameSteps';
+import { type SetDown, tagsOf, setStep } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { DoubleWallColdFrameAnswers } from './answers';
@@ -93,22 +93,16 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       minutes: skins.length * MINUTES.sheet,
     }),
     b.hung?.step ??
-      step({
-        id: 'set',
-        title: 'Set the frame on the bed',
-        view: 'end',
-        tags: b.set.tags,
-        work: [
-          ...b.set.work,
+      setStep(
+        'Set the frame on the bed',
+        b.set,
+        [
           [
             `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(b.joints, 'hook'), 'hook')}.`,
           ],
         ],
-        tools: ['level'],
-        joints: [...named(b.joints, 'anchors'), ...b.set.joints],
-        checks: [['It sits down all round without rocking']],
-        minutes: MINUTES.start,
-      }),
+        named(b.joints, 'anchors'),
+      ),
     ...lidFrameStep(lids),
     ...(net.length + pockets.length > 0
       ? [

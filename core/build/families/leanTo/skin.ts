@@ -22,6 +22,9 @@ export interface Skin {
   readonly areaM2: number;
 }
 
+/** A batten from one point to another, and the way of its wider side. */
+type Line = readonly [from: Vec3, to: Vec3, wide: Vec3];
+
 /** Roof and ends: stiff sheets on the rafters, their channels down the slope; or film under battens along every edge. */
 export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0: number, x1: number): Skin {
   const width = site.survey.frameOn.widthMm;
@@ -43,34 +46,28 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
   );
   if (a.glazing !== 'film') {
     const sheet = stiffSheet(site.catalog, a.glazing);
-    const down = -DRIP_MM * cos;
-    const roofs = sheetXs
-      .slice(1)
-      .map((to, i) =>
-        rectangle(
-          `G${i + 1}`,
-          'Roof glazing',
-          sheet,
-          at(sheetXs[i] ?? x0, down),
-          [1, 0, 0],
-          [0, cos, sin],
-          [to - (sheetXs[i] ?? x0), slopeMm + DRIP_MM],
-          'v',
-        ),
-      );
-    const ends = [false, true].map((right, i): Panel => ({
-      ...rectangle(
-        `G${roofs.length + i + 1}`,
-        'End glazing',
+    const roofs = sheetXs.slice(1).map((to, i) => {
+      const from = sheetXs[i] ?? x0;
+      const size = [to - from, slopeMm + DRIP_MM] as const;
+      return rectangle(
+        `G${i + 1}`,
+        'Roof glazing',
         sheet,
-        [right ? x1 : x0, right ? 0 : width, z0],
-        [0, right ? 1 : -1, 0],
-        [0, 0, 1],
-        [width, high],
+        at(from, -DRIP_MM * cos),
+        [1, 0, 0],
+        [0, cos, sin],
+        size,
         'v',
-      ),
-      outline: right ? end : end.map(([y, z]): Flat => [width - y, z]).reverse(),
-    }));
+      );
+    });
+    const ends = [false, true].map((right, i): Panel => {
+      const tag = `G${roofs.length + i + 1}`;
+      const foot: Vec3 = right ? [x1, 0, z0] : [x0, width, z0];
+      return {
+        ...rectangle(tag, 'End glazing', sheet, foot, [0, right ? 1 : -1, 0], [0, 0, 1], [width, high], 'v'),
+        outline: right ? end : end.map(([y, z]): Flat => [width - y, z]).reverse(),
+      };
+    });
     const rows = [
       ...xs.map((x) => spread(at(x, 0), at(x, width), SCREWS_APART_MM)),
       ...[x0, x1].flatMap((x) =>
@@ -127,46 +124,20 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
   ];
   const batten = stock(site, '1x2');
   const out = thicknessMm(batten) / 2;
-  // Over the wall plate and the header, and round each end.
-  const lines: readonly (readonly [Vec3, Vec3, Vec3])[] = [
-    [
-      [x0, width - 30, roof.top(width - 30) + out],
-      [x1, width - 30, roof.top(width - 30) + out],
-      [0, cos, sin],
-    ],
-    [
-      [x0, -out, roof.top(0) - 30],
-      [x1, -out, roof.top(0) - 30],
-      [0, 0, 1],
-    ],
-    ...[x0 - out, x1 + out].flatMap((x): readonly (readonly [Vec3, Vec3, Vec3])[] => [
-      [
-        [x, 0, roof.top(0) - 30],
-        [x, width, roof.top(width) - 30],
-        [0, -sin, cos],
-      ],
-      [
-        [x, 0, z0 + 20],
-        [x, width, z0 + 20],
-        [0, 0, 1],
-      ],
-      [
-        [x, 20, z0 + 40],
-        [x, 20, roof.top(20) - 60],
-        [0, 1, 0],
-      ],
-      [
-        [x, width - 20, z0 + 40],
-        [x, width - 20, roof.top(width - 20) - 60],
-        [0, 1, 0],
-      ],
+  const line = ([xa, xb]: Flat, from: Flat, to: Flat, wide: Vec3): Line => [[xa, ...from], [xb, ...to], wide];
+  const top = (y: number, over: number): Flat => [y, roof.top(y) + over];
+  const lines: readonly Line[] = [
+    // Over the wall plate and the header, and round each end.
+    line([x0, x1], top(width - 30, out), top(width - 30, out), [0, cos, sin]),
+    line([x0, x1], [-out, roof.top(0) - 30], [-out, roof.top(0) - 30], [0, 0, 1]),
+    ...[x0 - out, x1 + out].flatMap((x) => [
+      line([x, x], top(0, -30), top(width, -30), [0, -sin, cos]),
+      line([x, x], [0, z0 + 20], [width, z0 + 20], [0, 0, 1]),
+      line([x, x], [20, z0 + 40], top(20, -60), [0, 1, 0]),
+      line([x, x], [width - 20, z0 + 40], top(width - 20, -60), [0, 1, 0]),
     ]),
     // Over the rafters between, so that wind makes no sail of the roof.
-    ...xs.slice(1, -1).map((x): readonly [Vec3, Vec3, Vec3] => [
-      [x, 30, roof.top(30) + out],
-      [x, width - 80, roof.top(width - 80) + out],
-      [1, 0, 0],
-    ]),
+    ...xs.slice(1, -1).map((x) => line([x, x], top(30, out), top(width - 80, out), [1, 0, 0])),
   ];
   const battens = lines.flatMap(([from, to, wide], i): readonly Member[] => {
     const tag = `B${i + 1}`;
@@ -189,7 +160,7 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
         lines.flatMap(([from, to]) => spread(from, to, 300)),
         { count: Math.ceil((2 * (slopeMm + x1 - x0) + 2 * (2 * width + low + high)) / 150) },
       ),
-      ...batteningOf(battens, [...sheets, ...f.rafters, ...f.plates, ...f.uprights]),
+      ...batteningOf(battens, [...sheets, ...framing]),
       ...wall,
     ],
   };

@@ -9,6 +9,7 @@ import {
   markRailsStep,
   type SetDown,
   plywoodStep,
+  setStep,
 } from '../../parts/frameSteps';
 import {
   MINUTES,
@@ -19,7 +20,6 @@ import {
   named,
   ridgeStep,
   sayCount,
-  step,
   tagList,
 } from '../../guide/step';
 import type { LiftOffCoverAnswers } from './answers';
@@ -91,21 +91,19 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
       joints: named(joints, 'staples', 'battens', 'channel', 'clips'),
     }),
     b.hung?.step ??
-      step({
-        id: 'set',
-        title: 'Set it on the bed',
-        view: 'end',
-        tags: b.set.tags,
-        work: [
-          ...b.set.work,
+      setStep(
+        'Set it on the bed',
+        b.set,
+        [
           ['Screw a handle to each end, and lift it with a straight back.'],
           [`Screw ${sayCount(hooks, 'hook')} and hook the frame down.`],
         ],
-        tools: ['level'],
-        joints: [...named(joints, 'handles', 'hooks'), ...b.set.joints],
-        checks: [['It sits down all round without rocking'], ...(hooks > 0 ? [['Every hook is shut']] : [])],
-        cautions: [CAUTIONS.snow],
-        minutes: MINUTES.start + b.set.work.length * 5,
-      }),
+        named(joints, 'handles', 'hooks'),
+        {
+          checks: hooks > 0 ? [['Every hook is shut']] : [],
+          cautions: [CAUTIONS.snow],
+          minutes: MINUTES.start + b.set.work.length * 5,
+        },
+      ),
   ];
 }

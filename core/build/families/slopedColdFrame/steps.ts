@@ -4,7 +4,7 @@ import type { Bed } from '../../../site/bed';
 import type { Survey } from '../../../site/survey';
 import { type Phrase, amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
-import { packerWork, setOnBed, tagsOf } from '../../parts/frameSteps';
+import { packerWork, setOnBed, tagsOf, setStep } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
 import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
 import type { SlopedColdFrameAnswers } from './answers';
@@ -65,13 +65,10 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
       checks: [['Both diagonals of the box equal'], ['A straight board laid from front to back touches all along']],
       minutes: MINUTES.start + boards.length * 4,
     }),
-    step({
-      id: 'set',
-      title: 'Set the box on the bed',
-      view: 'side',
-      tags: set.tags,
-      work: [
-        ...set.work,
+    setStep(
+      'Set the box on the bed',
+      set,
+      [
         ...(b.soil === 'clay'
           ? [
               [
@@ -83,11 +80,9 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
           `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}.`,
         ],
       ],
-      tools: ['level'],
-      joints: [...named(b.joints, 'anchors'), ...set.joints],
-      checks: [['It sits down all round without rocking']],
-      minutes: MINUTES.start,
-    }),
+      named(b.joints, 'anchors'),
+      { view: 'side' },
+    ),
     ...lidFrameStep(lids),
     ...glazeAndHangSteps(a.glazing, lids),
   ];
