@@ -115,6 +115,22 @@ test('where single changes lead downhill the cheapest is found without going thr
   );
 });
 
+test('going downhill comes to the best by itself, before anything is begun anew', () => {
+  // Missing, then dear: each axis is best at 5.
+  const grid: Grid = {
+    sizes: [8, 8],
+    worth: ([x = 0, y = 0]) => ({
+      miss: x < 3 ? (3 - x) / 10 : 0,
+      warnings: 0,
+      price: Math.abs(x - 5) + Math.abs(y - 5),
+    }),
+  };
+  const of = search(spaceOf(grid), [[0, 0]], { seed: 1, most: 1000, small: 0 });
+  let last: SearchState<Point, Worth> | undefined;
+  for (let r = of.next(); r.value.phase === 'descent'; r = of.next()) last = r.value;
+  expect(last?.best?.s).toEqual([5, 5]);
+});
+
 test('two changes at once are tried where one alone leads nowhere', () => {
   // Both switches must be thrown: each alone is dearer.
   const grid: Grid = {

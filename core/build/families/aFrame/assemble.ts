@@ -292,7 +292,6 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
       steepDeg: steep,
       spacingMm: spacing,
     }),
-    remarks: [],
   });
 }
 

@@ -172,7 +172,6 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
         ...dims,
       ],
       steps: bentSteps(a, { f, hoops, rails, furring: furring.members, sheets, panels, joints, set, hung }),
-      remarks: [],
     },
     a,
     site,

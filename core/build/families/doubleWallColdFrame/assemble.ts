@@ -186,7 +186,6 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
       ...alongBed(a, site, [x0, x1], 'frame'),
     ],
     steps: doubleWallSteps(a, { walls, braces, lids, pockets, crossBoards: across.members, sheets, joints, set, hung }),
-    remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);
 }

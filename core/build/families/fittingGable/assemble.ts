@@ -175,7 +175,6 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
       ...alongBed(a, site, [startMm, endMm], 'covered', { xs, label: 'frame to frame' }),
     ],
     steps: gableSteps(a, { baseRails, endRails, posts, rafters, ridges, sheets, joints }),
-    remarks: [],
   });
 }
 

@@ -94,7 +94,6 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
         ...frameDimensions(a, site, f, { baseZ: f.footZ, heightLabel: 'crown above feet', coverLabel: 'cover' }),
       ],
       steps: liftOffSteps(a, f, { sheets, panels, joints, set, hung }),
-      remarks: [],
     },
     a,
     site,

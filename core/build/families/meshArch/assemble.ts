@@ -287,7 +287,6 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       ...alongBed(a, site, [extent.value.startMm, extent.value.endMm], 'bed covered'),
     ],
     steps: meshSteps(a, { mesh, sheets, joints, ridge, spanMm, squares, straps, riseMm: rise }),
-    remarks: [],
   });
 }
 

@@ -116,7 +116,6 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
       ...alongBed(a, site, [x0, x1], 'box'),
     ],
     steps: slopedSteps(a, { box: box.value, lids, crossBoards: across.members, joints, survey, soil: bed.soil }),
-    remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, outer.widthMm) : assembly);
 }

@@ -171,7 +171,6 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
       ...alongBed(a, site, [x0, x1], 'covered'),
     ],
     steps: strawBaleSteps(a, { blocks, supports, lids, joints }),
-    remarks: [],
   };
   return ok(a.back === 'near' ? mirrored(assembly, width) : assembly);
 }
