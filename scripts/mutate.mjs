@@ -45,8 +45,9 @@ const PLACE = 3;
 /** A fault that makes tests take so much longer than all of them together is seen. */
 const SLOWER = 3;
 const START_MS = 30_000;
-/** So many test files are asked before others, and before the rest (which --near leaves out); and so long a test counts as a folder farther off. */
-const FIRST = [4, 20];
+/** So long the nearest test files take that are asked before others, and before the rest (which --near leaves out), ms. */
+const FIRST_MS = [5000, 25_000];
+/** So long a test counts as a folder farther off. */
 const FOLDER_MS = 4000;
 
 /** Files of a part that are no tests, from the root of the program. */
@@ -148,9 +149,15 @@ const lateness = (file, { file: test, tookMs }) =>
 /** Whether any test sees a fault. */
 async function seen(mutant, tests) {
   const name = mutant.fileName;
-  const files = [...tests].sort((a, b) => lateness(name, a) - lateness(name, b)).map((t) => t.file);
+  let ms = 0;
+  const inOrder = [...tests]
+    .sort((a, b) => lateness(name, a) - lateness(name, b))
+    // The nearest is asked however long it takes.
+    .map(({ file, tookMs }, i) => ({ file, untilMs: i === 0 ? 0 : (ms += tookMs) }));
+  const between = (fromMs, toMs) => inOrder.filter((t) => t.untilMs >= fromMs && t.untilMs < toMs).map((t) => t.file);
   const mostMs = START_MS + SLOWER * wholeMs;
-  for (const some of [files.slice(0, FIRST[0]), files.slice(...FIRST), values.near ? [] : files.slice(FIRST[1])]) {
+  const [first, near] = FIRST_MS;
+  for (const some of [between(0, first), between(first, near), values.near ? [] : between(near, Infinity)]) {
     if (some.length > 0 && !(await passes(some, 1, mostMs, { __STRYKER_ACTIVE_MUTANT__: mutant.id }))) return true;
   }
   return false;
