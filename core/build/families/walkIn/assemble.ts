@@ -164,7 +164,7 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
             : d,
       ),
     ],
-    steps: walkInSteps(a, { house: h, members, ends, door, sheets, doorSheets, battens, endBattens, rollBars, joints }),
+    steps: walkInSteps(a, { ...parts, members, joints }),
     remarks: [
       'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
     ],

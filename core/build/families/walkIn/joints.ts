@@ -8,7 +8,8 @@ import { clipPlaces } from '../../parts/framedSheet';
 import { type WalkInAnswers, onTimber } from './answers';
 import type { House } from './frame';
 
-interface HouseParts {
+/** What a house is made of beside its posts and hoops. */
+export interface HouseParts {
   readonly house: House;
   readonly ends: readonly Member[];
   readonly door: readonly Member[];

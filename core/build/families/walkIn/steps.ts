@@ -1,4 +1,4 @@
-import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
+import type { Joint, Member, SaidStep } from '../../assembly/types';
 import type { Section } from '../../../catalog/types';
 import { type Phrase, amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
@@ -7,18 +7,11 @@ import { sayTags } from '../../guide/tags';
 import { MINUTES, bendStep, countKind, cutStep, guardSteps, named, sayCount, step, tagList } from '../../guide/step';
 import { type WalkInAnswers, onTimber } from './answers';
 import type { House } from './frame';
+import type { HouseParts } from './joints';
 
-interface Built {
-  readonly house: House;
-  /** All that is cut. */
+/** All that is built, all that is cut of it, and all that holds it together. */
+interface Built extends HouseParts {
   readonly members: readonly Member[];
-  readonly ends: readonly Member[];
-  readonly door: readonly Member[];
-  readonly sheets: readonly SheetPart[];
-  readonly doorSheets: readonly SheetPart[];
-  readonly battens: readonly Member[];
-  readonly endBattens: readonly Member[];
-  readonly rollBars: readonly Member[];
   readonly joints: readonly Joint[];
 }
 
