@@ -3,6 +3,7 @@ import { at, build } from '../../testing/site';
 import type { Joint, Member } from '../assembly/types';
 import { CAUTIONS } from '../joints/cautions';
 import {
+  type Saying,
   MINUTES,
   bendStep,
   countKind,
@@ -107,16 +108,17 @@ test('a ridge of rope is tied and its tails made fast; one of wood is marked, fi
 });
 
 test('posts are dug in to their mark, or stood on the frame', () => {
+  const text = (line: Saying): string => (typeof line === 'string' ? line : phraseText(line, UNITS));
   const posted = build('mesh-arch', at(128, 44), { ridge: 'posted' });
   const posts = posted.members.filter((m) => m.part === 'Ridge post');
   expect(posts).toHaveLength(2);
-  const dug = postWork(posts).map((line) => phraseText(line, UNITS));
+  const dug = postWork(posts).map(text);
   // 18 in.
   expect(dug).toEqual([
     'Dig P1, P2 in, plumb, until the mark meets the soil: 457 mm deep.',
     'Plate the ridge on the posts.',
   ]);
-  const stood = postWork(posts.map((m) => ({ ...m, marks: [] }))).map((line) => phraseText(line, UNITS));
+  const stood = postWork(posts.map((m) => ({ ...m, marks: [] }))).map(text);
   expect(stood[0]).toBe('Stand P1, P2 on the end boards, plumb, and plate them there.');
   expect(postWork([])).toEqual([]);
 });

@@ -19,15 +19,21 @@ export const MINUTES = {
   paint: 20,
 } as const;
 
-type StepParts = Pick<SaidStep, 'id' | 'title' | 'view' | 'tags' | 'work' | 'minutes'> &
-  Partial<Omit<SaidStep, 'joints'>> & {
+/** One sentence: plain, or with amounts in it. */
+export type Saying = string | Phrase;
+const said = (sayings: readonly Saying[]): readonly Phrase[] => sayings.map((s) => (typeof s === 'string' ? [s] : s));
+
+type StepParts = Pick<SaidStep, 'id' | 'title' | 'view' | 'tags' | 'minutes'> &
+  Partial<Pick<SaidStep, 'tools' | 'cautions'>> & {
+    readonly work: readonly Saying[];
+    readonly checks?: readonly Saying[];
     /** The joints made in it. */
     readonly joints?: readonly Joint[];
   };
 
 /** A step, with nothing where nothing is said; its tools, cautions and minutes are beside those of its joints. */
-export function step({ joints = [], ...parts }: StepParts): SaidStep {
-  return { tools: [], checks: [], cautions: [], ...parts, joints: joints.map((j) => j.id) };
+export function step({ joints = [], work, checks = [], ...parts }: StepParts): SaidStep {
+  return { tools: [], cautions: [], ...parts, work: said(work), checks: said(checks), joints: joints.map((j) => j.id) };
 }
 
 /** How many of a kind there are among joints. */
@@ -74,12 +80,12 @@ export function cutStep(members: readonly Member[]): SaidStep {
     view: 'side',
     tags: members.map((m) => m.tag),
     work: [
-      ['Cut bar by bar as the Saw shows, from the marks, longest first.'],
-      ['Write its tag on every piece as it comes off the saw.'],
-      ...(boards.length > 0 ? [['Square one end of each board before you hook the tape on it.']] : []),
+      'Cut bar by bar as the Saw shows, from the marks, longest first.',
+      'Write its tag on every piece as it comes off the saw.',
+      ...(boards.length > 0 ? ['Square one end of each board before you hook the tape on it.'] : []),
     ],
     tools: [...tools, 'tape', 'square', 'marker'],
-    checks: [[`${members.length} pieces, every one with its tag`]],
+    checks: [`${members.length} pieces, every one with its tag`],
     cautions: [
       ...(pipes.length > 0 ? [CAUTIONS.pvcDust, CAUTIONS.longPipe] : []),
       ...(treated ? [CAUTIONS.treated] : []),
@@ -95,7 +101,7 @@ export function cutStep(members: readonly Member[]): SaidStep {
 export function bendStep(
   hoops: readonly Member[],
   spacingMm: number,
-  how: readonly Phrase[],
+  how: readonly Saying[],
   joints: readonly Joint[],
   beside: readonly Member[] = [],
 ): SaidStep {
@@ -105,11 +111,11 @@ export function bendStep(
     title: 'Bend the hoops in',
     view: 'end',
     tags: [...hoops, ...beside].map((h) => h.tag),
-    work: [...how, [`Go from ${hoops[0]?.tag ?? ''} to ${hoops[hoops.length - 1]?.tag ?? ''}, one ${pipe} at a time.`]],
+    work: [...how, `Go from ${hoops[0]?.tag ?? ''} to ${hoops[hoops.length - 1]?.tag ?? ''}, one ${pipe} at a time.`],
     tools: ['drill', 'eye protection'],
     checks: [
       ['Hoops stand ', amount(spacingMm, 'length'), ' apart at the crown as at the feet'],
-      ['Every crown at one height along a string'],
+      'Every crown at one height along a string',
     ],
     cautions: [CAUTIONS.bend],
     joints,
@@ -130,28 +136,24 @@ export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[], en
     tags: ridge.map((m) => m.tag),
     work: roped
       ? [
-          [
-            `Tie a rope hoop to hoop along the crowns, with a turn round each, and ${ends === 'staked' ? 'stake its tails' : 'make its tails fast round the feet of the end hoops and to the end boards'}.`,
-          ],
-          ['Do the same on both sides at a third of the height.'],
+          `Tie a rope hoop to hoop along the crowns, with a turn round each, and ${ends === 'staked' ? 'stake its tails' : 'make its tails fast round the feet of the end hoops and to the end boards'}.`,
+          'Do the same on both sides at a third of the height.',
         ]
       : [
           ...postWork(ridge.filter((m) => m.part === 'Ridge post')),
-          [
-            `Mark ${tagList(ridge.filter((m) => m.part !== 'Ridge post'))} from the tape end as drawn and hold it under the crowns.`,
-          ],
-          ['Fix the end hoops first, then the ones between, each at its own mark.'],
-          ...(countKind(joints, 'cap') > 0 ? [['Cap both ends: they would cut the cover.']] : []),
+          `Mark ${tagList(ridge.filter((m) => m.part !== 'Ridge post'))} from the tape end as drawn and hold it under the crowns.`,
+          'Fix the end hoops first, then the ones between, each at its own mark.',
+          ...(countKind(joints, 'cap') > 0 ? ['Cap both ends: they would cut the cover.'] : []),
         ],
     tools: roped ? [] : ['level'],
-    checks: [['The ridge is level and every hoop upright']],
+    checks: ['The ridge is level and every hoop upright'],
     joints,
     minutes: MINUTES.start + ridge.length * MINUTES.place,
   });
 }
 
 /** Posts of a ridge: dug in to their marks, or stood on the frame. */
-export function postWork(posts: readonly Member[]): readonly Phrase[] {
+export function postWork(posts: readonly Member[]): readonly Saying[] {
   const [post] = posts;
   if (!post) return [];
   const soil = post.marks.find((m) => m.label === 'soil');
@@ -178,7 +180,7 @@ export function guardSteps(hoops: readonly Member[], guard: readonly Joint[]): r
       tags: hoops.map((h) => h.tag),
       work: [
         tape
-          ? ['Wipe the pipe dry and lay the tape along the outer face of every hoop.']
+          ? 'Wipe the pipe dry and lay the tape along the outer face of every hoop.'
           : [
               'Paint the outer face of every hoop, a band as wide as the pipe (',
               amount(od, 'length'),

@@ -62,9 +62,9 @@ export function withExtra(a: Said, extra: Extra): Said {
     tags: [],
     work: [
       WORK[extra],
-      ['How many degrees it buys depends on the night: Air reckons them; read a thermometer with it and without.'],
+      'How many degrees it buys depends on the night: Air reckons them; read a thermometer with it and without.',
     ],
-    checks: [['Nothing of it touches the film']],
+    checks: ['Nothing of it touches the film'],
     cautions: extra === 'lights' ? [CAUTIONS.heat] : [],
     joints,
     minutes: 15,

@@ -2,9 +2,9 @@ import type { Frame } from './frame';
 import type { Fixing, Joint, Member, Panel, SaidStep, SheetPart } from '../assembly/types';
 import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
-import { type Phrase, amount } from '../../base/figure';
+import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { MINUTES, named, step, tagList } from '../guide/step';
+import { type Saying, MINUTES, named, step, tagList } from '../guide/step';
 
 export const tagsOf = (pieces: readonly { readonly tag: string }[]): readonly string[] => pieces.map((p) => p.tag);
 
@@ -12,8 +12,8 @@ export const tagsOf = (pieces: readonly { readonly tag: string }[]): readonly st
 export function markRailsStep(
   frame: Frame,
   hoops: readonly Member[],
-  lay: Phrase,
-  drill: Phrase,
+  lay: Saying,
+  drill: Saying,
   tool: string,
 ): SaidStep {
   return step({
@@ -21,15 +21,15 @@ export function markRailsStep(
     title: 'Mark both long rails',
     view: 'plan',
     tags: tagsOf(frame.rails),
-    work: [lay, ['Hook the tape on the left end of each and mark every hoop as drawn.'], drill],
+    work: [lay, 'Hook the tape on the left end of each and mark every hoop as drawn.', drill],
     tools: ['tape', 'square', 'pencil', tool],
-    checks: [['Laid as they will stand, the marks face each other']],
+    checks: ['Laid as they will stand, the marks face each other'],
     minutes: MINUTES.start + 2 * hoops.length,
   });
 }
 
 /** Screws the frame together, square and flat. */
-export function frameStep(frame: Frame, corners: readonly Phrase[]): SaidStep {
+export function frameStep(frame: Frame, corners: readonly Saying[]): SaidStep {
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   // A long rail comes in parts: A1a, A1b.
   const frontMm = frame.rails.filter((m) => m.tag.startsWith('A1')).reduce((sum, m) => sum + m.lengthMm, 0);
@@ -40,12 +40,12 @@ export function frameStep(frame: Frame, corners: readonly Phrase[]): SaidStep {
     tags: tagsOf(boards),
     work: [
       ...corners,
-      ...(frame.ties.length > 0 ? [[`Screw ${tagList(frame.ties)} between the rails at their marks.`]] : []),
+      ...(frame.ties.length > 0 ? [`Screw ${tagList(frame.ties)} between the rails at their marks.`] : []),
     ],
     tools: ['tape'],
     checks: [
-      ['Both diagonals of the frame equal'],
-      ['It lies flat without rocking'],
+      'Both diagonals of the frame equal',
+      'It lies flat without rocking',
       ['It measures ', amount(frontMm, 'length'), ' along the front'],
     ],
     // The board across the soil is set with the frame on its bed.
@@ -58,8 +58,8 @@ export function frameStep(frame: Frame, corners: readonly Phrase[]): SaidStep {
 export interface CoverWork {
   readonly sheets: readonly SheetPart[];
   readonly battens: readonly Member[];
-  readonly fastening: readonly Phrase[];
-  readonly ends: Phrase;
+  readonly fastening: readonly Saying[];
+  readonly ends: Saying;
   /** What fastens it. */
   readonly joints: readonly Joint[];
 }
@@ -73,7 +73,7 @@ export function coverFrameStep(c: CoverWork): SaidStep {
     view: 'end',
     tags: [...tagsOf(c.sheets), ...tagsOf(c.battens)],
     work: [
-      ['Break every sharp edge of timber with a rasp: film wears through at corners and screw heads.'],
+      'Break every sharp edge of timber with a rasp: film wears through at corners and screw heads.',
       [
         film
           ? 'Lay the film with its outer face, usually the printed one, to the sky.'
@@ -83,7 +83,7 @@ export function coverFrameStep(c: CoverWork): SaidStep {
       c.ends,
     ],
     tools: ['rasp', 'knife'],
-    checks: [['The cover is tight as a drum and no metal touches it']],
+    checks: ['The cover is tight as a drum and no metal touches it'],
     cautions: [CAUTIONS.windyFilm, CAUTIONS.knife],
     joints: c.joints,
     minutes: c.sheets.length * MINUTES.sheet + c.battens.length * MINUTES.place,
@@ -91,7 +91,7 @@ export function coverFrameStep(c: CoverWork): SaidStep {
 }
 
 /** Battens over the wrapped edges of the cover, the usual way. */
-export function battenWork(wrapMm: number): readonly Phrase[] {
+export function battenWork(wrapMm: number): readonly Saying[] {
   return [
     ['Staple one long side, wrap ', amount(wrapMm, 'length'), ' under the batten and screw it on.'],
     ['Pull the other side tight, then do the same. Staples only hold until the batten is on.'],
@@ -99,7 +99,7 @@ export function battenWork(wrapMm: number): readonly Phrase[] {
 }
 
 /** How a cover is fastened along its rails, by the school chosen. */
-export function fasteningWork(fixing: Exclude<Fixing, 'weights'>, wrapMm: number): readonly Phrase[] {
+export function fasteningWork(fixing: Exclude<Fixing, 'weights'>, wrapMm: number): readonly Saying[] {
   switch (fixing) {
     case 'battens':
       return battenWork(wrapMm);
@@ -115,7 +115,7 @@ export function fasteningWork(fixing: Exclude<Fixing, 'weights'>, wrapMm: number
 }
 
 /** What brings a frame level on its bed, corner by corner. */
-export function packerWork(survey: Survey): readonly Phrase[] {
+export function packerWork(survey: Survey): readonly Saying[] {
   return CORNERS.filter((c) => survey.packersMm[c] > 1.5).map((c) => [
     'Screw a packer of ',
     amount(survey.packersMm[c], 'length'),
@@ -124,7 +124,8 @@ export function packerWork(survey: Survey): readonly Phrase[] {
 }
 
 /** What comes before a frame is set down, as a part of its step. */
-export interface SetDown extends Pick<SaidStep, 'work' | 'tags'> {
+export interface SetDown extends Pick<SaidStep, 'tags'> {
+  readonly work: readonly Saying[];
   readonly joints: readonly Joint[];
 }
 
@@ -136,12 +137,12 @@ export function setOnBed(
   boards: readonly Member[],
   crossBoards: readonly Member[],
   joints: readonly Joint[],
-  ground: readonly Phrase[],
+  ground: readonly Saying[],
 ): SetDown {
   return {
     work: [
       ...ground,
-      ...(crossBoards.length > 0 ? [[`Set ${tagList(crossBoards)} across the soil under the open end.`]] : []),
+      ...(crossBoards.length > 0 ? [`Set ${tagList(crossBoards)} across the soil under the open end.`] : []),
     ],
     tags: [...tagsOf(boards), ...tagsOf(crossBoards)],
     joints: named(joints, 'boards across'),
@@ -152,9 +153,9 @@ export function setOnBed(
 export function setStep(
   title: string,
   set: SetDown,
-  work: readonly Phrase[],
+  work: readonly Saying[],
   joints: readonly Joint[],
-  more: Partial<Pick<SaidStep, 'view' | 'checks' | 'cautions' | 'minutes'>> = {},
+  more: Partial<Pick<SaidStep, 'view' | 'cautions' | 'minutes'>> & { readonly checks?: readonly Saying[] } = {},
 ): SaidStep {
   return step({
     id: 'set',
@@ -166,12 +167,12 @@ export function setStep(
     joints: [...joints, ...set.joints],
     minutes: MINUTES.start,
     ...more,
-    checks: [['It sits down all round without rocking'], ...(more.checks ?? [])],
+    checks: ['It sits down all round without rocking', ...(more.checks ?? [])],
   });
 }
 
 /** Saws firm ends to the true curve from their template, and their vents. */
-export function plywoodStep(panels: readonly Panel[], how: readonly Phrase[], joints: readonly Joint[]): SaidStep {
+export function plywoodStep(panels: readonly Panel[], how: readonly Saying[], joints: readonly Joint[]): SaidStep {
   const openings = panels.reduce((sum, p) => sum + p.openings.length, 0);
   return step({
     id: 'ends',
@@ -179,16 +180,16 @@ export function plywoodStep(panels: readonly Panel[], how: readonly Phrase[], jo
     view: 'end',
     tags: tagsOf(panels),
     work: [
-      ['Draw the curve from the offset table on the Paper, or stick the printed template on the board.'],
-      ['Saw outside the line, both clamped together, and round the edge with a rasp.'],
+      'Draw the curve from the offset table on the Paper, or stick the printed template on the board.',
+      'Saw outside the line, both clamped together, and round the edge with a rasp.',
       panels[0]?.sheet.kind === 'plywood'
-        ? ['Paint or seal both faces and every edge before it goes on: bare plywood comes apart in two winters.']
-        : ['Channels stand upright; tape their open ends.'],
-      ...(openings > 0 ? [['Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.']] : []),
+        ? 'Paint or seal both faces and every edge before it goes on: bare plywood comes apart in two winters.'
+        : 'Channels stand upright; tape their open ends.',
+      ...(openings > 0 ? ['Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.'] : []),
       ...how,
     ],
     tools: ['jigsaw', 'drill, 3/8 bit', 'rasp'],
-    checks: [['The curve lies under the end hoop all along']],
+    checks: ['The curve lies under the end hoop all along'],
     cautions: [CAUTIONS.saw],
     joints,
     minutes: MINUTES.start + panels.length * 25,

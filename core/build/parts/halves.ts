@@ -42,9 +42,7 @@ export function halved<A extends Pick<Said, 'members' | 'steps'>>(a: A): A {
             ...s,
             work: [
               ...s.work,
-              [
-                `${sayTags([...shorter.keys()])}: two out of one bar, sawn on its middle line; each is half a saw’s width shorter than drawn.`,
-              ],
+              `${sayTags([...shorter.keys()])}: two out of one bar, sawn on its middle line; each is half a saw’s width shorter than drawn.`,
             ],
           }
         : s,

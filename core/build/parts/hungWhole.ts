@@ -167,24 +167,18 @@ export function hangWhole(
       tags: [...before.tags, prop.tag],
       work: [
         ...before.work,
-        ['Two people: set it on the bed, flush all round.'],
-        [
-          `Screw ${sayCount(countKind(joints, 'hinge'), 'hinge')} along the ${a.hinges} side, the outer two a hand from the ends. Rust-proof ones: they stay out all year.`,
-        ],
-        [
-          `In front ${sayCounts(joints, 'handle', 'latch')}${stayed > 0 ? `; ${sayCounts(joints, 'stay')} from the ends to the bed, so that it stops a little past upright` : ''}.`,
-        ],
-        [
-          `Saw a notch across both ends of ${prop.tag}: one sits on the wall, the other under the front, and it stands half open.`,
-        ],
+        'Two people: set it on the bed, flush all round.',
+        `Screw ${sayCount(countKind(joints, 'hinge'), 'hinge')} along the ${a.hinges} side, the outer two a hand from the ends. Rust-proof ones: they stay out all year.`,
+        `In front ${sayCounts(joints, 'handle', 'latch')}${stayed > 0 ? `; ${sayCounts(joints, 'stay')} from the ends to the bed, so that it stops a little past upright` : ''}.`,
+        `Saw a notch across both ends of ${prop.tag}: one sits on the wall, the other under the front, and it stands half open.`,
       ],
       tools: ['level', 'hand saw'],
       joints: [...before.joints, ...joints],
       checks: [
-        ['It swings free and shuts flat'],
-        ...(stayed > 0 ? [['It stays open by itself']] : []),
-        ['The prop does not slip when the front is shaken'],
-        ...(latched > 0 ? [['Latched, it cannot be lifted']] : []),
+        'It swings free and shuts flat',
+        ...(stayed > 0 ? ['It stays open by itself'] : []),
+        'The prop does not slip when the front is shaken',
+        ...(latched > 0 ? ['Latched, it cannot be lifted'] : []),
       ],
       cautions: [CAUTIONS.lid, CAUTIONS.snow],
       minutes: MINUTES.start,

@@ -2,10 +2,10 @@ import type { KindKey } from '../joints';
 import type { Glazing } from './glazing';
 import type { Lids } from './slopedLid';
 import type { SaidStep } from '../assembly/types';
-import { type Phrase, amount } from '../../base/figure';
+import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { tagsOf } from './frameSteps';
-import { MINUTES, countKind, named, sayCount, sayCounts, step, tagList } from '../guide/step';
+import { type Saying, MINUTES, countKind, named, sayCount, sayCounts, step, tagList } from '../guide/step';
 
 /** Joins the lid frames; nothing where the lids are windows. */
 export function lidFrameStep(lids: Lids): readonly SaidStep[] {
@@ -17,39 +17,33 @@ export function lidFrameStep(lids: Lids): readonly SaidStep[] {
       view: 'plan',
       tags: tagsOf(lids.members),
       work: [
-        [
-          `Lay each ${lids.called.one} flat: its two rails outside, stiles and bars between them, marks facing each other.`,
-        ],
-        [
-          `Two screws through the rails into each end of ${tagList(lids.members.filter((m) => !m.part.includes(' rail, ')))}, and a plate on every corner.`,
-        ],
+        `Lay each ${lids.called.one} flat: its two rails outside, stiles and bars between them, marks facing each other.`,
+        `Two screws through the rails into each end of ${tagList(lids.members.filter((m) => !m.part.includes(' rail, ')))}, and a plate on every corner.`,
       ],
       tools: ['square'],
       joints: named(lids.joints, 'lid corners', 'lid bars'),
-      checks: [[`Both diagonals of each ${lids.called.one} equal`], ['It lies flat without rocking']],
+      checks: [`Both diagonals of each ${lids.called.one} equal`, 'It lies flat without rocking'],
       minutes: MINUTES.start + lids.members.length * 5,
     }),
   ];
 }
 
-const GLAZE: Readonly<Record<Glazing, readonly Phrase[]>> = {
+const GLAZE: Readonly<Record<Glazing, readonly Saying[]>> = {
   'old-window': [
-    ['Wash the windows, press loose putty back, and paint bare wood. Do not sand old paint dry.'],
-    ['Stick safety film on the inside of the glass, or choose plastic glazing where children play.'],
+    'Wash the windows, press loose putty back, and paint bare wood. Do not sand old paint dry.',
+    'Stick safety film on the inside of the glass, or choose plastic glazing where children play.',
   ],
   'twin-wall-6': [
-    ['Peel the film back along the edges. Tape both open ends; channels run down the slope.'],
-    ['Drill holes 2 mm wider than the screws, every 250 mm over stiles and bars; screw until the washer just grips.'],
+    'Peel the film back along the edges. Tape both open ends; channels run down the slope.',
+    'Drill holes 2 mm wider than the screws, every 250 mm over stiles and bars; screw until the washer just grips.',
   ],
   corrugated: [
-    ['Lay the closure strips on both rails, then the sheets, corrugations down the slope, one wave lapping the next.'],
-    ['Drill through the crests over stiles and bars, and screw until the washer just grips.'],
+    'Lay the closure strips on both rails, then the sheets, corrugations down the slope, one wave lapping the next.',
+    'Drill through the crests over stiles and bars, and screw until the washer just grips.',
   ],
   'film-both': [
-    [
-      'Film on the upper face first, its outer face, usually the printed one, to the sky: staple round the edge, fold, and staple again.',
-    ],
-    ['Then the lower face. The air between the two is what keeps warmth.'],
+    'Film on the upper face first, its outer face, usually the printed one, to the sky: staple round the edge, fold, and staple again.',
+    'Then the lower face. The air between the two is what keeps warmth.',
   ],
 };
 
@@ -65,21 +59,19 @@ export function glazeStep(glazing: Glazing, lids: Lids): SaidStep {
     work: [
       ...GLAZE[glazing],
       ...(glazing === 'twin-wall-6' && lids.panels.length > lids.openings.length
-        ? [['Press a joining strip over every joint of two sheets, on its bar.']]
+        ? ['Press a joining strip over every joint of two sheets, on its bar.']
         : []),
     ],
     tools: glass ? ['brush', 'knife', 'gloves'] : ['fine saw', 'knife'],
     joints: named(lids.joints, 'glazing', 'skins', 'safety film'),
-    checks: [
-      glass ? ['Every pane is whole and sits firm'] : ['Nothing rattles, and the sheet can still move with heat'],
-    ],
+    checks: [glass ? 'Every pane is whole and sits firm' : 'Nothing rattles, and the sheet can still move with heat'],
     cautions: glass ? [CAUTIONS.glass] : [CAUTIONS.knife],
     minutes: MINUTES.start + pieces.length * 18,
   });
 }
 
 /** Hangs the lids, and fits latches, stays and openers; loose ones are laid on. */
-export function hangStep(lids: Lids, place: Phrase): SaidStep {
+export function hangStep(lids: Lids, place: Saying): SaidStep {
   const { joints, called } = lids;
   const count = (kind: KindKey): number => countKind(joints, kind);
   const hung = count('hinge') > 0;
@@ -91,12 +83,8 @@ export function hangStep(lids: Lids, place: Phrase): SaidStep {
     work: hung
       ? [
           place,
-          [
-            `${sayCount(count('hinge'), 'hinge')} along the ${called.upper}, the outer ones a hand from each ${called.one}’s ends.`,
-          ],
-          [
-            `At the ${called.lower} ${sayCounts(joints, 'handle', 'latch')}${count('stay') > 0 ? `; at the sides ${sayCounts(joints, 'stay')}` : ''}.`,
-          ],
+          `${sayCount(count('hinge'), 'hinge')} along the ${called.upper}, the outer ones a hand from each ${called.one}’s ends.`,
+          `At the ${called.lower} ${sayCounts(joints, 'handle', 'latch')}${count('stay') > 0 ? `; at the sides ${sayCounts(joints, 'stay')}` : ''}.`,
           ...(count('opener') > 0
             ? [
                 [
@@ -106,15 +94,15 @@ export function hangStep(lids: Lids, place: Phrase): SaidStep {
                 ],
               ]
             : []),
-          [`Stick a strip of foam along the edges where the ${called.many} rest.`],
+          `Stick a strip of foam along the edges where the ${called.many} rest.`,
         ]
       : [place],
     tools: ['level'],
     joints: named(joints, 'hinges', 'handles', 'latches', 'stays', 'openers', 'seals'),
     checks: [
-      [`Each ${called.one} swings free and shuts flat`],
-      ...(count('stay') > 0 ? [['The stays hold']] : []),
-      ...(count('latch') > 0 ? [['The latches shut']] : []),
+      `Each ${called.one} swings free and shuts flat`,
+      ...(count('stay') > 0 ? ['The stays hold'] : []),
+      ...(count('latch') > 0 ? ['The latches shut'] : []),
     ],
     cautions: [CAUTIONS.lid, CAUTIONS.snow],
     minutes: MINUTES.start,

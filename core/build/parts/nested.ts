@@ -171,7 +171,7 @@ export function nest(outer: Said, a: Nested, site: BuildSite, inLid?: InLid): Re
           ],
         ],
         tools: ['shear', 'tape', 'eye protection'],
-        checks: [['The two layers nowhere touch']],
+        checks: ['The two layers nowhere touch'],
         cautions: [CAUTIONS.bend],
         joints: [...feet, ...clips],
         minutes: MINUTES.start + hoops.length * (MINUTES.bend + MINUTES.pipeCut) + MINUTES.sheet,

@@ -3,7 +3,7 @@ import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
 import type { Joint, SaidStep } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { MINUTES, countKind, named, ridgeStep, step, tagList } from '../guide/step';
+import { type Saying, MINUTES, countKind, named, ridgeStep, step, tagList } from '../guide/step';
 import { sayTags } from '../guide/tags';
 
 /** Where the hoops go along a string, from the left end, in tape order. */
@@ -29,7 +29,7 @@ export function holesStep(row: TunnelRow, depthMm: number, joints: readonly Join
     ],
     tools: ['string', 'tape'],
     joints,
-    checks: [['Both diagonals between the end holes equal']],
+    checks: ['Both diagonals between the end holes equal'],
     cautions: [CAUTIONS.rods],
     minutes: MINUTES.start + 3.4 * row.hoops.length,
   });
@@ -63,10 +63,10 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: re
           : 'Unroll the cover along the bed.',
       ],
       layWork(a),
-      [`Clip it to ${CLIPPED[a.clipped]} with ${clips} clips, a sleeve under each.`],
+      `Clip it to ${CLIPPED[a.clipped]} with ${clips} clips, a sleeve under each.`,
       ENDS_WORK[a.ends],
       ...(a.edges === 'one-open'
-        ? [['Turn the near edge in and clip it to every hoop, half way up: that side stays open.'] as Phrase]
+        ? ['Turn the near edge in and clip it to every hoop, half way up: that side stays open.']
         : []),
       ...fastenWork(a, row),
       ...(barred.length > 0
@@ -75,33 +75,31 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: re
               a.skirtUnder === 'rods'
                 ? `Roll the edge of the skirt once round ${sayTags(barred)} and lay it down. No pins alone.`
                 : `Lay ${sayTags(barred)} along the skirts, end to end. No pins alone.`,
-            ] as Phrase,
+            ],
           ]
         : []),
       ...(bags > 0
         ? [
-            [
-              `Weight the ${skirted && barred.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. No pins alone.`,
-            ] as Phrase,
+            `Weight the ${skirted && barred.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. No pins alone.`,
           ]
         : []),
     ],
     tools: ['knife'],
-    checks: [['No bare end or screw head against the cover'], ['The cover is tight, and nothing flaps']],
+    checks: ['No bare end or screw head against the cover', 'The cover is tight, and nothing flaps'],
     cautions: [CAUTIONS.windyFilm, CAUTIONS.snow],
     joints,
     minutes: MINUTES.sheet,
   });
 }
 
-const ENDS_WORK: Readonly<Record<LooseTunnelAnswers['ends'], Phrase>> = {
-  gathered: ['Gather both ends and weight them.'],
-  folded: ['Fold both ends like a parcel and clip them.'],
-  flap: ['Turn the cover over both end hoops. Clip a flap on each, wider than the end, and lay two bags on its foot.'],
+const ENDS_WORK: Readonly<Record<LooseTunnelAnswers['ends'], Saying>> = {
+  gathered: 'Gather both ends and weight them.',
+  folded: 'Fold both ends like a parcel and clip them.',
+  flap: 'Turn the cover over both end hoops. Clip a flap on each, wider than the end, and lay two bags on its foot.',
 };
 
 /** How the sheet is laid over, by where its long edges end. */
-function layWork(a: LooseTunnelAnswers): Phrase {
+function layWork(a: LooseTunnelAnswers): Saying {
   switch (a.edges) {
     case 'ground':
       return [
@@ -134,9 +132,9 @@ function layWork(a: LooseTunnelAnswers): Phrase {
 }
 
 /** How its edges are fastened to the wall, where they are. */
-function fastenWork(a: LooseTunnelAnswers, row: TunnelRow): readonly Phrase[] {
+function fastenWork(a: LooseTunnelAnswers, row: TunnelRow): readonly Saying[] {
   if (!row.run.folds.includes('wall')) return [];
   return a.edges === 'stapled'
-    ? [['Fold the edge twice and staple it along both walls.']]
+    ? ['Fold the edge twice and staple it along both walls.']
     : [['Staple one edge, wrap it round ', tagList(row.battens), ', and screw the batten to the wall.']];
 }

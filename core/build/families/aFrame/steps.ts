@@ -39,10 +39,10 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
           amount(90 - b.steepDeg, 'angle'),
           ', both shortening the same edge.',
         ],
-        ['Try it with a second one against a scrap of the ridge: foot flat, top plumb. Then cut all legs to it.'],
+        'Try it with a second one against a scrap of the ridge: foot flat, top plumb. Then cut all legs to it.',
       ],
       tools: ['saw', 'bevel gauge', 'pencil'],
-      checks: [['All legs alike when stood on edge together']],
+      checks: ['All legs alike when stood on edge together'],
       cautions: [CAUTIONS.saw],
       minutes: MINUTES.start + b.legs.length * 5,
     }),
@@ -53,11 +53,11 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
       tags: [...tagsOf(b.ridge), ...tagsOf(b.legs)],
       work: [
         [`Mark ${tagList(b.ridge)} from its left end as drawn, `, amount(b.spacingMm, 'length'), ' from leg to leg.'],
-        ['Lay it upside down on flat ground. Two screws through the ridge into each leg, both sides of each mark.'],
+        'Lay it upside down on flat ground. Two screws through the ridge into each leg, both sides of each mark.',
       ],
       tools: ['square'],
       joints: named(b.joints, 'ridge', 'splices R1'),
-      checks: [['Tops of the legs flush with the top of the ridge']],
+      checks: ['Tops of the legs flush with the top of the ridge'],
       minutes: MINUTES.start + b.legs.length * 4,
     }),
     step({
@@ -67,13 +67,13 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
       tags: set.tags,
       work: [
         ...set.work,
-        ['Two people: turn it over and set the feet on the walls, flush outside.'],
-        [`Screw ${tagList(b.ties)} across the end triangles.`],
-        [`Screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}, between the legs and the wall.`],
+        'Two people: turn it over and set the feet on the walls, flush outside.',
+        `Screw ${tagList(b.ties)} across the end triangles.`,
+        `Screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}, between the legs and the wall.`,
       ],
       tools: ['level', 'tape'],
       joints: [...named(b.joints, 'foot ties', 'anchors'), ...set.joints],
-      checks: [['The ridge is level'], ['End triangles plumb'], ['Diagonals of each slope equal']],
+      checks: ['The ridge is level', 'End triangles plumb', 'Diagonals of each slope equal'],
       minutes: MINUTES.start + 10,
     }),
     step({
@@ -82,13 +82,13 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
       view: 'side',
       tags: tagsOf(b.rails),
       work: [
-        [`Lay ${tagList(b.rails)} along the feet on the slope, and screw each to every leg at its mark.`],
+        `Lay ${tagList(b.rails)} along the feet on the slope, and screw each to every leg at its mark.`,
         ...(a.edge === 'guarded'
-          ? [['Round the top of the ridge and the outer edges of the end legs with a rasp, or tape them.']]
+          ? ['Round the top of the ridge and the outer edges of the end legs with a rasp, or tape them.']
           : []),
       ],
       joints: named(b.joints, 'rails', 'splices A1', 'splices A2', 'edges'),
-      checks: a.edge === 'guarded' ? [['No sharp edge where the cover will lie']] : [],
+      checks: a.edge === 'guarded' ? ['No sharp edge where the cover will lie'] : [],
       minutes: MINUTES.start + b.rails.length * 4,
     }),
     coverFrameStep({
@@ -109,9 +109,9 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
             title: 'Try the flaps',
             view: 'end',
             tags: b.sheets.slice(1).map((s) => s.tag),
-            work: [['Roll both ends up and tie them; let them down and weight them.']],
+            work: ['Roll both ends up and tie them; let them down and weight them.'],
             joints: named(b.joints, 'flap weights', 'flap ties'),
-            checks: [['A through draught when both are up']],
+            checks: ['A through draught when both are up'],
             cautions: [CAUTIONS.snow],
             minutes: 5,
           }),
@@ -130,16 +130,12 @@ function dividedStep(a: AFrameAnswers, b: Built): SaidStep {
     tags: [...tagsOf(b.legBattens), ...(battens ? [] : b.sheets.slice(0, 1).map((x) => x.tag))],
     work: [
       battens
-        ? [
-            `Lay ${tagList(b.legBattens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg.`,
-          ]
-        : [
-            'Throw a rope over the ridge in the middle of every bay, tie it to a screw in the side rail on one side, pull it tight and tie it on the other.',
-          ],
+        ? `Lay ${tagList(b.legBattens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg.`
+        : 'Throw a rope over the ridge in the middle of every bay, tie it to a screw in the side rail on one side, pull it tight and tie it on the other.',
     ],
     tools: battens ? [] : ['driver'],
     joints: named(b.joints, 'leg battens', 'lacing'),
-    checks: [['No flat of film moves more than a hand when you push it']],
+    checks: ['No flat of film moves more than a hand when you push it'],
     minutes: MINUTES.start,
   });
 }

@@ -45,7 +45,7 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
       view: 'end',
       tags: tagsOf(hoops),
       work: [
-        ['Mark each pipe from its left end as drawn: where every bend starts, and where it ends.'],
+        'Mark each pipe from its left end as drawn: where every bend starts, and where it ends.',
         [
           'Set the bender so that the bend starts on its mark: the crown turns ',
           amount(crown?.angleDeg ?? 0, 'angle'),
@@ -62,11 +62,11 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
           amount(shoulder?.gainMm ?? 0, 'length'),
           '; the marks have counted it.',
         ],
-        ['Bend the crown first, then both shoulders, all in one plane: sight along the pipe before each.'],
+        'Bend the crown first, then both shoulders, all in one plane: sight along the pipe before each.',
       ],
       tools: ['conduit bender', 'tape', 'marker', 'eye protection'],
       checks: [
-        ['Every hoop lies on the first without a gap'],
+        'Every hoop lies on the first without a gap',
         ['Its legs stand ', amount(f.hoop.spanMm, 'length'), ' apart, centre to centre'],
       ],
       cautions: [CAUTIONS.bend],
@@ -86,9 +86,7 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
       'drill, spade bit',
     ),
     frameStep(frame, [
-      [
-        'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
-      ],
+      'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
     ]),
     step({
       id: 'stand',
@@ -96,12 +94,12 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
       view: 'end',
       tags: tagsOf(hoops),
       work: [
-        ['Press both legs of each hoop into their holes, down to the bottom.'],
-        ['Drive one self-drilling screw through the inner face of the rail into each leg.'],
+        'Press both legs of each hoop into their holes, down to the bottom.',
+        'Drive one self-drilling screw through the inner face of the rail into each leg.',
       ],
       tools: ['mallet'],
       joints: named(joints, 'legs'),
-      checks: [['Every crown at one height along a string'], ['Hoops upright by the level']],
+      checks: ['Every crown at one height along a string', 'Hoops upright by the level'],
       minutes: hoops.length * MINUTES.place * 2,
     }),
     ...(furring.length > 0
@@ -112,14 +110,12 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
             view: 'side',
             tags: tagsOf(furring),
             work: [
-              [
-                `Mark ${tagList(furring)} from the tape end as drawn and hold them under the crowns and inside the legs.`,
-              ],
-              ['One self-drilling screw through each hoop into the strip, from outside; file the heads smooth.'],
+              `Mark ${tagList(furring)} from the tape end as drawn and hold them under the crowns and inside the legs.`,
+              'One self-drilling screw through each hoop into the strip, from outside; file the heads smooth.',
             ],
             tools: ['file'],
             joints: named(joints, 'furring', 'splices R1', 'splices R2', 'splices R3'),
-            checks: [['Hoops stand at their marks at the crown as at the rail']],
+            checks: ['Hoops stand at their marks at the crown as at the rail'],
             minutes: MINUTES.start + furring.length * 7,
           }),
         ]
@@ -128,7 +124,7 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
       ? [
           plywoodStep(
             b.panels,
-            [['Screw each end to its end board and strap the end hoop to it, five straps.']],
+            ['Screw each end to its end board and strap the end hoop to it, five straps.'],
             named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
           ),
         ]
@@ -149,8 +145,8 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
         'Set it on the bed and fix it down',
         b.set,
         [
-          ['Two people: set the frame on the bed, flush all round.'],
-          [`Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`],
+          'Two people: set the frame on the bed, flush all round.',
+          `Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`,
         ],
         named(joints, 'anchors'),
         { cautions: [CAUTIONS.snow] },

@@ -36,17 +36,13 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       view: 'side',
       tags: tagsOf(all),
       work: [
-        ['Lay each pair of plates side by side and mark the studs across both, as drawn.'],
-        [
-          `Front ${tagList(walls.front)}, back ${tagList(walls.back)}: two screws through the plates into each end of every stud.`,
-        ],
-        [
-          `Sides ${tagList(walls.sides)}: the top plate slopes; bevel the tops of the studs to it if you like them tight.`,
-        ],
+        'Lay each pair of plates side by side and mark the studs across both, as drawn.',
+        `Front ${tagList(walls.front)}, back ${tagList(walls.back)}: two screws through the plates into each end of every stud.`,
+        `Sides ${tagList(walls.sides)}: the top plate slopes; bevel the tops of the studs to it if you like them tight.`,
       ],
       tools: ['square', 'tape'],
       joints: [...named(b.joints, 'studs'), ...walls.joints.filter((j) => j.id.startsWith('splices'))],
-      checks: [['Diagonals of front and back equal']],
+      checks: ['Diagonals of front and back equal'],
       minutes: MINUTES.start + all.length * 2,
     }),
     step({
@@ -55,19 +51,17 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       view: 'plan',
       tags: [...tagsOf(all), ...tagsOf(b.braces)],
       work: [
-        ['Sides between front and back, flush at the bottom; four screws a corner.'],
+        'Sides between front and back, flush at the bottom; four screws a corner.',
         ...(b.braces.length > 0
           ? [
-              [
-                `Let ${tagList(b.braces)} into the inner faces of the studs, from the foot of the corner stud to the head of the next.`,
-              ],
+              `Let ${tagList(b.braces)} into the inner faces of the studs, from the foot of the corner stud to the head of the next.`,
             ]
           : []),
-        ['Round every outer edge with a rasp.'],
+        'Round every outer edge with a rasp.',
       ],
       tools: ['level'],
       joints: named(b.joints, 'corners', 'braces', 'edges'),
-      checks: [['Both diagonals of the box equal'], ['No edge sharp enough to cut film']],
+      checks: ['Both diagonals of the box equal', 'No edge sharp enough to cut film'],
       minutes: MINUTES.start + 10,
     }),
     step({
@@ -76,19 +70,17 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       view: 'end',
       tags: tagsOf(skins),
       work: [
-        [
-          'Outer skin first, its outer face, usually the printed one, outward: staple to the top plate, pull down, staple below and up every stud.',
-        ],
+        'Outer skin first, its outer face, usually the printed one, outward: staple to the top plate, pull down, staple below and up every stud.',
         [
           'Then the inner one. The air between them is ',
           amount(walls.gapMm, 'length'),
           ' thick: it is what keeps warmth.',
         ],
-        ...(a.tape === 'tape' ? [['Lay clear tape over every stapled edge, pressed on dry film in the warm.']] : []),
+        ...(a.tape === 'tape' ? ['Lay clear tape over every stapled edge, pressed on dry film in the warm.'] : []),
       ],
       tools: ['knife'],
       joints: named(b.joints, 'wall skins', 'edge tape'),
-      checks: [['Both skins are tight and nowhere touch']],
+      checks: ['Both skins are tight and nowhere touch'],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.knife],
       minutes: skins.length * MINUTES.sheet,
     }),
@@ -97,9 +89,7 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
         'Set the frame on the bed',
         b.set,
         [
-          [
-            `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(b.joints, 'hook'), 'hook')}.`,
-          ],
+          `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(b.joints, 'hook'), 'hook')}.`,
         ],
         named(b.joints, 'anchors'),
       ),
@@ -112,13 +102,11 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
             view: 'plan',
             tags: [...tagsOf(net), ...tagsOf(pockets)],
             work: [
-              ...(net.length > 0 ? [['Staple the net across the top of the walls, tight, every 75 mm.']] : []),
+              ...(net.length > 0 ? ['Staple the net across the top of the walls, tight, every 75 mm.'] : []),
               ...(pockets.length > 0
                 ? [
-                    [
-                      `Screw ${tagList(pockets)} to the ${a.pocket === 'front' ? 'front' : 'back'} plate, two to a lid, the opener between them.`,
-                    ],
-                    ['Cut the net between them and staple it round the pocket, so that the arm moves free.'],
+                    `Screw ${tagList(pockets)} to the ${a.pocket === 'front' ? 'front' : 'back'} plate, two to a lid, the opener between them.`,
+                    'Cut the net between them and staple it round the pocket, so that the arm moves free.',
                   ]
                 : []),
             ],
@@ -126,8 +114,8 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
             joints: named(b.joints, 'net', 'pocket'),
             checks:
               pockets.length > 0
-                ? [['The arm of the opener moves its whole way and touches no net']]
-                : [['No gap anywhere round the net']],
+                ? ['The arm of the opener moves its whole way and touches no net']
+                : ['No gap anywhere round the net'],
             cautions: [CAUTIONS.knife],
             minutes: MINUTES.start + 10 + pockets.length * 4,
           }),

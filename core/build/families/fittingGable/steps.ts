@@ -41,15 +41,13 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly SaidStep[
           amount(takeUpMm(a.pipe, 'elbow-45'), 'length'),
           ' in an eave elbow. The cut list has counted it.',
         ],
-        ['Mark how deep each pipe goes in, so that you see it is at the stop.'],
-        [
-          `Corners with ${tagList(b.endRails)}${b.baseRails.length > 2 ? `, tees between ${tagList(b.baseRails)}` : ` and ${tagList(b.baseRails)}`}, all outlets up.`,
-        ],
+        'Mark how deep each pipe goes in, so that you see it is at the stop.',
+        `Corners with ${tagList(b.endRails)}${b.baseRails.length > 2 ? `, tees between ${tagList(b.baseRails)}` : ` and ${tagList(b.baseRails)}`}, all outlets up.`,
         [push],
       ],
       tools: ['marker'],
       joints: named(b.joints, 'fittings tee', 'pins'),
-      checks: [['Both diagonals of the base equal'], ['Every outlet points straight up']],
+      checks: ['Both diagonals of the base equal', 'Every outlet points straight up'],
       minutes: MINUTES.start + base.length * 3,
     }),
     step({
@@ -58,14 +56,12 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly SaidStep[
       view: 'end',
       tags: [...tagsOf(b.posts), ...tagsOf(b.rafters)],
       work: [
-        [`Posts ${tagList(b.posts)} in the base, an eave elbow on each.`],
-        [
-          `Rafters ${tagList(b.rafters)} in the elbows, two meeting in a ridge corner at the ends${b.ridges.length > 1 ? ' and in a four-way between' : ''}.`,
-        ],
+        `Posts ${tagList(b.posts)} in the base, an eave elbow on each.`,
+        `Rafters ${tagList(b.rafters)} in the elbows, two meeting in a ridge corner at the ends${b.ridges.length > 1 ? ' and in a four-way between' : ''}.`,
       ],
       tools: ['level'],
       joints: named(b.joints, 'fittings elbow-45'),
-      checks: [['End frames plumb']],
+      checks: ['End frames plumb'],
       minutes: MINUTES.start + (b.posts.length + b.rafters.length) * 3,
     }),
     step({
@@ -73,9 +69,9 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly SaidStep[
       title: 'Push the ridge in',
       view: 'side',
       tags: tagsOf(b.ridges),
-      work: [[`From one end to the other: ${tagList(b.ridges)} between the ridge corners.`]],
+      work: [`From one end to the other: ${tagList(b.ridges)} between the ridge corners.`],
       joints: named(b.joints, 'fittings three-way', 'fittings four-way'),
-      checks: [['The ridge is straight by eye from the end']],
+      checks: ['The ridge is straight by eye from the end'],
       minutes: MINUTES.start + b.ridges.length * 4,
     }),
     step({
@@ -83,10 +79,10 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly SaidStep[
       title: 'Strap it down',
       view: 'side',
       tags: tagsOf(base),
-      work: [[`Two people set it on the wall; ${sayCount(straps, 'strap')} over the base rails, two screws each.`]],
+      work: [`Two people set it on the wall; ${sayCount(straps, 'strap')} over the base rails, two screws each.`],
       tools: ['driver', 'level'],
       joints: named(b.joints, 'straps'),
-      checks: [['It sits down all round']],
+      checks: ['It sits down all round'],
       minutes: MINUTES.start + straps * 1.8,
     }),
     ...guardSteps(b.rafters, named(b.joints, 'guard')),
@@ -101,9 +97,7 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly SaidStep[
             ? 'Lay the film with its outer face, usually the printed one, to the sky.'
             : 'Lay the cover over, equal on both sides.',
         ],
-        [
-          `Clip it along both base rails and ${a.clipped === 'every' ? 'every frame' : 'both end frames'}, ${sayCount(countKind(named(b.joints, 'clips'), 'clip'), 'clip')} in all.`,
-        ],
+        `Clip it along both base rails and ${a.clipped === 'every' ? 'every frame' : 'both end frames'}, ${sayCount(countKind(named(b.joints, 'clips'), 'clip'), 'clip')} in all.`,
         [
           a.ends === 'flap'
             ? 'Hang a flap at each end and tuck it under.'
@@ -111,7 +105,7 @@ export function gableSteps(a: FittingGableAnswers, b: Built): readonly SaidStep[
         ],
       ],
       tools: ['knife'],
-      checks: [['The cover is tight, and nothing flaps']],
+      checks: ['The cover is tight, and nothing flaps'],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.snow],
       joints: named(b.joints, 'clips', 'flap clips', 'flap weights'),
       minutes: b.sheets.length * MINUTES.sheet,

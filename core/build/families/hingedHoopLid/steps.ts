@@ -2,7 +2,6 @@ import type { KindKey } from '../../joints';
 import type { HoopFrame } from '../../parts/hoopFrame';
 import type { Joint, Panel, SaidStep, SheetPart } from '../../assembly/types';
 import type { Survey } from '../../../site/survey';
-import type { Phrase } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
 import {
   battenWork,
@@ -14,6 +13,7 @@ import {
   tagsOf,
 } from '../../parts/frameSteps';
 import {
+  type Saying,
   MINUTES,
   bendStep,
   countKind,
@@ -63,7 +63,7 @@ export function lidSteps(a: HingedHoopLidAnswers, f: HoopFrame, b: Built): reado
       ],
       a.feet === 'holes' ? 'drill, spade bit' : 'drill, 3/32 bit',
     ),
-    frameStep(frame, [CORNERS[a.corners], ['Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']]),
+    frameStep(frame, [CORNERS[a.corners], 'Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']),
     ...(teed(b.sides) ? [teeStep(b.sides)] : []),
     bendStep(
       hoops,
@@ -89,8 +89,8 @@ export function lidSteps(a: HingedHoopLidAnswers, f: HoopFrame, b: Built): reado
           plywoodStep(
             b.panels,
             [
-              ['Screw each end to the outside of its end board, and strap the end hoop to it.'],
-              ...(a.edge === 'guarded' ? [['Push split hose over the curved edge: a bare edge cuts film.']] : []),
+              'Screw each end to the outside of its end board, and strap the end hoop to it.',
+              ...(a.edge === 'guarded' ? ['Push split hose over the curved edge: a bare edge cuts film.'] : []),
             ],
             named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
           ),
@@ -116,20 +116,18 @@ export function lidSteps(a: HingedHoopLidAnswers, f: HoopFrame, b: Built): reado
       work: [
         ...packers,
         ...(frame.crossBoards.length > 0
-          ? [[`Set ${tagList(frame.crossBoards)} across the soil under the lid’s open end.`]]
+          ? [`Set ${tagList(frame.crossBoards)} across the soil under the lid’s open end.`]
           : []),
-        ['Two people: set the lid on the bed, flush all round.'],
-        [`Screw ${sayCount(count('hinge'), 'hinge')} to the ${a.hinges} side, the outer two a hand from the ends.`],
-        [
-          `In front, from the middle outward: ${sayCounts(hung, 'handle', 'latch')}${count('stay') > 0 ? `; ${sayCounts(hung, 'stay')} at the ends` : ''}.`,
-        ],
+        'Two people: set the lid on the bed, flush all round.',
+        `Screw ${sayCount(count('hinge'), 'hinge')} to the ${a.hinges} side, the outer two a hand from the ends.`,
+        `In front, from the middle outward: ${sayCounts(hung, 'handle', 'latch')}${count('stay') > 0 ? `; ${sayCounts(hung, 'stay')} at the ends` : ''}.`,
       ],
       tools: ['level'],
       joints: [...hung, ...named(joints, 'boards across')],
       checks: [
-        ['The lid swings free and shuts flat'],
-        ...(count('stay') > 0 ? [['It stays open by itself']] : []),
-        ...(count('latch') > 0 ? [['Latched, it cannot be lifted']] : []),
+        'The lid swings free and shuts flat',
+        ...(count('stay') > 0 ? ['It stays open by itself'] : []),
+        ...(count('latch') > 0 ? ['Latched, it cannot be lifted'] : []),
       ],
       cautions: [CAUTIONS.lid, CAUTIONS.snow],
       minutes: MINUTES.start + packers.length * 5,
@@ -143,12 +141,11 @@ const STANDS: Readonly<Record<HingedHoopLidAnswers['corners'], string>> = {
   rails: ', both at full length',
   'hinge rail': ': the front rail sits between the end boards',
 };
-const CORNERS: Readonly<Record<HingedHoopLidAnswers['corners'], Phrase>> = {
-  ends: ['On flat ground, stand the hinge rail between the end boards, and the front rail across their other ends.'],
-  rails: ['On flat ground, set the end boards between both rails.'],
-  'hinge rail': [
+const CORNERS: Readonly<Record<HingedHoopLidAnswers['corners'], Saying>> = {
+  ends: 'On flat ground, stand the hinge rail between the end boards, and the front rail across their other ends.',
+  rails: 'On flat ground, set the end boards between both rails.',
+  'hinge rail':
     'On flat ground, set the hinge rail across the end boards, and the front rail between their other ends.',
-  ],
 };
 
 const teed = ({ joints }: SidePurlins): boolean => joints.some((j) => j.kind === 'fitting');
@@ -162,16 +159,12 @@ function teeStep({ members, joints }: SidePurlins): SaidStep {
     view: 'side',
     tags: tagsOf(members),
     work: [
-      [
-        'Bore every fitting through where its hoop goes, a hair wider than the pipe, clamped: its inner stop is cut away.',
-      ],
-      [
-        `Slide them on the straight hoops, tees on both ends and crosses between, and push ${tagList(members)} home in them. Once the hoops stand, one screw through each into its hoop, at a third of the height.`,
-      ],
+      'Bore every fitting through where its hoop goes, a hair wider than the pipe, clamped: its inner stop is cut away.',
+      `Slide them on the straight hoops, tees on both ends and crosses between, and push ${tagList(members)} home in them. Once the hoops stand, one screw through each into its hoop, at a third of the height.`,
     ],
     tools: ['drill', 'spade bit', 'clamp', 'eye protection'],
     joints: [...fittings, ...joints.filter((j) => j.kind !== 'fitting')],
-    checks: [['Purlins level, and hoops as far apart there as at the feet']],
+    checks: ['Purlins level, and hoops as far apart there as at the feet'],
     minutes: MINUTES.start + 4 * members.length,
   });
 }
@@ -185,16 +178,12 @@ function sideStep({ members, joints }: SidePurlins): SaidStep {
     tags: tagsOf(members),
     work: [
       members.length > 0
-        ? [
-            `Hold ${tagList(members)} inside the hoops at a third of their height and tie them at every mark; cap both ends.`,
-          ]
-        : [
-            'Tie a rope hoop to hoop on both sides at a third of the height, with a turn round each, and make it fast to the end hoops.',
-          ],
+        ? `Hold ${tagList(members)} inside the hoops at a third of their height and tie them at every mark; cap both ends.`
+        : 'Tie a rope hoop to hoop on both sides at a third of the height, with a turn round each, and make it fast to the end hoops.',
     ],
     tools: [],
     joints,
-    checks: [['Hoops stand as far apart there as at the feet']],
+    checks: ['Hoops stand as far apart there as at the feet'],
     minutes: MINUTES.start,
   });
 }

@@ -95,19 +95,17 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         drift: drifted('slope'),
         asked: rafters,
       },
-      ...frame.header
-        .slice(0, 1)
-        .map((m) => ({
-          tags: [m.tag],
-          what: 'Front header',
-          section: m.section,
-          across: 'width' as const,
-          spanMm: (x1 - x0) / a.lids,
-          loadWidthMm: width / 2,
-          slopeDeg: 0,
-          gable: false,
-          drift: drifted('far end'),
-        })),
+      ...frame.header.slice(0, 1).map((m) => ({
+        tags: [m.tag],
+        what: 'Front header',
+        section: m.section,
+        across: 'width' as const,
+        spanMm: (x1 - x0) / a.lids,
+        loadWidthMm: width / 2,
+        slopeDeg: 0,
+        gable: false,
+        drift: drifted('far end'),
+      })),
     ],
     spans:
       a.glazing === 'film'

@@ -66,7 +66,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
     [...f.frame.rails, ...f.frame.endBoards, ...f.frame.ties],
     f.frame.crossBoards,
     own,
-    inside ? [['Rake the soil level along the walls where the frame will stand.']] : packerWork(survey),
+    inside ? ['Rake the soil level along the walls where the frame will stand.'] : packerWork(survey),
   );
   const hung =
     a.mount === 'hinged'

@@ -56,14 +56,12 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
       'drill, 3/32 bit',
     ),
     frameStep(frame, [
-      [
-        'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
-      ],
+      'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
     ]),
     bendStep(
       hoops,
       f.spacingMm,
-      [['Slip one foot under its loose strap, bend, slip the other under, and tighten both.']],
+      ['Slip one foot under its loose strap, bend, slip the other under, and tighten both.'],
       named(joints, 'feet'),
     ),
     ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
@@ -73,8 +71,8 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
           plywoodStep(
             b.panels,
             [
-              ['Screw each end to its end board, and strap the end hoop to it at the crown and both shoulders.'],
-              ...(a.edge === 'guarded' ? [['Push split hose over the curved edge: bare plywood cuts film.']] : []),
+              'Screw each end to its end board, and strap the end hoop to it at the crown and both shoulders.',
+              ...(a.edge === 'guarded' ? ['Push split hose over the curved edge: bare plywood cuts film.'] : []),
             ],
             named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
           ),
@@ -95,12 +93,12 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
         'Set it on the bed',
         b.set,
         [
-          ['Screw a handle to each end, and lift it with a straight back.'],
-          [`Screw ${sayCount(hooks, 'hook')} and hook the frame down.`],
+          'Screw a handle to each end, and lift it with a straight back.',
+          `Screw ${sayCount(hooks, 'hook')} and hook the frame down.`,
         ],
         named(joints, 'handles', 'hooks'),
         {
-          checks: hooks > 0 ? [['Every hook is shut']] : [],
+          checks: hooks > 0 ? ['Every hook is shut'] : [],
           cautions: [CAUTIONS.snow],
           minutes: MINUTES.start + b.set.work.length * 5,
         },

@@ -43,11 +43,11 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
           ' at the back end, and join the marks with a straight board.',
         ]),
         box.pairFromOne
-          ? ['Saw along the line: what is left is the other side. Trim it to the same two heights.']
-          : ['Saw along the line, and use the first as the pattern of the second.'],
+          ? 'Saw along the line: what is left is the other side. Trim it to the same two heights.'
+          : 'Saw along the line, and use the first as the pattern of the second.',
       ],
       tools: ['circular saw', 'clamps', 'straight board', 'tape'],
-      checks: [['Both sides alike when laid on one another']],
+      checks: ['Both sides alike when laid on one another'],
       cautions: [CAUTIONS.saw, ...(a.wood === 'treated' ? [CAUTIONS.treated] : [])],
       minutes: MINUTES.start + 20,
     }),
@@ -57,12 +57,12 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
       view: 'end',
       tags: [...tagsOf(boards), ...tagsOf(box.posts)],
       work: [
-        [`Screw front and back boards to the corner posts ${tagList(box.posts)}, lowest course first, bottoms flush.`],
-        [`Set the sides ${tagList(box.sides)} between them, their slope on top, and screw them to the posts.`],
+        `Screw front and back boards to the corner posts ${tagList(box.posts)}, lowest course first, bottoms flush.`,
+        `Set the sides ${tagList(box.sides)} between them, their slope on top, and screw them to the posts.`,
       ],
       tools: ['square'],
       joints: [...named(b.joints, 'box'), ...b.box.joints.filter((j) => j.id.startsWith('splices'))],
-      checks: [['Both diagonals of the box equal'], ['A straight board laid from front to back touches all along']],
+      checks: ['Both diagonals of the box equal', 'A straight board laid from front to back touches all along'],
       minutes: MINUTES.start + boards.length * 4,
     }),
     setStep(
@@ -71,14 +71,10 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
       [
         ...(b.soil === 'clay'
           ? [
-              [
-                'Clay holds water: fork gravel into the soil and bore two holes low in the bed’s wall, so that the box does not stand in a puddle.',
-              ],
+              'Clay holds water: fork gravel into the soil and bore two holes low in the bed’s wall, so that the box does not stand in a puddle.',
             ]
           : []),
-        [
-          `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}.`,
-        ],
+        `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}.`,
       ],
       named(b.joints, 'anchors'),
       { view: 'side' },
@@ -106,7 +102,7 @@ function ripStep(boards: readonly Member[]): readonly SaidStep[] {
         ],
       ],
       tools: ['circular saw', 'clamps', 'straight board', 'tape'],
-      checks: [['Each is as wide at both ends and in the middle']],
+      checks: ['Each is as wide at both ends and in the middle'],
       cautions: [CAUTIONS.saw],
       minutes: MINUTES.start + ripped.length * 8,
     }),

@@ -1,6 +1,6 @@
 import type { TunnelRow } from '../../parts/tunnelRow';
 import type { Joint, Member, SaidStep } from '../../assembly/types';
-import { type Phrase, amount } from '../../../base/figure';
+import { amount } from '../../../base/figure';
 import { MINUTES, bendStep, countKind, cutStep, guardSteps, sayCount, step, tagList } from '../../guide/step';
 import { holesStep, looseCoverStep, stringLine, tunnelRidge } from '../../parts/tunnelSteps';
 import type { StakedTunnelAnswers } from './answers';
@@ -60,19 +60,13 @@ function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[
             '.',
           ],
           ...(a.feet === 'driven'
-            ? [
-                [
-                  'Loosen the soil round each rod, ',
-                  amount(a.buryMm, 'length'),
-                  ' deep: the pipe goes in as far.',
-                ] as Phrase,
-              ]
+            ? [['Loosen the soil round each rod, ', amount(a.buryMm, 'length'), ' deep: the pipe goes in as far.']]
             : []),
         ],
         tools: ['string', 'tape', a.rod.materialKey === 'steel' ? 'hammer' : 'mallet', 'eye protection'],
         checks: [
-          a.leanDeg > 0 ? ['Every rod leans alike, in the line of its hoop'] : ['Every rod plumb both ways'],
-          ['Both diagonals between the end rods equal'],
+          a.leanDeg > 0 ? 'Every rod leans alike, in the line of its hoop' : 'Every rod plumb both ways',
+          'Both diagonals between the end rods equal',
         ],
         joints: feet,
         minutes: MINUTES.start,
@@ -85,10 +79,10 @@ function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[
         title: 'Mark the wall and set the straps',
         view: 'side',
         tags: row.hoops.map((h) => h.tag),
-        work: [stringLine(row), ['Screw a strap loosely inside the wall at every mark; pilot 3/32 near board ends.']],
+        work: [stringLine(row), 'Screw a strap loosely inside the wall at every mark; pilot 3/32 near board ends.'],
         tools: ['tape'],
         joints: feet,
-        checks: [[`${sayCount(countKind(feet, 'strap'), 'strap')}, loosely screwed`]],
+        checks: [`${sayCount(countKind(feet, 'strap'), 'strap')}, loosely screwed`],
         minutes: MINUTES.start,
       });
   }

@@ -4,7 +4,18 @@ import { type Phrase, amount } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
 import { tagsOf } from '../../parts/frameSteps';
 import { sayTags } from '../../guide/tags';
-import { MINUTES, bendStep, countKind, cutStep, guardSteps, named, sayCount, step, tagList } from '../../guide/step';
+import {
+  type Saying,
+  MINUTES,
+  bendStep,
+  countKind,
+  cutStep,
+  guardSteps,
+  named,
+  sayCount,
+  step,
+  tagList,
+} from '../../guide/step';
 import { type WalkInAnswers, onTimber } from './answers';
 import type { House } from './frame';
 import type { HouseParts } from './joints';
@@ -15,12 +26,11 @@ interface Built extends HouseParts {
   readonly joints: readonly Joint[];
 }
 
-const FASTENING: Readonly<Record<WalkInAnswers['fixing'], Phrase>> = {
-  channel: ['Press the film into its channels with the spring wire: ridge middle first, then outward to both ends.'],
-  battens: [
+const FASTENING: Readonly<Record<WalkInAnswers['fixing'], Saying>> = {
+  channel: 'Press the film into its channels with the spring wire: ridge middle first, then outward to both ends.',
+  battens:
     'Screw battens over the film along every board: middle first, then outward to both ends; clip it round both end hoops.',
-  ],
-  staples: ['Staple the film along every board, middle first, then outward, and clip it round both end hoops.'],
+  staples: 'Staple the film along every board, middle first, then outward, and clip it round both end hoops.',
 };
 
 /** A crown higher than this is worked at from a ladder, mm. */
@@ -40,9 +50,9 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       view: 'plan',
       tags: [],
       work: [
-        ['Ask the building office, and mark how near the neighbours’ line you may build.'],
+        'Ask the building office, and mark how near the neighbours’ line you may build.',
         ...(h.bolts
-          ? [['Mark every post along both long walls of the bed from the left end: ', ...placesOf(h)] as Phrase]
+          ? [['Mark every post along both long walls of the bed from the left end: ', ...placesOf(h)]]
           : [
               [
                 'Set four pegs, ',
@@ -50,13 +60,13 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
                 ' by ',
                 amount(h.x1 - h.x0, 'length'),
                 ' between the posts, and stretch strings.',
-              ] as Phrase,
-              ['Mark every post along both strings from the left end: ', ...placesOf(h)] as Phrase,
+              ],
+              ['Mark every post along both strings from the left end: ', ...placesOf(h)],
             ]),
       ],
       tools: h.bolts ? ['tape', 'pencil'] : ['string', 'tape', 'pegs'],
       checks: [
-        h.bolts ? ['Marks of both walls square across from one another'] : ['Both diagonals between the pegs equal'],
+        h.bolts ? 'Marks of both walls square across from one another' : 'Both diagonals between the pegs equal',
       ],
       cautions: [CAUTIONS.codes],
       minutes: 60,
@@ -85,7 +95,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
           ],
           tools: a.posts === 'driven' ? ['sledge hammer', 'gloves'] : ['post-hole digger', 'bucket'],
           joints: named(joints, 'posts'),
-          checks: [['All tops level along a string'], ['Both rows the same distance apart everywhere']],
+          checks: ['All tops level along a string', 'Both rows the same distance apart everywhere'],
           cautions: [CAUTIONS.rods],
           minutes: h.posts.length * (a.posts === 'driven' ? 12 : 30),
         }),
@@ -114,8 +124,8 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
                     ]),
             ],
             onTimber(a)
-              ? ['Two straps to each foot, snug, so that the pipe does not creep.']
-              : ['Two self-drilling screws through each foot, snug, not tight: pilot the plastic first.'],
+              ? 'Two straps to each foot, snug, so that the pipe does not creep.'
+              : 'Two self-drilling screws through each foot, snug, not tight: pilot the plastic first.',
           ],
           named(joints, 'feet', 'cores'),
           [...h.adapters, ...h.cores],
@@ -128,28 +138,24 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       work: [
         ...(h.beam.length > 0
           ? [
-              [
-                `Dig in the posts of the beam, ${tagList(h.beam.filter((m) => m.part === 'Beam post'))}, plumb and in line, to their marks. Lay ${tagList(h.beam.filter((m) => m.part !== 'Beam post'))} on them under the crowns, plate it, and strap every hoop to it.`,
-              ],
+              `Dig in the posts of the beam, ${tagList(h.beam.filter((m) => m.part === 'Beam post'))}, plumb and in line, to their marks. Lay ${tagList(h.beam.filter((m) => m.part !== 'Beam post'))} on them under the crowns, plate it, and strap every hoop to it.`,
             ]
           : []),
         ...(h.purlins.length > 0
-          ? [[`Purlins ${tagList(h.purlins)} under the hoops, the ridge first, a clamp at every crossing.`]]
+          ? [`Purlins ${tagList(h.purlins)} under the hoops, the ridge first, a clamp at every crossing.`]
           : []),
-        [
-          `Boards ${tagList(h.boards)} outside the posts, base boards on the ground, ${onTimber(a) ? 'two screws into every post' : 'every strap with two screws'}.`,
-        ],
+        `Boards ${tagList(h.boards)} outside the posts, base boards on the ground, ${onTimber(a) ? 'two screws into every post' : 'every strap with two screws'}.`,
         ...(h.braces.length > 0
-          ? [[`Braces ${tagList(h.braces)} inside the posts, from the foot of one to the top of the next.`]]
+          ? [`Braces ${tagList(h.braces)} inside the posts, from the foot of one to the top of the next.`]
           : []),
-        ...(h.ties.length > 0 ? [[`Cross ties ${tagList(h.ties)} beside their hoops, above head height.`]] : []),
+        ...(h.ties.length > 0 ? [`Cross ties ${tagList(h.ties)} beside their hoops, above head height.`] : []),
       ],
       tools: ['level', ...roomUp],
       joints: [
         ...named(joints, 'purlins', 'boards', 'cross ties', 'braces'),
         ...h.joints.filter((j) => j.id !== 'cores' && !ofRoof(j)),
       ],
-      checks: [['Hoops plumb, and as far apart at the crown as at the ground']],
+      checks: ['Hoops plumb, and as far apart at the crown as at the ground'],
       cautions: [CAUTIONS.ladder],
       minutes: MINUTES.start + (h.purlins.length + h.boards.length + h.ties.length) * 8,
     }),
@@ -159,9 +165,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       view: 'end',
       tags: tagsOf(b.ends),
       work: [
-        [
-          `Bottom plates on the ${h.bolts ? 'end walls of the bed' : 'ground'} inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.`,
-        ],
+        `Bottom plates on the ${h.bolts ? 'end walls of the bed' : 'ground'} inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.`,
         ...(a.doors === 'none'
           ? []
           : [
@@ -177,7 +181,7 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       tools: ['level', 'saw'],
       joints: named(joints, 'end frames', 'studs'),
       checks: [
-        a.doors === 'none' ? ['Every stud plumb'] : ['Jambs plumb, header level, both diagonals of the opening equal'],
+        a.doors === 'none' ? 'Every stud plumb' : 'Jambs plumb, header level, both diagonals of the opening equal',
       ],
       cautions: [CAUTIONS.saw],
       minutes: MINUTES.start + b.ends.length * 8,
@@ -189,21 +193,17 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       view: 'end',
       tags: [...tagsOf(main), ...tagsOf(b.battens), ...tagsOf(b.endBattens)],
       work: [
-        [
-          'Round every edge of timber that film will lie on with a rasp, and tape over every screw head and sharp end. Unroll the film beside the house, outer face, usually the printed one, up.',
-        ],
-        ['Throw three ropes over, tie them to its edge, and pull it across with two or three people.'],
+        'Round every edge of timber that film will lie on with a rasp, and tape over every screw head and sharp end. Unroll the film beside the house, outer face, usually the printed one, up.',
+        'Throw three ropes over, tie them to its edge, and pull it across with two or three people.',
         FASTENING[a.fixing],
-        [
-          `Screw ${tagList(b.endBattens)} over the film on the studs${a.doors === 'none' ? '' : ' and jambs'} of both ends${a.doors === 'none' ? '' : ', then cut the door out'}.`,
-        ],
+        `Screw ${tagList(b.endBattens)} over the film on the studs${a.doors === 'none' ? '' : ' and jambs'} of both ends${a.doors === 'none' ? '' : ', then cut the door out'}.`,
         ...(a.layers === 'double'
-          ? [['Hang the inner sheet first, and keep a finger of air between: stick foam strip along the purlins.']]
+          ? ['Hang the inner sheet first, and keep a finger of air between: stick foam strip along the purlins.']
           : []),
       ],
       tools: ['rope', 'knife', ...roomUp],
       joints: named(joints, 'channel', 'staples', 'end clips', 'battens', 'end battens', 'clips', 'spacers', 'edges'),
-      checks: [['Tight everywhere, and no metal touches it']],
+      checks: ['Tight everywhere, and no metal touches it'],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.ladder, CAUTIONS.knife],
       minutes: main.length * MINUTES.sheet,
     }),
@@ -215,20 +215,16 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
             view: 'side',
             tags: [...tagsOf(curtains), ...tagsOf(b.rollBars)],
             work: [
-              ...(curtains.length > 0 ? [['Fasten the curtains at the hip boards, lapping the end hoops.']] : []),
+              ...(curtains.length > 0 ? ['Fasten the curtains at the hip boards, lapping the end hoops.'] : []),
               ...(b.rollBars.length > 0
                 ? [
-                    [
-                      `Join ${tagList(b.rollBars)}, turn the film a turn and a half round each bar, and clip it every 300 mm.`,
-                    ],
-                    ['Fit the cranks.'],
+                    `Join ${tagList(b.rollBars)}, turn the film a turn and a half round each bar, and clip it every 300 mm.`,
+                    'Fit the cranks.',
                   ]
-                : [['Fasten them at the base boards.']]),
+                : ['Fasten them at the base boards.']),
               ...(a.lacing === 'rope'
                 ? [
-                    [
-                      'Lace a rope zigzag over each side from hip to base, round a screw at every hoop: wind cannot lift it.',
-                    ],
+                    'Lace a rope zigzag over each side from hip to base, round a screw at every hoop: wind cannot lift it.',
                   ]
                 : []),
             ],
@@ -252,13 +248,11 @@ export function walkInSteps(a: WalkInAnswers, b: Built): readonly SaidStep[] {
       view: 'side',
       tags: tagsOf(h.boards),
       work: [
-        [
-          `Screw in ${sayCount(countKind(joints, 'anchor'), 'anchor')} at the corners and beside the base boards, and wire each to its board.`,
-        ],
-        ['Fill soil against the base boards outside.'],
+        `Screw in ${sayCount(countKind(joints, 'anchor'), 'anchor')} at the corners and beside the base boards, and wire each to its board.`,
+        'Fill soil against the base boards outside.',
       ],
       joints: named(joints, 'anchors'),
-      checks: [['Nothing moves when two people push at a hip']],
+      checks: ['Nothing moves when two people push at a hip'],
       cautions: [CAUTIONS.rods, CAUTIONS.heat, CAUTIONS.loaded, CAUTIONS.snow],
       minutes: MINUTES.start,
     }),
@@ -290,7 +284,7 @@ function boltStep(a: WalkInAnswers, { house: h, joints }: Built, bolts: NonNulla
     ],
     tools: ['level'],
     joints: named(joints, 'posts'),
-    checks: [['All tops level along a string'], ['The wall itself does not rock when a post is pulled']],
+    checks: ['All tops level along a string', 'The wall itself does not rock when a post is pulled'],
     cautions: [CAUTIONS.codes],
     minutes: h.posts.length * 5,
   });
@@ -316,27 +310,23 @@ function frameStep(a: WalkInAnswers, { house: h, joints }: Built): SaidStep {
     view: 'end',
     tags: [...tagsOf(h.hoops), ...tagsOf(h.ridgePipes), ...tagsOf(h.adapters)],
     work: [
-      [
-        `Lay each frame out flat: rafters ${tagList(rafters ?? [])} into the ridge fittings, an eave elbow on each, stubs ${tagList(stubs ?? [])} in the elbows. Push every pipe home.`,
-      ],
+      `Lay each frame out flat: rafters ${tagList(rafters ?? [])} into the ridge fittings, an eave elbow on each, stubs ${tagList(stubs ?? [])} in the elbows. Push every pipe home.`,
       onTimber(a)
-        ? ['Stand a frame up with a helper, a stub beside each post, and strap both.']
+        ? 'Stand a frame up with a helper, a stub beside each post, and strap both.'
         : h.adapters.length > 0
-          ? [
-              `Slide ${tagList(h.adapters)} over the posts to their marks, pin each with two self-drilling screws, and stand the stubs in them.`,
-            ]
+          ? `Slide ${tagList(h.adapters)} over the posts to their marks, pin each with two self-drilling screws, and stand the stubs in them.`
           : [
               'Stand a frame up with a helper, slide ',
               amount(a.sleeveMm, 'length'),
               ' of its stubs over both posts, and screw each foot.',
             ],
-      [`Ridge pipes ${tagList(h.ridgePipes)} from frame to frame, then one screw through every socket.`],
+      `Ridge pipes ${tagList(h.ridgePipes)} from frame to frame, then one screw through every socket.`,
     ],
     tools: ['rubber mallet', 'drill', 'eye protection'],
     joints: [...named(joints, 'feet'), ...h.joints.filter(ofRoof)],
     checks: [
-      ['Frames plumb, and as far apart at the ridge as at the eaves'],
-      ['Every ridge fitting at one height along a string'],
+      'Frames plumb, and as far apart at the ridge as at the eaves',
+      'Every ridge fitting at one height along a string',
     ],
     cautions: [CAUTIONS.ladder],
     minutes: MINUTES.start + (h.hoops.length + h.ridgePipes.length) * 3,
@@ -356,15 +346,13 @@ function doorStep(a: WalkInAnswers, b: Built): SaidStep {
     view: 'end',
     tags: [...tagsOf(b.door), ...tagsOf(b.doorSheets)],
     work: [
-      ['Two stiles, three rails between them, a plate on every corner.'],
-      [`Film on both faces, ${sayTags(tagsOf(b.doorSheets))}, folded round the frame and stapled every 75 mm.`],
-      [
-        `${sayCount(countKind(joints, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
-      ],
+      'Two stiles, three rails between them, a plate on every corner.',
+      `Film on both faces, ${sayTags(tagsOf(b.doorSheets))}, folded round the frame and stapled every 75 mm.`,
+      `${sayCount(countKind(joints, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
     ],
     tools: ['level', 'stapler'],
     joints: named(joints, 'door frames', 'door corners', 'door hinges', 'door latches', 'door handles', 'door film'),
-    checks: [['It swings free and latches'], ['Nothing stands in its swing']],
+    checks: ['It swings free and latches', 'Nothing stands in its swing'],
     minutes: b.door.length * 8 + 20,
   });
 }
