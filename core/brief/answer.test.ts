@@ -100,6 +100,8 @@ test('a kind that cannot: why, in the words of the wish missed most, and what co
   expect(said(kind('x', near, [near]))).toBe('No made-up x opens with one hand.');
   expect(said(kind('x', near, [near], false))).toBe('No made-up x was found that opens with one hand.');
   expect(said(kind('x', undefined, []))).toBe('No made-up x can be built here.');
+  // Of what has not been looked into yet nothing is said.
+  expect(said({ ...kind('x', undefined, []), state: undefined })).toBeUndefined();
   // Not looked into yet, nothing is said of it; nor of one that can.
   expect(said({ ...alone, settled: false })).toBeUndefined();
   expect(said(kind('x', design('can'), []))).toBeUndefined();

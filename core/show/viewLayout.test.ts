@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import type { LengthUnit } from '../base/length';
 import type { Assembly, Dimension } from '../build/assembly/types';
 import { FAMILY_KEYS } from '../build/families';
@@ -114,4 +115,54 @@ test('figures that cannot stand side by side go to rows of their own; a short li
   );
   expect(grown.tags.map((t) => t.tag)).toEqual(['H3']);
   expect(faults(l)).toEqual([]);
+});
+
+test('no figure stands on the line of another, wherever lines begin and end', () => {
+  const line = fc.record({
+    side: fc.constantFrom('below' as const, 'above' as const, 'left' as const, 'right' as const),
+    from: fc.integer({ min: 0, max: 900 }),
+    long: fc.integer({ min: 20, max: 600 }),
+  });
+  fc.assert(
+    fc.property(fc.array(line, { minLength: 2, maxLength: 4 }), (lines) => {
+      const l = layoutView(
+        {
+          frame: { shapes: [], widthMm: 1500, heightMm: 1500, u0: 0, v1: 1500 },
+          dimensions: lines.map(({ side, from, long }, i): Dimension => {
+            const along = side === 'below' || side === 'above';
+            const at = (mm: number): Dimension['from'] => (along ? [mm, 0, 0] : [0, 0, mm]);
+            const to = from + long;
+            return {
+              id: `d${i}`,
+              label: '',
+              view: 'side',
+              side,
+              row: 1,
+              from: at(from),
+              to: at(to),
+              valueMm: long,
+              typed: true,
+            };
+          }),
+          tags: [],
+          widthOf: () => 60,
+          type: 1,
+        },
+        0.5,
+      );
+      for (const a of l.dimensions)
+        for (const b of l.dimensions)
+          if (a !== b) {
+            const own = {
+              x0: Math.min(a.a[0], a.b[0]),
+              x1: Math.max(a.a[0], a.b[0]),
+              y0: Math.min(a.a[1], a.b[1]),
+              y1: Math.max(a.a[1], a.b[1]),
+            };
+            expect(meet({ ...own, x0: own.x0 - 1, x1: own.x1 + 1, y0: own.y0 - 1, y1: own.y1 + 1 }, b.label)).toBe(
+              false,
+            );
+          }
+    }),
+  );
 });

@@ -68,12 +68,11 @@ export const tallEnd: Pitfall = (a, { site, latitudeDeg }) => {
   const middle = a.footing.lengthMm / 2;
   const ends = a.panels.flatMap((p) => {
     const corners = p.outline.map((c) => inPlace(p, c));
-    const xs = corners.map((c) => c[0]);
     const zs = corners.map((c) => c[2]);
     const tallMm = Math.max(...zs) - site.bed.wall.heightMm;
-    const across = Math.max(...xs) - Math.min(...xs) < 100;
-    if (p.sheet.kind !== 'plywood' || !across || tallMm < TALL_MM) return [];
-    return [{ to: bearing([(xs[0] ?? 0) < middle ? -1 : 1, 0], site.bed.bearingDeg), tallMm }];
+    // What is of plywood is an end.
+    if (p.sheet.kind !== 'plywood' || tallMm < TALL_MM) return [];
+    return [{ to: bearing([(corners[0]?.[0] ?? 0) < middle ? -1 : 1, 0], site.bed.bearingDeg), tallMm }];
   });
   const end = ends.find((e) => apartDeg(e.to, sun) < INTO_DEG);
   if (!end) return undefined;
