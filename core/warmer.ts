@@ -5,7 +5,7 @@ import type { Answers } from './build/answers/asked';
 import { familyOf } from './build/families/inHand';
 import { quickPrice } from './cut';
 import { notableDays } from './judge/weather/days';
-import { type Weather, hoursOf, part } from './judge/weather/weather';
+import { type Weather, part } from './judge/weather/weather';
 import type { Outline } from './outline';
 import { outline } from './plan';
 
@@ -35,7 +35,7 @@ export function coldSpell(o: Outline, weather: Weather): Weather {
   if (!night) return weather;
   const at = Math.round((Date.parse(`${night.date}T12:00:00Z`) - weather.startMs) / MS_PER_HOUR - utcHours);
   const from = Math.max(0, at - 24 * DAYS_BEFORE);
-  return part(weather, from, Math.min(hoursOf(weather) - from, 24 * (DAYS_BEFORE + 1)));
+  return part(weather, from, 24 * (DAYS_BEFORE + 1));
 }
 
 const lowOf = (o: Outline, spell: Weather): number =>

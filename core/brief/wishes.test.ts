@@ -31,6 +31,11 @@ test.each<[string, Partial<Brief>, string, object, met: boolean]>([
   ['hinged-hoop-lid', { reach: 'far' }, 'reach', { hinges: 'far' }, false],
   ['hinged-hoop-lid', { reach: 'far' }, 'reach', { hinges: 'near' }, true],
   ['staked-tunnel', { reach: 'both sides' }, 'reach', {}, true],
+  // From both sides is from each of them; from its ends is another matter.
+  ['staked-tunnel', { reach: 'near' }, 'reach', {}, true],
+  ['staked-tunnel', { reach: 'far' }, 'reach', {}, true],
+  ['staked-tunnel', { reach: 'ends' }, 'reach', {}, false],
+  ['hinged-hoop-lid', { reach: 'both sides' }, 'reach', {}, false],
   ['a-frame', { reach: 'ends' }, 'reach', {}, true],
   ['a-frame', { reach: 'near' }, 'reach', {}, false],
   // One goes into a house through its door.

@@ -77,6 +77,12 @@ test('a move comes to lie a path away, edge to edge or in line, and only where i
   expect([1650, 1651, -1150, -1151].map(over)).toEqual([-30, 0, -30, 0]);
 });
 
+test('of several that it is near to, the nearest draws it, in whatever order they are', () => {
+  const others = [10, -30, 40].map((off) => ({ x0: 5000 + off, y0: 0, x1: 9000 + off, y1: 400 }));
+  for (const all of [others, [...others].reverse()])
+    expect(snapped({ x0: 5000, y0: 5000, x1: 5700, y1: 5300 }, all, 600, 60)).toMatchObject({ dx: 10, dy: 0 });
+});
+
 test('a move never goes farther than it may be drawn', () => {
   const edge = fc.integer({ min: -3000, max: 3000 });
   fc.assert(

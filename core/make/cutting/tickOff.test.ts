@@ -118,6 +118,10 @@ test('a sheet and a roll ticked off: their pieces are planned no more, and what 
   // A sheet of the shelf that is cut up is gone from it.
   cutFlat(garden, { ...as, shelfId: 'left-0', placed: [], left: [] }, own, fresh);
   expect(garden.shelfFlat.map((s) => s.id)).toEqual(['left-1']);
+  // Of two alike one is left.
+  garden.shelfFlat = garden.shelfFlat.map((s) => ({ ...s, quantity: 2 }));
+  cutFlat(garden, { ...as, shelfId: 'left-1', placed: [], left: [] }, own, fresh);
+  expect(garden.shelfFlat.map((s) => [s.id, s.quantity])).toEqual([['left-1', 1]]);
 });
 
 test('firewood is not kept: less than 200 mm is no offcut', () => {
