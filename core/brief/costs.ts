@@ -38,7 +38,7 @@ const NEAREST = 3;
 type Pool = readonly Judged<Cover, Weighed>[];
 
 /** The cheapest of a pool that misses nothing. */
-function bestOf(pool: Pool): Judged<Cover, Weighed> | undefined {
+export function bestOf(pool: Pool): Judged<Cover, Weighed> | undefined {
   return pool
     .filter(({ worth }) => worth.miss === 0)
     .reduce<Judged<Cover, Weighed> | undefined>((a, b) => (a && !better(b.worth, a.worth) ? a : b), undefined);
@@ -186,7 +186,7 @@ interface Jump {
 }
 
 /** The design that is cheaper for the least less of what a wish asks; nothing where none is. */
-function jumpOf(
+export function jumpOf(
   wish: Wish,
   pool: Pool,
   { price, warnings }: Weighed,
