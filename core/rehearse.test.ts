@@ -1,6 +1,7 @@
 import { demoGarden } from './garden/demo';
 import { evaluate } from './evaluate';
-import { playWinter, rehearsalOf } from './rehearse';
+import { amount } from './base/figure';
+import { designsFor, playWinter, rehearsalOf } from './rehearse';
 import { simulatedWeather } from './judge/weather/simulated';
 import { warmerBy } from './warmer';
 import { notableDays } from './judge/weather/days';
@@ -40,6 +41,32 @@ test('the change that helps most leaves the same winter no worse, and is a desig
   expect(helped?.winter.sums.livedDays).toBeGreaterThanOrEqual(winter.sums.livedDays);
   if (helped?.answers)
     expect(evaluate(garden, { ...lid.cover, answers: helped.answers } as typeof lid.cover).ok).toBe(true);
+});
+
+test('other designs are tried where they may help: warmer ones for the crop, firmer ones for the cover, of each the first four', () => {
+  const high = amount(150, 'length');
+  const tries = [
+    { label: ['Higher by ', high], change: { kind: 'higher', byMm: 150 } },
+    // It has no rods: that is no change of it.
+    { label: ['Rods'], change: { kind: 'rod', key: 'rebar-1/2' } },
+    ...[4, 5, 6, 7].map((n) => ({ label: [`${n} hoops`], change: { kind: 'hoops', count: n } })),
+  ];
+  const of = (id: string) => ({ id, tries });
+  const o = { ...lid, checks: [of('snow'), of('rows')] } as unknown as typeof lid;
+  const warm = [1, 2, 3, 4, 5].map((n) => ({ question: 'Extra warmth', label: `Jug ${n}`, answers: { n } }) as never);
+  const sums = { nearNights: 0 };
+  const labels = (winter: object) => designsFor(o, { sums, ...winter } as never, () => warm).map((d) => d.label);
+  const warmer = [1, 2, 3, 4].map((n) => [`Extra warmth: jug ${n}`]);
+  const firmer = [['Higher by ', high], ['4 hoops'], ['5 hoops']];
+  expect(labels({})).toEqual([]);
+  expect(labels({ crop: 'killed' })).toEqual(warmer);
+  expect(labels({ sums: { nearNights: 1 } })).toEqual(warmer);
+  // A crop that was lost to heat is not kept by warmth.
+  expect(labels({ crop: 'cooked' })).toEqual([]);
+  expect(labels({ cover: 'folded' })).toEqual(firmer);
+  expect(labels({ cover: 'folded', crop: 'killed' })).toEqual([...warmer, ...firmer]);
+  const [higher] = designsFor(o, { sums, cover: 'folded' } as never, () => []);
+  expect(higher?.answers).toMatchObject({ shape: { by: 'height' } });
 });
 
 test('what keeps it warmer: each gains what it says on that night, the cheapest degree first', () => {

@@ -1,4 +1,5 @@
 /** A winter on a cover of a garden, and which one change would have helped it most. */
+import type { Phrase } from './base/figure';
 import { climatePlace, modelOf, sheetsInSun, wornOf } from './air';
 import { addDays } from './base/days';
 import { coatOn } from './judge/season/coats';
@@ -20,7 +21,7 @@ import { type TrainerAsk, trainerFrom } from './judge/season/trainer';
 import type { SheetLife } from './judge/season/sheetLife';
 import { simulatedWeather } from './judge/weather/simulated';
 import type { Outline } from './outline';
-import { warmerBy } from './warmer';
+import { type Warmer, warmerBy } from './warmer';
 import { familyOf } from './build/families/inHand';
 import { outline } from './plan';
 
@@ -63,7 +64,7 @@ export function rehearsalOf(o: Outline, year: number, brushing: Brushing): Rehea
 
 /** One change, and how the same winter would have gone with it. */
 export interface Helped {
-  readonly label: string;
+  readonly label: Phrase;
   readonly cost: number;
   readonly winter: Pick<Winter, 'cover' | 'crop' | 'sums'>;
   /** The changed answers; nothing where it is the tending that changes. */
@@ -97,6 +98,27 @@ const illness = (w: Pick<Winter, 'cover' | 'crop' | 'sums'>): number =>
 /** Changes that are tried on a winter, of each kind the cheapest few. */
 const TRIED = 4;
 
+/** Other designs that a winter is played on: warmer ones where its crop froze or nearly; where the cover fell, what snow and wind ask for. */
+export function designsFor(
+  o: Outline,
+  winter: Pick<Winter, 'cover' | 'crop' | 'sums'>,
+  warmer: () => readonly Warmer[],
+): readonly Pick<Helped & { readonly answers: Answers }, 'label' | 'answers'>[] {
+  const family = familyOf(o.cover.family);
+  const cold = winter.crop === 'killed' || winter.sums.nearNights > 0;
+  const firm = o.checks.filter((c) => c.id === 'snow' || c.id === 'wind').flatMap((c) => c.tries.slice(0, TRIED));
+  return [
+    ...(cold ? warmer().slice(0, TRIED) : []).map((c) => ({
+      label: [`${c.question}: ${c.label.toLowerCase()}`],
+      answers: c.answers,
+    })),
+    ...(winter.cover === undefined ? [] : firm).flatMap(({ label, change }) => {
+      const answers = family.change(o.cover.answers, change, o);
+      return answers ? [{ label, answers }] : [];
+    }),
+  ];
+}
+
 /**
  * Plays one winter, and the same winter with one thing changed.
  * @param year in which it begins; @param seed which winter
@@ -110,32 +132,17 @@ export function playWinter(o: Outline, year: number, seed: string, brushing: Bru
   if (brushing !== 'at once') {
     const w = rehearse({ ...ask, brushing: 'at once' }, year, seed);
     tried.push({
-      label: 'Brushing snow off as soon as it lies',
+      label: ['Brushing snow off as soon as it lies'],
       cost: 0,
       winter: w,
       answers: undefined,
       brushing: 'at once',
     });
   }
-  const weather = simulatedWeather(ask.place, seed, winterStartMs(ask.place, year), 24 * 120);
   const now = quickPrice(o);
-  const family = familyOf(o.cover.family);
-  const warm =
-    winter.crop === 'killed' || winter.sums.nearNights > 0 ? warmerBy(o, weather).changes.slice(0, TRIED) : [];
-  const firm =
-    winter.cover !== undefined
-      ? o.checks.filter((c) => c.id === 'snow' || c.id === 'wind').flatMap((c) => c.tries.slice(0, TRIED))
-      : [];
-  const designs = [
-    ...warm.map((c) => ({ label: `${c.question}: ${c.label.toLowerCase()}`, answers: c.answers })),
-    ...firm.flatMap((t) => {
-      const answers = family.change(o.cover.answers, t.change, o);
-      return answers
-        ? [{ label: t.label.map((part) => (typeof part === 'string' ? part : '')).join(''), answers }]
-        : [];
-    }),
-  ];
-  for (const { label, answers } of designs) {
+  const warmer = (): readonly Warmer[] =>
+    warmerBy(o, simulatedWeather(ask.place, seed, winterStartMs(ask.place, year), 24 * 120)).changes;
+  for (const { label, answers } of designsFor(o, winter, warmer)) {
     const changed = outline(o.garden, { ...o.cover, answers } as Outline['cover']);
     if (!changed.ok) continue;
     const cost = quickPrice(changed.value) - now;

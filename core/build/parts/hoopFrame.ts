@@ -94,6 +94,9 @@ export interface HoopFrame {
   readonly under: readonly Point2[];
 }
 
+/** A hoop as it stands on its rails. */
+type Standing = Pick<HoopFrame, 'hoop' | 'cutMm' | 'bends' | 'footZ' | 'heldMm'>;
+
 /** Builds a rectangular frame with a row of hoops in it. */
 export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: BuildSite): Result<HoopFrame> {
   const { bed, survey } = site;
@@ -128,28 +131,27 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
         { y: y1 + outward, z: z0 },
       ],
     );
-  const bent = place.bent?.(spanMm);
-  if (bent && !bent.ok) return bent;
-  const sprung = bent?.ok
-    ? undefined
-    : springOnRail(
-        a.shape,
-        a.pipe,
-        { ...feet, boardTopZ: railTop },
-        {
-          sheetAcrossMm: (hoop, foot) => pathLength(outline(hoop, foot)) + 2 * a.wrapMm + PULL_MM,
-          widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
-        },
-      );
-  if (sprung && !sprung.ok) return sprung;
-  const heldMm = bent?.ok ? bent.value.legMm : sprung?.ok ? sprung.value.heldMm : 0;
-  const footZ = sprung?.ok ? sprung.value.footZ : railTop;
-  const made = bent?.ok
-    ? { hoop: bent.value.hoop, cutMm: bent.value.hoop.lengthMm + 2 * heldMm }
-    : sprung?.ok
-      ? sprung.value
-      : undefined;
-  if (!made) return fail('height', 'There is no such hoop on this frame.');
+  const stands = (): Result<Standing> => {
+    const bent = place.bent?.(spanMm);
+    if (bent?.ok) {
+      const { hoop, bends, legMm } = bent.value;
+      return ok({ hoop, bends, cutMm: hoop.lengthMm + 2 * legMm, footZ: railTop, heldMm: legMm });
+    }
+    if (bent) return bent;
+    const sprung = springOnRail(
+      a.shape,
+      a.pipe,
+      { ...feet, boardTopZ: railTop },
+      {
+        sheetAcrossMm: (hoop, foot) => pathLength(outline(hoop, foot)) + 2 * a.wrapMm + PULL_MM,
+        widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
+      },
+    );
+    return sprung.ok ? ok({ ...sprung.value, bends: [] }) : sprung;
+  };
+  const standing = stands();
+  if (!standing.ok) return standing;
+  const { hoop, cutMm, bends, footZ, heldMm } = standing.value;
   const found = hoopPlaces(x0, x1, Math.max(a.endOffsetMm, t + od / 2), a.hoops, a.maxSpacingMm);
   if (!found.ok) return found;
   const xs = found.value;
@@ -185,7 +187,7 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       openEnds: place.insideMm === undefined ? open : [],
     },
   );
-  const hoops = hoopMembers(made, a.pipe, xs, footY, footZ, heldMm);
+  const hoops = hoopMembers({ hoop, cutMm }, a.pipe, xs, footY, footZ, heldMm);
   const ridge = buildRidge(
     a.ridge,
     {
@@ -193,12 +195,12 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       pipe: a.pipe,
       hoopXs: xs,
       y: y0 + width / 2,
-      crownZ: footZ + made.hoop.heightMm,
+      crownZ: footZ + hoop.heightMm,
       post: { section: stock(site, '2x2'), xs: [x0 + t / 2, x1 - t / 2], footZ: railTop, inSoilMm: 0 },
     },
     hoops,
   );
-  const line = outline(made.hoop, footZ);
+  const line = outline(hoop, footZ);
   const lengthMm = x1 - x0 + 2 * place.endMm;
   const riseMm = Math.max(...line.map((p) => p.z)) - z0;
   return ok({
@@ -211,9 +213,9 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     railTop,
     lengthMm,
     covered: { line, x0, x1, lengthMm, riseMm, widthMm: width, wrapMm: a.wrapMm },
-    hoop: made.hoop,
-    cutMm: made.cutMm,
-    bends: bent?.ok ? bent.value.bends : [],
+    hoop,
+    cutMm,
+    bends,
     xs,
     spacingMm,
     footY,
@@ -223,18 +225,18 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     hoops,
     ridge,
     line,
-    under: underHoop(made.hoop, a.pipe, footY, footZ),
+    under: underHoop(hoop, a.pipe, footY, footZ),
     arch: {
       tags: hoops.map((h) => h.tag),
       section: a.pipe,
-      hoop: made.hoop,
-      sprung: !bent?.ok,
+      hoop,
+      sprung: !place.bent,
       xsMm: xs,
       spacingMm,
       footYMm: footY,
       footZMm: footZ,
       baseZMm: footZ,
-      cutMm: made.cutMm,
+      cutMm,
       ridge: ridge.ridge,
     },
     pushed: {

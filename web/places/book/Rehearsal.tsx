@@ -214,7 +214,7 @@ function OneWinter({
           </p>
           {helped && (
             <p style={{ marginTop: '0.4rem' }}>
-              Most would have helped: <b>{helped.label}</b>
+              Most would have helped: <b>{phraseText(helped.label, units)}</b>
               {helped.cost > 0 && `, ≈ ${formatAmount(helped.cost, 'money', units)}`}. With it{' '}
               {helped.winter.cover === undefined ? 'the cover stands' : COVER_WORDS[helped.winter.cover].toLowerCase()}{' '}
               and {row.name}{' '}
@@ -224,7 +224,7 @@ function OneWinter({
                   const { answers, brushing: b } = helped;
                   if (b) onBrush(b);
                   if (answers)
-                    take(`Rehearsed: ${helped.label}`, (g) => {
+                    take(`Rehearsed: ${phraseText(helped.label, units)}`, (g) => {
                       const c = g.covers.find((x) => x.id === coverId);
                       if (c) c.answers = answers as typeof c.answers;
                     });
