@@ -10,6 +10,7 @@ import { shownClimate } from './show/dayCurve';
 import { logCsv } from './show/log';
 import { newEntry } from './garden/log';
 import { checkGarden } from './garden/garden';
+import { logSpread } from './judge/proof/sure';
 
 const garden = demoGarden();
 const outlineOf = (id: string) => {
@@ -26,6 +27,12 @@ test('a cover meets the winter with the strength that Stand tells of it', () => 
   const least = Math.min(...lid.strengths.map((s) => s.wetSnowMm));
   // Wet snow of 400 kg/m3.
   expect(ask.snow?.middle).toBeCloseTo(0.4 * least, 9);
+  // As surely as its check tells; where that tells nothing, off by a fifth.
+  const weakest = lid.strengths.find((s) => s.wetSnowMm === least);
+  if (!weakest?.sure) throw new Error('not told how sure');
+  expect(ask.snow?.deviation).toBeCloseTo(logSpread(weakest.sure).deviation, 9);
+  const unsure = { ...lid, strengths: lid.strengths.map((s) => ({ ...s, sure: undefined })) };
+  expect(rehearsalOf(unsure, 2026, 'mornings').snow?.deviation).toBe(0.2);
   expect(ask.gust?.middle).toBeGreaterThan(garden.site.gustMPerS);
   expect(ask.limits).toMatchObject({ killingC: -7, hotC: 25 });
 });

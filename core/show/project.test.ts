@@ -188,6 +188,20 @@ describe.each(built)('$name', ({ o }) => {
   });
 });
 
+test('from the end only the bales beside the covered bed are drawn; along it and from above all of them', () => {
+  const site = at(96, 48);
+  const bales = build('straw-bale', site);
+  const straw = (view: 'end' | 'side' | 'plan') =>
+    new Set(drawAssembly(bales, site.bed, site.survey, view).flatMap((d) => (d.stuff === 'straw' ? [d.tag] : [])));
+  // 96 in long, 48 wide: bales of the two long sides lie within it, those of the ends before and behind.
+  const beside = bales.blocks.filter((b) => b.high[1] <= 0 || b.low[1] >= 48 * 25.4);
+  const ends = bales.blocks.filter((b) => !beside.includes(b));
+  expect(ends.length).toBeGreaterThan(1);
+  for (const b of ends) expect(straw('end').has(b.tag)).toBe(false);
+  expect(beside.some((b) => straw('end').has(b.tag))).toBe(true);
+  for (const view of ['side', 'plan'] as const) expect(ends.some((b) => straw(view).has(b.tag))).toBe(true);
+});
+
 test('along the bed a row is named by its hoops or legs, whatever stands higher beside them', () => {
   const tags = (family: string, more: object = {}): readonly string[] =>
     standingTags(build(family, at(128, 44), more))

@@ -65,6 +65,9 @@ test('a move comes to lie a path away, edge to edge or in line, and only where i
   // 600 to the right of 1000 is 1600, 30 off; the lower edges are 20 out of line.
   expect(snapped(at(1630, 20), [other], 600, 50)).toEqual({ dx: -30, dy: -20, said: ['a path apart', 'in line'] });
   expect(snapped(at(1010, 900), [other], 600, 50)).toEqual({ dx: -10, dy: 0, said: ['edge to edge'] });
+  // On the other side its right edge lies 600 off: 20 more to the left; or touches: 10 to the right.
+  expect(snapped(at(-1080, 900), [other], 600, 50)).toEqual({ dx: -20, dy: 0, said: ['a path apart'] });
+  expect(snapped(at(-510, 900), [other], 600, 50)).toEqual({ dx: 10, dy: 0, said: ['edge to edge'] });
   expect(snapped(at(1300, 900), [other], 600, 50)).toEqual({ dx: 0, dy: 0, said: [] });
   // Far along, nothing lies beside it to keep a path from; edges still come into line.
   expect(snapped(at(1630, 9000), [other], 600, 50)).toEqual({ dx: 0, dy: 0, said: [] });

@@ -118,7 +118,7 @@ function holdsUnit(p: Panel): boolean {
   );
 }
 
-/** Where an upright line through an outline crosses its edges. */
+/** Where an upright line through an outline crosses its edges; nowhere where it passes by. */
 function crossings(outline: readonly Flat[], u: number): readonly number[] {
   const found: number[] = [];
   outline.forEach(([u0, v0], i) => {
@@ -127,7 +127,7 @@ function crossings(outline: readonly Flat[], u: number): readonly number[] {
     if (Math.abs(u1 - u0) < 0.02) found.push(v0, v1);
     else found.push(v0 + (v1 - v0) * Math.max(0, Math.min(1, (u - u0) / (u1 - u0))));
   });
-  return found.length > 0 ? found : [0];
+  return found;
 }
 
 /** One printed page of a template: which part of the outline it shows, and how the pages join. */

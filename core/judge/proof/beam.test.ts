@@ -104,11 +104,13 @@ test('with no snow asked for nothing is asked of it, and what it carries is said
   const found = beamStrength(beam(), none);
   expect(found.ratio).toBe(Infinity);
   expect(found.wetSnowMm).toBeCloseTo(406.2, 0);
+  // How sure a ratio is, where there is one.
+  expect([found.sure, beamStrength(beam(), snow).sure?.low !== undefined]).toEqual([undefined, true]);
 });
 
 test('from 70 degrees on snow slides off and nothing bends it', () => {
   const steep = beamStrength(beam({ slopeDeg: 75 }), snow);
-  expect([steep.ratio, steep.wetSnowMm]).toEqual([Infinity, Infinity]);
+  expect([steep.ratio, steep.wetSnowMm, steep.sure]).toEqual([Infinity, Infinity, undefined]);
   // A gable flatter than 2.4 degrees carries no more on one side than on both.
   expect(beamStrength(beam({ slopeDeg: 2, gable: true }), snow).snowCase).toBe('even');
 });
