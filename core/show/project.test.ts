@@ -178,9 +178,15 @@ describe.each(built)('$name', ({ o }) => {
       far.forEach(({ depth: here }, i) => expect(here).toBeGreaterThanOrEqual((far[i - 1]?.depth ?? -Infinity) - 1));
     }
   });
-  test('typed dimensions measure what is drawn', () => {
+  test('dimensions measure what is drawn, and what is told beside a piece points at it', () => {
+    const drawn = bounds(drawAssembly(assembly, site.bed, site.survey, 'end'));
     for (const d of assembly.dimensions) {
-      if (d.side === 'leader') continue;
+      if (d.side === 'leader') {
+        const [u, v] = flatten(d.from, d.view);
+        expect(d.view).toBe('end');
+        expect([u > drawn.u0, u < drawn.u1, v > drawn.v0, v < drawn.v1]).toEqual([true, true, true, true]);
+        continue;
+      }
       const a = flatten(d.from, d.view);
       const b = flatten(d.to, d.view);
       expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeCloseTo(d.valueMm, 3);
