@@ -262,4 +262,17 @@ test('what a set does not need is not in it', () => {
   ];
   const two = [check('snow', 'fails', [hoops(6)]), check('wind', 'fails', [ridge])];
   expect(mends(two, each).filter((label) => label.includes(' and '))).toEqual(['6 hoops and ridge on posts']);
+  // Hoops mend snow, a ridge wind, more height snow and the room under it: hoops are not wanted beside that.
+  const higher: Check['tries'][number] = { label: ['Higher'], change: { kind: 'higher', byMm: 100 } };
+  const three = (a: Readonly<Record<string, unknown>>) => {
+    const high = (a['shape'] as { by: string }).by === 'height';
+    return [
+      check('snow', Number(a['hoops']) >= 6 || high ? 'holds' : 'fails', [hoops(6)]),
+      check('wind', a['ridge'] === 'posted' ? 'holds' : 'fails', [ridge]),
+      check('room', high ? 'holds' : 'fails', [higher]),
+    ];
+  };
+  const all = [check('snow', 'fails', [hoops(6)]), check('wind', 'fails', [ridge]), check('room', 'fails', [higher])];
+  const named = mends(all, three).filter((label) => label.includes(' and '));
+  expect(named.map((label) => label.toLowerCase().split(' and ').sort())).toEqual([['higher', 'ridge on posts']]);
 });

@@ -1,7 +1,7 @@
 import { demoGarden } from './garden/demo';
 import { evaluate } from './evaluate';
 import { amount } from './base/figure';
-import { designsFor, playWinter, rehearsalOf } from './rehearse';
+import { designsFor, mostHelped, playWinter, rehearsalOf } from './rehearse';
 import { simulatedWeather } from './judge/weather/simulated';
 import { warmerBy } from './warmer';
 import { notableDays } from './judge/weather/days';
@@ -33,6 +33,9 @@ test('a cover meets the winter with the strength that Stand tells of it', () => 
   expect(ask.snow?.deviation).toBeCloseTo(logSpread(weakest.sure).deviation, 9);
   const unsure = { ...lid, strengths: lid.strengths.map((s) => ({ ...s, sure: undefined })) };
   expect(rehearsalOf(unsure, 2026, 'mornings').snow?.deviation).toBe(0.2);
+  // One that may bear nothing at all has no logarithm.
+  const nothing = lid.strengths.map((s) => ({ ...s, sure: s.sure && { ...s.sure, low: 0 } }));
+  expect(rehearsalOf({ ...lid, strengths: nothing }, 2026, 'mornings').snow?.deviation).toBe(0.2);
   expect(ask.gust?.middle).toBeGreaterThan(garden.site.gustMPerS);
   expect(ask.limits).toMatchObject({ killingC: -7, hotC: 25 });
 });
@@ -74,6 +77,30 @@ test('other designs are tried where they may help: warmer ones for the crop, fir
   expect(labels({ cover: 'folded', crop: 'killed' })).toEqual([...warmer, ...firmer]);
   const [higher] = designsFor(o, { sums, cover: 'folded' } as never, () => []);
   expect(higher?.answers).toMatchObject({ shape: { by: 'height' } });
+});
+
+test('most helped is what ends best, of as good ones the cheapest, and only where it helps by more than a night', () => {
+  const sums = { livedDays: 100, nearNights: 3, hotHours: 0 } as never;
+  const end = (more: object) => ({ cover: undefined, crop: undefined, sums, ...more }) as never;
+  const change = (name: string, cost: number, winter: never) =>
+    ({ label: [name], cost, winter, answers: {}, brushing: undefined }) as const;
+  const lost = end({ crop: 'killed' });
+  // A crop that dies counts 1000 less 5 for each day it lived; a cover that falls 2000; a near night 1; ten hot hours 1.
+  const [lives, cheaper, later, falls] = [
+    change('lives', 9, end({})),
+    change('lives too', 5, end({})),
+    change('later', 1, end({ crop: 'killed', sums: { livedDays: 120, nearNights: 3, hotHours: 0 } })),
+    change('falls', 0, end({ cover: 'folded' })),
+  ];
+  expect(mostHelped(lost, [later, lives, cheaper, falls])).toBe(cheaper);
+  expect(mostHelped(lost, [cheaper, falls, lives])).toBe(cheaper);
+  expect(mostHelped(lost, [falls, later])).toBe(later);
+  expect(mostHelped(lost, [falls])).toBeUndefined();
+  // One night fewer is not worth telling, two are.
+  const nights = (n: number, hotHours = 0) => end({ sums: { livedDays: 100, nearNights: n, hotHours } });
+  expect(mostHelped(nights(3), [change('one', 0, nights(2))])).toBeUndefined();
+  expect(mostHelped(nights(3), [change('two', 0, nights(1))])?.label).toEqual(['two']);
+  expect(mostHelped(nights(3, 30), [change('cooler', 0, nights(3, 10))])?.label).toEqual(['cooler']);
 });
 
 test('what keeps it warmer: each gains what it says on that night, the cheapest degree first', () => {

@@ -88,6 +88,9 @@ function agedBy(o: Outline, { days, events }: Winter): readonly SheetLife[] {
   return sheetsInSun(o, [[from, to]], to).filter((l) => l.hours > 0);
 }
 
+/** How a winter ended, without its hours. */
+const endOf = ({ cover, crop, sums }: Winter): Helped['winter'] => ({ cover, crop, sums });
+
 /** How ill a winter went: its end weighs more than all near things. */
 const illness = (w: Pick<Winter, 'cover' | 'crop' | 'sums'>): number =>
   (w.cover === undefined ? 0 : 2000) +
@@ -134,7 +137,7 @@ export function playWinter(o: Outline, year: number, seed: string, brushing: Bru
     tried.push({
       label: ['Brushing snow off as soon as it lies'],
       cost: 0,
-      winter: w,
+      winter: endOf(w),
       answers: undefined,
       brushing: 'at once',
     });
@@ -148,17 +151,16 @@ export function playWinter(o: Outline, year: number, seed: string, brushing: Bru
     const cost = quickPrice(changed.value) - now;
     if (!Number.isFinite(cost)) continue;
     const w = rehearse(rehearsalOf(changed.value, year, brushing), year, seed);
-    tried.push({ label, cost, winter: w, answers, brushing: undefined });
+    tried.push({ label, cost, winter: endOf(w), answers, brushing: undefined });
   }
-  const better = tried
+  return { winter, aged, helped: mostHelped(winter, tried) };
+}
+
+/** The change with which a winter ends best, of as good ones the cheapest; nothing where none helps by more than a night. */
+export function mostHelped(winter: Helped['winter'], tried: readonly Helped[]): Helped | undefined {
+  return tried
     .filter((t) => illness(t.winter) < illness(winter) - 1)
-    .sort((a, b) => illness(a.winter) - illness(b.winter) || a.cost - b.cost);
-  const [best] = better;
-  return {
-    winter,
-    aged,
-    helped: best && { ...best, winter: { cover: best.winter.cover, crop: best.winter.crop, sums: best.winter.sums } },
-  };
+    .sort((a, b) => illness(a.winter) - illness(b.winter) || a.cost - b.cost)[0];
 }
 
 /** Many winters on a cover. */
