@@ -68,6 +68,21 @@ test('every panel is on its sheet as large as it is and not inside out, whicheve
   );
 });
 
+test.each([
+  // 1,100 by 400 and 300, channels along its bottom: a quarter turn, so that they run down the sheet.
+  ['u', 1100, 400, 1100],
+  ['v', 1100, 1100, 400],
+] as const)(
+  'channels along %s run along the sheet, and its outer face stays outer',
+  (channels, w, widthMm, lengthMm) => {
+    const panel = { ...slanted('P1', w, 400, 300), channels };
+    const [p] = planSheets([panel], (size) => size.price).sheets[0]?.placed ?? [];
+    expect([p?.widthMm, p?.lengthMm]).toEqual([widthMm, lengthMm]);
+    expect(Math.sign(round(p?.outline ?? []))).toBe(Math.sign(round(panel.outline)));
+    sides(p?.outline ?? []).forEach((d, i) => expect(d).toBeCloseTo(sides(panel.outline)[i] ?? NaN, 6));
+  },
+);
+
 test('a board longer than the sheet is wide lies along it: turned, with its slope on the same end', () => {
   // 2,000 by 400 and 300: its bottom, that was across, runs down the sheet.
   const [sheet] = planSheets([slanted('P1', 2000, 400, 300)], (size) => size.price).sheets;

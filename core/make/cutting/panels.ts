@@ -96,7 +96,8 @@ function asBlank(p: Panel): Blank {
   const lying = p.channels === 'u';
   const outline = p.outline.map(([u, v]): Flat => {
     const [a, b] = [u - (u0 ?? 0), v - (v0 ?? 0)];
-    return lying ? [b, a] : [a, b];
+    // A quarter turn: swapped alone it would be seen from its other face.
+    return lying ? [b, uMm - a] : [a, b];
   });
   const [widthMm, lengthMm] = lying ? [vMm, uMm] : [uMm, vMm];
   return {

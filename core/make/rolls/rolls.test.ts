@@ -21,6 +21,16 @@ test('the cheapest roll that fits is chosen, and what is left is said', () => {
   expect(rolls[0]?.leftMm).toBeCloseTo(9 * FOOT, 6);
 });
 
+test('a sheet as wide and as long as a roll comes off it whole, to half a millimetre, either way round', () => {
+  const whole = (across: number, along: number): boolean => {
+    const { rolls, seams } = planRolls([sheet('S1', across, along, 'film-uv 10x25 ft')], price);
+    return rolls.length === 1 && seams.length === 0;
+  };
+  const [w, l] = [10 * FOOT, 25 * FOOT];
+  expect([whole(w, l), whole(w + 0.4, l + 0.4), whole(l, w)]).toEqual([true, true, true]);
+  expect([whole(w + 0.6, l), whole(w, l + 0.6)]).toEqual([false, false]);
+});
+
 test('two flaps lie side by side', () => {
   const { rolls } = planRolls(
     [sheet('S1', 9 * FOOT, 16 * FOOT), sheet('S2', 4 * FOOT, 3 * FOOT), sheet('S3', 4 * FOOT, 3 * FOOT)],
