@@ -7,6 +7,7 @@ import { demoGarden } from './garden/demo';
 import { siteOf } from './testing/site';
 import type { Cover, Garden } from './garden/garden';
 import { outline, plan } from './plan';
+import { firstCover } from './start';
 import { versionsOf } from './versions';
 
 const garden = demoGarden();
@@ -15,6 +16,16 @@ beforeAll(async () => {
   solver = highsSolver(await highsLoader(), () => performance.now());
 });
 const of = (index: number, g: Garden = garden) => versionsOf(g, g.covers[index] as Cover, solver);
+
+test('bent conduit is tried in place of plastic pipe alone', () => {
+  const ids = (key: string): readonly string[] => {
+    const cover = firstCover(garden, 'long', key, 'x', 'X') as Cover;
+    return versionsOf({ ...garden, covers: [cover] }, cover, solver).map((v) => v.id);
+  };
+  // Wire, timber, and conduit itself.
+  for (const key of ['wire-tunnel', 'a-frame', 'bent-conduit']) expect(ids(key)).not.toContain('conduit');
+  expect(ids('staked-tunnel')).toContain('conduit');
+});
 
 test('the present one first, then what one would try: each built, priced and told apart', () => {
   const versions = of(0);

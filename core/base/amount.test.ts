@@ -44,5 +44,7 @@ test('money has the decimals of its currency', () => {
 test('asked why, a number is told as finely as it is reckoned', () => {
   expect(formatFully(6063, 'force', IMPERIAL)).toBe('1363 lb');
   expect(formatFully(2213, 'film', METRIC)).toBe('2213 mm');
+  // Tenths of a pound up to twenty: 4.44822 N are one.
+  expect([-30, 88.5, 89].map((n) => formatFully(n, 'force', IMPERIAL))).toEqual(['−6.7 lb', '19.9 lb', '20 lb']);
   expect(formatFully(168, 'snowDepth', IMPERIAL)).toBe('6 5/8"');
 });

@@ -2,7 +2,12 @@ import { SHIPPED, section } from '../catalog/catalog';
 import fc from 'fast-check';
 import { solveHoop } from '../build/hoop/elastica';
 import { outerFace } from '../build/parts/hoops';
-import { clipped, enclosedArea, pathLength, tautOutline } from './geometry';
+import { clipped, enclosedArea, pathLength, tautOutline, unit } from './geometry';
+
+test('the way from one point to another is one long; from a point to itself it is along x', () => {
+  expect(unit([1, 2, 3], [1, 6, 6])).toEqual([0, 0.8, 0.6000000000000001]);
+  expect(unit([4, 4, 4], [4, 4, 4])).toEqual([1, 0, 0]);
+});
 
 const corner = (y: number, z: number) => ({ y, z });
 

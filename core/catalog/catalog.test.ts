@@ -99,3 +99,21 @@ test('what a metric shop has for a board: treated stays treated, what has no equ
   expect([23, 306, 649].map((mm) => roundLength(mm, 'metric'))).toEqual([20, 300, 600]);
   expect([23, 306, 649].map((mm) => roundLength(mm, 'metric', 'up'))).toEqual([25, 310, 650]);
 });
+
+test('a longer bar of a section costs more, by about as much as it is longer', () => {
+  for (const s of SHIPPED.bar.values()) {
+    const bars = [...s.stock].sort((a, b) => a.lengthMm - b.lengthMm);
+    bars.slice(1).forEach((bar, i) => {
+      const shorter = bars[i];
+      if (!shorter) return;
+      expect(bar.price).toBeGreaterThan(shorter.price);
+      const each = bar.price / bar.lengthMm / (shorter.price / shorter.lengthMm);
+      expect([s.key, each > 0.5, each < 2]).toEqual([s.key, true, true]);
+    });
+    // Nothing of a garden shop costs as little as a cent a metre, or as much as a hundred.
+    for (const bar of bars) {
+      const metre = bar.price / (bar.lengthMm / 1000);
+      expect([s.key, metre > 0.05, metre < 60]).toEqual([s.key, true, true]);
+    }
+  }
+});

@@ -22,6 +22,18 @@ test('what differs is told as finely as it can be, list entries by their ids', (
   expect(changesBetween(base, base)).toEqual([]);
 });
 
+test('a list whose entries have no ids, or not each its own, is one value; an empty one has no entries yet', () => {
+  const a = { id: 'a', n: 1 };
+  const whole = (was: unknown, is: unknown) => changesBetween({ list: was }, { list: is }).map((c) => c.path);
+  expect(whole([a], [{ ...a, n: 2 }])).toEqual([['list', 'a', 'n']]);
+  expect(whole([], [a])).toEqual([['list', 'a']]);
+  expect(whole([a], [])).toEqual([['list', 'a']]);
+  expect(whole([a, { n: 5 }], [{ ...a, n: 2 }, { n: 5 }])).toEqual([['list']]);
+  expect(whole([a, a], [a, { ...a, n: 2 }])).toEqual([['list']]);
+  expect(whole([1, 2], [1, 3])).toEqual([['list']]);
+  expect(whole([null], [a])).toEqual([['list']]);
+});
+
 test('different things go together without a question, whichever way round', () => {
   const mine = made((g) => void (g.name = 'Mine'));
   const theirs = made((g) => {

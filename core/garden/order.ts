@@ -7,9 +7,9 @@ import { type Cover, type Garden, newWork } from './garden';
 
 const names = (list: readonly { readonly name: string }[]): readonly string[] => list.map((x) => x.name);
 
+/** A list with an entry put in after one that is in it. */
 function inserted<T extends { readonly id: string }>(list: readonly T[], after: string, entry: T): T[] {
-  const at = list.findIndex((x) => x.id === after);
-  return list.toSpliced(at < 0 ? list.length : at + 1, 0, entry);
+  return list.toSpliced(list.findIndex((x) => x.id === after) + 1, 0, entry);
 }
 
 /** The same cover once more, after the first one: its design, without what was built and cut of it. */

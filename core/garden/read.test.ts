@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import * as z from 'zod/mini';
 import { demoGarden } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
-import { migrate, readGarden, readGardenFile } from './read';
+import { migrate, readGarden, readGardenFile, readKept } from './read';
 import { writeGarden } from './write';
 
 function faultOf(text: string): string {
@@ -16,6 +16,13 @@ const changed = (change: (garden: Record<string, unknown>) => void): string => {
   change(garden);
   return JSON.stringify(garden);
 };
+
+test.each([[null], ['text'], [[{ version: 1 }]], [7], [undefined]])(
+  'what is kept and is no garden is a fault, not a crash: %j',
+  (kept) => {
+    expect(readKept(kept).ok).toBe(false);
+  },
+);
 
 test('a garden written and read is the same garden', () => {
   const text = writeGarden(demoGarden());

@@ -341,3 +341,7 @@ test('what sits on the wall in one stiff piece rocks on a wall that is not level
     ].sort(),
   );
 });
+
+test('a kind that there is none of is an error in the program, said by its key', () => {
+  expect(() => familyOf('no-such')).toThrow('No family "no-such"');
+});

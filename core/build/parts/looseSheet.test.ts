@@ -138,9 +138,9 @@ test('only what stands above the wall has air under it', () => {
 
 test('ways in: left end and right end; the open side with its air; the skirt, seven tenths of the way up', () => {
   const ends = endOpenings([TENT[1] ?? { y: 0, z: 0 }, { y: 600, z: 375 }], 'folded', [1000, 3000], 300);
-  expect(ends.map((o) => [o.name, o.tags, o.line[0], o.travel, o.shut])).toEqual([
-    ['Left end', ['S1'], [1000, 500, 375], { mm: 300 }, ['clips', 'weights']],
-    ['Right end', ['S1'], [3000, 500, 375], { mm: 300 }, ['clips', 'weights']],
+  expect(ends.map((o) => [o.name, o.tags, ...o.line, o.travel, o.shut])).toEqual([
+    ['Left end', ['S1'], [1000, 500, 375], [1000, 600, 375], { mm: 300 }, ['clips', 'weights']],
+    ['Right end', ['S1'], [3000, 500, 375], [3000, 600, 375], { mm: 300 }, ['clips', 'weights']],
   ]);
   const [gathered] = endOpenings([TENT[1] ?? { y: 0, z: 0 }, { y: 600, z: 375 }], 'gathered', [1000, 3000], 300);
   expect(gathered?.shut).toEqual(['weights']);
