@@ -42,8 +42,8 @@ const COPY = join(tmpdir(), `cabanon-mutate-${process.pid}`);
 const REACHED = join(COPY, '.reports');
 /** A place is so many lines; the faults that lie wholly in them are put in. */
 const PLACE = 3;
-/** A fault that makes tests take so much longer than all of them together is seen. */
-const SLOWER = 3;
+/** A fault that makes tests take so many times as long is seen. */
+const SLOWER = 5;
 const START_MS = 30_000;
 /** So long the nearest test files take that are asked before others, and before the rest (which --near leaves out), ms. */
 const FIRST_MS = [5000, 25_000];
@@ -153,12 +153,18 @@ async function seen(mutant, tests) {
   const inOrder = [...tests]
     .sort((a, b) => lateness(name, a) - lateness(name, b))
     // The nearest is asked however long it takes.
-    .map(({ file, tookMs }, i) => ({ file, untilMs: i === 0 ? 0 : (ms += tookMs) }));
-  const between = (fromMs, toMs) => inOrder.filter((t) => t.untilMs >= fromMs && t.untilMs < toMs).map((t) => t.file);
-  const mostMs = START_MS + SLOWER * wholeMs;
+    .map((t, i) => ({ ...t, untilMs: i === 0 ? 0 : (ms += t.tookMs) }));
   const [first, near] = FIRST_MS;
-  for (const some of [between(0, first), between(first, near), values.near ? [] : between(near, Infinity)]) {
-    if (some.length > 0 && !(await passes(some, 1, mostMs, { __STRYKER_ACTIVE_MUTANT__: mutant.id }))) return true;
+  const tiers = [
+    [0, first],
+    [first, near],
+    [near, values.near ? near : Infinity],
+  ];
+  for (const [from, to] of tiers) {
+    const some = inOrder.filter((t) => t.untilMs >= from && t.untilMs < to);
+    const mostMs = START_MS + SLOWER * some.reduce((sum, t) => sum + t.tookMs, 0);
+    const files = some.map((t) => t.file);
+    if (some.length > 0 && !(await passes(files, 1, mostMs, { __STRYKER_ACTIVE_MUTANT__: mutant.id }))) return true;
   }
   return false;
 }
@@ -170,9 +176,7 @@ for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.e
 const parts = asked.length > 0 ? asked : FLOORS;
 const mutants = await hurtCopy(parts);
 process.stdout.write(`${mutants.length} faults; which tests come by them ...\n`);
-const start = Date.now();
 if (!(await passes([], atOnce, 3_600_000, { REACHED }))) fail('The tests fail with no fault put in.');
-const wholeMs = (Date.now() - start) * atOnce;
 const reached = readdirSync(REACHED)
   .map((f) => JSON.parse(readFileSync(join(REACHED, f), 'utf8')))
   .map((r) => ({ ...r, file: relative(COPY, r.file) }));
