@@ -101,9 +101,7 @@ function repairing({ state, over }: Searching): boolean {
 export function asked(garden: Garden, bedId: string, brief: Brief) {
   const judgedIn = gardenFor(garden, brief);
   const wishes = wishesOf(judgedIn, brief);
-  const kinds = (brief.kinds.length > 0 ? brief.kinds : FAMILY_KEYS).filter(
-    (k) => FAMILY_KEYS.includes(k) && !brief.notKinds.includes(k),
-  );
+  const kinds = (brief.kinds.length > 0 ? brief.kinds : FAMILY_KEYS).filter((k) => !brief.notKinds.includes(k));
   return { garden: judgedIn, bedId, brief, wishes, kinds, sentence: sentenceOf(judgedIn, brief) };
 }
 export type Asked = ReturnType<typeof asked>;

@@ -242,6 +242,11 @@ function coverFaults(cover: Cover, i: number, beds: ReadonlySet<string>, catalog
       d.coverKey === null ? [] : missing(catalog, 'cover', d.coverKey, at('coats', k, 'coverKey')),
     ),
     ...cover.also.flatMap((d, k) => missing(catalog, 'item', d.itemKey, at('also', k, 'itemKey'))),
+    ...(['kinds', 'notKinds'] as const).flatMap((list) =>
+      (cover.brief?.[list] ?? []).flatMap((key, k) =>
+        kindsInHand().some((f) => f.key === key) ? [] : [[at('brief', list, k), 'must be a kind of cover'] as const],
+      ),
+    ),
   ];
 }
 

@@ -4,6 +4,7 @@ import * as z from 'zod/mini';
 import { demoGarden } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
 import { migrate, readGarden, readGardenFile, readKept } from './read';
+import { NOTHING_SAID } from '../site/brief';
 import { writeGarden } from './write';
 
 function faultOf(text: string): string {
@@ -53,6 +54,12 @@ test.each([
     changed((g) => Object.assign((g['covers'] as { answers: object }[])[0]?.answers ?? {}, { pipe: 'gold' })),
     'covers[0].answers.pipe: must be a pipe',
   ],
+  ...(['kinds', 'notKinds'] as const).map((list): [string, string] => [
+    changed((g) =>
+      Object.assign((g['covers'] as object[])[0] ?? {}, { brief: { ...NOTHING_SAID, [list]: ['a-frame', 'igloo'] } }),
+    ),
+    `covers[0].brief.${list}[1]: must be a kind of cover`,
+  ]),
   [changed((g) => Object.assign((g['beds'] as object[])[1] ?? {}, { id: 'long' })), 'beds[1].id: "long" is used twice'],
   [changed((g) => Object.assign(g, { surprise: 1 })), 'file: Unrecognized key: "surprise"'],
   [

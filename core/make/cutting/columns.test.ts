@@ -53,3 +53,24 @@ test('a bar that is not there any more has no pattern, and few bars of the shelf
   expect(bound).toBeCloseTo(10, 6);
   expect(patterns.filter((p) => p.stock === 1).map((p) => p.counts)).toContainEqual([1, 1]);
 });
+
+test('it begins with the bars of a plan, each kind of bar once, and one kind of piece to a bar', () => {
+  const job: BarJob = {
+    kerf: 10,
+    stock: [{ length: 1000, price: 5 }],
+    pieces: [
+      { length: 400, quantity: 3 },
+      { length: 270, quantity: 4 },
+    ],
+  };
+  const bar = { stockLength: 1000, price: 5, stock: 0, pieces: [400, 270, 270] };
+  const plan = { cost: 15, bars: [bar, bar, { ...bar, pieces: [400] }], bound: 0, proven: false };
+  const { patterns } = generateColumns(job, plan, solver, time(0));
+  // Two of 400 and a cut between them are 810; three of 270 and two cuts 830.
+  expect(patterns).toEqual([
+    { stock: 0, counts: [1, 2], used: 960 },
+    { stock: 0, counts: [1, 0], used: 400 },
+    { stock: 0, counts: [2, 0], used: 810 },
+    { stock: 0, counts: [0, 3], used: 830 },
+  ]);
+});

@@ -40,7 +40,8 @@ function startPatterns(job: BarJob, quick: CutPlan | undefined): Pattern[] {
     });
     alone.sort((a, b) => a.each - b.each);
     // Without a plan in hand there may have to be recourse to every bar there is.
-    const taken = quick ? [...alone.slice(0, STARTS), ...alone.filter((x) => !x.limited).slice(0, 1)] : alone;
+    const near = [...alone.slice(0, STARTS), ...alone.filter((x) => !x.limited).slice(0, 1)];
+    const taken = quick ? new Set(near) : alone;
     for (const { s, most } of taken) {
       const counts = new Array<number>(job.pieces.length).fill(0);
       counts[i] = most;
