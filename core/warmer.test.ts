@@ -29,6 +29,11 @@ test('a cold spell is the six days before the coldest clear night and the one af
   expect(spell.airC.indexOf(-20)).toBe(24 * 6 - 8);
 });
 
+test('where there is no weather there is no spell of it', () => {
+  const none = steady(0);
+  expect(coldSpell(o, none)).toBe(none);
+});
+
 test('near the ends of the weather it is as long as there is weather', () => {
   const early = coldSpell(o, weatherWith(2));
   expect(early.startMs).toBe(weatherWith(2).startMs);

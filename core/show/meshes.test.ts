@@ -5,6 +5,8 @@ import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
 import type { Outline } from '../outline';
 import { onSomeBed } from '../testing/onBed';
+import { outlineSize } from '../base/geometry';
+import { sheetSize } from '../make/rolls/rolls';
 import { dxf } from './dxf';
 import { gltf } from './gltf';
 import { type Mesh, meshesOf } from './meshes';
@@ -90,4 +92,22 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
   // Each flat part stands there by its name, at full size.
   const words = groups.filter(([code]) => code === 1).map(([, v]) => v);
   for (const p of [...o.assembly.panels, ...o.assembly.sheets]) expect(words).toContain(`${p.tag} ${p.part}`);
+  const sizes: string[] = [];
+  groups.forEach(([code, v], i) => {
+    if (code !== 0 || v !== 'POLYLINE') return;
+    const end = groups.findIndex((g, k) => k > i && g[1] === 'SEQEND');
+    const corners = groups.slice(i, end).flatMap((g, k, all) => (g[1] === 'VERTEX' ? [all.slice(k + 1, k + 5)] : []));
+    expect(corners.length).toBeGreaterThan(1);
+    const [xs, ys] = [10, 20].map((of) => corners.map((c) => Number(c.find(([k]) => k === of)?.[1])));
+    const size = [xs, ys].map((all = []) => Math.max(...all) - Math.min(...all));
+    if (groups[i + 1]?.[1] === 'PARTS') sizes.push(size.map(Math.round).join(' x '));
+  });
+  for (const p of o.assembly.panels) {
+    const { uMm, vMm } = outlineSize(p.outline);
+    expect(sizes).toContain(`${Math.round(uMm)} x ${Math.round(vMm)}`);
+  }
+  for (const s of o.assembly.sheets) {
+    const { acrossMm, alongMm } = sheetSize(s);
+    expect(sizes).toContain(`${Math.round(alongMm)} x ${Math.round(acrossMm)}`);
+  }
 });

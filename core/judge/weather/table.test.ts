@@ -19,6 +19,13 @@ const good = (text: string): ReadWeather => {
 const stamp = (h: number): string => new Date(Date.UTC(2027, 1, 1, h)).toISOString().slice(0, 16).replace('T', ' ');
 const rows = (n: number, row: (h: number) => string): string => Array.from({ length: n }, (_, h) => row(h)).join('\n');
 
+test('times are those of the place, or of Greenwich where the column says so', () => {
+  const table = (time: string): string => `${time},temp C\n${rows(30, (h) => `${stamp(h)},1`)}`;
+  expect(good(table('time (UTC)')).weather.startMs).toBe(Date.UTC(2027, 1, 1));
+  // Five hours behind it.
+  expect(good(table('time')).weather.startMs).toBe(Date.UTC(2027, 1, 1, 5));
+});
+
 test('headers say what their columns are, and in which units', () => {
   const said = (...headers: string[]) => guessColumns(headers).map((c) => `${c.use} ${c.unit}`.trim());
   expect(

@@ -1,3 +1,4 @@
+import { phraseText } from '../../../base/figure';
 import { type Point, differences, outward, sprung, taut } from '../../../testing/golden';
 import { NOON } from '../../../testing/judged';
 import { NOTHING_OWN, catalogOf } from '../../../catalog/own';
@@ -131,6 +132,18 @@ test('rods that lean in bring the pipe inward, and ease the bend of a low one', 
   expect(dim(lean, 'height')).toBeCloseTo(18, 3);
   const tightest = (a: typeof lean): number => a.arches[0]?.hoop.maxCurvaturePerMm ?? NaN;
   expect(tightest(lean)).toBeLessThan(tightest(upright) / 2);
+  const drive = (a: typeof lean): string => {
+    const found = a.steps.find((s) => s.id === 'rods');
+    return [...(found?.work ?? []), ...(found?.checks ?? [])]
+      .map((p) => phraseText(p, { length: 'mm', temperature: 'C', currency: 'USD' }))
+      .join(' ');
+  };
+  expect(drive(upright)).toMatch(
+    /Drive D1 to D10 upright at the marks until 203 mm shows\..*Every rod plumb both ways/,
+  );
+  expect(drive(lean)).toMatch(
+    /Drive D1 to D10 at the marks until 203 mm shows, leaning in 20\.0° off plumb\..*Every rod leans alike/,
+  );
   // The rod points where the pipe goes on, and is as long as it was.
   const rod = lean.members.find((m) => m.tag === 'D1');
   const [from, to] = rod?.shape.kind === 'straight' ? [rod.shape.from, rod.shape.to] : [];
