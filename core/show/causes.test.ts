@@ -67,6 +67,16 @@ test('each check points at what it judges, and at nothing else', () => {
   expect(of('lift Lid').tags).toEqual(a.moving.flatMap((m) => m.memberTags));
 });
 
+test('what wind does to the ends of a house points at the uprights and headers of their frames', () => {
+  const cover = firstCover(garden, 'long', 'walk-in', 'x', 'X');
+  const o = cover && outline(garden, cover);
+  if (!o?.ok) throw new Error('not built');
+  const a = o.value.assembly;
+  const framed = a.members.filter((m) => ['Door jamb', 'Door header', 'End stud'].includes(m.part));
+  expect(framed.length).toBeGreaterThan(4);
+  expect([...causeOf(a, 'end').tags].sort()).toEqual(framed.map((m) => m.tag).sort());
+});
+
 test('a sheet that ends short is pointed at on both sides of the bed', () => {
   const tunnel = garden.covers.find((c) => c.id === 'salad-tunnel');
   const o = tunnel && outline(garden, tunnel);

@@ -100,6 +100,8 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
     expect(corners.length).toBeGreaterThan(1);
     const [xs, ys] = [10, 20].map((of) => corners.map((c) => Number(c.find(([k]) => k === of)?.[1])));
     const size = [xs, ys].map((all = []) => Math.max(...all) - Math.min(...all));
+    // Views stand beside one another from the corner on.
+    expect(Math.min(...(xs ?? []))).toBeGreaterThan(-1);
     if (groups[i + 1]?.[1] === 'PARTS') sizes.push(size.map(Math.round).join(' x '));
   });
   for (const p of o.assembly.panels) {

@@ -431,3 +431,21 @@ test('a lid’s frame step says how its corners meet, for each way they can', ()
   expect(said('rails')).toContain('set the end boards between both rails');
   expect(said('hinge rail')).toContain('set the hinge rail across the end boards');
 });
+
+test.each(['a-frame', 'bent-conduit', 'lift-off-cover', 'walk-in'])(
+  'a %s has battens over its cover where that is how it is fastened',
+  (key) => {
+    const site = at(128, 44);
+    const family = familyOf(key);
+    const first = family.defaults(site);
+    const built = build(key, site);
+    const fixing = family.questions(first, { site, assembly: built }).find((q) => q.id === 'fixing');
+    if (fixing?.kind !== 'choice') throw new Error('not asked');
+    const battened = (how: string): boolean =>
+      build(key, site, { fixing: how }).members.some(
+        (m) => m.tag.startsWith(key === 'walk-in' ? 'N' : 'B') && /batten/i.test(m.part),
+      );
+    expect(fixing.options.length).toBeGreaterThan(1);
+    for (const { value } of fixing.options) expect([value, battened(value)]).toEqual([value, value === 'battens']);
+  },
+);

@@ -1,4 +1,5 @@
-import { SHIPPED, spreadOf } from '../../../catalog/catalog';
+import { SHIPPED, fitOf, spreadOf } from '../../../catalog/catalog';
+import { thicknessMm } from '../../../catalog/sections';
 /** Other ways to build the house: two straight pipes and elbows, cored hoops, posts bolted to the bed. */
 import type { CheckSite } from '../../../judge/proof/check';
 import { postChecks } from '../../../judge/proof/posts';
@@ -229,4 +230,22 @@ describe('crops that hang from the ridge', () => {
       expect(both?.load ?? NaN).toBeGreaterThan(1);
     }
   });
+});
+
+test('a sleeve over hoop and post is the thinnest pipe on sale that goes over both, with room to slide', () => {
+  const a = house({ pipe: 'pvc-1', post: 'steel-3/4', join: 'adapter' });
+  const sleeves = a.members.filter((m) => m.part === 'Sleeve');
+  expect(sleeves).toHaveLength(2 * (a.arches[0]?.xsMm.length ?? 0));
+  const inner = Math.max(
+    ...a.members.filter((m) => ['Hoop', 'Post'].includes(m.part)).map((m) => thicknessMm(m.section)),
+  );
+  const most = inner + fitOf(SHIPPED, 'sleeve').leastMm;
+  const goes = [...SHIPPED.bar.values()].filter(
+    (s) => s.shape.kind === 'tube' && s.shape.insideMm >= most && s.stock.length > 0,
+  );
+  const thinnest = Math.min(...goes.map(thicknessMm));
+  for (const m of sleeves) {
+    expect(thicknessMm(m.section)).toBe(thinnest);
+    expect(m.section.shape.kind === 'tube' && m.section.shape.insideMm).toBeGreaterThanOrEqual(most);
+  }
 });
