@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import * as z from 'zod/mini';
 import { demoGarden } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
-import { migrate, readGarden, readGardenFile, readKept } from './read';
+import { MAX_FILE_CHARS, migrate, readGarden, readGardenFile, readKept } from './read';
 import { NOTHING_SAID } from '../site/brief';
 import { writeGarden } from './write';
 
@@ -73,6 +73,11 @@ test.each([
 ])('a bad file names its field (%#)', (text, start) => {
   expect(faultOf(text).startsWith(start)).toBe(true);
   expect(({} as { polluted?: number }).polluted).toBeUndefined();
+});
+
+test('a file of over twenty million characters is not even read', () => {
+  expect(faultOf(' '.repeat(MAX_FILE_CHARS + 1))).toBe('file: The file is too large (over 20 million characters).');
+  expect(faultOf(' '.repeat(MAX_FILE_CHARS))).toMatch(/not a JSON file/);
 });
 
 test('any damage is a fault or a sound garden, never an exception', () => {
