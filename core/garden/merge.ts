@@ -31,8 +31,7 @@ function entriesOf(value: unknown): Entries | undefined {
   if (typeof value !== 'object' || value === null) return undefined;
   if (!Array.isArray(value)) return new Map(Object.entries(value));
   const ids = value.map((entry: unknown) => (entry as { readonly id?: unknown } | null)?.id);
-  if (value.length === 0 || ids.some((id) => typeof id !== 'string') || new Set(ids).size < ids.length)
-    return value.length === 0 ? new Map() : undefined;
+  if (ids.some((id) => typeof id !== 'string') || new Set(ids).size < ids.length) return undefined;
   return new Map<string, unknown>([...ids.map((id, i) => [id as string, value[i] as unknown] as const), [ORDER, ids]]);
 }
 

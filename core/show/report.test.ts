@@ -71,6 +71,14 @@ test('each check has its own mends beside it, sets stand apart, and no mend is l
   expect(r.checks.map((c) => [c.id, c.verdict])).toEqual(lid.checks.map((c) => [c.id, c.verdict]));
   const told = r.checks.reduce((sum, c) => sum + c.mends.length, 0) + r.mends.length;
   expect(told).toBe(lid.mends.length);
+  // A set of changes belongs to no one check.
+  const [some] = lid.mends;
+  const set = { ...some, checkId: undefined, label: ['Two changes at once'], cost: 7 } as typeof some;
+  const withSet = planReport({
+    ...lid,
+    mends: [...lid.mends.filter((m) => m.checkId !== undefined), ...(set ? [set] : [])],
+  });
+  expect(withSet.mends).toEqual([{ label: 'Two changes at once', cost: 7 }]);
   const [failing] = r.checks.filter((c) => c.verdict === 'fails');
   expect(failing?.mends.length).toBeGreaterThan(0);
   expect(failing?.text).toMatch(/\d/);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import highsLoader from 'highs';
 import { bestFitDecreasing, costOf, stuffOf } from './bestFitDecreasing';
-import { cheapestChoice } from './choices';
+import { cheapestChoice, cutFrom } from './choices';
 import { generateColumns } from './columns';
 import { highsSolver } from './highs';
 import type { BarJob } from './job';
@@ -138,4 +138,30 @@ test('a small plan that took ten seconds of one programme is proven in one', () 
   };
   const plan = solveBars(job, solver, 60);
   expect(plan).toMatchObject({ ok: true, value: { proven: true } });
+});
+
+test('that pieces do not go on some bars is found in few steps: short bars first, and no more waste than there is', () => {
+  const pieces = [
+    { length: 700, quantity: 3 },
+    { length: 520, quantity: 4 },
+    { length: 410, quantity: 5 },
+    { length: 290, quantity: 4 },
+    { length: 130, quantity: 3 },
+  ];
+  // 7,837 of pieces and cuts: on three of 1000 and two of 2440 58 are left over, on two of 1500 and two of 2440 55.
+  const tried = (counts: readonly number[], lengths: readonly number[]) => {
+    const steps = { left: 1e6 };
+    const stock = lengths.map((length) => ({ length, price: length }));
+    const bars = cutFrom({ kerf: 3, stock, pieces }, { counts, price: 0, length: 0 }, steps);
+    return { bars: typeof bars === 'object' ? bars.length : bars, steps: 1e6 - steps.left };
+  };
+  for (const turned of [false, true]) {
+    const at = <T>(list: readonly T[]): readonly T[] => (turned ? list.toReversed() : list);
+    const on = (...counts: readonly number[]) => tried(at(counts), at([1000, 1500, 2440]));
+    expect(on(3, 0, 2)).toEqual({ bars: 5, steps: 41 });
+    expect(on(2, 4, 0)).toEqual({ bars: 6, steps: 36 });
+    // Gone through whole: a hundred thousand steps where any bar might waste anything.
+    expect(on(0, 2, 2)).toEqual({ bars: 'none', steps: 2025 });
+    expect(on(3, 3, 0)).toEqual({ bars: 'none', steps: 59 });
+  }
 });

@@ -74,7 +74,7 @@ function choices(job: BarJob, need: number, from: number, hand: Hand): readonly 
  * Source: bin completion, R. E. Korf, AAAI (2002) 731-736, here for bars of several lengths.
  * @returns the bars, 'none', or undefined when it was given up
  */
-function cutFrom(job: BarJob, choice: Choice, steps: { left: number }): readonly CutBar[] | 'none' | undefined {
+export function cutFrom(job: BarJob, choice: Choice, steps: { left: number }): readonly CutBar[] | 'none' | undefined {
   const kinds = job.pieces.map((_, i) => i).sort((a, b) => (job.pieces[b]?.length ?? 0) - (job.pieces[a]?.length ?? 0));
   const size = kinds.map((i) => (job.pieces[i]?.length ?? 0) + job.kerf);
   const left = kinds.map((i) => job.pieces[i]?.quantity ?? 0);
