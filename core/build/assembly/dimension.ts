@@ -41,16 +41,11 @@ export const endHeight = (
 
 type Range = readonly [from: number, to: number];
 
-/** Where the first row of a crop stands, seen from above at a place along the bed. */
-export function rowDimension(a: { readonly rowFromEdgeMm: number }, { bed }: BuildSite, x: number): Dimension {
-  const wallMm = bed.wall.thicknessMm;
-  return dimension('rowFromEdge', 'first row', 'plan', 'right', 1, [x, wallMm, 0], [x, wallMm + a.rowFromEdgeMm, 0]);
-}
-
 /**
  * The dimensions that every cover has along its bed: length covered, spacing, first row of the crop.
  * @param label what is covered
  * @param each places of what stands crosswise, and what the distance between them is called; nothing where nothing repeats
+ * @param rowX where along the bed the row is measured; the end of what is covered when not said
  */
 export function alongBed(
   a: { readonly rowFromEdgeMm: number },
@@ -58,13 +53,16 @@ export function alongBed(
   [x0, x1]: Range,
   label: string,
   each?: { readonly xs: readonly number[]; readonly label: string },
+  rowX = x1,
 ): readonly Dimension[] {
+  const wallMm = site.bed.wall.thicknessMm;
+  const rowMm = wallMm + a.rowFromEdgeMm;
   const [first, second] = each?.xs ?? [];
   return [
     dimension('coverLength', label, 'side', 'below', 2, [x0, 0, 0], [x1, 0, 0]),
     ...(each && first !== undefined && second !== undefined
       ? [dimension('spacing', each.label, 'side', 'below', 1, [first, 0, 0], [second, 0, 0])]
       : []),
-    rowDimension(a, site, x1),
+    dimension('rowFromEdge', 'first row', 'plan', 'right', 1, [rowX, wallMm, 0], [rowX, rowMm, 0]),
   ];
 }

@@ -1,7 +1,7 @@
 import type { BentHoop, Elastica } from '../hoop/types';
 import type { Vec3 } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
-import { dimension, endHeight, leader, rowDimension } from './dimension';
+import { alongBed, dimension, endHeight, leader } from './dimension';
 import type { Dimension } from './types';
 
 /** What the dimensions of a row of hoops are taken from, mm. */
@@ -28,16 +28,13 @@ export function hoopDimensions(
   const { hoop, cutMm } = m.sprung;
   const first = m.xs[0] ?? 0;
   const last = m.xs[m.xs.length - 1] ?? 0;
-  const second = m.xs[1] ?? last;
   const middle = m.footY + hoop.spanMm / 2;
   const crownZ = m.footZ + hoop.heightMm;
   const tape: Vec3 = [first, middle + hoop.spanMm * 0.3, m.footZ + hoop.heightMm * 0.85];
   return [
     leader('pipeLength', 'hoop, cut', 'end', tape, cutMm),
     endHeight('height', m.heightLabel, 'right', [first, middle], [m.baseZ, crownZ]),
-    dimension('spacing', 'hoop to hoop', 'side', 'below', 1, [first, 0, 0], [second, 0, 0]),
-    dimension('coverLength', m.coverLabel, 'side', 'below', 2, [m.startMm, 0, 0], [m.endMm, 0, 0]),
+    ...alongBed(a, site, [m.startMm, m.endMm], m.coverLabel, { xs: m.xs, label: 'hoop to hoop' }, last),
     dimension('endOffset', 'end offset', 'plan', 'below', 1, [m.offsetFromMm, 0, 0], [first, 0, 0]),
-    rowDimension(a, site, last),
   ];
 }

@@ -56,6 +56,10 @@ export function roundBox(
   ];
 }
 
+/** At each place along the bed one on either side, both at one height. */
+export const pairsAt = (xs: readonly number[], ys: readonly [y0: number, y1: number], z: number): readonly Vec3[] =>
+  xs.flatMap((x) => ys.map((y): Vec3 => [x, y, z]));
+
 /** Places along a straight line at most so far apart, both ends with one. */
 export function spread(from: Vec3, to: Vec3, apartMm: number): readonly Vec3[] {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);

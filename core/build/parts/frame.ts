@@ -1,4 +1,4 @@
-import { joint, spreadAlong } from '../joints';
+import { joint, pairsAt, spreadAlong } from '../joints';
 import type { Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { type Vec3, add, distance, scale, subtract } from '../../base/geometry';
@@ -134,7 +134,7 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
   const crossBoards = s.openEnds.map((x, i) =>
     piece(`C${i + 1}`, 'Board across the soil', crossBoard, [x, s.inside.fromY, below], [x, s.inside.toY, below], up),
   );
-  const corners = [x0 + t / 2, x1 - t / 2].flatMap((x) => [y0 + t / 2, y1 - t / 2].map((y): Vec3 => [x, y, z]));
+  const corners = pairsAt([x0 + t / 2, x1 - t / 2], [y0 + t / 2, y1 - t / 2], z);
   const rails = [...front.members, ...back.members].map((m) => withTieMarks(m, ties));
   return {
     rails,

@@ -1,4 +1,4 @@
-import { joint } from '../joints';
+import { joint, pairsAt } from '../joints';
 import type { Crop } from '../../catalog/crops';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
@@ -117,7 +117,7 @@ export function nest(outer: Said, a: Nested, site: BuildSite, inLid?: InLid): Re
     [sheet, ...hoops],
     xs.flatMap((x) => [0.15, 0.38, 0.62, 0.85].map((f): Vec3 => onLine(line, x, f))),
   );
-  const feetAt = xs.flatMap((x) => [footY, footY + spanMm].map((y): Vec3 => [x, y, base]));
+  const feetAt = pairsAt(xs, [footY, footY + spanMm], base);
   // They stand under the outer cover, which takes the wind.
   const idle = { with: { holds: 'nothing' } };
   const feet = inLid

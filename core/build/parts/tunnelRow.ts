@@ -1,4 +1,5 @@
 /** A row of hoops under a loose sheet, as it stands: springs on its feet, ridge, and where the sheet runs over it. */
+import { pairsAt } from '../joints';
 import type { Crop } from '../../catalog/crops';
 import { type SheetEdges, type SkirtUnder, FOLDS } from '../answers/skin';
 import type { HoopShape, RidgeSchool } from '../answers/hoops';
@@ -130,7 +131,7 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
     pastMm: pastEnds([from, to], [first, last], { folds }, site),
     battens: wallBattens(a.edges, first, last, xs.value, site),
     hoops,
-    feetAt: xs.value.flatMap((x) => [baseY, baseY + foot.spanMm].map((y): Vec3 => [x, y, foot.baseZ])),
+    feetAt: pairsAt(xs.value, [baseY, baseY + foot.spanMm], foot.baseZ),
     ridge: buildRidge(
       a.ridge,
       {

@@ -1,4 +1,4 @@
-import { evenly, joint } from '../../joints';
+import { evenly, joint, pairsAt } from '../../joints';
 import { treat } from '../../answers/bars';
 import type { Section } from '../../../catalog/types';
 import { stiffSheet } from '../../../catalog/catalog';
@@ -235,7 +235,7 @@ interface CoverParts {
 
 /** Everything that holds the frame together, covers it and fixes it to its bed. */
 function jointsOf(a: BentConduitAnswers, f: HoopFrame, c: CoverParts): readonly Joint[] {
-  const legs = f.xs.flatMap((x) => [f.footY, f.footY + f.hoop.spanMm].map((y): Vec3 => [x, y, f.railTop]));
+  const legs = pairsAt(f.xs, [f.footY, f.footY + f.hoop.spanMm], f.railTop);
   const endHoops = [f.hoops[0], f.hoops[f.hoops.length - 1]].flatMap((m) => m ?? []);
   const anchors = a.anchors ?? 2 * Math.max(2, Math.ceil(f.lengthMm / 1200));
   const sides = [f.y0, f.y0 + f.width].flatMap((y) =>

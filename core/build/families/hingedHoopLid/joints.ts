@@ -1,7 +1,7 @@
 import { type Vec3, pathLength } from '../../../base/geometry';
 import { MM_PER_INCH } from '../../../base/length';
 import type { Joint, Panel, SheetPart } from '../../assembly/types';
-import { evenly, joint } from '../../joints';
+import { evenly, joint, pairsAt } from '../../joints';
 import { hingeCount } from '../../joints/hinge';
 import { guardPvc } from '../../parts/guard';
 import { coveringJoints } from '../../parts/framedHoops';
@@ -34,7 +34,7 @@ export function lidJoints(a: HingedHoopLidAnswers, f: HoopFrame, p: LidParts, wi
   const [hingeY, frontY] = far ? [width, 0] : [0, width];
   const along = (y: number, count: number, inset = 100): readonly Vec3[] =>
     evenly([x0 + inset, y, z0], [x1 - inset, y, z0], count);
-  const feetAt = f.xs.flatMap((x) => [f.footY, f.footY + f.hoop.spanMm].map((y): Vec3 => [x, y, p.feetZ]));
+  const feetAt = pairsAt(f.xs, [f.footY, f.footY + f.hoop.spanMm], p.feetZ);
   const kind = FEET[a.feet];
   const rails = {
     hinge: frame.rails.filter((m) => m.tag.startsWith('A2')),

@@ -1,4 +1,4 @@
-import { evenly, joint } from '../../joints';
+import { evenly, joint, pairsAt } from '../../joints';
 import { treat } from '../../answers/bars';
 import { stiffSheet } from '../../../catalog/catalog';
 import { BARE } from '../../assembly/bare';
@@ -109,7 +109,7 @@ interface CoverParts {
 /** Everything that holds the cover together, airs it and hooks it to its bed. */
 function jointsOf(a: LiftOffCoverAnswers, f: HoopFrame, c: CoverParts): readonly Joint[] {
   const y1 = f.y0 + f.width;
-  const feetAt = f.xs.flatMap((x) => [f.footY, f.footY + f.hoop.spanMm].map((y): Vec3 => [x, y, f.footZ]));
+  const feetAt = pairsAt(f.xs, [f.footY, f.footY + f.hoop.spanMm], f.footZ);
   const sides = [f.y0, y1].flatMap((y) =>
     evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil((a.hooks ?? 4) / 2)),
   );

@@ -152,16 +152,8 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
       endHeight('sidewall', 'sidewall', 'left', [first, h.y0], [0, a.sidewallMm]),
       ...(h.bolts ? [] : [endHeight('postDepth', 'post in the ground', 'left', [first, h.y0], [0, -h.depthMm])]),
       endHeight('height', 'crown above the ground', 'right', [first, middle], [0, h.crownZ], a.roof === 'sprung'),
-      ...alongBed(a, site, [h.x0, h.x1], 'house', { xs: h.xs, label: 'hoop to hoop' }).map((d) =>
-        d.id === 'rowFromEdge'
-          ? {
-              ...d,
-              from: [survey.frameOn.lengthMm, d.from[1], 0] as const,
-              to: [survey.frameOn.lengthMm, d.to[1], 0] as const,
-            }
-          : d.id === 'coverLength' && h.bolts
-            ? { ...d, typed: false }
-            : d,
+      ...alongBed(a, site, [h.x0, h.x1], 'house', { xs: h.xs, label: 'hoop to hoop' }, survey.frameOn.lengthMm).map(
+        (d) => (d.id === 'coverLength' && h.bolts ? { ...d, typed: false } : d),
       ),
     ],
     steps: walkInSteps(a, { ...parts, members, joints }),

@@ -1,5 +1,5 @@
 /** The hoops of a house: one long pipe sprung over its posts, cored where it is asked, or two straight pipes and elbows. */
-import type { Point2, Vec3 } from '../../../base/geometry';
+import type { Point2 } from '../../../base/geometry';
 import { type Result, fail, ok } from '../../../base/result';
 import { isFitted, takeUpMm } from '../../../catalog/fittings';
 import { fitOf, sectionsWhere } from '../../../catalog/catalog';
@@ -10,7 +10,7 @@ import { endsOf, piece } from '../../assembly/pieces';
 import type { Joint, Member } from '../../assembly/types';
 import { hoopCurve } from '../../hoop/curve';
 import type { BentHoop, Elastica } from '../../hoop/types';
-import { joint } from '../../joints';
+import { joint, pairsAt } from '../../joints';
 import {
   type Knot,
   type RoofAt,
@@ -84,7 +84,7 @@ function sprungHoops(a: WalkInAnswers, at: HoopLine, sheet: SheetLimit, site: Bu
         part: 'Core',
       }))
     : [];
-  const feet = xs.flatMap((x) => [y0, at.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
+  const feet = pairsAt(xs, [y0, at.y1], a.sidewallMm);
   return ok({
     hoop,
     cutMm,

@@ -2,7 +2,7 @@ import type { Vec3 } from '../../../base/geometry';
 import { endsOf } from '../../assembly/pieces';
 import type { Joint, Member, SheetPart } from '../../assembly/types';
 import type { Opening } from '../../assembly/openings';
-import { evenly, joint, spreadAlong } from '../../joints';
+import { evenly, joint, pairsAt, spreadAlong } from '../../joints';
 import { batteningOf } from '../../parts/frame';
 import { clipPlaces } from '../../parts/framedSheet';
 import { type WalkInAnswers, onTimber } from './answers';
@@ -33,7 +33,7 @@ export function houseJoints(a: WalkInAnswers, p: HouseParts): readonly Joint[] {
 
 /** Posts in the ground, hoops sleeved over them, purlins, boards and ties. */
 function frameJoints(a: WalkInAnswers, { house: h, guard }: HouseParts): readonly Joint[] {
-  const feet = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
+  const feet = pairsAt(h.xs, [h.y0, h.y1], a.sidewallMm);
   const ground = feet.map(([x, y]): Vec3 => [x, y, 0]);
   const crossings = h.purlins.flatMap((m) => {
     const [from, to] = endsOf([m]);
@@ -162,7 +162,7 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBat
   const { endHoops } = h;
   const held = [...sheets, ...h.boards, ...endHoops.flat()];
   const where = 'Along boards and end hoops';
-  const hips = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm]));
+  const hips = pairsAt(h.xs, [h.y0, h.y1], a.sidewallMm);
   return [
     ...(a.fixing === 'channel'
       ? joint('channel', 'channel', where, held, along, { count: sideMetres + Math.ceil(endsMm / 1000) })
@@ -203,7 +203,7 @@ function coverJoints(a: WalkInAnswers, { house: h, sheets, battens, ends, endBat
 /** Cranks and clips of sides that roll up, and lacing over them. */
 function sideJoints(a: WalkInAnswers, { house: h, rollBars, rollSplices, sheets }: HouseParts): readonly Joint[] {
   const curtains = sheets.filter((s) => s.part === 'Side curtain');
-  const laced = h.xs.flatMap((x) => [h.y0, h.y1].map((y): Vec3 => [x, y, a.sidewallMm / 2]));
+  const laced = pairsAt(h.xs, [h.y0, h.y1], a.sidewallMm / 2);
   const lacing =
     a.lacing === 'rope' && (rollBars.length > 0 || curtains.length > 0)
       ? joint('lacing', 'lacing', 'Tied down zigzag over both sides', [...h.boards, ...curtains], laced, {
