@@ -249,6 +249,15 @@ export interface Said extends Omit<
 /** A step as a family says it: tools, cautions and minutes of its joints are added. */
 export type SaidStep = Omit<Step, 'takes'>;
 
+/** What is put in its place: cut, sawn to an outline, unrolled, or bought whole. */
+export type Piece = Member | Panel | SheetPart | Block;
+
+/** A step with the pieces and joints themselves: a cover is all that its stages bring together. */
+export interface Stage extends Omit<SaidStep, 'tags' | 'joints'> {
+  readonly pieces: readonly Piece[];
+  readonly joints: readonly Joint[];
+}
+
 /** Everything that stands over one bed; all drawings, lists and figures come from this alone. */
 export interface Assembly {
   readonly members: readonly Member[];

@@ -1,5 +1,5 @@
 import { thicknessMm } from '../../catalog/sections';
-import type { Joint, Member, SaidStep } from '../assembly/types';
+import type { Joint, Member, SaidStep, Stage } from '../assembly/types';
 import { KINDS, type KindKey } from '../joints';
 import { countOfJoint } from '../joints/kind';
 import { type Phrase, amount } from '../../base/figure';
@@ -23,26 +23,25 @@ export const MINUTES = {
 export type Saying = string | Phrase;
 const said = (sayings: readonly Saying[]): readonly Phrase[] => sayings.map((s) => (typeof s === 'string' ? [s] : s));
 
-type StepParts = Pick<SaidStep, 'id' | 'title' | 'view' | 'tags' | 'minutes'> &
-  Partial<Pick<SaidStep, 'tools' | 'cautions'>> & {
+type StageParts = Pick<Stage, 'id' | 'title' | 'view' | 'pieces' | 'minutes'> &
+  Partial<Pick<Stage, 'tools' | 'cautions' | 'joints'>> & {
     readonly work: readonly Saying[];
     readonly checks?: readonly Saying[];
-    /** The joints made in it. */
-    readonly joints?: readonly Joint[];
   };
 
-/** A step, with nothing where nothing is said; its tools, cautions and minutes are beside those of its joints. */
-export function step({ joints = [], work, checks = [], ...parts }: StepParts): SaidStep {
-  return { tools: [], cautions: [], ...parts, work: said(work), checks: said(checks), joints: joints.map((j) => j.id) };
+/** A stage of building, with nothing where nothing is said; its tools, cautions and minutes are beside those of its joints. */
+export function step({ work, checks = [], ...parts }: StageParts): Stage {
+  return { tools: [], cautions: [], joints: [], ...parts, work: said(work), checks: said(checks) };
+}
+
+/** A stage by the names of what it brings together. */
+export function saidStep({ pieces, joints, ...rest }: Stage): SaidStep {
+  return { ...rest, tags: [...new Set(pieces.map((p) => p.tag))], joints: joints.map((j) => j.id) };
 }
 
 /** How many of a kind there are among joints. */
 export const countKind = (joints: readonly Joint[], kind: KindKey): number =>
   joints.filter((j) => j.kind === kind).reduce((sum, j) => sum + countOfJoint(j), 0);
-
-/** Joints of so many kinds, by id: what one step makes of all there are. */
-export const ofKinds = (joints: readonly Joint[], ...kinds: readonly KindKey[]): readonly Joint[] =>
-  joints.filter((j) => (kinds as readonly string[]).includes(j.kind));
 
 /** Joints by their ids, and those that begin with one: 'splices' for every splice. */
 export const named = (joints: readonly Joint[], ...ids: readonly string[]): readonly Joint[] =>
@@ -64,12 +63,12 @@ export function sayCounts(joints: readonly Joint[], ...kinds: readonly KindKey[]
 }
 
 /** Pieces by their tags, as a person says them. */
-export function tagList(members: readonly Member[]): string {
-  return sayTags(members.map((m) => m.tag));
+export function tagList(pieces: readonly { readonly tag: string }[]): string {
+  return sayTags(pieces.map((p) => p.tag));
 }
 
 /** First of all: cut every piece to the cut list and write its tag on it. */
-export function cutStep(members: readonly Member[]): SaidStep {
+export function cutStep(members: readonly Member[]): Stage {
   const boards = members.filter((m) => m.section.shape.kind === 'board');
   const pipes = members.filter((m) => m.section.materialKey === 'pvc');
   const treated = members.some((m) => m.section.materialKey === 'treated');
@@ -78,7 +77,7 @@ export function cutStep(members: readonly Member[]): SaidStep {
     id: 'cut',
     title: 'Cut the pieces',
     view: 'side',
-    tags: members.map((m) => m.tag),
+    pieces: members,
     work: [
       'Cut bar by bar as the Saw shows, from the marks, longest first.',
       'Write its tag on every piece as it comes off the saw.',
@@ -104,13 +103,13 @@ export function bendStep(
   how: readonly Saying[],
   joints: readonly Joint[],
   beside: readonly Member[] = [],
-): SaidStep {
+): Stage {
   const pipe = hoops[0] ? hoops[0].section.name : 'pipe';
   return step({
     id: 'bend',
     title: 'Bend the hoops in',
     view: 'end',
-    tags: [...hoops, ...beside].map((h) => h.tag),
+    pieces: [...hoops, ...beside],
     work: [...how, `Go from ${hoops[0]?.tag ?? ''} to ${hoops[hoops.length - 1]?.tag ?? ''}, one ${pipe} at a time.`],
     tools: ['drill', 'eye protection'],
     checks: [
@@ -127,13 +126,13 @@ export function bendStep(
  * Fix the ridge under the crowns.
  * @param ends where the tails of a rope are made fast: staked in the ground, or to the ends of a frame that is lifted
  */
-export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[], ends: 'staked' | 'framed'): SaidStep {
+export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[], ends: 'staked' | 'framed'): Stage {
   const roped = ridge.length === 0;
   return step({
     id: 'ridge',
     title: roped ? 'Tie the ridge rope' : 'Fix the ridge',
     view: 'side',
-    tags: ridge.map((m) => m.tag),
+    pieces: ridge,
     work: roped
       ? [
           `Tie a rope hoop to hoop along the crowns, with a turn round each, and ${ends === 'staked' ? 'stake its tails' : 'make its tails fast round the feet of the end hoops and to the end boards'}.`,
@@ -166,7 +165,7 @@ export function postWork(posts: readonly Member[]): readonly Saying[] {
 }
 
 /** Paints or tapes the pipe where film will lie on it; nothing where neither is used. */
-export function guardSteps(hoops: readonly Member[], guard: readonly Joint[]): readonly SaidStep[] {
+export function guardSteps(hoops: readonly Member[], guard: readonly Joint[]): readonly Stage[] {
   const how = guard[0]?.with?.['how'];
   const od = hoops[0] ? thicknessMm(hoops[0].section) : 0;
   // Bare pipe has its joint too, which says that it is bare: it belongs to no work.
@@ -177,7 +176,7 @@ export function guardSteps(hoops: readonly Member[], guard: readonly Joint[]): r
       id: 'paint',
       title: tape ? 'Tape the pipe where film will touch' : 'Paint the pipe where film will touch',
       view: 'end',
-      tags: hoops.map((h) => h.tag),
+      pieces: hoops,
       work: [
         tape
           ? 'Wipe the pipe dry and lay the tape along the outer face of every hoop.'

@@ -3,7 +3,7 @@ import type { Phrase } from '../../base/figure';
 import type { Extra } from '../answers/place';
 import type { Said } from '../assembly/types';
 import { CAUTIONS } from '../joints/cautions';
-import { step } from '../guide/step';
+import { saidStep, step } from '../guide/step';
 
 /** A jug of four litres for each so much of floor, m2. */
 const FLOOR_A_JUG = 0.25;
@@ -55,20 +55,22 @@ export function withExtra(a: Said, extra: Extra): Said {
   const joints = thing
     ? joint('put', 'extra warmth', thing.where, [], [], { count: thing.count(a), with: { item: thing.item } })
     : [];
-  const put = step({
-    id: 'extra',
-    title: 'Put the extra warmth in',
-    view: 'end',
-    tags: [],
-    work: [
-      WORK[extra],
-      'How many degrees it buys depends on the night: Air reckons them; read a thermometer with it and without.',
-    ],
-    checks: ['Nothing of it touches the film'],
-    cautions: extra === 'lights' ? [CAUTIONS.heat] : [],
-    joints,
-    minutes: 15,
-  });
+  const put = saidStep(
+    step({
+      id: 'extra',
+      title: 'Put the extra warmth in',
+      view: 'end',
+      pieces: [],
+      work: [
+        WORK[extra],
+        'How many degrees it buys depends on the night: Air reckons them; read a thermometer with it and without.',
+      ],
+      checks: ['Nothing of it touches the film'],
+      cautions: extra === 'lights' ? [CAUTIONS.heat] : [],
+      joints,
+      minutes: 15,
+    }),
+  );
   return {
     ...a,
     joints: [...a.joints, ...joints],

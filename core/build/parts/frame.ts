@@ -10,7 +10,6 @@ import type { Joint, Member } from '../assembly/types';
 
 const BATTEN = '1x2';
 const TIE = '1x4';
-const CROSS_BOARD = '1x6 treated';
 
 /** Which boards run over the others: the end boards to the hinge side, both rails, or the hinge rail alone. */
 export type CornerMeet = 'ends' | 'rails' | 'hinge rail';
@@ -48,9 +47,6 @@ export interface FrameSite {
   readonly pipeMm: number;
   /** How far hoops stand out beyond the rails. */
   readonly outward: number;
-  readonly inside: { readonly fromY: number; readonly toY: number };
-  /** Ends of the cover that stand over soil, not over a wall. */
-  readonly openEnds: readonly number[];
 }
 
 export interface Frame {
@@ -60,15 +56,14 @@ export interface Frame {
   readonly freeRailMm: number;
   readonly ties: readonly Member[];
   readonly battens: readonly Member[];
-  readonly crossBoards: readonly Member[];
-  /** Its corners, ties, boards across the soil and spliced rails, screwed. */
+  /** Its corners, ties and spliced rails, screwed. */
   readonly joints: readonly Joint[];
   /** Screws through the battens, where there are any. */
   readonly battening: readonly Joint[];
 }
 
 /**
- * A rectangular frame with its ties, battens and, where it ends over soil, a board across the bed.
+ * A rectangular frame with its ties and battens.
  *
  * Corner joints of a hinged frame, unless it is asked otherwise: the end boards run full length to the hinge side, so the hinge
  * rail fits between them and the frame does not rack; at the opening side the front rail runs the whole length and the end boards
@@ -102,7 +97,6 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
 
   const tie = stock(a.site, TIE);
   const batten = stock(a.site, BATTEN);
-  const crossBoard = stock(a.site, CROSS_BOARD);
   const tieThickness = thicknessMm(tie);
   // Flush with the underside of the frame.
   const tieZ = s.z0 + boardShape(tie).widthMm / 2;
@@ -130,10 +124,6 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
         piece(`B${battens.length > 0 ? 3 + i : 1 + i}`, 'End batten', batten, [x, y0, z], [x, y1, z], up),
       );
 
-  const below = s.z0 - boardShape(crossBoard).widthMm / 2;
-  const crossBoards = s.openEnds.map((x, i) =>
-    piece(`C${i + 1}`, 'Board across the soil', crossBoard, [x, s.inside.fromY, below], [x, s.inside.toY, below], up),
-  );
   const corners = pairsAt([x0 + t / 2, x1 - t / 2], [y0 + t / 2, y1 - t / 2], z);
   const rails = [...front.members, ...back.members].map((m) => withTieMarks(m, ties));
   return {
@@ -142,19 +132,11 @@ export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
     endBoards,
     ties,
     battens: [...battens, ...endBattens],
-    crossBoards,
     joints: [
       ...joint('buttScrew', 'corners', `Frame corners, ${a.corner.each} each`, [...rails, ...endBoards], corners, {
         with: a.corner,
       }),
       ...joint('buttScrew', 'cross ties', 'Cross ties, two screws an end', [...ties, ...rails], endsOf(ties)),
-      ...joint(
-        'buttScrew',
-        'boards across',
-        'Board across the soil, two screws an end',
-        crossBoards,
-        endsOf(crossBoards),
-      ),
       ...front.joints,
       ...back.joints,
     ],

@@ -1,26 +1,19 @@
 import type { Frame } from './frame';
-import type { Fixing, Joint, Member, Panel, SaidStep, SheetPart } from '../assembly/types';
+import type { CrossBoards } from './crossBoards';
+import type { Fixing, Joint, Member, Panel, SheetPart, Stage } from '../assembly/types';
 import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { type Saying, MINUTES, named, step, tagList } from '../guide/step';
-
-export const tagsOf = (pieces: readonly { readonly tag: string }[]): readonly string[] => pieces.map((p) => p.tag);
+import { type Saying, MINUTES, step, tagList } from '../guide/step';
 
 /** Marks both long rails side by side, and drills what the feet need. */
-export function markRailsStep(
-  frame: Frame,
-  hoops: readonly Member[],
-  lay: Saying,
-  drill: Saying,
-  tool: string,
-): SaidStep {
+export function markRailsStep(frame: Frame, hoops: readonly Member[], lay: Saying, drill: Saying, tool: string): Stage {
   return step({
     id: 'mark',
     title: 'Mark both long rails',
     view: 'plan',
-    tags: tagsOf(frame.rails),
+    pieces: frame.rails,
     work: [lay, 'Hook the tape on the left end of each and mark every hoop as drawn.', drill],
     tools: ['tape', 'square', 'pencil', tool],
     checks: ['Laid as they will stand, the marks face each other'],
@@ -29,7 +22,7 @@ export function markRailsStep(
 }
 
 /** Screws the frame together, square and flat. */
-export function frameStep(frame: Frame, corners: readonly Saying[]): SaidStep {
+export function frameStep(frame: Frame, corners: readonly Saying[]): Stage {
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   // A long rail comes in parts: A1a, A1b.
   const frontMm = frame.rails.filter((m) => m.tag.startsWith('A1')).reduce((sum, m) => sum + m.lengthMm, 0);
@@ -37,7 +30,7 @@ export function frameStep(frame: Frame, corners: readonly Saying[]): SaidStep {
     id: 'frame',
     title: 'Screw the frame together',
     view: 'plan',
-    tags: tagsOf(boards),
+    pieces: boards,
     work: [
       ...corners,
       ...(frame.ties.length > 0 ? [`Screw ${tagList(frame.ties)} between the rails at their marks.`] : []),
@@ -48,8 +41,7 @@ export function frameStep(frame: Frame, corners: readonly Saying[]): SaidStep {
       'It lies flat without rocking',
       ['It measures ', amount(frontMm, 'length'), ' along the front'],
     ],
-    // The board across the soil is set with the frame on its bed.
-    joints: frame.joints.filter((j) => j.id !== 'boards across'),
+    joints: frame.joints,
     minutes: boards.length * MINUTES.place,
   });
 }
@@ -65,13 +57,13 @@ export interface CoverWork {
 }
 
 /** Stretches the cover over the frame and fastens it. */
-export function coverFrameStep(c: CoverWork): SaidStep {
+export function coverFrameStep(c: CoverWork): Stage {
   const film = c.sheets.some((s) => s.cover.kind === 'film');
   return step({
     id: 'cover',
     title: 'Cover it',
     view: 'end',
-    tags: [...tagsOf(c.sheets), ...tagsOf(c.battens)],
+    pieces: [...c.sheets, ...c.battens],
     work: [
       'Break every sharp edge of timber with a rasp: film wears through at corners and screw heads.',
       [
@@ -123,29 +115,26 @@ export function packerWork(survey: Survey): readonly Saying[] {
   ]);
 }
 
-/** What comes before a frame is set down, as a part of its step. */
-export interface SetDown extends Pick<SaidStep, 'tags'> {
-  readonly work: readonly Saying[];
-  readonly joints: readonly Joint[];
-}
+/** What comes before a frame is set down, as a part of its stage. */
+export type SetDown = Pick<Stage, 'pieces' | 'joints'> & { readonly work: readonly Saying[] };
 
 /**
  * What comes before a frame is set on its bed: packers, and boards across the soil under its open ends.
- * @param ground what is done where it stands; packers on the wall when not said
+ * @param ground what is done where it stands
  */
 export function setOnBed(
   boards: readonly Member[],
-  crossBoards: readonly Member[],
-  joints: readonly Joint[],
+  across: CrossBoards,
   ground: readonly Saying[],
+  end = 'open end',
 ): SetDown {
   return {
     work: [
       ...ground,
-      ...(crossBoards.length > 0 ? [`Set ${tagList(crossBoards)} across the soil under the open end.`] : []),
+      ...(across.members.length > 0 ? [`Set ${tagList(across.members)} across the soil under the ${end}.`] : []),
     ],
-    tags: [...tagsOf(boards), ...tagsOf(crossBoards)],
-    joints: named(joints, 'boards across'),
+    pieces: [...boards, ...across.members],
+    joints: across.joints,
   };
 }
 
@@ -155,13 +144,13 @@ export function setStep(
   set: SetDown,
   work: readonly Saying[],
   joints: readonly Joint[],
-  more: Partial<Pick<SaidStep, 'view' | 'cautions' | 'minutes'>> & { readonly checks?: readonly Saying[] } = {},
-): SaidStep {
+  more: Partial<Pick<Stage, 'view' | 'cautions' | 'minutes'>> & { readonly checks?: readonly Saying[] } = {},
+): Stage {
   return step({
     id: 'set',
     title,
     view: 'end',
-    tags: set.tags,
+    pieces: set.pieces,
     work: [...set.work, ...work],
     tools: ['level'],
     joints: [...joints, ...set.joints],
@@ -172,13 +161,13 @@ export function setStep(
 }
 
 /** Saws firm ends to the true curve from their template, and their vents. */
-export function plywoodStep(panels: readonly Panel[], how: readonly Saying[], joints: readonly Joint[]): SaidStep {
+export function plywoodStep(panels: readonly Panel[], how: readonly Saying[], joints: readonly Joint[]): Stage {
   const openings = panels.reduce((sum, p) => sum + p.openings.length, 0);
   return step({
     id: 'ends',
     title: panels[0]?.sheet.kind === 'plywood' ? 'Saw and fix the plywood ends' : 'Saw and fix the clear ends',
     view: 'end',
-    tags: tagsOf(panels),
+    pieces: panels,
     work: [
       'Draw the curve from the offset table on the Paper, or stick the printed template on the board.',
       'Saw outside the line, both clamped together, and round the edge with a rasp.',

@@ -3,8 +3,10 @@ import { pathLength } from '../../base/geometry';
 import type { CoverMaterial } from '../../catalog/types';
 import type { BuildSite } from '../../site/buildSite';
 import { underLine, withFirmEnds } from '../assembly/enclosure';
-import type { Fixing, FootingOn, Joint, Panel, Said, SheetPart } from '../assembly/types';
+import type { Fixing, FootingOn, Joint, Member, Panel, Said, SheetPart, Stage } from '../assembly/types';
+import type { Saying } from '../guide/step';
 import { plywoodJoints, ventJoints } from './ends';
+import { coverFrameStep, fasteningWork, plywoodStep } from './frameSteps';
 import { fastened, flapJoints } from './framedSheet';
 import type { HoopFrame } from './hoopFrame';
 
@@ -28,33 +30,54 @@ export function framedHoops(
   };
 }
 
-/** What fastens sheets and firm ends on a frame of hoops. @param at what straps each end to its hoop, and staples over both ends */
-export function coveringJoints(
+/** The first and the last of a row of hoops. */
+export const endsOfRow = (hoops: readonly Member[]): readonly Member[] =>
+  hoops.filter((h) => h === hoops[0] || h === hoops[hoops.length - 1]);
+
+/** Firm ends sawn and fixed, where there are any. @param how they are fixed; `at` what straps each to its hoop, and how many */
+export function firmEndStages(
   f: HoopFrame,
-  a: { readonly fixing: Exclude<Fixing, 'weights'>; readonly edge: 'guarded' | 'bare'; readonly louvres: boolean },
-  p: { readonly sheets: readonly SheetPart[]; readonly panels: readonly Panel[] },
-  at: { readonly kind: 'strap' | 'uStrap'; readonly eachEnd: number; readonly staples: number },
-): readonly Joint[] {
-  const { frame, hoops, covered } = f;
-  const endHoops = [hoops[0], hoops[hoops.length - 1]].flatMap((m) => m ?? []);
+  panels: readonly Panel[],
+  a: { readonly edge: 'guarded' | 'bare'; readonly louvres: boolean },
+  at: { readonly kind: 'strap' | 'uStrap'; readonly eachEnd: number },
+  how: readonly Saying[],
+): readonly Stage[] {
+  if (panels.length === 0) return [];
+  const fixing = { ...at, edge: a.edge, widthMm: f.width, curveMm: pathLength(f.line) };
   return [
-    ...plywoodJoints(p.panels, frame.endBoards, endHoops, {
-      ...at,
-      edge: a.edge,
-      widthMm: f.width,
-      curveMm: pathLength(f.line),
-    }),
-    ...ventJoints(p.panels, a.louvres ? 'louvre' : 'ventFlap'),
-    ...fastened(a.fixing, {
-      sheets: p.sheets.slice(0, 1),
-      rails: frame.rails,
-      hoops,
-      battening: frame.battening,
-      cover: covered,
-      railZ: f.z0,
-      y0: f.y0,
-      endStaples: Math.ceil(at.staples),
-    }),
-    ...flapJoints(p.sheets.slice(1), endHoops, covered),
+    plywoodStep(panels, how, [
+      ...plywoodJoints(panels, f.frame.endBoards, endsOfRow(f.hoops), fixing),
+      ...ventJoints(panels, a.louvres ? 'louvre' : 'ventFlap'),
+    ]),
   ];
+}
+
+/** The cover stretched over its frame and fastened. @param own how its ends are fastened: in words, by staples, and by what else */
+export function framedCoverStage(
+  f: HoopFrame,
+  sheets: readonly SheetPart[],
+  a: { readonly fixing: Exclude<Fixing, 'weights'>; readonly wrapMm: number },
+  own: { readonly ends: Saying; readonly staples: number; readonly joints?: readonly Joint[] },
+): Stage {
+  const { frame, hoops, covered } = f;
+  return coverFrameStep({
+    sheets,
+    battens: frame.battens,
+    fastening: fasteningWork(a.fixing, a.wrapMm),
+    ends: own.ends,
+    joints: [
+      ...fastened(a.fixing, {
+        sheets: sheets.slice(0, 1),
+        rails: frame.rails,
+        hoops,
+        battening: frame.battening,
+        cover: covered,
+        railZ: f.z0,
+        y0: f.y0,
+        endStaples: Math.ceil(own.staples),
+      }),
+      ...flapJoints(sheets.slice(1), endsOfRow(hoops), covered),
+      ...(own.joints ?? []),
+    ],
+  });
 }

@@ -7,6 +7,7 @@ import { type BuildSite, stock } from '../../site/buildSite';
 import type { Bend } from '../hoop/bent';
 import { type Result, fail, ok } from '../../base/result';
 import { type Frame, type FrameChoices, buildFrame } from './frame';
+import { type CrossBoards, crossBoards } from './crossBoards';
 import { type FramedCover, PULL_MM } from './framedSheet';
 import { type RailFoot, hoopMembers, hoopPlaces, outerFace, springOnRail, underHoop } from './hoops';
 import { type Point2, pathLength } from '../../base/geometry';
@@ -85,6 +86,7 @@ export interface HoopFrame {
   /** What of a hoop its foot holds, mm. */
   readonly heldMm: number;
   readonly frame: Frame;
+  readonly across: CrossBoards;
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
   readonly arch: ArchRow;
@@ -99,7 +101,7 @@ type Standing = Pick<HoopFrame, 'hoop' | 'cutMm' | 'bends' | 'footZ' | 'heldMm'>
 
 /** Builds a rectangular frame with a row of hoops in it. */
 export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: BuildSite): Result<HoopFrame> {
-  const { bed, survey } = site;
+  const { survey } = site;
   const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
   if (!extent.ok) return extent;
   const { startMm, endMm } = extent.value;
@@ -157,7 +159,6 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
   const xs = found.value;
   const n = xs.length;
   const spacingMm = ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1);
-  const inside = { fromY: bed.wall.thicknessMm, toY: bed.wall.thicknessMm + bed.inside.widthMm };
   const open = [...(whole(startMm, 0) ? [] : [x0]), ...(whole(endMm, survey.frameOn.lengthMm) ? [] : [x1])];
   const frame = buildFrame(
     {
@@ -182,9 +183,6 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
       xs,
       pipeMm: od,
       outward,
-      inside,
-      // A frame that stands down on the soil needs no board under its end.
-      openEnds: place.insideMm === undefined ? open : [],
     },
   );
   const hoops = hoopMembers({ hoop, cutMm }, a.pipe, xs, footY, footZ, heldMm);
@@ -222,6 +220,8 @@ export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: Buil
     footZ,
     heldMm,
     frame,
+    // A frame that stands down on the soil needs no board under its end.
+    across: crossBoards('C', place.insideMm === undefined ? open : [], site),
     hoops,
     ridge,
     line,

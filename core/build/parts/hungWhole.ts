@@ -6,7 +6,7 @@ import { type BuildSite, stock } from '../../site/buildSite';
 import { type Words, askedWhen, choice, withDefault } from '../answers/asked';
 import { latches, people, stays } from '../answers/skin';
 import { piece } from '../assembly/pieces';
-import type { Joint, Member, SaidStep } from '../assembly/types';
+import type { Stage } from '../assembly/types';
 import { type Opening, wholeLid } from '../assembly/openings';
 import { CAUTIONS } from '../joints/cautions';
 import { evenly, joint } from '../joints';
@@ -73,10 +73,8 @@ export interface WholePlace {
 }
 
 export interface HungWhole {
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
   readonly opening: Opening;
-  readonly step: SaidStep;
+  readonly stage: Stage;
 }
 
 /**
@@ -154,17 +152,15 @@ export function hangWhole(
   const made = (id: string): readonly string[] =>
     joints.filter((x) => x.id === id && countOfJoint(x) > 0).map((x) => x.id);
   return {
-    members: [prop],
-    joints,
     opening: wholeLid(name, moving, p, a.hinges, a.people === '2' ? 2 : 1, {
       shut: made('whole latches'),
       open: [...made('whole stays'), 'whole prop'],
     }),
-    step: step({
+    stage: step({
       id: 'hang whole',
       title: `Set the ${name.toLowerCase()} on the bed and hang it`,
       view: 'end',
-      tags: [...before.tags, prop.tag],
+      pieces: [...before.pieces, prop],
       work: [
         ...before.work,
         'Two people: set it on the bed, flush all round.',

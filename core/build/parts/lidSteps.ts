@@ -1,21 +1,20 @@
 import type { KindKey } from '../joints';
 import type { Glazing } from './glazing';
 import type { Lids } from './slopedLid';
-import type { SaidStep } from '../assembly/types';
+import type { Stage } from '../assembly/types';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { tagsOf } from './frameSteps';
 import { type Saying, MINUTES, countKind, named, sayCount, sayCounts, step, tagList } from '../guide/step';
 
 /** Joins the lid frames; nothing where the lids are windows. */
-export function lidFrameStep(lids: Lids): readonly SaidStep[] {
+export function lidFrameStep(lids: Lids): readonly Stage[] {
   if (lids.members.length === 0) return [];
   return [
     step({
       id: 'lids',
       title: `Join the ${lids.openings.length === 1 ? lids.called.one : lids.called.many}`,
       view: 'plan',
-      tags: tagsOf(lids.members),
+      pieces: lids.members,
       work: [
         `Lay each ${lids.called.one} flat: its two rails outside, stiles and bars between them, marks facing each other.`,
         `Two screws through the rails into each end of ${tagList(lids.members.filter((m) => !m.part.includes(' rail, ')))}, and a plate on every corner.`,
@@ -48,14 +47,14 @@ const GLAZE: Readonly<Record<Glazing, readonly Saying[]>> = {
 };
 
 /** Makes windows ready, or glazes the lids. */
-export function glazeStep(glazing: Glazing, lids: Lids): SaidStep {
+export function glazeStep(glazing: Glazing, lids: Lids): Stage {
   const glass = glazing === 'old-window';
   const pieces = [...lids.panels, ...lids.sheets];
   return step({
     id: 'glaze',
     title: glass ? 'Make the windows ready' : `Glaze the ${lids.called.many}`,
     view: 'plan',
-    tags: tagsOf(pieces),
+    pieces,
     work: [
       ...GLAZE[glazing],
       ...(glazing === 'twin-wall-6' && lids.panels.length > lids.openings.length
@@ -71,7 +70,7 @@ export function glazeStep(glazing: Glazing, lids: Lids): SaidStep {
 }
 
 /** Hangs the lids, and fits latches, stays and openers; loose ones are laid on. */
-export function hangStep(lids: Lids, place: Saying): SaidStep {
+export function hangStep(lids: Lids, place: Saying): Stage {
   const { joints, called } = lids;
   const count = (kind: KindKey): number => countKind(joints, kind);
   const hung = count('hinge') > 0;
@@ -79,7 +78,7 @@ export function hangStep(lids: Lids, place: Saying): SaidStep {
     id: 'hang',
     title: hung ? `Hang the ${called.many}` : `Lay the ${called.many} on`,
     view: 'end',
-    tags: tagsOf([...lids.members, ...lids.panels, ...lids.sheets]),
+    pieces: [...lids.members, ...lids.panels, ...lids.sheets],
     work: hung
       ? [
           place,
@@ -110,7 +109,7 @@ export function hangStep(lids: Lids, place: Saying): SaidStep {
 }
 
 /** Glazes the lids of a frame and hangs them, or lays them on. */
-export function glazeAndHangSteps(glazing: Glazing, lids: Lids): readonly SaidStep[] {
+export function glazeAndHangSteps(glazing: Glazing, lids: Lids): readonly Stage[] {
   return [
     glazeStep(glazing, lids),
     hangStep(

@@ -23,19 +23,20 @@ import { type Point2, pathLength, sweptFaces } from '../../base/geometry';
 import { flapOpenings } from './framedSheet';
 import { looseHold } from './looseHold';
 import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
-import type { Dimension, FootingOn, Joint, Member, Said, SaidStep } from '../assembly/types';
+import type { Dimension, FootingOn, Joint, Said, SheetPart, Stage } from '../assembly/types';
+import { type Stages, built } from '../guide/built';
+import { looseCoverStep } from './tunnelSteps';
 import type { SleeveJoint } from '../assembly/rows';
 
 /** What is particular to a family of loose tunnels. */
 export interface TunnelParts {
-  readonly members: readonly Member[];
-  /** How the feet are held, and what keeps the film from the pipe. */
-  readonly joints: readonly Joint[];
+  /** What keeps the film from the pipe, or that nothing does. */
+  readonly guard?: readonly Joint[];
   readonly sleeves: readonly SleeveJoint[];
   readonly on: FootingOn;
   readonly dimensions: readonly Dimension[];
-  /** @param covering what fastens the cover and weights it, and bars that lie on its skirts */
-  readonly steps: (covering: readonly Joint[], bars: readonly Member[]) => readonly SaidStep[];
+  /** How it is built, with the stage that covers it. */
+  readonly stages: (cover: Stage) => Stages;
 }
 
 /** A row of hoops under a loose sheet that is clipped at the ends and weighted at the foot. */
@@ -55,9 +56,32 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   const hold = looseHold(a, row, site);
   const top = [baseY, baseY + spanMm].map((y) => ({ y, z: crownZ })) as [Point2, Point2];
   const under = underHoop(hoop, pipe, footY, footZ);
+  const sheet: SheetPart = {
+    tag: 'S1',
+    part: 'Cover',
+    cover,
+    rollKey: a.roll,
+    across: acrossOf(a, row.run),
+    along: [
+      { what: 'First hoop to last', mm: run },
+      ...(a.ends === 'flap'
+        ? [{ what: 'Turned over both end hoops', mm: 2 * 4 * MM_PER_INCH }]
+        : [
+            { what: 'Down both ends', mm: ends.reduce((sum, end) => sum + pathLength(end), 0) },
+            {
+              what: a.ends === 'gathered' ? 'Gathered and weighted, both ends' : 'Folded and clipped, both ends',
+              mm: 2 * (a.ends === 'gathered' ? 12 : 6) * MM_PER_INCH,
+            },
+          ]),
+    ],
+    faces: [...faces.strips, ...lying, ...(a.ends === 'flap' ? [] : endFaces(line, ends, first, last))],
+    run: drawnRun(a.skirtMm, row.run, first),
+    ...(a.ends === 'gathered' && { gathered: true }),
+    ...lyingOf(a, row.run),
+  };
   return {
     ...BARE,
-    joints: [...parts.joints, ...row.ridge.joints, ...hold.joints],
+    ...built(parts.stages(looseCoverStep(a, row, sheet, hold)), parts.guard),
     openings: [
       ...(folds[0] === 'hoop'
         ? [openSide(row.run, first, last, baseZ)]
@@ -67,33 +91,6 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
             ? []
             : endOpenings(top, a.ends, [first, last], rise)),
       ...flapOpenings(hold.flaps, hold.covered),
-    ],
-    members: [...row.hoops, ...parts.members, ...row.ridge.members, ...row.battens, ...hold.bars],
-    sheets: [
-      {
-        tag: 'S1',
-        part: 'Cover',
-        cover,
-        rollKey: a.roll,
-        across: acrossOf(a, row.run),
-        along: [
-          { what: 'First hoop to last', mm: run },
-          ...(a.ends === 'flap'
-            ? [{ what: 'Turned over both end hoops', mm: 2 * 4 * MM_PER_INCH }]
-            : [
-                { what: 'Down both ends', mm: ends.reduce((sum, end) => sum + pathLength(end), 0) },
-                {
-                  what: a.ends === 'gathered' ? 'Gathered and weighted, both ends' : 'Folded and clipped, both ends',
-                  mm: 2 * (a.ends === 'gathered' ? 12 : 6) * MM_PER_INCH,
-                },
-              ]),
-        ],
-        faces: [...faces.strips, ...lying, ...(a.ends === 'flap' ? [] : endFaces(line, ends, first, last))],
-        run: drawnRun(a.skirtMm, row.run, first),
-        ...(a.ends === 'gathered' && { gathered: true }),
-        ...lyingOf(a, row.run),
-      },
-      ...hold.flaps,
     ],
     arches: [
       {
@@ -136,6 +133,5 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
         offsetFromMm: row.startMm,
       }),
     ],
-    steps: parts.steps(hold.joints, hold.bars),
   };
 }

@@ -5,7 +5,7 @@ import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm } from '../../catalog/sections';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { MINUTES, step } from '../guide/step';
+import { MINUTES, saidStep, step } from '../guide/step';
 import { solveHoop } from '../hoop/elastica';
 import type { Elastica } from '../hoop/types';
 import { type Result, fail, ok } from '../../base/result';
@@ -144,38 +144,40 @@ export function nest(outer: Said, a: Nested, site: BuildSite, inLid?: InLid): Re
     enclosure: { ...outer.enclosure, skins: doubled(outer.enclosure, cover) },
     steps: [
       ...outer.steps,
-      step({
-        id: 'inner',
-        title: 'Set the second layer inside',
-        view: 'end',
-        tags: [...hoops.map((m) => m.tag), sheet.tag],
-        work: [
-          [
-            'Cut the inner hoops to ',
-            amount(cutMm, 'length'),
-            ...(inLid
-              ? [' and strap both ends inside the rails, beside the outer hoops.']
-              : [' and push both ends ', amount(buryMm, 'length'), ' into the soil.']),
+      saidStep(
+        step({
+          id: 'inner',
+          title: 'Set the second layer inside',
+          view: 'end',
+          pieces: [...hoops, sheet],
+          work: [
+            [
+              'Cut the inner hoops to ',
+              amount(cutMm, 'length'),
+              ...(inLid
+                ? [' and strap both ends inside the rails, beside the outer hoops.']
+                : [' and push both ends ', amount(buryMm, 'length'), ' into the soil.']),
+            ],
+            [
+              'They stand ',
+              amount(spanMm, 'length'),
+              ' apart at the feet, and leave ',
+              amount(a.innerGapMm, 'length'),
+              inLid ? ' of air at the crown, less toward the rails.' : ' of air all round.',
+            ],
+            [
+              inLid
+                ? `Pull ${cover.name} over them from inside, clip it, and staple it to rails and end boards.`
+                : `Lay ${cover.name} over them, clip it, and tuck it in. Take it off by day when it is mild.`,
+            ],
           ],
-          [
-            'They stand ',
-            amount(spanMm, 'length'),
-            ' apart at the feet, and leave ',
-            amount(a.innerGapMm, 'length'),
-            inLid ? ' of air at the crown, less toward the rails.' : ' of air all round.',
-          ],
-          [
-            inLid
-              ? `Pull ${cover.name} over them from inside, clip it, and staple it to rails and end boards.`
-              : `Lay ${cover.name} over them, clip it, and tuck it in. Take it off by day when it is mild.`,
-          ],
-        ],
-        tools: ['shear', 'tape', 'eye protection'],
-        checks: ['The two layers nowhere touch'],
-        cautions: [CAUTIONS.bend],
-        joints: [...feet, ...clips],
-        minutes: MINUTES.start + hoops.length * (MINUTES.bend + MINUTES.pipeCut) + MINUTES.sheet,
-      }),
+          tools: ['shear', 'tape', 'eye protection'],
+          checks: ['The two layers nowhere touch'],
+          cautions: [CAUTIONS.bend],
+          joints: [...feet, ...clips],
+          minutes: MINUTES.start + hoops.length * (MINUTES.bend + MINUTES.pipeCut) + MINUTES.sheet,
+        }),
+      ),
     ],
   });
 }

@@ -1,10 +1,9 @@
-import { CLIPPED } from './looseHold';
+import { CLIPPED, type LooseHold } from './looseHold';
 import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
-import type { Joint, SaidStep } from '../assembly/types';
+import type { Joint, SheetPart, Stage } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { type Saying, MINUTES, countKind, named, ridgeStep, step, tagList } from '../guide/step';
-import { sayTags } from '../guide/tags';
 
 /** Where the hoops go along a string, from the left end, in tape order. */
 export function stringLine(row: TunnelRow): Phrase {
@@ -16,12 +15,12 @@ export function stringLine(row: TunnelRow): Phrase {
 }
 
 /** Sets the strings and makes a hole for every foot. */
-export function holesStep(row: TunnelRow, depthMm: number, joints: readonly Joint[]): SaidStep {
+export function holesStep(row: TunnelRow, depthMm: number, joints: readonly Joint[]): Stage {
   return step({
     id: 'holes',
     title: 'Make the holes',
     view: 'side',
-    tags: row.hoops.map((h) => h.tag),
+    pieces: row.hoops,
     work: [
       stringLine(row),
       ['Set the strings ', amount(row.spanMm, 'length'), ' apart.'],
@@ -36,26 +35,23 @@ export function holesStep(row: TunnelRow, depthMm: number, joints: readonly Join
 }
 
 /** The ridge, where there is one. */
-export function tunnelRidge(row: TunnelRow): readonly SaidStep[] {
+export function tunnelRidge(row: TunnelRow): readonly Stage[] {
   const { members, joints } = row.ridge;
   return joints.length === 0 ? [] : [ridgeStep(members, joints, 'staked')];
 }
 
 /** Pulls the sheet over, clips the ends and weights it. */
-/** @param more bars on the skirts and flaps at the ends, as they are joined to the sheet */
-export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: readonly Joint[]): SaidStep {
+export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, sheet: SheetPart, hold: LooseHold): Stage {
+  const { joints, bars, flaps } = hold;
   const clips = countKind(joints, 'clip');
   const bags = countKind(named(joints, 'weights'), 'bag') + countKind(named(joints, 'weights'), 'brick');
-  const barred = named(joints, 'skirt bars').flatMap((j) => j.tags.filter((tag) => tag !== 'S1'));
-  const flaps = [...new Set(named(joints, 'flap weights').flatMap((j) => j.tags))];
-  const more = [...new Set([...barred, ...flaps])].map((tag) => ({ tag }));
   const film = row.cover.kind === 'film';
   const skirted = row.run.folds.some((fold) => fold !== 'wall');
   return step({
     id: 'cover',
     title: skirted ? 'Cover and weight it' : 'Cover and fasten it',
     view: 'end',
-    tags: ['S1', ...more.map((m) => m.tag), ...row.battens.map((b) => b.tag)],
+    pieces: [sheet, ...bars, ...flaps, ...row.battens],
     work: [
       [
         film
@@ -69,18 +65,18 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, joints: re
         ? ['Turn the near edge in and clip it to every hoop, half way up: that side stays open.']
         : []),
       ...fastenWork(a, row),
-      ...(barred.length > 0
+      ...(bars.length > 0
         ? [
             [
               a.skirtUnder === 'rods'
-                ? `Roll the edge of the skirt once round ${sayTags(barred)} and lay it down. No pins alone.`
-                : `Lay ${sayTags(barred)} along the skirts, end to end. No pins alone.`,
+                ? `Roll the edge of the skirt once round ${tagList(bars)} and lay it down. No pins alone.`
+                : `Lay ${tagList(bars)} along the skirts, end to end. No pins alone.`,
             ],
           ]
         : []),
       ...(bags > 0
         ? [
-            `Weight the ${skirted && barred.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. No pins alone.`,
+            `Weight the ${skirted && bars.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. No pins alone.`,
           ]
         : []),
     ],

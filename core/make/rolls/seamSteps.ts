@@ -2,7 +2,7 @@ import type { Step } from '../../build/assembly/types';
 import { SEAM_ROWS, type Seam } from './rolls';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../../build/joints/cautions';
-import { step } from '../../build/guide/step';
+import { saidStep, step } from '../../build/guide/step';
 
 /** Minutes that a metre of seam takes. */
 const MINUTES_A_METRE = 4;
@@ -14,7 +14,7 @@ function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
     id: `seam-${tag}`,
     title: `Join the strips of ${tag}`,
     view: 'plan',
-    tags: [tag],
+    pieces: [],
     work: [
       [
         `Lay strips ${tag}-1 to ${tag}-${strips} flat on a clean floor, all with the same face up, lapped `,
@@ -32,7 +32,7 @@ function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
     cautions: [CAUTIONS.knife],
     minutes: Math.round((lengthMm / 1000) * MINUTES_A_METRE),
   });
-  return { ...made, takes: [] };
+  return { ...saidStep(made), tags: [tag], takes: [] };
 }
 
 /** The steps with every seam made before the step in which its sheet is first in play. */

@@ -1,42 +1,57 @@
-import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
-import type { Survey } from '../../../site/survey';
 import { amount } from '../../../base/figure';
+import type { Vec3 } from '../../../base/geometry';
+import { boardShape } from '../../../catalog/sections';
+import type { BuildSite } from '../../../site/buildSite';
+import { endsOf } from '../../assembly/pieces';
+import type { SheetPart, Stage } from '../../assembly/types';
+import type { Stages } from '../../guide/built';
+import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { joint, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { fasteningWork, coverFrameStep, packerWork, setOnBed, tagsOf } from '../../parts/frameSteps';
-import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
+import { crossBoards, overSoil } from '../../parts/crossBoards';
+import { batteningOf, stripOver } from '../../parts/frame';
+import { coverFrameStep, fasteningWork, packerWork, setOnBed } from '../../parts/frameSteps';
+import { type FramedCover, fastened } from '../../parts/framedSheet';
 import type { AFrameAnswers } from './answers';
-
-interface Built {
-  readonly legs: readonly Member[];
-  readonly ridge: readonly Member[];
-  readonly ties: readonly Member[];
-  readonly rails: readonly Member[];
-  readonly battens: readonly Member[];
-  readonly legBattens: readonly Member[];
-  readonly crossBoards: readonly Member[];
-  readonly sheets: readonly SheetPart[];
-  readonly joints: readonly Joint[];
-  readonly survey: Survey;
-  readonly steepDeg: number;
-  readonly spacingMm: number;
-}
+import type { AFrame } from './frame';
 
 /** The frame in building order: cut, pattern, ridge, raise, rails, cover, fix down. */
-export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
-  const set = setOnBed([...b.legs, ...b.ties], b.crossBoards, b.joints, packerWork(b.survey));
+export function aFrameStages(
+  a: AFrameAnswers,
+  f: AFrame,
+  covered: FramedCover,
+  [sheet, ...flaps]: readonly SheetPart[],
+  site: BuildSite,
+): Stages {
+  const { legs, ridge, rails, ties, battens, endLegs } = f;
+  const ofLegs = (end: 0 | 1): readonly Vec3[] => legs.flatMap((m) => endsOf([m]).slice(end, end + 1));
+  const [feetAt, topsAt] = [ofLegs(0), ofLegs(1)];
+  const legMm = legs[0]?.lengthMm ?? 0;
+  const anchors = a.anchors ?? legs.length;
+  const brackets = joint('bracket', 'anchors', 'Legs to the bed wall', legs, feetAt.slice(0, anchors), {
+    ask: 'anchors',
+    count: anchors,
+  });
+  const set = setOnBed(
+    [...legs, ...ties],
+    crossBoards('C', overSoil([f.x0, f.x1], site), site),
+    packerWork(site.survey),
+  );
+  const small = { with: { screw: 'screw-1-5/8' } };
+  const sharp = [...ridge.members, ...endLegs];
   return [
-    cutStep([...b.legs, ...b.ridge, ...b.ties, ...b.rails, ...b.battens, ...b.legBattens, ...b.crossBoards]),
+    'cut',
     step({
       id: 'pattern',
       title: 'Cut the leg ends to a pattern',
       view: 'end',
-      tags: tagsOf(b.legs),
+      pieces: legs,
       work: [
         [
           'Mark one leg: the top cut leans ',
-          amount(b.steepDeg, 'angle'),
+          amount(f.steepDeg, 'angle'),
           ' off square and the foot cut ',
-          amount(90 - b.steepDeg, 'angle'),
+          amount(90 - f.steepDeg, 'angle'),
           ', both shortening the same edge.',
         ],
         'Try it with a second one against a scrap of the ridge: foot flat, top plumb. Then cut all legs to it.',
@@ -44,35 +59,48 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
       tools: ['saw', 'bevel gauge', 'pencil'],
       checks: ['All legs alike when stood on edge together'],
       cautions: [CAUTIONS.saw],
-      minutes: MINUTES.start + b.legs.length * 5,
+      minutes: MINUTES.start + legs.length * 5,
     }),
     step({
       id: 'ridge',
       title: 'Screw the legs to the ridge',
       view: 'side',
-      tags: [...tagsOf(b.ridge), ...tagsOf(b.legs)],
+      pieces: [...ridge.members, ...legs],
       work: [
-        [`Mark ${tagList(b.ridge)} from its left end as drawn, `, amount(b.spacingMm, 'length'), ' from leg to leg.'],
+        [
+          `Mark ${tagList(ridge.members)} from its left end as drawn, `,
+          amount(f.spacingMm, 'length'),
+          ' from leg to leg.',
+        ],
         'Lay it upside down on flat ground. Two screws through the ridge into each leg, both sides of each mark.',
       ],
       tools: ['square'],
-      joints: named(b.joints, 'ridge', 'splices R1'),
+      joints: [
+        ...joint('buttScrew', 'ridge', 'Two through the ridge into each leg', [...legs, ...ridge.members], topsAt, {
+          with: { screw: 'screw-3' },
+        }),
+        ...ridge.joints,
+      ],
       checks: ['Tops of the legs flush with the top of the ridge'],
-      minutes: MINUTES.start + b.legs.length * 4,
+      minutes: MINUTES.start + legs.length * 4,
     }),
     step({
       id: 'raise',
       title: 'Raise it on the bed and tie the feet',
       view: 'end',
-      tags: set.tags,
+      pieces: set.pieces,
       work: [
         ...set.work,
         'Two people: turn it over and set the feet on the walls, flush outside.',
-        `Screw ${tagList(b.ties)} across the end triangles.`,
-        `Screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}, between the legs and the wall.`,
+        `Screw ${tagList(ties)} across the end triangles.`,
+        `Screw ${sayCount(countKind(brackets, 'bracket'), 'bracket')}, between the legs and the wall.`,
       ],
       tools: ['level', 'tape'],
-      joints: [...named(b.joints, 'foot ties', 'anchors'), ...set.joints],
+      joints: [
+        ...joint('buttScrew', 'foot ties', 'Foot ties, two screws an end', [...ties, ...endLegs], endsOf(ties), small),
+        ...brackets,
+        ...set.joints,
+      ],
       checks: ['The ridge is level', 'End triangles plumb', 'Diagonals of each slope equal'],
       minutes: MINUTES.start + 10,
     }),
@@ -80,62 +108,148 @@ export function aFrameSteps(a: AFrameAnswers, b: Built): readonly SaidStep[] {
       id: 'rails',
       title: 'Fix the side rails',
       view: 'side',
-      tags: tagsOf(b.rails),
+      pieces: rails.members,
       work: [
-        `Lay ${tagList(b.rails)} along the feet on the slope, and screw each to every leg at its mark.`,
+        `Lay ${tagList(rails.members)} along the feet on the slope, and screw each to every leg at its mark.`,
         ...(a.edge === 'guarded'
           ? ['Round the top of the ridge and the outer edges of the end legs with a rasp, or tape them.']
           : []),
       ],
-      joints: named(b.joints, 'rails', 'splices A1', 'splices A2', 'edges'),
+      joints: [
+        ...joint(
+          'buttScrew',
+          'rails',
+          'Side rails to every leg, two screws',
+          [...rails.members, ...legs],
+          f.railsAt,
+          small,
+        ),
+        ...rails.joints,
+        ...joint('roundedEdge', 'edges', 'Top of the ridge and outer edges of the end legs', sharp, [], {
+          count: 3,
+          with: { how: a.edge },
+        }),
+      ],
       checks: a.edge === 'guarded' ? ['No sharp edge where the cover will lie'] : [],
-      minutes: MINUTES.start + b.rails.length * 4,
+      minutes: MINUTES.start + rails.members.length * 4,
     }),
     coverFrameStep({
-      sheets: b.sheets,
-      battens: b.battens,
+      sheets: [...(sheet ? [sheet] : []), ...flaps],
+      battens,
       fastening: fasteningWork(a.fixing, a.wrapMm),
       ends:
         a.ends === 'flap'
           ? ['Staple a flap along the top of each end triangle; it rolls up and is tied, or hangs down under two bags.']
           : ['Fold both ends in like a parcel and staple them to the end legs under a strip of batten.'],
-      joints: named(b.joints, 'staples', 'battens', 'channel', 'flap heads'),
+      joints: [
+        ...fastened(a.fixing, {
+          sheets: sheet ? [sheet] : [],
+          rails: rails.members,
+          hoops: [],
+          battening: batteningOf(battens, rails.members),
+          cover: covered,
+          railZ: f.z0,
+          y0: 0,
+          endStaples: Math.ceil((4 * legMm) / 150),
+          channelScrew: 'screw-1',
+        }),
+        ...joint(
+          'staple',
+          'flap heads',
+          'Flaps along the top of the end triangles',
+          [...flaps, ...endLegs],
+          topsAt.slice(0, 2),
+          {
+            count: flaps.length * Math.ceil((2 * legMm) / 150),
+          },
+        ),
+      ],
     }),
-    ...(a.slopes === 'none' ? [] : [dividedStep(a, b)]),
-    ...(a.ends === 'flap'
+    ...slopeStages(a, f, sheet),
+    ...(flaps.length > 0
       ? [
-          step({
-            id: 'use',
-            title: 'Try the flaps',
-            view: 'end',
-            tags: b.sheets.slice(1).map((s) => s.tag),
-            work: ['Roll both ends up and tie them; let them down and weight them.'],
-            joints: named(b.joints, 'flap weights', 'flap ties'),
-            checks: ['A through draught when both are up'],
-            cautions: [CAUTIONS.snow],
-            minutes: 5,
-          }),
+          flapStage(
+            flaps,
+            endLegs.flatMap((m) => endsOf([m]).slice(0, 1)),
+            topsAt.slice(0, 2),
+          ),
         ]
       : []),
   ];
 }
 
-/** Keeps the film on the slopes from lifting. */
-function dividedStep(a: AFrameAnswers, b: Built): SaidStep {
-  const battens = a.slopes === 'battens';
+/** Flaps that hang at both ends: weighted, or rolled up and tied. */
+function flapStage(flaps: readonly SheetPart[], feet: readonly Vec3[], tops: readonly Vec3[]): Stage {
   return step({
-    id: 'slopes',
-    title: battens ? 'Batten the slopes' : 'Lace the slopes',
-    view: 'side',
-    tags: [...tagsOf(b.legBattens), ...(battens ? [] : b.sheets.slice(0, 1).map((x) => x.tag))],
-    work: [
-      battens
-        ? `Lay ${tagList(b.legBattens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg.`
-        : 'Throw a rope over the ridge in the middle of every bay, tie it to a screw in the side rail on one side, pull it tight and tie it on the other.',
+    id: 'use',
+    title: 'Try the flaps',
+    view: 'end',
+    pieces: flaps,
+    work: ['Roll both ends up and tie them; let them down and weight them.'],
+    joints: [
+      ...joint('bag', 'flap weights', 'Two on each end flap', flaps, feet, { with: { holds: 'nothing' } }),
+      ...joint('rope', 'flap ties', 'Ties that hold the flaps rolled up', flaps, tops, { count: 4 }),
     ],
-    tools: battens ? [] : ['driver'],
-    joints: named(b.joints, 'leg battens', 'lacing'),
-    checks: ['No flat of film moves more than a hand when you push it'],
-    minutes: MINUTES.start,
+    checks: ['A through draught when both are up'],
+    cautions: [CAUTIONS.snow],
+    minutes: 5,
   });
+}
+
+/** What keeps the film on the slopes from lifting: a batten over it on every leg, or a rope over the ridge in every bay. */
+function slopeStages(a: AFrameAnswers, f: AFrame, sheet: SheetPart | undefined): readonly Stage[] {
+  if (a.slopes === 'none' || !sheet) return [];
+  const { xs, rail, batten } = f;
+  const onBothSides = (x: number, along: number, off: number): readonly Vec3[] =>
+    [false, true].map((far) => f.at(x, along, off, far));
+  const checks = ['No flat of film moves more than a hand when you push it'];
+  if (a.slopes === 'rope') {
+    const bays = xs.slice(1).map((x, i) => (x + (xs[i] ?? x)) / 2);
+    const places = bays.flatMap((x) => onBothSides(x, f.slopeMm / 2, rail.thicknessMm / 2));
+    const where = 'Over the ridge in every bay, to a screw in both rails';
+    return [
+      step({
+        id: 'slopes',
+        title: 'Lace the slopes',
+        view: 'side',
+        pieces: [sheet],
+        work: [
+          'Throw a rope over the ridge in the middle of every bay, tie it to a screw in the side rail on one side, pull it tight and tie it on the other.',
+        ],
+        tools: ['driver'],
+        joints: joint('lacing', 'lacing', where, [sheet, ...f.rails.members], places, {
+          count: Math.ceil((bays.length * (2 * f.slopeMm + 600)) / 1000),
+          with: { screws: 1 },
+        }),
+        checks,
+        minutes: MINUTES.start,
+      }),
+    ];
+  }
+  const out = boardShape(batten).thicknessMm / 2;
+  const battens = xs.flatMap((x, i) => {
+    // From the upper edge of the rail, where the film leaves it, to a finger short of the ridge.
+    const [low, high] = [
+      onBothSides(x, rail.widthMm + 10, rail.thicknessMm + out),
+      onBothSides(x, f.slopeMm - 20, out),
+    ];
+    return low.flatMap((from, k) =>
+      stripOver(`K${2 * i + k + 1}`, 'Leg batten', batten, [from, high[k] ?? from], [1, 0, 0]),
+    );
+  });
+  const where = 'Battens on the legs, one every 300 mm';
+  return [
+    step({
+      id: 'slopes',
+      title: 'Batten the slopes',
+      view: 'side',
+      pieces: battens,
+      work: [
+        `Lay ${tagList(battens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg.`,
+      ],
+      joints: joint('batten', 'leg battens', where, [...battens, ...f.legs, sheet], spreadAlong(battens, 300)),
+      checks,
+      minutes: MINUTES.start,
+    }),
+  ];
 }

@@ -1,27 +1,25 @@
-import { evenly, joint, pairsAt } from '../../joints';
-import { treat } from '../../answers/bars';
-import type { Section } from '../../../catalog/types';
+import type { Vec3 } from '../../../base/geometry';
+import { type Result, fail, ok } from '../../../base/result';
 import { stiffSheet } from '../../../catalog/catalog';
+import { boardShape, thicknessMm } from '../../../catalog/sections';
+import { type BuildSite, stock } from '../../../site/buildSite';
+import { treat } from '../../answers/bars';
 import { BARE } from '../../assembly/bare';
 import { endHeight, endWidth } from '../../assembly/dimension';
-import { plywoodEnd, ventOpenings } from '../../parts/ends';
-import { clipPlaces, endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
-import { coveringJoints, framedHoops } from '../../parts/framedHoops';
-import { nest } from '../../parts/nested';
-import { type HoopFrame, framePlace, hoopFrame, frameDimensions } from '../../parts/hoopFrame';
-import { type Vec3, pathLength } from '../../../base/geometry';
-import { hoopMark, straightRun } from '../../joints/runs';
-import type { Joint, Member, Panel, Said, SheetPart } from '../../assembly/types';
 import { sideOf } from '../../assembly/openings';
-import { type BuildSite, stock } from '../../../site/buildSite';
-import { boardShape, thicknessMm } from '../../../catalog/sections';
+import type { Member, Said } from '../../assembly/types';
+import { built, piecesOf } from '../../guide/built';
 import { type Bend, NO_ROOM, bentHoop } from '../../hoop/bent';
-import { type Result, fail, ok } from '../../../base/result';
+import { plywoodEnd, ventOpenings } from '../../parts/ends';
 import { withHoles } from '../../parts/frame';
+import { framedHoops } from '../../parts/framedHoops';
+import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { packerWork, setOnBed } from '../../parts/frameSteps';
+import { type HoopFrame, frameDimensions, framePlace, hoopFrame } from '../../parts/hoopFrame';
 import { hangWhole } from '../../parts/hungWhole';
+import { nest } from '../../parts/nested';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
-import { bentSteps } from './steps';
+import { bentStages, bracketedStage, furringStages } from './steps';
 
 const PLYWOOD = 'plywood-3/8';
 const FURRING = '1x3';
@@ -126,22 +124,22 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
     site,
   );
   if (!found.ok) return found;
-  const f = found.value;
-  const hoops = f.hoops.map((h) => ({ ...h, marks: bendMarks(f.bends, a.legDepthMm) }));
-  const rails = f.frame.rails.map((r) => withHoles(r, a.legDepthMm, od));
-  const furring = furringOf(a, f, od, stock(site, FURRING));
+  const { frame, hoops } = found.value;
+  const f: HoopFrame = {
+    ...found.value,
+    hoops: hoops.map((h) => ({ ...h, marks: bendMarks(found.value.bends, a.legDepthMm) })),
+    frame: { ...frame, rails: frame.rails.map((r) => withHoles(r, a.legDepthMm, od)) },
+  };
+  const { rails, endBoards, ties } = f.frame;
+  const furring = furringStages(a, f, stock(site, FURRING));
   const panels = [f.x0 - ply, f.x1]
     .slice(0, ply > 0 ? 2 : 0)
     .map((x, i) => plywoodEnd({ tag: `E${i + 1}`, sheet: plywood, x, line: f.line, vent: 'high' }));
   const sheets = [framedSheet(a, a.ends, f.covered), ...(a.ends === 'flap' ? endSheets(a, f.covered) : [])];
-  const own = jointsOf(a, { ...f, hoops }, { furring, panels, sheets });
-  const whole = [...rails, ...f.frame.endBoards, ...hoops, ...furring.members, ...f.frame.ties, ...f.frame.battens];
-  const set = setOnBed([...rails, ...f.frame.endBoards, ...f.frame.ties], f.frame.crossBoards, own, packerWork(survey));
+  const stages = bentStages(a, f, { panels, sheets, furring });
+  const set = setOnBed([...rails, ...endBoards, ...ties], f.across, packerWork(survey));
   const hung =
-    a.mount === 'hinged'
-      ? hangWhole(a, 'Frame', [...whole, ...panels, ...sheets], framePlace(f, rails), site, set)
-      : undefined;
-  const joints = [...own, ...(hung?.joints ?? [])];
+    a.mount === 'hinged' ? hangWhole(a, 'Frame', piecesOf(stages), framePlace(f, rails), site, set) : undefined;
   const x = f.xs[0] ?? f.x0;
   const foot = [f.x0, f.x1].map((at): Vec3 => [at, f.y0, f.z0]) as [Vec3, Vec3];
   const dims = frameDimensions(a, site, f, {
@@ -152,10 +150,8 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   return nest(
     {
       ...BARE,
-      members: [...whole, ...f.frame.crossBoards, ...(hung?.members ?? [])],
-      panels,
-      sheets,
-      joints,
+      ...framedHoops(a.cover, f, panels, 'wall', site),
+      ...built([...stages, hung?.stage ?? bracketedStage(a, f, set)]),
       openings: [
         ...(hung ? [hung.opening] : []),
         ...ventOpenings(panels, 'vents'),
@@ -163,15 +159,13 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
         // A clipped cover is lifted at its side; a battened one, or one in its channel for the season, stays shut there.
         ...(a.fixing === 'clips' ? [sideOf(sheets.slice(0, 1), foot, a.shoulderMm)] : []),
       ],
-      ...framedHoops(a.cover, f, panels, 'wall', site),
-      arches: [{ ...f.arch, ridge: furring.members.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
+      arches: [{ ...f.arch, ridge: furring.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
       fixing: a.fixing,
       dimensions: [
         endWidth('frameWidth', 'frame', x, [0, width], false),
         endHeight('shoulder', 'shoulder above the rail', 'left', [x, f.footY], [f.railTop, f.railTop + a.shoulderMm]),
         ...dims,
       ],
-      steps: bentSteps(a, { f, hoops, rails, furring: furring.members, sheets, panels, joints, set, hung }),
     },
     a,
     site,
@@ -185,79 +179,4 @@ function bendMarks(bends: readonly Bend[], legMm: number): Member['marks'] {
     { atMm: legMm + b.atMm, label: `${names[i] ?? 'bend'} starts` },
     { atMm: legMm + b.atMm + b.arcMm, label: 'ends' },
   ]);
-}
-
-/** Strips along the hoops, under the crown and inside both shoulders: they keep the hoops apart and carry the film. */
-function furringOf(a: BentConduitAnswers, f: HoopFrame, od: number, strip: Section): Furring {
-  if (a.ridge === 'none') return { members: [], joints: [] };
-  const { thicknessMm: t, widthMm: w } = boardShape(strip);
-  const first = f.xs[0] ?? f.x0;
-  const last = f.xs[f.xs.length - 1] ?? f.x1;
-  const crownZ = f.footZ + f.hoop.heightMm - od / 2 - t / 2;
-  const shoulderZ = f.footZ + a.shoulderMm * 0.6;
-  const inset = od / 2 + t / 2;
-  const places = [
-    { tag: 'R1', part: 'Furring ridge', y: f.footY + f.hoop.spanMm / 2, z: crownZ, wide: [0, 1, 0] as const },
-    ...(a.shoulderMm * 0.6 > w
-      ? [
-          { tag: 'R2', part: 'Side strip', y: f.footY + inset, z: shoulderZ, wide: [0, 0, 1] as const },
-          { tag: 'R3', part: 'Side strip', y: f.footY + f.hoop.spanMm - inset, z: shoulderZ, wide: [0, 0, 1] as const },
-        ]
-      : []),
-  ];
-  const runs = places.map((p) =>
-    straightRun(p.tag, p.part, strip, [first - od / 2, last + od / 2], [p.y, p.z], p.wide, {
-      xs: f.xs,
-      mark: hoopMark,
-    }),
-  );
-  const members = runs.flatMap((r) => r.members);
-  const crossings = places.flatMap((p) => f.xs.map((x): Vec3 => [x, p.y, p.z]));
-  return {
-    members,
-    joints: [
-      ...joint('tekScrew', 'furring', 'Furring to every hoop', [...members, ...f.hoops], crossings),
-      ...runs.flatMap((r) => r.joints),
-    ],
-  };
-}
-
-interface Furring {
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
-}
-
-interface CoverParts {
-  readonly furring: Furring;
-  readonly panels: readonly Panel[];
-  readonly sheets: readonly SheetPart[];
-}
-
-/** Everything that holds the frame together, covers it and fixes it to its bed. */
-function jointsOf(a: BentConduitAnswers, f: HoopFrame, c: CoverParts): readonly Joint[] {
-  const legs = pairsAt(f.xs, [f.footY, f.footY + f.hoop.spanMm], f.railTop);
-  const endHoops = [f.hoops[0], f.hoops[f.hoops.length - 1]].flatMap((m) => m ?? []);
-  const anchors = a.anchors ?? 2 * Math.max(2, Math.ceil(f.lengthMm / 1200));
-  const sides = [f.y0, f.y0 + f.width].flatMap((y) =>
-    evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil(anchors / 2)),
-  );
-  const folded = a.ends === 'folded' && a.fixing !== 'clips';
-  return [
-    ...f.frame.joints,
-    ...joint('tekScrew', 'legs', 'Through the rail into each leg', [...f.hoops, ...f.frame.rails], legs),
-    ...c.furring.joints,
-    ...coveringJoints(f, { ...a, louvres: false }, c, { kind: 'uStrap', eachEnd: 5, staples: 0 }),
-    ...(folded
-      ? joint(
-          'clip',
-          'end clips',
-          'Folded ends to the end hoops',
-          [...c.sheets, ...endHoops],
-          clipPlaces(endHoops, Math.ceil(pathLength(f.line) / 450)),
-        )
-      : []),
-    ...(a.mount === 'fixed'
-      ? joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), { ask: 'anchors' })
-      : []),
-  ];
 }

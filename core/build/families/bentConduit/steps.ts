@@ -1,81 +1,42 @@
-import type { HungWhole } from '../../parts/hungWhole';
-import type { HoopFrame } from '../../parts/hoopFrame';
-import type { Joint, Member, Panel, SaidStep, SheetPart } from '../../assembly/types';
-import { thicknessMm } from '../../../catalog/sections';
 import { amount } from '../../../base/figure';
+import { type Vec3, pathLength } from '../../../base/geometry';
+import { boardShape, thicknessMm } from '../../../catalog/sections';
+import type { Section } from '../../../catalog/types';
+import type { Panel, SheetPart, Stage } from '../../assembly/types';
+import type { Stages } from '../../guide/built';
+import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { evenly, joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import {
-  type SetDown,
-  fasteningWork,
-  coverFrameStep,
-  frameStep,
-  markRailsStep,
-  plywoodStep,
-  tagsOf,
-  setStep,
-} from '../../parts/frameSteps';
-import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
+import { hoopMark, straightRun } from '../../joints/runs';
+import { endsOfRow, firmEndStages, framedCoverStage } from '../../parts/framedHoops';
+import { clipPlaces } from '../../parts/framedSheet';
+import { type SetDown, frameStep, markRailsStep, setStep } from '../../parts/frameSteps';
+import type { HoopFrame } from '../../parts/hoopFrame';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
 
-interface Built {
-  readonly f: HoopFrame;
-  readonly hoops: readonly Member[];
-  readonly rails: readonly Member[];
-  readonly furring: readonly Member[];
-  readonly sheets: readonly SheetPart[];
-  readonly panels: readonly Panel[];
-  readonly joints: readonly Joint[];
-  readonly set: SetDown;
-  /** How it hangs, where it is hinged. */
-  readonly hung: HungWhole | undefined;
-}
-
-/** The frame in building order: cut, bend, mark and drill, frame, stand the hoops, furring, cover, anchor. */
-export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] {
-  const { f, hoops, furring, joints } = b;
-  const frame = { ...f.frame, rails: b.rails };
-  const boards = [...b.rails, ...frame.endBoards, ...frame.ties];
-  const [shoulder, crown] = f.bends;
+/** The frame in building order, but for setting it down: cut, bend, mark and drill, frame, hoops, furring, ends, cover. */
+export function bentStages(
+  a: BentConduitAnswers,
+  f: HoopFrame,
+  p: { readonly panels: readonly Panel[]; readonly sheets: readonly SheetPart[]; readonly furring: readonly Stage[] },
+): Stages {
+  const { frame, hoops } = f;
   const od = thicknessMm(a.pipe);
+  const legs = pairsAt(f.xs, [f.footY, f.footY + f.hoop.spanMm], f.railTop);
+  const endHoops = endsOfRow(hoops);
+  const each = Math.ceil(pathLength(f.line) / 450);
+  const ends = {
+    plywood: 'Fold the film over both plywood edges and fasten it on their outer faces.',
+    folded: 'Fold both ends down like a parcel and clip them to the end hoops.',
+    flap: 'Hang a flap at each end and tuck it under.',
+  };
   return [
-    cutStep([...boards, ...hoops, ...furring, ...frame.battens, ...frame.crossBoards, ...(b.hung?.members ?? [])]),
-    step({
-      id: 'bend',
-      title: 'Bend the conduit',
-      view: 'end',
-      tags: tagsOf(hoops),
-      work: [
-        'Mark each pipe from its left end as drawn: where every bend starts, and where it ends.',
-        [
-          'Set the bender so that the bend starts on its mark: the crown turns ',
-          amount(crown?.angleDeg ?? 0, 'angle'),
-          ', each shoulder ',
-          amount(shoulder?.angleDeg ?? 0, 'angle'),
-          ', on a centre line of ',
-          amount(bendRadiusMm(a.pipe), 'length'),
-          '.',
-        ],
-        [
-          'A bend is shorter than its corner: the crown gains ',
-          amount(crown?.gainMm ?? 0, 'length'),
-          ' and each shoulder ',
-          amount(shoulder?.gainMm ?? 0, 'length'),
-          '; the marks have counted it.',
-        ],
-        'Bend the crown first, then both shoulders, all in one plane: sight along the pipe before each.',
-      ],
-      tools: ['conduit bender', 'tape', 'marker', 'eye protection'],
-      checks: [
-        'Every hoop lies on the first without a gap',
-        ['Its legs stand ', amount(f.hoop.spanMm, 'length'), ' apart, centre to centre'],
-      ],
-      cautions: [CAUTIONS.bend],
-      minutes: MINUTES.start + hoops.length * 15,
-    }),
+    'cut',
+    bendStage(a, f),
     markRailsStep(
       frame,
       hoops,
-      [`Lay ${tagList(b.rails)} side by side on edge, ends flush.`],
+      [`Lay ${tagList(frame.rails)} side by side on edge, ends flush.`],
       [
         'Drill a blind hole in the middle of the top edge at each mark, ',
         amount(od + 1, 'length'),
@@ -92,64 +53,135 @@ export function bentSteps(a: BentConduitAnswers, b: Built): readonly SaidStep[] 
       id: 'stand',
       title: 'Stand the hoops in their holes',
       view: 'end',
-      tags: tagsOf(hoops),
+      pieces: hoops,
       work: [
         'Press both legs of each hoop into their holes, down to the bottom.',
         'Drive one self-drilling screw through the inner face of the rail into each leg.',
       ],
       tools: ['mallet'],
-      joints: named(joints, 'legs'),
+      joints: joint('tekScrew', 'legs', 'Through the rail into each leg', [...hoops, ...frame.rails], legs),
       checks: ['Every crown at one height along a string', 'Hoops upright by the level'],
       minutes: hoops.length * MINUTES.place * 2,
     }),
-    ...(furring.length > 0
-      ? [
-          step({
-            id: 'furring',
-            title: 'Fix the furring',
-            view: 'side',
-            tags: tagsOf(furring),
-            work: [
-              `Mark ${tagList(furring)} from the tape end as drawn and hold them under the crowns and inside the legs.`,
-              'One self-drilling screw through each hoop into the strip, from outside; file the heads smooth.',
-            ],
-            tools: ['file'],
-            joints: named(joints, 'furring', 'splices R1', 'splices R2', 'splices R3'),
-            checks: ['Hoops stand at their marks at the crown as at the rail'],
-            minutes: MINUTES.start + furring.length * 7,
-          }),
-        ]
-      : []),
-    ...(b.panels.length > 0
-      ? [
-          plywoodStep(
-            b.panels,
-            ['Screw each end to its end board and strap the end hoop to it, five straps.'],
-            named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
-          ),
-        ]
-      : []),
-    coverFrameStep({
-      sheets: b.sheets,
-      battens: frame.battens,
-      fastening: fasteningWork(a.fixing, a.wrapMm),
-      ends: {
-        plywood: ['Fold the film over both plywood edges and fasten it on their outer faces.'],
-        folded: ['Fold both ends down like a parcel and clip them to the end hoops.'],
-        flap: ['Hang a flap at each end and tuck it under.'],
-      }[a.ends],
-      joints: named(joints, 'staples', 'battens', 'channel', 'clips', 'end clips', 'flap clips', 'flap weights'),
+    ...p.furring,
+    ...firmEndStages(f, p.panels, { edge: a.edge, louvres: false }, { kind: 'uStrap', eachEnd: 5 }, [
+      'Screw each end to its end board and strap the end hoop to it, five straps.',
+    ]),
+    framedCoverStage(f, p.sheets, a, {
+      ends: [ends[a.ends]],
+      staples: 0,
+      joints:
+        a.ends === 'folded' && a.fixing !== 'clips'
+          ? joint(
+              'clip',
+              'end clips',
+              'Folded ends to the end hoops',
+              [...p.sheets, ...endHoops],
+              clipPlaces(endHoops, each),
+            )
+          : [],
     }),
-    b.hung?.step ??
-      setStep(
-        'Set it on the bed and fix it down',
-        b.set,
-        [
-          'Two people: set the frame on the bed, flush all round.',
-          `Screw ${sayCount(countKind(joints, 'bracket'), 'bracket')}, between the rails and the wall.`,
-        ],
-        named(joints, 'anchors'),
-        { cautions: [CAUTIONS.snow] },
-      ),
   ];
+}
+
+/** Each conduit bent to its three marks. */
+function bendStage(a: BentConduitAnswers, f: HoopFrame): Stage {
+  const [shoulder, crown] = f.bends;
+  return step({
+    id: 'bend',
+    title: 'Bend the conduit',
+    view: 'end',
+    pieces: f.hoops,
+    work: [
+      'Mark each pipe from its left end as drawn: where every bend starts, and where it ends.',
+      [
+        'Set the bender so that the bend starts on its mark: the crown turns ',
+        amount(crown?.angleDeg ?? 0, 'angle'),
+        ', each shoulder ',
+        amount(shoulder?.angleDeg ?? 0, 'angle'),
+        ', on a centre line of ',
+        amount(bendRadiusMm(a.pipe), 'length'),
+        '.',
+      ],
+      [
+        'A bend is shorter than its corner: the crown gains ',
+        amount(crown?.gainMm ?? 0, 'length'),
+        ' and each shoulder ',
+        amount(shoulder?.gainMm ?? 0, 'length'),
+        '; the marks have counted it.',
+      ],
+      'Bend the crown first, then both shoulders, all in one plane: sight along the pipe before each.',
+    ],
+    tools: ['conduit bender', 'tape', 'marker', 'eye protection'],
+    checks: [
+      'Every hoop lies on the first without a gap',
+      ['Its legs stand ', amount(f.hoop.spanMm, 'length'), ' apart, centre to centre'],
+    ],
+    cautions: [CAUTIONS.bend],
+    minutes: MINUTES.start + f.hoops.length * 15,
+  });
+}
+
+/** Strips along the hoops, under the crown and inside both shoulders: they keep the hoops apart and carry the film. */
+export function furringStages(a: BentConduitAnswers, f: HoopFrame, strip: Section): readonly Stage[] {
+  if (a.ridge === 'none') return [];
+  const od = thicknessMm(a.pipe);
+  const { thicknessMm: t, widthMm: w } = boardShape(strip);
+  const [first, last] = [f.xs[0] ?? f.x0, f.xs[f.xs.length - 1] ?? f.x1];
+  const crownZ = f.footZ + f.hoop.heightMm - od / 2 - t / 2;
+  const shoulderZ = f.footZ + a.shoulderMm * 0.6;
+  const inset = od / 2 + t / 2;
+  const sides = a.shoulderMm * 0.6 > w ? [f.footY + inset, f.footY + f.hoop.spanMm - inset] : [];
+  const places = [
+    { part: 'Furring ridge', y: f.footY + f.hoop.spanMm / 2, z: crownZ, wide: [0, 1, 0] as const },
+    ...sides.map((y) => ({ part: 'Side strip', y, z: shoulderZ, wide: [0, 0, 1] as const })),
+  ];
+  const runs = places.map((p, i) =>
+    straightRun(`R${i + 1}`, p.part, strip, [first - od / 2, last + od / 2], [p.y, p.z], p.wide, {
+      xs: f.xs,
+      mark: hoopMark,
+    }),
+  );
+  const strips = runs.flatMap((r) => r.members);
+  const crossings = places.flatMap((p) => f.xs.map((x): Vec3 => [x, p.y, p.z]));
+  return [
+    step({
+      id: 'furring',
+      title: 'Fix the furring',
+      view: 'side',
+      pieces: strips,
+      work: [
+        `Mark ${tagList(strips)} from the tape end as drawn and hold them under the crowns and inside the legs.`,
+        'One self-drilling screw through each hoop into the strip, from outside; file the heads smooth.',
+      ],
+      tools: ['file'],
+      joints: [
+        ...joint('tekScrew', 'furring', 'Furring to every hoop', [...strips, ...f.hoops], crossings),
+        ...runs.flatMap((r) => r.joints),
+      ],
+      checks: ['Hoops stand at their marks at the crown as at the rail'],
+      minutes: MINUTES.start + strips.length * 7,
+    }),
+  ];
+}
+
+/** Set down and screwed to the bed for the season. */
+export function bracketedStage(a: BentConduitAnswers, f: HoopFrame, set: SetDown): Stage {
+  const anchors = a.anchors ?? 2 * Math.max(2, Math.ceil(f.lengthMm / 1200));
+  const sides = [f.y0, f.y0 + f.width].flatMap((y) =>
+    evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil(anchors / 2)),
+  );
+  const brackets = joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), {
+    ask: 'anchors',
+  });
+  return setStep(
+    'Set it on the bed and fix it down',
+    set,
+    [
+      'Two people: set the frame on the bed, flush all round.',
+      `Screw ${sayCount(countKind(brackets, 'bracket'), 'bracket')}, between the rails and the wall.`,
+    ],
+    brackets,
+    { cautions: [CAUTIONS.snow] },
+  );
 }

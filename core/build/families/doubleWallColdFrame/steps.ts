@@ -1,47 +1,50 @@
-import type { HungWhole } from '../../parts/hungWhole';
-import type { Lids } from '../../parts/slopedLid';
-import type { Joint, Member, SaidStep, SheetPart } from '../../assembly/types';
 import { amount } from '../../../base/figure';
+import type { Vec3 } from '../../../base/geometry';
+import { MM_PER_INCH } from '../../../base/length';
+import { coverMaterial } from '../../../catalog/catalog';
+import { boardShape } from '../../../catalog/sections';
+import { type BuildSite, stock } from '../../../site/buildSite';
+import { endsOf, piece } from '../../assembly/pieces';
+import type { Member, SheetPart, Stage } from '../../assembly/types';
+import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { joint, roundBox, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { type SetDown, tagsOf, setStep } from '../../parts/frameSteps';
-import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
-import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
+import { type SetDown, setStep } from '../../parts/frameSteps';
 import type { DoubleWallColdFrameAnswers } from './answers';
-import type { Walls } from './walls';
+import { type WallSite, type Walls, wallBraces, wallSheets } from './walls';
 
-interface Built {
-  readonly walls: Walls;
-  readonly braces: readonly Member[];
-  readonly lids: Lids;
-  readonly pockets: readonly Member[];
-  readonly crossBoards: readonly Member[];
-  readonly sheets: readonly SheetPart[];
-  readonly joints: readonly Joint[];
-  readonly set: SetDown;
-  /** How it hangs, where it is hinged. */
-  readonly hung: HungWhole | undefined;
-}
+const POCKET = '1x4';
+const BRACE = '1x2';
+const POCKET_MM = 300;
 
-/** The frame in building order: cut, walls, corners, skins, set, lids, net and pocket, glaze, hang. */
-export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readonly SaidStep[] {
-  const { walls, lids, pockets } = b;
-  const all = [...walls.front, ...walls.back, ...walls.sides];
-  const skins = b.sheets.filter((s) => s.tag.startsWith('S'));
-  const net = b.sheets.filter((s) => s.tag.startsWith('N'));
+/** Round the four walls, mm. */
+const perimeterOf = (s: WallSite): number => 2 * (s.x1 - s.x0 + s.y1 - s.y0);
+
+/** The walls in building order: screwed together, stood up, and skinned on both faces. */
+export function wallStages(
+  a: DoubleWallColdFrameAnswers,
+  s: WallSite,
+  walls: Walls,
+  site: BuildSite,
+): readonly Stage[] {
+  const { all, studs } = walls;
+  const braces = a.braces === 'corners' ? wallBraces(walls, stock(site, BRACE)) : [];
+  const skins = wallSheets(s, walls, a.cover, a.roll);
+  const perimeter = perimeterOf(s);
+  const stapled = 4 * perimeter + 2 * studs.reduce((sum, m) => sum + m.lengthMm, 0);
   return [
-    cutStep([...all, ...b.braces, ...lids.members, ...pockets, ...b.crossBoards, ...(b.hung?.members ?? [])]),
     step({
       id: 'walls',
       title: 'Screw the four walls together',
       view: 'side',
-      tags: tagsOf(all),
+      pieces: all,
       work: [
         'Lay each pair of plates side by side and mark the studs across both, as drawn.',
         `Front ${tagList(walls.front)}, back ${tagList(walls.back)}: two screws through the plates into each end of every stud.`,
         `Sides ${tagList(walls.sides)}: the top plate slopes; bevel the tops of the studs to it if you like them tight.`,
       ],
       tools: ['square', 'tape'],
-      joints: [...named(b.joints, 'studs'), ...walls.joints.filter((j) => j.id.startsWith('splices'))],
+      joints: walls.joints,
       checks: ['Diagonals of front and back equal'],
       minutes: MINUTES.start + all.length * 2,
     }),
@@ -49,18 +52,31 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       id: 'corners',
       title: 'Stand the walls up and screw the corners',
       view: 'plan',
-      tags: [...tagsOf(all), ...tagsOf(b.braces)],
+      pieces: [...all, ...braces],
       work: [
         'Sides between front and back, flush at the bottom; four screws a corner.',
-        ...(b.braces.length > 0
+        ...(braces.length > 0
           ? [
-              `Let ${tagList(b.braces)} into the inner faces of the studs, from the foot of the corner stud to the head of the next.`,
+              `Let ${tagList(braces)} into the inner faces of the studs, from the foot of the corner stud to the head of the next.`,
             ]
           : []),
         'Round every outer edge with a rasp.',
       ],
       tools: ['level'],
-      joints: named(b.joints, 'corners', 'braces', 'edges'),
+      joints: [
+        ...walls.corners,
+        ...joint(
+          'buttScrew',
+          'braces',
+          'Braces to the plates, two screws an end',
+          [...braces, ...all],
+          endsOf(braces),
+          {
+            with: { screw: 'screw-1-5/8' },
+          },
+        ),
+        ...joint('roundedEdge', 'edges', 'Every outer edge of the walls', all, [], { count: 4 }),
+      ],
       checks: ['Both diagonals of the box equal', 'No edge sharp enough to cut film'],
       minutes: MINUTES.start + 10,
     }),
@@ -68,7 +84,7 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
       id: 'skins',
       title: 'Skin both faces',
       view: 'end',
-      tags: tagsOf(skins),
+      pieces: skins,
       work: [
         'Outer skin first, its outer face, usually the printed one, outward: staple to the top plate, pull down, staple below and up every stud.',
         [
@@ -79,48 +95,146 @@ export function doubleWallSteps(a: DoubleWallColdFrameAnswers, b: Built): readon
         ...(a.tape === 'tape' ? ['Lay clear tape over every stapled edge, pressed on dry film in the warm.'] : []),
       ],
       tools: ['knife'],
-      joints: named(b.joints, 'wall skins', 'edge tape'),
+      joints: [
+        ...joint(
+          'staple',
+          'wall skins',
+          'Both skins to both plates and every stud, every 100 mm',
+          [...skins, ...all],
+          spreadAlong(studs, 100),
+          { count: Math.ceil(stapled / 100) },
+        ),
+        ...(a.tape === 'tape'
+          ? joint('tapedEdge', 'edge tape', 'Over the stapled edges of both skins', skins, [], {
+              count: Math.ceil((4 * perimeter) / 1000),
+            })
+          : []),
+      ],
       checks: ['Both skins are tight and nowhere touch'],
       cautions: [CAUTIONS.windyFilm, CAUTIONS.knife],
       minutes: skins.length * MINUTES.sheet,
     }),
-    b.hung?.step ??
-      setStep(
-        'Set the frame on the bed',
-        b.set,
-        [
-          `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(b.joints, 'hook'), 'hook')}.`,
-        ],
-        named(b.joints, 'anchors'),
-      ),
-    ...lidFrameStep(lids),
-    ...(net.length + pockets.length > 0
-      ? [
-          step({
-            id: 'net',
-            title: pockets.length > 0 ? 'Fix the net and the pocket' : 'Fix the net',
-            view: 'plan',
-            tags: [...tagsOf(net), ...tagsOf(pockets)],
-            work: [
-              ...(net.length > 0 ? ['Staple the net across the top of the walls, tight, every 75 mm.'] : []),
-              ...(pockets.length > 0
-                ? [
-                    `Screw ${tagList(pockets)} to the ${a.pocket === 'front' ? 'front' : 'back'} plate, two to a lid, the opener between them.`,
-                    'Cut the net between them and staple it round the pocket, so that the arm moves free.',
-                  ]
-                : []),
-            ],
-            tools: ['knife'],
-            joints: named(b.joints, 'net', 'pocket'),
-            checks:
-              pockets.length > 0
-                ? ['The arm of the opener moves its whole way and touches no net']
-                : ['No gap anywhere round the net'],
-            cautions: [CAUTIONS.knife],
-            minutes: MINUTES.start + 10 + pockets.length * 4,
-          }),
-        ]
-      : []),
-    ...glazeAndHangSteps(a.glazing, lids),
   ];
+}
+
+/** Set down and hooked to the bed. */
+export function hookedStage(a: DoubleWallColdFrameAnswers, s: WallSite, walls: Walls, set: SetDown): Stage {
+  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil((s.x1 - s.x0) / 1200));
+  const rim = roundBox([s.x0, s.x1, s.y0, s.y1, s.z0], anchors);
+  const hooks = joint('hook', 'anchors', 'Frame to the bed wall', walls.all, rim, { ask: 'anchors' });
+  return setStep(
+    'Set the frame on the bed',
+    set,
+    [
+      `Two people: set it on the wall, low side to the noon sun, and hook it down with ${sayCount(countKind(hooks, 'hook'), 'hook')}.`,
+    ],
+    hooks,
+  );
+}
+
+/** A net across the top of the walls under the lids, and pockets that keep it off the openers' arms; nothing where none is asked for. */
+export function netStages(a: DoubleWallColdFrameAnswers, s: WallSite, walls: Walls, site: BuildSite): readonly Stage[] {
+  if (a.screen !== 'screen') return [];
+  const { x0, x1, y0, y1 } = s;
+  const pocketed = a.airing === 'opener' && a.pocket !== 'none';
+  const inFront = a.pocket === 'front';
+  const fromY = inFront ? y0 + walls.gapMm : y1 - walls.gapMm;
+  const pockets = pocketed ? pocketBoards(a, s, fromY, walls, stock(site, POCKET)) : [];
+  const under = (y: number): number => walls.plane(y) - 2;
+  const net: SheetPart = {
+    tag: 'N1',
+    part: 'Insect net',
+    cover: coverMaterial(site.catalog, 'net'),
+    rollKey: null,
+    across: [
+      { what: 'Front to back, down the slope', mm: (y1 - y0) * Math.hypot(1, walls.slope) },
+      { what: 'Stapled to both plates', mm: 2 * 2 * MM_PER_INCH },
+    ],
+    along: [
+      { what: 'Along the frame', mm: x1 - x0 },
+      { what: 'Stapled to both sides', mm: 2 * 2 * MM_PER_INCH },
+    ],
+    faces: [
+      [
+        [x0, y0, under(y0)],
+        [x1, y0, under(y0)],
+        [x1, y1, under(y1)],
+        [x0, y1, under(y1)],
+      ],
+    ],
+  };
+  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200));
+  const plate = inFront ? 'front' : 'back';
+  return [
+    step({
+      id: 'net',
+      title: pocketed ? 'Fix the net and the pocket' : 'Fix the net',
+      view: 'plan',
+      pieces: [net, ...pockets],
+      work: [
+        'Staple the net across the top of the walls, tight, every 75 mm.',
+        ...(pocketed
+          ? [
+              `Screw ${tagList(pockets)} to the ${plate} plate, two to a lid, the opener between them.`,
+              'Cut the net between them and staple it round the pocket, so that the arm moves free.',
+            ]
+          : []),
+      ],
+      tools: ['knife'],
+      joints: [
+        ...joint(
+          'staple',
+          'net',
+          'Net to the top plates',
+          [net, ...walls.all],
+          roundBox([x0, x1, y0, y1, s.z0], anchors),
+          {
+            count: Math.ceil(perimeterOf(s) / 75),
+          },
+        ),
+        ...joint(
+          'buttScrew',
+          'pocket',
+          `Pocket boards to the ${plate} plate`,
+          [...pockets, ...walls[plate]],
+          pockets.flatMap((m) => endsOf([m]).slice(0, 1)),
+          { with: { screw: 'screw-1-5/8' } },
+        ),
+      ],
+      checks: [
+        pocketed ? 'The arm of the opener moves its whole way and touches no net' : 'No gap anywhere round the net',
+      ],
+      cautions: [CAUTIONS.knife],
+      minutes: MINUTES.start + 10 + pockets.length * 4,
+    }),
+  ];
+}
+
+/** Two boards along the slope of each lid, from its back plate down or its front plate up. */
+function pocketBoards(
+  a: DoubleWallColdFrameAnswers,
+  { x0, x1 }: WallSite,
+  fromY: number,
+  { slope, plane }: Walls,
+  board: Parameters<typeof piece>[2],
+): readonly Member[] {
+  const half = boardShape(board).widthMm / 2 + 4;
+  const angle = Math.atan(slope);
+  const normal: Vec3 = [0, -Math.sin(angle), Math.cos(angle)];
+  const way = a.pocket === 'front' ? 1 : -1;
+  // Clear of the wall at its upper edge as well as its lower.
+  const start = fromY + way * half * Math.sin(angle);
+  const at = (x: number, y: number): Vec3 => [x, y - normal[1] * half, plane(y) - normal[2] * half];
+  return Array.from({ length: a.lids }, (_, i) => x0 + ((x1 - x0) * (i + 0.5)) / a.lids).flatMap((middle, i) =>
+    [-90, 90].map((off, k) =>
+      piece(
+        `Q${2 * i + k + 1}`,
+        'Pocket board',
+        board,
+        at(middle + off, start),
+        at(middle + off, start + way * POCKET_MM * Math.cos(angle)),
+        normal,
+      ),
+    ),
+  );
 }

@@ -21,7 +21,13 @@ export interface Walls {
   readonly front: readonly Member[];
   readonly back: readonly Member[];
   readonly sides: readonly Member[];
+  readonly all: readonly Member[];
+  readonly studs: readonly Member[];
+  /** Plates to studs; and the four walls to one another. */
   readonly joints: readonly Joint[];
+  readonly corners: readonly Joint[];
+  /** Height of the lid's underside over y. */
+  readonly plane: (y: number) => number;
   readonly slope: number;
   /** Thickness of a wall: the air between its two films. */
   readonly gapMm: number;
@@ -97,15 +103,15 @@ export function buildWalls(s: WallSite): Result<Walls> {
     front,
     back,
     sides,
+    all,
+    studs,
+    plane,
     slope,
     gapMm: w,
-    joints: [
-      ...joint('buttScrew', 'studs', 'Plates to studs, two screws an end', all, endsOf(studs)),
-      ...joint('buttScrew', 'corners', 'Side walls to front and back, four a corner', all, corners, {
-        with: { screw: 'screw-3', each: 4 },
-      }),
-      ...splices,
-    ],
+    joints: [...joint('buttScrew', 'studs', 'Plates to studs, two screws an end', all, endsOf(studs)), ...splices],
+    corners: joint('buttScrew', 'corners', 'Side walls to front and back, four a corner', all, corners, {
+      with: { screw: 'screw-3', each: 4 },
+    }),
   });
 }
 

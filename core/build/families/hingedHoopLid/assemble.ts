@@ -2,6 +2,8 @@ import { BARE } from '../../assembly/bare';
 import { endHeight, endWidth } from '../../assembly/dimension';
 import { wholeLid } from '../../assembly/openings';
 import type { Said } from '../../assembly/types';
+import { built, piecesOf } from '../../guide/built';
+import { guardPvc } from '../../parts/guard';
 import { hoopCurve } from '../../hoop/curve';
 import { firmEnds, ventOpenings } from '../../parts/ends';
 import { withHoles } from '../../parts/frame';
@@ -14,9 +16,8 @@ import { thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
 import type { HingedHoopLidAnswers } from './answers';
-import { lidJoints } from './joints';
 import { sidePurlins } from './sides';
-import { lidSteps } from './steps';
+import { hangStage, lidStages } from './steps';
 
 /** How deep hoops stand in holes of the rail, and less than which they do not stand, mm. */
 const HOLE_MM = 65;
@@ -71,32 +72,20 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const centre = hoopCurve(hoop, 200).map((p) => ({ y: f.footY + p.y, z: f.footZ + p.z }));
   const sided = sidePurlins(a, hoops, { under: f.under, centre }, [f.footZ + hoop.heightMm / 3, f.xs], width);
   if (!sided.ok) return sided;
-  const sides = sided.value;
-  const lid = [
-    ...frame.rails,
-    ...frame.endBoards,
-    ...hoops,
-    ...f.ridge.members,
-    ...sides.members,
-    ...frame.ties,
-    ...frame.battens,
-  ];
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
   const made = ply === 0 ? ok([]) : firmEnds(firm, f.line, [f.x0, f.x1], a.vents);
   if (!made.ok) return made;
   const panels = made.value;
-  const joints = lidJoints(a, f, { panels, sides: sides.joints, sheets, feetZ: feet.footZ }, site.windy);
+  const guard = guardPvc(a.paint, a.cover, a.pipe, hoops);
+  const stages = lidStages(a, f, { panels, sides: sided.value, sheets, guard }, feet.footZ);
   const first = f.xs[0] ?? f.x0;
   return nest(
     {
       ...BARE,
       ...framedHoops(a.cover, f, panels, 'wall', site),
-      members: [...lid, ...frame.crossBoards],
-      sheets,
-      joints,
-      panels,
+      ...built([...stages, hangStage(a, f, site)], guard),
       openings: [
-        wholeLid('Lid', [...lid, ...sheets, ...panels], { ...f, y1: width }, a.hinges, a.people === '2' ? 2 : 1, {
+        wholeLid('Lid', piecesOf(stages), { ...f, y1: width }, a.hinges, a.people === '2' ? 2 : 1, {
           shut: ['latches'],
           open: ['stays'],
         }),
@@ -113,7 +102,6 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
           coverLabel: 'frame',
         }),
       ],
-      steps: lidSteps(a, f, { panels, sides, joints, survey: site.survey, sheets }),
       remarks:
         a.feet === 'straps-outside'
           ? ['Pipe ends stand outside the frame: cap every one, they are sharp and at face height when you kneel.']

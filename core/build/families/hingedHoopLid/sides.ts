@@ -2,16 +2,17 @@ import { type Point2, type Vec3, slopeAt } from '../../../base/geometry';
 import { type Result, fail, ok } from '../../../base/result';
 import { isFitted } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
-import type { Joint, Member } from '../../assembly/types';
+import type { Member, Stage } from '../../assembly/types';
+import { MINUTES, step, tagList } from '../../guide/step';
 import { joint } from '../../joints';
 import { hoopMark, straightRun } from '../../joints/runs';
 import { type Knot, between, fittingJoints } from '../../parts/gable';
 import type { HingedHoopLidAnswers } from './answers';
 
-/** What keeps the sides of the hoops apart at a height: ropes, or pipes tied under them. */
+/** What keeps the sides of the hoops apart at a height: slid on before they are bent in, or tied to them afterwards. */
 export interface SidePurlins {
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
+  readonly before: readonly Stage[];
+  readonly after: readonly Stage[];
 }
 
 /** Purlins at both sides of the hoops, at a height; none where none are asked for. */
@@ -50,8 +51,16 @@ function teedPurlins(
     xs.slice(1).map((_, i) => between(a.pipe, `R${2 + side + 2 * i}`, 'Side purlin', knot(i, y), knot(i + 1, y))),
   );
   const knots = ys.flatMap((y) => xs.map((_, i) => knot(i, y)));
-  return {
-    members,
+  const sides = step({
+    id: 'sides',
+    title: 'Slide the side purlins on',
+    view: 'side',
+    pieces: members,
+    work: [
+      'Bore every fitting through where its hoop goes, a hair wider than the pipe, clamped: its inner stop is cut away.',
+      `Slide them on the straight hoops, tees on both ends and crosses between, and push ${tagList(members)} home in them. Once the hoops stand, one screw through each into its hoop, at a third of the height.`,
+    ],
+    tools: ['drill', 'spade bit', 'clamp', 'eye protection'],
     joints: [
       ...fittingJoints(
         {
@@ -69,7 +78,10 @@ function teedPurlins(
         knots.map((k) => k.at),
       ),
     ],
-  };
+    checks: ['Purlins level, and hoops as far apart there as at the feet'],
+    minutes: MINUTES.start + 4 * members.length,
+  });
+  return { before: [sides], after: [] };
 }
 
 function tiedPurlins(
@@ -79,22 +91,32 @@ function tiedPurlins(
   [z, xs]: readonly [number, readonly number[]],
   width: number,
 ): SidePurlins {
-  if (a.purlins === 'none') return { members: [], joints: [] };
+  if (a.purlins === 'none') return { before: [], after: [] };
   const [first = 0, last = 0] = [xs[0], xs[xs.length - 1]];
   const at = leftAt(under, z, width);
   const places = [at.y, width - at.y].flatMap((y) => xs.map((x): Vec3 => [x, y, z]));
-  if (a.purlins === 'rope')
-    return {
-      members: [],
-      joints: joint(
-        'rope',
-        'side purlins',
-        'Both sides at a third of the height, with a turn round every hoop',
-        hoops,
-        places,
-        { count: Math.ceil((2 * (last - first + xs.length * Math.PI * thicknessMm(a.pipe) + 600)) / 1000) },
-      ),
-    };
+  const tied = (pipes: readonly Member[], joints: Stage['joints']): SidePurlins => {
+    const sides = step({
+      id: 'sides',
+      title: pipes.length > 0 ? 'Tie the side purlins' : 'Tie the side ropes',
+      view: 'side',
+      pieces: pipes,
+      work: [
+        pipes.length > 0
+          ? `Hold ${tagList(pipes)} inside the hoops at a third of their height and tie them at every mark; cap both ends.`
+          : 'Tie a rope hoop to hoop on both sides at a third of the height, with a turn round each, and make it fast to the end hoops.',
+      ],
+      joints,
+      checks: ['Hoops stand as far apart there as at the feet'],
+      minutes: MINUTES.start,
+    });
+    return { before: [], after: [sides] };
+  };
+  if (a.purlins === 'rope') {
+    const metres = Math.ceil((2 * (last - first + xs.length * Math.PI * thicknessMm(a.pipe) + 600)) / 1000);
+    const where = 'Both sides at a third of the height, with a turn round every hoop';
+    return tied([], joint('rope', 'side purlins', where, hoops, places, { count: metres }));
+  }
   const r = thicknessMm(a.pipe) / 2;
   // Square to the hoop, inside it.
   const lean = Math.atan(slopeAt(under, at.y));
@@ -107,12 +129,9 @@ function tiedPurlins(
   );
   const members = runs.flatMap((run) => run.members);
   const ends = [y, width - y].flatMap((py) => [first - 30, last + 30].map((x): Vec3 => [x, py, pz]));
-  return {
-    members,
-    joints: [
-      ...joint('tie', 'side purlins', 'Side purlins to every hoop, two ties crossed', [...members, ...hoops], places),
-      ...joint('cap', 'purlin caps', 'Both ends of the side purlins', members, ends),
-      ...runs.flatMap((run) => run.joints),
-    ],
-  };
+  return tied(members, [
+    ...joint('tie', 'side purlins', 'Side purlins to every hoop, two ties crossed', [...members, ...hoops], places),
+    ...joint('cap', 'purlin caps', 'Both ends of the side purlins', members, ends),
+    ...runs.flatMap((run) => run.joints),
+  ]);
 }

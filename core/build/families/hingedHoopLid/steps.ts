@@ -1,189 +1,179 @@
-import type { KindKey } from '../../joints';
-import type { HoopFrame } from '../../parts/hoopFrame';
-import type { Joint, Panel, SaidStep, SheetPart } from '../../assembly/types';
-import type { Survey } from '../../../site/survey';
-import { CAUTIONS } from '../../joints/cautions';
-import {
-  battenWork,
-  coverFrameStep,
-  frameStep,
-  markRailsStep,
-  packerWork,
-  plywoodStep,
-  tagsOf,
-} from '../../parts/frameSteps';
+import { type Vec3, pathLength } from '../../../base/geometry';
+import { MM_PER_INCH } from '../../../base/length';
+import type { BuildSite } from '../../../site/buildSite';
+import type { Joint, Panel, SheetPart, Stage } from '../../assembly/types';
+import type { Stages } from '../../guide/built';
 import {
   type Saying,
   MINUTES,
   bendStep,
   countKind,
-  cutStep,
   guardSteps,
-  named,
   ridgeStep,
   sayCount,
   sayCounts,
   step,
   tagList,
 } from '../../guide/step';
+import { evenly, joint, pairsAt } from '../../joints';
+import { CAUTIONS } from '../../joints/cautions';
+import { hingeCount } from '../../joints/hinge';
+import { firmEndStages, framedCoverStage } from '../../parts/framedHoops';
+import { frameStep, markRailsStep, packerWork, setOnBed } from '../../parts/frameSteps';
+import type { HoopFrame } from '../../parts/hoopFrame';
 import type { HingedHoopLidAnswers } from './answers';
 import type { SidePurlins } from './sides';
 
-interface Built {
+/** Longer lids want a stay at each end, mm. */
+const LONG_MM = 96 * MM_PER_INCH;
+
+interface LidParts {
   readonly panels: readonly Panel[];
   readonly sides: SidePurlins;
-  readonly joints: readonly Joint[];
-  readonly survey: Survey;
   readonly sheets: readonly SheetPart[];
+  readonly guard: readonly Joint[];
 }
 
-/** The lid in building order: cut, mark, frame, hoops, ridge, paint, cover, hang. */
-export function lidSteps(a: HingedHoopLidAnswers, f: HoopFrame, b: Built): readonly SaidStep[] {
+const STRAPS = {
+  kind: 'strap',
+  drill: 'Drill 3/32 pilots for the straps, 1 in up from the bottom edge.',
+  tool: 'drill, 3/32 bit',
+  bend: 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',
+} as const;
+
+/** How hoops are held: by what joint, what is drilled for it, with what, and how a hoop is bent in. */
+const FEET = {
+  'straps-inside': STRAPS,
+  'straps-outside': STRAPS,
+  sockets: {
+    kind: 'socket',
+    drill: 'Drill a 3/32 pilot for each socket in the middle of the top edge.',
+    tool: 'drill, 3/32 bit',
+    bend: 'Screw the sockets down, set one foot, bend, and set the other.',
+  },
+  screwed: {
+    kind: 'throughScrew',
+    drill: 'Drill 1/8 pilots through the pipe, 1 and 3 in from its end: a screw without a pilot splits PVC.',
+    tool: 'drill, 3/32 bit',
+    bend: 'Screw one foot to its rail, bend, and screw the other.',
+  },
+  holes: {
+    kind: 'blindHole',
+    drill:
+      'Bore a hole in the middle of the top edge at each mark, as wide as the pipe and a hair more; tape on the bit shows the depth.',
+    tool: 'drill, spade bit',
+    bend: 'Press one foot down in its hole, bend, and press the other in.',
+  },
+} as const;
+
+/** Which boards stand between which, as they are marked and as they are screwed. */
+const CORNERS: Readonly<Record<HingedHoopLidAnswers['corners'], readonly [marked: string, screwed: string]>> = {
+  ends: [
+    ': the hinge rail sits between the end boards',
+    'On flat ground, stand the hinge rail between the end boards, and the front rail across their other ends.',
+  ],
+  rails: [', both at full length', 'On flat ground, set the end boards between both rails.'],
+  'hinge rail': [
+    ': the front rail sits between the end boards',
+    'On flat ground, set the hinge rail across the end boards, and the front rail between their other ends.',
+  ],
+};
+
+const ENDS: Readonly<Record<HingedHoopLidAnswers['ends'], Saying>> = {
+  folded: 'Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.',
+  plywood: 'Fold the film over the edges of both ends and staple it on their outer faces.',
+  flap: 'Hang a flap at each end and tuck it under.',
+};
+
+/** The lid in building order, but for hanging it: cut, mark, frame, hoops, ridge, paint, cover. */
+export function lidStages(a: HingedHoopLidAnswers, f: HoopFrame, p: LidParts, feetZ: number): Stages {
   const { frame, hoops, ridge } = f;
-  const { joints } = b;
-  const hung = named(joints, 'hinges', 'handle', 'latches', 'stays');
-  const count = (kind: KindKey): number => countKind(hung, kind);
-  const sockets = a.feet === 'sockets';
-  const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
-  const packers = packerWork(b.survey);
+  const feetAt = pairsAt(f.xs, [f.footY, f.footY + f.hoop.spanMm], feetZ);
+  const foot = FEET[a.feet];
+  const [marked, screwed] = CORNERS[a.corners];
   return [
-    cutStep([...boards, ...hoops, ...ridge.members, ...b.sides.members, ...frame.battens, ...frame.crossBoards]),
+    'cut',
     markRailsStep(
       frame,
       hoops,
-      [`Lay ${tagList(frame.rails)} side by side as they will stand${STANDS[a.corners]}.`],
-      [
-        sockets
-          ? 'Drill a 3/32 pilot for each socket in the middle of the top edge.'
-          : a.feet === 'screwed'
-            ? 'Drill 1/8 pilots through the pipe, 1 and 3 in from its end: a screw without a pilot splits PVC.'
-            : a.feet === 'holes'
-              ? 'Bore a hole in the middle of the top edge at each mark, as wide as the pipe and a hair more; tape on the bit shows the depth.'
-              : 'Drill 3/32 pilots for the straps, 1 in up from the bottom edge.',
-      ],
-      a.feet === 'holes' ? 'drill, spade bit' : 'drill, 3/32 bit',
+      [`Lay ${tagList(frame.rails)} side by side as they will stand${marked}.`],
+      [foot.drill],
+      foot.tool,
     ),
-    frameStep(frame, [CORNERS[a.corners], 'Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']),
-    ...(teed(b.sides) ? [teeStep(b.sides)] : []),
+    frameStep(frame, [screwed, 'Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']),
+    ...p.sides.before,
     bendStep(
       hoops,
       f.spacingMm,
+      [foot.bend],
       [
-        [
-          sockets
-            ? 'Screw the sockets down, set one foot, bend, and set the other.'
-            : a.feet === 'screwed'
-              ? 'Screw one foot to its rail, bend, and screw the other.'
-              : a.feet === 'holes'
-                ? 'Press one foot down in its hole, bend, and press the other in.'
-                : 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',
-        ],
+        // A strap here holds a hoop in its lid; hinges and latches hold the lid to the bed.
+        ...joint(foot.kind, 'feet', 'Hoop feet to the rails', [...hoops, ...frame.rails], feetAt, {
+          with: { holds: 'nothing' },
+        }),
+        ...(a.feet === 'straps-outside' ? joint('cap', 'caps', 'Pipe ends outside the frame', hoops, feetAt) : []),
       ],
-      named(joints, 'feet', 'caps'),
     ),
     ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
-    ...(b.sides.joints.length === 0 || teed(b.sides) ? [] : [sideStep(b.sides)]),
-    ...(b.panels.length === 0
-      ? []
-      : [
-          plywoodStep(
-            b.panels,
-            [
-              'Screw each end to the outside of its end board, and strap the end hoop to it.',
-              ...(a.edge === 'guarded' ? ['Push split hose over the curved edge: a bare edge cuts film.'] : []),
-            ],
-            named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
-          ),
-        ]),
-    ...guardSteps(hoops, named(joints, 'guard')),
-    coverFrameStep({
-      sheets: b.sheets,
-      battens: frame.battens,
-      fastening: battenWork(a.battenWrapMm),
-      ends:
-        a.ends === 'folded'
-          ? ['Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.']
-          : a.ends === 'plywood'
-            ? ['Fold the film over the edges of both ends and staple it on their outer faces.']
-            : ['Hang a flap at each end and tuck it under.'],
-      joints: named(joints, 'staples', 'battens', 'flap clips', 'flap weights', 'corners rounded'),
-    }),
-    step({
-      id: 'hang',
-      title: 'Level the bed and hang the lid',
-      view: 'end',
-      tags: [...tagsOf(boards), ...tagsOf(frame.crossBoards)],
-      work: [
-        ...packers,
-        ...(frame.crossBoards.length > 0
-          ? [`Set ${tagList(frame.crossBoards)} across the soil under the lid’s open end.`]
-          : []),
-        'Two people: set the lid on the bed, flush all round.',
-        `Screw ${sayCount(count('hinge'), 'hinge')} to the ${a.hinges} side, the outer two a hand from the ends.`,
-        `In front, from the middle outward: ${sayCounts(hung, 'handle', 'latch')}${count('stay') > 0 ? `; ${sayCounts(hung, 'stay')} at the ends` : ''}.`,
-      ],
-      tools: ['level'],
-      joints: [...hung, ...named(joints, 'boards across')],
-      checks: [
-        'The lid swings free and shuts flat',
-        ...(count('stay') > 0 ? ['It stays open by itself'] : []),
-        ...(count('latch') > 0 ? ['Latched, it cannot be lifted'] : []),
-      ],
-      cautions: [CAUTIONS.lid, CAUTIONS.snow],
-      minutes: MINUTES.start + packers.length * 5,
-    }),
+    ...p.sides.after,
+    ...firmEndStages(f, p.panels, { edge: a.edge, louvres: a.vents === 'louvres' }, { kind: 'strap', eachEnd: 3 }, [
+      'Screw each end to the outside of its end board, and strap the end hoop to it.',
+      ...(a.edge === 'guarded' ? ['Push split hose over the curved edge: a bare edge cuts film.'] : []),
+    ]),
+    ...guardSteps(hoops, p.guard),
+    framedCoverStage(
+      f,
+      p.sheets,
+      { fixing: 'battens', wrapMm: a.battenWrapMm },
+      {
+        ends: ENDS[a.ends],
+        staples: a.ends === 'folded' ? (2 * f.width) / 100 : p.panels.length > 0 ? (2 * pathLength(f.line)) / 250 : 0,
+        joints: joint('roundedEdge', 'corners rounded', 'Outer corners of the frame', frame.endBoards, [], {
+          count: 4,
+        }),
+      },
+    ),
   ];
 }
 
-/** Which boards stand between which, as they are marked and as they are screwed. */
-const STANDS: Readonly<Record<HingedHoopLidAnswers['corners'], string>> = {
-  ends: ': the hinge rail sits between the end boards',
-  rails: ', both at full length',
-  'hinge rail': ': the front rail sits between the end boards',
-};
-const CORNERS: Readonly<Record<HingedHoopLidAnswers['corners'], Saying>> = {
-  ends: 'On flat ground, stand the hinge rail between the end boards, and the front rail across their other ends.',
-  rails: 'On flat ground, set the end boards between both rails.',
-  'hinge rail':
-    'On flat ground, set the hinge rail across the end boards, and the front rail between their other ends.',
-};
-
-const teed = ({ joints }: SidePurlins): boolean => joints.some((j) => j.kind === 'fitting');
-
-/** Side purlins in fittings that slide on the hoops: before these are bent in. */
-function teeStep({ members, joints }: SidePurlins): SaidStep {
-  const fittings = joints.filter((j) => j.kind === 'fitting');
+/** The bed levelled and the lid hung on it, latched and held open. */
+export function hangStage(a: HingedHoopLidAnswers, f: HoopFrame, { survey, windy }: BuildSite): Stage {
+  const { frame, x0, x1, width, z0 } = f;
+  const long = x1 - x0 > LONG_MM;
+  const [hingeY, frontY] = a.hinges === 'far' ? [width, 0] : [0, width];
+  const along = (y: number, count: number, inset = 100): readonly Vec3[] =>
+    evenly([x0 + inset, y, z0], [x1 - inset, y, z0], count);
+  const rail = (tag: string): typeof frame.rails => frame.rails.filter((m) => m.tag.startsWith(tag));
+  const hung = [
+    ...joint('hinge', 'hinges', 'Hinge rail to the bed', rail('A2'), along(hingeY, hingeCount(x1 - x0))),
+    ...joint('handle', 'handle', 'Front rail, in the middle', rail('A1'), along(frontY, 1)),
+    ...joint('latch', 'latches', 'Front rail to the bed', rail('A1'), along(frontY, a.latches ?? (windy ? 2 : 1)), {
+      ask: 'latches',
+    }),
+    ...joint('stay', 'stays', 'Holds the lid open', frame.endBoards, along(width / 2, a.stays ?? (long ? 2 : 1), 20)),
+  ];
+  const [stays, latches] = [countKind(hung, 'stay'), countKind(hung, 'latch')];
+  const packers = packerWork(survey);
+  const set = setOnBed([...frame.rails, ...frame.endBoards, ...frame.ties], f.across, packers, 'lid’s open end');
   return step({
-    id: 'sides',
-    title: 'Slide the side purlins on',
-    view: 'side',
-    tags: tagsOf(members),
+    id: 'hang',
+    title: 'Level the bed and hang the lid',
+    view: 'end',
+    pieces: set.pieces,
     work: [
-      'Bore every fitting through where its hoop goes, a hair wider than the pipe, clamped: its inner stop is cut away.',
-      `Slide them on the straight hoops, tees on both ends and crosses between, and push ${tagList(members)} home in them. Once the hoops stand, one screw through each into its hoop, at a third of the height.`,
+      ...set.work,
+      'Two people: set the lid on the bed, flush all round.',
+      `Screw ${sayCount(countKind(hung, 'hinge'), 'hinge')} to the ${a.hinges} side, the outer two a hand from the ends.`,
+      `In front, from the middle outward: ${sayCounts(hung, 'handle', 'latch')}${stays > 0 ? `; ${sayCounts(hung, 'stay')} at the ends` : ''}.`,
     ],
-    tools: ['drill', 'spade bit', 'clamp', 'eye protection'],
-    joints: [...fittings, ...joints.filter((j) => j.kind !== 'fitting')],
-    checks: ['Purlins level, and hoops as far apart there as at the feet'],
-    minutes: MINUTES.start + 4 * members.length,
-  });
-}
-
-/** Ties the side purlins, or ropes in their place. */
-function sideStep({ members, joints }: SidePurlins): SaidStep {
-  return step({
-    id: 'sides',
-    title: members.length > 0 ? 'Tie the side purlins' : 'Tie the side ropes',
-    view: 'side',
-    tags: tagsOf(members),
-    work: [
-      members.length > 0
-        ? `Hold ${tagList(members)} inside the hoops at a third of their height and tie them at every mark; cap both ends.`
-        : 'Tie a rope hoop to hoop on both sides at a third of the height, with a turn round each, and make it fast to the end hoops.',
+    tools: ['level'],
+    joints: [...hung, ...set.joints],
+    checks: [
+      'The lid swings free and shuts flat',
+      ...(stays > 0 ? ['It stays open by itself'] : []),
+      ...(latches > 0 ? ['Latched, it cannot be lifted'] : []),
     ],
-    tools: [],
-    joints,
-    checks: ['Hoops stand as far apart there as at the feet'],
-    minutes: MINUTES.start,
+    cautions: [CAUTIONS.lid, CAUTIONS.snow],
+    minutes: MINUTES.start + packers.length * 5,
   });
 }

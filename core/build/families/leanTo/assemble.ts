@@ -1,37 +1,40 @@
 import { type Result, ok } from '../../../base/result';
 import { stiffSheet } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
-import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import type { DriftedOn } from '../../assembly/rows';
 import type { Said } from '../../assembly/types';
-import { crossBoards } from '../../parts/crossBoards';
-import { hungLids } from '../../parts/hungLids';
+import { built } from '../../guide/built';
 import { glazingCover } from '../../parts/glazing';
+import { hungLids } from '../../parts/hungLids';
 import type { LeanToAnswers } from './answers';
-import { buildFrame } from './frame';
-import { buildSkin } from './skin';
-import { leanToSteps } from './steps';
+import { frameOf } from './frame';
+import { skinSize } from './skin';
+import { leanToStages } from './steps';
 
 /** The shutters lap over the header that they hang on. */
 const LAP_MM = 38;
 
+/** How the shutters are spoken of. */
+const SHUTTERS = {
+  one: 'shutter',
+  many: 'shutters',
+  upper: 'top',
+  lower: 'bottom',
+  hang: 'Shutters to the header',
+  shut: 'Shutters to the sill',
+  pane: 'J',
+};
+
 /** Builds the lean-to: rafters from a plate on the wall to a low front on the bed, shutters in front, glazed or under film. */
 export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> {
-  const { bed, survey } = site;
-  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const { startMm: x0, endMm: x1 } = extent.value;
-  const width = survey.frameOn.widthMm;
-  const z0 = bed.wall.heightMm;
-  const built = buildFrame(a, site, x0, x1);
-  if (!built.ok) return built;
-  const frame = built.value;
-  const { roof, xs, plateMm: t } = frame;
-  const skin = buildSkin(a, frame, site, x0, x1);
-  const hangZ = frame.headZ + LAP_MM;
+  const made = frameOf(a, site);
+  if (!made.ok) return made;
+  const f = made.value;
+  const { x0, x1, z0, width, roof, xs, t } = f;
+  const hangZ = f.headZ + LAP_MM;
   const shutters = hungLids(
     { ...a, glazing: a.glazing === 'film' ? 'film-both' : a.glazing, overhangMm: 0, bars: null },
     hangZ - z0,
@@ -44,66 +47,38 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
       safetyFilm: false,
       screened: false,
       behindScreen: false,
-      called: {
-        one: 'shutter',
-        many: 'shutters',
-        upper: 'top',
-        lower: 'bottom',
-        hang: 'Shutters to the header',
-        shut: 'Shutters to the sill',
-        pane: 'J',
-      },
+      called: SHUTTERS,
     },
   );
-  const across = crossBoards('C', x0, x1, site);
   const spacing = (xs[1] ?? x1) - (xs[0] ?? x0) || x1 - x0;
-  const slopeDeg = (roof.angle * 180) / Math.PI;
-  const spanMm = (width - 2 * t) / Math.cos(roof.angle);
-  const under = [
-    { y: 0, z: frame.headZ },
-    { y: t, z: Math.min(frame.headZ, roof.under(t)) },
-    { y: t, z: roof.under(t) },
-    { y: width - t, z: roof.under(width - t) },
-  ];
-  const joints = [...frame.joints, ...skin.joints, ...shutters.joints, ...across.joints];
-  const rafters = { id: 'rafters', now: frame.rafters.length, words: ['rafter', 'rafters'] } as const;
+  const rafters = { id: 'rafters', now: xs.length, words: ['rafter', 'rafters'] } as const;
   const drifted = (by: DriftedOn['by']): DriftedOn => ({ wallMm: a.wallOverMm, runMm: width, by });
+  const bears = { across: 'width', gable: false } as const;
+  const floorM2 = ((x1 - x0) * width) / 1e6;
   const assembly: Said = {
     ...BARE,
-    members: [
-      ...frame.plates,
-      ...frame.uprights,
-      ...frame.rafters,
-      ...skin.battens,
-      ...shutters.members,
-      ...across.members,
-    ],
-    sheets: [...skin.sheets, ...shutters.sheets],
-    panels: [...skin.panels, ...shutters.panels],
-    joints,
+    ...built(leanToStages(a, f, shutters, site)),
     openings: shutters.openings,
     beams: [
       {
-        tags: frame.rafters.map((m) => m.tag),
+        ...bears,
+        tags: f.rafters.map((m) => m.tag),
         what: 'Rafters',
         section: a.rafter,
-        across: 'width',
-        spanMm,
+        spanMm: (width - 2 * t) / Math.cos(roof.angle),
         loadWidthMm: spacing,
-        slopeDeg,
-        gable: false,
+        slopeDeg: roof.deg,
         drift: drifted('slope'),
         asked: rafters,
       },
-      ...frame.header.slice(0, 1).map((m) => ({
+      ...f.header.members.slice(0, 1).map((m) => ({
+        ...bears,
         tags: [m.tag],
         what: 'Front header',
         section: m.section,
-        across: 'width' as const,
         spanMm: (x1 - x0) / a.lids,
         loadWidthMm: width / 2,
         slopeDeg: 0,
-        gable: false,
         drift: drifted('far end'),
       })),
     ],
@@ -114,12 +89,17 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
             {
               sheet: stiffSheet(site.catalog, a.glazing),
               spanMm: spacing,
-              slopeDeg,
+              slopeDeg: roof.deg,
               drift: drifted('strip'),
               asked: rafters,
             },
           ],
-    under,
+    under: [
+      { y: 0, z: f.headZ },
+      { y: t, z: Math.min(f.headZ, roof.under(t)) },
+      { y: t, z: roof.under(t) },
+      { y: width - t, z: roof.under(width - t) },
+    ],
     reachMm: [x0, x1],
     footing: { on: 'wall', stiff: true, lengthMm: x1 - x0, widthMm: width },
     fixing: 'battens',
@@ -127,11 +107,11 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
       skins: [
         {
           cover: a.glazing === 'film' ? a.cover : glazingCover(site.catalog, a.glazing),
-          m2: skin.areaM2 + shutters.areaM2,
+          m2: skinSize(f).areaM2 + shutters.areaM2,
         },
       ],
-      floorM2: ((x1 - x0) * width) / 1e6,
-      volumeM3: ((x1 - x0) * width * (roof.top(0) + roof.top(width) - 2 * z0)) / 2e9,
+      floorM2,
+      volumeM3: (floorM2 * (roof.top(0) + roof.top(width) - 2 * z0)) / 2e3,
       heightM: a.backMm / 1000,
     },
     dimensions: [
@@ -143,12 +123,11 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
         'rafter, long points',
         'end',
         [x0, width / 2, roof.top(width / 2)],
-        frame.rafters[0]?.lengthMm ?? 0,
+        f.rafters[0]?.lengthMm ?? 0,
         false,
       ),
       ...alongBed(a, site, [x0, x1], 'frame', { xs, label: 'rafter to rafter' }),
     ],
-    steps: leanToSteps(a, { frame, skin, shutters, crossBoards: across.members, joints, survey, slopeDeg }),
     remarks: [
       'Snow that drifts against a bare wall is counted. Under a roof more blows and slides down, which is not: brace it for more, or ask an engineer.',
     ],

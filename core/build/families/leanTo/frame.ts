@@ -1,83 +1,21 @@
-import { type Result, fail, ok } from '../../../base/result';
 import type { Flat, Vec3 } from '../../../base/geometry';
-import { boardShape } from '../../../catalog/sections';
+import { type Result, fail, ok } from '../../../base/result';
 import { section } from '../../../catalog/catalog';
-import type { Section } from '../../../catalog/types';
+import { boardShape } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
-import { endsOf, piece } from '../../assembly/pieces';
-import type { Joint, Member } from '../../assembly/types';
-import { evenly, joint, roundBox } from '../../joints';
+import { placeExtent } from '../../answers/place';
+import { piece } from '../../assembly/pieces';
+import type { Member } from '../../assembly/types';
+import { evenly } from '../../joints';
 import { straightRun } from '../../joints/runs';
-import { hoopPlaces } from '../../parts/hoops';
 import { paneWidth } from '../../parts/glazing';
+import { hoopPlaces } from '../../parts/hoops';
 import type { LeanToAnswers } from './answers';
 
 /** Ends deeper than this have a stud in their middle. */
 const DEEP_END_MM = 900;
-const WALL_ANCHORS_APART_MM = 500;
 
-/** Where the roof lies: its angle, and the heights of its top and underside over y, mm. */
-export interface Roof {
-  readonly angle: number;
-  readonly top: (y: number) => number;
-  readonly under: (y: number) => number;
-}
-
-/** The roof from the outer top edge of the header in front to the top of the wall plate. */
-function roofOf(frontZ: number, backZ: number, runMm: number, depthMm: number): Result<Roof> {
-  const angle = Math.atan2(backZ - frontZ, runMm);
-  const deg = (angle * 180) / Math.PI;
-  if (deg < 8)
-    return fail(
-      'back',
-      'The roof would be too flat for rain and snow to run off: raise the wall plate or lower the front.',
-    );
-  if (deg > 50)
-    return fail('back', 'The roof would be steeper than 50 degrees: lower the wall plate or raise the front.');
-  const top = (y: number): number => frontZ + y * Math.tan(angle);
-  return ok({ angle, top, under: (y) => top(y) - depthMm / Math.cos(angle) });
-}
-
-export interface LeanToFrame {
-  readonly roof: Roof;
-  readonly xs: readonly number[];
-  /** Where stiff sheets begin, meet and end along the roof. */
-  readonly sheetXs: readonly number[];
-  readonly plates: readonly Member[];
-  readonly uprights: readonly Member[];
-  readonly rafters: readonly Member[];
-  /** The header in front, among the plates. */
-  readonly header: readonly Member[];
-  /** Thickness of plates and header. */
-  readonly plateMm: number;
-  /** Underside of the header in front. */
-  readonly headZ: number;
-  /** The end wall from the bed to the roof, front edge first, as (y, height above the bed). */
-  readonly end: readonly Flat[];
-  readonly joints: readonly Joint[];
-}
-
-/** Studs, sills and header of one thickness, so that they are flush: the shallowest header that the rafters can hang on. */
-function boardsFor(
-  a: LeanToAnswers,
-  site: BuildSite,
-  width: number,
-): { readonly studBoard: Section; readonly sillBoard: Section; readonly header: Section } {
-  const [frontZ, backZ] = [site.bed.wall.heightMm + a.frontMm, site.bed.wall.heightMm + a.backMm];
-  const sets = SETS[site.market].map(([stud, head]) => ({
-    studBoard: section(site.catalog, stud),
-    sillBoard: section(site.catalog, `${stud} treated`),
-    header: section(site.catalog, head),
-  }));
-  const deep = sets.find(({ studBoard, header }) => {
-    const t = boardShape(studBoard).thicknessMm;
-    const roof = roofOf(frontZ, backZ, width - t, boardShape(a.rafter).widthMm);
-    return roof.ok && boardShape(header).widthMm >= frontZ - roof.value.under(t);
-  });
-  return deep ?? (sets[sets.length - 1] as (typeof sets)[number]);
-}
-
-/** Stud and header, by what shops sell in one thickness. */
+/** Stud and header, by what shops sell in one thickness, so that they are flush. */
 const SETS: Readonly<Record<BuildSite['market'], readonly (readonly [stud: string, header: string])[]>> = {
   imperial: [
     ['2x4', '2x4'],
@@ -89,17 +27,50 @@ const SETS: Readonly<Record<BuildSite['market'], readonly (readonly [stud: strin
   ],
 };
 
+/** The roof from the outer top edge of the header in front to the top of the wall plate: its angle, its top and its underside. */
+function roofOf(frontZ: number, backZ: number, runMm: number, depthMm: number) {
+  const angle = Math.atan2(backZ - frontZ, runMm);
+  const deg = (angle * 180) / Math.PI;
+  if (deg < 8)
+    return fail(
+      'back',
+      'The roof would be too flat for rain and snow to run off: raise the wall plate or lower the front.',
+    );
+  if (deg > 50)
+    return fail('back', 'The roof would be steeper than 50 degrees: lower the wall plate or raise the front.');
+  const top = (y: number): number => frontZ + y * Math.tan(angle);
+  return ok({ angle, deg, top, under: (y: number) => top(y) - depthMm / Math.cos(angle) });
+}
+
+export type LeanToFrame = ReturnType<typeof frameOf> extends Result<infer F> ? F : never;
+
 /** Sills on the bed, a front wall of studs, a plate on the house wall, and rafters from one to the other. */
-export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: number): Result<LeanToFrame> {
+export function frameOf(a: LeanToAnswers, site: BuildSite) {
+  const extent = placeExtent(a.extent, site.survey.frameOn.lengthMm);
+  if (!extent.ok) return extent;
+  const { startMm: x0, endMm: x1 } = extent.value;
   const width = site.survey.frameOn.widthMm;
   const z0 = site.bed.wall.heightMm;
-  const { studBoard, sillBoard, header } = boardsFor(a, site, width);
-  const { thicknessMm: t, widthMm: p } = boardShape(studBoard);
+  const [frontZ, backZ] = [z0 + a.frontMm, z0 + a.backMm];
   const { thicknessMm: rt, widthMm: depthMm } = boardShape(a.rafter);
+  // The shallowest header that the rafters can hang on: as deep as their plumb ends.
+  const sets = SETS[site.market].map(([stud, head]) => {
+    const [studBoard, header] = [section(site.catalog, stud), section(site.catalog, head)];
+    const t = boardShape(studBoard).thicknessMm;
+    const roof = roofOf(frontZ, backZ, width - t, depthMm);
+    return { studBoard, header, t, roof, deep: roof.ok && boardShape(header).widthMm >= frontZ - roof.value.under(t) };
+  });
+  const {
+    studBoard,
+    header,
+    t,
+    roof: found,
+    deep,
+  } = sets.find((s) => s.deep) ?? (sets[sets.length - 1] as (typeof sets)[0]);
+  const sillBoard = section(site.catalog, `${studBoard.key} treated`);
+  const p = boardShape(studBoard).widthMm;
   if (width < p + t + 300)
     return fail('wall', 'Between front and wall there is no room for a roof on so narrow a bed.');
-  const [frontZ, backZ] = [z0 + a.frontMm, z0 + a.backMm];
-  const found = roofOf(frontZ, backZ, width - t, depthMm);
   if (!found.ok) return found;
   const roof = found.value;
   // Joints of stiff sheet fall on rafters: as many bays to each sheet. The outer sheets reach half a rafter farther.
@@ -111,113 +82,63 @@ export function buildFrame(a: LeanToAnswers, site: BuildSite, x0: number, x1: nu
   if (!even.ok) return even;
   const xs = even.value;
   const baysEach = (xs.length - 1) / panes;
-  const inner = xs.filter((_, i) => i > 0 && i < xs.length - 1 && i % baysEach === 0);
+  if (!deep) return fail('rafter', 'No header is deep enough for such rafters: choose a shallower board.');
 
-  const along = (tag: string, part: string, board: typeof sillBoard, y: number, z: number, wide: Vec3, marked = true) =>
-    straightRun(tag, part, board, [x0, x1], [y, z], wide, { xs, mark: marked ? (n) => `R${n + 1}` : undefined });
-  const up: Vec3 = [0, 0, 1];
-  const across: Vec3 = [0, 1, 0];
-  // The header is as deep as the plumb ends of the rafters that hang on it.
-  if (boardShape(header).widthMm < frontZ - roof.under(t))
-    return fail('rafter', 'No header is deep enough for such rafters: choose a shallower board.');
+  const [up, across, along]: readonly [Vec3, Vec3, Vec3] = [
+    [0, 0, 1],
+    [0, 1, 0],
+    [1, 0, 0],
+  ];
   const headZ = frontZ - boardShape(header).widthMm;
-  const sill = along('A1', 'Front sill', sillBoard, p / 2, z0 + t / 2, across, false);
-  const head = along('A2', 'Front header', header, t / 2, (frontZ + headZ) / 2, up);
-  const wallPlate = along('W1', 'Wall plate', sillBoard, width - t / 2, backZ - p / 2, up);
-  const endSills = [x0 + p / 2, x1 - p / 2].map((x, i) =>
-    piece(`A${3 + i}`, 'End sill', sillBoard, [x, p, z0 + t / 2], [x, width, z0 + t / 2], [1, 0, 0]),
-  );
-  const upright = (tag: string, part: string, x: number, y: number, toZ: number, wide: Vec3, bevelDeg = 0): Member =>
+  const mark = (n: number): string => `R${n + 1}`;
+  const upright = (tag: string, part: string, [x, y, toZ]: Vec3, wide: Vec3, bevelDeg?: number): Member =>
     piece(tag, part, studBoard, [x, y, z0 + t], [x, y, toZ], wide, {
-      ...(bevelDeg > 0 && { ends: ['square', 'bevel'] as const, endAnglesDeg: [0, bevelDeg] as const }),
+      ...(bevelDeg !== undefined && { ends: ['square', 'bevel'], endAnglesDeg: [0, bevelDeg] }),
     });
-  const studs = evenly([x0 + t / 2, 0, 0], [x1 - t / 2, 0, 0], a.lids + 1).map(([x], i) =>
-    upright(`D${i + 1}`, 'Front stud', x, p / 2, headZ, across),
-  );
-  const posts = [x0 + p / 2, x1 - p / 2].map((x, i) =>
-    upright(`P${i + 1}`, 'Wall post', x, width - t / 2, backZ - p, [1, 0, 0]),
-  );
-  const angleDeg = (roof.angle * 180) / Math.PI;
-  const middles =
-    width > DEEP_END_MM
-      ? [x0 + t / 2, x1 - t / 2].map((x, i) =>
-          upright(`P${3 + i}`, 'End stud', x, width / 2, roof.under(width / 2), across, angleDeg),
-        )
-      : [];
-  const normal: Vec3 = [0, -Math.sin(roof.angle), Math.cos(roof.angle)];
-  const middleZ = (y: number): number => (roof.top(y) + roof.under(y)) / 2;
-  const rafters = xs.map((x, i) =>
-    piece(`R${i + 1}`, 'Rafter', a.rafter, [x, t, middleZ(t)], [x, width - t, middleZ(width - t)], normal, {
-      ends: ['mitre', 'mitre'],
-      endAnglesDeg: [-angleDeg, angleDeg],
-    }),
-  );
-  const uprights = [...studs, ...posts, ...middles];
-  const anchored = [...wallPlate.members, ...posts];
-  const anchors = a.wallAnchors ?? Math.ceil((x1 - x0) / WALL_ANCHORS_APART_MM) + 1 + 2 * posts.length;
+  const [{ angle, deg }, middle] = [roof, width / 2];
+  const midway = (x: number, y: number): Vec3 => [x, y, (roof.top(y) + roof.under(y)) / 2];
+  const ends = [x0 + t / 2, x1 - t / 2];
   return ok({
-    roof,
-    xs,
-    sheetXs: [x0, ...inner, x1],
-    header: head.members,
-    plateMm: t,
-    plates: [...sill.members, ...head.members, ...wallPlate.members, ...endSills],
-    uprights,
-    rafters,
-    headZ,
+    ...{ x0, x1, z0, width, t, roof, xs, headZ, plateZ: backZ - p / 2 },
+    /** Where stiff sheets begin, meet and end along the roof. */
+    sheetXs: [x0, ...xs.filter((_, i) => i > 0 && i < xs.length - 1 && i % baysEach === 0), x1],
+    /** The end wall from the bed to the roof, front edge first, as (y, height above the bed). */
     end: [
       [0, 0],
       [width, 0],
       [width, roof.top(width) - z0],
       [0, roof.top(0) - z0],
-    ],
-    joints: [
-      ...joint(
-        'wallAnchor',
-        'wall anchors',
-        'Wall plate and posts to the wall',
-        anchored,
-        [
-          ...evenly(
-            [x0 + 100, width, backZ - p / 2],
-            [x1 - 100, width, backZ - p / 2],
-            Math.max(0, anchors - 2 * posts.length),
-          ),
-          ...posts.flatMap((m) => endsOf([m])).slice(0, anchors),
-        ],
-        { ask: 'wallAnchors', with: { wall: a.wall } },
+    ] as readonly Flat[],
+    sill: straightRun('A1', 'Front sill', sillBoard, [x0, x1], [p / 2, z0 + t / 2], across, { xs }),
+    header: straightRun('A2', 'Front header', header, [x0, x1], [t / 2, (frontZ + headZ) / 2], up, { xs, mark }),
+    wallPlate: straightRun('W1', 'Wall plate', sillBoard, [x0, x1], [width - t / 2, backZ - p / 2], up, { xs, mark }),
+    endSills: [x0 + p / 2, x1 - p / 2].map((x, i) =>
+      piece(`A${3 + i}`, 'End sill', sillBoard, [x, p, z0 + t / 2], [x, width, z0 + t / 2], along),
+    ),
+    posts: [x0 + p / 2, x1 - p / 2].map((x, i) =>
+      upright(`P${i + 1}`, 'Wall post', [x, width - t / 2, backZ - p], along),
+    ),
+    studs: [
+      ...evenly([x0 + t / 2, p / 2, headZ], [x1 - t / 2, p / 2, headZ], a.lids + 1).map((at, i) =>
+        upright(`D${i + 1}`, 'Front stud', at, across),
       ),
-      ...joint(
-        'buttScrew',
-        'sills',
-        'Front sill to the end sills',
-        [...sill.members, ...endSills],
-        endSills.flatMap((m) => endsOf([m]).slice(0, 1)),
-        { with: { screw: 'screw-3' } },
-      ),
-      ...joint(
-        'buttScrew',
-        'uprights',
-        'Studs and posts, two screws an end',
-        [...uprights, ...sill.members, ...head.members, ...endSills],
-        endsOf(uprights),
-      ),
-      ...joint(
-        'hanger',
-        'rafter ends',
-        'Rafters to the header and the wall plate',
-        [...rafters, ...head.members, ...wallPlate.members],
-        endsOf(rafters),
-      ),
-      ...[sill, head, wallPlate].flatMap((r) => r.joints),
-      ...joint(
-        'bracket',
-        'anchors',
-        'Sills to the bed wall',
-        [...sill.members, ...endSills],
-        roundBox([x0, x1, 0, width, z0], a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200))),
-        { ask: 'anchors' },
+      ...(width > DEEP_END_MM ? ends : []).map((x, i) =>
+        upright(`P${3 + i}`, 'End stud', [x, middle, roof.under(middle)], across, deg),
       ),
     ],
+    rafters: xs.map((x, i) =>
+      piece(
+        `R${i + 1}`,
+        'Rafter',
+        a.rafter,
+        midway(x, t),
+        midway(x, width - t),
+        [0, -Math.sin(angle), Math.cos(angle)],
+        {
+          ends: ['mitre', 'mitre'],
+          endAnglesDeg: [-deg, deg],
+        },
+      ),
+    ),
   });
 }

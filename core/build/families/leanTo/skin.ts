@@ -3,7 +3,9 @@ import { stiffSheet } from '../../../catalog/catalog';
 import { thicknessMm } from '../../../catalog/sections';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { rectangle } from '../../assembly/pieces';
-import type { Joint, Member, Panel, SheetPart } from '../../assembly/types';
+import type { Joint, Panel, Piece, SheetPart } from '../../assembly/types';
+import { type Saying, tagList } from '../../guide/step';
+import { amount } from '../../../base/figure';
 import { joint, spread } from '../../joints';
 import { straightRun } from '../../joints/runs';
 import { batteningOf, stripOver } from '../../parts/frame';
@@ -14,109 +16,91 @@ import type { LeanToFrame } from './frame';
 const DRIP_MM = 75;
 const SCREWS_APART_MM = 250;
 
+/** What covers roof and ends, and how. */
 export interface Skin {
-  readonly panels: readonly Panel[];
-  readonly sheets: readonly SheetPart[];
-  readonly battens: readonly Member[];
+  readonly pieces: readonly Piece[];
   readonly joints: readonly Joint[];
-  readonly areaM2: number;
+  readonly work: readonly Saying[];
 }
 
-/** A batten from one point to another, and the way of its wider side. */
-type Line = readonly [from: Vec3, to: Vec3, wide: Vec3];
+type Tagged = readonly { readonly tag: string }[];
 
-/** Roof and ends: stiff sheets on the rafters, their channels down the slope; or film under battens along every edge. */
-export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0: number, x1: number): Skin {
-  const width = site.survey.frameOn.widthMm;
-  const z0 = site.bed.wall.heightMm;
-  const { roof, xs, sheetXs, end } = f;
+/** A place on the roof. */
+const onRoof = ({ roof }: LeanToFrame, x: number, y: number): Vec3 => [x, y, roof.top(y)];
+
+/** Length of the roof down the slope, height at the wall, and area of roof and ends. */
+export function skinSize({ roof, end, width, x0, x1 }: LeanToFrame) {
+  const slopeMm = width / Math.cos(roof.angle);
+  const [low, high] = [end[3]?.[1] ?? 0, end[2]?.[1] ?? 0];
+  return { slopeMm, low, high, areaM2: (slopeMm * (x1 - x0) + width * (low + high)) / 1e6 };
+}
+
+/** Stiff sheets on the rafters and the ends, their channels down the slope and upright. */
+export function glazedSkin(key: 'twin-wall-6', f: LeanToFrame, framing: Tagged, site: BuildSite): Skin {
+  const { x0, x1, z0, width, roof, xs, sheetXs, end } = f;
+  const { slopeMm, high } = skinSize(f);
   const [cos, sin] = [Math.cos(roof.angle), Math.sin(roof.angle)];
-  const at = (x: number, y: number): Vec3 => [x, y, roof.top(y)];
-  const slopeMm = width / cos;
-  const [low = 0, high = 0] = [end[3]?.[1], end[2]?.[1]];
-  const areaM2 = (slopeMm * (x1 - x0) + width * (low + high)) / 1e6;
-  const framing = [...f.rafters, ...f.uprights, ...f.plates];
-  const wall = joint(
-    'flashing',
-    'flashing',
-    'Cover to the wall: along the top and down both ends',
-    [...f.plates, ...f.uprights],
-    spread(at(x0, width), at(x1, width), 1000),
-    { count: Math.ceil((x1 - x0 + 2 * high) / 1000) },
-  );
-  if (a.glazing !== 'film') {
-    const sheet = stiffSheet(site.catalog, a.glazing);
-    const roofs = sheetXs.slice(1).map((to, i) => {
-      const from = sheetXs[i] ?? x0;
-      const size = [to - from, slopeMm + DRIP_MM] as const;
-      return rectangle(
-        `G${i + 1}`,
-        'Roof glazing',
-        sheet,
-        at(from, -DRIP_MM * cos),
-        [1, 0, 0],
-        [0, cos, sin],
-        size,
-        'v',
-      );
-    });
-    const ends = [false, true].map((right, i): Panel => {
-      const tag = `G${roofs.length + i + 1}`;
-      const foot: Vec3 = right ? [x1, 0, z0] : [x0, width, z0];
-      return {
-        ...rectangle(tag, 'End glazing', sheet, foot, [0, right ? 1 : -1, 0], [0, 0, 1], [width, high], 'v'),
-        outline: right ? end : end.map(([y, z]): Flat => [width - y, z]).reverse(),
-      };
-    });
-    const rows = [
-      ...xs.map((x) => spread(at(x, 0), at(x, width), SCREWS_APART_MM)),
-      ...[x0, x1].flatMap((x) =>
-        end.map(([y, z], k): readonly Vec3[] => {
-          const [ny = 0, nz = 0] = end[(k + 1) % end.length] ?? [];
-          return spread([x, y, z0 + z], [x, ny, z0 + nz], SCREWS_APART_MM);
-        }),
-      ),
-    ].flat();
-    const panels = [...roofs, ...ends];
+  const sheet = stiffSheet(site.catalog, key);
+  const roofs = sheetXs.slice(1).map((to, i) => {
+    const from = sheetXs[i] ?? x0;
+    const size = [to - from, slopeMm + DRIP_MM] as const;
+    const foot = onRoof(f, from, -DRIP_MM * cos);
+    return rectangle(`G${i + 1}`, 'Roof glazing', sheet, foot, [1, 0, 0], [0, cos, sin], size, 'v');
+  });
+  const ends = [false, true].map((right, i): Panel => {
+    const tag = `G${roofs.length + i + 1}`;
+    const foot: Vec3 = right ? [x1, 0, z0] : [x0, width, z0];
     return {
-      panels,
-      sheets: [],
-      battens: [],
-      areaM2,
-      joints: [
-        ...joint(
-          'glazing',
-          'roof glazing',
-          `Roof and ends to the frame, every ${SCREWS_APART_MM} mm`,
-          [...panels, ...framing],
-          rows,
-          {
-            with: {
-              tapeM: Math.ceil((2 * (x1 - x0) + 4 * width) / 1000),
-              joinM: Math.ceil(((roofs.length - 1) * slopeMm) / 1000),
-            },
-          },
-        ),
-        ...wall,
-      ],
+      ...rectangle(tag, 'End glazing', sheet, foot, [0, right ? 1 : -1, 0], [0, 0, 1], [width, high], 'v'),
+      outline: right ? end : end.map(([y, z]): Flat => [width - y, z]).reverse(),
     };
-  }
+  });
+  const corners = (x: number): readonly Vec3[] => end.map(([y, z]) => [x, y, z0 + z]);
+  const rows = [
+    ...xs.map((x) => spread(onRoof(f, x, 0), onRoof(f, x, width), SCREWS_APART_MM)),
+    ...[x0, x1]
+      .map(corners)
+      .flatMap((ring) => ring.map((from, k) => spread(from, ring[(k + 1) % ring.length] ?? from, SCREWS_APART_MM))),
+  ].flat();
+  const pieces = [...roofs, ...ends];
+  const where = `Roof and ends to the frame, every ${SCREWS_APART_MM} mm`;
+  return {
+    pieces,
+    joints: joint('glazing', 'roof glazing', where, [...pieces, ...framing], rows, {
+      with: {
+        tapeM: Math.ceil((2 * (x1 - x0) + 4 * width) / 1000),
+        joinM: Math.ceil(((roofs.length - 1) * slopeMm) / 1000),
+      },
+    }),
+    work: [
+      'Tape both open ends of every sheet. Channels run down the slope, and upright in the ends.',
+      'Lay the roof sheets with their joints on rafters and three fingers over the header; then the ends under them.',
+      ...(roofs.length > 1 ? ['Press a joining strip over every joint of the roof before its screws go in.'] : []),
+      'Drill 2 mm wider than the screws and screw until the washer just grips.',
+    ],
+  };
+}
+
+/** Film on roof and ends, battened along every edge and over the rafters, so that wind makes no sail of it. */
+export function filmSkin(a: LeanToAnswers, f: LeanToFrame, framing: Tagged, site: BuildSite): Skin {
+  const { x0, x1, z0, width, roof, xs, end } = f;
+  const { slopeMm, low, high } = skinSize(f);
+  const [cos, sin] = [Math.cos(roof.angle), Math.sin(roof.angle)];
   const both = (what: string) => ({ what, mm: 2 * a.wrapMm });
+  const film = { cover: a.cover, rollKey: a.roll };
   const sheets: readonly SheetPart[] = [
     {
+      ...film,
       tag: 'S1',
       part: 'Roof film',
-      cover: a.cover,
-      rollKey: a.roll,
       across: [{ what: 'Wall to header, down the slope', mm: slopeMm }, both('Wrapped under the battens, both edges')],
       along: [{ what: 'Along the roof', mm: x1 - x0 }, both('Wrapped over the end rafters, both ends')],
-      faces: [[at(x0, 0), at(x1, 0), at(x1, width), at(x0, width)]],
+      faces: [[onRoof(f, x0, 0), onRoof(f, x1, 0), onRoof(f, x1, width), onRoof(f, x0, width)]],
     },
     ...[x0, x1].map((x, i): SheetPart => ({
+      ...film,
       tag: `S${i + 2}`,
       part: 'End film',
-      cover: a.cover,
-      rollKey: a.roll,
       across: [{ what: 'Front to wall', mm: width }, both('Wrapped under the battens, both edges')],
       along: [{ what: 'Height at the wall', mm: high }, both('Wrapped under the battens, top and bottom')],
       faces: [end.map(([y, z]): Vec3 => [x, y, z0 + z])],
@@ -124,9 +108,9 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
   ];
   const batten = stock(site, '1x2');
   const out = thicknessMm(batten) / 2;
-  const line = ([xa, xb]: Flat, from: Flat, to: Flat, wide: Vec3): Line => [[xa, ...from], [xb, ...to], wide];
   const top = (y: number, over: number): Flat => [y, roof.top(y) + over];
-  const lines: readonly Line[] = [
+  const line = ([xa, xb]: Flat, from: Flat, to: Flat, wide: Vec3) => [[xa, ...from], [xb, ...to], wide] as const;
+  const lines = [
     // Over the wall plate and the header, and round each end.
     line([x0, x1], top(width - 30, out), top(width - 30, out), [0, cos, sin]),
     line([x0, x1], [-out, roof.top(0) - 30], [-out, roof.top(0) - 30], [0, 0, 1]),
@@ -136,32 +120,27 @@ export function buildSkin(a: LeanToAnswers, f: LeanToFrame, site: BuildSite, x0:
       line([x, x], [20, z0 + 40], top(20, -60), [0, 1, 0]),
       line([x, x], [width - 20, z0 + 40], top(width - 20, -60), [0, 1, 0]),
     ]),
-    // Over the rafters between, so that wind makes no sail of the roof.
     ...xs.slice(1, -1).map((x) => line([x, x], top(30, out), top(width - 80, out), [1, 0, 0])),
   ];
-  const battens = lines.flatMap(([from, to, wide], i): readonly Member[] => {
-    const tag = `B${i + 1}`;
+  const battens = lines.flatMap(([from, to, wide], i) =>
     // Those along the roof may be longer than any bar: joined on a rafter.
-    return i < 2
-      ? straightRun(tag, 'Batten', batten, [from[0], to[0]], [from[1], from[2]], wide, { xs }).members
-      : stripOver(tag, 'Batten', batten, [from, to], wide);
-  });
+    i < 2
+      ? straightRun(`B${i + 1}`, 'Batten', batten, [from[0], to[0]], [from[1], from[2]], wide, { xs }).members
+      : stripOver(`B${i + 1}`, 'Batten', batten, [from, to], wide),
+  );
+  const edges = lines.flatMap(([from, to]) => spread(from, to, 300));
+  const onto = [...sheets, ...framing];
   return {
-    panels: [],
-    sheets,
-    battens,
-    areaM2,
+    pieces: [...sheets, ...battens],
     joints: [
-      ...joint(
-        'staple',
-        'staples',
-        'Film along every edge, until it is battened',
-        [...sheets, ...framing],
-        lines.flatMap(([from, to]) => spread(from, to, 300)),
-        { count: Math.ceil((2 * (slopeMm + x1 - x0) + 2 * (2 * width + low + high)) / 150) },
-      ),
-      ...batteningOf(battens, [...sheets, ...framing]),
-      ...wall,
+      ...joint('staple', 'staples', 'Film along every edge, until it is battened', onto, edges, {
+        count: Math.ceil((2 * (slopeMm + x1 - x0) + 2 * (2 * width + low + high)) / 150),
+      }),
+      ...batteningOf(battens, onto),
+    ],
+    work: [
+      'Roof film first, its outer face, usually the printed one, to the sky: staple along the wall plate, pull down over the header and staple there.',
+      ['Then the ends. Wrap every edge ', amount(a.wrapMm, 'length'), ` and screw ${tagList(battens)} over it.`],
     ],
   };
 }

@@ -1,70 +1,88 @@
 import { amount } from '../../../base/figure';
-import type { Survey } from '../../../site/survey';
-import type { Joint, Member, SaidStep } from '../../assembly/types';
-import { type Saying, MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
+import type { BuildSite } from '../../../site/buildSite';
+import { endsOf } from '../../assembly/pieces';
+import type { Stages } from '../../guide/built';
+import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { evenly, joint, roundBox, spread } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { packerWork, setOnBed, tagsOf } from '../../parts/frameSteps';
+import { crossBoards, overSoil } from '../../parts/crossBoards';
+import { packerWork, setOnBed } from '../../parts/frameSteps';
 import { glazeStep, hangStep, lidFrameStep } from '../../parts/lidSteps';
 import type { Lids } from '../../parts/slopedLid';
 import type { LeanToAnswers } from './answers';
 import type { LeanToFrame } from './frame';
-import type { Skin } from './skin';
+import { filmSkin, glazedSkin, skinSize } from './skin';
 
-interface Built {
-  readonly frame: LeanToFrame;
-  readonly skin: Skin;
-  readonly shutters: Lids;
-  readonly crossBoards: readonly Member[];
-  readonly joints: readonly Joint[];
-  readonly survey: Survey;
-  readonly slopeDeg: number;
-}
+const WALL_ANCHORS_APART_MM = 500;
 
-/** The lean-to in building order: cut, wall plate, front and ends, rafters, cover, flashing, shutters. */
-export function leanToSteps(a: LeanToAnswers, b: Built): readonly SaidStep[] {
-  const { frame, skin, shutters, joints } = b;
-  const wall = frame.plates.filter((m) => m.tag.startsWith('W'));
-  const posts = frame.uprights.filter((m) => m.part === 'Wall post');
-  const low = [...frame.plates.filter((m) => !m.tag.startsWith('W')), ...frame.uprights];
-  const set = setOnBed(low, b.crossBoards, joints, packerWork(b.survey));
+/** The lean-to in building order: cut, front and ends, wall plate, rafters, cover, flashing, shutters. */
+export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, site: BuildSite): Stages {
+  const { x0, x1, z0, width, sill, header, wallPlate, endSills, studs, posts, rafters } = f;
+  const sills = [...sill.members, ...endSills];
+  const low = [...sills, ...header.members, ...studs, ...posts];
+  const framing = [...low, ...wallPlate.members, ...rafters];
+  const uprights = [...studs, ...posts];
+  const onWall = [...wallPlate.members, ...posts];
   const film = a.glazing === 'film';
-  const coverWork: readonly Saying[] = film
-    ? [
-        'Roof film first, its outer face, usually the printed one, to the sky: staple along the wall plate, pull down over the header and staple there.',
-        ['Then the ends. Wrap every edge ', amount(a.wrapMm, 'length'), ` and screw ${tagList(skin.battens)} over it.`],
-      ]
-    : [
-        'Tape both open ends of every sheet. Channels run down the slope, and upright in the ends.',
-        'Lay the roof sheets with their joints on rafters and three fingers over the header; then the ends under them.',
-        ...(skin.panels.filter((g) => g.part === 'Roof glazing').length > 1
-          ? ['Press a joining strip over every joint of the roof before its screws go in.']
-          : []),
-        'Drill 2 mm wider than the screws and screw until the washer just grips.',
-      ];
+  const skin = a.glazing === 'film' ? filmSkin(a, f, framing, site) : glazedSkin(a.glazing, f, framing, site);
+  const set = setOnBed(low, crossBoards('C', overSoil([x0, x1], site), site), packerWork(site.survey));
+  const brackets = joint(
+    'bracket',
+    'anchors',
+    'Sills to the bed wall',
+    sills,
+    roundBox([x0, x1, 0, width, z0], a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200))),
+    { ask: 'anchors' },
+  );
+  const anchors = a.wallAnchors ?? Math.ceil((x1 - x0) / WALL_ANCHORS_APART_MM) + 1 + 2 * posts.length;
+  const anchored = joint(
+    'wallAnchor',
+    'wall anchors',
+    'Wall plate and posts to the wall',
+    onWall,
+    [
+      ...evenly([x0 + 100, width, f.plateZ], [x1 - 100, width, f.plateZ], Math.max(0, anchors - 2 * posts.length)),
+      ...endsOf(posts).slice(0, anchors),
+    ],
+    { ask: 'wallAnchors', with: { wall: a.wall } },
+  );
+  const flashing = joint(
+    'flashing',
+    'flashing',
+    'Cover to the wall: along the top and down both ends',
+    [...low, ...wallPlate.members],
+    spread([x0, width, f.roof.top(width)], [x1, width, f.roof.top(width)], 1000),
+    { count: Math.ceil((x1 - x0 + 2 * skinSize(f).high) / 1000) },
+  );
   return [
-    cutStep([
-      ...frame.plates,
-      ...frame.uprights,
-      ...frame.rafters,
-      ...skin.battens,
-      ...shutters.members,
-      ...b.crossBoards,
-    ]),
+    'cut',
     step({
       id: 'front',
       title: 'Set sills and front on the bed',
       view: 'side',
-      tags: set.tags,
+      pieces: set.pieces,
       work: [
         ...set.work,
-        `Screw sills, studs and header together and set them on the wall of the bed. ${sayCount(countKind(joints, 'bracket'), 'bracket')}.`,
+        `Screw sills, studs and header together and set them on the wall of the bed. ${sayCount(countKind(brackets, 'bracket'), 'bracket')}.`,
         `Stand the posts ${tagList(posts)} against the wall on the end sills.`,
       ],
       tools: ['level', 'square'],
       joints: [
-        ...named(joints, 'sills', 'uprights', 'anchors'),
+        ...joint(
+          'buttScrew',
+          'sills',
+          'Front sill to the end sills',
+          sills,
+          endSills.flatMap((m) => endsOf([m]).slice(0, 1)),
+          {
+            with: { screw: 'screw-3' },
+          },
+        ),
+        ...joint('buttScrew', 'uprights', 'Studs and posts, two screws an end', low, endsOf(uprights)),
+        ...brackets,
         ...set.joints,
-        ...joints.filter((j) => ['splices A1', 'splices A2'].includes(j.id)),
+        ...sill.joints,
+        ...header.joints,
       ],
       checks: ['The header is level, and the front stands plumb'],
       minutes: MINUTES.start + low.length * MINUTES.place,
@@ -73,13 +91,13 @@ export function leanToSteps(a: LeanToAnswers, b: Built): readonly SaidStep[] {
       id: 'wall',
       title: 'Fix the wall plate',
       view: 'side',
-      tags: tagsOf([...wall, ...posts]),
+      pieces: onWall,
       work: [
         ['Mark the top of the plate on the wall, level, ', amount(a.backMm, 'length'), ' above the bed.'],
-        `Two people: hold ${tagList(wall)} on the posts and drill through plate and posts: ${sayCount(countKind(joints, 'wallAnchor'), 'wallAnchor')}, ${a.wall === 'masonry' ? 'in sound bricks' : 'into the studs'}.`,
+        `Two people: hold ${tagList(wallPlate.members)} on the posts and drill through plate and posts: ${sayCount(countKind(anchored, 'wallAnchor'), 'wallAnchor')}, ${a.wall === 'masonry' ? 'in sound bricks' : 'into the studs'}.`,
       ],
       tools: ['level', 'chalk line'],
-      joints: [...named(joints, 'wall anchors'), ...joints.filter((j) => j.id === 'splices W1')],
+      joints: [...anchored, ...wallPlate.joints],
       checks: [
         'A straight board laid from plate to plate touches both all along',
         'Nothing moves when you hang on the plate',
@@ -91,31 +109,37 @@ export function leanToSteps(a: LeanToAnswers, b: Built): readonly SaidStep[] {
       id: 'rafters',
       title: 'Hang the rafters',
       view: 'end',
-      tags: tagsOf(frame.rafters),
+      pieces: rafters,
       work: [
-        ['Saw both ends of every rafter at ', amount(b.slopeDeg, 'angle'), ' off square, both the same way.'],
-        `Fix a hanger at every mark and hang ${tagList(frame.rafters)} in them: tops level with the wall plate, and in line with the outer edge of the header.`,
+        ['Saw both ends of every rafter at ', amount(f.roof.deg, 'angle'), ' off square, both the same way.'],
+        `Fix a hanger at every mark and hang ${tagList(rafters)} in them: tops level with the wall plate, and in line with the outer edge of the header.`,
       ],
       tools: ['hand saw', 'bevel gauge'],
-      joints: named(joints, 'rafter ends'),
+      joints: joint(
+        'hanger',
+        'rafter ends',
+        'Rafters to the header and the wall plate',
+        [...rafters, ...header.members, ...wallPlate.members],
+        endsOf(rafters),
+      ),
       checks: ['A straight board laid on any three rafters touches all of them'],
       cautions: [CAUTIONS.saw],
-      minutes: MINUTES.start + frame.rafters.length * MINUTES.place,
+      minutes: MINUTES.start + rafters.length * MINUTES.place,
     }),
     step({
       id: 'cover',
       title: 'Cover roof and ends',
       view: 'end',
-      tags: tagsOf([...skin.panels, ...skin.sheets, ...skin.battens]),
+      pieces: skin.pieces,
       work: [
-        ...coverWork,
+        ...skin.work,
         'Press the flashing tape on a dry wall, along the top and down both ends, half of it on the cover.',
       ],
       tools: film ? ['knife'] : ['fine saw', 'knife'],
-      joints: named(joints, 'roof glazing', 'staples', 'battens', 'flashing'),
+      joints: [...skin.joints, ...flashing],
       checks: ['Water poured on the wall runs over the roof, not behind it'],
       cautions: [CAUTIONS.knife, CAUTIONS.ladder, ...(film ? [CAUTIONS.windyFilm] : [])],
-      minutes: MINUTES.start + (skin.panels.length + skin.sheets.length) * MINUTES.sheet,
+      minutes: MINUTES.start + skin.pieces.filter((p) => !('section' in p)).length * MINUTES.sheet,
     }),
     ...lidFrameStep(shutters),
     glazeStep(film ? 'film-both' : a.glazing, shutters),

@@ -1,53 +1,24 @@
-import type { HungWhole } from '../../parts/hungWhole';
+import { pathLength } from '../../../base/geometry';
+import type { Joint, Panel, SheetPart } from '../../assembly/types';
+import type { Stages } from '../../guide/built';
+import { bendStep, guardSteps, ridgeStep, tagList } from '../../guide/step';
+import { joint, pairsAt } from '../../joints';
+import { firmEndStages, framedCoverStage } from '../../parts/framedHoops';
+import { frameStep, markRailsStep } from '../../parts/frameSteps';
 import type { HoopFrame } from '../../parts/hoopFrame';
-import type { Joint, Panel, SaidStep, SheetPart } from '../../assembly/types';
-import { CAUTIONS } from '../../joints/cautions';
-import {
-  fasteningWork,
-  coverFrameStep,
-  frameStep,
-  markRailsStep,
-  type SetDown,
-  plywoodStep,
-  setStep,
-} from '../../parts/frameSteps';
-import {
-  MINUTES,
-  bendStep,
-  countKind,
-  cutStep,
-  guardSteps,
-  named,
-  ridgeStep,
-  sayCount,
-  tagList,
-} from '../../guide/step';
 import type { LiftOffCoverAnswers } from './answers';
 
-interface Built {
-  readonly sheets: readonly SheetPart[];
-  readonly panels: readonly Panel[];
-  readonly joints: readonly Joint[];
-  readonly set: SetDown;
-  /** How it hangs, where it is hinged. */
-  readonly hung: HungWhole | undefined;
-}
-
-/** The cover in building order: cut, mark, frame, hoops, ridge, paint, ends, cover, set. */
-export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): readonly SaidStep[] {
+/** The cover in building order, but for setting it down: cut, mark, frame, hoops, ridge, paint, ends, cover. */
+export function liftOffStages(
+  a: LiftOffCoverAnswers,
+  f: HoopFrame,
+  p: { readonly panels: readonly Panel[]; readonly sheets: readonly SheetPart[]; readonly guard: readonly Joint[] },
+): Stages {
   const { frame, hoops, ridge } = f;
-  const { joints } = b;
-  const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
-  const hooks = countKind(joints, 'hook');
+  const firm = p.panels.length > 0;
+  const feet = pairsAt(f.xs, [f.footY, f.footY + f.hoop.spanMm], f.footZ);
   return [
-    cutStep([
-      ...boards,
-      ...hoops,
-      ...ridge.members,
-      ...frame.battens,
-      ...frame.crossBoards,
-      ...(b.hung?.members ?? []),
-    ]),
+    'cut',
     markRailsStep(
       frame,
       hoops,
@@ -62,46 +33,21 @@ export function liftOffSteps(a: LiftOffCoverAnswers, f: HoopFrame, b: Built): re
       hoops,
       f.spacingMm,
       ['Slip one foot under its loose strap, bend, slip the other under, and tighten both.'],
-      named(joints, 'feet'),
+      joint('strap', 'feet', 'Hoop feet to the rails', [...hoops, ...frame.rails], feet, {
+        with: { holds: 'nothing' },
+      }),
     ),
     ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
-    ...guardSteps(hoops, named(joints, 'guard')),
-    ...(b.panels.length > 0
-      ? [
-          plywoodStep(
-            b.panels,
-            [
-              'Screw each end to its end board, and strap the end hoop to it at the crown and both shoulders.',
-              ...(a.edge === 'guarded' ? ['Push split hose over the curved edge: bare plywood cuts film.'] : []),
-            ],
-            named(joints, 'plywood', 'end hoops', 'edges guarded', 'vents'),
-          ),
-        ]
-      : []),
-    coverFrameStep({
-      sheets: b.sheets,
-      battens: frame.battens,
-      fastening: fasteningWork(a.fixing, a.wrapMm),
-      ends:
-        b.panels.length > 0
-          ? ['Fold the film over both plywood edges and fasten it on their outer faces.']
-          : ['Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.'],
-      joints: named(joints, 'staples', 'battens', 'channel', 'clips'),
+    ...guardSteps(hoops, p.guard),
+    ...firmEndStages(f, p.panels, { ...a, louvres: a.vents === 'louvres' }, { kind: 'strap', eachEnd: 3 }, [
+      'Screw each end to its end board, and strap the end hoop to it at the crown and both shoulders.',
+      ...(a.edge === 'guarded' ? ['Push split hose over the curved edge: bare plywood cuts film.'] : []),
+    ]),
+    framedCoverStage(f, p.sheets, a, {
+      ends: firm
+        ? ['Fold the film over both plywood edges and fasten it on their outer faces.']
+        : ['Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.'],
+      staples: firm ? (2 * pathLength(f.line)) / 250 : (2 * (f.width + 2 * f.covered.riseMm)) / 150,
     }),
-    b.hung?.step ??
-      setStep(
-        'Set it on the bed',
-        b.set,
-        [
-          'Screw a handle to each end, and lift it with a straight back.',
-          `Screw ${sayCount(hooks, 'hook')} and hook the frame down.`,
-        ],
-        named(joints, 'handles', 'hooks'),
-        {
-          checks: hooks > 0 ? ['Every hook is shut'] : [],
-          cautions: [CAUTIONS.snow],
-          minutes: MINUTES.start + b.set.work.length * 5,
-        },
-      ),
   ];
 }

@@ -1,256 +1,40 @@
-import { underLine } from '../../assembly/enclosure';
-import { evenly, joint } from '../../joints';
-import type { Elastica } from '../../hoop/types';
-import type { CoverMaterial } from '../../../catalog/types';
-import { placeExtent } from '../../answers/place';
-import { coverMaterial, section } from '../../../catalog/catalog';
-import { BARE } from '../../assembly/bare';
-import { soilZ } from '../../assembly/crop';
-import { alongBed, dimension, endHeight, endWidth } from '../../assembly/dimension';
-import { outerFace, underHoop } from '../../parts/hoops';
-import { PULL_MM } from '../../parts/framedSheet';
-import { buildRidge, soilPosts } from '../../parts/ridge';
-import { type Point2, type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
-import { FOLDS } from '../../answers/skin';
-import { endRun, looseRun, pastEnds } from '../../assembly/sheetRun';
-import { aboveWall, drawnRun, endFaces, skirtDimension, skirtFaces, skirtLines } from '../../parts/looseSheet';
-import type { Joint, Said, SheetPart } from '../../assembly/types';
-import { type Opening, liftedOff } from '../../assembly/openings';
+import { pathLength } from '../../../base/geometry';
+import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { thicknessMm } from '../../../catalog/sections';
-import { hoopCurve } from '../../hoop/curve';
-import { solveHoop } from '../../hoop/elastica';
-import { type Result, fail, ok } from '../../../base/result';
-import { MM_PER_INCH } from '../../../base/length';
+import { BARE } from '../../assembly/bare';
+import { alongBed, dimension, endHeight, endWidth } from '../../assembly/dimension';
+import { underLine } from '../../assembly/enclosure';
+import { type Opening, liftedOff } from '../../assembly/openings';
+import type { Said } from '../../assembly/types';
+import { built } from '../../guide/built';
+import { underHoop } from '../../parts/hoops';
+import { aboveWall, skirtDimension } from '../../parts/looseSheet';
+import { buildRidge, soilPosts } from '../../parts/ridge';
 import { type MeshArchAnswers, SQUARE_MM } from './answers';
-import { meshSteps } from './steps';
-
-const WIRE = 'mesh-wire';
-const FROM_WALL_MM = 25;
-const STRAP_SPACING_MM = 1200;
-
-/** Panels of mesh side by side along the bed, each whole squares wide and lapping the next by one square. */
-function panelsAlong(mesh: CoverMaterial, lengthMm: number): { readonly count: number; readonly squares: number } {
-  const widest = Math.max(...mesh.rolls.map((r) => r.widthMm));
-  const most = Math.round(widest / SQUARE_MM);
-  const whole = Math.max(1, Math.floor(lengthMm / SQUARE_MM + 1e-6));
-  const count = whole <= most ? 1 : Math.ceil((whole - 1) / (most - 1));
-  return { count, squares: Math.min(most, Math.floor((whole + count - 1) / count)) };
-}
-
-/** Places on the arch at every wire across, from the left prong's top to the right one's, and the prongs below. */
-function wirePlaces(hoop: Elastica, a: MeshArchAnswers, footY: number, footZ: number): readonly Point2[] {
-  const curve = hoopCurve(hoop, 240);
-  const step = hoop.lengthMm / (curve.length - 1);
-  const at = (s: number): Point2 => {
-    const i = Math.max(0, Math.min(curve.length - 2, Math.floor(s / step)));
-    const p = curve[i] ?? { y: 0, z: 0 };
-    const q = curve[i + 1] ?? p;
-    const f = s / step - i;
-    return { y: footY + p.y + (q.y - p.y) * f, z: footZ + p.z + (q.z - p.z) * f };
-  };
-  // The first wire left stands a prong's show above the soil; the wire below it has been cut away.
-  const shown = SQUARE_MM - a.prongMm;
-  const wires = Array.from({ length: a.squares - 1 }, (_, i) => at(shown + i * SQUARE_MM));
-  const angle = curve[0]?.angle ?? Math.PI / 2;
-  const tip = (side: -1 | 1, y: number): Point2 => ({
-    y: y + side * Math.cos(angle) * a.prongMm,
-    z: footZ - Math.sin(angle) * a.prongMm,
-  });
-  return [tip(-1, footY), ...wires, tip(1, footY + hoop.spanMm)];
-}
+import { type Arch, archOf } from './arch';
+import { meshStages } from './steps';
 
 /** Builds the arch: mesh bent over the bed with its prongs in the soil, two sheets lapping at the crown, straps over all. */
 export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Said> {
-  const { bed, survey } = site;
-  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const material = coverMaterial(site.catalog, 'mesh');
-  const wire = section(site.catalog, WIRE);
-  const wall = bed.wall.thicknessMm;
-  const from = extent.value.startMm < 1 ? wall : extent.value.startMm;
-  const to = extent.value.endMm > survey.frameOn.lengthMm - 1 ? survey.frameOn.lengthMm - wall : extent.value.endMm;
-  const spanMm = a.spanMm ?? bed.inside.widthMm - 2 * FROM_WALL_MM;
-  if (spanMm > bed.inside.widthMm)
-    return fail('span', 'The prongs would stand outside the bed: make the span smaller.');
-  const above = (a.squares - 2) * SQUARE_MM + 2 * (SQUARE_MM - a.prongMm);
-  const solved = solveHoop({ kind: 'pinned' }, { spanMm, lengthMm: above });
-  if (!solved.ok)
-    return fail('squares', 'So few squares do not reach over this span: take more squares, or make the span smaller.');
-  const hoop = solved.value;
-  const footY = (survey.frameOn.widthMm - spanMm) / 2;
-  const footZ = soilZ(bed);
-  const { count, squares } = panelsAlong(material, to - from);
-  const covered = (count * squares - (count - 1)) * SQUARE_MM;
-  if (covered < 300) return fail('coverLength', 'Mesh comes in whole squares: cover at least two.');
-  const x0 = (from + to - covered) / 2;
-  const x1 = x0 + covered;
-  const places = wirePlaces(hoop, a, footY, footZ);
-  const wires = places.slice(1, -1);
-
-  const mesh = Array.from({ length: count }, (_, p): SheetPart => {
-    const start = x0 + p * (squares - 1) * SQUARE_MM;
-    const xs = Array.from({ length: squares + 1 }, (_, i) => start + i * SQUARE_MM);
-    const point = (x: number, q: Point2): Vec3 => [x, q.y, q.z];
-    const cells = wires.slice(1).flatMap((q, j) => {
-      const b = wires[j] ?? q;
-      return xs.slice(1).map((x, i): readonly Vec3[] => {
-        const w = xs[i] ?? x;
-        return [point(w, b), point(x, b), point(x, q), point(w, q)];
-      });
-    });
-    const prongs = [
-      [places[0], wires[0]],
-      [wires[wires.length - 1], places[places.length - 1]],
-    ].flatMap(([b, q]) => (b && q ? xs.map((x): readonly Vec3[] => [point(x, b), point(x, q)]) : []));
-    return {
-      tag: `M${p + 1}`,
-      part: 'Mesh',
-      cover: material,
-      rollKey: null,
-      across: [{ what: `${a.squares} squares over the bed, prongs included`, mm: a.squares * SQUARE_MM }],
-      along: [{ what: `${squares} squares along the bed`, mm: squares * SQUARE_MM }],
-      faces: [...cells, ...prongs],
-    };
-  });
-
-  const r = thicknessMm(wire) / 2;
-  const legs: readonly [Point2, Point2] = [
-    { y: footY - r, z: footZ },
-    { y: footY + spanMm + r, z: footZ },
-  ];
-  const run = looseRun([...outerFace(hoop, wire, footY, footZ), ...legs], legs, FOLDS[a.edges], site);
-  const { line } = run;
-  const half = pathLength(line) / 2;
-  const past = pastEnds([extent.value.startMm, extent.value.endMm], [x0, x1], run, site);
-  const crownZ = footZ + hoop.heightMm + r;
-  const down = past.map((mm) => endRun(crownZ, mm, footZ, bed));
-  const faces = sweptFaces(line, x0, x1);
-  const rise = hoop.heightMm;
-  const gathered = a.ends === 'gathered';
-  const along: SheetPart['along'] = [
-    { what: 'Over the mesh, end to end', mm: covered },
-    { what: 'Down both ends', mm: down.reduce((sum, end) => sum + pathLength(end), 0) },
-    { what: `${gathered ? 'Gathered' : 'Folded'} and weighted, both ends`, mm: 2 * (gathered ? 12 : 6) * MM_PER_INCH },
-  ];
-  const middle = Math.floor(faces.strips.length / 2);
-  const lying = skirtFaces(a.skirtMm, run, x0, x1);
-  const sheets = [
-    {
-      tag: 'S1',
-      part: 'Sheet, near side',
-      faces: [...faces.strips.slice(0, middle), ...endFaces(line, down, x0, x1), ...lying.slice(0, 1)],
-    },
-    { tag: 'S2', part: 'Sheet, far side', faces: [...faces.strips.slice(middle), ...lying.slice(1)] },
-  ].map((s): SheetPart => ({
-    ...s,
-    cover: a.cover,
-    rollKey: a.roll,
-    across: [
-      { what: a.edges === 'ground' ? 'Crown to ground, over arch and wall' : 'Crown to soil', mm: half },
-      { what: 'Past the crown, half of the lap', mm: a.overlapMm / 2 },
-      { what: a.edges === 'ground' ? 'Skirt on the ground' : 'Tucked in on the soil', mm: a.skirtMm },
-      { what: 'To pull by', mm: PULL_MM },
-    ],
-    along,
-    run: halfOf(drawnRun(a.skirtMm, run, x0), s.tag === 'S1'),
-    skirt: {
-      askedMm: a.skirtMm,
-      sides: 1,
-      runMm: half,
-      besideMm: PULL_MM + a.overlapMm / 2,
-      on: a.edges === 'ground' ? 'ground' : 'soil',
-    },
-  }));
-  const straps = a.straps ?? Math.max(2, Math.ceil(covered / STRAP_SPACING_MM) + 1);
-  const bags = a.weights ?? 2 * Math.ceil(covered / 1000) + 4;
-  const narrow = squares < Math.round(Math.max(...material.rolls.map((x) => x.widthMm)) / SQUARE_MM);
-  const cutEnds = narrow ? count * (a.squares + 1) : 0;
-  const ends = mesh.flatMap((_, p) => [
-    x0 + p * (squares - 1) * SQUARE_MM,
-    x0 + (p * (squares - 1) + squares) * SQUARE_MM,
-  ]);
-  const prongXs = mesh.flatMap((_, p) =>
-    Array.from({ length: squares + 1 }, (__, i) => x0 + (p * (squares - 1) + i) * SQUARE_MM),
-  );
-  const feet = [footY, footY + spanMm];
-  const laps = ends.slice(1, -1).filter((_, i) => i % 2 === 0);
-  const strapXs = evenly([x0, 0, 0], [x1, 0, 0], straps).map((p) => p[0]);
-  const joints: readonly Joint[] = [
-    ...(cutEnds > 0
-      ? joint(
-          'cap',
-          'sleeves',
-          'Cut wire ends along the mesh',
-          mesh,
-          ends.flatMap((x) => places.map((q): Vec3 => [x, q.y, q.z])).slice(0, cutEnds),
-          { count: cutEnds, with: { of: 'wire', how: a.caps } },
-        )
-      : []),
-    ...joint(
-      'prong',
-      'prongs',
-      'Prongs of the mesh in the soil',
-      mesh,
-      prongXs.flatMap((x) => feet.map((y): Vec3 => [x, y, footZ])),
-    ),
-    ...joint(
-      'tie',
-      'mesh ties',
-      'Panels of mesh where they lap',
-      mesh,
-      laps.flatMap((x) => wires.map((q): Vec3 => [x, q.y, q.z])),
-      { count: (count - 1) * a.squares, with: { each: 1 } },
-    ),
-    ...joint(
-      'lacing',
-      'straps',
-      'Straps over the sheets',
-      sheets,
-      strapXs.map((x): Vec3 => [x, footY + spanMm / 2, footZ + rise]),
-      { count: Math.ceil((straps * (pathLength(line) + 1200)) / 1000), with: { screws: 0 } },
-    ),
-    ...joint(
-      'bag',
-      'strap weights',
-      'On both ends of every strap',
-      sheets,
-      strapXs.flatMap((x) => skirtLines(a.skirtMm, run).map(({ y, z }): Vec3 => [x, y, z])),
-      { with: { what: 'bags on the straps' } },
-    ),
-    ...joint(
-      'bag',
-      'weights',
-      'On the skirts and ends',
-      sheets,
-      skirtLines(a.skirtMm, run)
-        .flatMap(({ y, z }) => evenly([x0, y, z], [x1, y, z], Math.ceil(bags / 2)))
-        .slice(0, bags),
-      { ask: 'weights', with: { what: 'weights on the skirts' } },
-    ),
-  ];
-  const under = underHoop(hoop, wire, footY, footZ);
+  const found = archOf(a, site);
+  if (!found.ok) return found;
+  const f = found.value;
+  const { x0, x1, wire, hoop, spanMm, footY, footZ, mesh, run } = f;
+  const middle = footY + spanMm / 2;
+  const crownZ = footZ + hoop.heightMm;
   const ridge = buildRidge(
     a.ridge,
-    {
-      site,
-      pipe: wire,
-      hoopXs: prongXs.filter((x, i) => prongXs.indexOf(x) === i),
-      y: footY + spanMm / 2,
-      crownZ: footZ + rise,
-      post: soilPosts(site, [x0, x1]),
-    },
+    { site, pipe: wire, hoopXs: [...new Set(f.prongXs)], y: middle, crownZ, post: soilPosts(site, [x0, x1]) },
     mesh,
   );
+  const over = { lengthMm: f.covered, widthMm: spanMm };
   return ok({
     ...BARE,
-    members: ridge.members,
-    sheets: [...sheets, ...mesh],
-    joints: [...joints, ...ridge.joints],
+    ...built(...meshStages(a, f, ridge)),
     openings: [
-      parting(sheets, line, x0, x1),
+      parting(f),
       ...mesh.map((m) =>
-        liftedOff(count === 1 ? 'Mesh' : m.tag.replace('M', 'Mesh '), [m], [x0, footY, footZ], 'prongs', 2),
+        liftedOff(f.count === 1 ? 'Mesh' : m.tag.replace('M', 'Mesh '), [m], [x0, footY, footZ], 'prongs', 2),
       ),
     ],
     arches: [
@@ -270,34 +54,24 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
         ridge: ridge.ridge.kind === 'posted' ? ridge.ridge : { kind: 'tied' },
       },
     ],
-    under,
+    under: underHoop(hoop, wire, footY, footZ),
     reachMm: [x0, x1],
-    footing: { on: 'soil', stiff: false, lengthMm: covered, widthMm: spanMm },
+    footing: { on: 'soil', stiff: false, ...over },
     fixing: 'weights',
-    enclosure: {
-      ...underLine(a.cover, aboveWall(run, site), { lengthMm: covered, widthMm: spanMm, heightMm: rise }),
-      loose: true,
-    },
+    enclosure: { ...underLine(a.cover, aboveWall(run, site), { ...over, heightMm: hoop.heightMm }), loose: true },
     dimensions: [
       endWidth('span', 'span', x0, [footY, footY + spanMm], true, footZ),
-      ...(lying.length > 0 ? [skirtDimension(a.skirtMm, run, x0)] : []),
+      ...(f.lying.length > 0 ? [skirtDimension(a.skirtMm, run, x0)] : []),
       endHeight('prong', 'prongs in the soil', 'left', [x0, footY], [footZ, footZ - a.prongMm]),
-      endHeight('archHeight', 'crown above the soil', 'right', [x0, footY + spanMm / 2], [footZ, footZ + rise], false),
+      endHeight('archHeight', 'crown above the soil', 'right', [x0, middle], [footZ, crownZ], false),
       dimension('mesh', 'mesh', 'side', 'below', 1, [x0, 0, 0], [x1, 0, 0], false),
-      ...alongBed(a, site, [extent.value.startMm, extent.value.endMm], 'bed covered'),
+      ...alongBed(a, site, [f.extent.startMm, f.extent.endMm], 'bed covered'),
     ],
-    steps: meshSteps(a, { mesh, sheets, joints, ridge, spanMm, squares, straps, riseMm: rise }),
   });
 }
 
-/** The near or the far half of a line over the crown. */
-function halfOf(line: readonly Vec3[], near: boolean): readonly Vec3[] {
-  const top = line.reduce((best, p, i) => (p[2] > (line[best]?.[2] ?? 0) ? i : best), 0);
-  return near ? line.slice(0, top + 1) : line.slice(top);
-}
-
 /** The two sheets part where they lap, along the crown. */
-function parting(sheets: readonly SheetPart[], line: readonly Point2[], x0: number, x1: number): Opening {
+function parting({ sheets, run: { line }, x0, x1 }: Arch): Opening {
   const crown = line.reduce((best, p) => (p.z > best.z ? p : best));
   return {
     name: 'Lap at the crown',

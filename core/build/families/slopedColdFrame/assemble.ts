@@ -1,20 +1,19 @@
-import { joint, roundBox } from '../../joints';
 import { treat } from '../../answers/bars';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
-import { crossBoards } from '../../parts/crossBoards';
+import { built } from '../../guide/built';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { hungLids } from '../../parts/hungLids';
 import { glazingCover } from '../../parts/glazing';
 import { PLAY_MM } from '../../parts/slopedLid';
-import type { Joint, Said } from '../../assembly/types';
+import type { Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import { type SlopedColdFrameAnswers, heightsOf } from './answers';
 import { buildBox } from './box';
-import { slopedSteps } from './steps';
+import { slopedStages } from './steps';
 
 /** Length along the bed and depth across of a box whose lids are windows of a given size. */
 function boxOfSash(a: SlopedColdFrameAnswers, fallMm: number): { readonly along: number; readonly depth: number } {
@@ -57,7 +56,7 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     backMm,
   });
   if (!box.ok) return box;
-  const { front, back, sides, posts, slope } = box.value;
+  const { slope } = box.value;
   const t = boardShape(board).thicknessMm;
   const lids = hungLids(a, depth, {
     x0,
@@ -69,32 +68,14 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     screened: false,
     behindScreen: false,
   });
-  const across = crossBoards('X', x0, x1, site);
   const length = x1 - x0;
-  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil(length / 1200));
   const plane = (y: number): number => z0 + frontMm + slope * (y - y0);
   const under = [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) }));
   const meanHigh = (frontMm + backMm) / 2000;
   const wallM2 = (length * (frontMm + backMm) + 2 * depth * ((frontMm + backMm) / 2)) / 1e6;
-  const joints: readonly Joint[] = [
-    ...box.value.joints,
-    ...across.joints,
-    ...lids.joints,
-    ...joint(
-      'bracket',
-      'anchors',
-      'Box to the bed wall',
-      [...front, ...back],
-      roundBox([x0, x1, y0, y0 + depth, z0], anchors),
-      { ask: 'anchors' },
-    ),
-  ];
   const assembly: Said = {
     ...BARE,
-    members: [...front, ...back, ...sides, ...posts, ...lids.members, ...across.members],
-    panels: lids.panels,
-    sheets: lids.sheets,
-    joints,
+    ...built(slopedStages(a, box.value, lids, [x0, x1, y0, y0 + depth, z0], site)),
     openings: lids.openings,
     beams: lids.beams,
     spans: lids.spans,
@@ -115,7 +96,6 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
       endHeight('backHeight', 'back', 'right', [x0, y0 + depth], [z0, z0 + backMm]),
       ...alongBed(a, site, [x0, x1], 'box'),
     ],
-    steps: slopedSteps(a, { box: box.value, lids, crossBoards: across.members, joints, survey, soil: bed.soil }),
   };
   return ok(a.back === 'near' ? mirrored(assembly, outer.widthMm) : assembly);
 }

@@ -58,6 +58,7 @@ test('a sloped cold frame over 128 x 44 in, 2x12 at the back and sides and 2x8 i
 const sides = (more: object): readonly (readonly (string | number | undefined)[])[] =>
   build('sloped-cold-frame', at(128, 44), more)
     .members.filter((m) => m.tag.startsWith('C') || m.tag.startsWith('D'))
+    .sort((p, q) => (p.tag < q.tag ? -1 : 1))
     .map((m) => [
       m.tag,
       m.section.key,

@@ -1,39 +1,43 @@
-import type { Lids } from '../../parts/slopedLid';
-import type { Joint, Member, SaidStep } from '../../assembly/types';
-import type { Bed } from '../../../site/bed';
-import type { Survey } from '../../../site/survey';
 import { type Phrase, amount } from '../../../base/figure';
+import type { BuildSite } from '../../../site/buildSite';
+import type { Member, Stage } from '../../assembly/types';
+import type { Stages } from '../../guide/built';
+import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { joint, roundBox } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { packerWork, setOnBed, tagsOf, setStep } from '../../parts/frameSteps';
+import { crossBoards, overSoil } from '../../parts/crossBoards';
+import { packerWork, setOnBed, setStep } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
-import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
+import type { Lids } from '../../parts/slopedLid';
 import type { SlopedColdFrameAnswers } from './answers';
 import type { Box } from './box';
 
-interface Built {
-  readonly box: Box;
-  readonly lids: Lids;
-  readonly crossBoards: readonly Member[];
-  readonly joints: readonly Joint[];
-  readonly survey: Survey;
-  readonly soil: Bed['soil'];
-}
-
-/** The frame in building order: cut, taper, box, set, lids, glaze, hang. */
-export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidStep[] {
-  const { box, lids } = b;
+/** The frame in building order: cut, taper, box, set, lids, glaze, hang. @param outside of the box: x, y, and its foot */
+export function slopedStages(
+  a: SlopedColdFrameAnswers,
+  box: Box,
+  lids: Lids,
+  outside: Parameters<typeof roundBox>[0],
+  site: BuildSite,
+): Stages {
   const boards = [...box.front, ...box.back, ...box.sides];
-  const set = setOnBed(boards, b.crossBoards, b.joints, packerWork(b.survey));
+  const [x0, x1] = outside;
+  const set = setOnBed(boards, crossBoards('X', overSoil([x0, x1], site), site), packerWork(site.survey));
+  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200));
+  const held = [...box.front, ...box.back];
+  const brackets = joint('bracket', 'anchors', 'Box to the bed wall', held, roundBox(outside, anchors), {
+    ask: 'anchors',
+  });
   const tapered = box.sides.filter((m) => m.ends[0] === 'taper');
   const tapers = tapered.filter((m) => m.tag.startsWith('C'));
   return [
-    cutStep([...boards, ...box.posts, ...lids.members, ...b.crossBoards].filter((m) => m.sawnFrom === undefined)),
+    'cut',
     ...ripStep(boards),
     step({
       id: 'taper',
       title: 'Saw the tapered sides',
       view: 'end',
-      tags: tagsOf(tapered),
+      pieces: tapered,
       work: [
         ...tapers.map((m): Phrase => [
           `${m.tag} and ${m.tag.replace('C', 'D')}: on the board mark `,
@@ -55,13 +59,13 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
       id: 'box',
       title: 'Screw the box together',
       view: 'end',
-      tags: [...tagsOf(boards), ...tagsOf(box.posts)],
+      pieces: [...boards, ...box.posts],
       work: [
         `Screw front and back boards to the corner posts ${tagList(box.posts)}, lowest course first, bottoms flush.`,
         `Set the sides ${tagList(box.sides)} between them, their slope on top, and screw them to the posts.`,
       ],
       tools: ['square'],
-      joints: [...named(b.joints, 'box'), ...b.box.joints.filter((j) => j.id.startsWith('splices'))],
+      joints: box.joints,
       checks: ['Both diagonals of the box equal', 'A straight board laid from front to back touches all along'],
       minutes: MINUTES.start + boards.length * 4,
     }),
@@ -69,14 +73,14 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
       'Set the box on the bed',
       set,
       [
-        ...(b.soil === 'clay'
+        ...(site.bed.soil === 'clay'
           ? [
               'Clay holds water: fork gravel into the soil and bore two holes low in the bed’s wall, so that the box does not stand in a puddle.',
             ]
           : []),
-        `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(b.joints, 'bracket'), 'bracket')}.`,
+        `Two people: set the box on the wall, its low side to the noon sun, and screw ${sayCount(countKind(brackets, 'bracket'), 'bracket')}.`,
       ],
-      named(b.joints, 'anchors'),
+      brackets,
       { view: 'side' },
     ),
     ...lidFrameStep(lids),
@@ -85,7 +89,7 @@ export function slopedSteps(a: SlopedColdFrameAnswers, b: Built): readonly SaidS
 }
 
 /** Rips boards to their height, where none is as wide. */
-function ripStep(boards: readonly Member[]): readonly SaidStep[] {
+function ripStep(boards: readonly Member[]): readonly Stage[] {
   const ripped = boards.filter((m) => m.taperMm && m.ends[0] !== 'taper');
   if (ripped.length === 0) return [];
   return [
@@ -93,7 +97,7 @@ function ripStep(boards: readonly Member[]): readonly SaidStep[] {
       id: 'rip',
       title: 'Rip boards to their height',
       view: 'end',
-      tags: tagsOf(ripped),
+      pieces: ripped,
       work: [
         [
           'Saw along the board, a straight one clamped on it as a guide: ',

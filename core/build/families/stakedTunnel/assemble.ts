@@ -1,17 +1,16 @@
-import { joint } from '../../joints';
 import { soilZ } from '../../assembly/crop';
 import { nest } from '../../parts/nested';
 import { guardPvc } from '../../parts/guard';
 import { looseTunnel } from '../../parts/looseTunnel';
 import { type TunnelFoot, type TunnelRow, footDimension, tunnelRow } from '../../parts/tunnelRow';
-import type { Joint, Member, Said } from '../../assembly/types';
+import type { Member, Said } from '../../assembly/types';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, fail } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
 import type { Vec3 } from '../../../base/geometry';
 import { section } from '../../../catalog/catalog';
 import { STAKES, type StakedTunnelAnswers } from './answers';
-import { tunnelSteps } from './steps';
+import { tunnelStages } from './steps';
 
 /** Rods stand this far inside the bed's wall, so that they can be driven. */
 const ROD_FROM_WALL_MM = 25;
@@ -25,12 +24,10 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
   if (!found.ok) return found;
   const row = found.value;
   const rods = rodded ? rodMembers(a, row) : [];
-  const feet = feetJoints(a, row, rods);
   const guard = guardPvc(a.paint, a.cover, a.pipe, row.hoops);
   return nest(
     looseTunnel(a, row, site, {
-      members: rods,
-      joints: [...feet, ...guard],
+      guard,
       on: a.feet === 'straps' ? 'wall' : 'soil',
       sleeves: rodded
         ? [{ outer: a.pipe, inner: a.rod, where: 'pipe over rod', offers: STAKES.map((k) => section(site.catalog, k)) }]
@@ -40,7 +37,7 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
         ...(rodded ? [footDimension('rodShown', 'rod shows', row, a.rodShownMm)] : []),
         ...(a.feet === 'soil' || a.feet === 'driven' ? [footDimension('bury', 'in the soil', row, a.buryMm)] : []),
       ],
-      steps: (covering, bars) => tunnelSteps(a, row, [...rods, ...bars], rods, { feet, guard, covering }),
+      stages: (cover) => tunnelStages(a, row, { rods, guard, cover }),
     }),
     a,
     site,
@@ -96,19 +93,4 @@ function rodMembers(a: StakedTunnelAnswers, row: TunnelRow): readonly Member[] {
       };
     }),
   );
-}
-
-/** How the feet are held: over rods, in the soil, or strapped to the wall; ends that would cut or fill are capped. */
-function feetJoints(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[]): readonly Joint[] {
-  const { hoops, feetAt } = row;
-  const caps = joint('cap', 'caps', 'Pipe ends that would cut the cover or fill with soil', hoops, feetAt);
-  switch (a.feet) {
-    case 'rods':
-    case 'driven':
-      return joint('drivenRod', 'feet', 'Hoops over driven rods', [...hoops, ...rods], feetAt);
-    case 'soil':
-      return [...joint('pipeInSoil', 'feet', 'Hoop feet in the soil', hoops, feetAt), ...caps];
-    case 'straps':
-      return [...joint('strap', 'feet', 'Hoop feet to the bed wall', hoops, feetAt), ...caps];
-  }
 }

@@ -1,28 +1,18 @@
 import type { TunnelRow } from '../../parts/tunnelRow';
-import type { Joint, Member, SaidStep } from '../../assembly/types';
+import type { Joint, Member, Stage } from '../../assembly/types';
 import { amount } from '../../../base/figure';
-import { MINUTES, bendStep, countKind, cutStep, guardSteps, sayCount, step, tagList } from '../../guide/step';
-import { holesStep, looseCoverStep, stringLine, tunnelRidge } from '../../parts/tunnelSteps';
+import type { Stages } from '../../guide/built';
+import { MINUTES, bendStep, countKind, guardSteps, sayCount, step, tagList } from '../../guide/step';
+import { joint } from '../../joints';
+import { holesStep, stringLine, tunnelRidge } from '../../parts/tunnelSteps';
 import type { StakedTunnelAnswers } from './answers';
 
-/** Joints by the work that makes them. */
-interface TunnelJoints {
-  readonly feet: readonly Joint[];
-  readonly guard: readonly Joint[];
-  readonly covering: readonly Joint[];
-}
-
-/**
- * The tunnel in building order: cut, set the feet, bend, ridge, paint, cover.
- * @param beside rods, and bars for the skirts, that are cut with the hoops
- */
-export function tunnelSteps(
+/** The tunnel in building order: cut, set the feet, bend, ridge, paint, cover. */
+export function tunnelStages(
   a: StakedTunnelAnswers,
   row: TunnelRow,
-  beside: readonly Member[],
-  rods: readonly Member[],
-  joints: TunnelJoints,
-): readonly SaidStep[] {
+  p: { readonly rods: readonly Member[]; readonly guard: readonly Joint[]; readonly cover: Stage },
+): Stages {
   const spacing = (row.xs[1] ?? 0) - (row.xs[0] ?? 0);
   const bend = {
     rods: 'Slide one end over its rod, bend, and slide the other end over the rod across from it.',
@@ -31,16 +21,19 @@ export function tunnelSteps(
     straps: 'Slip both ends under their straps and tighten them.',
   }[a.feet];
   return [
-    cutStep([...row.hoops, ...beside, ...row.ridge.members, ...row.battens]),
-    feetStep(a, row, rods, joints.feet),
+    'cut',
+    feetStep(a, row, p.rods),
     bendStep(row.hoops, spacing, [[bend]], []),
     ...tunnelRidge(row),
-    ...guardSteps(row.hoops, joints.guard),
-    looseCoverStep(a, row, joints.covering),
+    ...guardSteps(row.hoops, p.guard),
+    p.cover,
   ];
 }
 
-function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[], feet: readonly Joint[]): SaidStep {
+/** How the feet are held: over rods, in the soil, or strapped to the wall; ends that would cut or fill are capped. */
+function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[]): Stage {
+  const { hoops, feetAt } = row;
+  const caps = joint('cap', 'caps', 'Pipe ends that would cut the cover or fill with soil', hoops, feetAt);
   switch (a.feet) {
     case 'rods':
     case 'driven':
@@ -48,7 +41,7 @@ function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[
         id: 'rods',
         title: 'Drive the rods',
         view: 'side',
-        tags: rods.map((r) => r.tag),
+        pieces: rods,
         work: [
           stringLine(row),
           ['Set the strings ', amount(row.spanMm, 'length'), ' apart.'],
@@ -68,22 +61,27 @@ function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[
           a.leanDeg > 0 ? 'Every rod leans alike, in the line of its hoop' : 'Every rod plumb both ways',
           'Both diagonals between the end rods equal',
         ],
-        joints: feet,
+        joints: joint('drivenRod', 'feet', 'Hoops over driven rods', [...hoops, ...rods], feetAt),
         minutes: MINUTES.start,
       });
     case 'soil':
-      return holesStep(row, a.buryMm, feet);
-    case 'straps':
+      return holesStep(row, a.buryMm, [
+        ...joint('pipeInSoil', 'feet', 'Hoop feet in the soil', hoops, feetAt),
+        ...caps,
+      ]);
+    case 'straps': {
+      const straps = joint('strap', 'feet', 'Hoop feet to the bed wall', hoops, feetAt);
       return step({
         id: 'straps',
         title: 'Mark the wall and set the straps',
         view: 'side',
-        tags: row.hoops.map((h) => h.tag),
+        pieces: hoops,
         work: [stringLine(row), 'Screw a strap loosely inside the wall at every mark; pilot 3/32 near board ends.'],
         tools: ['tape'],
-        joints: feet,
-        checks: [`${sayCount(countKind(feet, 'strap'), 'strap')}, loosely screwed`],
+        joints: [...straps, ...caps],
+        checks: [`${sayCount(countKind(straps, 'strap'), 'strap')}, loosely screwed`],
         minutes: MINUTES.start,
       });
+    }
   }
 }

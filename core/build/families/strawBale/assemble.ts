@@ -6,14 +6,15 @@ import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { mirrored } from '../../assembly/mirror';
 import { piece } from '../../assembly/pieces';
+import { built } from '../../guide/built';
 import { glazingCover } from '../../parts/glazing';
 import { slopedLids } from '../../parts/slopedLid';
-import type { Block, Joint, Said } from '../../assembly/types';
+import type { Block, Said } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
 import { BALE, type StrawBaleAnswers } from './answers';
-import { strawBaleSteps } from './steps';
+import { strawBaleStages } from './steps';
 
 /** How far the lids reach over the bales in front and behind. */
 const REST_MM = 100;
@@ -102,41 +103,39 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     safetyFilm: a.safety === 'film',
     screened: false,
   });
-  const rim = evenly([x0, -REST_MM, frontZ + t], [x1, -REST_MM, frontZ + t], Math.ceil(weights / 2));
-  const behind = evenly([x0, width + REST_MM, backZ + t], [x1, width + REST_MM, backZ + t], Math.ceil(weights / 2));
-  const bricks = joint(
-    'brick',
-    'weights',
-    'On the corners of the lids',
-    lids.panels,
-    [...rim, ...behind].slice(0, weights),
-    { ask: 'weights', with: { what: 'bricks on the lids' } },
-  );
-  const rope = joint(
-    'rope',
-    'rope',
-    'Round the bales, so that they stay together',
+  const rim = [
+    { y: -REST_MM, z: frontZ + t },
+    { y: width + REST_MM, z: backZ + t },
+  ].flatMap(({ y, z }) => evenly([x0, y, z], [x1, y, z], Math.ceil(weights / 2)));
+  const stages = strawBaleStages(a, {
     blocks,
-    blocks.map((b): Vec3 => [(b.low[0] + b.high[0]) / 2, (b.low[1] + b.high[1]) / 2, b.high[2]]),
-    { count: Math.ceil((2 * (length + width)) / 1000) + 2 },
-  );
-  const across = joint(
-    'laid',
-    'supports',
-    'Supports across the bales',
-    [...supports, ...blocks],
-    xs.map((x): Vec3 => [x, width / 2, plane(width / 2)]),
-  );
-  const joints: readonly Joint[] = [...rope, ...across, ...lids.joints, ...bricks];
+    supports,
+    lids,
+    bricks: joint('brick', 'weights', 'On the corners of the lids', lids.panels, rim.slice(0, weights), {
+      ask: 'weights',
+      with: { what: 'bricks on the lids' },
+    }),
+    rope: joint(
+      'rope',
+      'rope',
+      'Round the bales, so that they stay together',
+      blocks,
+      blocks.map((b): Vec3 => [(b.low[0] + b.high[0]) / 2, (b.low[1] + b.high[1]) / 2, b.high[2]]),
+      { count: Math.ceil((2 * (length + width)) / 1000) + 2 },
+    ),
+    laid: joint(
+      'laid',
+      'supports',
+      'Supports across the bales',
+      [...supports, ...blocks],
+      xs.map((x): Vec3 => [x, width / 2, plane(width / 2)]),
+    ),
+  });
   const under = [0, width].map((y) => ({ y, z: plane(y) }));
   const mean = (plane(0) + plane(width)) / 2 - (bed.wall.heightMm - bed.soilBelowRimMm);
   const assembly: Said = {
     ...BARE,
-    members: [...supports, ...lids.members],
-    panels: lids.panels,
-    sheets: lids.sheets,
-    blocks,
-    joints,
+    ...built(stages),
     openings: lids.openings.map((o) => ({ ...o, shut: ['weights'] })),
     beams: [
       {
@@ -170,7 +169,6 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
       endHeight('backHeight', 'bales behind', 'right', [x0, width + BALE.highMm], [0, backZ], false),
       ...alongBed(a, site, [x0, x1], 'covered'),
     ],
-    steps: strawBaleSteps(a, { blocks, supports, lids, joints }),
   };
   return ok(a.back === 'near' ? mirrored(assembly, width) : assembly);
 }

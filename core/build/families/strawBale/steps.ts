@@ -1,27 +1,30 @@
 import type { Lids } from '../../parts/slopedLid';
-import type { Block, Joint, Member, SaidStep } from '../../assembly/types';
+import type { Block, Joint, Member } from '../../assembly/types';
+import type { Stages } from '../../guide/built';
 import { CAUTIONS } from '../../joints/cautions';
-import { tagsOf } from '../../parts/frameSteps';
 import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
-import { MINUTES, countKind, cutStep, named, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
 import type { StrawBaleAnswers } from './answers';
 
-interface Built {
+interface BaleParts {
   readonly blocks: readonly Block[];
   readonly supports: readonly Member[];
   readonly lids: Lids;
-  readonly joints: readonly Joint[];
+  /** Bricks on the lids, the rope round the bales, and the supports as they lie on them. */
+  readonly bricks: readonly Joint[];
+  readonly rope: readonly Joint[];
+  readonly laid: readonly Joint[];
 }
 
 /** The frame in building order: bales, supports, lids, weights. */
-export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly SaidStep[] {
+export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
   return [
-    cutStep([...b.supports, ...b.lids.members]),
+    'cut',
     step({
       id: 'bales',
       title: 'Set the bales',
       view: 'plan',
-      tags: tagsOf(b.blocks),
+      pieces: b.blocks,
       work: [
         'Start each row at a corner of the bed and let it run past the next, round and round: no bale needs cutting.',
         'All lie flat but the top course on the high side: those stand on edge, and that makes the slope.',
@@ -29,7 +32,7 @@ export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly SaidStep
         'Stuff every gap with loose straw and tie a rope round the whole.',
       ],
       tools: ['gloves'],
-      joints: named(b.joints, 'rope'),
+      joints: b.rope,
       checks: ['A straight board from front to back lies firm anywhere along the bed'],
       cautions: [
         'A bale weighs about 18 kg, and a wet one twice that: lift with your knees. Dry straw burns: no flame near it.',
@@ -40,12 +43,12 @@ export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly SaidStep
       id: 'supports',
       title: 'Lay the supports',
       view: 'end',
-      tags: tagsOf(b.supports),
+      pieces: b.supports,
       work: [
         `Lay ${tagList(b.supports)} flat from front to back, one under each joint of the lids and one at each end.`,
       ],
       tools: ['tape'],
-      joints: named(b.joints, 'supports'),
+      joints: b.laid,
       checks: ['All in one plane along a string'],
       minutes: MINUTES.start,
     }),
@@ -55,13 +58,13 @@ export function strawBaleSteps(a: StrawBaleAnswers, b: Built): readonly SaidStep
       id: 'weights',
       title: 'Weight the lids',
       view: 'plan',
-      tags: tagsOf(b.lids.panels),
+      pieces: b.lids.panels,
       work: [
-        `${sayCount(countKind(b.joints, 'brick'), 'brick')} on the corners of the lids, over the supports.`,
+        `${sayCount(countKind(b.bricks, 'brick'), 'brick')} on the corners of the lids, over the supports.`,
         'To air, slide a lid down a hand’s width; to reach in, lift it off with both hands.',
         'When spring comes, the bales make mulch or a bed to plant in.',
       ],
-      joints: named(b.joints, 'weights'),
+      joints: b.bricks,
       checks: ['No lid rocks or slides'],
       cautions: [CAUTIONS.snow],
       minutes: 8,

@@ -1,33 +1,33 @@
-import { underLine } from '../../assembly/enclosure';
+import { enclosedArea } from '../../../base/geometry';
+import { type Result, fail, ok } from '../../../base/result';
+import { section } from '../../../catalog/catalog';
+import { thicknessMm } from '../../../catalog/sections';
+import type { Section } from '../../../catalog/types';
+import type { BuildSite } from '../../../site/buildSite';
 import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
-import { guardPvc } from '../../parts/guard';
-import { straightRun } from '../../joints/runs';
+import { underLine } from '../../assembly/enclosure';
 import { endsOf } from '../../assembly/pieces';
-import { stripOver } from '../../parts/frame';
-import { tagsOf } from '../../parts/frameSteps';
-import type { Member, Said } from '../../assembly/types';
-import { type BuildSite, stock } from '../../../site/buildSite';
-import { enclosedArea } from '../../../base/geometry';
-import { section } from '../../../catalog/catalog';
-import type { Section } from '../../../catalog/types';
-import { boardShape, thicknessMm } from '../../../catalog/sections';
-import { type Result, fail, ok } from '../../../base/result';
+import type { Said } from '../../assembly/types';
+import { type Stages, built } from '../../guide/built';
+import { guardSteps } from '../../guide/step';
+import { guardPvc } from '../../parts/guard';
 import { HUNG_KG_PER_M, POSTS, type WalkInAnswers, onTimber } from './answers';
+import { anchorStage, coverStage, rollBarsOf, sideOpenings, sideStages } from './coverSteps';
+import { doorOpenings, doorStages, endStage } from './endSteps';
 import { endBarsOf, endFrame } from './ends';
 import { type House, buildHouse, postTimber } from './frame';
-import { fastenedTo, houseJoints, houseOpenings } from './joints';
+import { frameStages } from './frameSteps';
 import { doorFilm, houseSheets } from './sheets';
-import { walkInSteps } from './steps';
 
 /** Builds the house: posts, hoops over them, purlins, boards, framed ends with doors, sheets and roll-up sides. */
 export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<Said> {
   const settled = onItsBed(answers, site);
   if (!settled.ok) return settled;
   const a = settled.value;
-  const built = buildHouse(a, site);
-  if (!built.ok) return built;
-  const h = built.value;
+  const made = buildHouse(a, site);
+  if (!made.ok) return made;
+  const h = made.value;
   const front = endFrame(a, h, site, true, a.doors !== 'none');
   if (!front.ok) return front;
   const back = endFrame(a, h, site, false, a.doors === 'two');
@@ -36,61 +36,31 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
   const door = [...front.value.door, ...back.value.door];
   const doorSheets = doorFilm(a, door);
   const sheets = houseSheets(a, h);
-  const runs = a.sides === 'roll-up' ? bars(a, h) : [];
-  const rollBars = runs.flatMap((r) => r.members);
-  const battens = a.fixing === 'battens' ? edgeBattens(a, h, site) : [];
-  const endBattens = battensOf(ends, h, site);
-  const anchors = a.anchors ?? Math.max(4, h.xs.length);
+  const rollBars = rollBarsOf(a, h);
   const guard = guardPvc(a.paint, a.cover, a.pipe, h.hoops);
-  const parts = {
-    house: h,
-    ends,
-    door,
-    doors: { none: 0, one: 1, two: 2 }[a.doors],
-    rollBars,
-    rollSplices: runs.flatMap((r) => r.joints),
-    sheets,
-    doorSheets,
-    battens,
-    endBattens,
-    anchors,
-    guard,
-  };
-  const joints = houseJoints(a, parts);
+  const stages: Stages = [
+    ...frameStages(a, h),
+    endStage(a, h, ends),
+    ...guardSteps(h.hoops, guard),
+    coverStage(a, h, ends, sheets, site),
+    ...sideStages(a, h, rollBars, sheets),
+    ...doorStages(a, door, doorSheets),
+    anchorStage(a, h),
+  ];
   const length = h.x1 - h.x0;
   const width = h.y1 - h.y0;
-  const film = a.cover.kind === 'film';
   const first = h.xs[0] ?? h.x0;
   const middle = (h.y0 + h.y1) / 2;
   const { bed, survey } = site;
   const offers = Object.keys(POSTS).map((key) => section(site.catalog, key));
-  const members = [
-    ...h.posts,
-    ...h.hoops,
-    ...h.cores,
-    ...h.ridgePipes,
-    ...h.adapters,
-    ...h.purlins,
-    ...h.beam,
-    ...h.boards,
-    ...h.ties,
-    ...h.braces,
-    ...ends,
-    ...door,
-    ...battens,
-    ...endBattens,
-    ...rollBars,
-  ];
   return ok({
     ...BARE,
-    members,
-    sheets: [...sheets, ...doorSheets],
-    joints,
-    openings: houseOpenings(a, parts),
+    ...built(stages, guard),
+    openings: [...sideOpenings(a, h, rollBars.members, sheets), ...doorOpenings(a, door, doorSheets)],
     arches: [
       {
         ...(a.roof === 'straight' && { what: 'Frames' }),
-        tags: tagsOf(h.leftFeet),
+        tags: h.leftFeet.map((m) => m.tag),
         section: a.pipe,
         ...(h.core && { core: h.core }),
         ...(a.hung !== 'none' && { hungKgPerM: HUNG_KG_PER_M[a.hung] }),
@@ -131,7 +101,7 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
       a.cover,
       h.line,
       { lengthMm: length, widthMm: width, heightMm: h.crownZ },
-      a.layers === 'double' && film ? a.cover : undefined,
+      a.layers === 'double' && a.cover.kind === 'film' ? a.cover : undefined,
     ),
     dimensions: [
       leader(
@@ -156,7 +126,6 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
         (d) => (d.id === 'coverLength' && h.bolts ? { ...d, typed: false } : d),
       ),
     ],
-    steps: walkInSteps(a, { ...parts, members, joints }),
     remarks: [
       'A person walks into this. Ask the building office, and a licensed engineer, before you build; brush snow early, from outside.',
     ],
@@ -202,44 +171,4 @@ function sleevesOf(a: WalkInAnswers, h: House, offers: readonly Section[]): Said
         { outer, inner: a.post, where: 'sleeve over post', offers: [], pinned: true },
       ]
     : [...cored, { outer: a.pipe, inner: a.post, where: 'hoop over post', offers }];
-}
-
-/** Battens over the film, outside each board that it is fastened along. */
-function edgeBattens(a: WalkInAnswers, h: House, site: BuildSite): readonly Member[] {
-  const section = stock(site, '1x2');
-  const middle = (h.y0 + h.y1) / 2;
-  return fastenedTo(a, h).flatMap((board, i) => {
-    const [from, to] = endsOf([board]);
-    if (!from || !to) return [];
-    const out = (thicknessMm(board.section) + thicknessMm(section)) / 2;
-    const y = from[1] + (from[1] < middle ? -out : out);
-    return straightRun(`N${i + 1}`, 'Batten', section, [from[0], to[0]], [y, from[2]], [0, 0, 1], { xs: h.xs }).members;
-  });
-}
-
-/** Battens over the film of the ends, outside every stud and jamb, from a finger over its foot to a finger under its top. */
-function battensOf(ends: readonly Member[], h: House, site: BuildSite): readonly Member[] {
-  const section = stock(site, '1x2');
-  return ends
-    .filter((m) => m.ends[1] === 'curve')
-    .flatMap((m, i) => {
-      const [from, to] = endsOf([m]);
-      if (!from || !to) return [];
-      const out = (boardShape(m.section).widthMm + thicknessMm(section)) / 2;
-      const x = from[0] + (from[0] < (h.x0 + h.x1) / 2 ? -out : out);
-      const line = [
-        [x, from[1], from[2] + 20],
-        [x, to[1], to[2] - 20],
-      ] as const;
-      return stripOver(`J${i + 1}`, 'End batten', section, line, [0, 1, 0]);
-    });
-}
-
-/** A bar at the foot of each side curtain, jointed on hoops. */
-function bars(a: WalkInAnswers, h: House): readonly ReturnType<typeof straightRun>[] {
-  const out = 2 + thicknessMm(a.rollBar) / 2;
-  const z = thicknessMm(a.rollBar) / 2 + 4;
-  return [Math.min(...h.line.map((p) => p.y)) - out, Math.max(...h.line.map((p) => p.y)) + out].map((y, i) =>
-    straightRun(`L${i + 1}`, 'Roll bar', a.rollBar, [h.x0, h.x1], [y, z], [0, 0, 1], { xs: h.xs }),
-  );
 }

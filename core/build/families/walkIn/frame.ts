@@ -1,14 +1,14 @@
-import type { BentHoop, Elastica } from '../../hoop/types';
 import type { Section } from '../../../catalog/types';
 import { hoopPlaces } from '../../parts/hoops';
 import { tiedBy } from '../../parts/ridge';
-import { type Point2, heightAt, slopeAt } from '../../../base/geometry';
+import { type Point2, type Vec3, heightAt, slopeAt } from '../../../base/geometry';
 import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
 import { piece } from '../../assembly/pieces';
+import { pairsAt } from '../../joints';
 import { hoopMark, straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
-import type { PostRow, Ridge } from '../../assembly/rows';
+import type { Ridge } from '../../assembly/rows';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { type Catalog, fitOf, holdsN, sectionsWhere } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
@@ -28,54 +28,7 @@ const BOLT_IN_MM = 45;
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
 
-export interface House {
-  readonly x0: number;
-  readonly x1: number;
-  readonly y0: number;
-  readonly y1: number;
-  readonly hoop: Elastica | BentHoop;
-  readonly cutMm: number;
-  readonly depthMm: number;
-  readonly xs: readonly number[];
-  readonly spacingMm: number;
-  readonly crownZ: number;
-  readonly hoops: readonly Member[];
-  /** First and last, each by its pieces from foot to foot. */
-  readonly endHoops: readonly (readonly Member[])[];
-  /** Of each hoop the piece that stands on its left foot. */
-  readonly leftFeet: readonly Member[];
-  /** Pipes along the ridge that are part of the hoops, and what goes inside the hoops. */
-  readonly ridgePipes: readonly Member[];
-  readonly cores: readonly Member[];
-  readonly core: Section | undefined;
-  readonly posts: readonly Member[];
-  readonly postSection: Section;
-  /** Bolts of a post through the wall of the bed: how far apart, and the lower one above the ground; none where posts are in it. */
-  readonly bolts: PostRow['bolts'];
-  /** What the ends stand on, above the ground, mm. */
-  readonly endsOnMm: number;
-  /** How far posts stand in from the centre line of the hoops' feet, mm. */
-  readonly postInMm: number;
-  readonly purlins: readonly Member[];
-  readonly boards: readonly Member[];
-  readonly ties: readonly Member[];
-  /** A beam under the crowns and its posts, where there is one. */
-  readonly beam: readonly Member[];
-  readonly ridge: Ridge;
-  /** Short sleeves over the ends of hoop and post, where they do not go over one another. */
-  readonly adapters: readonly Member[];
-  readonly braces: readonly Member[];
-  /** Splices of purlins and boards, with the ties beside the hoops. */
-  readonly joints: readonly Joint[];
-  /** Over the whole, ground to ground; and over the roof alone, hip to hip. */
-  readonly line: readonly Point2[];
-  readonly roof: readonly Point2[];
-  readonly under: readonly Point2[];
-  /** Centre line of the hoops across the house. */
-  readonly centre: readonly Point2[];
-  /** Where purlins run along it, with the radius of their pipe. */
-  readonly purlinsAt: readonly (Point2 & { readonly r: number })[];
-}
+export type House = ReturnType<typeof buildHouse> extends Result<infer H> ? H : never;
 
 /** The timber that posts are of. */
 export const postTimber = (site: BuildSite): Section => stock(site, POST);
@@ -86,7 +39,7 @@ export function postDepth(a: Pick<WalkInAnswers, 'depthMm' | 'sidewallMm'>, { wi
 }
 
 /** Posts, hoops sleeved over them, purlins, base and hip boards, cross ties. */
-export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
+export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const { lengthMm, widthMm } = site.survey.frameOn;
   const [x0, x1] = [(lengthMm - a.lengthMm) / 2, (lengthMm + a.lengthMm) / 2];
   const [y0, y1] = [(widthMm - a.widthMm) / 2, (widthMm + a.widthMm) / 2];
@@ -130,6 +83,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
   const crownZ = a.sidewallMm + hoop.heightMm;
   const { heightMm: wallMm } = site.bed.wall;
   const bolted = a.posts === 'bolted';
+  // Through the wall of the bed: how far apart, and the lower one above the ground; none where posts are in the ground.
   const bolts = bolted
     ? { apartMm: wallMm - 2 * BOLT_IN_MM, lowMm: BOLT_IN_MM, eachN: holdsN(site.catalog, 'wall-bolt') }
     : undefined;
@@ -198,60 +152,47 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite): Result<House> {
     return fail('tieHeight', 'Cross ties go from hoop to hoop: between the sidewall and the crown.');
   if (a.crossTies > 0 && tieZ < TIE_ABOVE_MM)
     return fail('crossTies', 'Cross ties would hang at head height: raise the sidewall, or leave them out.');
-  const inside = Array.from({ length: a.crossTies }, (_, i) => {
+  const ties = Array.from({ length: a.crossTies }, (_, i) => {
     const at = xs[Math.round(((n - 1) * (i + 1)) / (a.crossTies + 1))] ?? x0;
     const left = edgeAt(under, tieZ + tie.widthMm / 2, middle);
     const x = at + r + tie.thicknessMm / 2;
     return piece(`T${i + 1}`, 'Cross tie', tieKey, [x, left, tieZ], [x, y0 + y1 - left, tieZ], [0, 0, 1]);
   });
+  const ridged: Ridge = beam ? { kind: 'posted', section: beam.section, spanMm: beam.spanMm } : tiedBy(ridge);
+  const sleeve = ([x, y, z]: Vec3, tag: string, of: Section): Member =>
+    piece(tag, 'Sleeve', of, [x, y, z - a.sleeveMm], [x, y, z + a.sleeveMm], [0, 1, 0]);
   return ok({
-    x0,
-    x1,
-    y0,
-    y1,
-    hoop,
-    cutMm,
-    depthMm,
-    xs,
+    ...{ x0, x1, y0, y1, xs, crownZ, hoop, cutMm, depthMm, posts, postSection, purlins, boards, ties, bolts },
     spacingMm: ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1),
-    crownZ,
     hoops: frames.flat(),
+    /** First and last, each by its pieces from foot to foot. */
     endHoops: [frames[0] ?? [], frames[n - 1] ?? []],
+    /** Of each hoop the piece that stands on its left foot. */
     leftFeet: frames.flatMap(([first]) => first ?? []),
+    /** Pipes along the ridge that are part of the hoops, and what goes inside the hoops. */
     ridgePipes: hooped.value.ridges,
     cores: hooped.value.cores,
     core: hooped.value.core,
-    posts,
-    purlins,
-    boards,
-    ties: inside,
+    hoopJoints: hooped.value.joints,
+    /** A beam under the crowns and its posts, where there is one. */
     beam: beam?.members ?? [],
-    ridge: beam ? { kind: 'posted', section: beam.section, spanMm: beam.spanMm } : tiedBy(ridge),
-    adapters: adapter
-      ? xs.flatMap((x, i) =>
-          [y0, y1].map((y, k) =>
-            piece(
-              `W${2 * i + k + 1}`,
-              'Sleeve',
-              adapter,
-              [x, y, a.sidewallMm - a.sleeveMm],
-              [x, y, a.sidewallMm + a.sleeveMm],
-              [0, 1, 0],
-            ),
-          ),
-        )
-      : [],
-    postSection,
-    bolts,
+    ridge: ridged,
+    /** Short sleeves over the ends of hoop and post, where they do not go over one another. */
+    adapters: adapter ? pairsAt(xs, [y0, y1], a.sidewallMm).map((at, i) => sleeve(at, `W${i + 1}`, adapter)) : [],
+    /** What the ends stand on, above the ground, mm. */
     endsOnMm: bolted ? wallMm : 0,
+    /** How far posts stand in from the centre line of the hoops' feet, mm. */
     postInMm: timber ? postMm - r : r,
     // Boards on timber posts brace them.
     braces: a.braces === 'corners' && !timber ? bracesOf(xs, [y0, y1], a, stock(site, BRACE)) : [],
-    joints: [...splices, ...hooped.value.joints, ...(beam?.joints ?? [])],
+    /** Splices of purlins and boards, and what holds the beam. */
+    runJoints: [...splices, ...(beam?.joints ?? [])],
+    /** Over the whole, ground to ground; and over the roof alone, hip to hip. */
     line: over(outer, 0),
     roof: over(outer, a.sidewallMm - 45),
     under,
     centre,
+    /** Where purlins run along the centre line, with the radius of their pipe. */
     purlinsAt: [
       beam
         ? { y: middle, z: crownZ - r - beam.deepMm / 2, r: beam.deepMm / 2 }

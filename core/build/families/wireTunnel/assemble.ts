@@ -5,10 +5,10 @@ import type { BuildSite } from '../../../site/buildSite';
 import { soilZ } from '../../assembly/crop';
 import type { Said } from '../../assembly/types';
 import { CAUTIONS } from '../../joints/cautions';
-import { MINUTES, cutStep, step } from '../../guide/step';
+import { MINUTES, step } from '../../guide/step';
 import { looseTunnel } from '../../parts/looseTunnel';
 import { footDimension, tunnelRow } from '../../parts/tunnelRow';
-import { holesStep, looseCoverStep, tunnelRidge } from '../../parts/tunnelSteps';
+import { holesStep, tunnelRidge } from '../../parts/tunnelSteps';
 import { type WireTunnelAnswers, widestMm } from './answers';
 
 const FROM_WALL_MM = 25;
@@ -50,7 +50,7 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
     id: 'bend',
     title: 'Bend the wire',
     view: 'end',
-    tags: row.hoops.map((h) => h.tag),
+    pieces: row.hoops,
     work: [
       [
         'Bend each wire round a board or a bucket to the curve drawn, with a straight leg of ',
@@ -68,17 +68,15 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
   const feet = joint('wireInSoil', 'feet', 'Wire legs in the soil', row.hoops, row.feetAt);
   return ok(
     looseTunnel(a, row, site, {
-      members: [],
-      joints: feet,
       on: 'soil',
       sleeves: [],
       dimensions: [footDimension('span', 'span', row, spanMm), footDimension('bury', 'in the soil', row, a.legDepthMm)],
-      steps: (covering, bars) => [
-        cutStep([...row.hoops, ...row.battens, ...bars]),
+      stages: (cover) => [
+        'cut',
         shape,
         holesStep(row, a.legDepthMm, feet),
         ...tunnelRidge(row),
-        { ...looseCoverStep(a, row, covering), cautions: [CAUTIONS.snow] },
+        { ...cover, cautions: [CAUTIONS.snow] },
       ],
     }),
   );
