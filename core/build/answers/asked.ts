@@ -240,6 +240,18 @@ export function dimensioned<V extends number | null>(
   return asked<V>(schema, inRound(first), { dimensions: { [dimension]: (valueMm) => ok(valueMm as V) }, ...more });
 }
 
+/** A height between limits, mm, that is typed in the drawing, and that a mend may raise. */
+export const height = (
+  [low, high]: readonly [number, number],
+  first: First<number>,
+  dimension: string,
+  more: Extras<number, number> = {},
+): Asked<number, number> =>
+  dimensioned<number>(between(low, high), first, dimension, {
+    changes: { higher: ({ byMm }, value) => value + byMm },
+    ...more,
+  });
+
 /** The same answer, for gardens from before it was asked: they have this. */
 export const withDefault = <V, C>(answer: Asked<V, C>, value: V): Asked<V, C> => ({
   ...answer,

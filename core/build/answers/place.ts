@@ -5,7 +5,7 @@ import { amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import { cropOf } from '../../catalog/catalog';
-import { type First, asked, choice, dimensioned, handedAs, withDefault, within } from './asked';
+import { type Asked, type First, asked, choice, dimensioned, handedAs, withDefault, within } from './asked';
 
 /** Part of a bed, or all of it. */
 export const extentSchema = z.discriminatedUnion('kind', [
@@ -102,8 +102,18 @@ const warmth = choice(
 );
 /** Gardens from before it was asked have none. */
 export const extra = withDefault(warmth, 'none');
+/** What every cover of a bed asks for beside its own. @param rowIn the first row from the wall, in */
+export const bedAnswers = (cropKey: First<string>, rowIn: number) => ({
+  crop: crop(cropKey),
+  extra,
+  extent,
+  rowFromEdgeMm: rowFromEdge(rowIn),
+});
+
 /** What every family asks for beside its own: what stands under it, and what keeps it warmer. */
 export interface OfEveryCover {
+  /** Of what is higher on one side: which one. */
+  readonly back?: Asked<'far' | 'near'>;
   readonly crop: ReturnType<typeof crop>;
   readonly rowFromEdgeMm: ReturnType<typeof rowFromEdge>;
   readonly extra: typeof extra;

@@ -17,7 +17,7 @@ export interface Opening {
   /** From where a hand reaches in through it; none where it is for air alone. */
   readonly reachedFrom: 'near' | 'far' | 'both sides' | 'ends' | 'inside' | 'none';
   /** A net keeps insects and animals out while it is open. */
-  readonly screened: boolean;
+  readonly screened?: boolean;
   /** Free area for air when it is open; of what turns or is moved along its line it follows from that. */
   readonly airM2?: number;
   /** What a person lifts to open it or to take it away; nothing where it moves by itself or weighs nothing. */
@@ -95,7 +95,6 @@ export const liftedOff = (name: string, pieces: Pieces, at: Vec3, shut: string, 
   shut: [shut],
   open: [],
   reachedFrom: 'both sides',
-  screened: false,
   lift: { motion: 'carried', extraKg: 0, people },
 });
 
@@ -109,7 +108,6 @@ export const sideOf = (sheets: Pieces, foot: readonly [Vec3, Vec3], mm: number):
   shut: ['clips'],
   open: [],
   reachedFrom: 'both sides',
-  screened: false,
 });
 
 /** A whole cover as a lid: it leans back past upright when it stands open, degrees. */
@@ -136,7 +134,6 @@ export const wholeLid = (
     travel: { deg: WHOLE_OPEN_DEG },
     ...held,
     reachedFrom: hinges === 'far' ? 'near' : 'far',
-    screened: false,
     lift: {
       motion: 'hinged',
       extraKg: 0,

@@ -10,6 +10,7 @@ import { type Result, fail, ok } from '../../base/result';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { BuildSite } from '../../site/buildSite';
 import { cropUnder } from '../assembly/crop';
+import { mirrored } from '../assembly/mirror';
 import type { Assembly, Said } from '../assembly/types';
 import type { Answers, Asked, Change, Chosen, Declared, Question } from '../answers/asked';
 
@@ -157,8 +158,10 @@ export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Fa
       ) as Chosen<OfEveryCover>;
       const built = recipe.assemble(chosen as Chosen<D>, site);
       if (!built.ok) return built;
+      // A family builds one way; what is higher on one side is turned round when asked.
+      const stands = chosen.back === 'near' ? mirrored(built.value, site.survey.frameOn.widthMm) : built.value;
       // Extra warmth and a crop go into any cover, so they are put in once for all.
-      const said = withExtra(built.value, chosen.extra);
+      const said = withExtra(stands, chosen.extra);
       return possible({
         ...assembled(site.catalog.halves === 'middle' ? halved(said) : said, site),
         crop: cropUnder(site, chosen.crop, chosen.rowFromEdgeMm, said.under),

@@ -21,17 +21,30 @@ export const MINUTES = {
 
 /** One sentence: plain, or with amounts in it. */
 export type Saying = string | Phrase;
-const said = (sayings: readonly Saying[]): readonly Phrase[] => sayings.map((s) => (typeof s === 'string' ? [s] : s));
+/** A list in which what is not there stands as false: `posts.length > 0 && 'Plate the ridge on the posts.'` */
+export type List<T> = readonly (T | false)[];
+export const present = <T>(list: List<T>): readonly T[] => list.filter((x): x is T => x !== false);
+const said = (sayings: List<Saying>): readonly Phrase[] =>
+  present(sayings).map((s) => (typeof s === 'string' ? [s] : s));
 
 type StageParts = Pick<Stage, 'id' | 'title' | 'view' | 'pieces' | 'minutes'> &
-  Partial<Pick<Stage, 'tools' | 'cautions' | 'joints'>> & {
-    readonly work: readonly Saying[];
-    readonly checks?: readonly Saying[];
+  Partial<Pick<Stage, 'joints'>> & {
+    readonly work: List<Saying>;
+    readonly checks?: List<Saying>;
+    readonly tools?: List<string>;
+    readonly cautions?: List<string>;
   };
 
 /** A stage of building, with nothing where nothing is said; its tools, cautions and minutes are beside those of its joints. */
-export function step({ work, checks = [], ...parts }: StageParts): Stage {
-  return { tools: [], cautions: [], joints: [], ...parts, work: said(work), checks: said(checks) };
+export function step({ work, checks = [], tools = [], cautions = [], ...parts }: StageParts): Stage {
+  return {
+    joints: [],
+    ...parts,
+    work: said(work),
+    tools: present(tools),
+    checks: said(checks),
+    cautions: present(cautions),
+  };
 }
 
 /** A stage by the names of what it brings together. */
@@ -81,14 +94,11 @@ export function cutStep(members: readonly Member[]): Stage {
     work: [
       'Cut bar by bar as the Saw shows, from the marks, longest first.',
       'Write its tag on every piece as it comes off the saw.',
-      ...(boards.length > 0 ? ['Square one end of each board before you hook the tape on it.'] : []),
+      boards.length > 0 && 'Square one end of each board before you hook the tape on it.',
     ],
     tools: [...tools, 'tape', 'square', 'marker'],
     checks: [`${members.length} pieces, every one with its tag`],
-    cautions: [
-      ...(pipes.length > 0 ? [CAUTIONS.pvcDust, CAUTIONS.longPipe] : []),
-      ...(treated ? [CAUTIONS.treated] : []),
-    ],
+    cautions: [...(pipes.length > 0 ? [CAUTIONS.pvcDust, CAUTIONS.longPipe] : []), treated && CAUTIONS.treated],
     minutes: MINUTES.start + boards.length * MINUTES.boardCut + (members.length - boards.length) * MINUTES.pipeCut,
   });
 }

@@ -249,7 +249,6 @@ export function ventOpenings(panels: readonly Panel[], kind: 'vents' | 'louvres'
       shut: ['vents'],
       open: [],
       reachedFrom: 'none',
-      screened: false,
       ...(i > 0 && { name: `Vent ${i + 1}` }),
     })),
   );

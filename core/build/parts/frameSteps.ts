@@ -5,7 +5,7 @@ import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { type Saying, MINUTES, step, tagList } from '../guide/step';
+import { type Saying, MINUTES, present, step, tagList } from '../guide/step';
 
 /** Marks both long rails side by side, and drills what the feet need. */
 export function markRailsStep(frame: Frame, hoops: readonly Member[], lay: Saying, drill: Saying, tool: string): Stage {
@@ -31,10 +31,7 @@ export function frameStep(frame: Frame, corners: readonly Saying[]): Stage {
     title: 'Screw the frame together',
     view: 'plan',
     pieces: boards,
-    work: [
-      ...corners,
-      ...(frame.ties.length > 0 ? [`Screw ${tagList(frame.ties)} between the rails at their marks.`] : []),
-    ],
+    work: [...corners, frame.ties.length > 0 && `Screw ${tagList(frame.ties)} between the rails at their marks.`],
     tools: ['tape'],
     checks: [
       'Both diagonals of the frame equal',
@@ -129,10 +126,10 @@ export function setOnBed(
   end = 'open end',
 ): SetDown {
   return {
-    work: [
+    work: present([
       ...ground,
-      ...(across.members.length > 0 ? [`Set ${tagList(across.members)} across the soil under the ${end}.`] : []),
-    ],
+      across.members.length > 0 && `Set ${tagList(across.members)} across the soil under the ${end}.`,
+    ]),
     pieces: [...boards, ...across.members],
     joints: across.joints,
   };
@@ -174,7 +171,7 @@ export function plywoodStep(panels: readonly Panel[], how: readonly Saying[], jo
       panels[0]?.sheet.kind === 'plywood'
         ? 'Paint or seal both faces and every edge before it goes on: bare plywood comes apart in two winters.'
         : 'Channels stand upright; tape their open ends.',
-      ...(openings > 0 ? ['Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.'] : []),
+      openings > 0 && 'Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.',
       ...how,
     ],
     tools: ['jigsaw', 'drill, 3/8 bit', 'rasp'],

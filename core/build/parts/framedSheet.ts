@@ -195,7 +195,6 @@ export function flapOpenings(flaps: readonly SheetPart[], c: FramedCover): reado
       shut: ['flap weights'],
       open: ['flap clips'],
       reachedFrom: 'ends',
-      screened: false,
     };
   });
 }

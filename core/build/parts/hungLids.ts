@@ -38,12 +38,12 @@ export function hungLids(
   depthMm: number,
   own: Pick<LidSite, 'x0' | 'x1' | 'back' | 'front' | 'site' | 'safetyFilm' | 'screened' | 'called'> & {
     /** The net under the lids lies in the way of an opener's arm. */
-    readonly behindScreen: boolean;
+    readonly behindScreen?: boolean;
     /** The wall that the opener stands on; the back when not said. */
     readonly openerAt?: 'back' | 'front';
   },
 ): Lids {
-  const { behindScreen, openerAt = 'back', ...place } = own;
+  const { behindScreen = false, openerAt = 'back', ...place } = own;
   const armMm = openerAt === 'front' ? depthMm - FRONT_IN_MM : Math.min(ARM_MM, depthMm * ARM_OF_DEPTH);
   return slopedLids({
     ...place,

@@ -172,9 +172,9 @@ export function hangWhole(
       joints: [...before.joints, ...joints],
       checks: [
         'It swings free and shuts flat',
-        ...(stayed > 0 ? ['It stays open by itself'] : []),
+        stayed > 0 && 'It stays open by itself',
         'The prop does not slip when the front is shaken',
-        ...(latched > 0 ? ['Latched, it cannot be lifted'] : []),
+        latched > 0 && 'Latched, it cannot be lifted',
       ],
       cautions: [CAUTIONS.lid, CAUTIONS.snow],
       minutes: MINUTES.start,

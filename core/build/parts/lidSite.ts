@@ -27,9 +27,9 @@ export interface LidSite {
   readonly openers: number;
   /** Loose lids are only laid on and weighted. */
   readonly hinged: boolean;
-  readonly safetyFilm: boolean;
+  readonly safetyFilm?: boolean;
   /** A net lies under the lids. */
-  readonly screened: boolean;
+  readonly screened?: boolean;
   readonly called?: LidWords;
 }
 

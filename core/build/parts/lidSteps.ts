@@ -57,9 +57,9 @@ export function glazeStep(glazing: Glazing, lids: Lids): Stage {
     pieces,
     work: [
       ...GLAZE[glazing],
-      ...(glazing === 'twin-wall-6' && lids.panels.length > lids.openings.length
-        ? ['Press a joining strip over every joint of two sheets, on its bar.']
-        : []),
+      glazing === 'twin-wall-6' &&
+        lids.panels.length > lids.openings.length &&
+        'Press a joining strip over every joint of two sheets, on its bar.',
     ],
     tools: glass ? ['brush', 'knife', 'gloves'] : ['fine saw', 'knife'],
     joints: named(lids.joints, 'glazing', 'skins', 'safety film'),
@@ -100,8 +100,8 @@ export function hangStep(lids: Lids, place: Saying): Stage {
     joints: named(joints, 'hinges', 'handles', 'latches', 'stays', 'openers', 'seals'),
     checks: [
       `Each ${called.one} swings free and shuts flat`,
-      ...(count('stay') > 0 ? ['The stays hold'] : []),
-      ...(count('latch') > 0 ? ['The latches shut'] : []),
+      count('stay') > 0 && 'The stays hold',
+      count('latch') > 0 && 'The latches shut',
     ],
     cautions: [CAUTIONS.lid, CAUTIONS.snow],
     minutes: MINUTES.start,

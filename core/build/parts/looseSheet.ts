@@ -223,7 +223,6 @@ export function endOpenings(
     shut: ends === 'gathered' ? ['weights'] : ['clips', 'weights'],
     open: [],
     reachedFrom: 'ends',
-    screened: false,
   }));
 }
 
@@ -243,7 +242,6 @@ export function openSide(run: SheetRun, x0: number, x1: number, footZ: number): 
     shut: [],
     open: ['edge clips'],
     reachedFrom: 'near',
-    screened: false,
   };
 }
 
@@ -263,6 +261,5 @@ export function skirtOpening(run: SheetRun, x0: number, x1: number): Opening {
     shut: ['weights'],
     open: ['clips'],
     reachedFrom: run.folds[1] === 'wall' ? 'near' : 'both sides',
-    screened: false,
   };
 }

@@ -166,7 +166,7 @@ export function slopedLids(s: LidSite): Lids {
       shut: s.hinged ? [...(s.latches > 0 ? [`latches ${i + 1}`] : []), ...(s.opener ? [`openers ${i + 1}`] : [])] : [],
       open: s.hinged ? [...(s.stays > 0 ? [`stays ${i + 1}`] : []), ...(s.opener ? [`openers ${i + 1}`] : [])] : [],
       reachedFrom: 'near',
-      screened: s.screened,
+      ...(s.screened && { screened: true }),
       lift: {
         motion: s.hinged ? 'hinged' : 'carried',
         extraKg: 0,

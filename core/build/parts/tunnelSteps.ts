@@ -61,24 +61,15 @@ export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, sheet: She
       layWork(a),
       `Clip it to ${CLIPPED[a.clipped]} with ${clips} clips, a sleeve under each.`,
       ENDS_WORK[a.ends],
-      ...(a.edges === 'one-open'
-        ? ['Turn the near edge in and clip it to every hoop, half way up: that side stays open.']
-        : []),
+      a.edges === 'one-open' && 'Turn the near edge in and clip it to every hoop, half way up: that side stays open.',
       ...fastenWork(a, row),
-      ...(bars.length > 0
-        ? [
-            [
-              a.skirtUnder === 'rods'
-                ? `Roll the edge of the skirt once round ${tagList(bars)} and lay it down. No pins alone.`
-                : `Lay ${tagList(bars)} along the skirts, end to end. No pins alone.`,
-            ],
-          ]
-        : []),
-      ...(bags > 0
-        ? [
-            `Weight the ${skirted && bars.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. No pins alone.`,
-          ]
-        : []),
+      bars.length > 0 && [
+        a.skirtUnder === 'rods'
+          ? `Roll the edge of the skirt once round ${tagList(bars)} and lay it down. No pins alone.`
+          : `Lay ${tagList(bars)} along the skirts, end to end. No pins alone.`,
+      ],
+      bags > 0 &&
+        `Weight the ${skirted && bars.length === 0 ? 'skirts and ends' : 'ends'} with ${bags} ${a.skirtUnder === 'bricks' ? 'bricks' : 'bags'}. No pins alone.`,
     ],
     tools: ['knife'],
     checks: ['No bare end or screw head against the cover', 'The cover is tight, and nothing flaps'],

@@ -1,10 +1,9 @@
-import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { stockFor } from '../../../catalog/market';
-import { type Chosen, countOrAuto, dimensioned } from '../../answers/asked';
+import { type Chosen, countOrAuto, height } from '../../answers/asked';
 import { board, coverAnswers } from '../../answers/bars';
 import { countBySpacing, maxSpacing } from '../../answers/hoops';
-import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { type Extent, bedAnswers, coveredMm } from '../../answers/place';
 import { divided, edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
 
 /** Legs by span and ridge by length: beyond these the stouter board, mm. */
@@ -33,14 +32,9 @@ export const answers = {
   fixing: fixing(['battens', 'channel', 'staples'], 'battens'),
   slopes: divided('Film on the legs', ['battens', 'rope', 'none'], 'battens'),
   ends: ends(['flap', 'folded'], 'flap'),
-  crop: crop('lettuce'),
-  extra,
-  extent,
-  rowFromEdgeMm: rowFromEdge(6),
+  ...bedAnswers('lettuce', 6),
   /** Top of the ridge above the wall. */
-  heightMm: dimensioned(between(200, 2600), ({ survey }) => Math.max(300, survey.frameOn.widthMm * 0.85), 'height', {
-    changes: { higher: ({ byMm }, value) => value + byMm },
-  }),
+  heightMm: height([200, 2600], ({ survey }) => Math.max(300, survey.frameOn.widthMm * 0.85), 'height'),
   maxSpacingMm: maxSpacing(42, [300, 2000]),
   wrapMm: wrap(3 * MM_PER_INCH),
 };

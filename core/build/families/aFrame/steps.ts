@@ -111,9 +111,8 @@ export function aFrameStages(
       pieces: rails.members,
       work: [
         `Lay ${tagList(rails.members)} along the feet on the slope, and screw each to every leg at its mark.`,
-        ...(a.edge === 'guarded'
-          ? ['Round the top of the ridge and the outer edges of the end legs with a rasp, or tape them.']
-          : []),
+        a.edge === 'guarded' &&
+          'Round the top of the ridge and the outer edges of the end legs with a rasp, or tape them.',
       ],
       joints: [
         ...joint(

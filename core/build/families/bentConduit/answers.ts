@@ -4,10 +4,10 @@ import { MM_PER_INCH } from '../../../base/length';
 import { ok } from '../../../base/result';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import { type Chosen, asked, askedWhen, choice, count, dimensioned, length, withDefault } from '../../answers/asked';
+import { type Chosen, asked, askedWhen, choice, count, length, withDefault, height } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, oneOf, sold, tube, wood } from '../../answers/bars';
 import { endOffset, hoopCount, maxSpacing } from '../../answers/hoops';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
 import { mountAnswers } from '../../parts/hungWhole';
 
@@ -97,25 +97,17 @@ export const answers = {
   ends: ends(['folded', 'flap', 'plywood'], 'folded'),
   edge: edge('Plywood edge', { ends: 'plywood' }),
   ...innerAnswers,
-  crop: crop('chard'),
-  extra,
-  extent,
+  ...bedAnswers('chard', 6),
   maxSpacingMm: maxSpacing(40),
   endOffsetMm: endOffset(3),
-  rowFromEdgeMm: rowFromEdge(6),
   bends,
   /** Corner of the shoulder above the rail, and the crown's centre line above it. */
-  shoulderMm: dimensioned(
-    between(0, 2000),
-    ({ survey }) => Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3),
-    'shoulder',
-    { changes: { higher: ({ byMm }, value) => value + byMm } },
-  ),
-  crownMm: dimensioned(
-    between(80, 2600),
+  shoulderMm: height([0, 2000], ({ survey }) => Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3), 'shoulder'),
+  crownMm: height(
+    [80, 2600],
     ({ survey }) => Math.min(SHOULDER_MM, survey.frameOn.widthMm * 0.3) + survey.frameOn.widthMm * 0.24,
     'height',
-    { changes: { higher: ({ byMm }, value) => value + byMm }, resets: { bends: { by: 'height' } } },
+    { resets: { bends: { by: 'height' } } },
   ),
   wrapMm: wrap(3 * MM_PER_INCH),
 };

@@ -1,17 +1,7 @@
-import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
-import {
-  type Chosen,
-  askedWhen,
-  choice,
-  count,
-  countOrAuto,
-  dimensioned,
-  length,
-  withDefault,
-} from '../../answers/asked';
+import { type Chosen, askedWhen, choice, count, countOrAuto, length, withDefault, height } from '../../answers/asked';
 import { board, coverAnswers, sold, wood } from '../../answers/bars';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
 import { airing, back, holdDowns, latches, lidFrame, people, stays } from '../../answers/skin';
 
@@ -104,16 +94,9 @@ export const answers = {
   lifted: { ...lifted, asking: lifted.asking && { ...lifted.asking, label: 'Frame lifted by' } },
   anchors: askedWhen(holdDowns('anchors', 'Hooks to the bed', 40), { mount: 'hooked' }),
   ...coverAnswers('film-uv', { fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' } }),
-  crop: crop('lettuce'),
-  extra,
-  extent,
-  rowFromEdgeMm: rowFromEdge(6),
-  frontMm: dimensioned(between(150, 1200), FRONT_MM, 'front', {
-    changes: { higher: ({ byMm }, value) => value + byMm },
-  }),
-  backMm: dimensioned(between(180, 1500), ({ survey }) => FRONT_MM + survey.frameOn.widthMm * 0.16, 'backHeight', {
-    changes: { higher: ({ byMm }, value) => value + byMm },
-  }),
+  ...bedAnswers('lettuce', 6),
+  frontMm: height([150, 1200], FRONT_MM, 'front'),
+  backMm: height([180, 1500], ({ survey }) => FRONT_MM + survey.frameOn.widthMm * 0.16, 'backHeight'),
 };
 
 export type DoubleWallColdFrameAnswers = Chosen<typeof answers>;

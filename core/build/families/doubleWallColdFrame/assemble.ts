@@ -5,7 +5,6 @@ import { treat } from '../../answers/bars';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
-import { mirrored } from '../../assembly/mirror';
 import type { Said } from '../../assembly/types';
 import { type Stages, built, piecesOf } from '../../guide/built';
 import { crossBoards, overSoil } from '../../parts/crossBoards';
@@ -43,7 +42,6 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     back: { y: depth, z: plane(depth) },
     front: { y: 0, z: plane(0) },
     site,
-    safetyFilm: false,
     screened,
     behindScreen: screened && a.pocket === 'none',
     openerAt: screened && a.airing === 'opener' && a.pocket === 'front' ? 'front' : 'back',
@@ -68,7 +66,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         )
       : undefined;
   const mean = (frontMm + backMm) / 2;
-  const assembly: Said = {
+  return ok({
     ...BARE,
     ...built(['cut', ...before, hung?.stage ?? hookedStage(a, place, walls, set), ...after]),
     // Under a net that is stapled down the lids are for air alone.
@@ -97,6 +95,5 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
       endHeight('backHeight', 'back', 'right', [x0, depth], [z0, z0 + backMm]),
       ...alongBed(a, site, [x0, x1], 'frame'),
     ],
-  };
-  return ok(a.back === 'near' ? mirrored(assembly, depth) : assembly);
+  });
 }

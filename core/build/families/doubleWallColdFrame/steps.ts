@@ -55,11 +55,8 @@ export function wallStages(
       pieces: [...all, ...braces],
       work: [
         'Sides between front and back, flush at the bottom; four screws a corner.',
-        ...(braces.length > 0
-          ? [
-              `Let ${tagList(braces)} into the inner faces of the studs, from the foot of the corner stud to the head of the next.`,
-            ]
-          : []),
+        braces.length > 0 &&
+          `Let ${tagList(braces)} into the inner faces of the studs, from the foot of the corner stud to the head of the next.`,
         'Round every outer edge with a rasp.',
       ],
       tools: ['level'],
@@ -92,7 +89,7 @@ export function wallStages(
           amount(walls.gapMm, 'length'),
           ' thick: it is what keeps warmth.',
         ],
-        ...(a.tape === 'tape' ? ['Lay clear tape over every stapled edge, pressed on dry film in the warm.'] : []),
+        a.tape === 'tape' && 'Lay clear tape over every stapled edge, pressed on dry film in the warm.',
       ],
       tools: ['knife'],
       joints: [

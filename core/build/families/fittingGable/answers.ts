@@ -1,10 +1,9 @@
-import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { isFitted } from '../../../catalog/fittings';
-import { type Chosen, choice, countOrAuto, dimensioned } from '../../answers/asked';
+import { type Chosen, choice, countOrAuto, height } from '../../answers/asked';
 import { coverAnswers, tube } from '../../answers/bars';
 import { countBySpacing, maxSpacing } from '../../answers/hoops';
-import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { type Extent, bedAnswers, coveredMm } from '../../answers/place';
 import { clipped, ends, holdDowns, paint, wrap } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
@@ -45,14 +44,9 @@ export const answers = {
   clipped,
   ends: ends(['folded', 'flap'], 'folded'),
   paint,
-  crop: crop('lettuce'),
-  extra,
-  extent,
-  rowFromEdgeMm: rowFromEdge(5),
+  ...bedAnswers('lettuce', 5),
   /** Centre of the eave joint above the centre of the base pipe. */
-  eaveMm: dimensioned(between(150, 2000), 16 * MM_PER_INCH, 'eave', {
-    changes: { higher: ({ byMm }, value) => value + byMm },
-  }),
+  eaveMm: height([150, 2000], 16 * MM_PER_INCH, 'eave'),
   maxSpacingMm: maxSpacing(32, [300, 1500]),
   wrapMm: wrap(6 * MM_PER_INCH, 300),
 };

@@ -2,7 +2,7 @@ import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, choice, count, withDefault } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, innerOn, sold } from '../../answers/bars';
 import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { ends, firmEnds, latches, paint, people, stays, wrap } from '../../answers/skin';
 
 /** A rail this long stays straight without a tie, mm. */
@@ -84,12 +84,9 @@ export const answers = {
   paint,
   ...innerAnswers,
   innerOn,
-  crop: crop('lettuce'),
-  extra,
-  extent,
+  ...bedAnswers('lettuce', 5),
   maxSpacingMm: maxSpacing(32),
   endOffsetMm: endOffset(2),
-  rowFromEdgeMm: rowFromEdge(5),
   battenWrapMm: wrap(3 * MM_PER_INCH),
 };
 

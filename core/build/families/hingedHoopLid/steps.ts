@@ -170,8 +170,8 @@ export function hangStage(a: HingedHoopLidAnswers, f: HoopFrame, { survey, windy
     joints: [...hung, ...set.joints],
     checks: [
       'The lid swings free and shuts flat',
-      ...(stays > 0 ? ['It stays open by itself'] : []),
-      ...(latches > 0 ? ['Latched, it cannot be lifted'] : []),
+      stays > 0 && 'It stays open by itself',
+      latches > 0 && 'Latched, it cannot be lifted',
     ],
     cautions: [CAUTIONS.lid, CAUTIONS.snow],
     minutes: MINUTES.start + packers.length * 5,

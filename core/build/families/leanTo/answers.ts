@@ -1,9 +1,8 @@
-import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count, countOrAuto, dimensioned, length, withDefault } from '../../answers/asked';
+import { type Chosen, choice, count, countOrAuto, length, withDefault, height } from '../../answers/asked';
 import { board, coverAnswers, sold } from '../../answers/bars';
 import { countBySpacing, maxSpacing } from '../../answers/hoops';
-import { type Extent, coveredMm, crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { type Extent, bedAnswers, coveredMm } from '../../answers/place';
 import { airing, holdDowns, latches, people, stays, wrap } from '../../answers/skin';
 
 /** Shutters in front a hand and a half high, a roof of about 25 degrees. */
@@ -57,20 +56,10 @@ export const answers = {
     fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' },
     when: { glazing: 'film' },
   }),
-  crop: crop('chard'),
-  extra,
-  extent,
-  rowFromEdgeMm: rowFromEdge(6),
-  frontMm: dimensioned(between(250, 1200), FRONT_MM, 'front', {
-    changes: { higher: ({ byMm }, value) => value + byMm },
-  }),
+  ...bedAnswers('chard', 6),
+  frontMm: height([250, 1200], FRONT_MM, 'front'),
   /** Top of the wall plate above the bed's wall. */
-  backMm: dimensioned(
-    between(350, 2400),
-    ({ survey }) => FRONT_MM + 65 + survey.frameOn.widthMm * PITCH,
-    'backHeight',
-    { changes: { higher: ({ byMm }, value) => value + byMm } },
-  ),
+  backMm: height([350, 2400], ({ survey }) => FRONT_MM + 65 + survey.frameOn.widthMm * PITCH, 'backHeight'),
   maxSpacingMm: maxSpacing(24, [300, 1200]),
   wrapMm: wrap(3 * MM_PER_INCH),
 };

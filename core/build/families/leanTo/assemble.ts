@@ -3,7 +3,6 @@ import { stiffSheet } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
 import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
-import { mirrored } from '../../assembly/mirror';
 import type { DriftedOn } from '../../assembly/rows';
 import type { Said } from '../../assembly/types';
 import { built } from '../../guide/built';
@@ -44,9 +43,6 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
       back: { y: 0, z: hangZ },
       front: { y: 0, z: z0 },
       site,
-      safetyFilm: false,
-      screened: false,
-      behindScreen: false,
       called: SHUTTERS,
     },
   );
@@ -55,7 +51,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
   const drifted = (by: DriftedOn['by']): DriftedOn => ({ wallMm: a.wallOverMm, runMm: width, by });
   const bears = { across: 'width', gable: false } as const;
   const floorM2 = ((x1 - x0) * width) / 1e6;
-  const assembly: Said = {
+  return ok({
     ...BARE,
     ...built(leanToStages(a, f, shutters, site)),
     openings: shutters.openings,
@@ -131,6 +127,5 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
     remarks: [
       'Snow that drifts against a bare wall is counted. Under a roof more blows and slides down, which is not: brace it for more, or ask an engineer.',
     ],
-  };
-  return ok(a.back === 'near' ? mirrored(assembly, width) : assembly);
+  });
 }

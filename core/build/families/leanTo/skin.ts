@@ -4,7 +4,7 @@ import { thicknessMm } from '../../../catalog/sections';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { rectangle } from '../../assembly/pieces';
 import type { Joint, Panel, Piece, SheetPart } from '../../assembly/types';
-import { type Saying, tagList } from '../../guide/step';
+import { type List, type Saying, tagList } from '../../guide/step';
 import { amount } from '../../../base/figure';
 import { joint, spread } from '../../joints';
 import { straightRun } from '../../joints/runs';
@@ -20,7 +20,7 @@ const SCREWS_APART_MM = 250;
 export interface Skin {
   readonly pieces: readonly Piece[];
   readonly joints: readonly Joint[];
-  readonly work: readonly Saying[];
+  readonly work: List<Saying>;
 }
 
 type Tagged = readonly { readonly tag: string }[];
@@ -75,7 +75,7 @@ export function glazedSkin(key: 'twin-wall-6', f: LeanToFrame, framing: Tagged, 
     work: [
       'Tape both open ends of every sheet. Channels run down the slope, and upright in the ends.',
       'Lay the roof sheets with their joints on rafters and three fingers over the header; then the ends under them.',
-      ...(roofs.length > 1 ? ['Press a joining strip over every joint of the roof before its screws go in.'] : []),
+      roofs.length > 1 && 'Press a joining strip over every joint of the roof before its screws go in.',
       'Drill 2 mm wider than the screws and screw until the washer just grips.',
     ],
   };

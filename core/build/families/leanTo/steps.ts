@@ -138,7 +138,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       tools: film ? ['knife'] : ['fine saw', 'knife'],
       joints: [...skin.joints, ...flashing],
       checks: ['Water poured on the wall runs over the roof, not behind it'],
-      cautions: [CAUTIONS.knife, CAUTIONS.ladder, ...(film ? [CAUTIONS.windyFilm] : [])],
+      cautions: [CAUTIONS.knife, CAUTIONS.ladder, film && CAUTIONS.windyFilm],
       minutes: MINUTES.start + skin.pieces.filter((p) => !('section' in p)).length * MINUTES.sheet,
     }),
     ...lidFrameStep(shutters),

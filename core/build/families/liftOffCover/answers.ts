@@ -2,7 +2,7 @@ import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, askedWhen, choice, count } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, sold, wood } from '../../answers/bars';
 import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
 import { ends, firmEnds, fixing, holdDowns, paint, people, wrap } from '../../answers/skin';
 
@@ -44,12 +44,9 @@ export const answers = {
   fixing: fixing(['battens', 'channel', 'staples'], 'battens'),
   paint,
   ...innerAnswers,
-  crop: crop('lettuce'),
-  extra,
-  extent,
+  ...bedAnswers('lettuce', 5),
   maxSpacingMm: maxSpacing(30),
   endOffsetMm: endOffset(2),
-  rowFromEdgeMm: rowFromEdge(5),
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 

@@ -4,7 +4,7 @@ import { fail, ok } from '../../../base/result';
 import { type Chosen, choice, count, countOrAuto, dimensioned, length, withDefault } from '../../answers/asked';
 import { coverAnswers } from '../../answers/bars';
 import { footSpan } from '../../answers/hoops';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { ends, holdDowns, looseEdges } from '../../answers/skin';
 
 /** Side of one square of the mesh, mm. */
@@ -55,10 +55,7 @@ export const answers = {
   ...looseEdges(['ground', 'inside'], 10),
   ends: ends(['gathered', 'folded'], 'gathered'),
   weights: holdDowns('weights', 'Weights on skirts and ends', 200, 'skin'),
-  crop: crop('lettuce'),
-  extra,
-  extent,
-  rowFromEdgeMm: rowFromEdge(5),
+  ...bedAnswers('lettuce', 5),
   spanMm: footSpan([300, 3000], 'prongs'),
   prongMm: dimensioned(between(50, LONGEST_PRONG_MM), 5 * MM_PER_INCH, 'prong', {
     dimensions: {

@@ -85,6 +85,5 @@ function parting({ sheets, run: { line }, x0, x1 }: Arch): Opening {
     shut: ['straps', 'strap weights'],
     open: [],
     reachedFrom: 'both sides',
-    screened: false,
   };
 }

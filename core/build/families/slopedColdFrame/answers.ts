@@ -13,7 +13,7 @@ import {
   withDefault,
 } from '../../answers/asked';
 import { board, coverAnswers, sold, wood } from '../../answers/bars';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { airing, back, holdDowns, latches, lidFrame, people, safety, stays } from '../../answers/skin';
 import { PLAY_MM } from '../../parts/slopedLid';
 import { boardShape } from '../../../catalog/sections';
@@ -105,10 +105,7 @@ export const answers = {
     fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' },
     when: { glazing: 'film-both' },
   }),
-  crop: crop('spinach'),
-  extra,
-  extent,
-  rowFromEdgeMm: rowFromEdge(7),
+  ...bedAnswers('spinach', 7),
   /** null: as high as its board. */
   frontMm: dimensioned(z.nullable(between(60, 900)), null, 'front', { changes: { higher: higherBy('front') } }),
   /** null: as high as its board, or two where one is no higher than the front. */

@@ -3,7 +3,6 @@ import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { built } from '../../guide/built';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
-import { mirrored } from '../../assembly/mirror';
 import { hungLids } from '../../parts/hungLids';
 import { glazingCover } from '../../parts/glazing';
 import { PLAY_MM } from '../../parts/slopedLid';
@@ -65,15 +64,13 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     front: { y: y0, z: z0 + frontMm },
     site,
     safetyFilm: a.safety === 'film',
-    screened: false,
-    behindScreen: false,
   });
   const length = x1 - x0;
   const plane = (y: number): number => z0 + frontMm + slope * (y - y0);
   const under = [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) }));
   const meanHigh = (frontMm + backMm) / 2000;
   const wallM2 = (length * (frontMm + backMm) + 2 * depth * ((frontMm + backMm) / 2)) / 1e6;
-  const assembly: Said = {
+  return ok({
     ...BARE,
     ...built(slopedStages(a, box.value, lids, [x0, x1, y0, y0 + depth, z0], site)),
     openings: lids.openings,
@@ -96,6 +93,5 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
       endHeight('backHeight', 'back', 'right', [x0, y0 + depth], [z0, z0 + backMm]),
       ...alongBed(a, site, [x0, x1], 'box'),
     ],
-  };
-  return ok(a.back === 'near' ? mirrored(assembly, outer.widthMm) : assembly);
+  });
 }

@@ -52,7 +52,7 @@ export function slopedStages(
       ],
       tools: ['circular saw', 'clamps', 'straight board', 'tape'],
       checks: ['Both sides alike when laid on one another'],
-      cautions: [CAUTIONS.saw, ...(a.wood === 'treated' ? [CAUTIONS.treated] : [])],
+      cautions: [CAUTIONS.saw, a.wood === 'treated' && CAUTIONS.treated],
       minutes: MINUTES.start + 20,
     }),
     step({

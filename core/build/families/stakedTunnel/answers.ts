@@ -4,7 +4,7 @@ import { stockFor } from '../../../catalog/market';
 import { type Chosen, askedWhen, choice, count, dimensioned, length, withDefault } from '../../answers/asked';
 import { coverAnswers, innerAnswers, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { clipped, ends, holdDowns, looseEdges, paint, skirtUnder } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
@@ -56,12 +56,9 @@ export const answers = {
   weights: askedWhen(holdDowns('weights', 'Weights', 200, 'skin'), { skirtUnder: ['bags', 'bricks'] }),
   paint,
   ...innerAnswers,
-  crop: crop('lettuce'),
-  extra,
-  extent,
+  ...bedAnswers('lettuce', 5),
   maxSpacingMm: maxSpacing(36),
   endOffsetMm: endOffset(3),
-  rowFromEdgeMm: rowFromEdge(5),
   /** Distance between the feet, centre to centre. */
   spanMm: footSpan([200, 6000], 'feet'),
 };

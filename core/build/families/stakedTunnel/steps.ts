@@ -52,9 +52,11 @@ function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[
             ...(a.leanDeg > 0 ? [', leaning in ', amount(a.leanDeg, 'angle'), ' off plumb'] : []),
             '.',
           ],
-          ...(a.feet === 'driven'
-            ? [['Loosen the soil round each rod, ', amount(a.buryMm, 'length'), ' deep: the pipe goes in as far.']]
-            : []),
+          a.feet === 'driven' && [
+            'Loosen the soil round each rod, ',
+            amount(a.buryMm, 'length'),
+            ' deep: the pipe goes in as far.',
+          ],
         ],
         tools: ['string', 'tape', a.rod.materialKey === 'steel' ? 'hammer' : 'mallet', 'eye protection'],
         checks: [

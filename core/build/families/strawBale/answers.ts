@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, choice, count } from '../../answers/asked';
 import { board, sold } from '../../answers/bars';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { back, holdDowns, people, safety } from '../../answers/skin';
 
 /** A common two-string bale, mm: as long as three hand spans, laid flat or stood on edge. */
@@ -35,10 +35,7 @@ export const answers = {
   }),
   weights: holdDowns('weights', 'Bricks on the lids', 200),
   people: people(),
-  crop: crop('spinach'),
-  extra,
-  extent,
-  rowFromEdgeMm: rowFromEdge(6),
+  ...bedAnswers('spinach', 6),
 };
 
 export type StrawBaleAnswers = Chosen<typeof answers>;

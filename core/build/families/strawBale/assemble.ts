@@ -4,7 +4,6 @@ import { coverMaterial } from '../../../catalog/catalog';
 import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
-import { mirrored } from '../../assembly/mirror';
 import { piece } from '../../assembly/pieces';
 import { built } from '../../guide/built';
 import { glazingCover } from '../../parts/glazing';
@@ -101,7 +100,6 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     openers: 0,
     hinged: false,
     safetyFilm: a.safety === 'film',
-    screened: false,
   });
   const rim = [
     { y: -REST_MM, z: frontZ + t },
@@ -133,7 +131,7 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
   });
   const under = [0, width].map((y) => ({ y, z: plane(y) }));
   const mean = (plane(0) + plane(width)) / 2 - (bed.wall.heightMm - bed.soilBelowRimMm);
-  const assembly: Said = {
+  return ok({
     ...BARE,
     ...built(stages),
     openings: lids.openings.map((o) => ({ ...o, shut: ['weights'] })),
@@ -169,6 +167,5 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
       endHeight('backHeight', 'bales behind', 'right', [x0, width + BALE.highMm], [0, backZ], false),
       ...alongBed(a, site, [x0, x1], 'covered'),
     ],
-  };
-  return ok(a.back === 'near' ? mirrored(assembly, width) : assembly);
+  });
 }

@@ -28,7 +28,7 @@ export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
       work: [
         'Start each row at a corner of the bed and let it run past the next, round and round: no bale needs cutting.',
         'All lie flat but the top course on the high side: those stand on edge, and that makes the slope.',
-        ...(a.courses > 1 ? ['Let the joints of one course fall on the middles of the one below.'] : []),
+        a.courses > 1 && 'Let the joints of one course fall on the middles of the one below.',
         'Stuff every gap with loose straw and tie a rope round the whole.',
       ],
       tools: ['gloves'],

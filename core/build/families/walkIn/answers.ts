@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count, dimensioned, length, withDefault, within } from '../../answers/asked';
+import { type Chosen, choice, count, dimensioned, length, withDefault, within, height } from '../../answers/asked';
 import { anyBar, coverAnswers, oneOf, tube } from '../../answers/bars';
 import { hoopCount, hoopShape, maxSpacing } from '../../answers/hoops';
 import { crop, extra, rowFromEdge } from '../../answers/place';
@@ -247,9 +247,7 @@ export const answers = {
     limited(Math.min(12 * FOOT, Math.max(10 * FOOT, survey.frameOn.widthMm + 2 * PATH_MM)), LIMITS.width),
   ),
   /** Post above the ground; the hoop begins there. */
-  sidewallMm: dimensioned(between(100, 7 * FOOT + 10), 24 * MM_PER_INCH, 'sidewall', {
-    changes: { higher: ({ byMm }, value) => value + byMm },
-  }),
+  sidewallMm: height([100, 7 * FOOT + 10], 24 * MM_PER_INCH, 'sidewall'),
   /** null: a third of the post's length where it is windy, a quarter elsewhere. */
   depthMm: dimensioned<number | null>(z.nullable(between(200, 1500)), null, 'postDepth', {
     changes: { deeper: ({ toMm }) => toMm },

@@ -114,9 +114,8 @@ export function coverStage(
       'Throw three ropes over, tie them to its edge, and pull it across with two or three people.',
       FASTENING[a.fixing],
       `Screw ${tagList(endBattens)} over the film on the studs${doorless ? '' : ' and jambs'} of both ends${doorless ? '' : ', then cut the door out'}.`,
-      ...(a.layers === 'double'
-        ? ['Hang the inner sheet first, and keep a finger of air between: stick foam strip along the purlins.']
-        : []),
+      a.layers === 'double' &&
+        'Hang the inner sheet first, and keep a finger of air between: stick foam strip along the purlins.',
     ],
     tools: ['rope', 'knife', ...roomUp(h)],
     joints: [
@@ -186,16 +185,15 @@ export function sideStages(
       view: 'side',
       pieces: [...curtains, ...rollBars],
       work: [
-        ...(curtains.length > 0 ? ['Fasten the curtains at the hip boards, lapping the end hoops.'] : []),
+        curtains.length > 0 && 'Fasten the curtains at the hip boards, lapping the end hoops.',
         ...(rolled
           ? [
               `Join ${tagList(rollBars)}, turn the film a turn and a half round each bar, and clip it every 300 mm.`,
               'Fit the cranks.',
             ]
           : ['Fasten them at the base boards.']),
-        ...(laced
-          ? ['Lace a rope zigzag over each side from hip to base, round a screw at every hoop: wind cannot lift it.']
-          : []),
+        laced &&
+          'Lace a rope zigzag over each side from hip to base, round a screw at every hoop: wind cannot lift it.',
       ],
       tools: ['knife'],
       joints: [
@@ -255,7 +253,6 @@ export function sideOpenings(
     open: ['cranks'],
     // Over one bed, or with no door, one kneels outside.
     reachedFrom: a.doors === 'none' || a.widthMm < NARROW_MM ? 'both sides' : 'inside',
-    screened: false,
     lift: { motion: 'rolled', extraKg: CRANK_KG, people: 1 },
   }));
 }

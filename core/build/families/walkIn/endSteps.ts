@@ -22,17 +22,13 @@ export function endStage(a: WalkInAnswers, h: House, ends: readonly Member[]): S
     pieces: ends,
     work: [
       `Bottom plates on the ${h.bolts ? 'end walls of the bed' : 'ground'} inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.`,
-      ...(shut
-        ? []
-        : [
-            [
-              'Jambs and header round the door: ',
-              amount(a.doorWidthMm, 'length'),
-              ' by ',
-              amount(a.doorHeightMm, 'length'),
-              ' and a finger’s room all round.',
-            ],
-          ]),
+      !shut && [
+        'Jambs and header round the door: ',
+        amount(a.doorWidthMm, 'length'),
+        ' by ',
+        amount(a.doorHeightMm, 'length'),
+        ' and a finger’s room all round.',
+      ],
     ],
     tools: ['level', 'saw'],
     joints: [
@@ -115,7 +111,6 @@ export function doorOpenings(
             shut: ['door latches'],
             open: [],
             reachedFrom: 'inside',
-            screened: false,
           },
         ]
       : [];

@@ -229,19 +229,12 @@ function boardStage(a: WalkInAnswers, h: House): Stage {
     view: 'side',
     pieces: [...beam, ...purlins, ...boards, ...ties, ...braces],
     work: [
-      ...(beam.length > 0
-        ? [
-            `Dig in the posts of the beam, ${tagList(posts)}, plumb and in line, to their marks. Lay ${tagList(board)} on them under the crowns, plate it, and strap every hoop to it.`,
-          ]
-        : []),
-      ...(purlins.length > 0
-        ? [`Purlins ${tagList(purlins)} under the hoops, the ridge first, a clamp at every crossing.`]
-        : []),
+      beam.length > 0 &&
+        `Dig in the posts of the beam, ${tagList(posts)}, plumb and in line, to their marks. Lay ${tagList(board)} on them under the crowns, plate it, and strap every hoop to it.`,
+      purlins.length > 0 && `Purlins ${tagList(purlins)} under the hoops, the ridge first, a clamp at every crossing.`,
       `Boards ${tagList(boards)} outside the posts, base boards on the ground, ${timber ? 'two screws into every post' : 'every strap with two screws'}.`,
-      ...(braces.length > 0
-        ? [`Braces ${tagList(braces)} inside the posts, from the foot of one to the top of the next.`]
-        : []),
-      ...(ties.length > 0 ? [`Cross ties ${tagList(ties)} beside their hoops, above head height.`] : []),
+      braces.length > 0 && `Braces ${tagList(braces)} inside the posts, from the foot of one to the top of the next.`,
+      ties.length > 0 && `Cross ties ${tagList(ties)} beside their hoops, above head height.`,
     ],
     tools: ['level', ...roomUp(h)],
     joints: [

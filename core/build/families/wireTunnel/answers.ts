@@ -5,7 +5,7 @@ import type { Section } from '../../../catalog/types';
 import { type Chosen, askedWhen, dimensioned } from '../../answers/asked';
 import { coverAnswers, oneOf, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
-import { crop, extent, extra, rowFromEdge } from '../../answers/place';
+import { bedAnswers } from '../../answers/place';
 import { clipped, ends, holdDowns, looseEdges, skirtUnder } from '../../answers/skin';
 
 /** Wires that are stiff enough, with the widest span each one carries, mm. */
@@ -36,12 +36,9 @@ export const answers = {
   ends: ends(['gathered', 'folded'], 'gathered'),
   skirtUnder,
   weights: askedWhen(holdDowns('weights', 'Weights', 200, 'skin'), { skirtUnder: ['bags', 'bricks'] }),
-  crop: crop('spinach'),
-  extra,
-  extent,
+  ...bedAnswers('spinach', 6),
   maxSpacingMm: maxSpacing(24),
   endOffsetMm: endOffset(3),
-  rowFromEdgeMm: rowFromEdge(6),
   spanMm: footSpan([200, 2000], 'feet', ({ bed }) =>
     Math.min(bed.inside.widthMm - 2 * MM_PER_INCH, WIRES['wire-9'] ?? 1000),
   ),
