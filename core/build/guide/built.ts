@@ -1,6 +1,6 @@
 /** A cover from the stages that build it. */
 import type { Joint, Piece, Said, Stage } from '../assembly/types';
-import { cutStep, saidStep } from './step';
+import { cutStage, saidStep } from './stage';
 
 /** The stages of a cover in building order; `cut` where all its pieces are sawn. */
 export type Stages = readonly (Stage | 'cut')[];
@@ -31,6 +31,6 @@ export function built(
     panels: pieces.flatMap((p) => ('sheet' in p ? [p] : [])),
     blocks: pieces.flatMap((p) => ('itemKey' in p ? [p] : [])),
     joints: [...new Set([...stages.flatMap((s) => (s === 'cut' ? [] : s.joints)), ...beside])],
-    steps: stages.map((s) => saidStep(s === 'cut' ? cutStep(sawn) : s)),
+    steps: stages.map((s) => saidStep(s === 'cut' ? cutStage(sawn) : s)),
   };
 }

@@ -3,7 +3,7 @@ import type { Phrase } from '../../base/figure';
 import type { Extra } from '../answers/place';
 import type { Said } from '../assembly/types';
 import { CAUTIONS } from '../joints/cautions';
-import { saidStep, step } from '../guide/step';
+import { saidStep, stage } from '../guide/stage';
 
 /** A jug of four litres for each so much of floor, m2. */
 const FLOOR_A_JUG = 0.25;
@@ -56,7 +56,7 @@ export function withExtra(a: Said, extra: Extra): Said {
     ? joint('put', 'extra warmth', thing.where, [], [], { count: thing.count(a), with: { item: thing.item } })
     : [];
   const put = saidStep(
-    step({
+    stage({
       id: 'extra',
       title: 'Put the extra warmth in',
       view: 'end',

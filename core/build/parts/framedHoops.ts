@@ -4,9 +4,9 @@ import type { CoverMaterial } from '../../catalog/types';
 import type { BuildSite } from '../../site/buildSite';
 import { underLine, withFirmEnds } from '../assembly/enclosure';
 import type { Fixing, FootingOn, Joint, Member, Panel, Said, SheetPart, Stage } from '../assembly/types';
-import type { Saying } from '../guide/step';
+import type { Saying } from '../guide/stage';
 import { plywoodJoints, ventJoints } from './ends';
-import { coverFrameStep, fasteningWork, plywoodStep } from './frameSteps';
+import { coverFrameStage, fasteningWork, plywoodStage } from './frameStages';
 import { fastened, flapJoints } from './framedSheet';
 import type { HoopFrame } from './hoopFrame';
 
@@ -45,7 +45,7 @@ export function firmEndStages(
   if (panels.length === 0) return [];
   const fixing = { ...at, edge: a.edge, widthMm: f.width, curveMm: pathLength(f.line) };
   return [
-    plywoodStep(panels, how, [
+    plywoodStage(panels, how, [
       ...plywoodJoints(panels, f.frame.endBoards, endsOfRow(f.hoops), fixing),
       ...ventJoints(panels, a.louvres ? 'louvre' : 'ventFlap'),
     ]),
@@ -60,7 +60,7 @@ export function framedCoverStage(
   own: { readonly ends: Saying; readonly staples: number; readonly joints?: readonly Joint[] },
 ): Stage {
   const { frame, hoops, covered } = f;
-  return coverFrameStep({
+  return coverFrameStage({
     sheets,
     battens: frame.battens,
     fastening: fasteningWork(a.fixing, a.wrapMm),

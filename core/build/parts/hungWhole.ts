@@ -11,8 +11,8 @@ import { type Opening, wholeLid } from '../assembly/openings';
 import { CAUTIONS } from '../joints/cautions';
 import { evenly, joint } from '../joints';
 import { countOfJoint } from '../joints/kind';
-import { MINUTES, sayCount, sayCounts, countKind, step } from '../guide/step';
-import type { SetDown } from './frameSteps';
+import { MINUTES, sayCount, sayCounts, countKind, stage } from '../guide/stage';
+import type { SetDown } from './frameStages';
 import { hingeCount } from '../joints/hinge';
 
 type Tagged = readonly { readonly tag: string }[];
@@ -156,7 +156,7 @@ export function hangWhole(
       shut: made('whole latches'),
       open: [...made('whole stays'), 'whole prop'],
     }),
-    stage: step({
+    stage: stage({
       id: 'hang whole',
       title: `Set the ${name.toLowerCase()} on the bed and hang it`,
       view: 'end',

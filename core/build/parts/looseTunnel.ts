@@ -25,7 +25,7 @@ import { looseHold } from './looseHold';
 import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
 import type { Dimension, FootingOn, Joint, Said, SheetPart, Stage } from '../assembly/types';
 import { type Stages, built } from '../guide/built';
-import { looseCoverStep } from './tunnelSteps';
+import { looseCoverStage } from './tunnelStages';
 import type { SleeveJoint } from '../assembly/rows';
 
 /** What is particular to a family of loose tunnels. */
@@ -81,7 +81,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
   };
   return {
     ...BARE,
-    ...built(parts.stages(looseCoverStep(a, row, sheet, hold)), parts.guard),
+    ...built(parts.stages(looseCoverStage(a, row, sheet, hold)), parts.guard),
     openings: [
       ...(folds[0] === 'hoop'
         ? [openSide(row.run, first, last, baseZ)]

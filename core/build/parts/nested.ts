@@ -5,7 +5,7 @@ import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm } from '../../catalog/sections';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { MINUTES, saidStep, step } from '../guide/step';
+import { MINUTES, saidStep, stage } from '../guide/stage';
 import { solveHoop } from '../hoop/elastica';
 import type { Elastica } from '../hoop/types';
 import { type Result, fail, ok } from '../../base/result';
@@ -145,7 +145,7 @@ export function nest(outer: Said, a: Nested, site: BuildSite, inLid?: InLid): Re
     steps: [
       ...outer.steps,
       saidStep(
-        step({
+        stage({
           id: 'inner',
           title: 'Set the second layer inside',
           view: 'end',

@@ -2,7 +2,7 @@ import type { Step } from '../../build/assembly/types';
 import { SEAM_ROWS, type Seam } from './rolls';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../../build/joints/cautions';
-import { saidStep, step } from '../../build/guide/step';
+import { saidStep, stage } from '../../build/guide/stage';
 
 /** Minutes that a metre of seam takes. */
 const MINUTES_A_METRE = 4;
@@ -10,7 +10,7 @@ const MINUTES_A_METRE = 4;
 /** Making one sheet of strips: on the floor, before it goes over the frame. */
 function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
   const film = cover.kind === 'film';
-  const made = step({
+  const made = stage({
     id: `seam-${tag}`,
     title: `Join the strips of ${tag}`,
     view: 'plan',

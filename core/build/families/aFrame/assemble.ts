@@ -10,7 +10,7 @@ import { built } from '../../guide/built';
 import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import type { AFrameAnswers } from './answers';
 import { frameOf } from './frame';
-import { aFrameStages } from './steps';
+import { aFrameStages } from './stages';
 
 /** Builds the frame: triangles of two legs against a ridge board, side rails on their feet, cover over all. */
 export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> {

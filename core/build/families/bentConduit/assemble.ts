@@ -14,12 +14,12 @@ import { plywoodEnd, ventOpenings } from '../../parts/ends';
 import { withHoles } from '../../parts/frame';
 import { framedHoops } from '../../parts/framedHoops';
 import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
-import { packerWork, setOnBed } from '../../parts/frameSteps';
+import { packerWork, setOnBed } from '../../parts/frameStages';
 import { type HoopFrame, frameDimensions, framePlace, hoopFrame } from '../../parts/hoopFrame';
 import { hangWhole } from '../../parts/hungWhole';
 import { nest } from '../../parts/nested';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
-import { bentStages, bracketedStage, furringStages } from './steps';
+import { bentStages, bracketedStage, furringStages } from './stages';
 
 const PLYWOOD = 'plywood-3/8';
 const FURRING = '1x3';

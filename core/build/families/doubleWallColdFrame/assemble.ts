@@ -8,13 +8,13 @@ import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import type { Said } from '../../assembly/types';
 import { type Stages, built, piecesOf } from '../../guide/built';
 import { crossBoards, overSoil } from '../../parts/crossBoards';
-import { packerWork, setOnBed } from '../../parts/frameSteps';
+import { packerWork, setOnBed } from '../../parts/frameStages';
 import { glazingCover } from '../../parts/glazing';
 import { hungLids } from '../../parts/hungLids';
 import { hangWhole } from '../../parts/hungWhole';
-import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
+import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
 import type { DoubleWallColdFrameAnswers } from './answers';
-import { hookedStage, netStages, wallStages } from './steps';
+import { hookedStage, netStages, wallStages } from './stages';
 import { buildWalls } from './walls';
 
 /** The lids have latches and stays of their own. */
@@ -48,9 +48,9 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
   });
   const before = wallStages(a, place, walls, site);
   const after: Stages = [
-    ...lidFrameStep(lids),
+    ...lidFrameStages(lids),
     ...netStages(a, place, walls, site),
-    ...glazeAndHangSteps(a.glazing, lids),
+    ...glazeAndHangStages(a.glazing, lids),
   ];
   const set = setOnBed(walls.all, crossBoards('X', overSoil([x0, x1], site), site), packerWork(survey));
   const hung =

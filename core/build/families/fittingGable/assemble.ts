@@ -11,7 +11,7 @@ import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { guardPvc } from '../../parts/guard';
 import type { FittingGableAnswers } from './answers';
 import { frameOf } from './frame';
-import { gableStages } from './steps';
+import { gableStages } from './stages';
 
 /** Builds the gable: straight pipe and moulded fittings, posts and rafters in frames, base and ridge along. */
 export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): Result<Said> {

@@ -17,7 +17,7 @@ import { type Result, fail, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
 import type { HingedHoopLidAnswers } from './answers';
 import { sidePurlins } from './sides';
-import { hangStage, lidStages } from './steps';
+import { hangStage, lidStages } from './stages';
 
 /** How deep hoops stand in holes of the rail, and less than which they do not stand, mm. */
 const HOLE_MM = 65;

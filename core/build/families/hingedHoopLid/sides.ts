@@ -3,7 +3,7 @@ import { type Result, fail, ok } from '../../../base/result';
 import { isFitted } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
 import type { Member, Stage } from '../../assembly/types';
-import { MINUTES, step, tagList } from '../../guide/step';
+import { MINUTES, stage, tagList } from '../../guide/stage';
 import { joint } from '../../joints';
 import { hoopMark, straightRun } from '../../joints/runs';
 import { type Knot, between, fittingJoints } from '../../parts/gable';
@@ -51,7 +51,7 @@ function teedPurlins(
     xs.slice(1).map((_, i) => between(a.pipe, `R${2 + side + 2 * i}`, 'Side purlin', knot(i, y), knot(i + 1, y))),
   );
   const knots = ys.flatMap((y) => xs.map((_, i) => knot(i, y)));
-  const sides = step({
+  const sides = stage({
     id: 'sides',
     title: 'Slide the side purlins on',
     view: 'side',
@@ -96,7 +96,7 @@ function tiedPurlins(
   const at = leftAt(under, z, width);
   const places = [at.y, width - at.y].flatMap((y) => xs.map((x): Vec3 => [x, y, z]));
   const tied = (pipes: readonly Member[], joints: Stage['joints']): SidePurlins => {
-    const sides = step({
+    const sides = stage({
       id: 'sides',
       title: pipes.length > 0 ? 'Tie the side purlins' : 'Tie the side ropes',
       view: 'side',

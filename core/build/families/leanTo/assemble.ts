@@ -11,7 +11,7 @@ import { hungLids } from '../../parts/hungLids';
 import type { LeanToAnswers } from './answers';
 import { frameOf } from './frame';
 import { skinSize } from './skin';
-import { leanToStages } from './steps';
+import { leanToStages } from './stages';
 
 /** The shutters lap over the header that they hang on. */
 const LAP_MM = 38;

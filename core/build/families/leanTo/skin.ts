@@ -4,7 +4,7 @@ import { thicknessMm } from '../../../catalog/sections';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { rectangle } from '../../assembly/pieces';
 import type { Joint, Panel, Piece, SheetPart } from '../../assembly/types';
-import { type List, type Saying, tagList } from '../../guide/step';
+import { type List, type Saying, tagList } from '../../guide/stage';
 import { amount } from '../../../base/figure';
 import { joint, spread } from '../../joints';
 import { straightRun } from '../../joints/runs';

@@ -10,18 +10,18 @@ import { liftedOff } from '../../assembly/openings';
 import type { Said, Stage } from '../../assembly/types';
 import { built, piecesOf } from '../../guide/built';
 import { CAUTIONS } from '../../joints/cautions';
-import { MINUTES, countKind, sayCount } from '../../guide/step';
+import { MINUTES, countKind, sayCount } from '../../guide/stage';
 import { evenly, joint } from '../../joints';
 import { firmEnds, ventOpenings } from '../../parts/ends';
 import { framedHoops } from '../../parts/framedHoops';
 import { framedSheet } from '../../parts/framedSheet';
-import { type SetDown, packerWork, setOnBed, setStep } from '../../parts/frameSteps';
+import { type SetDown, packerWork, setOnBed, setStage } from '../../parts/frameStages';
 import { guardPvc } from '../../parts/guard';
 import { type HoopFrame, frameDimensions, framePlace, hoopFrame } from '../../parts/hoopFrame';
 import { hangWhole } from '../../parts/hungWhole';
 import { nest } from '../../parts/nested';
 import type { LiftOffCoverAnswers } from './answers';
-import { liftOffStages } from './steps';
+import { liftOffStages } from './stages';
 
 /** Builds the cover: a light frame on or inside the wall, hoops strapped in it, ends of plywood or folded film. */
 export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): Result<Said> {
@@ -92,7 +92,7 @@ function hookedStage(a: LiftOffCoverAnswers, f: HoopFrame, set: SetDown): Stage 
   const sides = [f.y0, y1].flatMap((y) => evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil(count / 2)));
   const ends = [f.x0, f.x1].map((x): Vec3 => [x, (f.y0 + y1) / 2, f.railTop]);
   const hooks = joint('hook', 'hooks', 'Frame to the bed wall', f.frame.rails, sides.slice(0, count), { ask: 'hooks' });
-  return setStep(
+  return setStage(
     'Set it on the bed',
     set,
     [

@@ -12,7 +12,7 @@ import { aboveWall, skirtDimension } from '../../parts/looseSheet';
 import { buildRidge, soilPosts } from '../../parts/ridge';
 import { type MeshArchAnswers, SQUARE_MM } from './answers';
 import { type Arch, archOf } from './arch';
-import { meshStages } from './steps';
+import { meshStages } from './stages';
 
 /** Builds the arch: mesh bent over the bed with its prongs in the soil, two sheets lapping at the crown, straps over all. */
 export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Said> {

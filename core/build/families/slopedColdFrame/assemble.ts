@@ -12,7 +12,7 @@ import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
 import { type SlopedColdFrameAnswers, heightsOf } from './answers';
 import { buildBox } from './box';
-import { slopedStages } from './steps';
+import { slopedStages } from './stages';
 
 /** Length along the bed and depth across of a box whose lids are windows of a given size. */
 function boxOfSash(a: SlopedColdFrameAnswers, fallMm: number): { readonly along: number; readonly depth: number } {

@@ -10,7 +10,7 @@ import type { BuildSite } from '../../../site/buildSite';
 import type { Vec3 } from '../../../base/geometry';
 import { section } from '../../../catalog/catalog';
 import { STAKES, type StakedTunnelAnswers } from './answers';
-import { tunnelStages } from './steps';
+import { tunnelStages } from './stages';
 
 /** Rods stand this far inside the bed's wall, so that they can be driven. */
 const ROD_FROM_WALL_MM = 25;

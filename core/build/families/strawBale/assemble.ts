@@ -13,7 +13,7 @@ import type { BuildSite } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
 import { BALE, type StrawBaleAnswers } from './answers';
-import { strawBaleStages } from './steps';
+import { strawBaleStages } from './stages';
 
 /** How far the lids reach over the bales in front and behind. */
 const REST_MM = 100;

@@ -10,14 +10,14 @@ import { underLine } from '../../assembly/enclosure';
 import { endsOf } from '../../assembly/pieces';
 import type { Said } from '../../assembly/types';
 import { type Stages, built } from '../../guide/built';
-import { guardSteps } from '../../guide/step';
+import { guardStages } from '../../guide/stage';
 import { guardPvc } from '../../parts/guard';
 import { HUNG_KG_PER_M, POSTS, type WalkInAnswers, onTimber } from './answers';
-import { anchorStage, coverStage, rollBarsOf, sideOpenings, sideStages } from './coverSteps';
-import { doorOpenings, doorStages, endStage } from './endSteps';
+import { anchorStage, coverStage, rollBarsOf, sideOpenings, sideStages } from './coverStages';
+import { doorOpenings, doorStages, endStage } from './endStages';
 import { endBarsOf, endFrame } from './ends';
 import { type House, buildHouse, postTimber } from './frame';
-import { frameStages } from './frameSteps';
+import { frameStages } from './frameStages';
 import { doorFilm, houseSheets } from './sheets';
 
 /** Builds the house: posts, hoops over them, purlins, boards, framed ends with doors, sheets and roll-up sides. */
@@ -41,7 +41,7 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
   const stages: Stages = [
     ...frameStages(a, h),
     endStage(a, h, ends),
-    ...guardSteps(h.hoops, guard),
+    ...guardStages(h.hoops, guard),
     coverStage(a, h, ends, sheets, site),
     ...sideStages(a, h, rollBars, sheets),
     ...doorStages(a, door, doorSheets),

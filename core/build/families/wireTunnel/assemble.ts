@@ -5,10 +5,10 @@ import type { BuildSite } from '../../../site/buildSite';
 import { soilZ } from '../../assembly/crop';
 import type { Said } from '../../assembly/types';
 import { CAUTIONS } from '../../joints/cautions';
-import { MINUTES, step } from '../../guide/step';
+import { MINUTES, stage } from '../../guide/stage';
 import { looseTunnel } from '../../parts/looseTunnel';
 import { footDimension, tunnelRow } from '../../parts/tunnelRow';
-import { holesStep, tunnelRidge } from '../../parts/tunnelSteps';
+import { holesStage, tunnelRidgeStages } from '../../parts/tunnelStages';
 import { type WireTunnelAnswers, widestMm } from './answers';
 
 const FROM_WALL_MM = 25;
@@ -46,7 +46,7 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
   );
   if (!found.ok) return found;
   const row = found.value;
-  const shape = step({
+  const shape = stage({
     id: 'bend',
     title: 'Bend the wire',
     view: 'end',
@@ -74,8 +74,8 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
       stages: (cover) => [
         'cut',
         shape,
-        holesStep(row, a.legDepthMm, feet),
-        ...tunnelRidge(row),
+        holesStage(row, a.legDepthMm, feet),
+        ...tunnelRidgeStages(row),
         { ...cover, cautions: [CAUTIONS.snow] },
       ],
     }),

@@ -5,12 +5,12 @@ import type { BuildSite } from '../../../site/buildSite';
 import { endsOf } from '../../assembly/pieces';
 import type { SheetPart, Stage } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
-import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { joint, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { crossBoards, overSoil } from '../../parts/crossBoards';
 import { batteningOf, stripOver } from '../../parts/frame';
-import { coverFrameStep, fasteningWork, packerWork, setOnBed } from '../../parts/frameSteps';
+import { coverFrameStage, fasteningWork, packerWork, setOnBed } from '../../parts/frameStages';
 import { type FramedCover, fastened } from '../../parts/framedSheet';
 import type { AFrameAnswers } from './answers';
 import type { AFrame } from './frame';
@@ -41,7 +41,7 @@ export function aFrameStages(
   const sharp = [...ridge.members, ...endLegs];
   return [
     'cut',
-    step({
+    stage({
       id: 'pattern',
       title: 'Cut the leg ends to a pattern',
       view: 'end',
@@ -61,7 +61,7 @@ export function aFrameStages(
       cautions: [CAUTIONS.saw],
       minutes: MINUTES.start + legs.length * 5,
     }),
-    step({
+    stage({
       id: 'ridge',
       title: 'Screw the legs to the ridge',
       view: 'side',
@@ -84,7 +84,7 @@ export function aFrameStages(
       checks: ['Tops of the legs flush with the top of the ridge'],
       minutes: MINUTES.start + legs.length * 4,
     }),
-    step({
+    stage({
       id: 'raise',
       title: 'Raise it on the bed and tie the feet',
       view: 'end',
@@ -104,7 +104,7 @@ export function aFrameStages(
       checks: ['The ridge is level', 'End triangles plumb', 'Diagonals of each slope equal'],
       minutes: MINUTES.start + 10,
     }),
-    step({
+    stage({
       id: 'rails',
       title: 'Fix the side rails',
       view: 'side',
@@ -132,7 +132,7 @@ export function aFrameStages(
       checks: a.edge === 'guarded' ? ['No sharp edge where the cover will lie'] : [],
       minutes: MINUTES.start + rails.members.length * 4,
     }),
-    coverFrameStep({
+    coverFrameStage({
       sheets: [...(sheet ? [sheet] : []), ...flaps],
       battens,
       fastening: fasteningWork(a.fixing, a.wrapMm),
@@ -179,7 +179,7 @@ export function aFrameStages(
 
 /** Flaps that hang at both ends: weighted, or rolled up and tied. */
 function flapStage(flaps: readonly SheetPart[], feet: readonly Vec3[], tops: readonly Vec3[]): Stage {
-  return step({
+  return stage({
     id: 'use',
     title: 'Try the flaps',
     view: 'end',
@@ -207,7 +207,7 @@ function slopeStages(a: AFrameAnswers, f: AFrame, sheet: SheetPart | undefined):
     const places = bays.flatMap((x) => onBothSides(x, f.slopeMm / 2, rail.thicknessMm / 2));
     const where = 'Over the ridge in every bay, to a screw in both rails';
     return [
-      step({
+      stage({
         id: 'slopes',
         title: 'Lace the slopes',
         view: 'side',
@@ -238,7 +238,7 @@ function slopeStages(a: AFrameAnswers, f: AFrame, sheet: SheetPart | undefined):
   });
   const where = 'Battens on the legs, one every 300 mm';
   return [
-    step({
+    stage({
       id: 'slopes',
       title: 'Batten the slopes',
       view: 'side',

@@ -6,10 +6,10 @@ import { boardShape } from '../../../catalog/sections';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { endsOf, piece } from '../../assembly/pieces';
 import type { Member, SheetPart, Stage } from '../../assembly/types';
-import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { joint, roundBox, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { type SetDown, setStep } from '../../parts/frameSteps';
+import { type SetDown, setStage } from '../../parts/frameStages';
 import type { DoubleWallColdFrameAnswers } from './answers';
 import { type WallSite, type Walls, wallBraces, wallSheets } from './walls';
 
@@ -33,7 +33,7 @@ export function wallStages(
   const perimeter = perimeterOf(s);
   const stapled = 4 * perimeter + 2 * studs.reduce((sum, m) => sum + m.lengthMm, 0);
   return [
-    step({
+    stage({
       id: 'walls',
       title: 'Screw the four walls together',
       view: 'side',
@@ -48,7 +48,7 @@ export function wallStages(
       checks: ['Diagonals of front and back equal'],
       minutes: MINUTES.start + all.length * 2,
     }),
-    step({
+    stage({
       id: 'corners',
       title: 'Stand the walls up and screw the corners',
       view: 'plan',
@@ -77,7 +77,7 @@ export function wallStages(
       checks: ['Both diagonals of the box equal', 'No edge sharp enough to cut film'],
       minutes: MINUTES.start + 10,
     }),
-    step({
+    stage({
       id: 'skins',
       title: 'Skin both faces',
       view: 'end',
@@ -119,7 +119,7 @@ export function hookedStage(a: DoubleWallColdFrameAnswers, s: WallSite, walls: W
   const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil((s.x1 - s.x0) / 1200));
   const rim = roundBox([s.x0, s.x1, s.y0, s.y1, s.z0], anchors);
   const hooks = joint('hook', 'anchors', 'Frame to the bed wall', walls.all, rim, { ask: 'anchors' });
-  return setStep(
+  return setStage(
     'Set the frame on the bed',
     set,
     [
@@ -163,7 +163,7 @@ export function netStages(a: DoubleWallColdFrameAnswers, s: WallSite, walls: Wal
   const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200));
   const plate = inFront ? 'front' : 'back';
   return [
-    step({
+    stage({
       id: 'net',
       title: pocketed ? 'Fix the net and the pocket' : 'Fix the net',
       view: 'plan',

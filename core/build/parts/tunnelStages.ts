@@ -3,7 +3,7 @@ import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
 import type { Joint, SheetPart, Stage } from '../assembly/types';
 import { type Phrase, amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { type Saying, MINUTES, countKind, named, ridgeStep, step, tagList } from '../guide/step';
+import { type Saying, MINUTES, countKind, named, ridgeStage, stage, tagList } from '../guide/stage';
 
 /** Where the hoops go along a string, from the left end, in tape order. */
 export function stringLine(row: TunnelRow): Phrase {
@@ -15,8 +15,8 @@ export function stringLine(row: TunnelRow): Phrase {
 }
 
 /** Sets the strings and makes a hole for every foot. */
-export function holesStep(row: TunnelRow, depthMm: number, joints: readonly Joint[]): Stage {
-  return step({
+export function holesStage(row: TunnelRow, depthMm: number, joints: readonly Joint[]): Stage {
+  return stage({
     id: 'holes',
     title: 'Make the holes',
     view: 'side',
@@ -35,19 +35,19 @@ export function holesStep(row: TunnelRow, depthMm: number, joints: readonly Join
 }
 
 /** The ridge, where there is one. */
-export function tunnelRidge(row: TunnelRow): readonly Stage[] {
+export function tunnelRidgeStages(row: TunnelRow): readonly Stage[] {
   const { members, joints } = row.ridge;
-  return joints.length === 0 ? [] : [ridgeStep(members, joints, 'staked')];
+  return joints.length === 0 ? [] : [ridgeStage(members, joints, 'staked')];
 }
 
 /** Pulls the sheet over, clips the ends and weights it. */
-export function looseCoverStep(a: LooseTunnelAnswers, row: TunnelRow, sheet: SheetPart, hold: LooseHold): Stage {
+export function looseCoverStage(a: LooseTunnelAnswers, row: TunnelRow, sheet: SheetPart, hold: LooseHold): Stage {
   const { joints, bars, flaps } = hold;
   const clips = countKind(joints, 'clip');
   const bags = countKind(named(joints, 'weights'), 'bag') + countKind(named(joints, 'weights'), 'brick');
   const film = row.cover.kind === 'film';
   const skirted = row.run.folds.some((fold) => fold !== 'wall');
-  return step({
+  return stage({
     id: 'cover',
     title: skirted ? 'Cover and weight it' : 'Cover and fasten it',
     view: 'end',

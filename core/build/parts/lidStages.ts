@@ -4,13 +4,13 @@ import type { Lids } from './slopedLid';
 import type { Stage } from '../assembly/types';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { type Saying, MINUTES, countKind, named, sayCount, sayCounts, step, tagList } from '../guide/step';
+import { type Saying, MINUTES, countKind, named, sayCount, sayCounts, stage, tagList } from '../guide/stage';
 
 /** Joins the lid frames; nothing where the lids are windows. */
-export function lidFrameStep(lids: Lids): readonly Stage[] {
+export function lidFrameStages(lids: Lids): readonly Stage[] {
   if (lids.members.length === 0) return [];
   return [
-    step({
+    stage({
       id: 'lids',
       title: `Join the ${lids.openings.length === 1 ? lids.called.one : lids.called.many}`,
       view: 'plan',
@@ -47,10 +47,10 @@ const GLAZE: Readonly<Record<Glazing, readonly Saying[]>> = {
 };
 
 /** Makes windows ready, or glazes the lids. */
-export function glazeStep(glazing: Glazing, lids: Lids): Stage {
+export function glazeStage(glazing: Glazing, lids: Lids): Stage {
   const glass = glazing === 'old-window';
   const pieces = [...lids.panels, ...lids.sheets];
-  return step({
+  return stage({
     id: 'glaze',
     title: glass ? 'Make the windows ready' : `Glaze the ${lids.called.many}`,
     view: 'plan',
@@ -70,11 +70,11 @@ export function glazeStep(glazing: Glazing, lids: Lids): Stage {
 }
 
 /** Hangs the lids, and fits latches, stays and openers; loose ones are laid on. */
-export function hangStep(lids: Lids, place: Saying): Stage {
+export function hangStage(lids: Lids, place: Saying): Stage {
   const { joints, called } = lids;
   const count = (kind: KindKey): number => countKind(joints, kind);
   const hung = count('hinge') > 0;
-  return step({
+  return stage({
     id: 'hang',
     title: hung ? `Hang the ${called.many}` : `Lay the ${called.many} on`,
     view: 'end',
@@ -109,10 +109,10 @@ export function hangStep(lids: Lids, place: Saying): Stage {
 }
 
 /** Glazes the lids of a frame and hangs them, or lays them on. */
-export function glazeAndHangSteps(glazing: Glazing, lids: Lids): readonly Stage[] {
+export function glazeAndHangStages(glazing: Glazing, lids: Lids): readonly Stage[] {
   return [
-    glazeStep(glazing, lids),
-    hangStep(
+    glazeStage(glazing, lids),
+    hangStage(
       lids,
       countKind(lids.joints, 'hinge') > 0
         ? ['Lay the lids on, flush at the back, the same overhang all along the front.']

@@ -2,12 +2,12 @@ import { type Phrase, amount } from '../../../base/figure';
 import type { BuildSite } from '../../../site/buildSite';
 import type { Member, Stage } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
-import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { joint, roundBox } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { crossBoards, overSoil } from '../../parts/crossBoards';
-import { packerWork, setOnBed, setStep } from '../../parts/frameSteps';
-import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
+import { packerWork, setOnBed, setStage } from '../../parts/frameStages';
+import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
 import type { Lids } from '../../parts/slopedLid';
 import type { SlopedColdFrameAnswers } from './answers';
 import type { Box } from './box';
@@ -32,8 +32,8 @@ export function slopedStages(
   const tapers = tapered.filter((m) => m.tag.startsWith('C'));
   return [
     'cut',
-    ...ripStep(boards),
-    step({
+    ...ripStages(boards),
+    stage({
       id: 'taper',
       title: 'Saw the tapered sides',
       view: 'end',
@@ -55,7 +55,7 @@ export function slopedStages(
       cautions: [CAUTIONS.saw, a.wood === 'treated' && CAUTIONS.treated],
       minutes: MINUTES.start + 20,
     }),
-    step({
+    stage({
       id: 'box',
       title: 'Screw the box together',
       view: 'end',
@@ -69,7 +69,7 @@ export function slopedStages(
       checks: ['Both diagonals of the box equal', 'A straight board laid from front to back touches all along'],
       minutes: MINUTES.start + boards.length * 4,
     }),
-    setStep(
+    setStage(
       'Set the box on the bed',
       set,
       [
@@ -83,17 +83,17 @@ export function slopedStages(
       brackets,
       { view: 'side' },
     ),
-    ...lidFrameStep(lids),
-    ...glazeAndHangSteps(a.glazing, lids),
+    ...lidFrameStages(lids),
+    ...glazeAndHangStages(a.glazing, lids),
   ];
 }
 
 /** Rips boards to their height, where none is as wide. */
-function ripStep(boards: readonly Member[]): readonly Stage[] {
+function ripStages(boards: readonly Member[]): readonly Stage[] {
   const ripped = boards.filter((m) => m.taperMm && m.ends[0] !== 'taper');
   if (ripped.length === 0) return [];
   return [
-    step({
+    stage({
       id: 'rip',
       title: 'Rip boards to their height',
       view: 'end',

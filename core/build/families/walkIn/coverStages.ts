@@ -5,7 +5,7 @@ import { type BuildSite, stock } from '../../../site/buildSite';
 import { endsOf } from '../../assembly/pieces';
 import type { Opening } from '../../assembly/openings';
 import type { Joint, Member, SheetPart, Stage } from '../../assembly/types';
-import { type Saying, MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { type Saying, MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { evenly, joint, pairsAt, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { straightRun } from '../../joints/runs';
@@ -13,7 +13,7 @@ import { batteningOf, stripOver } from '../../parts/frame';
 import { clipPlaces } from '../../parts/framedSheet';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
-import { roomUp } from './frameSteps';
+import { roomUp } from './frameStages';
 
 const BATTEN = '1x2';
 const CRANK_KG = 2;
@@ -104,7 +104,7 @@ export function coverStage(
             clipPlaces(endHoops, Math.ceil(endsMm / 2 / 450)),
           ),
         ];
-  return step({
+  return stage({
     id: 'cover',
     title: 'Cover it',
     view: 'end',
@@ -179,7 +179,7 @@ export function sideStages(
   const laced = a.lacing === 'rope';
   const rope = 2 * Math.hypot(a.sidewallMm, h.spacingMm) * h.xs.length;
   return [
-    step({
+    stage({
       id: 'sides',
       title: rolled ? 'Hang the roll-up sides' : 'Hang the side curtains',
       view: 'side',
@@ -266,7 +266,7 @@ export function anchorStage(a: WalkInAnswers, h: House): Stage {
     ...evenly([h.x0, h.y1, 0], [h.x1, h.y1, 0], count - near),
   ];
   const anchors = joint('anchor', 'anchors', 'Corners and every other hoop', h.boards, places, { ask: 'anchors' });
-  return step({
+  return stage({
     id: 'anchor',
     title: 'Anchor it',
     view: 'side',

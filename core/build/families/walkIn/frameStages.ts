@@ -4,7 +4,7 @@ import type { Vec3 } from '../../../base/geometry';
 import { endsOf } from '../../assembly/pieces';
 import type { Joint, Stage } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
-import { type Saying, MINUTES, bendStep, step, tagList } from '../../guide/step';
+import { type Saying, MINUTES, bendStage, stage, tagList } from '../../guide/stage';
 import { joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { type WalkInAnswers, onTimber } from './answers';
@@ -27,7 +27,7 @@ export function frameStages(a: WalkInAnswers, h: House): Stages {
 
 function setOutStage(h: House): Stage {
   const places = h.xs.flatMap((x, i): Phrase => [...(i > 0 ? [', '] : []), amount(x - h.x0, 'length')]);
-  return step({
+  return stage({
     id: 'codes',
     title: 'Ask first, and set it out',
     view: 'plan',
@@ -60,7 +60,7 @@ const feetOf = (h: House, z: number): readonly Vec3[] => pairsAt(h.xs, [h.y0, h.
 function postStage(a: WalkInAnswers, h: House): Stage {
   const timber = onTimber(a);
   const driven = a.posts === 'driven';
-  return step({
+  return stage({
     id: 'posts',
     title: driven ? 'Drive the posts' : 'Dig the posts in',
     view: 'side',
@@ -90,7 +90,7 @@ function postStage(a: WalkInAnswers, h: House): Stage {
 /** Posts against the wall of the bed, through which they are bolted. */
 function boltStage(a: WalkInAnswers, h: House, { lowMm, apartMm }: NonNullable<House['bolts']>): Stage {
   const places = feetOf(h, 0).flatMap(([x, y]) => [lowMm, lowMm + apartMm].map((z): Vec3 => [x, y, z]));
-  return step({
+  return stage({
     id: 'posts',
     title: 'Bolt the posts to the bed',
     view: 'side',
@@ -161,7 +161,7 @@ function sprungStage(a: WalkInAnswers, h: House): Stage {
       : 'Two self-drilling screws through each foot, snug, not tight: pilot the plastic first.',
   ];
   const joints = [...footJoints(a, h), ...h.hoopJoints];
-  return bendStep(h.hoops, h.spacingMm, how, joints, [...h.adapters, ...h.cores]);
+  return bendStage(h.hoops, h.spacingMm, how, joints, [...h.adapters, ...h.cores]);
 }
 
 /** What goes inside a hoop before it is bent in. */
@@ -178,7 +178,7 @@ function coreWork({ cores }: House, { shape }: NonNullable<House['core']>): Phra
 /** Frames of straight pipe and fittings on the posts. */
 function straightStage(a: WalkInAnswers, h: House): Stage {
   const part = (name: string): string => tagList(h.hoops.filter((m) => m.part === name));
-  return step({
+  return stage({
     id: 'frames',
     title: 'Set the roof on the posts',
     view: 'end',
@@ -223,7 +223,7 @@ function boardStage(a: WalkInAnswers, h: House): Stage {
   });
   const posts = beam.filter((m) => m.part === 'Beam post');
   const board = beam.filter((m) => m.part !== 'Beam post');
-  return step({
+  return stage({
     id: 'purlins',
     title: purlins.length > 0 ? 'Fix purlins and boards' : 'Fix the boards',
     view: 'side',

@@ -2,7 +2,7 @@ import { amount } from '../../../base/figure';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import type { Joint } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
-import { MINUTES, countKind, postWork, step } from '../../guide/step';
+import { MINUTES, countKind, postWork, stage } from '../../guide/stage';
 import { evenly, joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { skirtLines } from '../../parts/looseSheet';
@@ -48,7 +48,7 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
   const tiesMade = countKind(ties, 'tie');
   const posts = ridge.members.filter((m) => m.part === 'Ridge post');
   const stages = [
-    step({
+    stage({
       id: 'cut',
       title: 'Cut the mesh by whole squares',
       view: 'side',
@@ -65,7 +65,7 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
       joints: capped ? sleeves : [],
       minutes: MINUTES.start + mesh.length * 20,
     }),
-    step({
+    stage({
       id: 'set',
       title: 'Bend it over the bed',
       view: 'end',
@@ -96,7 +96,7 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
     }),
     ...(ridge.members.length > 0
       ? [
-          step({
+          stage({
             id: 'ridge',
             title: 'Stand the ridge under it',
             view: 'side',
@@ -113,7 +113,7 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
           }),
         ]
       : []),
-    step({
+    stage({
       id: 'cover',
       title: 'Lay both sheets and strap them',
       view: 'end',

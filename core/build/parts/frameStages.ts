@@ -5,11 +5,17 @@ import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { type Saying, MINUTES, present, step, tagList } from '../guide/step';
+import { type Saying, MINUTES, present, stage, tagList } from '../guide/stage';
 
 /** Marks both long rails side by side, and drills what the feet need. */
-export function markRailsStep(frame: Frame, hoops: readonly Member[], lay: Saying, drill: Saying, tool: string): Stage {
-  return step({
+export function markRailsStage(
+  frame: Frame,
+  hoops: readonly Member[],
+  lay: Saying,
+  drill: Saying,
+  tool: string,
+): Stage {
+  return stage({
     id: 'mark',
     title: 'Mark both long rails',
     view: 'plan',
@@ -22,11 +28,11 @@ export function markRailsStep(frame: Frame, hoops: readonly Member[], lay: Sayin
 }
 
 /** Screws the frame together, square and flat. */
-export function frameStep(frame: Frame, corners: readonly Saying[]): Stage {
+export function frameStage(frame: Frame, corners: readonly Saying[]): Stage {
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   // A long rail comes in parts: A1a, A1b.
   const frontMm = frame.rails.filter((m) => m.tag.startsWith('A1')).reduce((sum, m) => sum + m.lengthMm, 0);
-  return step({
+  return stage({
     id: 'frame',
     title: 'Screw the frame together',
     view: 'plan',
@@ -54,9 +60,9 @@ export interface CoverWork {
 }
 
 /** Stretches the cover over the frame and fastens it. */
-export function coverFrameStep(c: CoverWork): Stage {
+export function coverFrameStage(c: CoverWork): Stage {
   const film = c.sheets.some((s) => s.cover.kind === 'film');
-  return step({
+  return stage({
     id: 'cover',
     title: 'Cover it',
     view: 'end',
@@ -136,14 +142,14 @@ export function setOnBed(
 }
 
 /** Sets it on its bed, with what comes before that. @param joints what fixes it there */
-export function setStep(
+export function setStage(
   title: string,
   set: SetDown,
   work: readonly Saying[],
   joints: readonly Joint[],
   more: Partial<Pick<Stage, 'view' | 'cautions' | 'minutes'>> & { readonly checks?: readonly Saying[] } = {},
 ): Stage {
-  return step({
+  return stage({
     id: 'set',
     title,
     view: 'end',
@@ -158,9 +164,9 @@ export function setStep(
 }
 
 /** Saws firm ends to the true curve from their template, and their vents. */
-export function plywoodStep(panels: readonly Panel[], how: readonly Saying[], joints: readonly Joint[]): Stage {
+export function plywoodStage(panels: readonly Panel[], how: readonly Saying[], joints: readonly Joint[]): Stage {
   const openings = panels.reduce((sum, p) => sum + p.openings.length, 0);
-  return step({
+  return stage({
     id: 'ends',
     title: panels[0]?.sheet.kind === 'plywood' ? 'Saw and fix the plywood ends' : 'Saw and fix the clear ends',
     view: 'end',

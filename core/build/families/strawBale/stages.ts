@@ -2,8 +2,8 @@ import type { Lids } from '../../parts/slopedLid';
 import type { Block, Joint, Member } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
 import { CAUTIONS } from '../../joints/cautions';
-import { glazeAndHangSteps, lidFrameStep } from '../../parts/lidSteps';
-import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
+import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import type { StrawBaleAnswers } from './answers';
 
 interface BaleParts {
@@ -20,7 +20,7 @@ interface BaleParts {
 export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
   return [
     'cut',
-    step({
+    stage({
       id: 'bales',
       title: 'Set the bales',
       view: 'plan',
@@ -39,7 +39,7 @@ export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
       ],
       minutes: MINUTES.start + b.blocks.length * 5,
     }),
-    step({
+    stage({
       id: 'supports',
       title: 'Lay the supports',
       view: 'end',
@@ -52,9 +52,9 @@ export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
       checks: ['All in one plane along a string'],
       minutes: MINUTES.start,
     }),
-    ...lidFrameStep(b.lids),
-    ...glazeAndHangSteps(a.glazing, b.lids),
-    step({
+    ...lidFrameStages(b.lids),
+    ...glazeAndHangStages(a.glazing, b.lids),
+    stage({
       id: 'weights',
       title: 'Weight the lids',
       view: 'plan',

@@ -2,12 +2,12 @@ import { amount } from '../../../base/figure';
 import type { BuildSite } from '../../../site/buildSite';
 import { endsOf } from '../../assembly/pieces';
 import type { Stages } from '../../guide/built';
-import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { evenly, joint, roundBox, spread } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { crossBoards, overSoil } from '../../parts/crossBoards';
-import { packerWork, setOnBed } from '../../parts/frameSteps';
-import { glazeStep, hangStep, lidFrameStep } from '../../parts/lidSteps';
+import { packerWork, setOnBed } from '../../parts/frameStages';
+import { glazeStage, hangStage, lidFrameStages } from '../../parts/lidStages';
 import type { Lids } from '../../parts/slopedLid';
 import type { LeanToAnswers } from './answers';
 import type { LeanToFrame } from './frame';
@@ -56,7 +56,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
   );
   return [
     'cut',
-    step({
+    stage({
       id: 'front',
       title: 'Set sills and front on the bed',
       view: 'side',
@@ -87,7 +87,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       checks: ['The header is level, and the front stands plumb'],
       minutes: MINUTES.start + low.length * MINUTES.place,
     }),
-    step({
+    stage({
       id: 'wall',
       title: 'Fix the wall plate',
       view: 'side',
@@ -105,7 +105,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       cautions: [CAUTIONS.ladder],
       minutes: MINUTES.start,
     }),
-    step({
+    stage({
       id: 'rafters',
       title: 'Hang the rafters',
       view: 'end',
@@ -126,7 +126,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       cautions: [CAUTIONS.saw],
       minutes: MINUTES.start + rafters.length * MINUTES.place,
     }),
-    step({
+    stage({
       id: 'cover',
       title: 'Cover roof and ends',
       view: 'end',
@@ -141,8 +141,8 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       cautions: [CAUTIONS.knife, CAUTIONS.ladder, film && CAUTIONS.windyFilm],
       minutes: MINUTES.start + skin.pieces.filter((p) => !('section' in p)).length * MINUTES.sheet,
     }),
-    ...lidFrameStep(shutters),
-    glazeStep(film ? 'film-both' : a.glazing, shutters),
-    hangStep(shutters, ['Hold the shutters against the header, the same lap all along.']),
+    ...lidFrameStages(shutters),
+    glazeStage(film ? 'film-both' : a.glazing, shutters),
+    hangStage(shutters, ['Hold the shutters against the header, the same lap all along.']),
   ];
 }

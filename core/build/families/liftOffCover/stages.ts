@@ -1,10 +1,10 @@
 import { pathLength } from '../../../base/geometry';
 import type { Joint, Panel, SheetPart } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
-import { bendStep, guardSteps, ridgeStep, tagList } from '../../guide/step';
+import { bendStage, guardStages, ridgeStage, tagList } from '../../guide/stage';
 import { joint, pairsAt } from '../../joints';
 import { firmEndStages, framedCoverStage } from '../../parts/framedHoops';
-import { frameStep, markRailsStep } from '../../parts/frameSteps';
+import { frameStage, markRailsStage } from '../../parts/frameStages';
 import type { HoopFrame } from '../../parts/hoopFrame';
 import type { LiftOffCoverAnswers } from './answers';
 
@@ -19,17 +19,17 @@ export function liftOffStages(
   const feet = pairsAt(f.xs, [f.footY, f.footY + f.hoop.spanMm], f.footZ);
   return [
     'cut',
-    markRailsStep(
+    markRailsStage(
       frame,
       hoops,
       [`Lay ${tagList(frame.rails)} side by side, ends flush.`],
       ['Drill 3/32 pilots for the straps in the middle of the inner face.'],
       'drill, 3/32 bit',
     ),
-    frameStep(frame, [
+    frameStage(frame, [
       'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
     ]),
-    bendStep(
+    bendStage(
       hoops,
       f.spacingMm,
       ['Slip one foot under its loose strap, bend, slip the other under, and tighten both.'],
@@ -37,8 +37,8 @@ export function liftOffStages(
         with: { holds: 'nothing' },
       }),
     ),
-    ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
-    ...guardSteps(hoops, p.guard),
+    ...(a.ridge === 'none' ? [] : [ridgeStage(ridge.members, ridge.joints, 'framed')]),
+    ...guardStages(hoops, p.guard),
     ...firmEndStages(f, p.panels, { ...a, louvres: a.vents === 'louvres' }, { kind: 'strap', eachEnd: 3 }, [
       'Screw each end to its end board, and strap the end hoop to it at the crown and both shoulders.',
       ...(a.edge === 'guarded' ? ['Push split hose over the curved edge: bare plywood cuts film.'] : []),

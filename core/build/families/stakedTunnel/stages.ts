@@ -2,9 +2,9 @@ import type { TunnelRow } from '../../parts/tunnelRow';
 import type { Joint, Member, Stage } from '../../assembly/types';
 import { amount } from '../../../base/figure';
 import type { Stages } from '../../guide/built';
-import { MINUTES, bendStep, countKind, guardSteps, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, bendStage, countKind, guardStages, sayCount, stage, tagList } from '../../guide/stage';
 import { joint } from '../../joints';
-import { holesStep, stringLine, tunnelRidge } from '../../parts/tunnelSteps';
+import { holesStage, stringLine, tunnelRidgeStages } from '../../parts/tunnelStages';
 import type { StakedTunnelAnswers } from './answers';
 
 /** The tunnel in building order: cut, set the feet, bend, ridge, paint, cover. */
@@ -22,22 +22,22 @@ export function tunnelStages(
   }[a.feet];
   return [
     'cut',
-    feetStep(a, row, p.rods),
-    bendStep(row.hoops, spacing, [[bend]], []),
-    ...tunnelRidge(row),
-    ...guardSteps(row.hoops, p.guard),
+    feetStage(a, row, p.rods),
+    bendStage(row.hoops, spacing, [[bend]], []),
+    ...tunnelRidgeStages(row),
+    ...guardStages(row.hoops, p.guard),
     p.cover,
   ];
 }
 
 /** How the feet are held: over rods, in the soil, or strapped to the wall; ends that would cut or fill are capped. */
-function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[]): Stage {
+function feetStage(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[]): Stage {
   const { hoops, feetAt } = row;
   const caps = joint('cap', 'caps', 'Pipe ends that would cut the cover or fill with soil', hoops, feetAt);
   switch (a.feet) {
     case 'rods':
     case 'driven':
-      return step({
+      return stage({
         id: 'rods',
         title: 'Drive the rods',
         view: 'side',
@@ -67,13 +67,13 @@ function feetStep(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member[
         minutes: MINUTES.start,
       });
     case 'soil':
-      return holesStep(row, a.buryMm, [
+      return holesStage(row, a.buryMm, [
         ...joint('pipeInSoil', 'feet', 'Hoop feet in the soil', hoops, feetAt),
         ...caps,
       ]);
     case 'straps': {
       const straps = joint('strap', 'feet', 'Hoop feet to the bed wall', hoops, feetAt);
-      return step({
+      return stage({
         id: 'straps',
         title: 'Mark the wall and set the straps',
         view: 'side',

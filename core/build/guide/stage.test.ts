@@ -5,19 +5,19 @@ import { CAUTIONS } from '../joints/cautions';
 import {
   type Saying,
   MINUTES,
-  bendStep,
+  bendStage,
   countKind,
-  cutStep,
-  guardSteps,
+  cutStage,
+  guardStages,
   named,
   postWork,
-  ridgeStep,
+  ridgeStage,
   saidStep,
   sayCount,
   sayCounts,
-  step,
+  stage,
   tagList,
-} from './step';
+} from './stage';
 
 const UNITS = { length: 'mm', temperature: 'C', currency: 'USD' } as const;
 const lid = build('hinged-hoop-lid', at(128, 44));
@@ -32,7 +32,7 @@ const joints = [joint('hinges', 'hinge', 2), joint('stays 1', 'stay', 1), joint(
 
 test('a step says nothing where nothing is said, and names the joints made in it', () => {
   const pieces = part(lid, 'Hoop');
-  expect(saidStep(step({ id: 'x', title: 'X', view: 'end', pieces, work: [], minutes: 5, joints }))).toEqual({
+  expect(saidStep(stage({ id: 'x', title: 'X', view: 'end', pieces, work: [], minutes: 5, joints }))).toEqual({
     id: 'x',
     title: 'X',
     view: 'end',
@@ -69,24 +69,24 @@ test('counts are said as a person says them', () => {
 test('cutting: ten minutes to begin, six a board, two a pipe; its cautions are those of what is cut', () => {
   const boards = part(lid, 'Front rail');
   const pipes = part(lid, 'Hoop');
-  const all = cutStep([...boards, ...pipes]);
+  const all = cutStage([...boards, ...pipes]);
   expect(all.minutes).toBe(MINUTES.start + 1 * 6 + 5 * 2);
   expect(all.cautions).toEqual([CAUTIONS.pvcDust, CAUTIONS.longPipe]);
   expect(phraseText(all.checks[0] ?? [], UNITS)).toBe('6 pieces, every one with its tag');
   expect(said(all)).toContain('Square one end of each board');
-  const piped = cutStep(pipes);
+  const piped = cutStage(pipes);
   expect(said(piped)).not.toContain('Square');
   expect([piped.minutes, piped.tools[0]]).toEqual([20, pipes[0]?.section.toolKey]);
   const treated = build('lift-off-cover', at(128, 44)).members.filter((m) => m.section.materialKey === 'treated');
-  expect(cutStep(treated).cautions).toEqual([CAUTIONS.treated]);
-  expect(cutStep(boards).cautions).toEqual([]);
+  expect(cutStage(treated).cautions).toEqual([CAUTIONS.treated]);
+  expect(cutStage(boards).cautions).toEqual([]);
   // Each tool is fetched once.
   expect(new Set(all.tools).size).toBe(all.tools.length);
 });
 
 test('bending goes from the first hoop to the last, ten minutes each', () => {
   const hoops = part(lid, 'Hoop');
-  const bend = bendStep(hoops, 800, [['Strap the feet.']], joints, part(lid, 'Front rail'));
+  const bend = bendStage(hoops, 800, [['Strap the feet.']], joints, part(lid, 'Front rail'));
   expect(said(bend)).toBe('Strap the feet. Go from H1 to H5, one 1/2 PVC at a time.');
   expect(phraseText(bend.checks[0] ?? [], UNITS)).toBe('Hoops stand 800 mm apart at the crown as at the feet');
   expect([bend.minutes, bend.cautions]).toEqual([50, [CAUTIONS.bend]]);
@@ -94,16 +94,16 @@ test('bending goes from the first hoop to the last, ten minutes each', () => {
 });
 
 test('a ridge of rope is tied and its tails made fast; one of wood is marked, fixed at the ends first, and capped', () => {
-  const roped = ridgeStep([], joints, 'staked');
+  const roped = ridgeStage([], joints, 'staked');
   expect(roped).toMatchObject({ title: 'Tie the ridge rope', minutes: 10, tools: [] });
   expect(said(roped)).toContain('stake its tails');
-  expect(said(ridgeStep([], joints, 'framed'))).toContain('round the feet of the end hoops');
+  expect(said(ridgeStage([], joints, 'framed'))).toContain('round the feet of the end hoops');
   const ridge = part(tunnel, 'Ridge pipe');
-  const fixed = ridgeStep(ridge, [joint('caps', 'cap', 2)], 'staked');
+  const fixed = ridgeStage(ridge, [joint('caps', 'cap', 2)], 'staked');
   expect(fixed).toMatchObject({ title: 'Fix the ridge', minutes: 14, tools: ['level'] });
   expect(said(fixed)).toMatch(/^Mark R1 from the tape end/);
   expect(said(fixed)).toContain('Cap both ends');
-  expect(said(ridgeStep(ridge, joints, 'staked'))).not.toContain('Cap');
+  expect(said(ridgeStage(ridge, joints, 'staked'))).not.toContain('Cap');
 });
 
 test('posts are dug in to their mark, or stood on the frame', () => {
@@ -125,13 +125,13 @@ test('posts are dug in to their mark, or stood on the frame', () => {
 test('pipe is painted in a band as wide as it is, or taped; bare it is no work', () => {
   const hoops = part(lid, 'Hoop');
   const guard = (how: string): readonly Joint[] => [{ ...joint('guard', 'cap', 1), with: { how } } as Joint];
-  const [paint] = guardSteps(hoops, guard('paint'));
+  const [paint] = guardStages(hoops, guard('paint'));
   expect(paint).toMatchObject({ id: 'paint', tools: ['brush'], minutes: 20, joints: guard('paint') });
   // .84 in.
   expect(paint && said(paint)).toContain('(21 mm)');
-  const [tape] = guardSteps(hoops, guard('tape'));
+  const [tape] = guardStages(hoops, guard('tape'));
   expect(tape).toMatchObject({ tools: ['knife'], minutes: 5 + 3 * 5 });
-  expect([guardSteps(hoops, guard('bare')), guardSteps(hoops, [])]).toEqual([[], []]);
+  expect([guardStages(hoops, guard('bare')), guardStages(hoops, [])]).toEqual([[], []]);
 });
 
 test('tags are said in runs', () => {

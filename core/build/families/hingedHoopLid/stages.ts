@@ -6,20 +6,20 @@ import type { Stages } from '../../guide/built';
 import {
   type Saying,
   MINUTES,
-  bendStep,
+  bendStage,
   countKind,
-  guardSteps,
-  ridgeStep,
+  guardStages,
+  ridgeStage,
   sayCount,
   sayCounts,
-  step,
+  stage,
   tagList,
-} from '../../guide/step';
+} from '../../guide/stage';
 import { evenly, joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { hingeCount } from '../../joints/hinge';
 import { firmEndStages, framedCoverStage } from '../../parts/framedHoops';
-import { frameStep, markRailsStep, packerWork, setOnBed } from '../../parts/frameSteps';
+import { frameStage, markRailsStage, packerWork, setOnBed } from '../../parts/frameStages';
 import type { HoopFrame } from '../../parts/hoopFrame';
 import type { HingedHoopLidAnswers } from './answers';
 import type { SidePurlins } from './sides';
@@ -93,16 +93,16 @@ export function lidStages(a: HingedHoopLidAnswers, f: HoopFrame, p: LidParts, fe
   const [marked, screwed] = CORNERS[a.corners];
   return [
     'cut',
-    markRailsStep(
+    markRailsStage(
       frame,
       hoops,
       [`Lay ${tagList(frame.rails)} side by side as they will stand${marked}.`],
       [foot.drill],
       foot.tool,
     ),
-    frameStep(frame, [screwed, 'Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']),
+    frameStage(frame, [screwed, 'Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']),
     ...p.sides.before,
-    bendStep(
+    bendStage(
       hoops,
       f.spacingMm,
       [foot.bend],
@@ -114,13 +114,13 @@ export function lidStages(a: HingedHoopLidAnswers, f: HoopFrame, p: LidParts, fe
         ...(a.feet === 'straps-outside' ? joint('cap', 'caps', 'Pipe ends outside the frame', hoops, feetAt) : []),
       ],
     ),
-    ...(a.ridge === 'none' ? [] : [ridgeStep(ridge.members, ridge.joints, 'framed')]),
+    ...(a.ridge === 'none' ? [] : [ridgeStage(ridge.members, ridge.joints, 'framed')]),
     ...p.sides.after,
     ...firmEndStages(f, p.panels, { edge: a.edge, louvres: a.vents === 'louvres' }, { kind: 'strap', eachEnd: 3 }, [
       'Screw each end to the outside of its end board, and strap the end hoop to it.',
       ...(a.edge === 'guarded' ? ['Push split hose over the curved edge: a bare edge cuts film.'] : []),
     ]),
-    ...guardSteps(hoops, p.guard),
+    ...guardStages(hoops, p.guard),
     framedCoverStage(
       f,
       p.sheets,
@@ -155,7 +155,7 @@ export function hangStage(a: HingedHoopLidAnswers, f: HoopFrame, { survey, windy
   const [stays, latches] = [countKind(hung, 'stay'), countKind(hung, 'latch')];
   const packers = packerWork(survey);
   const set = setOnBed([...frame.rails, ...frame.endBoards, ...frame.ties], f.across, packers, 'lid’s open end');
-  return step({
+  return stage({
     id: 'hang',
     title: 'Level the bed and hang the lid',
     view: 'end',

@@ -4,13 +4,13 @@ import { boardShape, thicknessMm } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
 import type { Panel, SheetPart, Stage } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
-import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { evenly, joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { hoopMark, straightRun } from '../../joints/runs';
 import { endsOfRow, firmEndStages, framedCoverStage } from '../../parts/framedHoops';
 import { clipPlaces } from '../../parts/framedSheet';
-import { type SetDown, frameStep, markRailsStep, setStep } from '../../parts/frameSteps';
+import { type SetDown, frameStage, markRailsStage, setStage } from '../../parts/frameStages';
 import type { HoopFrame } from '../../parts/hoopFrame';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
 
@@ -33,7 +33,7 @@ export function bentStages(
   return [
     'cut',
     bendStage(a, f),
-    markRailsStep(
+    markRailsStage(
       frame,
       hoops,
       [`Lay ${tagList(frame.rails)} side by side on edge, ends flush.`],
@@ -46,10 +46,10 @@ export function bentStages(
       ],
       'drill, spade bit',
     ),
-    frameStep(frame, [
+    frameStage(frame, [
       'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
     ]),
-    step({
+    stage({
       id: 'stand',
       title: 'Stand the hoops in their holes',
       view: 'end',
@@ -87,7 +87,7 @@ export function bentStages(
 /** Each conduit bent to its three marks. */
 function bendStage(a: BentConduitAnswers, f: HoopFrame): Stage {
   const [shoulder, crown] = f.bends;
-  return step({
+  return stage({
     id: 'bend',
     title: 'Bend the conduit',
     view: 'end',
@@ -145,7 +145,7 @@ export function furringStages(a: BentConduitAnswers, f: HoopFrame, strip: Sectio
   const strips = runs.flatMap((r) => r.members);
   const crossings = places.flatMap((p) => f.xs.map((x): Vec3 => [x, p.y, p.z]));
   return [
-    step({
+    stage({
       id: 'furring',
       title: 'Fix the furring',
       view: 'side',
@@ -174,7 +174,7 @@ export function bracketedStage(a: BentConduitAnswers, f: HoopFrame, set: SetDown
   const brackets = joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), {
     ask: 'anchors',
   });
-  return setStep(
+  return setStage(
     'Set it on the bed and fix it down',
     set,
     [

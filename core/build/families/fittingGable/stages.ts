@@ -4,7 +4,7 @@ import { type Fitting, takeUpMm } from '../../../catalog/fittings';
 import { endsOf } from '../../assembly/pieces';
 import type { Joint, SheetPart } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
-import { MINUTES, countKind, guardSteps, named, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, guardStages, named, sayCount, stage, tagList } from '../../guide/stage';
 import { evenly, joint } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { flapJoints } from '../../parts/framedSheet';
@@ -60,7 +60,7 @@ export function gableStages(
   );
   return [
     'cut',
-    step({
+    stage({
       id: 'base',
       title: 'Push the base together',
       view: 'plan',
@@ -85,7 +85,7 @@ export function gableStages(
       checks: ['Both diagonals of the base equal', 'Every outlet points straight up'],
       minutes: MINUTES.start + base.length * 3,
     }),
-    step({
+    stage({
       id: 'frames',
       title: 'Stand posts and rafters',
       view: 'end',
@@ -99,7 +99,7 @@ export function gableStages(
       checks: ['End frames plumb'],
       minutes: MINUTES.start + (posts.length + rafters.length) * 3,
     }),
-    step({
+    stage({
       id: 'ridge',
       title: 'Push the ridge in',
       view: 'side',
@@ -109,7 +109,7 @@ export function gableStages(
       checks: ['The ridge is straight by eye from the end'],
       minutes: MINUTES.start + ridges.length * 4,
     }),
-    step({
+    stage({
       id: 'strap',
       title: 'Strap it down',
       view: 'side',
@@ -120,8 +120,8 @@ export function gableStages(
       checks: ['It sits down all round'],
       minutes: MINUTES.start + strapped * 1.8,
     }),
-    ...guardSteps(rafters, guard),
-    step({
+    ...guardStages(rafters, guard),
+    stage({
       id: 'cover',
       title: 'Cover and clip it',
       view: 'end',

@@ -36,7 +36,7 @@ type StageParts = Pick<Stage, 'id' | 'title' | 'view' | 'pieces' | 'minutes'> &
   };
 
 /** A stage of building, with nothing where nothing is said; its tools, cautions and minutes are beside those of its joints. */
-export function step({ work, checks = [], tools = [], cautions = [], ...parts }: StageParts): Stage {
+export function stage({ work, checks = [], tools = [], cautions = [], ...parts }: StageParts): Stage {
   return {
     joints: [],
     ...parts,
@@ -81,12 +81,12 @@ export function tagList(pieces: readonly { readonly tag: string }[]): string {
 }
 
 /** First of all: cut every piece to the cut list and write its tag on it. */
-export function cutStep(members: readonly Member[]): Stage {
+export function cutStage(members: readonly Member[]): Stage {
   const boards = members.filter((m) => m.section.shape.kind === 'board');
   const pipes = members.filter((m) => m.section.materialKey === 'pvc');
   const treated = members.some((m) => m.section.materialKey === 'treated');
   const tools = [...new Set(members.map((m) => m.section.toolKey as string))];
-  return step({
+  return stage({
     id: 'cut',
     title: 'Cut the pieces',
     view: 'side',
@@ -107,7 +107,7 @@ export function cutStep(members: readonly Member[]): Stage {
  * Bend the hoops in, from one end to the other.
  * @param beside pieces that go in with them
  */
-export function bendStep(
+export function bendStage(
   hoops: readonly Member[],
   spacingMm: number,
   how: readonly Saying[],
@@ -115,7 +115,7 @@ export function bendStep(
   beside: readonly Member[] = [],
 ): Stage {
   const pipe = hoops[0] ? hoops[0].section.name : 'pipe';
-  return step({
+  return stage({
     id: 'bend',
     title: 'Bend the hoops in',
     view: 'end',
@@ -136,9 +136,9 @@ export function bendStep(
  * Fix the ridge under the crowns.
  * @param ends where the tails of a rope are made fast: staked in the ground, or to the ends of a frame that is lifted
  */
-export function ridgeStep(ridge: readonly Member[], joints: readonly Joint[], ends: 'staked' | 'framed'): Stage {
+export function ridgeStage(ridge: readonly Member[], joints: readonly Joint[], ends: 'staked' | 'framed'): Stage {
   const roped = ridge.length === 0;
-  return step({
+  return stage({
     id: 'ridge',
     title: roped ? 'Tie the ridge rope' : 'Fix the ridge',
     view: 'side',
@@ -175,14 +175,14 @@ export function postWork(posts: readonly Member[]): readonly Saying[] {
 }
 
 /** Paints or tapes the pipe where film will lie on it; nothing where neither is used. */
-export function guardSteps(hoops: readonly Member[], guard: readonly Joint[]): readonly Stage[] {
+export function guardStages(hoops: readonly Member[], guard: readonly Joint[]): readonly Stage[] {
   const how = guard[0]?.with?.['how'];
   const od = hoops[0] ? thicknessMm(hoops[0].section) : 0;
   // Bare pipe has its joint too, which says that it is bare: it belongs to no work.
   if (how !== 'paint' && how !== 'tape') return [];
   const tape = how === 'tape';
   return [
-    step({
+    stage({
       id: 'paint',
       title: tape ? 'Tape the pipe where film will touch' : 'Paint the pipe where film will touch',
       view: 'end',

@@ -3,7 +3,7 @@ import { amount } from '../../../base/figure';
 import { endsOf } from '../../assembly/pieces';
 import type { Member, SheetPart, Stage } from '../../assembly/types';
 import type { Opening } from '../../assembly/openings';
-import { MINUTES, countKind, sayCount, step, tagList } from '../../guide/step';
+import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { evenly, joint } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import type { WalkInAnswers } from './answers';
@@ -15,7 +15,7 @@ export function endStage(a: WalkInAnswers, h: House, ends: readonly Member[]): S
   const foot = ends.flatMap((m) => endsOf([m]).slice(0, 1));
   const tops = studs.flatMap((m) => endsOf([m]).slice(1));
   const shut = a.doors === 'none';
-  return step({
+  return stage({
     id: 'ends',
     title: 'Frame the ends',
     view: 'end',
@@ -56,7 +56,7 @@ export function doorStages(a: WalkInAnswers, door: readonly Member[], film: read
   const hinges = joint('doorHinge', 'door hinges', 'Three to a door', hung, along, { count: 3 * doors });
   const round = doors * 2 * 2 * (a.doorWidthMm + a.doorHeightMm);
   return [
-    step({
+    stage({
       id: 'door',
       title: doors === 2 ? 'Make and hang both doors' : 'Make and hang the door',
       view: 'end',
