@@ -56,6 +56,10 @@ export function roundBox(
   ];
 }
 
+/** What holds a box to the wall of its bed: as many as are asked for, else one each 1.2 m of both long sides and four at the least. */
+export const heldRound = (box: Parameters<typeof roundBox>[0], asked: number | null): readonly Vec3[] =>
+  roundBox(box, asked ?? Math.max(4, 2 * Math.ceil((box[1] - box[0]) / 1200)));
+
 /** At each place along the bed one on either side, both at one height. */
 export const pairsAt = (xs: readonly number[], ys: readonly [y0: number, y1: number], z: number): readonly Vec3[] =>
   xs.flatMap((x) => ys.map((y): Vec3 => [x, y, z]));

@@ -1,5 +1,6 @@
 import type { Frame } from './frame';
-import type { CrossBoards } from './crossBoards';
+import type { BuildSite } from '../../site/buildSite';
+import { type CrossBoards, crossBoards, overSoil } from './crossBoards';
 import type { Fixing, Joint, Member, Panel, SheetPart, Stage } from '../assembly/types';
 import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
@@ -140,6 +141,14 @@ export function setOnBed(
     joints: across.joints,
   };
 }
+
+/** The same for what stands on the wall of its bed from x0 to x1. @param letter of the tags of boards across the soil */
+export const setOnWall = (
+  boards: readonly Member[],
+  letter: string,
+  span: readonly [x0: number, x1: number],
+  site: BuildSite,
+): SetDown => setOnBed(boards, crossBoards(letter, overSoil(span, site), site), packerWork(site.survey));
 
 /** Sets it on its bed, with what comes before that. @param joints what fixes it there */
 export function setStage(

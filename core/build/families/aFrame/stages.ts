@@ -8,9 +8,8 @@ import type { Stages } from '../../guide/built';
 import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { joint, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { crossBoards, overSoil } from '../../parts/crossBoards';
 import { batteningOf, stripOver } from '../../parts/frame';
-import { coverFrameStage, fasteningWork, packerWork, setOnBed } from '../../parts/frameStages';
+import { coverFrameStage, fasteningWork, setOnWall } from '../../parts/frameStages';
 import { type FramedCover, fastened } from '../../parts/framedSheet';
 import type { AFrameAnswers } from './answers';
 import type { AFrame } from './frame';
@@ -32,11 +31,7 @@ export function aFrameStages(
     ask: 'anchors',
     count: anchors,
   });
-  const set = setOnBed(
-    [...legs, ...ties],
-    crossBoards('C', overSoil([f.x0, f.x1], site), site),
-    packerWork(site.survey),
-  );
+  const set = setOnWall([...legs, ...ties], 'C', [f.x0, f.x1], site);
   const small = { with: { screw: 'screw-1-5/8' } };
   const sharp = [...ridge.members, ...endLegs];
   return [

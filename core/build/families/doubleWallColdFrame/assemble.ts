@@ -7,8 +7,7 @@ import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import type { Said } from '../../assembly/types';
 import { type Stages, built, piecesOf } from '../../guide/built';
-import { crossBoards, overSoil } from '../../parts/crossBoards';
-import { packerWork, setOnBed } from '../../parts/frameStages';
+import { setOnWall } from '../../parts/frameStages';
 import { glazingCover } from '../../parts/glazing';
 import { hungLids } from '../../parts/hungLids';
 import { hangWhole } from '../../parts/hungWhole';
@@ -52,7 +51,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     ...netStages(a, place, walls, site),
     ...glazeAndHangStages(a.glazing, lids),
   ];
-  const set = setOnBed(walls.all, crossBoards('X', overSoil([x0, x1], site), site), packerWork(survey));
+  const set = setOnWall(walls.all, 'X', [x0, x1], site);
   const hung =
     a.mount === 'hinged'
       ? hangWhole(

@@ -7,7 +7,7 @@ import { type BuildSite, stock } from '../../../site/buildSite';
 import { endsOf, piece } from '../../assembly/pieces';
 import type { Member, SheetPart, Stage } from '../../assembly/types';
 import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
-import { joint, roundBox, spreadAlong } from '../../joints';
+import { joint, heldRound, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { type SetDown, setStage } from '../../parts/frameStages';
 import type { DoubleWallColdFrameAnswers } from './answers';
@@ -116,8 +116,7 @@ export function wallStages(
 
 /** Set down and hooked to the bed. */
 export function hookedStage(a: DoubleWallColdFrameAnswers, s: WallSite, walls: Walls, set: SetDown): Stage {
-  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil((s.x1 - s.x0) / 1200));
-  const rim = roundBox([s.x0, s.x1, s.y0, s.y1, s.z0], anchors);
+  const rim = heldRound([s.x0, s.x1, s.y0, s.y1, s.z0], a.anchors);
   const hooks = joint('hook', 'anchors', 'Frame to the bed wall', walls.all, rim, { ask: 'anchors' });
   return setStage(
     'Set the frame on the bed',
@@ -160,7 +159,6 @@ export function netStages(a: DoubleWallColdFrameAnswers, s: WallSite, walls: Wal
       ],
     ],
   };
-  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200));
   const plate = inFront ? 'front' : 'back';
   return [
     stage({
@@ -184,7 +182,7 @@ export function netStages(a: DoubleWallColdFrameAnswers, s: WallSite, walls: Wal
           'net',
           'Net to the top plates',
           [net, ...walls.all],
-          roundBox([x0, x1, y0, y1, s.z0], anchors),
+          heldRound([x0, x1, y0, y1, s.z0], a.anchors),
           {
             count: Math.ceil(perimeterOf(s) / 75),
           },

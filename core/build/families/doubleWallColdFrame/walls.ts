@@ -1,4 +1,4 @@
-import { joint } from '../../joints';
+import { joint, pairsAt } from '../../joints';
 import type { CoverMaterial, Section } from '../../../catalog/types';
 import type { Vec3 } from '../../../base/geometry';
 import { endsOf, piece } from '../../assembly/pieces';
@@ -17,27 +17,13 @@ export interface WallSite extends BoxPlace {
   readonly stud: Section;
 }
 
-export interface Walls {
-  readonly front: readonly Member[];
-  readonly back: readonly Member[];
-  readonly sides: readonly Member[];
-  readonly all: readonly Member[];
-  readonly studs: readonly Member[];
-  /** Plates to studs; and the four walls to one another. */
-  readonly joints: readonly Joint[];
-  readonly corners: readonly Joint[];
-  /** Height of the lid's underside over y. */
-  readonly plane: (y: number) => number;
-  readonly slope: number;
-  /** Thickness of a wall: the air between its two films. */
-  readonly gapMm: number;
-}
+export type Walls = ReturnType<typeof buildWalls> extends Result<infer W> ? W : never;
 
 /**
  * Four walls of studs between plates that lie flat. Front and back run the whole length, sides stand between them under
  * sloping plates. The lid touches the front's outer edge and the back's inner one.
  */
-export function buildWalls(s: WallSite): Result<Walls> {
+export function buildWalls(s: WallSite) {
   const { thicknessMm: t, widthMm: w } = boardShape(s.stud);
   const depth = s.y1 - s.y0;
   const slope = (s.backMm - s.frontMm) / (depth - w);
@@ -50,22 +36,17 @@ export function buildWalls(s: WallSite): Result<Walls> {
   const wall = (letter: string, name: string, y: number, high: number): readonly Member[] => {
     const bays = Math.max(1, Math.ceil((s.x1 - s.x0 - t) / STUD_SPACING_MM));
     const xs = Array.from({ length: bays + 1 }, (_, i) => s.x0 + t / 2 + ((s.x1 - s.x0 - t) * i) / bays);
-    const plate = (tag: string, part: string, z: number): readonly Member[] => {
-      const run = straightRun(tag, `${name} ${part}`, s.stud, [s.x0, s.x1], [y, z], across, { xs });
-      splices.push(...run.joints);
-      return run.members.map((m): Member => {
-        const from = m.shape.kind === 'straight' ? m.shape.from[0] : s.x0;
-        return {
-          ...m,
-          marks: xs.flatMap((x, i) =>
-            x >= from && x <= from + m.lengthMm ? [{ atMm: x - from, label: `${letter}${i + 3}` }] : [],
-          ),
-        };
+    const plate = (n: number, part: string, z: number): readonly Member[] => {
+      const run = straightRun(`${letter}${n}`, `${name} ${part}`, s.stud, [s.x0, s.x1], [y, z], across, {
+        xs,
+        mark: (stud) => `${letter}${stud + 3}`,
       });
+      splices.push(...run.joints);
+      return run.members;
     };
     return [
-      ...plate(`${letter}1`, 'bottom plate', s.z0 + t / 2),
-      ...plate(`${letter}2`, 'top plate', s.z0 + high - t / 2),
+      ...plate(1, 'bottom plate', s.z0 + t / 2),
+      ...plate(2, 'top plate', s.z0 + high - t / 2),
       ...xs.map((x, i) =>
         piece(`${letter}${i + 3}`, `${name} stud`, s.stud, [x, y, s.z0 + t], [x, y, s.z0 + high - t], across),
       ),
@@ -96,17 +77,17 @@ export function buildWalls(s: WallSite): Result<Walls> {
   const sides = [...side('C', s.x0 + w / 2), ...side('D', s.x1 - w / 2)];
   const all = [...front, ...back, ...sides];
   const studs = all.filter((m) => m.part.endsWith('stud'));
-  const corners = [s.x0, s.x1].flatMap((x) =>
-    [s.y0 + w / 2, s.y1 - w / 2].map((y): Vec3 => [x, y, s.z0 + s.frontMm / 2]),
-  );
+  const corners = pairsAt([s.x0, s.x1], [s.y0 + w / 2, s.y1 - w / 2], s.z0 + s.frontMm / 2);
   return ok({
     front,
     back,
     sides,
     all,
     studs,
+    /** Height of the lid's underside over y. */
     plane,
     slope,
+    /** Thickness of a wall: the air between its two films. */
     gapMm: w,
     joints: [...joint('buttScrew', 'studs', 'Plates to studs, two screws an end', all, endsOf(studs)), ...splices],
     corners: joint('buttScrew', 'corners', 'Side walls to front and back, four a corner', all, corners, {

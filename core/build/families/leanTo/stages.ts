@@ -3,10 +3,9 @@ import type { BuildSite } from '../../../site/buildSite';
 import { endsOf } from '../../assembly/pieces';
 import type { Stages } from '../../guide/built';
 import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
-import { evenly, joint, roundBox, spread } from '../../joints';
+import { evenly, joint, heldRound, spread } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { crossBoards, overSoil } from '../../parts/crossBoards';
-import { packerWork, setOnBed } from '../../parts/frameStages';
+import { setOnWall } from '../../parts/frameStages';
 import { glazeStage, hangStage, lidFrameStages } from '../../parts/lidStages';
 import type { Lids } from '../../parts/slopedLid';
 import type { LeanToAnswers } from './answers';
@@ -25,13 +24,13 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
   const onWall = [...wallPlate.members, ...posts];
   const film = a.glazing === 'film';
   const skin = a.glazing === 'film' ? filmSkin(a, f, framing, site) : glazedSkin(a.glazing, f, framing, site);
-  const set = setOnBed(low, crossBoards('C', overSoil([x0, x1], site), site), packerWork(site.survey));
+  const set = setOnWall(low, 'C', [x0, x1], site);
   const brackets = joint(
     'bracket',
     'anchors',
     'Sills to the bed wall',
     sills,
-    roundBox([x0, x1, 0, width, z0], a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200))),
+    heldRound([x0, x1, 0, width, z0], a.anchors),
     { ask: 'anchors' },
   );
   const anchors = a.wallAnchors ?? Math.ceil((x1 - x0) / WALL_ANCHORS_APART_MM) + 1 + 2 * posts.length;

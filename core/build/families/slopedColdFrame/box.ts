@@ -22,16 +22,7 @@ export interface BoxSite extends BoxPlace {
   readonly frontBoard: Section;
 }
 
-export interface Box {
-  readonly front: readonly Member[];
-  readonly back: readonly Member[];
-  readonly sides: readonly Member[];
-  readonly posts: readonly Member[];
-  readonly joints: readonly Joint[];
-  /** Rise of the lid for each mm across. */
-  readonly slope: number;
-  readonly pairFromOne: boolean;
-}
+export type Box = ReturnType<typeof buildBox> extends Result<infer B> ? B : never;
 
 /** Heights of the boards of a wall, from the ground: one that reaches; else whole ones on top, and what is ripped below. */
 function courseHeights(highMm: number, w: number): readonly number[] {
@@ -69,7 +60,7 @@ function sideCourses(lowMm: number, highMm: number, w: number): readonly Course[
  * so neither top needs planing. Front and back run the whole length; the sides stand between them and fall from one to the other.
  * Both tapered sides come out of one board where their two ends together are no wider than it.
  */
-export function buildBox(s: BoxSite): Result<Box> {
+export function buildBox(s: BoxSite) {
   const { thicknessMm: t, widthMm: w } = boardShape(s.board);
   const depth = s.y1 - s.y0;
   if (boardShape(s.frontBoard).thicknessMm !== t)
@@ -143,6 +134,7 @@ export function buildBox(s: BoxSite): Result<Box> {
     back,
     sides,
     posts,
+    /** Rise of the lid for each mm across. */
     slope,
     pairFromOne: courses.filter(falls).every(fromOne),
     joints: [

@@ -3,10 +3,9 @@ import type { BuildSite } from '../../../site/buildSite';
 import type { Member, Stage } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
 import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
-import { joint, roundBox } from '../../joints';
+import { joint, heldRound } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { crossBoards, overSoil } from '../../parts/crossBoards';
-import { packerWork, setOnBed, setStage } from '../../parts/frameStages';
+import { setOnWall, setStage } from '../../parts/frameStages';
 import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
 import type { Lids } from '../../parts/slopedLid';
 import type { SlopedColdFrameAnswers } from './answers';
@@ -17,15 +16,14 @@ export function slopedStages(
   a: SlopedColdFrameAnswers,
   box: Box,
   lids: Lids,
-  outside: Parameters<typeof roundBox>[0],
+  outside: Parameters<typeof heldRound>[0],
   site: BuildSite,
 ): Stages {
   const boards = [...box.front, ...box.back, ...box.sides];
   const [x0, x1] = outside;
-  const set = setOnBed(boards, crossBoards('X', overSoil([x0, x1], site), site), packerWork(site.survey));
-  const anchors = a.anchors ?? Math.max(4, 2 * Math.ceil((x1 - x0) / 1200));
+  const set = setOnWall(boards, 'X', [x0, x1], site);
   const held = [...box.front, ...box.back];
-  const brackets = joint('bracket', 'anchors', 'Box to the bed wall', held, roundBox(outside, anchors), {
+  const brackets = joint('bracket', 'anchors', 'Box to the bed wall', held, heldRound(outside, a.anchors), {
     ask: 'anchors',
   });
   const tapered = box.sides.filter((m) => m.ends[0] === 'taper');
