@@ -1,5 +1,5 @@
 import type { Point2, Vec3 } from '../../../base/geometry';
-import { type Result, fail, ok } from '../../../base/result';
+import { type Made, fail, ok } from '../../../base/result';
 import { boardShape } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
 import { stock } from '../../../site/buildSite';
@@ -17,7 +17,7 @@ const BATTEN = '1x2';
 /** Each mark carries both legs of its triangle. */
 const markLabel = (n: number): string => `L${2 * n + 1}, L${2 * n + 2}`;
 
-export type AFrame = ReturnType<typeof frameOf> extends Result<infer F> ? F : never;
+export type AFrame = Made<typeof frameOf>;
 
 /** Triangles of two legs against a ridge board, with rails along their feet, ties across the ends, and battens over the rails. */
 export function frameOf(a: AFrameAnswers, site: BuildSite) {

@@ -5,7 +5,7 @@ import { endsOf, piece } from '../../assembly/pieces';
 import { straightRun } from '../../joints/runs';
 import type { BoxPlace, Joint, Member, SheetPart } from '../../assembly/types';
 import { boardShape } from '../../../catalog/sections';
-import { type Result, fail, ok } from '../../../base/result';
+import { type Made, fail, ok } from '../../../base/result';
 import { MM_PER_INCH } from '../../../base/length';
 
 const STUD_SPACING_MM = 24 * MM_PER_INCH;
@@ -17,7 +17,7 @@ export interface WallSite extends BoxPlace {
   readonly stud: Section;
 }
 
-export type Walls = ReturnType<typeof buildWalls> extends Result<infer W> ? W : never;
+export type Walls = Made<typeof buildWalls>;
 
 /**
  * Four walls of studs between plates that lie flat. Front and back run the whole length, sides stand between them under

@@ -1,4 +1,4 @@
-import { type Result, fail, ok } from '../../../base/result';
+import { type Made, fail, ok } from '../../../base/result';
 import type { Fitting } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
@@ -8,7 +8,7 @@ import { type Knot, type RoofAt, between, gableOver, ridgeFitting, roofOuter, ro
 import { hoopPlaces } from '../../parts/hoops';
 import type { FittingGableAnswers } from './answers';
 
-export type GableFrame = ReturnType<typeof frameOf> extends Result<infer F> ? F : never;
+export type GableFrame = Made<typeof frameOf>;
 
 /** Posts and rafters in frames along the bed, rails at their feet, a ridge from frame to frame: pipe between fittings. */
 export function frameOf(a: FittingGableAnswers, site: BuildSite) {

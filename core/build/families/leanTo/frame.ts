@@ -1,5 +1,5 @@
 import type { Flat, Vec3 } from '../../../base/geometry';
-import { type Result, fail, ok } from '../../../base/result';
+import { type Made, fail, ok } from '../../../base/result';
 import { section } from '../../../catalog/catalog';
 import { boardShape } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
@@ -42,7 +42,7 @@ function roofOf(frontZ: number, backZ: number, runMm: number, depthMm: number) {
   return ok({ angle, deg, top, under: (y: number) => top(y) - depthMm / Math.cos(angle) });
 }
 
-export type LeanToFrame = ReturnType<typeof frameOf> extends Result<infer F> ? F : never;
+export type LeanToFrame = Made<typeof frameOf>;
 
 /** Sills on the bed, a front wall of studs, a plate on the house wall, and rafters from one to the other. */
 export function frameOf(a: LeanToAnswers, site: BuildSite) {

@@ -1,6 +1,6 @@
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../../base/geometry';
 import { MM_PER_INCH } from '../../../base/length';
-import { type Result, fail, ok } from '../../../base/result';
+import { type Made, fail, ok } from '../../../base/result';
 import { coverMaterial, section } from '../../../catalog/catalog';
 import { thicknessMm } from '../../../catalog/sections';
 import type { CoverMaterial } from '../../../catalog/types';
@@ -52,7 +52,7 @@ function wirePlaces(hoop: Elastica, a: MeshArchAnswers, footY: number, footZ: nu
   return [tip(-1, footY), ...wires, tip(1, footY + hoop.spanMm)];
 }
 
-export type Arch = ReturnType<typeof archOf> extends Result<infer F> ? F : never;
+export type Arch = Made<typeof archOf>;
 
 /** Mesh bent over the bed with its prongs in the soil, and the two sheets on it, lapping at the crown. */
 export function archOf(a: MeshArchAnswers, site: BuildSite) {

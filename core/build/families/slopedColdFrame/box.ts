@@ -6,7 +6,7 @@ import { straightRun } from '../../joints/runs';
 import type { BoxPlace, Joint, Member } from '../../assembly/types';
 import { MM_PER_INCH } from '../../../base/length';
 import { boardShape } from '../../../catalog/sections';
-import { type Result, fail, ok } from '../../../base/result';
+import { type Made, fail, ok } from '../../../base/result';
 
 const POST = '2x2 treated';
 /** Less than this of a board is no strip that holds screws. */
@@ -22,7 +22,7 @@ export interface BoxSite extends BoxPlace {
   readonly frontBoard: Section;
 }
 
-export type Box = ReturnType<typeof buildBox> extends Result<infer B> ? B : never;
+export type Box = Made<typeof buildBox>;
 
 /** Heights of the boards of a wall, from the ground: one that reaches; else whole ones on top, and what is ripped below. */
 function courseHeights(highMm: number, w: number): readonly number[] {

@@ -12,7 +12,7 @@ import type { Ridge } from '../../assembly/rows';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { type Catalog, fitOf, holdsN, sectionsWhere } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
-import { type Result, fail, ok } from '../../../base/result';
+import { type Made, fail, ok } from '../../../base/result';
 import { mainAcross } from './across';
 import { centreBeam } from './beam';
 import { type WalkInAnswers, onTimber } from './answers';
@@ -28,7 +28,7 @@ const BOLT_IN_MM = 45;
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
 
-export type House = ReturnType<typeof buildHouse> extends Result<infer H> ? H : never;
+export type House = Made<typeof buildHouse>;
 
 /** The timber that posts are of. */
 export const postTimber = (site: BuildSite): Section => stock(site, POST);
