@@ -47,7 +47,7 @@ describe('one of several', () => {
       ],
     });
     expect(feet.asking?.read('rods', 'soil', here())).toBe('rods');
-    expect(feet.chosen('rods', SHIPPED)).toBe('rods');
+    expect(feet.chosen('rods', site)).toBe('rods');
   });
   test('the first may depend on the place', () => {
     const wide = choice('X', { a: ['', ''], b: ['', ''] }, ({ survey }) => (survey.frameOn.widthMm > 1300 ? 'a' : 'b'));
@@ -112,7 +112,7 @@ test('asked only while, and handed on as something else', () => {
   expect(one.asking?.when).toEqual({ feet: 'rods' });
   expect(askedWhen({ asking: undefined }, { feet: 'rods' }).asking).toBeUndefined();
   const twice = handedAs(count('N', [1, 3], 1), (n) => 2 * n);
-  expect([twice.chosen(3, SHIPPED), twice.first(site)]).toEqual([6, 1]);
+  expect([twice.chosen(3, site), twice.first(site)]).toEqual([6, 1]);
 });
 
 describe('hoops', () => {
@@ -155,7 +155,7 @@ describe('crops', () => {
     const grown = crop('spinach');
     expect(grown.against('spinach', SHIPPED)).toBeUndefined();
     expect(grown.against('triffid', SHIPPED)).toBe('must be a crop in the list');
-    expect(grown.chosen('spinach', SHIPPED).name).toBe('spinach');
+    expect(grown.chosen('spinach', site).name).toBe('spinach');
     const shown = grown.asking?.show('spinach', here());
     expect(shown?.kind === 'choice' && shown.options.map((o) => o.value)).toEqual([...SHIPPED.crop.keys()]);
   });

@@ -84,7 +84,7 @@ export interface Asking<V> {
 export interface Asked<V = unknown, C = unknown> {
   readonly schema: z.ZodMiniType<V>;
   first(site: BuildSite): V;
-  chosen(value: V, catalog: Catalog): C;
+  chosen(value: V, site: BuildSite): C;
   /** What the catalogue in hand has against a value. */
   against(value: V, catalog: Catalog): string | undefined;
   readonly asking: Asking<V> | undefined;
@@ -133,8 +133,8 @@ export function asked<V>(schema: z.ZodMiniType<V>, first: First<V>, more: Extras
   };
 }
 
-/** The same answer, handed on as something the catalogue makes of it. */
-export function handedAs<V, C>(a: Asked<V, V>, chosen: (value: V, catalog: Catalog) => C): Asked<V, C> {
+/** The same answer, handed on as something its site makes of it. */
+export function handedAs<V, C>(a: Asked<V, V>, chosen: (value: V, site: BuildSite) => C): Asked<V, C> {
   return { ...a, chosen };
 }
 

@@ -21,7 +21,7 @@ test('a board, a pipe, any bar: each takes its own kind of the catalogue and no 
   // Only those offered are shown, in the order of the shop.
   const shown = board('Board', ['2x4', '2x2'], '2x2').asking?.show('2x2', here);
   expect(shown?.kind === 'choice' && shown.options.map((o) => o.value)).toEqual(['2x2', '2x4']);
-  expect(b.chosen('2x4', SHIPPED)).toBe(section(SHIPPED, '2x4'));
+  expect(b.chosen('2x4', site)).toBe(section(SHIPPED, '2x4'));
 });
 
 test('a pipe that must be one of some says so in its own words', () => {
@@ -74,12 +74,12 @@ test('a cover comes off a roll; another one gives up the roll of the old', () =>
 
 test('a second layer is none until it is said', () => {
   const { inner, innerGapMm } = innerAnswers;
-  expect([inner.first(site), inner.asking?.read('', null, here), inner.chosen(null, SHIPPED)]).toEqual([
+  expect([inner.first(site), inner.asking?.read('', null, here), inner.chosen(null, site)]).toEqual([
     null,
     null,
     null,
   ]);
-  expect(inner.chosen('fabric-30', SHIPPED)).toBe(SHIPPED.cover.get('fabric-30'));
+  expect(inner.chosen('fabric-30', site)).toBe(SHIPPED.cover.get('fabric-30'));
   expect(inner.asking?.show('film-uv', here)).toMatchObject({ value: 'film-uv' });
   expect([innerGapMm.schema.safeParse(undefined).data, innerGapMm.schema.safeParse(19).success]).toEqual([100, false]);
 });

@@ -51,7 +51,7 @@ function ofCatalog<C>(
       },
       ...more,
     }),
-    chosen,
+    (value, { catalog }) => chosen(value, catalog),
   );
 }
 
@@ -254,7 +254,7 @@ export const innerAnswers = {
         },
       },
     ),
-    (value, catalog) => (value === null ? null : coverMaterial(catalog, value)),
+    (value, { catalog }) => (value === null ? null : coverMaterial(catalog, value)),
   ),
   innerGapMm: asked<number>(z._default(between(20, 400), 100) as z.ZodMiniType<number>, inRound(100), {
     asking: {

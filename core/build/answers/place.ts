@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { between, word } from '../../base/schema';
 import { amount } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
-import { type Result, fail, ok } from '../../base/result';
+import { fail, ok } from '../../base/result';
 import { cropOf } from '../../catalog/catalog';
 import { type Asked, type First, asked, choice, dimensioned, handedAs, withDefault, within } from './asked';
 
@@ -18,34 +18,28 @@ export const extentSchema = z.discriminatedUnion('kind', [
 ]);
 export type Extent = z.infer<typeof extentSchema>;
 
-/** Where a cover starts and ends along a bed, or a fault when it does not fit. */
-export function placeExtent(
-  extent: Extent,
-  bedLengthMm: number,
-): Result<{ readonly startMm: number; readonly endMm: number }> {
-  if (extent.kind === 'whole') return ok({ startMm: 0, endMm: bedLengthMm });
-  const endMm = extent.startMm + extent.lengthMm;
-  if (endMm > bedLengthMm + 0.5)
-    return fail('coverLength', 'The cover runs past the end of the bed: make it shorter or start it sooner.');
-  return ok({ startMm: extent.startMm, endMm });
-}
+/** Where a cover starts and ends along its bed, mm. */
+export type Span = readonly [startMm: number, endMm: number];
 
 /** How much of the bed is covered: its length is typed in the drawing. */
-export const extent = asked<Extent>(
-  extentSchema,
-  { kind: 'whole' },
-  {
-    dimensions: {
-      coverLength: (valueMm, now, { site }) => {
-        const bedMm = site.survey.frameOn.lengthMm;
-        if (valueMm > bedMm + 0.5) return fail('coverLength', 'The cover cannot be longer than its bed.');
-        if (valueMm < 300) return fail('coverLength', 'A cover is at least 300 mm (12 in) long.');
-        if (valueMm > bedMm - 0.5) return ok({ kind: 'whole' });
-        const startMm = now.kind === 'part' ? Math.min(now.startMm, bedMm - valueMm) : 0;
-        return ok({ kind: 'part', startMm, lengthMm: valueMm });
+export const extent = handedAs(
+  asked<Extent>(
+    extentSchema,
+    { kind: 'whole' },
+    {
+      dimensions: {
+        coverLength: (valueMm, now, { site }) => {
+          const bedMm = site.survey.frameOn.lengthMm;
+          if (valueMm > bedMm + 0.5) return fail('coverLength', 'The cover cannot be longer than its bed.');
+          if (valueMm < 300) return fail('coverLength', 'A cover is at least 300 mm (12 in) long.');
+          if (valueMm > bedMm - 0.5) return ok({ kind: 'whole' });
+          const startMm = now.kind === 'part' ? Math.min(now.startMm, bedMm - valueMm) : 0;
+          return ok({ kind: 'part', startMm, lengthMm: valueMm });
+        },
       },
     },
-  },
+  ),
+  (e, { survey }): Span => (e.kind === 'whole' ? [0, survey.frameOn.lengthMm] : [e.startMm, e.startMm + e.lengthMm]),
 );
 
 /** Length of the covered part of a bed, mm. */
@@ -80,7 +74,7 @@ export const crop = (first: First<string>) =>
         read: String,
       },
     }),
-    (key, catalog) => cropOf(catalog, key),
+    (key, { catalog }) => cropOf(catalog, key),
   );
 
 /** What keeps a covered bed warmer for nothing more than putting it there. */
@@ -117,5 +111,7 @@ export interface OfEveryCover {
   readonly crop: ReturnType<typeof crop>;
   readonly rowFromEdgeMm: ReturnType<typeof rowFromEdge>;
   readonly extra: typeof extra;
+  /** Of what covers a bed, or a part of it. */
+  readonly extent?: typeof extent;
 }
 export type Extra = 'none' | 'jugs' | 'stones' | 'blanket' | 'lights' | 'straw' | 'banked';

@@ -154,8 +154,10 @@ export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Fa
     assemble: (answers, site) => {
       const kept = schema.parse(answers);
       const chosen = Object.fromEntries(
-        declared.map(([id, a]) => [id, a.chosen(kept[id], site.catalog)]),
+        declared.map(([id, a]) => [id, a.chosen(kept[id], site)]),
       ) as Chosen<OfEveryCover>;
+      if (chosen.extent && chosen.extent[1] > site.survey.frameOn.lengthMm + 0.5)
+        return fail('coverLength', 'The cover runs past the end of the bed: make it shorter or start it sooner.');
       const built = recipe.assemble(chosen as Chosen<D>, site);
       if (!built.ok) return built;
       // A family builds one way; what is higher on one side is turned round when asked.

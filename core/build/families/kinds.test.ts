@@ -13,7 +13,7 @@ import { takeUpMm } from '../../catalog/fittings';
 import { coldestNight } from '../../judge/climate/coldest';
 import { sheetSize } from '../../make/rolls/rolls';
 import { MM_PER_INCH } from '../../base/length';
-import { familyOf } from '.';
+import { FAMILY_KEYS, familyOf } from '.';
 
 const piece = (a: Assembly, tag: string): Member => {
   const found = a.members.find((m) => m.tag === tag);
@@ -26,6 +26,16 @@ const fault = (key: string, site: BuildSite, more: object): string | undefined =
   const found = family.assemble({ ...family.defaults(site), ...more }, site);
   return found.ok ? undefined : found.faults[0]?.field;
 };
+
+test('a part that runs past the end of its bed is refused by every kind that covers a part', () => {
+  const site = siteOf(2440, 1220);
+  const past = (startMm: number) => ({ extent: { kind: 'part', startMm, lengthMm: 1600 } });
+  const partly = FAMILY_KEYS.filter((key) => 'extent' in familyOf(key).defaults(site));
+  // A house with a path round the bed is as long as it is said to be.
+  expect(FAMILY_KEYS.filter((key) => !partly.includes(key))).toEqual(['walk-in']);
+  for (const key of partly) expect([key, fault(key, site, past(900))]).toEqual([key, 'coverLength']);
+  expect(fault('a-frame', site, past(840))).toBeUndefined();
+});
 
 describe('lift-off hoop cover', () => {
   test('on the wall: plywood outside the frame takes its thickness off the rails', () => {

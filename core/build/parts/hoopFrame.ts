@@ -1,6 +1,6 @@
 import type { BentHoop, Elastica } from '../hoop/types';
 import type { HoopShape, RidgeSchool } from '../answers/hoops';
-import { type Extent, placeExtent } from '../answers/place';
+import type { Span } from '../answers/place';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import { boardShape, thicknessMm } from '../../catalog/sections';
 import { type BuildSite, stock } from '../../site/buildSite';
@@ -20,7 +20,7 @@ import type { WholePlace } from './hungWhole';
 
 /** What a row of hoops in a rectangular frame is made of. */
 export interface HoopFrameChoices {
-  readonly extent: Extent;
+  readonly extent: Span;
   readonly pipe: Section;
   readonly shape: HoopShape;
   readonly hoops: number | null;
@@ -102,9 +102,7 @@ type Standing = Pick<HoopFrame, 'hoop' | 'cutMm' | 'bends' | 'footZ' | 'heldMm'>
 /** Builds a rectangular frame with a row of hoops in it. */
 export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: BuildSite): Result<HoopFrame> {
   const { survey } = site;
-  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const { startMm, endMm } = extent.value;
+  const [startMm, endMm] = a.extent;
   const whole = (at: number, edge: number): boolean => Math.abs(at - edge) < 1;
   const inset = place.insideMm === undefined ? 0 : (survey.frameOn.lengthMm - place.insideMm) / 2;
   const x0 = startMm + (whole(startMm, 0) ? inset : 0) + place.endMm;

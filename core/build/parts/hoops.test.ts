@@ -4,7 +4,7 @@ import { boardCorners } from '../assembly/solids';
 import { familyOf } from '../families';
 import { SHIPPED, section } from '../../catalog/catalog';
 import type { HoopShape } from '../answers/hoops';
-import { placeExtent } from '../answers/place';
+import { extent } from '../answers/place';
 import { heightAt, pathLength } from '../../base/geometry';
 import { solveHoop } from '../hoop/elastica';
 import { type HoopSite, underHoop, hoopMembers, hoopPlaces, springHoop } from './hoops';
@@ -87,12 +87,10 @@ describe('places along the bed', () => {
   test('ends that meet are refused', () => {
     expect(hoopPlaces(0, 300, 120, null, 600)).toMatchObject({ ok: false, faults: [{ field: 'endOffset' }] });
   });
-  test('a part of a bed lies within it', () => {
-    expect(placeExtent({ kind: 'part', startMm: 100, lengthMm: 900 }, 1000)).toEqual({
-      ok: true,
-      value: { startMm: 100, endMm: 1000 },
-    });
-    expect(placeExtent({ kind: 'part', startMm: 200, lengthMm: 900 }, 1000)).toMatchObject({ ok: false });
+  test('a part of a bed starts and ends where it is said', () => {
+    const site = siteOf(1000, 600);
+    expect(extent.chosen({ kind: 'whole' }, site)).toEqual([0, 1000]);
+    expect(extent.chosen({ kind: 'part', startMm: 100, lengthMm: 800 }, site)).toEqual([100, 900]);
   });
 });
 

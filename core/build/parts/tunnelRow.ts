@@ -3,7 +3,7 @@ import { pairsAt } from '../joints';
 import type { Crop } from '../../catalog/crops';
 import { type SheetEdges, type SkirtUnder, FOLDS } from '../answers/skin';
 import type { HoopShape, RidgeSchool } from '../answers/hoops';
-import { type Extent, placeExtent } from '../answers/place';
+import type { Span } from '../answers/place';
 import { type SheetRun, looseRun, pastEnds } from '../assembly/sheetRun';
 import type { Dimension, Member } from '../assembly/types';
 import type { Elastica, Feet } from '../hoop/types';
@@ -20,7 +20,7 @@ import { type RidgeBuilt, buildRidge, soilPosts } from './ridge';
 export interface LooseTunnelAnswers {
   readonly pipe: Section;
   readonly shape: HoopShape;
-  readonly extent: Extent;
+  readonly extent: Span;
   readonly hoops: number | null;
   readonly maxSpacingMm: number;
   readonly endOffsetMm: number;
@@ -81,9 +81,7 @@ export interface TunnelRow extends TunnelFoot {
 export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSite): Result<TunnelRow> {
   const { survey } = site;
   const { pipe, cover } = a;
-  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const { startMm: from, endMm: to } = extent.value;
+  const [from, to] = a.extent;
   const baseY = (survey.frameOn.widthMm - foot.spanMm) / 2;
   // What leans brings the sprung part inward.
   const lean = foot.feet.kind === 'fixed' ? ((90 - foot.feet.angleDeg) * Math.PI) / 180 : 0;

@@ -3,7 +3,6 @@ import { type Made, fail, ok } from '../../../base/result';
 import { boardShape } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
 import { stock } from '../../../site/buildSite';
-import { placeExtent } from '../../answers/place';
 import { piece } from '../../assembly/pieces';
 import type { Member } from '../../assembly/types';
 import { straightRun } from '../../joints/runs';
@@ -22,9 +21,7 @@ export type AFrame = Made<typeof frameOf>;
 /** Triangles of two legs against a ridge board, with rails along their feet, ties across the ends, and battens over the rails. */
 export function frameOf(a: AFrameAnswers, site: BuildSite) {
   const width = site.survey.frameOn.widthMm;
-  const extent = placeExtent(a.extent, site.survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const { startMm: x0, endMm: x1 } = extent.value;
+  const [x0, x1] = a.extent;
   const [leg, ridge] = [boardShape(a.leg), boardShape(a.ridge)];
   const z0 = site.bed.wall.heightMm;
   // Plumb face of the ridge that the left legs meet; the way along and off the left slope.

@@ -2,7 +2,6 @@ import { type Result, ok } from '../../../base/result';
 import { coverMaterial } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
 import { treat } from '../../answers/bars';
-import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import type { Said } from '../../assembly/types';
@@ -22,9 +21,7 @@ const FRAME_ASKS = { latches: 'frameLatches', stays: 'frameStays' };
 /** Builds the frame: walls of studs with film on both faces, low lids, a net under them, an opener in its pocket. */
 export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
-  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const { startMm: x0, endMm: x1 } = extent.value;
+  const [x0, x1] = a.extent;
   const length = x1 - x0;
   const depth = survey.frameOn.widthMm;
   const z0 = bed.wall.heightMm;

@@ -64,7 +64,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
       endHeight('eave', 'eave above the base', 'left', [first, y0], [baseZ, eaveZ]),
       endHeight('ridgeHeight', 'ridge above the base', 'right', [first, middle], [baseZ, ridgeZ], false),
       leader('rafter', 'rafter, cut', 'end', [first, (middle + y1) / 2, (eaveZ + ridgeZ) / 2], rafter, false),
-      ...alongBed(a, site, [f.startMm, f.endMm], 'covered', { xs, label: 'frame to frame' }),
+      ...alongBed(a, site, a.extent, 'covered', { xs, label: 'frame to frame' }),
     ],
   });
 }

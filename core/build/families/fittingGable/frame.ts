@@ -2,7 +2,6 @@ import { type Made, fail, ok } from '../../../base/result';
 import type { Fitting } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
-import { placeExtent } from '../../answers/place';
 import { sheetRun } from '../../assembly/sheetRun';
 import { type Knot, type RoofAt, between, gableOver, ridgeFitting, roofOuter, roofUnder } from '../../parts/gable';
 import { hoopPlaces } from '../../parts/hoops';
@@ -13,9 +12,7 @@ export type GableFrame = Made<typeof frameOf>;
 /** Posts and rafters in frames along the bed, rails at their feet, a ridge from frame to frame: pipe between fittings. */
 export function frameOf(a: FittingGableAnswers, site: BuildSite) {
   const { bed, survey } = site;
-  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const { startMm, endMm } = extent.value;
+  const [startMm, endMm] = a.extent;
   const od = thicknessMm(a.pipe);
   const r = od / 2;
   const edge = Math.max(r, Math.min(bed.wall.thicknessMm / 2, 60));
@@ -58,7 +55,7 @@ export function frameOf(a: FittingGableAnswers, site: BuildSite) {
   ]);
   const covered = { line, x0, x1, lengthMm: x1 - x0, riseMm: ridgeZ + r - z0, widthMm: span + od, wrapMm: a.wrapMm };
   return ok({
-    ...{ xs, y0, y1, span, middle, baseZ, eaveZ, ridgeZ, startMm, endMm, covered, hoop: gable.hoop },
+    ...{ xs, y0, y1, span, middle, baseZ, eaveZ, ridgeZ, covered, hoop: gable.hoop },
     ...{ posts, rafters, baseRails, endRails, ridges, frame },
     spacingMm: (last - first) / (n - 1),
     knots: xs.flatMap((_, i) => [...sides.flatMap((y) => [base(i, y), eave(i, y)]), ridge(i)]),

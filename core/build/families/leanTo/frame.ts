@@ -3,7 +3,6 @@ import { type Made, fail, ok } from '../../../base/result';
 import { section } from '../../../catalog/catalog';
 import { boardShape } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
-import { placeExtent } from '../../answers/place';
 import { piece } from '../../assembly/pieces';
 import type { Member } from '../../assembly/types';
 import { evenly } from '../../joints';
@@ -46,9 +45,7 @@ export type LeanToFrame = Made<typeof frameOf>;
 
 /** Sills on the bed, a front wall of studs, a plate on the house wall, and rafters from one to the other. */
 export function frameOf(a: LeanToAnswers, site: BuildSite) {
-  const extent = placeExtent(a.extent, site.survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const { startMm: x0, endMm: x1 } = extent.value;
+  const [x0, x1] = a.extent;
   const width = site.survey.frameOn.widthMm;
   const z0 = site.bed.wall.heightMm;
   const [frontZ, backZ] = [z0 + a.frontMm, z0 + a.backMm];

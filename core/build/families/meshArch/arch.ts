@@ -5,7 +5,6 @@ import { coverMaterial, section } from '../../../catalog/catalog';
 import { thicknessMm } from '../../../catalog/sections';
 import type { CoverMaterial } from '../../../catalog/types';
 import type { BuildSite } from '../../../site/buildSite';
-import { placeExtent } from '../../answers/place';
 import { FOLDS } from '../../answers/skin';
 import { soilZ } from '../../assembly/crop';
 import { endRun, looseRun, pastEnds } from '../../assembly/sheetRun';
@@ -57,13 +56,12 @@ export type Arch = Made<typeof archOf>;
 /** Mesh bent over the bed with its prongs in the soil, and the two sheets on it, lapping at the crown. */
 export function archOf(a: MeshArchAnswers, site: BuildSite) {
   const { bed, survey } = site;
-  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
+  const [startMm, endMm] = a.extent;
   const material = coverMaterial(site.catalog, 'mesh');
   const wire = section(site.catalog, WIRE);
   const wall = bed.wall.thicknessMm;
-  const from = extent.value.startMm < 1 ? wall : extent.value.startMm;
-  const to = extent.value.endMm > survey.frameOn.lengthMm - 1 ? survey.frameOn.lengthMm - wall : extent.value.endMm;
+  const from = startMm < 1 ? wall : startMm;
+  const to = endMm > survey.frameOn.lengthMm - 1 ? survey.frameOn.lengthMm - wall : endMm;
   const spanMm = a.spanMm ?? bed.inside.widthMm - 2 * FROM_WALL_MM;
   if (spanMm > bed.inside.widthMm)
     return fail('span', 'The prongs would stand outside the bed: make the span smaller.');
@@ -116,7 +114,7 @@ export function archOf(a: MeshArchAnswers, site: BuildSite) {
   const run = looseRun([...outerFace(hoop, wire, footY, footZ), ...legs], legs, FOLDS[a.edges], site);
   const { line } = run;
   const half = pathLength(line) / 2;
-  const past = pastEnds([extent.value.startMm, extent.value.endMm], [x0, x1], run, site);
+  const past = pastEnds(a.extent, [x0, x1], run, site);
   const crownZ = footZ + hoop.heightMm + r;
   const down = past.map((mm) => endRun(crownZ, mm, footZ, bed));
   const faces = sweptFaces(line, x0, x1);
@@ -157,7 +155,7 @@ export function archOf(a: MeshArchAnswers, site: BuildSite) {
     },
   }));
   return ok({
-    ...{ extent: extent.value, x0, x1, covered, count, squares, material, wire, hoop, spanMm, footY, footZ, rise },
+    ...{ x0, x1, covered, count, squares, material, wire, hoop, spanMm, footY, footZ, rise },
     ...{ places, wires, mesh, sheets, run, lying },
     /** Where the wires along the bed go into the soil. */
     prongXs: mesh.flatMap((_, p) =>

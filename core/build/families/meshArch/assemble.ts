@@ -65,7 +65,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
       endHeight('prong', 'prongs in the soil', 'left', [x0, footY], [footZ, footZ - a.prongMm]),
       endHeight('archHeight', 'crown above the soil', 'right', [x0, middle], [footZ, crownZ], false),
       dimension('mesh', 'mesh', 'side', 'below', 1, [x0, 0, 0], [x1, 0, 0], false),
-      ...alongBed(a, site, [f.extent.startMm, f.extent.endMm], 'bed covered'),
+      ...alongBed(a, site, a.extent, 'bed covered'),
     ],
   });
 }

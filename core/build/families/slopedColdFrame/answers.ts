@@ -57,7 +57,7 @@ export const answers = {
         ({ market }) => (market === 'imperial' ? '2x8' : 'same'),
         { resets: { frontMm: null } },
       ),
-      (value, catalog) => (value === 'same' ? undefined : section(catalog, value)),
+      (value, { catalog }) => (value === 'same' ? undefined : section(catalog, value)),
     ),
     'same',
   ),

@@ -1,5 +1,4 @@
 import { treat } from '../../answers/bars';
-import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { built } from '../../guide/built';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
@@ -30,13 +29,11 @@ function boxOfSash(a: SlopedColdFrameAnswers, fallMm: number): { readonly along:
 export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const outer = survey.frameOn;
-  const extent = placeExtent(a.extent, outer.lengthMm);
-  if (!extent.ok) return extent;
   const bySash = a.glazing === 'old-window' && a.sashBy === 'sash';
   const { frontMm, backMm } = heightsOf(a, bySash ? a.sashReachMm : outer.widthMm);
   const sash = boxOfSash(a, backMm - frontMm);
-  const { startMm: x0 } = extent.value;
-  const x1 = bySash ? x0 + sash.along : extent.value.endMm;
+  const [x0, endMm] = a.extent;
+  const x1 = bySash ? x0 + sash.along : endMm;
   const depth = bySash ? sash.depth : outer.widthMm;
   if (bySash && depth < 300) return fail('sashReachMm', 'Such windows make too narrow a box: look for longer ones.');
   const y0 = (outer.widthMm - depth) / 2;

@@ -1,7 +1,6 @@
 import { evenly, joint } from '../../joints';
 import type { Vec3 } from '../../../base/geometry';
 import { coverMaterial } from '../../../catalog/catalog';
-import { placeExtent } from '../../answers/place';
 import { BARE } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { piece } from '../../assembly/pieces';
@@ -52,9 +51,7 @@ function bales(x0: number, x1: number, width: number, courses: number): readonly
 export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const width = survey.frameOn.widthMm;
-  const extent = placeExtent(a.extent, survey.frameOn.lengthMm);
-  if (!extent.ok) return extent;
-  const { startMm: x0, endMm: x1 } = extent.value;
+  const [x0, x1] = a.extent;
   const length = x1 - x0;
   const blocks = bales(x0, x1, width, a.courses);
   const frontZ = a.courses * BALE.highMm;
