@@ -74,11 +74,7 @@ test('a cover comes off a roll; another one gives up the roll of the old', () =>
 
 test('a second layer is none until it is said', () => {
   const { inner, innerGapMm } = innerAnswers;
-  expect([inner.first(site), inner.asking?.read('', null, here), inner.chosen(null, site)]).toEqual([
-    null,
-    null,
-    null,
-  ]);
+  expect([inner.first(site), inner.asking?.read('', null, here), inner.chosen(null, site)]).toEqual([null, null, null]);
   expect(inner.chosen('fabric-30', site)).toBe(SHIPPED.cover.get('fabric-30'));
   expect(inner.asking?.show('film-uv', here)).toMatchObject({ value: 'film-uv' });
   expect([innerGapMm.schema.safeParse(undefined).data, innerGapMm.schema.safeParse(19).success]).toEqual([100, false]);

@@ -162,6 +162,9 @@ interface CoverMore {
   readonly when?: Readonly<Record<string, unknown>>;
 }
 
+/** A cover that must be film off a roll. */
+export const FILM = { test: (c: CoverMaterial) => c.kind === 'film', words: 'must be a film off a roll' };
+
 /** The cover and its roll: another cover gives up the old roll. */
 export function coverAnswers(first: First<string>, { fits, when }: CoverMore = {}) {
   const offRoll = (c: CoverMaterial): boolean => c.rolls.length > 0 && c.kind !== 'mesh' && (fits?.test(c) ?? true);

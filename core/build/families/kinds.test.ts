@@ -37,6 +37,33 @@ test('a part that runs past the end of its bed is refused by every kind that cov
   expect(fault('a-frame', site, past(840))).toBeUndefined();
 });
 
+test('walls and lids under film want film off a roll: fabric is refused by name, in whatever way it is given', () => {
+  for (const key of ['double-wall-cold-frame', 'sloped-cold-frame', 'lean-to']) {
+    const family = familyOf(key);
+    const against = (cover: string) => family.against({ ...family.defaults(at(96, 48)), cover }, SHIPPED);
+    expect([key, against('fabric-30')]).toEqual([key, [{ id: 'cover', message: 'must be a film off a roll' }]]);
+    expect(against('film-uv')).toEqual([]);
+  }
+});
+
+test('on rails too the roll limits the height: the sheet comes out as wide as its roll, pull and wraps with it', () => {
+  const on = (key: string, more: object) => {
+    const a = build(key, at(96, 36), { shape: { by: 'sheet' }, ...more });
+    return { widthMm: a.sheets[0] ? sheetSize(a.sheets[0]).acrossMm : 0, heightMm: a.arches[0]?.hoop.heightMm ?? 0 };
+  };
+  const fabric = { cover: 'fabric-30', roll: 'fabric-30 83 in x 50 ft' };
+  // Strapped inside the rails, held upright by them, or standing on them: each from where its free part begins.
+  for (const [key, more] of [
+    ['lift-off-cover', {}],
+    ['hinged-hoop-lid', { feet: 'holes' }],
+    ['hinged-hoop-lid', { feet: 'sockets' }],
+  ] as const) {
+    const hoop = on(key, { ...fabric, ...more });
+    expect([key, hoop.widthMm / 25.4]).toEqual([key, expect.closeTo(83, 1)]);
+    expect(hoop.heightMm).toBeGreaterThan(inch(12));
+  }
+});
+
 describe('lift-off hoop cover', () => {
   test('on the wall: plywood outside the frame takes its thickness off the rails', () => {
     const a = build('lift-off-cover', at(96, 48));

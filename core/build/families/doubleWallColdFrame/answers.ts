@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, askedWhen, choice, count, countOrAuto, length, withDefault, height } from '../../answers/asked';
-import { board, coverAnswers, sold, wood } from '../../answers/bars';
+import { FILM, board, coverAnswers, sold, wood } from '../../answers/bars';
 import { bedAnswers } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
 import { airing, back, holdDowns, latches, lidFrame, people, stays } from '../../answers/skin';
@@ -93,7 +93,7 @@ export const answers = {
   frameStays: ofFrame('Stays on the frame', 'stays'),
   lifted: { ...lifted, asking: lifted.asking && { ...lifted.asking, label: 'Frame lifted by' } },
   anchors: askedWhen(holdDowns('anchors', 'Hooks to the bed', 40), { mount: 'hooked' }),
-  ...coverAnswers('film-uv', { fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' } }),
+  ...coverAnswers('film-uv', { fits: FILM }),
   ...bedAnswers('lettuce', 6),
   frontMm: height([150, 1200], FRONT_MM, 'front'),
   backMm: height([180, 1500], ({ survey }) => FRONT_MM + survey.frameOn.widthMm * 0.16, 'backHeight'),

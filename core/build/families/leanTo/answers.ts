@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, choice, count, countOrAuto, length, withDefault, height } from '../../answers/asked';
-import { board, coverAnswers, sold } from '../../answers/bars';
+import { FILM, board, coverAnswers, sold } from '../../answers/bars';
 import { countBySpacing, maxSpacing } from '../../answers/hoops';
 import { type Extent, bedAnswers, coveredMm } from '../../answers/place';
 import { airing, holdDowns, latches, people, stays, wrap } from '../../answers/skin';
@@ -52,10 +52,7 @@ export const answers = {
   people: people(),
   anchors: holdDowns('anchors', 'Brackets to the bed', 40),
   wallAnchors: holdDowns('wallAnchors', 'Anchors in the wall', 80),
-  ...coverAnswers('film-uv', {
-    fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' },
-    when: { glazing: 'film' },
-  }),
+  ...coverAnswers('film-uv', { fits: FILM, when: { glazing: 'film' } }),
   ...bedAnswers('chard', 6),
   frontMm: height([250, 1200], FRONT_MM, 'front'),
   /** Top of the wall plate above the bed's wall. */

@@ -12,7 +12,7 @@ import {
   length,
   withDefault,
 } from '../../answers/asked';
-import { board, coverAnswers, sold, wood } from '../../answers/bars';
+import { FILM, board, coverAnswers, sold, wood } from '../../answers/bars';
 import { bedAnswers } from '../../answers/place';
 import { airing, back, holdDowns, latches, lidFrame, people, safety, stays } from '../../answers/skin';
 import { PLAY_MM } from '../../parts/slopedLid';
@@ -101,10 +101,7 @@ export const answers = {
   stays: stays('Stays on each lid', 8),
   people: people(),
   anchors: holdDowns('anchors', 'Brackets to the bed', 40),
-  ...coverAnswers('film-uv', {
-    fits: { test: (c) => c.kind === 'film', words: 'must be a film off a roll' },
-    when: { glazing: 'film-both' },
-  }),
+  ...coverAnswers('film-uv', { fits: FILM, when: { glazing: 'film-both' } }),
   ...bedAnswers('spinach', 7),
   /** null: as high as its board. */
   frontMm: dimensioned(z.nullable(between(60, 900)), null, 'front', { changes: { higher: higherBy('front') } }),

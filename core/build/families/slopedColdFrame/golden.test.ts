@@ -55,6 +55,17 @@ test('a sloped cold frame over 128 x 44 in, 2x12 at the back and sides and 2x8 i
   expect(a.steps.map((x) => x.id)).not.toContain('rip');
 });
 
+test('corner posts stand in the box from its foot to a finger under the lid', () => {
+  const a = build('sloped-cold-frame', at(128, 44), { frontMm: 8 * IN, backMm: 11 * IN });
+  const ends = a.members
+    .filter((m) => m.part === 'Corner post')
+    .map((m) => (m.shape.kind === 'straight' ? [m.shape.from[2] / IN, m.shape.to[2] / IN] : []));
+  // On a wall of 11 in; behind by slope x 1.5 lower than the back's inner edge, 8 mm under the lid everywhere.
+  const [front, back] = [8 - 8 / IN, 11 - (3 / 42.5) * 1.5 - 8 / IN];
+  expect(ends.map(([from]) => from)).toEqual([11, 11, 11, 11].map((z) => expect.closeTo(z, 6) as number));
+  expect(ends.map(([, to]) => to)).toEqual([front, front, back, back].map((z) => expect.closeTo(11 + z, 3) as number));
+});
+
 const sides = (more: object): readonly (readonly (string | number | undefined)[])[] =>
   build('sloped-cold-frame', at(128, 44), more)
     .members.filter((m) => m.tag.startsWith('C') || m.tag.startsWith('D'))
