@@ -125,6 +125,7 @@ export type SetDown = Pick<Stage, 'pieces' | 'joints'> & { readonly work: readon
 /**
  * What comes before a frame is set on its bed: packers, and boards across the soil under its open ends.
  * @param ground what is done where it stands
+ * @param end what of it may stand over soil, as it is called
  */
 export function setOnBed(
   boards: readonly Member[],

@@ -3,12 +3,13 @@ import { pathLength } from '../../base/geometry';
 import type { CoverMaterial } from '../../catalog/types';
 import type { BuildSite } from '../../site/buildSite';
 import { underLine, withFirmEnds } from '../assembly/enclosure';
-import type { Fixing, FootingOn, Joint, Member, Panel, Said, SheetPart, Stage } from '../assembly/types';
+import type { Fixing, FootingOn, Joint, Panel, Said, SheetPart, Stage } from '../assembly/types';
 import type { Saying } from '../guide/stage';
 import { plywoodJoints, ventJoints } from './ends';
 import { coverFrameStage, fasteningWork, plywoodStage } from './frameStages';
 import { fastened, flapJoints } from './framedSheet';
 import type { HoopFrame } from './hoopFrame';
+import { endsOfRow } from './hoops';
 
 /** What follows of any hoops in a frame: what they carry, what rails they push, what they enclose, on what they stand. */
 export function framedHoops(
@@ -29,10 +30,6 @@ export function framedHoops(
     enclosure: withFirmEnds(underLine(cover, f.line, { ...over, heightMm: f.covered.riseMm }), panels, catalog),
   };
 }
-
-/** The first and the last of a row of hoops. */
-export const endsOfRow = (hoops: readonly Member[]): readonly Member[] =>
-  hoops.filter((h) => h === hoops[0] || h === hoops[hoops.length - 1]);
 
 /** Firm ends sawn and fixed, where there are any. @param how they are fixed; `at` what straps each to its hoop, and how many */
 export function firmEndStages(

@@ -218,3 +218,7 @@ export const outerFace = (hoop: Elastica | BentHoop, pipe: Section, footY: numbe
 /** The underside of a row of hoops, that headroom is measured to. */
 export const underHoop = (hoop: Elastica | BentHoop, pipe: Section, footY: number, footZ: number): readonly Point2[] =>
   face(hoop, 200, -thicknessMm(pipe) / 2, footY, footZ);
+
+/** The first and the last of a row of hoops. */
+export const endsOfRow = (hoops: readonly Member[]): readonly Member[] =>
+  hoops.filter((h) => h === hoops[0] || h === hoops[hoops.length - 1]);

@@ -9,6 +9,7 @@ import type { Fold } from '../assembly/sheetRun';
 import type { Joint, Member, SheetPart } from '../assembly/types';
 import { evenly, joint } from '../joints';
 import { type FramedCover, clipPlaces, endSheets, flapJoints } from './framedSheet';
+import { endsOfRow } from './hoops';
 import { fastenedToWall, skirtLines } from './looseSheet';
 import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
 
@@ -47,7 +48,7 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
   const corners = [first - 200, last + 200].flatMap((x) => sides.map(({ y, z }): Vec3 => [x, y, z]));
   const sheet = [{ tag: 'S1' }];
   const bars = barred ? skirtBars(a.skirtUnder, sides, folds.map(lies), [first, last], site) : [];
-  const endHoops = [row.hoops[0], row.hoops[row.hoops.length - 1]].flatMap((m) => m ?? []);
+  const endHoops = endsOfRow(row.hoops);
   const ys = line.map((p) => p.y);
   const covered = {
     line: row.run.line,

@@ -8,10 +8,11 @@ import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage'
 import { evenly, joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { hoopMark, straightRun } from '../../joints/runs';
-import { endsOfRow, firmEndStages, framedCoverStage } from '../../parts/framedHoops';
+import { firmEndStages, framedCoverStage } from '../../parts/framedHoops';
 import { clipPlaces } from '../../parts/framedSheet';
 import { type SetDown, frameStage, markRailsStage, setStage } from '../../parts/frameStages';
 import type { HoopFrame } from '../../parts/hoopFrame';
+import { endsOfRow } from '../../parts/hoops';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
 
 /** The frame in building order, but for setting it down: cut, bend, mark and drill, frame, hoops, furring, ends, cover. */
