@@ -28,8 +28,15 @@ interface Laid {
   readonly openings: readonly Opening[];
 }
 
+/** Joints of lids by the work that makes them: their frames, what glazes them, and what they hang by and are held by. */
+export interface LidJoints {
+  readonly framed: readonly Joint[];
+  readonly glazed: readonly Joint[];
+  readonly hung: readonly Joint[];
+}
+
 /** Joints of every lid: frames, glazing, hinges, handles, and by lid what holds it shut and open. */
-export function lidJoints(s: LidSite, laid: Laid): readonly Joint[] {
+export function lidJoints(s: LidSite, laid: Laid): LidJoints {
   const { called, at, each, reach, onBox, xs, members, stiles, panels, sheets, openings } = laid;
   const framed = s.glazing !== 'old-window';
   const glazed = s.glazing === 'twin-wall-6' || s.glazing === 'corrugated';
@@ -49,8 +56,8 @@ export function lidJoints(s: LidSite, laid: Laid): readonly Joint[] {
         evenly(at(x + each * 0.15, r, 0), at(x + each * 0.85, r, 0), count),
       ),
     );
-  return [
-    ...(framed
+  return {
+    framed: framed
       ? [
           ...joint('plate', 'lid corners', `${capital(called.one)} corners`, members, corners),
           ...joint(
@@ -61,57 +68,61 @@ export function lidJoints(s: LidSite, laid: Laid): readonly Joint[] {
             endsOf(stiles),
           ),
         ]
-      : []),
-    ...(glazed
-      ? joint('glazing', 'glazing', 'Glazing to stiles and bars, every 250 mm', [...panels, ...stiles], rows, {
-          count: Math.ceil((stiles.length * reach) / 250) + 4 * s.lids,
-          with: {
-            tapeM: s.glazing === 'twin-wall-6' ? 2 * metres : 0,
-            stripM: s.glazing === 'corrugated' ? 2 * metres : 0,
-            // Every joint of two sheets lies on a bar, under its strip.
-            joinM: s.glazing === 'twin-wall-6' ? Math.ceil(((panels.length - s.lids) * reach) / 1000) : 0,
-          },
-        })
-      : []),
-    ...(s.glazing === 'film-both'
-      ? joint('staple', 'skins', `Film round the ${called.one} frames`, [...sheets, ...members], corners, {
-          count: Math.ceil((4 * (each + reach) * s.lids) / 75),
-        })
-      : []),
-    ...(!framed && s.safetyFilm
-      ? joint('put', 'safety film', 'On the glass, so that it holds together when it breaks', panels, [], {
-          count: s.lids,
-          with: { item: 'safety-film' },
-        })
-      : []),
-    ...(s.hinged
-      ? joint(
-          'hinge',
-          'hinges',
-          called.hang,
-          [...members.filter((m) => m.part.endsWith(`rail, ${called.upper}`)), ...(framed ? [] : panels)],
-          xs.flatMap((x) => evenly(at(x + each * 0.1, 0, 0), at(x + each * 0.9, 0, 0), hingeCount(each))),
-          // Hinges hold the lid; what holds the box down are its own brackets.
-          { with: { holds: 'nothing' } },
-        )
-      : []),
-    ...(s.hinged
-      ? joint('seal', 'seals', `Along the edges where the ${called.many} rest`, [...members, ...panels], [], {
-          count: Math.ceil((s.lids * 2 * (each + onBox)) / 1000),
-        })
-      : []),
-    ...joint('handle', 'handles', `At the ${called.lower} of each ${called.one}`, [...panels, ...members], hands),
-    ...(s.hinged
-      ? [
-          ...onEach('latch', 'latches', called.shut, s.latches, reach).map((j) => ({
-            ...j,
-            with: { holds: 'nothing' },
-          })),
-          ...onEach('stay', 'stays', `Hold the ${called.many} open`, s.stays, reach * 0.8),
-        ]
-      : []),
-    ...(s.opener
-      ? onEach('opener', 'openers', `Lifts the ${called.one} when it is warm`, s.openers, s.opener.armMm)
-      : []),
-  ];
+      : [],
+    glazed: [
+      ...(glazed
+        ? joint('glazing', 'glazing', 'Glazing to stiles and bars, every 250 mm', [...panels, ...stiles], rows, {
+            count: Math.ceil((stiles.length * reach) / 250) + 4 * s.lids,
+            with: {
+              tapeM: s.glazing === 'twin-wall-6' ? 2 * metres : 0,
+              stripM: s.glazing === 'corrugated' ? 2 * metres : 0,
+              // Every joint of two sheets lies on a bar, under its strip.
+              joinM: s.glazing === 'twin-wall-6' ? Math.ceil(((panels.length - s.lids) * reach) / 1000) : 0,
+            },
+          })
+        : []),
+      ...(s.glazing === 'film-both'
+        ? joint('staple', 'skins', `Film round the ${called.one} frames`, [...sheets, ...members], corners, {
+            count: Math.ceil((4 * (each + reach) * s.lids) / 75),
+          })
+        : []),
+      ...(!framed && s.safetyFilm
+        ? joint('put', 'safety film', 'On the glass, so that it holds together when it breaks', panels, [], {
+            count: s.lids,
+            with: { item: 'safety-film' },
+          })
+        : []),
+    ],
+    hung: [
+      ...(s.hinged
+        ? joint(
+            'hinge',
+            'hinges',
+            called.hang,
+            [...members.filter((m) => m.part.endsWith(`rail, ${called.upper}`)), ...(framed ? [] : panels)],
+            xs.flatMap((x) => evenly(at(x + each * 0.1, 0, 0), at(x + each * 0.9, 0, 0), hingeCount(each))),
+            // Hinges hold the lid; what holds the box down are its own brackets.
+            { with: { holds: 'nothing' } },
+          )
+        : []),
+      ...(s.hinged
+        ? joint('seal', 'seals', `Along the edges where the ${called.many} rest`, [...members, ...panels], [], {
+            count: Math.ceil((s.lids * 2 * (each + onBox)) / 1000),
+          })
+        : []),
+      ...joint('handle', 'handles', `At the ${called.lower} of each ${called.one}`, [...panels, ...members], hands),
+      ...(s.hinged
+        ? [
+            ...onEach('latch', 'latches', called.shut, s.latches, reach).map((j) => ({
+              ...j,
+              with: { holds: 'nothing' },
+            })),
+            ...onEach('stay', 'stays', `Hold the ${called.many} open`, s.stays, reach * 0.8),
+          ]
+        : []),
+      ...(s.opener
+        ? onEach('opener', 'openers', `Lifts the ${called.one} when it is warm`, s.openers, s.opener.armMm)
+        : []),
+    ],
+  };
 }

@@ -4,7 +4,7 @@ import type { Lids } from './slopedLid';
 import type { Stage } from '../assembly/types';
 import { amount } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { type Saying, MINUTES, countKind, named, sayCount, sayCounts, stage, tagList } from '../guide/stage';
+import { type Saying, MINUTES, countKind, sayCount, sayCounts, stage, tagList } from '../guide/stage';
 
 /** Joins the lid frames; nothing where the lids are windows. */
 export function lidFrameStages(lids: Lids): readonly Stage[] {
@@ -20,7 +20,7 @@ export function lidFrameStages(lids: Lids): readonly Stage[] {
         `Two screws through the rails into each end of ${tagList(lids.members.filter((m) => !m.part.includes(' rail, ')))}, and a plate on every corner.`,
       ],
       tools: ['square'],
-      joints: named(lids.joints, 'lid corners', 'lid bars'),
+      joints: lids.joints.framed,
       checks: [`Both diagonals of each ${lids.called.one} equal`, 'It lies flat without rocking'],
       minutes: MINUTES.start + lids.members.length * 5,
     }),
@@ -62,7 +62,7 @@ export function glazeStage(glazing: Glazing, lids: Lids): Stage {
         'Press a joining strip over every joint of two sheets, on its bar.',
     ],
     tools: glass ? ['brush', 'knife', 'gloves'] : ['fine saw', 'knife'],
-    joints: named(lids.joints, 'glazing', 'skins', 'safety film'),
+    joints: lids.joints.glazed,
     checks: [glass ? 'Every pane is whole and sits firm' : 'Nothing rattles, and the sheet can still move with heat'],
     cautions: glass ? [CAUTIONS.glass] : [CAUTIONS.knife],
     minutes: MINUTES.start + pieces.length * 18,
@@ -71,7 +71,8 @@ export function glazeStage(glazing: Glazing, lids: Lids): Stage {
 
 /** Hangs the lids, and fits latches, stays and openers; loose ones are laid on. */
 export function hangStage(lids: Lids, place: Saying): Stage {
-  const { joints, called } = lids;
+  const { called } = lids;
+  const joints = lids.joints.hung;
   const count = (kind: KindKey): number => countKind(joints, kind);
   const hung = count('hinge') > 0;
   return stage({
@@ -97,7 +98,7 @@ export function hangStage(lids: Lids, place: Saying): Stage {
         ]
       : [place],
     tools: ['level'],
-    joints: named(joints, 'hinges', 'handles', 'latches', 'stays', 'openers', 'seals'),
+    joints,
     checks: [
       `Each ${called.one} swings free and shuts flat`,
       count('stay') > 0 && 'The stays hold',
@@ -114,7 +115,7 @@ export function glazeAndHangStages(glazing: Glazing, lids: Lids): readonly Stage
     glazeStage(glazing, lids),
     hangStage(
       lids,
-      countKind(lids.joints, 'hinge') > 0
+      countKind(lids.joints.hung, 'hinge') > 0
         ? ['Lay the lids on, flush at the back, the same overhang all along the front.']
         : ['Two people: lay the lids on, and weight or tie every corner.'],
     ),

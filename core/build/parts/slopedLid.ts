@@ -5,11 +5,11 @@ import { capital } from '../../base/figure';
 import { boardShape } from '../../catalog/sections';
 import { MM_PER_INCH } from '../../base/length';
 import { piece, rectangle } from '../assembly/pieces';
-import type { Joint, Member, Panel, SheetPart } from '../assembly/types';
+import type { Member, Panel, SheetPart } from '../assembly/types';
 import type { Opening } from '../assembly/openings';
 import type { BeamRow, SheetSpan } from '../assembly/rows';
 import { LAP_MM, panesAndBars } from './glazing';
-import { lidJoints } from './lidJoints';
+import { type LidJoints, lidJoints } from './lidJoints';
 import type { LidSite, LidWords } from './lidSite';
 
 const LIDS: LidWords = {
@@ -27,7 +27,7 @@ export interface Lids {
   readonly members: readonly Member[];
   readonly panels: readonly Panel[];
   readonly sheets: readonly SheetPart[];
-  readonly joints: readonly Joint[];
+  readonly joints: LidJoints;
   readonly openings: readonly Opening[];
   readonly beams: readonly BeamRow[];
   readonly spans: readonly SheetSpan[];
