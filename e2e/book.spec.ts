@@ -242,6 +242,7 @@ test('while Cabanon is open it reminds of what the day asks, once, and writes do
     if ((await later.isVisible()) && !(await wanted.isVisible())) await later.click();
     expect(await wanted.isVisible()).toBe(true);
   }).toPass({ timeout: 30_000 });
+  await expect(bar).toContainText('fabric 30 g on');
   await bar.getByRole('button', { name: 'Done: write it down' }).click();
   await expect(wanted).toHaveCount(0);
   await page.getByRole('link', { name: 'Log' }).click();

@@ -9,11 +9,10 @@ export type Result<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** What a function makes when nothing stands in its way: `Made<typeof frameOf>`. */
-export type Made<F> = F extends (...args: never[]) => infer R
-  ? R extends { readonly ok: true; readonly value: infer V }
-    ? V
-    : never
-  : never;
+export type Made<F extends (...args: never[]) => Result<unknown>> = Extract<
+  ReturnType<F>,
+  { readonly ok: true }
+>['value'];
 
 /** Wraps a good value. */
 export function ok<T>(value: T): Result<T> {

@@ -10,7 +10,8 @@ import { type Frame, type FrameChoices, buildFrame } from './frame';
 import { type CrossBoards, crossBoards } from './crossBoards';
 import { type FramedCover, PULL_MM } from './framedSheet';
 import { type RailFoot, hoopMembers, hoopPlaces, outerFace, springOnRail, underHoop } from './hoops';
-import { type Point2, pathLength } from '../../base/geometry';
+import { type Point2, type Vec3, pathLength } from '../../base/geometry';
+import { evenly } from '../joints';
 import { sheetRun } from '../assembly/sheetRun';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import { type HoopMeasured, hoopDimensions } from '../assembly/hoopDimensions';
@@ -271,6 +272,10 @@ export function frameDimensions(
     offsetFromMm: f.x0,
   });
 }
+
+/** So many places along the feet of both long rails, a hand in from the ends. */
+export const alongRails = ({ x0, x1, y0, width, z0 }: HoopFrame, count: number): readonly Vec3[] =>
+  [y0, y0 + width].flatMap((y) => evenly([x0 + 150, y, z0], [x1 - 150, y, z0], Math.ceil(count / 2))).slice(0, count);
 
 /** Where a frame stands that is hinged as a whole. */
 export function framePlace(f: HoopFrame, rails: readonly Member[]): WholePlace {

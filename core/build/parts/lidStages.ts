@@ -47,7 +47,8 @@ const GLAZE: Readonly<Record<Glazing, readonly Saying[]>> = {
 };
 
 /** Makes windows ready, or glazes the lids. */
-export function glazeStage(glazing: Glazing, lids: Lids): Stage {
+export function glazeStage(lids: Lids): Stage {
+  const { glazing } = lids;
   const glass = glazing === 'old-window';
   const pieces = [...lids.panels, ...lids.sheets];
   return stage({
@@ -85,15 +86,11 @@ export function hangStage(lids: Lids, place: Saying): Stage {
           place,
           `${sayCount(count('hinge'), 'hinge')} along the ${called.upper}, the outer ones a hand from each ${called.one}’s ends.`,
           `At the ${called.lower} ${sayCounts(joints, 'handle', 'latch')}${count('stay') > 0 ? `; at the sides ${sayCounts(joints, 'stay')}` : ''}.`,
-          ...(count('opener') > 0
-            ? [
-                [
-                  `Fix ${sayCount(count('opener'), 'opener')} to ${called.one} and ${called.upper} as its sheet says; set it to start at `,
-                  amount(18, 'temperature'),
-                  '.',
-                ],
-              ]
-            : []),
+          count('opener') > 0 && [
+            `Fix ${sayCount(count('opener'), 'opener')} to ${called.one} and ${called.upper} as its sheet says; set it to start at `,
+            amount(18, 'temperature'),
+            '.',
+          ],
           `Stick a strip of foam along the edges where the ${called.many} rest.`,
         ]
       : [place],
@@ -110,9 +107,9 @@ export function hangStage(lids: Lids, place: Saying): Stage {
 }
 
 /** Glazes the lids of a frame and hangs them, or lays them on. */
-export function glazeAndHangStages(glazing: Glazing, lids: Lids): readonly Stage[] {
+export function glazeAndHangStages(lids: Lids): readonly Stage[] {
   return [
-    glazeStage(glazing, lids),
+    glazeStage(lids),
     hangStage(
       lids,
       countKind(lids.joints.hung, 'hinge') > 0

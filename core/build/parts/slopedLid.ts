@@ -8,7 +8,7 @@ import { piece, rectangle } from '../assembly/pieces';
 import type { Member, Panel, SheetPart } from '../assembly/types';
 import type { Opening } from '../assembly/openings';
 import type { BeamRow, SheetSpan } from '../assembly/rows';
-import { LAP_MM, panesAndBars } from './glazing';
+import { type Glazing, LAP_MM, panesAndBars } from './glazing';
 import { type LidJoints, lidJoints } from './lidJoints';
 import type { LidSite, LidWords } from './lidSite';
 
@@ -23,6 +23,7 @@ const LIDS: LidWords = {
 };
 
 export interface Lids {
+  readonly glazing: Glazing;
   readonly called: LidWords;
   readonly members: readonly Member[];
   readonly panels: readonly Panel[];
@@ -209,6 +210,7 @@ export function slopedLids(s: LidSite): Lids {
     openings,
   });
   return {
+    glazing: s.glazing,
     called,
     members,
     panels,

@@ -1,8 +1,7 @@
 import type { Point2, Vec3 } from '../../../base/geometry';
 import { type Made, fail, ok } from '../../../base/result';
 import { boardShape } from '../../../catalog/sections';
-import type { BuildSite } from '../../../site/buildSite';
-import { stock } from '../../../site/buildSite';
+import { type BuildSite, stock } from '../../../site/buildSite';
 import { piece } from '../../assembly/pieces';
 import type { Member } from '../../assembly/types';
 import { straightRun } from '../../joints/runs';
@@ -71,9 +70,18 @@ export function frameOf(a: AFrameAnswers, site: BuildSite) {
       return straightRun(`${letter}${i + 1}`, part, board, [x0, x1], [y, z], [0, far ? -cos : cos, sin], { xs, mark });
     });
   const railRuns = alongFeet('A', 'Side rail', railBoard, rail.thicknessMm / 2, markLabel);
-  const battenRuns = alongFeet('B', 'Cover batten', batten, rail.thicknessMm + boardShape(batten).thicknessMm / 2);
+  const overRails =
+    a.fixing === 'battens'
+      ? alongFeet('B', 'Cover batten', batten, rail.thicknessMm + boardShape(batten).thicknessMm / 2)
+      : [];
   const inset = tie.widthMm / Math.tan(angle);
   const out = (leg.thicknessMm + tie.thicknessMm) / 2;
+  const low = onSlope((topY - leg.widthMm * sin) / cos, -leg.widthMm).z;
+  const leftUnder: readonly Point2[] = [
+    { y: leg.widthMm / sin, z: z0 },
+    { y: topY, z: low },
+    { y: topY, z: Math.min(low, z0 + a.heightMm - ridge.widthMm) },
+  ];
   const ridgeAt = [width / 2, z0 + a.heightMm - ridge.widthMm / 2] as const;
   return ok({
     x0,
@@ -95,20 +103,12 @@ export function frameOf(a: AFrameAnswers, site: BuildSite) {
     ridge: straightRun('R1', 'Ridge board', a.ridge, [x0, x1], ridgeAt, [0, 0, 1], { xs, mark: markLabel }),
     rails: { members: railRuns.flatMap((r) => r.members), joints: railRuns.flatMap((r) => r.joints) },
     railsAt: xs.flatMap((x) => [false, true].map((far) => at(x, middle, 0, far))),
-    battens: a.fixing === 'battens' ? battenRuns.flatMap((r) => r.members) : [],
+    battens: overRails.flatMap((r) => r.members),
     ties: [first + out, last - out].map((x, i) => {
       const z = z0 + tie.widthMm / 2;
       return piece(`T${i + 1}`, 'Foot tie', tieBoard, [x, inset, z], [x, width - inset, z], [0, 0, 1]);
     }),
     /** Under the legs and the ridge, from foot to foot. */
-    under: ((): readonly Point2[] => {
-      const low = onSlope((topY - leg.widthMm * sin) / cos, -leg.widthMm).z;
-      const left = [
-        { y: leg.widthMm / sin, z: z0 },
-        { y: topY, z: low },
-        { y: topY, z: Math.min(low, z0 + a.heightMm - ridge.widthMm) },
-      ];
-      return [...left, ...left.map((p) => ({ y: width - p.y, z: p.z })).reverse()];
-    })(),
+    under: [...leftUnder, ...leftUnder.map((p) => ({ y: width - p.y, z: p.z })).reverse()],
   });
 }

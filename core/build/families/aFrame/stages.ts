@@ -19,10 +19,11 @@ export function aFrameStages(
   a: AFrameAnswers,
   f: AFrame,
   covered: FramedCover,
-  [sheet, ...flaps]: readonly SheetPart[],
+  sheets: readonly SheetPart[],
   site: BuildSite,
 ): Stages {
   const { legs, ridge, rails, ties, battens, endLegs } = f;
+  const [cover, flaps] = [sheets.slice(0, 1), sheets.slice(1)];
   const ofLegs = (end: 0 | 1): readonly Vec3[] => legs.flatMap((m) => endsOf([m]).slice(end, end + 1));
   const [feetAt, topsAt] = [ofLegs(0), ofLegs(1)];
   const legMm = legs[0]?.lengthMm ?? 0;
@@ -128,7 +129,7 @@ export function aFrameStages(
       minutes: MINUTES.start + rails.members.length * 4,
     }),
     coverFrameStage({
-      sheets: [...(sheet ? [sheet] : []), ...flaps],
+      sheets,
       battens,
       fastening: fasteningWork(a.fixing, a.wrapMm),
       ends:
@@ -137,7 +138,7 @@ export function aFrameStages(
           : ['Fold both ends in like a parcel and staple them to the end legs under a strip of batten.'],
       joints: [
         ...fastened(a.fixing, {
-          sheets: sheet ? [sheet] : [],
+          sheets: cover,
           rails: rails.members,
           hoops: [],
           battening: batteningOf(battens, rails.members),
@@ -159,7 +160,7 @@ export function aFrameStages(
         ),
       ],
     }),
-    ...slopeStages(a, f, sheet),
+    ...slopeStages(a, f, cover),
     ...(flaps.length > 0
       ? [
           flapStage(
@@ -191,8 +192,8 @@ function flapStage(flaps: readonly SheetPart[], feet: readonly Vec3[], tops: rea
 }
 
 /** What keeps the film on the slopes from lifting: a batten over it on every leg, or a rope over the ridge in every bay. */
-function slopeStages(a: AFrameAnswers, f: AFrame, sheet: SheetPart | undefined): readonly Stage[] {
-  if (a.slopes === 'none' || !sheet) return [];
+function slopeStages(a: AFrameAnswers, f: AFrame, cover: readonly SheetPart[]): readonly Stage[] {
+  if (a.slopes === 'none') return [];
   const { xs, rail, batten } = f;
   const onBothSides = (x: number, along: number, off: number): readonly Vec3[] =>
     [false, true].map((far) => f.at(x, along, off, far));
@@ -206,12 +207,12 @@ function slopeStages(a: AFrameAnswers, f: AFrame, sheet: SheetPart | undefined):
         id: 'slopes',
         title: 'Lace the slopes',
         view: 'side',
-        pieces: [sheet],
+        pieces: cover,
         work: [
           'Throw a rope over the ridge in the middle of every bay, tie it to a screw in the side rail on one side, pull it tight and tie it on the other.',
         ],
         tools: ['driver'],
-        joints: joint('lacing', 'lacing', where, [sheet, ...f.rails.members], places, {
+        joints: joint('lacing', 'lacing', where, [...cover, ...f.rails.members], places, {
           count: Math.ceil((bays.length * (2 * f.slopeMm + 600)) / 1000),
           with: { screws: 1 },
         }),
@@ -241,7 +242,7 @@ function slopeStages(a: AFrameAnswers, f: AFrame, sheet: SheetPart | undefined):
       work: [
         `Lay ${tagList(battens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg.`,
       ],
-      joints: joint('batten', 'leg battens', where, [...battens, ...f.legs, sheet], spreadAlong(battens, 300)),
+      joints: joint('batten', 'leg battens', where, [...battens, ...f.legs, ...cover], spreadAlong(battens, 300)),
       checks,
       minutes: MINUTES.start,
     }),

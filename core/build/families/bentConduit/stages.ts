@@ -5,13 +5,13 @@ import type { Section } from '../../../catalog/types';
 import type { Panel, SheetPart, Stage } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
 import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
-import { evenly, joint, pairsAt } from '../../joints';
+import { joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { hoopMark, straightRun } from '../../joints/runs';
 import { firmEndStages, framedCoverStage } from '../../parts/framedHoops';
 import { clipPlaces } from '../../parts/framedSheet';
 import { type SetDown, frameStage, markRailsStage, setStage } from '../../parts/frameStages';
-import type { HoopFrame } from '../../parts/hoopFrame';
+import { type HoopFrame, alongRails } from '../../parts/hoopFrame';
 import { endsOfRow } from '../../parts/hoops';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
 
@@ -169,10 +169,7 @@ export function furringStages(a: BentConduitAnswers, f: HoopFrame, strip: Sectio
 /** Set down and screwed to the bed for the season. */
 export function bracketedStage(a: BentConduitAnswers, f: HoopFrame, set: SetDown): Stage {
   const anchors = a.anchors ?? 2 * Math.max(2, Math.ceil(f.lengthMm / 1200));
-  const sides = [f.y0, f.y0 + f.width].flatMap((y) =>
-    evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil(anchors / 2)),
-  );
-  const brackets = joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, sides.slice(0, anchors), {
+  const brackets = joint('bracket', 'anchors', 'Frame to the bed wall', f.frame.rails, alongRails(f, anchors), {
     ask: 'anchors',
   });
   return setStage(

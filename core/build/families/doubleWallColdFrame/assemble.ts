@@ -43,11 +43,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     openerAt: screened && a.airing === 'opener' && a.pocket === 'front' ? 'front' : 'back',
   });
   const before = wallStages(a, place, walls, site);
-  const after: Stages = [
-    ...lidFrameStages(lids),
-    ...netStages(a, place, walls, site),
-    ...glazeAndHangStages(a.glazing, lids),
-  ];
+  const after: Stages = [...lidFrameStages(lids), ...netStages(a, place, walls, site), ...glazeAndHangStages(lids)];
   const set = setOnWall(walls.all, 'X', [x0, x1], site);
   const hung =
     a.mount === 'hinged'

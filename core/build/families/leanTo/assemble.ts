@@ -10,7 +10,6 @@ import { glazingCover } from '../../parts/glazing';
 import { hungLids } from '../../parts/hungLids';
 import type { LeanToAnswers } from './answers';
 import { frameOf } from './frame';
-import { skinSize } from './skin';
 import { leanToStages } from './stages';
 
 /** The shutters lap over the header that they hang on. */
@@ -103,11 +102,11 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
       skins: [
         {
           cover: a.glazing === 'film' ? a.cover : glazingCover(site.catalog, a.glazing),
-          m2: skinSize(f).areaM2 + shutters.areaM2,
+          m2: (f.slopeMm * (x1 - x0) + width * (f.lowMm + f.highMm)) / 1e6 + shutters.areaM2,
         },
       ],
       floorM2,
-      volumeM3: (floorM2 * (roof.top(0) + roof.top(width) - 2 * z0)) / 2e3,
+      volumeM3: (floorM2 * (f.lowMm + f.highMm)) / 2e3,
       heightM: a.backMm / 1000,
     },
     dimensions: [

@@ -97,6 +97,10 @@ export function frameOf(a: LeanToAnswers, site: BuildSite) {
   const ends = [x0 + t / 2, x1 - t / 2];
   return ok({
     ...{ x0, x1, z0, width, t, roof, xs, headZ, plateZ: backZ - p / 2 },
+    /** Of the roof down its slope, and heights of the ends in front and at the wall. */
+    slopeMm: width / Math.cos(angle),
+    lowMm: roof.top(0) - z0,
+    highMm: roof.top(width) - z0,
     /** Where stiff sheets begin, meet and end along the roof. */
     sheetXs: [x0, ...xs.filter((_, i) => i > 0 && i < xs.length - 1 && i % baysEach === 0), x1],
     /** The end wall from the bed to the roof, front edge first, as (y, height above the bed). */

@@ -28,17 +28,9 @@ type Tagged = readonly { readonly tag: string }[];
 /** A place on the roof. */
 const onRoof = ({ roof }: LeanToFrame, x: number, y: number): Vec3 => [x, y, roof.top(y)];
 
-/** Length of the roof down the slope, height at the wall, and area of roof and ends. */
-export function skinSize({ roof, end, width, x0, x1 }: LeanToFrame) {
-  const slopeMm = width / Math.cos(roof.angle);
-  const [low, high] = [end[3]?.[1] ?? 0, end[2]?.[1] ?? 0];
-  return { slopeMm, low, high, areaM2: (slopeMm * (x1 - x0) + width * (low + high)) / 1e6 };
-}
-
 /** Stiff sheets on the rafters and the ends, their channels down the slope and upright. */
 export function glazedSkin(key: 'twin-wall-6', f: LeanToFrame, framing: Tagged, site: BuildSite): Skin {
-  const { x0, x1, z0, width, roof, xs, sheetXs, end } = f;
-  const { slopeMm, high } = skinSize(f);
+  const { x0, x1, z0, width, roof, xs, sheetXs, end, slopeMm } = f;
   const [cos, sin] = [Math.cos(roof.angle), Math.sin(roof.angle)];
   const sheet = stiffSheet(site.catalog, key);
   const roofs = sheetXs.slice(1).map((to, i) => {
@@ -51,7 +43,7 @@ export function glazedSkin(key: 'twin-wall-6', f: LeanToFrame, framing: Tagged, 
     const tag = `G${roofs.length + i + 1}`;
     const foot: Vec3 = right ? [x1, 0, z0] : [x0, width, z0];
     return {
-      ...rectangle(tag, 'End glazing', sheet, foot, [0, right ? 1 : -1, 0], [0, 0, 1], [width, high], 'v'),
+      ...rectangle(tag, 'End glazing', sheet, foot, [0, right ? 1 : -1, 0], [0, 0, 1], [width, f.highMm], 'v'),
       outline: right ? end : end.map(([y, z]): Flat => [width - y, z]).reverse(),
     };
   });
@@ -83,8 +75,7 @@ export function glazedSkin(key: 'twin-wall-6', f: LeanToFrame, framing: Tagged, 
 
 /** Film on roof and ends, battened along every edge and over the rafters, so that wind makes no sail of it. */
 export function filmSkin(a: LeanToAnswers, f: LeanToFrame, framing: Tagged, site: BuildSite): Skin {
-  const { x0, x1, z0, width, roof, xs, end } = f;
-  const { slopeMm, low, high } = skinSize(f);
+  const { x0, x1, z0, width, roof, xs, end, slopeMm, lowMm, highMm } = f;
   const [cos, sin] = [Math.cos(roof.angle), Math.sin(roof.angle)];
   const both = (what: string) => ({ what, mm: 2 * a.wrapMm });
   const film = { cover: a.cover, rollKey: a.roll };
@@ -102,7 +93,7 @@ export function filmSkin(a: LeanToAnswers, f: LeanToFrame, framing: Tagged, site
       tag: `S${i + 2}`,
       part: 'End film',
       across: [{ what: 'Front to wall', mm: width }, both('Wrapped under the battens, both edges')],
-      along: [{ what: 'Height at the wall', mm: high }, both('Wrapped under the battens, top and bottom')],
+      along: [{ what: 'Height at the wall', mm: highMm }, both('Wrapped under the battens, top and bottom')],
       faces: [end.map(([y, z]): Vec3 => [x, y, z0 + z])],
     })),
   ];
@@ -134,7 +125,7 @@ export function filmSkin(a: LeanToAnswers, f: LeanToFrame, framing: Tagged, site
     pieces: [...sheets, ...battens],
     joints: [
       ...joint('staple', 'staples', 'Film along every edge, until it is battened', onto, edges, {
-        count: Math.ceil((2 * (slopeMm + x1 - x0) + 2 * (2 * width + low + high)) / 150),
+        count: Math.ceil((2 * (slopeMm + x1 - x0) + 2 * (2 * width + lowMm + highMm)) / 150),
       }),
       ...batteningOf(battens, onto),
     ],

@@ -10,7 +10,7 @@ import { glazeStage, hangStage, lidFrameStages } from '../../parts/lidStages';
 import type { Lids } from '../../parts/slopedLid';
 import type { LeanToAnswers } from './answers';
 import type { LeanToFrame } from './frame';
-import { filmSkin, glazedSkin, skinSize } from './skin';
+import { filmSkin, glazedSkin } from './skin';
 
 const WALL_ANCHORS_APART_MM = 500;
 
@@ -51,7 +51,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
     'Cover to the wall: along the top and down both ends',
     [...low, ...wallPlate.members],
     spread([x0, width, f.roof.top(width)], [x1, width, f.roof.top(width)], 1000),
-    { count: Math.ceil((x1 - x0 + 2 * skinSize(f).high) / 1000) },
+    { count: Math.ceil((x1 - x0 + 2 * f.highMm) / 1000) },
   );
   return [
     'cut',
@@ -141,7 +141,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       minutes: MINUTES.start + skin.pieces.filter((p) => !('section' in p)).length * MINUTES.sheet,
     }),
     ...lidFrameStages(shutters),
-    glazeStage(film ? 'film-both' : a.glazing, shutters),
+    glazeStage(shutters),
     hangStage(shutters, ['Hold the shutters against the header, the same lap all along.']),
   ];
 }

@@ -11,13 +11,13 @@ import type { Said, Stage } from '../../assembly/types';
 import { built, piecesOf } from '../../guide/built';
 import { CAUTIONS } from '../../joints/cautions';
 import { MINUTES, countKind, sayCount } from '../../guide/stage';
-import { evenly, joint } from '../../joints';
+import { joint } from '../../joints';
 import { firmEnds, ventOpenings } from '../../parts/ends';
 import { framedHoops } from '../../parts/framedHoops';
 import { framedSheet } from '../../parts/framedSheet';
 import { type SetDown, packerWork, setOnBed, setStage } from '../../parts/frameStages';
 import { guardPvc } from '../../parts/guard';
-import { type HoopFrame, frameDimensions, framePlace, hoopFrame } from '../../parts/hoopFrame';
+import { type HoopFrame, alongRails, frameDimensions, framePlace, hoopFrame } from '../../parts/hoopFrame';
 import { hangWhole } from '../../parts/hungWhole';
 import { nest } from '../../parts/nested';
 import type { LiftOffCoverAnswers } from './answers';
@@ -87,11 +87,9 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
 
 /** Set down to be carried away again: handles at its ends, hooks to the bed. */
 function hookedStage(a: LiftOffCoverAnswers, f: HoopFrame, set: SetDown): Stage {
-  const y1 = f.y0 + f.width;
   const count = a.hooks ?? 4;
-  const sides = [f.y0, y1].flatMap((y) => evenly([f.x0 + 150, y, f.z0], [f.x1 - 150, y, f.z0], Math.ceil(count / 2)));
-  const ends = [f.x0, f.x1].map((x): Vec3 => [x, (f.y0 + y1) / 2, f.railTop]);
-  const hooks = joint('hook', 'hooks', 'Frame to the bed wall', f.frame.rails, sides.slice(0, count), { ask: 'hooks' });
+  const ends = [f.x0, f.x1].map((x): Vec3 => [x, f.y0 + f.width / 2, f.railTop]);
+  const hooks = joint('hook', 'hooks', 'Frame to the bed wall', f.frame.rails, alongRails(f, count), { ask: 'hooks' });
   return setStage(
     'Set it on the bed',
     set,

@@ -82,7 +82,7 @@ export function slopedStages(
       { view: 'side' },
     ),
     ...lidFrameStages(lids),
-    ...glazeAndHangStages(a.glazing, lids),
+    ...glazeAndHangStages(lids),
   ];
 }
 

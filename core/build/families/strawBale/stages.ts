@@ -53,7 +53,7 @@ export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
       minutes: MINUTES.start,
     }),
     ...lidFrameStages(b.lids),
-    ...glazeAndHangStages(a.glazing, b.lids),
+    ...glazeAndHangStages(b.lids),
     stage({
       id: 'weights',
       title: 'Weight the lids',

@@ -85,10 +85,10 @@ export function coverStage(
   const sideMetres = Math.ceil((fastenedTo(a, h).reduce((sum, m) => sum + m.lengthMm, 0) - 1e-6) / 1000);
   const endsMm = 2 * (h.y1 - h.y0 + 2 * h.crownZ);
   const along = spreadAlong(boards, 500);
-  const rounded = endHoops.flat();
+  const ofEnds = endHoops.flat();
   const held: readonly Joint[] =
     a.fixing === 'channel'
-      ? joint('channel', 'channel', 'Along boards and end hoops', [...sheets, ...boards, ...rounded], along, {
+      ? joint('channel', 'channel', 'Along boards and end hoops', [...sheets, ...boards, ...ofEnds], along, {
           count: sideMetres + Math.ceil(endsMm / 1000),
         })
       : [
@@ -100,7 +100,7 @@ export function coverStage(
             'clip',
             'end clips',
             'Film round the end hoops',
-            [...sheets, ...rounded],
+            [...sheets, ...ofEnds],
             clipPlaces(endHoops, Math.ceil(endsMm / 2 / 450)),
           ),
         ];

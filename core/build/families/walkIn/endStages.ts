@@ -44,13 +44,15 @@ export function endStage(a: WalkInAnswers, h: House, ends: readonly Member[]): S
 }
 
 const stilesOf = (door: readonly Member[]): readonly Member[] => door.filter((m) => m.part === 'Door stile');
+/** Of each door the stile that it hangs by. */
+const hungBy = (door: readonly Member[]): readonly Member[] => stilesOf(door).filter((_, i) => i % 2 === 0);
 
 /** The doors made and hung; nothing where there is none. */
 export function doorStages(a: WalkInAnswers, door: readonly Member[], film: readonly SheetPart[]): readonly Stage[] {
   if (door.length === 0) return [];
   const stiles = stilesOf(door);
   const doors = stiles.length / 2;
-  const hung = stiles.filter((_, i) => i % 2 === 0);
+  const hung = hungBy(door);
   const rails = door.filter((m) => m.part === 'Door rail');
   const along = hung.flatMap((m) => (m.shape.kind === 'straight' ? evenly(m.shape.from, m.shape.to, 3) : []));
   const hinges = joint('doorHinge', 'door hinges', 'Three to a door', hung, along, { count: 3 * doors });
@@ -94,7 +96,7 @@ export function doorOpenings(
   door: readonly Member[],
   film: readonly SheetPart[],
 ): readonly Opening[] {
-  const hung = stilesOf(door).filter((_, i) => i % 2 === 0);
+  const hung = hungBy(door);
   return hung.flatMap((stile, i): readonly Opening[] => {
     const [from, to] = endsOf([stile]);
     const letter = stile.tag.replace(/\d$/, '');
