@@ -6,7 +6,7 @@ import { catalogOf } from './catalog/own';
 import type { Garden } from './garden/garden';
 import { type ShoppingList, shoppingList } from './make/buying/shopping';
 import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './make/cutting/bars';
-import { readBarJob } from './make/cutting/job';
+import { type BarJob, readBarJob } from './make/cutting/job';
 import { type IntegerSolver, timeLeft } from './make/cutting/linearProgram';
 import { type CutPlan, bestFitDecreasing } from './make/cutting/bestFitDecreasing';
 import { solveBars } from './make/cutting/solve';
@@ -63,12 +63,31 @@ export function cutAndShop(
       },
     });
     // Most sections are proven in an instant; what they leave is for the hard ones.
-    const solved = solveBars(job, solver, Math.min(SECTION_SECONDS, left()));
+    const solved = solvedOnce(job, solver, Math.min(SECTION_SECONDS, left()));
     if (!solved.ok) return solved;
     plans.push(solved.value);
   }
   const cuts = named(jobs.value, plans);
   return ok({ cuts, shopping: shop(o, cuts) });
+}
+
+/** What a solver has proven, by the job; so many at the most. */
+const proofs = new WeakMap<IntegerSolver, Map<string, CutPlan>>();
+const MOST_PROOFS = 500;
+
+/** The plan of one section: what was proven is not proven again, as most sections are the same after an edit or with a mend. */
+function solvedOnce(job: BarJob, solver: IntegerSolver, seconds: number): Result<CutPlan> {
+  const known = proofs.get(solver) ?? new Map<string, CutPlan>();
+  proofs.set(solver, known);
+  const key = JSON.stringify(job);
+  const before = known.get(key);
+  if (before) return ok(before);
+  const solved = solveBars(job, solver, seconds);
+  if (solved.ok && solved.value.proven) {
+    if (known.size >= MOST_PROOFS) known.clear();
+    known.set(key, solved.value);
+  }
+  return solved;
 }
 
 /** Price by the cuts, proven best where that can be; NaN where it cannot be cut. */

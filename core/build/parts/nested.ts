@@ -249,9 +249,9 @@ function distanceTo(line: readonly Point2[], p: Point2): number {
     const [dy, dz] = [b.y - a.y, b.z - a.z];
     const long = dy * dy + dz * dz;
     const f = long === 0 ? 0 : Math.max(0, Math.min(1, ((p.y - a.y) * dy + (p.z - a.z) * dz) / long));
-    best = Math.min(best, Math.hypot(a.y + f * dy - p.y, a.z + f * dz - p.z));
+    best = Math.min(best, (a.y + f * dy - p.y) ** 2 + (a.z + f * dz - p.z) ** 2);
   }
-  return best;
+  return Math.sqrt(best);
 }
 
 /** Every skin with a second layer inside it: the inner cover goes all round. */

@@ -108,25 +108,30 @@ function touches(corners: readonly Vec3[], [least, most]: readonly [number, numb
 /** Sees points in the plane of a face; undefined for one without area. */
 function planeOf(face: readonly Vec3[]): Plane | undefined {
   if (faceArea(face) < 1) return undefined;
-  const edges = face.map((p, i) => [p, face[(i + 1) % face.length] ?? p] as const);
-  const [from, to] = edges.reduce((best, e) => (distance(...e) > distance(...best) ? e : best));
-  const u = unit(from, to);
-  const far = face.reduce((best, p) => (offLine(p, from, u) > offLine(best, from, u) ? p : best));
-  const n = unit([0, 0, 0], cross(u, subtract(far, from)));
-  const v = cross(n, u);
-  const offset = dot(from, n);
-  const off = (p: Vec3): number => dot(p, n) - offset;
-  const see = (p: Vec3): InFace => {
+  const [from, u] = longestEdge(face);
+  const offEdge = (p: Vec3): Vec3 => {
     const d = subtract(p, from);
-    return [dot(d, u), dot(d, v), dot(d, n)];
+    return subtract(d, scale(u, dot(d, u)));
   };
-  return { see, off, u };
+  const far = face.map(offEdge).reduce((best, p) => (dot(p, p) > dot(best, best) ? p : best));
+  const v = unit([0, 0, 0], far);
+  const n = cross(u, v);
+  const offset = dot(from, n);
+  const [along, across] = [dot(from, u), dot(from, v)];
+  const off = (p: Vec3): number => dot(p, n) - offset;
+  return { see: (p) => [dot(p, u) - along, dot(p, v) - across, off(p)], off, u };
 }
 
-const offLine = (p: Vec3, from: Vec3, u: Vec3): number => {
-  const d = subtract(p, from);
-  return distance([0, 0, 0], subtract(d, scale(u, dot(d, u))));
-};
+/** Where the longest edge of a face begins, and which way it goes. */
+function longestEdge(face: readonly Vec3[]): readonly [from: Vec3, way: Vec3] {
+  let [from, to, longest]: [Vec3, Vec3, number] = [[0, 0, 0], [0, 0, 0], -1];
+  face.forEach((p, i) => {
+    const q = face[(i + 1) % face.length] ?? p;
+    const long = distance(p, q);
+    if (long > longest) [from, to, longest] = [p, q, long];
+  });
+  return [from, unit(from, to)];
+}
 
 /** Where fastenings stand in a line that holds from edge to edge: places one way, of those that follow one another the other way. */
 function linesOf(
