@@ -1,5 +1,5 @@
 /** A dimension pulled at in the drawing: how its value follows the hand, and what it is drawn to. */
-import { type Phrase, amount } from './base/figure';
+import { type Phrase, amount, phrase } from './base/figure';
 import { flatten } from './base/geometry';
 import { type Result, ok } from './base/result';
 import type { Answers } from './build/answers/asked';
@@ -155,7 +155,7 @@ function stockSnaps(o: Laid, d: Dimension, bit: Assembly, grownMm: number): read
         return [
           {
             valueMm,
-            said: [`${m.part.toLowerCase()} ${words} `, amount(bar.lengthMm, 'length'), ` ${m.section.name}`],
+            said: phrase`${m.part.toLowerCase()} ${words} ${amount(bar.lengthMm, 'length')} ${m.section.name}`,
           },
         ];
       }),

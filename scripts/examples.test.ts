@@ -1,6 +1,7 @@
 /** Every example of a docstring in core is run, and gives what it says. */
 import { readFileSync, readdirSync } from 'node:fs';
 import * as amount from '../core/base/amount';
+import * as figure from '../core/base/figure';
 import * as formula from '../core/base/formula';
 import * as ids from '../core/base/ids';
 import * as length from '../core/base/length';
@@ -39,6 +40,7 @@ import * as survey from '../core/site/survey';
 
 const known: Readonly<Record<string, unknown>> = {
   ...amount,
+  ...figure,
   ...formula,
   ...ids,
   ...days,

@@ -2,10 +2,14 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ROOT, ensureBuild, ensureChromium, ensureModules } from './setup.mjs';
+import { ROOT, ensureBuild, ensureModules } from './setup.mjs';
 
 ensureModules();
-ensureChromium();
+// Chromium is not wanted before the browser tests: where it is missing, it comes meanwhile.
+const chromium = new Promise((done) => {
+  const install = "import { ensureChromium } from './scripts/setup.mjs'; ensureChromium();";
+  spawn(process.execPath, ['--input-type=module', '-e', install], { cwd: ROOT, stdio: 'inherit' }).on('close', done);
+});
 const reports = join(ROOT, '.reports');
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports);
@@ -64,6 +68,7 @@ if (
   failed++;
 
 ensureBuild();
+if ((await chromium) !== 0) process.exit(1);
 const browserGood = step('browser tests', bin('playwright'), ['test'], {
   PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json'),
 });

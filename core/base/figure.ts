@@ -23,6 +23,21 @@ export function amount(value: number, quantity: Quantity): Amount {
   return { value, quantity };
 }
 
+/**
+ * A sentence as it is read, with its amounts, words and other sentences where they stand in it.
+ * @example phrase`Stand it ${amount(610, 'length')} high.` // ['Stand it ', amount(610, 'length'), ' high.']
+ */
+export function phrase(words: TemplateStringsArray, ...within: readonly (string | number | Amount | Phrase)[]): Phrase {
+  const parts: (string | Amount)[] = [];
+  for (const part of words.flatMap((text, i) => [text, within[i] ?? ''].flat())) {
+    const last = parts[parts.length - 1];
+    if (typeof part === 'object') parts.push(part);
+    else if (typeof last === 'string') parts[parts.length - 1] = last + part;
+    else if (part !== '') parts.push(String(part));
+  }
+  return parts;
+}
+
 /** The words of a sentence in the gardener's own units. */
 export function phraseText(phrase: Phrase, p: Preferences): string {
   return phrase.map((part) => (typeof part === 'string' ? part : formatAmount(part.value, part.quantity, p))).join('');

@@ -1,6 +1,6 @@
 /** What each wish of a brief costs: the brief with a wish left out, or asking for more, searched again from what was found. */
 import { type Judged, better } from '../base/search';
-import { type Phrase, amount } from '../base/figure';
+import { type Phrase, amount, phrase } from '../base/figure';
 import { isMetric } from '../base/length';
 import type { Cover, Garden } from '../garden/garden';
 import type { Brief } from '../site/brief';
@@ -210,7 +210,7 @@ export function jumpOf(
     priced: {
       id: wish.id,
       how: 'less',
-      said: [amount(least.worth.figures[bound.figure], FIGURE_QUANTITY[bound.figure]), ' instead of ', ...wish.thing],
+      said: phrase`${amount(least.worth.figures[bound.figure], FIGURE_QUANTITY[bound.figure])} instead of ${wish.thing}`,
       to: proven(least),
       cover: least.s,
       brief,

@@ -1,5 +1,5 @@
 /** Designs as they are shown: proven prices, which are equal in price, and what sets each apart. */
-import { type Phrase, amount } from '../base/figure';
+import { type Phrase, amount, phrase } from '../base/figure';
 import { reasons } from '../compare';
 import { provenPrice } from '../cut';
 import type { Cover, Garden } from '../garden/garden';
@@ -66,16 +66,16 @@ const measures = (f: Figures, price: number) => ({ ...f, price, heightMm: 0 });
 /** What a design gives more than the cheapest, in words: its largest gain. */
 function gainOver(f: Figures, base: Figures): Phrase | undefined {
   const gains: readonly (readonly [part: number, said: Phrase])[] = [
-    [(base.hours - f.hours) / Math.max(1, base.hours), [amount(base.hours - f.hours, 'hours'), ' less to build']],
-    [(base.coldestC - f.coldestC) / 5, [amount(base.coldestC - f.coldestC, 'warming'), ' colder nights']],
+    [(base.hours - f.hours) / Math.max(1, base.hours), phrase`${amount(base.hours - f.hours, 'hours')} less to build`],
+    [(base.coldestC - f.coldestC) / 5, phrase`${amount(base.coldestC - f.coldestC, 'warming')} colder nights`],
     [
       Number.isFinite(f.wetSnowMm) && Number.isFinite(base.wetSnowMm)
         ? (f.wetSnowMm - base.wetSnowMm) / Math.max(50, base.wetSnowMm)
         : 0,
-      [amount(f.wetSnowMm - base.wetSnowMm, 'snowDepth'), ' more snow'],
+      phrase`${amount(f.wetSnowMm - base.wetSnowMm, 'snowDepth')} more snow`,
     ],
-    [(f.clearanceMm - base.clearanceMm) / 300, [amount(f.clearanceMm - base.clearanceMm, 'growth'), ' more room']],
-    [(base.massKg - f.massKg) / Math.max(1, base.massKg), [amount(base.massKg - f.massKg, 'mass'), ' lighter']],
+    [(f.clearanceMm - base.clearanceMm) / 300, phrase`${amount(f.clearanceMm - base.clearanceMm, 'growth')} more room`],
+    [(base.massKg - f.massKg) / Math.max(1, base.massKg), phrase`${amount(base.massKg - f.massKg, 'mass')} lighter`],
   ];
   const [most] = [...gains].sort((a, b) => b[0] - a[0]);
   return most && most[0] > 0.05 ? most[1] : undefined;
@@ -93,6 +93,6 @@ export function apart(offer: Offer, offers: readonly Offer[]): Phrase {
   const gain = cheapest && gainOver(offer.weighed.figures, cheapest.weighed.figures);
   const dearer = cheapest ? priceOf(offer) - priceOf(cheapest) : 0;
   return gain
-    ? [amount(dearer, 'money'), ' more than the cheapest, for ', ...gain, '.']
+    ? phrase`${amount(dearer, 'money')} more than the cheapest, for ${gain}.`
     : ['Near the cheapest in everything.'];
 }

@@ -1,6 +1,6 @@
 /** A brief as wishes: each asks one thing of a design, says it in words, and tells how far a design misses it. */
 import type { Quantity } from '../base/amount';
-import { type Phrase, amount } from '../base/figure';
+import { type Phrase, amount, phrase } from '../base/figure';
 import type { Opening } from '../build/assembly/openings';
 import { familyOf } from '../build/families/inHand';
 import { type Catalog, cropOf } from '../catalog/catalog';
@@ -179,8 +179,8 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     add(
       bounded(
         'cold',
-        ['a night of ', amount(b.coldestC, 'temperature')],
-        [`keeps ${names || 'its crop'} alive at `, amount(b.coldestC, 'temperature')],
+        phrase`a night of ${amount(b.coldestC, 'temperature')}`,
+        phrase`keeps ${names || 'its crop'} alive at ${amount(b.coldestC, 'temperature')}`,
         { figure: 'coldestC', sense: 'most', value: b.coldestC },
       ),
     );
@@ -188,8 +188,8 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     add(
       bounded(
         'snow',
-        [amount(b.wetSnowMm, 'snowDepth'), ' of wet snow'],
-        ['carries ', amount(b.wetSnowMm, 'snowDepth'), ' of wet snow'],
+        phrase`${amount(b.wetSnowMm, 'snowDepth')} of wet snow`,
+        phrase`carries ${amount(b.wetSnowMm, 'snowDepth')} of wet snow`,
         { figure: 'wetSnowMm', sense: 'least', value: b.wetSnowMm },
       ),
     );
@@ -203,26 +203,36 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
   }
   if (b.price !== null)
     add(
-      bounded('price', ['a price of ', amount(b.price, 'money')], ['costs no more than ', amount(b.price, 'money')], {
-        figure: 'price',
-        sense: 'most',
-        value: b.price,
-      }),
+      bounded(
+        'price',
+        phrase`a price of ${amount(b.price, 'money')}`,
+        phrase`costs no more than ${amount(b.price, 'money')}`,
+        {
+          figure: 'price',
+          sense: 'most',
+          value: b.price,
+        },
+      ),
     );
   if (b.hours !== null)
     add(
-      bounded('hours', [amount(b.hours, 'hours'), ' of building'], ['is built in ', amount(b.hours, 'hours')], {
-        figure: 'hours',
-        sense: 'most',
-        value: b.hours,
-      }),
+      bounded(
+        'hours',
+        phrase`${amount(b.hours, 'hours')} of building`,
+        phrase`is built in ${amount(b.hours, 'hours')}`,
+        {
+          figure: 'hours',
+          sense: 'most',
+          value: b.hours,
+        },
+      ),
     );
   if (b.liftKg !== null)
     add(
       bounded(
         'lift',
-        ['no more than ', amount(b.liftKg, 'mass'), ' to lift'],
-        ['has nothing heavier to lift than ', amount(b.liftKg, 'mass')],
+        phrase`no more than ${amount(b.liftKg, 'mass')} to lift`,
+        phrase`has nothing heavier to lift than ${amount(b.liftKg, 'mass')}`,
         { figure: 'liftKg', sense: 'most', value: b.liftKg },
       ),
     );
@@ -230,8 +240,8 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     add(
       bounded(
         'carry',
-        ['pieces of at most ', amount(b.carryMm, 'length'), ' in the car'],
-        ['is made of pieces no longer than ', amount(b.carryMm, 'length')],
+        phrase`pieces of at most ${amount(b.carryMm, 'length')} in the car`,
+        phrase`is made of pieces no longer than ${amount(b.carryMm, 'length')}`,
         { figure: 'longestMm', sense: 'most', value: b.carryMm },
       ),
     );
@@ -239,8 +249,8 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     add(
       bounded(
         'store',
-        ['pieces of at most ', amount(b.storeMm, 'length'), ' to put away'],
-        ['comes apart into pieces no longer than ', amount(b.storeMm, 'length')],
+        phrase`pieces of at most ${amount(b.storeMm, 'length')} to put away`,
+        phrase`comes apart into pieces no longer than ${amount(b.storeMm, 'length')}`,
         { figure: 'longestMm', sense: 'most', value: b.storeMm },
       ),
     );

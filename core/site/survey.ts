@@ -1,5 +1,5 @@
 import { remembered } from '../base/remember';
-import { type Phrase, amount } from '../base/figure';
+import { type Phrase, amount, phrase } from '../base/figure';
 import { solveLinear } from '../base/linear';
 import { type Bed, CORNERS, type Corner } from './bed';
 
@@ -102,11 +102,7 @@ function surveyed(bed: Bed): Survey {
   if (misfit > 6)
     remarks.push({
       severity: 'mend',
-      text: [
-        'These sides and diagonals cannot all be true: they miss by ',
-        amount(misfit, 'length'),
-        '. Measure the diagonals again.',
-      ],
+      text: phrase`These sides and diagonals cannot all be true: they miss by ${amount(misfit, 'length')}. Measure the diagonals again.`,
     });
   const between = (outside: number, inside: number): number => (outside - inside) / 2 - bed.wall.thicknessMm;
   const lengthGap = between(Math.min(nearMm, farMm), bed.inside.lengthMm);
@@ -115,20 +111,12 @@ function surveyed(bed: Bed): Survey {
   if (Math.abs(gap) > 5)
     remarks.push({
       severity: 'mend',
-      text: [
-        'Outside less inside does not leave the wall you typed: each wall differs by ',
-        amount(Math.abs(gap), 'length'),
-        '. Check the tape.',
-      ],
+      text: phrase`Outside less inside does not leave the wall you typed: each wall differs by ${amount(Math.abs(gap), 'length')}. Check the tape.`,
     });
   if (Math.abs(skew) > bed.wall.thicknessMm / 2)
     remarks.push({
       severity: 'note',
-      text: [
-        'A square frame will hang over a corner by up to ',
-        amount(Math.abs(skew) / 2, 'length'),
-        '. Build it square all the same, or the cover twists.',
-      ],
+      text: phrase`A square frame will hang over a corner by up to ${amount(Math.abs(skew) / 2, 'length')}. Build it square all the same, or the cover twists.`,
     });
 
   // Where the sides differ, what goes in is as short as the shorter of them allows.

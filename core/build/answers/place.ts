@@ -1,7 +1,7 @@
 /** Answers that every family asks for: how much of the bed, which crop, where its edge row stands, extra warmth. */
 import * as z from 'zod/mini';
 import { between, word } from '../../base/schema';
-import { amount } from '../../base/figure';
+import { amount, phrase } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { fail, ok } from '../../base/result';
 import { cropOf } from '../../catalog/catalog';
@@ -68,7 +68,7 @@ export const crop = (first: First<string>) =>
           options: [...site.catalog.crop.values()].map((c) => ({
             value: c.key,
             label: c.name,
-            why: ['Grows ', amount(c.heightMm, 'growth'), ' high; dies at ', amount(c.killingC, 'temperature'), '.'],
+            why: phrase`Grows ${amount(c.heightMm, 'growth')} high; dies at ${amount(c.killingC, 'temperature')}.`,
           })),
         }),
         read: String,

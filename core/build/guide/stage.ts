@@ -2,7 +2,7 @@ import { thicknessMm } from '../../catalog/sections';
 import type { Joint, Member, SaidStep, Stage } from '../assembly/types';
 import { KINDS, type KindKey } from '../joints';
 import { countOfJoint } from '../joints/kind';
-import { type Phrase, amount } from '../../base/figure';
+import { type Phrase, amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { sayTags } from './tags';
 
@@ -123,7 +123,7 @@ export function bendStage(
     work: [...how, `Go from ${hoops[0]?.tag ?? ''} to ${hoops[hoops.length - 1]?.tag ?? ''}, one ${pipe} at a time.`],
     tools: ['drill', 'eye protection'],
     checks: [
-      ['Hoops stand ', amount(spacingMm, 'length'), ' apart at the crown as at the feet'],
+      phrase`Hoops stand ${amount(spacingMm, 'length')} apart at the crown as at the feet`,
       'Every crown at one height along a string',
     ],
     cautions: [CAUTIONS.bend],
@@ -168,9 +168,9 @@ export function postWork(posts: readonly Member[]): readonly Saying[] {
   const soil = post.marks.find((m) => m.label === 'soil');
   return [
     soil
-      ? [`Dig ${tagList(posts)} in, plumb, until the mark meets the soil: `, amount(soil.atMm, 'length'), ' deep.']
-      : [`Stand ${tagList(posts)} on the end boards, plumb, and plate them there.`],
-    ['Plate the ridge on the posts.'],
+      ? phrase`Dig ${tagList(posts)} in, plumb, until the mark meets the soil: ${amount(soil.atMm, 'length')} deep.`
+      : `Stand ${tagList(posts)} on the end boards, plumb, and plate them there.`,
+    'Plate the ridge on the posts.',
   ];
 }
 
@@ -190,11 +190,7 @@ export function guardStages(hoops: readonly Member[], guard: readonly Joint[]): 
       work: [
         tape
           ? 'Wipe the pipe dry and lay the tape along the outer face of every hoop.'
-          : [
-              'Paint the outer face of every hoop, a band as wide as the pipe (',
-              amount(od, 'length'),
-              '), and let it dry.',
-            ],
+          : phrase`Paint the outer face of every hoop, a band as wide as the pipe (${amount(od, 'length')}), and let it dry.`,
       ],
       tools: tape ? ['knife'] : ['brush'],
       joints: guard,

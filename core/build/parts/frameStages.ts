@@ -4,7 +4,7 @@ import { type CrossBoards, crossBoards, overSoil } from './crossBoards';
 import type { Fixing, Joint, Member, Panel, SheetPart, Stage } from '../assembly/types';
 import { CORNERS, CORNER_NAMES } from '../../site/bed';
 import type { Survey } from '../../site/survey';
-import { amount } from '../../base/figure';
+import { amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { type Saying, MINUTES, present, stage, tagList } from '../guide/stage';
 
@@ -43,7 +43,7 @@ export function frameStage(frame: Frame, corners: readonly Saying[]): Stage {
     checks: [
       'Both diagonals of the frame equal',
       'It lies flat without rocking',
-      ['It measures ', amount(frontMm, 'length'), ' along the front'],
+      phrase`It measures ${amount(frontMm, 'length')} along the front`,
     ],
     joints: frame.joints,
     minutes: boards.length * MINUTES.place,
@@ -70,11 +70,9 @@ export function coverFrameStage(c: CoverWork): Stage {
     pieces: [...c.sheets, ...c.battens],
     work: [
       'Break every sharp edge of timber with a rasp: film wears through at corners and screw heads.',
-      [
-        film
-          ? 'Lay the film with its outer face, usually the printed one, to the sky.'
-          : 'Lay the cover over the frame, equal on both sides.',
-      ],
+      film
+        ? 'Lay the film with its outer face, usually the printed one, to the sky.'
+        : 'Lay the cover over the frame, equal on both sides.',
       ...c.fastening,
       c.ends,
     ],
@@ -89,8 +87,8 @@ export function coverFrameStage(c: CoverWork): Stage {
 /** Battens over the wrapped edges of the cover, the usual way. */
 export function battenWork(wrapMm: number): readonly Saying[] {
   return [
-    ['Staple one long side, wrap ', amount(wrapMm, 'length'), ' under the batten and screw it on.'],
-    ['Pull the other side tight, then do the same. Staples only hold until the batten is on.'],
+    phrase`Staple one long side, wrap ${amount(wrapMm, 'length')} under the batten and screw it on.`,
+    'Pull the other side tight, then do the same. Staples only hold until the batten is on.',
   ];
 }
 
@@ -101,22 +99,21 @@ export function fasteningWork(fixing: Exclude<Fixing, 'weights'>, wrapMm: number
       return battenWork(wrapMm);
     case 'channel':
       return [
-        ['Screw the channel along both rails, then press the film in with the spring wire, one side after the other.'],
+        'Screw the channel along both rails, then press the film in with the spring wire, one side after the other.',
       ];
     case 'clips':
-      return [['Pull the cover over and clip it to every hoop, a soft sleeve under each clip.']];
+      return ['Pull the cover over and clip it to every hoop, a soft sleeve under each clip.'];
     case 'staples':
-      return [['Staple the cover along both rails every 150 mm, pulling from the middle outward.']];
+      return ['Staple the cover along both rails every 150 mm, pulling from the middle outward.'];
   }
 }
 
 /** What brings a frame level on its bed, corner by corner. */
 export function packerWork(survey: Survey): readonly Saying[] {
-  return CORNERS.filter((c) => survey.packersMm[c] > 1.5).map((c) => [
-    'Screw a packer of ',
-    amount(survey.packersMm[c], 'length'),
-    ` on the ${CORNER_NAMES[c]} corner of the bed.`,
-  ]);
+  return CORNERS.filter((c) => survey.packersMm[c] > 1.5).map(
+    (c) =>
+      phrase`Screw a packer of ${amount(survey.packersMm[c], 'length')} on the ${CORNER_NAMES[c]} corner of the bed.`,
+  );
 }
 
 /** What comes before a frame is set down, as a part of its stage. */

@@ -2,7 +2,7 @@ import type { KindKey } from '../joints';
 import type { Glazing } from './glazing';
 import type { Lids } from './slopedLid';
 import type { Stage } from '../assembly/types';
-import { amount } from '../../base/figure';
+import { amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { type Saying, MINUTES, countKind, sayCount, sayCounts, stage, tagList } from '../guide/stage';
 
@@ -86,11 +86,8 @@ export function hangStage(lids: Lids, place: Saying): Stage {
           place,
           `${sayCount(count('hinge'), 'hinge')} along the ${called.upper}, the outer ones a hand from each ${called.one}’s ends.`,
           `At the ${called.lower} ${sayCounts(joints, 'handle', 'latch')}${count('stay') > 0 ? `; at the sides ${sayCounts(joints, 'stay')}` : ''}.`,
-          count('opener') > 0 && [
-            `Fix ${sayCount(count('opener'), 'opener')} to ${called.one} and ${called.upper} as its sheet says; set it to start at `,
-            amount(18, 'temperature'),
-            '.',
-          ],
+          count('opener') > 0 &&
+            phrase`Fix ${sayCount(count('opener'), 'opener')} to ${called.one} and ${called.upper} as its sheet says; set it to start at ${amount(18, 'temperature')}.`,
           `Stick a strip of foam along the edges where the ${called.many} rest.`,
         ]
       : [place],
@@ -113,8 +110,8 @@ export function glazeAndHangStages(lids: Lids): readonly Stage[] {
     hangStage(
       lids,
       countKind(lids.joints.hung, 'hinge') > 0
-        ? ['Lay the lids on, flush at the back, the same overhang all along the front.']
-        : ['Two people: lay the lids on, and weight or tie every corner.'],
+        ? 'Lay the lids on, flush at the back, the same overhang all along the front.'
+        : 'Two people: lay the lids on, and weight or tie every corner.',
     ),
   ];
 }

@@ -3,7 +3,7 @@ import type { Crop } from '../../catalog/crops';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm } from '../../catalog/sections';
-import { amount } from '../../base/figure';
+import { amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { MINUTES, saidStep, stage } from '../guide/stage';
 import { solveHoop } from '../hoop/elastica';
@@ -151,20 +151,8 @@ export function nest(outer: Said, a: Nested, site: BuildSite, inLid?: InLid): Re
           view: 'end',
           pieces: [...hoops, sheet],
           work: [
-            [
-              'Cut the inner hoops to ',
-              amount(cutMm, 'length'),
-              ...(inLid
-                ? [' and strap both ends inside the rails, beside the outer hoops.']
-                : [' and push both ends ', amount(buryMm, 'length'), ' into the soil.']),
-            ],
-            [
-              'They stand ',
-              amount(spanMm, 'length'),
-              ' apart at the feet, and leave ',
-              amount(a.innerGapMm, 'length'),
-              inLid ? ' of air at the crown, less toward the rails.' : ' of air all round.',
-            ],
+            phrase`Cut the inner hoops to ${amount(cutMm, 'length')}${inLid ? ' and strap both ends inside the rails, beside the outer hoops.' : phrase` and push both ends ${amount(buryMm, 'length')} into the soil.`}`,
+            phrase`They stand ${amount(spanMm, 'length')} apart at the feet, and leave ${amount(a.innerGapMm, 'length')}${inLid ? ' of air at the crown, less toward the rails.' : ' of air all round.'}`,
             [
               inLid
                 ? `Pull ${cover.name} over them from inside, clip it, and staple it to rails and end boards.`

@@ -1,17 +1,13 @@
 import { CLIPPED, type LooseHold } from './looseHold';
 import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
 import type { Joint, SheetPart, Stage } from '../assembly/types';
-import { type Phrase, amount } from '../../base/figure';
+import { type Phrase, amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
 import { type Saying, MINUTES, countKind, named, ridgeStage, stage, tagList } from '../guide/stage';
 
 /** Where the hoops go along a string, from the left end, in tape order. */
 export function stringLine(row: TunnelRow): Phrase {
-  return [
-    'Stretch a string along each side and mark it from the left end: ',
-    ...row.xs.flatMap((x, i) => [`${i > 0 ? ', ' : ''}H${i + 1} at `, amount(x - row.startMm, 'length')]),
-    '.',
-  ];
+  return phrase`Stretch a string along each side and mark it from the left end: ${row.xs.flatMap((x, i) => phrase`${i > 0 ? ', ' : ''}H${i + 1} at ${amount(x - row.startMm, 'length')}`)}.`;
 }
 
 /** Sets the strings and makes a hole for every foot. */
@@ -23,8 +19,8 @@ export function holesStage(row: TunnelRow, depthMm: number, joints: readonly Joi
     pieces: row.hoops,
     work: [
       stringLine(row),
-      ['Set the strings ', amount(row.spanMm, 'length'), ' apart.'],
-      ['Push a bar into the soil at every mark, ', amount(depthMm, 'length'), ' deep.'],
+      phrase`Set the strings ${amount(row.spanMm, 'length')} apart.`,
+      phrase`Push a bar into the soil at every mark, ${amount(depthMm, 'length')} deep.`,
     ],
     tools: ['string', 'tape'],
     joints,
@@ -53,11 +49,9 @@ export function looseCoverStage(a: LooseTunnelAnswers, row: TunnelRow, sheet: Sh
     view: 'end',
     pieces: [sheet, ...bars, ...flaps, ...row.battens],
     work: [
-      [
-        film
-          ? 'Unroll the film with its outer face, usually the printed one, to the sky.'
-          : 'Unroll the cover along the bed.',
-      ],
+      film
+        ? 'Unroll the film with its outer face, usually the printed one, to the sky.'
+        : 'Unroll the cover along the bed.',
       layWork(a),
       `Clip it to ${CLIPPED[a.clipped]} with ${clips} clips, a sleeve under each.`,
       ENDS_WORK[a.ends],
@@ -89,29 +83,13 @@ const ENDS_WORK: Readonly<Record<LooseTunnelAnswers['ends'], Saying>> = {
 function layWork(a: LooseTunnelAnswers): Saying {
   switch (a.edges) {
     case 'ground':
-      return [
-        'Pull it over and down the outside of the wall, equal on both sides: ',
-        amount(a.skirtMm, 'length'),
-        ' lie on the ground on each.',
-      ];
+      return phrase`Pull it over and down the outside of the wall, equal on both sides: ${amount(a.skirtMm, 'length')} lie on the ground on each.`;
     case 'one-open':
-      return [
-        'Pull it over from the near side and down the outside of the far wall: ',
-        amount(a.skirtMm, 'length'),
-        ' lie on the ground there.',
-      ];
+      return phrase`Pull it over from the near side and down the outside of the far wall: ${amount(a.skirtMm, 'length')} lie on the ground there.`;
     case 'inside':
-      return [
-        'Pull it over and tuck it down inside the wall: ',
-        amount(a.skirtMm, 'length'),
-        ' lie on the soil on each side.',
-      ];
+      return phrase`Pull it over and tuck it down inside the wall: ${amount(a.skirtMm, 'length')} lie on the soil on each side.`;
     case 'one-battened':
-      return [
-        'Pull it over from the far side, where it is fastened, until ',
-        amount(a.skirtMm, 'length'),
-        ' lie on the ground on the near one.',
-      ];
+      return phrase`Pull it over from the far side, where it is fastened, until ${amount(a.skirtMm, 'length')} lie on the ground on the near one.`;
     case 'battened':
     case 'stapled':
       return ['Pull it over and down the outside of the wall, equal on both sides.'];
@@ -123,5 +101,5 @@ function fastenWork(a: LooseTunnelAnswers, row: TunnelRow): readonly Saying[] {
   if (!row.run.folds.includes('wall')) return [];
   return a.edges === 'stapled'
     ? ['Fold the edge twice and staple it along both walls.']
-    : [['Staple one edge, wrap it round ', tagList(row.battens), ', and screw the batten to the wall.']];
+    : [`Staple one edge, wrap it round ${tagList(row.battens)}, and screw the batten to the wall.`];
 }

@@ -2,7 +2,7 @@
 import type { ArchRow } from '../../build/assembly/rows';
 import type { Assembly } from '../../build/assembly/types';
 import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, amount, phrase } from '../../base/figure';
 import { borneOn, keptLoadCurve } from '../frame/hoop';
 import { type Check, type CheckSite, sureIn, verdictOf } from './check';
 import { stouterHoops } from './hoopChecks';
@@ -99,12 +99,7 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
       // Wire does not break: it stays as bent as the wind leaves it, and is bent back.
       verdict: wire && times < 1 ? 'tight' : verdictOf(times),
       text: found
-        ? [
-            `Shut in a gust ${what.toLowerCase()} ${gives} at `,
-            amount(times, 'times'),
-            ' times the pressure asked for.',
-            wire && times < 1 ? ' Strip the sheet before such a wind, or bend the wire back after it.' : '',
-          ]
+        ? phrase`Shut in a gust ${what.toLowerCase()} ${gives} at ${amount(times, 'times')} times the pressure asked for.${wire && times < 1 ? ' Strip the sheet before such a wind, or bend the wire back after it.' : ''}`
         : [`Shut in a gust ${what.toLowerCase()} bear three times the pressure asked for, and more.`],
       figure,
       caution: WIND_LEFT_OUT[0],

@@ -1,7 +1,7 @@
 import type { Market } from '../../catalog/market';
 import type { Assembly, SheetPart, Skirt } from '../../build/assembly/types';
 import { type RollPlan, type Seam, sheetSize } from '../../make/rolls/rolls';
-import { type Figure, type Phrase, amount } from '../../base/figure';
+import { type Figure, type Phrase, amount, phrase } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { beamStrength } from './beam';
 import { blownCheck } from './blown';
@@ -26,12 +26,8 @@ function cropCheck(assembly: Assembly, market: Market): Check {
     verdict,
     text:
       clearanceMm < 0
-        ? [
-            `Full-grown ${name} at the edge row stands `,
-            amount(-clearanceMm, 'length'),
-            ' into the cover. Leaves that touch it freeze to it.',
-          ]
-        : [`Full-grown ${name} clears the cover by `, amount(clearanceMm, 'length'), ' at the edge row.'],
+        ? phrase`Full-grown ${name} at the edge row stands ${amount(-clearanceMm, 'length')} into the cover. Leaves that touch it freeze to it.`
+        : phrase`Full-grown ${name} clears the cover by ${amount(clearanceMm, 'length')} at the edge row.`,
     figure: {
       label: 'Clearance over the edge row',
       value: clearanceMm,
@@ -49,7 +45,7 @@ function cropCheck(assembly: Assembly, market: Market): Check {
     tries: [1, 2, 3, 4, 6, 8, 12]
       .map((n) => n * step)
       .map((byMm) => ({
-        label: ['Higher by ', amount(byMm, 'length')] as Phrase,
+        label: phrase`Higher by ${amount(byMm, 'length')}`,
         change: { kind: 'higher', byMm } as const,
       })),
   };
@@ -66,11 +62,7 @@ function seamCheck(seam: Seam, figure: Figure | undefined): Check {
     id: 'sheet',
     leaf: 'skin',
     verdict: 'tight',
-    text: [
-      `The roll is too narrow for sheet ${seam.tag} in one piece: it is made of ${seam.strips} strips that lap `,
-      amount(seam.lapMm, 'length'),
-      film ? '. Tape both faces in the dry and warm.' : '. Sew it with two rows.',
-    ],
+    text: phrase`The roll is too narrow for sheet ${seam.tag} in one piece: it is made of ${seam.strips} strips that lap ${amount(seam.lapMm, 'length')}${film ? '. Tape both faces in the dry and warm.' : '. Sew it with two rows.'}`,
     figure,
     caution: undefined,
     tries: [ANY_ROLL],
@@ -127,20 +119,14 @@ function sheetCheck(rolls: RollPlan, sheets: readonly SheetPart[], market: Marke
     return check(
       'fails',
       lies < 0
-        ? ['The widest roll ends ', amount(-lies, 'length'), ` short of the ${on} on each side: no skirt lies there.`]
-        : [
-            'Only ',
-            amount(lies, 'length'),
-            ` of the roll would lie on the ${on} on each side; `,
-            amount(askedMm, 'length'),
-            ' are asked.',
-          ],
+        ? phrase`The widest roll ends ${amount(-lies, 'length')} short of the ${on} on each side: no skirt lies there.`
+        : phrase`Only ${amount(lies, 'length')} of the roll would lie on the ${on} on each side; ${amount(askedMm, 'length')} are asked.`,
       [
         { label: ['As high as the sheet covers'], change: { kind: 'answer', id: 'school', value: 'sheet' } },
         ...(can >= LEAST_SKIRT_MM
           ? [
               {
-                label: ['A skirt of ', amount(can, 'length')] as Phrase,
+                label: phrase`A skirt of ${amount(can, 'length')}`,
                 change: { kind: 'answer', id: 'skirtMm', value: can } as const,
               },
             ]
@@ -150,28 +136,18 @@ function sheetCheck(rolls: RollPlan, sheets: readonly SheetPart[], market: Marke
     );
   }
   if (short)
-    return check('fails', [
-      `Sheet ${short.tag} needs `,
-      amount(short.needMm, 'length'),
-      ' of width and the widest roll has ',
-      amount(short.widestMm, 'length'),
-      '.',
-    ]);
+    return check(
+      'fails',
+      phrase`Sheet ${short.tag} needs ${amount(short.needMm, 'length')} of width and the widest roll has ${amount(short.widestMm, 'length')}.`,
+    );
   if (seam) return seamCheck(seam, worst?.figure);
   const lies: Phrase = worst
-    ? [' ', amount(worst.figure.value, 'length'), ` lie on the ${worst.on} on each side.`]
+    ? phrase` ${amount(worst.figure.value, 'length')} lie on the ${worst.on} on each side.`
     : [];
   return check(
     'holds',
     fits
-      ? [
-          'Sheet reaches: cut from a roll ',
-          amount(fits.roll.widthMm, 'length'),
-          ' wide, ',
-          amount(fits.leftMm, 'length'),
-          ' of it left over.',
-          ...lies,
-        ]
+      ? phrase`Sheet reaches: cut from a roll ${amount(fits.roll.widthMm, 'length')} wide, ${amount(fits.leftMm, 'length')} of it left over.${lies}`
       : [`All of the ${first.cover.name} is cut.`],
   );
 }

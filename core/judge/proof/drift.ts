@@ -1,6 +1,6 @@
 /** Snow that a wall beside the bed gathers on a cover that is not built for it. */
 import type { Assembly } from '../../build/assembly/types';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, amount, phrase } from '../../base/figure';
 import type { Bed } from '../../site/bed';
 import type { Beside } from '../../site/plotting';
 import { beamStrength } from './beam';
@@ -60,31 +60,13 @@ export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readon
     source: snow.practice === 'en' ? 'EN 1991-1-3, sec. 6.2' : 'ASCE/SEI 7, secs. 7.7 and 7.8',
     assumes: ['The wall runs along the bed. Nothing of the drift slides off.'],
   };
+  const brush = phrase`${site.brushed ? ': brush that edge' : ', and the snow is left to lie (Air). It would have to be brushed'} before ${amount(brushMm, 'snowDepth')} lies there.`;
   return [
     {
       id: 'drift',
       leaf: 'stand',
       verdict: site.brushed && ratio < 1.25 ? 'tight' : verdictOf(ratio),
-      text: [
-        `Snow drifts against ${beside.name}, `,
-        amount(gapMm, 'length'),
-        ' from this bed: with what is asked, about ',
-        amount(moreMm, 'snowDepth'),
-        ' of wet snow more lies at that edge, less and less for ',
-        amount(drift.reachMm - gapMm, 'length'),
-        `. ${what} ${what.endsWith('s') ? 'bear' : 'bears'} `,
-        amount(ratio, 'times'),
-        ' times both together',
-        ...(ratio < 1.25
-          ? [
-              site.brushed
-                ? ': brush that edge before '
-                : ', and the snow is left to lie (Air). It would have to be brushed before ',
-              amount(brushMm, 'snowDepth'),
-              ' lies there.',
-            ]
-          : ['.']),
-      ],
+      text: phrase`Snow drifts against ${beside.name}, ${amount(gapMm, 'length')} from this bed: with what is asked, about ${amount(moreMm, 'snowDepth')} of wet snow more lies at that edge, less and less for ${amount(drift.reachMm - gapMm, 'length')}. ${what} ${what.endsWith('s') ? 'bear' : 'bears'} ${amount(ratio, 'times')} times both together${ratio < 1.25 ? brush : '.'}`,
       figure,
       ...sureIn(worst && sureOfSnow(worst.strength, snow)),
       caution: ASK,

@@ -1,6 +1,6 @@
 /** Studs, jambs and headers of a framed end, in the wind that blows on it. */
 import type { EndBar } from '../../build/assembly/rows';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, amount, phrase } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
 import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
 import { MOST_SAG, perNewtonMm } from './simpleBeam';
@@ -65,14 +65,10 @@ export function endBarChecks(bars: readonly EndBar[], site: CheckSite): readonly
         leaf: 'stand',
         ...sureIn({ of, words: sureWords(of, ['such a gust']) }),
         verdict: verdictOf(figure.value),
-        text: [
-          `${what} of a framed end, in the wind on it: bear `,
-          amount(figure.value, 'times'),
-          ` times the gust's push. Limit of ${bending < sagging ? 'bending' : 'sag'} first.`,
-        ],
+        text: phrase`${what} of a framed end, in the wind on it: bear ${amount(figure.value, 'times')} times the gust's push. Limit of ${bending < sagging ? 'bending' : 'sag'} first.`,
         figure,
         caution: ASK,
-        tries: [{ label: ['Lower by ', amount(150, 'length')], change: { kind: 'higher', byMm: -150 } }],
+        tries: [{ label: phrase`Lower by ${amount(150, 'length')}`, change: { kind: 'higher', byMm: -150 } }],
       },
     ];
   });

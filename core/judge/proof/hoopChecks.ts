@@ -4,7 +4,7 @@ import type { CoverMaterial, Section } from '../../catalog/types';
 import { formulaValue } from '../../base/formula';
 import type { ArchRow, PushedRail, SleeveJoint } from '../../build/assembly/rows';
 import { stiffnessNMm2, thicknessMm, tubeShape } from '../../catalog/sections';
-import { type Figure, type Phrase, amount } from '../../base/figure';
+import { type Figure, type Phrase, amount, phrase } from '../../base/figure';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../build/hoop/strain';
 import { MM_PER_INCH } from '../../base/length';
 import { type Check, sureIn, verdictOf } from './check';
@@ -68,16 +68,7 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
   const figure = strength.figures[0];
   const verdict = verdictOf(strength.ratio);
   const askedMm = snowDepthMm(snow.groundPa);
-  const words: Phrase = [
-    'Wet snow: carries ',
-    amount(strength.wetSnowMm, 'snowDepth'),
-    ' of ',
-    amount(askedMm, 'length'),
-    ' asked, ',
-    amount(strength.ratio, 'times'),
-    ` times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.`,
-    arch.hungKgPerM ? ' It bears what hangs from its ridge as well: take that down before the snow.' : '',
-  ];
+  const words = phrase`Wet snow: carries ${amount(strength.wetSnowMm, 'snowDepth')} of ${amount(askedMm, 'length')} asked, ${amount(strength.ratio, 'times')} times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.${arch.hungKgPerM ? ' It bears what hangs from its ridge as well: take that down before the snow.' : ''}`;
   return {
     id: 'snow',
     leaf: 'stand',
@@ -128,14 +119,7 @@ export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
     id: 'bend',
     leaf: 'stand',
     verdict: band === 'too far' ? 'fails' : band === 'hard' ? 'tight' : 'holds',
-    text: [
-      words,
-      amount(strain, 'percent'),
-      ' of ',
-      amount(hard, 'percent'),
-      '.',
-      band === 'easy' ? '' : ' Bend it only in the warm.',
-    ],
+    text: phrase`${words}${amount(strain, 'percent')} of ${amount(hard, 'percent')}.${band === 'easy' ? '' : ' Bend it only in the warm.'}`,
     figure,
     caution: 'A bent pipe that slips hits the face: wear eye protection and block the feet.',
     tries: otherPipes(arch.section, false, catalog).map((p) => ({
@@ -171,8 +155,8 @@ export function sleeveCheck(joint: SleeveJoint, catalog: Catalog): Check {
       gap < leastMm - 1e-9
         ? [`${outer} does not go over ${inner}.`]
         : good
-          ? [`${outer} slides over ${inner} with `, amount(gap, 'length'), ' to spare.']
-          : [`${outer} rattles on ${inner}: `, amount(gap, 'length'), ' of play. Shim it, or drill and pin.'],
+          ? phrase`${outer} slides over ${inner} with ${amount(gap, 'length')} to spare.`
+          : phrase`${outer} rattles on ${inner}: ${amount(gap, 'length')} of play. Shim it, or drill and pin.`,
     figure: {
       label: 'Sleeve fit',
       value: gap,
@@ -208,13 +192,7 @@ export function railCheck(rail: PushedRail, arch: ArchRow): Check {
     id: 'rail',
     leaf: 'stand',
     verdict: bow > limit ? 'fails' : bow > limit / 1.25 ? 'tight' : 'holds',
-    text: [
-      bow < inch(1 / 16) ? 'Long rails bow less than ' : 'Long rails bow ',
-      amount(Math.max(bow, inch(1 / 16)), 'length'),
-      ' under the push of the hoops; ',
-      amount(limit, 'length'),
-      ' is the most.',
-    ],
+    text: phrase`Long rails bow ${bow < inch(1 / 16) ? 'less than ' : ''}${amount(Math.max(bow, inch(1 / 16)), 'length')} under the push of the hoops; ${amount(limit, 'length')} is the most.`,
     figure: {
       label: 'Bow of the long rail',
       value: bow,
@@ -276,14 +254,7 @@ export function sagCheck(arch: ArchRow, snow: DesignSnow, film: CoverMaterial | 
     id: 'sag',
     leaf: 'stand',
     verdict: arch.spacingMm > limit ? 'fails' : arch.spacingMm > limit / 1.1 ? 'tight' : 'holds',
-    text: [
-      `${arch.what ?? 'Hoops'} stand `,
-      amount(arch.spacingMm, 'length'),
-      ' apart; between them the cover pockets water and snow beyond ',
-      amount(limit, 'length'),
-      tied ? ' with a ridge.' : ' without a ridge.',
-      ...(sinks ? [' Under the snow asked the film sinks ', amount(sinks.value, 'length'), ' at the crown.'] : []),
-    ],
+    text: phrase`${arch.what ?? 'Hoops'} stand ${amount(arch.spacingMm, 'length')} apart; between them the cover pockets water and snow beyond ${amount(limit, 'length')} ${tied ? 'with' : 'without'} a ridge.${sinks ? phrase` Under the snow asked the film sinks ${amount(sinks.value, 'length')} at the crown.` : ''}`,
     figure: sinks,
     caution: undefined,
     tries: [

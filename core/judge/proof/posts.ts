@@ -1,7 +1,7 @@
 /** Posts of a house: deep enough for the soil and the wind, stout enough at the ground, and braced against racking both ways. */
 import type { PostRow } from '../../build/assembly/rows';
 import { inertiaMm4, thicknessMm } from '../../catalog/sections';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, amount, phrase } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { formulaValue } from '../../base/formula';
 import type { BuildSite } from '../../site/buildSite';
@@ -116,13 +116,7 @@ function boltCheck(p: PostRow, bolts: NonNullable<PostRow['bolts']>, site: Check
     id: 'post bolts',
     leaf: 'stand',
     verdict: verdictOf(ratio),
-    text: [
-      'Wind from the side pulls the upper bolt of each post with ',
-      amount(figure.value, 'force'),
-      '; one bolt holds ',
-      amount(bolts.eachN, 'force'),
-      '.',
-    ],
+    text: phrase`Wind from the side pulls the upper bolt of each post with ${amount(figure.value, 'force')}; one bolt holds ${amount(bolts.eachN, 'force')}.`,
     figure,
     caution: ASK,
     tries: [
@@ -134,7 +128,7 @@ function boltCheck(p: PostRow, bolts: NonNullable<PostRow['bolts']>, site: Check
 }
 
 const LOWER: Check['tries'][number] = {
-  label: ['Lower by ', amount(150, 'length')],
+  label: phrase`Lower by ${amount(150, 'length')}`,
   change: { kind: 'higher', byMm: -150 },
 };
 
@@ -165,13 +159,7 @@ function depthCheck(p: PostRow, site: CheckSite): Check {
     id: 'post depth',
     leaf: 'stand',
     verdict: p.depthMm >= need - 1 ? 'holds' : p.depthMm >= need / 1.1 ? 'tight' : 'fails',
-    text: [
-      `Posts stand `,
-      amount(p.depthMm, 'length'),
-      ` in ${SOIL_WORDS[soil]}; for the gust asked for `,
-      amount(need, 'length'),
-      ' are wanted.',
-    ],
+    text: phrase`Posts stand ${amount(p.depthMm, 'length')} in ${SOIL_WORDS[soil]}; for the gust asked for ${amount(need, 'length')} are wanted.`,
     figure: {
       label: 'Depth that the posts want',
       value: need,
@@ -194,7 +182,7 @@ function depthCheck(p: PostRow, site: CheckSite): Check {
     caution: ASK,
     tries: [
       ...deeper.map((toMm) => ({
-        label: [amount(toMm, 'length'), ' deep'],
+        label: phrase`${amount(toMm, 'length')} deep`,
         change: { kind: 'deeper', toMm } as const,
       })),
       { label: ['Dug in, with post mix'], change: { kind: 'answer', id: 'posts', value: 'dug' } },
@@ -246,13 +234,7 @@ function bending(
     id: `post ${way}`,
     leaf: 'stand',
     verdict: verdictOf(ratio * 1.25),
-    text: [
-      way === 'across'
-        ? 'Wind from the side racks the house: each post is bent to '
-        : 'Wind on an end pushes the hoops over: each post is bent to ',
-      amount(figure.value, 'ratio'),
-      ' of what it takes at the ground.',
-    ],
+    text: phrase`${way === 'across' ? 'Wind from the side racks the house' : 'Wind on an end pushes the hoops over'}: each post is bent to ${amount(figure.value, 'ratio')} of what it takes at the ground.`,
     figure,
     caution: ASK,
     tries: [

@@ -1,6 +1,6 @@
 /** Wind from the side: whether it pushes a cover off its place, or over. */
 import type { Assembly } from '../../build/assembly/types';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, amount, phrase } from '../../base/figure';
 import { type Check, type CheckSite, verdictOf } from './check';
 import { SAFETY, WIND_LEFT_OUT, archPressures, gustPa, liftCoefficient, riseToSpan, weightN } from './windLoads';
 
@@ -70,13 +70,7 @@ export function pushCheck(a: Assembly, site: CheckSite): Check {
     id: 'push',
     leaf: 'stand',
     verdict: verdictOf(ratio * 1.25),
-    text: [
-      'Wind from the side pushes with ',
-      amount(push, 'force'),
-      slides < tips ? ': it slides first, ' : ': it tips first, ',
-      amount(ratio * SAFETY, 'times'),
-      ' times the wind asked for; a half more is wanted.',
-    ],
+    text: phrase`Wind from the side pushes with ${amount(push, 'force')}: it ${slides < tips ? 'slides' : 'tips'} first, ${amount(ratio * SAFETY, 'times')} times the wind asked for; a half more is wanted.`,
     figure,
     caution: WIND_LEFT_OUT[0],
     tries: holdDowns.flatMap(({ ask, what, count, eachN }) => {

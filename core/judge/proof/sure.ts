@@ -1,5 +1,5 @@
 /** How sure a check is: what its figures may be off by, and how often it would hold. */
-import { type Amount, type Phrase, amount } from '../../base/figure';
+import { type Amount, type Phrase, amount, phrase } from '../../base/figure';
 import type { Spread } from '../../catalog/types';
 
 export interface Sure {
@@ -74,12 +74,5 @@ export function sureWords({ low, high, chance }: Sure, asked: Phrase, per?: Amou
       : n === 0
         ? 'Holds in hardly any winter with '
         : `Holds in about ${n} ${n === 1 ? 'winter' : 'winters'} of ${WINTERS} with `;
-  return [
-    ...(per
-      ? ['Between ', amount(low * per.value, per.quantity), ' and ', amount(high * per.value, per.quantity), '. ']
-      : []),
-    times,
-    ...asked,
-    '.',
-  ];
+  return phrase`${per ? phrase`Between ${amount(low * per.value, per.quantity)} and ${amount(high * per.value, per.quantity)}. ` : ''}${times}${asked}.`;
 }

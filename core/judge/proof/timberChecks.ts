@@ -4,7 +4,7 @@ import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { MovingPart } from '../../build/assembly/openings';
 import type { BeamRow, CountAsked, SheetSpan } from '../../build/assembly/rows';
 import { boardShape } from '../../catalog/sections';
-import { type Figure, type Phrase, amount } from '../../base/figure';
+import { type Figure, type Phrase, amount, phrase } from '../../base/figure';
 import { type Check, sureIn, verdictOf } from './check';
 import { sureOfSnow } from './hoopChecks';
 import { type DesignSnow, driftAsEvenPa, snowDepthMm, straightShare } from './snow';
@@ -50,15 +50,7 @@ export const beamTries = (beam: BeamRow, catalog: Catalog): Check['tries'] => [
 /** Whether the bars carry the snow asked of them. */
 export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const askedMm = snowDepthMm(snow.groundPa);
-  const words: Phrase = [
-    `${beam.what} under wet snow: carry `,
-    amount(strength.wetSnowMm, 'snowDepth'),
-    ' of ',
-    amount(askedMm, 'length'),
-    ' asked, ',
-    amount(strength.ratio, 'times'),
-    ` times. Limit of ${strength.governs} first.`,
-  ];
+  const words = phrase`${beam.what} under wet snow: carry ${amount(strength.wetSnowMm, 'snowDepth')} of ${amount(askedMm, 'length')} asked, ${amount(strength.ratio, 'times')} times. Limit of ${strength.governs} first.`;
   return {
     id: `beam ${beam.what}`,
     leaf: 'stand',
@@ -94,13 +86,7 @@ export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
     id: 'span',
     leaf: 'stand',
     verdict: verdictOf(most / span.spanMm),
-    text: [
-      `${sheet.name} spans `,
-      amount(span.spanMm, 'length'),
-      ' between bars; ',
-      amount(most, 'length'),
-      ' is the most under this snow.',
-    ],
+    text: phrase`${sheet.name} spans ${amount(span.spanMm, 'length')} between bars; ${amount(most, 'length')} is the most under this snow.`,
     figure: {
       label: 'Most span of the sheet',
       value: most,
@@ -133,13 +119,7 @@ export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly 
       id: `lift ${part.name.replace(/ \d+$/, '')}`,
       leaf: 'stand',
       verdict: verdictOf(ratio),
-      text: [
-        `${part.name}: `,
-        amount(lift.value, 'mass'),
-        part.motion === 'hinged' ? ' at the handle; ' : part.motion === 'rolled' ? ' to roll up; ' : ' to carry; ',
-        amount(most, 'mass'),
-        ` is the most for ${who}.`,
-      ],
+      text: phrase`${part.name}: ${amount(lift.value, 'mass')}${part.motion === 'hinged' ? ' at the handle; ' : part.motion === 'rolled' ? ' to roll up; ' : ' to carry; '}${amount(most, 'mass')} is the most for ${who}.`,
       figure: lift,
       caution: undefined,
       tries: [
@@ -160,13 +140,7 @@ export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly 
       id: 'opener',
       leaf: 'stand',
       verdict: verdictOf(opener.liftsKg / need),
-      text: [
-        'The wax opener must lift ',
-        amount(need, 'mass'),
-        ' where its arm pushes; it is made for ',
-        amount(opener.liftsKg, 'mass'),
-        '.',
-      ],
+      text: phrase`The wax opener must lift ${amount(need, 'mass')} where its arm pushes; it is made for ${amount(opener.liftsKg, 'mass')}.`,
       figure: {
         label: 'Lift asked of the opener',
         value: need,

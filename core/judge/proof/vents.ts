@@ -1,6 +1,6 @@
 /** Whether what really opens lets out as much heat as must go. */
 import type { Assembly } from '../../build/assembly/types';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, amount, phrase } from '../../base/figure';
 import type { NoonAir } from '../climate/noon';
 import { ASK, type Check } from './check';
 
@@ -43,15 +43,7 @@ export function ventCheck({ ventilation: { aloneM2, byHandM2 } }: Assembly, air:
     id: 'vents',
     leaf: 'air',
     verdict: enough ? 'holds' : 'tight',
-    text: [
-      'All that opens frees ',
-      amount(open, 'area'),
-      '; ',
-      amount(wanted, 'area'),
-      enough
-        ? ' are wanted at a clear noon.'
-        : ' are wanted at a clear noon: open more, or take the cover off on such days.',
-    ],
+    text: phrase`All that opens frees ${amount(open, 'area')}; ${amount(wanted, 'area')} are wanted at a clear noon${enough ? '' : ': open more, or take the cover off on such days'}.`,
     figure,
     caution: ASK,
     tries: MORE_AIR,

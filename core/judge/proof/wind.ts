@@ -2,7 +2,7 @@
 import type { Assembly } from '../../build/assembly/types';
 import type { Fastening, MovingPart } from '../../build/assembly/openings';
 import { GRAVITY } from '../../base/gravity';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, amount, phrase } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
 import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
 import { spreadOf } from '../../catalog/catalog';
@@ -62,13 +62,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     leaf: 'stand',
     ...sureIn(of && { of, words: sureWords(of, ['such a gust']) }),
     verdict: verdictOf(ratio * 1.25),
-    text: [
-      'Wind lifts with ',
-      amount(lift, 'force'),
-      '; weight and anchors hold ',
-      amount(weight + held, 'force'),
-      ', and a half more than the lift is wanted.',
-    ],
+    text: phrase`Wind lifts with ${amount(lift, 'force')}; weight and anchors hold ${amount(weight + held, 'force')}, and a half more than the lift is wanted.`,
     figure,
     caution: 'On a wind warning shut, latch and weight the cover, or strip it. ' + WIND_LEFT_OUT[0],
     // As many of each kind of anchor as would do by itself.
@@ -168,18 +162,8 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       verdict: verdictOf(shutRatio * 1.25),
       text:
         opener && hung.latches.count === 0
-          ? [
-              'Shut, the wind pulls with ',
-              amount(shut.value, 'force'),
-              ' at the edge of the lid in the gust asked for; beside its weight the spring of its opener holds ',
-              amount(sprung, 'force'),
-              ' there.',
-            ]
-          : [
-              `${hung.latches.count === 0 ? 'No latch' : hung.latches.count === 1 ? 'One latch' : `${hung.latches.count} latches`}: the shut lid pulls with `,
-              amount(shut.value, 'force'),
-              ' at its edge in the gust asked for. An unlatched lid goes over its hinges.',
-            ],
+          ? phrase`Shut, the wind pulls with ${amount(shut.value, 'force')} at the edge of the lid in the gust asked for; beside its weight the spring of its opener holds ${amount(sprung, 'force')} there.`
+          : phrase`${hung.latches.count === 0 ? 'No latch' : hung.latches.count === 1 ? 'One latch' : `${hung.latches.count} latches`}: the shut lid pulls with ${amount(shut.value, 'force')} at its edge in the gust asked for. An unlatched lid goes over its hinges.`,
       figure: shut,
       caution: WIND_LEFT_OUT[0],
       tries: opener
@@ -196,11 +180,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       id: own(hung.stays, 'stay'),
       leaf: 'stand',
       verdict: verdictOf(proppedRatio * 1.25),
-      text: [
-        'Propped in a fresh wind it pulls ',
-        amount(propped.value, 'force'),
-        ` on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
-      ],
+      text: phrase`Propped in a fresh wind it pulls ${amount(propped.value, 'force')} on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
       figure: propped,
       caution: WIND_LEFT_OUT[0],
       tries: more(hung.stays.ask ?? 'stays', 'stays', hung.stays.count),

@@ -1,6 +1,6 @@
 /** What is to be done at a cover through the next twelve months, by date, each with its reason. */
 import { addDays, daysBetween, sayDay } from '../../base/days';
-import { type Phrase, amount, capital } from '../../base/figure';
+import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import type { Crop } from '../../catalog/crops';
 import type { Place } from '../../site/place';
 import type { Coat } from './coats';
@@ -127,11 +127,7 @@ interface Dates {
 function sowing(ask: SeasonAsk, { spring, autumn, shift, dark, add }: Dates): void {
   const { crop } = ask;
   const name = capital(crop.name);
-  const heat: Phrase = [
-    'Shade it, or leave it for autumn, where it gets hotter than ',
-    amount(crop.hotC, 'temperature'),
-    '.',
-  ];
+  const heat = phrase`Shade it, or leave it for autumn, where it gets hotter than ${amount(crop.hotC, 'temperature')}.`;
   if (spring) {
     const open = addDays(spring, crop.sowWeeks * 7);
     const back = dark.map((d) => d.to).find((to) => to !== null && to <= spring && daysBetween(to, spring) < 200);
@@ -139,22 +135,8 @@ function sowing(ask: SeasonAsk, { spring, autumn, shift, dark, add }: Dates): vo
     const sow = back && early < back ? back : early;
     const words: Phrase =
       crop.season === 'warm'
-        ? [
-            'Raised indoors. In the open from ',
-            sayDay(open),
-            '; the cover buys ',
-            amount(daysBetween(sow, open), 'count'),
-            ' days.',
-          ]
-        : [
-            'In the open from ',
-            sayDay(open),
-            '; the cover buys ',
-            amount(Math.max(0, daysBetween(sow, open)), 'count'),
-            ' days. The soil must have ',
-            amount(crop.soilC, 'temperature'),
-            '.',
-          ];
+        ? phrase`Raised indoors. In the open from ${sayDay(open)}; the cover buys ${amount(daysBetween(sow, open), 'count')} days.`
+        : phrase`In the open from ${sayDay(open)}; the cover buys ${amount(Math.max(0, daysBetween(sow, open)), 'count')} days. The soil must have ${amount(crop.soilC, 'temperature')}.`;
     const verb = crop.season === 'warm' ? 'Plant out' : 'Sow';
     add({ id: 'sow-spring', kind: 'sow', date: sow, title: `${verb} ${crop.name} for spring`, why: words });
     const ready = addDays(sow, crop.days);
@@ -164,7 +146,7 @@ function sowing(ask: SeasonAsk, { spring, autumn, shift, dark, add }: Dates): vo
       date: ready,
       until: addDays(ready, HARVEST_WEEKS[crop.season === 'warm' ? 'warm' : 'cool'] * 7),
       title: `Harvest ${crop.name}`,
-      why: [amount(crop.days, 'count'), ' days from sowing in good weather. ', ...(crop.season === 'warm' ? [] : heat)],
+      why: phrase`${amount(crop.days, 'count')} days from sowing in good weather. ${crop.season === 'warm' ? '' : heat}`,
     });
     if (crop.flowerDays !== undefined && crop.insects === 'yes')
       add({
@@ -196,13 +178,7 @@ function sowing(ask: SeasonAsk, { spring, autumn, shift, dark, add }: Dates): vo
         kind: 'harvest',
         date: addDays(autumn, shift),
         title: `Last harvest of ${crop.name}`,
-        why: [
-          'It dies at ',
-          amount(crop.killingC, 'temperature'),
-          '; the cover carries it about ',
-          amount(shift, 'count'),
-          ' days past the first frost.',
-        ],
+        why: phrase`It dies at ${amount(crop.killingC, 'temperature')}; the cover carries it about ${amount(shift, 'count')} days past the first frost.`,
       });
     return;
   }
@@ -227,13 +203,7 @@ function winterOf(
     kind: 'sow',
     date: sow,
     title: crop.season === 'winter' ? `Sow ${crop.name} for winter` : `Last sowing of ${crop.name} for autumn`,
-    why: [
-      amount(crop.days, 'count'),
-      ' days on the packet, half as long again toward winter: so it is nearly grown by ',
-      sayDay(stop),
-      '. ',
-      ...heat,
-    ],
+    why: phrase`${amount(crop.days, 'count')} days on the packet, half as long again toward winter: so it is nearly grown by ${sayDay(stop)}. ${heat}`,
   });
   add({
     id: `grown-${year}`,
@@ -248,11 +218,7 @@ function winterOf(
     date: stop,
     until: crop.season === 'winter' && end ? addDays(end, 28) : addDays(stop, 28),
     title: `Harvest ${crop.name} through ${crop.season === 'winter' ? 'the winter' : 'autumn'}`,
-    why: [
-      'Lives under this cover down to ',
-      amount(crop.killingC - helpC, 'temperature'),
-      ' outside. Pick when the leaves have thawed.',
-    ],
+    why: phrase`Lives under this cover down to ${amount(crop.killingC - helpC, 'temperature')} outside. Pick when the leaves have thawed.`,
   });
 }
 

@@ -1,6 +1,6 @@
 /** A winter played on a cover before it comes: snow, gales, frost and sun on the design as it stands, tended as it is. */
 import { MS_PER_HOUR, dayAt, hourAt, isoDay } from '../../base/days';
-import { type Phrase, amount, capital } from '../../base/figure';
+import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import { type ClimateOptions, type DaySum, type Limits, climateOf } from '../climate/climate';
 import type { ClimatePlace } from '../climate/drive';
 import type { BedModel } from '../climate/model';
@@ -133,11 +133,10 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
       gust = Math.max(gust, weather.gustMPerS[at] ?? 0);
       sums.mostSnowKgPerM2 = Math.max(sums.mostSnowKgPerM2, snow);
       if (snow > folds)
-        breaks('folded', [
-          'Folds under about ',
-          amount(wetMm(snow), 'snowDepth'),
-          ' of wet snow, or its weight in fresh.',
-        ]);
+        breaks(
+          'folded',
+          phrase`Folds under about ${amount(wetMm(snow), 'snowDepth')} of wet snow, or its weight in fresh.`,
+        );
       if (lifted(at)) breaks('blown', [`A gust of ${Math.round(gust)} m/s takes it away.`]);
       if (inside > ask.limits.hotC + COOKS_OVER_C) scalded++;
       if (brushings.has(at)) {
@@ -146,26 +145,22 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
         if (ask.brushing === 'mornings') tell('brushed', ['Brushed off.']);
       }
     }
-    if (fell > 150) tell('snow', ['Fresh snow, ', amount(fell, 'snowDepth'), '.']);
+    if (fell > 150) tell('snow', phrase`Fresh snow, ${amount(fell, 'snowDepth')}.`);
     if (scalded >= COOKS_HOURS)
-      loses('cooked', [
-        `${capital(ask.cropName)} scalds at `,
-        amount(day.highC, 'temperature'),
-        ': shut on a sunny day.',
-      ]);
+      loses(
+        'cooked',
+        phrase`${capital(ask.cropName)} scalds at ${amount(day.highC, 'temperature')}: shut on a sunny day.`,
+      );
     // Under a cover that is down the night is as it is outside.
     const lowC = cover === undefined ? day.lowC : Math.min(day.lowC, day.outLowC);
     if (lowC < ask.limits.killingC)
-      loses('killed', [
-        `${capital(ask.cropName)} dies at `,
-        amount(lowC, 'temperature'),
-        cover === undefined ? ' inside, ' : ' with the cover down, ',
-        amount(day.outLowC, 'temperature'),
-        ' outside.',
-      ]);
+      loses(
+        'killed',
+        phrase`${capital(ask.cropName)} dies at ${amount(lowC, 'temperature')}${cover === undefined ? ' inside, ' : ' with the cover down, '}${amount(day.outLowC, 'temperature')} outside.`,
+      );
     else if (day.lowC < ask.limits.killingC + NEAR_C && crop === undefined) {
       sums.nearNights++;
-      tell('near', [amount(day.lowC, 'temperature'), ' inside: a near thing.']);
+      tell('near', phrase`${amount(day.lowC, 'temperature')} inside: a near thing.`);
     }
     if (crop === undefined) {
       sums.hotHours += day.hotHours;

@@ -1,6 +1,6 @@
 /** What to do at a cover today and tonight, from what is foreseen. */
 import { MS_PER_HOUR } from '../../base/days';
-import { type Phrase, amount, capital } from '../../base/figure';
+import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import type { Crop } from '../../catalog/crops';
 import type { Climate } from '../climate/climate';
 import type { Weather } from '../weather/weather';
@@ -74,18 +74,14 @@ export function tonightOf(
   if (margin < NEAR_C)
     deeds.push(
       margin < 0
-        ? [
-            `${capital(crop.name)} dies at `,
-            amount(crop.killingC, 'temperature'),
-            ': pick what is ready, or lay a blanket over it before dark.',
-          ]
-        : ['A blanket before dark is safe: a forecast is as often off by ', amount(NEAR_C, 'warming'), '.'],
+        ? phrase`${capital(crop.name)} dies at ${amount(crop.killingC, 'temperature')}: pick what is ready, or lay a blanket over it before dark.`
+        : phrase`A blanket before dark is safe: a forecast is as often off by ${amount(NEAR_C, 'warming')}.`,
     );
   if (hottest > crop.hotC && !canOpen)
     deeds.push(['It gets too hot inside and cannot be opened: lift the cover off for the day.']);
   const snow = sum(forecast.snowMm);
   if (snow > BRUSH_MM)
-    deeds.push(['Fresh snow, about ', amount(snow, 'snowDepth'), ': brush it off early, from outside.']);
+    deeds.push(phrase`Fresh snow, about ${amount(snow, 'snowDepth')}: brush it off early, from outside.`);
   if (most(forecast.gustMPerS) > LATCH_M_PER_S)
     deeds.push(['A gale: shut, latch and weight it, and look at it afterwards.']);
   const word: Phrase =

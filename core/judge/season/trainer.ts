@@ -1,6 +1,6 @@
 /** Five evenings in March: you decide from the forecast, and see afterwards what it cost. */
 import { MS_PER_DAY, MS_PER_HOUR, addDays, dayNumber } from '../../base/days';
-import { type Phrase, amount, capital } from '../../base/figure';
+import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import { type DaySum, type Limits, climateOf } from '../climate/climate';
 import type { ClimatePlace } from '../climate/drive';
 import { BLANKET_M2K_PER_W, type BedModel } from '../climate/model';
@@ -162,15 +162,9 @@ export function trained(ask: TrainerAsk, decisions: readonly Decision[]): readon
 
 function wordOf({ limits, cropName }: TrainerAsk, d: TrainedDay): Phrase {
   const name = capital(cropName);
-  const range: Phrase = [amount(d.lowC, 'temperature'), ' to ', amount(d.highC, 'temperature'), ' inside'];
+  const range = phrase`${amount(d.lowC, 'temperature')} to ${amount(d.highC, 'temperature')} inside`;
   if (d.folded)
-    return [
-      'The cover lies folded under about ',
-      amount(wetMm(d.snowKgPerM2), 'snowDepth'),
-      ' of wet snow: ',
-      ...range,
-      '.',
-    ];
+    return phrase`The cover lies folded under about ${amount(wetMm(d.snowKgPerM2), 'snowDepth')} of wet snow: ${range}.`;
   if (d.lowC < limits.killingC) return [`${name} froze: `, ...range, '.'];
   if (d.highC > limits.hotC + SCALDS_OVER_C) return [`${name} scalded: `, ...range, '.'];
   if (d.highC > limits.hotC) return [`Too hot for ${cropName} for ${d.hotHours} hours: `, ...range, '.'];

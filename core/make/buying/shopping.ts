@@ -13,7 +13,7 @@ import {
 import type { RollPlan } from '../rolls/rolls';
 import type { SectionCuts } from '../cutting/bars';
 import type { SheetCuts } from '../cutting/panels';
-import { type Phrase, amount } from '../../base/figure';
+import { type Phrase, amount, phrase } from '../../base/figure';
 import { roundMoney } from '../../base/amount';
 
 /** One line of the shopping list. */
@@ -44,11 +44,8 @@ export interface ShoppingList {
   readonly used: number;
 }
 
-const sizeText = (of: { readonly widthMm: number; readonly lengthMm: number }): Phrase => [
-  amount(of.widthMm, 'length'),
-  ' × ',
-  amount(of.lengthMm, 'length'),
-];
+const sizeText = (of: { readonly widthMm: number; readonly lengthMm: number }): Phrase =>
+  phrase`${amount(of.widthMm, 'length')} × ${amount(of.lengthMm, 'length')}`;
 
 /**
  * What to buy: whole bars, rolls and packs, less what is owned; what is paid, and what of it this cover uses.

@@ -1,6 +1,6 @@
 import type { Step } from '../../build/assembly/types';
 import { SEAM_ROWS, type Seam } from './rolls';
-import { amount } from '../../base/figure';
+import { amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../../build/joints/cautions';
 import { saidStep, stage } from '../../build/guide/stage';
 
@@ -16,11 +16,7 @@ function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
     view: 'plan',
     pieces: [],
     work: [
-      [
-        `Lay strips ${tag}-1 to ${tag}-${strips} flat on a clean floor, all with the same face up, lapped `,
-        amount(lapMm, 'length'),
-        '.',
-      ],
+      phrase`Lay strips ${tag}-1 to ${tag}-${strips} flat on a clean floor, all with the same face up, lapped ${amount(lapMm, 'length')}.`,
       film
         ? ['Wipe the lap dry and clean, press tape over the edge, turn the sheet and tape the other edge.']
         : [

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { MM_PER_INCH, MPH_PER_M_PER_S, isMetric } from '../../../core/base/length';
 import { formatAmount } from '../../../core/base/amount';
-import { amount } from '../../../core/base/figure';
+import { amount, phrase } from '../../../core/base/figure';
 import { MEASURED_AT_C } from '../../../core/catalog/sections';
 import { WARM_C } from '../../../core/judge/proof/blown';
 import type { LoadedHoop } from '../../../core/judge/proof/loaded';
@@ -233,13 +233,7 @@ export function LoadControls({
         propped.wetSnowMm > (1.1 * (carriedMm * SNOW_DENSITY[laid.kind])) / SNOW_DENSITY.wet && (
           <p>
             <Said
-              phrase={[
-                'For one storm: a post with a padded board under the crown of each hoop, ',
-                amount(arch.hoop.heightMm + arch.footZMm - o.assembly.crop.soilZMm, 'length'),
-                ' from the soil, carries ',
-                amount(propped.wetSnowMm, 'snowDepth'),
-                ' of wet snow.',
-              ]}
+              phrase={phrase`For one storm: a post with a padded board under the crown of each hoop, ${amount(arch.hoop.heightMm + arch.footZMm - o.assembly.crop.soilZMm, 'length')} from the soil, carries ${amount(propped.wetSnowMm, 'snowDepth')} of wet snow.`}
             />
           </p>
         )}

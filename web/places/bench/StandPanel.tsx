@@ -4,7 +4,7 @@ import { FOUND_AT, type Place, ROUGH_GUST, ROUGH_SNOW } from '../../../core/site
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { PRACTICES, SNOW_DENSITY } from '../../../core/judge/proof/snow';
-import { amount } from '../../../core/base/figure';
+import { amount, phrase } from '../../../core/base/figure';
 import { failAll, ok } from '../../../core/base/result';
 import { useEdit } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
@@ -122,17 +122,17 @@ export function StandPanel({ outline: o }: { readonly outline: Outline }): React
               {
                 value: 'fresh',
                 label: 'Fresh',
-                why: ['Light powder, about ', amount(SNOW_DENSITY.fresh, 'density'), '.'],
+                why: phrase`Light powder, about ${amount(SNOW_DENSITY.fresh, 'density')}.`,
               },
               {
                 value: 'settled',
                 label: 'Settled',
-                why: ['Days old, about ', amount(SNOW_DENSITY.settled, 'density'), '.'],
+                why: phrase`Days old, about ${amount(SNOW_DENSITY.settled, 'density')}.`,
               },
               {
                 value: 'wet',
                 label: 'Wet',
-                why: ['Heavy, about ', amount(SNOW_DENSITY.wet, 'density'), ': what folds tunnels.'],
+                why: phrase`Heavy, about ${amount(SNOW_DENSITY.wet, 'density')}: what folds tunnels.`,
               },
             ]}
             onChange={(kind) => set((site) => void (site.snow.by === 'depth' && (site.snow.kind = kind as 'wet')))}

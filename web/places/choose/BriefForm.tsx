@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { celsiusOf, degreesIn } from '../../../core/base/amount';
-import { amount } from '../../../core/base/figure';
+import { amount, phrase } from '../../../core/base/figure';
 import { type Result, fail } from '../../../core/base/result';
 import { FAMILIES } from '../../../core/build/families';
 import { roundLength } from '../../../core/catalog/market';
@@ -115,7 +115,7 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
         options={[...catalog.crop.values()].map((c) => ({
           value: c.key,
           label: c.name,
-          why: ['Grows ', amount(c.heightMm, 'growth'), ' high; dies at ', amount(c.killingC, 'temperature'), '.'],
+          why: phrase`Grows ${amount(c.heightMm, 'growth')} high; dies at ${amount(c.killingC, 'temperature')}.`,
         }))}
         onSet={(crops) => void onSet('Crops', { crops })}
       />

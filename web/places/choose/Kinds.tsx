@@ -8,7 +8,7 @@ import { lazyPart } from '../../app/fresh';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
 import { type Measures, reasons } from '../../../core/compare';
-import { amount } from '../../../core/base/figure';
+import { amount, phrase } from '../../../core/base/figure';
 import type { Bed } from '../../../core/site/bed';
 import type { Quantity } from '../../../core/base/amount';
 import { useCatalog, useGarden } from '../../app/hooks';
@@ -207,7 +207,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
               options={[...catalog.crop.values()].map((c) => ({
                 value: c.key,
                 label: c.name,
-                why: ['Grows ', amount(c.heightMm, 'growth'), ' high.'],
+                why: phrase`Grows ${amount(c.heightMm, 'growth')} high.`,
               }))}
               onChange={setCropKey}
             />

@@ -1,4 +1,4 @@
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import type { Vec3 } from '../../../base/geometry';
 import { boardShape } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
@@ -43,13 +43,7 @@ export function aFrameStages(
       view: 'end',
       pieces: legs,
       work: [
-        [
-          'Mark one leg: the top cut leans ',
-          amount(f.steepDeg, 'angle'),
-          ' off square and the foot cut ',
-          amount(90 - f.steepDeg, 'angle'),
-          ', both shortening the same edge.',
-        ],
+        phrase`Mark one leg: the top cut leans ${amount(f.steepDeg, 'angle')} off square and the foot cut ${amount(90 - f.steepDeg, 'angle')}, both shortening the same edge.`,
         'Try it with a second one against a scrap of the ridge: foot flat, top plumb. Then cut all legs to it.',
       ],
       tools: ['saw', 'bevel gauge', 'pencil'],
@@ -63,11 +57,7 @@ export function aFrameStages(
       view: 'side',
       pieces: [...ridge.members, ...legs],
       work: [
-        [
-          `Mark ${tagList(ridge.members)} from its left end as drawn, `,
-          amount(f.spacingMm, 'length'),
-          ' from leg to leg.',
-        ],
+        phrase`Mark ${tagList(ridge.members)} from its left end as drawn, ${amount(f.spacingMm, 'length')} from leg to leg.`,
         'Lay it upside down on flat ground. Two screws through the ridge into each leg, both sides of each mark.',
       ],
       tools: ['square'],
@@ -134,8 +124,8 @@ export function aFrameStages(
       fastening: fasteningWork(a.fixing, a.wrapMm),
       ends:
         a.ends === 'flap'
-          ? ['Staple a flap along the top of each end triangle; it rolls up and is tied, or hangs down under two bags.']
-          : ['Fold both ends in like a parcel and staple them to the end legs under a strip of batten.'],
+          ? 'Staple a flap along the top of each end triangle; it rolls up and is tied, or hangs down under two bags.'
+          : 'Fold both ends in like a parcel and staple them to the end legs under a strip of batten.',
       joints: [
         ...fastened(a.fixing, {
           sheets: cover,

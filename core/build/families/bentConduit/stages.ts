@@ -1,4 +1,4 @@
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
@@ -37,14 +37,8 @@ export function bentStages(
     markRailsStage(
       frame,
       hoops,
-      [`Lay ${tagList(frame.rails)} side by side on edge, ends flush.`],
-      [
-        'Drill a blind hole in the middle of the top edge at each mark, ',
-        amount(od + 1, 'length'),
-        ' wide and ',
-        amount(a.legDepthMm, 'length'),
-        ' deep: tape on the bit shows the depth.',
-      ],
+      `Lay ${tagList(frame.rails)} side by side on edge, ends flush.`,
+      phrase`Drill a blind hole in the middle of the top edge at each mark, ${amount(od + 1, 'length')} wide and ${amount(a.legDepthMm, 'length')} deep: tape on the bit shows the depth.`,
       'drill, spade bit',
     ),
     frameStage(frame, [
@@ -95,28 +89,14 @@ function bendStage(a: BentConduitAnswers, f: HoopFrame): Stage {
     pieces: f.hoops,
     work: [
       'Mark each pipe from its left end as drawn: where every bend starts, and where it ends.',
-      [
-        'Set the bender so that the bend starts on its mark: the crown turns ',
-        amount(crown?.angleDeg ?? 0, 'angle'),
-        ', each shoulder ',
-        amount(shoulder?.angleDeg ?? 0, 'angle'),
-        ', on a centre line of ',
-        amount(bendRadiusMm(a.pipe), 'length'),
-        '.',
-      ],
-      [
-        'A bend is shorter than its corner: the crown gains ',
-        amount(crown?.gainMm ?? 0, 'length'),
-        ' and each shoulder ',
-        amount(shoulder?.gainMm ?? 0, 'length'),
-        '; the marks have counted it.',
-      ],
+      phrase`Set the bender so that the bend starts on its mark: the crown turns ${amount(crown?.angleDeg ?? 0, 'angle')}, each shoulder ${amount(shoulder?.angleDeg ?? 0, 'angle')}, on a centre line of ${amount(bendRadiusMm(a.pipe), 'length')}.`,
+      phrase`A bend is shorter than its corner: the crown gains ${amount(crown?.gainMm ?? 0, 'length')} and each shoulder ${amount(shoulder?.gainMm ?? 0, 'length')}; the marks have counted it.`,
       'Bend the crown first, then both shoulders, all in one plane: sight along the pipe before each.',
     ],
     tools: ['conduit bender', 'tape', 'marker', 'eye protection'],
     checks: [
       'Every hoop lies on the first without a gap',
-      ['Its legs stand ', amount(f.hoop.spanMm, 'length'), ' apart, centre to centre'],
+      phrase`Its legs stand ${amount(f.hoop.spanMm, 'length')} apart, centre to centre`,
     ],
     cautions: [CAUTIONS.bend],
     minutes: MINUTES.start + f.hoops.length * 15,

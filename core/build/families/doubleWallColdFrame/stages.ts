@@ -1,4 +1,4 @@
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import type { Vec3 } from '../../../base/geometry';
 import { MM_PER_INCH } from '../../../base/length';
 import { coverMaterial } from '../../../catalog/catalog';
@@ -84,11 +84,7 @@ export function wallStages(
       pieces: skins,
       work: [
         'Outer skin first, its outer face, usually the printed one, outward: staple to the top plate, pull down, staple below and up every stud.',
-        [
-          'Then the inner one. The air between them is ',
-          amount(walls.gapMm, 'length'),
-          ' thick: it is what keeps warmth.',
-        ],
+        phrase`Then the inner one. The air between them is ${amount(walls.gapMm, 'length')} thick: it is what keeps warmth.`,
         a.tape === 'tape' && 'Lay clear tape over every stapled edge, pressed on dry film in the warm.',
       ],
       tools: ['knife'],

@@ -1,4 +1,4 @@
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { type Vec3, pathLength, placesAlong } from '../../../base/geometry';
 import { type Fitting, takeUpMm } from '../../../catalog/fittings';
 import { endsOf } from '../../assembly/pieces';
@@ -66,13 +66,7 @@ export function gableStages(
       view: 'plan',
       pieces: base,
       work: [
-        [
-          'Each piece is the distance from joint to joint less what its fittings take up: ',
-          amount(takeUpMm(a.pipe, 'tee'), 'length'),
-          ' in a tee or corner, ',
-          amount(takeUpMm(a.pipe, 'elbow-45'), 'length'),
-          ' in an eave elbow. The cut list has counted it.',
-        ],
+        phrase`Each piece is the distance from joint to joint less what its fittings take up: ${amount(takeUpMm(a.pipe, 'tee'), 'length')} in a tee or corner, ${amount(takeUpMm(a.pipe, 'elbow-45'), 'length')} in an eave elbow. The cut list has counted it.`,
         'Mark how deep each pipe goes in, so that you see it is at the stop.',
         `Corners with ${tagList(endRails)}${baseRails.length > 2 ? `, tees between ${tagList(baseRails)}` : ` and ${tagList(baseRails)}`}, all outlets up.`,
         `Push every pipe to the stop with a twist${pinned ? ' and drive one self-drilling screw through the socket' : ''}. No glue: it comes apart for the summer.`,

@@ -96,8 +96,8 @@ export function lidStages(a: HingedHoopLidAnswers, f: HoopFrame, p: LidParts, fe
     markRailsStage(
       frame,
       hoops,
-      [`Lay ${tagList(frame.rails)} side by side as they will stand${marked}.`],
-      [foot.drill],
+      `Lay ${tagList(frame.rails)} side by side as they will stand${marked}.`,
+      foot.drill,
       foot.tool,
     ),
     frameStage(frame, [screwed, 'Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']),

@@ -5,7 +5,7 @@ import { type BuildSite, stock } from '../../../site/buildSite';
 import { rectangle } from '../../assembly/pieces';
 import type { Joint, Panel, Piece, SheetPart } from '../../assembly/types';
 import { type List, type Saying, tagList } from '../../guide/stage';
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { joint, spread } from '../../joints';
 import { straightRun } from '../../joints/runs';
 import { batteningOf, stripOver } from '../../parts/frame';
@@ -131,7 +131,7 @@ export function filmSkin(a: LeanToAnswers, f: LeanToFrame, framing: Tagged, site
     ],
     work: [
       'Roof film first, its outer face, usually the printed one, to the sky: staple along the wall plate, pull down over the header and staple there.',
-      ['Then the ends. Wrap every edge ', amount(a.wrapMm, 'length'), ` and screw ${tagList(battens)} over it.`],
+      phrase`Then the ends. Wrap every edge ${amount(a.wrapMm, 'length')} and screw ${tagList(battens)} over it.`,
     ],
   };
 }

@@ -1,4 +1,4 @@
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import type { BuildSite } from '../../../site/buildSite';
 import { endsOf } from '../../assembly/pieces';
 import type { Stages } from '../../guide/built';
@@ -92,7 +92,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       view: 'side',
       pieces: onWall,
       work: [
-        ['Mark the top of the plate on the wall, level, ', amount(a.backMm, 'length'), ' above the bed.'],
+        phrase`Mark the top of the plate on the wall, level, ${amount(a.backMm, 'length')} above the bed.`,
         `Two people: hold ${tagList(wallPlate.members)} on the posts and drill through plate and posts: ${sayCount(countKind(anchored, 'wallAnchor'), 'wallAnchor')}, ${a.wall === 'masonry' ? 'in sound bricks' : 'into the studs'}.`,
       ],
       tools: ['level', 'chalk line'],
@@ -110,7 +110,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       view: 'end',
       pieces: rafters,
       work: [
-        ['Saw both ends of every rafter at ', amount(f.roof.deg, 'angle'), ' off square, both the same way.'],
+        phrase`Saw both ends of every rafter at ${amount(f.roof.deg, 'angle')} off square, both the same way.`,
         `Fix a hanger at every mark and hang ${tagList(rafters)} in them: tops level with the wall plate, and in line with the outer edge of the header.`,
       ],
       tools: ['hand saw', 'bevel gauge'],
@@ -142,6 +142,6 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
     }),
     ...lidFrameStages(shutters),
     glazeStage(shutters),
-    hangStage(shutters, ['Hold the shutters against the header, the same lap all along.']),
+    hangStage(shutters, 'Hold the shutters against the header, the same lap all along.'),
   ];
 }

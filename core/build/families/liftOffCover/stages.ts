@@ -22,8 +22,8 @@ export function liftOffStages(
     markRailsStage(
       frame,
       hoops,
-      [`Lay ${tagList(frame.rails)} side by side, ends flush.`],
-      ['Drill 3/32 pilots for the straps in the middle of the inner face.'],
+      `Lay ${tagList(frame.rails)} side by side, ends flush.`,
+      'Drill 3/32 pilots for the straps in the middle of the inner face.',
       'drill, 3/32 bit',
     ),
     frameStage(frame, [
@@ -45,8 +45,8 @@ export function liftOffStages(
     ]),
     framedCoverStage(f, p.sheets, a, {
       ends: firm
-        ? ['Fold the film over both plywood edges and fasten it on their outer faces.']
-        : ['Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.'],
+        ? 'Fold the film over both plywood edges and fasten it on their outer faces.'
+        : 'Fold both ends down like a parcel, staple them to the end boards, and screw a batten over each.',
       staples: firm ? (2 * pathLength(f.line)) / 250 : (2 * (f.width + 2 * f.covered.riseMm)) / 150,
     }),
   ];

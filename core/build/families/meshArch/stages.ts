@@ -1,4 +1,4 @@
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import type { Joint } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
@@ -71,16 +71,12 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
       view: 'end',
       pieces: mesh,
       work: [
-        ['Stretch two strings ', amount(spanMm, 'length'), ' apart inside the walls.'],
-        [
-          'Two people: stand one side’s prongs on its string, bend the mesh over, stand the other side’s, and tread both ',
-          amount(a.prongMm, 'length'),
-          ' into the soil.',
-        ],
+        phrase`Stretch two strings ${amount(spanMm, 'length')} apart inside the walls.`,
+        phrase`Two people: stand one side’s prongs on its string, bend the mesh over, stand the other side’s, and tread both ${amount(a.prongMm, 'length')} into the soil.`,
         tiesMade > 0 && `Lap the panels by one square and tie them with ${tiesMade} ties.`,
       ],
       tools: ['string', 'tape', 'gloves'],
-      checks: [['The crown stands ', amount(f.rise, 'length'), ' above the soil all along']],
+      checks: [phrase`The crown stands ${amount(f.rise, 'length')} above the soil all along`],
       cautions: [CAUTIONS.bend, CAUTIONS.rods],
       joints: [
         ...joint(
@@ -119,14 +115,8 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
       view: 'end',
       pieces: sheets,
       work: [
-        [film ? 'Film with its outer face, usually the printed one, to the sky.' : 'Lay the sheets along the bed.'],
-        [
-          a.edges === 'ground'
-            ? 'One sheet on each side, over the wall and down its outside, its skirt on the ground, lapping '
-            : 'One sheet on each side, tucked in on the soil, lapping ',
-          amount(a.overlapMm, 'length'),
-          ' at the crown; the side away from the wind lies under.',
-        ],
+        film ? 'Film with its outer face, usually the printed one, to the sky.' : 'Lay the sheets along the bed.',
+        phrase`One sheet on each side, ${a.edges === 'ground' ? 'over the wall and down its outside, its skirt on the ground' : 'tucked in on the soil'}, lapping ${amount(a.overlapMm, 'length')} at the crown; the side away from the wind lies under.`,
         `Throw ${straps} straps of rope over, a bag on both ends of each. Weight skirts and ends with ${bags} bags.`,
         'To reach in or to air, loosen a strap and part the sheets at the crown.',
       ],

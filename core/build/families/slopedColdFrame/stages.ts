@@ -1,4 +1,4 @@
-import { type Phrase, amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import type { BuildSite } from '../../../site/buildSite';
 import type { Member, Stage } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
@@ -37,13 +37,10 @@ export function slopedStages(
       view: 'end',
       pieces: tapered,
       work: [
-        ...tapers.map((m): Phrase => [
-          `${m.tag} and ${m.tag.replace('C', 'D')}: on the board mark `,
-          amount(m.taperMm?.[0] ?? 0, 'length'),
-          ' up from one edge at the front end and ',
-          amount(m.taperMm?.[1] ?? 0, 'length'),
-          ' at the back end, and join the marks with a straight board.',
-        ]),
+        ...tapers.map(
+          (m) =>
+            phrase`${m.tag} and ${m.tag.replace('C', 'D')}: on the board mark ${amount(m.taperMm?.[0] ?? 0, 'length')} up from one edge at the front end and ${amount(m.taperMm?.[1] ?? 0, 'length')} at the back end, and join the marks with a straight board.`,
+        ),
         box.pairFromOne
           ? 'Saw along the line: what is left is the other side. Trim it to the same two heights.'
           : 'Saw along the line, and use the first as the pattern of the second.',
@@ -97,11 +94,7 @@ function ripStages(boards: readonly Member[]): readonly Stage[] {
       view: 'end',
       pieces: ripped,
       work: [
-        [
-          'Saw along the board, a straight one clamped on it as a guide: ',
-          ...ripped.flatMap((m, i): Phrase => [`${i > 0 ? ', ' : ''}${m.tag} `, amount(m.taperMm?.[0] ?? 0, 'length')]),
-          ' wide. The sawn edge goes down.',
-        ],
+        phrase`Saw along the board, a straight one clamped on it as a guide: ${ripped.flatMap((m, i) => phrase`${i > 0 ? ', ' : ''}${m.tag} ${amount(m.taperMm?.[0] ?? 0, 'length')}`)} wide. The sawn edge goes down.`,
       ],
       tools: ['circular saw', 'clamps', 'straight board', 'tape'],
       checks: ['Each is as wide at both ends and in the middle'],

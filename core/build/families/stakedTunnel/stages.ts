@@ -1,6 +1,6 @@
 import type { TunnelRow } from '../../parts/tunnelRow';
 import type { Joint, Member, Stage } from '../../assembly/types';
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import type { Stages } from '../../guide/built';
 import { MINUTES, bendStage, countKind, guardStages, sayCount, stage, tagList } from '../../guide/stage';
 import { joint } from '../../joints';
@@ -44,19 +44,10 @@ function feetStage(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member
         pieces: rods,
         work: [
           stringLine(row),
-          ['Set the strings ', amount(row.spanMm, 'length'), ' apart.'],
-          [
-            `Drive ${tagList(rods)} ${a.leanDeg > 0 ? '' : 'upright '}at the marks until `,
-            amount(a.rodShownMm, 'length'),
-            ' shows',
-            ...(a.leanDeg > 0 ? [', leaning in ', amount(a.leanDeg, 'angle'), ' off plumb'] : []),
-            '.',
-          ],
-          a.feet === 'driven' && [
-            'Loosen the soil round each rod, ',
-            amount(a.buryMm, 'length'),
-            ' deep: the pipe goes in as far.',
-          ],
+          phrase`Set the strings ${amount(row.spanMm, 'length')} apart.`,
+          phrase`Drive ${tagList(rods)} ${a.leanDeg > 0 ? '' : 'upright '}at the marks until ${amount(a.rodShownMm, 'length')} shows${a.leanDeg > 0 ? phrase`, leaning in ${amount(a.leanDeg, 'angle')} off plumb` : ''}.`,
+          a.feet === 'driven' &&
+            phrase`Loosen the soil round each rod, ${amount(a.buryMm, 'length')} deep: the pipe goes in as far.`,
         ],
         tools: ['string', 'tape', a.rod.materialKey === 'steel' ? 'hammer' : 'mallet', 'eye protection'],
         checks: [

@@ -1,5 +1,5 @@
 /** Framed ends of a house, strapped to their hoops, and the doors in them. */
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { endsOf } from '../../assembly/pieces';
 import type { Member, SheetPart, Stage } from '../../assembly/types';
 import type { Opening } from '../../assembly/openings';
@@ -22,13 +22,8 @@ export function endStage(a: WalkInAnswers, h: House, ends: readonly Member[]): S
     pieces: ends,
     work: [
       `Bottom plates on the ${h.bolts ? 'end walls of the bed' : 'ground'} inside the end hoops; studs plumb on them, their tops trimmed to the hoop and strapped to it.`,
-      !shut && [
-        'Jambs and header round the door: ',
-        amount(a.doorWidthMm, 'length'),
-        ' by ',
-        amount(a.doorHeightMm, 'length'),
-        ' and a finger’s room all round.',
-      ],
+      !shut &&
+        phrase`Jambs and header round the door: ${amount(a.doorWidthMm, 'length')} by ${amount(a.doorHeightMm, 'length')} and a finger’s room all round.`,
     ],
     tools: ['level', 'saw'],
     joints: [

@@ -1,5 +1,5 @@
 /** The house without its ends and covers: set out, posts, hoops, purlins and boards. */
-import { type Phrase, amount } from '../../../base/figure';
+import { type Phrase, amount, phrase } from '../../../base/figure';
 import type { Vec3 } from '../../../base/geometry';
 import { endsOf } from '../../assembly/pieces';
 import type { Joint, Stage } from '../../assembly/types';
@@ -26,7 +26,7 @@ export function frameStages(a: WalkInAnswers, h: House): Stages {
 }
 
 function setOutStage(h: House): Stage {
-  const places = h.xs.flatMap((x, i): Phrase => [...(i > 0 ? [', '] : []), amount(x - h.x0, 'length')]);
+  const places = h.xs.flatMap((x, i) => phrase`${i > 0 ? ', ' : ''}${amount(x - h.x0, 'length')}`);
   return stage({
     id: 'codes',
     title: 'Ask first, and set it out',
@@ -35,16 +35,10 @@ function setOutStage(h: House): Stage {
     work: [
       'Ask the building office, and mark how near the neighbours’ line you may build.',
       ...(h.bolts
-        ? [['Mark every post along both long walls of the bed from the left end: ', ...places]]
+        ? [phrase`Mark every post along both long walls of the bed from the left end: ${places}`]
         : [
-            [
-              'Set four pegs, ',
-              amount(h.y1 - h.y0, 'length'),
-              ' by ',
-              amount(h.x1 - h.x0, 'length'),
-              ' between the posts, and stretch strings.',
-            ],
-            ['Mark every post along both strings from the left end: ', ...places],
+            phrase`Set four pegs, ${amount(h.y1 - h.y0, 'length')} by ${amount(h.x1 - h.x0, 'length')} between the posts, and stretch strings.`,
+            phrase`Mark every post along both strings from the left end: ${places}`,
           ]),
     ],
     tools: h.bolts ? ['tape', 'pencil'] : ['string', 'tape', 'pegs'],
@@ -66,13 +60,7 @@ function postStage(a: WalkInAnswers, h: House): Stage {
     view: 'side',
     pieces: h.posts,
     work: [
-      [
-        'Each post stands ',
-        amount(h.depthMm, 'length'),
-        ' in the ground and ',
-        amount(a.sidewallMm, 'length'),
-        ' above it.',
-      ],
+      phrase`Each post stands ${amount(h.depthMm, 'length')} in the ground and ${amount(a.sidewallMm, 'length')} above it.`,
       driven
         ? 'Drive with a sleeve or a block on top, plumb both ways, until its mark meets the ground.'
         : `Dig, set the post plumb${timber ? ', its outer face along the string, beside the place of its hoop' : ''}, and fill round it with ${h.posts.length} bags of post mix in all.`,
@@ -96,18 +84,8 @@ function boltStage(a: WalkInAnswers, h: House, { lowMm, apartMm }: NonNullable<H
     view: 'side',
     pieces: h.posts,
     work: [
-      [
-        'Stand each post on the ground against the wall outside, beside its mark, plumb both ways, ',
-        amount(a.sidewallMm, 'length'),
-        ' high.',
-      ],
-      [
-        'Two bolts through post and wall, the lower ',
-        amount(lowMm, 'length'),
-        ' above the ground, the other ',
-        amount(apartMm, 'length'),
-        ' over it.',
-      ],
+      phrase`Stand each post on the ground against the wall outside, beside its mark, plumb both ways, ${amount(a.sidewallMm, 'length')} high.`,
+      phrase`Two bolts through post and wall, the lower ${amount(lowMm, 'length')} above the ground, the other ${amount(apartMm, 'length')} over it.`,
     ],
     tools: ['level'],
     joints: joint('wallBolt', 'posts', 'Posts to the bed’s wall, two each', h.posts, places),
@@ -141,18 +119,10 @@ function footJoints(a: WalkInAnswers, h: House): readonly Joint[] {
 function sprungStage(a: WalkInAnswers, h: House): Stage {
   const timber = onTimber(a);
   const over: Saying = timber
-    ? [
-        'Strap one end of the hoop beside its post, ',
-        amount(a.sleeveMm, 'length'),
-        ' below the top, walk the other end over with a helper, and strap it.',
-      ]
+    ? phrase`Strap one end of the hoop beside its post, ${amount(a.sleeveMm, 'length')} below the top, walk the other end over with a helper, and strap it.`
     : h.adapters.length > 0
       ? `Slide ${tagList(h.adapters)} over the posts to their marks and pin each with two self-drilling screws. Stand one end of the hoop in its sleeve, walk the other over with a helper, and stand it in.`
-      : [
-          'Slide ',
-          amount(a.sleeveMm, 'length'),
-          ` of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`,
-        ];
+      : phrase`Slide ${amount(a.sleeveMm, 'length')} of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`;
   const how = [
     ...(h.core ? [coreWork(h, h.core)] : []),
     over,
@@ -189,11 +159,7 @@ function straightStage(a: WalkInAnswers, h: House): Stage {
         ? 'Stand a frame up with a helper, a stub beside each post, and strap both.'
         : h.adapters.length > 0
           ? `Slide ${tagList(h.adapters)} over the posts to their marks, pin each with two self-drilling screws, and stand the stubs in them.`
-          : [
-              'Stand a frame up with a helper, slide ',
-              amount(a.sleeveMm, 'length'),
-              ' of its stubs over both posts, and screw each foot.',
-            ],
+          : phrase`Stand a frame up with a helper, slide ${amount(a.sleeveMm, 'length')} of its stubs over both posts, and screw each foot.`,
       `Ridge pipes ${tagList(h.ridgePipes)} from frame to frame, then one screw through every socket.`,
     ],
     tools: ['rubber mallet', 'drill', 'eye protection'],

@@ -1,5 +1,5 @@
 import { joint } from '../../joints';
-import { amount, phraseText } from '../../../base/figure';
+import { amount, phrase, phraseText } from '../../../base/figure';
 import { type Result, fail, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
 import { soilZ } from '../../assembly/crop';
@@ -21,12 +21,7 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
     return fail(
       'span',
       phraseText(
-        [
-          `${a.pipe.name} carries fabric over at most `,
-          amount(widest, 'length'),
-          '. Make the span smaller',
-          a.pipe.key === 'wire-10' ? ', or use 9 gauge.' : ', or choose a pipe tunnel.',
-        ],
+        phrase`${a.pipe.name} carries fabric over at most ${amount(widest, 'length')}. Make the span smaller${a.pipe.key === 'wire-10' ? ', or use 9 gauge.' : ', or choose a pipe tunnel.'}`,
         { length: 'in', temperature: 'C', currency: 'USD' },
       ),
     );
@@ -52,11 +47,7 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
     view: 'end',
     pieces: row.hoops,
     work: [
-      [
-        'Bend each wire round a board or a bucket to the curve drawn, with a straight leg of ',
-        amount(a.legDepthMm, 'length'),
-        ' at both ends.',
-      ],
+      phrase`Bend each wire round a board or a bucket to the curve drawn, with a straight leg of ${amount(a.legDepthMm, 'length')} at both ends.`,
       'Lay it on the first one: all alike.',
       'Turn a small loop in each end that is left above the soil.',
     ],

@@ -1,6 +1,6 @@
 /** Pitfalls of air: what gets too hot, what gets in, and what hinders an opener. */
 import { mainCover } from '../../../build/assembly/enclosure';
-import { type Phrase, amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { MORE_AIR, ventsWantedM2 } from '../vents';
 import { type Pitfall, answer, saidOn } from './pitfall';
 
@@ -13,24 +13,13 @@ export const cooks: Pitfall = ({ ventilation }, { air, outsideC }) => {
   const need = ventsWantedM2(air);
   const hot = outsideC + air.riseShutC;
   if (hot <= COOKS_C || ventilation.aloneM2 >= need) return undefined;
-  const words: Phrase = [
-    'Shut on a sunny noon it reaches about ',
-    amount(hot, 'temperature'),
-    ' inside and cooks the plants. ',
-  ];
+  const words = phrase`Shut on a sunny noon it reaches about ${amount(hot, 'temperature')} inside and cooks the plants. `;
   const { aloneM2, byHandM2 } = ventilation;
   if (aloneM2 > 0)
     return said(
       'cooks',
       'tight',
-      [
-        ...words,
-        'What opens by itself frees ',
-        amount(aloneM2, 'area'),
-        ' of ',
-        amount(need, 'area'),
-        ' wanted: open more of it by hand.',
-      ],
+      phrase`${words}What opens by itself frees ${amount(aloneM2, 'area')} of ${amount(need, 'area')} wanted: open more of it by hand.`,
       MORE_AIR,
     );
   return said(

@@ -3,7 +3,7 @@ import { type Vec3, add, cross, faceArea, scale, subtract, unit } from '../../..
 import { inPlace } from '../../../build/assembly/pieces';
 import type { Assembly } from '../../../build/assembly/types';
 import { apartDeg, noonSunDeg, windName } from '../../../site/compass';
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { type Pitfall, answer, saidOn } from './pitfall';
 
 const said = saidOn('air');
@@ -80,11 +80,7 @@ export const tallEnd: Pitfall = (a, { site, latitudeDeg }) => {
   return said(
     'tall end',
     'tight',
-    [
-      `Its board end stands to the ${windName(end.to)}, where the noon sun is: in midwinter it shades the first `,
-      amount(Math.min(end.tallMm / Math.tan((low * Math.PI) / 180), a.footing.lengthMm), 'length'),
-      ' behind it. A clear end lets the light in.',
-    ],
+    phrase`Its board end stands to the ${windName(end.to)}, where the noon sun is: in midwinter it shades the first ${amount(Math.min(end.tallMm / Math.tan((low * Math.PI) / 180), a.footing.lengthMm), 'length')} behind it. A clear end lets the light in.`,
     [answer('Ends of twin-wall', 'plywood', 'twin-wall-6')],
   );
 };

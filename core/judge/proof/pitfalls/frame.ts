@@ -3,7 +3,7 @@ import { boardCorners } from '../../../build/assembly/solids';
 import { soilZ } from '../../../build/assembly/crop';
 import { CORNERS, CORNER_NAMES } from '../../../site/bed';
 import { thicknessMm } from '../../../catalog/sections';
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { bendBand, fibreStrainPercent } from '../../../build/hoop/strain';
 import { type Pitfall, answer, saidOn } from './pitfall';
 
@@ -29,18 +29,14 @@ export const fits: Pitfall = ({ footing }, { site }) => {
     return said(
       'fits',
       over > wall / 2 ? 'fails' : 'tight',
-      [
-        'The frame is ',
-        amount(over, 'length'),
-        ` larger than the bed it goes ${footing.on === 'wall' ? 'on' : 'into'}. Count the butt joints, or choose another size.`,
-      ],
+      phrase`The frame is ${amount(over, 'length')} larger than the bed it goes ${footing.on === 'wall' ? 'on' : 'into'}. Count the butt joints, or choose another size.`,
       FITTING,
     );
   if (footing.on === 'wall' && under > wall)
     return said(
       'fits',
       'fails',
-      ['The frame is ', amount(under, 'length'), ' smaller than the bed and would fall inside its walls.'],
+      phrase`The frame is ${amount(under, 'length')} smaller than the bed and would fall inside its walls.`,
       FITTING,
     );
   return undefined;
@@ -73,11 +69,7 @@ export const bulge: Pitfall = ({ arches, footing }) => {
     saidToStand(
       'bulge',
       'tight',
-      [
-        'The sprung hoop bulges ',
-        amount((arch.hoop.maxWidthMm - arch.hoop.spanMm) / 2, 'length'),
-        ' beyond its feet on each side: it is no half circle. Keep the path clear of it, or make it lower.',
-      ],
+      phrase`The sprung hoop bulges ${amount((arch.hoop.maxWidthMm - arch.hoop.spanMm) / 2, 'length')} beyond its feet on each side: it is no half circle. Keep the path clear of it, or make it lower.`,
       [answer('Half circle', 'school', 'half-circle')],
     )
   );
@@ -93,11 +85,11 @@ export const coldBend: Pitfall = ({ arches }, { outsideC }) => {
   });
   return (
     arch &&
-    saidToStand('cold bend', 'tight', [
-      'At ',
-      amount(outsideC, 'temperature'),
-      ' this pipe kinks at such a bend. Bring it indoors overnight and bend it warm.',
-    ])
+    saidToStand(
+      'cold bend',
+      'tight',
+      phrase`At ${amount(outsideC, 'temperature')} this pipe kinks at such a bend. Bring it indoors overnight and bend it warm.`,
+    )
   );
 };
 
@@ -136,13 +128,11 @@ export const wallInBed: Pitfall = ({ posts, members }, { site }) => {
     return x > 0 && x < lengthMm && y > 0 && y < widthMm;
   });
   return inBed
-    ? said('wall in bed', 'fails', [
-        `Post ${inBed.tag} would stand in the bed, and a row of them takes a hand’s width of it. Make the house wider and longer than the bed: `,
-        amount(widthMm, 'length'),
-        ' by ',
-        amount(lengthMm, 'length'),
-        ' at the least.',
-      ])
+    ? said(
+        'wall in bed',
+        'fails',
+        phrase`Post ${inBed.tag} would stand in the bed, and a row of them takes a hand’s width of it. Make the house wider and longer than the bed: ${amount(widthMm, 'length')} by ${amount(lengthMm, 'length')} at the least.`,
+      )
     : undefined;
 };
 
@@ -177,11 +167,7 @@ export const crowded: Pitfall = ({ arches }) => {
     said(
       'crowded',
       'tight',
-      [
-        `${near.tags.length} hoops, one every `,
-        amount(near.spacingMm, 'length'),
-        ': a stouter pipe, a ridge or another kind of cover is less work and carries as much.',
-      ],
+      phrase`${near.tags.length} hoops, one every ${amount(near.spacingMm, 'length')}: a stouter pipe, a ridge or another kind of cover is less work and carries as much.`,
       [answer('A rope along the ridge', 'ridge', 'rope')],
     )
   );
@@ -198,20 +184,13 @@ export const sits: Pitfall = ({ footing }, { site }) => {
   const low = CORNERS.filter((c) => survey.packersMm[c] > 3);
   const skew = Math.abs(survey.skewMm) > 10;
   if (low.length === 0 && !skew) return undefined;
+  const packers = low.flatMap(
+    (c, i) => phrase`${i > 0 ? ', ' : ''}${CORNER_NAMES[c]} ${amount(survey.packersMm[c], 'length')}`,
+  );
   return said('sits', 'tight', [
-    ...(low.length > 0
-      ? [
-          'The bed is not level: packers go under ',
-          ...low.flatMap((c, i) => [`${i > 0 ? ', ' : ''}${CORNER_NAMES[c]} `, amount(survey.packersMm[c], 'length')]),
-          '. ',
-        ]
-      : []),
+    ...(low.length > 0 ? phrase`The bed is not level: packers go under ${packers}. ` : []),
     ...(skew
-      ? [
-          'The bed is ',
-          amount(Math.abs(survey.skewMm), 'length'),
-          ' out of square: build the frame to the bed’s place.',
-        ]
+      ? phrase`The bed is ${amount(Math.abs(survey.skewMm), 'length')} out of square: build the frame to the bed’s place.`
       : []),
   ]);
 };

@@ -2,7 +2,7 @@
 import { mainCover } from '../../../build/assembly/enclosure';
 import type { Contact } from '../../../build/assembly/types';
 import { sheetSize } from '../../../make/rolls/rolls';
-import { amount } from '../../../base/figure';
+import { amount, phrase } from '../../../base/figure';
 import { largestFree } from '../sail';
 import { moreOf } from '../timberChecks';
 import type { Check } from '../check';
@@ -18,13 +18,7 @@ export const sail: Pitfall = (a) => {
     ? said(
         'sail',
         'tight',
-        [
-          'A flat side of film, ',
-          amount(free.alongMm, 'length'),
-          ' by ',
-          amount(free.acrossMm, 'length'),
-          `, hangs free between its fastenings (sheet ${free.tag}) and works loose like a sail. Fasten it between as well.`,
-        ],
+        phrase`A flat side of film, ${amount(free.alongMm, 'length')} by ${amount(free.acrossMm, 'length')}, hangs free between its fastenings (sheet ${free.tag}) and works loose like a sail. Fasten it between as well.`,
         [
           answer('A rope laced over it', 'slopes', 'rope'),
           answer('A batten on every leg', 'slopes', 'battens'),
@@ -118,11 +112,7 @@ export const hugeSheet: Pitfall = ({ sheets }) => {
   return said(
     'huge sheet',
     'tight',
-    [
-      `Sheet ${big.tag} is `,
-      amount((acrossMm * alongMm) / 1e6, 'area'),
-      ': one person cannot handle it. Take helpers and a still day, or smaller sheets with a lap.',
-    ],
+    phrase`Sheet ${big.tag} is ${amount((acrossMm * alongMm) / 1e6, 'area')}: one person cannot handle it. Take helpers and a still day, or smaller sheets with a lap.`,
     [
       answer('Roof and two ends', 'sheets', 'roof-and-ends'),
       answer('Roof and curtains', 'sheets', 'roof-and-curtains'),
