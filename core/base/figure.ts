@@ -25,7 +25,7 @@ export function amount(value: number, quantity: Quantity): Amount {
 
 /**
  * A sentence as it is read, with its amounts, words and other sentences where they stand in it.
- * @example phrase`Stand it ${amount(610, 'length')} high.` // ['Stand it ', amount(610, 'length'), ' high.']
+ * @example phrase`Stand it ${amount(610, 'length')} high.` // ["Stand it ", {"value": 610, "quantity": "length"}, " high."]
  */
 export function phrase(words: TemplateStringsArray, ...within: readonly (string | number | Amount | Phrase)[]): Phrase {
   const parts: (string | Amount)[] = [];
