@@ -2,7 +2,7 @@ import { type Pictured, pictured } from '../../core/show/picture';
 import { type Mend } from '../../core/mends';
 import { type CutProgress, cutAndShop } from '../../core/cut';
 import { expose } from 'comlink';
-import { loadSolver } from './solver';
+import { withSolver } from './solver';
 import { FAMILY_KEYS } from '../../core/build/families';
 import { type Candidate, type Standing, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/garden/garden';
@@ -103,10 +103,6 @@ export interface Evenings {
 }
 
 const service = {
-  /** Loads the solver, so that the first plan need not wait for it. */
-  async warmUp(): Promise<void> {
-    await loadSolver();
-  },
   /** Takes a garden to work on. */
   open(whole: Garden): void {
     kept = whole;
@@ -118,11 +114,10 @@ const service = {
   /** Cuts and shopping list of one cover. */
   async work(coverId: string, onBest: OnBest<PlanWork>): Promise<Result<PlanWork>> {
     const outlined = evaluate(garden(), coverOf(coverId));
-    const solver = await loadSolver();
     const tell = whenSlow(onBest);
     if (!outlined.ok) return outlined;
     const o = outlined.value;
-    return works(o.assembly, pricedBy(o), () => cutAndShop(o, solver, (p) => tell(p, p.best)));
+    return withSolver((solver) => works(o.assembly, pricedBy(o), () => cutAndShop(o, solver, (p) => tell(p, p.best))));
   },
   /** Every kind of cover on a bed, drawn and measured. */
   compare(bedId: string, cropKey: string, onEach: (one: Shown, of: number) => void): readonly Shown[] {
@@ -137,22 +132,21 @@ const service = {
   /** Versions of one cover, worked out. */
   async versions(coverId: string, rivals: readonly Rival[]): Promise<readonly ShownVersion[]> {
     const [g, cover] = [garden(), coverOf(coverId)];
-    return versionsOf(g, cover, await loadSolver(), rivals).map(pictured);
+    return withSolver((solver) => versionsOf(g, cover, solver, rivals).map(pictured));
   },
   /** Several covers cut and bought as one. */
   async together(ids: readonly string[], onBest: OnBest<Together>): Promise<Result<Together>> {
     const g = garden();
     const covers = g.covers.filter((c) => ids.includes(c.id));
     const tell = whenSlow(onBest);
-    return planTogether(g, covers, await loadSolver(), (p, best) => tell(p, best));
+    return withSolver((solver) => planTogether(g, covers, solver, (p, best) => tell(p, best)));
   },
   /** Changes that would mend what fails, priced. */
   async mends(coverId: string): Promise<readonly Mend[]> {
     const outlined = evaluate(garden(), coverOf(coverId));
     if (!outlined.ok) return [];
     const o = outlined.value;
-    const solver = await loadSolver();
-    return mends(o.assembly, pricedBy(o), () => mendsOf(o, solver));
+    return withSolver((solver) => mends(o.assembly, pricedBy(o), () => mendsOf(o, solver)));
   },
   /** One row of hoops of a cover, bent by a load. */
   loaded(coverId: string, row: number, loading: Loading): LoadedHoop | undefined {

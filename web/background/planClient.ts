@@ -206,8 +206,8 @@ export function workOutVersions(
   return askOf(garden, (s) => s.versions(coverId, rivals));
 }
 
-/** Starts the worker and its solver before they are needed. */
+/** Starts the worker before it is needed. */
 export function warmUp(): void {
-  // A call that needs the solver says what is wrong with it.
-  ask((s) => s.warmUp()).catch(() => undefined);
+  // A call that needs it says what is wrong with it.
+  ask(() => Promise.resolve()).catch(() => undefined);
 }

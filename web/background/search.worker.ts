@@ -13,7 +13,7 @@ import { outline } from '../../core/plan';
 import { pictured } from '../../core/show/picture';
 import type { Drawn } from '../../core/show/project';
 import type { Brief } from '../../core/site/brief';
-import { loadSolver } from './solver';
+import { loadSolver, withSolver } from './solver';
 
 /** A design as the screen shows it. */
 export interface ShownOffer extends Offer {
@@ -117,7 +117,9 @@ const service = {
     for (;;) {
       const { value, done } = run.next();
       if (done) {
-        const found = proven(garden, brief, value.answer(), await loadSolver(), () => onFound(undefined));
+        const found = await withSolver((solver) =>
+          proven(garden, brief, value.answer(), solver, () => onFound(undefined)),
+        );
         last = { garden, bedId, brief, found, known };
         return ok(shown(garden, bedId, brief, found));
       }

@@ -123,3 +123,30 @@ test('a plan costs and measures what its bars do', () => {
   ];
   expect([costOf(bars), stuffOf(bars), costOf([]), stuffOf([])]).toEqual([0.4, 7800, 0, 0]);
 });
+
+test('every bar ends as the cheapest that holds its pieces, and of one price the shortest', () => {
+  const plan = (stock: BarJob['stock'], quantity: number) => {
+    const found = bestFitDecreasing({ kerf: 3, stock, pieces: [{ length: 600, quantity }] });
+    return [found?.cost, found?.bars.map((b) => b.stockLength).sort((a, b) => a - b)];
+  };
+  // By the length the long one is cheaper, and yet holds one piece of 600 and its cut alone.
+  const stakes = [
+    { length: 600, price: 2.7 },
+    { length: 900, price: 3.9 },
+    { length: 1200, price: 5 },
+  ];
+  expect(plan(stakes, 3)).toEqual([8.1, [600, 600, 600]]);
+  // Of short ones there are two: the third comes out of what is next cheapest.
+  expect(plan([{ length: 600, price: 2.7, available: 2 }, ...stakes.slice(1)], 3)).toEqual([9.3, [600, 600, 900]]);
+  // A shorter bar that is dearer is not taken.
+  expect(plan([...stakes.slice(1), { length: 700, price: 6 }], 1)).toEqual([3.9, [900]]);
+  expect(
+    plan(
+      [
+        { length: 1000, price: 4 },
+        { length: 900, price: 4 },
+      ],
+      1,
+    ),
+  ).toEqual([4, [900]]);
+});

@@ -27,14 +27,21 @@ export const inHand = (bars: readonly CutBar[]): Hand => ({
 /** Choices between the bound and the plan in hand that are looked at, and steps in counting them. */
 const MOST_CHOICES = 4000;
 const MOST_COUNTED = 400_000;
-/** Steps of the search for one choice, before programmes are asked. */
+/** Steps of the search for one choice: at first, and where a programme has not ruled it out. */
+const FIRST_STEPS = 2_000;
 const STEPS_EACH = 20_000;
 
 /**
  * Every choice of bars within two prices that is long enough for all pieces and their cuts, the cheapest first and of one price
  * the shortest; undefined where there are too many.
  */
-function choices(job: BarJob, need: number, from: number, hand: Hand): readonly Choice[] | undefined {
+function choices(
+  job: BarJob,
+  need: number,
+  from: number,
+  hand: Hand,
+  mostChoices: number,
+): readonly Choice[] | undefined {
   const below = hand.cost + 2 * CENT;
   const bars = job.stock
     .map((bar, s) => ({ ...bar, s, room: bar.length + job.kerf }))
@@ -51,7 +58,7 @@ function choices(job: BarJob, need: number, from: number, hand: Hand): readonly 
     if (!bar) {
       const better = price < hand.cost - CENT || length < hand.length - 1;
       if (better && room >= need - CENT && price >= from - CENT) found.push({ counts: [...counts], price, length });
-      return found.length <= MOST_CHOICES;
+      return found.length <= mostChoices;
     }
     if (price + Math.max(0, need - room) * (rate[at] ?? 0) >= below - CENT) return true;
     // What costs nothing is taken whole: more of it never makes a plan dearer. Of the rest a bar a piece is enough.
@@ -164,9 +171,11 @@ const CHOICE_SECONDS = 0.4;
 
 /**
  * The cheapest plan made of given patterns, if it is better than the one in hand; of those at its price one of the least stock.
- * Most choices of bars do not hold the pieces even in parts, which a linear programme says at once; the few others are tried.
+ * A choice of bars is filled by search. Where that takes long it mostly does not hold the pieces even in parts, which a linear
+ * programme says at once; what is left is searched longer.
  * @param patterns all that a better plan can be made of
  * @param bound what no plan goes below
+ * @param most choices that are looked at; where there are more, nothing is proven
  */
 export function cheapestChoice(
   job: BarJob,
@@ -175,6 +184,7 @@ export function cheapestChoice(
   hand: Hand,
   solver: IntegerSolver,
   left: TimeLeft,
+  mostChoices = MOST_CHOICES,
 ): Chosen {
   const need = job.pieces.reduce((sum, p) => sum + p.quantity * (p.length + job.kerf), 0);
   const within = (most: readonly number[], integer: boolean, seconds: number): SolverAnswer =>
@@ -184,15 +194,16 @@ export function cheapestChoice(
     if (answer.infeasible) return 'none';
     return answer.feasible ? toBars(job, patterns, answer.values) : undefined;
   };
-  const all = choices(job, need, bound, hand);
+  const all = choices(job, need, bound, hand, mostChoices);
   if (!all) return { bars: undefined, bound, proven: false };
   let proven = true;
   let least = bound;
   for (const choice of all) {
     if (proven) least = choice.price;
     if (left() === 0) return { bars: undefined, bound: least, proven: false };
-    if (within(choice.counts, false, left()).infeasible) continue;
-    const found = cutFrom(job, choice, { left: STEPS_EACH }) ?? whole(choice.counts);
+    const first = cutFrom(job, choice, { left: FIRST_STEPS });
+    if (first === undefined && within(choice.counts, false, left()).infeasible) continue;
+    const found = first ?? cutFrom(job, choice, { left: STEPS_EACH }) ?? whole(choice.counts);
     if (found === undefined) proven = false;
     else if (found !== 'none') {
       const bars = found.filter((bar) => bar.pieces.length > 0);

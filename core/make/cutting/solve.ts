@@ -88,14 +88,20 @@ function solveListed(
   // Where the quick rule meets the floor there is nothing left to find.
   if (quick && quick.cost + weight * stuffOf(quick.bars) <= floor + 2 * CENT)
     return finish(quick.bars, quick.cost, true);
+  // Of the shelf all is taken at first; what of it is not needed is found out then.
+  const settle = job.stock.some((bar) => bar.price === 0) ? finish : tidied;
+  const least = lowerBound(job, (bar) => bar.price);
+  // Where few choices of bars are cheaper, they are gone through as they are.
+  if (quick) {
+    const chosen = cheapestChoice(job, patterns, least, inHand(quick.bars), solver, share(solver, left), FEW_CHOICES);
+    if (chosen.proven) return settle(chosen.bars ?? quick.bars, chosen.bound, true);
+  }
   // The linear programme over all patterns bounds the price, wherever the search is stopped.
   const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
   const atLeast = linear.optimal ? linear.objective : 0;
   // Which bars to take is soon gone through: most choices do not hold the pieces even in parts.
   if (quick) {
     const chosen = cheapestChoice(job, patterns, atLeast, inHand(quick.bars), solver, share(solver, left));
-    // Of the shelf all was taken; what of it is not needed is found out now.
-    const settle = job.stock.some((bar) => bar.price === 0) ? finish : tidied;
     if (chosen.proven) return settle(chosen.bars ?? quick.bars, chosen.bound, true);
     if (chosen.bars) quick = { ...quick, bars: chosen.bars, cost: costOf(chosen.bars) };
   }
@@ -105,10 +111,12 @@ function solveListed(
   if (answer && best.optimal) return finish(answer, costOf(answer), true);
   const found = answer && !(quick && quick.cost < costOf(answer)) ? answer : quick?.bars;
   if (!found) return NOT_FOUND;
-  const least = lowerBound(job, (bar) => bar.price);
   const bound = roundUp(Math.max(atLeast, least), priceStep(job));
   return finish(found, Math.min(costOf(found), bound), costOf(found) <= bound + CENT);
 }
+
+/** So few choices of bars are looked at before any programme. */
+const FEW_CHOICES = 40;
 
 /** Generated columns; then, where the gap can be closed, proof. */
 function solveGenerated(job: BarJob, solver: IntegerSolver, left: TimeLeft): Result<CutPlan> {
