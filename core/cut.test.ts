@@ -13,14 +13,21 @@ const STOPPED = { optimal: false, feasible: false, infeasible: false, objective:
 async function solvers() {
   const solver = highsSolver(await highsLoader(), () => performance.now());
   const asked = { times: 0 };
-  const counting = (solve: IntegerSolver['solve']): IntegerSolver => ({
-    now: solver.now,
+  const counting = (solve: IntegerSolver['solve'], now = solver.now): IntegerSolver => ({
+    now,
     solve: (...lp) => {
       asked.times += 1;
       return solve(...lp);
     },
   });
-  return { counted: counting(solver.solve), late: counting(() => STOPPED), asked };
+  return {
+    counted: counting(solver.solve),
+    late: counting(
+      () => STOPPED,
+      () => 0,
+    ),
+    asked,
+  };
 }
 
 const designed = (garden: Garden, cover: Cover | undefined) => {

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { CutPiece, SectionBar } from '../../core/make/cutting/bars';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
-import { labelRows } from './labelRows';
+import { labelRows, markRows } from './labelRows';
 
 /** Room for the bar's name: beside it, or above it on a narrow screen. */
 const BESIDE = 128;
@@ -66,15 +66,16 @@ export function BarDrawing({ bar, section, width, longestMm }: BarProps): ReactN
   const y = (narrow ? ABOVE + 6 : 8) + (over.length > 0 ? 5 + 13 * (1 + Math.max(...overRows)) : 0);
   const h = pipe ? BAR * 0.66 : BAR;
   const figures = bar.pieces.map((p) => formatLength(p.markMm, length));
-  const rows = labelRows(
+  const places = markRows(
     bar.pieces.map((p, i) => ({ at: x(p.markMm), halfWidth: ((figures[i]?.length ?? 0) * 8.2) / 2 })),
   );
   const other = length === 'ftin' || length === 'in' ? 'mm' : 'in';
   const marks = bar.pieces.map((p, i) => ({
-    at: x(p.markMm),
+    line: x(p.markMm),
+    at: places[i]?.at ?? x(p.markMm),
     text: figures[i] ?? '',
     other: formatLength(p.markMm, other),
-    drop: (rows[i] ?? 0) * MARK_ROW,
+    drop: (places[i]?.row ?? 0) * MARK_ROW,
   }));
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
   const height = y + h + (whole ? 12 : 38 + Math.max(0, ...marks.map((m) => m.drop)));
@@ -157,7 +158,15 @@ export function BarDrawing({ bar, section, width, longestMm }: BarProps): ReactN
       ))}
       {!whole &&
         marks.map((m, i) => (
-          <line key={i} x1={m.at} x2={m.at} y1={y - 5} y2={y + h + 7 + m.drop} stroke="var(--chalk)" strokeWidth={2} />
+          <line
+            key={i}
+            x1={m.line}
+            x2={m.line}
+            y1={y - 5}
+            y2={y + h + 7 + m.drop}
+            stroke="var(--chalk)"
+            strokeWidth={2}
+          />
         ))}
       {!whole &&
         marks.map((m, i) => (

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { Member } from '../../core/build/assembly/types';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
-import { labelRows } from './labelRows';
+import { labelRows, markRows } from './labelRows';
 
 /** A piece lying down with its marks in tape order, from its left end. */
 export function MarkedPiece({ member, width }: { readonly member: Member; readonly width: number }): ReactNode {
@@ -13,10 +13,11 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
   const h = board ? 26 : 14;
   const figures = member.marks.map((m) => formatLength(m.atMm, length));
   const half = (i: number): number => ((figures[i]?.length ?? 0) * 8.4) / 2;
-  const rowOf = labelRows(member.marks.map((m, i) => ({ at: left + m.atMm * scale, halfWidth: half(i) })));
+  const places = markRows(member.marks.map((m, i) => ({ at: left + m.atMm * scale, halfWidth: half(i) })));
   const placed = member.marks.map((m, i) => {
     const tick = left + m.atMm * scale;
-    return { ...m, at: Math.max(left + half(i) - 2, tick), tick, row: rowOf[i] ?? 0, text: figures[i] ?? '' };
+    const { at, row } = places[i] ?? { at: tick, row: 0 };
+    return { ...m, at: Math.max(left + half(i) - 2, at), tick, row, text: figures[i] ?? '' };
   });
   const rows = Math.max(0, ...placed.map((p) => p.row));
   const labels = labelRows(placed.map((p) => ({ at: p.tick, halfWidth: p.label.length * 3.4 })));

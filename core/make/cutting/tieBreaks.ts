@@ -52,15 +52,16 @@ export function fewestSetUps(
 ): readonly CutBar[] {
   const now = setUpsOf(bars);
   if (patterns.length > SET_UPS_AMONG || left() === 0 || now < 2) return bars;
-  const caps = { priceCap: costOf(bars) + 1e-7, lengthCap: stuffOf(bars) + 1e-6 };
+  const [priceCap, lengthCap] = [costOf(bars) + 1e-7, stuffOf(bars) + 1e-6];
+  const most = { price: priceCap, length: lengthCap, bars: job.stock.map((bar) => bar.available ?? Infinity) };
   const steps = { left: SET_UP_STEPS };
-  for (let most = 1; most < now; most++) {
-    const found = cutAlike(job, patterns, most, now, caps, steps);
+  for (let kinds = 1; kinds < now; kinds++) {
+    const found = cutAlike(job, patterns, kinds, now, most, steps);
     if (found) return found;
   }
   if (steps.left > 0) return bars;
   const found = solver.solve(
-    lpText(job, { patterns, objective: () => 1, ...caps, setUps: true, integer: true }),
+    lpText(job, { patterns, objective: () => 1, priceCap, lengthCap, setUps: true, integer: true }),
     Math.min(left(), SET_UP_SECONDS),
   );
   const fewer = found.feasible ? toBars(job, patterns, found.values) : undefined;
@@ -72,20 +73,27 @@ export function fewestSetUps(
     : bars;
 }
 
-/** Bars cut by so many patterns at the most, with fewer set-ups than there are now, within a price and an amount of stock. */
+/** What bars may come to at the most: money, stock, and how many of each. */
+interface Most {
+  readonly price: number;
+  readonly length: number;
+  readonly bars: readonly number[];
+}
+
+/** Bars cut by so many patterns at the most, with fewer set-ups than there are now. */
 function cutAlike(
   job: BarJob,
   patterns: readonly Pattern[],
-  most: number,
+  kinds: number,
   now: number,
-  caps: { readonly priceCap: number; readonly lengthCap: number },
+  most: Most,
   steps: { left: number },
 ): readonly CutBar[] | undefined {
   const go = (
     from: number,
     need: readonly number[],
     taken: Readonly<Record<string, number>>,
-    used: { readonly price: number; readonly length: number; readonly stocks: readonly number[] },
+    left: Most,
   ): readonly CutBar[] | undefined => {
     for (let k = from; k < patterns.length && --steps.left > 0; k++) {
       const p = patterns[k];
@@ -93,26 +101,24 @@ function cutAlike(
       if (!p || !bar) continue;
       const each = need.flatMap((n, i) => (n > 0 ? [Math.ceil(n / (p.counts[i] ?? 0))] : []));
       const all = Math.max(...each);
-      const room = Math.min(
-        (bar.available ?? Infinity) - (used.stocks[p.stock] ?? 0),
-        Math.floor((caps.lengthCap - used.length) / bar.length),
-        bar.price > 0 ? Math.floor((caps.priceCap - used.price) / bar.price) : Infinity,
-      );
+      const byPrice = bar.price > 0 ? Math.floor(left.price / bar.price) : Infinity;
+      const room = Math.min(left.bars[p.stock] ?? 0, byPrice, Math.floor(left.length / bar.length));
       // Pieces that are too many are left out, so that bars of one pattern may come out different.
       const bars = all <= room ? toBars(job, patterns, { ...taken, [`x${k}`]: all }) : undefined;
       if (bars && setUpsOf(bars) < now) return bars;
-      if (Object.keys(taken).length + 1 >= most) continue;
+      if (Object.keys(taken).length + 1 >= kinds) continue;
       // More of it than the piece that wants it most are of no use.
       const useful = Math.max(0, ...each.filter(Number.isFinite));
       for (let n = 1; n <= Math.min(room, useful); n++) {
+        const rest = need.map((want, i) => want - n * (p.counts[i] ?? 0));
         const found = go(
           k + 1,
-          need.map((want, i) => want - n * (p.counts[i] ?? 0)),
+          rest,
           { ...taken, [`x${k}`]: n },
           {
-            price: used.price + n * bar.price,
-            length: used.length + n * bar.length,
-            stocks: used.stocks.map((x, s) => (s === p.stock ? x + n : x)),
+            price: left.price - n * bar.price,
+            length: left.length - n * bar.length,
+            bars: left.bars.map((count, s) => (s === p.stock ? count - n : count)),
           },
         );
         if (found) return found;
@@ -120,11 +126,6 @@ function cutAlike(
     }
     return undefined;
   };
-  const none = { price: 0, length: 0, stocks: job.stock.map(() => 0) };
-  return go(
-    0,
-    job.pieces.map((piece) => piece.quantity),
-    {},
-    none,
-  );
+  const need = job.pieces.map((piece) => piece.quantity);
+  return go(0, need, {}, most);
 }
