@@ -68,6 +68,7 @@ export function BarDrawing({ bar, section, width, longestMm }: BarProps): ReactN
   const figures = bar.pieces.map((p) => formatLength(p.markMm, length));
   const places = markRows(
     bar.pieces.map((p, i) => ({ at: x(p.markMm), halfWidth: ((figures[i]?.length ?? 0) * 8.2) / 2 })),
+    narrow ? 0 : BESIDE / 2,
   );
   const other = length === 'ftin' || length === 'in' ? 'mm' : 'in';
   const marks = bar.pieces.map((p, i) => ({

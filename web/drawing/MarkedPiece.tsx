@@ -13,11 +13,14 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
   const h = board ? 26 : 14;
   const figures = member.marks.map((m) => formatLength(m.atMm, length));
   const half = (i: number): number => ((figures[i]?.length ?? 0) * 8.4) / 2;
-  const places = markRows(member.marks.map((m, i) => ({ at: left + m.atMm * scale, halfWidth: half(i) })));
+  const places = markRows(
+    member.marks.map((m, i) => ({ at: left + m.atMm * scale, halfWidth: half(i) })),
+    left - 2,
+  );
   const placed = member.marks.map((m, i) => {
     const tick = left + m.atMm * scale;
     const { at, row } = places[i] ?? { at: tick, row: 0 };
-    return { ...m, at: Math.max(left + half(i) - 2, at), tick, row, text: figures[i] ?? '' };
+    return { ...m, at, tick, row, text: figures[i] ?? '' };
   });
   const rows = Math.max(0, ...placed.map((p) => p.row));
   const labels = labelRows(placed.map((p) => ({ at: p.tick, halfWidth: p.label.length * 3.4 })));

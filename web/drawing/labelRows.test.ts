@@ -24,6 +24,16 @@ test('a label under a mark makes way for the line of the next, where that goes o
   expect(markRows([half(20), half(50), half(70)]).map((m) => m.row)).toEqual([0, 1, 2]);
 });
 
+test('no label is cut off where the drawing begins', () => {
+  // Centred under its mark it would begin at -10; the line of the next, at 35, cannot be cleared.
+  expect(markRows([half(10), half(35)], 0)).toEqual([
+    { row: 0, at: 20 },
+    { row: 1, at: 35 },
+  ]);
+  // Cleared as far as the edge allows.
+  expect(markRows([half(25), half(38)], 0)[0]).toEqual({ row: 0, at: 20 });
+});
+
 test('no label lies on another, or on a line that goes on past it, unless two marks are nearer than half a label', () => {
   fc.assert(
     fc.property(fc.array(fc.integer({ min: 24, max: 90 }), { minLength: 1, maxLength: 12 }), (gaps) => {

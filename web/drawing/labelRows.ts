@@ -14,30 +14,34 @@ const CLEAR = 3;
 
 /**
  * Rows for labels under marks whose lines come down to them, and where each is centred: clear of every line that goes on past it to
- * a lower row, as far as it still stands under its own.
+ * a lower row, as far as it still stands under its own and within the drawing.
+ * @param from where the drawing begins
  */
 export function markRows(
   marks: readonly { readonly at: number; readonly halfWidth: number }[],
+  from = -Infinity,
 ): readonly { readonly row: number; readonly at: number }[] {
+  const within = marks.map((m) => ({ ...m, label: Math.max(m.at, from + m.halfWidth) }));
   const rows: number[] = [];
-  marks.forEach(({ at, halfWidth }) => {
+  within.forEach(({ label, halfWidth }) => {
     const free = (row: number): boolean =>
       rows.every((other, i) => {
-        const { at: line = 0, halfWidth: half = 0 } = marks[i] ?? {};
-        const taken = other === row ? line + half + 2 * CLEAR : other > row ? line + CLEAR : -Infinity;
-        return taken <= at - halfWidth;
+        const before = within[i];
+        if (!before || other < row) return true;
+        const taken = other === row ? before.label + before.halfWidth + 2 * CLEAR : before.at + CLEAR;
+        return taken <= label - halfWidth;
       });
     let row = 0;
     while (!free(row)) row += 1;
     rows.push(row);
   });
   const ends: number[] = [];
-  return marks.map(({ at, halfWidth }, i) => {
+  return within.map(({ at, halfWidth, label }, i) => {
     const row = rows[i] ?? 0;
-    const past = marks.flatMap((m, j) => (j > i && (rows[j] ?? 0) > row ? [m.at] : []));
-    const wanted = at + halfWidth + CLEAR - Math.min(...past);
-    const room = Math.min(halfWidth - CLEAR, at - halfWidth - (ends[row] ?? -Infinity));
-    const centre = at - Math.max(0, Math.min(wanted, room));
+    const past = within.flatMap((m, j) => (j > i && (rows[j] ?? 0) > row ? [m.at] : []));
+    const wanted = label + halfWidth + CLEAR - Math.min(...past);
+    const least = Math.max(at - halfWidth + CLEAR, from + halfWidth, (ends[row] ?? -Infinity) + halfWidth);
+    const centre = Math.max(Math.min(label, least), label - Math.max(0, wanted));
     ends[row] = centre + halfWidth + CLEAR;
     return { row, at: centre };
   });
