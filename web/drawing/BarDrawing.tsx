@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { CutPiece, SectionBar } from '../../core/make/cutting/bars';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
-import { labelRows, markRows } from './labelRows';
+import { HALO, labelRows, markRows } from './labelRows';
 
 /** Room for the bar's name: beside it, or above it on a narrow screen. */
 const BESIDE = 128;
@@ -13,9 +13,6 @@ const RIGHT = 48;
 const BAR = 32;
 /** A mark and, under it, the same in the other system: for whoever has the other tape. */
 const MARK_ROW = 31;
-
-/** Keeps a mark's line from running through the figures below it. */
-const HALO = { paintOrder: 'stroke', stroke: 'var(--ground)', strokeWidth: 4 } as const;
 
 interface BarProps {
   readonly bar: SectionBar;

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { Member } from '../../core/build/assembly/types';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
-import { labelRows, markRows } from './labelRows';
+import { HALO, labelRows, markRows } from './labelRows';
 
 /** A piece lying down with its marks in tape order, from its left end. */
 export function MarkedPiece({ member, width }: { readonly member: Member; readonly width: number }): ReactNode {
@@ -70,11 +70,27 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
         0: hook the tape here
       </text>
       {placed.map((p, i) => (
+        <line
+          key={i}
+          x1={p.tick}
+          x2={p.tick}
+          y1={y - 5}
+          y2={y + h + 6 + p.row * 17}
+          stroke="var(--chalk)"
+          strokeWidth={2}
+        />
+      ))}
+      {placed.map((p, i) => (
         <g key={i}>
-          <text x={p.tick} y={y - 8 - (labels[i] ?? 0) * 15} textAnchor="middle" fontSize={12.5} fill="var(--ink)">
+          <text
+            x={Math.max(p.tick, p.label.length * 3.6)}
+            y={y - 8 - (labels[i] ?? 0) * 15}
+            textAnchor="middle"
+            fontSize={12.5}
+            fill="var(--ink)"
+          >
             {p.label}
           </text>
-          <line x1={p.tick} x2={p.tick} y1={y - 5} y2={y + h + 6 + p.row * 17} stroke="var(--chalk)" strokeWidth={2} />
           <text
             x={p.at}
             y={y + h + 20 + p.row * 17}
@@ -83,6 +99,7 @@ export function MarkedPiece({ member, width }: { readonly member: Member; readon
             fontSize={13.5}
             fontWeight={600}
             fill="var(--chalk-ink)"
+            {...HALO}
           >
             {p.text}
           </text>

@@ -9,6 +9,9 @@ export function labelRows(labels: readonly { readonly at: number; readonly halfW
   });
 }
 
+/** Keeps a line from running through the figures that lie on it. */
+export const HALO = { paintOrder: 'stroke', stroke: 'var(--ground)', strokeWidth: 4 } as const;
+
 /** Room between a label and the line of another mark. */
 const CLEAR = 3;
 
