@@ -36,15 +36,12 @@ export function stuffOf(bars: readonly CutBar[]): number {
 /** Beyond so many pieces, bars of one kind are filled alike: looking for the best fit of every piece takes too long. */
 const ONE_BY_ONE = 3000;
 
-/**
- * Best fit, longest piece first, then every bar the cheapest that holds its pieces: a plan to start from, never proven; undefined
- * when limited stock runs out on the way.
- */
+/** Best fit, longest piece first: a plan to start from, never proven; undefined when limited stock runs out on the way. */
 export function bestFitDecreasing(job: BarJob): CutPlan | undefined {
   const left = job.stock.map((s) => s.available ?? Infinity);
   const total = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
   const open = total > ONE_BY_ONE ? filledAlike(job, left) : filledOneByOne(job, left);
-  const bars = (total > ONE_BY_ONE ? open : open?.map((b) => cheapest(job, left, b)))?.map((b) => ({
+  const bars = open?.map((b) => ({
     stockLength: job.stock[b.stock]?.length ?? 0,
     price: job.stock[b.stock]?.price ?? 0,
     stock: b.stock,
@@ -81,19 +78,24 @@ function filledOneByOne(job: BarJob, left: number[]): readonly OpenBar[] | undef
   return open;
 }
 
-/** A bar with the same pieces, as the cheapest of the stock that is left, and of one price the shortest. */
-function cheapest(job: BarJob, left: number[], bar: OpenBar): OpenBar {
-  const need = bar.pieces.reduce((sum, length) => sum + length + job.kerf, 0);
-  const longest = Math.max(...bar.pieces);
-  left[bar.stock] = (left[bar.stock] ?? 0) + 1;
-  let stock = bar.stock;
-  job.stock.forEach(({ length, price }, s) => {
-    const best = job.stock[stock];
-    if (!best || (left[s] ?? 0) <= 0 || length + job.kerf < need - CENT || longestOn(job, s) < longest - CENT) return;
-    if (price < best.price - CENT || (price < best.price + CENT && length < best.length - CENT)) stock = s;
+/** The same pieces on the same number of bars, each the cheapest that holds its own, and of one price the shortest. */
+export function onCheapest(job: BarJob, plan: CutPlan): CutPlan {
+  const left = job.stock.map((s) => s.available ?? Infinity);
+  for (const bar of plan.bars) left[bar.stock] = (left[bar.stock] ?? 0) - 1;
+  const bars = plan.bars.map((bar): CutBar => {
+    const need = bar.pieces.reduce((sum, length) => sum + length + job.kerf, 0);
+    const longest = Math.max(...bar.pieces);
+    left[bar.stock] = (left[bar.stock] ?? 0) + 1;
+    let best = bar;
+    job.stock.forEach(({ length, price }, stock) => {
+      if ((left[stock] ?? 0) <= 0 || length + job.kerf < need - CENT || longestOn(job, stock) < longest - CENT) return;
+      if (price < best.price - CENT || (price < best.price + CENT && length < best.stockLength - CENT))
+        best = { ...bar, stock, price, stockLength: length };
+    });
+    left[best.stock] = (left[best.stock] ?? 0) - 1;
+    return best;
   });
-  left[stock] = (left[stock] ?? 0) - 1;
-  return { ...bar, stock };
+  return { ...plan, cost: costOf(bars), bars };
 }
 
 const longestOn = (job: BarJob, stock: number): number => job.stock[stock]?.longestPiece ?? Infinity;

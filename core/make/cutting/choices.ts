@@ -27,21 +27,18 @@ export const inHand = (bars: readonly CutBar[]): Hand => ({
 /** Choices between the bound and the plan in hand that are looked at, and steps in counting them. */
 const MOST_CHOICES = 4000;
 const MOST_COUNTED = 400_000;
-/** Steps of the search for one choice: at first, and where a programme has not ruled it out. */
-const FIRST_STEPS = 2_000;
+/** Steps of the search for one choice, before programmes are asked. */
 const STEPS_EACH = 20_000;
+/** So few choices, and steps for each, are gone through without any programme. */
+const FEW_CHOICES = 40;
+const FEW_STEPS = 2_000;
 
 /**
  * Every choice of bars within two prices that is long enough for all pieces and their cuts, the cheapest first and of one price
  * the shortest; undefined where there are too many.
  */
-function choices(
-  job: BarJob,
-  need: number,
-  from: number,
-  hand: Hand,
-  mostChoices: number,
-): readonly Choice[] | undefined {
+function choices(job: BarJob, from: number, hand: Hand, mostChoices: number): readonly Choice[] | undefined {
+  const need = job.pieces.reduce((sum, p) => sum + p.quantity * (p.length + job.kerf), 0);
   const below = hand.cost + 2 * CENT;
   const bars = job.stock
     .map((bar, s) => ({ ...bar, s, room: bar.length + job.kerf }))
@@ -166,16 +163,29 @@ export interface Chosen {
   readonly proven: boolean;
 }
 
+/**
+ * The cheapest plan, if it is better than the one in hand, where few choices of bars are cheaper and each is soon gone through.
+ * @returns undefined where that would take long
+ */
+export function cheapestBySearch(job: BarJob, bound: number, hand: Hand): Chosen | undefined {
+  for (const choice of choices(job, bound, hand, FEW_CHOICES) ?? [undefined]) {
+    const found = choice && cutFrom(job, choice, { left: FEW_STEPS });
+    if (found === undefined) return undefined;
+    if (found === 'none') continue;
+    const bars = found.filter((bar) => bar.pieces.length > 0);
+    return { bars, bound: costOf(bars), proven: true };
+  }
+  return { bars: undefined, bound: hand.cost, proven: true };
+}
+
 /** Most time for the programme of one choice, seconds. */
 const CHOICE_SECONDS = 0.4;
 
 /**
  * The cheapest plan made of given patterns, if it is better than the one in hand; of those at its price one of the least stock.
- * A choice of bars is filled by search. Where that takes long it mostly does not hold the pieces even in parts, which a linear
- * programme says at once; what is left is searched longer.
+ * Most choices of bars do not hold the pieces even in parts, which a linear programme says at once; the few others are tried.
  * @param patterns all that a better plan can be made of
  * @param bound what no plan goes below
- * @param most choices that are looked at; where there are more, nothing is proven
  */
 export function cheapestChoice(
   job: BarJob,
@@ -184,9 +194,7 @@ export function cheapestChoice(
   hand: Hand,
   solver: IntegerSolver,
   left: TimeLeft,
-  mostChoices = MOST_CHOICES,
 ): Chosen {
-  const need = job.pieces.reduce((sum, p) => sum + p.quantity * (p.length + job.kerf), 0);
   const within = (most: readonly number[], integer: boolean, seconds: number): SolverAnswer =>
     solver.solve(lpText(job, { patterns, objective: () => 1, most, integer }), seconds);
   const whole = (most: readonly number[]): readonly CutBar[] | 'none' | undefined => {
@@ -194,16 +202,15 @@ export function cheapestChoice(
     if (answer.infeasible) return 'none';
     return answer.feasible ? toBars(job, patterns, answer.values) : undefined;
   };
-  const all = choices(job, need, bound, hand, mostChoices);
+  const all = choices(job, bound, hand, MOST_CHOICES);
   if (!all) return { bars: undefined, bound, proven: false };
   let proven = true;
   let least = bound;
   for (const choice of all) {
     if (proven) least = choice.price;
     if (left() === 0) return { bars: undefined, bound: least, proven: false };
-    const first = cutFrom(job, choice, { left: FIRST_STEPS });
-    if (first === undefined && within(choice.counts, false, left()).infeasible) continue;
-    const found = first ?? cutFrom(job, choice, { left: STEPS_EACH }) ?? whole(choice.counts);
+    if (within(choice.counts, false, left()).infeasible) continue;
+    const found = cutFrom(job, choice, { left: STEPS_EACH }) ?? whole(choice.counts);
     if (found === undefined) proven = false;
     else if (found !== 'none') {
       const bars = found.filter((bar) => bar.pieces.length > 0);

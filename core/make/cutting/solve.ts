@@ -1,11 +1,11 @@
 import { type Result, fail, ok } from '../../base/result';
 import { closeGap, generateColumns, priceStep, roundUp } from './columns';
-import { cheapestChoice, inHand } from './choices';
+import { cheapestBySearch, cheapestChoice, inHand } from './choices';
 import { lowerBound } from './lowerBound';
 import type { BarJob } from './job';
 import { type Pattern, maximalPatterns } from './patterns';
 import { type IntegerSolver, type TimeLeft, lpText, timeLeft, toBars } from './linearProgram';
-import { CENT, type CutBar, type CutPlan, costOf, bestFitDecreasing, stuffOf } from './bestFitDecreasing';
+import { CENT, type CutBar, type CutPlan, costOf, bestFitDecreasing, onCheapest, stuffOf } from './bestFitDecreasing';
 import { fewestSetUps, leastStock } from './tieBreaks';
 
 /** Patterns that are all put before the integer programme. */
@@ -77,7 +77,8 @@ function solveListed(
   left: TimeLeft,
 ): Result<CutPlan> {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  let quick = bestFitDecreasing(job);
+  const filled = bestFitDecreasing(job);
+  let quick = filled && onCheapest(job, filled);
   const weight = patterns.length < 500 ? tieBreak(job, quick) : 0;
   const objective = (p: Pattern): number => price(p) + weight * (job.stock[p.stock]?.length ?? 0);
   const floor = lowerBound(job, (bar) => bar.price + weight * bar.length);
@@ -91,11 +92,8 @@ function solveListed(
   // Of the shelf all is taken at first; what of it is not needed is found out then.
   const settle = job.stock.some((bar) => bar.price === 0) ? finish : tidied;
   const least = lowerBound(job, (bar) => bar.price);
-  // Where few choices of bars are cheaper, they are gone through as they are.
-  if (quick) {
-    const chosen = cheapestChoice(job, patterns, least, inHand(quick.bars), solver, share(solver, left), FEW_CHOICES);
-    if (chosen.proven) return settle(chosen.bars ?? quick.bars, chosen.bound, true);
-  }
+  const soon = quick && cheapestBySearch(job, least, inHand(quick.bars));
+  if (quick && soon) return settle(soon.bars ?? quick.bars, soon.bound, true);
   // The linear programme over all patterns bounds the price, wherever the search is stopped.
   const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
   const atLeast = linear.optimal ? linear.objective : 0;
@@ -114,9 +112,6 @@ function solveListed(
   const bound = roundUp(Math.max(atLeast, least), priceStep(job));
   return finish(found, Math.min(costOf(found), bound), costOf(found) <= bound + CENT);
 }
-
-/** So few choices of bars are looked at before any programme. */
-const FEW_CHOICES = 40;
 
 /** Generated columns; then, where the gap can be closed, proof. */
 function solveGenerated(job: BarJob, solver: IntegerSolver, left: TimeLeft): Result<CutPlan> {
