@@ -207,11 +207,7 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
         'price',
         phrase`a price of ${amount(b.price, 'money')}`,
         phrase`costs no more than ${amount(b.price, 'money')}`,
-        {
-          figure: 'price',
-          sense: 'most',
-          value: b.price,
-        },
+        { figure: 'price', sense: 'most', value: b.price },
       ),
     );
   if (b.hours !== null)
@@ -220,11 +216,7 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
         'hours',
         phrase`${amount(b.hours, 'hours')} of building`,
         phrase`is built in ${amount(b.hours, 'hours')}`,
-        {
-          figure: 'hours',
-          sense: 'most',
-          value: b.hours,
-        },
+        { figure: 'hours', sense: 'most', value: b.hours },
       ),
     );
   if (b.liftKg !== null)
