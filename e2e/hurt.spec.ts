@@ -1,7 +1,7 @@
 /** What a browser, a server or a build may do to the page: the garden is safe, and the screen says what happened. */
 import { readFile } from 'node:fs/promises';
 import { test as plain } from '@playwright/test';
-import { choose, dimension, expect, openDemo, price, test, type } from './app';
+import { choose, chooseKind, dimension, expect, openDemo, price, test, type } from './app';
 import { REFUSALS, type Refusal, keepsNothing, refuse } from './trials';
 
 /** Of the refusals those that differ in what is seen; all of them are in `npm run hurt`. */
@@ -165,6 +165,22 @@ plain('a part that does not come is said, and fetched again', async ({ page }) =
   await page.getByRole('link', { name: 'Saw' }).click();
   await expect(page.getByTestId('proof')).toContainText('Proven.');
 });
+
+plain(
+  'easy cuts are proven without the solver; where it does not come for hard ones it is said, and asked again',
+  async ({ page }) => {
+    await page.route('**/*.wasm', (route) => route.abort());
+    await openDemo(page);
+    await page.getByRole('link', { name: 'Saw' }).click();
+    await expect(page.getByTestId('proof')).toContainText('Proven.');
+    await chooseKind(page, 'long', 'Double-wall cold frame');
+    await page.getByRole('link', { name: 'Saw' }).click();
+    await expect(page.getByText('the part that proves hard cuts did not come')).toBeVisible();
+    await page.unroute('**/*.wasm');
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByTestId('proof')).toContainText('No cheaper way');
+  },
+);
 
 plain('a newer build under an open page: the part that is gone brings the new page, by itself', async ({ page }) => {
   await openDemo(page);

@@ -24,9 +24,9 @@ export async function loadSolver(): Promise<IntegerSolver> {
     .then((highs) => {
       here = highsSolver(highs, now);
     })
-    .catch((why: unknown) => {
+    .catch((cause: unknown) => {
       loading = undefined;
-      throw why;
+      throw new Error('the part that proves hard cuts did not come', { cause });
     }));
   return solver;
 }
