@@ -164,5 +164,17 @@ test('no figure stands on the line of another, wherever lines begin and end', ()
             );
           }
     }),
+    // A line that ends where the figure beside its neighbour begins.
+    {
+      examples: [
+        [
+          [
+            { side: 'left', from: 0, long: 20 },
+            { side: 'below', from: 0, long: 20 },
+            { side: 'left', from: 38, long: 93 },
+          ],
+        ],
+      ],
+    },
   );
 });

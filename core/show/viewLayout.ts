@@ -212,16 +212,17 @@ function placeUpright(d: Dimension, width: number, from: Point, to: Point, g: Gr
     const [near, far] = long ? [out, out + width] : [lineOut + LINE, lineOut + LINE + width];
     const xs = [edge + sign * near, edge + sign * far];
     const at = (y: number): Box => ({ x0: Math.min(...xs), x1: Math.max(...xs), y0: y - half, y1: y + half });
-    // Lines end to end are one chain.
+    // Lines end to end are one chain: each counts as shorter by this, and a figure as higher by as much and the line's own width.
     const line = { x0: x - LINE, x1: x + LINE, y0: top + 1, y1: bottom - 1 };
-    const label = shifts.map((by) => at(middle + by)).find((box) => placer.free(box)) ?? at(middle);
-    const inWay = [...placer.inWay(label), ...placer.inWay(line)];
+    const clear = (box: Box): Box => ({ ...box, y0: box.y0 - 2, y1: box.y1 + 2 });
+    const label = shifts.map((by) => at(middle + by)).find((box) => placer.free(clear(box))) ?? at(middle);
+    const inWay = [...placer.inWay(clear(label)), ...placer.inWay(line)];
     if (inWay.length > 0 && tries < MOST_ROWS) {
       const beyond = inWay.map((box) => (d.side === 'right' ? box.x1 - edge : edge - box.x0));
       out = Math.max(out + 1, ...beyond);
       continue;
     }
-    placer.take(label, line);
+    placer.take(clear(label), line);
     return {
       dimension: d,
       a: [x, from[1]],
