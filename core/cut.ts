@@ -8,7 +8,8 @@ import { type ShoppingList, shoppingList } from './make/buying/shopping';
 import { type SectionCuts, type SectionJob, labelCuts, sectionJobs } from './make/cutting/bars';
 import { type BarJob, readBarJob } from './make/cutting/job';
 import { type IntegerSolver, timeLeft } from './make/cutting/linearProgram';
-import { type CutPlan, bestFitDecreasing } from './make/cutting/bestFitDecreasing';
+import type { CutPlan } from './make/cutting/bestFitDecreasing';
+import { quickPlan } from './make/cutting/quick';
 import { solveBars } from './make/cutting/solve';
 
 /** What cutting and buying need to know of one cover, or of several together. */
@@ -71,9 +72,15 @@ export function cutAndShop(
   return ok({ cuts, shopping: shop(o, cuts) });
 }
 
-/** What a solver has proven, by the job; so many at the most. */
+/** Plans by their jobs, so many at the most: those that a solver has proven, and those of the quick rule. */
 const proofs = new WeakMap<IntegerSolver, Map<string, CutPlan>>();
-const MOST_PROOFS = 500;
+const byRule = new Map<string, CutPlan>();
+const MOST_KEPT = 500;
+
+function keep(known: Map<string, CutPlan>, key: string, plan: CutPlan): void {
+  if (known.size >= MOST_KEPT) known.clear();
+  known.set(key, plan);
+}
 
 /** The plan of one section: what was proven is not proven again, as most sections are the same after an edit or with a mend. */
 function solvedOnce(job: BarJob, solver: IntegerSolver, seconds: number): Result<CutPlan> {
@@ -83,11 +90,17 @@ function solvedOnce(job: BarJob, solver: IntegerSolver, seconds: number): Result
   const before = known.get(key);
   if (before) return ok(before);
   const solved = solveBars(job, solver, seconds);
-  if (solved.ok && solved.value.proven) {
-    if (known.size >= MOST_PROOFS) known.clear();
-    known.set(key, solved.value);
-  }
+  if (solved.ok && solved.value.proven) keep(known, key, solved.value);
   return solved;
+}
+
+/** The same by the quick rule. */
+function ruledOnce(job: BarJob): CutPlan | undefined {
+  const key = JSON.stringify(job);
+  const before = byRule.get(key);
+  const plan = before ?? quickPlan(job);
+  if (plan && !before) keep(byRule, key, plan);
+  return plan;
 }
 
 /** Price by the cuts, proven best where that can be; NaN where it cannot be cut. */
@@ -134,7 +147,7 @@ function named(jobs: readonly SectionJob[], plans: readonly CutPlan[]): readonly
 
 /** The plan by the quick rule for every job that is not solved yet; undefined where it finds none. */
 function filledUp(jobs: readonly SectionJob[], solved: readonly CutPlan[]): readonly SectionCuts[] | undefined {
-  const rest = jobs.slice(solved.length).map(({ job }) => bestFitDecreasing(job));
+  const rest = jobs.slice(solved.length).map(({ job }) => ruledOnce(job));
   const plans = [...solved, ...rest.filter((p) => p !== undefined)];
   return plans.length === jobs.length ? named(jobs, plans) : undefined;
 }

@@ -131,6 +131,48 @@ test('going downhill comes to the best by itself, before anything is begun anew'
   expect(last?.best?.s).toEqual([5, 5]);
 });
 
+test('a change that made it better is made again before others are tried', () => {
+  // One axis by single steps, ten of them; each is cheaper. Beside it nine switches that only cost.
+  const asked: Point[] = [];
+  const space: Space<Point, Worth> = {
+    keyOf: String,
+    judge: (p) => {
+      asked.push(p);
+      return { miss: 0, warnings: 0, price: 20 - (p[0] ?? 0) + p.slice(1).reduce((sum, x) => sum + x, 0) };
+    },
+    movesOf: ([n = 0, ...rest]) => [
+      ...(n < 10 ? [[n + 1, ...rest]] : []),
+      ...rest.map((_, i) => [n, ...rest.map((y, k) => (k === i ? 1 : y))]),
+    ],
+  };
+  const of = search(space, [[0, ...new Array<number>(9).fill(0)]], { seed: 1, most: 1000 });
+  for (let r = of.next(); !(r.value.best && r.value.best.s[0] === 10); r = of.next()) if (r.done) break;
+  expect(asked).toHaveLength(11);
+});
+
+test('what is cheaper and misses little is mended by another change, before anything is changed blindly', () => {
+  // From (0, 0): one step aside is cheaper and misses a little, another step aside mends that: (1, 1) at 4. Dead ends beside it.
+  const worth = new Map([
+    ['0,0', { miss: 0, warnings: 0, price: 10 }],
+    ['1,0', { miss: 0.2, warnings: 0, price: 3 }],
+    ['1,1', { miss: 0, warnings: 0, price: 4 }],
+    ['0,1', { miss: 0.9, warnings: 0, price: 2 }],
+  ]);
+  const space: Space<Point, Worth> = {
+    keyOf: String,
+    judge: (p) => worth.get(String(p)) ?? { miss: 0, warnings: 0, price: 50 },
+    movesOf: ([x = 0, y = 0]) => [
+      [1 - x, y],
+      [x, 1 - y],
+      ...Array.from({ length: 8 }, (_, i): Point => [x + 2 + i, y]),
+    ],
+  };
+  const of = search(space, [[0, 0]], { seed: 1, most: 1000, restarts: 1 });
+  let last = of.next();
+  while (!last.done && (last.value.phase === 'descent' || last.value.phase === 'restart')) last = of.next();
+  expect(last.value.best?.s).toEqual([1, 1]);
+});
+
 test('two changes at once are tried where one alone leads nowhere', () => {
   // Both switches must be thrown: each alone is dearer.
   const grid: Grid = {

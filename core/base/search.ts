@@ -112,12 +112,14 @@ function* outward<S>(
 export function* search<S, J extends Worth>(
   space: Space<S, J>,
   starts: Iterable<S>,
-  { seed, most, small = 0, restarts = 2, every = false }: SearchOptions,
+  { seed, most, small = 0, restarts = 5, every = false }: SearchOptions,
 ): Generator<SearchState<S, J>, SearchState<S, J>> {
   const known = new Map<string, Judged<S, J> | undefined>();
   const ruledOut = new Set<string>();
   const pool: Judged<S, J>[] = [];
   let best: Judged<S, J> | undefined;
+  /** Where a descent has stood. */
+  const stood = new Set<Judged<S, J>>();
   let whole = false;
   /** Priced, and too dear to be judged: half the work. */
   let spared = 0;
@@ -152,6 +154,13 @@ export function* search<S, J extends Worth>(
     return found;
   };
 
+  /** Those of one change away that were judged, the better first. */
+  const neighbours = ({ s, worth }: Judged<S, J>): readonly Judged<S, J>[] =>
+    space
+      .movesOf(s, worth, true)
+      .flatMap((next) => known.get(space.keyOf(next)) ?? [])
+      .sort(byWorth);
+
   /** Everything that changes lead to from the starts; false where that is too much. */
   function* everything(): Generator<SearchState<S, J>, boolean> {
     const walk = outward([...begun], space.keyOf, small, (s) => {
@@ -165,9 +174,13 @@ export function* search<S, J extends Worth>(
     }
   }
 
-  /** From one to a better neighbour, and on, until a whole round finds none: each change is tried on what was found before it. */
-  function* descend(from: Judged<S, J>): Generator<SearchState<S, J>, Judged<S, J>> {
+  /**
+   * From one to a better neighbour, and on, until a whole round finds none: each change is tried on what was found before it. Where a
+   * way has led before it leads again, so none goes there.
+   */
+  function* descend(from: Judged<S, J>): Generator<SearchState<S, J>, void> {
     let now = from;
+    stood.add(now);
     let wide = now.worth.miss === 0;
     let moves = space.movesOf(now.s, now.worth, wide);
     for (let [i, idle] = [0, 0]; !spent(); i++, idle++) {
@@ -184,14 +197,16 @@ export function* search<S, J extends Worth>(
       const found = judge(s, limitOf(now.worth));
       yield state();
       // While something is missed a better price leads nowhere.
-      if (!found || !(now.worth.miss > 0 ? found.worth.miss < now.worth.miss - 1e-9 : better(found.worth, now.worth)))
-        continue;
+      if (!found || stood.has(found)) continue;
+      if (!(now.worth.miss > 0 ? found.worth.miss < now.worth.miss - 1e-9 : better(found.worth, now.worth))) continue;
       now = found;
+      stood.add(now);
       wide = now.worth.miss === 0;
       moves = space.movesOf(now.s, now.worth, wide);
+      // The same change again: what was better by one is often better still by two.
+      i--;
       idle = -1;
     }
-    return now;
   }
 
   if (small > 0) {
@@ -212,6 +227,12 @@ export function* search<S, J extends Worth>(
   phase = 'restart';
   for (let n = 0; n < restarts && best && !spent(); n++) {
     let at: Judged<S, J> = best;
+    // What is one change away, cheaper, and misses little: mended by another change it may be cheaper still.
+    const near = neighbours(at).find((j) => j.worth.miss > 0 && j.worth.price < at.worth.price - CENT && !stood.has(j));
+    if (near) {
+      yield* descend(near);
+      continue;
+    }
     for (let k = 0; k < SHAKES; k++) {
       const moves = space.movesOf(at.s, at.worth, true);
       const s = moves[Math.floor(chance(seed, n, k) * moves.length)];
@@ -236,11 +257,7 @@ export function* search<S, J extends Worth>(
   while (best && !spent()) {
     const top: Judged<S, J> = best;
     // Two changes at once, those first that each alone come nearest.
-    const near = space
-      .movesOf(top.s, top.worth, true)
-      .flatMap((s) => known.get(space.keyOf(s)) ?? [])
-      .sort(byWorth);
-    for (const one of near) {
+    for (const one of neighbours(top)) {
       for (const s of space.movesOf(one.s, one.worth, true)) {
         if (spent()) break;
         judge(s, limitOf(top.worth));

@@ -125,11 +125,15 @@ describe('what differs by one change', () => {
   test('counts are tried one and two to either side, within what is allowed', () => {
     const question = { ...tunnel, answers: { ...tunnel.answers, hoops: 5 } } as Cover;
     const hoops = movesOf(question, built(question), NOTHING_SAID, ['hoops']);
-    expect(hoops.map((m) => (m.answers as { hoops: number }).hoops)).toEqual([4, 6, 3, 7]);
-    expect(withFewer(question).map((m) => (m.answers as { hoops: number }).hoops)).toEqual([4, 3]);
+    expect(hoops.map((m) => (m.answers as { hoops: number }).hoops)).toEqual([3, 7, 4, 6]);
+    expect(withFewer(question).map((m) => (m.answers as { hoops: number }).hoops)).toEqual([3, 4]);
     const least = { ...tunnel, answers: { ...tunnel.answers, hoops: 2 } } as Cover;
     const more = movesOf(least, built(least), NOTHING_SAID, ['hoops']);
-    expect(more.map((m) => (m.answers as { hoops: number }).hoops)).toEqual([3, 4]);
+    expect(more.map((m) => (m.answers as { hoops: number }).hoops)).toEqual([4, 3]);
+    // Of many, half of them first: 7 less 3, and 3 more.
+    const many = { ...tunnel, answers: { ...tunnel.answers, hoops: 7 } } as Cover;
+    const halved = movesOf(many, built(many), NOTHING_SAID, ['hoops']);
+    expect(halved.map((m) => (m.answers as { hoops: number }).hoops)).toEqual([4, 10, 5, 9, 6, 8]);
     // What is counted by itself has none to take away.
     expect(withFewer({ ...tunnel, answers: { ...tunnel.answers, hoops: null } } as Cover)).toEqual([]);
   });

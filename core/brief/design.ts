@@ -20,8 +20,9 @@ export interface Weighed extends Worth {
 
 /** What can be asked and is not a matter of search: said by the brief, or of no weight in it. */
 const NOT_SEARCHED = new Set(['crop', 'roll', 'people', 'hung']);
-/** Counts are tried so many to either side. */
-const COUNT_STEPS = [-1, 1, -2, 2] as const;
+/** Counts are tried so many to either side; of many, half of them fewer or more before that. */
+const COUNT_STEPS = [-2, 2, -1, 1] as const;
+const MANY = 6;
 const HIGHER_MM = [-150, -75, 75, 150] as const;
 
 /** The figures of a design for the crops of a brief. */
@@ -160,7 +161,7 @@ export function movesOf(
       q.kind === 'choice'
         ? q.options.filter((x) => x.value !== q.value).map((x) => x.value)
         : q.kind === 'count'
-          ? COUNT_STEPS.map((n) => Math.round(q.value) + n).filter((n) => n >= q.min && n <= q.max)
+          ? countsBeside(Math.round(q.value)).filter((n) => n >= q.min && n <= q.max)
           : [];
     for (const value of values) {
       const changed = family.answer(answers, q.id, value, o);
@@ -175,6 +176,11 @@ export function movesOf(
       if (change.kind !== 'higher') put(family.change(answers, change, o) as Cover['answers'] | undefined);
   return [...moves, ...coated(cover, o, brief)];
 }
+
+const countsBeside = (now: number): readonly number[] => {
+  const half = Math.floor(now / 2);
+  return [...(now >= MANY ? [-half, half] : []), ...COUNT_STEPS].map((n) => now + n);
+};
 
 /** Rows that carry snow side by side, by how they are counted. */
 const ROWS = ['hoops', 'frames', 'pairs'];

@@ -39,8 +39,9 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
   const loose = folds.filter(lies).length;
   const barred = a.skirtUnder === 'boards' || a.skirtUnder === 'rods';
   const each = a.skirtUnder === 'bricks' ? 2 : 1;
-  // Bars weight the skirts by themselves; the ends keep their bags.
-  const bags = barred ? 4 : (a.weights ?? each * (loose * Math.ceil(run / 1000) + 4));
+  // One bag a metre and one at each corner; bars weight the skirts by themselves, and the ends keep their bags.
+  const usual = barred ? 4 : each * (loose * Math.ceil(run / 1000) + 4);
+  const bags = barred ? usual : (a.weights ?? usual);
   const sides = skirtLines(a.skirtMm, row.run);
   const skirts = sides
     .filter((_, i) => lies(folds[i]))
@@ -77,7 +78,7 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
         : `Weights on ${loose === 2 ? 'both skirts' : `the ${folds[0] === 'hoop' ? 'far' : 'near'} skirt`} and the ${ENDS[a.ends]} ends`,
       sheet,
       [...corners, ...skirts].slice(0, bags),
-      { count: bags, ...(!barred && { ask: 'weights' }), with: { what: 'weights on the skirts' } },
+      { count: bags, ...(!barred && { ask: 'weights' }), with: { what: 'weights on the skirts', usual } },
     ),
     ...joint(
       'weightBar',

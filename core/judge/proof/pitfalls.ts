@@ -8,7 +8,7 @@ import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfall
 import { facing, intoWind, tallEnd } from './pitfalls/facing';
 import { bulge, coldBend, crowded, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
-import { barePvc, hugeSheet, noUv, sail, staples, tooLargeSheet, wear, whiteFilm } from './pitfalls/skin';
+import { barePvc, hugeSheet, noUv, sail, staples, tooLargeSheet, unweighted, wear, whiteFilm } from './pitfalls/skin';
 
 const ALL: readonly Pitfall[] = [
   fits,
@@ -18,6 +18,7 @@ const ALL: readonly Pitfall[] = [
   sail,
   wear,
   staples,
+  unweighted,
   barePvc,
   noUv,
   whiteFilm,

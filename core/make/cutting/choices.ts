@@ -24,20 +24,22 @@ export const inHand = (bars: readonly CutBar[]): Hand => ({
   length: stuffOf(bars.filter((bar) => bar.price > 0)),
 });
 
-/** Choices between the bound and the plan in hand that are looked at, and steps in counting them. */
-const MOST_CHOICES = 4000;
-const MOST_COUNTED = 400_000;
-/** Steps of the search for one choice, before programmes are asked. */
-const STEPS_EACH = 20_000;
-/** So few choices, and steps for each, are gone through without any programme. */
-const FEW_CHOICES = 40;
-const FEW_STEPS = 2_000;
+/** How far choices of bars are gone through: so many at the most, steps in counting them, and steps of the search for each. */
+interface Effort {
+  readonly choices: number;
+  readonly counted: number;
+  readonly each: number;
+}
+/** In an instant, for comparing; before programmes are asked; and with them. */
+export const AT_ONCE: Effort = { choices: 400, counted: 20_000, each: 300 };
+export const SEARCHED: Effort = { choices: 40, counted: 400_000, each: 2_000 };
+const WITH_PROGRAMMES: Effort = { choices: 4000, counted: 400_000, each: 20_000 };
 
 /**
  * Every choice of bars within two prices that is long enough for all pieces and their cuts, the cheapest first and of one price
  * the shortest; undefined where there are too many.
  */
-function choices(job: BarJob, from: number, hand: Hand, mostChoices: number): readonly Choice[] | undefined {
+function choices(job: BarJob, from: number, hand: Hand, most: Effort): readonly Choice[] | undefined {
   const need = job.pieces.reduce((sum, p) => sum + p.quantity * (p.length + job.kerf), 0);
   const below = hand.cost + 2 * CENT;
   const bars = job.stock
@@ -50,18 +52,17 @@ function choices(job: BarJob, from: number, hand: Hand, mostChoices: number): re
   const pieces = job.pieces.reduce((sum, p) => sum + p.quantity, 0);
   let steps = 0;
   const go = (at: number, price: number, room: number, length: number): boolean => {
-    if (++steps > MOST_COUNTED) return false;
+    if (++steps > most.counted) return false;
     const bar = bars[at];
     if (!bar) {
       const better = price < hand.cost - CENT || length < hand.length - 1;
       if (better && room >= need - CENT && price >= from - CENT) found.push({ counts: [...counts], price, length });
-      return found.length <= mostChoices;
+      return found.length <= most.choices;
     }
     if (price + Math.max(0, need - room) * (rate[at] ?? 0) >= below - CENT) return true;
     // What costs nothing is taken whole: more of it never makes a plan dearer. Of the rest a bar a piece is enough.
-    const most = Math.min(bar.available ?? Infinity, pieces);
-    const least = bar.price === 0 ? most : 0;
-    for (let n = least; n <= most && price + n * bar.price < below - CENT; n++) {
+    const all = Math.min(bar.available ?? Infinity, pieces);
+    for (let n = bar.price === 0 ? all : 0; n <= all && price + n * bar.price < below - CENT; n++) {
       counts[bar.s] = n;
       if (!go(at + 1, price + n * bar.price, room + n * bar.room, length + (bar.price > 0 ? n * bar.length : 0)))
         return false;
@@ -163,20 +164,30 @@ export interface Chosen {
   readonly proven: boolean;
 }
 
-/**
- * The cheapest plan, if it is better than the one in hand, where few choices of bars are cheaper and each is soon gone through.
- * @returns undefined where that would take long
- */
-export function cheapestBySearch(job: BarJob, bound: number, hand: Hand): Chosen | undefined {
-  for (const choice of choices(job, bound, hand, FEW_CHOICES) ?? [undefined]) {
-    const found = choice && cutFrom(job, choice, { left: FEW_STEPS });
-    if (found === undefined) return undefined;
-    if (found === 'none') continue;
-    const bars = found.filter((bar) => bar.pieces.length > 0);
-    return { bars, bound: costOf(bars), proven: true };
+/** Cuts the pieces from a choice of bars; or tells that it cannot be done, or that it was given up. */
+type FromChoice = (choice: Choice) => ReturnType<typeof cutFrom>;
+
+/** The first of some choices, in their order, that holds every piece; undefined stands for too many choices. */
+function firstThatHolds(all: readonly Choice[] | undefined, bound: number, hand: Hand, cut: FromChoice): Chosen {
+  let proven = all !== undefined;
+  let least = bound;
+  for (const choice of all ?? []) {
+    if (proven) least = choice.price;
+    const found = cut(choice);
+    if (found === undefined) proven = false;
+    else if (found !== 'none') {
+      const bars = found.filter((bar) => bar.pieces.length > 0);
+      return { bars, bound: proven ? costOf(bars) : least, proven };
+    }
   }
-  return { bars: undefined, bound: hand.cost, proven: true };
+  return { bars: undefined, bound: proven ? hand.cost : least, proven };
 }
+
+/** The cheapest plan, if it is better than the one in hand, as far as it is found by search alone. */
+export const cheapestBySearch = (job: BarJob, bound: number, hand: Hand, effort: Effort): Chosen =>
+  firstThatHolds(choices(job, bound, hand, effort), bound, hand, (choice) =>
+    cutFrom(job, choice, { left: effort.each }),
+  );
 
 /** Most time for the programme of one choice, seconds. */
 const CHOICE_SECONDS = 0.4;
@@ -197,25 +208,14 @@ export function cheapestChoice(
 ): Chosen {
   const within = (most: readonly number[], integer: boolean, seconds: number): SolverAnswer =>
     solver.solve(lpText(job, { patterns, objective: () => 1, most, integer }), seconds);
-  const whole = (most: readonly number[]): readonly CutBar[] | 'none' | undefined => {
-    const answer = within(most, true, Math.min(CHOICE_SECONDS, left()));
+  const whole: FromChoice = ({ counts }) => {
+    const answer = within(counts, true, Math.min(CHOICE_SECONDS, left()));
     if (answer.infeasible) return 'none';
     return answer.feasible ? toBars(job, patterns, answer.values) : undefined;
   };
-  const all = choices(job, bound, hand, MOST_CHOICES);
-  if (!all) return { bars: undefined, bound, proven: false };
-  let proven = true;
-  let least = bound;
-  for (const choice of all) {
-    if (proven) least = choice.price;
-    if (left() === 0) return { bars: undefined, bound: least, proven: false };
-    if (within(choice.counts, false, left()).infeasible) continue;
-    const found = cutFrom(job, choice, { left: STEPS_EACH }) ?? whole(choice.counts);
-    if (found === undefined) proven = false;
-    else if (found !== 'none') {
-      const bars = found.filter((bar) => bar.pieces.length > 0);
-      return { bars, bound: proven ? costOf(bars) : least, proven };
-    }
-  }
-  return { bars: undefined, bound: proven ? hand.cost : least, proven };
+  return firstThatHolds(choices(job, bound, hand, WITH_PROGRAMMES), bound, hand, (choice) => {
+    if (left() === 0) return undefined;
+    if (within(choice.counts, false, left()).infeasible) return 'none';
+    return cutFrom(job, choice, { left: WITH_PROGRAMMES.each }) ?? whole(choice);
+  });
 }

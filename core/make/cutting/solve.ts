@@ -1,11 +1,12 @@
 import { type Result, fail, ok } from '../../base/result';
 import { closeGap, generateColumns, priceStep, roundUp } from './columns';
-import { cheapestBySearch, cheapestChoice, inHand } from './choices';
+import { type Chosen, SEARCHED, cheapestBySearch, cheapestChoice, inHand } from './choices';
 import { lowerBound } from './lowerBound';
 import type { BarJob } from './job';
 import { type Pattern, maximalPatterns } from './patterns';
 import { type IntegerSolver, type TimeLeft, lpText, timeLeft, toBars } from './linearProgram';
-import { CENT, type CutBar, type CutPlan, costOf, bestFitDecreasing, onCheapest, stuffOf } from './bestFitDecreasing';
+import { CENT, type CutBar, type CutPlan, costOf, bestFitDecreasing, stuffOf } from './bestFitDecreasing';
+import { quickPlan } from './quick';
 import { fewestSetUps, leastStock } from './tieBreaks';
 
 /** Patterns that are all put before the integer programme. */
@@ -69,6 +70,9 @@ const NOT_FOUND: Result<CutPlan> = fail(
 /** What of the time goes into choices of bars; the rest is for the programme over all of them. */
 const share = (solver: IntegerSolver, left: TimeLeft): TimeLeft => timeLeft(solver, 0.6 * left());
 
+/** A plan, or the better one that was found for it. */
+const bettered = (plan: CutPlan, { bars = plan.bars }: Chosen): CutPlan => ({ ...plan, bars, cost: costOf(bars) });
+
 /** The integer programme over every maximal pattern. */
 function solveListed(
   job: BarJob,
@@ -77,8 +81,7 @@ function solveListed(
   left: TimeLeft,
 ): Result<CutPlan> {
   const price = (p: Pattern): number => job.stock[p.stock]?.price ?? 0;
-  const filled = bestFitDecreasing(job);
-  let quick = filled && onCheapest(job, filled);
+  let quick = quickPlan(job);
   const weight = patterns.length < 500 ? tieBreak(job, quick) : 0;
   const objective = (p: Pattern): number => price(p) + weight * (job.stock[p.stock]?.length ?? 0);
   const floor = lowerBound(job, (bar) => bar.price + weight * bar.length);
@@ -92,8 +95,11 @@ function solveListed(
   // Of the shelf all is taken at first; what of it is not needed is found out then.
   const settle = job.stock.some((bar) => bar.price === 0) ? finish : tidied;
   const least = lowerBound(job, (bar) => bar.price);
-  const soon = quick && cheapestBySearch(job, least, inHand(quick.bars));
-  if (quick && soon) return settle(soon.bars ?? quick.bars, soon.bound, true);
+  if (quick) {
+    const soon = cheapestBySearch(job, least, inHand(quick.bars), SEARCHED);
+    if (soon.proven) return settle(soon.bars ?? quick.bars, soon.bound, true);
+    quick = bettered(quick, soon);
+  }
   // The linear programme over all patterns bounds the price, wherever the search is stopped.
   const linear = solver.solve(lpText(job, { patterns, objective: price, integer: false }), left());
   const atLeast = linear.optimal ? linear.objective : 0;
@@ -101,7 +107,7 @@ function solveListed(
   if (quick) {
     const chosen = cheapestChoice(job, patterns, atLeast, inHand(quick.bars), solver, share(solver, left));
     if (chosen.proven) return settle(chosen.bars ?? quick.bars, chosen.bound, true);
-    if (chosen.bars) quick = { ...quick, bars: chosen.bars, cost: costOf(chosen.bars) };
+    quick = bettered(quick, chosen);
   }
   const best = solver.solve(lpText(job, { patterns, objective, floor, integer: true }), left());
   if (best.infeasible) return SHORT;

@@ -43,7 +43,8 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
   );
   const straps = a.straps ?? Math.max(2, Math.ceil(covered / STRAP_SPACING_MM) + 1);
   const strapXs = evenly([x0, 0, 0], [x1, 0, 0], straps).map((p) => p[0]);
-  const bags = a.weights ?? 2 * Math.ceil(covered / 1000) + 4;
+  const usual = 2 * Math.ceil(covered / 1000) + 4;
+  const bags = a.weights ?? usual;
   const sides = skirtLines(a.skirtMm, run);
   const tiesMade = countKind(ties, 'tie');
   const posts = ridge.members.filter((m) => m.part === 'Ridge post');
@@ -146,7 +147,7 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
           'On the skirts and ends',
           sheets,
           sides.flatMap(({ y, z }) => evenly([x0, y, z], [x1, y, z], Math.ceil(bags / 2))).slice(0, bags),
-          { ask: 'weights', with: { what: 'weights on the skirts' } },
+          { ask: 'weights', with: { what: 'weights on the skirts', usual } },
         ),
       ],
       minutes: sheets.length * MINUTES.sheet + straps * 3,

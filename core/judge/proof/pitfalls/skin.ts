@@ -1,6 +1,7 @@
 /** Pitfalls of sheets: what tears, rubs, rots in the sun or is too large. */
 import { mainCover } from '../../../build/assembly/enclosure';
 import type { Contact } from '../../../build/assembly/types';
+import { countOfJoint } from '../../../build/joints/kind';
 import { sheetSize } from '../../../make/rolls/rolls';
 import { amount, phrase } from '../../../base/figure';
 import { largestFree } from '../sail';
@@ -27,6 +28,26 @@ export const sail: Pitfall = (a) => {
           answer('Firm ends of plywood', 'ends', 'plywood'),
           ...moreOf(a.beams[0]?.asked, 1),
         ],
+      )
+    : undefined;
+};
+
+/**
+ * A loose sheet with fewer weights than are usually laid on it, on its skirts and over straps: wind gets under its edge, however well the
+ * hoops stand. Source: trade practice, one bag or two bricks a metre of skirt, and as many at each corner.
+ */
+export const unweighted: Pitfall = ({ joints }) => {
+  const usual = joints.reduce((sum, j) => sum + Number(j.with?.['usual'] ?? 0), 0);
+  const weights = joints.filter((j) => (j.kind === 'bag' || j.kind === 'brick') && j.with?.['holds'] !== 'nothing');
+  const count = weights.reduce((sum, j) => sum + countOfJoint(j), 0);
+  return count < usual
+    ? said(
+        'weights',
+        count < usual / 2 ? 'fails' : 'tight',
+        [
+          `${count === 0 ? 'No weight holds' : count === 1 ? 'One weight holds' : `${count} weights hold`} the loose sheet, where ${usual} are usual: wind gets under its edge and takes it off, however well the hoops stand.`,
+        ],
+        [answer(`${usual} weights`, 'weights', usual)],
       )
     : undefined;
 };

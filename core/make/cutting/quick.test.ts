@@ -1,0 +1,80 @@
+import fc from 'fast-check';
+import { bestFitDecreasing, onCheapest } from './bestFitDecreasing';
+import type { BarJob } from './job';
+import { lowerBound } from './lowerBound';
+import { quickPlan } from './quick';
+
+const cuts = (job: BarJob) =>
+  quickPlan(job)
+    ?.bars.map((b) => `${b.stockLength}: ${b.pieces.join(' ')}`)
+    .sort();
+
+test('where longest first fills bars badly, another choice of bars is found', () => {
+  // Longest first: 5 + 4 into a 10 (1 left), 4 + 3 + 3 into a 10, 3 into a third. By 5 + 5 alone nothing goes: 4 3 3, 5 4, 3 is 22 of length;
+  // 5 3 into an 8 and 4 3 3, 4 into a 10 and a 4: 2.4 + 3 + 1.2 = 6.6 against three tens, 9, or two tens and a 4, 7.2.
+  const job: BarJob = {
+    kerf: 0,
+    stock: [
+      { length: 10, price: 3 },
+      { length: 8, price: 2.4 },
+      { length: 4, price: 1.2 },
+    ],
+    pieces: [
+      { length: 5, quantity: 1 },
+      { length: 4, quantity: 2 },
+      { length: 3, quantity: 3 },
+    ],
+  };
+  const plan = quickPlan(job);
+  expect(plan).toMatchObject({ cost: 6.6, proven: false });
+  expect(plan?.bars.flatMap((b) => b.pieces).sort()).toEqual([3, 3, 3, 4, 4, 5]);
+});
+
+test('stakes by the piece: the bar that is cheapest by length holds but one of them', () => {
+  const job: BarJob = {
+    kerf: 3,
+    stock: [
+      { length: 600, price: 2.7 },
+      { length: 1200, price: 5 },
+    ],
+    pieces: [{ length: 600, quantity: 3 }],
+  };
+  expect(cuts(job)).toEqual(['600: 600', '600: 600', '600: 600']);
+});
+
+test('nothing where the shelf has run out', () => {
+  expect(
+    quickPlan({ kerf: 0, stock: [{ length: 5, price: 1, available: 1 }], pieces: [{ length: 4, quantity: 2 }] }),
+  ).toBeUndefined();
+});
+
+const jobs: fc.Arbitrary<BarJob> = fc.record({
+  kerf: fc.constantFrom(0, 3),
+  stock: fc.uniqueArray(
+    fc.record({ length: fc.integer({ min: 900, max: 3600 }), price: fc.integer({ min: 3, max: 9 }) }),
+    { minLength: 1, maxLength: 4, selector: (s) => s.length },
+  ),
+  pieces: fc.uniqueArray(
+    fc.record({ length: fc.integer({ min: 200, max: 900 }), quantity: fc.integer({ min: 1, max: 6 }) }),
+    { minLength: 1, maxLength: 6, selector: (p) => p.length },
+  ),
+});
+
+test('it holds every piece on bars that are sold, never dearer than longest first, and never below the bound', () => {
+  fc.assert(
+    fc.property(jobs, (job) => {
+      const plan = quickPlan(job);
+      const first = bestFitDecreasing(job);
+      if (!plan || !first) throw new Error('every piece goes on every bar');
+      expect(plan.cost).toBeLessThanOrEqual(onCheapest(job, first).cost + 1e-6);
+      expect(plan.cost).toBeGreaterThanOrEqual(lowerBound(job, (bar) => bar.price) - 1e-6);
+      const wanted = job.pieces.flatMap((p) => Array.from({ length: p.quantity }, () => p.length));
+      const sorted = (all: readonly number[]) => [...all].sort((a, b) => a - b);
+      expect(sorted(plan.bars.flatMap((b) => b.pieces))).toEqual(sorted(wanted));
+      for (const b of plan.bars) {
+        expect(job.stock[b.stock]).toMatchObject({ length: b.stockLength, price: b.price });
+        expect(b.pieces.reduce((sum, l) => sum + l + job.kerf, 0)).toBeLessThanOrEqual(b.stockLength + job.kerf + 1e-6);
+      }
+    }),
+  );
+});
