@@ -42,6 +42,13 @@ test('stakes by the piece: the bar that is cheapest by length holds but one of t
   expect(cuts(job)).toEqual(['600: 600', '600: 600', '600: 600']);
 });
 
+test('so many stakes that choices are not gone through still come out of the cheapest bar that holds one', () => {
+  const stock = [1200, 1250, 1300, 1350].map((length) => ({ length, price: length / 240 }));
+  const job = { kerf: 3, stock: [{ length: 700, price: 3.1 }, ...stock], pieces: [{ length: 700, quantity: 40 }] };
+  // 40 x 3.1; by length the long ones are cheaper, and hold one each.
+  expect(quickPlan(job)?.cost).toBeCloseTo(124, 6);
+});
+
 test('nothing where the shelf has run out', () => {
   expect(
     quickPlan({ kerf: 0, stock: [{ length: 5, price: 1, available: 1 }], pieces: [{ length: 4, quantity: 2 }] }),
@@ -52,10 +59,10 @@ const jobs: fc.Arbitrary<BarJob> = fc.record({
   kerf: fc.constantFrom(0, 3),
   stock: fc.uniqueArray(
     fc.record({ length: fc.integer({ min: 900, max: 3600 }), price: fc.integer({ min: 3, max: 9 }) }),
-    { minLength: 1, maxLength: 4, selector: (s) => s.length },
+    { minLength: 1, maxLength: 6, selector: (s) => s.length },
   ),
   pieces: fc.uniqueArray(
-    fc.record({ length: fc.integer({ min: 200, max: 900 }), quantity: fc.integer({ min: 1, max: 6 }) }),
+    fc.record({ length: fc.integer({ min: 200, max: 900 }), quantity: fc.integer({ min: 1, max: 20 }) }),
     { minLength: 1, maxLength: 6, selector: (p) => p.length },
   ),
 });

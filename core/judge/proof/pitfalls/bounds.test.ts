@@ -7,7 +7,7 @@ import { lid } from '../../../testing/judged';
 import type { CheckSite } from '../check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './air';
 import { bulge, crowded, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './frame';
-import { barePvc, hugeSheet, noUv, staples, tooLargeSheet, wear, whiteFilm } from './skin';
+import { barePvc, hugeSheet, noUv, staples, tooLargeSheet, unweighted, wear, whiteFilm } from './skin';
 
 const tunnel = build('staked-tunnel', at(96, 44));
 const site = (more: object): CheckSite => ({ sheets: { tooLarge: [] }, ...more }) as unknown as CheckSite;
@@ -308,4 +308,38 @@ test('a piece as long as a whole board, within three millimetres; and a cover th
   expect(JSON.stringify(noWayIn(reached(), onBed())?.text)).toContain('nothing of it opens');
   expect(JSON.stringify(noWayIn(reached('none'), onBed())?.text)).toContain('for air alone');
   expect(noWayIn(reached('none', 'near'), onBed())).toBeUndefined();
+});
+
+describe('weights on a loose sheet', () => {
+  // 96 in are 2.4 m: one bag each metre of both skirts, three each, and one at every corner; of bricks twice as many.
+  test.each([
+    ['bags', 10, undefined],
+    ['bags', 9, 'tight'],
+    ['bags', 5, 'tight'],
+    ['bags', 4, 'fails'],
+    ['bags', 0, 'fails'],
+    ['bricks', 20, undefined],
+    ['bricks', 19, 'tight'],
+    ['bricks', 9, 'fails'],
+  ])('%s, %s of them: %s', (skirtUnder, weights, verdict) => {
+    const said = unweighted(build('staked-tunnel', at(96, 44), { skirtUnder, weights }), site({}));
+    expect(said?.verdict).toBe(verdict);
+  });
+
+  test('it says how many there are and how many are usual, and offers these', () => {
+    const of = (weights: number) => unweighted(build('staked-tunnel', at(96, 44), { weights }), site({}));
+    expect(of(0)?.text).toEqual([expect.stringContaining('No weight holds the loose sheet, where 10 are usual')]);
+    expect(of(1)?.text).toEqual([expect.stringContaining('One weight holds')]);
+    expect(of(7)?.text).toEqual([expect.stringContaining('7 weights hold')]);
+    expect(of(7)?.tries).toMatchObject([{ change: { id: 'weights', value: 10 } }]);
+  });
+
+  test('where the edges are battened to the wall only the ends want theirs; bars lie by themselves', () => {
+    const of = (more: object) => unweighted(build('staked-tunnel', at(96, 44), more), site({}))?.verdict;
+    expect([of({ edges: 'battened', weights: 4 }), of({ edges: 'battened', weights: 3 })]).toEqual([
+      undefined,
+      'tight',
+    ]);
+    expect(of({ skirtUnder: 'boards', weights: 0 })).toBeUndefined();
+  });
 });
