@@ -6,9 +6,20 @@ import type { Assembly } from '../../build/assembly/types';
 import type { Check, CheckSite } from './check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfalls/air';
 import { facing, intoWind, tallEnd } from './pitfalls/facing';
-import { bulge, coldBend, crowded, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './pitfalls/frame';
+import { bulge, coldBend, crowded, fits, noWayIn, rot, sits, unanchored, wallInBed, wholeBar } from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
-import { barePvc, hugeSheet, noUv, sail, staples, tooLargeSheet, unweighted, wear, whiteFilm } from './pitfalls/skin';
+import {
+  bareGlass,
+  barePvc,
+  hugeSheet,
+  noUv,
+  sail,
+  staples,
+  tooLargeSheet,
+  unweighted,
+  wear,
+  whiteFilm,
+} from './pitfalls/skin';
 
 const ALL: readonly Pitfall[] = [
   fits,
@@ -19,6 +30,8 @@ const ALL: readonly Pitfall[] = [
   wear,
   staples,
   unweighted,
+  unanchored,
+  bareGlass,
   barePvc,
   noUv,
   whiteFilm,

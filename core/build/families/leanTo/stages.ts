@@ -33,7 +33,8 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
     heldRound([x0, x1, 0, width, z0], a.anchors),
     { ask: 'anchors' },
   );
-  const anchors = a.wallAnchors ?? Math.ceil((x1 - x0) / WALL_ANCHORS_APART_MM) + 1 + 2 * posts.length;
+  const usual = Math.ceil((x1 - x0) / WALL_ANCHORS_APART_MM) + 1 + 2 * posts.length;
+  const anchors = a.wallAnchors ?? usual;
   const anchored = joint(
     'wallAnchor',
     'wall anchors',
@@ -43,7 +44,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       ...evenly([x0 + 100, width, f.plateZ], [x1 - 100, width, f.plateZ], Math.max(0, anchors - 2 * posts.length)),
       ...endsOf(posts).slice(0, anchors),
     ],
-    { ask: 'wallAnchors', with: { wall: a.wall } },
+    { ask: 'wallAnchors', with: { wall: a.wall, usual } },
   );
   const flashing = joint(
     'flashing',

@@ -6,7 +6,7 @@ import { at, build } from '../../../testing/site';
 import { lid } from '../../../testing/judged';
 import type { CheckSite } from '../check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './air';
-import { bulge, crowded, fits, noWayIn, rot, sits, wallInBed, wholeBar } from './frame';
+import { bulge, crowded, fits, noWayIn, rot, sits, unanchored, wallInBed, wholeBar } from './frame';
 import { barePvc, hugeSheet, noUv, staples, tooLargeSheet, unweighted, wear, whiteFilm } from './skin';
 
 const tunnel = build('staked-tunnel', at(96, 44));
@@ -112,9 +112,10 @@ describe('sheets', () => {
     expect(whiteFilm(covered('film-white'), site({}))?.id).toBe('white film');
     expect(whiteFilm(covered('film-uv'), site({}))).toBeUndefined();
   });
-  test('staples tear film, not fabric; battens over them hold', () => {
+  test('staples tear film, in time fabric, not a net; battens over them hold', () => {
     expect(staples(covered('film-uv', { fixing: 'staples' }), site({}))?.verdict).toBe('fails');
-    expect(staples(covered('fabric-30', { fixing: 'staples' }), site({}))).toBeUndefined();
+    expect(staples(covered('fabric-30', { fixing: 'staples' }), site({}))?.verdict).toBe('tight');
+    expect(staples(covered('net', { fixing: 'staples' }), site({}))).toBeUndefined();
     expect(staples(covered('film-uv', { fixing: 'battens' }), site({}))).toBeUndefined();
   });
   test('bare PVC, a sharp edge and an open end are said of film alone, and only where nothing guards it', () => {
@@ -308,6 +309,18 @@ test('a piece as long as a whole board, within three millimetres; and a cover th
   expect(JSON.stringify(noWayIn(reached(), onBed())?.text)).toContain('nothing of it opens');
   expect(JSON.stringify(noWayIn(reached('none'), onBed())?.text)).toContain('for air alone');
   expect(noWayIn(reached('none', 'near'), onBed())).toBeUndefined();
+});
+
+test('a roof wants an anchor in the wall each 500 mm, and two in each post', () => {
+  // 96 in are 2438 mm: five spaces and so six, and two posts.
+  const of = (wallAnchors: number) => unanchored(build('lean-to', at(96, 44), { wallAnchors }), site({}));
+  expect([10, 9, 5, 4, 0].map((n) => of(n)?.verdict)).toEqual([undefined, 'tight', 'tight', 'fails', 'fails']);
+  expect([0, 1, 4].map((n) => String(of(n)?.text[0]).slice(0, 16))).toEqual([
+    'No anchor holds ',
+    'One anchor holds',
+    '4 anchors hold t',
+  ]);
+  expect(of(4)?.tries).toMatchObject([{ change: { id: 'wallAnchors', value: 10 } }]);
 });
 
 describe('weights on a loose sheet', () => {

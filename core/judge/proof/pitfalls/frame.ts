@@ -5,7 +5,7 @@ import { CORNERS, CORNER_NAMES } from '../../../site/bed';
 import { thicknessMm } from '../../../catalog/sections';
 import { amount, phrase } from '../../../base/figure';
 import { bendBand, fibreStrainPercent } from '../../../build/hoop/strain';
-import { type Pitfall, answer, saidOn } from './pitfall';
+import { type Pitfall, answer, heldBy, saidOn } from './pitfall';
 
 const said = saidOn();
 const saidToStand = saidOn('stand');
@@ -54,6 +54,24 @@ export const wholeBar: Pitfall = ({ members }) => {
       `${found.tag} is as long as a whole ${found.section.name}, which may be sold a little short or long. Measure the board before you count on it.`,
     ])
   );
+};
+
+/**
+ * A roof on a house wall with fewer anchors there than are usual. Source: our own figure, one each 500 mm of its plate, at both ends of that,
+ * and two in each post.
+ */
+export const unanchored: Pitfall = ({ joints }) => {
+  const { count, usual } = heldBy(joints, ['wallAnchor']);
+  return count < usual
+    ? saidToStand(
+        'wall anchors',
+        count < usual / 2 ? 'fails' : 'tight',
+        [
+          `${count === 0 ? 'No anchor holds' : count === 1 ? 'One anchor holds' : `${count} anchors hold`} the roof to the wall, where ${usual} are usual: wind and snow work the plate loose, and it falls away from the wall.`,
+        ],
+        [answer(`${usual} anchors in the wall`, 'wallAnchors', usual)],
+      )
+    : undefined;
 };
 
 /** A springy pipe is no half circle: it bulges beyond its feet. */

@@ -1,4 +1,5 @@
-import type { Assembly } from '../../../build/assembly/types';
+import type { Assembly, Joint } from '../../../build/assembly/types';
+import { countOfJoint } from '../../../build/joints/kind';
 import type { Phrase } from '../../../base/figure';
 import { ASK, type Check, type CheckSite, type Verdict } from '../check';
 
@@ -17,6 +18,18 @@ export const saidOn =
     caution: ASK,
     tries,
   });
+
+/** How many joints of some kinds there are that hold something down, and how many are usual there. */
+export function heldBy(
+  joints: readonly Joint[],
+  kinds: readonly string[],
+): { readonly count: number; readonly usual: number } {
+  const those = joints.filter((j) => kinds.includes(j.kind) && j.with?.['holds'] !== 'nothing');
+  return {
+    count: those.reduce((sum, j) => sum + countOfJoint(j), 0),
+    usual: those.reduce((sum, j) => sum + Number(j.with?.['usual'] ?? 0), 0),
+  };
+}
 
 /** Another answer to a question, as a mend. */
 export const answer = (label: string, id: string, value: string | number): Check['tries'][number] => ({

@@ -1,13 +1,12 @@
 /** Pitfalls of sheets: what tears, rubs, rots in the sun or is too large. */
 import { mainCover } from '../../../build/assembly/enclosure';
 import type { Contact } from '../../../build/assembly/types';
-import { countOfJoint } from '../../../build/joints/kind';
 import { sheetSize } from '../../../make/rolls/rolls';
 import { amount, phrase } from '../../../base/figure';
 import { largestFree } from '../sail';
 import { moreOf } from '../timberChecks';
 import type { Check } from '../check';
-import { type Pitfall, answer, saidOn } from './pitfall';
+import { type Pitfall, answer, heldBy, saidOn } from './pitfall';
 
 const said = saidOn('skin');
 
@@ -37,9 +36,7 @@ export const sail: Pitfall = (a) => {
  * hoops stand. Source: trade practice, one bag or two bricks a metre of skirt, and as many at each corner.
  */
 export const unweighted: Pitfall = ({ joints }) => {
-  const usual = joints.reduce((sum, j) => sum + Number(j.with?.['usual'] ?? 0), 0);
-  const weights = joints.filter((j) => (j.kind === 'bag' || j.kind === 'brick') && j.with?.['holds'] !== 'nothing');
-  const count = weights.reduce((sum, j) => sum + countOfJoint(j), 0);
+  const { count, usual } = heldBy(joints, ['bag', 'brick']);
   return count < usual
     ? said(
         'weights',
@@ -51,6 +48,19 @@ export const unweighted: Pitfall = ({ joints }) => {
       )
     : undefined;
 };
+
+/** A pane that nothing holds together when it breaks. */
+export const bareGlass: Pitfall = ({ panels, joints }) =>
+  panels.some((p) => p.sheet.key === 'old-window') && !joints.some((j) => j.with?.['item'] === 'safety-film')
+    ? said(
+        'bare glass',
+        'tight',
+        [
+          'A pane that breaks falls into the bed and on whoever leans on it. Stick safety film on it, or glaze with plastic.',
+        ],
+        [answer('Safety film', 'safety', 'film'), answer('Twin-wall', 'glazing', 'twin-wall-6')],
+      )
+    : undefined;
 
 const RUBS: Readonly<
   Record<Exclude<Contact['what'], 'bare PVC'>, { readonly text: string; readonly mend: Check['tries'] }>
@@ -77,16 +87,18 @@ export const wear: Pitfall = ({ contacts, enclosure }) => {
   return rub && said('wear', 'tight', [rub.text], rub.mend);
 };
 
-/** Staples and pins alone tear out of film. */
-export const staples: Pitfall = ({ fixing, sheets }) =>
-  fixing === 'staples' && sheets.some((s) => s.cover.kind === 'film')
+/** Staples and pins alone tear out of film, and in time out of fleece; a woven net holds them. */
+export const staples: Pitfall = ({ fixing, sheets }) => {
+  const torn = sheets.find((s) => s.cover.kind === 'film' || s.cover.kind === 'fabric');
+  return fixing === 'staples' && torn
     ? said(
         'staples',
-        'fails',
-        ['Staples alone tear the film at the first wind. Screw a batten over them.'],
+        torn.cover.kind === 'film' ? 'fails' : 'tight',
+        [`Staples alone tear the ${torn.cover.kind} at the first wind. Screw a batten over them.`],
         [answer('Battens', 'fixing', 'battens')],
       )
     : undefined;
+};
 
 export const barePvc: Pitfall = ({ contacts, enclosure }) =>
   mainCover(enclosure).kind === 'film' && contacts.some((c) => c.what === 'bare PVC' && !c.guarded)
