@@ -142,6 +142,10 @@ export interface Joint {
   readonly with?: Readonly<Record<string, string | number>>;
   /** The question that asks for their number, where one does. */
   readonly ask?: string;
+  /** How many are usual, where fewer are too few whatever else holds. */
+  readonly usual?: number;
+  /** The question that leaves staples with nothing over them. */
+  readonly alone?: 'fixing' | 'edges' | 'tape';
 }
 
 /** A measure shown in a drawing; `typed` ones can be typed there. */

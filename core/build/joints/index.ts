@@ -13,12 +13,7 @@ export function kindOf(key: string): Kind {
   return KINDS[key as KindKey];
 }
 
-interface More {
-  /** How many, where that is not the number of places. */
-  readonly count?: number;
-  readonly with?: NonNullable<Joint['with']>;
-  readonly ask?: string;
-}
+type More = Pick<Joint, 'count' | 'with' | 'ask' | 'usual' | 'alone'>;
 
 /** Joints of one kind; none at all where there are none of it, so that nobody has to ask. */
 export function joint(

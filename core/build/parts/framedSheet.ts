@@ -102,7 +102,10 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
   const along =
     fixing === 'clips'
       ? []
-      : joint('staple', 'staples', 'Cover at the rails, until it is fastened', pieces, places, { count: staples });
+      : joint('staple', 'staples', 'Cover at the rails, until it is fastened', pieces, places, {
+          count: staples,
+          ...(fixing === 'staples' && { alone: 'fixing' }),
+        });
   switch (fixing) {
     case 'battens':
       return [...along, ...f.battening];

@@ -78,7 +78,7 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
         : `Weights on ${loose === 2 ? 'both skirts' : `the ${folds[0] === 'hoop' ? 'far' : 'near'} skirt`} and the ${ENDS[a.ends]} ends`,
       sheet,
       [...corners, ...skirts].slice(0, bags),
-      { count: bags, ...(!barred && { ask: 'weights' }), with: { what: 'weights on the skirts', usual } },
+      { count: bags, ...(!barred && { ask: 'weights' }), with: { what: 'weights on the skirts' }, usual },
     ),
     ...joint(
       'weightBar',

@@ -118,8 +118,12 @@ export function fastenedToWall(
       ? evenly([first, end.y, end.z], [last, end.y, end.z], Math.ceil((last - first) / 150) + 1)
       : [];
   });
-  const where = edges === 'stapled' ? 'Cover to the bed wall' : 'Cover to the bed wall, until the battens are on';
-  return [...joint('staple', 'staples', where, [...sheet, ...row.battens], places), ...batteningOf(row.battens, sheet)];
+  const alone = edges === 'stapled';
+  const where = `Cover to the bed wall${alone ? '' : ', until the battens are on'}`;
+  return [
+    ...joint('staple', 'staples', where, [...sheet, ...row.battens], places, alone ? { alone: 'edges' } : {}),
+    ...batteningOf(row.battens, sheet),
+  ];
 }
 
 /** What of a sheet lies on the ground outside, as faces. */

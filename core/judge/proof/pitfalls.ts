@@ -6,7 +6,7 @@ import type { Assembly } from '../../build/assembly/types';
 import type { Check, CheckSite } from './check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfalls/air';
 import { facing, intoWind, tallEnd } from './pitfalls/facing';
-import { bulge, coldBend, crowded, fits, noWayIn, rot, sits, unanchored, wallInBed, wholeBar } from './pitfalls/frame';
+import { bulge, coldBend, crowded, fits, noWayIn, rot, sits, unheld, wallInBed, wholeBar } from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
 import {
   bareGlass,
@@ -30,7 +30,7 @@ const ALL: readonly Pitfall[] = [
   wear,
   staples,
   unweighted,
-  unanchored,
+  unheld,
   bareGlass,
   barePvc,
   noUv,

@@ -95,7 +95,7 @@ export function wallStages(
           'Both skins to both plates and every stud, every 100 mm',
           [...skins, ...all],
           spreadAlong(studs, 100),
-          { count: Math.ceil(stapled / 100) },
+          { count: Math.ceil(stapled / 100), ...(a.tape !== 'tape' && { alone: 'tape' }) },
         ),
         ...(a.tape === 'tape'
           ? joint('tapedEdge', 'edge tape', 'Over the stapled edges of both skins', skins, [], {

@@ -25,14 +25,11 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
   const film = a.glazing === 'film';
   const skin = a.glazing === 'film' ? filmSkin(a, f, framing, site) : glazedSkin(a.glazing, f, framing, site);
   const set = setOnWall(low, 'C', [x0, x1], site);
-  const brackets = joint(
-    'bracket',
-    'anchors',
-    'Sills to the bed wall',
-    sills,
-    heldRound([x0, x1, 0, width, z0], a.anchors),
-    { ask: 'anchors' },
-  );
+  const box = [x0, x1, 0, width, z0] as const;
+  const brackets = joint('bracket', 'anchors', 'Sills to the bed wall', sills, heldRound(box, a.anchors), {
+    ask: 'anchors',
+    usual: heldRound(box, null).length,
+  });
   const usual = Math.ceil((x1 - x0) / WALL_ANCHORS_APART_MM) + 1 + 2 * posts.length;
   const anchors = a.wallAnchors ?? usual;
   const anchored = joint(
@@ -44,7 +41,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       ...evenly([x0 + 100, width, f.plateZ], [x1 - 100, width, f.plateZ], Math.max(0, anchors - 2 * posts.length)),
       ...endsOf(posts).slice(0, anchors),
     ],
-    { ask: 'wallAnchors', with: { wall: a.wall, usual } },
+    { ask: 'wallAnchors', with: { wall: a.wall }, usual },
   );
   const flashing = joint(
     'flashing',

@@ -147,7 +147,7 @@ export function meshStages(a: MeshArchAnswers, f: Arch, ridge: RidgeBuilt): read
           'On the skirts and ends',
           sheets,
           sides.flatMap(({ y, z }) => evenly([x0, y, z], [x1, y, z], Math.ceil(bags / 2))).slice(0, bags),
-          { ask: 'weights', with: { what: 'weights on the skirts', usual } },
+          { ask: 'weights', with: { what: 'weights on the skirts' }, usual },
         ),
       ],
       minutes: sheets.length * MINUTES.sheet + straps * 3,

@@ -94,6 +94,7 @@ export function coverStage(
       : [
           ...joint('staple', 'staples', 'Along the boards, one every 125 mm', [...sheets, ...boards], along, {
             count: 8 * sideMetres,
+            ...(a.fixing === 'staples' && { alone: 'fixing' }),
           }),
           // No staple holds in pipe.
           ...joint(

@@ -1,12 +1,12 @@
 /** Pitfalls at their bounds: said just beyond, not said just within. */
 import { thicknessMm } from '../../../catalog/sections';
 import { SHIPPED, coverMaterial, cropOf } from '../../../catalog/catalog';
-import type { Assembly, SheetPart } from '../../../build/assembly/types';
+import type { Assembly, Joint, SheetPart } from '../../../build/assembly/types';
 import { at, build } from '../../../testing/site';
 import { lid } from '../../../testing/judged';
 import type { CheckSite } from '../check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './air';
-import { bulge, crowded, fits, noWayIn, rot, sits, unanchored, wallInBed, wholeBar } from './frame';
+import { bulge, crowded, fits, noWayIn, rot, sits, unheld, wallInBed, wholeBar } from './frame';
 import { barePvc, hugeSheet, noUv, staples, tooLargeSheet, unweighted, wear, whiteFilm } from './skin';
 
 const tunnel = build('staked-tunnel', at(96, 44));
@@ -112,11 +112,23 @@ describe('sheets', () => {
     expect(whiteFilm(covered('film-white'), site({}))?.id).toBe('white film');
     expect(whiteFilm(covered('film-uv'), site({}))).toBeUndefined();
   });
-  test('staples tear film, in time fabric, not a net; battens over them hold', () => {
-    expect(staples(covered('film-uv', { fixing: 'staples' }), site({}))?.verdict).toBe('fails');
-    expect(staples(covered('fabric-30', { fixing: 'staples' }), site({}))?.verdict).toBe('tight');
-    expect(staples(covered('net', { fixing: 'staples' }), site({}))).toBeUndefined();
-    expect(staples(covered('film-uv', { fixing: 'battens' }), site({}))).toBeUndefined();
+  test('staples with nothing over them tear film, in time fabric and film under tape, not a net', () => {
+    const of = (cover: string, alone?: Joint['alone']) =>
+      staples(covered(cover, { joints: tunnel.joints.map((j) => ({ ...j, ...(alone && { alone }) })) }), site({}));
+    expect(of('film-uv', 'fixing')).toMatchObject({
+      verdict: 'fails',
+      tries: [{ change: { id: 'fixing', value: 'battens' } }],
+    });
+    expect(of('film-uv', 'edges')).toMatchObject({
+      verdict: 'fails',
+      tries: [{ change: { id: 'edges', value: 'battened' } }],
+    });
+    expect(of('film-uv', 'tape')).toMatchObject({
+      verdict: 'tight',
+      tries: [{ change: { id: 'tape', value: 'tape' } }],
+    });
+    expect(of('fabric-30', 'fixing')?.verdict).toBe('tight');
+    expect([of('net', 'fixing'), of('film-uv')]).toEqual([undefined, undefined]);
   });
   test('bare PVC, a sharp edge and an open end are said of film alone, and only where nothing guards it', () => {
     const on = (what: Assembly['contacts'][number]['what'], guarded: boolean, key = 'film-uv'): Assembly =>
@@ -313,7 +325,7 @@ test('a piece as long as a whole board, within three millimetres; and a cover th
 
 test('a roof wants an anchor in the wall each 500 mm, and two in each post', () => {
   // 96 in are 2438 mm: five spaces and so six, and two posts.
-  const of = (wallAnchors: number) => unanchored(build('lean-to', at(96, 44), { wallAnchors }), site({}));
+  const of = (wallAnchors: number) => unheld(build('lean-to', at(96, 44), { wallAnchors }), site({}));
   expect([10, 9, 5, 4, 0].map((n) => of(n)?.verdict)).toEqual([undefined, 'tight', 'tight', 'fails', 'fails']);
   expect([0, 1, 4].map((n) => String(of(n)?.text[0]).slice(0, 16))).toEqual([
     'No anchor holds ',
@@ -321,6 +333,13 @@ test('a roof wants an anchor in the wall each 500 mm, and two in each post', () 
     '4 anchors hold t',
   ]);
   expect(of(4)?.tries).toMatchObject([{ change: { id: 'wallAnchors', value: 10 } }]);
+});
+
+test('its brackets are those of a box: each 1.2 m of both long sides, and four at the least', () => {
+  const of = (long: number, anchors: number) => unheld(build('lean-to', at(long, 44), { anchors }), site({}))?.verdict;
+  // 96 in are three spaces and so six; 40 in four.
+  expect([6, 5, 3, 2].map((n) => of(96, n))).toEqual([undefined, 'tight', 'tight', 'fails']);
+  expect([4, 3, 1].map((n) => of(40, n))).toEqual([undefined, 'tight', 'fails']);
 });
 
 describe('weights on a loose sheet', () => {

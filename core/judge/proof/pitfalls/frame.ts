@@ -56,22 +56,36 @@ export const wholeBar: Pitfall = ({ members }) => {
   );
 };
 
+/** What holds a roof from wall to bed: where to, what comes of too few, and the question that counts them. */
+const HELD = [
+  [
+    'wallAnchor',
+    'anchor',
+    'to the wall',
+    'wind and snow work the plate loose, and it falls away from the wall',
+    'wallAnchors',
+  ],
+  ['bracket', 'bracket', 'down to the bed', 'wind lifts its front, and it swings up about the wall', 'anchors'],
+] as const;
+
 /**
- * A roof on a house wall with fewer anchors there than are usual. Source: our own figure, one each 500 mm of its plate, at both ends of that,
- * and two in each post.
+ * A roof on a house wall with fewer anchors there, or brackets on its bed, than are usual: what holds one edge does not hold the other.
+ * Source: our own figures, an anchor each 500 mm of its plate, at both ends of that, and two in each post; brackets as for any box.
  */
-export const unanchored: Pitfall = ({ joints }) => {
-  const { count, usual } = heldBy(joints, ['wallAnchor']);
-  return count < usual
-    ? saidToStand(
-        'wall anchors',
-        count < usual / 2 ? 'fails' : 'tight',
-        [
-          `${count === 0 ? 'No anchor holds' : count === 1 ? 'One anchor holds' : `${count} anchors hold`} the roof to the wall, where ${usual} are usual: wind and snow work the plate loose, and it falls away from the wall.`,
-        ],
-        [answer(`${usual} anchors in the wall`, 'wallAnchors', usual)],
-      )
-    : undefined;
+export const unheld: Pitfall = ({ joints }) => {
+  for (const [kind, one, where, loose, ask] of HELD) {
+    const { count, usual } = heldBy(joints, [kind]);
+    if (count >= usual) continue;
+    return saidToStand(
+      one === 'anchor' ? 'wall anchors' : 'brackets',
+      count < usual / 2 ? 'fails' : 'tight',
+      [
+        `${count === 0 ? `No ${one} holds` : count === 1 ? `One ${one} holds` : `${count} ${one}s hold`} the roof ${where}, where ${usual} are usual: ${loose}.`,
+      ],
+      [answer(`${usual} ${one}s`, ask, usual)],
+    );
+  }
+  return undefined;
 };
 
 /** A springy pipe is no half circle: it bulges beyond its feet. */

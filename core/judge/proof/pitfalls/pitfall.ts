@@ -27,7 +27,7 @@ export function heldBy(
   const those = joints.filter((j) => kinds.includes(j.kind) && j.with?.['holds'] !== 'nothing');
   return {
     count: those.reduce((sum, j) => sum + countOfJoint(j), 0),
-    usual: those.reduce((sum, j) => sum + Number(j.with?.['usual'] ?? 0), 0),
+    usual: those.reduce((sum, j) => sum + (j.usual ?? 0), 0),
   };
 }
 

@@ -1,6 +1,6 @@
 /** Pitfalls of sheets: what tears, rubs, rots in the sun or is too large. */
 import { mainCover } from '../../../build/assembly/enclosure';
-import type { Contact } from '../../../build/assembly/types';
+import type { Contact, Joint } from '../../../build/assembly/types';
 import { sheetSize } from '../../../make/rolls/rolls';
 import { amount, phrase } from '../../../base/figure';
 import { largestFree } from '../sail';
@@ -87,15 +87,26 @@ export const wear: Pitfall = ({ contacts, enclosure }) => {
   return rub && said('wear', 'tight', [rub.text], rub.mend);
 };
 
+/** What goes over staples, by the question that leaves them alone. */
+const OVER_STAPLES: Readonly<Record<NonNullable<Joint['alone']>, Check['tries'][number]>> = {
+  fixing: answer('Battens', 'fixing', 'battens'),
+  edges: answer('Battens', 'edges', 'battened'),
+  tape: answer('Tape over every edge', 'tape', 'tape'),
+};
+
 /** Staples and pins alone tear out of film, and in time out of fleece; a woven net holds them. */
-export const staples: Pitfall = ({ fixing, sheets }) => {
+export const staples: Pitfall = ({ joints, sheets }) => {
+  const ask = joints.find((j) => j.alone)?.alone;
   const torn = sheets.find((s) => s.cover.kind === 'film' || s.cover.kind === 'fabric');
-  return fixing === 'staples' && torn
+  return torn && ask
     ? said(
         'staples',
-        torn.cover.kind === 'film' ? 'fails' : 'tight',
-        [`Staples alone tear the ${torn.cover.kind} at the first wind. Screw a batten over them.`],
-        [answer('Battens', 'fixing', 'battens')],
+        // A stud at every second hand holds more than a rail along the edge.
+        torn.cover.kind === 'film' && ask !== 'tape' ? 'fails' : 'tight',
+        [
+          `Staples alone tear the ${torn.cover.kind} at the first wind. ${ask === 'tape' ? 'Lay clear tape' : 'Screw a batten'} over them.`,
+        ],
+        [OVER_STAPLES[ask]],
       )
     : undefined;
 };
