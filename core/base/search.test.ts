@@ -150,6 +150,19 @@ test('a change that made it better is made again before others are tried', () =>
   expect(asked).toHaveLength(11);
 });
 
+test('where nothing of what is known to mend it does, anything else is tried, before anything is begun anew', () => {
+  // Known to mend: steps to the right, which only miss more. One down mends it all.
+  const space: Space<Point, Worth> = {
+    keyOf: String,
+    judge: ([x = 0, y = 0]) => ({ miss: y > 0 ? 0 : 0.2 + x / 10, warnings: 0, price: 5 }),
+    movesOf: ([x = 0, y = 0], _, wide) => [[Math.min(3, x + 1), y], ...(wide ? [[x, 1]] : [])],
+  };
+  const of = search(space, [[0, 0]], { seed: 1, most: 1000, restarts: 0 });
+  let last: SearchState<Point, Worth> | undefined;
+  for (let r = of.next(); r.value.phase === 'descent'; r = of.next()) last = r.value;
+  expect(last?.best?.s).toEqual([0, 1]);
+});
+
 test('what is cheaper and misses little is mended by another change, before anything is changed blindly', () => {
   // From (0, 0): one step aside is cheaper and misses a little, another step aside mends that: (1, 1) at 4. Dead ends beside it.
   const worth = new Map([

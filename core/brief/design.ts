@@ -161,7 +161,7 @@ export function movesOf(
       q.kind === 'choice'
         ? q.options.filter((x) => x.value !== q.value).map((x) => x.value)
         : q.kind === 'count'
-          ? countsBeside(Math.round(q.value)).filter((n) => n >= q.min && n <= q.max)
+          ? countsBeside(Math.round(q.value))
           : [];
     for (const value of values) {
       const changed = family.answer(answers, q.id, value, o);
@@ -177,6 +177,7 @@ export function movesOf(
   return [...moves, ...coated(cover, o, brief)];
 }
 
+/** Counts beside one; what is not allowed is refused as an answer. */
 const countsBeside = (now: number): readonly number[] => {
   const half = Math.floor(now / 2);
   return [...(now >= MANY ? [-half, half] : []), ...COUNT_STEPS].map((n) => now + n);
