@@ -187,6 +187,21 @@ test('what is cheaper and misses little is mended by another change, before anyt
   expect(last.value.best?.s).toEqual([1, 1]);
 });
 
+test('where one and two changes lead nowhere and nothing near is cheaper, three blind ones may', () => {
+  // All three switches must be thrown; until then each costs.
+  const grid: Grid = {
+    sizes: [2, 2, 2],
+    worth: (p) => ({ miss: 0, warnings: 0, price: p.every((x) => x === 1) ? 1 : 10 + p.reduce((a, x) => a + x, 0) }),
+  };
+  const inRestarts = (restarts: number) => {
+    const of = search(spaceOf(grid), [[0, 0, 0]], { seed: 1, most: 1e4, restarts });
+    let last = of.next();
+    while (last.value.phase === 'descent' || last.value.phase === 'restart') last = of.next();
+    return last.value.best?.worth.price;
+  };
+  expect([inRestarts(0), inRestarts(30)]).toEqual([10, 1]);
+});
+
 test('two changes at once are tried where one alone leads nowhere', () => {
   // Both switches must be thrown: each alone is dearer.
   const grid: Grid = {

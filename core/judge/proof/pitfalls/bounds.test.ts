@@ -198,6 +198,15 @@ describe('what keeps it from sitting down', () => {
   ])('%j: %s', (survey, said) => {
     expect(told(survey) !== undefined).toBe(said);
   });
+  test('it says what is wrong: the level, the square, or both', () => {
+    const words = (survey: object) => JSON.stringify(told(survey)?.text);
+    const [level, square] = [words(packers(20)), words({ skewMm: 12 })];
+    expect([level.includes('not level'), level.includes('out of square')]).toEqual([true, false]);
+    expect([square.includes('not level'), square.includes('out of square')]).toEqual([false, true]);
+    expect(words({ ...packers(20), skewMm: 12 })).toMatch(/not level.*out of square/);
+    // Nothing but its words and figures.
+    expect(told(packers(20))?.text).toHaveLength(3);
+  });
   test('lines over the wall; nothing of it where it stands on the ground or gives way', () => {
     expect(told({}, { wateringOverWall: true })?.id).toBe('sits');
     for (const footing of [{ on: 'ground' }, { on: 'soil' }, { stiff: false }] as const)
