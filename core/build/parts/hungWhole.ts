@@ -10,7 +10,6 @@ import type { Stage } from '../assembly/types';
 import { type Opening, wholeLid } from '../assembly/openings';
 import { CAUTIONS } from '../joints/cautions';
 import { evenly, joint } from '../joints';
-import { countOfJoint } from '../joints/kind';
 import { MINUTES, sayCount, sayCounts, countKind, stage } from '../guide/stage';
 import type { SetDown } from './frameStages';
 import { hingeCount } from '../joints/hinge';
@@ -148,13 +147,10 @@ export function hangWhole(
       [prop.shape.kind === 'straight' ? prop.shape.from : [0, 0, 0]],
     ),
   ];
-  /** A joint by its id, where there is any of it. */
-  const made = (id: string): readonly string[] =>
-    joints.filter((x) => x.id === id && countOfJoint(x) > 0).map((x) => x.id);
   return {
     opening: wholeLid(name, moving, p, a.hinges, a.people === '2' ? 2 : 1, {
-      shut: made('whole latches'),
-      open: [...made('whole stays'), 'whole prop'],
+      shut: ['whole latches'],
+      open: ['whole stays', 'whole prop'],
     }),
     stage: stage({
       id: 'hang whole',

@@ -118,6 +118,15 @@ test.each<[id: string, family: string, suffers: Try, well: Try]>([
 test.each<[id: string, family: string, suffers: Try, well: Try]>([
   ['latch', 'hinged-hoop-lid', { answers: { latches: 0 } }, { answers: { latches: 5 } }],
   ['stay', 'hinged-hoop-lid', { bed: 'long', answers: { stays: 0 } }, { bed: 'long', answers: { stays: 3 } }],
+  // So heavy that no wind lifts it from its prop.
+  ['stay frame', 'double-wall-cold-frame', { answers: { frameStays: 0 } }, {}],
+  ['stay', 'sloped-cold-frame', { answers: { stays: 0 } }, {}],
+  [
+    'latch frame',
+    'double-wall-cold-frame',
+    { answers: { frameLatches: 0, stud: '2x2' } },
+    { answers: { stud: '2x2' } },
+  ],
   ['wind', 'straw-bale', { answers: { weights: 0 } }, { answers: { weights: 60 } }],
   ['wind', 'staked-tunnel', { answers: { weights: 0 } }, { answers: { weights: 40 } }],
   [

@@ -1,6 +1,7 @@
 /** Wind: uplift of the whole cover, and the moment on a lid, shut and propped. */
 import type { Assembly } from '../../build/assembly/types';
 import type { Fastening, MovingPart } from '../../build/assembly/openings';
+import { KINDS } from '../../build/joints';
 import { GRAVITY } from '../../base/gravity';
 import { type Figure, amount, phrase } from '../../base/figure';
 import { formulaValue } from '../../base/formula';
@@ -149,9 +150,11 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   // What is asked for by itself is judged by itself.
   const own = ({ ask }: Fastening, id: string): string =>
     ask === undefined || ask === 'latches' || ask === 'stays' ? id : `${id} ${part.name.toLowerCase()}`;
-  const more = (id: string, name: string, now: number) =>
+  // However heavy it is; an opener holds it by itself.
+  const looseOpen = hung.stays.count === 0 && !opener;
+  const more = (id: string, [one, many]: readonly [string, string], now: number) =>
     [1, 2, 3, 4, 6].map((by) => ({
-      label: [`${now + by} ${name}`],
+      label: [`${now + by} ${now + by === 1 ? one : many}`],
       change: { kind: 'answer', id, value: now + by } as const,
     }));
   return [
@@ -174,16 +177,18 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
             })),
             { label: ['By hand, with a latch'], change: { kind: 'answer', id: 'airing', value: 'prop' } },
           ]
-        : more(hung.latches.ask ?? 'latches', 'latches', hung.latches.count),
+        : more(hung.latches.ask ?? 'latches', KINDS.latch.name, hung.latches.count),
     },
     {
       id: own(hung.stays, 'stay'),
       leaf: 'stand',
-      verdict: verdictOf(proppedRatio * 1.25),
-      text: phrase`Propped in a fresh wind it pulls ${amount(propped.value, 'force')} on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
+      verdict: looseOpen ? 'fails' : verdictOf(proppedRatio * 1.25),
+      text: looseOpen
+        ? ['No stay: nothing stops it and holds it open. It goes over its hinges, or falls shut on hands and heads.']
+        : phrase`Propped in a fresh wind it pulls ${amount(propped.value, 'force')} on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
       figure: propped,
       caution: WIND_LEFT_OUT[0],
-      tries: more(hung.stays.ask ?? 'stays', 'stays', hung.stays.count),
+      tries: more(hung.stays.ask ?? 'stays', KINDS.stay.name, hung.stays.count),
     },
   ];
 }
