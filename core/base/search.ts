@@ -196,8 +196,8 @@ export function* search<S, J extends Worth>(
       // What meets everything already is only left for something cheaper.
       const found = judge(s, limitOf(now.worth));
       yield state();
-      // While something is missed a better price leads nowhere.
       if (!found || stood.has(found)) continue;
+      // While something is missed a better price leads nowhere.
       if (!(now.worth.miss > 0 ? found.worth.miss < now.worth.miss - 1e-9 : better(found.worth, now.worth))) continue;
       now = found;
       stood.add(now);

@@ -12,7 +12,7 @@ import {
 import type { BuildSite } from '../../site/buildSite';
 import { SOIL_HOLDS } from '../../site/soil';
 import { inMarket } from './marketWords';
-import { hardwareOf, kindOf } from './index';
+import { hardwareOf, holdsDown, kindOf } from './index';
 import type { Phrase } from '../../base/figure';
 import { type Kind, countOfJoint } from './kind';
 
@@ -35,7 +35,7 @@ export function holdDownsOf(joints: readonly Joint[], { catalog, bed }: Ground):
   return joints.flatMap((j) => {
     const { holds, name } = kindOf(j.kind);
     const count = countOfJoint(j);
-    if (!holds || j.with?.['holds'] === 'nothing') return [];
+    if (!holds || !holdsDown(j)) return [];
     return [
       {
         what: String(j.with?.['what'] ?? name[1]),

@@ -13,6 +13,9 @@ export function kindOf(key: string): Kind {
   return KINDS[key as KindKey];
 }
 
+/** Whether a joint holds its cover down: a kind that does, where it is not said that here it holds nothing. */
+export const holdsDown = (j: Joint): boolean => kindOf(j.kind).holds !== undefined && j.with?.['holds'] !== 'nothing';
+
 type More = Pick<Joint, 'count' | 'with' | 'ask' | 'usual' | 'alone'>;
 
 /** Joints of one kind; none at all where there are none of it, so that nobody has to ask. */

@@ -3,6 +3,7 @@ import highsLoader from 'highs';
 import { bestFitDecreasing, costOf, stuffOf } from './bestFitDecreasing';
 import { cheapestChoice, cutFrom } from './choices';
 import { generateColumns } from './columns';
+import { barJobs, expectSound } from '../../testing/cutting';
 import { highsSolver } from './highs';
 import type { BarJob } from './job';
 import { type IntegerSolver, lpText, timeLeft } from './linearProgram';
@@ -72,17 +73,7 @@ test('one long bar or two short ones at one price: those that are less of it', (
   expect(chosen(job).bars?.map((b) => b.stockLength)).toEqual([11, 11]);
 });
 
-const jobs: fc.Arbitrary<BarJob> = fc.record({
-  kerf: fc.constantFrom(0, 3),
-  stock: fc.uniqueArray(
-    fc.record({ length: fc.integer({ min: 900, max: 3600 }), price: fc.integer({ min: 3, max: 9 }) }),
-    { minLength: 1, maxLength: 3, selector: (s) => s.length },
-  ),
-  pieces: fc.uniqueArray(
-    fc.record({ length: fc.integer({ min: 200, max: 900 }), quantity: fc.integer({ min: 1, max: 4 }) }),
-    { minLength: 1, maxLength: 5, selector: (p) => p.length },
-  ),
-});
+const jobs = barJobs(3, 5, 4);
 
 test('it costs what one integer programme over every pattern costs, and holds every piece', () => {
   fc.assert(
@@ -94,11 +85,7 @@ test('it costs what one integer programme over every pattern costs, and holds ev
       const plan = chosen(job);
       if (!whole.optimal || !plan.proven) return;
       expect(costOf(plan.bars ?? [])).toBeCloseTo(whole.objective, 6);
-      const cut = (plan.bars ?? []).flatMap((b) => b.pieces).sort((a, b) => a - b);
-      const wanted = job.pieces.flatMap((p) => Array.from({ length: p.quantity }, () => p.length));
-      expect(cut).toEqual(wanted.sort((a, b) => a - b));
-      for (const b of plan.bars ?? [])
-        expect(b.pieces.reduce((sum, l) => sum + l + job.kerf, 0)).toBeLessThanOrEqual(b.stockLength + job.kerf + 1e-6);
+      expectSound(job, { cost: whole.objective, bars: plan.bars ?? [] });
       // The quick rule is never better.
       const quick = bestFitDecreasing(job);
       if (quick) expect(costOf(plan.bars ?? [])).toBeLessThanOrEqual(quick.cost + 1e-6);

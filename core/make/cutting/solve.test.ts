@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import highsLoader from 'highs';
 import { readFileSync } from 'node:fs';
 import { lowerBound } from './lowerBound';
+import { expectSound } from '../../testing/cutting';
 import { highsSolver } from './highs';
 import { type BarJob, readBarJob } from './job';
 import type { IntegerSolver } from './linearProgram';
@@ -22,27 +23,6 @@ function solved(job: BarJob, seconds?: number): CutPlan {
   const plan = solveBars(job, solver, seconds);
   if (!plan.ok) throw new Error(plan.faults[0]?.message);
   return plan.value;
-}
-
-/** Every bar feasible, every piece cut exactly as often as asked, no shelf bar used twice. */
-function expectSound(job: BarJob, plan: CutPlan): void {
-  const cut = new Map<number, number>();
-  for (const bar of plan.bars) {
-    const used = bar.pieces.reduce((sum, l) => sum + l + job.kerf, 0);
-    expect(used).toBeLessThanOrEqual(bar.stockLength + job.kerf + 1e-6);
-    for (const l of bar.pieces) cut.set(l, (cut.get(l) ?? 0) + 1);
-  }
-  const asked = new Map<number, number>();
-  for (const p of job.pieces) if (p.quantity > 0) asked.set(p.length, (asked.get(p.length) ?? 0) + p.quantity);
-  expect(cut).toEqual(asked);
-  job.stock.forEach((s, i) => {
-    if (s.available !== undefined)
-      expect(plan.bars.filter((b) => b.stock === i).length).toBeLessThanOrEqual(s.available);
-  });
-  expect(plan.cost).toBeCloseTo(
-    plan.bars.reduce((sum, b) => sum + b.price, 0),
-    6,
-  );
 }
 
 test.each(known.cases)('$name', (job) => {

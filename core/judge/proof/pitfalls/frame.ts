@@ -5,7 +5,7 @@ import { CORNERS, CORNER_NAMES } from '../../../site/bed';
 import { thicknessMm } from '../../../catalog/sections';
 import { amount, phrase } from '../../../base/figure';
 import { bendBand, fibreStrainPercent } from '../../../build/hoop/strain';
-import { type Pitfall, answer, heldBy, saidOn } from './pitfall';
+import { type Pitfall, answer, saidOn, tooFew } from './pitfall';
 
 const said = saidOn();
 const saidToStand = saidOn('stand');
@@ -56,37 +56,27 @@ export const wholeBar: Pitfall = ({ members }) => {
   );
 };
 
-/** What holds a roof from wall to bed: where to, what comes of too few, and the question that counts them. */
-const HELD = [
-  [
-    'wallAnchor',
-    'anchor',
-    'to the wall',
-    'wind and snow work the plate loose, and it falls away from the wall',
-    'wallAnchors',
-  ],
-  ['bracket', 'bracket', 'down to the bed', 'wind lifts its front, and it swings up about the wall', 'anchors'],
-] as const;
-
 /**
  * A roof on a house wall with fewer anchors there, or brackets on its bed, than are usual: what holds one edge does not hold the other.
  * Source: our own figures, an anchor each 500 mm of its plate, at both ends of that, and two in each post; brackets as for any box.
  */
-export const unheld: Pitfall = ({ joints }) => {
-  for (const [kind, one, where, loose, ask] of HELD) {
-    const { count, usual } = heldBy(joints, [kind]);
-    if (count >= usual) continue;
-    return saidToStand(
-      one === 'anchor' ? 'wall anchors' : 'brackets',
-      count < usual / 2 ? 'fails' : 'tight',
-      [
-        `${count === 0 ? `No ${one} holds` : count === 1 ? `One ${one} holds` : `${count} ${one}s hold`} the roof ${where}, where ${usual} are usual: ${loose}.`,
-      ],
-      [answer(`${usual} ${one}s`, ask, usual)],
-    );
-  }
-  return undefined;
-};
+export const unheld: Pitfall = ({ joints }) =>
+  tooFew(saidToStand, joints, {
+    id: 'wall anchors',
+    kinds: ['wallAnchor'],
+    one: 'anchor',
+    what: 'the roof to the wall',
+    loose: 'wind and snow work the plate loose, and it falls away from the wall',
+    ask: 'wallAnchors',
+  }) ??
+  tooFew(saidToStand, joints, {
+    id: 'brackets',
+    kinds: ['bracket'],
+    one: 'bracket',
+    what: 'the roof down to the bed',
+    loose: 'wind lifts its front, and it swings up about the wall',
+    ask: 'anchors',
+  });
 
 /** A springy pipe is no half circle: it bulges beyond its feet. */
 export const bulge: Pitfall = ({ arches, footing }) => {

@@ -1,4 +1,5 @@
 import type { Assembly, Joint } from '../../../build/assembly/types';
+import { holdsDown } from '../../../build/joints';
 import { countOfJoint } from '../../../build/joints/kind';
 import type { Phrase } from '../../../base/figure';
 import { ASK, type Check, type CheckSite, type Verdict } from '../check';
@@ -19,20 +20,37 @@ export const saidOn =
     tries,
   });
 
-/** How many joints of some kinds there are that hold something down, and how many are usual there. */
-export function heldBy(
-  joints: readonly Joint[],
-  kinds: readonly string[],
-): { readonly count: number; readonly usual: number } {
-  const those = joints.filter((j) => kinds.includes(j.kind) && j.with?.['holds'] !== 'nothing');
-  return {
-    count: those.reduce((sum, j) => sum + countOfJoint(j), 0),
-    usual: those.reduce((sum, j) => sum + (j.usual ?? 0), 0),
-  };
-}
-
 /** Another answer to a question, as a mend. */
 export const answer = (label: string, id: string, value: string | number): Check['tries'][number] => ({
   label: [label],
   change: { kind: 'answer', id, value },
 });
+
+/** What is held by joints of some kinds, in words, what comes of too few of them, and the question that counts them. */
+export interface Held {
+  readonly id: string;
+  readonly kinds: readonly string[];
+  readonly one: string;
+  readonly what: string;
+  readonly loose: string;
+  readonly ask: string;
+}
+
+/** Fewer of what holds something down than are usual there: with less than half of them it fails. */
+export function tooFew(
+  said: ReturnType<typeof saidOn>,
+  joints: readonly Joint[],
+  { id, kinds, one, what, loose, ask }: Held,
+): Check | undefined {
+  const those = joints.filter((j) => kinds.includes(j.kind) && holdsDown(j));
+  const count = those.reduce((sum, j) => sum + countOfJoint(j), 0);
+  const usual = those.reduce((sum, j) => sum + (j.usual ?? 0), 0);
+  if (count >= usual) return undefined;
+  const held = count === 0 ? `No ${one} holds` : count === 1 ? `One ${one} holds` : `${count} ${one}s hold`;
+  return said(
+    id,
+    count < usual / 2 ? 'fails' : 'tight',
+    [`${held} ${what}, where ${usual} are usual: ${loose}.`],
+    [answer(`${usual} ${one}s`, ask, usual)],
+  );
+}

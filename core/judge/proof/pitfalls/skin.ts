@@ -6,7 +6,7 @@ import { amount, phrase } from '../../../base/figure';
 import { largestFree } from '../sail';
 import { moreOf } from '../timberChecks';
 import type { Check } from '../check';
-import { type Pitfall, answer, heldBy, saidOn } from './pitfall';
+import { type Pitfall, answer, saidOn, tooFew } from './pitfall';
 
 const said = saidOn('skin');
 
@@ -35,19 +35,15 @@ export const sail: Pitfall = (a) => {
  * A loose sheet with fewer weights than are usually laid on it, on its skirts and over straps: wind gets under its edge, however well the
  * hoops stand. Source: trade practice, one bag or two bricks a metre of skirt, and as many at each corner.
  */
-export const unweighted: Pitfall = ({ joints }) => {
-  const { count, usual } = heldBy(joints, ['bag', 'brick']);
-  return count < usual
-    ? said(
-        'weights',
-        count < usual / 2 ? 'fails' : 'tight',
-        [
-          `${count === 0 ? 'No weight holds' : count === 1 ? 'One weight holds' : `${count} weights hold`} the loose sheet, where ${usual} are usual: wind gets under its edge and takes it off, however well the hoops stand.`,
-        ],
-        [answer(`${usual} weights`, 'weights', usual)],
-      )
-    : undefined;
-};
+export const unweighted: Pitfall = ({ joints }) =>
+  tooFew(said, joints, {
+    id: 'weights',
+    kinds: ['bag', 'brick'],
+    one: 'weight',
+    what: 'the loose sheet',
+    loose: 'wind gets under its edge and takes it off, however well the hoops stand',
+    ask: 'weights',
+  });
 
 /** A pane that nothing holds together when it breaks. */
 export const bareGlass: Pitfall = ({ panels, joints }) =>
