@@ -1,4 +1,12 @@
-import { type Preferences, currencyDecimals, formatAmount, formatFully, formatMoney, roundMoney } from './amount';
+import {
+  type Preferences,
+  currencyDecimals,
+  formatAmount,
+  formatFully,
+  formatMoney,
+  roundMoney,
+  unitRead,
+} from './amount';
 
 const IMPERIAL: Preferences = { length: 'ftin', temperature: 'F', currency: 'USD' };
 const METRIC: Preferences = { length: 'mm', temperature: 'C', currency: 'EUR' };
@@ -32,6 +40,13 @@ test.each([
 ] as const)('%d as %s', (value, quantity, imperial, metric) => {
   expect(formatAmount(value, quantity, IMPERIAL)).toBe(imperial);
   expect(formatAmount(value, quantity, METRIC)).toBe(metric);
+});
+
+test('ten of the unit that is read is ten', () => {
+  const ten = (quantity: 'growth' | 'snowDepth' | 'mass' | 'hours', p: Preferences): string =>
+    formatAmount(10 * unitRead(quantity, p), quantity, p);
+  expect([ten('growth', IMPERIAL), ten('snowDepth', IMPERIAL), ten('mass', IMPERIAL)]).toEqual(['10"', '10"', '10 lb']);
+  expect([ten('growth', METRIC), ten('mass', METRIC), ten('hours', IMPERIAL)]).toEqual(['10 mm', '10 kg', '10 h']);
 });
 
 test('money has the decimals of its currency', () => {

@@ -146,6 +146,15 @@ export function formatAmount(value: number, quantity: Quantity, p: Preferences):
 const NEWTONS_PER_POUND = 4.44822;
 const POUNDS_PER_KG = 2.20462;
 
+const INCHES: readonly Quantity[] = ['length', 'film', 'growth', 'snowDepth'];
+
+/**
+ * The unit that a gardener reads, of the one a number is kept in: multiples of it are round to read.
+ * @example unitRead('snowDepth', { length: 'in', temperature: 'C', currency: 'EUR' }) // 25.4
+ */
+export const unitRead = (quantity: Quantity, p: Preferences): number =>
+  !imperial(p) ? 1 : INCHES.includes(quantity) ? MM_PER_INCH : quantity === 'mass' ? 1 / POUNDS_PER_KG : 1;
+
 /** What hands feel: two digits. */
 const felt = (value: number): string => number(Number(value.toPrecision(2)), Math.abs(value) < 9.95 ? 1 : 0);
 

@@ -4,7 +4,18 @@ import { between } from '../../base/schema';
 import { MM_PER_INCH } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import type { Assembly } from '../assembly/types';
-import { type Asking, type First, type Words, asked, choice, countOrAuto, dimensioned, inRound, within } from './asked';
+import {
+  type Asking,
+  type First,
+  type Words,
+  asked,
+  choice,
+  count,
+  countOrAuto,
+  dimensioned,
+  inRound,
+  within,
+} from './asked';
 import { tube } from './bars';
 import { type Extent, coveredMm } from './place';
 
@@ -164,6 +175,12 @@ export function ridge<S extends RidgeSchool>(schools: readonly S[], first: S, ti
     },
   });
 }
+
+/** Ties across a frame: one fewer than its rails have parts that stay straight by themselves, mm; none where every rail does. */
+export const crossTies = (untiedMm = Infinity) =>
+  count('Cross ties', [0, 12], ({ survey }) => Math.max(0, Math.ceil(survey.frameOn.lengthMm / untiedMm) - 1), {
+    changes: { ties: (change) => change.count },
+  });
 
 /** A typed distance between feet that must stay inside the bed; null: as wide as the bed allows. */
 export const footSpan = (range: readonly [number, number], what: string, first: First<number | null> = null) =>

@@ -1,9 +1,10 @@
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
-import { type Quantity, formatAmount } from '../../../core/base/amount';
+import { type Quantity, formatAmount, unitRead } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
 import { Pick } from '../../parts/Pick';
+import { axisOf } from './axis';
 
 const Box = styled.div`
   display: grid;
@@ -66,11 +67,11 @@ export default function TwoFigures({
   const data = points
     .map((p) => ({ x: p.value(across), y: p.value(up), id: p.id, name: p.name, held: p.id === held }))
     .filter(({ x, y }) => Number.isFinite(x) && Number.isFinite(y));
-  // Figures that lie decades apart are set out by their ratios.
-  const scale = (values: readonly number[]): 'log' | 'linear' =>
-    values.length > 1 && values.every((v) => v > 0) && Math.max(...values) > 12 * Math.min(...values)
-      ? 'log'
-      : 'linear';
+  const along = (key: string, values: readonly number[]) => {
+    const said = (x: number): string => say(key, x);
+    const { ticks, domain, scale } = axisOf(values, said, unitRead(of(key)?.quantity ?? 'plain', units));
+    return { type: 'number', ticks: [...ticks], domain: [...domain], scale, tickFormatter: said } as const;
+  };
   const axis = (label: string, now: string, set: (key: string) => void): ReactNode => (
     <Pick label={label} value={now} options={figures.map((f) => ({ value: f.key, label: f.label }))} onChange={set} />
   );
@@ -106,19 +107,19 @@ export default function TwoFigures({
             <ScatterChart margin={{ top: 8, right: 12, bottom: 4, left: 4 }} accessibilityLayer>
               <CartesianGrid stroke="var(--hair)" />
               <XAxis
-                type="number"
                 dataKey="x"
-                domain={['auto', 'auto']}
-                scale={scale(data.map((p) => p.x))}
-                tickFormatter={(x: number) => say(across, x)}
+                {...along(
+                  across,
+                  data.map((p) => p.x),
+                )}
               />
               <YAxis
-                type="number"
                 dataKey="y"
-                domain={['auto', 'auto']}
-                scale={scale(data.map((p) => p.y))}
                 width={64}
-                tickFormatter={(y: number) => say(up, y)}
+                {...along(
+                  up,
+                  data.map((p) => p.y),
+                )}
               />
               <Tooltip
                 isAnimationActive={false}

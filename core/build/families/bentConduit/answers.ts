@@ -4,9 +4,9 @@ import { MM_PER_INCH } from '../../../base/length';
 import { ok } from '../../../base/result';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import { type Chosen, asked, askedWhen, choice, count, length, withDefault, height } from '../../answers/asked';
+import { type Chosen, asked, askedWhen, choice, length, withDefault, height } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, oneOf, sold, tube, wood } from '../../answers/bars';
-import { endOffset, hoopCount, maxSpacing } from '../../answers/hoops';
+import { crossTies, endOffset, hoopCount, maxSpacing } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
 import { edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
 import { mountAnswers } from '../../parts/hungWhole';
@@ -89,7 +89,7 @@ export const answers = {
     'furring',
     { changes: { ridge: ({ value }) => (value === 'tied' ? 'furring' : undefined) } },
   ),
-  crossTies: count('Cross ties', [0, 12], 0, { changes: { ties: (change) => change.count } }),
+  crossTies: crossTies(),
   ...mountAnswers({ fixed: ['Brackets', 'Screwed down for the season; opened at its sides or ends.'] }, 'hinged'),
   anchors: askedWhen(holdDowns('anchors', 'Brackets to the bed', 40), { mount: 'fixed' }),
   ...coverAnswers('film-uv'),

@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count, withDefault } from '../../answers/asked';
+import { type Chosen, choice, withDefault } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, innerOn, sold } from '../../answers/bars';
-import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
+import { crossTies, endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
 import { ends, firmEnds, latches, paint, people, stays, wrap } from '../../answers/skin';
 
@@ -64,12 +64,7 @@ export const answers = {
     ),
     'none',
   ),
-  crossTies: count(
-    'Cross ties',
-    [0, 12],
-    ({ survey }) => Math.max(0, Math.ceil(survey.frameOn.lengthMm / UNTIED_MM) - 1),
-    { changes: { ties: (change) => change.count } },
-  ),
+  crossTies: crossTies(UNTIED_MM),
   hinges: choice(
     'Hinged on',
     { far: ['Far side', 'You open it from the near side.'], near: ['Near side', 'You open it from the far side.'] },

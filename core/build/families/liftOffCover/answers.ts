@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, askedWhen, choice, count } from '../../answers/asked';
+import { type Chosen, askedWhen, choice } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, sold, wood } from '../../answers/bars';
-import { endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
+import { crossTies, endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
 import { ends, firmEnds, fixing, holdDowns, paint, people, wrap } from '../../answers/skin';
@@ -27,12 +27,7 @@ export const answers = {
   ),
   frame: board('Frame', ['1x4', '2x2', '2x3', '2x4', '45x45 mm', '38x63 mm'], sold('2x2')),
   wood,
-  crossTies: count(
-    'Cross ties',
-    [0, 12],
-    ({ survey }) => Math.max(0, Math.ceil(survey.frameOn.lengthMm / UNTIED_MM) - 1),
-    { changes: { ties: (change) => change.count } },
-  ),
+  crossTies: crossTies(UNTIED_MM),
   ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'timber'], 'pipe', 'timber'),
   ends: ends(['plywood', 'folded'], 'plywood'),
   ...firmEnds('Plywood', ['plywood-1/4', 'plywood-3/8', 'plywood-1/2'], 'plywood-1/4'),
