@@ -225,6 +225,8 @@ test('a tab that is killed before its save has lost nothing', async () => {
   killed.dispatch(undo());
   killed.dispatch(rename('Very last'));
   await allSaved();
+  // Dead, it tries no more.
+  killed.dispatch(closeGarden());
   put.mockRestore();
   const next = tab();
   await next.dispatch(openStored('g'));
