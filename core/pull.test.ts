@@ -17,7 +17,10 @@ test.each(FAMILY_KEYS)(
   (family) => {
     const o = of(family, 'long');
     if (!o) throw new Error(family);
-    for (const d of o.assembly.dimensions.filter((x) => x.typed && x.side !== 'leader')) {
+    const pulledAt = (x: { typed: boolean; side: string }): boolean => x.typed && x.side !== 'leader';
+    // What follows from other measures, or is told beside a line, is not pulled.
+    for (const d of o.assembly.dimensions) if (!pulledAt(d)) expect(pullOf(o, d.id)).toBeUndefined();
+    for (const d of o.assembly.dimensions.filter(pulledAt)) {
       const pull = pullOf(o, d.id);
       if (!pull) throw new Error(d.id);
       const axis = d.side === 'below' || d.side === 'above' ? 0 : 1;

@@ -2,11 +2,38 @@ import { SHIPPED, section } from '../catalog/catalog';
 import fc from 'fast-check';
 import { solveHoop } from '../build/hoop/elastica';
 import { outerFace } from '../build/parts/hoops';
-import { clipped, enclosedArea, pathLength, tautOutline, unit } from './geometry';
+import {
+  add,
+  clipped,
+  cross,
+  distance,
+  dot,
+  enclosedArea,
+  pathLength,
+  scale,
+  subtract,
+  tautOutline,
+  unit,
+} from './geometry';
 
 test('the way from one point to another is one long; from a point to itself it is along x', () => {
   expect(unit([1, 2, 3], [1, 6, 6])).toEqual([0, 0.8, 0.6000000000000001]);
   expect(unit([4, 4, 4], [4, 4, 4])).toEqual([1, 0, 0]);
+});
+
+test('vectors by hand', () => {
+  const [a, b] = [[1, 2, 3] as const, [4, 5, 7] as const];
+  // 2 x 7 - 3 x 5, 3 x 4 - 1 x 7, 1 x 5 - 2 x 4.
+  expect(cross(a, b)).toEqual([-1, 5, -3]);
+  // 4 + 10 + 21; the one across both is square to both.
+  expect([dot(a, b), dot(cross(a, b), a), dot(cross(a, b), b)]).toEqual([35, 0, 0]);
+  expect([add(a, b), subtract(b, a), scale(a, -2)]).toEqual([
+    [5, 7, 10],
+    [3, 3, 4],
+    [-2, -4, -6],
+  ]);
+  // 9 + 9 + 16 = 34.
+  expect(distance(a, b)).toBeCloseTo(Math.sqrt(34), 12);
 });
 
 const corner = (y: number, z: number) => ({ y, z });

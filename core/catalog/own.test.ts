@@ -135,6 +135,12 @@ test('shipped entries all have figures that can be changed, each within its own 
       for (const f of figures) {
         expect(f.value).toBeGreaterThanOrEqual(f.min);
         expect(f.value).toBeLessThanOrEqual(f.max);
+        // Changed, it is the only one that is.
+        const to = (f.min + f.max) / 2;
+        const changed = figuresOf(kind, f.with(to) as Entry);
+        expect(changed.map((x) => [x.label, x.value])).toEqual(
+          figures.map((x) => [x.label, x.id === f.id ? to : x.value]),
+        );
       }
     }
   expect(SHIPPED.cover.size).toBeGreaterThan(10);

@@ -9,6 +9,7 @@ import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { type Plan, plan } from '../plan';
 import { firstCover } from '../start';
 import { booklet } from './booklet';
+import { Pen } from './pen';
 import { tagSheet } from './tagSheet';
 
 let solver: IntegerSolver;
@@ -74,6 +75,22 @@ test('the demo lid takes six pages, the same every time, on the paper that is as
   expect((await wordsOf(bytes)).pages).toBeLessThanOrEqual(6);
   const a4 = await PDFDocument.load(await booklet(p, 'a4'));
   expect(a4.getPage(0).getSize().height).toBeCloseTo(841.89, 2);
+});
+
+test('a box to tick stands before every check, once however many lines that takes, and before every bar, sheet and roll', async () => {
+  const garden = demoGarden();
+  const cover = firstCover(garden, 'long', 'lean-to', 'x', 'Lean-to') as Cover;
+  const made = planned(garden, cover);
+  const long = [['It is level, and plumb, and square, '.repeat(8)]];
+  const steps = made.assembly.steps.map((step, i) => (i === 1 ? { ...step, checks: long } : step));
+  const p = { ...made, assembly: { ...made.assembly, steps } };
+  const box = jest.spyOn(Pen.prototype, 'box');
+  await booklet(p, 'letter');
+  const ticked = box.mock.calls.filter(([, , width, height]) => width === 9 && height === 9).length;
+  box.mockRestore();
+  const checks = p.assembly.steps.flatMap((step) => step.checks).length;
+  const cut = p.cuts.flatMap((c) => c.bars).length + p.sheets.sheets.length + p.rolls.rolls.length;
+  expect(ticked).toBe(checks + cut);
 });
 
 test('names of any letters go on paper as near as they come', async () => {

@@ -106,4 +106,7 @@ test('the cut book names every bar, every piece with its mark, and every roll', 
     }
   }
   for (const roll of p.rolls.rolls) for (const s of roll.placed) expect(words).toContain(s.tag);
+  // Which face of a film goes outside is told where there is one.
+  expect(words).toContain('; printed face outside');
+  expect(words).not.toContain('null');
 });

@@ -10,6 +10,7 @@ import { sheetSize } from '../make/rolls/rolls';
 import { dxf } from './dxf';
 import { gltf } from './gltf';
 import { type Mesh, meshesOf } from './meshes';
+import { bounds, drawAssembly } from './project';
 
 const garden = demoGarden();
 const built = (family: string): Outline => onSomeBed(garden, family);
@@ -92,6 +93,21 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
   // Each flat part stands there by its name, at full size.
   const words = groups.filter(([code]) => code === 1).map(([, v]) => v);
   for (const p of [...o.assembly.panels, ...o.assembly.sheets]) expect(words).toContain(`${p.tag} ${p.part}`);
+  // Each view is named 60 mm over its highest line.
+  for (const [view, name] of [
+    ['end', 'From the end'],
+    ['side', 'From the side'],
+    ['plan', 'From above'],
+  ] as const) {
+    const b = bounds(drawAssembly(o.assembly, o.site.bed, o.site.survey, view));
+    const at = groups.findIndex(([code, v]) => code === 1 && v === name);
+    const from = groups.slice(0, at).findLastIndex(([code]) => code === 0);
+    const entity = groups.slice(
+      from,
+      groups.findIndex(([code], k) => k > at && code === 0),
+    );
+    expect(Number(entity.find(([code]) => code === 20)?.[1])).toBeCloseTo(b.v1 - b.v0 + 60, 1);
+  }
   const sizes: string[] = [];
   groups.forEach(([code, v], i) => {
     if (code !== 0 || v !== 'POLYLINE') return;

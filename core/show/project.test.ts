@@ -18,6 +18,21 @@ const built = gardens.flatMap((garden) =>
   }),
 );
 
+test('in the plan the soil lies inside the wall of the bed, all round', () => {
+  const site = at(128, 44);
+  const [length, width, t] = [128 * 25.4, 44 * 25.4, site.bed.wall.thicknessMm];
+  const drawn = drawAssembly(build('staked-tunnel', site), site.bed, site.survey, 'plan');
+  // A survey by diagonals closes to a thousandth.
+  expect(drawn.find((d) => d.stuff === 'soil')?.points.map((p) => p.map((x) => Number(x.toFixed(2))))).toEqual(
+    [
+      [t, t],
+      [length - t, t],
+      [length - t, width - t],
+      [t, width - t],
+    ].map((p) => p.map((x) => Number(x.toFixed(2)))),
+  );
+});
+
 type Box = readonly [low: Vec3, high: Vec3];
 
 /** The box round a member, with its pipe's or board's thickness. */

@@ -1,5 +1,7 @@
+import fc from 'fast-check';
 import type { Landmark } from './landmark';
 import { beamOver, horizonOf, skySeen } from './horizon';
+import { footprint } from './plotting';
 import { isTimeZone, utcHoursAt } from './clock';
 
 const thing = (kind: Landmark['kind'], more: Partial<Landmark> = {}): Landmark => ({
@@ -36,6 +38,43 @@ test('a tree lets some through, a path all, and together they take more', () => 
   expect(horizonOf([thing('path')], HERE, 0)).toEqual([]);
   const hedge = thing('hedge', { heightMm: 6000 });
   expect(beamOver(horizonOf([tree, hedge], HERE, 0), 180, 30)).toBeCloseTo(0.3 * 0.1, 9);
+});
+
+test('a wall anywhere is as high over each bearing as the points of its outline there', () => {
+  const at = fc.integer({ min: -9000, max: 9000 });
+  const wall = fc.record({ xMm: at, yMm: at, bearingDeg: fc.integer({ min: 0, max: 359 }) });
+  const deg = (y: number, x: number): number => (Math.atan2(y, x) * 180) / Math.PI;
+  fc.assert(
+    fc.property(wall, ({ xMm, yMm, bearingDeg }) => {
+      const it = thing('wall', { at: { xMm, yMm }, bearingDeg, lengthMm: 4000 });
+      const altitudes = horizonOf([it], HERE, 0)[0]?.altitudeDeg ?? [];
+      const corners = footprint(it);
+      // Points each 2 mm of all four sides that lie within a third of a degree of a bearing.
+      const there = Array.from({ length: 72 }, (): number[] => []);
+      corners.forEach((a, i) => {
+        const b = corners[(i + 1) % 4] ?? a;
+        const n = Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / 2);
+        for (let k = 0; k <= n; k++) {
+          const [x, y] = [a.x + ((b.x - a.x) * k) / n, a.y + ((b.y - a.y) * k) / n];
+          const bearing = (deg(x, y) + 360) % 360;
+          const near = Math.round(bearing / 5);
+          if (Math.abs(bearing - 5 * near) < 0.3) there[near % 72]?.push(Math.hypot(x, y));
+        }
+      });
+      fc.pre(Math.min(...there.flat()) > 600);
+      altitudes.forEach((altitude, i) => {
+        const far = there[i] ?? [];
+        // Beside a corner the bearing itself may just miss it.
+        if (altitude === 0) return;
+        expect(far.length).toBeGreaterThan(0);
+        expect(altitude).toBeLessThan(deg(3000, Math.min(...far)) + 0.05);
+        expect(altitude).toBeGreaterThan(deg(3000, Math.max(...far)) - 0.05);
+      });
+      const seen = there.filter((x) => x.length > 0).length;
+      expect(altitudes.filter((x) => x > 0).length).toBeGreaterThanOrEqual(seen - 2);
+    }),
+    { numRuns: 40 },
+  );
 });
 
 test('the part of the sky that is seen', () => {

@@ -318,6 +318,34 @@ describe('vents and louvres in plywood ends', () => {
     expect(high).toBeGreaterThan(0.55);
     expect(count(build('lift-off-cover', at(96, 48), { vents: 'louvres' }), 'louvre')).toBe(2);
   });
+  test('the hole of a louvre has two centimetres of wood over and under it, or is refused', () => {
+    let refused = 0;
+    for (let heightMm = 250; heightMm < 700; heightMm += 10) {
+      const site = at(96, 48);
+      const more = { vents: 'louvres', shape: { by: 'height', heightMm } };
+      const found = familyOf('lift-off-cover').assemble(
+        { ...familyOf('lift-off-cover').defaults(site), ...more },
+        site,
+      );
+      if (!found.ok) {
+        refused += found.faults[0]?.field === 'vents' ? 1 : 0;
+        continue;
+      }
+      for (const p of found.value.panels)
+        for (const [u, v] of p.openings.flat()) {
+          // Where a line up through the corner crosses the edges of the end.
+          const crossed = p.outline.flatMap((a, i) => {
+            const b = p.outline[(i + 1) % p.outline.length] ?? a;
+            return (a[0] - u) * (b[0] - u) > 0 || a[0] === b[0]
+              ? []
+              : [a[1] + ((b[1] - a[1]) * (u - a[0])) / (b[0] - a[0])];
+          });
+          expect(v - Math.min(...crossed)).toBeGreaterThan(20);
+          expect(Math.max(...crossed) - v).toBeGreaterThan(20);
+        }
+    }
+    expect(refused).toBeGreaterThan(3);
+  });
 });
 
 test('hoops stand where their feet do: inside the rails, in their middle, or outside them', () => {

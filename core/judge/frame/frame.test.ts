@@ -297,6 +297,12 @@ test('what is wrong with a frame is told by its field', () => {
     /^members\.m\.shape\.sprungMm: The pipe must be longer/,
   );
   expect(faults({ members: { m: { from: 'a', to: 'b', ...STUFF, limitStrain: 0.01 } } })).toMatch(/^members\.m\.depth/);
+  const many = (n: number) => Object.fromEntries(Array.from({ length: n }, (_, i) => [`n${i}`, [i, 0]]));
+  const bars = (n: number) =>
+    Object.fromEntries(Array.from({ length: n }, (_, i) => [`m${i}`, { from: 'a', to: 'b', ...STUFF }]));
+  const tooMany = 'nodes: must be at most 200, and so must the members';
+  expect(faults({ nodes: { ...good.nodes, ...many(199) } })).toBe(tooMany);
+  expect(faults({ members: bars(201) })).toBe(tooMany);
   expect(faults({ supports: { q: clamped } })).toBe('supports.q: there is no such node');
   expect(faults({ supports: { a: { x: true } } })).toMatch(/^supports: the frame can move freely/);
   expect(faults({ loads: [{ member: 'n', y: 1 }] })).toBe('loads[0].member: there is no member "n"');

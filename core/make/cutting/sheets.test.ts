@@ -162,6 +162,19 @@ test('no plan costs less than the bound', () => {
   );
 });
 
+test('the bound by hand', () => {
+  const side = { tag: 'a', widthMm: 1220, lengthMm: 1830, turns: true };
+  // Three quarters of a full sheet at 40; a half sheet is dearer by area: 13 for a quarter of it.
+  expect(sheetBound([side], [FULL, HALF])).toBeCloseTo(30, 9);
+  // A small piece takes one sheet at the least.
+  expect(sheetBound([{ ...side, lengthMm: 10 }], [FULL, HALF])).toBe(13);
+  // Of two and a quarter full sheets half of one lies there: 1.75 to buy. Two halves hold all of one; and where nothing is sold, nothing is paid.
+  const there = { ...HALF, price: 0, widthMm: 1220, available: 1 };
+  expect(sheetBound([side, side, side], [FULL, there])).toBeCloseTo(70, 9);
+  expect(sheetBound([side], [FULL, { ...there, available: 2 }])).toBe(0);
+  expect(sheetBound([side], [there])).toBe(0);
+});
+
 test('in any unit nothing hangs over: 48 in of sheet hold no 48.4 in, and 48 in to the hair', () => {
   const job = (width: number) => ({
     kerf: 0.125,

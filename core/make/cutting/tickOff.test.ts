@@ -45,6 +45,12 @@ test('a bar from the shelf is gone from it', () => {
   const had = onShelf(garden, 'pvc-1/2');
   cutBar(garden, 'pvc-1/2', { ...bar, offcutMm: 0 }, owner, 'new');
   expect(onShelf(garden, 'pvc-1/2')).toBe(had - 1);
+  // The last of them leaves no line of none behind.
+  garden.shelf = [
+    { id: 'last', sectionKey: 'pvc-1/2', lengthMm: bar.lengthMm, quantity: 1, condition: 'sound', where: '' },
+  ];
+  cutBar(garden, 'pvc-1/2', { ...bar, shelfId: 'last', offcutMm: 0 }, owner, 'newer');
+  expect(garden.shelf).toEqual([]);
 });
 
 test('a piece cut short becomes an offcut and is planned again round what is already cut', () => {
