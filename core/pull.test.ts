@@ -32,6 +32,9 @@ test.each(FAMILY_KEYS)(
         const after = outline(garden, { ...o.cover, answers: p.value.answers } as Outline['cover']);
         const now = after.ok ? after.value.assembly.dimensions.find((x) => x.id === d.id) : undefined;
         if (!now) return [];
+        // What it measures then is told beside it.
+        expect(p.value.valueMm).toBeCloseTo(now.valueMm, 6);
+        expect(p.value.said).toEqual([]);
         const flat = (q: readonly number[]): number =>
           (d.view === 'end' ? [q[1], q[2]] : d.view === 'side' ? [q[0], q[2]] : [q[0], q[1]])[axis] ?? 0;
         return [{ id: d.id, way, gone: flat(now.to) - flat(d.to), grown: now.valueMm - d.valueMm }];

@@ -22,6 +22,7 @@ test.each([
   ['x = min(4; 2; 9)', 2],
   ['x = sin(0) + cos(0)', 1],
   ['x = 1.5 × 2', 3],
+  ['x = 1.375 × 8', 11],
 ] as const)('%s comes to %d', (formula, value) => expect(worked(formula)).toBeCloseTo(value, 12));
 
 test('the longest name counts, and a name may hold signs of its own', () => {

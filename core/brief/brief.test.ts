@@ -203,6 +203,8 @@ test('a brief is read back as one sentence, and each wish says itself', () => {
   for (const { id } of wishesOf(garden, b))
     if (!['sense', 'stands'].includes(id))
       expect(wishesOf(garden, without(b, id) ?? b).map((w) => w.id)).not.toContain(id);
+  // What is a list is then an empty one, what is a figure none.
+  expect([without(b, 'headroom')?.crops, without(b, 'price')?.price]).toEqual([[], null]);
 });
 
 test('what is missed is never flat: nearer is less, at the bound it is nothing', () => {

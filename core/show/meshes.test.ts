@@ -93,7 +93,8 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
   // Each flat part stands there by its name, at full size.
   const words = groups.filter(([code]) => code === 1).map(([, v]) => v);
   for (const p of [...o.assembly.panels, ...o.assembly.sheets]) expect(words).toContain(`${p.tag} ${p.part}`);
-  // Each view is named 60 mm over its highest line.
+  // Views stand 400 mm apart, each named 60 mm over its highest line.
+  let x = 0;
   for (const [view, name] of [
     ['end', 'From the end'],
     ['side', 'From the side'],
@@ -106,7 +107,9 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
       from,
       groups.findIndex(([code], k) => k > at && code === 0),
     );
-    expect(Number(entity.find(([code]) => code === 20)?.[1])).toBeCloseTo(b.v1 - b.v0 + 60, 1);
+    const [left, up] = [10, 20].map((of) => Number(entity.find(([code]) => code === of)?.[1]));
+    expect([left, up]).toEqual([expect.closeTo(x, 1), expect.closeTo(b.v1 - b.v0 + 60, 1)]);
+    x += b.u1 - b.u0 + 400;
   }
   const sizes: string[] = [];
   groups.forEach(([code, v], i) => {

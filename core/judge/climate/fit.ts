@@ -137,7 +137,7 @@ const middle = (list: readonly number[]): number => {
 /** Spread of residuals by their middle one, so that slips do not count; never less than a thermometer's own half degree. Source: 1.4826 MAD. */
 const spreadOf = (list: readonly number[]): number => Math.max(0.5, 1.4826 * middle(list.map(Math.abs)));
 
-/** Days of readings in a weather: from the first to the last, with some before to settle. */
+/** Days of readings in a weather: from the first to the last, with some before to settle; no hours where there are none. */
 export function readingSpan(
   readings: readonly Reading[],
   weather: Weather,
@@ -145,7 +145,9 @@ export function readingSpan(
   const hour = (date: string, h: number): number =>
     Math.round((Date.parse(`${date}T00:00:00Z`) - weather.startMs) / MS_PER_HOUR) + h;
   const dates = readings.map((r) => r.date).sort();
-  const from = Math.max(0, hour(dates[0] ?? '', 0) - 24 * 4);
-  const to = Math.min(weather.airC.length, hour(dates[dates.length - 1] ?? '', 24) + 24);
+  const [first, last] = [dates[0], dates[dates.length - 1]];
+  if (first === undefined || last === undefined) return { from: 0, hours: 0 };
+  const from = Math.max(0, hour(first, 0) - 24 * 4);
+  const to = Math.min(weather.airC.length, hour(last, 24) + 24);
   return { from, hours: Math.max(0, to - from) };
 }

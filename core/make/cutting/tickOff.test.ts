@@ -46,11 +46,17 @@ test('a bar from the shelf is gone from it', () => {
   cutBar(garden, 'pvc-1/2', { ...bar, offcutMm: 0 }, owner, 'new');
   expect(onShelf(garden, 'pvc-1/2')).toBe(had - 1);
   // The last of them leaves no line of none behind.
-  garden.shelf = [
-    { id: 'last', sectionKey: 'pvc-1/2', lengthMm: bar.lengthMm, quantity: 1, condition: 'sound', where: '' },
-  ];
+  const other = {
+    id: 'other',
+    sectionKey: 'pvc-1/2',
+    lengthMm: bar.lengthMm,
+    quantity: 1,
+    condition: 'sound',
+    where: '',
+  } as const;
+  garden.shelf = [other, { ...other, id: 'last' }];
   cutBar(garden, 'pvc-1/2', { ...bar, shelfId: 'last', offcutMm: 0 }, owner, 'newer');
-  expect(garden.shelf).toEqual([]);
+  expect(garden.shelf).toEqual([other]);
 });
 
 test('a piece cut short becomes an offcut and is planned again round what is already cut', () => {
