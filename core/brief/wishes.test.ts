@@ -69,6 +69,24 @@ test.each<[string, Partial<Brief>, string, object, met: boolean]>([
   if (!met) expect(miss).toBeGreaterThan(0);
 });
 
+test('a way in from each side is one from both, and one from neither is none', () => {
+  const first = firstCover(garden, BED, 'hinged-hoop-lid', 'c', 'Cover');
+  const o = first && outline(garden, first);
+  if (!o?.ok) throw new Error();
+  const [lid] = o.value.assembly.openings;
+  if (!lid) throw new Error();
+  const misses = (...from: (typeof lid.reachedFrom)[]) => {
+    const openings = from.map((reachedFrom) => ({ ...lid, reachedFrom }));
+    const now = { ...o.value, assembly: { ...o.value.assembly, openings } };
+    const asked = brief({ reach: 'both sides' });
+    return wishesOf(garden, asked)
+      .find((w) => w.id === 'reach')
+      ?.miss(now, figuresOf(o.value, asked, 100));
+  };
+  expect([misses('near', 'far'), misses('both sides'), misses('inside')]).toEqual([0, 0, 0]);
+  for (const one of ['near', 'far', 'ends', 'none'] as const) expect(misses(one)).toBeGreaterThan(0);
+});
+
 test('of several crops the tallest wants the room and the tenderest the warmth', () => {
   const first = firstCover(garden, BED, 'staked-tunnel', 'c', 'Cover');
   const o = first && outline(garden, { ...first, answers: { ...first.answers, crop: 'spinach' } } as Cover);

@@ -54,6 +54,13 @@ test.each([
     changed((g) => Object.assign((g['covers'] as { answers: object }[])[0]?.answers ?? {}, { pipe: 'gold' })),
     'covers[0].answers.pipe: must be a pipe',
   ],
+  [
+    changed((g) => {
+      const [cover] = g['covers'] as { answers: object }[];
+      Object.assign(cover ?? {}, { kept: { ...cover?.answers, pipe: 'gold' } });
+    }),
+    'covers[0].kept.pipe: must be a pipe',
+  ],
   ...(['kinds', 'notKinds'] as const).map((list): [string, string] => [
     changed((g) =>
       Object.assign((g['covers'] as object[])[0] ?? {}, { brief: { ...NOTHING_SAID, [list]: ['a-frame', 'igloo'] } }),

@@ -303,6 +303,9 @@ test('what is wrong with a frame is told by its field', () => {
   const tooMany = 'nodes: must be at most 200, and so must the members';
   expect(faults({ nodes: { ...good.nodes, ...many(199) } })).toBe(tooMany);
   expect(faults({ members: bars(201) })).toBe(tooMany);
+  // 200 of each are not too many.
+  expect(faults({ nodes: { ...good.nodes, ...many(198) } })).not.toBe(tooMany);
+  expect(faults({ members: bars(200) })).not.toBe(tooMany);
   expect(faults({ supports: { q: clamped } })).toBe('supports.q: there is no such node');
   expect(faults({ supports: { a: { x: true } } })).toMatch(/^supports: the frame can move freely/);
   expect(faults({ loads: [{ member: 'n', y: 1 }] })).toBe('loads[0].member: there is no member "n"');
