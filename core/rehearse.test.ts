@@ -53,6 +53,15 @@ test('the change that helps most leaves the same winter no worse, and is a desig
     expect(evaluate(garden, { ...lid.cover, answers: helped.answers } as typeof lid.cover).ok).toBe(true);
 });
 
+test('a cover that snow folds is helped by brushing, which costs nothing; who brushes at once is told no such thing', () => {
+  const weak = { ...lid, strengths: lid.strengths.map((s) => ({ ...s, wetSnowMm: 60 })) };
+  const { winter, helped } = playWinter(weak, 2026, 'winter 2', 'never');
+  expect(winter.cover).toBe('folded');
+  expect(helped).toMatchObject({ brushing: 'at once', cost: 0, answers: undefined });
+  expect(helped?.winter.cover).toBeUndefined();
+  expect(playWinter(weak, 2026, 'winter 2', 'at once').helped?.brushing).toBeUndefined();
+});
+
 test('other designs are tried where they may help: warmer ones for the crop, firmer ones for the cover, of each the first four', () => {
   const high = amount(150, 'length');
   const tries = [

@@ -1,5 +1,5 @@
 import { roundLength, stockFor } from './market';
-import { SHIPPED, section, stiffSheet } from './catalog';
+import { SHIPPED, fitOf, section, stiffSheet } from './catalog';
 import { areaMm2, inertiaMm4, massKg, stiffnessNMm2 } from './sections';
 
 const IN = 25.4;
@@ -64,6 +64,11 @@ test('covers let light in, help against frost in order of weight, and come on ro
   expect(help('fabric-50')).toBeGreaterThan(help('fabric-30'));
   expect(help('fabric-30')).toBeGreaterThan(help('fabric-19'));
   expect(help('net')).toBe(0);
+});
+
+test('a pipe goes over a rod with a hundredth of an inch of play at the least and twelve at the most', () => {
+  const { leastMm, mostMm } = fitOf(SHIPPED, 'sleeve');
+  expect([leastMm, mostMm]).toEqual([expect.closeTo(0.254, 9), expect.closeTo(3.048, 9)]);
 });
 
 test('stiff sheets have a thickness, a weight, sizes, and glazing its place in the table of covers', () => {

@@ -221,3 +221,14 @@ test('under film over 96 x 40 in, worked by hand', () => {
     }),
   ).toEqual([]);
 });
+
+test('an opener of a shutter pushes at a third of its height and a little more, at most as far out as its arm', () => {
+  const arms = (frontIn: number) =>
+    build('lean-to', at(128, 44), { airing: 'opener', frontMm: frontIn * IN, backMm: (frontIn + 23) * IN }).moving.map(
+      (part) => part.hung?.opener?.armMm,
+    );
+  // A header of 2x4, 3.5 in deep, under the front; the shutter laps 38 mm over it.
+  const arm = 0.35 * ((16 - 3.5) * IN + 38);
+  expect(arms(16)).toEqual([1, 2, 3].map(() => expect.closeTo(arm, 6)));
+  expect(arms(44)).toEqual([350, 350, 350]);
+});
