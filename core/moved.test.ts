@@ -2,6 +2,7 @@ import { demoGarden } from './garden/demo';
 import { type Cover, type Garden, checkGarden } from './garden/garden';
 import { movedCover } from './moved';
 import { outline } from './plan';
+import { firstCover } from './start';
 
 const garden = demoGarden();
 const byFamily = (family: string): Cover => {
@@ -51,6 +52,26 @@ test('an answer that does not fit the new bed is changed alone, and named', () =
   if (!moved.ok) throw new Error(JSON.stringify(moved.faults));
   expect(moved.value.changed).toEqual(['Height']);
   expect(moved.value.cover.answers['crop']).toBe('lettuce');
+});
+
+test('where no cover of its kind can stand, it is said why, and nothing is moved', () => {
+  const [bed] = garden.beds;
+  if (!bed) throw new Error('no bed');
+  // 300 mm wide: a lean-to has no room for its roof.
+  const narrow = {
+    ...bed,
+    id: 'narrow',
+    outside: { ...bed.outside, leftMm: 300, rightMm: 300 },
+    inside: { lengthMm: bed.inside.lengthMm, widthMm: 224 },
+    diagonals: {
+      risingMm: Math.hypot(bed.outside.nearMm, 300),
+      fallingMm: Math.hypot(bed.outside.farMm, 300),
+    },
+  };
+  const g: Garden = { ...garden, beds: [...garden.beds, narrow] };
+  const leanTo = firstCover(g, 'long', 'lean-to', 'x', 'Lean-to') as Cover;
+  const moved = movedCover(g, leanTo, 'narrow');
+  expect(moved.ok ? '' : moved.faults[0]?.message).toMatch(/no room for a roof/);
 });
 
 test('there must be such a bed', () => {

@@ -79,3 +79,18 @@ test('drawn to the crop it just fits, within half a millimetre; to half a bar, t
   }
   expect([fits > 5, halves > 3]).toEqual([true, true]);
 });
+
+test('the height of a hoop is drawn to what the trade makes of it', () => {
+  const o = of('hinged-hoop-lid', 'long');
+  if (!o) throw new Error('no lid');
+  const snaps = pullOf(o, 'height')?.snaps ?? [];
+  // As high as a pipe stands that is as long as half a circle over its feet.
+  const cover = { ...o.cover, answers: { ...o.cover.answers, shape: { by: 'half-circle' } } } as Outline['cover'];
+  const half = outline(garden, cover);
+  if (!half.ok) throw new Error('no half circle');
+  const high = half.value.assembly.dimensions.find((d) => d.id === 'height')?.valueMm;
+  expect(snaps.find((s) => s.said.join() === 'half circle')?.valueMm).toBeCloseTo(high ?? NaN, 6);
+  // A width has no such schools.
+  const said = (id: string) => (pullOf(o, id)?.snaps ?? []).map((s) => s.said.join());
+  expect(said('coverLength')).not.toContain('half circle');
+});

@@ -37,6 +37,11 @@ test('a cover meets the winter with the strength that Stand tells of it', () => 
   const nothing = lid.strengths.map((s) => ({ ...s, sure: s.sure && { ...s.sure, low: 0 } }));
   expect(rehearsalOf({ ...lid, strengths: nothing }, 2026, 'mornings').snow?.deviation).toBe(0.2);
   expect(ask.gust?.middle).toBeGreaterThan(garden.site.gustMPerS);
+  // Loads go with the square of a gust: its logarithm is off by half of theirs.
+  const wind = lid.checks.find((c) => c.id === 'wind')?.sure?.of;
+  if (!wind) throw new Error('not told how sure');
+  expect(ask.gust?.deviation).toBeCloseTo(logSpread(wind).deviation / 2, 9);
+  expect(ask.gust?.middle).toBeCloseTo(garden.site.gustMPerS * Math.exp(logSpread(wind).middle / 2), 9);
   expect(ask.limits).toMatchObject({ killingC: -7, hotC: 25 });
 });
 

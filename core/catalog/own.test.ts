@@ -323,8 +323,10 @@ test('a crop of one’s own is grown under a cover: its height and frost are in 
 });
 
 test('how far figures may be off is the gardener’s to say, and every check’s band follows', () => {
-  const sureWith = (figures: OwnCatalog['figures']) => {
-    const garden = withOwn({ figures });
+  const sureWith = (figures: OwnCatalog['figures'], onGround = false) => {
+    const own = withOwn({ figures });
+    const snow = { by: 'ground', groundPa: 800 } as const;
+    const garden = onGround ? { ...own, site: { ...own.site, snow } } : own;
     const made = outline(garden, garden.covers[0] as Cover);
     if (!made.ok) throw new Error('not built');
     const of = (id: string) => made.value.checks.find((c) => c.id === id)?.sure?.of;
@@ -335,6 +337,10 @@ test('how far figures may be off is the gardener’s to say, and every check’s
   const heavy = sureWith([figure('spread', 'snow wet', 'high', 3)]);
   expect(heavy.snow?.low).toBeLessThan(0.8 * (shipped.snow?.low ?? NaN));
   expect(heavy.wind).toEqual(shipped.wind);
+  // Where a table says what lies on the ground it goes by how far that may be off.
+  expect(sureWith([figure('spread', 'snow wet', 'high', 3)], true)).toEqual(sureWith([], true));
+  const odd = sureWith([figure('spread', 'snow ground', 'high', 3)], true);
+  expect(odd.snow?.low).toBeLessThan(0.8 * (sureWith([], true).snow?.low ?? NaN));
   const loose = sureWith([figure('spread', 'hold joint', 'low', 0.2)]);
   expect(loose.wind?.low ?? Infinity).toBeLessThanOrEqual(shipped.wind?.low ?? Infinity);
   expect(loose.snow).toEqual(shipped.snow);

@@ -1,7 +1,9 @@
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
+import type { Cover } from '../garden/garden';
 import { outline } from '../plan';
 import { firstCover } from '../start';
+import { hoopCurve } from '../build/hoop/curve';
 import { causeOf } from './causes';
 
 const garden = demoGarden();
@@ -21,6 +23,26 @@ test('a check on hoops points at every hoop, where it is bent most', () => {
     expect(x).toBe(arch.xsMm[i]);
     expect(y).toBeCloseTo(arch.footYMm + arch.hoop.spanMm / 2, 3);
     expect(z).toBeCloseTo(crown, 3);
+  }
+});
+
+test.each([
+  ['bent-conduit', {}, 1],
+  // Low between upright feet it is bent most at both sides, where it turns over.
+  ['hinged-hoop-lid', { feet: 'holes', shape: { by: 'height', heightMm: 330 } }, 2],
+])('a hoop of %s with %j is looked at where it is bent most', (family, answers, each) => {
+  const cover = firstCover(garden, 'long', family, 'x', 'X');
+  const o = cover && outline(garden, { ...cover, answers: { ...cover.answers, ...answers } } as Cover);
+  if (!o?.ok) throw new Error('not built');
+  const [arch] = o.value.assembly.arches;
+  if (!arch) throw new Error('no hoops');
+  const curve = hoopCurve(arch.hoop, 60);
+  const most = Math.max(...curve.map((p) => Math.abs(p.curvature)));
+  const { places } = causeOf(o.value.assembly, 'bend');
+  expect(places).toHaveLength(each * arch.xsMm.length);
+  for (const [, y, z] of places) {
+    const there = curve.find((p) => Math.hypot(arch.footYMm + p.y - y, arch.footZMm + p.z - z) < 1e-6);
+    expect(Math.abs(there?.curvature ?? 0)).toBeCloseTo(most, 9);
   }
 });
 

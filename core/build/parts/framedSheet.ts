@@ -99,13 +99,10 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
   const pieces = [...f.sheets, ...f.rails];
   const staples = 2 * Math.ceil(lengthMm / 150) + f.endStaples;
   const places = sides.flatMap(([from, to]) => spread(from, to, 300));
-  const along =
-    fixing === 'clips'
-      ? []
-      : joint('staple', 'staples', 'Cover at the rails, until it is fastened', pieces, places, {
-          count: staples,
-          ...(fixing === 'staples' && { alone: 'fixing' }),
-        });
+  const along = joint('staple', 'staples', 'Cover at the rails, until it is fastened', pieces, places, {
+    count: staples,
+    ...(fixing === 'staples' && { alone: 'fixing' }),
+  });
   switch (fixing) {
     case 'battens':
       return [...along, ...f.battening];

@@ -256,3 +256,20 @@ test('in a metric shop, over 2400 x 1000 mm, its edges battened to the wall', ()
     }),
   ).toEqual([]);
 });
+
+test('strapped to the wall it stands on that, driven or pushed in it stands in the soil', () => {
+  const on = (feet: string) => build('staked-tunnel', at(128, 44), { feet }).footing.on;
+  expect(['straps', 'driven', 'soil'].map(on)).toEqual(['wall', 'soil', 'soil']);
+});
+
+test('film lies over its ends gathered or folded; flaps are sheets of their own', () => {
+  const sheets = (ends: string) => build('staked-tunnel', at(128, 44), { ends }).sheets;
+  const [gathered, folded, flapped] = ['gathered', 'folded', 'flap'].map((ends) => sheets(ends)[0]);
+  expect([gathered, folded, flapped].map((s) => s?.gathered)).toEqual([true, undefined, undefined]);
+  // Faces off the long sides and the ground are those of the ends.
+  const upright = (s: typeof folded) =>
+    s?.faces.filter((face) => Math.max(...face.map((p) => p[0])) - Math.min(...face.map((p) => p[0])) < 1).length ?? 0;
+  expect(upright(flapped)).toBe(0);
+  expect(upright(folded)).toBeGreaterThan(0);
+  expect(sheets('flap').length).toBe(3);
+});
