@@ -36,6 +36,10 @@ test('a cover meets the winter with the strength that Stand tells of it', () => 
   // One that may bear nothing at all has no logarithm.
   const nothing = lid.strengths.map((s) => ({ ...s, sure: s.sure && { ...s.sure, low: 0 } }));
   expect(rehearsalOf({ ...lid, strengths: nothing }, 2026, 'mornings').snow?.deviation).toBe(0.2);
+  // What no snow folds is left out; where nothing can be folded no snow does.
+  const firm = lid.strengths.map((s) => ({ ...s, wetSnowMm: Infinity }));
+  expect(rehearsalOf({ ...lid, strengths: [...firm, ...lid.strengths] }, 2026, 'mornings').snow).toEqual(ask.snow);
+  expect(rehearsalOf({ ...lid, strengths: firm }, 2026, 'mornings').snow).toBeUndefined();
   expect(ask.gust?.middle).toBeGreaterThan(garden.site.gustMPerS);
   // Loads go with the square of a gust: its logarithm is off by half of theirs.
   const wind = lid.checks.find((c) => c.id === 'wind')?.sure?.of;

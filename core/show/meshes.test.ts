@@ -112,6 +112,7 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
     x += b.u1 - b.u0 + 400;
   }
   const sizes: string[] = [];
+  const corner: (readonly [left: number, top: number])[] = [];
   groups.forEach(([code, v], i) => {
     if (code !== 0 || v !== 'POLYLINE') return;
     const end = groups.findIndex((g, k) => k > i && g[1] === 'SEQEND');
@@ -121,8 +122,18 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
     const size = [xs, ys].map((all = []) => Math.max(...all) - Math.min(...all));
     // Views stand beside one another from the corner on.
     expect(Math.min(...(xs ?? []))).toBeGreaterThan(-1);
-    if (groups[i + 1]?.[1] === 'PARTS') sizes.push(size.map(Math.round).join(' x '));
+    if (groups[i + 1]?.[1] !== 'PARTS') return;
+    sizes.push(size.map(Math.round).join(' x '));
+    corner.push([Math.min(...(xs ?? [])), Math.max(...(ys ?? []))]);
   });
+  // The name of a part stands 30 mm over its upper left corner.
+  for (const p of [...o.assembly.panels, ...o.assembly.sheets]) {
+    const at = groups.findIndex(([code, v]) => code === 1 && v === `${p.tag} ${p.part}`);
+    const from = groups.slice(0, at).findLastIndex(([code]) => code === 0);
+    const [x, y] = [10, 20].map((of) => Number(groups.slice(from, at).find(([code]) => code === of)?.[1]));
+    const near = Math.min(...corner.map(([left, top]) => Math.hypot(left - (x ?? NaN), top + 30 - (y ?? NaN))));
+    expect(near).toBeLessThan(0.01);
+  }
   for (const p of o.assembly.panels) {
     const { uMm, vMm } = outlineSize(p.outline);
     expect(sizes).toContain(`${Math.round(uMm)} x ${Math.round(vMm)}`);

@@ -260,6 +260,9 @@ test('in a metric shop, over 2400 x 1000 mm, its edges battened to the wall', ()
 test('strapped to the wall it stands on that, driven or pushed in it stands in the soil', () => {
   const on = (feet: string) => build('staked-tunnel', at(128, 44), { feet }).footing.on;
   expect(['straps', 'driven', 'soil'].map(on)).toEqual(['wall', 'soil', 'soil']);
+  // Only what is driven in has the pipe slid over it.
+  const slid = (feet: string) => build('staked-tunnel', at(128, 44), { feet }).sleeves.map((s) => s.where);
+  expect(['straps', 'driven', 'soil'].map(slid)).toEqual([[], ['pipe over rod'], []]);
 });
 
 test('film lies over its ends gathered or folded; flaps are sheets of their own', () => {
