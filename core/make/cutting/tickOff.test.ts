@@ -57,6 +57,10 @@ test('a bar from the shelf is gone from it', () => {
   garden.shelf = [other, { ...other, id: 'last' }];
   cutBar(garden, 'pvc-1/2', { ...bar, shelfId: 'last', offcutMm: 0 }, owner, 'newer');
   expect(garden.shelf).toEqual([other]);
+  // Of two one is left.
+  garden.shelf = [{ ...other, quantity: 2 }];
+  cutBar(garden, 'pvc-1/2', { ...bar, shelfId: 'other', offcutMm: 0 }, owner, 'newest');
+  expect(garden.shelf).toEqual([other]);
 });
 
 test('a piece cut short becomes an offcut and is planned again round what is already cut', () => {

@@ -3,6 +3,7 @@ import { thicknessMm } from '../../../catalog/sections';
 /** Other ways to build the house: two straight pipes and elbows, cored hoops, posts bolted to the bed. */
 import type { CheckSite } from '../../../judge/proof/check';
 import { postChecks } from '../../../judge/proof/posts';
+import { endsOf } from '../../assembly/pieces';
 import { solveHoop } from '../../hoop/elastica';
 import { hoopCollapse } from '../../../judge/frame/hoop';
 import { designSnow } from '../../../judge/proof/snow';
@@ -23,6 +24,25 @@ const refusal = (more: object, site = at(128, 44)): readonly string[] => {
   const made = family.assemble({ ...family.defaults(site), ...more }, site);
   return made.ok ? [] : made.faults.map((f) => f.field);
 };
+
+test('what rolls up on a side is its own bar and curtain', () => {
+  const made = house({ sheets: 'roof-and-curtains', sides: 'roll-up' });
+  const rolled = made.openings.filter((o) => o.by === 'roll-up');
+  expect(rolled).toHaveLength(2);
+  const middle = rolled.reduce((sum, o) => sum + (o.line[0]?.[1] ?? 0), 0) / 2;
+  for (const o of rolled) {
+    const near = (o.line[0]?.[1] ?? 0) < middle;
+    const bars = made.members.filter((m) => o.tags.includes(m.tag));
+    const curtains = made.sheets.filter((s) => o.tags.includes(s.tag));
+    expect([bars.every((m) => m.part.startsWith('Roll bar')), curtains.map((s) => s.part)]).toEqual([
+      true,
+      ['Side curtain'],
+    ]);
+    const ys = [...endsOf(bars), ...curtains.flatMap((s) => s.faces.flat())].map((p) => p[1]);
+    expect(bars.length).toBeGreaterThan(0);
+    expect(ys.every((y) => y < middle === near)).toBe(true);
+  }
+});
 
 describe('two straight pipes and elbows', () => {
   // At 24 in the door would not fit under a roof of 45 degrees.
