@@ -90,6 +90,7 @@ test('the height of a hoop is drawn to what the trade makes of it', () => {
   if (!half.ok) throw new Error('no half circle');
   const high = half.value.assembly.dimensions.find((d) => d.id === 'height')?.valueMm;
   expect(snaps.find((s) => s.said.join() === 'half circle')?.valueMm).toBeCloseTo(high ?? NaN, 6);
+  expect(pullOf(o, 'no such measure')).toBeUndefined();
   // A width has no such schools.
   const said = (id: string) => (pullOf(o, id)?.snaps ?? []).map((s) => s.said.join());
   expect(said('coverLength')).not.toContain('half circle');
