@@ -123,6 +123,9 @@ async function hurtCopy(parts) {
     });
 }
 
+/** Tests that are running. */
+const running = new Set();
+
 /** Runs tests in the copy: whether they pass. What takes too long does not. */
 function passes(files, workers, mostMs, env) {
   return new Promise((resolve) => {
@@ -133,8 +136,10 @@ function passes(files, workers, mostMs, env) {
       stdio: 'ignore',
       env: { ...process.env, ...env },
     });
+    running.add(child);
     const timer = setTimeout(() => child.kill('SIGKILL'), mostMs);
     child.on('exit', (code) => {
+      running.delete(child);
       clearTimeout(timer);
       resolve(code === 0);
     });
@@ -169,8 +174,11 @@ async function seen(mutant, tests) {
   return false;
 }
 
-// However it ends, the copy goes.
-process.on('exit', () => rmSync(COPY, { recursive: true, force: true }));
+// However it ends, what runs in the copy goes, and the copy.
+process.on('exit', () => {
+  for (const child of running) child.kill('SIGKILL');
+  rmSync(COPY, { recursive: true, force: true });
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.exit(130));
 
 const parts = asked.length > 0 ? asked : FLOORS;
