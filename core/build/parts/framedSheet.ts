@@ -105,6 +105,7 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
   });
   switch (fixing) {
     case 'battens':
+    case 'staples':
       return [...along, ...f.battening];
     case 'channel':
       return [
@@ -123,8 +124,6 @@ export function fastened(fixing: Exclude<Fixing, 'weights'>, f: Fastened): reado
         [...f.sheets, ...f.hoops],
         clipPlaces(f.hoops, 4),
       );
-    case 'staples':
-      return [...along, ...f.battening];
   }
 }
 

@@ -67,10 +67,11 @@ export default function TwoFigures({
   const data = points
     .map((p) => ({ x: p.value(across), y: p.value(up), id: p.id, name: p.name, held: p.id === held }))
     .filter(({ x, y }) => Number.isFinite(x) && Number.isFinite(y));
-  const along = (key: string, values: readonly number[]) => {
+  const along = (dataKey: 'x' | 'y', key: string) => {
     const said = (x: number): string => say(key, x);
+    const values = data.map((p) => p[dataKey]);
     const { ticks, domain, scale } = axisOf(values, said, unitRead(of(key)?.quantity ?? 'plain', units));
-    return { type: 'number', ticks: [...ticks], domain: [...domain], scale, tickFormatter: said } as const;
+    return { type: 'number', dataKey, ticks: [...ticks], domain: [...domain], scale, tickFormatter: said } as const;
   };
   const axis = (label: string, now: string, set: (key: string) => void): ReactNode => (
     <Pick label={label} value={now} options={figures.map((f) => ({ value: f.key, label: f.label }))} onChange={set} />
@@ -106,21 +107,8 @@ export default function TwoFigures({
           <ResponsiveContainer width="100%" height="100%">
             <ScatterChart margin={{ top: 8, right: 12, bottom: 4, left: 4 }} accessibilityLayer>
               <CartesianGrid stroke="var(--hair)" />
-              <XAxis
-                dataKey="x"
-                {...along(
-                  across,
-                  data.map((p) => p.x),
-                )}
-              />
-              <YAxis
-                dataKey="y"
-                width={64}
-                {...along(
-                  up,
-                  data.map((p) => p.y),
-                )}
-              />
+              <XAxis {...along('x', across)} />
+              <YAxis {...along('y', up)} width={64} />
               <Tooltip
                 isAnimationActive={false}
                 content={({ payload }) => {
