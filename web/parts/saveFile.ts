@@ -1,5 +1,8 @@
 import { fileOf } from '../../core/garden/write';
 
+/** So long a file is held for the browser to fetch. */
+const KEPT_MS = 60_000;
+
 /** Hands a file to the gardener's own downloads. */
 export function saveFile(name: string, type: string, content: string | Uint8Array<ArrayBuffer>): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -7,7 +10,8 @@ export function saveFile(name: string, type: string, content: string | Uint8Arra
   link.href = url;
   link.download = name.replace(/[\\/:*?"<>|]/g, '-');
   link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 1000);
+  // A browser that is busy may ask for it seconds later: gone by then, nothing would be saved, and nothing said.
+  setTimeout(() => URL.revokeObjectURL(url), KEPT_MS);
 }
 
 /** Hands over a garden, or what is stored in its place, as its file. */
