@@ -11,6 +11,20 @@ const byFamily = (family: string): Cover => {
   return found;
 };
 
+/** The garden with a square bed more, its wall 38 mm thick. */
+const withBed = (id: string, lengthMm: number, widthMm: number): Garden => {
+  const diagonal = Math.hypot(lengthMm, widthMm);
+  const bed = {
+    ...garden.beds[0],
+    id,
+    name: id,
+    outside: { nearMm: lengthMm, farMm: lengthMm, leftMm: widthMm, rightMm: widthMm },
+    inside: { lengthMm: lengthMm - 76, widthMm: widthMm - 76 },
+    diagonals: { risingMm: diagonal, fallingMm: diagonal },
+  } as Garden['beds'][number];
+  return { ...garden, beds: [...garden.beds, bed] };
+};
+
 test('every cover of the demo goes to every bed: it can be built there, or it is said why not', () => {
   for (const cover of garden.covers)
     for (const bed of garden.beds) {
@@ -34,19 +48,7 @@ test('every cover of the demo goes to every bed: it can be built there, or it is
 test('an answer that does not fit the new bed is changed alone, and named', () => {
   const cover = byFamily('hinged-hoop-lid');
   // A hoop of 2.2 m goes over the long bed's 44 in and is too short for a bed twice as wide.
-  const wide = { ...garden.beds[0], id: 'wide', name: 'Wide bed' } as Garden['beds'][number];
-  const g: Garden = {
-    ...garden,
-    beds: [
-      ...garden.beds,
-      {
-        ...wide,
-        outside: { nearMm: 3000, farMm: 3000, leftMm: 2400, rightMm: 2400 },
-        inside: { lengthMm: 2924, widthMm: 2324 },
-        diagonals: { risingMm: Math.hypot(3000, 2400), fallingMm: Math.hypot(3000, 2400) },
-      },
-    ],
-  };
+  const g = withBed('wide', 3000, 2400);
   const cut = { ...cover, answers: { ...cover.answers, shape: { by: 'length', lengthMm: 2200 }, crop: 'lettuce' } };
   const moved = movedCover(g, cut as Cover, 'wide');
   if (!moved.ok) throw new Error(JSON.stringify(moved.faults));
@@ -55,20 +57,8 @@ test('an answer that does not fit the new bed is changed alone, and named', () =
 });
 
 test('where no cover of its kind can stand, it is said why, and nothing is moved', () => {
-  const [bed] = garden.beds;
-  if (!bed) throw new Error('no bed');
   // 300 mm wide: a lean-to has no room for its roof.
-  const narrow = {
-    ...bed,
-    id: 'narrow',
-    outside: { ...bed.outside, leftMm: 300, rightMm: 300 },
-    inside: { lengthMm: bed.inside.lengthMm, widthMm: 224 },
-    diagonals: {
-      risingMm: Math.hypot(bed.outside.nearMm, 300),
-      fallingMm: Math.hypot(bed.outside.farMm, 300),
-    },
-  };
-  const g: Garden = { ...garden, beds: [...garden.beds, narrow] };
+  const g = withBed('narrow', 3000, 300);
   const leanTo = firstCover(g, 'long', 'lean-to', 'x', 'Lean-to') as Cover;
   const moved = movedCover(g, leanTo, 'narrow');
   expect(moved.ok ? '' : moved.faults[0]?.message).toMatch(/no room for a roof/);

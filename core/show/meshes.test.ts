@@ -93,6 +93,12 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
   // Each flat part stands there by its name, at full size.
   const words = groups.filter(([code]) => code === 1).map(([, v]) => v);
   for (const p of [...o.assembly.panels, ...o.assembly.sheets]) expect(words).toContain(`${p.tag} ${p.part}`);
+  /** Where a word stands in the drawing. */
+  const placeOf = (word: string): readonly number[] => {
+    const at = groups.findIndex(([code, v]) => code === 1 && v === word);
+    const from = groups.slice(0, at).findLastIndex(([code]) => code === 0);
+    return [10, 20].map((of) => Number(groups.slice(from, at).find(([code]) => code === of)?.[1]));
+  };
   // Views stand 400 mm apart, each named 60 mm over its highest line.
   let x = 0;
   for (const [view, name] of [
@@ -101,14 +107,7 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
     ['plan', 'From above'],
   ] as const) {
     const b = bounds(drawAssembly(o.assembly, o.site.bed, o.site.survey, view));
-    const at = groups.findIndex(([code, v]) => code === 1 && v === name);
-    const from = groups.slice(0, at).findLastIndex(([code]) => code === 0);
-    const entity = groups.slice(
-      from,
-      groups.findIndex(([code], k) => k > at && code === 0),
-    );
-    const [left, up] = [10, 20].map((of) => Number(entity.find(([code]) => code === of)?.[1]));
-    expect([left, up]).toEqual([expect.closeTo(x, 1), expect.closeTo(b.v1 - b.v0 + 60, 1)]);
+    expect(placeOf(name)).toEqual([expect.closeTo(x, 1), expect.closeTo(b.v1 - b.v0 + 60, 1)]);
     x += b.u1 - b.u0 + 400;
   }
   const sizes: string[] = [];
@@ -128,10 +127,8 @@ test.each(FAMILY_KEYS)('%s is a glTF file without fault, and a DXF file that say
   });
   // The name of a part stands 30 mm over its upper left corner.
   for (const p of [...o.assembly.panels, ...o.assembly.sheets]) {
-    const at = groups.findIndex(([code, v]) => code === 1 && v === `${p.tag} ${p.part}`);
-    const from = groups.slice(0, at).findLastIndex(([code]) => code === 0);
-    const [x, y] = [10, 20].map((of) => Number(groups.slice(from, at).find(([code]) => code === of)?.[1]));
-    const near = Math.min(...corner.map(([left, top]) => Math.hypot(left - (x ?? NaN), top + 30 - (y ?? NaN))));
+    const [x = NaN, y = NaN] = placeOf(`${p.tag} ${p.part}`);
+    const near = Math.min(...corner.map(([left, top]) => Math.hypot(left - x, top + 30 - y)));
     expect(near).toBeLessThan(0.01);
   }
   for (const p of o.assembly.panels) {

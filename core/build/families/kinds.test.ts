@@ -319,14 +319,11 @@ describe('vents and louvres in plywood ends', () => {
     expect(count(build('lift-off-cover', at(96, 48), { vents: 'louvres' }), 'louvre')).toBe(2);
   });
   test('the hole of a louvre has two centimetres of wood over and under it, or is refused', () => {
+    const [family, site] = [familyOf('lift-off-cover'), at(96, 48)];
     let refused = 0;
     for (let heightMm = 250; heightMm < 700; heightMm += 10) {
-      const site = at(96, 48);
       const more = { vents: 'louvres', shape: { by: 'height', heightMm } };
-      const found = familyOf('lift-off-cover').assemble(
-        { ...familyOf('lift-off-cover').defaults(site), ...more },
-        site,
-      );
+      const found = family.assemble({ ...family.defaults(site), ...more }, site);
       if (!found.ok) {
         refused += found.faults[0]?.field === 'vents' ? 1 : 0;
         continue;
