@@ -6,6 +6,7 @@ import { type Result, fail, ok } from '../../base/result';
 import type { Assembly } from '../assembly/types';
 import {
   type Asking,
+  type AtAnswers,
   type First,
   type Words,
   asked,
@@ -103,6 +104,14 @@ export function countBySpacing(runMm: number, spacingMm: number, what: string): 
   const spaced = within('spacing', spacingMm, [150, 2500], `${what} stand from 150 mm (6 in) to 2.5 m apart.`);
   return spaced.ok ? ok(Math.max(1, Math.round(runMm / spacingMm)) + 1) : spaced;
 }
+
+/** Their number by the distance typed between them, over all that is covered. @param what they are, as the fault says it */
+export const bySpacing = (what: string) => ({
+  dimensions: {
+    spacing: (spacingMm: number, _: unknown, { answers, site }: AtAnswers) =>
+      countBySpacing(coveredMm(answers['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, what),
+  },
+});
 
 /** How many hoops; null: as many as the widest spacing asks for. */
 export function hoopCount(label: string, most: number, run?: (answers: Readonly<Record<string, unknown>>) => number) {

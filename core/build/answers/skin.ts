@@ -216,6 +216,13 @@ export const latches = (label: string, most: number) => countOrAuto(label, [0, m
 /** Stays on each lid; null: as its length asks for. */
 export const stays = (label: string, most: number) => countOrAuto(label, [0, most], eachLid('stay'));
 
+/** How each of a row of lids is kept shut and open, and by how many it is lifted. @param one what a lid is called */
+export const eachHeld = (one: string) => ({
+  latches: latches(`Latches on each ${one}`, 8),
+  stays: stays(`Stays on each ${one}`, 8),
+  people: people(),
+});
+
 /** Hold-downs that the footing counts under the answer's own name; null: as the size asks for. */
 export const holdDowns = (id: string, label: string, most: number, leaf?: 'skin') =>
   countOrAuto(

@@ -47,7 +47,7 @@ const GLAZE: Readonly<Record<Glazing, readonly Saying[]>> = {
 };
 
 /** Makes windows ready, or glazes the lids. */
-export function glazeStage(lids: Lids): Stage {
+function glazeStage(lids: Lids): Stage {
   const { glazing } = lids;
   const glass = glazing === 'old-window';
   const pieces = [...lids.panels, ...lids.sheets];
@@ -71,7 +71,7 @@ export function glazeStage(lids: Lids): Stage {
 }
 
 /** Hangs the lids, and fits latches, stays and openers; loose ones are laid on. */
-export function hangStage(lids: Lids, place: Saying): Stage {
+function hangStage(lids: Lids, place: Saying): Stage {
   const { called } = lids;
   const joints = lids.joints.hung;
   const count = (kind: KindKey): number => countKind(joints, kind);
@@ -103,15 +103,19 @@ export function hangStage(lids: Lids, place: Saying): Stage {
   });
 }
 
-/** Glazes the lids of a frame and hangs them, or lays them on. */
-export function glazeAndHangStages(lids: Lids): readonly Stage[] {
+/**
+ * Glazes the lids of a frame and hangs them, or lays them on.
+ * @param lay how they are held while they are fixed, where they do not lie on a box
+ */
+export function glazeAndHangStages(lids: Lids, lay?: Saying): readonly Stage[] {
   return [
     glazeStage(lids),
     hangStage(
       lids,
-      countKind(lids.joints.hung, 'hinge') > 0
-        ? 'Lay the lids on, flush at the back, the same overhang all along the front.'
-        : 'Two people: lay the lids on, and weight or tie every corner.',
+      lay ??
+        (countKind(lids.joints.hung, 'hinge') > 0
+          ? 'Lay the lids on, flush at the back, the same overhang all along the front.'
+          : 'Two people: lay the lids on, and weight or tie every corner.'),
     ),
   ];
 }

@@ -2,8 +2,8 @@ import { MM_PER_INCH } from '../../../base/length';
 import { stockFor } from '../../../catalog/market';
 import { type Chosen, countOrAuto, height } from '../../answers/asked';
 import { board, coverAnswers } from '../../answers/bars';
-import { countBySpacing, maxSpacing } from '../../answers/hoops';
-import { type Extent, bedAnswers, coveredMm } from '../../answers/place';
+import { bySpacing, maxSpacing } from '../../answers/hoops';
+import { bedAnswers } from '../../answers/place';
 import { divided, edge, ends, fixing, holdDowns, wrap } from '../../answers/skin';
 
 /** Legs by span and ridge by length: beyond these the stouter board, mm. */
@@ -11,12 +11,7 @@ const WIDE_MM = 60 * MM_PER_INCH;
 const LONG_MM = 120 * MM_PER_INCH;
 
 export const answers = {
-  pairs: countOrAuto('Triangles', [2, 40], (built) => built?.beams[0]?.tags.length ?? 2, {
-    dimensions: {
-      spacing: (spacingMm, _, { answers: now, site }) =>
-        countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Triangles'),
-    },
-  }),
+  pairs: countOrAuto('Triangles', [2, 40], (built) => built?.beams[0]?.tags.length ?? 2, bySpacing('Triangles')),
   leg: board(
     'Legs',
     ['2x2', '2x3', '2x4', '38x63 mm', '38x89 mm'],

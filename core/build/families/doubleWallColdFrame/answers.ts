@@ -3,7 +3,7 @@ import { type Chosen, askedWhen, choice, count, countOrAuto, length, withDefault
 import { FILM, board, coverAnswers, sold, wood } from '../../answers/bars';
 import { bedAnswers } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
-import { airing, back, holdDowns, latches, lidFrame, people, stays } from '../../answers/skin';
+import { airing, back, eachHeld, holdDowns, lidFrame } from '../../answers/skin';
 
 const FRONT_MM = 14 * MM_PER_INCH;
 
@@ -84,9 +84,7 @@ export const answers = {
     { when: { airing: 'opener', screen: 'screen' } },
   ),
   overhangMm: length('Overhang in front', [0, 200], 25),
-  latches: latches('Latches on each lid', 8),
-  stays: stays('Stays on each lid', 8),
-  people: people(),
+  ...eachHeld('lid'),
   mount,
   /** The frame as a whole, lids and all. */
   frameLatches: ofFrame('Latches on the frame', 'latches'),

@@ -3,12 +3,12 @@ import { coverMaterial } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
 import { treat } from '../../answers/bars';
 import { BARE } from '../../assembly/bare';
-import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import type { Said } from '../../assembly/types';
 import { type Stages, built, piecesOf } from '../../guide/built';
 import { setOnWall } from '../../parts/frameStages';
 import { glazingCover } from '../../parts/glazing';
 import { hungLids } from '../../parts/hungLids';
+import { lowFront } from '../../parts/lowFront';
 import { hangWhole } from '../../parts/hungWhole';
 import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
 import type { DoubleWallColdFrameAnswers } from './answers';
@@ -22,7 +22,6 @@ const FRAME_ASKS = { latches: 'frameLatches', stays: 'frameStays' };
 export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site: BuildSite): Result<Said> {
   const { bed, survey } = site;
   const [x0, x1] = a.extent;
-  const length = x1 - x0;
   const depth = survey.frameOn.widthMm;
   const z0 = bed.wall.heightMm;
   const { frontMm, backMm } = a;
@@ -57,7 +56,6 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
           set,
         )
       : undefined;
-  const mean = (frontMm + backMm) / 2;
   return ok({
     ...BARE,
     ...built(['cut', ...before, hung?.stage ?? hookedStage(a, place, walls, set), ...after]),
@@ -70,22 +68,11 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     spans: lids.spans,
     under: [gap, depth - gap].map((y) => ({ y, z: plane(y) })),
     reachMm: [x0 + gap, x1 - gap],
-    footing: { on: 'wall', stiff: true, lengthMm: length, widthMm: depth },
-    fixing: 'battens',
-    enclosure: {
+    ...lowFront(a, site, place, ['frame', 'front', 'back', 'frame'], {
       skins: [
-        { cover: coverMaterial(site.catalog, 'film-double'), m2: (2 * (length + depth) * mean) / 1e6 },
+        { cover: coverMaterial(site.catalog, 'film-double'), m2: ((x1 - x0 + depth) * (frontMm + backMm)) / 1e6 },
         { cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 },
       ],
-      floorM2: (length * depth) / 1e6,
-      volumeM3: (length * depth * mean) / 1e9,
-      heightM: backMm / 1000,
-    },
-    dimensions: [
-      endWidth('boxWidth', 'frame', x0, [0, depth], false),
-      endHeight('front', 'front', 'left', [x0, 0], [z0, z0 + frontMm]),
-      endHeight('backHeight', 'back', 'right', [x0, depth], [z0, z0 + backMm]),
-      ...alongBed(a, site, [x0, x1], 'frame'),
-    ],
+    }),
   });
 }

@@ -2,8 +2,8 @@ import { MM_PER_INCH } from '../../../base/length';
 import { isFitted } from '../../../catalog/fittings';
 import { type Chosen, choice, countOrAuto, height } from '../../answers/asked';
 import { coverAnswers, tube } from '../../answers/bars';
-import { countBySpacing, maxSpacing } from '../../answers/hoops';
-import { type Extent, bedAnswers, coveredMm } from '../../answers/place';
+import { bySpacing, maxSpacing } from '../../answers/hoops';
+import { bedAnswers } from '../../answers/place';
 import { clipped, ends, holdDowns, paint, wrap } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
@@ -11,10 +11,7 @@ const WIDE_MM = 1300;
 
 export const answers = {
   frames: countOrAuto('How many frames', [2, 40], (built) => built?.arches[0]?.tags.length ?? 2, {
-    dimensions: {
-      spacing: (spacingMm, _, { answers: now, site }) =>
-        countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Frames'),
-    },
+    ...bySpacing('Frames'),
     changes: { hoops: (change) => change.count },
   }),
   pipe: tube(

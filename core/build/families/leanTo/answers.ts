@@ -1,9 +1,9 @@
 import { MM_PER_INCH } from '../../../base/length';
 import { type Chosen, choice, count, countOrAuto, length, withDefault, height } from '../../answers/asked';
 import { FILM, board, coverAnswers, sold } from '../../answers/bars';
-import { countBySpacing, maxSpacing } from '../../answers/hoops';
-import { type Extent, bedAnswers, coveredMm } from '../../answers/place';
-import { airing, holdDowns, latches, people, stays, wrap } from '../../answers/skin';
+import { bySpacing, maxSpacing } from '../../answers/hoops';
+import { bedAnswers } from '../../answers/place';
+import { airing, eachHeld, holdDowns, wrap } from '../../answers/skin';
 
 /** Shutters in front a hand and a half high, a roof of about 25 degrees. */
 const FRONT_MM = 16 * MM_PER_INCH;
@@ -35,21 +35,14 @@ export const answers = {
     },
     'twin-wall-6',
   ),
-  rafters: countOrAuto('Rafters', [2, 40], (built) => built?.beams[0]?.tags.length ?? 2, {
-    dimensions: {
-      spacing: (spacingMm, _, { answers: now, site }) =>
-        countBySpacing(coveredMm(now['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, 'Rafters'),
-    },
-  }),
+  rafters: countOrAuto('Rafters', [2, 40], (built) => built?.beams[0]?.tags.length ?? 2, bySpacing('Rafters')),
   rafter: board('Rafter boards', ['2x3', '2x4', '2x6', '38x63 mm', '38x89 mm', '45x145 mm'], sold('2x3'), {
     changes: { bar: ({ key }) => key },
   }),
   lids: count('How many shutters', [1, 12], ({ survey }) => Math.max(1, Math.round(survey.frameOn.lengthMm / 1000))),
   lidFrame: board('Shutter frame', ['1x3', '2x2', '2x3', '45x45 mm', '45x70 mm'], sold('2x2')),
   ...airing('prop'),
-  latches: latches('Latches on each shutter', 8),
-  stays: stays('Stays on each shutter', 8),
-  people: people(),
+  ...eachHeld('shutter'),
   anchors: holdDowns('anchors', 'Brackets to the bed', 40),
   wallAnchors: holdDowns('wallAnchors', 'Anchors in the wall', 80),
   ...coverAnswers('film-uv', { fits: FILM, when: { glazing: 'film' } }),

@@ -6,24 +6,20 @@ import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage'
 import { evenly, joint, heldRound, spread } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { setOnWall } from '../../parts/frameStages';
-import { glazeStage, hangStage, lidFrameStages } from '../../parts/lidStages';
+import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
+import { raftersStage } from '../../parts/pentRoof';
+import { pentCoverStage } from '../../parts/pentSkin';
 import type { Lids } from '../../parts/slopedLid';
 import type { LeanToAnswers } from './answers';
 import type { LeanToFrame } from './frame';
-import { filmSkin, glazedSkin } from './skin';
 
 const WALL_ANCHORS_APART_MM = 500;
 
 /** The lean-to in building order: cut, front and ends, wall plate, rafters, cover, flashing, shutters. */
 export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, site: BuildSite): Stages {
-  const { x0, x1, z0, width, sill, header, wallPlate, endSills, studs, posts, rafters } = f;
-  const sills = [...sill.members, ...endSills];
-  const low = [...sills, ...header.members, ...studs, ...posts];
-  const framing = [...low, ...wallPlate.members, ...rafters];
-  const uprights = [...studs, ...posts];
+  const { x0, x1, z0, width, sill, header, wallPlate, endSills, sills, uprights, posts, low } = f;
+  const [, plateZ] = f.plateAt;
   const onWall = [...wallPlate.members, ...posts];
-  const film = a.glazing === 'film';
-  const skin = a.glazing === 'film' ? filmSkin(a, f, framing, site) : glazedSkin(a.glazing, f, framing, site);
   const set = setOnWall(low, 'C', [x0, x1], site);
   const box = [x0, x1, 0, width, z0] as const;
   const brackets = joint('bracket', 'anchors', 'Sills to the bed wall', sills, heldRound(box, a.anchors), {
@@ -38,7 +34,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
     'Wall plate and posts to the wall',
     onWall,
     [
-      ...evenly([x0 + 100, width, f.plateZ], [x1 - 100, width, f.plateZ], Math.max(0, anchors - 2 * posts.length)),
+      ...evenly([x0 + 100, width, plateZ], [x1 - 100, width, plateZ], Math.max(0, anchors - 2 * posts.length)),
       ...endsOf(posts).slice(0, anchors),
     ],
     { ask: 'wallAnchors', with: { wall: a.wall }, usual },
@@ -48,9 +44,10 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
     'flashing',
     'Cover to the wall: along the top and down both ends',
     [...low, ...wallPlate.members],
-    spread([x0, width, f.roof.top(width)], [x1, width, f.roof.top(width)], 1000),
+    spread([x0, width, f.top(width)], [x1, width, f.top(width)], 1000),
     { count: Math.ceil((x1 - x0 + 2 * f.highMm) / 1000) },
   );
+  const fronts = endSills.flatMap((m) => endsOf([m]).slice(0, 1));
   return [
     'cut',
     stage({
@@ -65,16 +62,7 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       ],
       tools: ['level', 'square'],
       joints: [
-        ...joint(
-          'buttScrew',
-          'sills',
-          'Front sill to the end sills',
-          sills,
-          endSills.flatMap((m) => endsOf([m]).slice(0, 1)),
-          {
-            with: { screw: 'screw-3' },
-          },
-        ),
+        ...joint('buttScrew', 'sills', 'Front sill to the end sills', sills, fronts, { with: { screw: 'screw-3' } }),
         ...joint('buttScrew', 'uprights', 'Studs and posts, two screws an end', low, endsOf(uprights)),
         ...brackets,
         ...set.joints,
@@ -102,44 +90,13 @@ export function leanToStages(a: LeanToAnswers, f: LeanToFrame, shutters: Lids, s
       cautions: [CAUTIONS.ladder],
       minutes: MINUTES.start,
     }),
-    stage({
-      id: 'rafters',
-      title: 'Hang the rafters',
-      view: 'end',
-      pieces: rafters,
-      work: [
-        phrase`Saw both ends of every rafter at ${amount(f.roof.deg, 'angle')} off square, both the same way.`,
-        `Fix a hanger at every mark and hang ${tagList(rafters)} in them: tops level with the wall plate, and in line with the outer edge of the header.`,
-      ],
-      tools: ['hand saw', 'bevel gauge'],
-      joints: joint(
-        'hanger',
-        'rafter ends',
-        'Rafters to the header and the wall plate',
-        [...rafters, ...header.members, ...wallPlate.members],
-        endsOf(rafters),
-      ),
-      checks: ['A straight board laid on any three rafters touches all of them'],
-      cautions: [CAUTIONS.saw],
-      minutes: MINUTES.start + rafters.length * MINUTES.place,
-    }),
-    stage({
-      id: 'cover',
-      title: 'Cover roof and ends',
-      view: 'end',
-      pieces: skin.pieces,
-      work: [
-        ...skin.work,
-        'Press the flashing tape on a dry wall, along the top and down both ends, half of it on the cover.',
-      ],
-      tools: film ? ['knife'] : ['fine saw', 'knife'],
-      joints: [...skin.joints, ...flashing],
-      checks: ['Water poured on the wall runs over the roof, not behind it'],
-      cautions: [CAUTIONS.knife, CAUTIONS.ladder, film && CAUTIONS.windyFilm],
-      minutes: MINUTES.start + skin.pieces.filter((p) => !('section' in p)).length * MINUTES.sheet,
+    raftersStage(f, wallPlate.members),
+    pentCoverStage(f.skin, {
+      work: 'Press the flashing tape on a dry wall, along the top and down both ends, half of it on the cover.',
+      joints: flashing,
+      check: 'Water poured on the wall runs over the roof, not behind it',
     }),
     ...lidFrameStages(shutters),
-    glazeStage(shutters),
-    hangStage(shutters, 'Hold the shutters against the header, the same lap all along.'),
+    ...glazeAndHangStages(shutters, 'Hold the shutters against the header, the same lap all along.'),
   ];
 }

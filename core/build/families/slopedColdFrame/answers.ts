@@ -14,7 +14,7 @@ import {
 } from '../../answers/asked';
 import { FILM, board, coverAnswers, sold, wood } from '../../answers/bars';
 import { bedAnswers } from '../../answers/place';
-import { airing, back, holdDowns, latches, lidFrame, people, safety, stays } from '../../answers/skin';
+import { airing, back, eachHeld, holdDowns, lidFrame, safety } from '../../answers/skin';
 import { PLAY_MM } from '../../parts/slopedLid';
 import { boardShape } from '../../../catalog/sections';
 import { section } from '../../../catalog/catalog';
@@ -97,9 +97,7 @@ export const answers = {
   ...lidFrame(sold('2x2'), 1, { glazing: FRAMED }),
   overhangMm: length('Overhang in front', [0, 200], 20),
   ...airing('prop'),
-  latches: latches('Latches on each lid', 8),
-  stays: stays('Stays on each lid', 8),
-  people: people(),
+  ...eachHeld('lid'),
   anchors: holdDowns('anchors', 'Brackets to the bed', 40),
   ...coverAnswers('film-uv', { fits: FILM, when: { glazing: 'film-both' } }),
   ...bedAnswers('spinach', 7),

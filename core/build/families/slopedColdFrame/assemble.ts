@@ -1,8 +1,8 @@
 import { treat } from '../../answers/bars';
 import { BARE } from '../../assembly/bare';
 import { built } from '../../guide/built';
-import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { hungLids } from '../../parts/hungLids';
+import { lowFront } from '../../parts/lowFront';
 import { glazingCover } from '../../parts/glazing';
 import { PLAY_MM } from '../../parts/slopedLid';
 import type { Said } from '../../assembly/types';
@@ -62,33 +62,20 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
     site,
     safetyFilm: a.safety === 'film',
   });
-  const length = x1 - x0;
+  const place = { x0, x1, y0, y1: y0 + depth, z0, frontMm, backMm };
   const plane = (y: number): number => z0 + frontMm + slope * (y - y0);
-  const under = [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) }));
-  const meanHigh = (frontMm + backMm) / 2000;
-  const wallM2 = (length * (frontMm + backMm) + 2 * depth * ((frontMm + backMm) / 2)) / 1e6;
+  const wallM2 = ((x1 - x0 + depth) * (frontMm + backMm)) / 1e6;
   return ok({
     ...BARE,
     ...built(slopedStages(a, box.value, lids, [x0, x1, y0, y0 + depth, z0], site)),
     openings: lids.openings,
     beams: lids.beams,
     spans: lids.spans,
-    under,
+    under: [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) })),
     reachMm: [x0 + t, x1 - t],
-    footing: { on: 'wall', stiff: true, lengthMm: length, widthMm: depth },
-    fixing: 'battens',
-    enclosure: {
+    ...lowFront(a, site, place, ['box', 'front', 'back', 'box'], {
       skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 }],
       walls: [{ kind: 'board', thicknessMm: t, m2: wallM2 }],
-      floorM2: (length * depth) / 1e6,
-      volumeM3: ((length * depth) / 1e6) * meanHigh,
-      heightM: backMm / 1000,
-    },
-    dimensions: [
-      endWidth('boxWidth', 'box', x0, [y0, y0 + depth], false),
-      endHeight('front', 'front', 'left', [x0, y0], [z0, z0 + frontMm]),
-      endHeight('backHeight', 'back', 'right', [x0, y0 + depth], [z0, z0 + backMm]),
-      ...alongBed(a, site, [x0, x1], 'box'),
-    ],
+    }),
   });
 }

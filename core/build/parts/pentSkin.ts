@@ -1,37 +1,63 @@
-import type { Flat, Vec3 } from '../../../base/geometry';
-import { stiffSheet } from '../../../catalog/catalog';
-import { thicknessMm } from '../../../catalog/sections';
-import { type BuildSite, stock } from '../../../site/buildSite';
-import { rectangle } from '../../assembly/pieces';
-import type { Joint, Panel, Piece, SheetPart } from '../../assembly/types';
-import { type List, type Saying, tagList } from '../../guide/stage';
-import { amount, phrase } from '../../../base/figure';
-import { joint, spread } from '../../joints';
-import { straightRun } from '../../joints/runs';
-import { batteningOf, stripOver } from '../../parts/frame';
-import type { LeanToAnswers } from './answers';
-import type { LeanToFrame } from './frame';
+import type { Flat, Vec3 } from '../../base/geometry';
+import { stiffSheet } from '../../catalog/catalog';
+import type { CoverMaterial } from '../../catalog/types';
+import { thicknessMm } from '../../catalog/sections';
+import { type BuildSite, stock } from '../../site/buildSite';
+import { rectangle } from '../assembly/pieces';
+import type { Joint, Panel, Piece, SheetPart, Skin, Stage } from '../assembly/types';
+import { type List, MINUTES, type Saying, stage, tagList } from '../guide/stage';
+import { amount, phrase } from '../../base/figure';
+import { joint, spread } from '../joints';
+import { CAUTIONS } from '../joints/cautions';
+import { straightRun } from '../joints/runs';
+import { batteningOf, stripOver } from './frame';
+import { glazingCover } from './glazing';
+import type { PentGlazing, PentRoof } from './pentRoof';
 
-/** Roof sheets stand out this far over the header, to drip clear of the shutters. */
+/** Roof sheets stand out this far over the header, to drip clear of the front. */
 const DRIP_MM = 75;
 const SCREWS_APART_MM = 250;
 
-/** What covers roof and ends, and how. */
-export interface Skin {
+/** What covers a pent roof and its ends, and how. */
+export interface PentSkin {
   readonly pieces: readonly Piece[];
   readonly joints: readonly Joint[];
   readonly work: List<Saying>;
+  /** What it is to light and warmth. */
+  readonly closes: Skin;
+}
+
+/** What is answered of it: stiff sheet, or film off a roll and how far it wraps under its battens. */
+export interface SkinAnswers {
+  readonly glazing: PentGlazing;
+  readonly cover: CoverMaterial;
+  readonly roll: string | null;
+  readonly wrapMm: number;
 }
 
 type Tagged = readonly { readonly tag: string }[];
 
+/** Covers the roof and both ends, on what frames them. */
+export const pentSkin = (a: SkinAnswers, f: PentRoof, framing: Tagged, site: BuildSite): PentSkin => ({
+  ...(a.glazing === 'film' ? filmSkin(a, f, framing, site) : glazedSkin(a.glazing, f, framing, site)),
+  closes: {
+    cover: a.glazing === 'film' ? a.cover : glazingCover(site.catalog, a.glazing),
+    m2: (f.slopeMm * (f.x1 - f.x0) + f.width * (f.lowMm + f.highMm)) / 1e6,
+  },
+});
+
 /** A place on the roof. */
-const onRoof = ({ roof }: LeanToFrame, x: number, y: number): Vec3 => [x, y, roof.top(y)];
+const onRoof = (f: PentRoof, x: number, y: number): Vec3 => [x, y, f.top(y)];
 
 /** Stiff sheets on the rafters and the ends, their channels down the slope and upright. */
-export function glazedSkin(key: 'twin-wall-6', f: LeanToFrame, framing: Tagged, site: BuildSite): Skin {
-  const { x0, x1, z0, width, roof, xs, sheetXs, end, slopeMm } = f;
-  const [cos, sin] = [Math.cos(roof.angle), Math.sin(roof.angle)];
+function glazedSkin(
+  key: Exclude<PentGlazing, 'film'>,
+  f: PentRoof,
+  framing: Tagged,
+  site: BuildSite,
+): Omit<PentSkin, 'closes'> {
+  const { x0, x1, z0, width, xs, sheetXs, end, slopeMm } = f;
+  const [cos, sin] = [Math.cos(f.angle), Math.sin(f.angle)];
   const sheet = stiffSheet(site.catalog, key);
   const roofs = sheetXs.slice(1).map((to, i) => {
     const from = sheetXs[i] ?? x0;
@@ -74,9 +100,9 @@ export function glazedSkin(key: 'twin-wall-6', f: LeanToFrame, framing: Tagged, 
 }
 
 /** Film on roof and ends, battened along every edge and over the rafters, so that wind makes no sail of it. */
-export function filmSkin(a: LeanToAnswers, f: LeanToFrame, framing: Tagged, site: BuildSite): Skin {
-  const { x0, x1, z0, width, roof, xs, end, slopeMm, lowMm, highMm } = f;
-  const [cos, sin] = [Math.cos(roof.angle), Math.sin(roof.angle)];
+function filmSkin(a: SkinAnswers, f: PentRoof, framing: Tagged, site: BuildSite): Omit<PentSkin, 'closes'> {
+  const { x0, x1, z0, width, xs, end, slopeMm, lowMm, highMm } = f;
+  const [cos, sin] = [Math.cos(f.angle), Math.sin(f.angle)];
   const both = (what: string) => ({ what, mm: 2 * a.wrapMm });
   const film = { cover: a.cover, rollKey: a.roll };
   const sheets: readonly SheetPart[] = [
@@ -99,12 +125,12 @@ export function filmSkin(a: LeanToAnswers, f: LeanToFrame, framing: Tagged, site
   ];
   const batten = stock(site, '1x2');
   const out = thicknessMm(batten) / 2;
-  const top = (y: number, over: number): Flat => [y, roof.top(y) + over];
+  const top = (y: number, over: number): Flat => [y, f.top(y) + over];
   const line = ([xa, xb]: Flat, from: Flat, to: Flat, wide: Vec3) => [[xa, ...from], [xb, ...to], wide] as const;
   const lines = [
     // Over the wall plate and the header, and round each end.
     line([x0, x1], top(width - 30, out), top(width - 30, out), [0, cos, sin]),
-    line([x0, x1], [-out, roof.top(0) - 30], [-out, roof.top(0) - 30], [0, 0, 1]),
+    line([x0, x1], [-out, f.top(0) - 30], [-out, f.top(0) - 30], [0, 0, 1]),
     ...[x0 - out, x1 + out].flatMap((x) => [
       line([x, x], top(0, -30), top(width, -30), [0, -sin, cos]),
       line([x, x], [0, z0 + 20], [width, z0 + 20], [0, 0, 1]),
@@ -134,4 +160,24 @@ export function filmSkin(a: LeanToAnswers, f: LeanToFrame, framing: Tagged, site
       phrase`Then the ends. Wrap every edge ${amount(a.wrapMm, 'length')} and screw ${tagList(battens)} over it.`,
     ],
   };
+}
+
+/** Covers roof and ends. @param edge what keeps water from running in behind them: work, what it takes, and how it is looked at */
+export function pentCoverStage(
+  skin: PentSkin,
+  edge: { readonly work: Saying; readonly joints: readonly Joint[]; readonly check: Saying },
+): Stage {
+  const film = skin.pieces.some((p) => 'cover' in p);
+  return stage({
+    id: 'cover',
+    title: 'Cover roof and ends',
+    view: 'end',
+    pieces: skin.pieces,
+    work: [...skin.work, edge.work],
+    tools: film ? ['knife'] : ['fine saw', 'knife'],
+    joints: [...skin.joints, ...edge.joints],
+    checks: [edge.check],
+    cautions: [CAUTIONS.knife, CAUTIONS.ladder, film && CAUTIONS.windyFilm],
+    minutes: MINUTES.start + skin.pieces.filter((p) => !('section' in p)).length * MINUTES.sheet,
+  });
 }
