@@ -80,12 +80,16 @@ test('other designs are tried where they may help: warmer ones for the crop, fir
     ...[4, 5, 6, 7].map((n) => ({ label: [`${n} hoops`], change: { kind: 'hoops', count: n } })),
   ];
   const of = (id: string) => ({ id, tries });
-  const o = { ...lid, checks: [of('snow'), of('rows')] } as unknown as typeof lid;
+  const o = {
+    ...lid,
+    checks: [of('snow'), { id: 'wind', tries: [...tries].reverse() }, of('rows')],
+  } as unknown as typeof lid;
   const warm = [1, 2, 3, 4, 5].map((n) => ({ question: 'Extra warmth', label: `Jug ${n}`, answers: { n } }) as never);
   const sums = { nearNights: 0 };
   const labels = (winter: object) => designsFor(o, { sums, ...winter } as never, () => warm).map((d) => d.label);
   const warmer = [1, 2, 3, 4].map((n) => [`Extra warmth: jug ${n}`]);
-  const firmer = [['Higher by ', high], ['4 hoops'], ['5 hoops']];
+  // Against wind as against snow, each with its own first four.
+  const firmer = [['Higher by ', high], ['4 hoops'], ['5 hoops'], ['7 hoops'], ['6 hoops'], ['5 hoops'], ['4 hoops']];
   expect(labels({})).toEqual([]);
   expect(labels({ crop: 'killed' })).toEqual(warmer);
   expect(labels({ sums: { nearNights: 1 } })).toEqual(warmer);

@@ -91,6 +91,11 @@ describe('properties', () => {
         expect(last?.y).toBeCloseTo(1000, 2);
         expect(last?.z).toBeCloseTo(0, 2);
         expect(crown?.z).toBeCloseTo(shape.heightMm, 2);
+        // As wide as it is anywhere: between chords of 6 mm and less the widest place is missed by less than .1 mm.
+        const ys = points.map((p) => p.y);
+        const wide = Math.max(...ys) - Math.min(...ys);
+        expect(shape.maxWidthMm).toBeGreaterThan(wide - 1e-3);
+        expect(shape.maxWidthMm).toBeLessThan(wide + 0.1);
       }),
     );
   });

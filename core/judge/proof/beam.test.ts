@@ -1,7 +1,7 @@
 /** Bars, ridges and openers, worked by hand. */
 import type { MovingPart } from '../../build/assembly/openings';
 import type { BeamRow } from '../../build/assembly/rows';
-import type { Figure } from '../../base/figure';
+import { type Figure, phraseText } from '../../base/figure';
 import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { solveHoop } from '../../build/hoop/elastica';
 import { lid } from '../../testing/judged';
@@ -191,6 +191,14 @@ test('a person lifts 15 kg, two 30', () => {
     liftCheck({ ...part(320, 7), people }, { value: kg } as Figure)[0]?.verdict;
   expect([lift(12, 1), lift(15, 1), lift(15.1, 1)]).toEqual(['holds', 'tight', 'fails']);
   expect([lift(24, 2), lift(30.1, 2)]).toEqual(['holds', 'fails']);
+  const told = (people: 1 | 2) =>
+    phraseText(liftCheck({ ...part(320, 7), people }, { value: 12 } as Figure)[0]?.text ?? [], {
+      length: 'mm',
+      temperature: 'C',
+      currency: 'EUR',
+    });
+  expect(told(1)).toMatch(/at the handle; 15 kg is the most for one person\.$/);
+  expect(told(2)).toMatch(/30 kg is the most for two people\.$/);
 });
 
 test('stiff sheet reaches less under more snow, by the cube root', () => {
