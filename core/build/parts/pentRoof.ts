@@ -66,52 +66,57 @@ function slopeOf(frontZ: number, backZ: number, runMm: number, depthMm: number) 
 
 export type PentRoof = Made<typeof pentRoof>;
 
+/** Studs and the shallowest header that the rafters can hang on, as deep as their plumb ends; with the roof's slope on them. */
+function frontOf(a: PentAnswers, site: BuildSite, width: number) {
+  const z0 = site.bed.wall.heightMm;
+  const sets = SETS[site.market].map(([stud, head]) => {
+    const [studBoard, headBoard] = [section(site.catalog, stud), section(site.catalog, head)];
+    const t = boardShape(studBoard).thicknessMm;
+    const slope = slopeOf(z0 + a.frontMm, z0 + a.backMm, width - t, boardShape(a.rafter).widthMm);
+    const headZ = z0 + a.frontMm - boardShape(headBoard).widthMm;
+    return { studBoard, headBoard, headZ, t, slope, deep: slope.ok && headZ <= slope.value.under(t) };
+  });
+  const { slope, deep, ...front } = sets.find((s) => s.deep) ?? (sets[sets.length - 1] as (typeof sets)[0]);
+  if (width < boardShape(front.studBoard).widthMm + front.t + 300)
+    return fail('wall', 'Between front and wall there is no room for a roof on so narrow a bed.');
+  if (!slope.ok) return slope;
+  if (!deep) return fail('rafter', 'No header is deep enough for such rafters: choose a shallower board.');
+  return ok({ ...front, slope: slope.value });
+}
+
+/** Where rafters stand, and on which of them stiff sheets meet: as many bays to each, the outer ones half a rafter wider. */
+function raftersOf({ extent: [x0, x1], ...a }: PentAnswers, site: BuildSite) {
+  const t = boardShape(a.rafter).thicknessMm;
+  const sheets =
+    a.glazing === 'film' ? 1 : Math.ceil((x1 - x0 - t) / (paneWidth({ site, glazing: a.glazing }) - t / 2) - 1e-6);
+  const spaced = hoopPlaces(x0, x1, t / 2, a.rafters, a.maxSpacingMm);
+  if (!spaced.ok) return spaced;
+  const even = hoopPlaces(x0, x1, t / 2, sheets * Math.ceil((spaced.value.length - 1) / sheets) + 1, a.maxSpacingMm);
+  if (!even.ok) return even;
+  const xs = even.value;
+  const last = xs.length - 1;
+  return ok({ xs, sheetXs: [x0, ...xs.filter((_, i) => i > 0 && i < last && i % (last / sheets) === 0), x1] });
+}
+
 /** A header on studs in front and rafters from it to a plate behind, over the whole width of the bed. */
 export function pentRoof(a: PentAnswers, site: BuildSite, place: PentPlace) {
   const [x0, x1] = a.extent;
   const width = site.survey.frameOn.widthMm;
   const z0 = site.bed.wall.heightMm;
-  const [frontZ, backZ] = [z0 + a.frontMm, z0 + a.backMm];
-  const { thicknessMm: rt, widthMm: depthMm } = boardShape(a.rafter);
-  // The shallowest header that the rafters can hang on: as deep as their plumb ends.
-  const sets = SETS[site.market].map(([stud, head]) => {
-    const [studBoard, header] = [section(site.catalog, stud), section(site.catalog, head)];
-    const t = boardShape(studBoard).thicknessMm;
-    const slope = slopeOf(frontZ, backZ, width - t, depthMm);
-    return {
-      studBoard,
-      header,
-      t,
-      slope,
-      deep: slope.ok && boardShape(header).widthMm >= frontZ - slope.value.under(t),
-    };
-  });
-  const chosen = sets.find((s) => s.deep) ?? (sets[sets.length - 1] as (typeof sets)[0]);
-  const { studBoard, t } = chosen;
-  if (width < boardShape(studBoard).widthMm + t + 300)
-    return fail('wall', 'Between front and wall there is no room for a roof on so narrow a bed.');
-  if (!chosen.slope.ok) return chosen.slope;
-  const slope = chosen.slope.value;
+  const front = frontOf(a, site, width);
+  if (!front.ok) return front;
+  const { studBoard, headBoard, headZ, t, slope } = front.value;
   const { angle, deg } = slope;
-  // Joints of stiff sheet fall on rafters: as many bays to each sheet. The outer sheets reach half a rafter farther.
-  const panes =
-    a.glazing === 'film' ? 1 : Math.ceil((x1 - x0 - rt) / (paneWidth({ site, glazing: a.glazing }) - rt / 2) - 1e-6);
-  const spaced = hoopPlaces(x0, x1, rt / 2, a.rafters, a.maxSpacingMm);
-  if (!spaced.ok) return spaced;
-  const even = hoopPlaces(x0, x1, rt / 2, panes * Math.ceil((spaced.value.length - 1) / panes) + 1, a.maxSpacingMm);
-  if (!even.ok) return even;
-  const xs = even.value;
-  const baysEach = (xs.length - 1) / panes;
-  if (!chosen.deep) return fail('rafter', 'No header is deep enough for such rafters: choose a shallower board.');
-
-  const headZ = frontZ - boardShape(chosen.header).widthMm;
+  const places = raftersOf(a, site);
+  if (!places.ok) return places;
+  const { xs, sheetXs } = places.value;
   const marked = { xs, mark: (n: number): string => `R${n + 1}` };
   const header = straightRun(
     'A2',
     'Front header',
-    chosen.header,
+    headBoard,
     [x0, x1],
-    [t / 2, (frontZ + headZ) / 2],
+    [t / 2, headZ + boardShape(headBoard).widthMm / 2],
     [0, 0, 1],
     marked,
   );
@@ -133,7 +138,7 @@ export function pentRoof(a: PentAnswers, site: BuildSite, place: PentPlace) {
     /** Down its slope. */
     slopeMm: width / Math.cos(angle),
     /** Where stiff sheets begin, meet and end along the roof. */
-    sheetXs: [x0, ...xs.filter((_, i) => i > 0 && i < xs.length - 1 && i % baysEach === 0), x1],
+    sheetXs,
     /** The end wall from the bed to the roof, front edge first, as (y, height above the bed). */
     end: [
       [0, 0],

@@ -42,7 +42,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
     { x0, x1, y0: 0, y1: width, z0, frontMm: a.frontMm, backMm: a.backMm },
     ['front to wall', 'header above the bed', 'wall plate above the bed', 'frame'],
     { skins: [{ ...closes, m2: closes.m2 + shutters.areaM2 }] },
-    { xs: f.marked.xs, label: 'rafter to rafter' },
+    { xs: f.xs, label: 'rafter to rafter' },
     [f.lowMm, f.highMm],
   );
   return ok({

@@ -21,8 +21,7 @@ export function frameOf(a: LeanToAnswers, site: BuildSite) {
   const made = pentRoof(a, site, { bays: a.lids, wallOverMm: a.wallOverMm });
   if (!made.ok) return made;
   const roof = made.value;
-  const { x0, x1, z0, width, t, studBoard, headZ, marked } = roof;
-  const { xs } = marked;
+  const { x0, x1, z0, width, t, studBoard, headZ, xs, marked } = roof;
   const sillBoard = section(site.catalog, `${studBoard.key} treated`);
   const p = boardShape(studBoard).widthMm;
   const plateAt = [width - t / 2, z0 + a.backMm - p / 2] as const;
