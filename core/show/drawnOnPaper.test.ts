@@ -4,6 +4,7 @@ import { formatLength } from '../base/length';
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
 import { highsSolver } from '../make/cutting/highs';
+import type { CutPiece } from '../make/cutting/bars';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { plan } from '../plan';
 import { onSomeBed } from '../testing/onBed';
@@ -14,7 +15,15 @@ import { MARGIN, POINTS_PER_MM, type Pen, newBook } from './pen';
 type Point = readonly [number, number];
 type Stroke =
   | { readonly is: 'line'; readonly from: Point; readonly to: Point; readonly thickness: number }
-  | { readonly is: 'text'; readonly said: string; readonly at: Point; readonly bold: boolean }
+  | {
+      readonly is: 'text';
+      readonly said: string;
+      readonly at: Point;
+      readonly bold: boolean;
+      /** From its left to its right end, whether it is set from there or from its middle. */
+      readonly from: number;
+      readonly to: number;
+    }
   | {
       readonly is: 'box';
       readonly at: Point;
@@ -29,7 +38,11 @@ async function strokesOf(draw: (pen: Pen) => void): Promise<readonly Stroke[]> {
   const strokes: Stroke[] = [];
   pen.line = (x0, y0, x1, y1, thickness = 0.9) =>
     void strokes.push({ is: 'line', from: [x0, y0], to: [x1, y1], thickness });
-  pen.text = (said, x, y, _, { bold = false } = {}) => void strokes.push({ is: 'text', said, at: [x, y], bold });
+  pen.text = (said, x, y, size, { bold = false, centre = false } = {}) => {
+    const wide = (bold ? pen.bold : pen.font).widthOfTextAtSize(said, size);
+    const from = centre ? x - wide / 2 : x;
+    strokes.push({ is: 'text', said, at: [x, y], bold, from, to: from + wide });
+  };
   pen.box = (x, y, width, height, dashed = false) =>
     void strokes.push({ is: 'box', at: [x, y], width, height, dashed });
   draw(pen);
@@ -106,7 +119,8 @@ describe('sheets and rolls', () => {
       const made = plan(garden, onSomeBed(garden, key).cover, solver);
       if (!made.ok) throw new Error('no plan');
       const p = made.value;
-      const strokes = await strokesOf((pen) => cutPages(pen, p));
+      const { pen } = await newBook('x', 'x', 'imperial');
+      const strokes = await strokesOf((own) => cutPages(own, p));
       const sheets = [...p.sheets.sheets.map((s) => s.size), ...p.rolls.rolls.map((r) => r.roll)];
       const placed = [
         ...p.sheets.sheets.map((s) => s.placed),
@@ -160,6 +174,20 @@ describe('sheets and rolls', () => {
               s.at[1] < y + h,
           );
           expect([piece.tag, tag !== undefined]).toEqual([piece.tag, true]);
+          if (tag?.is !== 'text') continue;
+          // Its sizes under its tag, where both have room; else its tag alone, across its middle.
+          expect([tag.bold, (tag.from + tag.to) / 2]).toEqual([true, expect.closeTo(x + w / 2, 6)]);
+          const sizes = drawn.find((s) => s.is === 'text' && s.at[0] === tag.at[0] && s.at[1] === tag.at[1] - 10);
+          expect(tag.at[1] - (y + h / 2)).toBeCloseTo(sizes ? 2 : -3, 6);
+          const said = [piece.lengthMm, piece.widthMm].map((mm) => formatLength(mm, garden.units.length)).join(' x ');
+          const fits = h > 26 && pen.font.widthOfTextAtSize(said, 7.5) < w - 4;
+          expect([piece.tag, sizes !== undefined]).toEqual([piece.tag, fits]);
+          if (sizes?.is !== 'text') continue;
+          expect([sizes.said, sizes.bold, (sizes.from + sizes.to) / 2]).toEqual([
+            said,
+            false,
+            expect.closeTo(x + w / 2, 6),
+          ]);
           const corners = drawn.flatMap((s): readonly Point[] =>
             s.is === 'box' ? [s.at, [s.at[0] + s.width, s.at[1] + s.height]] : s.is === 'line' ? [s.from, s.to] : [],
           );
@@ -176,6 +204,62 @@ describe('sheets and rolls', () => {
           expect(y).toBeGreaterThanOrEqual(sheet.at[1] - 1e-6);
         }
       }
+    },
+  );
+
+  test.each([
+    ['walk-in', 'as it is'],
+    ['lean-to', 'as it is'],
+    ['lean-to', 'some of it short'],
+  ])(
+    '%s, %s: every piece of a bar is a box as long as it is, with its tag and its length in it, its tag, or its tag over it',
+    async (key, how) => {
+      const garden = demoGarden();
+      const made = plan(garden, onSomeBed(garden, key).cover, solver);
+      if (!made.ok) throw new Error('no plan');
+      const short = (piece: CutPiece, i: number): CutPiece =>
+        how === 'as it is' ? piece : { ...piece, lengthMm: [piece.lengthMm, 150, 30][i % 3] ?? 0 };
+      const cuts = made.value.cuts.map((c) => ({
+        ...c,
+        bars: c.bars.map((b) => ({ ...b, pieces: b.pieces.map(short) })),
+      }));
+      const strokes = await strokesOf((pen) => cutPages(pen, { ...made.value, cuts }));
+      const boxes = strokes.flatMap((s, i) => (s.is === 'box' && !s.dashed && s.height === 20 ? [{ ...s, i }] : []));
+      const pieces = cuts.flatMap((c) => c.bars.flatMap((b) => b.pieces));
+      expect(boxes).toHaveLength(pieces.length);
+      const scale = (boxes[0]?.width ?? NaN) / (pieces[0]?.lengthMm ?? NaN);
+      const ways = new Set<string>();
+      for (const [k, piece] of pieces.entries()) {
+        const box = boxes[k];
+        if (!box) throw new Error('no box');
+        const [x, right, y] = [box.at[0], box.at[0] + box.width, box.at[1]];
+        expect(box.width).toBeCloseTo(piece.lengthMm * scale, 6);
+        const tag = piece.holds === undefined ? piece.tag : `${piece.tag} + ${piece.holds}`;
+        const after = strokes.slice(box.i + 1);
+        const inIt = after.slice(
+          0,
+          after.findIndex((s) => s.is !== 'text'),
+        );
+        const [first, second] = inIt.flatMap((s) => (s.is === 'text' ? [s] : []));
+        ways.add(second ? 'both' : first ? 'tag' : 'over');
+        if (first) {
+          expect([first.said, first.bold, first.at[1]]).toEqual([tag, true, expect.closeTo(y + 7, 6)]);
+          expect(first.from).toBeGreaterThanOrEqual(x + (second ? 4 : 1) - 1e-6);
+          expect(first.to).toBeLessThanOrEqual((second?.from ?? right) - (second ? 4 : 1) + 1e-6);
+        }
+        if (first && !second) expect((first.from + first.to) / 2).toBeCloseTo((x + right) / 2, 6);
+        if (second) {
+          const said = formatLength(piece.lengthMm, garden.units.length);
+          expect([second.said, second.bold, second.at[1]]).toEqual([said, false, expect.closeTo(y + 7, 6)]);
+          expect(second.to).toBeCloseTo(right - 4, 6);
+        }
+        if (first) continue;
+        const over = strokes.slice(0, box.i).filter((s) => s.is === 'text' && s.said === tag && s.bold);
+        expect(
+          over.some((s) => s.is === 'text' && s.at[1] > y + 20 && Math.abs((s.from + s.to - x - right) / 2) < 1e-6),
+        ).toBe(true);
+      }
+      if (how !== 'as it is') expect([...ways].sort()).toEqual(['both', 'over', 'tag']);
     },
   );
 });
