@@ -6,7 +6,8 @@ import { stiffnessNMm2 } from '../../catalog/sections';
 import { demoGarden } from '../../garden/demo';
 import { outline } from '../../plan';
 import { bendCheck, railCheck, sagCheck, snowTries, stouterHoops } from './hoopChecks';
-import { footThrustN } from './hoopFigures';
+import { at, build } from '../../testing/site';
+import { footThrustN, hoopFigures } from './hoopFigures';
 import { designSnow } from './snow';
 
 const garden = demoGarden();
@@ -147,4 +148,19 @@ describe('how hard pipe is bent', () => {
     expect(keys(stouterHoops({ ...three, section: { ...three.section, stock: [] } }, SHIPPED))).not.toContain(n + 1);
     expect(snowTries(three, SHIPPED)[0]?.change).toEqual({ kind: 'ridge', value: 'posted' });
   });
+});
+
+test('of pipe bent beforehand the radius of the bender is told, of none that is only joined', () => {
+  const radii = (family: string) =>
+    build(family, at(128, 44)).arches.flatMap((a) =>
+      hoopFigures(a)
+        .filter((f) => f.label === 'Bend radius')
+        .map((f) => [f.value, a.hoop.maxCurvaturePerMm]),
+    );
+  const [bent] = radii('bent-conduit');
+  expect(bent?.[0]).toBeCloseTo(1 / (bent?.[1] ?? NaN), 9);
+  // By hand round what lies about the garden: a forearm or more, not a house.
+  expect(bent?.[0]).toBeGreaterThan(100);
+  expect(bent?.[0]).toBeLessThan(1000);
+  expect(radii('fitting-gable')).toEqual([]);
 });

@@ -269,3 +269,14 @@ test('a sleeve over hoop and post is the thinnest pipe on sale that goes over bo
     expect(m.section.shape.kind === 'tube' && m.section.shape.insideMm).toBeGreaterThanOrEqual(most);
   }
 });
+
+test('studs of each end are strapped to the hoop there, whether it is of one pipe or of two', () => {
+  for (const more of [{}, { roof: 'straight' }]) {
+    const made = house(more);
+    const straps = made.joints.find((j) => j.id === 'studs');
+    const pipes = made.members.filter((m) => straps?.tags.includes(m.tag) && m.section.shape.kind === 'tube');
+    const xs = pipes.map((m) => (m.shape.kind === 'curve' ? m.shape.points[0]?.[0] : m.shape.from[0]));
+    const all = made.arches[0]?.xsMm ?? [];
+    expect([...new Set(xs)]).toEqual([all[0], all[all.length - 1]]);
+  }
+});

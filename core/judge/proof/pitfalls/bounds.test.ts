@@ -1,4 +1,5 @@
 /** Pitfalls at their bounds: said just beyond, not said just within. */
+import { phraseText } from '../../../base/figure';
 import { thicknessMm } from '../../../catalog/sections';
 import { SHIPPED, coverMaterial, cropOf } from '../../../catalog/catalog';
 import type { Assembly, Joint, SheetPart } from '../../../build/assembly/types';
@@ -181,6 +182,17 @@ describe('a frame that is not the size of its bed', () => {
     [{ widthMm: WIDE + 50, stiff: false }, undefined],
   ])('%j: %s', (more, verdict) => {
     expect(fits(stands(more), onBed())?.verdict).toBe(verdict);
+  });
+  test('it is said what it goes on, or into', () => {
+    const said = (on: 'wall' | 'inside the wall') =>
+      phraseText(fits(stands({ on, widthMm: WIDE + 50 }), onBed())?.text ?? [], {
+        length: 'mm',
+        temperature: 'C',
+        currency: 'EUR',
+      });
+    expect(said('wall')).toMatch(/^The frame is 50 mm larger than the bed it goes on\./);
+    // The same 50 mm, both walls, and the play of 6 mm on either side.
+    expect(said('inside the wall')).toMatch(/^The frame is 138 mm larger than the bed it goes into\./);
   });
 });
 

@@ -1,0 +1,31 @@
+import { at, build, inch } from '../../testing/site';
+
+test('flaps hang across both ends from as high as the cover is, and come down by that', () => {
+  // A wall 11 in high; triangles 37 in high over 44 in.
+  const made = build('a-frame', at(128, 44));
+  const across = (xIn: number) => [
+    [inch(xIn), 0, inch(11 + 37)],
+    [inch(xIn), inch(44), inch(11 + 37)],
+  ];
+  const flaps = made.openings.filter((o) => o.by === 'flap');
+  expect(flaps.map((o) => o.line.map((p) => p.map((mm) => Math.round(mm * 1e6) / 1e6)))).toEqual([
+    across(0),
+    across(128),
+  ]);
+  expect(flaps.map((o) => o.travel)).toEqual([{ mm: inch(37) }, { mm: inch(37) }]);
+  expect(flaps.map((o) => o.tags)).toEqual([['S2'], ['S3']]);
+});
+
+test.each([
+  ['none', undefined, undefined],
+  ['rope', 'Tie the side ropes', 'Tie a rope hoop to hoop on both sides'],
+  ['pipe', 'Tie the side purlins', 'Hold R2, R3 inside the hoops'],
+])('side purlins of a lid, %s: tied in a step of their own', (purlins, title, begins) => {
+  const { steps, members } = build('hinged-hoop-lid', at(96, 48), { purlins });
+  const sides = steps.find((s) => s.id === 'sides');
+  expect(sides?.title).toBe(title);
+  if (begins) expect(sides?.work[0]?.join('')).toContain(begins);
+  expect(members.filter((m) => m.part === 'Side purlin').map((m) => m.tag)).toEqual(
+    purlins === 'pipe' ? ['R2', 'R3'] : [],
+  );
+});
