@@ -152,6 +152,14 @@ export type HoopPieces = Member | readonly Member[];
 export const clipPlaces = (hoops: readonly HoopPieces[], eachHoop: number): readonly Vec3[] =>
   hoops.flatMap((hoop) => placesAlong(lineThrough([hoop].flat()), eachHoop));
 
+/** Where the cover's line ends on either side, and its lowest and highest places. */
+const edgesOf = ({ line }: FramedCover) => ({
+  near: line[0]?.y ?? 0,
+  far: line[line.length - 1]?.y ?? 0,
+  foot: Math.min(...line.map((p) => p.z)),
+  top: Math.max(...line.map((p) => p.z)),
+});
+
 /** End flaps hang from the end hoops on clips and lie weighted on the ground: two bags each. */
 export function flapJoints(
   flaps: readonly SheetPart[],
@@ -160,10 +168,8 @@ export function flapJoints(
 ): readonly Joint[] {
   if (flaps.length === 0) return [];
   const eachEnd = Math.ceil(pathLength(c.line) / 450);
-  const foot = Math.min(...c.line.map((p) => p.z));
-  const bags = [c.x0, c.x1].flatMap((x) =>
-    [0.25, 0.75].map((f): Vec3 => [x, (c.line[0]?.y ?? 0) + c.widthMm * f, foot]),
-  );
+  const { near, far, foot } = edgesOf(c);
+  const bags = [c.x0, c.x1].flatMap((x) => [0.25, 0.75].map((f): Vec3 => [x, near + (far - near) * f, foot]));
   return [
     ...joint(
       'clip',
@@ -178,17 +184,16 @@ export function flapJoints(
 
 /** End flaps as openings: each lifts for a hand and for air. */
 export function flapOpenings(flaps: readonly SheetPart[], c: FramedCover): readonly Opening[] {
-  const foot = Math.min(...c.line.map((p) => p.z));
+  const { near, far, top } = edgesOf(c);
   return flaps.map((s, i): Opening => {
     const x = i === 0 ? c.x0 : c.x1;
-    const y = c.line[0]?.y ?? 0;
     return {
       name: s.part,
       by: 'flap',
       tags: [s.tag],
       line: [
-        [x, y, foot + c.riseMm],
-        [x, y + c.widthMm, foot + c.riseMm],
+        [x, near, top],
+        [x, far, top],
       ],
       travel: { mm: c.riseMm },
       shut: ['flap weights'],
