@@ -23,7 +23,7 @@ interface Line {
 async function drawnOn(paper: 'letter' | 'a4', panel: (typeof o.assembly.panels)[number]) {
   const { pen } = await newBook('x', 'x', paper === 'a4' ? 'metric' : 'imperial');
   const lines: Line[] = [];
-  const words: string[] = [];
+  const words: { readonly said: string; readonly at: readonly [number, number] }[] = [];
   let page = 0;
   const turn = pen.turn.bind(pen);
   pen.turn = () => {
@@ -36,7 +36,7 @@ async function drawnOn(paper: 'letter' | 'a4', panel: (typeof o.assembly.panels)
       from: [x0 / POINTS_PER_MM, y0 / POINTS_PER_MM],
       to: [x1 / POINTS_PER_MM, y1 / POINTS_PER_MM],
     });
-  pen.text = (said) => void words.push(said);
+  pen.text = (said, x, y) => void words.push({ said, at: [x / POINTS_PER_MM, y / POINTS_PER_MM] });
   templates(pen, panel, paper);
   return { lines, words, pages: page };
 }
@@ -58,10 +58,20 @@ describe.each([
     const { pages, words } = await drawnOn(paper, panel);
     const wanted = templatePages(panel, paper);
     expect(pages).toBe(wanted.length);
-    expect(words.filter((w) => w.startsWith(panel.tag))).toEqual(
+    const said = words.map((w) => w.said);
+    expect(said.filter((w) => w.startsWith(panel.tag))).toEqual(
       wanted.map((p) => `${panel.tag}: column ${p.column + 1}, row ${p.row + 1} from below left`),
     );
-    expect(words.filter((w) => w.startsWith('100 mm'))).toHaveLength(pages);
+    expect(said.filter((w) => w.startsWith('100 mm'))).toHaveLength(pages);
+    // What measures the page stands close over its bar of 100 mm, its place on the sheet under it, all within the print.
+    const { lines } = await drawnOn(paper, panel);
+    const bars = lines.filter((l) => Math.abs(l.to[0] - l.from[0] - 100) < 1e-6 && l.from[1] === l.to[1]);
+    expect(bars).toHaveLength(pages);
+    for (const { said: w, at } of words.filter((x) => !x.said.includes(', page '))) {
+      const over = at[1] - (bars[0]?.from[1] ?? NaN);
+      expect([w, at[0]]).toEqual([w, bars[0]?.from[0]]);
+      expect(w.startsWith('100 mm') ? over > 1 && over < 5 : over < -3 && at[1] > 12).toBe(true);
+    }
   });
 
   test('the pieces of the outline on all pages together are as long as the outline itself', async () => {

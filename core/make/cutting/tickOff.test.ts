@@ -1,4 +1,4 @@
-import { isCut } from './onHand';
+import { isCut, isFlatCut } from './onHand';
 import highsLoader from 'highs';
 import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
@@ -93,6 +93,24 @@ test('a piece that the design has moved away from is said, and cut again', () =>
   expect([isCut([right], hoop), isCut([wrong], hoop)]).toEqual([true, false]);
   expect(outgrown([right], members)).toEqual([]);
   expect(outgrown([wrong, { ...right, tag: 'H99' }], members).map((x) => x.now?.tag)).toEqual(['H1', undefined]);
+});
+
+test('a piece of sheet is cut when one of its tag, its sheet and its sizes is, either way round', () => {
+  const one = { kind: 'sheet', tag: 'G1', key: 'twin-wall-6', widthMm: 600, lengthMm: 900 } as const;
+  const cut = (tag: string, key: string, widthMm: number, lengthMm: number) =>
+    isFlatCut([one], tag, key, widthMm, lengthMm);
+  expect([cut('G1', 'twin-wall-6', 600, 900), cut('G1', 'twin-wall-6', 900.5, 599.5)]).toEqual([true, true]);
+  expect([cut('G2', 'twin-wall-6', 600, 900), cut('G1', 'corrugated', 600, 900)]).toEqual([false, false]);
+  for (const [width, length] of [
+    [600, 901],
+    [601, 900],
+    [900, 601],
+    [901, 600],
+    [600, 600],
+    [900, 900],
+  ] as const)
+    expect(cut('G1', 'twin-wall-6', width, length)).toBe(false);
+  expect(isFlatCut([], 'G1', 'twin-wall-6', 600, 900)).toBe(false);
 });
 
 test('a sheet and a roll ticked off: their pieces are planned no more, and what is left is used next', () => {

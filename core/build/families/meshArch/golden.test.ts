@@ -1,5 +1,6 @@
 import { type Golden, type Point, differences, outward, sprung, taut } from '../../../testing/golden';
 import { at, build } from '../../../testing/site';
+import { familyOf } from '..';
 
 describe.each(['none', 'posted'] as const)(
   'an arch of welded mesh over 128 x 44 in, worked by hand, %s under its crown',
@@ -97,4 +98,17 @@ test('eleven squares over 96 x 48 in, the film tucked in beside the walls, its e
       },
     ),
   ).toEqual([]);
+});
+
+test('higher or lower it is by whole squares of 6 in, two for each six inches and one at the least', () => {
+  const family = familyOf('mesh-arch');
+  const site = at(96, 44);
+  const answers = { ...family.defaults(site), squares: 12 };
+  const squares = (byIn: number) =>
+    family.change(
+      answers,
+      { kind: 'higher', byMm: byIn * 25.4 },
+      { assembly: build('mesh-arch', site, answers), site },
+    )?.['squares'];
+  expect([6, 12, 1, -1, -6].map(squares)).toEqual([14, 16, 13, 11, 10]);
 });
