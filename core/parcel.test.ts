@@ -64,6 +64,12 @@ test('the prices go along that its list is bought at, and with them units, place
   expect(parcel.value.log).toEqual([]);
 });
 
+test('of a cover that is not there, or that has no bed, there is none', () => {
+  const fault = { ok: false, faults: [{ field: 'cover' }] };
+  expect(parcelOf(garden, 'no-such')).toMatchObject(fault);
+  expect(parcelOf({ ...garden, beds: [] }, 'winter-lid')).toMatchObject(fault);
+});
+
 test('a cover that cannot be built as it stands is handed on all the same, without prices', () => {
   const broken: Garden = {
     ...garden,
