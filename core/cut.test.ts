@@ -1,5 +1,5 @@
 import highsLoader from 'highs';
-import { cutAndShop } from './cut';
+import { cutAndShop, provenPrice, quickPrice, quickShop } from './cut';
 import { demoGarden } from './garden/demo';
 import { everyKind } from './garden/everyKind';
 import type { Cover, Garden } from './garden/garden';
@@ -76,4 +76,16 @@ test('every cover of the demo is proven without a programme', () => {
     const cut = cutAndShop(designed(garden, cover), none);
     expect(cut.ok && cut.value.cuts.every((c) => c.proven)).toBe(true);
   }
+});
+
+test('a piece that no bar is long enough for is a fault that names its board, and there is no price', () => {
+  const o = designed(demoGarden(), demoGarden().covers[0]);
+  const [long] = o.assembly.members.filter((m) => m.section.key === '2x4');
+  const members = o.assembly.members.map((m) => (m === long ? { ...m, lengthMm: 9000 } : m));
+  const grown = { ...o, assembly: { ...o.assembly, members } };
+  const none: IntegerSolver = { now: () => 0, solve: () => STOPPED };
+  const made = cutAndShop(grown, none);
+  expect(made.ok ? [] : made.faults.map((f) => f.field)).toEqual(['2x4']);
+  expect(made.ok ? '' : made.faults[0]?.message).toMatch(/^2x4: .*9000.* mm$/);
+  expect([quickShop(grown), quickPrice(grown), provenPrice(grown, none)]).toEqual([undefined, NaN, NaN]);
 });

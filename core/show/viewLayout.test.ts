@@ -31,7 +31,8 @@ function layoutOf(a: Assembly, bed: Bed, view: (typeof VIEWS)[number], unit: Len
 const meet = (a: Box, b: Box): boolean =>
   a.x0 < b.x1 - 0.01 && b.x0 < a.x1 - 0.01 && a.y0 < b.y1 - 0.01 && b.y0 < a.y1 - 0.01;
 
-function faults(l: ViewLayout): readonly string[] {
+/** What is wrong with a layout. @param type how large its figures are: 30 pixels high at 1, and 18 more for the name over that of a leader */
+function faults(l: ViewLayout, type = 1): readonly string[] {
   const labels = [
     ...l.dimensions.map((d) => ({ name: d.dimension.id, box: d.label })),
     ...l.tags.map((t) => ({ name: t.tag, box: t.label })),
@@ -43,10 +44,18 @@ function faults(l: ViewLayout): readonly string[] {
   const off = labels.flatMap(({ name, box }) =>
     box.x0 < -0.01 || box.y0 < -0.01 || box.x1 > l.width + 0.01 || box.y1 > l.height + 0.01 ? [`${name} off`] : [],
   );
-  const wide = l.dimensions.flatMap(({ dimension, label }) =>
-    Math.min(label.x1 - label.x0, label.y1 - label.y0) < 20 ? [`${dimension.id} squeezed`] : [],
-  );
-  return [...crossing, ...off, ...wide];
+  const sized = l.dimensions.flatMap(({ dimension, label, a }) => {
+    const high = label.y1 - label.y0;
+    const lies = dimension.side === 'below' || dimension.side === 'above';
+    return [
+      ...(Math.abs(high - (dimension.side === 'leader' ? 48 : 30) * type) > 0.01
+        ? [`${dimension.id} is ${high} high`]
+        : []),
+      // A figure of a line that lies stands on its line or beside its end, at its height.
+      ...(lies && Math.abs((label.y0 + label.y1) / 2 - a[1]) > 0.01 ? [`${dimension.id} off its line`] : []),
+    ];
+  });
+  return [...crossing, ...off, ...sized];
 }
 
 const garden = demoGarden();
@@ -59,9 +68,10 @@ test.each(FAMILY_KEYS)('no two labels of %s meet or leave their paper, on any de
     for (const view of VIEWS)
       for (const unit of ['ftin', 'mm'] as const)
         for (const [i, cell] of CELLS.entries()) {
-          const layout = fitView(layoutOf(built.value, bed, view, unit, i === 2 ? 1.25 : 1), cell);
+          const type = i === 2 ? 1.25 : 1;
+          const layout = fitView(layoutOf(built.value, bed, view, unit, type), cell);
           const at = `${family} ${bed.id} ${view} ${unit} ${cell.width}`;
-          expect([at, ...faults(layout)]).toEqual([at]);
+          expect([at, ...faults(layout, type)]).toEqual([at]);
           expect(layout.width).toBeLessThanOrEqual(cell.width);
           expect(layout.height).toBeLessThanOrEqual(cell.height);
         }

@@ -280,3 +280,18 @@ test('studs of each end are strapped to the hoop there, whether it is of one pip
     expect([...new Set(xs)]).toEqual([all[0], all[all.length - 1]]);
   }
 });
+
+test('a beam under few hoops stands under the first and the last of them; under more, a bay in', () => {
+  const posts = (hoops: number) => {
+    const made = house({ beam: 'posts', hoops });
+    const xs = made.arches[0]?.xsMm ?? [];
+    return made.members
+      .filter((m) => m.part === 'Beam post')
+      .map((m) => xs.findIndex((x) => m.shape.kind === 'straight' && Math.abs(x - m.shape.from[0]) < 1e-6));
+  };
+  // Hoops 5 ft 3 apart: a board reaches over one bay of them, not over two.
+  expect([3, 4].map(posts)).toEqual([
+    [0, 1, 2],
+    [1, 2],
+  ]);
+});
