@@ -187,3 +187,18 @@ test('in any unit nothing hangs over: 48 in of sheet hold no 48.4 in, and 48 in 
   const two = { ...job(23.95), pieces: [{ width: 23.95, length: 96, quantity: 2, turns: false }] };
   expect(solveSheetJob(two)).toMatchObject({ ok: true, value: { cost: 92 } });
 });
+
+test('where there are too few sheets for all pieces it says so, and lays out none', () => {
+  const job = (available?: number) =>
+    solveSheetJob({
+      kerf: 0,
+      sheets: [{ width: 1000, length: 2000, price: 10, ...(available !== undefined && { available }) }],
+      // Two to a sheet.
+      pieces: [{ width: 900, length: 900, quantity: 5 }],
+    });
+  expect(job(2)).toEqual({
+    ok: false,
+    faults: [{ field: 'sheets', message: 'there are not enough sheets for all pieces' }],
+  });
+  for (const enough of [3, undefined]) expect(job(enough)).toMatchObject({ ok: true, value: { cost: 30 } });
+});
