@@ -126,14 +126,14 @@ async function hurtCopy(parts) {
 /** Tests that are running. */
 const running = new Set();
 
-/** Runs tests in the copy: whether they pass. What takes too long does not. */
-function passes(files, workers, mostMs, env) {
+/** Runs tests in the copy: whether they pass. What takes too long does not. @param told whether it is said what fails, as jest says it */
+function passes(files, workers, mostMs, env, told = false) {
   return new Promise((resolve) => {
     const jest = join('node_modules', 'jest', 'bin', 'jest.js');
     const only = files.length > 0 ? ['--bail', '--runTestsByPath', ...files] : [];
     const child = spawn(process.execPath, [jest, '--silent', '-w', String(workers), ...only], {
       cwd: COPY,
-      stdio: 'ignore',
+      stdio: ['ignore', 'ignore', told ? 'inherit' : 'ignore'],
       env: { ...process.env, ...env },
     });
     running.add(child);
@@ -184,7 +184,7 @@ for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.e
 const parts = asked.length > 0 ? asked : FLOORS;
 const mutants = await hurtCopy(parts);
 process.stdout.write(`${mutants.length} faults; which tests come by them ...\n`);
-if (!(await passes([], atOnce, 3_600_000, { REACHED }))) fail('The tests fail with no fault put in.');
+if (!(await passes([], atOnce, 3_600_000, { REACHED }, true))) fail('The tests fail with no fault put in.');
 const reached = readdirSync(REACHED)
   .map((f) => JSON.parse(readFileSync(join(REACHED, f), 'utf8')))
   .map((r) => ({ ...r, file: relative(COPY, r.file) }));
