@@ -3,7 +3,7 @@ import { highsSolver } from './make/cutting/highs';
 import type { IntegerSolver } from './make/cutting/linearProgram';
 import { demoGarden } from './garden/demo';
 import { cutsCsv } from './show/csv';
-import { planTogether } from './together';
+import { type Together, planTogether } from './together';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
@@ -44,4 +44,25 @@ test('a cover that cannot be built stops it, and is named', () => {
     ok: false,
     faults: [{ message: expect.stringContaining('Salad tunnel') as string }],
   });
+});
+
+test('it hears how far it is: cover by cover without a plan, then section by section with the best so far', () => {
+  const covers = garden.covers.slice(0, 2);
+  const heard: (readonly [solved: number, sections: number, best: Together | undefined])[] = [];
+  const found = planTogether(garden, covers, solver, (progress, best) => {
+    heard.push([progress.solved, progress.sections, best()]);
+  });
+  if (!found.ok) throw new Error(JSON.stringify(found.faults));
+  expect(heard.slice(0, 2)).toEqual([
+    [0, 2, undefined],
+    [1, 2, undefined],
+  ]);
+  const plans = heard.slice(2).flatMap(([, , best]) => (best ? [best] : []));
+  expect(plans.length).toBeGreaterThan(0);
+  for (const best of plans) {
+    expect(best.covers.map((c) => c.id)).toEqual(covers.map((c) => c.id));
+    expect(best.saved).toBeCloseTo(found.value.apart - best.shopping.paid, 9);
+    // What comes later is never dearer.
+    expect(found.value.shopping.paid).toBeLessThanOrEqual(best.shopping.paid + 1e-9);
+  }
 });

@@ -49,6 +49,16 @@ test('the present one first, then what one would try: each built, priced and tol
   }
 });
 
+test('of one that stands on triangles one more and one fewer are tried as well', () => {
+  const cover = firstCover(garden, 'long', 'a-frame', 'x', 'X') as Cover;
+  const versions = versionsOf({ ...garden, covers: [cover] }, cover, solver);
+  const pairs = (id: string) => versions.find((v) => v.id === id)?.outline.assembly.beams[0]?.tags.length ?? 0;
+  const now = pairs('now');
+  expect(now).toBeGreaterThan(2);
+  expect([pairs('more'), pairs('fewer')]).toEqual([now + 1, now - 1]);
+  expect(versions.slice(1, 3).map((v) => v.label)).toEqual([`${now + 1} triangles`, `${now - 1} triangles`]);
+});
+
 test('boards, pipes and panes are its pieces', () => {
   const [now] = of(garden.covers.findIndex((c) => c.id === 'window-frame'));
   const { members = [], panels = [] } = now?.outline.assembly ?? {};

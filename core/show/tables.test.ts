@@ -49,11 +49,11 @@ describe('the day book', () => {
   test('the first day first, whatever order it was written in; what was not measured is empty, not nought', () => {
     const [head, ...rows] = lines([
       entry('b', '2027-02-02', { insideLowC: 0, insideHighC: 21.5, note: 'warm' }),
-      entry('a', '2027-02-01', { outsideLowC: -9, kg: 1.25 }),
+      entry('a', '2027-02-01', { outsideLowC: -9, outsideHighC: 4, kg: 1.25 }),
     ]);
     expect(head).toBe('date,cover,kind,inside_low_c,inside_high_c,outside_low_c,outside_high_c,kg,note');
     expect(rows).toEqual([
-      `2027-02-01,${cover.name},reading,,,-9,,1.25,`,
+      `2027-02-01,${cover.name},reading,,,-9,4,1.25,`,
       `2027-02-02,${cover.name},reading,0,21.5,,,,warm`,
     ]);
   });

@@ -25,3 +25,9 @@ test.each([
     purlins === 'pipe' ? ['R2', 'R3'] : [],
   );
 });
+
+test('staples that hold by themselves alone say so, those under a batten or in a channel do not', () => {
+  const alone = (fixing: string) =>
+    build('a-frame', at(128, 44), { fixing }).joints.find((j) => j.id === 'staples')?.alone;
+  expect(['battens', 'channel', 'staples'].map(alone)).toEqual([undefined, undefined, 'fixing']);
+});

@@ -112,3 +112,13 @@ test('higher or lower it is by whole squares of 6 in, two for each six inches an
     )?.['squares'];
   expect([6, 12, 1, -1, -6].map(squares)).toEqual([14, 16, 13, 11, 10]);
 });
+
+test('its two sheets part along the crown', () => {
+  const made = build('mesh-arch', at(96, 44));
+  const [parting] = made.openings.filter((o) => o.by === 'crown');
+  const highest = Math.max(...made.sheets.flatMap((s) => s.faces.flat().map((p) => p[2])));
+  expect(parting?.line.map((p) => [p[1], p[2]])).toEqual([
+    [expect.closeTo(22 * 25.4, 0), expect.closeTo(highest, 6)],
+    [expect.closeTo(22 * 25.4, 0), expect.closeTo(highest, 6)],
+  ]);
+});

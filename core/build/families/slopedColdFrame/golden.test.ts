@@ -248,3 +248,12 @@ test('in a metric shop, over 2400 x 1000 mm: 45x195 boards in one row in front, 
   // The back's upper board is ripped, and its step says so.
   expect(a.steps.map((x) => x.id)).toContain('rip');
 });
+
+test('on clay it is said what keeps the box from standing in a puddle', () => {
+  const site = at(96, 40);
+  const said = (soil: 'clay' | 'loam') =>
+    build('sloped-cold-frame', { ...site, bed: { ...site.bed, soil } })
+      .steps.find((s) => s.id === 'set')
+      ?.work.some((w) => w.join('').startsWith('Clay holds water'));
+  expect([said('clay'), said('loam')]).toEqual([true, false]);
+});
