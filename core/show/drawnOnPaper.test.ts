@@ -1,5 +1,6 @@
 /** Lines on paper: each dimension as long as its figure says at the scale of its view, each piece on its sheet at one scale. */
 import highsLoader from 'highs';
+import { PDFPage } from 'pdf-lib';
 import { formatLength } from '../base/length';
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
@@ -48,6 +49,32 @@ async function strokesOf(draw: (pen: Pen) => void): Promise<readonly Stroke[]> {
   draw(pen);
   return strokes;
 }
+
+test('under every figure of a drawing the paper is white, so that no line runs through it', async () => {
+  const o = onSomeBed(demoGarden(), 'hinged-hoop-lid');
+  const white: { x: number; y: number; width: number; height: number }[] = [];
+  const spy = jest.spyOn(PDFPage.prototype, 'drawRectangle').mockImplementation((options = {}) => {
+    const { x = 0, y = 0, width = 0, height = 0 } = options;
+    white.push({ x, y, width, height });
+  });
+  try {
+    const strokes = await strokesOf((pen) => drawings(pen, o));
+    const values = new Set(o.assembly.dimensions.map((d) => formatLength(d.valueMm, 'ftin')));
+    const figures = strokes.flatMap((s) => (s.is === 'text' && values.has(s.said) ? [s] : []));
+    expect(figures).toHaveLength(o.assembly.dimensions.length);
+    expect(white).toHaveLength(figures.length);
+    for (const [i, f] of figures.entries()) {
+      const box = white[i];
+      if (!box) throw new Error('no white');
+      // Two points more on every side, from under its foot to over its head.
+      expect([box.x, box.x + box.width]).toEqual([expect.closeTo(f.from - 2, 6), expect.closeTo(f.to + 2, 6)]);
+      expect(box.y).toBeCloseTo(f.at[1] - 2, 6);
+      expect(box.y + box.height).toBeGreaterThan(f.at[1] + 6);
+    }
+  } finally {
+    spy.mockRestore();
+  }
+});
 
 const far = ([a, b]: Point, [c, d]: Point): number => Math.hypot(a - c, b - d);
 test.each(FAMILY_KEYS)(
