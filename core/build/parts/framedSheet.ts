@@ -152,13 +152,12 @@ export type HoopPieces = Member | readonly Member[];
 export const clipPlaces = (hoops: readonly HoopPieces[], eachHoop: number): readonly Vec3[] =>
   hoops.flatMap((hoop) => placesAlong(lineThrough([hoop].flat()), eachHoop));
 
-/** Where the cover's line ends on either side, and its lowest and highest places. */
-const edgesOf = ({ line }: FramedCover) => ({
-  near: line[0]?.y ?? 0,
-  far: line[line.length - 1]?.y ?? 0,
-  foot: Math.min(...line.map((p) => p.z)),
-  top: Math.max(...line.map((p) => p.z)),
-});
+/** Both sides of the frame, wherever the film lies on it, and the lowest and highest places of the film. */
+function sidesOf({ line, widthMm }: FramedCover) {
+  const middle = ((line[0]?.y ?? 0) + (line[line.length - 1]?.y ?? 0)) / 2;
+  const zs = line.map((p) => p.z);
+  return { near: middle - widthMm / 2, far: middle + widthMm / 2, foot: Math.min(...zs), top: Math.max(...zs) };
+}
 
 /** End flaps hang from the end hoops on clips and lie weighted on the ground: two bags each. */
 export function flapJoints(
@@ -168,7 +167,7 @@ export function flapJoints(
 ): readonly Joint[] {
   if (flaps.length === 0) return [];
   const eachEnd = Math.ceil(pathLength(c.line) / 450);
-  const { near, far, foot } = edgesOf(c);
+  const { near, far, foot } = sidesOf(c);
   const bags = [c.x0, c.x1].flatMap((x) => [0.25, 0.75].map((f): Vec3 => [x, near + (far - near) * f, foot]));
   return [
     ...joint(
@@ -184,7 +183,7 @@ export function flapJoints(
 
 /** End flaps as openings: each lifts for a hand and for air. */
 export function flapOpenings(flaps: readonly SheetPart[], c: FramedCover): readonly Opening[] {
-  const { near, far, top } = edgesOf(c);
+  const { near, far, top } = sidesOf(c);
   return flaps.map((s, i): Opening => {
     const x = i === 0 ? c.x0 : c.x1;
     return {
