@@ -55,7 +55,7 @@ describe.each([
   const [x1, y1] = [widthMm - 12, heightMm - 12];
 
   test('on as many pages as an edge crosses, each with its place', async () => {
-    const { pages, words } = await drawnOn(paper, panel);
+    const { lines, pages, words } = await drawnOn(paper, panel);
     const wanted = templatePages(panel, paper);
     expect(pages).toBe(wanted.length);
     const said = words.map((w) => w.said);
@@ -64,7 +64,6 @@ describe.each([
     );
     expect(said.filter((w) => w.startsWith('100 mm'))).toHaveLength(pages);
     // What measures the page stands close over its bar of 100 mm, its place on the sheet under it, all within the print.
-    const { lines } = await drawnOn(paper, panel);
     const bars = lines.filter((l) => Math.abs(l.to[0] - l.from[0] - 100) < 1e-6 && l.from[1] === l.to[1]);
     expect(bars).toHaveLength(pages);
     for (const { said: w, at } of words.filter((x) => !x.said.includes(', page '))) {

@@ -1,4 +1,5 @@
 /** What several tests of the judges look at. */
+import type { Preferences } from '../base/amount';
 import type { Skin } from '../build/assembly/types';
 import type { Hung, MovingPart } from '../build/assembly/openings';
 import { SHIPPED, coverMaterial } from '../catalog/catalog';
@@ -41,3 +42,6 @@ export const NOON: NoonPlace = {
   windMPerS: 1,
   allowedRiseC: 10,
 };
+
+/** Words in millimetres. */
+export const METRIC: Preferences = { length: 'mm', temperature: 'C', currency: 'EUR' };

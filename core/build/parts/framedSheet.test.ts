@@ -11,20 +11,6 @@ test('flaps hang across both ends of the frame from as high as the cover is, and
   expect(flaps.map((o) => o.tags)).toEqual([['S2'], ['S3']]);
 });
 
-test.each([
-  ['none', undefined, undefined],
-  ['rope', 'Tie the side ropes', 'Tie a rope hoop to hoop on both sides'],
-  ['pipe', 'Tie the side purlins', 'Hold R2, R3 inside the hoops'],
-])('side purlins of a lid, %s: tied in a step of their own', (purlins, title, begins) => {
-  const { steps, members } = build('hinged-hoop-lid', at(96, 48), { purlins });
-  const sides = steps.find((s) => s.id === 'sides');
-  expect(sides?.title).toBe(title);
-  if (begins) expect(sides?.work[0]?.join('')).toContain(begins);
-  expect(members.filter((m) => m.part === 'Side purlin').map((m) => m.tag)).toEqual(
-    purlins === 'pipe' ? ['R2', 'R3'] : [],
-  );
-});
-
 test('staples that hold by themselves alone say so, those under a batten or in a channel do not', () => {
   const alone = (fixing: string) =>
     build('a-frame', at(128, 44), { fixing }).joints.find((j) => j.id === 'staples')?.alone;

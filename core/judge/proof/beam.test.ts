@@ -4,7 +4,7 @@ import type { BeamRow } from '../../build/assembly/rows';
 import { type Figure, phraseText } from '../../base/figure';
 import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { solveHoop } from '../../build/hoop/elastica';
-import { lid } from '../../testing/judged';
+import { METRIC, lid } from '../../testing/judged';
 import { beamStrength, beamUnder } from './beam';
 import { asDrawn, restAt } from '../frame/equilibrium';
 import { crownOf, hoopFrame } from '../frame/hoop';
@@ -192,11 +192,7 @@ test('a person lifts 15 kg, two 30', () => {
   expect([lift(12, 1), lift(15, 1), lift(15.1, 1)]).toEqual(['holds', 'tight', 'fails']);
   expect([lift(24, 2), lift(30.1, 2)]).toEqual(['holds', 'fails']);
   const told = (people: 1 | 2) =>
-    phraseText(liftCheck({ ...part(320, 7), people }, { value: 12 } as Figure)[0]?.text ?? [], {
-      length: 'mm',
-      temperature: 'C',
-      currency: 'EUR',
-    });
+    phraseText(liftCheck({ ...part(320, 7), people }, { value: 12 } as Figure)[0]?.text ?? [], METRIC);
   expect(told(1)).toMatch(/at the handle; 15 kg is the most for one person\.$/);
   expect(told(2)).toMatch(/30 kg is the most for two people\.$/);
 });

@@ -301,3 +301,17 @@ test('in a metric shop, over 2400 x 1000 mm, with four hoops, a ridge of pipe an
     }),
   ).toEqual([]);
 });
+
+test.each([
+  ['none', undefined, undefined],
+  ['rope', 'Tie the side ropes', 'Tie a rope hoop to hoop on both sides'],
+  ['pipe', 'Tie the side purlins', 'Hold R2, R3 inside the hoops'],
+])('side purlins of a lid, %s: tied in a step of their own', (purlins, title, begins) => {
+  const { steps, members } = build('hinged-hoop-lid', at(96, 48), { purlins });
+  const sides = steps.find((s) => s.id === 'sides');
+  expect(sides?.title).toBe(title);
+  if (begins) expect(sides?.work[0]?.join('')).toContain(begins);
+  expect(members.filter((m) => m.part === 'Side purlin').map((m) => m.tag)).toEqual(
+    purlins === 'pipe' ? ['R2', 'R3'] : [],
+  );
+});

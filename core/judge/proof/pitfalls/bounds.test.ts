@@ -4,7 +4,7 @@ import { thicknessMm } from '../../../catalog/sections';
 import { SHIPPED, coverMaterial, cropOf } from '../../../catalog/catalog';
 import type { Assembly, Joint, SheetPart } from '../../../build/assembly/types';
 import { at, build } from '../../../testing/site';
-import { lid } from '../../../testing/judged';
+import { METRIC, lid } from '../../../testing/judged';
 import type { CheckSite } from '../check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './air';
 import { bulge, crowded, fits, noWayIn, rot, sits, unheld, wallInBed, wholeBar } from './frame';
@@ -185,11 +185,7 @@ describe('a frame that is not the size of its bed', () => {
   });
   test('it is said what it goes on, or into', () => {
     const said = (on: 'wall' | 'inside the wall') =>
-      phraseText(fits(stands({ on, widthMm: WIDE + 50 }), onBed())?.text ?? [], {
-        length: 'mm',
-        temperature: 'C',
-        currency: 'EUR',
-      });
+      phraseText(fits(stands({ on, widthMm: WIDE + 50 }), onBed())?.text ?? [], METRIC);
     expect(said('wall')).toMatch(/^The frame is 50 mm larger than the bed it goes on\./);
     // The same 50 mm, both walls, and the play of 6 mm on either side.
     expect(said('inside the wall')).toMatch(/^The frame is 138 mm larger than the bed it goes into\./);
