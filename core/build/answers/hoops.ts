@@ -105,26 +105,20 @@ export function countBySpacing(runMm: number, spacingMm: number, what: string): 
   return spaced.ok ? ok(Math.max(1, Math.round(runMm / spacingMm)) + 1) : spaced;
 }
 
-/** Their number by the distance typed between them, over all that is covered. @param what they are, as the fault says it */
-export const bySpacing = (what: string) => ({
+const covered = ({ answers, site }: AtAnswers): number =>
+  coveredMm(answers['extent'] as Extent, site.survey.frameOn.lengthMm);
+
+/** Their number by the distance typed between them. @param what they are, as the fault says it @param runMm over what; all that is covered when not said */
+export const bySpacing = (what: string, runMm: (at: AtAnswers) => number = covered) => ({
   dimensions: {
-    spacing: (spacingMm: number, _: unknown, { answers, site }: AtAnswers) =>
-      countBySpacing(coveredMm(answers['extent'] as Extent, site.survey.frameOn.lengthMm), spacingMm, what),
+    spacing: (spacingMm: number, _: unknown, at: AtAnswers) => countBySpacing(runMm(at), spacingMm, what),
   },
 });
 
 /** How many hoops; null: as many as the widest spacing asks for. */
 export function hoopCount(label: string, most: number, run?: (answers: Readonly<Record<string, unknown>>) => number) {
   return countOrAuto(label, [2, most], (built) => built?.arches[0]?.tags.length ?? 2, {
-    dimensions: {
-      spacing: (spacingMm, _, { answers, site }) =>
-        countBySpacing(
-          run?.(answers) ??
-            coveredMm(answers['extent'] as Extent, site.survey.frameOn.lengthMm) - 2 * Number(answers['endOffsetMm']),
-          spacingMm,
-          'Hoops',
-        ),
-    },
+    ...bySpacing('Hoops', (at) => run?.(at.answers) ?? covered(at) - 2 * Number(at.answers['endOffsetMm'])),
     changes: { hoops: (change) => change.count },
   });
 }
