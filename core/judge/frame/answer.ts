@@ -6,7 +6,7 @@ import { type Rest, asDrawn, restAt } from './equilibrium';
 import { type ReadFrame, stiffnessMPa } from './job';
 import { type Model, type State, assemble, lineShare, modelOf } from './model';
 import { type Limit, type Mode, type Path, loadPath } from './path';
-import type { Beam } from './types';
+import type { Bar, Beam } from './types';
 
 /** What holds one end of a member: pull along it, shear (to the left of from-to on its first end, to the right on its last), moment against the clock. */
 export interface MemberEnd {
@@ -165,18 +165,90 @@ function answerAt(read: ReadFrame, { factor, state }: Rest, forcesOf: (k: number
   };
 }
 
-/** What small displacements bring: everything as it begins to change with the load factor from no load on, times it. */
-function linearAnswer(read: ReadFrame, model: Model, start: Rest, factor: number): FactorAnswer {
-  const { frame, dofs } = model;
+/** What holds one way only: ties, then springs that push back on one side. */
+type Holding = readonly boolean[];
+const oneWay = ({ elements, springs }: ReadFrame['frame']) => ({
+  ties: elements.flatMap((e, k) => (e.kind === 'tie' ? [k] : [])),
+  sided: springs.flatMap((s, i) => (s.acts === 'both' ? [] : [i])),
+});
+
+/** What is slack keeps this part of its stiffness, so that what it alone would hold is not lost. */
+const SLACK = 1e-9;
+
+/** The frame in which what holds holds both ways, and the rest of what holds one way hardly at all. */
+function framed(frame: ReadFrame['frame'], holding: Holding): ReadFrame['frame'] {
+  const { ties, sided } = oneWay(frame);
+  const stiff = (i: number): number => (holding[i] ? 1 : SLACK);
+  return {
+    ...frame,
+    elements: frame.elements.map((e, k) => {
+      const i = ties.indexOf(k);
+      return i < 0 || e.kind === 'beam' ? e : { ...e, kind: 'bar', eaN: e.eaN * stiff(i) };
+    }),
+    springs: frame.springs.map((s, k) => {
+      const i = sided.indexOf(k);
+      return i < 0 ? s : { ...s, acts: 'both', stiffness: s.stiffness * stiff(ties.length + i) };
+    }),
+  };
+}
+
+/**
+ * What small displacements bring: the state of rest without load, and what changes from it in proportion to the load. What holds one way
+ * only is found by trying: what would have to push lets go, what would be drawn out holds, until neither is left.
+ * @returns nothing where no such set of what holds is found
+ */
+function linearAnswer(read: ReadFrame, start: Rest, factor: number): FactorAnswer | undefined {
+  const { ties, sided } = oneWay(read.frame);
+  const of = (node: number, dof: number, change: Float64Array): number =>
+    (start.state[3 * node + dof] ?? 0) + (change[3 * node + dof] ?? 0);
+  /** Which hold in a state: by how far a tie is drawn out along its chord, and to which side a spring is moved. */
+  const holdingAt = (model: Model, change: Float64Array): Holding => [
+    ...ties.map((k) => {
+      const e = read.frame.elements[k] as Bar;
+      const { l, chord } = endForces(model, start.state, k);
+      const [dx, dy] = [0, 1].map((dof) => (change[3 * e.to + dof] ?? 0) - (change[3 * e.from + dof] ?? 0));
+      return l + (dx ?? 0) * Math.cos(chord) + (dy ?? 0) * Math.sin(chord) > e.naturalMm * (1 + 1e-12);
+    }),
+    ...sided.map((i) => {
+      const spring = read.frame.springs[i];
+      const way = spring ? of(spring.node, spring.dof, change) : 0;
+      return spring?.acts === 'below' ? way < 0 : way > 0;
+    }),
+  ];
+  const tried = new Set<string>();
+  // All that may hold does at first: what is then pushed lets go.
+  for (let holding: Holding = [...ties, ...sided].map(() => true); ;) {
+    const model = modelOf(framed(read.frame, holding));
+    const change = linearChange(model, start, factor);
+    const now = holdingAt(model, change);
+    if (now.every((x, i) => x === holding[i])) return linearAt(read, model, start, change, factor);
+    tried.add(holding.join());
+    if (tried.has(now.join())) {
+      // It goes round: one at a time, the first that differs.
+      const i = now.findIndex((x, k) => x !== holding[k]);
+      holding = holding.map((x, k) => (k === i ? !x : x));
+      if (tried.has(holding.join())) return undefined;
+    } else holding = now;
+  }
+}
+
+/** How everything moves from a state of rest under a load factor, in proportion. */
+function linearChange(model: Model, start: Rest, factor: number): Float64Array {
   assemble(model, start.state, 0);
   factorize(model.matrix);
-  const way = model.slope.slice();
+  const way = model.slope.map((x, i) => factor * x + (model.residual[i] ?? 0));
   solveInPlace(model.matrix, way);
   const change = new Float64Array(model.count);
   for (let dof = 0; dof < model.count; dof++) {
     const u = model.unknown[dof] ?? -1;
-    change[dof] = factor * (u >= 0 ? (way[u] ?? 0) : (model.moves[dof] ?? 0));
+    change[dof] = u >= 0 ? (way[u] ?? 0) : factor * (model.moves[dof] ?? 0);
   }
+  return change;
+}
+
+/** Forces that go with small moves from a state of rest. */
+function linearAt(read: ReadFrame, model: Model, start: Rest, change: Float64Array, factor: number): FactorAnswer {
+  const { frame, dofs } = model;
   const work = elementWork();
   const forcesOf = (k: number): ElementForces => {
     const none = endForces(model, start.state, k);
@@ -250,15 +322,12 @@ export function solveFrame(read: ReadFrame): Result<FrameAnswer> {
   if (loose) return fail('supports', 'the frame can move freely: hold it, or join it, in one more way');
   const start = freely === 0 || large ? restAt(model, 0, drawn) : undefined;
   if (!start) return fail('members', 'the frame does not come to rest by itself, without any load');
-  if (!large)
-    return ok({
-      large,
-      at: factors.map((f) => linearAnswer(read, model, start, f)),
-      beyond: [],
-      first: null,
-      limit: null,
-      searchedTo: 0,
-    });
+  if (!large) {
+    const at = factors.map((f) => linearAnswer(read, start, f));
+    if (at.some((a) => a === undefined))
+      return fail('members', 'no set of ties and one-way supports holds this load by small displacements');
+    return ok({ large, at: at.flatMap((a) => a ?? []), beyond: [], first: null, limit: null, searchedTo: 0 });
+  }
   const used = usedOf(read, model);
   const path = loadPath(model, { most, ...(used && { used }) });
   const first = path.limit && { factor: path.limit.rest.factor, mode: path.limit.mode };

@@ -16,6 +16,9 @@ const MOST_STEPS = 30;
 /** One correction never turns or moves the frame by more than this part of its size: beyond, its forces are of another shape. */
 const FARTHEST = 0.3;
 
+/** A step that has gone so many times its length in all has left the path. */
+const STRAYED = 2;
+
 /** Adds to a state what its unknowns change by, and to its held ways what they move by. */
 function moved(m: Model, u: State, change: Float64Array, part: number, byFactor: number): void {
   for (let dof = 0; dof < m.count; dof++) {
@@ -104,12 +107,13 @@ export function stepFrom(m: Model, from: Rest, lengthOfStep: number, came: Step 
     const change = correction;
     for (let k = 0; k < change.length; k++) change[k] = (change[k] ?? 0) + byFactor * (tangent[k] ?? 0);
     const far = Math.sqrt(inner(m, change, change));
-    // Farther than the step itself: it is on its way to somewhere else.
-    if (!Number.isFinite(far) || far > 2 * lengthOfStep) return undefined;
+    if (!Number.isFinite(far)) return undefined;
     factor += byFactor;
     moved(m, state, change, 1, byFactor);
     foreseen = foreseenPulls(m, m.pulls, change, byFactor);
     for (let k = 0; k < way.length; k++) way[k] = (way[k] ?? 0) + (change[k] ?? 0);
+    // Farther than the step itself: it is on its way to somewhere else.
+    if (inner(m, way, way) > (STRAYED * lengthOfStep) ** 2) return undefined;
     if (far < MET)
       return { rest: { factor, state, negatives }, way, onward: tangent, pulls: m.pulls.slice(), rounds: i + 1 };
   }

@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { type FrameAnswer, solveFrame } from './answer';
+import { type Elastica } from '../../build/hoop/types';
+import { solveHoop } from '../../build/hoop/elastica';
+import { hoopCollapse } from './hoop';
 import { type ReadFrame, readFrameJob } from './job';
 
 interface Case {
@@ -141,6 +144,103 @@ test('a tie pulls and does not push; a support of one way lets go', () => {
   expect(down?.nodes['b']?.y).toBeCloseTo(-1 / 2.53, 3);
   expect(up?.nodes['b']?.y).toBeCloseTo(1 / 0.03, 0);
   expect(up?.members['tie']?.from.axialN).toBeCloseTo(0, 3);
+});
+
+test('by small displacements too a tie only pulls, and a support of one way lets go', () => {
+  const tip = (y: number, holds: 'tie' | 'below' | 'above'): number =>
+    solved({
+      nodes: { a: [0, 0], b: [1000, 0], t: [1000, 400] },
+      members: {
+        m: { from: 'a', to: 'b', ...STUFF },
+        ...(holds === 'tie' && { tie: { from: 't', to: 'b', E: 1000, A: 1, kind: 'tie' } }),
+      },
+      supports: { a: clamped, t: pinned, ...(holds !== 'tie' && { b: { y: { spring: 0.02, acts: holds } } }) },
+      loads: [{ node: 'b', y }],
+    }).at[0]?.nodes['b']?.y ?? NaN;
+  // 3 EI / L³ = 0.03 N/mm by itself; the tie adds 1000 / 400 = 2.5, the spring 0.02.
+  expect(tip(-1, 'tie')).toBeCloseTo(-1 / 2.53, 4);
+  expect(tip(1, 'tie')).toBeCloseTo(1 / 0.03, 3);
+  expect(tip(-1, 'below')).toBeCloseTo(-1 / 0.05, 3);
+  expect(tip(1, 'below')).toBeCloseTo(1 / 0.03, 3);
+  expect(tip(1, 'above')).toBeCloseTo(1 / 0.05, 3);
+});
+
+/** Steel of 1 cm⁴, E 210,000: EI 2.1e9 N mm². */
+const stiff = (A: number): object => ({ E: 210_000, A, I: 10_000 });
+
+test.each([100, 400, 10_000, 100_000])('a column of %d mm² sways at the load of Euler, a portal at its own', (A) => {
+  const column = solved({
+    large: true,
+    nodes: { a: [0, 0], b: [0, 1000] },
+    members: { m: { from: 'a', to: 'b', ...stiff(A) } },
+    supports: { a: pinned, b: { x: true } },
+    loads: [{ node: 'b', y: -1 }],
+    most: 1e6,
+  });
+  // pi² EI / L² = 20,726 N.
+  expect(column.first?.mode).toBe('sway');
+  expect(Math.abs((column.first?.factor ?? 0) / 20_726 - 1)).toBeLessThan(0.002);
+  const portal = solved({
+    large: true,
+    nodes: { a: [0, 0], b: [0, 1000], c: [1000, 1000], d: [1000, 0] },
+    members: {
+      left: { from: 'a', to: 'b', ...stiff(A) },
+      beam: { from: 'b', to: 'c', ...stiff(A) },
+      right: { from: 'd', to: 'c', ...stiff(A) },
+    },
+    supports: { a: pinned, d: pinned },
+    loads: ['b', 'c'].map((node) => ({ node, y: -1 })),
+    most: 1e6,
+  });
+  // kL tan kL = 6 for a beam of the columns' own EI / L: kL = 1.3496, P = 1.8214 EI / h².
+  expect(Math.abs((portal.first?.factor ?? 0) / 3825 - 1)).toBeLessThan(0.002);
+});
+
+test('the toggle of Williams and the frame of Lee snap where they are known to', () => {
+  const leg = { E: 1.03e7, A: 0.753 * 0.243, I: (0.753 * 0.243 ** 3) / 12, elements: 10 };
+  const toggle = solved({
+    large: true,
+    nodes: { a: [0, 0], top: [12.943, 0.386], b: [25.886, 0] },
+    members: { left: { from: 'a', to: 'top', ...leg }, right: { from: 'top', to: 'b', ...leg } },
+    supports: { a: clamped, b: clamped },
+    loads: [{ node: 'top', y: -1 }],
+    most: 100,
+  });
+  // F. W. Williams, Quart. J. Mech. Appl. Math. 17, 1964: 34 lb, tested and computed.
+  expect(toggle.limit?.mode).toBe('snap');
+  expect(toggle.limit?.factor).toBeCloseTo(33.9, 0);
+  const bar = { E: 720, A: 6, I: 2, elements: 20 };
+  const lee = solved({
+    large: true,
+    nodes: { a: [0, 0], corner: [0, 120], load: [24, 120], b: [120, 120] },
+    members: {
+      post: { from: 'a', to: 'corner', ...bar },
+      near: { from: 'corner', to: 'load', ...bar },
+      far: { from: 'load', to: 'b', ...bar },
+    },
+    supports: { a: pinned, b: pinned },
+    loads: [{ node: 'load', y: -1 }],
+    most: 100,
+  });
+  // S. L. Lee, F. S. Manuel and E. C. Rossow, J. Eng. Mech. Div. ASCE 94, 1968: 1.85.
+  expect(Math.abs((lee.limit?.factor ?? 0) / 1.85 - 1)).toBeLessThan(0.005);
+});
+
+test.each([30, 60, 120, 180, 250])('an arch over %d degrees that is drawn outward does not give way', (arcDeg) => {
+  for (const I of [10, 1e4])
+    for (const load of [
+      { member: 'm', pressure: 1 },
+      { member: 'm', y: 1, per: 'level' },
+    ] as const) {
+      const { first, searchedTo } = solved({
+        large: true,
+        nodes: { a: [-500, 0], b: [500, 0] },
+        members: { m: { from: 'a', to: 'b', E: 1000, A: 1e4, I, shape: { arcDeg } } },
+        supports: { a: pinned, b: pinned },
+        loads: [load],
+      });
+      expect([first, searchedTo]).toEqual([null, 10]);
+    }
 });
 
 test('a cantilever bends as the elastica does', () => {
@@ -370,4 +470,24 @@ test('stuff that reaches its limit gives way before the frame does', () => {
   // The same as a stress of 0.002 × E 1000.
   expect(job({ limitMPa: 2 }).limit?.factor).toBeCloseTo(strain.limit?.factor ?? NaN, 3);
   expect(job({}).limit).toBeNull();
+});
+
+test('a hoop hardly longer than its span bears something, and a leaning one is as high as its highest point', () => {
+  const bent = (spanMm: number, lengthMm: number): Elastica => {
+    const hoop = solveHoop({ kind: 'pinned' }, { spanMm, lengthMm });
+    if (!hoop.ok) throw new Error('no hoop');
+    return hoop.value;
+  };
+  const flat = bent(1000, 1000.01);
+  const even = hoopCollapse(flat, true, { shape: () => 1 });
+  expect((even?.crownBefore ?? 0) * 1000).toBeCloseTo(flat.heightMm, 2);
+  // A flat arch turns aside at a load in proportion to its rise, which goes as the root of what the pipe is longer.
+  const tenfold = hoopCollapse(bent(1000, 1001), true, { shape: () => 1 });
+  expect(Math.abs((tenfold?.load ?? 0) / (even?.load ?? 1) / Math.sqrt(100) - 1)).toBeLessThan(0.1);
+  const leaning = hoopCollapse(bent(44, 76), true, { shape: (_, across) => (across > 0.5 ? 1 : 0) });
+  const { nodes } = leaning?.model.frame ?? { nodes: [] };
+  const { state } = leaning?.path.at(-1) ?? { state: [] };
+  const heights = nodes.map((n, i) => n.y + (state[3 * i + 1] ?? 0));
+  expect(leaning?.crownAtCollapse).toBeCloseTo(Math.max(...heights), 6);
+  expect(leaning?.crownAtCollapse).toBeGreaterThan((heights[nodes.length / 2 - 0.5] ?? Infinity) * 1.02);
 });

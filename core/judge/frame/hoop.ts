@@ -31,7 +31,7 @@ export interface HoopCollapse {
   /** w span³ / EI: load for each mm of level width at which it gives way. */
   readonly load: number;
   readonly mode: Mode;
-  /** Crown above the feet before the load and as it gives way, as parts of the span. */
+  /** Its highest point above the feet before the load and as it gives way, as parts of the span. */
   readonly crownBefore: number;
   readonly crownAtCollapse: number;
   /** From no load on. */
@@ -40,8 +40,13 @@ export interface HoopCollapse {
 }
 
 const ELEMENTS = 40;
-/** Slender: an axial stiffness this many times EI / span² leaves the length as it is. */
+/**
+ * Slender: an axial stiffness this many times EI / span² leaves the length as it is; more where the pipe is hardly longer than its span,
+ * so that its own thrust (pi² EI / span²) takes no more than a thousandth of what it is longer.
+ */
 const SLENDER = 1e6;
+const slenderFor = ({ lengthMm, spanMm }: Elastica | BentHoop): number =>
+  Math.max(SLENDER, (1e3 * Math.PI ** 2 * spanMm) / Math.max(lengthMm - spanMm, 1e-9 * spanMm));
 /** Sideways push on the crown, as a part of the load: no hoop is built quite even, and one that sways must be let. */
 const NUDGE = 0.001;
 
@@ -82,7 +87,7 @@ export function hoopFrame(hoop: Elastica | BentHoop, sprung: boolean, load: Hoop
     nodes: points,
     elements: beamsAlong(
       points,
-      { eaN: SLENDER, eiNMm2: 1 },
+      { eaN: slenderFor(hoop), eiNMm2: 1 },
       sprung ? { stretchMm: hoop.lengthMm / span / last } : undefined,
     ),
     holds: [0, last].flatMap((node) => held.map((dof) => ({ node, dof, move: 0 }))),
@@ -169,12 +174,15 @@ export function crownLost(frame: Frame): (rest: Rest) => number {
 const crownHeight = (frame: Frame, crown: number, u: State): number =>
   (frame.nodes[crown]?.y ?? 0) + (u[3 * crown + 1] ?? 0);
 
+/** Height of the highest point above the feet: of a hoop that leans not its middle. */
+const highest = (frame: Frame, u: State): number =>
+  frame.nodes.reduce((most, node, i) => Math.max(most, node.y + (u[3 * i + 1] ?? 0)), 0);
+
 /** Loads one hoop until it gives way. @returns nothing where the hoop does not come to rest by itself, or nothing loads it */
 export function hoopCollapse(hoop: Elastica | BentHoop, sprung: boolean, load: HoopLoad): HoopCollapse | undefined {
   const frame = hoopFrame(hoop, sprung, load);
   if (frame.lines.length === 0) return undefined;
   const model = modelOf(frame);
-  const crown = crownOf(frame.nodes);
   const lost = crownLost(frame);
   const bent = (r: Rest): number => load.used?.(greatestCurvature(frame, r)) ?? 0;
   const { rests, limit } = loadPath(model, {
@@ -185,8 +193,8 @@ export function hoopCollapse(hoop: Elastica | BentHoop, sprung: boolean, load: H
   return {
     load: limit.rest.factor,
     mode: kinked ? 'kink' : swaying(frame, limit) ? 'sway' : 'snap',
-    crownBefore: crownHeight(frame, crown, rests[0]?.state ?? limit.rest.state),
-    crownAtCollapse: crownHeight(frame, crown, limit.rest.state),
+    crownBefore: highest(frame, rests[0]?.state ?? limit.rest.state),
+    crownAtCollapse: highest(frame, limit.rest.state),
     model,
     path: rests,
   };

@@ -41,9 +41,10 @@ export interface PathOptions {
 const FIRST_STEP = 0.004;
 const LONGEST_STEP = 0.02;
 const LONGEST_COARSE = 0.08;
-const SHORTEST_STEP = 1e-6;
-/** Short enough not to leave the path for one that crosses near it. */
+const SHORTEST_STEP = 1e-10;
+/** Short enough, with so little more load, not to leave the path for one that crosses near it. */
 const SURE_STEP = 2e-4;
+const SURE_RISE = 0.05;
 /**
  * No step changes how much of its limit the stuff has reached by more than this, nor, near that limit, makes more than two fifths of its
  * load: what gives way between two states might come back unseen, and what lies between them is read off a curve.
@@ -51,12 +52,16 @@ const SURE_STEP = 2e-4;
 const LEAP = 0.1;
 const NEAR_USED = 0.6;
 const RISES = LEAP / 0.4;
+/** No step makes the load more than so many times what it was, nor the frame give in more ways at once than two that are alike. */
+const FASTEST = 4;
+const MOST_WAYS = 2;
 /** Rounds of Newton's method that a step of the right length takes. */
 const GOOD_ROUNDS = 4;
 const GOOD_ROUNDS_COARSE = 6;
-/** The limit is told to this part of its load, and its place along the path to this part of a step. */
+/** The limit is told to this part of its load, and its place along the path to this part of a step: both, in so many halvings at the most. */
 const NEAR = 1e-4;
-const NEAR_STEP = 1e-4;
+const NEAR_STEP = 1e-3;
+const MOST_HALVINGS = 40;
 /** Less alike than this, squared cosine, the frame gives way to another shape than the one that it was taking. */
 const ASIDE = 0.3;
 
@@ -80,16 +85,19 @@ export function loadPath(m: Model, options: PathOptions = {}): Path {
   for (let i = 0; i < steps; i++) {
     const step = stepFrom(m, at, length, came);
     const then = step ? used(step.rest) : NaN;
+    // Another path, or a stretch that stiffens so fast that the load is no longer followed.
+    const left = step && (step.rest.negatives > MOST_WAYS || (at.factor > 0 && step.rest.factor > FASTEST * at.factor));
+    const sure = length <= SURE_STEP && (!step || Math.abs(step.rest.factor - at.factor) <= SURE_RISE * at.factor);
     const leap = step ? Math.max(Math.abs(then - use), then > NEAR_USED ? RISES * rise(at, step.rest) : 0) : Infinity;
-    if (!step || (leap > LEAP && length > SURE_STEP)) {
+    if (!step || (left === true && !sure) || (leap > LEAP && length > SURE_STEP)) {
       length /= 2;
       if (length < SHORTEST_STEP) return { rests, limit: undefined, ended: 'lost' };
       continue;
     }
     // Past a turn the load falls. A state that gives way while the load still grows lies on another path, or just past the turn.
     const gave = gone(step.rest, then);
-    const turned = step.rest.negatives === 0 || step.rest.factor < at.factor;
-    if (gave && !turned && length > SURE_STEP) {
+    const turned = step.rest.negatives === 0 || (at.factor > 0 && step.rest.factor < at.factor);
+    if (gave && !turned && !sure) {
       length /= 2;
       continue;
     }
@@ -127,7 +135,8 @@ function lastFirm(
 ): Rest {
   let [low, high] = [0, 1];
   let [below, above] = [firm, gave];
-  while (high - low > NEAR_STEP && Math.abs(above.factor - below.factor) > NEAR * Math.abs(above.factor)) {
+  for (let i = 0; i < MOST_HALVINGS; i++) {
+    if (high - low < NEAR_STEP && Math.abs(above.factor - below.factor) < NEAR * Math.abs(above.factor)) break;
     const middle = (low + high) / 2;
     const step = stepFrom(m, firm, length * middle, came);
     if (!step) break;
@@ -175,9 +184,22 @@ function limitAt(m: Model, rest: Rest, use: number, came: Float64Array | undefin
     const size = Math.hypot(...shape);
     shape = shape.map((x) => x / size);
   }
-  // Where the path turns down the frame goes on along that shape; where two paths meet it goes aside.
-  const alike = came && inner(m, shape, came) ** 2 / (inner(m, shape, shape) * inner(m, came, came));
-  return { mode: (alike ?? 1) < ASIDE ? 'sway' : 'snap', rest, shape: spread(m, shape) };
+  // Where the path turns down the frame goes on along that shape; where two paths meet it goes aside from all that it has done. Close to
+  // such a place a frame that is not quite even goes aside already: its last step alone does not tell.
+  const alike = (way: Float64Array): number =>
+    inner(m, shape, way) ** 2 / (inner(m, shape, shape) * inner(m, way, way));
+  const aside = came && Math.min(alike(came), alike(unknownsOf(m, rest.state))) < ASIDE;
+  return { mode: aside ? 'sway' : 'snap', rest, shape: spread(m, shape) };
+}
+
+/** What a state has moved the unknowns by. */
+function unknownsOf(m: Model, state: Float64Array): Float64Array {
+  const all = new Float64Array(m.unknowns);
+  for (let dof = 0; dof < m.count; dof++) {
+    const u = m.unknown[dof] ?? -1;
+    if (u >= 0) all[u] = state[dof] ?? 0;
+  }
+  return all;
 }
 
 /** A change of the unknowns as one of all ways of moving, of unit size. */
