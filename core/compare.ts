@@ -1,9 +1,12 @@
+import type { Quantity } from './base/amount';
+import { type Phrase, amount } from './base/figure';
 import { coverM2, mainCover } from './build/assembly/enclosure';
 import type { Outline } from './outline';
 import { partsKg } from './judge/weights';
 import { quickPrice } from './cut';
 import { FAMILY_KEYS, familyOf } from './build/families';
 import type { Cover, Garden } from './garden/garden';
+import { carriedMm } from './judge/proof/strength';
 import { outline } from './plan';
 import { startingCover } from './start';
 
@@ -100,7 +103,7 @@ export function measuresOf(o: Outline): Measures {
   const { barsKg, sheetsKg } = partsKg(o.assembly);
   return {
     price: quickPrice(o),
-    wetSnowMm: o.strengths[0]?.wetSnowMm ?? NaN,
+    wetSnowMm: carriedMm(o.strengths, o.unjudged),
     coldestC: o.coldest.value,
     clearanceMm: crop.clearanceMm,
     heightMm: Math.max(...under.map((p) => p.z)),
@@ -108,6 +111,10 @@ export function measuresOf(o: Outline): Measures {
     massKg: barsKg + sheetsKg,
   };
 }
+
+/** A figure of a comparison as it is read; snow alone may be without end, or unknown. */
+export const measured = (value: number, quantity: Quantity): Phrase =>
+  Number.isFinite(value) ? [amount(value, quantity)] : [Number.isNaN(value) ? 'not judged' : 'slides off'];
 
 /** Reasons for and against, each true of the figures beside those of the others. */
 export function reasons(
@@ -131,6 +138,7 @@ export function reasons(
   const bad = [
     ...(own.clearanceMm < 0 ? ['too low for this crop'] : []),
     ...(best((m) => m.price, true) ? ['the dearest here'] : []),
+    ...(Number.isNaN(own.wetSnowMm) ? ['what snow it carries is not judged'] : []),
     ...(best((m) => m.wetSnowMm, false) ? ['carries the least snow'] : []),
     ...(best((m) => m.hours, true) ? ['takes the longest'] : []),
     ...(best((m) => m.massKg, true) ? ['the heaviest'] : []),

@@ -33,7 +33,7 @@ export interface Laid {
  * @returns what it is made of, or the fault that keeps it from being built, with the field that would mend it
  */
 export function layOut(garden: Garden, cover: Cover): Result<Laid> {
-  const site = buildSite(garden, cover.bedId);
+  const site = buildSite(garden, cover.bedId, cover.brief);
   const built = assemblyOf(garden, cover);
   if (!site || !built) return fail('bedId', `There is no bed "${cover.bedId}".`);
   if (!built.ok) return built;

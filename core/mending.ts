@@ -29,9 +29,10 @@ export function triesOf(
   check: Check,
   redo: Redo,
   enough = (tried: Tried): boolean => !failing(tried.outline).some((c) => c.id === check.id),
+  tries: Check['tries'] = check.tries,
 ): readonly Tried[] {
   const done = new Set<string>();
-  return check.tries.flatMap(({ label, change }): Tried[] => {
+  return tries.flatMap(({ label, change }): Tried[] => {
     const kind = kindOf(change);
     if (done.has(kind)) return [];
     const answers = familyOf(o.cover.family).change(o.cover.answers, change, o);
@@ -76,7 +77,13 @@ export const changeSpace = (
   keyOf: ({ outline }) => JSON.stringify(outline.cover.answers),
   movesOf: ({ changes, outline }) =>
     failing(outline).flatMap((check) =>
-      triesOf(outline, check, redo).map(({ label, change, outline: changed }) => ({
+      triesOf(
+        outline,
+        check,
+        redo,
+        undefined,
+        check.tries.filter((t) => !t.instead),
+      ).map(({ label, change, outline: changed }) => ({
         // A change of a kind takes the place of an earlier one of it.
         changes: [...changes.filter((c) => kindOf(c.change) !== kindOf(change)), { label, change }],
         outline: changed,

@@ -3,12 +3,17 @@ import type { NoonAir } from './judge/climate/noon';
 import type { Figure } from './base/figure';
 import type { DesignSnow } from './judge/proof/snow';
 import type { Laid } from './laid';
+import type { Asked } from './judge/proof/asked';
 import type { Check } from './judge/proof/check';
 /** What a design is, before anything is cut: quick enough to follow every keystroke. */
 export interface Outline extends Laid {
+  /** What it is judged for. */
+  readonly asked: Asked;
   readonly snow: DesignSnow;
   readonly checks: readonly Check[];
   readonly strengths: readonly SnowStrength[];
+  /** Parts that bear snow and are not judged. */
+  readonly unjudged: readonly string[];
   readonly air: NoonAir;
   readonly hours: Figure;
   readonly coldest: Figure;

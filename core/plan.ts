@@ -8,6 +8,7 @@ import { type Cut, cutAndShop, provenPrice } from './cut';
 import type { Cover, Garden } from './garden/garden';
 import { coldestNight } from './judge/climate/coldest';
 import { noonAir } from './judge/climate/noon';
+import { askedOf } from './judge/proof/asked';
 import { checkAssembly } from './judge/proof/checks';
 import { designSnow } from './judge/proof/snow';
 import { liftFigure } from './judge/weights';
@@ -36,41 +37,45 @@ const besides = remembered<Beside | undefined>();
 /** Judges what is laid out: strength, wind, air, hours, weights. */
 export function judge(laid: Laid): Outline {
   const { garden, site, assembly, rolls, sheets } = laid;
-  const { gustMPerS, exposure, noon, latitudeDeg, windFromDeg } = garden.site;
-  const snow = designSnow(garden.site.snow, exposure, garden.site);
+  const { exposure, noon, latitudeDeg, windFromDeg, rough } = garden.site;
+  const asked = askedOf(garden.site, laid.cover.brief);
+  const snow = designSnow(asked.snow, exposure, garden.site);
   const air = noonAir(assembly.enclosure, { ...garden.site, ...noon, windMPerS: LIGHT_AIR_M_PER_S });
   const lifts = assembly.moving.map((part) => liftFigure(assembly, part));
   const outsideC = noon.outsideC;
-  const { snow: snowAsked, rough } = garden.site;
-  const asked = {
+  const conditions = {
     rolls,
     sheets,
     snow,
     air,
     lifts,
     site,
-    gustMPerS,
+    gustMPerS: asked.gustMPerS,
     exposure,
     outsideC,
     latitudeDeg,
     windFromDeg,
     beside: besides(site.bed, [garden.landmarks], () => besideOf(site.bed, garden.landmarks)),
     brushed: laid.cover.tending.brushes,
-    gustSpread: spreadOf(site.catalog, rough.includes('gust') ? 'gust rough' : 'gust said'),
-    snowSpread: spreadOf(site.catalog, `snow ${snowAsked.by === 'ground' ? 'ground' : snowAsked.kind}`),
+    gustSpread: spreadOf(site.catalog, asked.gustBy === 'place' && rough.includes('gust') ? 'gust rough' : 'gust said'),
+    snowSpread: spreadOf(site.catalog, `snow ${asked.snow.by === 'ground' ? 'ground' : asked.snow.kind}`),
   };
   // When they are first asked for: what is drawn does not wait for what is said of it.
   let said: ReturnType<typeof checkAssembly> | undefined;
-  const judged = (): ReturnType<typeof checkAssembly> => (said ??= checkAssembly(assembly, asked));
+  const judged = (): ReturnType<typeof checkAssembly> => (said ??= checkAssembly(assembly, conditions));
 
   return {
     ...laid,
+    asked,
     snow,
     get checks() {
       return judged().checks;
     },
     get strengths() {
       return judged().strengths;
+    },
+    get unjudged() {
+      return judged().unjudged;
     },
     air,
     hours: buildHours(assembly),

@@ -31,7 +31,7 @@ const bearsOf = (middle: number, sure: Sure | undefined): Bears => ({
   deviation: sure && sure.low > 0 ? logSpread(sure).deviation : 0.2,
 });
 
-/** Snow on the level that folds its weakest part, kg/m2; nothing where none of it can be folded. */
+/** Snow on the level that folds its weakest part that is judged, kg/m2; nothing where none of that can be folded. */
 function foldsUnder(o: Outline): Bears | undefined {
   const weakest = o.strengths
     .filter((s) => Number.isFinite(s.wetSnowMm))
@@ -53,7 +53,7 @@ export function rehearsalOf(o: Outline, year: number, brushing: Brushing): Rehea
     snow: foldsUnder(o),
     // The load grows with the square of the gust.
     gust: held && {
-      middle: o.garden.site.gustMPerS * Math.exp(logSpread(held).middle / 2),
+      middle: o.asked.gustMPerS * Math.exp(logSpread(held).middle / 2),
       deviation: logSpread(held).deviation / 2,
     },
     brushing,

@@ -20,6 +20,7 @@ import * as merge from '../core/garden/merge';
 import * as read from '../core/garden/read';
 import * as salvage from '../core/garden/salvage';
 import * as noon from '../core/judge/climate/noon';
+import * as judgedFor from '../core/judge/proof/asked';
 import * as snow from '../core/judge/proof/snow';
 import * as wind from '../core/judge/proof/windLoads';
 import * as moved from '../core/moved';
@@ -70,6 +71,7 @@ const known: Readonly<Record<string, unknown>> = {
   ...read,
   ...salvage,
   ...noon,
+  ...judgedFor,
   ...snow,
   ...wind,
   ...moved,

@@ -1,4 +1,4 @@
-import { type LengthUnit, MM_PER_INCH, formatLength } from './length';
+import { type LengthUnit, MM_PER_INCH, MPH_PER_M_PER_S, formatLength } from './length';
 
 /** What a number measures; values are always SI except lengths (mm), money (currency units) and hours. */
 export type Quantity =
@@ -17,6 +17,8 @@ export type Quantity =
   | 'pressure'
   | 'stiffness'
   | 'temperature'
+  /** The coldest that something lives through: never told colder than it is. */
+  | 'livesTo'
   | 'warming'
   | 'percent'
   | 'ratio'
@@ -25,6 +27,7 @@ export type Quantity =
   | 'count'
   | 'money'
   | 'hours'
+  | 'speed'
   | 'angle'
   | 'power'
   | 'flow'
@@ -115,6 +118,8 @@ function usable(value: number, quantity: Quantity, p: Preferences): number {
       return up(inches ? MM_PER_INCH : 20);
     case 'snowDepth':
       return down(inches ? MM_PER_INCH / 2 : 10);
+    case 'livesTo':
+      return celsiusOf(Math.ceil(degreesIn(value, p) - 1e-6), p);
     case 'growth':
       return Math.round(value / (inches ? MM_PER_INCH : 10)) * (inches ? MM_PER_INCH : 10);
     case 'hours':
@@ -191,10 +196,13 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
     case 'pressure':
       return imperial(p) ? `${number(value / 47.8803, 1)} lb/sq ft` : `${number(value / 1000, 2)} kPa`;
     case 'stiffness':
-      return `${significant(value, 3)} N·m²`;
+      return imperial(p) ? `${significant(value * 2.41983, 3)} lb·sq ft` : `${significant(value, 3)} N·m²`;
     case 'density':
       return imperial(p) ? `${number(value / 16.0185, 0)} lb/cu ft` : `${number(value, 0)} kg/m³`;
+    case 'speed':
+      return imperial(p) ? `${number(value * MPH_PER_M_PER_S, 0)} mph` : `${number(value, 0)} m/s`;
     case 'temperature':
+    case 'livesTo':
       return `${number(degreesIn(value, p), 0)} °${p.temperature}`;
     case 'warming':
       return p.temperature === 'F' ? `${fewDegrees(value * 1.8)} °F` : `${fewDegrees(value)} °C`;

@@ -57,7 +57,8 @@ const told = ({ price, hours, coldestC, wetSnowMm, clearanceMm, massKg }: Figure
   Math.round(price),
   Math.round(2 * hours) / 2,
   Math.round(2 * coldestC) / 2,
-  -Math.round(Math.min(wetSnowMm, 1500) / 25),
+  // What is not judged ranks last.
+  -Math.round((Number.isNaN(wetSnowMm) ? -1 : Math.min(wetSnowMm, 1500)) / 25),
   -Math.round(clearanceMm / 25),
   Math.round(massKg),
 ];

@@ -3,6 +3,7 @@ import type { Worth } from '../base/search';
 import { familyOf } from '../build/families/inHand';
 import { quickPrice } from '../cut';
 import type { Cover, Garden } from '../garden/garden';
+import { carriedMm } from '../judge/proof/strength';
 import { partsKg } from '../judge/weights';
 import { failing } from '../mending';
 import type { Outline } from '../outline';
@@ -36,7 +37,7 @@ export function figuresOf(o: Outline, brief: Brief, price: number): Figures {
     price,
     hours: o.hours.value,
     coldestC: Math.max(...crops.map((c) => c.killingC)) - helpC,
-    wetSnowMm: Math.min(Infinity, ...o.strengths.map((s) => s.wetSnowMm)),
+    wetSnowMm: carriedMm(o.strengths, o.unjudged),
     clearanceMm: o.assembly.crop.clearanceMm + own.heightMm - Math.max(...crops.map((c) => c.heightMm)),
     massKg: barsKg + sheetsKg,
     liftKg: Math.max(0, ...o.lifts.map((l) => l.value)),
@@ -172,8 +173,8 @@ export function movesOf(
   for (const byMm of HIGHER_MM)
     put(family.change(answers, { kind: 'higher', byMm }, o) as Cover['answers'] | undefined);
   for (const check of failing(o))
-    for (const { change } of check.tries)
-      if (change.kind !== 'higher') put(family.change(answers, change, o) as Cover['answers'] | undefined);
+    for (const { change, instead } of check.tries)
+      if (change.kind !== 'higher' && !instead) put(family.change(answers, change, o) as Cover['answers'] | undefined);
   return [...moves, ...coated(cover, o, brief)];
 }
 

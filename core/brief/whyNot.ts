@@ -1,5 +1,6 @@
 /** A design of the gardener's own held against another, wish by wish. */
-import { type Phrase, amount } from '../base/figure';
+import type { Phrase } from '../base/figure';
+import { measured } from '../compare';
 import type { Outline } from '../outline';
 import type { Cover, Garden } from '../garden/garden';
 import type { Brief } from '../site/brief';
@@ -26,7 +27,7 @@ export interface WhyNot {
 function said(wish: Wish, o: Outline, figures: Figures, meets: boolean): Phrase {
   if (wish.bound) {
     const value = figures[wish.bound.figure];
-    return Number.isFinite(value) ? [amount(value, FIGURE_QUANTITY[wish.bound.figure])] : ['no limit'];
+    return measured(value, FIGURE_QUANTITY[wish.bound.figure]);
   }
   const [first] = o.checks.filter((c) => c.verdict === 'fails');
   if (wish.id === 'stands' && !meets && first) return first.text;

@@ -98,9 +98,12 @@ test('of several crops the tallest wants the room and the tenderest the warmth',
 });
 
 test('a brief’s snow, gust and car are what designs are judged against; what is unsaid stays the garden’s', () => {
-  const g = gardenFor(garden, brief({ wetSnowMm: 200, gustMPerS: 20, carryMm: 2400 }));
+  const g = gardenFor(garden, brief({ wetSnowMm: 200, gustMPerS: 40, carryMm: 2400 }));
   expect(g.site.snow).toEqual({ by: 'depth', depthMm: 200, kind: 'wet' });
-  expect([g.site.gustMPerS, g.catalog.carryMm]).toEqual([20, 2400]);
+  expect([g.site.gustMPerS, g.catalog.carryMm]).toEqual([40, 2400]);
+  // Less than the place asks is no reason to build weaker.
+  const less = gardenFor(garden, brief({ wetSnowMm: 10, gustMPerS: 10 })).site;
+  expect([less.snow, less.gustMPerS]).toEqual([garden.site.snow, garden.site.gustMPerS]);
   expect(gardenFor(garden, NOTHING_SAID).site).toEqual(garden.site);
   expect(gardenFor(garden, NOTHING_SAID).catalog).toBe(garden.catalog);
 });
@@ -191,7 +194,7 @@ test('each wish says itself as a thing, and as what a cover does; left out it is
     ['winter', 'through the winter', 'does through the winter', 'not through the winter'],
     ['insects', 'against insects', 'does against insects', 'not against insects'],
     ['snow', '8" of wet snow', 'carries 8" of wet snow'],
-    ['gust', 'a gust of 28 m/s', 'holds in a gust of 28 m/s'],
+    ['gust', 'a gust of 63 mph', 'holds in a gust of 63 mph'],
     ['price', 'a price of $150.00', 'costs no more than $150.00'],
     ['hours', '10 h of building', 'is built in 10 h'],
     ['lift', 'no more than 26 lb to lift', 'has nothing heavier to lift than 26 lb'],

@@ -9,6 +9,8 @@ import { catalogOf } from '../catalog/own';
 import type { CoverMaterial } from '../catalog/types';
 import { toolsOf } from '../compare';
 import type { Garden } from '../garden/garden';
+import { askedOf } from '../judge/proof/asked';
+import { failing } from '../mending';
 import type { Outline } from '../outline';
 import { type Brief, PURPOSES, type Purpose } from '../site/brief';
 
@@ -18,7 +20,7 @@ export interface Figures {
   readonly hours: number;
   /** Coldest night outside that all its crops live through, C. */
   readonly coldestC: number;
-  /** Wet snow that its weakest part carries; Infinity where none is judged. */
+  /** Wet snow that its weakest part carries; Infinity where snow slides off, NaN where something that bears it is not judged. */
   readonly wetSnowMm: number;
   /** Air over the tallest crop at the edge row. */
   readonly clearanceMm: number;
@@ -33,7 +35,7 @@ export type FigureKey = keyof Figures;
 export const FIGURE_QUANTITY: Readonly<Record<FigureKey, Quantity>> = {
   price: 'money',
   hours: 'hours',
-  coldestC: 'temperature',
+  coldestC: 'livesTo',
   wetSnowMm: 'snowDepth',
   clearanceMm: 'growth',
   massKg: 'mass',
@@ -77,6 +79,8 @@ const AT_ALL = 0.2;
 /** How far a figure is from its bound, as a part of it. */
 export function missOf({ sense, value }: Bound, figure: number, scale = Math.max(Math.abs(value), 1)): number {
   const short = sense === 'least' ? value - figure : figure - value;
+  // What is not known never meets a wish.
+  if (Number.isNaN(short)) return 1;
   // Never flat: what comes nearer is always better.
   return short <= 1e-9 ? 0 : AT_ALL + ((1 - AT_ALL) * short) / (short + scale);
 }
@@ -90,8 +94,9 @@ export const missOfFigure = (bound: Bound, figures: Figures): number =>
   missOf(bound, figures[bound.figure], SCALE[bound.figure]);
 
 const SCALE: Partial<Record<FigureKey, number>> = { coldestC: 10, clearanceMm: 300 };
+/** Misses by its figure, and wholly by every check that fails for what it asks. */
 function bounded(id: string, thing: Phrase, does: Phrase, bound: Bound): Wish {
-  return { id, thing, does, bound, miss: (_, f) => missOfFigure(bound, f) };
+  return { id, thing, does, bound, miss: (o, f) => missOfFigure(bound, f) + failingFor(id, o) };
 }
 const plainly = (id: string, thing: Phrase, does: Phrase, meets: (o: Outline) => boolean, dropped?: Phrase): Wish => ({
   id,
@@ -144,14 +149,15 @@ function serves(o: Outline, purpose: Purpose): boolean {
   return worn.some((cover) => doesFor(cover, purpose));
 }
 
-/** Checks that a wish of its own stands for, where it is said. */
-const STANDS_FOR: Readonly<Record<string, readonly string[]>> = {
-  snow: ['snow', 'span'],
-  gust: ['wind'],
-  headroom: ['crop'],
+/** Checks that fail for what a wish asks: told as missing that wish where it is said, and as not standing where it is not. */
+const ASKS_FOR: Readonly<Record<string, (id: string) => boolean>> = {
+  snow: (id) => id === 'snow' || id === 'span' || id.startsWith('beam '),
+  gust: (id) => id === 'wind',
+  headroom: (id) => id === 'crop',
 };
 
-const isOf = (wish: string, { id }: { readonly id: string }): boolean => STANDS_FOR[wish]?.includes(id) === true;
+/** Checks that fail because of one wish. */
+const failingFor = (wish: string, o: Outline): number => failing(o).filter((c) => ASKS_FOR[wish]?.(c.id)).length;
 
 /** Everything that a brief asks of a design on its bed, in the order in which gardeners ask. */
 export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
@@ -188,18 +194,14 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     add(
       bounded(
         'snow',
-        phrase`${amount(b.wetSnowMm, 'snowDepth')} of wet snow`,
-        phrase`carries ${amount(b.wetSnowMm, 'snowDepth')} of wet snow`,
+        phrase`${amount(b.wetSnowMm, 'length')} of wet snow`,
+        phrase`carries ${amount(b.wetSnowMm, 'length')} of wet snow`,
         { figure: 'wetSnowMm', sense: 'least', value: b.wetSnowMm },
       ),
     );
   if (b.gustMPerS !== null) {
-    const gust = `a gust of ${Math.round(b.gustMPerS)} m/s`;
-    add(
-      plainly('gust', [gust], [`holds in ${gust}`], (o) =>
-        o.checks.every((c) => !isOf('gust', c) || c.verdict !== 'fails'),
-      ),
-    );
+    const gust = phrase`a gust of ${amount(b.gustMPerS, 'speed')}`;
+    add(plainly('gust', gust, phrase`holds in ${gust}`, (o) => failingFor('gust', o) === 0));
   }
   if (b.price !== null)
     add(
@@ -295,31 +297,34 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
       o.checks.every((c) => c.id !== 'crowded'),
     ),
   );
-  const told = new Set(wishes.flatMap((w) => STANDS_FOR[w.id] ?? []));
+  // Whatever fails is missed by one wish or another.
+  const asking = wishes.flatMap((w) => ASKS_FOR[w.id] ?? []);
+  const snowSaid = wishes.some((w) => w.id === 'snow');
   add({
     id: 'stands',
     thing: ['that nothing fails'],
     does: ['holds on this bed'],
     miss: (o) => {
-      const fails = o.checks.filter((c) => c.verdict === 'fails' && !told.has(c.id));
-      const carried = told.has('snow') ? 1 : Math.min(1, ...o.strengths.map((s) => s.ratio));
+      const fails = failing(o).filter((c) => !asking.some((is) => is(c.id)));
+      const carried = snowSaid ? 1 : Math.min(1, ...o.strengths.map((s) => s.ratio));
       return fails.length + Math.max(0, 1 - carried);
     },
   });
   return wishes;
 }
 
-/** The garden with the brief's snow, gust and car: what designs are judged against. */
+/** The garden with the brief's snow and gust, where they are more than the place's, and its car: what designs are judged against. */
 export function gardenFor(garden: Garden, brief: Brief): Garden {
   const { site, catalog } = garden;
-  const { wetSnowMm, gustMPerS, carryMm } = brief;
+  const { carryMm } = brief;
+  const asked = askedOf(site, brief);
   const carry = carryMm === null ? catalog.carryMm : Math.min(carryMm, catalog.carryMm ?? Infinity);
   return {
     ...garden,
     site: {
       ...site,
-      ...(wetSnowMm !== null && { snow: { by: 'depth' as const, depthMm: wetSnowMm, kind: 'wet' as const } }),
-      ...(gustMPerS !== null && { gustMPerS }),
+      snow: asked.snow,
+      gustMPerS: asked.gustMPerS,
     },
     ...(carry !== catalog.carryMm && { catalog: { ...catalog, carryMm: carry } }),
   };

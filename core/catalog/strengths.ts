@@ -32,5 +32,11 @@ export const STRENGTHS: readonly Strength[] = [
     2500,
     'Our own low figure: a washer of 38 mm pressed into spruce across the grain at 2.3 MPa',
   ),
+  holds(
+    'batten-screw',
+    'screw through a batten over film or fabric on a wall',
+    150,
+    'Our own low figure: what 30 cm of film bears at its edge before it tears',
+  ),
   holds('post', 'post, for each 600 mm in the ground', 900, `${OWN}; in loam`),
 ];

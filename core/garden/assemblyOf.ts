@@ -10,6 +10,7 @@ export const builtFrom = (garden: Garden, cover: Cover): readonly unknown[] => [
   cover.family,
   garden.beds.find((b) => b.id === cover.bedId),
   garden.site,
+  cover.brief,
   garden.units.stock,
   garden.catalog,
 ];
@@ -19,7 +20,7 @@ const assemblies = remembered<Result<Assembly> | undefined>();
 /** A cover of a garden as it is built, laid out once for the same answers on the same bed; undefined where there is no such bed. */
 export function assemblyOf(garden: Garden, cover: Cover): Result<Assembly> | undefined {
   return assemblies(cover.answers, builtFrom(garden, cover), () => {
-    const site = buildSite(garden, cover.bedId);
+    const site = buildSite(garden, cover.bedId, cover.brief);
     return site && familyOf(cover.family).assemble(cover.answers, site);
   });
 }

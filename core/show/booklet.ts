@@ -8,8 +8,10 @@ import type { Step } from '../build/assembly/types';
 import { familyOf } from '../build/families/inHand';
 import type { PaperKey } from '../build/parts/ends';
 import { AISLES } from '../catalog/types';
+import { conditionLines } from '../conditions';
 import type { Work } from '../cut';
 import type { Outline } from '../outline';
+import { carriedMm } from '../judge/proof/strength';
 import { sheetSize } from '../make/rolls/rolls';
 import { cutPages } from './cutBook';
 import { drawShapes, drawings } from './pdfViews';
@@ -121,15 +123,15 @@ function stepBlock(pen: Pen, o: Told, step: Step, number: number, p: Preferences
 
 /** What to hang by the bed: what it stands, what it keeps, when it wants air. */
 function seasonCard(pen: Pen, o: Told, p: Preferences): void {
-  const weakest = o.strengths[0];
+  const snowMm = carriedMm(o.strengths, o.unjudged);
   const { noon } = o.garden.site;
   const lines: string[] = [
-    `${o.coldest.label}: ${formatAmount(o.coldest.value, 'temperature', p)}. Colder: a second layer, a blanket, jugs of water.`,
-    ...(weakest && Number.isFinite(weakest.wetSnowMm)
-      ? [
-          `It carries ${formatAmount(weakest.wetSnowMm, 'snowDepth', p)} of wet snow. Brush it off before that, from outside.`,
-        ]
-      : []),
+    `${o.coldest.label}: ${formatAmount(o.coldest.value, o.coldest.quantity, p)}. Colder: a second layer, a blanket, jugs of water.`,
+    ...(Number.isFinite(snowMm)
+      ? [`It carries ${formatAmount(snowMm, 'snowDepth', p)} of wet snow. Brush it off before that, from outside.`]
+      : Number.isNaN(snowMm)
+        ? ['What snow it carries is not judged. Brush it off early, from outside.']
+        : []),
     `Shut, a clear noon like ${noon.date.slice(5)} at ${formatAmount(noon.outsideC, 'temperature', p)} makes it ${formatAmount(o.air.riseShutC, 'warming', p)} warmer inside: open it when the sun is out.`,
     'Open in the morning, shut two hours before sunset. On a wind warning shut it, latch it and weight it, or strip it.',
     ...seasonLines(o),
@@ -189,6 +191,7 @@ export async function booklet(o: Told, paper: PaperKey): Promise<Uint8Array> {
   head(pen, 'Before you start');
   for (const line of new Set(o.assembly.steps.flatMap((s) => s.cautions))) pen.words(`- ${line}`, 9);
   head(pen, 'Will it do?');
+  for (const line of conditionLines(o)) pen.words(phraseText(line, units), 9);
   for (const c of o.checks)
     pen.words(
       `${c.verdict === 'holds' ? 'Holds' : c.verdict === 'tight' ? 'TIGHT' : 'FAILS'}: ${phraseText(c.text, units)}`,

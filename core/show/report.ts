@@ -2,6 +2,7 @@ import { panelAreaM2 } from '../build/assembly/pieces';
 import { coverM2 } from '../build/assembly/enclosure';
 import { sheetSize } from '../make/rolls/rolls';
 import { phraseText } from '../base/figure';
+import { conditionLines } from '../conditions';
 import type { Plan } from '../plan';
 
 /** A plan as plain JSON for other programs: what the app shows, in SI and in the garden's own words. */
@@ -63,6 +64,8 @@ export function planReport(p: Plan) {
       .filter((m) => m.checkId === undefined)
       .map((m) => ({ label: phraseText(m.label, units), cost: m.cost })),
     lifts: p.lifts.map((f) => ({ what: f.label, kg: f.value })),
+    judgedFor: conditionLines(p).map((line) => phraseText(line, units)),
+    notJudged: p.unjudged,
     strength: p.strengths.map((s) => ({
       what: s.what,
       ratio: Number.isFinite(s.ratio) ? s.ratio : null,

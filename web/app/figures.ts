@@ -1,6 +1,7 @@
 /** What a design comes to: the figures of the strip. */
 import { type Preferences, formatAmount } from '../../core/base/amount';
 import { type Figure, amount } from '../../core/base/figure';
+import { carriedMm } from '../../core/judge/proof/strength';
 import { addedUp } from '../../core/base/formula';
 import { AISLES } from '../../core/catalog/types';
 import type { ShoppingList } from '../../core/make/buying/shopping';
@@ -42,13 +43,33 @@ export function figuresOf(o: Outline, shopping: ShoppingList | undefined, units:
   }));
 }
 
+/** What stands for the snow that is carried, where that is not known. */
+const notJudged = (unjudged: readonly string[]) => ({
+  id: 'snow',
+  name: 'Wet snow it carries',
+  figure: {
+    label: 'Wet snow it carries',
+    value: NaN,
+    quantity: 'snowDepth' as const,
+    formula: 'Not judged.',
+    terms: [],
+    source:
+      unjudged.length > 0
+        ? `No strength is known of: ${unjudged.join(', ')}.`
+        : 'Nothing of it is judged by what it carries.',
+    assumes: ['What is not judged is never counted as strong: brush snow off early.'],
+  },
+  text: 'not judged',
+});
+
 function listed(
   o: Outline,
   shopping: ShoppingList | undefined,
   units: Preferences,
 ): readonly (Omit<Shown, 'text'> & { readonly text?: string })[] {
-  const weakest = o.strengths[0];
-  const snow = weakest && Number.isFinite(weakest.wetSnowMm) ? weakest.figures[0] : undefined;
+  const [weakest] = o.strengths;
+  const carried = carriedMm(o.strengths, o.unjudged);
+  const snow = Number.isFinite(carried) ? weakest?.figures[0] : undefined;
   const sheet = o.assembly.sheets.find((s) => s.cover.kind !== 'mesh');
   const mesh = o.assembly.sheets.filter((s) => s.cover.kind === 'mesh');
   const pieces = [...o.assembly.members, ...o.assembly.panels, ...mesh];
@@ -61,6 +82,7 @@ function listed(
   return [
     ...(shopping ? [{ id: 'price', name: 'Price', figure: priceFigure(shopping) }] : []),
     ...(snow ? [{ id: 'snow', name: 'Wet snow it carries', figure: snow }] : []),
+    ...(Number.isNaN(carried) ? [notJudged(o.unjudged)] : []),
     { id: 'coldest', name: o.coldest.label, figure: o.coldest },
     ...(sheet && size
       ? [

@@ -2,7 +2,7 @@ import type { ReactNode, RefObject } from 'react';
 import { Dialog, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Figure } from '../../core/base/figure';
-import { formatFully } from '../../core/base/amount';
+import { formatAmount, formatFully } from '../../core/base/amount';
 import { useUnits } from '../app/hooks';
 
 const Sheet = styled(Popover)`
@@ -51,12 +51,15 @@ interface WhySheetProps {
 /** A figure's formula with the values put in, its source and what it takes for granted. */
 export default function WhySheet({ figure, anchor, onClose }: WhySheetProps): ReactNode {
   const units = useUnits();
+  const read = formatAmount(figure.value, figure.quantity, units);
+  const fully = formatFully(figure.value, figure.quantity, units);
   return (
     <Sheet triggerRef={anchor} isOpen onOpenChange={(open) => !open && onClose()} placement="bottom start">
       <Dialog aria-label={`Why ${figure.label}`}>
         <h2>
-          {figure.label}: <span className="measure">{formatFully(figure.value, figure.quantity, units)}</span>
+          {figure.label}: <span className="measure">{read}</span>
         </h2>
+        {read !== fully && <p className="measure">Worked out as {fully}; told as a builder can use it.</p>}
         <p className="formula measure">{figure.formula}</p>
         <dl>
           {figure.terms.map((term) => (

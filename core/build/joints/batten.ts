@@ -8,5 +8,7 @@ export const batten: Kind = {
   minutes: 0.6,
   symbol: 'line',
   divides: 'there',
+  // Only on the wall of the bed do they hold a cover down; elsewhere the sheet on its own frame.
+  holds: { key: 'batten-screw', worth: (j) => (j.with?.['holds'] === 'wall' ? 1 : 0) },
   tip: 'Pilot each screw through the lath, and drive it snug, not tight: a crushed lath splits.',
 };

@@ -14,7 +14,8 @@ export function kindOf(key: string): Kind {
 }
 
 /** Whether a joint holds its cover down: a kind that does, where it is not said that here it holds nothing. */
-export const holdsDown = (j: Joint): boolean => kindOf(j.kind).holds !== undefined && j.with?.['holds'] !== 'nothing';
+export const holdsDown = (j: Joint): boolean =>
+  (kindOf(j.kind).holds?.worth(j) ?? 0) > 0 && j.with?.['holds'] !== 'nothing';
 
 type More = Pick<Joint, 'count' | 'with' | 'ask' | 'usual' | 'alone'>;
 

@@ -78,7 +78,13 @@ export function looseHold(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite
         : `Weights on ${loose === 2 ? 'both skirts' : `the ${folds[0] === 'hoop' ? 'far' : 'near'} skirt`} and the ${ENDS[a.ends]} ends`,
       sheet,
       [...corners, ...skirts].slice(0, bags),
-      { count: bags, ...(!barred && { ask: 'weights' }), with: { what: 'weights on the skirts' }, usual },
+      {
+        count: bags,
+        // Weights on the ends alone hold the ends, not the sides: more of them are no mend.
+        ...(!barred && loose > 0 && { ask: 'weights' }),
+        with: { what: loose === 0 || barred ? 'weights on the ends' : 'weights on skirts and ends' },
+        usual,
+      },
     ),
     ...joint(
       'weightBar',

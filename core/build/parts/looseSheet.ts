@@ -122,7 +122,10 @@ export function fastenedToWall(
   const where = `Cover to the bed wall${alone ? '' : ', until the battens are on'}`;
   return [
     ...joint('staple', 'staples', where, [...sheet, ...row.battens], places, alone ? { alone: 'edges' } : {}),
-    ...batteningOf(row.battens, sheet),
+    ...batteningOf(row.battens, sheet).map((j) => ({
+      ...j,
+      with: { holds: 'wall', what: 'screws through the battens on the wall' },
+    })),
   ];
 }
 

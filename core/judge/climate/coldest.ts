@@ -24,7 +24,7 @@ export function coldestNight({ crop: row, enclosure }: Pick<Assembly, 'crop' | '
   return {
     label: `${capital(c.name)} lives down to`,
     value: c.killingC - help,
-    quantity: 'temperature',
+    quantity: 'livesTo',
     formula: `coldest night = ${dies} − ${layers.map((l) => l.name).join(' − ')}`,
     terms: [{ name: dies, ...amount(c.killingC, 'temperature') }, ...layers],
     source: 'Trade figures for crops and covers; later your own readings replace them.',

@@ -11,8 +11,9 @@ import { crownOf, hoopFrame } from '../frame/hoop';
 import { modelOf } from '../frame/model';
 import { slopeFactor } from './snow';
 import type { DesignSnow } from './snow';
-import { hoopStrength } from './strength';
-import { liftCheck, spanCheck } from './timberChecks';
+import { carriedMm, hoopStrength } from './strength';
+import { spanCheck, spanStrength } from './span';
+import { liftCheck } from './timberChecks';
 
 /** A kilopascal on the flat. */
 const snow: DesignSnow = {
@@ -207,6 +208,26 @@ test('stiff sheet reaches less under more snow, by the cube root', () => {
   expect(most(8000)).toBeCloseTo(one / 2, 6);
   // No snow: no more than 1.6 times.
   expect(most(0)).toBeCloseTo(1.6 * one, 6);
+});
+
+test('what stiff sheet carries is the snow under which its span is the most; what is not judged carries nothing known', () => {
+  const sheet = stiffSheet(SHIPPED, 'twin-wall-6');
+  const span = { sheet, spanMm: 500, slopeDeg: 0 };
+  const carried = spanStrength(span, snow);
+  // (600 / 500)³ = 1.728 times 1 kPa: 1728 / 0.672 / (400 × 9.80665) = 0.6555 m of wet snow.
+  expect(carried?.ratio).toBeCloseTo(1.728, 6);
+  expect(carried?.wetSnowMm).toBeCloseTo(655.5, 1);
+  expect(spanCheck(span, { ...snow, flatPa: 1728, groundPa: 1728 / 0.672 }).text[3]).toMatchObject({
+    value: expect.closeTo(500, 3) as number,
+  });
+  // With no snow asked for it carries as much; reaching too far it carries none; where snow slides off any depth.
+  expect(spanStrength(span, { ...snow, flatPa: 0, groundPa: 0 })?.wetSnowMm).toBeCloseTo(655.5, 1);
+  expect(spanStrength({ ...span, spanMm: 961 }, snow)?.ratio).toBe(0);
+  expect(spanStrength({ ...span, slopeDeg: 75 }, snow)?.wetSnowMm).toBe(Infinity);
+  const glass = { ...span, sheet: stiffSheet(SHIPPED, 'old-window') };
+  expect(spanStrength(glass, snow)).toBeUndefined();
+  expect(carriedMm([{ wetSnowMm: 300 }, { wetSnowMm: 200 }], [])).toBe(200);
+  expect([carriedMm([{ wetSnowMm: 300 }], ['glass']), carriedMm([], [])]).toEqual([NaN, NaN]);
 });
 
 test('beside a wall it carries the depth at which even snow and its drift together are too much', () => {

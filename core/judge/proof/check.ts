@@ -27,7 +27,17 @@ export interface Check {
   /** What is left out or must be asked elsewhere; empty where nothing is judged. */
   readonly caution: string | undefined;
   /** Changes worth trying, cheapest first to try; the ones that work are priced later. */
-  readonly tries: readonly { readonly label: Phrase; readonly change: Change }[];
+  readonly tries: readonly Try[];
+  /** Why nothing mends it, where nothing does. */
+  readonly noMend?: Phrase;
+}
+
+/** A change worth trying. */
+export interface Try {
+  readonly label: Phrase;
+  readonly change: Change;
+  /** It changes what is wished, not how it is built: offered for its own check alone, by no search. */
+  readonly instead?: true;
 }
 
 /** A check's word on how sure it is, where it has one. */

@@ -1,7 +1,10 @@
 import type { Market } from '../../catalog/market';
 import type { Assembly, SheetPart, Skirt } from '../../build/assembly/types';
 import { type RollPlan, type Seam, sheetSize } from '../../make/rolls/rolls';
-import { type Figure, type Phrase, amount, phrase } from '../../base/figure';
+import { type Figure, type Phrase, amount, capital, phrase } from '../../base/figure';
+import type { Catalog } from '../../catalog/catalog';
+import type { Crop } from '../../catalog/crops';
+import type { BuildSite } from '../../site/buildSite';
 import { MM_PER_INCH } from '../../base/length';
 import { beamStrength } from './beam';
 import { blownCheck } from './blown';
@@ -12,11 +15,12 @@ import { endBarChecks } from './endBars';
 import { pitfalls } from './pitfalls';
 import { postChecks } from './posts';
 import { type SnowStrength, hoopStrength } from './strength';
-import { beamCheck, liftCheck, spanCheck } from './timberChecks';
+import { spanCheck, spanStrength } from './span';
+import { beamCheck, liftCheck } from './timberChecks';
 import { ventCheck } from './vents';
 import { windChecks } from './wind';
 
-function cropCheck(assembly: Assembly, market: Market): Check {
+function cropCheck(assembly: Assembly, { market, catalog }: BuildSite): Check {
   const step = market === 'imperial' ? 3 * MM_PER_INCH : 75;
   const { crop, clearanceMm } = assembly.crop;
   const name = crop.name;
@@ -42,13 +46,39 @@ function cropCheck(assembly: Assembly, market: Market): Check {
       assumes: ['Rows stand the same distance from both long walls.'],
     },
     caution: undefined,
-    tries: [1, 2, 3, 4, 6, 8, 12]
-      .map((n) => n * step)
-      .map((byMm) => ({
-        label: phrase`Higher by ${amount(byMm, 'length')}`,
-        change: { kind: 'higher', byMm } as const,
+    tries: [
+      ...[1, 2, 3, 4, 6, 8, 12]
+        .map((n) => n * step)
+        .map((byMm) => ({
+          label: phrase`Higher by ${amount(byMm, 'length')}`,
+          change: { kind: 'higher', byMm } as const,
+        })),
+      ...ROW_IN.map((n) => n * step).map((mm) => ({
+        label: phrase`The edge row ${amount(mm, 'length')} from the wall`,
+        change: { kind: 'answer', id: 'rowFromEdgeMm', value: mm } as const,
+        instead: true as const,
       })),
+      ...lowerCrops(crop, clearanceMm, catalog).map((c) => ({
+        label: [`${capital(c.name)} in place of ${name}`],
+        change: { kind: 'answer', id: 'crop', value: c.key } as const,
+        instead: true as const,
+      })),
+    ],
+    noMend: [`This cover gets no higher, and no crop of the list is low enough for it. Choose another kind of cover.`],
   };
+}
+
+/** Places of the edge row that are tried, in steps of 3 in or 75 mm from the wall. */
+const ROW_IN = [2, 3, 4, 6, 8];
+const CROPS_TRIED = 3;
+
+/** The tallest crops that still clear the cover, grown in the same season first. */
+function lowerCrops(crop: Crop, clearanceMm: number, { crop: all }: Catalog): readonly Crop[] {
+  if (clearanceMm >= 0) return [];
+  return [...all.values()]
+    .filter((c) => c.heightMm <= crop.heightMm + clearanceMm)
+    .sort((a, b) => Number(b.season === crop.season) - Number(a.season === crop.season) || b.heightMm - a.heightMm)
+    .slice(0, CROPS_TRIED);
 }
 
 const ANY_ROLL = { label: ['Any roll that fits'], change: { kind: 'roll', key: null } } as const;
@@ -152,14 +182,21 @@ function sheetCheck(rolls: RollPlan, sheets: readonly SheetPart[], market: Marke
   );
 }
 
+/** What an assembly comes to. */
+export interface Judgement {
+  readonly checks: readonly Check[];
+  /** What each part that bears snow carries of it, the weakest first. */
+  readonly strengths: readonly SnowStrength[];
+  /** Parts that bear snow and are not judged. */
+  readonly unjudged: readonly string[];
+}
+
 /** Every check on an assembly, worst first; and the strength that the strip shows, weakest first. */
-export function checkAssembly(
-  assembly: Assembly,
-  site: CheckSite,
-): { readonly checks: readonly Check[]; readonly strengths: readonly SnowStrength[] } {
+export function checkAssembly(assembly: Assembly, site: CheckSite): Judgement {
   const { snow } = site;
   const arches = assembly.arches.map((arch) => ({ arch, strength: hoopStrength(arch, snow, site.snowSpread) }));
   const beams = assembly.beams.map((beam) => ({ beam, strength: beamStrength(beam, snow, site.snowSpread) }));
+  const sheets = assembly.spans.map((span) => ({ span, strength: spanStrength(span, snow) }));
   const film = assembly.sheets.find((s) => s.cover.kind === 'film')?.cover;
   const all: Check[] = [
     ...arches.flatMap(({ arch, strength }) => [
@@ -170,13 +207,13 @@ export function checkAssembly(
       ...blownCheck(arch, assembly, site),
     ]),
     ...beams.map(({ beam, strength }) => beamCheck(beam, strength, snow, site.site.catalog)),
-    ...assembly.spans.map((span) => spanCheck(span, snow)),
+    ...sheets.map(({ span }) => spanCheck(span, snow)),
     ...assembly.sleeves.map((s) => sleeveCheck(s, site.site.catalog)),
     ...assembly.posts.flatMap((p) => postChecks(p, site)),
     ...endBarChecks(assembly.endBars, site),
     ...assembly.moving.flatMap((part, i) => liftCheck(part, site.lifts[i])),
     ...windChecks(assembly, site),
-    cropCheck(assembly, site.site.market),
+    cropCheck(assembly, site.site),
     ...[sheetCheck(site.rolls, assembly.sheets, site.site.market), ventCheck(assembly, site.air)].flatMap(
       (c) => c ?? [],
     ),
@@ -196,6 +233,9 @@ export function checkAssembly(
   return {
     // Lids that are alike are asked the same thing: the worst answer stands for all.
     checks: all.filter((c, i) => all.findIndex((other) => other.id === c.id) === i),
-    strengths: [...arches, ...beams].map((x) => x.strength).sort((a, b) => a.wetSnowMm - b.wetSnowMm),
+    strengths: [...[...arches, ...beams].map((x) => x.strength), ...sheets.flatMap((x) => x.strength ?? [])].sort(
+      (a, b) => a.wetSnowMm - b.wetSnowMm,
+    ),
+    unjudged: [...new Set(sheets.flatMap(({ span, strength }) => (strength ? [] : [span.sheet.name])))],
   };
 }

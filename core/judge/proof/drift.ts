@@ -10,6 +10,9 @@ import { type DesignSnow, type DriftBeside, SNOW_DENSITY, driftAtPa, driftOf, sn
 import { BRUSH_AT, hoopStrength } from './strength';
 import { beamTries } from './timberChecks';
 
+/** Less than this is no depth that anybody sees. */
+const LEAST_BRUSHED_MM = 15;
+
 /** The wall or fence beside a bed, where the drift of it reaches the cover. */
 export function driftBeside({ gapMm, heightMm }: Beside, { wall }: Bed, snow: DesignSnow): DriftBeside | undefined {
   const wallMm = heightMm - wall.heightMm;
@@ -39,6 +42,8 @@ export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readon
     const strength = beamStrength({ ...beam, drift: { wallMm, runMm, by: 'slope' } }, snow, snowSpread);
     return { strength, tries: () => beamTries(beam, catalog) };
   });
+  // Where nothing is judged nothing is told of the drift either.
+  if (hoops.length + bars.length === 0) return [];
   const worst = [...hoops, ...bars].sort((a, b) => a.strength.ratio - b.strength.ratio)[0];
   const { what, ratio } = worst?.strength ?? { what: 'The cover', ratio: Infinity };
   const brushMm = snowDepthMm(BRUSH_AT * ratio * (snow.flatPa + atEdgePa));
@@ -60,7 +65,11 @@ export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readon
     source: snow.practice === 'en' ? 'EN 1991-1-3, sec. 6.2' : 'ASCE/SEI 7, secs. 7.7 and 7.8',
     assumes: ['The wall runs along the bed. Nothing of the drift slides off.'],
   };
-  const brush = phrase`${site.brushed ? ': brush that edge' : ', and the snow is left to lie (Air). It would have to be brushed'} before ${amount(brushMm, 'snowDepth')} lies there.`;
+  const before =
+    brushMm < LEAST_BRUSHED_MM
+      ? ['as soon as any lies there.']
+      : phrase`before ${amount(brushMm, 'snowDepth')} lies there.`;
+  const brush = phrase`${site.brushed ? ': brush that edge' : ', and the snow is left to lie (Air). It would have to be brushed'} ${before}`;
   return [
     {
       id: 'drift',

@@ -78,6 +78,7 @@ export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSno
     ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
     tries: snowTries(arch, catalog),
+    noMend: ['No stouter pipe, ridge or closer hoops carry that here. Brush sooner, or choose another kind of cover.'],
   };
 }
 

@@ -2,7 +2,16 @@
 import type { Assembly } from '../../build/assembly/types';
 import { type Figure, amount, phrase } from '../../base/figure';
 import { type Check, type CheckSite, verdictOf } from './check';
-import { SAFETY, WIND_LEFT_OUT, archPressures, gustPa, liftCoefficient, riseToSpan, weightN } from './windLoads';
+import {
+  SAFETY,
+  WIND_LEFT_OUT,
+  archPressures,
+  holdMore,
+  gustPa,
+  liftCoefficient,
+  riseToSpan,
+  weightN,
+} from './windLoads';
 
 /** What rubs of the weight that is left on a wall or on soil. Source: our own low figure for wood on wood and on earth. */
 const FRICTION = 0.4;
@@ -45,6 +54,9 @@ export function pushCheck(a: Assembly, site: CheckSite): Check {
   const over = (lift * widthMm) / 2 + (push * quarterMm) / 2;
   const tips = over > 0 ? (weight * (widthMm / 2) + (held / 2) * widthMm) / (SAFETY * over) : Infinity;
   const ratio = Math.min(slides, tips);
+  // What must hold in all, for neither.
+  const slip = SAFETY * push - FRICTION * Math.max(0, weight - lift);
+  const turn = (2 * (SAFETY * over - weight * (widthMm / 2))) / widthMm;
   const figure: Figure = {
     label: 'Push of the wind from the side',
     value: push,
@@ -70,15 +82,12 @@ export function pushCheck(a: Assembly, site: CheckSite): Check {
     id: 'push',
     leaf: 'stand',
     verdict: verdictOf(ratio * 1.25),
-    text: phrase`Wind from the side pushes with ${amount(push, 'force')}: it ${slides < tips ? 'slides' : 'tips'} first, ${amount(ratio * SAFETY, 'times')} times the wind asked for; a half more is wanted.`,
+    text:
+      push === 0
+        ? ['No wind is asked of this cover.']
+        : phrase`Wind from the side pushes with ${amount(push, 'force')}: it ${slides < tips ? 'slides' : 'tips'} first, ${amount(ratio * SAFETY, 'times')} times the wind asked for; a half more is wanted.`,
     figure,
     caution: WIND_LEFT_OUT[0],
-    tries: holdDowns.flatMap(({ ask, what, count, eachN }) => {
-      if (ask === undefined || ratio >= 1) return [];
-      const slip = SAFETY * push - FRICTION * Math.max(0, weight - lift);
-      const turn = (2 * (SAFETY * over - weight * (widthMm / 2))) / widthMm;
-      const need = count + Math.ceil((Math.max(slip, turn) - held) / eachN);
-      return [{ label: [`${need} ${what}`], change: { kind: 'answer', id: ask, value: need } as const }];
-    }),
+    tries: ratio >= 1 ? [] : holdMore(a, Math.max(slip, turn) - held),
   };
 }

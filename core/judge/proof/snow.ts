@@ -67,6 +67,10 @@ export interface ReckonedBy {
 }
 const AS_IT_IS: ReckonedBy = { practice: 'asce', snowFactors: { exposure: null, thermal: null, importance: null } };
 
+/** Weight of snow on the ground, Pa. */
+export const groundPaOf = (snow: Snow): number =>
+  snow.by === 'ground' ? snow.groundPa : (snow.depthMm / 1000) * SNOW_DENSITY[snow.kind] * GRAVITY;
+
 /**
  * Snow on a flat roof from snow on the ground, Pa.
  * Source: ASCE/SEI 7, eq. 7.3-1: pf = 0.7 Ce Ct I pg; Ct 1.2 unheated, I 0.8 for a garden structure. EN 1991-1-3, eq. 5.1 with
@@ -74,7 +78,7 @@ const AS_IT_IS: ReckonedBy = { practice: 'asce', snowFactors: { exposure: null, 
  * @example designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal').flatPa // 395.404
  */
 export function designSnow(snow: Snow, exposure: Exposure, by: ReckonedBy = AS_IT_IS): DesignSnow {
-  const groundPa = snow.by === 'ground' ? snow.groundPa : (snow.depthMm / 1000) * SNOW_DENSITY[snow.kind] * GRAVITY;
+  const groundPa = groundPaOf(snow);
   const practice = PRACTICES[by.practice];
   const exposureFactor = by.snowFactors.exposure ?? practice.exposure[exposure];
   const thermalFactor = by.snowFactors.thermal ?? practice.thermal;

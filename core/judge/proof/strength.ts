@@ -241,6 +241,15 @@ function ridgeBoardN(arch: ArchRow): number {
   return Math.max(0, bears - (arch.hungKgPerM ?? 0) * GRAVITY * (arch.spacingMm / 1000));
 }
 
+/**
+ * Wet snow that a whole design carries by its weakest part, mm: Infinity where snow slides off all of it, NaN where something that bears it
+ * is not judged, or nothing is. What is not judged is never strong.
+ */
+export const carriedMm = (
+  strengths: readonly Pick<SnowStrength, 'wetSnowMm'>[],
+  unjudged: readonly string[],
+): number => (unjudged.length > 0 || strengths.length === 0 ? NaN : Math.min(...strengths.map((s) => s.wetSnowMm)));
+
 /** Depth of one kind of snow, lying level, at which it is time to brush. */
 export interface BrushBy {
   readonly kind: keyof typeof SNOW_DENSITY;

@@ -2,12 +2,12 @@
 import type { Section } from '../../catalog/types';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { MovingPart } from '../../build/assembly/openings';
-import type { BeamRow, CountAsked, SheetSpan } from '../../build/assembly/rows';
+import type { BeamRow, CountAsked } from '../../build/assembly/rows';
 import { boardShape } from '../../catalog/sections';
 import { type Figure, type Phrase, amount, phrase } from '../../base/figure';
 import { type Check, sureIn, verdictOf } from './check';
 import { sureOfSnow } from './hoopChecks';
-import { type DesignSnow, driftAsEvenPa, snowDepthMm, straightShare } from './snow';
+import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
 
 /** Boards of the same market with more depth, the least first. */
@@ -60,48 +60,6 @@ export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSno
     ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
     tries: beamTries(beam, catalog),
-  };
-}
-
-/**
- * Whether stiff sheet reaches from bar to bar under snow.
- * Source: the sheet's span under 1 kPa, with the cube root of the load, as sag of a plate strip goes with w L^3 per L.
- */
-export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
-  const sheet = span.sheet;
-  const driftPa = span.drift ? driftAsEvenPa(snow, span.drift) : 0;
-  const load = (snow.flatPa * straightShare(snow.practice, span.slopeDeg) + driftPa) / 1000;
-  if (sheet.spanAtOneKpaMm === null)
-    return {
-      id: 'span',
-      leaf: 'stand',
-      verdict: 'tight',
-      text: [`${sheet.name}: its glass is not judged here. Brush snow off before it is a hand deep.`],
-      figure: undefined,
-      caution: LEFT_OUT[0],
-      tries: [],
-    };
-  const most = Math.min(sheet.spanAtOneKpaMm * 1.6, load > 0 ? sheet.spanAtOneKpaMm / Math.cbrt(load) : Infinity);
-  return {
-    id: 'span',
-    leaf: 'stand',
-    verdict: verdictOf(most / span.spanMm),
-    text: phrase`${sheet.name} spans ${amount(span.spanMm, 'length')} between bars; ${amount(most, 'length')} is the most under this snow.`,
-    figure: {
-      label: 'Most span of the sheet',
-      value: most,
-      quantity: 'length',
-      formula: 'most = min(1.6 × span at 1 kPa; span at 1 kPa × ∛(1000 / snow by slope))',
-      terms: [
-        { name: 'span at 1 kPa', ...amount(sheet.spanAtOneKpaMm, 'length') },
-        { name: 'snow by slope', ...amount(load * 1000, 'pressure') },
-        ...(driftPa > 0 ? [{ name: 'of it, drift at the wall', ...amount(driftPa, 'pressure') }] : []),
-      ],
-      source: sheet.source,
-      assumes: LEFT_OUT,
-    },
-    caution: LEFT_OUT[0],
-    tries: moreOf(span.asked, 6),
   };
 }
 

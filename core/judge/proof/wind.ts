@@ -9,7 +9,7 @@ import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
 import { spreadOf } from '../../catalog/catalog';
 import { type Check, type CheckSite, sureIn, verdictOf } from './check';
 import { pushCheck } from './push';
-import { INSIDE, SAFETY, WIND_LEFT_OUT, gustPa, liftCoefficient, riseToSpan, weightN } from './windLoads';
+import { INSIDE, SAFETY, WIND_LEFT_OUT, gustPa, holdMore, liftCoefficient, riseToSpan, weightN } from './windLoads';
 import { sureOf, sureWords } from './sure';
 
 /** A gust in which a lid may still stand propped; above it, shut and latch. */
@@ -34,7 +34,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     quantity: 'force',
     formula: 'uplift = pressure near the ground × suction and inside, together × area',
     terms: [
-      { name: 'gust, m/s', ...amount(site.gustMPerS, 'plain') },
+      { name: 'gust', ...amount(site.gustMPerS, 'speed') },
       { name: 'pressure near the ground', ...amount(q, 'pressure') },
       { name: 'rise over width', ...amount(r, 'ratio') },
       { name: 'suction and inside, together', ...amount(up, 'ratio') },
@@ -63,15 +63,13 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     leaf: 'stand',
     ...sureIn(of && { of, words: sureWords(of, ['such a gust']) }),
     verdict: verdictOf(ratio * 1.25),
-    text: phrase`Wind lifts with ${amount(lift, 'force')}; weight and anchors hold ${amount(weight + held, 'force')}, and a half more than the lift is wanted.`,
+    text:
+      lift === 0
+        ? ['No wind is asked of this cover.']
+        : phrase`Wind lifts with ${amount(lift, 'force')}; weight and anchors hold ${amount(weight + held, 'force')}, and a half more than the lift is wanted.`,
     figure,
     caution: 'On a wind warning shut, latch and weight the cover, or strip it. ' + WIND_LEFT_OUT[0],
-    // As many of each kind of anchor as would do by itself.
-    tries: a.footing.holdDowns.flatMap(({ ask, what, count, eachN }) => {
-      if (ask === undefined || ratio >= 1) return [];
-      const need = count + Math.ceil((SAFETY * lift - weight - held) / eachN);
-      return [{ label: [`${need} ${what}`], change: { kind: 'answer', id: ask, value: need } as const }];
-    }),
+    tries: ratio >= 1 ? [] : holdMore(a, SAFETY * lift - weight - held),
   };
 }
 
@@ -185,7 +183,9 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       verdict: looseOpen ? 'fails' : verdictOf(proppedRatio * 1.25),
       text: looseOpen
         ? ['No stay: nothing stops it and holds it open. It goes over its hinges, or falls shut on hands and heads.']
-        : phrase`Propped in a fresh wind it pulls ${amount(propped.value, 'force')} on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
+        : hung.stays.count === 0
+          ? phrase`Propped in a fresh wind it pulls with ${amount(propped.value, 'force')}; its opener alone holds it. Shut it before it blows harder.`
+          : phrase`Propped in a fresh wind it pulls ${amount(propped.value, 'force')} on ${hung.stays.count === 1 ? 'one stay' : `${hung.stays.count} stays`}. A thin chain snaps; shut it before it blows harder.`,
       figure: propped,
       caution: WIND_LEFT_OUT[0],
       tries: more(hung.stays.ask ?? 'stays', KINDS.stay.name, hung.stays.count),

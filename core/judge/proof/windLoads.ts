@@ -3,6 +3,7 @@ import { GRAVITY } from '../../base/gravity';
 import type { Exposure } from '../../site/place';
 import type { Assembly } from '../../build/assembly/types';
 import { panelAreaM2 } from '../../build/assembly/pieces';
+import type { Check } from './check';
 import { massKg } from '../../catalog/sections';
 
 export const WIND_LEFT_OUT = [
@@ -23,6 +24,34 @@ const NEAR_GROUND: Readonly<Record<Exposure, number>> = { exposed: 0.85, normal:
 export function gustPa(gustMPerS: number, exposure: Exposure): number {
   return 0.613 * gustMPerS ** 2 * NEAR_GROUND[exposure];
 }
+
+/** Fewer anchors than corners hold no cover, whatever each bears. */
+const LEAST_ANCHORS = 4;
+
+/**
+ * What makes a cover hold more: as many of each kind of anchor as would do by itself, and other ways of fastening it.
+ * @param missingN what is wanted beside all that holds already
+ */
+export const holdMore = (a: Assembly, missingN: number): Check['tries'] => [
+  ...a.footing.holdDowns.flatMap(({ ask, what, count, eachN }) => {
+    if (ask === undefined || missingN <= 0) return [];
+    const need = Math.max(LEAST_ANCHORS, count + Math.ceil(missingN / eachN));
+    return [{ label: [`${need} ${what}`], change: { kind: 'answer', id: ask, value: need } as const }];
+  }),
+  ...OTHER_HOLDS.map(([label, id, value]) => ({
+    label: [label],
+    change: { kind: 'answer', id, value } as const,
+  })),
+];
+
+/** Other ways of fastening a cover, by the question that a kind may ask. */
+const OTHER_HOLDS = [
+  ['Battens on the bed wall, over both edges', 'edges', 'battened'],
+  ['Straps on the bed wall for the hoops', 'feet', 'straps-inside'],
+  ['Bags in place of what lies on the skirts', 'skirtUnder', 'bags'],
+  ['Screwed down to the bed', 'mount', 'fixed'],
+  ['Hooked down to the bed', 'mount', 'hooked'],
+] as const;
 
 /** Weight of its pieces and panels, N. */
 export function weightN(a: Assembly): number {

@@ -218,7 +218,7 @@ function winterOf(
     date: stop,
     until: crop.season === 'winter' && end ? addDays(end, 28) : addDays(stop, 28),
     title: `Harvest ${crop.name} through ${crop.season === 'winter' ? 'the winter' : 'autumn'}`,
-    why: phrase`Lives under this cover down to ${amount(crop.killingC - helpC, 'temperature')} outside. Pick when the leaves have thawed.`,
+    why: phrase`Lives under this cover down to ${amount(crop.killingC - helpC, 'livesTo')} outside. Pick when the leaves have thawed.`,
   });
 }
 

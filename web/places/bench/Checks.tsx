@@ -1,3 +1,4 @@
+import { unsaid } from '../../../core/conditions';
 import type { Outline } from '../../../core/outline';
 import { type ReactNode, memo, useState } from 'react';
 import styled from 'styled-components';
@@ -242,7 +243,8 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
     point(on);
     onPoint(on ? c.id : undefined);
   };
-  const wants = c.verdict === 'fails' && c.tries.length > 0;
+  const units = useUnits();
+  const wants = c.verdict === 'fails';
   return (
     <li
       data-check={c.id}
@@ -268,7 +270,9 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
         <span className="caution">
           {found.some((m) => m.checkId === undefined)
             ? 'No change alone mends this: see the sets above.'
-            : 'Nothing that was tried mends this: ask less of it, or take another kind of cover.'}
+            : c.noMend
+              ? phraseText(c.noMend, units)
+              : 'Nothing that was tried mends this: ask less of it, or take another kind of cover.'}
         </span>
       )}
       {wants && (job.state === 'pending' || !ready) && <span className="caution">Looking for mends…</span>}
@@ -283,10 +287,10 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
 }
 
 /** What of the place a check leans on that nobody has said yet. */
-function roughly({ garden }: Outline, id: string): string | undefined {
-  const { rough } = garden.site;
-  if (rough.includes('snow') && /^(snow|span|drift|beam )/.test(id)) return 'what snow lies here';
-  return rough.includes('gust') && /^(wind|blown|latch|stay|post )/.test(id) ? 'how it blows here' : undefined;
+function roughly(o: Outline, id: string): string | undefined {
+  const not = unsaid(o);
+  if (not.snow && /^(snow|span|drift|beam )/.test(id)) return 'what snow lies here';
+  return not.gust && /^(wind|blown|latch|stay|post )/.test(id) ? 'how it blows here' : undefined;
 }
 
 /** The figures that a mend changes, as they would be and as they are. */

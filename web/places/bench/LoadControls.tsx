@@ -7,7 +7,7 @@ import { MEASURED_AT_C } from '../../../core/catalog/sections';
 import { WARM_C } from '../../../core/judge/proof/blown';
 import type { LoadedHoop } from '../../../core/judge/proof/loaded';
 import { SNOW_DENSITY } from '../../../core/judge/proof/snow';
-import { brushBy, hoopStrength } from '../../../core/judge/proof/strength';
+import { brushBy, carriedMm as carriedBy, hoopStrength } from '../../../core/judge/proof/strength';
 import type { Outline } from '../../../core/outline';
 import { useUnits } from '../../app/hooks';
 import { Choice } from '../../parts/controls';
@@ -142,7 +142,7 @@ export function LoadControls({
         most={mostGust}
         step={1}
         say={gust}
-        marks={[{ at: o.garden.site.gustMPerS, word: 'asked' }]}
+        marks={[{ at: o.asked.gustMPerS, word: 'asked' }]}
         onChange={(gustMPerS) => lay({ gustMPerS })}
       />
       <Words className={verdict} role="status">
@@ -244,14 +244,15 @@ export function LoadControls({
 /** When to brush, by the weakest of all that carries snow. */
 export function Brush({ outline: o }: { readonly outline: Outline }): ReactNode {
   const units = useUnits();
-  const weakest = o.strengths.find((s) => Number.isFinite(s.wetSnowMm));
-  if (!weakest || weakest.wetSnowMm <= 0) return null;
+  const [weakest] = o.strengths;
+  const snowMm = carriedBy(o.strengths, o.unjudged);
+  if (!Number.isFinite(snowMm) || snowMm <= 0) return null;
   return (
     <Controls>
       <h2>Brush it by</h2>
       <table className="brush">
         <tbody>
-          {brushBy(weakest.wetSnowMm).map((b) => (
+          {brushBy(snowMm).map((b) => (
             <tr key={b.kind}>
               <td>{b.kind} snow</td>
               <td className="measure">{formatAmount(b.depthMm, 'snowDepth', units)}</td>
@@ -260,7 +261,7 @@ export function Brush({ outline: o }: { readonly outline: Outline }): ReactNode 
         </tbody>
       </table>
       <p className="small">
-        A fifth of the strength of its {weakest.what.toLowerCase()} is left then. More is forecast than that? Brush
+        A fifth of the strength of its {weakest?.what.toLowerCase()} is left then. More is forecast than that? Brush
         while it falls, from outside, or prop it first.
       </p>
     </Controls>

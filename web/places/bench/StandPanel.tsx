@@ -1,4 +1,5 @@
 import { isMetric, MPH_PER_M_PER_S } from '../../../core/base/length';
+import { conditionLines } from '../../../core/conditions';
 import type { Outline } from '../../../core/outline';
 import { FOUND_AT, type Place, ROUGH_GUST, ROUGH_SNOW } from '../../../core/site/place';
 import type { ReactNode } from 'react';
@@ -8,6 +9,7 @@ import { amount, phrase } from '../../../core/base/figure';
 import { failAll, ok } from '../../../core/base/result';
 import { useEdit } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
+import { Said } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
 
 /** A figure that nobody has said: where it is found, and a class to start from. */
@@ -69,6 +71,12 @@ export function StandPanel({ outline: o }: { readonly outline: Outline }): React
   return (
     <section aria-label="Snow asked of it">
       <h2>Snow asked of it</h2>
+      {(o.asked.snowBy === 'wish' || o.asked.gustBy === 'wish') &&
+        conditionLines(o).map((line, i) => (
+          <p key={i}>
+            <Said phrase={line} />
+          </p>
+        ))}
       {rough.includes('snow') && (
         <Rough>
           <p>

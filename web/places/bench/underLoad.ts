@@ -40,7 +40,7 @@ export interface UnderLoad {
 }
 
 /** The kind of snow that a place is known by. */
-export const kindAsked = ({ garden: { site } }: Outline): Kind => (site.snow.by === 'depth' ? site.snow.kind : 'wet');
+export const kindAsked = ({ asked: { snow } }: Outline): Kind => (snow.by === 'depth' ? snow.kind : 'wet');
 
 /** The end of a slider of snow: well beyond what is asked and carried, and no deeper than anybody asks. */
 export const slideMost = (askedMm: number, carriedMm: number, deepestMm: number): number =>
@@ -49,7 +49,8 @@ export const slideMost = (askedMm: number, carriedMm: number, deepestMm: number)
 const DEEPEST_MM = 4000;
 
 export function useUnderLoad(o: Outline): UnderLoad {
-  const { gustMPerS, exposure } = o.garden.site;
+  const { exposure } = o.garden.site;
+  const { gustMPerS } = o.asked;
   const { flatPerGround } = o.snow;
   const asked = kindAsked(o);
   const [laid, setLaid] = useState<Laid>({

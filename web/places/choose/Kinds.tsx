@@ -7,7 +7,7 @@ import { type ReactNode, useState } from 'react';
 import { lazyPart } from '../../app/fresh';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
-import { type Measures, reasons } from '../../../core/compare';
+import { type Measures, measured, reasons } from '../../../core/compare';
 import { amount, phrase } from '../../../core/base/figure';
 import type { Bed } from '../../../core/site/bed';
 import type { Quantity } from '../../../core/base/amount';
@@ -275,8 +275,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
 }
 
 function Measured(p: { readonly value: number; readonly quantity: Quantity }): ReactNode {
-  if (Number.isFinite(p.value)) return <Said phrase={[amount(p.value, p.quantity)]} />;
-  return Number.isNaN(p.value) ? 'not judged' : 'slides off';
+  return <Said phrase={measured(p.value, p.quantity)} />;
 }
 
 /** A kind by itself, as large as its row allows; on one scale they all stand over the list. */

@@ -2,10 +2,11 @@ import type { Draft } from 'immer';
 import { type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { formatAmount, formatMoney } from '../../../core/base/amount';
+import { formatMoney } from '../../../core/base/amount';
 import { familyOf } from '../../../core/build/families';
 import { ok } from '../../../core/base/result';
 import { phraseText } from '../../../core/base/figure';
+import { measured } from '../../../core/compare';
 import { type FigureKey, sentenceOf } from '../../../core/brief/wishes';
 import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
@@ -285,11 +286,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
               {WEIGHED_BY.filter((w) => w.key !== 'price').map(({ key, label, quantity }) => (
                 <div key={key}>
                   <dt>{label}</dt>
-                  <dd className="measure">
-                    {Number.isFinite(o.weighed.figures[key])
-                      ? formatAmount(o.weighed.figures[key], quantity, units)
-                      : 'no limit'}
-                  </dd>
+                  <dd className="measure">{phraseText(measured(o.weighed.figures[key], quantity), units)}</dd>
                 </div>
               ))}
             </dl>

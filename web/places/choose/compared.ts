@@ -9,7 +9,7 @@ export const COMPARED: readonly {
 }[] = [
   { key: 'price', label: 'Price', quantity: 'money' },
   { key: 'wetSnowMm', label: 'Wet snow', quantity: 'snowDepth' },
-  { key: 'coldestC', label: 'Coldest night', quantity: 'temperature' },
+  { key: 'coldestC', label: 'Coldest night', quantity: 'livesTo' },
   { key: 'clearanceMm', label: 'Over the crop', quantity: 'length' },
   { key: 'heightMm', label: 'Height', quantity: 'length' },
   { key: 'hours', label: 'Hours', quantity: 'hours' },

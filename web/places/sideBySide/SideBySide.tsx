@@ -9,7 +9,8 @@ import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { bounds } from '../../../core/show/project';
-import { amount, phraseText } from '../../../core/base/figure';
+import { phraseText } from '../../../core/base/figure';
+import { measured } from '../../../core/compare';
 import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/PlaceHead';
@@ -86,7 +87,7 @@ const ROWS: readonly {
   { label: 'Weight', of: (v) => v.measures.massKg, quantity: 'mass' },
   { label: 'Over the crop', of: (v) => v.measures.clearanceMm, quantity: 'length' },
   { label: 'Height', of: (v) => v.measures.heightMm, quantity: 'length' },
-  { label: 'Coldest night', of: (v) => v.measures.coldestC, quantity: 'temperature' },
+  { label: 'Coldest night', of: (v) => v.measures.coldestC, quantity: 'livesTo' },
   { label: 'Wet snow', of: (v) => v.measures.wetSnowMm, quantity: 'snowDepth' },
   { label: 'Hours', of: (v) => v.measures.hours, quantity: 'hours' },
 ];
@@ -150,7 +151,7 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
     }),
   );
   const texts = (of: (v: ShownVersion) => number, quantity: Quantity): readonly string[] =>
-    shown.map((v) => (Number.isFinite(of(v)) ? phraseText([amount(of(v), quantity)], units) : 'not judged'));
+    shown.map((v) => phraseText(measured(of(v), quantity), units));
   const use = (v: ShownVersion): void => {
     const faults = edit(`Take the version: ${v.label}`, (g) => {
       const own = g.covers.findIndex((c) => c.id === cover.id);

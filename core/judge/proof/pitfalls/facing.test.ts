@@ -80,3 +80,11 @@ describe('a board end to the noon sun', () => {
     ]);
   });
 });
+
+test('what hangs on the side that it opens is asked for no other hinges', () => {
+  const leanTo = build('lean-to', at(96, 48));
+  // Its shutters open to the near side, south of a bed that runs east.
+  expect(text(intoWind(leanTo, asked(90, 44, 180)))).toContain('Open it only in still air');
+  expect(text(intoWind(leanTo, asked(90, 44, 180)))).not.toContain('Hinge');
+  expect(intoWind(leanTo, asked(90, 44, 0))).toBeUndefined();
+});

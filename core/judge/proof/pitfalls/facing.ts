@@ -91,16 +91,18 @@ export const intoWind: Pitfall = ({ openings, footing }, { site, windFromDeg }) 
     (o) => o.lift?.hung && (o.reachedFrom === 'near' || o.reachedFrom === 'far' || o.by === 'lid'),
   );
   if (windFromDeg === null || !lid) return undefined;
-  // It opens on the side across from its hinges.
-  const hinge = lid.line[0][1];
-  const opens = hinge > footing.widthMm / 2 ? -1 : 1;
+  // Reached from one side it opens there; else across from its hinges.
+  const across = lid.line[0][1] > footing.widthMm / 2 ? -1 : 1;
+  const opens = lid.reachedFrom === 'near' ? -1 : lid.reachedFrom === 'far' ? 1 : across;
+  // What hangs on the side that it opens cannot be hung from another.
+  const turns = opens === across;
   const to = bearing([0, opens], site.bed.bearingDeg);
   return apartDeg(to, windFromDeg) < INTO_DEG
     ? said(
         'into wind',
         'tight',
         [
-          `Its opening side looks to the ${windName(to)}, and the wind mostly comes from the ${windName(windFromDeg)}: it gets under the lid and throws it over. Hinge it on the ${windName(to)} side, or open it only in still air.`,
+          `Its opening side looks to the ${windName(to)}, and the wind mostly comes from the ${windName(windFromDeg)}: it gets under ${turns ? 'the lid' : 'it'} and throws it over. ${turns ? `Hinge it on the ${windName(to)} side, or open it` : 'Open it'} only in still air.`,
         ],
         [
           answer('Hinged on the far side', 'hinges', 'far'),

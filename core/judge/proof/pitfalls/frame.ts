@@ -140,22 +140,36 @@ export const rot: Pitfall = ({ members }, { site }) => {
   );
 };
 
+/** Room that a row of posts takes from a bed, told roughly, mm. */
+const POST_ROOM_MM = 100;
+
 /** A wall of a house that would stand in its bed. */
-export const wallInBed: Pitfall = ({ posts, members }, { site }) => {
+export const wallInBed: Pitfall = ({ posts, members, footing }, { site }) => {
   const tags = new Set(posts.flatMap((p) => p.tags));
   const { lengthMm, widthMm } = site.survey.frameOn;
-  const inBed = members.find((m) => {
-    if (!tags.has(m.tag) || m.shape.kind !== 'straight') return false;
+  // How far each post that stands in the bed stands in it, across and along.
+  const inBed = members.flatMap((m) => {
+    if (!tags.has(m.tag) || m.shape.kind !== 'straight') return [];
     const [x, y] = m.shape.to;
-    return x > 0 && x < lengthMm && y > 0 && y < widthMm;
+    return x > 0 && x < lengthMm && y > 0 && y < widthMm
+      ? [{ tag: m.tag, across: Math.min(y, widthMm - y), along: Math.min(x, lengthMm - x) }]
+      : [];
   });
-  return inBed
-    ? said(
-        'wall in bed',
-        'fails',
-        phrase`Post ${inBed.tag} would stand in the bed, and a row of them takes a hand’s width of it. Make the house wider and longer than the bed: ${amount(widthMm, 'length')} by ${amount(lengthMm, 'length')} at the least.`,
-      )
-    : undefined;
+  const [first] = inBed;
+  if (!first) return undefined;
+  // The house grows on both sides alike: each post must come out one way or the other.
+  const most = (of: readonly number[]): number => Math.ceil(Math.max(0, ...of));
+  const wider = footing.widthMm + 2 * most(inBed.filter((p) => p.across <= p.along).map((p) => p.across));
+  const longer = footing.lengthMm + 2 * most(inBed.filter((p) => p.across > p.along).map((p) => p.along));
+  return said(
+    'wall in bed',
+    'fails',
+    phrase`Post ${first.tag} would stand in the bed, and a row of them takes ${amount(POST_ROOM_MM, 'length')} of it. Make the house larger: ${amount(wider, 'length')} wide and ${amount(longer, 'length')} long at the least.`,
+    [
+      { label: phrase`${amount(wider, 'length')} wide`, change: { kind: 'answer', id: 'widthMm', value: wider } },
+      { label: phrase`${amount(longer, 'length')} long`, change: { kind: 'answer', id: 'lengthMm', value: longer } },
+    ],
+  );
 };
 
 /** Nothing that opens lets a hand in. */
