@@ -36,6 +36,8 @@ export function triesOf(
     const kind = kindOf(change);
     if (done.has(kind)) return [];
     const answers = familyOf(o.cover.family).change(o.cover.answers, change, o);
+    // Answered so already.
+    if (JSON.stringify(answers) === JSON.stringify(o.cover.answers)) return [];
     const outline = answers && redo(answers);
     if (!outline?.ok) return [];
     const tried = { label, change, outline: outline.value };

@@ -13,6 +13,8 @@ export interface Worth {
 /** What is looked through. */
 export interface Space<S, J extends Worth> {
   readonly keyOf: (s: S) => string;
+  /** What tells one change from another: the same change adds about the same to any price. Every change is another where not said. */
+  readonly changeOf?: (from: S, to: S) => string;
   /**
    * Things that differ from one by a single change, always in the same order.
    * @param wide all of them; else only those that may mend what it misses
@@ -37,6 +39,8 @@ export interface Judged<S, J> {
 /** Where a search stands. */
 export interface SearchState<S, J> {
   readonly best: Judged<S, J> | undefined;
+  /** The cheapest, whatever it is warned of. */
+  readonly cheapest: Judged<S, J> | undefined;
   /** All that was judged, in that order. */
   readonly pool: readonly Judged<S, J>[];
   /** Work done: one for each that was judged, half of one for each that was only priced. */
@@ -62,11 +66,14 @@ const CENT = 1e-6;
 /** Changes made blindly before a restart. */
 const SHAKES = 3;
 
+/** What is better of two that miss nothing: what is warned of less, or what is cheaper. */
+type Order = 'sound' | 'cheap';
+
 /** Whether one is better than another. */
-export const better = (a: Worth, b: Worth): boolean =>
+export const better = (a: Worth, b: Worth, order: Order = 'sound'): boolean =>
   Math.abs(a.miss - b.miss) > 1e-9
     ? a.miss < b.miss
-    : a.warnings !== b.warnings
+    : order === 'sound' && a.warnings !== b.warnings
       ? a.warnings < b.warnings
       : a.price < b.price - CENT;
 
@@ -74,8 +81,11 @@ export const better = (a: Worth, b: Worth): boolean =>
 const byWorth = (a: { readonly worth: Worth }, b: { readonly worth: Worth }): number =>
   better(a.worth, b.worth) ? -1 : better(b.worth, a.worth) ? 1 : 0;
 
-/** Whatever is not cheaper than this is no better: while something is missed or warned of, anything may be. */
-const limitOf = ({ miss, warnings, price }: Worth): number => (miss === 0 && warnings === 0 ? price : Infinity);
+/** Whatever is not cheaper than this is no better: while something is missed, or warned of where that counts, anything may be. */
+const limitOf = ({ miss, warnings, price }: Worth, order: Order): number =>
+  miss === 0 && (order === 'cheap' || warnings === 0) ? price : Infinity;
+/** A change that added more than this part of the price before is not priced again on the way: another way round it may be. */
+const DEARER = 0.02;
 
 /**
  * Everything that can be come to from some things, each once, the nearest first; yields after each.
@@ -118,26 +128,33 @@ export function* search<S, J extends Worth>(
   const ruledOut = new Set<string>();
   const pool: Judged<S, J>[] = [];
   let best: Judged<S, J> | undefined;
+  let cheapest: Judged<S, J> | undefined;
   /** Where a descent has stood. */
-  const stood = new Set<Judged<S, J>>();
+  const stood = { sound: new Set<Judged<S, J>>(), cheap: new Set<Judged<S, J>>() };
+  /** What each change added to the price when it was last looked at. */
+  const added = new Map<string, number>();
   let whole = false;
   /** Priced, and too dear to be judged: half the work. */
   let spared = 0;
   let phase: SearchState<S, J>['phase'] = 'descent';
   const effort = (): number => pool.length + spared / 2;
   const spent = (): boolean => effort() >= most;
-  const state = (): SearchState<S, J> => ({ best, pool, effort: effort(), whole, phase });
+  const state = (): SearchState<S, J> => ({ best, cheapest, pool, effort: effort(), whole, phase });
   // Gone through whole or one by one: a start is made once.
   const begun = small > 0 ? [...starts] : starts;
 
-  /** Judges a thing once; nothing where it cannot be, or cannot be better than a limit. */
-  const judge = (s: S, limit = Infinity): Judged<S, J> | undefined => {
+  /**
+   * Judges a thing once; nothing where it cannot be, or cannot be better than a limit.
+   * @param hear is told its price as soon as that is known
+   */
+  const judge = (s: S, limit = Infinity, hear: (price: number) => void = () => undefined): Judged<S, J> | undefined => {
     const key = space.keyOf(s);
     if (known.has(key)) return known.get(key);
     if (ruledOut.has(key)) return undefined;
     if (Number.isFinite(limit)) {
       const bound = space.bound?.(s);
       if (bound === undefined && space.bound) return void known.set(key, undefined);
+      if (bound !== undefined) hear(bound);
       if (bound !== undefined && bound >= limit - CENT) {
         // Not kept as judged: with a higher limit it is looked at again.
         spared++;
@@ -151,6 +168,7 @@ export function* search<S, J extends Worth>(
     pool.push(found);
     if (found.worth.miss > 0) for (const w of space.worse?.(s, found.worth) ?? []) ruledOut.add(space.keyOf(w));
     if (!best || better(found.worth, best.worth)) best = found;
+    if (!cheapest || better(found.worth, cheapest.worth, 'cheap')) cheapest = found;
     return found;
   };
 
@@ -178,9 +196,9 @@ export function* search<S, J extends Worth>(
    * From one to a better neighbour, and on, until a whole round finds none: each change is tried on what was found before it. Where a
    * way has led before it leads again, so none goes there.
    */
-  function* descend(from: Judged<S, J>): Generator<SearchState<S, J>, void> {
+  function* descend(from: Judged<S, J>, order: Order): Generator<SearchState<S, J>, void> {
     let now = from;
-    stood.add(now);
+    stood[order].add(now);
     let wide = now.worth.miss === 0;
     let moves = space.movesOf(now.s, now.worth, wide);
     for (let [i, idle] = [0, 0]; !spent(); i++, idle++) {
@@ -194,13 +212,17 @@ export function* search<S, J extends Worth>(
       }
       const s = moves[i % moves.length] as S;
       // What meets everything already is only left for something cheaper.
-      const found = judge(s, limitOf(now.worth));
+      const limit = limitOf(now.worth, order);
+      const change = Number.isFinite(limit) ? space.changeOf?.(now.s, s) : undefined;
+      if (change !== undefined && (added.get(change) ?? 0) > DEARER * limit) continue;
+      const found = judge(s, limit, (price) => change !== undefined && added.set(change, price - limit));
       yield state();
-      if (!found || stood.has(found)) continue;
+      if (!found || stood[order].has(found)) continue;
       // While something is missed a better price leads nowhere.
-      if (!(now.worth.miss > 0 ? found.worth.miss < now.worth.miss - 1e-9 : better(found.worth, now.worth))) continue;
+      if (!(now.worth.miss > 0 ? found.worth.miss < now.worth.miss - 1e-9 : better(found.worth, now.worth, order)))
+        continue;
       now = found;
-      stood.add(now);
+      stood[order].add(now);
       wide = now.worth.miss === 0;
       moves = space.movesOf(now.s, now.worth, wide);
       // The same change again: what was better by one is often better still by two.
@@ -222,15 +244,18 @@ export function* search<S, J extends Worth>(
     const first = judge(s);
     yield state();
     if (!first) continue;
-    yield* descend(first);
+    yield* descend(first, 'cheap');
   }
+  if (best && (best as Judged<S, J>).worth.miss === 0) yield* descend(best, 'sound');
   phase = 'restart';
   for (let n = 0; n < restarts && best && !spent(); n++) {
-    let at: Judged<S, J> = best;
+    let at: Judged<S, J> = (n % 2 === 0 ? cheapest : best) ?? best;
     // What is one change away, cheaper, and misses little: mended by another change it may be cheaper still.
-    const near = neighbours(at).find((j) => j.worth.miss > 0 && j.worth.price < at.worth.price - CENT && !stood.has(j));
+    const near = neighbours(at).find(
+      (j) => j.worth.miss > 0 && j.worth.price < at.worth.price - CENT && !stood.cheap.has(j),
+    );
     if (near) {
-      yield* descend(near);
+      yield* descend(near, 'cheap');
       continue;
     }
     for (let k = 0; k < SHAKES; k++) {
@@ -240,33 +265,43 @@ export function* search<S, J extends Worth>(
       yield state();
       if (found) at = found;
     }
-    yield* descend(at);
+    yield* descend(at, n % 2 === 0 ? 'cheap' : 'sound');
   }
   // All that is one change away from the best, dearer or not: nothing among it is better, and others may like it.
   phase = 'around';
-  for (let top = best; top;) {
-    for (const s of space.movesOf(top.s, top.worth, true)) {
-      if (spent()) break;
-      judge(s);
-      yield state();
-    }
-    if (best === top || spent()) break;
-    top = best;
-  }
-  phase = 'pairs';
-  while (best && !spent()) {
-    const top: Judged<S, J> = best;
-    // Two changes at once, those first that each alone come nearest.
-    for (const one of neighbours(top)) {
-      for (const s of space.movesOf(one.s, one.worth, true)) {
+  for (const order of ['cheap', 'sound'] as const) {
+    const top = (): Judged<S, J> | undefined => (order === 'cheap' ? cheapest : best);
+    for (let from = top(); from && !spent();) {
+      for (const s of space.movesOf(from.s, from.worth, true)) {
         if (spent()) break;
-        judge(s, limitOf(top.worth));
+        judge(s, order === 'cheap' ? limitOf(from.worth, order) : Infinity);
         yield state();
       }
-      if (best !== top || spent()) break;
+      if (top() === from) break;
+      from = top();
     }
-    if (best === top) break;
-    yield* descend(best);
+  }
+  phase = 'pairs';
+  while (best && cheapest && !spent()) {
+    const tops: readonly [Judged<S, J>, Order][] = [
+      [cheapest, 'cheap'],
+      [best, 'sound'],
+    ];
+    const same = (): boolean => cheapest === tops[0]?.[0] && best === tops[1]?.[0];
+    // Two changes at once, those first that each alone come nearest.
+    for (const [top, order] of tops)
+      for (const one of neighbours(top)) {
+        // What is dearer than it is mended by nothing dearer.
+        if (!same() || spent()) break;
+        for (const s of space.movesOf(one.s, one.worth, true)) {
+          if (spent()) break;
+          judge(s, limitOf(top.worth, order));
+          yield state();
+        }
+      }
+    if (same()) break;
+    yield* descend(cheapest, 'cheap');
+    yield* descend(best, 'sound');
   }
   phase = 'done';
   return state();

@@ -1,9 +1,9 @@
 /** What a search has come to: the best of each kind, those that nothing else beats, and what rules a kind out. */
-import { type Judged, type SearchState, unbeaten } from '../base/search';
+import { type Judged, type SearchState, better, unbeaten } from '../base/search';
 import type { Phrase } from '../base/figure';
 import type { Cover } from '../garden/garden';
-import { type Weighed, keyOf } from './design';
-import type { Figures, Wish } from './wishes';
+import { type Weighed, keyOf, meets } from './design';
+import type { Wish } from './wishes';
 
 /** A design that is offered. */
 export interface Offer {
@@ -36,6 +36,8 @@ export interface Found {
   /** For each wish the cheapest design that does everything but it. */
   readonly almost: Readonly<Record<string, Offer>>;
   readonly judged: number;
+  /** All that was judged. */
+  readonly pool: readonly Judged<Cover, Weighed>[];
   /** Every kind has been brought as far as it goes by single changes: a full answer, if not the last word. */
   readonly full: boolean;
   readonly done: boolean;
@@ -50,10 +52,12 @@ export interface Searched {
   readonly settled: boolean;
 }
 
-/** Offers shown at the most. */
-const MOST_OFFERS = 16;
 /** Figures to what a builder would tell apart, the smaller the better. */
-const told = ({ price, hours, coldestC, wetSnowMm, clearanceMm, massKg }: Figures): readonly number[] => [
+const told = ({
+  warnings,
+  figures: { price, hours, coldestC, wetSnowMm, clearanceMm, massKg },
+}: Weighed): readonly number[] => [
+  Math.min(1, warnings),
   Math.round(price),
   Math.round(2 * hours) / 2,
   Math.round(2 * coldestC) / 2,
@@ -78,25 +82,20 @@ export function answerOf(
   { judged, full, done }: Pick<Found, 'judged' | 'full' | 'done'>,
 ): Found {
   const kinds = all.map((s): KindAnswer => {
-    const best = s.state?.best;
-    const meets = best?.worth.miss === 0;
+    const [best] = ableOf(s).sort(
+      (a, b) => Number(better(b.weighed, a.weighed)) - Number(better(a.weighed, b.weighed)),
+    );
+    const nearest = s.state?.best;
     return {
       key: s.key,
       name: s.name,
-      best: best && meets ? offered(s, best) : undefined,
-      ruledOut: meets || !s.settled ? undefined : ruledOut(s, wishes),
-      nearest: best && !meets ? offered(s, best) : undefined,
+      best,
+      ruledOut: best || !s.settled ? undefined : ruledOut(s, wishes),
+      nearest: nearest && !best ? offered(s, nearest) : undefined,
     };
   });
-  // What is warned of is only offered where its kind has nothing better.
-  const able = all.flatMap((s) => {
-    const best = s.state?.best;
-    if (!best || best.worth.miss > 0) return [];
-    return (s.state?.pool ?? [])
-      .filter(({ worth }) => worth.miss === 0 && worth.warnings <= best.worth.warnings)
-      .map((j) => offered(s, j));
-  });
-  const bests = new Set(kinds.flatMap((k) => k.best?.id ?? []));
+  const able = all.flatMap(ableOf);
+  const bests = new Set([...kinds.flatMap((k) => k.best?.id ?? []), ...all.flatMap((s) => cheapestOf(s)?.id ?? [])]);
   const sorted = [...able].sort(
     (a, b) =>
       a.weighed.price - b.weighed.price ||
@@ -106,26 +105,42 @@ export function answerOf(
   // Of those that a builder would not tell apart one, the best of its kind first.
   const one = new Map<string, Offer>();
   for (const o of sorted) {
-    const key = told(o.weighed.figures).join();
+    const key = told(o.weighed).join();
     if (!one.has(key) || (bests.has(o.id) && !bests.has(one.get(key)?.id ?? ''))) one.set(key, o);
   }
-  const front = unbeaten([...one.values()], (o) => told(o.weighed.figures));
+  const front = unbeaten([...one.values()], (o) => told(o.weighed));
   return {
     kinds,
-    offers: withBests(spaced(front), kinds),
+    offers: withBests(front, able, bests),
     almost: done ? almostOf(all) : {},
     judged,
+    pool: all.flatMap((s) => s.state?.pool ?? []),
     full,
     done,
   };
 }
 
-/** The best of each kind stands among the offers, be it beaten in everything. */
-function withBests(front: readonly Offer[], kinds: readonly KindAnswer[]): readonly Offer[] {
-  const shown = new Set(front.map((o) => o.kind));
-  const more = kinds.flatMap((k) => (k.best && !shown.has(k.key) ? [k.best] : []));
-  return [...front, ...more].sort((a, b) => a.weighed.price - b.weighed.price);
+/** Of one kind all that does everything. */
+const ableOf = (s: Searched): Offer[] =>
+  (s.state?.pool ?? []).filter(({ worth }) => meets(worth)).map((j) => offered(s, j));
+
+/** Of one kind the cheapest that does everything, tight or not. */
+const cheapestOf = (s: Searched): Offer | undefined =>
+  ableOf(s).reduce<Offer | undefined>((a, b) => (a && a.weighed.price <= b.weighed.price ? a : b), undefined);
+
+/** The best and the cheapest of each kind stand among the offers, be they beaten in everything. */
+function withBests(front: readonly Offer[], able: readonly Offer[], bests: ReadonlySet<string>): readonly Offer[] {
+  const shown = new Set(front.map((o) => o.id));
+  return [...front, ...able.filter((o) => bests.has(o.id) && !shown.has(o.id))].sort(
+    byOffer(({ weighed }) => weighed.price),
+  );
 }
+
+/** What holds outright stands first, the cheapest of it before all; then what is tight somewhere. */
+export const byOffer =
+  (priceOf: (o: Offer) => number) =>
+  (a: Offer, b: Offer): number =>
+    Number(a.weighed.warnings > 0) - Number(b.weighed.warnings > 0) || priceOf(a) - priceOf(b);
 
 /** For each wish the cheapest design that misses it alone. */
 function almostOf(all: readonly Searched[]): Found['almost'] {
@@ -138,25 +153,6 @@ function almostOf(all: readonly Searched[]): Found['almost'] {
       if (!known || j.worth.price < known.weighed.price) found[id] = offered(s, j);
     }
   return found;
-}
-
-/** Of many the cheapest, and then each time the one that differs most from those taken. */
-function spaced(front: readonly Offer[]): readonly Offer[] {
-  if (front.length <= MOST_OFFERS) return front;
-  const of = front.map((o) => told(o.weighed.figures));
-  const span =
-    of[0]?.map((_, i) => Math.max(...of.map((f) => f[i] ?? 0)) - Math.min(...of.map((f) => f[i] ?? 0))) ?? [];
-  const apart = (a: readonly number[], b: readonly number[]): number =>
-    a.reduce((sum, x, i) => sum + Math.abs(x - (b[i] ?? 0)) / Math.max(1e-9, span[i] ?? 1), 0);
-  const taken = [0];
-  const nearest = of.map((f) => apart(f, of[0] ?? []));
-  while (taken.length < MOST_OFFERS) {
-    let far = 0;
-    for (let i = 1; i < nearest.length; i++) if ((nearest[i] ?? 0) > (nearest[far] ?? 0)) far = i;
-    taken.push(far);
-    of.forEach((f, i) => (nearest[i] = Math.min(nearest[i] ?? 0, apart(f, of[far] ?? []))));
-  }
-  return taken.sort((a, b) => a - b).flatMap((i) => front[i] ?? []);
 }
 
 /** The wish that rules a kind out: of its best design the one that it misses most. */

@@ -3,14 +3,14 @@ import type { Judged } from '../base/search';
 import type { Cover } from '../garden/garden';
 import { NOTHING_SAID } from '../site/brief';
 import { FIGURES } from '../testing/design';
-import { type WishCost, bestOf, binding, jumpOf, samePrice } from './costs';
+import { type WishCost, binding, jumpOf, samePrice } from './costs';
 import type { Weighed } from './design';
 import type { Figures, Wish } from './wishes';
 
 type Design = Judged<Cover, Weighed>;
 const design = (name: string, figures: Partial<Figures>, more: Partial<Weighed> = {}): Design => {
   const all = { ...FIGURES, ...figures };
-  const worth = { figures: all, misses: {}, miss: 0, warnings: 0, price: all.price, ...more };
+  const worth = { figures: all, misses: {}, tight: [], miss: 0, warnings: 0, price: all.price, ...more };
   return { s: { name } as unknown as Cover, worth };
 };
 
@@ -51,20 +51,6 @@ describe('prices that are one', () => {
   });
 });
 
-describe('the best of a pool', () => {
-  test('misses nothing, warns least, costs least', () => {
-    const [short, warned, dear, cheap] = [
-      design('short', { price: 1 }, { miss: 0.1 }),
-      design('warned', { price: 2 }, { warnings: 1 }),
-      design('dear', { price: 9 }),
-      design('cheap', { price: 8 }),
-    ] as const;
-    expect(bestOf([short, warned, dear, cheap])).toBe(cheap);
-    expect(bestOf([short, warned])).toBe(warned);
-    expect(bestOf([short])).toBeUndefined();
-  });
-});
-
 describe('a jump: cheaper for a little less of a wish', () => {
   const snow: Wish = {
     id: 'snow',
@@ -98,7 +84,7 @@ describe('a jump: cheaper for a little less of a wish', () => {
     // Three in a hundred is noise.
     expect(jump(design('as dear', { price: 97.5, wetSnowMm: 180 }))).toBeUndefined();
     expect(jump(design('warned', less, { warnings: 1 }))).toBeUndefined();
-    expect(jump(design('short', less, { miss: 0.3 }))).toBeUndefined();
+    expect(jump(design('short', less, { misses: { hand: 0.3 }, miss: 0.3 }))).toBeUndefined();
     expect(nameOf(jump(design('well', less)))).toBe('well');
     // What asks for no figure has no less; a price is what all are weighed by.
     const plain: Wish = { id: 'snow', thing: [], does: [], miss: () => 0 };

@@ -1,12 +1,12 @@
 /** What each wish of a brief costs: the brief with a wish left out, or asking for more, searched again from what was found. */
-import { type Judged, better } from '../base/search';
+import type { Judged } from '../base/search';
 import { type Phrase, amount, phrase } from '../base/figure';
 import { isMetric } from '../base/length';
 import type { Cover, Garden } from '../garden/garden';
 import type { Brief } from '../site/brief';
-import { type Known, type Weighed, keyOf, missing, nothingKnown } from './design';
+import { type Known, type Weighed, keyOf, meets, missing, nothingKnown } from './design';
 import type { Found, Offer } from './answer';
-import { asked, poolsOf } from './find';
+import { asked, findAll } from './find';
 import { more, placeAsksMore, weighsTheSame, without } from './loosened';
 import { FIGURE_QUANTITY, type Wish, missOf, missOfFigure } from './wishes';
 
@@ -28,21 +28,14 @@ export interface WishCost {
   readonly brief: Brief;
 }
 
-/** Work that goes into one kind for one wish. */
-const MOST = 110;
-/** Kinds searched for a wish beside the one in hand. */
-const OTHERS = 1;
 /** Wishes nearest to a jump that are told. */
 const NEAREST = 3;
 
 type Pool = readonly Judged<Cover, Weighed>[];
 
-/** The cheapest of a pool that misses nothing. */
-export function bestOf(pool: Pool): Judged<Cover, Weighed> | undefined {
-  return pool
-    .filter(({ worth }) => worth.miss === 0)
-    .reduce<Judged<Cover, Weighed> | undefined>((a, b) => (a && !better(b.worth, a.worth) ? a : b), undefined);
-}
+/** What an answer offers first. */
+const firstOf = ({ offers: [first] }: Found): Judged<Cover, Weighed> | undefined =>
+  first && { s: first.cover, worth: first.weighed };
 
 export interface CostOptions {
   readonly seed: number;
@@ -50,11 +43,14 @@ export interface CostOptions {
   readonly known?: Known;
   /** The price of a design by cuts proven best; undefined where it is not proven. */
   readonly prove?: (cover: Cover) => number | undefined;
+  /** Designs judged of one kind at the most, as in the search itself. */
+  readonly most?: number;
 }
 
 /**
  * What the wishes of a brief cost, beside a design that meets them: each left out; snow and cold and wind asked for more; and those that
- * are nearest to a jump. A search from what is there: it finds no dearer answer for less asked, nor a cheaper one for more.
+ * are nearest to a jump. Each is a search of its own, as if that brief had been asked; what the first one weighed is not weighed again.
+ * No answer for less asked is dearer than what is there, for that does it too.
  * @param chosen the design in hand
  */
 export function* costsOf(
@@ -62,19 +58,12 @@ export function* costsOf(
   bedId: string,
   brief: Brief,
   chosen: Offer,
-  found: Pick<Found, 'kinds' | 'almost'>,
-  { seed, known = nothingKnown(), prove = () => undefined }: CostOptions,
+  found: Pick<Found, 'kinds'>,
+  { seed, most, known = nothingKnown(), prove = () => undefined }: CostOptions,
 ): Generator<readonly WishCost[], readonly WishCost[]> {
   const base = asked(garden, bedId, brief);
-  const others = found.kinds
-    .flatMap((k) => k.best ?? [])
-    .filter((o) => o.kind !== chosen.kind)
-    .sort((a, b) => a.weighed.price - b.weighed.price)
-    .slice(0, OTHERS);
-  const near = [chosen, ...others];
   const priced: Priced[] = [];
   const jumps: Jump[] = [];
-  const { price: before } = chosen.weighed;
   // What the search has proven is not proven once more.
   const proofs = new Map(
     [chosen, ...found.kinds.flatMap((k) => k.best ?? [])].flatMap((o) =>
@@ -87,21 +76,15 @@ export function* costsOf(
     return proofs.get(key) ?? worth.price;
   };
   const inHand = proven({ s: chosen.cover, worth: chosen.weighed });
-  /** The brief with another word on one wish, searched from what is there: weights stand where that changes no garden. */
-  const searched = (
-    id: string,
-    other: Brief,
-    starts: readonly Offer[],
-    most: number,
-  ): { readonly pool: Pool; readonly wish: Wish | undefined } => {
-    const options = { seed, most, from: starts.map((o) => o.cover) };
-    const kinds = [...new Set(starts.map((o) => o.kind))];
+  /** The brief with another word on one wish, searched: weights stand where that changes no garden. */
+  const searched = (id: string, other: Brief): { readonly found: Found; readonly wish: Wish | undefined } => {
     const anew = asked(garden, bedId, other);
     const wish = anew.wishes.find((w) => w.id === id);
-    if (!weighsTheSame(id)) return { pool: poolsOf(anew, kinds, options), wish };
+    const options = { seed, ...(most !== undefined && { most }) };
+    if (!weighsTheSame(id)) return { found: findAll(garden, bedId, other, options), wish };
     const bound = wish?.bound;
     const read = (w: Weighed): Weighed => missing(w, id, bound ? missOfFigure(bound, w.figures) : 0);
-    return { pool: poolsOf({ ...anew, wishes: base.wishes }, kinds, { ...options, known, read }), wish };
+    return { found: findAll(garden, bedId, other, { ...options, known, read, wishes: base.wishes }), wish };
   };
   let cheaper: Judged<Cover, Weighed> | undefined;
   const so = (all: readonly Priced[]): readonly WishCost[] => {
@@ -119,10 +102,10 @@ export function* costsOf(
         ]
       : [];
     // Less asked is never dearer, whatever the quick rule said of the two.
-    const changed = ({ to, ...c }: Priced): WishCost => ({
-      ...c,
-      change: to === undefined ? undefined : (c.how === 'without' ? Math.min(to, price) : to) - price,
-    });
+    const changed = ({ to, ...c }: Priced): WishCost =>
+      c.how === 'without' && (to === undefined || to > price)
+        ? { ...c, change: 0, cover: cheaper?.s ?? chosen.cover }
+        : { ...c, change: to === undefined ? undefined : to - price };
     // By proven prices a little less may not be cheaper after all.
     const told = all.map(changed).filter((c) => c.how !== 'less' || (c.change ?? 0) < 0);
     return [...again, ...told];
@@ -130,30 +113,18 @@ export function* costsOf(
   for (const wish of base.wishes) {
     const loose = without(brief, wish.id);
     if (loose && !placeAsksMore(garden, brief, wish.id)) {
-      // What missed this wish alone is where to look; then what is in hand, and kinds that it may rule out.
-      const { [wish.id]: almost } = found.almost;
-      const nearest = found.kinds.flatMap((k) => k.nearest ?? []);
-      const ruledOut = nearest
-        .filter((o) => wish.id in o.weighed.misses)
-        .sort((x, y) => x.weighed.miss - y.weighed.miss)
-        .slice(0, OTHERS);
-      const lower = nearest
-        .filter((o) => o.weighed.price < before)
-        .sort((x, y) => x.weighed.price - y.weighed.price)
-        .slice(0, OTHERS);
-      const starts = [...(almost ? [almost] : []), ...near, ...ruledOut, ...lower];
-      const { pool } = searched(wish.id, loose, starts, MOST);
-      const best = bestOf(pool);
+      const { found: then } = searched(wish.id, loose);
+      const best = firstOf(then);
       const said = wish.dropped ?? ['without ', ...wish.thing];
       priced.push({ id: wish.id, how: 'without', said, to: best && proven(best), cover: best?.s, brief: loose });
-      const jump = jumpOf(wish, pool, chosen.weighed, brief, proven);
+      const jump = jumpOf(wish, then.pool, chosen.weighed, brief, proven);
       if (jump) jumps.push(jump);
       yield so(priced);
     }
     const tight = more(brief, wish.id, isMetric(garden.units.length));
     if (tight) {
-      const { pool, wish: asks } = searched(wish.id, tight, near, 2 * MOST);
-      const best = bestOf(pool);
+      const { found: then, wish: asks } = searched(wish.id, tight);
+      const best = firstOf(then);
       priced.push({
         id: wish.id,
         how: 'more',
@@ -198,7 +169,7 @@ export function jumpOf(
   const cheaper = pool
     .filter(
       ({ worth }) =>
-        worth.miss === 0 && worth.warnings <= warnings && worth.price < price && !samePrice(worth.price, price),
+        meets(worth) && worth.warnings <= warnings && worth.price < price && !samePrice(worth.price, price),
     )
     .map((j) => ({ ...j, gap: missOf(bound, j.worth.figures[bound.figure]) }))
     .filter(({ gap }) => gap > 0)

@@ -23,6 +23,7 @@ const weighed = (misses: Weighed['misses']): Weighed => ({
   figures: figuresOf(built(tunnel), NOTHING_SAID, 50),
   misses,
   miss: Object.values(misses).reduce((sum, m) => sum + m, 0),
+  tight: [],
   warnings: 0,
   price: 50,
 });
@@ -32,7 +33,7 @@ describe('what is missed', () => {
     const w = weighed({ snow: 2, cold: 1 });
     expect(missing(w, 'snow', 0)).toMatchObject({ misses: { cold: 1 }, miss: 1 });
     expect(missing(w, 'snow', 5)).toMatchObject({ misses: { cold: 1, snow: 5 }, miss: 6 });
-    expect(missing(w, 'price', 4)).toMatchObject({ misses: { snow: 2, cold: 1, price: 4 }, miss: 7 });
+    expect(missing(w, 'price', 4)).toMatchObject({ misses: { snow: 2, cold: 1, price: 4 }, miss: 3 });
     expect(w.miss).toBe(3);
   });
 
@@ -42,7 +43,7 @@ describe('what is missed', () => {
     expect(mendsOf({ insects: 1, cold: 1 })).toEqual(new Set(['cover', 'inner', 'layers', 'extra', 'glazing']));
     expect(mendsOf({ stands: 1 })).toEqual(new Set());
     expect(mendsOf({ price: 1 })).toBeUndefined();
-    expect(mendsOf({ insects: 1, price: 1 })).toBeUndefined();
+    expect(mendsOf({ insects: 1, price: 1 })).toEqual(new Set(['cover']));
   });
 });
 
@@ -79,10 +80,11 @@ describe('figures of a design', () => {
     expect(w?.price).toBe(quickPrice(o));
     expect(Object.keys(w?.misses ?? {})).toEqual(expect.arrayContaining(['price', 'hours']));
     expect(w?.miss).toBeCloseTo(
-      Object.values(w?.misses ?? {}).reduce((s, m) => s + m, 0),
+      // All but the price, which only rules out.
+      Object.entries(w?.misses ?? {}).reduce((s, [id, m]) => (id === 'price' ? s : s + m), 0),
       12,
     );
-    expect(w?.warnings).toBe(o.checks.filter((c) => c.pitfall && c.verdict !== 'holds').length);
+    expect(w?.warnings).toBe(o.checks.filter((c) => c.verdict === 'tight').length);
     expect(weigh(o, wishes, NOTHING_SAID, Infinity)).toBeUndefined();
   });
 

@@ -1,4 +1,5 @@
 /** A design as the search sees it: a cover of a kind with its answers, weighed against wishes; and what differs from it by one change. */
+import { MM_PER_INCH } from '../base/length';
 import type { Worth } from '../base/search';
 import { familyOf } from '../build/families/inHand';
 import { quickPrice } from '../cut';
@@ -17,14 +18,28 @@ export interface Weighed extends Worth {
   readonly figures: Figures;
   /** What it misses, by wish. */
   readonly misses: Readonly<Record<string, number>>;
+  /** Checks that are tight, by id. */
+  readonly tight: readonly string[];
 }
 
+/** Whether it does all that is wished, at no more than the price that is. */
+export const meets = ({ misses }: Pick<Weighed, 'misses'>): boolean => Object.keys(misses).length === 0;
+
+/**
+ * What a search goes by: all that is missed but the price. A limit on the price leads no search another way, it only rules out what is
+ * dearer: so a higher one never brings a dearer design.
+ */
+const missOfAll = (misses: Weighed['misses']): number =>
+  Object.entries(misses).reduce((sum, [id, miss]) => (id === 'price' ? sum : sum + miss), 0);
+
 /** What can be asked and is not a matter of search: said by the brief, or of no weight in it. */
-const NOT_SEARCHED = new Set(['crop', 'roll', 'people', 'hung']);
+const NOT_SEARCHED = new Set(['crop', 'people', 'hung']);
 /** Counts are tried so many to either side; of many, half of them fewer or more before that. */
 const COUNT_STEPS = [-2, 2, -1, 1] as const;
 const MANY = 6;
-const HIGHER_MM = [-150, -75, 75, 150] as const;
+/** Heights and lengths are tried so many steps to either side. */
+const STEPS = [-6, -3, -1, 1, 3, 6] as const;
+const stepMm = ({ garden }: Outline): number => (garden.units.stock === 'metric' ? 25 : MM_PER_INCH);
 
 /** The figures of a design for the crops of a brief. */
 export function figuresOf(o: Outline, brief: Brief, price: number): Figures {
@@ -52,20 +67,15 @@ export function weigh(o: Outline, wishes: readonly Wish[], brief: Brief, price =
   const misses = Object.fromEntries(
     wishes.flatMap((w) => [[w.id, w.miss(o, figures)] as const]).filter(([, m]) => m > 0),
   );
-  return {
-    figures,
-    misses,
-    miss: Object.values(misses).reduce((sum, m) => sum + m, 0),
-    warnings: o.checks.filter((c) => c.pitfall && c.verdict !== 'holds').length,
-    price: figures.price,
-  };
+  const tight = o.checks.filter((c) => c.verdict === 'tight').map((c) => c.id);
+  return { figures, misses, miss: missOfAll(misses), tight, warnings: tight.length, price: figures.price };
 }
 
 /** What a design weighs where it misses something else, or nothing, of one wish. */
 export function missing(w: Weighed, id: string, miss: number): Weighed {
   const others = Object.entries(w.misses).filter(([wish]) => wish !== id);
   const misses = Object.fromEntries(miss > 0 ? [...others, [id, miss]] : others);
-  return { ...w, misses, miss: Object.values(misses).reduce((sum, m) => sum + m, 0) };
+  return { ...w, misses, miss: missOfAll(misses) };
 }
 
 /** A cover worked out in the garden of its brief, and weighed; nothing where it cannot be built or cut there. */
@@ -133,6 +143,13 @@ export function workshop(garden: Garden, brief: Brief, wishes: readonly Wish[], 
 }
 export type Workshop = ReturnType<typeof workshop>;
 
+/** What tells one change of a design from another. */
+export function changeOf(from: Cover, to: Cover): string {
+  const [a, b] = [from.answers, to.answers] as Readonly<Record<string, unknown>>[];
+  const changed = Object.keys(b ?? {}).filter((key) => JSON.stringify(a?.[key]) !== JSON.stringify(b?.[key]));
+  return JSON.stringify([changed.map((key) => [key, b?.[key]]), from.coats === to.coats ? [] : to.coats]);
+}
+
 /** What is the same design. */
 export const keyOf = ({ family, answers, coats }: Cover): string => `${family} ${JSON.stringify([answers, coats])}`;
 
@@ -152,8 +169,9 @@ export function movesOf(
   const family = familyOf(cover.family);
   const { answers } = cover;
   const moves: Cover[] = [];
+  const now = JSON.stringify(answers);
   const put = (changed: Cover['answers'] | undefined): void =>
-    void (changed && moves.push({ ...cover, answers: changed } as Cover));
+    void (changed && JSON.stringify(changed) !== now && moves.push({ ...cover, answers: changed } as Cover));
   const mends = mendsOf(misses);
   for (const q of family.questions(answers, o)) {
     if (only ? !only.includes(q.id) : NOT_SEARCHED.has(q.id)) continue;
@@ -163,15 +181,15 @@ export function movesOf(
         ? q.options.filter((x) => x.value !== q.value).map((x) => x.value)
         : q.kind === 'count'
           ? countsBeside(Math.round(q.value))
-          : [];
+          : STEPS.map((n) => q.valueMm + n * stepMm(o)).filter((mm) => mm >= 0);
     for (const value of values) {
       const changed = family.answer(answers, q.id, value, o);
       if (changed.ok) put(changed.value as Cover['answers']);
     }
   }
   if (only) return moves;
-  for (const byMm of HIGHER_MM)
-    put(family.change(answers, { kind: 'higher', byMm }, o) as Cover['answers'] | undefined);
+  for (const n of STEPS)
+    put(family.change(answers, { kind: 'higher', byMm: n * stepMm(o) }, o) as Cover['answers'] | undefined);
   for (const check of failing(o))
     for (const { change, instead } of check.tries)
       if (change.kind !== 'higher' && !instead) put(family.change(answers, change, o) as Cover['answers'] | undefined);
@@ -230,7 +248,8 @@ const MENDS: Readonly<Record<string, readonly string[]>> = {
 
 /** The questions that may mend all that is missed; undefined where any may. */
 export function mendsOf(misses: Weighed['misses']): ReadonlySet<string> | undefined {
-  const missed = Object.keys(misses);
+  // A price is mended by whatever is cheaper, and is no guide.
+  const missed = Object.keys(misses).filter((id) => id !== 'price');
   if (missed.length === 0 || missed.some((id) => !MENDS[id])) return undefined;
   return new Set(missed.flatMap((id) => MENDS[id] ?? []));
 }

@@ -6,8 +6,18 @@ import type { Cover, Garden } from '../garden/garden';
 import { type Brief, NOTHING_SAID } from '../site/brief';
 import { firstCover } from '../start';
 import { type Found, type Searched, answerOf } from './answer';
-import { type Known, type Weighed, type Workshop, keyOf, mendsOf, movesOf, withFewer, workshop } from './design';
-import { cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
+import {
+  type Known,
+  type Weighed,
+  type Workshop,
+  changeOf,
+  keyOf,
+  mendsOf,
+  movesOf,
+  withFewer,
+  workshop,
+} from './design';
+import { type Wish, cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
 
 /** Where a search stands; the answer so far is worked out only where it is asked for. */
 export interface SoFar extends Pick<Found, 'judged' | 'full' | 'done'> {
@@ -25,6 +35,8 @@ export interface FindOptions {
   readonly from?: readonly Cover[];
   /** What was weighed before for the same garden and wishes, and is added to. */
   readonly known?: Known;
+  /** The wishes that what is known was weighed by; those of the brief when not said. */
+  readonly wishes?: readonly Wish[];
   /** Weights read for other wishes, where these need no other garden. */
   readonly read?: (weighed: Weighed) => Weighed;
 }
@@ -60,6 +72,14 @@ function startOf(garden: Garden, bedId: string, kind: string, brief: Brief): Cov
   const coats = from !== null && until !== null && from !== until ? [{ coverKey: null, from: until, to: from }] : [];
   return { ...first, answers, coats } as Cover;
 }
+
+/** What stands on the bed already, of a kind: as it is, for what the brief asks. It is never said not to be found there. */
+const standing = (garden: Garden, bedId: string, kind: string, start: Cover): readonly Cover[] => {
+  const { crop } = start.answers as Readonly<Record<string, unknown>>;
+  return garden.covers
+    .filter((c) => c.bedId === bedId && c.family === kind)
+    .map((c) => ({ ...start, answers: { ...c.answers, ...(crop !== undefined && { crop }) } }) as Cover);
+};
 
 /** One kind while it is searched. */
 interface Searching extends Searched {
@@ -117,11 +137,13 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
   function* starts(): Generator<Cover> {
     yield* from.filter((c) => c.family === key);
     if (start) yield start;
+    if (start && from.length === 0 && !only) yield* standing(garden, bedId, key, start);
     if (start && !only && from.length === 0) yield* formsOf(start, shop);
   }
   const run = search<Cover, Weighed>(
     {
       keyOf,
+      changeOf,
       judge: weigh,
       bound: shop.priceOf,
       worse: (cover, worth) => ('snow' in worth.misses ? withFewer(cover) : []),
@@ -148,7 +170,8 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
  * Deterministic: the same garden, brief and seed give the same designs in the same order.
  */
 export function* find(garden: Garden, bedId: string, brief: Brief, options: FindOptions): Generator<SoFar, SoFar> {
-  const ask = asked(garden, bedId, brief);
+  const fresh = asked(garden, bedId, brief);
+  const ask = { ...fresh, wishes: options.wishes ?? fresh.wishes };
   const all = ask.kinds.map((key) => searching(ask, key, options));
   const so = (full: boolean, done: boolean): SoFar => {
     const judged = all.reduce((sum, s) => sum + (s.state?.pool.length ?? 0), 0);
@@ -162,7 +185,8 @@ export function* find(garden: Garden, bedId: string, brief: Brief, options: Find
     }
   }
   yield so(true, false);
-  const price = (s: Searching): number => (s.state?.best?.worth.miss === 0 ? s.state.best.worth.price : Infinity);
+  const price = (s: Searching): number =>
+    s.state?.cheapest?.worth.miss === 0 ? s.state.cheapest.worth.price : Infinity;
   const byPrice = (): readonly Searching[] => [...all].sort((a, b) => price(a) - price(b));
   function* whileGoing(s: Searching, going: () => boolean): Generator<SoFar, void> {
     for (let n = 0; !s.over && going(); n++) {

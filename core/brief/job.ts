@@ -130,7 +130,7 @@ export function briefReport(ask: Asked, found: Found, costs: readonly WishCost[]
       equalToCheapest: best !== undefined && equal(o, best),
       apart: phraseText(apart(o, found.offers), units),
       figures: plain({ ...o.weighed.figures, price: priceOf(o) }),
-      warnings: o.weighed.warnings,
+      tight: o.weighed.tight,
       answers: o.cover.answers,
       coats: o.cover.coats,
     })),

@@ -7,7 +7,7 @@ import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { outline } from '../plan';
 import type { Brief } from '../site/brief';
 import { samePrice } from './costs';
-import type { Found, Offer } from './answer';
+import { type Found, type Offer, byOffer } from './answer';
 import { type Figures, gardenFor } from './wishes';
 
 /** The price that is told: proven where it has been. */
@@ -53,7 +53,7 @@ export function proven(
   };
   return {
     ...found,
-    offers: found.offers.map(told).sort((a, b) => priceOf(a) - priceOf(b)),
+    offers: found.offers.map(told).sort(byOffer(priceOf)),
     kinds: found.kinds.map((k) => ({ ...k, best: k.best && told(k.best) })),
   };
 }

@@ -40,7 +40,9 @@ test.each<[string, Partial<Brief>, string, object, met: boolean]>([
   ['a-frame', { reach: 'near' }, 'reach', {}, false],
   // One goes into a house through its door.
   ['walk-in', { reach: 'near' }, 'reach', {}, true],
-  ['staked-tunnel', { oneHand: true }, 'one hand', {}, true],
+  // Twelve weights on its skirts are no work for one hand; a door is.
+  ['staked-tunnel', { oneHand: true }, 'one hand', {}, false],
+  ['walk-in', { oneHand: true }, 'one hand', {}, true],
   ['hinged-hoop-lid', { oneHand: true }, 'one hand', {}, false],
   ['hinged-hoop-lid', { hands: 1 }, 'hands', { people: '2' }, false],
   ['hinged-hoop-lid', { hands: 1 }, 'hands', { people: '1' }, true],
@@ -52,6 +54,7 @@ test.each<[string, Partial<Brief>, string, object, met: boolean]>([
   ['hinged-hoop-lid', { use: ['pvc-1/2'] }, 'use pvc-1/2', { pipe: 'pvc-3/4' }, false],
   ['staked-tunnel', { purposes: ['insects'] }, 'insects', { cover: 'net' }, true],
   ['staked-tunnel', { purposes: ['insects'] }, 'insects', { cover: 'film-uv' }, false],
+  ['staked-tunnel', { purposes: ['insects'] }, 'insects', { cover: 'fabric-30' }, false],
   ['staked-tunnel', { purposes: ['sun'] }, 'sun', { cover: 'shade-30' }, true],
   ['staked-tunnel', { purposes: ['winter'] }, 'winter', { cover: 'film-uv' }, true],
   ['staked-tunnel', { purposes: ['winter'] }, 'winter', { cover: 'net' }, false],
@@ -125,7 +128,7 @@ test('less and more of a brief: what the place asks by itself is no wish to be l
 /** A design of nothing but figures. */
 function offer(id: string, more: Partial<Figures>): Offer {
   const figures = { ...FIGURES, ...more };
-  const weighed = { figures, misses: {}, miss: 0, warnings: 0, price: figures.price };
+  const weighed = { figures, misses: {}, tight: [], miss: 0, warnings: 0, price: figures.price };
   return { id, kind: id, name: id, cover: {} as Cover, weighed };
 }
 

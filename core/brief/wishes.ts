@@ -2,6 +2,7 @@
 import type { Quantity } from '../base/amount';
 import { type Phrase, amount, phrase } from '../base/figure';
 import type { Opening } from '../build/assembly/openings';
+import { countOfJoint } from '../build/joints/kind';
 import { familyOf } from '../build/families/inHand';
 import { type Catalog, cropOf } from '../catalog/catalog';
 import type { Crop } from '../catalog/crops';
@@ -66,11 +67,14 @@ export interface Wish {
 
 /** What one hand opens, kg at the hand. Source: our own figure, a full watering can of half the size. */
 export const ONE_HAND_KG = 5;
+/** Fastenings that one hand undoes and does again each day. Source: our own figure, a latch at each end of a lid and its handle. */
+const ONE_HAND_UNDOES = 3;
 /** Milder by so much at the least a cover must keep a night to be for winter or spring, C. */
 const HELP_C = { winter: 2, spring: 1 } as const;
 /** Summer cloth by what it is for. */
 const CLOTH: Readonly<Record<'insects' | 'sun', readonly CoverMaterial['kind'][]>> = {
-  insects: ['net', 'fabric'],
+  // Fleece keeps them off too, and warms and shades the crop all summer: nobody who asks for a net means it.
+  insects: ['net'],
   sun: ['shade'],
 };
 /** Missing it at all counts so much, and the rest by how far. */
@@ -135,8 +139,13 @@ function inHandKg(o: Outline, opening: Opening): number {
   const i = o.assembly.moving.findIndex((part) => part.name === opening.name);
   return i < 0 ? 0 : (o.lifts[i]?.value ?? 0);
 }
+/** What has to be undone to open it, and done again to shut it: clips, weights, latches, of each as many as there are. */
+const undone = (o: Outline, opening: Opening): number =>
+  o.assembly.joints.filter((j) => opening.shut.includes(j.id)).reduce((sum, j) => sum + countOfJoint(j), 0);
 const withOneHand = (o: Outline): boolean =>
-  doors(o).some((x) => x.lift?.motion !== 'carried' && inHandKg(o, x) <= ONE_HAND_KG);
+  doors(o).some(
+    (x) => x.lift?.motion !== 'carried' && inHandKg(o, x) <= ONE_HAND_KG && undone(o, x) <= ONE_HAND_UNDOES,
+  );
 
 /** Whether it keeps nights milder, by its own cover. */
 const keepsWarm = (o: Outline, leastC: number): boolean => o.assembly.crop.crop.killingC - o.coldest.value >= leastC;
