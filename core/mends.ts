@@ -15,6 +15,10 @@ export interface Mend {
   readonly label: Phrase;
   readonly cost: number;
   readonly answers: Answers;
+  /** What it makes of its check, or of all that fail: it holds, or it only no longer fails. */
+  readonly gives: 'holds' | 'tight';
+  /** Other checks that held before and are tight with it, by id. */
+  readonly loosens: readonly string[];
   /** Of sets: all that the checks ask for was gone through, and nothing of it is cheaper than this one. */
   readonly proven?: boolean;
 }
@@ -41,6 +45,11 @@ export function findMends(o: Outline, redo: Redo, priceOf: (o: Outline) => numbe
       label: nameOf(s),
       outline: s.outline,
       proven: first,
+      ...effectOf(
+        o.checks,
+        s.outline.checks,
+        o.checks.filter((c) => c.verdict === 'fails'),
+      ),
     }));
   return [...priced(o, found, price), ...singleMends(o, redo, price)];
 }
@@ -61,7 +70,21 @@ function priced(o: Outline, found: readonly Found[], priceOf: (o: Outline) => nu
 }
 
 /** A mend as it is found: with the design that it leads to. */
-type Found = Pick<Mend, 'checkId' | 'label' | 'proven'> & { readonly outline: Outline };
+type Found = Pick<Mend, 'checkId' | 'label' | 'proven' | 'gives' | 'loosens'> & { readonly outline: Outline };
+
+/** What a change makes of the checks it is for, and which others it loosens. */
+function effectOf(
+  before: readonly Check[],
+  after: readonly Check[],
+  mended: readonly Check[],
+): Pick<Mend, 'gives' | 'loosens'> {
+  const now = (id: string): Check['verdict'] => after.find((c) => c.id === id)?.verdict ?? 'holds';
+  const held = new Set(before.filter((c) => c.verdict !== 'holds').map((c) => c.id));
+  return {
+    gives: mended.every((c) => now(c.id) === 'holds') ? 'holds' : 'tight',
+    loosens: after.filter((c) => c.verdict === 'tight' && !held.has(c.id)).map((c) => c.id),
+  };
+}
 
 function mendsOf(o: Outline, check: Check, redo: Redo): readonly Found[] {
   const mends = ({ change, outline }: { readonly change: Change; readonly outline: Outline }): boolean =>
@@ -71,7 +94,12 @@ function mendsOf(o: Outline, check: Check, redo: Redo): readonly Found[] {
     .map(({ label, outline }) => ({ checkId: check.id, label, outline, price: quickPrice(outline) }))
     .sort((a, b) => a.price - b.price)
     .slice(0, MENDS_PER_CHECK)
-    .map(({ checkId, label, outline }) => ({ checkId, label, outline }));
+    .map(({ checkId, label, outline }) => ({
+      checkId,
+      label,
+      outline,
+      ...effectOf(o.checks, outline.checks, [check]),
+    }));
 }
 
 /** Whether as many were built as the change asks for: joints of a sheet may want more of them than that. */
@@ -81,10 +109,18 @@ function asSaid(change: Change, { assembly: { beams, spans } }: Outline): boolea
   return asked === undefined || asked.now === change.value;
 }
 
-/** Whether a change helps the check it is for and makes no other fail. */
+/**
+ * Whether a change helps the check it is for and makes no other fail. What mends a check that is only tight makes no other one tight: so no
+ * mend takes back what another brought.
+ */
 function betters(check: Check, before: readonly Check[], after: readonly Check[]): boolean {
   const now = after.find((c) => c.id === check.id);
   const helps = now === undefined || (check.verdict === 'fails' ? now.verdict !== 'fails' : now.verdict === 'holds');
   const failed = new Set(before.filter((c) => c.verdict === 'fails').map((c) => c.id));
-  return helps && !after.some((c) => c.verdict === 'fails' && !failed.has(c.id));
+  const { loosens } = effectOf(before, after, [check]);
+  return (
+    helps &&
+    !after.some((c) => c.verdict === 'fails' && !failed.has(c.id)) &&
+    (check.verdict === 'fails' || loosens.length === 0)
+  );
 }

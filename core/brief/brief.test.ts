@@ -337,7 +337,7 @@ test('what the search weighed stands for its wishes: the costs are those of a se
   expect(dearer.filter((w) => w.how === 'more').every((w) => w.change === undefined || w.change >= 0)).toBe(true);
   // What the search has proven is not proven once more.
   const asksFor: string[] = [];
-  const again = end({ known, prove: (cover) => void asksFor.push(keyOf(cover)) }, { ...offer, provenPrice: 40 });
+  end({ known, prove: (cover) => void asksFor.push(keyOf(cover)) }, { ...offer, provenPrice: 40 });
   expect(asksFor).not.toContain(inHand);
   expect(new Set(asksFor).size).toBe(asksFor.length);
   // Every answer does all that its own brief asks.

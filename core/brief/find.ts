@@ -41,7 +41,7 @@ export interface FindOptions {
   readonly read?: (weighed: Weighed) => Weighed;
 }
 
-const MOST = 250;
+const MOST = 400;
 /** Work that goes into a kind before the first full answer, and before it is known to be among the best. */
 const MOST_AT_ONCE = 36;
 const MOST_AT_FIRST = 130;

@@ -58,11 +58,11 @@ export function planReport(p: Plan) {
       ...(c.sure && { sure: c.sure.of }),
       mends: p.mends
         .filter((m) => m.checkId === c.id)
-        .map((m) => ({ label: phraseText(m.label, units), cost: m.cost })),
+        .map((m) => ({ label: phraseText(m.label, units), cost: m.cost, gives: m.gives, loosens: m.loosens })),
     })),
     mends: p.mends
       .filter((m) => m.checkId === undefined)
-      .map((m) => ({ label: phraseText(m.label, units), cost: m.cost })),
+      .map((m) => ({ label: phraseText(m.label, units), cost: m.cost, gives: m.gives, loosens: m.loosens })),
     lifts: p.lifts.map((f) => ({ what: f.label, kg: f.value })),
     judgedFor: conditionLines(p).map((line) => phraseText(line, units)),
     notJudged: p.unjudged,

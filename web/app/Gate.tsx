@@ -112,7 +112,7 @@ async function meant(named: string | undefined, openId: string | undefined): Pro
   const last = openId ?? lastOpen();
   if (named === undefined) return last;
   try {
-    const having = (await asked(database(), (db) => db.getAll('gardens')))
+    const having = (await asked(database(), (db) => db.gardens.toArray()))
       .filter((row) => has(row, named))
       .map((row) => row.id);
     return having.find((id) => id === last) ?? having[0] ?? last;

@@ -1,15 +1,22 @@
 /** A newer build under an open page: it is fetched at a quiet moment, and nothing is lost by it. */
 import { type ComponentType, type ReactNode, createElement, useEffect, useState } from 'react';
 import { messageOf } from '../../core/base/result';
+import { inTime } from '../keep/db';
 import { allSaved } from './saving';
 import { atRisk } from './world';
 
 /** A part of the program that could not be fetched. */
 export class PartMissing extends Error {}
 
-/** Loads a part of the program; one that does not come is told apart from one that breaks. */
-export function part<T>(load: () => Promise<T>): Promise<T> {
-  return load().catch((why: unknown) => Promise.reject(new PartMissing(messageOf(why))));
+/** Longest that a part of the program is waited for, ms: a slow network brings the largest in less. */
+const PART_MS = 30_000;
+
+/** Loads a part of the program; one that does not come, or comes empty, is told apart from one that breaks. */
+export function part<T>(load: () => Promise<T>, mostMs = PART_MS): Promise<T> {
+  return inTime(load(), mostMs).then(
+    (it) => (it === undefined ? Promise.reject(new PartMissing('it came empty')) : it),
+    (why: unknown) => Promise.reject(new PartMissing(messageOf(why))),
+  );
 }
 
 /** Does it once what is drawn now is painted; gives what calls it off. */

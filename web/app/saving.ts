@@ -2,7 +2,8 @@
 import { mergeOf, same, type Path } from '../../core/garden/merge';
 import type { Garden } from '../../core/garden/garden';
 import { salvage } from '../../core/garden/salvage';
-import { asked, deleteGarden, forget, loadGarden, makeRoom, saveGarden } from '../keep/db';
+import { whyNot } from '../keep/whyNot';
+import { asked, deleteGarden, loadGarden, makeRoom, saveGarden } from '../keep/db';
 import { type Work, rebased } from '../keep/edits';
 import type { Stored } from '../keep/rows';
 import { type OpenGarden, type SaveState, type Thunk, became, letGo, opened, said } from './state';
@@ -20,17 +21,6 @@ export function save(): Thunk<Promise<void>> {
 }
 
 const workOf = ({ doc, edits, at }: Work): Work => ({ doc, edits, at });
-
-/** Words for what the browser says of its storage. */
-function whyNot(thrown: unknown): string {
-  const name = thrown instanceof Error || thrown instanceof DOMException ? thrown.name : '';
-  if (/Quota/.test(name)) return 'this browser’s storage is full';
-  if (/Security|InvalidState|NotAllowed/.test(name)) return 'this browser lets Cabanon keep nothing';
-  if (name === 'VersionError') return 'a newer Cabanon has been here: load this page afresh';
-  if (name === 'NetworkError') return 'a part of Cabanon could not be fetched';
-  if (name === 'TimeoutError') return 'the browser’s storage does not answer';
-  return `this browser’s storage failed${name ? ` (${name.slice(0, 40)})` : ''}`;
-}
 
 function saveNow(): Thunk<Promise<void>> {
   return async (dispatch, getState, world) => {
@@ -70,7 +60,6 @@ function saveNow(): Thunk<Promise<void>> {
             }),
           );
         }
-        for (const [tab, upTo] of Object.entries(seen)) forget(world.db(), id, tab, upTo);
         world.announce(id, answer.revision);
       }
     } catch (thrown) {
@@ -271,7 +260,7 @@ export function lookAgain(): Thunk<Promise<void>> {
     const open = getState().open;
     if (!open || open.look || open.save.kind !== 'saved') return;
     try {
-      const row = await asked(db(), (all) => all.get('gardens', open.id));
+      const row = await asked(db(), (all) => all.gardens.get(open.id));
       if (getState().open === open) await dispatch(heard(open.id, row?.revision));
     } catch {
       // The next save says what is wrong.

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { openDB } from 'idb';
+import { Dexie } from 'dexie';
 import { demoGarden } from '../../core/garden/demo';
 import { type GardenRow } from '../keep/rows';
 import { type Database, openDatabase } from '../keep/db';
@@ -25,6 +25,14 @@ beforeEach(async () => {
   db = await openDatabase(`test-${n++}`);
 });
 afterEach(() => db.close());
+
+/** A newer build opens the same storage, and is gone again. */
+async function newer(name: string): Promise<void> {
+  const later = new Dexie(name);
+  later.version(50).stores({});
+  await later.open();
+  later.close();
+}
 
 type Word = [string, number | undefined];
 const tab = (told: Word[] = [], more: Partial<World> = {}): AppStore =>
@@ -92,7 +100,7 @@ async function two(): Promise<[AppStore, AppStore]> {
   return [mine, theirs];
 }
 const gust = (to: number) => edit('Set gust', (garden) => void (garden.site.gustMPerS = to));
-const stored = async () => (await db.get('gardens', 'g'))?.doc;
+const stored = async () => (await db.gardens.get('g'))?.doc;
 
 test('two tabs that change different things are brought together, each step undoable', async () => {
   const [mine, theirs] = await two();
@@ -141,7 +149,7 @@ test('a garden deleted in another tab stays deleted, and is kept after all only 
   expect(mine.getState().open?.save).toEqual({ kind: 'gone' });
   mine.dispatch(rename('Still'));
   await allSaved();
-  expect(await db.count('gardens')).toBe(0);
+  expect(await db.gardens.count()).toBe(0);
   await mine.dispatch(keepAfterAll());
   expect((await stored())?.name).toBe('Still');
   expect(mine.getState().open?.save).toEqual({ kind: 'saved' });
@@ -189,7 +197,10 @@ test('a browser without storage: the garden is open, and said to be kept nowhere
   const store = tab([], { db: () => none });
   expect((await store.dispatch(openStored('g'))).kind).toBe('shut');
   await store.dispatch(addGarden('g', demoGarden()));
-  expect(store.getState().open?.save).toMatchObject({ kind: 'failed', why: 'this browser lets Cabanon keep nothing' });
+  expect(store.getState().open?.save).toMatchObject({
+    kind: 'failed',
+    why: 'this browser lets Cabanon keep nothing, as in a private window',
+  });
   store.dispatch(rename('Worked on'));
   expect(nameIn(store)).toBe('Worked on');
   // Another garden is opened: the first is kept in the page, and found there.
@@ -204,7 +215,7 @@ test('a browser without storage: the garden is open, and said to be kept nowhere
 });
 
 test('storage that a newer build has opened since is not written to, and says so', async () => {
-  (await openDB('newer', 50)).close();
+  await newer('newer');
   const store = tab([], { db: () => openDatabase('newer') });
   await store.dispatch(addGarden('g', demoGarden()));
   expect(store.getState().open?.save).toMatchObject({ why: 'a newer Cabanon has been here: load this page afresh' });
@@ -234,12 +245,12 @@ test('a tab that is killed before its save has lost nothing', async () => {
   expect(next.getState().open?.edits.map((e) => e.label)).toEqual(['Set gust', 'Rename']);
   await allSaved();
   expect(await stored()).toMatchObject({ name: 'Very last' });
-  expect(await db.count('journal')).toBe(0);
+  expect(await db.journal.count()).toBe(0);
 });
 
 test('a garden that this build cannot read is not locked in and not written over', async () => {
   const found = { ...demoGarden(), covers: [...demoGarden().covers, { id: 'x', family: 'of-tomorrow' }] };
-  await db.put('gardens', {
+  await db.gardens.put({
     id: 'g',
     name: 'G',
     doc: found,

@@ -22,11 +22,11 @@ let stepsMade = 0;
 
 /** Takes one step: into the journal first, then on the screen, then into storage. */
 function take(kind: Made['kind'], label: string, open: OpenGarden, work: Work): Thunk<void> {
-  return (dispatch, _getState, { db, tab }) => {
+  return (dispatch, _getState, { db, tab, now }) => {
     const made: Made = { kind, label, before: open.doc, after: work.doc };
     const n = ++stepsMade;
     // What was deleted is not to come back with the next garden of that id.
-    if (open.save.kind !== 'gone') journal(db(), { gardenId: open.id, tab, n, step: told(made) });
+    if (open.save.kind !== 'gone') journal(db(), { gardenId: open.id, tab, n, at: now(), step: told(made) });
     const saving = open.save.kind === 'saved' ? ({ kind: 'saving' } as const) : open.save;
     dispatch(became({ id: open.id, ...work, n, steps: [...open.steps, made], save: saving }));
     void dispatch(save());
@@ -50,8 +50,10 @@ export function edit(label: string, recipe: (garden: Draft<Garden>) => void): Th
       dispatch(said(LOOKED_AT.message));
       return [LOOKED_AT];
     }
-    const [doc, patches, inverse] = produceWithPatches(open.doc, (draft: Draft<Garden>) => void recipe(draft));
-    if (patches.length === 0) return [];
+    const [doc, ...ways] = produceWithPatches(open.doc, (draft: Draft<Garden>) => void recipe(draft));
+    if (ways[0].length === 0) return [];
+    // In objects of their own: what is remembered by the parts of a garden (a whole laid-out cover) goes when they do.
+    const [patches, inverse] = structuredClone(ways);
     const faults = checkEdit(open.doc, doc);
     if (faults.length > 0) return faults;
     const full = open.at >= EDITS_KEPT ? EDITS_DROPPED : 0;

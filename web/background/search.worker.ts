@@ -23,6 +23,8 @@ export interface ShownOffer extends Offer {
   /** As cheap as the cheapest, as surely as prices are known. */
   readonly equal: boolean;
   readonly apart: Phrase;
+  /** What is tight of it. */
+  readonly tight: readonly Phrase[];
 }
 
 /** An answer as the screen shows it. */
@@ -30,7 +32,7 @@ export interface ShownFound {
   readonly sentence: Phrase;
   readonly offers: readonly ShownOffer[];
   /** Where nothing does everything, the designs that miss least, each with what it misses. */
-  readonly nearest: readonly (Omit<ShownOffer, 'equal' | 'apart'> & { readonly misses: readonly Phrase[] })[];
+  readonly nearest: readonly (Omit<ShownOffer, 'equal' | 'apart' | 'tight'> & { readonly misses: readonly Phrase[] })[];
   readonly kinds: readonly {
     readonly key: string;
     readonly name: string;
@@ -81,6 +83,7 @@ function shown(garden: Garden, bedId: string, brief: Brief, found: Found): Shown
               proven: o.provenPrice !== undefined,
               equal: equal(o, cheapest),
               apart: apart(o, found.offers),
+              tight: drawn.value.checks.filter((c) => c.verdict === 'tight').map((c) => c.text),
             },
           ]
         : [];

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { openDB } from 'idb';
+import { Dexie } from 'dexie';
 import { demoGarden } from '../../core/garden/demo';
 import { freshName } from '../../core/base/ids';
 import { newId } from '../app/names';
@@ -7,7 +7,6 @@ import {
   type Database,
   asked,
   deleteGarden,
-  forget,
   inTime,
   journal,
   loadGarden,
@@ -17,6 +16,7 @@ import {
 } from './db';
 import type { Edit } from './edits';
 import type { GardenRow } from './rows';
+import { whyNot } from './whyNot';
 
 let db: Database;
 let n = 0;
@@ -65,11 +65,11 @@ test('a save on top of newer work, or of a deleted garden, is refused', async ()
 test('a deleted garden takes its edits and its journal with it and leaves the others', async () => {
   await save(0, [edit('one')]);
   await save(0, [edit('two')], [], 'h');
-  journal(db, { gardenId: 'g', tab: 't', n: 1, step: { kind: 'edit', label: 'x', changes: [] } });
+  journal(db, { gardenId: 'g', tab: 't', n: 1, at: 1, step: { kind: 'edit', label: 'x', changes: [] } });
   await deleteGarden(db, 'g');
   expect(await load()).toBeUndefined();
   expect((await loadGarden(db, 'h', 9))?.edits).toHaveLength(1);
-  expect([await db.count('edits'), await db.count('journal')]).toEqual([1, 0]);
+  expect([await db.edits.count(), await db.journal.count()]).toEqual([1, 0]);
 });
 
 test('a step that only the journal has is put on top; what a save has is not done twice', async () => {
@@ -78,6 +78,7 @@ test('a step that only the journal has is put on top; what a save has is not don
     gardenId: 'g',
     tab: 'tab',
     n: k,
+    at: k,
     step: { kind: 'edit' as const, label: `Call it ${to}`, changes: [{ path: ['name'], was: '', is: to }] },
   });
   // The save has the tab's steps up to the third.
@@ -88,19 +89,17 @@ test('a step that only the journal has is put on top; what a save has is not don
   expect(late?.work.doc.name).toBe('Later');
   expect(late?.work.edits.map((e) => e.label)).toEqual(['Call it Late', 'Call it Later']);
   expect(late?.seen).toEqual({ tab: 5 });
-  forget(db, 'g', 'tab', 4);
-  expect((await load())?.late?.work.edits.map((e) => e.label)).toEqual(['Call it Later']);
 });
 
 test('damaged rows are read as far as they go, and kept aside as they were found, once', async () => {
   await save(0, [edit('one'), edit('two')]);
-  const row = await db.get('gardens', 'g');
-  await db.put('gardens', { ...row, revision: NaN, at: 'two', savedAt: 'never' } as unknown as GardenRow);
-  await db.delete('edits', ['g', 0]);
+  const row = await db.gardens.get('g');
+  await db.gardens.put({ ...row, revision: NaN, at: 'two', savedAt: 'never' } as unknown as GardenRow);
+  await db.edits.delete(['g', 0]);
   const loaded = await load();
   await load();
   expect(loaded).toMatchObject({ revision: 0, edits: [], at: 0, read: { ok: true } });
-  const aside = await db.getAll('aside');
+  const aside = await db.aside.toArray();
   expect(aside).toHaveLength(1);
   expect(aside[0]).toMatchObject({ gardenId: 'g', name: 'Garden', at: 9, found: { row: { at: 'two' } } });
   // It goes on from there.
@@ -129,24 +128,78 @@ test('a save that breaks off half way has changed nothing', async () => {
 });
 
 test('storage of an older build keeps its rows and is given what it lacks', async () => {
-  const old = await openDB('old', 10, {
-    upgrade: (made) => {
-      made.createObjectStore('gardens', { keyPath: 'id' }).createIndex('savedAt', 'savedAt');
-      made.createObjectStore('edits', { keyPath: ['gardenId', 'seq'] }).createIndex('gardenId', 'gardenId');
-    },
-  });
-  await old.put('gardens', { id: 'g', name: 'Garden', doc: demoGarden(), revision: 7, at: 0, seen: {}, savedAt: 1 });
+  const old = new Dexie('old');
+  old.version(1).stores({ gardens: 'id, savedAt', edits: '[gardenId+seq], gardenId' });
+  await old
+    .table('gardens')
+    .put({ id: 'g', name: 'Garden', doc: demoGarden(), revision: 7, at: 0, seen: {}, savedAt: 1 });
   old.close();
   const now = await openDatabase('old');
   expect(await loadGarden(now, 'g', 9)).toMatchObject({ revision: 7, damage: [] });
-  expect([...now.objectStoreNames]).toEqual(['aside', 'edits', 'gardens', 'journal', 'pictures', 'weather']);
-  // A newer build in another tab: this one gives way, and says so.
+  expect(now.tables.map((t) => t.name).sort()).toEqual(['aside', 'edits', 'gardens', 'journal', 'pictures', 'weather']);
+  now.close();
+});
+
+test('a newer build in another tab: this one gives way, and says so; and it opens no newer storage', async () => {
   let gone = 0;
   const here = await openDatabase('give way', () => void gone++);
-  (await openDB('give way', 50)).close();
-  expect(gone).toBe(1);
-  expect(() => here.transaction('gardens')).toThrow();
-  now.close();
+  const later = new Dexie('give way');
+  later.version(50).stores({ more: 'id' });
+  await later.open();
+  later.close();
+  expect([gone, here.isOpen()]).toEqual([1, false]);
+  const refused: unknown = await openDatabase('give way').catch((why: unknown) => why);
+  expect(whyNot(refused)).toBe('a newer Cabanon has been here: load this page afresh');
+});
+
+test('steps that a save has are gone with it, of whatever tab; a tab with others is never forgotten', async () => {
+  await save(0);
+  const step = (tab: string, k: number) => ({
+    gardenId: 'g',
+    tab,
+    n: k,
+    at: k,
+    step: { kind: 'edit' as const, label: `${tab} ${k}`, changes: [{ path: ['name'], was: '', is: `${tab} ${k}` }] },
+  });
+  for (const row of [step('old', 1), step('old', 2), step('tab', 2), step('tab', 4)]) journal(db, row);
+  // Killed after the save of another tab, that had taken its steps up to the second.
+  const seen = { old: 2 };
+  const row = { id: 'g', name: 'Garden', doc: demoGarden(), at: 0, edits: [], editsBefore: [] };
+  await saveGarden(db, { ...row, revision: 1, seen }, 6);
+  expect((await db.journal.toArray()).map((j) => [j.tab, j.n])).toEqual([['tab', 4]]);
+  // Fifty tabs save after it: what it has in the journal is still late work, and what it had saved is not done again.
+  for (let k = 0; k < 50; k++) await saveGarden(db, { ...row, revision: 2 + k, seen: { [`tab ${k}`]: 1 } }, 7);
+  const late = (await load())?.late;
+  expect(late?.work.edits.map((e) => e.label)).toEqual(['tab 4']);
+  expect((await db.gardens.get('g'))?.seen).toMatchObject({ tab: 3 });
+});
+
+test('steps of two tabs follow one another by when they were made', async () => {
+  await save(0);
+  const named = (tab: string, k: number, at: number, is: string) => ({
+    gardenId: 'g',
+    tab,
+    n: k,
+    at,
+    step: { kind: 'edit' as const, label: is, changes: [{ path: ['name'], was: '', is }] },
+  });
+  journal(db, named('stale', 90, 100, 'Stale'));
+  journal(db, named('fresh', 1, 200, 'Fresh'));
+  expect((await load())?.late?.work.doc.name).toBe('Fresh');
+});
+
+test('a damaged row of the journal is set aside with a word, and the rest is done', async () => {
+  await save(0);
+  const good = { gardenId: 'g', tab: 'tab', n: 5, at: 2 };
+  journal(db, { ...good, step: { kind: 'edit', label: 'Good', changes: [{ path: ['name'], was: '', is: 'Good' }] } });
+  for (const [k, step] of [undefined, { kind: 'edit', label: 'x', changes: [null] }, { kind: 'fly' }].entries())
+    await db.journal.put({ gardenId: 'g', tab: 'bad', n: k + 1, at: 1, step } as never);
+  const loaded = await load();
+  expect(loaded?.late?.work.doc.name).toBe('Good');
+  expect(loaded?.damage).toEqual(['3 of its steps that were not saved yet do not read']);
+  expect((await db.aside.toArray())[0]?.found).toMatchObject({ journal: [{ n: 1 }, { n: 2 }, { n: 3 }] });
+  // They lock nothing: the next time it opens without a word.
+  expect((await load())?.damage).toEqual([]);
 });
 
 test('storage that never answers is not waited for', async () => {
@@ -163,21 +216,18 @@ test('names and ids are fresh', () => {
 test('what is asked while storage is still coming is done once it is there; a step is not lost either', async () => {
   let come: (db: Database) => void = () => undefined;
   const coming = new Promise<Database>((take) => (come = take));
-  const asking = asked(coming, (all) => all.count('gardens'));
-  journal(coming, { gardenId: 'g', tab: 't', n: 1, step: { kind: 'edit', label: 'x', changes: [] } });
-  expect(await db.count('journal')).toBe(0);
+  const asking = asked(coming, (all) => all.gardens.count());
+  journal(coming, { gardenId: 'g', tab: 't', n: 1, at: 1, step: { kind: 'edit', label: 'x', changes: [] } });
+  expect(await db.journal.count()).toBe(0);
   come(db);
   expect(await asking).toBe(0);
-  expect(await db.count('journal')).toBe(1);
-  forget(coming, 'g', 't', 1);
-  await coming;
-  expect(await db.count('journal')).toBe(0);
+  expect(await db.journal.count()).toBe(1);
 });
 
 test('storage that does not open refuses what is asked of it, and a step does not throw', async () => {
   const none = Promise.reject<Database>(new DOMException('denied', 'SecurityError'));
-  await expect(asked(none, (all) => all.count('gardens'))).rejects.toThrow('denied');
+  await expect(asked(none, (all) => all.gardens.count())).rejects.toThrow('denied');
   expect(() =>
-    journal(none, { gardenId: 'g', tab: 't', n: 1, step: { kind: 'edit', label: 'x', changes: [] } }),
+    journal(none, { gardenId: 'g', tab: 't', n: 1, at: 1, step: { kind: 'edit', label: 'x', changes: [] } }),
   ).not.toThrow();
 });

@@ -1,5 +1,5 @@
 /** The gardener's own storage in this browser: gardens, their edits, a journal of what is not saved yet, and what was set aside. */
-import { type DBSchema, type IDBPDatabase, type IDBPObjectStore, type StoreNames, openDB } from 'idb';
+import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Edit } from './edits';
 import {
   type EditRow,
@@ -21,53 +21,72 @@ export interface AsideRow {
   found: unknown;
 }
 
-interface Stores extends DBSchema {
-  gardens: { key: string; value: GardenRow };
-  edits: { key: [string, number]; value: EditRow };
-  journal: { key: [string, string, number]; value: JournalRow };
-  aside: { key: number; value: AsideRow };
-  weather: { key: [string, string]; value: WeatherRow };
-  pictures: { key: [string, string]; value: PictureRow };
+/** Grows when a table or an index is added; what a table needs to be brought on is an `upgrade` of that version. */
+const VERSION = 5;
+
+/** The tables, and by what their rows are told apart. */
+export class Database extends Dexie {
+  declare readonly gardens: EntityTable<GardenRow, 'id'>;
+  declare readonly edits: Table<EditRow, [gardenId: string, seq: number]>;
+  declare readonly journal: Table<JournalRow, [gardenId: string, tab: string, n: number]>;
+  declare readonly aside: EntityTable<AsideRow, 'key'>;
+  declare readonly weather: Table<WeatherRow, [gardenId: string, kind: string]>;
+  declare readonly pictures: Table<PictureRow, [gardenId: string, key: string]>;
+
+  constructor(name: string) {
+    super(name);
+    this.version(VERSION).stores({
+      gardens: 'id',
+      edits: '[gardenId+seq]',
+      journal: '[gardenId+tab+n]',
+      aside: '++key',
+      weather: '[gardenId+kind]',
+      pictures: '[gardenId+key]',
+    });
+  }
+
+  /** Tables whose rows belong to one garden, which their keys begin with. */
+  get ofAGarden(): readonly Table<unknown, unknown[]>[] {
+    return [this.edits, this.journal, this.weather, this.pictures] as unknown as Table<unknown, unknown[]>[];
+  }
 }
-type StoreName = StoreNames<Stores>;
-export type Database = IDBPDatabase<Stores>;
 
 /** The storage, or its coming: a browser opens it in its own time. */
 export type Storage = Database | Promise<Database>;
 
-/** Grows when a store is added. */
-const VERSION = 40;
-
-/** By store, what its rows are told apart by. */
-const KEYS: Readonly<Record<StoreName, IDBObjectStoreParameters>> = {
-  gardens: { keyPath: 'id' },
-  edits: { keyPath: ['gardenId', 'seq'] },
-  journal: { keyPath: ['gardenId', 'tab', 'n'] },
-  aside: { keyPath: 'key', autoIncrement: true },
-  weather: { keyPath: ['gardenId', 'kind'] },
-  pictures: { keyPath: ['gardenId', 'key'] },
-};
-/** Stores whose rows belong to one garden, which their keys begin with. */
-const OF_A_GARDEN = ['edits', 'journal', 'weather', 'pictures'] as const;
-
 /** All rows of a garden: a list is greater than any word or number. */
-export const ofGarden = (id: string): IDBKeyRange => IDBKeyRange.bound([id], [id, []]);
+export const ofGarden = <Row, Key>(table: Table<Row, Key>, id: string) =>
+  table.where(':id').between([id, Dexie.minKey], [id, Dexie.maxKey]);
+
+/** Browsers count ten times as far as Dexie does. */
+const NATIVE = 10;
+
+/** Whether a newer build has opened the storage before; a browser that lists none is taken at its word. */
+async function isNewer(name: string): Promise<boolean> {
+  const there = await inTime(indexedDB.databases()).catch(() => []);
+  return there.some((d) => d.name === name && (d.version ?? 0) > NATIVE * VERSION);
+}
 
 /** Opens the storage, or refuses where the browser has none; `gone` is called when it can be asked no more. */
 export async function openDatabase(name = 'cabanon', gone: () => void = () => undefined): Promise<Database> {
   if (typeof indexedDB === 'undefined') throw new DOMException('this browser has none', 'NotAllowedError');
-  const db = await openDB<Stores>(name, VERSION, {
-    upgrade: (made) => {
-      for (const store of Object.keys(KEYS) as StoreName[])
-        if (!made.objectStoreNames.contains(store)) made.createObjectStore(store, KEYS[store]);
-    },
-    // Another tab has a newer build: its storage is not to wait for this one.
-    blocking: () => {
-      db.close();
-      gone();
-    },
-    terminated: gone,
+  const db = new Database(name);
+  let lost = false;
+  const letGo = (): void => {
+    if (!lost) gone();
+    lost = true;
+  };
+  // Another tab has a newer build: its storage is not to wait for this one.
+  db.on('versionchange', () => {
+    db.close();
+    letGo();
+    return false;
   });
+  // The browser has shut it off.
+  db.on('close', letGo);
+  // What a newer build keeps is not touched by this one, which does not know its rows.
+  if (await isNewer(name)) throw new DOMException('a newer build has been here', 'VersionError');
+  await db.open();
   return db;
 }
 
@@ -98,28 +117,18 @@ export function inTime<T>(answer: T | PromiseLike<T>, ms = PATIENCE_MS): Promise
 export const asked = <T>(storage: Storage, query: (db: Database) => PromiseLike<T>): Promise<T> =>
   inTime(Promise.resolve(storage).then(query));
 
-type Opened<Names extends readonly StoreName[]> = {
-  [I in keyof Names]: IDBPObjectStore<Stores, StoreName[], Names[I], 'readwrite'>;
-};
-
-/** Work on some stores, done as a whole or not at all. */
-async function inOne<const Names extends readonly StoreName[], T>(
-  db: Database,
-  names: Names,
-  work: (...stores: Opened<Names>) => Promise<T>,
-): Promise<T> {
-  const tx = db.transaction([...names], 'readwrite');
-  tx.done.catch(() => undefined);
+/** Work on some tables, done as a whole or not at all; given up where storage does not answer. */
+async function inOne<T>(db: Database, tables: readonly Table[], work: () => Promise<T>): Promise<T> {
+  let at: Transaction | undefined;
   try {
-    const answer = await inTime(work(...(names.map((name) => tx.objectStore(name)) as Opened<Names>)));
-    await inTime(tx.done);
-    return answer;
+    return await inTime(
+      db.transaction('rw', [...tables], (tx) => {
+        at = tx;
+        return work();
+      }),
+    );
   } catch (why) {
-    try {
-      tx.abort();
-    } catch {
-      // It is over already.
-    }
+    if (at?.active) at.abort();
     throw why;
   }
 }
@@ -137,44 +146,58 @@ export interface ToSave extends Omit<GardenRow, 'savedAt'> {
   readonly editsBefore: readonly Edit[];
 }
 
-/** Saves a garden with its edits, unless another tab has saved or deleted it since `revision`. */
+/**
+ * Saves a garden with its edits, unless another tab has saved or deleted it since `revision`. The steps of the journal that it has, of
+ * whatever tab, are gone in the same breath: none is ever taken for work that was not saved.
+ */
 export async function saveGarden(storage: Storage, save: ToSave, now: number): Promise<SaveAnswer> {
   const db = await inTime(storage);
   const { edits, editsBefore, ...row } = save;
-  const answer = await inOne(db, ['gardens', 'edits'], async (gardens, kept): Promise<SaveAnswer> => {
-    const stored = await gardens.get(row.id);
+  return inOne(db, [db.gardens, db.edits, db.journal], async (): Promise<SaveAnswer> => {
+    const stored = await db.gardens.get(row.id);
     if (stored ? revisionOf(stored) !== row.revision : row.revision > 0) return { kind: stored ? 'other' : 'gone' };
     const revision = row.revision + 1;
-    const seen = { ...(stored?.seen ?? {}), ...row.seen };
+    // A new garden has no steps of one of its id that was there before.
+    if (row.revision === 0) await ofGarden(db.journal, row.id).delete();
+    const seen: Record<string, number> = { ...(stored?.seen ?? {}), ...row.seen };
+    for (const [tab, upTo] of Object.entries(seen))
+      await db.journal.where(':id').between([row.id, tab, Dexie.minKey], [row.id, tab, upTo], true, true).delete();
+    const left = await ofGarden(db.journal, row.id).primaryKeys();
     const fresh = edits.findIndex((edit, i) => edit !== editsBefore[i]);
-    await gardens.put({ ...row, seen: latest(seen), revision, savedAt: now });
+    await db.gardens.put({
+      ...row,
+      seen: latest(
+        seen,
+        left.map(([, tab]) => tab),
+      ),
+      revision,
+      savedAt: now,
+    });
     if (fresh >= 0)
-      for (const [i, edit] of edits.slice(fresh).entries())
-        await kept.put({ ...edit, gardenId: row.id, seq: fresh + i });
-    await kept.delete(IDBKeyRange.bound([row.id, edits.length], [row.id, Infinity]));
+      await db.edits.bulkPut(edits.slice(fresh).map((edit, i) => ({ ...edit, gardenId: row.id, seq: fresh + i })));
+    await db.edits.where(':id').between([row.id, edits.length], [row.id, Dexie.maxKey]).delete();
     return { kind: 'saved', revision };
   });
-  // A new garden has no steps of one of its id that was there before.
-  if (answer.kind === 'saved' && row.revision === 0) await inTime(db.delete('journal', ofGarden(row.id)));
-  return answer;
 }
 
 const TABS_SEEN = 40;
-/** The last tabs that saved; older ones have nothing in the journal. */
-function latest(seen: Readonly<Record<string, number>>): Record<string, number> {
-  return Object.fromEntries(Object.entries(seen).slice(-TABS_SEEN));
+/** The last tabs that saved, and every older one that has steps in the journal still. */
+function latest(seen: Readonly<Record<string, number>>, withSteps: readonly string[]): Record<string, number> {
+  const all = Object.entries(seen);
+  return Object.fromEntries(all.filter(([tab], i) => i >= all.length - TABS_SEEN || withSteps.includes(tab)));
 }
 
 /** A garden as far as its rows read, with what the journal has beyond the last save; undefined when there is none. */
 export async function loadGarden(storage: Storage, id: string, now: number): Promise<Stored | undefined> {
   const db = await inTime(storage);
-  const tx = db.transaction(['gardens', 'edits', 'journal']);
   const [row, edits, journal] = await inTime(
-    Promise.all([
-      tx.objectStore('gardens').get(id) as Promise<unknown>,
-      tx.objectStore('edits').getAll(ofGarden(id)) as Promise<readonly unknown[]>,
-      tx.objectStore('journal').getAll(ofGarden(id)),
-    ]),
+    db.transaction('r', [db.gardens, db.edits, db.journal], () =>
+      Promise.all([
+        db.gardens.get(id) as Promise<unknown>,
+        ofGarden(db.edits, id).toArray() as Promise<readonly unknown[]>,
+        ofGarden(db.journal, id).toArray() as Promise<readonly unknown[]>,
+      ]),
+    ),
   );
   if (row === undefined) return undefined;
   // With every kind of cover, which a garden that is made afresh has no need of.
@@ -182,8 +205,17 @@ export async function loadGarden(storage: Storage, id: string, now: number): Pro
     throw new DOMException('what reads a garden did not come', 'NetworkError');
   });
   const stored = readStored(id, row, edits, journal);
-  if (stored.damage.length > 0) await setAside(db, stored.name, id, stored.damage, { row, edits }, now);
+  const { damage, spoilt } = stored;
+  if (damage.length > 0) await setAside(db, stored.name, id, damage, { row, edits, journal: spoilt }, now);
+  // They are kept aside now, and would be found damaged for ever.
+  await inTime(db.journal.bulkDelete(spoilt.flatMap((found) => keyOf(id, found) ?? [])));
   return stored;
+}
+
+/** The key that a row of the journal lies under, be the rest of it damaged. */
+function keyOf(gardenId: string, found: unknown): [string, string, number][] | undefined {
+  const { tab, n } = found as Partial<JournalRow>;
+  return typeof tab === 'string' && typeof n === 'number' ? [[gardenId, tab, n]] : undefined;
 }
 
 /** Keeps damaged rows as they were found, once. */
@@ -196,54 +228,45 @@ async function setAside(
   now: number,
 ): Promise<void> {
   const text = JSON.stringify(found);
-  const there = await inTime(db.getAll('aside'));
+  const there = await inTime(db.aside.toArray());
   if (there.some((a) => a.gardenId === gardenId && JSON.stringify(a.found) === text)) return;
-  await inTime(db.add('aside', { gardenId, name, at: now, why: damage.join('; '), found } as AsideRow));
+  await inTime(db.aside.add({ gardenId, name, at: now, why: damage.join('; '), found }));
 }
 
 /** Deletes a garden with all that belongs to it. */
 export async function deleteGarden(storage: Storage, id: string): Promise<void> {
   const db = await inTime(storage);
-  await inOne(db, ['gardens', ...OF_A_GARDEN], async (gardens, ...others) => {
-    await gardens.delete(id);
-    for (const store of others) await store.delete(ofGarden(id));
+  await inOne(db, [db.gardens, ...db.ofAGarden], async () => {
+    await db.gardens.delete(id);
+    for (const table of db.ofAGarden) await ofGarden(table, id).delete();
   });
 }
 
 /** Makes room where storage is full: the ways back of gardens that are not open, oldest first in no more than one go. */
 export async function makeRoom(storage: Storage, openId: string): Promise<void> {
   const db = await inTime(storage);
-  await inOne(db, ['gardens', 'edits'], async (gardens, edits) => {
-    for (const row of await gardens.getAll()) if (row.id !== openId) await gardens.put({ ...row, at: 0 });
-    for (const key of await edits.getAllKeys()) if (key[0] !== openId) await edits.delete(key);
+  await inOne(db, [db.gardens, db.edits], async () => {
+    await db.gardens.where('id').notEqual(openId).modify({ at: 0 });
+    const keys = await db.edits.toCollection().primaryKeys();
+    await db.edits.bulkDelete(keys.filter(([gardenId]) => gardenId !== openId));
   });
 }
 
 /**
  * Writes a step to the journal at once: sent to the browser with its commit before this returns, so that a page that is
- * killed in the next moment has lost nothing. Failing is no matter here; the save that follows says so.
+ * killed in the next moment has lost nothing; that is why it goes by the browser's own transaction, which begins at once. Failing is no
+ * matter here; the save that follows says so.
  */
 export function journal(storage: Storage, row: JournalRow): void {
-  write(storage, (store) => store.put(row));
-}
-
-/** Forgets steps that a saved garden has. */
-export function forget(storage: Storage, gardenId: string, tab: string, upTo: number): void {
-  write(storage, (store) => store.delete(IDBKeyRange.bound([gardenId, tab, 0], [gardenId, tab, upTo])));
-}
-
-type JournalStore = IDBPObjectStore<Stores, ['journal'], 'journal', 'readwrite'>;
-
-function write(storage: Storage, request: (store: JournalStore) => Promise<unknown>): void {
   if (storage instanceof Promise)
     return void storage.then(
-      (db) => write(db, request),
+      (db) => journal(db, row),
       () => undefined,
     );
   try {
-    const tx = storage.transaction('journal', 'readwrite');
-    tx.done.catch(() => undefined);
-    request(tx.store).catch(() => undefined);
+    const tx = storage.backendDB().transaction('journal', 'readwrite');
+    tx.onabort = tx.onerror = (event) => event.preventDefault();
+    tx.objectStore('journal').put(row);
     tx.commit();
   } catch {
     // Said by the save.

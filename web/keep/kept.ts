@@ -1,26 +1,53 @@
 /** What this browser keeps, listed. */
+import { whyNot } from './whyNot';
 import { database } from '../app/world';
-import { type AsideRow, asked } from './db';
+import { liveQuery } from 'dexie';
+import { useEffect, useState } from 'react';
+import { type AsideRow, type Database, asked } from './db';
 import type { GardenRow } from './rows';
 
 export interface Kept {
   readonly gardens: readonly GardenRow[];
   readonly aside: readonly AsideRow[];
-  /** Storage cannot be read. */
-  readonly shut: boolean;
+  /** Why storage cannot be read; nothing where it can. */
+  readonly shut: string | undefined;
 }
-const NOTHING: Kept = { gardens: [], aside: [], shut: true };
 
-/** All gardens of this browser, the last worked on first. */
-export async function readKept(): Promise<Kept> {
-  try {
-    const [gardens, aside] = await asked(database(), (db) => Promise.all([db.getAll('gardens'), db.getAll('aside')]));
-    // The date of a damaged row may be none.
-    const at = (row: GardenRow): number => (typeof row.savedAt === 'number' ? row.savedAt : 0);
-    return { gardens: gardens.sort((a, b) => at(b) - at(a)), aside, shut: false };
-  } catch {
-    return NOTHING;
-  }
+const rowsOf = (db: Database): Promise<readonly [GardenRow[], AsideRow[]]> =>
+  db.transaction('r', [db.gardens, db.aside], () => Promise.all([db.gardens.toArray(), db.aside.toArray()]));
+
+// The date of a damaged row may be none.
+const at = (row: GardenRow): number => (typeof row.savedAt === 'number' ? row.savedAt : 0);
+
+/**
+ * All gardens of this browser, the last worked on first: told at once, and again whenever this tab or another changes one.
+ * @returns what ends it
+ */
+export function watchKept(hear: (kept: Kept) => void): () => void {
+  let over = false;
+  let end = (): void => undefined;
+  const shut = (why: unknown): void => {
+    if (!over) hear({ gardens: [], aside: [], shut: whyNot(why) });
+  };
+  asked(database(), (db) => {
+    if (!over)
+      ({ unsubscribe: end } = liveQuery(() => rowsOf(db)).subscribe(
+        ([gardens, aside]) => hear({ gardens: gardens.sort((a, b) => at(b) - at(a)), aside, shut: undefined }),
+        shut,
+      ));
+    return Promise.resolve();
+  }).catch(shut);
+  return () => {
+    over = true;
+    end();
+  };
+}
+
+/** All gardens of this browser, as they are now. */
+export function useKept(): Kept | undefined {
+  const [kept, set] = useState<Kept>();
+  useEffect(() => watchKept(set), []);
+  return kept;
 }
 
 const MEGABYTE = 1e6;

@@ -25,12 +25,12 @@ export async function scaledDown(file: Blob): Promise<Blob> {
 }
 
 export const keepPicture = (storage: Storage, row: PictureRow): Promise<unknown> =>
-  asked(storage, (db) => db.put('pictures', row));
+  asked(storage, (db) => db.pictures.put(row));
 
 /** One picture; undefined where this browser has it not. */
 export async function pictureOf(storage: Storage, gardenId: string, key: string): Promise<Blob | undefined> {
   try {
-    return (await asked(storage, (db) => db.get('pictures', [gardenId, key])))?.picture;
+    return (await asked(storage, (db) => db.pictures.get([gardenId, key])))?.picture;
   } catch {
     return undefined;
   }
@@ -39,7 +39,7 @@ export async function pictureOf(storage: Storage, gardenId: string, key: string)
 /** How many there are, and how much room they take, bytes. */
 export async function picturesRoom(storage: Storage, gardenId: string): Promise<{ count: number; bytes: number }> {
   try {
-    const rows = await asked(storage, (db) => db.getAll('pictures', ofGarden(gardenId)));
+    const rows = await asked(storage, (db) => ofGarden(db.pictures, gardenId).toArray());
     return { count: rows.length, bytes: rows.reduce((sum, r) => sum + r.picture.size, 0) };
   } catch {
     return { count: 0, bytes: 0 };
@@ -49,8 +49,8 @@ export async function picturesRoom(storage: Storage, gardenId: string): Promise<
 /** Lets go of all pictures but those that are still wanted. */
 export async function keepOnly(storage: Storage, gardenId: string, wanted: (key: string) => boolean): Promise<void> {
   await asked(storage, async (db) => {
-    const keys = await db.getAllKeys('pictures', ofGarden(gardenId));
-    await Promise.all(keys.filter(([, key]) => !wanted(key)).map((key) => db.delete('pictures', key)));
+    const keys = await ofGarden(db.pictures, gardenId).primaryKeys();
+    await db.pictures.bulkDelete(keys.filter(([, key]) => !wanted(key)));
   });
 }
 

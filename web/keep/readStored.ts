@@ -1,7 +1,7 @@
 /** Rows of the storage, read as far as they go: another build or a fault of the browser may have written them. */
 import type { Patch } from 'immer';
 import { readKept } from '../../core/garden/read';
-import { type Edit, replay } from './edits';
+import { type Edit, type Replayed, type Work, replay } from './edits';
 import { type JournalRow, type Stored, isWhole, revisionOf } from './rows';
 
 type Loose = Readonly<Record<string, unknown>>;
@@ -21,10 +21,40 @@ function editsOf(rows: readonly unknown[]): readonly Edit[] {
   return edits;
 }
 
+/** Whether a row of the journal is one. */
+function isJournal(row: unknown): row is JournalRow {
+  const { tab, n, at, step } = (row ?? {}) as Loose;
+  const { kind, label, changes } = (step ?? {}) as Loose;
+  return (
+    typeof tab === 'string' &&
+    isWhole(n) &&
+    typeof at === 'number' &&
+    ['edit', 'undo', 'redo'].includes(String(kind)) &&
+    typeof label === 'string' &&
+    Array.isArray(changes) &&
+    changes.every((c: Loose | null) => Array.isArray(c?.['path']))
+  );
+}
+
 /** Steps of the journal that the saved garden does not have, in the order they were made. */
 function lateSteps(seen: unknown, journal: readonly JournalRow[]): readonly JournalRow[] {
   const known = (typeof seen === 'object' && seen !== null ? seen : {}) as Readonly<Record<string, unknown>>;
-  return journal.filter((j) => j.n > Number(known[j.tab] ?? 0)).sort((a, b) => a.n - b.n);
+  return journal.filter((j) => j.n > Number(known[j.tab] ?? 0)).sort((a, b) => a.at - b.at || a.n - b.n);
+}
+
+/** Steps done again, one row after another; a row that cannot even be tried is spoilt. */
+function replayed(onto: Work, steps: readonly JournalRow[]): Replayed & { readonly spoilt: readonly JournalRow[] } {
+  return steps.reduce<Replayed & { readonly spoilt: readonly JournalRow[] }>(
+    ({ work, lost, spoilt }, row) => {
+      try {
+        const next = replay(work, [row.step]);
+        return { work: next.work, lost: [...lost, ...next.lost], spoilt };
+      } catch {
+        return { work, lost, spoilt: [...spoilt, row] };
+      }
+    },
+    { work: onto, lost: [], spoilt: [] },
+  );
 }
 
 /** Reads a garden's rows as far as they go. */
@@ -32,7 +62,7 @@ export function readStored(
   id: string,
   found: unknown,
   editRows: readonly unknown[],
-  journal: readonly JournalRow[],
+  journalRows: readonly unknown[],
 ): Stored {
   const row = found as Loose;
   const edits = editsOf(editRows);
@@ -47,15 +77,17 @@ export function readStored(
   const whole = damage.length === 0 || row['at'] === at;
   const read = readKept(row['doc']);
   const kept = whole ? { edits, at } : { edits: [], at: 0 };
-  const steps = lateSteps(row['seen'], journal);
-  const late = read.ok &&
-    steps.length > 0 && {
-      ...replay(
-        { doc: read.value, ...kept },
-        steps.map((j) => j.step),
-      ),
-      seen: Object.fromEntries(steps.map((j) => [j.tab, j.n])),
-    };
+  const steps = lateSteps(row['seen'], journalRows.filter(isJournal));
+  const again = read.ok && steps.length > 0 ? replayed({ doc: read.value, ...kept }, steps) : undefined;
+  const late = again && {
+    work: again.work,
+    lost: again.lost,
+    seen: steps.reduce<Record<string, number>>(
+      (seen, { tab, n }) => ({ ...seen, [tab]: Math.max(n, seen[tab] ?? 0) }),
+      {},
+    ),
+  };
+  const spoilt = [...journalRows.filter((found) => !isJournal(found)), ...(again?.spoilt ?? [])];
   return {
     id,
     name: typeof row['name'] === 'string' ? row['name'] : id,
@@ -63,7 +95,9 @@ export function readStored(
     raw: row['doc'],
     read,
     ...kept,
-    late: late || undefined,
-    damage,
+    late,
+    damage:
+      spoilt.length === 0 ? damage : [...damage, `${spoilt.length} of its steps that were not saved yet do not read`],
+    spoilt,
   };
 }

@@ -22,6 +22,8 @@ export interface JournalRow {
   gardenId: string;
   tab: string;
   n: number;
+  /** When it was made, ms since 1970: steps of several tabs follow one another by it. */
+  at: number;
   step: Step;
 }
 
@@ -46,6 +48,8 @@ export interface Stored {
   readonly late: (Replayed & { readonly seen: Readonly<Record<string, number>> }) | undefined;
   /** What of the rows beside the document did not read. */
   readonly damage: readonly string[];
+  /** Rows of the journal that do not read, as they were found. */
+  readonly spoilt: readonly unknown[];
 }
 
 export const isWhole = (value: unknown): value is number =>

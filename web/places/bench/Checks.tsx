@@ -215,6 +215,7 @@ function Mends({
               onPress={() => onTry(m === mine ? undefined : m)}
             >
               {label} <span className="measure">{cost}</span>
+              {m.gives === 'tight' && <small> tight</small>}
             </Button>
           );
         })}
@@ -222,6 +223,10 @@ function Mends({
       {mine && mended && (
         <div className="tried" role="group" aria-label={`With ${phraseText(mine.label, units)}`}>
           <Changed before={o} after={mended} cost={mine.cost} />
+          <p>
+            {mine.gives === 'holds' ? 'It then holds.' : 'It then holds, with little to spare.'}
+            {mine.loosens.length > 0 && ` It loosens: ${mine.loosens.join(', ')}.`}
+          </p>
           <span className="mends">
             <Button $strong onPress={() => onTake(mine)}>
               Take it

@@ -219,6 +219,11 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
           <Button onPress={stop}>Stop here</Button>
         </div>
       )}
+      {state !== 'pending' && (
+        <p className="said quiet">
+          {found.judged} designs were judged. That is not all there are: a cheaper one may be left.
+        </p>
+      )}
       {offers.length === 0 ? (
         state !== 'pending' && (
           <>
@@ -271,6 +276,11 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
               </b>
               {o.equal && o !== offers[0] && <span className="quiet"> as cheap as the cheapest, as prices go</span>}
               <div>{phraseText(o.apart, units)}</div>
+              {o.tight.length > 0 && (
+                <div className="quiet">
+                  <b>Tight:</b> {o.tight.map((text) => phraseText(text, units)).join(' ')}
+                </div>
+              )}
             </div>
             <div className="deeds">
               {o !== held && (

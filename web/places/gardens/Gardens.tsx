@@ -15,7 +15,7 @@ import { wayTo } from '../../app/way';
 import { database } from '../../app/world';
 import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
 import { asked, makeRoom } from '../../keep/db';
-import { type Kept, readKept } from '../../keep/kept';
+import { useKept } from '../../keep/kept';
 import { keepPictures } from '../../keep/pictures';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
@@ -89,21 +89,15 @@ export function Gardens(): ReactNode {
   const navigate = useNavigate();
   const open = useApp((s) => s.open);
   const aside = useApp((s) => s.aside);
-  const [kept, setKept] = useState<Kept>();
+  const kept = useKept();
   const [room, setRoom] = useState<Room>();
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
   const [asking, setAsking] = useState<string>();
   const [starting, start] = useState(false);
   const [units] = useState(() => proposedUnits(navigator.language));
-  const reload = (): void => {
-    void readKept().then(setKept);
-    void roomLeft().then(setRoom);
-  };
   useEffect(() => {
-    // After the drawing: storage is fetched for it.
-    const timer = setTimeout(reload);
-    return () => clearTimeout(timer);
-  }, [open?.id, open?.doc, open?.save]);
+    void roomLeft().then(setRoom);
+  }, [kept]);
 
   // What is kept nowhere but in this page is in the list too.
   const unkept = [...(open && !open.look ? [open] : []), ...aside];
@@ -143,7 +137,6 @@ export function Gardens(): ReactNode {
   const remove = async (id: string): Promise<void> => {
     await dispatch(removeGarden(id));
     setAsking(undefined);
-    reload();
   };
   const full = room !== undefined && nearlyFull(room);
 
@@ -154,8 +147,8 @@ export function Gardens(): ReactNode {
         <div className="ways">
           {kept?.shut && (
             <p role="alert">
-              This browser lets Cabanon keep nothing, as in a private window. You can work all the same: save your
-              garden to a file before you close the page, and open that file next time.
+              Your gardens cannot be read: {kept.shut}. You can work all the same: save your garden to a file before you
+              close the page, and open that file next time.
             </p>
           )}
           {starting ? (
@@ -245,7 +238,7 @@ export function Gardens(): ReactNode {
                     </Button>
                     <Button
                       aria-label={`Delete what was set aside of ${row.name}`}
-                      onPress={() => void asked(database(), (db) => db.delete('aside', row.key)).then(reload)}
+                      onPress={() => void asked(database(), (db) => db.aside.delete(row.key))}
                     >
                       Delete
                     </Button>
@@ -258,7 +251,7 @@ export function Gardens(): ReactNode {
             <p role="alert" className="deeds">
               Storage is nearly full. Save to files what you no longer work on and delete it here, or let go of the ways
               back.
-              <Button onPress={() => void makeRoom(database(), open?.id ?? '').then(reload)}>
+              <Button onPress={() => void makeRoom(database(), open?.id ?? '')}>
                 Drop the undo steps of gardens that are not open
               </Button>
             </p>

@@ -15,7 +15,7 @@ import { THEMES, type ThemeName } from '../../app/theme';
 import { database } from '../../app/world';
 import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
 import { makeRoom } from '../../keep/db';
-import { type Kept, readKept, sizeOf } from '../../keep/kept';
+import { sizeOf, useKept } from '../../keep/kept';
 import { KeysTable } from '../../parts/Keys';
 import { FaultList, FileFaults, OpenFile } from '../../parts/OpenFile';
 import { ShopField, UnitFields } from '../../parts/UnitFields';
@@ -127,15 +127,13 @@ function Storage(): ReactNode {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const open = useApp((s) => s.open);
-  const [kept, setKept] = useState<Kept>();
+  const kept = useKept();
   const [room, setRoom] = useState<Room>();
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
   const [left, setLeft] = useState<readonly Fault[]>([]);
-  const reload = (): void => {
-    void readKept().then(setKept);
+  useEffect(() => {
     void roomLeft().then(setRoom);
-  };
-  useEffect(reload, [open?.save]);
+  }, [kept]);
   const rows = kept?.gardens ?? [];
   const backUp = (): void => {
     const docs = rows.map((row) => (row.id === open?.id && !open.look ? open.doc : row.doc));
@@ -149,13 +147,12 @@ function Storage(): ReactNode {
     for (const garden of read.value.gardens) await dispatch(addGarden(newId(), garden));
     const n = read.value.gardens.length;
     dispatch(said(`${n} ${n === 1 ? 'garden' : 'gardens'} brought back, beside those that were here.`));
-    reload();
     if (read.value.left.length === 0) void navigate('/gardens');
   };
   return (
     <section aria-label="What is kept here">
       <h2>What is kept here</h2>
-      {kept?.shut && <p role="alert">This browser lets Cabanon keep nothing, as in a private window.</p>}
+      {kept?.shut && <p role="alert">Your gardens cannot be read here: {kept.shut}.</p>}
       {room && (
         <p>
           {rows.length} {rows.length === 1 ? 'garden' : 'gardens'}; {sizeOf(room.used)} of {sizeOf(room.most)} used.{' '}
@@ -189,7 +186,7 @@ function Storage(): ReactNode {
         <div role="alert">
           <p>Storage is nearly full. Delete gardens that you no longer work on, or let go of the ways back.</p>
           <div className="deeds">
-            <Button onPress={() => void makeRoom(database(), open?.id ?? '').then(reload)}>
+            <Button onPress={() => void makeRoom(database(), open?.id ?? '')}>
               Drop the undo steps of gardens that are not open
             </Button>
           </div>

@@ -18,7 +18,7 @@ import { edit } from '../../app/store';
 import { wayTo } from '../../app/way';
 import { ViewDrawing, useView } from '../../drawing/ViewDrawing';
 import { useSize } from '../../drawing/useSize';
-import { type Kept, readKept } from '../../keep/kept';
+import { useKept } from '../../keep/kept';
 import { FaultList } from '../../parts/OpenFile';
 import { Button } from '../../parts/controls';
 import { Message } from '../../parts/layout';
@@ -90,11 +90,8 @@ function Looked({ parcel }: { readonly parcel: Garden }): ReactNode {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const openId = useApp((s) => s.open?.id);
-  const [kept, setKept] = useState<Kept>();
+  const kept = useKept();
   const [refused, refuse] = useState<readonly { field: string; message: string }[]>([]);
-  useEffect(() => {
-    void readKept().then(setKept);
-  }, []);
   const [cover] = parcel.covers;
   const built = cover && evaluate(parcel, cover);
   if (!cover || !built?.ok) return <Broken faults={built && !built.ok ? built.faults : []} />;
