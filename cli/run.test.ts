@@ -278,13 +278,17 @@ test('design answers a brief with designs and what its wishes cost, or names wha
   const good = await ask({ crops: ['spinach'], kinds: ['a-frame'], wetSnowMm: 120 }, '--seed', '3');
   expect(good.err).toBe('');
   const answer = JSON.parse(good.out) as {
-    designs: { kind: string; priceIs: string; price: number }[];
+    designs: { kind: string; priceIs: string; price: number; tight: readonly string[] }[];
     wishes: { id: string; how: string }[];
     seed: number;
   };
   expect(answer.seed).toBe(3);
   expect(answer.designs[0]).toMatchObject({ kind: 'a-frame', priceIs: 'proven' });
-  expect(answer.designs.map((d) => d.price)).toEqual([...answer.designs.map((d) => d.price)].sort((a, b) => a - b));
+  // What holds outright first, then what is tight somewhere; each the cheapest first.
+  for (const outright of [true, false]) {
+    const prices = answer.designs.filter((d) => (d.tight.length === 0) === outright).map((d) => d.price);
+    expect(prices).toEqual([...prices].sort((a, b) => a - b));
+  }
   expect(answer.wishes.some((w) => w.id === 'snow' && w.how === 'more')).toBe(true);
   expect(await ask({ crops: ['weeds'] })).toMatchObject({ code: 2, out: '' });
   expect((await ask({}, '--seed', 'x')).err).toContain('--seed: must be a number from 0 to 4294967295');

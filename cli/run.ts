@@ -128,7 +128,8 @@ function collapseCommand(options: Options): Result<unknown> {
   if (!measures.ok) return measures;
   const feet = readFeet(options['feet'] ?? 'pinned');
   if (!feet.ok) return feet;
-  const load = LOADS[options['load'] ?? 'even'];
+  const loadName = options['load'] ?? 'even';
+  const load = Object.hasOwn(LOADS, loadName) ? LOADS[loadName] : undefined;
   if (!load) return fail('--load', `must be ${Object.keys(LOADS).join(', ')}, not "${options['load'] ?? ''}"`);
   const pipe = options['pipe'] === undefined ? ok(undefined) : pipeOf(options['pipe']);
   if (!pipe.ok) return pipe;

@@ -32,8 +32,45 @@ function issueMessage(issue: z.core.$ZodIssue): string {
     return `must be ${issue.inclusive === false ? 'less than' : 'at most'} ${bound(Number(issue.maximum), issue.path)}`;
   if (issue.code === 'too_small' && issue.origin === 'string') return 'must not be empty';
   if (issue.code === 'too_big' && issue.origin === 'string') return `must be at most ${issue.maximum} characters long`;
+  // What a schema says in its own words stands.
+  if (!/^(Invalid|Unrecognized|Too)/.test(issue.message)) return issue.message;
+  if (issue.code === 'invalid_type') {
+    // The library tells what it found nowhere but in its message.
+    const found = /received (\w+)/.exec(issue.message)?.[1] ?? '';
+    const what = KIND[issue.expected] ?? `a ${issue.expected}`;
+    return found === 'undefined' ? `must be ${what}, and is missing` : `must be ${what}, not ${KIND[found] ?? found}`;
+  }
+  if (issue.code === 'invalid_value') return `must be ${orOf(issue.values.map((v) => JSON.stringify(v)))}`;
+  if (issue.code === 'unrecognized_keys')
+    return `holds what is not known here: ${clipped(issue.keys.map((k) => `"${clipped(k, WORD)}"`).join(', '), MESSAGE)}`;
+  if (issue.code === 'invalid_union') return 'is none of the forms that it may have';
+  if (issue.code === 'too_big') return `must have at most ${String(issue.maximum)} entries`;
+  if (issue.code === 'too_small') return `must have at least ${String(issue.minimum)} entries`;
+  if (issue.code === 'invalid_format') return FORMAT[issue.format] ?? `must be a ${issue.format}`;
   return issue.message;
 }
+
+/** What a field may be, in words. */
+const KIND: Readonly<Record<string, string>> = {
+  object: 'an object with named fields',
+  record: 'an object with named fields',
+  array: 'a list',
+  tuple: 'a list',
+  string: 'text',
+  number: 'a number',
+  int: 'a whole number',
+  boolean: 'true or false',
+  null: 'null',
+};
+const FORMAT: Readonly<Record<string, string>> = {
+  date: 'must be a date such as 2027-03-15',
+  datetime: 'must be a date and time such as 2027-03-15T12:00:00Z',
+  safeint: 'must be a whole number',
+};
+
+/** Some things, one of which it must be. */
+const orOf = (all: readonly string[]): string =>
+  all.length < 2 ? (all[0] ?? 'something else') : `${all.slice(0, -1).join(', ')} or ${all[all.length - 1] ?? ''}`;
 
 /** Schema issues as faults that name the field and what would be right. */
 export function issueFaults(issues: readonly z.core.$ZodIssue[]): readonly Fault[] {

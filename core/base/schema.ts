@@ -13,8 +13,11 @@ export const upTo = (most: number) => z.number().check(z.positive(), z.lte(most)
 /** Text of at most so many characters, which may be empty. */
 export const text = (most: number) => z.string().check(z.maxLength(most));
 
+/** No sign that does not print, and no half of one. */
+const plain = z.refine<string>((s) => !/[\p{Cc}\p{Cs}]/u.test(s), 'must be plain letters, digits and signs');
+
 /** A word that must be there, of at most so many characters. */
-export const word = (most: number) => z.string().check(z.minLength(1), z.maxLength(most));
+export const word = (most: number) => z.string().check(z.minLength(1), z.maxLength(most), plain);
 
 /** A name that must be there, of at most so many characters; blanks round it do not count. */
 export const named = (most: number) => z.string().check(z.trim(), z.minLength(1), z.maxLength(most));

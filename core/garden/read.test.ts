@@ -68,14 +68,14 @@ test.each([
     `covers[0].brief.${list}[1]: must be a kind of cover`,
   ]),
   [changed((g) => Object.assign((g['beds'] as object[])[1] ?? {}, { id: 'long' })), 'beds[1].id: "long" is used twice'],
-  [changed((g) => Object.assign(g, { surprise: 1 })), 'file: Unrecognized key: "surprise"'],
+  [changed((g) => Object.assign(g, { surprise: 1 })), 'file: holds what is not known here: "surprise"'],
   [
     changed((g) => Object.assign(g['units'] as object, { currency: '<script>' })),
     'units.currency: must be a three-letter',
   ],
   [
     writeGarden(demoGarden()).replace('"shelf": [', '"__proto__": {"polluted": 1}, "shelf": ['),
-    'file: Unrecognized key',
+    'file: holds what is not known here',
   ],
 ])('a bad file names its field (%#)', (text, start) => {
   expect(faultOf(text).startsWith(start)).toBe(true);

@@ -2,7 +2,10 @@
 import '../build/families';
 import { issueFaults } from '../base/issues';
 import { type Result, fail, failAll, messageOf, ok } from '../base/result';
-import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden } from './garden';
+import { kindsInHand } from '../build/families/inHand';
+import { bedSchema } from '../site/bed';
+import { buildSite } from './buildSite';
+import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden, emptyGarden } from './garden';
 import { type Pictures, picturesSchema } from './pictures';
 
 /** Largest file that is opened, in characters. */
@@ -66,6 +69,28 @@ export interface GardenFile {
 }
 
 /**
+ * A document whose covers have the usual answer to every question that they leave out, on the bed that they name. What is no cover, or
+ * names no sound bed or kind, is left for the check to name.
+ */
+function withUsualAnswers(document: Json): Json {
+  const { covers, beds, units } = document;
+  if (!Array.isArray(covers) || !Array.isArray(beds)) return document;
+  const stock = isObject(units) && units['stock'] === 'metric' ? 'metric' : 'imperial';
+  const empty = emptyGarden('');
+  return {
+    ...document,
+    covers: covers.map((cover: unknown): unknown => {
+      if (!isObject(cover) || !isObject(cover['answers'])) return cover;
+      const family = kindsInHand().find((f) => f.key === cover['family']);
+      const bed = bedSchema.safeParse(beds.find((b: unknown) => isObject(b) && b['id'] === cover['bedId']));
+      if (!family || !bed.success) return cover;
+      const site = buildSite({ ...empty, units: { ...empty.units, stock }, beds: [bed.data] }, bed.data.id);
+      return site ? { ...cover, answers: { ...family.defaults(site), ...cover['answers'] } } : cover;
+    }),
+  };
+}
+
+/**
  * Reads a garden file. Nothing is taken from a file with any fault in it.
  * @returns the garden and its pictures, or every fault with the path of its field
  * @example readGardenFile('[]').faults[0].field // "file"
@@ -95,7 +120,7 @@ export function readGardenFile(text: string): Result<GardenFile> {
   const seen = picturesSchema.safeParse(pictures);
   if (!seen.success)
     return failAll(issueFaults(seen.error.issues.map((issue) => ({ ...issue, path: ['pictures', ...issue.path] }))));
-  const garden = checkGarden(rest);
+  const garden = checkGarden(withUsualAnswers(rest));
   return garden.ok ? ok({ garden: garden.value, pictures: seen.data }) : garden;
 }
 

@@ -4,7 +4,7 @@ import { hoopCurve } from '../build/hoop/curve';
 import { memberPoints } from '../build/assembly/solids';
 import type { ArchRow } from '../build/assembly/rows';
 import type { Assembly } from '../build/assembly/types';
-import { kindOf } from '../build/joints';
+import { holdsDown } from '../build/joints';
 
 export interface Cause {
   /** Pieces, sheets and panels that it is about, by tag. */
@@ -79,7 +79,7 @@ const crop: Finder = (a) => ({
   places: a.crop.rowYsMm.map((y) => [(a.reachMm[0] + a.reachMm[1]) / 2, y, a.crop.topZMm]),
 });
 
-const held: Finder = (a) => joints(a, (kind) => kindOf(kind).holds !== undefined);
+const held: Finder = (a) => joints({ ...a, joints: a.joints.filter(holdsDown) }, () => true);
 
 /** Checks by the first word of their id. */
 const BY_ID: Readonly<Record<string, Finder>> = {

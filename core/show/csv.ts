@@ -1,18 +1,13 @@
-import Papa from 'papaparse';
 import { phraseText } from '../base/figure';
 import type { Plan } from '../plan';
 import { formatMoney } from '../base/amount';
 import { formatLength } from '../base/length';
-
-/** Rows as CSV that a spreadsheet cannot take for formulas. */
-function csv(fields: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
-  return `${Papa.unparse({ fields: [...fields], data: rows.map((row) => [...row]) }, { escapeFormulae: true })}\r\n`;
-}
+import { csvText } from './cells';
 
 /** The cut list: one row a piece, in the order it is cut. */
 export function cutsCsv(p: Pick<Plan, 'cuts' | 'garden'>): string {
   const unit = p.garden.units.length;
-  return csv(
+  return csvText(
     [
       'bar',
       'material',
@@ -47,7 +42,7 @@ export function cutsCsv(p: Pick<Plan, 'cuts' | 'garden'>): string {
 /** The shopping list with its totals. */
 export function shoppingCsv(p: Pick<Plan, 'shopping' | 'garden'>): string {
   const { units } = p.garden;
-  return csv(
+  return csvText(
     ['aisle', 'thing', 'size', 'need', 'unit', 'owned', 'buy', 'price each', 'paid', 'used', 'currency', 'note'],
     [
       ...p.shopping.lines.map((l) => [

@@ -2,6 +2,7 @@
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import { type Preferences } from '../base/amount';
 import { addDays } from '../base/days';
+import { idToText } from '../base/ids';
 import { phraseText } from '../base/figure';
 import type { Task } from '../judge/season/calendar';
 
@@ -12,6 +13,13 @@ export interface TasksOf {
   readonly tasks: readonly Task[];
 }
 
+/** A name on one line, without signs that do not print or halves of one; the rest is escaped where it is written. */
+const cleaned = (name: string): string =>
+  name
+    .replace(/[\p{Cc}\u2028\u2029]+/gu, ' ')
+    .replace(/\p{Cs}/gu, '\ufffd')
+    .trim();
+
 /**
  * A calendar file.
  * @param garden what the garden is called
@@ -19,20 +27,20 @@ export interface TasksOf {
  */
 export function icalendar(garden: string, covers: readonly TasksOf[], units: Preferences, stampMs: number): string {
   const calendar = ical({
-    name: garden,
+    name: cleaned(garden),
     prodId: { company: 'Cabanon', product: 'Cabanon', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
   });
   for (const { coverId, coverName, tasks } of covers)
     for (const t of tasks) {
       const event = calendar.createEvent({
-        id: `${encodeURIComponent(coverId)}-${t.id}-${t.date}@cabanon`,
+        id: `${idToText(coverId)}-${t.id}-${t.date}@cabanon`,
         start: new Date(`${t.date}T00:00:00Z`),
         // The last day is the one before the end (RFC 5545, 3.6.1).
         end: new Date(`${t.until ?? addDays(t.date, 1)}T00:00:00Z`),
         allDay: true,
         stamp: new Date(stampMs),
-        summary: `${t.title} (${coverName})`,
+        summary: `${t.title} (${cleaned(coverName)})`,
         description: `${phraseText(t.why, units)}\n\nA planning aid: look at the weather before you trust the date.`,
       });
       if (t.kind !== 'frost' && t.kind !== 'light')

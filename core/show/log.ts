@@ -1,6 +1,6 @@
 /** The day book as CSV, for any spreadsheet. */
-import Papa from 'papaparse';
 import type { Garden } from '../garden/garden';
+import { csvText } from './cells';
 
 const FIELDS = [
   'date',
@@ -30,5 +30,5 @@ export function logCsv({ log, covers }: Pick<Garden, 'log' | 'covers'>): string 
       e.kg ?? '',
       e.note,
     ]);
-  return `${Papa.unparse({ fields: FIELDS, data }, { escapeFormulae: true })}\r\n`;
+  return csvText(FIELDS, data);
 }

@@ -73,12 +73,13 @@ test('each check has its own mends beside it, sets stand apart, and no mend is l
   expect(told).toBe(lid.mends.length);
   // A set of changes belongs to no one check.
   const [some] = lid.mends;
-  const set = { ...some, checkId: undefined, label: ['Two changes at once'], cost: 7 } as typeof some;
+  const brings = { gives: 'tight', loosens: ['bend'] } as const;
+  const set = { ...some, checkId: undefined, label: ['Two changes at once'], cost: 7, ...brings } as typeof some;
   const withSet = planReport({
     ...lid,
     mends: [...lid.mends.filter((m) => m.checkId !== undefined), ...(set ? [set] : [])],
   });
-  expect(withSet.mends).toEqual([{ label: 'Two changes at once', cost: 7 }]);
+  expect(withSet.mends).toEqual([{ label: 'Two changes at once', cost: 7, ...brings }]);
   const [failing] = r.checks.filter((c) => c.verdict === 'fails');
   expect(failing?.mends.length).toBeGreaterThan(0);
   expect(failing?.text).toMatch(/\d/);

@@ -1,5 +1,6 @@
 /** The gardener's own storage in this browser: gardens, their edits, a journal of what is not saved yet, and what was set aside. */
-import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie';
+import './noChannel';
+import { Dexie, type EntityTable, type Table, type Transaction, liveQuery } from 'dexie';
 import type { Edit } from './edits';
 import {
   type EditRow,
@@ -10,6 +11,8 @@ import {
   type WeatherRow,
   revisionOf,
 } from './rows';
+
+export { liveQuery };
 
 /** A row that was damaged, as it was found. */
 export interface AsideRow {

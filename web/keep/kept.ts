@@ -1,9 +1,8 @@
 /** What this browser keeps, listed. */
 import { whyNot } from './whyNot';
 import { database } from '../app/world';
-import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
-import { type AsideRow, type Database, asked } from './db';
+import { type AsideRow, type Database, asked, liveQuery } from './db';
 import type { GardenRow } from './rows';
 
 export interface Kept {

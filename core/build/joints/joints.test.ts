@@ -192,7 +192,7 @@ test('what holds in the soil holds by the soil; what holds on the wall or by its
   expect(
     (['soft', 'loam', 'clay', 'stony'] as const).map((s) => holds(s, 'staked-tunnel')['pipes over driven rods']),
   ).toEqual([30, 60, 72, 48]);
-  expect(holds('soft', 'staked-tunnel')['weights on the skirts']).toBe(49);
+  expect(holds('soft', 'staked-tunnel')['weights on skirts and ends']).toBe(49);
   expect(holds('soft', 'a-frame')).toEqual(holds('clay', 'a-frame'));
 });
 

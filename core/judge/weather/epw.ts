@@ -60,7 +60,9 @@ export function readEpw(text: string): Result<ReadWeather & { readonly station: 
     return fail('rows', `an EPW file has 8 lines of head and then an hour a line; there are ${lines.length} hours`);
   if (lines.length > 8784 * 2) return fail('rows', 'an EPW file has at most a year or two of hours');
   const { utcHours } = station.value;
-  const year = Number(lines[0]?.split(',')[FIELDS.year]) || 2027;
+  const year = Number(lines[0]?.split(',')[FIELDS.year]);
+  if (!Number.isInteger(year) || year < 1900 || year > 2200)
+    return fail(`line ${HEAD_LINES + 1}, year`, 'must be a year from 1900 to 2200');
   const bad: Fault[] = [];
   const rows = lines.map((line, i) => {
     const f = line.split(',');

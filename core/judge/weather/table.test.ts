@@ -201,7 +201,8 @@ test('a broken EPW file is refused by its field', () => {
   expect(fault(HEAD.replace('44.1', 'north'))).toBe('line 1, latitude: must be a number from -90 to 90, not "north"');
   expect(fault(HEAD)).toContain('there are 0 hours');
   // A day's lines of which none can be used.
-  expect(fault(`${HEAD}${rows(30, () => 'x')}`)).toContain('hours');
+  expect(fault(`${HEAD}${rows(30, () => 'x')}`)).toBe('line 9, year: must be a year from 1900 to 2200');
+  expect(fault(`${HEAD}${rows(30, (h) => hour(h, '0').replace('2027', '1850'))}`)).toContain('line 9, year');
   const r = readEpw(`${HEAD}${rows(48, (h) => (h === 7 ? '2027,13,1,1' : hour(h, '0')))}`);
   // It is told once, in its own words.
   expect(r.ok && r.value.bad).toHaveLength(1);
