@@ -44,7 +44,7 @@ const loadSolver = async (): Promise<IntegerSolver> => highsSolver(await highsLo
 
 const USAGE = `cabanon plan FILE [--cover ID] [--out DIR]
 cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinned|ANGLE] [--pipe KEY]   (give two of span, length, height)
-cabanon cut FILE [--sheets]
+cabanon cut FILE [--sheets] [--seconds N]
 cabanon frame FILE
 cabanon collapse --span LENGTH --length LENGTH [--feet loose|pinned|ANGLE] [--load uniform|even|one-sided] [--pipe KEY] [--at C] [--for gust|weeks] [--ridge-spring N/mm]
 cabanon sun --lat DEGREES --lon DEGREES [--date DATE] [--winter YEAR]
@@ -169,14 +169,17 @@ async function frameCommand(path: string): Promise<Result<unknown>> {
   return read.ok ? solveFrame(read.value) : read;
 }
 
-async function cutCommand(path: string): Promise<Result<unknown>> {
+async function cutCommand(path: string, options: Options): Promise<Result<unknown>> {
+  const seconds = options['seconds'] === undefined ? undefined : Number(options['seconds']);
+  if (seconds !== undefined && !(seconds > 0 && seconds <= 3600))
+    return fail('--seconds', 'must be seconds, more than 0 and at most 3600');
   const text = await readText(path);
   if (!text.ok) return text;
   const document = json(text.value);
   if (!document.ok) return document;
   const job = readBarJob(document.value);
   if (!job.ok) return job;
-  const solved = solveBars(job.value, await loadSolver());
+  const solved = solveBars(job.value, await loadSolver(), seconds);
   if (!solved.ok) return solved;
   const { cost, bars, bound, proven } = solved.value;
   return ok({
@@ -184,6 +187,7 @@ async function cutCommand(path: string): Promise<Result<unknown>> {
     bars: bars.map(({ stockLength, price, pieces }) => ({ stockLength, price, pieces })),
     bound,
     proven,
+    ...(!proven && seconds !== undefined && { stoppedAfterSeconds: seconds }),
   });
 }
 
@@ -247,7 +251,7 @@ function faultLines(faults: readonly Fault[]): string {
 const OPTIONS = {
   plan: { cover: 'string', out: 'string' },
   hoop: { span: 'string', length: 'string', height: 'string', feet: 'string', pipe: 'string' },
-  cut: { sheets: 'boolean' },
+  cut: { sheets: 'boolean', seconds: 'string' },
   frame: {},
   collapse: {
     span: 'string',
@@ -317,7 +321,7 @@ async function dispatch([command, ...rest]: readonly string[]): Promise<Result<P
     if (command === 'season') return await seasonCommand(file, options, Date.now());
     if (command === 'design') return whole(await designCommand(file, options, await loadSolver()));
     if (command === 'frame') return whole(await frameCommand(file));
-    return whole(await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file)));
+    return whole(await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file, options)));
   } catch (error) {
     return fail(command, messageOf(error));
   }

@@ -35,7 +35,7 @@ export interface CutProgress {
   readonly best: () => Cut | undefined;
 }
 
-/** Most time for one section; and for a cover of so many sections or fewer, seconds. */
+/** Most time for one section while a person waits; and for a cover of so many sections or fewer, seconds. */
 const SECTION_SECONDS = 1.2;
 const COVER_SECONDS = 1.5;
 const SECTIONS = 6;
@@ -51,7 +51,8 @@ export function cutAndShop(
 ): Result<Cut> {
   const jobs = cuttingJobs(o);
   if (!jobs.ok) return jobs;
-  const left = timeLeft(solver, COVER_SECONDS * Math.max(1, jobs.value.length / SECTIONS));
+  const { patience = 1 } = solver;
+  const left = timeLeft(solver, patience * COVER_SECONDS * Math.max(1, jobs.value.length / SECTIONS));
   const plans: CutPlan[] = [];
   for (const { job } of jobs.value) {
     onCut({
@@ -64,7 +65,7 @@ export function cutAndShop(
       },
     });
     // Most sections are proven in an instant; what they leave is for the hard ones.
-    const solved = solvedOnce(job, solver, Math.min(SECTION_SECONDS, left()));
+    const solved = solvedOnce(job, solver, Math.min(patience * SECTION_SECONDS, left()));
     if (!solved.ok) return solved;
     plans.push(solved.value);
   }

@@ -10,6 +10,7 @@ const wanted = new Error('The solver is not here yet.');
 let here: IntegerSolver | undefined;
 /** One solver before and after it has come, so that what it has proven stays known. */
 const solver: IntegerSolver = {
+  patience: 1,
   now: () => now() / 1000,
   solve: (lp, seconds) => {
     if (!here) throw wanted;
@@ -22,7 +23,7 @@ let loading: Promise<void> | undefined;
 export async function loadSolver(): Promise<IntegerSolver> {
   await (loading ??= highsLoader({ locateFile: () => wasmUrl })
     .then((highs) => {
-      here = highsSolver(highs, now);
+      here = highsSolver(highs, now, 1);
     })
     .catch((cause: unknown) => {
       loading = undefined;

@@ -1,12 +1,17 @@
 import type { Highs } from 'highs';
 import type { IntegerSolver } from './linearProgram';
 
+/** As long as the command line and the tests may take, over what a person waits. */
+const UNHURRIED = 10;
+
 /**
  * Makes the solver of `solveBars` from a loaded HiGHS module.
  * @param now the time, ms from any moment
+ * @param patience as in `IntegerSolver`
  */
-export function highsSolver(highs: Highs, now: () => number): IntegerSolver {
+export function highsSolver(highs: Highs, now: () => number, patience = UNHURRIED): IntegerSolver {
   return {
+    patience,
     now: () => now() / 1000,
     solve: (lp, seconds) => {
       const answer = highs.solve(lp, {

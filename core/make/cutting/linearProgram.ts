@@ -8,6 +8,11 @@ export interface IntegerSolver {
   readonly solve: (lp: string, seconds: number) => SolverAnswer;
   /** The time, seconds from any moment; the core has no clock of its own. */
   readonly now: () => number;
+  /**
+   * How many times as long as a person would wait a job may take; 1 when not said. Where nobody waits, time is only what stops a job that
+   * would never end: a slow machine gives the answer of a quick one.
+   */
+  readonly patience?: number;
 }
 
 /** What is left of the time for a job, seconds. */

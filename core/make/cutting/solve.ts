@@ -34,7 +34,11 @@ const PATIENCE = 2.4;
  * @param seconds most time for the whole job
  * @returns the plan, or a fault when limited stock cannot hold every piece
  */
-export function solveBars(job: BarJob, solver: IntegerSolver, seconds = PATIENCE): Result<CutPlan> {
+export function solveBars(
+  job: BarJob,
+  solver: IntegerSolver,
+  seconds = PATIENCE * (solver.patience ?? 1),
+): Result<CutPlan> {
   if (job.pieces.every((p) => p.quantity === 0)) return ok({ cost: 0, bars: [], bound: 0, proven: true });
   const left = timeLeft(solver, seconds);
   const wanted = withoutNeedless(job);
