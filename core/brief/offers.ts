@@ -81,6 +81,9 @@ function gainOver(f: Figures, base: Figures): Phrase | undefined {
   return most && most[0] > 0.05 ? most[1] : undefined;
 }
 
+/** Less than any coin. */
+const NO_COIN = 0.005;
+
 /** The sentence that sets a design apart from the others that are offered. */
 export function apart(offer: Offer, offers: readonly Offer[]): Phrase {
   const all = offers.map((o) => measures(o.weighed.figures, priceOf(o)));
@@ -89,10 +92,13 @@ export function apart(offer: Offer, offers: readonly Offer[]): Phrase {
     const [first = '', ...rest] = good.slice(0, 2);
     return [`${first[0]?.toUpperCase() ?? ''}${first.slice(1)}${rest.map((r) => `, ${r}`).join('')}.`];
   }
-  const [cheapest] = offers;
-  const gain = cheapest && gainOver(offer.weighed.figures, cheapest.weighed.figures);
-  const dearer = cheapest ? priceOf(offer) - priceOf(cheapest) : 0;
-  return gain
-    ? phrase`${amount(dearer, 'money')} more than the cheapest, for ${gain}.`
-    : ['Near the cheapest in everything.'];
+  // The first is the cheapest of those that hold outright; what is tight may cost less.
+  const [first] = offers;
+  const gain = first && gainOver(offer.weighed.figures, first.weighed.figures);
+  const dearer = first ? priceOf(offer) - priceOf(first) : 0;
+  if (dearer < -NO_COIN) return phrase`${amount(-dearer, 'money')} less than the first, and tighter.`;
+  if (!gain) return ['Near the first in everything.'];
+  return dearer > NO_COIN
+    ? phrase`${amount(dearer, 'money')} more than the first, for ${gain}.`
+    : phrase`As cheap as the first, with ${gain}.`;
 }

@@ -164,7 +164,22 @@ test.each([
     temperature: 'C',
     currency: 'USD',
   });
-  expect(said).toBe(gain ? `$10.00 more than the cheapest, for ${gain}.` : 'Near the cheapest in everything.');
+  expect(said).toBe(gain ? `$10.00 more than the first, for ${gain}.` : 'Near the first in everything.');
+});
+
+test('what costs as much is said to, and what is cheaper and tight says that', () => {
+  const best = offer('best', { price: 300, hours: 1, coldestC: -40, wetSnowMm: 1000, clearanceMm: 900, massKg: 1 });
+  const said = (price: number): string => {
+    const other = offer('other', { price, hours: 7.5 });
+    const low = offer('low', { price: 10, hours: 20 });
+    return phraseText(apart(other, [offer('first', {}), other, low, best]), {
+      length: 'cm',
+      temperature: 'C',
+      currency: 'USD',
+    });
+  };
+  expect(said(100)).toBe('As cheap as the first, with 0.5 h less to build.');
+  expect(said(90)).toBe('$10.00 less than the first, and tighter.');
 });
 
 test('each wish says itself as a thing, and as what a cover does; left out it is said the other way about', () => {
