@@ -3,7 +3,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { simulatedWeather } from '../core/judge/weather/simulated';
 import type { Weather } from '../core/judge/weather/weather';
-import { ASKED_A_MINUTE, weatherService } from './weather';
+import { ASKED_A_MINUTE, inTurn, weatherService } from './weather';
 
 let server: Server;
 let base: string;
@@ -39,6 +39,28 @@ test('weather that has been, and what a forecast says of it: simulated, marked s
   expect(told.body.airC).toHaveLength(48);
   expect(told.body.airC).not.toEqual(past.body.airC);
   expect((await get(`forecast?${HERE}&issued=2027-01-15T06:00:00Z&hours=48`)).body).toEqual(told.body);
+});
+
+test('many years at once: each is worked out once, eight may wait, and the rest are told to come again', async () => {
+  const turn = inTurn();
+  const worked: number[] = [];
+  const asking = Array.from({ length: 10 }, (_, n) => turn(`year ${n}`, () => worked.push(n)));
+  expect(asking.map((a) => a !== undefined)).toEqual([...Array<boolean>(8).fill(true), false, false]);
+  // The same question waits for the same answer.
+  expect(turn('year 3', () => worked.push(99))).toBe(asking[3]);
+  await Promise.all(asking);
+  expect(worked).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
+  // Kept, it is not worked out again; where there is room again another is.
+  expect(await turn('year 3', () => worked.push(99))).toBe(await asking[3]);
+  await turn('year 9', () => worked.push(9));
+  expect(worked).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 9]);
+  // One that breaks keeps nobody from the next.
+  await expect(
+    turn('broken', () => {
+      throw new Error('broken');
+    }),
+  ).rejects.toThrow('broken');
+  expect(await turn('after', () => 'it goes on')).toBe('"it goes on"');
 });
 
 test.each([

@@ -1,5 +1,5 @@
 /** The weather service: simulated, and marked so in every answer. A real one would answer the same questions in the same form. */
-import express, { Router, type Request, type Response } from 'express';
+import express, { Router, type NextFunction, type Request, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import * as z from 'zod/mini';
 import { between, text, whole } from '../core/base/schema';
@@ -52,13 +52,55 @@ function rounded(w: Weather): Weather {
   return WEATHER_LISTS.reduce((all, k) => ({ ...all, [k]: w[k].map((x) => Number(x.toFixed(DECIMALS[k] ?? 1))) }), w);
 }
 
+/** Answers that are kept, the last asked for; a year of hours is about half a megabyte of text. */
+const KEPT = 24;
+/** Answers that may be worked out or wait for it at one time. */
+const MOST_WAITING = 8;
+/** Between two of them others are served, ms. */
+const BREATH_MS = 20;
+
+/** Works answers out one at a time, each question once, with room for other requests in between. */
+export function inTurn(): (question: string, work: () => unknown) => Promise<string> | undefined {
+  const kept = new Map<string, string>();
+  const coming = new Map<string, Promise<string>>();
+  let last: Promise<unknown> = Promise.resolve();
+  return (question, work) => {
+    const known = kept.get(question);
+    if (known !== undefined) {
+      kept.delete(question);
+      kept.set(question, known);
+      return Promise.resolve(known);
+    }
+    const already = coming.get(question);
+    if (already || coming.size >= MOST_WAITING) return already;
+    const answer = last
+      .then(() => new Promise((next) => setTimeout(next, BREATH_MS)))
+      .then(() => {
+        const text = JSON.stringify(work());
+        kept.set(question, text);
+        const [oldest] = kept.keys();
+        if (kept.size > KEPT && oldest !== undefined) kept.delete(oldest);
+        return text;
+      })
+      .finally(() => coming.delete(question));
+    last = answer.catch(() => undefined);
+    coming.set(question, answer);
+    return answer;
+  };
+}
+
 /** Answers with what a schema reads of the question, or says of each field what would be right. */
-function answering<T>(schema: z.ZodMiniType<T>, answer: (asked: T) => unknown) {
-  return (request: Request, response: Response): void => {
+function answering<T>(schema: z.ZodMiniType<T>, turn: ReturnType<typeof inTurn>, answer: (asked: T) => unknown) {
+  return (request: Request, response: Response, next: NextFunction): void => {
     const read = schema.safeParse(request.query);
     response.set('Cache-Control', 'no-store');
-    if (read.success) response.json(answer(read.data));
-    else response.status(400).json({ errors: issueFaults(read.error.issues) });
+    if (!read.success) return void response.status(400).json({ errors: issueFaults(read.error.issues) });
+    const coming = turn(`${request.path} ${JSON.stringify(read.data)}`, () => answer(read.data));
+    if (coming) return void coming.then((text) => response.type('json').send(text), next);
+    response
+      .status(503)
+      .set('Retry-After', '10')
+      .json({ errors: [{ field: 'request', message: `at most ${MOST_WAITING} answers are worked out at one time` }] });
   };
 }
 
@@ -128,13 +170,14 @@ export function weatherService(): Router {
     longitudeDeg: q.lon,
     elevationM: q.elevation,
   });
+  const turn = inTurn();
   router.get(
     '/weather',
-    answering(pastSchema, (q) => rounded(simulatedWeather(where(q), q.seed, Date.parse(q.from), q.hours))),
+    answering(pastSchema, turn, (q) => rounded(simulatedWeather(where(q), q.seed, Date.parse(q.from), q.hours))),
   );
   router.get(
     '/forecast',
-    answering(forecastSchema, (q) => rounded(simulatedForecast(where(q), q.seed, Date.parse(q.issued), q.hours))),
+    answering(forecastSchema, turn, (q) => rounded(simulatedForecast(where(q), q.seed, Date.parse(q.issued), q.hours))),
   );
   router.post('/thermometers', express.json({ limit: MOST_BODY }), (request, response, next) => {
     streamPair(request, response).catch(next);
