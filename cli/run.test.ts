@@ -261,6 +261,12 @@ test.each([
   [['cut', file('bad.json', '{"kerf": 0, "stock": [{"length": 96, "price": "x"}], "pieces": []}')], 'stock[0].price: '],
   [['cut', file('noise.json', 'noise')], 'FILE: not JSON'],
   [['fly'], 'command: must be plan, hoop, cut, frame, collapse'],
+  [
+    ['collapse', '--span', '44in', '--length', '76in', '--load', 'constructor'],
+    '--load: must be uniform, even, one-sided',
+  ],
+  [['collapse', '--span', '44in', '--length', '76in', '--load', '__proto__'], '--load: must be uniform'],
+  [['cut', 'x.json', '--seconds', '0'], '--seconds: must be seconds'],
 ])('a bad call is one line a fault and 2: %j', async (args, start) => {
   const { code, out, err } = await runCommand(args);
   expect(code).toBe(2);

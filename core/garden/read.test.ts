@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import * as z from 'zod/mini';
-import { demoGarden } from './demo';
+import { familyOf } from '../build/families';
+import { demoGarden, siteOf } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
 import { MAX_FILE_CHARS, migrate, readGarden, readGardenFile, readKept } from './read';
 import { NOTHING_SAID } from '../site/brief';
@@ -163,4 +164,19 @@ test('pictures go along only where asked, come back the same, and are named wher
   expect(faulty([])).toContain('pictures');
   expect(faulty(Object.fromEntries(Array.from({ length: 61 }, (_, i) => [`p${i}`, picture])))).toContain('at most 60');
   expect(faulty({ p1: `data:image/jpeg;base64,${'A'.repeat(700_000)}` })).toContain('pictures.p1');
+});
+
+test('an answer that a file leaves out is the usual one on its bed', () => {
+  const garden = demoGarden();
+  const [first] = garden.covers;
+  if (!first) throw new Error('no cover');
+  const answers = Object.fromEntries(Object.entries(first.answers).filter(([id]) => id !== 'pipe'));
+  const read = readGarden(JSON.stringify({ ...garden, covers: [{ ...first, answers }] }));
+  const bed = garden.beds.find((b) => b.id === first.bedId);
+  if (!read.ok || !bed) throw new Error(JSON.stringify(read));
+  const usual = familyOf(first.family).defaults(siteOf(bed)) as Readonly<Record<string, unknown>>;
+  expect(read.value.covers[0]?.answers).toEqual({ ...answers, pipe: usual['pipe'] });
+  // Of a bed that is not there nothing is usual: the fault is told as it is.
+  const lost = readGarden(JSON.stringify({ ...garden, covers: [{ ...first, bedId: 'nowhere', answers }] }));
+  expect(lost.ok ? [] : lost.faults.map((f) => f.field)).toContain('covers[0].answers.pipe');
 });

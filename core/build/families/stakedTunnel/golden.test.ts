@@ -178,8 +178,8 @@ test('with the near side open the sheet ends half way up the hoops, clipped to e
 
 test('bricks count double, and bars on the skirts hold by their own weight', () => {
   const held = (a: ReturnType<typeof tunnel>, what: string) => a.footing.holdDowns.find((h) => h.what === what);
-  expect(held(tunnel({}), 'weights on the skirts')).toMatchObject({ count: 12, eachN: 49 });
-  expect(held(tunnel({ skirtUnder: 'bricks' }), 'weights on the skirts')).toMatchObject({ count: 24, eachN: 22 });
+  expect(held(tunnel({}), 'weights on skirts and ends')).toMatchObject({ count: 12, eachN: 49 });
+  expect(held(tunnel({ skirtUnder: 'bricks' }), 'weights on skirts and ends')).toMatchObject({ count: 24, eachN: 22 });
   const boards = tunnel({ skirtUnder: 'boards' });
   // 119 in in one 2x4 of ten feet on each side: 1.5 x 3.5 x 119 in of treated wood at 600 kg/m3 are 6.14 kg.
   expect(boards.members.filter((m) => m.part === 'Skirt board').map((m) => Math.round(m.lengthMm / 25.4))).toEqual([
@@ -187,7 +187,7 @@ test('bricks count double, and bars on the skirts hold by their own weight', () 
   ]);
   const kg = 1.5 * 3.5 * 119 * 0.0254 ** 3 * 600;
   expect(held(boards, 'bars on the skirts')?.eachN).toBeCloseTo((49 * kg) / 5, 1);
-  expect(held(boards, 'weights on the skirts')?.count).toBe(4);
+  expect(held(boards, 'weights on the ends')?.count).toBe(4);
   // 119 in of rod in three of four feet at the most.
   expect(tunnel({ skirtUnder: 'rods' }).members.filter((m) => m.part === 'Skirt rod')).toHaveLength(6);
 });
