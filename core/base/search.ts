@@ -291,7 +291,6 @@ export function* search<S, J extends Worth>(
     // Two changes at once, those first that each alone come nearest.
     for (const [top, order] of tops)
       for (const one of neighbours(top)) {
-        // What is dearer than it is mended by nothing dearer.
         if (!same() || spent()) break;
         for (const s of space.movesOf(one.s, one.worth, true)) {
           if (spent()) break;

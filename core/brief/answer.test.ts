@@ -122,26 +122,6 @@ test('a kind that cannot: why, in the words of the wish missed most, and what co
   expect(said(kind('x', dear, [dear]))).toBe('No made-up x carries 30 cm.');
 });
 
-test('for each wish the cheapest that misses it alone, once all is done', () => {
-  const pool = [
-    design('dear', { price: 80, misses: { snow: 0.3 } }),
-    design('cheap', { price: 60, misses: { snow: 0.9 } }),
-    design('both', { price: 10, misses: { snow: 0.1, hand: 0.1 } }),
-    design('whole', { price: 20 }),
-    design('hand', { price: 70, misses: { hand: 1 } }),
-  ];
-  const state = [
-    kind('x', pool[3], pool),
-    kind('y', undefined, [design('elsewhere', { price: 65, misses: { snow: 1 } })]),
-  ];
-  const almost = (done: boolean) => answerOf(WISHES, state, { ...DONE, done }).almost;
-  expect(Object.entries(almost(true)).map(([id, o]) => [id, nameOf(o), o.kind])).toEqual([
-    ['snow', 'cheap', 'x'],
-    ['hand', 'hand', 'x'],
-  ]);
-  expect(almost(false)).toEqual({});
-});
-
 test('of very many all that nothing beats stay', () => {
   const many = Array.from({ length: 40 }, (_, i) => design(`n ${i}`, { price: 100 + i, hours: 50 - i }));
   expect(offered(kind('x', many[0], many))).toHaveLength(40);

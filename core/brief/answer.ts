@@ -33,8 +33,6 @@ export interface Found {
   readonly kinds: readonly KindAnswer[];
   /** Those that do everything and that nothing else beats, and the best of every kind that can; the cheapest first. */
   readonly offers: readonly Offer[];
-  /** For each wish the cheapest design that does everything but it. */
-  readonly almost: Readonly<Record<string, Offer>>;
   readonly judged: number;
   /** All that was judged. */
   readonly pool: readonly Judged<Cover, Weighed>[];
@@ -112,7 +110,6 @@ export function answerOf(
   return {
     kinds,
     offers: withBests(front, able, bests),
-    almost: done ? almostOf(all) : {},
     judged,
     pool: all.flatMap((s) => s.state?.pool ?? []),
     full,
@@ -141,19 +138,6 @@ export const byOffer =
   (priceOf: (o: Offer) => number) =>
   (a: Offer, b: Offer): number =>
     Number(a.weighed.warnings > 0) - Number(b.weighed.warnings > 0) || priceOf(a) - priceOf(b);
-
-/** For each wish the cheapest design that misses it alone. */
-function almostOf(all: readonly Searched[]): Found['almost'] {
-  const found: Record<string, Offer> = {};
-  for (const s of all)
-    for (const j of s.state?.pool ?? []) {
-      const [id, ...more] = Object.keys(j.worth.misses);
-      if (id === undefined || more.length > 0) continue;
-      const known = found[id];
-      if (!known || j.worth.price < known.weighed.price) found[id] = offered(s, j);
-    }
-  return found;
-}
 
 /** The wish that rules a kind out: of its best design the one that it misses most. */
 function ruledOut({ name, state }: Searched, wishes: readonly Wish[]): Phrase | undefined {
