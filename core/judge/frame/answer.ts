@@ -1,7 +1,7 @@
 /** What a frame does under its load: moves, forces in its members, reactions, and the load at which it gives way. */
 import { factorize, solveInPlace } from '../../base/skyline';
 import { type Result, fail, ok } from '../../base/result';
-import { barPullN, barWork, beamForces, beamWork, elementWork } from './element';
+import { SLACK, barPullN, barWork, beamForces, beamWork, elementWork } from './element';
 import { type Rest, asDrawn, restAt } from './equilibrium';
 import { type ReadFrame, stiffnessMPa } from './job';
 import { type Model, type State, assemble, lineShare, modelOf } from './model';
@@ -171,9 +171,6 @@ const oneWay = ({ elements, springs }: ReadFrame['frame']) => ({
   ties: elements.flatMap((e, k) => (e.kind === 'tie' ? [k] : [])),
   sided: springs.flatMap((s, i) => (s.acts === 'both' ? [] : [i])),
 });
-
-/** What is slack keeps this part of its stiffness, so that what it alone would hold is not lost. */
-const SLACK = 1e-9;
 
 /** The frame in which what holds holds both ways, and the rest of what holds one way hardly at all. */
 function framed(frame: ReadFrame['frame'], holding: Holding): ReadFrame['frame'] {

@@ -149,7 +149,7 @@ export function barPullN(b: Bar, dx: number, dy: number): number {
 }
 
 /** A slack tie keeps this part of its stiffness, so that what hangs on it alone is not lost. */
-const SLACK = 1e-9;
+export const SLACK = 1e-9;
 
 /** Force and stiffness of a bar or tie, in `out`. */
 export function barWork(b: Bar, dx: number, dy: number, out: ElementWork): void {
