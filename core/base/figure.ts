@@ -45,3 +45,7 @@ export function phraseText(phrase: Phrase, p: Preferences): string {
 
 /** A word as a sentence begins with it. */
 export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+
+/** Names joined as they are said: a, b and c. */
+export const listed = (names: readonly string[], and = 'and'): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${and} ${names[names.length - 1] ?? ''}`;

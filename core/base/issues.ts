@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { listed } from './figure';
 import type { Fault } from './result';
 import { MM_PER_INCH } from './length';
 
@@ -40,7 +41,11 @@ function issueMessage(issue: z.core.$ZodIssue): string {
     const what = KIND[issue.expected] ?? `a ${issue.expected}`;
     return found === 'undefined' ? `must be ${what}, and is missing` : `must be ${what}, not ${KIND[found] ?? found}`;
   }
-  if (issue.code === 'invalid_value') return `must be ${orOf(issue.values.map((v) => JSON.stringify(v)))}`;
+  if (issue.code === 'invalid_value')
+    return `must be ${listed(
+      issue.values.map((v) => JSON.stringify(v)),
+      'or',
+    )}`;
   if (issue.code === 'unrecognized_keys')
     return `holds what is not known here: ${clipped(issue.keys.map((k) => `"${clipped(k, WORD)}"`).join(', '), MESSAGE)}`;
   if (issue.code === 'invalid_union') return 'is none of the forms that it may have';
@@ -67,10 +72,6 @@ const FORMAT: Readonly<Record<string, string>> = {
   datetime: 'must be a date and time such as 2027-03-15T12:00:00Z',
   safeint: 'must be a whole number',
 };
-
-/** Some things, one of which it must be. */
-const orOf = (all: readonly string[]): string =>
-  all.length < 2 ? (all[0] ?? 'something else') : `${all.slice(0, -1).join(', ')} or ${all[all.length - 1] ?? ''}`;
 
 /** Schema issues as faults that name the field and what would be right. */
 export function issueFaults(issues: readonly z.core.$ZodIssue[]): readonly Fault[] {

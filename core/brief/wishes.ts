@@ -1,6 +1,6 @@
 /** A brief as wishes: each asks one thing of a design, says it in words, and tells how far a design misses it. */
 import type { Quantity } from '../base/amount';
-import { type Phrase, amount, phrase } from '../base/figure';
+import { type Phrase, amount, listed, phrase } from '../base/figure';
 import type { Opening } from '../build/assembly/openings';
 import { countOfJoint } from '../build/joints/kind';
 import { familyOf } from '../build/families/inHand';
@@ -113,10 +113,6 @@ const plainly = (id: string, thing: Phrase, does: Phrase, meets: (o: Outline) =>
 /** The crops of a brief; a design's own where none is said. */
 export const cropsOf = (brief: Brief, catalog: Catalog): readonly Crop[] =>
   brief.crops.flatMap((key) => (catalog.crop.has(key) ? [cropOf(catalog, key)] : []));
-
-/** Names joined as they are said: a, b and c. */
-export const listed = (names: readonly string[], and = 'and'): string =>
-  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${and} ${names[names.length - 1] ?? ''}`;
 
 const REACH: Readonly<Record<NonNullable<Brief['reach']>, string>> = {
   near: 'from the near side',
