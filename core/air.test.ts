@@ -1,5 +1,7 @@
-import { airOf, climatePlace, fitOfCover, modelOf, seasonOfCover, tonightOfCover, wornOf } from './air';
+import { airOf, clearDayRiseC, climatePlace, fitOfCover, modelOf, seasonOfCover, tonightOfCover, wornOf } from './air';
 import { evaluate } from './evaluate';
+import { FAMILIES } from './build/families';
+import { onSomeBed } from './testing/onBed';
 import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';
 import { simulatedWeather } from './judge/weather/simulated';
@@ -80,4 +82,12 @@ test('readings teach where there are days enough of them', () => {
   expect(fit?.taught.loss).toBeGreaterThan(1.3);
   expect(fit?.taught.loss).toBeLessThan(1.7);
   expect(fitOfCover(plain, winter, [])).toBeUndefined();
+});
+
+test('the steady noon is on the hot side of the hours of the same day for every kind of cover, and tells so', () => {
+  for (const { key } of FAMILIES) {
+    const o = onSomeBed(garden, key);
+    expect([key, o.air.riseShutC > clearDayRiseC(o) - 1]).toEqual([key, true]);
+    expect(o.air.figures.rise.assumes.length).toBeGreaterThan(0);
+  }
 });

@@ -11,8 +11,8 @@ import { type Weather, part } from './judge/weather/weather';
 import { type Fit, type Reading, fitReadings, readingSpan } from './judge/climate/fit';
 import { type SheetLife, type Spell, sheetLives } from './judge/season/sheetLife';
 import { type Tonight, tonightOf } from './judge/season/tonight';
-import { hourAt } from './base/days';
-import { remembered } from './base/remember';
+import { MS_PER_HOUR, hourAt } from './base/days';
+import { clearSkyWPerM2, sunAt } from './judge/climate/sky';
 import { coverMaterial } from './catalog/catalog';
 import type { Outline } from './outline';
 
@@ -22,12 +22,9 @@ export function climatePlace({ site }: Pick<Garden, 'site'>, ms: number): Climat
   return { latitudeDeg, longitudeDeg, elevationM, exposure, utcHours: utcHoursAt(site, ms) };
 }
 
-const models = remembered<BedModel>();
-
-/** The bed under its own cover: asked about again and again, which way its faces look is found once. */
-export function modelOf({ assembly, site: { bed }, garden: { landmarks } }: Outline): BedModel {
-  return models(assembly, [bed, landmarks], () => bedModel(assembly, bed, landmarks));
-}
+/** The bed under its own cover. */
+export const modelOf = ({ assembly, site: { bed }, garden: { landmarks } }: Outline): BedModel =>
+  bedModel(assembly, bed, landmarks);
 
 /** The bed as it is covered on each date: by its own sheet, by the coat of that day, or by nothing. */
 export function wornOf(o: Outline): Worn {
@@ -118,3 +115,39 @@ export const sheetsInSun = (o: Outline, spells: readonly Spell[], today: string)
     o.garden.site,
     today,
   );
+
+/** A clear day is so much colder at night than at noon, and its air so dry, C. */
+const CLEAR_DAY = { swingsC: 10, dewBelowC: 12, days: 3, warmestAt: 14 } as const;
+
+/**
+ * How much warmer than outside the shut cover gets hour by hour on the day of its clear noon, C: over soil that is as cold and as wet
+ * as it is at that time of year, which the steady figure of noon leaves out.
+ */
+export function clearDayRiseC(o: Outline): number {
+  const { noon, latitudeDeg, longitudeDeg, elevationM } = o.garden.site;
+  const { swingsC, dewBelowC, days, warmestAt } = CLEAR_DAY;
+  const startMs = Date.parse(noon.date) - utcHoursAt(o.garden.site, Date.parse(noon.date)) * MS_PER_HOUR;
+  const hours = Array.from({ length: 24 * days }, (_, i) => i);
+  const each = (c: number): readonly number[] => hours.map(() => c);
+  const airC = hours.map(
+    (i) => noon.outsideC - (swingsC / 2) * (1 - Math.cos(((i + 0.5 - warmestAt) * 2 * Math.PI) / 24)),
+  );
+  const weather: Weather = {
+    source: 'A clear day',
+    simulated: true,
+    startMs,
+    airC,
+    dewC: each(noon.outsideC - dewBelowC),
+    windMPerS: each(2),
+    gustMPerS: each(4),
+    cloud: each(0),
+    rainMm: each(0),
+    snowMm: each(0),
+    sunWPerM2: hours.map((i) =>
+      clearSkyWPerM2(sunAt(startMs + (i + 0.5) * MS_PER_HOUR, latitudeDeg, longitudeDeg).altitudeDeg, elevationM),
+    ),
+  };
+  const { run } = airOf(o, weather, { ...o.cover.tending, open: null });
+  const last = 24 * (days - 1);
+  return Math.max(...hours.slice(last).map((i) => (run.airC[i] ?? 0) - (airC[i] ?? 0)));
+}

@@ -7,7 +7,9 @@ import { spreadOf } from './catalog/catalog';
 import { type Cut, cutAndShop, provenPrice } from './cut';
 import type { Cover, Garden } from './garden/garden';
 import { coldestNight } from './judge/climate/coldest';
-import { noonAir } from './judge/climate/noon';
+import { clearSunInside } from './judge/climate/drive';
+import { bedModel } from './judge/climate/model';
+import { noonAir, noonMs } from './judge/climate/noon';
 import { askedOf } from './judge/proof/asked';
 import { checkAssembly } from './judge/proof/checks';
 import { designSnow } from './judge/proof/snow';
@@ -40,7 +42,15 @@ export function judge(laid: Laid): Outline {
   const { exposure, noon, latitudeDeg, windFromDeg, rough } = garden.site;
   const asked = askedOf(garden.site, laid.cover.brief);
   const snow = designSnow(asked.snow, exposure, garden.site);
-  const air = noonAir(assembly.enclosure, { ...garden.site, ...noon, windMPerS: LIGHT_AIR_M_PER_S });
+  const air = noonAir(
+    assembly.enclosure,
+    clearSunInside(
+      bedModel(assembly, site.bed, garden.landmarks),
+      noonMs(latitudeDeg, garden.site.longitudeDeg, noon.date),
+      garden.site,
+    ),
+    { ...noon, windMPerS: LIGHT_AIR_M_PER_S },
+  );
   const lifts = assembly.moving.map((part) => liftFigure(assembly, part));
   const outsideC = noon.outsideC;
   const conditions = {

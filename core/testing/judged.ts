@@ -1,9 +1,12 @@
 /** What several tests of the judges look at. */
 import type { Preferences } from '../base/amount';
-import type { Skin } from '../build/assembly/types';
+import { meanOf } from '../build/assembly/enclosure';
+import type { Enclosure, Skin } from '../build/assembly/types';
 import type { Hung, MovingPart } from '../build/assembly/openings';
 import { SHIPPED, coverMaterial } from '../catalog/catalog';
-import type { NoonPlace } from '../judge/climate/noon';
+import type { SunInside } from '../judge/climate/drive';
+import { type NoonPlace, noonMs } from '../judge/climate/noon';
+import { clearSkyWPerM2, sunAt } from '../judge/climate/sky';
 
 /** A level lid of 1 x .8 m, its hinges apart from all that holds it, with some of it otherwise. */
 export const lid = (more: Partial<Hung> = {}): MovingPart => ({
@@ -32,16 +35,17 @@ export const skin = (cover: string, m2: number, inner?: string): Skin => ({
   m2,
 });
 
-/** A clear noon in March at the height of the sea. */
-export const NOON: NoonPlace = {
-  latitudeDeg: 44.1,
-  longitudeDeg: -72.6,
-  elevationM: 0,
-  date: '2027-03-01',
-  outsideC: 2,
-  windMPerS: 1,
-  allowedRiseC: 10,
-};
+/** Air at a clear noon in March. */
+export const NOON: NoonPlace = { outsideC: 2, windMPerS: 1, allowedRiseC: 10 };
+
+/** A clear noon of March at the height of the sea over covers that let the sun in from above alone, four fifths of it caught. */
+export function sunFromAbove(e: Enclosure): SunInside {
+  const ms = noonMs(44.1, -72.6, '2027-03-01');
+  const sun = sunAt(ms, 44.1, -72.6);
+  const levelWPerM2 = clearSkyWPerM2(sun.altitudeDeg, 0);
+  const light = meanOf(e, ({ cover, inner }) => cover.light * (inner?.light ?? 1));
+  return { sun, levelWPerM2, caughtW: 0.8 * light * levelWPerM2 * e.floorM2 };
+}
 
 /** Words in millimetres. */
 export const METRIC: Preferences = { length: 'mm', temperature: 'C', currency: 'EUR' };

@@ -44,6 +44,7 @@ export const TUNNEL: BedModel = {
   ].map(([east = 0, north = 0, up = 0, m2 = 0]) => ({ east, north, up, m2, light: 0.9, uWPerM2K: 6.3 })),
   horizon: [],
   floorM2: 3,
+  canopy: [],
   volumeM3: 1.5,
   heightM: 0.6,
   wallsWPerK: 0,

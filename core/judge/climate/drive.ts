@@ -3,7 +3,16 @@ import { beamOver, skySeen } from '../../site/horizon';
 import type { Exposure } from '../../site/place';
 import { MS_PER_HOUR, dayAt, hourAt, isoDay } from '../../base/days';
 import { type Weather, type WeatherPlace, hoursOf } from '../weather/weather';
-import { ASLANT_DIFFUSE, aslant, diffusePart, saturatedKgPerM3, skyLossWPerM2, sunAt } from './sky';
+import {
+  ASLANT_DIFFUSE,
+  type Sun,
+  aslant,
+  clearSkyWPerM2,
+  diffusePart,
+  saturatedKgPerM3,
+  skyLossWPerM2,
+  sunAt,
+} from './sky';
 import { type BedModel, type Taught, UNTAUGHT } from './model';
 import { type Bearing, bearingOf } from './lying';
 import { type Tending, comes, within } from './tending';
@@ -90,8 +99,69 @@ function skinOf(model: BedModel) {
 const kept = (onFloor: number, passes: number): number => TAKEN_IN * (onFloor + (1 - onFloor) * (1 - passes));
 
 /**
+ * Sun that comes through all faces of a cover and stays inside as warmth, W: on each face beam and diffuse light parted by Erbs, an
+ * even sky, light thrown up by the ground.
+ * @param levelWPerM2 light on level ground in the open
+ * @param grown whether a grown crop catches light beside the floor
+ */
+function sunInside(
+  { model, skinM2, passes, seen, skyOf, groundOf }: ReturnType<typeof skinOf>,
+  sun: Sun,
+  levelWPerM2: number,
+  ms: number,
+  albedo: number,
+  grown = false,
+): number {
+  const diffuse = levelWPerM2 * diffusePart(levelWPerM2, ms, sun.up);
+  const beam =
+    ((levelWPerM2 - diffuse) / Math.max(0.05, sun.up)) * beamOver(model.horizon, sun.azimuthDeg, sun.altitudeDeg);
+  let [beamIn, square, diffuseIn] = [0, 0, 0];
+  for (let k = 0; k < model.faces.length; k++) {
+    const f = model.faces[k];
+    if (!f) continue;
+    const cos = f.east * sun.east + f.north * sun.north + f.up * sun.up;
+    if (cos > 0) {
+      beamIn += f.m2 * cos * f.light * aslant(cos);
+      square += f.m2 * cos;
+    }
+    diffuseIn += f.m2 * f.light * ((skyOf[k] ?? 0) * seen * diffuse + (groundOf[k] ?? 0) * albedo * levelWPerM2);
+  }
+  const crop = grown ? model.canopy : [];
+  const catches = crop.reduce(
+    (m2, c) => m2 + c.m2 * Math.abs(c.east * sun.east + c.north * sun.north),
+    model.floorM2 * sun.up,
+  );
+  const caught = square > 0 ? Math.min(1, catches / square) : 1;
+  const round = model.floorM2 + crop.reduce((m2, c) => m2 + c.m2, 0);
+  return (
+    beam * beamIn * kept(caught, passes) +
+    diffuseIn * ASLANT_DIFFUSE * kept(Math.min(1, round / Math.max(1e-9, skinM2)), passes)
+  );
+}
+
+/** Sun over a covered bed at one instant. */
+export interface SunInside {
+  readonly sun: Sun;
+  /** On level ground in the open, W/m2. */
+  readonly levelWPerM2: number;
+  /** Caught by the floor and a grown crop, W. */
+  readonly caughtW: number;
+}
+
+/** Clear sun over snowless ground that a covered bed catches, its crop grown, with the shade of what stands on the plot. */
+export function clearSunInside(
+  model: BedModel,
+  ms: number,
+  { latitudeDeg, longitudeDeg, elevationM }: WeatherPlace,
+): SunInside {
+  const sun = sunAt(ms, latitudeDeg, longitudeDeg);
+  const levelWPerM2 = clearSkyWPerM2(sun.altitudeDeg, elevationM);
+  const caughtW = sun.up > 0.01 ? sunInside(skinOf(model), sun, levelWPerM2, ms, GRASS_ALBEDO, true) : 0;
+  return { sun, levelWPerM2, caughtW };
+}
+
+/**
  * Works out what weather brings to a bed.
- * Light on each face: beam and diffuse parted by Erbs, an even sky, light thrown up by the ground.
  * @param worn the bed, or which it is on each date
  */
 export function driveOf(
@@ -141,7 +211,7 @@ export function driveOf(
       const model = onDate(date);
       if (skin?.model !== model) skin = skinOf(model);
     }
-    const { model, skinM2, bears, passes, seen, skyOf, groundOf } = skin;
+    const { model, skinM2, bears, passes, seen, skyOf } = skin;
     d.windMPerS[i] = wind;
     d.bears[i] = bears;
     d.vapour[i] = saturatedKgPerM3(Math.min(dew, air));
@@ -152,25 +222,7 @@ export function driveOf(
     const level = covered ? 0 : (weather.sunWPerM2[i] ?? 0);
     const sun = level > 0 ? sunAt(ms + MS_PER_HOUR / 2, place.latitudeDeg, place.longitudeDeg) : undefined;
     if (sun && sun.up > 0.01) {
-      const diffuse = level * diffusePart(level, ms, sun.up);
-      const beam =
-        ((level - diffuse) / Math.max(0.05, sun.up)) * beamOver(model.horizon, sun.azimuthDeg, sun.altitudeDeg);
-      let [beamIn, square, diffuseIn] = [0, 0, 0];
-      for (let k = 0; k < model.faces.length; k++) {
-        const f = model.faces[k];
-        if (!f) continue;
-        const cos = f.east * sun.east + f.north * sun.north + f.up * sun.up;
-        if (cos > 0) {
-          beamIn += f.m2 * cos * f.light * aslant(cos);
-          square += f.m2 * cos;
-        }
-        diffuseIn += f.m2 * f.light * ((skyOf[k] ?? 0) * seen * diffuse + (groundOf[k] ?? 0) * albedo * level);
-      }
-      const onFloor = square > 0 ? Math.min(1, (model.floorM2 * sun.up) / square) : 1;
-      d.sunW[i] =
-        taught.gain *
-        (beam * beamIn * kept(onFloor, passes) +
-          diffuseIn * ASLANT_DIFFUSE * kept(Math.min(1, model.floorM2 / Math.max(1e-9, skinM2)), passes));
+      d.sunW[i] = taught.gain * sunInside(skin, sun, level, ms, albedo);
     } else if (level > 0) d.sunW[i] = taught.gain * level * model.floorM2 * passes * 0.5;
 
     const h = outsideH(wind);

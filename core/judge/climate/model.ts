@@ -1,6 +1,7 @@
 /** A covered bed as the balance sees it: faces, air, soil, what stores warmth, what opens. */
 import type { Assembly, ExtraWarmth } from '../../build/assembly/types';
 import { OPEN_HORIZON, type Horizon, horizonOf } from '../../site/horizon';
+import { remembered } from '../../base/remember';
 import type { Bed } from '../../site/bed';
 import type { Landmark } from '../../site/landmark';
 import { middleOf } from '../../site/plotting';
@@ -30,6 +31,8 @@ export interface BedModel {
   readonly faces: readonly WorldFace[];
   readonly horizon: Horizon;
   readonly floorM2: number;
+  /** A grown crop as it is seen level: its long side and its end, each with the direction that it looks in. */
+  readonly canopy: readonly { readonly east: number; readonly north: number; readonly m2: number }[];
   readonly volumeM3: number;
   readonly heightM: number;
   readonly wallsWPerK: number;
@@ -93,12 +96,19 @@ export const uncovered = (m: BedModel): BedModel => ({
   leaksRange: [OPEN_PER_HOUR, OPEN_PER_HOUR],
 });
 
+const models = remembered<BedModel>();
+
 /**
- * The bed under its cover.
+ * The bed under its cover; asked about again and again, which way its faces look is found once.
  * @param landmarks what stands on the plot; it shades the bed
  */
-export function bedModel(a: Assembly, bed: Bed, landmarks: readonly Landmark[] = []): BedModel {
-  const { enclosure: e, warmth } = a;
+export const bedModel = (a: Assembly, bed: Bed, landmarks: readonly Landmark[] = NOTHING): BedModel =>
+  models(a, [bed, landmarks], () => modelOf(a, bed, landmarks));
+const NOTHING: readonly Landmark[] = [];
+
+function modelOf(a: Assembly, bed: Bed, landmarks: readonly Landmark[]): BedModel {
+  const { enclosure: e, warmth, crop, footing } = a;
+  const highM = Math.max(0, crop.topZMm - crop.soilZMm) / 1000;
   const along = (bed.bearingDeg * Math.PI) / 180;
   const [ex, nx] = [Math.sin(along), Math.cos(along)];
   // Across is a quarter turn to the left of along, as seen from above.
@@ -115,6 +125,10 @@ export function bedModel(a: Assembly, bed: Bed, landmarks: readonly Landmark[] =
     })),
     horizon: landmarks.length > 0 ? horizonOf(landmarks, middleOf(bed), a.crop.soilZMm) : OPEN_HORIZON,
     floorM2: e.floorM2,
+    canopy: [
+      { east: ey, north: ny, m2: (footing.lengthMm / 1000) * highM },
+      { east: ex, north: nx, m2: (footing.widthMm / 1000) * highM },
+    ],
     volumeM3: e.volumeM3,
     heightM: e.heightM,
     wallsWPerK: wallsWPerK(e),

@@ -3,16 +3,12 @@ import { getPosition, getTimes } from 'suncalc';
 import type { Enclosure } from '../../build/assembly/types';
 import { coverM2, mainCover, meanOf } from '../../build/assembly/enclosure';
 import { type Figure, amount } from '../../base/figure';
+import type { SunInside } from './drive';
 import { clearSkyWPerM2 } from './sky';
 import { AIR_J_PER_M3K, leaksPerHour, skinU, wallsWPerK } from './losses';
 
-/** Where and when the sun shines, and the air it meets. */
+/** The air that the covered bed meets at noon. */
 export interface NoonPlace {
-  readonly latitudeDeg: number;
-  readonly longitudeDeg: number;
-  readonly elevationM: number;
-  /** Date as year-month-day. */
-  readonly date: string;
   readonly outsideC: number;
   /** Light air that the vents can count on, m/s. */
   readonly windMPerS: number;
@@ -33,12 +29,16 @@ export interface NoonAir {
   readonly figures: { readonly rise: Figure; readonly vent: Figure };
 }
 
-/** Part of the light let through that warms the air; the rest dries soil and leaves or goes into the soil. */
-const WARMS_AIR = 0.5;
+/** Part of the light caught inside that warms the air; the rest dries soil and leaves or goes into the soil. */
+const WARMS_AIR = 0.6;
 const DISCHARGE = 0.6;
 const LEFT_OUT = [
-  'A planning aid: a steady clear noon. It leaves out wind on the cover, wet soil, shade, the slope of each face and heat kept in the soil.',
+  'A planning aid: a steady clear noon over soil that is warm and dry already, with a grown crop. Cold or wet soil takes much of the warmth: hour by hour it gets less warm.',
 ];
+
+/** The instant at which the sun stands highest on a date. */
+export const noonMs = (latitudeDeg: number, longitudeDeg: number, date: string): number =>
+  getTimes(new Date(`${date}T12:00:00Z`), latitudeDeg, longitudeDeg).solarNoon.getTime();
 
 /**
  * Sun on level ground under a clear sky at solar noon, W/m2.
@@ -51,20 +51,19 @@ export function noonSun(
   date: string,
   elevationM = 0,
 ): { readonly altitudeDeg: number; readonly levelWPerM2: number } {
-  const noon = getTimes(new Date(`${date}T12:00:00Z`), latitudeDeg, longitudeDeg).solarNoon;
-  const altitudeDeg = getPosition(noon, latitudeDeg, longitudeDeg).altitude;
+  const noon = noonMs(latitudeDeg, longitudeDeg, date);
+  const altitudeDeg = getPosition(new Date(noon), latitudeDeg, longitudeDeg).altitude;
   return { altitudeDeg, levelWPerM2: clearSkyWPerM2(altitudeDeg, elevationM) };
 }
 
 /**
  * Steady balance of the covered bed at clear noon: the rise when shut, and the pair of vents that keeps a chosen rise.
  * @param e areas in m2, volume in m3, height in m
+ * @param sun what of the noon's sun comes in and is caught
  * @returns rise in C, open area of each vent in m2, the floor rule in m2, sun in W/m2 and degrees
  */
-export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
-  const { altitudeDeg, levelWPerM2 } = noonSun(place.latitudeDeg, place.longitudeDeg, place.date, place.elevationM);
-  const light = meanOf(e, ({ cover, inner }) => cover.light * (inner?.light ?? 1));
-  const gainW = levelWPerM2 * light * e.floorM2 * WARMS_AIR;
+export function noonAir(e: Enclosure, { sun, levelWPerM2, caughtW }: SunInside, place: NoonPlace): NoonAir {
+  const gainW = caughtW * WARMS_AIR;
   const u = meanOf(e, skinU);
   const changes = leaksPerHour(e);
   const area = coverM2(e);
@@ -81,9 +80,9 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
   const windPerM2 = 0.3 * place.windMPerS;
   const ventEachM2 = flow / Math.hypot(stackPerM2, windPerM2);
   return {
-    sunAltitudeDeg: altitudeDeg,
+    sunAltitudeDeg: sun.altitudeDeg,
     sunWPerM2: levelWPerM2,
-    light,
+    light: meanOf(e, ({ cover, inner }) => cover.light * (inner?.light ?? 1)),
     riseShutC,
     ventEachM2,
     ruleM2: [0.15 * e.floorM2, 0.2 * e.floorM2],
@@ -93,20 +92,16 @@ export function noonAir(e: Enclosure, place: NoonPlace): NoonAir {
         value: riseShutC,
         quantity: 'warming',
         formula:
-          'rise = 0.5 × sun on level ground, W/m² × light let through × floor / (heat loss U, W/m²K × cover + boards and bales, W/K + 1206 × air changes an hour × air inside / 3600)',
+          'rise = 0.6 × sun that comes in and is caught, W / (heat loss U, W/m²K × cover + boards and bales, W/K + 1206 × air changes an hour × air inside / 3600)',
         terms: [
-          { name: 'sun on level ground, W/m²', ...amount(levelWPerM2, 'plain') },
-          { name: 'height of the sun', ...amount(altitudeDeg, 'angle') },
-          { name: 'above the sea, m', ...amount(place.elevationM, 'plain') },
-          { name: 'light let through', ...amount(light, 'ratio') },
-          { name: 'floor', ...amount(e.floorM2, 'area') },
+          { name: 'sun that comes in and is caught, W', ...amount(caughtW, 'plain') },
           { name: 'cover', ...amount(area, 'area') },
           { name: 'heat loss U, W/m²K', ...amount(u, 'plain') },
           { name: 'boards and bales, W/K', ...amount(walls, 'plain') },
           { name: 'air changes an hour', ...amount(changes, 'plain') },
           { name: 'air inside', ...amount(e.volumeM3, 'volume') },
         ],
-        source: `Steady heat balance; clear sun after Meinel, air mass after Kasten and Young. Leaks of ${mainCover(e).name}: ${mainCover(e).leaksRange.join(' to ')} changes an hour (trade ranges)${e.loose ? ', twice as much where edges only lie weighted' : ''}; heat through cloth after FAO Irrigation and Drainage Paper 56.`,
+        source: `Steady heat balance; clear sun after Meinel, air mass after Kasten and Young, on each face of the cover by its slope and bearing, past what stands on the plot. Leaks of ${mainCover(e).name}: ${mainCover(e).leaksRange.join(' to ')} changes an hour (trade ranges)${e.loose ? ', twice as much where edges only lie weighted' : ''}; heat through cloth after FAO Irrigation and Drainage Paper 56.`,
         assumes: LEFT_OUT,
       },
       vent: {

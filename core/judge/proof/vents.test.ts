@@ -1,11 +1,13 @@
+import type { Enclosure } from '../../build/assembly/types';
 import { at, build } from '../../testing/site';
-import { NOON, skin } from '../../testing/judged';
+import { NOON, skin, sunFromAbove } from '../../testing/judged';
 import { noonAir } from '../climate/noon';
 import { MORE_AIR, ventCheck, ventsWantedM2 } from './vents';
 
 const a = build('a-frame', at(96, 48));
+const enclosure: Enclosure = { skins: [skin('film-uv', 8)], floorM2: 3, volumeM3: 2, heightM: 1 };
 const air = {
-  ...noonAir({ skins: [skin('film-uv', 8)], floorM2: 3, volumeM3: 2, heightM: 1 }, { ...NOON, windMPerS: 1 }),
+  ...noonAir(enclosure, sunFromAbove(enclosure), NOON),
   ventEachM2: 0.2,
 };
 const opening = (aloneM2: number, byHandM2: number) => ({ ...a, ventilation: { ...a.ventilation, aloneM2, byHandM2 } });

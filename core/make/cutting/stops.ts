@@ -11,16 +11,15 @@ export interface StopGroup {
   readonly tags: readonly string[];
 }
 
-/** How the ends of a piece are cut, where they are not square, or how it tapers. */
-function endsText(p: CutPiece, unit: LengthUnit): string {
-  if (p.taperMm) {
-    const [from, to] = p.taperMm;
-    const [a, b] = [formatLength(from, unit), formatLength(to, unit)];
-    return Math.abs(from - to) < 0.5 ? `ripped to ${a}` : `tapers from ${a} to ${b}`;
-  }
-  return p.endAnglesDeg
-    ? `ends ${p.endAnglesDeg.map((deg) => `${Math.abs(deg).toFixed(1)}°`).join(' and ')} off square`
-    : '';
+/** How the ends of a piece are cut, where they are not square, and how it tapers. */
+function endsText({ taperMm, endAnglesDeg }: CutPiece, unit: LengthUnit): string {
+  const [from, to] = (taperMm ?? []).map((mm) => formatLength(mm, unit));
+  return [
+    endAnglesDeg && `ends ${endAnglesDeg.map((deg) => `${Math.abs(deg).toFixed(1)}°`).join(' and ')} off square`,
+    from && (from === to ? `ripped to ${from}` : `tapers from ${from} to ${to}`),
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** Every piece by the stop it is cut at: one length and one kind of end to a group, in the order of cutting. */

@@ -1,5 +1,6 @@
 import type { Outline } from '../../../core/outline';
-import type { ReactNode } from 'react';
+import { type ReactNode, useMemo } from 'react';
+import { clearDayRiseC } from '../../../core/air';
 import type { Result } from '../../../core/base/result';
 import { formatAmount } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
@@ -7,6 +8,9 @@ import { type Sheet, toScreen } from '../../drawing/Shapes';
 import { FittedView } from '../../drawing/FittedView';
 import { Why } from '../../parts/Why';
 import { VENT_UNITS } from '../../../core/catalog/ventUnits';
+
+/** Figures nearer to each other than this are the same to a gardener, C. */
+const AGREE_C = 3;
 
 /** A clear noon under the shut cover, and the vents that would do. */
 export function AirNoon({
@@ -19,6 +23,7 @@ export function AirNoon({
   const units = useUnits();
   const { air } = o;
   const { noon } = o.garden.site;
+  const hourlyC = useMemo(() => clearDayRiseC(o), [o]);
   const inside = noon.outsideC + air.riseShutC;
   const louvres = 2 * Math.ceil(air.ventEachM2 / VENT_UNITS.louvre.freeM2);
   return (
@@ -33,7 +38,10 @@ export function AirNoon({
           <p className="quiet">
             {formatAmount(noon.outsideC, 'temperature', units)} outside, about{' '}
             {formatAmount(inside, 'temperature', units)} inside. Sun {formatAmount(air.sunAltitudeDeg, 'angle', units)}{' '}
-            high. A steady balance, on the safe side: soil that takes warmth in is left out.
+            high.{' '}
+            {air.riseShutC - hourlyC > AGREE_C
+              ? `That is over soil that is warm and dry, with a grown crop: vents are sized for it. Soil as cold and wet as it is on this date takes much of the warmth, and hour by hour it gets ${formatAmount(hourlyC, 'warming', units)} warmer.`
+              : `Hour by hour it comes to much the same: ${formatAmount(hourlyC, 'warming', units)}.`}
           </p>
         </div>
         <div>

@@ -99,16 +99,23 @@ export function buildBox(s: BoxSite) {
     let [near, far] = [s.z0, s.z0];
     return courses.map((course, k) => {
       const [from, to] = course;
+      // As the board below falls, so does this one's lower edge: its ends are plumb, and so off square by as much.
+      const fall = Math.atan2(far - near, depth - 2 * t);
+      const deg = (fall * 180) / Math.PI;
       // The centre line is that of the whole board, as it lies on the one below.
+      const up = w / 2 / Math.cos(fall);
       const side = piece(
         `${letter}${k + 1}`,
         falls(course) ? 'Tapered side' : 'Side board',
         s.board,
-        [x, s.y0 + t, near + w / 2],
-        [x, s.y1 - t, far + w / 2],
-        [0, 0, 1],
+        [x, s.y0 + t, near + up],
+        [x, s.y1 - t, far + up],
+        [0, -Math.sin(fall), Math.cos(fall)],
         {
-          ...((falls(course) || from < w - 0.5) && { taperMm: course }),
+          ...((falls(course) || from < w - 0.5) && {
+            taperMm: [from * Math.cos(fall), to * Math.cos(fall)] as const,
+          }),
+          ...(fall > 0 && { endAnglesDeg: [-deg, deg] as const }),
           ...(falls(course) && { ends: ['taper', 'taper'] as const }),
           ...(i === 1 && falls(course) && fromOne(course) && { sawnFrom: `C${k + 1}` }),
         },

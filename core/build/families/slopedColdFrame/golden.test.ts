@@ -1,4 +1,6 @@
 import { differences } from '../../../testing/golden';
+import { boardCorners } from '../../assembly/solids';
+import type { Member } from '../../assembly/types';
 import { phraseText } from '../../../base/figure';
 import { familyOf } from '..';
 import { NOTHING_OWN, catalogOf } from '../../../catalog/own';
@@ -188,7 +190,7 @@ test('its tapered sides are marked at both ends, cut as a pair or one after the 
     [188, 286],
   ]);
   expect(said[0]).toBe(
-    'C1 and D1: on the board mark 7 3/8" up from one edge at the front end and 11 1/4" at the back end, and join the marks with a straight board.',
+    'C1 and D1: on the board mark 7 3/8" up the front end from one edge and 11 1/4" up the back end, and join the marks with a straight board.',
   );
   expect(said).toHaveLength(2);
   expect(said[1]).toContain('the pattern of the second');
@@ -256,4 +258,24 @@ test('on clay it is said what keeps the box from standing in a puddle', () => {
       .steps.find((s) => s.id === 'set')
       ?.work.some((w) => w.join('').startsWith('Clay holds water'));
   expect([said('clay'), said('loam')]).toEqual([true, false]);
+});
+
+test('an upper side on a course that falls has plumb ends, cut off square by the fall of what it lies on', () => {
+  const a = build('sloped-cold-frame', at(128, 44), { board: '2x8 treated', frontMm: 6 * IN, backMm: 14 * IN });
+  const lower = a.members.find((m) => m.tag === 'C1');
+  const upper = a.members.find((m) => m.tag === 'C2');
+  if (!lower || !upper) throw new Error('no sides');
+  // 6 in in front, 8 in more over 42.5: 6.282 at the side's front end, an inch of it the upper one's. The back's 14 less 7.25 of it.
+  const [near, far] = [6 + (8 / 42.5) * 1.5 - 1, 14 - 7.25];
+  expect(lower.taperMm?.map((mm) => mm / IN)).toEqual([expect.closeTo(near, 6), expect.closeTo(far, 6)]);
+  const fall = Math.atan2(far - near, 41);
+  const deg = (fall * 180) / Math.PI;
+  expect(upper.endAnglesDeg).toEqual([expect.closeTo(-deg, 6), expect.closeTo(deg, 6)]);
+  expect(upper.taperMm?.map((mm) => mm / IN / Math.cos(fall))).toEqual([expect.closeTo(1, 6), expect.closeTo(7.25, 6)]);
+  // Both of its ends stand where the lower one's do, from their foot to their top.
+  const ends = (m: Member): number[] => boardCorners(m).map((p) => Number((p[1] / IN).toFixed(6)));
+  expect(ends(upper)).toEqual(ends(lower));
+  expect(Math.max(...boardCorners(upper).map((p) => p[2])) / IN).toBeCloseTo(11 + 14, 6);
+  // The blank is as long as its slanting ends ask: 41 in on the slope and a board's width aslant.
+  expect(upper.lengthMm / IN).toBeCloseTo(41 / Math.cos(fall) + 7.25 * Math.tan(fall), 6);
 });

@@ -37,10 +37,20 @@ export function slopedStages(
       view: 'end',
       pieces: tapered,
       work: [
-        ...tapers.map(
-          (m) =>
-            phrase`${m.tag} and ${m.tag.replace('C', 'D')}: on the board mark ${amount(m.taperMm?.[0] ?? 0, 'length')} up from one edge at the front end and ${amount(m.taperMm?.[1] ?? 0, 'length')} at the back end, and join the marks with a straight board.`,
-        ),
+        ...tapers.flatMap((m) => {
+          const pair = `${m.tag} and ${m.tag.replace('C', 'D')}`;
+          const [deg = 0] = m.endAnglesDeg ?? [];
+          // Marked along the end, which is longer than square across where it slants.
+          const [front = 0, back = 0] = (m.taperMm ?? []).map((mm) => mm / Math.cos((deg * Math.PI) / 180));
+          return [
+            ...(deg
+              ? [
+                  phrase`${pair}: saw both ends ${amount(Math.abs(deg), 'angle')} off square, both leaning the same way, so that they stand plumb on the slope of the boards below.`,
+                ]
+              : []),
+            phrase`${pair}: on the board mark ${amount(front, 'length')} up the front end from one edge and ${amount(back, 'length')} up the back end, and join the marks with a straight board.`,
+          ];
+        }),
         box.pairFromOne
           ? 'Saw along the line: what is left is the other side. Trim it to the same two heights.'
           : 'Saw along the line, and use the first as the pattern of the second.',

@@ -1,6 +1,6 @@
 import { phraseText } from '../../../base/figure';
 import { type Point, differences, outward, sprung, taut } from '../../../testing/golden';
-import { NOON } from '../../../testing/judged';
+import { NOON, sunFromAbove } from '../../../testing/judged';
 import { NOTHING_OWN, catalogOf } from '../../../catalog/own';
 import { at, build, siteOf } from '../../../testing/site';
 import { coldestNight } from '../../../judge/climate/coldest';
@@ -169,7 +169,7 @@ test('with the near side open the sheet ends half way up the hoops, clipped to e
   expect(a.joints.find((j) => j.id === 'edge clips')?.places).toHaveLength(5);
   expect(a.openings.map((o) => [o.by, o.reachedFrom])).toEqual([['open', 'near']]);
   expect(a.ventilation.aloneM2).toBeGreaterThan(0.5);
-  expect(noonAir(a.enclosure, NOON).riseShutC).toBeLessThan(3);
+  expect(noonAir(a.enclosure, sunFromAbove(a.enclosure), NOON).riseShutC).toBeLessThan(3);
   expect(coldestNight(a).value).toBe(crop('lettuce').killingC);
   // The far skirt lies as it was asked.
   const far = sheet?.run?.[sheet.run.length - 1];
