@@ -16,6 +16,8 @@ import { strawBaleStages } from './stages';
 
 /** How far the lids reach over the bales in front and behind. */
 const REST_MM = 100;
+/** To air, a lid is slid down until this much is open behind it. */
+const GAP_MM = 100;
 
 /**
  * Bales round a rectangle, each row starting at a corner and running past the next, so that none needs cutting.
@@ -103,6 +105,7 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     { y: width + REST_MM, z: backZ + t },
   ].flatMap(({ y, z }) => evenly([x0, y, z], [x1, y, z], Math.ceil(weights / 2)));
   const stages = strawBaleStages(a, {
+    airing: { slideMm: REST_MM + GAP_MM, gapMm: GAP_MM },
     blocks,
     supports,
     lids,
@@ -131,7 +134,11 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
   return ok({
     ...BARE,
     ...built(stages),
-    openings: lids.openings.map((o) => ({ ...o, shut: ['weights'] })),
+    openings: lids.openings.map((o) => ({
+      ...o,
+      shut: ['weights'],
+      airM2: (GAP_MM * (x1 - x0)) / lids.openings.length / 1e6,
+    })),
     beams: [
       {
         tags: supports.map((m) => m.tag),

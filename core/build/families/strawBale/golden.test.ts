@@ -63,3 +63,9 @@ test('one course under three frames of twin-wall over 96 x 48 in where it is win
   const heights = a.under.map((p) => p.z);
   expect(heights[0]).toBeGreaterThan(heights[1] ?? Infinity);
 });
+
+test('slid down as its step says, each lid opens a gap behind it: air that the vents count', () => {
+  const a = build('straw-bale', at(96, 48));
+  // 4 in = 100 mm behind 96 in of lids.
+  expect(a.ventilation.byHandM2).toBeCloseTo((0.1 * 96 * 25.4) / 1000, 9);
+});

@@ -1,6 +1,7 @@
 import type { Lids } from '../../parts/slopedLid';
 import type { Block, Joint, Member } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
+import { amount, phrase } from '../../../base/figure';
 import { CAUTIONS } from '../../joints/cautions';
 import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
 import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
@@ -14,6 +15,8 @@ interface BaleParts {
   readonly bricks: readonly Joint[];
   readonly rope: readonly Joint[];
   readonly laid: readonly Joint[];
+  /** How far a lid is slid down for air, and how much that opens behind it. */
+  readonly airing: { readonly slideMm: number; readonly gapMm: number };
 }
 
 /** The frame in building order: bales, supports, lids, weights. */
@@ -61,7 +64,7 @@ export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
       pieces: b.lids.panels,
       work: [
         `${sayCount(countKind(b.bricks, 'brick'), 'brick')} on the corners of the lids, over the supports.`,
-        'To air, slide a lid down a hand’s width; to reach in, lift it off with both hands.',
+        phrase`To air, slide a lid ${amount(b.airing.slideMm, 'length')} down its slope, so that ${amount(b.airing.gapMm, 'length')} is open behind it. To reach in, lift it off with both hands.`,
         'When spring comes, the bales make mulch or a bed to plant in.',
       ],
       joints: b.bricks,
