@@ -94,7 +94,15 @@ export function tonightOfCover(o: Outline, weather: Weather, now: number): Tonig
   const near = part(weather, from, Math.min(weather.airC.length - from, now - from + 48));
   const shut = airOf(o, near, { ...o.cover.tending, open: null });
   const hourOf = (ms: number): number => hourAt(ms, utcHoursAt(o.garden.site, ms));
-  return tonightOf(shut, near, now - from, o.assembly.crop.crop, hourOf, o.assembly.ventilation.byHandM2 > 0);
+  return tonightOf(
+    shut,
+    near,
+    now - from,
+    o.assembly.crop.crop,
+    hourOf,
+    o.assembly.ventilation.byHandM2 > 0,
+    o.coldest.value,
+  );
 }
 
 /** What the readings of a cover teach of it in the weather of those days; undefined where they are too few. */

@@ -23,6 +23,8 @@ export interface Tonight {
 
 /** Nearer than this to what kills, a night is to be watched, C: a forecast is as often off by so much. */
 const NEAR_C = 2.5;
+/** By so much colder inside than outside is said, C. */
+const COLDER_C = 0.5;
 /** Warmer than this inside it is opened, C below what is too hot. */
 const BEFORE_HOT_C = 4;
 /** From so much fresh snow on it is brushed, mm. */
@@ -37,6 +39,7 @@ const SHUT_BEFORE = 1;
  * @param shut the cover run through the forecast with nothing opened
  * @param now hour of the forecast that is now, counted from its start
  * @param hourOf hour of the clock for an hour of the forecast
+ * @param livesToC coldest usual night outside that the crop lives through under this cover, C
  */
 export function tonightOf(
   shut: Climate,
@@ -45,6 +48,7 @@ export function tonightOf(
   crop: Crop,
   hourOf: (ms: number) => number,
   canOpen: boolean,
+  livesToC: number,
 ): Tonight {
   const hours = Array.from({ length: Math.min(24, forecast.airC.length - now) }, (_, i) => now + i);
   const least = (list: ArrayLike<number>): number => hours.reduce((m, i) => Math.min(m, list[i] ?? Infinity), Infinity);
@@ -76,6 +80,14 @@ export function tonightOf(
       margin < 0
         ? phrase`${capital(crop.name)} dies at ${amount(crop.killingC, 'temperature')}: pick what is ready, or lay a blanket over it before dark.`
         : phrase`A blanket before dark is safe: a forecast is as often off by ${amount(NEAR_C, 'warming')}.`,
+    );
+  if (margin < NEAR_C && insideC < outsideC - COLDER_C)
+    deeds.push(
+      phrase`Tonight it gets colder under the cover than outside, ${amount(insideC, 'temperature')} beside ${amount(outsideC, 'temperature')}: clear sky and cold soil draw warmth out of the air inside. Fabric laid over the plants helps.`,
+    );
+  else if (margin < NEAR_C && outsideC > livesToC)
+    deeds.push(
+      phrase`On a usual night the cover saves ${crop.name} down to ${amount(livesToC, 'temperature')} outside. Tonight it keeps less, by the sky, the wind and how cold the soil is: count on ${amount(insideC, 'temperature')} inside.`,
     );
   if (hottest > crop.hotC && !canOpen)
     deeds.push(['It gets too hot inside and cannot be opened: lift the cover off for the day.']);
