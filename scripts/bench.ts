@@ -301,7 +301,7 @@ async function browser(): Promise<void> {
         `${name}, script until its drawing, gzipped`,
         visit.neededKB,
         'kB',
-        250,
+        380,
         `${visit.allKB.toFixed(0)} kB in all`,
       );
       add(`${name}, first useful drawing`, visit.seconds, 's', 1, 'median of five');

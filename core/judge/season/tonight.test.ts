@@ -55,7 +55,7 @@ test('a night that the usual figure calls safe and the hours do not, and one col
   // Under cloud it stays warmer than outside, and near what kills all the same.
   const grey = word(steady(72, { airC: -1.5, cloud: 1, sunWPerM2: 250 }), 'lettuce', true, -5.5);
   expect(grey.low.insideC).toBeGreaterThan(grey.low.outsideC - 0.5);
-  expect(deeds(grey)).toContain('down to −5.5 °C outside');
+  expect(deeds(grey)).toContain('down to −5 °C outside');
   // Colder than the usual figure saves from, nothing needs explaining.
   expect(deeds(word(steady(72, { airC: -8, cloud: 1 }), 'lettuce', true, -5.5))).not.toContain('usual night');
 });

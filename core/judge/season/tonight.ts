@@ -87,7 +87,7 @@ export function tonightOf(
     );
   else if (margin < NEAR_C && outsideC > livesToC)
     deeds.push(
-      phrase`On a usual night the cover saves ${crop.name} down to ${amount(livesToC, 'temperature')} outside. Tonight it keeps less, by the sky, the wind and how cold the soil is: count on ${amount(insideC, 'temperature')} inside.`,
+      phrase`On a usual night the cover saves ${crop.name} down to ${amount(livesToC, 'livesTo')} outside. Tonight it keeps less, by the sky, the wind and how cold the soil is: count on ${amount(insideC, 'temperature')} inside.`,
     );
   if (hottest > crop.hotC && !canOpen)
     deeds.push(['It gets too hot inside and cannot be opened: lift the cover off for the day.']);
