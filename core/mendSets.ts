@@ -86,15 +86,11 @@ function leastOf(o: Outline, set: ChangeSet, redo: Redo): ChangeSet {
 function after(o: Outline, changes: ChangeSet['changes'], redo: Redo): Outline | undefined {
   let now: Outline | undefined = o;
   for (const { change } of changes) {
-    const tried: Tried | undefined =
-      now && triesOf(now, { ...ASKED, tries: [{ label: [], change }] }, redo, () => true)[0];
+    const tried: Tried | undefined = now && triesOf(now, { tries: [{ label: [], change }] }, redo, () => true)[0];
     now = tried?.outline;
   }
   return now;
 }
-
-/** A check that asks for one change. */
-const ASKED = { id: 'asked', verdict: 'fails', text: [], figure: undefined, caution: undefined } as const;
 
 /** What a set is called: its changes, one after the other. */
 export const nameOf = (set: ChangeSet): Phrase =>

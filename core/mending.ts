@@ -26,10 +26,9 @@ export const kindOf = (change: Change): string => (change.kind === 'answer' ? `a
  */
 export function triesOf(
   o: Outline,
-  check: Check,
+  { id, tries }: Pick<Check, 'tries'> & Partial<Pick<Check, 'id'>>,
   redo: Redo,
-  enough = (tried: Tried): boolean => !failing(tried.outline).some((c) => c.id === check.id),
-  tries: Check['tries'] = check.tries,
+  enough = (tried: Tried): boolean => !failing(tried.outline).some((c) => c.id === id),
 ): readonly Tried[] {
   const done = new Set<string>();
   return tries.flatMap(({ label, change }): Tried[] => {
@@ -79,17 +78,13 @@ export const changeSpace = (
   keyOf: ({ outline }) => JSON.stringify(outline.cover.answers),
   movesOf: ({ changes, outline }) =>
     failing(outline).flatMap((check) =>
-      triesOf(
-        outline,
-        check,
-        redo,
-        undefined,
-        check.tries.filter((t) => !t.instead),
-      ).map(({ label, change, outline: changed }) => ({
-        // A change of a kind takes the place of an earlier one of it.
-        changes: [...changes.filter((c) => kindOf(c.change) !== kindOf(change)), { label, change }],
-        outline: changed,
-      })),
+      triesOf(outline, { ...check, tries: check.tries.filter((t) => !t.instead) }, redo).map(
+        ({ label, change, outline: changed }) => ({
+          // A change of a kind takes the place of an earlier one of it.
+          changes: [...changes.filter((c) => kindOf(c.change) !== kindOf(change)), { label, change }],
+          outline: changed,
+        }),
+      ),
     ),
   judge: ({ outline }) => {
     const ill = illness(outline);

@@ -2,7 +2,7 @@ import { ok } from './base/result';
 import { phraseText } from './base/figure';
 import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';
-import type { Check, Verdict } from './judge/proof/check';
+import type { Check, CheckId, Verdict } from './judge/proof/check';
 import { quickPrice } from './cut';
 import { triesOf } from './mending';
 import { findMends } from './mends';
@@ -14,8 +14,10 @@ const made = outline(demoGarden(), demoGarden().covers[0] as Cover);
 if (!made.ok) throw new Error('not built');
 const base = made.value;
 
-const check = (id: string, verdict: Verdict, tries: Check['tries'] = []): Check => ({
+const check = (id: CheckId, verdict: Verdict, tries: Check['tries'] = []): Check => ({
   id,
+  about: { tags: [], places: [] },
+  measure: undefined,
   verdict,
   text: [id],
   figure: undefined,
@@ -85,11 +87,11 @@ test('mends are priced against the design as it is, the cheapest first and three
     ridge,
     { label: ['Higher'], change: { kind: 'higher', byMm: 50 } },
   ] as Check['tries'];
-  const ill = [check('snow', 'fails', all), check('fine', 'holds', [hoops(6)])];
+  const ill = [check('snow', 'fails', all), check('sits', 'holds', [hoops(6)])];
   const redo = (answers: Readonly<Record<string, unknown>>) => {
     const tried = outline(base.garden, { ...base.cover, answers } as Cover);
     if (!tried.ok) return tried;
-    return ok({ ...tried.value, checks: [check('fine', 'holds'), check('snow', 'holds')] });
+    return ok({ ...tried.value, checks: [check('sits', 'holds'), check('snow', 'holds')] });
   };
   const found = findMends({ ...base, checks: ill } as Outline, redo);
   expect(found).toHaveLength(3);
@@ -204,10 +206,10 @@ test('what a set does not need is not in it', () => {
     return [
       check('snow', Number(a['hoops']) >= 6 || high ? 'holds' : 'fails', [hoops(6)]),
       check('wind', a['ridge'] === 'posted' ? 'holds' : 'fails', [ridge]),
-      check('room', high ? 'holds' : 'fails', [higher]),
+      check('crop', high ? 'holds' : 'fails', [higher]),
     ];
   };
-  const all = [check('snow', 'fails', [hoops(6)]), check('wind', 'fails', [ridge]), check('room', 'fails', [higher])];
+  const all = [check('snow', 'fails', [hoops(6)]), check('wind', 'fails', [ridge]), check('crop', 'fails', [higher])];
   const named = mends(all, three).filter((label) => label.includes(' and '));
   expect(named.map((label) => label.toLowerCase().split(' and ').sort())).toEqual([['higher', 'ridge on posts']]);
 });

@@ -9,11 +9,18 @@ export interface Amount {
 /** A sentence whose numbers keep their meaning until they are shown. */
 export type Phrase = readonly (string | Amount)[];
 
+/** A value by its name. */
+export interface Term extends Amount {
+  readonly name: string;
+}
+
 /** A number that can answer "why": its formula, the values put in, where it comes from, what it takes for granted. */
 export interface Figure extends Amount {
   readonly label: string;
   readonly formula: string;
-  readonly terms: readonly (Amount & { readonly name: string })[];
+  readonly terms: readonly Term[];
+  /** What is good to know beside it: what it is held against, and where its terms come from. */
+  readonly besides?: readonly Term[];
   readonly source: string;
   readonly assumes: readonly string[];
 }
@@ -22,6 +29,9 @@ export interface Figure extends Amount {
 export function amount(value: number, quantity: Quantity): Amount {
   return { value, quantity };
 }
+
+/** A value by its name: a term of a formula, or what stands beside it. */
+export const term = (name: string, value: number, quantity: Quantity): Term => ({ name, value, quantity });
 
 /**
  * A sentence as it is read, with its amounts, words and other sentences where they stand in it.

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { amount } from './figure';
-import { addedUp, formulaValue } from './formula';
+import { amount, term } from './figure';
+import { addedUp, formulaValue, worked } from './formula';
 
-const worked = (formula: string, terms: readonly (readonly [string, number])[] = []): number =>
+const valueOf = (formula: string, terms: readonly (readonly [string, number])[] = []): number =>
   formulaValue({
     formula,
     quantity: 'plain',
@@ -23,27 +23,43 @@ test.each([
   ['x = sin(0) + cos(0)', 1],
   ['x = 1.5 × 2', 3],
   ['x = 1.375 × 8', 11],
-] as const)('%s comes to %d', (formula, value) => expect(worked(formula)).toBeCloseTo(value, 12));
+] as const)('%s comes to %d', (formula, value) => expect(valueOf(formula)).toBeCloseTo(value, 12));
 
 test('the longest name counts, and a name may hold signs of its own', () => {
   expect(
-    worked('a = load − load on top', [
+    valueOf('a = load − load on top', [
       ['load', 5],
       ['load on top', 2],
     ]),
   ).toBe(3);
-  expect(worked('a = 0.7 Ce Ct I × 2', [['0.7 Ce Ct I', 3]])).toBe(6);
+  expect(valueOf('a = 0.7 Ce Ct I × 2', [['0.7 Ce Ct I', 3]])).toBe(6);
 });
 
 test('lengths are kept in mm and angles in degrees, the answer in its own unit', () => {
-  const terms = [
-    { name: 'long', ...amount(3000, 'length') },
-    { name: 'slope', ...amount(60, 'angle') },
-  ];
+  const long = term('long', 3000, 'length');
   // 3 m x cos 60 is 1.5 m, kept as 1500 mm; as a depth of snow alike.
-  expect(formulaValue({ formula: 'x = long × cos(slope)', quantity: 'length', terms })).toBeCloseTo(1500, 9);
-  expect(formulaValue({ formula: 'x = long / 2', quantity: 'snowDepth', terms })).toBeCloseTo(1500, 9);
-  expect(formulaValue({ formula: 'x = long × long', quantity: 'area', terms })).toBeCloseTo(9, 9);
+  const aslant = { formula: 'x = long × cos(slope)', terms: [long, term('slope', 60, 'angle')] };
+  expect(formulaValue({ ...aslant, quantity: 'length' })).toBeCloseTo(1500, 9);
+  expect(formulaValue({ formula: 'x = long / 2', quantity: 'snowDepth', terms: [long] })).toBeCloseTo(1500, 9);
+  expect(formulaValue({ formula: 'x = long × long', quantity: 'area', terms: [long] })).toBeCloseTo(9, 9);
+});
+
+test('a term that its formula does not name is refused by its name: it stands beside the figure', () => {
+  const terms = [term('long', 1, 'length'), term('wide', 1, 'length')];
+  expect(() => formulaValue({ formula: 'x = 2 × long', quantity: 'length', terms })).toThrow('wide');
+});
+
+test('a formula that is read once is worked with each design’s own values', () => {
+  const of = (long: number): number =>
+    worked({
+      label: 'X',
+      quantity: 'length',
+      formula: 'x = 2 × long',
+      terms: [term('long', long, 'length')],
+      source: '',
+      assumes: [],
+    }).value;
+  expect([of(1), of(30), of(1)]).toEqual([2, 60, 2]);
 });
 
 test.each([
@@ -52,7 +68,7 @@ test.each([
   ['x = max(1; 2', /missing/],
   ['x = two + 2', /is no term/],
   ['x = ()', /missing/],
-])('%s is refused with what is wrong', (formula, words) => expect(() => worked(formula)).toThrow(words));
+])('%s is refused with what is wrong', (formula, words) => expect(() => valueOf(formula)).toThrow(words));
 
 test('all terms added up come to their sum', () => {
   fc.assert(
@@ -60,7 +76,7 @@ test('all terms added up come to their sum', () => {
       const terms = values.map((value, i) => [`part ${String.fromCharCode(97 + i)}`, value] as const);
       const sum = values.reduce((a, b) => a + b, 0);
       expect(
-        worked(
+        valueOf(
           addedUp(
             'x',
             terms.map(([name]) => ({ name })),

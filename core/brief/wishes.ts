@@ -11,6 +11,7 @@ import type { CoverMaterial } from '../catalog/types';
 import { toolsOf } from '../compare';
 import type { Garden } from '../garden/garden';
 import { askedOf } from '../judge/proof/asked';
+import type { Check } from '../judge/proof/check';
 import { failing } from '../mending';
 import type { Outline } from '../outline';
 import { type Brief, PURPOSES, type Purpose } from '../site/brief';
@@ -154,15 +155,12 @@ function serves(o: Outline, purpose: Purpose): boolean {
   return worn.some((cover) => doesFor(cover, purpose));
 }
 
-/** Checks that fail for what a wish asks: told as missing that wish where it is said, and as not standing where it is not. */
-const ASKS_FOR: Readonly<Record<string, (id: string) => boolean>> = {
-  snow: (id) => id === 'snow' || id === 'span' || id.startsWith('beam '),
-  gust: (id) => id === 'wind',
-  headroom: (id) => id === 'crop',
-};
+/** Whether a check judges what a wish asks: failing it misses that wish where it is said, and does not stand where it is not. */
+const isFor = (wish: string, check: Check): boolean =>
+  check.under === undefined ? wish === 'headroom' && check.id === 'crop' : check.under === wish;
 
 /** Checks that fail because of one wish. */
-const failingFor = (wish: string, o: Outline): number => failing(o).filter((c) => ASKS_FOR[wish]?.(c.id)).length;
+const failingFor = (wish: string, o: Outline): number => failing(o).filter((c) => isFor(wish, c)).length;
 
 /** Everything that a brief asks of a design on its bed, in the order in which gardeners ask. */
 export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
@@ -303,14 +301,13 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     ),
   );
   // Whatever fails is missed by one wish or another.
-  const asking = wishes.flatMap((w) => ASKS_FOR[w.id] ?? []);
   const snowSaid = wishes.some((w) => w.id === 'snow');
   add({
     id: 'stands',
     thing: ['that nothing fails'],
     does: ['holds on this bed'],
     miss: (o) => {
-      const fails = failing(o).filter((c) => !asking.some((is) => is(c.id)));
+      const fails = failing(o).filter((c) => !wishes.some((w) => isFor(w.id, c)));
       const carried = snowSaid ? 1 : Math.min(1, ...o.strengths.map((s) => s.ratio));
       return fails.length + Math.max(0, 1 - carried);
     },

@@ -1,5 +1,6 @@
 /** What parts weigh, and what of it is at the hand. */
-import { type Figure, amount } from '../base/figure';
+import { type Figure, term } from '../base/figure';
+import { worked } from '../base/formula';
 import { panelAreaM2 } from '../build/assembly/pieces';
 import type { Assembly } from '../build/assembly/types';
 import type { MovingPart } from '../build/assembly/openings';
@@ -26,20 +27,18 @@ export function liftFigure(assembly: Assembly, part: MovingPart): Figure {
     sheets: assembly.sheets.filter((s) => part.sheetTags.includes(s.tag)),
     panels: assembly.panels.filter((p) => part.panelTags.includes(p.tag)),
   });
-  const whole = barsKg + sheetsKg + part.extraKg;
   const hinged = part.motion === 'hinged';
   const terms = [
-    { name: 'boards and pipes', ...amount(barsKg, 'mass') },
-    { name: 'sheets', ...amount(sheetsKg, 'mass') },
-    ...(part.extraKg > 0 ? [{ name: 'hardware that moves with it', ...amount(part.extraKg, 'mass') }] : []),
+    term('boards and pipes', barsKg, 'mass'),
+    term('sheets', sheetsKg, 'mass'),
+    ...(part.extraKg > 0 ? [term('hardware that moves with it', part.extraKg, 'mass')] : []),
   ];
-  return {
+  return worked({
     label: hinged ? `${part.name}: lift at the handle` : `${part.name}: weight ${part.motion}`,
-    value: hinged ? whole / 2 : whole,
     quantity: 'mass',
     formula: `${hinged ? 'lift' : 'weight'} = (${terms.map((t) => t.name).join(' + ')})${hinged ? ' / 2' : ''}`,
     terms,
     source: 'Sections and lengths of the parts; densities from the catalogue.',
     assumes: ['Dry wood, no snow on it. Screws and hinges are left out.'],
-  };
+  });
 }

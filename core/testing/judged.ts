@@ -1,7 +1,8 @@
 /** What several tests of the judges look at. */
+import type { Figure } from '../base/figure';
 import type { Preferences } from '../base/amount';
 import { meanOf } from '../build/assembly/enclosure';
-import type { Enclosure, Skin } from '../build/assembly/types';
+import type { Assembly, Enclosure, Skin } from '../build/assembly/types';
 import type { Hung, MovingPart } from '../build/assembly/openings';
 import { SHIPPED, coverMaterial } from '../catalog/catalog';
 import type { SunInside } from '../judge/climate/drive';
@@ -49,3 +50,15 @@ export function sunFromAbove(e: Enclosure): SunInside {
 
 /** Words in millimetres. */
 export const METRIC: Preferences = { length: 'mm', temperature: 'C', currency: 'EUR' };
+
+/** A cover of which nothing is drawn: for checks that are tried by themselves. */
+export const UNDRAWN: Pick<Assembly, 'members' | 'sheets' | 'panels' | 'joints'> = {
+  members: [],
+  sheets: [],
+  panels: [],
+  joints: [],
+};
+
+/** All values that a figure shows, by their names: the terms of its formula, and what stands beside it. */
+export const shown = (figure: Figure | undefined): Readonly<Record<string, number>> =>
+  Object.fromEntries([...(figure?.terms ?? []), ...(figure?.besides ?? [])].map((x) => [x.name, x.value]));

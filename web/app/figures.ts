@@ -1,30 +1,30 @@
 /** What a design comes to: the figures of the strip. */
 import { type Preferences, formatAmount } from '../../core/base/amount';
-import { type Figure, amount } from '../../core/base/figure';
+import { type Figure, term } from '../../core/base/figure';
 import { carriedMm } from '../../core/judge/proof/strength';
-import { addedUp } from '../../core/base/formula';
+import { addedUp, worked } from '../../core/base/formula';
 import { AISLES } from '../../core/catalog/types';
 import type { ShoppingList } from '../../core/make/buying/shopping';
 import { sheetSize } from '../../core/make/rolls/rolls';
 import type { Outline } from '../../core/outline';
 
 function priceFigure(shopping: ShoppingList): Figure {
-  const aisles = AISLES.map((aisle) => ({
-    name: aisle,
-    ...amount(
+  const aisles = AISLES.map((aisle) =>
+    term(
+      aisle,
       shopping.lines.filter((l) => l.aisle === aisle).reduce((sum, l) => sum + l.paid, 0),
       'money',
     ),
-  }));
-  return {
+  );
+  return worked({
     label: 'Price',
-    value: shopping.paid,
     quantity: 'money',
     formula: addedUp('price', aisles),
-    terms: [...aisles, { name: 'of that, used up in this cover', ...amount(shopping.used, 'money') }],
+    terms: aisles,
+    besides: [term('of that, used up in this cover', shopping.used, 'money')],
     source: 'Prices of the catalogue, which ship made up; type your shop’s own in the Cart.',
     assumes: ['Whole bars, rolls and packs. What is on the shelf costs nothing.'],
-  };
+  });
 }
 
 /** A figure as the strip shows it. */
@@ -74,11 +74,10 @@ function listed(
   const mesh = o.assembly.sheets.filter((s) => s.cover.kind === 'mesh');
   const pieces = [...o.assembly.members, ...o.assembly.panels, ...mesh];
   const size = sheet && sheetSize(sheet);
-  const across = (sheet?.across ?? []).map((a) => ({ name: `across: ${a.what}`, ...amount(a.mm, 'length') }));
-  const parts = [...new Set(pieces.map((m) => m.part))].map((part) => ({
-    name: part,
-    ...amount(pieces.filter((m) => m.part === part).length, 'count'),
-  }));
+  const across = (sheet?.across ?? []).map((a) => term(`across: ${a.what}`, a.mm, 'length'));
+  const parts = [...new Set(pieces.map((m) => m.part))].map((part) =>
+    term(part, pieces.filter((m) => m.part === part).length, 'count'),
+  );
   return [
     ...(shopping ? [{ id: 'price', name: 'Price', figure: priceFigure(shopping) }] : []),
     ...(snow ? [{ id: 'snow', name: 'Wet snow it carries', figure: snow }] : []),
@@ -89,15 +88,15 @@ function listed(
           {
             id: 'sheet',
             name: 'Sheet',
-            figure: {
+            figure: worked({
               label: 'Sheet, across by along',
-              value: size.acrossMm,
-              quantity: 'film' as const,
+              quantity: 'film',
               formula: addedUp('across', across),
-              terms: [...across, ...sheet.along.map((a) => ({ name: `along: ${a.what}`, ...amount(a.mm, 'length') }))],
+              terms: across,
+              besides: sheet.along.map((a) => term(`along: ${a.what}`, a.mm, 'length')),
               source: 'Developed length of the taut outline over the true bent hoop; allowances are trade practice.',
               assumes: ['The sheet is pulled tight.'],
-            },
+            }),
             text: `${formatAmount(size.acrossMm, 'film', units)} × ${formatAmount(size.alongMm, 'film', units)}`,
           },
         ]
@@ -105,15 +104,14 @@ function listed(
     {
       id: 'pieces',
       name: 'Pieces',
-      figure: {
+      figure: worked({
         label: 'Pieces to cut',
-        value: pieces.length,
         quantity: 'count',
         formula: addedUp('pieces', parts),
         terms: parts,
         source: 'Counted from the assembly.',
         assumes: ['Film, fabric and hardware are not in it.'],
-      },
+      }),
     },
     { id: 'hours', name: 'Hours to build', figure: o.hours },
   ];

@@ -1,8 +1,8 @@
 import type { ReactNode, RefObject } from 'react';
 import { Dialog, Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Figure } from '../../core/base/figure';
-import { formatAmount, formatFully } from '../../core/base/amount';
+import type { Figure, Term } from '../../core/base/figure';
+import { type Preferences, formatAmount, formatFully } from '../../core/base/amount';
 import { useUnits } from '../app/hooks';
 
 const Sheet = styled(Popover)`
@@ -61,14 +61,13 @@ export default function WhySheet({ figure, anchor, onClose }: WhySheetProps): Re
         </h2>
         {read !== fully && <p className="measure">Worked out as {fully}; told as a builder can use it.</p>}
         <p className="formula measure">{figure.formula}</p>
-        <dl>
-          {figure.terms.map((term) => (
-            <div key={term.name} style={{ display: 'contents' }}>
-              <dt>{term.name}</dt>
-              <dd className="measure">{formatFully(term.value, term.quantity, units)}</dd>
-            </div>
-          ))}
-        </dl>
+        <Terms terms={figure.terms} units={units} />
+        {figure.besides && figure.besides.length > 0 && (
+          <>
+            <p>Good to know with it:</p>
+            <Terms terms={figure.besides} units={units} />
+          </>
+        )}
         <p>Source: {figure.source}</p>
         <ul>
           {figure.assumes.map((line) => (
@@ -77,5 +76,18 @@ export default function WhySheet({ figure, anchor, onClose }: WhySheetProps): Re
         </ul>
       </Dialog>
     </Sheet>
+  );
+}
+
+function Terms({ terms, units }: { readonly terms: readonly Term[]; readonly units: Preferences }): ReactNode {
+  return (
+    <dl>
+      {terms.map((term) => (
+        <div key={term.name} style={{ display: 'contents' }}>
+          <dt>{term.name}</dt>
+          <dd className="measure">{formatFully(term.value, term.quantity, units)}</dd>
+        </div>
+      ))}
+    </dl>
   );
 }

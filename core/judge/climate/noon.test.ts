@@ -7,7 +7,7 @@ import { build } from '../../testing/site';
 import { type NoonPlace, noonAir, noonMs, noonSun } from './noon';
 import { aslant, diffusePart } from './sky';
 import { TUNNEL } from '../../testing/weather';
-import { NOON, skin, sunFromAbove } from '../../testing/judged';
+import { NOON, skin, sunFromAbove, shown } from '../../testing/judged';
 import { bedModel } from './model';
 import { clearSunInside } from './drive';
 
@@ -126,7 +126,7 @@ test('more wind, smaller vents; and both figures open to what they are made of',
   const stack = (0.6 / Math.SQRT2) * Math.sqrt((2 * 9.80665 * 0.7 * 10) / 275.15);
   // The same flow through a stack of its own, or with .3 x 4 m/s of wind beside it.
   expect(still.ventEachM2 * stack).toBeCloseTo(windy.ventEachM2 * Math.hypot(stack, 1.2), 9);
-  const terms = (of: 'rise' | 'vent') => Object.fromEntries(windy.figures[of].terms.map((t) => [t.name, t.value]));
+  const terms = (of: 'rise' | 'vent') => shown(windy.figures[of]);
   expect(terms('rise')).toMatchObject({
     cover: 7,
     'heat loss U, W/m²K': 6.3,

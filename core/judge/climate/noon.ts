@@ -2,7 +2,8 @@ import { GRAVITY } from '../../base/gravity';
 import { getPosition, getTimes } from 'suncalc';
 import type { Enclosure } from '../../build/assembly/types';
 import { coverM2, mainCover, meanOf } from '../../build/assembly/enclosure';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, term } from '../../base/figure';
+import { worked } from '../../base/formula';
 import type { SunInside } from './drive';
 import { clearSkyWPerM2 } from './sky';
 import { AIR_J_PER_M3K, leaksPerHour, skinU, wallsWPerK } from './losses';
@@ -69,58 +70,54 @@ export function noonAir(e: Enclosure, { sun, levelWPerM2, caughtW }: SunInside, 
   const area = coverM2(e);
   const walls = wallsWPerK(e);
   const lossWPerK = u * area + walls + (AIR_J_PER_M3K * changes * e.volumeM3) / 3600;
-  const riseShutC = gainW / lossWPerK;
+  const shut = worked({
+    label: 'Warmer than outside when shut, clear noon',
+    quantity: 'warming',
+    formula: `rise = ${WARMS_AIR} × sun that comes in and is caught, W / (heat loss U, W/m²K × cover + boards and bales, W/K + ${AIR_J_PER_M3K} × air changes an hour × air inside / 3600)`,
+    terms: [
+      term('sun that comes in and is caught, W', caughtW, 'plain'),
+      term('cover', area, 'area'),
+      term('heat loss U, W/m²K', u, 'plain'),
+      term('boards and bales, W/K', walls, 'plain'),
+      term('air changes an hour', changes, 'plain'),
+      term('air inside', e.volumeM3, 'volume'),
+    ],
+    besides: [
+      term('sun on level ground, W/m²', levelWPerM2, 'plain'),
+      term('height of the sun', sun.altitudeDeg, 'angle'),
+      term('floor', e.floorM2, 'area'),
+    ],
+    source: `Steady heat balance; clear sun after Meinel, air mass after Kasten and Young, on each face of the cover by its slope and bearing, past what stands on the plot. Leaks of ${mainCover(e).name}: ${mainCover(e).leaksRange.join(' to ')} changes an hour (trade ranges)${e.loose ? ', twice as much where edges only lie weighted' : ''}; heat through cloth after FAO Irrigation and Drainage Paper 56.`,
+    assumes: LEFT_OUT,
+  });
 
   const rise = place.allowedRiseC;
   const toVentW = Math.max(0, gainW - lossWPerK * rise);
   const flow = toVentW / (AIR_J_PER_M3K * rise);
   const kelvin = place.outsideC + 273.15;
-  // Two equal vents in series: effective area A / sqrt(2).
-  const stackPerM2 = (DISCHARGE / Math.SQRT2) * Math.sqrt((2 * GRAVITY * e.heightM * rise) / kelvin);
-  const windPerM2 = 0.3 * place.windMPerS;
-  const ventEachM2 = flow / Math.hypot(stackPerM2, windPerM2);
+  const vent = worked({
+    label: 'Open area of each of two vents',
+    quantity: 'area',
+    // Two equal vents in series: effective area A / √2.
+    formula: `area = flow / √((${DISCHARGE} / √(2))² × 2 × ${GRAVITY} × low vent to high vent × rise allowed / outside, kelvin + (0.3 × light air, m/s)²)`,
+    terms: [
+      term('flow', flow, 'flow'),
+      term('rise allowed', rise, 'warming'),
+      term('low vent to high vent', e.heightM * 1000, 'length'),
+      term('outside, kelvin', kelvin, 'plain'),
+      term('light air, m/s', place.windMPerS, 'plain'),
+    ],
+    besides: [term('heat to carry off', toVentW, 'power')],
+    source: 'Orifice flow by stack and wind, root of the summed squares.',
+    assumes: [...LEFT_OUT, 'One vent low at one end and one high at the other, equal in area.'],
+  });
   return {
     sunAltitudeDeg: sun.altitudeDeg,
     sunWPerM2: levelWPerM2,
     light: meanOf(e, ({ cover, inner }) => cover.light * (inner?.light ?? 1)),
-    riseShutC,
-    ventEachM2,
+    riseShutC: shut.value,
+    ventEachM2: vent.value,
     ruleM2: [0.15 * e.floorM2, 0.2 * e.floorM2],
-    figures: {
-      rise: {
-        label: 'Warmer than outside when shut, clear noon',
-        value: riseShutC,
-        quantity: 'warming',
-        formula:
-          'rise = 0.6 × sun that comes in and is caught, W / (heat loss U, W/m²K × cover + boards and bales, W/K + 1206 × air changes an hour × air inside / 3600)',
-        terms: [
-          { name: 'sun that comes in and is caught, W', ...amount(caughtW, 'plain') },
-          { name: 'cover', ...amount(area, 'area') },
-          { name: 'heat loss U, W/m²K', ...amount(u, 'plain') },
-          { name: 'boards and bales, W/K', ...amount(walls, 'plain') },
-          { name: 'air changes an hour', ...amount(changes, 'plain') },
-          { name: 'air inside', ...amount(e.volumeM3, 'volume') },
-        ],
-        source: `Steady heat balance; clear sun after Meinel, air mass after Kasten and Young, on each face of the cover by its slope and bearing, past what stands on the plot. Leaks of ${mainCover(e).name}: ${mainCover(e).leaksRange.join(' to ')} changes an hour (trade ranges)${e.loose ? ', twice as much where edges only lie weighted' : ''}; heat through cloth after FAO Irrigation and Drainage Paper 56.`,
-        assumes: LEFT_OUT,
-      },
-      vent: {
-        label: 'Open area of each of two vents',
-        value: ventEachM2,
-        quantity: 'area',
-        formula:
-          'area = flow / √((0.6 / √(2))² × 2 × 9.80665 × low vent to high vent × rise allowed / outside, kelvin + (0.3 × light air, m/s)²)',
-        terms: [
-          { name: 'flow', ...amount(flow, 'flow') },
-          { name: 'rise allowed', ...amount(rise, 'warming') },
-          { name: 'low vent to high vent', ...amount(e.heightM * 1000, 'length') },
-          { name: 'outside, kelvin', ...amount(kelvin, 'plain') },
-          { name: 'light air, m/s', ...amount(place.windMPerS, 'plain') },
-          { name: 'heat to carry off', ...amount(toVentW, 'power') },
-        ],
-        source: 'Orifice flow by stack and wind, root of the summed squares.',
-        assumes: [...LEFT_OUT, 'One vent low at one end and one high at the other, equal in area.'],
-      },
-    },
+    figures: { rise: shut, vent },
   };
 }

@@ -4,7 +4,7 @@ import type { BeamRow } from '../../build/assembly/rows';
 import { type Figure, phraseText } from '../../base/figure';
 import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { solveHoop } from '../../build/hoop/elastica';
-import { METRIC, lid } from '../../testing/judged';
+import { METRIC, lid, UNDRAWN, shown } from '../../testing/judged';
 import { beamStrength, beamUnder } from './beam';
 import { asDrawn, restAt } from '../frame/equilibrium';
 import { crownOf, hoopFrame } from '../frame/hoop';
@@ -118,7 +118,9 @@ test('from 70 degrees on snow slides off and nothing bends it', () => {
 
 test('its figure opens to all that it is made of', () => {
   const [figure] = beamStrength(beam({ slopeDeg: 30 }), snow).figures;
-  const terms = Object.fromEntries((figure?.terms ?? []).map((t) => [t.name, Math.round(t.value * 100) / 100]));
+  const terms = Object.fromEntries(
+    Object.entries(shown(figure)).map(([name, value]) => [name, Math.round(value * 100) / 100]),
+  );
   // w = 1 kPa x .7273 x .6 m x .75 = .3273 N/mm; E I = 9000 x .6 x 2,230,736 N mm2.
   expect(terms).toEqual({
     // The lesser of both.
@@ -182,18 +184,18 @@ const part = (armMm: number, liftsKg: number): MovingPart =>
 
 test('an opener lifts the weight of the lid times half its length over its arm', () => {
   // 4 kg at the handle is a lid of 8 kg; 8 x 400 / 320 = 10 kg at the arm.
-  const opener = (liftsKg: number) => liftCheck(part(320, liftsKg), { value: 4 } as Figure)[1];
+  const opener = (liftsKg: number) => liftCheck(UNDRAWN, part(320, liftsKg), { value: 4 } as Figure)[1];
   expect(opener(7)?.figure?.value).toBeCloseTo(10, 9);
   expect([9.9, 10.1, 12.4, 12.6].map((kg) => opener(kg)?.verdict)).toEqual(['fails', 'tight', 'tight', 'holds']);
 });
 
 test('a person lifts 15 kg, two 30', () => {
   const lift = (kg: number, people: 1 | 2) =>
-    liftCheck({ ...part(320, 7), people }, { value: kg } as Figure)[0]?.verdict;
+    liftCheck(UNDRAWN, { ...part(320, 7), people }, { value: kg } as Figure)[0]?.verdict;
   expect([lift(12, 1), lift(15, 1), lift(15.1, 1)]).toEqual(['holds', 'tight', 'fails']);
   expect([lift(24, 2), lift(30.1, 2)]).toEqual(['holds', 'fails']);
   const told = (people: 1 | 2) =>
-    phraseText(liftCheck({ ...part(320, 7), people }, { value: 12 } as Figure)[0]?.text ?? [], METRIC);
+    phraseText(liftCheck(UNDRAWN, { ...part(320, 7), people }, { value: 12 } as Figure)[0]?.text ?? [], METRIC);
   expect(told(1)).toMatch(/at the handle; 15 kg is the most for one person\.$/);
   expect(told(2)).toMatch(/30 kg is the most for two people\.$/);
 });
@@ -201,7 +203,7 @@ test('a person lifts 15 kg, two 30', () => {
 test('stiff sheet reaches less under more snow, by the cube root', () => {
   const sheet = stiffSheet(SHIPPED, 'twin-wall-6');
   const most = (flatPa: number) =>
-    spanCheck({ sheet, spanMm: 500, slopeDeg: 0 }, { ...snow, flatPa }).figure?.value ?? NaN;
+    spanCheck(UNDRAWN, { sheet, spanMm: 500, slopeDeg: 0 }, { ...snow, flatPa }).figure?.value ?? NaN;
   const one = sheet.spanAtOneKpaMm ?? NaN;
   expect(most(1000)).toBeCloseTo(one, 6);
   // 8 kPa: half.
@@ -217,7 +219,7 @@ test('what stiff sheet carries is the snow under which its span is the most; wha
   // (600 / 500)³ = 1.728 times 1 kPa: 1728 / 0.672 / (400 × 9.80665) = 0.6555 m of wet snow.
   expect(carried?.ratio).toBeCloseTo(1.728, 6);
   expect(carried?.wetSnowMm).toBeCloseTo(655.5, 1);
-  expect(spanCheck(span, { ...snow, flatPa: 1728, groundPa: 1728 / 0.672 }).text[3]).toMatchObject({
+  expect(spanCheck(UNDRAWN, span, { ...snow, flatPa: 1728, groundPa: 1728 / 0.672 }).text[3]).toMatchObject({
     value: expect.closeTo(500, 3) as number,
   });
   // With no snow asked for it carries as much; reaching too far it carries none; where snow slides off any depth.

@@ -2,11 +2,12 @@ import type { BeamRow } from '../../build/assembly/rows';
 import { SHIPPED, spreadOf } from '../../catalog/catalog';
 import { stiffnessNMm2 } from '../../catalog/sections';
 import type { Spread } from '../../catalog/types';
-import { amount } from '../../base/figure';
+import { term } from '../../base/figure';
+import { worked } from '../../base/formula';
 import { type DesignSnow, PRACTICES, SNOW_DENSITY, driftAsEvenPa, snowOf, straightShare } from './snow';
 import { SHORT_LOAD } from './limits';
 import { MOST_SAG, perNewtonMm } from './simpleBeam';
-import { LEFT_OUT, type SnowStrength, UNIT_PA, snowSure, wetDepthMm } from './strength';
+import { LEFT_OUT, type SnowStrength, UNIT_PA, snowSure } from './strength';
 
 /**
  * Snow on a sloped bar between two supports, as a part of the flat load.
@@ -100,14 +101,45 @@ export function beamStrength(
   const ei = stiffnessNMm2(beam.section, 'weeks', beam.across);
   const ratio = timesBorne(under);
   const most = driftPa > 0 ? timesUntil(beam, snow) : ratio;
-  const wetSnowMm = wetDepthMm(most * snow.flatPa, snow);
   const { name, product } = PRACTICES[snow.practice];
+  const times = driftPa > 0 ? 'how many times it may lie, its drift with it,' : 'least of both ratios';
+  const carried = worked({
+    label: 'Wet snow it carries',
+    quantity: 'snowDepth',
+    formula: `depth = ${times} × flat load pf / ${product} / (density of wet snow × 9.80665)`,
+    terms: [
+      term(times, most, 'ratio'),
+      term('flat load pf', snow.flatPa, 'pressure'),
+      term(product, snow.flatPerGround, 'ratio'),
+      term('density of wet snow', SNOW_DENSITY.wet, 'density'),
+    ],
+    besides: [
+      ...(driftPa > 0 ? [term('least of both ratios', ratio, 'ratio')] : []),
+      term(
+        'ratio by bending, most stress / (span² depth / 16 I), less the bar and its cover, / snow',
+        bending,
+        'ratio',
+      ),
+      term('ratio by sag, most sag / (5 span⁴ / 384 EI), less the bar and its cover, / snow', sagging, 'ratio'),
+      term('span between supports', beam.spanMm, 'length'),
+      term('width of cover on one bar', beam.loadWidthMm, 'length'),
+      term('slope', beam.slopeDeg, 'angle'),
+      term('snow on one bar', (perMm - ownPerMm) * 1000, 'loadPerLength'),
+      term('the bar and its cover, across it', ownPerMm * 1000, 'loadPerLength'),
+      term('part of the flat load by slope', lies, 'ratio'),
+      ...(driftPa > 0 ? [term('drift against the wall, as an even load', driftPa, 'pressure')] : []),
+      term('stiffness EI after weeks', ei / 1e6, 'stiffness'),
+      term('most sag', mostSagMm, 'length'),
+    ],
+    source: `${name} snow, ${snowCase} case; simply supported beam. Stopped by ${bending < sagging ? 'bending' : 'sag'}.`,
+    assumes: LEFT_OUT,
+  });
   return {
     what: beam.what,
     ratio: asked.flatPa > 0 ? ratio : Infinity,
     governs: bending < sagging ? 'bending' : 'sag',
     snowCase,
-    wetSnowMm,
+    wetSnowMm: carried.value,
     sure:
       asked.flatPa > 0 && Number.isFinite(ratio)
         ? snowSure(
@@ -116,39 +148,6 @@ export function beamStrength(
             (stiffness, stands, times) => Math.min(bending * stands, sagging * stiffness) / times,
           )
         : undefined,
-    figures: [
-      {
-        label: 'Wet snow it carries',
-        value: wetSnowMm,
-        quantity: 'snowDepth',
-        formula: `depth = ${driftPa > 0 ? 'how many times it may lie, its drift with it,' : 'least of both ratios'} × flat load pf / ${product} / (density of wet snow × 9.80665)`,
-        terms: [
-          ...(driftPa > 0 ? [{ name: 'how many times it may lie, its drift with it,', ...amount(most, 'ratio') }] : []),
-          { name: 'least of both ratios', ...amount(ratio, 'ratio') },
-          { name: 'flat load pf', ...amount(snow.flatPa, 'pressure') },
-          { name: product, ...amount(snow.flatPerGround, 'ratio') },
-          { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
-          {
-            name: 'ratio by bending, most stress / (span² depth / 16 I), less the bar and its cover, / snow',
-            ...amount(bending, 'ratio'),
-          },
-          {
-            name: 'ratio by sag, most sag / (5 span⁴ / 384 EI), less the bar and its cover, / snow',
-            ...amount(sagging, 'ratio'),
-          },
-          { name: 'span between supports', ...amount(beam.spanMm, 'length') },
-          { name: 'width of cover on one bar', ...amount(beam.loadWidthMm, 'length') },
-          { name: 'slope', ...amount(beam.slopeDeg, 'angle') },
-          { name: 'snow on one bar', ...amount((perMm - ownPerMm) * 1000, 'loadPerLength') },
-          { name: 'the bar and its cover, across it', ...amount(ownPerMm * 1000, 'loadPerLength') },
-          { name: 'part of the flat load by slope', ...amount(lies, 'ratio') },
-          ...(driftPa > 0 ? [{ name: 'drift against the wall, as an even load', ...amount(driftPa, 'pressure') }] : []),
-          { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
-          { name: 'most sag', ...amount(mostSagMm, 'length') },
-        ],
-        source: `${name} snow, ${snowCase} case; simply supported beam. Stopped by ${bending < sagging ? 'bending' : 'sag'}.`,
-        assumes: LEFT_OUT,
-      },
-    ],
+    figures: [carried],
   };
 }

@@ -2,9 +2,11 @@
 import type { ArchRow } from '../../build/assembly/rows';
 import type { Assembly } from '../../build/assembly/types';
 import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
-import { type Figure, amount, phrase } from '../../base/figure';
+import { amount, phrase, term } from '../../base/figure';
+import { worked } from '../../base/formula';
 import { borneOn, keptLoadCurve } from '../frame/hoop';
-import { type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { aboutHoops } from './about';
+import { type Check, type CheckSite, measured } from './check';
 import { stouterHoops } from './hoopChecks';
 import { curvatureLimitPerMm } from './limits';
 import { CORE_COUNTS } from './strength';
@@ -74,21 +76,20 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
         (times * (found.by === 'curvature' ? Math.min(stiff, bend) : stiff)) / gust ** 2,
       [site.gustSpread, stiffness, limit],
     );
-  const figure: Figure = {
+  const figure = worked({
     label: 'Wind that the hoops bear',
-    value: q * times,
     quantity: 'pressure',
     formula: 'wind borne = pressure near the ground × times it is borne',
-    terms: [
-      { name: 'pressure near the ground', ...amount(q, 'pressure') },
-      { name: 'times it is borne', ...amount(times, 'times') },
-      { name: 'gust', ...amount(site.gustMPerS, 'speed') },
-      { name: 'spacing of hoops', ...amount(arch.spacingMm, 'length') },
-      { name: 'span', ...amount(arch.hoop.spanMm, 'length') },
-      {
-        name: `stiffness left at ${WARM_C} °C, of that at ${MEASURED_AT_C}`,
-        ...amount(stiffAt(arch.section.material, WARM_C), 'ratio'),
-      },
+    terms: [term('pressure near the ground', q, 'pressure'), term('times it is borne', times, 'times')],
+    besides: [
+      term('gust', site.gustMPerS, 'speed'),
+      term('spacing of hoops', arch.spacingMm, 'length'),
+      term('span', arch.hoop.spanMm, 'length'),
+      term(
+        `stiffness left at ${WARM_C} °C, of that at ${MEASURED_AT_C}`,
+        stiffAt(arch.section.material, WARM_C),
+        'ratio',
+      ),
     ],
     source:
       'ASCE/SEI 7, fig. 27.3-3, arched roofs springing from the ground, with inside pressure of a shut cover; slender frame with large displacements, as for snow.',
@@ -97,13 +98,15 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
       ...(found ? [] : ['Followed to three times the pressure asked, no further.']),
       ...WIND_LEFT_OUT,
     ],
-  };
+  });
   return [
-    {
+    measured({
       id: 'blown',
       leaf: 'stand',
-      ...sureIn(of && { of, words: sureWords(of, ['such a gust']) }),
-      verdict: stripped ? 'tight' : verdictOf(times),
+      about: aboutHoops(arch),
+      under: 'gust',
+      measure: { demand: q > 0 ? 1 : 0, capacity: times, ...(stripped && { mild: true }) },
+      sure: of && { of, words: sureWords(of, ['such a gust']) },
       text: found
         ? times < 1e-3
           ? [`${what} are bent so far that any wind makes them ${gives}.`]
@@ -112,6 +115,6 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
       figure,
       caution: WIND_LEFT_OUT[0],
       tries: stouterHoops(arch, site.site.catalog),
-    },
+    }),
   ];
 }

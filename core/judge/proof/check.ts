@@ -1,3 +1,4 @@
+import type { Vec3 } from '../../base/geometry';
 import type { Exposure } from '../../site/place';
 import type { Change } from '../../build/answers/asked';
 import type { BuildSite } from '../../site/buildSite';
@@ -12,11 +13,89 @@ import type { Spread } from '../../catalog/types';
 
 export type Verdict = 'holds' | 'tight' | 'fails';
 
+/** Checks that a design can be asked; of some there is one for each part of a name. */
+export type CheckId =
+  | 'snow'
+  | 'bend'
+  | 'sag'
+  | 'blown'
+  | 'rail'
+  | 'span'
+  | 'drift'
+  | 'wind'
+  | 'push'
+  | 'crop'
+  | 'sheet'
+  | 'vents'
+  | 'opener'
+  | `post ${'depth' | 'bolts' | 'across' | 'along'}`
+  | `${'beam' | 'sleeve' | 'end' | 'lift' | 'latch' | 'stay' | 'remark'} ${string}`
+  | 'latch'
+  | 'stay'
+  | PitfallId;
+
+/** Pitfalls of the trade, by what goes wrong. */
+export type PitfallId =
+  | 'fits'
+  | 'whole bar'
+  | 'wall anchors'
+  | 'brackets'
+  | 'bulge'
+  | 'cold bend'
+  | 'rot'
+  | 'wall in bed'
+  | 'way in'
+  | 'crowded'
+  | 'sits'
+  | 'sail'
+  | 'weights'
+  | 'bare glass'
+  | 'wear'
+  | 'staples'
+  | 'bare pvc'
+  | 'no uv'
+  | 'white film'
+  | 'huge sheet'
+  | 'panel'
+  | 'cooks'
+  | 'animals'
+  | 'insects'
+  | 'screen and arm'
+  | 'latched opener'
+  | 'facing'
+  | 'tall end'
+  | 'into wind';
+
+/** What a check is about, in the drawing. */
+export interface About {
+  /** Pieces, sheets and panels, by tag. */
+  readonly tags: readonly string[];
+  /** Where it goes wrong first, mm. */
+  readonly places: readonly Vec3[];
+}
+
+/** What is asked and what there is of it, both in one unit. */
+export interface Measure {
+  readonly demand: number;
+  readonly capacity: number;
+  /** So many times what is asked must be there; once where not said. */
+  readonly margin?: number;
+  /** With so many times that it holds outright; a quarter more where not said. */
+  readonly spare?: number;
+  /** It is met by hand, or harms nobody: too little of it is a warning, however little it is. */
+  readonly mild?: true;
+}
+
 /** One question about a design, answered. */
 export interface Check {
-  readonly id: string;
+  readonly id: CheckId;
   /** Which leaf of the bench it belongs to, beside the shape that shows them all. */
   readonly leaf?: 'stand' | 'skin' | 'air';
+  readonly about: About;
+  /** What of the place is asked of it: while nobody has said that, its answer is rough. */
+  readonly under?: 'snow' | 'gust';
+  /** Nothing where it is advice that judges no number, or where nothing is known of its strength. */
+  readonly measure: Measure | undefined;
   readonly verdict: Verdict;
   /** A regret that is warned of, not a load that is measured. */
   readonly pitfall?: true;
@@ -40,13 +119,31 @@ export interface Try {
   readonly instead?: true;
 }
 
-/** A check's word on how sure it is, where it has one. */
-export const sureIn = (sure: Check['sure']): Pick<Check, 'sure'> => (sure ? { sure } : {});
+/** What there is over what is asked with its margin; Infinity where nothing is asked. */
+export const ratioOf = ({ demand, capacity, margin = 1 }: Measure): number =>
+  demand > 0 ? capacity / (margin * demand) : Infinity;
 
-/** Holds with a quarter to spare, tight down to one, fails below. */
-export function verdictOf(ratio: number): Verdict {
-  return ratio >= 1.25 ? 'holds' : ratio >= 1 ? 'tight' : 'fails';
+/** What holds outright has so many times what is wanted. */
+export const SPARE = 1.25;
+
+/** One rule for all: below what is wanted it fails, with little to spare it is tight. */
+export function verdictOf(measure: Measure): Verdict {
+  const ratio = ratioOf(measure);
+  if (ratio >= (measure.spare ?? SPARE)) return 'holds';
+  return ratio >= 1 || measure.mild ? 'tight' : 'fails';
 }
+
+/** A check of a number: its verdict follows from what is asked and what there is. */
+export const measured = ({
+  sure,
+  ...check
+}: Omit<Check, 'verdict' | 'sure' | 'measure'> & {
+  readonly measure: Measure;
+  readonly sure?: Check['sure'] | undefined;
+}): Check => ({ ...check, verdict: verdictOf(check.measure), ...(sure && { sure }) });
+
+/** Advice that judges no number, and what is not judged for want of one. */
+export const advised = (check: Omit<Check, 'measure'>): Check => ({ ...check, measure: undefined });
 
 export const ASK = 'A planning aid. Local codes come first.';
 

@@ -1,4 +1,5 @@
 import type { Outline } from '../../outline';
+import { UNDRAWN, shown } from '../../testing/judged';
 import { SHIPPED, section } from '../../catalog/catalog';
 import { stiffnessNMm2 } from '../../catalog/sections';
 import { demoGarden } from '../../garden/demo';
@@ -56,7 +57,7 @@ describe('sleeve fit', () => {
     if (outer.shape.kind !== 'tube') throw new Error('no tube');
     const wide = { ...outer, shape: { ...outer.shape, insideMm: outer.shape.insideMm - insideMm + gapMm } };
     const joint = { outer: wide, inner, where: 'here', offers: [], ...(pinned && { pinned: true as const }) };
-    const check = sleeveCheck(joint, SHIPPED);
+    const check = sleeveCheck(UNDRAWN, joint, SHIPPED);
     expect([check.id, check.verdict]).toEqual(['sleeve here', verdictOfIt]);
     expect(check.figure?.value).toBeCloseTo(gapMm, 9);
     expect(fitsIn(wide, inner, SHIPPED)).toBe(gapMm >= 0.254 && gapMm <= 3.048);
@@ -116,7 +117,7 @@ describe('snow', () => {
     const wall = demo.covers.findIndex((c) => c.bedId === 'wall');
     const drift = (change: (g: Garden) => void) => look(change, wall).checks.find((c) => c.id === 'drift');
     const times = (change: (g: Garden) => void): number =>
-      drift(change)?.figure?.terms.find((t) => t.name === 'times both together are borne')?.value ?? NaN;
+      shown(drift(change)?.figure)['times both together are borne'] ?? NaN;
     const off = (mm: number) => (g: Garden) => void g.landmarks.forEach((l) => (l.at.yMm += mm));
     const alone = look(() => undefined, wall).strengths[0]?.ratio ?? NaN;
     expect(times(() => undefined)).toBeLessThan(alone);
@@ -150,7 +151,7 @@ describe('snow', () => {
     const runMm = beam.spanMm * Math.cos((beam.slopeDeg * Math.PI) / 180);
     const wallMm = beside.heightMm - o.value.site.bed.wall.heightMm;
     const { ratio } = beamStrength({ ...beam, drift: { wallMm, runMm, by: 'slope' } }, o.value.snow);
-    expect(found?.figure?.terms.find((t) => t.name === 'times both together are borne')?.value).toBeCloseTo(ratio, 9);
+    expect(shown(found?.figure)['times both together are borne']).toBeCloseTo(ratio, 9);
     expect(ratio).toBeLessThan(beamStrength(beam, o.value.snow).ratio);
     expect(phraseText(found?.text ?? [], demo.units)).toContain('Lid bars bear ');
     expect(found?.tries.some((t) => t.change.kind === 'bar')).toBe(true);

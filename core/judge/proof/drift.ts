@@ -1,10 +1,12 @@
 /** Snow that a wall beside the bed gathers on a cover that is not built for it. */
 import type { Assembly } from '../../build/assembly/types';
-import { type Figure, amount, phrase } from '../../base/figure';
+import { amount, phrase, term } from '../../base/figure';
+import { worked } from '../../base/formula';
 import type { Bed } from '../../site/bed';
 import type { Beside } from '../../site/plotting';
 import { beamStrength } from './beam';
-import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { aboutHoops, aboutTags } from './about';
+import { ASK, type Check, type CheckSite, measured } from './check';
 import { snowTries, sureOfSnow } from './hoopChecks';
 import { type DesignSnow, type DriftBeside, SNOW_DENSITY, driftAtPa, driftOf, snowDepthMm } from './snow';
 import { BRUSH_AT, hoopStrength } from './strength';
@@ -23,7 +25,8 @@ export function driftBeside({ gapMm, heightMm }: Beside, { wall }: Bed, snow: De
  * How hoops and bars bear the drift of the wall or fence beside them, on top of the even snow. It fails only where nobody brushes: what is
  * brushed after a fall does not gather.
  */
-export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readonly Check[] {
+export function driftCheck(a: Assembly, site: CheckSite): readonly Check[] {
+  const { arches, beams } = a;
   const { beside, snow, snowSpread } = site;
   if (!beside || beams.some((b) => b.drift)) return [];
   const at = driftBeside(beside, site.site.bed, snow);
@@ -35,51 +38,52 @@ export function driftCheck({ arches, beams }: Assembly, site: CheckSite): readon
   const { catalog } = site.site;
   const hoops = arches.map((arch) => ({
     strength: hoopStrength(arch, snow, snowSpread, false, at),
+    about: () => aboutHoops(arch),
     tries: () => snowTries(arch, catalog),
   }));
   const bars = beams.map((beam) => {
     const runMm = beam.spanMm * Math.cos((beam.slopeDeg * Math.PI) / 180);
     const strength = beamStrength({ ...beam, drift: { wallMm, runMm, by: 'slope' } }, snow, snowSpread);
-    return { strength, tries: () => beamTries(beam, catalog) };
+    return { strength, about: () => aboutTags(a, beam.tags), tries: () => beamTries(beam, catalog) };
   });
+  const [worst] = [...hoops, ...bars].sort((x, y) => x.strength.ratio - y.strength.ratio);
   // Where nothing is judged nothing is told of the drift either.
-  if (hoops.length + bars.length === 0) return [];
-  const worst = [...hoops, ...bars].sort((a, b) => a.strength.ratio - b.strength.ratio)[0];
-  const { what, ratio } = worst?.strength ?? { what: 'The cover', ratio: Infinity };
+  if (!worst) return [];
+  const { what, ratio } = worst.strength;
   const brushMm = snowDepthMm(BRUSH_AT * ratio * (snow.flatPa + atEdgePa));
-  const figure: Figure = {
+  const figure = worked({
     label: 'Wet snow more beside the wall',
-    value: moreMm,
     quantity: 'snowDepth',
     formula: 'depth = drift at the edge / (density of wet snow × 9.80665)',
-    terms: [
-      { name: 'drift at the edge', ...amount(atEdgePa, 'pressure') },
-      { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
-      { name: 'drift at the wall', ...amount(drift.peakPa, 'pressure') },
-      { name: 'reaches from the wall', ...amount(drift.reachMm, 'length') },
-      { name: 'wall over the edge', ...amount(wallMm, 'length') },
-      { name: 'wall to the bed', ...amount(gapMm, 'length') },
-      { name: 'even snow', ...amount(snow.flatPa, 'pressure') },
-      { name: 'times both together are borne', ...amount(ratio, 'times') },
+    terms: [term('drift at the edge', atEdgePa, 'pressure'), term('density of wet snow', SNOW_DENSITY.wet, 'density')],
+    besides: [
+      term('drift at the wall', drift.peakPa, 'pressure'),
+      term('reaches from the wall', drift.reachMm, 'length'),
+      term('wall over the edge', wallMm, 'length'),
+      term('wall to the bed', gapMm, 'length'),
+      term('even snow', snow.flatPa, 'pressure'),
+      term('times both together are borne', ratio, 'times'),
     ],
     source: snow.practice === 'en' ? 'EN 1991-1-3, sec. 6.2' : 'ASCE/SEI 7, secs. 7.7 and 7.8',
     assumes: ['The wall runs along the bed. Nothing of the drift slides off.'],
-  };
+  });
   const before =
     brushMm < LEAST_BRUSHED_MM
       ? ['as soon as any lies there.']
       : phrase`before ${amount(brushMm, 'snowDepth')} lies there.`;
   const brush = phrase`${site.brushed ? ': brush that edge' : ', and the snow is left to lie (Air). It would have to be brushed'} ${before}`;
   return [
-    {
+    measured({
       id: 'drift',
       leaf: 'stand',
-      verdict: site.brushed && ratio < 1.25 ? 'tight' : verdictOf(ratio),
+      about: worst.about(),
+      under: 'snow',
+      measure: { demand: Number.isFinite(ratio) ? 1 : 0, capacity: ratio, ...(site.brushed && { mild: true }) },
       text: phrase`Snow drifts against ${beside.name}, ${amount(gapMm, 'length')} from this bed: with what is asked, about ${amount(moreMm, 'snowDepth')} of wet snow more lies at that edge, less and less for ${amount(drift.reachMm - gapMm, 'length')}. ${what} ${what.endsWith('s') ? 'bear' : 'bears'} ${amount(ratio, 'times')} times both together${ratio < 1.25 ? brush : '.'}`,
       figure,
-      ...sureIn(worst && sureOfSnow(worst.strength, snow)),
+      sure: sureOfSnow(worst.strength, snow),
       caution: ASK,
-      tries: worst?.tries() ?? [],
-    },
+      tries: worst.tries(),
+    }),
   ];
 }

@@ -1,4 +1,5 @@
 import type { EndBar } from '../../build/assembly/rows';
+import { UNDRAWN } from '../../testing/judged';
 import { SHIPPED, section, spreadOf } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
 import { outline } from '../../plan';
@@ -15,7 +16,11 @@ const jamb = (more: Partial<EndBar> = {}): EndBar => ({
   ...more,
 });
 const checks = (bars: readonly EndBar[], gustMPerS = 30) =>
-  endBarChecks(bars, { gustMPerS, exposure: 'normal', gustSpread: spreadOf(SHIPPED, 'gust said') } as CheckSite);
+  endBarChecks({ ...UNDRAWN, endBars: bars }, {
+    gustMPerS,
+    exposure: 'normal',
+    gustSpread: spreadOf(SHIPPED, 'gust said'),
+  } as CheckSite);
 
 test('a jamb of 2 m with 800 mm of the end on it, in 30 m/s, worked by hand', () => {
   // q = .613 x 900 x .7 = 386.2 Pa; w = .98 x 386.2 x .8 = .3028 N/mm. I = 38.1 x 88.9³ / 12 = 2,230,736 mm4.

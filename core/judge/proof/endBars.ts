@@ -1,8 +1,10 @@
 /** Studs, jambs and headers of a framed end, in the wind that blows on it. */
 import type { EndBar } from '../../build/assembly/rows';
-import { type Figure, amount, phrase } from '../../base/figure';
-import { formulaValue } from '../../base/formula';
-import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
+import type { Assembly } from '../../build/assembly/types';
+import { amount, phrase, term } from '../../base/figure';
+import { worked } from '../../base/formula';
+import { aboutTags } from './about';
+import { ASK, type Check, type CheckSite, measured } from './check';
 import { MOST_SAG, perNewtonMm } from './simpleBeam';
 import { sureOf, sureWords } from './sure';
 import { INSIDE, WIND_LEFT_OUT, gustPa } from './windLoads';
@@ -24,7 +26,8 @@ function borne(
 }
 
 /** Whether the bars of framed ends bear the gust asked for, the weakest of each kind: beams on edge between two ends. */
-export function endBarChecks(bars: readonly EndBar[], site: CheckSite): readonly Check[] {
+export function endBarChecks(a: Pick<Assembly, 'endBars' | 'members'>, site: CheckSite): readonly Check[] {
+  const bars = a.endBars;
   const pa = gustPa(site.gustMPerS, site.exposure);
   if (pa <= 0) return [];
   return [...new Set(bars.map((b) => b.what))].flatMap((what): readonly Check[] => {
@@ -34,42 +37,45 @@ export function endBarChecks(bars: readonly EndBar[], site: CheckSite): readonly
       .sort((a, b) => Math.min(a.bending, a.sagging) - Math.min(b.bending, b.sagging));
     if (!weakest) return [];
     const { bar, bending, sagging, perMm } = weakest;
-    const working = {
+    const figure = worked({
       label: 'Times the gust that bars of an end bear',
-      quantity: 'times' as const,
+      quantity: 'times',
       formula: 'times = min(by bending, most stress / (w span² depth / 16 I); by sag, most sag / (5 w span⁴ / 384 EI))',
       terms: [
-        { name: 'by bending, most stress / (w span² depth / 16 I)', ...amount(bending, 'times') },
-        { name: 'by sag, most sag / (5 w span⁴ / 384 EI)', ...amount(sagging, 'times') },
-        { name: 'span', ...amount(bar.spanMm, 'length') },
-        { name: 'width of the end on it', ...amount(bar.loadWidthMm, 'length') },
-        { name: 'wind on it', ...amount(perMm * 1000, 'loadPerLength') },
-        { name: 'pressure near the ground', ...amount(pa, 'pressure') },
+        term('by bending, most stress / (w span² depth / 16 I)', bending, 'times'),
+        term('by sag, most sag / (5 w span⁴ / 384 EI)', sagging, 'times'),
       ],
-    };
-    const figure: Figure = {
-      ...working,
-      value: formulaValue(working),
+      besides: [
+        term('span', bar.spanMm, 'length'),
+        term('width of the end on it', bar.loadWidthMm, 'length'),
+        term('wind on it', perMm * 1000, 'loadPerLength'),
+        term('pressure near the ground', pa, 'pressure'),
+      ],
       source:
         'Simply supported beam; ASCE/SEI 7, fig. 27.3-1, wall 0.8 and 0.18 inside; NDS load duration 1.6 for wind.',
       assumes: [...WIND_LEFT_OUT, 'Nailed or screwed at both ends, with the end covered from side to side.'],
-    };
+    });
     const { stiffness, limit } = bar.section.spreads;
     const of = sureOf(
       ([gust = 1, stiff = 1, stands = 1]) => Math.min(bending * stands, sagging * stiff) / gust ** 2,
       [site.gustSpread, stiffness, limit],
     );
     return [
-      {
+      measured({
         id: `end ${what}`,
         leaf: 'stand',
-        ...sureIn({ of, words: sureWords(of, ['such a gust']) }),
-        verdict: verdictOf(figure.value),
+        about: aboutTags(
+          a,
+          bars.filter((b) => b.what === what).map((b) => b.tag),
+        ),
+        under: 'gust',
+        measure: { demand: 1, capacity: figure.value },
+        sure: { of, words: sureWords(of, ['such a gust']) },
         text: phrase`${what} of a framed end, in the wind on it: bear ${amount(figure.value, 'times')} times the gust's push. Limit of ${bending < sagging ? 'bending' : 'sag'} first.`,
         figure,
         caution: ASK,
         tries: [{ label: phrase`Lower by ${amount(150, 'length')}`, change: { kind: 'higher', byMm: -150 } }],
-      },
+      }),
     ];
   });
 }

@@ -1,5 +1,7 @@
 import { phraseText } from '../../base/figure';
 import { bendLimitsPercent } from '../../build/hoop/strain';
+import type { SheetPart } from '../../build/assembly/types';
+import { UNDRAWN } from '../../testing/judged';
 import type { ArchRow } from '../../build/assembly/rows';
 import { SHIPPED, coverMaterial, section } from '../../catalog/catalog';
 import { stiffnessNMm2 } from '../../catalog/sections';
@@ -22,16 +24,16 @@ const IN = 25.4;
 
 describe('how far a long rail bows', () => {
   test('five times the push along it by its length to the fourth, over 384 E I', () => {
-    const figure = railCheck(rail, arch).figure;
+    const figure = railCheck(UNDRAWN, rail, arch).figure;
     const push = footThrustN(arch) / rail.pushesAtMm;
     const ei = stiffnessNMm2(rail.section, 'fresh', rail.across);
     expect(figure?.value).toBeCloseTo((5 * push * rail.freeLengthMm ** 4) / (384 * ei), 9);
   });
   test('half an inch is the most, or a hundredth of a short one; four fifths of that is tight', () => {
-    const bow = railCheck(rail, arch).figure?.value ?? NaN;
+    const bow = railCheck(UNDRAWN, rail, arch).figure?.value ?? NaN;
     // It grows as the fourth power of the length: so long for a bow.
     const longFor = (mm: number): number => rail.freeLengthMm * (mm / bow) ** 0.25;
-    const verdict = (mm: number): string => railCheck({ ...rail, freeLengthMm: longFor(mm) }, arch).verdict;
+    const verdict = (mm: number): string => railCheck(UNDRAWN, { ...rail, freeLengthMm: longFor(mm) }, arch).verdict;
     const most = Math.min(0.5 * IN, longFor(0.5 * IN) / 100);
     expect(most).toBe(0.5 * IN);
     expect([most / 1.25 - 0.05, most / 1.25 + 0.05, most - 0.05, most + 0.05].map(verdict)).toEqual([
@@ -46,12 +48,12 @@ describe('how far a long rail bows', () => {
       freeLengthMm: 600,
       pushesAtMm: rail.pushesAtMm * (bow / 7) * (600 / rail.freeLengthMm) ** 4,
     };
-    expect(railCheck(near, arch).figure?.value).toBeCloseTo(7, 6);
-    expect(railCheck(near, arch).verdict).toBe('fails');
-    expect(railCheck({ ...near, pushesAtMm: near.pushesAtMm * 1.3 }, arch).verdict).toBe('tight');
+    expect(railCheck(UNDRAWN, near, arch).figure?.value).toBeCloseTo(7, 6);
+    expect(railCheck(UNDRAWN, near, arch).verdict).toBe('fails');
+    expect(railCheck(UNDRAWN, { ...near, pushesAtMm: near.pushesAtMm * 1.3 }, arch).verdict).toBe('tight');
   });
   test('less than a sixteenth is told as that; ties are offered one by one', () => {
-    const stiff = railCheck({ ...rail, freeLengthMm: 300 }, arch);
+    const stiff = railCheck(UNDRAWN, { ...rail, freeLengthMm: 300 }, arch);
     expect(phraseText(stiff.text, units)).toBe(
       'Long rails bow less than 1/16" under the push of the hoops; 1/8" is the most.',
     );
@@ -61,6 +63,7 @@ describe('how far a long rail bows', () => {
 
 describe('how far hoops stand apart', () => {
   const film = coverMaterial(SHIPPED, 'film-uv');
+  const sheets = [{ tag: 'S1', cover: film }] as unknown as readonly SheetPart[];
   const snow = designSnow({ by: 'depth', depthMm: 200, kind: 'wet' }, 'normal');
   const none = { ...snow, flatPa: 0 };
   const apart = (spacingMm: number, tied: boolean): ArchRow =>
@@ -70,7 +73,8 @@ describe('how far hoops stand apart', () => {
       ridge: tied ? { ...arch.ridge, kind: 'tied' } : { kind: 'none' },
     }) as ArchRow;
   test('four feet with a ridge, two without under snow, three without where none falls; a tenth less is tight', () => {
-    const verdict = (mm: number, tied: boolean, under = snow): string => sagCheck(apart(mm, tied), under, film).verdict;
+    const verdict = (mm: number, tied: boolean, under = snow): string =>
+      sagCheck({ sheets }, apart(mm, tied), under).verdict;
     for (const [most, tied, under] of [
       [48 * IN, true, snow],
       [48 * IN, true, none],
@@ -87,14 +91,14 @@ describe('how far hoops stand apart', () => {
   test('film sinks by the cube root of three loads and spacings over 64 stretches and thicknesses', () => {
     // .138 kg/m² of 920 kg/m³ is .15 mm; 100 MPa of it.
     const mm = (film.kgPerM2 / 920) * 1000;
-    const sinks = sagCheck(apart(600, true), snow, film).figure?.value ?? NaN;
+    const sinks = sagCheck({ sheets }, apart(600, true), snow).figure?.value ?? NaN;
     expect(sinks).toBeCloseTo(600 * Math.cbrt((3 * (snow.flatPa / 1e6) * 600) / (64 * 100 * mm)), 6);
-    expect(sagCheck(apart(600, true), none, film).figure).toBeUndefined();
-    expect(sagCheck(apart(600, true), snow, undefined).figure).toBeUndefined();
+    expect(sagCheck({ sheets }, apart(600, true), none).figure).toBeUndefined();
+    expect(sagCheck(UNDRAWN, apart(600, true), snow).figure).toBeUndefined();
   });
   test('a ridge is offered first, then one hoop more and on', () => {
     const hoops = arch.tags.length;
-    const { tries } = sagCheck(apart(600, false), snow, film);
+    const { tries } = sagCheck({ sheets }, apart(600, false), snow);
     expect(tries.map((t) => t.change).slice(0, 3)).toEqual([
       { kind: 'ridge', value: 'tied' },
       { kind: 'hoops', count: hoops + 1 },

@@ -1,17 +1,18 @@
 /** What is asked of sprung and bent hoops: snow, bend, push on the rails, sag between them, sleeves. */
 import { type Catalog, fitOf, sectionsWhere } from '../../catalog/catalog';
 import type { CoverMaterial, Section } from '../../catalog/types';
-import { formulaValue } from '../../base/formula';
+import { worked } from '../../base/formula';
+import type { Assembly } from '../../build/assembly/types';
 import type { ArchRow, PushedRail, SleeveJoint } from '../../build/assembly/rows';
 import { stiffnessNMm2, thicknessMm, tubeShape } from '../../catalog/sections';
-import { type Figure, type Phrase, amount, phrase } from '../../base/figure';
+import { type Figure, type Phrase, amount, phrase, term } from '../../base/figure';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../build/hoop/strain';
 import { MM_PER_INCH } from '../../base/length';
-import { type Check, sureIn, verdictOf } from './check';
+import { aboutFaces, aboutHoops, aboutJoints, aboutTags } from './about';
+import { type Check, advised, measured, verdictOf } from './check';
 import { footThrustN } from './hoopFigures';
 import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
-import { perNewtonMm } from './simpleBeam';
 import { sureWords } from './sure';
 
 const inch = (x: number): number => x * MM_PER_INCH;
@@ -66,20 +67,21 @@ export const snowTries = (arch: ArchRow, catalog: Catalog): Check['tries'] => [
 
 export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const figure = strength.figures[0];
-  const verdict = verdictOf(strength.ratio);
   const askedMm = snowDepthMm(snow.groundPa);
   const words = phrase`Wet snow: carries ${amount(strength.wetSnowMm, 'snowDepth')} of ${amount(askedMm, 'length')} asked, ${amount(strength.ratio, 'times')} times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.${arch.hungKgPerM ? ' It bears what hangs from its ridge as well: take that down before the snow.' : ''}`;
-  return {
+  return measured({
     id: 'snow',
     leaf: 'stand',
-    verdict,
+    about: aboutHoops(arch),
+    under: 'snow',
+    measure: { demand: Number.isFinite(strength.ratio) ? 1 : 0, capacity: strength.ratio },
+    sure: sureOfSnow(strength, snow),
     text: snow.flatPa === 0 ? ['No snow is asked of this cover.'] : words,
     figure,
-    ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
     tries: snowTries(arch, catalog),
     noMend: ['No stouter pipe, ridge or closer hoops carry that here. Brush sooner, or choose another kind of cover.'],
-  };
+  });
 }
 
 /** What makes a hoop stiffer from inside, where its family asks about it. */
@@ -94,32 +96,34 @@ export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
   const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, od);
   const [easy, firm, hard] = bendLimitsPercent(20);
   const band = bendBand(strain, 20);
-  const figure: Figure = {
+  const figure = worked({
     label: 'Fibre strain of the bent pipe',
-    value: strain,
     quantity: 'percent',
     formula: 'strain = outside radius of the pipe / tightest bend radius',
     terms: [
-      { name: 'tightest bend radius', ...amount(1 / arch.hoop.maxCurvaturePerMm, 'length') },
-      { name: 'outside radius of the pipe', ...amount(od / 2, 'length') },
-      { name: 'easy below', ...amount(easy, 'percent') },
-      { name: 'firm below', ...amount(firm, 'percent') },
-      { name: 'hard below, warm only', ...amount(hard, 'percent') },
+      term('tightest bend radius', 1 / arch.hoop.maxCurvaturePerMm, 'length'),
+      term('outside radius of the pipe', od / 2, 'length'),
+    ],
+    besides: [
+      term('easy below', easy, 'percent'),
+      term('firm below', firm, 'percent'),
+      term('hard below, warm only', hard, 'percent'),
     ],
     source:
       'Planar elastica (Love, art. 262); plane sections remain plane. Bands are trade practice at 20 C, a point lower below 5 C.',
     assumes: ['A straight pipe bent cold. Old or sun-worn PVC cracks sooner.'],
-  };
+  });
   const words = {
     easy: 'Pipe is easy to bend: strain ',
     firm: 'Pipe is firm to bend: strain ',
     hard: 'Pipe is hard to bend: strain ',
     'too far': 'Pipe is likely to kink or crack: strain ',
   }[band];
-  return {
+  return measured({
     id: 'bend',
     leaf: 'stand',
-    verdict: band === 'too far' ? 'fails' : band === 'hard' ? 'tight' : 'holds',
+    about: aboutHoops(arch),
+    measure: { demand: strain, capacity: hard, spare: hard / firm },
     text: phrase`${words}${amount(strain, 'percent')} of ${amount(hard, 'percent')}.${band === 'easy' ? '' : ' Bend it only in the warm.'}`,
     figure,
     caution: 'A bent pipe that slips hits the face: wear eye protection and block the feet.',
@@ -127,7 +131,7 @@ export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
       label: [p.name] as Phrase,
       change: { kind: 'pipe', key: p.key } as const,
     })),
-  };
+  });
 }
 
 /** Diameter that has to go inside a sleeve, over the ribs of a rod. */
@@ -142,36 +146,29 @@ export function fitsIn(outer: Section, inner: Section, catalog: Catalog): boolea
   return gap >= leastMm - 1e-9 && gap <= mostMm + 1e-9;
 }
 
-export function sleeveCheck(joint: SleeveJoint, catalog: Catalog): Check {
+export function sleeveCheck(a: Pick<Assembly, 'joints'>, joint: SleeveJoint, catalog: Catalog): Check {
   const gap = sleeveGapMm(joint);
   const outer = joint.outer.name;
   const inner = joint.inner.name;
   const { leastMm, mostMm, source } = fitOf(catalog, 'sleeve');
-  const good = gap >= leastMm - 1e-9 && (gap <= mostMm + 1e-9 || joint.pinned === true);
-  return {
+  const insideMm = tubeShape(joint.outer).insideMm;
+  const rattles = gap > mostMm + 1e-9 && joint.pinned !== true;
+  const common = {
     id: `sleeve ${joint.where}`,
     leaf: 'stand',
-    verdict: gap < leastMm - 1e-9 ? 'fails' : good ? 'holds' : 'tight',
-    text:
-      gap < leastMm - 1e-9
-        ? [`${outer} does not go over ${inner}.`]
-        : good
-          ? phrase`${outer} slides over ${inner} with ${amount(gap, 'length')} to spare.`
-          : phrase`${outer} rattles on ${inner}: ${amount(gap, 'length')} of play. Shim it, or drill and pin.`,
-    figure: {
+    about: aboutJoints(a.joints.filter((j) => j.id === 'feet')),
+    figure: worked({
       label: 'Sleeve fit',
-      value: gap,
       quantity: 'length',
       formula: `play = inside of ${outer} − outside of ${inner}, over ribs`,
       terms: [
-        { name: `inside of ${outer}`, ...amount(tubeShape(joint.outer).insideMm, 'length') },
-        { name: `outside of ${inner}, over ribs`, ...amount(tubeShape(joint.outer).insideMm - gap, 'length') },
-        { name: 'least play', ...amount(leastMm, 'length') },
-        { name: 'most play', ...amount(mostMm, 'length') },
+        term(`inside of ${outer}`, insideMm, 'length'),
+        term(`outside of ${inner}, over ribs`, insideMm - gap, 'length'),
       ],
+      besides: [term('least play', leastMm, 'length'), term('most play', mostMm, 'length')],
       source: `Standard pipe sizes. ${source}.`,
       assumes: ['Real pipe varies a little: try one of each in the shop.'],
-    },
+    }),
     caution: undefined,
     tries: [
       // Only real pairs, each of its own kind.
@@ -180,40 +177,56 @@ export function sleeveCheck(joint: SleeveJoint, catalog: Catalog): Check {
         .map((s) => ({ label: [s.name] as Phrase, change: { kind: 'rod', key: s.key } as const })),
       { label: ['A short sleeve over both ends, pinned'], change: { kind: 'answer', id: 'join', value: 'adapter' } },
     ],
-  };
+  } as const;
+  if (rattles)
+    return advised({
+      ...common,
+      verdict: 'tight',
+      text: phrase`${outer} rattles on ${inner}: ${amount(gap, 'length')} of play. Shim it, or drill and pin.`,
+    });
+  // What goes over with the least play goes over: there is no more to spare.
+  const measure = { demand: insideMm - gap + leastMm, capacity: insideMm + 1e-9, spare: 1 };
+  return measured({
+    ...common,
+    measure,
+    text:
+      verdictOf(measure) === 'fails'
+        ? [`${outer} does not go over ${inner}.`]
+        : phrase`${outer} slides over ${inner} with ${amount(gap, 'length')} to spare.`,
+  });
 }
 
-export function railCheck(rail: PushedRail, arch: ArchRow): Check {
+export function railCheck(a: Pick<Assembly, 'members'>, rail: PushedRail, arch: ArchRow): Check {
   const thrust = Math.max(0, footThrustN(arch));
-  const perMm = thrust / rail.pushesAtMm;
   const ei = stiffnessNMm2(rail.section, 'fresh', rail.across);
-  const bow = perMm * perNewtonMm(rail.section, rail.across, rail.freeLengthMm, 'fresh').sagMm;
   const limit = Math.min(inch(0.5), rail.freeLengthMm / 100);
-  return {
+  const figure = worked({
+    label: 'Bow of the long rail',
+    quantity: 'length',
+    formula: 'bow = 5 × thrust of one foot / spacing × free length of the rail⁴ / (384 × stiffness EI of the rail)',
+    terms: [
+      term('thrust of one foot', thrust, 'force'),
+      term('spacing', rail.pushesAtMm, 'length'),
+      term('free length of the rail', rail.freeLengthMm, 'length'),
+      term('stiffness EI of the rail', ei / 1e6, 'stiffness'),
+    ],
+    source: 'Simply supported beam; thrust = E I (2K / length)² of the elastica, fresh pipe.',
+    assumes: ['The corners and ties do not give.'],
+  });
+  const bow = figure.value;
+  return measured({
     id: 'rail',
     leaf: 'stand',
-    verdict: bow > limit ? 'fails' : bow > limit / 1.25 ? 'tight' : 'holds',
+    about: aboutTags(a, [rail.tag]),
+    measure: { demand: bow, capacity: limit },
     text: phrase`Long rails bow ${bow < inch(1 / 16) ? 'less than ' : ''}${amount(Math.max(bow, inch(1 / 16)), 'length')} under the push of the hoops; ${amount(limit, 'length')} is the most.`,
-    figure: {
-      label: 'Bow of the long rail',
-      value: bow,
-      quantity: 'length',
-      formula: 'bow = 5 × thrust of one foot / spacing × free length of the rail⁴ / (384 × stiffness EI of the rail)',
-      terms: [
-        { name: 'thrust of one foot', ...amount(thrust, 'force') },
-        { name: 'spacing', ...amount(rail.pushesAtMm, 'length') },
-        { name: 'free length of the rail', ...amount(rail.freeLengthMm, 'length') },
-        { name: 'stiffness EI of the rail', ...amount(ei / 1e6, 'stiffness') },
-      ],
-      source: 'Simply supported beam; thrust = E I (2K / length)² of the elastica, fresh pipe.',
-      assumes: ['The corners and ties do not give.'],
-    },
+    figure,
     caution: undefined,
     tries: [1, 2, 3, 4, 5, 6].map((count) => ({
       label: [`${count} cross ${count === 1 ? 'tie' : 'ties'}`] as Phrase,
       change: { kind: 'ties', count } as const,
     })),
-  };
+  });
 }
 
 /** Stretch and weight of polyethylene film. Source: trade figures for low-density film, 150 to 250 MPa fresh, half of it after weeks. */
@@ -226,35 +239,34 @@ const FILM = { ePa: 100e6, densityKgPerM3: 920 } as const;
  */
 function pocket(film: CoverMaterial, spacingMm: number, snow: DesignSnow): Figure {
   const thicknessMm = (film.kgPerM2 / FILM.densityKgPerM3) * 1000;
-  const working = {
+  return worked({
     label: 'Pocket in the film between hoops',
-    quantity: 'length' as const,
+    quantity: 'length',
     formula: 'depth = spacing × ∛(3 × flat load pf × spacing / (64 × stretch of the film × its thickness))',
     terms: [
-      { name: 'spacing', ...amount(spacingMm, 'length') },
-      { name: 'flat load pf', ...amount(snow.flatPa, 'pressure') },
-      { name: 'stretch of the film', ...amount(FILM.ePa, 'pressure') },
-      { name: 'its thickness', ...amount(thicknessMm, 'length') },
+      term('spacing', spacingMm, 'length'),
+      term('flat load pf', snow.flatPa, 'pressure'),
+      term('stretch of the film', FILM.ePa, 'pressure'),
+      term('its thickness', thicknessMm, 'length'),
     ],
-  };
-  return {
-    ...working,
-    value: formulaValue(working),
     source:
       'A sheet held along two lines, stretched as it sinks: parabola of an even load. E 100 MPa after weeks, our own low figure.',
     assumes: ['Pulled straight and level at the crown, and held from hoop to hoop; slack film sinks deeper.'],
-  };
+  });
 }
 
-export function sagCheck(arch: ArchRow, snow: DesignSnow, film: CoverMaterial | undefined): Check {
+export function sagCheck(a: Pick<Assembly, 'sheets'>, arch: ArchRow, snow: DesignSnow): Check {
+  const film = a.sheets.find((s) => s.cover.kind === 'film')?.cover;
   const tied = arch.ridge.kind !== 'none';
   const limit = snow.flatPa > 0 && !tied ? inch(24) : inch(tied ? 48 : 36);
   const hoops = arch.tags.length;
   const sinks = film && snow.flatPa > 0 ? pocket(film, arch.spacingMm, snow) : undefined;
-  return {
+  return measured({
     id: 'sag',
     leaf: 'stand',
-    verdict: arch.spacingMm > limit ? 'fails' : arch.spacingMm > limit / 1.1 ? 'tight' : 'holds',
+    about: aboutFaces(a.sheets),
+    under: 'snow',
+    measure: { demand: arch.spacingMm, capacity: limit, spare: 1.1 },
     text: phrase`${arch.what ?? 'Hoops'} stand ${amount(arch.spacingMm, 'length')} apart; between them the cover pockets water and snow beyond ${amount(limit, 'length')} ${tied ? 'with' : 'without'} a ridge.${sinks ? phrase` Under the snow asked the film sinks ${amount(sinks.value, 'length')} at the crown.` : ''}`,
     figure: sinks,
     caution: undefined,
@@ -265,5 +277,5 @@ export function sagCheck(arch: ArchRow, snow: DesignSnow, film: CoverMaterial | 
         change: { kind: 'hoops', count: hoops + 1 + i } as const,
       })),
     ],
-  };
+  });
 }

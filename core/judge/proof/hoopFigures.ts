@@ -1,8 +1,8 @@
 import type { BentHoop, Elastica } from '../../build/hoop/types';
 import type { ArchRow } from '../../build/assembly/rows';
 import { stiffnessNMm2, thicknessMm } from '../../catalog/sections';
-import { type Figure, amount } from '../../base/figure';
-import { fibreStrainPercent } from '../../build/hoop/strain';
+import { type Figure, type Term, term } from '../../base/figure';
+import { worked } from '../../base/formula';
 
 const SOURCE =
   'Planar elastica: A. E. H. Love, Mathematical Theory of Elasticity, art. 262; elliptic integrals after Carlson.';
@@ -25,90 +25,89 @@ export function hoopFigures(arch: ArchRow): readonly Figure[] {
   const od = thicknessMm(s);
   if ('points' in hoop) return shapedFigures(arch, hoop);
   const loose = hoop.feet.kind === 'pinned';
-  const given = [
-    { name: 'span, centre to centre', ...amount(hoop.spanMm, 'length') },
-    { name: 'sprung length of pipe', ...amount(hoop.lengthMm, 'length') },
-  ];
-  const figure = (
-    label: string,
-    value: number,
-    quantity: Figure['quantity'],
-    formula: string,
-    terms: Figure['terms'],
-  ): Figure => ({ label, value, quantity, formula, terms, source: SOURCE, assumes: ASSUMES });
-  const strain = figure(
-    'Fibre strain',
-    fibreStrainPercent(hoop.maxCurvaturePerMm, od),
-    'percent',
-    'strain = outside radius / tightest bend radius',
-    [
-      { name: 'tightest bend radius', ...amount(1 / hoop.maxCurvaturePerMm, 'length') },
-      { name: 'outside radius', ...amount(od / 2, 'length') },
-    ],
-  );
-  const foot = { name: 'angle at the foot', ...amount(hoop.footAngleDeg, 'angle') };
+  const span = term('span, centre to centre', hoop.spanMm, 'length');
+  const long = term('sprung length of pipe', hoop.lengthMm, 'length');
+  const foot = term('angle at the foot', hoop.footAngleDeg, 'angle');
   const half = Math.sin((hoop.footAngleDeg * Math.PI) / 360);
   // The complete integral that the length came out of: thrust / EI = (2 K / length)².
-  const k = { name: 'K, complete elliptic integral of sin(a / 2)', ...amount(wholeK(hoop), 'plain') };
-  const perMetre = (name: string, perMm: number): Figure['terms'][number] => ({
-    name,
-    ...amount(perMm * 1000, 'plain'),
-  });
+  const k = term('K, complete elliptic integral of sin(a / 2)', wholeK(hoop), 'plain');
+  const perMetre = (name: string, perMm: number): Term => term(name, perMm * 1000, 'plain');
   const curvatures = [
     perMetre('crown curvature, 1/m', hoop.crownCurvaturePerMm),
     perMetre('foot curvature, 1/m', hoop.footCurvaturePerMm),
   ];
-  const stiff = { name: 'stiffness E I, fresh', ...amount(ei / 1e6, 'stiffness') };
-  const push = loose
-    ? figure(
-        'Push of one foot outward',
-        footThrustN(arch),
-        'force',
-        'thrust = stiffness E I, fresh × (2 × K, complete elliptic integral of sin(a / 2) / sprung length of pipe)²',
-        [...given, k, stiff],
-      )
-    : figure(
-        'Push of one foot outward',
-        footThrustN(arch),
-        'force',
-        'thrust = stiffness E I, fresh × (crown curvature, 1/m² − foot curvature, 1/m²) / (4 × sin² of half the angle)',
-        [...given, foot, { name: 'sin² of half the angle', ...amount(half ** 2, 'plain') }, ...curvatures, stiff],
-      );
+  const stiff = term('stiffness E I, fresh', ei / 1e6, 'stiffness');
+  const figure = (
+    label: string,
+    quantity: Figure['quantity'],
+    formula: string,
+    terms: readonly Term[],
+    besides: readonly Term[] = [],
+  ): Figure => worked({ label, quantity, formula, terms, besides, source: SOURCE, assumes: ASSUMES });
+  /** What comes out of the curve as a whole, by no formula of its own. */
+  const solved = (label: string, value: number, quantity: Figure['quantity'], formula: string): Figure => ({
+    label,
+    value,
+    quantity,
+    formula,
+    terms: [],
+    besides: [span, long],
+    source: SOURCE,
+    assumes: ASSUMES,
+  });
   return [
     loose
       ? figure(
           'Crown above the feet',
-          hoop.heightMm,
           'length',
           'height = sprung length of pipe × sin(angle at the foot / 2) / K, complete elliptic integral of sin(a / 2)',
-          [...given, foot, k],
+          [long, foot, k],
+          [span],
         )
       : figure(
           'Crown above the feet',
-          hoop.heightMm,
           'length',
           'height = 2 × (1 − cos(angle at the foot)) / (crown curvature, 1/m + foot curvature, 1/m)',
-          [...given, foot, ...curvatures],
+          [foot, ...curvatures],
+          [span, long],
         ),
-    figure(
-      'Widest point',
-      hoop.maxWidthMm,
-      'length',
-      'twice the run from the crown to where the pipe stands upright',
-      given,
-    ),
-    figure(
+    solved('Widest point', hoop.maxWidthMm, 'length', 'twice the run from the crown to where the pipe stands upright'),
+    solved(
       'Angle at the foot',
       hoop.footAngleDeg,
       'angle',
       loose ? 'solved from span / length = 2E/K − 1, k = sin(a / 2)' : 'held by the rod or socket',
-      given,
     ),
-    figure('Tightest bend radius', 1 / hoop.maxCurvaturePerMm, 'length', 'radius = 1 / greatest curvature, 1/m', [
-      ...given,
-      perMetre('greatest curvature, 1/m', hoop.maxCurvaturePerMm),
-    ]),
-    ...(arch.sprung ? [push, strain] : []),
+    figure(
+      'Tightest bend radius',
+      'length',
+      'radius = 1 / greatest curvature, 1/m',
+      [perMetre('greatest curvature, 1/m', hoop.maxCurvaturePerMm)],
+      [span, long],
+    ),
+    ...(arch.sprung
+      ? [
+          loose
+            ? figure(
+                'Push of one foot outward',
+                'force',
+                'thrust = stiffness E I, fresh × (2 × K, complete elliptic integral of sin(a / 2) / sprung length of pipe)²',
+                [long, k, stiff],
+                [span],
+              )
+            : figure(
+                'Push of one foot outward',
+                'force',
+                'thrust = stiffness E I, fresh × (crown curvature, 1/m² − foot curvature, 1/m²) / (4 × sin² of half the angle)',
+                [term('sin² of half the angle', half ** 2, 'plain'), ...curvatures, stiff],
+                [span, long, foot],
+              ),
+          figure('Fibre strain', 'percent', 'strain = outside radius / tightest bend radius', [
+            term('tightest bend radius', 1 / hoop.maxCurvaturePerMm, 'length'),
+            term('outside radius', od / 2, 'length'),
+          ]),
+        ]
+      : []),
   ];
 }
 
@@ -122,9 +121,10 @@ function shapedFigures(arch: ArchRow, hoop: BentHoop): readonly Figure[] {
     value,
     quantity: 'length',
     formula,
-    terms: [
-      { name: 'span, centre to centre', ...amount(hoop.spanMm, 'length') },
-      { name: 'developed length of the centre line', ...amount(hoop.lengthMm, 'length') },
+    terms: [],
+    besides: [
+      term('span, centre to centre', hoop.spanMm, 'length'),
+      term('developed length of the centre line', hoop.lengthMm, 'length'),
     ],
     source: 'Geometry of straights and arcs.',
     assumes: ['Bent or joined as drawn.'],

@@ -54,5 +54,5 @@ const ALL: readonly Pitfall[] = [
 
 /** Every pitfall that this design would fall into. */
 export function pitfalls(a: Assembly, site: CheckSite): readonly Check[] {
-  return ALL.flatMap((p) => p(a, site) ?? []).map((check) => ({ ...check, pitfall: true as const }));
+  return ALL.flatMap((p) => p(a, site) ?? []);
 }

@@ -1,4 +1,5 @@
 import { logSpread } from './sure';
+import { UNDRAWN, shown } from '../../testing/judged';
 import { SHIPPED, section, spreadOf } from '../../catalog/catalog';
 import type { PostRow } from '../../build/assembly/rows';
 import { at, build } from '../../testing/site';
@@ -28,12 +29,11 @@ const row = (more: Partial<PostRow> = {}): PostRow => ({
   ...more,
 });
 const check = (id: string, gust: number, more: Partial<PostRow> = {}, where: Partial<CheckSite['site']> = {}) => {
-  const found = postChecks(row(more), site(gust, where)).find((c) => c.id === id);
+  const found = postChecks(UNDRAWN, row(more), site(gust, where)).find((c) => c.id === id);
   if (!found) throw new Error(id);
   return found;
 };
-const term = (c: ReturnType<typeof check>, name: string): number =>
-  c.figure?.terms.find((t) => t.name === name)?.value ?? NaN;
+const term = (c: ReturnType<typeof check>, name: string): number => shown(c.figure)[name] ?? NaN;
 
 test('a pole is as deep as Broms says: more for more push, less in firmer soil or a wider hole', () => {
   // 500 N a metre up on .25 m in 25 kPa: f = 500 / 56250 = .0089; 500 (1 + .375 + .0044) = 2.25 x .25 x 25000 g², g = .2214.
@@ -127,7 +127,11 @@ test('posts bolted to a bed: half of the push of a bay on each, turned about the
   const c = check('post bolts', 20, { bolts });
   expect(term(c, 'push on one post')).toBeCloseTo(push / 2, 6);
   expect(c.figure?.value).toBeCloseTo(((push / 2) * (heightMm - 45)) / 190, 6);
-  expect(postChecks(row({ bolts }), site(20)).map((x) => x.id)).toEqual(['post bolts', 'post across', 'post along']);
+  expect(postChecks(UNDRAWN, row({ bolts }), site(20)).map((x) => x.id)).toEqual([
+    'post bolts',
+    'post across',
+    'post along',
+  ]);
   // Six posts are three hoops: four, five, six or seven are tried, then lower, then posts in the ground.
   expect(c.tries.map((t) => t.change)).toEqual([
     ...[4, 5, 6, 7].map((count) => ({ kind: 'hoops', count })),

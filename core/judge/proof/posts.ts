@@ -1,11 +1,13 @@
 /** Posts of a house: deep enough for the soil and the wind, stout enough at the ground, and braced against racking both ways. */
 import type { PostRow } from '../../build/assembly/rows';
 import { inertiaMm4, thicknessMm } from '../../catalog/sections';
-import { type Figure, amount, phrase } from '../../base/figure';
+import type { Assembly } from '../../build/assembly/types';
+import { amount, phrase, term } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
-import { formulaValue } from '../../base/formula';
+import { worked } from '../../base/formula';
 import type { BuildSite } from '../../site/buildSite';
-import { ASK, type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { aboutFeet } from './about';
+import { ASK, type Check, type CheckSite, SPARE, measured } from './check';
 import { sureOf, sureWords } from './sure';
 import { gustPa } from './windLoads';
 
@@ -14,6 +16,8 @@ const LEFT_OUT = [
   'A person walks into this: ask the building office and a licensed engineer.',
 ];
 const SAFETY = 1.5;
+/** A depth so much short of what is wanted is tight, no worse. */
+const NEARLY = 1.1;
 /** Undrained strength of a soil, Pa: our own low figures for wet garden ground within reach of a spade. */
 const SOIL_PA: Readonly<Record<BuildSite['bed']['soil'], number>> = {
   soft: 10_000,
@@ -80,42 +84,43 @@ function worst(p: PostRow, q: number): { readonly each: number; readonly heightM
     : { each: along, heightMm: push.along.heightMm };
 }
 
-function bendings(p: PostRow, site: CheckSite): readonly Check[] {
+function bendings(a: Pick<Assembly, 'members'>, p: PostRow, site: CheckSite): readonly Check[] {
   const push = pushes(p, gustPa(site.gustMPerS, site.exposure));
   const { across, along } = onePost(p, push);
-  return [bending('across', push.across, across, p, site), bending('along', push.along, along, p, site)];
+  return [bending('across', push.across, across, a, p, site), bending('along', push.along, along, a, p, site)];
 }
 
 /** Whether two bolts hold a post to the wall of its bed when the wind pushes the house across: the upper one is pulled, the lower one turned about. */
-function boltCheck(p: PostRow, bolts: NonNullable<PostRow['bolts']>, site: CheckSite): Check {
+function boltCheck(
+  a: Pick<Assembly, 'members'>,
+  p: PostRow,
+  bolts: NonNullable<PostRow['bolts']>,
+  site: CheckSite,
+): Check {
   const { across } = pushes(p, gustPa(site.gustMPerS, site.exposure));
-  const working = {
+  const figure = worked({
     label: 'Pull on the upper bolt of a post',
-    quantity: 'force' as const,
+    quantity: 'force',
     formula: 'pull = push on one post × (at a height of − lower bolt above the ground) / between the bolts',
     terms: [
-      { name: 'push on one post', ...amount(across.forceN / 2, 'force') },
-      { name: 'at a height of', ...amount(across.heightMm, 'length') },
-      { name: 'lower bolt above the ground', ...amount(bolts.lowMm, 'length') },
-      { name: 'between the bolts', ...amount(bolts.apartMm, 'length') },
-      { name: 'one bolt holds', ...amount(bolts.eachN, 'force') },
-      { name: 'safety', ...amount(SAFETY, 'ratio') },
+      term('push on one post', across.forceN / 2, 'force'),
+      term('at a height of', across.heightMm, 'length'),
+      term('lower bolt above the ground', bolts.lowMm, 'length'),
+      term('between the bolts', bolts.apartMm, 'length'),
     ],
-  };
-  const figure: Figure = {
-    ...working,
-    value: formulaValue(working),
+    besides: [term('one bolt holds', bolts.eachN, 'force'), term('safety', SAFETY, 'ratio')],
     source: 'Statics of a post turned about its lower bolt; strength of a bolt from the catalogue.',
     assumes: [
       ...LEFT_OUT,
       'The wall of the bed and its corners hold: bolts are no stouter than the boards they go through.',
     ],
-  };
-  const ratio = bolts.eachN / Math.max(1e-9, SAFETY * figure.value);
-  return {
+  });
+  return measured({
     id: 'post bolts',
     leaf: 'stand',
-    verdict: verdictOf(ratio),
+    about: aboutFeet(a, p.tags),
+    under: 'gust',
+    measure: { demand: figure.value, capacity: bolts.eachN, margin: SAFETY },
     text: phrase`Wind from the side pulls the upper bolt of each post with ${amount(figure.value, 'force')}; one bolt holds ${amount(bolts.eachN, 'force')}.`,
     figure,
     caution: ASK,
@@ -124,7 +129,7 @@ function boltCheck(p: PostRow, bolts: NonNullable<PostRow['bolts']>, site: Check
       LOWER,
       { label: ['Timber posts dug in'], change: { kind: 'answer', id: 'posts', value: 'timber' } },
     ],
-  };
+  });
 }
 
 const LOWER: Check['tries'][number] = {
@@ -139,12 +144,12 @@ const moreHoops = (p: PostRow): Check['tries'] =>
   }));
 
 /** Every check of a row of posts. */
-export function postChecks(p: PostRow, site: CheckSite): readonly Check[] {
-  return [p.bolts ? boltCheck(p, p.bolts, site) : depthCheck(p, site), ...bendings(p, site)];
+export function postChecks(a: Pick<Assembly, 'members'>, p: PostRow, site: CheckSite): readonly Check[] {
+  return [p.bolts ? boltCheck(a, p, p.bolts, site) : depthCheck(a, p, site), ...bendings(a, p, site)];
 }
 
 /** Whether posts stand deep enough in their soil for the wind. */
-function depthCheck(p: PostRow, site: CheckSite): Check {
+function depthCheck(a: Pick<Assembly, 'members'>, p: PostRow, site: CheckSite): Check {
   const { soil } = site.site.bed;
   const q = gustPa(site.gustMPerS, site.exposure);
   const { each, heightMm } = worst(p, q);
@@ -155,30 +160,34 @@ function depthCheck(p: PostRow, site: CheckSite): Check {
   // By hands: six inches or 150 mm.
   const hand = site.site.market === 'imperial' ? 6 * MM_PER_INCH : 150;
   const deeper = [3, 4, 5, 6, 7, 8, 9].map((n) => n * hand).filter((mm) => mm > p.depthMm + 1);
-  return {
+  return measured({
     id: 'post depth',
     leaf: 'stand',
-    verdict: p.depthMm >= need - 1 ? 'holds' : p.depthMm >= need / 1.1 ? 'tight' : 'fails',
+    about: aboutFeet(a, p.tags),
+    under: 'gust',
+    // Soil is no exact thing: a tenth less than is wanted is tight; a millimetre less is none.
+    measure: { demand: need, capacity: p.depthMm + 1, margin: 1 / NEARLY, spare: NEARLY },
     text: phrase`Posts stand ${amount(p.depthMm, 'length')} in ${SOIL_WORDS[soil]}; for the gust asked for ${amount(need, 'length')} are wanted.`,
-    figure: {
+    figure: worked({
       label: 'Depth that the posts want',
-      value: need,
       quantity: 'length',
       formula: 'depth = max(least; by its height; by the wind, after Broms)',
       terms: [
-        { name: 'least', ...amount(LEAST_DEPTH_MM, 'length') },
-        { name: 'by its height', ...amount(byHeight, 'length') },
-        { name: 'by the wind, after Broms', ...amount(byWind, 'length') },
-        { name: 'push on one post', ...amount(each, 'force') },
-        { name: 'at a height of', ...amount(heightMm, 'length') },
-        { name: 'width in the ground', ...amount(widthMm, 'length') },
-        { name: 'strength of the soil', ...amount(SOIL_PA[soil], 'pressure') },
-        { name: 'safety', ...amount(SAFETY, 'ratio') },
+        term('least', LEAST_DEPTH_MM, 'length'),
+        term('by its height', byHeight, 'length'),
+        term('by the wind, after Broms', byWind, 'length'),
+      ],
+      besides: [
+        term('push on one post', each, 'force'),
+        term('at a height of', heightMm, 'length'),
+        term('width in the ground', widthMm, 'length'),
+        term('strength of the soil', SOIL_PA[soil], 'pressure'),
+        term('safety', SAFETY, 'ratio'),
       ],
       source:
         'Short free post in cohesive soil: B. B. Broms, J. Soil Mech. Found. Div. ASCE 90 (1964); a third of the height above ground where it is windy, a quarter elsewhere (trade practice). Soil strengths are our own low figures.',
       assumes: LEFT_OUT,
-    },
+    }),
     caution: ASK,
     tries: [
       ...deeper.map((toMm) => ({
@@ -187,7 +196,7 @@ function depthCheck(p: PostRow, site: CheckSite): Check {
       })),
       { label: ['Dug in, with post mix'], change: { kind: 'answer', id: 'posts', value: 'dug' } },
     ],
-  };
+  });
 }
 
 const SOIL_WORDS = { soft: 'soft mix', loam: 'loam', clay: 'clay', stony: 'stony soil' } as const;
@@ -197,31 +206,30 @@ function bending(
   way: 'across' | 'along',
   push: { readonly forceN: number; readonly heightMm: number },
   eachN: number,
+  a: Pick<Assembly, 'members'>,
   p: PostRow,
   site: CheckSite,
 ): Check {
   const r = thicknessMm(p.section) / 2;
   const limit = p.section.material.limitMPa ?? 0;
   const mostNm = (limit * inertiaMm4(p.section, 'thickness')) / r / 1000;
-  const working = {
+  const figure = worked({
     label: way === 'across' ? 'Bending of a post, wind from the side' : 'Bending of a post, wind on an end',
-    quantity: 'ratio' as const,
+    quantity: 'ratio',
     formula: 'bending over its limit = safety × push on one post × at a height of / most that the post takes, N·m',
     terms: [
-      { name: 'push on one post', ...amount(eachN, 'force') },
-      { name: 'at a height of', ...amount(push.heightMm, 'length') },
-      { name: 'most that the post takes, N·m', ...amount(mostNm, 'plain') },
-      { name: 'safety', ...amount(SAFETY, 'ratio') },
-      { name: way === 'across' ? 'push on one bay' : 'push on the whole house', ...amount(push.forceN, 'force') },
-      ...(way === 'along' ? [{ name: 'diagonal braces', ...amount(p.braces, 'count') }] : []),
+      term('push on one post', eachN, 'force'),
+      term('at a height of', push.heightMm, 'length'),
+      term('most that the post takes, N·m', mostNm, 'plain'),
+      term('safety', SAFETY, 'ratio'),
     ],
-  };
-  const figure: Figure = {
-    ...working,
-    value: formulaValue(working),
+    besides: [
+      term(way === 'across' ? 'push on one bay' : 'push on the whole house', push.forceN, 'force'),
+      ...(way === 'along' ? [term('diagonal braces', p.braces, 'count')] : []),
+    ],
     source: 'Post as a cantilever from the ground; yield of the pipe. Wind after ASCE/SEI 7, fig. 27.3-1 and 27.3-3.',
     assumes: LEFT_OUT,
-  };
+  });
   const ratio = figure.value > 0 ? 1 / figure.value : Infinity;
   const of = Number.isFinite(ratio)
     ? sureOf(
@@ -229,11 +237,14 @@ function bending(
         [site.gustSpread, p.section.spreads.limit],
       )
     : undefined;
-  return {
-    ...sureIn(of && { of, words: sureWords(of, ['such a gust']) }),
+  return measured({
     id: `post ${way}`,
     leaf: 'stand',
-    verdict: verdictOf(ratio * 1.25),
+    about: aboutFeet(a, p.tags),
+    under: 'gust',
+    // The figure holds the whole safety already.
+    measure: { demand: figure.value, capacity: 1, margin: 1 / SPARE },
+    sure: of && { of, words: sureWords(of, ['such a gust']) },
     text: phrase`${way === 'across' ? 'Wind from the side racks the house' : 'Wind on an end pushes the hoops over'}: each post is bent to ${amount(figure.value, 'ratio')} of what it takes at the ground.`,
     figure,
     caution: ASK,
@@ -250,5 +261,5 @@ function bending(
       ...moreHoops(p),
       LOWER,
     ],
-  };
+  });
 }

@@ -1,10 +1,13 @@
 /** Wind from the side: whether it pushes a cover off its place, or over. */
 import type { Assembly } from '../../build/assembly/types';
-import { type Figure, amount, phrase } from '../../base/figure';
-import { type Check, type CheckSite, verdictOf } from './check';
+import { amount, phrase, term } from '../../base/figure';
+import { worked } from '../../base/formula';
+import { aboutHolds } from './about';
+import { type Check, type CheckSite, measured } from './check';
 import {
   SAFETY,
   WIND_LEFT_OUT,
+  WIND_MARGIN,
   archPressures,
   holdMore,
   gustPa,
@@ -49,45 +52,49 @@ export function pushCheck(a: Assembly, site: CheckSite): Check {
   const lift = q * liftCoefficient(r) * ((lengthMm * widthMm) / 1e6);
   const weight = weightN(a);
   const held = holdDowns.reduce((sum, h) => sum + h.count * h.eachN, 0);
-  const slides = push > 0 ? (FRICTION * Math.max(0, weight - lift) + held) / (SAFETY * push) : Infinity;
+  const slides = push > 0 ? (FRICTION * Math.max(0, weight - lift) + held) / push : Infinity;
   // About the edge on the lee side: half of what holds is on the other one.
   const over = (lift * widthMm) / 2 + (push * quarterMm) / 2;
-  const tips = over > 0 ? (weight * (widthMm / 2) + (held / 2) * widthMm) / (SAFETY * over) : Infinity;
-  const ratio = Math.min(slides, tips);
+  const tips = over > 0 ? (weight * (widthMm / 2) + (held / 2) * widthMm) / over : Infinity;
+  const times = Math.min(slides, tips);
   // What must hold in all, for neither.
   const slip = SAFETY * push - FRICTION * Math.max(0, weight - lift);
   const turn = (2 * (SAFETY * over - weight * (widthMm / 2))) / widthMm;
-  const figure: Figure = {
+  const figure = worked({
     label: 'Push of the wind from the side',
-    value: push,
     quantity: 'force',
     formula:
       'push = pressure near the ground × pressing and sucking, together × height at a quarter of the width × length',
     terms: [
-      { name: 'pressure near the ground', ...amount(q, 'pressure') },
-      { name: 'pressing and sucking, together', ...amount(coefficient, 'ratio') },
-      { name: 'height at a quarter of the width', ...amount(quarterMm, 'length') },
-      { name: 'length', ...amount(lengthMm, 'length') },
-      { name: 'lift at the same time', ...amount(lift, 'force') },
-      { name: 'weight of the cover', ...amount(weight, 'force') },
-      { name: 'what holds it, all together', ...amount(held, 'force') },
-      { name: 'friction', ...amount(FRICTION, 'ratio') },
-      { name: 'holds against sliding, times over, a half more than the push wanted', ...amount(slides, 'times') },
-      { name: 'holds against tipping, times over, a half more wanted', ...amount(tips, 'times') },
+      term('pressure near the ground', q, 'pressure'),
+      term('pressing and sucking, together', coefficient, 'ratio'),
+      term('height at a quarter of the width', quarterMm, 'length'),
+      term('length', lengthMm, 'length'),
+    ],
+    besides: [
+      term('lift at the same time', lift, 'force'),
+      term('weight of the cover', weight, 'force'),
+      term('what holds it, all together', held, 'force'),
+      term('friction', FRICTION, 'ratio'),
+      term('holds against sliding, times the push', slides, 'times'),
+      term('holds against tipping, times what tips it', tips, 'times'),
+      term('times wanted', SAFETY, 'times'),
     ],
     source: 'ASCE/SEI 7, fig. 27.3-1 and 27.3-3; moments about the edge on the lee side.',
     assumes: [...WIND_LEFT_OUT, 'What holds stands half on each long side, and holds sideways as much as upward.'],
-  };
-  return {
+  });
+  return measured({
     id: 'push',
     leaf: 'stand',
-    verdict: verdictOf(ratio * 1.25),
+    about: aboutHolds(a),
+    under: 'gust',
+    measure: { demand: push > 0 ? 1 : 0, capacity: times, margin: WIND_MARGIN },
     text:
       push === 0
         ? ['No wind is asked of this cover.']
-        : phrase`Wind from the side pushes with ${amount(push, 'force')}: it ${slides < tips ? 'slides' : 'tips'} first, ${amount(ratio * SAFETY, 'times')} times the wind asked for; a half more is wanted.`,
+        : phrase`Wind from the side pushes with ${amount(push, 'force')}: it ${slides < tips ? 'slides' : 'tips'} first, ${amount(times, 'times')} times the wind asked for; a half more is wanted.`,
     figure,
     caution: WIND_LEFT_OUT[0],
-    tries: ratio >= 1 ? [] : holdMore(a, Math.max(slip, turn) - held),
-  };
+    tries: times >= SAFETY ? [] : holdMore(a, Math.max(slip, turn) - held),
+  });
 }

@@ -1,8 +1,10 @@
 /** Stiff sheets between bars under snow: whether they reach, and how much they carry. */
 import type { SheetSpan } from '../../build/assembly/rows';
-import { amount, phrase } from '../../base/figure';
-import { formulaValue } from '../../base/formula';
-import { type Check, verdictOf } from './check';
+import type { Assembly } from '../../build/assembly/types';
+import { amount, phrase, term } from '../../base/figure';
+import { worked } from '../../base/formula';
+import { aboutFaces } from './about';
+import { type Check, advised, measured } from './check';
 import { PRACTICES, SNOW_DENSITY, type DesignSnow, driftAsEvenPa, straightShare } from './snow';
 import { LEFT_OUT, type SnowStrength, UNIT_PA } from './strength';
 import { moreOf } from './timberChecks';
@@ -23,38 +25,40 @@ function liesKpa({ slopeDeg, drift }: SheetSpan, snow: DesignSnow): { readonly a
  * Whether stiff sheet reaches from bar to bar under snow.
  * Source: the sheet's span under 1 kPa, with the cube root of the load, as sag of a plate strip goes with w L^3 per L.
  */
-export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
+export function spanCheck(a: Pick<Assembly, 'panels'>, span: SheetSpan, snow: DesignSnow): Check {
   const sheet = span.sheet;
   const { all: load, drift } = liesKpa(span, snow);
+  const about = aboutFaces(a.panels.filter((p) => p.sheet.key === sheet.key));
   if (sheet.spanAtOneKpaMm === null)
-    return {
+    return advised({
       id: 'span',
       leaf: 'stand',
+      about,
+      under: 'snow',
       verdict: 'tight',
       text: [`${sheet.name}: its glass is not judged here. Brush snow off before it is a hand deep.`],
       figure: undefined,
       caution: LEFT_OUT[0],
       tries: [],
-    };
-  const most = Math.min(sheet.spanAtOneKpaMm * FARTHEST, load > 0 ? sheet.spanAtOneKpaMm / Math.cbrt(load) : Infinity);
-  return {
+    });
+  const figure = worked({
+    label: 'Most span of the sheet',
+    quantity: 'length',
+    formula: 'most = min(1.6 × span at 1 kPa; span at 1 kPa × ∛(1000 / snow by slope))',
+    terms: [term('span at 1 kPa', sheet.spanAtOneKpaMm, 'length'), term('snow by slope', load * 1000, 'pressure')],
+    besides: drift > 0 ? [term('of it, drift at the wall', drift * 1000, 'pressure')] : [],
+    source: sheet.source,
+    assumes: LEFT_OUT,
+  });
+  const most = figure.value;
+  return measured({
     id: 'span',
     leaf: 'stand',
-    verdict: verdictOf(most / span.spanMm),
+    about,
+    under: 'snow',
+    measure: { demand: span.spanMm, capacity: most },
     text: phrase`${sheet.name} spans ${amount(span.spanMm, 'length')} between bars; ${amount(most, 'length')} is the most under this snow.`,
-    figure: {
-      label: 'Most span of the sheet',
-      value: most,
-      quantity: 'length',
-      formula: 'most = min(1.6 × span at 1 kPa; span at 1 kPa × ∛(1000 / snow by slope))',
-      terms: [
-        { name: 'span at 1 kPa', ...amount(sheet.spanAtOneKpaMm, 'length') },
-        { name: 'snow by slope', ...amount(load * 1000, 'pressure') },
-        ...(drift > 0 ? [{ name: 'of it, drift at the wall', ...amount(drift * 1000, 'pressure') }] : []),
-      ],
-      source: sheet.source,
-      assumes: LEFT_OUT,
-    },
+    figure,
     caution: LEFT_OUT[0],
     tries: [
       ...moreOf(span.asked, 6),
@@ -63,7 +67,7 @@ export function spanCheck(span: SheetSpan, snow: DesignSnow): Check {
         change: { kind: 'answer', id: 'lids', value } as const,
       })),
     ],
-  };
+  });
 }
 
 /**
@@ -78,21 +82,24 @@ export function spanStrength(span: SheetSpan, asked: DesignSnow): SnowStrength |
   const { all: kPa, drift } = liesKpa(span, snow);
   const times = spanMm > FARTHEST * sheet.spanAtOneKpaMm ? 0 : (sheet.spanAtOneKpaMm / spanMm) ** 3 / kPa;
   const { name, product } = PRACTICES[snow.practice];
-  const working = {
+  const carried = worked({
     label: 'Wet snow it carries',
-    quantity: 'snowDepth' as const,
+    quantity: 'snowDepth',
     formula: `depth = (span at 1 kPa / span between bars)³ × 1000 / snow by slope × flat load pf / ${product} / (density of wet snow × 9.80665)`,
     terms: [
-      { name: 'span at 1 kPa', ...amount(sheet.spanAtOneKpaMm, 'length') },
-      { name: 'span between bars', ...amount(spanMm, 'length') },
-      { name: 'snow by slope', ...amount(kPa * 1000, 'pressure') },
-      ...(drift > 0 ? [{ name: 'of it, drift at the wall', ...amount(drift * 1000, 'pressure') }] : []),
-      { name: 'flat load pf', ...amount(snow.flatPa, 'pressure') },
-      { name: product, ...amount(snow.flatPerGround, 'ratio') },
-      { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
+      term('span at 1 kPa', sheet.spanAtOneKpaMm, 'length'),
+      term('span between bars', spanMm, 'length'),
+      term('snow by slope', kPa * 1000, 'pressure'),
+      term('flat load pf', snow.flatPa, 'pressure'),
+      term(product, snow.flatPerGround, 'ratio'),
+      term('density of wet snow', SNOW_DENSITY.wet, 'density'),
     ],
-  };
-  const wetSnowMm = times > 0 && Number.isFinite(times) ? formulaValue(working) : times > 0 ? Infinity : 0;
+    besides: drift > 0 ? [term('of it, drift at the wall', drift * 1000, 'pressure')] : [],
+    source: `${name} snow; ${sheet.source}.`,
+    assumes: LEFT_OUT,
+  });
+  // Farther apart than it ever reaches it carries nothing.
+  const wetSnowMm = times > 0 ? carried.value : 0;
   return {
     what: sheet.name,
     ratio: asked.flatPa > 0 ? times : Infinity,
@@ -100,6 +107,6 @@ export function spanStrength(span: SheetSpan, asked: DesignSnow): SnowStrength |
     snowCase: drift > 0 ? 'drifted' : 'even',
     wetSnowMm,
     sure: undefined,
-    figures: [{ ...working, value: wetSnowMm, source: `${name} snow; ${sheet.source}.`, assumes: LEFT_OUT }],
+    figures: [times > 0 ? carried : { ...carried, value: 0 }],
   };
 }

@@ -3,7 +3,8 @@ import { GRAVITY } from '../../base/gravity';
 import { SHIPPED, spreadOf } from '../../catalog/catalog';
 import { stiffnessNMm2 } from '../../catalog/sections';
 import type { Section, Spread } from '../../catalog/types';
-import { type Figure, amount } from '../../base/figure';
+import { type Figure, term } from '../../base/figure';
+import { worked } from '../../base/formula';
 import { type Borne, type LoadCurve, type NamedLoad, borneOn, keptLoadCurve } from '../frame/hoop';
 import { breakingMomentNMm, curvatureLimitPerMm } from './limits';
 import { COSTS, joiningRidge, timesShared } from './row';
@@ -15,7 +16,6 @@ import {
   SNOW_DENSITY,
   archCases,
   driftedCase,
-  snowDepthMm,
 } from './snow';
 import { type Sure, sureOf } from './sure';
 
@@ -105,41 +105,39 @@ export function hoopStrength(
   const hungNPerMm = hungAsSpreadNPerMm(arch);
   const alsoNPerMm = hungNPerMm + ownAsSpreadNPerMm(arch);
   const ratio = Math.max(0, bearsNPerMm - alsoNPerMm) / lineLoad;
-  const wetSnowMm = wetDepthMm(ratio * snow.flatPa, snow);
   const { name, product } = PRACTICES[snow.practice];
-  const figures: Figure[] = [
-    {
-      label: 'Wet snow it carries',
-      value: wetSnowMm,
-      quantity: 'snowDepth',
-      formula: `depth = max(0; load that one hoop bears − what it bears besides) / spacing of hoops / ${product} / (density of wet snow × 9.80665)`,
-      terms: [
-        { name: 'load that one hoop bears', ...amount(bearsNPerMm * 1000, 'loadPerLength') },
-        { name: 'what it bears besides', ...amount(alsoNPerMm * 1000, 'loadPerLength') },
-        ...(hungNPerMm > 0
-          ? [{ name: 'of it, what hangs, as if it were spread', ...amount(hungNPerMm * 1000, 'loadPerLength') }]
-          : []),
-        { name: 'the hoop and its cover, along it', ...amount((arch.weighsNPerMm ?? 0) * 1000, 'loadPerLength') },
-        { name: 'spacing of hoops', ...amount(tributary, 'length') },
-        { name: product, ...amount(snow.flatPerGround, 'ratio') },
-        { name: 'density of wet snow', ...amount(SNOW_DENSITY.wet, 'density') },
-        { name: 'that load × span³ / EI', ...amount(load, 'ratio') },
-        ...(core > 0 ? [{ name: 'of it, by what goes inside', ...amount(core, 'ratio') }] : []),
-        ...(ridge ? [{ name: 'times what it bears alone: the ridge shares', ...amount(shared, 'times') }] : []),
-        { name: 'span', ...amount(span, 'length') },
-        { name: 'stiffness EI after weeks', ...amount(ei / 1e6, 'stiffness') },
-        { name: 'snow asked of one hoop', ...amount(lineLoad * 1000, 'loadPerLength') },
-      ],
-      source: `${name} snow, ${snowCase} case; slender frame with large displacements (M. A. Crisfield, Non-linear Finite Element Analysis, vol. 1, ch. 7), its path followed until it gives way. Stopped by ${governs}.`,
-      assumes: LEFT_OUT,
-    },
-  ];
+  const carried = worked({
+    label: 'Wet snow it carries',
+    quantity: 'snowDepth',
+    formula: `depth = max(0; load that one hoop bears − what it bears besides) / spacing of hoops / ${product} / (density of wet snow × 9.80665)`,
+    terms: [
+      term('load that one hoop bears', bearsNPerMm * 1000, 'loadPerLength'),
+      term('what it bears besides', alsoNPerMm * 1000, 'loadPerLength'),
+      term('spacing of hoops', tributary, 'length'),
+      term(product, snow.flatPerGround, 'ratio'),
+      term('density of wet snow', SNOW_DENSITY.wet, 'density'),
+    ],
+    besides: [
+      ...(hungNPerMm > 0
+        ? [term('of what it bears besides, what hangs, as if it were spread', hungNPerMm * 1000, 'loadPerLength')]
+        : []),
+      term('the hoop and its cover, along it', (arch.weighsNPerMm ?? 0) * 1000, 'loadPerLength'),
+      term('load that one hoop bears × span³ / EI', load, 'ratio'),
+      ...(core > 0 ? [term('of it, by what goes inside', core, 'ratio')] : []),
+      ...(ridge ? [term('times what it bears alone: the ridge shares', shared, 'times')] : []),
+      term('span', span, 'length'),
+      term('stiffness EI after weeks', ei / 1e6, 'stiffness'),
+      term('snow asked of one hoop', lineLoad * 1000, 'loadPerLength'),
+    ],
+    source: `${name} snow, ${snowCase} case; slender frame with large displacements (M. A. Crisfield, Non-linear Finite Element Analysis, vol. 1, ch. 7), its path followed until it gives way. Stopped by ${governs}.`,
+    assumes: LEFT_OUT,
+  });
   return {
     what: arch.what ?? 'Hoops',
     ratio: asked.flatPa > 0 ? ratio : Infinity,
     governs,
     snowCase,
-    wetSnowMm,
+    wetSnowMm: carried.value,
     sure:
       asked.flatPa > 0
         ? snowSure(s, weight, (stiffness, limit, times) => {
@@ -147,7 +145,7 @@ export function hoopStrength(
             return Math.max(0, load * unitNPerMm * stiffness - alsoNPerMm) / (lineLoad * times);
           })
         : undefined,
-    figures,
+    figures: [carried],
   };
 }
 
@@ -216,11 +214,6 @@ export const snowSure = (
   const spreads = [section.spreads.stiffness, section.spreads.limit, weight];
   return sureOf(([stiffness = 1, limit = 1, snow = 1]) => ratioAt(stiffness, limit, snow), spreads);
 };
-
-/** Depth of wet snow on the ground that brings a flat load, mm. */
-export function wetDepthMm(flatPa: number, snow: DesignSnow): number {
-  return snowDepthMm(flatPa / snow.flatPerGround);
-}
 
 /** How stiffly a posted ridge holds one crown: a uniform row of hoops on a simply supported beam, N/mm. */
 export function ridgeSpringNPerMm(arch: ArchRow): number {

@@ -4,8 +4,11 @@ import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { MovingPart } from '../../build/assembly/openings';
 import type { BeamRow, CountAsked } from '../../build/assembly/rows';
 import { boardShape } from '../../catalog/sections';
-import { type Figure, type Phrase, amount, phrase } from '../../base/figure';
-import { type Check, sureIn, verdictOf } from './check';
+import type { Assembly } from '../../build/assembly/types';
+import { type Figure, type Phrase, amount, phrase, term } from '../../base/figure';
+import { worked } from '../../base/formula';
+import { aboutMoving, aboutTags } from './about';
+import { type Check, measured } from './check';
 import { sureOfSnow } from './hoopChecks';
 import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
@@ -48,35 +51,43 @@ export const beamTries = (beam: BeamRow, catalog: Catalog): Check['tries'] => [
 ];
 
 /** Whether the bars carry the snow asked of them. */
-export function beamCheck(beam: BeamRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
+export function beamCheck(
+  a: Pick<Assembly, 'members'>,
+  beam: BeamRow,
+  strength: SnowStrength,
+  snow: DesignSnow,
+  catalog: Catalog,
+): Check {
   const askedMm = snowDepthMm(snow.groundPa);
   const words = phrase`${beam.what} under wet snow: carry ${amount(strength.wetSnowMm, 'snowDepth')} of ${amount(askedMm, 'length')} asked, ${amount(strength.ratio, 'times')} times. Limit of ${strength.governs} first.`;
-  return {
+  return measured({
     id: `beam ${beam.what}`,
     leaf: 'stand',
-    verdict: verdictOf(strength.ratio),
+    about: aboutTags(a, beam.tags),
+    under: 'snow',
+    measure: { demand: Number.isFinite(strength.ratio) ? 1 : 0, capacity: strength.ratio },
+    sure: sureOfSnow(strength, snow),
     text: snow.flatPa === 0 || !Number.isFinite(strength.ratio) ? [`${beam.what}: no snow bends them.`] : words,
     figure: Number.isFinite(strength.wetSnowMm) ? strength.figures[0] : undefined,
-    ...sureIn(sureOfSnow(strength, snow)),
     caution: LEFT_OUT.join(' '),
     tries: beamTries(beam, catalog),
-  };
+  });
 }
 
 /** What one and two people lift, kg. */
 const LIFT_KG = { 1: 15, 2: 30 } as const;
 
 /** Whether a part can be lifted, carried or rolled, and whether an opener lifts its lid. */
-export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly Check[] {
+export function liftCheck(a: Pick<Assembly, 'members'>, part: MovingPart, lift: Figure | undefined): readonly Check[] {
   if (!lift) return [];
   const most = LIFT_KG[part.people];
   const who = part.people === 1 ? 'one person' : 'two people';
-  const ratio = most / Math.max(1e-6, lift.value);
   const checks: Check[] = [
-    {
+    measured({
       id: `lift ${part.name.replace(/ \d+$/, '')}`,
       leaf: 'stand',
-      verdict: verdictOf(ratio),
+      about: aboutMoving(a, part),
+      measure: { demand: lift.value, capacity: most },
       text: phrase`${part.name}: ${amount(lift.value, 'mass')}${part.motion === 'hinged' ? ' at the handle; ' : part.motion === 'rolled' ? ' to roll up; ' : ' to carry; '}${amount(most, 'mass')} is the most for ${who}.`,
       figure: lift,
       caution: undefined,
@@ -88,36 +99,38 @@ export function liftCheck(part: MovingPart, lift: Figure | undefined): readonly 
         { label: ['Folded ends'], change: { kind: 'answer', id: 'ends', value: 'folded' } },
         { label: ['Twin-wall for the glass'], change: { kind: 'answer', id: 'glazing', value: 'twin-wall-6' } },
       ],
-    },
+    }),
   ];
   const opener = part.hung?.opener;
   if (opener && part.hung) {
     // The arm pushes nearer the hinge than the middle of the lid, so it lifts more than the lid weighs.
-    const need = (2 * lift.value * (part.hung.reachMm / 2)) / opener.armMm;
-    checks.push({
-      id: 'opener',
-      leaf: 'stand',
-      verdict: verdictOf(opener.liftsKg / need),
-      text: phrase`The wax opener must lift ${amount(need, 'mass')} where its arm pushes; it is made for ${amount(opener.liftsKg, 'mass')}.`,
-      figure: {
-        label: 'Lift asked of the opener',
-        value: need,
-        quantity: 'mass',
-        formula: 'lift = weight of the lid × half its length / arm from the hinge',
-        terms: [
-          { name: 'weight of the lid', ...amount(2 * lift.value, 'mass') },
-          { name: 'half its length', ...amount(part.hung.reachMm / 2, 'length') },
-          { name: 'arm from the hinge', ...amount(opener.armMm, 'length') },
-        ],
-        source: 'Moments about the hinge, with the lid shut, where the lift is greatest.',
-        assumes: ['An opener of the usual size. Read the lift on its box.'],
-      },
-      caution: undefined,
-      tries: [
-        { label: ['Two openers'], change: { kind: 'answer', id: 'openers', value: 2 } },
-        { label: ['Open it by hand'], change: { kind: 'answer', id: 'airing', value: 'prop' } },
+    const need = worked({
+      label: 'Lift asked of the opener',
+      quantity: 'mass',
+      formula: 'lift = weight of the lid × half its length / arm from the hinge',
+      terms: [
+        term('weight of the lid', 2 * lift.value, 'mass'),
+        term('half its length', part.hung.reachMm / 2, 'length'),
+        term('arm from the hinge', opener.armMm, 'length'),
       ],
+      source: 'Moments about the hinge, with the lid shut, where the lift is greatest.',
+      assumes: ['An opener of the usual size. Read the lift on its box.'],
     });
+    checks.push(
+      measured({
+        id: 'opener',
+        leaf: 'stand',
+        about: aboutMoving(a, part),
+        measure: { demand: need.value, capacity: opener.liftsKg },
+        text: phrase`The wax opener must lift ${amount(need.value, 'mass')} where its arm pushes; it is made for ${amount(opener.liftsKg, 'mass')}.`,
+        figure: need,
+        caution: undefined,
+        tries: [
+          { label: ['Two openers'], change: { kind: 'answer', id: 'openers', value: 2 } },
+          { label: ['Open it by hand'], change: { kind: 'answer', id: 'airing', value: 'prop' } },
+        ],
+      }),
+    );
   }
   return checks;
 }

@@ -1,8 +1,10 @@
 /** Whether what really opens lets out as much heat as must go. */
 import type { Assembly } from '../../build/assembly/types';
-import { type Figure, amount, phrase } from '../../base/figure';
+import { amount, phrase, term } from '../../base/figure';
+import { worked } from '../../base/formula';
 import type { NoonAir } from '../climate/noon';
-import { ASK, type Check } from './check';
+import { aboutAll, aboutOpenings } from './about';
+import { ASK, type Check, measured, verdictOf } from './check';
 
 /** Openings that let heat out, as mends. */
 export const MORE_AIR: Check['tries'] = (
@@ -21,31 +23,28 @@ export const MORE_AIR: Check['tries'] = (
 export const ventsWantedM2 = ({ ventEachM2 }: NoonAir): number => 2 * ventEachM2;
 
 /** The vents that are there against the vents that are wanted; nothing is said where none are. */
-export function ventCheck({ ventilation: { aloneM2, byHandM2 } }: Assembly, air: NoonAir): Check | undefined {
+export function ventCheck(a: Assembly, air: NoonAir): Check | undefined {
+  const { aloneM2, byHandM2 } = a.ventilation;
   const wanted = ventsWantedM2(air);
   if (wanted <= 0) return undefined;
-  const open = aloneM2 + byHandM2;
-  const figure: Figure = {
+  const figure = worked({
     label: 'Open area of what is there',
-    value: open,
     quantity: 'area',
     formula: 'open = opens by itself + opened by hand',
-    terms: [
-      { name: 'opens by itself', ...amount(aloneM2, 'area') },
-      { name: 'opened by hand', ...amount(byHandM2, 'area') },
-      { name: 'wanted, both vents together', ...amount(wanted, 'area') },
-    ],
+    terms: [term('opens by itself', aloneM2, 'area'), term('opened by hand', byHandM2, 'area')],
+    besides: [term('wanted, both vents together', wanted, 'area')],
     source: 'Free areas of the catalogue; lids at the angle of their stay or opener, doors open, sides and flaps half.',
     assumes: ['As much of it low as high.'],
-  };
-  const enough = open >= wanted;
-  return {
+  });
+  const measure = { demand: wanted, capacity: figure.value, spare: 1, mild: true } as const;
+  return measured({
     id: 'vents',
     leaf: 'air',
-    verdict: enough ? 'holds' : 'tight',
-    text: phrase`All that opens frees ${amount(open, 'area')}; ${amount(wanted, 'area')} are wanted at a clear noon${enough ? '' : ': open more, or take the cover off on such days'}.`,
+    about: a.openings.length > 0 ? aboutOpenings(a.openings) : aboutAll(a),
+    measure,
+    text: phrase`All that opens frees ${amount(figure.value, 'area')}; ${amount(wanted, 'area')} are wanted at a clear noon${verdictOf(measure) === 'holds' ? '' : ': open more, or take the cover off on such days'}.`,
     figure,
     caution: ASK,
     tries: MORE_AIR,
-  };
+  });
 }

@@ -7,7 +7,7 @@ import { rectangle } from '../../build/assembly/pieces';
 import { SHIPPED, stiffSheet, spreadOf } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';
-import { lid } from '../../testing/judged';
+import { lid, shown } from '../../testing/judged';
 import { outline } from '../../plan';
 import type { Figure } from '../../base/figure';
 import type { Check, CheckSite } from './check';
@@ -119,7 +119,7 @@ describe('a lid of 1 x .8 m and 8 kg', () => {
 
 /** The terms of a figure by name, rounded. */
 const terms = (figure: Figure | undefined): Readonly<Record<string, number>> =>
-  Object.fromEntries((figure?.terms ?? []).map((t) => [t.name, Math.round(t.value * 1000) / 1000]));
+  Object.fromEntries(Object.entries(shown(figure)).map(([name, value]) => [name, Math.round(value * 1000) / 1000]));
 
 describe('what is said of the wind', () => {
   test('the uplift opens to all that it is made of', () => {
@@ -260,7 +260,7 @@ describe('what is said of the wind', () => {
 test('how sure: weight counts as it is, fastenings and the square of the gust by what they may be off', () => {
   const found = windChecks(cover(800, []), site(30)).find((c) => c.id === 'wind');
   const lift = found?.figure?.value ?? NaN;
-  const weight = found?.figure?.terms.find((t) => t.name === 'weight of the cover')?.value ?? NaN;
+  const weight = shown(found?.figure)['weight of the cover'] ?? NaN;
   const [gust, joint] = [spreadOf(SHIPPED, 'gust said'), spreadOf(SHIPPED, 'hold joint')].map(logSpread) as [
     ReturnType<typeof logSpread>,
     ReturnType<typeof logSpread>,

@@ -3,13 +3,24 @@ import type { Assembly } from '../../build/assembly/types';
 import type { Fastening, MovingPart } from '../../build/assembly/openings';
 import { KINDS } from '../../build/joints';
 import { GRAVITY } from '../../base/gravity';
-import { type Figure, amount, phrase } from '../../base/figure';
-import { formulaValue } from '../../base/formula';
+import { type Figure, type Term, amount, phrase, term } from '../../base/figure';
+import { worked } from '../../base/formula';
 import { SOIL_HOLDS, SOIL_SOURCE } from '../../site/soil';
 import { spreadOf } from '../../catalog/catalog';
-import { type Check, type CheckSite, sureIn, verdictOf } from './check';
+import { aboutHolds, aboutJoints, aboutMoving } from './about';
+import { type About, type Check, type CheckSite, measured } from './check';
 import { pushCheck } from './push';
-import { INSIDE, SAFETY, WIND_LEFT_OUT, gustPa, holdMore, liftCoefficient, riseToSpan, weightN } from './windLoads';
+import {
+  INSIDE,
+  SAFETY,
+  WIND_LEFT_OUT,
+  WIND_MARGIN,
+  gustPa,
+  holdMore,
+  liftCoefficient,
+  riseToSpan,
+  weightN,
+} from './windLoads';
 import { sureOf, sureWords } from './sure';
 
 /** A gust in which a lid may still stand propped; above it, shut and latch. */
@@ -27,28 +38,31 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
   const lift = q * up * areaM2;
   const weight = weightN(a);
   const held = a.footing.holdDowns.reduce((sum, h) => sum + h.count * h.eachN, 0);
-  const ratio = lift > 0 ? (weight + held) / (SAFETY * lift) : Infinity;
-  const figure: Figure = {
+  const figure = worked({
     label: 'Uplift in the gust asked for',
-    value: lift,
     quantity: 'force',
     formula: 'uplift = pressure near the ground × suction and inside, together × area',
     terms: [
-      { name: 'gust', ...amount(site.gustMPerS, 'speed') },
-      { name: 'pressure near the ground', ...amount(q, 'pressure') },
-      { name: 'rise over width', ...amount(r, 'ratio') },
-      { name: 'suction and inside, together', ...amount(up, 'ratio') },
-      { name: 'area', ...amount(areaM2, 'area') },
-      { name: 'weight of the cover', ...amount(weight, 'force') },
-      ...a.footing.holdDowns.map((h) => ({
-        name: `${h.what}, ${h.count} of them${h.soil === undefined ? '' : `, ${SOIL_HOLDS[h.soil]} of what they hold in loam`}`,
-        ...amount(h.count * h.eachN, 'force'),
-      })),
-      { name: 'safety', ...amount(SAFETY, 'ratio') },
+      term('pressure near the ground', q, 'pressure'),
+      term('suction and inside, together', up, 'ratio'),
+      term('area', areaM2, 'area'),
+    ],
+    besides: [
+      term('gust', site.gustMPerS, 'speed'),
+      term('rise over width', r, 'ratio'),
+      term('weight of the cover', weight, 'force'),
+      ...a.footing.holdDowns.map((h) =>
+        term(
+          `${h.what}, ${h.count} of them${h.soil === undefined ? '' : `, ${SOIL_HOLDS[h.soil]} of what they hold in loam`}`,
+          h.count * h.eachN,
+          'force',
+        ),
+      ),
+      term('safety', SAFETY, 'ratio'),
     ],
     source: 'ASCE/SEI 7, arched roofs springing from the ground, with inside pressure of a shut cover.',
     assumes: a.footing.holdDowns.some((h) => h.soil) ? [...WIND_LEFT_OUT, SOIL_SOURCE] : WIND_LEFT_OUT,
-  };
+  });
   const inSoil = a.footing.holdDowns.reduce((sum, h) => sum + (h.soil === undefined ? 0 : h.count * h.eachN), 0);
   // Without the margin of safety: how often it would hold as it is.
   const of =
@@ -58,19 +72,21 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
           [site.gustSpread, ...['hold soil', 'hold joint'].map((key) => spreadOf(site.site.catalog, key))],
         )
       : undefined;
-  return {
+  return measured({
     id: 'wind',
     leaf: 'stand',
-    ...sureIn(of && { of, words: sureWords(of, ['such a gust']) }),
-    verdict: verdictOf(ratio * 1.25),
+    about: aboutHolds(a),
+    under: 'gust',
+    measure: { demand: lift, capacity: weight + held, margin: WIND_MARGIN },
+    sure: of && { of, words: sureWords(of, ['such a gust']) },
     text:
       lift === 0
         ? ['No wind is asked of this cover.']
         : phrase`Wind lifts with ${amount(lift, 'force')}; weight and anchors hold ${amount(weight + held, 'force')}, and a half more than the lift is wanted.`,
     figure,
     caution: 'On a wind warning shut, latch and weight the cover, or strip it. ' + WIND_LEFT_OUT[0],
-    tries: ratio >= 1 ? [] : holdMore(a, SAFETY * lift - weight - held),
-  };
+    tries: weight + held >= SAFETY * lift ? [] : holdMore(a, SAFETY * lift - weight - held),
+  });
 }
 
 /** A lid in the wind: shut it pulls at its latches, propped at its stays. */
@@ -80,37 +96,42 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   const { opener } = hung;
   const areaM2 = (hung.alongMm * hung.reachMm) / 1e6;
   const weight = 2 * (lift?.value ?? 0) * GRAVITY;
-  const common = [
-    { name: 'area of the lid', ...amount(areaM2, 'area') },
-    { name: 'weight of the lid', ...amount(weight, 'force') },
+  const common = [term('area of the lid', areaM2, 'area'), term('weight of the lid', weight, 'force')];
+  const holding = (name: string, { count, eachN }: Fastening): readonly Term[] => [
+    term(`${name}, ${count} of them, each`, eachN, 'force'),
+    term('safety', SAFETY, 'ratio'),
   ];
-  const holding = (name: string, { count, eachN }: Fastening): Figure['terms'] => [
-    { name: `${name}, ${count} of them, each`, ...amount(eachN, 'force') },
-    { name: 'safety', ...amount(SAFETY, 'ratio') },
-  ];
-  const figure = (label: string, formula: string, terms: Figure['terms'], assumes: readonly string[]): Figure => {
-    const working = { label, quantity: 'force' as const, formula, terms };
-    return {
-      ...working,
-      value: formulaValue(working),
+  const figure = (
+    label: string,
+    formula: string,
+    terms: readonly Term[],
+    besides: readonly Term[],
+    assumes: readonly string[],
+  ): Figure =>
+    worked({
+      label,
+      quantity: 'force',
+      formula,
+      terms: [...common, ...terms],
+      besides,
       source: 'Moments about the hinge; pressure 0.613 V² near the ground, ASCE/SEI 7.',
       assumes: [...assumes, ...WIND_LEFT_OUT],
-    };
-  };
+    });
   const shut = figure(
     'Pull of the shut lid',
     'pull at the edge = max(0; (pressure near the ground × suction and inside, together × area of the lid − weight of the lid × cos(slope of the shut lid)) / 2)',
     [
-      ...common,
-      { name: 'pressure near the ground', ...amount(gustPa(site.gustMPerS, site.exposure), 'pressure') },
-      { name: 'suction and inside, together', ...amount(0.7 + riseToSpan(a) + INSIDE.shut, 'ratio') },
+      term('pressure near the ground', gustPa(site.gustMPerS, site.exposure), 'pressure'),
+      term('suction and inside, together', 0.7 + riseToSpan(a) + INSIDE.shut, 'ratio'),
       // The steeper it lies, the less its own weight keeps it shut.
-      { name: 'slope of the shut lid', ...amount(hung.pitchDeg, 'angle') },
+      term('slope of the shut lid', hung.pitchDeg, 'angle'),
+    ],
+    [
       ...(opener
         ? [
-            { name: 'opener, its spring and arm', ...amount(opener.holdsN, 'force') },
-            { name: 'its arm from the hinge', ...amount(opener.armMm, 'length') },
-            { name: 'hinge to edge', ...amount(hung.reachMm, 'length') },
+            term('opener, its spring and arm', opener.holdsN, 'force'),
+            term('its arm from the hinge', opener.armMm, 'length'),
+            term('hinge to edge', hung.reachMm, 'length'),
           ]
         : []),
       ...holding('latches', hung.latches),
@@ -123,18 +144,14 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   const propped = figure(
     'Pull of the propped lid',
     'pull on the stays = max(0; pressure of a fresh wind × 1.2 × area of the lid − 0.7 × weight of the lid)',
-    [
-      ...common,
-      { name: 'pressure of a fresh wind', ...amount(gustPa(PROPPED_GUST, site.exposure), 'pressure') },
-      ...holding('stays', hung.stays),
-    ],
+    [term('pressure of a fresh wind', gustPa(PROPPED_GUST, site.exposure), 'pressure')],
+    holding('stays', hung.stays),
     ['Wind, weight and stays work at the middle of the lid.'],
   );
   // The weight helps without a margin; the wind is taken half as strong again.
   const q = gustPa(site.gustMPerS, site.exposure) * (0.7 + riseToSpan(a) + INSIDE.shut) * areaM2;
   const level = weight * Math.cos((hung.pitchDeg * Math.PI) / 180);
   const sprung = opener ? (opener.holdsN * opener.armMm) / hung.reachMm : 0;
-  const shutRatio = (level / 2 + hung.latches.count * hung.latches.eachN + sprung) / ((SAFETY * q) / 2);
   const lidSure = (asN: number, holdsN: number, restN: number): Check['sure'] => {
     if (!(asN > 0)) return undefined;
     const of = sureOf(
@@ -144,9 +161,8 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     return { of, words: sureWords(of, ['such a gust']) };
   };
   const under = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2;
-  const proppedRatio = (0.7 * weight + hung.stays.count * hung.stays.eachN) / (SAFETY * under);
   // What is asked for by itself is judged by itself.
-  const own = ({ ask }: Fastening, id: string): string =>
+  const own = <T extends 'latch' | 'stay'>({ ask }: Fastening, id: T): T | `${T} ${string}` =>
     ask === undefined || ask === 'latches' || ask === 'stays' ? id : `${id} ${part.name.toLowerCase()}`;
   // However heavy it is; an opener holds it by itself.
   const looseOpen = hung.stays.count === 0 && !opener;
@@ -155,12 +171,19 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       label: [`${now + by} ${now + by === 1 ? one : many}`],
       change: { kind: 'answer', id, value: now + by } as const,
     }));
+  const kept = (kind: string): About => {
+    const joints = a.joints.filter((j) => j.kind === kind);
+    return joints.length > 0 ? aboutJoints(joints) : aboutMoving(a, part);
+  };
+  const latched = hung.latches.count * hung.latches.eachN;
   return [
-    {
+    measured({
       id: own(hung.latches, 'latch'),
       leaf: 'stand',
-      ...sureIn(lidSure(q / 2, hung.latches.count * hung.latches.eachN, level / 2 + sprung)),
-      verdict: verdictOf(shutRatio * 1.25),
+      about: kept('latch'),
+      under: 'gust',
+      measure: { demand: q / 2, capacity: level / 2 + latched + sprung, margin: WIND_MARGIN },
+      sure: lidSure(q / 2, latched, level / 2 + sprung),
       text:
         opener && hung.latches.count === 0
           ? phrase`Shut, the wind pulls with ${amount(shut.value, 'force')} at the edge of the lid in the gust asked for; beside its weight the spring of its opener holds ${amount(sprung, 'force')} there.`
@@ -176,11 +199,16 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
             { label: ['By hand, with a latch'], change: { kind: 'answer', id: 'airing', value: 'prop' } },
           ]
         : more(hung.latches.ask ?? 'latches', KINDS.latch.name, hung.latches.count),
-    },
-    {
+    }),
+    measured({
       id: own(hung.stays, 'stay'),
       leaf: 'stand',
-      verdict: looseOpen ? 'fails' : verdictOf(proppedRatio * 1.25),
+      about: kept('stay'),
+      measure: {
+        demand: under,
+        capacity: looseOpen ? 0 : 0.7 * weight + hung.stays.count * hung.stays.eachN,
+        margin: WIND_MARGIN,
+      },
       text: looseOpen
         ? ['No stay: nothing stops it and holds it open. It goes over its hinges, or falls shut on hands and heads.']
         : hung.stays.count === 0
@@ -189,7 +217,7 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       figure: propped,
       caution: WIND_LEFT_OUT[0],
       tries: more(hung.stays.ask ?? 'stays', KINDS.stay.name, hung.stays.count),
-    },
+    }),
   ];
 }
 

@@ -3,15 +3,17 @@ import { GRAVITY } from '../../base/gravity';
 import type { Exposure } from '../../site/place';
 import type { Assembly } from '../../build/assembly/types';
 import { panelAreaM2 } from '../../build/assembly/pieces';
-import type { Check } from './check';
+import { type Check, SPARE } from './check';
 import { massKg } from '../../catalog/sections';
 
 export const WIND_LEFT_OUT = [
   'A planning aid: steady gust on a simple shape. It leaves out gaps, flapping film, neighbours and hollows.',
   'Strengths of fastenings are our own middle figures; soft soil and old wood hold less.',
 ];
-/** Safety against lifting and turning over. */
+/** Safety against lifting and turning over: with so many times what the wind does a cover holds outright. */
 export const SAFETY = 1.5;
+/** The least of it: the rest is the spare that every check wants. */
+export const WIND_MARGIN = SAFETY / SPARE;
 /** Pressure inside, as a part of that of the gust, either way: when shut, and with an end open. Source: ASCE/SEI 7, table 26.13-1. */
 export const INSIDE = { shut: 0.18, open: 0.55 } as const;
 /** Pressure near the ground, as a part of that at 10 m: ASCE/SEI 7 exposures C, between, and B. */

@@ -1,3 +1,4 @@
+import type { Check } from '../../../core/judge/proof/check';
 import { type ReactNode, memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -93,7 +94,7 @@ export function Bench(): ReactNode {
   const setAnswers = useSetAnswers(cover?.id ?? '');
   const [taking, takeAlong] = useState(false);
   const startTaking = useCallback(() => takeAlong(true), []);
-  const [pointed, point] = useState<string>();
+  const [pointed, point] = useState<Check>();
   const [tried, tryOut] = useState<Mend>();
 
   const good = built?.ok ? built.value : undefined;
@@ -250,7 +251,7 @@ interface LeafProps extends ViewsProps {
   readonly leaf: string;
   readonly pulling: Pulling;
   readonly mended: Laid | undefined;
-  readonly pointed: string | undefined;
+  readonly pointed: Check | undefined;
 }
 
 /** The leaf in hand; drawn again only when the design changes, not when a price comes in. */

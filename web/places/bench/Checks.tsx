@@ -136,7 +136,7 @@ export interface ChecksProps {
   readonly mended: Outline | undefined;
   readonly onTry: (mend: Mend | undefined) => void;
   readonly onTake: (mend: Mend) => void;
-  readonly onPoint: (checkId: string | undefined) => void;
+  readonly onPoint: (check: Check | undefined) => void;
 }
 
 /** Will it do? What fails and what is tight, with the mends that work and what they cost; what holds in one line. */
@@ -246,7 +246,7 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
   const mends = found?.filter((m) => m.checkId === c.id) ?? [];
   const set = (on: boolean): void => {
     point(on);
-    onPoint(on ? c.id : undefined);
+    onPoint(on ? c : undefined);
   };
   const units = useUnits();
   const wants = c.verdict === 'fails';
@@ -262,7 +262,7 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
     >
       <VerdictMark verdict={c.verdict} />
       <span>
-        <Said phrase={c.text} /> {roughly(o, c.id) && <i>Rough: say on Stand {roughly(o, c.id)}.</i>}{' '}
+        <Said phrase={c.text} /> {roughly(o, c) && <i>Rough: say on Stand {roughly(o, c)}.</i>}{' '}
         {c.figure && <Why figure={c.figure}>Why?</Why>}
         {c.sure && c.verdict !== 'holds' && (
           <span className="sure">
@@ -292,10 +292,10 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
 }
 
 /** What of the place a check leans on that nobody has said yet. */
-function roughly(o: Outline, id: string): string | undefined {
+function roughly(o: Outline, { under }: Check): string | undefined {
   const not = unsaid(o);
-  if (not.snow && /^(snow|span|drift|beam )/.test(id)) return 'what snow lies here';
-  return not.gust && /^(wind|blown|latch|stay|post )/.test(id) ? 'how it blows here' : undefined;
+  if (under === undefined || !not[under]) return undefined;
+  return under === 'snow' ? 'what snow lies here' : 'how it blows here';
 }
 
 /** The figures that a mend changes, as they would be and as they are. */

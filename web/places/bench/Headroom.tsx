@@ -2,7 +2,8 @@ import type { Laid } from '../../../core/laid';
 import { heightAt } from '../../../core/base/geometry';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import { type Figure, amount } from '../../../core/base/figure';
+import { type Figure, term } from '../../../core/base/figure';
+import { worked } from '../../../core/base/formula';
 import { fail, ok } from '../../../core/base/result';
 import { formatLength } from '../../../core/base/length';
 import { useUnits } from '../../app/hooks';
@@ -40,19 +41,19 @@ export function Headroom({ outline: o }: { readonly outline: Laid }): ReactNode 
   const { bed } = o.site;
   const { soilZMm, topZMm } = o.assembly.crop;
   const at = (fromWall: number): number => heightAt(o.assembly.under, bed.wall.thicknessMm + fromWall) - soilZMm;
-  const why = (label: string, fromWall: number): Figure => ({
-    label,
-    value: Math.max(0, at(fromWall)),
-    quantity: 'length',
-    formula: 'clear height = max(0; underside above the ground − soil above the ground)',
-    terms: [
-      { name: 'from the inside of the wall', ...amount(fromWall, 'length') },
-      { name: 'underside above the ground', ...amount(at(fromWall) + soilZMm, 'length') },
-      { name: 'soil above the ground', ...amount(soilZMm, 'length') },
-    ],
-    source: 'The underside as built; of sprung pipe its true curve (planar elastica).',
-    assumes: ['Under a hoop or bar; the cover sags a little between them.'],
-  });
+  const why = (label: string, fromWall: number): Figure =>
+    worked({
+      label,
+      quantity: 'length',
+      formula: 'clear height = max(0; underside above the ground − soil above the ground)',
+      terms: [
+        term('underside above the ground', at(fromWall) + soilZMm, 'length'),
+        term('soil above the ground', soilZMm, 'length'),
+      ],
+      besides: [term('from the inside of the wall', fromWall, 'length')],
+      source: 'The underside as built; of sprung pipe its true curve (planar elastica).',
+      assumes: ['Under a hoop or bar; the cover sags a little between them.'],
+    });
   const width = o.site.survey.frameOn.widthMm - 2 * bed.wall.thicknessMm;
   return (
     <Box>

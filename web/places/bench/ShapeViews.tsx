@@ -4,7 +4,7 @@ import { type Flat, type View, flatten } from '../../../core/base/geometry';
 import type { Result } from '../../../core/base/result';
 import type { Laid } from '../../../core/laid';
 import type { Outline } from '../../../core/outline';
-import { causeOf } from '../../../core/show/causes';
+import type { Check } from '../../../core/judge/proof/check';
 import { type Drawn, drawAssembly } from '../../../core/show/project';
 import type { LayoutOf } from '../../../core/show/viewLayout';
 import { useJudged } from '../../background/useJudged';
@@ -46,7 +46,7 @@ interface ShapeViewsProps {
   /** What a mend that is tried out would make of it. */
   readonly mended: Laid | undefined;
   /** The check that is being looked at. */
-  readonly pointed: string | undefined;
+  readonly pointed: Check | undefined;
 }
 
 const VIEWS = ['end', 'side', 'plan'] as const;
@@ -93,7 +93,6 @@ export function ShapeViews({ outline: o, onSet, pulling, mended, pointed }: Shap
   const [large, setLarge] = useState<View>('end');
   const narrow = size !== undefined && size.width < NARROW_PX;
   const places = size && cells(size, large);
-  const cause = pointed === undefined ? undefined : causeOf(o.assembly, pointed);
   return (
     <Views ref={ref} className={narrow ? 'narrow' : ''}>
       {size &&
@@ -109,7 +108,7 @@ export function ShapeViews({ outline: o, onSet, pulling, mended, pointed }: Shap
                   onSet={onSet}
                   pulling={pulling}
                   mended={mended}
-                  lit={cause?.tags ?? []}
+                  lit={pointed?.about.tags ?? []}
                   pointed={pointed}
                   flagged={narrow || view === large}
                   onLarge={narrow || view === large ? undefined : () => setLarge(view)}
@@ -163,13 +162,13 @@ function Signs({ outline, view, pointed, flagged, sheet }: SignsProps): ReactNod
 }
 
 /** Signs of what fails or is tight, where the view shows it. */
-function flagsOf(o: Outline, view: View, pointed: string | undefined): readonly Flag[] {
+function flagsOf(o: Outline, view: View, pointed: Check | undefined): readonly Flag[] {
   return o.checks
-    .filter((c) => c.verdict !== 'holds' || c.id === pointed)
+    .filter((c) => c.verdict !== 'holds' || c.id === pointed?.id)
     .map((c) => {
-      const at = causeOf(o.assembly, c.id).places.map((p) => flatten(p, view));
+      const at = c.about.places.map((p) => flatten(p, view));
       const once = at.filter((p, i) => at.findIndex((q) => same(p, q)) === i);
-      return { id: c.id, verdict: c.verdict, at: once, pointed: c.id === pointed };
+      return { id: c.id, verdict: c.verdict, at: once, pointed: c.id === pointed?.id };
     })
     .filter((f) => f.at.length > 0);
 }

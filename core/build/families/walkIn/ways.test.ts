@@ -1,3 +1,4 @@
+import { shown } from '../../../testing/judged';
 import { SHIPPED, fitOf, spreadOf } from '../../../catalog/catalog';
 import { thicknessMm } from '../../../catalog/sections';
 /** Other ways to build the house: two straight pipes and elbows, cored hoops, posts bolted to the bed. */
@@ -182,7 +183,7 @@ describe('posts bolted to the bed', () => {
     const bolts = (gustMPerS: number) =>
       a.posts
         .flatMap((row) =>
-          postChecks(row, {
+          postChecks(a, row, {
             gustMPerS,
             gustSpread: spreadOf(SHIPPED, 'gust said'),
             exposure: 'normal',
@@ -191,7 +192,7 @@ describe('posts bolted to the bed', () => {
         )
         .find((c) => c.id === 'post bolts');
     const check = bolts(25);
-    const term = (name: string): number => check?.figure?.terms.find((t) => t.name === name)?.value ?? NaN;
+    const term = (name: string): number => shown(check?.figure)[name] ?? NaN;
     expect(check?.figure?.value).toBeCloseTo(
       (term('push on one post') * (term('at a height of') - 45)) / (inch(11) - 90),
       6,
@@ -225,8 +226,10 @@ describe('crops that hang from the ridge', () => {
     expect(perM).toBeCloseTo(89.0, 0);
     const pa = (perM / arch.spacingMm) * 1000;
     expect((bare.ratio - hung.ratio) * snow.flatPa).toBeCloseTo(pa, 6);
-    expect(hung.figures[0]?.terms.map((t) => t.name)).toContain('of it, what hangs, as if it were spread');
-    expect(bare.figures[0]?.terms.map((t) => t.name)).not.toContain('of it, what hangs, as if it were spread');
+    expect(Object.keys(shown(hung.figures[0]))).toContain('of what it bears besides, what hangs, as if it were spread');
+    expect(Object.keys(shown(bare.figures[0]))).not.toContain(
+      'of what it bears besides, what hangs, as if it were spread',
+    );
   });
 
   test('a beam on posts carries them past the hoops, and breaks the sooner for it', () => {

@@ -4,6 +4,7 @@ import { inPlace } from '../../../build/assembly/pieces';
 import type { Assembly } from '../../../build/assembly/types';
 import { apartDeg, noonSunDeg, windName } from '../../../site/compass';
 import { amount, phrase } from '../../../base/figure';
+import { aboutFaces, aboutOpenings } from '../about';
 import { type Pitfall, answer, saidOn } from './pitfall';
 
 const said = saidOn('air');
@@ -51,6 +52,7 @@ export const facing: Pitfall = (a, { site, latitudeDeg }) => {
     ? said(
         'facing',
         'tight',
+        aboutFaces([...a.panels, ...a.sheets]),
         [
           `Its glass leans to the ${windName(to)}, away from the noon sun in the ${windName(sun)}: cold and dark from autumn on. Turn its high side to the ${windName(sun + 180)}.`,
         ],
@@ -72,7 +74,7 @@ export const tallEnd: Pitfall = (a, { site, latitudeDeg }) => {
     const tallMm = Math.max(...zs) - site.bed.wall.heightMm;
     // What is of plywood is an end.
     if (p.sheet.kind !== 'plywood' || tallMm < TALL_MM) return [];
-    return [{ to: bearing([(corners[0]?.[0] ?? 0) < middle ? -1 : 1, 0], site.bed.bearingDeg), tallMm }];
+    return [{ panel: p, to: bearing([(corners[0]?.[0] ?? 0) < middle ? -1 : 1, 0], site.bed.bearingDeg), tallMm }];
   });
   const end = ends.find((e) => apartDeg(e.to, sun) < INTO_DEG);
   if (!end) return undefined;
@@ -80,6 +82,7 @@ export const tallEnd: Pitfall = (a, { site, latitudeDeg }) => {
   return said(
     'tall end',
     'tight',
+    aboutFaces([end.panel]),
     phrase`Its board end stands to the ${windName(end.to)}, where the noon sun is: in midwinter it shades the first ${amount(Math.min(end.tallMm / Math.tan((low * Math.PI) / 180), a.footing.lengthMm), 'length')} behind it. A clear end lets the light in.`,
     [answer('Ends of twin-wall', 'plywood', 'twin-wall-6')],
   );
@@ -101,6 +104,7 @@ export const intoWind: Pitfall = ({ openings, footing }, { site, windFromDeg }) 
     ? said(
         'into wind',
         'tight',
+        aboutOpenings([lid]),
         [
           `Its opening side looks to the ${windName(to)}, and the wind mostly comes from the ${windName(windFromDeg)}: it gets under ${turns ? 'the lid' : 'it'} and throws it over. ${turns ? `Hinge it on the ${windName(to)} side, or open it` : 'Open it'} only in still air.`,
         ],

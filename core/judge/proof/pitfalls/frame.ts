@@ -5,6 +5,7 @@ import { CORNERS, CORNER_NAMES } from '../../../site/bed';
 import { thicknessMm } from '../../../catalog/sections';
 import { amount, phrase } from '../../../base/figure';
 import { bendBand, fibreStrainPercent } from '../../../build/hoop/strain';
+import { aboutAll, aboutFaces, aboutFeet, aboutHoops, aboutMembers } from '../about';
 import { type Pitfall, answer, saidOn, tooFew } from './pitfall';
 
 const said = saidOn();
@@ -18,7 +19,8 @@ const FITTING = [
 ];
 
 /** Butt joints forgotten, or a window that is not the size of its bed. */
-export const fits: Pitfall = ({ footing }, { site }) => {
+export const fits: Pitfall = (a, { site }) => {
+  const { footing } = a;
   if (!footing.stiff || footing.on === 'ground' || footing.on === 'soil') return undefined;
   const want = footing.on === 'wall' ? site.survey.frameOn : site.survey.frameIn;
   const whole = footing.lengthMm > want.lengthMm - 1;
@@ -29,6 +31,7 @@ export const fits: Pitfall = ({ footing }, { site }) => {
     return said(
       'fits',
       over > wall / 2 ? 'fails' : 'tight',
+      aboutAll(a),
       phrase`The frame is ${amount(over, 'length')} larger than the bed it goes ${footing.on === 'wall' ? 'on' : 'into'}. Count the butt joints, or choose another size.`,
       FITTING,
     );
@@ -36,6 +39,7 @@ export const fits: Pitfall = ({ footing }, { site }) => {
     return said(
       'fits',
       'fails',
+      aboutAll(a),
       phrase`The frame is ${amount(under, 'length')} smaller than the bed and would fall inside its walls.`,
       FITTING,
     );
@@ -50,7 +54,7 @@ export const wholeBar: Pitfall = ({ members }) => {
   });
   return (
     found &&
-    said('whole bar', 'tight', [
+    said('whole bar', 'tight', aboutMembers([found]), [
       `${found.tag} is as long as a whole ${found.section.name}, which may be sold a little short or long. Measure the board before you count on it.`,
     ])
   );
@@ -60,8 +64,8 @@ export const wholeBar: Pitfall = ({ members }) => {
  * A roof on a house wall with fewer anchors there, or brackets on its bed, than are usual: what holds one edge does not hold the other.
  * Source: our own figures, an anchor each 500 mm of its plate, at both ends of that, and two in each post; brackets as for any box.
  */
-export const unheld: Pitfall = ({ joints }) =>
-  tooFew(saidToStand, joints, {
+export const unheld: Pitfall = (a) =>
+  tooFew(saidToStand, a, {
     id: 'wall anchors',
     kinds: ['wallAnchor'],
     one: 'anchor',
@@ -69,7 +73,7 @@ export const unheld: Pitfall = ({ joints }) =>
     loose: 'wind and snow work the plate loose, and it falls away from the wall',
     ask: 'wallAnchors',
   }) ??
-  tooFew(saidToStand, joints, {
+  tooFew(saidToStand, a, {
     id: 'brackets',
     kinds: ['bracket'],
     one: 'bracket',
@@ -91,6 +95,7 @@ export const bulge: Pitfall = ({ arches, footing }) => {
     saidToStand(
       'bulge',
       'tight',
+      aboutHoops(arch),
       phrase`The sprung hoop bulges ${amount((arch.hoop.maxWidthMm - arch.hoop.spanMm) / 2, 'length')} beyond its feet on each side: it is no half circle. Keep the path clear of it, or make it lower.`,
       [answer('Half circle', 'school', 'half-circle')],
     )
@@ -110,6 +115,7 @@ export const coldBend: Pitfall = ({ arches }, { outsideC }) => {
     saidToStand(
       'cold bend',
       'tight',
+      aboutHoops(arch),
       phrase`At ${amount(outsideC, 'temperature')} this pipe kinks at such a bend. Bring it indoors overnight and bend it warm.`,
     )
   );
@@ -133,6 +139,7 @@ export const rot: Pitfall = ({ members }, { site }) => {
   return said(
     'rot',
     thin ? 'fails' : 'tight',
+    aboutMembers([wet]),
     [
       `${wet.part} ${wet.tag} is untreated wood at the soil: ${thin ? 'thin as it is, it rots in a season' : 'it rots in a few years'}. Use treated wood there, or set it on bricks.`,
     ],
@@ -144,7 +151,8 @@ export const rot: Pitfall = ({ members }, { site }) => {
 const POST_ROOM_MM = 100;
 
 /** A wall of a house that would stand in its bed. */
-export const wallInBed: Pitfall = ({ posts, members, footing }, { site }) => {
+export const wallInBed: Pitfall = (a, { site }) => {
+  const { posts, members, footing } = a;
   const tags = new Set(posts.flatMap((p) => p.tags));
   const { lengthMm, widthMm } = site.survey.frameOn;
   // How far each post that stands in the bed stands in it, across and along.
@@ -164,6 +172,10 @@ export const wallInBed: Pitfall = ({ posts, members, footing }, { site }) => {
   return said(
     'wall in bed',
     'fails',
+    aboutFeet(
+      a,
+      inBed.map((p) => p.tag),
+    ),
     phrase`Post ${first.tag} would stand in the bed, and a row of them takes ${amount(POST_ROOM_MM, 'length')} of it. Make the house larger: ${amount(wider, 'length')} wide and ${amount(longer, 'length')} long at the least.`,
     [
       { label: phrase`${amount(wider, 'length')} wide`, change: { kind: 'answer', id: 'widthMm', value: wider } },
@@ -173,13 +185,14 @@ export const wallInBed: Pitfall = ({ posts, members, footing }, { site }) => {
 };
 
 /** Nothing that opens lets a hand in. */
-export const noWayIn: Pitfall = ({ openings }) =>
-  openings.every((o) => o.reachedFrom === 'none')
+export const noWayIn: Pitfall = (a) =>
+  a.openings.every((o) => o.reachedFrom === 'none')
     ? said(
         'way in',
         'fails',
+        aboutFaces([...a.sheets, ...a.panels]),
         [
-          openings.length === 0
+          a.openings.length === 0
             ? 'No way in: nothing of it opens. To water, pick or let warm air out you unscrew it and lift the whole cover off.'
             : 'No way in: what opens is for air alone. To water or pick you take the whole cover apart.',
         ],
@@ -203,6 +216,7 @@ export const crowded: Pitfall = ({ arches }) => {
     said(
       'crowded',
       'tight',
+      aboutHoops(near),
       phrase`${near.tags.length} hoops, one every ${amount(near.spacingMm, 'length')}: a stouter pipe, a ridge or another kind of cover is less work and carries as much.`,
       [answer('A rope along the ridge', 'ridge', 'rope')],
     )
@@ -210,11 +224,12 @@ export const crowded: Pitfall = ({ arches }) => {
 };
 
 /** What keeps a stiff frame from sitting down. */
-export const sits: Pitfall = ({ footing }, { site }) => {
+export const sits: Pitfall = (a, { site }) => {
+  const { footing } = a;
   if (!footing.stiff || footing.on === 'ground' || footing.on === 'soil') return undefined;
   const { bed, survey } = site;
   if (bed.wateringOverWall)
-    return said('sits', 'tight', [
+    return said('sits', 'tight', aboutAll(a), [
       'Watering lines cross the wall: the frame cannot sit down on them. Notch the frame over each, or lead them under the wall.',
     ]);
   const low = CORNERS.filter((c) => survey.packersMm[c] > 3);
@@ -223,7 +238,7 @@ export const sits: Pitfall = ({ footing }, { site }) => {
   const packers = low.flatMap(
     (c, i) => phrase`${i > 0 ? ', ' : ''}${CORNER_NAMES[c]} ${amount(survey.packersMm[c], 'length')}`,
   );
-  return said('sits', 'tight', [
+  return said('sits', 'tight', aboutAll(a), [
     ...(low.length > 0 ? phrase`The bed is not level: packers go under ${packers}. ` : []),
     ...(skew
       ? phrase`The bed is ${amount(Math.abs(survey.skewMm), 'length')} out of square: build the frame to the bed’s place.`

@@ -1,8 +1,9 @@
-import type { Assembly, Joint } from '../../../build/assembly/types';
+import type { Assembly } from '../../../build/assembly/types';
 import { holdsDown } from '../../../build/joints';
 import { countOfJoint } from '../../../build/joints/kind';
 import type { Phrase } from '../../../base/figure';
-import { ASK, type Check, type CheckSite, type Verdict } from '../check';
+import { aboutAll, aboutJoints } from '../about';
+import { ASK, type About, type Check, type CheckSite, type PitfallId, type Verdict, advised } from '../check';
 
 /** Something that goes wrong with covers: its check where a design would suffer it. */
 export type Pitfall = (a: Assembly, site: CheckSite) => Check | undefined;
@@ -10,15 +11,18 @@ export type Pitfall = (a: Assembly, site: CheckSite) => Check | undefined;
 /** What a pitfall says, shown on a leaf beside the shape that shows them all. */
 export const saidOn =
   (leaf?: Check['leaf']) =>
-  (id: string, verdict: Verdict, text: Phrase, tries: Check['tries'] = []): Check => ({
-    id,
-    ...(leaf && { leaf }),
-    verdict,
-    text,
-    figure: undefined,
-    caution: ASK,
-    tries,
-  });
+  (id: PitfallId, verdict: Verdict, about: About, text: Phrase, tries: Check['tries'] = []): Check =>
+    advised({
+      id,
+      ...(leaf && { leaf }),
+      about,
+      pitfall: true,
+      verdict,
+      text,
+      figure: undefined,
+      caution: ASK,
+      tries,
+    });
 
 /** Another answer to a question, as a mend. */
 export const answer = (label: string, id: string, value: string | number): Check['tries'][number] => ({
@@ -28,7 +32,7 @@ export const answer = (label: string, id: string, value: string | number): Check
 
 /** What is held by joints of some kinds, in words, what comes of too few of them, and the question that counts them. */
 export interface Held {
-  readonly id: string;
+  readonly id: PitfallId;
   readonly kinds: readonly string[];
   readonly one: string;
   readonly what: string;
@@ -39,10 +43,10 @@ export interface Held {
 /** Fewer of what holds something down than are usual there: with less than half of them it fails. */
 export function tooFew(
   said: ReturnType<typeof saidOn>,
-  joints: readonly Joint[],
+  a: Assembly,
   { id, kinds, one, what, loose, ask }: Held,
 ): Check | undefined {
-  const those = joints.filter((j) => kinds.includes(j.kind) && holdsDown(j));
+  const those = a.joints.filter((j) => kinds.includes(j.kind) && holdsDown(j));
   const count = those.reduce((sum, j) => sum + countOfJoint(j), 0);
   const usual = those.reduce((sum, j) => sum + (j.usual ?? 0), 0);
   if (count >= usual) return undefined;
@@ -50,6 +54,7 @@ export function tooFew(
   return said(
     id,
     count < usual / 2 ? 'fails' : 'tight',
+    count > 0 ? aboutJoints(those) : aboutAll(a),
     [`${held} ${what}, where ${usual} are usual: ${loose}.`],
     [answer(`${usual} ${one}s`, ask, usual)],
   );

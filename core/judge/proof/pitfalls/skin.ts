@@ -3,6 +3,7 @@ import { mainCover } from '../../../build/assembly/enclosure';
 import type { Contact, Joint } from '../../../build/assembly/types';
 import { sheetSize } from '../../../make/rolls/rolls';
 import { amount, phrase } from '../../../base/figure';
+import { aboutFaces, aboutHoops, aboutJoints } from '../about';
 import { largestFree } from '../sail';
 import { moreOf } from '../timberChecks';
 import type { Check } from '../check';
@@ -18,6 +19,7 @@ export const sail: Pitfall = (a) => {
     ? said(
         'sail',
         'tight',
+        aboutFaces([free]),
         phrase`A flat side of film, ${amount(free.alongMm, 'length')} by ${amount(free.acrossMm, 'length')}, hangs free between its fastenings (sheet ${free.tag}) and works loose like a sail. Fasten it between as well.`,
         [
           answer('A rope laced over it', 'slopes', 'rope'),
@@ -35,8 +37,8 @@ export const sail: Pitfall = (a) => {
  * A loose sheet with fewer weights than are usually laid on it, on its skirts and over straps: wind gets under its edge, however well the
  * hoops stand. Source: trade practice, one bag or two bricks a metre of skirt, and as many at each corner.
  */
-export const unweighted: Pitfall = ({ joints }) =>
-  tooFew(said, joints, {
+export const unweighted: Pitfall = (a) =>
+  tooFew(said, a, {
     id: 'weights',
     kinds: ['bag', 'brick'],
     one: 'weight',
@@ -51,6 +53,7 @@ export const bareGlass: Pitfall = ({ panels, joints }) =>
     ? said(
         'bare glass',
         'tight',
+        aboutFaces(panels.filter((p) => p.sheet.key === 'old-window')),
         [
           'A pane that breaks falls into the bed and on whoever leans on it. Stick safety film on it, or glaze with plastic.',
         ],
@@ -76,11 +79,11 @@ const RUBS: Readonly<
 };
 
 /** Film rubs through where it lies on something sharp. */
-export const wear: Pitfall = ({ contacts, enclosure }) => {
+export const wear: Pitfall = ({ contacts, enclosure, sheets }) => {
   if (mainCover(enclosure).kind !== 'film') return undefined;
   const bare = contacts.find((c) => !c.guarded && c.what !== 'bare PVC');
   const rub = bare && bare.what !== 'bare PVC' ? RUBS[bare.what] : undefined;
-  return rub && said('wear', 'tight', [rub.text], rub.mend);
+  return rub && said('wear', 'tight', aboutFaces(sheets), [rub.text], rub.mend);
 };
 
 /** What goes over staples, by the question that leaves them alone. */
@@ -92,13 +95,15 @@ const OVER_STAPLES: Readonly<Record<NonNullable<Joint['alone']>, Check['tries'][
 
 /** Staples and pins alone tear out of film, and in time out of fleece; a woven net holds them. */
 export const staples: Pitfall = ({ joints, sheets }) => {
-  const ask = joints.find((j) => j.alone)?.alone;
+  const stapled = joints.filter((j) => j.alone);
+  const ask = stapled[0]?.alone;
   const torn = sheets.find((s) => s.cover.kind === 'film' || s.cover.kind === 'fabric');
   return torn && ask
     ? said(
         'staples',
         // A stud at every second hand holds more than a rail along the edge.
         torn.cover.kind === 'film' && ask !== 'tape' ? 'fails' : 'tight',
+        aboutJoints(stapled),
         [
           `Staples alone tear the ${torn.cover.kind} at the first wind. ${ask === 'tape' ? 'Lay clear tape' : 'Screw a batten'} over them.`,
         ],
@@ -107,11 +112,12 @@ export const staples: Pitfall = ({ joints, sheets }) => {
     : undefined;
 };
 
-export const barePvc: Pitfall = ({ contacts, enclosure }) =>
+export const barePvc: Pitfall = ({ contacts, enclosure, arches, sheets }) =>
   mainCover(enclosure).kind === 'film' && contacts.some((c) => c.what === 'bare PVC' && !c.guarded)
     ? said(
         'bare pvc',
         'tight',
+        arches[0] ? aboutHoops(arches[0]) : aboutFaces(sheets),
         ['Bare PVC against film shortens its life to a year or two. Paint or tape the pipe where they touch.'],
         [answer('Paint the pipe', 'paint', 'paint')],
       )
@@ -122,6 +128,7 @@ export const noUv: Pitfall = ({ sheets }) =>
     ? said(
         'no uv',
         'tight',
+        aboutFaces(sheets.filter((s) => s.cover.key === 'film-clear')),
         ['Film without UV protection falls apart within a season of sun.'],
         [answer('UV film', 'cover', 'film-uv')],
       )
@@ -133,6 +140,7 @@ export const whiteFilm: Pitfall = ({ sheets, crop: row }) =>
     ? said(
         'white film',
         'tight',
+        aboutFaces(sheets.filter((s) => s.cover.key === 'film-white')),
         [
           `White film lets a third of the light in: right for plants that sleep the winter, and too dark for ${row.crop.name} that is to grow.`,
         ],
@@ -152,6 +160,7 @@ export const hugeSheet: Pitfall = ({ sheets }) => {
   return said(
     'huge sheet',
     'tight',
+    aboutFaces([big]),
     phrase`Sheet ${big.tag} is ${amount((acrossMm * alongMm) / 1e6, 'area')}: one person cannot handle it. Take helpers and a still day, or smaller sheets with a lap.`,
     [
       answer('Roof and two ends', 'sheets', 'roof-and-ends'),
@@ -167,6 +176,7 @@ export const tooLargeSheet: Pitfall = (_, { sheets }) => {
     said(
       'panel',
       'fails',
+      aboutFaces([first]),
       [`Piece ${first.tag} is larger than any sheet of its kind on sale, the way its channels must run.`],
       [
         answer('Corrugated sheet, which is sold longer', 'glazing', 'corrugated'),
