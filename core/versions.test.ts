@@ -52,7 +52,7 @@ test('the present one first, then what one would try: each built, priced and tol
 test('of one that stands on triangles one more and one fewer are tried as well', () => {
   const cover = firstCover(garden, 'long', 'a-frame', 'x', 'X') as Cover;
   const versions = versionsOf({ ...garden, covers: [cover] }, cover, solver);
-  const pairs = (id: string) => versions.find((v) => v.id === id)?.outline.assembly.beams[0]?.tags.length ?? 0;
+  const pairs = (id: string) => versions.find((v) => v.id === id)?.outline.assembly.beams[0]?.asked?.now ?? 0;
   const now = pairs('now');
   expect(now).toBeGreaterThan(2);
   expect([pairs('more'), pairs('fewer')]).toEqual([now + 1, now - 1]);

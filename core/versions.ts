@@ -63,7 +63,7 @@ export function versionsOf(
   const { assembly } = now.value;
   const arch = assembly.arches[0];
   const counted = assembly.beams[0]?.asked;
-  const rows = arch?.tags.length ?? counted?.now ?? 0;
+  const rows = arch?.xsMm.length ?? counted?.now ?? 0;
   const changed = (change: Change): Answers | undefined => family.change(cover.answers, change, now.value);
   const count = (n: number): Answers | undefined =>
     arch ? changed({ kind: 'hoops', count: n }) : counted && changed({ kind: 'answer', id: counted.id, value: n });

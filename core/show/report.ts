@@ -35,7 +35,7 @@ export function planReport(p: Plan) {
         shape: m.shape,
       })),
       hardware: p.assembly.hardware,
-      hoop: arch && { count: arch.tags.length, spacingMm: arch.spacingMm, cutMm: arch.cutMm, ...arch.hoop },
+      hoop: arch && { count: arch.xsMm.length, spacingMm: arch.spacingMm, cutMm: arch.cutMm, ...arch.hoop },
       crop: p.assembly.crop,
       enclosure: enclosureOf(p.assembly.enclosure),
     },

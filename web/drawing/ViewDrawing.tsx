@@ -358,6 +358,6 @@ function scaleText(pxPerMm: number): string {
 function describe(o: Laid, unit: Parameters<typeof formatLength>[1]): string {
   const arch = o.assembly.arches[0];
   return arch
-    ? `${arch.tags.length} hoops, span ${formatLength(arch.hoop.spanMm, unit)}, ${formatLength(arch.hoop.heightMm, unit)} high, pipe ${formatLength(arch.cutMm, unit)}`
+    ? `${arch.xsMm.length} hoops, span ${formatLength(arch.hoop.spanMm, unit)}, ${formatLength(arch.hoop.heightMm, unit)} high, pipe ${formatLength(arch.cutMm, unit)}`
     : `${o.assembly.members.length + o.assembly.panels.length} pieces, ${formatLength(o.assembly.footing.lengthMm, unit)} long, ${formatLength(o.assembly.footing.widthMm, unit)} wide`;
 }

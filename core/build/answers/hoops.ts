@@ -117,7 +117,7 @@ export const bySpacing = (what: string, runMm: (at: AtAnswers) => number = cover
 
 /** How many hoops; null: as many as the widest spacing asks for. */
 export function hoopCount(label: string, most: number, run?: (answers: Readonly<Record<string, unknown>>) => number) {
-  return countOrAuto(label, [2, most], (built) => built?.arches[0]?.tags.length ?? 2, {
+  return countOrAuto(label, [2, most], (built) => built?.arches[0]?.xsMm.length ?? 2, {
     ...bySpacing('Hoops', (at) => run?.(at.answers) ?? covered(at) - 2 * Number(at.answers['endOffsetMm'])),
     changes: { hoops: (change) => change.count },
   });

@@ -15,7 +15,7 @@ const middle = (from: Vec3, to: Vec3): Vec3 => [(from[0] + to[0]) / 2, (from[1] 
 function tightest(arch: ArchRow): readonly Vec3[] {
   const curve = hoopCurve(arch.hoop, 60);
   const most = Math.max(...curve.map((p) => Math.abs(p.curvature)));
-  const at = curve.filter((p) => Math.abs(p.curvature) > most * (1 - 1e-6));
+  const at = curve.filter((p) => Math.abs(p.curvature) >= most * (1 - 1e-6));
   const ends = at.length > 2 ? [at[Math.floor(at.length / 2)]] : at;
   return arch.xsMm.flatMap((x) =>
     ends.flatMap((p) => (p ? [[x, arch.footYMm + p.y, arch.footZMm + p.z] as const] : [])),

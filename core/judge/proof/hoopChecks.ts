@@ -43,7 +43,7 @@ export const sureOfSnow = ({ sure }: SnowStrength, { groundPa }: DesignSnow): Ch
 /** Hoops that bear more: more of them, stouter ones, and bars inside them. */
 export function stouterHoops(arch: ArchRow, catalog: Catalog): Check['tries'] {
   // Wires of mesh come as they are.
-  const more = arch.section.stock.length > 0 ? Array.from({ length: 8 }, (_, i) => arch.tags.length + 1 + i) : [];
+  const more = arch.section.stock.length > 0 ? Array.from({ length: 8 }, (_, i) => arch.xsMm.length + 1 + i) : [];
   return [
     ...more.map((count) => ({
       label: [`${count} ${(arch.what ?? 'Hoops').toLowerCase()}`] as Phrase,
@@ -259,7 +259,7 @@ export function sagCheck(a: Pick<Assembly, 'sheets'>, arch: ArchRow, snow: Desig
   const film = a.sheets.find((s) => s.cover.kind === 'film')?.cover;
   const tied = arch.ridge.kind !== 'none';
   const limit = snow.flatPa > 0 && !tied ? inch(24) : inch(tied ? 48 : 36);
-  const hoops = arch.tags.length;
+  const hoops = arch.xsMm.length;
   const sinks = film && snow.flatPa > 0 ? pocket(film, arch.spacingMm, snow) : undefined;
   return measured({
     id: 'sag',

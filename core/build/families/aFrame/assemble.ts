@@ -34,7 +34,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
   const legMm = f.legs[0]?.lengthMm ?? 0;
   const middleOfLeg: Vec3 = [first, width - topY * 0.45, z0 + a.heightMm * 0.45];
   const triangles = { id: 'pairs', now: xs.length, words: ['triangle', 'triangles'] } as const;
-  const bears = { tags: xs.map((_, i) => `L${2 * i + 1}`), across: 'width', asked: triangles } as const;
+  const bears = { across: 'width', asked: triangles } as const;
   return ok({
     ...BARE,
     ...built(aFrameStages(a, f, covered, sheets, site)),
@@ -42,6 +42,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
     beams: [
       {
         ...bears,
+        tags: f.legs.map((m) => m.tag),
         what: 'Legs',
         section: a.leg,
         spanMm: legMm,
@@ -51,6 +52,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
       },
       {
         ...bears,
+        tags: f.ridge.members.map((m) => m.tag),
         what: 'Ridge board',
         section: a.ridge,
         spanMm: f.spacingMm,

@@ -10,7 +10,7 @@ import { clipped, ends, holdDowns, paint, wrap } from '../../answers/skin';
 const WIDE_MM = 1300;
 
 export const answers = {
-  frames: countOrAuto('How many frames', [2, 40], (built) => built?.arches[0]?.tags.length ?? 2, {
+  frames: countOrAuto('How many frames', [2, 40], (built) => built?.arches[0]?.xsMm.length ?? 2, {
     ...bySpacing('Frames'),
     changes: { hoops: (change) => change.count },
   }),

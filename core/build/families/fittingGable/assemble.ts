@@ -40,7 +40,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
     arches: [
       {
         what: 'Frames',
-        tags: xs.map((_, i) => `P${2 * i + 1}`),
+        tags: [...f.posts, ...f.rafters].map((m) => m.tag),
         section: a.pipe,
         hoop: f.hoop,
         sprung: false,

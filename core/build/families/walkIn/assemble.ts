@@ -60,7 +60,7 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
     arches: [
       {
         ...(a.roof === 'straight' && { what: 'Frames' }),
-        tags: h.leftFeet.map((m) => m.tag),
+        tags: h.hoops.map((m) => m.tag),
         section: a.pipe,
         ...(h.core && { core: h.core }),
         ...(a.hung !== 'none' && { hungKgPerM: HUNG_KG_PER_M[a.hung] }),

@@ -167,8 +167,6 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
     hoops: frames.flat(),
     /** First and last, each by its pieces from foot to foot. */
     endHoops: [frames[0] ?? [], frames[n - 1] ?? []],
-    /** Of each hoop the piece that stands on its left foot. */
-    leftFeet: frames.flatMap(([first]) => first ?? []),
     /** Pipes along the ridge that are part of the hoops, and what goes inside the hoops. */
     ridgePipes: hooped.value.ridges,
     cores: hooped.value.cores,

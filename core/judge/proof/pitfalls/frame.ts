@@ -210,14 +210,14 @@ const CROWDED_MM = 290;
 
 /** More hoops than anyone would bend. */
 export const crowded: Pitfall = ({ arches }) => {
-  const near = arches.find((row) => row.tags.length > 2 && row.spacingMm < CROWDED_MM);
+  const near = arches.find((row) => row.xsMm.length > 2 && row.spacingMm < CROWDED_MM);
   return (
     near &&
     said(
       'crowded',
       'tight',
       aboutHoops(near),
-      phrase`${near.tags.length} hoops, one every ${amount(near.spacingMm, 'length')}: a stouter pipe, a ridge or another kind of cover is less work and carries as much.`,
+      phrase`${near.xsMm.length} hoops, one every ${amount(near.spacingMm, 'length')}: a stouter pipe, a ridge or another kind of cover is less work and carries as much.`,
       [answer('A rope along the ridge', 'ridge', 'rope')],
     )
   );
