@@ -7,7 +7,7 @@ import { phraseText } from '../core/base/figure';
 import { type Fault, type Result, fail, failAll, ok } from '../core/base/result';
 import { evaluate } from '../core/evaluate';
 import type { Garden } from '../core/garden/garden';
-import type { Outline } from '../core/outline';
+import type { Assessment } from '../core/outline';
 import { sunDay, tenHours } from '../core/judge/season/daylight';
 import { guessColumns } from '../core/judge/weather/columns';
 import { isEpw, readEpw } from '../core/judge/weather/epw';
@@ -109,7 +109,7 @@ export async function airCommand(path: string, options: Options): Promise<Result
 }
 
 /** The calendar of one cover from today on, as iCalendar. */
-export function seasonFile(garden: Garden, o: Outline, nowMs: number): string {
+export function seasonFile(garden: Garden, o: Assessment, nowMs: number): string {
   const tasks = seasonOfCover(o, isoDay(nowMs / MS_PER_DAY));
   return icalendar(garden.name, [{ coverId: o.cover.id, coverName: o.cover.name, tasks }], garden.units, nowMs);
 }

@@ -1,6 +1,6 @@
 /** `design`: the best covers for a brief. */
 import { type WishCost, costsOf } from '../core/brief/costs';
-import { asked, findAll } from '../core/brief/find';
+import { briefContext, findAll } from '../core/brief/find';
 import { briefReport, readBriefJob } from '../core/brief/job';
 import { nothingKnown } from '../core/brief/design';
 import { proven, provenIn } from '../core/brief/offers';
@@ -35,5 +35,5 @@ export async function designCommand(path: string, options: Options, solver: Inte
         costsOf(garden, bedId, brief, best, found, { seed: seed.value, known, prove: provenIn(garden, brief, solver) }),
       )
     : [];
-  return ok(briefReport(asked(garden, bedId, brief), found, costs, seed.value));
+  return ok(briefReport(briefContext(garden, bedId, brief), found, costs, seed.value));
 }

@@ -1,11 +1,20 @@
-import { airOf, clearDayRiseC, climatePlace, fitOfCover, modelOf, seasonOfCover, tonightOfCover, wornOf } from './air';
+import {
+  airOf,
+  clearDayRiseC,
+  climatePlace,
+  fitOfCover,
+  coveredBedModel,
+  seasonOfCover,
+  tonightOfCover,
+  wornOf,
+} from './air';
 import { evaluate } from './evaluate';
 import { FAMILIES } from './build/families';
 import { onSomeBed } from './testing/onBed';
 import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';
 import { simulatedWeather } from './judge/weather/simulated';
-import { part } from './judge/weather/weather';
+import { weatherSpan } from './judge/weather/weather';
 
 const garden = demoGarden();
 const lid = garden.covers[0] as Cover;
@@ -34,7 +43,7 @@ test('what readings have taught of a cover is in its air; what is tried beside i
 });
 
 test('it wears its own sheet where no coat is on, a coat on its days, and nothing where that is said', () => {
-  const own = modelOf(plain);
+  const own = coveredBedModel(plain);
   expect(wornOf(plain)('2027-01-12')).toBe(own);
   const dressed = of({
     coats: [
@@ -43,7 +52,7 @@ test('it wears its own sheet where no coat is on, a coat on its days, and nothin
     ],
   });
   const on = wornOf(dressed);
-  expect(on('2027-01-11')).toBe(modelOf(dressed));
+  expect(on('2027-01-11')).toBe(coveredBedModel(dressed));
   expect(on('2027-01-12').faces[0]?.light).not.toBe(own.faces[0]?.light);
   // The same coat is the same bed.
   expect(on('2027-01-13')).toBe(on('2027-01-12'));
@@ -66,11 +75,11 @@ test('the calendar goes with the crop, the coats and the help of its own cover',
 test('the word for tonight is of the two days after now, with what came before to begin from', () => {
   const now = 24 * 6;
   const word = tonightOfCover(plain, winter, now);
-  const next = part(winter, now, 36);
+  const next = weatherSpan(winter, now, 36);
   expect(word.low.outsideC).toBeGreaterThanOrEqual(Math.min(...next.airC) - 1e-9);
   expect(word.low.insideC).toBeGreaterThan(word.low.outsideC);
   // Of the same hours alone it is as cold outside, and its soil has another past.
-  const alone = tonightOfCover(plain, part(winter, now, 48), 0).low;
+  const alone = tonightOfCover(plain, weatherSpan(winter, now, 48), 0).low;
   expect(alone.outsideC).toBeCloseTo(word.low.outsideC, 9);
   expect(Math.abs(alone.insideC - word.low.insideC)).toBeGreaterThan(0.01);
 });

@@ -4,17 +4,17 @@ import type { Garden } from './garden/garden';
 import { type Climate, type ClimateOptions, climateOf } from './judge/climate/climate';
 import type { ClimatePlace, Worn } from './judge/climate/drive';
 import { type BedModel, bedModel, uncovered } from './judge/climate/model';
-import type { Tending } from './judge/climate/tending';
+import type { Operation } from './judge/climate/tending';
 import { type Task, seasonOf } from './judge/season/calendar';
 import { coatOn, enclosureIn } from './judge/season/coats';
-import { type Weather, part } from './judge/weather/weather';
-import { type Fit, type Reading, fitReadings, readingSpan } from './judge/climate/fit';
-import { type SheetLife, type Spell, sheetLives } from './judge/season/sheetLife';
+import { type Weather, weatherSpan } from './judge/weather/weather';
+import { type CalibrationFit, type Reading, fitReadings, readingSpan } from './judge/climate/fit';
+import { type SheetLife, type DeployedPeriod, sheetLives } from './judge/season/sheetLife';
 import { type Tonight, tonightOf } from './judge/season/tonight';
 import { MS_PER_HOUR, hourAt } from './base/days';
 import { clearSkyWPerM2, sunAt } from './judge/climate/sky';
 import { coverMaterial } from './catalog/catalog';
-import type { Outline } from './outline';
+import type { Assessment } from './outline';
 
 /** A garden as the climate sees it, its clock as it is at an instant. */
 export function climatePlace({ site }: Pick<Garden, 'site'>, ms: number): ClimatePlace {
@@ -23,12 +23,12 @@ export function climatePlace({ site }: Pick<Garden, 'site'>, ms: number): Climat
 }
 
 /** The bed under its own cover. */
-export const modelOf = ({ assembly, site: { bed }, garden: { landmarks } }: Outline): BedModel =>
+export const coveredBedModel = ({ assembly, site: { bed }, garden: { landmarks } }: Assessment): BedModel =>
   bedModel(assembly, bed, landmarks);
 
 /** The bed as it is covered on each date: by its own sheet, by the coat of that day, or by nothing. */
-export function wornOf(o: Outline): Worn {
-  const own = modelOf(o);
+export function wornOf(o: Assessment): Worn {
+  const own = coveredBedModel(o);
   const { coats } = o.cover;
   if (coats.length === 0) return () => own;
   const { assembly, site, garden } = o;
@@ -50,14 +50,14 @@ export function wornOf(o: Outline): Worn {
  * @param tending as it is tended; the cover's own rule when not said
  */
 export function airOf(
-  o: Outline,
+  o: Assessment,
   weather: Weather,
-  tending: Tending = o.cover.tending,
+  tending: Operation = o.cover.tending,
   options: ClimateOptions = {},
 ): Climate {
   const { killingC, hotC } = o.assembly.crop.crop;
   return climateOf(
-    modelOf(o),
+    coveredBedModel(o),
     weather,
     climatePlace(o.garden, weather.startMs),
     tending,
@@ -67,7 +67,7 @@ export function airOf(
 }
 
 /** The calendar of a cover for the twelve months from a date. */
-export function seasonOfCover(o: Outline, from: string): readonly Task[] {
+export function seasonOfCover(o: Assessment, from: string): readonly Task[] {
   const { catalog } = o.site;
   const row = o.assembly.crop.crop;
   return seasonOf({
@@ -89,9 +89,9 @@ const BEFORE_HOURS = 24 * 5;
  * @param weather hours that have been and, after them, what is foreseen
  * @param now how many of them have been
  */
-export function tonightOfCover(o: Outline, weather: Weather, now: number): Tonight {
+export function tonightOfCover(o: Assessment, weather: Weather, now: number): Tonight {
   const from = Math.max(0, now - BEFORE_HOURS);
-  const near = part(weather, from, Math.min(weather.airC.length - from, now - from + 48));
+  const near = weatherSpan(weather, from, Math.min(weather.airC.length - from, now - from + 48));
   const shut = airOf(o, near, { ...o.cover.tending, open: null });
   const hourOf = (ms: number): number => hourAt(ms, utcHoursAt(o.garden.site, ms));
   return tonightOf(
@@ -106,15 +106,15 @@ export function tonightOfCover(o: Outline, weather: Weather, now: number): Tonig
 }
 
 /** What the readings of a cover teach of it in the weather of those days; undefined where they are too few. */
-export function fitOfCover(o: Outline, weather: Weather, readings: readonly Reading[]): Fit | undefined {
+export function fitOfCover(o: Assessment, weather: Weather, readings: readonly Reading[]): CalibrationFit | undefined {
   const { from, hours } = readingSpan(readings, weather);
   if (hours < 24) return undefined;
-  const span = part(weather, from, hours);
+  const span = weatherSpan(weather, from, hours);
   return fitReadings(readings, (options) => airOf(o, span, o.cover.tending, options));
 }
 
 /** What the sun has done to the sheets of a cover in spells out of doors. @param today up to when it is counted */
-export const sheetsInSun = (o: Outline, spells: readonly Spell[], today: string): readonly SheetLife[] =>
+export const sheetsInSun = (o: Assessment, spells: readonly DeployedPeriod[], today: string): readonly SheetLife[] =>
   sheetLives(
     o.assembly.enclosure.skins[0].cover,
     o.cover.coats,
@@ -131,7 +131,7 @@ const CLEAR_DAY = { swingsC: 10, dewBelowC: 12, days: 3, warmestAt: 14 } as cons
  * How much warmer than outside the shut cover gets hour by hour on the day of its clear noon, C: over soil that is as cold and as wet
  * as it is at that time of year, which the steady figure of noon leaves out.
  */
-export function clearDayRiseC(o: Outline): number {
+export function clearDayRiseC(o: Assessment): number {
   const { noon, latitudeDeg, longitudeDeg, elevationM } = o.garden.site;
   const { swingsC, dewBelowC, days, warmestAt } = CLEAR_DAY;
   const startMs = Date.parse(noon.date) - utcHoursAt(o.garden.site, Date.parse(noon.date)) * MS_PER_HOUR;

@@ -1,4 +1,4 @@
-import { pictured } from './show/picture';
+import { withThumbnail } from './show/picture';
 import { demoGarden } from './garden/demo';
 import { candidates, reasons } from './compare';
 
@@ -10,7 +10,7 @@ test('every family is tried on every bed, and says why when it does not go there
       if ('cover' in c) {
         const m = c.measures;
         expect(m.price).toBeGreaterThan(5);
-        expect(pictured(c).shapes.length).toBeGreaterThan(3);
+        expect(withThumbnail(c).shapes.length).toBeGreaterThan(3);
         expect(m.hours).toBeGreaterThan(0.5);
         expect(m.massKg).toBeGreaterThan(0.1);
         expect(c.tools.length).toBeGreaterThan(2);

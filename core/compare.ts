@@ -1,13 +1,13 @@
 import type { Quantity } from './base/amount';
 import { type Phrase, amount } from './base/figure';
 import { coverM2, mainCover } from './build/assembly/enclosure';
-import type { Outline } from './outline';
+import type { Assessment } from './outline';
 import { partsKg } from './judge/weights';
 import { quickPrice } from './cut';
 import { FAMILY_KEYS, familyOf } from './build/families';
 import type { Cover, Garden } from './garden/garden';
 import { carriedMm } from './judge/proof/strength';
-import { outline } from './plan';
+import { assessCover } from './plan';
 import { startingCover } from './start';
 
 /** What families are compared by. */
@@ -36,7 +36,7 @@ interface Kind {
 export type Candidate =
   | (Kind & {
       readonly cover: Cover;
-      readonly outline: Outline;
+      readonly outline: Assessment;
       readonly measures: Measures;
       readonly warmth: Warmth;
       readonly tools: readonly string[];
@@ -66,7 +66,7 @@ export function candidates(
     const { name, sentence } = familyOf(key);
     const cover = startingCover(garden, bedId, key, `try-${key}`, name, cropKey);
     if (!cover) return [];
-    const found = outline(garden, cover);
+    const found = assessCover(garden, cover);
     if (!found.ok) return told({ key, name, sentence, fault: found.faults[0]?.message ?? '' });
     const o = found.value;
     return told({
@@ -83,13 +83,13 @@ export function candidates(
 }
 
 /** Tools that the steps of a cover ask for, each once, without the size of a bit. */
-export function toolsOf(o: Outline): readonly string[] {
+export function toolsOf(o: Assessment): readonly string[] {
   const all = o.assembly.steps.flatMap((s) => s.tools).map((tool) => (tool.startsWith('drill') ? 'drill' : tool));
   return [...new Set(all)].sort();
 }
 
 /** By the heat that its cover loses and the frost it keeps off. */
-function warmthOf(o: Outline): Warmth {
+function warmthOf(o: Assessment): Warmth {
   const { enclosure } = o.assembly;
   const { uWPerM2K, frostHelpC } = mainCover(enclosure);
   if (uWPerM2K === null) return frostHelpC < 2 ? 'airy' : 'mild';
@@ -98,7 +98,7 @@ function warmthOf(o: Outline): Warmth {
 }
 
 /** The measures of an outline. */
-export function measuresOf(o: Outline): Measures {
+export function measuresOf(o: Assessment): Measures {
   const { under, crop } = o.assembly;
   const { barsKg, sheetsKg } = partsKg(o.assembly);
   return {
@@ -113,7 +113,7 @@ export function measuresOf(o: Outline): Measures {
 }
 
 /** A figure of a comparison as it is read; snow alone may be without end, or unknown. */
-export const measured = (value: number, quantity: Quantity): Phrase =>
+export const designMeasures = (value: number, quantity: Quantity): Phrase =>
   Number.isFinite(value) ? [amount(value, quantity)] : [Number.isNaN(value) ? 'not judged' : 'slides off'];
 
 /** Reasons for and against, each true of the figures beside those of the others. */

@@ -1,9 +1,9 @@
 /** What a cover is judged for, where that needs a word: more than its place asks, or asked by nobody yet. */
 import { type Phrase, amount, phrase } from './base/figure';
-import type { Outline } from './outline';
+import type { Assessment } from './outline';
 import { snowDepthMm } from './judge/proof/snow';
 
-type Judged = Pick<Outline, 'asked' | 'garden' | 'snow'>;
+type Judged = Pick<Assessment, 'asked' | 'garden' | 'snow'>;
 
 /** Of what its checks lean on, what nobody has said of the place. */
 export const unsaid = ({ asked, garden: { site } }: Judged): { readonly snow: boolean; readonly gust: boolean } => ({

@@ -5,7 +5,7 @@ import { everyKind } from './garden/everyKind';
 import type { Cover, Garden } from './garden/garden';
 import { highsSolver } from './make/cutting/highs';
 import type { IntegerSolver } from './make/cutting/linearProgram';
-import { outline } from './plan';
+import { assessCover } from './plan';
 
 const STOPPED = { optimal: false, feasible: false, infeasible: false, objective: 0, values: {}, duals: {} };
 
@@ -31,7 +31,7 @@ async function solvers() {
 }
 
 const designed = (garden: Garden, cover: Cover | undefined) => {
-  const made = cover && outline(garden, cover);
+  const made = cover && assessCover(garden, cover);
   if (!made?.ok) throw new Error('it cannot be built');
   return made.value;
 };

@@ -1,5 +1,5 @@
 /** From an outline to bars and a shopping list: proven, or by the quick rule where a few coins either way do not matter. */
-import type { Outline } from './outline';
+import type { Assessment } from './outline';
 import { type Result, failAll, ok } from './base/result';
 import type { Assembly } from './build/assembly/types';
 import { catalogOf } from './catalog/own';
@@ -13,7 +13,7 @@ import { quickPlan } from './make/cutting/quick';
 import { solveBars } from './make/cutting/solve';
 
 /** What cutting and buying need to know of one cover, or of several together. */
-export type ToCut = Pick<Outline, 'rolls' | 'sheets' | 'done' | 'also'> & {
+export type ToCut = Pick<Assessment, 'rolls' | 'sheets' | 'done' | 'also'> & {
   readonly garden: Garden;
   readonly assembly: Pick<Assembly, 'members' | 'sheets' | 'panels' | 'hardware'>;
 };
@@ -25,7 +25,7 @@ export interface Cut {
 }
 
 /** That, cut and bought. */
-export type Work = ToCut & Cut;
+export type CutCover = ToCut & Cut;
 
 /** Cutting while it is worked out: how far it is, how many pieces the next section has, and the best plan so far. */
 export interface CutProgress {

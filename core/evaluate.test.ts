@@ -4,7 +4,7 @@ import { assemblyOf } from './garden/assemblyOf';
 import { changed, changesOf } from './garden/changes';
 import { demoGarden } from './garden/demo';
 import type { Garden } from './garden/garden';
-import { outline } from './plan';
+import { assessCover } from './plan';
 
 /** Edits as a gardener makes them, each touching something else. */
 const EDITS: readonly ((g: Garden) => Garden)[] = [
@@ -31,7 +31,7 @@ test('what is remembered is what would be worked out anew, after any edits', () 
       for (const edit of list) {
         garden = edit(garden);
         for (const c of [...garden.covers.slice(0, 2), ...garden.covers.slice(-1)])
-          expect(evaluate(garden, c)).toEqual(outline(garden, c));
+          expect(evaluate(garden, c)).toEqual(assessCover(garden, c));
       }
     }),
     { numRuns: 25, seed: 11 },

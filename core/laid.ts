@@ -1,5 +1,5 @@
 /** The first half of the way: a garden and one of its covers in, its parts and what its sheets are cut from out. Enough to draw it. */
-import { remembered } from './base/remember';
+import { memoizeByIdentity } from './base/remember';
 import { type Result, fail, ok } from './base/result';
 import type { Assembly, HardwareUse } from './build/assembly/types';
 import { weighed } from './build/assembly/weighed';
@@ -15,7 +15,7 @@ import { withSeams } from './make/rolls/seamSteps';
 import type { BuildSite } from './site/buildSite';
 
 /** A cover laid out: what it is made of and what its sheets are cut from, before anything is judged. Enough to price it. */
-export interface Laid {
+export interface CoverLayout {
   readonly garden: Garden;
   readonly cover: Cover;
   readonly site: BuildSite;
@@ -32,7 +32,7 @@ export interface Laid {
  * Lays one cover out.
  * @returns what it is made of, or the fault that keeps it from being built, with the field that would mend it
  */
-export function layOut(garden: Garden, cover: Cover): Result<Laid> {
+export function layoutCover(garden: Garden, cover: Cover): Result<CoverLayout> {
   const site = buildSite(garden, cover.bedId, cover.brief);
   const built = assemblyOf(garden, cover);
   if (!site || !built) return fail('bedId', `There is no bed "${cover.bedId}".`);
@@ -48,18 +48,18 @@ export function layOut(garden: Garden, cover: Cover): Result<Laid> {
   return ok({ garden, cover, site, assembly, rolls, sheets, done: cover.cut, also });
 }
 
-const covers = remembered<Result<Laid>>();
-const current = remembered<Result<Laid>>();
+const covers = memoizeByIdentity<Result<CoverLayout>>();
+const current = memoizeByIdentity<Result<CoverLayout>>();
 
 /**
  * The cover as `layOut` lays it out, remembered by all that it and what is said of it are made of.
  * @returns the same as `layOut`
  */
-export function laidOut(garden: Garden, cover: Cover): Result<Laid> {
+export function cachedLayout(garden: Garden, cover: Cover): Result<CoverLayout> {
   const { prices, shelfFlat, landmarks } = garden;
   const { answers, cut, cutFlat, also, coats, tending } = cover;
   const made = [...builtFrom(garden, cover), prices, shelfFlat, landmarks, cut, cutFlat, also, coats, tending.brushes];
-  const laid = covers(answers, made, () => layOut(garden, cover));
+  const laid = covers(answers, made, () => layoutCover(garden, cover));
   // What it carries along must be the garden and the cover of now.
   return current(cover, [garden, laid], () => (laid.ok ? ok({ ...laid.value, garden, cover }) : laid));
 }

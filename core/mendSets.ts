@@ -1,9 +1,9 @@
 /** Sets of changes after which nothing of a cover fails, the cheapest first. */
 import type { Phrase } from './base/figure';
-import { climb, everyWhole } from './base/search';
+import { beamSearch, enumerateFeasible } from './base/search';
 import { quickPrice } from './cut';
-import { type ChangeSet, type Redo, type Tried, changeSpace, failing, kindOf, triesOf } from './mending';
-import type { Outline } from './outline';
+import { type ChangeSet, type Redo, type Tried, changeSpace, failing, changeKind, tryChanges } from './mending';
+import type { Assessment } from './outline';
 
 /** Most changes in one set, most designs kept from one round to the next, most sets offered. */
 const MOST_CHANGES = 5;
@@ -26,7 +26,7 @@ export interface SetsFound {
  * @param priceOf a design's price: proven, where the cheapest is to be
  * @returns the cheapest first; none where nothing fails, or where nothing that was tried makes it hold
  */
-export function changeSets(o: Outline, redo: Redo, priceOf: (o: Outline) => number): SetsFound {
+export function changeSets(o: Assessment, redo: Redo, priceOf: (o: Assessment) => number): SetsFound {
   if (failing(o).length === 0) return { sets: [], proven: true };
   const known = new Map<string, ReturnType<Redo>>();
   const once: Redo = (answers) => {
@@ -37,10 +37,10 @@ export function changeSets(o: Outline, redo: Redo, priceOf: (o: Outline) => numb
   };
   const space = changeSpace(once, Math.ceil, quickPrice);
   const start: ChangeSet = { changes: [], outline: o };
-  const all = everyWhole(space, start, FEW);
+  const all = enumerateFeasible(space, start, FEW);
   const found =
     all ??
-    climb(space, start, {
+    beamSearch(space, start, {
       breadth: BREADTH,
       rounds: MOST_CHANGES,
       most: MOST_TRIES,
@@ -53,7 +53,7 @@ export function changeSets(o: Outline, redo: Redo, priceOf: (o: Outline) => numb
 }
 
 /** The cheapest of some sets. */
-function cheapest(least: readonly ChangeSet[], priceOf: (o: Outline) => number): readonly ChangeSet[] {
+function cheapest(least: readonly ChangeSet[], priceOf: (o: Assessment) => number): readonly ChangeSet[] {
   const priced = least
     .map((set) => ({ set, price: priceOf(set.outline) }))
     .filter((w) => Number.isFinite(w.price))
@@ -67,12 +67,12 @@ function cheapest(least: readonly ChangeSet[], priceOf: (o: Outline) => number):
 
 const kindsOf = (set: ChangeSet): string =>
   set.changes
-    .map((c) => kindOf(c.change))
+    .map((c) => changeKind(c.change))
     .sort()
     .join();
 
 /** A set without the changes that it holds without. */
-function leastOf(o: Outline, set: ChangeSet, redo: Redo): ChangeSet {
+function leastOf(o: Assessment, set: ChangeSet, redo: Redo): ChangeSet {
   for (const left of set.changes) {
     if (set.changes.length < 2) return set;
     const changes = set.changes.filter((c) => c !== left);
@@ -83,10 +83,10 @@ function leastOf(o: Outline, set: ChangeSet, redo: Redo): ChangeSet {
 }
 
 /** A design after changes, one after the other; nothing where one of them cannot be made. */
-function after(o: Outline, changes: ChangeSet['changes'], redo: Redo): Outline | undefined {
-  let now: Outline | undefined = o;
+function after(o: Assessment, changes: ChangeSet['changes'], redo: Redo): Assessment | undefined {
+  let now: Assessment | undefined = o;
   for (const { change } of changes) {
-    const tried: Tried | undefined = now && triesOf(now, { tries: [{ label: [], change }] }, redo, () => true)[0];
+    const tried: Tried | undefined = now && tryChanges(now, { tries: [{ label: [], change }] }, redo, () => true)[0];
     now = tried?.outline;
   }
   return now;

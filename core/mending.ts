@@ -1,38 +1,38 @@
 /** Changes that a check asks for, tried on the design itself: what mends and new covers are made of. */
 import type { Phrase } from './base/figure';
-import type { Space, Worth } from './base/search';
+import type { Space, Score } from './base/search';
 import type { Result } from './base/result';
 import type { Answers, Change } from './build/answers/asked';
 import { familyOf } from './build/families/inHand';
 import type { Check } from './judge/proof/check';
-import type { Outline } from './outline';
+import type { Assessment } from './outline';
 
 /** Works a design out with other answers. */
-export type Redo = (answers: Answers) => Result<Outline>;
+export type Redo = (answers: Answers) => Result<Assessment>;
 
 /** One change, and the design with it. */
 export interface Tried {
   readonly label: Phrase;
   readonly change: Change;
-  readonly outline: Outline;
+  readonly outline: Assessment;
 }
 
 /** What a change is one of: of its kind the next is larger. */
-export const kindOf = (change: Change): string => (change.kind === 'answer' ? `answer ${change.id}` : change.kind);
+export const changeKind = (change: Change): string => (change.kind === 'answer' ? `answer ${change.id}` : change.kind);
 
 /**
  * What the tries of a check lead to: of one kind, from small to large, no further than what is enough.
  * @param enough whether a design will do; when not said, one in which the check does not fail
  */
-export function triesOf(
-  o: Outline,
+export function tryChanges(
+  o: Assessment,
   { id, tries }: Pick<Check, 'tries'> & Partial<Pick<Check, 'id'>>,
   redo: Redo,
   enough = (tried: Tried): boolean => !failing(tried.outline).some((c) => c.id === id),
 ): readonly Tried[] {
   const done = new Set<string>();
   return tries.flatMap(({ label, change }): Tried[] => {
-    const kind = kindOf(change);
+    const kind = changeKind(change);
     if (done.has(kind)) return [];
     const answers = familyOf(o.cover.family).change(o.cover.answers, change, o);
     // Answered so already.
@@ -45,10 +45,10 @@ export function triesOf(
   });
 }
 
-export const failing = (o: Outline): readonly Check[] => o.checks.filter((c) => c.verdict === 'fails');
+export const failing = (o: Assessment): readonly Check[] => o.checks.filter((c) => c.verdict === 'fails');
 
 /** How ill a design is: its failing checks, and of what carries snow how much is missing. */
-export function illness(o: Outline): number {
+export function violation(o: Assessment): number {
   const missing = Math.max(0, 1 - Math.min(1, ...o.strengths.map((s) => s.ratio)));
   return failing(o).length + missing;
 }
@@ -56,11 +56,11 @@ export function illness(o: Outline): number {
 /** Changes made one after the other, and the design that they lead to. */
 export interface ChangeSet {
   readonly changes: readonly Pick<Tried, 'label' | 'change'>[];
-  readonly outline: Outline;
+  readonly outline: Assessment;
 }
 
 /** How far a design is from one that nothing fails in. */
-export interface Ill extends Worth {
+export interface ViolationScore extends Score {
   readonly ill: number;
 }
 
@@ -73,25 +73,25 @@ export interface Ill extends Worth {
 export const changeSpace = (
   redo: Redo,
   miss: (ill: number) => number,
-  priceOf: (o: Outline) => number,
-): Pick<Space<ChangeSet, Ill>, 'keyOf' | 'movesOf' | 'judge'> => ({
+  priceOf: (o: Assessment) => number,
+): Pick<Space<ChangeSet, ViolationScore>, 'keyOf' | 'movesOf' | 'judge'> => ({
   keyOf: ({ outline }) => JSON.stringify(outline.cover.answers),
   movesOf: ({ changes, outline }) =>
     failing(outline).flatMap((check) =>
-      triesOf(outline, { ...check, tries: check.tries.filter((t) => !t.instead) }, redo).map(
+      tryChanges(outline, { ...check, tries: check.tries.filter((t) => !t.instead) }, redo).map(
         ({ label, change, outline: changed }) => ({
           // A change of a kind takes the place of an earlier one of it.
-          changes: [...changes.filter((c) => kindOf(c.change) !== kindOf(change)), { label, change }],
+          changes: [...changes.filter((c) => changeKind(c.change) !== changeKind(change)), { label, change }],
           outline: changed,
         }),
       ),
     ),
   judge: ({ outline }) => {
-    const ill = illness(outline);
+    const ill = violation(outline);
     let price: number | undefined;
     return {
       ill,
-      miss: failing(outline).length === 0 ? 0 : miss(ill),
+      violation: failing(outline).length === 0 ? 0 : miss(ill),
       warnings: 0,
       // Most are left behind for what they fail in: only what goes on is priced, and once.
       get price() {

@@ -4,13 +4,13 @@ import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';
 import type { Check, CheckId, Verdict } from './judge/proof/check';
 import { quickPrice } from './cut';
-import { triesOf } from './mending';
-import { findMends } from './mends';
+import { tryChanges } from './mending';
+import { findFixes } from './mends';
 import { firstCover } from './start';
-import type { Outline } from './outline';
-import { outline } from './plan';
+import type { Assessment } from './outline';
+import { assessCover } from './plan';
 
-const made = outline(demoGarden(), demoGarden().covers[0] as Cover);
+const made = assessCover(demoGarden(), demoGarden().covers[0] as Cover);
 if (!made.ok) throw new Error('not built');
 const base = made.value;
 
@@ -32,7 +32,7 @@ const ridge: Check['tries'][number] = { label: ['Ridge on posts'], change: { kin
 
 /** An outline with these checks; when it is worked out anew, others, by what was answered. */
 const mends = (now: readonly Check[], after: (answers: Readonly<Record<string, unknown>>) => readonly Check[]) =>
-  findMends({ ...base, checks: now } as Outline, (answers) =>
+  findFixes({ ...base, checks: now } as Assessment, (answers) =>
     ok({ ...base, cover: { ...base.cover, answers } as Cover, checks: after(answers) }),
   ).map((m) => m.label.join(''));
 
@@ -57,7 +57,7 @@ test('a change that mends one check and breaks another is no mend', () => {
 test('of one kind no more is tried once one is enough', () => {
   const ill = check('snow', 'fails', [hoops(6), hoops(8), ridge]);
   const tried = (enoughAt: number) =>
-    triesOf({ ...base, checks: [ill] } as Outline, ill, (answers) =>
+    tryChanges({ ...base, checks: [ill] } as Assessment, ill, (answers) =>
       ok({
         ...base,
         cover: { ...base.cover, answers } as Cover,
@@ -89,18 +89,18 @@ test('mends are priced against the design as it is, the cheapest first and three
   ] as Check['tries'];
   const ill = [check('snow', 'fails', all), check('sits', 'holds', [hoops(6)])];
   const redo = (answers: Readonly<Record<string, unknown>>) => {
-    const tried = outline(base.garden, { ...base.cover, answers } as Cover);
+    const tried = assessCover(base.garden, { ...base.cover, answers } as Cover);
     if (!tried.ok) return tried;
     return ok({ ...tried.value, checks: [check('sits', 'holds'), check('snow', 'holds')] });
   };
-  const found = findMends({ ...base, checks: ill } as Outline, redo);
+  const found = findFixes({ ...base, checks: ill } as Assessment, redo);
   expect(found).toHaveLength(3);
   expect(found.map((m) => m.checkId)).toEqual(['snow', 'snow', 'snow']);
   const costs = found.map((m) => m.cost);
   expect(costs).toEqual([...costs].sort((a, b) => a - b));
   // What a mend costs is the price after less the price before.
   for (const m of found) {
-    const after = outline(base.garden, { ...base.cover, answers: m.answers } as Cover);
+    const after = assessCover(base.garden, { ...base.cover, answers: m.answers } as Cover);
     expect(after.ok && quickPrice(after.value) - quickPrice(base)).toBeCloseTo(m.cost, 6);
   }
   // Answers to two questions are two kinds of try.
@@ -112,7 +112,7 @@ test('mends are priced against the design as it is, the cheapest first and three
       { label: ['Stays'], change: { kind: 'answer', id: 'stays', value: 3 } },
     ]),
   ];
-  expect(findMends({ ...base, checks: two } as Outline, redo).map((m) => m.label.join(''))).toEqual(
+  expect(findFixes({ ...base, checks: two } as Assessment, redo).map((m) => m.label.join(''))).toEqual(
     expect.arrayContaining(['Latches', 'Stays']),
   );
 });
@@ -132,10 +132,10 @@ test('sets of changes leave nothing failing, want every one of their changes, an
     [harsh, 'fitting-gable'],
   ] as const) {
     const cover = firstCover(garden, 'long', key, 'x', 'X') as Cover;
-    const before = outline(garden, cover);
+    const before = assessCover(garden, cover);
     if (!before.ok) throw new Error(key);
-    const redo = (answers: Readonly<Record<string, unknown>>) => outline(garden, { ...cover, answers } as Cover);
-    const found = findMends(before.value, redo);
+    const redo = (answers: Readonly<Record<string, unknown>>) => assessCover(garden, { ...cover, answers } as Cover);
+    const found = findFixes(before.value, redo);
     const whole = found.filter((m) => m.checkId === undefined);
     sets += whole.length;
     expect(whole.map((m) => m.cost)).toEqual(whole.map((m) => m.cost).sort((a, b) => a - b));
@@ -159,22 +159,22 @@ test('where all that is asked for is little, the first set is proven the cheapes
   const demo = demoGarden();
   const setsOf = (key: string) => {
     const cover = firstCover(demo, 'long', key, 'x', 'X') as Cover;
-    const o = outline(demo, cover);
+    const o = assessCover(demo, cover);
     if (!o.ok) throw new Error(key);
-    const redo = (answers: Readonly<Record<string, unknown>>) => outline(demo, { ...cover, answers } as Cover);
-    return { o: o.value, redo, sets: findMends(o.value, redo).filter((m) => m.checkId === undefined) };
+    const redo = (answers: Readonly<Record<string, unknown>>) => assessCover(demo, { ...cover, answers } as Cover);
+    return { o: o.value, redo, sets: findFixes(o.value, redo).filter((m) => m.checkId === undefined) };
   };
   const { o, redo, sets } = setsOf('walk-in');
   expect(sets[0]?.proven).toBe(true);
   // Every design that the tries lead to, gone through here by hand.
-  const answersOf = (x: Outline): string => JSON.stringify(x.cover.answers);
+  const answersOf = (x: Assessment): string => JSON.stringify(x.cover.answers);
   const queue = [o];
   const seen = new Set([answersOf(o)]);
   let least = Infinity;
   for (const now of queue) {
     const fails = now.checks.filter((c) => c.verdict === 'fails');
     if (fails.length === 0) least = Math.min(least, quickPrice(now) - quickPrice(o));
-    for (const { outline: next } of fails.flatMap((c) => triesOf(now, c, redo))) {
+    for (const { outline: next } of fails.flatMap((c) => tryChanges(now, c, redo))) {
       if (!seen.has(answersOf(next))) queue.push(next);
       seen.add(answersOf(next));
     }

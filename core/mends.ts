@@ -1,15 +1,15 @@
 /** Changes that mend what fails, each tried on the design itself. */
 import type { Phrase } from './base/figure';
-import { remembered } from './base/remember';
+import { memoizeByIdentity } from './base/remember';
 import type { Answers, Change } from './build/answers/asked';
 import { quickPrice } from './cut';
 import type { Check } from './judge/proof/check';
 import { changeSets, nameOf } from './mendSets';
-import { type Redo, triesOf } from './mending';
-import type { Outline } from './outline';
+import { type Redo, tryChanges } from './mending';
+import type { Assessment } from './outline';
 
 /** A mend that works: the changed answers, what it costs and which check it is for. */
-export interface Mend {
+export interface Fix {
   /** The check; nothing where it is a set of changes after which nothing of the cover fails. */
   readonly checkId: string | undefined;
   readonly label: Phrase;
@@ -31,10 +31,10 @@ const MENDS_PER_CHECK = 3;
  * @param redo works the design out with other answers
  * @param priceOf what a design costs; mends of one check are looked for by the quick rule, and told at this price
  */
-export function findMends(o: Outline, redo: Redo, priceOf: (o: Outline) => number = quickPrice): readonly Mend[] {
+export function findFixes(o: Assessment, redo: Redo, priceOf: (o: Assessment) => number = quickPrice): readonly Fix[] {
   // The design as it is stands beside each of its mends: it is priced once.
-  const prices = remembered<number>();
-  const price = (of: Outline): number => prices(of, [], () => priceOf(of));
+  const prices = memoizeByIdentity<number>();
+  const price = (of: Assessment): number => prices(of, [], () => priceOf(of));
   const { sets, proven } = changeSets(o, redo, price);
   const found = sets
     .map((s, i) => ({ s, proven: proven && i === 0 }))
@@ -51,16 +51,20 @@ export function findMends(o: Outline, redo: Redo, priceOf: (o: Outline) => numbe
         o.checks.filter((c) => c.verdict === 'fails'),
       ),
     }));
-  return [...priced(o, found, price), ...singleMends(o, redo, price)];
+  return [...priced(o, found, price), ...singleFixes(o, redo, price)];
 }
 
 /** For every check that fails or is tight, the changes that each mend it alone. */
-export function singleMends(o: Outline, redo: Redo, priceOf: (o: Outline) => number = quickPrice): readonly Mend[] {
+export function singleFixes(
+  o: Assessment,
+  redo: Redo,
+  priceOf: (o: Assessment) => number = quickPrice,
+): readonly Fix[] {
   return o.checks.filter((c) => c.verdict !== 'holds').flatMap((check) => priced(o, mendsOf(o, check, redo), priceOf));
 }
 
 /** What is found, with what it costs over the design as it is, the cheapest first. */
-function priced(o: Outline, found: readonly Found[], priceOf: (o: Outline) => number): readonly Mend[] {
+function priced(o: Assessment, found: readonly Found[], priceOf: (o: Assessment) => number): readonly Fix[] {
   if (found.length === 0) return [];
   const now = priceOf(o);
   return found
@@ -70,14 +74,14 @@ function priced(o: Outline, found: readonly Found[], priceOf: (o: Outline) => nu
 }
 
 /** A mend as it is found: with the design that it leads to. */
-type Found = Pick<Mend, 'checkId' | 'label' | 'proven' | 'gives' | 'loosens'> & { readonly outline: Outline };
+type Found = Pick<Fix, 'checkId' | 'label' | 'proven' | 'gives' | 'loosens'> & { readonly outline: Assessment };
 
 /** What a change makes of the checks it is for, and which others it loosens. */
 function effectOf(
   before: readonly Check[],
   after: readonly Check[],
   mended: readonly Check[],
-): Pick<Mend, 'gives' | 'loosens'> {
+): Pick<Fix, 'gives' | 'loosens'> {
   const now = (id: string): Check['verdict'] => after.find((c) => c.id === id)?.verdict ?? 'holds';
   const held = new Set(before.filter((c) => c.verdict !== 'holds').map((c) => c.id));
   return {
@@ -86,10 +90,10 @@ function effectOf(
   };
 }
 
-function mendsOf(o: Outline, check: Check, redo: Redo): readonly Found[] {
-  const mends = ({ change, outline }: { readonly change: Change; readonly outline: Outline }): boolean =>
+function mendsOf(o: Assessment, check: Check, redo: Redo): readonly Found[] {
+  const mends = ({ change, outline }: { readonly change: Change; readonly outline: Assessment }): boolean =>
     asSaid(change, outline) && betters(check, o.checks, outline.checks);
-  return triesOf(o, check, redo, mends)
+  return tryChanges(o, check, redo, mends)
     .filter(mends)
     .map(({ label, outline }) => ({ checkId: check.id, label, outline, price: quickPrice(outline) }))
     .sort((a, b) => a.price - b.price)
@@ -103,7 +107,7 @@ function mendsOf(o: Outline, check: Check, redo: Redo): readonly Found[] {
 }
 
 /** Whether as many were built as the change asks for: joints of a sheet may want more of them than that. */
-function asSaid(change: Change, { assembly: { beams, spans } }: Outline): boolean {
+function asSaid(change: Change, { assembly: { beams, spans } }: Assessment): boolean {
   if (change.kind !== 'answer') return true;
   const asked = [...beams, ...spans].find((x) => x.asked?.id === change.id)?.asked;
   return asked === undefined || asked.now === change.value;

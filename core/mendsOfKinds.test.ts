@@ -4,9 +4,9 @@ import { FAMILY_KEYS, familyOf } from './build/families';
 import { buildSite } from './garden/buildSite';
 import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';
-import { singleMends } from './mends';
-import type { Outline } from './outline';
-import { outline } from './plan';
+import { singleFixes } from './mends';
+import type { Assessment } from './outline';
+import { assessCover } from './plan';
 
 test.each(FAMILY_KEYS)('every mend of a %s does what its words say, on two beds, after any one other choice', (key) => {
   const harsh = {
@@ -34,9 +34,9 @@ test.each(FAMILY_KEYS)('every mend of a %s does what its words say, on two beds,
         answers: answers.value,
         kept: null,
       } as Cover;
-      const o = outline(harsh, cover);
+      const o = assessCover(harsh, cover);
       if (!o.ok) return [];
-      return singleMends(o.value, (a) => outline(harsh, { ...cover, answers: a } as Cover)).map((mend) => ({
+      return singleFixes(o.value, (a) => assessCover(harsh, { ...cover, answers: a } as Cover)).map((mend) => ({
         before: o.value,
         mend,
       }));
@@ -44,11 +44,11 @@ test.each(FAMILY_KEYS)('every mend of a %s does what its words say, on two beds,
   });
 
   const wrong = found.flatMap(({ before, mend }) => {
-    const after = outline(before.garden, { ...before.cover, answers: mend.answers });
+    const after = assessCover(before.garden, { ...before.cover, answers: mend.answers });
     const label = phraseText(mend.label, { length: 'in', temperature: 'C', currency: 'USD' });
     if (!after.ok) return [`${label}: cannot be built`];
     const rank = { fails: 0, tight: 1, holds: 2 };
-    const of = (o: Outline) => o.checks.find((c) => c.id === mend.checkId);
+    const of = (o: Assessment) => o.checks.find((c) => c.id === mend.checkId);
     const [was, is] = [of(before), of(after.value)];
     const said: string[] = [];
     if (was && is && rank[is.verdict] <= rank[was.verdict])

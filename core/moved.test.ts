@@ -1,7 +1,7 @@
 import { demoGarden } from './garden/demo';
 import { type Cover, type Garden, checkGarden } from './garden/garden';
 import { movedCover } from './moved';
-import { outline } from './plan';
+import { assessCover } from './plan';
 import { firstCover } from './start';
 
 const garden = demoGarden();
@@ -38,7 +38,7 @@ test('every cover of the demo goes to every bed: it can be built there, or it is
         covers: garden.covers.map((c) => (c.id === cover.id ? moved.value.cover : c)),
       };
       expect(checkGarden(after).ok).toBe(true);
-      expect(outline(after, moved.value.cover).ok).toBe(true);
+      expect(assessCover(after, moved.value.cover).ok).toBe(true);
       // Nothing is said to have changed that did not, and nothing changes unsaid.
       const same = JSON.stringify(moved.value.cover.answers) === JSON.stringify(cover.answers);
       expect(moved.value.changed.length === 0).toBe(same);

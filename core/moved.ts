@@ -38,7 +38,7 @@ export function movedCover(garden: Garden, cover: Cover, bedId: string): Result<
       now = tried;
       return false;
     });
-  return ok({ cover: moved(now), changed: left.map((id) => family.wordsOf(id)) });
+  return ok({ cover: moved(now), changed: left.map((id) => family.labelOf(id)) });
 }
 
 const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);

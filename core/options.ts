@@ -1,8 +1,8 @@
 /** What each option of a question would change: its price beside the present one, or why it cannot be. */
 import { quickPrice } from './cut';
 import { familyOf } from './build/families/inHand';
-import type { Outline } from './outline';
-import { outline } from './plan';
+import type { Assessment } from './outline';
+import { assessCover } from './plan';
 
 export interface OptionCost {
   readonly value: string;
@@ -16,7 +16,7 @@ export interface OptionCost {
  * Every option of a choice, tried on the design itself.
  * @param id the question; none of its options are known where the design does not ask it
  */
-export function optionCosts(o: Outline, id: string): readonly OptionCost[] {
+export function optionCosts(o: Assessment, id: string): readonly OptionCost[] {
   const family = familyOf(o.cover.family);
   const question = family.questions(o.cover.answers, o).find((q) => q.id === id);
   if (question?.kind !== 'choice') return [];
@@ -24,7 +24,9 @@ export function optionCosts(o: Outline, id: string): readonly OptionCost[] {
   return question.options.map(({ value }): OptionCost => {
     if (value === question.value) return { value, cost: 0, not: undefined };
     const answers = family.answer(o.cover.answers, id, value, o);
-    const tried = answers.ok ? outline(o.garden, { ...o.cover, answers: answers.value } as Outline['cover']) : answers;
+    const tried = answers.ok
+      ? assessCover(o.garden, { ...o.cover, answers: answers.value } as Assessment['cover'])
+      : answers;
     if (!tried.ok) return { value, cost: undefined, not: tried.faults[0]?.message ?? 'It cannot be built.' };
     const cost = quickPrice(tried.value) - now;
     return Number.isFinite(cost)

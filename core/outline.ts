@@ -2,13 +2,13 @@ import type { SnowStrength } from './judge/proof/strength';
 import type { NoonAir } from './judge/climate/noon';
 import type { Figure } from './base/figure';
 import type { DesignSnow } from './judge/proof/snow';
-import type { Laid } from './laid';
-import type { Asked } from './judge/proof/asked';
+import type { CoverLayout } from './laid';
+import type { DesignConditions } from './judge/proof/asked';
 import type { Check } from './judge/proof/check';
 /** What a design is, before anything is cut: quick enough to follow every keystroke. */
-export interface Outline extends Laid {
+export interface Assessment extends CoverLayout {
   /** What it is judged for. */
-  readonly asked: Asked;
+  readonly asked: DesignConditions;
   readonly snow: DesignSnow;
   readonly checks: readonly Check[];
   readonly strengths: readonly SnowStrength[];

@@ -7,7 +7,7 @@ import { cutsCsv, shoppingCsv, shoppingText } from './show/csv';
 import { demoGarden } from './garden/demo';
 import { checkGarden } from './garden/garden';
 import { viewSvg } from './show/svg';
-import { type Plan, outline, plan } from './plan';
+import { type Plan, assessCover, plan } from './plan';
 import { planReport } from './show/report';
 
 let solver: IntegerSolver;
@@ -24,7 +24,7 @@ beforeAll(async () => {
 
 test('while it is cut, the best so far is a whole plan, never cheaper than the end, section by section', () => {
   const garden = demoGarden();
-  const drawn = outline(garden, garden.covers[0] as (typeof garden.covers)[0]);
+  const drawn = assessCover(garden, garden.covers[0] as (typeof garden.covers)[0]);
   if (!drawn.ok) throw new Error('drawn');
   const heard: CutProgress[] = [];
   const costs: number[] = [];
@@ -117,7 +117,7 @@ test('a bed that is not there is a fault, not a crash', () => {
   const garden = demoGarden();
   const cover = garden.covers[0];
   if (!cover) throw new Error('no cover');
-  expect(outline(garden, { ...cover, bedId: 'gone' })).toMatchObject({ ok: false, faults: [{ field: 'bedId' }] });
+  expect(assessCover(garden, { ...cover, bedId: 'gone' })).toMatchObject({ ok: false, faults: [{ field: 'bedId' }] });
 });
 
 test('figures say why', () => {

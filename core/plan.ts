@@ -1,6 +1,6 @@
 /** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
-import type { Outline } from './outline';
-import { remembered } from './base/remember';
+import type { Assessment } from './outline';
+import { memoizeByIdentity } from './base/remember';
 import { type Result, ok } from './base/result';
 import { buildHours } from './build/guide/hours';
 import { spreadOf } from './catalog/catalog';
@@ -10,37 +10,37 @@ import { coldestNight } from './judge/climate/coldest';
 import { clearSunInside } from './judge/climate/drive';
 import { bedModel } from './judge/climate/model';
 import { noonAir, noonMs } from './judge/climate/noon';
-import { askedOf } from './judge/proof/asked';
+import { designConditions } from './judge/proof/asked';
 import { checkAssembly } from './judge/proof/checks';
 import { designSnow } from './judge/proof/snow';
 import { liftFigure } from './judge/weights';
 import type { IntegerSolver } from './make/cutting/linearProgram';
-import { type Laid, layOut } from './laid';
-import { type Mend, findMends } from './mends';
-import { type Beside, besideOf } from './site/plotting';
+import { type CoverLayout, layoutCover } from './laid';
+import { type Fix, findFixes } from './mends';
+import { type Obstacle, nearestObstacle } from './site/plotting';
 
 const LIGHT_AIR_M_PER_S = 1;
 
 /** The outline with its cuts, prices and mends. */
-export type Plan = Outline & Cut & { readonly mends: readonly Mend[] };
+export type Plan = Assessment & Cut & { readonly mends: readonly Fix[] };
 
 /**
  * Works out one cover as far as the drawing, checks and figures.
  * @returns the outline, or the fault that keeps the cover from being built, with the field that would mend it
  * @example outline(demoGarden(), demoGarden().covers[0]).value.assembly.members.length // 18
  */
-export function outline(garden: Garden, cover: Cover): Result<Outline> {
-  const laid = layOut(garden, cover);
-  return laid.ok ? ok(judge(laid.value)) : laid;
+export function assessCover(garden: Garden, cover: Cover): Result<Assessment> {
+  const laid = layoutCover(garden, cover);
+  return laid.ok ? ok(assess(laid.value)) : laid;
 }
 
-const besides = remembered<Beside | undefined>();
+const besides = memoizeByIdentity<Obstacle | undefined>();
 
 /** Judges what is laid out: strength, wind, air, hours, weights. */
-export function judge(laid: Laid): Outline {
+export function assess(laid: CoverLayout): Assessment {
   const { garden, site, assembly, rolls, sheets } = laid;
   const { exposure, noon, latitudeDeg, windFromDeg, rough } = garden.site;
-  const asked = askedOf(garden.site, laid.cover.brief);
+  const asked = designConditions(garden.site, laid.cover.brief);
   const snow = designSnow(asked.snow, exposure, garden.site);
   const air = noonAir(
     assembly.enclosure,
@@ -65,7 +65,7 @@ export function judge(laid: Laid): Outline {
     outsideC,
     latitudeDeg,
     windFromDeg,
-    beside: besides(site.bed, [garden.landmarks], () => besideOf(site.bed, garden.landmarks)),
+    beside: besides(site.bed, [garden.landmarks], () => nearestObstacle(site.bed, garden.landmarks)),
     brushed: laid.cover.tending.brushes,
     gustSpread: spreadOf(site.catalog, asked.gustBy === 'place' && rough.includes('gust') ? 'gust rough' : 'gust said'),
     snowSpread: spreadOf(site.catalog, `snow ${asked.snow.by === 'ground' ? 'ground' : asked.snow.kind}`),
@@ -96,12 +96,16 @@ export function judge(laid: Laid): Outline {
 
 /** The whole way for one cover. */
 export function plan(garden: Garden, cover: Cover, solver: IntegerSolver): Result<Plan> {
-  const outlined = outline(garden, cover);
+  const outlined = assessCover(garden, cover);
   if (!outlined.ok) return outlined;
   const cut = cutAndShop(outlined.value, solver);
-  return cut.ok ? ok({ ...outlined.value, ...cut.value, mends: mendsOf(outlined.value, solver) }) : cut;
+  return cut.ok ? ok({ ...outlined.value, ...cut.value, mends: fixesFor(outlined.value, solver) }) : cut;
 }
 
 /** Changes that mend what fails in a design, each tried on the design itself; priced by the proven cuts where there is a solver. */
-export const mendsOf = (o: Outline, solver?: IntegerSolver): readonly Mend[] =>
-  findMends(o, (answers) => outline(o.garden, { ...o.cover, answers }), solver && ((of) => provenPrice(of, solver)));
+export const fixesFor = (o: Assessment, solver?: IntegerSolver): readonly Fix[] =>
+  findFixes(
+    o,
+    (answers) => assessCover(o.garden, { ...o.cover, answers }),
+    solver && ((of) => provenPrice(of, solver)),
+  );

@@ -1,14 +1,14 @@
 import { FAMILY_KEYS } from './build/families';
 import { demoGarden } from './garden/demo';
 import { pullOf, pulled } from './pull';
-import { outline } from './plan';
-import type { Outline } from './outline';
+import { assessCover } from './plan';
+import type { Assessment } from './outline';
 import { startingCover } from './start';
 
 const garden = demoGarden();
-const of = (family: string, bedId: string): Outline | undefined => {
+const of = (family: string, bedId: string): Assessment | undefined => {
   const cover = startingCover(garden, bedId, family, 'x', 'X');
-  const built = cover && outline(garden, cover);
+  const built = cover && assessCover(garden, cover);
   return built?.ok ? built.value : undefined;
 };
 
@@ -29,7 +29,7 @@ test.each(FAMILY_KEYS)(
         const way = (part * d.valueMm) / pull.perMm;
         const p = pulled(o, pull, way, 0, 0);
         if (!p.ok) return [];
-        const after = outline(garden, { ...o.cover, answers: p.value.answers } as Outline['cover']);
+        const after = assessCover(garden, { ...o.cover, answers: p.value.answers } as Assessment['cover']);
         const now = after.ok ? after.value.assembly.dimensions.find((x) => x.id === d.id) : undefined;
         if (!now) return [];
         // What it measures then is told beside it.
@@ -61,7 +61,7 @@ test('drawn to the crop it just fits, within half a millimetre; to half a bar, t
         if (!pull || !/just fits|half a/.test(said)) continue;
         const there = pulled(o, pull, (snap.valueMm - d.valueMm) / pull.perMm, 0, 1);
         if (!there.ok) continue;
-        const after = outline(garden, { ...o.cover, answers: there.value.answers } as Outline['cover']);
+        const after = assessCover(garden, { ...o.cover, answers: there.value.answers } as Assessment['cover']);
         if (!after.ok) throw new Error(`${family} ${d.id}`);
         if (said.includes('just fits')) {
           fits += 1;
@@ -85,8 +85,8 @@ test('the height of a hoop is drawn to what the trade makes of it', () => {
   if (!o) throw new Error('no lid');
   const snaps = pullOf(o, 'height')?.snaps ?? [];
   // As high as a pipe stands that is as long as half a circle over its feet.
-  const cover = { ...o.cover, answers: { ...o.cover.answers, shape: { by: 'half-circle' } } } as Outline['cover'];
-  const half = outline(garden, cover);
+  const cover = { ...o.cover, answers: { ...o.cover.answers, shape: { by: 'half-circle' } } } as Assessment['cover'];
+  const half = assessCover(garden, cover);
   if (!half.ok) throw new Error('no half circle');
   const high = half.value.assembly.dimensions.find((d) => d.id === 'height')?.valueMm;
   expect(snaps.find((s) => s.said.join() === 'half circle')?.valueMm).toBeCloseTo(high ?? NaN, 6);

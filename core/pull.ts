@@ -6,7 +6,7 @@ import type { Answers } from './build/answers/asked';
 import type { Assembly, Dimension, Member } from './build/assembly/types';
 import { familyOf } from './build/families/inHand';
 import type { Cover } from './garden/garden';
-import { type Laid, laidOut } from './laid';
+import { type CoverLayout, cachedLayout } from './laid';
 
 /** A value that a pull is drawn to, and why. */
 export interface PullSnap {
@@ -35,11 +35,11 @@ const BIT_MM = 2;
 type Changed = Result<{ readonly answers: Answers; readonly assembly: Assembly }>;
 
 /** The design with a dimension set, laid out. */
-function withDimension(o: Laid, id: string, valueMm: number): Changed {
+function withDimension(o: CoverLayout, id: string, valueMm: number): Changed {
   const answers = familyOf(o.cover.family).dimension(o.cover.answers, id, valueMm, o);
   if (!answers.ok) return answers;
   // Remembered with the answers: what is drawn next is this.
-  const laid = laidOut(o.garden, { ...o.cover, answers: answers.value } as Cover);
+  const laid = cachedLayout(o.garden, { ...o.cover, answers: answers.value } as Cover);
   return laid.ok ? ok({ answers: answers.value, assembly: laid.value.assembly }) : laid;
 }
 
@@ -51,7 +51,7 @@ const find = (a: Assembly, id: string): Dimension | undefined => a.dimensions.fi
  * What is needed to pull at a dimension.
  * @returns undefined where it cannot be pulled: it is not typed, or stands beside what it measures
  */
-export function pullOf(o: Laid, id: string): Pull | undefined {
+export function pullOf(o: CoverLayout, id: string): Pull | undefined {
   const dimension = find(o.assembly, id);
   if (!dimension?.typed || dimension.side === 'leader') return undefined;
   const upward =
@@ -71,13 +71,13 @@ export function pullOf(o: Laid, id: string): Pull | undefined {
 }
 
 /** All that a dimension may be drawn to, each once, the reason that says most first. */
-function snapsOf(o: Laid, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
+function snapsOf(o: CoverLayout, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
   const all = [...schoolSnaps(o, d), ...cropSnaps(o, d, bit, grownMm), ...stockSnaps(o, d, bit, grownMm)];
   return all.filter((s, i) => s.valueMm > 0 && all.findIndex((t) => Math.abs(t.valueMm - s.valueMm) < 0.5) === i);
 }
 
 /** The schools of a hoop's height: a half circle, a whole pipe, the width of the roll. */
-function schoolSnaps(o: Laid, d: Dimension): readonly PullSnap[] {
+function schoolSnaps(o: CoverLayout, d: Dimension): readonly PullSnap[] {
   if (d.id !== 'height') return [];
   const family = familyOf(o.cover.family);
   const school = family.questions(o.cover.answers, o).find((q) => q.id === 'school');
@@ -101,7 +101,7 @@ const MET_MM = 0.5;
  * @param per how much the miss grows while the value grows by one mm
  */
 function metAt(
-  o: Laid,
+  o: CoverLayout,
   d: Dimension,
   per: number,
   missOf: (a: Assembly) => number,
@@ -121,7 +121,7 @@ function metAt(
 }
 
 /** Where the crop just fits under the cover. */
-function cropSnaps(o: Laid, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
+function cropSnaps(o: CoverLayout, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
   const per = (bit.crop.clearanceMm - o.assembly.crop.clearanceMm) / grownMm;
   if (Math.abs(per) < 0.05 || d.id === 'rowFromEdge') return [];
   const valueMm = metAt(o, d, per, (a) => a.crop.clearanceMm);
@@ -138,7 +138,7 @@ const SHARES = [
 const REACH = 0.6;
 
 /** Where a piece that follows the dimension is a whole bar from the shop, half of one or a third. */
-function stockSnaps(o: Laid, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
+function stockSnaps(o: CoverLayout, d: Dimension, bit: Assembly, grownMm: number): readonly PullSnap[] {
   const parts = new Map<string, Member>();
   for (const m of o.assembly.members) if (!parts.has(m.part)) parts.set(m.part, m);
   return [...parts.values()].flatMap((m) => {
@@ -170,7 +170,7 @@ function stockSnaps(o: Laid, d: Dimension, bit: Assembly, grownMm: number): read
  * @param withinMm how near it must be to a snap to be drawn to it; 0: it is drawn to none
  * @returns what it becomes, or the limit that it has met
  */
-export function pulled(o: Laid, pull: Pull, wayMm: number, stepMm: number, withinMm: number): Result<Pulled> {
+export function pulled(o: CoverLayout, pull: Pull, wayMm: number, stepMm: number, withinMm: number): Result<Pulled> {
   const { dimension: d, perMm, snaps } = pull;
   const wanted = Math.max(0, d.valueMm + wayMm * perMm);
   const near = snaps

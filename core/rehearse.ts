@@ -1,12 +1,12 @@
 /** A winter on a cover of a garden, and which one change would have helped it most. */
 import type { Phrase } from './base/figure';
-import { climatePlace, modelOf, sheetsInSun, wornOf } from './air';
+import { climatePlace, coveredBedModel, sheetsInSun, wornOf } from './air';
 import { addDays } from './base/days';
 import { coatOn } from './judge/season/coats';
 import type { Answers } from './build/answers/asked';
 import { quickPrice } from './cut';
 import { SNOW_DENSITY } from './judge/proof/snow';
-import { type Sure, logSpread } from './judge/proof/sure';
+import { type Reliability, logSpread } from './judge/proof/sure';
 import {
   type Bears,
   type Brushing,
@@ -20,19 +20,19 @@ import {
 import { type TrainerAsk, trainerFrom } from './judge/season/trainer';
 import type { SheetLife } from './judge/season/sheetLife';
 import { simulatedWeather } from './judge/weather/simulated';
-import type { Outline } from './outline';
-import { type Warmer, warmerBy } from './warmer';
+import type { Assessment } from './outline';
+import { type WarmerChange, warmerBy } from './warmer';
 import { familyOf } from './build/families/inHand';
-import { outline } from './plan';
+import { assessCover } from './plan';
 
 /** What bears so much in the middle, as surely as its check tells; where that tells nothing, off by a fifth. */
-const bearsOf = (middle: number, sure: Sure | undefined): Bears => ({
+const bearsOf = (middle: number, sure: Reliability | undefined): Bears => ({
   middle,
   deviation: sure && sure.low > 0 ? logSpread(sure).deviation : 0.2,
 });
 
 /** Snow on the level that folds its weakest part that is judged, kg/m2; nothing where none of that can be folded. */
-function foldsUnder(o: Outline): Bears | undefined {
+function foldsUnder(o: Assessment): Bears | undefined {
   const weakest = o.strengths
     .filter((s) => Number.isFinite(s.wetSnowMm))
     .reduce<(typeof o.strengths)[number] | undefined>((a, s) => (a && a.wetSnowMm <= s.wetSnowMm ? a : s), undefined);
@@ -40,13 +40,13 @@ function foldsUnder(o: Outline): Bears | undefined {
 }
 
 /** A cover as a winter meets it: strengths from its checks, air from what it is made of. */
-export function rehearsalOf(o: Outline, year: number, brushing: Brushing): RehearsalAsk {
+export function rehearsalOf(o: Assessment, year: number, brushing: Brushing): RehearsalAsk {
   const { killingC, hotC, name } = o.assembly.crop.crop;
   const held = o.checks.find((c) => c.id === 'wind')?.sure?.of;
   const place = climatePlace(o.garden, Date.UTC(year, 11, 1));
   return {
     place,
-    model: modelOf(o),
+    model: coveredBedModel(o),
     tending: o.cover.tending,
     limits: { killingC, hotC },
     cropName: name,
@@ -81,7 +81,7 @@ export interface Played {
 }
 
 /** The sheets in the light of a winter, as long as they were on the frame. */
-function agedBy(o: Outline, { days, events }: Winter): readonly SheetLife[] {
+function agedBy(o: Assessment, { days, events }: Winter): readonly SheetLife[] {
   const from = days[0]?.date ?? '';
   const lost = events.find((e) => e.kind === 'folded' || e.kind === 'blown')?.date;
   const to = addDays(lost ?? days[days.length - 1]?.date ?? from, 1);
@@ -103,9 +103,9 @@ const TRIED = 4;
 
 /** Other designs that a winter is played on: warmer ones where its crop froze or nearly; where the cover fell, what snow and wind ask for. */
 export function designsFor(
-  o: Outline,
+  o: Assessment,
   winter: Pick<Winter, 'cover' | 'crop' | 'sums'>,
-  warmer: () => readonly Warmer[],
+  warmer: () => readonly WarmerChange[],
 ): readonly Pick<Helped & { readonly answers: Answers }, 'label' | 'answers'>[] {
   const family = familyOf(o.cover.family);
   const cold = winter.crop === 'killed' || winter.sums.nearNights > 0;
@@ -126,7 +126,7 @@ export function designsFor(
  * Plays one winter, and the same winter with one thing changed.
  * @param year in which it begins; @param seed which winter
  */
-export function playWinter(o: Outline, year: number, seed: string, brushing: Brushing): Played {
+export function playWinter(o: Assessment, year: number, seed: string, brushing: Brushing): Played {
   const ask = rehearsalOf(o, year, brushing);
   const winter = rehearse(ask, year, seed);
   const aged = agedBy(o, winter);
@@ -143,10 +143,10 @@ export function playWinter(o: Outline, year: number, seed: string, brushing: Bru
     });
   }
   const now = quickPrice(o);
-  const warmer = (): readonly Warmer[] =>
+  const warmer = (): readonly WarmerChange[] =>
     warmerBy(o, simulatedWeather(ask.place, seed, winterStartMs(ask.place, year), 24 * 120)).changes;
   for (const { label, answers } of designsFor(o, winter, warmer)) {
-    const changed = outline(o.garden, { ...o.cover, answers } as Outline['cover']);
+    const changed = assessCover(o.garden, { ...o.cover, answers } as Assessment['cover']);
     if (!changed.ok) continue;
     const cost = quickPrice(changed.value) - now;
     if (!Number.isFinite(cost)) continue;
@@ -165,7 +165,7 @@ export function mostHelped(winter: Helped['winter'], tried: readonly Helped[]): 
 
 /** Many winters on a cover. */
 export const playWinters = (
-  o: Outline,
+  o: Assessment,
   year: number,
   count: number,
   brushing: Brushing,
@@ -173,7 +173,7 @@ export const playWinters = (
 ): Winters => rehearseMany(rehearsalOf(o, year, brushing), year, count, hear);
 
 /** A cover as five evenings in March meet it. */
-export function trainerOf(o: Outline, year: number, seed: string): TrainerAsk {
+export function trainerOf(o: Assessment, year: number, seed: string): TrainerAsk {
   const from = trainerFrom(o.garden.site.latitudeDeg, year);
   const { killingC, hotC, name } = o.assembly.crop.crop;
   return {

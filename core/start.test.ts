@@ -1,13 +1,13 @@
 import { FAMILY_KEYS } from './build/families';
 import { demoGarden } from './garden/demo';
-import { outline } from './plan';
+import { assessCover } from './plan';
 import { firstCover, startingCover } from './start';
 
 const garden = demoGarden();
 describe.each(garden.beds.map((b) => b.id))('on the bed %s', (bedId) => {
   test.each(FAMILY_KEYS)('a new %s holds from the start', (key) => {
     const cover = startingCover(garden, bedId, key, 'new', 'New');
-    const made = cover && outline(garden, cover);
+    const made = cover && assessCover(garden, cover);
     if (!made?.ok) throw new Error(made?.faults[0]?.message);
     const failing = made.value.checks.filter((c) => c.verdict === 'fails');
     expect(failing.map((c) => c.id)).toEqual([]);
@@ -30,7 +30,7 @@ test('in deep snow it comes as near as its changes bring it, and ends', () => {
   const cover = startingCover(deep, 'long', 'wire-tunnel', 'a', 'A');
   const usual = firstCover(deep, 'long', 'wire-tunnel', 'a', 'A');
   const ratio = (c: typeof cover): number => {
-    const made = c && outline(deep, c);
+    const made = c && assessCover(deep, c);
     return made?.ok ? (made.value.strengths[0]?.ratio ?? NaN) : NaN;
   };
   expect(ratio(cover)).toBeGreaterThan(ratio(usual));

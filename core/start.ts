@@ -1,10 +1,10 @@
 /** A new cover that holds on its bed: its usual answers, and the fewest changes to them that leave no check failing. */
-import { climb } from './base/search';
+import { beamSearch } from './base/search';
 import { familyOf } from './build/families';
 import { buildSite } from './garden/buildSite';
 import { type Cover, type Garden, newWork } from './garden/garden';
 import { type Redo, changeSpace } from './mending';
-import { outline } from './plan';
+import { assessCover } from './plan';
 
 /** A cover of a family on a bed, with the family's first answers. */
 export function firstCover(garden: Garden, bedId: string, key: string, id: string, name: string): Cover | undefined {
@@ -33,14 +33,18 @@ export function startingCover(
   const usual = firstCover(garden, bedId, key, id, name);
   if (!usual) return undefined;
   const cover = crop === undefined ? usual : { ...usual, answers: { ...usual.answers, crop } };
-  const first = outline(garden, cover);
+  const first = assessCover(garden, cover);
   if (!first.ok) return cover;
-  const redo: Redo = (answers) => outline(garden, { ...cover, answers });
+  const redo: Redo = (answers) => assessCover(garden, { ...cover, answers });
   const space = changeSpace(
     redo,
     (ill) => ill,
     () => 0,
   );
-  const found = climb(space, { changes: [], outline: first.value }, { breadth: 1, rounds: MOST_CHANGES, enough: 1 });
+  const found = beamSearch(
+    space,
+    { changes: [], outline: first.value },
+    { breadth: 1, rounds: MOST_CHANGES, enough: 1 },
+  );
   return (found?.best.s.outline ?? first.value).cover;
 }

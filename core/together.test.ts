@@ -3,7 +3,7 @@ import { highsSolver } from './make/cutting/highs';
 import type { IntegerSolver } from './make/cutting/linearProgram';
 import { demoGarden } from './garden/demo';
 import { cutsCsv } from './show/csv';
-import { type Together, planTogether } from './together';
+import { type MergeProposal, planTogether } from './together';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
@@ -48,7 +48,7 @@ test('a cover that cannot be built stops it, and is named', () => {
 
 test('it hears how far it is: cover by cover without a plan, then section by section with the best so far', () => {
   const covers = garden.covers.slice(0, 2);
-  const heard: (readonly [solved: number, sections: number, best: Together | undefined])[] = [];
+  const heard: (readonly [solved: number, sections: number, best: MergeProposal | undefined])[] = [];
   const found = planTogether(garden, covers, solver, (progress, best) => {
     heard.push([progress.solved, progress.sections, best()]);
   });

@@ -1,6 +1,6 @@
 /** Several covers cut and bought at once: what is left of one is used in the next. */
-import type { Outline } from './outline';
-import { type CutProgress, type Work, cutAndShop } from './cut';
+import type { Assessment } from './outline';
+import { type CutProgress, type CutCover, cutAndShop } from './cut';
 import type { Assembly } from './build/assembly/types';
 import { rollPrice, sheetPrice } from './catalog/prices';
 import { planRolls } from './make/rolls/rolls';
@@ -11,7 +11,7 @@ import { evaluate } from './evaluate';
 import { type Result, failAll, ok } from './base/result';
 
 /** Cuts and purchases of several covers as one; pieces carry the number of their cover before their tag. */
-export interface Together extends Work {
+export interface MergeProposal extends CutCover {
   readonly covers: readonly { readonly number: number; readonly id: string; readonly name: string }[];
   /** What they would cost one by one, and how much less it is together. */
   readonly apart: number;
@@ -19,7 +19,7 @@ export interface Together extends Work {
 }
 
 /** Every piece, sheet and fitting of several covers, tags made distinct. */
-export function gather(outlines: readonly Outline[]): Pick<Assembly, 'members' | 'sheets' | 'panels' | 'hardware'> {
+export function gather(outlines: readonly Assessment[]): Pick<Assembly, 'members' | 'sheets' | 'panels' | 'hardware'> {
   const named = outlines.map((o, i) => {
     const tag = (t: string): string => `${i + 1}.${t}`;
     const { members, sheets, panels, hardware } = o.assembly;
@@ -50,9 +50,9 @@ export function planTogether(
   garden: Garden,
   covers: readonly Cover[],
   solver: IntegerSolver,
-  onCut?: (progress: CutProgress, best: () => Together | undefined) => void,
-): Result<Together> {
-  const outlines: Outline[] = [];
+  onCut?: (progress: CutProgress, best: () => MergeProposal | undefined) => void,
+): Result<MergeProposal> {
+  const outlines: Assessment[] = [];
   let apart = 0;
   for (const [i, cover] of covers.entries()) {
     onCut?.({ solved: i, sections: covers.length, nextPieces: 0, best: () => undefined }, () => undefined);
@@ -77,7 +77,7 @@ export function planTogether(
     rolls: planRolls(assembly.sheets, (roll) => rollPrice(prices, roll), shelfFlat, cutFlat),
     sheets: planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cutFlat),
   };
-  const priced = (cut: Pick<Work, 'cuts' | 'shopping'>): Together => ({
+  const priced = (cut: Pick<CutCover, 'cuts' | 'shopping'>): MergeProposal => ({
     ...whole,
     ...cut,
     saved: apart - cut.shopping.paid,

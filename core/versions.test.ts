@@ -1,4 +1,4 @@
-import { pictured } from './show/picture';
+import { withThumbnail } from './show/picture';
 import highsLoader from 'highs';
 import { highsSolver } from './make/cutting/highs';
 import type { IntegerSolver } from './make/cutting/linearProgram';
@@ -6,7 +6,7 @@ import { familyOf } from './build/families';
 import { demoGarden } from './garden/demo';
 import { siteOf } from './testing/site';
 import type { Cover, Garden } from './garden/garden';
-import { outline, plan } from './plan';
+import { assessCover, plan } from './plan';
 import { firstCover } from './start';
 import { versionsOf } from './versions';
 
@@ -42,8 +42,8 @@ test('the present one first, then what one would try: each built, priced and tol
   for (const v of versions) {
     expect(v.measures.price).toBeGreaterThan(0);
     expect(v.used).toBeLessThanOrEqual(v.measures.price + 0.01);
-    expect(pictured(v).shapes.length).toBeGreaterThan(3);
-    const built = outline(garden, v.cover);
+    expect(withThumbnail(v).shapes.length).toBeGreaterThan(3);
+    const built = assessCover(garden, v.cover);
     const ills = built.ok ? built.value.checks.filter((c) => c.verdict !== 'holds') : [];
     expect(v.ills).toEqual(ills.map(({ verdict, text }) => ({ verdict, text })));
   }

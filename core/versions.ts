@@ -1,5 +1,5 @@
 /** Versions of one cover, side by side: as it is, as it was kept, and the changes a gardener would try first. */
-import type { Outline } from './outline';
+import type { Assessment } from './outline';
 import type { Section } from './catalog/types';
 import { cutAndShop } from './cut';
 import type { Answers, Change } from './build/answers/asked';
@@ -18,7 +18,7 @@ export interface Version {
   readonly id: string;
   readonly label: string;
   readonly cover: Cover;
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly measures: Measures;
   readonly used: number;
   readonly pieces: number;

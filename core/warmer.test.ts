@@ -3,12 +3,12 @@ import { MS_PER_HOUR } from './base/days';
 import { climatePlace } from './air';
 import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';
-import { outline } from './plan';
+import { assessCover } from './plan';
 import { steady } from './testing/weather';
 import { coldSpell } from './warmer';
 
 const garden = demoGarden();
-const made = outline(garden, garden.covers[0] as Cover);
+const made = assessCover(garden, garden.covers[0] as Cover);
 if (!made.ok) throw new Error('not built');
 const o = made.value;
 

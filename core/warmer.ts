@@ -5,12 +5,12 @@ import type { Answers } from './build/answers/asked';
 import { familyOf } from './build/families/inHand';
 import { quickPrice } from './cut';
 import { notableDays } from './judge/weather/days';
-import { type Weather, part } from './judge/weather/weather';
-import type { Outline } from './outline';
-import { outline } from './plan';
+import { type Weather, weatherSpan } from './judge/weather/weather';
+import type { Assessment } from './outline';
+import { assessCover } from './plan';
 
 /** One change, and what it does on that night. */
-export interface Warmer {
+export interface WarmerChange {
   readonly question: string;
   readonly label: string;
   /** Degrees milder at the coldest, C; and what it costs, by the quick cutting rule. */
@@ -29,16 +29,16 @@ const DAYS_BEFORE = 6;
 const LEAST_C = 0.2;
 
 /** The days about the coldest clear night of a weather. */
-export function coldSpell(o: Outline, weather: Weather): Weather {
+export function coldSpell(o: Assessment, weather: Weather): Weather {
   const { utcHours } = climatePlace(o.garden, weather.startMs);
   const [night] = notableDays(weather, utcHours);
   if (!night) return weather;
   const at = Math.round((Date.parse(`${night.date}T12:00:00Z`) - weather.startMs) / MS_PER_HOUR - utcHours);
   const from = Math.max(0, at - 24 * DAYS_BEFORE);
-  return part(weather, from, 24 * (DAYS_BEFORE + 1));
+  return weatherSpan(weather, from, 24 * (DAYS_BEFORE + 1));
 }
 
-const lowOf = (o: Outline, spell: Weather): number =>
+const lowOf = (o: Assessment, spell: Weather): number =>
   airOf(o, spell)
     .days.slice(-2)
     .reduce((low, d) => Math.min(low, d.lowC), Infinity);
@@ -48,9 +48,9 @@ const lowOf = (o: Outline, spell: Weather): number =>
  * @param weather a winter at least, so that there is such a night
  */
 export function warmerBy(
-  o: Outline,
+  o: Assessment,
   weather: Weather,
-): { readonly lowC: number; readonly date: string; readonly changes: readonly Warmer[] } {
+): { readonly lowC: number; readonly date: string; readonly changes: readonly WarmerChange[] } {
   const spell = coldSpell(o, weather);
   const lowC = lowOf(o, spell);
   const now = quickPrice(o);
@@ -63,10 +63,10 @@ export function warmerBy(
         ? q.options.filter((x) => x.value !== q.value).map((x) => ({ q, x }))
         : [],
     )
-    .flatMap(({ q, x }): readonly Warmer[] => {
+    .flatMap(({ q, x }): readonly WarmerChange[] => {
       const answers = family.answer(o.cover.answers, q.id, x.value, o);
       const tried = answers.ok
-        ? outline(o.garden, { ...o.cover, answers: answers.value } as Outline['cover'])
+        ? assessCover(o.garden, { ...o.cover, answers: answers.value } as Assessment['cover'])
         : answers;
       if (!answers.ok || !tried.ok) return [];
       const gainC = lowOf(tried.value, spell) - lowC;

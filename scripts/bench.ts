@@ -16,11 +16,11 @@ import { type Cover, type Garden, checkEdit } from '../core/garden/garden';
 import { changesOf } from '../core/garden/changes';
 import { evaluate } from '../core/evaluate';
 import { solveHoop } from '../core/build/hoop/elastica';
-import { outline } from '../core/plan';
+import { assessCover } from '../core/plan';
 import { designSnow, slopeFactor } from '../core/judge/proof/snow';
 import type { Elastica } from '../core/build/hoop/types';
 import { hoopCollapse } from '../core/judge/frame/hoop';
-import { climatePlace, modelOf } from '../core/air';
+import { climatePlace, coveredBedModel } from '../core/air';
 import { dayNumber, isoDay } from '../core/base/days';
 import { newEntry } from '../core/garden/log';
 import { climateOf } from '../core/judge/climate/climate';
@@ -73,7 +73,7 @@ function job(pieces: number, kinds: number, seed: number): BarJob {
 }
 
 /** What a design is judged to be is worked out when it is asked for. */
-const checksOf = (o: ReturnType<typeof outline>): number => (o.ok ? o.value.checks.length : NaN);
+const checksOf = (o: ReturnType<typeof assessCover>): number => (o.ok ? o.value.checks.length : NaN);
 
 /** The demo's beds and covers over and over, to 200 beds. */
 function manyBeds(g: Garden): Garden {
@@ -103,7 +103,7 @@ async function core(): Promise<void> {
   );
   const garden = demoGarden();
   const cover = garden.covers[0] as Cover;
-  const drawn = outline(garden, cover);
+  const drawn = assessCover(garden, cover);
   const arch = drawn.ok ? drawn.value.assembly.arches[0] : undefined;
   if (arch) {
     const snow = designSnow(garden.site.snow, 'normal');
@@ -134,7 +134,7 @@ async function core(): Promise<void> {
   }
   add(
     'assembly, checks and figures of one cover',
-    timed(9, 40, () => checksOf(outline(garden, cover))),
+    timed(9, 40, () => checksOf(assessCover(garden, cover))),
     'ms',
     16,
   );
@@ -182,14 +182,14 @@ async function core(): Promise<void> {
   add(
     'whole plan of one cover, warm',
     timed(9, 3, () => {
-      const drawnNow = outline(garden, cover);
+      const drawnNow = assessCover(garden, cover);
       return drawnNow.ok && [checksOf(drawnNow), cutAndShop(drawnNow.value, solver)];
     }),
     'ms',
     60,
     'without mends',
   );
-  const model = drawn.ok ? modelOf(drawn.value) : undefined;
+  const model = drawn.ok ? coveredBedModel(drawn.value) : undefined;
   const place = climatePlace(garden, 0);
   const year = simulatedWeather(place, '', Date.parse('2026-07-01T05:00:00Z'), 8760);
   const bears = { killingC: -7, hotC: 25 };

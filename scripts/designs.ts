@@ -9,14 +9,14 @@ import { FAMILIES } from '../core/build/families';
 import { quickPrice } from '../core/cut';
 import { demoGarden } from '../core/garden/demo';
 import type { Garden } from '../core/garden/garden';
-import type { Outline } from '../core/outline';
-import { outline } from '../core/plan';
+import type { Assessment } from '../core/outline';
+import { assessCover } from '../core/plan';
 import { firstCover } from '../core/start';
 
 const UNITS = { length: 'mm', temperature: 'C', currency: 'EUR' } as const;
 const near = (x: number): number => Number(x.toPrecision(9));
 
-function comesTo(o: Outline): Readonly<Record<string, unknown>> {
+function comesTo(o: Assessment): Readonly<Record<string, unknown>> {
   const of: Record<string, unknown> = {
     price: near(quickPrice(o)),
     members: o.assembly.members.length,
@@ -48,7 +48,7 @@ function* designs(): Generator<readonly [string, Readonly<Record<string, unknown
     for (const bed of garden.beds)
       for (const family of FAMILIES) {
         const cover = firstCover(garden, bed.id, family.key, 'x', 'X');
-        const first = cover && outline(garden, cover);
+        const first = cover && assessCover(garden, cover);
         if (!cover || !first?.ok) continue;
         const name = `${market} ${bed.id} ${family.key}`;
         yield [name, comesTo(first.value)];
@@ -56,7 +56,9 @@ function* designs(): Generator<readonly [string, Readonly<Record<string, unknown
           const values = q.kind === 'choice' ? q.options.map((o) => o.value).filter((v) => v !== q.value) : [];
           for (const value of values) {
             const answers = family.answer(cover.answers, q.id, value, first.value);
-            const made = answers.ok ? outline(garden, { ...cover, answers: answers.value } as typeof cover) : answers;
+            const made = answers.ok
+              ? assessCover(garden, { ...cover, answers: answers.value } as typeof cover)
+              : answers;
             yield [`${name} ${q.id}=${value}`, made.ok ? comesTo(made.value) : { faults: made.faults }];
           }
         }

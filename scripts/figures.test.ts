@@ -10,7 +10,7 @@ import { fibreStrainPercent } from '../core/build/hoop/strain';
 import { footThrustN, hoopFigures } from '../core/judge/proof/hoopFigures';
 import { snowDepthMm } from '../core/judge/proof/snow';
 import { evaluate } from '../core/evaluate';
-import type { Outline } from '../core/outline';
+import type { Assessment } from '../core/outline';
 
 const text = readFileSync('docs/figures.md', 'utf8');
 const named = new Set([...text.matchAll(/^\| ([^|]+?)\s+\|/gm)].map((m) => m[1]));
@@ -21,7 +21,7 @@ const written = (label: string): string =>
     .replace(/^.*(?= lives down to$)/, '…')
     .replace(/^[^:]+(?=: (lift at the handle|weight (carried|rolled))$)/, '…');
 
-function designs(): readonly Outline[] {
+function designs(): readonly Assessment[] {
   const kinds = everyKind();
   return [...kinds.covers, ...demoGarden().covers].flatMap((c) => {
     const found = evaluate(kinds, c as Cover);

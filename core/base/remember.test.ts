@@ -1,7 +1,7 @@
-import { remembered } from './remember';
+import { memoizeByIdentity } from './remember';
 
 test('work is done once for the same inputs, again when any is another, and apart for each object', () => {
-  const sum = remembered<number>();
+  const sum = memoizeByIdentity<number>();
   let done = 0;
   const work = (x: number) => () => {
     done++;

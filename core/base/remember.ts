@@ -4,7 +4,7 @@
  * remembered goes with the object
  * @example remembered()({}, [1, 2], () => 1 + 2) // 3
  */
-export function remembered<T>(): (of: object, from: readonly unknown[], work: () => T) => T {
+export function memoizeByIdentity<T>(): (of: object, from: readonly unknown[], work: () => T) => T {
   const known = new WeakMap<object, { readonly from: readonly unknown[]; readonly value: T }>();
   return (of, from, work) => {
     const last = known.get(of);

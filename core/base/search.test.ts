@@ -1,18 +1,27 @@
 import fc from 'fast-check';
 import { chance } from './noise';
-import { type SearchState, type Space, type Worth, better, search, unbeaten, climb, everyWhole } from './search';
+import {
+  type SearchState,
+  type Space,
+  type Score,
+  better,
+  search,
+  paretoFront,
+  beamSearch,
+  enumerateFeasible,
+} from './search';
 
 type Point = readonly number[];
 interface Grid {
   readonly sizes: readonly number[];
-  readonly worth: (p: Point) => Worth | undefined;
+  readonly worth: (p: Point) => Score | undefined;
 }
 
 /** Every point of a grid. */
 const points = ({ sizes }: Grid): readonly Point[] =>
   sizes.reduce<readonly Point[]>((all, n) => all.flatMap((p) => Array.from({ length: n }, (_, i) => [...p, i])), [[]]);
 
-const spaceOf = ({ sizes, worth }: Grid, more: Partial<Space<Point, Worth>> = {}): Space<Point, Worth> => ({
+const spaceOf = ({ sizes, worth }: Grid, more: Partial<Space<Point, Score>> = {}): Space<Point, Score> => ({
   keyOf: String,
   judge: worth,
   movesOf: (p) =>
@@ -24,9 +33,9 @@ const spaceOf = ({ sizes, worth }: Grid, more: Partial<Space<Point, Worth>> = {}
   ...more,
 });
 
-function run(grid: Grid, small: number, more: Partial<Space<Point, Worth>> = {}, seed = 1, most = 1e4) {
+function run(grid: Grid, small: number, more: Partial<Space<Point, Score>> = {}, seed = 1, most = 1e4) {
   const of = search(spaceOf(grid, more), [grid.sizes.map(() => 0)], { seed, most, small });
-  let last: SearchState<Point, Worth>;
+  let last: SearchState<Point, Score>;
   for (;;) {
     const { value, done } = of.next();
     last = value;
@@ -40,7 +49,7 @@ const rough = fc
   .map(({ sizes, seed }): Grid => {
     let at = 0;
     const roll = (): number => chance(seed, 0, at++);
-    const drawn = new Map<string, Worth | undefined>();
+    const drawn = new Map<string, Score | undefined>();
     return {
       sizes,
       worth: (p) => {
@@ -52,7 +61,7 @@ const rough = fc
             key,
             a < 0.1 && !start
               ? undefined
-              : { miss: a < 0.5 ? a : 0, warnings: Math.floor(b * 2), price: Math.round(100 * c) },
+              : { violation: a < 0.5 ? a : 0, warnings: Math.floor(b * 2), price: Math.round(100 * c) },
           );
         }
         return drawn.get(key);
@@ -60,11 +69,11 @@ const rough = fc
     };
   });
 
-const bestBy = (grid: Grid, all: readonly Point[]): Worth | undefined =>
+const bestBy = (grid: Grid, all: readonly Point[]): Score | undefined =>
   all
     .map((p) => grid.worth(p))
     .filter((w) => w !== undefined)
-    .reduce<Worth | undefined>((a, w) => (a && !better(w, a) ? a : w), undefined);
+    .reduce<Score | undefined>((a, w) => (a && !better(w, a) ? a : w), undefined);
 
 test('a small space is gone through whole: the best and all that nothing beats are the true ones, wherever they lie', () => {
   fc.assert(
@@ -75,7 +84,7 @@ test('a small space is gone through whole: the best and all that nothing beats a
       fc.pre(found.pool.length === all.filter((p) => grid.worth(p)).length);
       expect(found.whole).toBe(true);
       expect(found.best?.worth).toEqual(bestBy(grid, all));
-      const front = (list: readonly Worth[]) => unbeaten(list, (w) => [w.miss, w.warnings, w.price]);
+      const front = (list: readonly Score[]) => paretoFront(list, (w) => [w.violation, w.warnings, w.price]);
       expect(front(found.pool.map((j) => j.worth))).toHaveLength(front(all.flatMap((p) => grid.worth(p) ?? [])).length);
     }),
   );
@@ -88,12 +97,12 @@ test('what one that misses rules out is not judged, and the best is the same', (
     sizes: [12],
     worth: ([n = 0]) => {
       judged.push(n);
-      return { miss: n < 7 ? (7 - n) / 10 : 0, warnings: 0, price: 3 * n };
+      return { violation: n < 7 ? (7 - n) / 10 : 0, warnings: 0, price: 3 * n };
     },
   };
   const fewer = ([n = 0]: Point): readonly Point[] => Array.from({ length: n }, (_, i) => [i]);
   const of = search(spaceOf(grid, { worse: fewer }), [[6]], { seed: 1, most: 100, small: 100 });
-  let last: SearchState<Point, Worth> | undefined;
+  let last: SearchState<Point, Score> | undefined;
   for (let r = of.next(); ; r = of.next()) {
     last = r.value;
     if (r.done) break;
@@ -107,7 +116,7 @@ test('where single changes lead downhill the cheapest is found without going thr
     fc.property(fc.array(fc.integer({ min: 0, max: 7 }), { minLength: 2, maxLength: 4 }), fc.nat(), (goal, seed) => {
       // Each axis alone has its best at the goal; the price is the sum.
       const price = (p: Point): number => p.reduce((sum, x, i) => sum + Math.abs(x - (goal[i] ?? 0)), 10);
-      const grid: Grid = { sizes: goal.map(() => 8), worth: (p) => ({ miss: 0, warnings: 0, price: price(p) }) };
+      const grid: Grid = { sizes: goal.map(() => 8), worth: (p) => ({ violation: 0, warnings: 0, price: price(p) }) };
       const found = run(grid, 0, { bound: price }, seed, 400);
       expect(found.best?.s).toEqual(goal);
       expect(found.pool.length).toBeLessThan(8 ** goal.length + 1);
@@ -120,13 +129,13 @@ test('going downhill comes to the best by itself, before anything is begun anew'
   const grid: Grid = {
     sizes: [8, 8],
     worth: ([x = 0, y = 0]) => ({
-      miss: x < 3 ? (3 - x) / 10 : 0,
+      violation: x < 3 ? (3 - x) / 10 : 0,
       warnings: 0,
       price: Math.abs(x - 5) + Math.abs(y - 5),
     }),
   };
   const of = search(spaceOf(grid), [[0, 0]], { seed: 1, most: 1000, small: 0 });
-  let last: SearchState<Point, Worth> | undefined;
+  let last: SearchState<Point, Score> | undefined;
   for (let r = of.next(); r.value.phase === 'descent'; r = of.next()) last = r.value;
   expect(last?.best?.s).toEqual([5, 5]);
 });
@@ -134,11 +143,11 @@ test('going downhill comes to the best by itself, before anything is begun anew'
 test('a change that made it better is made again before others are tried', () => {
   // One axis by single steps, ten of them; each is cheaper. Beside it nine switches that only cost.
   const asked: Point[] = [];
-  const space: Space<Point, Worth> = {
+  const space: Space<Point, Score> = {
     keyOf: String,
     judge: (p) => {
       asked.push(p);
-      return { miss: 0, warnings: 0, price: 20 - (p[0] ?? 0) + p.slice(1).reduce((sum, x) => sum + x, 0) };
+      return { violation: 0, warnings: 0, price: 20 - (p[0] ?? 0) + p.slice(1).reduce((sum, x) => sum + x, 0) };
     },
     movesOf: ([n = 0, ...rest]) => [
       ...(n < 10 ? [[n + 1, ...rest]] : []),
@@ -152,13 +161,13 @@ test('a change that made it better is made again before others are tried', () =>
 
 test('where nothing of what is known to mend it does, anything else is tried, before anything is begun anew', () => {
   // Known to mend: steps to the right, which only miss more. One down mends it all.
-  const space: Space<Point, Worth> = {
+  const space: Space<Point, Score> = {
     keyOf: String,
-    judge: ([x = 0, y = 0]) => ({ miss: y > 0 ? 0 : 0.2 + x / 10, warnings: 0, price: 5 }),
+    judge: ([x = 0, y = 0]) => ({ violation: y > 0 ? 0 : 0.2 + x / 10, warnings: 0, price: 5 }),
     movesOf: ([x = 0, y = 0], _, wide) => [[Math.min(3, x + 1), y], ...(wide ? [[x, 1]] : [])],
   };
   const of = search(space, [[0, 0]], { seed: 1, most: 1000, restarts: 0 });
-  let last: SearchState<Point, Worth> | undefined;
+  let last: SearchState<Point, Score> | undefined;
   for (let r = of.next(); r.value.phase === 'descent'; r = of.next()) last = r.value;
   expect(last?.best?.s).toEqual([0, 1]);
 });
@@ -166,15 +175,15 @@ test('where nothing of what is known to mend it does, anything else is tried, be
 test('what is cheaper and misses little is mended by another change, before anything is changed blindly', () => {
   // From (0, 0): one step aside is cheaper and misses a little, another step aside mends that: (1, 1) at 4. Dead ends beside it.
   const worth = new Map([
-    ['0,0', { miss: 0, warnings: 0, price: 10 }],
-    ['1,0', { miss: 0.2, warnings: 0, price: 3 }],
-    ['1,1', { miss: 0, warnings: 0, price: 4 }],
-    ['0,1', { miss: 0.9, warnings: 0, price: 2 }],
+    ['0,0', { violation: 0, warnings: 0, price: 10 }],
+    ['1,0', { violation: 0.2, warnings: 0, price: 3 }],
+    ['1,1', { violation: 0, warnings: 0, price: 4 }],
+    ['0,1', { violation: 0.9, warnings: 0, price: 2 }],
   ]);
-  const space: Space<Point, Worth> = {
+  const space: Space<Point, Score> = {
     keyOf: String,
     // All others are dearer, though they miss hardly anything.
-    judge: (p) => worth.get(String(p)) ?? { miss: 0.05, warnings: 0, price: 50 },
+    judge: (p) => worth.get(String(p)) ?? { violation: 0.05, warnings: 0, price: 50 },
     movesOf: ([x = 0, y = 0]) => [
       [1 - x, y],
       [x, 1 - y],
@@ -191,7 +200,11 @@ test('where one and two changes lead nowhere and nothing near is cheaper, three 
   // All three switches must be thrown; until then each costs.
   const grid: Grid = {
     sizes: [2, 2, 2],
-    worth: (p) => ({ miss: 0, warnings: 0, price: p.every((x) => x === 1) ? 1 : 10 + p.reduce((a, x) => a + x, 0) }),
+    worth: (p) => ({
+      violation: 0,
+      warnings: 0,
+      price: p.every((x) => x === 1) ? 1 : 10 + p.reduce((a, x) => a + x, 0),
+    }),
   };
   const inRestarts = (restarts: number) => {
     const of = search(spaceOf(grid), [[0, 0, 0]], { seed: 1, most: 1e4, restarts });
@@ -206,13 +219,17 @@ test('two changes at once are tried where one alone leads nowhere', () => {
   // Both switches must be thrown: each alone is dearer.
   const grid: Grid = {
     sizes: [2, 2, 3],
-    worth: ([a = 0, b = 0, c = 0]) => ({ miss: 0, warnings: 0, price: a === 1 && b === 1 ? 5 + c : 10 + a + b + c }),
+    worth: ([a = 0, b = 0, c = 0]) => ({
+      violation: 0,
+      warnings: 0,
+      price: a === 1 && b === 1 ? 5 + c : 10 + a + b + c,
+    }),
   };
   expect(run(grid, 0, {}, 3).best?.s).toEqual([1, 1, 0]);
 });
 
 test('what is missed comes before warnings, and these before money; the same seed goes the same way, and work is bounded', () => {
-  const w = (miss: number, warnings: number, price: number): Worth => ({ miss, warnings, price });
+  const w = (violation: number, warnings: number, price: number): Score => ({ violation, warnings, price });
   expect(better(w(0, 1, 99), w(0.1, 0, 1))).toBe(true);
   expect(better(w(0, 0, 99), w(0, 1, 1))).toBe(true);
   expect(better(w(0, 0, 1), w(0, 0, 1))).toBe(false);
@@ -225,7 +242,7 @@ test('what is missed comes before warnings, and these before money; the same see
 
 test('nothing beats those that are unbeaten, and something beats every other', () => {
   expect(
-    unbeaten(
+    paretoFront(
       [
         [1, 2],
         [2, 1],
@@ -239,7 +256,7 @@ test('nothing beats those that are unbeaten, and something beats every other', (
   ]);
   fc.assert(
     fc.property(fc.array(fc.tuple(fc.nat(9), fc.nat(9)), { maxLength: 30 }), (all) => {
-      const front = unbeaten(all, (x) => x);
+      const front = paretoFront(all, (x) => x);
       const beats = (a: readonly number[], b: readonly number[]): boolean =>
         a.every((x, i) => x <= (b[i] ?? 0)) && a.some((x, i) => x < (b[i] ?? 0));
       for (const x of all) expect(front.includes(x)).toBe(!all.some((y) => beats(y, x)));
@@ -248,7 +265,10 @@ test('nothing beats those that are unbeaten, and something beats every other', (
 });
 
 test('a space too large to go through whole is still searched from starts that are made one by one', () => {
-  const grid: Grid = { sizes: [9, 9], worth: (p) => ({ miss: 0, warnings: 0, price: p.reduce((s, x) => s + x, 1) }) };
+  const grid: Grid = {
+    sizes: [9, 9],
+    worth: (p) => ({ violation: 0, warnings: 0, price: p.reduce((s, x) => s + x, 1) }),
+  };
   function* starts(): Generator<Point> {
     yield [5, 5];
   }
@@ -260,7 +280,7 @@ test('a space too large to go through whole is still searched from starts that a
 
 test('a further start is only for what the first ones have missed, unless every one is asked for', () => {
   const asked = (every: boolean | undefined, missed: boolean): number => {
-    const grid: Grid = { sizes: [3], worth: ([x = 0]) => ({ miss: missed ? 1 : 0, warnings: 0, price: 1 + x }) };
+    const grid: Grid = { sizes: [3], worth: ([x = 0]) => ({ violation: missed ? 1 : 0, warnings: 0, price: 1 + x }) };
     let begun = 0;
     function* starts(): Generator<Point> {
       for (; begun < 3;) {
@@ -282,14 +302,14 @@ test('everything that changes lead to: each way that misses nothing once, or not
     movesOf: ([at, spent]: readonly [number, number]) =>
       at < 5 ? [[at + 1, spent + 2] as const, [at + 2, spent + 3] as const] : [],
     judge: ([at, spent]: readonly [number, number]) =>
-      at > 5 ? undefined : { miss: 5 - at, warnings: 0, price: spent },
+      at > 5 ? undefined : { violation: 5 - at, warnings: 0, price: spent },
   };
-  const found = everyWhole(space, [0, 0], 100);
+  const found = enumerateFeasible(space, [0, 0], 100);
   expect(found?.map((j) => j.worth.price).sort((a, b) => a - b)).toEqual([8, 9, 10]);
   // (0,0) (1,2) (2,4) (2,3) ... : more than four.
-  expect(everyWhole(space, [0, 0], 4)).toBeUndefined();
-  expect(everyWhole(space, [5, 1], 1)).toEqual([{ s: [5, 1], worth: { miss: 0, warnings: 0, price: 1 } }]);
-  expect(everyWhole(space, [6, 0], 9)).toEqual([]);
+  expect(enumerateFeasible(space, [0, 0], 4)).toBeUndefined();
+  expect(enumerateFeasible(space, [5, 1], 1)).toEqual([{ s: [5, 1], worth: { violation: 0, warnings: 0, price: 1 } }]);
+  expect(enumerateFeasible(space, [6, 0], 9)).toEqual([]);
 });
 
 describe('climbing round by round', () => {
@@ -305,37 +325,38 @@ describe('climbing round by round', () => {
       { at: s.at + 2, spent: s.spent + 3 },
       { at: s.at - 1, spent: s.spent + 1 },
     ],
-    judge: (s: At) => (dead.includes(s.at) ? undefined : { miss: Math.abs(5 - s.at), warnings: 0, price: s.spent }),
+    judge: (s: At) =>
+      dead.includes(s.at) ? undefined : { violation: Math.abs(5 - s.at), warnings: 0, price: s.spent },
   });
   const start = { at: 0, spent: 0 };
 
   test('the best of each round goes on: two, two and one', () => {
-    const found = climb(line(), start, { breadth: 1, rounds: 6 });
+    const found = beamSearch(line(), start, { breadth: 1, rounds: 6 });
     expect(found?.best.s).toEqual({ at: 5, spent: 3 + 3 + 2 });
     expect(found?.whole).toHaveLength(1);
   });
 
   test('too few rounds end with the nearest; what cannot be is gone round', () => {
-    expect(climb(line(), start, { breadth: 1, rounds: 2 })?.best.s.at).toBe(4);
-    expect(climb(line(), start, { breadth: 1, rounds: 2 })?.whole).toEqual([]);
+    expect(beamSearch(line(), start, { breadth: 1, rounds: 2 })?.best.s.at).toBe(4);
+    expect(beamSearch(line(), start, { breadth: 1, rounds: 2 })?.whole).toEqual([]);
     // At 4 nothing stands: 2, then 3, then 5.
-    expect(climb(line([4]), start, { breadth: 1, rounds: 6 })?.best.s).toEqual({ at: 5, spent: 3 + 2 + 3 });
-    expect(climb(line([0]), start, { breadth: 1, rounds: 6 })).toBeUndefined();
+    expect(beamSearch(line([4]), start, { breadth: 1, rounds: 6 })?.best.s).toEqual({ at: 5, spent: 3 + 2 + 3 });
+    expect(beamSearch(line([0]), start, { breadth: 1, rounds: 6 })).toBeUndefined();
   });
 
   test('a start that misses nothing is left as it is; only changes that lead on are followed', () => {
-    expect(climb(line(), { at: 5, spent: 9 }, { breadth: 3, rounds: 6 })).toEqual({
-      best: { s: { at: 5, spent: 9 }, worth: { miss: 0, warnings: 0, price: 9 } },
+    expect(beamSearch(line(), { at: 5, spent: 9 }, { breadth: 3, rounds: 6 })).toEqual({
+      best: { s: { at: 5, spent: 9 }, worth: { violation: 0, warnings: 0, price: 9 } },
       whole: [],
     });
-    const none = climb(line(), start, { breadth: 2, rounds: 6, leadsOn: () => false });
+    const none = beamSearch(line(), start, { breadth: 2, rounds: 6, leadsOn: () => false });
     expect(none?.best.s).toEqual(start);
   });
 
   test('wider, more ways there are found, and no more are looked at than is said', () => {
-    const many = climb(line(), start, { breadth: 4, rounds: 8, enough: 3 });
+    const many = beamSearch(line(), start, { breadth: 4, rounds: 8, enough: 3 });
     expect(many?.whole.length).toBeGreaterThanOrEqual(3);
     expect(Math.min(...(many?.whole.map((w) => w.worth.price) ?? []))).toBe(8);
-    expect(climb(line(), start, { breadth: 4, rounds: 8, most: 0 })?.whole).toEqual([]);
+    expect(beamSearch(line(), start, { breadth: 4, rounds: 8, most: 0 })?.whole).toEqual([]);
   });
 });

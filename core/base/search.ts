@@ -3,15 +3,15 @@
 import { chance } from './noise';
 
 /** How good a thing is: first what it misses of what is asked, then what it is warned of, then its price. */
-export interface Worth {
+export interface Score {
   /** How much of what is asked it misses; 0: nothing. */
-  readonly miss: number;
+  readonly violation: number;
   readonly warnings: number;
   readonly price: number;
 }
 
 /** What is looked through. */
-export interface Space<S, J extends Worth> {
+export interface Space<S, J extends Score> {
   readonly keyOf: (s: S) => string;
   /** What tells one change from another: the same change adds about the same to any price. Every change is another where not said. */
   readonly changeOf?: (from: S, to: S) => string;
@@ -31,18 +31,18 @@ export interface Space<S, J extends Worth> {
   readonly worse?: (s: S, worth: J) => readonly S[];
 }
 
-export interface Judged<S, J> {
+export interface ScoredItem<S, J> {
   readonly s: S;
   readonly worth: J;
 }
 
 /** Where a search stands. */
 export interface SearchState<S, J> {
-  readonly best: Judged<S, J> | undefined;
+  readonly best: ScoredItem<S, J> | undefined;
   /** The cheapest, whatever it is warned of. */
-  readonly cheapest: Judged<S, J> | undefined;
+  readonly cheapest: ScoredItem<S, J> | undefined;
   /** All that was judged, in that order. */
-  readonly pool: readonly Judged<S, J>[];
+  readonly pool: readonly ScoredItem<S, J>[];
   /** Work done: one for each that was judged, half of one for each that was only priced. */
   readonly effort: number;
   /** Everything there is was judged or ruled out: the best is proven. */
@@ -70,20 +70,20 @@ const SHAKES = 3;
 type Order = 'sound' | 'cheap';
 
 /** Whether one is better than another. */
-export const better = (a: Worth, b: Worth, order: Order = 'sound'): boolean =>
-  Math.abs(a.miss - b.miss) > 1e-9
-    ? a.miss < b.miss
+export const better = (a: Score, b: Score, order: Order = 'sound'): boolean =>
+  Math.abs(a.violation - b.violation) > 1e-9
+    ? a.violation < b.violation
     : order === 'sound' && a.warnings !== b.warnings
       ? a.warnings < b.warnings
       : a.price < b.price - CENT;
 
 /** The better first. */
-const byWorth = (a: { readonly worth: Worth }, b: { readonly worth: Worth }): number =>
+const byWorth = (a: { readonly worth: Score }, b: { readonly worth: Score }): number =>
   better(a.worth, b.worth) ? -1 : better(b.worth, a.worth) ? 1 : 0;
 
 /** Whatever is not cheaper than this is no better: while something is missed, or warned of where that counts, anything may be. */
-const limitOf = ({ miss, warnings, price }: Worth, order: Order): number =>
-  miss === 0 && (order === 'cheap' || warnings === 0) ? price : Infinity;
+const limitOf = ({ violation, warnings, price }: Score, order: Order): number =>
+  violation === 0 && (order === 'cheap' || warnings === 0) ? price : Infinity;
 /** A change that added more than this part of the price before is not priced again on the way: another way round it may be. */
 const DEARER = 0.02;
 
@@ -93,7 +93,7 @@ const DEARER = 0.02;
  * @param onFrom what one leads to; nothing where it leads no further
  * @returns false where there is more than that
  */
-function* outward<S>(
+function* breadthFirst<S>(
   queue: S[],
   keyOf: (s: S) => string,
   most: number,
@@ -119,18 +119,18 @@ function* outward<S>(
  * changes at once make of the best. Yields after everything that is judged, so that it can be stopped with the best so far.
  * @param starts in the order in which they are tried
  */
-export function* search<S, J extends Worth>(
+export function* search<S, J extends Score>(
   space: Space<S, J>,
   starts: Iterable<S>,
   { seed, most, small = 0, restarts = 5, every = false }: SearchOptions,
 ): Generator<SearchState<S, J>, SearchState<S, J>> {
-  const known = new Map<string, Judged<S, J> | undefined>();
+  const known = new Map<string, ScoredItem<S, J> | undefined>();
   const ruledOut = new Set<string>();
-  const pool: Judged<S, J>[] = [];
-  let best: Judged<S, J> | undefined;
-  let cheapest: Judged<S, J> | undefined;
+  const pool: ScoredItem<S, J>[] = [];
+  let best: ScoredItem<S, J> | undefined;
+  let cheapest: ScoredItem<S, J> | undefined;
   /** Where a descent has stood. */
-  const stood = { sound: new Set<Judged<S, J>>(), cheap: new Set<Judged<S, J>>() };
+  const stood = { sound: new Set<ScoredItem<S, J>>(), cheap: new Set<ScoredItem<S, J>>() };
   /** What each change added to the price when it was last looked at. */
   const added = new Map<string, number>();
   let whole = false;
@@ -147,7 +147,11 @@ export function* search<S, J extends Worth>(
    * Judges a thing once; nothing where it cannot be, or cannot be better than a limit.
    * @param hear is told its price as soon as that is known
    */
-  const judge = (s: S, limit = Infinity, hear: (price: number) => void = () => undefined): Judged<S, J> | undefined => {
+  const judge = (
+    s: S,
+    limit = Infinity,
+    hear: (price: number) => void = () => undefined,
+  ): ScoredItem<S, J> | undefined => {
     const key = space.keyOf(s);
     if (known.has(key)) return known.get(key);
     if (ruledOut.has(key)) return undefined;
@@ -166,14 +170,14 @@ export function* search<S, J extends Worth>(
     known.set(key, found);
     if (!found) return undefined;
     pool.push(found);
-    if (found.worth.miss > 0) for (const w of space.worse?.(s, found.worth) ?? []) ruledOut.add(space.keyOf(w));
+    if (found.worth.violation > 0) for (const w of space.worse?.(s, found.worth) ?? []) ruledOut.add(space.keyOf(w));
     if (!best || better(found.worth, best.worth)) best = found;
     if (!cheapest || better(found.worth, cheapest.worth, 'cheap')) cheapest = found;
     return found;
   };
 
   /** Those of one change away that were judged, the better first. */
-  const neighbours = ({ s, worth }: Judged<S, J>): readonly Judged<S, J>[] =>
+  const neighbours = ({ s, worth }: ScoredItem<S, J>): readonly ScoredItem<S, J>[] =>
     space
       .movesOf(s, worth, true)
       .flatMap((next) => known.get(space.keyOf(next)) ?? [])
@@ -181,7 +185,7 @@ export function* search<S, J extends Worth>(
 
   /** Everything that changes lead to from the starts; false where that is too much. */
   function* everything(): Generator<SearchState<S, J>, boolean> {
-    const walk = outward([...begun], space.keyOf, small, (s) => {
+    const walk = breadthFirst([...begun], space.keyOf, small, (s) => {
       const found = judge(s);
       return found && space.movesOf(s, found.worth, true);
     });
@@ -196,10 +200,10 @@ export function* search<S, J extends Worth>(
    * From one to a better neighbour, and on, until a whole round finds none: each change is tried on what was found before it. Where a
    * way has led before it leads again, so none goes there.
    */
-  function* descend(from: Judged<S, J>, order: Order): Generator<SearchState<S, J>, void> {
+  function* descend(from: ScoredItem<S, J>, order: Order): Generator<SearchState<S, J>, void> {
     let now = from;
     stood[order].add(now);
-    let wide = now.worth.miss === 0;
+    let wide = now.worth.violation === 0;
     let moves = space.movesOf(now.s, now.worth, wide);
     for (let [i, idle] = [0, 0]; !spent(); i++, idle++) {
       if (idle >= moves.length) {
@@ -219,11 +223,15 @@ export function* search<S, J extends Worth>(
       yield state();
       if (!found || stood[order].has(found)) continue;
       // While something is missed a better price leads nowhere.
-      if (!(now.worth.miss > 0 ? found.worth.miss < now.worth.miss - 1e-9 : better(found.worth, now.worth, order)))
+      if (
+        !(now.worth.violation > 0
+          ? found.worth.violation < now.worth.violation - 1e-9
+          : better(found.worth, now.worth, order))
+      )
         continue;
       now = found;
       stood[order].add(now);
-      wide = now.worth.miss === 0;
+      wide = now.worth.violation === 0;
       moves = space.movesOf(now.s, now.worth, wide);
       // The same change again: what was better by one is often better still by two.
       i--;
@@ -239,20 +247,20 @@ export function* search<S, J extends Worth>(
     }
   }
   for (const s of begun) {
-    if (!every && best && (best as Judged<S, J>).worth.miss === 0) break;
+    if (!every && best && (best as ScoredItem<S, J>).worth.violation === 0) break;
     phase = 'descent';
     const first = judge(s);
     yield state();
     if (!first) continue;
     yield* descend(first, 'cheap');
   }
-  if (best && (best as Judged<S, J>).worth.miss === 0) yield* descend(best, 'sound');
+  if (best && (best as ScoredItem<S, J>).worth.violation === 0) yield* descend(best, 'sound');
   phase = 'restart';
   for (let n = 0; n < restarts && best && !spent(); n++) {
-    let at: Judged<S, J> = (n % 2 === 0 ? cheapest : best) ?? best;
+    let at: ScoredItem<S, J> = (n % 2 === 0 ? cheapest : best) ?? best;
     // What is one change away, cheaper, and misses little: mended by another change it may be cheaper still.
     const near = neighbours(at).find(
-      (j) => j.worth.miss > 0 && j.worth.price < at.worth.price - CENT && !stood.cheap.has(j),
+      (j) => j.worth.violation > 0 && j.worth.price < at.worth.price - CENT && !stood.cheap.has(j),
     );
     if (near) {
       yield* descend(near, 'cheap');
@@ -270,7 +278,7 @@ export function* search<S, J extends Worth>(
   // All that is one change away from the best, dearer or not: nothing among it is better, and others may like it.
   phase = 'around';
   for (const order of ['cheap', 'sound'] as const) {
-    const top = (): Judged<S, J> | undefined => (order === 'cheap' ? cheapest : best);
+    const top = (): ScoredItem<S, J> | undefined => (order === 'cheap' ? cheapest : best);
     for (let from = top(); from && !spent();) {
       for (const s of space.movesOf(from.s, from.worth, true)) {
         if (spent()) break;
@@ -283,7 +291,7 @@ export function* search<S, J extends Worth>(
   }
   phase = 'pairs';
   while (best && cheapest && !spent()) {
-    const tops: readonly [Judged<S, J>, Order][] = [
+    const tops: readonly [ScoredItem<S, J>, Order][] = [
       [cheapest, 'cheap'],
       [best, 'sound'],
     ];
@@ -311,16 +319,16 @@ export function* search<S, J extends Worth>(
  * @param most things looked at at the most
  * @returns undefined where there is more to look at than that: then nothing is proven
  */
-export function everyWhole<S, J extends Worth>(
+export function enumerateFeasible<S, J extends Score>(
   space: Pick<Space<S, J>, 'keyOf' | 'movesOf' | 'judge'>,
   start: S,
   most: number,
-): readonly Judged<S, J>[] | undefined {
-  const whole: Judged<S, J>[] = [];
-  const walk = outward([start], space.keyOf, most, (s) => {
+): readonly ScoredItem<S, J>[] | undefined {
+  const whole: ScoredItem<S, J>[] = [];
+  const walk = breadthFirst([start], space.keyOf, most, (s) => {
     const worth = space.judge(s);
-    if (worth?.miss === 0) whole.push({ s, worth });
-    return worth && worth.miss > 0 ? space.movesOf(s, worth, false) : undefined;
+    if (worth?.violation === 0) whole.push({ s, worth });
+    return worth && worth.violation > 0 ? space.movesOf(s, worth, false) : undefined;
   });
   for (;;) {
     const { done, value } = walk.next();
@@ -344,19 +352,19 @@ export interface ClimbOptions<J> {
  * lead far, and which of them is asked for is known.
  * @returns all that was found to miss nothing, and the best of everything, the start among it; nothing where that cannot be
  */
-export function climb<S, J extends Worth>(
+export function beamSearch<S, J extends Score>(
   space: Pick<Space<S, J>, 'keyOf' | 'movesOf' | 'judge'>,
   start: S,
   { breadth, rounds, most = Infinity, enough = 1, leadsOn = (from, to) => better(to, from) }: ClimbOptions<J>,
-): { readonly best: Judged<S, J>; readonly whole: readonly Judged<S, J>[] } | undefined {
+): { readonly best: ScoredItem<S, J>; readonly whole: readonly ScoredItem<S, J>[] } | undefined {
   const first = space.judge(start);
   if (!first) return undefined;
-  const whole: Judged<S, J>[] = [];
+  const whole: ScoredItem<S, J>[] = [];
   const seen = new Set([space.keyOf(start)]);
-  let best: Judged<S, J> = { s: start, worth: first };
+  let best: ScoredItem<S, J> = { s: start, worth: first };
   let [front, looked] = [[best], 0];
-  for (let round = 0; first.miss > 0 && round < rounds && front.length > 0 && whole.length < enough; round++) {
-    const next: Judged<S, J>[] = [];
+  for (let round = 0; first.violation > 0 && round < rounds && front.length > 0 && whole.length < enough; round++) {
+    const next: ScoredItem<S, J>[] = [];
     for (const from of front) {
       if (looked > most) break;
       for (const s of space.movesOf(from.s, from.worth, false)) {
@@ -365,7 +373,7 @@ export function climb<S, J extends Worth>(
         const worth = seen.has(key) ? undefined : space.judge(s);
         if (!worth || !leadsOn(from.worth, worth)) continue;
         seen.add(key);
-        (worth.miss === 0 ? whole : next).push({ s, worth });
+        (worth.violation === 0 ? whole : next).push({ s, worth });
       }
     }
     // What has no price cannot be made, and leads nowhere.
@@ -382,7 +390,7 @@ export function climb<S, J extends Worth>(
  * Those that nothing else beats in everything: none other is at least as good in all figures and better in one.
  * @param figures of each, the smaller the better
  */
-export function unbeaten<T>(all: readonly T[], figures: (x: T) => readonly number[]): readonly T[] {
+export function paretoFront<T>(all: readonly T[], figures: (x: T) => readonly number[]): readonly T[] {
   const of = all.map(figures);
   const beats = (a: readonly number[], b: readonly number[]): boolean =>
     a.every((x, i) => x <= (b[i] ?? 0) + 1e-9) && a.some((x, i) => x < (b[i] ?? 0) - 1e-9);

@@ -2,22 +2,22 @@
 import { phraseText } from '../base/figure';
 import type { Cover } from '../garden/garden';
 import { type Searched, answerOf } from './answer';
-import type { Weighed } from './design';
-import type { Figures, Wish } from './wishes';
-import { FIGURES } from '../testing/design';
+import type { ScoredDesign } from './design';
+import type { WishFigures, Wish } from './wishes';
+import { TEST_FIGURES } from '../testing/design';
 
 const cover = (name: string): Cover => ({ family: 'made-up', answers: { name }, coats: [] }) as unknown as Cover;
 
-interface Made extends Partial<Figures> {
+interface Made extends Partial<WishFigures> {
   readonly misses?: Readonly<Record<string, number>>;
   readonly warnings?: number;
 }
 const design = (name: string, { misses = {}, warnings = 0, ...figures }: Made = {}) => {
-  const miss = Object.values(misses).reduce((sum, m) => sum + m, 0);
-  const all = { ...FIGURES, ...figures };
+  const violation = Object.values(misses).reduce((sum, m) => sum + m, 0);
+  const all = { ...TEST_FIGURES, ...figures };
   return {
     s: cover(name),
-    worth: { figures: all, misses, tight: [], miss, warnings, price: all.price } satisfies Weighed,
+    worth: { figures: all, misses, tight: [], violation, warnings, price: all.price } satisfies ScoredDesign,
   };
 };
 type Design = ReturnType<typeof design>;

@@ -1,8 +1,8 @@
 /** What a search has come to: the best of each kind, those that nothing else beats, and what rules a kind out. */
-import { type Judged, type SearchState, better, unbeaten } from '../base/search';
+import { type ScoredItem, type SearchState, better, paretoFront } from '../base/search';
 import type { Phrase } from '../base/figure';
 import type { Cover } from '../garden/garden';
-import { type Weighed, keyOf, meets } from './design';
+import { type ScoredDesign, keyOf, meets } from './design';
 import type { Wish } from './wishes';
 
 /** A design that is offered. */
@@ -11,7 +11,7 @@ export interface Offer {
   readonly kind: string;
   readonly name: string;
   readonly cover: Cover;
-  readonly weighed: Weighed;
+  readonly weighed: ScoredDesign;
   /** By cuts proven best; until then its price is that of the quick rule. */
   readonly provenPrice?: number;
 }
@@ -35,7 +35,7 @@ export interface Found {
   readonly offers: readonly Offer[];
   readonly judged: number;
   /** All that was judged. */
-  readonly pool: readonly Judged<Cover, Weighed>[];
+  readonly pool: readonly ScoredItem<Cover, ScoredDesign>[];
   /** Every kind has been brought as far as it goes by single changes: a full answer, if not the last word. */
   readonly full: boolean;
   readonly done: boolean;
@@ -45,7 +45,7 @@ export interface Found {
 export interface Searched {
   readonly key: string;
   readonly name: string;
-  readonly state: SearchState<Cover, Weighed> | undefined;
+  readonly state: SearchState<Cover, ScoredDesign> | undefined;
   /** Looked into as far as any kind is: what it misses is told. */
   readonly settled: boolean;
 }
@@ -54,7 +54,7 @@ export interface Searched {
 const told = ({
   warnings,
   figures: { price, hours, coldestC, wetSnowMm, clearanceMm, massKg },
-}: Weighed): readonly number[] => [
+}: ScoredDesign): readonly number[] => [
   Math.min(1, warnings),
   Math.round(price),
   Math.round(2 * hours) / 2,
@@ -65,7 +65,10 @@ const told = ({
   Math.round(massKg),
 ];
 
-const offered = ({ key, name }: Pick<Searched, 'key' | 'name'>, { s, worth }: Judged<Cover, Weighed>): Offer => ({
+const offered = (
+  { key, name }: Pick<Searched, 'key' | 'name'>,
+  { s, worth }: ScoredItem<Cover, ScoredDesign>,
+): Offer => ({
   id: keyOf(s),
   kind: key,
   name,
@@ -106,7 +109,7 @@ export function answerOf(
     const key = told(o.weighed).join();
     if (!one.has(key) || (bests.has(o.id) && !bests.has(one.get(key)?.id ?? ''))) one.set(key, o);
   }
-  const front = unbeaten([...one.values()], (o) => told(o.weighed));
+  const front = paretoFront([...one.values()], (o) => told(o.weighed));
   return {
     kinds,
     offers: withBests(front, able, bests),

@@ -1,20 +1,20 @@
 import fc from 'fast-check';
-import { better, unbeaten } from '../base/search';
+import { better, paretoFront } from '../base/search';
 import { phraseText } from '../base/figure';
 import { familyOf } from '../build/families';
 import { quickPrice } from '../cut';
 import { demoGarden } from '../garden/demo';
 import type { Cover, Garden } from '../garden/garden';
-import { outline } from '../plan';
+import { assessCover } from '../plan';
 import { pricedThings } from '../show/prices';
 import { buildSite } from '../garden/buildSite';
 import { type Brief, NOTHING_SAID, briefSchema } from '../site/brief';
 import { firstCover, startingCover } from '../start';
 import { type WishCost, binding, costsOf, samePrice } from './costs';
-import { figuresOf, keyOf, meets, movesOf, nothingKnown, weighedIn } from './design';
-import { type FindOptions, asked, findAll, poolsOf } from './find';
+import { designFigures, keyOf, meets, movesOf, nothingKnown, weighedIn } from './design';
+import { type FindOptions, briefContext, findAll, poolsOf } from './find';
 import { briefReport, readBriefJob } from './job';
-import { whyNot } from './whyNot';
+import { compareWithOffers } from './whyNot';
 import { more, without } from './loosened';
 import { gardenFor, missOf, sentenceOf, wishesOf } from './wishes';
 
@@ -47,7 +47,7 @@ function everyDesign(g: Garden, kind: string, only: readonly string[], from: Cov
     const key = JSON.stringify(cover.answers);
     if (seen.has(key)) return;
     seen.set(key, cover);
-    const built = outline(g, cover);
+    const built = assessCover(g, cover);
     if (!built.ok) return;
     for (const q of family.questions(cover.answers, built.value)) {
       if (q.kind !== 'choice' || !only.includes(q.id)) continue;
@@ -88,12 +88,12 @@ test('on a grid that can be gone through by hand the search finds the true cheap
       const g = priced(factors);
       const from = holding(garden, kind);
       const options: FindOptions = { seed: 7, only, small: 400, most: 1000, from: [from] };
-      const pool = poolsOf(asked(g, BED, { ...b, kinds: [kind] }), [kind], options);
+      const pool = poolsOf(briefContext(g, BED, { ...b, kinds: [kind] }), [kind], options);
       const judgedIn = gardenFor(g, b);
       const truth = everyDesign(judgedIn, kind, only, from).flatMap((cover) => {
-        const o = outline(judgedIn, cover);
+        const o = assessCover(judgedIn, cover);
         if (!o.ok) return [];
-        const f = figuresOf(o.value, b, quickPrice(o.value));
+        const f = designFigures(o.value, b, quickPrice(o.value));
         if (!Number.isFinite(f.price)) return [];
         const fails = o.value.checks.some((c) => c.verdict === 'fails' || c.id === 'crowded');
         const able =
@@ -103,10 +103,10 @@ test('on a grid that can be gone through by hand the search finds the true cheap
           (b.price === null || f.price <= b.price) &&
           (b.hours === null || f.hours <= b.hours);
         const warnings = o.value.checks.filter((c) => c.verdict === 'tight').length;
-        return able ? [{ miss: 0, warnings, price: f.price, figures: f }] : [];
+        return able ? [{ violation: 0, warnings, price: f.price, figures: f }] : [];
       });
       const found = pool.map((j) => j.worth).filter(meets);
-      const best = (list: readonly { miss: number; warnings: number; price: number }[]) =>
+      const best = (list: readonly { violation: number; warnings: number; price: number }[]) =>
         list.reduce<(typeof list)[number] | undefined>((a, w) => (a && !better(w, a) ? a : w), undefined);
       able += Number(truth.length > 0);
       expect(best(found)?.price).toBe(best(truth)?.price);
@@ -121,7 +121,7 @@ test('on a grid that can be gone through by hand the search finds the true cheap
       ];
       const front = (list: readonly { figures: (typeof truth)[number]['figures'] }[]) =>
         new Set(
-          unbeaten(list, by).map((w) =>
+          paretoFront(list, by).map((w) =>
             by(w)
               .map((x) => x.toFixed(6))
               .join(),
@@ -180,7 +180,7 @@ test('nothing is offered in which a check fails, planned afresh for what it was 
         const b = brief({ wetSnowMm, gustMPerS, kinds: [kind] });
         const { offers } = findAll(garden, bedId, b, { seed: 1, most: 50 });
         for (const { cover, weighed } of offers) {
-          const o = outline(garden, { ...cover, brief: b });
+          const o = assessCover(garden, { ...cover, brief: b });
           if (!o.ok) throw new Error(kind);
           looked++;
           expect(o.value.checks.filter((c) => c.verdict === 'fails').map((c) => c.id)).toEqual([]);
@@ -202,7 +202,7 @@ test('another hoop never carries less snow', () => {
   for (const kind of ['staked-tunnel', 'wire-tunnel', 'hinged-hoop-lid', 'walk-in']) {
     const first = firstCover(garden, BED, kind, 'x', 'x');
     const carries = [3, 4, 5, 6, 8].map((hoops) => {
-      const o = first && outline(garden, { ...first, answers: { ...first.answers, hoops } } as Cover);
+      const o = first && assessCover(garden, { ...first, answers: { ...first.answers, hoops } } as Cover);
       if (!o?.ok) throw new Error(kind);
       return Math.min(
         ...o.value.strengths.filter((_, i) => i < o.value.assembly.arches.length).map((s) => s.wetSnowMm),
@@ -264,7 +264,7 @@ test('summer cloth is put on as a coat where the winter cover does not keep inse
   const found = findAll(garden, BED, b, { seed: 1, most: 60 });
   const offer = found.kinds[0]?.best;
   expect(offer).toBeDefined();
-  const film = outline(garden, offer?.cover as Cover);
+  const film = assessCover(garden, offer?.cover as Cover);
   const main = film.ok ? film.value.assembly.enclosure.skins[0].cover.kind : '';
   if (main === 'film') expect(offer?.cover.coats.map((c) => c.coverKey)).toContain('net');
   else expect(['fabric', 'net']).toContain(main);
@@ -342,7 +342,7 @@ test('what the search weighed stands for its wishes: the costs are those of a se
   expect(new Set(asksFor).size).toBe(asksFor.length);
   // Every answer does all that its own brief asks.
   for (const { cover, brief: asks } of cold) {
-    const ask = asked(garden, BED, asks);
+    const ask = briefContext(garden, BED, asks);
     if (cover) expect(weighedIn(ask.garden, cover, ask.wishes, asks)?.w.misses).toEqual({});
   }
   // Proven prices take the place of quick ones, on both sides: all a tenth dearer, all changes a tenth larger.
@@ -360,7 +360,7 @@ test('a design of one’s own is held against another, wish by wish', () => {
   const other = firstCover(garden, BED, 'staked-tunnel', 'x', 'Tunnel');
   if (!own || !other) throw new Error();
   const b = brief({ crops: ['spinach'], oneHand: true, price: 10 });
-  const held = whyNot(garden, BED, b, own, other);
+  const held = compareWithOffers(garden, BED, b, own, other);
   expect(held?.wishes.map((w) => [w.id, w.own.meets, w.other.meets])).toEqual([
     ['headroom', true, true],
     ['price', false, false],
@@ -368,7 +368,7 @@ test('a design of one’s own is held against another, wish by wish', () => {
     ['sense', true, true],
     ['stands', held?.own.misses['stands'] === undefined, held?.other.misses['stands'] === undefined],
   ]);
-  expect(whyNot(garden, 'nowhere', b, own, other)).toBeUndefined();
+  expect(compareWithOffers(garden, 'nowhere', b, own, other)).toBeUndefined();
 });
 
 test('a brief’s file is read, or each fault is named by its field; the answer is plain data', () => {
@@ -391,7 +391,7 @@ test('a brief’s file is read, or each fault is named by its field; the answer 
   const job = file({ brief: { kinds: ['a-frame'], crops: ['spinach'] } });
   if (!job.ok) throw new Error();
   const { garden: g, bedId, brief: b } = job.value;
-  const report = briefReport(asked(g, bedId, b), findAll(g, bedId, b, { seed: 1, most: 40 }), [], 1);
+  const report = briefReport(briefContext(g, bedId, b), findAll(g, bedId, b, { seed: 1, most: 40 }), [], 1);
   expect(report.designs[0]).toMatchObject({ kind: 'a-frame', priceIs: 'quick', equalToCheapest: true });
   expect(JSON.parse(JSON.stringify(report))).toEqual(report);
 });
@@ -409,7 +409,7 @@ test('from designs that are given it goes on from each of them; with none it beg
     ...first,
     answers: { ...first.answers, cover: 'film-uv', crop: 'kale', rowFromEdgeMm: 333 },
   } as Cover;
-  const ask = asked(garden, BED, brief({ kinds: ['a-frame'] }));
+  const ask = briefContext(garden, BED, brief({ kinds: ['a-frame'] }));
   const keys = (from: readonly Cover[]): readonly string[] =>
     poolsOf(ask, ['a-frame'], { seed: 1, most: 30, from }).map((j) => keyOf(j.s));
   const both = keys([first, other]);
@@ -422,7 +422,7 @@ describe('a coat for what its own cover does not do', () => {
   const first = holding(garden, 'a-frame');
   const coatsFor = (purposes: Brief['purposes'], latitudeDeg = garden.site.latitudeDeg) => {
     const there = { ...garden, site: { ...garden.site, latitudeDeg } };
-    const o = outline(there, first);
+    const o = assessCover(there, first);
     if (!o.ok) throw new Error('not built');
     return movesOf(first, o.value, brief({ purposes }))
       .filter((c) => c.coats.length > first.coats.length)

@@ -1,16 +1,16 @@
 /** What a wish costs, from designs made up by their figures. */
-import type { Judged } from '../base/search';
+import type { ScoredItem } from '../base/search';
 import type { Cover } from '../garden/garden';
 import { NOTHING_SAID } from '../site/brief';
-import { FIGURES } from '../testing/design';
+import { TEST_FIGURES } from '../testing/design';
 import { type WishCost, binding, jumpOf, samePrice } from './costs';
-import type { Weighed } from './design';
-import type { Figures, Wish } from './wishes';
+import type { ScoredDesign } from './design';
+import type { WishFigures, Wish } from './wishes';
 
-type Design = Judged<Cover, Weighed>;
-const design = (name: string, figures: Partial<Figures>, more: Partial<Weighed> = {}): Design => {
-  const all = { ...FIGURES, ...figures };
-  const worth = { figures: all, misses: {}, tight: [], miss: 0, warnings: 0, price: all.price, ...more };
+type Design = ScoredItem<Cover, ScoredDesign>;
+const design = (name: string, figures: Partial<WishFigures>, more: Partial<ScoredDesign> = {}): Design => {
+  const all = { ...TEST_FIGURES, ...figures };
+  const worth = { figures: all, misses: {}, tight: [], violation: 0, warnings: 0, price: all.price, ...more };
   return { s: { name } as unknown as Cover, worth };
 };
 
@@ -84,7 +84,7 @@ describe('a jump: cheaper for a little less of a wish', () => {
     // Three in a hundred is noise.
     expect(jump(design('as dear', { price: 97.5, wetSnowMm: 180 }))).toBeUndefined();
     expect(jump(design('warned', less, { warnings: 1 }))).toBeUndefined();
-    expect(jump(design('short', less, { misses: { hand: 0.3 }, miss: 0.3 }))).toBeUndefined();
+    expect(jump(design('short', less, { misses: { hand: 0.3 }, violation: 0.3 }))).toBeUndefined();
     expect(nameOf(jump(design('well', less)))).toBe('well');
     // What asks for no figure has no less; a price is what all are weighed by.
     const plain: Wish = { id: 'snow', thing: [], does: [], miss: () => 0 };

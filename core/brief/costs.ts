@@ -1,12 +1,12 @@
 /** What each wish of a brief costs: the brief with a wish left out, or asking for more, searched again from what was found. */
-import type { Judged } from '../base/search';
+import type { ScoredItem } from '../base/search';
 import { type Phrase, amount, phrase } from '../base/figure';
 import { isMetric } from '../base/length';
 import type { Cover, Garden } from '../garden/garden';
 import type { Brief } from '../site/brief';
-import { type Known, type Weighed, keyOf, meets, missing, nothingKnown } from './design';
+import { type ScoreCache, type ScoredDesign, keyOf, meets, missing, nothingKnown } from './design';
 import type { Found, Offer } from './answer';
-import { asked, findAll } from './find';
+import { briefContext, findAll } from './find';
 import { more, placeAsksMore, weighsTheSame, without } from './loosened';
 import { FIGURE_QUANTITY, type Wish, missOf, missOfFigure } from './wishes';
 
@@ -31,16 +31,16 @@ export interface WishCost {
 /** Wishes nearest to a jump that are told. */
 const NEAREST = 3;
 
-type Pool = readonly Judged<Cover, Weighed>[];
+type Pool = readonly ScoredItem<Cover, ScoredDesign>[];
 
 /** What an answer offers first. */
-const firstOf = ({ offers: [first] }: Found): Judged<Cover, Weighed> | undefined =>
+const firstOf = ({ offers: [first] }: Found): ScoredItem<Cover, ScoredDesign> | undefined =>
   first && { s: first.cover, worth: first.weighed };
 
 export interface CostOptions {
   readonly seed: number;
   /** What the search itself weighed. */
-  readonly known?: Known;
+  readonly known?: ScoreCache;
   /** The price of a design by cuts proven best; undefined where it is not proven. */
   readonly prove?: (cover: Cover) => number | undefined;
   /** Designs judged of one kind at the most, as in the search itself. */
@@ -61,7 +61,7 @@ export function* costsOf(
   found: Pick<Found, 'kinds'>,
   { seed, most, known = nothingKnown(), prove = () => undefined }: CostOptions,
 ): Generator<readonly WishCost[], readonly WishCost[]> {
-  const base = asked(garden, bedId, brief);
+  const base = briefContext(garden, bedId, brief);
   const priced: Priced[] = [];
   const jumps: Jump[] = [];
   // What the search has proven is not proven once more.
@@ -70,7 +70,7 @@ export function* costsOf(
       o.provenPrice === undefined ? [] : [[keyOf(o.cover), o.provenPrice as number | undefined]],
     ),
   );
-  const proven = ({ s, worth }: Judged<Cover, Weighed>): number => {
+  const proven = ({ s, worth }: ScoredItem<Cover, ScoredDesign>): number => {
     const key = keyOf(s);
     if (!proofs.has(key)) proofs.set(key, prove(s));
     return proofs.get(key) ?? worth.price;
@@ -78,15 +78,15 @@ export function* costsOf(
   const inHand = proven({ s: chosen.cover, worth: chosen.weighed });
   /** The brief with another word on one wish, searched: weights stand where that changes no garden. */
   const searched = (id: string, other: Brief): { readonly found: Found; readonly wish: Wish | undefined } => {
-    const anew = asked(garden, bedId, other);
+    const anew = briefContext(garden, bedId, other);
     const wish = anew.wishes.find((w) => w.id === id);
     const options = { seed, ...(most !== undefined && { most }) };
     if (!weighsTheSame(id)) return { found: findAll(garden, bedId, other, options), wish };
     const bound = wish?.bound;
-    const read = (w: Weighed): Weighed => missing(w, id, bound ? missOfFigure(bound, w.figures) : 0);
+    const read = (w: ScoredDesign): ScoredDesign => missing(w, id, bound ? missOfFigure(bound, w.figures) : 0);
     return { found: findAll(garden, bedId, other, { ...options, known, read, wishes: base.wishes }), wish };
   };
-  let cheaper: Judged<Cover, Weighed> | undefined;
+  let cheaper: ScoredItem<Cover, ScoredDesign> | undefined;
   const so = (all: readonly Priced[]): readonly WishCost[] => {
     const price = cheaper ? proven(cheaper) : inHand;
     const again: readonly WishCost[] = cheaper
@@ -160,7 +160,7 @@ interface Jump {
 export function jumpOf(
   wish: Wish,
   pool: Pool,
-  { price, warnings }: Weighed,
+  { price, warnings }: ScoredDesign,
   brief: Brief,
   proven: (j: Pool[number]) => number,
 ): Jump | undefined {

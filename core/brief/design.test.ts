@@ -1,9 +1,19 @@
 import type { Cover } from '../garden/garden';
 import { demoGarden } from '../garden/demo';
 import { quickPrice } from '../cut';
-import { outline } from '../plan';
+import { assessCover } from '../plan';
 import { NOTHING_SAID } from '../site/brief';
-import { type Weighed, figuresOf, keyOf, mendsOf, missing, movesOf, weigh, withFewer, workshop } from './design';
+import {
+  type ScoredDesign,
+  designFigures,
+  keyOf,
+  changesThatHelp,
+  missing,
+  movesOf,
+  scoreDesign,
+  withFewer,
+  createEvaluator,
+} from './design';
 import { gardenFor, wishesOf } from './wishes';
 
 const garden = demoGarden();
@@ -13,16 +23,16 @@ const cover = (id: string): Cover => {
   return found;
 };
 const built = (of: Cover) => {
-  const o = outline(garden, of);
+  const o = assessCover(garden, of);
   if (!o.ok) throw new Error(o.faults[0]?.message);
   return o.value;
 };
 const tunnel = cover('salad-tunnel');
 
-const weighed = (misses: Weighed['misses']): Weighed => ({
-  figures: figuresOf(built(tunnel), NOTHING_SAID, 50),
+const weighed = (misses: ScoredDesign['misses']): ScoredDesign => ({
+  figures: designFigures(built(tunnel), NOTHING_SAID, 50),
   misses,
-  miss: Object.values(misses).reduce((sum, m) => sum + m, 0),
+  violation: Object.values(misses).reduce((sum, m) => sum + m, 0),
   tight: [],
   warnings: 0,
   price: 50,
@@ -34,26 +44,26 @@ describe('what is missed', () => {
     expect(missing(w, 'snow', 0)).toMatchObject({ misses: { cold: 1 }, miss: 1 });
     expect(missing(w, 'snow', 5)).toMatchObject({ misses: { cold: 1, snow: 5 }, miss: 6 });
     expect(missing(w, 'price', 4)).toMatchObject({ misses: { snow: 2, cold: 1, price: 4 }, miss: 3 });
-    expect(w.miss).toBe(3);
+    expect(w.violation).toBe(3);
   });
 
   test('what may mend it is known for some wishes; one that may be mended by anything asks for anything', () => {
-    expect(mendsOf({})).toBeUndefined();
-    expect(mendsOf({ insects: 1 })).toEqual(new Set(['cover']));
-    expect(mendsOf({ insects: 1, cold: 1 })).toEqual(new Set(['cover', 'inner', 'layers', 'extra', 'glazing']));
-    expect(mendsOf({ stands: 1 })).toEqual(new Set());
-    expect(mendsOf({ price: 1 })).toBeUndefined();
-    expect(mendsOf({ insects: 1, price: 1 })).toEqual(new Set(['cover']));
+    expect(changesThatHelp({})).toBeUndefined();
+    expect(changesThatHelp({ insects: 1 })).toEqual(new Set(['cover']));
+    expect(changesThatHelp({ insects: 1, cold: 1 })).toEqual(new Set(['cover', 'inner', 'layers', 'extra', 'glazing']));
+    expect(changesThatHelp({ stands: 1 })).toEqual(new Set());
+    expect(changesThatHelp({ price: 1 })).toBeUndefined();
+    expect(changesThatHelp({ insects: 1, price: 1 })).toEqual(new Set(['cover']));
   });
 });
 
 describe('figures of a design', () => {
   const o = built(tunnel);
-  const f = figuresOf(o, NOTHING_SAID, 12);
+  const f = designFigures(o, NOTHING_SAID, 12);
 
   test.each([tunnel, cover('window-frame')])('are those of its outline', (of) => {
     const its = built(of);
-    const figures = figuresOf(its, NOTHING_SAID, 12);
+    const figures = designFigures(its, NOTHING_SAID, 12);
     expect(figures).toMatchObject({ price: 12, hours: its.hours.value, coldestC: its.coldest.value });
     expect(figures.wetSnowMm).toBe(Math.min(...its.strengths.map((s) => s.wetSnowMm)));
     expect(figures.clearanceMm).toBe(its.assembly.crop.clearanceMm);
@@ -69,27 +79,27 @@ describe('figures of a design', () => {
       (c) => c.killingC > own.killingC && c.heightMm > own.heightMm,
     );
     if (!tender) throw new Error('no such crop');
-    const asked = figuresOf(o, { ...NOTHING_SAID, crops: [own.key, tender.key] }, 12);
+    const asked = designFigures(o, { ...NOTHING_SAID, crops: [own.key, tender.key] }, 12);
     expect(asked.coldestC - f.coldestC).toBeCloseTo(tender.killingC - own.killingC, 9);
     expect(f.clearanceMm - asked.clearanceMm).toBeCloseTo(tender.heightMm - own.heightMm, 9);
   });
 
   test('weighing counts what fails of good sense, adds up misses, and refuses what has no price', () => {
     const wishes = wishesOf(garden, { ...NOTHING_SAID, price: 1, hours: 0.1 });
-    const w = weigh(o, wishes, NOTHING_SAID);
+    const w = scoreDesign(o, wishes, NOTHING_SAID);
     expect(w?.price).toBe(quickPrice(o));
     expect(Object.keys(w?.misses ?? {})).toEqual(expect.arrayContaining(['price', 'hours']));
-    expect(w?.miss).toBeCloseTo(
+    expect(w?.violation).toBeCloseTo(
       // All but the price, which only rules out.
       Object.entries(w?.misses ?? {}).reduce((s, [id, m]) => (id === 'price' ? s : s + m), 0),
       12,
     );
     expect(w?.warnings).toBe(o.checks.filter((c) => c.verdict === 'tight').length);
-    expect(weigh(o, wishes, NOTHING_SAID, Infinity)).toBeUndefined();
+    expect(scoreDesign(o, wishes, NOTHING_SAID, Infinity)).toBeUndefined();
   });
 
   test('are worked out once for the same answers, and nothing for what cannot be built', () => {
-    const shop = workshop(garden, NOTHING_SAID, wishesOf(garden, NOTHING_SAID));
+    const shop = createEvaluator(garden, NOTHING_SAID, wishesOf(garden, NOTHING_SAID));
     const first = shop.weigh(tunnel);
     expect(shop.weigh({ ...tunnel, id: 'another', name: 'Another' })).toBe(first);
     expect(shop.priceOf(tunnel)).toBe(first?.price);

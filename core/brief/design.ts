@@ -1,21 +1,21 @@
 /** A design as the search sees it: a cover of a kind with its answers, weighed against wishes; and what differs from it by one change. */
 import { MM_PER_INCH } from '../base/length';
-import type { Worth } from '../base/search';
+import type { Score } from '../base/search';
 import { familyOf } from '../build/families/inHand';
 import { quickPrice } from '../cut';
 import type { Cover, Garden } from '../garden/garden';
 import { carriedMm } from '../judge/proof/strength';
 import { partsKg } from '../judge/weights';
 import { failing } from '../mending';
-import type { Outline } from '../outline';
-import { type Laid, layOut } from '../laid';
-import { judge, outline } from '../plan';
+import type { Assessment } from '../outline';
+import { type CoverLayout, layoutCover } from '../laid';
+import { assess, assessCover } from '../plan';
 import type { Brief } from '../site/brief';
-import { type Figures, type Wish, cropsOf, doesFor } from './wishes';
+import { type WishFigures, type Wish, cropsOf, doesFor } from './wishes';
 
 /** A design weighed. Plain data: thousands of them are kept. */
-export interface Weighed extends Worth {
-  readonly figures: Figures;
+export interface ScoredDesign extends Score {
+  readonly figures: WishFigures;
   /** What it misses, by wish. */
   readonly misses: Readonly<Record<string, number>>;
   /** Checks that are tight, by id. */
@@ -23,13 +23,13 @@ export interface Weighed extends Worth {
 }
 
 /** Whether it does all that is wished, at no more than the price that is. */
-export const meets = ({ misses }: Pick<Weighed, 'misses'>): boolean => Object.keys(misses).length === 0;
+export const meets = ({ misses }: Pick<ScoredDesign, 'misses'>): boolean => Object.keys(misses).length === 0;
 
 /**
  * What a search goes by: all that is missed but the price. A limit on the price leads no search another way, it only rules out what is
  * dearer: so a higher one never brings a dearer design.
  */
-const missOfAll = (misses: Weighed['misses']): number =>
+const missOfAll = (misses: ScoredDesign['misses']): number =>
   Object.entries(misses).reduce((sum, [id, miss]) => (id === 'price' ? sum : sum + miss), 0);
 
 /** What can be asked and is not a matter of search: said by the brief, or of no weight in it. */
@@ -39,10 +39,10 @@ const COUNT_STEPS = [-2, 2, -1, 1] as const;
 const MANY = 6;
 /** Heights and lengths are tried so many steps to either side. */
 const STEPS = [-6, -3, -1, 1, 3, 6] as const;
-const stepMm = ({ garden }: Outline): number => (garden.units.stock === 'metric' ? 25 : MM_PER_INCH);
+const stepMm = ({ garden }: Assessment): number => (garden.units.stock === 'metric' ? 25 : MM_PER_INCH);
 
 /** The figures of a design for the crops of a brief. */
-export function figuresOf(o: Outline, brief: Brief, price: number): Figures {
+export function designFigures(o: Assessment, brief: Brief, price: number): WishFigures {
   const own = o.assembly.crop.crop;
   const said = cropsOf(brief, o.site.catalog);
   const crops = said.length > 0 ? said : [own];
@@ -61,21 +61,26 @@ export function figuresOf(o: Outline, brief: Brief, price: number): Figures {
 }
 
 /** Weighs an outline against wishes; nothing where it cannot be cut from what is sold. */
-export function weigh(o: Outline, wishes: readonly Wish[], brief: Brief, price = quickPrice(o)): Weighed | undefined {
+export function scoreDesign(
+  o: Assessment,
+  wishes: readonly Wish[],
+  brief: Brief,
+  price = quickPrice(o),
+): ScoredDesign | undefined {
   if (!Number.isFinite(price)) return undefined;
-  const figures = figuresOf(o, brief, price);
+  const figures = designFigures(o, brief, price);
   const misses = Object.fromEntries(
     wishes.flatMap((w) => [[w.id, w.miss(o, figures)] as const]).filter(([, m]) => m > 0),
   );
   const tight = o.checks.filter((c) => c.verdict === 'tight').map((c) => c.id);
-  return { figures, misses, miss: missOfAll(misses), tight, warnings: tight.length, price: figures.price };
+  return { figures, misses, violation: missOfAll(misses), tight, warnings: tight.length, price: figures.price };
 }
 
 /** What a design weighs where it misses something else, or nothing, of one wish. */
-export function missing(w: Weighed, id: string, miss: number): Weighed {
+export function missing(w: ScoredDesign, id: string, miss: number): ScoredDesign {
   const others = Object.entries(w.misses).filter(([wish]) => wish !== id);
   const misses = Object.fromEntries(miss > 0 ? [...others, [id, miss]] : others);
-  return { ...w, misses, miss: missOfAll(misses) };
+  return { ...w, misses, violation: missOfAll(misses) };
 }
 
 /** A cover worked out in the garden of its brief, and weighed; nothing where it cannot be built or cut there. */
@@ -84,9 +89,9 @@ export function weighedIn(
   cover: Cover,
   wishes: readonly Wish[],
   brief: Brief,
-): { readonly o: Outline; readonly w: Weighed } | undefined {
-  const o = outline(garden, cover);
-  const w = o.ok ? weigh(o.value, wishes, brief) : undefined;
+): { readonly o: Assessment; readonly w: ScoredDesign } | undefined {
+  const o = assessCover(garden, cover);
+  const w = o.ok ? scoreDesign(o.value, wishes, brief) : undefined;
   return o.ok && w ? { o: o.value, w } : undefined;
 }
 
@@ -94,28 +99,28 @@ export function weighedIn(
 const fresh = (cover: Cover): Cover => ({ ...cover, answers: { ...cover.answers } }) as Cover;
 
 /** Designs of one brief that were weighed, or only priced, by what they are; nothing for those that cannot be. */
-export interface Known {
-  readonly weighed: Map<string, Weighed | undefined>;
+export interface ScoreCache {
+  readonly weighed: Map<string, ScoredDesign | undefined>;
   readonly prices: Map<string, number | undefined>;
 }
-export const nothingKnown = (): Known => ({ weighed: new Map(), prices: new Map() });
+export const nothingKnown = (): ScoreCache => ({ weighed: new Map(), prices: new Map() });
 
 /**
  * What works designs of one brief out, keeping no more than the one in hand and what they weighed.
  * @param known what was weighed before, for the same garden and wishes
  */
-export function workshop(garden: Garden, brief: Brief, wishes: readonly Wish[], known = nothingKnown()) {
-  let last: { of: Cover; laid: Laid | undefined; outline?: Outline } | undefined;
-  const laidOf = (cover: Cover): Laid | undefined => {
+export function createEvaluator(garden: Garden, brief: Brief, wishes: readonly Wish[], known = nothingKnown()) {
+  let last: { of: Cover; laid: CoverLayout | undefined; outline?: Assessment } | undefined;
+  const laidOf = (cover: Cover): CoverLayout | undefined => {
     if (last?.of !== cover) {
-      const laid = layOut(garden, fresh(cover));
+      const laid = layoutCover(garden, fresh(cover));
       last = { of: cover, laid: laid.ok ? laid.value : undefined };
     }
     return last.laid;
   };
-  const outlineOf = (cover: Cover): Outline | undefined => {
+  const outlineOf = (cover: Cover): Assessment | undefined => {
     const laid = laidOf(cover);
-    if (last && laid && !last.outline) last.outline = judge(laid);
+    if (last && laid && !last.outline) last.outline = assess(laid);
     return last?.outline;
   };
   /** What it costs by the quick cutting rule, before anything is judged; nothing where it cannot be cut from what is sold. */
@@ -130,18 +135,18 @@ export function workshop(garden: Garden, brief: Brief, wishes: readonly Wish[], 
   return {
     outlineOf,
     priceOf,
-    weigh: (cover: Cover): Weighed | undefined => {
+    weigh: (cover: Cover): ScoredDesign | undefined => {
       const key = keyOf(cover);
       if (known.weighed.has(key)) return known.weighed.get(key);
       const price = priceOf(cover);
       const o = price === undefined ? undefined : outlineOf(cover);
-      const weighed = o && weigh(o, wishes, brief, price);
+      const weighed = o && scoreDesign(o, wishes, brief, price);
       known.weighed.set(key, weighed);
       return weighed;
     },
   };
 }
-export type Workshop = ReturnType<typeof workshop>;
+export type Workshop = ReturnType<typeof createEvaluator>;
 
 /** What tells one change of a design from another. */
 export function changeOf(from: Cover, to: Cover): string {
@@ -161,10 +166,10 @@ export const keyOf = ({ family, answers, coats }: Cover): string => `${family} $
  */
 export function movesOf(
   cover: Cover,
-  o: Outline,
+  o: Assessment,
   brief: Brief,
   only?: readonly string[],
-  misses: Weighed['misses'] = {},
+  misses: ScoredDesign['misses'] = {},
 ): readonly Cover[] {
   const family = familyOf(cover.family);
   const { answers } = cover;
@@ -172,7 +177,7 @@ export function movesOf(
   const now = JSON.stringify(answers);
   const put = (changed: Cover['answers'] | undefined): void =>
     void (changed && JSON.stringify(changed) !== now && moves.push({ ...cover, answers: changed } as Cover));
-  const mends = mendsOf(misses);
+  const mends = changesThatHelp(misses);
   for (const q of family.questions(answers, o)) {
     if (only ? !only.includes(q.id) : NOT_SEARCHED.has(q.id)) continue;
     if (!only && mends && !mends.has(q.id)) continue;
@@ -247,7 +252,7 @@ const MENDS: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** The questions that may mend all that is missed; undefined where any may. */
-export function mendsOf(misses: Weighed['misses']): ReadonlySet<string> | undefined {
+export function changesThatHelp(misses: ScoredDesign['misses']): ReadonlySet<string> | undefined {
   // A price is mended by whatever is cheaper, and is no guide.
   const missed = Object.keys(misses).filter((id) => id !== 'price');
   if (missed.length === 0 || missed.some((id) => !MENDS[id])) return undefined;
@@ -259,7 +264,7 @@ const CLOTH_DAYS = { insects: ['05-15', '09-15'], sun: ['06-15', '08-31'] } as c
 const SOUTH_DAYS = { insects: ['11-15', '03-15'], sun: ['12-15', '02-28'] } as const;
 
 /** The same with a coat for a purpose that its own cover does not serve, one design for each cloth that would. */
-function coated(cover: Cover, o: Outline, { purposes }: Brief): readonly Cover[] {
+function coated(cover: Cover, o: Assessment, { purposes }: Brief): readonly Cover[] {
   const [main] = o.assembly.enclosure.skins;
   if (main.cover.rolls.length === 0) return [];
   const days = o.garden.site.latitudeDeg < 0 ? SOUTH_DAYS : CLOTH_DAYS;

@@ -2,9 +2,10 @@
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
 import { NOTHING_SAID } from '../site/brief';
-import { asked } from './find';
+import { briefContext } from './find';
 
-const kinds = (more: object): readonly string[] => asked(demoGarden(), 'long', { ...NOTHING_SAID, ...more }).kinds;
+const kinds = (more: object): readonly string[] =>
+  briefContext(demoGarden(), 'long', { ...NOTHING_SAID, ...more }).kinds;
 
 test('every kind is looked into, or those that are asked for; none that is not wanted', () => {
   expect(kinds({})).toEqual(FAMILY_KEYS);

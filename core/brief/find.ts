@@ -1,5 +1,5 @@
 /** From a brief to designs: every kind of cover searched on its bed. */
-import { type Judged, type SearchState, search } from '../base/search';
+import { type ScoredItem, type SearchState, search } from '../base/search';
 import { FAMILY_KEYS, familyOf } from '../build/families';
 import { catalogOf } from '../catalog/own';
 import type { Cover, Garden } from '../garden/garden';
@@ -7,15 +7,15 @@ import { type Brief, NOTHING_SAID } from '../site/brief';
 import { firstCover } from '../start';
 import { type Found, type Searched, answerOf } from './answer';
 import {
-  type Known,
-  type Weighed,
+  type ScoreCache,
+  type ScoredDesign,
   type Workshop,
   changeOf,
   keyOf,
-  mendsOf,
+  changesThatHelp,
   movesOf,
   withFewer,
-  workshop,
+  createEvaluator,
 } from './design';
 import { type Wish, cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
 
@@ -34,11 +34,11 @@ export interface FindOptions {
   /** Covers to begin from beside each kind's own first one. */
   readonly from?: readonly Cover[];
   /** What was weighed before for the same garden and wishes, and is added to. */
-  readonly known?: Known;
+  readonly known?: ScoreCache;
   /** The wishes that what is known was weighed by; those of the brief when not said. */
   readonly wishes?: readonly Wish[];
   /** Weights read for other wishes, where these need no other garden. */
-  readonly read?: (weighed: Weighed) => Weighed;
+  readonly read?: (weighed: ScoredDesign) => ScoredDesign;
 }
 
 const MOST = 400;
@@ -83,8 +83,8 @@ const standing = (garden: Garden, bedId: string, kind: string, start: Cover): re
 
 /** One kind while it is searched. */
 interface Searching extends Searched {
-  readonly run: Generator<SearchState<Cover, Weighed>, SearchState<Cover, Weighed>>;
-  state: SearchState<Cover, Weighed> | undefined;
+  readonly run: Generator<SearchState<Cover, ScoredDesign>, SearchState<Cover, ScoredDesign>>;
+  state: SearchState<Cover, ScoredDesign> | undefined;
   over: boolean;
   settled: boolean;
 }
@@ -102,7 +102,7 @@ function formsOf(start: Cover, shop: Workshop): readonly Cover[] {
   return movesOf(start, o, NOTHING_SAID, FORMS)
     .flatMap((cover) => {
       const worth = shop.weigh(cover);
-      return worth ? [{ cover, miss: worth.miss }] : [];
+      return worth ? [{ cover, miss: worth.violation }] : [];
     })
     .sort((a, b) => a.miss - b.miss)
     .slice(0, MORE_STARTS)
@@ -113,23 +113,25 @@ function formsOf(start: Cover, shop: Workshop): readonly Cover[] {
 function repairing({ state, over }: Searching): boolean {
   if (over || state?.phase === 'done') return false;
   if (!state?.best) return true;
-  const { miss, misses } = state.best.worth;
-  return state.effort < MOST_AT_ONCE && state.phase === 'descent' && miss > 0 && mendsOf(misses) !== undefined;
+  const { violation, misses } = state.best.worth;
+  return (
+    state.effort < MOST_AT_ONCE && state.phase === 'descent' && violation > 0 && changesThatHelp(misses) !== undefined
+  );
 }
 
 /** All of a brief's parts that a search needs. */
-export function asked(garden: Garden, bedId: string, brief: Brief) {
+export function briefContext(garden: Garden, bedId: string, brief: Brief) {
   const judgedIn = gardenFor(garden, brief);
   const wishes = wishesOf(judgedIn, brief);
   const kinds = (brief.kinds.length > 0 ? brief.kinds : FAMILY_KEYS).filter((k) => !brief.notKinds.includes(k));
   return { garden: judgedIn, bedId, brief, wishes, kinds, sentence: sentenceOf(judgedIn, brief) };
 }
-export type Asked = ReturnType<typeof asked>;
+export type BriefContext = ReturnType<typeof briefContext>;
 
-function searching({ garden, bedId, brief, wishes }: Asked, key: string, options: FindOptions): Searching {
+function searching({ garden, bedId, brief, wishes }: BriefContext, key: string, options: FindOptions): Searching {
   const { seed, most = MOST, only, small = 0, from = [], known, read = (weighed) => weighed } = options;
-  const shop = workshop(garden, brief, wishes, known);
-  const weigh = (cover: Cover): Weighed | undefined => {
+  const shop = createEvaluator(garden, brief, wishes, known);
+  const weigh = (cover: Cover): ScoredDesign | undefined => {
     const weighed = shop.weigh(cover);
     return weighed && read(weighed);
   };
@@ -140,7 +142,7 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
     if (start && from.length === 0 && !only) yield* standing(garden, bedId, key, start);
     if (start && !only && from.length === 0) yield* formsOf(start, shop);
   }
-  const run = search<Cover, Weighed>(
+  const run = search<Cover, ScoredDesign>(
     {
       keyOf,
       changeOf,
@@ -170,7 +172,7 @@ function searching({ garden, bedId, brief, wishes }: Asked, key: string, options
  * Deterministic: the same garden, brief and seed give the same designs in the same order.
  */
 export function* find(garden: Garden, bedId: string, brief: Brief, options: FindOptions): Generator<SoFar, SoFar> {
-  const fresh = asked(garden, bedId, brief);
+  const fresh = briefContext(garden, bedId, brief);
   const ask = { ...fresh, wishes: options.wishes ?? fresh.wishes };
   const all = ask.kinds.map((key) => searching(ask, key, options));
   const so = (full: boolean, done: boolean): SoFar => {
@@ -186,7 +188,7 @@ export function* find(garden: Garden, bedId: string, brief: Brief, options: Find
   }
   yield so(true, false);
   const price = (s: Searching): number =>
-    s.state?.cheapest?.worth.miss === 0 ? s.state.cheapest.worth.price : Infinity;
+    s.state?.cheapest?.worth.violation === 0 ? s.state.cheapest.worth.price : Infinity;
   const byPrice = (): readonly Searching[] => [...all].sort((a, b) => price(a) - price(b));
   function* whileGoing(s: Searching, going: () => boolean): Generator<SoFar, void> {
     for (let n = 0; !s.over && going(); n++) {
@@ -203,7 +205,11 @@ export function* find(garden: Garden, bedId: string, brief: Brief, options: Find
 }
 
 /** Everything judged of some kinds, each searched to its end: what the costs of wishes are read from. */
-export function poolsOf(ask: Asked, kinds: readonly string[], options: FindOptions): readonly Judged<Cover, Weighed>[] {
+export function poolsOf(
+  ask: BriefContext,
+  kinds: readonly string[],
+  options: FindOptions,
+): readonly ScoredItem<Cover, ScoredDesign>[] {
   return kinds.flatMap((key) => {
     const s = searching(ask, key, options);
     while (!s.over) step(s);

@@ -11,7 +11,7 @@ import { squareBed } from '../site/bed';
 import { type Brief, briefSchema } from '../site/brief';
 import { type WishCost, binding } from './costs';
 import type { Found } from './answer';
-import type { Asked } from './find';
+import type { BriefContext } from './find';
 import { apart, equal, priceOf } from './offers';
 
 export const BRIEF_FORMAT = 'cabanon-brief';
@@ -111,7 +111,7 @@ export function readBriefJob(value: unknown): Result<BriefJob> {
 }
 
 /** The answer to a brief as plain JSON: figures in SI, words in the garden's units. */
-export function briefReport(ask: Asked, found: Found, costs: readonly WishCost[], seed: number) {
+export function briefReport(ask: BriefContext, found: Found, costs: readonly WishCost[], seed: number) {
   const { units } = ask.garden;
   const [best] = found.offers;
   // JSON knows no infinity: nothing of such a figure is judged.

@@ -4,11 +4,11 @@ import { reasons } from '../compare';
 import { provenPrice } from '../cut';
 import type { Cover, Garden } from '../garden/garden';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
-import { outline } from '../plan';
+import { assessCover } from '../plan';
 import type { Brief } from '../site/brief';
 import { samePrice } from './costs';
 import { type Found, type Offer, byOffer } from './answer';
-import { type Figures, gardenFor } from './wishes';
+import { type WishFigures, gardenFor } from './wishes';
 
 /** The price that is told: proven where it has been. */
 export const priceOf = (o: Offer): number => o.provenPrice ?? o.weighed.price;
@@ -20,7 +20,7 @@ const PROVEN = 12;
 export function provenIn(garden: Garden, brief: Brief, solver: IntegerSolver): (cover: Cover) => number | undefined {
   const judgedIn = gardenFor(garden, brief);
   return (cover) => {
-    const o = outline(judgedIn, cover);
+    const o = assessCover(judgedIn, cover);
     const price = o.ok ? provenPrice(o.value, solver) : NaN;
     return Number.isFinite(price) ? price : undefined;
   };
@@ -61,10 +61,10 @@ export function proven(
 /** Whether two are one price, as surely as prices are known. */
 export const equal = (a: Offer, b: Offer): boolean => samePrice(priceOf(a), priceOf(b));
 
-const measures = (f: Figures, price: number) => ({ ...f, price, heightMm: 0 });
+const measures = (f: WishFigures, price: number) => ({ ...f, price, heightMm: 0 });
 
 /** What a design gives more than the cheapest, in words: its largest gain. */
-function gainOver(f: Figures, base: Figures): Phrase | undefined {
+function gainOver(f: WishFigures, base: WishFigures): Phrase | undefined {
   const gains: readonly (readonly [part: number, said: Phrase])[] = [
     [(base.hours - f.hours) / Math.max(1, base.hours), phrase`${amount(base.hours - f.hours, 'hours')} less to build`],
     [(base.coldestC - f.coldestC) / 5, phrase`${amount(base.coldestC - f.coldestC, 'warming')} colder nights`],

@@ -2,15 +2,15 @@
 import { phraseText } from '../base/figure';
 import { demoGarden } from '../garden/demo';
 import type { Cover } from '../garden/garden';
-import { outline } from '../plan';
+import { assessCover } from '../plan';
 import { type Brief, NOTHING_SAID } from '../site/brief';
 import { firstCover } from '../start';
 import type { Offer } from './answer';
-import { figuresOf } from './design';
+import { designFigures } from './design';
 import { more, placeAsksMore, placeSnowMm, without } from './loosened';
 import { apart, equal, priceOf } from './offers';
-import { type Figures, gardenFor, wishesOf } from './wishes';
-import { FIGURES } from '../testing/design';
+import { type WishFigures, gardenFor, wishesOf } from './wishes';
+import { TEST_FIGURES } from '../testing/design';
 
 const garden = demoGarden();
 const BED = 'long';
@@ -19,10 +19,10 @@ const brief = (said: Partial<Brief>): Brief => ({ ...NOTHING_SAID, ...said });
 /** What a first cover of a kind misses of one wish; undefined where the brief has no such wish. */
 function missed(kind: string, said: Partial<Brief>, id: string, answers: object = {}): number | undefined {
   const first = firstCover(garden, BED, kind, 'c', 'Cover');
-  const o = first && outline(garden, { ...first, answers: { ...first.answers, ...answers } } as Cover);
+  const o = first && assessCover(garden, { ...first, answers: { ...first.answers, ...answers } } as Cover);
   if (!o?.ok) throw new Error(kind);
   const wish = wishesOf(garden, brief(said)).find((w) => w.id === id);
-  return wish?.miss(o.value, figuresOf(o.value, brief(said), 100));
+  return wish?.miss(o.value, designFigures(o.value, brief(said), 100));
 }
 
 test.each<[string, Partial<Brief>, string, object, met: boolean]>([
@@ -74,7 +74,7 @@ test.each<[string, Partial<Brief>, string, object, met: boolean]>([
 
 test('a way in from each side is one from both, and one from neither is none', () => {
   const first = firstCover(garden, BED, 'hinged-hoop-lid', 'c', 'Cover');
-  const o = first && outline(garden, first);
+  const o = first && assessCover(garden, first);
   if (!o?.ok) throw new Error();
   const [lid] = o.value.assembly.openings;
   if (!lid) throw new Error();
@@ -84,7 +84,7 @@ test('a way in from each side is one from both, and one from neither is none', (
     const asked = brief({ reach: 'both sides' });
     return wishesOf(garden, asked)
       .find((w) => w.id === 'reach')
-      ?.miss(now, figuresOf(o.value, asked, 100));
+      ?.miss(now, designFigures(o.value, asked, 100));
   };
   expect([misses('near', 'far'), misses('both sides'), misses('inside')]).toEqual([0, 0, 0]);
   for (const one of ['near', 'far', 'ends', 'none'] as const) expect(misses(one)).toBeGreaterThan(0);
@@ -92,9 +92,9 @@ test('a way in from each side is one from both, and one from neither is none', (
 
 test('of several crops the tallest wants the room and the tenderest the warmth', () => {
   const first = firstCover(garden, BED, 'staked-tunnel', 'c', 'Cover');
-  const o = first && outline(garden, { ...first, answers: { ...first.answers, crop: 'spinach' } } as Cover);
+  const o = first && assessCover(garden, { ...first, answers: { ...first.answers, crop: 'spinach' } } as Cover);
   if (!o?.ok) throw new Error();
-  const [one, two] = [['spinach'], ['spinach', 'chard']].map((crops) => figuresOf(o.value, brief({ crops }), 1));
+  const [one, two] = [['spinach'], ['spinach', 'chard']].map((crops) => designFigures(o.value, brief({ crops }), 1));
   // Chard is 450 mm where spinach is 250, and dies at -7 where that dies at -12.
   expect((one?.clearanceMm ?? 0) - (two?.clearanceMm ?? 0)).toBeCloseTo(200, 6);
   expect((two?.coldestC ?? 0) - (one?.coldestC ?? 0)).toBeCloseTo(5, 9);
@@ -126,9 +126,9 @@ test('less and more of a brief: what the place asks by itself is no wish to be l
 });
 
 /** A design of nothing but figures. */
-function offer(id: string, more: Partial<Figures>): Offer {
-  const figures = { ...FIGURES, ...more };
-  const weighed = { figures, misses: {}, tight: [], miss: 0, warnings: 0, price: figures.price };
+function offer(id: string, more: Partial<WishFigures>): Offer {
+  const figures = { ...TEST_FIGURES, ...more };
+  const weighed = { figures, misses: {}, tight: [], violation: 0, warnings: 0, price: figures.price };
   return { id, kind: id, name: id, cover: {} as Cover, weighed };
 }
 

@@ -10,14 +10,14 @@ import { catalogOf } from '../catalog/own';
 import type { CoverMaterial } from '../catalog/types';
 import { toolsOf } from '../compare';
 import type { Garden } from '../garden/garden';
-import { askedOf } from '../judge/proof/asked';
+import { designConditions } from '../judge/proof/asked';
 import type { Check } from '../judge/proof/check';
 import { failing } from '../mending';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { type Brief, PURPOSES, type Purpose } from '../site/brief';
 
 /** What designs are weighed by; all that is not money or hours is SI, lengths mm. */
-export interface Figures {
+export interface WishFigures {
   readonly price: number;
   readonly hours: number;
   /** Coldest night outside that all its crops live through, C. */
@@ -31,7 +31,7 @@ export interface Figures {
   readonly liftKg: number;
   readonly longestMm: number;
 }
-export type FigureKey = keyof Figures;
+export type FigureKey = keyof WishFigures;
 
 /** What each figure measures. */
 export const FIGURE_QUANTITY: Readonly<Record<FigureKey, Quantity>> = {
@@ -62,7 +62,7 @@ export interface Wish {
   /** Left out, where "without" does not say it. */
   readonly dropped?: Phrase;
   /** What a design misses of it; 0: it does all of it, 1 and more: nothing. */
-  readonly miss: (o: Outline, figures: Figures) => number;
+  readonly miss: (o: Assessment, figures: WishFigures) => number;
   readonly bound?: Bound;
 }
 
@@ -95,7 +95,7 @@ export const doesFor = (cover: Pick<CoverMaterial, 'kind'>, purpose: 'insects' |
   CLOTH[purpose].includes(cover.kind);
 
 /** How far figures are from what a wish for one of them asks. */
-export const missOfFigure = (bound: Bound, figures: Figures): number =>
+export const missOfFigure = (bound: Bound, figures: WishFigures): number =>
   missOf(bound, figures[bound.figure], SCALE[bound.figure]);
 
 const SCALE: Partial<Record<FigureKey, number>> = { coldestC: 10, clearanceMm: 300 };
@@ -103,7 +103,13 @@ const SCALE: Partial<Record<FigureKey, number>> = { coldestC: 10, clearanceMm: 3
 function bounded(id: string, thing: Phrase, does: Phrase, bound: Bound): Wish {
   return { id, thing, does, bound, miss: (o, f) => missOfFigure(bound, f) + failingFor(id, o) };
 }
-const plainly = (id: string, thing: Phrase, does: Phrase, meets: (o: Outline) => boolean, dropped?: Phrase): Wish => ({
+const plainly = (
+  id: string,
+  thing: Phrase,
+  does: Phrase,
+  meets: (o: Assessment) => boolean,
+  dropped?: Phrase,
+): Wish => ({
   id,
   thing,
   does,
@@ -123,8 +129,8 @@ const REACH: Readonly<Record<NonNullable<Brief['reach']>, string>> = {
 };
 
 /** Openings through which a hand comes to the plants. */
-const doors = (o: Outline): readonly Opening[] => o.assembly.openings.filter((x) => x.reachedFrom !== 'none');
-function reaches(o: Outline, from: NonNullable<Brief['reach']>): boolean {
+const doors = (o: Assessment): readonly Opening[] => o.assembly.openings.filter((x) => x.reachedFrom !== 'none');
+function reaches(o: Assessment, from: NonNullable<Brief['reach']>): boolean {
   const ways = new Set(doors(o).map((x) => x.reachedFrom));
   if (ways.has('inside')) return true;
   return from === 'both sides'
@@ -132,21 +138,21 @@ function reaches(o: Outline, from: NonNullable<Brief['reach']>): boolean {
     : ways.has(from) || (from !== 'ends' && ways.has('both sides'));
 }
 /** Weight at the hand of what must be lifted to open it; nothing for a skirt, a flap or a door. */
-function inHandKg(o: Outline, opening: Opening): number {
+function inHandKg(o: Assessment, opening: Opening): number {
   const i = o.assembly.moving.findIndex((part) => part.name === opening.name);
   return i < 0 ? 0 : (o.lifts[i]?.value ?? 0);
 }
 /** What has to be undone to open it, and done again to shut it: clips, weights, latches, of each as many as there are. */
-const undone = (o: Outline, opening: Opening): number =>
+const undone = (o: Assessment, opening: Opening): number =>
   o.assembly.joints.filter((j) => opening.shut.includes(j.id)).reduce((sum, j) => sum + countOfJoint(j), 0);
-const withOneHand = (o: Outline): boolean =>
+const withOneHand = (o: Assessment): boolean =>
   doors(o).some(
     (x) => x.lift?.motion !== 'carried' && inHandKg(o, x) <= ONE_HAND_KG && undone(o, x) <= ONE_HAND_UNDOES,
   );
 
 /** Whether it keeps nights milder, by its own cover. */
-const keepsWarm = (o: Outline, leastC: number): boolean => o.assembly.crop.crop.killingC - o.coldest.value >= leastC;
-function serves(o: Outline, purpose: Purpose): boolean {
+const keepsWarm = (o: Assessment, leastC: number): boolean => o.assembly.crop.crop.killingC - o.coldest.value >= leastC;
+function serves(o: Assessment, purpose: Purpose): boolean {
   if (purpose === 'winter' || purpose === 'spring') return keepsWarm(o, HELP_C[purpose]);
   const worn = [
     o.assembly.enclosure.skins[0].cover,
@@ -160,7 +166,7 @@ const isFor = (wish: string, check: Check): boolean =>
   check.under === undefined ? wish === 'headroom' && check.id === 'crop' : check.under === wish;
 
 /** Checks that fail because of one wish. */
-const failingFor = (wish: string, o: Outline): number => failing(o).filter((c) => isFor(wish, c)).length;
+const failingFor = (wish: string, o: Assessment): number => failing(o).filter((c) => isFor(wish, c)).length;
 
 /** Everything that a brief asks of a design on its bed, in the order in which gardeners ask. */
 export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
@@ -319,7 +325,7 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
 export function gardenFor(garden: Garden, brief: Brief): Garden {
   const { site, catalog } = garden;
   const { carryMm } = brief;
-  const asked = askedOf(site, brief);
+  const asked = designConditions(site, brief);
   const carry = carryMm === null ? catalog.carryMm : Math.min(carryMm, catalog.carryMm ?? Infinity);
   return {
     ...garden,

@@ -1,4 +1,4 @@
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { quickShop } from '../cut';
 import { ENTRY_KINDS, SHIPPED, coverMaterial, cropOf, hardwareItem, section } from './catalog';
 import fc from 'fast-check';
@@ -10,8 +10,8 @@ import { type Cover, type Garden, checkGarden, emptyGarden } from '../garden/gar
 import { pricedThings, pricesCsv, readPricesCsv } from '../show/prices';
 import { readGarden } from '../garden/read';
 import { writeGarden } from '../garden/write';
-import { outline } from '../plan';
-import { type Entry, NOTHING_OWN, type OwnCatalog, catalogOf, entryOf, figuresOf } from './own';
+import { assessCover } from '../plan';
+import { type Entry, NOTHING_OWN, type OwnCatalog, catalogOf, entryOf, ownFigures } from './own';
 import { tubeShape } from './sections';
 
 const withOwn = (own: Partial<OwnCatalog>): Garden => ({ ...demoGarden(), catalog: { ...NOTHING_OWN, ...own } });
@@ -22,8 +22,8 @@ const figure = (kind: OwnCatalog['figures'][number]['kind'], key: string, id: st
   value,
   note: 'measured',
 });
-const drawn = (garden: Garden, at = 0): Outline => {
-  const made = outline(garden, garden.covers[at] as Cover);
+const drawn = (garden: Garden, at = 0): Assessment => {
+  const made = assessCover(garden, garden.covers[at] as Cover);
   if (!made.ok) throw new Error(JSON.stringify(made.faults));
   return made.value;
 };
@@ -107,7 +107,7 @@ test.each([
 
 test('whatever figure is changed within its bounds, every cover is planned or says why not', () => {
   const all = ENTRY_KINDS.flatMap((kind) =>
-    [...SHIPPED[kind].values()].flatMap((entry) => figuresOf(kind, entry).map((f) => ({ kind, key: entry.key, f }))),
+    [...SHIPPED[kind].values()].flatMap((entry) => ownFigures(kind, entry).map((f) => ({ kind, key: entry.key, f }))),
   );
   fc.assert(
     fc.property(fc.constantFrom(...all), fc.double({ min: 0, max: 1, noNaN: true }), ({ kind, key, f }, part) => {
@@ -115,11 +115,11 @@ test('whatever figure is changed within its bounds, every cover is planned or sa
       const read = checkGarden(garden);
       if (!read.ok) return;
       expect(
-        figuresOf(kind, entryOf(catalogOf(garden.catalog, 'imperial'), kind, key) as Entry).find((x) => x.id === f.id)
+        ownFigures(kind, entryOf(catalogOf(garden.catalog, 'imperial'), kind, key) as Entry).find((x) => x.id === f.id)
           ?.value,
       ).toBeCloseTo(f.min + part * (f.max - f.min), 9);
       for (const cover of read.value.covers) {
-        const made = outline(read.value, cover);
+        const made = assessCover(read.value, cover);
         if (!made.ok) expect(made.faults[0]?.message.length).toBeGreaterThan(10);
       }
     }),
@@ -130,14 +130,14 @@ test('whatever figure is changed within its bounds, every cover is planned or sa
 test('shipped entries all have figures that can be changed, each within its own bounds', () => {
   for (const kind of ENTRY_KINDS)
     for (const entry of SHIPPED[kind].values()) {
-      const figures = figuresOf(kind, entry);
+      const figures = ownFigures(kind, entry);
       expect(new Set(figures.map((f) => f.id)).size).toBe(figures.length);
       for (const f of figures) {
         expect(f.value).toBeGreaterThanOrEqual(f.min);
         expect(f.value).toBeLessThanOrEqual(f.max);
         // Changed, it is the only one that is.
         const to = (f.min + f.max) / 2;
-        const changed = figuresOf(kind, f.with(to) as Entry);
+        const changed = ownFigures(kind, f.with(to) as Entry);
         expect(changed.map((x) => [x.label, x.value])).toEqual(
           figures.map((x) => [x.label, x.id === f.id ? to : x.value]),
         );
@@ -245,7 +245,7 @@ test('what is sold longer than can be carried is left there, or cut at the shop 
   // Every piece of every kind then comes out of what is carried, or the cover says what is too long.
   const garden = withOwn({ carryMm: 7 * 304.8 });
   garden.covers.forEach((c) => {
-    const made = outline(garden, c);
+    const made = assessCover(garden, c);
     if (!made.ok) return expect(made.faults[0]?.message).toMatch(/longer than any|needs more/);
     return expect(Math.max(...made.value.assembly.members.map((m) => m.lengthMm))).toBeLessThan(7 * 304.8 + 0.1);
   });
@@ -297,7 +297,7 @@ test('a crop of one’s own is grown under a cover: its height and frost are in 
   const covers = garden.covers.map((c) => (c === lid ? { ...c, answers: { ...c.answers, crop: 'own-sorrel' } } : c));
   const [before, after] = [garden.covers, covers].map((list) => {
     const cover = list.find((c) => c.id === 'winter-lid');
-    const o = cover && outline({ ...garden, covers: list } as Garden, cover as Garden['covers'][number]);
+    const o = cover && assessCover({ ...garden, covers: list } as Garden, cover as Garden['covers'][number]);
     if (!o?.ok) throw new Error('winter-lid');
     return o.value;
   });
@@ -327,7 +327,7 @@ test('how far figures may be off is the gardener’s to say, and every check’s
     const own = withOwn({ figures });
     const snow = { by: 'ground', groundPa: 800 } as const;
     const garden = onGround ? { ...own, site: { ...own.site, snow } } : own;
-    const made = outline(garden, garden.covers[0] as Cover);
+    const made = assessCover(garden, garden.covers[0] as Cover);
     if (!made.ok) throw new Error('not built');
     const of = (id: string) => made.value.checks.find((c) => c.id === id)?.sure?.of;
     return { snow: of('snow'), wind: of('wind') };

@@ -185,7 +185,7 @@ export function entryOf(catalog: Entries, kind: EntryKind, entryKey: string): En
 }
 
 /** The figures of an entry, whatever its kind. */
-export function figuresOf(kind: EntryKind, entry: Entry): readonly EntryFigure<Entry>[] {
+export function ownFigures(kind: EntryKind, entry: Entry): readonly EntryFigure<Entry>[] {
   return (FIGURES[kind] as unknown as (e: Entry) => readonly EntryFigure<Entry>[])(entry);
 }
 
@@ -251,7 +251,7 @@ function build(own: OwnCatalog, base: Entries): Built {
   const changed = new Map<string, { readonly kind: EntryKind; readonly key: string; readonly at: number }>();
   own.figures.forEach((change, i) => {
     const entry = tables[change.kind].get(change.key);
-    const figure = entry && figuresOf(change.kind, entry).find((f) => f.id === change.figure);
+    const figure = entry && ownFigures(change.kind, entry).find((f) => f.id === change.figure);
     if (!entry)
       faults.push({
         path: ['figures', i, 'key'],

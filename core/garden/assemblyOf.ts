@@ -1,4 +1,4 @@
-import { remembered } from '../base/remember';
+import { memoizeByIdentity } from '../base/remember';
 import type { Result } from '../base/result';
 import type { Assembly } from '../build/assembly/types';
 import { familyOf } from '../build/families/inHand';
@@ -15,7 +15,7 @@ export const builtFrom = (garden: Garden, cover: Cover): readonly unknown[] => [
   garden.catalog,
 ];
 
-const assemblies = remembered<Result<Assembly> | undefined>();
+const assemblies = memoizeByIdentity<Result<Assembly> | undefined>();
 
 /** A cover of a garden as it is built, laid out once for the same answers on the same bed; undefined where there is no such bed. */
 export function assemblyOf(garden: Garden, cover: Cover): Result<Assembly> | undefined {

@@ -1,5 +1,5 @@
 import { catalogOf } from '../catalog/own';
-import { type StrengthWishes, askedOf } from '../judge/proof/asked';
+import { type StrengthWishes, designConditions } from '../judge/proof/asked';
 import type { BuildSite } from '../site/buildSite';
 import { isWindy } from '../site/place';
 import { survey } from '../site/survey';
@@ -16,7 +16,7 @@ export function buildSite(garden: Garden, bedId: string, wishes: StrengthWishes 
     bed && {
       bed,
       survey: survey(bed),
-      windy: isWindy(askedOf(garden.site, wishes).gustMPerS),
+      windy: isWindy(designConditions(garden.site, wishes).gustMPerS),
       market: garden.units.stock,
       catalog: catalogOf(garden.catalog, garden.units.stock),
     }

@@ -12,7 +12,7 @@ import { type Garden, emptyGarden, newWork } from './garden';
 const inch = (x: number): number => Math.round(x * MM_PER_INCH * 1000) / 1000;
 
 /** A bed of the demo with the stock of its shops, in its wind. */
-export const siteOf = (bed: Bed): BuildSite => ({
+export const demoSite = (bed: Bed): BuildSite => ({
   bed,
   survey: survey(bed),
   windy: true,
@@ -122,7 +122,7 @@ export function demoGarden(): Garden {
         bedId: 'long',
         family: 'hinged-hoop-lid',
         answers: {
-          ...hingedHoopLid.defaults(siteOf(long)),
+          ...hingedHoopLid.defaults(demoSite(long)),
           shape: { by: 'length', lengthMm: inch(76) },
           latches: 5,
           crop: 'mizuna',
@@ -135,7 +135,7 @@ export function demoGarden(): Garden {
         name: 'Salad tunnel',
         bedId: 'metric',
         family: 'staked-tunnel',
-        answers: { ...stakedTunnel.defaults(siteOf(metric)), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
+        answers: { ...stakedTunnel.defaults(demoSite(metric)), cover: 'fabric-30', ridge: 'rope', crop: 'spinach' },
         ...newWork(),
       },
       {
@@ -144,7 +144,7 @@ export function demoGarden(): Garden {
         bedId: 'crooked',
         family: 'staked-tunnel',
         answers: {
-          ...stakedTunnel.defaults(siteOf(crooked)),
+          ...stakedTunnel.defaults(demoSite(crooked)),
           extent: { kind: 'part', startMm: 0, lengthMm: inch(60) },
         },
         ...newWork(),
@@ -155,7 +155,7 @@ export function demoGarden(): Garden {
         bedId: 'crooked',
         family: 'sloped-cold-frame',
         answers: {
-          ...slopedColdFrame.defaults(siteOf(crooked)),
+          ...slopedColdFrame.defaults(demoSite(crooked)),
           extent: { kind: 'part', startMm: inch(60), lengthMm: inch(36) },
           lids: 1,
           crop: 'corn-salad',
@@ -167,7 +167,7 @@ export function demoGarden(): Garden {
         name: 'Frost tunnel',
         bedId: 'wall',
         family: 'wire-tunnel',
-        answers: { ...wireTunnel.defaults(siteOf(wallBed)), cover: 'fabric-30', crop: 'claytonia' },
+        answers: { ...wireTunnel.defaults(demoSite(wallBed)), cover: 'fabric-30', crop: 'claytonia' },
         ...newWork(),
       },
     ],

@@ -1,5 +1,5 @@
 import { FAMILIES } from '../build/families';
-import { demoGarden, siteOf } from './demo';
+import { demoGarden, demoSite } from './demo';
 import { type Cover, type Garden, newWork } from './garden';
 
 /** The demo's beds with one cover of every kind on each, as the kind itself would start: for comparing and for tests. */
@@ -14,7 +14,7 @@ export function everyKind(): Garden {
         name: `${name} on ${bed.name}`,
         bedId: bed.id,
         family: key,
-        answers: defaults(siteOf(bed)),
+        answers: defaults(demoSite(bed)),
         ...newWork(),
       })),
     ),

@@ -4,8 +4,8 @@ import { NAME_CHARS } from '../base/ids';
 import { issueFaults } from '../base/issues';
 import { MM_PER_INCH } from '../base/length';
 import { type Fault, type Result, failAll, ok } from '../base/result';
-import { remembered } from '../base/remember';
-import { type Family, familyOf, kindsInHand } from '../build/families/inHand';
+import { memoizeByIdentity } from '../base/remember';
+import { type Family, familyOf, registeredFamilies } from '../build/families/inHand';
 import { type Catalog, type EntryKind, SHIPPED } from '../catalog/catalog';
 import { NOTHING_OWN, catalogOf, entryOf, isFree, ownCatalogSchema, ownFaults } from '../catalog/own';
 import { USUAL_TENDING, tendingSchema } from '../judge/climate/tending';
@@ -196,13 +196,13 @@ const shapeOf = (kinds: readonly Family[]) => ({
 });
 
 const schemaOf = (kinds: readonly Family[]) => z.strictObject(shapeOf(kinds));
-const schemas = remembered<ReturnType<typeof schemaOf>>();
+const schemas = memoizeByIdentity<ReturnType<typeof schemaOf>>();
 
 /**
  * One garden and all that is in it, as its file holds it, with covers of the kinds in hand. What its parts say of one another is
  * checked by `checkGarden`.
  */
-export const gardenSchema = () => schemas(kindsInHand(), [], () => schemaOf(kindsInHand()));
+export const gardenSchema = () => schemas(registeredFamilies(), [], () => schemaOf(registeredFamilies()));
 
 export type Garden = z.infer<ReturnType<typeof schemaOf>>;
 export type Cover = Garden['covers'][number];
@@ -244,7 +244,9 @@ function coverFaults(cover: Cover, i: number, beds: ReadonlySet<string>, catalog
     ...cover.also.flatMap((d, k) => missing(catalog, 'item', d.itemKey, at('also', k, 'itemKey'))),
     ...(['kinds', 'notKinds'] as const).flatMap((list) =>
       (cover.brief?.[list] ?? []).flatMap((key, k) =>
-        kindsInHand().some((f) => f.key === key) ? [] : [[at('brief', list, k), 'must be a kind of cover'] as const],
+        registeredFamilies().some((f) => f.key === key)
+          ? []
+          : [[at('brief', list, k), 'must be a kind of cover'] as const],
       ),
     ),
   ];

@@ -3,18 +3,18 @@ import { type Result, failAll, ok } from '../base/result';
 import { type Garden, checkGarden } from './garden';
 
 /** From the garden's root to a value: keys of objects, ids of list entries. */
-export type Path = readonly string[];
+export type FieldPath = readonly string[];
 
 /** One thing that is another than before; undefined where it is not there. */
-export interface Change {
-  readonly path: Path;
+export interface GardenChange {
+  readonly path: FieldPath;
   readonly was: unknown;
   readonly is: unknown;
 }
 
 /** One thing that both changed, and not to the same. */
 export interface Clash {
-  readonly path: Path;
+  readonly path: FieldPath;
   readonly mine: unknown;
   readonly theirs: unknown;
 }
@@ -22,7 +22,7 @@ export interface Clash {
 /** Stands for the order of a list whose entries have ids, among its entries. */
 const ORDER = '\u0000order';
 /** What a clash is about when nothing finer can be told apart. */
-export const WHOLE: Path = [];
+export const WHOLE: FieldPath = [];
 
 type Entries = ReadonlyMap<string, unknown>;
 
@@ -45,7 +45,7 @@ export function same(a: unknown, b: unknown): boolean {
 }
 
 /** The order of a list's entries among those that both ways have; adding and taking away do not change it. */
-function orderChange(path: Path, was: Entries, is: Entries): readonly Change[] {
+function orderChange(path: FieldPath, was: Entries, is: Entries): readonly GardenChange[] {
   const [before, after] = [was.get(ORDER), is.get(ORDER)] as (readonly string[] | undefined)[];
   if (!before || !after) return [];
   const kept = (ids: readonly string[], other: Entries): readonly string[] => ids.filter((id) => other.has(id));
@@ -58,7 +58,12 @@ function orderChange(path: Path, was: Entries, is: Entries): readonly Change[] {
  * @param depth no finer than so many steps from the root
  * @example changesBetween({ a: { b: 1 } }, { a: { b: 2 } }) // [{ "path": ["a", "b"], "was": 1, "is": 2 }]
  */
-export function changesBetween(was: unknown, is: unknown, depth = Infinity, path: Path = []): readonly Change[] {
+export function changesBetween(
+  was: unknown,
+  is: unknown,
+  depth = Infinity,
+  path: FieldPath = [],
+): readonly GardenChange[] {
   if (same(was, is)) return [];
   const [before, after] = [entriesOf(was), entriesOf(is)];
   if (!before || !after || Array.isArray(was) !== Array.isArray(is) || path.length >= depth) return [{ path, was, is }];
@@ -70,11 +75,11 @@ export function changesBetween(was: unknown, is: unknown, depth = Infinity, path
   ];
 }
 
-const within = (path: Path, whole: Path): boolean => whole.every((step, i) => path[i] === step);
-const touch = (a: Path, b: Path): boolean => within(a, b) || within(b, a);
+const within = (path: FieldPath, whole: FieldPath): boolean => whole.every((step, i) => path[i] === step);
+const touch = (a: FieldPath, b: FieldPath): boolean => within(a, b) || within(b, a);
 
 /** What two sets of changes made differently of the same thing. */
-export function clashesOf(mine: readonly Change[], theirs: readonly Change[]): readonly Clash[] {
+export function clashesOf(mine: readonly GardenChange[], theirs: readonly GardenChange[]): readonly Clash[] {
   return mine.flatMap((m) => {
     const t = theirs.find((x) => touch(m.path, x.path) && !(m.path.length === x.path.length && same(m.is, x.is)));
     return t ? [{ path: m.path.length <= t.path.length ? m.path : t.path, mine: m.is, theirs: t.is }] : [];
@@ -85,7 +90,7 @@ export function clashesOf(mine: readonly Change[], theirs: readonly Change[]): r
  * A value with one of its parts changed; parts that are not touched are shared.
  * @param after the value as it was after the change, that gives what is no longer there to be changed
  */
-function withChange(value: unknown, [step, ...rest]: Path, change: Change, after: unknown): unknown {
+function withChange(value: unknown, [step, ...rest]: FieldPath, change: GardenChange, after: unknown): unknown {
   if (step === undefined) return change.is;
   const inner = rest.length === 0 ? change.is : entriesOf(after)?.get(step);
   if (Array.isArray(value)) {
@@ -109,14 +114,19 @@ function withChange(value: unknown, [step, ...rest]: Path, change: Change, after
 }
 
 /** A value with changes made to it, but for those within the paths left out. */
-export function withChanges<T>(onto: T, changes: readonly Change[], after?: T, leave: readonly Path[] = []): T {
+export function withChanges<T>(
+  onto: T,
+  changes: readonly GardenChange[],
+  after?: T,
+  leave: readonly FieldPath[] = [],
+): T {
   return changes
     .filter((change) => !leave.some((path) => touch(change.path, path)))
     .reduce<unknown>((value, change) => withChange(value, change.path, change, after), onto) as T;
 }
 
 /** Puts what lies between two values onto a third. */
-export function carried<T>(onto: T, before: T, after: T, leave: readonly Path[] = [], depth = Infinity): T {
+export function carried<T>(onto: T, before: T, after: T, leave: readonly FieldPath[] = [], depth = Infinity): T {
   return withChanges(onto, changesBetween(before, after, depth), after, leave);
 }
 
@@ -146,7 +156,13 @@ export function mergeOf(base: Garden, mine: Garden, theirs: Garden): Merge {
   return { clashes: [{ path: WHOLE, mine, theirs }], depth: 0 };
 }
 
-function merged(base: Garden, mine: Garden, theirs: Garden, leave: readonly Path[], depth: number): Result<Garden> {
+function merged(
+  base: Garden,
+  mine: Garden,
+  theirs: Garden,
+  leave: readonly FieldPath[],
+  depth: number,
+): Result<Garden> {
   const read = checkGarden(carried(theirs, base, mine, leave, depth));
   return read.ok ? ok(read.value) : failAll(read.faults);
 }

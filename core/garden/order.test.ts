@@ -1,5 +1,5 @@
 import { changed, changesOf } from './changes';
-import { extent } from '../site/plotting';
+import { plotExtent } from '../site/plotting';
 import { demoGarden } from './demo';
 import { type Garden, checkGarden } from './garden';
 import { withCopiedBed, withCopiedCover, withCopiedLandmark, withMoved, withoutBed } from './order';
@@ -34,7 +34,7 @@ test('a copied bed lies a path beyond the first, by itself or with its covers', 
   const [bed, copy] = alone.beds;
   if (!bed || !copy) throw new Error('no bed');
   expect(copy).toMatchObject({ id: 'new', name: 'Long bed 2' });
-  expect(extent(copy).y0 - extent(bed).y1).toBeCloseTo(garden.plot.pathMm, 6);
+  expect(plotExtent(copy).y0 - plotExtent(bed).y1).toBeCloseTo(garden.plot.pathMm, 6);
   const whole = withCopiedBed(garden, 'long', 'new', (c) => `copy of ${c.id}`);
   expect(whole.covers.filter((c) => c.bedId === 'new').map((c) => c.family)).toEqual(onLong.map((c) => c.family));
   expect(checkGarden({ ...garden, ...whole }).ok).toBe(true);
@@ -54,7 +54,7 @@ test('a copied landmark lies a path beyond the first, the way it runs', () => {
   const [first, copy] = withCopiedLandmark({ ...garden, landmarks: [fence] }, 'f', 'new').landmarks;
   if (!first || !copy) throw new Error('no copy');
   expect([first, copy.name]).toEqual([fence, 'Fence 2']);
-  expect(extent(copy).y0 - extent(first).y1).toBeCloseTo(garden.plot.pathMm, 6);
+  expect(plotExtent(copy).y0 - plotExtent(first).y1).toBeCloseTo(garden.plot.pathMm, 6);
 });
 
 test('a bed goes with its covers, and what is left is sound', () => {

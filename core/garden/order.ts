@@ -2,7 +2,7 @@
 import { freshName } from '../base/ids';
 import type { Bed } from '../site/bed';
 import type { Landmark } from '../site/landmark';
-import { extent } from '../site/plotting';
+import { plotExtent } from '../site/plotting';
 import { type Cover, type Garden, newWork } from './garden';
 
 const names = (list: readonly { readonly name: string }[]): readonly string[] => list.map((x) => x.name);
@@ -43,7 +43,7 @@ export function withNextYear(garden: Garden, id: string, newId: string): Pick<Ga
 
 /** Where a copy lies: a path beyond the far side of the first one. */
 const beyond = (garden: Garden, thing: Bed | Landmark): Bed['at'] => {
-  const { y0, y1 } = extent(thing);
+  const { y0, y1 } = plotExtent(thing);
   return { ...thing.at, yMm: thing.at.yMm + y1 - y0 + garden.plot.pathMm };
 };
 

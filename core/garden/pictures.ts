@@ -22,4 +22,4 @@ export const picturesSchema = z
       ),
   )
   .check(z.refine((all) => Object.keys(all).length <= MOST_OF_FILE, `at most ${MOST_OF_FILE} pictures`));
-export type Pictures = z.infer<typeof picturesSchema>;
+export type GardenPictures = z.infer<typeof picturesSchema>;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import * as z from 'zod/mini';
 import { familyOf } from '../build/families';
-import { demoGarden, siteOf } from './demo';
+import { demoGarden, demoSite } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
 import { MAX_FILE_CHARS, migrate, readGarden, readGardenFile, readKept } from './read';
 import { NOTHING_SAID } from '../site/brief';
@@ -174,7 +174,7 @@ test('an answer that a file leaves out is the usual one on its bed', () => {
   const read = readGarden(JSON.stringify({ ...garden, covers: [{ ...first, answers }] }));
   const bed = garden.beds.find((b) => b.id === first.bedId);
   if (!read.ok || !bed) throw new Error(JSON.stringify(read));
-  const usual = familyOf(first.family).defaults(siteOf(bed)) as Readonly<Record<string, unknown>>;
+  const usual = familyOf(first.family).defaults(demoSite(bed)) as Readonly<Record<string, unknown>>;
   expect(read.value.covers[0]?.answers).toEqual({ ...answers, pipe: usual['pipe'] });
   // Of a bed that is not there nothing is usual: the fault is told as it is.
   const lost = readGarden(JSON.stringify({ ...garden, covers: [{ ...first, bedId: 'nowhere', answers }] }));

@@ -2,11 +2,11 @@
 import '../build/families';
 import { issueFaults } from '../base/issues';
 import { type Result, fail, failAll, messageOf, ok } from '../base/result';
-import { kindsInHand } from '../build/families/inHand';
+import { registeredFamilies } from '../build/families/inHand';
 import { bedSchema } from '../site/bed';
 import { buildSite } from './buildSite';
 import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden, emptyGarden } from './garden';
-import { type Pictures, picturesSchema } from './pictures';
+import { type GardenPictures, picturesSchema } from './pictures';
 
 /** Largest file that is opened, in characters. */
 export const MAX_FILE_CHARS = 20_000_000;
@@ -65,7 +65,7 @@ export const tooLarge = (): Result<never> => fail('file', 'The file is too large
 /** What a file holds: a garden, and the pictures of its day book where they were asked to go along. */
 export interface GardenFile {
   readonly garden: Garden;
-  readonly pictures: Pictures;
+  readonly pictures: GardenPictures;
 }
 
 /**
@@ -81,7 +81,7 @@ function withUsualAnswers(document: Json): Json {
     ...document,
     covers: covers.map((cover: unknown): unknown => {
       if (!isObject(cover) || !isObject(cover['answers'])) return cover;
-      const family = kindsInHand().find((f) => f.key === cover['family']);
+      const family = registeredFamilies().find((f) => f.key === cover['family']);
       const bed = bedSchema.safeParse(beds.find((b: unknown) => isObject(b) && b['id'] === cover['bedId']));
       if (!family || !bed.success) return cover;
       const site = buildSite({ ...empty, units: { ...empty.units, stock }, beds: [bed.data] }, bed.data.id);

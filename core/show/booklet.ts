@@ -4,13 +4,13 @@ import { type Phrase, phraseText } from '../base/figure';
 import { seasonOfCover } from '../air';
 import { sayDay } from '../base/days';
 import type { Flat } from '../base/geometry';
-import type { Step } from '../build/assembly/types';
+import type { BuildStep } from '../build/assembly/types';
 import { familyOf } from '../build/families/inHand';
 import type { PaperKey } from '../build/parts/ends';
 import { AISLES } from '../catalog/types';
 import { conditionLines } from '../conditions';
-import type { Work } from '../cut';
-import type { Outline } from '../outline';
+import type { CutCover } from '../cut';
+import type { Assessment } from '../outline';
 import { carriedMm } from '../judge/proof/strength';
 import { sheetSize } from '../make/rolls/rolls';
 import { cutPages } from './cutBook';
@@ -20,7 +20,7 @@ import { LEADING, MARGIN, MARKET, type Pen, newBook } from './pen';
 import { viewFrame } from './project';
 
 /** All that a booklet tells of. */
-export type Told = Outline & Work;
+export type BookletOptions = Assessment & CutCover;
 
 /** A part of the booklet begins, with room for something under its head. */
 function head(pen: Pen, words: string, under = 80): void {
@@ -33,7 +33,7 @@ function head(pen: Pen, words: string, under = 80): void {
 }
 
 /** What to buy, by aisle, in two columns of lines with a box to tick. */
-function shopping(pen: Pen, o: Told, p: Preferences): void {
+function shopping(pen: Pen, o: BookletOptions, p: Preferences): void {
   const column = (pen.width - 16) / 2;
   const lines = AISLES.flatMap((aisle) => {
     const list = o.shopping.lines.filter((l) => l.aisle === aisle && l.packs > 0);
@@ -66,7 +66,7 @@ function shopping(pen: Pen, o: Told, p: Preferences): void {
 const STEP_DRAWING = { width: 190, height: 130 } as const;
 
 /** A step, kept whole: its drawing at the left, its words beside it. */
-function stepBlock(pen: Pen, o: Told, step: Step, number: number, p: Preferences): void {
+function stepBlock(pen: Pen, o: BookletOptions, step: BuildStep, number: number, p: Preferences): void {
   const shown = step.id !== 'cut' && step.tags.length > 0;
   const left = shown ? STEP_DRAWING.width + 14 : 0;
   const width = pen.width - left;
@@ -122,7 +122,7 @@ function stepBlock(pen: Pen, o: Told, step: Step, number: number, p: Preferences
 }
 
 /** What to hang by the bed: what it stands, what it keeps, when it wants air. */
-function seasonCard(pen: Pen, o: Told, p: Preferences): void {
+function seasonCard(pen: Pen, o: BookletOptions, p: Preferences): void {
   const snowMm = carriedMm(o.strengths, o.unjudged);
   const { noon } = o.garden.site;
   const lines: string[] = [
@@ -154,7 +154,7 @@ function seasonCard(pen: Pen, o: Told, p: Preferences): void {
 }
 
 /** The usual dates of a year, from January on: what is sown, grown, picked, changed. */
-function seasonLines(o: Outline): readonly string[] {
+function seasonLines(o: Assessment): readonly string[] {
   const told = seasonOfCover(o, `${o.garden.site.noon.date.slice(0, 4)}-01-01`).filter(
     (t) => t.kind !== 'light' && t.date.startsWith(o.garden.site.noon.date.slice(0, 4)),
   );
@@ -165,7 +165,7 @@ function seasonLines(o: Outline): readonly string[] {
  * Writes the booklet of a cover.
  * @returns the bytes of a PDF file; the same work gives the same bytes
  */
-export async function booklet(o: Told, paper: PaperKey): Promise<Uint8Array> {
+export async function booklet(o: BookletOptions, paper: PaperKey): Promise<Uint8Array> {
   const { units } = o.garden;
   const { book, pen } = await newBook(o.cover.name, `${o.cover.name}, ${o.garden.name}`, MARKET[paper]);
   pen.words(o.cover.name, 20, { bold: true });

@@ -1,5 +1,5 @@
 /** The cut book: every bar, sheet and roll drawn to scale on paper, with marks, stops and a box to tick. */
-import type { Work } from '../cut';
+import type { CutCover } from '../cut';
 import { MARGIN, type Pen, newBook } from './pen';
 import type { RollCut } from '../make/rolls/rolls';
 import { type CutPiece, type SectionBar, type SectionCuts, longestDrawnMm, straightest } from '../make/cutting/bars';
@@ -132,7 +132,7 @@ function barsOf(pen: Pen, cuts: readonly SectionCuts[], unit: LengthUnit): void 
 }
 
 /** Every bar, sheet and roll, with the stops. */
-export function cutPages(pen: Pen, work: Pick<Work, 'garden' | 'cuts' | 'sheets' | 'rolls'>): void {
+export function cutPages(pen: Pen, work: Pick<CutCover, 'garden' | 'cuts' | 'sheets' | 'rolls'>): void {
   const unit = work.garden.units.length;
   pen.words(
     'Marks run from the end where the tape hooks, after the squared end, and count the saw\u2019s own width. Measure each board before you cut: shops sell them a little short or long. Eye and ear protection; a mask for PVC and treated wood.',
@@ -171,7 +171,7 @@ export function cutPages(pen: Pen, work: Pick<Work, 'garden' | 'cuts' | 'sheets'
  * @returns the bytes of the file; the same work gives the same bytes
  */
 export async function cutBook(
-  work: Pick<Work, 'garden' | 'cuts' | 'sheets' | 'rolls'>,
+  work: Pick<CutCover, 'garden' | 'cuts' | 'sheets' | 'rolls'>,
   title: string,
 ): Promise<Uint8Array> {
   const { units, name } = work.garden;

@@ -4,11 +4,11 @@ import { demoGarden } from '../garden/demo';
 import type { Cover } from '../garden/garden';
 import type { Climate, DaySum } from '../judge/climate/climate';
 import type { Weather } from '../judge/weather/weather';
-import { outline } from '../plan';
+import { assessCover } from '../plan';
 import { shownClimate } from './dayCurve';
 
 const garden = demoGarden();
-const made = outline(garden, garden.covers[0] as Cover);
+const made = assessCover(garden, garden.covers[0] as Cover);
 if (!made.ok) throw new Error('not built');
 const o = made.value;
 

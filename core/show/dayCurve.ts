@@ -4,7 +4,7 @@ import { MS_PER_HOUR, dayNumber } from '../base/days';
 import type { Climate, DaySum } from '../judge/climate/climate';
 import { type NotableDay, notableDays } from '../judge/weather/days';
 import type { Weather } from '../judge/weather/weather';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 
 /** One hour of a day. */
 export interface CurveHour {
@@ -27,7 +27,7 @@ export interface ShownClimate {
 }
 
 /** What of a climate is shown. @param date a day of it; the coldest clear night when not said */
-export function shownClimate(o: Outline, { run, days }: Climate, weather: Weather, date?: string): ShownClimate {
+export function shownClimate(o: Assessment, { run, days }: Climate, weather: Weather, date?: string): ShownClimate {
   const { utcHours } = climatePlace(o.garden, weather.startMs);
   const notable = notableDays(weather, utcHours, o.garden.site.latitudeDeg < 0);
   const there = days.some((d) => d.date === date);

@@ -2,7 +2,7 @@
 import type { Flat, View } from '../base/geometry';
 import { outlineSize } from '../base/geometry';
 import { sheetSize } from '../make/rolls/rolls';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { type Drawn, type Stuff, bounds, drawAssembly } from './project';
 
 /** What each layer is drawn in: index of the standard colours. */
@@ -71,7 +71,7 @@ const shape = (d: Drawn, dx: number, dy: number): readonly Group[] =>
   polyline(LAYER_OF[d.stuff], moved(d.points, dx, dy), d.widthMm === undefined, d.widthMm ?? 0);
 
 /** Every part that is cut flat: panels with their openings, sheets as they are cut from the roll. */
-function flatParts(o: Outline): readonly { readonly name: string; readonly rings: readonly (readonly Flat[])[] }[] {
+function flatParts(o: Assessment): readonly { readonly name: string; readonly rings: readonly (readonly Flat[])[] }[] {
   const box = (w: number, h: number): readonly Flat[] => [
     [0, 0],
     [w, 0],
@@ -92,7 +92,7 @@ function flatParts(o: Outline): readonly { readonly name: string; readonly rings
 }
 
 /** The drawing as text of a DXF file. */
-export function dxf(o: Outline): string {
+export function dxf(o: Assessment): string {
   const entities: Group[] = [];
   let x = 0;
   for (const view of ['end', 'side', 'plan'] as const) {

@@ -1,6 +1,6 @@
 /** A cover in the round as a glTF 2.0 file, in metres, y up, every piece a node named by its tag. Source: Khronos glTF 2.0 specification. */
 import { type Vec3, cross, norm, subtract } from '../base/geometry';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { type Mesh, type MeshStuff, meshesOf } from './meshes';
 
 /** Red, green, blue and how much one does not see through it, from 0 to 1. */
@@ -37,7 +37,7 @@ function vertices(m: Mesh): { readonly positions: readonly Vec3[]; readonly norm
 }
 
 /** The whole of one cover as a glTF file with its buffer inside it. @returns JSON text */
-export function gltf(o: Outline): string {
+export function gltf(o: Assessment): string {
   const parts = meshesOf(o.assembly)
     .map((m) => ({ m, ...vertices(m) }))
     .filter((p) => p.positions.length > 0);

@@ -1,6 +1,6 @@
 import { type Flat, type View, flatten } from '../base/geometry';
 import type { Assembly, Joint } from '../build/assembly/types';
-import { kindOf } from '../build/joints';
+import { jointKind } from '../build/joints';
 import { countOfJoint } from '../build/joints/kind';
 
 /** A joint as a drawing shows it: what it is and how many, and where. */
@@ -15,7 +15,7 @@ export interface JointMark {
 /** How a joint is told: its number, what it is called, and where it is. */
 export function sayJoint(j: Joint): string {
   const n = countOfJoint(j);
-  const [one, many] = kindOf(j.kind).name;
+  const [one, many] = jointKind(j.kind).name;
   return `${n} ${n === 1 ? one : many}: ${j.where}`;
 }
 
@@ -25,7 +25,7 @@ const ONE_MARK_MM = 6;
 /** Every joint that has a place, in a view; places that lie behind one another are marked once. */
 export function jointMarks(a: Assembly, view: View): readonly JointMark[] {
   return a.joints.flatMap((j): JointMark[] => {
-    const { symbol } = kindOf(j.kind);
+    const { symbol } = jointKind(j.kind);
     if (symbol === 'none' || j.places.length === 0) return [];
     const seen = new Map<string, Flat>();
     for (const place of j.places) {

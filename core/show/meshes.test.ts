@@ -3,7 +3,7 @@ import { add, cross, dot, subtract } from '../base/geometry';
 import { boardShape, tubeShape } from '../catalog/sections';
 import { FAMILY_KEYS } from '../build/families';
 import { demoGarden } from '../garden/demo';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { onSomeBed } from '../testing/onBed';
 import { outlineSize } from '../base/geometry';
 import { sheetSize } from '../make/rolls/rolls';
@@ -13,7 +13,7 @@ import { type Mesh, meshesOf } from './meshes';
 import { bounds, drawAssembly } from './project';
 
 const garden = demoGarden();
-const built = (family: string): Outline => onSomeBed(garden, family);
+const built = (family: string): Assessment => onSomeBed(garden, family);
 
 /** Volume within a closed skin whose triangles are seen against the clock from outside, mm³ (divergence theorem). */
 const volume = (m: Mesh): number =>

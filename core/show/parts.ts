@@ -4,7 +4,7 @@ import { formatLength } from '../base/length';
 import { capital } from '../base/figure';
 import { hardwareItem } from '../catalog/catalog';
 import { sheetSize } from '../make/rolls/rolls';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 
 /** A line of the list: what, how many, how large, by which tags. */
 export interface PartLine {
@@ -15,7 +15,7 @@ export interface PartLine {
 }
 
 /** Pieces of one name, bar and length are a line; so are sheets of one size, panels of one kind, and each small thing. */
-export function partsOf({ assembly: a, also, site: { catalog } }: Outline, units: Preferences): readonly PartLine[] {
+export function partsOf({ assembly: a, also, site: { catalog } }: Assessment, units: Preferences): readonly PartLine[] {
   const lines = new Map<string, PartLine>();
   const add = (what: string, size: string, tag: string): void => {
     const key = `${what} ${size}`;

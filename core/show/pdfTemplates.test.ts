@@ -2,14 +2,14 @@ import { MM_PER_INCH } from '../base/length';
 import { templatePages } from '../build/parts/ends';
 import { demoGarden } from '../garden/demo';
 import type { Cover } from '../garden/garden';
-import { outline } from '../plan';
+import { assessCover } from '../plan';
 import { startingCover } from '../start';
 import { curved, templates } from './pdfTemplates';
 import { POINTS_PER_MM, newBook } from './pen';
 
 const garden = demoGarden();
 const cover = startingCover(garden, 'long', 'lift-off-cover', 'test', 'Test', 'spinach') as Cover;
-const made = outline(garden, cover);
+const made = assessCover(garden, cover);
 if (!made.ok) throw new Error('not built');
 const o = made.value;
 

@@ -2,11 +2,11 @@
 import { type Flat, clipped } from '../base/geometry';
 import type { Panel } from '../build/assembly/types';
 import { type PaperKey, PAPERS, printedArea, templatePages } from '../build/parts/ends';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { POINTS_PER_MM, type Pen } from './pen';
 
 /** Ends that are sawn to a curve, each kind once. */
-export const curved = (o: Outline): readonly Panel[] =>
+export const curved = (o: Assessment): readonly Panel[] =>
   o.assembly.panels.filter(
     (p, i, all) => p.curved && all.findIndex((q) => JSON.stringify(q.outline) === JSON.stringify(p.outline)) === i,
   );

@@ -3,7 +3,7 @@ import { type PDFPage, grayscale } from 'pdf-lib';
 import type { Flat, View } from '../base/geometry';
 import { formatLength } from '../base/length';
 import type { Dimension } from '../build/assembly/types';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { MARGIN, POINTS_PER_MM, type Pen } from './pen';
 import { type Drawn, type Stuff, standingTags, viewFrame } from './project';
 import { type LayoutOf, layoutView } from './viewLayout';
@@ -62,7 +62,7 @@ export function drawShapes(
 }
 
 /** A view with its dimensions, at the largest scale of a rule that fits. @returns its height, points */
-function drawView(pen: Pen, o: Outline, view: View, x: number, width: number, height: number): number {
+function drawView(pen: Pen, o: Assessment, view: View, x: number, width: number, height: number): number {
   const unit = o.garden.units.length;
   const wide = (d: Dimension): number => {
     const figure = pen.font.widthOfTextAtSize(formatLength(d.valueMm, unit), SMALL) + 6;
@@ -113,7 +113,7 @@ function drawView(pen: Pen, o: Outline, view: View, x: number, width: number, he
 }
 
 /** The three views: the end and the plan side by side where there is room, the side under them. */
-export function drawings(pen: Pen, o: Outline): void {
+export function drawings(pen: Pen, o: Assessment): void {
   const half = (pen.width - 12) / 2;
   pen.room(420);
   const top = pen.y;

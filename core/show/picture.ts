@@ -1,12 +1,12 @@
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { type Drawn, drawAssembly } from './project';
 
 /** Something worked out, drawn from the end in place of its whole outline: small enough to hand to a screen. */
-export type Pictured<T extends { readonly outline: Outline }> = Omit<T, 'outline'> & {
+export type WithThumbnail<T extends { readonly outline: Assessment }> = Omit<T, 'outline'> & {
   readonly shapes: readonly Drawn[];
 };
 
-export function pictured<T extends { readonly outline: Outline }>({ outline, ...rest }: T): Pictured<T> {
+export function withThumbnail<T extends { readonly outline: Assessment }>({ outline, ...rest }: T): WithThumbnail<T> {
   const { assembly, site } = outline;
   return { ...rest, shapes: drawAssembly(assembly, site.bed, site.survey, 'end') };
 }

@@ -3,7 +3,7 @@ import { boardCorners, panelFaces } from '../build/assembly/solids';
 import { type Vec3, dot, flatten } from '../base/geometry';
 import { demoGarden } from '../garden/demo';
 import { everyKind } from '../garden/everyKind';
-import { outline } from '../plan';
+import { assessCover } from '../plan';
 import { thicknessMm } from '../catalog/sections';
 import { at, build } from '../testing/site';
 import { bounds, drawAssembly, standingTags, thinned } from './project';
@@ -12,7 +12,7 @@ import type { Assembly, Member } from '../build/assembly/types';
 const gardens = [demoGarden(), everyKind()];
 const built = gardens.flatMap((garden) =>
   garden.covers.map((cover) => {
-    const found = outline(garden, cover);
+    const found = assessCover(garden, cover);
     if (!found.ok) throw new Error(`${cover.id}: ${found.faults[0]?.message ?? ''}`);
     return { name: cover.id, o: found.value };
   }),

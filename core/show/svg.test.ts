@@ -1,10 +1,10 @@
 import { demoGarden } from '../garden/demo';
-import { outline } from '../plan';
+import { assessCover } from '../plan';
 import { viewSvg } from './svg';
 
 const garden = demoGarden();
 const cover = garden.covers.find((c) => c.id === 'winter-lid');
-const built = cover && outline(garden, cover);
+const built = cover && assessCover(garden, cover);
 if (!built?.ok) throw new Error('no lid');
 const numbers = (text: string): number[] =>
   text

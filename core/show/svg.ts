@@ -1,4 +1,4 @@
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import type { View } from '../base/geometry';
 import { type Drawn, type Stuff, bounds, drawAssembly } from './project';
 import { formatLength } from '../base/length';
@@ -27,7 +27,7 @@ function shape(d: Drawn): string {
 }
 
 /** One view of a cover as an SVG drawing in millimetres, with its measures listed under it. */
-export function viewSvg(o: Outline, view: View): string {
+export function viewSvg(o: Assessment, view: View): string {
   const shapes = drawAssembly(o.assembly, o.site.bed, o.site.survey, view);
   const { u0, v0, u1, v1 } = bounds(shapes);
   const margin = 80;

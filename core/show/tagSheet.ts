@@ -2,14 +2,14 @@
 import { formatLength } from '../base/length';
 import type { PaperKey } from '../build/parts/ends';
 import { sheetSize } from '../make/rolls/rolls';
-import type { Outline } from '../outline';
+import type { Assessment } from '../outline';
 import { MARGIN, MARKET, newBook } from './pen';
 
 /** Tags on a page: three across, ten down, as labels are sold. */
 const TAGS = { across: 3, down: 10 } as const;
 
 /** Writes a tag for every piece that is cut, to print and stick on. */
-export async function tagSheet(o: Outline, paper: PaperKey): Promise<Uint8Array> {
+export async function tagSheet(o: Assessment, paper: PaperKey): Promise<Uint8Array> {
   const unit = o.garden.units.length;
   const { book, pen } = await newBook(`Tags: ${o.cover.name}`, o.cover.name, MARKET[paper]);
   const pieces = [

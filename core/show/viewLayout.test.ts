@@ -8,7 +8,7 @@ import { firstCover } from '../start';
 import { survey } from '../site/survey';
 import type { Bed } from '../site/bed';
 import { standingTags, viewFrame } from './project';
-import { type Box, type LayoutOf, type ViewLayout, dimensionWidth, fitView, layoutView } from './viewLayout';
+import { type LayoutBox, type LayoutOf, type ViewLayout, dimensionWidth, fitView, layoutView } from './viewLayout';
 
 const VIEWS = ['end', 'side', 'plan'] as const;
 /** The hero, a view beside it, and a phone. */
@@ -28,7 +28,7 @@ function layoutOf(a: Assembly, bed: Bed, view: (typeof VIEWS)[number], unit: Len
   };
 }
 
-const meet = (a: Box, b: Box): boolean =>
+const meet = (a: LayoutBox, b: LayoutBox): boolean =>
   a.x0 < b.x1 - 0.01 && b.x0 < a.x1 - 0.01 && a.y0 < b.y1 - 0.01 && b.y0 < a.y1 - 0.01;
 
 /** What is wrong with a layout. @param type how large its figures are: 30 pixels high at 1, and 18 more for the name over that of a leader */
@@ -105,7 +105,7 @@ test('figures that cannot stand side by side go to rows of their own; a short li
   const l = layoutView(of, 0.5);
   const [half, bit, all] = ['half', 'bit', 'all'].map((id) => l.dimensions.find((p) => p.dimension.id === id));
   if (!half || !bit || !all) throw new Error('missing');
-  const middle = (b: Box): number => (b.x0 + b.x1) / 2 - l.box.x0;
+  const middle = (b: LayoutBox): number => (b.x0 + b.x1) / 2 - l.box.x0;
   expect(middle(half.label)).toBeCloseTo(125, 6);
   expect(half.a[1]).toBeLessThan(bit.a[1]);
   expect(bit.label.x0).toBeGreaterThan(bit.b[0]);

@@ -5,7 +5,7 @@ import type { Dimension } from '../build/assembly/types';
 import type { ViewFrame } from './project';
 
 /** A rectangle on the screen, px; y grows downward. */
-export interface Box {
+export interface LayoutBox {
   readonly x0: number;
   readonly y0: number;
   readonly x1: number;
@@ -19,7 +19,7 @@ export interface PlacedDimension {
   readonly a: Point;
   readonly b: Point;
   readonly feet: readonly (readonly [Point, Point])[];
-  readonly label: Box;
+  readonly label: LayoutBox;
 }
 
 export interface Tag {
@@ -33,9 +33,9 @@ export interface ViewLayout {
   readonly width: number;
   readonly height: number;
   /** The drawing itself, within its paper. */
-  readonly box: Box;
+  readonly box: LayoutBox;
   readonly dimensions: readonly PlacedDimension[];
-  readonly tags: readonly { readonly tag: string; readonly label: Box }[];
+  readonly tags: readonly { readonly tag: string; readonly label: LayoutBox }[];
 }
 
 export interface LayoutOf {
@@ -72,19 +72,19 @@ const LINE = 8;
 /** Room round a drawing that has nothing beside it. */
 const LEAST = { left: 12, right: 12, bottom: 14 } as const;
 
-const overlap = (a: Box, b: Box): boolean => a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1;
+const overlap = (a: LayoutBox, b: LayoutBox): boolean => a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1;
 
 /** Places what stands round a drawing whose corner is the origin, one after another, clear of what is placed already. */
 class Placer {
-  readonly taken: Box[] = [];
-  free(box: Box): boolean {
+  readonly taken: LayoutBox[] = [];
+  free(box: LayoutBox): boolean {
     return !this.taken.some((t) => overlap(t, box));
   }
-  take(...boxes: readonly Box[]): void {
+  take(...boxes: readonly LayoutBox[]): void {
     this.taken.push(...boxes);
   }
   /** What stands in the way of a box. */
-  inWay(box: Box): readonly Box[] {
+  inWay(box: LayoutBox): readonly LayoutBox[] {
     return this.taken.filter((t) => overlap(t, box));
   }
 }
@@ -107,7 +107,7 @@ export function layoutView(of: LayoutOf, scale: number): ViewLayout {
   const right = Math.max(LEAST.right, ...all.map((b) => b.x1 - w));
   const top = CAPTION * type + Math.max(0, ...all.map((b) => -b.y0));
   const bottom = Math.max(LEAST.bottom, ...all.map((b) => b.y1 - h));
-  const move = (b: Box): Box => ({ x0: b.x0 + left, y0: b.y0 + top, x1: b.x1 + left, y1: b.y1 + top });
+  const move = (b: LayoutBox): LayoutBox => ({ x0: b.x0 + left, y0: b.y0 + top, x1: b.x1 + left, y1: b.y1 + top });
   const point = ([x, y]: Point): Point => [x + left, y + top];
   return {
     scale,
@@ -174,7 +174,7 @@ function placeAlong(d: Dimension, width: number, from: Point, to: Point, g: Grou
   for (let row = 1; ; row++) {
     const out = GAP + half + (row - 1) * ROW * type;
     const y = d.side === 'below' ? h + out : -out;
-    const at = (x0: number): Box => ({ x0, x1: x0 + width, y0: y - half, y1: y + half });
+    const at = (x0: number): LayoutBox => ({ x0, x1: x0 + width, y0: y - half, y1: y + half });
     const line = { x0: left - LINE, x1: right + LINE, y0: y - LINE, y1: y + LINE };
     const labels = wide ? [at(middle - width / 2)] : [at(right + LINE), at(left - LINE - width)];
     const label = labels.find((l) => placer.free(l));
@@ -211,10 +211,10 @@ function placeUpright(d: Dimension, width: number, from: Point, to: Point, g: Gr
     const x = edge + sign * lineOut;
     const [near, far] = long ? [out, out + width] : [lineOut + LINE, lineOut + LINE + width];
     const xs = [edge + sign * near, edge + sign * far];
-    const at = (y: number): Box => ({ x0: Math.min(...xs), x1: Math.max(...xs), y0: y - half, y1: y + half });
+    const at = (y: number): LayoutBox => ({ x0: Math.min(...xs), x1: Math.max(...xs), y0: y - half, y1: y + half });
     // Lines end to end are one chain: each counts as shorter by this, and a figure as higher by as much and the line's own width.
     const line = { x0: x - LINE, x1: x + LINE, y0: top + 1, y1: bottom - 1 };
-    const clear = (box: Box): Box => ({ ...box, y0: box.y0 - 2, y1: box.y1 + 2 });
+    const clear = (box: LayoutBox): LayoutBox => ({ ...box, y0: box.y0 - 2, y1: box.y1 + 2 });
     const label = shifts.map((by) => at(middle + by)).find((box) => placer.free(clear(box))) ?? at(middle);
     const inWay = [...placer.inWay(clear(label)), ...placer.inWay(line)];
     if (inWay.length > 0 && tries < MOST_ROWS) {
@@ -238,7 +238,7 @@ function placeLeader(d: Dimension, width: number, at: Point, g: Ground): PlacedD
   const { w, type, placer } = g;
   const high = LEADER * type;
   const x0 = Math.max(w + GAP, at[0] + 2 * GAP);
-  const box = (y: number): Box => ({ x0, x1: x0 + width, y0: y, y1: y + high });
+  const box = (y: number): LayoutBox => ({ x0, x1: x0 + width, y0: y, y1: y + high });
   // Beside what it leads to, over the drawing's corner, or as near under that as there is room.
   let y = [Math.min(0, at[1] - high), -high - LINE].find((top) => placer.free(box(top))) ?? 0;
   for (let tries = 0; tries < MOST_ROWS && !placer.free(box(y)); tries++)

@@ -1,7 +1,7 @@
 /** What is measured at a bed, in the order that one walks round it with a tape. */
 import { type Bed, CORNERS, CORNER_NAMES, type Corner } from './bed';
 
-export interface Measure {
+export interface BedMeasure {
   readonly id: string;
   readonly label: string;
   /** As little as a drawing has room for. */
@@ -30,8 +30,8 @@ const DIAGONALS = [
   ['falling', 'Diagonal, near right to far left', 'nearRight', 'farLeft', 'fallingMm'],
 ] as const;
 
-export const MEASURES: readonly Measure[] = [
-  ...OUTSIDE.map(([id, label, short, from, to, key]): Measure => ({
+export const MEASURES: readonly BedMeasure[] = [
+  ...OUTSIDE.map(([id, label, short, from, to, key]): BedMeasure => ({
     id,
     label,
     short,
@@ -40,7 +40,7 @@ export const MEASURES: readonly Measure[] = [
     where: { kind: 'between', from, to },
     tip: 'At the rim, outer edge to outer edge.',
   })),
-  ...DIAGONALS.map(([id, label, from, to, key]): Measure => ({
+  ...DIAGONALS.map(([id, label, from, to, key]): BedMeasure => ({
     id,
     label,
     short: 'diagonal',
@@ -67,7 +67,7 @@ export const MEASURES: readonly Measure[] = [
     where: { kind: 'inside', way: 'across' },
     tip: 'Where the soil has bowed the walls least.',
   },
-  ...CORNERS.map((corner): Measure => ({
+  ...CORNERS.map((corner): BedMeasure => ({
     id: corner,
     label: `Drop of the ${CORNER_NAMES[corner]} corner below level`,
     short: 'drop',

@@ -3,8 +3,8 @@ import { squareBed } from './bed';
 import type { Landmark } from './landmark';
 import {
   bearing,
-  besideOf,
-  extent,
+  nearestObstacle,
+  plotExtent,
   footprint,
   freeSpot,
   middleOf,
@@ -27,16 +27,16 @@ const tree: Landmark = {
 };
 
 test('a bed that points east lies along x, one that points north along y, from its near left corner', () => {
-  const east = extent(bed);
+  const east = plotExtent(bed);
   expect([east.x0, east.y0, east.x1, east.y1].map(Math.round)).toEqual([1000, 500, 3400, 1700]);
   // Its far side is to the left of where it points: to the west.
-  const north = extent({ ...bed, bearingDeg: 0 });
+  const north = plotExtent({ ...bed, bearingDeg: 0 });
   expect([north.x0, north.y0, north.x1, north.y1].map(Math.round)).toEqual([-200, 500, 1000, 2900]);
 });
 
 test('a tree takes up its crown, however it is turned', () => {
   const { x, y } = middleOf(tree);
-  const e = extent(tree);
+  const e = plotExtent(tree);
   expect([e.x1 - e.x0, e.y1 - e.y0]).toEqual([3000, 3000]);
   expect((e.x0 + e.x1) / 2).toBeCloseTo(x, 6);
   expect((e.y0 + e.y1) / 2).toBeCloseTo(y, 6);
@@ -157,19 +157,19 @@ test('the wall or fence that stands nearest to a bed, from edge or corner', () =
     heightMm: 2000,
   });
   const far = lying('fence', 0, 2700, 6000);
-  expect(besideOf(bed, [])).toBeUndefined();
+  expect(nearestObstacle(bed, [])).toBeUndefined();
   // To the right of it, running past it both ways: from its corners to the middle of the fence.
   const across = { ...lying('fence', 4400, -5000, 10_000), bearingDeg: 0 };
   const left = Math.min(...footprint(across).map((p) => p.x));
-  expect(besideOf(bed, [across])?.gapMm).toBeCloseTo(left - 3400, 3);
-  expect(besideOf(bed, [lying('hedge', 0, 1700, 6000), far])).toEqual({
+  expect(nearestObstacle(bed, [across])?.gapMm).toBeCloseTo(left - 3400, 3);
+  expect(nearestObstacle(bed, [lying('hedge', 0, 1700, 6000), far])).toEqual({
     name: 'fence',
     gapMm: expect.closeTo(1000, 3),
     heightMm: 2000,
   });
   // A wall longer than the bed, along it; and one whose corner is nearest: 300 and 400 off.
-  expect(besideOf(bed, [far, lying('wall', 0, 1850, 6000)])?.gapMm).toBeCloseTo(150, 3);
-  expect(besideOf(bed, [lying('wall', 3700, 2100, 1000)])?.gapMm).toBeCloseTo(500, 3);
+  expect(nearestObstacle(bed, [far, lying('wall', 0, 1850, 6000)])?.gapMm).toBeCloseTo(150, 3);
+  expect(nearestObstacle(bed, [lying('wall', 3700, 2100, 1000)])?.gapMm).toBeCloseTo(500, 3);
 });
 
 test('the nearest of several bearings wins, up to three degrees and no farther, over north too', () => {

@@ -7,7 +7,7 @@ import { type PlanPoint, survey } from './survey';
 export type Lying = Pick<Bed, 'at' | 'bearingDeg'>;
 
 /** A rectangle along east and north, mm. */
-export interface Extent {
+export interface PlotExtent {
   readonly x0: number;
   readonly y0: number;
   readonly x1: number;
@@ -47,14 +47,14 @@ export function middleOf(thing: Bed | Landmark): PlanPoint {
 }
 
 /** The least extent that holds all points; undefined where there are none. */
-export function extentOf(points: readonly PlanPoint[]): Extent | undefined {
+export function extentOf(points: readonly PlanPoint[]): PlotExtent | undefined {
   if (points.length === 0) return undefined;
   const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)];
   return { x0: Math.min(...xs), y0: Math.min(...ys), x1: Math.max(...xs), y1: Math.max(...ys) };
 }
 
 /** What a thing takes up along east and north, mm. A tree is round: however it is turned it takes the same. */
-export function extent(thing: Bed | Landmark): Extent {
+export function plotExtent(thing: Bed | Landmark): PlotExtent {
   if (!('outside' in thing) && LANDMARKS[thing.kind].round) {
     const { x, y } = middleOf(thing);
     const r = thing.lengthMm / 2;
@@ -127,7 +127,7 @@ function pulls(
  * @param moving where the thing would lie, by itself
  * @param withinMm how near it must be to be drawn there
  */
-export function snapped(moving: Extent, others: readonly Extent[], pathMm: number, withinMm: number): Snap {
+export function snapped(moving: PlotExtent, others: readonly PlotExtent[], pathMm: number, withinMm: number): Snap {
   const nearest = (all: readonly Pull[]): Pull | undefined =>
     all
       .filter((p) => Math.abs(p.by) <= withinMm)
@@ -160,7 +160,7 @@ export function freeSpot(things: readonly (Bed | Landmark)[], pathMm: number): B
 }
 
 /** A wall or fence by a bed: its name, how far it stands from the bed's nearest corner or edge, and how high. */
-export interface Beside {
+export interface Obstacle {
   readonly name: string;
   readonly gapMm: number;
   readonly heightMm: number;
@@ -183,7 +183,7 @@ function gapBetween(one: readonly PlanPoint[], other: readonly PlanPoint[]): num
 }
 
 /** The wall or fence that stands nearest to a bed. */
-export function besideOf(bed: Bed, landmarks: readonly Landmark[]): Beside | undefined {
+export function nearestObstacle(bed: Bed, landmarks: readonly Landmark[]): Obstacle | undefined {
   const around = footprint(bed);
   return landmarks
     .filter((l) => l.kind === 'wall' || l.kind === 'fence')

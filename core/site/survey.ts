@@ -1,4 +1,4 @@
-import { remembered } from '../base/remember';
+import { memoizeByIdentity } from '../base/remember';
 import { type Phrase, amount, phrase } from '../base/figure';
 import { solveLinear } from '../base/linear';
 import { type Bed, CORNERS, type Corner } from './bed';
@@ -85,7 +85,7 @@ function fitCorners(bed: Bed): { unknowns: Unknowns; misfit: number } {
 export const survey = (bed: Bed): Survey => surveys(bed, [], () => surveyed(bed));
 
 /** A bed is measured once. */
-const surveys = remembered<Survey>();
+const surveys = memoizeByIdentity<Survey>();
 
 function surveyed(bed: Bed): Survey {
   const { unknowns, misfit } = fitCorners(bed);

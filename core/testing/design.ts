@@ -1,7 +1,7 @@
 /** A design of nothing but figures. */
-import type { Figures } from '../brief/wishes';
+import type { WishFigures } from '../brief/wishes';
 
-export const FIGURES: Figures = {
+export const TEST_FIGURES: WishFigures = {
   price: 100,
   hours: 8,
   coldestC: -12,

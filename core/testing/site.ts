@@ -33,5 +33,5 @@ export function build(family: string, site: BuildSite, more: object = {}): Assem
 }
 
 /** How many of a counted thing an assembly takes. */
-export const count = (a: Pick<Assembly, 'hardware'>, itemKey: string): number =>
+export const countItems = (a: Pick<Assembly, 'hardware'>, itemKey: string): number =>
   a.hardware.filter((h) => h.itemKey === itemKey).reduce((sum, h) => sum + h.count, 0);

@@ -6,8 +6,8 @@ import type { Family } from '../../core/build/families/inHand';
 import { buildSite } from '../../core/garden/buildSite';
 import { type Cover, type Garden, checkGarden, emptyGarden, newWork } from '../../core/garden/garden';
 import type { IntegerSolver } from '../../core/make/cutting/linearProgram';
-import type { Outline } from '../../core/outline';
-import { outline, plan } from '../../core/plan';
+import type { Assessment } from '../../core/outline';
+import { assessCover, plan } from '../../core/plan';
 import { cutsCsv, shoppingCsv } from '../../core/show/csv';
 import { planReport } from '../../core/show/report';
 import { viewSvg } from '../../core/show/svg';
@@ -58,7 +58,7 @@ const MOST_MS = 2000;
 /** With its cuts proven and sets of mends gone through. */
 const PROVEN_MOST_MS = 2 * MOST_MS;
 
-function lookOver(t: Tally, o: Outline, repro: unknown): void {
+function lookOver(t: Tally, o: Assessment, repro: unknown): void {
   const { members, sheets, hardware } = o.assembly;
   for (const m of members) if (!(m.lengthMm > 0)) fails(t, `${o.cover.family}: ${m.part} of ${m.lengthMm} mm`, repro);
   for (const s of sheets)
@@ -75,7 +75,7 @@ export function goThrough(t: Tally, garden: Garden, solver: IntegerSolver | unde
     const repro = { bed: garden.beds.find((b) => b.id === cover.bedId), family: cover.family, answers: cover.answers };
     const began = performance.now();
     try {
-      const outlined = outline(garden, cover);
+      const outlined = assessCover(garden, cover);
       if (!outlined.ok) {
         if (outlined.faults.some((f) => f.message.length > 400))
           fails(t, `${cover.family}: a fault too long to read`, repro);

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Preferences } from '../../core/base/amount';
 import { formatLength } from '../../core/base/length';
 import type { Garden } from '../../core/garden/garden';
-import { type Path, changesBetween } from '../../core/garden/merge';
+import { type FieldPath, changesBetween } from '../../core/garden/merge';
 import { Button } from '../parts/controls';
 import { useApp, useAppDispatch, useUnits } from './hooks';
 import { settle } from './saving';
@@ -46,7 +46,7 @@ const Ask = styled.div`
 `;
 
 /** A path as a person would say it: Winter lid, pipe length. */
-function said(garden: Garden, path: Path): string {
+function said(garden: Garden, path: FieldPath): string {
   if (path.length === 0) return 'The garden as a whole';
   const named = [...garden.beds, ...garden.covers, ...garden.priceLists];
   const words = path
@@ -57,7 +57,7 @@ function said(garden: Garden, path: Path): string {
 const spoken = (key: string): string => key.replace(/Mm$/, '').replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`);
 
 /** A value of one tab in words; of a whole thing, what of it is another than in the other tab. */
-function shown(value: unknown, other: unknown, path: Path, units: Preferences): string {
+function shown(value: unknown, other: unknown, path: FieldPath, units: Preferences): string {
   if (value === undefined) return 'taken away';
   if (typeof value === 'number' && path.at(-1)?.endsWith('Mm')) return formatLength(value, units.length);
   if (typeof value !== 'object' || value === null) return String(value).slice(0, 80);
@@ -81,7 +81,7 @@ export function AskTabs(): ReactNode {
   const id = useId();
   const [theirs, setTheirs] = useState<readonly string[]>([]);
   if (!asking || !doc) return null;
-  const key = (path: Path): string => JSON.stringify(path);
+  const key = (path: FieldPath): string => JSON.stringify(path);
   return (
     <Ask role="alertdialog" aria-label="Changed in two tabs">
       <b>This was changed in two tabs.</b>

@@ -7,13 +7,13 @@ import { Button } from '../parts/controls';
 import { Message } from '../parts/layout';
 import { saveGarden } from '../parts/saveFile';
 import { Waiting } from './Waiting';
-import { part } from './fresh';
+import { loadPart } from './fresh';
 import { demoOf } from './loads';
 import { useApp, useAppDispatch } from './hooks';
 import { addGarden, lookAt, type Opened, openStored } from './saving';
 import { wayTo } from './way';
 import { lastOpen } from '../keep/browser';
-import { asked } from '../keep/db';
+import { dbRequest } from '../keep/db';
 import type { GardenRow } from '../keep/rows';
 import { database } from './world';
 
@@ -112,7 +112,7 @@ async function meant(named: string | undefined, openId: string | undefined): Pro
   const last = openId ?? lastOpen();
   if (named === undefined) return last;
   try {
-    const having = (await asked(database(), (db) => db.gardens.toArray()))
+    const having = (await dbRequest(database(), (db) => db.gardens.toArray()))
       .filter((row) => has(row, named))
       .map((row) => row.id);
     return having.find((id) => id === last) ?? having[0] ?? last;
@@ -146,7 +146,7 @@ export function Demo(): ReactNode {
   useEffect(() => {
     const open = async (): Promise<void> => {
       // Fetched while storage is asked whether it is needed.
-      const made = part(demoOf);
+      const made = loadPart(demoOf);
       made.catch(() => undefined);
       let id = DEMO_ID;
       // Where nothing was ever open there is nothing to ask storage for: it is fetched beside the drawing.

@@ -7,7 +7,7 @@ import { Button } from '../parts/controls';
 import { saveGarden } from '../parts/saveFile';
 import { useApp, useAppDispatch } from './hooks';
 import { newId } from './names';
-import { addGarden, closeGarden, keepAfterAll, save } from './saving';
+import { addGarden, closeGarden, restoreDeleted, save } from './saving';
 import { wayTo } from './way';
 
 const Line = styled.div`
@@ -62,7 +62,7 @@ export function KeptLine(): ReactNode {
           <b>Deleted in another tab.</b> What you see is kept nowhere any more.
         </span>
         {toFile}
-        <Button onPress={() => void dispatch(keepAfterAll())}>Keep it after all</Button>
+        <Button onPress={() => void dispatch(restoreDeleted())}>Keep it after all</Button>
         <Button
           onPress={() => {
             dispatch(closeGarden());

@@ -8,7 +8,7 @@ import { Keys, useKeys } from './keys';
 import { warmUp } from '../background/planClient';
 import { lazyPart, quiet } from './fresh';
 import { fetchAhead } from './places';
-import { said } from './state';
+import { noticeShown } from './state';
 import { useReminding } from '../weather/reminding';
 import { useWay } from './way';
 
@@ -217,7 +217,7 @@ export function Shell(): ReactNode {
   }, [open]);
   useEffect(() => {
     if (notice === null) return;
-    const timer = setTimeout(() => dispatch(said(null)), 8000);
+    const timer = setTimeout(() => dispatch(noticeShown(null)), 8000);
     return () => clearTimeout(timer);
   }, [notice, dispatch]);
   useEffect(() => {
@@ -237,7 +237,7 @@ export function Shell(): ReactNode {
       {notice !== null && (
         <Notice role="status">
           <span>{notice}</span>
-          <Button onPress={() => dispatch(said(null))}>OK</Button>
+          <Button onPress={() => dispatch(noticeShown(null))}>OK</Button>
         </Notice>
       )}
       <Keys />

@@ -3,21 +3,21 @@ import { useNavigate } from 'react-router';
 import { formatAmount } from '../../core/base/amount';
 import { quickShop } from '../../core/cut';
 import type { Cover } from '../../core/garden/garden';
-import type { Outline } from '../../core/outline';
+import type { Assessment } from '../../core/outline';
 import type { PlanWork } from '../background/plan.worker';
 import type { Job } from '../background/useJob';
 import { useOutline } from '../background/useOutline';
 import { useWork } from '../background/usePlan';
 import { Button } from '../parts/controls';
 import { Why } from '../parts/Why';
-import { Bar } from './StripToCome';
-import { figuresOf } from './figures';
+import { SkeletonBar } from './StripToCome';
+import { stripFigures } from './figures';
 import { useUnits } from './hooks';
 import { useWay } from './way';
 
 interface StripProps {
   readonly cover: Cover;
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly work: Job<PlanWork>;
 }
 
@@ -34,7 +34,7 @@ export const Strip = memo(function Strip(props: StripProps): ReactNode {
 
 interface CellsProps extends StripProps {
   /** The version last kept, where this one differs from it. */
-  readonly kept: Outline | undefined;
+  readonly kept: Assessment | undefined;
   readonly keptShopping: PlanWork['shopping'] | undefined;
 }
 
@@ -42,12 +42,12 @@ const Cells = memo(function Cells({ cover, outline: o, work, kept, keptShopping 
   const way = useWay();
   const units = useUnits();
   const navigate = useNavigate();
-  const before = kept ? figuresOf(kept, keptShopping, units) : [];
+  const before = kept ? stripFigures(kept, keptShopping, units) : [];
   const proven = work.state === 'pending' || o.cover !== cover ? undefined : work.value?.shopping;
   // Until it is proven, the price by the quick rule stands for it.
   const shopping = proven ?? quickShop(o);
   return (
-    <Bar className="screen-only" aria-label="What it comes to" tabIndex={0}>
+    <SkeletonBar className="screen-only" aria-label="What it comes to" tabIndex={0}>
       {!shopping && (
         <div className="cell">
           <span className="name">Price</span>
@@ -55,7 +55,7 @@ const Cells = memo(function Cells({ cover, outline: o, work, kept, keptShopping 
           <span className="since">see the cut list</span>
         </div>
       )}
-      {figuresOf(o, shopping, units).map(({ id, name, figure, text }) => {
+      {stripFigures(o, shopping, units).map(({ id, name, figure, text }) => {
         const old = before.find((f) => f.id === id);
         const more = old ? figure.value - old.figure.value : 0;
         const quantity = figure.quantity === 'temperature' ? 'warming' : figure.quantity;
@@ -87,6 +87,6 @@ const Cells = memo(function Cells({ cover, outline: o, work, kept, keptShopping 
       <div className="deed">
         <Button onPress={() => void navigate(way('paper', cover.id))}>Paper to take along</Button>
       </div>
-    </Bar>
+    </SkeletonBar>
   );
 });

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 
 /** The strip along the foot of a place. */
-export const Bar = styled.footer`
+export const SkeletonBar = styled.footer`
   display: flex;
   align-items: stretch;
   background: var(--strip);
@@ -68,11 +68,11 @@ export const Bar = styled.footer`
 /** Its place, while it is worked out for the first time. */
 export function StripToCome(): ReactNode {
   return (
-    <Bar className="screen-only" aria-hidden>
+    <SkeletonBar className="screen-only" aria-hidden>
       <div className="cell">
         <span className="name">&nbsp;</span>
         <span className="figure measure">&nbsp;</span>
       </div>
-    </Bar>
+    </SkeletonBar>
   );
 }

@@ -1,11 +1,11 @@
 import { quickShop } from '../../core/cut';
 import { evaluate } from '../../core/evaluate';
 import { demoGarden } from '../../core/garden/demo';
-import type { Outline } from '../../core/outline';
-import { figuresOf } from './figures';
+import type { Assessment } from '../../core/outline';
+import { stripFigures } from './figures';
 
 const garden = demoGarden();
-const outlineOf = (id: string): Outline => {
+const outlineOf = (id: string): Assessment => {
   const cover = garden.covers.find((c) => c.id === id);
   const made = cover && evaluate(garden, cover);
   if (!made?.ok) throw new Error(id);
@@ -13,7 +13,7 @@ const outlineOf = (id: string): Outline => {
 };
 const UNITS = { length: 'ftin', temperature: 'F', currency: 'USD' } as const;
 const lid = outlineOf('winter-lid');
-const told = figuresOf(lid, quickShop(lid), UNITS);
+const told = stripFigures(lid, quickShop(lid), UNITS);
 const of = (id: string, all = told) => {
   const found = all.find((f) => f.id === id);
   if (!found) throw new Error(`no ${id}`);
@@ -23,7 +23,7 @@ const of = (id: string, all = told) => {
 test('price, snow, night, sheet, pieces and hours, in the order of the strip', () => {
   expect(told.map((f) => f.id)).toEqual(['price', 'snow', 'coldest', 'sheet', 'pieces', 'hours']);
   // Where the price is told elsewhere it is left out here.
-  expect(figuresOf(lid, undefined, UNITS).map((f) => f.id)).not.toContain('price');
+  expect(stripFigures(lid, undefined, UNITS).map((f) => f.id)).not.toContain('price');
 });
 
 test('the price is what every aisle comes to; what of it is used up stands beside them', () => {
@@ -39,7 +39,7 @@ test('pieces are all that is cut: bars and stiff sheets and mesh, not film', () 
   expect(figure.terms.reduce((sum, t) => sum + t.value, 0)).toBe(figure.value);
   expect(text).toBe(String(figure.value));
   const garlic = { ...lid, assembly: { ...lid.assembly, members: lid.assembly.members.slice(0, 3), panels: [] } };
-  expect(of('pieces', figuresOf(garlic, undefined, UNITS)).figure.value).toBe(3);
+  expect(of('pieces', stripFigures(garlic, undefined, UNITS)).figure.value).toBe(3);
 });
 
 test('the sheet is told across by along, each the sum of its lines, up to what a builder can cut', () => {
@@ -55,9 +55,9 @@ test('the sheet is told across by along, each the sum of its lines, up to what a
 
 test('figures are in the units of whoever looks, and the first of several strengths is told', () => {
   expect(of('coldest').text).toMatch(/°F$/);
-  expect(of('coldest', figuresOf(lid, undefined, { ...UNITS, temperature: 'C' })).text).toMatch(/°C$/);
+  expect(of('coldest', stripFigures(lid, undefined, { ...UNITS, temperature: 'C' })).text).toMatch(/°C$/);
   expect(of('snow').figure).toBe(lid.strengths[0]?.figures[0]);
   // What carries snow without end has no figure of it.
-  const endless = { ...lid, strengths: lid.strengths.map((s) => ({ ...s, wetSnowMm: Infinity })) } as Outline;
-  expect(figuresOf(endless, undefined, UNITS).map((f) => f.id)).not.toContain('snow');
+  const endless = { ...lid, strengths: lid.strengths.map((s) => ({ ...s, wetSnowMm: Infinity })) } as Assessment;
+  expect(stripFigures(endless, undefined, UNITS).map((f) => f.id)).not.toContain('snow');
 });

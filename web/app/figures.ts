@@ -6,7 +6,7 @@ import { addedUp, worked } from '../../core/base/formula';
 import { AISLES } from '../../core/catalog/types';
 import type { ShoppingList } from '../../core/make/buying/shopping';
 import { sheetSize } from '../../core/make/rolls/rolls';
-import type { Outline } from '../../core/outline';
+import type { Assessment } from '../../core/outline';
 
 function priceFigure(shopping: ShoppingList): Figure {
   const aisles = AISLES.map((aisle) =>
@@ -28,7 +28,7 @@ function priceFigure(shopping: ShoppingList): Figure {
 }
 
 /** A figure as the strip shows it. */
-export interface Shown {
+export interface StripFigure {
   readonly id: string;
   readonly name: string;
   readonly figure: Figure;
@@ -36,7 +36,11 @@ export interface Shown {
 }
 
 /** What a design comes to. @param shopping undefined where its price is told elsewhere */
-export function figuresOf(o: Outline, shopping: ShoppingList | undefined, units: Preferences): readonly Shown[] {
+export function stripFigures(
+  o: Assessment,
+  shopping: ShoppingList | undefined,
+  units: Preferences,
+): readonly StripFigure[] {
   return listed(o, shopping, units).map((f) => ({
     ...f,
     text: f.text ?? formatAmount(f.figure.value, f.figure.quantity, units),
@@ -63,10 +67,10 @@ const notJudged = (unjudged: readonly string[]) => ({
 });
 
 function listed(
-  o: Outline,
+  o: Assessment,
   shopping: ShoppingList | undefined,
   units: Preferences,
-): readonly (Omit<Shown, 'text'> & { readonly text?: string })[] {
+): readonly (Omit<StripFigure, 'text'> & { readonly text?: string })[] {
   const [weakest] = o.strengths;
   const carried = carriedMm(o.strengths, o.unjudged);
   const snow = Number.isFinite(carried) ? weakest?.figures[0] : undefined;

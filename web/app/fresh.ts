@@ -12,7 +12,7 @@ export class PartMissing extends Error {}
 const PART_MS = 30_000;
 
 /** Loads a part of the program; one that does not come, or comes empty, is told apart from one that breaks. */
-export function part<T>(load: () => Promise<T>, mostMs = PART_MS): Promise<T> {
+export function loadPart<T>(load: () => Promise<T>, mostMs = PART_MS): Promise<T> {
   return inTime(load(), mostMs).then(
     (it) => (it === undefined ? Promise.reject(new PartMissing('it came empty')) : it),
     (why: unknown) => Promise.reject(new PartMissing(messageOf(why))),
@@ -42,7 +42,7 @@ export function lazyPart<P extends object>(
   let known: ComponentType<P> | undefined;
   let coming: Promise<ComponentType<P>> | undefined;
   const ahead = (): Promise<ComponentType<P>> => {
-    coming ??= part(load).then(
+    coming ??= loadPart(load).then(
       (it) => (known = it),
       (why: unknown) => {
         coming = undefined;

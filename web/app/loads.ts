@@ -14,7 +14,7 @@ export const LOADS = {
   book: () => import('../places/book/Book').then((m) => m.Book),
   shelf: () => import('../places/shelf/Shelf').then((m) => m.Shelf),
   versions: () => import('../places/sideBySide/SideBySide').then((m) => m.SideBySide),
-  together: () => import('../places/together/Together').then((m) => m.Together),
+  together: () => import('../places/together/Together').then((m) => m.MergeScreen),
   build: () => import('../places/build/Build').then((m) => m.Build),
   paper: () => import('../places/paper/Paper').then((m) => m.Paper),
 };

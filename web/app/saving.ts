@@ -1,12 +1,20 @@
 /** How the open garden is kept: saved after every step, tried again while it fails, brought together with other tabs. */
-import { mergeOf, same, type Path } from '../../core/garden/merge';
+import { mergeOf, same, type FieldPath } from '../../core/garden/merge';
 import type { Garden } from '../../core/garden/garden';
 import { salvage } from '../../core/garden/salvage';
-import { whyNot } from '../keep/whyNot';
-import { asked, deleteGarden, loadGarden, makeRoom, saveGarden } from '../keep/db';
-import { type Work, rebased } from '../keep/edits';
+import { storageFault } from '../keep/whyNot';
+import { dbRequest, deleteGarden, loadGarden, makeRoom, storeGarden } from '../keep/db';
+import { type UndoHistory, rebased } from '../keep/edits';
 import type { Stored } from '../keep/rows';
-import { type OpenGarden, type SaveState, type Thunk, became, letGo, opened, said } from './state';
+import {
+  type OpenGarden,
+  type SaveState,
+  type Thunk,
+  gardenPatched,
+  pendingDiscarded,
+  opened,
+  noticeShown,
+} from './state';
 
 let queue: Promise<void> = Promise.resolve();
 /** Ends when every save asked for until now is done. */
@@ -20,7 +28,7 @@ export function save(): Thunk<Promise<void>> {
   };
 }
 
-const workOf = ({ doc, edits, at }: Work): Work => ({ doc, edits, at });
+const workOf = ({ doc, edits, at }: UndoHistory): UndoHistory => ({ doc, edits, at });
 
 function saveNow(): Thunk<Promise<void>> {
   return async (dispatch, getState, world) => {
@@ -38,20 +46,20 @@ function saveNow(): Thunk<Promise<void>> {
       editsBefore: synced.edits,
     };
     try {
-      const answer = await saveGarden(world.db(), row, world.now()).catch(async (why: unknown) => {
+      const answer = await storeGarden(world.db(), row, world.now()).catch(async (why: unknown) => {
         if (!/Quota/.test((why as Error).name)) throw why;
         // The ways back of gardens that are not open are worth less than what is being done now.
         await makeRoom(world.db(), id);
-        return saveGarden(world.db(), row, world.now());
+        return storeGarden(world.db(), row, world.now());
       });
-      if (answer.kind === 'gone') dispatch(became({ id, save: { kind: 'gone' } }));
+      if (answer.kind === 'gone') dispatch(gardenPatched({ id, save: { kind: 'gone' } }));
       else if (answer.kind === 'other') await dispatch(bringTogether(id));
       else {
         const now = getState().open;
         if (now?.id === id) {
           const last = now.doc === open.doc && now.at === open.at;
           dispatch(
-            became({
+            gardenPatched({
               id,
               synced: { ...workOf(open), revision: answer.revision },
               steps: now.steps.slice(open.steps.length),
@@ -63,7 +71,7 @@ function saveNow(): Thunk<Promise<void>> {
         world.announce(id, answer.revision);
       }
     } catch (thrown) {
-      dispatch(notSaved(id, whyNot(thrown)));
+      dispatch(notSaved(id, storageFault(thrown)));
     }
   };
 }
@@ -77,7 +85,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 function notSaved(id: string, why: string): Thunk<void> {
   return (dispatch, getState, { now, retryMs }) => {
     const was = getState().open?.save;
-    dispatch(became({ id, save: { kind: 'failed', why, since: was?.kind === 'failed' ? was.since : now() } }));
+    dispatch(gardenPatched({ id, save: { kind: 'failed', why, since: was?.kind === 'failed' ? was.since : now() } }));
     clearTimeout(timer);
     tries = was?.kind === 'failed' ? tries + 1 : 1;
     const again = (): void => void (getState().open?.save.kind === 'failed' && dispatch(save()));
@@ -86,22 +94,25 @@ function notSaved(id: string, why: string): Thunk<void> {
 }
 
 /** Brings the work of this tab together with what another tab has saved; asks where both changed the same thing. */
-function bringTogether(id: string, leave?: (clashes: readonly Path[]) => readonly Path[]): Thunk<Promise<void>> {
+function bringTogether(
+  id: string,
+  leave?: (clashes: readonly FieldPath[]) => readonly FieldPath[],
+): Thunk<Promise<void>> {
   return async (dispatch, getState, { db, now }) => {
     const stored = await loadGarden(db(), id, now());
     const open = getState().open;
     if (open?.id !== id) return;
-    if (!stored) return void dispatch(became({ id, save: { kind: 'gone' }, asking: null }));
+    if (!stored) return void dispatch(gardenPatched({ id, save: { kind: 'gone' }, asking: null }));
     if (!stored.read.ok)
       return void dispatch(notSaved(id, 'another tab has saved it with another Cabanon; save it to a file and reload'));
-    const theirs: Work = { doc: stored.read.value, edits: stored.edits, at: stored.at };
+    const theirs: UndoHistory = { doc: stored.read.value, edits: stored.edits, at: stored.at };
     const merge = mergeOf(open.synced.doc, open.doc, theirs.doc);
     const settled = leave?.(merge.clashes.map((c) => c.path));
-    if (merge.clashes.length > 0 && !settled) return void dispatch(became({ id, asking: merge }));
+    if (merge.clashes.length > 0 && !settled) return void dispatch(gardenPatched({ id, asking: merge }));
     const work = rebased(theirs, open.steps, settled ?? [], merge.depth);
     const differs = !same(work.doc, theirs.doc);
     dispatch(
-      became({
+      gardenPatched({
         id,
         ...work,
         asking: null,
@@ -111,13 +122,13 @@ function bringTogether(id: string, leave?: (clashes: readonly Path[]) => readonl
         save: { kind: 'saving' },
       }),
     );
-    if (merge.clashes.length === 0) dispatch(said('Brought together with your other tab.'));
+    if (merge.clashes.length === 0) dispatch(noticeShown('Brought together with your other tab.'));
     await dispatch(saveNow());
   };
 }
 
 /** Settles what two tabs both changed: each thing as this tab or the other has it. */
-export function settle(choice: (path: Path) => 'mine' | 'theirs'): Thunk<Promise<void>> {
+export function settle(choice: (path: FieldPath) => 'mine' | 'theirs'): Thunk<Promise<void>> {
   return (dispatch, getState) => {
     const open = getState().open;
     const asked = open?.asking?.clashes.map((c) => c.path) ?? [];
@@ -132,7 +143,7 @@ export function settle(choice: (path: Path) => 'mine' | 'theirs'): Thunk<Promise
           }),
         );
       } catch (thrown) {
-        dispatch(notSaved(open.id, whyNot(thrown)));
+        dispatch(notSaved(open.id, storageFault(thrown)));
       }
     });
     return queue;
@@ -141,7 +152,7 @@ export function settle(choice: (path: Path) => 'mine' | 'theirs'): Thunk<Promise
 
 const NEW = { edits: [], at: 0 } as const;
 
-function asOpen(id: string, work: Work, synced: OpenGarden['synced'], save: SaveState): OpenGarden {
+function asOpen(id: string, work: UndoHistory, synced: OpenGarden['synced'], save: SaveState): OpenGarden {
   return { id, ...work, synced, steps: [], n: 0, seen: {}, save, asking: null, look: null };
 }
 
@@ -177,7 +188,7 @@ export function openStored(id: string): Thunk<Promise<Opened>> {
       }
       stored = await loadGarden(db(), id, now());
     } catch (thrown) {
-      return { kind: 'shut', why: whyNot(thrown) };
+      return { kind: 'shut', why: storageFault(thrown) };
     }
     if (!stored) return { kind: 'none' };
     if (!stored.read.ok) return { kind: 'unreadable', stored };
@@ -189,7 +200,7 @@ export function openStored(id: string): Thunk<Promise<Opened>> {
       return { kind: 'open' };
     }
     const label = late.lost.length > 0 ? late.lost.map((s) => s.label).join(', ') : undefined;
-    if (label) dispatch(said(`Done in a tab that was closed, and not to be put back: ${label.slice(0, 120)}.`));
+    if (label) dispatch(noticeShown(`Done in a tab that was closed, and not to be put back: ${label.slice(0, 120)}.`));
     dispatch(
       opened({
         ...open,
@@ -223,45 +234,45 @@ export function removeGarden(id: string): Thunk<Promise<void>> {
     // Where storage cannot be reached, what is left of it is in the list again.
     await deleteGarden(world.db(), id).catch(() => undefined);
     if (getState().open?.id === id) dispatch(closeGarden());
-    dispatch(letGo(id));
+    dispatch(pendingDiscarded(id));
     world.announce(id, undefined);
   };
 }
 
 /** Keeps a garden after all that was deleted in another tab. */
-export function keepAfterAll(): Thunk<Promise<void>> {
+export function restoreDeleted(): Thunk<Promise<void>> {
   return async (dispatch, getState, { now }) => {
     const open = getState().open;
     if (!open) return;
     const until: SaveState = { kind: 'failed', why: 'it was deleted in another tab', since: now() };
-    dispatch(became({ id: open.id, synced: { ...open.synced, edits: [], revision: 0 }, save: until }));
+    dispatch(gardenPatched({ id: open.id, synced: { ...open.synced, edits: [], revision: 0 }, save: until }));
     await dispatch(save());
   };
 }
 
 /** Another tab has saved or deleted a garden: follow it when nothing here is unsaved; otherwise the next save finds out. */
-export function heard(id: string, revision: number | undefined): Thunk<Promise<void>> {
+export function onRemoteSave(id: string, revision: number | undefined): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
     const open = getState().open;
     if (!open || open.id !== id || open.look) return;
     if (revision === undefined) {
-      dispatch(became({ id, save: { kind: 'gone' }, asking: null }));
+      dispatch(gardenPatched({ id, save: { kind: 'gone' }, asking: null }));
       return;
     }
     if (open.synced.revision >= revision || open.save.kind !== 'saved') return;
     const came = await dispatch(openStored(id));
-    if (came.kind === 'open') dispatch(said('Brought up to date with your other tab.'));
+    if (came.kind === 'open') dispatch(noticeShown('Brought up to date with your other tab.'));
   };
 }
 
 /** Looks whether storage has moved on, for tabs that cannot be told. */
-export function lookAgain(): Thunk<Promise<void>> {
+export function pollStorage(): Thunk<Promise<void>> {
   return async (dispatch, getState, { db }) => {
     const open = getState().open;
     if (!open || open.look || open.save.kind !== 'saved') return;
     try {
-      const row = await asked(db(), (all) => all.gardens.get(open.id));
-      if (getState().open === open) await dispatch(heard(open.id, row?.revision));
+      const row = await dbRequest(db(), (all) => all.gardens.get(open.id));
+      if (getState().open === open) await dispatch(onRemoteSave(open.id, row?.revision));
     } catch {
       // The next save says what is wrong.
     }

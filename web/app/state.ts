@@ -3,7 +3,7 @@ import { type PayloadAction, type ThunkAction, type UnknownAction, createSlice }
 import type { Fault } from '../../core/base/result';
 import type { Merge } from '../../core/garden/merge';
 import type { Storage } from '../keep/db';
-import type { Made, Work } from '../keep/edits';
+import type { OwnStep, UndoHistory } from '../keep/edits';
 
 export type SaveState =
   | { readonly kind: 'saved' | 'saving' }
@@ -12,12 +12,12 @@ export type SaveState =
   /** Deleted in another tab: nothing is saved until the gardener says so. */
   | { readonly kind: 'gone' };
 
-export interface OpenGarden extends Work {
+export interface OpenGarden extends UndoHistory {
   readonly id: string;
   /** What storage holds. */
-  readonly synced: Work & { readonly revision: number };
+  readonly synced: UndoHistory & { readonly revision: number };
   /** What was done since, step by step. */
-  readonly steps: readonly Made[];
+  readonly steps: readonly OwnStep[];
   /** The last step of this tab that the journal was told. */
   readonly n: number;
   /** Steps of tabs that ended early, that are put on top. */
@@ -54,18 +54,18 @@ const slice = createSlice({
       return { ...state, open: payload, aside };
     },
     /** Lets a garden go that was put aside. */
-    letGo: (state, { payload: id }: PayloadAction<string>) => ({
+    pendingDiscarded: (state, { payload: id }: PayloadAction<string>) => ({
       ...state,
       aside: state.aside.filter((garden) => garden.id !== id),
     }),
     /** Something of the garden of that id, while it is the open one. */
-    became: (state, { payload: { id, ...part } }: PayloadAction<Partial<OpenGarden> & { id: string }>) =>
+    gardenPatched: (state, { payload: { id, ...part } }: PayloadAction<Partial<OpenGarden> & { id: string }>) =>
       state.open?.id === id ? { ...state, open: { ...state.open, ...part } } : state,
-    said: (state, action: PayloadAction<string | null>) => ({ ...state, notice: action.payload }),
+    noticeShown: (state, action: PayloadAction<string | null>) => ({ ...state, notice: action.payload }),
   },
 });
 
-export const { said, opened, became, letGo } = slice.actions;
+export const { noticeShown, opened, gardenPatched, pendingDiscarded } = slice.actions;
 export const { reducer } = slice;
 
 /** What the store needs from the world; tests give their own. */

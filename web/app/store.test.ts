@@ -7,9 +7,9 @@ import {
   addGarden,
   allSaved,
   closeGarden,
-  heard,
-  keepAfterAll,
-  lookAgain,
+  onRemoteSave,
+  restoreDeleted,
+  pollStorage,
   lookAt,
   openStored,
   removeGarden,
@@ -150,12 +150,12 @@ test('a garden deleted in another tab stays deleted, and is kept after all only 
   mine.dispatch(rename('Still'));
   await allSaved();
   expect(await db.gardens.count()).toBe(0);
-  await mine.dispatch(keepAfterAll());
+  await mine.dispatch(restoreDeleted());
   expect((await stored())?.name).toBe('Still');
   expect(mine.getState().open?.save).toEqual({ kind: 'saved' });
   // Told, or found out when it comes to the front.
   await tab().dispatch(removeGarden('g'));
-  await mine.dispatch(lookAgain());
+  await mine.dispatch(pollStorage());
   expect(mine.getState().open?.save).toEqual({ kind: 'gone' });
 });
 
@@ -169,7 +169,7 @@ test('an idle tab follows the other one', async () => {
   await allSaved();
   const last = told.at(-1);
   if (!last) throw new Error('nothing heard');
-  await idle.dispatch(heard(...last));
+  await idle.dispatch(onRemoteSave(...last));
   expect(nameIn(idle)).toBe('Moved on');
 });
 

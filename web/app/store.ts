@@ -4,9 +4,9 @@ import { type Draft, produceWithPatches } from 'immer';
 import type { Fault } from '../../core/base/result';
 import { type Garden, checkEdit } from '../../core/garden/garden';
 import { EDITS_DROPPED, EDITS_KEPT, journal } from '../keep/db';
-import { type Made, type Work, told, turned, withEdit } from '../keep/edits';
+import { type OwnStep, type UndoHistory, told, turned, withEdit } from '../keep/edits';
 import { save } from './saving';
-import { type OpenGarden, type Thunk, type World, became, reducer, said } from './state';
+import { type OpenGarden, type Thunk, type World, gardenPatched, reducer, noticeShown } from './state';
 
 export function createStore(world: World) {
   return configureStore({
@@ -21,14 +21,14 @@ export type AppStore = ReturnType<typeof createStore>;
 let stepsMade = 0;
 
 /** Takes one step: into the journal first, then on the screen, then into storage. */
-function take(kind: Made['kind'], label: string, open: OpenGarden, work: Work): Thunk<void> {
+function take(kind: OwnStep['kind'], label: string, open: OpenGarden, work: UndoHistory): Thunk<void> {
   return (dispatch, _getState, { db, tab, now }) => {
-    const made: Made = { kind, label, before: open.doc, after: work.doc };
+    const made: OwnStep = { kind, label, before: open.doc, after: work.doc };
     const n = ++stepsMade;
     // What was deleted is not to come back with the next garden of that id.
     if (open.save.kind !== 'gone') journal(db(), { gardenId: open.id, tab, n, at: now(), step: told(made) });
     const saving = open.save.kind === 'saved' ? ({ kind: 'saving' } as const) : open.save;
-    dispatch(became({ id: open.id, ...work, n, steps: [...open.steps, made], save: saving }));
+    dispatch(gardenPatched({ id: open.id, ...work, n, steps: [...open.steps, made], save: saving }));
     void dispatch(save());
   };
 }
@@ -47,7 +47,7 @@ export function edit(label: string, recipe: (garden: Draft<Garden>) => void): Th
     const open = getState().open;
     if (!open) return [{ field: 'garden', message: 'Open a garden first.' }];
     if (open.look) {
-      dispatch(said(LOOKED_AT.message));
+      dispatch(noticeShown(LOOKED_AT.message));
       return [LOOKED_AT];
     }
     const [doc, ...ways] = produceWithPatches(open.doc, (draft: Draft<Garden>) => void recipe(draft));

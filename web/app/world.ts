@@ -1,8 +1,8 @@
 import { askToKeep, channelOf, lastOpen, nearlyFull, openedLast, roomLeft } from '../keep/browser';
 import { type Storage, openDatabase } from '../keep/db';
 import { newId } from './names';
-import { heard, lookAgain, save } from './saving';
-import { isAtRisk, said } from './state';
+import { onRemoteSave, pollStorage, save } from './saving';
+import { isAtRisk, noticeShown } from './state';
 import { createStore } from './store';
 
 let storage: Storage | undefined;
@@ -24,7 +24,7 @@ interface Word {
   readonly id: string;
   readonly revision: number | undefined;
 }
-const tell = channelOf<Word>('cabanon', ({ id, revision }) => void store.dispatch(heard(id, revision)));
+const tell = channelOf<Word>('cabanon', ({ id, revision }) => void store.dispatch(onRemoteSave(id, revision)));
 
 export const store = createStore({
   db: database,
@@ -44,7 +44,9 @@ store.subscribe(() => {
     void askToKeep();
     void roomLeft().then((room) => {
       if (room && nearlyFull(room))
-        store.dispatch(said('This browser’s storage is nearly full. Under Cabanon, all gardens, you can make room.'));
+        store.dispatch(
+          noticeShown('This browser’s storage is nearly full. Under Cabanon, all gardens, you can make room.'),
+        );
     });
   }
 });
@@ -60,6 +62,6 @@ addEventListener('beforeunload', (event) => {
 });
 // A tab that comes to the front may have missed what others did, and what failed may work again.
 document.addEventListener('visibilitychange', () => {
-  if (document.visibilityState === 'visible') void store.dispatch(lookAgain());
+  if (document.visibilityState === 'visible') void store.dispatch(pollStorage());
   if (store.getState().open?.save.kind === 'failed') void store.dispatch(save());
 });

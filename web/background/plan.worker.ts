@@ -1,5 +1,5 @@
-import { type Pictured, pictured } from '../../core/show/picture';
-import { type Mend } from '../../core/mends';
+import { type WithThumbnail, withThumbnail } from '../../core/show/picture';
+import { type Fix } from '../../core/mends';
 import { type CutProgress, cutAndShop } from '../../core/cut';
 import { expose } from 'comlink';
 import { withSolver } from './solver';
@@ -7,16 +7,16 @@ import { FAMILY_KEYS } from '../../core/build/families';
 import { type Candidate, type Standing, candidates } from '../../core/compare';
 import type { Cover, Garden } from '../../core/garden/garden';
 import { type LoadedHoop, type Loading, loadHoop } from '../../core/judge/proof/loaded';
-import type { Outline } from '../../core/outline';
-import { remembered } from '../../core/base/remember';
+import type { Assessment } from '../../core/outline';
+import { memoizeByIdentity } from '../../core/base/remember';
 import { evaluate } from '../../core/evaluate';
 import { type Changes, changed } from '../../core/garden/changes';
-import { type Plan, mendsOf } from '../../core/plan';
+import { type Plan, fixesFor } from '../../core/plan';
 import { type OptionCost, optionCosts } from '../../core/options';
 import { type Result, ok } from '../../core/base/result';
 import { airOf, fitOfCover, seasonOfCover, tonightOfCover } from '../../core/air';
 import type { Task } from '../../core/judge/season/calendar';
-import type { Fit, Reading } from '../../core/judge/climate/fit';
+import type { CalibrationFit, Reading } from '../../core/judge/climate/fit';
 import type { Tonight } from '../../core/judge/season/tonight';
 import type { Climate } from '../../core/judge/climate/climate';
 import type { Weather } from '../../core/judge/weather/weather';
@@ -32,13 +32,13 @@ import {
   trained,
 } from '../../core/judge/season/trainer';
 import { type Played, playWinter, playWinters, trainerOf } from '../../core/rehearse';
-import { type Together, planTogether } from '../../core/together';
+import { type MergeProposal, planTogether } from '../../core/together';
 import { type Rival, type Version, versionsOf } from '../../core/versions';
 
 /** Kinds and versions as the screen shows them. */
-export type ShownKind = Pictured<Standing>;
-export type Shown = ShownKind | Exclude<Candidate, Standing>;
-export type ShownVersion = Pictured<Version>;
+export type ShownKind = WithThumbnail<Standing>;
+export type WorkerView = ShownKind | Exclude<Candidate, Standing>;
+export type ShownVersion = WithThumbnail<Version>;
 
 /** What the screen needs beyond the outline that it works out itself. */
 export type PlanWork = Pick<Plan, 'cuts' | 'shopping'>;
@@ -75,7 +75,7 @@ const coverOf = (id: string): Cover => {
 };
 
 /** All that cuts, prices and mends are made of, beside the outline. */
-const pricedBy = (o: Outline): readonly unknown[] => {
+const pricedBy = (o: Assessment): readonly unknown[] => {
   const { prices, shelf, shelfFlat, owned, units } = o.garden;
   return [o.checks, o.done, prices, shelf, shelfFlat, owned, units.currency];
 };
@@ -85,9 +85,9 @@ const weatherNow = (): Weather => {
   if (!air) throw new Error('no weather was sent');
   return air;
 };
-const climates = remembered<Climate>();
-const works = remembered<Result<PlanWork>>();
-const mends = remembered<readonly Mend[]>();
+const climates = memoizeByIdentity<Climate>();
+const works = memoizeByIdentity<Result<PlanWork>>();
+const mends = memoizeByIdentity<readonly Fix[]>();
 
 /** The calendar of a cover, and what it is of. */
 export interface CoverSeason {
@@ -120,10 +120,10 @@ const service = {
     return withSolver((solver) => works(o.assembly, pricedBy(o), () => cutAndShop(o, solver, (p) => tell(p, p.best))));
   },
   /** Every kind of cover on a bed, drawn and measured. */
-  compare(bedId: string, cropKey: string, onEach: (one: Shown, of: number) => void): readonly Shown[] {
-    const shown: Shown[] = [];
+  compare(bedId: string, cropKey: string, onEach: (one: WorkerView, of: number) => void): readonly WorkerView[] {
+    const shown: WorkerView[] = [];
     candidates(garden(), bedId, cropKey, (c) => {
-      const one = 'outline' in c ? pictured(c) : c;
+      const one = 'outline' in c ? withThumbnail(c) : c;
       shown.push(one);
       onEach(one, FAMILY_KEYS.length);
     });
@@ -132,21 +132,21 @@ const service = {
   /** Versions of one cover, worked out. */
   async versions(coverId: string, rivals: readonly Rival[]): Promise<readonly ShownVersion[]> {
     const [g, cover] = [garden(), coverOf(coverId)];
-    return withSolver((solver) => versionsOf(g, cover, solver, rivals).map(pictured));
+    return withSolver((solver) => versionsOf(g, cover, solver, rivals).map(withThumbnail));
   },
   /** Several covers cut and bought as one. */
-  async together(ids: readonly string[], onBest: OnBest<Together>): Promise<Result<Together>> {
+  async together(ids: readonly string[], onBest: OnBest<MergeProposal>): Promise<Result<MergeProposal>> {
     const g = garden();
     const covers = g.covers.filter((c) => ids.includes(c.id));
     const tell = whenSlow(onBest);
     return withSolver((solver) => planTogether(g, covers, solver, (p, best) => tell(p, best)));
   },
   /** Changes that would mend what fails, priced. */
-  async mends(coverId: string): Promise<readonly Mend[]> {
+  async mends(coverId: string): Promise<readonly Fix[]> {
     const outlined = evaluate(garden(), coverOf(coverId));
     if (!outlined.ok) return [];
     const o = outlined.value;
-    return withSolver((solver) => mends(o.assembly, pricedBy(o), () => mendsOf(o, solver)));
+    return withSolver((solver) => mends(o.assembly, pricedBy(o), () => fixesFor(o, solver)));
   },
   /** One row of hoops of a cover, bent by a load. */
   loaded(coverId: string, row: number, loading: Loading): LoadedHoop | undefined {
@@ -217,7 +217,7 @@ const service = {
       : outlined;
   },
   /** What the readings of a cover teach of it. */
-  fit(coverId: string, readings: readonly Reading[]): Result<Fit | undefined> {
+  fit(coverId: string, readings: readonly Reading[]): Result<CalibrationFit | undefined> {
     const outlined = evaluate(garden(), coverOf(coverId));
     return outlined.ok ? ok(fitOfCover(outlined.value, weatherNow(), readings)) : outlined;
   },

@@ -1,4 +1,4 @@
-import type { Mend } from '../../core/mends';
+import type { Fix } from '../../core/mends';
 import { type Remote, proxy } from 'comlink';
 import { changesOf } from '../../core/garden/changes';
 import type { Garden } from '../../core/garden/garden';
@@ -8,15 +8,15 @@ import type { Result } from '../../core/base/result';
 import type { Weather } from '../../core/judge/weather/weather';
 import type { ShownClimate } from '../../core/show/dayCurve';
 import type { warmerBy } from '../../core/warmer';
-import type { Fit, Reading } from '../../core/judge/climate/fit';
+import type { CalibrationFit, Reading } from '../../core/judge/climate/fit';
 import type { Tonight } from '../../core/judge/season/tonight';
 import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
 import type { Decision } from '../../core/judge/season/trainer';
 import type { Played } from '../../core/rehearse';
-import type { Together } from '../../core/together';
+import type { MergeProposal } from '../../core/together';
 import type { Rival } from '../../core/versions';
 import { remoteWork } from './remote';
-import type { CoverSeason, Evenings, OnBest, PlanService, PlanWork, Shown, ShownVersion } from './plan.worker';
+import type { CoverSeason, Evenings, OnBest, PlanService, PlanWork, WorkerView, ShownVersion } from './plan.worker';
 
 /** The garden that the worker has, and the weather. */
 let sent: Garden | undefined;
@@ -58,7 +58,7 @@ export function workOut(garden: Garden, coverId: string, onBest: OnBest<PlanWork
 }
 
 /** Looks for mends in the background. */
-export function lookForMends(garden: Garden, coverId: string): Promise<readonly Mend[]> {
+export function lookForMends(garden: Garden, coverId: string): Promise<readonly Fix[]> {
   return askOf(garden, (s) => s.mends(coverId));
 }
 
@@ -162,8 +162,8 @@ export function fitIn(
   weather: Weather,
   coverId: string,
   readings: readonly Reading[],
-): Promise<Result<Fit | undefined>> {
-  return askInWeather(garden, weather, (s) => s.fit(coverId, readings) as Promise<Result<Fit | undefined>>);
+): Promise<Result<CalibrationFit | undefined>> {
+  return askInWeather(garden, weather, (s) => s.fit(coverId, readings) as Promise<Result<CalibrationFit | undefined>>);
 }
 export type WarmerFound = ReturnType<typeof warmerBy>;
 
@@ -172,10 +172,10 @@ export function compareKinds(
   garden: Garden,
   bedId: string,
   cropKey: string,
-  onBest: OnBest<readonly Shown[]>,
-): Promise<readonly Shown[]> {
-  let come: readonly Shown[] = [];
-  return askOf<readonly Shown[]>(garden, (s, alive) =>
+  onBest: OnBest<readonly WorkerView[]>,
+): Promise<readonly WorkerView[]> {
+  let come: readonly WorkerView[] = [];
+  return askOf<readonly WorkerView[]>(garden, (s, alive) =>
     s.compare(
       bedId,
       cropKey,
@@ -192,9 +192,9 @@ export function compareKinds(
 export function planAllTogether(
   garden: Garden,
   ids: readonly string[],
-  onBest: OnBest<Together>,
-): Promise<Result<Together>> {
-  return askOf<Result<Together>>(garden, (s, alive) => s.together(ids, proxy(heard(onBest, alive))));
+  onBest: OnBest<MergeProposal>,
+): Promise<Result<MergeProposal>> {
+  return askOf<Result<MergeProposal>>(garden, (s, alive) => s.together(ids, proxy(heard(onBest, alive))));
 }
 
 /** Works versions of a cover out in the background. */

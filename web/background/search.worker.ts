@@ -4,13 +4,13 @@ import { type Result, fail, ok } from '../../core/base/result';
 import type { Phrase } from '../../core/base/figure';
 import { type WishCost, costsOf } from '../../core/brief/costs';
 import type { Found, Offer } from '../../core/brief/answer';
-import { type Known, nothingKnown } from '../../core/brief/design';
-import { asked, find } from '../../core/brief/find';
+import { type ScoreCache, nothingKnown } from '../../core/brief/design';
+import { briefContext, find } from '../../core/brief/find';
 import { apart, equal, priceOf, proven, provenIn } from '../../core/brief/offers';
-import { type WhyNot, whyNot } from '../../core/brief/whyNot';
+import { type WhyNot, compareWithOffers } from '../../core/brief/whyNot';
 import type { Cover, Garden } from '../../core/garden/garden';
-import { outline } from '../../core/plan';
-import { pictured } from '../../core/show/picture';
+import { assessCover } from '../../core/plan';
+import { withThumbnail } from '../../core/show/picture';
 import type { Drawn } from '../../core/show/project';
 import type { Brief } from '../../core/site/brief';
 import { loadSolver, withSolver } from './solver';
@@ -60,7 +60,7 @@ let last:
       readonly bedId: string;
       readonly brief: Brief;
       readonly found: Found;
-      readonly known: Known;
+      readonly known: ScoreCache;
     }
   | undefined;
 
@@ -68,17 +68,17 @@ let last:
 const NEAREST = 4;
 
 function shown(garden: Garden, bedId: string, brief: Brief, found: Found): ShownFound {
-  const ask = asked(garden, bedId, brief);
+  const ask = briefContext(garden, bedId, brief);
   const [cheapest] = found.offers;
   return {
     sentence: ask.sentence,
     offers: found.offers.flatMap((o): readonly ShownOffer[] => {
-      const drawn = outline(ask.garden, o.cover);
+      const drawn = assessCover(ask.garden, o.cover);
       return drawn.ok && cheapest
         ? [
             {
               ...o,
-              shapes: pictured({ outline: drawn.value }).shapes,
+              shapes: withThumbnail({ outline: drawn.value }).shapes,
               price: priceOf(o),
               proven: o.provenPrice !== undefined,
               equal: equal(o, cheapest),
@@ -89,13 +89,13 @@ function shown(garden: Garden, bedId: string, brief: Brief, found: Found): Shown
         : [];
     }),
     nearest: (cheapest || !found.done ? [] : found.kinds.flatMap((k) => k.nearest ?? []))
-      .sort((a, b) => a.weighed.miss - b.weighed.miss)
+      .sort((a, b) => a.weighed.violation - b.weighed.violation)
       .slice(0, NEAREST)
       .flatMap((o) => {
-        const drawn = outline(ask.garden, o.cover);
+        const drawn = assessCover(ask.garden, o.cover);
         const misses = ask.wishes.filter((w) => w.id in o.weighed.misses).map((w) => w.thing);
         return drawn.ok
-          ? [{ ...o, shapes: pictured({ outline: drawn.value }).shapes, price: priceOf(o), proven: false, misses }]
+          ? [{ ...o, shapes: withThumbnail({ outline: drawn.value }).shapes, price: priceOf(o), proven: false, misses }]
           : [];
       }),
     kinds: found.kinds.map((k) => ({
@@ -158,7 +158,7 @@ const service = {
   },
   /** A design of the gardener's own beside another. */
   whyNot(garden: Garden, bedId: string, brief: Brief, own: Cover, other: Cover): Result<WhyNot> {
-    const held = whyNot(garden, bedId, brief, own, other);
+    const held = compareWithOffers(garden, bedId, brief, own, other);
     return held ? ok(held) : fail('cover', 'One of the two cannot be built on this bed.');
   },
 };

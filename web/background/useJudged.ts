@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { evaluate } from '../../core/evaluate';
-import type { Laid } from '../../core/laid';
-import type { Outline } from '../../core/outline';
-import { onceDrawn, part } from '../app/fresh';
+import type { CoverLayout } from '../../core/laid';
+import type { Assessment } from '../../core/outline';
+import { onceDrawn, loadPart } from '../app/fresh';
 
 let judge: typeof evaluate | undefined;
 
@@ -10,14 +10,14 @@ let judge: typeof evaluate | undefined;
  * What a design is judged to be. The part of the program that judges is fetched once there is a drawing.
  * @returns undefined until it is there
  */
-export function useJudged(laid: Laid | undefined): Outline | undefined {
+export function useJudged(laid: CoverLayout | undefined): Assessment | undefined {
   const [ready, setReady] = useState(judge !== undefined);
   const [broken, setBroken] = useState<unknown>();
   const asked = laid !== undefined;
   useEffect(() => {
     if (ready || !asked) return;
     return onceDrawn(() => {
-      part(() => import('../../core/evaluate')).then((m) => {
+      loadPart(() => import('../../core/evaluate')).then((m) => {
         judge = m.evaluate;
         setReady(true);
       }, setBroken);

@@ -1,4 +1,4 @@
-import type { Mend } from '../../core/mends';
+import type { Fix } from '../../core/mends';
 import type { OptionCost } from '../../core/options';
 import type { Cover } from '../../core/garden/garden';
 import { ok } from '../../core/base/result';
@@ -12,7 +12,7 @@ export function useWork(cover: Cover | undefined): Job<PlanWork> {
 }
 
 /** Mends of a cover. */
-export function useMends(cover: Cover | undefined): Job<readonly Mend[]> {
+export function useMends(cover: Cover | undefined): Job<readonly Fix[]> {
   return useJob('mends', cover?.id, (garden, c) => lookForMends(garden, c).then(ok));
 }
 

@@ -2,9 +2,9 @@
 import type { ReactNode } from 'react';
 import type { Flat } from '../../core/base/geometry';
 import type { Verdict } from '../../core/judge/proof/check';
-import type { Laid } from '../../core/laid';
+import type { CoverLayout } from '../../core/laid';
 import { SIGNS } from '../parts/VerdictMark';
-import { type Sheet, toScreen } from './Shapes';
+import { type DrawingScale, toScreen } from './Shapes';
 
 /** Where a check fails or is tight, in a view. */
 export interface Flag {
@@ -18,7 +18,7 @@ export interface Flag {
 const FLAG_PX = 18;
 
 /** Signs where checks fail or are tight; several at one place stand side by side. */
-export function Flags({ flags, sheet }: { readonly flags: readonly Flag[]; readonly sheet: Sheet }): ReactNode {
+export function Flags({ flags, sheet }: { readonly flags: readonly Flag[]; readonly sheet: DrawingScale }): ReactNode {
   const taken = new Map<string, number>();
   return flags.map((f) => (
     <g key={f.id} stroke={`var(--${f.verdict})`} pointerEvents="none" data-flag={f.id}>
@@ -53,7 +53,13 @@ export function Ground({ y, x0, x1 }: { readonly y: number; readonly x0: number;
 }
 
 /** The full-grown crop from the end, between its first and its last row. */
-export function CropLine({ outline: o, sheet }: { readonly outline: Laid; readonly sheet: Sheet }): ReactNode {
+export function CropOutline({
+  outline: o,
+  sheet,
+}: {
+  readonly outline: CoverLayout;
+  readonly sheet: DrawingScale;
+}): ReactNode {
   const { crop, rowYsMm, topZMm, soilZMm, clearanceMm } = o.assembly.crop;
   const [left = 0, right = 0] = rowYsMm;
   const a = toScreen(sheet, [left, topZMm]);
@@ -83,7 +89,13 @@ export function CropLine({ outline: o, sheet }: { readonly outline: Laid; readon
 }
 
 /** Its rows from above. */
-export function CropRows({ outline: o, sheet }: { readonly outline: Laid; readonly sheet: Sheet }): ReactNode {
+export function CropRows({
+  outline: o,
+  sheet,
+}: {
+  readonly outline: CoverLayout;
+  readonly sheet: DrawingScale;
+}): ReactNode {
   const [first, last] = o.assembly.reachMm;
   return (
     <g stroke="var(--holds)" strokeWidth={1.6} strokeDasharray="2 4">

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type Flat, flatten } from '../../core/base/geometry';
-import type { Joint, Step } from '../../core/build/assembly/types';
-import { kindOf } from '../../core/build/joints';
-import type { Laid } from '../../core/laid';
+import type { Joint, BuildStep } from '../../core/build/assembly/types';
+import { jointKind } from '../../core/build/joints';
+import type { CoverLayout } from '../../core/laid';
 import { sayJoint } from '../../core/show/jointMarks';
 import { type LayoutOf, layoutView } from '../../core/show/viewLayout';
 import { ViewDrawing } from './ViewDrawing';
@@ -33,8 +33,8 @@ const SEEN_MM = { width: 420, height: 300 } as const;
 const MOST = 2;
 
 interface CloseUpsProps {
-  readonly outline: Laid;
-  readonly step: Step;
+  readonly outline: CoverLayout;
+  readonly step: BuildStep;
   /** The whole view that the step shows. */
   readonly of: LayoutOf;
   readonly width: number;
@@ -71,7 +71,7 @@ export function CloseUps({ outline: o, step, of, width }: CloseUpsProps): ReactN
 }
 
 /** Whether a joint is at places that can be shown. */
-const isSeen = (j: Joint): boolean => j.places.length > 0 && kindOf(j.kind).symbol !== 'none';
+const isSeen = (j: Joint): boolean => j.places.length > 0 && jointKind(j.kind).symbol !== 'none';
 
 /** The view cut down to what lies round a point. */
 function around(of: LayoutOf, [u, v]: Flat): LayoutOf {

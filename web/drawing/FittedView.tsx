@@ -1,9 +1,9 @@
 import type { CSSProperties, ReactNode } from 'react';
 import type { View } from '../../core/base/geometry';
 import type { Result } from '../../core/base/result';
-import type { Laid } from '../../core/laid';
+import type { CoverLayout } from '../../core/laid';
 import { fitView } from '../../core/show/viewLayout';
-import type { Sheet } from './Shapes';
+import type { DrawingScale } from './Shapes';
 import { ViewDrawing, useView } from './ViewDrawing';
 import { useSize } from './useSize';
 
@@ -11,10 +11,10 @@ import { useSize } from './useSize';
 const LEAST_PX = 350;
 
 interface FittedProps {
-  readonly outline: Laid;
+  readonly outline: CoverLayout;
   readonly view: View;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
-  readonly extra: (sheet: Sheet) => ReactNode;
+  readonly extra: (sheet: DrawingScale) => ReactNode;
   /** Room kept over the drawing, px. */
   readonly abovePx?: number;
 }

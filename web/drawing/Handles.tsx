@@ -3,7 +3,7 @@ import { flatten } from '../../core/base/geometry';
 import type { LengthUnit } from '../../core/base/length';
 import { formatLength } from '../../core/base/length';
 import type { Dimension } from '../../core/build/assembly/types';
-import { type Sheet, toScreen } from './Shapes';
+import { type DrawingScale, toScreen } from './Shapes';
 import { type Way, useDrag } from './useDrag';
 
 /** How the drawing is pulled at: what moves, how far, and what comes of it. */
@@ -18,7 +18,7 @@ export interface Pulling {
 
 interface HandlesProps {
   readonly dimensions: readonly Dimension[];
-  readonly sheet: Sheet;
+  readonly sheet: DrawingScale;
   readonly unit: LengthUnit;
   readonly pulling: Pulling;
 }

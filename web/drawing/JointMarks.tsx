@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 import type { JointMark } from '../../core/show/jointMarks';
-import { type Sheet, toScreen } from './Shapes';
+import { type DrawingScale, toScreen } from './Shapes';
 
 interface MarksProps {
   readonly marks: readonly JointMark[];
-  readonly sheet: Sheet;
+  readonly sheet: DrawingScale;
   readonly picked: string | undefined;
   readonly onPick: (id: string) => void;
 }

@@ -1,4 +1,4 @@
-import type { Outline } from '../../core/outline';
+import type { Assessment } from '../../core/outline';
 import { boardCorners } from '../../core/build/assembly/solids';
 import type { Vec3 } from '../../core/base/geometry';
 import { Canvas, useThree } from '@react-three/fiber';
@@ -22,7 +22,7 @@ import {
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { inPlace, panelNormal } from '../../core/build/assembly/pieces';
 import type { Block, Member, Panel, SheetPart } from '../../core/build/assembly/types';
-import { kindOf } from '../../core/build/joints';
+import { jointKind } from '../../core/build/joints';
 import { tubeShape } from '../../core/catalog/sections';
 
 Object3D.DEFAULT_UP.set(0, 0, 1);
@@ -42,7 +42,7 @@ export interface RoundColours {
 }
 
 interface RoundProps {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly colours: RoundColours;
   /** How far each piece is lifted out of its place, mm, by tag. */
   readonly lift: (tag: string) => number;
@@ -276,9 +276,9 @@ function Pieces({ outline: o, colours, lift, shown, picked, onPick }: RoundProps
 /** A small octahedron where pieces are joined, a finer one along what is fastened along a line. */
 function Joints({ outline: o, colours, made, joint, onPickJoint, liftJoint }: RoundProps): ReactNode {
   return o.assembly.joints
-    .filter((j) => made(j.id) && kindOf(j.kind).symbol !== 'none')
+    .filter((j) => made(j.id) && jointKind(j.kind).symbol !== 'none')
     .map((j) => {
-      const radius = kindOf(j.kind).symbol === 'point' ? 26 : 12;
+      const radius = jointKind(j.kind).symbol === 'point' ? 26 : 12;
       return (
         <group
           key={j.id}

@@ -3,7 +3,7 @@ import type { CSSProperties, ReactNode } from 'react';
 import type { Drawn, Stuff } from '../../core/show/project';
 
 /** From paper millimetres to screen pixels: v grows upward on paper. */
-export interface Sheet {
+export interface DrawingScale {
   readonly scale: number;
   readonly left: number;
   readonly top: number;
@@ -11,7 +11,7 @@ export interface Sheet {
   readonly v1: number;
 }
 
-export function toScreen(sheet: Sheet, [u, v]: Flat): readonly [x: number, y: number] {
+export function toScreen(sheet: DrawingScale, [u, v]: Flat): readonly [x: number, y: number] {
   return [sheet.left + (u - sheet.u0) * sheet.scale, sheet.top + (sheet.v1 - v) * sheet.scale];
 }
 
@@ -35,7 +35,7 @@ const LINE: Readonly<Partial<Record<Stuff, string>>> = { rod: 'var(--quiet)', 'f
 
 /** Tenths of a pixel are fine enough. */
 const tenth = (x: number): number => Math.round(10 * x) / 10;
-function pointsOn(sheet: Sheet, { points }: Drawn): string {
+function pointsOn(sheet: DrawingScale, { points }: Drawn): string {
   let text = '';
   for (const p of points) {
     const [x, y] = toScreen(sheet, p);
@@ -45,7 +45,7 @@ function pointsOn(sheet: Sheet, { points }: Drawn): string {
 }
 
 /** One shape at true size: areas as they are, pipes as lines of their own width with a dark edge. */
-export function Shape({ drawn, sheet }: { readonly drawn: Drawn; readonly sheet: Sheet }): ReactNode {
+export function Shape({ drawn, sheet }: { readonly drawn: Drawn; readonly sheet: DrawingScale }): ReactNode {
   const points = pointsOn(sheet, drawn);
   if (drawn.widthMm === undefined)
     return (
@@ -73,7 +73,7 @@ export function Outlined({
   className,
 }: {
   readonly drawn: Drawn;
-  readonly sheet: Sheet;
+  readonly sheet: DrawingScale;
   readonly className: string;
 }): ReactNode {
   const points = pointsOn(sheet, drawn);

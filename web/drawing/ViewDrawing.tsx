@@ -1,4 +1,4 @@
-import type { Laid } from '../../core/laid';
+import type { CoverLayout } from '../../core/laid';
 import { type View, flatten } from '../../core/base/geometry';
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
@@ -11,9 +11,9 @@ import { useUnits } from '../app/hooks';
 import { LengthField } from '../parts/TypedField';
 import { jointMarks } from '../../core/show/jointMarks';
 import { JointMarks } from './JointMarks';
-import { CropLine, CropRows, Ground } from './Beside';
+import { CropOutline, CropRows, Ground } from './Beside';
 import { Handles, type Pulling } from './Handles';
-import { Outlined, Shape, type Sheet, toScreen } from './Shapes';
+import { Outlined, Shape, type DrawingScale, toScreen } from './Shapes';
 
 const scales = new Map<string, number>();
 
@@ -31,7 +31,7 @@ function typeScale(): number {
  * @param bare without dimensions, as where pieces are in play
  * @param still the paper that it keeps while it is pulled at
  */
-export function useView(o: Laid, view: View, bare = false, still?: Omit<ViewFrame, 'shapes'>): LayoutOf {
+export function useView(o: CoverLayout, view: View, bare = false, still?: Omit<ViewFrame, 'shapes'>): LayoutOf {
   const unit = o.garden.units.length;
   const type = typeScale();
   const { assembly } = o;
@@ -215,7 +215,7 @@ function Line({ place }: { readonly place: PlacedDimension }): ReactNode {
 const NAMES: Readonly<Record<View, string>> = { end: 'From the end', side: 'From the side', plan: 'From above' };
 
 interface ViewProps {
-  readonly outline: Laid;
+  readonly outline: CoverLayout;
   readonly view: View;
   /** What is drawn, and where all that stands round it is. */
   readonly of: LayoutOf;
@@ -234,9 +234,9 @@ interface ViewProps {
   readonly ghost?: readonly Drawn[] | undefined;
   readonly pulling?: Pulling | undefined;
   /** Things drawn over the shapes: vents, pushes. */
-  readonly extra?: (sheet: Sheet) => ReactNode;
+  readonly extra?: (sheet: DrawingScale) => ReactNode;
   /** Signs over all lines: where checks fail or are tight. */
-  readonly signs?: (sheet: Sheet) => ReactNode;
+  readonly signs?: (sheet: DrawingScale) => ReactNode;
 }
 
 /** One view of the cover, its dimensions typed where they stand. */
@@ -245,7 +245,7 @@ export function ViewDrawing(props: ViewProps): ReactNode {
   const { frame } = of;
   const { box } = layout;
   const units = useUnits();
-  const sheet: Sheet = { scale: layout.scale, left: box.x0, top: box.y0, u0: frame.u0, v1: frame.v1 };
+  const sheet: DrawingScale = { scale: layout.scale, left: box.x0, top: box.y0, u0: frame.u0, v1: frame.v1 };
   const ground = toScreen(sheet, [0, 0])[1];
   const [picked, setPicked] = useState<string>();
   const marks = useMemo(
@@ -293,7 +293,7 @@ export function ViewDrawing(props: ViewProps): ReactNode {
         {ghost?.map((drawn, i) => (
           <Outlined key={i} drawn={drawn} sheet={sheet} className="ghost" />
         ))}
-        {view === 'end' && !play && <CropLine outline={o} sheet={sheet} />}
+        {view === 'end' && !play && <CropOutline outline={o} sheet={sheet} />}
         {view === 'plan' && !play && <CropRows outline={o} sheet={sheet} />}
         {layout.tags.map(({ tag, label }) => (
           <text key={tag} x={(label.x0 + label.x1) / 2} y={label.y1 - 3} textAnchor="middle">
@@ -355,7 +355,7 @@ function scaleText(pxPerMm: number): string {
   return times < 10 ? times.toFixed(1).replace(/\.0$/, '') : String(Number(times.toPrecision(2)));
 }
 
-function describe(o: Laid, unit: Parameters<typeof formatLength>[1]): string {
+function describe(o: CoverLayout, unit: Parameters<typeof formatLength>[1]): string {
   const arch = o.assembly.arches[0];
   return arch
     ? `${arch.xsMm.length} hoops, span ${formatLength(arch.hoop.spanMm, unit)}, ${formatLength(arch.hoop.heightMm, unit)} high, pipe ${formatLength(arch.cutMm, unit)}`

@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import { type Phrase, phraseText } from '../../core/base/figure';
 import { MM_PER_INCH, isMetric } from '../../core/base/length';
 import type { Answers } from '../../core/build/answers/asked';
-import type { Laid } from '../../core/laid';
+import type { CoverLayout } from '../../core/laid';
 import { type Pull, pullOf, pulled } from '../../core/pull';
 import type { Pulling } from './Handles';
 
@@ -18,13 +18,13 @@ interface InHand {
 
 /** The design while it is pulled at in the drawing: what it would be, and one step of work once it is let go. */
 export function usePull(
-  o: Laid | undefined,
+  o: CoverLayout | undefined,
   setAnswers: (label: string, answers: unknown) => unknown,
 ): { readonly pulling: Pulling; readonly answers: Answers | undefined } {
   const [now, show] = useState<InHand>();
   // A key pulls and lets go before anything is drawn again.
   const latest = useRef<InHand>(undefined);
-  const held = useRef<{ readonly of: Laid; readonly pull: Pull | undefined; readonly id: string }>(undefined);
+  const held = useRef<{ readonly of: CoverLayout; readonly pull: Pull | undefined; readonly id: string }>(undefined);
   // The same until something of it changes: the drawings are drawn again only then.
   const pulling = useMemo((): Pulling => {
     const set = (hand: InHand | undefined): void => {
@@ -63,13 +63,14 @@ export function usePull(
   return { pulling, answers: now?.answers };
 }
 
-const said = (phrase: Phrase, o: Laid): string => (phrase.length === 0 ? '' : phraseText(phrase, o.garden.units));
+const said = (phrase: Phrase, o: CoverLayout): string =>
+  phrase.length === 0 ? '' : phraseText(phrase, o.garden.units);
 
 /** Most steps of keys looked at, for what goes by whole pieces. */
 const MOST_STEPS = 80;
 
 /** The next value in the way of the arrows: a step on, and on until something that goes by whole pieces changes. */
-function byKeys(o: Laid, pull: Pull, steps: number, stepMm: number): ReturnType<typeof pulled> {
+function byKeys(o: CoverLayout, pull: Pull, steps: number, stepMm: number): ReturnType<typeof pulled> {
   const up = Math.sign(steps) * (Math.sign(pull.perMm) || 1);
   const { valueMm } = pull.dimension;
   // From where it is to whole steps.

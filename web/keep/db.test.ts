@@ -5,18 +5,18 @@ import { freshName } from '../../core/base/ids';
 import { newId } from '../app/names';
 import {
   type Database,
-  asked,
+  dbRequest,
   deleteGarden,
   inTime,
   journal,
   loadGarden,
   makeRoom,
   openDatabase,
-  saveGarden,
+  storeGarden,
 } from './db';
 import type { Edit } from './edits';
 import type { GardenRow } from './rows';
-import { whyNot } from './whyNot';
+import { storageFault } from './whyNot';
 
 let db: Database;
 let n = 0;
@@ -31,7 +31,7 @@ const edit = (label: string): Edit => ({
   inverse: [],
 });
 const save = (revision: number, edits: readonly Edit[] = [], editsBefore: readonly Edit[] = [], id = 'g') =>
-  saveGarden(
+  storeGarden(
     db,
     { id, name: 'Garden', doc: demoGarden(), revision, at: edits.length, seen: { tab: 3 }, edits, editsBefore },
     5,
@@ -149,7 +149,7 @@ test('a newer build in another tab: this one gives way, and says so; and it open
   later.close();
   expect([gone, here.isOpen()]).toEqual([1, false]);
   const refused: unknown = await openDatabase('give way').catch((why: unknown) => why);
-  expect(whyNot(refused)).toBe('a newer Cabanon has been here: load this page afresh');
+  expect(storageFault(refused)).toBe('a newer Cabanon has been here: load this page afresh');
 });
 
 test('steps that a save has are gone with it, of whatever tab; a tab with others is never forgotten', async () => {
@@ -165,10 +165,10 @@ test('steps that a save has are gone with it, of whatever tab; a tab with others
   // Killed after the save of another tab, that had taken its steps up to the second.
   const seen = { old: 2 };
   const row = { id: 'g', name: 'Garden', doc: demoGarden(), at: 0, edits: [], editsBefore: [] };
-  await saveGarden(db, { ...row, revision: 1, seen }, 6);
+  await storeGarden(db, { ...row, revision: 1, seen }, 6);
   expect((await db.journal.toArray()).map((j) => [j.tab, j.n])).toEqual([['tab', 4]]);
   // Fifty tabs save after it: what it has in the journal is still late work, and what it had saved is not done again.
-  for (let k = 0; k < 50; k++) await saveGarden(db, { ...row, revision: 2 + k, seen: { [`tab ${k}`]: 1 } }, 7);
+  for (let k = 0; k < 50; k++) await storeGarden(db, { ...row, revision: 2 + k, seen: { [`tab ${k}`]: 1 } }, 7);
   const late = (await load())?.late;
   expect(late?.work.edits.map((e) => e.label)).toEqual(['tab 4']);
   expect((await db.gardens.get('g'))?.seen).toMatchObject({ tab: 3 });
@@ -216,7 +216,7 @@ test('names and ids are fresh', () => {
 test('what is asked while storage is still coming is done once it is there; a step is not lost either', async () => {
   let come: (db: Database) => void = () => undefined;
   const coming = new Promise<Database>((take) => (come = take));
-  const asking = asked(coming, (all) => all.gardens.count());
+  const asking = dbRequest(coming, (all) => all.gardens.count());
   journal(coming, { gardenId: 'g', tab: 't', n: 1, at: 1, step: { kind: 'edit', label: 'x', changes: [] } });
   expect(await db.journal.count()).toBe(0);
   come(db);
@@ -226,7 +226,7 @@ test('what is asked while storage is still coming is done once it is there; a st
 
 test('storage that does not open refuses what is asked of it, and a step does not throw', async () => {
   const none = Promise.reject<Database>(new DOMException('denied', 'SecurityError'));
-  await expect(asked(none, (all) => all.gardens.count())).rejects.toThrow('denied');
+  await expect(dbRequest(none, (all) => all.gardens.count())).rejects.toThrow('denied');
   expect(() =>
     journal(none, { gardenId: 'g', tab: 't', n: 1, at: 1, step: { kind: 'edit', label: 'x', changes: [] } }),
   ).not.toThrow();

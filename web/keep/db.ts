@@ -117,7 +117,7 @@ export function inTime<T>(answer: T | PromiseLike<T>, ms = PATIENCE_MS): Promise
 }
 
 /** What storage answers, in time. */
-export const asked = <T>(storage: Storage, query: (db: Database) => PromiseLike<T>): Promise<T> =>
+export const dbRequest = <T>(storage: Storage, query: (db: Database) => PromiseLike<T>): Promise<T> =>
   inTime(Promise.resolve(storage).then(query));
 
 /** Work on some tables, done as a whole or not at all; given up where storage does not answer. */
@@ -153,7 +153,7 @@ export interface ToSave extends Omit<GardenRow, 'savedAt'> {
  * Saves a garden with its edits, unless another tab has saved or deleted it since `revision`. The steps of the journal that it has, of
  * whatever tab, are gone in the same breath: none is ever taken for work that was not saved.
  */
-export async function saveGarden(storage: Storage, save: ToSave, now: number): Promise<SaveAnswer> {
+export async function storeGarden(storage: Storage, save: ToSave, now: number): Promise<SaveAnswer> {
   const db = await inTime(storage);
   const { edits, editsBefore, ...row } = save;
   return inOne(db, [db.gardens, db.edits, db.journal], async (): Promise<SaveAnswer> => {

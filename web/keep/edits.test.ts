@@ -2,7 +2,7 @@ import { applyPatches } from 'immer';
 import fc from 'fast-check';
 import { demoGarden } from '../../core/garden/demo';
 import type { Garden } from '../../core/garden/garden';
-import { type Made, type Work, patchesBetween, rebased, replay, told, turned, withEdit } from './edits';
+import { type OwnStep, type UndoHistory, patchesBetween, rebased, replay, told, turned, withEdit } from './edits';
 
 // No list or record of a garden has such a key: its schema refuses it.
 const json = fc
@@ -48,14 +48,14 @@ const renamed = (g: Garden, id: string, name: string): Garden => ({
   ...g,
   covers: g.covers.map((c) => (c.id === id ? { ...c, name } : c)),
 });
-const work = (doc: Garden): Work => ({ doc, edits: [], at: 0 });
-const made = (label: string, before: Garden, after: Garden): Made => ({ kind: 'edit', label, before, after });
-const nameOf = (w: Work, id: string): string | undefined => w.doc.covers.find((c) => c.id === id)?.name;
+const work = (doc: Garden): UndoHistory => ({ doc, edits: [], at: 0 });
+const made = (label: string, before: Garden, after: Garden): OwnStep => ({ kind: 'edit', label, before, after });
+const nameOf = (w: UndoHistory, id: string): string | undefined => w.doc.covers.find((c) => c.id === id)?.name;
 const [one, two] = start.covers.map((c) => c.id) as [string, string];
 
 /** The garden with some names given one after another. */
-function named(...names: readonly (readonly [string, string])[]): Work {
-  return names.reduce<Work>((w, [id, name]) => {
+function named(...names: readonly (readonly [string, string])[]): UndoHistory {
+  return names.reduce<UndoHistory>((w, [id, name]) => {
     const doc = renamed(w.doc, id, name);
     const edit = { label: name, patches: patchesBetween(w.doc, doc), inverse: patchesBetween(doc, w.doc) };
     return withEdit(w, edit, doc);

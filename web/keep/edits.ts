@@ -1,7 +1,7 @@
 /** Steps of work as they can be done again on a garden that has moved on. */
 import { type Patch, applyPatches, enablePatches } from 'immer';
 import { type Garden, checkGarden } from '../../core/garden/garden';
-import { type Change, type Path, changesBetween, same, withChanges } from '../../core/garden/merge';
+import { type GardenChange, type FieldPath, changesBetween, same, withChanges } from '../../core/garden/merge';
 
 enablePatches();
 
@@ -13,7 +13,7 @@ export interface Edit {
 }
 
 /** A garden with its way back and forth. */
-export interface Work {
+export interface UndoHistory {
   readonly doc: Garden;
   readonly edits: readonly Edit[];
   /** How many of the edits are done. */
@@ -21,22 +21,22 @@ export interface Work {
 }
 
 /** One step of work as the journal has it: what it changed, each thing by its name. */
-export interface Step {
+export interface JournalStep {
   readonly kind: 'edit' | 'undo' | 'redo';
   readonly label: string;
-  readonly changes: readonly Change[];
+  readonly changes: readonly GardenChange[];
   /** The garden after it, where that is still at hand: it gives back what was taken away meanwhile. */
   readonly after?: Garden;
 }
 
 /** A step of this tab, with what it was made on. */
-export interface Made extends Pick<Step, 'kind' | 'label'> {
+export interface OwnStep extends Pick<JournalStep, 'kind' | 'label'> {
   readonly before: Garden;
   readonly after: Garden;
 }
 
 /** A step told as the journal has it. */
-export function told({ kind, label, before, after }: Made, depth = Infinity): Step {
+export function told({ kind, label, before, after }: OwnStep, depth = Infinity): JournalStep {
   return { kind, label, changes: changesBetween(before, after, depth) };
 }
 
@@ -61,13 +61,13 @@ function editBetween(label: string, before: Garden, after: Garden): Edit {
 }
 
 /** The work with one more edit done; what could be redone until now no longer can. */
-export function withEdit(work: Work, edit: Edit, doc: Garden): Work {
+export function withEdit(work: UndoHistory, edit: Edit, doc: Garden): UndoHistory {
   const edits = [...work.edits.slice(0, work.at), edit];
   return { doc, edits, at: edits.length };
 }
 
 /** Undoes or redoes one edit; undefined when there is none. */
-export function turned(work: Work, kind: 'undo' | 'redo'): Work | undefined {
+export function turned(work: UndoHistory, kind: 'undo' | 'redo'): UndoHistory | undefined {
   const edit = work.edits[kind === 'undo' ? work.at - 1 : work.at];
   if (!edit) return undefined;
   const doc = applyPatches(work.doc, kind === 'undo' ? [...edit.inverse] : [...edit.patches]);
@@ -77,7 +77,7 @@ export function turned(work: Work, kind: 'undo' | 'redo'): Work | undefined {
 const WORDS = { edit: '', undo: 'Undo: ', redo: 'Redo: ' } as const;
 
 /** One step done again: exactly where it was made, or else carried over; undefined where that makes no sound garden. */
-function again(work: Work, step: Step, leave: readonly Path[]): Work | undefined {
+function again(work: UndoHistory, step: JournalStep, leave: readonly FieldPath[]): UndoHistory | undefined {
   const doc = withChanges(work.doc, step.changes, step.after, leave);
   if (same(work.doc, doc)) return work;
   const exact = step.kind === 'edit' ? undefined : turned(work, step.kind);
@@ -88,16 +88,16 @@ function again(work: Work, step: Step, leave: readonly Path[]): Work | undefined
 }
 
 export interface Replayed {
-  readonly work: Work;
+  readonly work: UndoHistory;
   /** What could not be done on the garden as it is now. */
-  readonly lost: readonly Step[];
+  readonly lost: readonly JournalStep[];
 }
 
 /**
  * Steps done again, one after another, each undoable.
  * @param leave what of them is left as it stands in the garden
  */
-export function replay(onto: Work, steps: readonly Step[], leave: readonly Path[] = []): Replayed {
+export function replay(onto: UndoHistory, steps: readonly JournalStep[], leave: readonly FieldPath[] = []): Replayed {
   return steps.reduce<Replayed>(
     ({ work, lost }, step) => {
       const next = again(work, step, leave);
@@ -108,7 +108,12 @@ export function replay(onto: Work, steps: readonly Step[], leave: readonly Path[
 }
 
 /** The steps of this tab done again on what the other tab saved; those that go together only as a whole become one. */
-export function rebased(onto: Work, steps: readonly Made[], leave: readonly Path[], depth: number): Work {
+export function rebased(
+  onto: UndoHistory,
+  steps: readonly OwnStep[],
+  leave: readonly FieldPath[],
+  depth: number,
+): UndoHistory {
   const one = replay(
     onto,
     steps.map((step) => ({ ...told(step, depth), after: step.after })),

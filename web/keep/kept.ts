@@ -1,11 +1,11 @@
 /** What this browser keeps, listed. */
-import { whyNot } from './whyNot';
+import { storageFault } from './whyNot';
 import { database } from '../app/world';
 import { useEffect, useState } from 'react';
-import { type AsideRow, type Database, asked, liveQuery } from './db';
+import { type AsideRow, type Database, dbRequest, liveQuery } from './db';
 import type { GardenRow } from './rows';
 
-export interface Kept {
+export interface StoredGarden {
   readonly gardens: readonly GardenRow[];
   readonly aside: readonly AsideRow[];
   /** Why storage cannot be read; nothing where it can. */
@@ -22,13 +22,13 @@ const at = (row: GardenRow): number => (typeof row.savedAt === 'number' ? row.sa
  * All gardens of this browser, the last worked on first: told at once, and again whenever this tab or another changes one.
  * @returns what ends it
  */
-export function watchKept(hear: (kept: Kept) => void): () => void {
+export function watchKept(hear: (kept: StoredGarden) => void): () => void {
   let over = false;
   let end = (): void => undefined;
   const shut = (why: unknown): void => {
-    if (!over) hear({ gardens: [], aside: [], shut: whyNot(why) });
+    if (!over) hear({ gardens: [], aside: [], shut: storageFault(why) });
   };
-  asked(database(), (db) => {
+  dbRequest(database(), (db) => {
     if (!over)
       ({ unsubscribe: end } = liveQuery(() => rowsOf(db)).subscribe(
         ([gardens, aside]) => hear({ gardens: gardens.sort((a, b) => at(b) - at(a)), aside, shut: undefined }),
@@ -43,8 +43,8 @@ export function watchKept(hear: (kept: Kept) => void): () => void {
 }
 
 /** All gardens of this browser, as they are now. */
-export function useKept(): Kept | undefined {
-  const [kept, set] = useState<Kept>();
+export function useKept(): StoredGarden | undefined {
+  const [kept, set] = useState<StoredGarden>();
   useEffect(() => watchKept(set), []);
   return kept;
 }

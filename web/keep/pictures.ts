@@ -1,6 +1,6 @@
 /** Pictures of the day book: kept in this browser, one row each. */
-import type { Pictures } from '../../core/garden/pictures';
-import { type Storage, asked, ofGarden } from './db';
+import type { GardenPictures } from '../../core/garden/pictures';
+import { type Storage, dbRequest, ofGarden } from './db';
 import type { PictureRow } from './rows';
 
 /** Longest side of a picture that is kept, px. */
@@ -25,12 +25,12 @@ export async function scaledDown(file: Blob): Promise<Blob> {
 }
 
 export const keepPicture = (storage: Storage, row: PictureRow): Promise<unknown> =>
-  asked(storage, (db) => db.pictures.put(row));
+  dbRequest(storage, (db) => db.pictures.put(row));
 
 /** One picture; undefined where this browser has it not. */
 export async function pictureOf(storage: Storage, gardenId: string, key: string): Promise<Blob | undefined> {
   try {
-    return (await asked(storage, (db) => db.pictures.get([gardenId, key])))?.picture;
+    return (await dbRequest(storage, (db) => db.pictures.get([gardenId, key])))?.picture;
   } catch {
     return undefined;
   }
@@ -39,7 +39,7 @@ export async function pictureOf(storage: Storage, gardenId: string, key: string)
 /** How many there are, and how much room they take, bytes. */
 export async function picturesRoom(storage: Storage, gardenId: string): Promise<{ count: number; bytes: number }> {
   try {
-    const rows = await asked(storage, (db) => ofGarden(db.pictures, gardenId).toArray());
+    const rows = await dbRequest(storage, (db) => ofGarden(db.pictures, gardenId).toArray());
     return { count: rows.length, bytes: rows.reduce((sum, r) => sum + r.picture.size, 0) };
   } catch {
     return { count: 0, bytes: 0 };
@@ -48,15 +48,19 @@ export async function picturesRoom(storage: Storage, gardenId: string): Promise<
 
 /** Lets go of all pictures but those that are still wanted. */
 export async function keepOnly(storage: Storage, gardenId: string, wanted: (key: string) => boolean): Promise<void> {
-  await asked(storage, async (db) => {
+  await dbRequest(storage, async (db) => {
     const keys = await ofGarden(db.pictures, gardenId).primaryKeys();
     await db.pictures.bulkDelete(keys.filter(([, key]) => !wanted(key)));
   });
 }
 
 /** The pictures of some keys as they go into a file. */
-export async function picturesFor(storage: Storage, gardenId: string, keys: readonly string[]): Promise<Pictures> {
-  const found: Pictures = {};
+export async function picturesFor(
+  storage: Storage,
+  gardenId: string,
+  keys: readonly string[],
+): Promise<GardenPictures> {
+  const found: GardenPictures = {};
   for (const key of keys) {
     const picture = await pictureOf(storage, gardenId, key);
     if (picture) found[key] = await asData(picture);
@@ -74,7 +78,7 @@ function asData(picture: Blob): Promise<string> {
 }
 
 /** Keeps the pictures that came with a file. */
-export async function keepPictures(storage: Storage, gardenId: string, pictures: Pictures): Promise<void> {
+export async function keepPictures(storage: Storage, gardenId: string, pictures: GardenPictures): Promise<void> {
   for (const [key, data] of Object.entries(pictures)) {
     const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0));
     await keepPicture(storage, { gardenId, key, picture: new Blob([bytes], { type: 'image/jpeg' }) });

@@ -1,7 +1,7 @@
 /** Rows of the storage, read as far as they go: another build or a fault of the browser may have written them. */
 import type { Patch } from 'immer';
 import { readKept } from '../../core/garden/read';
-import { type Edit, type Replayed, type Work, replay } from './edits';
+import { type Edit, type Replayed, type UndoHistory, replay } from './edits';
 import { type JournalRow, type Stored, isWhole, revisionOf } from './rows';
 
 type Loose = Readonly<Record<string, unknown>>;
@@ -43,7 +43,10 @@ function lateSteps(seen: unknown, journal: readonly JournalRow[]): readonly Jour
 }
 
 /** Steps done again, one row after another; a row that cannot even be tried is spoilt. */
-function replayed(onto: Work, steps: readonly JournalRow[]): Replayed & { readonly spoilt: readonly JournalRow[] } {
+function replayed(
+  onto: UndoHistory,
+  steps: readonly JournalRow[],
+): Replayed & { readonly spoilt: readonly JournalRow[] } {
   return steps.reduce<Replayed & { readonly spoilt: readonly JournalRow[] }>(
     ({ work, lost, spoilt }, row) => {
       try {

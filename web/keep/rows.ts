@@ -2,7 +2,7 @@
 import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 import type { Fault } from '../../core/base/result';
 import type { Garden } from '../../core/garden/garden';
-import type { Edit, Replayed, Step } from './edits';
+import type { Edit, Replayed, JournalStep } from './edits';
 
 export interface GardenRow {
   id: string;
@@ -24,7 +24,7 @@ export interface JournalRow {
   n: number;
   /** When it was made, ms since 1970: steps of several tabs follow one another by it. */
   at: number;
-  step: Step;
+  step: JournalStep;
 }
 
 export interface EditRow extends Edit {

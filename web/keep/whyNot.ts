@@ -1,7 +1,7 @@
 /** Words for what the browser says of its storage. */
-export function whyNot(thrown: unknown): string {
+export function storageFault(thrown: unknown): string {
   const name = thrown instanceof Error || thrown instanceof DOMException ? thrown.name : '';
-  if (/Abort/.test(name) && thrown instanceof Error && thrown.cause) return whyNot(thrown.cause);
+  if (/Abort/.test(name) && thrown instanceof Error && thrown.cause) return storageFault(thrown.cause);
   if (/Quota/.test(name)) return 'this browser’s storage is full';
   if (/Security|InvalidState|NotAllowed/.test(name))
     return 'this browser lets Cabanon keep nothing, as in a private window';

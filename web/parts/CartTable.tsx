@@ -4,10 +4,10 @@ import type { ShoppingLine, ShoppingList } from '../../core/make/buying/shopping
 import { phraseText } from '../../core/base/figure';
 import { currencyDecimals, formatMoney } from '../../core/base/amount';
 import { useEdit, useGarden, useTake, useUnits } from '../app/hooks';
-import { Table } from './lists';
+import { ListTable } from './lists';
 import { NumberField, TypedField } from './TypedField';
 
-const List = styled(Table)`
+const List = styled(ListTable)`
   th {
     position: sticky;
     top: -0.5rem;

@@ -4,7 +4,7 @@ import { Facts } from './lists';
 import { Why } from './Why';
 
 /** Figures in a column, each of which can be asked why. */
-export function Figures({ figures }: { readonly figures: readonly Figure[] }): ReactNode {
+export function FigureList({ figures }: { readonly figures: readonly Figure[] }): ReactNode {
   return (
     <Facts>
       {figures.map((f) => (

@@ -2,7 +2,7 @@ import { type ReactNode, type RefObject, useMemo } from 'react';
 import { Collection, Header, ListBox, ListBoxItem, ListBoxSection, Popover, Text } from 'react-aria-components';
 import styled from 'styled-components';
 import type { PickProps, Picked } from './picked';
-import { Said } from './Said';
+import { Sentence } from './Said';
 
 const Sheet = styled(Popover)`
   min-width: var(--trigger-width);
@@ -128,7 +128,7 @@ function Item({ option: o }: { readonly option: Picked }): ReactNode {
           <span className="cost measure">{o.cost}</span>
           {why !== undefined && (
             <Text slot="description" className="why">
-              {typeof why === 'string' ? why : <Said phrase={why} />}
+              {typeof why === 'string' ? why : <Sentence phrase={why} />}
             </Text>
           )}
         </>

@@ -4,7 +4,7 @@ import { formatAmount } from '../../core/base/amount';
 import { useUnits } from '../app/hooks';
 
 /** A sentence from the core, its numbers in the gardener's own units and set to stand out. */
-export function Said({ phrase }: { readonly phrase: Phrase }): ReactNode {
+export function Sentence({ phrase }: { readonly phrase: Phrase }): ReactNode {
   const units = useUnits();
   return (
     <>

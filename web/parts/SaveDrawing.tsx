@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import type { Work } from '../../core/cut';
-import type { Outline } from '../../core/outline';
-import { part } from '../app/fresh';
+import type { CutCover } from '../../core/cut';
+import type { Assessment } from '../../core/outline';
+import { loadPart } from '../app/fresh';
 import { useAppDispatch } from '../app/hooks';
-import { said } from '../app/state';
+import { noticeShown } from '../app/state';
 import { Pick } from './Pick';
 import { saveFile } from './saveFile';
 
@@ -38,7 +38,7 @@ type Kind = (typeof KINDS)[number]['value'];
 
 const PDF = 'application/pdf';
 
-async function write(o: Outline, work: Pick<Work, 'cuts' | 'shopping'>, kind: Kind): Promise<void> {
+async function write(o: Assessment, work: Pick<CutCover, 'cuts' | 'shopping'>, kind: Kind): Promise<void> {
   const { name } = o.cover;
   switch (kind) {
     case 'letter':
@@ -66,8 +66,8 @@ export function SaveDrawing({
   outline,
   work,
 }: {
-  readonly outline: Outline;
-  readonly work: Pick<Work, 'cuts' | 'shopping'>;
+  readonly outline: Assessment;
+  readonly work: Pick<CutCover, 'cuts' | 'shopping'>;
 }): ReactNode {
   const dispatch = useAppDispatch();
   return (
@@ -77,8 +77,8 @@ export function SaveDrawing({
       empty="Save as a file"
       options={KINDS}
       onChange={(kind) => {
-        part(() => write(outline, work, kind as Kind)).catch(() =>
-          dispatch(said('The file could not be written: its part of Cabanon did not come. Try again.')),
+        loadPart(() => write(outline, work, kind as Kind)).catch(() =>
+          dispatch(noticeShown('The file could not be written: its part of Cabanon did not come. Try again.')),
         );
       }}
     />

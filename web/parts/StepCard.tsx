@@ -1,13 +1,13 @@
 import { type Catalog, hardwareItem } from '../../core/catalog/catalog';
-import type { Outline } from '../../core/outline';
+import type { Assessment } from '../../core/outline';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import type { Step } from '../../core/build/assembly/types';
+import type { BuildStep } from '../../core/build/assembly/types';
 import { fitView } from '../../core/show/viewLayout';
 import { ViewDrawing, useView } from '../drawing/ViewDrawing';
 import { CloseUps } from '../drawing/CloseUps';
 import { MarkedPiece } from '../drawing/MarkedPiece';
-import { Said } from './Said';
+import { Sentence } from './Said';
 
 const Card = styled.article`
   display: grid;
@@ -65,7 +65,7 @@ const Card = styled.article`
 `;
 
 /** What a step takes of the shopping list, each thing once. */
-function taken({ takes }: Step, catalog: Catalog): string {
+function taken({ takes }: BuildStep, catalog: Catalog): string {
   return [...new Set(takes.map((t) => t.itemKey))]
     .map((key) => {
       const { name, unit } = hardwareItem(catalog, key);
@@ -76,8 +76,8 @@ function taken({ takes }: Step, catalog: Catalog): string {
 }
 
 interface StepCardProps {
-  readonly outline: Outline;
-  readonly step: Step;
+  readonly outline: Assessment;
+  readonly step: BuildStep;
   readonly number: number;
   readonly of: number;
   readonly width: number;
@@ -90,7 +90,7 @@ interface StepCardProps {
 const WHOLE_PX = 430;
 
 /** A check's name in the list of what is ticked. */
-export function checkKey(step: Step, index: number): string {
+export function checkKey(step: BuildStep, index: number): string {
   return `${step.id} ${index}`;
 }
 
@@ -132,7 +132,7 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
       <ol>
         {step.work.map((line, i) => (
           <li key={i}>
-            <Said phrase={line} />
+            <Sentence phrase={line} />
           </li>
         ))}
       </ol>
@@ -150,7 +150,7 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
                   onChange={(e) => onTick?.(checkKey(step, i), e.target.checked)}
                 />
                 <span>
-                  <Said phrase={line} />
+                  <Sentence phrase={line} />
                 </span>
               </label>
             </li>

@@ -24,7 +24,7 @@ export const Body = styled.div`
 `;
 
 /** Holds only what has no place in the drawing. */
-export const Panel = styled.aside`
+export const PanelBox = styled.aside`
   background: var(--sheet);
   border-left: 1px solid var(--hair);
   padding: 0.9rem 1.1rem 1.2rem;

@@ -55,7 +55,7 @@ export const Ticks = styled.ul`
 `;
 
 /** A table with quiet heads and a hairline over each row. */
-export const Table = styled.table`
+export const ListTable = styled.table`
   width: 100%;
   border-collapse: collapse;
   font-size: 0.9375rem;

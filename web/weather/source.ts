@@ -3,7 +3,7 @@ import { weatherSchema } from '../../core/judge/weather/schema';
 import * as z from 'zod/mini';
 import type { ClimatePlace } from '../../core/judge/climate/drive';
 import type { BedModel } from '../../core/judge/climate/model';
-import type { Tending } from '../../core/judge/climate/tending';
+import type { Operation } from '../../core/judge/climate/tending';
 import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 
 export interface WeatherSource {
@@ -38,13 +38,13 @@ export const service: WeatherSource = {
 };
 
 const readingSchema = z.object({ ms: z.number(), insideC: z.number(), outsideC: z.number() });
-export type PairReading = z.infer<typeof readingSchema>;
+export type StreamedReading = z.infer<typeof readingSchema>;
 
 /** What is asked of a pair of thermometers: where it hangs, in which bed, from when on. */
 export interface PairAsk {
   readonly place: ClimatePlace;
   readonly bed: BedModel;
-  readonly tending: Tending;
+  readonly tending: Operation;
   readonly fromMs: number;
   readonly hours: number;
   readonly seed: string;
@@ -53,7 +53,7 @@ export interface PairAsk {
 }
 
 /** Readings of a pair of thermometers, hour by hour as they come in. The pair that ships with the program is simulated. */
-export async function thermometers(ask: PairAsk, hear: (reading: PairReading) => void): Promise<void> {
+export async function thermometers(ask: PairAsk, hear: (reading: StreamedReading) => void): Promise<void> {
   const { latitudeDeg: lat, longitudeDeg: lon, elevationM: elevation, exposure, utcHours } = ask.place;
   const { bed, tending, hours, seed, paceMs } = ask;
   const response = await fetch('/api/thermometers', {

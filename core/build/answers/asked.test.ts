@@ -7,18 +7,18 @@ import {
   type AtAnswers,
   askedWhen,
   choice,
-  count,
+  countParameter,
   countOrAuto,
   dimensioned,
-  handedAs,
-  inRound,
+  mapParameter,
+  roundedForMarket,
   length,
   withDefault,
-  within,
+  withinRange,
 } from './asked';
 import { between } from '../../base/schema';
 import { countBySpacing, endOffset, footSpan, hoopCount, hoopPipe, ridge } from './hoops';
-import { crop, rowFromEdge } from './place';
+import { cropParameter, rowFromEdge } from './place';
 
 const site = at(96, 48);
 const metric = siteOf(2400, 1200, { market: 'metric', catalog: catalogOf(NOTHING_OWN, 'metric') });
@@ -59,14 +59,14 @@ describe('one of several', () => {
 
 describe('a number', () => {
   test('whole, within its range, stepped', () => {
-    const lids = count('Lids', [1, 16], 3);
+    const lids = countParameter('Lids', [1, 16], 3);
     expect([0, 1, 2.5, 16, 17].map((n) => lids.schema.safeParse(n).success)).toEqual([false, true, false, true, false]);
     expect(lids.asking?.show(3, here())).toEqual({ kind: 'count', value: 3, min: 1, max: 16 });
     expect(lids.asking?.read('4.4', 3, here())).toBe(4);
   });
   test('a first answer beyond its range is brought into it', () => {
-    expect(count('Lids', [2, 16], 40).first(site)).toBe(16);
-    expect(count('Lids', [2, 16], () => 1).first(site)).toBe(2);
+    expect(countParameter('Lids', [2, 16], 40).first(site)).toBe(16);
+    expect(countParameter('Lids', [2, 16], () => 1).first(site)).toBe(2);
     expect(length('Wrap', [25, 150], 10).first(site)).toBe(25);
   });
   test('left to the design it shows how many there are, until it is said', () => {
@@ -85,7 +85,7 @@ describe('a length', () => {
     // 100 mm is 3 15/16 in: down to the quarter inch; in a metric shop to five millimetres.
     expect(length('Gap', [20, 400], 100).first(site)).toBeCloseTo(3.75 * 25.4, 9);
     expect(length('Gap', [20, 400], 101.6).first(metric)).toBe(100);
-    expect((inRound<number | null>(null) as (s: typeof site) => number | null)(site)).toBeNull();
+    expect((roundedForMarket<number | null>(null) as (s: typeof site) => number | null)(site)).toBeNull();
   });
   test('typed in the drawing it is set by its dimension, and asked nowhere', () => {
     const front = dimensioned(between(150, 1200), 400, 'front');
@@ -93,8 +93,8 @@ describe('a length', () => {
     expect(front.dimensions['front']?.(333, 400, here())).toEqual(ok(333));
   });
   test('limits are said in words, at their ends still within', () => {
-    expect([100, 200].map((mm) => within('x', mm, [100, 200], 'no').ok)).toEqual([true, true]);
-    expect(within('x', 99.9, [100, 200], 'From 100 to 200.')).toEqual({
+    expect([100, 200].map((mm) => withinRange('x', mm, [100, 200], 'no').ok)).toEqual([true, true]);
+    expect(withinRange('x', 99.9, [100, 200], 'From 100 to 200.')).toEqual({
       ok: false,
       faults: [{ field: 'x', message: 'From 100 to 200.' }],
     });
@@ -108,10 +108,10 @@ test('older gardens have what was usual before a thing was asked', () => {
 });
 
 test('asked only while, and handed on as something else', () => {
-  const one = askedWhen(count('N', [1, 3], 1), { feet: 'rods' });
+  const one = askedWhen(countParameter('N', [1, 3], 1), { feet: 'rods' });
   expect(one.asking?.when).toEqual({ feet: 'rods' });
   expect(askedWhen({ asking: undefined }, { feet: 'rods' }).asking).toBeUndefined();
-  const twice = handedAs(count('N', [1, 3], 1), (n) => 2 * n);
+  const twice = mapParameter(countParameter('N', [1, 3], 1), (n) => 2 * n);
   expect([twice.chosen(3, site), twice.first(site)]).toEqual([6, 1]);
 });
 
@@ -152,7 +152,7 @@ describe('hoops', () => {
 
 describe('crops', () => {
   test('one of the list; what is not in it is named as a fault; all are shown with how high and how hardy', () => {
-    const grown = crop('spinach');
+    const grown = cropParameter('spinach');
     expect(grown.against('spinach', SHIPPED)).toBeUndefined();
     expect(grown.against('triffid', SHIPPED)).toBe('must be a crop in the list');
     expect(grown.chosen('spinach', site).name).toBe('spinach');

@@ -81,7 +81,7 @@ export interface Asking<V> {
 }
 
 /** One answer of a family: kept in the garden as V, handed to the assembly as C. */
-export interface Asked<V = unknown, C = unknown> {
+export interface Parameter<V = unknown, C = unknown> {
   readonly schema: z.ZodMiniType<V>;
   first(site: BuildSite): V;
   chosen(value: V, site: BuildSite): C;
@@ -96,7 +96,7 @@ export interface Asked<V = unknown, C = unknown> {
 }
 
 /** What a declaration may say beside its value. */
-export type Extras<V, C> = Partial<Omit<Asked<V, C>, 'schema' | 'first' | 'chosen'>>;
+export type Extras<V, C> = Partial<Omit<Parameter<V, C>, 'schema' | 'first' | 'chosen'>>;
 
 /** A first answer that is the same everywhere, or depends on the place. */
 export type First<V> = V | ((site: BuildSite) => V);
@@ -111,7 +111,7 @@ const firstOf =
   };
 
 /** A first length as a builder of the place would say it; what is not said yet stays so. */
-export const inRound =
+export const roundedForMarket =
   <V extends number | null>(first: First<V>): First<V> =>
   (site) => {
     const mm = typeof first === 'function' ? first(site) : first;
@@ -119,7 +119,7 @@ export const inRound =
   };
 
 /** An answer that is handed on as it is kept. */
-export function asked<V>(schema: z.ZodMiniType<V>, first: First<V>, more: Extras<V, V> = {}): Asked<V, V> {
+export function parameter<V>(schema: z.ZodMiniType<V>, first: First<V>, more: Extras<V, V> = {}): Parameter<V, V> {
   return {
     schema,
     first: firstOf(schema, first),
@@ -134,14 +134,14 @@ export function asked<V>(schema: z.ZodMiniType<V>, first: First<V>, more: Extras
 }
 
 /** The same answer, handed on as something its site makes of it. */
-export function handedAs<V, C>(a: Asked<V, V>, chosen: (value: V, site: BuildSite) => C): Asked<V, C> {
+export function mapParameter<V, C>(a: Parameter<V, V>, chosen: (value: V, site: BuildSite) => C): Parameter<V, C> {
   return { ...a, chosen };
 }
 
 type Where = Pick<Asking<unknown>, 'leaf' | 'when'>;
 
 /** Words of options in their order: what each is called and why one would take it. */
-export type Words<K extends string> = Readonly<Record<K, readonly [label: string, why: string]>>;
+export type ParameterWords<K extends string> = Readonly<Record<K, readonly [label: string, why: string]>>;
 
 /**
  * One of several, each with its reason.
@@ -149,12 +149,12 @@ export type Words<K extends string> = Readonly<Record<K, readonly [label: string
  */
 export function choice<K extends string>(
   label: string,
-  words: Words<K>,
+  words: ParameterWords<K>,
   first: First<NoInfer<K>>,
   { leaf, when, ...more }: Where & Extras<NoInfer<K>, NoInfer<K>> = {},
-): Asked<K, K> {
+): Parameter<K, K> {
   const keys = Object.keys(words) as [K, ...K[]];
-  return asked<K>(z.enum(keys) as unknown as z.ZodMiniType<K>, first, {
+  return parameter<K>(z.enum(keys) as unknown as z.ZodMiniType<K>, first, {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -171,13 +171,13 @@ export function choice<K extends string>(
 }
 
 /** A whole number, asked with a stepper. */
-export function count(
+export function countParameter(
   label: string,
   [min, max]: readonly [number, number],
   first: First<number>,
   { leaf, when, ...more }: Where & Extras<number, number> = {},
-): Asked<number, number> {
-  return asked(whole(min, max), first, {
+): Parameter<number, number> {
+  return parameter(whole(min, max), first, {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -198,8 +198,8 @@ export function countOrAuto(
   [min, max]: readonly [number, number],
   now: (assembly: Assembly | undefined, answers: Answers) => number,
   { leaf, when, ...more }: Where & Extras<number | null, number | null> = {},
-): Asked<number | null, number | null> {
-  return asked<number | null>(z._default(z.nullable(whole(min, max)), null) as z.ZodMiniType<number | null>, null, {
+): Parameter<number | null, number | null> {
+  return parameter<number | null>(z._default(z.nullable(whole(min, max)), null) as z.ZodMiniType<number | null>, null, {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -217,8 +217,8 @@ export function length(
   [min, max]: readonly [number, number],
   first: First<number>,
   { leaf, when, ...more }: Where & Extras<number, number> = {},
-): Asked<number, number> {
-  return asked(between(min, max), inRound(first), {
+): Parameter<number, number> {
+  return parameter(between(min, max), roundedForMarket(first), {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -236,8 +236,11 @@ export function dimensioned<V extends number | null>(
   first: First<V>,
   dimension: string,
   more: Extras<V, V> = {},
-): Asked<V, V> {
-  return asked<V>(schema, inRound(first), { dimensions: { [dimension]: (valueMm) => ok(valueMm as V) }, ...more });
+): Parameter<V, V> {
+  return parameter<V>(schema, roundedForMarket(first), {
+    dimensions: { [dimension]: (valueMm) => ok(valueMm as V) },
+    ...more,
+  });
 }
 
 /** A height between limits, mm, that is typed in the drawing, and that a mend may raise. */
@@ -246,14 +249,14 @@ export const height = (
   first: First<number>,
   dimension: string,
   more: Extras<number, number> = {},
-): Asked<number, number> =>
+): Parameter<number, number> =>
   dimensioned<number>(between(low, high), first, dimension, {
     changes: { higher: ({ byMm }, value) => value + byMm },
     ...more,
   });
 
 /** The same answer, for gardens from before it was asked: they have this. */
-export const withDefault = <V, C>(answer: Asked<V, C>, value: V): Asked<V, C> => ({
+export const withDefault = <V, C>(answer: Parameter<V, C>, value: V): Parameter<V, C> => ({
   ...answer,
   schema: z._default(answer.schema as z.ZodMiniType<V, V>, value as never) as unknown as z.ZodMiniType<V>,
 });
@@ -265,7 +268,7 @@ export const askedWhen = <T extends { readonly asking: object | undefined }>(
 ): T => ({ ...answer, asking: answer.asking && { ...answer.asking, when } });
 
 /** Limits of a typed dimension, said in words where it is outside them. */
-export function within(
+export function withinRange(
   id: string,
   valueMm: number,
   [low, high]: readonly [number, number],
@@ -275,8 +278,8 @@ export function within(
 }
 
 /** Answers by name. */
-export type Declared = Readonly<Record<string, Asked>>;
+export type Declared = Readonly<Record<string, Parameter>>;
 /** What a garden keeps of declared answers. */
-export type Kept<D> = { readonly [K in keyof D]: D[K] extends Asked<infer V> ? V : never };
+export type StoredParameters<D> = { readonly [K in keyof D]: D[K] extends Parameter<infer V> ? V : never };
 /** What an assembly is given of them. */
-export type Chosen<D> = { readonly [K in keyof D]: D[K] extends Asked<unknown, infer C> ? C : never };
+export type ResolvedParameters<D> = { readonly [K in keyof D]: D[K] extends Parameter<unknown, infer C> ? C : never };

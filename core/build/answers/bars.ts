@@ -8,16 +8,16 @@ import { shippedKey } from '../../catalog/sections';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import type { BuildSite } from '../../site/buildSite';
 import {
-  type Asked,
+  type Parameter,
   type Asking,
   type Extras,
   type First,
   type Option,
-  type Words,
-  asked,
+  type ParameterWords,
+  parameter,
   choice,
-  handedAs,
-  inRound,
+  mapParameter,
+  roundedForMarket,
   withDefault,
 } from './asked';
 
@@ -38,9 +38,9 @@ function ofCatalog<C>(
   chosen: (value: string, catalog: Catalog) => C,
   against: (value: string, catalog: Catalog) => string | undefined,
   { leaf, when, ...more }: More,
-): Asked<string, C> {
-  return handedAs(
-    asked<string>(key, first, {
+): Parameter<string, C> {
+  return mapParameter(
+    parameter<string>(key, first, {
       against,
       asking: {
         label,
@@ -186,7 +186,7 @@ export function coverAnswers(first: First<string>, { fits, when }: CoverMore = {
       { leaf: 'skin', resets: { roll: null }, ...(when && { when }) },
     ),
     /** null: the cheapest roll that fits. */
-    roll: asked<string | null>(z.nullable(text(80)), null, {
+    roll: parameter<string | null>(z.nullable(text(80)), null, {
       changes: { roll: (change) => change.key },
       asking: {
         label: 'Roll',
@@ -213,7 +213,7 @@ export function coverAnswers(first: First<string>, { fits, when }: CoverMore = {
   };
 }
 
-const INNER: Words<'fabric-19' | 'fabric-30' | 'fabric-50' | 'film-uv'> = {
+const INNER: ParameterWords<'fabric-19' | 'fabric-30' | 'fabric-50' | 'film-uv'> = {
   'fabric-19': ['Light fabric', 'A degree more, and little light lost.'],
   'fabric-30': ['Fabric', 'Film over fabric: two degrees more on the coldest nights.'],
   'fabric-50': ['Heavy fabric', 'Most frost help, least light.'],
@@ -237,8 +237,8 @@ export const innerOn = withDefault(
 
 /** A second layer inside the first, for deep winter, and the air between; null: none. */
 export const innerAnswers = {
-  inner: handedAs(
-    asked<Inner | null>(
+  inner: mapParameter(
+    parameter<Inner | null>(
       z._default(z.nullable(z.enum(Object.keys(INNER) as [Inner, ...Inner[]])), null) as z.ZodMiniType<Inner | null>,
       null,
       {
@@ -259,7 +259,7 @@ export const innerAnswers = {
     ),
     (value, { catalog }) => (value === null ? null : coverMaterial(catalog, value)),
   ),
-  innerGapMm: asked<number>(z._default(between(20, 400), 100) as z.ZodMiniType<number>, inRound(100), {
+  innerGapMm: parameter<number>(z._default(between(20, 400), 100) as z.ZodMiniType<number>, roundedForMarket(100), {
     asking: {
       label: 'Air between',
       leaf: 'skin',

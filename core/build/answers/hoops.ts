@@ -8,17 +8,17 @@ import {
   type Asking,
   type AtAnswers,
   type First,
-  type Words,
-  asked,
+  type ParameterWords,
+  parameter,
   choice,
-  count,
+  countParameter,
   countOrAuto,
   dimensioned,
-  inRound,
-  within,
+  roundedForMarket,
+  withinRange,
 } from './asked';
 import { tube } from './bars';
-import { type Extent, coveredMm } from './place';
+import { type ExtentParameters, coveredMm } from './place';
 
 /** How the height of a hoop is settled: the schools of the trade. */
 export const hoopShapeSchema = z.discriminatedUnion('by', [
@@ -32,7 +32,7 @@ export const hoopShapeSchema = z.discriminatedUnion('by', [
 ]);
 export type HoopShape = z.infer<typeof hoopShapeSchema>;
 
-const SCHOOLS: Words<HoopShape['by']> = {
+const SCHOOLS: ParameterWords<HoopShape['by']> = {
   'half-circle': [
     'Half circle',
     'Pipe as long as a true half circle: easy to reckon, and the sprung shape is close to it.',
@@ -62,7 +62,7 @@ export function hoopShape(
   raisedBySidewall = false,
   when?: Asking<HoopShape>['when'],
 ) {
-  return asked<HoopShape>(
+  return parameter<HoopShape>(
     hoopShapeSchema,
     { by: 'half-circle' },
     {
@@ -101,12 +101,12 @@ export function hoopShape(
 
 /** How many stand at a typed distance over a run, ends included. */
 export function countBySpacing(runMm: number, spacingMm: number, what: string): Result<number> {
-  const spaced = within('spacing', spacingMm, [150, 2500], `${what} stand from 150 mm (6 in) to 2.5 m apart.`);
+  const spaced = withinRange('spacing', spacingMm, [150, 2500], `${what} stand from 150 mm (6 in) to 2.5 m apart.`);
   return spaced.ok ? ok(Math.max(1, Math.round(runMm / spacingMm)) + 1) : spaced;
 }
 
 const covered = ({ answers, site }: AtAnswers): number =>
-  coveredMm(answers['extent'] as Extent, site.survey.frameOn.lengthMm);
+  coveredMm(answers['extent'] as ExtentParameters, site.survey.frameOn.lengthMm);
 
 /** Their number by the distance typed between them. @param what they are, as the fault says it @param runMm over what; all that is covered when not said */
 export const bySpacing = (what: string, runMm: (at: AtAnswers) => number = covered) => ({
@@ -125,13 +125,13 @@ export function hoopCount(label: string, most: number, run?: (answers: Readonly<
 
 /** The widest that hoops stand apart while their number is not said. */
 export const maxSpacing = (firstIn: number, [min, max]: readonly [number, number] = [200, 2000]) =>
-  asked<number>(between(min, max), inRound(firstIn * MM_PER_INCH));
+  parameter<number>(between(min, max), roundedForMarket(firstIn * MM_PER_INCH));
 
 /** From the end of the cover to its first hoop. */
 export const endOffset = (firstIn: number) =>
   dimensioned<number>(between(0, 1000), firstIn * MM_PER_INCH, 'endOffset', {
     dimensions: {
-      endOffset: (valueMm) => within('endOffset', valueMm, [0, 1000], 'The end offset is from nothing to 1 m.'),
+      endOffset: (valueMm) => withinRange('endOffset', valueMm, [0, 1000], 'The end offset is from nothing to 1 m.'),
     },
   });
 
@@ -157,14 +157,14 @@ const RIDGES = {
   timber: ['2x2 under', 'Screwed through every crown; keeps hoops true.'],
   'timber-tied': ['2x2 tied', 'A timber under the crowns with crossed ties: no screw near the cover.'],
   posted: ['On posts', 'A board on posts at both ends carries snow itself.'],
-} as const satisfies Words<string>;
+} as const satisfies ParameterWords<string>;
 export type RidgeSchool = keyof typeof RIDGES;
 
 /** Words of some of a list, in the list's order. */
-export function some<K extends string, S extends K>(all: Words<K>, keys: readonly S[]): Words<S> {
+export function some<K extends string, S extends K>(all: ParameterWords<K>, keys: readonly S[]): ParameterWords<S> {
   return Object.fromEntries(
     (Object.keys(all) as K[]).filter((k) => keys.includes(k as S)).map((k) => [k, all[k]]),
-  ) as Words<S>;
+  ) as ParameterWords<S>;
 }
 
 /** The ridge under the crowns; `tied` is what a mend takes that only ties them. */
@@ -181,13 +181,18 @@ export function ridge<S extends RidgeSchool>(schools: readonly S[], first: S, ti
 
 /** Ties across a frame: one fewer than its rails have parts that stay straight by themselves, mm; none where every rail does. */
 export const crossTies = (untiedMm = Infinity) =>
-  count('Cross ties', [0, 12], ({ survey }) => Math.max(0, Math.ceil(survey.frameOn.lengthMm / untiedMm) - 1), {
-    changes: { ties: (change) => change.count },
-  });
+  countParameter(
+    'Cross ties',
+    [0, 12],
+    ({ survey }) => Math.max(0, Math.ceil(survey.frameOn.lengthMm / untiedMm) - 1),
+    {
+      changes: { ties: (change) => change.count },
+    },
+  );
 
 /** A typed distance between feet that must stay inside the bed; null: as wide as the bed allows. */
 export const footSpan = (range: readonly [number, number], what: string, first: First<number | null> = null) =>
-  asked<number | null>(z.nullable(between(range[0], range[1])), first, {
+  parameter<number | null>(z.nullable(between(range[0], range[1])), first, {
     dimensions: {
       span: (valueMm, _, { site }) =>
         // As wide as the bed is still inside it, however its inches come out in millimetres.

@@ -5,7 +5,16 @@ import { amount, phrase } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { fail, ok } from '../../base/result';
 import { cropOf } from '../../catalog/catalog';
-import { type Asked, type First, asked, choice, dimensioned, handedAs, withDefault, within } from './asked';
+import {
+  type Parameter,
+  type First,
+  parameter,
+  choice,
+  dimensioned,
+  mapParameter,
+  withDefault,
+  withinRange,
+} from './asked';
 
 /** Part of a bed, or all of it. */
 export const extentSchema = z.discriminatedUnion('kind', [
@@ -16,14 +25,14 @@ export const extentSchema = z.discriminatedUnion('kind', [
     lengthMm: between(300, 20000),
   }),
 ]);
-export type Extent = z.infer<typeof extentSchema>;
+export type ExtentParameters = z.infer<typeof extentSchema>;
 
 /** Where a cover starts and ends along its bed, mm. */
 export type Span = readonly [startMm: number, endMm: number];
 
 /** How much of the bed is covered: its length is typed in the drawing. */
-export const extent = handedAs(
-  asked<Extent>(
+export const extentParameters = mapParameter(
+  parameter<ExtentParameters>(
     extentSchema,
     { kind: 'whole' },
     {
@@ -43,7 +52,7 @@ export const extent = handedAs(
 );
 
 /** Length of the covered part of a bed, mm. */
-export const coveredMm = (extentNow: Extent, bedLengthMm: number): number =>
+export const coveredMm = (extentNow: ExtentParameters, bedLengthMm: number): number =>
   extentNow.kind === 'whole' ? bedLengthMm : extentNow.lengthMm;
 
 /** The first row of the crop, from the wall inside. */
@@ -51,14 +60,14 @@ export const rowFromEdge = (firstIn: number) =>
   dimensioned(between(0, 2000), firstIn * MM_PER_INCH, 'rowFromEdge', {
     dimensions: {
       rowFromEdge: (valueMm) =>
-        within('rowFromEdge', valueMm, [0, 2000], 'The first row stands from nothing to 2 m from the wall.'),
+        withinRange('rowFromEdge', valueMm, [0, 2000], 'The first row stands from nothing to 2 m from the wall.'),
     },
   });
 
 /** The crop under the cover. */
-export const crop = (first: First<string>) =>
-  handedAs(
-    asked<string>(word(60), first, {
+export const cropParameter = (first: First<string>) =>
+  mapParameter(
+    parameter<string>(word(60), first, {
       against: (key, catalog) => (catalog.crop.has(key) ? undefined : 'must be a crop in the list'),
       asking: {
         label: 'Crop',
@@ -98,20 +107,20 @@ const warmth = choice(
 export const extra = withDefault(warmth, 'none');
 /** What every cover of a bed asks for beside its own. @param rowIn the first row from the wall, in */
 export const bedAnswers = (cropKey: First<string>, rowIn: number) => ({
-  crop: crop(cropKey),
+  crop: cropParameter(cropKey),
   extra,
-  extent,
+  extent: extentParameters,
   rowFromEdgeMm: rowFromEdge(rowIn),
 });
 
 /** What every family asks for beside its own: what stands under it, and what keeps it warmer. */
 export interface OfEveryCover {
   /** Of what is higher on one side: which one. */
-  readonly back?: Asked<'far' | 'near'>;
-  readonly crop: ReturnType<typeof crop>;
+  readonly back?: Parameter<'far' | 'near'>;
+  readonly crop: ReturnType<typeof cropParameter>;
   readonly rowFromEdgeMm: ReturnType<typeof rowFromEdge>;
   readonly extra: typeof extra;
   /** Of what covers a bed, or a part of it. */
-  readonly extent?: typeof extent;
+  readonly extent?: typeof extentParameters;
 }
 export type Extra = 'none' | 'jugs' | 'stones' | 'blanket' | 'lights' | 'straw' | 'banked';

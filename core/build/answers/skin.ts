@@ -7,12 +7,12 @@ import type { SheetRun } from '../assembly/sheetRun';
 import {
   type Answers,
   type First,
-  type Words,
-  asked,
+  type ParameterWords,
+  parameter,
   choice,
-  count,
+  countParameter,
   countOrAuto,
-  inRound,
+  roundedForMarket,
   length,
   withDefault,
 } from './asked';
@@ -24,7 +24,7 @@ const ENDS = {
   folded: ['Folded', 'Folded down like a parcel: nothing leaks, and less to cut.'],
   flap: ['Flaps', 'Separate flaps that lift for air and for reaching in.'],
   plywood: ['Plywood', 'Firm ends with vents, cut to the true curve of the hoop.'],
-} as const satisfies Words<string>;
+} as const satisfies ParameterWords<string>;
 /** How the ends are closed. */
 export const ends = <S extends keyof typeof ENDS>(schools: readonly S[], first: S) =>
   choice<S>('Ends', some<keyof typeof ENDS, S>(ENDS, schools), first, { leaf: 'skin' });
@@ -45,7 +45,7 @@ const EDGES = {
   ],
   battened: ['Both sides battened', 'Fastened to the wall on both sides: tight in wind; opened at the ends.'],
   stapled: ['Both sides stapled', 'Quick, and film tears at the staples in wind.'],
-} as const satisfies Words<string>;
+} as const satisfies ParameterWords<string>;
 export type SheetEdges = keyof typeof EDGES;
 
 /** Where the long edges of each end. */
@@ -88,9 +88,13 @@ const FIRM = {
   'plywood-3/8': ['3/8 in', 'Holds screws better.'],
   'plywood-1/2': ['1/2 in', 'Stiff and heavy.'],
   'twin-wall-6': ['Twin-wall', 'Lets the light in, weighs little, and needs no paint.'],
-} as const satisfies Words<string>;
+} as const satisfies ParameterWords<string>;
 /** Firm ends cut to the curve: what of, and how they are vented; asked where the ends are firm. */
-export const firmEnds = <S extends keyof typeof FIRM>(label: string, sheets: readonly S[], first: NoInfer<S>) => ({
+export const rigidEndsParameter = <S extends keyof typeof FIRM>(
+  label: string,
+  sheets: readonly S[],
+  first: NoInfer<S>,
+) => ({
   plywood: withDefault(
     choice<S>(label, some<keyof typeof FIRM, S>(FIRM, sheets), first, { when: { ends: 'plywood' } }),
     first,
@@ -116,7 +120,7 @@ const FIXINGS = {
   channel: ['Channel and wire', 'Fast to open each spring; the dearest.'],
   clips: ['Clips', 'Soft-sleeved clips on every hoop: off in a minute.'],
   staples: ['Staples alone', 'Quick, and they tear out in wind.'],
-} as const satisfies Words<string>;
+} as const satisfies ParameterWords<string>;
 /** What the cover is fastened with along its long sides. */
 export const fixing = <S extends keyof typeof FIXINGS>(schools: readonly S[], first: S) =>
   choice<S>('Fastened with', some<keyof typeof FIXINGS, S>(FIXINGS, schools), first, { leaf: 'skin' });
@@ -154,7 +158,7 @@ export const skirtUnder = withDefault(
 export type SkirtUnder = 'bags' | 'bricks' | 'boards' | 'rods';
 
 /** Where a loose sheet is clipped. */
-export const clipped = withDefault(
+export const clippedParameter = withDefault(
   choice(
     'Clips',
     {
@@ -178,7 +182,7 @@ export function divided<S extends 'battens' | 'rope' | 'none'>(
     battens: ['Battens over it', 'A strip screwed over the film on every one: it cannot lift.'],
     rope: ['Rope over it', 'Laced over in every bay: quick, and no holes; tightened now and then.'],
     none: ['Nothing', 'Only for small sides: wind makes a sail of a large one.'],
-  } as const satisfies Words<string>;
+  } as const satisfies ParameterWords<string>;
   return withDefault(
     choice<S>(label, some<keyof typeof all, S>(all, schools), first, { leaf: 'skin', ...(when && { when }) }),
     'none' as S,
@@ -186,7 +190,7 @@ export function divided<S extends 'battens' | 'rope' | 'none'>(
 }
 
 /** What a batten, a channel or a fold takes up of the sheet along each side. */
-export const wrap = (firstMm: number, most = 150) => asked<number>(between(25, most), inRound(firstMm));
+export const wrap = (firstMm: number, most = 150) => parameter<number>(between(25, most), roundedForMarket(firstMm));
 
 /** How many people the part that moves is lifted by. */
 export function people(first: First<'1' | '2'> = '1') {
@@ -266,7 +270,7 @@ export const airing = (first: 'prop' | 'opener') => ({
     },
     first,
   ),
-  openers: count('Openers on each lid', [1, 4], 1, { when: { airing: 'opener' } }),
+  openers: countParameter('Openers on each lid', [1, 4], 1, { when: { airing: 'opener' } }),
 });
 
 /** Old glass, with or without a film that holds it together. */

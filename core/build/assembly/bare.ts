@@ -1,8 +1,8 @@
-import type { Said } from './types';
+import type { AssemblySpec } from './types';
 
 /** What most covers have none of; a family names only what it has. */
-export const BARE: Pick<
-  Said,
+export const EMPTY_SPEC: Pick<
+  AssemblySpec,
   | 'panels'
   | 'blocks'
   | 'arches'

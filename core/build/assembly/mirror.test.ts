@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { FAMILY_KEYS, familyOf } from '../families';
 import { siteOf } from '../../testing/site';
 import { mirrored } from './mirror';
-import type { Assembly, Said } from './types';
+import type { Assembly, AssemblySpec } from './types';
 
 const site = siteOf(2440, 1220);
 const built = (key: string, more: object = {}): Assembly => {
@@ -12,7 +12,7 @@ const built = (key: string, more: object = {}): Assembly => {
 };
 
 test.each(FAMILY_KEYS)('%s: turned round twice it is as it was', (key) => {
-  const a = built(key) as unknown as Said;
+  const a = built(key) as unknown as AssemblySpec;
   const twice = mirrored(mirrored(a, 1220), 1220);
   const rounded = (x: unknown): unknown =>
     JSON.parse(JSON.stringify(x, (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 1e6) / 1e6 + 0 : v)));

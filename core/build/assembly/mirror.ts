@@ -1,10 +1,10 @@
 import type { Vec3 } from '../../base/geometry';
-import type { Member, Panel, Said } from './types';
+import type { Member, Panel, AssemblySpec } from './types';
 
 const OTHER = { left: 'right', right: 'left' } as const;
 
 /** The same assembly with its near and far sides changed over; a family builds one way and turns round when asked. */
-export function mirrored(a: Said, widthMm: number): Said {
+export function mirrored(a: AssemblySpec, widthMm: number): AssemblySpec {
   const point = ([x, y, z]: Vec3): Vec3 => [x, widthMm - y, z];
   const way = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
   const member = (m: Member): Member => ({

@@ -242,22 +242,22 @@ export interface Contact {
 export type Fixing = 'weights' | 'clips' | 'battens' | 'channel' | 'staples';
 
 /** What a family says: everything else of an assembly is worked out of it, once for all families. */
-export interface Said extends Omit<
+export interface AssemblySpec extends Omit<
   Assembly,
   'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'crop' | 'steps'
 > {
   readonly footing: Omit<Footing, 'holdDowns'>;
-  readonly steps: readonly SaidStep[];
+  readonly steps: readonly StepSpec[];
 }
 
 /** A step as a family says it: tools, cautions and minutes of its joints are added. */
-export type SaidStep = Omit<Step, 'takes'>;
+export type StepSpec = Omit<BuildStep, 'takes'>;
 
 /** What is put in its place: cut, sawn to an outline, unrolled, or bought whole. */
 export type Piece = Member | Panel | SheetPart | Block;
 
 /** A step with the pieces and joints themselves: a cover is all that its stages bring together. */
-export interface Stage extends Omit<SaidStep, 'tags' | 'joints'> {
+export interface Stage extends Omit<StepSpec, 'tags' | 'joints'> {
   readonly pieces: readonly Piece[];
   readonly joints: readonly Joint[];
 }
@@ -293,13 +293,13 @@ export interface Assembly {
   readonly warmth?: ExtraWarmth;
   readonly dimensions: readonly Dimension[];
   /** How it is built, in order. */
-  readonly steps: readonly Step[];
+  readonly steps: readonly BuildStep[];
   /** Things the family wants said, in plain words. */
   readonly remarks: readonly string[];
 }
 
 /** One step of building, in order. */
-export interface Step {
+export interface BuildStep {
   readonly id: string;
   readonly title: string;
   /** The view that shows it best, and the pieces in play. */

@@ -1,12 +1,12 @@
 import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
-import { layOut } from '../../laid';
+import { layoutCover } from '../../laid';
 import { weighed } from './weighed';
 
 const laid = (family: string) => {
   const garden = demoGarden();
   const cover = garden.covers.find((c) => c.family === family);
-  const made = cover && layOut(garden, cover);
+  const made = cover && layoutCover(garden, cover);
   if (!made?.ok) throw new Error(family);
   return made.value.assembly;
 };

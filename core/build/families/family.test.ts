@@ -2,9 +2,9 @@
 import { fail, ok } from '../../base/result';
 import { SHIPPED } from '../../catalog/catalog';
 import { at, build } from '../../testing/site';
-import { choice, count, dimensioned } from '../answers/asked';
+import { choice, countParameter, dimensioned } from '../answers/asked';
 import { between } from '../../base/schema';
-import { crop, extra, rowFromEdge } from '../answers/place';
+import { cropParameter, extra, rowFromEdge } from '../answers/place';
 import { type Recipe, family } from './family';
 
 const site = at(96, 48);
@@ -15,12 +15,15 @@ const answers = {
     resets: { depthMm: 200 },
     against: (value, catalog) => (value === 'soil' && catalog.halves === 'middle' ? 'must be rods' : undefined),
   }),
-  hoops: count('Hoops', [2, 9], 4, { when: { feet: ['rods', 'soil'] }, changes: { hoops: (change) => change.count } }),
-  tails: count('Tails', [1, 3], 1, { when: { feet: 'soil' } }),
+  hoops: countParameter('Hoops', [2, 9], 4, {
+    when: { feet: ['rods', 'soil'] },
+    changes: { hoops: (change) => change.count },
+  }),
+  tails: countParameter('Tails', [1, 3], 1, { when: { feet: 'soil' } }),
   depthMm: dimensioned(between(100, 900), 203.2, 'depth', {
     changes: { higher: ({ byMm }, value) => (value + byMm > 800 ? undefined : value + byMm) },
   }),
-  crop: crop('spinach'),
+  crop: cropParameter('spinach'),
   rowFromEdgeMm: rowFromEdge(4),
   extra,
 };
@@ -108,7 +111,7 @@ test('another answer as a mend: only where it is asked now, and on offer', () =>
 });
 
 test('an answer is called what it is asked as, or what its dimension is', () => {
-  expect([toy.wordsOf('hoops'), toy.wordsOf('depthMm'), toy.wordsOf('noSuchThing')]).toEqual([
+  expect([toy.labelOf('hoops'), toy.labelOf('depthMm'), toy.labelOf('noSuchThing')]).toEqual([
     'Hoops',
     'depth',
     'no such thing',

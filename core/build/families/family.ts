@@ -1,8 +1,8 @@
 /** A family from its declarations: schema, first answers, questions, setters; and its recipe. */
-import { type Family, inHand } from './inHand';
+import { type Family, registerFamily } from './inHand';
 import { assembled } from '../joints/derive';
 import { withExtra } from '../parts/extra';
-import { halved } from '../parts/halves';
+import { splitEqualBars } from '../parts/halves';
 import type { OfEveryCover } from '../answers/place';
 import * as z from 'zod/mini';
 import { issueFaults } from '../../base/issues';
@@ -11,8 +11,8 @@ import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { BuildSite } from '../../site/buildSite';
 import { cropUnder } from '../assembly/crop';
 import { mirrored } from '../assembly/mirror';
-import type { Assembly, Said } from '../assembly/types';
-import type { Answers, Asked, Change, Chosen, Declared, Question } from '../answers/asked';
+import type { Assembly, AssemblySpec } from '../assembly/types';
+import type { Answers, Parameter, Change, ResolvedParameters, Declared, Question } from '../answers/asked';
 
 /** What a family says of itself. */
 export interface Recipe<D extends Declared & OfEveryCover> {
@@ -25,7 +25,7 @@ export interface Recipe<D extends Declared & OfEveryCover> {
   readonly answers: D;
   /** Other answers that follow when one is set; `id` is the one that was. */
   readonly settle?: (answers: Answers, id: string, site: BuildSite) => Answers;
-  readonly assemble: (chosen: Chosen<D>, site: BuildSite) => Result<Said>;
+  readonly assemble: (chosen: ResolvedParameters<D>, site: BuildSite) => Result<AssemblySpec>;
 }
 
 /** An assembly whose every piece can be cut from some bar; else a fault that says which cannot. */
@@ -71,18 +71,18 @@ function offers(q: Question | undefined, value: string | number): boolean {
 
 /** Binds a recipe: everything but the assembly itself follows from the declared answers. */
 export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Family {
-  const declared: readonly (readonly [string, Asked])[] = Object.entries(recipe.answers);
+  const declared: readonly (readonly [string, Parameter])[] = Object.entries(recipe.answers);
   const schema = z.strictObject(Object.fromEntries(declared.map(([id, a]) => [id, a.schema])));
   const against: Family['against'] = (answers, catalog) =>
     declared.flatMap(([id, a]) => {
       const message = a.against(answers[id], catalog);
       return message === undefined ? [] : [{ id, message }];
     });
-  const applies = (a: Asked, answers: Answers): boolean =>
+  const applies = (a: Parameter, answers: Answers): boolean =>
     Object.entries(a.asking?.when ?? {}).every(([id, want]) =>
       Array.isArray(want) ? want.includes(answers[id]) : answers[id] === want,
     );
-  const idOf = (id: string, a: Asked): string => a.asking?.id ?? id;
+  const idOf = (id: string, a: Parameter): string => a.asking?.id ?? id;
   /** Answers with some set, checked against the schema and the catalogue; faults are said of what was asked. */
   const set = (answers: Answers, values: Answers, site: BuildSite, askedAs: string): Result<Answers> => {
     const changed = Object.keys(values).reduce<Answers>((now, id) => ({ ...now, ...recipe.answers[id]?.resets }), {
@@ -114,7 +114,7 @@ export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Fa
     const [id, { asking }] = found;
     return set(answers, { [id]: asking.read(said, answers[id], { ...at, answers }) }, at.site, askedAs);
   };
-  return inHand({
+  return registerFamily({
     ...recipe,
     schema,
     against,
@@ -146,7 +146,7 @@ export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Fa
       const result = set(answers, Object.fromEntries(values), at.site, change.kind);
       return result.ok ? result.value : undefined;
     },
-    wordsOf: (id) => {
+    labelOf: (id) => {
       const a = recipe.answers[id];
       const words = Object.keys(a?.dimensions ?? {})[0] ?? id;
       return a?.asking?.label ?? words.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`);
@@ -155,17 +155,17 @@ export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Fa
       const kept = schema.parse(answers);
       const chosen = Object.fromEntries(
         declared.map(([id, a]) => [id, a.chosen(kept[id], site)]),
-      ) as Chosen<OfEveryCover>;
+      ) as ResolvedParameters<OfEveryCover>;
       if (chosen.extent && chosen.extent[1] > site.survey.frameOn.lengthMm + 0.5)
         return fail('coverLength', 'The cover runs past the end of the bed: make it shorter or start it sooner.');
-      const built = recipe.assemble(chosen as Chosen<D>, site);
+      const built = recipe.assemble(chosen as ResolvedParameters<D>, site);
       if (!built.ok) return built;
       // A family builds one way; what is higher on one side is turned round when asked.
       const stands = chosen.back === 'near' ? mirrored(built.value, site.survey.frameOn.widthMm) : built.value;
       // Extra warmth and a crop go into any cover, so they are put in once for all.
       const said = withExtra(stands, chosen.extra);
       return possible({
-        ...assembled(site.catalog.halves === 'middle' ? halved(said) : said, site),
+        ...assembled(site.catalog.halves === 'middle' ? splitEqualBars(said) : said, site),
         crop: cropUnder(site, chosen.crop, chosen.rowFromEdgeMm, said.under),
       });
     },

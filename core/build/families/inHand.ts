@@ -26,7 +26,7 @@ export interface Family {
   /** The answers with a change made, or undefined when it means nothing here. */
   readonly change: (answers: Answers, change: Change, at: At) => Answers | undefined;
   /** What an answer is called, where it is spoken of. */
-  readonly wordsOf: (id: string) => string;
+  readonly labelOf: (id: string) => string;
   readonly assemble: (answers: Answers, site: BuildSite) => Result<Assembly>;
 }
 
@@ -34,14 +34,14 @@ let kinds: readonly Family[] = [];
 const byKey = new Map<string, Family>();
 
 /** Puts a kind in hand as soon as its folder is read: a page fetches them by and by, all else reads `index` and has every one. */
-export function inHand(family: Family): Family {
+export function registerFamily(family: Family): Family {
   byKey.set(family.key, family);
   kinds = [...byKey.values()].sort((a, b) => a.rank - b.rank);
   return family;
 }
 
 /** The kinds in hand, from the lightest to the largest; another list once there are more. */
-export const kindsInHand = (): readonly Family[] => kinds;
+export const registeredFamilies = (): readonly Family[] => kinds;
 
 /**
  * The family of a key.

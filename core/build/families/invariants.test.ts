@@ -6,7 +6,7 @@ import { type Vec3, distance, faceArea } from '../../base/geometry';
 import { overlapMm, slabOf, solidOf } from '../../testing/solid';
 import type { BuildSite } from '../../site/buildSite';
 import type { Assembly } from '../assembly/types';
-import { hardwareOf, kindOf } from '../joints';
+import { hardwareOf, jointKind } from '../joints';
 import { countOfJoint } from '../joints/kind';
 import { FAMILY_KEYS, familyOf } from '.';
 
@@ -302,7 +302,7 @@ describe.each(FAMILY_KEYS)('%s', (key) => {
           ...a.joints.flatMap((j) => [
             // What is asked for and not there, and an edge that is left bare, is made in no step.
             ...(countOfJoint(j) > 0 &&
-            !(kindOf(j.kind).guards?.(j).guarded === false) &&
+            !(jointKind(j.kind).guards?.(j).guarded === false) &&
             made.filter((id) => id === j.id).length !== 1
               ? [`${j.id} is made in ${made.filter((id) => id === j.id).length} steps`]
               : []),

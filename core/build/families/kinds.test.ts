@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { NOTHING_OWN, catalogOf } from '../../catalog/own';
 /** Known answers of each kind, worked out by hand. */
-import { at, build, inch, count, siteOf } from '../../testing/site';
+import { at, build, inch, countItems, siteOf } from '../../testing/site';
 import { SHIPPED, section } from '../../catalog/catalog';
 import { outlineSize } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
@@ -106,7 +106,7 @@ describe('A-frame', () => {
     expect(foot + top).toBeCloseTo(90, 9);
     expect(Math.tan((top * Math.PI) / 180)).toBeCloseTo(32 / 23.25, 9);
     expect(a.members.filter((m) => m.part === 'Leg')).toHaveLength(6);
-    expect(count(a, 'bracket')).toBe(6);
+    expect(countItems(a, 'bracket')).toBe(6);
   });
   test('too flat or too steep is refused', () => {
     expect(fault('a-frame', at(96, 48), { heightMm: 210 })).toBe('height');
@@ -130,8 +130,8 @@ describe('sloped cold frame', () => {
     const bed = build('sloped-cold-frame', at(96, 48), { ...sash, sashBy: 'bed' });
     // A third of 96 in, less the play between three lids.
     expect(outlineSize(bed.panels[0]?.outline ?? []).uMm).toBeCloseTo(inch(32) - (2 * 4) / 3, 6);
-    expect(count(bed, 'old-window')).toBe(3);
-    expect(count(bed, 'safety-film')).toBe(3);
+    expect(countItems(bed, 'old-window')).toBe(3);
+    expect(countItems(bed, 'safety-film')).toBe(3);
   });
   test('turned round, nothing changes but the side', () => {
     const far = build('sloped-cold-frame', at(96, 48));
@@ -173,7 +173,7 @@ test('straw bales: each row starts at a corner and runs past the next; the back 
   const a = build('straw-bale', at(96, 48), { courses: 1 });
   // Three of 36 in along 96 in, two along 48 in, both sides.
   expect(a.blocks).toHaveLength(10);
-  expect(count(a, 'straw-bale')).toBe(10);
+  expect(countItems(a, 'straw-bale')).toBe(10);
   const tops = a.blocks.map((b) => Math.round(b.high[2] / 25.4));
   expect(tops.filter((z) => z === 18)).toHaveLength(3);
   expect(tops.filter((z) => z === 14)).toHaveLength(7);
@@ -193,7 +193,12 @@ test('fittings: a piece is the distance of its joints less what both take up', (
   expect(inches(a, 'E1')).toBeCloseTo(span - 2 * (9 / 16), 6);
   expect(inches(a, 'P1')).toBeCloseTo(16 - 9 / 16 - 5 / 16, 6);
   expect(inches(a, 'Q1')).toBeCloseTo(span / Math.SQRT2 - 5 / 16 - 9 / 16, 6);
-  expect([count(a, 'three-way'), count(a, 'tee'), count(a, 'elbow-45'), count(a, 'four-way')]).toEqual([6, 4, 8, 2]);
+  expect([
+    countItems(a, 'three-way'),
+    countItems(a, 'tee'),
+    countItems(a, 'elbow-45'),
+    countItems(a, 'four-way'),
+  ]).toEqual([6, 4, 8, 2]);
   expect(() => takeUpMm(section(SHIPPED, 'emt-1/2'), 'tee')).toThrow('No fittings');
 });
 
@@ -277,10 +282,10 @@ test('metric shops: the same lid of metric boards and pipe', () => {
 
 test('pipe against film: painted by the tin, taped by the metre, or said to be bare', () => {
   const s = at(96, 48);
-  expect(count(build('staked-tunnel', s, { paint: 'paint' }), 'paint')).toBe(1);
+  expect(countItems(build('staked-tunnel', s, { paint: 'paint' }), 'paint')).toBe(1);
   const taped = build('staked-tunnel', s, { paint: 'tape' });
   const metres = taped.members.filter((m) => m.part === 'Hoop').reduce((sum, m) => sum + m.lengthMm, 0) / 1000;
-  expect(count(taped, 'pipe-tape')).toBe(Math.ceil(metres));
+  expect(countItems(taped, 'pipe-tape')).toBe(Math.ceil(metres));
   expect(build('staked-tunnel', s, { paint: 'none', ridge: 'none' }).contacts).toEqual([
     { what: 'bare PVC', guarded: false },
   ]);
@@ -290,7 +295,7 @@ test('extra warmth goes into any cover: what it takes, its step, and its caution
   const s = at(96, 48);
   const jugs = build('sloped-cold-frame', s, { extra: 'jugs' });
   // 96 by 48 in is 2.97 m2: a jug for each quarter of a square metre.
-  expect(count(jugs, 'water-jug')).toBe(12);
+  expect(countItems(jugs, 'water-jug')).toBe(12);
   const lights = build('hinged-hoop-lid', s, { extra: 'lights' });
   expect(lights.steps.find((x) => x.id === 'extra')?.cautions.join(' ')).toContain('residual-current');
   expect(build('hinged-hoop-lid', s, { extra: 'stones' }).hardware).toEqual(build('hinged-hoop-lid', s).hardware);
@@ -316,7 +321,7 @@ describe('vents and louvres in plywood ends', () => {
     const [low = 1, high = 0] = heights('louvres');
     expect(low).toBeLessThan(0.4);
     expect(high).toBeGreaterThan(0.55);
-    expect(count(build('lift-off-cover', at(96, 48), { vents: 'louvres' }), 'louvre')).toBe(2);
+    expect(countItems(build('lift-off-cover', at(96, 48), { vents: 'louvres' }), 'louvre')).toBe(2);
   });
   test('the hole of a louvre has two centimetres of wood over and under it, or is refused', () => {
     const [family, site] = [familyOf('lift-off-cover'), at(96, 48)];
@@ -441,7 +446,7 @@ describe('side purlins of a lid in fittings', () => {
     // 1/2 PVC fittings take up .5 in each.
     for (const m of purlins) expect(m.lengthMm).toBeCloseTo(bay - 2 * inch(0.5), 6);
     expect(new Set(purlins.map((m) => m.tag)).size).toBe(6);
-    expect([count(a, 'tee'), count(a, 'four-way')]).toEqual([4, 4]);
+    expect([countItems(a, 'tee'), countItems(a, 'four-way')]).toEqual([4, 4]);
     expect(a.joints.find((j) => j.id === 'purlin screws')?.places).toHaveLength(8);
   });
 

@@ -1,6 +1,6 @@
 /** What each step takes beside its joints, by hand: minutes to begin, and so many a piece. Covers of a bed of 96 by 48 in. */
 import { at, build } from '../../testing/site';
-import { kindOf } from '../joints';
+import { jointKind } from '../joints';
 import { countOfJoint } from '../joints/kind';
 import { FAMILY_KEYS } from '.';
 
@@ -117,7 +117,7 @@ function beside(family: string, more: object = {}): Readonly<Record<string, numb
   return Object.fromEntries(
     a.steps.map((s) => {
       const made = a.joints.filter((j) => s.joints.includes(j.id));
-      const ofJoints = made.reduce((sum, j) => sum + countOfJoint(j) * kindOf(j.kind).minutes, 0);
+      const ofJoints = made.reduce((sum, j) => sum + countOfJoint(j) * jointKind(j.kind).minutes, 0);
       return [s.id, Math.round((s.minutes - ofJoints) * 1e6) / 1e6];
     }),
   );

@@ -1,5 +1,5 @@
 /** A cover from the stages that build it. */
-import type { Joint, Piece, Said, Stage } from '../assembly/types';
+import type { Joint, Piece, AssemblySpec, Stage } from '../assembly/types';
 import { cutStage, saidStep } from './stage';
 
 /** The stages of a cover in building order; `cut` where all its pieces are sawn. */
@@ -18,7 +18,7 @@ export function piecesOf(stages: Stages): readonly Piece[] {
 export function built(
   stages: Stages,
   beside: readonly Joint[] = [],
-): Pick<Said, 'members' | 'sheets' | 'panels' | 'blocks' | 'joints' | 'steps'> {
+): Pick<AssemblySpec, 'members' | 'sheets' | 'panels' | 'blocks' | 'joints' | 'steps'> {
   const pieces = piecesOf(stages);
   const sheets = pieces.flatMap((p) => ('cover' in p ? [p] : []));
   const members = pieces.flatMap((p) => ('section' in p ? [p] : []));

@@ -9,7 +9,7 @@ import {
   countKind,
   cutStage,
   guardStages,
-  named,
+  namedPieces,
   postWork,
   ridgeStage,
   saidStep,
@@ -48,9 +48,9 @@ test('a step says nothing where nothing is said, and names the joints made in it
 
 test('joints are counted by kind and found by name, with all that begin with it', () => {
   expect([countKind(joints, 'hinge'), countKind(joints, 'stay'), countKind(joints, 'latch')]).toEqual([2, 2, 0]);
-  expect(named(joints, 'stays').map((j) => j.id)).toEqual(['stays 1', 'stays 2']);
-  expect(named(joints, 'stay')).toEqual([]);
-  expect(named(joints, 'hinges', 'stays 2').map((j) => j.id)).toEqual(['hinges', 'stays 2']);
+  expect(namedPieces(joints, 'stays').map((j) => j.id)).toEqual(['stays 1', 'stays 2']);
+  expect(namedPieces(joints, 'stay')).toEqual([]);
+  expect(namedPieces(joints, 'hinges', 'stays 2').map((j) => j.id)).toEqual(['hinges', 'stays 2']);
   // Without a count it is as many as there are places.
   expect(
     countKind([{ ...joint('x', 'hinge', 0), count: undefined, places: [[0, 0, 0]] } as unknown as Joint], 'hinge'),

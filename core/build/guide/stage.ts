@@ -1,5 +1,5 @@
 import { thicknessMm } from '../../catalog/sections';
-import type { Joint, Member, SaidStep, Stage } from '../assembly/types';
+import type { Joint, Member, StepSpec, Stage } from '../assembly/types';
 import { KINDS, type KindKey } from '../joints';
 import { countOfJoint } from '../joints/kind';
 import { type Phrase, amount, phrase } from '../../base/figure';
@@ -48,7 +48,7 @@ export function stage({ work, checks = [], tools = [], cautions = [], ...parts }
 }
 
 /** A stage by the names of what it brings together. */
-export function saidStep({ pieces, joints, ...rest }: Stage): SaidStep {
+export function saidStep({ pieces, joints, ...rest }: Stage): StepSpec {
   return { ...rest, tags: [...new Set(pieces.map((p) => p.tag))], joints: joints.map((j) => j.id) };
 }
 
@@ -57,7 +57,7 @@ export const countKind = (joints: readonly Joint[], kind: KindKey): number =>
   joints.filter((j) => j.kind === kind).reduce((sum, j) => sum + countOfJoint(j), 0);
 
 /** Joints by their ids, and those that begin with one: 'splices' for every splice. */
-export const named = (joints: readonly Joint[], ...ids: readonly string[]): readonly Joint[] =>
+export const namedPieces = (joints: readonly Joint[], ...ids: readonly string[]): readonly Joint[] =>
   joints.filter((j) => ids.some((id) => j.id === id || j.id.startsWith(`${id} `)));
 
 /** A number with its noun, as the kind of joint calls it: 2 hinges, 1 latch, no stays. */

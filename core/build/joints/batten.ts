@@ -1,7 +1,7 @@
-import type { Kind } from './kind';
+import type { JointKind } from './kind';
 
 /** Screws through a batten, the film and into what is under it, counted one by one. */
-export const batten: Kind = {
+export const batten: JointKind = {
   name: ['screw through a batten', 'screws through the battens'],
   takes: (_, n) => [{ itemKey: 'screw-1-5/8', count: n }],
   tools: ['driver'],

@@ -1,7 +1,7 @@
-import type { Kind } from './kind';
+import type { JointKind } from './kind';
 
 /** The foot of a hoop in a hole bored into its rail: nothing is bought for it. */
-export const blindHole: Kind = {
+export const blindHole: JointKind = {
   name: ['foot in its hole', 'feet in their holes'],
   takes: () => [],
   tools: ['drill, spade bit'],

@@ -1,7 +1,7 @@
-import { type Kind, each, holdsAs } from './kind';
+import { type JointKind, each, holdsAs } from './kind';
 
 /** An angle bracket from a frame to the bed's wall. */
-export const bracket: Kind = {
+export const bracket: JointKind = {
   name: ['bracket to the bed', 'brackets to the bed'],
   takes: each('bracket'),
   tools: ['driver'],

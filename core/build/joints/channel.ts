@@ -1,7 +1,7 @@
-import type { Kind } from './kind';
+import type { JointKind } from './kind';
 
 /** Film channel with its spring wire and a screw each third of a metre; counted in metres. */
-export const channel: Kind = {
+export const channel: JointKind = {
   name: ['metre of channel', 'metres of channel'],
   takes: (j, n) => [
     { itemKey: 'channel', count: n },

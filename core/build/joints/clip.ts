@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A spring clip over film and pipe, a soft sleeve under it. */
-export const clip: Kind = {
+export const clip: JointKind = {
   name: ['clip', 'clips'],
   takes: each('clip'),
   tools: [],

@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A coupler where two pipes meet. */
-export const coupler: Kind = {
+export const coupler: JointKind = {
   name: ['coupler', 'couplers'],
   takes: each('coupler'),
   tools: [],

@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** One screw through each crown into a timber ridge. */
-export const crownScrew: Kind = {
+export const crownScrew: JointKind = {
   name: ['screw through a crown', 'screws through the crowns'],
   takes: each('screw-1-5/8'),
   tools: ['drill, 1/8 bit'],

@@ -2,7 +2,7 @@ import { SHIPPED, holdsN } from '../../catalog/catalog';
 import type { Bed } from '../../site/bed';
 import { at, build } from '../../testing/site';
 import type { Opening } from '../assembly/openings';
-import type { Joint, Said } from '../assembly/types';
+import type { Joint, AssemblySpec } from '../assembly/types';
 import { assembled, holdDownsOf } from './derive';
 
 const ground = (soil: Bed['soil'] = 'loam') => ({ catalog: SHIPPED, market: 'imperial' as const, bed: { soil } });
@@ -19,7 +19,7 @@ const joint = (id: string, kind: string, more: Partial<Joint> = {}): Joint => ({
 });
 // A cover with nothing of its own but what a test says.
 const plain = build('wire-tunnel', at(96, 48));
-const said = (more: Partial<Said>): Said => ({
+const said = (more: Partial<AssemblySpec>): AssemblySpec => ({
   ...plain,
   joints: [],
   openings: [],
@@ -29,7 +29,7 @@ const said = (more: Partial<Said>): Said => ({
   steps: [],
   ...more,
 });
-const of = (more: Partial<Said>) => assembled(said(more), ground());
+const of = (more: Partial<AssemblySpec>) => assembled(said(more), ground());
 
 describe('what holds a cover down', () => {
   test('each by the table, times how many; what the soil holds by the soil, what weighs by its weight', () => {
@@ -150,7 +150,7 @@ test('a step takes what its joints take, with their tools, cautions and minutes,
         tools: ['driver', 'saw'],
         cautions: [],
         minutes: 7,
-      } as unknown as Said['steps'][number],
+      } as unknown as AssemblySpec['steps'][number],
     ],
   }).steps;
   // Two and three latches at 5 minutes, two rods at 4, and its own 7.
@@ -164,8 +164,8 @@ test('a step takes what its joints take, with their tools, cautions and minutes,
 });
 
 test('blocks by kind and old windows by the piece are bought whole', () => {
-  const block = (itemKey: string) => ({ itemKey }) as unknown as Said['blocks'][number];
-  const window = { sheet: { key: 'old-window' } } as unknown as Said['panels'][number];
+  const block = (itemKey: string) => ({ itemKey }) as unknown as AssemblySpec['blocks'][number];
+  const window = { sheet: { key: 'old-window' } } as unknown as AssemblySpec['panels'][number];
   const { hardware } = of({ blocks: [block('bale'), block('brick'), block('bale')], panels: [window, window] });
   expect(hardware).toEqual([
     { itemKey: 'bale', count: 2, joint: 'Round the bed' },

@@ -1,6 +1,15 @@
 /** An assembly from what a family says: hardware, hold-downs, guarded edges, what moves, airing, and what each step takes. */
 import { holdsN, type Catalog } from '../../catalog/catalog';
-import type { Assembly, Contact, HardwareUse, HoldDown, Joint, Said, SaidStep, Step } from '../assembly/types';
+import type {
+  Assembly,
+  Contact,
+  HardwareUse,
+  HoldDown,
+  Joint,
+  AssemblySpec,
+  StepSpec,
+  BuildStep,
+} from '../assembly/types';
 import {
   type Fastening,
   type MovingPart,
@@ -12,9 +21,9 @@ import {
 import type { BuildSite } from '../../site/buildSite';
 import { SOIL_HOLDS } from '../../site/soil';
 import { inMarket } from './marketWords';
-import { hardwareOf, holdsDown, kindOf } from './index';
+import { hardwareOf, holdsDown, jointKind } from './index';
 import type { Phrase } from '../../base/figure';
-import { type Kind, countOfJoint } from './kind';
+import { type JointKind, countOfJoint } from './kind';
 
 /** What is bought whole and only stands there: blocks, and windows looked for second-hand. */
 function whole(a: Pick<Assembly, 'blocks' | 'panels'>): readonly HardwareUse[] {
@@ -33,7 +42,7 @@ type Ground = Pick<BuildSite, 'catalog' | 'market'> & { readonly bed: Pick<Build
 /** What holds the cover down, kind by kind. */
 export function holdDownsOf(joints: readonly Joint[], { catalog, bed }: Ground): readonly HoldDown[] {
   return joints.flatMap((j) => {
-    const { holds, name } = kindOf(j.kind);
+    const { holds, name } = jointKind(j.kind);
     const count = countOfJoint(j);
     if (!holds || !holdsDown(j)) return [];
     return [
@@ -49,12 +58,12 @@ export function holdDownsOf(joints: readonly Joint[], { catalog, bed }: Ground):
 }
 
 const contactsOf = (joints: readonly Joint[]): readonly Contact[] =>
-  joints.flatMap((j) => kindOf(j.kind).guards?.(j) ?? []);
+  joints.flatMap((j) => jointKind(j.kind).guards?.(j) ?? []);
 
 /** A part that a person lifts, of the opening that it is; what holds it shut and open is counted from the joints. */
 function movingOf(
   o: Opening,
-  a: Pick<Said, 'members' | 'sheets' | 'panels' | 'joints'>,
+  a: Pick<AssemblySpec, 'members' | 'sheets' | 'panels' | 'joints'>,
   catalog: Catalog,
 ): readonly MovingPart[] {
   if (!o.lift) return [];
@@ -97,13 +106,13 @@ function ventilationOf(openings: readonly Opening[]): Ventilation {
 }
 
 /** Small knowledge of the joints that are made, each once. */
-const tipsOf = (kinds: readonly Kind[]): readonly Phrase[] =>
+const tipsOf = (kinds: readonly JointKind[]): readonly Phrase[] =>
   [...new Set(kinds.flatMap((k) => (k.tip === undefined ? [] : [k.tip])))].map((tip) => [tip]);
 
 /** A step with what its joints take, ask for and warn of. */
-function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
+function stepWith(step: StepSpec, joints: readonly Joint[]): BuildStep {
   const made = joints.filter((j) => step.joints.includes(j.id));
-  const kinds = made.map((j) => kindOf(j.kind));
+  const kinds = made.map((j) => jointKind(j.kind));
   const cautions = kinds.flatMap((k) => (k.caution === undefined ? [] : [k.caution]));
   return {
     ...step,
@@ -111,7 +120,7 @@ function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
     takes: hardwareOf(made),
     tools: [...new Set([...step.tools, ...kinds.flatMap((k) => k.tools)])],
     cautions: [...new Set([...step.cautions, ...cautions])],
-    minutes: step.minutes + made.reduce((sum, j) => sum + countOfJoint(j) * kindOf(j.kind).minutes, 0),
+    minutes: step.minutes + made.reduce((sum, j) => sum + countOfJoint(j) * jointKind(j.kind).minutes, 0),
   };
 }
 
@@ -120,7 +129,7 @@ function stepWith(step: SaidStep, joints: readonly Joint[]): Step {
  * and what each step takes.
  * @throws when a joint is of no kind
  */
-export function assembled(said: Said, ground: Ground): Omit<Assembly, 'crop'> {
+export function assembled(said: AssemblySpec, ground: Ground): Omit<Assembly, 'crop'> {
   const { joints, openings } = said;
   return {
     ...said,

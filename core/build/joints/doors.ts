@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A tee hinge of a door. */
-export const doorHinge: Kind = {
+export const doorHinge: JointKind = {
   name: ['door hinge', 'door hinges'],
   takes: each('door-hinge'),
   tools: ['driver'],
@@ -10,7 +10,7 @@ export const doorHinge: Kind = {
 };
 
 /** A thumb latch, worked from both sides. */
-export const doorLatch: Kind = {
+export const doorLatch: JointKind = {
   name: ['door latch', 'door latches'],
   takes: each('door-latch'),
   tools: ['driver'],
@@ -19,7 +19,7 @@ export const doorLatch: Kind = {
 };
 
 /** A hand crank that rolls a side up. */
-export const crank: Kind = {
+export const crank: JointKind = {
   name: ['crank', 'cranks'],
   takes: each('crank'),
   tools: ['driver'],
@@ -28,7 +28,7 @@ export const crank: Kind = {
 };
 
 /** Clips that hold film on a roll bar. */
-export const rollClip: Kind = {
+export const rollClip: JointKind = {
   name: ['clip on a roll bar', 'clips on the roll bars'],
   takes: each('roll-clip'),
   tools: [],

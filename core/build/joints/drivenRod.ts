@@ -1,8 +1,8 @@
 import { CAUTIONS } from './cautions';
-import { type Kind, holdsAs } from './kind';
+import { type JointKind, holdsAs } from './kind';
 
 /** A rod driven in the soil with the pipe of a hoop over it: nothing is bought but the rod. */
-export const drivenRod: Kind = {
+export const drivenRod: JointKind = {
   name: ['pipe over a driven rod', 'pipes over driven rods'],
   takes: () => [],
   tools: ['level'],

@@ -1,8 +1,8 @@
 /** What keeps film from the edges it lies on; each also says so where nothing does. */
-import { type Kind, said } from './kind';
+import { type JointKind, said } from './kind';
 
 /** PVC painted by the tin or taped by the metre, or bare. */
-export const guardPvc: Kind = {
+export const guardPvc: JointKind = {
   name: ['pipe guarded from film', 'pipes guarded from film'],
   takes: (j) => {
     const how = j.with?.['how'];
@@ -16,7 +16,7 @@ export const guardPvc: Kind = {
 };
 
 /** Split hose over a plywood edge, counted in metres, or a bare edge. */
-export const edgeGuard: Kind = {
+export const edgeGuard: JointKind = {
   name: ['metre of guarded edge', 'metres of guarded edge'],
   takes: (j, n) => (j.with?.['how'] === 'bare' ? [] : [{ itemKey: 'edge-guard', count: n }]),
   tools: [],
@@ -26,7 +26,7 @@ export const edgeGuard: Kind = {
 };
 
 /** Timber corners rounded with a rasp or taped, or left sharp: nothing is bought for it. */
-export const roundedEdge: Kind = {
+export const roundedEdge: JointKind = {
   name: ['rounded corner', 'rounded corners'],
   takes: () => [],
   tools: ['rasp'],
@@ -36,7 +36,7 @@ export const roundedEdge: Kind = {
 };
 
 /** Caps on pipe ends, or sleeves on cut wire ends, that would cut the cover; or open ends. */
-export const cap: Kind = {
+export const cap: JointKind = {
   name: ['capped end', 'capped ends'],
   takes: (j, n) =>
     j.with?.['how'] === 'bare' ? [] : [{ itemKey: j.with?.['of'] === 'wire' ? 'end-sleeve' : 'end-cap', count: n }],

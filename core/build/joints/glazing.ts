@@ -1,7 +1,7 @@
-import { said, type Kind } from './kind';
+import { said, type JointKind } from './kind';
 
 /** Stiff sheet on its bars: screws with washers, and by its kind tape over open ends, strips under the waves or over the joints. */
-export const glazing: Kind = {
+export const glazing: JointKind = {
   name: ['screw of the glazing', 'screws of the glazing'],
   takes: (j, n) => [
     { itemKey: 'glazing-screw', count: n },

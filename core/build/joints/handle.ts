@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A pull handle with its screws. */
-export const handle: Kind = {
+export const handle: JointKind = {
   name: ['handle', 'handles'],
   takes: each('handle'),
   tools: ['driver'],

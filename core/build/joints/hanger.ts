@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A metal hanger that carries the end of a rafter. */
-export const hanger: Kind = {
+export const hanger: JointKind = {
   name: ['rafter hanger', 'rafter hangers'],
   takes: each('rafter-hanger'),
   tools: ['driver'],

@@ -1,8 +1,8 @@
 import { MM_PER_INCH } from '../../base/length';
-import { type Kind, each, holdsAs } from './kind';
+import { type JointKind, each, holdsAs } from './kind';
 
 /** A butt hinge with its screws. */
-export const hinge: Kind = {
+export const hinge: JointKind = {
   name: ['hinge', 'hinges'],
   takes: each('hinge'),
   tools: ['driver'],

@@ -1,7 +1,7 @@
-import { type Kind, each, holdsAs } from './kind';
+import { type JointKind, each, holdsAs } from './kind';
 
 /** A cabin hook from a frame to the bed's wall. */
-export const hook: Kind = {
+export const hook: JointKind = {
   name: ['hook to the bed', 'hooks to the bed'],
   takes: each('hook'),
   tools: ['driver'],

@@ -1,8 +1,8 @@
 import type { Joint } from '../assembly/types';
-import { type Kind, said } from './kind';
+import { type JointKind, said } from './kind';
 
 /** The end of a pipe, a wire or a prong pushed in the soil. */
-const pushed = (key: string, one: string, many: string): Kind => ({
+const pushed = (key: string, one: string, many: string): JointKind => ({
   name: [one, many],
   takes: () => [],
   tools: ['iron bar'],
@@ -15,7 +15,7 @@ export const wireInSoil = pushed('wire-in-soil', 'wire leg in the soil', 'wire l
 export const prong = { ...pushed('prong', 'prong in the soil', 'prongs in the soil'), minutes: 0.1 };
 
 /** A post in the ground, driven or dug in with a bag of mix: it holds by its depth. */
-export const post: Kind = {
+export const post: JointKind = {
   name: ['post in the ground', 'posts in the ground'],
   takes: (j: Joint, n) => (j.with?.['set'] === 'dug' ? [{ itemKey: 'post-mix', count: n }] : []),
   tools: ['level'],

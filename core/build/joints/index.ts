@@ -1,21 +1,21 @@
 import type { Vec3 } from '../../base/geometry';
 import type { HardwareUse, Joint, Member } from '../assembly/types';
 import * as all from './all';
-import { type Kind, countOfJoint } from './kind';
+import { type JointKind, countOfJoint } from './kind';
 
 export type KindKey = keyof typeof all;
 /** Every kind by its key. */
-export const KINDS: Readonly<Record<KindKey, Kind>> = all;
+export const KINDS: Readonly<Record<KindKey, JointKind>> = all;
 
 /** The kind of a joint. @throws when there is none. */
-export function kindOf(key: string): Kind {
+export function jointKind(key: string): JointKind {
   if (!(key in KINDS)) throw new Error(`No kind of joint "${key}"`);
   return KINDS[key as KindKey];
 }
 
 /** Whether a joint holds its cover down: a kind that does, where it is not said that here it holds nothing. */
 export const holdsDown = (j: Joint): boolean =>
-  (kindOf(j.kind).holds?.worth(j) ?? 0) > 0 && j.with?.['holds'] !== 'nothing';
+  (jointKind(j.kind).holds?.worth(j) ?? 0) > 0 && j.with?.['holds'] !== 'nothing';
 
 type More = Pick<Joint, 'count' | 'with' | 'ask' | 'usual' | 'alone'>;
 
@@ -36,7 +36,7 @@ export function joint(
 /** What joints take of the shopping list, joint by joint; a thing that several lines of one joint name stands once. */
 export function hardwareOf(joints: readonly Joint[]): readonly HardwareUse[] {
   return joints.flatMap((j) =>
-    kindOf(j.kind)
+    jointKind(j.kind)
       .takes(j, countOfJoint(j))
       .filter((t) => t.count > 0)
       .map(({ itemKey, count }) => ({ itemKey, count, joint: j.where })),

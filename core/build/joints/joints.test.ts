@@ -1,10 +1,10 @@
 import type { BuildSite } from '../../site/buildSite';
 import { SHIPPED, SHIPPED_ENTRIES, catalogFrom, section } from '../../catalog/catalog';
-import type { Joint, Member, Said } from '../assembly/types';
+import type { Joint, Member, AssemblySpec } from '../assembly/types';
 import type { Opening } from '../assembly/openings';
 import { at, build } from '../../testing/site';
 import { assembled } from './derive';
-import { KINDS, type KindKey, evenly, hardwareOf, joint, kindOf, roundBox, spread } from '.';
+import { KINDS, type KindKey, evenly, hardwareOf, joint, jointKind, roundBox, spread } from '.';
 
 const PLACE = [0, 0, 0] as const;
 const some = (kind: KindKey, count: number, more: Joint['with'] = {}): readonly Joint[] =>
@@ -46,7 +46,7 @@ test('every kind takes things of the catalogue, and what holds down has its stre
       if (itemKey !== '') expect([key, itemKey, SHIPPED.item.has(itemKey)]).toEqual([key, itemKey, true]);
     if (kind.holds) expect([key, SHIPPED.joint.get(kind.holds.key)?.holdsN ?? 0]).not.toEqual([key, 0]);
   }
-  expect(() => kindOf('glue')).toThrow('glue');
+  expect(() => jointKind('glue')).toThrow('glue');
 });
 
 test('none of a kind is no joint; but a bare edge, and what is asked for by number, are said', () => {
@@ -95,7 +95,7 @@ const lid: Opening = {
     hung: { alongMm: 1000, reachMm: 500, pitchDeg: 0, opener: undefined },
   },
 };
-const made: Said = {
+const made: AssemblySpec = {
   ...build('hinged-hoop-lid', at(96, 44)),
   members: [board],
   sheets: [],

@@ -7,7 +7,7 @@ export interface Takes {
 }
 
 /** One kind of joint: all that is to be known of it, in one place. */
-export interface Kind {
+export interface JointKind {
   /** What one is called, and many. */
   readonly name: readonly [one: string, many: string];
   /** What so many of them take of the shopping list. */
@@ -37,7 +37,7 @@ export const each =
   (_: Joint, count: number): readonly Takes[] => [{ itemKey, count: perOne * count }];
 
 /** One is worth one figure of the table. */
-export const holdsAs = (key: string): NonNullable<Kind['holds']> => ({ key, worth: () => 1 });
+export const holdsAs = (key: string): NonNullable<JointKind['holds']> => ({ key, worth: () => 1 });
 
 /** A number that the joint says beside. */
 export const said = (j: Joint, name: string, otherwise: number): number => Number(j.with?.[name] ?? otherwise);

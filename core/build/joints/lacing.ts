@@ -1,7 +1,7 @@
-import { type Kind, said } from './kind';
+import { type JointKind, said } from './kind';
 
 /** A rope over a flat side or a whole sheet, counted in metres; where it is laced, a screw at both ends of each crossing. */
-export const lacing: Kind = {
+export const lacing: JointKind = {
   name: ['metre of rope', 'metres of rope'],
   takes: (j, n) => [
     { itemKey: 'rope', count: n },

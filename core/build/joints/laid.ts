@@ -1,7 +1,7 @@
-import type { Kind } from './kind';
+import type { JointKind } from './kind';
 
 /** Laid on what bears it: weight alone keeps it there. */
-export const laid: Kind = {
+export const laid: JointKind = {
   name: ['piece laid in place', 'pieces laid in place'],
   takes: () => [],
   tools: ['level'],

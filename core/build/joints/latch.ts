@@ -1,7 +1,7 @@
-import { type Kind, each, holdsAs } from './kind';
+import { type JointKind, each, holdsAs } from './kind';
 
 /** A hook and eye that holds a lid shut. */
-export const latch: Kind = {
+export const latch: JointKind = {
   name: ['latch', 'latches'],
   takes: each('latch'),
   tools: ['driver'],

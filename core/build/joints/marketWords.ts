@@ -1,6 +1,6 @@
 import type { Phrase } from '../../base/figure';
 import type { Market } from '../../catalog/market';
-import type { Step } from '../assembly/types';
+import type { BuildStep } from '../assembly/types';
 
 /** Drills and distances that steps say in inches, and what a metric workshop has. */
 const METRIC: readonly (readonly [RegExp, string])[] = [
@@ -16,7 +16,7 @@ const metric = (text: string): string => METRIC.reduce((now, [inches, mm]) => no
 const phrase = (line: Phrase): Phrase => line.map((x) => (typeof x === 'string' ? metric(x) : x));
 
 /** A step in the sizes of the drills and rules that are sold where the garden is. */
-export function inMarket(step: Step, market: Market): Step {
+export function inMarket(step: BuildStep, market: Market): BuildStep {
   if (market === 'imperial') return step;
   return { ...step, work: step.work.map(phrase), checks: step.checks.map(phrase), tools: step.tools.map(metric) };
 }

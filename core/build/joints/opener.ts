@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A wax opener between lid and back. */
-export const opener: Kind = {
+export const opener: JointKind = {
   name: ['wax opener', 'wax openers'],
   takes: each('opener'),
   tools: ['driver'],

@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A mending plate with its own screws over a joint. */
-export const plate: Kind = {
+export const plate: JointKind = {
   name: ['plate', 'plates'],
   takes: each('corner-plate'),
   tools: ['driver'],

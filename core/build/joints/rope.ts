@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** Rope, counted in metres. */
-export const rope: Kind = {
+export const rope: JointKind = {
   name: ['metre of rope', 'metres of rope'],
   takes: each('rope'),
   tools: ['knife'],

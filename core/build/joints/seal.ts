@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** Self-adhesive foam where a lid rests or two films must not touch, counted in metres. */
-export const seal: Kind = {
+export const seal: JointKind = {
   name: ['metre of foam strip', 'metres of foam strip'],
   takes: each('foam-strip'),
   tools: [],

@@ -1,7 +1,7 @@
-import type { Kind } from './kind';
+import type { JointKind } from './kind';
 
 /** A socket cap screwed down on the rail: the hoop's foot stands in it and lifts out. */
-export const socket: Kind = {
+export const socket: JointKind = {
   name: ['socket', 'sockets'],
   takes: (_, n) => [
     { itemKey: 'socket-cap', count: n },

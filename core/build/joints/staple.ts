@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** Staples: they hold a cover until something better does, or a net for good. */
-export const staple: Kind = {
+export const staple: JointKind = {
   name: ['staple', 'staples'],
   takes: each('staple'),
   tools: ['stapler'],

@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A chain that holds a lid open. */
-export const stay: Kind = {
+export const stay: JointKind = {
   name: ['stay', 'stays'],
   takes: each('stay'),
   tools: ['driver'],

@@ -1,7 +1,7 @@
-import { type Kind, holdsAs } from './kind';
+import { type JointKind, holdsAs } from './kind';
 
 /** A two-hole pipe strap and its two screws. */
-export const strap: Kind = {
+export const strap: JointKind = {
   name: ['strap', 'straps'],
   takes: (_, n) => [
     { itemKey: 'strap', count: n },

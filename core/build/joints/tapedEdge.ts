@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** Clear tape over a stapled edge of film, counted in metres. */
-export const tapedEdge: Kind = {
+export const tapedEdge: JointKind = {
   name: ['metre of taped edge', 'metres of taped edge'],
   takes: each('seam-tape'),
   tools: [],

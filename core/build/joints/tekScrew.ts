@@ -1,7 +1,7 @@
-import { type Kind, said } from './kind';
+import { type JointKind, said } from './kind';
 
 /** Self-drilling screws through steel, or through a moulded socket into its pipe. */
-export const tekScrew: Kind = {
+export const tekScrew: JointKind = {
   name: ['self-drilling screw', 'self-drilling screws'],
   takes: (j, n) => [{ itemKey: 'tek-screw', count: n * said(j, 'each', 1) }],
   tools: ['drill'],

@@ -1,7 +1,7 @@
-import type { Kind } from './kind';
+import type { JointKind } from './kind';
 
 /** Two screws through the foot of a pipe into its rail. */
-export const throughScrew: Kind = {
+export const throughScrew: JointKind = {
   name: ['foot screwed through', 'feet screwed through'],
   takes: (_, n) => [{ itemKey: 'screw-1-5/8', count: 2 * n }],
   tools: ['drill, 1/8 bit'],

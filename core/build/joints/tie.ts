@@ -1,7 +1,7 @@
-import { type Kind, said } from './kind';
+import { type JointKind, said } from './kind';
 
 /** UV cable ties, two of them crossed where a ridge meets a crown. */
-export const tie: Kind = {
+export const tie: JointKind = {
   name: ['tie', 'ties'],
   takes: (j, n) => [{ itemKey: 'cable-tie', count: n * said(j, 'each', 2) }],
   tools: ['knife'],

@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** A U-bolt round a crown and its ridge. */
-export const uBolt: Kind = {
+export const uBolt: JointKind = {
   name: ['U-bolt', 'U-bolts'],
   takes: each('u-bolt'),
   tools: ['spanner'],

@@ -1,7 +1,7 @@
-import type { Kind } from './kind';
+import type { JointKind } from './kind';
 
 /** A conduit strap and its two screws. */
-export const uStrap: Kind = {
+export const uStrap: JointKind = {
   name: ['conduit strap', 'conduit straps'],
   takes: (j, n) => [
     { itemKey: 'u-strap', count: n },

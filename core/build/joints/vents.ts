@@ -1,7 +1,7 @@
-import { type Kind, each } from './kind';
+import { type JointKind, each } from './kind';
 
 /** The hinges and turn button of a vent's own flap. */
-export const ventFlap: Kind = {
+export const ventFlap: JointKind = {
   name: ['vent with its flap', 'vents with their flaps'],
   takes: each('vent-flap'),
   tools: ['driver'],
@@ -10,7 +10,7 @@ export const ventFlap: Kind = {
 };
 
 /** A louvre that opens and shuts by its own thermostat. */
-export const louvre: Kind = {
+export const louvre: JointKind = {
   name: ['louvre', 'louvres'],
   takes: each('louvre'),
   tools: ['driver'],

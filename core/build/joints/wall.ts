@@ -1,8 +1,8 @@
 import { CAUTIONS } from './cautions';
-import { type Kind, each, holdsAs } from './kind';
+import { type JointKind, each, holdsAs } from './kind';
 
 /** A board held to a house or garden wall: sleeve anchors in masonry, coach screws in studs; which is the joint's own. */
-export const wallAnchor: Kind = {
+export const wallAnchor: JointKind = {
   name: ['wall anchor', 'wall anchors'],
   takes: (j, n) => [{ itemKey: j.with?.['wall'] === 'timber' ? 'coach-screw' : 'sleeve-anchor', count: n }],
   tools: ['drill, masonry bit', 'socket wrench'],
@@ -13,7 +13,7 @@ export const wallAnchor: Kind = {
 };
 
 /** A bolt through a post and the board wall of a bed, with a washer on both sides. */
-export const wallBolt: Kind = {
+export const wallBolt: JointKind = {
   name: ['bolt through the wall', 'bolts through the wall'],
   takes: each('wall-bolt'),
   tools: ['drill', 'socket wrench'],
@@ -23,7 +23,7 @@ export const wallBolt: Kind = {
 };
 
 /** Sticky tape over the gap between a cover and a wall, so that rain stays outside; by the metre. */
-export const flashing: Kind = {
+export const flashing: JointKind = {
   name: ['metre of flashing', 'metres of flashing'],
   takes: each('flashing-tape'),
   tools: ['knife'],

@@ -1,7 +1,7 @@
-import { type Kind, each, holdsAs, said } from './kind';
+import { type JointKind, each, holdsAs, said } from './kind';
 
 /** Bags or bricks of 5 kg on a skirt, an end or a strap. */
-export const bag: Kind = {
+export const bag: JointKind = {
   name: ['weight', 'weights'],
   takes: each('sandbag'),
   tools: [],
@@ -11,7 +11,7 @@ export const bag: Kind = {
 };
 
 /** A brick on the corner of a lid. */
-export const brick: Kind = {
+export const brick: JointKind = {
   name: ['brick', 'bricks'],
   takes: each('brick'),
   tools: [],
@@ -21,7 +21,7 @@ export const brick: Kind = {
 };
 
 /** A bar laid along a skirt: it holds by its own weight. */
-export const weightBar: Kind = {
+export const weightBar: JointKind = {
   name: ['bar on the skirt', 'bars on the skirt'],
   takes: () => [],
   tools: [],
@@ -33,7 +33,7 @@ export const weightBar: Kind = {
 const BAG_KG = 5;
 
 /** A ground anchor, wired to its board. */
-export const anchor: Kind = {
+export const anchor: JointKind = {
   name: ['ground anchor', 'ground anchors'],
   takes: each('ground-anchor'),
   tools: ['iron bar', 'pliers'],

@@ -59,7 +59,7 @@ export function plywoodEnd(s: EndSite): Panel {
 }
 
 /** Both firm ends of a cover, with the vents that are asked for: high in both, or louvres low in one and high in the other. */
-export function firmEnds(
+export function rigidEndPanels(
   sheet: StiffSheet,
   line: readonly Point2[],
   [x0, x1]: readonly [number, number],

@@ -1,7 +1,7 @@
 import { joint } from '../joints';
 import type { Phrase } from '../../base/figure';
 import type { Extra } from '../answers/place';
-import type { Said } from '../assembly/types';
+import type { AssemblySpec } from '../assembly/types';
 import { CAUTIONS } from '../joints/cautions';
 import { saidStep, stage } from '../guide/stage';
 
@@ -25,7 +25,10 @@ const WORK: Readonly<Record<Exclude<Extra, 'none'>, Phrase>> = {
 
 /** What is bought for it, how many by the floor and the walls, and where it goes. */
 const THINGS: Readonly<
-  Record<Extra, { readonly item: string; readonly count: (a: Said) => number; readonly where: string } | undefined>
+  Record<
+    Extra,
+    { readonly item: string; readonly count: (a: AssemblySpec) => number; readonly where: string } | undefined
+  >
 > = {
   none: undefined,
   stones: undefined,
@@ -49,7 +52,7 @@ const THINGS: Readonly<
 };
 
 /** The cover with its extra warmth: what it takes, and a step that puts it there. */
-export function withExtra(a: Said, extra: Extra): Said {
+export function withExtra(a: AssemblySpec, extra: Extra): AssemblySpec {
   if (extra === 'none') return a;
   const thing = THINGS[extra];
   const joints = thing

@@ -49,7 +49,7 @@ export interface FrameSite {
   readonly outward: number;
 }
 
-export interface Frame {
+export interface TimberFrame {
   readonly rails: readonly Member[];
   readonly endBoards: readonly Member[];
   /** The longest part of a rail between corners and ties, mm. */
@@ -69,7 +69,7 @@ export interface Frame {
  * rail fits between them and the frame does not rack; at the opening side the front rail runs the whole length and the end boards
  * stop against its back. Of a frame that is not hinged: both rails run the whole length and the end boards fit between them.
  */
-export function buildFrame(a: FrameChoices, s: FrameSite): Frame {
+export function buildFrame(a: FrameChoices, s: FrameSite): TimberFrame {
   const { x0, x1, y0, width, t, xs } = s;
   const y1 = y0 + width;
   const middleY = y0 + width / 2;

@@ -1,4 +1,4 @@
-import type { Frame } from './frame';
+import type { TimberFrame } from './frame';
 import type { BuildSite } from '../../site/buildSite';
 import { type CrossBoards, crossBoards, overSoil } from './crossBoards';
 import type { Fixing, Joint, Member, Panel, SheetPart, Stage } from '../assembly/types';
@@ -10,7 +10,7 @@ import { type Saying, MINUTES, present, stage, tagList } from '../guide/stage';
 
 /** Marks both long rails side by side, and drills what the feet need. */
 export function markRailsStage(
-  frame: Frame,
+  frame: TimberFrame,
   hoops: readonly Member[],
   lay: Saying,
   drill: Saying,
@@ -29,7 +29,7 @@ export function markRailsStage(
 }
 
 /** Screws the frame together, square and flat. */
-export function frameStage(frame: Frame, corners: readonly Saying[]): Stage {
+export function frameStage(frame: TimberFrame, corners: readonly Saying[]): Stage {
   const boards = [...frame.rails, ...frame.endBoards, ...frame.ties];
   // A long rail comes in parts: A1a, A1b.
   const frontMm = frame.rails.filter((m) => m.tag.startsWith('A1')).reduce((sum, m) => sum + m.lengthMm, 0);

@@ -3,7 +3,7 @@ import { pathLength } from '../../base/geometry';
 import type { CoverMaterial } from '../../catalog/types';
 import type { BuildSite } from '../../site/buildSite';
 import { underLine, withFirmEnds } from '../assembly/enclosure';
-import type { Fixing, FootingOn, Joint, Panel, Said, SheetPart, Stage } from '../assembly/types';
+import type { Fixing, FootingOn, Joint, Panel, AssemblySpec, SheetPart, Stage } from '../assembly/types';
 import type { Saying } from '../guide/stage';
 import { plywoodJoints, ventJoints } from './ends';
 import { coverFrameStage, fasteningWork, plywoodStage } from './frameStages';
@@ -18,7 +18,7 @@ export function framedHoops(
   panels: readonly Panel[],
   on: FootingOn,
   { catalog }: BuildSite,
-): Pick<Said, 'arches' | 'pushedRails' | 'under' | 'reachMm' | 'footing' | 'enclosure'> {
+): Pick<AssemblySpec, 'arches' | 'pushedRails' | 'under' | 'reachMm' | 'footing' | 'enclosure'> {
   const over = { lengthMm: f.lengthMm, widthMm: f.width };
   return {
     arches: [f.arch],

@@ -1,7 +1,7 @@
 /** Roofs of straight pipe at 45 degrees: worked by hand. */
 import { SHIPPED, section } from '../../catalog/catalog';
 import { takeUpMm } from '../../catalog/fittings';
-import { between, fittingJoints, gableOver, ridgeFitting, roofOuter, roofUnder } from './gable';
+import { betweenSlopes, fittingJoints, gableOver, ridgeFitting, roofOuter, roofUnder } from './gable';
 
 const pipe = section(SHIPPED, 'pvc-3/4');
 const ROOF = { y0: 0, y1: 1000, eaveZ: 400, ridgeZ: 900 };
@@ -17,7 +17,7 @@ test('over a span of a metre the ridge stands half a metre above the eaves, and 
 test('a piece between two fittings is shorter by what both take up, and lies on the line between them', () => {
   const eave = { at: [0, 0, 400] as const, fitting: 'elbow-45' as const };
   const ridge = { at: [0, 300, 700] as const, fitting: 'four-way' as const };
-  const m = between(pipe, 'Q1', 'Rafter', eave, ridge);
+  const m = betweenSlopes(pipe, 'Q1', 'Rafter', eave, ridge);
   const [a, b] = [takeUpMm(pipe, 'elbow-45'), takeUpMm(pipe, 'four-way')];
   expect(m.lengthMm).toBeCloseTo(300 * Math.SQRT2 - a - b, 9);
   if (m.shape.kind !== 'straight') throw new Error('bent');

@@ -42,7 +42,7 @@ export function gableOver(spanMm: number, eaveMm: number, feet: Feet): Gable | u
 }
 
 /** A straight piece between two joints: centre to centre, less what both fittings take up. */
-export function between(pipe: Section, tag: string, part: string, a: Knot, b: Knot): Member {
+export function betweenSlopes(pipe: Section, tag: string, part: string, a: Knot, b: Knot): Member {
   const d: Vec3 = [b.at[0] - a.at[0], b.at[1] - a.at[1], b.at[2] - a.at[2]];
   const length = Math.hypot(...d);
   const step = (from: Vec3, by: number): Vec3 => [

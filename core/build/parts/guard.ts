@@ -12,7 +12,7 @@ const HOOPS_A_TIN = 8;
  * What keeps the film from bare PVC, or that nothing does; nothing where there is no PVC under film.
  * @param pipes the pieces that the film lies on
  */
-export function guardPvc(
+export function guardPvcJoints(
   guard: Guard,
   cover: CoverMaterial,
   pipe: Section,

@@ -1,7 +1,7 @@
 /** Two equal pieces out of one bar, sawn on its middle line, as carpenters do. */
 import type { Section } from '../../catalog/types';
 import { sayTags } from '../guide/tags';
-import type { Member, Said } from '../assembly/types';
+import type { Member, AssemblySpec } from '../assembly/types';
 
 /** Pieces that agree to this are equal, mm. */
 const ALIKE_MM = 0.05;
@@ -21,7 +21,7 @@ function halfOf(section: Section, lengthMm: number): number | undefined {
  * Pairs of equal square-cut pieces that fill a bar but for the saw's width: all pieces of that length are made half a saw's width
  * shorter, so that two come out of one bar, and the cut step says so.
  */
-export function halved<A extends Pick<Said, 'members' | 'steps'>>(a: A): A {
+export function splitEqualBars<A extends Pick<AssemblySpec, 'members' | 'steps'>>(a: A): A {
   const lengths = new Map<string, number>();
   const keyOf = (m: Member): string => `${m.section.key} ${Math.round(m.lengthMm / ALIKE_MM)}`;
   const square = (m: Member): boolean => m.shape.kind === 'straight' && m.ends.every((end) => end === 'square');

@@ -6,7 +6,7 @@ import { boardShape, thicknessMm } from '../../catalog/sections';
 import { type BuildSite, stock } from '../../site/buildSite';
 import type { Bend } from '../hoop/bent';
 import { type Result, fail, ok } from '../../base/result';
-import { type Frame, type FrameChoices, buildFrame } from './frame';
+import { type TimberFrame, type FrameChoices, buildFrame } from './frame';
 import { type CrossBoards, crossBoards } from './crossBoards';
 import { type FramedCover, PULL_MM } from './framedSheet';
 import { type RailFoot, hoopMembers, hoopPlaces, outerFace, springOnRail, underHoop } from './hoops';
@@ -86,7 +86,7 @@ export interface HoopFrame {
   readonly footZ: number;
   /** What of a hoop its foot holds, mm. */
   readonly heldMm: number;
-  readonly frame: Frame;
+  readonly frame: TimberFrame;
   readonly across: CrossBoards;
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
@@ -101,7 +101,7 @@ export interface HoopFrame {
 type Standing = Pick<HoopFrame, 'hoop' | 'cutMm' | 'bends' | 'footZ' | 'heldMm'>;
 
 /** Builds a rectangular frame with a row of hoops in it. */
-export function hoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: BuildSite): Result<HoopFrame> {
+export function timberHoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site: BuildSite): Result<HoopFrame> {
   const { survey } = site;
   const [startMm, endMm] = a.extent;
   const whole = (at: number, edge: number): boolean => Math.abs(at - edge) < 1;

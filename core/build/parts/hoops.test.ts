@@ -4,7 +4,7 @@ import { boardCorners } from '../assembly/solids';
 import { familyOf } from '../families';
 import { SHIPPED, section } from '../../catalog/catalog';
 import type { HoopShape } from '../answers/hoops';
-import { extent } from '../answers/place';
+import { extentParameters } from '../answers/place';
 import { heightAt, pathLength } from '../../base/geometry';
 import { solveHoop } from '../hoop/elastica';
 import { type HoopSite, underHoop, hoopMembers, hoopPlaces, springHoop } from './hoops';
@@ -89,8 +89,8 @@ describe('places along the bed', () => {
   });
   test('a part of a bed starts and ends where it is said', () => {
     const site = siteOf(1000, 600);
-    expect(extent.chosen({ kind: 'whole' }, site)).toEqual([0, 1000]);
-    expect(extent.chosen({ kind: 'part', startMm: 100, lengthMm: 800 }, site)).toEqual([100, 900]);
+    expect(extentParameters.chosen({ kind: 'whole' }, site)).toEqual([0, 1000]);
+    expect(extentParameters.chosen({ kind: 'part', startMm: 100, lengthMm: 800 }, site)).toEqual([100, 900]);
   });
 });
 

@@ -3,7 +3,7 @@ import type { Vec3 } from '../../base/geometry';
 import { MM_PER_INCH } from '../../base/length';
 import { thicknessMm } from '../../catalog/sections';
 import { type BuildSite, stock } from '../../site/buildSite';
-import { type Words, askedWhen, choice, withDefault } from '../answers/asked';
+import { type ParameterWords, askedWhen, choice, withDefault } from '../answers/asked';
 import { latches, people, stays } from '../answers/skin';
 import { piece } from '../assembly/pieces';
 import type { Stage } from '../assembly/types';
@@ -24,14 +24,14 @@ const PROP_OF_WIDTH = 0.55;
 const PROP_MM = [300, 900] as const;
 
 /** How the whole is held to its bed: as the family has it, or hinged along a long side. */
-export function mountAnswers<K extends string>(held: Words<K>, first: NoInfer<K> | 'hinged') {
+export function mountAnswers<K extends string>(held: ParameterWords<K>, first: NoInfer<K> | 'hinged') {
   const hinged = { mount: 'hinged' };
   const mount = choice<K | 'hinged'>(
     'Held to the bed',
     {
       ...held,
       hinged: ['Hinged', 'Opens like a lid along a long side: chain stays, a prop for half open, handles.'],
-    } as Words<K | 'hinged'>,
+    } as ParameterWords<K | 'hinged'>,
     first,
   );
   const side = choice(

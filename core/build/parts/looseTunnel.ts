@@ -16,14 +16,14 @@ import {
 import { thicknessMm } from '../../catalog/sections';
 import type { BuildSite } from '../../site/buildSite';
 import { MM_PER_INCH } from '../../base/length';
-import { BARE } from '../assembly/bare';
+import { EMPTY_SPEC } from '../assembly/bare';
 import { hoopDimensions } from '../assembly/hoopDimensions';
 import { underHoop } from './hoops';
 import { type Point2, pathLength, sweptFaces } from '../../base/geometry';
 import { flapOpenings } from './framedSheet';
 import { looseHold } from './looseHold';
 import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
-import type { Dimension, FootingOn, Joint, Said, SheetPart, Stage } from '../assembly/types';
+import type { Dimension, FootingOn, Joint, AssemblySpec, SheetPart, Stage } from '../assembly/types';
 import { type Stages, built } from '../guide/built';
 import { looseCoverStage } from './tunnelStages';
 import type { SleeveJoint } from '../assembly/rows';
@@ -40,7 +40,7 @@ export interface TunnelParts {
 }
 
 /** A row of hoops under a loose sheet that is clipped at the ends and weighted at the foot. */
-export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite, parts: TunnelParts): Said {
+export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite, parts: TunnelParts): AssemblySpec {
   const { xs, footY, footZ, baseY, baseZ, spanMm, pipe, cover } = row;
   const { hoop, cutMm } = row.hoop;
   const first = xs[0] ?? 0;
@@ -80,7 +80,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     ...lyingOf(a, row.run),
   };
   return {
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(parts.stages(looseCoverStage(a, row, sheet, hold)), parts.guard),
     openings: [
       ...(folds[0] === 'hoop'

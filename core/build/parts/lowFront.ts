@@ -1,7 +1,7 @@
 /** What every box is that stands on its bed's wall and is lower in front than at its back. */
 import type { BuildSite } from '../../site/buildSite';
 import { alongBed, endHeight, endWidth } from '../assembly/dimension';
-import type { BoxPlace, Enclosure, Said } from '../assembly/types';
+import type { BoxPlace, Enclosure, AssemblySpec } from '../assembly/types';
 
 /** What its dimensions are called on the drawings. */
 type Called = readonly [width: string, front: string, back: string, along: string];
@@ -11,7 +11,7 @@ type Called = readonly [width: string, front: string, back: string, along: strin
  * @param closed by what, its lids and roof among it
  * @param inside heights of its air in front and at its back, mm, where they are not those that are measured
  */
-export function lowFront(
+export function slopedBoxShell(
   a: Parameters<typeof alongBed>[0],
   site: BuildSite,
   { x0, x1, y0, y1, z0, frontMm, backMm }: BoxPlace,
@@ -19,7 +19,7 @@ export function lowFront(
   closed: Pick<Enclosure, 'skins' | 'walls'>,
   each?: Parameters<typeof alongBed>[4],
   inside: readonly [frontMm: number, backMm: number] = [frontMm, backMm],
-): Pick<Said, 'footing' | 'fixing' | 'enclosure' | 'dimensions'> {
+): Pick<AssemblySpec, 'footing' | 'fixing' | 'enclosure' | 'dimensions'> {
   const [lengthMm, widthMm] = [x1 - x0, y1 - y0];
   const floorM2 = (lengthMm * widthMm) / 1e6;
   return {

@@ -14,7 +14,7 @@ import { soilZ } from '../assembly/crop';
 import { hoopMembers, outerFace, underHoop } from './hoops';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
 import { sheetRun } from '../assembly/sheetRun';
-import type { Member, Said, SheetPart } from '../assembly/types';
+import type { Member, AssemblySpec, SheetPart } from '../assembly/types';
 
 const BURY_MM = 6 * MM_PER_INCH;
 const FROM_WALL_MM = 20;
@@ -44,7 +44,7 @@ export interface InLid {
  * Adds an inner row of hoops, shorter than the outer by an even gap, with its own loose cover; as it was where none is asked for.
  * The inner hoops stand in the soil under the outer ones, so that they stay when a lid is opened; or in the lid, and open with it.
  */
-export function nest(outer: Said, a: Nested, site: BuildSite, inLid?: InLid): Result<Said> {
+export function addInnerTunnel(outer: AssemblySpec, a: Nested, site: BuildSite, inLid?: InLid): Result<AssemblySpec> {
   const arch = outer.arches[0];
   if (a.inner === null || !arch) return ok(outer);
   const { bed, survey } = site;
@@ -243,6 +243,9 @@ function distanceTo(line: readonly Point2[], p: Point2): number {
 }
 
 /** Every skin with a second layer inside it: the inner cover goes all round. */
-function doubled({ skins: [first, ...more] }: Said['enclosure'], inner: CoverMaterial): Said['enclosure']['skins'] {
+function doubled(
+  { skins: [first, ...more] }: AssemblySpec['enclosure'],
+  inner: CoverMaterial,
+): AssemblySpec['enclosure']['skins'] {
   return [{ ...first, inner }, ...more.map((s) => ({ ...s, inner }))];
 }

@@ -9,7 +9,7 @@ import type { BuildSite } from '../../site/buildSite';
 import { leader } from '../assembly/dimension';
 import { endsOf, piece } from '../assembly/pieces';
 import type { DriftedOn } from '../assembly/rows';
-import type { Member, Said, Stage } from '../assembly/types';
+import type { Member, AssemblySpec, Stage } from '../assembly/types';
 import { MINUTES, stage, tagList } from '../guide/stage';
 import { joint } from '../joints';
 import { CAUTIONS } from '../joints/cautions';
@@ -197,7 +197,7 @@ export function pentRoof(a: PentAnswers, site: BuildSite, place: PentPlace) {
         { y: t, z: slope.under(t) },
         { y: width - t, z: slope.under(width - t) },
       ],
-    } satisfies Partial<Said>,
+    } satisfies Partial<AssemblySpec>,
   });
 }
 

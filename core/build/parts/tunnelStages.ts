@@ -3,7 +3,7 @@ import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
 import type { Joint, SheetPart, Stage } from '../assembly/types';
 import { type Phrase, amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../joints/cautions';
-import { type Saying, MINUTES, countKind, named, ridgeStage, stage, tagList } from '../guide/stage';
+import { type Saying, MINUTES, countKind, namedPieces, ridgeStage, stage, tagList } from '../guide/stage';
 
 /** Where the hoops go along a string, from the left end, in tape order. */
 export function stringLine(row: TunnelRow): Phrase {
@@ -40,7 +40,7 @@ export function tunnelRidgeStages(row: TunnelRow): readonly Stage[] {
 export function looseCoverStage(a: LooseTunnelAnswers, row: TunnelRow, sheet: SheetPart, hold: LooseHold): Stage {
   const { joints, bars, flaps } = hold;
   const clips = countKind(joints, 'clip');
-  const bags = countKind(named(joints, 'weights'), 'bag') + countKind(named(joints, 'weights'), 'brick');
+  const bags = countKind(namedPieces(joints, 'weights'), 'bag') + countKind(namedPieces(joints, 'weights'), 'brick');
   const film = row.cover.kind === 'film';
   const skirted = row.run.folds.some((fold) => fold !== 'wall');
   return stage({

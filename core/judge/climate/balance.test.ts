@@ -7,9 +7,9 @@ import { groundC, normalsOf } from '../weather/normals';
 import { climateOf, groundUnder } from './climate';
 import { type Drive, driveOf } from './drive';
 import type { BedModel } from './model';
-import { type Tending, USUAL_TENDING } from './tending';
+import { type Operation, USUAL_TENDING } from './tending';
 
-const SHUT: Tending = { ...USUAL_TENDING, open: null };
+const SHUT: Operation = { ...USUAL_TENDING, open: null };
 const LIMITS = { killingC: -7, hotC: 28 };
 const last = (list: Float64Array): number => list[list.length - 1] ?? NaN;
 /** Without the sky, which may be colder than all else. */

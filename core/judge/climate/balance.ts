@@ -9,7 +9,7 @@ import { SELF_OPENING } from '../../catalog/ventUnits';
 import type { Draught } from './airing';
 import type { Drive } from './drive';
 import { AIR_J_PER_M3K } from './losses';
-import { NO_SNOW, lying, underSnow } from './lying';
+import { NO_SNOW, snowAfterHour, underSnow } from './lying';
 import type { BedModel } from './model';
 import { saturatedKgPerM3, saturationSlope } from './sky';
 
@@ -319,7 +319,7 @@ export function runBalance(model: BedModel, drive: Drive, start: BalanceStart): 
       if (air > (run.highC[n] ?? 0)) run.highC[n] = air;
       run.dripKg[n] = (run.dripKg[n] ?? 0) + drips;
     }
-    if (bears) snow = lying(snow, drive.snowMm[hour] ?? 0, drive.airC[hour] ?? 0, air);
+    if (bears) snow = snowAfterHour(snow, drive.snowMm[hour] ?? 0, drive.airC[hour] ?? 0, air);
     if (n < 0) continue;
     run.snowKgPerM2[n] = snow;
     if (start.brushed?.(n, snow)) snow = 0;

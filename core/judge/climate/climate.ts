@@ -5,8 +5,8 @@ import { type Weather, hoursOf } from '../weather/weather';
 import { type Run, STEPS_PER_HOUR, runBalance } from './balance';
 import { type ClimatePlace, type Worn, driveOf } from './drive';
 import { BRUSH_HOUR, BRUSH_KG_PER_M2 } from './lying';
-import { type BedModel, type Taught, UNTAUGHT } from './model';
-import { type Tending, comes } from './tending';
+import { type BedModel, type Calibration, UNCALIBRATED } from './model';
+import { type Operation, comes } from './tending';
 
 /** One day under the cover, by the clock of the place. */
 export interface DaySum {
@@ -36,12 +36,12 @@ export interface Limits {
 }
 
 export interface ClimateOptions {
-  readonly taught?: Taught;
+  readonly taught?: Calibration;
   readonly stepsPerHour?: number;
   /** The same bed as it is on each date, where its coat changes; what opens and stores warmth stays. */
   readonly worn?: Worn;
   /** Dates that are tended in a way of their own. */
-  readonly daily?: ReadonlyMap<string, Tending>;
+  readonly daily?: ReadonlyMap<string, Operation>;
   /** Run in beforehand over the weather's first hours; four days when not said. */
   readonly runInHours?: number;
   /** Who brushes snow off the cover, hour by hour; as it is tended when not said. @see BalanceStart.brushed */
@@ -75,10 +75,10 @@ export function climateOf(
   model: BedModel,
   weather: Weather,
   place: ClimatePlace,
-  tending: Tending,
+  tending: Operation,
   limits: Limits,
   {
-    taught = UNTAUGHT,
+    taught = UNCALIBRATED,
     stepsPerHour = STEPS_PER_HOUR,
     runInHours,
     daily,

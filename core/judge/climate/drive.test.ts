@@ -3,9 +3,9 @@ import type { Weather } from '../weather/weather';
 import { type ClimatePlace, driveOf } from './drive';
 import type { BedModel } from './model';
 import { ASLANT_DIFFUSE, aslant, diffusePart, saturatedKgPerM3, skyLossWPerM2, sunAt } from './sky';
-import { type Tending, USUAL_TENDING } from './tending';
+import { type Operation, USUAL_TENDING } from './tending';
 
-const SHUT: Tending = { ...USUAL_TENDING, open: null };
+const SHUT: Operation = { ...USUAL_TENDING, open: null };
 const FACE = { east: 0, north: 0, up: 1, m2: 2, light: 0.8, uWPerM2K: 5 };
 /** Two square metres of one level skin over as much floor. */
 const FLAT: BedModel = {
@@ -141,7 +141,7 @@ test('a blanket keeps out the sun and 1 / U grows by what it resists, in its hou
 
 test('a hand opens in its hours, on days that come to be warm, when somebody comes; lights burn in theirs', () => {
   const lit: BedModel = { ...FLAT, lightsW: 25 };
-  const day = (more: Partial<Tending>, airC: number) =>
+  const day = (more: Partial<Operation>, airC: number) =>
     driveOf(lit, { ...steady(24, { airC, dewC: -9 }), startMs: NIGHT }, PLACE, { ...USUAL_TENDING, ...more });
   const hours = (list: Float64Array): readonly number[] => [...list].flatMap((x, i) => (x > 0 ? [i] : []));
   // From nine to three, where it gets warmer than 7 C; 10 January 2027 is a Sunday.

@@ -13,9 +13,9 @@ import {
   skyLossWPerM2,
   sunAt,
 } from './sky';
-import { type BedModel, type Taught, UNTAUGHT } from './model';
+import { type BedModel, type Calibration, UNCALIBRATED } from './model';
 import { type Bearing, bearingOf } from './lying';
-import { type Tending, comes, within } from './tending';
+import { type Operation, comes, withinHours } from './tending';
 
 /** A place with its clock. */
 export interface ClimatePlace extends WeatherPlace {
@@ -168,9 +168,9 @@ export function driveOf(
   worn: BedModel | Worn,
   weather: Weather,
   place: ClimatePlace,
-  tending: Tending,
-  taught: Taught = UNTAUGHT,
-  daily?: ReadonlyMap<string, Tending>,
+  tending: Operation,
+  taught: Calibration = UNCALIBRATED,
+  daily?: ReadonlyMap<string, Operation>,
 ): Drive {
   const hours = hoursOf(weather);
   const list = (): Float64Array => new Float64Array(hours);
@@ -218,7 +218,7 @@ export function driveOf(
     whiteMm = Math.max(0, whiteMm + (weather.snowMm[i] ?? 0) - (air > THAWS_C ? air - THAWS_C : 0.05));
     const albedo = whiteMm > 20 ? SNOW_ALBEDO : GRASS_ALBEDO;
 
-    const covered = model.blanketM2KPerW > 0 && within(tended.blanket, hour + 0.5);
+    const covered = model.blanketM2KPerW > 0 && withinHours(tended.blanket, hour + 0.5);
     const level = covered ? 0 : (weather.sunWPerM2[i] ?? 0);
     const sun = level > 0 ? sunAt(ms + MS_PER_HOUR / 2, place.latitudeDeg, place.longitudeDeg) : undefined;
     if (sun && sun.up > 0.01) {
@@ -244,8 +244,8 @@ export function driveOf(
     d.skinDropC[i] = skinM2 > 0 ? sky / Math.max(1e-9, through) : 0;
     d.returned[i] = skinM2 > 0 ? Math.min(0.9, through / skinM2 / h) : 0;
     d.leak[i] = (taught.loss * leaksIn(model, wind) * model.volumeM3) / 3600;
-    d.opened[i] = tended.open && comes(tended, day) && within(tended.open, hour + 0.5) ? 1 : 0;
-    d.lightsW[i] = model.lightsW > 0 && within(tended.lights, hour + 0.5) ? model.lightsW : 0;
+    d.opened[i] = tended.open && comes(tended, day) && withinHours(tended.open, hour + 0.5) ? 1 : 0;
+    d.lightsW[i] = model.lightsW > 0 && withinHours(tended.lights, hour + 0.5) ? model.lightsW : 0;
   }
   // Who decides day by day has looked at the day.
   if (!daily) onlyWarmDays(d.opened, d.airC, weather, place.utcHours, tending.fromC);

@@ -2,7 +2,7 @@
 import { MS_PER_HOUR } from '../../base/days';
 import type { Weather } from '../weather/weather';
 import type { Climate, ClimateOptions } from './climate';
-import { type Taught, UNTAUGHT } from './model';
+import { type Calibration, UNCALIBRATED } from './model';
 
 /** One day as it was read, C; what was not read is null. */
 export interface Reading {
@@ -12,8 +12,8 @@ export interface Reading {
 }
 
 /** What the readings come to. */
-export interface Fit {
-  readonly taught: Taught;
+export interface CalibrationFit {
+  readonly taught: Calibration;
   /** Nine times in ten the true factor lies within so much of it, as a factor; null where it was not fitted. */
   readonly sure: { readonly loss: number | null; readonly gain: number | null };
   /** Lows and highs that counted. */
@@ -46,8 +46,11 @@ interface Residuals {
  * @param run the cover in the weather of those days, with factors
  * @returns undefined where there are too few readings of days in that weather
  */
-export function fitReadings(readings: readonly Reading[], run: (options: ClimateOptions) => Climate): Fit | undefined {
-  const of = (taught: Taught): Residuals => {
+export function fitReadings(
+  readings: readonly Reading[],
+  run: (options: ClimateOptions) => Climate,
+): CalibrationFit | undefined {
+  const of = (taught: Calibration): Residuals => {
     const days = new Map(run({ taught }).days.map((d) => [d.date, d]));
     const pairs = readings.flatMap((r) => {
       const day = days.get(r.date);
@@ -58,14 +61,14 @@ export function fitReadings(readings: readonly Reading[], run: (options: Climate
       high: pairs.flatMap(({ r, day }) => (r.insideHighC === null ? [] : [r.insideHighC - day.highC])),
     };
   };
-  const before = of(UNTAUGHT);
+  const before = of(UNCALIBRATED);
   const [lows, highs] = [before.low.length, before.high.length];
   const fitsLoss = lows >= LEAST_READINGS;
   const fitsGain = highs >= LEAST_READINGS;
   if (!fitsLoss && !fitsGain) return undefined;
 
   const used = (r: Residuals): readonly number[] => [...(fitsLoss ? r.low : []), ...(fitsGain ? r.high : [])];
-  const at = (x: readonly [number, number]): Taught => ({ loss: Math.exp(x[0]), gain: Math.exp(x[1]) });
+  const at = (x: readonly [number, number]): Calibration => ({ loss: Math.exp(x[0]), gain: Math.exp(x[1]) });
   const most = Math.log(MOST_FACTOR);
   const held = (v: number): number => Math.max(-most, Math.min(most, v));
   let x: readonly [number, number] = [0, 0];

@@ -1,4 +1,4 @@
-import { bearingOf, lying, underSnow, wetMm } from './lying';
+import { bearingOf, snowAfterHour, underSnow, wetMm } from './lying';
 import { uncovered } from './model';
 import { climateOf } from './climate';
 import { USUAL_TENDING } from './tending';
@@ -31,11 +31,11 @@ test('six kilograms on the level, by hand', () => {
 });
 
 test('it falls, thaws and slides', () => {
-  expect(lying(0, 40, -5, 0)).toBeCloseTo(3, 12);
+  expect(snowAfterHour(0, 40, -5, 0)).toBeCloseTo(3, 12);
   // Two degrees take .7 kg an hour; over three inside a seventh of the rest slides.
-  expect(lying(3, 0, 2, 2)).toBeCloseTo(2.3, 12);
-  expect(lying(3, 0, -2, 4)).toBeCloseTo(3 * 0.85, 12);
-  expect(lying(0.5, 0, 10, 0)).toBe(0);
+  expect(snowAfterHour(3, 0, 2, 2)).toBeCloseTo(2.3, 12);
+  expect(snowAfterHour(3, 0, -2, 4)).toBeCloseTo(3 * 0.85, 12);
+  expect(snowAfterHour(0.5, 0, 10, 0)).toBe(0);
   expect(wetMm(40)).toBe(100);
 });
 

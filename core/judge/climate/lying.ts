@@ -18,7 +18,7 @@ const DARK_KG_PER_M2 = 2.5;
  * What lies after one more hour, kg/m2 on the level. Source: our own middle rates; fresh snow as in the strength checks.
  * @param fellMm fresh snow in the hour; @param insideC air under the cover
  */
-export function lying(kgPerM2: number, fellMm: number, airC: number, insideC: number): number {
+export function snowAfterHour(kgPerM2: number, fellMm: number, airC: number, insideC: number): number {
   const left = Math.max(0, kgPerM2 + (fellMm / 1000) * SNOW_DENSITY.fresh - THAW_KG_PER_M2_H_C * Math.max(0, airC));
   return left * (insideC > SLIDES_ABOVE_C ? 1 - SLIDES_PER_HOUR : 1);
 }

@@ -1,7 +1,7 @@
 /** A covered bed as the balance sees it: faces, air, soil, what stores warmth, what opens. */
 import type { Assembly, ExtraWarmth } from '../../build/assembly/types';
 import { OPEN_HORIZON, type Horizon, horizonOf } from '../../site/horizon';
-import { remembered } from '../../base/remember';
+import { memoizeByIdentity } from '../../base/remember';
 import type { Bed } from '../../site/bed';
 import type { Landmark } from '../../site/landmark';
 import { middleOf } from '../../site/plotting';
@@ -50,13 +50,13 @@ export interface BedModel {
 }
 
 /** Corrections that a garden's own readings have taught; 1 is as reckoned. */
-export interface Taught {
+export interface Calibration {
   /** On all that is lost through the cover and by leaks. */
   readonly loss: number;
   /** On the sun that comes to warm it. */
   readonly gain: number;
 }
-export const UNTAUGHT: Taught = { loss: 1, gain: 1 };
+export const UNCALIBRATED: Calibration = { loss: 1, gain: 1 };
 
 const JUG_LITRES = 4;
 /** One old-style string of lights of three metres, W. */
@@ -96,7 +96,7 @@ export const uncovered = (m: BedModel): BedModel => ({
   leaksRange: [OPEN_PER_HOUR, OPEN_PER_HOUR],
 });
 
-const models = remembered<BedModel>();
+const models = memoizeByIdentity<BedModel>();
 
 /**
  * The bed under its cover; asked about again and again, which way its faces look is found once.

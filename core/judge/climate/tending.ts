@@ -19,10 +19,10 @@ export const tendingSchema = z.strictObject({
   /** Snow is brushed off in the mornings. */
   brushes: z._default(z.boolean(), true),
 });
-export type Tending = z.infer<typeof tendingSchema>;
+export type Operation = z.infer<typeof tendingSchema>;
 
 /** Air on any sunny day above about 7 C; shut early enough to keep the warmth. */
-export const USUAL_TENDING: Tending = {
+export const USUAL_TENDING: Operation = {
   open: { from: 9, to: 15 },
   fromC: 7,
   forgets: [],
@@ -32,8 +32,8 @@ export const USUAL_TENDING: Tending = {
 };
 
 /** Whether somebody comes on a day. @param day days since 1970, a Thursday */
-export const comes = ({ forgets }: Tending, day: number): boolean => !forgets.includes((((day + 4) % 7) + 7) % 7);
+export const comes = ({ forgets }: Operation, day: number): boolean => !forgets.includes((((day + 4) % 7) + 7) % 7);
 
 /** Whether an hour of the clock lies in a span; one that ends before it begins goes over midnight. */
-export const within = ({ from, to }: { readonly from: number; readonly to: number }, at: number): boolean =>
+export const withinHours = ({ from, to }: { readonly from: number; readonly to: number }, at: number): boolean =>
   from <= to ? at >= from && at < to : at >= from || at < to;

@@ -8,7 +8,7 @@ import { hoursOf } from '../weather/weather';
 import { climateOf } from './climate';
 import type { ClimatePlace } from './drive';
 import type { BedModel } from './model';
-import type { Tending } from './tending';
+import type { Operation } from './tending';
 
 const some = between(0, 1e6);
 const part = between(-1.001, 1.001);
@@ -74,7 +74,7 @@ const LOST = 1 / 80;
 export function pairReadings(
   model: BedModel,
   place: ClimatePlace,
-  tending: Tending,
+  tending: Operation,
   startMs: number,
   hours: number,
   seed: string,

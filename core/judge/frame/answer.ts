@@ -2,11 +2,11 @@
 import { factorize, solveInPlace } from '../../base/skyline';
 import { type Result, fail, ok } from '../../base/result';
 import { SLACK, barPullN, barWork, beamForces, beamWork, elementWork } from './element';
-import { type Rest, asDrawn, restAt } from './equilibrium';
+import { type Equilibrium, asDrawn, solveEquilibrium } from './equilibrium';
 import { type ReadFrame, stiffnessMPa } from './job';
-import { type Model, type State, assemble, lineShare, modelOf } from './model';
-import { type Limit, type Mode, type Path, loadPath } from './path';
-import type { Bar, Beam } from './types';
+import { type Model, type State, assemble, lineShare, frameModel } from './model';
+import { type Limit, type Mode, type LoadPath, loadPath } from './path';
+import type { FrameBar, Beam } from './types';
 
 /** What holds one end of a member: pull along it, shear (to the left of from-to on its first end, to the right on its last), moment against the clock. */
 export interface MemberEnd {
@@ -59,7 +59,7 @@ function endForces(model: Model, u: State, k: number): ElementForces {
 }
 
 /** The greatest part of its limit that any member has reached, by strain or by stress of its outermost fibre. */
-export function usedOf({ job, members }: ReadFrame, model: Model): ((rest: Rest) => number) | undefined {
+export function usedOf({ job, members }: ReadFrame, model: Model): ((rest: Equilibrium) => number) | undefined {
   const limited = Object.entries(job.members).filter(
     ([, m]) => m.limitStrain !== undefined || m.limitMPa !== undefined,
   );
@@ -80,7 +80,11 @@ export function usedOf({ job, members }: ReadFrame, model: Model): ((rest: Rest)
 }
 
 /** @param forcesOf what each element does at its ends in that state */
-function answerAt(read: ReadFrame, { factor, state }: Rest, forcesOf: (k: number) => ElementForces): FactorAnswer {
+function answerAt(
+  read: ReadFrame,
+  { factor, state }: Equilibrium,
+  forcesOf: (k: number) => ElementForces,
+): FactorAnswer {
   const { frame } = read;
   const lines = new Map<number, { x: number; y: number; moment: number }>();
   for (const l of frame.lines) {
@@ -194,14 +198,14 @@ function framed(frame: ReadFrame['frame'], holding: Holding): ReadFrame['frame']
  * only is found by trying: what would have to push lets go, what would be drawn out holds, until neither is left.
  * @returns nothing where no such set of what holds is found
  */
-function linearAnswer(read: ReadFrame, start: Rest, factor: number): FactorAnswer | undefined {
+function linearAnswer(read: ReadFrame, start: Equilibrium, factor: number): FactorAnswer | undefined {
   const { ties, sided } = oneWay(read.frame);
   const of = (node: number, dof: number, change: Float64Array): number =>
     (start.state[3 * node + dof] ?? 0) + (change[3 * node + dof] ?? 0);
   /** Which hold in a state: by how far a tie is drawn out along its chord, and to which side a spring is moved. */
   const holdingAt = (model: Model, change: Float64Array): Holding => [
     ...ties.map((k) => {
-      const e = read.frame.elements[k] as Bar;
+      const e = read.frame.elements[k] as FrameBar;
       const { l, chord } = endForces(model, start.state, k);
       const [dx, dy] = [0, 1].map((dof) => (change[3 * e.to + dof] ?? 0) - (change[3 * e.from + dof] ?? 0));
       return l + (dx ?? 0) * Math.cos(chord) + (dy ?? 0) * Math.sin(chord) > e.naturalMm * (1 + 1e-12);
@@ -215,7 +219,7 @@ function linearAnswer(read: ReadFrame, start: Rest, factor: number): FactorAnswe
   const tried = new Set<string>();
   // All that may hold does at first: what is then pushed lets go.
   for (let holding: Holding = [...ties, ...sided].map(() => true); ;) {
-    const model = modelOf(framed(read.frame, holding));
+    const model = frameModel(framed(read.frame, holding));
     const change = linearChange(model, start, factor);
     const now = holdingAt(model, change);
     if (now.every((x, i) => x === holding[i])) return linearAt(read, model, start, change, factor);
@@ -230,7 +234,7 @@ function linearAnswer(read: ReadFrame, start: Rest, factor: number): FactorAnswe
 }
 
 /** How everything moves from a state of rest under a load factor, in proportion. */
-function linearChange(model: Model, start: Rest, factor: number): Float64Array {
+function linearChange(model: Model, start: Equilibrium, factor: number): Float64Array {
   assemble(model, start.state, 0);
   factorize(model.matrix);
   const way = model.slope.map((x, i) => factor * x + (model.residual[i] ?? 0));
@@ -244,7 +248,13 @@ function linearChange(model: Model, start: Rest, factor: number): Float64Array {
 }
 
 /** Forces that go with small moves from a state of rest. */
-function linearAt(read: ReadFrame, model: Model, start: Rest, change: Float64Array, factor: number): FactorAnswer {
+function linearAt(
+  read: ReadFrame,
+  model: Model,
+  start: Equilibrium,
+  change: Float64Array,
+  factor: number,
+): FactorAnswer {
   const { frame, dofs } = model;
   const work = elementWork();
   const forcesOf = (k: number): ElementForces => {
@@ -271,11 +281,11 @@ function linearAt(read: ReadFrame, model: Model, start: Rest, change: Float64Arr
 }
 
 /** The state at a load factor, walked to from one below; steps are halved where one is too long. */
-function walkTo(model: Model, factor: number, from: Rest): Rest | undefined {
+function walkTo(model: Model, factor: number, from: Equilibrium): Equilibrium | undefined {
   let at = from;
   let step = factor - from.factor;
   for (let i = 0; i < 400 && at.factor < factor; i++) {
-    const next = restAt(model, Math.min(factor, at.factor + step), at);
+    const next = solveEquilibrium(model, Math.min(factor, at.factor + step), at);
     if (next && next.negatives === 0) at = next;
     else step /= 2;
     if (Math.abs(step) < 1e-6 * Math.abs(factor)) return undefined;
@@ -287,7 +297,12 @@ function walkTo(model: Model, factor: number, from: Rest): Rest | undefined {
 const NUDGE = 1e-3;
 
 /** Loads a frame that has been found to turn aside once more, nudged into the shape that it turns to. */
-function nudgedPath(read: ReadFrame, model: Model, { shape, rest }: Limit, most: number): { model: Model; path: Path } {
+function nudgedPath(
+  read: ReadFrame,
+  model: Model,
+  { shape, rest }: Limit,
+  most: number,
+): { model: Model; path: LoadPath } {
   const { frame } = read;
   const force = frame.elements.reduce((most, _, k) => {
     const { pull, m1, m2, l } = endForces(model, rest.state, k);
@@ -300,7 +315,7 @@ function nudgedPath(read: ReadFrame, model: Model, { shape, rest }: Limit, most:
       ? [{ node: Math.floor(dof / 3), dof: (dof % 3) as 0 | 1, value: (NUDGE * force * x) / largest, constant: true }]
       : [],
   );
-  const nudged = modelOf({ ...frame, loads: [...frame.loads, ...loads] });
+  const nudged = frameModel({ ...frame, loads: [...frame.loads, ...loads] });
   const used = usedOf(read, nudged);
   return { model: nudged, path: loadPath(nudged, { most, ...(used && { used }) }) };
 }
@@ -310,14 +325,14 @@ function nudgedPath(read: ReadFrame, model: Model, { shape, rest }: Limit, most:
  * @returns a fault where the frame can move freely, or cannot come to rest without load
  */
 export function solveFrame(read: ReadFrame): Result<FrameAnswer> {
-  const model = modelOf(read.frame);
+  const model = frameModel(read.frame);
   const { large, factors, most = 10 * Math.max(1, ...factors) } = read.job;
   const drawn = asDrawn(model);
   assemble(model, drawn.state, 0);
   const freely = model.unknowns === 0 ? 0 : factorize(model.matrix);
   const loose = [...model.matrix.diagonal].some((d) => Math.abs(model.matrix.values[d] ?? 0) < 1e-200);
   if (loose) return fail('supports', 'the frame can move freely: hold it, or join it, in one more way');
-  const start = freely === 0 || large ? restAt(model, 0, drawn) : undefined;
+  const start = freely === 0 || large ? solveEquilibrium(model, 0, drawn) : undefined;
   if (!start) return fail('members', 'the frame does not come to rest by itself, without any load');
   if (!large) {
     const at = factors.map((f) => linearAnswer(read, start, f));
@@ -343,7 +358,7 @@ export function solveFrame(read: ReadFrame): Result<FrameAnswer> {
     const from = [...where.path.rests].filter((r) => r.factor <= factor && r.negatives === 0).at(-1);
     const near = limit && factor > limit.factor ? undefined : from && walkTo(where.model, factor, from);
     // There the nudge is taken away again.
-    const rest = where === on && near ? restAt(model, factor, near) : near;
+    const rest = where === on && near ? solveEquilibrium(model, factor, near) : near;
     if (rest?.negatives === 0) at.push(answerAt(read, rest, (k) => endForces(model, rest.state, k)));
     else beyond.push(factor);
   }

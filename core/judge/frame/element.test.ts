@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { barPullN, barWork, beamForces, beamWork, elementWork, shortening } from './element';
-import type { Bar, Beam } from './types';
+import type { FrameBar, Beam } from './types';
 
 const beam: Beam = {
   kind: 'beam',
@@ -94,7 +94,7 @@ test('moved and turned as it is, a beam feels nothing; a half turn more is the s
 });
 
 test('a bar pulls by its stretch; a tie does not push', () => {
-  const bar: Bar = { kind: 'bar', from: 0, to: 1, eaN: 1000, naturalMm: 50 };
+  const bar: FrameBar = { kind: 'bar', from: 0, to: 1, eaN: 1000, naturalMm: 50 };
   expect([barPullN(bar, 30, 40), barPullN(bar, 36, 48), barPullN(bar, 24, 32)].map(Math.round)).toEqual([0, 200, -200]);
   expect(barPullN({ ...bar, kind: 'tie' }, 24, 32)).toBe(0);
   const at = elementWork();

@@ -9,7 +9,7 @@
  * eq. 7.86 for the shallow-arch strain).
  */
 import { wrapped } from '../../base/geometry';
-import type { Bar, Beam } from './types';
+import type { FrameBar, Beam } from './types';
 
 /** What an element does at its ends: pull along the chord (N) and moments on its ends (N mm), against the clock. */
 export interface EndForces {
@@ -143,7 +143,7 @@ export function beamWork(
 }
 
 /** Pull of a bar or tie whose ends lie (dx, dy) apart, N; a slack tie has none. */
-export function barPullN(b: Bar, dx: number, dy: number): number {
+export function barPullN(b: FrameBar, dx: number, dy: number): number {
   const pull = b.eaN * (Math.sqrt(dx * dx + dy * dy) / b.naturalMm - 1);
   return b.kind === 'tie' ? Math.max(0, pull) : pull;
 }
@@ -152,7 +152,7 @@ export function barPullN(b: Bar, dx: number, dy: number): number {
 export const SLACK = 1e-9;
 
 /** Force and stiffness of a bar or tie, in `out`. */
-export function barWork(b: Bar, dx: number, dy: number, out: ElementWork): void {
+export function barWork(b: FrameBar, dx: number, dy: number, out: ElementWork): void {
   const l = Math.sqrt(dx * dx + dy * dy);
   const n = barPullN(b, dx, dy);
   const slack = b.kind === 'tie' && l <= b.naturalMm;

@@ -3,7 +3,7 @@ import { factorize, solveInPlace } from '../../base/skyline';
 import { type Model, type State, assemble, foreseenPulls } from './model';
 
 /** A frame at rest. */
-export interface Rest {
+export interface Equilibrium {
   readonly factor: number;
   readonly state: State;
   /** Ways in which it would give by itself: 0 where it stands firm. */
@@ -39,7 +39,7 @@ export function inner(m: Model, a: Float64Array, b: Float64Array): number {
  * The state of rest at one load factor, by Newton's method from a state nearby.
  * @returns nothing where it does not come to rest
  */
-export function restAt(m: Model, factor: number, from: Rest): Rest | undefined {
+export function solveEquilibrium(m: Model, factor: number, from: Equilibrium): Equilibrium | undefined {
   const state = from.state.slice();
   moved(m, state, new Float64Array(m.unknowns), 0, factor - from.factor);
   for (let i = 0; i < MOST_STEPS; i++) {
@@ -56,7 +56,7 @@ export function restAt(m: Model, factor: number, from: Rest): Rest | undefined {
 }
 
 /** The frame as it is drawn, not yet at rest. */
-export const asDrawn = (m: Model): Rest => ({ factor: 0, state: new Float64Array(m.count), negatives: 0 });
+export const asDrawn = (m: Model): Equilibrium => ({ factor: 0, state: new Float64Array(m.count), negatives: 0 });
 
 /** The way on from a state of rest: how everything changes with the load factor there. */
 function onward(m: Model): Float64Array {
@@ -66,8 +66,8 @@ function onward(m: Model): Float64Array {
 }
 
 /** A step along the path. */
-export interface Step {
-  readonly rest: Rest;
+export interface LoadStep {
+  readonly rest: Equilibrium;
   /** What it changed of the unknowns. */
   readonly way: Float64Array;
   /** How everything changes with the load factor where it ends. */
@@ -82,7 +82,12 @@ export interface Step {
  * Source: E. Ramm's updated normal plane, in Crisfield, Non-linear Finite Element Analysis, vol. 1, sec. 9.3.2.
  * @param came the step that came there, so that it goes on and does not turn back
  */
-export function stepFrom(m: Model, from: Rest, lengthOfStep: number, came: Step | undefined): Step | undefined {
+export function stepFrom(
+  m: Model,
+  from: Equilibrium,
+  lengthOfStep: number,
+  came: LoadStep | undefined,
+): LoadStep | undefined {
   if (!came) {
     assemble(m, from.state, from.factor);
     factorize(m.matrix);

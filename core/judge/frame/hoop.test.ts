@@ -4,7 +4,7 @@ import { solveHoop } from '../../build/hoop/elastica';
 import type { Elastica } from '../../build/hoop/types';
 import { slopeFactor } from '../proof/snow';
 import { pressureOn } from '../proof/windLoads';
-import { asDrawn, restAt } from './equilibrium';
+import { asDrawn, solveEquilibrium } from './equilibrium';
 import {
   type HoopLoad,
   type LoadShape,
@@ -18,7 +18,7 @@ import {
   loadCurve,
   nodeCurvatures,
 } from './hoop';
-import { modelOf } from './model';
+import { frameModel } from './model';
 import { loadPath } from './path';
 
 const { sprung_hoop_collapse: known } = JSON.parse(readFileSync('core/judge/frame/frames.cases.json', 'utf8')) as {
@@ -94,11 +94,11 @@ test.each([46, 52, 60])(
   (lengthMm) => {
     const h = hoop(false, lengthMm);
     const frame = { ...hoopFrame(h, true, { shape: slopeFactor }), loads: [] };
-    const model = modelOf(frame);
-    let rest = restAt(model, 0, asDrawn(model));
+    const model = frameModel(frame);
+    let rest = solveEquilibrium(model, 0, asDrawn(model));
     let sways = Infinity;
     for (let w = 0.5; w < 100 && rest; w += 0.5) {
-      rest = restAt(model, w, rest);
+      rest = solveEquilibrium(model, w, rest);
       if (!rest || rest.negatives > 0) {
         sways = w;
         break;
@@ -129,7 +129,7 @@ describe('wind that presses square to a hoop', () => {
         const load = { shape: () => 0, pressure: pressureOn(h.heightMm / h.spanMm, inside) };
         const frame = hoopFrame(h, true, load, 24);
         const lost = crownLost(frame);
-        const { limit } = loadPath(modelOf(frame), {
+        const { limit } = loadPath(frameModel(frame), {
           used: (r) => Math.max(lost(r), greatestCurvature(frame, r) / bends),
         });
         const curve = loadCurve(h, true, load, 1.1 * bends);
@@ -150,9 +150,9 @@ describe('wind that presses square to a hoop', () => {
   test('from the left it leans to the right, and mirrored to the left', () => {
     const aside = (from: 'left' | 'right'): number => {
       const frame = hoopFrame(half, true, { shape: () => 0, pressure: (x) => ((from === 'left') === x < 0.5 ? 3 : 0) });
-      const model = modelOf(frame);
-      const still = restAt(model, 0, asDrawn(model));
-      const rest = still && restAt(model, 1, still);
+      const model = frameModel(frame);
+      const still = solveEquilibrium(model, 0, asDrawn(model));
+      const rest = still && solveEquilibrium(model, 1, still);
       return rest?.state[3 * crownOf(frame.nodes)] ?? NaN;
     };
     expect(aside('left')).toBeGreaterThan(0.001);
@@ -202,8 +202,8 @@ test('what a hoop weighs stays as it is while its load grows: it sinks by itself
   const h = hoop(false, 71.3);
   const frame = hoopFrame(h, true, { shape: slopeFactor, own: 2 });
   expect(frame.lines.filter((l) => l.constant)).toHaveLength(frame.elements.length);
-  const model = modelOf(frame);
-  const still = restAt(model, 0, asDrawn(model));
+  const model = frameModel(frame);
+  const still = solveEquilibrium(model, 0, asDrawn(model));
   expect(still?.state[3 * crownOf(frame.nodes) + 1]).toBeLessThan(-3e-4);
   const [light, heavy] = [0, 4].map((own) => collapse(h, { shape: slopeFactor, own }).load);
   // Four on each of 1.62 spans: no more than one and a half times that is lost, and no less than half.

@@ -3,8 +3,8 @@ import type { BentHoop, Elastica } from '../../build/hoop/types';
 import { hoopCurve } from '../../build/hoop/curve';
 import { beamsAlong } from './chain';
 import { beamForces } from './element';
-import { type Model, type State, lineShare, modelOf } from './model';
-import type { Rest } from './equilibrium';
+import { type Model, type State, lineShare, frameModel } from './model';
+import type { Equilibrium } from './equilibrium';
 import { type Limit, type Mode, loadPath } from './path';
 import type { Frame, FrameNode, LineLoad, Pressure } from './types';
 
@@ -35,7 +35,7 @@ export interface HoopCollapse {
   readonly crownBefore: number;
   readonly crownAtCollapse: number;
   /** From no load on. */
-  readonly path: readonly Rest[];
+  readonly path: readonly Equilibrium[];
   readonly model: Model;
 }
 
@@ -111,7 +111,7 @@ export const crownOf = (points: readonly { readonly y: number }[]): number =>
   points.reduce((best, p, i) => (p.y > (points[best]?.y ?? -Infinity) + 1e-12 ? i : best), 0);
 
 /** Curvature that bends a hoop's stuff at each of its nodes, per unit of length: over what it has by nature, bulging upward positive. */
-export function nodeCurvatures(frame: Frame, { state: u, factor }: Rest): Float64Array {
+export function nodeCurvatures(frame: Frame, { state: u, factor }: Equilibrium): Float64Array {
   const borne = new Float64Array(frame.elements.length);
   for (const l of frame.lines)
     borne[l.element] = (borne[l.element] ?? 0) + (l.constant ? 1 : factor) * lineShare(frame, l)[1];
@@ -135,7 +135,7 @@ export function nodeCurvatures(frame: Frame, { state: u, factor }: Rest): Float6
 }
 
 /** The greatest of them, whichever way. */
-export const greatestCurvature = (frame: Frame, rest: Rest): number =>
+export const greatestCurvature = (frame: Frame, rest: Equilibrium): number =>
   nodeCurvatures(frame, rest).reduce((most, k) => Math.max(most, Math.abs(k)), 0);
 
 /** A movement this much of which is uneven, under an even load, is one that the hoop turned aside to. */
@@ -164,7 +164,7 @@ function swaying(frame: Frame, { shape, rest }: Limit): boolean {
 const LOST = 0.75;
 
 /** How much of that a hoop has lost; 1: it lies there. */
-export function crownLost(frame: Frame): (rest: Rest) => number {
+export function crownLost(frame: Frame): (rest: Equilibrium) => number {
   const crown = crownOf(frame.nodes);
   const before = frame.nodes[crown]?.y ?? 1;
   return (r) => (before - crownHeight(frame, crown, r.state)) / before / LOST;
@@ -182,9 +182,9 @@ const highest = (frame: Frame, u: State): number =>
 export function hoopCollapse(hoop: Elastica | BentHoop, sprung: boolean, load: HoopLoad): HoopCollapse | undefined {
   const frame = hoopFrame(hoop, sprung, load);
   if (frame.lines.length === 0) return undefined;
-  const model = modelOf(frame);
+  const model = frameModel(frame);
   const lost = crownLost(frame);
-  const bent = (r: Rest): number => load.used?.(greatestCurvature(frame, r)) ?? 0;
+  const bent = (r: Equilibrium): number => load.used?.(greatestCurvature(frame, r)) ?? 0;
   const { rests, limit } = loadPath(model, {
     used: (r) => Math.max(bent(r), lost(r)),
   });
@@ -234,7 +234,7 @@ export function loadCurve(
   const crown = crownOf(frame.nodes);
   const before = frame.nodes[crown]?.y ?? 0;
   const lost = crownLost(frame);
-  const { rests, limit, ended } = loadPath(modelOf(frame), {
+  const { rests, limit, ended } = loadPath(frameModel(frame), {
     coarse: true,
     most,
     used: (r) => Math.max(lost(r), greatestCurvature(frame, r) / upTo),

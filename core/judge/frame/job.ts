@@ -13,7 +13,7 @@ import {
   type Element,
   type Frame,
   type FrameNode,
-  type Hold,
+  type Support,
   type LineLoad,
   type Load,
   type Pressure,
@@ -207,7 +207,7 @@ export function readFrameJob(document: unknown): Result<ReadFrame> {
       }),
     );
   }
-  const holds: Hold[] = [];
+  const holds: Support[] = [];
   const springs: Spring[] = [];
   for (const [key, support] of Object.entries(job.supports)) {
     const node = nodes.get(key);

@@ -62,7 +62,7 @@ function nodeOrder(frame: Frame): readonly number[] {
 }
 
 /** Makes a frame ready. Turns that nothing resists are left out. */
-export function modelOf(frame: Frame): Model {
+export function frameModel(frame: Frame): Model {
   const { nodes, elements } = frame;
   let count = 3 * nodes.length;
   const dofs = new Int32Array(6 * elements.length);

@@ -1,6 +1,6 @@
 /** A frame loaded until it gives way: by turning aside, by snapping through, or because its stuff reaches its limit. */
 import { factorize, solveInPlace } from '../../base/skyline';
-import { type Rest, type Step, asDrawn, inner, restAt, stepFrom } from './equilibrium';
+import { type Equilibrium, type LoadStep, asDrawn, inner, solveEquilibrium, stepFrom } from './equilibrium';
 import { type Model, assemble } from './model';
 
 /** How a frame gives way. */
@@ -14,14 +14,14 @@ export type Mode =
 
 export interface Limit {
   readonly mode: Mode;
-  readonly rest: Rest;
+  readonly rest: Equilibrium;
   /** How it moves as it gives way, by way of moving (`Model.count`); unit size. Of a kink: as it was moving. */
   readonly shape: Float64Array;
 }
 
-export interface Path {
+export interface LoadPath {
   /** From no load on. */
-  readonly rests: readonly Rest[];
+  readonly rests: readonly Equilibrium[];
   /** Nothing where the search ended first. */
   readonly limit: Limit | undefined;
   readonly ended: 'limit' | 'most' | 'steps' | 'lost';
@@ -33,7 +33,7 @@ export interface PathOptions {
   /** Most steps along the path. */
   readonly steps?: number;
   /** How much of its limit the stuff has reached; 1 and more: it gives way. */
-  readonly used?: (rest: Rest) => number;
+  readonly used?: (rest: Equilibrium) => number;
   /** Longer steps, and a turn of the path read off the curve through the last three of them: within 0.2 % of the load. */
   readonly coarse?: boolean;
 }
@@ -66,11 +66,11 @@ const MOST_HALVINGS = 40;
 const ASIDE = 0.3;
 
 /** Loads a frame from nothing until it gives way, or until one of the ends of the search. */
-export function loadPath(m: Model, options: PathOptions = {}): Path {
+export function loadPath(m: Model, options: PathOptions = {}): LoadPath {
   const { most = Infinity, steps = 400, used = () => 0, coarse = false } = options;
-  const start = restAt(m, 0, asDrawn(m));
+  const start = solveEquilibrium(m, 0, asDrawn(m));
   if (!start) return { rests: [], limit: undefined, ended: 'lost' };
-  const gone = (r: Rest, use: number): boolean => r.negatives > 0 || use >= 1;
+  const gone = (r: Equilibrium, use: number): boolean => r.negatives > 0 || use >= 1;
   const rests = [start];
   // Nothing loads it.
   assemble(m, start.state, 0);
@@ -81,7 +81,7 @@ export function loadPath(m: Model, options: PathOptions = {}): Path {
   if (gone(start, use)) return { rests, limit: limitAt(m, start, use, undefined), ended: 'limit' };
   let length = FIRST_STEP;
   let before = length;
-  let came: Step | undefined;
+  let came: LoadStep | undefined;
   for (let i = 0; i < steps; i++) {
     const step = stepFrom(m, at, length, came);
     const then = step ? used(step.rest) : NaN;
@@ -109,7 +109,7 @@ export function loadPath(m: Model, options: PathOptions = {}): Path {
       return { rests, limit: limitAt(m, found, used(found), step.way), ended: 'limit' };
     }
     if (step.rest.factor >= most) {
-      const end = restAt(m, most, step.rest) ?? step.rest;
+      const end = solveEquilibrium(m, most, step.rest) ?? step.rest;
       return { rests: [...rests, end], limit: undefined, ended: 'most' };
     }
     rests.push(step.rest);
@@ -122,17 +122,17 @@ export function loadPath(m: Model, options: PathOptions = {}): Path {
 }
 
 /** How much of its load a step adds. */
-const rise = (from: Rest, to: Rest): number => 1 - from.factor / to.factor;
+const rise = (from: Equilibrium, to: Equilibrium): number => 1 - from.factor / to.factor;
 
 /** Where the path first gives way between a firm state and one that has given way, by halving the step. */
 function lastFirm(
   m: Model,
-  firm: Rest,
-  gave: Rest,
+  firm: Equilibrium,
+  gave: Equilibrium,
   length: number,
-  came: Step | undefined,
-  gone: (r: Rest) => boolean,
-): Rest {
+  came: LoadStep | undefined,
+  gone: (r: Equilibrium) => boolean,
+): Equilibrium {
   let [low, high] = [0, 1];
   let [below, above] = [firm, gave];
   for (let i = 0; i < MOST_HALVINGS; i++) {
@@ -149,12 +149,12 @@ function lastFirm(
 
 /** Where it gave way between two states: where the stuff reached its limit, or at the top of the curve through the last three. */
 function readOff(
-  earlier: Rest | undefined,
-  [firm, u0]: readonly [Rest, use: number],
-  [gave, u1]: readonly [Rest, use: number],
+  earlier: Equilibrium | undefined,
+  [firm, u0]: readonly [Equilibrium, use: number],
+  [gave, u1]: readonly [Equilibrium, use: number],
   before: number,
   length: number,
-): Rest {
+): Equilibrium {
   if (u1 >= 1 && gave.negatives === 0) {
     const part = (1 - u0) / (u1 - u0);
     return {
@@ -173,7 +173,7 @@ function readOff(
   return { ...highest, factor: Math.max(highest.factor, Math.min(top, highest.factor * 1.05)), negatives: 1 };
 }
 
-function limitAt(m: Model, rest: Rest, use: number, came: Float64Array | undefined): Limit {
+function limitAt(m: Model, rest: Equilibrium, use: number, came: Float64Array | undefined): Limit {
   if (rest.negatives === 0 && use >= 1) return { mode: 'kink', rest, shape: spread(m, came) };
   // The shape that nothing resists there, by inverse iteration from one that leans no way in particular.
   assemble(m, rest.state, rest.factor);

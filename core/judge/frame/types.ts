@@ -29,7 +29,7 @@ export interface Beam {
 }
 
 /** A straight piece without bending: a bar pushes and pulls, a tie only pulls. */
-export interface Bar {
+export interface FrameBar {
   readonly kind: 'bar' | 'tie';
   readonly from: number;
   readonly to: number;
@@ -37,10 +37,10 @@ export interface Bar {
   readonly naturalMm: number;
 }
 
-export type Element = Beam | Bar;
+export type Element = Beam | FrameBar;
 
 /** A node held in one of its ways, moved by `move` (mm, rad) for each unit of the load factor. */
-export interface Hold {
+export interface Support {
   readonly node: number;
   readonly dof: Dof;
   readonly move: number;
@@ -81,7 +81,7 @@ export interface Pressure {
 export interface Frame {
   readonly nodes: readonly FrameNode[];
   readonly elements: readonly Element[];
-  readonly holds: readonly Hold[];
+  readonly holds: readonly Support[];
   readonly springs: readonly Spring[];
   readonly loads: readonly Load[];
   readonly lines: readonly LineLoad[];

@@ -1,18 +1,18 @@
 import { FAMILY_KEYS } from '../../build/families';
 import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
-import { outline } from '../../plan';
+import { assessCover } from '../../plan';
 import { firstCover } from '../../start';
 import type { Opening } from '../../build/assembly/openings';
 import { aboutOpenings } from './about';
 import { hoopCurve } from '../../build/hoop/curve';
-import type { Outline } from '../../outline';
+import type { Assessment } from '../../outline';
 import { type About, type CheckId, ratioOf, verdictOf } from './check';
 
 const garden = demoGarden();
 
 /** What a check of a design is about. @throws when it has no such check */
-function aboutOf(o: Outline, id: CheckId): About {
+function aboutOf(o: Assessment, id: CheckId): About {
   const found = o.checks.find((c) => c.id === id);
   if (!found) throw new Error(`no ${id}`);
   return found.about;
@@ -21,7 +21,7 @@ function aboutOf(o: Outline, id: CheckId): About {
 const lid = garden.covers.find((c) => c.family === 'hinged-hoop-lid');
 
 test('a check on hoops points at every hoop, where it is bent most', () => {
-  const o = lid && outline(garden, lid);
+  const o = lid && assessCover(garden, lid);
   if (!o?.ok) throw new Error('not built');
   const [arch] = o.value.assembly.arches;
   if (!arch) throw new Error('no hoops');
@@ -43,7 +43,7 @@ test.each([
   ['hinged-hoop-lid', { feet: 'holes', shape: { by: 'height', heightMm: 330 } }, 2],
 ])('a hoop of %s with %j is looked at where it is bent most', (family, answers, each) => {
   const cover = firstCover(garden, 'long', family, 'x', 'X');
-  const o = cover && outline(garden, { ...cover, answers: { ...cover.answers, ...answers } } as Cover);
+  const o = cover && assessCover(garden, { ...cover, answers: { ...cover.answers, ...answers } } as Cover);
   if (!o?.ok) throw new Error('not built');
   const [arch] = o.value.assembly.arches;
   if (!arch) throw new Error('no hoops');
@@ -58,14 +58,14 @@ test.each([
 });
 
 test('the crop points at the top of its edge rows', () => {
-  const o = lid && outline(garden, lid);
+  const o = lid && assessCover(garden, lid);
   if (!o?.ok) throw new Error('not built');
   const { crop } = o.value.assembly;
   expect(aboutOf(o.value, 'crop').places.map((p) => [p[1], p[2]])).toEqual(crop.rowYsMm.map((y) => [y, crop.topZMm]));
 });
 
 test('each check points at what it judges, and at nothing else', () => {
-  const o = lid && outline(garden, lid);
+  const o = lid && assessCover(garden, lid);
   if (!o?.ok) throw new Error('not built');
   const a = o.value.assembly;
   const of = (id: CheckId) => aboutOf(o.value, id);
@@ -106,7 +106,7 @@ test('what opens is pointed at half way along the line that it turns about', () 
 
 test('what wind does to the ends of a house points at the uprights and headers of their frames', () => {
   const cover = firstCover(garden, 'long', 'walk-in', 'x', 'X');
-  const o = cover && outline(garden, cover);
+  const o = cover && assessCover(garden, cover);
   if (!o?.ok) throw new Error('not built');
   const a = o.value.assembly;
   const framed = a.members.filter((m) => ['Door jamb', 'Door header', 'End stud'].includes(m.part));
@@ -117,7 +117,7 @@ test('what wind does to the ends of a house points at the uprights and headers o
 
 test('a sheet that ends short is pointed at on both sides of the bed', () => {
   const tunnel = garden.covers.find((c) => c.id === 'salad-tunnel');
-  const o = tunnel && outline(garden, tunnel);
+  const o = tunnel && assessCover(garden, tunnel);
   if (!o?.ok) throw new Error('not built');
   const ends = aboutOf(o.value, 'sheet').places.map((p) => p[1]);
   expect(ends).toHaveLength(2 * o.value.assembly.sheets.length);
@@ -139,7 +139,7 @@ test.each(FAMILY_KEYS)(
     for (const where of [garden, HARD, SOFT])
       for (const bed of where.beds) {
         const cover = firstCover(where, bed.id, family, 'x', 'X');
-        const o = cover && outline(where, cover);
+        const o = cover && assessCover(where, cover);
         if (!o?.ok) continue;
         const a = o.value.assembly;
         const known = new Set([...a.members, ...a.sheets, ...a.panels, ...a.blocks].map((p) => p.tag));

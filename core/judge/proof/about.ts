@@ -1,6 +1,6 @@
 /** What checks are about, in the drawing: the pieces they judge, and the places where these go wrong first. */
 import type { Vec3 } from '../../base/geometry';
-import { remembered } from '../../base/remember';
+import { memoizeByIdentity } from '../../base/remember';
 import type { MovingPart, Opening } from '../../build/assembly/openings';
 import type { ArchRow } from '../../build/assembly/rows';
 import { memberPoints } from '../../build/assembly/solids';
@@ -22,7 +22,7 @@ function tightest(arch: ArchRow): readonly Vec3[] {
   );
 }
 
-const rows = remembered<About>();
+const rows = memoizeByIdentity<About>();
 
 /** The hoops of a row, each where it is bent most. */
 export const aboutHoops = (arch: ArchRow): About => rows(arch, [], () => ({ tags: arch.tags, places: tightest(arch) }));

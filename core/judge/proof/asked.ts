@@ -4,7 +4,7 @@ import type { Place, Snow } from '../../site/place';
 import { groundPaOf } from './snow';
 
 /** What is asked of a cover, and who asks for it. */
-export interface Asked {
+export interface DesignConditions {
   readonly snow: Snow;
   readonly gustMPerS: number;
   readonly snowBy: 'place' | 'wish';
@@ -19,7 +19,10 @@ export type StrengthWishes = Pick<Brief, 'wetSnowMm' | 'gustMPerS'>;
  * @param wishes of the brief that the cover was chosen by; nothing where it was by none
  * @example askedOf({ snow: { by: 'depth', depthMm: 150, kind: 'wet' }, gustMPerS: 25 }, { wetSnowMm: 200, gustMPerS: 20 }).snowBy // "wish"
  */
-export function askedOf(place: Pick<Place, 'snow' | 'gustMPerS'>, wishes: StrengthWishes | null | undefined): Asked {
+export function designConditions(
+  place: Pick<Place, 'snow' | 'gustMPerS'>,
+  wishes: StrengthWishes | null | undefined,
+): DesignConditions {
   const { wetSnowMm = null, gustMPerS = null } = wishes ?? {};
   const wished = wetSnowMm === null ? undefined : ({ by: 'depth', depthMm: wetSnowMm, kind: 'wet' } as const);
   const more = wished !== undefined && groundPaOf(wished) > groundPaOf(place.snow);

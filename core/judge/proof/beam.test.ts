@@ -6,9 +6,9 @@ import { SHIPPED, section, stiffSheet } from '../../catalog/catalog';
 import { solveHoop } from '../../build/hoop/elastica';
 import { METRIC, lid, UNDRAWN, shown } from '../../testing/judged';
 import { beamStrength, beamUnder } from './beam';
-import { asDrawn, restAt } from '../frame/equilibrium';
+import { asDrawn, solveEquilibrium } from '../frame/equilibrium';
 import { crownOf, hoopFrame } from '../frame/hoop';
-import { modelOf } from '../frame/model';
+import { frameModel } from '../frame/model';
 import { slopeFactor } from './snow';
 import type { DesignSnow } from './snow';
 import { carriedMm, hoopStrength } from './strength';
@@ -172,9 +172,9 @@ test('a ridge board on posts gives way where its moment says', () => {
   // The hoop once more by itself, under the load that is said to break the board: 1 kPa on 600 mm is 0.6 N/mm.
   const ei = (2760 * 0.5 * Math.PI * (48.26 ** 4 - 40.894 ** 4)) / 64;
   const frame = hoopFrame(hoop.value, false, { shape: slopeFactor, ridge: (stiffness * 1000 ** 3) / ei });
-  const model = modelOf(frame);
-  const none = restAt(model, 0, asDrawn(model));
-  const rest = none && restAt(model, (found.ratio * 0.6 * 1000 ** 3) / ei, none);
+  const model = frameModel(frame);
+  const none = solveEquilibrium(model, 0, asDrawn(model));
+  const rest = none && solveEquilibrium(model, (found.ratio * 0.6 * 1000 ** 3) / ei, none);
   const down = -1000 * (rest?.state[3 * crownOf(frame.nodes) + 1] ?? NaN);
   expect((down * stiffness) / bears).toBeCloseTo(1, 2);
 });

@@ -4,7 +4,7 @@ import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
 import { phraseText } from '../../base/figure';
 import { demoGarden } from '../../garden/demo';
 import { everyKind } from '../../garden/everyKind';
-import { judge, outline } from '../../plan';
+import { assess, assessCover } from '../../plan';
 import { checkAssembly } from './checks';
 import { WARM_C, gustBorne } from './blown';
 import { loadHoop } from './loaded';
@@ -13,7 +13,7 @@ import { designSnow } from './snow';
 const garden = demoGarden();
 const outlineOf = (id: string, gustMPerS = garden.site.gustMPerS) => {
   const cover = garden.covers.find((c) => c.id === id);
-  const o = cover && outline({ ...garden, site: { ...garden.site, gustMPerS } }, cover);
+  const o = cover && assessCover({ ...garden, site: { ...garden.site, gustMPerS } }, cover);
   if (!o?.ok) throw new Error(id);
   return o.value;
 };
@@ -72,7 +72,7 @@ test('the hoop drawn under that gust, as warm, gives way where it is said to', (
 test('high hoops on feet held upright kink where the drawing says so: a house in 35 m/s bears a fifth more, not three times', () => {
   const kinds = everyKind();
   const house = kinds.covers.find((c) => c.family === 'walk-in' && c.bedId === 'long');
-  const o = house && outline(kinds, house);
+  const o = house && assessCover(kinds, house);
   const arch = o?.ok ? o.value.assembly.arches[0] : undefined;
   if (!arch) throw new Error('no house');
   const pa = 0.613 * 35 ** 2 * 0.7;
@@ -112,11 +112,11 @@ test('the check says how many times, with its figure; a lull holds, a storm fail
   // What is fastened stays on, and fails; so does what would have to come off in every fresh wind.
   const kinds = everyKind();
   const lid = kinds.covers.find((c) => c.family === 'walk-in' && c.bedId === 'long');
-  const fastened = lid && outline({ ...kinds, site: { ...kinds.site, gustMPerS: 60 } }, lid);
+  const fastened = lid && assessCover({ ...kinds, site: { ...kinds.site, gustMPerS: 60 } }, lid);
   expect(fastened?.ok && fastened.value.checks.find((c) => c.id === 'blown')?.verdict).toBe('fails');
   const flat = outlineOf('frost-tunnel');
   const wire = flat.assembly.arches.map((arch) => ({ ...arch, spacingMm: 4 * arch.spacingMm }));
-  const weak = judge({ ...flat, assembly: { ...flat.assembly, arches: wire } });
+  const weak = assess({ ...flat, assembly: { ...flat.assembly, arches: wire } });
   expect(weak.checks.find((c) => c.id === 'blown')?.verdict).toBe('fails');
 });
 

@@ -10,7 +10,7 @@ import { type Check, type CheckSite, measured } from './check';
 import { stouterHoops } from './hoopChecks';
 import { curvatureLimitPerMm } from './limits';
 import { CORE_COUNTS } from './strength';
-import { sureOf, sureWords } from './sure';
+import { reliabilityOf, reliabilityWords } from './sure';
 import { INSIDE, WIND_LEFT_OUT, gustPa, pressureOn } from './windLoads';
 
 /** Pipe under film in the sun of a summer storm, C. Source: our own figure; a noon in spring warms it as much. */
@@ -71,7 +71,7 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
   const { stiffness, limit } = arch.section.spreads;
   const of =
     found &&
-    sureOf(
+    reliabilityOf(
       ([gust = 1, stiff = 1, bend = 1]) =>
         (times * (found.by === 'curvature' ? Math.min(stiff, bend) : stiff)) / gust ** 2,
       [site.gustSpread, stiffness, limit],
@@ -106,7 +106,7 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
       about: aboutHoops(arch),
       under: 'gust',
       measure: { demand: q > 0 ? 1 : 0, capacity: times, ...(stripped && { mild: true }) },
-      sure: of && { of, words: sureWords(of, ['such a gust']) },
+      sure: of && { of, words: reliabilityWords(of, ['such a gust']) },
       text: found
         ? times < 1e-3
           ? [`${what} are bent so far that any wind makes them ${gives}.`]

@@ -2,13 +2,13 @@ import type { Vec3 } from '../../base/geometry';
 import type { Exposure } from '../../site/place';
 import type { Change } from '../../build/answers/asked';
 import type { BuildSite } from '../../site/buildSite';
-import type { Beside } from '../../site/plotting';
+import type { Obstacle } from '../../site/plotting';
 import type { NoonAir } from '../climate/noon';
 import type { RollPlan } from '../../make/rolls/rolls';
 import type { SheetCuts } from '../../make/cutting/panels';
 import type { Figure, Phrase } from '../../base/figure';
 import type { DesignSnow } from './snow';
-import type { Sure } from './sure';
+import type { Reliability } from './sure';
 import type { Spread } from '../../catalog/types';
 
 export type Verdict = 'holds' | 'tight' | 'fails';
@@ -102,7 +102,7 @@ export interface Check {
   readonly text: Phrase;
   readonly figure: Figure | undefined;
   /** How sure it is, and in words. */
-  readonly sure?: { readonly of: Sure; readonly words: Phrase };
+  readonly sure?: { readonly of: Reliability; readonly words: Phrase };
   /** What is left out or must be asked elsewhere; empty where nothing is judged. */
   readonly caution: string | undefined;
   /** Changes worth trying, cheapest first to try; the ones that work are priced later. */
@@ -165,7 +165,7 @@ export interface CheckSite {
   /** Where the wind mostly comes from; null: not known. */
   readonly windFromDeg: number | null;
   /** The wall or fence nearest to the bed. */
-  readonly beside: Beside | undefined;
+  readonly beside: Obstacle | undefined;
   /** Somebody brushes snow off the cover. */
   readonly brushed: boolean;
   /** Outside at the noon asked for. */

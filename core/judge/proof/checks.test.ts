@@ -1,15 +1,15 @@
-import type { Outline } from '../../outline';
+import type { Assessment } from '../../outline';
 import { UNDRAWN, shown } from '../../testing/judged';
 import { SHIPPED, section } from '../../catalog/catalog';
 import { stiffnessNMm2 } from '../../catalog/sections';
 import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
-import { mendsOf, outline } from '../../plan';
+import { fixesFor, assessCover } from '../../plan';
 import { MM_PER_INCH } from '../../base/length';
 import { solveHoop } from '../../build/hoop/elastica';
 import { fitsIn, sleeveCheck, sleeveGapMm } from './hoopChecks';
 import { phraseText } from '../../base/figure';
-import { besideOf } from '../../site/plotting';
+import { nearestObstacle } from '../../site/plotting';
 import { firstCover } from '../../start';
 import { hoopCollapse } from '../frame/hoop';
 import { beamStrength } from './beam';
@@ -19,14 +19,14 @@ import { hoopStrength } from './strength';
 
 const inch = (x: number): number => x * MM_PER_INCH;
 
-function look(change: (garden: Garden) => void, index = 0): Outline {
+function look(change: (garden: Garden) => void, index = 0): Assessment {
   const garden = structuredClone(demoGarden());
   change(garden);
-  const found = outline(garden, garden.covers[index] as Cover);
+  const found = assessCover(garden, garden.covers[index] as Cover);
   if (!found.ok) throw new Error(JSON.stringify(found.faults));
   return found.value;
 }
-const verdict = (o: Outline, id: string): string | undefined => o.checks.find((c) => c.id === id)?.verdict;
+const verdict = (o: Assessment, id: string): string | undefined => o.checks.find((c) => c.id === id)?.verdict;
 const answers = (g: Garden, index: number, more: object): void =>
   void Object.assign(g.covers[index]?.answers ?? {}, more);
 
@@ -66,7 +66,7 @@ describe('sleeve fit', () => {
   test('a pipe that rattles on its rod is said to; one that fits is not', () => {
     const tight = look((g) => answers(g, 1, { rod: 'rod-3' }), 1);
     expect(verdict(tight, 'sleeve pipe over rod')).toBe('tight');
-    expect(mendsOf(tight).some((m) => m.checkId === 'sleeve pipe over rod')).toBe(true);
+    expect(fixesFor(tight).some((m) => m.checkId === 'sleeve pipe over rod')).toBe(true);
     expect(
       verdict(
         look(() => undefined, 1),
@@ -95,7 +95,7 @@ describe('snow', () => {
     // 291 Pa are left, 74 mm of wet snow; and the wall .3 m over the bed's cuts it at .3 - .1636 = .1364 m: 334.7 Pa over 8 times that.
     const bed = demo.beds.find((b) => b.id === 'wall');
     if (!bed) throw new Error('no bed');
-    const gap = besideOf(bed, demo.landmarks)?.gapMm ?? NaN;
+    const gap = nearestObstacle(bed, demo.landmarks)?.gapMm ?? NaN;
     const more = (offMm: number, overMm = 2000): number => {
       const text = told((g) => {
         for (const l of g.landmarks.filter((x) => x.kind === 'wall'))
@@ -142,11 +142,11 @@ describe('snow', () => {
     const demo = demoGarden();
     demo.landmarks.forEach((l) => (l.at.yMm -= 200));
     const cover = firstCover(demo, 'wall', 'sloped-cold-frame', 'x', 'X');
-    const o = cover && outline(demo, cover);
+    const o = cover && assessCover(demo, cover);
     if (!cover || !o?.ok) throw new Error('not built');
     const found = o.value.checks.find((c) => c.id === 'drift');
     const [beam] = o.value.assembly.beams;
-    const beside = besideOf(o.value.site.bed, demo.landmarks);
+    const beside = nearestObstacle(o.value.site.bed, demo.landmarks);
     if (!beam || !beside) throw new Error('no bars, or no wall');
     const runMm = beam.spanMm * Math.cos((beam.slopeDeg * Math.PI) / 180);
     const wallMm = beside.heightMm - o.value.site.bed.wall.heightMm;
@@ -156,14 +156,14 @@ describe('snow', () => {
     expect(phraseText(found?.text ?? [], demo.units)).toContain('Lid bars bear ');
     expect(found?.tries.some((t) => t.change.kind === 'bar')).toBe(true);
     // By European practice the drift reaches five metres and is at most 2 kN/m³ x h / sk: it is told there too, and is another.
-    const en = outline({ ...demo, site: { ...demo.site, practice: 'en' } }, cover);
+    const en = assessCover({ ...demo, site: { ...demo.site, practice: 'en' } }, cover);
     expect(en.ok && en.value.checks.find((c) => c.id === 'drift')?.figure?.source).toContain('EN 1991-1-3');
   });
 
   test('a row of hoops under a drift gives way where one solved afresh does', () => {
     const demo = demoGarden();
     const tunnel = demo.covers.find((c) => c.id === 'spring-tunnel');
-    const o = tunnel && outline(demo, tunnel);
+    const o = tunnel && assessCover(demo, tunnel);
     const arch = o?.ok ? o.value.assembly.arches[0] : undefined;
     if (!o?.ok || !arch) throw new Error('not built');
     const { snow } = o.value;
@@ -192,7 +192,7 @@ describe('snow', () => {
     const carried = (wallOverMm: number): readonly number[] => {
       const found = firstCover(demoGarden(), 'wall', 'lean-to', 'x', 'Lean-to');
       if (!found) throw new Error();
-      const o = outline(demoGarden(), { ...found, answers: { ...found.answers, wallOverMm } } as Cover);
+      const o = assessCover(demoGarden(), { ...found, answers: { ...found.answers, wallOverMm } } as Cover);
       if (!o.ok) throw new Error(JSON.stringify(o.faults));
       expect(o.value.checks.some((c) => c.id === 'drift')).toBe(false);
       // What it carries is said with the drift of that depth: less than without a wall.
@@ -255,10 +255,10 @@ describe('snow', () => {
   test('more hoops, stouter pipe or a posted ridge carry more; every mend offered does mend', () => {
     const weak = look(() => undefined);
     expect(verdict(weak, 'snow')).toBe('fails');
-    const carried = (o: Outline): number => o.strengths[0]?.wetSnowMm ?? 0;
+    const carried = (o: Assessment): number => o.strengths[0]?.wetSnowMm ?? 0;
     expect(carried(look((g) => answers(g, 0, { hoops: 8 })))).toBeGreaterThan(carried(weak));
     expect(carried(look((g) => answers(g, 0, { ridge: 'posted' })))).toBeGreaterThan(carried(weak));
-    const mends = mendsOf(weak).filter((m) => m.checkId !== undefined);
+    const mends = fixesFor(weak).filter((m) => m.checkId !== undefined);
     expect(mends.length).toBeGreaterThan(0);
     for (const m of mends) {
       const after = look((g) => answers(g, 0, m.answers));
@@ -318,7 +318,7 @@ test('the crop, the bend, the rail, the sag and the sheet are caught, and quiet 
   ).toBe('fails');
   const narrow = look((g) => answers(g, 1, { roll: 'fabric-30 83 in x 20 ft' }), 1);
   expect(verdict(narrow, 'sheet')).toBe('tight');
-  expect(mendsOf(narrow).some((m) => m.checkId === 'sheet')).toBe(true);
+  expect(fixesFor(narrow).some((m) => m.checkId === 'sheet')).toBe(true);
 });
 
 test('film sinks between its hoops, by hand', () => {

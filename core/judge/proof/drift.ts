@@ -3,7 +3,7 @@ import type { Assembly } from '../../build/assembly/types';
 import { amount, phrase, term } from '../../base/figure';
 import { worked } from '../../base/formula';
 import type { Bed } from '../../site/bed';
-import type { Beside } from '../../site/plotting';
+import type { Obstacle } from '../../site/plotting';
 import { beamStrength } from './beam';
 import { aboutHoops, aboutTags } from './about';
 import { ASK, type Check, type CheckSite, measured } from './check';
@@ -16,7 +16,7 @@ import { beamTries } from './timberChecks';
 const LEAST_BRUSHED_MM = 15;
 
 /** The wall or fence beside a bed, where the drift of it reaches the cover. */
-export function driftBeside({ gapMm, heightMm }: Beside, { wall }: Bed, snow: DesignSnow): DriftBeside | undefined {
+export function driftBeside({ gapMm, heightMm }: Obstacle, { wall }: Bed, snow: DesignSnow): DriftBeside | undefined {
   const wallMm = heightMm - wall.heightMm;
   return gapMm < driftOf(snow, wallMm).reachMm ? { gapMm, wallMm } : undefined;
 }

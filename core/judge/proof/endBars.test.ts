@@ -2,7 +2,7 @@ import type { EndBar } from '../../build/assembly/rows';
 import { UNDRAWN } from '../../testing/judged';
 import { SHIPPED, section, spreadOf } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
-import { outline } from '../../plan';
+import { assessCover } from '../../plan';
 import { startingCover } from '../../start';
 import type { CheckSite } from './check';
 import { endBarChecks } from './endBars';
@@ -56,7 +56,7 @@ test('of each kind the weakest speaks; in no wind nothing is said', () => {
 test('a walk-in house states its studs, jambs and header by what of the end is on them', () => {
   const garden = demoGarden();
   const cover = startingCover(garden, 'long', 'walk-in', 'x', 'X');
-  const o = cover && outline(garden, cover);
+  const o = cover && assessCover(garden, cover);
   if (!o?.ok) throw new Error('not built');
   const { endBars, members, footing } = o.value.assembly;
   const header = endBars.find((b) => b.what === 'Door headers');

@@ -6,7 +6,7 @@ import { worked } from '../../base/formula';
 import { aboutTags } from './about';
 import { ASK, type Check, type CheckSite, measured } from './check';
 import { MOST_SAG, perNewtonMm } from './simpleBeam';
-import { sureOf, sureWords } from './sure';
+import { reliabilityOf, reliabilityWords } from './sure';
 import { INSIDE, WIND_LEFT_OUT, gustPa } from './windLoads';
 
 /** Push of the wind on an upright end and suction inside, together. Source: ASCE/SEI 7, fig. 27.3-1, windward wall 0.8; table 26.13-1. */
@@ -56,7 +56,7 @@ export function endBarChecks(a: Pick<Assembly, 'endBars' | 'members'>, site: Che
       assumes: [...WIND_LEFT_OUT, 'Nailed or screwed at both ends, with the end covered from side to side.'],
     });
     const { stiffness, limit } = bar.section.spreads;
-    const of = sureOf(
+    const of = reliabilityOf(
       ([gust = 1, stiff = 1, stands = 1]) => Math.min(bending * stands, sagging * stiff) / gust ** 2,
       [site.gustSpread, stiffness, limit],
     );
@@ -70,7 +70,7 @@ export function endBarChecks(a: Pick<Assembly, 'endBars' | 'members'>, site: Che
         ),
         under: 'gust',
         measure: { demand: 1, capacity: figure.value },
-        sure: { of, words: sureWords(of, ['such a gust']) },
+        sure: { of, words: reliabilityWords(of, ['such a gust']) },
         text: phrase`${what} of a framed end, in the wind on it: bear ${amount(figure.value, 'times')} times the gust's push. Limit of ${bending < sagging ? 'bending' : 'sag'} first.`,
         figure,
         caution: ASK,

@@ -6,7 +6,7 @@ import type { ArchRow } from '../../build/assembly/rows';
 import { SHIPPED, coverMaterial, section } from '../../catalog/catalog';
 import { stiffnessNMm2 } from '../../catalog/sections';
 import { demoGarden } from '../../garden/demo';
-import { outline } from '../../plan';
+import { assessCover } from '../../plan';
 import { bendCheck, railCheck, sagCheck, snowTries, stouterHoops } from './hoopChecks';
 import { at, build } from '../../testing/site';
 import { footThrustN, hoopFigures } from './hoopFigures';
@@ -14,7 +14,7 @@ import { designSnow } from './snow';
 
 const garden = demoGarden();
 const lid = garden.covers.find((c) => c.id === 'winter-lid');
-const built = lid && outline(garden, lid);
+const built = lid && assessCover(garden, lid);
 if (!built?.ok) throw new Error('no lid');
 const [arch] = built.value.assembly.arches;
 const [rail] = built.value.assembly.pushedRails;

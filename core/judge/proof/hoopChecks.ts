@@ -13,7 +13,7 @@ import { type Check, advised, measured, verdictOf } from './check';
 import { footThrustN } from './hoopFigures';
 import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './strength';
-import { sureWords } from './sure';
+import { reliabilityWords } from './sure';
 
 const inch = (x: number): number => x * MM_PER_INCH;
 
@@ -37,7 +37,7 @@ function otherPipes(now: Section, stouter: boolean, catalog: Catalog): readonly 
 export const sureOfSnow = ({ sure }: SnowStrength, { groundPa }: DesignSnow): Check['sure'] =>
   sure && {
     of: sure,
-    words: sureWords(sure, ['such snow'], amount(snowDepthMm(groundPa), 'snowDepth')),
+    words: reliabilityWords(sure, ['such snow'], amount(snowDepthMm(groundPa), 'snowDepth')),
   };
 
 /** Hoops that bear more: more of them, stouter ones, and bars inside them. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { ArchRow } from '../../build/assembly/rows';
 import { demoGarden } from '../../garden/demo';
-import { outline } from '../../plan';
+import { assessCover } from '../../plan';
 import { type Loading, loadHoop } from './loaded';
 import { designSnow } from './snow';
 import { hoopStrength } from './strength';
@@ -9,7 +9,7 @@ import { hoopStrength } from './strength';
 const garden = demoGarden();
 const archOf = (id: string): ArchRow => {
   const cover = garden.covers.find((c) => c.id === id);
-  const o = cover && outline(garden, cover);
+  const o = cover && assessCover(garden, cover);
   const arch = o?.ok ? o.value.assembly.arches[0] : undefined;
   if (!arch) throw new Error(id);
   return arch;

@@ -2,7 +2,7 @@
 import type { ArchRow } from '../../build/assembly/rows';
 import { stiffnessNMm2 } from '../../catalog/sections';
 import { crownLost, crownOf, greatestCurvature, hoopFrame, nodeCurvatures } from '../frame/hoop';
-import { modelOf } from '../frame/model';
+import { frameModel } from '../frame/model';
 import { loadPath } from '../frame/path';
 import { type DesignSnow, type DriftBeside, archCases, driftedCase, snowOf } from './snow';
 import { curvatureLimitPerMm } from './limits';
@@ -76,7 +76,7 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
   const limit = curvatureLimitPerMm(section, snowy || loading.windPa === 0 ? 'lasting' : 'gust') * span;
   const crown = crownOf(frame.nodes);
   const lost = crownLost(frame);
-  const path = loadPath(modelOf(frame), {
+  const path = loadPath(frameModel(frame), {
     most: 1,
     used: (r) => Math.max(greatestCurvature(frame, r) / limit, lost(r)),
   });

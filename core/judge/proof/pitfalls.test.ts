@@ -2,12 +2,12 @@ import { SHIPPED, spreadOf } from '../../catalog/catalog';
 /** What goes wrong with covers: each is said of a design that would suffer it, and not of one that would not. */
 import { area, outlineSize } from '../../base/geometry';
 import { VENT_UNITS } from '../../catalog/ventUnits';
-import type { Outline } from '../../outline';
+import type { Assessment } from '../../outline';
 import { squareBed } from '../../site/bed';
 import { firstCover } from '../../start';
 import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
-import { mendsOf, outline } from '../../plan';
+import { fixesFor, assessCover } from '../../plan';
 import type { Verdict } from './check';
 import { pitfalls } from './pitfalls';
 import { gustPa } from './windLoads';
@@ -18,7 +18,7 @@ interface Try {
   readonly place?: (g: Garden) => void;
 }
 
-function look(family: string, { bed = 'metric', answers = {}, place }: Try): Outline {
+function look(family: string, { bed = 'metric', answers = {}, place }: Try): Assessment {
   const garden = structuredClone(demoGarden());
   garden.beds.push(
     squareBed('broad', 'Broad bed', 3000, 2700, { heightMm: 300, thicknessMm: 38 }, { xMm: 9000, yMm: 0 }),
@@ -26,11 +26,11 @@ function look(family: string, { bed = 'metric', answers = {}, place }: Try): Out
   );
   place?.(garden);
   const cover = firstCover(garden, bed, family, 'c', 'Cover');
-  const found = cover && outline(garden, { ...cover, answers: { ...cover.answers, ...answers } } as Cover);
+  const found = cover && assessCover(garden, { ...cover, answers: { ...cover.answers, ...answers } } as Cover);
   if (!found?.ok) throw new Error(JSON.stringify(found?.faults));
   return found.value;
 }
-const verdict = (o: Outline, id: string): Verdict | undefined => o.checks.find((c) => c.id === id)?.verdict;
+const verdict = (o: Assessment, id: string): Verdict | undefined => o.checks.find((c) => c.id === id)?.verdict;
 const noon = (outsideC: number, date: string) => (g: Garden) => void Object.assign(g.site.noon, { outsideC, date });
 
 const SUMMER = noon(22, '2027-06-10');
@@ -191,7 +191,7 @@ test('mends of pitfalls are pressed, and the pitfall is gone', () => {
     ['latched opener', 'double-wall-cold-frame', { answers: { latches: 1 } }],
   ] as const) {
     const ill = look(family, suffers);
-    const mend = mendsOf(ill).find((m) => m.checkId === id);
+    const mend = fixesFor(ill).find((m) => m.checkId === id);
     expect([id, mend !== undefined]).toEqual([id, true]);
     const mended = look(family, { answers: mend?.answers ?? {} });
     expect(verdict(mended, id) ?? 'holds').not.toBe('fails');

@@ -8,7 +8,7 @@ import { worked } from '../../base/formula';
 import type { BuildSite } from '../../site/buildSite';
 import { aboutFeet } from './about';
 import { ASK, type Check, type CheckSite, SPARE, measured } from './check';
-import { sureOf, sureWords } from './sure';
+import { reliabilityOf, reliabilityWords } from './sure';
 import { gustPa } from './windLoads';
 
 const LEFT_OUT = [
@@ -232,7 +232,7 @@ function bending(
   });
   const ratio = figure.value > 0 ? 1 / figure.value : Infinity;
   const of = Number.isFinite(ratio)
-    ? sureOf(
+    ? reliabilityOf(
         ([gust = 1, limit = 1]) => (SAFETY * ratio * limit) / gust ** 2,
         [site.gustSpread, p.section.spreads.limit],
       )
@@ -244,7 +244,7 @@ function bending(
     under: 'gust',
     // The figure holds the whole safety already.
     measure: { demand: figure.value, capacity: 1, margin: 1 / SPARE },
-    sure: of && { of, words: sureWords(of, ['such a gust']) },
+    sure: of && { of, words: reliabilityWords(of, ['such a gust']) },
     text: phrase`${way === 'across' ? 'Wind from the side racks the house' : 'Wind on an end pushes the hoops over'}: each post is bent to ${amount(figure.value, 'ratio')} of what it takes at the ground.`,
     figure,
     caution: ASK,

@@ -3,7 +3,7 @@ import type { ArchRow } from '../../build/assembly/rows';
 import { solveHoop } from '../../build/hoop/elastica';
 import type { Elastica } from '../../build/hoop/types';
 import { borneOn, crownOf, greatestCurvature, hoopFrame, loadCurve } from '../frame/hoop';
-import { modelOf } from '../frame/model';
+import { frameModel } from '../frame/model';
 import { loadPath } from '../frame/path';
 import type { Element, Frame } from '../frame/types';
 import { type JoiningRidge, joiningRidge, timesShared } from './row';
@@ -70,7 +70,7 @@ function wholeRow(hoop: Elastica, load: keyof typeof LOADS, ridge: JoiningRidge,
     ),
     pressures: [],
   };
-  const path = loadPath(modelOf(frame), {
+  const path = loadPath(frameModel(frame), {
     coarse: true,
     used: (r) =>
       Math.max(

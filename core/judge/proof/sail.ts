@@ -1,6 +1,6 @@
 /** How large a part of a flat sheet hangs free between lines of fastening: what wind makes a sail of. */
 import { type Vec3, cross, distance, dot, faceArea, scale, subtract, unit } from '../../base/geometry';
-import { kindOf } from '../../build/joints';
+import { jointKind } from '../../build/joints';
 import type { Assembly, SheetPart } from '../../build/assembly/types';
 
 /** A free part of a face: between two lines across it and two along it, mm. */
@@ -44,7 +44,7 @@ function freeParts(sheet: SheetPart, a: Assembly): readonly FreePart[] {
   const held = a.joints
     .filter((j) => j.tags.includes(sheet.tag))
     .flatMap((j) => {
-      const { divides } = kindOf(j.kind);
+      const { divides } = jointKind(j.kind);
       return divides ? j.places.map((at) => ({ at, whole: divides === 'across' })) : [];
     });
   const hoops = a.members.flatMap((m) => (m.shape.kind === 'curve' ? [m.shape.points] : []));

@@ -17,7 +17,7 @@ import {
   archCases,
   driftedCase,
 } from './snow';
-import { type Sure, sureOf } from './sure';
+import { type Reliability, reliabilityOf } from './sure';
 
 /** How much of the design snow a row of hoops or bars carries, and what stops it first. */
 export interface SnowStrength {
@@ -29,7 +29,7 @@ export interface SnowStrength {
   readonly snowCase: 'even' | 'one-sided' | 'drifted';
   readonly wetSnowMm: number;
   /** How sure it is that it carries what is asked; nothing where none is. */
-  readonly sure: Sure | undefined;
+  readonly sure: Reliability | undefined;
   readonly figures: readonly Figure[];
 }
 
@@ -210,9 +210,9 @@ export const snowSure = (
   section: Section,
   weight: Spread,
   ratioAt: (stiffness: number, limit: number, snow: number) => number,
-): Sure => {
+): Reliability => {
   const spreads = [section.spreads.stiffness, section.spreads.limit, weight];
-  return sureOf(([stiffness = 1, limit = 1, snow = 1]) => ratioAt(stiffness, limit, snow), spreads);
+  return reliabilityOf(([stiffness = 1, limit = 1, snow = 1]) => ratioAt(stiffness, limit, snow), spreads);
 };
 
 /** How stiffly a posted ridge holds one crown: a uniform row of hoops on a simply supported beam, N/mm. */

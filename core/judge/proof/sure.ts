@@ -2,7 +2,7 @@
 import { type Amount, type Phrase, amount, phrase } from '../../base/figure';
 import type { Spread } from '../../catalog/types';
 
-export interface Sure {
+export interface Reliability {
   /** Nine times in ten what is there over what is asked lies between these. */
   readonly low: number;
   readonly high: number;
@@ -41,7 +41,7 @@ export function normalBelow(x: number): number {
  * Source: A. H.-S. Ang and W. H. Tang, Probability Concepts in Engineering, 2nd ed., sec. 4.3 (first-order approximation).
  * @param ratioAt what is there over what is asked, when each figure is so many times what it is said to be
  */
-export function sureOf(ratioAt: (times: readonly number[]) => number, spreads: readonly Spread[]): Sure {
+export function reliabilityOf(ratioAt: (times: readonly number[]) => number, spreads: readonly Spread[]): Reliability {
   const logs = spreads.map(logSpread);
   const at = (shift: (i: number) => number): number =>
     Math.log(Math.max(1e-9, ratioAt(logs.map((l, i) => Math.exp(l.middle + shift(i) * l.deviation)))));
@@ -66,7 +66,7 @@ const WINTERS = 20;
  * @param asked what is asked, in words that follow "winters with": "6 in of it"
  * @param per what a ratio of 1 is, where there is a figure to tell between which it lies
  */
-export function sureWords({ low, high, chance }: Sure, asked: Phrase, per?: Amount): Phrase {
+export function reliabilityWords({ low, high, chance }: Reliability, asked: Phrase, per?: Amount): Phrase {
   const n = Math.round(WINTERS * chance);
   const times =
     n >= WINTERS

@@ -8,13 +8,13 @@ import { SHIPPED, stiffSheet, spreadOf } from '../../catalog/catalog';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';
 import { lid, shown } from '../../testing/judged';
-import { outline } from '../../plan';
+import { assessCover } from '../../plan';
 import type { Figure } from '../../base/figure';
 import type { Check, CheckSite } from './check';
 import { windChecks } from './wind';
 import { gustPa } from './windLoads';
 
-const made = outline(demoGarden(), demoGarden().covers[0] as Cover);
+const made = assessCover(demoGarden(), demoGarden().covers[0] as Cover);
 if (!made.ok) throw new Error('not built');
 const base = made.value;
 

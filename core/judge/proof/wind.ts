@@ -21,7 +21,7 @@ import {
   riseToSpan,
   weightN,
 } from './windLoads';
-import { sureOf, sureWords } from './sure';
+import { reliabilityOf, reliabilityWords } from './sure';
 
 /** A gust in which a lid may still stand propped; above it, shut and latch. */
 const PROPPED_GUST = 12;
@@ -67,7 +67,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
   // Without the margin of safety: how often it would hold as it is.
   const of =
     lift > 0
-      ? sureOf(
+      ? reliabilityOf(
           ([gust = 1, soil = 1, joint = 1]) => (weight + inSoil * soil + (held - inSoil) * joint) / (lift * gust ** 2),
           [site.gustSpread, ...['hold soil', 'hold joint'].map((key) => spreadOf(site.site.catalog, key))],
         )
@@ -78,7 +78,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     about: aboutHolds(a),
     under: 'gust',
     measure: { demand: lift, capacity: weight + held, margin: WIND_MARGIN },
-    sure: of && { of, words: sureWords(of, ['such a gust']) },
+    sure: of && { of, words: reliabilityWords(of, ['such a gust']) },
     text:
       lift === 0
         ? ['No wind is asked of this cover.']
@@ -154,11 +154,11 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
   const sprung = opener ? (opener.holdsN * opener.armMm) / hung.reachMm : 0;
   const lidSure = (asN: number, holdsN: number, restN: number): Check['sure'] => {
     if (!(asN > 0)) return undefined;
-    const of = sureOf(
+    const of = reliabilityOf(
       ([gust = 1, joint = 1]) => (restN + holdsN * joint) / (asN * gust ** 2),
       [site.gustSpread, spreadOf(site.site.catalog, 'hold joint')],
     );
-    return { of, words: sureWords(of, ['such a gust']) };
+    return { of, words: reliabilityWords(of, ['such a gust']) };
   };
   const under = gustPa(PROPPED_GUST, site.exposure) * 1.2 * areaM2;
   // What is asked for by itself is judged by itself.

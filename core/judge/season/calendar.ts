@@ -3,7 +3,7 @@ import { addDays, daysBetween, sayDay } from '../../base/days';
 import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import type { Crop } from '../../catalog/crops';
 import type { Place } from '../../site/place';
-import type { Coat } from './coats';
+import type { SeasonalCover } from './coats';
 import { tenHours } from './daylight';
 import { frostOf, nextOf, warmingPerDay } from './frost';
 
@@ -26,7 +26,7 @@ export interface SeasonAsk {
   readonly crop: Crop;
   /** Degrees by which a night under it stays milder, C. */
   readonly helpC: number;
-  readonly coats: readonly Coat[];
+  readonly coats: readonly SeasonalCover[];
   /** What a cover of the catalogue is called. */
   readonly coverName: (key: string) => string;
   /** What the frame wears when no coat is said. */

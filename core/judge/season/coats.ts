@@ -16,11 +16,11 @@ export const coatSchema = z.strictObject({
   from: monthDay,
   to: monthDay,
 });
-export type Coat = z.infer<typeof coatSchema>;
+export type SeasonalCover = z.infer<typeof coatSchema>;
 export const MOST_COATS = 8;
 
 /** What is worn on a day: the coat whose span it falls in (the last said counts), or the cover's own. */
-export const coatOn = (coats: readonly Coat[], date: string): Coat | undefined =>
+export const coatOn = (coats: readonly SeasonalCover[], date: string): SeasonalCover | undefined =>
   [...coats].reverse().find((c) => inSpan(date, c.from, c.to));
 
 /** The air under a cover when it wears another sheet: its own is off, what stands inside it stays. */
@@ -53,7 +53,7 @@ export function coatSheets(a: Assembly, coat: CoverMaterial, n: number): Assembl
 }
 
 /** The cover with the sheets of its coats beside its own: one for each other cover that is worn. */
-export function withCoats(a: Assembly, coats: readonly Coat[], catalog: Catalog): Assembly {
+export function withCoats(a: Assembly, coats: readonly SeasonalCover[], catalog: Catalog): Assembly {
   if (coats.length === 0 || !canWear(a)) return a;
   const own = a.enclosure.skins[0].cover.key;
   const keys = [...new Set(coats.flatMap((c) => (c.coverKey === null || c.coverKey === own ? [] : [c.coverKey])))];

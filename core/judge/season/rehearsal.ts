@@ -4,7 +4,7 @@ import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import { type ClimateOptions, type DaySum, type Limits, climateOf } from '../climate/climate';
 import type { ClimatePlace } from '../climate/drive';
 import type { BedModel } from '../climate/model';
-import type { Tending } from '../climate/tending';
+import type { Operation } from '../climate/tending';
 import { bell } from '../../base/noise';
 import { placeSeed, simulatedWeather } from '../weather/simulated';
 import { BRUSH_HOUR, BRUSH_KG_PER_M2, wetMm } from '../climate/lying';
@@ -22,7 +22,7 @@ export interface Bears {
 export interface RehearsalAsk {
   readonly place: ClimatePlace;
   readonly model: BedModel;
-  readonly tending: Tending;
+  readonly tending: Operation;
   readonly limits: Limits;
   readonly cropName: string;
   /** Snow on the level that folds its weakest part, kg/m2; undefined where nothing of it can be folded. */

@@ -1,11 +1,11 @@
 /** How far the sun has worn the sheets of a cover: film dies of light, and it only counts while it is out. */
 import { addDays, dayOfYear, daysBetween } from '../../base/days';
 import type { CoverMaterial } from '../../catalog/types';
-import { type Coat, coatOn } from './coats';
+import { type SeasonalCover, coatOn } from './coats';
 import { sunDay } from './daylight';
 
 /** Days on which a frame wore its sheets: from one date to before another, in order. */
-export type Spell = readonly [from: string, to: string];
+export type DeployedPeriod = readonly [from: string, to: string];
 
 /** One sheet in the sun. */
 export interface SheetLife {
@@ -42,9 +42,9 @@ export function sunDose(latitudeDeg: number, date: string): number {
  */
 export function sheetLives(
   own: CoverMaterial,
-  coats: readonly Coat[],
+  coats: readonly SeasonalCover[],
   coverOf: (key: string) => CoverMaterial,
-  spells: readonly Spell[],
+  spells: readonly DeployedPeriod[],
   { latitudeDeg, longitudeDeg }: { readonly latitudeDeg: number; readonly longitudeDeg: number },
   today: string,
 ): readonly SheetLife[] {

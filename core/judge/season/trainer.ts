@@ -4,7 +4,7 @@ import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import { type DaySum, type Limits, climateOf } from '../climate/climate';
 import type { ClimatePlace } from '../climate/drive';
 import { BLANKET_M2K_PER_W, type BedModel } from '../climate/model';
-import { type Tending, USUAL_TENDING } from '../climate/tending';
+import { type Operation, USUAL_TENDING } from '../climate/tending';
 import { simulatedForecast, simulatedWeather } from '../weather/simulated';
 import type { Weather } from '../weather/weather';
 import { BRUSH_HOUR, wetMm } from '../climate/lying';
@@ -82,7 +82,7 @@ export function foreseen(ask: TrainerAsk, evening: number): Foreseen {
   };
 }
 
-const tendingOf = ({ blanket, open }: Decision): Tending => ({
+const tendingOf = ({ blanket, open }: Decision): Operation => ({
   ...USUAL_TENDING,
   open: open ? USUAL_TENDING.open : null,
   fromC: -60,
@@ -90,7 +90,7 @@ const tendingOf = ({ blanket, open }: Decision): Tending => ({
 });
 
 function daysOf(ask: TrainerAsk, weather: Weather, decisions: readonly Decision[]): readonly TrainedDay[] {
-  const daily = new Map<string, Tending>();
+  const daily = new Map<string, Operation>();
   decisions.forEach((d, i) => daily.set(addDays(ask.from, i), tendingOf(d)));
   // Mornings before the first evening are brushed: the five days begin with a clear cover.
   const brushed = (at: number): boolean =>

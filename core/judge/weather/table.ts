@@ -7,7 +7,7 @@ import { type Column, columnUse } from './columns';
 import { SNOWS_BELOW_C, SNOW_PER_WATER, type Weather, type WeatherPlace } from './weather';
 
 /** A table as it was read, before anyone has said what its columns are. */
-export interface Table {
+export interface WeatherTable {
   readonly headers: readonly string[];
   readonly rows: readonly (readonly string[])[];
   /** Line of the file that the first row stands on. */
@@ -37,7 +37,7 @@ const MOST_BAD = 100;
 const MOST_GAP_HOURS = 24 * 62;
 
 /** A table of text with its headers. @returns a fault where there is no table in it */
-export function readTable(text: string): Result<Table> {
+export function readTable(text: string): Result<WeatherTable> {
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     skipEmptyLines: 'greedy',
     preview: MOST_WEATHER_HOURS + 50,
@@ -98,7 +98,7 @@ interface Clocked extends WeatherPlace {
  * @returns the weather with its gaps and bad rows; a fault where the columns do not make a weather
  */
 export function weatherOf(
-  table: Table,
+  table: WeatherTable,
   columns: readonly Column[],
   place: Clocked,
   source: string,

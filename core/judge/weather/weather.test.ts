@@ -4,7 +4,7 @@ import { HOLLOW } from '../../testing/weather';
 import { bell, chance, seedOf, swell } from '../../base/noise';
 import { groundC, normalsOf, usualC } from './normals';
 import { placeSeed, simulatedForecast, simulatedWeather } from './simulated';
-import { WEATHER_LISTS, hoursOf, part } from './weather';
+import { WEATHER_LISTS, hoursOf, weatherSpan } from './weather';
 
 const START = Date.parse('2026-07-01T00:00:00Z');
 const year = simulatedWeather(HOLLOW, '', START, 8760);
@@ -40,7 +40,7 @@ test('the usual year: cold a month after the dark, warm half a year on, the othe
 });
 
 test('made-up weather has the manners of the real', () => {
-  const month = (m: number) => part(year, m * 730, 730);
+  const month = (m: number) => weatherSpan(year, m * 730, 730);
   // July warm, January cold; sun by day only; snow in the cold only; gusts over the wind; dew not over the air.
   expect(mean(month(0).airC)).toBeGreaterThan(14);
   expect(mean(month(6).airC)).toBeLessThan(-2);
@@ -63,12 +63,14 @@ test('made-up weather has the manners of the real', () => {
 test('the same seed is the same weather from wherever one asks; another seed or place is another', () => {
   fc.assert(
     fc.property(fc.integer({ min: 0, max: 8000 }), fc.integer({ min: 1, max: 60 }), (from, hours) => {
-      expect(simulatedWeather(HOLLOW, '', START + from * MS_PER_HOUR, hours)).toEqual(part(year, from, hours));
+      expect(simulatedWeather(HOLLOW, '', START + from * MS_PER_HOUR, hours)).toEqual(weatherSpan(year, from, hours));
     }),
     { numRuns: 10 },
   );
-  expect(simulatedWeather(HOLLOW, 'other', START, 48).airC).not.toEqual(part(year, 0, 48).airC);
-  expect(simulatedWeather({ ...HOLLOW, latitudeDeg: 47 }, '', START, 48).airC).not.toEqual(part(year, 0, 48).airC);
+  expect(simulatedWeather(HOLLOW, 'other', START, 48).airC).not.toEqual(weatherSpan(year, 0, 48).airC);
+  expect(simulatedWeather({ ...HOLLOW, latitudeDeg: 47 }, '', START, 48).airC).not.toEqual(
+    weatherSpan(year, 0, 48).airC,
+  );
 });
 
 test('a forecast is nearly right for the next hours and often wrong next week; each issue in its own way', () => {
@@ -92,7 +94,7 @@ test('a forecast is nearly right for the next hours and often wrong next week; e
 });
 
 test('a part of a weather has all its lists, from its own hour', () => {
-  const p = part(year, 10, 5);
+  const p = weatherSpan(year, 10, 5);
   for (const k of WEATHER_LISTS) expect(p[k]).toEqual(year[k].slice(10, 15));
   expect(p.startMs).toBe(year.startMs + 10 * MS_PER_HOUR);
   expect(hoursOf(p)).toBe(5);

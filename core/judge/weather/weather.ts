@@ -62,7 +62,7 @@ export function joined(first: Weather, second: Weather): Weather {
 export const hoursOf = (w: Weather): number => w.airC.length;
 
 /** A part of a weather: from an hour on, so many hours, or as many as there are. */
-export function part(w: Weather, from: number, hours: number): Weather {
+export function weatherSpan(w: Weather, from: number, hours: number): Weather {
   const cut: Weather = { ...w, startMs: w.startMs + from * MS_PER_HOUR };
   return WEATHER_LISTS.reduce((all, k) => ({ ...all, [k]: w[k].slice(from, from + hours) }), cut);
 }

@@ -13,13 +13,13 @@ interface Choice {
 }
 
 /** The plan in hand, that a choice must better: in price, or at its price in stock that is bought. */
-export interface Hand {
+export interface PlanToBetter {
   readonly cost: number;
   readonly length: number;
 }
 
 /** A plan as one in hand. */
-export const inHand = (bars: readonly CutBar[]): Hand => ({
+export const planToBetter = (bars: readonly CutBar[]): PlanToBetter => ({
   cost: costOf(bars),
   length: stuffOf(bars.filter((bar) => bar.price > 0)),
 });
@@ -39,7 +39,7 @@ const WITH_PROGRAMMES: Effort = { choices: 4000, counted: 400_000, each: 20_000 
  * Every choice of bars within two prices that is long enough for all pieces and their cuts, the cheapest first and of one price
  * the shortest; undefined where there are too many.
  */
-function choices(job: BarJob, from: number, hand: Hand, most: Effort): readonly Choice[] | undefined {
+function choices(job: BarJob, from: number, hand: PlanToBetter, most: Effort): readonly Choice[] | undefined {
   const need = job.pieces.reduce((sum, p) => sum + p.quantity * (p.length + job.kerf), 0);
   const below = hand.cost + 2 * CENT;
   const bars = job.stock
@@ -156,7 +156,7 @@ export function cutFrom(job: BarJob, choice: Choice, steps: { left: number }): r
 }
 
 /** What came of looking for a better choice of bars. */
-export interface Chosen {
+export interface ChosenBars {
   /** A better plan; undefined when none was found. */
   readonly bars: readonly CutBar[] | undefined;
   /** No plan costs less than this. */
@@ -168,7 +168,12 @@ export interface Chosen {
 type FromChoice = (choice: Choice) => ReturnType<typeof cutFrom>;
 
 /** The first of some choices, in their order, that holds every piece; undefined stands for too many choices. */
-function firstThatHolds(all: readonly Choice[] | undefined, bound: number, hand: Hand, cut: FromChoice): Chosen {
+function firstThatHolds(
+  all: readonly Choice[] | undefined,
+  bound: number,
+  hand: PlanToBetter,
+  cut: FromChoice,
+): ChosenBars {
   let proven = all !== undefined;
   let least = bound;
   for (const choice of all ?? []) {
@@ -184,7 +189,7 @@ function firstThatHolds(all: readonly Choice[] | undefined, bound: number, hand:
 }
 
 /** The cheapest plan, if it is better than the one in hand, as far as it is found by search alone. */
-export const cheapestBySearch = (job: BarJob, bound: number, hand: Hand, effort: Effort): Chosen =>
+export const cheapestBySearch = (job: BarJob, bound: number, hand: PlanToBetter, effort: Effort): ChosenBars =>
   firstThatHolds(choices(job, bound, hand, effort), bound, hand, (choice) =>
     cutFrom(job, choice, { left: effort.each }),
   );
@@ -202,10 +207,10 @@ export function cheapestChoice(
   job: BarJob,
   patterns: readonly Pattern[],
   bound: number,
-  hand: Hand,
+  hand: PlanToBetter,
   solver: IntegerSolver,
   left: TimeLeft,
-): Chosen {
+): ChosenBars {
   const within = (most: readonly number[], integer: boolean, seconds: number): SolverAnswer =>
     solver.solve(lpText(job, { patterns, objective: () => 1, most, integer }), seconds);
   const whole: FromChoice = ({ counts }) => {

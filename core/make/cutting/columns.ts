@@ -3,7 +3,7 @@ import type { BarJob } from './job';
 import { type Pattern, bestPattern, byWorth, fractionalWorth, patternsWithin } from './patterns';
 import { type IntegerSolver, type TimeLeft, lpText, timeLeft, toBars } from './linearProgram';
 import { CENT, type CutPlan, costOf } from './bestFitDecreasing';
-import { type Chosen, type Hand, cheapestChoice } from './choices';
+import { type ChosenBars, type PlanToBetter, cheapestChoice } from './choices';
 
 /** Patterns that a gap may leave. */
 const LEFT_BY_GAP = 15000;
@@ -110,7 +110,13 @@ export function roundUp(bound: number, step: number): number {
  * Closes the gap of generated columns: a better plan out of the patterns that one could be made of, or proof that there is none,
  * or a better bound.
  */
-export function closeGap(job: BarJob, columns: Columns, hand: Hand, solver: IntegerSolver, left: TimeLeft): Chosen {
+export function closeGap(
+  job: BarJob,
+  columns: Columns,
+  hand: PlanToBetter,
+  solver: IntegerSolver,
+  left: TimeLeft,
+): ChosenBars {
   const open = { bars: undefined, bound: columns.bound, proven: false };
   // Without worths, as when the time was up at once, nothing can be left out.
   if (columns.worth.length === 0 || left() === 0) return open;

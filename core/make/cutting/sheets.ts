@@ -30,7 +30,7 @@ interface OpenSheet<S extends Stock> {
 }
 
 /** How wide a cut is, and by how much a piece may be too large for its place, in the unit of the sheets. */
-export interface Saw {
+export interface SawLimits {
   readonly kerf: number;
   readonly slack: number;
 }
@@ -44,7 +44,7 @@ export interface Stock {
 }
 
 /** A saw among sizes in mm: a piece may be larger than its place by less than a saw is off by. */
-export const sawMm = (kerf: number): Saw => ({ kerf, slack: 0.5 });
+export const sawMm = (kerf: number): SawLimits => ({ kerf, slack: 0.5 });
 type Way = readonly [widthMm: number, lengthMm: number];
 const known = new WeakMap<SheetPiece, readonly Way[]>();
 
@@ -63,7 +63,7 @@ function waysOf(p: SheetPiece): readonly Way[] {
 }
 
 /** Puts a piece on an open sheet: in the strip that it leaves least of, or in a new one. */
-function place<S extends Stock>(sheet: OpenSheet<S>, p: SheetPiece, { kerf, slack }: Saw): boolean {
+function place<S extends Stock>(sheet: OpenSheet<S>, p: SheetPiece, { kerf, slack }: SawLimits): boolean {
   const lying = ways(p);
   let into: Strip | undefined;
   let least = Infinity;
@@ -93,13 +93,13 @@ function opened<S extends Stock>(size: S): OpenSheet<S> {
   return { size, strips: [], placed: [], endMm: 0 };
 }
 
-function fits(pieces: readonly SheetPiece[], size: Stock, saw: Saw): boolean {
+function fits(pieces: readonly SheetPiece[], size: Stock, saw: SawLimits): boolean {
   const sheet = opened(size);
   return pieces.every((p) => place(sheet, p, saw));
 }
 
 /** Whether some sheet holds a piece by itself. */
-export function holdsAlone(p: SheetPiece, sizes: readonly Stock[], saw: Saw): boolean {
+export function holdsAlone(p: SheetPiece, sizes: readonly Stock[], saw: SawLimits): boolean {
   return sizes.some((size) => size.available !== 0 && fits([p], size, saw));
 }
 
@@ -110,7 +110,7 @@ export function holdsAlone(p: SheetPiece, sizes: readonly Stock[], saw: Saw): bo
 function fill<S extends Stock>(
   pieces: readonly SheetPiece[],
   order: readonly S[],
-  saw: Saw,
+  saw: SawLimits,
   eager: boolean,
 ): readonly OpenSheet<S>[] | undefined {
   const sheets: OpenSheet<S>[] = [];
@@ -165,7 +165,7 @@ const MOST_TRIED = 300_000;
 export function packSheets<S extends Stock>(
   pieces: readonly SheetPiece[],
   sizes: readonly S[],
-  saw: Saw,
+  saw: SawLimits,
 ): readonly OpenSheet<S>[] | undefined {
   const free = sizes.filter((s) => s.price === 0);
   const bought = sizes.filter((s) => s.price > 0);

@@ -1,6 +1,6 @@
 import { type Result, fail, ok } from '../../base/result';
 import { closeGap, generateColumns, priceStep, roundUp } from './columns';
-import { type Chosen, SEARCHED, cheapestBySearch, cheapestChoice, inHand } from './choices';
+import { type ChosenBars, SEARCHED, cheapestBySearch, cheapestChoice, planToBetter } from './choices';
 import { lowerBound } from './lowerBound';
 import type { BarJob } from './job';
 import { type Pattern, maximalPatterns } from './patterns';
@@ -75,7 +75,7 @@ const NOT_FOUND: Result<CutPlan> = fail(
 const share = (solver: IntegerSolver, left: TimeLeft): TimeLeft => timeLeft(solver, 0.6 * left());
 
 /** A plan, or the better one that was found for it. */
-const bettered = (plan: CutPlan, { bars = plan.bars }: Chosen): CutPlan => ({ ...plan, bars, cost: costOf(bars) });
+const bettered = (plan: CutPlan, { bars = plan.bars }: ChosenBars): CutPlan => ({ ...plan, bars, cost: costOf(bars) });
 
 /** The integer programme over every maximal pattern. */
 function solveListed(
@@ -100,7 +100,7 @@ function solveListed(
   const settle = job.stock.some((bar) => bar.price === 0) ? finish : tidied;
   const least = lowerBound(job, (bar) => bar.price);
   if (quick) {
-    const soon = cheapestBySearch(job, least, inHand(quick.bars), SEARCHED);
+    const soon = cheapestBySearch(job, least, planToBetter(quick.bars), SEARCHED);
     if (soon.proven) return settle(soon.bars ?? quick.bars, soon.bound, true);
     quick = bettered(quick, soon);
   }
@@ -109,7 +109,7 @@ function solveListed(
   const atLeast = linear.optimal ? linear.objective : 0;
   // Which bars to take is soon gone through: most choices do not hold the pieces even in parts.
   if (quick) {
-    const chosen = cheapestChoice(job, patterns, atLeast, inHand(quick.bars), solver, share(solver, left));
+    const chosen = cheapestChoice(job, patterns, atLeast, planToBetter(quick.bars), solver, share(solver, left));
     if (chosen.proven) return settle(chosen.bars ?? quick.bars, chosen.bound, true);
     quick = bettered(quick, chosen);
   }
@@ -144,7 +144,7 @@ function solveGenerated(job: BarJob, solver: IntegerSolver, left: TimeLeft): Res
   const found = start && start.cost < costOf(first) ? start.bars : first;
   const closed = least(found)
     ? { bars: found, bound: costOf(found), proven: true }
-    : closeGap(job, columns, inHand(found), solver, left);
+    : closeGap(job, columns, planToBetter(found), solver, left);
   const bars = closed.bars ?? found;
   const cost = costOf(bars);
   return ok({

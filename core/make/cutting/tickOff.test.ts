@@ -2,7 +2,7 @@ import { isCut, isFlatCut } from './onHand';
 import highsLoader from 'highs';
 import { demoGarden } from '../../garden/demo';
 import type { Cover, Garden } from '../../garden/garden';
-import { type Plan, outline, plan } from '../../plan';
+import { type Plan, assessCover, plan } from '../../plan';
 import { highsSolver } from './highs';
 import type { IntegerSolver } from './linearProgram';
 import { KEPT_OFFCUT_MM, cutBar, cutFlat, outgrown, spoil } from './tickOff';
@@ -119,7 +119,7 @@ test('a sheet and a roll ticked off: their pieces are planned no more, and what 
   const cover = (): Cover => garden.covers[at] as Cover;
   const own = (tag: string) => ({ coverId: 'window-frame', tag });
   const drawn = () => {
-    const made = outline(garden, cover());
+    const made = assessCover(garden, cover());
     if (!made.ok) throw new Error(JSON.stringify(made.faults));
     return made.value;
   };

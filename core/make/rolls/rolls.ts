@@ -6,13 +6,13 @@ import { type PlacedPiece, packSheets, sawMm } from '../cutting/sheets';
 import { MM_PER_INCH } from '../../base/length';
 
 /** A sheet's cut size: the sum of its allowances, mm. */
-export interface SheetSize {
+export interface CutSheetSize {
   readonly acrossMm: number;
   readonly alongMm: number;
 }
 
 /** Adds a sheet's allowances up. */
-export function sheetSize(part: SheetPart): SheetSize {
+export function sheetSize(part: SheetPart): CutSheetSize {
   const total = (lines: SheetPart['across']): number => lines.reduce((sum, line) => sum + line.mm, 0);
   return { acrossMm: total(part.across), alongMm: total(part.along) };
 }

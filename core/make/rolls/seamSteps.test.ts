@@ -1,13 +1,13 @@
-import type { Outline } from '../../outline';
+import type { Assessment } from '../../outline';
 import { quickShop } from '../../cut';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';
-import { outline } from '../../plan';
+import { assessCover } from '../../plan';
 
 const garden = demoGarden();
 const tunnel = garden.covers.find((c) => c.id === 'salad-tunnel') as Cover;
-const drawn = (roll: string | null): Outline => {
-  const made = outline(garden, { ...tunnel, answers: { ...tunnel.answers, roll } } as Cover);
+const drawn = (roll: string | null): Assessment => {
+  const made = assessCover(garden, { ...tunnel, answers: { ...tunnel.answers, roll } } as Cover);
   if (!made.ok) throw new Error(JSON.stringify(made.faults));
   return made.value;
 };

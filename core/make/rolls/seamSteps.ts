@@ -1,4 +1,4 @@
-import type { Step } from '../../build/assembly/types';
+import type { BuildStep } from '../../build/assembly/types';
 import { SEAM_ROWS, type Seam } from './rolls';
 import { amount, phrase } from '../../base/figure';
 import { CAUTIONS } from '../../build/joints/cautions';
@@ -8,7 +8,7 @@ import { saidStep, stage } from '../../build/guide/stage';
 const MINUTES_A_METRE = 4;
 
 /** Making one sheet of strips: on the floor, before it goes over the frame. */
-function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
+function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): BuildStep {
   const film = cover.kind === 'film';
   const made = stage({
     id: `seam-${tag}`,
@@ -32,8 +32,8 @@ function seamStep({ tag, cover, strips, lapMm, lengthMm }: Seam): Step {
 }
 
 /** The steps with every seam made before the step in which its sheet is first in play. */
-export function withSeams(steps: readonly Step[], seams: readonly Seam[]): readonly Step[] {
-  return seams.reduce<readonly Step[]>((list, seam) => {
+export function withSeams(steps: readonly BuildStep[], seams: readonly Seam[]): readonly BuildStep[] {
+  return seams.reduce<readonly BuildStep[]>((list, seam) => {
     const found = list.findIndex((s) => s.tags.includes(seam.tag));
     const at = found < 0 ? list.length : found;
     return [...list.slice(0, at), seamStep(seam), ...list.slice(at)];

@@ -17,10 +17,10 @@ import { freshName } from '../../../core/base/ids';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { Button, Choice, Row } from '../../parts/controls';
-import { Said } from '../../parts/Said';
+import { Sentence } from '../../parts/Said';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { Facts } from '../../parts/lists';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import { BedDrawing } from './BedDrawing';
 import { OneAtATime } from './OneAtATime';
 
@@ -106,7 +106,7 @@ export function BedPlace(): ReactNode {
             <BedDrawing bed={bed} survey={s} onSet={set} />
           </div>
         )}
-        <Panel aria-label="What the measures say">
+        <PanelBox aria-label="What the measures say">
           <section aria-label="What the measures say" data-testid="survey">
             <h2>What the measures say</h2>
             <Facts>
@@ -150,7 +150,7 @@ export function BedPlace(): ReactNode {
             <Remarks>
               {s.remarks.map((r, i) => (
                 <li key={i} className={r.severity}>
-                  <Said phrase={r.text} />
+                  <Sentence phrase={r.text} />
                 </li>
               ))}
             </Remarks>
@@ -232,7 +232,7 @@ export function BedPlace(): ReactNode {
               ))}
             </Families>
           </section>
-        </Panel>
+        </PanelBox>
       </Body>
     </>
   );

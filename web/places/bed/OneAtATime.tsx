@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { formatLength } from '../../../core/base/length';
 import type { Result } from '../../../core/base/result';
 import type { Bed } from '../../../core/site/bed';
-import { MEASURES, type Measure } from '../../../core/site/measures';
+import { MEASURES, type BedMeasure } from '../../../core/site/measures';
 import type { PlanPoint, Survey } from '../../../core/site/survey';
 import { useUnits } from '../../app/hooks';
 import { useSize } from '../../drawing/useSize';
@@ -224,7 +224,7 @@ function Close({
 }: {
   readonly bed: Bed;
   readonly survey: Survey;
-  readonly measure: Measure;
+  readonly measure: BedMeasure;
 }): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
   const width = size?.width ?? 0;
@@ -244,7 +244,7 @@ function Close({
 
 interface ShownProps {
   readonly bed: Bed;
-  readonly measure: Measure;
+  readonly measure: BedMeasure;
   readonly width: number;
 }
 

@@ -1,4 +1,4 @@
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
@@ -15,7 +15,7 @@ import { JobSays } from '../../parts/JobSays';
 import { TypedField } from '../../parts/TypedField';
 import { useWeather } from '../../weather/useWeather';
 import { AirNoon } from './AirNoon';
-import { Warmer } from './Warmer';
+import { WarmerPanel } from './Warmer';
 import { WeatherFrom } from './WeatherFrom';
 
 // Charts come when they are looked at.
@@ -116,7 +116,7 @@ export function AirLeaf({
   onSet,
   setAnswers,
 }: {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
   readonly setAnswers: (label: string, answers: unknown) => unknown;
 }): ReactNode {
@@ -128,7 +128,7 @@ export function AirLeaf({
         <>
           <InWeather outline={o} weather={weather} />
           <WeatherFrom had={had} place={o.garden} />
-          <Warmer outline={o} weather={weather} setAnswers={setAnswers} />
+          <WarmerPanel outline={o} weather={weather} setAnswers={setAnswers} />
         </>
       ) : (
         <WeatherFrom had={had} place={o.garden} />
@@ -140,7 +140,7 @@ export function AirLeaf({
   );
 }
 
-function InWeather({ outline: o, weather }: { readonly outline: Outline; readonly weather: Weather }): ReactNode {
+function InWeather({ outline: o, weather }: { readonly outline: Assessment; readonly weather: Weather }): ReactNode {
   const [asked, ask] = useState<string>();
   const key = weatherKey(weather);
   const coverId = o.cover.id;
@@ -190,7 +190,7 @@ function InWeather({ outline: o, weather }: { readonly outline: Outline; readonl
 }
 
 /** The day in four figures, and the year behind it. */
-function Sums({ outline: o, shown }: { readonly outline: Outline; readonly shown: ShownClimate }): ReactNode {
+function Sums({ outline: o, shown }: { readonly outline: Assessment; readonly shown: ShownClimate }): ReactNode {
   const units = useUnits();
   const row = o.assembly.crop.crop;
   const day = shown.days.find((d) => d.date === shown.date);

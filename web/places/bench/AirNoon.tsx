@@ -1,10 +1,10 @@
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { type ReactNode, useMemo } from 'react';
 import { clearDayRiseC } from '../../../core/air';
 import type { Result } from '../../../core/base/result';
 import { formatAmount } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
-import { type Sheet, toScreen } from '../../drawing/Shapes';
+import { type DrawingScale, toScreen } from '../../drawing/Shapes';
 import { FittedView } from '../../drawing/FittedView';
 import { Why } from '../../parts/Why';
 import { VENT_UNITS } from '../../../core/catalog/ventUnits';
@@ -17,7 +17,7 @@ export function AirNoon({
   outline: o,
   onSet,
 }: {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
 }): ReactNode {
   const units = useUnits();
@@ -70,7 +70,7 @@ export function AirNoon({
 }
 
 /** The two vents, to scale, as squares on the end of the cover. */
-function Vents({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
+function Vents({ outline: o, sheet }: { readonly outline: Assessment; readonly sheet: DrawingScale }): ReactNode {
   const { under } = o.assembly;
   const top = under.reduce((best, p) => (p.z > best.z ? p : best));
   const foot = Math.min(...under.map((p) => p.z));

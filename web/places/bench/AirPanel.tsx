@@ -1,12 +1,12 @@
 import { celsiusOf, degreesIn } from '../../../core/base/amount';
 import { DateField } from '../../parts/DateField';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import type { Place } from '../../../core/site/place';
 import type { Draft } from 'immer';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type Result, fail } from '../../../core/base/result';
-import type { Tending } from '../../../core/judge/climate/tending';
+import type { Operation } from '../../../core/judge/climate/tending';
 import { USUAL_TENDING } from '../../../core/judge/climate/tending';
 import { useTake, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
@@ -56,7 +56,7 @@ function HourField({
 }
 
 /** Who opens it and when, and the noon that its vents are sized for. */
-export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
+export function AirPanel({ outline: o }: { readonly outline: Assessment }): ReactNode {
   const take = useTake();
   const { noon } = o.garden.site;
   const units = useUnits();
@@ -67,7 +67,7 @@ export function AirPanel({ outline: o }: { readonly outline: Outline }): ReactNo
   const read = (x: number): number => celsiusOf(x, units);
   const step = temperature === 'F' ? 1.8 : 1;
   const { tending, id } = o.cover;
-  const tend = (recipe: (tending: Draft<Tending>) => void): Result<unknown> =>
+  const tend = (recipe: (tending: Draft<Operation>) => void): Result<unknown> =>
     take('Set how it is tended', (garden) => {
       const cover = garden.covers.find((c) => c.id === id);
       if (cover) recipe(cover.tending);

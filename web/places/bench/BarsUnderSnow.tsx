@@ -7,17 +7,17 @@ import { MM_PER_INCH, isMetric } from '../../../core/base/length';
 import { formatAmount } from '../../../core/base/amount';
 import { type BeamUnder, beamUnder, timesBorne, timesUntil } from '../../../core/judge/proof/beam';
 import { type DesignSnow, designSnow, driftAtPa, driftOf, snowDepthMm } from '../../../core/judge/proof/snow';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { useUnits } from '../../app/hooks';
-import { type Sheet, toScreen } from '../../drawing/Shapes';
+import { type DrawingScale, toScreen } from '../../drawing/Shapes';
 import { Choice } from '../../parts/controls';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { SnowOn, TALL_PX, strain } from './BentDrawing';
-import { Controls, KindChoice, SnowSlide, Words } from './LoadControls';
-import { type Kind, kindAsked, slideMost } from './underLoad';
+import { Controls, KindChoice, SnowSlide, LoadWords } from './LoadControls';
+import { type LoadKind, kindAsked, slideMost } from './underLoad';
 
 interface Laid {
-  readonly kind: Kind;
+  readonly kind: LoadKind;
   readonly depthMm: number;
   readonly times: 1 | 5 | 20;
 }
@@ -42,7 +42,7 @@ export interface BarsUnder {
 const DEEPEST_MM = 2000;
 const METRE_MM = 1000;
 
-export function useBarsUnder(o: Outline): BarsUnder {
+export function useBarsUnder(o: Assessment): BarsUnder {
   const { site } = o.garden;
   const { beams } = o.assembly;
   const asked = kindAsked(o);
@@ -75,7 +75,7 @@ interface Line {
 }
 
 /** The bars that are seen from the end, each line once: all that are made as those that are judged. */
-function linesOf({ assembly }: Outline, bars: readonly Bar[]): readonly Line[] {
+function linesOf({ assembly }: Assessment, bars: readonly Bar[]): readonly Line[] {
   const all = bars.flatMap((bar) => {
     const parts = new Set(assembly.members.filter((m) => bar.beam.tags.includes(m.tag)).map((m) => m.part));
     return assembly.members
@@ -104,8 +104,8 @@ export function BarsDrawing({
   sheet,
   under: { bars, laid, snow, mostMm },
 }: {
-  readonly outline: Outline;
-  readonly sheet: Sheet;
+  readonly outline: Assessment;
+  readonly sheet: DrawingScale;
   readonly under: BarsUnder;
 }): ReactNode {
   const lines = linesOf(o, bars);
@@ -165,7 +165,7 @@ export function BarsControls({ under }: { readonly under: BarsUnder }): ReactNod
     <Controls>
       <h2>Try snow on it</h2>
       <SnowSlide {...under} />
-      <Words className={verdict} role="status">
+      <LoadWords className={verdict} role="status">
         <VerdictMark verdict={verdict} />{' '}
         {used > 1 ? (
           <>
@@ -181,7 +181,7 @@ export function BarsControls({ under }: { readonly under: BarsUnder }): ReactNod
             {u.sagMm > finest && `, sagging ${formatAmount(u.sagMm, 'length', units)}`}.
           </>
         )}
-      </Words>
+      </LoadWords>
       <div>
         <KindChoice kind={laid.kind} lay={lay} />
         <Choice

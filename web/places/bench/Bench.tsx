@@ -6,8 +6,8 @@ import { phraseText } from '../../../core/base/figure';
 import type { Answers } from '../../../core/build/answers/asked';
 import { familyOf } from '../../../core/build/families/inHand';
 import type { Cover, Garden } from '../../../core/garden/garden';
-import { type Laid, laidOut } from '../../../core/laid';
-import type { Mend } from '../../../core/mends';
+import { type CoverLayout, cachedLayout } from '../../../core/laid';
+import type { Fix } from '../../../core/mends';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { PlaceHead } from '../../app/PlaceHead';
 import { StripToCome } from '../../app/StripToCome';
@@ -20,7 +20,7 @@ import { useJudged } from '../../background/useJudged';
 import { useWork } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { Leaves } from '../../parts/Leaves';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import type { Pulling } from '../../drawing/Handles';
 import { ShapeViews } from './ShapeViews';
 import { usePull } from '../../drawing/usePull';
@@ -28,7 +28,7 @@ import { usePull } from '../../drawing/usePull';
 const OPENING = <p role="status">Opening…</p>;
 // Leaves come when they are turned to; the shape is there at once.
 const Strip = lazyPart(() => import('../../app/Strip').then((m) => m.Strip), <StripToCome />);
-const Told = lazyPart(() => import('./Told').then((m) => m.Told));
+const Told = lazyPart(() => import('./Told').then((m) => m.ChecksAndControls));
 const StandLeaf = lazyPart(() => import('./StandLeaf').then((m) => m.StandLeaf), OPENING);
 const SkinLeaf = lazyPart(() => import('./SkinLeaf').then((m) => m.SkinLeaf), OPENING);
 const AirLeaf = lazyPart(() => import('./AirLeaf').then((m) => m.AirLeaf), OPENING);
@@ -64,7 +64,7 @@ const Empty = styled.div`
 `;
 
 /** Checks over, choices under them, each with a way to go through it by itself. */
-const Beside = styled(Panel)`
+const Beside = styled(PanelBox)`
   padding: 0;
   overflow: hidden;
   grid-template-rows: minmax(0, auto) minmax(12rem, 1fr);
@@ -89,13 +89,13 @@ export function Bench(): ReactNode {
   const { cover, bed } = useCurrent();
   const { leaf = 'shape' } = useParams();
   const garden = useGarden();
-  const built = cover && laidOut(garden, cover);
+  const built = cover && cachedLayout(garden, cover);
   const working = useWork(cover);
   const setAnswers = useSetAnswers(cover?.id ?? '');
   const [taking, takeAlong] = useState(false);
   const startTaking = useCallback(() => takeAlong(true), []);
   const [pointed, point] = useState<Check>();
-  const [tried, tryOut] = useState<Mend>();
+  const [tried, tryOut] = useState<Fix>();
 
   const good = built?.ok ? built.value : undefined;
   const pull = usePull(good, setAnswers);
@@ -112,7 +112,7 @@ export function Bench(): ReactNode {
 
   const { units } = garden;
   const takeMend = useCallback(
-    (mend: Mend): void => {
+    (mend: Fix): void => {
       tryOut(undefined);
       setAnswers(`Mend: ${phraseText(mend.label, units)}`, mend.answers);
     },
@@ -197,11 +197,11 @@ const Head = memo(function Head({ coverId, title, subtitle, kept, onTakeAlong }:
 });
 
 /** The design with other answers, where it can be built with them; else as it is. */
-function useDraft(garden: Garden, o: Laid | undefined, answers: Answers | undefined): Laid | undefined {
+function useDraft(garden: Garden, o: CoverLayout | undefined, answers: Answers | undefined): CoverLayout | undefined {
   // The same while nothing changes: what is told of it later must not have it drawn again.
   return useMemo(() => {
     if (!o || !answers) return o;
-    const found = laidOut(garden, { ...o.cover, answers } as Cover);
+    const found = cachedLayout(garden, { ...o.cover, answers } as Cover);
     return found.ok ? found.value : o;
   }, [garden, o, answers]);
 }
@@ -226,7 +226,7 @@ function Broken({ faults }: { readonly faults: readonly string[] }): ReactNode {
 }
 
 interface ViewsProps {
-  readonly outline: Laid;
+  readonly outline: CoverLayout;
   readonly setAnswers: (label: string, answers: unknown) => readonly { field: string; message: string }[];
 }
 
@@ -237,7 +237,7 @@ function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: 
       const changed = familyOf(o.cover.family).dimension(o.cover.answers, id, mm, o);
       if (!changed.ok) return changed;
       // Laid out as it is going to be drawn, so that it need not be again.
-      const drawn = laidOut(o.garden, { ...o.cover, answers: changed.value } as Cover);
+      const drawn = cachedLayout(o.garden, { ...o.cover, answers: changed.value } as Cover);
       if (!drawn.ok) return drawn;
       const label = o.assembly.dimensions.find((d) => d.id === id)?.label ?? id;
       const faults = setAnswers(`Set ${label}`, changed.value);
@@ -250,7 +250,7 @@ function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: 
 interface LeafProps extends ViewsProps {
   readonly leaf: string;
   readonly pulling: Pulling;
-  readonly mended: Laid | undefined;
+  readonly mended: CoverLayout | undefined;
   readonly pointed: Check | undefined;
 }
 

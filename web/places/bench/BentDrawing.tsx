@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { LoadedPoint } from '../../../core/judge/proof/loaded';
-import { type Sheet, toScreen } from '../../drawing/Shapes';
+import { type DrawingScale, toScreen } from '../../drawing/Shapes';
 import type { UnderLoad } from './underLoad';
 
 /** How hard a stretch is bent: its colour, and its width, so that it is told without colour. */
@@ -14,7 +14,7 @@ export const strain = (used: number): { readonly colour: string; readonly wide: 
 export const TALL_PX = 34;
 
 /** The hoop as it bends over the hoop as it is built, with what lies and blows on it. */
-export function BentDrawing({ sheet, under }: { readonly sheet: Sheet; readonly under: UnderLoad }): ReactNode {
+export function BentDrawing({ sheet, under }: { readonly sheet: DrawingScale; readonly under: UnderLoad }): ReactNode {
   const { bent, laid, mostMm } = under;
   if (!bent) return null;
   const { still, points, gives } = bent;
@@ -54,7 +54,7 @@ export function SnowOn({
   still,
   tall,
 }: {
-  readonly sheet: Sheet;
+  readonly sheet: DrawingScale;
   readonly still: readonly LoadedPoint[];
   readonly tall: number;
 }): ReactNode {
@@ -77,7 +77,7 @@ export function SnowOn({
 const ARROW_PX = 26;
 
 /** Pressure and suction of the wind, square to the hoop. */
-function WindOn({ sheet, still }: { readonly sheet: Sheet; readonly still: readonly LoadedPoint[] }): ReactNode {
+function WindOn({ sheet, still }: { readonly sheet: DrawingScale; readonly still: readonly LoadedPoint[] }): ReactNode {
   const most = Math.max(...still.map((p) => Math.abs(p.windPa)));
   if (!(most > 0)) return null;
   return (

@@ -1,16 +1,16 @@
 import { unsaid } from '../../../core/conditions';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { type ReactNode, memo, useState } from 'react';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
 import type { Check } from '../../../core/judge/proof/check';
-import type { Mend } from '../../../core/mends';
-import { figuresOf } from '../../app/figures';
+import type { Fix } from '../../../core/mends';
+import { stripFigures } from '../../app/figures';
 import { useUnits } from '../../app/hooks';
 import { useMends } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
-import { Said } from '../../parts/Said';
+import { Sentence } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { Why } from '../../parts/Why';
 
@@ -127,15 +127,15 @@ const Section = styled.section`
 `;
 
 export interface ChecksProps {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   /** The design is at rest and priced: mends can be looked for. */
   readonly ready: boolean;
   readonly only: string | undefined;
   /** The mend that is tried out, and what the design would be with it. */
-  readonly tried: Mend | undefined;
-  readonly mended: Outline | undefined;
-  readonly onTry: (mend: Mend | undefined) => void;
-  readonly onTake: (mend: Mend) => void;
+  readonly tried: Fix | undefined;
+  readonly mended: Assessment | undefined;
+  readonly onTry: (mend: Fix | undefined) => void;
+  readonly onTake: (mend: Fix) => void;
   readonly onPoint: (check: Check | undefined) => void;
 }
 
@@ -196,7 +196,7 @@ function Mends({
   onTry,
   onTake,
 }: Pick<ChecksProps, 'outline' | 'tried' | 'mended' | 'onTry' | 'onTake'> & {
-  readonly of: readonly Mend[];
+  readonly of: readonly Fix[];
 }): ReactNode {
   const units = useUnits();
   const mine = tried && of.includes(tried) ? tried : undefined;
@@ -262,11 +262,11 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
     >
       <VerdictMark verdict={c.verdict} />
       <span>
-        <Said phrase={c.text} /> {roughly(o, c) && <i>Rough: say on Stand {roughly(o, c)}.</i>}{' '}
+        <Sentence phrase={c.text} /> {roughly(o, c) && <i>Rough: say on Stand {roughly(o, c)}.</i>}{' '}
         {c.figure && <Why figure={c.figure}>Why?</Why>}
         {c.sure && c.verdict !== 'holds' && (
           <span className="sure">
-            <Said phrase={c.sure.words} />
+            <Sentence phrase={c.sure.words} />
           </span>
         )}
       </span>
@@ -292,7 +292,7 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
 }
 
 /** What of the place a check leans on that nobody has said yet. */
-function roughly(o: Outline, { under }: Check): string | undefined {
+function roughly(o: Assessment, { under }: Check): string | undefined {
   const not = unsaid(o);
   if (under === undefined || !not[under]) return undefined;
   return under === 'snow' ? 'what snow lies here' : 'how it blows here';
@@ -304,17 +304,17 @@ function Changed({
   after,
   cost,
 }: {
-  readonly before: Outline;
-  readonly after: Outline;
+  readonly before: Assessment;
+  readonly after: Assessment;
   readonly cost: number;
 }): ReactNode {
   const units = useUnits();
-  const was = figuresOf(before, undefined, units);
-  const changed = figuresOf(after, undefined, units).flatMap((f) => {
+  const was = stripFigures(before, undefined, units);
+  const changed = stripFigures(after, undefined, units).flatMap((f) => {
     const old = was.find((w) => w.id === f.id);
     return old && old.text !== f.text ? [{ ...f, old: old.text }] : [];
   });
-  const failing = (o: Outline): number => o.checks.filter((c) => c.verdict === 'fails').length;
+  const failing = (o: Assessment): number => o.checks.filter((c) => c.verdict === 'fails').length;
   return (
     <dl>
       <dt>Price</dt>

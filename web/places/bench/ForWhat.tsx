@@ -2,13 +2,13 @@ import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import { weighedIn } from '../../../core/brief/design';
 import { gardenFor, sentenceOf, wishesOf } from '../../../core/brief/wishes';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import type { Brief } from '../../../core/site/brief';
 import { useWay } from '../../app/way';
-import { Said } from '../../parts/Said';
+import { Sentence } from '../../parts/Said';
 
 /** What the cover was chosen for, and what of it the design as it stands now does not do. */
-export function ForWhat({ outline: o, brief }: { readonly outline: Outline; readonly brief: Brief }): ReactNode {
+export function ForWhat({ outline: o, brief }: { readonly outline: Assessment; readonly brief: Brief }): ReactNode {
   const way = useWay();
   const misses = useMemo(() => {
     // Judged by the snow and the gust that were asked for, which may be others than the garden's.
@@ -21,7 +21,7 @@ export function ForWhat({ outline: o, brief }: { readonly outline: Outline; read
     <section aria-label="What it is for">
       <h2>What it is for</h2>
       <p>
-        <Said phrase={sentenceOf(o.garden, brief)} />
+        <Sentence phrase={sentenceOf(o.garden, brief)} />
       </p>
       {misses?.length === 0 && <p>It does all of that.</p>}
       {misses && misses.length > 0 && (
@@ -30,7 +30,7 @@ export function ForWhat({ outline: o, brief }: { readonly outline: Outline; read
           {misses.map(({ id, thing }, i) => (
             <span key={id}>
               {i > 0 && ', '}
-              <Said phrase={thing} />
+              <Sentence phrase={thing} />
             </span>
           ))}
           .

@@ -1,4 +1,4 @@
-import type { Laid } from '../../../core/laid';
+import type { CoverLayout } from '../../../core/laid';
 import { heightAt } from '../../../core/base/geometry';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
@@ -34,7 +34,7 @@ const Box = styled.dl`
 `;
 
 /** Clear height over the soil at the edge row, in the middle, and at any distance that is typed. */
-export function Headroom({ outline: o }: { readonly outline: Laid }): ReactNode {
+export function Headroom({ outline: o }: { readonly outline: CoverLayout }): ReactNode {
   const { length } = useUnits();
   const [asked, setAsked] = useState(200);
   const arch = o.assembly.arches[0];

@@ -8,13 +8,13 @@ import { WARM_C } from '../../../core/judge/proof/blown';
 import type { LoadedHoop } from '../../../core/judge/proof/loaded';
 import { SNOW_DENSITY } from '../../../core/judge/proof/snow';
 import { brushBy, carriedMm as carriedBy, hoopStrength } from '../../../core/judge/proof/strength';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { useUnits } from '../../app/hooks';
 import { Choice } from '../../parts/controls';
-import { Said } from '../../parts/Said';
+import { Sentence } from '../../parts/Said';
 import { Slide } from '../../parts/Slide';
 import { VerdictMark } from '../../parts/VerdictMark';
-import type { Kind, UnderLoad } from './underLoad';
+import type { LoadKind, UnderLoad } from './underLoad';
 
 const GIVES = {
   sway: 'it sways to one side and lies down',
@@ -28,7 +28,7 @@ const WHERE = ['left foot', 'left shoulder', 'crown', 'right shoulder', 'right f
 const whereOn = (bent: LoadedHoop, at: number): string =>
   WHERE[Math.min(4, Math.max(0, Math.round((4 * at) / (bent.points.length - 1))))] ?? 'crown';
 
-export const Words = styled.p`
+export const LoadWords = styled.p`
   padding: 0.5rem 0.7rem;
   border-left: 4px solid var(--holds);
   background: var(--ground);
@@ -69,7 +69,7 @@ export function SnowSlide({
   carriedMm,
   mostMm,
 }: {
-  readonly laid: { readonly kind: Kind; readonly depthMm: number };
+  readonly laid: { readonly kind: LoadKind; readonly depthMm: number };
   readonly lay: (more: { readonly depthMm: number }) => void;
   readonly askedMm: number;
   readonly carriedMm: number;
@@ -96,8 +96,8 @@ export function KindChoice({
   kind,
   lay,
 }: {
-  readonly kind: Kind;
-  readonly lay: (more: { readonly kind: Kind }) => void;
+  readonly kind: LoadKind;
+  readonly lay: (more: { readonly kind: LoadKind }) => void;
 }): ReactNode {
   return (
     <Choice
@@ -107,7 +107,7 @@ export function KindChoice({
         value: k,
         label: k[0]?.toUpperCase() + k.slice(1),
       }))}
-      onChange={(k) => lay({ kind: k as Kind })}
+      onChange={(k) => lay({ kind: k as LoadKind })}
     />
   );
 }
@@ -117,7 +117,7 @@ export function LoadControls({
   outline: o,
   under,
 }: {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly under: UnderLoad;
 }): ReactNode {
   const units = useUnits();
@@ -145,7 +145,7 @@ export function LoadControls({
         marks={[{ at: o.asked.gustMPerS, word: 'asked' }]}
         onChange={(gustMPerS) => lay({ gustMPerS })}
       />
-      <Words className={verdict} role="status">
+      <LoadWords className={verdict} role="status">
         {bent && <VerdictMark verdict={verdict} />}{' '}
         {bent === undefined ? (
           'Bending it…'
@@ -173,7 +173,7 @@ export function LoadControls({
             ; the pipe is bent to {Math.round(100 * used)} % of its limit.
           </>
         )}
-      </Words>
+      </LoadWords>
       <div>
         <KindChoice kind={laid.kind} lay={lay} />
         <Choice
@@ -232,7 +232,7 @@ export function LoadControls({
         arch.ridge.kind !== 'posted' &&
         propped.wetSnowMm > (1.1 * (carriedMm * SNOW_DENSITY[laid.kind])) / SNOW_DENSITY.wet && (
           <p>
-            <Said
+            <Sentence
               phrase={phrase`For one storm: a post with a padded board under the crown of each hoop, ${amount(arch.hoop.heightMm + arch.footZMm - o.assembly.crop.soilZMm, 'length')} from the soil, carries ${amount(propped.wetSnowMm, 'snowDepth')} of wet snow.`}
             />
           </p>
@@ -242,7 +242,7 @@ export function LoadControls({
 }
 
 /** When to brush, by the weakest of all that carries snow. */
-export function Brush({ outline: o }: { readonly outline: Outline }): ReactNode {
+export function Brush({ outline: o }: { readonly outline: Assessment }): ReactNode {
   const units = useUnits();
   const [weakest] = o.strengths;
   const snowMm = carriedBy(o.strengths, o.unjudged);

@@ -1,11 +1,11 @@
-import type { Laid } from '../../../core/laid';
+import type { CoverLayout } from '../../../core/laid';
 import { type ReactNode, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOf } from '../../../core/build/families/inHand';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatMoney } from '../../../core/base/amount';
 import { useAppDispatch, useUnits } from '../../app/hooks';
 import { useOptions } from '../../background/usePlan';
-import { said } from '../../app/state';
+import { noticeShown } from '../../app/state';
 import type { Option } from '../../../core/build/answers/asked';
 import type { OptionCost } from '../../../core/options';
 import type { Picked } from '../../parts/picked';
@@ -13,7 +13,7 @@ import { Choice, Field, Stepper } from '../../parts/controls';
 import { LengthField } from '../../parts/TypedField';
 
 export interface QuestionsProps {
-  readonly outline: Laid;
+  readonly outline: CoverLayout;
   readonly leaf: 'shape' | 'skin';
   readonly title: string;
   readonly setAnswers: (label: string, answers: unknown) => readonly { field: string; message: string }[];
@@ -54,7 +54,7 @@ const Asked = memo(function Asked({
   };
   const choose = (id: string, label: string, value: string | number): void => {
     const answer = set(id, label, value);
-    if (!answer.ok) dispatch(said(answer.faults[0]?.message ?? 'That cannot be used here.'));
+    if (!answer.ok) dispatch(noticeShown(answer.faults[0]?.message ?? 'That cannot be used here.'));
   };
   // Handlers stay the same from one drawing to the next, so that unchanged choices need not be drawn again.
   const latest = useRef(choose);

@@ -1,7 +1,7 @@
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { type ReactNode, useEffect, useState } from 'react';
 import styled from 'styled-components';
-import type { Step } from '../../../core/build/assembly/types';
+import type { BuildStep } from '../../../core/build/assembly/types';
 import { countOfJoint } from '../../../core/build/joints/kind';
 import { sayJoint } from '../../../core/show/jointMarks';
 import { formatLength } from '../../../core/base/length';
@@ -96,7 +96,7 @@ const LIFT_MM = 260;
 const TURN_DEG = 20;
 
 /** The cover in the round: turn it, pick its pieces, build it up step by step. */
-export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactNode {
+export function RoundLeaf({ outline: o }: { readonly outline: Assessment }): ReactNode {
   const { length } = useUnits();
   const colours = useColours();
   const [draws] = useState(canDraw);
@@ -107,7 +107,7 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
   const [upTo, setUpTo] = useState(building.length);
   const [apart, setApart] = useState(false);
   const [tagged, setTagged] = useState(true);
-  const firstStep = (has: (s: Step) => boolean): number => Math.max(0, building.findIndex(has));
+  const firstStep = (has: (s: BuildStep) => boolean): number => Math.max(0, building.findIndex(has));
   const first = (tag: string): number => firstStep((s) => s.tags.includes(tag));
   const firstMade = (id: string): number => firstStep((s) => s.joints.includes(id));
   const picked = pick?.kind === 'piece' ? pick.key : undefined;
@@ -183,7 +183,7 @@ export function RoundLeaf({ outline: o }: { readonly outline: Outline }): ReactN
 }
 
 interface PanelProps {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly picked: string | undefined;
   readonly onPick: (tag: string) => void;
   readonly joint: string | undefined;

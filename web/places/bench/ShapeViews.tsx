@@ -2,8 +2,8 @@ import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { type Flat, type View, flatten } from '../../../core/base/geometry';
 import type { Result } from '../../../core/base/result';
-import type { Laid } from '../../../core/laid';
-import type { Outline } from '../../../core/outline';
+import type { CoverLayout } from '../../../core/laid';
+import type { Assessment } from '../../../core/outline';
 import type { Check } from '../../../core/judge/proof/check';
 import { type Drawn, drawAssembly } from '../../../core/show/project';
 import type { LayoutOf } from '../../../core/show/viewLayout';
@@ -11,7 +11,7 @@ import { useJudged } from '../../background/useJudged';
 import type { Pulling } from '../../drawing/Handles';
 import { PulledView } from '../../drawing/PulledView';
 import { type Flag, Flags } from '../../drawing/Beside';
-import type { Sheet } from '../../drawing/Shapes';
+import type { DrawingScale } from '../../drawing/Shapes';
 import { type Size, useSize } from '../../drawing/useSize';
 import { Headroom } from './Headroom';
 
@@ -40,11 +40,11 @@ const Views = styled.div`
 `;
 
 interface ShapeViewsProps {
-  readonly outline: Laid;
+  readonly outline: CoverLayout;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
   readonly pulling: Pulling;
   /** What a mend that is tried out would make of it. */
-  readonly mended: Laid | undefined;
+  readonly mended: CoverLayout | undefined;
   /** The check that is being looked at. */
   readonly pointed: Check | undefined;
 }
@@ -128,7 +128,7 @@ export function ShapeViews({ outline: o, onSet, pulling, mended, pointed }: Shap
 const NARROW_HIGH_PX = 460;
 
 interface OneViewProps extends Omit<ShapeViewsProps, 'outline'> {
-  readonly outline: Laid;
+  readonly outline: CoverLayout;
   readonly view: View;
   readonly cell: Size;
   readonly lit: readonly string[];
@@ -149,7 +149,7 @@ function OneView({ mended, pointed, flagged, ...view }: OneViewProps): ReactNode
   );
 }
 
-type SignsProps = Pick<OneViewProps, 'outline' | 'view' | 'pointed' | 'flagged'> & { readonly sheet: Sheet };
+type SignsProps = Pick<OneViewProps, 'outline' | 'view' | 'pointed' | 'flagged'> & { readonly sheet: DrawingScale };
 
 /** The drawing first: what is wrong with it is signed as soon as it is known, and nothing else is drawn again for that. */
 function Signs({ outline, view, pointed, flagged, sheet }: SignsProps): ReactNode {
@@ -162,7 +162,7 @@ function Signs({ outline, view, pointed, flagged, sheet }: SignsProps): ReactNod
 }
 
 /** Signs of what fails or is tight, where the view shows it. */
-function flagsOf(o: Outline, view: View, pointed: Check | undefined): readonly Flag[] {
+function flagsOf(o: Assessment, view: View, pointed: Check | undefined): readonly Flag[] {
   return o.checks
     .filter((c) => c.verdict !== 'holds' || c.id === pointed?.id)
     .map((c) => {
@@ -175,7 +175,7 @@ function flagsOf(o: Outline, view: View, pointed: Check | undefined): readonly F
 const same = (p: Flat, q: Flat): boolean => Math.hypot(p[0] - q[0], p[1] - q[1]) < 5;
 
 /** What a mended design has that this one has not, in a view. */
-function ghostOf(of: LayoutOf, mended: Laid, view: View): readonly Drawn[] {
+function ghostOf(of: LayoutOf, mended: CoverLayout, view: View): readonly Drawn[] {
   const key = (d: Drawn): string => d.points.map(([u, v]) => `${Math.round(u)},${Math.round(v)}`).join(' ');
   const here = new Set(of.frame.shapes.map(key));
   return drawAssembly(mended.assembly, mended.site.bed, mended.site.survey, view).filter((d) => !here.has(key(d)));

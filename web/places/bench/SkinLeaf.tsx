@@ -1,4 +1,4 @@
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { SheetSums } from '../../parts/SheetSums';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
@@ -17,7 +17,7 @@ const Area = styled.div`
 `;
 
 export /** Sheets: each allowance on its own line, and how they lie on the roll. */
-function SkinLeaf({ outline: o }: { readonly outline: Outline }): ReactNode {
+function SkinLeaf({ outline: o }: { readonly outline: Assessment }): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
   const film = o.assembly.sheets.some((s) => s.cover.kind === 'film');
   return (

@@ -1,4 +1,4 @@
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/build/hoop/strain';
@@ -9,15 +9,15 @@ import type { Result } from '../../../core/base/result';
 import { formatAmount } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';
 import { FittedView } from '../../drawing/FittedView';
-import { type Sheet, toScreen } from '../../drawing/Shapes';
-import { Figures } from '../../parts/Figures';
+import { type DrawingScale, toScreen } from '../../drawing/Shapes';
+import { FigureList } from '../../parts/Figures';
 import { BarsControls, BarsDrawing, useBarsUnder } from './BarsUnderSnow';
 import { BentDrawing } from './BentDrawing';
 import { Brush, LoadControls } from './LoadControls';
 import { useUnderLoad } from './underLoad';
 
 interface LeafProps {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
 }
 
@@ -118,7 +118,7 @@ function OnBars(leaf: LeafProps): ReactNode {
 
 interface StandProps extends LeafProps {
   /** What bends, over the drawing; and what is laid on it. */
-  readonly drawn: (sheet: Sheet) => ReactNode;
+  readonly drawn: (sheet: DrawingScale) => ReactNode;
   readonly controls: ReactNode;
 }
 
@@ -150,13 +150,13 @@ function Stand({ outline: o, onSet, drawn, controls }: StandProps): ReactNode {
         {bars.length > 0 && (
           <>
             <h2>The bars</h2>
-            <Figures figures={bars} />
+            <FigureList figures={bars} />
           </>
         )}
         {lifts.length > 0 && (
           <>
             <h2>What is lifted</h2>
-            <Figures figures={lifts} />
+            <FigureList figures={lifts} />
           </>
         )}
       </div>
@@ -171,7 +171,7 @@ function BentHoop({ arch }: { readonly arch: ArchRow }): ReactNode {
   return (
     <>
       <h2>{arch.sprung ? 'The bent hoop' : 'The hoop'}</h2>
-      <Figures figures={hoopFigures(arch)} />
+      <FigureList figures={hoopFigures(arch)} />
       {arch.sprung ? (
         <Bands>
           {[20, 0].map((t) => {
@@ -207,7 +207,7 @@ function BentHoop({ arch }: { readonly arch: ArchRow }): ReactNode {
 const SNOW_PX = 54;
 
 /** The push of the feet. */
-function Push({ outline: o, sheet }: { readonly outline: Outline; readonly sheet: Sheet }): ReactNode {
+function Push({ outline: o, sheet }: { readonly outline: Assessment; readonly sheet: DrawingScale }): ReactNode {
   const units = useUnits();
   const { under } = o.assembly;
   const arch = o.assembly.arches[0];

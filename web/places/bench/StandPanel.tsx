@@ -1,6 +1,6 @@
 import { isMetric, MPH_PER_M_PER_S } from '../../../core/base/length';
 import { conditionLines } from '../../../core/conditions';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { FOUND_AT, type Place, ROUGH_GUST, ROUGH_SNOW } from '../../../core/site/place';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
@@ -9,7 +9,7 @@ import { amount, phrase } from '../../../core/base/figure';
 import { failAll, ok } from '../../../core/base/result';
 import { useEdit } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
-import { Said } from '../../parts/Said';
+import { Sentence } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
 
 /** A figure that nobody has said: where it is found, and a class to start from. */
@@ -49,7 +49,7 @@ const FACTORS = [
 ] as const;
 
 /** What snow and wind are asked of covers here. */
-export function StandPanel({ outline: o }: { readonly outline: Outline }): ReactNode {
+export function StandPanel({ outline: o }: { readonly outline: Assessment }): ReactNode {
   const edit = useEdit();
   const { snow, exposure, practice, snowFactors, rough, gustMPerS } = o.garden.site;
   const ce = PRACTICES[practice].exposure;
@@ -74,7 +74,7 @@ export function StandPanel({ outline: o }: { readonly outline: Outline }): React
       {(o.asked.snowBy === 'wish' || o.asked.gustBy === 'wish') &&
         conditionLines(o).map((line, i) => (
           <p key={i}>
-            <Said phrase={line} />
+            <Sentence phrase={line} />
           </p>
         ))}
       {rough.includes('snow') && (

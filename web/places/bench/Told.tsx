@@ -2,7 +2,7 @@
 import { type ReactNode, memo } from 'react';
 import type { Cover } from '../../../core/garden/garden';
 import { lazyPart } from '../../app/fresh';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import type { PlanWork } from '../../background/plan.worker';
 import type { Job } from '../../background/useJob';
 import { Checks, type ChecksProps } from './Checks';
@@ -12,7 +12,7 @@ const StandPanel = lazyPart(() => import('./StandPanel').then((m) => m.StandPane
 const AirPanel = lazyPart(() => import('./AirPanel').then((m) => m.AirPanel));
 const ForWhat = lazyPart(() => import('./ForWhat').then((m) => m.ForWhat));
 
-type Asking = Pick<QuestionsProps, 'setAnswers'> & { readonly outline: Outline };
+type Asking = Pick<QuestionsProps, 'setAnswers'> & { readonly outline: Assessment };
 
 /** What the leaf asks. */
 const Choices = memo(function Choices({ leaf, ...asked }: Asking & { readonly leaf: string }): ReactNode {
@@ -34,7 +34,7 @@ interface ToldProps extends Asking, Omit<ChecksProps, 'ready' | 'only' | 'outlin
   readonly told: { readonly cover: Cover; readonly work: Job<PlanWork> };
 }
 
-export function Told({ leaf, told, outline, setAnswers, ...checks }: ToldProps): ReactNode {
+export function ChecksAndControls({ leaf, told, outline, setAnswers, ...checks }: ToldProps): ReactNode {
   return (
     <>
       <Checks

@@ -3,15 +3,15 @@ import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
 import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { useUnits } from '../../app/hooks';
 import { type WarmerFound, lookForWarmth } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
-import { Table } from '../../parts/lists';
+import { ListTable } from '../../parts/lists';
 
-const Gains = styled(Table)`
+const Gains = styled(ListTable)`
   .n {
     text-align: right;
     font-family: var(--mono);
@@ -31,12 +31,12 @@ const Scroll = styled.div`
 const SHOWN = 6;
 
 /** What would make the coldest clear night milder, the cheapest degree first; each taken with a press. */
-export function Warmer({
+export function WarmerPanel({
   outline: o,
   weather,
   setAnswers,
 }: {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly weather: Weather;
   readonly setAnswers: (label: string, answers: unknown) => unknown;
 }): ReactNode {

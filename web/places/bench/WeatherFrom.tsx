@@ -6,7 +6,7 @@ import { messageOf, type Fault } from '../../../core/base/result';
 import type { Garden } from '../../../core/garden/garden';
 import { COLUMN_USES, type Column, guessColumns } from '../../../core/judge/weather/columns';
 import { isEpw, readEpw } from '../../../core/judge/weather/epw';
-import { type ReadWeather, type Table, readTable, weatherOf } from '../../../core/judge/weather/table';
+import { type ReadWeather, type WeatherTable, readTable, weatherOf } from '../../../core/judge/weather/table';
 import { Button } from '../../parts/controls';
 import { FaultList, FileFaults, OpenFile } from '../../parts/OpenFile';
 import { Pick } from '../../parts/Pick';
@@ -53,7 +53,7 @@ const Box = styled.section`
 
 interface Opened {
   readonly name: string;
-  readonly table: Table;
+  readonly table: WeatherTable;
   readonly columns: readonly Column[];
 }
 

@@ -6,15 +6,15 @@ import { driftBeside } from '../../../core/judge/proof/drift';
 import type { LoadedHoop, Loading } from '../../../core/judge/proof/loaded';
 import { type DriftBeside, SNOW_DENSITY, snowDepthMm } from '../../../core/judge/proof/snow';
 import { gustPa } from '../../../core/judge/proof/windLoads';
-import type { Outline } from '../../../core/outline';
-import { besideOf } from '../../../core/site/plotting';
+import type { Assessment } from '../../../core/outline';
+import { nearestObstacle } from '../../../core/site/plotting';
 import { bendUnder } from '../../background/planClient';
 import { useLive } from '../../background/useLive';
 
-export type Kind = keyof typeof SNOW_DENSITY;
+export type LoadKind = keyof typeof SNOW_DENSITY;
 
-export interface Laid {
-  readonly kind: Kind;
+export interface SnowOnSlider {
+  readonly kind: LoadKind;
   readonly depthMm: number;
   readonly gustMPerS: number;
   readonly snowCase: Loading['snowCase'];
@@ -26,8 +26,8 @@ export interface Laid {
 }
 
 export interface UnderLoad {
-  readonly laid: Laid;
-  readonly lay: (more: Partial<Laid>) => void;
+  readonly laid: SnowOnSlider;
+  readonly lay: (more: Partial<SnowOnSlider>) => void;
   readonly bent: LoadedHoop | undefined;
   /** The wall that snow drifts against, where one stands near enough. */
   readonly wall: { readonly name: string; readonly drift: DriftBeside } | undefined;
@@ -40,7 +40,7 @@ export interface UnderLoad {
 }
 
 /** The kind of snow that a place is known by. */
-export const kindAsked = ({ asked: { snow } }: Outline): Kind => (snow.by === 'depth' ? snow.kind : 'wet');
+export const kindAsked = ({ asked: { snow } }: Assessment): LoadKind => (snow.by === 'depth' ? snow.kind : 'wet');
 
 /** The end of a slider of snow: well beyond what is asked and carried, and no deeper than anybody asks. */
 export const slideMost = (askedMm: number, carriedMm: number, deepestMm: number): number =>
@@ -48,12 +48,12 @@ export const slideMost = (askedMm: number, carriedMm: number, deepestMm: number)
 
 const DEEPEST_MM = 4000;
 
-export function useUnderLoad(o: Outline): UnderLoad {
+export function useUnderLoad(o: Assessment): UnderLoad {
   const { exposure } = o.garden.site;
   const { gustMPerS } = o.asked;
   const { flatPerGround } = o.snow;
   const asked = kindAsked(o);
-  const [laid, setLaid] = useState<Laid>({
+  const [laid, setLaid] = useState<SnowOnSlider>({
     kind: asked,
     depthMm: snowDepthMm(o.snow.groundPa, asked),
     gustMPerS: 0,
@@ -62,13 +62,13 @@ export function useUnderLoad(o: Outline): UnderLoad {
     warm: false,
     times: 1,
   });
-  const lay = useCallback((more: Partial<Laid>) => setLaid((l) => ({ ...l, ...more })), []);
+  const lay = useCallback((more: Partial<SnowOnSlider>) => setLaid((l) => ({ ...l, ...more })), []);
   const { depthMm, kind, snowCase, ends, warm } = laid;
   const { landmarks } = o.garden;
   const { bed } = o.site;
   const { snow } = o;
   const wall = useMemo(() => {
-    const beside = besideOf(bed, landmarks);
+    const beside = nearestObstacle(bed, landmarks);
     const drift = beside && driftBeside(beside, bed, snow);
     return drift && { name: beside.name, drift };
   }, [bed, landmarks, snow]);

@@ -5,7 +5,7 @@ import { PlaceHead } from '../../app/PlaceHead';
 import { useGarden } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { Leaves } from '../../parts/Leaves';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import { Coats } from './Coats';
 import { Covers } from './Covers';
 import { Log } from './Log';
@@ -86,7 +86,7 @@ export function Book(): ReactNode {
             <Today />
           )}
         </Page>
-        <Panel aria-label={BESIDE[leaf] ?? 'Kept in mind'}>
+        <PanelBox aria-label={BESIDE[leaf] ?? 'Kept in mind'}>
           {leaf === 'year' ? (
             <>
               <Coats />
@@ -99,7 +99,7 @@ export function Book(): ReactNode {
           ) : (
             <Cautions />
           )}
-        </Panel>
+        </PanelBox>
       </Marked>
     </>
   );

@@ -12,7 +12,7 @@ import type { Cover, CoverState } from '../../../core/garden/garden';
 import { type LogKind, newEntry } from '../../../core/garden/log';
 import { withNextYear } from '../../../core/garden/order';
 import { spellsOf } from '../../../core/garden/spells';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { partsOf } from '../../../core/show/parts';
 import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
@@ -20,11 +20,11 @@ import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { Button, Choice, Row } from '../../parts/controls';
-import { Table } from '../../parts/lists';
+import { ListTable } from '../../parts/lists';
 import { DateField } from '../../parts/DateField';
 import { TypedField } from '../../parts/TypedField';
 
-const Parts = styled(Table)`
+const Parts = styled(ListTable)`
   td:nth-child(2) {
     padding-right: 1.6rem;
     text-align: right;
@@ -158,7 +158,7 @@ function PutUp({ cover }: { readonly cover: Cover }): ReactNode {
 const sayMonth = (date: string): string => `${MONTHS[Number(date.slice(5, 7)) - 1]} ${date.slice(0, 4)}`;
 
 /** How far the sun has worn each sheet, and when it wants another. */
-function Sheets({ o }: { readonly o: Outline }): ReactNode {
+function Sheets({ o }: { readonly o: Assessment }): ReactNode {
   const { garden, cover, site } = o;
   const today = dateAt(garden.site, Date.now());
   const lives = useMemo(() => sheetsInSun(o, spellsOf(cover, garden.log), today), [o, cover, garden.log, today]);
@@ -253,7 +253,7 @@ function NextTime({ cover }: { readonly cover: Cover }): ReactNode {
   );
 }
 
-function PartsList({ o }: { readonly o: Outline }): ReactNode {
+function PartsList({ o }: { readonly o: Assessment }): ReactNode {
   const units = useUnits();
   const lines = partsOf(o, units);
   return (

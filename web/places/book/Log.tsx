@@ -12,9 +12,9 @@ import { Button, Choice, Field, Row } from '../../parts/controls';
 import { FaultList } from '../../parts/OpenFile';
 import { DateField } from '../../parts/DateField';
 import { MaybeNumber } from '../../parts/MaybeNumber';
-import { Table } from '../../parts/lists';
+import { ListTable } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
-import { AddPictures, Pictures } from './Pictures';
+import { AddPictures, PicturesPanel } from './Pictures';
 
 const Form = styled.form`
   display: grid;
@@ -39,7 +39,7 @@ const Form = styled.form`
   }
 `;
 
-const Entries = styled(Table)`
+const Entries = styled(ListTable)`
   td {
     vertical-align: top;
   }
@@ -231,7 +231,7 @@ export function Log(): ReactNode {
                   {LOG_KINDS[e.kind]}
                   {e.kg !== null && ` ${formatAmount(e.kg, 'mass', units)}`}
                   <div className="quiet">{name(e.coverId)}</div>
-                  <Pictures keys={e.pictures} about={`${LOG_KINDS[e.kind]}, ${e.date}`} />
+                  <PicturesPanel keys={e.pictures} about={`${LOG_KINDS[e.kind]}, ${e.date}`} />
                   {e.note !== '' && <div style={{ overflowWrap: 'anywhere' }}>{e.note}</div>}
                 </td>
                 <td className="n">{degrees(e.insideLowC, e.insideHighC)}</td>

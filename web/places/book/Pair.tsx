@@ -10,7 +10,7 @@ import { dateAt } from '../../../core/site/clock';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button } from '../../parts/controls';
-import { type PairReading, thermometers } from '../../weather/source';
+import { type StreamedReading, thermometers } from '../../weather/source';
 
 /** Days of the simulated pair that are taken into the log at a time. */
 const PAIR_DAYS = 14;
@@ -31,7 +31,7 @@ export function Pair({ cover }: { readonly cover: Cover }): ReactNode {
     const today = dateAt(garden.site, Date.now());
     const place = climatePlace(garden, Date.now());
     const fromMs = dayNumber(addDays(today, -PAIR_DAYS - 2)) * MS_PER_DAY - place.utcHours * MS_PER_HOUR;
-    const days = new Map<string, PairReading[]>();
+    const days = new Map<string, StreamedReading[]>();
     try {
       const seed = `${garden.name.slice(0, 20)} ${cover.id}`;
       await thermometers(
@@ -61,7 +61,7 @@ export function Pair({ cover }: { readonly cover: Cover }): ReactNode {
     const fresh = [...days].filter(
       ([date, list]) => date >= addDays(today, -PAIR_DAYS) && date < today && list.length > 12 && !there.has(date),
     );
-    const of = (list: readonly PairReading[], key: 'insideC' | 'outsideC', most: boolean): number =>
+    const of = (list: readonly StreamedReading[], key: 'insideC' | 'outsideC', most: boolean): number =>
       (most ? Math.max : Math.min)(...list.map((r) => r[key]));
     const entries = fresh.map(([date, list]): LogEntry => ({
       ...newEntry(newId(), date, cover.id, 'reading'),

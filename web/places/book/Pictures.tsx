@@ -68,7 +68,13 @@ function Picture({ of, about }: { readonly of: string; readonly about: string })
 }
 
 /** The pictures of an entry. */
-export function Pictures({ keys, about }: { readonly keys: readonly string[]; readonly about: string }): ReactNode {
+export function PicturesPanel({
+  keys,
+  about,
+}: {
+  readonly keys: readonly string[];
+  readonly about: string;
+}): ReactNode {
   if (keys.length === 0) return null;
   return (
     <Row>

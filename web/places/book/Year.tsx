@@ -6,13 +6,13 @@ import { phraseText } from '../../../core/base/figure';
 import { dateAt } from '../../../core/site/clock';
 import { useCatalog, useGarden, useUnits } from '../../app/hooks';
 import { Button, Choice } from '../../parts/controls';
-import { Table } from '../../parts/lists';
+import { ListTable } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { Ribbon } from './Ribbon';
 import { JobSays } from '../../parts/JobSays';
 import { type SeasonOf, useSeasons } from '../../weather/useSeasons';
 
-const Tasks = styled(Table)`
+const Tasks = styled(ListTable)`
   td {
     vertical-align: top;
   }

@@ -11,7 +11,7 @@ import { useWay } from '../../app/way';
 import { useOutline } from '../../background/useOutline';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
-import { Said } from '../../parts/Said';
+import { Sentence } from '../../parts/Said';
 import { StepCard, checkKey } from '../../parts/StepCard';
 
 const Layout = styled.div`
@@ -131,7 +131,7 @@ export function Build(): ReactNode {
           ))}
           <li>
             <p style={{ padding: '0.8rem 1.4rem', fontSize: '0.875rem', color: 'var(--quiet)' }}>
-              In all about <Said phrase={[amount(hours, 'hours')]} /> for one person.
+              In all about <Sentence phrase={[amount(hours, 'hours')]} /> for one person.
             </p>
           </li>
         </List>

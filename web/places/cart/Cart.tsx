@@ -10,14 +10,14 @@ import { Strip } from '../../app/Strip';
 import { useAwake } from '../../app/awake';
 import { useCurrent } from '../../app/current';
 import { useAppDispatch, useTake, useUnits } from '../../app/hooks';
-import { said } from '../../app/state';
+import { noticeShown } from '../../app/state';
 import { useWay } from '../../app/way';
 import { useOutline } from '../../background/useOutline';
 import { useWork } from '../../background/usePlan';
 import { Button } from '../../parts/controls';
 import { CountedThings } from '../../parts/CountedThings';
 import { saveFile } from '../../parts/saveFile';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import { CartTable } from '../../parts/CartTable';
 
 const Scroll = styled.div`
@@ -75,8 +75,9 @@ export function Cart(): ReactNode {
             onPress={() =>
               work.value &&
               void navigator.clipboard.writeText(shoppingText({ garden: outlined.value.garden, ...work.value })).then(
-                () => dispatch(said('The list is copied: paste it into a message.')),
-                () => dispatch(said('This browser does not let the list be copied. Save it as CSV or print it.')),
+                () => dispatch(noticeShown('The list is copied: paste it into a message.')),
+                () =>
+                  dispatch(noticeShown('This browser does not let the list be copied. Save it as CSV or print it.')),
               )
             }
           >
@@ -106,7 +107,7 @@ export function Cart(): ReactNode {
           <JobSays job={work} doing="Working out the list" />
           {list && <CartTable list={list} typed />}
         </Scroll>
-        <Panel aria-label="What it comes to">
+        <PanelBox aria-label="What it comes to">
           {list && (
             <section aria-label="Paid and used">
               <h2>Paid and used</h2>
@@ -138,7 +139,7 @@ export function Cart(): ReactNode {
               </ul>
             </section>
           )}
-        </Panel>
+        </PanelBox>
         <Strip cover={cover} outline={outlined.value} work={work} />
       </Body>
     </>

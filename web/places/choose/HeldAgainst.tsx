@@ -10,10 +10,10 @@ import { useJob } from '../../background/useJob';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { Choice } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
-import { Table } from '../../parts/lists';
+import { ListTable } from '../../parts/lists';
 
 /** A cover of this bed held against the design in hand, wish by wish. */
-export function HeldAgainst({
+export function ComparisonPanel({
   covers,
   brief,
   bedId,
@@ -56,7 +56,7 @@ export function HeldAgainst({
       />
       {!held && <JobSays job={job} doing="Holding the two against each other" />}
       {held && (
-        <Table>
+        <ListTable>
           <thead>
             <tr>
               <th scope="col">Wish</th>
@@ -73,7 +73,7 @@ export function HeldAgainst({
               </tr>
             ))}
           </tbody>
-        </Table>
+        </ListTable>
       )}
     </section>
   );

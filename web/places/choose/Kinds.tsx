@@ -1,21 +1,21 @@
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { fail, ok } from '../../../core/base/result';
-import type { Shown, ShownKind } from '../../background/plan.worker';
+import type { WorkerView, ShownKind } from '../../background/plan.worker';
 import { COMPARED } from './compared';
 import { type ReactNode, useState } from 'react';
 import { lazyPart } from '../../app/fresh';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
-import { type Measures, measured, reasons } from '../../../core/compare';
+import { type Measures, designMeasures, reasons } from '../../../core/compare';
 import { amount, phrase } from '../../../core/base/figure';
 import type { Bed } from '../../../core/site/bed';
 import type { Quantity } from '../../../core/base/amount';
 import { useCatalog, useGarden } from '../../app/hooks';
 import { Shape } from '../../drawing/Shapes';
 import { Button, Choice, Row } from '../../parts/controls';
-import { Body, Panel } from '../../parts/layout';
-import { Said } from '../../parts/Said';
+import { Body, PanelBox } from '../../parts/layout';
+import { Sentence } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
 import { compareKinds } from '../../background/planClient';
 import { ChooseLeaves } from './ChooseLeaves';
@@ -96,7 +96,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
   const [budget, setBudget] = useState(0);
   const [without, setWithout] = useState<readonly string[]>([]);
   const [lowest, setLowest] = useState(0);
-  const job = useJob<{ readonly bedId: string; readonly cropKey: string }, readonly Shown[]>(
+  const job = useJob<{ readonly bedId: string; readonly cropKey: string }, readonly WorkerView[]>(
     'kinds',
     { bedId: bed.id, cropKey },
     (g, asked, hear) => compareKinds(g, asked.bedId, asked.cropKey, hear).then(ok),
@@ -198,7 +198,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
             )}
           </Rows>
         </KindsBox>
-        <Panel aria-label="What it is for">
+        <PanelBox aria-label="What it is for">
           <section aria-label="What it is for">
             <h2>What it is for</h2>
             <Choice
@@ -268,14 +268,14 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
               ))}
             </ul>
           </section>
-        </Panel>
+        </PanelBox>
       </Body>
     </>
   );
 }
 
 function Measured(p: { readonly value: number; readonly quantity: Quantity }): ReactNode {
-  return <Said phrase={measured(p.value, p.quantity)} />;
+  return <Sentence phrase={designMeasures(p.value, p.quantity)} />;
 }
 
 /** A kind by itself, as large as its row allows; on one scale they all stand over the list. */

@@ -6,7 +6,7 @@ import { formatMoney } from '../../../core/base/amount';
 import { familyOf } from '../../../core/build/families';
 import { ok } from '../../../core/base/result';
 import { phraseText } from '../../../core/base/figure';
-import { measured } from '../../../core/compare';
+import { designMeasures } from '../../../core/compare';
 import { type FigureKey, sentenceOf } from '../../../core/brief/wishes';
 import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
@@ -15,15 +15,15 @@ import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { lazyPart } from '../../app/fresh';
 import { useWay } from '../../app/way';
 import { compareKinds } from '../../background/planClient';
-import type { Shown, ShownKind } from '../../background/plan.worker';
+import type { WorkerView, ShownKind } from '../../background/plan.worker';
 import { useJob } from '../../background/useJob';
 import type { ShownOffer } from '../../background/search.worker';
 import { type SearchFor, useSearch } from '../../background/useSearch';
 import { Button } from '../../parts/controls';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import { BriefForm } from './BriefForm';
 import { ChooseLeaves } from './ChooseLeaves';
-import { HeldAgainst } from './HeldAgainst';
+import { ComparisonPanel } from './HeldAgainst';
 import { Lineup } from './Lineup';
 import { useChosen } from './useChosen';
 import { WEIGHED_BY } from './weighedBy';
@@ -152,16 +152,16 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
           <Answer key={asked.n} bed={bed} of={asked} stale={changed} />
         )}
       </Page>
-      <Panel aria-label="What it is for">
+      <PanelBox aria-label="What it is for">
         <BriefForm brief={brief} onSet={set} />
-      </Panel>
+      </PanelBox>
     </Body>
   );
 }
 
 /** What there is to see before anything was asked: the kinds as they usually are. */
 function Before({ bedId, children }: { readonly bedId: string; readonly children: ReactNode }): ReactNode {
-  const job = useJob<{ readonly bedId: string; readonly cropKey: string }, readonly Shown[]>(
+  const job = useJob<{ readonly bedId: string; readonly cropKey: string }, readonly WorkerView[]>(
     'kinds',
     { bedId, cropKey: 'spinach' },
     (g, q, hear) => compareKinds(g, q.bedId, q.cropKey, hear).then(ok),
@@ -296,7 +296,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
               {WEIGHED_BY.filter((w) => w.key !== 'price').map(({ key, label, quantity }) => (
                 <div key={key}>
                   <dt>{label}</dt>
-                  <dd className="measure">{phraseText(measured(o.weighed.figures[key], quantity), units)}</dd>
+                  <dd className="measure">{phraseText(designMeasures(o.weighed.figures[key], quantity), units)}</dd>
                 </div>
               ))}
             </dl>
@@ -338,7 +338,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
         </section>
       )}
       {state === 'done' && held && garden.covers.some((c) => c.bedId === bed.id) && (
-        <HeldAgainst
+        <ComparisonPanel
           covers={garden.covers.filter((c) => c.bedId === bed.id)}
           brief={brief}
           bedId={bed.id}

@@ -8,7 +8,7 @@ import { useGarden, useUnits } from '../../app/hooks';
 import { costsIn, stopSearch } from '../../background/searchClient';
 import { useJob } from '../../background/useJob';
 import { JobSays } from '../../parts/JobSays';
-import { Table } from '../../parts/lists';
+import { ListTable } from '../../parts/lists';
 import { Button } from '../../parts/controls';
 
 /** Less than this is no difference between two shops, in the garden's currency. */
@@ -41,7 +41,7 @@ export function WishCosts({
   const rows = (how: WishCost['how']): readonly WishCost[] => (known ?? []).filter((c) => c.how === how);
   const table = (title: string, list: readonly WishCost[]): ReactNode =>
     list.length > 0 && (
-      <Table>
+      <ListTable>
         <caption style={{ textAlign: 'left', fontWeight: 600, padding: '0.4rem 0' }}>{title}</caption>
         <tbody>
           {list.map((c, i) => (
@@ -63,7 +63,7 @@ export function WishCosts({
             </tr>
           ))}
         </tbody>
-      </Table>
+      </ListTable>
     );
   const binds = rows('without').filter((c) => c.change !== undefined && c.change < -NOTHING);
   return (

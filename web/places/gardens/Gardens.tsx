@@ -2,19 +2,19 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Garden } from '../../../core/garden/garden';
-import type { Pictures } from '../../../core/garden/pictures';
+import type { GardenPictures } from '../../../core/garden/pictures';
 import { type Fault, fail } from '../../../core/base/result';
 import { PlaceHead } from '../../app/PlaceHead';
 import { useApp, useAppDispatch } from '../../app/hooks';
 import { freshName } from '../../../core/base/ids';
 import { proposedUnits } from '../../../core/site/locale';
-import { lazyPart, part } from '../../app/fresh';
+import { lazyPart, loadPart } from '../../app/fresh';
 import { newId } from '../../app/names';
 import { addGarden, removeGarden } from '../../app/saving';
 import { wayTo } from '../../app/way';
 import { database } from '../../app/world';
 import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
-import { asked, makeRoom } from '../../keep/db';
+import { dbRequest, makeRoom } from '../../keep/db';
 import { useKept } from '../../keep/kept';
 import { keepPictures } from '../../keep/pictures';
 import { Button } from '../../parts/controls';
@@ -117,7 +117,7 @@ export function Gardens(): ReactNode {
       savedAt: typeof savedAt === 'number' ? savedAt : undefined,
     })),
   ];
-  const take = async (doc: Garden, pictures: Pictures = {}): Promise<void> => {
+  const take = async (doc: Garden, pictures: GardenPictures = {}): Promise<void> => {
     const id = newId();
     await dispatch(addGarden(id, doc));
     // Storage that keeps no garden keeps no pictures either, and has said so.
@@ -125,7 +125,7 @@ export function Gardens(): ReactNode {
     void navigate(wayTo(id, 'plot'));
   };
   const read = async (file: File): Promise<void> => {
-    const reader = await part(() => import('../../../core/garden/read')).catch(() => undefined);
+    const reader = await loadPart(() => import('../../../core/garden/read')).catch(() => undefined);
     const garden = !reader
       ? fail('file', 'What reads a file could not be fetched. Try again with the network.')
       : file.size > reader.MAX_FILE_CHARS
@@ -238,7 +238,7 @@ export function Gardens(): ReactNode {
                     </Button>
                     <Button
                       aria-label={`Delete what was set aside of ${row.name}`}
-                      onPress={() => void asked(database(), (db) => db.aside.delete(row.key))}
+                      onPress={() => void dbRequest(database(), (db) => db.aside.delete(row.key))}
                     >
                       Delete
                     </Button>

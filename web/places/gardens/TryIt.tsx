@@ -6,7 +6,7 @@ import type { Answers } from '../../../core/build/answers/asked';
 import { familyOf } from '../../../core/build/families/inHand';
 import { demoGarden } from '../../../core/garden/demo';
 import type { Cover, Garden } from '../../../core/garden/garden';
-import { type Laid, laidOut } from '../../../core/laid';
+import { type CoverLayout, cachedLayout } from '../../../core/laid';
 import { lazyPart } from '../../app/fresh';
 import { ShownUnits } from '../../app/hooks';
 import type { Pulling } from '../../drawing/Handles';
@@ -77,10 +77,10 @@ function Pulled({
   readonly cover: Cover;
   readonly setAnswers: (answers: Answers) => void;
 }): ReactNode {
-  const built = laidOut(garden, cover);
+  const built = cachedLayout(garden, cover);
   const good = built.ok ? built.value : undefined;
   const pull = usePull(good, (_, answers) => setAnswers(answers as Answers));
-  const tried = pull.answers ? laidOut(garden, { ...cover, answers: pull.answers } as Cover) : built;
+  const tried = pull.answers ? cachedLayout(garden, { ...cover, answers: pull.answers } as Cover) : built;
   const o = tried.ok ? tried.value : good;
   return o && good ? <Drawn outline={o} setAnswers={setAnswers} pulling={pull.pulling} /> : null;
 }
@@ -90,12 +90,12 @@ function Drawn({
   setAnswers,
   pulling,
 }: {
-  readonly outline: Laid;
+  readonly outline: CoverLayout;
   readonly setAnswers: (answers: Answers) => void;
   readonly pulling: Pulling;
 }): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
-  const told = useDeferredValue<Laid | null>(o, null);
+  const told = useDeferredValue<CoverLayout | null>(o, null);
   const onSet = (id: string, mm: number) => {
     const family = familyOf(o.cover.family);
     const changed = family.dimension(o.cover.answers, id, mm, o);

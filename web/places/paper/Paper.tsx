@@ -1,5 +1,5 @@
 import { JobSays } from '../../parts/JobSays';
-import type { Outline } from '../../../core/outline';
+import type { Assessment } from '../../../core/outline';
 import { SectionBars } from '../../parts/Cuts';
 import { SaveDrawing } from '../../parts/SaveDrawing';
 import { SheetSums } from '../../parts/SheetSums';
@@ -135,7 +135,7 @@ function Sheets({
   outline: o,
   work,
 }: {
-  readonly outline: Outline;
+  readonly outline: Assessment;
   readonly work: ReturnType<typeof useWork>['value'];
 }): ReactNode {
   const units = useUnits();

@@ -10,7 +10,7 @@ import { useTake } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { Button, Choice, Row } from '../../parts/controls';
-import type { Deeds, Kind } from './deeds';
+import type { Deeds, PlotItemKind } from './deeds';
 import type { Thing } from './useLying';
 
 const Held = styled.div`
@@ -54,7 +54,7 @@ function Name({
   thing,
   deeds,
 }: {
-  readonly kind: Kind;
+  readonly kind: PlotItemKind;
   readonly thing: { id: string; name: string };
   readonly deeds: Deeds;
 }): ReactNode {
@@ -110,7 +110,7 @@ function Ups({
   thing,
   deeds,
 }: {
-  readonly kind: Kind;
+  readonly kind: PlotItemKind;
   readonly thing: { id: string; name: string };
   readonly deeds: Deeds;
 }): ReactNode {

@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
 import type { Landmark } from '../../../core/site/landmark';
 import { footprint, middleOf } from '../../../core/site/plotting';
-import { type PlotView, toScreen } from './view';
+import { type PlotView, plotToScreen } from './view';
 
 /** A landmark from above, each kind drawn in its own way. */
 export function LandmarkShape({ landmark, view }: { readonly landmark: Landmark; readonly view: PlotView }): ReactNode {
   const { kind } = landmark;
-  const corners = footprint(landmark).map((p) => toScreen(view, p));
+  const corners = footprint(landmark).map((p) => plotToScreen(view, p));
   const points = corners.map((p) => p.join(',')).join(' ');
   const [a, b, c, d] = corners as [Point, Point, Point, Point];
   switch (kind) {
@@ -45,7 +45,7 @@ export function LandmarkShape({ landmark, view }: { readonly landmark: Landmark;
         />
       );
     case 'tree': {
-      const [x, y] = toScreen(view, middleOf(landmark));
+      const [x, y] = plotToScreen(view, middleOf(landmark));
       const r = (landmark.lengthMm / 2) * view.scale;
       return (
         <>

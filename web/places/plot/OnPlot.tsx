@@ -9,7 +9,7 @@ import { LandmarkShape } from './LandmarkShape';
 import type { PlotDeeds } from './mapDeeds';
 import { reach, seenFromAbove } from './fromAbove';
 import { type Thing, useLying } from './useLying';
-import { type PlotView, type ScreenBox, boxOf, nameSpot, toScreen } from './view';
+import { type PlotView, type ScreenBox, boxOf, nameSpot, plotToScreen } from './view';
 
 /** About the width of a letter of a label, and the least that a label may take, px. */
 const LETTER_PX = 8.6;
@@ -45,7 +45,7 @@ export function OnPlot({ thing, garden, view, steps, held, boxes, onTake, deeds 
       : `${formatLength(l.lengthMm, length)} × ${formatLength(l.widthMm, length)}`;
   const lying = useLying({ thing, others, view, pathMm: garden.plot.pathMm, ...steps, onTake, onLay, saySize });
   const { shown } = lying;
-  const screen = (isBed ? reach(garden, thing, shown) : footprint(shown)).map((p) => toScreen(view, p));
+  const screen = (isBed ? reach(garden, thing, shown) : footprint(shown)).map((p) => plotToScreen(view, p));
   const box = boxOf(screen);
   const name = lying.said || fitted(thing.name, Math.max(MIN_LABEL_PX, box.x1 - box.x0));
   const taken = [...boxes].flatMap(([id, other]) => (id === thing.id ? [] : [other]));
@@ -138,7 +138,7 @@ function BedShape({
   readonly view: PlotView;
 }): ReactNode {
   const { scale } = view;
-  const [bx, by] = toScreen(view, { x: bed.at.xMm, y: bed.at.yMm });
+  const [bx, by] = plotToScreen(view, { x: bed.at.xMm, y: bed.at.yMm });
   const original = garden.beds.find((b) => b.id === bed.id) ?? bed;
   const covers = garden.covers.filter((c) => c.bedId === bed.id && isInUse(c));
   return (
@@ -146,7 +146,7 @@ function BedShape({
       <polygon
         className="mark"
         points={footprint(bed)
-          .map((p) => toScreen(view, p).join(','))
+          .map((p) => plotToScreen(view, p).join(','))
           .join(' ')}
         fill="var(--soil)"
         stroke="var(--wall)"

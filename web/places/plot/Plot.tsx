@@ -11,7 +11,7 @@ import { useEdit, useGarden } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { Pick } from '../../parts/Pick';
 import { Button } from '../../parts/controls';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import { useForecast } from '../../weather/useForecast';
 import { useTonight } from '../../weather/useTonight';
 import { BedInHand, CoverInHand, LandmarkInHand } from './InHand';
@@ -176,7 +176,7 @@ export function Plot(): ReactNode {
             }}
           />
         </Ground>
-        <Panel aria-label="Beds and covers">
+        <PanelBox aria-label="Beds and covers">
           <section>
             <h2>Beds and covers</h2>
             {garden.beds.length === 0 && <p>Add a bed, then measure it where it stands.</p>}
@@ -227,7 +227,7 @@ export function Plot(): ReactNode {
             </section>
           )}
           <ThePlace garden={garden} />
-        </Panel>
+        </PanelBox>
       </Body>
     </>
   );

@@ -11,7 +11,7 @@ import { OnPlot } from './OnPlot';
 import { reach } from './fromAbove';
 import type { PlotDeeds } from './mapDeeds';
 import type { Thing } from './useLying';
-import { type PlotView, boxOf, fitting, toScreen, zoomed } from './view';
+import { type PlotView, boxOf, fitToWindow, plotToScreen, zoomed } from './view';
 
 const Field = styled.div`
   position: relative;
@@ -100,15 +100,15 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
     [garden],
   );
   const all = reached.flatMap(([, points]) => points);
-  const view: PlotView | undefined = size && (looked ? { ...looked, upDeg, size } : fitting(all, upDeg, size));
+  const view: PlotView | undefined = size && (looked ? { ...looked, upDeg, size } : fitToWindow(all, upDeg, size));
   const [lastHeld, setLastHeld] = useState(held);
   if (held !== lastHeld) {
     setLastHeld(held);
     // What was just taken in hand, or put there, is shown wherever one looked before.
     const thing = things.find((t) => t.id === held);
-    if (view && thing && !isOnScreen(view, toScreen(view, middleOf(thing)))) setLooked(undefined);
+    if (view && thing && !isOnScreen(view, plotToScreen(view, middleOf(thing)))) setLooked(undefined);
   }
-  const boxes = view && new Map(reached.map(([id, points]) => [id, boxOf(points.map((p) => toScreen(view, p)))]));
+  const boxes = view && new Map(reached.map(([id, points]) => [id, boxOf(points.map((p) => plotToScreen(view, p)))]));
   const metric = isMetric(garden.units.length);
   const steps = metric ? { stepMm: 10, largeMm: 300 } : { stepMm: MM_PER_INCH / 2, largeMm: 12 * MM_PER_INCH };
   const look = (v: PlotView): void => setLooked({ middle: v.middle, scale: v.scale });

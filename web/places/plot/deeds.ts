@@ -13,7 +13,7 @@ import { freeSpot } from '../../../core/site/plotting';
 import type { PlanPoint } from '../../../core/site/survey';
 import { useAppDispatch, useEdit, useGarden } from '../../app/hooks';
 import { newId } from '../../app/names';
-import { said } from '../../app/state';
+import { noticeShown } from '../../app/state';
 import type { Laying, Thing } from './useLying';
 
 /** A list's entry by its id, to be changed. */
@@ -22,7 +22,7 @@ function found<T extends { readonly id: string }>(list: T[], id: string, change:
   if (entry) change(entry);
 }
 
-export type Kind = 'bed' | 'cover' | 'landmark';
+export type PlotItemKind = 'bed' | 'cover' | 'landmark';
 const LIST = { bed: 'beds', cover: 'covers', landmark: 'landmarks' } as const;
 
 /** Deeds on the open garden. */
@@ -30,20 +30,20 @@ export function usePlotDeeds() {
   const garden = useGarden();
   const edit = useEdit();
   const dispatch = useAppDispatch();
-  return useMemo(() => deedsOf(garden, edit, (words) => dispatch(said(words))), [garden, edit, dispatch]);
+  return useMemo(() => deedsOf(garden, edit, (words) => dispatch(noticeShown(words))), [garden, edit, dispatch]);
 }
 export type Deeds = ReturnType<typeof usePlotDeeds>;
 
 /** What can be done to a garden, by the way that edits are made. */
 export function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (words: string) => void) {
   const set = (lists: Partial<Garden>) => (g: Draft<Garden>) => void Object.assign(g, lists);
-  const nameOf = (kind: Kind, id: string): string =>
+  const nameOf = (kind: PlotItemKind, id: string): string =>
     (garden[LIST[kind]] as readonly { id: string; name: string }[]).find((x) => x.id === id)?.name ?? '';
   /** A change to one thing, whatever it is. */
-  const change = (kind: Kind, id: string, label: string, recipe: (thing: { name: string }) => void) =>
+  const change = (kind: PlotItemKind, id: string, label: string, recipe: (thing: { name: string }) => void) =>
     edit(label, (g) => found(g[LIST[kind]] as Draft<{ id: string; name: string }>[], id, recipe));
   return {
-    rename: (kind: Kind, id: string, name: string) =>
+    rename: (kind: PlotItemKind, id: string, name: string) =>
       change(kind, id, `Rename ${nameOf(kind, id)}`, (thing) => void (thing.name = name.trim())),
 
     /** Lays a bed or a landmark where it was moved or turned to; a landmark as large as it was drawn. */
@@ -131,7 +131,7 @@ export function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (
       return copy;
     },
 
-    takeAway: (kind: Kind, id: string): void => {
+    takeAway: (kind: PlotItemKind, id: string): void => {
       const name = nameOf(kind, id);
       const covers = kind === 'bed' ? garden.covers.filter((c) => c.bedId === id).length : 0;
       const lists =
@@ -146,7 +146,7 @@ export function deedsOf(garden: Garden, edit: ReturnType<typeof useEdit>, say: (
     },
 
     /** One place up or down in its list. */
-    order: (kind: Kind, id: string, by: -1 | 1): void => {
+    order: (kind: PlotItemKind, id: string, by: -1 | 1): void => {
       const cover = garden.covers.find((c) => c.id === id);
       const lists =
         kind === 'bed'

@@ -1,5 +1,5 @@
 /** Beds with their covers, from above. */
-import { remembered } from '../../../core/base/remember';
+import { memoizeByIdentity } from '../../../core/base/remember';
 import { assemblyOf } from '../../../core/garden/assemblyOf';
 import { type Cover, type Garden, isInUse } from '../../../core/garden/garden';
 import { type Drawn, bounds, drawAssembly } from '../../../core/show/project';
@@ -7,7 +7,7 @@ import type { Bed } from '../../../core/site/bed';
 import { type Lying, footprint, onPlot } from '../../../core/site/plotting';
 import { type PlanPoint, survey } from '../../../core/site/survey';
 
-const drawings = remembered<readonly Drawn[]>();
+const drawings = memoizeByIdentity<readonly Drawn[]>();
 
 /** A cover from above, without the bed it stands on. */
 export function seenFromAbove(garden: Garden, cover: Cover, bed: Bed): readonly Drawn[] {

@@ -3,7 +3,7 @@ import type { Bed } from '../../../core/site/bed';
 import type { Landmark } from '../../../core/site/landmark';
 import {
   bearing,
-  extent,
+  plotExtent,
   footprint,
   middleOf,
   onPlot,
@@ -14,7 +14,7 @@ import {
 } from '../../../core/site/plotting';
 import type { PlanPoint } from '../../../core/site/survey';
 import { type Way, useDrag } from '../../drawing/useDrag';
-import { type PlotView, toScreen, wayOnPlot } from './view';
+import { type PlotView, plotToScreen, wayOnPlot } from './view';
 
 export type Thing = Bed | Landmark;
 /** What is done to a thing where it lies. */
@@ -60,7 +60,7 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
 
   /** So far that its middle stays on the screen. */
   const kept = (moved: T): T => {
-    const [x, y] = toScreen(view, middleOf(moved));
+    const [x, y] = plotToScreen(view, middleOf(moved));
     const { width, height } = view.size;
     const back = wayOnPlot(view, Math.min(width, Math.max(0, x)) - x, Math.min(height, Math.max(0, y)) - y);
     return shifted(moved, back);
@@ -73,7 +73,7 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
     }
     const there = kept(shifted(thing, wayOnPlot(view, dx, dy)));
     if (free) return { thing: there, said: '' };
-    const s = snapped(extent(there), others.map(extent), p.pathMm, SNAP_PX / view.scale);
+    const s = snapped(plotExtent(there), others.map(plotExtent), p.pathMm, SNAP_PX / view.scale);
     return { thing: shifted(there, { x: s.dx, y: s.dy }), said: s.said.join(', ') };
   };
   const drop = (how: Laying) => (): void => {
@@ -88,12 +88,12 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
   });
 
   const handleOf = (t: T): readonly [number, number] => {
-    const [x, y] = toScreen(view, middleOf(t));
+    const [x, y] = plotToScreen(view, middleOf(t));
     const turn = ((t.bearingDeg - 90 - view.upDeg) * Math.PI) / 180;
     const out = (lengthOf(t) / 2) * view.scale + HANDLE_PX;
     return [x + out * Math.cos(turn), y + out * Math.sin(turn)];
   };
-  const [middleX, middleY] = toScreen(view, middleOf(thing));
+  const [middleX, middleY] = plotToScreen(view, middleOf(thing));
   const [handleX, handleY] = handleOf(thing);
   const turn = useDrag({
     onDrag: ({ dx, dy, keys, large, free }) => {
@@ -136,7 +136,7 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
     turnProps: turn.props,
     sizeProps: size.props,
     /** Its far right corner, that its size is pulled by. */
-    corner: toScreen(view, cornerOf(shown)),
+    corner: plotToScreen(view, cornerOf(shown)),
     handle: handleOf(shown),
   };
 }

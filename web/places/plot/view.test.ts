@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fitting, nameSpot, toPlot, toScreen, wayOnPlot, zoomed } from './view';
+import { fitToWindow, nameSpot, toPlot, plotToScreen, wayOnPlot, zoomed } from './view';
 
 const size = { width: 800, height: 600 };
 const corners = [
@@ -13,9 +13,9 @@ const degrees = fc.double({ min: 0, max: 360, noNaN: true });
 test('what is fitted is seen whole, whichever way is up', () => {
   fc.assert(
     fc.property(degrees, (up) => {
-      const v = fitting(corners, up, size);
+      const v = fitToWindow(corners, up, size);
       for (const p of corners) {
-        const [x, y] = toScreen(v, p);
+        const [x, y] = plotToScreen(v, p);
         expect(x).toBeGreaterThan(50);
         expect(x).toBeLessThan(size.width - 50);
         expect(y).toBeGreaterThan(50);
@@ -26,19 +26,19 @@ test('what is fitted is seen whole, whichever way is up', () => {
 });
 
 test('with east up, what lies east is higher on the screen', () => {
-  const v = fitting(corners, 90, size);
-  const [[, near], [, far]] = [toScreen(v, { x: 0, y: 0 }), toScreen(v, { x: 8000, y: 0 })];
+  const v = fitToWindow(corners, 90, size);
+  const [[, near], [, far]] = [plotToScreen(v, { x: 0, y: 0 }), plotToScreen(v, { x: 8000, y: 0 })];
   expect(far).toBeLessThan(near);
 });
 
 test('a point of the screen and of the plot are the same one both ways, also while it is looked at nearer', () => {
   fc.assert(
     fc.property(degrees, fc.integer({ min: 0, max: 800 }), fc.integer({ min: 0, max: 600 }), (up, x, y) => {
-      const v = fitting(corners, up, size);
-      const [sx, sy] = toScreen(v, toPlot(v, x, y));
+      const v = fitToWindow(corners, up, size);
+      const [sx, sy] = plotToScreen(v, toPlot(v, x, y));
       expect(Math.hypot(sx - x, sy - y)).toBeLessThan(1e-6);
       const at = toPlot(v, x, y);
-      const [zx, zy] = toScreen(zoomed(v, 1.4, [x, y]), at);
+      const [zx, zy] = plotToScreen(zoomed(v, 1.4, [x, y]), at);
       expect(Math.hypot(zx - x, zy - y)).toBeLessThan(1e-6);
       const way = wayOnPlot(v, 30, -40);
       expect(Math.hypot(way.x, way.y)).toBeCloseTo(50 / v.scale, 6);
@@ -48,7 +48,7 @@ test('a point of the screen and of the plot are the same one both ways, also whi
 
 test('an empty plot and a single point are seen at a size one can work at', () => {
   for (const points of [[], [{ x: 5, y: 5 }]]) {
-    const { scale } = fitting(points, 0, size);
+    const { scale } = fitToWindow(points, 0, size);
     expect(scale).toBeGreaterThan(0.05);
     expect(scale).toBeLessThan(1);
   }

@@ -19,7 +19,7 @@ function turned({ x, y }: PlanPoint, deg: number): PlanPoint {
 }
 
 /** Where a point of the plot is on the screen, px. */
-export function toScreen(v: PlotView, p: PlanPoint): readonly [x: number, y: number] {
+export function plotToScreen(v: PlotView, p: PlanPoint): readonly [x: number, y: number] {
   const { x, y } = turned({ x: p.x - v.middle.x, y: p.y - v.middle.y }, v.upDeg);
   return [v.size.width / 2 + x * v.scale, v.size.height / 2 - y * v.scale];
 }
@@ -75,7 +75,7 @@ const SCALES = { least: 0.002, most: 1.5 } as const;
 const within = (scale: number): number => Math.min(SCALES.most, Math.max(SCALES.least, scale));
 
 /** A view that shows all of these. */
-export function fitting(points: readonly PlanPoint[], upDeg: number, size: Size): PlotView {
+export function fitToWindow(points: readonly PlanPoint[], upDeg: number, size: Size): PlotView {
   const e = extentOf(points.map((p) => turned(p, upDeg))) ?? { x0: 0, y0: 0, x1: EMPTY_MM, y1: EMPTY_MM };
   const room = Math.max(40, Math.min(size.width, size.height) - 2 * PAD);
   const [w, h] = [Math.max(1, e.x1 - e.x0), Math.max(1, e.y1 - e.y0)];

@@ -28,7 +28,7 @@ import { useSize } from '../../drawing/useSize';
 import { Button, Choice, Field } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
 import { LengthField, TypedField } from '../../parts/TypedField';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import { Rows } from '../../parts/lists';
 import { useCutBook } from '../../parts/cutBook';
 import { BarsOnHand } from '../../parts/OnHand';
@@ -122,7 +122,7 @@ export function Saw(): ReactNode {
             <FlatCuts sheets={outlined.value.sheets} rolls={outlined.value.rolls} width={width} onCut={cutOffFlat} />
           )}
         </Bars>
-        <Panel aria-label="How to cut">
+        <PanelBox aria-label="How to cut">
           {cuts && (
             <section aria-label="Proof" data-testid="proof">
               <h2>Price of the bars</h2>
@@ -185,7 +185,7 @@ export function Saw(): ReactNode {
             Marks run from the end where the tape hooks, after the squared end, and count the saw’s own width. Saw dust
             of PVC: outdoors, with a mask, or use a shear cutter. Treated wood: gloves and mask, never burn the scraps.
           </p>
-        </Panel>
+        </PanelBox>
         <Strip cover={cover} outline={outlined.value} work={work} />
       </Body>
     </>

@@ -10,7 +10,7 @@ import { useApp, useAppDispatch, useTake } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { addGarden } from '../../app/saving';
 import { setTheme, themeNow } from '../../app/screen';
-import { said } from '../../app/state';
+import { noticeShown } from '../../app/state';
 import { THEMES, type ThemeName } from '../../app/theme';
 import { database } from '../../app/world';
 import { type Room, nearlyFull, roomLeft } from '../../keep/browser';
@@ -146,7 +146,7 @@ function Storage(): ReactNode {
     if (!read.ok) return;
     for (const garden of read.value.gardens) await dispatch(addGarden(newId(), garden));
     const n = read.value.gardens.length;
-    dispatch(said(`${n} ${n === 1 ? 'garden' : 'gardens'} brought back, beside those that were here.`));
+    dispatch(noticeShown(`${n} ${n === 1 ? 'garden' : 'gardens'} brought back, beside those that were here.`));
     if (read.value.left.length === 0) void navigate('/gardens');
   };
   return (

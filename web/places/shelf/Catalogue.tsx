@@ -8,7 +8,7 @@ import { freshName } from '../../../core/base/ids';
 import { newId } from '../../app/names';
 import { Button, Choice } from '../../parts/controls';
 import { TypedField } from '../../parts/TypedField';
-import { Figures, useOwn } from './Figures';
+import { CatalogFigures, useOwn } from './Figures';
 import { Adding, Sizes } from './Sizes';
 
 /** The catalogue as it is walked through; boards and pipes are bars of two shapes. */
@@ -67,7 +67,7 @@ export function Catalogue(): ReactNode {
           onChange={(k) => show(aisle.key, k)}
         />
       </div>
-      <Figures kind={kind} entry={entry} />
+      <CatalogFigures kind={kind} entry={entry} />
       {kind === 'bar' && <MadeOf bar={entry as Section} show={show} />}
       <Sizes kind={kind} entry={entry} />
       {copied && (

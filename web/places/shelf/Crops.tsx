@@ -8,7 +8,7 @@ import type { OwnCrop } from '../../../core/catalog/own';
 import { useCatalog, useTake, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button, Choice, Row } from '../../parts/controls';
-import { Table } from '../../parts/lists';
+import { ListTable } from '../../parts/lists';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { useOwn } from './Figures';
 import { Adding } from './Sizes';
@@ -65,7 +65,7 @@ export function Crops(): ReactNode {
           />
         </Adding>
       )}
-      <Table>
+      <ListTable>
         <thead>
           <tr>
             <th scope="col">Crop</th>
@@ -89,7 +89,7 @@ export function Crops(): ReactNode {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </ListTable>
     </section>
   );
 }

@@ -2,15 +2,15 @@ import { type EntryKind, SHIPPED } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type EntryFigure, type FigureUnit } from '../../../core/catalog/figures';
-import { type Entry, type OwnCatalog, entryOf, figuresOf } from '../../../core/catalog/own';
+import { type Entry, type OwnCatalog, entryOf, ownFigures } from '../../../core/catalog/own';
 import type { Result } from '../../../core/base/result';
 import { type LengthUnit, MM_PER_INCH, formatLength } from '../../../core/base/length';
 import { useGarden, useTake, useUnits } from '../../app/hooks';
 import { Button } from '../../parts/controls';
-import { Table } from '../../parts/lists';
+import { ListTable } from '../../parts/lists';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 
-export const FiguresTable = styled(Table)`
+export const FiguresTable = styled(ListTable)`
   td:last-child {
     text-align: right;
     padding-right: 0;
@@ -129,9 +129,9 @@ export function useFigures({ kind, entry }: ThingProps) {
   const { catalog } = useGarden();
   const own = useOwn();
   const shipped = entryOf(SHIPPED, kind, entry.like ?? entry.key);
-  const ships = shipped ? figuresOf(kind, shipped) : [];
+  const ships = shipped ? ownFigures(kind, shipped) : [];
   return {
-    all: figuresOf(kind, entry),
+    all: ownFigures(kind, entry),
     shippedValue: (id: string) => ships.find((f) => f.id === id)?.value,
     changed: (id: string) => catalog.figures.find(is(kind, entry.key, id)),
     set: (id: string, value: number) =>
@@ -153,7 +153,7 @@ export function useFigures({ kind, entry }: ThingProps) {
 }
 
 /** The figures of one entry: what is in force, what ships, and where a gardener's own comes from. */
-export function Figures({ kind, entry }: ThingProps): ReactNode {
+export function CatalogFigures({ kind, entry }: ThingProps): ReactNode {
   const { length } = useUnits();
   const figures = useFigures({ kind, entry });
   const plain = figures.all.filter((f) => !f.id.includes(' '));

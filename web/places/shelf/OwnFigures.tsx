@@ -1,6 +1,6 @@
 import type { EntryKind } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
-import { type OwnCatalog, entryOf, figuresOf } from '../../../core/catalog/own';
+import { type OwnCatalog, entryOf, ownFigures } from '../../../core/catalog/own';
 import type { Garden } from '../../../core/garden/garden';
 import { formatLength } from '../../../core/base/length';
 import { useCatalog, useEdit, useGarden } from '../../app/hooks';
@@ -72,6 +72,6 @@ function OneFigure({
   readonly figure: OwnCatalog['figures'][number];
 }): ReactNode {
   const entry = entryOf(useCatalog(), figure.kind, figure.key);
-  const found = entry && figuresOf(figure.kind, entry).find((f) => f.id === figure.figure);
+  const found = entry && ownFigures(figure.kind, entry).find((f) => f.id === figure.figure);
   return <span className="measure">{found ? shownValue(found, figure.value, garden.units.length) : ''}</span>;
 }

@@ -6,7 +6,7 @@ import { useGarden, useTake } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { CountedThings } from '../../parts/CountedThings';
 import { Leaves } from '../../parts/Leaves';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import { TypedField } from '../../parts/TypedField';
 import { Catalogue } from './Catalogue';
 import { Crops } from './Crops';
@@ -70,9 +70,9 @@ export function Shelf(): ReactNode {
             </>
           )}
         </Page>
-        <Panel aria-label={catalogue ? 'Your own figures' : 'Prices'}>
+        <PanelBox aria-label={catalogue ? 'Your own figures' : 'Prices'}>
           {catalogue ? <OwnFigures /> : <PriceLists />}
-        </Panel>
+        </PanelBox>
       </Body>
     </>
   );

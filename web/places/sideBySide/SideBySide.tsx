@@ -10,7 +10,7 @@ import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { bounds } from '../../../core/show/project';
 import { phraseText } from '../../../core/base/figure';
-import { measured } from '../../../core/compare';
+import { designMeasures } from '../../../core/compare';
 import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/PlaceHead';
@@ -20,8 +20,8 @@ import { useWay } from '../../app/way';
 import { Shape } from '../../drawing/Shapes';
 import { Button } from '../../parts/controls';
 import { Ticks } from '../../parts/lists';
-import { Body, Panel } from '../../parts/layout';
-import { Said } from '../../parts/Said';
+import { Body, PanelBox } from '../../parts/layout';
+import { Sentence } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { workOutVersions } from '../../background/planClient';
 import { useSearch } from '../../background/useSearch';
@@ -151,7 +151,7 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
     }),
   );
   const texts = (of: (v: ShownVersion) => number, quantity: Quantity): readonly string[] =>
-    shown.map((v) => phraseText(measured(of(v), quantity), units));
+    shown.map((v) => phraseText(designMeasures(of(v), quantity), units));
   const use = (v: ShownVersion): void => {
     const faults = edit(`Take the version: ${v.label}`, (g) => {
       const own = g.covers.findIndex((c) => c.id === cover.id);
@@ -204,7 +204,7 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
                         <div className="ill" key={i}>
                           <VerdictMark verdict={ill.verdict} />
                           <span>
-                            <Said phrase={ill.text} />
+                            <Sentence phrase={ill.text} />
                           </span>
                         </div>
                       ))}
@@ -231,7 +231,7 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
             </table>
           )}
         </Page>
-        <Panel aria-label="Which versions">
+        <PanelBox aria-label="Which versions">
           <section aria-label="Which versions">
             <h2>Which versions</h2>
             <Ticks>
@@ -260,7 +260,7 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
               Two to four at a time; rows that are alike are left out. A planning aid: local codes come first.
             </p>
           </section>
-        </Panel>
+        </PanelBox>
       </Body>
     </>
   );

@@ -9,7 +9,7 @@ import { quickShop } from '../../../core/cut';
 import { withParcel } from '../../../core/parcel';
 import { fitView } from '../../../core/show/viewLayout';
 import { PlaceHead } from '../../app/PlaceHead';
-import { figuresOf } from '../../app/figures';
+import { stripFigures } from '../../app/figures';
 import { ShownUnits, useApp, useAppDispatch } from '../../app/hooks';
 import { readLink } from '../../app/link';
 import { newId } from '../../app/names';
@@ -131,7 +131,7 @@ function Looked({ parcel }: { readonly parcel: Garden }): ReactNode {
             {parcel.site.place && `, ${parcel.site.place}`}
           </h2>
           <Facts>
-            {figuresOf(o, quickShop(o), parcel.units).map((f) => (
+            {stripFigures(o, quickShop(o), parcel.units).map((f) => (
               <div key={f.id}>
                 <dt>{f.name}</dt>
                 <dd className="measure">{f.text}</dd>

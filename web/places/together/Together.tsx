@@ -7,7 +7,7 @@ import styled from 'styled-components';
 import { type SectionBar, longestDrawnMm } from '../../../core/make/cutting/bars';
 import { type Owner, cutBar, cutFlat } from '../../../core/make/cutting/tickOff';
 import { cutsCsv, shoppingCsv } from '../../../core/show/csv';
-import type { Together as Plan } from '../../../core/together';
+import type { MergeProposal as Plan } from '../../../core/together';
 import { formatMoney } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/PlaceHead';
 import { useEdit, useGarden, useUnits } from '../../app/hooks';
@@ -17,7 +17,7 @@ import { OffcutPattern } from '../../drawing/BarDrawing';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Ticks } from '../../parts/lists';
-import { Body, Panel } from '../../parts/layout';
+import { Body, PanelBox } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
 import { planAllTogether } from '../../background/planClient';
 import { CartTable } from '../../parts/CartTable';
@@ -52,7 +52,7 @@ const Scroll = styled.div`
 `;
 
 /** Covers of the garden as one: a board left over from one is cut for the next, and everything is bought once. */
-export function Together(): ReactNode {
+export function MergeScreen(): ReactNode {
   const way = useWay();
   const saveCutBook = useCutBook();
   const garden = useGarden();
@@ -141,7 +141,7 @@ export function Together(): ReactNode {
             </>
           )}
         </Scroll>
-        <Panel aria-label="Which covers">
+        <PanelBox aria-label="Which covers">
           <section aria-label="Which covers">
             <h2>Built at one time</h2>
             <Ticks>
@@ -187,7 +187,7 @@ export function Together(): ReactNode {
               </p>
             </section>
           )}
-        </Panel>
+        </PanelBox>
       </Body>
     </>
   );

@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../../base/length';
 import { stockFor } from '../../../catalog/market';
-import { type Chosen, countOrAuto, height } from '../../answers/asked';
+import { type ResolvedParameters, countOrAuto, height } from '../../answers/asked';
 import { board, coverAnswers } from '../../answers/bars';
 import { bySpacing, maxSpacing } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
@@ -34,4 +34,4 @@ export const answers = {
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type AFrameAnswers = Chosen<typeof answers>;
+export type AFrameAnswers = ResolvedParameters<typeof answers>;

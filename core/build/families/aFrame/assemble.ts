@@ -1,20 +1,20 @@
 import type { Vec3 } from '../../../base/geometry';
 import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { underLine } from '../../assembly/enclosure';
 import { sheetRun } from '../../assembly/sheetRun';
-import type { Said } from '../../assembly/types';
+import type { AssemblySpec } from '../../assembly/types';
 import { built } from '../../guide/built';
 import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import type { AFrameAnswers } from './answers';
-import { frameOf } from './frame';
+import { triangleFrame } from './frame';
 import { aFrameStages } from './stages';
 
 /** Builds the frame: triangles of two legs against a ridge board, side rails on their feet, cover over all. */
-export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> {
-  const found = frameOf(a, site);
+export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<AssemblySpec> {
+  const found = triangleFrame(a, site);
   if (!found.ok) return found;
   const f = found.value;
   const { x0, x1, z0, xs, width, rail, topY } = f;
@@ -36,7 +36,7 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Said> 
   const triangles = { id: 'pairs', now: xs.length, words: ['triangle', 'triangles'] } as const;
   const bears = { across: 'width', asked: triangles } as const;
   return ok({
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(aFrameStages(a, f, covered, sheets, site)),
     openings: flapOpenings(sheets.slice(1), covered).map((o) => ({ ...o, open: ['flap ties'] })),
     beams: [

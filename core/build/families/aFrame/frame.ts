@@ -15,10 +15,10 @@ const BATTEN = '1x2';
 /** Each mark carries both legs of its triangle. */
 const markLabel = (n: number): string => `L${2 * n + 1}, L${2 * n + 2}`;
 
-export type AFrame = Made<typeof frameOf>;
+export type AFrame = Made<typeof triangleFrame>;
 
 /** Triangles of two legs against a ridge board, with rails along their feet, ties across the ends, and battens over the rails. */
-export function frameOf(a: AFrameAnswers, site: BuildSite) {
+export function triangleFrame(a: AFrameAnswers, site: BuildSite) {
   const width = site.survey.frameOn.widthMm;
   const [x0, x1] = a.extent;
   const [leg, ridge] = [boardShape(a.leg), boardShape(a.ridge)];

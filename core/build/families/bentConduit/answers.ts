@@ -4,7 +4,15 @@ import { MM_PER_INCH } from '../../../base/length';
 import { ok } from '../../../base/result';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import { type Chosen, asked, askedWhen, choice, length, withDefault, height } from '../../answers/asked';
+import {
+  type ResolvedParameters,
+  parameter,
+  askedWhen,
+  choice,
+  length,
+  withDefault,
+  height,
+} from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, oneOf, sold, tube, wood } from '../../answers/bars';
 import { crossTies, endOffset, hoopCount, maxSpacing } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
@@ -47,7 +55,7 @@ const BY: Readonly<Record<string, readonly [label: string, why: string, (cutMm: 
 };
 
 const bends = withDefault(
-  asked<Bends>(
+  parameter<Bends>(
     bendsSchema,
     { by: 'height' },
     {
@@ -112,4 +120,4 @@ export const answers = {
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type BentConduitAnswers = Chosen<typeof answers>;
+export type BentConduitAnswers = ResolvedParameters<typeof answers>;

@@ -4,10 +4,10 @@ import { stiffSheet } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { treat } from '../../answers/bars';
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { endHeight, endWidth } from '../../assembly/dimension';
 import { sideOf } from '../../assembly/openings';
-import type { Member, Said } from '../../assembly/types';
+import type { Member, AssemblySpec } from '../../assembly/types';
 import { built, piecesOf } from '../../guide/built';
 import { type Bend, NO_ROOM, bentHoop } from '../../hoop/bent';
 import { plywoodEnd, ventOpenings } from '../../parts/ends';
@@ -15,9 +15,9 @@ import { withHoles } from '../../parts/frame';
 import { framedHoops } from '../../parts/framedHoops';
 import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
 import { packerWork, setOnBed } from '../../parts/frameStages';
-import { type HoopFrame, frameDimensions, framePlace, hoopFrame } from '../../parts/hoopFrame';
+import { type HoopFrame, frameDimensions, framePlace, timberHoopFrame } from '../../parts/hoopFrame';
 import { hangWhole } from '../../parts/hungWhole';
-import { nest } from '../../parts/nested';
+import { addInnerTunnel } from '../../parts/nested';
 import { type BentConduitAnswers, bendRadiusMm } from './answers';
 import { bentStages, bracketedStage, furringStages } from './stages';
 
@@ -95,7 +95,7 @@ function bend(a: BentConduitAnswers, spanMm: number): Result<Bent & { readonly l
 }
 
 /** Builds the frame: rails with blind holes, conduit bent at crown and shoulders, furring along it, cover. */
-export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Result<Said> {
+export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Result<AssemblySpec> {
   const { bed, survey } = site;
   const rail = boardShape(a.frame);
   const od = thicknessMm(a.pipe);
@@ -109,7 +109,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   const plywood = stiffSheet(site.catalog, PLYWOOD);
   const ply = a.ends === 'plywood' ? plywood.thicknessMm : 0;
   const width = survey.frameOn.widthMm;
-  const found = hoopFrame(
+  const found = timberHoopFrame(
     {
       ...a,
       shape: { by: 'half-circle' },
@@ -147,9 +147,9 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
     heightLabel: 'crown above the rail',
     coverLabel: 'frame',
   }).map((d) => (d.id === 'pipeLength' ? { ...d, label: 'conduit, cut' } : d));
-  return nest(
+  return addInnerTunnel(
     {
-      ...BARE,
+      ...EMPTY_SPEC,
       ...framedHoops(a.cover, f, panels, 'wall', site),
       ...built([...stages, hung?.stage ?? bracketedStage(a, f, set)]),
       openings: [

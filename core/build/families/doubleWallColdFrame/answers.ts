@@ -1,5 +1,14 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, askedWhen, choice, count, countOrAuto, length, withDefault, height } from '../../answers/asked';
+import {
+  type ResolvedParameters,
+  askedWhen,
+  choice,
+  countParameter,
+  countOrAuto,
+  length,
+  withDefault,
+  height,
+} from '../../answers/asked';
 import { FILM, board, coverAnswers, sold, wood } from '../../answers/bars';
 import { bedAnswers } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
@@ -32,7 +41,7 @@ export const answers = {
     },
     'twin-wall-6',
   ),
-  lids: count('How many lids', [1, 12], ({ survey }) =>
+  lids: countParameter('How many lids', [1, 12], ({ survey }) =>
     Math.max(1, Math.round(survey.frameOn.lengthMm / (32 * MM_PER_INCH))),
   ),
   ...lidFrame(sold('2x2'), 0),
@@ -97,4 +106,4 @@ export const answers = {
   backMm: height([180, 1500], ({ survey }) => FRONT_MM + survey.frameOn.widthMm * 0.16, 'backHeight'),
 };
 
-export type DoubleWallColdFrameAnswers = Chosen<typeof answers>;
+export type DoubleWallColdFrameAnswers = ResolvedParameters<typeof answers>;

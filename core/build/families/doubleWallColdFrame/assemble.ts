@@ -2,13 +2,13 @@ import { type Result, ok } from '../../../base/result';
 import { coverMaterial } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
 import { treat } from '../../answers/bars';
-import { BARE } from '../../assembly/bare';
-import type { Said } from '../../assembly/types';
+import { EMPTY_SPEC } from '../../assembly/bare';
+import type { AssemblySpec } from '../../assembly/types';
 import { type Stages, built, piecesOf } from '../../guide/built';
 import { setOnWall } from '../../parts/frameStages';
 import { glazingCover } from '../../parts/glazing';
 import { hungLids } from '../../parts/hungLids';
-import { lowFront } from '../../parts/lowFront';
+import { slopedBoxShell } from '../../parts/lowFront';
 import { hangWhole } from '../../parts/hungWhole';
 import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
 import type { DoubleWallColdFrameAnswers } from './answers';
@@ -19,7 +19,7 @@ import { buildWalls } from './walls';
 const FRAME_ASKS = { latches: 'frameLatches', stays: 'frameStays' };
 
 /** Builds the frame: walls of studs with film on both faces, low lids, a net under them, an opener in its pocket. */
-export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site: BuildSite): Result<Said> {
+export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site: BuildSite): Result<AssemblySpec> {
   const { bed, survey } = site;
   const [x0, x1] = a.extent;
   const depth = survey.frameOn.widthMm;
@@ -57,7 +57,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         )
       : undefined;
   return ok({
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(['cut', ...before, hung?.stage ?? hookedStage(a, place, walls, set), ...after]),
     // Under a net that is stapled down the lids are for air alone.
     openings: [
@@ -68,7 +68,7 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
     spans: lids.spans,
     under: [gap, depth - gap].map((y) => ({ y, z: plane(y) })),
     reachMm: [x0 + gap, x1 - gap],
-    ...lowFront(a, site, place, ['frame', 'front', 'back', 'frame'], {
+    ...slopedBoxShell(a, site, place, ['frame', 'front', 'back', 'frame'], {
       skins: [
         { cover: coverMaterial(site.catalog, 'film-double'), m2: ((x1 - x0 + depth) * (frontMm + backMm)) / 1e6 },
         { cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 },

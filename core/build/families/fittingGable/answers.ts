@@ -1,10 +1,10 @@
 import { MM_PER_INCH } from '../../../base/length';
 import { isFitted } from '../../../catalog/fittings';
-import { type Chosen, choice, countOrAuto, height } from '../../answers/asked';
+import { type ResolvedParameters, choice, countOrAuto, height } from '../../answers/asked';
 import { coverAnswers, tube } from '../../answers/bars';
 import { bySpacing, maxSpacing } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
-import { clipped, ends, holdDowns, paint, wrap } from '../../answers/skin';
+import { clippedParameter, ends, holdDowns, paint, wrap } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
 const WIDE_MM = 1300;
@@ -38,7 +38,7 @@ export const answers = {
   ),
   straps: holdDowns('straps', 'Straps to the bed', 80),
   ...coverAnswers('film-uv'),
-  clipped,
+  clipped: clippedParameter,
   ends: ends(['folded', 'flap'], 'folded'),
   paint,
   ...bedAnswers('lettuce', 5),
@@ -48,4 +48,4 @@ export const answers = {
   wrapMm: wrap(6 * MM_PER_INCH, 300),
 };
 
-export type FittingGableAnswers = Chosen<typeof answers>;
+export type FittingGableAnswers = ResolvedParameters<typeof answers>;

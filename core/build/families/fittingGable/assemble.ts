@@ -1,27 +1,27 @@
 import type { Vec3 } from '../../../base/geometry';
 import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { underLine } from '../../assembly/enclosure';
 import { liftedOff, sideOf } from '../../assembly/openings';
-import type { Said } from '../../assembly/types';
+import type { AssemblySpec } from '../../assembly/types';
 import { built } from '../../guide/built';
 import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
-import { guardPvc } from '../../parts/guard';
+import { guardPvcJoints } from '../../parts/guard';
 import type { FittingGableAnswers } from './answers';
-import { frameOf } from './frame';
+import { gableFrame } from './frame';
 import { gableStages } from './stages';
 
 /** Builds the gable: straight pipe and moulded fittings, posts and rafters in frames, base and ridge along. */
-export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): Result<Said> {
-  const found = frameOf(a, site);
+export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): Result<AssemblySpec> {
+  const found = gableFrame(a, site);
   if (!found.ok) return found;
   const f = found.value;
   const { xs, y0, y1, span, middle, baseZ, eaveZ, ridgeZ, covered } = f;
   const { x0, x1, lengthMm } = covered;
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
-  const guard = guardPvc(a.paint, a.cover, a.pipe, f.rafters);
+  const guard = guardPvcJoints(a.paint, a.cover, a.pipe, f.rafters);
   const foot: readonly [Vec3, Vec3] = [
     [x0, y0, baseZ],
     [x1, y0, baseZ],
@@ -29,7 +29,7 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const first = xs[0] ?? 0;
   const rafter = f.rafters[0]?.lengthMm ?? 0;
   return ok({
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(gableStages(a, f, sheets, guard), guard),
     openings: [
       ...flapOpenings(sheets.slice(1), covered),

@@ -3,14 +3,22 @@ import type { Fitting } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
 import { sheetRun } from '../../assembly/sheetRun';
-import { type Knot, type RoofAt, between, gableOver, ridgeFitting, roofOuter, roofUnder } from '../../parts/gable';
+import {
+  type Knot,
+  type RoofAt,
+  betweenSlopes,
+  gableOver,
+  ridgeFitting,
+  roofOuter,
+  roofUnder,
+} from '../../parts/gable';
 import { hoopPlaces } from '../../parts/hoops';
 import type { FittingGableAnswers } from './answers';
 
-export type GableFrame = Made<typeof frameOf>;
+export type GableFrame = Made<typeof gableFrame>;
 
 /** Posts and rafters in frames along the bed, rails at their feet, a ridge from frame to frame: pipe between fittings. */
-export function frameOf(a: FittingGableAnswers, site: BuildSite) {
+export function gableFrame(a: FittingGableAnswers, site: BuildSite) {
   const { bed, survey } = site;
   const [startMm, endMm] = a.extent;
   const od = thicknessMm(a.pipe);
@@ -37,12 +45,14 @@ export function frameOf(a: FittingGableAnswers, site: BuildSite) {
   const ridge = (i: number): Knot => ({ at: [xs[i] ?? 0, middle, ridgeZ], fitting: ridgeFitting(i, n) });
   const sides = [y0, y1];
   const each = (letter: string, part: string, of: readonly number[], from: typeof base, to: typeof base) =>
-    of.flatMap((_, i) => sides.map((y, k) => between(a.pipe, `${letter}${2 * i + k + 1}`, part, from(i, y), to(i, y))));
+    of.flatMap((_, i) =>
+      sides.map((y, k) => betweenSlopes(a.pipe, `${letter}${2 * i + k + 1}`, part, from(i, y), to(i, y))),
+    );
   const posts = each('P', 'Post', xs, base, eave);
   const rafters = each('Q', 'Rafter', xs, eave, ridge);
   const baseRails = each('A', 'Base rail', xs.slice(1), base, (i, y) => base(i + 1, y));
-  const endRails = [0, n - 1].map((i, k) => between(a.pipe, `E${k + 1}`, 'End rail', base(i, y0), base(i, y1)));
-  const ridges = xs.slice(1).map((_, i) => between(a.pipe, `R${i + 1}`, 'Ridge pipe', ridge(i), ridge(i + 1)));
+  const endRails = [0, n - 1].map((i, k) => betweenSlopes(a.pipe, `E${k + 1}`, 'End rail', base(i, y0), base(i, y1)));
+  const ridges = xs.slice(1).map((_, i) => betweenSlopes(a.pipe, `R${i + 1}`, 'Ridge pipe', ridge(i), ridge(i + 1)));
   const frame = [...baseRails, ...endRails, ...posts, ...rafters, ...ridges];
   if (frame.some((m) => m.lengthMm < 20))
     return fail('eave', 'The fittings leave no pipe between them: make the eaves higher or the frames fewer.');

@@ -4,7 +4,7 @@ import { type Fitting, takeUpMm } from '../../../catalog/fittings';
 import { endsOf } from '../../assembly/pieces';
 import type { Joint, SheetPart } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
-import { MINUTES, countKind, guardStages, named, sayCount, stage, tagList } from '../../guide/stage';
+import { MINUTES, countKind, guardStages, namedPieces, sayCount, stage, tagList } from '../../guide/stage';
 import { evenly, joint } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { flapJoints } from '../../parts/framedSheet';
@@ -73,7 +73,7 @@ export function gableStages(
       ],
       tools: ['marker'],
       joints: [
-        ...named(fittings, 'fittings tee'),
+        ...namedPieces(fittings, 'fittings tee'),
         ...(pinned ? joint('tekScrew', 'pins', 'One through each socket; no glue', frame, endsOf(frame)) : []),
       ],
       checks: ['Both diagonals of the base equal', 'Every outlet points straight up'],
@@ -89,7 +89,7 @@ export function gableStages(
         `Rafters ${tagList(rafters)} in the elbows, two meeting in a ridge corner at the ends${ridges.length > 1 ? ' and in a four-way between' : ''}.`,
       ],
       tools: ['level'],
-      joints: named(fittings, 'fittings elbow-45'),
+      joints: namedPieces(fittings, 'fittings elbow-45'),
       checks: ['End frames plumb'],
       minutes: MINUTES.start + (posts.length + rafters.length) * 3,
     }),
@@ -99,7 +99,7 @@ export function gableStages(
       view: 'side',
       pieces: ridges,
       work: [`From one end to the other: ${tagList(ridges)} between the ridge corners.`],
-      joints: named(fittings, 'fittings three-way', 'fittings four-way'),
+      joints: namedPieces(fittings, 'fittings three-way', 'fittings four-way'),
       checks: ['The ridge is straight by eye from the end'],
       minutes: MINUTES.start + ridges.length * 4,
     }),

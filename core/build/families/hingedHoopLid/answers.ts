@@ -1,9 +1,9 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, withDefault } from '../../answers/asked';
+import { type ResolvedParameters, choice, withDefault } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, innerOn, sold } from '../../answers/bars';
 import { crossTies, endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
-import { ends, firmEnds, latches, paint, people, stays, wrap } from '../../answers/skin';
+import { ends, rigidEndsParameter, latches, paint, people, stays, wrap } from '../../answers/skin';
 
 /** A rail this long stays straight without a tie, mm. */
 const UNTIED_MM = 1524;
@@ -75,7 +75,7 @@ export const answers = {
   people: people(),
   ...coverAnswers('film-uv'),
   ends: ends(['folded', 'flap', 'plywood'], 'folded'),
-  ...firmEnds('Ends of', ['plywood-1/4', 'plywood-3/8', 'twin-wall-6'], 'plywood-1/4'),
+  ...rigidEndsParameter('Ends of', ['plywood-1/4', 'plywood-3/8', 'twin-wall-6'], 'plywood-1/4'),
   paint,
   ...innerAnswers,
   innerOn,
@@ -85,4 +85,4 @@ export const answers = {
   battenWrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type HingedHoopLidAnswers = Chosen<typeof answers>;
+export type HingedHoopLidAnswers = ResolvedParameters<typeof answers>;

@@ -1,16 +1,16 @@
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { endHeight, endWidth } from '../../assembly/dimension';
 import { wholeLid } from '../../assembly/openings';
-import type { Said } from '../../assembly/types';
+import type { AssemblySpec } from '../../assembly/types';
 import { built, piecesOf } from '../../guide/built';
-import { guardPvc } from '../../parts/guard';
+import { guardPvcJoints } from '../../parts/guard';
 import { hoopCurve } from '../../hoop/curve';
-import { firmEnds, ventOpenings } from '../../parts/ends';
+import { rigidEndPanels, ventOpenings } from '../../parts/ends';
 import { withHoles } from '../../parts/frame';
 import { endSheets, flapOpenings, framedSheet } from '../../parts/framedSheet';
-import { frameDimensions, hoopFrame, railOf } from '../../parts/hoopFrame';
+import { frameDimensions, timberHoopFrame, railOf } from '../../parts/hoopFrame';
 import { framedHoops } from '../../parts/framedHoops';
-import { nest } from '../../parts/nested';
+import { addInnerTunnel } from '../../parts/nested';
 import { stiffSheet } from '../../../catalog/catalog';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
@@ -24,7 +24,7 @@ const HOLE_MM = 65;
 const LEAST_HOLE_MM = 35;
 
 /** Builds the lid: a frame the size of the bed, hoops in it, ridge, cover, hinges along one long side. */
-export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite): Result<Said> {
+export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite): Result<AssemblySpec> {
   // Firm ends stand outside the end boards, flush with the bed.
   const firm = stiffSheet(site.catalog, a.plywood);
   const ply = a.ends === 'plywood' ? firm.thicknessMm : 0;
@@ -49,7 +49,7 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
       'feet',
       'The rail is too thin or too low for such holes: choose a thicker board on edge, or thinner pipe.',
     );
-  const found = hoopFrame(
+  const found = timberHoopFrame(
     {
       ...a,
       joint: a.hinges === 'near' ? 'hinged near' : 'hinged far',
@@ -73,15 +73,15 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const sided = sidePurlins(a, hoops, { under: f.under, centre }, [f.footZ + hoop.heightMm / 3, f.xs], width);
   if (!sided.ok) return sided;
   const sheets = [framedSheet(a, a.ends, covered), ...(a.ends === 'flap' ? endSheets(a, covered) : [])];
-  const made = ply === 0 ? ok([]) : firmEnds(firm, f.line, [f.x0, f.x1], a.vents);
+  const made = ply === 0 ? ok([]) : rigidEndPanels(firm, f.line, [f.x0, f.x1], a.vents);
   if (!made.ok) return made;
   const panels = made.value;
-  const guard = guardPvc(a.paint, a.cover, a.pipe, hoops);
+  const guard = guardPvcJoints(a.paint, a.cover, a.pipe, hoops);
   const stages = lidStages(a, f, { panels, sides: sided.value, sheets, guard }, feet.footZ);
   const first = f.xs[0] ?? f.x0;
-  return nest(
+  return addInnerTunnel(
     {
-      ...BARE,
+      ...EMPTY_SPEC,
       ...framedHoops(a.cover, f, panels, 'wall', site),
       ...built([...stages, hangStage(a, f, site)], guard),
       openings: [

@@ -1,7 +1,7 @@
 import { differences, outward, sprung, taut } from '../../../testing/golden';
 import { familyOf } from '..';
 import { NOTHING_OWN, catalogOf } from '../../../catalog/own';
-import { at, build, count, siteOf } from '../../../testing/site';
+import { at, build, countItems, siteOf } from '../../../testing/site';
 
 test('a hinged hoop lid of 2x4 on edge over 128 x 44 in, worked by hand', () => {
   // Feet strapped to the rails inside: less two rails of 1.5 and a pipe of .84.
@@ -200,7 +200,7 @@ test('side purlins lie inside the hoops at a third of the height, tied at every 
     expect(Math.min(...points.map((p) => Math.hypot(p[1] - y, p[2] - z)))).toBeLessThan(0.84 * 25.4 + 8);
   }
   expect(a.joints.find((j) => j.id === 'side purlins')?.places).toHaveLength(2 * (arch?.tags.length ?? 0));
-  expect(count(lid({ purlins: 'rope', ridge: 'none' }), 'rope')).toBeGreaterThan(6);
+  expect(countItems(lid({ purlins: 'rope', ridge: 'none' }), 'rope')).toBeGreaterThan(6);
 });
 
 test('firm ends stand outside the end boards, flush with the bed, with their vents', () => {

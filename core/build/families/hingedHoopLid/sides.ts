@@ -6,7 +6,7 @@ import type { Member, Stage } from '../../assembly/types';
 import { MINUTES, stage, tagList } from '../../guide/stage';
 import { joint } from '../../joints';
 import { hoopMark, straightRun } from '../../joints/runs';
-import { type Knot, between, fittingJoints } from '../../parts/gable';
+import { type Knot, betweenSlopes, fittingJoints } from '../../parts/gable';
 import type { HingedHoopLidAnswers } from './answers';
 
 /** What keeps the sides of the hoops apart at a height: slid on before they are bent in, or tied to them afterwards. */
@@ -48,7 +48,7 @@ function teedPurlins(
     fitting: i === 0 || i === xs.length - 1 ? 'tee' : 'four-way',
   });
   const members = ys.flatMap((y, side) =>
-    xs.slice(1).map((_, i) => between(a.pipe, `R${2 + side + 2 * i}`, 'Side purlin', knot(i, y), knot(i + 1, y))),
+    xs.slice(1).map((_, i) => betweenSlopes(a.pipe, `R${2 + side + 2 * i}`, 'Side purlin', knot(i, y), knot(i + 1, y))),
   );
   const knots = ys.flatMap((y) => xs.map((_, i) => knot(i, y)));
   const sides = stage({

@@ -1,5 +1,13 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count, countOrAuto, length, withDefault, height } from '../../answers/asked';
+import {
+  type ResolvedParameters,
+  choice,
+  countParameter,
+  countOrAuto,
+  length,
+  withDefault,
+  height,
+} from '../../answers/asked';
 import { FILM, board, coverAnswers, sold } from '../../answers/bars';
 import { bySpacing, maxSpacing } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
@@ -39,7 +47,9 @@ export const answers = {
   rafter: board('Rafter boards', ['2x3', '2x4', '2x6', '38x63 mm', '38x89 mm', '45x145 mm'], sold('2x3'), {
     changes: { bar: ({ key }) => key },
   }),
-  lids: count('How many shutters', [1, 12], ({ survey }) => Math.max(1, Math.round(survey.frameOn.lengthMm / 1000))),
+  lids: countParameter('How many shutters', [1, 12], ({ survey }) =>
+    Math.max(1, Math.round(survey.frameOn.lengthMm / 1000)),
+  ),
   lidFrame: board('Shutter frame', ['1x3', '2x2', '2x3', '45x45 mm', '45x70 mm'], sold('2x2')),
   ...airing('prop'),
   ...eachHeld('shutter'),
@@ -54,4 +64,4 @@ export const answers = {
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type LeanToAnswers = Chosen<typeof answers>;
+export type LeanToAnswers = ResolvedParameters<typeof answers>;

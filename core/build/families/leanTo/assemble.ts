@@ -1,12 +1,12 @@
 import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { BARE } from '../../assembly/bare';
-import type { Said } from '../../assembly/types';
+import { EMPTY_SPEC } from '../../assembly/bare';
+import type { AssemblySpec } from '../../assembly/types';
 import { built } from '../../guide/built';
 import { hungLids } from '../../parts/hungLids';
-import { lowFront } from '../../parts/lowFront';
+import { slopedBoxShell } from '../../parts/lowFront';
 import type { LeanToAnswers } from './answers';
-import { frameOf } from './frame';
+import { leanToFrame } from './frame';
 import { leanToStages } from './stages';
 
 /** The shutters lap over the header that they hang on. */
@@ -24,8 +24,8 @@ const SHUTTERS = {
 };
 
 /** Builds the lean-to: rafters from a plate on the wall to a low front on the bed, shutters in front, glazed or under film. */
-export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> {
-  const made = frameOf(a, site);
+export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<AssemblySpec> {
+  const made = leanToFrame(a, site);
   if (!made.ok) return made;
   const f = made.value;
   const { x0, x1, z0, width } = f;
@@ -36,7 +36,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
     hangZ - z0,
     { x0, x1, back: { y: 0, z: hangZ }, front: { y: 0, z: z0 }, site, called: SHUTTERS },
   );
-  const box = lowFront(
+  const box = slopedBoxShell(
     a,
     site,
     { x0, x1, y0: 0, y1: width, z0, frontMm: a.frontMm, backMm: a.backMm },
@@ -46,7 +46,7 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Said> 
     [f.lowMm, f.highMm],
   );
   return ok({
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(leanToStages(a, f, shutters, site)),
     ...f.carries,
     ...box,

@@ -14,10 +14,10 @@ import type { LeanToAnswers } from './answers';
 /** Ends deeper than this have a stud in their middle. */
 const DEEP_END_MM = 900;
 
-export type LeanToFrame = Made<typeof frameOf>;
+export type LeanToFrame = Made<typeof leanToFrame>;
 
 /** Sills on the bed, a front wall of studs, a plate on the house wall, the roof from one to the other, and its skin. */
-export function frameOf(a: LeanToAnswers, site: BuildSite) {
+export function leanToFrame(a: LeanToAnswers, site: BuildSite) {
   const made = pentRoof(a, site, { bays: a.lids, wallOverMm: a.wallOverMm });
   if (!made.ok) return made;
   const roof = made.value;

@@ -1,10 +1,10 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, askedWhen, choice } from '../../answers/asked';
+import { type ResolvedParameters, askedWhen, choice } from '../../answers/asked';
 import { board, coverAnswers, innerAnswers, sold, wood } from '../../answers/bars';
 import { crossTies, endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
 import { mountAnswers } from '../../parts/hungWhole';
-import { ends, firmEnds, fixing, holdDowns, paint, people, wrap } from '../../answers/skin';
+import { ends, rigidEndsParameter, fixing, holdDowns, paint, people, wrap } from '../../answers/skin';
 
 /** A light rail this long stays straight without a tie, mm. */
 const UNTIED_MM = 1220;
@@ -30,7 +30,7 @@ export const answers = {
   crossTies: crossTies(UNTIED_MM),
   ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'timber'], 'pipe', 'timber'),
   ends: ends(['plywood', 'folded'], 'plywood'),
-  ...firmEnds('Plywood', ['plywood-1/4', 'plywood-3/8', 'plywood-1/2'], 'plywood-1/4'),
+  ...rigidEndsParameter('Plywood', ['plywood-1/4', 'plywood-3/8', 'plywood-1/2'], 'plywood-1/4'),
   ...mounting,
   hooks: askedWhen(holdDowns('hooks', 'Hooks to the bed', 40), { mount: 'carried' }),
   // Carried or opened, somebody lifts it.
@@ -45,4 +45,4 @@ export const answers = {
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type LiftOffCoverAnswers = Chosen<typeof answers>;
+export type LiftOffCoverAnswers = ResolvedParameters<typeof answers>;

@@ -3,35 +3,35 @@ import { type Result, ok } from '../../../base/result';
 import { stiffSheet } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
 import { treat } from '../../answers/bars';
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { soilZ } from '../../assembly/crop';
 import { endWidth } from '../../assembly/dimension';
 import { liftedOff } from '../../assembly/openings';
-import type { Said, Stage } from '../../assembly/types';
+import type { AssemblySpec, Stage } from '../../assembly/types';
 import { built, piecesOf } from '../../guide/built';
 import { CAUTIONS } from '../../joints/cautions';
 import { MINUTES, countKind, sayCount } from '../../guide/stage';
 import { joint } from '../../joints';
-import { firmEnds, ventOpenings } from '../../parts/ends';
+import { rigidEndPanels, ventOpenings } from '../../parts/ends';
 import { framedHoops } from '../../parts/framedHoops';
 import { framedSheet } from '../../parts/framedSheet';
 import { type SetDown, packerWork, setOnBed, setStage } from '../../parts/frameStages';
-import { guardPvc } from '../../parts/guard';
-import { type HoopFrame, alongRails, frameDimensions, framePlace, hoopFrame } from '../../parts/hoopFrame';
+import { guardPvcJoints } from '../../parts/guard';
+import { type HoopFrame, alongRails, frameDimensions, framePlace, timberHoopFrame } from '../../parts/hoopFrame';
 import { hangWhole } from '../../parts/hungWhole';
-import { nest } from '../../parts/nested';
+import { addInnerTunnel } from '../../parts/nested';
 import type { LiftOffCoverAnswers } from './answers';
 import { liftOffStages } from './stages';
 
 /** Builds the cover: a light frame on or inside the wall, hoops strapped in it, ends of plywood or folded film. */
-export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): Result<Said> {
+export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): Result<AssemblySpec> {
   const { bed, survey } = site;
   const inside = a.sits === 'inside';
   const plywood = stiffSheet(site.catalog, a.plywood);
   const ply = a.ends === 'plywood' ? plywood.thicknessMm : 0;
   const outer = survey.frameOn.widthMm;
   const width = inside ? survey.frameIn.widthMm : outer;
-  const found = hoopFrame(
+  const found = timberHoopFrame(
     {
       ...a,
       frame: treat(site, a.frame, a.wood),
@@ -52,10 +52,10 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   if (!found.ok) return found;
   const f = found.value;
   const { rails, endBoards, ties } = f.frame;
-  const made = ply === 0 ? ok([]) : firmEnds(plywood, f.line, [f.x0, f.x1], a.vents);
+  const made = ply === 0 ? ok([]) : rigidEndPanels(plywood, f.line, [f.x0, f.x1], a.vents);
   if (!made.ok) return made;
   const panels = made.value;
-  const guard = guardPvc(a.paint, a.cover, a.pipe, f.hoops);
+  const guard = guardPvcJoints(a.paint, a.cover, a.pipe, f.hoops);
   const stages = liftOffStages(a, f, { panels, sheets: [framedSheet(a, a.ends, f.covered)], guard });
   const whole = piecesOf(stages);
   const set = setOnBed(
@@ -65,9 +65,9 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   );
   const hung = a.mount === 'hinged' ? hangWhole(a, 'Cover', whole, framePlace(f, rails), site, set) : undefined;
   const middle: Vec3 = [(f.x0 + f.x1) / 2, f.y0 + f.width / 2, f.z0];
-  return nest(
+  return addInnerTunnel(
     {
-      ...BARE,
+      ...EMPTY_SPEC,
       ...framedHoops(a.cover, f, panels, inside ? 'inside the wall' : 'wall', site),
       ...built([...stages, hung?.stage ?? hookedStage(a, f, set)], guard),
       openings: [

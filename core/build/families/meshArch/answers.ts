@@ -1,7 +1,15 @@
 import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { fail, ok } from '../../../base/result';
-import { type Chosen, choice, count, countOrAuto, dimensioned, length, withDefault } from '../../answers/asked';
+import {
+  type ResolvedParameters,
+  choice,
+  countParameter,
+  countOrAuto,
+  dimensioned,
+  length,
+  withDefault,
+} from '../../answers/asked';
 import { coverAnswers } from '../../answers/bars';
 import { footSpan } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
@@ -15,7 +23,7 @@ const LONGEST_PRONG_MM = 145;
 /** An arch near a half circle over the inside of the bed. */
 export const answers = {
   /** From prong to prong, prongs included. */
-  squares: count(
+  squares: countParameter(
     'Squares over the bed',
     [6, 40],
     ({ bed }) => {
@@ -67,4 +75,4 @@ export const answers = {
   }),
 };
 
-export type MeshArchAnswers = Chosen<typeof answers>;
+export type MeshArchAnswers = ResolvedParameters<typeof answers>;

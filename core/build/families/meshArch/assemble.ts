@@ -1,11 +1,11 @@
 import { pathLength } from '../../../base/geometry';
 import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, dimension, endHeight, endWidth } from '../../assembly/dimension';
 import { underLine } from '../../assembly/enclosure';
 import { type Opening, liftedOff } from '../../assembly/openings';
-import type { Said } from '../../assembly/types';
+import type { AssemblySpec } from '../../assembly/types';
 import { built } from '../../guide/built';
 import { underHoop } from '../../parts/hoops';
 import { aboveWall, skirtDimension } from '../../parts/looseSheet';
@@ -15,7 +15,7 @@ import { type Arch, archOf } from './arch';
 import { meshStages } from './stages';
 
 /** Builds the arch: mesh bent over the bed with its prongs in the soil, two sheets lapping at the crown, straps over all. */
-export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Said> {
+export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<AssemblySpec> {
   const found = archOf(a, site);
   if (!found.ok) return found;
   const f = found.value;
@@ -29,7 +29,7 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<Sa
   );
   const over = { lengthMm: f.covered, widthMm: spanMm };
   return ok({
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(...meshStages(a, f, ridge)),
     openings: [
       parting(f),

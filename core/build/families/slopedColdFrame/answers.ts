@@ -3,12 +3,12 @@ import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import {
   type AtAnswers,
-  type Chosen,
-  type Words,
+  type ResolvedParameters,
+  type ParameterWords,
   choice,
-  count,
+  countParameter,
   dimensioned,
-  handedAs,
+  mapParameter,
   length,
   withDefault,
 } from '../../answers/asked';
@@ -45,7 +45,7 @@ export const answers = {
     resets: { backMm: null, frontMm: null },
   }),
   frontBoard: withDefault(
-    handedAs(
+    mapParameter(
       choice(
         'Front',
         {
@@ -53,7 +53,7 @@ export const answers = {
           ...Object.fromEntries(
             BOARDS.map((key) => [key, [key.endsWith('mm') ? key.replace('x', ' x ') : key, FRONT_WHY]]),
           ),
-        } as Words<string>,
+        } as ParameterWords<string>,
         ({ market }) => (market === 'imperial' ? '2x8' : 'same'),
         { resets: { frontMm: null } },
       ),
@@ -73,7 +73,7 @@ export const answers = {
     },
     'twin-wall-6',
   ),
-  lids: count('How many lids', [1, 12], lidsFor),
+  lids: countParameter('How many lids', [1, 12], lidsFor),
   sashBy: choice(
     'What comes first',
     {
@@ -109,7 +109,7 @@ export const answers = {
   }),
 };
 
-export type SlopedColdFrameAnswers = Chosen<typeof answers>;
+export type SlopedColdFrameAnswers = ResolvedParameters<typeof answers>;
 
 /** A lid that falls by this part of its width sheds rain and snow. */
 const LEAST_FALL = 0.08;

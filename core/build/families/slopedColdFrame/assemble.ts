@@ -1,11 +1,11 @@
 import { treat } from '../../answers/bars';
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { built } from '../../guide/built';
 import { hungLids } from '../../parts/hungLids';
-import { lowFront } from '../../parts/lowFront';
+import { slopedBoxShell } from '../../parts/lowFront';
 import { glazingCover } from '../../parts/glazing';
 import { PLAY_MM } from '../../parts/slopedLid';
-import type { Said } from '../../assembly/types';
+import type { AssemblySpec } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
@@ -26,7 +26,7 @@ function boxOfSash(a: SlopedColdFrameAnswers, fallMm: number): { readonly along:
 }
 
 /** Builds the frame: a box of boards, back higher than front, with lids of windows, stiff sheet or film. */
-export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSite): Result<Said> {
+export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSite): Result<AssemblySpec> {
   const { bed, survey } = site;
   const outer = survey.frameOn;
   const bySash = a.glazing === 'old-window' && a.sashBy === 'sash';
@@ -66,14 +66,14 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const plane = (y: number): number => z0 + frontMm + slope * (y - y0);
   const wallM2 = ((x1 - x0 + depth) * (frontMm + backMm)) / 1e6;
   return ok({
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(slopedStages(a, box.value, lids, [x0, x1, y0, y0 + depth, z0], site)),
     openings: lids.openings,
     beams: lids.beams,
     spans: lids.spans,
     under: [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) })),
     reachMm: [x0 + t, x1 - t],
-    ...lowFront(a, site, place, ['box', 'front', 'back', 'box'], {
+    ...slopedBoxShell(a, site, place, ['box', 'front', 'back', 'box'], {
       skins: [{ cover: glazingCover(site.catalog, a.glazing), m2: lids.areaM2 }],
       walls: [{ kind: 'board', thicknessMm: t, m2: wallM2 }],
     }),

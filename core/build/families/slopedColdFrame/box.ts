@@ -22,7 +22,7 @@ export interface BoxSite extends BoxPlace {
   readonly frontBoard: Section;
 }
 
-export type Box = Made<typeof buildBox>;
+export type SlopedBox = Made<typeof buildBox>;
 
 /** Heights of the boards of a wall, from the ground: one that reaches; else whole ones on top, and what is ripped below. */
 function courseHeights(highMm: number, w: number): readonly number[] {

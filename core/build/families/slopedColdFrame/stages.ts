@@ -9,12 +9,12 @@ import { setOnWall, setStage } from '../../parts/frameStages';
 import { glazeAndHangStages, lidFrameStages } from '../../parts/lidStages';
 import type { Lids } from '../../parts/slopedLid';
 import type { SlopedColdFrameAnswers } from './answers';
-import type { Box } from './box';
+import type { SlopedBox } from './box';
 
 /** The frame in building order: cut, taper, box, set, lids, glaze, hang. @param outside of the box: x, y, and its foot */
 export function slopedStages(
   a: SlopedColdFrameAnswers,
-  box: Box,
+  box: SlopedBox,
   lids: Lids,
   outside: Parameters<typeof heldRound>[0],
   site: BuildSite,

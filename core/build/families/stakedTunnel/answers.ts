@@ -1,11 +1,19 @@
 import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { stockFor } from '../../../catalog/market';
-import { type Chosen, askedWhen, choice, count, dimensioned, length, withDefault } from '../../answers/asked';
+import {
+  type ResolvedParameters,
+  askedWhen,
+  choice,
+  countParameter,
+  dimensioned,
+  length,
+  withDefault,
+} from '../../answers/asked';
 import { coverAnswers, innerAnswers, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
-import { clipped, ends, holdDowns, looseEdges, paint, skirtUnder } from '../../answers/skin';
+import { clippedParameter, ends, holdDowns, looseEdges, paint, skirtUnder } from '../../answers/skin';
 
 /** Wider beds than this want the stouter pipe, mm. */
 const WIDE_MM = 1300;
@@ -44,13 +52,13 @@ export const answers = {
     },
   ),
   rodLengthMm: length('Rod length', [200, 2000], 24 * MM_PER_INCH, { when: { feet: ['rods', 'driven'] } }),
-  leanDeg: withDefault(count('Rods lean in, degrees', [0, 40], 0, { when: { feet: ['rods', 'driven'] } }), 0),
+  leanDeg: withDefault(countParameter('Rods lean in, degrees', [0, 40], 0, { when: { feet: ['rods', 'driven'] } }), 0),
   rodShownMm: dimensioned(between(0, 1000), 8 * MM_PER_INCH, 'rodShown'),
   buryMm: dimensioned(between(0, 800), 6 * MM_PER_INCH, 'bury'),
   ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'timber-tied', 'posted'], 'pipe', 'pipe'),
   ...coverAnswers('film-uv'),
   ...looseEdges(['ground', 'inside', 'one-open', 'one-battened', 'battened', 'stapled'], 10),
-  clipped,
+  clipped: clippedParameter,
   ends: ends(['gathered', 'folded', 'flap'], 'gathered'),
   skirtUnder,
   weights: askedWhen(holdDowns('weights', 'Weights', 200, 'skin'), { skirtUnder: ['bags', 'bricks'] }),
@@ -63,4 +71,4 @@ export const answers = {
   spanMm: footSpan([200, 6000], 'feet'),
 };
 
-export type StakedTunnelAnswers = Chosen<typeof answers>;
+export type StakedTunnelAnswers = ResolvedParameters<typeof answers>;

@@ -1,9 +1,9 @@
 import { soilZ } from '../../assembly/crop';
-import { nest } from '../../parts/nested';
-import { guardPvc } from '../../parts/guard';
+import { addInnerTunnel } from '../../parts/nested';
+import { guardPvcJoints } from '../../parts/guard';
 import { looseTunnel } from '../../parts/looseTunnel';
 import { type TunnelFoot, type TunnelRow, footDimension, tunnelRow } from '../../parts/tunnelRow';
-import type { Member, Said } from '../../assembly/types';
+import type { Member, AssemblySpec } from '../../assembly/types';
 import { thicknessMm } from '../../../catalog/sections';
 import { type Result, fail } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
@@ -16,7 +16,7 @@ import { tunnelStages } from './stages';
 const ROD_FROM_WALL_MM = 25;
 
 /** Builds the tunnel: hoops over rods, in the soil or in straps; ridge; cover weighted at the foot. */
-export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): Result<Said> {
+export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): Result<AssemblySpec> {
   const rodded = a.feet === 'rods' || a.feet === 'driven';
   if (rodded && a.rodShownMm >= a.rodLengthMm)
     return fail('rodShown', 'A rod cannot show more than its whole length: most of it belongs in the soil.');
@@ -24,8 +24,8 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
   if (!found.ok) return found;
   const row = found.value;
   const rods = rodded ? rodMembers(a, row) : [];
-  const guard = guardPvc(a.paint, a.cover, a.pipe, row.hoops);
-  return nest(
+  const guard = guardPvcJoints(a.paint, a.cover, a.pipe, row.hoops);
+  return addInnerTunnel(
     looseTunnel(a, row, site, {
       guard,
       on: a.feet === 'straps' ? 'wall' : 'soil',

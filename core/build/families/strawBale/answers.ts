@@ -1,5 +1,5 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count } from '../../answers/asked';
+import { type ResolvedParameters, choice, countParameter } from '../../answers/asked';
 import { board, sold } from '../../answers/bars';
 import { bedAnswers } from '../../answers/place';
 import { back, holdDowns, people, safety } from '../../answers/skin';
@@ -10,7 +10,7 @@ export const BALE = { longMm: 36 * MM_PER_INCH, wideMm: 18 * MM_PER_INCH, highMm
 const CLEAR_MM = 250;
 
 export const answers = {
-  courses: count(
+  courses: countParameter(
     'Courses of bales',
     [1, 3],
     ({ bed }) => Math.min(3, Math.max(1, Math.ceil((bed.wall.heightMm - bed.soilBelowRimMm + CLEAR_MM) / BALE.highMm))),
@@ -25,7 +25,7 @@ export const answers = {
     },
     'old-window',
   ),
-  lids: count('How many', [1, 16], ({ survey }) =>
+  lids: countParameter('How many', [1, 16], ({ survey }) =>
     Math.max(1, Math.round(survey.frameOn.lengthMm / (32 * MM_PER_INCH))),
   ),
   safety,
@@ -38,4 +38,4 @@ export const answers = {
   ...bedAnswers('spinach', 6),
 };
 
-export type StrawBaleAnswers = Chosen<typeof answers>;
+export type StrawBaleAnswers = ResolvedParameters<typeof answers>;

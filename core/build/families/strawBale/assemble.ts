@@ -1,13 +1,13 @@
 import { evenly, joint } from '../../joints';
 import type { Vec3 } from '../../../base/geometry';
 import { coverMaterial } from '../../../catalog/catalog';
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { piece } from '../../assembly/pieces';
 import { built } from '../../guide/built';
 import { glazingCover } from '../../parts/glazing';
 import { slopedLids } from '../../parts/slopedLid';
-import type { Block, Said } from '../../assembly/types';
+import type { Block, AssemblySpec } from '../../assembly/types';
 import type { BuildSite } from '../../../site/buildSite';
 import { boardShape } from '../../../catalog/sections';
 import { type Result, ok } from '../../../base/result';
@@ -50,7 +50,7 @@ function bales(x0: number, x1: number, width: number, courses: number): readonly
 }
 
 /** Builds the frame: bales round the bed, supports across it, windows or stiff sheet on top, for one winter. */
-export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<Said> {
+export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<AssemblySpec> {
   const { bed, survey } = site;
   const width = survey.frameOn.widthMm;
   const [x0, x1] = a.extent;
@@ -132,7 +132,7 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
   const under = [0, width].map((y) => ({ y, z: plane(y) }));
   const mean = (plane(0) + plane(width)) / 2 - (bed.wall.heightMm - bed.soilBelowRimMm);
   return ok({
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(stages),
     openings: lids.openings.map((o) => ({
       ...o,

@@ -1,10 +1,19 @@
 import * as z from 'zod/mini';
 import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
-import { type Chosen, choice, count, dimensioned, length, withDefault, within, height } from '../../answers/asked';
+import {
+  type ResolvedParameters,
+  choice,
+  countParameter,
+  dimensioned,
+  length,
+  withDefault,
+  withinRange,
+  height,
+} from '../../answers/asked';
 import { anyBar, coverAnswers, oneOf, tube } from '../../answers/bars';
 import { hoopCount, hoopShape, maxSpacing } from '../../answers/hoops';
-import { crop, extra, rowFromEdge } from '../../answers/place';
+import { cropParameter, extra, rowFromEdge } from '../../answers/place';
 import { divided, fixing, holdDowns, paint } from '../../answers/skin';
 
 const FOOT = 12 * MM_PER_INCH;
@@ -25,7 +34,7 @@ const size = (
   dimensioned<number>(between(low, high), first, dimension, {
     dimensions: {
       [dimension]: (valueMm: number) =>
-        within(
+        withinRange(
           dimension,
           valueMm,
           [low, high],
@@ -161,7 +170,7 @@ export const answers = {
     ),
     'none',
   ),
-  crossTies: count('Cross ties', [0, 30], 0),
+  crossTies: countParameter('Cross ties', [0, 30], 0),
   /** null: as high as the hoops are six tenths up. */
   tieMm: dimensioned<number | null>(
     z._default(z.nullable(between(300, 4000)), null) as z.ZodMiniType<number | null>,
@@ -237,7 +246,7 @@ export const answers = {
   lacing: withDefault(divided('Sides held by', ['rope', 'none'], 'rope'), 'rope'),
   fixing: fixing(['channel', 'battens', 'staples'], 'channel'),
   paint,
-  crop: crop('tomato'),
+  crop: cropParameter('tomato'),
   extra,
   rowFromEdgeMm: rowFromEdge(10),
   lengthMm: size('coverLength', LIMITS.length, ({ survey }) =>
@@ -255,7 +264,7 @@ export const answers = {
   maxSpacingMm: maxSpacing(48, [400, 2000]),
 };
 
-export type WalkInAnswers = Chosen<typeof answers>;
+export type WalkInAnswers = ResolvedParameters<typeof answers>;
 
 /** Mass of crops that hang on each metre of the ridge, kg. Source: our own middle figures for plants on strings. */
 export const HUNG_KG_PER_M = { none: 0, light: 4, heavy: 10 } as const;

@@ -4,14 +4,14 @@ import { section } from '../../../catalog/catalog';
 import { thicknessMm } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
 import type { BuildSite } from '../../../site/buildSite';
-import { BARE } from '../../assembly/bare';
+import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { underLine } from '../../assembly/enclosure';
 import { endsOf } from '../../assembly/pieces';
-import type { Said } from '../../assembly/types';
+import type { AssemblySpec } from '../../assembly/types';
 import { type Stages, built } from '../../guide/built';
 import { guardStages } from '../../guide/stage';
-import { guardPvc } from '../../parts/guard';
+import { guardPvcJoints } from '../../parts/guard';
 import { HUNG_KG_PER_M, POSTS, type WalkInAnswers, onTimber } from './answers';
 import { anchorStage, coverStage, rollBarsOf, sideOpenings, sideStages } from './coverStages';
 import { doorOpenings, doorStages, endStage } from './endStages';
@@ -21,7 +21,7 @@ import { frameStages } from './frameStages';
 import { doorFilm, houseSheets } from './sheets';
 
 /** Builds the house: posts, hoops over them, purlins, boards, framed ends with doors, sheets and roll-up sides. */
-export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<Said> {
+export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<AssemblySpec> {
   const settled = onItsBed(answers, site);
   if (!settled.ok) return settled;
   const a = settled.value;
@@ -37,7 +37,7 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
   const doorSheets = doorFilm(a, door);
   const sheets = houseSheets(a, h);
   const rollBars = rollBarsOf(a, h);
-  const guard = guardPvc(a.paint, a.cover, a.pipe, h.hoops);
+  const guard = guardPvcJoints(a.paint, a.cover, a.pipe, h.hoops);
   const stages: Stages = [
     ...frameStages(a, h),
     endStage(a, h, ends),
@@ -54,7 +54,7 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
   const { bed, survey } = site;
   const offers = Object.keys(POSTS).map((key) => section(site.catalog, key));
   return ok({
-    ...BARE,
+    ...EMPTY_SPEC,
     ...built(stages, guard),
     openings: [...sideOpenings(a, h, rollBars.members, sheets), ...doorOpenings(a, door, doorSheets)],
     arches: [
@@ -158,7 +158,7 @@ function onItsBed(a: WalkInAnswers, site: BuildSite): Result<WalkInAnswers> {
 }
 
 /** What goes over what: the hoop over its post, or a short sleeve over both. */
-function sleevesOf(a: WalkInAnswers, h: House, offers: readonly Section[]): Said['sleeves'] {
+function sleevesOf(a: WalkInAnswers, h: House, offers: readonly Section[]): AssemblySpec['sleeves'] {
   const cored = h.core
     ? [{ outer: a.pipe, inner: h.core, where: 'hoop over core', offers: [], pinned: true as const }]
     : [];

@@ -1,6 +1,6 @@
 import { differences } from '../../../testing/golden';
 import { familyOf } from '..';
-import { at, build, count } from '../../../testing/site';
+import { at, build, countItems } from '../../../testing/site';
 
 const IN = 25.4;
 
@@ -286,7 +286,7 @@ test('timber posts stand beside their hoops, flush with them outside, dug in wit
   expect(at_(first, 1) - 1.75).toBeCloseTo((hoop?.footYMm ?? 0) / IN - 0.83, 6);
   expect(at_(first, 0) - 1.75).toBeCloseTo((hoop?.xsMm[0] ?? 0) / IN + 0.83, 6);
   expect(a.sleeves).toEqual([]);
-  expect(count(a, 'post-mix')).toBe(10);
+  expect(countItems(a, 'post-mix')).toBe(10);
   expect(a.joints.find((j) => j.id === 'feet')?.kind).toBe('uStrap');
   expect(a.posts[0]).toMatchObject({ set: 'dug', offers: [] });
 });

@@ -14,7 +14,7 @@ import { joint, pairsAt } from '../../joints';
 import {
   type Knot,
   type RoofAt,
-  between,
+  betweenSlopes,
   fittingJoints,
   gableOver,
   ridgeFitting,
@@ -157,10 +157,10 @@ function straightHoops(a: WalkInAnswers, { xs, y0, y1, lapMm }: HoopLine): Resul
         [0, 1, 0],
       ),
     );
-    const rafters = [y0, y1].map((y, k) => between(a.pipe, `Q${2 * i + k + 1}`, 'Rafter', eave(x, y), ridge(i)));
+    const rafters = [y0, y1].map((y, k) => betweenSlopes(a.pipe, `Q${2 * i + k + 1}`, 'Rafter', eave(x, y), ridge(i)));
     return [...stubs, ...rafters];
   });
-  const ridges = xs.slice(1).map((_, i) => between(a.pipe, `U${i + 1}`, 'Ridge pipe', ridge(i), ridge(i + 1)));
+  const ridges = xs.slice(1).map((_, i) => betweenSlopes(a.pipe, `U${i + 1}`, 'Ridge pipe', ridge(i), ridge(i + 1)));
   const all = [...frames.flat(), ...ridges];
   if (all.some((m) => m.lengthMm < 20))
     return fail('width', 'The fittings leave no pipe between them: make the house wider, or its hoops fewer.');

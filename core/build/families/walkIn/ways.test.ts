@@ -9,7 +9,7 @@ import { solveHoop } from '../../hoop/elastica';
 import { hoopCollapse } from '../../../judge/frame/hoop';
 import { designSnow } from '../../../judge/proof/snow';
 import { hoopStrength } from '../../../judge/proof/strength';
-import { at, build, count, inch, siteOf } from '../../../testing/site';
+import { at, build, countItems, inch, siteOf } from '../../../testing/site';
 import { familyOf } from '..';
 
 const IN = 25.4;
@@ -65,7 +65,7 @@ describe('two straight pipes and elbows', () => {
   });
 
   test('as many fittings as there are corners, and a screw in every socket', () => {
-    expect([count(a, 'elbow-45'), count(a, 'three-way'), count(a, 'four-way')]).toEqual([10, 2, 3]);
+    expect([countItems(a, 'elbow-45'), countItems(a, 'three-way'), countItems(a, 'four-way')]).toEqual([10, 2, 3]);
     // Elbows 2 x 10, end corners 3 x 2, crosses 4 x 3.
     expect(a.joints.find((j) => j.id === 'sockets')?.places).toHaveLength(20 + 6 + 12);
   });
@@ -157,8 +157,8 @@ describe('posts bolted to the bed', () => {
       const y = m.shape.from[1] / IN;
       expect(Math.min(Math.abs(y + 1.75), Math.abs(y - 48 - 1.75))).toBeLessThan(1e-6);
     }
-    expect(count(a, 'wall-bolt')).toBe(2 * posts.length);
-    expect(count(a, 'post-mix')).toBe(0);
+    expect(countItems(a, 'wall-bolt')).toBe(2 * posts.length);
+    expect(countItems(a, 'post-mix')).toBe(0);
     // 11 in of wall, 45 mm in from both edges.
     expect(a.posts[0]?.bolts).toEqual({ lowMm: 45, apartMm: inch(11) - 90, eachN: 2500 });
     expect(a.dimensions.map((d) => d.id)).not.toContain('postDepth');

@@ -2,11 +2,11 @@ import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import { type Chosen, askedWhen, dimensioned } from '../../answers/asked';
+import { type ResolvedParameters, askedWhen, dimensioned } from '../../answers/asked';
 import { coverAnswers, oneOf, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
-import { clipped, ends, holdDowns, looseEdges, skirtUnder } from '../../answers/skin';
+import { clippedParameter, ends, holdDowns, looseEdges, skirtUnder } from '../../answers/skin';
 
 /** Wires that are stiff enough, with the widest span each one carries, mm. */
 const WIRES: Readonly<Record<string, number>> = { 'wire-9': 48 * MM_PER_INCH, 'wire-10': 36 * MM_PER_INCH };
@@ -32,7 +32,7 @@ export const answers = {
     },
   }),
   ...looseEdges(['ground', 'inside', 'one-battened', 'battened', 'stapled'], 8),
-  clipped,
+  clipped: clippedParameter,
   ends: ends(['gathered', 'folded'], 'gathered'),
   skirtUnder,
   weights: askedWhen(holdDowns('weights', 'Weights', 200, 'skin'), { skirtUnder: ['bags', 'bricks'] }),
@@ -45,4 +45,4 @@ export const answers = {
   legDepthMm: dimensioned(between(75, 600), 8 * MM_PER_INCH, 'bury'),
 };
 
-export type WireTunnelAnswers = Chosen<typeof answers>;
+export type WireTunnelAnswers = ResolvedParameters<typeof answers>;

@@ -3,7 +3,7 @@ import { amount, phrase, phraseText } from '../../../base/figure';
 import { type Result, fail, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
 import { soilZ } from '../../assembly/crop';
-import type { Said } from '../../assembly/types';
+import type { AssemblySpec } from '../../assembly/types';
 import { CAUTIONS } from '../../joints/cautions';
 import { MINUTES, stage } from '../../guide/stage';
 import { looseTunnel } from '../../parts/looseTunnel';
@@ -14,7 +14,7 @@ import { type WireTunnelAnswers, widestMm } from './answers';
 const FROM_WALL_MM = 25;
 
 /** Builds the tunnel: wire bent to shape beforehand, legs in the soil, light fabric weighted at the foot. */
-export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Result<Said> {
+export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Result<AssemblySpec> {
   const spanMm = a.spanMm ?? site.bed.inside.widthMm - 2 * FROM_WALL_MM;
   const widest = widestMm(a.pipe);
   if (spanMm > widest + 0.5)
