@@ -99,7 +99,7 @@ export default defineConfig({
             // With all that these lean on.
             {
               name: 'drawn',
-              test: /web\/(drawing\/(PulledView|usePull|useSize)|parts\/(Leaves|TypedField)|app\/(PlaceHead|figures)|background\/usePlan)\.tsx?$|core\/(laid|garden\/demo)\.ts$/,
+              test: /web\/(drawing\/(PulledView|usePull|useSize)|parts\/(Leaves|TypedField)|app\/(PlaceHead|figures)|background\/usePlan)\.tsx?$|core\/(layout|garden\/demo)\.ts$/,
             },
           ],
         },

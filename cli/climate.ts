@@ -7,7 +7,7 @@ import { phraseText } from '../core/base/figure';
 import { type Fault, type Result, fail, failAll, ok } from '../core/base/result';
 import { evaluate } from '../core/evaluate';
 import type { Garden } from '../core/garden/garden';
-import type { Assessment } from '../core/outline';
+import type { Assessment } from '../core/assessment';
 import { sunDay, tenHours } from '../core/judge/season/daylight';
 import { guessColumns } from '../core/judge/weather/columns';
 import { isEpw, readEpw } from '../core/judge/weather/epw';

@@ -1,9 +1,9 @@
 /** `design`: the best covers for a brief. */
-import { type WishCost, costsOf } from '../core/brief/costs';
-import { briefContext, findAll } from '../core/brief/find';
-import { briefReport, readBriefJob } from '../core/brief/job';
-import { nothingKnown } from '../core/brief/design';
-import { proven, provenIn } from '../core/brief/offers';
+import { type WishCost, costsOf } from '../core/explore/brief/costs';
+import { briefContext, findAll } from '../core/explore/brief/find';
+import { briefReport, readBriefJob } from '../core/explore/brief/job';
+import { nothingKnown } from '../core/explore/brief/evaluator';
+import { proven, provenIn } from '../core/explore/brief/offers';
 import { type Result, ok } from '../core/base/result';
 import type { IntegerSolver } from '../core/make/cutting/linearProgram';
 import { type Options, json, numberOf, readText } from './read';

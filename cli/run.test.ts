@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { FAMILY_KEYS } from '../core/build/families';
+import { FAMILY_KEYS } from '../core/cover/families';
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

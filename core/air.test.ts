@@ -9,7 +9,7 @@ import {
   wornOf,
 } from './air';
 import { evaluate } from './evaluate';
-import { FAMILIES } from './build/families';
+import { FAMILIES } from './cover/families';
 import { onSomeBed } from './testing/onBed';
 import { demoGarden } from './garden/demo';
 import type { Cover } from './garden/garden';

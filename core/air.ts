@@ -4,9 +4,9 @@ import type { Garden } from './garden/garden';
 import { type Climate, type ClimateOptions, climateOf } from './judge/climate/climate';
 import type { ClimatePlace, Worn } from './judge/climate/drive';
 import { type BedModel, bedModel, uncovered } from './judge/climate/model';
-import type { Operation } from './judge/climate/tending';
+import type { Operation } from './judge/climate/operation';
 import { type Task, seasonOf } from './judge/season/calendar';
-import { coatOn, enclosureIn } from './judge/season/coats';
+import { coatOn, enclosureIn } from './judge/season/seasonalCovers';
 import { type Weather, weatherSpan } from './judge/weather/weather';
 import { type CalibrationFit, type Reading, fitReadings, readingSpan } from './judge/climate/fit';
 import { type SheetLife, type DeployedPeriod, sheetLives } from './judge/season/sheetLife';
@@ -14,7 +14,7 @@ import { type Tonight, tonightOf } from './judge/season/tonight';
 import { MS_PER_HOUR, hourAt } from './base/days';
 import { clearSkyWPerM2, sunAt } from './judge/climate/sky';
 import { coverMaterial } from './catalog/catalog';
-import type { Assessment } from './outline';
+import type { Assessment } from './assessment';
 
 /** A garden as the climate sees it, its clock as it is at an instant. */
 export function climatePlace({ site }: Pick<Garden, 'site'>, ms: number): ClimatePlace {

@@ -1,7 +1,7 @@
 /** What a cover is judged for, where that needs a word: more than its place asks, or asked by nobody yet. */
 import { type Phrase, amount, phrase } from './base/figure';
-import type { Assessment } from './outline';
-import { snowDepthMm } from './judge/proof/snow';
+import type { Assessment } from './assessment';
+import { snowDepthMm } from './judge/strength/snow';
 
 type Judged = Pick<Assessment, 'asked' | 'garden' | 'snow'>;
 

@@ -1,7 +1,7 @@
 /** From an outline to bars and a shopping list: proven, or by the quick rule where a few coins either way do not matter. */
-import type { Assessment } from './outline';
+import type { Assessment } from './assessment';
 import { type Result, failAll, ok } from './base/result';
-import type { Assembly } from './build/assembly/types';
+import type { Assembly } from './cover/assembly/types';
 import { catalogOf } from './catalog/own';
 import type { Garden } from './garden/garden';
 import { type ShoppingList, shoppingList } from './make/buying/shopping';

@@ -1,9 +1,9 @@
 /** One cover of a garden, worked out once: asked again, it is done again only as far as what it is made of has changed. */
-import type { Assessment } from './outline';
-import { memoizeByIdentity } from './base/remember';
+import type { Assessment } from './assessment';
+import { memoizeByIdentity } from './base/memoize';
 import { type Result, ok } from './base/result';
 import type { Cover, Garden } from './garden/garden';
-import { cachedLayout } from './laid';
+import { cachedLayout } from './layout';
 import { assess } from './plan';
 
 const outlines = memoizeByIdentity<Assessment>();

@@ -2,7 +2,7 @@ import { demoGarden } from './garden/demo';
 import { type Cover, type Garden, checkGarden } from './garden/garden';
 import { movedCover } from './moved';
 import { assessCover } from './plan';
-import { firstCover } from './start';
+import { firstCover } from './explore/firstDesigns';
 
 const garden = demoGarden();
 const byFamily = (family: string): Cover => {

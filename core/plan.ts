@@ -1,8 +1,8 @@
 /** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
-import type { Assessment } from './outline';
-import { memoizeByIdentity } from './base/remember';
+import type { Assessment } from './assessment';
+import { memoizeByIdentity } from './base/memoize';
 import { type Result, ok } from './base/result';
-import { buildHours } from './build/guide/hours';
+import { buildHours } from './cover/guide/hours';
 import { spreadOf } from './catalog/catalog';
 import { type Cut, cutAndShop, provenPrice } from './cut';
 import type { Cover, Garden } from './garden/garden';
@@ -10,13 +10,13 @@ import { coldestNight } from './judge/climate/coldest';
 import { clearSunInside } from './judge/climate/drive';
 import { bedModel } from './judge/climate/model';
 import { noonAir, noonMs } from './judge/climate/noon';
-import { designConditions } from './judge/proof/asked';
-import { checkAssembly } from './judge/proof/checks';
-import { designSnow } from './judge/proof/snow';
+import { designConditions } from './judge/strength/designConditions';
+import { checkAssembly } from './judge/strength/checks';
+import { designSnow } from './judge/strength/snow';
 import { liftFigure } from './judge/weights';
 import type { IntegerSolver } from './make/cutting/linearProgram';
-import { type CoverLayout, layoutCover } from './laid';
-import { type Fix, findFixes } from './mends';
+import { type CoverLayout, layoutCover } from './layout';
+import { type Fix, findFixes } from './explore/fixes';
 import { type Obstacle, nearestObstacle } from './site/plotting';
 
 const LIGHT_AIR_M_PER_S = 1;
@@ -27,7 +27,7 @@ export type Plan = Assessment & Cut & { readonly mends: readonly Fix[] };
 /**
  * Works out one cover as far as the drawing, checks and figures.
  * @returns the outline, or the fault that keeps the cover from being built, with the field that would mend it
- * @example outline(demoGarden(), demoGarden().covers[0]).value.assembly.members.length // 18
+ * @example assessCover(demoGarden(), demoGarden().covers[0]).value.assembly.members.length // 18
  */
 export function assessCover(garden: Garden, cover: Cover): Result<Assessment> {
   const laid = layoutCover(garden, cover);

@@ -2,11 +2,11 @@
 import { type Phrase, amount, phrase } from './base/figure';
 import { flatten } from './base/geometry';
 import { type Result, ok } from './base/result';
-import type { Answers } from './build/answers/asked';
-import type { Assembly, Dimension, Member } from './build/assembly/types';
-import { familyOf } from './build/families/inHand';
+import type { Answers } from './cover/answers/parameter';
+import type { Assembly, Dimension, Member } from './cover/assembly/types';
+import { familyOf } from './cover/families/registry';
 import type { Cover } from './garden/garden';
-import { type CoverLayout, cachedLayout } from './laid';
+import { type CoverLayout, cachedLayout } from './layout';
 
 /** A value that a pull is drawn to, and why. */
 export interface PullSnap {

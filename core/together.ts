@@ -1,7 +1,7 @@
 /** Several covers cut and bought at once: what is left of one is used in the next. */
-import type { Assessment } from './outline';
+import type { Assessment } from './assessment';
 import { type CutProgress, type CutCover, cutAndShop } from './cut';
-import type { Assembly } from './build/assembly/types';
+import type { Assembly } from './cover/assembly/types';
 import { rollPrice, sheetPrice } from './catalog/prices';
 import { planRolls } from './make/rolls/rolls';
 import { planSheets } from './make/cutting/panels';

@@ -5,13 +5,13 @@
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { phraseText } from '../core/base/figure';
-import { FAMILIES } from '../core/build/families';
+import { FAMILIES } from '../core/cover/families';
 import { quickPrice } from '../core/cut';
 import { demoGarden } from '../core/garden/demo';
 import type { Garden } from '../core/garden/garden';
-import type { Assessment } from '../core/outline';
+import type { Assessment } from '../core/assessment';
 import { assessCover } from '../core/plan';
-import { firstCover } from '../core/start';
+import { firstCover } from '../core/explore/firstDesigns';
 
 const UNITS = { length: 'mm', temperature: 'C', currency: 'EUR' } as const;
 const near = (x: number): number => Number(x.toPrecision(9));

@@ -6,11 +6,11 @@ import { demoGarden } from '../core/garden/demo';
 import { everyKind } from '../core/garden/everyKind';
 import type { Cover } from '../core/garden/garden';
 import { thicknessMm } from '../core/catalog/sections';
-import { fibreStrainPercent } from '../core/build/hoop/strain';
-import { footThrustN, hoopFigures } from '../core/judge/proof/hoopFigures';
-import { snowDepthMm } from '../core/judge/proof/snow';
+import { fibreStrainPercent } from '../core/cover/hoop/strain';
+import { footThrustN, hoopFigures } from '../core/judge/strength/hoopFigures';
+import { snowDepthMm } from '../core/judge/strength/snow';
 import { evaluate } from '../core/evaluate';
-import type { Assessment } from '../core/outline';
+import type { Assessment } from '../core/assessment';
 
 const text = readFileSync('docs/figures.md', 'utf8');
 const named = new Set([...text.matchAll(/^\| ([^|]+?)\s+\|/gm)].map((m) => m[1]));

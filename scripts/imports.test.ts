@@ -73,8 +73,13 @@ test('a page begins with the kinds that the demo stands for: all come with what 
     'core/garden/demo.ts',
     'core/evaluate.ts',
   ].forEach(go);
-  const kinds = [...began].flatMap((f) => /^core\/build\/families\/(\w+)\/index\.ts$/.exec(f)?.[1] ?? []);
+  const kinds = [...began].flatMap((f) => /^core\/cover\/families\/(\w+)\/index\.ts$/.exec(f)?.[1] ?? []);
   expect(kinds.sort()).toEqual(['hingedHoopLid', 'slopedColdFrame', 'stakedTunnel', 'wireTunnel']);
-  for (const file of ['core/garden/read.ts', 'core/brief/find.ts', 'web/background/plan.worker.ts', 'core/start.ts'])
-    expect(comesWith(file)).toContain('core/build/families/index.ts');
+  for (const file of [
+    'core/garden/read.ts',
+    'core/explore/brief/find.ts',
+    'web/background/plan.worker.ts',
+    'core/explore/firstDesigns.ts',
+  ])
+    expect(comesWith(file)).toContain('core/cover/families/index.ts');
 });

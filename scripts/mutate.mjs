@@ -15,7 +15,7 @@ import { parseArgs } from 'node:util';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
 import { ROOT } from './setup.mjs';
 
-const FLOORS = ['base', 'catalog', 'site', 'build', 'make', 'judge', 'garden', 'root', 'brief', 'show'];
+const FLOORS = ['base', 'catalog', 'site', 'cover', 'make', 'judge', 'garden', 'root', 'explore', 'show'];
 const { positionals: asked, values } = parseArgs({
   allowPositionals: true,
   options: {

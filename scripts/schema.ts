@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import * as z from 'zod/mini';
-import '../core/build/families';
+import '../core/cover/families';
 import { gardenSchema } from '../core/garden/garden';
 
 /** Writes docs/garden.schema.json from the Zod schema, which is its only source. */

@@ -6,7 +6,7 @@ import { between, text, whole } from '../core/base/schema';
 import { issueFaults } from '../core/base/issues';
 import { simulatedForecast, simulatedWeather } from '../core/judge/weather/simulated';
 import { bedModelSchema, pairReadings } from '../core/judge/climate/thermometer';
-import { tendingSchema } from '../core/judge/climate/tending';
+import { tendingSchema } from '../core/judge/climate/operation';
 import { WEATHER_LISTS, type Weather } from '../core/judge/weather/weather';
 
 /** Questions of one address in a minute. */

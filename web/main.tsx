@@ -1,5 +1,5 @@
 import './app/policy';
-import './ahead';
+import './preload';
 import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-600.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';

@@ -1,7 +1,7 @@
 import { SHIPPED, section } from '../catalog/catalog';
 import fc from 'fast-check';
-import { solveHoop } from '../build/hoop/elastica';
-import { outerFace } from '../build/parts/hoops';
+import { solveHoop } from '../cover/hoop/elastica';
+import { outerFace } from '../cover/parts/hoops';
 import {
   add,
   clipped,

@@ -1,8 +1,8 @@
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 import { quickShop } from '../cut';
 import { ENTRY_KINDS, SHIPPED, coverMaterial, cropOf, hardwareItem, section } from './catalog';
 import fc from 'fast-check';
-import { FAMILY_KEYS, familyOf } from '../build/families';
+import { FAMILY_KEYS, familyOf } from '../cover/families';
 import { siteOf } from '../testing/site';
 import { roundLength } from './market';
 import { demoGarden } from '../garden/demo';

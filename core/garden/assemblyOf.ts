@@ -1,7 +1,7 @@
-import { memoizeByIdentity } from '../base/remember';
+import { memoizeByIdentity } from '../base/memoize';
 import type { Result } from '../base/result';
-import type { Assembly } from '../build/assembly/types';
-import { familyOf } from '../build/families/inHand';
+import type { Assembly } from '../cover/assembly/types';
+import { familyOf } from '../cover/families/registry';
 import { buildSite } from './buildSite';
 import type { Cover, Garden } from './garden';
 

@@ -1,5 +1,5 @@
 import { catalogOf } from '../catalog/own';
-import { type StrengthWishes, designConditions } from '../judge/proof/asked';
+import { type StrengthWishes, designConditions } from '../judge/strength/designConditions';
 import type { BuildSite } from '../site/buildSite';
 import { isWindy } from '../site/place';
 import { survey } from '../site/survey';

@@ -2,10 +2,10 @@ import { SHIPPED } from '../catalog/catalog';
 import type { BuildSite } from '../site/buildSite';
 import { type Bed, squareBed } from '../site/bed';
 import { survey } from '../site/survey';
-import { hingedHoopLid } from '../build/families/hingedHoopLid';
-import { slopedColdFrame } from '../build/families/slopedColdFrame';
-import { stakedTunnel } from '../build/families/stakedTunnel';
-import { wireTunnel } from '../build/families/wireTunnel';
+import { hingedHoopLid } from '../cover/families/hingedHoopLid';
+import { slopedColdFrame } from '../cover/families/slopedColdFrame';
+import { stakedTunnel } from '../cover/families/stakedTunnel';
+import { wireTunnel } from '../cover/families/wireTunnel';
 import { MM_PER_INCH } from '../base/length';
 import { type Garden, emptyGarden, newWork } from './garden';
 

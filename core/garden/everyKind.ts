@@ -1,4 +1,4 @@
-import { FAMILIES } from '../build/families';
+import { FAMILIES } from '../cover/families';
 import { demoGarden, demoSite } from './demo';
 import { type Cover, type Garden, newWork } from './garden';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import * as z from 'zod/mini';
-import { familyOf } from '../build/families';
+import { familyOf } from '../cover/families';
 import { demoGarden, demoSite } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
 import { MAX_FILE_CHARS, migrate, readGarden, readGardenFile, readKept } from './read';

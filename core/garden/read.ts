@@ -1,8 +1,8 @@
 // A garden may hold covers of any kind.
-import '../build/families';
+import '../cover/families';
 import { issueFaults } from '../base/issues';
 import { type Result, fail, failAll, messageOf, ok } from '../base/result';
-import { registeredFamilies } from '../build/families/inHand';
+import { registeredFamilies } from '../cover/families/registry';
 import { bedSchema } from '../site/bed';
 import { buildSite } from './buildSite';
 import { GARDEN_FORMAT, GARDEN_VERSION, type Garden, checkGarden, emptyGarden } from './garden';

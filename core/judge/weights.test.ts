@@ -1,4 +1,4 @@
-import type { MovingPart } from '../build/assembly/openings';
+import type { MovingPart } from '../cover/assembly/openings';
 import { at, build } from '../testing/site';
 import { lid } from '../testing/judged';
 import { liftFigure, partsKg } from './weights';

@@ -1,9 +1,9 @@
 /** What parts weigh, and what of it is at the hand. */
 import { type Figure, term } from '../base/figure';
 import { worked } from '../base/formula';
-import { panelAreaM2 } from '../build/assembly/pieces';
-import type { Assembly } from '../build/assembly/types';
-import type { MovingPart } from '../build/assembly/openings';
+import { panelAreaM2 } from '../cover/assembly/pieces';
+import type { Assembly } from '../cover/assembly/types';
+import type { MovingPart } from '../cover/assembly/openings';
 import { massKg } from '../catalog/sections';
 import { sheetSize } from '../make/rolls/rolls';
 

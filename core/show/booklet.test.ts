@@ -1,13 +1,13 @@
 import highsLoader from 'highs';
 import { inflateSync } from 'node:zlib';
 import { PDFDocument, PDFRawStream, decodePDFRawStream } from 'pdf-lib';
-import { FAMILY_KEYS } from '../build/families';
+import { FAMILY_KEYS } from '../cover/families';
 import { demoGarden } from '../garden/demo';
 import type { Cover, Garden } from '../garden/garden';
 import { highsSolver } from '../make/cutting/highs';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { type Plan, plan } from '../plan';
-import { firstCover } from '../start';
+import { firstCover } from '../explore/firstDesigns';
 import { booklet } from './booklet';
 import { Pen } from './pen';
 import { tagSheet } from './tagSheet';

@@ -6,7 +6,7 @@ import { type CutPiece, type SectionBar, type SectionCuts, longestDrawnMm, strai
 import { type OutlinedPiece, type SheetCut, cutsText } from '../make/cutting/panels';
 import type { PlacedPiece } from '../make/cutting/sheets';
 import { stopGroups } from '../make/cutting/stops';
-import { sayTags } from '../build/guide/tags';
+import { sayTags } from '../cover/guide/tags';
 import { type LengthUnit, formatLength } from '../base/length';
 
 const LABEL = 74;

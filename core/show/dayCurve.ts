@@ -4,7 +4,7 @@ import { MS_PER_HOUR, dayNumber } from '../base/days';
 import type { Climate, DaySum } from '../judge/climate/climate';
 import { type NotableDay, notableDays } from '../judge/weather/days';
 import type { Weather } from '../judge/weather/weather';
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 
 /** One hour of a day. */
 export interface CurveHour {

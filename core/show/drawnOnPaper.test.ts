@@ -2,7 +2,7 @@
 import highsLoader from 'highs';
 import { PDFPage } from 'pdf-lib';
 import { formatLength } from '../base/length';
-import { FAMILY_KEYS } from '../build/families';
+import { FAMILY_KEYS } from '../cover/families';
 import { demoGarden } from '../garden/demo';
 import { highsSolver } from '../make/cutting/highs';
 import type { CutPiece } from '../make/cutting/bars';

@@ -2,7 +2,7 @@
 import type { Flat, View } from '../base/geometry';
 import { outlineSize } from '../base/geometry';
 import { sheetSize } from '../make/rolls/rolls';
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 import { type Drawn, type Stuff, bounds, drawAssembly } from './project';
 
 /** What each layer is drawn in: index of the standard colours. */

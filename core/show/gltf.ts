@@ -1,6 +1,6 @@
 /** A cover in the round as a glTF 2.0 file, in metres, y up, every piece a node named by its tag. Source: Khronos glTF 2.0 specification. */
 import { type Vec3, cross, norm, subtract } from '../base/geometry';
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 import { type Mesh, type MeshStuff, meshesOf } from './meshes';
 
 /** Red, green, blue and how much one does not see through it, from 0 to 1. */

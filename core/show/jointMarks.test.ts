@@ -1,5 +1,5 @@
 import { siteOf } from '../testing/site';
-import { FAMILY_KEYS, familyOf } from '../build/families';
+import { FAMILY_KEYS, familyOf } from '../cover/families';
 import { bounds, drawAssembly } from './project';
 import { jointMarks } from './jointMarks';
 

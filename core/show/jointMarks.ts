@@ -1,7 +1,7 @@
 import { type Flat, type View, flatten } from '../base/geometry';
-import type { Assembly, Joint } from '../build/assembly/types';
-import { jointKind } from '../build/joints';
-import { countOfJoint } from '../build/joints/kind';
+import type { Assembly, Joint } from '../cover/assembly/types';
+import { jointKind } from '../cover/joints';
+import { countOfJoint } from '../cover/joints/kind';
 
 /** A joint as a drawing shows it: what it is and how many, and where. */
 export interface JointMark {

@@ -1,9 +1,9 @@
 import { validateBytes } from 'gltf-validator';
 import { add, cross, dot, subtract } from '../base/geometry';
 import { boardShape, tubeShape } from '../catalog/sections';
-import { FAMILY_KEYS } from '../build/families';
+import { FAMILY_KEYS } from '../cover/families';
 import { demoGarden } from '../garden/demo';
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 import { onSomeBed } from '../testing/onBed';
 import { outlineSize } from '../base/geometry';
 import { sheetSize } from '../make/rolls/rolls';

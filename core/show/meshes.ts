@@ -1,8 +1,8 @@
 /** Everything that is built, as closed triangles in place, mm: for files that other programs turn round. */
 import earcut from 'earcut';
 import { type Flat, type Vec3, add, cross, scale, subtract, unit } from '../base/geometry';
-import { blockCorners, boardCorners, memberPoints, panelFaces } from '../build/assembly/solids';
-import type { Assembly, Member, Panel, SheetPart } from '../build/assembly/types';
+import { blockCorners, boardCorners, memberPoints, panelFaces } from '../cover/assembly/solids';
+import type { Assembly, Member, Panel, SheetPart } from '../cover/assembly/types';
 import { tubeShape } from '../catalog/sections';
 
 export type MeshStuff = 'timber' | 'pipe' | 'film' | 'panel' | 'straw';

@@ -2,7 +2,7 @@
 import highsLoader from 'highs';
 import { type PDFFont, PDFPage } from 'pdf-lib';
 import { formatMoney } from '../base/amount';
-import { FAMILY_KEYS } from '../build/families';
+import { FAMILY_KEYS } from '../cover/families';
 import { demoGarden } from '../garden/demo';
 import type { Garden } from '../garden/garden';
 import { highsSolver } from '../make/cutting/highs';

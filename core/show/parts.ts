@@ -4,7 +4,7 @@ import { formatLength } from '../base/length';
 import { capital } from '../base/figure';
 import { hardwareItem } from '../catalog/catalog';
 import { sheetSize } from '../make/rolls/rolls';
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 
 /** A line of the list: what, how many, how large, by which tags. */
 export interface PartLine {

@@ -1,9 +1,9 @@
 import { MM_PER_INCH } from '../base/length';
-import { templatePages } from '../build/parts/ends';
+import { templatePages } from '../cover/parts/ends';
 import { demoGarden } from '../garden/demo';
 import type { Cover } from '../garden/garden';
 import { assessCover } from '../plan';
-import { startingCover } from '../start';
+import { startingCover } from '../explore/firstDesigns';
 import { curved, templates } from './pdfTemplates';
 import { POINTS_PER_MM, newBook } from './pen';
 

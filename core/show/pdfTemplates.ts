@@ -1,8 +1,8 @@
 /** Full-size outlines on as many pages of a PDF as they take. */
 import { type Flat, clipped } from '../base/geometry';
-import type { Panel } from '../build/assembly/types';
-import { type PaperKey, PAPERS, printedArea, templatePages } from '../build/parts/ends';
-import type { Assessment } from '../outline';
+import type { Panel } from '../cover/assembly/types';
+import { type PaperKey, PAPERS, printedArea, templatePages } from '../cover/parts/ends';
+import type { Assessment } from '../assessment';
 import { POINTS_PER_MM, type Pen } from './pen';
 
 /** Ends that are sawn to a curve, each kind once. */

@@ -2,8 +2,8 @@
 import { type PDFPage, grayscale } from 'pdf-lib';
 import type { Flat, View } from '../base/geometry';
 import { formatLength } from '../base/length';
-import type { Dimension } from '../build/assembly/types';
-import type { Assessment } from '../outline';
+import type { Dimension } from '../cover/assembly/types';
+import type { Assessment } from '../assessment';
 import { MARGIN, POINTS_PER_MM, type Pen } from './pen';
 import { type Drawn, type Stuff, standingTags, viewFrame } from './project';
 import { type LayoutOf, layoutView } from './viewLayout';

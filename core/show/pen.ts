@@ -1,6 +1,6 @@
 /** A pen that writes and draws on the pages of a PDF file, in points. */
 import { PDFDocument, type PDFFont, type PDFPage, StandardFonts, grayscale } from 'pdf-lib';
-import type { PaperKey } from '../build/parts/ends';
+import type { PaperKey } from '../cover/parts/ends';
 import type { Market } from '../catalog/market';
 
 /** Points of 1/72 in. */

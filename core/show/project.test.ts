@@ -1,5 +1,5 @@
 /** What must be true of every assembly, whatever family it came from. */
-import { boardCorners, panelFaces } from '../build/assembly/solids';
+import { boardCorners, panelFaces } from '../cover/assembly/solids';
 import { type Vec3, dot, flatten } from '../base/geometry';
 import { demoGarden } from '../garden/demo';
 import { everyKind } from '../garden/everyKind';
@@ -7,7 +7,7 @@ import { assessCover } from '../plan';
 import { thicknessMm } from '../catalog/sections';
 import { at, build } from '../testing/site';
 import { bounds, drawAssembly, standingTags, thinned } from './project';
-import type { Assembly, Member } from '../build/assembly/types';
+import type { Assembly, Member } from '../cover/assembly/types';
 
 const gardens = [demoGarden(), everyKind()];
 const built = gardens.flatMap((garden) =>

@@ -1,9 +1,9 @@
-import { blockCorners, boardCorners, memberPoints, panelFaces } from '../build/assembly/solids';
+import { blockCorners, boardCorners, memberPoints, panelFaces } from '../cover/assembly/solids';
 import { type Flat, type Vec3, type View, area, flatten, hull, wrapped } from '../base/geometry';
 import type { Bed } from '../site/bed';
 import type { Survey } from '../site/survey';
 import { tubeShape } from '../catalog/sections';
-import type { Assembly, Member, Panel } from '../build/assembly/types';
+import type { Assembly, Member, Panel } from '../cover/assembly/types';
 
 /** What a shape on paper stands for; the drawing chooses its look by this. */
 export type Stuff =

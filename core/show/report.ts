@@ -1,5 +1,5 @@
-import { panelAreaM2 } from '../build/assembly/pieces';
-import { coverM2 } from '../build/assembly/enclosure';
+import { panelAreaM2 } from '../cover/assembly/pieces';
+import { coverM2 } from '../cover/assembly/enclosure';
 import { sheetSize } from '../make/rolls/rolls';
 import { phraseText } from '../base/figure';
 import { conditionLines } from '../conditions';

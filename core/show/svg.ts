@@ -1,4 +1,4 @@
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 import type { View } from '../base/geometry';
 import { type Drawn, type Stuff, bounds, drawAssembly } from './project';
 import { formatLength } from '../base/length';

@@ -1,8 +1,8 @@
 /** Tags for the pieces of a cover, to print and stick on. */
 import { formatLength } from '../base/length';
-import type { PaperKey } from '../build/parts/ends';
+import type { PaperKey } from '../cover/parts/ends';
 import { sheetSize } from '../make/rolls/rolls';
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 import { MARGIN, MARKET, newBook } from './pen';
 
 /** Tags on a page: three across, ten down, as labels are sold. */

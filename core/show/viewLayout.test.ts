@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import type { LengthUnit } from '../base/length';
-import type { Assembly, Dimension } from '../build/assembly/types';
-import { FAMILY_KEYS } from '../build/families';
+import type { Assembly, Dimension } from '../cover/assembly/types';
+import { FAMILY_KEYS } from '../cover/families';
 import { assemblyOf } from '../garden/assemblyOf';
 import { demoGarden } from '../garden/demo';
-import { firstCover } from '../start';
+import { firstCover } from '../explore/firstDesigns';
 import { survey } from '../site/survey';
 import type { Bed } from '../site/bed';
 import { standingTags, viewFrame } from './project';

@@ -1,7 +1,7 @@
 /** Where the dimension lines, figures and tags of a view stand round it: none over another, none off the paper. */
 import { type Flat, flatten } from '../base/geometry';
 import { type LengthUnit, formatLength } from '../base/length';
-import type { Dimension } from '../build/assembly/types';
+import type { Dimension } from '../cover/assembly/types';
 import type { ViewFrame } from './project';
 
 /** A rectangle on the screen, px; y grows downward. */

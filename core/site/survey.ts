@@ -1,4 +1,4 @@
-import { memoizeByIdentity } from '../base/remember';
+import { memoizeByIdentity } from '../base/memoize';
 import { type Phrase, amount, phrase } from '../base/figure';
 import { solveLinear } from '../base/linear';
 import { type Bed, CORNERS, type Corner } from './bed';

@@ -1,5 +1,5 @@
 /** A design of nothing but figures. */
-import type { WishFigures } from '../brief/wishes';
+import type { WishFigures } from '../explore/brief/wishes';
 
 export const TEST_FIGURES: WishFigures = {
   price: 100,

@@ -1,6 +1,6 @@
 /** Covers worked by hand: every member, sheet, panel, thing to buy and dimension, in inches. */
 import { MM_PER_INCH } from '../base/length';
-import type { Assembly } from '../build/assembly/types';
+import type { Assembly } from '../cover/assembly/types';
 
 export interface Golden {
   /** By tags, several of them with spaces between and runs as "H1..H5": section and length. */

@@ -1,9 +1,9 @@
 /** What several tests of the judges look at. */
 import type { Figure } from '../base/figure';
 import type { Preferences } from '../base/amount';
-import { meanOf } from '../build/assembly/enclosure';
-import type { Assembly, Enclosure, Skin } from '../build/assembly/types';
-import type { Hung, MovingPart } from '../build/assembly/openings';
+import { meanOf } from '../cover/assembly/enclosure';
+import type { Assembly, Enclosure, Skin } from '../cover/assembly/types';
+import type { Hung, MovingPart } from '../cover/assembly/openings';
 import { SHIPPED, coverMaterial } from '../catalog/catalog';
 import type { SunInside } from '../judge/climate/drive';
 import { type NoonPlace, noonMs } from '../judge/climate/noon';

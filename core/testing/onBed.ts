@@ -1,8 +1,8 @@
 /** Covers on the demo's beds, as each kind starts. */
 import type { Garden } from '../garden/garden';
-import type { Assessment } from '../outline';
+import type { Assessment } from '../assessment';
 import { assessCover } from '../plan';
-import { firstCover } from '../start';
+import { firstCover } from '../explore/firstDesigns';
 
 /** A cover of a family on the first bed of a garden that takes it. @throws when none does. */
 export function onSomeBed(garden: Garden, family: string, name = 'Made-up cover'): Assessment {

@@ -1,7 +1,7 @@
 /** Beds and covers for tests: ours alone, made up. */
 import { MM_PER_INCH } from '../base/length';
-import type { Assembly } from '../build/assembly/types';
-import { familyOf } from '../build/families';
+import type { Assembly } from '../cover/assembly/types';
+import { familyOf } from '../cover/families';
 import { SHIPPED } from '../catalog/catalog';
 import { squareBed } from '../site/bed';
 import type { BuildSite } from '../site/buildSite';

@@ -1,7 +1,7 @@
 /** Whether straight pieces and stiff sheets stand in one another, from their own places alone. */
-import { boardCorners } from '../build/assembly/solids';
-import { inPlace, panelNormal } from '../build/assembly/pieces';
-import type { Member, Panel } from '../build/assembly/types';
+import { boardCorners } from '../cover/assembly/solids';
+import { inPlace, panelNormal } from '../cover/assembly/pieces';
+import type { Member, Panel } from '../cover/assembly/types';
 import { type Vec3, add, cross, dot, norm, scale, subtract } from '../base/geometry';
 
 const unitOf = (v: Vec3): Vec3 => scale(v, 1 / norm(v));

@@ -1,12 +1,12 @@
 /** Beds and answers drawn at random from what the schemas let through: assembled, judged, planned, drawn, written. */
 import fc from 'fast-check';
 import { quickShop } from '../../core/cut';
-import { FAMILIES } from '../../core/build/families';
-import type { Family } from '../../core/build/families/inHand';
+import { FAMILIES } from '../../core/cover/families';
+import type { Family } from '../../core/cover/families/registry';
 import { buildSite } from '../../core/garden/buildSite';
 import { type Cover, type Garden, checkGarden, emptyGarden, newWork } from '../../core/garden/garden';
 import type { IntegerSolver } from '../../core/make/cutting/linearProgram';
-import type { Assessment } from '../../core/outline';
+import type { Assessment } from '../../core/assessment';
 import { assessCover, plan } from '../../core/plan';
 import { cutsCsv, shoppingCsv } from '../../core/show/csv';
 import { planReport } from '../../core/show/report';

@@ -5,7 +5,7 @@ import { messageOf } from '../../core/base/result';
 import { Button } from '../parts/controls';
 import { Message } from '../parts/layout';
 import { saveGarden } from '../parts/saveFile';
-import { PartMissing, goAfresh } from './fresh';
+import { PartMissing, goAfresh } from './appUpdate';
 import { wayTo } from './way';
 import { store } from './world';
 

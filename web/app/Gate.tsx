@@ -7,14 +7,14 @@ import { Button } from '../parts/controls';
 import { Message } from '../parts/layout';
 import { saveGarden } from '../parts/saveFile';
 import { Waiting } from './Waiting';
-import { loadPart } from './fresh';
+import { loadPart } from './appUpdate';
 import { demoOf } from './loads';
 import { useApp, useAppDispatch } from './hooks';
 import { addGarden, lookAt, type Opened, openStored } from './saving';
 import { wayTo } from './way';
-import { lastOpen } from '../keep/browser';
-import { dbRequest } from '../keep/db';
-import type { GardenRow } from '../keep/rows';
+import { lastOpen } from '../storage/browser';
+import { dbRequest } from '../storage/db';
+import type { GardenRow } from '../storage/rows';
 import { database } from './world';
 
 type Answer = Exclude<Opened, { kind: 'open' }>;

@@ -6,7 +6,7 @@ import { useCurrent } from './current';
 import { useApp, useAppDispatch } from './hooks';
 import { Keys, useKeys } from './keys';
 import { warmUp } from '../background/planClient';
-import { lazyPart, quiet } from './fresh';
+import { lazyPart, quiet } from './appUpdate';
 import { fetchAhead } from './places';
 import { noticeShown } from './state';
 import { useReminding } from '../weather/reminding';

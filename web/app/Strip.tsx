@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { formatAmount } from '../../core/base/amount';
 import { quickShop } from '../../core/cut';
 import type { Cover } from '../../core/garden/garden';
-import type { Assessment } from '../../core/outline';
+import type { Assessment } from '../../core/assessment';
 import type { PlanWork } from '../background/plan.worker';
 import type { Job } from '../background/useJob';
 import { useOutline } from '../background/useOutline';

@@ -1,7 +1,7 @@
 import { quickShop } from '../../core/cut';
 import { evaluate } from '../../core/evaluate';
 import { demoGarden } from '../../core/garden/demo';
-import type { Assessment } from '../../core/outline';
+import type { Assessment } from '../../core/assessment';
 import { stripFigures } from './figures';
 
 const garden = demoGarden();

@@ -1,12 +1,12 @@
 /** What a design comes to: the figures of the strip. */
 import { type Preferences, formatAmount } from '../../core/base/amount';
 import { type Figure, term } from '../../core/base/figure';
-import { carriedMm } from '../../core/judge/proof/strength';
+import { carriedMm } from '../../core/judge/strength/snowStrength';
 import { addedUp, worked } from '../../core/base/formula';
 import { AISLES } from '../../core/catalog/types';
 import type { ShoppingList } from '../../core/make/buying/shopping';
 import { sheetSize } from '../../core/make/rolls/rolls';
-import type { Assessment } from '../../core/outline';
+import type { Assessment } from '../../core/assessment';
 
 function priceFigure(shopping: ShoppingList): Figure {
   const aisles = AISLES.map((aisle) =>

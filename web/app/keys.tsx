@@ -2,7 +2,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import type { NavigateFunction } from 'react-router';
 import { useAppDispatch } from './hooks';
 import { Boundary } from './Boundary';
-import { lazyPart } from './fresh';
+import { lazyPart } from './appUpdate';
 import { redo, undo } from './store';
 import { useWay } from './way';
 

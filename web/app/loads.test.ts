@@ -1,4 +1,4 @@
-import { openedLast } from '../keep/browser';
+import { openedLast } from '../storage/browser';
 import { LOADS, placeAt } from './loads';
 
 test.each([

@@ -1,4 +1,4 @@
-import { lastOpen } from '../keep/browser';
+import { lastOpen } from '../storage/browser';
 
 /** What each address is drawn with, as it is fetched: known before anything else of the program is. */
 export const LOADS = {

@@ -1,5 +1,5 @@
 /** The places, each fetched when it is first gone to, or as soon as it is known that it will be. */
-import { type LazyPart, lazyPart } from './fresh';
+import { type LazyPart, lazyPart } from './appUpdate';
 import { LOADS, type PlaceKey, placeAt } from './loads';
 import { Waiting } from './Waiting';
 

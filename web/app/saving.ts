@@ -2,10 +2,10 @@
 import { mergeOf, same, type FieldPath } from '../../core/garden/merge';
 import type { Garden } from '../../core/garden/garden';
 import { salvage } from '../../core/garden/salvage';
-import { storageFault } from '../keep/whyNot';
-import { dbRequest, deleteGarden, loadGarden, makeRoom, storeGarden } from '../keep/db';
-import { type UndoHistory, rebased } from '../keep/edits';
-import type { Stored } from '../keep/rows';
+import { storageFault } from '../storage/storageFault';
+import { dbRequest, deleteGarden, loadGarden, makeRoom, storeGarden } from '../storage/db';
+import { type UndoHistory, rebased } from '../storage/edits';
+import type { Stored } from '../storage/rows';
 import {
   type OpenGarden,
   type SaveState,

@@ -1,5 +1,5 @@
 /** How this screen looks: it belongs to the screen in front of the gardener, not to the garden. */
-import { remembering } from '../keep/browser';
+import { remembering } from '../storage/browser';
 import { THEMES, type ThemeName } from './theme';
 
 const THEME_KEY = 'cabanon.theme';

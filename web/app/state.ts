@@ -2,8 +2,8 @@
 import { type PayloadAction, type ThunkAction, type UnknownAction, createSlice } from '@reduxjs/toolkit';
 import type { Fault } from '../../core/base/result';
 import type { Merge } from '../../core/garden/merge';
-import type { Storage } from '../keep/db';
-import type { OwnStep, UndoHistory } from '../keep/edits';
+import type { Storage } from '../storage/db';
+import type { OwnStep, UndoHistory } from '../storage/edits';
 
 export type SaveState =
   | { readonly kind: 'saved' | 'saving' }

@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto';
 import { Dexie } from 'dexie';
 import { demoGarden } from '../../core/garden/demo';
-import { type GardenRow } from '../keep/rows';
-import { type Database, openDatabase } from '../keep/db';
+import { type GardenRow } from '../storage/rows';
+import { type Database, openDatabase } from '../storage/db';
 import {
   addGarden,
   allSaved,

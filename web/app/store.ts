@@ -3,8 +3,8 @@ import { configureStore } from '@reduxjs/toolkit';
 import { type Draft, produceWithPatches } from 'immer';
 import type { Fault } from '../../core/base/result';
 import { type Garden, checkEdit } from '../../core/garden/garden';
-import { EDITS_DROPPED, EDITS_KEPT, journal } from '../keep/db';
-import { type OwnStep, type UndoHistory, told, turned, withEdit } from '../keep/edits';
+import { EDITS_DROPPED, EDITS_KEPT, journal } from '../storage/db';
+import { type OwnStep, type UndoHistory, told, turned, withEdit } from '../storage/edits';
 import { save } from './saving';
 import { type OpenGarden, type Thunk, type World, gardenPatched, reducer, noticeShown } from './state';
 

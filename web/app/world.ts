@@ -1,5 +1,5 @@
-import { askToKeep, channelOf, lastOpen, nearlyFull, openedLast, roomLeft } from '../keep/browser';
-import { type Storage, openDatabase } from '../keep/db';
+import { askToKeep, channelOf, lastOpen, nearlyFull, openedLast, roomLeft } from '../storage/browser';
+import { type Storage, openDatabase } from '../storage/db';
 import { newId } from './names';
 import { onRemoteSave, pollStorage, save } from './saving';
 import { isAtRisk, noticeShown } from './state';

@@ -1,18 +1,18 @@
-import { type WithThumbnail, withThumbnail } from '../../core/show/picture';
-import { type Fix } from '../../core/mends';
+import { type WithThumbnail, withThumbnail } from '../../core/show/thumbnail';
+import { type Fix } from '../../core/explore/fixes';
 import { type CutProgress, cutAndShop } from '../../core/cut';
 import { expose } from 'comlink';
 import { withSolver } from './solver';
-import { FAMILY_KEYS } from '../../core/build/families';
-import { type Candidate, type Standing, candidates } from '../../core/compare';
+import { FAMILY_KEYS } from '../../core/cover/families';
+import { type Candidate, type Standing, candidates } from '../../core/explore/compare';
 import type { Cover, Garden } from '../../core/garden/garden';
-import { type LoadedHoop, type Loading, loadHoop } from '../../core/judge/proof/loaded';
-import type { Assessment } from '../../core/outline';
-import { memoizeByIdentity } from '../../core/base/remember';
+import { type LoadedHoop, type Loading, loadHoop } from '../../core/judge/strength/loaded';
+import type { Assessment } from '../../core/assessment';
+import { memoizeByIdentity } from '../../core/base/memoize';
 import { evaluate } from '../../core/evaluate';
 import { type Changes, changed } from '../../core/garden/changes';
 import { type Plan, fixesFor } from '../../core/plan';
-import { type OptionCost, optionCosts } from '../../core/options';
+import { type OptionCost, optionCosts } from '../../core/explore/options';
 import { type Result, ok } from '../../core/base/result';
 import { airOf, fitOfCover, seasonOfCover, tonightOfCover } from '../../core/air';
 import type { Task } from '../../core/judge/season/calendar';
@@ -21,7 +21,7 @@ import type { Tonight } from '../../core/judge/season/tonight';
 import type { Climate } from '../../core/judge/climate/climate';
 import type { Weather } from '../../core/judge/weather/weather';
 import { type ShownClimate, shownClimate } from '../../core/show/dayCurve';
-import { warmerBy } from '../../core/warmer';
+import { warmerBy } from '../../core/explore/warmer';
 import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
 import {
   type Decision,
@@ -31,9 +31,9 @@ import {
   foreseen,
   trained,
 } from '../../core/judge/season/trainer';
-import { type Played, playWinter, playWinters, trainerOf } from '../../core/rehearse';
+import { type Played, playWinter, playWinters, trainerOf } from '../../core/explore/rehearse';
 import { type MergeProposal, planTogether } from '../../core/together';
-import { type Rival, type Version, versionsOf } from '../../core/versions';
+import { type Rival, type Version, versionsOf } from '../../core/explore/versions';
 
 /** Kinds and versions as the screen shows them. */
 export type ShownKind = WithThumbnail<Standing>;

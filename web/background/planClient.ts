@@ -1,20 +1,20 @@
-import type { Fix } from '../../core/mends';
+import type { Fix } from '../../core/explore/fixes';
 import { type Remote, proxy } from 'comlink';
 import { changesOf } from '../../core/garden/changes';
 import type { Garden } from '../../core/garden/garden';
-import type { LoadedHoop, Loading } from '../../core/judge/proof/loaded';
-import type { OptionCost } from '../../core/options';
+import type { LoadedHoop, Loading } from '../../core/judge/strength/loaded';
+import type { OptionCost } from '../../core/explore/options';
 import type { Result } from '../../core/base/result';
 import type { Weather } from '../../core/judge/weather/weather';
 import type { ShownClimate } from '../../core/show/dayCurve';
-import type { warmerBy } from '../../core/warmer';
+import type { warmerBy } from '../../core/explore/warmer';
 import type { CalibrationFit, Reading } from '../../core/judge/climate/fit';
 import type { Tonight } from '../../core/judge/season/tonight';
 import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
 import type { Decision } from '../../core/judge/season/trainer';
-import type { Played } from '../../core/rehearse';
+import type { Played } from '../../core/explore/rehearse';
 import type { MergeProposal } from '../../core/together';
-import type { Rival } from '../../core/versions';
+import type { Rival } from '../../core/explore/versions';
 import { remoteWork } from './remote';
 import type { CoverSeason, Evenings, OnBest, PlanService, PlanWork, WorkerView, ShownVersion } from './plan.worker';
 

@@ -1,8 +1,8 @@
 /** The way to the search's own worker. */
 import { proxy } from 'comlink';
 import type { Result } from '../../core/base/result';
-import type { WishCost } from '../../core/brief/costs';
-import type { WhyNot } from '../../core/brief/whyNot';
+import type { WishCost } from '../../core/explore/brief/costs';
+import type { WhyNot } from '../../core/explore/brief/compareDesigns';
 import type { Cover, Garden } from '../../core/garden/garden';
 import type { Brief } from '../../core/site/brief';
 import { remoteWork } from './remote';

@@ -1,7 +1,7 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { type Fault, type Result, messageOf } from '../../core/base/result';
 import type { Garden } from '../../core/garden/garden';
-import { lookForNewer, quiet } from '../app/fresh';
+import { lookForNewer, quiet } from '../app/appUpdate';
 import { useGarden } from '../app/hooks';
 import type { BestSoFar, OnBest } from './plan.worker';
 import { stopWork } from './planClient';
@@ -61,7 +61,7 @@ export function useJob<I, T>(
   /** Overtakes the call that counts now. */
   const overtake = useRef(() => {});
   const running = useRef<Promise<unknown>>(undefined);
-  const askedOf = useRef(garden);
+  const designConditions = useRef(garden);
   const best = useRef<T>(undefined);
   const call = useRef({ input, run });
   useEffect(() => {
@@ -112,8 +112,8 @@ export function useJob<I, T>(
       }
     };
     const before = known.get(of);
-    const pause = askedOf.current === garden ? PAUSE_MS : PAUSE_EDITED_MS;
-    askedOf.current = garden;
+    const pause = designConditions.current === garden ? PAUSE_MS : PAUSE_EDITED_MS;
+    designConditions.current = garden;
     const timers = before
       ? [setTimeout(() => show(before), 0)]
       : [

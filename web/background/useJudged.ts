@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { evaluate } from '../../core/evaluate';
-import type { CoverLayout } from '../../core/laid';
-import type { Assessment } from '../../core/outline';
-import { onceDrawn, loadPart } from '../app/fresh';
+import type { CoverLayout } from '../../core/layout';
+import type { Assessment } from '../../core/assessment';
+import { onceDrawn, loadPart } from '../app/appUpdate';
 
 let judge: typeof evaluate | undefined;
 

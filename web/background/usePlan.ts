@@ -1,5 +1,5 @@
-import type { Fix } from '../../core/mends';
-import type { OptionCost } from '../../core/options';
+import type { Fix } from '../../core/explore/fixes';
+import type { OptionCost } from '../../core/explore/options';
 import type { Cover } from '../../core/garden/garden';
 import { ok } from '../../core/base/result';
 import type { PlanWork } from './plan.worker';

@@ -1,8 +1,8 @@
 /** What a view shows beside the cover itself: the ground, the crop and its rows, and where checks fail or are tight. */
 import type { ReactNode } from 'react';
 import type { Flat } from '../../core/base/geometry';
-import type { Verdict } from '../../core/judge/proof/check';
-import type { CoverLayout } from '../../core/laid';
+import type { Verdict } from '../../core/judge/strength/check';
+import type { CoverLayout } from '../../core/layout';
 import { SIGNS } from '../parts/VerdictMark';
 import { type DrawingScale, toScreen } from './Shapes';
 

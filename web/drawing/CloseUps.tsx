@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type Flat, flatten } from '../../core/base/geometry';
-import type { Joint, BuildStep } from '../../core/build/assembly/types';
-import { jointKind } from '../../core/build/joints';
-import type { CoverLayout } from '../../core/laid';
+import type { Joint, BuildStep } from '../../core/cover/assembly/types';
+import { jointKind } from '../../core/cover/joints';
+import type { CoverLayout } from '../../core/layout';
 import { sayJoint } from '../../core/show/jointMarks';
 import { type LayoutOf, layoutView } from '../../core/show/viewLayout';
 import { ViewDrawing } from './ViewDrawing';

@@ -1,7 +1,7 @@
 import type { CSSProperties, ReactNode } from 'react';
 import type { View } from '../../core/base/geometry';
 import type { Result } from '../../core/base/result';
-import type { CoverLayout } from '../../core/laid';
+import type { CoverLayout } from '../../core/layout';
 import { fitView } from '../../core/show/viewLayout';
 import type { DrawingScale } from './Shapes';
 import { ViewDrawing, useView } from './ViewDrawing';

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { flatten } from '../../core/base/geometry';
 import type { LengthUnit } from '../../core/base/length';
 import { formatLength } from '../../core/base/length';
-import type { Dimension } from '../../core/build/assembly/types';
+import type { Dimension } from '../../core/cover/assembly/types';
 import { type DrawingScale, toScreen } from './Shapes';
 import { type Way, useDrag } from './useDrag';
 

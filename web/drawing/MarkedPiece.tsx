@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Member } from '../../core/build/assembly/types';
+import type { Member } from '../../core/cover/assembly/types';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';
 import { HALO, labelRows, markRows } from './labelRows';

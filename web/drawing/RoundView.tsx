@@ -1,5 +1,5 @@
-import type { Assessment } from '../../core/outline';
-import { boardCorners } from '../../core/build/assembly/solids';
+import type { Assessment } from '../../core/assessment';
+import { boardCorners } from '../../core/cover/assembly/solids';
 import type { Vec3 } from '../../core/base/geometry';
 import { Canvas, useThree } from '@react-three/fiber';
 import { type ReactNode, useEffect, useMemo } from 'react';
@@ -20,9 +20,9 @@ import {
   Vector3,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import { inPlace, panelNormal } from '../../core/build/assembly/pieces';
-import type { Block, Member, Panel, SheetPart } from '../../core/build/assembly/types';
-import { jointKind } from '../../core/build/joints';
+import { inPlace, panelNormal } from '../../core/cover/assembly/pieces';
+import type { Block, Member, Panel, SheetPart } from '../../core/cover/assembly/types';
+import { jointKind } from '../../core/cover/joints';
 import { tubeShape } from '../../core/catalog/sections';
 
 Object3D.DEFAULT_UP.set(0, 0, 1);

@@ -1,10 +1,10 @@
-import type { CoverLayout } from '../../core/laid';
+import type { CoverLayout } from '../../core/layout';
 import { type View, flatten } from '../../core/base/geometry';
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { type Drawn, type ViewFrame, standingTags, viewFrame } from '../../core/show/project';
 import { type LayoutOf, type PlacedDimension, type ViewLayout, dimensionWidth } from '../../core/show/viewLayout';
-import type { Dimension } from '../../core/build/assembly/types';
+import type { Dimension } from '../../core/cover/assembly/types';
 import type { Result } from '../../core/base/result';
 import { formatLength } from '../../core/base/length';
 import { useUnits } from '../app/hooks';

@@ -1,8 +1,8 @@
 import { useMemo, useRef, useState } from 'react';
 import { type Phrase, phraseText } from '../../core/base/figure';
 import { MM_PER_INCH, isMetric } from '../../core/base/length';
-import type { Answers } from '../../core/build/answers/asked';
-import type { CoverLayout } from '../../core/laid';
+import type { Answers } from '../../core/cover/answers/parameter';
+import type { CoverLayout } from '../../core/layout';
 import { type Pull, pullOf, pulled } from '../../core/pull';
 import type { Pulling } from './Handles';
 

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { sayTags } from '../../core/build/guide/tags';
+import { sayTags } from '../../core/cover/guide/tags';
 import { type SectionBar, type SectionCuts, straightest } from '../../core/make/cutting/bars';
 import type { SheetCut, SheetCuts } from '../../core/make/cutting/panels';
 import type { FlatCut } from '../../core/make/cutting/tickOff';

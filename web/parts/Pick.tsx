@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type ReactNode, memo, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { lazyPart } from '../app/fresh';
+import { lazyPart } from '../app/appUpdate';
 import type { PickProps } from './picked';
 
 const PickList = lazyPart(() => import('./PickList').then((m) => m.default));

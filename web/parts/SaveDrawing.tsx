@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { CutCover } from '../../core/cut';
-import type { Assessment } from '../../core/outline';
-import { loadPart } from '../app/fresh';
+import type { Assessment } from '../../core/assessment';
+import { loadPart } from '../app/appUpdate';
 import { useAppDispatch } from '../app/hooks';
 import { noticeShown } from '../app/state';
 import { Pick } from './Pick';

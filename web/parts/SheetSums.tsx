@@ -2,7 +2,7 @@ import { useUnits } from '../app/hooks';
 import { formatAmount } from '../../core/base/amount';
 import { sheetSize } from '../../core/make/rolls/rolls';
 import { formatLength } from '../../core/base/length';
-import type { SheetPart } from '../../core/build/assembly/types';
+import type { SheetPart } from '../../core/cover/assembly/types';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 

@@ -1,8 +1,8 @@
 import { type Catalog, hardwareItem } from '../../core/catalog/catalog';
-import type { Assessment } from '../../core/outline';
+import type { Assessment } from '../../core/assessment';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import type { BuildStep } from '../../core/build/assembly/types';
+import type { BuildStep } from '../../core/cover/assembly/types';
 import { fitView } from '../../core/show/viewLayout';
 import { ViewDrawing, useView } from '../drawing/ViewDrawing';
 import { CloseUps } from '../drawing/CloseUps';

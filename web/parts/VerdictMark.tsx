@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import type { Verdict } from '../../core/judge/proof/check';
+import type { Verdict } from '../../core/judge/strength/check';
 
 const Mark = styled.span`
   display: inline-flex;

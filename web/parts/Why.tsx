@@ -2,7 +2,7 @@ import { type ReactNode, useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Figure } from '../../core/base/figure';
 import { formatAmount } from '../../core/base/amount';
-import { lazyPart } from '../app/fresh';
+import { lazyPart } from '../app/appUpdate';
 import { useUnits } from '../app/hooks';
 
 const WhySheet = lazyPart(() => import('./WhySheet').then((m) => m.default));

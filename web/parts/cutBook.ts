@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import type { CutCover } from '../../core/cut';
-import { loadPart } from '../app/fresh';
+import { loadPart } from '../app/appUpdate';
 import { useAppDispatch } from '../app/hooks';
 import { noticeShown } from '../app/state';
 import { saveFile } from './saveFile';

@@ -1,6 +1,6 @@
 /** Whether this screen reminds, and of what it has already: kept with the browser, not with the garden. */
 import { useSyncExternalStore } from 'react';
-import { remembering } from '../keep/browser';
+import { remembering } from '../storage/browser';
 
 const ON_KEY = 'cabanon.remind';
 const PAST_KEY = 'cabanon.reminded';

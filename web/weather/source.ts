@@ -3,7 +3,7 @@ import { weatherSchema } from '../../core/judge/weather/schema';
 import * as z from 'zod/mini';
 import type { ClimatePlace } from '../../core/judge/climate/drive';
 import type { BedModel } from '../../core/judge/climate/model';
-import type { Operation } from '../../core/judge/climate/tending';
+import type { Operation } from '../../core/judge/climate/operation';
 import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 
 export interface WeatherSource {

@@ -5,7 +5,7 @@ import { messageOf } from '../../core/base/result';
 import { type Weather, type WeatherPlace, hoursOf, joined } from '../../core/judge/weather/weather';
 import { useApp, useOf } from '../app/hooks';
 import { database } from '../app/world';
-import { keepWeather, keptWeather } from '../keep/weather';
+import { keepWeather, keptWeather } from '../storage/weather';
 import { service } from './source';
 
 export interface Forecast {

@@ -5,7 +5,7 @@ import { messageOf } from '../../core/base/result';
 import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 import { useApp, useOf } from '../app/hooks';
 import { database } from '../app/world';
-import { dropWeather, keepWeather, keptWeather } from '../keep/weather';
+import { dropWeather, keepWeather, keptWeather } from '../storage/weather';
 import { service } from './source';
 
 export interface WeatherHad {

@@ -1,7 +1,7 @@
 /** How much air goes through what stands open: by its own warmth and by the wind. */
 import { GRAVITY } from '../../base/gravity';
-import { type Opening, freeAirM2, opensAlone } from '../../build/assembly/openings';
-import type { Assembly } from '../../build/assembly/types';
+import { type Opening, freeAirM2, opensAlone } from '../../cover/assembly/openings';
+import type { Assembly } from '../../cover/assembly/types';
 
 const DISCHARGE = 0.6;
 /** Part of the wind's way through an opening. Source: handbook rule Q = 0.3 A V. */

@@ -7,7 +7,7 @@ import { groundC, normalsOf } from '../weather/normals';
 import { climateOf, groundUnder } from './climate';
 import { type Drive, driveOf } from './drive';
 import type { BedModel } from './model';
-import { type Operation, USUAL_TENDING } from './tending';
+import { type Operation, USUAL_TENDING } from './operation';
 
 const SHUT: Operation = { ...USUAL_TENDING, open: null };
 const LIMITS = { killingC: -7, hotC: 28 };

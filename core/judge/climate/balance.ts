@@ -9,7 +9,7 @@ import { SELF_OPENING } from '../../catalog/ventUnits';
 import type { Draught } from './airing';
 import type { Drive } from './drive';
 import { AIR_J_PER_M3K } from './losses';
-import { NO_SNOW, snowAfterHour, underSnow } from './lying';
+import { NO_SNOW, snowAfterHour, underSnow } from './snowOnCover';
 import type { BedModel } from './model';
 import { saturatedKgPerM3, saturationSlope } from './sky';
 

@@ -4,9 +4,9 @@ import { groundC, normalsOf } from '../weather/normals';
 import { type Weather, hoursOf } from '../weather/weather';
 import { type Run, STEPS_PER_HOUR, runBalance } from './balance';
 import { type ClimatePlace, type Worn, driveOf } from './drive';
-import { BRUSH_HOUR, BRUSH_KG_PER_M2 } from './lying';
+import { BRUSH_HOUR, BRUSH_KG_PER_M2 } from './snowOnCover';
 import { type BedModel, type Calibration, UNCALIBRATED } from './model';
-import { type Operation, comes } from './tending';
+import { type Operation, comes } from './operation';
 
 /** One day under the cover, by the clock of the place. */
 export interface DaySum {

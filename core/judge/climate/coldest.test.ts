@@ -1,4 +1,4 @@
-import type { Enclosure } from '../../build/assembly/types';
+import type { Enclosure } from '../../cover/assembly/types';
 import { crop } from '../../catalog/crops';
 import { coldestNight } from './coldest';
 import { noonAir } from './noon';

@@ -1,7 +1,7 @@
 import { type Figure, capital, term } from '../../base/figure';
 import { worked } from '../../base/formula';
-import type { Assembly } from '../../build/assembly/types';
-import { coverM2 } from '../../build/assembly/enclosure';
+import type { Assembly } from '../../cover/assembly/types';
+import { coverM2 } from '../../cover/assembly/enclosure';
 
 /** The coldest night that the crop lives through under its cover: killing temperature less what each layer helps. */
 export function coldestNight({ crop: row, enclosure }: Pick<Assembly, 'crop' | 'enclosure'>): Figure {

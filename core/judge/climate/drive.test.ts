@@ -3,7 +3,7 @@ import type { Weather } from '../weather/weather';
 import { type ClimatePlace, driveOf } from './drive';
 import type { BedModel } from './model';
 import { ASLANT_DIFFUSE, aslant, diffusePart, saturatedKgPerM3, skyLossWPerM2, sunAt } from './sky';
-import { type Operation, USUAL_TENDING } from './tending';
+import { type Operation, USUAL_TENDING } from './operation';
 
 const SHUT: Operation = { ...USUAL_TENDING, open: null };
 const FACE = { east: 0, north: 0, up: 1, m2: 2, light: 0.8, uWPerM2K: 5 };

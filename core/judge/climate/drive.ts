@@ -14,8 +14,8 @@ import {
   sunAt,
 } from './sky';
 import { type BedModel, type Calibration, UNCALIBRATED } from './model';
-import { type Bearing, bearingOf } from './lying';
-import { type Operation, comes, withinHours } from './tending';
+import { type Bearing, bearingOf } from './snowOnCover';
+import { type Operation, comes, withinHours } from './operation';
 
 /** A place with its clock. */
 export interface ClimatePlace extends WeatherPlace {

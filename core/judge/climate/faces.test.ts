@@ -1,11 +1,11 @@
 import { everyKind } from '../../garden/everyKind';
 import { evaluate } from '../../evaluate';
-import { coverM2 } from '../../build/assembly/enclosure';
+import { coverM2 } from '../../cover/assembly/enclosure';
 import { HOLLOW, steady } from '../../testing/weather';
 import { driveOf } from './drive';
 import { facesOf } from './faces';
 import { bedModel } from './model';
-import { USUAL_TENDING } from './tending';
+import { USUAL_TENDING } from './operation';
 
 const garden = everyKind();
 const built = garden.covers.flatMap((c) => {

@@ -1,7 +1,7 @@
 /** Which way each part of a cover looks, how large it is and what of the light it lets through. */
 import { type Vec3, add, cross, dot, faceArea, scale, subtract, unit } from '../../base/geometry';
-import { inPlace } from '../../build/assembly/pieces';
-import type { Assembly, Skin } from '../../build/assembly/types';
+import { inPlace } from '../../cover/assembly/pieces';
+import type { Assembly, Skin } from '../../cover/assembly/types';
 import { skinU } from './losses';
 
 /** A flat part of a cover: outward unit direction along the bed, across it and up. */

@@ -2,7 +2,7 @@ import { HOLLOW, TUNNEL } from '../../testing/weather';
 import { simulatedWeather } from '../weather/simulated';
 import { type ClimateOptions, climateOf } from './climate';
 import { LEAST_READINGS, type Reading, fitReadings, readingSpan } from './fit';
-import { USUAL_TENDING } from './tending';
+import { USUAL_TENDING } from './operation';
 
 const weather = simulatedWeather(HOLLOW, 'tests', Date.parse('2027-02-01T05:00:00Z'), 24 * 40);
 const run = (options: ClimateOptions) =>

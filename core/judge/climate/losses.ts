@@ -1,6 +1,6 @@
 /** How a covered bed loses heat when it is shut: through what closes it, and by the air that leaks. */
-import { meanOf } from '../../build/assembly/enclosure';
-import type { Enclosure, Skin } from '../../build/assembly/types';
+import { meanOf } from '../../cover/assembly/enclosure';
+import type { Enclosure, Skin } from '../../cover/assembly/types';
 import type { CoverMaterial } from '../../catalog/types';
 import { wallU } from '../../catalog/walls';
 

@@ -1,5 +1,5 @@
 import { at, build } from '../../testing/site';
-import type { ExtraWarmth } from '../../build/assembly/types';
+import type { ExtraWarmth } from '../../cover/assembly/types';
 import { bedModel, uncovered } from './model';
 
 const SITE = at(96, 48);

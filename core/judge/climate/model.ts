@@ -1,7 +1,7 @@
 /** A covered bed as the balance sees it: faces, air, soil, what stores warmth, what opens. */
-import type { Assembly, ExtraWarmth } from '../../build/assembly/types';
+import type { Assembly, ExtraWarmth } from '../../cover/assembly/types';
 import { OPEN_HORIZON, type Horizon, horizonOf } from '../../site/horizon';
-import { memoizeByIdentity } from '../../base/remember';
+import { memoizeByIdentity } from '../../base/memoize';
 import type { Bed } from '../../site/bed';
 import type { Landmark } from '../../site/landmark';
 import { middleOf } from '../../site/plotting';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Enclosure } from '../../build/assembly/types';
+import type { Enclosure } from '../../cover/assembly/types';
 import { readFileSync } from 'node:fs';
 import { buildSite } from '../../garden/buildSite';
 import { demoGarden } from '../../garden/demo';

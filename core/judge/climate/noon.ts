@@ -1,7 +1,7 @@
 import { GRAVITY } from '../../base/gravity';
 import { getPosition, getTimes } from 'suncalc';
-import type { Enclosure } from '../../build/assembly/types';
-import { coverM2, mainCover, meanOf } from '../../build/assembly/enclosure';
+import type { Enclosure } from '../../cover/assembly/types';
+import { coverM2, mainCover, meanOf } from '../../cover/assembly/enclosure';
 import { type Figure, term } from '../../base/figure';
 import { worked } from '../../base/formula';
 import type { SunInside } from './drive';

@@ -8,7 +8,7 @@ import { hoursOf } from '../weather/weather';
 import { climateOf } from './climate';
 import type { ClimatePlace } from './drive';
 import type { BedModel } from './model';
-import type { Operation } from './tending';
+import type { Operation } from './operation';
 
 const some = between(0, 1e6);
 const part = between(-1.001, 1.001);

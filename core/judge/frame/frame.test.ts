@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { type FrameAnswer, solveFrame } from './answer';
-import { type Elastica } from '../../build/hoop/types';
-import { solveHoop } from '../../build/hoop/elastica';
+import { type Elastica } from '../../cover/hoop/types';
+import { solveHoop } from '../../cover/hoop/elastica';
 import { hoopCollapse } from './hoop';
 import { type ReadFrame, readFrameJob } from './job';
 
@@ -16,7 +16,7 @@ const known = JSON.parse(readFileSync('core/judge/frame/frames.cases.json', 'utf
   large_displacement: { name: string; deflection_over_L: number; shortening_over_L: number; tolerance: number }[];
   limit_load: [Case, Case];
 };
-const hoops = JSON.parse(readFileSync('core/build/hoop/hoops.cases.json', 'utf8')) as {
+const hoops = JSON.parse(readFileSync('core/cover/hoop/hoops.cases.json', 'utf8')) as {
   cases: {
     feet: string;
     span: number;

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { solveHoop } from '../../build/hoop/elastica';
-import type { Elastica } from '../../build/hoop/types';
-import { slopeFactor } from '../proof/snow';
-import { pressureOn } from '../proof/windLoads';
+import { solveHoop } from '../../cover/hoop/elastica';
+import type { Elastica } from '../../cover/hoop/types';
+import { slopeFactor } from '../strength/snow';
+import { pressureOn } from '../strength/windLoads';
 import { asDrawn, solveEquilibrium } from './equilibrium';
 import {
   type HoopLoad,

@@ -1,6 +1,6 @@
 /** One hoop loaded until it gives way, without units: the same answer for every pipe and size of that shape. */
-import type { BentHoop, Elastica } from '../../build/hoop/types';
-import { hoopCurve } from '../../build/hoop/curve';
+import type { BentHoop, Elastica } from '../../cover/hoop/types';
+import { hoopCurve } from '../../cover/hoop/curve';
 import { beamsAlong } from './chain';
 import { beamForces } from './element';
 import { type Model, type State, lineShare, frameModel } from './model';

@@ -4,8 +4,8 @@ import { between, upTo, whole, word } from '../../base/schema';
 import { type Result, fail, failAll, ok } from '../../base/result';
 import { issueFaults } from '../../base/issues';
 import { MEASURED_AT_C, stiffAt } from '../../catalog/sections';
-import { hoopCurve } from '../../build/hoop/curve';
-import { solveHoop } from '../../build/hoop/elastica';
+import { hoopCurve } from '../../cover/hoop/curve';
+import { solveHoop } from '../../cover/hoop/elastica';
 import { type AxisPoint, arcPoints, beamsAlong } from './chain';
 import {
   DOFS,

@@ -3,7 +3,7 @@ import { addDays, daysBetween, sayDay } from '../../base/days';
 import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import type { Crop } from '../../catalog/crops';
 import type { Place } from '../../site/place';
-import type { SeasonalCover } from './coats';
+import type { SeasonalCover } from './seasonalCovers';
 import { tenHours } from './daylight';
 import { frostOf, nextOf, warmingPerDay } from './frost';
 

@@ -1,7 +1,7 @@
 import { HOLLOW, TUNNEL } from '../../testing/weather';
 import { phraseText } from '../../base/figure';
 import { draughtOf } from '../climate/airing';
-import { USUAL_TENDING } from '../climate/tending';
+import { USUAL_TENDING } from '../climate/operation';
 import { type RehearsalAsk, rehearse, rehearseMany } from './rehearsal';
 
 const ASK: RehearsalAsk = {

@@ -4,10 +4,10 @@ import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import { type ClimateOptions, type DaySum, type Limits, climateOf } from '../climate/climate';
 import type { ClimatePlace } from '../climate/drive';
 import type { BedModel } from '../climate/model';
-import type { Operation } from '../climate/tending';
+import type { Operation } from '../climate/operation';
 import { bell } from '../../base/noise';
 import { placeSeed, simulatedWeather } from '../weather/simulated';
-import { BRUSH_HOUR, BRUSH_KG_PER_M2, wetMm } from '../climate/lying';
+import { BRUSH_HOUR, BRUSH_KG_PER_M2, wetMm } from '../climate/snowOnCover';
 
 /** Who brushes snow off: nobody, every morning, or as soon as it lies deep. */
 export type Brushing = 'never' | 'mornings' | 'at once';

@@ -1,7 +1,7 @@
 /** How far the sun has worn the sheets of a cover: film dies of light, and it only counts while it is out. */
 import { addDays, dayOfYear, daysBetween } from '../../base/days';
 import type { CoverMaterial } from '../../catalog/types';
-import { type SeasonalCover, coatOn } from './coats';
+import { type SeasonalCover, coatOn } from './seasonalCovers';
 import { sunDay } from './daylight';
 
 /** Days on which a frame wore its sheets: from one date to before another, in order. */

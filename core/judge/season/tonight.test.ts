@@ -2,7 +2,7 @@ import { phraseText } from '../../base/figure';
 import { HOLLOW, TUNNEL, steady } from '../../testing/weather';
 import { crop } from '../../catalog/crops';
 import { climateOf } from '../climate/climate';
-import { USUAL_TENDING } from '../climate/tending';
+import { USUAL_TENDING } from '../climate/operation';
 import type { Weather } from '../weather/weather';
 import { tonightOf } from './tonight';
 

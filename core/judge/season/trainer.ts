@@ -4,10 +4,10 @@ import { type Phrase, amount, phrase, capital } from '../../base/figure';
 import { type DaySum, type Limits, climateOf } from '../climate/climate';
 import type { ClimatePlace } from '../climate/drive';
 import { BLANKET_M2K_PER_W, type BedModel } from '../climate/model';
-import { type Operation, USUAL_TENDING } from '../climate/tending';
+import { type Operation, USUAL_TENDING } from '../climate/operation';
 import { simulatedForecast, simulatedWeather } from '../weather/simulated';
 import type { Weather } from '../weather/weather';
-import { BRUSH_HOUR, wetMm } from '../climate/lying';
+import { BRUSH_HOUR, wetMm } from '../climate/snowOnCover';
 
 /** What is decided of an evening, for the night and the day after it. */
 export interface Decision {

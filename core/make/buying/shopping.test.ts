@@ -1,6 +1,6 @@
 import { SHIPPED, coverMaterial, section, stiffSheet } from '../../catalog/catalog';
 import { barPriceKey } from '../../catalog/prices';
-import type { HardwareUse } from '../../build/assembly/types';
+import type { HardwareUse } from '../../cover/assembly/types';
 import type { SectionCuts } from '../cutting/bars';
 import type { SheetCuts } from '../cutting/panels';
 import type { RollPlan } from '../rolls/rolls';

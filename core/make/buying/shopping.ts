@@ -1,6 +1,6 @@
 import { type Catalog, hardwareItem } from '../../catalog/catalog';
 import { AISLES, type Aisle } from '../../catalog/types';
-import type { HardwareUse } from '../../build/assembly/types';
+import type { HardwareUse } from '../../cover/assembly/types';
 import {
   type PriceList,
   barPriceKey,

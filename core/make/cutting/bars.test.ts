@@ -1,6 +1,6 @@
 import { SHIPPED, section } from '../../catalog/catalog';
 import type { ShelfBar } from './onHand';
-import { piece as member } from '../../build/assembly/pieces';
+import { piece as member } from '../../cover/assembly/pieces';
 import { type SectionJob, sectionJobs } from './bars';
 
 const board = (tag: string, lengthMm: number) =>

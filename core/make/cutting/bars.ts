@@ -1,6 +1,6 @@
 import { type CutDone, type ShelfBar, isCut } from './onHand';
 import type { Section } from '../../catalog/types';
-import type { Assembly, Member } from '../../build/assembly/types';
+import type { Assembly, Member } from '../../cover/assembly/types';
 import { barPrice, type PriceList } from '../../catalog/prices';
 import type { BarJob } from './job';
 import type { CutPlan } from './bestFitDecreasing';

@@ -1,7 +1,7 @@
 import { SHIPPED, stiffSheet } from '../../catalog/catalog';
 import type { Flat } from '../../base/geometry';
 import fc from 'fast-check';
-import type { Panel } from '../../build/assembly/types';
+import type { Panel } from '../../cover/assembly/types';
 import { type Blank, headToTail } from './nest';
 import { cutsText, planSheets } from './panels';
 

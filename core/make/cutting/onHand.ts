@@ -1,5 +1,5 @@
 /** What lies on the shelf, and what is cut already. */
-import type { Member } from '../../build/assembly/types';
+import type { Member } from '../../cover/assembly/types';
 
 /** Bowed bars are cut into short pieces only; worn stuff is not planned with. */
 export type ShelfCondition = 'sound' | 'bowed' | 'worn';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { type Flat, area } from '../../base/geometry';
-import type { Panel } from '../../build/assembly/types';
+import type { Panel } from '../../cover/assembly/types';
 import { SHIPPED, stiffSheet } from '../../catalog/catalog';
 import { planSheets } from './panels';
 

@@ -2,7 +2,7 @@
 import { type FlatDone, type FlatStuff, type ShelfSheet, isFlatCut } from './onHand';
 import type { SheetSize, StiffSheet } from '../../catalog/types';
 import { type Flat, area, outlineSize } from '../../base/geometry';
-import type { Panel } from '../../build/assembly/types';
+import type { Panel } from '../../cover/assembly/types';
 import { type LengthUnit, formatLength } from '../../base/length';
 import { leftovers, onShelf } from './flat';
 import { type Blank, headToTail } from './nest';
@@ -120,7 +120,7 @@ function partsOf(blank: Blank, at: PlacedPiece): readonly OutlinedPiece[] {
 }
 
 /** Blanks on sheets: each by itself, or two and two head to tail where their sheets then cost less, or are less used. */
-function laidOut<S extends Stock>(blanks: readonly Blank[], sizes: readonly S[], kerf: number) {
+function cachedLayout<S extends Stock>(blanks: readonly Blank[], sizes: readonly S[], kerf: number) {
   const onSheets = (list: readonly Blank[]) => {
     const sheets =
       packSheets(
@@ -167,7 +167,7 @@ export function planSheets(
     ];
     const fits = new Set(all.filter(({ piece }) => holdsAlone(piece, sizes, sawMm(sheet.kerfMm))));
     for (const { piece } of all.filter((b) => !fits.has(b))) tooLarge.push({ tag: piece.tag, sheet });
-    const laid = laidOut([...fits], sizes, sheet.kerfMm);
+    const laid = cachedLayout([...fits], sizes, sheet.kerfMm);
     for (const s of laid.sheets) {
       const placed = s.placed.flatMap((p) =>
         laid.blanks.filter((b) => b.piece.tag === p.tag).flatMap((b) => partsOf(b, p)),

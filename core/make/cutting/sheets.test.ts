@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { solveSheetJob } from './sheetJob';
 import { cutsInOrder, cutsText, planSheets } from './panels';
 import { type SheetPiece, packSheets, sawMm, sheetBound } from './sheets';
-import { rectangle } from '../../build/assembly/pieces';
+import { rectangle } from '../../cover/assembly/pieces';
 
 const FULL: SheetSize = { key: 'full', widthMm: 1220, lengthMm: 2440, price: 40 };
 const HALF: SheetSize = { key: 'half', widthMm: 610, lengthMm: 1220, price: 13 };

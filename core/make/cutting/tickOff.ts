@@ -1,4 +1,4 @@
-import type { Member } from '../../build/assembly/types';
+import type { Member } from '../../cover/assembly/types';
 import type { SectionBar } from './bars';
 import { type CutDone, type FlatDone, type FlatStuff, type ShelfBar, type ShelfSheet, isCut } from './onHand';
 

@@ -1,6 +1,6 @@
 import { SHIPPED, coverMaterial } from '../../catalog/catalog';
 import fc from 'fast-check';
-import type { SheetPart } from '../../build/assembly/types';
+import type { SheetPart } from '../../cover/assembly/types';
 import { planRolls, seamHardware } from './rolls';
 
 const FOOT = 304.8;

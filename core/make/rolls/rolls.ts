@@ -1,6 +1,6 @@
 import { type FlatDone, type FlatStuff, type ShelfSheet, isFlatCut } from '../cutting/onHand';
 import type { CoverMaterial, Roll } from '../../catalog/types';
-import type { HardwareUse, SheetPart } from '../../build/assembly/types';
+import type { HardwareUse, SheetPart } from '../../cover/assembly/types';
 import { leftovers, onShelf } from '../cutting/flat';
 import { type PlacedPiece, packSheets, sawMm } from '../cutting/sheets';
 import { MM_PER_INCH } from '../../base/length';

@@ -1,4 +1,4 @@
-import type { Assessment } from '../../outline';
+import type { Assessment } from '../../assessment';
 import { quickShop } from '../../cut';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';

@@ -1,8 +1,8 @@
-import type { BuildStep } from '../../build/assembly/types';
+import type { BuildStep } from '../../cover/assembly/types';
 import { SEAM_ROWS, type Seam } from './rolls';
 import { amount, phrase } from '../../base/figure';
-import { CAUTIONS } from '../../build/joints/cautions';
-import { saidStep, stage } from '../../build/guide/stage';
+import { CAUTIONS } from '../../cover/joints/cautions';
+import { saidStep, stage } from '../../cover/guide/stage';
 
 /** Minutes that a metre of seam takes. */
 const MINUTES_A_METRE = 4;

@@ -1,4 +1,4 @@
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
@@ -6,7 +6,7 @@ import { addDays, sayDay } from '../../../core/base/days';
 import { type Result, fail, ok } from '../../../core/base/result';
 import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
 import type { ShownClimate } from '../../../core/show/dayCurve';
-import { lazyPart } from '../../app/fresh';
+import { lazyPart } from '../../app/appUpdate';
 import { useUnits } from '../../app/hooks';
 import { climateIn } from '../../background/planClient';
 import { useJob } from '../../background/useJob';

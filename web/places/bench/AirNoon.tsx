@@ -1,4 +1,4 @@
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { type ReactNode, useMemo } from 'react';
 import { clearDayRiseC } from '../../../core/air';
 import type { Result } from '../../../core/base/result';

@@ -1,13 +1,13 @@
 import { celsiusOf, degreesIn } from '../../../core/base/amount';
 import { DateField } from '../../parts/DateField';
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import type { Place } from '../../../core/site/place';
 import type { Draft } from 'immer';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type Result, fail } from '../../../core/base/result';
-import type { Operation } from '../../../core/judge/climate/tending';
-import { USUAL_TENDING } from '../../../core/judge/climate/tending';
+import type { Operation } from '../../../core/judge/climate/operation';
+import { USUAL_TENDING } from '../../../core/judge/climate/operation';
 import { useTake, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';

@@ -1,13 +1,13 @@
 /** Snow laid on a cover that stands by straight bars: how they sag under it, and what is too much. */
 import { type ReactNode, useState } from 'react';
-import type { BeamRow } from '../../../core/build/assembly/rows';
-import { memberPoints } from '../../../core/build/assembly/solids';
+import type { BeamRow } from '../../../core/cover/assembly/rows';
+import { memberPoints } from '../../../core/cover/assembly/solids';
 import type { Vec3 } from '../../../core/base/geometry';
 import { MM_PER_INCH, isMetric } from '../../../core/base/length';
 import { formatAmount } from '../../../core/base/amount';
-import { type BeamUnder, beamUnder, timesBorne, timesUntil } from '../../../core/judge/proof/beam';
-import { type DesignSnow, designSnow, driftAtPa, driftOf, snowDepthMm } from '../../../core/judge/proof/snow';
-import type { Assessment } from '../../../core/outline';
+import { type BeamUnder, beamUnder, timesBorne, timesUntil } from '../../../core/judge/strength/beam';
+import { type DesignSnow, designSnow, driftAtPa, driftOf, snowDepthMm } from '../../../core/judge/strength/snow';
+import type { Assessment } from '../../../core/assessment';
 import { useUnits } from '../../app/hooks';
 import { type DrawingScale, toScreen } from '../../drawing/Shapes';
 import { Choice } from '../../parts/controls';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { LoadedPoint } from '../../../core/judge/proof/loaded';
+import type { LoadedPoint } from '../../../core/judge/strength/loaded';
 import { type DrawingScale, toScreen } from '../../drawing/Shapes';
 import type { UnderLoad } from './underLoad';
 

@@ -1,11 +1,11 @@
 import { unsaid } from '../../../core/conditions';
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { type ReactNode, memo, useState } from 'react';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
-import type { Check } from '../../../core/judge/proof/check';
-import type { Fix } from '../../../core/mends';
+import type { Check } from '../../../core/judge/strength/check';
+import type { Fix } from '../../../core/explore/fixes';
 import { stripFigures } from '../../app/figures';
 import { useUnits } from '../../app/hooks';
 import { useMends } from '../../background/usePlan';

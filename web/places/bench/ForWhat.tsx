@@ -1,8 +1,8 @@
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
-import { weighedIn } from '../../../core/brief/design';
-import { gardenFor, sentenceOf, wishesOf } from '../../../core/brief/wishes';
-import type { Assessment } from '../../../core/outline';
+import { weighedIn } from '../../../core/explore/brief/evaluator';
+import { gardenFor, sentenceOf, wishesOf } from '../../../core/explore/brief/wishes';
+import type { Assessment } from '../../../core/assessment';
 import type { Brief } from '../../../core/site/brief';
 import { useWay } from '../../app/way';
 import { Sentence } from '../../parts/Said';

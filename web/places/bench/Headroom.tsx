@@ -1,4 +1,4 @@
-import type { CoverLayout } from '../../../core/laid';
+import type { CoverLayout } from '../../../core/layout';
 import { heightAt } from '../../../core/base/geometry';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';

@@ -4,11 +4,11 @@ import { MM_PER_INCH, MPH_PER_M_PER_S, isMetric } from '../../../core/base/lengt
 import { formatAmount } from '../../../core/base/amount';
 import { amount, phrase } from '../../../core/base/figure';
 import { MEASURED_AT_C } from '../../../core/catalog/sections';
-import { WARM_C } from '../../../core/judge/proof/blown';
-import type { LoadedHoop } from '../../../core/judge/proof/loaded';
-import { SNOW_DENSITY } from '../../../core/judge/proof/snow';
-import { brushBy, carriedMm as carriedBy, hoopStrength } from '../../../core/judge/proof/strength';
-import type { Assessment } from '../../../core/outline';
+import { WARM_C } from '../../../core/judge/strength/windCollapse';
+import type { LoadedHoop } from '../../../core/judge/strength/loaded';
+import { SNOW_DENSITY } from '../../../core/judge/strength/snow';
+import { brushBy, carriedMm as carriedBy, hoopStrength } from '../../../core/judge/strength/snowStrength';
+import type { Assessment } from '../../../core/assessment';
 import { useUnits } from '../../app/hooks';
 import { Choice } from '../../parts/controls';
 import { Sentence } from '../../parts/Said';

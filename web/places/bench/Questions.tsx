@@ -1,13 +1,13 @@
-import type { CoverLayout } from '../../../core/laid';
+import type { CoverLayout } from '../../../core/layout';
 import { type ReactNode, memo, useEffect, useMemo, useRef, useState } from 'react';
-import { familyOf } from '../../../core/build/families/inHand';
+import { familyOf } from '../../../core/cover/families/registry';
 import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatMoney } from '../../../core/base/amount';
 import { useAppDispatch, useUnits } from '../../app/hooks';
 import { useOptions } from '../../background/usePlan';
 import { noticeShown } from '../../app/state';
-import type { Option } from '../../../core/build/answers/asked';
-import type { OptionCost } from '../../../core/options';
+import type { Option } from '../../../core/cover/answers/parameter';
+import type { OptionCost } from '../../../core/explore/options';
 import type { Picked } from '../../parts/picked';
 import { Choice, Field, Stepper } from '../../parts/controls';
 import { LengthField } from '../../parts/TypedField';

@@ -1,12 +1,12 @@
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { type ReactNode, useEffect, useState } from 'react';
 import styled from 'styled-components';
-import type { BuildStep } from '../../../core/build/assembly/types';
-import { countOfJoint } from '../../../core/build/joints/kind';
+import type { BuildStep } from '../../../core/cover/assembly/types';
+import { countOfJoint } from '../../../core/cover/joints/kind';
 import { sayJoint } from '../../../core/show/jointMarks';
 import { formatLength } from '../../../core/base/length';
 import { Boundary } from '../../app/Boundary';
-import { lazyPart } from '../../app/fresh';
+import { lazyPart } from '../../app/appUpdate';
 import { useUnits } from '../../app/hooks';
 import { Button, Field, Stepper } from '../../parts/controls';
 import type { RoundColours } from '../../drawing/RoundView';

@@ -1,4 +1,4 @@
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { SheetSums } from '../../parts/SheetSums';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';

@@ -1,10 +1,10 @@
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/build/hoop/strain';
+import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../../core/cover/hoop/strain';
 import { thicknessMm } from '../../../core/catalog/sections';
-import type { ArchRow } from '../../../core/build/assembly/rows';
-import { footThrustN, hoopFigures } from '../../../core/judge/proof/hoopFigures';
+import type { ArchRow } from '../../../core/cover/assembly/rows';
+import { footThrustN, hoopFigures } from '../../../core/judge/strength/hoopFigures';
 import type { Result } from '../../../core/base/result';
 import { formatAmount } from '../../../core/base/amount';
 import { useUnits } from '../../app/hooks';

@@ -1,10 +1,10 @@
 import { isMetric, MPH_PER_M_PER_S } from '../../../core/base/length';
 import { conditionLines } from '../../../core/conditions';
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { FOUND_AT, type Place, ROUGH_GUST, ROUGH_SNOW } from '../../../core/site/place';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { PRACTICES, SNOW_DENSITY } from '../../../core/judge/proof/snow';
+import { PRACTICES, SNOW_DENSITY } from '../../../core/judge/strength/snow';
 import { amount, phrase } from '../../../core/base/figure';
 import { failAll, ok } from '../../../core/base/result';
 import { useEdit } from '../../app/hooks';

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
 import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { useUnits } from '../../app/hooks';
 import { type WarmerFound, lookForWarmth } from '../../background/planClient';
 import { useJob } from '../../background/useJob';

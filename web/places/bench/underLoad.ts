@@ -1,12 +1,12 @@
 /** What is laid on the hoops to see them bend, and what comes of it. */
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { GRAVITY } from '../../../core/base/gravity';
-import { WARM_C } from '../../../core/judge/proof/blown';
-import { driftBeside } from '../../../core/judge/proof/drift';
-import type { LoadedHoop, Loading } from '../../../core/judge/proof/loaded';
-import { type DriftBeside, SNOW_DENSITY, snowDepthMm } from '../../../core/judge/proof/snow';
-import { gustPa } from '../../../core/judge/proof/windLoads';
-import type { Assessment } from '../../../core/outline';
+import { WARM_C } from '../../../core/judge/strength/windCollapse';
+import { driftBeside } from '../../../core/judge/strength/drift';
+import type { LoadedHoop, Loading } from '../../../core/judge/strength/loaded';
+import { type DriftBeside, SNOW_DENSITY, snowDepthMm } from '../../../core/judge/strength/snow';
+import { gustPa } from '../../../core/judge/strength/windLoads';
+import type { Assessment } from '../../../core/assessment';
 import { nearestObstacle } from '../../../core/site/plotting';
 import { bendUnder } from '../../background/planClient';
 import { useLive } from '../../background/useLive';

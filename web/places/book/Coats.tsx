@@ -7,7 +7,7 @@ import { formatAmount } from '../../../core/base/amount';
 import { type Result, fail } from '../../../core/base/result';
 import { evaluate } from '../../../core/evaluate';
 import type { Cover } from '../../../core/garden/garden';
-import { MOST_COATS, canWear, coatWorth, enclosureIn } from '../../../core/judge/season/coats';
+import { MOST_COATS, canWear, coatWorth, enclosureIn } from '../../../core/judge/season/seasonalCovers';
 import { useCurrent } from '../../app/current';
 import { useCatalog, useGarden, useTake, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';

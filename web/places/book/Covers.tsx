@@ -12,7 +12,7 @@ import type { Cover, CoverState } from '../../../core/garden/garden';
 import { type LogKind, newEntry } from '../../../core/garden/log';
 import { withNextYear } from '../../../core/garden/order';
 import { spellsOf } from '../../../core/garden/spells';
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { partsOf } from '../../../core/show/parts';
 import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';

@@ -3,7 +3,7 @@ import { formatMoney } from '../../../core/base/amount';
 import { phraseText } from '../../../core/base/figure';
 import type { Brief } from '../../../core/site/brief';
 import type { Cover } from '../../../core/garden/garden';
-import type { WishCost } from '../../../core/brief/costs';
+import type { WishCost } from '../../../core/explore/brief/costs';
 import { useGarden, useUnits } from '../../app/hooks';
 import { costsIn, stopSearch } from '../../background/searchClient';
 import { useJob } from '../../background/useJob';

@@ -1,5 +1,5 @@
 import type { Quantity } from '../../../core/base/amount';
-import type { Measures } from '../../../core/compare';
+import type { Measures } from '../../../core/explore/compare';
 
 /** The figures that families are compared by, in the order a gardener asks for them. */
 export const COMPARED: readonly {

@@ -1,4 +1,4 @@
-import { FIGURE_QUANTITY, type FigureKey } from '../../../core/brief/wishes';
+import { FIGURE_QUANTITY, type FigureKey } from '../../../core/explore/brief/wishes';
 
 const LABELS: readonly { readonly key: FigureKey; readonly label: string }[] = [
   { key: 'price', label: 'Price' },

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { quickShop } from '../../../core/cut';
 import { evaluate } from '../../../core/evaluate';
-import type { CoverLayout } from '../../../core/laid';
+import type { CoverLayout } from '../../../core/layout';
 import { stripFigures } from '../../app/figures';
 
 /** What the cover that is pulled at comes to. */

@@ -1,12 +1,12 @@
 import { JobSays } from '../../parts/JobSays';
-import type { Assessment } from '../../../core/outline';
+import type { Assessment } from '../../../core/assessment';
 import { SectionBars } from '../../parts/Cuts';
 import { SaveDrawing } from '../../parts/SaveDrawing';
 import { SheetSums } from '../../parts/SheetSums';
 import type { ReactNode } from 'react';
 import { Navigate } from 'react-router';
 import styled from 'styled-components';
-import { familyOf } from '../../../core/build/families/inHand';
+import { familyOf } from '../../../core/cover/families/registry';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
 import { formatLength } from '../../../core/base/length';

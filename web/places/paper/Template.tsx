@@ -7,8 +7,8 @@ import {
   offsetTable,
   printedArea,
   templatePages,
-} from '../../../core/build/parts/ends';
-import type { Panel } from '../../../core/build/assembly/types';
+} from '../../../core/cover/parts/ends';
+import type { Panel } from '../../../core/cover/assembly/types';
 import { formatLength, isMetric } from '../../../core/base/length';
 import { useUnits } from '../../app/hooks';
 import { Choice, Button } from '../../parts/controls';

@@ -2,7 +2,7 @@ import { type ReactNode, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { formatLength } from '../../../core/base/length';
-import { familyOf } from '../../../core/build/families/inHand';
+import { familyOf } from '../../../core/cover/families/registry';
 import { type Cover, isInUse } from '../../../core/garden/garden';
 import { LANDMARKS, LANDMARK_KINDS, type LandmarkKind } from '../../../core/site/landmark';
 import { survey } from '../../../core/site/survey';

@@ -1,5 +1,5 @@
 /** Beds with their covers, from above. */
-import { memoizeByIdentity } from '../../../core/base/remember';
+import { memoizeByIdentity } from '../../../core/base/memoize';
 import { assemblyOf } from '../../../core/garden/assemblyOf';
 import { type Cover, type Garden, isInUse } from '../../../core/garden/garden';
 import { type Drawn, bounds, drawAssembly } from '../../../core/show/project';

@@ -1,5 +1,5 @@
 // A rival may be of any kind.
-import '../../../core/build/families';
+import '../../../core/cover/families';
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { ok } from '../../../core/base/result';
@@ -10,7 +10,7 @@ import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { bounds } from '../../../core/show/project';
 import { phraseText } from '../../../core/base/figure';
-import { designMeasures } from '../../../core/compare';
+import { designMeasures } from '../../../core/explore/compare';
 import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/PlaceHead';
@@ -27,7 +27,7 @@ import { workOutVersions } from '../../background/planClient';
 import { useSearch } from '../../background/useSearch';
 import type { Bed } from '../../../core/site/bed';
 import { NOTHING_SAID } from '../../../core/site/brief';
-import type { Rival } from '../../../core/versions';
+import type { Rival } from '../../../core/explore/versions';
 
 const MOST = 4;
 const DRAWING = { width: 190, height: 150 };

@@ -1,0 +1,285 @@
+/** A design as the search sees it: a cover of a kind with its answers, weighed against wishes; and what differs from it by one change. */
+import { MM_PER_INCH } from '../../base/length';
+import type { Score } from '../../base/search';
+import { familyOf } from '../../cover/families/registry';
+import { quickPrice } from '../../cut';
+import type { Cover, Garden } from '../../garden/garden';
+import { carriedMm } from '../../judge/strength/snowStrength';
+import { partsKg } from '../../judge/weights';
+import { failing } from '../fixSpace';
+import type { Assessment } from '../../assessment';
+import { type CoverLayout, layoutCover } from '../../layout';
+import { assess, assessCover } from '../../plan';
+import type { Brief } from '../../site/brief';
+import { type WishFigures, type Wish, cropsOf, doesFor } from './wishes';
+
+/** A design weighed. Plain data: thousands of them are kept. */
+export interface ScoredDesign extends Score {
+  readonly figures: WishFigures;
+  /** What it misses, by wish. */
+  readonly misses: Readonly<Record<string, number>>;
+  /** Checks that are tight, by id. */
+  readonly tight: readonly string[];
+}
+
+/** Whether it does all that is wished, at no more than the price that is. */
+export const meets = ({ misses }: Pick<ScoredDesign, 'misses'>): boolean => Object.keys(misses).length === 0;
+
+/**
+ * What a search goes by: all that is missed but the price. A limit on the price leads no search another way, it only rules out what is
+ * dearer: so a higher one never brings a dearer design.
+ */
+const missOfAll = (misses: ScoredDesign['misses']): number =>
+  Object.entries(misses).reduce((sum, [id, miss]) => (id === 'price' ? sum : sum + miss), 0);
+
+/** What can be asked and is not a matter of search: said by the brief, or of no weight in it. */
+const NOT_SEARCHED = new Set(['crop', 'people', 'hung']);
+/** Counts are tried so many to either side; of many, half of them fewer or more before that. */
+const COUNT_STEPS = [-2, 2, -1, 1] as const;
+const MANY = 6;
+/** Heights and lengths are tried so many steps to either side. */
+const STEPS = [-6, -3, -1, 1, 3, 6] as const;
+const stepMm = ({ garden }: Assessment): number => (garden.units.stock === 'metric' ? 25 : MM_PER_INCH);
+
+/** The figures of a design for the crops of a brief. */
+export function designFigures(o: Assessment, brief: Brief, price: number): WishFigures {
+  const own = o.assembly.crop.crop;
+  const said = cropsOf(brief, o.site.catalog);
+  const crops = said.length > 0 ? said : [own];
+  const helpC = own.killingC - o.coldest.value;
+  const { barsKg, sheetsKg } = partsKg(o.assembly);
+  return {
+    price,
+    hours: o.hours.value,
+    coldestC: Math.max(...crops.map((c) => c.killingC)) - helpC,
+    wetSnowMm: carriedMm(o.strengths, o.unjudged),
+    clearanceMm: o.assembly.crop.clearanceMm + own.heightMm - Math.max(...crops.map((c) => c.heightMm)),
+    massKg: barsKg + sheetsKg,
+    liftKg: Math.max(0, ...o.lifts.map((l) => l.value)),
+    longestMm: Math.max(0, ...o.assembly.members.map((x) => x.lengthMm)),
+  };
+}
+
+/** Weighs an outline against wishes; nothing where it cannot be cut from what is sold. */
+export function scoreDesign(
+  o: Assessment,
+  wishes: readonly Wish[],
+  brief: Brief,
+  price = quickPrice(o),
+): ScoredDesign | undefined {
+  if (!Number.isFinite(price)) return undefined;
+  const figures = designFigures(o, brief, price);
+  const misses = Object.fromEntries(
+    wishes.flatMap((w) => [[w.id, w.miss(o, figures)] as const]).filter(([, m]) => m > 0),
+  );
+  const tight = o.checks.filter((c) => c.verdict === 'tight').map((c) => c.id);
+  return { figures, misses, violation: missOfAll(misses), tight, warnings: tight.length, price: figures.price };
+}
+
+/** What a design weighs where it misses something else, or nothing, of one wish. */
+export function missing(w: ScoredDesign, id: string, miss: number): ScoredDesign {
+  const others = Object.entries(w.misses).filter(([wish]) => wish !== id);
+  const misses = Object.fromEntries(miss > 0 ? [...others, [id, miss]] : others);
+  return { ...w, misses, violation: missOfAll(misses) };
+}
+
+/** A cover worked out in the garden of its brief, and weighed; nothing where it cannot be built or cut there. */
+export function weighedIn(
+  garden: Garden,
+  cover: Cover,
+  wishes: readonly Wish[],
+  brief: Brief,
+): { readonly o: Assessment; readonly w: ScoredDesign } | undefined {
+  const o = assessCover(garden, cover);
+  const w = o.ok ? scoreDesign(o.value, wishes, brief) : undefined;
+  return o.ok && w ? { o: o.value, w } : undefined;
+}
+
+/** The same answers in an object of their own: what is remembered by it goes with it. */
+const fresh = (cover: Cover): Cover => ({ ...cover, answers: { ...cover.answers } }) as Cover;
+
+/** Designs of one brief that were weighed, or only priced, by what they are; nothing for those that cannot be. */
+export interface ScoreCache {
+  readonly weighed: Map<string, ScoredDesign | undefined>;
+  readonly prices: Map<string, number | undefined>;
+}
+export const nothingKnown = (): ScoreCache => ({ weighed: new Map(), prices: new Map() });
+
+/**
+ * What works designs of one brief out, keeping no more than the one in hand and what they weighed.
+ * @param known what was weighed before, for the same garden and wishes
+ */
+export function createEvaluator(garden: Garden, brief: Brief, wishes: readonly Wish[], known = nothingKnown()) {
+  let last: { of: Cover; laid: CoverLayout | undefined; outline?: Assessment } | undefined;
+  const laidOf = (cover: Cover): CoverLayout | undefined => {
+    if (last?.of !== cover) {
+      const laid = layoutCover(garden, fresh(cover));
+      last = { of: cover, laid: laid.ok ? laid.value : undefined };
+    }
+    return last.laid;
+  };
+  const outlineOf = (cover: Cover): Assessment | undefined => {
+    const laid = laidOf(cover);
+    if (last && laid && !last.outline) last.outline = assess(laid);
+    return last?.outline;
+  };
+  /** What it costs by the quick cutting rule, before anything is judged; nothing where it cannot be cut from what is sold. */
+  const priceOf = (cover: Cover): number | undefined => {
+    const key = keyOf(cover);
+    if (known.prices.has(key)) return known.prices.get(key);
+    const laid = laidOf(cover);
+    const price = laid ? quickPrice(laid) : NaN;
+    known.prices.set(key, Number.isFinite(price) ? price : undefined);
+    return known.prices.get(key);
+  };
+  return {
+    outlineOf,
+    priceOf,
+    weigh: (cover: Cover): ScoredDesign | undefined => {
+      const key = keyOf(cover);
+      if (known.weighed.has(key)) return known.weighed.get(key);
+      const price = priceOf(cover);
+      const o = price === undefined ? undefined : outlineOf(cover);
+      const weighed = o && scoreDesign(o, wishes, brief, price);
+      known.weighed.set(key, weighed);
+      return weighed;
+    },
+  };
+}
+export type Workshop = ReturnType<typeof createEvaluator>;
+
+/** What tells one change of a design from another. */
+export function changeOf(from: Cover, to: Cover): string {
+  const [a, b] = [from.answers, to.answers] as Readonly<Record<string, unknown>>[];
+  const changed = Object.keys(b ?? {}).filter((key) => JSON.stringify(a?.[key]) !== JSON.stringify(b?.[key]));
+  return JSON.stringify([changed.map((key) => [key, b?.[key]]), from.coats === to.coats ? [] : to.coats]);
+}
+
+/** What is the same design. */
+export const keyOf = ({ family, answers, coats }: Cover): string => `${family} ${JSON.stringify([answers, coats])}`;
+
+/**
+ * Designs that differ from one by a single change: an answer of a panel, one or two more or fewer of what is counted, another height,
+ * a coat for what its own cover does not do, and whatever its failing checks ask for.
+ * @param only questions that may be answered anew; all where none are said
+ * @param misses what the design misses: only what may mend that is changed then
+ */
+export function movesOf(
+  cover: Cover,
+  o: Assessment,
+  brief: Brief,
+  only?: readonly string[],
+  misses: ScoredDesign['misses'] = {},
+): readonly Cover[] {
+  const family = familyOf(cover.family);
+  const { answers } = cover;
+  const moves: Cover[] = [];
+  const now = JSON.stringify(answers);
+  const put = (changed: Cover['answers'] | undefined): void =>
+    void (changed && JSON.stringify(changed) !== now && moves.push({ ...cover, answers: changed } as Cover));
+  const mends = changesThatHelp(misses);
+  for (const q of family.questions(answers, o)) {
+    if (only ? !only.includes(q.id) : NOT_SEARCHED.has(q.id)) continue;
+    if (!only && mends && !mends.has(q.id)) continue;
+    const values: readonly (string | number)[] =
+      q.kind === 'choice'
+        ? q.options.filter((x) => x.value !== q.value).map((x) => x.value)
+        : q.kind === 'count'
+          ? countsBeside(Math.round(q.value))
+          : STEPS.map((n) => q.valueMm + n * stepMm(o)).filter((mm) => mm >= 0);
+    for (const value of values) {
+      const changed = family.answer(answers, q.id, value, o);
+      if (changed.ok) put(changed.value as Cover['answers']);
+    }
+  }
+  if (only) return moves;
+  for (const n of STEPS)
+    put(family.change(answers, { kind: 'higher', byMm: n * stepMm(o) }, o) as Cover['answers'] | undefined);
+  for (const check of failing(o))
+    for (const { change, instead } of check.tries)
+      if (change.kind !== 'higher' && !instead) put(family.change(answers, change, o) as Cover['answers'] | undefined);
+  return [...moves, ...coated(cover, o, brief)];
+}
+
+/** Counts beside one; what is not allowed is refused as an answer. */
+const countsBeside = (now: number): readonly number[] => {
+  const half = Math.floor(now / 2);
+  return [...(now >= MANY ? [-half, half] : []), ...COUNT_STEPS].map((n) => now + n);
+};
+
+/** Rows that carry snow side by side, by how they are counted. */
+const ROWS = ['hoops', 'frames', 'pairs'];
+
+/** The same with one or two hoops fewer: each then bears more of the snow, so it carries no more. */
+export function withFewer(cover: Cover): readonly Cover[] {
+  const answers: Readonly<Record<string, unknown>> = cover.answers;
+  return ROWS.flatMap((id) => {
+    const { [id]: count } = answers;
+    return typeof count === 'number'
+      ? COUNT_STEPS.filter((n) => n < 0).map((n) => ({ ...cover, answers: { ...answers, [id]: count + n } }) as Cover)
+      : [];
+  });
+}
+
+/** Answers that mend what is missed, where that is known; a check asks for its own. */
+const MENDS: Readonly<Record<string, readonly string[]>> = {
+  stands: [],
+  sense: ['hoops', 'pipe', 'ridge'],
+  headroom: ['school', 'courses', 'board', 'frontBoard', 'bends'],
+  cold: ['cover', 'inner', 'layers', 'extra', 'glazing'],
+  winter: ['cover', 'inner', 'layers', 'glazing'],
+  spring: ['cover', 'inner', 'glazing'],
+  insects: ['cover'],
+  sun: ['cover'],
+  snow: [
+    'hoops',
+    'pairs',
+    'frames',
+    'pipe',
+    'ridge',
+    'post',
+    'beam',
+    'leg',
+    'rafter',
+    'rafters',
+    'bars',
+    'lidFrame',
+    'support',
+    'squares',
+  ],
+  reach: ['hinges', 'back', 'mount', 'edges', 'ends', 'sides', 'doors'],
+  'one hand': ['mount', 'lids', 'lidFrame', 'frame', 'glazing', 'edges', 'ends', 'sides', 'pipe'],
+};
+
+/** The questions that may mend all that is missed; undefined where any may. */
+export function changesThatHelp(misses: ScoredDesign['misses']): ReadonlySet<string> | undefined {
+  // A price is mended by whatever is cheaper, and is no guide.
+  const missed = Object.keys(misses).filter((id) => id !== 'price');
+  if (missed.length === 0 || missed.some((id) => !MENDS[id])) return undefined;
+  return new Set(missed.flatMap((id) => MENDS[id] ?? []));
+}
+
+/** When summer cloth is on. Source: usual weeks of pests and of the highest sun; half a year later in the south. */
+const CLOTH_DAYS = { insects: ['05-15', '09-15'], sun: ['06-15', '08-31'] } as const;
+const SOUTH_DAYS = { insects: ['11-15', '03-15'], sun: ['12-15', '02-28'] } as const;
+
+/** The same with a coat for a purpose that its own cover does not serve, one design for each cloth that would. */
+function coated(cover: Cover, o: Assessment, { purposes }: Brief): readonly Cover[] {
+  const [main] = o.assembly.enclosure.skins;
+  if (main.cover.rolls.length === 0) return [];
+  const days = o.garden.site.latitudeDeg < 0 ? SOUTH_DAYS : CLOTH_DAYS;
+  return purposes.flatMap((purpose) => {
+    if (purpose !== 'insects' && purpose !== 'sun') return [];
+    if (doesFor(main.cover, purpose)) return [];
+    const [from, to] = days[purpose];
+    return [...o.site.catalog.cover.values()]
+      .filter(
+        (cloth) => cloth.rolls.length > 0 && doesFor(cloth, purpose) && (purpose === 'sun' || cloth.kind === 'net'),
+      )
+      .filter((cloth) => !cover.coats.some((c) => c.coverKey === cloth.key))
+      .map((cloth): Cover => {
+        const others = cover.coats.filter((c) => c.from !== from);
+        return { ...cover, coats: [...others, { coverKey: cloth.key, from, to }] };
+      });
+  });
+}

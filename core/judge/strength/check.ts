@@ -1,0 +1,173 @@
+import type { Vec3 } from '../../base/geometry';
+import type { Exposure } from '../../site/place';
+import type { Change } from '../../cover/answers/parameter';
+import type { BuildSite } from '../../site/buildSite';
+import type { Obstacle } from '../../site/plotting';
+import type { NoonAir } from '../climate/noon';
+import type { RollPlan } from '../../make/rolls/rolls';
+import type { SheetCuts } from '../../make/cutting/panels';
+import type { Figure, Phrase } from '../../base/figure';
+import type { DesignSnow } from './snow';
+import type { Reliability } from './reliability';
+import type { Spread } from '../../catalog/types';
+
+export type Verdict = 'holds' | 'tight' | 'fails';
+
+/** Checks that a design can be asked; of some there is one for each part of a name. */
+export type CheckId =
+  | 'snow'
+  | 'bend'
+  | 'sag'
+  | 'blown'
+  | 'rail'
+  | 'span'
+  | 'drift'
+  | 'wind'
+  | 'push'
+  | 'crop'
+  | 'sheet'
+  | 'vents'
+  | 'opener'
+  | `post ${'depth' | 'bolts' | 'across' | 'along'}`
+  | `${'beam' | 'sleeve' | 'end' | 'lift' | 'latch' | 'stay' | 'remark'} ${string}`
+  | 'latch'
+  | 'stay'
+  | PitfallId;
+
+/** Pitfalls of the trade, by what goes wrong. */
+export type PitfallId =
+  | 'fits'
+  | 'whole bar'
+  | 'wall anchors'
+  | 'brackets'
+  | 'bulge'
+  | 'cold bend'
+  | 'rot'
+  | 'wall in bed'
+  | 'way in'
+  | 'crowded'
+  | 'sits'
+  | 'sail'
+  | 'weights'
+  | 'bare glass'
+  | 'wear'
+  | 'staples'
+  | 'bare pvc'
+  | 'no uv'
+  | 'white film'
+  | 'huge sheet'
+  | 'panel'
+  | 'cooks'
+  | 'animals'
+  | 'insects'
+  | 'screen and arm'
+  | 'latched opener'
+  | 'facing'
+  | 'tall end'
+  | 'into wind';
+
+/** What a check is about, in the drawing. */
+export interface About {
+  /** Pieces, sheets and panels, by tag. */
+  readonly tags: readonly string[];
+  /** Where it goes wrong first, mm. */
+  readonly places: readonly Vec3[];
+}
+
+/** What is asked and what there is of it, both in one unit. */
+export interface Measure {
+  readonly demand: number;
+  readonly capacity: number;
+  /** So many times what is asked must be there; once where not said. */
+  readonly margin?: number;
+  /** With so many times that it holds outright; a quarter more where not said. */
+  readonly spare?: number;
+  /** It is met by hand, or harms nobody: too little of it is a warning, however little it is. */
+  readonly mild?: true;
+}
+
+/** One question about a design, answered. */
+export interface Check {
+  readonly id: CheckId;
+  /** Which leaf of the bench it belongs to, beside the shape that shows them all. */
+  readonly leaf?: 'stand' | 'skin' | 'air';
+  readonly about: About;
+  /** What of the place is asked of it: while nobody has said that, its answer is rough. */
+  readonly under?: 'snow' | 'gust';
+  /** Nothing where it is advice that judges no number, or where nothing is known of its strength. */
+  readonly measure: Measure | undefined;
+  readonly verdict: Verdict;
+  /** A regret that is warned of, not a load that is measured. */
+  readonly pitfall?: true;
+  readonly text: Phrase;
+  readonly figure: Figure | undefined;
+  /** How sure it is, and in words. */
+  readonly sure?: { readonly of: Reliability; readonly words: Phrase };
+  /** What is left out or must be asked elsewhere; empty where nothing is judged. */
+  readonly caution: string | undefined;
+  /** Changes worth trying, cheapest first to try; the ones that work are priced later. */
+  readonly tries: readonly Try[];
+  /** Why nothing mends it, where nothing does. */
+  readonly noMend?: Phrase;
+}
+
+/** A change worth trying. */
+export interface Try {
+  readonly label: Phrase;
+  readonly change: Change;
+  /** It changes what is wished, not how it is built: offered for its own check alone, by no search. */
+  readonly instead?: true;
+}
+
+/** What there is over what is asked with its margin; Infinity where nothing is asked. */
+export const ratioOf = ({ demand, capacity, margin = 1 }: Measure): number =>
+  demand > 0 ? capacity / (margin * demand) : Infinity;
+
+/** What holds outright has so many times what is wanted. */
+export const SPARE = 1.25;
+
+/** One rule for all: below what is wanted it fails, with little to spare it is tight. */
+export function verdictOf(measure: Measure): Verdict {
+  const ratio = ratioOf(measure);
+  if (ratio >= (measure.spare ?? SPARE)) return 'holds';
+  return ratio >= 1 || measure.mild ? 'tight' : 'fails';
+}
+
+/** A check of a number: its verdict follows from what is asked and what there is. */
+export const measured = ({
+  sure,
+  ...check
+}: Omit<Check, 'verdict' | 'sure' | 'measure'> & {
+  readonly measure: Measure;
+  readonly sure?: Check['sure'] | undefined;
+}): Check => ({ ...check, verdict: verdictOf(check.measure), ...(sure && { sure }) });
+
+/** Advice that judges no number, and what is not judged for want of one. */
+export const advised = (check: Omit<Check, 'measure'>): Check => ({ ...check, measure: undefined });
+
+export const ASK = 'A planning aid. Local codes come first.';
+
+/** What a design is checked against: the place, and what has been worked out of it so far. */
+export interface CheckSite {
+  readonly rolls: RollPlan;
+  readonly sheets: SheetCuts;
+  readonly snow: DesignSnow;
+  readonly air: NoonAir;
+  /** Weight at the hand, part by part. */
+  readonly lifts: readonly Figure[];
+  readonly site: BuildSite;
+  readonly gustMPerS: number;
+  /** How far the gust and the snow asked for may be off. */
+  readonly gustSpread: Spread;
+  readonly snowSpread: Spread;
+  readonly exposure: Exposure;
+  readonly latitudeDeg: number;
+  /** Where the wind mostly comes from; null: not known. */
+  readonly windFromDeg: number | null;
+  /** The wall or fence nearest to the bed. */
+  readonly beside: Obstacle | undefined;
+  /** Somebody brushes snow off the cover. */
+  readonly brushed: boolean;
+  /** Outside at the noon asked for. */
+  readonly outsideC: number;
+}
