@@ -83,3 +83,22 @@ test('a page begins with the kinds that the demo stands for: all come with what 
   ])
     expect(comesWith(file)).toContain('core/cover/families/index.ts');
 });
+
+/** Names that a file exports: of what is declared and of what is passed on by another name. */
+const exportsOf = (text: string): readonly string[] =>
+  [...text.matchAll(/^export (?:async )?(?:function\*?|const|interface|type|class) (\w+)/gm)].flatMap(
+    ([, name = '']) => name,
+  );
+
+test('one name is one thing: no two files export the same', () => {
+  const by = new Map<string, string>();
+  const twice = files.flatMap((file) =>
+    exportsOf(readFileSync(file, 'utf8')).flatMap((name) => {
+      const other = by.get(name);
+      by.set(name, file);
+      return other === undefined ? [] : [`${name}: ${other} and ${file}`];
+    }),
+  );
+  expect(by.size).toBeGreaterThan(1000);
+  expect(twice).toEqual([]);
+});

@@ -10,7 +10,7 @@ import { divided, edge, ends, fixing, holdDowns, wrap } from '../../answers/skin
 const WIDE_MM = 60 * MM_PER_INCH;
 const LONG_MM = 120 * MM_PER_INCH;
 
-export const answers = {
+export const aFrameParameters = {
   pairs: countOrAuto('Triangles', [2, 40], (built) => built?.beams[0]?.tags.length ?? 2, bySpacing('Triangles')),
   leg: board(
     'Legs',
@@ -34,4 +34,4 @@ export const answers = {
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type AFrameAnswers = ResolvedParameters<typeof answers>;
+export type AFrameAnswers = ResolvedParameters<typeof aFrameParameters>;

@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { aFrameParameters } from './answers';
 import { assembleAFrame } from './assemble';
 
 /** Two or more timber triangles and a ridge board, a sheet over them and flaps that roll up at the ends. */
@@ -8,6 +8,6 @@ export const aFrame = family({
   name: 'A-frame',
   sentence: 'Timber triangles and a ridge: nothing to bend, snow slides off, and the ends roll up.',
   rank: 60,
-  answers,
+  answers: aFrameParameters,
   assemble: assembleAFrame,
 });

@@ -74,7 +74,7 @@ const bends = withDefault(
   { by: 'height' },
 );
 
-export const answers = {
+export const bentConduitParameters = {
   hoops: hoopCount('How many', 80),
   pipe: tube(
     'Conduit',
@@ -120,4 +120,4 @@ export const answers = {
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type BentConduitAnswers = ResolvedParameters<typeof answers>;
+export type BentConduitAnswers = ResolvedParameters<typeof bentConduitParameters>;

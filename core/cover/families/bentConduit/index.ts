@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { bentConduitParameters } from './answers';
 import { assembleBentConduit } from './assemble';
 
 /** Thin-wall steel conduit bent at crown and shoulders, its legs in blind holes of a timber frame. */
@@ -9,6 +9,6 @@ export const bentConduit = family({
   sentence:
     'Steel conduit bent to straight sides and a pitched roof: headroom at the edge, and it stands snow for years.',
   rank: 50,
-  answers,
+  answers: bentConduitParameters,
   assemble: assembleBentConduit,
 });

@@ -29,7 +29,7 @@ const ofFrame = (label: string, what: 'latches' | 'stays') =>
   });
 
 /** Knee-high in front, a low pitch, an opener on each lid. */
-export const answers = {
+export const doubleWallColdFrameParameters = {
   stud: board('Studs', ['2x2', '2x3', '2x4', '45x45 mm', '45x70 mm'], sold('2x2')),
   wood,
   back,
@@ -106,4 +106,4 @@ export const answers = {
   backMm: height([180, 1500], ({ survey }) => FRONT_MM + survey.frameOn.widthMm * 0.16, 'backHeight'),
 };
 
-export type DoubleWallColdFrameAnswers = ResolvedParameters<typeof answers>;
+export type DoubleWallColdFrameAnswers = ResolvedParameters<typeof doubleWallColdFrameParameters>;

@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { doubleWallColdFrameParameters } from './answers';
 import { assembleDoubleWallColdFrame } from './assemble';
 
 /** A stud box with film on both faces, a low twin-wall lid, a net under it and a wax opener in its own pocket. */
@@ -8,6 +8,6 @@ export const doubleWallColdFrame = family({
   name: 'Double-wall cold frame',
   sentence: 'Walls of two films with air between, a low twin-wall lid that opens itself over an insect net.',
   rank: 80,
-  answers,
+  answers: doubleWallColdFrameParameters,
   assemble: assembleDoubleWallColdFrame,
 });

@@ -9,7 +9,7 @@ import { clippedParameter, ends, holdDowns, paint, wrap } from '../../answers/sk
 /** Wider beds than this want the stouter pipe, mm. */
 const WIDE_MM = 1300;
 
-export const answers = {
+export const fittingGableParameters = {
   frames: countOrAuto('How many frames', [2, 40], (built) => built?.arches[0]?.xsMm.length ?? 2, {
     ...bySpacing('Frames'),
     changes: { hoops: (change) => change.count },
@@ -48,4 +48,4 @@ export const answers = {
   wrapMm: wrap(6 * MM_PER_INCH, 300),
 };
 
-export type FittingGableAnswers = ResolvedParameters<typeof answers>;
+export type FittingGableAnswers = ResolvedParameters<typeof fittingGableParameters>;

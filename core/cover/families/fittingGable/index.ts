@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { fittingGableParameters } from './answers';
 import { assembleFittingGable } from './assemble';
 
 /** Straight pipe and moulded fittings pushed together to a gable that comes apart again. */
@@ -9,6 +9,6 @@ export const fittingGable = family({
   sentence:
     'Straight pipe and fittings pushed together without glue: nothing to bend, and it comes apart for the summer.',
   rank: 100,
-  answers,
+  answers: fittingGableParameters,
   assemble: assembleFittingGable,
 });

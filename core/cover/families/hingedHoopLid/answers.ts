@@ -8,7 +8,7 @@ import { ends, rigidEndsParameter, latches, paint, people, stays, wrap } from '.
 /** A rail this long stays straight without a tie, mm. */
 const UNTIED_MM = 1524;
 
-export const answers = {
+export const hingedHoopLidParameters = {
   hoops: hoopCount('How many', 80),
   pipe: hoopPipe(sold('pvc-1/2')),
   shape: hoopShape(),
@@ -85,4 +85,4 @@ export const answers = {
   battenWrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type HingedHoopLidAnswers = ResolvedParameters<typeof answers>;
+export type HingedHoopLidAnswers = ResolvedParameters<typeof hingedHoopLidParameters>;

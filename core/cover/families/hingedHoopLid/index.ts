@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { hingedHoopLidParameters } from './answers';
 import { assembleHingedHoopLid } from './assemble';
 
 /** A timber frame the size of the bed with hoops in it, hinged to the bed along one long side. */
@@ -8,6 +8,6 @@ export const hingedHoopLid = family({
   name: 'Hinged hoop lid',
   sentence: 'A frame of hoops hinged to the bed: one hand opens it, and it airs on a stay.',
   rank: 30,
-  answers,
+  answers: hingedHoopLidParameters,
   assemble: assembleHingedHoopLid,
 });

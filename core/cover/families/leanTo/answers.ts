@@ -17,7 +17,7 @@ import { airing, eachHeld, holdDowns, wrap } from '../../answers/skin';
 const FRONT_MM = 16 * MM_PER_INCH;
 const PITCH = Math.tan((25 * Math.PI) / 180);
 
-export const answers = {
+export const leanToParameters = {
   wall: choice(
     'Fixed to',
     {
@@ -64,4 +64,4 @@ export const answers = {
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type LeanToAnswers = ResolvedParameters<typeof answers>;
+export type LeanToAnswers = ResolvedParameters<typeof leanToParameters>;

@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { leanToParameters } from './answers';
 import { assembleLeanTo } from './assemble';
 
 /** A roof of rafters from a plate on a house or garden wall to a low front on the bed. */
@@ -9,6 +9,6 @@ export const leanTo = family({
   sentence:
     'A glazed roof from a house or garden wall down to the bed: the wall gives back by night what the sun gave it.',
   rank: 85,
-  answers,
+  answers: leanToParameters,
   assemble: assembleLeanTo,
 });

@@ -13,7 +13,7 @@ const LONG_MM = 2000;
 
 const mounting = mountAnswers({ carried: ['Carried off', 'Hooked down, and carried away in spring.'] }, 'carried');
 
-export const answers = {
+export const liftOffCoverParameters = {
   hoops: hoopCount('How many', 80),
   pipe: hoopPipe(sold('pvc-1/2')),
   shape: hoopShape(),
@@ -45,4 +45,4 @@ export const answers = {
   wrapMm: wrap(3 * MM_PER_INCH),
 };
 
-export type LiftOffCoverAnswers = ResolvedParameters<typeof answers>;
+export type LiftOffCoverAnswers = ResolvedParameters<typeof liftOffCoverParameters>;

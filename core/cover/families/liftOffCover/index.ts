@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { liftOffCoverParameters } from './answers';
 import { assembleLiftOffCover } from './assemble';
 
 /** A light timber frame with hoops and plywood ends, carried away in spring. */
@@ -8,6 +8,6 @@ export const liftOffCover = family({
   name: 'Lift-off hoop cover',
   sentence: 'A light frame of hoops with firm ends that sits on the bed or in it, and is carried away in spring.',
   rank: 40,
-  answers,
+  answers: liftOffCoverParameters,
   assemble: assembleLiftOffCover,
 });

@@ -21,7 +21,7 @@ export const SQUARE_MM = 6 * MM_PER_INCH;
 const LONGEST_PRONG_MM = 145;
 
 /** An arch near a half circle over the inside of the bed. */
-export const answers = {
+export const meshArchParameters = {
   /** From prong to prong, prongs included. */
   squares: countParameter(
     'Squares over the bed',
@@ -75,4 +75,4 @@ export const answers = {
   }),
 };
 
-export type MeshArchAnswers = ResolvedParameters<typeof answers>;
+export type MeshArchAnswers = ResolvedParameters<typeof meshArchParameters>;

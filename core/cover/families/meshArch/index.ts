@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { meshArchParameters } from './answers';
 import { assembleMeshArch } from './assemble';
 
 /** Welded reinforcing mesh bent over the bed, with two sheets that part at the crown. */
@@ -8,6 +8,6 @@ export const meshArch = family({
   name: 'Mesh arch',
   sentence: 'Welded mesh bent over the bed and pushed into the soil; two sheets part at the crown to reach in.',
   rank: 110,
-  answers,
+  answers: meshArchParameters,
   assemble: assembleMeshArch,
 });

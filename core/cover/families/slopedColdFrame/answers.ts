@@ -40,7 +40,7 @@ const higherBy =
 const sash = (mm: number): number => Math.min(3000, Math.max(200, mm));
 
 /** Front and back each of one board; the sides fall from one to the other. */
-export const answers = {
+export const slopedColdFrameParameters = {
   board: board('Back and sides', BOARDS, ({ market }) => (market === 'imperial' ? '2x12' : stockFor(market, '2x8')), {
     resets: { backMm: null, frontMm: null },
   }),
@@ -109,7 +109,7 @@ export const answers = {
   }),
 };
 
-export type SlopedColdFrameAnswers = ResolvedParameters<typeof answers>;
+export type SlopedColdFrameAnswers = ResolvedParameters<typeof slopedColdFrameParameters>;
 
 /** A lid that falls by this part of its width sheds rain and snow. */
 const LEAST_FALL = 0.08;

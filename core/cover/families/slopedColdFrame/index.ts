@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { slopedColdFrameParameters } from './answers';
 import { assembleSlopedColdFrame } from './assemble';
 
 /** A solid board box, back higher than front, with a glazed lid. */
@@ -8,6 +8,6 @@ export const slopedColdFrame = family({
   name: 'Sloped cold frame',
   sentence: 'A board box with its glazed lid leaning to the noon sun: the warmest for its price, for low crops.',
   rank: 70,
-  answers,
+  answers: slopedColdFrameParameters,
   assemble: assembleSlopedColdFrame,
 });

@@ -21,7 +21,7 @@ const WIDE_MM = 1300;
 /** What a hoop may stand over: rods, and a stub of pipe as a stake. */
 export const STAKES = ['rod-3', 'rod-4', 'pvc-1/2'] as const;
 
-export const answers = {
+export const stakedTunnelParameters = {
   hoops: hoopCount('How many', 80),
   pipe: hoopPipe(({ bed, market }) => stockFor(market, bed.inside.widthMm > WIDE_MM ? 'pvc-3/4' : 'pvc-1/2')),
   shape: hoopShape(),
@@ -71,4 +71,4 @@ export const answers = {
   spanMm: footSpan([200, 6000], 'feet'),
 };
 
-export type StakedTunnelAnswers = ResolvedParameters<typeof answers>;
+export type StakedTunnelAnswers = ResolvedParameters<typeof stakedTunnelParameters>;

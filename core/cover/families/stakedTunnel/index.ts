@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { stakedTunnelParameters } from './answers';
 import { assembleStakedTunnel } from './assemble';
 
 /** Separate hoops over driven rods, in the soil or strapped to the bed wall; loose cover weighted at the foot. */
@@ -8,6 +8,6 @@ export const stakedTunnel = family({
   name: 'Staked tunnel',
   sentence: 'Hoops over driven rods with a loose sheet weighted at the foot: up in an hour, away in ten minutes.',
   rank: 10,
-  answers,
+  answers: stakedTunnelParameters,
   assemble: assembleStakedTunnel,
 });

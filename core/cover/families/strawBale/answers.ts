@@ -9,7 +9,7 @@ export const BALE = { longMm: 36 * MM_PER_INCH, wideMm: 18 * MM_PER_INCH, highMm
 /** Room that low greens want between soil and glass. */
 const CLEAR_MM = 250;
 
-export const answers = {
+export const strawBaleParameters = {
   courses: countParameter(
     'Courses of bales',
     [1, 3],
@@ -38,4 +38,4 @@ export const answers = {
   ...bedAnswers('spinach', 6),
 };
 
-export type StrawBaleAnswers = ResolvedParameters<typeof answers>;
+export type StrawBaleAnswers = ResolvedParameters<typeof strawBaleParameters>;

@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { strawBaleParameters } from './answers';
 import { assembleStrawBale } from './assemble';
 
 /** Bales round the bed and windows or a stiff sheet on top, for one winter. */
@@ -8,6 +8,6 @@ export const strawBale = family({
   name: 'Straw-bale frame',
   sentence: 'Bales round the bed and old windows on top: up in an hour, warm for one winter, and mulch in spring.',
   rank: 90,
-  answers,
+  answers: strawBaleParameters,
   assemble: assembleStrawBale,
 });

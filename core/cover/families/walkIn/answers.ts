@@ -55,7 +55,7 @@ export const POSTS: Readonly<Record<string, string>> = {
 };
 
 /** A house with a path round the bed. */
-export const answers = {
+export const walkInParameters = {
   hoops: hoopCount('How many hoops', 60, (now) => Number(now['lengthMm'])),
   pipe: tube(
     'Hoops',
@@ -264,7 +264,7 @@ export const answers = {
   maxSpacingMm: maxSpacing(48, [400, 2000]),
 };
 
-export type WalkInAnswers = ResolvedParameters<typeof answers>;
+export type WalkInAnswers = ResolvedParameters<typeof walkInParameters>;
 
 /** Mass of crops that hang on each metre of the ridge, kg. Source: our own middle figures for plants on strings. */
 export const HUNG_KG_PER_M = { none: 0, light: 4, heavy: 10 } as const;

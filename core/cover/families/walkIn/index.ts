@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers } from './answers';
+import { walkInParameters } from './answers';
 import { assembleWalkIn } from './assemble';
 
 /** Posts, long hoops, purlins, framed ends with a door and roll-up sides: a house over one bed or several. */
@@ -8,6 +8,6 @@ export const walkIn = family({
   name: 'Walk-in hoop house',
   sentence: 'Long hoops on posts with a door and roll-up sides: you stand in it, and it shelters bed and path alike.',
   rank: 120,
-  answers,
+  answers: walkInParameters,
   assemble: assembleWalkIn,
 });

@@ -14,7 +14,7 @@ const WIRES: Readonly<Record<string, number>> = { 'wire-9': 48 * MM_PER_INCH, 'w
 /** The widest span that a wire carries fabric over, mm. */
 export const widestMm = (wire: Pick<Section, 'key' | 'like'>): number => WIRES[shippedKey(wire)] ?? 0;
 
-export const answers = {
+export const wireTunnelParameters = {
   hoops: hoopCount('How many', 80),
   pipe: tube(
     'Wire',
@@ -45,4 +45,4 @@ export const answers = {
   legDepthMm: dimensioned(between(75, 600), 8 * MM_PER_INCH, 'bury'),
 };
 
-export type WireTunnelAnswers = ResolvedParameters<typeof answers>;
+export type WireTunnelAnswers = ResolvedParameters<typeof wireTunnelParameters>;

@@ -1,5 +1,5 @@
 import { family } from '../family';
-import { answers, widestMm } from './answers';
+import { wireTunnelParameters, widestMm } from './answers';
 import { assembleWireTunnel } from './assemble';
 
 /** Hoops of stiff wire over a small span, for fabric and nets only. */
@@ -8,7 +8,7 @@ export const wireTunnel = family({
   name: 'Wire tunnel',
   sentence: 'Hoops of stiff wire and a light fabric: the cheapest frost blanket, for low crops and no snow.',
   rank: 20,
-  answers,
+  answers: wireTunnelParameters,
   // A thinner wire stands over a narrower span.
   settle: (now, id, { catalog }) => {
     const wire = id === 'pipe' ? catalog.bar.get(String(now['pipe'])) : undefined;
