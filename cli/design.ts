@@ -1,8 +1,8 @@
 /** `design`: the best covers for a brief. */
 import { type WishCost, costsOf } from '../core/explore/brief/costs';
-import { briefContext, findAll } from '../core/explore/brief/find';
+import { briefContext, searchWholeBrief } from '../core/explore/brief/find';
 import { briefReport, readBriefJob } from '../core/explore/brief/job';
-import { nothingKnown } from '../core/explore/brief/evaluator';
+import { emptyScoreCache } from '../core/explore/brief/evaluator';
 import { proven, provenIn } from '../core/explore/brief/offers';
 import { type Result, ok } from '../core/base/result';
 import type { IntegerSolver } from '../core/make/cutting/linearProgram';
@@ -27,8 +27,8 @@ export async function designCommand(path: string, options: Options, solver: Inte
   const job = readBriefJob(value.value);
   if (!job.ok) return job;
   const { garden, bedId, brief } = job.value;
-  const known = nothingKnown();
-  const found = proven(garden, brief, findAll(garden, bedId, brief, { seed: seed.value, known }), solver);
+  const known = emptyScoreCache();
+  const found = proven(garden, brief, searchWholeBrief(garden, bedId, brief, { seed: seed.value, known }), solver);
   const [best] = found.offers;
   const costs = best
     ? costsTo(

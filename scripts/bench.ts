@@ -5,7 +5,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { type Browser, type Page, chromium } from '@playwright/test';
 import highsLoader from 'highs';
-import { findAll } from '../core/explore/brief/find';
+import { searchWholeBrief } from '../core/explore/brief/find';
 import { candidates } from '../core/explore/compare';
 import { NOTHING_SAID } from '../core/site/brief';
 import { highsSolver } from '../core/make/cutting/highs';
@@ -172,7 +172,7 @@ async function core(): Promise<void> {
   };
   const began = performance.now();
   let full = NaN;
-  findAll(garden, 'long', wanted, { seed: 1 }, (so) => {
+  searchWholeBrief(garden, 'long', wanted, { seed: 1 }, (so) => {
     if (so.full && Number.isNaN(full)) full = performance.now() - began;
     return true;
   });

@@ -3,7 +3,7 @@ import { beamSearch } from '../base/search';
 import { familyOf } from '../cover/families';
 import { buildSite } from '../garden/buildSite';
 import { type Cover, type Garden, newWork } from '../garden/garden';
-import { type Redo, changeSpace } from './fixSpace';
+import { type Reassess, changeSpace } from './fixSpace';
 import { assessCover } from '../plan';
 
 /** A cover of a family on a bed, with the family's first answers. */
@@ -35,7 +35,7 @@ export function startingCover(
   const cover = crop === undefined ? usual : { ...usual, answers: { ...usual.answers, crop } };
   const first = assessCover(garden, cover);
   if (!first.ok) return cover;
-  const redo: Redo = (answers) => assessCover(garden, { ...cover, answers });
+  const redo: Reassess = (answers) => assessCover(garden, { ...cover, answers });
   const space = changeSpace(
     redo,
     (ill) => ill,

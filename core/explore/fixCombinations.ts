@@ -2,7 +2,15 @@
 import type { Phrase } from '../base/figure';
 import { beamSearch, enumerateFeasible } from '../base/search';
 import { quickPrice } from '../cut';
-import { type ChangeSet, type Redo, type Tried, changeSpace, failing, changeKind, tryChanges } from './fixSpace';
+import {
+  type ChangeSet,
+  type Reassess,
+  type TriedChange,
+  changeSpace,
+  failingChecks,
+  changeKind,
+  tryChanges,
+} from './fixSpace';
 import type { Assessment } from '../assessment';
 
 /** Most changes in one set, most designs kept from one round to the next, most sets offered. */
@@ -26,10 +34,10 @@ export interface SetsFound {
  * @param priceOf a design's price: proven, where the cheapest is to be
  * @returns the cheapest first; none where nothing fails, or where nothing that was tried makes it hold
  */
-export function changeSets(o: Assessment, redo: Redo, priceOf: (o: Assessment) => number): SetsFound {
-  if (failing(o).length === 0) return { sets: [], proven: true };
-  const known = new Map<string, ReturnType<Redo>>();
-  const once: Redo = (answers) => {
+export function changeSets(o: Assessment, redo: Reassess, priceOf: (o: Assessment) => number): SetsFound {
+  if (failingChecks(o).length === 0) return { sets: [], proven: true };
+  const known = new Map<string, ReturnType<Reassess>>();
+  const once: Reassess = (answers) => {
     const key = JSON.stringify(answers);
     const made = known.get(key) ?? redo(answers);
     known.set(key, made);
@@ -72,21 +80,22 @@ const kindsOf = (set: ChangeSet): string =>
     .join();
 
 /** A set without the changes that it holds without. */
-function leastOf(o: Assessment, set: ChangeSet, redo: Redo): ChangeSet {
+function leastOf(o: Assessment, set: ChangeSet, redo: Reassess): ChangeSet {
   for (const left of set.changes) {
     if (set.changes.length < 2) return set;
     const changes = set.changes.filter((c) => c !== left);
     const without = after(o, changes, redo);
-    if (without && failing(without).length === 0) return leastOf(o, { changes, outline: without }, redo);
+    if (without && failingChecks(without).length === 0) return leastOf(o, { changes, outline: without }, redo);
   }
   return set;
 }
 
 /** A design after changes, one after the other; nothing where one of them cannot be made. */
-function after(o: Assessment, changes: ChangeSet['changes'], redo: Redo): Assessment | undefined {
+function after(o: Assessment, changes: ChangeSet['changes'], redo: Reassess): Assessment | undefined {
   let now: Assessment | undefined = o;
   for (const { change } of changes) {
-    const tried: Tried | undefined = now && tryChanges(now, { tries: [{ label: [], change }] }, redo, () => true)[0];
+    const tried: TriedChange | undefined =
+      now && tryChanges(now, { tries: [{ label: [], change }] }, redo, () => true)[0];
     now = tried?.outline;
   }
   return now;

@@ -8,10 +8,10 @@ import type { Check } from '../judge/strength/check';
 import type { Assessment } from '../assessment';
 
 /** Works a design out with other answers. */
-export type Redo = (answers: Answers) => Result<Assessment>;
+export type Reassess = (answers: Answers) => Result<Assessment>;
 
 /** One change, and the design with it. */
-export interface Tried {
+export interface TriedChange {
   readonly label: Phrase;
   readonly change: Change;
   readonly outline: Assessment;
@@ -27,11 +27,11 @@ export const changeKind = (change: Change): string => (change.kind === 'answer' 
 export function tryChanges(
   o: Assessment,
   { id, tries }: Pick<Check, 'tries'> & Partial<Pick<Check, 'id'>>,
-  redo: Redo,
-  enough = (tried: Tried): boolean => !failing(tried.outline).some((c) => c.id === id),
-): readonly Tried[] {
+  redo: Reassess,
+  enough = (tried: TriedChange): boolean => !failingChecks(tried.outline).some((c) => c.id === id),
+): readonly TriedChange[] {
   const done = new Set<string>();
-  return tries.flatMap(({ label, change }): Tried[] => {
+  return tries.flatMap(({ label, change }): TriedChange[] => {
     const kind = changeKind(change);
     if (done.has(kind)) return [];
     const answers = familyOf(o.cover.family).change(o.cover.answers, change, o);
@@ -45,17 +45,17 @@ export function tryChanges(
   });
 }
 
-export const failing = (o: Assessment): readonly Check[] => o.checks.filter((c) => c.verdict === 'fails');
+export const failingChecks = (o: Assessment): readonly Check[] => o.checks.filter((c) => c.verdict === 'fails');
 
 /** How ill a design is: its failing checks, and of what carries snow how much is missing. */
 export function violation(o: Assessment): number {
   const missing = Math.max(0, 1 - Math.min(1, ...o.strengths.map((s) => s.ratio)));
-  return failing(o).length + missing;
+  return failingChecks(o).length + missing;
 }
 
 /** Changes made one after the other, and the design that they lead to. */
 export interface ChangeSet {
-  readonly changes: readonly Pick<Tried, 'label' | 'change'>[];
+  readonly changes: readonly Pick<TriedChange, 'label' | 'change'>[];
   readonly outline: Assessment;
 }
 
@@ -71,13 +71,13 @@ export interface ViolationScore extends Score {
  * @param priceOf a design's price, as quickly as may be; nought where it is no matter
  */
 export const changeSpace = (
-  redo: Redo,
+  redo: Reassess,
   miss: (ill: number) => number,
   priceOf: (o: Assessment) => number,
 ): Pick<Space<ChangeSet, ViolationScore>, 'keyOf' | 'movesOf' | 'judge'> => ({
   keyOf: ({ outline }) => JSON.stringify(outline.cover.answers),
   movesOf: ({ changes, outline }) =>
-    failing(outline).flatMap((check) =>
+    failingChecks(outline).flatMap((check) =>
       tryChanges(outline, { ...check, tries: check.tries.filter((t) => !t.instead) }, redo).map(
         ({ label, change, outline: changed }) => ({
           // A change of a kind takes the place of an earlier one of it.
@@ -91,7 +91,7 @@ export const changeSpace = (
     let price: number | undefined;
     return {
       ill,
-      violation: failing(outline).length === 0 ? 0 : miss(ill),
+      violation: failingChecks(outline).length === 0 ? 0 : miss(ill),
       warnings: 0,
       // Most are left behind for what they fail in: only what goes on is priced, and once.
       get price() {

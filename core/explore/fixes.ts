@@ -5,7 +5,7 @@ import type { Answers, Change } from '../cover/answers/parameter';
 import { quickPrice } from '../cut';
 import type { Check } from '../judge/strength/check';
 import { changeSets, nameOf } from './fixCombinations';
-import { type Redo, tryChanges } from './fixSpace';
+import { type Reassess, tryChanges } from './fixSpace';
 import type { Assessment } from '../assessment';
 
 /** A mend that works: the changed answers, what it costs and which check it is for. */
@@ -31,7 +31,11 @@ const MENDS_PER_CHECK = 3;
  * @param redo works the design out with other answers
  * @param priceOf what a design costs; mends of one check are looked for by the quick rule, and told at this price
  */
-export function findFixes(o: Assessment, redo: Redo, priceOf: (o: Assessment) => number = quickPrice): readonly Fix[] {
+export function findFixes(
+  o: Assessment,
+  redo: Reassess,
+  priceOf: (o: Assessment) => number = quickPrice,
+): readonly Fix[] {
   // The design as it is stands beside each of its mends: it is priced once.
   const prices = memoizeByIdentity<number>();
   const price = (of: Assessment): number => prices(of, [], () => priceOf(of));
@@ -57,7 +61,7 @@ export function findFixes(o: Assessment, redo: Redo, priceOf: (o: Assessment) =>
 /** For every check that fails or is tight, the changes that each mend it alone. */
 export function singleFixes(
   o: Assessment,
-  redo: Redo,
+  redo: Reassess,
   priceOf: (o: Assessment) => number = quickPrice,
 ): readonly Fix[] {
   return o.checks.filter((c) => c.verdict !== 'holds').flatMap((check) => priced(o, mendsOf(o, check, redo), priceOf));
@@ -90,7 +94,7 @@ function effectOf(
   };
 }
 
-function mendsOf(o: Assessment, check: Check, redo: Redo): readonly Found[] {
+function mendsOf(o: Assessment, check: Check, redo: Reassess): readonly Found[] {
   const mends = ({ change, outline }: { readonly change: Change; readonly outline: Assessment }): boolean =>
     asSaid(change, outline) && betters(check, o.checks, outline.checks);
   return tryChanges(o, check, redo, mends)

@@ -24,7 +24,7 @@ export type BookletOptions = Assessment & CutCover;
 
 /** A part of the booklet begins, with room for something under its head. */
 function head(pen: Pen, words: string, under = 80): void {
-  pen.room(under + 26);
+  pen.ensureSpace(under + 26);
   pen.y -= 12;
   pen.line(MARGIN, pen.y, MARGIN + pen.width, pen.y, 1.2);
   pen.y -= 4;
@@ -42,7 +42,7 @@ function shopping(pen: Pen, o: BookletOptions, p: Preferences): void {
   const high = 12.5;
   let done = 0;
   while (done < lines.length) {
-    pen.room(60);
+    pen.ensureSpace(60);
     const rows = Math.min(Math.ceil((lines.length - done) / 2), Math.floor((pen.y - MARGIN) / high));
     const top = pen.y;
     for (const side of [0, 1])
@@ -101,7 +101,7 @@ function stepBlock(pen: Pen, o: BookletOptions, step: BuildStep, number: number,
   for (const check of step.checks) put(said(check), 9.5, { sign: 'box', indent: 14 });
   const height = lines.reduce((sum, l) => sum + l.size * LEADING, 0) + 10;
   const block = Math.max(height, shown ? STEP_DRAWING.height + 10 : 0);
-  pen.room(Math.min(block, 640));
+  pen.ensureSpace(Math.min(block, 640));
   const top = pen.y - 6;
   if (shown) {
     const frame = viewFrame(o.assembly, o.site.bed, o.site.survey, step.view);
@@ -111,7 +111,7 @@ function stepBlock(pen: Pen, o: BookletOptions, step: BuildStep, number: number,
   }
   pen.y = top;
   for (const l of lines) {
-    pen.room(l.size * LEADING);
+    pen.ensureSpace(l.size * LEADING);
     pen.y -= l.size * LEADING;
     const x = MARGIN + left;
     if (l.sign === 'box') pen.box(x, pen.y - 1, 9, 9);
@@ -138,7 +138,7 @@ function seasonCard(pen: Pen, o: BookletOptions, p: Preferences): void {
     'Once a month: look at screws, straps and tape; wash the cover; mend tears while they are small.',
   ];
   const height = lines.reduce((sum, l) => sum + pen.lines(l, 10, pen.width - 28).length * 10 * LEADING, 0) + 34;
-  pen.room(height + 10);
+  pen.ensureSpace(height + 10);
   pen.y -= 8;
   pen.box(MARGIN, pen.y - height, pen.width, height, true);
   pen.y -= 6;

@@ -30,7 +30,7 @@ function drawBar(pen: Pen, bar: SectionBar, scale: number, longestMm: number, un
   // Tags of pieces too short to hold them stand over the bar, one above the other.
   const over = bar.pieces.filter((p) => !inside(p));
   const height = BAR + 24 + 19 * Math.max(0, ends.length - 1) + 9 * over.length;
-  pen.room(height + 6);
+  pen.ensureSpace(height + 6);
   const top = pen.y - 4 - 9 * over.length;
   over.forEach((p, i) =>
     pen.text(tagOf(p), at(p.markMm - p.lengthMm / 2), top + 5 + 9 * i, 8, { bold: true, centre: true }),
@@ -77,7 +77,7 @@ function drawFlat(
   const shownMm = Math.min(size.lengthMm, Math.max(end * 1.15, size.widthMm * 2));
   const scale = Math.min(pen.width / shownMm, 150 / size.widthMm);
   const height = size.widthMm * scale;
-  pen.room(height + 44);
+  pen.ensureSpace(height + 44);
   pen.y -= 16;
   pen.box(MARGIN, pen.y - 1, 9, 9);
   pen.text(title, MARGIN + 14, pen.y, 9, { bold: true });
@@ -120,7 +120,7 @@ function barsOf(pen: Pen, cuts: readonly SectionCuts[], unit: LengthUnit): void 
   const scale = (pen.width - LABEL - 26) / longestMm;
   for (const cut of cuts) {
     const s = cut.section;
-    pen.room(80);
+    pen.ensureSpace(80);
     pen.y -= 8;
     const lost = cut.kerfMm > 0 ? `, ${formatLength(cut.kerfMm, unit)} lost at each cut` : '';
     pen.words(`${s.name}, ${s.tool.name}${lost}`, 11, { bold: true });
@@ -142,7 +142,7 @@ export function cutPages(pen: Pen, work: Pick<CutCover, 'garden' | 'cuts' | 'she
   barsOf(pen, work.cuts, unit);
   const stops = stopGroups(work.cuts, unit);
   if (stops.length > 0) {
-    pen.room(60);
+    pen.ensureSpace(60);
     pen.y -= 10;
     pen.words('Set the stop once', 11, { bold: true });
     for (const s of stops)

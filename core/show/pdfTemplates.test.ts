@@ -25,8 +25,8 @@ async function drawnOn(paper: 'letter' | 'a4', panel: (typeof o.assembly.panels)
   const lines: Line[] = [];
   const words: { readonly said: string; readonly at: readonly [number, number] }[] = [];
   let page = 0;
-  const turn = pen.turn.bind(pen);
-  pen.turn = () => {
+  const turn = pen.newPage.bind(pen);
+  pen.newPage = () => {
     page++;
     return turn();
   };

@@ -16,7 +16,7 @@ export function templates(pen: Pen, panel: Panel, paper: PaperKey): void {
   const { widthMm, heightMm } = printedArea(paper);
   const margin = (PAPERS[paper].widthMm - widthMm) / 2;
   for (const at of templatePages(panel, paper)) {
-    pen.turn();
+    pen.newPage();
     const on = ([u, v]: Flat): Flat => [
       (margin + u - at.leftMm) * POINTS_PER_MM,
       (margin + v - at.bottomMm) * POINTS_PER_MM,

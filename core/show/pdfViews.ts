@@ -79,7 +79,7 @@ function drawView(pen: Pen, o: Assessment, view: View, x: number, width: number,
     ({ layout }) => layout.width <= width && layout.height <= height,
   );
   const { n, layout } = fits ?? { n: 250, layout: layoutView(of, POINTS_PER_MM / 250) };
-  pen.room(layout.height + 4);
+  pen.ensureSpace(layout.height + 4);
   const top = pen.y;
   const down = (y: number): number => top - y;
   pen.text(`${NAMES[view]}, 1 : ${n}`, x, down(9), 9, { bold: true });
@@ -115,7 +115,7 @@ function drawView(pen: Pen, o: Assessment, view: View, x: number, width: number,
 /** The three views: the end and the plan side by side where there is room, the side under them. */
 export function drawings(pen: Pen, o: Assessment): void {
   const half = (pen.width - 12) / 2;
-  pen.room(420);
+  pen.ensureSpace(420);
   const top = pen.y;
   const left = drawView(pen, o, 'end', MARGIN, half, 250);
   pen.y = top;

@@ -5,7 +5,7 @@ import { LEADING, MARGIN, type Pen, newBook, plain } from './pen';
 async function pen(): Promise<{ pen: Pen; said: { text: string; x: number; y: number; size: number }[] }> {
   const { pen: made } = await newBook('Ours', 'Ours, for nobody', 'imperial');
   const said: { text: string; x: number; y: number; size: number }[] = [];
-  const turn = made.turn.bind(made);
+  const turn = made.newPage.bind(made);
   const watch = (): void => {
     const draw = made.page.drawText.bind(made.page);
     made.page.drawText = (text, options = {}) => {
@@ -13,7 +13,7 @@ async function pen(): Promise<{ pen: Pen; said: { text: string; x: number; y: nu
       draw(text, options);
     };
   };
-  made.turn = () => {
+  made.newPage = () => {
     const page = turn();
     watch();
     return page;
@@ -81,14 +81,14 @@ test('what is centred stands half to either side', async () => {
 
 test('room: a page is turned only where what comes would not fit; each new page says its number', async () => {
   const { pen: p, said } = await pen();
-  p.room(792 - 2 * MARGIN);
+  p.ensureSpace(792 - 2 * MARGIN);
   expect(p.y).toBe(792 - MARGIN);
   p.y = MARGIN + 50;
-  p.room(50);
+  p.ensureSpace(50);
   expect(p.y).toBe(MARGIN + 50);
-  p.room(50.1);
+  p.ensureSpace(50.1);
   expect(p.y).toBe(792 - MARGIN);
-  p.turn();
+  p.newPage();
   expect(said.filter((s) => s.text.startsWith('Ours, for nobody'))).toEqual([]);
   const { book } = await newBook('Žito', 'foot', 'metric');
   const read = await PDFDocument.load(await book.save());

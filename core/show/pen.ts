@@ -36,21 +36,21 @@ export class Pen {
     readonly bold: PDFFont,
     private readonly foot: string,
   ) {
-    this.page = this.turn();
+    this.page = this.newPage();
   }
   get width(): number {
     return this.size[0] - 2 * MARGIN;
   }
   /** A new page. */
-  turn(): PDFPage {
+  newPage(): PDFPage {
     this.page = this.book.addPage([...this.size]);
     this.y = this.size[1] - MARGIN;
     this.text(`${this.foot}, page ${this.book.getPageCount()}`, MARGIN, MARGIN - 18, 8, { quiet: true });
     return this.page;
   }
   /** Makes sure of so much room below. */
-  room(height: number): void {
-    if (this.y - height < MARGIN) this.turn();
+  ensureSpace(height: number): void {
+    if (this.y - height < MARGIN) this.newPage();
   }
   text(
     said: string,
@@ -81,7 +81,7 @@ export class Pen {
   /** A line of words that is broken where the page ends. */
   words(said: string, size: number, options: { bold?: boolean; quiet?: boolean } = {}): void {
     for (const line of this.lines(said, size, this.width, options.bold)) {
-      this.room(size * LEADING);
+      this.ensureSpace(size * LEADING);
       this.y -= size * LEADING;
       this.text(line, MARGIN, this.y, size, options);
     }

@@ -31,7 +31,7 @@ export async function tagSheet(o: Assessment, paper: PaperKey): Promise<Uint8Arr
   const [width, height] = [pen.width / TAGS.across, (pen.y - MARGIN) / TAGS.down];
   pieces.forEach((piece, i) => {
     const at = i % (TAGS.across * TAGS.down);
-    if (i > 0 && at === 0) pen.turn();
+    if (i > 0 && at === 0) pen.newPage();
     const x = MARGIN + (at % TAGS.across) * width;
     const y = pen.page.getHeight() - MARGIN - (Math.floor(at / TAGS.across) + 1) * height;
     pen.box(x, y, width, height, true);

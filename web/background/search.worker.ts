@@ -3,11 +3,11 @@ import { expose } from 'comlink';
 import { type Result, fail, ok } from '../../core/base/result';
 import type { Phrase } from '../../core/base/figure';
 import { type WishCost, costsOf } from '../../core/explore/brief/costs';
-import type { Found, Offer } from '../../core/explore/brief/answer';
-import { type ScoreCache, nothingKnown } from '../../core/explore/brief/evaluator';
-import { briefContext, find } from '../../core/explore/brief/find';
+import type { BriefAnswer, Offer } from '../../core/explore/brief/answer';
+import { type ScoreCache, emptyScoreCache } from '../../core/explore/brief/evaluator';
+import { briefContext, searchBrief } from '../../core/explore/brief/find';
 import { apart, equal, priceOf, proven, provenIn } from '../../core/explore/brief/offers';
-import { type WhyNot, compareWithOffers } from '../../core/explore/brief/compareDesigns';
+import { type ComparisonAnswer, compareDesigns } from '../../core/explore/brief/compareDesigns';
 import type { Cover, Garden } from '../../core/garden/garden';
 import { assessCover } from '../../core/plan';
 import { withThumbnail } from '../../core/show/thumbnail';
@@ -59,7 +59,7 @@ let last:
       readonly garden: Garden;
       readonly bedId: string;
       readonly brief: Brief;
-      readonly found: Found;
+      readonly found: BriefAnswer;
       readonly known: ScoreCache;
     }
   | undefined;
@@ -67,7 +67,7 @@ let last:
 /** Designs that miss least, shown where nothing does everything. */
 const NEAREST = 4;
 
-function shown(garden: Garden, bedId: string, brief: Brief, found: Found): ShownFound {
+function shown(garden: Garden, bedId: string, brief: Brief, found: BriefAnswer): ShownFound {
   const ask = briefContext(garden, bedId, brief);
   const [cheapest] = found.offers;
   return {
@@ -114,8 +114,8 @@ const service = {
   /** Searches for a brief; tells how it stands on the way. */
   async find(garden: Garden, bedId: string, brief: Brief, onFound: OnFound): Promise<Result<ShownFound>> {
     if (!garden.beds.some((b) => b.id === bedId)) return fail('bedId', 'There is no such bed.');
-    const known = nothingKnown();
-    const run = find(garden, bedId, brief, { seed: SEED, known });
+    const known = emptyScoreCache();
+    const run = searchBrief(garden, bedId, brief, { seed: SEED, known });
     let [slice, told, full] = [performance.now(), performance.now(), false];
     for (;;) {
       const { value, done } = run.next();
@@ -157,8 +157,8 @@ const service = {
     }
   },
   /** A design of the gardener's own beside another. */
-  whyNot(garden: Garden, bedId: string, brief: Brief, own: Cover, other: Cover): Result<WhyNot> {
-    const held = compareWithOffers(garden, bedId, brief, own, other);
+  whyNot(garden: Garden, bedId: string, brief: Brief, own: Cover, other: Cover): Result<ComparisonAnswer> {
+    const held = compareDesigns(garden, bedId, brief, own, other);
     return held ? ok(held) : fail('cover', 'One of the two cannot be built on this bed.');
   },
 };

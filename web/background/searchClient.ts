@@ -2,7 +2,7 @@
 import { proxy } from 'comlink';
 import type { Result } from '../../core/base/result';
 import type { WishCost } from '../../core/explore/brief/costs';
-import type { WhyNot } from '../../core/explore/brief/compareDesigns';
+import type { ComparisonAnswer } from '../../core/explore/brief/compareDesigns';
 import type { Cover, Garden } from '../../core/garden/garden';
 import type { Brief } from '../../core/site/brief';
 import { remoteWork } from './remote';
@@ -50,4 +50,5 @@ export const whyNotIn = (
   brief: Brief,
   own: Cover,
   other: Cover,
-): Promise<Result<WhyNot>> => ask((s) => s.whyNot(garden, bedId, brief, own, other) as Promise<Result<WhyNot>>);
+): Promise<Result<ComparisonAnswer>> =>
+  ask((s) => s.whyNot(garden, bedId, brief, own, other) as Promise<Result<ComparisonAnswer>>);

@@ -2,7 +2,7 @@
 import { type ScoredItem, type SearchState, better, paretoFront } from '../../base/search';
 import type { Phrase } from '../../base/figure';
 import type { Cover } from '../../garden/garden';
-import { type ScoredDesign, keyOf, meets } from './evaluator';
+import { type ScoredDesign, coverKey, meets } from './evaluator';
 import type { Wish } from './wishes';
 
 /** A design that is offered. */
@@ -29,7 +29,7 @@ export interface KindAnswer {
 }
 
 /** The answer to a brief, or as far as it has come. */
-export interface Found {
+export interface BriefAnswer {
   readonly kinds: readonly KindAnswer[];
   /** Those that do everything and that nothing else beats, and the best of every kind that can; the cheapest first. */
   readonly offers: readonly Offer[];
@@ -69,7 +69,7 @@ const offered = (
   { key, name }: Pick<Searched, 'key' | 'name'>,
   { s, worth }: ScoredItem<Cover, ScoredDesign>,
 ): Offer => ({
-  id: keyOf(s),
+  id: coverKey(s),
   kind: key,
   name,
   cover: s,
@@ -80,8 +80,8 @@ const offered = (
 export function answerOf(
   wishes: readonly Wish[],
   all: readonly Searched[],
-  { judged, full, done }: Pick<Found, 'judged' | 'full' | 'done'>,
-): Found {
+  { judged, full, done }: Pick<BriefAnswer, 'judged' | 'full' | 'done'>,
+): BriefAnswer {
   const kinds = all.map((s): KindAnswer => {
     const [best] = ableOf(s).sort(
       (a, b) => Number(better(b.weighed, a.weighed)) - Number(better(a.weighed, b.weighed)),

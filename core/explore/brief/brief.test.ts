@@ -11,11 +11,11 @@ import { buildSite } from '../../garden/buildSite';
 import { type Brief, NOTHING_SAID, briefSchema } from '../../site/brief';
 import { firstCover, startingCover } from '../firstDesigns';
 import { type WishCost, binding, costsOf, samePrice } from './costs';
-import { designFigures, keyOf, meets, movesOf, nothingKnown, weighedIn } from './evaluator';
-import { type FindOptions, briefContext, findAll, poolsOf } from './find';
+import { designFigures, coverKey, meets, nextDesigns, emptyScoreCache, scoreIn } from './evaluator';
+import { type FindOptions, briefContext, searchWholeBrief, poolsOf } from './find';
 import { briefReport, readBriefJob } from './job';
-import { compareWithOffers } from './compareDesigns';
-import { more, without } from './loosened';
+import { compareDesigns } from './compareDesigns';
+import { tighten, drop } from './loosened';
 import { gardenFor, missOf, sentenceOf, wishesOf } from './wishes';
 
 const garden = demoGarden();
@@ -137,13 +137,13 @@ test('on a grid that can be gone through by hand the search finds the true cheap
 
 const GRID: FindOptions = { seed: 1, only: GRIDS[0].only, small: 400, from: [holding(garden, 'a-frame')] };
 const best = (g: Garden, b: Brief): number | undefined =>
-  findAll(g, BED, { ...b, kinds: ['a-frame'] }, GRID).kinds[0]?.best?.weighed.price;
+  searchWholeBrief(g, BED, { ...b, kinds: ['a-frame'] }, GRID).kinds[0]?.best?.weighed.price;
 
 test('asking for less never makes it dearer, dearer shops scale it, and a full shelf never makes it dearer', () => {
   const asks = brief({ crops: ['spinach'], wetSnowMm: 160, coldestC: -13 });
   const price = best(garden, asks);
   for (const id of ['snow', 'cold', 'headroom']) {
-    const loose = without(asks, id);
+    const loose = drop(asks, id);
     const then = loose && best(garden, loose);
     if (price !== undefined && then !== undefined) expect(then).toBeLessThanOrEqual(price + 1e-9);
     else expect(price).toBeUndefined();
@@ -159,7 +159,7 @@ test('asking for less never makes it dearer, dearer shops scale it, and a full s
 test('a higher limit on the price never brings a dearer design, and the lowest that can be met brings the same', () => {
   const asks = brief({ crops: ['lettuce'], kinds: ['staked-tunnel'] });
   const cheapest = (price: number | null): number => {
-    const { offers } = findAll(garden, BED, { ...asks, price }, { seed: 1, most: 80 });
+    const { offers } = searchWholeBrief(garden, BED, { ...asks, price }, { seed: 1, most: 80 });
     return Math.min(...offers.map((o) => o.weighed.price));
   };
   const free = cheapest(null);
@@ -178,7 +178,7 @@ test('nothing is offered in which a check fails, planned afresh for what it was 
       fc.option(fc.integer({ min: 5, max: 40 })),
       (kind, bedId, wetSnowMm, gustMPerS) => {
         const b = brief({ wetSnowMm, gustMPerS, kinds: [kind] });
-        const { offers } = findAll(garden, bedId, b, { seed: 1, most: 50 });
+        const { offers } = searchWholeBrief(garden, bedId, b, { seed: 1, most: 50 });
         for (const { cover, weighed } of offers) {
           const o = assessCover(garden, { ...cover, brief: b });
           if (!o.ok) throw new Error(kind);
@@ -241,9 +241,9 @@ test('a brief is read back as one sentence, and each wish says itself', () => {
   ]);
   for (const { id } of wishesOf(garden, b))
     if (!['sense', 'stands'].includes(id))
-      expect(wishesOf(garden, without(b, id) ?? b).map((w) => w.id)).not.toContain(id);
+      expect(wishesOf(garden, drop(b, id) ?? b).map((w) => w.id)).not.toContain(id);
   // What is a list is then an empty one, what is a figure none.
-  expect([without(b, 'headroom')?.crops, without(b, 'price')?.price]).toEqual([[], null]);
+  expect([drop(b, 'headroom')?.crops, drop(b, 'price')?.price]).toEqual([[], null]);
 });
 
 test('what is missed is never flat: nearer is less, at the bound it is nothing', () => {
@@ -261,7 +261,7 @@ test('what is missed is never flat: nearer is less, at the bound it is nothing',
 
 test('summer cloth is put on as a coat where the winter cover does not keep insects out', () => {
   const b = brief({ crops: ['kale'], purposes: ['winter', 'insects'], kinds: ['staked-tunnel'] });
-  const found = findAll(garden, BED, b, { seed: 1, most: 60 });
+  const found = searchWholeBrief(garden, BED, b, { seed: 1, most: 60 });
   const offer = found.kinds[0]?.best;
   expect(offer).toBeDefined();
   const film = assessCover(garden, offer?.cover as Cover);
@@ -271,7 +271,7 @@ test('summer cloth is put on as a coat where the winter cover does not keep inse
 });
 
 test('a kind that cannot is ruled out by a wish in words; what missed least is kept', () => {
-  const found = findAll(garden, BED, brief({ price: 5, kinds: ['a-frame'] }), { seed: 1, most: 130 });
+  const found = searchWholeBrief(garden, BED, brief({ price: 5, kinds: ['a-frame'] }), { seed: 1, most: 130 });
   const [kind] = found.kinds;
   expect(kind?.best).toBeUndefined();
   expect(phraseText(kind?.ruledOut ?? [], units)).toMatch(/^No a-frame was found that costs no more than \$5\.00/);
@@ -281,7 +281,7 @@ test('a kind that cannot is ruled out by a wish in words; what missed least is k
 
 test('what wishes cost: none makes it dearer to leave out, none cheaper to ask more', () => {
   const b = brief({ crops: ['kale'], wetSnowMm: 150, kinds: ['a-frame'] });
-  const found = findAll(garden, BED, b, { seed: 1, most: 120 });
+  const found = searchWholeBrief(garden, BED, b, { seed: 1, most: 120 });
   const [offer] = found.offers;
   if (!offer) throw new Error('none');
   const run = costsOf(garden, BED, b, offer, found, { seed: 1, most: 120 });
@@ -297,8 +297,8 @@ test('what wishes cost: none makes it dearer to leave out, none cheaper to ask m
   }
   expect(wishes.some((w) => w.id === 'snow' && w.how === 'more')).toBe(true);
   for (const w of binding(wishes, offer.weighed.price)) expect(samePrice(1, 1 + (w.change ?? 0))).toBe(false);
-  expect(more(b, 'snow', true)?.wetSnowMm).toBe(250);
-  expect(more(b, 'price', true)).toBeUndefined();
+  expect(tighten(b, 'snow', true)?.wetSnowMm).toBe(250);
+  expect(tighten(b, 'price', true)).toBeUndefined();
 }, 60_000);
 
 test('what the search weighed stands for its wishes: the costs are those of a search that knows nothing', () => {
@@ -311,8 +311,8 @@ test('what the search weighed stands for its wishes: the costs are those of a se
     hands: 1,
     kinds: ['staked-tunnel'],
   });
-  const known = nothingKnown();
-  const found = findAll(garden, BED, b, { seed: 1, most: 60, known });
+  const known = emptyScoreCache();
+  const found = searchWholeBrief(garden, BED, b, { seed: 1, most: 60, known });
   const [offer] = found.offers;
   if (!offer) throw new Error('none');
   expect(known.weighed.size).toBeGreaterThanOrEqual(found.judged);
@@ -330,23 +330,23 @@ test('what the search weighed stands for its wishes: the costs are those of a se
     expect.arrayContaining(['headroom', 'winter', 'cold', 'price', 'hours', 'hands']),
   );
   // All but the one in hand proven dearer than thought: nothing left out is dearer, and no little less is told that saves nothing.
-  const inHand = keyOf(offer.cover);
-  const dearer = end({ known, prove: (cover) => (keyOf(cover) === inHand ? 50 : 1000) });
+  const inHand = coverKey(offer.cover);
+  const dearer = end({ known, prove: (cover) => (coverKey(cover) === inHand ? 50 : 1000) });
   expect(dearer.filter((w) => w.how === 'without').every((w) => w.change === undefined || w.change <= 0)).toBe(true);
   expect(dearer.some((w) => w.how === 'less')).toBe(false);
   expect(dearer.filter((w) => w.how === 'more').every((w) => w.change === undefined || w.change >= 0)).toBe(true);
   // What the search has proven is not proven once more.
   const asksFor: string[] = [];
-  end({ known, prove: (cover) => void asksFor.push(keyOf(cover)) }, { ...offer, provenPrice: 40 });
+  end({ known, prove: (cover) => void asksFor.push(coverKey(cover)) }, { ...offer, provenPrice: 40 });
   expect(asksFor).not.toContain(inHand);
   expect(new Set(asksFor).size).toBe(asksFor.length);
   // Every answer does all that its own brief asks.
   for (const { cover, brief: asks } of cold) {
     const ask = briefContext(garden, BED, asks);
-    if (cover) expect(weighedIn(ask.garden, cover, ask.wishes, asks)?.w.misses).toEqual({});
+    if (cover) expect(scoreIn(ask.garden, cover, ask.wishes, asks)?.w.misses).toEqual({});
   }
   // Proven prices take the place of quick ones, on both sides: all a tenth dearer, all changes a tenth larger.
-  const price = (cover: Cover) => weighedIn(garden, cover, [], b)?.w.price ?? NaN;
+  const price = (cover: Cover) => scoreIn(garden, cover, [], b)?.w.price ?? NaN;
   const proven = end({ known, prove: (cover) => 1.1 * price(cover) });
   proven.forEach((w, i) => {
     const { change } = cold[i] as WishCost;
@@ -360,7 +360,7 @@ test('a design of one’s own is held against another, wish by wish', () => {
   const other = firstCover(garden, BED, 'staked-tunnel', 'x', 'Tunnel');
   if (!own || !other) throw new Error();
   const b = brief({ crops: ['spinach'], oneHand: true, price: 10 });
-  const held = compareWithOffers(garden, BED, b, own, other);
+  const held = compareDesigns(garden, BED, b, own, other);
   expect(held?.wishes.map((w) => [w.id, w.own.meets, w.other.meets])).toEqual([
     ['headroom', true, true],
     ['price', false, false],
@@ -368,7 +368,7 @@ test('a design of one’s own is held against another, wish by wish', () => {
     ['sense', true, true],
     ['stands', held?.own.misses['stands'] === undefined, held?.other.misses['stands'] === undefined],
   ]);
-  expect(compareWithOffers(garden, 'nowhere', b, own, other)).toBeUndefined();
+  expect(compareDesigns(garden, 'nowhere', b, own, other)).toBeUndefined();
 });
 
 test('a brief’s file is read, or each fault is named by its field; the answer is plain data', () => {
@@ -391,14 +391,15 @@ test('a brief’s file is read, or each fault is named by its field; the answer 
   const job = file({ brief: { kinds: ['a-frame'], crops: ['spinach'] } });
   if (!job.ok) throw new Error();
   const { garden: g, bedId, brief: b } = job.value;
-  const report = briefReport(briefContext(g, bedId, b), findAll(g, bedId, b, { seed: 1, most: 40 }), [], 1);
+  const report = briefReport(briefContext(g, bedId, b), searchWholeBrief(g, bedId, b, { seed: 1, most: 40 }), [], 1);
   expect(report.designs[0]).toMatchObject({ kind: 'a-frame', priceIs: 'quick', equalToCheapest: true });
   expect(JSON.parse(JSON.stringify(report))).toEqual(report);
 });
 
 test('the same brief and seed give the same designs', () => {
   const b = brief({ crops: ['spinach'], kinds: ['a-frame'] });
-  const once = (): unknown => findAll(garden, BED, b, { seed: 4, most: 50 }).offers.map((o) => [o.id, o.weighed.price]);
+  const once = (): unknown =>
+    searchWholeBrief(garden, BED, b, { seed: 4, most: 50 }).offers.map((o) => [o.id, o.weighed.price]);
   expect(once()).toEqual(once());
   expect(briefSchema.parse({})).toEqual(NOTHING_SAID);
 });
@@ -411,11 +412,11 @@ test('from designs that are given it goes on from each of them; with none it beg
   } as Cover;
   const ask = briefContext(garden, BED, brief({ kinds: ['a-frame'] }));
   const keys = (from: readonly Cover[]): readonly string[] =>
-    poolsOf(ask, ['a-frame'], { seed: 1, most: 30, from }).map((j) => keyOf(j.s));
+    poolsOf(ask, ['a-frame'], { seed: 1, most: 30, from }).map((j) => coverKey(j.s));
   const both = keys([first, other]);
-  expect(both).toContain(keyOf(first));
-  expect(both).toContain(keyOf(other));
-  expect(keys([])).not.toContain(keyOf(other));
+  expect(both).toContain(coverKey(first));
+  expect(both).toContain(coverKey(other));
+  expect(keys([])).not.toContain(coverKey(other));
 });
 
 describe('a coat for what its own cover does not do', () => {
@@ -424,7 +425,7 @@ describe('a coat for what its own cover does not do', () => {
     const there = { ...garden, site: { ...garden.site, latitudeDeg } };
     const o = assessCover(there, first);
     if (!o.ok) throw new Error('not built');
-    return movesOf(first, o.value, brief({ purposes }))
+    return nextDesigns(first, o.value, brief({ purposes }))
       .filter((c) => c.coats.length > first.coats.length)
       .map((c) => c.coats[c.coats.length - 1]);
   };

@@ -4,7 +4,7 @@ import { designMeasures } from '../compare';
 import type { Assessment } from '../../assessment';
 import type { Cover, Garden } from '../../garden/garden';
 import type { Brief } from '../../site/brief';
-import { type ScoredDesign, weighedIn } from './evaluator';
+import { type ScoredDesign, scoreIn } from './evaluator';
 import { briefContext } from './find';
 import { FIGURE_QUANTITY, type WishFigures, type Wish } from './wishes';
 
@@ -17,7 +17,7 @@ export interface DesignComparison {
 }
 
 /** Both designs, and each wish. */
-export interface WhyNot {
+export interface ComparisonAnswer {
   readonly own: ScoredDesign;
   readonly other: ScoredDesign;
   readonly wishes: readonly DesignComparison[];
@@ -38,15 +38,15 @@ function said(wish: Wish, o: Assessment, figures: WishFigures, meets: boolean): 
  * Holds a design against another on the same bed.
  * @returns undefined where one of them cannot be built or cut there
  */
-export function compareWithOffers(
+export function compareDesigns(
   garden: Garden,
   bedId: string,
   brief: Brief,
   own: Cover,
   other: Cover,
-): WhyNot | undefined {
+): ComparisonAnswer | undefined {
   const ask = briefContext(garden, bedId, brief);
-  const [a, b] = [own, other].map((cover) => weighedIn(ask.garden, { ...cover, bedId }, ask.wishes, brief));
+  const [a, b] = [own, other].map((cover) => scoreIn(ask.garden, { ...cover, bedId }, ask.wishes, brief));
   if (!a || !b) return undefined;
   return {
     own: a.w,

@@ -4,10 +4,10 @@ import { type Phrase, amount, phrase } from '../../base/figure';
 import { isMetric } from '../../base/length';
 import type { Cover, Garden } from '../../garden/garden';
 import type { Brief } from '../../site/brief';
-import { type ScoreCache, type ScoredDesign, keyOf, meets, missing, nothingKnown } from './evaluator';
-import type { Found, Offer } from './answer';
-import { briefContext, findAll } from './find';
-import { more, placeAsksMore, weighsTheSame, without } from './loosened';
+import { type ScoreCache, type ScoredDesign, coverKey, meets, withViolation, emptyScoreCache } from './evaluator';
+import type { BriefAnswer, Offer } from './answer';
+import { briefContext, searchWholeBrief } from './find';
+import { tighten, placeAsksMore, weighsTheSame, drop } from './loosened';
 import { FIGURE_QUANTITY, type Wish, missOf, missOfFigure } from './wishes';
 
 /** Designs whose prices differ by less are called equal: shops differ by more. Source: our own figure. */
@@ -34,7 +34,7 @@ const NEAREST = 3;
 type Pool = readonly ScoredItem<Cover, ScoredDesign>[];
 
 /** What an answer offers first. */
-const firstOf = ({ offers: [first] }: Found): ScoredItem<Cover, ScoredDesign> | undefined =>
+const firstOf = ({ offers: [first] }: BriefAnswer): ScoredItem<Cover, ScoredDesign> | undefined =>
   first && { s: first.cover, worth: first.weighed };
 
 export interface CostOptions {
@@ -58,8 +58,8 @@ export function* costsOf(
   bedId: string,
   brief: Brief,
   chosen: Offer,
-  found: Pick<Found, 'kinds'>,
-  { seed, most, known = nothingKnown(), prove = () => undefined }: CostOptions,
+  found: Pick<BriefAnswer, 'kinds'>,
+  { seed, most, known = emptyScoreCache(), prove = () => undefined }: CostOptions,
 ): Generator<readonly WishCost[], readonly WishCost[]> {
   const base = briefContext(garden, bedId, brief);
   const priced: Priced[] = [];
@@ -67,24 +67,24 @@ export function* costsOf(
   // What the search has proven is not proven once more.
   const proofs = new Map(
     [chosen, ...found.kinds.flatMap((k) => k.best ?? [])].flatMap((o) =>
-      o.provenPrice === undefined ? [] : [[keyOf(o.cover), o.provenPrice as number | undefined]],
+      o.provenPrice === undefined ? [] : [[coverKey(o.cover), o.provenPrice as number | undefined]],
     ),
   );
   const proven = ({ s, worth }: ScoredItem<Cover, ScoredDesign>): number => {
-    const key = keyOf(s);
+    const key = coverKey(s);
     if (!proofs.has(key)) proofs.set(key, prove(s));
     return proofs.get(key) ?? worth.price;
   };
   const inHand = proven({ s: chosen.cover, worth: chosen.weighed });
   /** The brief with another word on one wish, searched: weights stand where that changes no garden. */
-  const searched = (id: string, other: Brief): { readonly found: Found; readonly wish: Wish | undefined } => {
+  const searched = (id: string, other: Brief): { readonly found: BriefAnswer; readonly wish: Wish | undefined } => {
     const anew = briefContext(garden, bedId, other);
     const wish = anew.wishes.find((w) => w.id === id);
     const options = { seed, ...(most !== undefined && { most }) };
-    if (!weighsTheSame(id)) return { found: findAll(garden, bedId, other, options), wish };
+    if (!weighsTheSame(id)) return { found: searchWholeBrief(garden, bedId, other, options), wish };
     const bound = wish?.bound;
-    const read = (w: ScoredDesign): ScoredDesign => missing(w, id, bound ? missOfFigure(bound, w.figures) : 0);
-    return { found: findAll(garden, bedId, other, { ...options, known, read, wishes: base.wishes }), wish };
+    const read = (w: ScoredDesign): ScoredDesign => withViolation(w, id, bound ? missOfFigure(bound, w.figures) : 0);
+    return { found: searchWholeBrief(garden, bedId, other, { ...options, known, read, wishes: base.wishes }), wish };
   };
   let cheaper: ScoredItem<Cover, ScoredDesign> | undefined;
   const so = (all: readonly Priced[]): readonly WishCost[] => {
@@ -111,7 +111,7 @@ export function* costsOf(
     return [...again, ...told];
   };
   for (const wish of base.wishes) {
-    const loose = without(brief, wish.id);
+    const loose = drop(brief, wish.id);
     if (loose && !placeAsksMore(garden, brief, wish.id)) {
       const { found: then } = searched(wish.id, loose);
       const best = firstOf(then);
@@ -121,7 +121,7 @@ export function* costsOf(
       if (jump) jumps.push(jump);
       yield so(priced);
     }
-    const tight = more(brief, wish.id, isMetric(garden.units.length));
+    const tight = tighten(brief, wish.id, isMetric(garden.units.length));
     if (tight) {
       const { found: then, wish: asks } = searched(wish.id, tight);
       const best = firstOf(then);

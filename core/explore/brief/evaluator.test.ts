@@ -6,12 +6,12 @@ import { NOTHING_SAID } from '../../site/brief';
 import {
   type ScoredDesign,
   designFigures,
-  keyOf,
+  coverKey,
   changesThatHelp,
-  missing,
-  movesOf,
+  withViolation,
+  nextDesigns,
   scoreDesign,
-  withFewer,
+  withFewerHolds,
   createEvaluator,
 } from './evaluator';
 import { gardenFor, wishesOf } from './wishes';
@@ -41,9 +41,9 @@ const weighed = (misses: ScoredDesign['misses']): ScoredDesign => ({
 describe('what is missed', () => {
   test('another word on one wish leaves the others as they are', () => {
     const w = weighed({ snow: 2, cold: 1 });
-    expect(missing(w, 'snow', 0)).toMatchObject({ misses: { cold: 1 }, miss: 1 });
-    expect(missing(w, 'snow', 5)).toMatchObject({ misses: { cold: 1, snow: 5 }, miss: 6 });
-    expect(missing(w, 'price', 4)).toMatchObject({ misses: { snow: 2, cold: 1, price: 4 }, miss: 3 });
+    expect(withViolation(w, 'snow', 0)).toMatchObject({ misses: { cold: 1 }, miss: 1 });
+    expect(withViolation(w, 'snow', 5)).toMatchObject({ misses: { cold: 1, snow: 5 }, miss: 6 });
+    expect(withViolation(w, 'price', 4)).toMatchObject({ misses: { snow: 2, cold: 1, price: 4 }, miss: 3 });
     expect(w.violation).toBe(3);
   });
 
@@ -112,23 +112,23 @@ describe('what differs by one change', () => {
   const o = built(tunnel);
 
   test('the same design has one key, whatever it is called; a coat or an answer is another', () => {
-    expect(keyOf({ ...tunnel, id: 'x', name: 'X', bedId: 'y' })).toBe(keyOf(tunnel));
-    expect(keyOf({ ...tunnel, coats: [{ coverKey: null, from: '05-01', to: '09-01' }] })).not.toBe(keyOf(tunnel));
-    expect(keyOf({ ...tunnel, answers: { ...tunnel.answers, hoops: 5 } } as Cover)).not.toBe(keyOf(tunnel));
+    expect(coverKey({ ...tunnel, id: 'x', name: 'X', bedId: 'y' })).toBe(coverKey(tunnel));
+    expect(coverKey({ ...tunnel, coats: [{ coverKey: null, from: '05-01', to: '09-01' }] })).not.toBe(coverKey(tunnel));
+    expect(coverKey({ ...tunnel, answers: { ...tunnel.answers, hoops: 5 } } as Cover)).not.toBe(coverKey(tunnel));
   });
 
   test('each move changes something, and only what was asked for where that is said', () => {
-    const all = movesOf(tunnel, o, NOTHING_SAID);
-    expect(new Set(all.map(keyOf)).has(keyOf(tunnel))).toBe(false);
+    const all = nextDesigns(tunnel, o, NOTHING_SAID);
+    expect(new Set(all.map(coverKey)).has(coverKey(tunnel))).toBe(false);
     const changed = (m: Cover): readonly string[] =>
       Object.entries(m.answers)
         .filter(([key, v]) => JSON.stringify(v) !== JSON.stringify((tunnel.answers as Record<string, unknown>)[key]))
         .map(([key]) => key);
-    const pipes = movesOf(tunnel, o, NOTHING_SAID, ['pipe']);
+    const pipes = nextDesigns(tunnel, o, NOTHING_SAID, ['pipe']);
     expect(pipes.length).toBeGreaterThan(0);
     expect(new Set(pipes.flatMap(changed))).toEqual(new Set(['pipe']));
     // What is missed is insects alone: its cover, and heights, and what failing checks ask for.
-    const forInsects = movesOf(tunnel, o, NOTHING_SAID, undefined, { insects: 1 });
+    const forInsects = nextDesigns(tunnel, o, NOTHING_SAID, undefined, { insects: 1 });
     expect(forInsects.length).toBeLessThan(all.length);
     expect(forInsects.some((m) => changed(m).includes('cover'))).toBe(true);
     expect(forInsects.some((m) => changed(m).includes('pipe'))).toBe(false);
@@ -136,18 +136,18 @@ describe('what differs by one change', () => {
 
   test('counts are tried one and two to either side, within what is allowed', () => {
     const question = { ...tunnel, answers: { ...tunnel.answers, hoops: 5 } } as Cover;
-    const hoops = movesOf(question, built(question), NOTHING_SAID, ['hoops']);
+    const hoops = nextDesigns(question, built(question), NOTHING_SAID, ['hoops']);
     expect(hoops.map((m) => (m.answers as { hoops: number }).hoops)).toEqual([3, 7, 4, 6]);
-    expect(withFewer(question).map((m) => (m.answers as { hoops: number }).hoops)).toEqual([3, 4]);
+    expect(withFewerHolds(question).map((m) => (m.answers as { hoops: number }).hoops)).toEqual([3, 4]);
     const least = { ...tunnel, answers: { ...tunnel.answers, hoops: 2 } } as Cover;
-    const more = movesOf(least, built(least), NOTHING_SAID, ['hoops']);
+    const more = nextDesigns(least, built(least), NOTHING_SAID, ['hoops']);
     expect(more.map((m) => (m.answers as { hoops: number }).hoops)).toEqual([4, 3]);
     // Of many, half of them first: 7 less 3, and 3 more.
     const many = { ...tunnel, answers: { ...tunnel.answers, hoops: 7 } } as Cover;
-    const halved = movesOf(many, built(many), NOTHING_SAID, ['hoops']);
+    const halved = nextDesigns(many, built(many), NOTHING_SAID, ['hoops']);
     expect(halved.map((m) => (m.answers as { hoops: number }).hoops)).toEqual([4, 10, 5, 9, 6, 8]);
     // What is counted by itself has none to take away.
-    expect(withFewer({ ...tunnel, answers: { ...tunnel.answers, hoops: null } } as Cover)).toEqual([]);
+    expect(withFewerHolds({ ...tunnel, answers: { ...tunnel.answers, hoops: null } } as Cover)).toEqual([]);
   });
 
   test('the garden of a brief is the same where nothing is said of snow, gust or car', () => {

@@ -6,7 +6,7 @@ import { quickPrice } from '../../cut';
 import type { Cover, Garden } from '../../garden/garden';
 import { carriedMm } from '../../judge/strength/snowStrength';
 import { partsKg } from '../../judge/weights';
-import { failing } from '../fixSpace';
+import { failingChecks } from '../fixSpace';
 import type { Assessment } from '../../assessment';
 import { type CoverLayout, layoutCover } from '../../layout';
 import { assess, assessCover } from '../../plan';
@@ -77,14 +77,14 @@ export function scoreDesign(
 }
 
 /** What a design weighs where it misses something else, or nothing, of one wish. */
-export function missing(w: ScoredDesign, id: string, miss: number): ScoredDesign {
+export function withViolation(w: ScoredDesign, id: string, miss: number): ScoredDesign {
   const others = Object.entries(w.misses).filter(([wish]) => wish !== id);
   const misses = Object.fromEntries(miss > 0 ? [...others, [id, miss]] : others);
   return { ...w, misses, violation: missOfAll(misses) };
 }
 
 /** A cover worked out in the garden of its brief, and weighed; nothing where it cannot be built or cut there. */
-export function weighedIn(
+export function scoreIn(
   garden: Garden,
   cover: Cover,
   wishes: readonly Wish[],
@@ -103,13 +103,13 @@ export interface ScoreCache {
   readonly weighed: Map<string, ScoredDesign | undefined>;
   readonly prices: Map<string, number | undefined>;
 }
-export const nothingKnown = (): ScoreCache => ({ weighed: new Map(), prices: new Map() });
+export const emptyScoreCache = (): ScoreCache => ({ weighed: new Map(), prices: new Map() });
 
 /**
  * What works designs of one brief out, keeping no more than the one in hand and what they weighed.
  * @param known what was weighed before, for the same garden and wishes
  */
-export function createEvaluator(garden: Garden, brief: Brief, wishes: readonly Wish[], known = nothingKnown()) {
+export function createEvaluator(garden: Garden, brief: Brief, wishes: readonly Wish[], known = emptyScoreCache()) {
   let last: { of: Cover; laid: CoverLayout | undefined; outline?: Assessment } | undefined;
   const laidOf = (cover: Cover): CoverLayout | undefined => {
     if (last?.of !== cover) {
@@ -125,7 +125,7 @@ export function createEvaluator(garden: Garden, brief: Brief, wishes: readonly W
   };
   /** What it costs by the quick cutting rule, before anything is judged; nothing where it cannot be cut from what is sold. */
   const priceOf = (cover: Cover): number | undefined => {
-    const key = keyOf(cover);
+    const key = coverKey(cover);
     if (known.prices.has(key)) return known.prices.get(key);
     const laid = laidOf(cover);
     const price = laid ? quickPrice(laid) : NaN;
@@ -136,7 +136,7 @@ export function createEvaluator(garden: Garden, brief: Brief, wishes: readonly W
     outlineOf,
     priceOf,
     weigh: (cover: Cover): ScoredDesign | undefined => {
-      const key = keyOf(cover);
+      const key = coverKey(cover);
       if (known.weighed.has(key)) return known.weighed.get(key);
       const price = priceOf(cover);
       const o = price === undefined ? undefined : outlineOf(cover);
@@ -146,17 +146,17 @@ export function createEvaluator(garden: Garden, brief: Brief, wishes: readonly W
     },
   };
 }
-export type Workshop = ReturnType<typeof createEvaluator>;
+export type Evaluator = ReturnType<typeof createEvaluator>;
 
 /** What tells one change of a design from another. */
-export function changeOf(from: Cover, to: Cover): string {
+export function coverDifference(from: Cover, to: Cover): string {
   const [a, b] = [from.answers, to.answers] as Readonly<Record<string, unknown>>[];
   const changed = Object.keys(b ?? {}).filter((key) => JSON.stringify(a?.[key]) !== JSON.stringify(b?.[key]));
   return JSON.stringify([changed.map((key) => [key, b?.[key]]), from.coats === to.coats ? [] : to.coats]);
 }
 
 /** What is the same design. */
-export const keyOf = ({ family, answers, coats }: Cover): string => `${family} ${JSON.stringify([answers, coats])}`;
+export const coverKey = ({ family, answers, coats }: Cover): string => `${family} ${JSON.stringify([answers, coats])}`;
 
 /**
  * Designs that differ from one by a single change: an answer of a panel, one or two more or fewer of what is counted, another height,
@@ -164,7 +164,7 @@ export const keyOf = ({ family, answers, coats }: Cover): string => `${family} $
  * @param only questions that may be answered anew; all where none are said
  * @param misses what the design misses: only what may mend that is changed then
  */
-export function movesOf(
+export function nextDesigns(
   cover: Cover,
   o: Assessment,
   brief: Brief,
@@ -195,7 +195,7 @@ export function movesOf(
   if (only) return moves;
   for (const n of STEPS)
     put(family.change(answers, { kind: 'higher', byMm: n * stepMm(o) }, o) as Cover['answers'] | undefined);
-  for (const check of failing(o))
+  for (const check of failingChecks(o))
     for (const { change, instead } of check.tries)
       if (change.kind !== 'higher' && !instead) put(family.change(answers, change, o) as Cover['answers'] | undefined);
   return [...moves, ...coated(cover, o, brief)];
@@ -211,7 +211,7 @@ const countsBeside = (now: number): readonly number[] => {
 const ROWS = ['hoops', 'frames', 'pairs'];
 
 /** The same with one or two hoops fewer: each then bears more of the snow, so it carries no more. */
-export function withFewer(cover: Cover): readonly Cover[] {
+export function withFewerHolds(cover: Cover): readonly Cover[] {
   const answers: Readonly<Record<string, unknown>> = cover.answers;
   return ROWS.flatMap((id) => {
     const { [id]: count } = answers;

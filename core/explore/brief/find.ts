@@ -5,23 +5,23 @@ import { catalogOf } from '../../catalog/own';
 import type { Cover, Garden } from '../../garden/garden';
 import { type Brief, NOTHING_SAID } from '../../site/brief';
 import { firstCover } from '../firstDesigns';
-import { type Found, type Searched, answerOf } from './answer';
+import { type BriefAnswer, type Searched, answerOf } from './answer';
 import {
   type ScoreCache,
   type ScoredDesign,
-  type Workshop,
-  changeOf,
-  keyOf,
+  type Evaluator,
+  coverDifference,
+  coverKey,
   changesThatHelp,
-  movesOf,
-  withFewer,
+  nextDesigns,
+  withFewerHolds,
   createEvaluator,
 } from './evaluator';
 import { type Wish, cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
 
 /** Where a search stands; the answer so far is worked out only where it is asked for. */
-export interface SoFar extends Pick<Found, 'judged' | 'full' | 'done'> {
-  readonly answer: () => Found;
+export interface SoFar extends Pick<BriefAnswer, 'judged' | 'full' | 'done'> {
+  readonly answer: () => BriefAnswer;
 }
 
 export interface FindOptions {
@@ -96,10 +96,10 @@ function step(s: Searching): void {
 }
 
 /** The same cover in its other heights and forms, those first that miss least: a few, for where the usual one leads nowhere. */
-function formsOf(start: Cover, shop: Workshop): readonly Cover[] {
+function formsOf(start: Cover, shop: Evaluator): readonly Cover[] {
   const o = shop.outlineOf(start);
   if (!o) return [];
-  return movesOf(start, o, NOTHING_SAID, FORMS)
+  return nextDesigns(start, o, NOTHING_SAID, FORMS)
     .flatMap((cover) => {
       const worth = shop.weigh(cover);
       return worth ? [{ cover, miss: worth.violation }] : [];
@@ -144,14 +144,14 @@ function searching({ garden, bedId, brief, wishes }: BriefContext, key: string, 
   }
   const run = search<Cover, ScoredDesign>(
     {
-      keyOf,
-      changeOf,
+      keyOf: coverKey,
+      changeOf: coverDifference,
       judge: weigh,
       bound: shop.priceOf,
-      worse: (cover, worth) => ('snow' in worth.misses ? withFewer(cover) : []),
+      worse: (cover, worth) => ('snow' in worth.misses ? withFewerHolds(cover) : []),
       movesOf: (cover, worth, wide) => {
         const o = shop.outlineOf(cover);
-        return o ? movesOf(cover, o, brief, only, wide ? {} : worth.misses) : [];
+        return o ? nextDesigns(cover, o, brief, only, wide ? {} : worth.misses) : [];
       },
     },
     starts(),
@@ -171,7 +171,12 @@ function searching({ garden, bedId, brief, wishes }: BriefContext, key: string, 
  * Searches every kind for a brief. Yields often, so that it can be shown, stopped, and gone on with.
  * Deterministic: the same garden, brief and seed give the same designs in the same order.
  */
-export function* find(garden: Garden, bedId: string, brief: Brief, options: FindOptions): Generator<SoFar, SoFar> {
+export function* searchBrief(
+  garden: Garden,
+  bedId: string,
+  brief: Brief,
+  options: FindOptions,
+): Generator<SoFar, SoFar> {
   const fresh = briefContext(garden, bedId, brief);
   const ask = { ...fresh, wishes: options.wishes ?? fresh.wishes };
   const all = ask.kinds.map((key) => searching(ask, key, options));
@@ -218,14 +223,14 @@ export function poolsOf(
 }
 
 /** Runs a search to its end, or until it is told to stop. @param goOn asked now and then; false ends it with the best so far */
-export function findAll(
+export function searchWholeBrief(
   garden: Garden,
   bedId: string,
   brief: Brief,
   options: FindOptions,
   goOn: (so: SoFar) => boolean = () => true,
-): Found {
-  const run = find(garden, bedId, brief, options);
+): BriefAnswer {
+  const run = searchBrief(garden, bedId, brief, options);
   for (;;) {
     const { value, done } = run.next();
     if (done || !goOn(value)) return value.answer();

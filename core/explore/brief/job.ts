@@ -10,7 +10,7 @@ import { type Garden, checkGarden, emptyGarden } from '../../garden/garden';
 import { squareBed } from '../../site/bed';
 import { type Brief, briefSchema } from '../../site/brief';
 import { type WishCost, binding } from './costs';
-import type { Found } from './answer';
+import type { BriefAnswer } from './answer';
 import type { BriefContext } from './find';
 import { apart, equal, priceOf } from './offers';
 
@@ -111,7 +111,7 @@ export function readBriefJob(value: unknown): Result<BriefJob> {
 }
 
 /** The answer to a brief as plain JSON: figures in SI, words in the garden's units. */
-export function briefReport(ask: BriefContext, found: Found, costs: readonly WishCost[], seed: number) {
+export function briefReport(ask: BriefContext, found: BriefAnswer, costs: readonly WishCost[], seed: number) {
   const { units } = ask.garden;
   const [best] = found.offers;
   // JSON knows no infinity: nothing of such a figure is judged.

@@ -16,7 +16,7 @@ export function placeAsksMore({ site }: Garden, brief: Brief, id: string): boole
 }
 
 /** The next step of a wish that asks for more, and how it is said; nothing where there is none. */
-export function more(brief: Brief, id: string, metric: boolean): Brief | undefined {
+export function tighten(brief: Brief, id: string, metric: boolean): Brief | undefined {
   const rounded = (mm: number): number => {
     const step = metric ? 50 : 2 * MM_PER_INCH;
     return Math.max(step, Math.round(mm / step) * step);
@@ -33,7 +33,7 @@ const WEIGHED_ANEW = new Set(['headroom', 'snow', 'gust', 'carry']);
 export const weighsTheSame = (id: string): boolean => !WEIGHED_ANEW.has(id);
 
 /** A brief without one of its wishes. */
-export function without(brief: Brief, id: string): Brief | undefined {
+export function drop(brief: Brief, id: string): Brief | undefined {
   const [word, rest] = [id.split(' ')[0], id.slice(id.indexOf(' ') + 1)];
   if (id === 'one hand') return { ...brief, oneHand: false };
   if (word === 'use') return { ...brief, use: brief.use.filter((k) => k !== rest) };

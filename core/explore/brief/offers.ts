@@ -7,7 +7,7 @@ import type { IntegerSolver } from '../../make/cutting/linearProgram';
 import { assessCover } from '../../plan';
 import type { Brief } from '../../site/brief';
 import { samePrice } from './costs';
-import { type Found, type Offer, byOffer } from './answer';
+import { type BriefAnswer, type Offer, byOffer } from './answer';
 import { type WishFigures, gardenFor } from './wishes';
 
 /** The price that is told: proven where it has been. */
@@ -33,10 +33,10 @@ export function provenIn(garden: Garden, brief: Brief, solver: IntegerSolver): (
 export function proven(
   garden: Garden,
   brief: Brief,
-  found: Found,
+  found: BriefAnswer,
   solver: IntegerSolver,
   hear: (done: number, of: number) => void = () => undefined,
-): Found {
+): BriefAnswer {
   const priced = provenIn(garden, brief, solver);
   const bests = found.kinds.flatMap((k) => k.best ?? []);
   const all = new Map([...found.offers.slice(0, PROVEN), ...bests].map((o) => [o.id, o]));

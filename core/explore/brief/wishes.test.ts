@@ -7,7 +7,7 @@ import { type Brief, NOTHING_SAID } from '../../site/brief';
 import { firstCover } from '../firstDesigns';
 import type { Offer } from './answer';
 import { designFigures } from './evaluator';
-import { more, placeAsksMore, placeSnowMm, without } from './loosened';
+import { tighten, placeAsksMore, placeSnowMm, drop } from './loosened';
 import { apart, equal, priceOf } from './offers';
 import { type WishFigures, gardenFor, wishesOf } from './wishes';
 import { TEST_FIGURES } from '../../testing/design';
@@ -118,11 +118,11 @@ test('less and more of a brief: what the place asks by itself is no wish to be l
   expect(placeAsksMore(garden, brief({ gustMPerS: garden.site.gustMPerS - 1 }), 'gust')).toBe(true);
   expect(placeAsksMore(garden, brief({ price: 5 }), 'price')).toBe(false);
   // Half as much again, to two inches or five centimetres.
-  expect(more(brief({ wetSnowMm: 203.2 }), 'snow', false)?.wetSnowMm).toBeCloseTo(304.8, 9);
-  expect(more(brief({ coldestC: -14 }), 'cold', true)?.coldestC).toBe(-17);
-  expect(without(brief({ notMaterials: ['pvc', 'pe'] }), 'not pvc')?.notMaterials).toEqual(['pe']);
-  expect(without(brief({ use: ['2x4'] }), 'use 2x4')?.use).toEqual([]);
-  expect(without(NOTHING_SAID, 'stands')).toBeUndefined();
+  expect(tighten(brief({ wetSnowMm: 203.2 }), 'snow', false)?.wetSnowMm).toBeCloseTo(304.8, 9);
+  expect(tighten(brief({ coldestC: -14 }), 'cold', true)?.coldestC).toBe(-17);
+  expect(drop(brief({ notMaterials: ['pvc', 'pe'] }), 'not pvc')?.notMaterials).toEqual(['pe']);
+  expect(drop(brief({ use: ['2x4'] }), 'use 2x4')?.use).toEqual([]);
+  expect(drop(NOTHING_SAID, 'stands')).toBeUndefined();
 });
 
 /** A design of nothing but figures. */

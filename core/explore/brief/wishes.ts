@@ -12,7 +12,7 @@ import { toolsOf } from '../compare';
 import type { Garden } from '../../garden/garden';
 import { designConditions } from '../../judge/strength/designConditions';
 import type { Check } from '../../judge/strength/check';
-import { failing } from '../fixSpace';
+import { failingChecks } from '../fixSpace';
 import type { Assessment } from '../../assessment';
 import { type Brief, PURPOSES, type Purpose } from '../../site/brief';
 
@@ -166,7 +166,7 @@ const isFor = (wish: string, check: Check): boolean =>
   check.under === undefined ? wish === 'headroom' && check.id === 'crop' : check.under === wish;
 
 /** Checks that fail because of one wish. */
-const failingFor = (wish: string, o: Assessment): number => failing(o).filter((c) => isFor(wish, c)).length;
+const failingFor = (wish: string, o: Assessment): number => failingChecks(o).filter((c) => isFor(wish, c)).length;
 
 /** Everything that a brief asks of a design on its bed, in the order in which gardeners ask. */
 export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
@@ -313,7 +313,7 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     thing: ['that nothing fails'],
     does: ['holds on this bed'],
     miss: (o) => {
-      const fails = failing(o).filter((c) => !wishes.some((w) => isFor(w.id, c)));
+      const fails = failingChecks(o).filter((c) => !wishes.some((w) => isFor(w.id, c)));
       const carried = snowSaid ? 1 : Math.min(1, ...o.strengths.map((s) => s.ratio));
       return fails.length + Math.max(0, 1 - carried);
     },

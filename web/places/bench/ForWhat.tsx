@@ -1,6 +1,6 @@
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
-import { weighedIn } from '../../../core/explore/brief/evaluator';
+import { scoreIn } from '../../../core/explore/brief/evaluator';
 import { gardenFor, sentenceOf, wishesOf } from '../../../core/explore/brief/wishes';
 import type { Assessment } from '../../../core/assessment';
 import type { Brief } from '../../../core/site/brief';
@@ -14,7 +14,7 @@ export function ForWhat({ outline: o, brief }: { readonly outline: Assessment; r
     // Judged by the snow and the gust that were asked for, which may be others than the garden's.
     const garden = gardenFor(o.garden, brief);
     const wishes = wishesOf(garden, brief);
-    const found = weighedIn(garden, o.cover, wishes, brief);
+    const found = scoreIn(garden, o.cover, wishes, brief);
     return found && wishes.filter((w) => w.id in found.w.misses);
   }, [o, brief]);
   return (

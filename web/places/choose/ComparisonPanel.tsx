@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { phraseText } from '../../../core/base/figure';
-import type { WhyNot } from '../../../core/explore/brief/compareDesigns';
+import type { ComparisonAnswer } from '../../../core/explore/brief/compareDesigns';
 import type { Cover } from '../../../core/garden/garden';
 import type { Brief } from '../../../core/site/brief';
 import { useUnits } from '../../app/hooks';
@@ -27,7 +27,7 @@ export function ComparisonPanel({
   const units = useUnits();
   const [chosen, choose] = useState('');
   const own = covers.find((c) => c.id === chosen) ?? covers[0];
-  const job = useJob<{ own: string | undefined; offer: string; brief: Brief }, WhyNot>(
+  const job = useJob<{ own: string | undefined; offer: string; brief: Brief }, ComparisonAnswer>(
     'why not',
     { own: own?.id, offer: offer.id, brief },
     (g, q) => {
@@ -40,7 +40,7 @@ export function ComparisonPanel({
   );
   if (!own) return null;
   const held = job.value;
-  const cell = ({ meets, said }: WhyNot['wishes'][number]['own']): ReactNode => (
+  const cell = ({ meets, said }: ComparisonAnswer['wishes'][number]['own']): ReactNode => (
     <td>
       <VerdictMark verdict={meets ? 'holds' : 'fails'} word={phraseText(said, units)} />
     </td>
