@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoGarden } from '../core/garden/demo';
-import { everyKind } from '../core/garden/everyKind';
+import { everyKind } from '../core/testing/everyKind';
 import { writeGarden } from '../core/garden/write';
 import type { planReport } from '../core/show/report';
 import { runCommand } from './run';

@@ -1,7 +1,7 @@
 import highsLoader from 'highs';
 import { cutAndShop, provenPrice, quickPrice, quickShop } from './cut';
 import { demoGarden } from './garden/demo';
-import { everyKind } from './garden/everyKind';
+import { everyKind } from './testing/everyKind';
 import type { Cover, Garden } from './garden/garden';
 import { highsSolver } from './make/cutting/highs';
 import type { IntegerSolver } from './make/cutting/linearProgram';

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { Figure } from '../core/base/figure';
 import { formulaValue } from '../core/base/formula';
 import { demoGarden } from '../core/garden/demo';
-import { everyKind } from '../core/garden/everyKind';
+import { everyKind } from '../core/testing/everyKind';
 import type { Cover } from '../core/garden/garden';
 import { thicknessMm } from '../core/catalog/sections';
 import { fibreStrainPercent } from '../core/cover/hoop/strain';

@@ -82,6 +82,7 @@ const BED = {
   faces: [{ east: 0, north: 0, up: 1, m2: 4, light: 0.9, uWPerM2K: 6.3 }],
   horizon: [],
   floorM2: 3,
+  canopy: [{ east: 0, north: 1, m2: 0.5 }],
   volumeM3: 1.5,
   heightM: 0.6,
   wallsWPerK: 0,

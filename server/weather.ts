@@ -136,7 +136,7 @@ async function streamPair(request: Request, response: Response): Promise<void> {
     exposure: q.exposure,
     utcHours: q.utcHours,
   };
-  const readings = pairReadings({ ...bed, store, canopy: [] }, place, q.tending, Date.parse(q.from), q.hours, q.seed);
+  const readings = pairReadings({ ...bed, store }, place, q.tending, Date.parse(q.from), q.hours, q.seed);
   response.type('application/x-ndjson');
   response.write(`${JSON.stringify({ source: 'Simulated thermometers', simulated: true })}\n`);
   for (const [i, r] of readings.entries()) {

@@ -2,7 +2,7 @@
 import { boardCorners, panelFaces } from '../cover/assembly/solids';
 import { type Vec3, dot, flatten } from '../base/geometry';
 import { demoGarden } from '../garden/demo';
-import { everyKind } from '../garden/everyKind';
+import { everyKind } from '../testing/everyKind';
 import { assessCover } from '../plan';
 import { thicknessMm } from '../catalog/sections';
 import { at, build } from '../testing/site';

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { SHIPPED } from '../../core/catalog/catalog';
 import { demoGarden } from '../../core/garden/demo';
-import { everyKind } from '../../core/garden/everyKind';
+import { everyKind } from '../../core/testing/everyKind';
 import { readGarden } from '../../core/garden/read';
 import { writeGarden } from '../../core/garden/write';
 import { salvage } from '../../core/garden/salvage';

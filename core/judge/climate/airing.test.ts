@@ -1,4 +1,4 @@
-import { everyKind } from '../../garden/everyKind';
+import { everyKind } from '../../testing/everyKind';
 import { evaluate } from '../../evaluate';
 import { type Vent, draughtOf, ventsOf } from './airing';
 

@@ -1,4 +1,4 @@
-import { everyKind } from '../../garden/everyKind';
+import { everyKind } from '../../testing/everyKind';
 import { evaluate } from '../../evaluate';
 import { coverM2 } from '../../cover/assembly/enclosure';
 import { HOLLOW, steady } from '../../testing/weather';

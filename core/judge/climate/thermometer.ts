@@ -37,6 +37,7 @@ export const bedModelSchema = z.strictObject({
     )
     .check(z.maxLength(8)),
   floorM2: between(0.01, 2000),
+  canopy: z._default(z.array(z.strictObject({ east: part, north: part, m2: some })).check(z.maxLength(2)), []),
   volumeM3: between(0.001, 5000),
   heightM: between(0.01, 10),
   wallsWPerK: some,

@@ -3,7 +3,7 @@ import { SHIPPED, section } from '../../catalog/catalog';
 import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
 import { phraseText } from '../../base/figure';
 import { demoGarden } from '../../garden/demo';
-import { everyKind } from '../../garden/everyKind';
+import { everyKind } from '../../testing/everyKind';
 import { assess, assessCover } from '../../plan';
 import { checkAssembly } from './checks';
 import { WARM_C, gustBorne } from './windCollapse';

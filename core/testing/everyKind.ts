@@ -1,6 +1,6 @@
 import { FAMILIES } from '../cover/families';
-import { demoGarden, demoSite } from './demo';
-import { type Cover, type Garden, newWork } from './garden';
+import { demoGarden, demoSite } from '../garden/demo';
+import { type Cover, type Garden, newWork } from '../garden/garden';
 
 /** The demo's beds with one cover of every kind on each, as the kind itself would start: for comparing and for tests. */
 export function everyKind(): Garden {
