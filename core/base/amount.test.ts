@@ -5,6 +5,7 @@ import {
   formatFully,
   formatMoney,
   roundMoney,
+  unitOf,
   unitRead,
 } from './amount';
 
@@ -62,4 +63,20 @@ test('asked why, a number is told as finely as it is reckoned', () => {
   // Tenths of a pound up to twenty: 4.44822 N are one.
   expect([-30, 88.5, 89].map((n) => formatFully(n, 'force', IMPERIAL))).toEqual(['−6.7 lb', '19.9 lb', '20 lb']);
   expect(formatFully(168, 'snowDepth', IMPERIAL)).toBe('6 5/8"');
+});
+
+test('what is typed in a unit is kept as it was meant: 60 mph, 33 lb, 40 lb on a square foot, worked by hand', () => {
+  const inches = { length: 'ftin', temperature: 'F', currency: 'USD' } as const;
+  const metric = { length: 'cm', temperature: 'C', currency: 'EUR' } as const;
+  // 1609.344 m in a mile: 60 x 1609.344 / 3600; .45359 kg in a pound; 40 lb x 4.44822 N / .092903 m2.
+  expect(60 / unitOf('speed', inches).per).toBeCloseTo((60 * 1609.344) / 3600, 3);
+  expect(33 / unitOf('mass', inches).per).toBeCloseTo(33 * 0.45359237, 3);
+  expect(40 / unitOf('pressure', inches).per).toBeCloseTo((40 * 4.44822) / 0.09290304, 1);
+  expect(1.5 / unitOf('pressure', metric).per).toBeCloseTo(1500, 9);
+  // A field and a sentence read alike.
+  for (const [quantity, value] of [
+    ['speed', 30],
+    ['mass', 10],
+  ] as const)
+    for (const p of [inches, metric]) expect(formatAmount(value, quantity, p)).toContain(unitOf(quantity, p).sign);
 });

@@ -150,6 +150,7 @@ export function formatAmount(value: number, quantity: Quantity, p: Preferences):
 
 const NEWTONS_PER_POUND = 4.44822;
 const POUNDS_PER_KG = 2.20462;
+const PASCALS_PER_PSF = 47.8803;
 
 const INCHES: readonly Quantity[] = ['length', 'film', 'growth', 'snowDepth'];
 
@@ -159,6 +160,34 @@ const INCHES: readonly Quantity[] = ['length', 'film', 'growth', 'snowDepth'];
  */
 export const unitRead = (quantity: Quantity, p: Preferences): number =>
   !imperial(p) ? 1 : INCHES.includes(quantity) ? MM_PER_INCH : quantity === 'mass' ? 1 / POUNDS_PER_KG : 1;
+
+/** A unit as a field shows it: its sign, its name, and how many of it are one of what a number is kept in. */
+export interface Unit {
+  readonly sign: string;
+  readonly name: string;
+  readonly per: number;
+}
+
+const UNITS = {
+  speed: [
+    { sign: 'mph', name: 'miles an hour', per: MPH_PER_M_PER_S },
+    { sign: 'm/s', name: 'meters a second', per: 1 },
+  ],
+  mass: [
+    { sign: 'lb', name: 'pounds', per: POUNDS_PER_KG },
+    { sign: 'kg', name: 'kilograms', per: 1 },
+  ],
+  pressure: [
+    { sign: 'lb/sq ft', name: 'pounds on a square foot', per: 1 / PASCALS_PER_PSF },
+    { sign: 'kPa', name: 'kilopascals', per: 1e-3 },
+  ],
+} as const;
+
+/**
+ * The unit in which a gardener types and reads a quantity that is no length.
+ * @example unitOf('speed', { length: 'in', temperature: 'C', currency: 'EUR' }).sign // "mph"
+ */
+export const unitOf = (quantity: keyof typeof UNITS, p: Preferences): Unit => UNITS[quantity][imperial(p) ? 0 : 1];
 
 /** What hands feel: two digits. */
 const felt = (value: number): string => number(Number(value.toPrecision(2)), Math.abs(value) < 9.95 ? 1 : 0);
@@ -194,7 +223,7 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
     case 'loadPerLength':
       return imperial(p) ? `${number(value / 14.5939, 1)} lb/ft` : `${number(value, 0)} N/m`;
     case 'pressure':
-      return imperial(p) ? `${number(value / 47.8803, 1)} lb/sq ft` : `${number(value / 1000, 2)} kPa`;
+      return imperial(p) ? `${number(value / PASCALS_PER_PSF, 1)} lb/sq ft` : `${number(value / 1000, 2)} kPa`;
     case 'stiffness':
       return imperial(p) ? `${significant(value * 2.41983, 3)} lb·sq ft` : `${significant(value, 3)} N·m²`;
     case 'density':

@@ -137,7 +137,7 @@ export function rehearse(ask: RehearsalAsk, year: number, seed: string): Winter 
           'folded',
           phrase`Folds under about ${amount(wetMm(snow), 'snowDepth')} of wet snow, or its weight in fresh.`,
         );
-      if (lifted(at)) breaks('blown', [`A gust of ${Math.round(gust)} m/s takes it away.`]);
+      if (lifted(at)) breaks('blown', phrase`A gust of ${amount(gust, 'speed')} takes it away.`);
       if (inside > ask.limits.hotC + COOKS_OVER_C) scalded++;
       if (brushings.has(at)) {
         snow = 0;

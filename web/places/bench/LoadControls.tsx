@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { MM_PER_INCH, MPH_PER_M_PER_S, isMetric } from '../../../core/base/length';
+import { MM_PER_INCH, isMetric } from '../../../core/base/length';
 import { formatAmount } from '../../../core/base/amount';
 import { amount, phrase } from '../../../core/base/figure';
 import { MEASURED_AT_C } from '../../../core/catalog/sections';
@@ -124,8 +124,7 @@ export function LoadControls({
   const { laid, lay, bent, wall, carriedMm, mostGust } = under;
   const arch = o.assembly.arches[0];
   const metric = isMetric(units.length);
-  const gust = (mPerS: number): string =>
-    metric ? `${Math.round(mPerS)} m/s` : `${Math.round(mPerS * MPH_PER_M_PER_S)} mph`;
+  const gust = (mPerS: number): string => formatAmount(mPerS, 'speed', units);
   const used = Math.max(0, ...(bent?.points.map((p) => p.used) ?? []));
   const verdict = bent?.gives ? 'fails' : used > 0.8 ? 'tight' : 'holds';
   const depth = (mm: number): string => formatAmount(mm, 'snowDepth', units);

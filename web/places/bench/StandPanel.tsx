@@ -1,4 +1,5 @@
-import { isMetric, MPH_PER_M_PER_S } from '../../../core/base/length';
+import { isMetric } from '../../../core/base/length';
+import { unitOf } from '../../../core/base/amount';
 import { conditionLines } from '../../../core/conditions';
 import type { Assessment } from '../../../core/assessment';
 import { FOUND_AT, type Place, ROUGH_GUST, ROUGH_SNOW } from '../../../core/site/place';
@@ -7,7 +8,7 @@ import styled from 'styled-components';
 import { PRACTICES, SNOW_DENSITY } from '../../../core/judge/strength/snow';
 import { amount, phrase } from '../../../core/base/figure';
 import { failAll, ok } from '../../../core/base/result';
-import { useEdit } from '../../app/hooks';
+import { useEdit, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
 import { Sentence } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
@@ -54,7 +55,8 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
   const { snow, exposure, practice, snowFactors, rough, gustMPerS } = o.garden.site;
   const ce = PRACTICES[practice].exposure;
   const metric = isMetric(o.garden.units.length);
-  const per = metric ? 1 : MPH_PER_M_PER_S;
+  const units = useUnits();
+  const [speed, pressure] = [unitOf('speed', units), unitOf('pressure', units)];
   const change = (label: string, recipe: (site: Place) => void) => {
     const faults = edit(label, (garden) => recipe(garden.site));
     return faults.length > 0 ? failAll(faults) : ok(undefined);
@@ -147,14 +149,14 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
           />
         </>
       ) : (
-        <Row name="On the ground" unit="kPa">
+        <Row name="On the ground" unit={pressure.sign}>
           <NumberField
-            label="Ground snow load in kilopascals"
-            value={snow.groundPa / 1000}
-            decimals={2}
+            label={`Ground snow load, ${pressure.name}`}
+            value={snow.groundPa * pressure.per}
+            decimals={metric ? 2 : 1}
             min={0}
-            max={20}
-            onSet={(kPa) => set((site) => void (site.snow = { by: 'ground', groundPa: kPa * 1000 }))}
+            max={Math.floor(20_000 * pressure.per)}
+            onSet={(x) => set((site) => void (site.snow = { by: 'ground', groundPa: x / pressure.per }))}
           />
         </Row>
       )}
@@ -223,16 +225,16 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
           />
         </Rough>
       )}
-      <Row name="Worst gust" unit={metric ? 'm/s' : 'mph'}>
+      <Row name="Worst gust" unit={speed.sign}>
         <NumberField
-          label={`Worst gust, ${metric ? 'metres a second' : 'miles an hour'}`}
-          value={gustMPerS * per}
+          label={`Worst gust, ${speed.name}`}
+          value={gustMPerS * speed.per}
           decimals={0}
           min={0}
-          max={Math.floor(90 * per)}
+          max={Math.floor(90 * speed.per)}
           onSet={(x) =>
             change('Set the gust', (site) => {
-              site.gustMPerS = x / per;
+              site.gustMPerS = x / speed.per;
               said('gust')(site);
             })
           }

@@ -1,6 +1,6 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
-import { celsiusOf, degreesIn, formatAmount } from '../../../core/base/amount';
+import { celsiusOf, degreesIn, formatAmount, unitOf } from '../../../core/base/amount';
 import { type Fault, ok } from '../../../core/base/result';
 import { LOG_KINDS, LOG_KIND_KEYS, type LogEntry, type LogKind, newEntry } from '../../../core/garden/log';
 import { logCsv } from '../../../core/show/log';
@@ -82,6 +82,7 @@ export function Log(): ReactNode {
   const garden = useGarden();
   const take = useTake();
   const units = useUnits();
+  const mass = unitOf('mass', units);
   const { cover } = useCurrent();
   const today = dateAt(garden.site, Date.now());
   const [entry, setEntry] = useState<LogEntry>(() => newEntry(newId(), today, cover?.id ?? null, 'reading'));
@@ -136,15 +137,15 @@ export function Log(): ReactNode {
           />
         </Row>
         {entry.kind === 'harvested' ? (
-          <Row name="Weight" unit="kg">
+          <Row name="Weight" unit={mass.sign}>
             <MaybeNumber
-              label="Weight, kg"
-              value={entry.kg}
+              label={`Weight, ${mass.name}`}
+              value={entry.kg === null ? null : entry.kg * mass.per}
               least={0}
               most={10_000}
-              onSet={(kg) => {
-                set({ kg });
-                return ok(kg);
+              onSet={(x) => {
+                set({ kg: x === null ? null : x / mass.per });
+                return ok(x);
               }}
             />
           </Row>

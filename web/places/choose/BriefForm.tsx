@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { celsiusOf, degreesIn } from '../../../core/base/amount';
+import { celsiusOf, degreesIn, unitOf } from '../../../core/base/amount';
 import { amount, phrase } from '../../../core/base/figure';
 import { type Result, fail } from '../../../core/base/result';
 import { FAMILIES } from '../../../core/cover/families';
@@ -64,6 +64,7 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
   const garden = useGarden();
   const catalog = useCatalog();
   const units = useUnits();
+  const [speed, mass] = [unitOf('speed', units), unitOf('mass', units)];
   const { temperature } = units;
   const { site } = garden;
   const proposed = (): Partial<Brief> => {
@@ -164,11 +165,11 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
       <Maybe
         name="Gust"
         label="Gust"
-        unit="m/s"
-        value={b.gustMPerS}
+        unit={speed.sign}
+        value={b.gustMPerS === null ? null : b.gustMPerS * speed.per}
         least={0}
-        most={80}
-        onSet={(gustMPerS) => onSet('Gust', { gustMPerS })}
+        most={Math.floor(80 * speed.per)}
+        onSet={(x) => onSet('Gust', { gustMPerS: x === null ? null : x / speed.per })}
       />
       <div style={{ padding: '0.3rem 0' }}>
         <Button onPress={() => void onSet('As this place is', proposed())}>As this place is</Button>
@@ -217,11 +218,11 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
         <Maybe
           name="Heaviest lift"
           label="Heaviest lift"
-          unit="kg"
-          value={b.liftKg}
-          least={0.5}
-          most={500}
-          onSet={(liftKg) => onSet('Heaviest lift', { liftKg })}
+          unit={mass.sign}
+          value={b.liftKg === null ? null : b.liftKg * mass.per}
+          least={Math.round(5 * mass.per) / 10}
+          most={Math.floor(500 * mass.per)}
+          onSet={(x) => onSet('Heaviest lift', { liftKg: x === null ? null : x / mass.per })}
         />
         <Several
           name="Not at hand"

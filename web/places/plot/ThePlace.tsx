@@ -1,3 +1,4 @@
+import { unitOf } from '../../../core/base/amount';
 import { isMetric } from '../../../core/base/length';
 import type { ReactNode } from 'react';
 import { WINDS } from '../../../core/site/compass';
@@ -16,10 +17,8 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
   const change = useTake();
   const { site, units, plot } = garden;
   const metric = isMetric(units.length);
-  const gust = metric
-    ? { unit: 'm/s', name: 'metres a second', per: 1 }
-    : { unit: 'mph', name: 'miles an hour', per: 2.23694 };
-  const high = metric ? { unit: 'm', name: 'metres', per: 1 } : { unit: 'ft', name: 'feet', per: 3.28084 };
+  const gust = unitOf('speed', units);
+  const high = metric ? { unit: 'm', name: 'meters', per: 1 } : { unit: 'ft', name: 'feet', per: 3.28084 };
   return (
     <section aria-label="The place">
       <h2>The place</h2>
@@ -60,7 +59,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           onSet={(x) => change('Set the height', (g) => void (g.site.elevationM = x / high.per))}
         />
       </Row>
-      <Row name="Worst gust" unit={gust.unit}>
+      <Row name="Worst gust" unit={gust.sign}>
         <NumberField
           label={`Worst gust, ${gust.name}`}
           value={site.gustMPerS * gust.per}
