@@ -41,9 +41,9 @@ const weighed = (misses: ScoredDesign['misses']): ScoredDesign => ({
 describe('what is missed', () => {
   test('another word on one wish leaves the others as they are', () => {
     const w = weighed({ snow: 2, cold: 1 });
-    expect(withViolation(w, 'snow', 0)).toMatchObject({ misses: { cold: 1 }, miss: 1 });
-    expect(withViolation(w, 'snow', 5)).toMatchObject({ misses: { cold: 1, snow: 5 }, miss: 6 });
-    expect(withViolation(w, 'price', 4)).toMatchObject({ misses: { snow: 2, cold: 1, price: 4 }, miss: 3 });
+    expect(withViolation(w, 'snow', 0)).toMatchObject({ misses: { cold: 1 }, violation: 1 });
+    expect(withViolation(w, 'snow', 5)).toMatchObject({ misses: { cold: 1, snow: 5 }, violation: 6 });
+    expect(withViolation(w, 'price', 4)).toMatchObject({ misses: { snow: 2, cold: 1, price: 4 }, violation: 3 });
     expect(w.violation).toBe(3);
   });
 

@@ -307,7 +307,8 @@ test('hoops that crowd: three and more, nearer than 29 cm', () => {
   const row = (n: number, spacingMm: number): Assembly => {
     const [arch] = framed.arches;
     if (!arch) throw new Error('no hoops');
-    return { ...framed, arches: [{ ...arch, tags: Array.from({ length: n }, (_, i) => `H${i + 1}`), spacingMm }] };
+    const places = Array.from({ length: n }, (_, i) => i * spacingMm);
+    return { ...framed, arches: [{ ...arch, xsMm: places, spacingMm }] };
   };
   expect([row(3, 289), row(3, 290), row(2, 100), row(9, 200)].map((a) => crowded(a, onBed()) !== undefined)).toEqual([
     true,
