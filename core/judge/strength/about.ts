@@ -59,6 +59,9 @@ export const aboutOpenings = (openings: readonly Opening[]): About => ({
   places: openings.map((o) => middle(...o.line)),
 });
 
+/** What lets air out; the whole cover where nothing does. */
+export const aboutAir = (a: Assembly): About => (a.openings.length > 0 ? aboutOpenings(a.openings) : aboutAll(a));
+
 /** A part that moves, all of it. */
 export const aboutMoving = (a: Pick<Assembly, 'members'>, { memberTags, sheetTags, panelTags }: MovingPart): About => {
   const members = aboutTags(a, memberTags);

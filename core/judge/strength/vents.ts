@@ -3,7 +3,7 @@ import type { Assembly } from '../../cover/assembly/types';
 import { amount, phrase, term } from '../../base/figure';
 import { worked } from '../../base/formula';
 import type { NoonAir } from '../climate/noon';
-import { aboutAll, aboutOpenings } from './about';
+import { aboutAir } from './about';
 import { ASK, type Check, measured, verdictOf } from './check';
 
 /** Openings that let heat out, as mends. */
@@ -40,7 +40,7 @@ export function ventCheck(a: Assembly, air: NoonAir): Check | undefined {
   return measured({
     id: 'vents',
     leaf: 'air',
-    about: a.openings.length > 0 ? aboutOpenings(a.openings) : aboutAll(a),
+    about: aboutAir(a),
     measure,
     text: phrase`All that opens frees ${amount(figure.value, 'area')}; ${amount(wanted, 'area')} are wanted at a clear noon${verdictOf(measure) === 'holds' ? '' : ': open more, or take the cover off on such days'}.`,
     figure,

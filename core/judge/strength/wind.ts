@@ -35,7 +35,6 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
   const r = riseToSpan(a);
   const up = liftCoefficient(r);
   const areaM2 = (a.footing.lengthMm * a.footing.widthMm) / 1e6;
-  const lift = q * up * areaM2;
   const weight = weightN(a);
   const held = a.footing.holdDowns.reduce((sum, h) => sum + h.count * h.eachN, 0);
   const figure = worked({
@@ -63,6 +62,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     source: 'ASCE/SEI 7, arched roofs springing from the ground, with inside pressure of a shut cover.',
     assumes: a.footing.holdDowns.some((h) => h.soil) ? [...WIND_LEFT_OUT, SOIL_SOURCE] : WIND_LEFT_OUT,
   });
+  const lift = figure.value;
   const inSoil = a.footing.holdDowns.reduce((sum, h) => sum + (h.soil === undefined ? 0 : h.count * h.eachN), 0);
   // Without the margin of safety: how often it would hold as it is.
   const of =

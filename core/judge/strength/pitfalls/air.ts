@@ -1,16 +1,11 @@
 /** Pitfalls of air: what gets too hot, what gets in, and what hinders an opener. */
 import { mainCover } from '../../../cover/assembly/enclosure';
 import { amount, phrase } from '../../../base/figure';
-import type { Assembly } from '../../../cover/assembly/types';
-import { aboutAll, aboutCrop, aboutJoints, aboutOpenings } from '../about';
-import type { About } from '../check';
+import { aboutAir, aboutCrop, aboutJoints, aboutOpenings } from '../about';
 import { MORE_AIR, ventsWantedM2 } from '../vents';
 import { type Pitfall, answer, saidOn } from './pitfall';
 
 const said = saidOn('air');
-
-/** What lets air out; all of a cover where nothing does. */
-const aboutAir = (a: Assembly): About => (a.openings.length > 0 ? aboutOpenings(a.openings) : aboutAll(a));
 
 /** Inside temperatures that harm, C. */
 const COOKS_C = 32;
