@@ -13,7 +13,7 @@ import type { BarJob } from '../core/make/cutting/job';
 import { solveBars } from '../core/make/cutting/solve';
 import { demoGarden } from '../core/garden/demo';
 import { type Cover, type Garden, checkEdit } from '../core/garden/garden';
-import { changesOf } from '../core/garden/changes';
+import { changesBetween } from '../core/garden/difference';
 import { evaluate } from '../core/evaluate';
 import { solveHoop } from '../core/cover/hoop/elastica';
 import { assessCover } from '../core/plan';
@@ -150,7 +150,7 @@ async function core(): Promise<void> {
       return [
         checkEdit(large, after),
         checksOf(evaluate(after, after.covers[0] as Cover)),
-        structuredClone(changesOf(large, after)),
+        structuredClone(changesBetween(large, after)),
       ];
     }),
     'ms',

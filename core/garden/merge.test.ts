@@ -2,37 +2,13 @@ import { type Draft, produce } from 'immer';
 import fc from 'fast-check';
 import { demoGarden } from './demo';
 import { type Garden, checkGarden } from './garden';
-import { WHOLE, carried, changesBetween, clashesOf, mergeOf } from './merge';
+import { changesBetween } from './difference';
+import { WHOLE, carried, clashesOf, mergeOf } from './merge';
+import { smallTree } from '../testing/arbitrary';
 
 const base = demoGarden();
 const made = (recipe: (garden: Draft<Garden>) => void): Garden => produce(base, (g: Draft<Garden>) => void recipe(g));
 const bringTogether = (mine: Garden, theirs: Garden): Garden => carried(theirs, base, mine);
-
-test('what differs is told as finely as it can be, list entries by their ids', () => {
-  const after = made((g) => {
-    g.name = 'Other';
-    (g.beds[1] as { name: string }).name = 'Long one';
-    g.beds.splice(0, 1);
-  });
-  expect(changesBetween(base, after)).toEqual([
-    { path: ['name'], was: base.name, is: 'Other' },
-    { path: ['beds', base.beds[0]?.id], was: base.beds[0], is: undefined },
-    { path: ['beds', base.beds[1]?.id, 'name'], was: base.beds[1]?.name, is: 'Long one' },
-  ]);
-  expect(changesBetween(base, base)).toEqual([]);
-});
-
-test('a list whose entries have no ids, or not each its own, is one value; an empty one has no entries yet', () => {
-  const a = { id: 'a', n: 1 };
-  const whole = (was: unknown, is: unknown) => changesBetween({ list: was }, { list: is }).map((c) => c.path);
-  expect(whole([a], [{ ...a, n: 2 }])).toEqual([['list', 'a', 'n']]);
-  expect(whole([], [a])).toEqual([['list', 'a']]);
-  expect(whole([a], [])).toEqual([['list', 'a']]);
-  expect(whole([a, { n: 5 }], [{ ...a, n: 2 }, { n: 5 }])).toEqual([['list']]);
-  expect(whole([a, a], [a, { ...a, n: 2 }])).toEqual([['list']]);
-  expect(whole([1, 2], [1, 3])).toEqual([['list']]);
-  expect(whole([null], [a])).toEqual([['list']]);
-});
 
 test('different things go together without a question, whichever way round', () => {
   const mine = made((g) => void (g.name = 'Mine'));
@@ -121,25 +97,9 @@ test('an order is a thing of its own', () => {
   expect(bringTogether(mine, theirs).beds).toEqual(mine.beds);
 });
 
-/** Small gardens of any kind: lists with ids, objects, values. */
-const value = fc.oneof(
-  fc.integer({ min: 0, max: 3 }),
-  fc.constantFrom('a', 'b'),
-  fc.array(fc.integer({ max: 3 }), { maxLength: 2 }),
-);
-const entry = fc.record({
-  id: fc.constantFrom('x', 'y', 'z', 'w'),
-  n: value,
-  o: fc.record({ p: value, q: value }, { requiredKeys: [] }),
-});
-const tree = fc.record({
-  list: fc.uniqueArray(entry, { maxLength: 4, selector: (e) => e.id }),
-  o: fc.dictionary(fc.constantFrom('k', 'l', 'm'), value),
-});
-
 test('carrying changes onto where they began gives where they ended; what did not clash is all there', () => {
   fc.assert(
-    fc.property(tree, tree, tree, (was, mine, theirs) => {
+    fc.property(smallTree, smallTree, smallTree, (was, mine, theirs) => {
       expect(changesBetween(carried(was, was, mine), mine)).toEqual([]);
       const [m, t] = [changesBetween(was, mine), changesBetween(was, theirs)];
       if (clashesOf(m, t).length > 0) return;

@@ -1,4 +1,3 @@
-import { changed, changesOf } from './changes';
 import { plotExtent } from '../site/plotting';
 import { demoGarden } from './demo';
 import { type Garden, checkGarden } from './garden';
@@ -81,25 +80,4 @@ test('what is not there changes nothing', () => {
   expect(withCopiedLandmark(garden, 'none', 'x').landmarks).toBe(garden.landmarks);
   expect(withCopiedBed(garden, 'none', 'x').beds).toBe(garden.beds);
   expect(withoutBed(garden, 'none').beds).toEqual(garden.beds);
-});
-
-test('what is sent with an edit: whole parts, and of lists only what is another; put together it is the garden', () => {
-  const before = demoGarden();
-  const name = changesOf(before, { ...before, name: 'Another' });
-  expect(name).toEqual({ parts: { name: 'Another' }, lists: {} });
-  const [first, ...rest] = before.covers;
-  const renamed = { ...(first as (typeof before.covers)[number]), name: 'Renamed' };
-  const after = { ...before, covers: [...rest, renamed] };
-  const { parts, lists } = changesOf(before, after);
-  expect(parts).toEqual({});
-  expect(lists['covers']).toEqual({ ids: after.covers.map((c) => c.id), other: [renamed] });
-  expect(changed(before, { parts, lists })).toEqual(after);
-  // The rest is the same object as before.
-  expect(changed(before, { parts, lists }).covers[0]).toBe(rest[0]);
-  // A list of plain things goes whole, one that is emptied by its ids.
-  const shelf = { ...before, site: { ...before.site, rough: ['snow' as const] }, landmarks: [] };
-  const other = changesOf(before, shelf);
-  expect(Object.keys(other.parts)).toEqual(['site']);
-  expect(other.lists['landmarks']).toEqual({ ids: [], other: [] });
-  expect(changed(before, other)).toEqual(shelf);
 });

@@ -102,3 +102,19 @@ export function near(
     .map(([more, take]) => ({ ...first, ...Object.fromEntries(take.map((key) => [key, more[key]])) }))
     .filter((answers) => schema.safeParse(answers).success);
 }
+
+const value = fc.oneof(
+  fc.integer({ min: 0, max: 3 }),
+  fc.constantFrom('a', 'b'),
+  fc.array(fc.integer({ max: 3 }), { maxLength: 2 }),
+);
+const entry = fc.record({
+  id: fc.constantFrom('x', 'y', 'z', 'w'),
+  n: value,
+  o: fc.record({ p: value, q: value }, { requiredKeys: [] }),
+});
+/** Small gardens of any kind: lists with ids, objects, values. */
+export const smallTree = fc.record({
+  list: fc.uniqueArray(entry, { maxLength: 4, selector: (e) => e.id }),
+  o: fc.dictionary(fc.constantFrom('k', 'l', 'm'), value),
+});

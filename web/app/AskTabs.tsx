@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Preferences } from '../../core/base/amount';
 import { formatLength } from '../../core/base/length';
 import type { Garden } from '../../core/garden/garden';
-import { type FieldPath, changesBetween } from '../../core/garden/merge';
+import { type FieldPath, changesBetween } from '../../core/garden/difference';
 import { Button } from '../parts/controls';
 import { useApp, useAppDispatch, useUnits } from './hooks';
 import { settle } from './saving';

@@ -1,7 +1,7 @@
 /** A cover in the part of an address after its `#`: it is sent to no server. */
 import { type Result, fail, ok } from '../../core/base/result';
 import { type Garden, emptyGarden, newWork } from '../../core/garden/garden';
-import { same } from '../../core/garden/merge';
+import { same } from '../../core/garden/difference';
 import { readGarden } from '../../core/garden/read';
 import { writeGarden } from '../../core/garden/write';
 

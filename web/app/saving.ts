@@ -1,10 +1,11 @@
 /** How the open garden is kept: saved after every step, tried again while it fails, brought together with other tabs. */
-import { mergeOf, same, type FieldPath } from '../../core/garden/merge';
+import { type FieldPath, changesBetween, same } from '../../core/garden/difference';
+import { type Step, type UndoHistory, rebased } from '../../core/garden/history';
+import { mergeOf } from '../../core/garden/merge';
 import type { Garden } from '../../core/garden/garden';
 import { salvage } from '../../core/garden/salvage';
 import { storageFault } from '../storage/storageFault';
 import { dbRequest, deleteGarden, loadGarden, makeRoom, storeGarden } from '../storage/db';
-import { type UndoHistory, rebased } from '../storage/edits';
 import type { Stored } from '../storage/rows';
 import {
   type OpenGarden,
@@ -93,6 +94,13 @@ function notSaved(id: string, why: string): Thunk<void> {
   };
 }
 
+/** All that lies between two gardens as one step. */
+const stepBetween = (label: string, before: Garden, after: Garden): Step => ({
+  kind: 'edit',
+  label,
+  changes: changesBetween(before, after),
+});
+
 /** Brings the work of this tab together with what another tab has saved; asks where both changed the same thing. */
 function bringTogether(
   id: string,
@@ -109,7 +117,7 @@ function bringTogether(
     const merge = mergeOf(open.synced.doc, open.doc, theirs.doc);
     const settled = leave?.(merge.clashes.map((c) => c.path));
     if (merge.clashes.length > 0 && !settled) return void dispatch(gardenPatched({ id, asking: merge }));
-    const work = rebased(theirs, open.steps, settled ?? [], merge.depth);
+    const work = rebased(theirs, open.synced.doc, open.steps, settled ?? [], merge.depth);
     const differs = !same(work.doc, theirs.doc);
     dispatch(
       gardenPatched({
@@ -118,7 +126,7 @@ function bringTogether(
         asking: null,
         synced: { ...theirs, revision: stored.revision },
         // From here on what lies between the two is one step: it is on the stack of edits piece by piece.
-        steps: differs ? [{ kind: 'edit', label: 'Work of two tabs', before: theirs.doc, after: work.doc }] : [],
+        steps: differs ? [stepBetween('Work of two tabs', theirs.doc, work.doc)] : [],
         save: { kind: 'saving' },
       }),
     );
@@ -206,7 +214,7 @@ export function openStored(id: string): Thunk<Promise<Opened>> {
         ...open,
         ...late.work,
         seen: late.seen,
-        steps: [{ kind: 'edit', label: 'Work of a tab that was closed', before: kept.doc, after: late.work.doc }],
+        steps: [stepBetween('Work of a tab that was closed', kept.doc, late.work.doc)],
         save: { kind: 'saving' },
       }),
     );

@@ -1,9 +1,9 @@
 /** What the app holds: the open garden, how it is kept, and what is said. */
 import { type PayloadAction, type ThunkAction, type UnknownAction, createSlice } from '@reduxjs/toolkit';
 import type { Fault } from '../../core/base/result';
+import type { Step, UndoHistory } from '../../core/garden/history';
 import type { Merge } from '../../core/garden/merge';
 import type { Storage } from '../storage/db';
-import type { OwnStep, UndoHistory } from '../storage/edits';
 
 export type SaveState =
   | { readonly kind: 'saved' | 'saving' }
@@ -17,7 +17,7 @@ export interface OpenGarden extends UndoHistory {
   /** What storage holds. */
   readonly synced: UndoHistory & { readonly revision: number };
   /** What was done since, step by step. */
-  readonly steps: readonly OwnStep[];
+  readonly steps: readonly Step[];
   /** The last step of this tab that the journal was told. */
   readonly n: number;
   /** Steps of tabs that ended early, that are put on top. */

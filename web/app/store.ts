@@ -1,10 +1,11 @@
 /** What is done to the open garden: edits, and the way back and forth. */
 import { configureStore } from '@reduxjs/toolkit';
-import { type Draft, produceWithPatches } from 'immer';
+import { type Draft, produce } from 'immer';
 import type { Fault } from '../../core/base/result';
+import { changesBetween } from '../../core/garden/difference';
 import { type Garden, checkEdit } from '../../core/garden/garden';
+import { type Step, type UndoHistory, nextTurn, turned, withEdit } from '../../core/garden/history';
 import { EDITS_DROPPED, EDITS_KEPT, journal } from '../storage/db';
-import { type OwnStep, type UndoHistory, told, turned, withEdit } from '../storage/edits';
 import { save } from './saving';
 import { type OpenGarden, type Thunk, type World, gardenPatched, reducer, noticeShown } from './state';
 
@@ -21,14 +22,13 @@ export type AppStore = ReturnType<typeof createStore>;
 let stepsMade = 0;
 
 /** Takes one step: into the journal first, then on the screen, then into storage. */
-function take(kind: OwnStep['kind'], label: string, open: OpenGarden, work: UndoHistory): Thunk<void> {
+function take(step: Step, open: OpenGarden, work: UndoHistory): Thunk<void> {
   return (dispatch, _getState, { db, tab, now }) => {
-    const made: OwnStep = { kind, label, before: open.doc, after: work.doc };
     const n = ++stepsMade;
     // What was deleted is not to come back with the next garden of that id.
-    if (open.save.kind !== 'gone') journal(db(), { gardenId: open.id, tab, n, at: now(), step: told(made) });
+    if (open.save.kind !== 'gone') journal(db(), { gardenId: open.id, tab, n, at: now(), step });
     const saving = open.save.kind === 'saved' ? ({ kind: 'saving' } as const) : open.save;
-    dispatch(gardenPatched({ id: open.id, ...work, n, steps: [...open.steps, made], save: saving }));
+    dispatch(gardenPatched({ id: open.id, ...work, n, steps: [...open.steps, step], save: saving }));
     void dispatch(save());
   };
 }
@@ -50,15 +50,15 @@ export function edit(label: string, recipe: (garden: Draft<Garden>) => void): Th
       dispatch(noticeShown(LOOKED_AT.message));
       return [LOOKED_AT];
     }
-    const [doc, ...ways] = produceWithPatches(open.doc, (draft: Draft<Garden>) => void recipe(draft));
-    if (ways[0].length === 0) return [];
+    const doc = produce(open.doc, (draft: Draft<Garden>) => void recipe(draft));
     // In objects of their own: what is remembered by the parts of a garden (a whole laid-out cover) goes when they do.
-    const [patches, inverse] = structuredClone(ways);
+    const changes = structuredClone(changesBetween(open.doc, doc));
+    if (changes.length === 0) return [];
     const faults = checkEdit(open.doc, doc);
     if (faults.length > 0) return faults;
     const full = open.at >= EDITS_KEPT ? EDITS_DROPPED : 0;
     const room = { ...open, edits: open.edits.slice(full), at: open.at - full };
-    dispatch(take('edit', label, open, withEdit(room, { label, patches, inverse }, doc)));
+    dispatch(take({ kind: 'edit', label, changes }, open, withEdit(room, { label, changes }, doc)));
     return [];
   };
 }
@@ -66,9 +66,9 @@ export function edit(label: string, recipe: (garden: Draft<Garden>) => void): Th
 function turn(kind: 'undo' | 'redo'): Thunk<void> {
   return (dispatch, getState) => {
     const open = getState().open;
-    const label = open?.edits[kind === 'undo' ? open.at - 1 : open.at]?.label;
+    const step = open && nextTurn(open, kind);
     const work = open && turned(open, kind);
-    if (work && label !== undefined) dispatch(take(kind, label, open, work));
+    if (step && work) dispatch(take(step, open, work));
   };
 }
 

@@ -10,7 +10,7 @@ import { type LoadedHoop, type Loading, loadHoop } from '../../core/judge/streng
 import type { Assessment } from '../../core/assessment';
 import { memoizeByIdentity } from '../../core/base/memoize';
 import { evaluate } from '../../core/evaluate';
-import { type Changes, changed } from '../../core/garden/changes';
+import { type GardenChange, withChanges } from '../../core/garden/difference';
 import { type Plan, fixesFor } from '../../core/plan';
 import { type OptionCost, optionCosts } from '../../core/explore/options';
 import { type Result, ok } from '../../core/base/result';
@@ -108,8 +108,8 @@ const service = {
     kept = whole;
   },
   /** Takes what is new in the garden. */
-  change(changes: Changes): void {
-    kept = changed(garden(), changes);
+  change(changes: readonly GardenChange[]): void {
+    kept = withChanges(garden(), changes);
   },
   /** Cuts and shopping list of one cover. */
   async work(coverId: string, onBest: OnBest<PlanWork>): Promise<Result<PlanWork>> {

@@ -1,6 +1,6 @@
 import type { Fix } from '../../core/explore/fixes';
 import { type Remote, proxy } from 'comlink';
-import { changesOf } from '../../core/garden/changes';
+import { changesBetween } from '../../core/garden/difference';
 import type { Garden } from '../../core/garden/garden';
 import type { LoadedHoop, Loading } from '../../core/judge/strength/loaded';
 import type { OptionCost } from '../../core/explore/options';
@@ -38,7 +38,7 @@ function askOf<T>(garden: Garden, of: (service: Remote<PlanService>, alive: () =
   return ask((s, alive) => {
     const before = sent;
     sent = garden;
-    const told = before === garden ? undefined : before ? s.change(changesOf(before, garden)) : s.open(garden);
+    const told = before === garden ? undefined : before ? s.change(changesBetween(before, garden)) : s.open(garden);
     // Messages arrive in order: the question need not wait for the answer to what goes ahead of it.
     return Promise.all([of(s, alive), told]).then(([answer]) => answer);
   });

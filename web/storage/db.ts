@@ -1,7 +1,7 @@
 /** The gardener's own storage in this browser: gardens, their edits, a journal of what is not saved yet, and what was set aside. */
 import './noChannel';
 import { Dexie, type EntityTable, type Table, type Transaction, liveQuery } from 'dexie';
-import type { Edit } from './edits';
+import type { Edit } from '../../core/garden/history';
 import {
   type EditRow,
   type GardenRow,
@@ -25,7 +25,7 @@ export interface AsideRow {
 }
 
 /** Grows when a table or an index is added; what a table needs to be brought on is an `upgrade` of that version. */
-const VERSION = 5;
+const VERSION = 1;
 
 /** The tables, and by what their rows are told apart. */
 export class Database extends Dexie {

@@ -1,22 +1,19 @@
 /** Rows of the storage, read as far as they go: another build or a fault of the browser may have written them. */
-import type { Patch } from 'immer';
 import { readKept } from '../../core/garden/read';
-import { type Edit, type Replayed, type UndoHistory, replay } from './edits';
+import type { GardenChange } from '../../core/garden/difference';
+import { type Edit, type Replayed, type UndoHistory, replay } from '../../core/garden/history';
 import { type JournalRow, type Stored, isWhole, revisionOf } from './rows';
 
 type Loose = Readonly<Record<string, unknown>>;
-const isPatches = (value: unknown): value is readonly Patch[] =>
-  Array.isArray(value) &&
-  value.every(
-    (p: Partial<Patch> | null) => p && ['add', 'remove', 'replace'].includes(String(p.op)) && Array.isArray(p.path),
-  );
+const isChanges = (value: unknown): value is readonly GardenChange[] =>
+  Array.isArray(value) && value.every((c: Loose | null) => Array.isArray(c?.['path']));
 
 /** The edits that follow one another without a gap from the first. */
 function editsOf(rows: readonly unknown[]): readonly Edit[] {
   const edits: Edit[] = [];
   for (const [i, row] of (rows as readonly Loose[]).entries()) {
-    if (row['seq'] !== i || !isPatches(row['patches']) || !isPatches(row['inverse'])) break;
-    edits.push({ label: String(row['label']), patches: row['patches'], inverse: row['inverse'] });
+    if (row['seq'] !== i || !isChanges(row['changes'])) break;
+    edits.push({ label: String(row['label']), changes: row['changes'] });
   }
   return edits;
 }
@@ -31,8 +28,7 @@ function isJournal(row: unknown): row is JournalRow {
     typeof at === 'number' &&
     ['edit', 'undo', 'redo'].includes(String(kind)) &&
     typeof label === 'string' &&
-    Array.isArray(changes) &&
-    changes.every((c: Loose | null) => Array.isArray(c?.['path']))
+    isChanges(changes)
   );
 }
 
@@ -76,7 +72,7 @@ export function readStored(
     // Steps that were done and are not there any more.
     ...(row['at'] === at ? [] : ['its place among the undo steps is lost']),
   ];
-  // Where the way back is broken it is not offered: patches on another garden than they were made for would spoil it.
+  // Where the way back is broken it is not offered: changes made to another garden than they were made for would spoil it.
   const whole = damage.length === 0 || row['at'] === at;
   const read = readKept(row['doc']);
   const kept = whole ? { edits, at } : { edits: [], at: 0 };

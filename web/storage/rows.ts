@@ -2,7 +2,7 @@
 import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 import type { Fault } from '../../core/base/result';
 import type { Garden } from '../../core/garden/garden';
-import type { Edit, Replayed, JournalStep } from './edits';
+import type { Edit, Replayed, Step } from '../../core/garden/history';
 
 export interface GardenRow {
   id: string;
@@ -24,7 +24,7 @@ export interface JournalRow {
   n: number;
   /** When it was made, ms since 1970: steps of several tabs follow one another by it. */
   at: number;
-  step: JournalStep;
+  step: Step;
 }
 
 export interface EditRow extends Edit {
