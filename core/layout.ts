@@ -14,10 +14,8 @@ import { type RollPlan, planRolls, seamHardware } from './make/rolls/rolls';
 import { withSeams } from './make/rolls/seamSteps';
 import type { BuildSite } from './site/buildSite';
 
-/** A cover laid out: what it is made of and what its sheets are cut from, before anything is judged. Enough to price it. */
-export interface CoverLayout {
-  readonly garden: Garden;
-  readonly cover: Cover;
+/** What a cover is made of and what its sheets are cut from, before anything is judged. */
+export interface LaidParts {
   readonly site: BuildSite;
   readonly assembly: Assembly;
   readonly rolls: RollPlan;
@@ -28,11 +26,22 @@ export interface CoverLayout {
   readonly also: readonly HardwareUse[];
 }
 
+/** A cover laid out, with what it was laid out of. Enough to draw and to price it. */
+export interface CoverLayout extends LaidParts {
+  readonly garden: Garden;
+  readonly cover: Cover;
+}
+
 /**
  * Lays one cover out.
  * @returns what it is made of, or the fault that keeps it from being built, with the field that would mend it
  */
 export function layoutCover(garden: Garden, cover: Cover): Result<CoverLayout> {
+  const laid = layParts(garden, cover);
+  return laid.ok ? ok({ ...laid.value, garden, cover }) : laid;
+}
+
+function layParts(garden: Garden, cover: Cover): Result<LaidParts> {
   const site = buildSite(garden, cover.bedId, cover.brief);
   const built = assemblyOf(garden, cover);
   if (!site || !built) return fail('bedId', `There is no bed "${cover.bedId}".`);
@@ -45,10 +54,11 @@ export function layoutCover(garden: Garden, cover: Cover): Result<CoverLayout> {
   const sheets = planSheets(assembly.panels, (size) => sheetPrice(prices, size), shelfFlat, cover.cutFlat);
   const added = cover.also.filter((a) => a.count > 0).map((a) => ({ ...a, joint: 'Added by you' }));
   const also = [...seamHardware(rolls.seams), ...added];
-  return ok({ garden, cover, site, assembly, rolls, sheets, done: cover.cut, also });
+  return ok({ site, assembly, rolls, sheets, done: cover.cut, also });
 }
 
-const covers = memoizeByIdentity<Result<CoverLayout>>();
+// Without the garden they came from: it would hold the covers of every step before.
+const covers = memoizeByIdentity<Result<LaidParts>>();
 const current = memoizeByIdentity<Result<CoverLayout>>();
 
 /**
@@ -59,7 +69,6 @@ export function cachedLayout(garden: Garden, cover: Cover): Result<CoverLayout> 
   const { prices, shelfFlat, landmarks } = garden;
   const { answers, cut, cutFlat, also, coats, tending } = cover;
   const made = [...builtFrom(garden, cover), prices, shelfFlat, landmarks, cut, cutFlat, also, coats, tending.brushes];
-  const laid = covers(answers, made, () => layoutCover(garden, cover));
-  // What it carries along must be the garden and the cover of now.
+  const laid = covers(answers, made, () => layParts(garden, cover));
   return current(cover, [garden, laid], () => (laid.ok ? ok({ ...laid.value, garden, cover }) : laid));
 }

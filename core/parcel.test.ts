@@ -19,7 +19,7 @@ test.each(garden.covers.map((c) => c.id))('%s is handed on whole: the same plan 
   if (!was?.ok || !is?.ok) throw new Error('not built');
   expect(is.value.assembly.members).toEqual(was.value.assembly.members);
   // The wall beside its bed stays where it is, and what snow it gathers with it.
-  const told = (o: typeof was.value) => o.checks.flatMap((c) => (c.id === 'drift' ? [] : [[c.id, c.verdict]]));
+  const told = (o: typeof was.value) => o.judged().checks.flatMap((c) => (c.id === 'drift' ? [] : [[c.id, c.verdict]]));
   expect(told(is.value)).toEqual(told(was.value));
   // Neither what was built of it nor what its maker owns goes along.
   expect(parcel.value.shelf).toEqual([]);

@@ -127,7 +127,7 @@ test('figures say why', () => {
       p.coldest,
       p.air.figures.rise,
       p.air.figures.vent,
-      ...p.strengths.flatMap((s) => s.figures),
+      ...p.judged().strengths.flatMap((s) => s.figures),
       ...p.lifts,
     ]) {
       // Something is reckoned from something, and somebody says so.

@@ -11,7 +11,7 @@ import { clearSunInside } from './judge/climate/drive';
 import { bedModel } from './judge/climate/model';
 import { noonAir, noonMs } from './judge/climate/noon';
 import { designConditions } from './judge/strength/designConditions';
-import { checkAssembly } from './judge/strength/checks';
+import { type Judgement, checkAssembly } from './judge/strength/checks';
 import { designSnow } from './judge/strength/snow';
 import { liftFigure } from './judge/weights';
 import type { IntegerSolver } from './make/cutting/linearProgram';
@@ -70,23 +70,12 @@ export function assess(laid: CoverLayout): Assessment {
     gustSpread: spreadOf(site.catalog, asked.gustBy === 'place' && rough.includes('gust') ? 'gust rough' : 'gust said'),
     snowSpread: spreadOf(site.catalog, `snow ${asked.snow.by === 'ground' ? 'ground' : asked.snow.kind}`),
   };
-  // When they are first asked for: what is drawn does not wait for what is said of it.
-  let said: ReturnType<typeof checkAssembly> | undefined;
-  const judged = (): ReturnType<typeof checkAssembly> => (said ??= checkAssembly(assembly, conditions));
-
+  let judgement: Judgement | undefined;
   return {
     ...laid,
     asked,
     snow,
-    get checks() {
-      return judged().checks;
-    },
-    get strengths() {
-      return judged().strengths;
-    },
-    get unjudged() {
-      return judged().unjudged;
-    },
+    judged: () => (judgement ??= checkAssembly(assembly, conditions)),
     air,
     hours: buildHours(assembly),
     coldest: coldestNight(assembly),

@@ -73,7 +73,7 @@ function job(pieces: number, kinds: number, seed: number): BarJob {
 }
 
 /** What a design is judged to be is worked out when it is asked for. */
-const checksOf = (o: ReturnType<typeof assessCover>): number => (o.ok ? o.value.checks.length : NaN);
+const checksOf = (o: ReturnType<typeof assessCover>): number => (o.ok ? o.value.judged().checks.length : NaN);
 
 /** The demo's beds and covers over and over, to 200 beds. */
 function manyBeds(g: Garden): Garden {

@@ -22,13 +22,13 @@ function comesTo(o: Assessment): Readonly<Record<string, unknown>> {
     members: o.assembly.members.length,
     joints: o.assembly.joints.length,
     steps: o.assembly.steps.map((s) => [s.title, ...s.work.map((w) => phraseText(w, UNITS))].join(' | ')),
-    strengths: o.strengths.map((s) => [s.what, s.governs, near(s.wetSnowMm), near(s.ratio)]),
+    strengths: o.judged().strengths.map((s) => [s.what, s.governs, near(s.wetSnowMm), near(s.ratio)]),
     coldest: near(o.coldest.value),
     rise: near(o.air.riseShutC),
     hours: near(o.hours.value),
-    order: o.checks.map((c) => c.id),
+    order: o.judged().checks.map((c) => c.id),
   };
-  for (const c of o.checks) {
+  for (const c of o.judged().checks) {
     of[`${c.id}: verdict`] = c.verdict;
     of[`${c.id}: text`] = phraseText(c.text, UNITS);
     of[`${c.id}: tries`] = c.tries.map((t) => phraseText(t.label, UNITS));

@@ -36,8 +36,8 @@ function all(): readonly Figure[] {
     o.air.figures.rise,
     o.air.figures.vent,
     ...o.lifts,
-    ...o.strengths.flatMap((s) => s.figures),
-    ...o.checks.flatMap((k) => k.figure ?? []),
+    ...o.judged().strengths.flatMap((s) => s.figures),
+    ...o.judged().checks.flatMap((k) => k.figure ?? []),
     ...o.assembly.arches.flatMap(hoopFigures),
   ]);
 }
@@ -90,7 +90,10 @@ test('what a formula gives of a sprung hoop is what the curve itself has', () =>
 
 test('the snow that is shown as carried is the ratio that the verdict goes by', () => {
   const snowy = designs().flatMap((o) =>
-    o.strengths.filter((s) => Number.isFinite(s.ratio) && s.snowCase !== 'drifted').map((s) => ({ s, snow: o.snow })),
+    o
+      .judged()
+      .strengths.filter((s) => Number.isFinite(s.ratio) && s.snowCase !== 'drifted')
+      .map((s) => ({ s, snow: o.snow })),
   );
   expect(snowy.length).toBeGreaterThan(3);
   // A drift grows with the snow: of all else the depth borne is the ratio of the depth asked.

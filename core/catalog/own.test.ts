@@ -41,7 +41,7 @@ test('a changed figure changes every plan that leans on it, and says whose it is
   const lighter = drawn(withOwn({ figures: [figure('cover', 'film-uv', 'frostHelpC', 4)] }));
   expect(lighter.coldest.value).toBeCloseTo(before.coldest.value - 1.5, 9);
   const stiff = drawn(withOwn({ figures: [figure('material', 'pvc', 'eGPa', 4)] }));
-  expect(stiff.strengths[0]?.ratio).not.toBeCloseTo(before.strengths[0]?.ratio ?? 0, 3);
+  expect(stiff.judged().strengths[0]?.ratio).not.toBeCloseTo(before.judged().strengths[0]?.ratio ?? 0, 3);
   // Reset: the shipped plan again, figure for figure.
   expect(drawn(demoGarden()).assembly).toEqual(before.assembly);
 });
@@ -170,7 +170,7 @@ test('gardens with different figures, planned by turns, each give what they give
   const plain = demoGarden();
   const alone = [heavy, plain].map((g) => JSON.stringify(planOf(g)));
   const turns = [heavy, plain, heavy, plain].map((g) => drawn(g));
-  const cuts = turns.map((o) => JSON.stringify([o.assembly, o.checks, quickShop(o)]));
+  const cuts = turns.map((o) => JSON.stringify([o.assembly, o.judged().checks, quickShop(o)]));
   expect(cuts[0]).toBe(alone[0]);
   expect(cuts[2]).toBe(cuts[0]);
   expect(cuts[3]).toBe(cuts[1]);
@@ -185,7 +185,7 @@ test('gardens with different figures, planned by turns, each give what they give
   expect(SHIPPED.bar.get('2x4')?.shape).toMatchObject({ widthMm: 3.5 * 25.4 });
   function planOf(garden: Garden): unknown {
     const o = drawn(garden);
-    return [o.assembly, o.checks, quickShop(o)];
+    return [o.assembly, o.judged().checks, quickShop(o)];
   }
 });
 
@@ -329,7 +329,7 @@ test('how far figures may be off is the gardener’s to say, and every check’s
     const garden = onGround ? { ...own, site: { ...own.site, snow } } : own;
     const made = assessCover(garden, garden.covers[0] as Cover);
     if (!made.ok) throw new Error('not built');
-    const of = (id: string) => made.value.checks.find((c) => c.id === id)?.sure?.of;
+    const of = (id: string) => made.value.judged().checks.find((c) => c.id === id)?.sure?.of;
     return { snow: of('snow'), wind: of('wind') };
   };
   const shipped = sureWith([]);

@@ -103,7 +103,7 @@ export function measuresOf(o: Assessment): Measures {
   const { barsKg, sheetsKg } = partsKg(o.assembly);
   return {
     price: quickPrice(o),
-    wetSnowMm: carriedMm(o.strengths, o.unjudged),
+    wetSnowMm: carriedMm(o.judged().strengths, o.judged().unjudged),
     coldestC: o.coldest.value,
     clearanceMm: crop.clearanceMm,
     heightMm: Math.max(...under.map((p) => p.z)),

@@ -9,7 +9,7 @@ describe.each(garden.beds.map((b) => b.id))('on the bed %s', (bedId) => {
     const cover = startingCover(garden, bedId, key, 'new', 'New');
     const made = cover && assessCover(garden, cover);
     if (!made?.ok) throw new Error(made?.faults[0]?.message);
-    const failing = made.value.checks.filter((c) => c.verdict === 'fails');
+    const failing = made.value.judged().checks.filter((c) => c.verdict === 'fails');
     expect(failing.map((c) => c.id)).toEqual([]);
   });
 });
@@ -31,7 +31,7 @@ test('in deep snow it comes as near as its changes bring it, and ends', () => {
   const usual = firstCover(deep, 'long', 'wire-tunnel', 'a', 'A');
   const ratio = (c: typeof cover): number => {
     const made = c && assessCover(deep, c);
-    return made?.ok ? (made.value.strengths[0]?.ratio ?? NaN) : NaN;
+    return made?.ok ? (made.value.judged().strengths[0]?.ratio ?? NaN) : NaN;
   };
   expect(ratio(cover)).toBeGreaterThan(ratio(usual));
 });

@@ -45,11 +45,12 @@ export function tryChanges(
   });
 }
 
-export const failingChecks = (o: Assessment): readonly Check[] => o.checks.filter((c) => c.verdict === 'fails');
+export const failingChecks = (o: Assessment): readonly Check[] =>
+  o.judged().checks.filter((c) => c.verdict === 'fails');
 
 /** How ill a design is: its failing checks, and of what carries snow how much is missing. */
 export function violation(o: Assessment): number {
-  const missing = Math.max(0, 1 - Math.min(1, ...o.strengths.map((s) => s.ratio)));
+  const missing = Math.max(0, 1 - Math.min(1, ...o.judged().strengths.map((s) => s.ratio)));
   return failingChecks(o).length + missing;
 }
 

@@ -30,10 +30,16 @@ const hoops = (count: number): Check['tries'][number] => ({
 });
 const ridge: Check['tries'][number] = { label: ['Ridge on posts'], change: { kind: 'ridge', value: 'posted' } };
 
+/** The same design with other checks. */
+const checked = (o: Assessment, checks: readonly Check[]): Assessment => ({
+  ...o,
+  judged: () => ({ ...o.judged(), checks }),
+});
+
 /** An outline with these checks; when it is worked out anew, others, by what was answered. */
 const mends = (now: readonly Check[], after: (answers: Readonly<Record<string, unknown>>) => readonly Check[]) =>
-  findFixes({ ...base, checks: now } as Assessment, (answers) =>
-    ok({ ...base, cover: { ...base.cover, answers } as Cover, checks: after(answers) }),
+  findFixes(checked(base, now), (answers) =>
+    ok({ ...checked(base, after(answers)), cover: { ...base.cover, answers } as Cover }),
   ).map((m) => m.label.join(''));
 
 test('a change that helps is a mend; one that does not is none', () => {
@@ -57,11 +63,10 @@ test('a change that mends one check and breaks another is no mend', () => {
 test('of one kind no more is tried once one is enough', () => {
   const ill = check('snow', 'fails', [hoops(6), hoops(8), ridge]);
   const tried = (enoughAt: number) =>
-    tryChanges({ ...base, checks: [ill] } as Assessment, ill, (answers) =>
+    tryChanges(checked(base, [ill]), ill, (answers) =>
       ok({
-        ...base,
+        ...checked(base, Number(answers['hoops']) >= enoughAt ? [] : [ill]),
         cover: { ...base.cover, answers } as Cover,
-        checks: Number(answers['hoops']) >= enoughAt ? [] : [ill],
       }),
     ).map(({ label }) => label.join(''));
   expect(tried(6)).toEqual(['6 hoops', 'Ridge on posts']);
@@ -91,9 +96,9 @@ test('mends are priced against the design as it is, the cheapest first and three
   const redo = (answers: Readonly<Record<string, unknown>>) => {
     const tried = assessCover(base.garden, { ...base.cover, answers } as Cover);
     if (!tried.ok) return tried;
-    return ok({ ...tried.value, checks: [check('sits', 'holds'), check('snow', 'holds')] });
+    return ok(checked(tried.value, [check('sits', 'holds'), check('snow', 'holds')]));
   };
-  const found = findFixes({ ...base, checks: ill } as Assessment, redo);
+  const found = findFixes(checked(base, ill), redo);
   expect(found).toHaveLength(3);
   expect(found.map((m) => m.checkId)).toEqual(['snow', 'snow', 'snow']);
   const costs = found.map((m) => m.cost);
@@ -112,7 +117,7 @@ test('mends are priced against the design as it is, the cheapest first and three
       { label: ['Stays'], change: { kind: 'answer', id: 'stays', value: 3 } },
     ]),
   ];
-  expect(findFixes({ ...base, checks: two } as Assessment, redo).map((m) => m.label.join(''))).toEqual(
+  expect(findFixes(checked(base, two), redo).map((m) => m.label.join(''))).toEqual(
     expect.arrayContaining(['Latches', 'Stays']),
   );
 });
@@ -142,7 +147,12 @@ test('sets of changes leave nothing failing, want every one of their changes, an
     for (const m of whole) {
       const after = redo(m.answers);
       if (!after.ok) throw new Error(key);
-      expect(after.value.checks.filter((c) => c.verdict === 'fails').map((c) => c.id)).toEqual([]);
+      expect(
+        after.value
+          .judged()
+          .checks.filter((c) => c.verdict === 'fails')
+          .map((c) => c.id),
+      ).toEqual([]);
       expect(quickPrice(after.value) - quickPrice(before.value)).toBeCloseTo(m.cost, 6);
       // It is more than one change, and no single one of those offered does it all.
       expect(phraseText(m.label, garden.units)).toMatch(/ and /);
@@ -172,7 +182,7 @@ test('where all that is asked for is little, the first set is proven the cheapes
   const seen = new Set([answersOf(o)]);
   let least = Infinity;
   for (const now of queue) {
-    const fails = now.checks.filter((c) => c.verdict === 'fails');
+    const fails = now.judged().checks.filter((c) => c.verdict === 'fails');
     if (fails.length === 0) least = Math.min(least, quickPrice(now) - quickPrice(o));
     for (const { outline: next } of fails.flatMap((c) => tryChanges(now, c, redo))) {
       if (!seen.has(answersOf(next))) queue.push(next);

@@ -50,9 +50,9 @@ export function findFixes(
       outline: s.outline,
       proven: first,
       ...effectOf(
-        o.checks,
-        s.outline.checks,
-        o.checks.filter((c) => c.verdict === 'fails'),
+        o.judged().checks,
+        s.outline.judged().checks,
+        o.judged().checks.filter((c) => c.verdict === 'fails'),
       ),
     }));
   return [...priced(o, found, price), ...singleFixes(o, redo, price)];
@@ -64,7 +64,10 @@ export function singleFixes(
   redo: Reassess,
   priceOf: (o: Assessment) => number = quickPrice,
 ): readonly Fix[] {
-  return o.checks.filter((c) => c.verdict !== 'holds').flatMap((check) => priced(o, mendsOf(o, check, redo), priceOf));
+  return o
+    .judged()
+    .checks.filter((c) => c.verdict !== 'holds')
+    .flatMap((check) => priced(o, mendsOf(o, check, redo), priceOf));
 }
 
 /** What is found, with what it costs over the design as it is, the cheapest first. */
@@ -96,7 +99,7 @@ function effectOf(
 
 function mendsOf(o: Assessment, check: Check, redo: Reassess): readonly Found[] {
   const mends = ({ change, outline }: { readonly change: Change; readonly outline: Assessment }): boolean =>
-    asSaid(change, outline) && betters(check, o.checks, outline.checks);
+    asSaid(change, outline) && betters(check, o.judged().checks, outline.judged().checks);
   return tryChanges(o, check, redo, mends)
     .filter(mends)
     .map(({ label, outline }) => ({ checkId: check.id, label, outline, price: quickPrice(outline) }))
@@ -106,7 +109,7 @@ function mendsOf(o: Assessment, check: Check, redo: Reassess): readonly Found[] 
       checkId,
       label,
       outline,
-      ...effectOf(o.checks, outline.checks, [check]),
+      ...effectOf(o.judged().checks, outline.judged().checks, [check]),
     }));
 }
 

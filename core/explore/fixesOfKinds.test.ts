@@ -48,7 +48,7 @@ test.each(FAMILY_KEYS)('every mend of a %s does what its words say, on two beds,
     const label = phraseText(mend.label, { length: 'in', temperature: 'C', currency: 'USD' });
     if (!after.ok) return [`${label}: cannot be built`];
     const rank = { fails: 0, tight: 1, holds: 2 };
-    const of = (o: Assessment) => o.checks.find((c) => c.id === mend.checkId);
+    const of = (o: Assessment) => o.judged().checks.find((c) => c.id === mend.checkId);
     const [was, is] = [of(before), of(after.value)];
     const said: string[] = [];
     if (was && is && rank[is.verdict] <= rank[was.verdict])

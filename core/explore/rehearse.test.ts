@@ -24,25 +24,29 @@ const year = simulatedWeather(climatePlace(garden, 0), 'tests', Date.parse('2026
 
 test('a cover meets the winter with the strength that Stand tells of it', () => {
   const ask = rehearsalOf(lid, 2026, 'mornings');
-  const least = Math.min(...lid.strengths.map((s) => s.wetSnowMm));
+  const least = Math.min(...lid.judged().strengths.map((s) => s.wetSnowMm));
   // Wet snow of 400 kg/m3.
   expect(ask.snow?.middle).toBeCloseTo(0.4 * least, 9);
   // As surely as its check tells; where that tells nothing, off by a fifth.
-  const weakest = lid.strengths.find((s) => s.wetSnowMm === least);
+  const weakest = lid.judged().strengths.find((s) => s.wetSnowMm === least);
   if (!weakest?.sure) throw new Error('not told how sure');
   expect(ask.snow?.deviation).toBeCloseTo(logSpread(weakest.sure).deviation, 9);
-  const unsure = { ...lid, strengths: lid.strengths.map((s) => ({ ...s, sure: undefined })) };
+  const bearing = (strengths: ReturnType<typeof lid.judged>['strengths']) => ({
+    ...lid,
+    judged: () => ({ ...lid.judged(), strengths }),
+  });
+  const unsure = bearing(lid.judged().strengths.map((s) => ({ ...s, sure: undefined })));
   expect(rehearsalOf(unsure, 2026, 'mornings').snow?.deviation).toBe(0.2);
   // One that may bear nothing at all has no logarithm.
-  const nothing = lid.strengths.map((s) => ({ ...s, sure: s.sure && { ...s.sure, low: 0 } }));
-  expect(rehearsalOf({ ...lid, strengths: nothing }, 2026, 'mornings').snow?.deviation).toBe(0.2);
+  const nothing = lid.judged().strengths.map((s) => ({ ...s, sure: s.sure && { ...s.sure, low: 0 } }));
+  expect(rehearsalOf(bearing(nothing), 2026, 'mornings').snow?.deviation).toBe(0.2);
   // What no snow folds is left out; where nothing can be folded no snow does.
-  const firm = lid.strengths.map((s) => ({ ...s, wetSnowMm: Infinity }));
-  expect(rehearsalOf({ ...lid, strengths: [...firm, ...lid.strengths] }, 2026, 'mornings').snow).toEqual(ask.snow);
-  expect(rehearsalOf({ ...lid, strengths: firm }, 2026, 'mornings').snow).toBeUndefined();
+  const firm = lid.judged().strengths.map((s) => ({ ...s, wetSnowMm: Infinity }));
+  expect(rehearsalOf(bearing([...firm, ...lid.judged().strengths]), 2026, 'mornings').snow).toEqual(ask.snow);
+  expect(rehearsalOf(bearing(firm), 2026, 'mornings').snow).toBeUndefined();
   expect(ask.gust?.middle).toBeGreaterThan(garden.site.gustMPerS);
   // Loads go with the square of a gust: its logarithm is off by half of theirs.
-  const wind = lid.checks.find((c) => c.id === 'wind')?.sure?.of;
+  const wind = lid.judged().checks.find((c) => c.id === 'wind')?.sure?.of;
   if (!wind) throw new Error('not told how sure');
   expect(ask.gust?.deviation).toBeCloseTo(logSpread(wind).deviation / 2, 9);
   expect(ask.gust?.middle).toBeCloseTo(garden.site.gustMPerS * Math.exp(logSpread(wind).middle / 2), 9);
@@ -63,7 +67,7 @@ test('the change that helps most leaves the same winter no worse, and is a desig
 });
 
 test('a cover that snow folds is helped by brushing, which costs nothing; who brushes at once is told no such thing', () => {
-  const weak = { ...lid, strengths: lid.strengths.map((s) => ({ ...s, wetSnowMm: 60 })) };
+  const weak = { ...lid, strengths: lid.judged().strengths.map((s) => ({ ...s, wetSnowMm: 60 })) };
   const { winter, helped } = playWinter(weak, 2026, 'winter 2', 'never');
   expect(winter.cover).toBe('folded');
   expect(helped).toMatchObject({ brushing: 'at once', cost: 0, answers: undefined });
@@ -82,7 +86,7 @@ test('other designs are tried where they may help: warmer ones for the crop, fir
   const of = (id: string) => ({ id, tries });
   const o = {
     ...lid,
-    checks: [of('snow'), { id: 'wind', tries: [...tries].reverse() }, of('rows')],
+    judged: () => ({ ...lid.judged(), checks: [of('snow'), { id: 'wind', tries: [...tries].reverse() }, of('rows')] }),
   } as unknown as typeof lid;
   const warm = [1, 2, 3, 4, 5].map((n) => ({ question: 'Extra warmth', label: `Jug ${n}`, answers: { n } }) as never);
   const sums = { nearNights: 0 };

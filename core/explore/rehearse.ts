@@ -20,6 +20,7 @@ import {
 import { type TrainerAsk, trainerFrom } from '../judge/season/trainer';
 import type { SheetLife } from '../judge/season/sheetLife';
 import { simulatedWeather } from '../judge/weather/simulated';
+import type { SnowStrength } from '../judge/strength/snowStrength';
 import type { Assessment } from '../assessment';
 import { type WarmerChange, warmerBy } from './warmer';
 import { familyOf } from '../cover/families/registry';
@@ -33,16 +34,17 @@ const bearsOf = (middle: number, sure: Reliability | undefined): Bears => ({
 
 /** Snow on the level that folds its weakest part that is judged, kg/m2; nothing where none of that can be folded. */
 function foldsUnder(o: Assessment): Bears | undefined {
-  const weakest = o.strengths
-    .filter((s) => Number.isFinite(s.wetSnowMm))
-    .reduce<(typeof o.strengths)[number] | undefined>((a, s) => (a && a.wetSnowMm <= s.wetSnowMm ? a : s), undefined);
+  const weakest = o
+    .judged()
+    .strengths.filter((s) => Number.isFinite(s.wetSnowMm))
+    .reduce<SnowStrength | undefined>((a, s) => (a && a.wetSnowMm <= s.wetSnowMm ? a : s), undefined);
   return weakest && bearsOf((weakest.wetSnowMm / 1000) * SNOW_DENSITY.wet, weakest.sure);
 }
 
 /** A cover as a winter meets it: strengths from its checks, air from what it is made of. */
 export function rehearsalOf(o: Assessment, year: number, brushing: Brushing): RehearsalAsk {
   const { killingC, hotC, name } = o.assembly.crop.crop;
-  const held = o.checks.find((c) => c.id === 'wind')?.sure?.of;
+  const held = o.judged().checks.find((c) => c.id === 'wind')?.sure?.of;
   const place = climatePlace(o.garden, Date.UTC(year, 11, 1));
   return {
     place,
@@ -109,7 +111,10 @@ export function designsFor(
 ): readonly Pick<Helped & { readonly answers: Answers }, 'label' | 'answers'>[] {
   const family = familyOf(o.cover.family);
   const cold = winter.crop === 'killed' || winter.sums.nearNights > 0;
-  const firm = o.checks.filter((c) => c.id === 'snow' || c.id === 'wind').flatMap((c) => c.tries.slice(0, TRIED));
+  const firm = o
+    .judged()
+    .checks.filter((c) => c.id === 'snow' || c.id === 'wind')
+    .flatMap((c) => c.tries.slice(0, TRIED));
   return [
     ...(cold ? warmer().slice(0, TRIED) : []).map((c) => ({
       label: [`${c.question}: ${c.label.toLowerCase()}`],

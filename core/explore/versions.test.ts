@@ -44,7 +44,7 @@ test('the present one first, then what one would try: each built, priced and tol
     expect(v.used).toBeLessThanOrEqual(v.measures.price + 0.01);
     expect(withThumbnail(v).shapes.length).toBeGreaterThan(3);
     const built = assessCover(garden, v.cover);
-    const ills = built.ok ? built.value.checks.filter((c) => c.verdict !== 'holds') : [];
+    const ills = built.ok ? built.value.judged().checks.filter((c) => c.verdict !== 'holds') : [];
     expect(v.ills).toEqual(ills.map(({ verdict, text }) => ({ verdict, text })));
   }
 });

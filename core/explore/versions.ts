@@ -108,7 +108,10 @@ export function versionsOf(
         measures: { ...measuresOf(o), price: paid },
         used,
         pieces: o.assembly.members.length + o.assembly.panels.length,
-        ills: o.checks.filter((c) => c.verdict !== 'holds').map((c) => ({ verdict: c.verdict, text: c.text })),
+        ills: o
+          .judged()
+          .checks.filter((c) => c.verdict !== 'holds')
+          .map((c) => ({ verdict: c.verdict, text: c.text })),
       },
     ];
   });

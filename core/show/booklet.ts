@@ -123,7 +123,7 @@ function stepBlock(pen: Pen, o: BookletOptions, step: BuildStep, number: number,
 
 /** What to hang by the bed: what it stands, what it keeps, when it wants air. */
 function seasonCard(pen: Pen, o: BookletOptions, p: Preferences): void {
-  const snowMm = carriedMm(o.strengths, o.unjudged);
+  const snowMm = carriedMm(o.judged().strengths, o.judged().unjudged);
   const { noon } = o.garden.site;
   const lines: string[] = [
     `${o.coldest.label}: ${formatAmount(o.coldest.value, o.coldest.quantity, p)}. Colder: a second layer, a blanket, jugs of water.`,
@@ -192,7 +192,7 @@ export async function booklet(o: BookletOptions, paper: PaperKey): Promise<Uint8
   for (const line of new Set(o.assembly.steps.flatMap((s) => s.cautions))) pen.words(`- ${line}`, 9);
   head(pen, 'Will it do?');
   for (const line of conditionLines(o)) pen.words(phraseText(line, units), 9);
-  for (const c of o.checks)
+  for (const c of o.judged().checks)
     pen.words(
       `${c.verdict === 'holds' ? 'Holds' : c.verdict === 'tight' ? 'TIGHT' : 'FAILS'}: ${phraseText(c.text, units)}`,
       9,

@@ -58,7 +58,7 @@ test('its hoops, strengths and prices are those of the plan', () => {
     heightMm: arch?.hoop.heightMm,
   });
   expect(r.strength.map((s) => [s.what, s.governs, s.wetSnowMm])).toEqual(
-    tunnel.strengths.map((s) => [s.what, s.governs, Number.isFinite(s.wetSnowMm) ? s.wetSnowMm : null]),
+    tunnel.judged().strengths.map((s) => [s.what, s.governs, Number.isFinite(s.wetSnowMm) ? s.wetSnowMm : null]),
   );
   expect(r.shopping.lines.reduce((sum, l) => sum + l.paid, 0)).toBeCloseTo(r.shopping.paid, 6);
   expect(r.shopping.currency).toBe(tunnel.garden.units.currency);
@@ -68,7 +68,7 @@ test('its hoops, strengths and prices are those of the plan', () => {
 
 test('each check has its own mends beside it, sets stand apart, and no mend is lost', () => {
   const r = planReport(lid);
-  expect(r.checks.map((c) => [c.id, c.verdict])).toEqual(lid.checks.map((c) => [c.id, c.verdict]));
+  expect(r.checks.map((c) => [c.id, c.verdict])).toEqual(lid.judged().checks.map((c) => [c.id, c.verdict]));
   const told = r.checks.reduce((sum, c) => sum + c.mends.length, 0) + r.mends.length;
   expect(told).toBe(lid.mends.length);
   // A set of changes belongs to no one check.
@@ -84,7 +84,7 @@ test('each check has its own mends beside it, sets stand apart, and no mend is l
   expect(failing?.mends.length).toBeGreaterThan(0);
   expect(failing?.text).toMatch(/\d/);
   // How sure a check is goes along where it says so.
-  expect(r.checks.filter((c) => 'sure' in c).length).toBe(lid.checks.filter((c) => c.sure).length);
+  expect(r.checks.filter((c) => 'sure' in c).length).toBe(lid.judged().checks.filter((c) => c.sure).length);
 });
 
 test('what lies over the air is told by its key, a second layer only where there is one', () => {

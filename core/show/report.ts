@@ -51,7 +51,7 @@ export function planReport(p: Plan) {
     seams: p.rolls.seams.map(({ cover, ...s }) => ({ ...s, coverKey: cover.key })),
     cuts: p.cuts.map(({ section, ...c }) => ({ sectionKey: section.key, ...c })),
     sheetCuts: p.sheets.sheets.map(({ sheet, ...s }) => ({ sheetKey: sheet.key, ...s, size: s.size.key })),
-    checks: p.checks.map((c) => ({
+    checks: p.judged().checks.map((c) => ({
       id: c.id,
       verdict: c.verdict,
       text: phraseText(c.text, units),
@@ -65,8 +65,8 @@ export function planReport(p: Plan) {
       .map((m) => ({ label: phraseText(m.label, units), cost: m.cost, gives: m.gives, loosens: m.loosens })),
     lifts: p.lifts.map((f) => ({ what: f.label, kg: f.value })),
     judgedFor: conditionLines(p).map((line) => phraseText(line, units)),
-    notJudged: p.unjudged,
-    strength: p.strengths.map((s) => ({
+    notJudged: p.judged().unjudged,
+    strength: p.judged().strengths.map((s) => ({
       what: s.what,
       ratio: Number.isFinite(s.ratio) ? s.ratio : null,
       governs: s.governs,

@@ -65,7 +65,7 @@ function lookOver(t: Tally, o: Assessment, repro: unknown): void {
     for (const line of [...s.across, ...s.along])
       if (!(line.mm >= 0)) fails(t, `${o.cover.family}: ${line.what} of ${Math.round(line.mm)} mm`, repro);
   for (const h of hardware) if (!(h.count > 0)) fails(t, `${o.cover.family}: ${h.count} ${h.itemKey}`, repro);
-  const bad = notANumber([o.assembly, o.checks, o.strengths, o.air, o.hours, o.coldest]);
+  const bad = notANumber([o.assembly, o.judged().checks, o.judged().strengths, o.air, o.hours, o.coldest]);
   if (bad !== undefined) fails(t, `${o.cover.family}: no number at ${bad}`, repro);
 }
 

@@ -56,8 +56,11 @@ test('the sheet is told across by along, each the sum of its lines, up to what a
 test('figures are in the units of whoever looks, and the first of several strengths is told', () => {
   expect(of('coldest').text).toMatch(/°F$/);
   expect(of('coldest', stripFigures(lid, undefined, { ...UNITS, temperature: 'C' })).text).toMatch(/°C$/);
-  expect(of('snow').figure).toBe(lid.strengths[0]?.figures[0]);
+  expect(of('snow').figure).toBe(lid.judged().strengths[0]?.figures[0]);
   // What carries snow without end has no figure of it.
-  const endless = { ...lid, strengths: lid.strengths.map((s) => ({ ...s, wetSnowMm: Infinity })) } as Assessment;
+  const endless = {
+    ...lid,
+    strengths: lid.judged().strengths.map((s) => ({ ...s, wetSnowMm: Infinity })),
+  } as Assessment;
   expect(stripFigures(endless, undefined, UNITS).map((f) => f.id)).not.toContain('snow');
 });

@@ -71,8 +71,8 @@ function listed(
   shopping: ShoppingList | undefined,
   units: Preferences,
 ): readonly (Omit<StripFigure, 'text'> & { readonly text?: string })[] {
-  const [weakest] = o.strengths;
-  const carried = carriedMm(o.strengths, o.unjudged);
+  const [weakest] = o.judged().strengths;
+  const carried = carriedMm(o.judged().strengths, o.judged().unjudged);
   const snow = Number.isFinite(carried) ? weakest?.figures[0] : undefined;
   const sheet = o.assembly.sheets.find((s) => s.cover.kind !== 'mesh');
   const mesh = o.assembly.sheets.filter((s) => s.cover.kind === 'mesh');
@@ -85,7 +85,7 @@ function listed(
   return [
     ...(shopping ? [{ id: 'price', name: 'Price', figure: priceFigure(shopping) }] : []),
     ...(snow ? [{ id: 'snow', name: 'Wet snow it carries', figure: snow }] : []),
-    ...(Number.isNaN(carried) ? [notJudged(o.unjudged)] : []),
+    ...(Number.isNaN(carried) ? [notJudged(o.judged().unjudged)] : []),
     { id: 'coldest', name: o.coldest.label, figure: o.coldest },
     ...(sheet && size
       ? [

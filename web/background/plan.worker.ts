@@ -77,7 +77,7 @@ const coverOf = (id: string): Cover => {
 /** All that cuts, prices and mends are made of, beside the outline. */
 const pricedBy = (o: Assessment): readonly unknown[] => {
   const { prices, shelf, shelfFlat, owned, units } = o.garden;
-  return [o.checks, o.done, prices, shelf, shelfFlat, owned, units.currency];
+  return [o.judged().checks, o.done, prices, shelf, shelfFlat, owned, units.currency];
 };
 /** The weather as the screen has it. */
 let air: Weather | undefined;

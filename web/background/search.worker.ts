@@ -83,7 +83,10 @@ function shown(garden: Garden, bedId: string, brief: Brief, found: BriefAnswer):
               proven: o.provenPrice !== undefined,
               equal: equal(o, cheapest),
               apart: apart(o, found.offers),
-              tight: drawn.value.checks.filter((c) => c.verdict === 'tight').map((c) => c.text),
+              tight: drawn.value
+                .judged()
+                .checks.filter((c) => c.verdict === 'tight')
+                .map((c) => c.text),
             },
           ]
         : [];

@@ -95,14 +95,14 @@ test('on a grid that can be gone through by hand the search finds the true cheap
         if (!o.ok) return [];
         const f = designFigures(o.value, b, quickPrice(o.value));
         if (!Number.isFinite(f.price)) return [];
-        const fails = o.value.checks.some((c) => c.verdict === 'fails' || c.id === 'crowded');
+        const fails = o.value.judged().checks.some((c) => c.verdict === 'fails' || c.id === 'crowded');
         const able =
           !fails &&
           (b.wetSnowMm === null || f.wetSnowMm >= b.wetSnowMm) &&
           (b.coldestC === null || f.coldestC <= b.coldestC) &&
           (b.price === null || f.price <= b.price) &&
           (b.hours === null || f.hours <= b.hours);
-        const warnings = o.value.checks.filter((c) => c.verdict === 'tight').length;
+        const warnings = o.value.judged().checks.filter((c) => c.verdict === 'tight').length;
         return able ? [{ violation: 0, warnings, price: f.price, figures: f }] : [];
       });
       const found = pool.map((j) => j.worth).filter(meets);
@@ -183,9 +183,19 @@ test('nothing is offered in which a check fails, planned afresh for what it was 
           const o = assessCover(garden, { ...cover, brief: b });
           if (!o.ok) throw new Error(kind);
           looked++;
-          expect(o.value.checks.filter((c) => c.verdict === 'fails').map((c) => c.id)).toEqual([]);
+          expect(
+            o.value
+              .judged()
+              .checks.filter((c) => c.verdict === 'fails')
+              .map((c) => c.id),
+          ).toEqual([]);
           // What is tight is told, and what is not judged never carries what was asked.
-          expect(o.value.checks.filter((c) => c.verdict === 'tight').map((c) => c.id)).toEqual(weighed.tight);
+          expect(
+            o.value
+              .judged()
+              .checks.filter((c) => c.verdict === 'tight')
+              .map((c) => c.id),
+          ).toEqual(weighed.tight);
           if (wetSnowMm !== null) expect(weighed.figures.wetSnowMm).toBeGreaterThanOrEqual(wetSnowMm);
         }
         // What holds outright stands before all that is tight somewhere.
@@ -205,7 +215,10 @@ test('another hoop never carries less snow', () => {
       const o = first && assessCover(garden, { ...first, answers: { ...first.answers, hoops } } as Cover);
       if (!o?.ok) throw new Error(kind);
       return Math.min(
-        ...o.value.strengths.filter((_, i) => i < o.value.assembly.arches.length).map((s) => s.wetSnowMm),
+        ...o.value
+          .judged()
+          .strengths.filter((_, i) => i < o.value.assembly.arches.length)
+          .map((s) => s.wetSnowMm),
       );
     });
     carries.forEach((mm, i) => expect(mm).toBeGreaterThanOrEqual((carries[i - 1] ?? 0) - 1e-6));

@@ -29,7 +29,7 @@ function said(wish: Wish, o: Assessment, figures: WishFigures, meets: boolean): 
     const value = figures[wish.bound.figure];
     return designMeasures(value, FIGURE_QUANTITY[wish.bound.figure]);
   }
-  const [first] = o.checks.filter((c) => c.verdict === 'fails');
+  const [first] = o.judged().checks.filter((c) => c.verdict === 'fails');
   if (wish.id === 'stands' && !meets && first) return first.text;
   return [meets ? 'yes' : 'no'];
 }

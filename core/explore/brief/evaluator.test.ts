@@ -65,7 +65,7 @@ describe('figures of a design', () => {
     const its = built(of);
     const figures = designFigures(its, NOTHING_SAID, 12);
     expect(figures).toMatchObject({ price: 12, hours: its.hours.value, coldestC: its.coldest.value });
-    expect(figures.wetSnowMm).toBe(Math.min(...its.strengths.map((s) => s.wetSnowMm)));
+    expect(figures.wetSnowMm).toBe(Math.min(...its.judged().strengths.map((s) => s.wetSnowMm)));
     expect(figures.clearanceMm).toBe(its.assembly.crop.clearanceMm);
     expect(figures.longestMm).toBe(Math.max(...its.assembly.members.map((m) => m.lengthMm)));
     // The heaviest of its lids; nothing of a tunnel's.
@@ -94,7 +94,7 @@ describe('figures of a design', () => {
       Object.entries(w?.misses ?? {}).reduce((s, [id, m]) => (id === 'price' ? s : s + m), 0),
       12,
     );
-    expect(w?.warnings).toBe(o.checks.filter((c) => c.verdict === 'tight').length);
+    expect(w?.warnings).toBe(o.judged().checks.filter((c) => c.verdict === 'tight').length);
     expect(scoreDesign(o, wishes, NOTHING_SAID, Infinity)).toBeUndefined();
   });
 

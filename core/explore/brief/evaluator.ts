@@ -52,7 +52,7 @@ export function designFigures(o: Assessment, brief: Brief, price: number): WishF
     price,
     hours: o.hours.value,
     coldestC: Math.max(...crops.map((c) => c.killingC)) - helpC,
-    wetSnowMm: carriedMm(o.strengths, o.unjudged),
+    wetSnowMm: carriedMm(o.judged().strengths, o.judged().unjudged),
     clearanceMm: o.assembly.crop.clearanceMm + own.heightMm - Math.max(...crops.map((c) => c.heightMm)),
     massKg: barsKg + sheetsKg,
     liftKg: Math.max(0, ...o.lifts.map((l) => l.value)),
@@ -72,7 +72,10 @@ export function scoreDesign(
   const misses = Object.fromEntries(
     wishes.flatMap((w) => [[w.id, w.miss(o, figures)] as const]).filter(([, m]) => m > 0),
   );
-  const tight = o.checks.filter((c) => c.verdict === 'tight').map((c) => c.id);
+  const tight = o
+    .judged()
+    .checks.filter((c) => c.verdict === 'tight')
+    .map((c) => c.id);
   return { figures, misses, violation: missOfAll(misses), tight, warnings: tight.length, price: figures.price };
 }
 

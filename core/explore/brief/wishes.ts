@@ -303,7 +303,7 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
   }
   add(
     plainly('sense', ['hoops no nearer than a foot'], ['has its hoops no nearer than a foot'], (o) =>
-      o.checks.every((c) => c.id !== 'crowded'),
+      o.judged().checks.every((c) => c.id !== 'crowded'),
     ),
   );
   // Whatever fails is missed by one wish or another.
@@ -314,7 +314,7 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     does: ['holds on this bed'],
     miss: (o) => {
       const fails = failingChecks(o).filter((c) => !wishes.some((w) => isFor(w.id, c)));
-      const carried = snowSaid ? 1 : Math.min(1, ...o.strengths.map((s) => s.ratio));
+      const carried = snowSaid ? 1 : Math.min(1, ...o.judged().strengths.map((s) => s.ratio));
       return fails.length + Math.max(0, 1 - carried);
     },
   });

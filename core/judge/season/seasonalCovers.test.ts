@@ -42,7 +42,7 @@ test('each other coat is a sheet of its own, cut from a roll; the same cover twi
     expect.arrayContaining(['fabric-30', 'net', 'film-uv']),
   );
   // The frame and its checks are what they were.
-  expect(dressed.checks.map((c) => c.id)).toEqual(plain.checks.map((c) => c.id));
+  expect(dressed.judged().checks.map((c) => c.id)).toEqual(plain.judged().checks.map((c) => c.id));
 });
 
 test('what is worn on a day, and what it is worth', () => {

@@ -30,7 +30,7 @@ function look(family: string, { bed = 'metric', answers = {}, place }: Try): Ass
   if (!found?.ok) throw new Error(JSON.stringify(found?.faults));
   return found.value;
 }
-const verdict = (o: Assessment, id: string): Verdict | undefined => o.checks.find((c) => c.id === id)?.verdict;
+const verdict = (o: Assessment, id: string): Verdict | undefined => o.judged().checks.find((c) => c.id === id)?.verdict;
 const noon = (outsideC: number, date: string) => (g: Garden) => void Object.assign(g.site.noon, { outsideC, date });
 
 const SUMMER = noon(22, '2027-06-10');
@@ -167,6 +167,7 @@ test.each<[id: string, family: string, suffers: Try, well: Try]>([
 test('bees are let in to what needs them, and only to that', () => {
   const under = (crop: string, more: object = {}) =>
     look('staked-tunnel', { answers: { crop, ...more } })
+      .judged()
       .checks.find((c) => c.id === 'insects')
       ?.text.join('');
   expect(under('broad-bean')).toContain('bees must reach it');
@@ -206,7 +207,7 @@ test('the pressure of a gust follows its square and the shelter', () => {
 
 test('every check names what to do or has nothing to do, and its id stands once', () => {
   for (const family of ['walk-in', 'sloped-cold-frame', 'straw-bale', 'mesh-arch'] as const) {
-    const { checks } = look(family, {});
+    const { checks } = look(family, {}).judged();
     expect(new Set(checks.map((c) => c.id)).size).toBe(checks.length);
     expect(checks.every((c) => c.text.length > 0)).toBe(true);
   }
@@ -216,7 +217,7 @@ test('vents are judged by their area: a few louvres do not silence what cooks, e
   const summer = { place: SUMMER } as const;
   const lidded = (answers: object) => look('lift-off-cover', { ...summer, answers });
   const said = (o: ReturnType<typeof look>): string =>
-    (o.checks.find((c) => c.id === 'cooks')?.text ?? [])
+    (o.judged().checks.find((c) => c.id === 'cooks')?.text ?? [])
       .map((x) => (typeof x === 'string' ? x : x.value.toFixed(2)))
       .join('');
   const by = (answers: object) => lidded(answers).assembly.ventilation;
@@ -233,7 +234,7 @@ test('vents are judged by their area: a few louvres do not silence what cooks, e
   const size = outlineSize(hole ?? []);
   expect([size.uMm, size.vMm]).toEqual([VENT_UNITS.louvre.widthMm, VENT_UNITS.louvre.heightMm]);
   const need = 2 * flaps.air.ventEachM2;
-  const vents = flaps.checks.find((c) => c.id === 'vents');
+  const vents = flaps.judged().checks.find((c) => c.id === 'vents');
   expect([vents?.verdict, vents?.figure?.value]).toEqual(['tight', flaps.assembly.ventilation.byHandM2]);
   // One tunnel lifted all along a side lets out more than is wanted.
   const lifted = look('staked-tunnel', summer);

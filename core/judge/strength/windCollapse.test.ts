@@ -86,7 +86,10 @@ test('high hoops on feet held upright kink where the drawing says so: a house in
 });
 
 test('the check says how many times, with its figure; a lull holds, a storm fails, whatever the hoops are of', () => {
-  const blown = (id: string, gust: number) => outlineOf(id, gust).checks.find((c) => c.id === 'blown');
+  const blown = (id: string, gust: number) =>
+    outlineOf(id, gust)
+      .judged()
+      .checks.find((c) => c.id === 'blown');
   const asked = blown('spring-tunnel', 31);
   const pa = 0.613 * 31 ** 2 * 0.7;
   const times = gustBorne(tunnel, pa)?.times ?? NaN;
@@ -113,11 +116,11 @@ test('the check says how many times, with its figure; a lull holds, a storm fail
   const kinds = everyKind();
   const lid = kinds.covers.find((c) => c.family === 'walk-in' && c.bedId === 'long');
   const fastened = lid && assessCover({ ...kinds, site: { ...kinds.site, gustMPerS: 60 } }, lid);
-  expect(fastened?.ok && fastened.value.checks.find((c) => c.id === 'blown')?.verdict).toBe('fails');
+  expect(fastened?.ok && fastened.value.judged().checks.find((c) => c.id === 'blown')?.verdict).toBe('fails');
   const flat = outlineOf('frost-tunnel');
   const wire = flat.assembly.arches.map((arch) => ({ ...arch, spacingMm: 4 * arch.spacingMm }));
   const weak = assess({ ...flat, assembly: { ...flat.assembly, arches: wire } });
-  expect(weak.checks.find((c) => c.id === 'blown')?.verdict).toBe('fails');
+  expect(weak.judged().checks.find((c) => c.id === 'blown')?.verdict).toBe('fails');
 });
 
 test('a net lets the wind through', () => {

@@ -22,6 +22,6 @@ test('a sheet of strips is joined before it is laid, with its thread bought and 
   expect(ids.indexOf('seam-S1')).toBe(laid - 1);
   expect(ids.filter((id) => id !== 'seam-S1')).toEqual(whole.assembly.steps.map((s) => s.id));
   expect(narrow.hours.value).toBeGreaterThan(whole.hours.value);
-  expect(narrow.checks.find((c) => c.id === 'sheet')?.verdict).toBe('tight');
+  expect(narrow.judged().checks.find((c) => c.id === 'sheet')?.verdict).toBe('tight');
   expect(quickShop(narrow)?.lines.find((l) => l.key === 'thread')?.need).toBeGreaterThan(5);
 });

@@ -151,7 +151,7 @@ interface JudgedProps extends ChecksProps {
 const Judged = memo(function Judged({ job, ...props }: JudgedProps): ReactNode {
   const { outline: o, only } = props;
   const [unfolded, unfold] = useState(false);
-  const checks = o.checks.filter((c) => only === undefined || c.leaf === only);
+  const checks = o.judged().checks.filter((c) => only === undefined || c.leaf === only);
   if (checks.length === 0) return <div hidden />;
   const sets = job.state === 'done' ? (job.value?.filter((m) => m.checkId === undefined) ?? []) : [];
   const holding = checks.filter((c) => c.verdict === 'holds');
@@ -314,7 +314,7 @@ function Changed({
     const old = was.find((w) => w.id === f.id);
     return old && old.text !== f.text ? [{ ...f, old: old.text }] : [];
   });
-  const failing = (o: Assessment): number => o.checks.filter((c) => c.verdict === 'fails').length;
+  const failing = (o: Assessment): number => o.judged().checks.filter((c) => c.verdict === 'fails').length;
   return (
     <dl>
       <dt>Price</dt>

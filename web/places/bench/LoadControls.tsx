@@ -243,8 +243,8 @@ export function LoadControls({
 /** When to brush, by the weakest of all that carries snow. */
 export function Brush({ outline: o }: { readonly outline: Assessment }): ReactNode {
   const units = useUnits();
-  const [weakest] = o.strengths;
-  const snowMm = carriedBy(o.strengths, o.unjudged);
+  const [weakest] = o.judged().strengths;
+  const snowMm = carriedBy(o.judged().strengths, o.judged().unjudged);
   if (!Number.isFinite(snowMm) || snowMm <= 0) return null;
   return (
     <Controls>

@@ -163,8 +163,9 @@ function Signs({ outline, view, pointed, flagged, sheet }: SignsProps): ReactNod
 
 /** Signs of what fails or is tight, where the view shows it. */
 function flagsOf(o: Assessment, view: View, pointed: Check | undefined): readonly Flag[] {
-  return o.checks
-    .filter((c) => c.verdict !== 'holds' || c.id === pointed?.id)
+  return o
+    .judged()
+    .checks.filter((c) => c.verdict !== 'holds' || c.id === pointed?.id)
     .map((c) => {
       const at = c.about.places.map((p) => flatten(p, view));
       const once = at.filter((p, i) => at.findIndex((q) => same(p, q)) === i);

@@ -126,8 +126,9 @@ function Stand({ outline: o, onSet, drawn, controls }: StandProps): ReactNode {
   const arch = o.assembly.arches[0];
   // Lids that are alike weigh alike: said once.
   const lifts = o.lifts.filter((f, i) => o.lifts.findIndex((g) => Math.abs(g.value - f.value) < 0.05) === i);
-  const bars = o.strengths
-    .filter((s) => s.what !== (arch?.what ?? 'Hoops') && Number.isFinite(s.wetSnowMm))
+  const bars = o
+    .judged()
+    .strengths.filter((s) => s.what !== (arch?.what ?? 'Hoops') && Number.isFinite(s.wetSnowMm))
     .flatMap((s) => s.figures.map((f) => ({ ...f, label: `${s.what}: ${f.label.toLowerCase()}` })));
   return (
     <Area>

@@ -87,7 +87,7 @@ export function useUnderLoad(o: Assessment): UnderLoad {
   const run = useCallback((l: Loading) => bendUnder(garden, cover.id, 0, l), [garden, cover.id]);
   const bent = useLive(useDeferredValue(loading), run);
   const askedMm = snowDepthMm(o.snow.groundPa, kind);
-  const hoops = o.strengths.find((s) => s.what === (o.assembly.arches[0]?.what ?? 'Hoops'));
+  const hoops = o.judged().strengths.find((s) => s.what === (o.assembly.arches[0]?.what ?? 'Hoops'));
   const carriedMm = ((hoops?.wetSnowMm ?? 0) * SNOW_DENSITY.wet) / SNOW_DENSITY[kind];
   return {
     laid,

@@ -250,13 +250,18 @@ function Sheets({
       <section aria-label="Checks" className="keep">
         <h2>Will it do?</h2>
         <ul>
-          {o.checks.map((c) => (
+          {o.judged().checks.map((c) => (
             <li key={c.id}>
               <b>{c.verdict}</b>: {phraseText(c.text, units)}
             </li>
           ))}
         </ul>
-        <p className="small">{o.checks.map((c) => c.caution).find((c) => c !== undefined)}</p>
+        <p className="small">
+          {o
+            .judged()
+            .checks.map((c) => c.caution)
+            .find((c) => c !== undefined)}
+        </p>
       </section>
     </Leaf>
   );
