@@ -1,12 +1,12 @@
 import type { NoonAir } from './judge/climate/noon';
 import type { Figure } from './base/figure';
 import type { DesignSnow } from './judge/strength/snow';
-import type { CoverLayout } from './layout';
+import type { CoverLayout, LaidParts } from './layout';
 import type { DesignConditions } from './judge/strength/designConditions';
 import type { Judgement } from './judge/strength/checks';
 
-/** What a design is, before anything is cut: quick enough to follow every keystroke. */
-export interface Assessment extends CoverLayout {
+/** What a design comes to, before anything is cut: quick enough to follow every keystroke. */
+export interface AssessedParts extends LaidParts {
   /** What it is judged for. */
   readonly asked: DesignConditions;
   readonly snow: DesignSnow;
@@ -18,3 +18,6 @@ export interface Assessment extends CoverLayout {
   /** Weight at the hand of everything that is lifted, carried or rolled. */
   readonly lifts: readonly Figure[];
 }
+
+/** A cover assessed, with what it was assessed of. */
+export type Assessment = AssessedParts & CoverLayout;

@@ -1,13 +1,13 @@
 /** One cover of a garden, worked out once: asked again, it is done again only as far as what it is made of has changed. */
-import type { Assessment } from './assessment';
+import type { AssessedParts, Assessment } from './assessment';
 import { memoizeByIdentity } from './base/memoize';
 import { type Result, ok } from './base/result';
 import type { Cover, Garden } from './garden/garden';
 import { cachedLayout } from './layout';
-import { assess } from './plan';
+import { assessParts } from './plan';
 
 // Without the garden, which would hold the covers of every step before.
-const assessments = memoizeByIdentity<Omit<Assessment, 'garden' | 'cover'>>();
+const assessments = memoizeByIdentity<AssessedParts>();
 const current = memoizeByIdentity<Result<Assessment>>();
 
 /**
@@ -19,9 +19,6 @@ export function evaluate(garden: Garden, cover: Cover): Result<Assessment> {
   const laid = cachedLayout(garden, cover);
   if (!laid.ok) return laid;
   // One layout has one assembly: it is laid out anew for whatever it is judged by.
-  const assessed = assessments(laid.value.assembly, [], () => {
-    const { garden: _, cover: _of, ...rest } = assess(laid.value);
-    return rest;
-  });
+  const assessed = assessments(laid.value.assembly, [], () => assessParts(laid.value));
   return current(cover, [garden, assessed], () => ok({ ...assessed, garden, cover }));
 }

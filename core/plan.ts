@@ -1,5 +1,5 @@
 /** The whole way: a garden and one of its covers in; drawing, checks, cuts, sheets, prices and hours out. */
-import type { Assessment } from './assessment';
+import type { AssessedParts, Assessment } from './assessment';
 import { memoizeByIdentity } from './base/memoize';
 import { type Result, ok } from './base/result';
 import { buildHours } from './cover/guide/hours';
@@ -37,15 +37,23 @@ export function assessCover(garden: Garden, cover: Cover): Result<Assessment> {
 const besides = memoizeByIdentity<Obstacle | undefined>();
 
 /** Judges what is laid out: strength, wind, air, hours, weights. */
-export function assess(laid: CoverLayout): Assessment {
-  const { garden, site, assembly, rolls, sheets } = laid;
+export const assess = (laid: CoverLayout): Assessment => ({
+  ...assessParts(laid),
+  garden: laid.garden,
+  cover: laid.cover,
+});
+
+/** The same without the garden and the cover that it is of, to be remembered by itself. */
+export function assessParts({ garden, cover, ...parts }: CoverLayout): AssessedParts {
+  const { site, assembly, rolls, sheets } = parts;
+  const { landmarks } = garden;
   const { exposure, noon, latitudeDeg, windFromDeg, rough } = garden.site;
-  const asked = designConditions(garden.site, laid.cover.brief);
+  const asked = designConditions(garden.site, cover.brief);
   const snow = designSnow(asked.snow, exposure, garden.site);
   const air = noonAir(
     assembly.enclosure,
     clearSunInside(
-      bedModel(assembly, site.bed, garden.landmarks),
+      bedModel(assembly, site.bed, landmarks),
       noonMs(latitudeDeg, garden.site.longitudeDeg, noon.date),
       garden.site,
     ),
@@ -65,14 +73,14 @@ export function assess(laid: CoverLayout): Assessment {
     outsideC,
     latitudeDeg,
     windFromDeg,
-    beside: besides(site.bed, [garden.landmarks], () => nearestObstacle(site.bed, garden.landmarks)),
-    brushed: laid.cover.tending.brushes,
+    beside: besides(site.bed, [landmarks], () => nearestObstacle(site.bed, landmarks)),
+    brushed: cover.tending.brushes,
     gustSpread: spreadOf(site.catalog, asked.gustBy === 'place' && rough.includes('gust') ? 'gust rough' : 'gust said'),
     snowSpread: spreadOf(site.catalog, `snow ${asked.snow.by === 'ground' ? 'ground' : asked.snow.kind}`),
   };
   let judgement: Judgement | undefined;
   return {
-    ...laid,
+    ...parts,
     asked,
     snow,
     judged: () => (judgement ??= checkAssembly(assembly, conditions)),
