@@ -8,7 +8,7 @@ const message = (text) => ({ message: text });
  * The floors of core/, from the lowest: each imports only itself and those before it. The same within cover/.
  * A file that stands in core/ itself (plan.ts, cut.ts, evaluate.ts ...) is of the floor "core".
  */
-const FLOORS = ['base', 'catalog', 'site', 'cover', 'make', 'judge', 'garden', 'core', 'explore', 'show'];
+const FLOORS = ['base', 'catalog', 'site', 'cover', 'make', 'judge', 'garden', 'core', 'explore', 'commands', 'show'];
 const COVER_FLOORS = ['hoop', 'assembly', 'answers', 'joints', 'guide', 'parts', 'families'];
 
 const folder = (path, floors, own) => {

@@ -2,7 +2,7 @@
 import type { Phrase } from '../base/figure';
 import type { Space, Score } from '../base/search';
 import type { Result } from '../base/result';
-import type { Answers, Change } from '../cover/answers/parameter';
+import type { Answers, AnswerChange } from '../cover/answers/parameter';
 import { familyOf } from '../cover/families/registry';
 import type { Check } from '../judge/strength/check';
 import type { Assessment } from '../assessment';
@@ -13,12 +13,13 @@ export type Reassess = (answers: Answers) => Result<Assessment>;
 /** One change, and the design with it. */
 export interface TriedChange {
   readonly label: Phrase;
-  readonly change: Change;
+  readonly change: AnswerChange;
   readonly outline: Assessment;
 }
 
 /** What a change is one of: of its kind the next is larger. */
-export const changeKind = (change: Change): string => (change.kind === 'answer' ? `answer ${change.id}` : change.kind);
+export const changeKind = (change: AnswerChange): string =>
+  change.kind === 'answer' ? `answer ${change.id}` : change.kind;
 
 /**
  * What the tries of a check lead to: of one kind, from small to large, no further than what is enough.

@@ -1,7 +1,7 @@
 /** Changes that mend what fails, each tried on the design itself. */
 import type { Phrase } from '../base/figure';
 import { memoizeByIdentity } from '../base/memoize';
-import type { Answers, Change } from '../cover/answers/parameter';
+import type { Answers, AnswerChange } from '../cover/answers/parameter';
 import { quickPrice } from '../cut';
 import type { Check } from '../judge/strength/check';
 import { changeSets, nameOf } from './fixCombinations';
@@ -98,7 +98,7 @@ function effectOf(
 }
 
 function mendsOf(o: Assessment, check: Check, redo: Reassess): readonly Found[] {
-  const mends = ({ change, outline }: { readonly change: Change; readonly outline: Assessment }): boolean =>
+  const mends = ({ change, outline }: { readonly change: AnswerChange; readonly outline: Assessment }): boolean =>
     asSaid(change, outline) && betters(check, o.judged().checks, outline.judged().checks);
   return tryChanges(o, check, redo, mends)
     .filter(mends)
@@ -114,7 +114,7 @@ function mendsOf(o: Assessment, check: Check, redo: Reassess): readonly Found[] 
 }
 
 /** Whether as many were built as the change asks for: joints of a sheet may want more of them than that. */
-function asSaid(change: Change, { assembly: { beams, spans } }: Assessment): boolean {
+function asSaid(change: AnswerChange, { assembly: { beams, spans } }: Assessment): boolean {
   if (change.kind !== 'answer') return true;
   const asked = [...beams, ...spans].find((x) => x.asked?.id === change.id)?.asked;
   return asked === undefined || asked.now === change.value;

@@ -2,7 +2,7 @@
 import type { Assessment } from '../assessment';
 import type { Section } from '../catalog/types';
 import { cutAndShop } from '../cut';
-import type { Answers, Change } from '../cover/answers/parameter';
+import type { Answers, AnswerChange } from '../cover/answers/parameter';
 import { type Catalog, sectionsWhere } from '../catalog/catalog';
 import { type Measures, measuresOf } from './compare';
 import { firstCover } from './firstDesigns';
@@ -64,7 +64,7 @@ export function versionsOf(
   const arch = assembly.arches[0];
   const counted = assembly.beams[0]?.asked;
   const rows = arch?.xsMm.length ?? counted?.now ?? 0;
-  const changed = (change: Change): Answers | undefined => family.change(cover.answers, change, now.value);
+  const changed = (change: AnswerChange): Answers | undefined => family.change(cover.answers, change, now.value);
   const count = (n: number): Answers | undefined =>
     arch ? changed({ kind: 'hoops', count: n }) : counted && changed({ kind: 'answer', id: counted.id, value: n });
   const what = arch ? (arch.what ?? 'hoops').toLowerCase() : (counted?.words[1] ?? '');

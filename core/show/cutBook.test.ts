@@ -3,7 +3,7 @@ import { PDFDocument } from 'pdf-lib';
 import { highsSolver } from '../make/cutting/highs';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { type Plan, plan } from '../plan';
-import { planTogether } from '../together';
+import { planTogether } from '../explore/together';
 import { cutBook } from './cutBook';
 import { demoGarden } from '../garden/demo';
 import type { Cover, Garden } from '../garden/garden';

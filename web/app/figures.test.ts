@@ -60,7 +60,10 @@ test('figures are in the units of whoever looks, and the first of several streng
   // What carries snow without end has no figure of it.
   const endless = {
     ...lid,
-    strengths: lid.judged().strengths.map((s) => ({ ...s, wetSnowMm: Infinity })),
+    judged: () => ({
+      ...lid.judged(),
+      strengths: lid.judged().strengths.map((s) => ({ ...s, wetSnowMm: Infinity })),
+    }),
   } as Assessment;
   expect(stripFigures(endless, undefined, UNITS).map((f) => f.id)).not.toContain('snow');
 });

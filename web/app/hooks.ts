@@ -2,12 +2,12 @@ import { catalogOf } from '../../core/catalog/own';
 import type { Catalog } from '../../core/catalog/catalog';
 import { createContext, useCallback, useContext } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import type { Draft } from 'immer';
 import type { Preferences } from '../../core/base/amount';
-import type { Cover, Garden } from '../../core/garden/garden';
-import { type Fault, type Result, failAll, ok } from '../../core/base/result';
+import type { Garden } from '../../core/garden/garden';
+import type { Result } from '../../core/base/result';
+import type { Change, Command } from '../../core/commands/change';
 import type { AppState } from './state';
-import { type AppStore, edit } from './store';
+import { type AppStore, run } from './store';
 
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
 export const useApp = useSelector.withTypes<AppState>();
@@ -44,33 +44,8 @@ export function useCatalog(): Catalog {
   return catalogOf(own, market);
 }
 
-/** Makes one named change to the garden; gives the faults that kept it from being made. */
-export function useEdit(): (label: string, recipe: (garden: Draft<Garden>) => void) => readonly Fault[] {
+/** Carries commands out on the open garden; gives what each came to, or the faults that kept it from being done. */
+export function useRun(): <T extends Change>(command: Command<T>) => Result<T> {
   const dispatch = useAppDispatch();
-  return useCallback((label, recipe) => dispatch(edit(label, recipe)), [dispatch]);
-}
-
-/** The same for a field that is typed: the faults are what keeps it from taking the value. */
-export function useTake(): (label: string, recipe: (garden: Draft<Garden>) => void) => Result<true> {
-  const change = useEdit();
-  return useCallback(
-    (label, recipe) => {
-      const faults = change(label, recipe);
-      return faults.length > 0 ? failAll(faults) : ok(true);
-    },
-    [change],
-  );
-}
-
-/** Sets one cover's answers, checked by its family already. */
-export function useSetAnswers(coverId: string): (label: string, answers: unknown) => readonly Fault[] {
-  const change = useEdit();
-  return useCallback(
-    (label, answers) =>
-      change(label, (garden) => {
-        const cover = garden.covers.find((c) => c.id === coverId);
-        if (cover) cover.answers = answers as Draft<Cover['answers']>;
-      }),
-    [change, coverId],
-  );
+  return useCallback((command) => dispatch(run(command)), [dispatch]);
 }

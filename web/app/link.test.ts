@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { demoGarden } from '../../core/garden/demo';
 import { emptyGarden } from '../../core/garden/garden';
 import { writeGarden } from '../../core/garden/write';
-import { parcelOf } from '../../core/parcel';
+import { parcelOf } from '../../core/commands/parcel';
 import { MOST_LINK_CHARS, linkOf, readLink } from './link';
 
 const garden = demoGarden();

@@ -16,7 +16,9 @@ import {
   settle,
 } from './saving';
 import type { World } from './state';
-import { type AppStore, createStore, edit, redo, undo } from './store';
+import { change } from '../../core/commands/change';
+import { nameGarden, setGust } from '../../core/commands/place';
+import { type AppStore, createStore, redo, run, undo } from './store';
 
 let db: Database;
 let n = 0;
@@ -44,7 +46,7 @@ const tab = (told: Word[] = [], more: Partial<World> = {}): AppStore =>
     retryMs: 5,
     ...more,
   });
-const rename = (name: string) => edit('Rename', (garden) => void (garden.name = name));
+const rename = (name: string) => run((g) => nameGarden(g, name));
 const nameIn = (store: AppStore): string | undefined => store.getState().open?.doc.name;
 
 test('an edit is stored, and undo and redo work after a reload', async () => {
@@ -80,14 +82,16 @@ test('a bad edit changes nothing and names the field', async () => {
   const store = tab();
   await store.dispatch(addGarden('g', demoGarden()));
   const before = store.getState().open;
-  const faults = store.dispatch(
-    edit('Bad', (garden) => {
-      const bed = garden.beds[0];
-      garden.name = 'Half';
-      if (bed) bed.outside.nearMm = -5;
-    }),
+  const made = store.dispatch(
+    run((g) =>
+      change(g, 'Bad', (garden) => {
+        const bed = garden.beds[0];
+        garden.name = 'Half';
+        if (bed) bed.outside.nearMm = -5;
+      }),
+    ),
   );
-  expect(faults[0]?.field).toBe('beds[0].outside.nearMm');
+  expect(made.ok ? [] : made.faults.map((f) => f.field)).toEqual(['beds[0].outside.nearMm']);
   expect(store.getState().open).toBe(before);
 });
 
@@ -99,7 +103,7 @@ async function two(): Promise<[AppStore, AppStore]> {
   await theirs.dispatch(openStored('g'));
   return [mine, theirs];
 }
-const gust = (to: number) => edit('Set gust', (garden) => void (garden.site.gustMPerS = to));
+const gust = (to: number) => run((g) => setGust(g, to));
 const stored = async () => (await db.gardens.get('g'))?.doc;
 
 test('two tabs that change different things are brought together, each step undoable', async () => {
@@ -111,7 +115,7 @@ test('two tabs that change different things are brought together, each step undo
   await allSaved();
   expect(await stored()).toMatchObject({ name: 'Two', site: { gustMPerS: 37 } });
   const open = mine.getState().open;
-  expect(open?.edits.map((e) => e.label)).toEqual(['Set gust', 'Rename', 'Rename']);
+  expect(open?.edits.map((e) => e.label)).toEqual(['Set the gust', 'Name the garden', 'Name the garden']);
   expect(open?.save).toEqual({ kind: 'saved' });
   mine.dispatch(undo());
   expect(nameIn(mine)).toBe('One');
@@ -242,7 +246,7 @@ test('a tab that is killed before its save has lost nothing', async () => {
   const next = tab();
   await next.dispatch(openStored('g'));
   expect(next.getState().open?.doc).toMatchObject({ name: 'Very last', site: { gustMPerS: 35 } });
-  expect(next.getState().open?.edits.map((e) => e.label)).toEqual(['Set gust', 'Rename']);
+  expect(next.getState().open?.edits.map((e) => e.label)).toEqual(['Set the gust', 'Name the garden']);
   await allSaved();
   expect(await stored()).toMatchObject({ name: 'Very last' });
   expect(await db.journal.count()).toBe(0);
@@ -266,7 +270,8 @@ test('a garden that this build cannot read is not locked in and not written over
   store.dispatch(lookAt(came.stored));
   expect(store.getState().open?.doc).toEqual(demoGarden());
   expect(store.getState().open?.look?.[0]?.field).toBe('covers[5].family');
-  expect(store.dispatch(rename('Worked on'))[0]?.message).toContain('only looked at');
+  const refused = store.dispatch(rename('Worked on'));
+  expect(refused.ok ? '' : refused.faults[0]?.message).toContain('only looked at');
   await store.dispatch(addGarden('copy', demoGarden()));
   await allSaved();
   expect(await stored()).toEqual(found);

@@ -1,9 +1,7 @@
 /** What is done to the open garden: edits, and the way back and forth. */
 import { configureStore } from '@reduxjs/toolkit';
-import { type Draft, produce } from 'immer';
-import type { Fault } from '../../core/base/result';
-import { changesBetween } from '../../core/garden/difference';
-import { type Garden, checkEdit } from '../../core/garden/garden';
+import { type Fault, type Result, fail, failAll } from '../../core/base/result';
+import type { Change, Command } from '../../core/commands/change';
 import { type Step, type UndoHistory, nextTurn, turned, withEdit } from '../../core/garden/history';
 import { EDITS_DROPPED, EDITS_KEPT, journal } from '../storage/db';
 import { save } from './saving';
@@ -39,27 +37,26 @@ const LOOKED_AT: Fault = {
 };
 
 /**
- * Makes one change to the open garden: what it touches is checked, undoable, saved at once.
- * @returns the faults that kept it from being made; empty when it was made
+ * Carries a command out on the open garden: undoable, saved at once.
+ * @returns what it came to, or the faults that kept it from being done
  */
-export function edit(label: string, recipe: (garden: Draft<Garden>) => void): Thunk<readonly Fault[]> {
+export function run<T extends Change>(command: Command<T>): Thunk<Result<T>> {
   return (dispatch, getState) => {
     const open = getState().open;
-    if (!open) return [{ field: 'garden', message: 'Open a garden first.' }];
+    if (!open) return fail('garden', 'Open a garden first.');
     if (open.look) {
       dispatch(noticeShown(LOOKED_AT.message));
-      return [LOOKED_AT];
+      return failAll([LOOKED_AT]);
     }
-    const doc = produce(open.doc, (draft: Draft<Garden>) => void recipe(draft));
+    const made = command(open.doc);
+    if (!made.ok || made.value.changes.length === 0) return made;
+    const { label, garden: doc } = made.value;
     // In objects of their own: what is remembered by the parts of a garden (a whole laid-out cover) goes when they do.
-    const changes = structuredClone(changesBetween(open.doc, doc));
-    if (changes.length === 0) return [];
-    const faults = checkEdit(open.doc, doc);
-    if (faults.length > 0) return faults;
+    const changes = structuredClone(made.value.changes);
     const full = open.at >= EDITS_KEPT ? EDITS_DROPPED : 0;
     const room = { ...open, edits: open.edits.slice(full), at: open.at - full };
     dispatch(take({ kind: 'edit', label, changes }, open, withEdit(room, { label, changes }, doc)));
-    return [];
+    return made;
   };
 }
 

@@ -32,7 +32,7 @@ import {
   trained,
 } from '../../core/judge/season/trainer';
 import { type Played, playWinter, playWinters, trainerOf } from '../../core/explore/rehearse';
-import { type MergeProposal, planTogether } from '../../core/together';
+import { type MergeProposal, planTogether } from '../../core/explore/together';
 import { type Rival, type Version, versionsOf } from '../../core/explore/versions';
 
 /** Kinds and versions as the screen shows them. */

@@ -13,7 +13,7 @@ import type { Tonight } from '../../core/judge/season/tonight';
 import type { Brushing, Winters } from '../../core/judge/season/rehearsal';
 import type { Decision } from '../../core/judge/season/trainer';
 import type { Played } from '../../core/explore/rehearse';
-import type { MergeProposal } from '../../core/together';
+import type { MergeProposal } from '../../core/explore/together';
 import type { Rival } from '../../core/explore/versions';
 import { remoteWork } from './remote';
 import type { CoverSeason, Evenings, OnBest, PlanService, PlanWork, WorkerView, ShownVersion } from './plan.worker';

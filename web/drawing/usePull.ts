@@ -3,11 +3,14 @@ import { type Phrase, phraseText } from '../../core/base/figure';
 import { MM_PER_INCH, isMetric } from '../../core/base/length';
 import type { Answers } from '../../core/cover/answers/parameter';
 import type { CoverLayout } from '../../core/layout';
-import { type Pull, pullOf, pulled } from '../../core/pull';
+import { type Pull, pullOf, pulled } from '../../core/explore/pull';
 import type { Pulling } from './Handles';
 
 /** How near a hand must come to be drawn to something, px. */
 const SNAP_PX = 9;
+
+/** Gives the design in hand other answers, by a name that undo has for it. */
+export type TakeAnswers = (label: string | Phrase, answers: Answers) => unknown;
 
 interface InHand {
   readonly id: string;
@@ -19,7 +22,7 @@ interface InHand {
 /** The design while it is pulled at in the drawing: what it would be, and one step of work once it is let go. */
 export function usePull(
   o: CoverLayout | undefined,
-  setAnswers: (label: string, answers: unknown) => unknown,
+  takeAnswers: TakeAnswers,
 ): { readonly pulling: Pulling; readonly answers: Answers | undefined } {
   const [now, show] = useState<InHand>();
   // A key pulls and lets go before anything is drawn again.
@@ -55,11 +58,11 @@ export function usePull(
       const { of, id } = held.current ?? {};
       const hand = latest.current;
       const label = of?.assembly.dimensions.find((d) => d.id === id)?.label ?? '';
-      if (hand && of && hand.answers !== of.cover.answers) setAnswers(`Set ${label}`, hand.answers);
+      if (hand && of && hand.answers !== of.cover.answers) takeAnswers(`Set ${label}`, hand.answers);
       onCancel();
     };
     return { now, onPull, onDrop, onCancel };
-  }, [o, now, setAnswers]);
+  }, [o, now, takeAnswers]);
   return { pulling, answers: now?.answers };
 }
 

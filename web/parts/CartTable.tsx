@@ -1,9 +1,10 @@
+import { setGot, setNote, setOwned, setPrice } from '../../core/commands/shelf';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import type { ShoppingLine, ShoppingList } from '../../core/make/buying/shopping';
 import { phraseText } from '../../core/base/figure';
 import { currencyDecimals, formatMoney } from '../../core/base/amount';
-import { useEdit, useGarden, useTake, useUnits } from '../app/hooks';
+import { useRun, useGarden, useUnits } from '../app/hooks';
 import { ListTable } from './lists';
 import { NumberField, TypedField } from './TypedField';
 
@@ -93,13 +94,9 @@ interface CartTableProps {
 /** The list by aisle. */
 export function CartTable({ list, typed }: CartTableProps): ReactNode {
   const units = useUnits();
-  const edit = useEdit();
-  const take = useTake();
+  const run = useRun();
   const { got, notes } = useGarden();
-  const tick = (l: ShoppingLine, on: boolean): void =>
-    void edit(`${on ? 'Got' : 'Put back'} ${l.name}`, (g) => {
-      g.got = on ? [...g.got, l.priceKey] : g.got.filter((key) => key !== l.priceKey);
-    });
+  const tick = (l: ShoppingLine, on: boolean): void => void run((g) => setGot(g, l.priceKey, l.name, on));
   const money = (x: number): string => formatMoney(x, units.currency);
   const aisles = [...new Set(list.lines.map((l) => l.aisle))];
   return (
@@ -169,7 +166,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                       decimals={0}
                       min={0}
                       max={100000}
-                      onSet={(n) => take(`Own ${l.name}`, (g) => void (g.owned[l.key] = n))}
+                      onSet={(n) => run((g) => setOwned(g, l, n))}
                     />
                   ) : l.canOwn ? (
                     l.owned
@@ -188,7 +185,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
                       decimals={currencyDecimals(units.currency)}
                       min={0}
                       max={100000}
-                      onSet={(price) => take(`Price ${l.name}`, (g) => void (g.prices[l.priceKey] = price))}
+                      onSet={(price) => run((g) => setPrice(g, l.priceKey, l.name, price))}
                     />
                   ) : (
                     money(l.price)
@@ -227,20 +224,14 @@ function Note({
   readonly typed: boolean;
   readonly note: string;
 }): ReactNode {
-  const take = useTake();
+  const run = useRun();
   if (!typed) return note === '' ? null : <em>{note}</em>;
   return (
     <span className={note === '' ? 'note screen-only' : 'note'}>
       <TypedField
         label={`Note on ${line.name}`}
         shown={note === '' ? 'note' : note}
-        take={(text) =>
-          take(`Note on ${line.name}`, (g) => {
-            if (text.trim() === '')
-              g.notes = Object.fromEntries(Object.entries(g.notes).filter(([k]) => k !== line.priceKey));
-            else g.notes[line.priceKey] = text.trim();
-          })
-        }
+        take={(text) => run((g) => setNote(g, line.priceKey, line.name, text))}
       />
     </span>
   );

@@ -1,10 +1,11 @@
+import { addBar, addFlat, removeFromShelf, setBar, setFlat } from '../../core/commands/shelf';
 import { section } from '../../core/catalog/catalog';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { entryOf } from '../../core/catalog/own';
 import type { Garden } from '../../core/garden/garden';
 import { fail, ok } from '../../core/base/result';
-import { useCatalog, useEdit, useGarden, useTake } from '../app/hooks';
+import { useCatalog, useRun, useGarden } from '../app/hooks';
 import { newId } from '../app/names';
 import { Button } from './controls';
 import { Pick } from './Pick';
@@ -58,9 +59,6 @@ const Lines = styled.ul`
   }
 `;
 
-/** What is put on the shelf: one of it, sound, nobody has said where. */
-const NEW = { quantity: 1, condition: 'sound', where: '' } as const;
-
 const CONDITIONS = [
   ['sound', 'sound'],
   ['bowed', 'bowed'],
@@ -78,13 +76,9 @@ interface LineProps<T> {
 
 /** How many there are, how they are and where, whatever they are. */
 function Line({ item, name, list, brief, children }: LineProps<Bar | Flat>): ReactNode {
-  const edit = useEdit();
-  const take = useTake();
-  const change = (set: (found: Bar | Flat) => void) =>
-    take('Change the shelf', (g) => {
-      const found = g[list].find((b) => b.id === item.id);
-      if (found) set(found);
-    });
+  const run = useRun();
+  const change = (part: Partial<Pick<Bar & Flat, 'quantity' | 'condition' | 'where'>>) =>
+    run((g) => (list === 'shelf' ? setBar(g, item.id, part) : setFlat(g, item.id, part)));
   return (
     <li className={brief ? 'brief' : 'whole'}>
       <span className="name">{name}</span>
@@ -94,7 +88,7 @@ function Line({ item, name, list, brief, children }: LineProps<Bar | Flat>): Rea
         decimals={0}
         min={0}
         max={999}
-        onSet={(n) => change((found) => void (found.quantity = Math.round(n)))}
+        onSet={(n) => change({ quantity: Math.round(n) })}
       />
       <span className="size">{children}</span>
       {!brief && (
@@ -107,59 +101,29 @@ function Line({ item, name, list, brief, children }: LineProps<Bar | Flat>): Rea
               value,
               label,
             }))}
-            onChange={(value) => change((found) => void (found.condition = value as Bar['condition']))}
+            onChange={(value) => void change({ condition: value as Bar['condition'] })}
           />
           <span className="where">
             <TypedField
               label={`Where the ${name} is`}
               shown={item.where === '' ? 'where' : item.where}
               boxed
-              take={(text) => change((found) => void (found.where = text.trim()))}
+              take={(text) => change({ where: text.trim() })}
             />
           </span>
         </>
       )}
-      <Button
-        aria-label={`Take ${name} off the shelf`}
-        onPress={() =>
-          void edit('Take off the shelf', (g) => {
-            if (list === 'shelf') g.shelf = g.shelf.filter((b) => b.id !== item.id);
-            else g.shelfFlat = g.shelfFlat.filter((b) => b.id !== item.id);
-          })
-        }
-      >
+      <Button aria-label={`Take ${name} off the shelf`} onPress={() => void run((g) => removeFromShelf(g, item.id))}>
         Remove
       </Button>
     </li>
   );
 }
 
-/** A length of something on the shelf. */
-function ShelfLength({
-  label,
-  valueMm,
-  set,
-}: {
-  readonly label: string;
-  readonly valueMm: number;
-  readonly set: (g: Garden, mm: number) => void;
-}): ReactNode {
-  const take = useTake();
-  return (
-    <LengthField
-      label={label}
-      valueMm={valueMm}
-      boxed
-      positive
-      onSet={(mm) => take('Change the shelf', (g) => set(g as Garden, mm))}
-    />
-  );
-}
-
 /** Bars and pipes on hand: they are cut first and cost nothing. */
 export function BarsOnHand({ brief = false }: { readonly brief?: boolean }): ReactNode {
   const garden = useGarden();
-  const take = useTake();
+  const run = useRun();
   const catalog = useCatalog();
   const [key, setKey] = useState('2x4');
   return (
@@ -168,13 +132,12 @@ export function BarsOnHand({ brief = false }: { readonly brief?: boolean }): Rea
       <Lines>
         {garden.shelf.map((bar) => (
           <Line key={bar.id} item={bar} name={section(catalog, bar.sectionKey).name} list="shelf" brief={brief}>
-            <ShelfLength
+            <LengthField
               label={`Real length of ${section(catalog, bar.sectionKey).name}`}
               valueMm={bar.lengthMm}
-              set={(g, mm) => {
-                const found = g.shelf.find((b) => b.id === bar.id);
-                if (found) found.lengthMm = mm;
-              }}
+              boxed
+              positive
+              onSet={(lengthMm) => run((g) => setBar(g, bar.id, { lengthMm }))}
             />
           </Line>
         ))}
@@ -193,9 +156,7 @@ export function BarsOnHand({ brief = false }: { readonly brief?: boolean }): Rea
             valueMm={undefined}
             boxed
             positive
-            onSet={(lengthMm) =>
-              take('Put on the shelf', (g) => void g.shelf.push({ id: newId(), sectionKey: key, lengthMm, ...NEW }))
-            }
+            onSet={(lengthMm) => run((g) => addBar(g, newId(), key, lengthMm))}
           />
           <span className="quiet">Enter adds it</span>
         </li>
@@ -212,7 +173,7 @@ export function BarsOnHand({ brief = false }: { readonly brief?: boolean }): Rea
 /** Sheets and rolls on hand, whole or what is left of them. */
 export function FlatOnHand(): ReactNode {
   const garden = useGarden();
-  const take = useTake();
+  const run = useRun();
   const catalog = useCatalog();
   const all = [
     ...[...catalog.sheet.values()]
@@ -232,13 +193,12 @@ export function FlatOnHand(): ReactNode {
         {garden.shelfFlat.map((flat) => {
           const name = entryOf(catalog, flat.kind, flat.key)?.name ?? flat.key;
           const side = (which: 'widthMm' | 'lengthMm', said: string): ReactNode => (
-            <ShelfLength
+            <LengthField
               label={`${said} of ${name}`}
               valueMm={flat[which]}
-              set={(g, mm) => {
-                const found = g.shelfFlat.find((f) => f.id === flat.id);
-                if (found) found[which] = mm;
-              }}
+              boxed
+              positive
+              onSet={(mm) => run((g) => setFlat(g, flat.id, { [which]: mm }))}
             />
           );
           return (
@@ -277,18 +237,7 @@ export function FlatOnHand(): ReactNode {
             onSet={(lengthMm) =>
               widthMm === undefined || !chosen
                 ? fail('width', 'Type its width first.')
-                : take(
-                    'Put on the shelf',
-                    (g) =>
-                      void g.shelfFlat.push({
-                        id: newId(),
-                        kind: chosen.kind,
-                        key: chosen.key,
-                        widthMm,
-                        lengthMm,
-                        ...NEW,
-                      }),
-                  )
+                : run((g) => addFlat(g, { id: newId(), kind: chosen.kind, key: chosen.key, widthMm, lengthMm }))
             }
           />
           <span className="quiet">Enter adds it</span>

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { encode } from 'uqr';
 import type { Result } from '../../core/base/result';
-import { parcelOf } from '../../core/parcel';
+import { parcelOf } from '../../core/commands/parcel';
 import { useGarden } from '../app/hooks';
 import { linkOf } from '../app/link';
 import { Sheet } from './Sheet';

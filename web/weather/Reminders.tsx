@@ -1,3 +1,4 @@
+import { writeLog } from '../../core/commands/covers';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { hourAt } from '../../core/base/days';
@@ -6,7 +7,7 @@ import { isInUse } from '../../core/garden/garden';
 import { newEntry } from '../../core/garden/log';
 import { type Reminder, dueAt, remindersOf } from '../../core/judge/season/reminders';
 import { dateAt, utcHoursAt } from '../../core/site/clock';
-import { useGarden, useTake, useUnits } from '../app/hooks';
+import { useGarden, useRun, useUnits } from '../app/hooks';
 import { newId } from '../app/names';
 import { Button } from '../parts/controls';
 import { putPast, usePast } from './reminding';
@@ -46,7 +47,7 @@ const EVERY_MS = 30_000;
 export default function Reminders(): ReactNode {
   const garden = useGarden();
   const units = useUnits();
-  const take = useTake();
+  const run = useRun();
   const past = usePast();
   const [nowMs, setNow] = useState(() => Date.now());
   useEffect(() => {
@@ -80,14 +81,9 @@ export default function Reminders(): ReactNode {
   if (!first) return null;
   const done = (r: Reminder): void => {
     putPast(r.id);
-    take(
-      'Write down what was done',
-      (g) =>
-        void g.log.push({
-          ...newEntry(newId(), today, r.coverId, r.does),
-          note: r.does === 'note' ? phraseText(r.text, units).slice(0, 500) : '',
-        }),
-    );
+    const note = r.does === 'note' ? phraseText(r.text, units).slice(0, 500) : '';
+    const entry = { ...newEntry(newId(), today, r.coverId, r.does), note };
+    run((g) => writeLog(g, [entry], 'Write down what was done'));
   };
   return (
     <Bar role="status" aria-label="Reminder">

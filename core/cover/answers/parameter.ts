@@ -33,7 +33,7 @@ export type Question = (
 type WithoutId<Q> = Q extends Question ? Omit<Q, 'id' | 'label' | 'leaf'> : never;
 
 /** A change that would mend a failed check; each answer says what it makes of the kinds that mean something to it. */
-export type Change =
+export type AnswerChange =
   | { readonly kind: 'hoops'; readonly count: number }
   | { readonly kind: 'pipe'; readonly key: string }
   | { readonly kind: 'ridge'; readonly value: 'tied' | 'posted' }
@@ -47,7 +47,7 @@ export type Change =
   | { readonly kind: 'bar'; readonly key: string }
   /** Any question's answer, where the family asks it. */
   | { readonly kind: 'answer'; readonly id: string; readonly value: string | number };
-type ChangeOf<K extends Change['kind']> = Extract<Change, { readonly kind: K }>;
+type ChangeOf<K extends AnswerChange['kind']> = Extract<AnswerChange, { readonly kind: K }>;
 
 /** Answers of one family, as plain data; its schema has checked them. */
 export type Answers = Readonly<Record<string, unknown>>;
@@ -63,7 +63,7 @@ export interface AtAnswers extends At {
 
 // Written as methods, so that answers of any kind stand in one record.
 type Typed<V> = { typed(valueMm: number, value: V, at: AtAnswers): Result<V> }['typed'];
-type Changed<V, K extends Change['kind']> = {
+type Changed<V, K extends AnswerChange['kind']> = {
   changed(change: ChangeOf<K>, value: V, at: AtAnswers): V | undefined;
 }['changed'];
 
@@ -90,7 +90,7 @@ export interface Parameter<V = unknown, C = unknown> {
   readonly asking: Asking<V> | undefined;
   /** Dimensions of the drawing that set it. */
   readonly dimensions: Readonly<Record<string, Typed<V>>>;
-  readonly changes: { readonly [K in Change['kind']]?: Changed<V, K> };
+  readonly changes: { readonly [K in AnswerChange['kind']]?: Changed<V, K> };
   /** Other answers that go back to these when this one is changed. */
   readonly resets: Answers;
 }

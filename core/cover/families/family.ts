@@ -12,7 +12,7 @@ import type { BuildSite } from '../../site/buildSite';
 import { cropUnder } from '../assembly/crop';
 import { mirrored } from '../assembly/mirror';
 import type { Assembly, AssemblySpec } from '../assembly/types';
-import type { Answers, Parameter, Change, ResolvedParameters, Declared, Question } from '../answers/parameter';
+import type { Answers, Parameter, AnswerChange, ResolvedParameters, Declared, Question } from '../answers/parameter';
 
 /** What a family says of itself. */
 export interface Recipe<D extends Declared & OfEveryCover> {
@@ -138,7 +138,8 @@ export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Fa
         return changed?.ok ? changed.value : undefined;
       }
       const values = declared.flatMap(([id, a]) => {
-        const changed = a.changes[change.kind] as ((c: Change, value: unknown, at: unknown) => unknown) | undefined;
+        const changed = a.changes[change.kind] as
+          ((c: AnswerChange, value: unknown, at: unknown) => unknown) | undefined;
         const value = changed?.(change, answers[id], { ...at, answers });
         return value === undefined ? [] : [[id, value] as const];
       });

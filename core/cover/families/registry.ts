@@ -2,7 +2,7 @@ import type * as z from 'zod/mini';
 import type { Result } from '../../base/result';
 import type { Catalog } from '../../catalog/catalog';
 import type { BuildSite } from '../../site/buildSite';
-import type { Answers, At, Change, Question } from '../answers/parameter';
+import type { Answers, At, AnswerChange, Question } from '../answers/parameter';
 import type { Assembly } from '../assembly/types';
 
 /** A parametric recipe: from a bed and the gardener's answers to an assembly. Nothing after it asks which family it was. */
@@ -24,7 +24,7 @@ export interface Family {
   /** Sets one typed dimension of the drawing, mm. */
   readonly dimension: (answers: Answers, id: string, valueMm: number, at: At) => Result<Answers>;
   /** The answers with a change made, or undefined when it means nothing here. */
-  readonly change: (answers: Answers, change: Change, at: At) => Answers | undefined;
+  readonly change: (answers: Answers, change: AnswerChange, at: At) => Answers | undefined;
   /** What an answer is called, where it is spoken of. */
   readonly labelOf: (id: string) => string;
   readonly assemble: (answers: Answers, site: BuildSite) => Result<Assembly>;

@@ -1,6 +1,6 @@
 import type { Vec3 } from '../../base/geometry';
 import type { Exposure } from '../../site/place';
-import type { Change } from '../../cover/answers/parameter';
+import type { AnswerChange } from '../../cover/answers/parameter';
 import type { BuildSite } from '../../site/buildSite';
 import type { Obstacle } from '../../site/plotting';
 import type { NoonAir } from '../climate/noon';
@@ -114,7 +114,7 @@ export interface Check {
 /** A change worth trying. */
 export interface Try {
   readonly label: Phrase;
-  readonly change: Change;
+  readonly change: AnswerChange;
   /** It changes what is wished, not how it is built: offered for its own check alone, by no search. */
   readonly instead?: true;
 }

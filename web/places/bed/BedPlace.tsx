@@ -1,19 +1,16 @@
-import type { Draft } from 'immer';
+import { addCover } from '../../../core/commands/addCover';
+import { measureBed } from '../../../core/commands/things';
 import { type ReactNode, useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { type Bed, CORNERS, CORNER_NAMES, bedSchema } from '../../../core/site/bed';
+import { type Bed, CORNERS, CORNER_NAMES } from '../../../core/site/bed';
 import { survey } from '../../../core/site/survey';
-import { startingCover } from '../../../core/explore/firstDesigns';
 import { FAMILY_KEYS, familyOf } from '../../../core/cover/families';
-import { issueFaults } from '../../../core/base/issues';
-import type { Cover } from '../../../core/garden/garden';
-import { type Result, failAll, ok } from '../../../core/base/result';
+import { type Result } from '../../../core/base/result';
 import { formatLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/PlaceHead';
 import { useCurrent } from '../../app/current';
-import { useEdit, useGarden } from '../../app/hooks';
-import { freshName } from '../../../core/base/ids';
+import { useRun, useGarden } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { Button, Choice, Row } from '../../parts/controls';
@@ -62,7 +59,7 @@ export function BedPlace(): ReactNode {
   const way = useWay();
   const { bed } = useCurrent();
   const garden = useGarden();
-  const edit = useEdit();
+  const run = useRun();
   const navigate = useNavigate();
   const [stepwise, measureStepwise] = useState(() => window.innerWidth <= PHONE_PX);
   if (!bed) return <Navigate to={way('plot')} replace />;
@@ -70,25 +67,11 @@ export function BedPlace(): ReactNode {
   const { length } = garden.units;
   const show = (mm: number): string => formatLength(mm, length);
 
-  const set = (label: string, next: Bed): Result<unknown> => {
-    const read = bedSchema.safeParse(next);
-    if (!read.success) return failAll(issueFaults(read.error.issues));
-    const faults = edit(`Measure ${label.toLowerCase()}`, (g) => {
-      const at = g.beds.findIndex((b) => b.id === bed.id);
-      if (at >= 0) g.beds[at] = next as Draft<Bed>;
-    });
-    return faults.length > 0 ? failAll(faults) : ok(undefined);
-  };
+  const set = (label: string, next: Bed): Result<unknown> => run((g) => measureBed(g, next, label));
 
   const cover = (key: string): void => {
-    const name = freshName(
-      familyOf(key).name,
-      garden.covers.map((c) => c.name),
-    );
-    const made = startingCover(garden, bed.id, key, newId(), name);
-    if (!made) return;
-    if (edit(`Cover ${bed.name}`, (g) => void g.covers.push(made as Draft<Cover>)).length === 0)
-      void navigate(way('bench', made.id));
+    const id = newId();
+    if (run((g) => addCover(g, bed.id, key, id)).ok) void navigate(way('bench', id));
   };
   const covers = garden.covers.filter((c) => c.bedId === bed.id);
 

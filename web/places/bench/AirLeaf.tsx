@@ -1,3 +1,4 @@
+import type { TakeAnswers } from '../../drawing/usePull';
 import type { Assessment } from '../../../core/assessment';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
@@ -114,11 +115,11 @@ const Area = styled.div`
 export function AirLeaf({
   outline: o,
   onSet,
-  setAnswers,
+  takeAnswers,
 }: {
   readonly outline: Assessment;
   readonly onSet: (id: string, mm: number) => Result<unknown>;
-  readonly setAnswers: (label: string, answers: unknown) => unknown;
+  readonly takeAnswers: TakeAnswers;
 }): ReactNode {
   const had = useWeather();
   const { weather } = had;
@@ -128,7 +129,7 @@ export function AirLeaf({
         <>
           <InWeather outline={o} weather={weather} />
           <WeatherFrom had={had} place={o.garden} />
-          <WarmerPanel outline={o} weather={weather} setAnswers={setAnswers} />
+          <WarmerPanel outline={o} weather={weather} takeAnswers={takeAnswers} />
         </>
       ) : (
         <WeatherFrom had={had} place={o.garden} />

@@ -1,14 +1,15 @@
+import { setOperation, toggleDayOff } from '../../../core/commands/covers';
+import { setNoon } from '../../../core/commands/place';
 import { celsiusOf, degreesIn } from '../../../core/base/amount';
 import { DateField } from '../../parts/DateField';
 import type { Assessment } from '../../../core/assessment';
 import type { Place } from '../../../core/site/place';
-import type { Draft } from 'immer';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type Result, fail } from '../../../core/base/result';
 import type { Operation } from '../../../core/judge/climate/operation';
 import { USUAL_TENDING } from '../../../core/judge/climate/operation';
-import { useTake, useUnits } from '../../app/hooks';
+import { useRun, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
 
@@ -57,22 +58,19 @@ function HourField({
 
 /** Who opens it and when, and the noon that its vents are sized for. */
 export function AirPanel({ outline: o }: { readonly outline: Assessment }): ReactNode {
-  const take = useTake();
+  const run = useRun();
   const { noon } = o.garden.site;
   const units = useUnits();
   const { temperature } = units;
-  const set = (recipe: (noon: Place['noon']) => void): Result<unknown> =>
-    take('Set the noon', (garden) => recipe(garden.site.noon));
+  const set = (part: Partial<Place['noon']>): Result<unknown> => run((g) => setNoon(g, part));
   const shown = (c: number): number => degreesIn(c, units);
   const read = (x: number): number => celsiusOf(x, units);
   const step = temperature === 'F' ? 1.8 : 1;
   const { tending, id } = o.cover;
-  const tend = (recipe: (tending: Draft<Operation>) => void): Result<unknown> =>
-    take('Set how it is tended', (garden) => {
-      const cover = garden.covers.find((c) => c.id === id);
-      if (cover) recipe(cover.tending);
-    });
+  const tend = (part: Partial<Operation>): Result<unknown> => run((g) => setOperation(g, id, part));
   const { warmth } = o.assembly;
+  /** What is put on in the evening and off in the morning. */
+  const nightly = warmth?.kind === 'blanket' || warmth?.kind === 'lights' ? warmth.kind : undefined;
   const opens = o.assembly.ventilation.byHandM2 > 0;
   return (
     <>
@@ -91,11 +89,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
                 },
                 { value: 'never', label: 'Never opened', why: 'What does not open by itself stays shut.' },
               ]}
-              onChange={(v) =>
-                void tend(
-                  (t) => void (t.open = v === 'open' ? { ...(USUAL_TENDING.open ?? { from: 9, to: 15 }) } : null),
-                )
-              }
+              onChange={(v) => void tend({ open: v === 'open' ? (USUAL_TENDING.open ?? { from: 9, to: 15 }) : null })}
             />
             {tending.open && (
               <>
@@ -103,14 +97,14 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
                   <HourField
                     label="Opened at"
                     value={tending.open.from}
-                    onSet={(h) => tend((t) => void (t.open && (t.open.from = h)))}
+                    onSet={(h) => tend({ open: tending.open && { ...tending.open, from: h } })}
                   />
                 </Row>
                 <Row name="Shut at">
                   <HourField
                     label="Shut at"
                     value={tending.open.to}
-                    onSet={(h) => tend((t) => void (t.open && (t.open.to = h)))}
+                    onSet={(h) => tend({ open: tending.open && { ...tending.open, to: h } })}
                   />
                 </Row>
                 <Row name="On days over" unit={`°${temperature}`}>
@@ -120,7 +114,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
                     decimals={0}
                     min={Math.round(shown(-30))}
                     max={Math.round(shown(40))}
-                    onSet={(x) => tend((t) => void (t.fromC = read(x)))}
+                    onSet={(x) => tend({ fromC: read(x) })}
                   />
                 </Row>
                 <Row name="Nobody on">
@@ -130,14 +124,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
                         key={day}
                         aria-label={WEEKDAYS[i] ?? day}
                         aria-pressed={tending.forgets.includes(i)}
-                        onPress={() =>
-                          void tend(
-                            (t) =>
-                              void (t.forgets = t.forgets.includes(i)
-                                ? t.forgets.filter((d) => d !== i)
-                                : [...t.forgets, i].sort()),
-                          )
-                        }
+                        onPress={() => void run((g) => toggleDayOff(g, id, i))}
                       >
                         {day}
                       </Button>
@@ -157,22 +144,22 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
             { value: 'brushed', label: 'Brushed off in the mornings', why: 'Light comes in, and little ever lies.' },
             { value: 'left', label: 'Left to lie', why: 'It keeps warmth in and light out, and weighs on the cover.' },
           ]}
-          onChange={(v) => void tend((t) => void (t.brushes = v === 'brushed'))}
+          onChange={(v) => void tend({ brushes: v === 'brushed' })}
         />
-        {(warmth?.kind === 'blanket' || warmth?.kind === 'lights') && (
+        {nightly && (
           <>
-            <Row name={warmth.kind === 'blanket' ? 'Blanket on' : 'Lights on'}>
+            <Row name={nightly === 'blanket' ? 'Blanket on' : 'Lights on'}>
               <HourField
-                label={`${warmth.kind} on at`}
-                value={tending[warmth.kind].from}
-                onSet={(h) => tend((t) => void (t[warmth.kind === 'blanket' ? 'blanket' : 'lights'].from = h))}
+                label={`${nightly} on at`}
+                value={tending[nightly].from}
+                onSet={(h) => tend({ [nightly]: { ...tending[nightly], from: h } })}
               />
             </Row>
             <Row name="Off at">
               <HourField
-                label={`${warmth.kind} off at`}
-                value={tending[warmth.kind].to}
-                onSet={(h) => tend((t) => void (t[warmth.kind === 'blanket' ? 'blanket' : 'lights'].to = h))}
+                label={`${nightly} off at`}
+                value={tending[nightly].to}
+                onSet={(h) => tend({ [nightly]: { ...tending[nightly], to: h } })}
               />
             </Row>
           </>
@@ -181,7 +168,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
       <section aria-label="The noon asked of it" style={{ marginTop: '1.2rem' }}>
         <h2>The noon asked of it</h2>
         <Row name="Date">
-          <DateField label="Date of the noon" date={noon.date} onSet={(date) => set((n) => void (n.date = date))} />
+          <DateField label="Date of the noon" date={noon.date} onSet={(date) => set({ date: date })} />
         </Row>
         <Row name="Outside" unit={`°${temperature}`}>
           <NumberField
@@ -190,7 +177,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
             decimals={0}
             min={Math.round(shown(-40))}
             max={Math.round(shown(50))}
-            onSet={(x) => set((n) => void (n.outsideC = read(x)))}
+            onSet={(x) => set({ outsideC: read(x) })}
           />
         </Row>
         <Row name="Rise allowed" unit={`°${temperature}`}>
@@ -200,7 +187,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
             decimals={0}
             min={1}
             max={40 * step}
-            onSet={(x) => set((n) => void (n.allowedRiseC = x / step))}
+            onSet={(x) => set({ allowedRiseC: x / step })}
           />
         </Row>
       </section>

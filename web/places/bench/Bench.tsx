@@ -2,17 +2,17 @@ import type { Check } from '../../../core/judge/strength/check';
 import { type ReactNode, memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { phraseText } from '../../../core/base/figure';
+import { phrase } from '../../../core/base/figure';
+import { keepVersion, setAnswers, setDimension } from '../../../core/commands/design';
 import type { Answers } from '../../../core/cover/answers/parameter';
 import { familyOf } from '../../../core/cover/families/registry';
 import type { Cover, Garden } from '../../../core/garden/garden';
 import { type CoverLayout, cachedLayout } from '../../../core/layout';
 import type { Fix } from '../../../core/explore/fixes';
-import { type Result, failAll, ok } from '../../../core/base/result';
 import { PlaceHead } from '../../app/PlaceHead';
 import { StripToCome } from '../../app/StripToCome';
 import { useCurrent } from '../../app/current';
-import { useApp, useAppDispatch, useEdit, useGarden, useSetAnswers } from '../../app/hooks';
+import { useApp, useAppDispatch, useGarden, useRun } from '../../app/hooks';
 import { lazyPart, onceDrawn } from '../../app/appUpdate';
 import { undo } from '../../app/store';
 import { useWay } from '../../app/way';
@@ -23,7 +23,7 @@ import { Leaves } from '../../parts/Leaves';
 import { Body, PanelBox } from '../../parts/layout';
 import type { Pulling } from '../../drawing/Handles';
 import { ShapeViews } from './ShapeViews';
-import { usePull } from '../../drawing/usePull';
+import { type TakeAnswers, usePull } from '../../drawing/usePull';
 
 const OPENING = <p role="status">Opening…</p>;
 // Leaves come when they are turned to; the shape is there at once.
@@ -91,14 +91,19 @@ export function Bench(): ReactNode {
   const garden = useGarden();
   const built = cover && cachedLayout(garden, cover);
   const working = useWork(cover);
-  const setAnswers = useSetAnswers(cover?.id ?? '');
+  const run = useRun();
+  const coverId = cover?.id ?? '';
+  const takeAnswers = useCallback<TakeAnswers>(
+    (label, answers) => run((g) => setAnswers(g, coverId, answers, label)),
+    [run, coverId],
+  );
   const [taking, takeAlong] = useState(false);
   const startTaking = useCallback(() => takeAlong(true), []);
   const [pointed, point] = useState<Check>();
   const [tried, tryOut] = useState<Fix>();
 
   const good = built?.ok ? built.value : undefined;
-  const pull = usePull(good, setAnswers);
+  const pull = usePull(good, takeAnswers);
   // While it is pulled at, everything shows what it would be.
   const drawn = useDraft(garden, good, pull.answers);
   // The drawing first; what is told of it, and what it costs, as soon as there is time.
@@ -110,13 +115,12 @@ export function Bench(): ReactNode {
   const mended = useDraft(garden, good, tried && pull.answers === undefined ? tried.answers : undefined);
   const mendedJudged = useJudged(tried && mended);
 
-  const { units } = garden;
   const takeMend = useCallback(
     (mend: Fix): void => {
       tryOut(undefined);
-      setAnswers(`Mend: ${phraseText(mend.label, units)}`, mend.answers);
+      takeAnswers(phrase`Mend: ${mend.label}`, mend.answers);
     },
-    [setAnswers, units],
+    [takeAnswers],
   );
   if (!cover || !bed) return <Navigate to={way('plot')} replace />;
   return (
@@ -135,7 +139,7 @@ export function Bench(): ReactNode {
             <Leaf
               leaf={leaf}
               outline={drawn}
-              setAnswers={setAnswers}
+              takeAnswers={takeAnswers}
               pulling={pull.pulling}
               mended={mended === good ? undefined : mended}
               pointed={pointed}
@@ -152,7 +156,6 @@ export function Bench(): ReactNode {
                 onTry={tryOut}
                 onTake={takeMend}
                 onPoint={point}
-                setAnswers={setAnswers}
               />
             )}
           </Beside>
@@ -178,13 +181,9 @@ interface HeadProps {
 /** Its name and what is done with the whole of it; not drawn again with every step. */
 const Head = memo(function Head({ coverId, title, subtitle, kept, onTakeAlong }: HeadProps): ReactNode {
   const way = useWay();
-  const edit = useEdit();
+  const run = useRun();
   const navigate = useNavigate();
-  const keep = (): void =>
-    void edit('Keep this version', (g) => {
-      const found = g.covers.find((c) => c.id === coverId);
-      if (found) found.kept = found.answers;
-    });
+  const keep = (): void => void run((g) => keepVersion(g, coverId));
   return (
     <PlaceHead title={title} subtitle={subtitle}>
       <Button onPress={onTakeAlong}>To my phone</Button>
@@ -227,24 +226,7 @@ function Broken({ faults }: { readonly faults: readonly string[] }): ReactNode {
 
 interface ViewsProps {
   readonly outline: CoverLayout;
-  readonly setAnswers: (label: string, answers: unknown) => readonly { field: string; message: string }[];
-}
-
-/** Sets a typed dimension: refused, with the reason, where the design could not be drawn any more. */
-function useDimension({ outline: o, setAnswers }: ViewsProps): (id: string, mm: number) => Result<unknown> {
-  return useCallback(
-    (id, mm) => {
-      const changed = familyOf(o.cover.family).dimension(o.cover.answers, id, mm, o);
-      if (!changed.ok) return changed;
-      // Laid out as it is going to be drawn, so that it need not be again.
-      const drawn = cachedLayout(o.garden, { ...o.cover, answers: changed.value } as Cover);
-      if (!drawn.ok) return drawn;
-      const label = o.assembly.dimensions.find((d) => d.id === id)?.label ?? id;
-      const faults = setAnswers(`Set ${label}`, changed.value);
-      return faults.length > 0 ? failAll(faults) : ok(undefined);
-    },
-    [o, setAnswers],
-  );
+  readonly takeAnswers: TakeAnswers;
 }
 
 interface LeafProps extends ViewsProps {
@@ -256,7 +238,12 @@ interface LeafProps extends ViewsProps {
 
 /** The leaf in hand; drawn again only when the design changes, not when a price comes in. */
 const Leaf = memo(function Leaf({ leaf, pulling, mended, pointed, ...views }: LeafProps): ReactNode {
-  const onSet = useDimension(views);
+  const run = useRun();
+  const { id } = views.outline.cover;
+  const onSet = useCallback(
+    (dimension: string, mm: number) => run((g) => setDimension(g, id, dimension, mm)),
+    [run, id],
+  );
   const shape = !LEAVES.some(({ key }) => key === leaf);
   const judged = useJudged(shape ? undefined : views.outline);
   if (shape)
@@ -268,7 +255,7 @@ const Leaf = memo(function Leaf({ leaf, pulling, mended, pointed, ...views }: Le
     case 'skin':
       return <SkinLeaf outline={judged} />;
     case 'air':
-      return <AirLeaf outline={judged} onSet={onSet} setAnswers={views.setAnswers} />;
+      return <AirLeaf outline={judged} onSet={onSet} takeAnswers={views.takeAnswers} />;
     default:
       return <RoundLeaf outline={judged} />;
   }

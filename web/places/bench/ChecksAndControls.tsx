@@ -6,13 +6,15 @@ import type { Assessment } from '../../../core/assessment';
 import type { PlanWork } from '../../background/plan.worker';
 import type { Job } from '../../background/useJob';
 import { Checks, type ChecksProps } from './Checks';
-import { Questions, type QuestionsProps } from './Questions';
+import { Questions } from './Questions';
 
 const StandPanel = lazyPart(() => import('./StandPanel').then((m) => m.StandPanel));
 const AirPanel = lazyPart(() => import('./AirPanel').then((m) => m.AirPanel));
 const ForWhat = lazyPart(() => import('./ForWhat').then((m) => m.ForWhat));
 
-type Asking = Pick<QuestionsProps, 'setAnswers'> & { readonly outline: Assessment };
+interface Asking {
+  readonly outline: Assessment;
+}
 
 /** What the leaf asks. */
 const Choices = memo(function Choices({ leaf, ...asked }: Asking & { readonly leaf: string }): ReactNode {
@@ -34,7 +36,7 @@ interface ToldProps extends Asking, Omit<ChecksProps, 'ready' | 'only' | 'outlin
   readonly told: { readonly cover: Cover; readonly work: Job<PlanWork> };
 }
 
-export function ChecksAndControls({ leaf, told, outline, setAnswers, ...checks }: ToldProps): ReactNode {
+export function ChecksAndControls({ leaf, told, outline, ...checks }: ToldProps): ReactNode {
   return (
     <>
       <Checks
@@ -44,7 +46,7 @@ export function ChecksAndControls({ leaf, told, outline, setAnswers, ...checks }
         only={leaf === 'shape' || leaf === 'round' ? undefined : leaf}
       />
       <div>
-        <Choices leaf={leaf} outline={outline} setAnswers={setAnswers} />
+        <Choices leaf={leaf} outline={outline} />
         {leaf === 'shape' && told.cover.brief && <ForWhat outline={outline} brief={told.cover.brief} />}
       </div>
     </>

@@ -1,9 +1,9 @@
+import { setAnswer } from '../../../core/commands/design';
 import type { CoverLayout } from '../../../core/layout';
 import { type ReactNode, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { familyOf } from '../../../core/cover/families/registry';
-import { type Result, failAll, ok } from '../../../core/base/result';
 import { formatMoney } from '../../../core/base/amount';
-import { useAppDispatch, useUnits } from '../../app/hooks';
+import { useAppDispatch, useRun, useUnits } from '../../app/hooks';
 import { useOptions } from '../../background/usePlan';
 import { noticeShown } from '../../app/state';
 import type { Option } from '../../../core/cover/answers/parameter';
@@ -16,7 +16,6 @@ export interface QuestionsProps {
   readonly outline: CoverLayout;
   readonly leaf: 'shape' | 'skin';
   readonly title: string;
-  readonly setAnswers: (label: string, answers: unknown) => readonly { field: string; message: string }[];
 }
 
 /** What the family asks that has no place in the drawing. A choice that could not be drawn is refused, with the reason. */
@@ -33,27 +32,13 @@ interface AskedProps extends QuestionsProps {
   readonly onOpen: (id: string) => void;
 }
 
-const Asked = memo(function Asked({
-  outline: o,
-  leaf,
-  title,
-  setAnswers,
-  costs,
-  opened,
-  onOpen,
-}: AskedProps): ReactNode {
+const Asked = memo(function Asked({ outline: o, leaf, title, costs, opened, onOpen }: AskedProps): ReactNode {
   const dispatch = useAppDispatch();
+  const run = useRun();
   const family = familyOf(o.cover.family);
-  const set = (id: string, label: string, value: string | number): Result<unknown> => {
-    const changed = family.answer(o.cover.answers, id, value, o);
-    if (!changed.ok) return changed;
-    const drawn = family.assemble(changed.value, o.site);
-    if (!drawn.ok) return drawn;
-    const faults = setAnswers(`Set ${label.toLowerCase()}`, changed.value);
-    return faults.length > 0 ? failAll(faults) : ok(undefined);
-  };
-  const choose = (id: string, label: string, value: string | number): void => {
-    const answer = set(id, label, value);
+  const set = (id: string, value: string | number) => run((g) => setAnswer(g, o.cover.id, id, value));
+  const choose = (id: string, value: string | number): void => {
+    const answer = set(id, value);
     if (!answer.ok) dispatch(noticeShown(answer.faults[0]?.message ?? 'That cannot be used here.'));
   };
   // Handlers stay the same from one drawing to the next, so that unchanged choices need not be drawn again.
@@ -62,10 +47,10 @@ const Asked = memo(function Asked({
     latest.current = choose;
   });
   const handlers = useRef(new Map<string, (value: string | number) => void>());
-  const handler = (id: string, label: string): ((value: string | number) => void) => {
+  const handler = (id: string): ((value: string | number) => void) => {
     const known = handlers.current.get(id);
     if (known) return known;
-    const made = (value: string | number): void => latest.current(id, label, value);
+    const made = (value: string | number): void => latest.current(id, value);
     handlers.current.set(id, made);
     return made;
   };
@@ -104,7 +89,7 @@ const Asked = memo(function Asked({
                   label={q.label}
                   value={q.value}
                   options={priced(q.id, q.value, q.options)}
-                  onChange={handler(q.id, q.label)}
+                  onChange={handler(q.id)}
                   onOpen={opener(q.id)}
                 />
               );
@@ -112,7 +97,7 @@ const Asked = memo(function Asked({
               return (
                 <Field key={q.id}>
                   <span className="name">{q.label}</span>
-                  <Stepper label={q.label} value={q.value} min={q.min} max={q.max} onChange={handler(q.id, q.label)} />
+                  <Stepper label={q.label} value={q.value} min={q.min} max={q.max} onChange={handler(q.id)} />
                 </Field>
               );
             case 'length':
@@ -120,7 +105,7 @@ const Asked = memo(function Asked({
                 <Field key={q.id}>
                   <span className="name">{q.label}</span>
                   <span>
-                    <LengthField label={q.label} valueMm={q.valueMm} boxed onSet={(mm) => set(q.id, q.label, mm)} />
+                    <LengthField label={q.label} valueMm={q.valueMm} boxed onSet={(mm) => set(q.id, mm)} />
                   </span>
                 </Field>
               );

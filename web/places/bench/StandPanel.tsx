@@ -1,3 +1,13 @@
+import {
+  setExposure,
+  setGust,
+  setPractice,
+  setRoughGust,
+  setRoughSnow,
+  setSnow,
+  setSnowBy,
+  setSnowFactor,
+} from '../../../core/commands/place';
 import { isMetric } from '../../../core/base/length';
 import { unitOf } from '../../../core/base/amount';
 import { conditionLines } from '../../../core/conditions';
@@ -7,8 +17,7 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { PRACTICES, SNOW_DENSITY } from '../../../core/judge/strength/snow';
 import { amount, phrase } from '../../../core/base/figure';
-import { failAll, ok } from '../../../core/base/result';
-import { useEdit, useUnits } from '../../app/hooks';
+import { useRun, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
 import { Sentence } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
@@ -51,25 +60,12 @@ const FACTORS = [
 
 /** What snow and wind are asked of covers here. */
 export function StandPanel({ outline: o }: { readonly outline: Assessment }): ReactNode {
-  const edit = useEdit();
+  const run = useRun();
   const { snow, exposure, practice, snowFactors, rough, gustMPerS } = o.garden.site;
   const ce = PRACTICES[practice].exposure;
   const metric = isMetric(o.garden.units.length);
   const units = useUnits();
   const [speed, pressure] = [unitOf('speed', units), unitOf('pressure', units)];
-  const change = (label: string, recipe: (site: Place) => void) => {
-    const faults = edit(label, (garden) => recipe(garden.site));
-    return faults.length > 0 ? failAll(faults) : ok(undefined);
-  };
-  /** What is typed or read off a table is rough no more. */
-  const said = (what: Place['rough'][number]) => (site: Place) => {
-    site.rough = site.rough.filter((r) => r !== what);
-  };
-  const set = (recipe: (site: Place) => void) =>
-    change('Set the snow', (site) => {
-      recipe(site);
-      said('snow')(site);
-    });
   return (
     <section aria-label="Snow asked of it">
       <h2>Snow asked of it</h2>
@@ -88,12 +84,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
             label="About"
             value={ROUGH_SNOW.find((c) => snow.by === 'depth' && snow.depthMm === c.depthMm)?.key ?? ''}
             options={ROUGH_SNOW.map(({ key, label, why }) => ({ value: key, label, why }))}
-            onChange={(key) =>
-              change('Say about what snow lies', (site) => {
-                const depthMm = ROUGH_SNOW.find((c) => c.key === key)?.depthMm ?? 0;
-                site.snow = { by: 'depth', depthMm, kind: 'wet' };
-              })
-            }
+            onChange={(key) => void run((g) => setRoughSnow(g, ROUGH_SNOW.find((c) => c.key === key)?.depthMm ?? 0))}
           />
         </Rough>
       )}
@@ -108,12 +99,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
             why: 'From your building office’s table; the cover stands the winter alone.',
           },
         ]}
-        onChange={(by) =>
-          set(
-            (site) =>
-              void (site.snow = by === 'depth' ? { by, depthMm: 150, kind: 'wet' } : { by: 'ground', groundPa: 2400 }),
-          )
-        }
+        onChange={(by) => void run((g) => setSnowBy(g, by as Place['snow']['by']))}
       />
       {snow.by === 'depth' ? (
         <>
@@ -122,7 +108,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
               label="Depth of snow"
               valueMm={snow.depthMm}
               boxed
-              onSet={(mm) => set((site) => void (site.snow.by === 'depth' && (site.snow.depthMm = mm)))}
+              onSet={(mm) => run((g) => setSnow(g, { ...snow, depthMm: mm }))}
             />
           </Row>
           <Choice
@@ -145,7 +131,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
                 why: phrase`Heavy, about ${amount(SNOW_DENSITY.wet, 'density')}: what folds tunnels.`,
               },
             ]}
-            onChange={(kind) => set((site) => void (site.snow.by === 'depth' && (site.snow.kind = kind as 'wet')))}
+            onChange={(kind) => void run((g) => setSnow(g, { ...snow, kind: kind as 'wet' }))}
           />
         </>
       ) : (
@@ -156,7 +142,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
             decimals={metric ? 2 : 1}
             min={0}
             max={Math.floor(20_000 * pressure.per)}
-            onSet={(x) => set((site) => void (site.snow = { by: 'ground', groundPa: x / pressure.per }))}
+            onSet={(x) => run((g) => setSnow(g, { by: 'ground', groundPa: x / pressure.per }))}
           />
         </Row>
       )}
@@ -171,9 +157,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
             why: 'EN 1991-1-3: alike up to 60 degrees, and drifted to one side.',
           },
         ]}
-        onChange={(value) =>
-          change('Set whose practice snow is reckoned by', (site) => void (site.practice = value as Place['practice']))
-        }
+        onChange={(value) => void run((g) => setPractice(g, value as Place['practice']))}
       />
       <Choice
         label="Wind here"
@@ -183,7 +167,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
           { value: 'normal', label: 'Usual', why: `Some trees and houses: Ce ${ce.normal}.` },
           { value: 'sheltered', label: 'Sheltered', why: `Snow stays where it falls: Ce ${ce.sheltered}.` },
         ]}
-        onChange={(value) => change('Set the wind', (site) => void (site.exposure = value as Place['exposure']))}
+        onChange={(value) => void run((g) => setExposure(g, value as Place['exposure']))}
       />
       <Factors>
         <summary>Its factors</summary>
@@ -196,10 +180,10 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
                 decimals={2}
                 min={0.5}
                 max={2}
-                onSet={(x) => change(`Set ${name}`, (site) => void (site.snowFactors[key] = x))}
+                onSet={(x) => run((g) => setSnowFactor(g, key, name, x))}
               />{' '}
               {snowFactors[key] !== null && (
-                <Button onPress={() => change(`Set ${name}`, (site) => void (site.snowFactors[key] = null))}>
+                <Button onPress={() => void run((g) => setSnowFactor(g, key, name, null))}>
                   As {PRACTICES[practice].name}
                 </Button>
               )}
@@ -218,9 +202,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
             value={ROUGH_GUST.find((c) => c.gustMPerS === gustMPerS)?.key ?? ''}
             options={ROUGH_GUST.map(({ key, label, why }) => ({ value: key, label, why }))}
             onChange={(key) =>
-              change('Say about how it blows', (site) => {
-                site.gustMPerS = ROUGH_GUST.find((c) => c.key === key)?.gustMPerS ?? site.gustMPerS;
-              })
+              void run((g) => setRoughGust(g, ROUGH_GUST.find((c) => c.key === key)?.gustMPerS ?? gustMPerS))
             }
           />
         </Rough>
@@ -232,12 +214,7 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
           decimals={0}
           min={0}
           max={Math.floor(90 * speed.per)}
-          onSet={(x) =>
-            change('Set the gust', (site) => {
-              site.gustMPerS = x / speed.per;
-              said('gust')(site);
-            })
-          }
+          onSet={(x) => run((g) => setGust(g, x / speed.per))}
         />
       </Row>
     </section>

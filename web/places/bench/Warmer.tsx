@@ -1,3 +1,4 @@
+import type { TakeAnswers } from '../../drawing/usePull';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
@@ -34,11 +35,11 @@ const SHOWN = 6;
 export function WarmerPanel({
   outline: o,
   weather,
-  setAnswers,
+  takeAnswers,
 }: {
   readonly outline: Assessment;
   readonly weather: Weather;
-  readonly setAnswers: (label: string, answers: unknown) => unknown;
+  readonly takeAnswers: TakeAnswers;
 }): ReactNode {
   const units = useUnits();
   const input = { coverId: o.cover.id, key: weatherKey(weather) };
@@ -81,7 +82,7 @@ export function WarmerPanel({
                 </td>
                 <td className="n">{Math.round(100 * c.lightLost)} %</td>
                 <td>
-                  <Button onPress={() => void setAnswers(`${c.question}: ${c.label}`, c.answers)}>Take it</Button>
+                  <Button onPress={() => void takeAnswers(`${c.question}: ${c.label}`, c.answers)}>Take it</Button>
                 </td>
               </tr>
             ))}

@@ -1,15 +1,14 @@
-import type { Draft } from 'immer';
+import { addSeasonalCover, removeSeasonalCover, setSeasonalCover } from '../../../core/commands/covers';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { isMonthDay, sayDay } from '../../../core/base/days';
 import { coverMaterial } from '../../../core/catalog/catalog';
 import { formatAmount } from '../../../core/base/amount';
-import { type Result, fail } from '../../../core/base/result';
+import { fail } from '../../../core/base/result';
 import { evaluate } from '../../../core/evaluate';
-import type { Cover } from '../../../core/garden/garden';
 import { MOST_COATS, canWear, coatWorth, enclosureIn } from '../../../core/judge/season/seasonalCovers';
 import { useCurrent } from '../../app/current';
-import { useCatalog, useGarden, useTake, useUnits } from '../../app/hooks';
+import { useCatalog, useGarden, useRun, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
 import { TypedField } from '../../parts/TypedField';
 import { useState } from 'react';
@@ -29,15 +28,12 @@ const Box = styled.section`
 `;
 
 const NOTHING = 'nothing';
-/** What a coat starts as: a net for early summer, when the film comes off. */
-const FIRST = { coverKey: 'net', from: '06-01', to: '08-15' } as const;
-
 /** What the frame wears through the year beside its own cover: each a sheet of its own in the cuts and the cart. */
 export function Coats(): ReactNode {
   const garden = useGarden();
   const units = useUnits();
   const catalog = useCatalog();
-  const take = useTake();
+  const run = useRun();
   const inHand = useCurrent().cover;
   const [chosen, choose] = useState<string>();
   const cover = garden.covers.find((c) => c.id === chosen) ?? inHand;
@@ -61,11 +57,6 @@ export function Coats(): ReactNode {
     );
   const { enclosure } = o.value.assembly;
   const own = coatWorth(enclosure);
-  const change = (label: string, recipe: (c: Draft<Cover>) => void): Result<unknown> =>
-    take(label, (g) => {
-      const found = g.covers.find((c) => c.id === cover.id);
-      if (found) recipe(found);
-    });
   const covers = [...catalog.cover.values()].filter((c) => c.rolls.length > 0 && c.kind !== 'mesh');
   const date = (i: number, key: 'from' | 'to'): ReactNode => (
     <Row name={key === 'from' ? 'On' : 'Off'}>
@@ -76,10 +67,7 @@ export function Coats(): ReactNode {
         take={(text) => {
           const d = monthDayOf(text);
           if (d === undefined || !isMonthDay(d)) return fail('date', 'A day and a month, such as 15 April or 04-15.');
-          return change('Set when a coat is worn', (c) => {
-            const coat = c.coats[i];
-            if (coat) coat[key] = d;
-          });
+          return run((g) => setSeasonalCover(g, cover.id, i, { [key]: d }));
         }}
       />
     </Row>
@@ -105,10 +93,7 @@ export function Coats(): ReactNode {
                 { value: NOTHING, label: 'nothing: bare hoops' },
               ]}
               onChange={(key) =>
-                void change('Choose a coat', (c) => {
-                  const found = c.coats[i];
-                  if (found) found.coverKey = key === NOTHING ? null : key;
-                })
+                void run((g) => setSeasonalCover(g, cover.id, i, { coverKey: key === NOTHING ? null : key }))
               }
             />
             {date(i, 'from')}
@@ -119,16 +104,14 @@ export function Coats(): ReactNode {
                 %), nights {formatAmount(worth.frostHelpC, 'warming', units)} milder
               </p>
             )}
-            <Button onPress={() => void change('Take a coat away', (c) => void c.coats.splice(i, 1))}>
-              Take coat {i + 1} away
-            </Button>
+            <Button onPress={() => void run((g) => removeSeasonalCover(g, cover.id, i))}>Take coat {i + 1} away</Button>
           </div>
         );
       })}
       <div>
         <Button
           isDisabled={cover.coats.length >= MOST_COATS}
-          onPress={() => void change('Add a coat', (c) => void c.coats.push({ ...FIRST }))}
+          onPress={() => void run((g) => addSeasonalCover(g, cover.id))}
         >
           Add a coat
         </Button>

@@ -1,3 +1,5 @@
+import { putUpOrTakeDown, removeFromLog, writeLog } from '../../../core/commands/covers';
+import { copyForNextYear } from '../../../core/commands/things';
 import { type ReactNode, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -9,14 +11,13 @@ import { lifeText } from '../../../core/catalog/covers';
 import { capital } from '../../../core/base/figure';
 import { evaluate } from '../../../core/evaluate';
 import type { Cover, CoverState } from '../../../core/garden/garden';
-import { type LogKind, newEntry } from '../../../core/garden/log';
-import { withNextYear } from '../../../core/garden/order';
+import { newEntry } from '../../../core/garden/log';
 import { spellsOf } from '../../../core/garden/spells';
 import type { Assessment } from '../../../core/assessment';
 import { partsOf } from '../../../core/show/parts';
 import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
-import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { Button, Choice, Row } from '../../parts/controls';
@@ -91,19 +92,13 @@ export function Covers(): ReactNode {
 /** Put up or taken down, on a date, and where it lies: the day book gets its line with it. */
 function PutUp({ cover }: { readonly cover: Cover }): ReactNode {
   const garden = useGarden();
-  const take = useTake();
+  const run = useRun();
   const [date, setDate] = useState(dateAt(garden.site, Date.now()));
   const [where, setWhere] = useState('');
   const { state } = cover;
-  const now = (kind: LogKind, to: CoverState, note: string): void =>
-    void take(kind === 'put-up' ? `Put ${cover.name} up` : `Take ${cover.name} down`, (g) => {
-      const found = g.covers.find((c) => c.id === cover.id);
-      if (found) found.state = to;
-      g.log.push({ ...newEntry(newId(), date, cover.id, kind), note });
-    });
+  const turn = (): void => void run((g) => putUpOrTakeDown(g, cover.id, newId(), date, where));
   const since = 'since' in state && state.since !== null ? ` since ${sayDay(state.since)}` : '';
   const lies = state.is === 'stored' && state.where !== '' ? `, and lies in: ${state.where}` : '';
-  const from = state.is === 'stored' && state.where !== '' ? `From: ${state.where}` : '';
   const up = state.is === 'standing';
   return (
     <section aria-label="Put up and taken down">
@@ -135,20 +130,9 @@ function PutUp({ cover }: { readonly cover: Cover }): ReactNode {
           </Row>
         )}
         <div style={{ display: 'flex', gap: '0.6rem', marginTop: '0.5rem' }}>
-          {up ? (
-            <Button
-              $strong
-              onPress={() =>
-                now('taken-down', { is: 'stored', since: date, where }, where === '' ? '' : `To: ${where}`)
-              }
-            >
-              Take it down
-            </Button>
-          ) : (
-            <Button $strong onPress={() => now('put-up', { is: 'standing', since: date }, from)}>
-              Put it up
-            </Button>
-          )}
+          <Button $strong onPress={turn}>
+            {up ? 'Take it down' : 'Put it up'}
+          </Button>
         </div>
       </div>
     </section>
@@ -198,7 +182,7 @@ function Sheets({ o }: { readonly o: Assessment }): ReactNode {
 /** What was noted to be changed, and the design once more to change it on. */
 function NextTime({ cover }: { readonly cover: Cover }): ReactNode {
   const garden = useGarden();
-  const take = useTake();
+  const run = useRun();
   const navigate = useNavigate();
   const way = useWay();
   const notes = garden.log.filter((e) => e.coverId === cover.id && e.kind === 'change');
@@ -212,7 +196,7 @@ function NextTime({ cover }: { readonly cover: Cover }): ReactNode {
               {e.note === '' ? '(nothing written)' : e.note}{' '}
               <Button
                 aria-label={`Take away: ${e.note}`}
-                onPress={() => void take('Take a note away', (g) => void (g.log = g.log.filter((x) => x.id !== e.id)))}
+                onPress={() => void run((g) => removeFromLog(g, e.id, 'Take a note away'))}
               >
                 Take away
               </Button>
@@ -229,19 +213,14 @@ function NextTime({ cover }: { readonly cover: Cover }): ReactNode {
             const note = text.trim();
             if (note === '' || note.length > 500) return fail('note', 'From one to 500 letters.');
             const date = dateAt(garden.site, Date.now());
-            return take(
-              'Note what to change',
-              (g) => void g.log.push({ ...newEntry(newId(), date, cover.id, 'change'), note }),
-            );
+            const entry = { ...newEntry(newId(), date, cover.id, 'change'), note };
+            return run((g) => writeLog(g, [entry], 'Note what to change'));
           }}
         />
         <Button
           onPress={() => {
             const id = newId();
-            const done = take(
-              `${cover.name} for next year`,
-              (g) => void Object.assign(g, withNextYear(garden, cover.id, id)),
-            );
+            const done = run((g) => copyForNextYear(g, cover.id, id));
             if (done.ok) void navigate(way('bench', id));
           }}
         >

@@ -1,9 +1,10 @@
+import { forgetFrost, setFrost } from '../../../core/commands/place';
 import type { ReactNode } from 'react';
 import { isMonthDay, sayDay } from '../../../core/base/days';
 import { type Result, fail } from '../../../core/base/result';
 import { frostOf } from '../../../core/judge/season/frost';
 import { type FrostDates, FOUND_AT } from '../../../core/site/place';
-import { useGarden, useTake } from '../../app/hooks';
+import { useGarden, useRun } from '../../app/hooks';
 import { Button, Row } from '../../parts/controls';
 import { NumberField, TypedField } from '../../parts/TypedField';
 import { monthDayOf } from '../../parts/monthDay';
@@ -11,15 +12,9 @@ import { monthDayOf } from '../../parts/monthDay';
 /** When frost ends and begins here: asked where it is first needed, rough until it is said. */
 export function FrostPanel(): ReactNode {
   const { site } = useGarden();
-  const take = useTake();
+  const run = useRun();
   const frost = frostOf(site);
-  const set = (more: Partial<FrostDates>): Result<unknown> =>
-    take('Set the frost dates', (g) => {
-      const now = frostOf(g.site) ?? { lastSpring: '05-01', firstAutumn: '10-15', spreadDays: 14 };
-      const { lastSpring, firstAutumn, spreadDays } = { ...now, ...more };
-      g.site.frost = { lastSpring, firstAutumn, spreadDays };
-      g.site.rough = g.site.rough.filter((r) => r !== 'frost');
-    });
+  const set = (more: Partial<FrostDates>): Result<unknown> => run((g) => setFrost(g, more));
   const field = (name: string, key: 'lastSpring' | 'firstAutumn'): ReactNode => (
     <Row name={name}>
       <TypedField
@@ -58,11 +53,7 @@ export function FrostPanel(): ReactNode {
           onSet={(x) => set({ spreadDays: Math.round(x) })}
         />
       </Row>
-      {site.frost && (
-        <Button onPress={() => void take('Use rough frost dates', (g) => void (g.site.frost = null))}>
-          By latitude and height
-        </Button>
-      )}
+      {site.frost && <Button onPress={() => void run(forgetFrost)}>By latitude and height</Button>}
     </section>
   );
 }

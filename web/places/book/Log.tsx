@@ -1,3 +1,4 @@
+import { removeFromLog, writeLog } from '../../../core/commands/covers';
 import { type ReactNode, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { celsiusOf, degreesIn, formatAmount, unitOf } from '../../../core/base/amount';
@@ -6,7 +7,7 @@ import { LOG_KINDS, LOG_KIND_KEYS, type LogEntry, type LogKind, newEntry } from 
 import { logCsv } from '../../../core/show/log';
 import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
-import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button, Choice, Field, Row } from '../../parts/controls';
 import { FaultList } from '../../parts/OpenFile';
@@ -80,7 +81,7 @@ function MaybeDegrees({
 /** What was done and read, written down and looked back at. */
 export function Log(): ReactNode {
   const garden = useGarden();
-  const take = useTake();
+  const run = useRun();
   const units = useUnits();
   const mass = unitOf('mass', units);
   const { cover } = useCurrent();
@@ -90,7 +91,7 @@ export function Log(): ReactNode {
   const [pages, setPages] = useState(1);
   const set = (more: Partial<LogEntry>): void => setEntry((e) => ({ ...e, ...more }));
   const write = (): void => {
-    const done = take(`Log: ${LOG_KINDS[entry.kind]}`, (g) => void g.log.push(entry));
+    const done = run((g) => writeLog(g, [entry], `Log: ${LOG_KINDS[entry.kind]}`));
     setFaults(done.ok ? [] : done.faults);
     if (done.ok) setEntry(newEntry(newId(), entry.date, entry.coverId, entry.kind));
   };
@@ -240,9 +241,7 @@ export function Log(): ReactNode {
                 <td>
                   <Button
                     aria-label={`Take away: ${LOG_KINDS[e.kind]}, ${e.date}`}
-                    onPress={() =>
-                      void take('Take an entry away', (g) => void (g.log = g.log.filter((x) => x.id !== e.id)))
-                    }
+                    onPress={() => void run((g) => removeFromLog(g, e.id))}
                   >
                     Take away
                   </Button>

@@ -1,10 +1,11 @@
+import { setCalibration } from '../../../core/commands/covers';
 import { type ReactNode, useState } from 'react';
 import { formatAmount } from '../../../core/base/amount';
 import type { Cover } from '../../../core/garden/garden';
 import { LEAST_READINGS, type Reading } from '../../../core/judge/climate/fit';
 import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
 import { useCurrent } from '../../app/current';
-import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { fitIn } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button, Choice } from '../../parts/controls';
@@ -51,21 +52,12 @@ export function LogPanel(): ReactNode {
 }
 
 function Taught({ cover }: { readonly cover: Cover }): ReactNode {
-  const take = useTake();
+  const run = useRun();
   return (
     <p style={{ marginTop: '0.8rem' }}>
       In force since {cover.taught?.readings} readings: loses {cover.taught?.loss.toFixed(2)} times, takes in{' '}
       {cover.taught?.gain.toFixed(2)} times as much as reckoned.{' '}
-      <Button
-        onPress={() =>
-          void take('Forget what the readings taught', (g) => {
-            const found = g.covers.find((c) => c.id === cover.id);
-            if (found) found.taught = null;
-          })
-        }
-      >
-        Forget it
-      </Button>
+      <Button onPress={() => void run((g) => setCalibration(g, cover.id, null))}>Forget it</Button>
     </p>
   );
 }
@@ -80,7 +72,7 @@ function Fitted({
   readonly weather: Weather;
 }): ReactNode {
   const units = useUnits();
-  const take = useTake();
+  const run = useRun();
   const input = {
     coverId: cover.id,
     key: weatherKey(weather),
@@ -111,9 +103,9 @@ function Fitted({
       <Button
         $strong
         onPress={() =>
-          void take('Correct the cover to its readings', (g) => {
-            const found = g.covers.find((c) => c.id === cover.id);
-            if (found) found.taught = { loss: fit.taught.loss, gain: fit.taught.gain, readings: fit.lows + fit.highs };
+          void run((g) => {
+            const { loss, gain } = fit.taught;
+            return setCalibration(g, cover.id, { loss, gain, readings: fit.lows + fit.highs });
           })
         }
       >

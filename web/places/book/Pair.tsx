@@ -1,3 +1,4 @@
+import { writeLog } from '../../../core/commands/covers';
 import { type ReactNode, useState } from 'react';
 import { climatePlace, wornOf } from '../../../core/air';
 import { formatAmount } from '../../../core/base/amount';
@@ -7,7 +8,7 @@ import { evaluate } from '../../../core/evaluate';
 import type { Cover } from '../../../core/garden/garden';
 import { type LogEntry, newEntry } from '../../../core/garden/log';
 import { dateAt } from '../../../core/site/clock';
-import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button } from '../../parts/controls';
 import { type StreamedReading, thermometers } from '../../weather/source';
@@ -20,7 +21,7 @@ const PACE_MS = 5;
 /** A pair of thermometers that is not there: for trying out what readings teach. */
 export function Pair({ cover }: { readonly cover: Cover }): ReactNode {
   const garden = useGarden();
-  const take = useTake();
+  const run = useRun();
   const units = useUnits();
   const [said, say] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -71,7 +72,7 @@ export function Pair({ cover }: { readonly cover: Cover }): ReactNode {
       outsideHighC: of(list, 'outsideC', true),
       note: 'Simulated thermometers',
     }));
-    if (entries.length > 0) take('Take in the simulated thermometers', (g) => void g.log.push(...entries));
+    if (entries.length > 0) run((g) => writeLog(g, entries, 'Take in the simulated thermometers'));
     say(entries.length > 0 ? `${entries.length} days taken in.` : 'Every day of these is written down already.');
   };
   return (

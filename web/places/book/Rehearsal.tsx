@@ -1,3 +1,4 @@
+import { setAnswers } from '../../../core/commands/design';
 import { type ReactNode, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
@@ -11,7 +12,7 @@ import { coverMaterial, cropOf } from '../../../core/catalog/catalog';
 import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
 import { lazyPart } from '../../app/appUpdate';
-import { useCatalog, useGarden, useTake, useUnits } from '../../app/hooks';
+import { useCatalog, useGarden, useRun, useUnits } from '../../app/hooks';
 import { playIn, playManyIn } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button, Stepper } from '../../parts/controls';
@@ -152,7 +153,7 @@ function OneWinter({
   readonly onBrush: (b: Brushing) => void;
 }): ReactNode {
   const units = useUnits();
-  const take = useTake();
+  const run = useRun();
   const garden = useGarden();
   const catalog = useCatalog();
   const input = { coverId, year, seed: `winter ${number}`, brushing };
@@ -224,10 +225,7 @@ function OneWinter({
                   const { answers, brushing: b } = helped;
                   if (b) onBrush(b);
                   if (answers)
-                    take(`Rehearsed: ${phraseText(helped.label, units)}`, (g) => {
-                      const c = g.covers.find((x) => x.id === coverId);
-                      if (c) c.answers = answers as typeof c.answers;
-                    });
+                    run((g) => setAnswers(g, coverId, answers, `Rehearsed: ${phraseText(helped.label, units)}`));
                 }}
               >
                 Take it

@@ -1,12 +1,12 @@
+import { goToStep, tickCheck } from '../../../core/commands/covers';
 import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { amount } from '../../../core/base/figure';
-import type { Cover } from '../../../core/garden/garden';
 import { PlaceHead } from '../../app/PlaceHead';
 import { useAwake } from '../../app/awake';
 import { useCurrent } from '../../app/current';
-import { useEdit } from '../../app/hooks';
+import { useRun } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { useOutline } from '../../background/useOutline';
 import { useSize } from '../../drawing/useSize';
@@ -93,7 +93,7 @@ export function Build(): ReactNode {
   const way = useWay();
   const { cover, bed } = useCurrent();
   const outlined = useOutline(cover);
-  const edit = useEdit();
+  const run = useRun();
   const navigate = useNavigate();
   const [ref, size] = useSize<HTMLDivElement>();
   if (!cover || !bed) return <Navigate to={way('plot')} replace />;
@@ -102,12 +102,7 @@ export function Build(): ReactNode {
   const { done } = cover.build;
   const at = Math.min(cover.build.at, steps.length - 1);
   const now = steps[at];
-  const change = (label: string, recipe: (build: Cover['build']) => void): void =>
-    void edit(label, (garden) => {
-      const found = garden.covers.find((c) => c.id === cover.id);
-      if (found) recipe(found.build);
-    });
-  const go = (to: number): void => change('Go to a step', (build) => void (build.at = to));
+  const go = (to: number): void => void run((g) => goToStep(g, cover.id, to));
   const finished = (i: number): boolean => {
     const s = steps[i];
     return s !== undefined && s.checks.length > 0 && s.checks.every((_, k) => done.includes(checkKey(s, k)));
@@ -155,12 +150,7 @@ export function Build(): ReactNode {
                 of={steps.length}
                 width={size.width}
                 done={done}
-                onTick={(key, ticked) =>
-                  change(ticked ? 'Tick a check' : 'Untick a check', (build) => {
-                    build.done = build.done.filter((k) => k !== key);
-                    if (ticked) build.done.push(key);
-                  })
-                }
+                onTick={(key, ticked) => void run((g) => tickCheck(g, cover.id, key, ticked))}
               />
             )}
             <div className="deeds">

@@ -1,3 +1,4 @@
+import { buyAlso } from '../../../core/commands/covers';
 import { JobSays } from '../../parts/JobSays';
 import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
@@ -9,7 +10,7 @@ import { PlaceHead } from '../../app/PlaceHead';
 import { Strip } from '../../app/Strip';
 import { useAwake } from '../../app/awake';
 import { useCurrent } from '../../app/current';
-import { useAppDispatch, useTake, useUnits } from '../../app/hooks';
+import { useAppDispatch, useRun, useUnits } from '../../app/hooks';
 import { noticeShown } from '../../app/state';
 import { useWay } from '../../app/way';
 import { useOutline } from '../../background/useOutline';
@@ -32,20 +33,13 @@ const Scroll = styled.div`
 
 /** Things that no part of the cover asks for, bought with it all the same. */
 function AlsoBuy({ cover }: { readonly cover: Cover }): ReactNode {
-  const take = useTake();
+  const run = useRun();
   return (
     <section aria-label="Also buy" data-testid="also">
       <h2>Also buy</h2>
       <CountedThings
         counts={Object.fromEntries(cover.also.map((a) => [a.itemKey, a.count]))}
-        onSet={(item, count) =>
-          take(`Buy ${item.name}`, (g) => {
-            const also = g.covers.find((c) => c.id === cover.id)?.also;
-            const found = also?.find((a) => a.itemKey === item.key);
-            if (found) found.count = count;
-            else also?.push({ itemKey: item.key, count });
-          })
-        }
+        onSet={(item, count) => run((g) => buyAlso(g, cover.id, item, count))}
         first="seam-tape"
         labels={{ which: 'What else to buy', howMany: 'How many of it to buy', of: 'Also buy' }}
       />

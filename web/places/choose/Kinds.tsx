@@ -101,7 +101,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
     { bedId: bed.id, cropKey },
     (g, asked, hear) => compareKinds(g, asked.bedId, asked.cropKey, hear).then(ok),
   );
-  const choose = useChosen(bed);
+  const choose = useChosen();
   const coming = job.value ? undefined : job.progress;
   const found = job.value ?? coming?.work;
 

@@ -1,4 +1,4 @@
-import type { Draft } from 'immer';
+import { setBrief } from '../../../core/commands/things';
 import { type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -11,7 +11,7 @@ import { type FigureKey, sentenceOf } from '../../../core/explore/brief/wishes';
 import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
-import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { lazyPart } from '../../app/appUpdate';
 import { useWay } from '../../app/way';
 import { compareKinds } from '../../background/planClient';
@@ -121,14 +121,10 @@ const ROWS = 5;
 export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
   const garden = useGarden();
   const units = useUnits();
-  const take = useTake();
+  const run = useRun();
   const brief = bed.brief ?? NOTHING_SAID;
   const [asked, ask] = useState<SearchFor & { readonly n: number }>();
-  const set = (label: string, part: Partial<Brief>) =>
-    take(label, (g) => {
-      const found = g.beds.find((b) => b.id === bed.id);
-      if (found) found.brief = { ...(found.brief ?? NOTHING_SAID), ...part } as Draft<Brief>;
-    });
+  const set = (label: string, part: Partial<Brief>) => run((g) => setBrief(g, bed.id, label, part));
   const changed = asked !== undefined && JSON.stringify(asked.brief) !== JSON.stringify(brief);
   return (
     <Body>
@@ -186,7 +182,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
   const { state, found, fault, stop } = useSearch(of);
   const offers = found?.offers ?? [];
   const held = offers.find((o) => o.id === chosen) ?? offers[0];
-  const choose = useChosen(bed);
+  const choose = useChosen();
   const open = ({ name, cover }: Pick<ShownOffer, 'name' | 'cover'>): void =>
     choose({ name, cover: { ...cover, brief } });
   const take = (cover: Cover, asked: Brief): void =>

@@ -79,7 +79,7 @@ function Pulled({
 }): ReactNode {
   const built = cachedLayout(garden, cover);
   const good = built.ok ? built.value : undefined;
-  const pull = usePull(good, (_, answers) => setAnswers(answers as Answers));
+  const pull = usePull(good, (_, answers) => setAnswers(answers));
   const tried = pull.answers ? cachedLayout(garden, { ...cover, answers: pull.answers } as Cover) : built;
   const o = tried.ok ? tried.value : good;
   return o && good ? <Drawn outline={o} setAnswers={setAnswers} pulling={pull.pulling} /> : null;

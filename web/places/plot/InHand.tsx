@@ -1,16 +1,17 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { type Result, failAll, ok } from '../../../core/base/result';
+import type { ThingKind } from '../../../core/commands/change';
+import { measureLandmark } from '../../../core/commands/things';
 import type { Cover, CoverState, Garden } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { LANDMARKS, type Landmark } from '../../../core/site/landmark';
 import { turnedTo } from '../../../core/site/plotting';
-import { useTake } from '../../app/hooks';
+import { useRun } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { Button, Choice, Row } from '../../parts/controls';
-import type { Deeds, PlotItemKind } from './deeds';
+import type { Deeds } from './deeds';
 import type { Thing } from './useLying';
 
 const Held = styled.div`
@@ -46,15 +47,12 @@ const Held = styled.div`
   }
 `;
 
-const taken = (faults: readonly { field: string; message: string }[]): Result<unknown> =>
-  faults.length > 0 ? failAll(faults) : ok(true);
-
 function Name({
   kind,
   thing,
   deeds,
 }: {
-  readonly kind: PlotItemKind;
+  readonly kind: ThingKind;
   readonly thing: { id: string; name: string };
   readonly deeds: Deeds;
 }): ReactNode {
@@ -64,7 +62,7 @@ function Name({
         label={`Name of ${thing.name}`}
         shown={thing.name}
         boxed
-        take={(text) => taken(deeds.rename(kind, thing.id, text))}
+        take={(text) => deeds.rename(kind, thing.id, text)}
       />
     </Row>
   );
@@ -72,7 +70,7 @@ function Name({
 
 /** Where a thing lies, typed exactly. */
 function Where({ thing, deeds }: { readonly thing: Thing; readonly deeds: Deeds }): ReactNode {
-  const to = (at: Partial<Thing['at']>) => taken(deeds.lay('Move', { ...thing, at: { ...thing.at, ...at } }));
+  const to = (at: Partial<Thing['at']>) => deeds.lay('Move', { ...thing, at: { ...thing.at, ...at } });
   return (
     <>
       <Row name="East">
@@ -98,7 +96,7 @@ function Where({ thing, deeds }: { readonly thing: Thing; readonly deeds: Deeds 
           decimals={thing.bearingDeg % 1 === 0 ? 0 : 1}
           min={0}
           max={360}
-          onSet={(deg) => taken(deeds.lay('Turn', turnedTo(thing, deg)))}
+          onSet={(deg) => deeds.lay('Turn', turnedTo(thing, deg))}
         />
       </Row>
     </>
@@ -110,7 +108,7 @@ function Ups({
   thing,
   deeds,
 }: {
-  readonly kind: PlotItemKind;
+  readonly kind: 'bed' | 'cover';
   readonly thing: { id: string; name: string };
   readonly deeds: Deeds;
 }): ReactNode {
@@ -151,7 +149,7 @@ export function BedInHand({
         <Button onPress={() => onHold(deeds.copyBed(bed.id, false))}>Duplicate</Button>
         {covers > 0 && <Button onPress={() => onHold(deeds.copyBed(bed.id, true))}>Duplicate with covers</Button>}
         <Ups kind="bed" thing={bed} deeds={deeds} />
-        <Button aria-label={`Take ${bed.name} away`} onPress={() => deeds.takeAway('bed', bed.id)}>
+        <Button aria-label={`Take ${bed.name} away`} onPress={() => deeds.takeAway('bed', bed)}>
           Take away
         </Button>
       </div>
@@ -165,21 +163,14 @@ export function LandmarkInHand({
   deeds,
   onHold,
 }: InHandProps & { readonly landmark: Landmark }): ReactNode {
-  const take = useTake();
+  const run = useRun();
   const size = (what: 'lengthMm' | 'widthMm' | 'heightMm', name: string): ReactNode => (
     <Row name={name}>
       <LengthField
         label={`${l.name}: ${name.toLowerCase()}`}
         valueMm={l[what]}
         boxed
-        onSet={(mm) =>
-          take(`Measure ${l.name}`, (g) => {
-            const found = g.landmarks.find((x) => x.id === l.id);
-            if (found) found[what] = mm;
-            // A round one is as wide as it is long.
-            if (found && LANDMARKS[l.kind].round && what === 'lengthMm') found.widthMm = mm;
-          })
-        }
+        onSet={(mm) => run((g) => measureLandmark(g, l.id, what, mm))}
       />
     </Row>
   );
@@ -198,7 +189,7 @@ export function LandmarkInHand({
       <Where thing={l} deeds={deeds} />
       <div className="deeds">
         <Button onPress={() => onHold(deeds.copyLandmark(l.id))}>Duplicate</Button>
-        <Button aria-label={`Take ${l.name} away`} onPress={() => deeds.takeAway('landmark', l.id)}>
+        <Button aria-label={`Take ${l.name} away`} onPress={() => deeds.takeAway('landmark', l)}>
           Take away
         </Button>
       </div>
@@ -260,7 +251,7 @@ export function CoverInHand({
         <Link to={way('bench', cover.id)}>To the bench</Link>
         <Button onPress={() => onHold(deeds.copyCover(cover.id))}>Duplicate</Button>
         <Ups kind="cover" thing={cover} deeds={deeds} />
-        <Button aria-label={`Take ${cover.name} away`} onPress={() => deeds.takeAway('cover', cover.id)}>
+        <Button aria-label={`Take ${cover.name} away`} onPress={() => deeds.takeAway('cover', cover)}>
           Take away
         </Button>
       </div>

@@ -64,7 +64,7 @@ export function OnPlot({ thing, garden, view, steps, held, boxes, onTake, deeds 
         onDoubleClick={() => isBed && onOpen(thing.id)}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && isBed) onOpen(thing.id);
-          else if (event.key === 'Delete') onTakeAway(thing.id);
+          else if (event.key === 'Delete') onTakeAway(thing);
           else lying.moveProps.onKeyDown?.(event);
         }}
       >

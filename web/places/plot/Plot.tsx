@@ -1,3 +1,4 @@
+import { turnPlot } from '../../../core/commands/place';
 import { type ReactNode, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -7,7 +8,7 @@ import { type Cover, isInUse } from '../../../core/garden/garden';
 import { LANDMARKS, LANDMARK_KINDS, type LandmarkKind } from '../../../core/site/landmark';
 import { survey } from '../../../core/site/survey';
 import { PlaceHead } from '../../app/PlaceHead';
-import { useEdit, useGarden } from '../../app/hooks';
+import { useRun, useGarden } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { Pick } from '../../parts/Pick';
 import { Button } from '../../parts/controls';
@@ -92,7 +93,7 @@ const STATE_WORDS = { planned: '', standing: 'standing', stored: 'stored', 'next
 export function Plot(): ReactNode {
   const way = useWay();
   const garden = useGarden();
-  const edit = useEdit();
+  const run = useRun();
   const navigate = useNavigate();
   const deeds = usePlotDeeds();
   const [held, hold] = useState<string>();
@@ -166,8 +167,8 @@ export function Plot(): ReactNode {
               onHold: hold,
               onLay: deeds.lay,
               onOpen: (id) => void navigate(way('bed', id)),
-              onTakeAway: (id) => deeds.takeAway(garden.beds.some((b) => b.id === id) ? 'bed' : 'landmark', id),
-              onUp: (upDeg) => edit('Turn the plot', (g) => void (g.plot.upDeg = upDeg)),
+              onTakeAway: (thing) => deeds.takeAway('outside' in thing ? 'bed' : 'landmark', thing),
+              onUp: (upDeg) => run((g) => turnPlot(g, upDeg)),
               drawing,
               onDrawn: (at, lengthMm, widthMm) => {
                 setDrawing(false);

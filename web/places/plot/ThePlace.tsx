@@ -1,9 +1,18 @@
+import {
+  nameGarden,
+  setElevation,
+  setGust,
+  setPaths,
+  setWhere,
+  setWindFrom,
+  turnPlot,
+} from '../../../core/commands/place';
 import { unitOf } from '../../../core/base/amount';
 import { isMetric } from '../../../core/base/length';
 import type { ReactNode } from 'react';
 import { WINDS } from '../../../core/site/compass';
 import type { Garden } from '../../../core/garden/garden';
-import { useEdit, useTake } from '../../app/hooks';
+import { useRun } from '../../app/hooks';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { WhereFields } from '../../parts/UnitFields';
 import { Choice, Row } from '../../parts/controls';
@@ -13,8 +22,7 @@ const nearestWind = (deg: number): number => (Math.round(deg / 45) % 8) * 45;
 
 /** What the place is like, and how the plot is seen. */
 export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
-  const edit = useEdit();
-  const change = useTake();
+  const run = useRun();
   const { site, units, plot } = garden;
   const metric = isMetric(units.length);
   const gust = unitOf('speed', units);
@@ -27,7 +35,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           label="Name of the garden"
           shown={garden.name}
           boxed
-          take={(text) => change('Name the garden', (g) => void (g.name = text.trim()))}
+          take={(text) => run((g) => nameGarden(g, text))}
         />
       </Row>
       <Row name="Paths">
@@ -35,7 +43,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           label="Width of the paths between beds"
           valueMm={plot.pathMm}
           boxed
-          onSet={(mm) => change('Set the paths', (g) => void (g.plot.pathMm = mm))}
+          onSet={(mm) => run((g) => setPaths(g, mm))}
         />
       </Row>
       <Row name="Up is" unit="° from north">
@@ -45,10 +53,10 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           decimals={0}
           min={0}
           max={360}
-          onSet={(x) => change('Turn the plot', (g) => void (g.plot.upDeg = x))}
+          onSet={(x) => run((g) => turnPlot(g, x))}
         />
       </Row>
-      <WhereFields site={site} onSet={(label, where) => change(label, (g) => void Object.assign(g.site, where))} />
+      <WhereFields site={site} onSet={(label, where) => run((g) => setWhere(g, label, where))} />
       <Row name="Height" unit={`${high.unit} above the sea`}>
         <NumberField
           label={`Height above the sea, ${high.name}`}
@@ -56,7 +64,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           decimals={0}
           min={Math.ceil(-430 * high.per)}
           max={Math.floor(6000 * high.per)}
-          onSet={(x) => change('Set the height', (g) => void (g.site.elevationM = x / high.per))}
+          onSet={(x) => run((g) => setElevation(g, x / high.per))}
         />
       </Row>
       <Row name="Worst gust" unit={gust.sign}>
@@ -66,12 +74,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           decimals={0}
           min={0}
           max={Math.floor(90 * gust.per)}
-          onSet={(x) =>
-            change('Set the gust', (g) => {
-              g.site.gustMPerS = x / gust.per;
-              g.site.rough = g.site.rough.filter((r) => r !== 'gust');
-            })
-          }
+          onSet={(x) => run((g) => setGust(g, x / gust.per))}
         />
       </Row>
       <Choice
@@ -81,9 +84,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           { value: '', label: 'not known' },
           ...WINDS.map((w) => ({ value: String(w.deg), label: `the ${w.name}` })),
         ]}
-        onChange={(value) =>
-          edit('Set the wind', (g) => void (g.site.windFromDeg = value === '' ? null : Number(value)))
-        }
+        onChange={(value) => void run((g) => setWindFrom(g, value === '' ? null : Number(value)))}
       />
     </section>
   );

@@ -1,23 +1,22 @@
-import { produce } from 'immer';
-import { type Garden, checkGarden } from '../../../core/garden/garden';
+import type { Garden } from '../../../core/garden/garden';
 import { demoGarden } from '../../../core/garden/demo';
-import type { useEdit } from '../../app/hooks';
+import type { useRun } from '../../app/hooks';
 import { deedsOf } from './deeds';
 
-/** A garden that deeds are done to: each step checked as the app does, and written down with what was said. */
+/** A garden that deeds are done to: each step written down with what was said. */
 function garden(first: Garden = demoGarden()) {
   let now = first;
   const steps: string[] = [];
   const words: string[] = [];
-  const edit = ((label: string, recipe: (g: Garden) => void) => {
-    const next = produce(now, (draft) => recipe(draft as Garden));
-    const read = checkGarden(next);
-    if (!read.ok) return read.faults;
-    steps.push(label);
-    now = next;
-    return [];
-  }) as unknown as ReturnType<typeof useEdit>;
-  const deeds = () => deedsOf(now, edit, (said) => void words.push(said));
+  const run: ReturnType<typeof useRun> = (command) => {
+    const made = command(now);
+    if (made.ok) {
+      steps.push(made.value.label);
+      now = made.value.garden;
+    }
+    return made;
+  };
+  const deeds = () => deedsOf(now, run, (said) => void words.push(said));
   return { deeds, now: () => now, steps, words };
 }
 const ids = (list: readonly { readonly id: string }[]): readonly string[] => list.map((x) => x.id);
@@ -31,7 +30,7 @@ test('a name is trimmed, of whatever it is; one that no schema takes changes not
   g.deeds().rename('bed', bed.id, 'Kitchen');
   expect([g.now().covers[0]?.name, g.now().beds[0]?.name]).toEqual(['Early', 'Kitchen']);
   expect(g.steps).toEqual([`Rename ${cover.name}`, `Rename ${bed.name}`]);
-  expect(g.deeds().rename('bed', bed.id, '   ')).not.toEqual([]);
+  expect(g.deeds().rename('bed', bed.id, '   ').ok).toBe(false);
   expect(g.now().beds[0]?.name).toBe('Kitchen');
 });
 
@@ -87,14 +86,14 @@ test('a bed goes with its covers, and that is said; a cover goes alone', () => {
   const bed = g.now().beds.find((b) => g.now().covers.some((c) => c.bedId === b.id));
   if (!bed) throw new Error('no bed');
   const covers = g.now().covers.filter((c) => c.bedId === bed.id).length;
-  g.deeds().takeAway('bed', bed.id);
+  g.deeds().takeAway('bed', bed);
   expect(ids(g.now().beds)).not.toContain(bed.id);
   expect(g.now().covers.some((c) => c.bedId === bed.id)).toBe(false);
   expect(g.words[0]).toBe(
     `${bed.name} is taken away with ${covers === 1 ? 'its cover' : `its ${covers} covers`}. Undo brings it back.`,
   );
   const [cover] = g.now().covers;
-  g.deeds().takeAway('cover', cover?.id ?? '');
+  if (cover) g.deeds().takeAway('cover', cover);
   expect(g.words[1]).toBe(`${cover?.name ?? ''} is taken away. Undo brings it back.`);
 });
 

@@ -1,3 +1,4 @@
+import { cutPieces, setCarry, setHalves, spoilPiece } from '../../../core/commands/saw';
 import { JobSays } from '../../parts/JobSays';
 import { FlatCuts, SectionBars, rollAsCut, sheetAsCut } from '../../parts/Cuts';
 import { section } from '../../../core/catalog/catalog';
@@ -5,7 +6,7 @@ import type { ReactNode } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { type SectionBar, type SectionCuts, longestDrawnMm } from '../../../core/make/cutting/bars';
-import { type FlatCut, type Owner, cutBar, cutFlat, outgrown, spoil } from '../../../core/make/cutting/tickOff';
+import { type FlatCut, type Owner, outgrown } from '../../../core/make/cutting/tickOff';
 import { stopGroups } from '../../../core/make/cutting/stops';
 import type { Member } from '../../../core/cover/assembly/types';
 import { cutsCsv } from '../../../core/show/csv';
@@ -18,7 +19,7 @@ import { formatLength, parseLength } from '../../../core/base/length';
 import { PlaceHead } from '../../app/PlaceHead';
 import { Strip } from '../../app/Strip';
 import { useCurrent } from '../../app/current';
-import { useCatalog, useEdit, useGarden, useTake, useUnits } from '../../app/hooks';
+import { useCatalog, useRun, useGarden, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { useOutline } from '../../background/useOutline';
@@ -59,21 +60,22 @@ export function Saw(): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
   const navigate = useNavigate();
   const units = useUnits();
-  const edit = useEdit();
+  const run = useRun();
   if (!cover || !bed) return <Navigate to={way('plot')} replace />;
   if (!outlined?.ok) return <Navigate to={way('bench', cover.id)} replace />;
   const cuts = work.value?.cuts;
   const owner: Owner = (tag) => ({ coverId: cover.id, tag });
   const width = size && size.width - (size.width < 500 ? 20 : 44);
   const cutOff = (sectionKey: string, bar: SectionBar): void =>
-    void edit(`Cut ${bar.label.toLowerCase()}`, (g) => cutBar(g, sectionKey, bar, owner, newId()));
+    void run((g) => cutPieces(g, `Cut ${bar.label.toLowerCase()}`, { bars: [{ sectionKey, bar }] }, owner, newId));
   const cutOffFlat = (label: string, cut: FlatCut): void =>
-    void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, owner, newId));
+    void run((g) => cutPieces(g, `Cut ${label.toLowerCase()}`, { flat: [cut] }, owner, newId));
   const allCut = (): void =>
-    void edit('Cut everything', (g) => {
-      for (const cut of cuts ?? []) for (const bar of cut.bars) cutBar(g, cut.section.key, bar, owner, newId());
-      for (const cut of outlined.value.sheets.sheets) cutFlat(g, sheetAsCut(cut), owner, newId);
-      for (const cut of outlined.value.rolls.rolls) cutFlat(g, rollAsCut(cut), owner, newId);
+    void run((g) => {
+      const bars = (cuts ?? []).flatMap((cut) => cut.bars.map((bar) => ({ sectionKey: cut.section.key, bar })));
+      const { sheets, rolls } = outlined.value;
+      const flat = [...sheets.sheets.map(sheetAsCut), ...rolls.rolls.map(rollAsCut)];
+      return cutPieces(g, 'Cut everything', { bars, flat }, owner, newId);
     });
   const uncut = cuts ? cuts.length + outlined.value.sheets.sheets.length + outlined.value.rolls.rolls.length : 0;
   const stops = cuts && stopGroups(cuts, units.length);
@@ -195,7 +197,7 @@ export function Saw(): ReactNode {
 /** How this garden buys and halves its bars; every cover follows. */
 function YourWay(): ReactNode {
   const { catalog } = useGarden();
-  const take = useTake();
+  const run = useRun();
   return (
     <section aria-label="Your way" data-testid="your-way">
       <h2>Your way</h2>
@@ -208,9 +210,7 @@ function YourWay(): ReactNode {
             hint="any"
             boxed
             testId="carry"
-            onSet={(mm) =>
-              take('Set what is carried', (g) => void (g.catalog = { ...g.catalog, carryMm: mm === 0 ? null : mm }))
-            }
+            onSet={(mm) => run((g) => setCarry(g, mm === 0 ? null : mm))}
           />
         </span>
         <p className="why">What is sold longer is left there, or cut at the shop where nothing shorter is sold.</p>
@@ -219,11 +219,7 @@ function YourWay(): ReactNode {
         label="Equal pieces"
         value={catalog.halves}
         options={HALVES}
-        onChange={(value) =>
-          void take('Set how bars are halved', (g) => {
-            g.catalog = { ...g.catalog, halves: value === 'middle' ? 'middle' : 'full' };
-          })
-        }
+        onChange={(value) => void run((g) => setHalves(g, value === 'middle' ? 'middle' : 'full'))}
       />
     </section>
   );
@@ -251,7 +247,7 @@ function gapPercent(cuts: readonly SectionCuts[]): number {
 /** What is sawn already; a piece that came out short is entered, and planned again from what there is. */
 function Sawn({ cover, members }: { readonly cover: Cover; readonly members: readonly Member[] }): ReactNode {
   const { length } = useUnits();
-  const tried = useTake();
+  const run = useRun();
   const catalog = useCatalog();
   const old = outgrown(cover.cut, members);
   const lines = [
@@ -289,7 +285,7 @@ function Sawn({ cover, members }: { readonly cover: Cover; readonly members: rea
                 if (!read.ok) return read;
                 if (read.value <= 0 || read.value > d.lengthMm + 0.5)
                   return fail('length', 'Write how long the spoilt piece is: less than it should be.');
-                return tried(`Spoil ${d.tag}`, (g) => spoil(g, cover.id, d.tag, read.value, newId()));
+                return run((g) => spoilPiece(g, cover.id, d.tag, read.value, newId()));
               }}
             />
           </li>

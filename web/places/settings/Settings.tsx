@@ -1,3 +1,4 @@
+import { setUnits } from '../../../core/commands/place';
 import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -6,7 +7,7 @@ import { readBackup, writeBackup } from '../../../core/garden/backup';
 import type { Garden } from '../../../core/garden/garden';
 import { MAX_FILE_CHARS, tooLarge } from '../../../core/garden/read';
 import { PlaceHead } from '../../app/PlaceHead';
-import { useApp, useAppDispatch, useTake } from '../../app/hooks';
+import { useApp, useAppDispatch, useRun } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { addGarden } from '../../app/saving';
 import { setTheme, themeNow } from '../../app/screen';
@@ -79,8 +80,8 @@ export function Settings(): ReactNode {
 }
 
 function OfGarden({ units }: { readonly units: Garden['units'] }): ReactNode {
-  const take = useTake();
-  const set = (label: string, part: Partial<Garden['units']>) => take(label, (g) => void Object.assign(g.units, part));
+  const run = useRun();
+  const set = (label: string, part: Partial<Garden['units']>) => run((g) => setUnits(g, label, part));
   return (
     <section aria-label="This garden">
       <h2>This garden</h2>

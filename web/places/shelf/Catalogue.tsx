@@ -1,14 +1,15 @@
+import { addThing, nameOwnThing, removeOwnThing } from '../../../core/commands/catalog';
 import type { EntryKind } from '../../../core/catalog/catalog';
 import type { Section } from '../../../core/catalog/types';
 import { type ReactNode, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Entry, OwnCatalog } from '../../../core/catalog/own';
-import { useCatalog, useGarden, useTake } from '../../app/hooks';
+import { useCatalog, useGarden, useRun } from '../../app/hooks';
 import { freshName } from '../../../core/base/ids';
 import { newId } from '../../app/names';
 import { Button, Choice } from '../../parts/controls';
 import { TypedField } from '../../parts/TypedField';
-import { CatalogFigures, useOwn } from './Figures';
+import { CatalogFigures } from './Figures';
 import { Adding, Sizes } from './Sizes';
 
 /** The catalogue as it is walked through; boards and pipes are bars of two shapes. */
@@ -33,7 +34,7 @@ const AISLES: readonly {
 /** Every figure that the plans lean on, changed where it stands; each change is followed by every plan at once. */
 export function Catalogue(): ReactNode {
   const garden = useGarden();
-  const own = useOwn();
+  const run = useRun();
   const catalog = useCatalog();
   const [at, setAt] = useSearchParams();
   const aisle = AISLES.find((a) => a.key === at.get('kind')) ?? AISLES[0];
@@ -79,12 +80,7 @@ export function Catalogue(): ReactNode {
                 label="Name of your own thing"
                 shown={made.name}
                 boxed
-                take={(text) =>
-                  own(`Name ${text.trim()}`, (c) => {
-                    const found = c.things.find((t) => t.key === made.key);
-                    if (found) found.name = text.trim();
-                  })
-                }
+                take={(text) => run((g) => nameOwnThing(g, made.key, text))}
               />
               <RemoveThing thing={made} />
             </>
@@ -98,14 +94,8 @@ export function Catalogue(): ReactNode {
                 take={(text) => {
                   const key = `own-${newId()}`;
                   const names = entries.map((e) => e.name);
-                  const answer = own(`Add ${text.trim()}`, (c) => {
-                    c.things.push({
-                      kind,
-                      key,
-                      name: freshName(text.trim(), names),
-                      like: entry.like ?? entry.key.replace(/ treated$/, ''),
-                    });
-                  });
+                  const like = entry.like ?? entry.key.replace(/ treated$/, '');
+                  const answer = run((g) => addThing(g, { kind, key, name: freshName(text.trim(), names), like }));
                   if (answer.ok) show(aisle.key, key);
                   return answer;
                 }}
@@ -137,19 +127,13 @@ function MadeOf({
 
 /** Takes a thing of one's own out, with its figures and sizes; not while a cover is made of it. */
 function RemoveThing({ thing }: { readonly thing: OwnCatalog['things'][number] }): ReactNode {
-  const take = useTake();
+  const run = useRun();
   const [fault, setFault] = useState<string>();
-  const mine = (x: { readonly kind: string; readonly key: string }): boolean =>
-    x.kind === thing.kind && (x.key === thing.key || x.key === `${thing.key} treated`);
   return (
     <>
       <Button
         onPress={() => {
-          const answer = take(`Remove ${thing.name}`, (g) => {
-            g.catalog.things = g.catalog.things.filter((t) => t.key !== thing.key);
-            g.catalog.figures = g.catalog.figures.filter((f) => !mine(f));
-            g.catalog.sizes = g.catalog.sizes.filter((s) => !mine(s));
-          });
+          const answer = run((g) => removeOwnThing(g, thing));
           setFault(answer.ok ? undefined : usedBy(answer.faults[0]?.field ?? ''));
         }}
       >

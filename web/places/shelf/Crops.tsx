@@ -1,3 +1,4 @@
+import { addCrop, removeCrop, setCrop } from '../../../core/commands/catalog';
 import { type ReactNode, useState } from 'react';
 import { celsiusOf, degreesIn, formatAmount } from '../../../core/base/amount';
 import { freshName } from '../../../core/base/ids';
@@ -5,12 +6,11 @@ import { ok } from '../../../core/base/result';
 import { SHIPPED } from '../../../core/catalog/catalog';
 import type { Crop } from '../../../core/catalog/crops';
 import type { OwnCrop } from '../../../core/catalog/own';
-import { useCatalog, useTake, useUnits } from '../../app/hooks';
+import { useCatalog, useRun, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button, Choice, Row } from '../../parts/controls';
 import { ListTable } from '../../parts/lists';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
-import { useOwn } from './Figures';
 import { Adding } from './Sizes';
 
 const SEASONS = { winter: 'stands through the winter', cool: 'cool weather', warm: 'wants warmth' } as const;
@@ -24,7 +24,7 @@ const options = <K extends string>(words: Readonly<Record<K, string>>) =>
 export function Crops(): ReactNode {
   const catalog = useCatalog();
   const units = useUnits();
-  const own = useOwn();
+  const run = useRun();
   const all = [...catalog.crop.values()];
   const [key, setKey] = useState('spinach');
   const picked = catalog.crop.get(key) ?? all[0];
@@ -58,7 +58,7 @@ export function Crops(): ReactNode {
                   all.map((c) => c.name),
                 ),
               };
-              const answer = own(`Add ${text.trim()}`, (c) => void c.crops.push(made));
+              const answer = run((g) => addCrop(g, made));
               if (answer.ok) setKey(made.key);
               return answer;
             }}
@@ -110,14 +110,9 @@ function Known({ crop }: { readonly crop: Crop }): ReactNode {
 function OwnFields({ crop, onGone }: { readonly crop: Crop; readonly onGone: () => void }): ReactNode {
   const units = useUnits();
   const { temperature } = units;
-  const own = useOwn();
-  const take = useTake();
+  const run = useRun();
   const [fault, setFault] = useState<string>();
-  const set = (more: Partial<OwnCrop>) =>
-    own(`Change ${crop.name}`, (c) => {
-      const found = c.crops.find((x) => x.key === crop.key);
-      if (found) Object.assign(found, more);
-    });
+  const set = (more: Partial<OwnCrop>) => run((g) => setCrop(g, crop, more));
   const fahrenheit = temperature === 'F';
   const degrees = (name: string, label: string, field: 'killingC' | 'hotC' | 'soilC', from: number, to: number) => (
     <Row name={name} unit={`°${temperature}`}>
@@ -192,10 +187,7 @@ function OwnFields({ crop, onGone }: { readonly crop: Crop; readonly onGone: () 
       <Adding style={{ paddingTop: '0.6rem' }}>
         <Button
           onPress={() => {
-            const answer = take(
-              `Remove ${crop.name}`,
-              (g) => void (g.catalog.crops = g.catalog.crops.filter((c) => c.key !== crop.key)),
-            );
+            const answer = run((g) => removeCrop(g, crop));
             if (answer.ok) onGone();
             else setFault('A cover is for it: choose another crop there first.');
           }}

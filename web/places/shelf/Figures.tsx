@@ -1,11 +1,12 @@
+import { noteFigure, resetFigure, setFigure } from '../../../core/commands/catalog';
 import { type EntryKind, SHIPPED } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { type EntryFigure, type FigureUnit } from '../../../core/catalog/figures';
-import { type Entry, type OwnCatalog, entryOf, ownFigures } from '../../../core/catalog/own';
+import { type Entry, entryOf, ownFigures } from '../../../core/catalog/own';
 import type { Result } from '../../../core/base/result';
 import { type LengthUnit, MM_PER_INCH, formatLength } from '../../../core/base/length';
-import { useGarden, useTake, useUnits } from '../../app/hooks';
+import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { ListTable } from '../../parts/lists';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
@@ -78,18 +79,6 @@ export function shownValue(f: EntryFigure<Entry>, value: number, length: LengthU
   return `${(value / by).toFixed(decimals)} ${unit}`.trim();
 }
 
-type Change = (label: string, change: (own: OwnCatalog) => void) => Result<true>;
-
-export function useOwn(): Change {
-  const take = useTake();
-  return (label, change) => take(label, (g) => change(g.catalog as OwnCatalog));
-}
-
-const is =
-  (kind: EntryKind, key: string, figure: string) =>
-  (f: OwnCatalog['figures'][number]): boolean =>
-    f.kind === kind && f.key === key && f.figure === figure;
-
 /** The value of one figure, typed in the units it is bought in. */
 export function FigureValue({
   f,
@@ -127,28 +116,17 @@ export interface ThingProps {
 /** Sets, notes and resets the figures of one entry. */
 export function useFigures({ kind, entry }: ThingProps) {
   const { catalog } = useGarden();
-  const own = useOwn();
+  const run = useRun();
   const shipped = entryOf(SHIPPED, kind, entry.like ?? entry.key);
   const ships = shipped ? ownFigures(kind, shipped) : [];
+  const of = { kind, entry };
   return {
     all: ownFigures(kind, entry),
     shippedValue: (id: string) => ships.find((f) => f.id === id)?.value,
-    changed: (id: string) => catalog.figures.find(is(kind, entry.key, id)),
-    set: (id: string, value: number) =>
-      own(`Change ${entry.name}`, (c) => {
-        const found = c.figures.find(is(kind, entry.key, id));
-        if (found) found.value = value;
-        else c.figures.push({ kind, key: entry.key, figure: id, value, note: '' });
-      }),
-    note: (id: string, text: string) =>
-      own(`Note on ${entry.name}`, (c) => {
-        const found = c.figures.find(is(kind, entry.key, id));
-        if (found) found.note = text;
-      }),
-    reset: (id: string) =>
-      own(`Reset ${entry.name}`, (c) => {
-        c.figures = c.figures.filter((f) => !is(kind, entry.key, id)(f));
-      }),
+    changed: (id: string) => catalog.figures.find((f) => f.kind === kind && f.key === entry.key && f.figure === id),
+    set: (id: string, value: number) => run((g) => setFigure(g, of, id, value)),
+    note: (id: string, text: string) => run((g) => noteFigure(g, of, id, text)),
+    reset: (id: string) => run((g) => resetFigure(g, of, id)),
   };
 }
 
@@ -186,7 +164,7 @@ export function CatalogFigures({ kind, entry }: ThingProps): ReactNode {
                     label={`Where the ${f.label.toLowerCase()} comes from`}
                     shown={own.note === '' ? 'measured, or who says so' : own.note}
                     boxed
-                    take={(text) => figures.note(f.id, text.trim())}
+                    take={(text) => figures.note(f.id, text)}
                   />
                 )}
               </td>

@@ -1,9 +1,10 @@
+import { resetAllFigures } from '../../../core/commands/catalog';
 import type { EntryKind } from '../../../core/catalog/catalog';
 import type { ReactNode } from 'react';
 import { type OwnCatalog, entryOf, ownFigures } from '../../../core/catalog/own';
 import type { Garden } from '../../../core/garden/garden';
 import { formatLength } from '../../../core/base/length';
-import { useCatalog, useEdit, useGarden } from '../../app/hooks';
+import { useCatalog, useRun, useGarden } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { Rows } from '../../parts/lists';
 import { shownValue } from './Figures';
@@ -11,7 +12,7 @@ import { shownValue } from './Figures';
 /** How many figures, things and sizes are the gardener's own, and the way back to what ships. */
 export function OwnFigures(): ReactNode {
   const garden = useGarden();
-  const edit = useEdit();
+  const run = useRun();
   const catalog = useCatalog();
   const { figures, things, sizes } = garden.catalog;
   const own = figures.length + things.length + sizes.length;
@@ -46,15 +47,7 @@ export function OwnFigures(): ReactNode {
               </li>
             ))}
           </Rows>
-          <Button
-            onPress={() =>
-              void edit('Reset the figures to those shipped', (g) => {
-                g.catalog.figures = [];
-              })
-            }
-          >
-            Reset every figure to what ships
-          </Button>
+          <Button onPress={() => void run(resetAllFigures)}>Reset every figure to what ships</Button>
         </>
       )}
       <p className="quiet" style={{ paddingTop: '0.8rem' }}>

@@ -1,8 +1,8 @@
+import { addPriceList, keepPrices, removePriceList, takePrices, takeShippedPrices } from '../../../core/commands/shelf';
 import { type ReactNode, useState } from 'react';
 import { pricesCsv, readPricesCsv } from '../../../core/show/prices';
 import type { Fault } from '../../../core/base/result';
-import { useCatalog, useEdit, useGarden, useTake } from '../../app/hooks';
-import { freshName } from '../../../core/base/ids';
+import { useCatalog, useRun, useGarden } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { Button } from '../../parts/controls';
 import { FileFaults, OpenFile } from '../../parts/OpenFile';
@@ -14,11 +14,9 @@ import { TypedField } from '../../parts/TypedField';
 export function PriceLists(): ReactNode {
   const garden = useGarden();
   const catalog = useCatalog();
-  const edit = useEdit();
-  const tried = useTake();
+  const run = useRun();
   const [faults, setFaults] = useState<{ readonly file: string; readonly list: readonly Fault[] }>();
   const changed = Object.keys(garden.prices).length;
-  const names = garden.priceLists.map((l) => l.name);
   const same = (prices: object): boolean => JSON.stringify(prices) === JSON.stringify(garden.prices);
   const take = async (file: File): Promise<void> => {
     const read = readPricesCsv(catalog, await file.text());
@@ -27,11 +25,8 @@ export function PriceLists(): ReactNode {
       return;
     }
     setFaults(undefined);
-    const name = freshName(file.name.replace(/\.csv$/i, '').slice(0, 50) || 'Prices', names);
-    edit(`Open the prices ${name}`, (g) => {
-      g.priceLists.push({ id: newId(), name, prices: { ...read.value } });
-      g.prices = { ...read.value };
-    });
+    const name = file.name.replace(/\.csv$/i, '').slice(0, 50) || 'Prices';
+    run((g) => addPriceList(g, newId(), name, read.value));
   };
   return (
     <section aria-label="Price lists" data-testid="price-lists">
@@ -48,7 +43,7 @@ export function PriceLists(): ReactNode {
           <Button
             isDisabled={changed === 0}
             aria-label="Use the shipped prices"
-            onPress={() => void edit('Use the shipped prices', (g) => void (g.prices = {}))}
+            onPress={() => void run(takeShippedPrices)}
           >
             Use
           </Button>
@@ -64,19 +59,14 @@ export function PriceLists(): ReactNode {
               >
                 CSV
               </Button>{' '}
-              <Button
-                aria-label={`Remove ${l.name}`}
-                onPress={() =>
-                  void edit(`Remove ${l.name}`, (g) => void (g.priceLists = g.priceLists.filter((x) => x.id !== l.id)))
-                }
-              >
+              <Button aria-label={`Remove ${l.name}`} onPress={() => void run((g) => removePriceList(g, l.id))}>
                 Remove
               </Button>
             </span>
             <Button
               isDisabled={same(l.prices)}
               aria-label={`Use ${l.name}`}
-              onPress={() => void edit(`Use the prices ${l.name}`, (g) => void (g.prices = { ...l.prices }))}
+              onPress={() => void run((g) => takePrices(g, l.id))}
             >
               Use
             </Button>
@@ -90,13 +80,7 @@ export function PriceLists(): ReactNode {
             label="Name of the list to keep"
             shown="a name"
             boxed
-            take={(text) =>
-              tried(
-                `Keep the prices ${text.trim()}`,
-                (g) =>
-                  void g.priceLists.push({ id: newId(), name: freshName(text.trim(), names), prices: { ...g.prices } }),
-              )
-            }
+            take={(text) => run((g) => keepPrices(g, newId(), text))}
           />
         </span>
         <Button onPress={() => saveFile(`${garden.name} prices.csv`, 'text/csv', pricesCsv(catalog, garden.prices))}>

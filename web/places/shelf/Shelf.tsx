@@ -1,8 +1,9 @@
+import { setOwned, setOwnedWhere } from '../../../core/commands/shelf';
 import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { PlaceHead } from '../../app/PlaceHead';
-import { useGarden, useTake } from '../../app/hooks';
+import { useGarden, useRun } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { CountedThings } from '../../parts/CountedThings';
 import { Leaves } from '../../parts/Leaves';
@@ -81,13 +82,13 @@ export function Shelf(): ReactNode {
 /** Counted things on hand: they are taken off what is bought. */
 function OwnedThings(): ReactNode {
   const garden = useGarden();
-  const take = useTake();
+  const run = useRun();
   return (
     <section aria-label="Counted things on hand" data-testid="owned">
       <h2>Counted things on hand</h2>
       <CountedThings
         counts={garden.owned}
-        onSet={(item, n) => take(`Own ${item.name}`, (g) => void (g.owned[item.key] = n))}
+        onSet={(item, n) => run((g) => setOwned(g, item, n))}
         first="screw-2-1/2"
         labels={{ which: 'What to add', howMany: 'How many of it are on hand', of: 'On hand' }}
         more={(item) => (
@@ -95,7 +96,7 @@ function OwnedThings(): ReactNode {
             label={`Where it is: ${item.name}`}
             shown={garden.ownedWhere[item.key] || 'where'}
             boxed
-            take={(text) => take(`Place ${item.name}`, (g) => void (g.ownedWhere[item.key] = text.trim()))}
+            take={(text) => run((g) => setOwnedWhere(g, item, text))}
           />
         )}
       />

@@ -1,14 +1,16 @@
+import { addSize, removeSize, resetSize } from '../../../core/commands/catalog';
+import { setPrice } from '../../../core/commands/shelf';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
-import { type Entry, type OwnCatalog, ownSizeName } from '../../../core/catalog/own';
+import { type Entry, ownSizeName } from '../../../core/catalog/own';
 import { pricedThings } from '../../../core/show/prices';
 import { fail, ok } from '../../../core/base/result';
 import { currencyDecimals } from '../../../core/base/amount';
 import { formatLength } from '../../../core/base/length';
-import { useCatalog, useGarden, useTake } from '../../app/hooks';
+import { useCatalog, useGarden, useRun } from '../../app/hooks';
 import { Button } from '../../parts/controls';
 import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
-import { FigureValue, FiguresTable, type ThingProps, useFigures, useOwn } from './Figures';
+import { FigureValue, FiguresTable, type ThingProps, useFigures } from './Figures';
 
 /** Something typed in a line of words. */
 export const Adding = styled.div`
@@ -22,8 +24,7 @@ export const Adding = styled.div`
 export function Sizes({ kind, entry }: ThingProps): ReactNode {
   const garden = useGarden();
   const { units } = garden;
-  const take = useTake();
-  const own = useOwn();
+  const run = useRun();
   const figures = useFigures({ kind, entry });
   const catalog = useCatalog();
   const priced = pricedThings(catalog).filter((t) => t.of === `${kind} ${entry.key}`);
@@ -35,8 +36,6 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
   };
   const ownSize = (name: string) =>
     garden.catalog.sizes.find((s) => s.kind === kind && s.key === entry.key && ownSizeName(s) === name);
-  const without = (figures: OwnCatalog['figures'], name: string): OwnCatalog['figures'] =>
-    figures.filter((f) => f.kind !== kind || f.key !== entry.key || !f.figure.endsWith(` ${name}`));
   return (
     <>
       <FiguresTable>
@@ -81,7 +80,7 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
                     decimals={currencyDecimals(units.currency)}
                     min={0}
                     max={100000}
-                    onSet={(x) => take(`Price ${entry.name}`, (g) => void (g.prices[t.key] = x))}
+                    onSet={(x) => run((g) => setPrice(g, t.key, entry.name, x))}
                   />
                 </td>
                 <td className="measure shipped">{yours ? '–' : t.shipped.toFixed(currencyDecimals(units.currency))}</td>
@@ -89,14 +88,7 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
                   {yours ? (
                     <Button
                       aria-label={`Remove the size ${name} of ${entry.name}`}
-                      onPress={() =>
-                        void own(`Remove a size of ${entry.name}`, (c) => {
-                          c.sizes = c.sizes.filter(
-                            (s) => s.key !== yours.key || s.lengthMm !== yours.lengthMm || s.widthMm !== yours.widthMm,
-                          );
-                          c.figures = without(c.figures, name);
-                        })
-                      }
+                      onPress={() => void run((g) => removeSize(g, { kind, entry }, yours, name))}
                     >
                       Remove
                     </Button>
@@ -104,12 +96,7 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
                     changed && (
                       <Button
                         aria-label={`Reset ${entry.name}, ${name}`}
-                        onPress={() =>
-                          void take(`Reset ${entry.name}`, (g) => {
-                            g.prices = Object.fromEntries(Object.entries(g.prices).filter(([k]) => k !== t.key));
-                            g.catalog.figures = without(g.catalog.figures, name);
-                          })
-                        }
+                        onPress={() => void run((g) => resetSize(g, { kind, entry }, t.key, name))}
                       >
                         Reset
                       </Button>
@@ -130,7 +117,7 @@ export function Sizes({ kind, entry }: ThingProps): ReactNode {
 
 /** A size that the shop here sells beside the shipped ones; typing its price adds it. */
 function AddSize({ kind, entry }: { readonly kind: 'bar' | 'sheet' | 'cover'; readonly entry: Entry }): ReactNode {
-  const own = useOwn();
+  const run = useRun();
   const [size, setSize] = useState<{ readonly widthMm?: number; readonly lengthMm?: number }>({});
   const side = (which: 'widthMm' | 'lengthMm', said: string): ReactNode => (
     <LengthField
@@ -165,15 +152,14 @@ function AddSize({ kind, entry }: { readonly kind: 'bar' | 'sheet' | 'cover'; re
             return fail('price', `“${text}” is not a price.`);
           if (lengthMm === undefined || (kind !== 'bar' && widthMm === undefined))
             return fail('price', 'Type the size first.');
-          const answer = own(`Add a size of ${entry.name}`, (c) => {
-            c.sizes.push({
-              kind,
-              key: entry.key,
-              lengthMm,
-              ...(kind !== 'bar' && widthMm !== undefined && { widthMm }),
-              price,
-            });
-          });
+          const made = {
+            kind,
+            key: entry.key,
+            lengthMm,
+            ...(kind !== 'bar' && widthMm !== undefined && { widthMm }),
+            price,
+          };
+          const answer = run((g) => addSize(g, { kind, entry }, made));
           if (answer.ok) setSize({});
           return answer;
         }}

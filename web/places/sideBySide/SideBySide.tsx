@@ -1,10 +1,10 @@
 // A rival may be of any kind.
+import { takeVersion } from '../../../core/commands/design';
 import '../../../core/cover/families';
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { ok } from '../../../core/base/result';
 import type { ShownVersion } from '../../background/plan.worker';
-import type { Draft } from 'immer';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -15,7 +15,7 @@ import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/PlaceHead';
 import { useCurrent } from '../../app/current';
-import { useEdit, useGarden, useUnits } from '../../app/hooks';
+import { useRun, useGarden, useUnits } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { Shape } from '../../drawing/Shapes';
 import { Button } from '../../parts/controls';
@@ -134,7 +134,7 @@ export function SideBySide(): ReactNode {
 function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }): ReactNode {
   const way = useWay();
   const units = useUnits();
-  const edit = useEdit();
+  const run = useRun();
   const navigate = useNavigate();
   const { looking, rivals } = useRivals(cover, bed);
   const job = useJob('versions', { id: cover.id, rivals }, (garden, asked) =>
@@ -153,12 +153,8 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
   const texts = (of: (v: ShownVersion) => number, quantity: Quantity): readonly string[] =>
     shown.map((v) => phraseText(designMeasures(of(v), quantity), units));
   const use = (v: ShownVersion): void => {
-    const faults = edit(`Take the version: ${v.label}`, (g) => {
-      const own = g.covers.findIndex((c) => c.id === cover.id);
-      if (own >= 0)
-        g.covers[own] = { ...v.cover, kept: cover.family === v.cover.family ? cover.kept : null } as Draft<Cover>;
-    });
-    if (faults.length === 0) void navigate(way('bench', cover.id));
+    const used = run((g) => takeVersion(g, cover.id, v.cover, v.label));
+    if (used.ok) void navigate(way('bench', cover.id));
   };
   return (
     <>

@@ -6,7 +6,7 @@ import { familyOf } from '../../../core/cover/families/registry';
 import { evaluate } from '../../../core/evaluate';
 import type { Garden } from '../../../core/garden/garden';
 import { quickShop } from '../../../core/cut';
-import { withParcel } from '../../../core/parcel';
+import { putParcelIn } from '../../../core/commands/parcel';
 import { fitView } from '../../../core/show/viewLayout';
 import { PlaceHead } from '../../app/PlaceHead';
 import { stripFigures } from '../../app/figures';
@@ -14,7 +14,7 @@ import { ShownUnits, useApp, useAppDispatch } from '../../app/hooks';
 import { readLink } from '../../app/link';
 import { newId } from '../../app/names';
 import { addGarden, openStored } from '../../app/saving';
-import { edit } from '../../app/store';
+import { run } from '../../app/store';
 import { wayTo } from '../../app/way';
 import { ViewDrawing, useView } from '../../drawing/ViewDrawing';
 import { useSize } from '../../drawing/useSize';
@@ -107,18 +107,9 @@ function Looked({ parcel }: { readonly parcel: Garden }): ReactNode {
       if (came.kind !== 'open')
         return refuse([{ field: 'garden', message: 'That garden cannot be opened now; look at it first.' }]);
     }
-    // What is put in is worked out on the garden as it is once it is open.
-    let coverId = '';
-    const faults = dispatch((_, getState) => {
-      const now = getState().open?.doc;
-      const put = now && withParcel(now, parcel, newId);
-      if (!put?.ok) return put?.faults ?? [];
-      coverId = put.value.coverId;
-      const { beds, covers } = put.value.garden;
-      return dispatch(edit(`Put ${cover.name} in`, (g) => void Object.assign(g, { beds, covers })));
-    });
-    if (faults.length > 0) return refuse(faults);
-    void navigate(wayTo(id, 'bench', coverId), { replace: true });
+    const put = dispatch(run((g) => putParcelIn(g, parcel, newId)));
+    if (!put.ok) return refuse(put.faults);
+    void navigate(wayTo(id, 'bench', put.value.coverId), { replace: true });
   };
   return (
     <>

@@ -1,3 +1,4 @@
+import { cutPieces } from '../../../core/commands/saw';
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { FlatCuts, SectionBars } from '../../parts/Cuts';
@@ -5,12 +6,12 @@ import { type ReactNode, useState } from 'react';
 import { NavLink, Navigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { type SectionBar, longestDrawnMm } from '../../../core/make/cutting/bars';
-import { type Owner, cutBar, cutFlat } from '../../../core/make/cutting/tickOff';
+import { type Owner } from '../../../core/make/cutting/tickOff';
 import { cutsCsv, shoppingCsv } from '../../../core/show/csv';
-import type { MergeProposal as Plan } from '../../../core/together';
+import type { MergeProposal as Plan } from '../../../core/explore/together';
 import { formatMoney } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/PlaceHead';
-import { useEdit, useGarden, useUnits } from '../../app/hooks';
+import { useRun, useGarden, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { OffcutPattern } from '../../drawing/BarDrawing';
@@ -57,7 +58,7 @@ export function MergeScreen(): ReactNode {
   const saveCutBook = useCutBook();
   const garden = useGarden();
   const units = useUnits();
-  const edit = useEdit();
+  const run = useRun();
   const { leaf = 'saw' } = useParams();
   // What stands, lies in store or waits for next year needs nothing now.
   const [without, setWithout] = useState<readonly string[]>(() =>
@@ -83,7 +84,7 @@ export function MergeScreen(): ReactNode {
       return cover && { coverId: cover.id, tag: rest.join('.') };
     };
   const cutOff = (p: Plan, sectionKey: string, bar: SectionBar): void =>
-    void edit(`Cut ${bar.label.toLowerCase()}`, (g) => cutBar(g, sectionKey, bar, owner(p), newId()));
+    void run((g) => cutPieces(g, `Cut ${bar.label.toLowerCase()}`, { bars: [{ sectionKey, bar }] }, owner(p), newId));
   return (
     <>
       <PlaceHead title="All together" subtitle={`covers of ${garden.name}`}>
@@ -135,7 +136,7 @@ export function MergeScreen(): ReactNode {
                 rolls={plan.rolls}
                 width={width}
                 onCut={(label, cut) =>
-                  void edit(`Cut ${label.toLowerCase()}`, (g) => cutFlat(g, cut, owner(plan), newId))
+                  void run((g) => cutPieces(g, `Cut ${label.toLowerCase()}`, { flat: [cut] }, owner(plan), newId))
                 }
               />
             </>

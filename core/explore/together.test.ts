@@ -1,8 +1,8 @@
 import highsLoader from 'highs';
-import { highsSolver } from './make/cutting/highs';
-import type { IntegerSolver } from './make/cutting/linearProgram';
-import { demoGarden } from './garden/demo';
-import { cutsCsv } from './show/csv';
+import { highsSolver } from '../make/cutting/highs';
+import type { IntegerSolver } from '../make/cutting/linearProgram';
+import { demoGarden } from '../garden/demo';
+import { cutsCsv } from '../show/csv';
 import { type MergeProposal, planTogether } from './together';
 
 let solver: IntegerSolver;

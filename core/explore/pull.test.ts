@@ -1,9 +1,9 @@
-import { FAMILY_KEYS } from './cover/families';
-import { demoGarden } from './garden/demo';
+import { FAMILY_KEYS } from '../cover/families';
+import { demoGarden } from '../garden/demo';
 import { pullOf, pulled } from './pull';
-import { assessCover } from './plan';
-import type { Assessment } from './assessment';
-import { startingCover } from './explore/firstDesigns';
+import { assessCover } from '../plan';
+import type { Assessment } from '../assessment';
+import { startingCover } from './firstDesigns';
 
 const garden = demoGarden();
 const of = (family: string, bedId: string): Assessment | undefined => {

@@ -1,12 +1,12 @@
 /** A dimension pulled at in the drawing: how its value follows the hand, and what it is drawn to. */
-import { type Phrase, amount, phrase } from './base/figure';
-import { flatten } from './base/geometry';
-import { type Result, ok } from './base/result';
-import type { Answers } from './cover/answers/parameter';
-import type { Assembly, Dimension, Member } from './cover/assembly/types';
-import { familyOf } from './cover/families/registry';
-import type { Cover } from './garden/garden';
-import { type CoverLayout, cachedLayout } from './layout';
+import { type Phrase, amount, phrase } from '../base/figure';
+import { flatten } from '../base/geometry';
+import { type Result, ok } from '../base/result';
+import type { Answers } from '../cover/answers/parameter';
+import type { Assembly, Dimension, Member } from '../cover/assembly/types';
+import { familyOf } from '../cover/families/registry';
+import type { Cover } from '../garden/garden';
+import { type CoverLayout, cachedLayout } from '../layout';
 
 /** A value that a pull is drawn to, and why. */
 export interface PullSnap {

@@ -1,8 +1,8 @@
-import { demoGarden } from './garden/demo';
-import { type Cover, type Garden, checkGarden } from './garden/garden';
+import { demoGarden } from '../garden/demo';
+import { type Cover, type Garden, checkGarden } from '../garden/garden';
 import { movedCover } from './moved';
-import { assessCover } from './plan';
-import { firstCover } from './explore/firstDesigns';
+import { assessCover } from '../plan';
+import { firstCover } from '../explore/firstDesigns';
 
 const garden = demoGarden();
 const byFamily = (family: string): Cover => {

@@ -1,9 +1,9 @@
 /** A cover on another bed: its answers follow as far as they fit. */
-import { type Result, fail, failAll, ok } from './base/result';
-import type { Answers } from './cover/answers/parameter';
-import { familyOf } from './cover/families/registry';
-import { buildSite } from './garden/buildSite';
-import type { Cover, Garden } from './garden/garden';
+import { type Result, fail, failAll, ok } from '../base/result';
+import type { Answers } from '../cover/answers/parameter';
+import { familyOf } from '../cover/families/registry';
+import { buildSite } from '../garden/buildSite';
+import type { Cover, Garden } from '../garden/garden';
 
 export interface Moved {
   readonly cover: Cover;

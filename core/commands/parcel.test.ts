@@ -1,8 +1,8 @@
-import { evaluate } from './evaluate';
-import { demoGarden } from './garden/demo';
-import { type Garden, checkGarden, emptyGarden } from './garden/garden';
-import { parcelOf, withParcel } from './parcel';
-import { footprint } from './site/plotting';
+import { evaluate } from '../evaluate';
+import { demoGarden } from '../garden/demo';
+import { type Garden, checkGarden, emptyGarden } from '../garden/garden';
+import { parcelOf, putParcelIn } from './parcel';
+import { footprint } from '../site/plotting';
 
 const garden: Garden = { ...demoGarden(), prices: { 'bar 2x4 3658': 9.5, 'pack nothing-here': 1 } };
 let n = 0;
@@ -30,9 +30,9 @@ test.each(garden.covers.map((c) => c.id))('%s is handed on whole: the same plan 
 test('it goes into another garden on its own bed, twice under two names, and into none that lacks its parts', () => {
   const parcel = parcelOf(garden, 'winter-lid');
   if (!parcel.ok) throw new Error('no parcel');
-  const once = withParcel(emptyGarden('Other'), parcel.value, newId);
+  const once = putParcelIn(emptyGarden('Other'), parcel.value, newId);
   if (!once.ok) throw new Error('not put in');
-  const twice = withParcel(once.value.garden, parcel.value, newId);
+  const twice = putParcelIn(once.value.garden, parcel.value, newId);
   if (!twice.ok) throw new Error('not put in');
   expect(twice.value.garden.covers.map((c) => c.name)).toEqual(['Winter greens lid', 'Winter greens lid 2']);
   expect(checkGarden(twice.value.garden).ok).toBe(true);
@@ -40,9 +40,9 @@ test('it goes into another garden on its own bed, twice under two names, and int
     ...parcel.value,
     covers: parcel.value.covers.map((c) => ({ ...c, answers: { ...c.answers, pipe: 'my own' } })) as Garden['covers'],
   };
-  const refused = withParcel(emptyGarden('Other'), own, newId);
+  const refused = putParcelIn(emptyGarden('Other'), own, newId);
   expect(refused.ok ? [] : refused.faults.map((f) => f.field)).toContain('covers[0].answers.pipe');
-  expect(withParcel(emptyGarden('Other'), emptyGarden('Empty'), newId).ok).toBe(false);
+  expect(putParcelIn(emptyGarden('Other'), emptyGarden('Empty'), newId).ok).toBe(false);
   expect(parcelOf(garden, 'none').ok).toBe(false);
 });
 
@@ -89,7 +89,7 @@ test('in its new garden it stands clear of the beds there, and that garden keeps
   const parcel = parcelOf(garden, 'winter-lid');
   if (!parcel.ok) throw new Error('no parcel');
   const home: Garden = { ...demoGarden(), name: 'Home', prices: { 'bar 2x4 3658': 4 } };
-  const put = withParcel(home, parcel.value, newId);
+  const put = putParcelIn(home, parcel.value, newId);
   if (!put.ok) throw new Error('not put in');
   const { garden: after, coverId } = put.value;
   expect([after.name, after.prices, after.site, after.units]).toEqual([home.name, home.prices, home.site, home.units]);

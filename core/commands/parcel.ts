@@ -1,11 +1,13 @@
 /** One cover to be handed on: a garden with its bed, its place, its prices and nothing else; and put into another garden. */
-import { type Result, fail, ok } from './base/result';
-import { freshName } from './base/ids';
-import { quickShop } from './cut';
-import { evaluate } from './evaluate';
-import { type Cover, type Garden, checkEdit, emptyGarden, newWork } from './garden/garden';
-import type { Bed } from './site/bed';
-import { freeSpot } from './site/plotting';
+import type { Draft } from 'immer';
+import { type Change, change } from './change';
+import { type Result, fail, ok } from '../base/result';
+import { freshName } from '../base/ids';
+import { quickShop } from '../cut';
+import { evaluate } from '../evaluate';
+import { type Cover, type Garden, emptyGarden, newWork } from '../garden/garden';
+import type { Bed } from '../site/bed';
+import { freeSpot } from '../site/plotting';
 
 /**
  * A cover by itself, as a garden that holds no more than it needs.
@@ -37,17 +39,17 @@ export function parcelOf(garden: Garden, coverId: string): Result<Garden> {
   });
 }
 
-export interface PutIn {
-  readonly garden: Garden;
+/** A cover put in, by the id it got. */
+export interface PutIn extends Change {
   readonly coverId: string;
 }
 
 /**
- * The cover of a parcel put into a garden, on a copy of its bed beside the others. The garden's own prices, place and catalogue stay.
+ * Puts the cover of a parcel into a garden, on a copy of its bed beside the others. The garden's own prices, place and catalogue stay.
  * @param newId gives ids that are not there yet
  * @returns a fault where the garden cannot hold it, as when the cover is of a pipe that only its own catalogue has
  */
-export function withParcel(garden: Garden, parcel: Garden, newId: () => string): Result<PutIn> {
+export function putParcelIn(garden: Garden, parcel: Garden, newId: () => string): Result<PutIn> {
   const [bed] = parcel.beds;
   const [cover] = parcel.covers;
   if (!bed || !cover) return fail('link', 'There is no cover in it.');
@@ -65,7 +67,9 @@ export function withParcel(garden: Garden, parcel: Garden, newId: () => string):
     bedId: ownBed.id,
     name: freshName(cover.name, names(garden.covers)),
   };
-  const after = { ...garden, beds: [...garden.beds, ownBed], covers: [...garden.covers, own] };
-  const faults = checkEdit(garden, after);
-  return faults.length > 0 ? { ok: false, faults } : ok({ garden: after, coverId: own.id });
+  const put = change(garden, `Put ${cover.name} in`, (g) => {
+    g.beds.push(ownBed as Draft<Bed>);
+    g.covers.push(own as Draft<Cover>);
+  });
+  return put.ok ? ok({ ...put.value, coverId: own.id }) : put;
 }

@@ -1,14 +1,14 @@
 /** Several covers cut and bought at once: what is left of one is used in the next. */
-import type { Assessment } from './assessment';
-import { type CutProgress, type CutCover, cutAndShop } from './cut';
-import type { Assembly } from './cover/assembly/types';
-import { rollPrice, sheetPrice } from './catalog/prices';
-import { planRolls } from './make/rolls/rolls';
-import { planSheets } from './make/cutting/panels';
-import type { IntegerSolver } from './make/cutting/linearProgram';
-import type { Cover, Garden } from './garden/garden';
-import { evaluate } from './evaluate';
-import { type Result, failAll, ok } from './base/result';
+import type { Assessment } from '../assessment';
+import { type CutProgress, type CutCover, cutAndShop } from '../cut';
+import type { Assembly } from '../cover/assembly/types';
+import { rollPrice, sheetPrice } from '../catalog/prices';
+import { planRolls } from '../make/rolls/rolls';
+import { planSheets } from '../make/cutting/panels';
+import type { IntegerSolver } from '../make/cutting/linearProgram';
+import type { Cover, Garden } from '../garden/garden';
+import { evaluate } from '../evaluate';
+import { type Result, failAll, ok } from '../base/result';
 
 /** Cuts and purchases of several covers as one; pieces carry the number of their cover before their tag. */
 export interface MergeProposal extends CutCover {
