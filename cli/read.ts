@@ -37,7 +37,7 @@ export function json(text: string): Result<unknown> {
 }
 
 /** The first few of a list, in a line. */
-function someOf(ids: readonly string[]): string {
+export function someOf(ids: readonly string[]): string {
   const more = ids.length - 12;
   return `${ids.slice(0, 12).join(', ') || 'none'}${more > 0 ? ` and ${more} more` : ''}`;
 }

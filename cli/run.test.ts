@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoGarden } from '../core/garden/demo';
 import { everyKind } from '../core/testing/everyKind';
+import type { Garden } from '../core/garden/garden';
 import { writeGarden } from '../core/garden/write';
 import type { planReport } from '../core/show/report';
 import { runCommand } from './run';
@@ -299,3 +300,28 @@ test('design answers a brief with designs and what its wishes cost, or names wha
   expect(await ask({ crops: ['weeds'] })).toMatchObject({ code: 2, out: '' });
   expect((await ask({}, '--seed', 'x')).err).toContain('--seed: must be a number from 0 to 4294967295');
 }, 60_000);
+
+test('set gives the garden with one dimension or answer another, or names what can be set', async () => {
+  const set = async (...how: string[]): Promise<string> => (await runCommand(['set', garden, ...how])).out;
+  const changed = file('changed.json', await set('--cover', 'winter-lid', '--dimension', 'height', '--to', '22 in'));
+  const { plans } = (await answer('plan', changed, '--cover', 'winter-lid')) as { plans: Report[] };
+  // 22 in of 25.4 mm.
+  expect(plans[0]?.assembly.hoop?.heightMm).toBeCloseTo(558.8, 0);
+  const hoops = JSON.parse(await set('--cover', 'winter-lid', '--answer', 'hoops', '--to', '6')) as Garden;
+  expect(hoops.covers.find((c) => c.id === 'winter-lid')?.answers).toMatchObject({ hoops: 6 });
+  const wrong = async (...how: string[]): Promise<string> => {
+    const { code, out, err } = await runCommand(['set', garden, ...how]);
+    expect([code, out]).toEqual([2, '']);
+    return err.slice(0, err.indexOf(':'));
+  };
+  expect(await wrong('--dimension', 'height', '--to', '22 in')).toBe('--cover');
+  expect(await wrong('--cover', 'nobody', '--dimension', 'height', '--to', '22 in')).toBe('--cover');
+  const lid = ['--cover', 'winter-lid'] as const;
+  expect(await wrong(...lid, '--to', '22 in')).toBe('--dimension');
+  expect(await wrong(...lid, '--dimension', 'girth', '--to', '22 in')).toBe('--dimension');
+  expect(await wrong(...lid, '--dimension', 'height', '--to', 'high')).toBe('--to');
+  expect(await wrong(...lid, '--answer', 'hoops', '--to', '2.5')).toBe('--to');
+  expect(await wrong(...lid, '--answer', 'pipe', '--to', 'gold')).toBe('--to');
+  expect(await wrong(...lid, '--answer', 'weather', '--to', 'fine')).toBe('--answer');
+  expect(await wrong(...lid, '--answer', 'hoops')).toBe('--to');
+});

@@ -32,6 +32,7 @@ import { distinctNames } from '../core/base/ids';
 import { parseLength } from '../core/base/length';
 import { airCommand, seasonCommand, seasonFile, sunCommand } from './climate';
 import { designCommand } from './design';
+import { setCommand } from './set';
 import { type Options, type Partly, json, readCovers, readText } from './read';
 
 export interface CommandAnswer {
@@ -51,6 +52,7 @@ cabanon sun --lat DEGREES --lon DEGREES [--date DATE] [--winter YEAR]
 cabanon air FILE --cover ID --weather FILE
 cabanon season FILE [--cover ID] [--from DATE] [--out DIR]
 cabanon design BRIEF.json [--seed N]
+cabanon set FILE --cover ID (--dimension ID | --answer ID) --to VALUE   (writes the changed garden)
 `;
 
 function readFeet(text: string): Result<Feet> {
@@ -267,6 +269,7 @@ const OPTIONS = {
   air: { cover: 'string', weather: 'string' },
   season: { cover: 'string', from: 'string', out: 'string' },
   design: { seed: 'string' },
+  set: { cover: 'string', dimension: 'string', answer: 'string', to: 'string' },
 } as const;
 
 /** Commands that read no file. */
@@ -320,6 +323,7 @@ async function dispatch([command, ...rest]: readonly string[]): Promise<Result<P
     if (command === 'air') return await airCommand(file, options);
     if (command === 'season') return await seasonCommand(file, options, Date.now());
     if (command === 'design') return whole(await designCommand(file, options, await loadSolver()));
+    if (command === 'set') return await setCommand(file, options);
     if (command === 'frame') return whole(await frameCommand(file));
     return whole(await (parsed.values['sheets'] === true ? cutSheetsCommand(file) : cutCommand(file, options)));
   } catch (error) {

@@ -23,6 +23,9 @@ import * as noon from '../core/judge/climate/noon';
 import * as judgedFor from '../core/judge/strength/designConditions';
 import * as snow from '../core/judge/strength/snow';
 import * as wind from '../core/judge/strength/windLoads';
+import * as change from '../core/commands/change';
+import * as design from '../core/commands/design';
+import * as difference from '../core/garden/difference';
 import * as moved from '../core/commands/moved';
 import * as parcel from '../core/commands/parcel';
 import * as plan from '../core/plan';
@@ -66,6 +69,9 @@ const known: Readonly<Record<string, unknown>> = {
   ...backup,
   ...buildSite,
   ...demo,
+  ...change,
+  ...design,
+  ...difference,
   ...garden,
   ...merge,
   ...read,

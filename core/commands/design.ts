@@ -30,16 +30,17 @@ export function setAnswers(garden: Garden, coverId: string, answers: Answers, la
 /**
  * Answers one question of a cover.
  * @param questionId as `family.questions` names it
- * @example setAnswer(demoGarden(), 'winter-lid', 'hoops', 6).value.label // "Set how many hoops"
+ * @example setAnswer(demoGarden(), 'winter-lid', 'hoops', 6).value.label // "Set how many"
  */
 export function setAnswer(garden: Garden, coverId: string, questionId: string, value: string | number): Result<Change> {
   const laid = layoutOf(garden, coverId);
   if (!laid.ok) return laid;
   const { cover } = laid.value;
   const family = familyOf(cover.family);
+  const question = family.questions(cover.answers, laid.value).find((q) => q.id === questionId);
+  if (!question) return fail(questionId, 'This is not asked of such a cover.');
   const answers = family.answer(cover.answers, questionId, value, laid.value);
-  if (!answers.ok) return answers;
-  return setAnswers(garden, coverId, answers.value, `Set ${family.labelOf(questionId).toLowerCase()}`);
+  return answers.ok ? setAnswers(garden, coverId, answers.value, `Set ${question.label.toLowerCase()}`) : answers;
 }
 
 /**
