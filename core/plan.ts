@@ -17,6 +17,7 @@ import { liftFigure } from './judge/weights';
 import type { IntegerSolver } from './make/cutting/linearProgram';
 import { type CoverLayout, layoutCover } from './layout';
 import { type Fix, findFixes } from './explore/fixes';
+import type { Reassess } from './explore/whatIf';
 import { type Obstacle, nearestObstacle } from './site/plotting';
 
 const LIGHT_AIR_M_PER_S = 1;
@@ -99,10 +100,12 @@ export function plan(garden: Garden, cover: Cover, solver: IntegerSolver): Resul
   return cut.ok ? ok({ ...outlined.value, ...cut.value, mends: fixesFor(outlined.value, solver) }) : cut;
 }
 
+/** Works a design out once more, with other answers. */
+export const reassess =
+  ({ garden, cover }: Pick<CoverLayout, 'garden' | 'cover'>): Reassess =>
+  (answers) =>
+    assessCover(garden, { ...cover, answers } as Cover);
+
 /** Changes that mend what fails in a design, each tried on the design itself; priced by the proven cuts where there is a solver. */
 export const fixesFor = (o: Assessment, solver?: IntegerSolver): readonly Fix[] =>
-  findFixes(
-    o,
-    (answers) => assessCover(o.garden, { ...o.cover, answers }),
-    solver && ((of) => provenPrice(of, solver)),
-  );
+  findFixes(o, reassess(o), solver && ((of) => provenPrice(of, solver)));

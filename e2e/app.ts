@@ -60,7 +60,7 @@ export async function choose(
 
 /** Puts a new cover of a kind on a bed of the open garden: its bench comes next. */
 export async function chooseKind(page: Page, bedId: string, name: string): Promise<void> {
-  await page.goto(`/choose/${bedId}/kinds`);
+  await page.goto(`/g/demo/choose/${bedId}/kinds`);
   await page.getByRole('button', { name: `Choose ${name}` }).click();
 }
 

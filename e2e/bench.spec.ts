@@ -78,7 +78,7 @@ test('the strip shows the change since the version last kept, and figures say wh
 
 test('choices: feet, ridge, pipe, roll, crop; what cannot be drawn is refused with a reason', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/bench/salad-tunnel');
+  await page.goto('/g/demo/bench/salad-tunnel');
   await choose(page, 'Feet', 'In the soil');
   await expect(dimension(page, 'bury')).toHaveValue('6"');
   await page.getByRole('button', { name: /^Ridge: / }).click();

@@ -18,6 +18,6 @@ test('in a shop with no network: the app opens, and ticks are kept', async ({ pa
   await page.getByRole('link', { name: 'Saw' }).click();
   await expect(page.getByTestId('proof')).toContainText('Proven.');
   await page.waitForTimeout(1200);
-  await page.goto('/cart/winter-lid');
+  await page.goto('/g/demo/cart/winter-lid');
   await expect(hinge).toBeChecked();
 });

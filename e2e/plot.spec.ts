@@ -34,7 +34,7 @@ test('the plot shows beds and covers, and the place is set where it is shown', a
 
 test('a bed redraws out of square and level, says so, and refuses what cannot be', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/bed/long');
+  await page.goto('/g/demo/bed/long');
   const survey = page.getByTestId('survey');
   await page.getByTestId('bed-rising').fill('11 ft 6');
   await page.getByTestId('bed-rising').press('Enter');

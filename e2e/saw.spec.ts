@@ -48,7 +48,7 @@ test('a bar is ticked off, a piece comes out short, and the rest is planned agai
 
 test('a sheet is ticked off, what is left lies on the shelf, and the cut book is a PDF', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/saw/window-frame');
+  await page.goto('/g/demo/saw/window-frame');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Cut book' }).click(),
@@ -63,7 +63,7 @@ test('a sheet is ticked off, what is left lies on the shelf, and the cut book is
 
 test('what can be carried and how bars are halved are a garden’s own way: the bars follow', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/saw/winter-lid');
+  await page.goto('/g/demo/saw/winter-lid');
   await expect(page.getByTestId('proof')).toContainText('Proven.');
   await expect(page.getByText(`12' 0"`).first()).toBeVisible();
   await type(page, 'carry', '9 ft');

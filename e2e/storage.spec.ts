@@ -24,14 +24,14 @@ test('an edit survives a tab that is killed a second later', async ({ context, p
   const session = await context.newCDPSession(page);
   const other = await context.newPage();
   void session.send('Page.crash').catch(() => undefined);
-  await other.goto('/bench/winter-lid');
+  await other.goto('/g/demo/bench/winter-lid');
   await expect(dimension(other, 'pipeLength')).toHaveValue(`6' 9"`);
 });
 
 test('a second tab follows the first', async ({ context, page }) => {
   await openDemo(page);
   const other = await context.newPage();
-  await other.goto('/bench/winter-lid');
+  await other.goto('/g/demo/bench/winter-lid');
   await expect(dimension(other, 'pipeLength')).toHaveValue(`6' 4"`);
   await type(page, 'dim-pipeLength', '82');
   await expect(dimension(other, 'pipeLength')).toHaveValue(`6' 10"`);
@@ -56,7 +56,7 @@ test('a garden goes to a file and comes back the same; a broken one changes noth
   await give('broken.json', JSON.stringify(garden));
   await expect(page.getByRole('alert')).toContainText('beds[0].outside.nearMm');
   await expect(page.getByRole('alert')).toContainText('Nothing has changed');
-  await give('newer.json', text.replace('"version": 2', '"version": 9'));
+  await give('newer.json', text.replace('"version": 1', '"version": 9'));
   await expect(page.getByRole('alert')).toContainText('newer Cabanon');
   await give('noise.json', '{"format": "other"}');
   await expect(page.getByRole('alert')).toContainText('not a Cabanon garden');

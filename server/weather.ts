@@ -111,7 +111,8 @@ const pairSchema = z.strictObject({
   exposure: z.enum(['exposed', 'normal', 'sheltered']),
   utcHours: between(-14, 14),
   bed: bedModelSchema,
-  tending: tendingSchema,
+  // Who says nothing of snow brushes it off.
+  tending: z.extend(tendingSchema, { brushes: z._default(z.boolean(), true) }),
   from: instant,
   hours: whole(1, MOST_PAIR_HOURS),
   seed: text(60),

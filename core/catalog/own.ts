@@ -82,11 +82,11 @@ export const ownCatalogSchema = z.strictObject({
     )
     .check(z.maxLength(500)),
   /** Crops of the gardener's own, beside the shipped ones. */
-  crops: z._default(z.array(ownCropSchema).check(z.maxLength(MOST_OWN_CROPS)), []),
+  crops: z.array(ownCropSchema).check(z.maxLength(MOST_OWN_CROPS)),
   /** The longest thing that can be carried home, mm: what is longer is cut at the shop; null: any. */
-  carryMm: z._default(z.nullable(between(600, 20_000)), null),
+  carryMm: z.nullable(between(600, 20_000)),
   /** How two equal pieces come out of a bar: at full length, or halved on the middle line. */
-  halves: z._default(z.enum(['full', 'middle']), 'full'),
+  halves: z.enum(['full', 'middle']),
 });
 
 export type OwnCatalog = z.infer<typeof ownCatalogSchema>;

@@ -1,6 +1,8 @@
+import { TEST_FIGURES } from '../testing/design';
+import { reasons } from './measures';
 import { withThumbnail } from '../show/thumbnail';
 import { demoGarden } from '../garden/demo';
-import { candidates, reasons } from './compare';
+import { candidates } from './compare';
 
 const garden = demoGarden();
 
@@ -26,8 +28,26 @@ test('each is told of as soon as it is worked out, in the order in which they ar
 });
 
 test('reasons are true of the figures', () => {
-  const cheap = { price: 10, wetSnowMm: 20, coldestC: -10, clearanceMm: -5, heightMm: 500, hours: 1, massKg: 1 };
-  const stout = { price: 90, wetSnowMm: 200, coldestC: -12, clearanceMm: 50, heightMm: 900, hours: 6, massKg: 20 };
+  const cheap = {
+    ...TEST_FIGURES,
+    price: 10,
+    wetSnowMm: 20,
+    coldestC: -10,
+    clearanceMm: -5,
+    heightMm: 500,
+    hours: 1,
+    massKg: 1,
+  };
+  const stout = {
+    ...TEST_FIGURES,
+    price: 90,
+    wetSnowMm: 200,
+    coldestC: -12,
+    clearanceMm: 50,
+    heightMm: 900,
+    hours: 6,
+    massKg: 20,
+  };
   expect(reasons(cheap, [cheap, stout])).toEqual({
     good: ['the cheapest here', 'the quickest to build', 'the lightest'],
     bad: ['too low for this crop', 'carries the least snow'],

@@ -3,8 +3,8 @@ import { beamSearch } from '../base/search';
 import { familyOf } from '../cover/families';
 import { buildSite } from '../garden/buildSite';
 import { type Cover, type Garden, newWork } from '../garden/garden';
-import { type Reassess, changeSpace } from './fixSpace';
-import { assessCover } from '../plan';
+import { changeSpace } from './fixSpace';
+import { assessCover, reassess } from '../plan';
 
 /** A cover of a family on a bed, with the family's first answers. */
 export function firstCover(garden: Garden, bedId: string, key: string, id: string, name: string): Cover | undefined {
@@ -35,9 +35,8 @@ export function startingCover(
   const cover = crop === undefined ? usual : { ...usual, answers: { ...usual.answers, crop } };
   const first = assessCover(garden, cover);
   if (!first.ok) return cover;
-  const redo: Reassess = (answers) => assessCover(garden, { ...cover, answers });
   const space = changeSpace(
-    redo,
+    reassess(first.value),
     (ill) => ill,
     () => 0,
   );

@@ -2,16 +2,9 @@
 import type { Phrase } from '../base/figure';
 import { beamSearch, enumerateFeasible } from '../base/search';
 import { quickPrice } from '../cut';
-import {
-  type ChangeSet,
-  type Reassess,
-  type TriedChange,
-  changeSpace,
-  failingChecks,
-  changeKind,
-  tryChanges,
-} from './fixSpace';
+import { type ChangeSet, type TriedChange, changeSpace, failingChecks, changeKind, tryChanges } from './fixSpace';
 import type { Assessment } from '../assessment';
+import type { Reassess } from './whatIf';
 
 /** Most changes in one set, most designs kept from one round to the next, most sets offered. */
 const MOST_CHANGES = 5;

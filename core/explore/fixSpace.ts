@@ -1,20 +1,16 @@
 /** Changes that a check asks for, tried on the design itself: what mends and new covers are made of. */
 import type { Phrase } from '../base/figure';
 import type { Space, Score } from '../base/search';
-import type { Result } from '../base/result';
-import type { Answers, AnswerChange } from '../cover/answers/parameter';
+import type { AnswerChange } from '../cover/answers/parameter';
 import { familyOf } from '../cover/families/registry';
 import type { Check } from '../judge/strength/check';
 import type { Assessment } from '../assessment';
-
-/** Works a design out with other answers. */
-export type Reassess = (answers: Answers) => Result<Assessment>;
+import type { Reassess, Tried } from './whatIf';
 
 /** One change, and the design with it. */
-export interface TriedChange {
+export interface TriedChange extends Tried {
   readonly label: Phrase;
   readonly change: AnswerChange;
-  readonly outline: Assessment;
 }
 
 /** What a change is one of: of its kind the next is larger. */
@@ -56,9 +52,8 @@ export function violation(o: Assessment): number {
 }
 
 /** Changes made one after the other, and the design that they lead to. */
-export interface ChangeSet {
+export interface ChangeSet extends Tried {
   readonly changes: readonly Pick<TriedChange, 'label' | 'change'>[];
-  readonly outline: Assessment;
 }
 
 /** How far a design is from one that nothing fails in. */

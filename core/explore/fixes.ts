@@ -5,7 +5,8 @@ import type { Answers, AnswerChange } from '../cover/answers/parameter';
 import { quickPrice } from '../cut';
 import type { Check } from '../judge/strength/check';
 import { changeSets, nameOf } from './fixCombinations';
-import { type Reassess, tryChanges } from './fixSpace';
+import { tryChanges } from './fixSpace';
+import { type Reassess, type Tried, pricedBeside } from './whatIf';
 import type { Assessment } from '../assessment';
 
 /** A mend that works: the changed answers, what it costs and which check it is for. */
@@ -71,17 +72,13 @@ export function singleFixes(
 }
 
 /** What is found, with what it costs over the design as it is, the cheapest first. */
-function priced(o: Assessment, found: readonly Found[], priceOf: (o: Assessment) => number): readonly Fix[] {
-  if (found.length === 0) return [];
-  const now = priceOf(o);
-  return found
-    .map(({ outline, ...mend }) => ({ ...mend, cost: priceOf(outline) - now, answers: outline.cover.answers }))
-    .filter((m) => Number.isFinite(m.cost))
+const priced = (o: Assessment, found: readonly Found[], priceOf: (o: Assessment) => number): readonly Fix[] =>
+  pricedBeside(o, found, priceOf)
+    .map(({ outline, ...mend }) => ({ ...mend, answers: outline.cover.answers }))
     .sort((a, b) => a.cost - b.cost);
-}
 
 /** A mend as it is found: with the design that it leads to. */
-type Found = Pick<Fix, 'checkId' | 'label' | 'proven' | 'gives' | 'loosens'> & { readonly outline: Assessment };
+type Found = Pick<Fix, 'checkId' | 'label' | 'proven' | 'gives' | 'loosens'> & Tried;
 
 /** What a change makes of the checks it is for, and which others it loosens. */
 function effectOf(

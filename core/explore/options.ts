@@ -1,8 +1,8 @@
 /** What each option of a question would change: its price beside the present one, or why it cannot be. */
-import { quickPrice } from '../cut';
 import { familyOf } from '../cover/families/registry';
 import type { Assessment } from '../assessment';
-import { assessCover } from '../plan';
+import { reassess } from '../plan';
+import { pricedBeside, whatIf } from './whatIf';
 
 export interface OptionCost {
   readonly value: string;
@@ -20,17 +20,12 @@ export function optionCosts(o: Assessment, id: string): readonly OptionCost[] {
   const family = familyOf(o.cover.family);
   const question = family.questions(o.cover.answers, o).find((q) => q.id === id);
   if (question?.kind !== 'choice') return [];
-  const now = quickPrice(o);
+  const redo = reassess(o);
   return question.options.map(({ value }): OptionCost => {
     if (value === question.value) return { value, cost: 0, not: undefined };
-    const answers = family.answer(o.cover.answers, id, value, o);
-    const tried = answers.ok
-      ? assessCover(o.garden, { ...o.cover, answers: answers.value } as Assessment['cover'])
-      : answers;
+    const tried = whatIf(family.answer(o.cover.answers, id, value, o), redo);
     if (!tried.ok) return { value, cost: undefined, not: tried.faults[0]?.message ?? 'It cannot be built.' };
-    const cost = quickPrice(tried.value) - now;
-    return Number.isFinite(cost)
-      ? { value, cost, not: undefined }
-      : { value, cost: undefined, not: 'It cannot be cut from what is sold.' };
+    const [priced] = pricedBeside(o, [{ outline: tried.value }]);
+    return { value, cost: priced?.cost, not: priced ? undefined : 'It cannot be cut from what is sold.' };
   });
 }

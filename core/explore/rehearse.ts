@@ -4,7 +4,6 @@ import { climatePlace, coveredBedModel, sheetsInSun, wornOf } from '../air';
 import { addDays } from '../base/days';
 import { coatOn } from '../judge/season/seasonalCovers';
 import type { Answers } from '../cover/answers/parameter';
-import { quickPrice } from '../cut';
 import { SNOW_DENSITY } from '../judge/strength/snow';
 import { type Reliability, logSpread } from '../judge/strength/reliability';
 import {
@@ -24,7 +23,8 @@ import type { SnowStrength } from '../judge/strength/snowStrength';
 import type { Assessment } from '../assessment';
 import { type WarmerChange, warmerBy } from './warmer';
 import { familyOf } from '../cover/families/registry';
-import { assessCover } from '../plan';
+import { reassess } from '../plan';
+import { pricedBeside } from './whatIf';
 
 /** What bears so much in the middle, as surely as its check tells; where that tells nothing, off by a fifth. */
 const bearsOf = (middle: number, sure: Reliability | undefined): Bears => ({
@@ -147,16 +147,16 @@ export function playWinter(o: Assessment, year: number, seed: string, brushing: 
       brushing: 'at once',
     });
   }
-  const now = quickPrice(o);
   const warmer = (): readonly WarmerChange[] =>
     warmerBy(o, simulatedWeather(ask.place, seed, winterStartMs(ask.place, year), 24 * 120)).changes;
-  for (const { label, answers } of designsFor(o, winter, warmer)) {
-    const changed = assessCover(o.garden, { ...o.cover, answers } as Assessment['cover']);
-    if (!changed.ok) continue;
-    const cost = quickPrice(changed.value) - now;
-    if (!Number.isFinite(cost)) continue;
-    const w = rehearse(rehearsalOf(changed.value, year, brushing), year, seed);
-    tried.push({ label, cost, winter: endOf(w), answers, brushing: undefined });
+  const redo = reassess(o);
+  const designs = designsFor(o, winter, warmer).flatMap(({ label, answers }) => {
+    const outline = redo(answers);
+    return outline.ok ? [{ label, answers, outline: outline.value }] : [];
+  });
+  for (const { outline, ...design } of pricedBeside(o, designs)) {
+    const w = rehearse(rehearsalOf(outline, year, brushing), year, seed);
+    tried.push({ ...design, winter: endOf(w), brushing: undefined });
   }
   return { winter, aged, helped: mostHelped(winter, tried) };
 }

@@ -1,10 +1,10 @@
 /** Versions of one cover, side by side: as it is, as it was kept, and the changes a gardener would try first. */
+import { type Measures, measuresOf } from './measures';
 import type { Assessment } from '../assessment';
 import type { Section } from '../catalog/types';
 import { cutAndShop } from '../cut';
 import type { Answers, AnswerChange } from '../cover/answers/parameter';
 import { type Catalog, sectionsWhere } from '../catalog/catalog';
-import { type Measures, measuresOf } from './compare';
 import { firstCover } from './firstDesigns';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { familyOf } from '../cover/families/registry';

@@ -3,11 +3,11 @@ import { airOf, climatePlace } from '../air';
 import { MS_PER_HOUR } from '../base/days';
 import type { Answers } from '../cover/answers/parameter';
 import { familyOf } from '../cover/families/registry';
-import { quickPrice } from '../cut';
 import { notableDays } from '../judge/weather/days';
 import { type Weather, weatherSpan } from '../judge/weather/weather';
 import type { Assessment } from '../assessment';
-import { assessCover } from '../plan';
+import { reassess } from '../plan';
+import { pricedBeside, whatIf } from './whatIf';
 
 /** One change, and what it does on that night. */
 export interface WarmerChange {
@@ -53,36 +53,29 @@ export function warmerBy(
 ): { readonly lowC: number; readonly date: string; readonly changes: readonly WarmerChange[] } {
   const spell = coldSpell(o, weather);
   const lowC = lowOf(o, spell);
-  const now = quickPrice(o);
   const family = familyOf(o.cover.family);
   const light = o.air.light;
-  const changes = family
+  const redo = reassess(o);
+  const tried = family
     .questions(o.cover.answers, o)
     .flatMap((q) =>
       q.kind === 'choice' && ASKED.includes(q.id)
         ? q.options.filter((x) => x.value !== q.value).map((x) => ({ q, x }))
         : [],
     )
-    .flatMap(({ q, x }): readonly WarmerChange[] => {
-      const answers = family.answer(o.cover.answers, q.id, x.value, o);
-      const tried = answers.ok
-        ? assessCover(o.garden, { ...o.cover, answers: answers.value } as Assessment['cover'])
-        : answers;
-      if (!answers.ok || !tried.ok) return [];
-      const gainC = lowOf(tried.value, spell) - lowC;
-      const cost = quickPrice(tried.value) - now;
-      if (gainC < LEAST_C || !Number.isFinite(cost)) return [];
-      return [
-        {
-          question: q.label,
-          label: x.label,
-          gainC,
-          cost,
-          lightLost: 1 - tried.value.air.light / light,
-          answers: answers.value,
-        },
-      ];
-    })
+    .flatMap(({ q, x }) => {
+      const outline = whatIf(family.answer(o.cover.answers, q.id, x.value, o), redo);
+      const gainC = outline.ok ? lowOf(outline.value, spell) - lowC : 0;
+      return outline.ok && gainC >= LEAST_C
+        ? [{ question: q.label, label: x.label, gainC, outline: outline.value }]
+        : [];
+    });
+  const changes = pricedBeside(o, tried)
+    .map(({ outline, ...change }): WarmerChange => ({
+      ...change,
+      lightLost: 1 - outline.air.light / light,
+      answers: outline.cover.answers,
+    }))
     .sort((a, b) => a.cost / a.gainC - b.cost / b.gainC);
   return { lowC, date: notableDays(spell, climatePlace(o.garden, spell.startMs).utcHours)[0]?.date ?? '', changes };
 }

@@ -17,7 +17,7 @@ import { landmarkSchema } from '../site/landmark';
 import { placeSchema } from '../site/place';
 
 export const GARDEN_FORMAT = 'cabanon-garden';
-export const GARDEN_VERSION = 2;
+export const GARDEN_VERSION = 1;
 
 /** A path that a barrow goes along, mm. */
 export const PATH_MM = { imperial: 24 * MM_PER_INCH, metric: 600 } as const;
@@ -39,8 +39,8 @@ const flatOf = {
 
 /** How a thing on the shelf is, and where it lies. */
 const shelfAnswers = {
-  condition: z._default(z.enum(['sound', 'bowed', 'worn']), 'sound'),
-  where: z._default(text(60), ''),
+  condition: z.enum(['sound', 'bowed', 'worn']),
+  where: text(60),
 } as const;
 
 /** Whether a cover stands, and since when; lies in store; or is only thought of. */
@@ -49,8 +49,8 @@ const stateSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('standing'), since: z.nullable(z.iso.date()) }),
   z.strictObject({
     is: z.literal('stored'),
-    since: z._default(z.nullable(z.iso.date()), null),
-    where: z._default(text(60), ''),
+    since: z.nullable(z.iso.date()),
+    where: text(60),
   }),
   z.strictObject({ is: z.literal('next-year') }),
 ]);
@@ -65,49 +65,40 @@ function coverOf({ key, schema: answers }: Family) {
     answers,
     /** The version last kept, that changes are measured against. */
     kept: z.nullable(answers),
-    state: z._default(stateSchema, { is: 'planned' }),
+    state: stateSchema,
     /** How far the building has come: the step in hand, and what is ticked. */
     build: z.strictObject({
       at: whole(0, 99),
       done: z.array(text(60)).check(z.maxLength(500)),
     }),
     /** Pieces sawn already, as long as they came out. */
-    cut: z._default(
-      z
-        .array(
-          z.strictObject({
-            tag: word(20),
-            sectionKey: entryKey,
-            lengthMm: z.number().check(z.positive()),
-          }),
-        )
-        .check(z.maxLength(2000)),
-      [],
-    ),
-    /** Pieces of sheets and rolls cut already. */
-    cutFlat: z._default(z.array(z.strictObject({ tag: word(20), ...flatOf })).check(z.maxLength(2000)), []),
-    /** Other covers that the same frame wears in their season, each a sheet of its own. */
-    coats: z._default(z.array(coatSchema).check(z.maxLength(MOST_COATS)), []),
-    /** When it is opened and shut, and by what. */
-    tending: z._default(tendingSchema, USUAL_TENDING),
-    /** What this garden's own readings have taught of it, as factors on what it loses and takes in; null: as reckoned. */
-    taught: z._default(
-      z.nullable(
+    cut: z
+      .array(
         z.strictObject({
-          loss: between(0.2, 5),
-          gain: between(0.2, 5),
-          readings: whole(1, 100_000),
+          tag: word(20),
+          sectionKey: entryKey,
+          lengthMm: z.number().check(z.positive()),
         }),
-      ),
-      null,
+      )
+      .check(z.maxLength(2000)),
+    /** Pieces of sheets and rolls cut already. */
+    cutFlat: z.array(z.strictObject({ tag: word(20), ...flatOf })).check(z.maxLength(2000)),
+    /** Other covers that the same frame wears in their season, each a sheet of its own. */
+    coats: z.array(coatSchema).check(z.maxLength(MOST_COATS)),
+    /** When it is opened and shut, and by what. */
+    tending: tendingSchema,
+    /** What this garden's own readings have taught of it, as factors on what it loses and takes in; null: as reckoned. */
+    taught: z.nullable(
+      z.strictObject({
+        loss: between(0.2, 5),
+        gain: between(0.2, 5),
+        readings: whole(1, 100_000),
+      }),
     ),
     /** What it was chosen for; null: it was not asked. */
-    brief: z._default(z.nullable(briefSchema), null),
+    brief: z.nullable(briefSchema),
     /** Things to buy that no part of the cover asks for. */
-    also: z._default(
-      z.array(z.strictObject({ itemKey: entryKey, count: between(0, 100_000) })).check(z.maxLength(200)),
-      [],
-    ),
+    also: z.array(z.strictObject({ itemKey: entryKey, count: between(0, 100_000) })).check(z.maxLength(200)),
   });
 }
 
@@ -135,21 +126,18 @@ const shapeOf = (kinds: readonly Family[]) => ({
     length: z.enum(['ftin', 'in', 'cm', 'mm']),
     temperature: z.enum(['C', 'F']),
     /** What the shops here sell; showing lengths in other units changes no design. */
-    stock: z._default(z.enum(['imperial', 'metric']), 'imperial'),
+    stock: z.enum(['imperial', 'metric']),
     currency: z.string().check(z.regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD')),
   }),
   site: placeSchema,
   beds: z.array(bedSchema).check(z.maxLength(MOST.beds)),
   covers: z.array(coverSchema(kinds)).check(z.maxLength(MOST.covers)),
   /** Paths, walls, hedges and trees on the plot. */
-  landmarks: z._default(z.array(landmarkSchema).check(z.maxLength(MOST.landmarks)), []),
+  landmarks: z.array(landmarkSchema).check(z.maxLength(MOST.landmarks)),
   /** How the plot is seen: the bearing that is up, degrees; how wide its paths are, mm. */
-  plot: z._default(z.strictObject({ upDeg: between(0, 360), pathMm: between(0, 5000) }), {
-    upDeg: 0,
-    pathMm: PATH_MM.imperial,
-  }),
+  plot: z.strictObject({ upDeg: between(0, 360), pathMm: between(0, 5000) }),
   /** Figures, sizes and things of this garden's own, over the shipped catalogue. */
-  catalog: z._default(ownCatalogSchema, NOTHING_OWN),
+  catalog: ownCatalogSchema,
   /** Bars and pipes on hand, with their real lengths. */
   shelf: z
     .array(
@@ -163,36 +151,30 @@ const shapeOf = (kinds: readonly Family[]) => ({
     )
     .check(z.maxLength(MOST.shelf)),
   /** Sheets and rolls on hand, whole or what is left of them. */
-  shelfFlat: z._default(
-    z
-      .array(
-        z.strictObject({
-          id,
-          ...flatOf,
-          quantity: whole(0, 10000),
-          ...shelfAnswers,
-        }),
-      )
-      .check(z.maxLength(MOST.shelfFlat)),
-    [],
-  ),
+  shelfFlat: z
+    .array(
+      z.strictObject({
+        id,
+        ...flatOf,
+        quantity: whole(0, 10000),
+        ...shelfAnswers,
+      }),
+    )
+    .check(z.maxLength(MOST.shelfFlat)),
   /** Prices that differ from the shipped ones, by price key. */
   prices: pricesOf,
   /** Lists of prices kept under a name, beside the one in force. */
-  priceLists: z._default(
-    z.array(z.strictObject({ id, name, prices: pricesOf })).check(z.maxLength(MOST.priceLists)),
-    [],
-  ),
+  priceLists: z.array(z.strictObject({ id, name, prices: pricesOf })).check(z.maxLength(MOST.priceLists)),
   /** The day book. */
-  log: z._default(z.array(logSchema).check(z.maxLength(MOST.log)), []),
+  log: z.array(logSchema).check(z.maxLength(MOST.log)),
   /** Lines of the shopping list that are in the basket, by price key. */
-  got: z._default(z.array(text(80)).check(z.maxLength(MOST.got)), []),
+  got: z.array(text(80)).check(z.maxLength(MOST.got)),
   /** How many of each counted thing are on hand, by item key. */
   owned: z.record(byKey, between(0, 1e6)),
   /** Where the counted things are, by item key. */
-  ownedWhere: z._default(z.record(byKey, text(60)), {}),
+  ownedWhere: z.record(byKey, text(60)),
   /** What the gardener wrote beside lines of the shopping list, by price key. */
-  notes: z._default(z.record(byKey, text(200)), {}),
+  notes: z.record(byKey, text(200)),
 });
 
 const schemaOf = (kinds: readonly Family[]) => z.strictObject(shapeOf(kinds));

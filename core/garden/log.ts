@@ -23,7 +23,7 @@ export const LOG_KINDS = {
 export type LogKind = keyof typeof LOG_KINDS;
 export const LOG_KIND_KEYS = Object.keys(LOG_KINDS) as [LogKind, ...LogKind[]];
 
-const degrees = z._default(z.nullable(between(-60, 80)), null);
+const degrees = z.nullable(between(-60, 80));
 
 /** One entry. Temperatures in C, of the night before and the day; what was not read is null. */
 export const logSchema = z
@@ -33,14 +33,14 @@ export const logSchema = z
     /** The cover it is about; null: the garden. */
     coverId: z.nullable(word(40)),
     kind: z.enum(LOG_KIND_KEYS),
-    note: z._default(text(500), ''),
+    note: text(500),
     insideLowC: degrees,
     insideHighC: degrees,
     outsideLowC: degrees,
     outsideHighC: degrees,
-    kg: z._default(z.nullable(between(0, 10_000)), null),
+    kg: z.nullable(between(0, 10_000)),
     /** Keys of its pictures: they are kept in the browser, and in the file only where asked. */
-    pictures: z._default(z.array(pictureKey).check(z.maxLength(MOST_OF_ENTRY)), []),
+    pictures: z.array(pictureKey).check(z.maxLength(MOST_OF_ENTRY)),
   })
   .check(
     z.refine((e) => e.insideLowC === null || e.insideHighC === null || e.insideLowC <= e.insideHighC, {

@@ -4,7 +4,7 @@ import * as z from 'zod/mini';
 import { familyOf } from '../cover/families';
 import { demoGarden, demoSite } from './demo';
 import { type Garden, checkEdit, checkGarden, gardenSchema } from './garden';
-import { MAX_FILE_CHARS, migrate, readGarden, readGardenFile, readKept } from './read';
+import { MAX_FILE_CHARS, readGarden, readGardenFile } from './read';
 import { NOTHING_SAID } from '../site/brief';
 import { writeGarden } from './write';
 
@@ -22,7 +22,7 @@ const changed = (change: (garden: Record<string, unknown>) => void): string => {
 test.each([[null], ['text'], [[{ version: 1 }]], [7], [undefined]])(
   'what is kept and is no garden is a fault, not a crash: %j',
   (kept) => {
-    expect(readKept(kept).ok).toBe(false);
+    expect(checkGarden(kept).ok).toBe(false);
   },
 );
 
@@ -98,12 +98,6 @@ test('any damage is a fault or a sound garden, never an exception', () => {
     }),
     { numRuns: 300 },
   );
-});
-
-test('older versions are brought up step by step; a missing step is said', () => {
-  const steps = [(d: object) => ({ ...d, second: true }), (d: object) => ({ ...d, third: true })];
-  expect(migrate({ version: 1 }, 1, 3, steps)).toEqual({ ok: true, value: { version: 3, second: true, third: true } });
-  expect(migrate({ version: 1 }, 1, 4, steps)).toMatchObject({ ok: false, faults: [{ field: 'version' }] });
 });
 
 test('the published JSON schema is the one the program checks with', () => {

@@ -13,50 +13,8 @@ export const MAX_FILE_CHARS = 20_000_000;
 
 type Json = Readonly<Record<string, unknown>>;
 
-/** One step of growth: turns a document of version n into version n + 1. */
-export type Migration = (older: Json) => Json;
-
-/** Steps from each older version; index 0 brings version 1 to version 2. */
-const MIGRATIONS: readonly Migration[] = [
-  // Version 2 asks what beds and covers are wanted for.
-  (older) => ({ ...older, beds: unasked(older['beds']), covers: unasked(older['covers']) }),
-];
-
-/** Each entry of a list with nothing said of what it is for; what is no list is left for the check to name. */
-function unasked(list: unknown): unknown {
-  return Array.isArray(list) ? list.map((x: unknown) => (isObject(x) ? { ...x, brief: null } : x)) : list;
-}
-
-/** Walks a document up to the wanted version, one step at a time. */
-export function migrate(
-  document: Json,
-  version: number,
-  wanted: number,
-  steps: readonly Migration[] = MIGRATIONS,
-): Result<Json> {
-  let current = document;
-  for (let v = version; v < wanted; v++) {
-    const step = steps[v - 1];
-    if (!step) return fail('version', `version ${v} cannot be brought up to date`);
-    current = { ...step(current), version: v + 1 };
-  }
-  return ok(current);
-}
-
 function isObject(value: unknown): value is Json {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
-/**
- * A garden as it is kept, of this version or an older one.
- * @returns the garden of this version, or every fault with the path of its field
- */
-export function readKept(document: unknown): Result<Garden> {
-  const version = isObject(document) ? document['version'] : undefined;
-  if (!isObject(document) || typeof version !== 'number' || !(version >= 1 && version < GARDEN_VERSION))
-    return checkGarden(document);
-  const current = migrate(document, version, GARDEN_VERSION);
-  return current.ok ? checkGarden(current.value) : current;
 }
 
 /** What is said of a file that is not even read. */
@@ -112,11 +70,9 @@ export function readGardenFile(text: string): Result<GardenFile> {
   if (version > GARDEN_VERSION)
     return fail(
       'version',
-      `This file is version ${version}; this Cabanon reads up to version ${GARDEN_VERSION}. Open it with a newer Cabanon.`,
+      `This file is version ${version}; this Cabanon reads version ${GARDEN_VERSION}. Open it with a newer Cabanon.`,
     );
-  const current = migrate(document, version, GARDEN_VERSION);
-  if (!current.ok) return current;
-  const { pictures = {}, ...rest } = current.value;
+  const { pictures = {}, ...rest } = document;
   const seen = picturesSchema.safeParse(pictures);
   if (!seen.success)
     return failAll(issueFaults(seen.error.issues.map((issue) => ({ ...issue, path: ['pictures', ...issue.path] }))));

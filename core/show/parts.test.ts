@@ -47,11 +47,12 @@ test('next year’s copy has the design, its coats and tending, and what it is n
   expect(withNextYear(worn, 'nobody', 'x').covers).toBe(worn.covers);
 });
 
-test('where a cover is stored is kept, and gardens from before it was asked still read', () => {
+test('where a cover is stored is kept; a date that is none is refused by its field', () => {
   const [first, ...rest] = garden.covers;
   const stored = (state: unknown) => checkGarden({ ...garden, covers: [{ ...first, state }, ...rest] });
-  const r = stored({ is: 'stored' });
-  expect(r.ok && r.value.covers[0]?.state).toEqual({ is: 'stored', since: null, where: '' });
-  const bad = stored({ is: 'stored', since: 'spring' });
+  const shed = { is: 'stored', since: null, where: 'shed' };
+  const r = stored(shed);
+  expect(r.ok && r.value.covers[0]?.state).toEqual(shed);
+  const bad = stored({ ...shed, since: 'spring' });
   expect(bad.ok ? '' : bad.faults[0]?.field).toBe('covers[0].state.since');
 });

@@ -50,9 +50,9 @@ export const bedSchema = z.strictObject({
   soilBelowRimMm: between(0, 1000),
   soil: z.enum(['soft', 'loam', 'clay', 'stony']),
   /** Hoses or drip lines come in over the wall, where a frame would sit. */
-  wateringOverWall: z._default(z.boolean(), false),
+  wateringOverWall: z.boolean(),
   /** What the next cover on it is wanted for, as far as it is said. */
-  brief: z._default(z.nullable(briefSchema), null),
+  brief: z.nullable(briefSchema),
 });
 
 export type Bed = z.infer<typeof bedSchema>;

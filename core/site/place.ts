@@ -21,13 +21,9 @@ export type Exposure = z.infer<typeof exposureSchema>;
 const practiceSchema = z.enum(['asce', 'en']);
 export type SnowPractice = z.infer<typeof practiceSchema>;
 
-const factor = z._default(z.nullable(between(0.5, 2)), null);
+const factor = z.nullable(between(0.5, 2));
 /** Factors of that practice that the gardener knows better; null: as the practice has them. */
-const snowFactorsSchema = z._default(z.strictObject({ exposure: factor, thermal: factor, importance: factor }), {
-  exposure: null,
-  thermal: null,
-  importance: null,
-});
+const snowFactorsSchema = z.strictObject({ exposure: factor, thermal: factor, importance: factor });
 export type SnowFactors = z.infer<typeof snowFactorsSchema>;
 
 /** Gusts above this want a second latch, m/s (about 60 mph). */
@@ -77,19 +73,18 @@ export const placeSchema = z.strictObject({
   elevationM: between(-430, 6000),
   snow: snowSchema,
   exposure: exposureSchema,
-  practice: z._default(practiceSchema, 'asce'),
+  practice: practiceSchema,
   snowFactors: snowFactorsSchema,
   gustMPerS: between(0, 90),
   /** Compass bearing that the wind mostly comes from, degrees; null: not known. */
-  windFromDeg: z._default(z.nullable(between(0, 360)), null),
-  rough: z._default(z.array(roughSchema).check(z.maxLength(3)), []),
+  windFromDeg: z.nullable(between(0, 360)),
+  rough: z.array(roughSchema).check(z.maxLength(3)),
   /** Its clock: a time zone by its public name; null: by its longitude. */
-  timeZone: z._default(
-    z.nullable(z.string().check(z.maxLength(60), z.refine(isTimeZone, 'must be a time zone such as Europe/Vienna'))),
-    null,
+  timeZone: z.nullable(
+    z.string().check(z.maxLength(60), z.refine(isTimeZone, 'must be a time zone such as Europe/Vienna')),
   ),
   /** Usual last frost of spring and first of autumn, month and day, and how far a year may be off, days; null: by latitude and height. */
-  frost: z._default(z.nullable(frostSchema), null),
+  frost: z.nullable(frostSchema),
   /** The clear noon that airing is reckoned for. */
   noon: z.strictObject({
     date: z.iso.date(),

@@ -1,12 +1,13 @@
-/** A design of nothing but figures. */
-import type { WishFigures } from '../explore/brief/wishes';
+import type { Measures } from '../explore/measures';
 
-export const TEST_FIGURES: WishFigures = {
+/** A design of nothing but figures. */
+export const TEST_FIGURES: Measures = {
   price: 100,
   hours: 8,
   coldestC: -12,
   wetSnowMm: 200,
   clearanceMm: 100,
+  heightMm: 600,
   massKg: 20,
   liftKg: 0,
   longestMm: 1000,

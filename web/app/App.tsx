@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { Boundary } from './Boundary';
-import { Demo, Gate, OldAddress } from './Gate';
+import { Demo, Gate, Home } from './Gate';
 import { PARTS, PLACES } from './places';
 import { Shell } from './Shell';
 import { useWay } from './way';
@@ -36,7 +36,7 @@ export function App(): ReactNode {
           })}
           <Route path="*" element={<ToPlot />} />
         </Route>
-        <Route path="*" element={<OldAddress />} />
+        <Route path="*" element={<Home />} />
       </Route>
     </Routes>
   );

@@ -1,6 +1,6 @@
 /** Opens the garden that an address names, or says why it cannot be opened and what can be done. */
 import { type ReactNode, useEffect, useState } from 'react';
-import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, Outlet, useNavigate, useParams } from 'react-router';
 import { textToId } from '../../core/base/ids';
 import { FaultList } from '../parts/OpenFile';
 import { Button } from '../parts/controls';
@@ -13,9 +13,6 @@ import { useApp, useAppDispatch } from './hooks';
 import { addGarden, lookAt, type Opened, openStored } from './saving';
 import { wayTo } from './way';
 import { lastOpen } from '../storage/browser';
-import { dbRequest } from '../storage/db';
-import type { GardenRow } from '../storage/rows';
-import { database } from './world';
 
 type Answer = Exclude<Opened, { kind: 'open' }>;
 
@@ -103,37 +100,11 @@ export function Gate(): ReactNode {
   );
 }
 
-/** Whether a garden has a bed or a cover of an id, whatever its row is like. */
-const has = (row: GardenRow, id: string): boolean =>
-  [row.doc.beds, row.doc.covers].some((list) => Array.isArray(list) && list.some((entry) => entry.id === id));
-
-/** The garden that an address without one means: the last open, or else one that has what is named. */
-async function meant(named: string | undefined, openId: string | undefined): Promise<string | null> {
-  const last = openId ?? lastOpen();
-  if (named === undefined) return last;
-  try {
-    const having = (await dbRequest(database(), (db) => db.gardens.toArray()))
-      .filter((row) => has(row, named))
-      .map((row) => row.id);
-    return having.find((id) => id === last) ?? having[0] ?? last;
-  } catch {
-    return last;
-  }
-}
-
-/** An address of the time when it did not carry its garden. */
-export function OldAddress(): ReactNode {
-  const { pathname, search, hash } = useLocation();
+/** Where Cabanon opens: at the garden that was open last, or at the list of gardens. */
+export function Home(): ReactNode {
   const openId = useApp((s) => s.open?.id);
-  const [id, setId] = useState<string | null>();
-  const [place = 'plot', ...rest] = pathname.split('/').filter((step) => step !== '');
-  const [named] = rest;
-  useEffect(() => {
-    void meant(named, openId).then(setId);
-  }, [named, openId]);
-  if (id === undefined) return <Waiting />;
-  const to = id === null ? '/gardens' : `${wayTo(id)}/${[place, ...rest].join('/')}${search}${hash}`;
-  return <Navigate to={to} replace />;
+  const id = openId ?? lastOpen();
+  return <Navigate to={id === null ? '/gardens' : wayTo(id, 'plot')} replace />;
 }
 
 const DEMO_ID = 'demo';

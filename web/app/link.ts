@@ -13,37 +13,42 @@ const WRITTEN = /^[A-Za-z0-9_-]+$/;
 
 /** @returns a fault where it would be too long: then a file does */
 export async function linkOf(parcel: Garden, origin: string): Promise<Result<string>> {
-  const text = JSON.stringify(withoutUsual(JSON.parse(writeGarden(parcel)), { ...emptyGarden(''), ...newWork() }));
+  const text = JSON.stringify(withoutUsual(JSON.parse(writeGarden(parcel)) as Garden));
   const packed = await through(new Blob([text]).stream(), new CompressionStream('deflate-raw'), MOST_BYTES);
   if (!packed) return tooLong();
   const link = `${origin}/take#${toText(packed)}`;
   return link.length > MOST_LINK_CHARS ? tooLong() : ok(link);
 }
 
-/** What reading puts in by itself need not be said: each letter makes the code harder to read for a camera. */
-const USUAL = [
-  'landmarks',
-  'plot',
-  'catalog',
-  'shelfFlat',
-  'priceLists',
-  'got',
-  'ownedWhere',
-  'notes',
-  'state',
-  'cut',
-  'cutFlat',
-  'also',
-];
+type Fields = Readonly<Record<string, unknown>>;
 
-function withoutUsual(value: unknown, usual: Readonly<Record<string, unknown>>): unknown {
-  if (Array.isArray(value)) return value.map((entry: unknown) => withoutUsual(entry, usual));
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .filter(([key, is]) => !USUAL.includes(key) || !same(is, usual[key]))
-      .map(([key, is]) => [key, withoutUsual(is, usual)]),
-  );
+/** What is left out of a link where it is as in a garden with nothing in it: each letter makes the code harder to read for a camera. */
+function usualParts(): { readonly garden: Fields; readonly cover: Fields } {
+  const { landmarks, plot, catalog, shelf, shelfFlat, prices, priceLists, log, got, owned, ownedWhere, notes } =
+    emptyGarden('');
+  return {
+    garden: { landmarks, plot, catalog, shelf, shelfFlat, prices, priceLists, log, got, owned, ownedWhere, notes },
+    cover: newWork(),
+  };
+}
+
+const without = (of: Fields, usual: Fields): Fields =>
+  Object.fromEntries(Object.entries(of).filter(([key, is]) => !(key in usual) || !same(is, usual[key])));
+
+/** A garden without what is usual of it and of its covers. */
+function withoutUsual(garden: Fields & Pick<Garden, 'covers'>): Fields {
+  const usual = usualParts();
+  return { ...without(garden, usual.garden), covers: garden.covers.map((c) => without(c, usual.cover)) };
+}
+
+/** The garden again; what is no garden is left for the reading to name. */
+function withUsual(document: unknown): unknown {
+  if (typeof document !== 'object' || document === null || Array.isArray(document)) return document;
+  const usual = usualParts();
+  const { covers, ...rest } = document as Fields;
+  const whole = (c: unknown): unknown =>
+    typeof c === 'object' && c !== null && !Array.isArray(c) ? { ...usual.cover, ...c } : c;
+  return { ...usual.garden, ...rest, covers: Array.isArray(covers) ? covers.map(whole) : covers };
 }
 
 const tooLong = (): Result<never> =>
@@ -64,7 +69,13 @@ export async function readLink(hash: string): Promise<Result<Garden>> {
     return fail('link', 'The link cannot be unfolded: it was cut short or changed on its way. Ask for it again.');
   }
   if (!bytes) return fail('link', 'The link unfolds to more than a cover can be.');
-  const read = readGarden(new TextDecoder().decode(bytes));
+  let document: unknown;
+  try {
+    document = JSON.parse(new TextDecoder().decode(bytes));
+  } catch {
+    return fail('link', 'The link does not hold a cover: it was changed on its way. Ask for it again.');
+  }
+  const read = readGarden(JSON.stringify(withUsual(document)));
   if (!read.ok) return read;
   return read.value.covers.length === 1 && read.value.beds.length === 1
     ? read

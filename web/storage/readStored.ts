@@ -1,5 +1,7 @@
 /** Rows of the storage, read as far as they go: another build or a fault of the browser may have written them. */
-import { readKept } from '../../core/garden/read';
+// A garden may hold covers of any kind.
+import '../../core/cover/families';
+import { checkGarden } from '../../core/garden/garden';
 import type { GardenChange } from '../../core/garden/difference';
 import { type Edit, type Replayed, type UndoHistory, replay } from '../../core/garden/history';
 import { type JournalRow, type Stored, isWhole, revisionOf } from './rows';
@@ -74,7 +76,7 @@ export function readStored(
   ];
   // Where the way back is broken it is not offered: changes made to another garden than they were made for would spoil it.
   const whole = damage.length === 0 || row['at'] === at;
-  const read = readKept(row['doc']);
+  const read = checkGarden(row['doc']);
   const kept = whole ? { edits, at } : { edits: [], at: 0 };
   const steps = lateSteps(row['seen'], journalRows.filter(isJournal));
   const again = read.ok && steps.length > 0 ? replayed({ doc: read.value, ...kept }, steps) : undefined;

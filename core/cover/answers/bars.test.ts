@@ -77,5 +77,5 @@ test('a second layer is none until it is said', () => {
   expect([inner.first(site), inner.asking?.read('', null, here), inner.chosen(null, site)]).toEqual([null, null, null]);
   expect(inner.chosen('fabric-30', site)).toBe(SHIPPED.cover.get('fabric-30'));
   expect(inner.asking?.show('film-uv', here)).toMatchObject({ value: 'film-uv' });
-  expect([innerGapMm.schema.safeParse(undefined).data, innerGapMm.schema.safeParse(19).success]).toEqual([100, false]);
+  expect([innerGapMm.schema.safeParse(20).success, innerGapMm.schema.safeParse(19).success]).toEqual([true, false]);
 });

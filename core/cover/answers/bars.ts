@@ -18,7 +18,6 @@ import {
   choice,
   mapParameter,
   roundedForMarket,
-  withDefault,
 } from './parameter';
 
 const key = word(60);
@@ -222,44 +221,37 @@ const INNER: ParameterWords<'fabric-19' | 'fabric-30' | 'fabric-50' | 'film-uv'>
 type Inner = keyof typeof INNER;
 
 /** Where the hoops of a second layer stand, of a cover that is opened like a lid. */
-export const innerOn = withDefault(
-  choice(
-    'It stands',
-    {
-      bed: ['In the bed', 'Stays when the lid is opened: plants are not chilled, and it is lifted by itself.'],
-      lid: ['In the lid', 'A second row of hoops on the same rails: both open at once.'],
-    },
-    'bed',
-    { leaf: 'skin', when: { inner: Object.keys(INNER) } },
-  ),
+export const innerOn = choice(
+  'It stands',
+  {
+    bed: ['In the bed', 'Stays when the lid is opened: plants are not chilled, and it is lifted by itself.'],
+    lid: ['In the lid', 'A second row of hoops on the same rails: both open at once.'],
+  },
   'bed',
+  { leaf: 'skin', when: { inner: Object.keys(INNER) } },
 );
 
 /** A second layer inside the first, for deep winter, and the air between; null: none. */
 export const innerAnswers = {
   inner: mapParameter(
-    parameter<Inner | null>(
-      z._default(z.nullable(z.enum(Object.keys(INNER) as [Inner, ...Inner[]])), null) as z.ZodMiniType<Inner | null>,
-      null,
-      {
-        asking: {
-          label: 'Second layer',
-          leaf: 'skin',
-          show: (value) => ({
-            kind: 'choice',
-            value: value ?? '',
-            options: [
-              { value: '', label: 'None', why: 'Enough for spring and autumn.' },
-              ...Object.entries(INNER).map(([k, [label, why]]) => ({ value: k, label, why })),
-            ],
-          }),
-          read: (said) => (said === '' ? null : String(said)),
-        },
+    parameter<Inner | null>(z.nullable(z.enum(Object.keys(INNER) as [Inner, ...Inner[]])), null, {
+      asking: {
+        label: 'Second layer',
+        leaf: 'skin',
+        show: (value) => ({
+          kind: 'choice',
+          value: value ?? '',
+          options: [
+            { value: '', label: 'None', why: 'Enough for spring and autumn.' },
+            ...Object.entries(INNER).map(([k, [label, why]]) => ({ value: k, label, why })),
+          ],
+        }),
+        read: (said) => (said === '' ? null : String(said)),
       },
-    ),
+    }),
     (value, { catalog }) => (value === null ? null : coverMaterial(catalog, value)),
   ),
-  innerGapMm: parameter<number>(z._default(between(20, 400), 100) as z.ZodMiniType<number>, roundedForMarket(100), {
+  innerGapMm: parameter<number>(between(20, 400), roundedForMarket(100), {
     asking: {
       label: 'Air between',
       leaf: 'skin',

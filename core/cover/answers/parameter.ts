@@ -199,7 +199,7 @@ export function countOrAuto(
   now: (assembly: Assembly | undefined, answers: Answers) => number,
   { leaf, when, ...more }: Where & Extras<number | null, number | null> = {},
 ): Parameter<number | null, number | null> {
-  return parameter<number | null>(z._default(z.nullable(whole(min, max)), null) as z.ZodMiniType<number | null>, null, {
+  return parameter<number | null>(z.nullable(whole(min, max)), null, {
     asking: {
       label,
       ...(leaf && { leaf }),
@@ -254,12 +254,6 @@ export const height = (
     changes: { higher: ({ byMm }, value) => value + byMm },
     ...more,
   });
-
-/** The same answer, for gardens from before it was asked: they have this. */
-export const withDefault = <V, C>(answer: Parameter<V, C>, value: V): Parameter<V, C> => ({
-  ...answer,
-  schema: z._default(answer.schema as z.ZodMiniType<V, V>, value as never) as unknown as z.ZodMiniType<V>,
-});
 
 /** The same answer, asked only while other answers are so. */
 export const askedWhen = <T extends { readonly asking: object | undefined }>(

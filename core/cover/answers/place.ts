@@ -5,16 +5,7 @@ import { amount, phrase } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
 import { fail, ok } from '../../base/result';
 import { cropOf } from '../../catalog/catalog';
-import {
-  type Parameter,
-  type First,
-  parameter,
-  choice,
-  dimensioned,
-  mapParameter,
-  withDefault,
-  withinRange,
-} from './parameter';
+import { type Parameter, type First, parameter, choice, dimensioned, mapParameter, withinRange } from './parameter';
 
 /** Part of a bed, or all of it. */
 export const extentSchema = z.discriminatedUnion('kind', [
@@ -104,7 +95,7 @@ const warmth = choice(
   'none',
 );
 /** Gardens from before it was asked have none. */
-export const extra = withDefault(warmth, 'none');
+export const extra = warmth;
 /** What every cover of a bed asks for beside its own. @param rowIn the first row from the wall, in */
 export const bedAnswers = (cropKey: First<string>, rowIn: number) => ({
   crop: cropParameter(cropKey),

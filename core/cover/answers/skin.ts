@@ -14,7 +14,6 @@ import {
   countOrAuto,
   roundedForMarket,
   length,
-  withDefault,
 } from './parameter';
 import { board } from './bars';
 import { some } from './hoops';
@@ -62,7 +61,7 @@ export const FOLDS: Readonly<Record<SheetEdges, SheetRun['folds']>> = {
 export function looseEdges<S extends SheetEdges>(schools: readonly S[], firstIn: number) {
   const first = 'ground' as S;
   return {
-    edges: withDefault(choice<S>('Long edges', some<SheetEdges, S>(EDGES, schools), first, { leaf: 'skin' }), first),
+    edges: choice<S>('Long edges', some<SheetEdges, S>(EDGES, schools), first, { leaf: 'skin' }),
     skirtMm: length('Skirt each side', [50, 800], firstIn * MM_PER_INCH, {
       leaf: 'skin',
       when: { edges: ['ground', 'inside', 'one-open', 'one-battened'] },
@@ -95,24 +94,18 @@ export const rigidEndsParameter = <S extends keyof typeof FIRM>(
   sheets: readonly S[],
   first: NoInfer<S>,
 ) => ({
-  plywood: withDefault(
-    choice<S>(label, some<keyof typeof FIRM, S>(FIRM, sheets), first, { when: { ends: 'plywood' } }),
-    first,
-  ),
-  vents: withDefault(
-    choice(
-      'Vents in the ends',
-      {
-        vents: ['One each end', 'Warm air leaves high up without opening the cover.'],
-        louvres: ['Thermostat louvres', 'One low, one high: they open and shut by themselves.'],
-        none: ['None', 'Warmer at night, and nothing to forget open.'],
-      },
-      'vents',
-      { when: { ends: 'plywood' } },
-    ),
+  plywood: choice<S>(label, some<keyof typeof FIRM, S>(FIRM, sheets), first, { when: { ends: 'plywood' } }),
+  vents: choice(
+    'Vents in the ends',
+    {
+      vents: ['One each end', 'Warm air leaves high up without opening the cover.'],
+      louvres: ['Thermostat louvres', 'One low, one high: they open and shut by themselves.'],
+      none: ['None', 'Warmer at night, and nothing to forget open.'],
+    },
     'vents',
+    { when: { ends: 'plywood' } },
   ),
-  edge: withDefault(edge('Edge of the ends', { ends: 'plywood' }), 'guarded'),
+  edge: edge('Edge of the ends', { ends: 'plywood' }),
 });
 
 const FIXINGS = {
@@ -141,34 +134,28 @@ export const paint = choice(
 );
 
 /** What lies on a skirt. */
-export const skirtUnder = withDefault(
-  choice(
-    'Skirt under',
-    {
-      bags: ['Bags', 'Sandbags of 5 kg, one a metre: they leak after a summer of sun, so turn or renew them.'],
-      bricks: ['Bricks', 'Two for each bag; their edges cut film that flaps.'],
-      boards: ['Boards', 'Laid end to end on the skirt: no gap anywhere, and quick to lift.'],
-      rods: ['Steel rods', 'Rolled once into the edge: neat, and heavy for their size.'],
-    },
-    'bags',
-    { leaf: 'skin' },
-  ),
+export const skirtUnder = choice(
+  'Skirt under',
+  {
+    bags: ['Bags', 'Sandbags of 5 kg, one a metre: they leak after a summer of sun, so turn or renew them.'],
+    bricks: ['Bricks', 'Two for each bag; their edges cut film that flaps.'],
+    boards: ['Boards', 'Laid end to end on the skirt: no gap anywhere, and quick to lift.'],
+    rods: ['Steel rods', 'Rolled once into the edge: neat, and heavy for their size.'],
+  },
   'bags',
+  { leaf: 'skin' },
 );
 export type SkirtUnder = 'bags' | 'bricks' | 'boards' | 'rods';
 
 /** Where a loose sheet is clipped. */
-export const clippedParameter = withDefault(
-  choice(
-    'Clips',
-    {
-      ends: ['On the end hoops', 'Enough for a curved sheet that its weights pull tight.'],
-      every: ['On every hoop', 'Nothing flaps between hoops; a minute more at each when you open it.'],
-    },
-    'ends',
-    { leaf: 'skin' },
-  ),
+export const clippedParameter = choice(
+  'Clips',
+  {
+    ends: ['On the end hoops', 'Enough for a curved sheet that its weights pull tight.'],
+    every: ['On every hoop', 'Nothing flaps between hoops; a minute more at each when you open it.'],
+  },
   'ends',
+  { leaf: 'skin' },
 );
 
 /** What keeps a flat sheet from working loose between its edges. */
@@ -183,10 +170,7 @@ export function divided<S extends 'battens' | 'rope' | 'none'>(
     rope: ['Rope over it', 'Laced over in every bay: quick, and no holes; tightened now and then.'],
     none: ['Nothing', 'Only for small sides: wind makes a sail of a large one.'],
   } as const satisfies ParameterWords<string>;
-  return withDefault(
-    choice<S>(label, some<keyof typeof all, S>(all, schools), first, { leaf: 'skin', ...(when && { when }) }),
-    'none' as S,
-  );
+  return choice<S>(label, some<keyof typeof all, S>(all, schools), first, { leaf: 'skin', ...(when && { when }) });
 }
 
 /** What a batten, a channel or a fold takes up of the sheet along each side. */
@@ -194,13 +178,10 @@ export const wrap = (firstMm: number, most = 150) => parameter<number>(between(2
 
 /** How many people the part that moves is lifted by. */
 export function people(first: First<'1' | '2'> = '1') {
-  return withDefault(
-    choice(
-      'Lifted by',
-      { '1': ['One person', 'About 15 kg at the most.'], '2': ['Two people', 'About 30 kg at the most.'] },
-      first,
-    ),
-    '1',
+  return choice(
+    'Lifted by',
+    { '1': ['One person', 'About 15 kg at the most.'], '2': ['Two people', 'About 30 kg at the most.'] },
+    first,
   );
 }
 

@@ -3,7 +3,7 @@ import type { Vec3 } from '../../base/geometry';
 import { MM_PER_INCH } from '../../base/length';
 import { thicknessMm } from '../../catalog/sections';
 import { type BuildSite, stock } from '../../site/buildSite';
-import { type ParameterWords, askedWhen, choice, withDefault } from '../answers/parameter';
+import { type ParameterWords, askedWhen, choice } from '../answers/parameter';
 import { latches, people, stays } from '../answers/skin';
 import { piece } from '../assembly/pieces';
 import type { Stage } from '../assembly/types';
@@ -42,8 +42,8 @@ export function mountAnswers<K extends string>(held: ParameterWords<K>, first: N
   );
   return {
     // Gardens from before it was asked were held as the family had it.
-    mount: withDefault(mount, Object.keys(held)[0] as K),
-    hinges: withDefault(side, 'far'),
+    mount: mount,
+    hinges: side,
     latches: askedWhen(latches('Latches', 12), hinged),
     stays: askedWhen(stays('Stays', 8), hinged),
     people: askedWhen(people('2'), hinged),

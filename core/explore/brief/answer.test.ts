@@ -1,14 +1,15 @@
 /** What a search has come to, from designs made up by their figures. */
+import type { Measures } from '../measures';
 import { phraseText } from '../../base/figure';
 import type { Cover } from '../../garden/garden';
 import { type Searched, answerOf } from './answer';
 import type { ScoredDesign } from './evaluator';
-import type { WishFigures, Wish } from './wishes';
+import type { Wish } from './wishes';
 import { TEST_FIGURES } from '../../testing/design';
 
 const cover = (name: string): Cover => ({ family: 'made-up', answers: { name }, coats: [] }) as unknown as Cover;
 
-interface Made extends Partial<WishFigures> {
+interface Made extends Partial<Measures> {
   readonly misses?: Readonly<Record<string, number>>;
   readonly warnings?: number;
 }

@@ -1,12 +1,12 @@
 /** A design of the gardener's own held against another, wish by wish. */
+import { designMeasures, MEASURE_QUANTITY, type Measures } from '../measures';
 import type { Phrase } from '../../base/figure';
-import { designMeasures } from '../compare';
 import type { Assessment } from '../../assessment';
 import type { Cover, Garden } from '../../garden/garden';
 import type { Brief } from '../../site/brief';
 import { type ScoredDesign, scoreIn } from './evaluator';
 import { briefContext } from './find';
-import { FIGURE_QUANTITY, type WishFigures, type Wish } from './wishes';
+import { type Wish } from './wishes';
 
 /** One wish, and how both do by it. */
 export interface DesignComparison {
@@ -24,10 +24,10 @@ export interface ComparisonAnswer {
 }
 
 /** What a design does by a wish: its figure where there is one, else the checks that fail, else yes or no. */
-function said(wish: Wish, o: Assessment, figures: WishFigures, meets: boolean): Phrase {
+function said(wish: Wish, o: Assessment, figures: Measures, meets: boolean): Phrase {
   if (wish.bound) {
     const value = figures[wish.bound.figure];
-    return designMeasures(value, FIGURE_QUANTITY[wish.bound.figure]);
+    return designMeasures(value, MEASURE_QUANTITY[wish.bound.figure]);
   }
   const [first] = o.judged().checks.filter((c) => c.verdict === 'fails');
   if (wish.id === 'stands' && !meets && first) return first.text;

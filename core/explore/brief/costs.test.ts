@@ -1,14 +1,15 @@
 /** What a wish costs, from designs made up by their figures. */
+import type { Measures } from '../measures';
 import type { ScoredItem } from '../../base/search';
 import type { Cover } from '../../garden/garden';
 import { NOTHING_SAID } from '../../site/brief';
 import { TEST_FIGURES } from '../../testing/design';
 import { type WishCost, binding, jumpOf, samePrice } from './costs';
 import type { ScoredDesign } from './evaluator';
-import type { WishFigures, Wish } from './wishes';
+import type { Wish } from './wishes';
 
 type Design = ScoredItem<Cover, ScoredDesign>;
-const design = (name: string, figures: Partial<WishFigures>, more: Partial<ScoredDesign> = {}): Design => {
+const design = (name: string, figures: Partial<Measures>, more: Partial<ScoredDesign> = {}): Design => {
   const all = { ...TEST_FIGURES, ...figures };
   const worth = { figures: all, misses: {}, tight: [], violation: 0, warnings: 0, price: all.price, ...more };
   return { s: { name } as unknown as Cover, worth };

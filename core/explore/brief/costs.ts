@@ -1,4 +1,5 @@
 /** What each wish of a brief costs: the brief with a wish left out, or asking for more, searched again from what was found. */
+import { MEASURE_QUANTITY } from '../measures';
 import type { ScoredItem } from '../../base/search';
 import { type Phrase, amount, phrase } from '../../base/figure';
 import { isMetric } from '../../base/length';
@@ -8,7 +9,7 @@ import { type ScoreCache, type ScoredDesign, coverKey, meets, withViolation, emp
 import type { BriefAnswer, Offer } from './answer';
 import { briefContext, searchWholeBrief } from './find';
 import { tighten, placeAsksMore, weighsTheSame, drop } from './loosened';
-import { FIGURE_QUANTITY, type Wish, missOf, missOfFigure } from './wishes';
+import { type Wish, missOf, missOfFigure } from './wishes';
 
 /** Designs whose prices differ by less are called equal: shops differ by more. Source: our own figure. */
 export const PRICE_NOISE = 0.03;
@@ -181,7 +182,7 @@ export function jumpOf(
     priced: {
       id: wish.id,
       how: 'less',
-      said: phrase`${amount(least.worth.figures[bound.figure], FIGURE_QUANTITY[bound.figure])} instead of ${wish.thing}`,
+      said: phrase`${amount(least.worth.figures[bound.figure], MEASURE_QUANTITY[bound.figure])} instead of ${wish.thing}`,
       to: proven(least),
       cover: least.s,
       brief,

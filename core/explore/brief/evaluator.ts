@@ -4,18 +4,17 @@ import type { Score } from '../../base/search';
 import { familyOf } from '../../cover/families/registry';
 import { quickPrice } from '../../cut';
 import type { Cover, Garden } from '../../garden/garden';
-import { carriedMm } from '../../judge/strength/snowStrength';
-import { partsKg } from '../../judge/weights';
 import { failingChecks } from '../fixSpace';
 import type { Assessment } from '../../assessment';
 import { type CoverLayout, layoutCover } from '../../layout';
 import { assess, assessCover } from '../../plan';
 import type { Brief } from '../../site/brief';
-import { type WishFigures, type Wish, cropsOf, doesFor } from './wishes';
+import { type Measures, measuresOf } from '../measures';
+import { type Wish, cropsOf, doesFor } from './wishes';
 
 /** A design weighed. Plain data: thousands of them are kept. */
 export interface ScoredDesign extends Score {
-  readonly figures: WishFigures;
+  readonly figures: Measures;
   /** What it misses, by wish. */
   readonly misses: Readonly<Record<string, number>>;
   /** Checks that are tight, by id. */
@@ -41,22 +40,16 @@ const MANY = 6;
 const STEPS = [-6, -3, -1, 1, 3, 6] as const;
 const stepMm = ({ garden }: Assessment): number => (garden.units.stock === 'metric' ? 25 : MM_PER_INCH);
 
-/** The figures of a design for the crops of a brief. */
-export function designFigures(o: Assessment, brief: Brief, price: number): WishFigures {
+/** The measures of a design for the crops of a brief: the tallest and the tenderest of them. */
+export function measuresFor(o: Assessment, brief: Brief, price: number): Measures {
   const own = o.assembly.crop.crop;
-  const said = cropsOf(brief, o.site.catalog);
-  const crops = said.length > 0 ? said : [own];
-  const helpC = own.killingC - o.coldest.value;
-  const { barsKg, sheetsKg } = partsKg(o.assembly);
+  const measures = measuresOf(o, price);
+  const crops = cropsOf(brief, o.site.catalog);
+  if (crops.length === 0) return measures;
   return {
-    price,
-    hours: o.hours.value,
-    coldestC: Math.max(...crops.map((c) => c.killingC)) - helpC,
-    wetSnowMm: carriedMm(o.judged().strengths, o.judged().unjudged),
-    clearanceMm: o.assembly.crop.clearanceMm + own.heightMm - Math.max(...crops.map((c) => c.heightMm)),
-    massKg: barsKg + sheetsKg,
-    liftKg: Math.max(0, ...o.lifts.map((l) => l.value)),
-    longestMm: Math.max(0, ...o.assembly.members.map((x) => x.lengthMm)),
+    ...measures,
+    coldestC: measures.coldestC + Math.max(...crops.map((c) => c.killingC)) - own.killingC,
+    clearanceMm: measures.clearanceMm + own.heightMm - Math.max(...crops.map((c) => c.heightMm)),
   };
 }
 
@@ -68,7 +61,7 @@ export function scoreDesign(
   price = quickPrice(o),
 ): ScoredDesign | undefined {
   if (!Number.isFinite(price)) return undefined;
-  const figures = designFigures(o, brief, price);
+  const figures = measuresFor(o, brief, price);
   const misses = Object.fromEntries(
     wishes.flatMap((w) => [[w.id, w.miss(o, figures)] as const]).filter(([, m]) => m > 0),
   );

@@ -1,6 +1,6 @@
 /** Designs as they are shown: proven prices, which are equal in price, and what sets each apart. */
+import { reasons, type Measures } from '../measures';
 import { type Phrase, amount, phrase } from '../../base/figure';
-import { reasons } from '../compare';
 import { provenPrice } from '../../cut';
 import type { Cover, Garden } from '../../garden/garden';
 import type { IntegerSolver } from '../../make/cutting/linearProgram';
@@ -8,7 +8,7 @@ import { assessCover } from '../../plan';
 import type { Brief } from '../../site/brief';
 import { samePrice } from './costs';
 import { type BriefAnswer, type Offer, byOffer } from './answer';
-import { type WishFigures, gardenFor } from './wishes';
+import { gardenFor } from './wishes';
 
 /** The price that is told: proven where it has been. */
 export const priceOf = (o: Offer): number => o.provenPrice ?? o.weighed.price;
@@ -61,10 +61,8 @@ export function proven(
 /** Whether two are one price, as surely as prices are known. */
 export const equal = (a: Offer, b: Offer): boolean => samePrice(priceOf(a), priceOf(b));
 
-const measures = (f: WishFigures, price: number) => ({ ...f, price, heightMm: 0 });
-
 /** What a design gives more than the cheapest, in words: its largest gain. */
-function gainOver(f: WishFigures, base: WishFigures): Phrase | undefined {
+function gainOver(f: Measures, base: Measures): Phrase | undefined {
   const gains: readonly (readonly [part: number, said: Phrase])[] = [
     [(base.hours - f.hours) / Math.max(1, base.hours), phrase`${amount(base.hours - f.hours, 'hours')} less to build`],
     [(base.coldestC - f.coldestC) / 5, phrase`${amount(base.coldestC - f.coldestC, 'warming')} colder nights`],
@@ -86,8 +84,8 @@ const NO_COIN = 0.005;
 
 /** The sentence that sets a design apart from the others that are offered. */
 export function apart(offer: Offer, offers: readonly Offer[]): Phrase {
-  const all = offers.map((o) => measures(o.weighed.figures, priceOf(o)));
-  const { good } = reasons(measures(offer.weighed.figures, priceOf(offer)), all);
+  const all = offers.map((o) => ({ ...o.weighed.figures, price: priceOf(o) }));
+  const { good } = reasons({ ...offer.weighed.figures, price: priceOf(offer) }, all);
   if (good.length > 0) {
     const [first = '', ...rest] = good.slice(0, 2);
     return [`${first[0]?.toUpperCase() ?? ''}${first.slice(1)}${rest.map((r) => `, ${r}`).join('')}.`];

@@ -1,4 +1,5 @@
 /** Wishes one by one, on covers whose openings, lifts, pipes and prices are known. */
+import type { Measures } from '../measures';
 import { phraseText } from '../../base/figure';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';
@@ -6,10 +7,10 @@ import { assessCover } from '../../plan';
 import { type Brief, NOTHING_SAID } from '../../site/brief';
 import { firstCover } from '../firstDesigns';
 import type { Offer } from './answer';
-import { designFigures } from './evaluator';
+import { measuresFor } from './evaluator';
 import { tighten, placeAsksMore, placeSnowMm, drop } from './loosened';
 import { apart, equal, priceOf } from './offers';
-import { type WishFigures, gardenFor, wishesOf } from './wishes';
+import { gardenFor, wishesOf } from './wishes';
 import { TEST_FIGURES } from '../../testing/design';
 
 const garden = demoGarden();
@@ -22,7 +23,7 @@ function missed(kind: string, said: Partial<Brief>, id: string, answers: object 
   const o = first && assessCover(garden, { ...first, answers: { ...first.answers, ...answers } } as Cover);
   if (!o?.ok) throw new Error(kind);
   const wish = wishesOf(garden, brief(said)).find((w) => w.id === id);
-  return wish?.miss(o.value, designFigures(o.value, brief(said), 100));
+  return wish?.miss(o.value, measuresFor(o.value, brief(said), 100));
 }
 
 test.each<[string, Partial<Brief>, string, object, met: boolean]>([
@@ -84,7 +85,7 @@ test('a way in from each side is one from both, and one from neither is none', (
     const asked = brief({ reach: 'both sides' });
     return wishesOf(garden, asked)
       .find((w) => w.id === 'reach')
-      ?.miss(now, designFigures(o.value, asked, 100));
+      ?.miss(now, measuresFor(o.value, asked, 100));
   };
   expect([misses('near', 'far'), misses('both sides'), misses('inside')]).toEqual([0, 0, 0]);
   for (const one of ['near', 'far', 'ends', 'none'] as const) expect(misses(one)).toBeGreaterThan(0);
@@ -94,7 +95,7 @@ test('of several crops the tallest wants the room and the tenderest the warmth',
   const first = firstCover(garden, BED, 'staked-tunnel', 'c', 'Cover');
   const o = first && assessCover(garden, { ...first, answers: { ...first.answers, crop: 'spinach' } } as Cover);
   if (!o?.ok) throw new Error();
-  const [one, two] = [['spinach'], ['spinach', 'chard']].map((crops) => designFigures(o.value, brief({ crops }), 1));
+  const [one, two] = [['spinach'], ['spinach', 'chard']].map((crops) => measuresFor(o.value, brief({ crops }), 1));
   // Chard is 450 mm where spinach is 250, and dies at -7 where that dies at -12.
   expect((one?.clearanceMm ?? 0) - (two?.clearanceMm ?? 0)).toBeCloseTo(200, 6);
   expect((two?.coldestC ?? 0) - (one?.coldestC ?? 0)).toBeCloseTo(5, 9);
@@ -126,7 +127,7 @@ test('less and more of a brief: what the place asks by itself is no wish to be l
 });
 
 /** A design of nothing but figures. */
-function offer(id: string, more: Partial<WishFigures>): Offer {
+function offer(id: string, more: Partial<Measures>): Offer {
   const figures = { ...TEST_FIGURES, ...more };
   const weighed = { figures, misses: {}, tight: [], violation: 0, warnings: 0, price: figures.price };
   return { id, kind: id, name: id, cover: {} as Cover, weighed };

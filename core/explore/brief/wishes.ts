@@ -1,5 +1,4 @@
 /** A brief as wishes: each asks one thing of a design, says it in words, and tells how far a design misses it. */
-import type { Quantity } from '../../base/amount';
 import { type Phrase, amount, listed, phrase } from '../../base/figure';
 import type { Opening } from '../../cover/assembly/openings';
 import { countOfJoint } from '../../cover/joints/kind';
@@ -9,6 +8,7 @@ import type { Crop } from '../../catalog/crops';
 import { catalogOf } from '../../catalog/own';
 import type { CoverMaterial } from '../../catalog/types';
 import { toolsOf } from '../compare';
+import type { MeasureKey, Measures } from '../measures';
 import type { Garden } from '../../garden/garden';
 import { designConditions } from '../../judge/strength/designConditions';
 import type { Check } from '../../judge/strength/check';
@@ -16,38 +16,9 @@ import { failingChecks } from '../fixSpace';
 import type { Assessment } from '../../assessment';
 import { type Brief, PURPOSES, type Purpose } from '../../site/brief';
 
-/** What designs are weighed by; all that is not money or hours is SI, lengths mm. */
-export interface WishFigures {
-  readonly price: number;
-  readonly hours: number;
-  /** Coldest night outside that all its crops live through, C. */
-  readonly coldestC: number;
-  /** Wet snow that its weakest part carries; Infinity where snow slides off, NaN where something that bears it is not judged. */
-  readonly wetSnowMm: number;
-  /** Air over the tallest crop at the edge row. */
-  readonly clearanceMm: number;
-  readonly massKg: number;
-  /** Most that is lifted, at the hand. */
-  readonly liftKg: number;
-  readonly longestMm: number;
-}
-export type FigureKey = keyof WishFigures;
-
-/** What each figure measures. */
-export const FIGURE_QUANTITY: Readonly<Record<FigureKey, Quantity>> = {
-  price: 'money',
-  hours: 'hours',
-  coldestC: 'livesTo',
-  wetSnowMm: 'snowDepth',
-  clearanceMm: 'growth',
-  massKg: 'mass',
-  liftKg: 'mass',
-  longestMm: 'length',
-};
-
 /** A wish for a figure of at least, or at most, so much. */
 export interface Bound {
-  readonly figure: FigureKey;
+  readonly figure: MeasureKey;
   readonly sense: 'least' | 'most';
   readonly value: number;
 }
@@ -62,7 +33,7 @@ export interface Wish {
   /** Left out, where "without" does not say it. */
   readonly dropped?: Phrase;
   /** What a design misses of it; 0: it does all of it, 1 and more: nothing. */
-  readonly miss: (o: Assessment, figures: WishFigures) => number;
+  readonly miss: (o: Assessment, figures: Measures) => number;
   readonly bound?: Bound;
 }
 
@@ -95,10 +66,10 @@ export const doesFor = (cover: Pick<CoverMaterial, 'kind'>, purpose: 'insects' |
   CLOTH[purpose].includes(cover.kind);
 
 /** How far figures are from what a wish for one of them asks. */
-export const missOfFigure = (bound: Bound, figures: WishFigures): number =>
+export const missOfFigure = (bound: Bound, figures: Measures): number =>
   missOf(bound, figures[bound.figure], SCALE[bound.figure]);
 
-const SCALE: Partial<Record<FigureKey, number>> = { coldestC: 10, clearanceMm: 300 };
+const SCALE: Partial<Record<MeasureKey, number>> = { coldestC: 10, clearanceMm: 300 };
 /** Misses by its figure, and wholly by every check that fails for what it asks. */
 function bounded(id: string, thing: Phrase, does: Phrase, bound: Bound): Wish {
   return { id, thing, does, bound, miss: (o, f) => missOfFigure(bound, f) + failingFor(id, o) };

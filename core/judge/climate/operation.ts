@@ -17,7 +17,7 @@ export const tendingSchema = z.strictObject({
   blanket: span,
   lights: span,
   /** Snow is brushed off in the mornings. */
-  brushes: z._default(z.boolean(), true),
+  brushes: z.boolean(),
 });
 export type Operation = z.infer<typeof tendingSchema>;
 

@@ -1,3 +1,4 @@
+import { type Measures, designMeasures, reasons } from '../../../core/explore/measures';
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { fail, ok } from '../../../core/base/result';
@@ -7,7 +8,6 @@ import { type ReactNode, useState } from 'react';
 import { lazyPart } from '../../app/appUpdate';
 import styled from 'styled-components';
 import { type Drawn, bounds } from '../../../core/show/project';
-import { type Measures, designMeasures, reasons } from '../../../core/explore/compare';
 import { amount, phrase } from '../../../core/base/figure';
 import type { Bed } from '../../../core/site/bed';
 import type { Quantity } from '../../../core/base/amount';

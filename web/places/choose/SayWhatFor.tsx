@@ -1,3 +1,4 @@
+import { designMeasures, type MeasureKey } from '../../../core/explore/measures';
 import { setBrief } from '../../../core/commands/things';
 import { type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -6,8 +7,7 @@ import { formatMoney } from '../../../core/base/amount';
 import { familyOf } from '../../../core/cover/families';
 import { ok } from '../../../core/base/result';
 import { phraseText } from '../../../core/base/figure';
-import { designMeasures } from '../../../core/explore/compare';
-import { type FigureKey, sentenceOf } from '../../../core/explore/brief/wishes';
+import { sentenceOf } from '../../../core/explore/brief/wishes';
 import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
 import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
@@ -26,7 +26,7 @@ import { ChooseLeaves } from './ChooseLeaves';
 import { ComparisonPanel } from './ComparisonPanel';
 import { Lineup } from './Lineup';
 import { useChosen } from './useChosen';
-import { WEIGHED_BY } from './weighedBy';
+import { COMPARED } from './compared';
 import { WishCosts } from './WishCosts';
 
 const TwoFigures = lazyPart(
@@ -289,7 +289,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
               </Button>
             </div>
             <dl className="figures">
-              {WEIGHED_BY.filter((w) => w.key !== 'price').map(({ key, label, quantity }) => (
+              {COMPARED.filter((w) => w.key !== 'price').map(({ key, label, quantity }) => (
                 <div key={key}>
                   <dt>{label}</dt>
                   <dd className="measure">{phraseText(designMeasures(o.weighed.figures[key], quantity), units)}</dd>
@@ -311,9 +311,9 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
             points={offers.map((o) => ({
               id: o.id,
               name: o.name,
-              value: (key) => (key === 'price' ? o.price : o.weighed.figures[key as FigureKey]),
+              value: (key) => (key === 'price' ? o.price : o.weighed.figures[key as MeasureKey]),
             }))}
-            figures={WEIGHED_BY}
+            figures={COMPARED}
             first={['price', 'hours']}
             held={held?.id}
             onHold={hold}

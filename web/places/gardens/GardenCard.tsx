@@ -1,8 +1,9 @@
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import type { Garden } from '../../../core/garden/garden';
-import { readKept } from '../../../core/garden/read';
+// A garden may hold covers of any kind.
+import '../../../core/cover/families';
+import { type Garden, checkGarden } from '../../../core/garden/garden';
 import { extentOf, footprint } from '../../../core/site/plotting';
 import { wayTo } from '../../app/way';
 
@@ -96,7 +97,7 @@ interface GardenCardProps {
 /** A garden that is kept here: drawn small, with how much of it is built and when it was worked on. */
 export function GardenCard({ id, name, doc, savedAt, note, children }: GardenCardProps): ReactNode {
   const garden = useMemo(() => {
-    const read = readKept(doc);
+    const read = checkGarden(doc);
     return read.ok ? read.value : undefined;
   }, [doc]);
   return (

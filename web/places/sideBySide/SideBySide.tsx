@@ -1,4 +1,5 @@
 // A rival may be of any kind.
+import { designMeasures } from '../../../core/explore/measures';
 import { takeVersion } from '../../../core/commands/design';
 import '../../../core/cover/families';
 import { JobSays } from '../../parts/JobSays';
@@ -10,7 +11,6 @@ import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { bounds } from '../../../core/show/project';
 import { phraseText } from '../../../core/base/figure';
-import { designMeasures } from '../../../core/explore/compare';
 import type { Cover } from '../../../core/garden/garden';
 import type { Quantity } from '../../../core/base/amount';
 import { PlaceHead } from '../../app/PlaceHead';

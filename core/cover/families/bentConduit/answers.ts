@@ -4,15 +4,7 @@ import { MM_PER_INCH } from '../../../base/length';
 import { ok } from '../../../base/result';
 import { shippedKey } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
-import {
-  type ResolvedParameters,
-  parameter,
-  askedWhen,
-  choice,
-  length,
-  withDefault,
-  height,
-} from '../../answers/parameter';
+import { type ResolvedParameters, parameter, askedWhen, choice, length, height } from '../../answers/parameter';
 import { board, coverAnswers, innerAnswers, oneOf, sold, tube, wood } from '../../answers/bars';
 import { crossTies, endOffset, hoopCount, maxSpacing } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
@@ -54,24 +46,21 @@ const BY: Readonly<Record<string, readonly [label: string, why: string, (cutMm: 
   'jig-90': ['Jig of 90', 'The crown turns 90 degrees, each shoulder 45: steep.', () => ({ by: 'jig', crownDeg: 90 })],
 };
 
-const bends = withDefault(
-  parameter<Bends>(
-    bendsSchema,
-    { by: 'height' },
-    {
-      asking: {
-        label: 'Height',
-        show: (value) => ({
-          kind: 'choice',
-          value: value.by === 'jig' ? `jig-${value.crownDeg}` : value.by,
-          options: Object.entries(BY).map(([key, [label, why]]) => ({ value: key, label, why })),
-        }),
-        read: (said, _, { assembly }) => BY[String(said)]?.[2](assembly?.arches[0]?.cutMm ?? 2000) ?? said,
-      },
-      dimensions: { pipeLength: (lengthMm) => ok({ by: 'length', lengthMm }) },
-    },
-  ),
+const bends = parameter<Bends>(
+  bendsSchema,
   { by: 'height' },
+  {
+    asking: {
+      label: 'Height',
+      show: (value) => ({
+        kind: 'choice',
+        value: value.by === 'jig' ? `jig-${value.crownDeg}` : value.by,
+        options: Object.entries(BY).map(([key, [label, why]]) => ({ value: key, label, why })),
+      }),
+      read: (said, _, { assembly }) => BY[String(said)]?.[2](assembly?.arches[0]?.cutMm ?? 2000) ?? said,
+    },
+    dimensions: { pipeLength: (lengthMm) => ok({ by: 'length', lengthMm }) },
+  },
 );
 
 export const bentConduitParameters = {

@@ -6,7 +6,6 @@ import {
   countParameter,
   countOrAuto,
   length,
-  withDefault,
   height,
 } from '../../answers/parameter';
 import { FILM, board, coverAnswers, sold, wood } from '../../answers/bars';
@@ -54,29 +53,23 @@ export const doubleWallColdFrameParameters = {
     'screen',
   ),
   ...airing('opener'),
-  tape: withDefault(
-    choice(
-      'Over the staples',
-      {
-        tape: ['Taped', 'Clear tape over every stapled edge: the film tears there first, and air gets in.'],
-        none: ['Bare', 'Staples alone; look at them after every gale.'],
-      },
-      'tape',
-    ),
-    'none',
+  tape: choice(
+    'Over the staples',
+    {
+      tape: ['Taped', 'Clear tape over every stapled edge: the film tears there first, and air gets in.'],
+      none: ['Bare', 'Staples alone; look at them after every gale.'],
+    },
+    'tape',
   ),
-  braces: withDefault(
-    choice(
-      'Braces in the walls',
-      {
-        none: ['None', 'The lids and the bed keep it square.'],
-        corners: [
-          'In the corners',
-          'A diagonal in both end bays of front and back: it does not rack when it is carried or hinged.',
-        ],
-      },
-      'none',
-    ),
+  braces: choice(
+    'Braces in the walls',
+    {
+      none: ['None', 'The lids and the bed keep it square.'],
+      corners: [
+        'In the corners',
+        'A diagonal in both end bays of front and back: it does not rack when it is carried or hinged.',
+      ],
+    },
     'none',
   ),
   pocket: choice(

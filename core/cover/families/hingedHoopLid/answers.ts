@@ -1,5 +1,5 @@
 import { MM_PER_INCH } from '../../../base/length';
-import { type ResolvedParameters, choice, withDefault } from '../../answers/parameter';
+import { type ResolvedParameters, choice } from '../../answers/parameter';
 import { board, coverAnswers, innerAnswers, innerOn, sold } from '../../answers/bars';
 import { crossTies, endOffset, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
@@ -36,32 +36,26 @@ export const hingedHoopLidParameters = {
     },
     'on edge',
   ),
-  corners: withDefault(
-    choice(
-      'Corners',
-      {
-        ends: ['End boards over', 'End boards run to the hinge side: the lid does not rack.'],
-        rails: ['Rails over', 'Both rails run the whole length: the simplest to mark, and it racks soonest.'],
-        'hinge rail': ['Hinge rail over', 'One unbroken hinge rail for every hinge; the front rail fits between.'],
-      },
-      'ends',
-    ),
+  corners: choice(
+    'Corners',
+    {
+      ends: ['End boards over', 'End boards run to the hinge side: the lid does not rack.'],
+      rails: ['Rails over', 'Both rails run the whole length: the simplest to mark, and it racks soonest.'],
+      'hinge rail': ['Hinge rail over', 'One unbroken hinge rail for every hinge; the front rail fits between.'],
+    },
     'ends',
   ),
-  purlins: withDefault(
-    choice(
-      'Side purlins',
-      {
-        none: ['None', 'The ridge alone keeps the hoops apart.'],
-        rope: ['Rope', 'Tied hoop to hoop on both sides at a third of the height.'],
-        pipe: ['Pipe', 'Tied inside the hoops at a third of the height: film cannot bag between them.'],
-        tees: [
-          'Pipe with tees',
-          'Short pipes in fittings bored through, that slide on the hoops: hoops can neither lean nor spread.',
-        ],
-      },
-      'none',
-    ),
+  purlins: choice(
+    'Side purlins',
+    {
+      none: ['None', 'The ridge alone keeps the hoops apart.'],
+      rope: ['Rope', 'Tied hoop to hoop on both sides at a third of the height.'],
+      pipe: ['Pipe', 'Tied inside the hoops at a third of the height: film cannot bag between them.'],
+      tees: [
+        'Pipe with tees',
+        'Short pipes in fittings bored through, that slide on the hoops: hoops can neither lean nor spread.',
+      ],
+    },
     'none',
   ),
   crossTies: crossTies(UNTIED_MM),

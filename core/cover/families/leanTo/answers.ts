@@ -1,13 +1,5 @@
 import { MM_PER_INCH } from '../../../base/length';
-import {
-  type ResolvedParameters,
-  choice,
-  countParameter,
-  countOrAuto,
-  length,
-  withDefault,
-  height,
-} from '../../answers/parameter';
+import { type ResolvedParameters, choice, countParameter, countOrAuto, length, height } from '../../answers/parameter';
 import { FILM, board, coverAnswers, sold } from '../../answers/bars';
 import { bySpacing, maxSpacing } from '../../answers/hoops';
 import { bedAnswers } from '../../answers/place';
@@ -34,7 +26,7 @@ export const leanToParameters = {
     },
     'far',
   ),
-  wallOverMm: withDefault(length('Wall over the roof', [0, 12_000], 60 * MM_PER_INCH), 60 * MM_PER_INCH),
+  wallOverMm: length('Wall over the roof', [0, 12_000], 60 * MM_PER_INCH),
   glazing: choice(
     'Roof and ends',
     {

@@ -8,7 +8,6 @@ import {
   countOrAuto,
   dimensioned,
   length,
-  withDefault,
 } from '../../answers/parameter';
 import { coverAnswers } from '../../answers/bars';
 import { footSpan } from '../../answers/hoops';
@@ -37,17 +36,14 @@ export const meshArchParameters = {
       },
     },
   ),
-  ridge: withDefault(
-    choice(
-      'Under the crown',
-      {
-        none: ['Nothing', 'Mesh stands by itself over a narrow bed.'],
-        posted: ['A board on posts', 'Carries snow itself, where the bed is wide.'],
-      },
-      'none',
-      { changes: { ridge: ({ value }) => (value === 'posted' ? 'posted' : undefined) } },
-    ),
+  ridge: choice(
+    'Under the crown',
+    {
+      none: ['Nothing', 'Mesh stands by itself over a narrow bed.'],
+      posted: ['A board on posts', 'Carries snow itself, where the bed is wide.'],
+    },
     'none',
+    { changes: { ridge: ({ value }) => (value === 'posted' ? 'posted' : undefined) } },
   ),
   caps: choice(
     'Cut wire ends',

@@ -10,7 +10,6 @@ import {
   dimensioned,
   mapParameter,
   length,
-  withDefault,
 } from '../../answers/parameter';
 import { FILM, board, coverAnswers, sold, wood } from '../../answers/bars';
 import { bedAnswers } from '../../answers/place';
@@ -44,22 +43,19 @@ export const slopedColdFrameParameters = {
   board: board('Back and sides', BOARDS, ({ market }) => (market === 'imperial' ? '2x12' : stockFor(market, '2x8')), {
     resets: { backMm: null, frontMm: null },
   }),
-  frontBoard: withDefault(
-    mapParameter(
-      choice(
-        'Front',
-        {
-          same: ['The same board', 'One kind of board for all.'],
-          ...Object.fromEntries(
-            BOARDS.map((key) => [key, [key.endsWith('mm') ? key.replace('x', ' x ') : key, FRONT_WHY]]),
-          ),
-        } as ParameterWords<string>,
-        ({ market }) => (market === 'imperial' ? '2x8' : 'same'),
-        { resets: { frontMm: null } },
-      ),
-      (value, { catalog }) => (value === 'same' ? undefined : section(catalog, value)),
+  frontBoard: mapParameter(
+    choice(
+      'Front',
+      {
+        same: ['The same board', 'One kind of board for all.'],
+        ...Object.fromEntries(
+          BOARDS.map((key) => [key, [key.endsWith('mm') ? key.replace('x', ' x ') : key, FRONT_WHY]]),
+        ),
+      } as ParameterWords<string>,
+      ({ market }) => (market === 'imperial' ? '2x8' : 'same'),
+      { resets: { frontMm: null } },
     ),
-    'same',
+    (value, { catalog }) => (value === 'same' ? undefined : section(catalog, value)),
   ),
   wood,
   back,

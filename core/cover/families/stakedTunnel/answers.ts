@@ -8,7 +8,6 @@ import {
   countParameter,
   dimensioned,
   length,
-  withDefault,
 } from '../../answers/parameter';
 import { coverAnswers, innerAnswers, tube } from '../../answers/bars';
 import { endOffset, footSpan, hoopCount, hoopPipe, hoopShape, maxSpacing, ridge } from '../../answers/hoops';
@@ -52,7 +51,7 @@ export const stakedTunnelParameters = {
     },
   ),
   rodLengthMm: length('Rod length', [200, 2000], 24 * MM_PER_INCH, { when: { feet: ['rods', 'driven'] } }),
-  leanDeg: withDefault(countParameter('Rods lean in, degrees', [0, 40], 0, { when: { feet: ['rods', 'driven'] } }), 0),
+  leanDeg: countParameter('Rods lean in, degrees', [0, 40], 0, { when: { feet: ['rods', 'driven'] } }),
   rodShownMm: dimensioned(between(0, 1000), 8 * MM_PER_INCH, 'rodShown'),
   buryMm: dimensioned(between(0, 800), 6 * MM_PER_INCH, 'bury'),
   ridge: ridge(['none', 'rope', 'pipe', 'pipe-bolted', 'timber-tied', 'posted'], 'pipe', 'pipe'),

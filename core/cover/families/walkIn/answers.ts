@@ -7,7 +7,6 @@ import {
   countParameter,
   dimensioned,
   length,
-  withDefault,
   withinRange,
   height,
 } from '../../answers/parameter';
@@ -73,34 +72,28 @@ export const walkInParameters = {
     fits: { test: oneOf(POSTS), words: 'must be a steel pipe or conduit that stands as a post' },
     changes: { rod: ({ key }) => (key in POSTS ? key : undefined) },
   }),
-  roof: withDefault(
-    choice(
-      'Hoops are',
-      {
-        sprung: ['Sprung', 'One long pipe over two posts: the least work, and no joints.'],
-        straight: [
-          'Two straight pipes and elbows',
-          'A steep roof that sheds snow; short pipes go in any car, and nothing is bent.',
-        ],
-      },
-      'sprung',
-    ),
+  roof: choice(
+    'Hoops are',
+    {
+      sprung: ['Sprung', 'One long pipe over two posts: the least work, and no joints.'],
+      straight: [
+        'Two straight pipes and elbows',
+        'A steep roof that sheds snow; short pipes go in any car, and nothing is bent.',
+      ],
+    },
     'sprung',
   ),
   shape: hoopShape([], true, { roof: 'sprung' }),
-  core: withDefault(
-    choice(
-      'Hoops cored with',
-      {
-        none: ['Nothing', 'The pipe alone.'],
-        'bar-3': ['3/8 reinforcing bar', 'Slid in before the hoop is bent: about twice as stiff in 1 PVC.'],
-        'bar-4': ['1/2 reinforcing bar', 'Stiffer yet, and heavy: bend it round a drum first.'],
-        conduit: ['Conduit', 'The stoutest that slides in; bent first, and only for hoops of ten feet at the most.'],
-      },
-      'none',
-      { when: { roof: 'sprung' } },
-    ),
+  core: choice(
+    'Hoops cored with',
+    {
+      none: ['Nothing', 'The pipe alone.'],
+      'bar-3': ['3/8 reinforcing bar', 'Slid in before the hoop is bent: about twice as stiff in 1 PVC.'],
+      'bar-4': ['1/2 reinforcing bar', 'Stiffer yet, and heavy: bend it round a drum first.'],
+      conduit: ['Conduit', 'The stoutest that slides in; bent first, and only for hoops of ten feet at the most.'],
+    },
     'none',
+    { when: { roof: 'sprung' } },
   ),
   posts: choice(
     'Posts are',
@@ -118,20 +111,17 @@ export const walkInParameters = {
     },
     'driven',
   ),
-  join: withDefault(
-    choice(
-      'Hoop to post',
-      {
-        sleeve: ['Hoop over the post', 'The pipe slides over the post: nothing to buy but two screws.'],
-        adapter: [
-          'Short sleeve over both',
-          'A piece of the next size over both ends, pinned: joins a pipe and a post that do not go over one another.',
-        ],
-      },
-      'sleeve',
-      { when: { posts: ['driven', 'dug'] } },
-    ),
+  join: choice(
+    'Hoop to post',
+    {
+      sleeve: ['Hoop over the post', 'The pipe slides over the post: nothing to buy but two screws.'],
+      adapter: [
+        'Short sleeve over both',
+        'A piece of the next size over both ends, pinned: joins a pipe and a post that do not go over one another.',
+      ],
+    },
     'sleeve',
+    { when: { posts: ['driven', 'dug'] } },
   ),
   sleeveMm: length('Lap with the post', [80, 600], 6 * MM_PER_INCH),
   purlins: choice(
@@ -143,49 +133,33 @@ export const walkInParameters = {
     'three',
   ),
   purlin: tube('Purlin of', { 'emt-3/4': 'Straight and stiff.', 'pvc-3/4': 'Cheap and light.' }, 'emt-3/4'),
-  beam: withDefault(
-    choice(
-      'Centre beam',
-      {
-        none: ['None', 'A free path in the middle; the hoops carry the snow alone.'],
-        posts: [
-          'On posts',
-          'A board under every crown on posts in the middle: for deep snow; you walk round the posts.',
-        ],
-      },
-      'none',
-      { changes: { ridge: ({ value }) => (value === 'posted' ? 'posts' : undefined) } },
-    ),
+  beam: choice(
+    'Centre beam',
+    {
+      none: ['None', 'A free path in the middle; the hoops carry the snow alone.'],
+      posts: ['On posts', 'A board under every crown on posts in the middle: for deep snow; you walk round the posts.'],
+    },
     'none',
+    { changes: { ridge: ({ value }) => (value === 'posted' ? 'posts' : undefined) } },
   ),
-  hung: withDefault(
-    choice(
-      'Hung from the ridge',
-      {
-        none: ['Nothing', 'Crops stand on their own stakes or low.'],
-        light: ['Beans or cucumbers', 'On strings: about 4 kg on each metre (3 lb a foot) in full leaf.'],
-        heavy: ['Tomatoes', 'On strings: about 10 kg on each metre (7 lb a foot) when they bear.'],
-      },
-      'none',
-    ),
+  hung: choice(
+    'Hung from the ridge',
+    {
+      none: ['Nothing', 'Crops stand on their own stakes or low.'],
+      light: ['Beans or cucumbers', 'On strings: about 4 kg on each metre (3 lb a foot) in full leaf.'],
+      heavy: ['Tomatoes', 'On strings: about 10 kg on each metre (7 lb a foot) when they bear.'],
+    },
     'none',
   ),
   crossTies: countParameter('Cross ties', [0, 30], 0),
   /** null: as high as the hoops are six tenths up. */
-  tieMm: dimensioned<number | null>(
-    z._default(z.nullable(between(300, 4000)), null) as z.ZodMiniType<number | null>,
-    null,
-    'tieHeight',
-  ),
-  braces: withDefault(
-    choice(
-      'Braces along',
-      {
-        none: ['None', 'Posts alone keep the hoops upright: enough where it is sheltered.'],
-        corners: ['In the corners', 'A diagonal in both end bays of both sides: wind on an end does not rack it.'],
-      },
-      'none',
-    ),
+  tieMm: dimensioned<number | null>(z.nullable(between(300, 4000)), null, 'tieHeight'),
+  braces: choice(
+    'Braces along',
+    {
+      none: ['None', 'Posts alone keep the hoops upright: enough where it is sheltered.'],
+      corners: ['In the corners', 'A diagonal in both end bays of both sides: wind on an end does not rack it.'],
+    },
     'none',
   ),
   doors: choice(
@@ -243,7 +217,7 @@ export const walkInParameters = {
     'emt-3/4',
     { leaf: 'skin', when: { sides: 'roll-up' } },
   ),
-  lacing: withDefault(divided('Sides held by', ['rope', 'none'], 'rope'), 'rope'),
+  lacing: divided('Sides held by', ['rope', 'none'], 'rope'),
   fixing: fixing(['channel', 'battens', 'staples'], 'channel'),
   paint,
   crop: cropParameter('tomato'),
