@@ -2,13 +2,11 @@
 import { MEASURE_QUANTITY } from '../measures';
 import type { ScoredItem } from '../../base/search';
 import { type Phrase, amount, phrase } from '../../base/figure';
-import { isMetric } from '../../base/length';
 import type { Cover, Garden } from '../../garden/garden';
 import type { Brief } from '../../site/brief';
 import { type ScoreCache, type ScoredDesign, coverKey, meets, withViolation, emptyScoreCache } from './evaluator';
 import type { BriefAnswer, Offer } from './answer';
 import { briefContext, searchWholeBrief } from './find';
-import { tighten, placeAsksMore, weighsTheSame, drop } from './loosened';
 import { type Wish, missOf, missOfFigure } from './wishes';
 
 /** Designs whose prices differ by less are called equal: shops differ by more. Source: our own figure. */
@@ -78,11 +76,13 @@ export function* costsOf(
   };
   const inHand = proven({ s: chosen.cover, worth: chosen.weighed });
   /** The brief with another word on one wish, searched: weights stand where that changes no garden. */
-  const searched = (id: string, other: Brief): { readonly found: BriefAnswer; readonly wish: Wish | undefined } => {
-    const anew = briefContext(garden, bedId, other);
-    const wish = anew.wishes.find((w) => w.id === id);
+  const searched = (
+    { id, anew }: Wish,
+    other: Brief,
+  ): { readonly found: BriefAnswer; readonly wish: Wish | undefined } => {
+    const wish = briefContext(garden, bedId, other).wishes.find((w) => w.id === id);
     const options = { seed, ...(most !== undefined && { most }) };
-    if (!weighsTheSame(id)) return { found: searchWholeBrief(garden, bedId, other, options), wish };
+    if (anew) return { found: searchWholeBrief(garden, bedId, other, options), wish };
     const bound = wish?.bound;
     const read = (w: ScoredDesign): ScoredDesign => withViolation(w, id, bound ? missOfFigure(bound, w.figures) : 0);
     return { found: searchWholeBrief(garden, bedId, other, { ...options, known, read, wishes: base.wishes }), wish };
@@ -112,9 +112,9 @@ export function* costsOf(
     return [...again, ...told];
   };
   for (const wish of base.wishes) {
-    const loose = drop(brief, wish.id);
-    if (loose && !placeAsksMore(garden, brief, wish.id)) {
-      const { found: then } = searched(wish.id, loose);
+    const { without: loose, more: tight } = wish;
+    if (loose && !wish.placeAsksMore) {
+      const { found: then } = searched(wish, loose);
       const best = firstOf(then);
       const said = wish.dropped ?? ['without ', ...wish.thing];
       priced.push({ id: wish.id, how: 'without', said, to: best && proven(best), cover: best?.s, brief: loose });
@@ -122,9 +122,8 @@ export function* costsOf(
       if (jump) jumps.push(jump);
       yield so(priced);
     }
-    const tight = tighten(brief, wish.id, isMetric(garden.units.length));
     if (tight) {
-      const { found: then, wish: asks } = searched(wish.id, tight);
+      const { found: then, wish: asks } = searched(wish, tight);
       const best = firstOf(then);
       priced.push({
         id: wish.id,

@@ -7,14 +7,13 @@ import {
   type ScoredDesign,
   measuresFor,
   coverKey,
-  changesThatHelp,
   withViolation,
   nextDesigns,
   scoreDesign,
   withFewerHolds,
   createEvaluator,
 } from './evaluator';
-import { gardenFor, wishesOf } from './wishes';
+import { changesThatHelp, gardenFor, wishesOf } from './wishes';
 
 const garden = demoGarden();
 const cover = (id: string): Cover => {
@@ -48,12 +47,15 @@ describe('what is missed', () => {
   });
 
   test('what may mend it is known for some wishes; one that may be mended by anything asks for anything', () => {
-    expect(changesThatHelp({})).toBeUndefined();
-    expect(changesThatHelp({ insects: 1 })).toEqual(new Set(['cover']));
-    expect(changesThatHelp({ insects: 1, cold: 1 })).toEqual(new Set(['cover', 'inner', 'layers', 'extra', 'glazing']));
-    expect(changesThatHelp({ stands: 1 })).toEqual(new Set());
-    expect(changesThatHelp({ price: 1 })).toBeUndefined();
-    expect(changesThatHelp({ insects: 1, price: 1 })).toEqual(new Set(['cover']));
+    const wishes = wishesOf(demoGarden(), { ...NOTHING_SAID, purposes: ['insects'], coldestC: -9, price: 90 });
+    const help = (...missed: readonly string[]) =>
+      changesThatHelp(wishes, Object.fromEntries(missed.map((id) => [id, 1])));
+    expect(help()).toBeUndefined();
+    expect(help('insects')).toEqual(new Set(['cover']));
+    expect(help('insects', 'cold')).toEqual(new Set(['cover', 'inner', 'layers', 'extra', 'glazing']));
+    expect(help('stands')).toEqual(new Set());
+    expect(help('price')).toBeUndefined();
+    expect(help('insects', 'price')).toEqual(new Set(['cover']));
   });
 });
 
@@ -128,7 +130,7 @@ describe('what differs by one change', () => {
     expect(pipes.length).toBeGreaterThan(0);
     expect(new Set(pipes.flatMap(changed))).toEqual(new Set(['pipe']));
     // What is missed is insects alone: its cover, and heights, and what failing checks ask for.
-    const forInsects = nextDesigns(tunnel, o, NOTHING_SAID, undefined, { insects: 1 });
+    const forInsects = nextDesigns(tunnel, o, NOTHING_SAID, undefined, new Set(['cover']));
     expect(forInsects.length).toBeLessThan(all.length);
     expect(forInsects.some((m) => changed(m).includes('cover'))).toBe(true);
     expect(forInsects.some((m) => changed(m).includes('pipe'))).toBe(false);

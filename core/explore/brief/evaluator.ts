@@ -158,14 +158,14 @@ export const coverKey = ({ family, answers, coats }: Cover): string => `${family
  * Designs that differ from one by a single change: an answer of a panel, one or two more or fewer of what is counted, another height,
  * a coat for what its own cover does not do, and whatever its failing checks ask for.
  * @param only questions that may be answered anew; all where none are said
- * @param misses what the design misses: only what may mend that is changed then
+ * @param helpful questions that may mend what the design misses: only those are answered anew then
  */
 export function nextDesigns(
   cover: Cover,
   o: Assessment,
   brief: Brief,
   only?: readonly string[],
-  misses: ScoredDesign['misses'] = {},
+  helpful?: ReadonlySet<string>,
 ): readonly Cover[] {
   const family = familyOf(cover.family);
   const { answers } = cover;
@@ -173,10 +173,9 @@ export function nextDesigns(
   const now = JSON.stringify(answers);
   const put = (changed: Cover['answers'] | undefined): void =>
     void (changed && JSON.stringify(changed) !== now && moves.push({ ...cover, answers: changed } as Cover));
-  const mends = changesThatHelp(misses);
   for (const q of family.questions(answers, o)) {
     if (only ? !only.includes(q.id) : NOT_SEARCHED.has(q.id)) continue;
-    if (!only && mends && !mends.has(q.id)) continue;
+    if (!only && helpful && !helpful.has(q.id)) continue;
     const values: readonly (string | number)[] =
       q.kind === 'choice'
         ? q.options.filter((x) => x.value !== q.value).map((x) => x.value)
@@ -215,44 +214,6 @@ export function withFewerHolds(cover: Cover): readonly Cover[] {
       ? COUNT_STEPS.filter((n) => n < 0).map((n) => ({ ...cover, answers: { ...answers, [id]: count + n } }) as Cover)
       : [];
   });
-}
-
-/** Answers that mend what is missed, where that is known; a check asks for its own. */
-const MENDS: Readonly<Record<string, readonly string[]>> = {
-  stands: [],
-  sense: ['hoops', 'pipe', 'ridge'],
-  headroom: ['school', 'courses', 'board', 'frontBoard', 'bends'],
-  cold: ['cover', 'inner', 'layers', 'extra', 'glazing'],
-  winter: ['cover', 'inner', 'layers', 'glazing'],
-  spring: ['cover', 'inner', 'glazing'],
-  insects: ['cover'],
-  sun: ['cover'],
-  snow: [
-    'hoops',
-    'pairs',
-    'frames',
-    'pipe',
-    'ridge',
-    'post',
-    'beam',
-    'leg',
-    'rafter',
-    'rafters',
-    'bars',
-    'lidFrame',
-    'support',
-    'squares',
-  ],
-  reach: ['hinges', 'back', 'mount', 'edges', 'ends', 'sides', 'doors'],
-  'one hand': ['mount', 'lids', 'lidFrame', 'frame', 'glazing', 'edges', 'ends', 'sides', 'pipe'],
-};
-
-/** The questions that may mend all that is missed; undefined where any may. */
-export function changesThatHelp(misses: ScoredDesign['misses']): ReadonlySet<string> | undefined {
-  // A price is mended by whatever is cheaper, and is no guide.
-  const missed = Object.keys(misses).filter((id) => id !== 'price');
-  if (missed.length === 0 || missed.some((id) => !MENDS[id])) return undefined;
-  return new Set(missed.flatMap((id) => MENDS[id] ?? []));
 }
 
 /** When summer cloth is on. Source: usual weeks of pests and of the highest sun; half a year later in the south. */

@@ -12,12 +12,11 @@ import {
   type Evaluator,
   coverDifference,
   coverKey,
-  changesThatHelp,
   nextDesigns,
   withFewerHolds,
   createEvaluator,
 } from './evaluator';
-import { type Wish, cropsOf, gardenFor, sentenceOf, wishesOf } from './wishes';
+import { type Wish, cropsOf, gardenFor, sentenceOf, wishesOf, changesThatHelp } from './wishes';
 
 /** Where a search stands; the answer so far is worked out only where it is asked for. */
 export interface SoFar extends Pick<BriefAnswer, 'judged' | 'full' | 'done'> {
@@ -110,12 +109,15 @@ function formsOf(start: Cover, shop: Evaluator): readonly Cover[] {
 }
 
 /** Whether a kind still misses something that is known to be mended by certain changes. */
-function repairing({ state, over }: Searching): boolean {
+function repairing({ state, over }: Searching, wishes: readonly Wish[]): boolean {
   if (over || state?.phase === 'done') return false;
   if (!state?.best) return true;
   const { violation, misses } = state.best.worth;
   return (
-    state.effort < MOST_AT_ONCE && state.phase === 'descent' && violation > 0 && changesThatHelp(misses) !== undefined
+    state.effort < MOST_AT_ONCE &&
+    state.phase === 'descent' &&
+    violation > 0 &&
+    changesThatHelp(wishes, misses) !== undefined
   );
 }
 
@@ -151,7 +153,7 @@ function searching({ garden, bedId, brief, wishes }: BriefContext, key: string, 
       worse: (cover, worth) => ('snow' in worth.misses ? withFewerHolds(cover) : []),
       movesOf: (cover, worth, wide) => {
         const o = shop.outlineOf(cover);
-        return o ? nextDesigns(cover, o, brief, only, wide ? {} : worth.misses) : [];
+        return o ? nextDesigns(cover, o, brief, only, wide ? undefined : changesThatHelp(wishes, worth.misses)) : [];
       },
     },
     starts(),
@@ -186,7 +188,7 @@ export function* searchBrief(
   };
   // As far as what is missed asks for changes: a full answer, if a dear one.
   for (const s of all) {
-    for (let n = 0; repairing(s); n++) {
+    for (let n = 0; repairing(s, ask.wishes); n++) {
       step(s);
       if (n % TOLD_EVERY === 0) yield so(false, false);
     }

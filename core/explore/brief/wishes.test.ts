@@ -8,9 +8,8 @@ import { type Brief, NOTHING_SAID } from '../../site/brief';
 import { firstCover } from '../firstDesigns';
 import type { Offer } from './answer';
 import { measuresFor } from './evaluator';
-import { tighten, placeAsksMore, placeSnowMm, drop } from './loosened';
 import { apart, equal, priceOf } from './offers';
-import { gardenFor, wishesOf } from './wishes';
+import { gardenFor, placeSnowMm, wishesOf } from './wishes';
 import { TEST_FIGURES } from '../../testing/design';
 
 const garden = demoGarden();
@@ -113,17 +112,23 @@ test('a brief’s snow, gust and car are what designs are judged against; what i
 });
 
 test('less and more of a brief: what the place asks by itself is no wish to be let go of', () => {
+  const wish = (said: Partial<Brief>, id: string, g = garden) => wishesOf(g, brief(said)).find((w) => w.id === id);
   const snow = placeSnowMm(garden.site);
-  expect(placeAsksMore(garden, brief({ wetSnowMm: snow - 1 }), 'snow')).toBe(true);
-  expect(placeAsksMore(garden, brief({ wetSnowMm: snow + 1 }), 'snow')).toBe(false);
-  expect(placeAsksMore(garden, brief({ gustMPerS: garden.site.gustMPerS - 1 }), 'gust')).toBe(true);
-  expect(placeAsksMore(garden, brief({ price: 5 }), 'price')).toBe(false);
+  expect(wish({ wetSnowMm: snow - 1 }, 'snow')?.placeAsksMore).toBe(true);
+  expect(wish({ wetSnowMm: snow + 1 }, 'snow')?.placeAsksMore).toBeUndefined();
+  expect(wish({ gustMPerS: garden.site.gustMPerS - 1 }, 'gust')?.placeAsksMore).toBe(true);
+  expect(wish({ price: 5 }, 'price')?.placeAsksMore).toBeUndefined();
+  // In the garden of the brief itself, where its snow stands in place of the place's, it is the wish that asks.
+  const asks = brief({ wetSnowMm: snow + 50 });
+  expect(wish({ wetSnowMm: snow + 50 }, 'snow', gardenFor(garden, asks))?.placeAsksMore).toBeUndefined();
   // Half as much again, to two inches or five centimetres.
-  expect(tighten(brief({ wetSnowMm: 203.2 }), 'snow', false)?.wetSnowMm).toBeCloseTo(304.8, 9);
-  expect(tighten(brief({ coldestC: -14 }), 'cold', true)?.coldestC).toBe(-17);
-  expect(drop(brief({ notMaterials: ['pvc', 'pe'] }), 'not pvc')?.notMaterials).toEqual(['pe']);
-  expect(drop(brief({ use: ['2x4'] }), 'use 2x4')?.use).toEqual([]);
-  expect(drop(NOTHING_SAID, 'stands')).toBeUndefined();
+  expect(wish({ wetSnowMm: 203.2 }, 'snow')?.more?.wetSnowMm).toBeCloseTo(304.8, 9);
+  const metric = { ...garden, units: { ...garden.units, length: 'cm' as const } };
+  expect(wish({ wetSnowMm: 200 }, 'snow', metric)?.more?.wetSnowMm).toBe(300);
+  expect(wish({ coldestC: -14 }, 'cold')?.more?.coldestC).toBe(-17);
+  expect(wish({ notMaterials: ['pvc', 'pe'] }, 'not pvc')?.without?.notMaterials).toEqual(['pe']);
+  expect(wish({ use: ['2x4'] }, 'use 2x4')?.without?.use).toEqual([]);
+  expect(wish({}, 'stands')?.without).toBeUndefined();
 });
 
 /** A design of nothing but figures. */

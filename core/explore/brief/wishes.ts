@@ -1,5 +1,6 @@
 /** A brief as wishes: each asks one thing of a design, says it in words, and tells how far a design misses it. */
 import { type Phrase, amount, listed, phrase } from '../../base/figure';
+import { MM_PER_INCH, isMetric } from '../../base/length';
 import type { Opening } from '../../cover/assembly/openings';
 import { countOfJoint } from '../../cover/joints/kind';
 import { familyOf } from '../../cover/families/registry';
@@ -12,6 +13,7 @@ import type { MeasureKey, Measures } from '../measures';
 import type { Garden } from '../../garden/garden';
 import { designConditions } from '../../judge/strength/designConditions';
 import type { Check } from '../../judge/strength/check';
+import { designSnow, snowDepthMm } from '../../judge/strength/snow';
 import { failingChecks } from '../fixSpace';
 import type { Assessment } from '../../assessment';
 import { type Brief, PURPOSES, type Purpose } from '../../site/brief';
@@ -23,18 +25,30 @@ export interface Bound {
   readonly value: number;
 }
 
-/** One wish. */
+/** One wish: all that is known of it. Another wish is one more of these, beside the others in `wishesOf`, and its field in the brief. */
 export interface Wish {
   readonly id: string;
   /** As a thing: "8 in of wet snow". */
   readonly thing: Phrase;
   /** As what a cover does: "carries 8 in of wet snow". */
   readonly does: Phrase;
+  /** The sentence of a brief says it otherwise, or not at all. */
+  readonly unsaid?: true;
   /** Left out, where "without" does not say it. */
   readonly dropped?: Phrase;
   /** What a design misses of it; 0: it does all of it, 1 and more: nothing. */
   readonly miss: (o: Assessment, figures: Measures) => number;
   readonly bound?: Bound;
+  /** The brief without it; nothing where it cannot be left out. */
+  readonly without?: Brief;
+  /** The brief asking for the next step of it; nothing where there is none. */
+  readonly more?: Brief;
+  /** The place asks for more by itself: without the wish that would come in its stead. */
+  readonly placeAsksMore?: true;
+  /** The garden itself is changed for it, or it says what is measured: without it everything is weighed anew. */
+  readonly anew?: true;
+  /** The questions that may mend what is missed of it; any where that is not known. A check asks for its own. */
+  readonly mends?: readonly string[];
 }
 
 /** What one hand opens, kg at the hand. Source: our own figure, a full watering can of half the size. */
@@ -70,23 +84,52 @@ export const missOfFigure = (bound: Bound, figures: Measures): number =>
   missOf(bound, figures[bound.figure], SCALE[bound.figure]);
 
 const SCALE: Partial<Record<MeasureKey, number>> = { coldestC: 10, clearanceMm: 300 };
-/** Misses by its figure, and wholly by every check that fails for what it asks. */
-function bounded(id: string, thing: Phrase, does: Phrase, bound: Bound): Wish {
-  return { id, thing, does, bound, miss: (o, f) => missOfFigure(bound, f) + failingFor(id, o) };
-}
-const plainly = (
-  id: string,
-  thing: Phrase,
-  does: Phrase,
-  meets: (o: Assessment) => boolean,
-  dropped?: Phrase,
-): Wish => ({
-  id,
-  thing,
-  does,
-  ...(dropped && { dropped }),
-  miss: (o) => (meets(o) ? 0 : 1),
+type Said = Pick<Wish, 'id' | 'thing' | 'does'> & Partial<Wish>;
+/** Missed by its figure, and wholly by every check that fails for what it asks. */
+const bounded = (bound: Bound, said: Said): Wish => ({
+  ...said,
+  bound,
+  miss: (o, f) => missOfFigure(bound, f) + failingFor(said.id, o),
 });
+/** Done or not done. */
+const plainly = (meets: (o: Assessment) => boolean, said: Said): Wish => ({ ...said, miss: (o) => (meets(o) ? 0 : 1) });
+
+/** Wet snow that weighs as much as what is asked for at a place, mm. */
+export const placeSnowMm = (site: Garden['site']): number =>
+  snowDepthMm(designSnow(site.snow, site.exposure, site).groundPa, 'wet');
+
+/** A depth as one says it: to 5 cm, or 2 in. */
+function roundedSnow(mm: number, metric: boolean): number {
+  const step = metric ? 50 : 2 * MM_PER_INCH;
+  return Math.max(step, Math.round(mm / step) * step);
+}
+
+/** Questions that strength is answered by. */
+const STRONGER = [
+  'hoops',
+  'pairs',
+  'frames',
+  'pipe',
+  'ridge',
+  'post',
+  'beam',
+  'leg',
+  'rafter',
+  'rafters',
+  'bars',
+  'lidFrame',
+  'support',
+  'squares',
+];
+/** Questions that open it otherwise. */
+const OPENED = ['mount', 'edges', 'ends', 'sides'];
+/** Questions that may mend it where a purpose is missed. */
+const SERVES: Readonly<Record<Purpose, readonly string[]>> = {
+  winter: ['cover', 'inner', 'layers', 'glazing'],
+  spring: ['cover', 'inner', 'glazing'],
+  insects: ['cover'],
+  sun: ['cover'],
+};
 
 /** The crops of a brief; a design's own where none is said. */
 export const cropsOf = (brief: Brief, catalog: Catalog): readonly Crop[] =>
@@ -139,143 +182,237 @@ const isFor = (wish: string, check: Check): boolean =>
 /** Checks that fail because of one wish. */
 const failingFor = (wish: string, o: Assessment): number => failingChecks(o).filter((c) => isFor(wish, c)).length;
 
+/** The questions that may mend all that is missed; undefined where any may. */
+export function changesThatHelp(
+  wishes: readonly Wish[],
+  misses: Readonly<Record<string, number>>,
+): ReadonlySet<string> | undefined {
+  // A price is mended by whatever is cheaper, and is no guide.
+  const missed = wishes.filter((w) => w.id in misses && w.id !== 'price');
+  if (missed.length === 0 || missed.some((w) => !w.mends)) return undefined;
+  return new Set(missed.flatMap((w) => w.mends ?? []));
+}
+
 /** Everything that a brief asks of a design on its bed, in the order in which gardeners ask. */
 export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
   const catalog = catalogOf(garden.catalog, garden.units.stock);
+  const { site } = garden;
+  const metric = isMetric(garden.units.length);
   const crops = cropsOf(brief, catalog);
   const names = listed(crops.map((c) => c.name));
   const b = brief;
   const wishes: Wish[] = [];
   const add = (wish: Wish | false | undefined): void => void (wish && wishes.push(wish));
+  const without = (part: Partial<Brief>): { readonly without: Brief } => ({ without: { ...b, ...part } });
+  /** A list without one of its entries. */
+  const less = <T>(list: readonly T[], entry: T): T[] => list.filter((x) => x !== entry);
+
   add(
     crops.length > 0 &&
-      bounded('headroom', ['room for ', names], ['has room for ', names], {
-        figure: 'clearanceMm',
-        sense: 'least',
-        value: 0,
-      }),
+      bounded(
+        { figure: 'clearanceMm', sense: 'least', value: 0 },
+        {
+          id: 'headroom',
+          thing: ['room for ', names],
+          does: ['has room for ', names],
+          unsaid: true,
+          ...without({ crops: [] }),
+          anew: true,
+          mends: ['school', 'courses', 'board', 'frontBoard', 'bends'],
+        },
+      ),
   );
   for (const purpose of b.purposes)
     add(
-      plainly(purpose, [PURPOSES[purpose]], [`does ${PURPOSES[purpose]}`], (o) => serves(o, purpose), [
-        `not ${PURPOSES[purpose]}`,
-      ]),
+      plainly((o) => serves(o, purpose), {
+        id: purpose,
+        thing: [PURPOSES[purpose]],
+        does: [`does ${PURPOSES[purpose]}`],
+        unsaid: true,
+        dropped: [`not ${PURPOSES[purpose]}`],
+        ...without({ purposes: less(b.purposes, purpose) }),
+        mends: SERVES[purpose],
+      }),
     );
   if (b.coldestC !== null)
     add(
       bounded(
-        'cold',
-        phrase`a night of ${amount(b.coldestC, 'temperature')}`,
-        phrase`keeps ${names || 'its crop'} alive at ${amount(b.coldestC, 'temperature')}`,
         { figure: 'coldestC', sense: 'most', value: b.coldestC },
+        {
+          id: 'cold',
+          thing: phrase`a night of ${amount(b.coldestC, 'temperature')}`,
+          does: phrase`keeps ${names || 'its crop'} alive at ${amount(b.coldestC, 'temperature')}`,
+          ...without({ coldestC: null }),
+          more: { ...b, coldestC: b.coldestC - 3 },
+          mends: ['cover', 'inner', 'layers', 'extra', 'glazing'],
+        },
       ),
     );
-  if (b.wetSnowMm !== null)
+  if (b.wetSnowMm !== null) {
+    const snow = phrase`${amount(b.wetSnowMm, 'length')} of wet snow`;
     add(
       bounded(
-        'snow',
-        phrase`${amount(b.wetSnowMm, 'length')} of wet snow`,
-        phrase`carries ${amount(b.wetSnowMm, 'length')} of wet snow`,
         { figure: 'wetSnowMm', sense: 'least', value: b.wetSnowMm },
+        {
+          id: 'snow',
+          thing: snow,
+          does: phrase`carries ${snow}`,
+          ...without({ wetSnowMm: null }),
+          ...(b.wetSnowMm > 0 && { more: { ...b, wetSnowMm: roundedSnow(b.wetSnowMm * 1.5, metric) } }),
+          ...(placeSnowMm(site) > b.wetSnowMm + 0.5 && { placeAsksMore: true }),
+          anew: true,
+          mends: STRONGER,
+        },
       ),
     );
+  }
   if (b.gustMPerS !== null) {
     const gust = phrase`a gust of ${amount(b.gustMPerS, 'speed')}`;
-    add(plainly('gust', gust, phrase`holds in ${gust}`, (o) => failingFor('gust', o) === 0));
+    add(
+      plainly((o) => failingFor('gust', o) === 0, {
+        id: 'gust',
+        thing: gust,
+        does: phrase`holds in ${gust}`,
+        ...without({ gustMPerS: null }),
+        more: { ...b, gustMPerS: b.gustMPerS + 5 },
+        ...(site.gustMPerS > b.gustMPerS && { placeAsksMore: true }),
+        anew: true,
+      }),
+    );
   }
   if (b.price !== null)
     add(
       bounded(
-        'price',
-        phrase`a price of ${amount(b.price, 'money')}`,
-        phrase`costs no more than ${amount(b.price, 'money')}`,
         { figure: 'price', sense: 'most', value: b.price },
+        {
+          id: 'price',
+          thing: phrase`a price of ${amount(b.price, 'money')}`,
+          does: phrase`costs no more than ${amount(b.price, 'money')}`,
+          ...without({ price: null }),
+        },
       ),
     );
   if (b.hours !== null)
     add(
       bounded(
-        'hours',
-        phrase`${amount(b.hours, 'hours')} of building`,
-        phrase`is built in ${amount(b.hours, 'hours')}`,
         { figure: 'hours', sense: 'most', value: b.hours },
+        {
+          id: 'hours',
+          thing: phrase`${amount(b.hours, 'hours')} of building`,
+          does: phrase`is built in ${amount(b.hours, 'hours')}`,
+          ...without({ hours: null }),
+        },
       ),
     );
   if (b.liftKg !== null)
     add(
       bounded(
-        'lift',
-        phrase`no more than ${amount(b.liftKg, 'mass')} to lift`,
-        phrase`has nothing heavier to lift than ${amount(b.liftKg, 'mass')}`,
         { figure: 'liftKg', sense: 'most', value: b.liftKg },
+        {
+          id: 'lift',
+          thing: phrase`no more than ${amount(b.liftKg, 'mass')} to lift`,
+          does: phrase`has nothing heavier to lift than ${amount(b.liftKg, 'mass')}`,
+          ...without({ liftKg: null }),
+        },
       ),
     );
   if (b.carryMm !== null)
     add(
       bounded(
-        'carry',
-        phrase`pieces of at most ${amount(b.carryMm, 'length')} in the car`,
-        phrase`is made of pieces no longer than ${amount(b.carryMm, 'length')}`,
         { figure: 'longestMm', sense: 'most', value: b.carryMm },
+        {
+          id: 'carry',
+          thing: phrase`pieces of at most ${amount(b.carryMm, 'length')} in the car`,
+          does: phrase`is made of pieces no longer than ${amount(b.carryMm, 'length')}`,
+          ...without({ carryMm: null }),
+          anew: true,
+        },
       ),
     );
   if (b.storeMm !== null)
     add(
       bounded(
-        'store',
-        phrase`pieces of at most ${amount(b.storeMm, 'length')} to put away`,
-        phrase`comes apart into pieces no longer than ${amount(b.storeMm, 'length')}`,
         { figure: 'longestMm', sense: 'most', value: b.storeMm },
+        {
+          id: 'store',
+          thing: phrase`pieces of at most ${amount(b.storeMm, 'length')} to put away`,
+          does: phrase`comes apart into pieces no longer than ${amount(b.storeMm, 'length')}`,
+          ...without({ storeMm: null }),
+        },
       ),
     );
   const { reach, hands } = b;
   if (reach !== null)
-    add(plainly('reach', [`a hand in ${REACH[reach]}`], [`opens ${REACH[reach]}`], (o) => reaches(o, reach)));
-  if (b.oneHand) add(plainly('one hand', ['the one-hand opening'], ['opens with one hand'], withOneHand));
+    add(
+      plainly((o) => reaches(o, reach), {
+        id: 'reach',
+        thing: [`a hand in ${REACH[reach]}`],
+        does: [`opens ${REACH[reach]}`],
+        ...without({ reach: null }),
+        mends: ['hinges', 'back', 'doors', ...OPENED],
+      }),
+    );
+  if (b.oneHand)
+    add(
+      plainly(withOneHand, {
+        id: 'one hand',
+        thing: ['the one-hand opening'],
+        does: ['opens with one hand'],
+        ...without({ oneHand: false }),
+        mends: ['lids', 'lidFrame', 'frame', 'glazing', 'pipe', ...OPENED],
+      }),
+    );
   if (hands === 1)
     add(
-      plainly(
-        'hands',
-        ['one pair of hands'],
-        ['needs one pair of hands'],
-        (o) => o.assembly.moving.every((part) => part.people <= hands),
-        ['with two pairs of hands'],
-      ),
+      plainly((o) => o.assembly.moving.every((part) => part.people <= hands), {
+        id: 'hands',
+        thing: ['one pair of hands'],
+        does: ['needs one pair of hands'],
+        dropped: ['with two pairs of hands'],
+        ...without({ hands: null }),
+      }),
     );
   if (b.without.length > 0)
     add(
-      plainly(
-        'tools',
-        [`no ${listed(b.without, 'or')}`],
-        [`needs no ${listed(b.without, 'or')}`],
-        (o) => toolsOf(o).every((tool) => !b.without.includes(tool)),
-        [`with a ${listed(b.without)}`],
-      ),
+      plainly((o) => toolsOf(o).every((tool) => !b.without.includes(tool)), {
+        id: 'tools',
+        thing: [`no ${listed(b.without, 'or')}`],
+        does: [`needs no ${listed(b.without, 'or')}`],
+        dropped: [`with a ${listed(b.without)}`],
+        ...without({ without: [] }),
+      }),
     );
   for (const key of b.use) {
     const name = catalog.bar.get(key)?.name ?? key;
     add(
-      plainly(`use ${key}`, [`the ${name} on the shelf`], [`is made of the ${name} on the shelf`], (o) =>
-        o.assembly.members.some((m) => m.section.key === key || m.section.key === `${key} treated`),
-      ),
+      plainly((o) => o.assembly.members.some((m) => m.section.key === key || m.section.key === `${key} treated`), {
+        id: `use ${key}`,
+        thing: [`the ${name} on the shelf`],
+        does: [`is made of the ${name} on the shelf`],
+        ...without({ use: less(b.use, key) }),
+      }),
     );
   }
   for (const key of b.notMaterials) {
     const name = catalog.material.get(key)?.name ?? key;
     add(
-      plainly(
-        `not ${key}`,
-        [`no ${name}`],
-        [`is made without ${name}`],
-        (o) => o.assembly.members.every((m) => m.section.materialKey !== key),
-        [`with ${name}`],
-      ),
+      plainly((o) => o.assembly.members.every((m) => m.section.materialKey !== key), {
+        id: `not ${key}`,
+        thing: [`no ${name}`],
+        does: [`is made without ${name}`],
+        dropped: [`with ${name}`],
+        ...without({ notMaterials: less(b.notMaterials, key) }),
+      }),
     );
   }
   add(
-    plainly('sense', ['hoops no nearer than a foot'], ['has its hoops no nearer than a foot'], (o) =>
-      o.judged().checks.every((c) => c.id !== 'crowded'),
-    ),
+    plainly((o) => o.judged().checks.every((c) => c.id !== 'crowded'), {
+      id: 'sense',
+      thing: ['hoops no nearer than a foot'],
+      does: ['has its hoops no nearer than a foot'],
+      unsaid: true,
+      mends: ['hoops', 'pipe', 'ridge'],
+    }),
   );
   // Whatever fails is missed by one wish or another.
   const snowSaid = wishes.some((w) => w.id === 'snow');
@@ -283,6 +420,8 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
     id: 'stands',
     thing: ['that nothing fails'],
     does: ['holds on this bed'],
+    unsaid: true,
+    mends: [],
     miss: (o) => {
       const fails = failingChecks(o).filter((c) => !wishes.some((w) => isFor(w.id, c)));
       const carried = snowSaid ? 1 : Math.min(1, ...o.judged().strengths.map((s) => s.ratio));
@@ -314,9 +453,7 @@ export function sentenceOf(garden: Garden, brief: Brief): Phrase {
   const catalog = catalogOf(garden.catalog, garden.units.stock);
   const crops = cropsOf(brief, catalog).map((c) => c.name);
   const purposes = brief.purposes.map((p) => PURPOSES[p]);
-  const does = wishesOf(garden, brief).filter(
-    (w) => !['headroom', 'sense', 'stands'].includes(w.id) && !(w.id in PURPOSES),
-  );
+  const does = wishesOf(garden, brief).filter((w) => !w.unsaid);
   const kinds = brief.kinds.map((k) => familyOf(k).name.toLowerCase());
   const not = brief.notKinds.map((k) => familyOf(k).name.toLowerCase());
   return [

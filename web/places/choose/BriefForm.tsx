@@ -6,7 +6,7 @@ import { type Result, fail } from '../../../core/base/result';
 import { FAMILIES } from '../../../core/cover/families';
 import { roundLength } from '../../../core/catalog/market';
 import { normalsOf } from '../../../core/judge/weather/normals';
-import { placeSnowMm } from '../../../core/explore/brief/loosened';
+import { placeSnowMm } from '../../../core/explore/brief/wishes';
 import { type Brief, PURPOSES, PURPOSE_KEYS } from '../../../core/site/brief';
 import { useCatalog, useGarden, useUnits } from '../../app/hooks';
 import { TypedField } from '../../parts/TypedField';
