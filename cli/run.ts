@@ -35,7 +35,7 @@ import { designCommand } from './design';
 import { setCommand } from './set';
 import { type Options, type Partly, json, readCovers, readText } from './read';
 
-export interface CommandAnswer {
+interface CommandAnswer {
   readonly code: 0 | 2;
   readonly out: string;
   readonly err: string;

@@ -13,7 +13,7 @@ import { quickPlan } from './make/cutting/quick';
 import { solveBars } from './make/cutting/solve';
 
 /** What cutting and buying need to know of one cover, or of several together. */
-export type ToCut = Pick<Assessment, 'rolls' | 'sheets' | 'done' | 'also'> & {
+type ToCut = Pick<Assessment, 'rolls' | 'sheets' | 'done' | 'also'> & {
   readonly garden: Garden;
   readonly assembly: Pick<Assembly, 'members' | 'sheets' | 'panels' | 'hardware'>;
 };

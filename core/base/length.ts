@@ -141,14 +141,6 @@ function sixteenths(count: number, withFeet: boolean): string {
 }
 
 /**
- * The length, in millimetres, that is really shown: the nearest 1/16 inch, or the nearest millimetre.
- * Printing and parsing are exact inverses on these values.
- */
-export function roundToShown(mm: number, unit: LengthUnit): number {
-  return unit === 'ftin' || unit === 'in' ? Math.round(mm / SIXTEENTH) * SIXTEENTH : Math.round(mm);
-}
-
-/**
  * Prints a length to the nearest 1/16 inch, 0.1 cm or 1 mm.
  * @example formatLength(1685.925, 'ftin') // "5' 6 3/8\""
  */

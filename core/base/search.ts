@@ -50,7 +50,7 @@ export interface SearchState<S, J> {
   readonly phase: 'descent' | 'restart' | 'around' | 'pairs' | 'done';
 }
 
-export interface SearchOptions {
+interface SearchOptions {
   readonly seed: number;
   /** Things judged at the most; one that is only priced counts for half. */
   readonly most: number;
@@ -336,7 +336,7 @@ export function enumerateFeasible<S, J extends Score>(
   }
 }
 
-export interface ClimbOptions<J> {
+interface ClimbOptions<J> {
   /** Things that go on from one round to the next, and rounds at the most. */
   readonly breadth: number;
   readonly rounds: number;

@@ -1,5 +1,5 @@
 /** When a crop is grown: it stands through the winter, grows in cool weather, or wants warmth. */
-export type CropSeason = 'winter' | 'cool' | 'warm';
+type CropSeason = 'winter' | 'cool' | 'warm';
 
 /** A crop as a cover sees it. Typical figures; varieties differ. */
 export interface Crop {

@@ -22,7 +22,7 @@ export const isFree = (word: string): boolean => !(word in {});
 const lengthMm = upTo(300_000);
 
 /** Most crops of a garden's own. */
-export const MOST_OWN_CROPS = 100;
+const MOST_OWN_CROPS = 100;
 
 const ownCropSchema = z
   .strictObject({
@@ -94,7 +94,7 @@ export type OwnCatalog = z.infer<typeof ownCatalogSchema>;
 export const NOTHING_OWN: OwnCatalog = { figures: [], things: [], sizes: [], crops: [], carryMm: null, halves: 'full' };
 
 /** A fault in a garden's own catalogue, and where it stands in it. */
-export interface OwnFault {
+interface OwnFault {
   readonly path: readonly (string | number)[];
   readonly message: string;
 }

@@ -28,7 +28,7 @@ export interface Material {
   readonly source: string;
 }
 
-export type CutTool = 'circular saw' | 'hand saw' | 'shear';
+type CutTool = 'circular saw' | 'hand saw' | 'shear';
 
 /** What cuts bars, and the width of wood or pipe that it turns to dust. */
 export interface Tool {
@@ -46,7 +46,7 @@ export interface StockLength {
   readonly namedMm?: number;
 }
 
-export type SectionShape =
+type SectionShape =
   | { readonly kind: 'board'; readonly thicknessMm: number; readonly widthMm: number }
   | { readonly kind: 'tube'; readonly outsideMm: number; readonly insideMm: number };
 

@@ -9,7 +9,7 @@ type Own = { -readonly [K in keyof OwnCatalog]: OwnCatalog[K] };
 type OwnCrop = OwnCatalog['crops'][number];
 
 /** An entry of the catalogue, as its figures go by. */
-export interface EntryRef {
+interface EntryRef {
   readonly kind: EntryKind;
   readonly entry: { readonly key: string; readonly name: string };
 }

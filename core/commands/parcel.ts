@@ -40,7 +40,7 @@ export function parcelOf(garden: Garden, coverId: string): Result<Garden> {
 }
 
 /** A cover put in, by the id it got. */
-export interface PutIn extends Change {
+interface PutIn extends Change {
   readonly coverId: string;
 }
 

@@ -6,7 +6,7 @@ import { type FlatCut, type Owner, cutBar, cutFlat, spoil } from '../make/cuttin
 import { type Change, change } from './change';
 
 /** A whole bar of a section, as it is cut up. */
-export interface BarCut {
+interface BarCut {
   readonly sectionKey: string;
   readonly bar: SectionBar;
 }

@@ -15,7 +15,7 @@ const MOST_TRIES = 250;
 const FEW = 100;
 
 /** Sets of changes, and whether everything that checks ask for was gone through: then none of that is cheaper than the first. */
-export interface SetsFound {
+interface SetsFound {
   readonly sets: readonly ChangeSet[];
   readonly proven: boolean;
 }

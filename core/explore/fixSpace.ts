@@ -57,7 +57,7 @@ export interface ChangeSet extends Tried {
 }
 
 /** How far a design is from one that nothing fails in. */
-export interface ViolationScore extends Score {
+interface ViolationScore extends Score {
   readonly ill: number;
 }
 

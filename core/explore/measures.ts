@@ -32,7 +32,7 @@ export const MEASURE_QUANTITY: Readonly<Record<MeasureKey, Quantity>> = {
   coldestC: 'livesTo',
   wetSnowMm: 'snowDepth',
   clearanceMm: 'growth',
-  heightMm: 'length',
+  heightMm: 'growth',
   massKg: 'mass',
   liftKg: 'mass',
   longestMm: 'length',

@@ -9,7 +9,7 @@ import type { Cover } from '../garden/garden';
 import { type CoverLayout, cachedLayout } from '../layout';
 
 /** A value that a pull is drawn to, and why. */
-export interface PullSnap {
+interface PullSnap {
   readonly valueMm: number;
   readonly said: Phrase;
 }

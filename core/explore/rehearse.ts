@@ -65,7 +65,7 @@ export function rehearsalOf(o: Assessment, year: number, brushing: Brushing): Re
 }
 
 /** One change, and how the same winter would have gone with it. */
-export interface Helped {
+interface Helped {
   readonly label: Phrase;
   readonly cost: number;
   readonly winter: Pick<Winter, 'cover' | 'crop' | 'sums'>;

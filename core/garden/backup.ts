@@ -4,7 +4,7 @@ import type { Garden } from './garden';
 import { MAX_FILE_CHARS, readGarden, tooLarge } from './read';
 import { fileOf } from './write';
 
-export const BACKUP_FORMAT = 'cabanon-gardens';
+const BACKUP_FORMAT = 'cabanon-gardens';
 
 /** Most gardens in one file. */
 const MOST_GARDENS = 200;

@@ -4,7 +4,7 @@ import { type FieldPath, type GardenChange, changesBetween, same, touch, withCha
 import { type Garden, checkGarden } from './garden';
 
 /** One thing that both changed, and not to the same. */
-export interface Clash {
+interface Clash {
   readonly path: FieldPath;
   readonly mine: unknown;
   readonly theirs: unknown;

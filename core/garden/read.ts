@@ -21,7 +21,7 @@ function isObject(value: unknown): value is Json {
 export const tooLarge = (): Result<never> => fail('file', 'The file is too large (over 20 million characters).');
 
 /** What a file holds: a garden, and the pictures of its day book where they were asked to go along. */
-export interface GardenFile {
+interface GardenFile {
   readonly garden: Garden;
   readonly pictures: GardenPictures;
 }

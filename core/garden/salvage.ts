@@ -5,7 +5,7 @@ import { issueFaults } from '../base/issues';
 import type { Fault } from '../base/result';
 import { type Garden, checkGarden, emptyGarden, gardenSchema } from './garden';
 
-export interface Salvaged {
+interface Salvaged {
   readonly garden: Garden;
   /** What did not read, and why. */
   readonly left: readonly Fault[];

@@ -20,7 +20,7 @@ import { LEADING, MARGIN, MARKET, type Pen, newBook } from './pen';
 import { viewFrame } from './project';
 
 /** All that a booklet tells of. */
-export type BookletOptions = Assessment & CutCover;
+type BookletOptions = Assessment & CutCover;
 
 /** A part of the booklet begins, with room for something under its head. */
 function head(pen: Pen, words: string, under = 80): void {

@@ -7,7 +7,7 @@ import type { Weather } from '../judge/weather/weather';
 import type { Assessment } from '../assessment';
 
 /** One hour of a day. */
-export interface CurveHour {
+interface CurveHour {
   /** Hour of the clock, 0 to 24. */
   readonly hour: number;
   readonly outC: number;

@@ -7,7 +7,7 @@ import { phraseText } from '../base/figure';
 import type { Task } from '../judge/season/calendar';
 
 /** The tasks of one cover. */
-export interface TasksOf {
+interface TasksOf {
   readonly coverId: string;
   readonly coverName: string;
   readonly tasks: readonly Task[];

@@ -7,7 +7,7 @@ import { sheetSize } from '../make/rolls/rolls';
 import type { Assessment } from '../assessment';
 
 /** A line of the list: what, how many, how large, by which tags. */
-export interface PartLine {
+interface PartLine {
   readonly what: string;
   readonly count: number;
   readonly size: string;

@@ -4,14 +4,14 @@ import type { PaperKey } from '../cover/parts/ends';
 import type { Market } from '../catalog/market';
 
 /** Points of 1/72 in. */
-export const PAPER = { imperial: [612, 792], metric: [595.28, 841.89] } as const;
+const PAPER = { imperial: [612, 792], metric: [595.28, 841.89] } as const;
 /** The paper that each shop's pages are of. */
 export const MARKET: Readonly<Record<PaperKey, Market>> = { letter: 'imperial', a4: 'metric' };
 export const MARGIN = 44;
 export const POINTS_PER_MM = 72 / 25.4;
 /** From one line of words to the next, in sizes of their letters. */
 export const LEADING = 1.35;
-export const BLACK = grayscale(0);
+const BLACK = grayscale(0);
 export const QUIET = grayscale(0.35);
 
 /** Letters that the paper's own fonts have; others are written as near as they come. */

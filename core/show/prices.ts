@@ -6,7 +6,7 @@ import { type Fault, type Result, fail, failAll, ok } from '../base/result';
 import { csvText } from './cells';
 
 /** One thing that has a price, as it stands in a list. */
-export interface PricedThing {
+interface PricedThing {
   /** The entry of the catalogue that it is a size of. */
   readonly of: string;
   readonly key: string;

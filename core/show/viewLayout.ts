@@ -22,7 +22,7 @@ export interface PlacedDimension {
   readonly label: LayoutBox;
 }
 
-export interface Tag {
+interface Tag {
   readonly tag: string;
   readonly at: Flat;
 }

@@ -15,7 +15,7 @@ export const CORNER_NAMES: Readonly<Record<Corner, string>> = {
 };
 
 /** No part of a garden lies farther than this from where its plot is measured from, mm. */
-export const FARTHEST_MM = 1e6;
+const FARTHEST_MM = 1e6;
 /** A near left corner on the plot: east and north of where the plot is measured from. */
 export const plotPointSchema = z.strictObject({
   xMm: between(-FARTHEST_MM, FARTHEST_MM),

@@ -2,7 +2,7 @@
 import type { LengthUnit } from '../base/length';
 import type { Market } from '../catalog/market';
 
-export interface ProposedUnits {
+interface ProposedUnits {
   readonly length: LengthUnit;
   readonly temperature: 'C' | 'F';
   readonly stock: Market;

@@ -4,7 +4,7 @@ import { isMonthDay } from '../base/days';
 import { isTimeZone } from './clock';
 
 /** What may lie on the cover: a ground load from a local table, or a depth and kind of snow. */
-export const snowSchema = z.discriminatedUnion('by', [
+const snowSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('ground'), groundPa: between(0, 20000) }),
   z.strictObject({
     by: z.literal('depth'),

@@ -7,7 +7,7 @@ import { type PlanPoint, survey } from './survey';
 export type Lying = Pick<Bed, 'at' | 'bearingDeg'>;
 
 /** A rectangle along east and north, mm. */
-export interface PlotExtent {
+interface PlotExtent {
   readonly x0: number;
   readonly y0: number;
   readonly x1: number;

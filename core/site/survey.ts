@@ -9,7 +9,7 @@ export interface PlanPoint {
 }
 
 /** A rectangle that a frame must have, mm. */
-export interface FrameSize {
+interface FrameSize {
   readonly lengthMm: number;
   readonly widthMm: number;
 }
@@ -36,7 +36,7 @@ export interface Survey {
 }
 
 /** Room left on each side of a frame that drops inside a bed, mm. */
-export const INSIDE_CLEARANCE_MM = 6;
+const INSIDE_CLEARANCE_MM = 6;
 
 type Unknowns = readonly [number, number, number, number, number];
 

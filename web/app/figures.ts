@@ -28,7 +28,7 @@ function priceFigure(shopping: ShoppingList): Figure {
 }
 
 /** A figure as the strip shows it. */
-export interface StripFigure {
+interface StripFigure {
   readonly id: string;
   readonly name: string;
   readonly figure: Figure;

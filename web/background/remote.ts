@@ -5,7 +5,7 @@ import { type Remote, wrap } from 'comlink';
 const SILENCE_MS = 30_000;
 
 /** A worker and its calls. */
-export interface RemoteWork<S> {
+interface RemoteWork<S> {
   /**
    * Asks; refused when the worker breaks, is stopped or says nothing, which the worker itself cannot say.
    * @param of is given the worker, and what to call whenever there is a sign of life

@@ -45,7 +45,7 @@ export interface ShownFound {
 }
 
 /** Hears how it stands; nothing but that it goes on, where there is no full answer yet. */
-export type OnFound = (found: ShownFound | undefined) => void;
+type OnFound = (found: ShownFound | undefined) => void;
 /** Told how it stands so often, ms; and others are heard in between so often. */
 const TELL_MS = 1200;
 const SLICE_MS = 40;

@@ -136,7 +136,7 @@ async function inOne<T>(db: Database, tables: readonly Table[], work: () => Prom
   }
 }
 
-export type SaveAnswer =
+type SaveAnswer =
   | { readonly kind: 'saved'; readonly revision: number }
   /** Another tab has saved since. */
   | { readonly kind: 'other' }
@@ -144,7 +144,7 @@ export type SaveAnswer =
   | { readonly kind: 'gone' };
 
 /** What is saved: the garden, its edits, and which of them storage has already, as the same objects. */
-export interface ToSave extends Omit<GardenRow, 'savedAt'> {
+interface ToSave extends Omit<GardenRow, 'savedAt'> {
   readonly edits: readonly Edit[];
   readonly editsBefore: readonly Edit[];
 }

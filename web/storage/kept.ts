@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { type AsideRow, type Database, dbRequest, liveQuery } from './db';
 import type { GardenRow } from './rows';
 
-export interface StoredGarden {
+interface StoredGarden {
   readonly gardens: readonly GardenRow[];
   readonly aside: readonly AsideRow[];
   /** Why storage cannot be read; nothing where it can. */
@@ -22,7 +22,7 @@ const at = (row: GardenRow): number => (typeof row.savedAt === 'number' ? row.sa
  * All gardens of this browser, the last worked on first: told at once, and again whenever this tab or another changes one.
  * @returns what ends it
  */
-export function watchKept(hear: (kept: StoredGarden) => void): () => void {
+function watchKept(hear: (kept: StoredGarden) => void): () => void {
   let over = false;
   let end = (): void => undefined;
   const shut = (why: unknown): void => {

@@ -6,7 +6,7 @@ import type { BedModel } from '../../core/judge/climate/model';
 import type { Operation } from '../../core/judge/climate/operation';
 import type { Weather, WeatherPlace } from '../../core/judge/weather/weather';
 
-export interface WeatherSource {
+interface WeatherSource {
   /** Hours that have been, from an instant on, ms since 1970. */
   past(place: WeatherPlace, fromMs: number, hours: number): Promise<Weather>;
   /** What is foreseen at an instant for the hours after it. */
@@ -41,7 +41,7 @@ const readingSchema = z.object({ ms: z.number(), insideC: z.number(), outsideC: 
 export type StreamedReading = z.infer<typeof readingSchema>;
 
 /** What is asked of a pair of thermometers: where it hangs, in which bed, from when on. */
-export interface PairAsk {
+interface PairAsk {
   readonly place: ClimatePlace;
   readonly bed: BedModel;
   readonly tending: Operation;

@@ -7,7 +7,7 @@ import { useLive } from '../background/useLive';
 import type { Forecast } from './useForecast';
 
 /** The word for one cover; nothing where it cannot be drawn as it is. */
-export interface TonightOf {
+interface TonightOf {
   readonly id: string;
   readonly word: Tonight | undefined;
 }

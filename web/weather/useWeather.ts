@@ -8,7 +8,7 @@ import { database } from '../app/world';
 import { dropWeather, keepWeather, keptWeather } from '../storage/weather';
 import { service } from './source';
 
-export interface WeatherHad {
+interface WeatherHad {
   readonly state: 'asking' | 'there' | 'none';
   readonly weather: Weather | undefined;
   /** Read from a file, which stands in place of the service until it is put away. */

@@ -21,7 +21,7 @@ import { tube } from './bars';
 import { type ExtentParameters, coveredMm } from './place';
 
 /** How the height of a hoop is settled: the schools of the trade. */
-export const hoopShapeSchema = z.discriminatedUnion('by', [
+const hoopShapeSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('half-circle') }),
   z.strictObject({ by: z.literal('over-half') }),
   z.strictObject({ by: z.literal('stock') }),

@@ -273,7 +273,5 @@ export function withinRange(
 
 /** Answers by name. */
 export type Declared = Readonly<Record<string, Parameter>>;
-/** What a garden keeps of declared answers. */
-export type StoredParameters<D> = { readonly [K in keyof D]: D[K] extends Parameter<infer V> ? V : never };
 /** What an assembly is given of them. */
 export type ResolvedParameters<D> = { readonly [K in keyof D]: D[K] extends Parameter<unknown, infer C> ? C : never };

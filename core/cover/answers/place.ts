@@ -8,7 +8,7 @@ import { cropOf } from '../../catalog/catalog';
 import { type Parameter, type First, parameter, choice, dimensioned, mapParameter, withinRange } from './parameter';
 
 /** Part of a bed, or all of it. */
-export const extentSchema = z.discriminatedUnion('kind', [
+const extentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('whole') }),
   z.strictObject({
     kind: z.literal('part'),

@@ -186,7 +186,7 @@ export function people(first: First<'1' | '2'> = '1') {
 }
 
 /** How many of a counted thing an assembly uses. */
-export function countOf(hardware: readonly HardwareUse[], itemKey: string): number {
+function countOf(hardware: readonly HardwareUse[], itemKey: string): number {
   return hardware.filter((h) => h.itemKey === itemKey).reduce((sum, h) => sum + h.count, 0);
 }
 

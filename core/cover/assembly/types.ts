@@ -9,7 +9,7 @@ import type { Phrase } from '../../base/figure';
 
 export type EndCut = 'square' | 'mitre' | 'bevel' | 'taper' | 'curve';
 
-export type MemberShape =
+type MemberShape =
   /** `wide` is the unit direction of a board's wider side. */
   | { readonly kind: 'straight'; readonly from: Vec3; readonly to: Vec3; readonly wide: Vec3 }
   | { readonly kind: 'curve'; readonly points: readonly Vec3[] };
@@ -212,7 +212,7 @@ export interface ExtraWarmth {
 export type FootingOn = 'wall' | 'inside the wall' | 'soil' | 'ground';
 
 /** How the cover stands, and what holds it down. */
-export interface Footing {
+interface Footing {
   readonly on: FootingOn;
   /** A stiff frame that must sit down flat and square. */
   readonly stiff: boolean;

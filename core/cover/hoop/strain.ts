@@ -1,5 +1,5 @@
 /** How hard a springy pipe is to bend so far, by the strain of its outermost fibre. */
-export type BendBand = 'easy' | 'firm' | 'hard' | 'too far';
+type BendBand = 'easy' | 'firm' | 'hard' | 'too far';
 
 /**
  * Fibre strain of a pipe bent from straight, in percent: curvature times outside radius.

@@ -10,7 +10,7 @@ import { evenly, joint } from '../joints';
 import { clipPlaces } from './framedSheet';
 
 /** A plywood end of a cover, cut to the true curve of what the sheet lies on. */
-export interface EndSite {
+interface EndSite {
   readonly tag: string;
   readonly sheet: StiffSheet;
   /** Where its face that looks along the bed stands; its thickness grows on from there. */
@@ -83,7 +83,7 @@ export function rigidEndPanels(
 }
 
 /** One row of an offset table: heights of the lower and the upper edge over a place along the base. */
-export interface Offset {
+interface Offset {
   readonly atMm: number;
   readonly fromMm: number;
   readonly toMm: number;
@@ -171,12 +171,6 @@ export function templatePages(
       if (crossed) pages.push({ column, row, leftMm: u, bottomMm: v });
     }
   return pages;
-}
-
-/** Thickness of a panel where it stands, as a box along the bed: near face, far face. */
-export function panelReach(p: Panel): readonly [number, number] {
-  const x = inPlace(p, [0, 0])[0];
-  return [x, x + p.sheet.thicknessMm];
 }
 
 interface PlywoodFixing {

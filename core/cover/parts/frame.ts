@@ -12,7 +12,7 @@ const BATTEN = '1x2';
 const TIE = '1x4';
 
 /** Which boards run over the others: the end boards to the hinge side, both rails, or the hinge rail alone. */
-export type CornerMeet = 'ends' | 'rails' | 'hinge rail';
+type CornerMeet = 'ends' | 'rails' | 'hinge rail';
 
 /** What a frame is made of, and how its corners meet. */
 export interface FrameChoices {
@@ -32,7 +32,7 @@ export interface FrameChoices {
 }
 
 /** Where the frame stands and what it must leave room for, mm. */
-export interface FrameSite {
+interface FrameSite {
   readonly x0: number;
   readonly x1: number;
   /** Outside of the near rail, and the width from there. */

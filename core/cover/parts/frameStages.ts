@@ -51,7 +51,7 @@ export function frameStage(frame: TimberFrame, corners: readonly Saying[]): Stag
 }
 
 /** What a cover on a frame is fastened with. */
-export interface CoverWork {
+interface CoverWork {
   readonly sheets: readonly SheetPart[];
   readonly battens: readonly Member[];
   readonly fastening: readonly Saying[];
@@ -85,7 +85,7 @@ export function coverFrameStage(c: CoverWork): Stage {
 }
 
 /** Battens over the wrapped edges of the cover, the usual way. */
-export function battenWork(wrapMm: number): readonly Saying[] {
+function battenWork(wrapMm: number): readonly Saying[] {
   return [
     phrase`Staple one long side, wrap ${amount(wrapMm, 'length')} under the batten and screw it on.`,
     'Pull the other side tight, then do the same. Staples only hold until the batten is on.',

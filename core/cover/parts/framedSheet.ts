@@ -146,7 +146,7 @@ function lineThrough([first, ...others]: readonly Member[]): readonly Vec3[] {
 }
 
 /** A hoop in one piece, or in pieces in their order from foot to foot. */
-export type HoopPieces = Member | readonly Member[];
+type HoopPieces = Member | readonly Member[];
 
 /** Places over each hoop, evenly along it. */
 export const clipPlaces = (hoops: readonly HoopPieces[], eachHoop: number): readonly Vec3[] =>

@@ -20,7 +20,7 @@ import type { ArchRow, PushedRail } from '../assembly/rows';
 import type { WholePlace } from './hungWhole';
 
 /** What a row of hoops in a rectangular frame is made of. */
-export interface HoopFrameChoices {
+interface HoopFrameChoices {
   readonly extent: Span;
   readonly pipe: Section;
   readonly shape: HoopShape;
@@ -44,7 +44,7 @@ export interface HoopFrameChoices {
 }
 
 /** Where the frame stands: on the wall, or down inside it. */
-export interface HoopFramePlace {
+interface HoopFramePlace {
   readonly y0: number;
   readonly width: number;
   readonly z0: number;

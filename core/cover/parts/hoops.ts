@@ -112,7 +112,7 @@ export interface RailFoot {
 }
 
 /** A hoop sprung on rails: the free part, and the straight part that the board holds upright below it. */
-export interface RailHoop extends SprungHoop {
+interface RailHoop extends SprungHoop {
   readonly footZ: number;
   readonly heldMm: number;
 }

@@ -5,7 +5,7 @@ import type { LidSite } from './lidSite';
 import { type Lids, slopedLids } from './slopedLid';
 
 /** What is answered of lids that hang on hinges. */
-export interface HungLidAnswers {
+interface HungLidAnswers {
   readonly overhangMm: number;
   readonly lids: number;
   readonly glazing: Glazing;

@@ -51,7 +51,7 @@ export function mountAnswers<K extends string>(held: ParameterWords<K>, first: N
 }
 
 /** What is answered of a cover that is hinged as a whole. */
-export interface MountAnswers {
+interface MountAnswers {
   readonly hinges: 'far' | 'near';
   readonly latches: number | null;
   readonly stays: number | null;
@@ -71,7 +71,7 @@ export interface WholePlace {
   readonly ends: Tagged;
 }
 
-export interface HungWhole {
+interface HungWhole {
   readonly opening: Opening;
   readonly stage: Stage;
 }

@@ -26,7 +26,7 @@ const TUCK_MM = 6 * MM_PER_INCH;
 const BESIDE_MM = 30;
 
 /** A second cover inside the first: what of, and the air between. */
-export interface Nested {
+interface Nested {
   readonly inner: CoverMaterial | null;
   readonly innerGapMm: number;
   readonly crop: Crop;
@@ -34,7 +34,7 @@ export interface Nested {
 }
 
 /** The rails of a lid that the inner hoops are strapped to, beside the outer ones, and how they stand there, mm. */
-export interface InLid {
+interface InLid {
   readonly rails: readonly Member[];
   readonly baseZ: number;
   readonly spanMm: number;

@@ -29,7 +29,7 @@ import { looseCoverStage } from './tunnelStages';
 import type { SleeveJoint } from '../assembly/rows';
 
 /** What is particular to a family of loose tunnels. */
-export interface TunnelParts {
+interface TunnelParts {
   /** What keeps the film from the pipe, or that nothing does. */
   readonly guard?: readonly Joint[];
   readonly sleeves: readonly SleeveJoint[];

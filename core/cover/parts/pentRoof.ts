@@ -21,7 +21,7 @@ import { hoopPlaces } from './hoops';
 export type PentGlazing = 'twin-wall-6' | 'film';
 
 /** What is answered of a pent roof, lengths in mm; its heights are those of header and plate above what it stands on. */
-export interface PentAnswers {
+interface PentAnswers {
   readonly extent: readonly [x0: number, x1: number];
   readonly glazing: PentGlazing;
   readonly frontMm: number;
@@ -32,7 +32,7 @@ export interface PentAnswers {
 }
 
 /** What is under a pent roof and over it: bays of its front between studs, and how high a wall stands over its plate, mm. */
-export interface PentPlace {
+interface PentPlace {
   readonly bays: number;
   readonly wallOverMm: number;
 }

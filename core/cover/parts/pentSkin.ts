@@ -19,7 +19,7 @@ const DRIP_MM = 75;
 const SCREWS_APART_MM = 250;
 
 /** What covers a pent roof and its ends, and how. */
-export interface PentSkin {
+interface PentSkin {
   readonly pieces: readonly Piece[];
   readonly joints: readonly Joint[];
   readonly work: List<Saying>;
@@ -28,7 +28,7 @@ export interface PentSkin {
 }
 
 /** What is answered of it: stiff sheet, or film off a roll and how far it wraps under its battens. */
-export interface SkinAnswers {
+interface SkinAnswers {
   readonly glazing: PentGlazing;
   readonly cover: CoverMaterial;
   readonly roll: string | null;

@@ -17,7 +17,7 @@ export interface Offer {
 }
 
 /** What came of one kind. */
-export interface KindAnswer {
+interface KindAnswer {
   readonly key: string;
   readonly name: string;
   /** The cheapest of it that does everything. */

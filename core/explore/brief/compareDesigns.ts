@@ -9,7 +9,7 @@ import { briefContext } from './find';
 import { type Wish } from './wishes';
 
 /** One wish, and how both do by it. */
-export interface DesignComparison {
+interface DesignComparison {
   readonly id: string;
   readonly wish: Phrase;
   readonly own: { readonly meets: boolean; readonly said: Phrase };

@@ -10,7 +10,7 @@ import { briefContext, searchWholeBrief } from './find';
 import { type Wish, missOf, missOfFigure } from './wishes';
 
 /** Designs whose prices differ by less are called equal: shops differ by more. Source: our own figure. */
-export const PRICE_NOISE = 0.03;
+const PRICE_NOISE = 0.03;
 export const samePrice = (a: number, b: number): boolean => Math.abs(a - b) <= PRICE_NOISE * Math.max(a, b) + 1e-9;
 
 /** One wish, and what another word on it would do to the price. */
@@ -36,7 +36,7 @@ type Pool = readonly ScoredItem<Cover, ScoredDesign>[];
 const firstOf = ({ offers: [first] }: BriefAnswer): ScoredItem<Cover, ScoredDesign> | undefined =>
   first && { s: first.cover, worth: first.weighed };
 
-export interface CostOptions {
+interface CostOptions {
   readonly seed: number;
   /** What the search itself weighed. */
   readonly known?: ScoreCache;

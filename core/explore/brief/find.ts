@@ -19,7 +19,7 @@ import {
 import { type Wish, cropsOf, gardenFor, sentenceOf, wishesOf, changesThatHelp } from './wishes';
 
 /** Where a search stands; the answer so far is worked out only where it is asked for. */
-export interface SoFar extends Pick<BriefAnswer, 'judged' | 'full' | 'done'> {
+interface SoFar extends Pick<BriefAnswer, 'judged' | 'full' | 'done'> {
   readonly answer: () => BriefAnswer;
 }
 

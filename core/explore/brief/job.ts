@@ -14,7 +14,7 @@ import type { BriefAnswer } from './answer';
 import type { BriefContext } from './find';
 import { apart, equal, priceOf } from './offers';
 
-export const BRIEF_FORMAT = 'cabanon-brief';
+const BRIEF_FORMAT = 'cabanon-brief';
 const size = between(150, 20_000);
 
 const jobSchema = z
@@ -52,14 +52,14 @@ const jobSchema = z
     }),
   );
 
-export interface BriefJob {
+interface BriefJob {
   readonly garden: Garden;
   readonly bedId: string;
   readonly brief: Brief;
 }
 
 /** What a brief names that the garden has not. */
-export function briefFaults(garden: Garden, brief: Brief): readonly Fault[] {
+function briefFaults(garden: Garden, brief: Brief): readonly Fault[] {
   const catalog = catalogOf(garden.catalog, garden.units.stock);
   const missing = (field: keyof Brief, keys: readonly string[], known: (key: string) => boolean, what: string) =>
     keys.flatMap((key, i): readonly Fault[] =>

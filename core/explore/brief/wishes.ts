@@ -19,7 +19,7 @@ import type { Assessment } from '../../assessment';
 import { type Brief, PURPOSES, type Purpose } from '../../site/brief';
 
 /** A wish for a figure of at least, or at most, so much. */
-export interface Bound {
+interface Bound {
   readonly figure: MeasureKey;
   readonly sense: 'least' | 'most';
   readonly value: number;
@@ -52,7 +52,7 @@ export interface Wish {
 }
 
 /** What one hand opens, kg at the hand. Source: our own figure, a full watering can of half the size. */
-export const ONE_HAND_KG = 5;
+const ONE_HAND_KG = 5;
 /** Fastenings that one hand undoes and does again each day. Source: our own figure, a latch at each end of a lid and its handle. */
 const ONE_HAND_UNDOES = 3;
 /** Milder by so much at the least a cover must keep a night to be for winter or spring, C. */

@@ -51,7 +51,7 @@ export interface Drive {
 }
 
 /** Wind at a bed for wind at ten metres. Source: log law over gardens, roughness .1 to .5 m, at half a metre. */
-export const AT_BED: Readonly<Record<Exposure, number>> = { exposed: 0.55, normal: 0.4, sheltered: 0.25 };
+const AT_BED: Readonly<Record<Exposure, number>> = { exposed: 0.55, normal: 0.4, sheltered: 0.25 };
 /** Light that falls on soil, leaves and wood and stays: the rest is thrown back out. */
 const TAKEN_IN = 0.8;
 const EMISSIVITY = 0.9;

@@ -5,7 +5,7 @@ import type { Assembly, Skin } from '../../cover/assembly/types';
 import { skinU } from './losses';
 
 /** A flat part of a cover: outward unit direction along the bed, across it and up. */
-export interface Face {
+interface Face {
   readonly out: Vec3;
   readonly m2: number;
   readonly light: number;

@@ -20,7 +20,7 @@ export interface WorldFace {
 }
 
 /** Water or stone that takes warmth in by day and gives it by night. */
-export interface Store {
+interface Store {
   readonly jPerK: number;
   readonly wPerK: number;
   /** Part of the light inside that falls on it. */

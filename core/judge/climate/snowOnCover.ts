@@ -61,7 +61,7 @@ export function bearingOf(faces: readonly WorldFace[], wallsWPerK: number): Bear
 }
 
 /** What is left of light, loss and cooling by the sky under so much snow, as parts. */
-export interface UnderSnow {
+interface UnderSnow {
   light: number;
   loss: number;
   sky: number;

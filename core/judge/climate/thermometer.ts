@@ -56,7 +56,7 @@ export const bedModelSchema = z.strictObject({
   lightsW: some,
 });
 /** One hour as the pair shows it. */
-export interface PairReading {
+interface PairReading {
   readonly ms: number;
   readonly insideC: number;
   readonly outsideC: number;

@@ -9,13 +9,13 @@ import { type Limit, type Mode, type LoadPath, loadPath } from './path';
 import type { FrameBar, Beam } from './types';
 
 /** What holds one end of a member: pull along it, shear (to the left of from-to on its first end, to the right on its last), moment against the clock. */
-export interface MemberEnd {
+interface MemberEnd {
   readonly axialN: number;
   readonly shearN: number;
   readonly momentNMm: number;
 }
 
-export interface FactorAnswer {
+interface FactorAnswer {
   readonly factor: number;
   readonly nodes: Readonly<Record<string, { readonly x: number; readonly y: number; readonly turnDeg: number }>>;
   readonly members: Readonly<
@@ -59,7 +59,7 @@ function endForces(model: Model, u: State, k: number): ElementForces {
 }
 
 /** The greatest part of its limit that any member has reached, by strain or by stress of its outermost fibre. */
-export function usedOf({ job, members }: ReadFrame, model: Model): ((rest: Equilibrium) => number) | undefined {
+function usedOf({ job, members }: ReadFrame, model: Model): ((rest: Equilibrium) => number) | undefined {
   const limited = Object.entries(job.members).filter(
     ([, m]) => m.limitStrain !== undefined || m.limitMPa !== undefined,
   );

@@ -12,7 +12,7 @@ import { wrapped } from '../../base/geometry';
 import type { FrameBar, Beam } from './types';
 
 /** What an element does at its ends: pull along the chord (N) and moments on its ends (N mm), against the clock. */
-export interface EndForces {
+interface EndForces {
   readonly pullN: number;
   readonly m1NMm: number;
   readonly m2NMm: number;

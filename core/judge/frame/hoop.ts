@@ -27,7 +27,7 @@ export interface HoopLoad {
   readonly used?: (curvatureTimesSpan: number) => number;
 }
 
-export interface HoopCollapse {
+interface HoopCollapse {
   /** w span³ / EI: load for each mm of level width at which it gives way. */
   readonly load: number;
   readonly mode: Mode;

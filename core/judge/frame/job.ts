@@ -21,7 +21,7 @@ import {
 } from './types';
 
 /** Most elements of a frame that is solved. */
-export const MOST_ELEMENTS = 1000;
+const MOST_ELEMENTS = 1000;
 const MOST = 200;
 
 const number = between(-1e12, 1e12);
@@ -78,7 +78,7 @@ const load = z.union([
   z.strictObject({ member: name, pressure: number, constant: z._default(z.boolean(), false) }),
 ]);
 
-export const frameJobSchema = z.strictObject({
+const frameJobSchema = z.strictObject({
   large: z._default(z.boolean(), false),
   nodes: z.record(name, point),
   members: z.record(name, member),
@@ -89,7 +89,7 @@ export const frameJobSchema = z.strictObject({
   atC: z._default(between(-60, 100), MEASURED_AT_C),
   duration: z._default(z.enum(['fresh', 'weeks']), 'fresh'),
 });
-export type FrameJob = z.infer<typeof frameJobSchema>;
+type FrameJob = z.infer<typeof frameJobSchema>;
 type MemberJob = FrameJob['members'][string];
 
 /** Stiffness E of a member as warm as it is, and as long as it is loaded. */

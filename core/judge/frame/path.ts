@@ -27,7 +27,7 @@ export interface LoadPath {
   readonly ended: 'limit' | 'most' | 'steps' | 'lost';
 }
 
-export interface PathOptions {
+interface PathOptions {
   /** Load factor at which the search ends. */
   readonly most?: number;
   /** Most steps along the path. */

@@ -8,7 +8,7 @@ import { tenHours } from './daylight';
 import { frostOf, nextOf, warmingPerDay } from './frost';
 
 /** What an entry is about. */
-export type TaskKind = 'sow' | 'grown' | 'harvest' | 'flower' | 'harden' | 'coat' | 'light' | 'frost';
+type TaskKind = 'sow' | 'grown' | 'harvest' | 'flower' | 'harden' | 'coat' | 'light' | 'frost';
 
 /** One entry of the calendar: on a date, or from one to another. */
 export interface Task {

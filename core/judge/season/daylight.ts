@@ -7,7 +7,7 @@ import { MS_PER_HOUR, addDays, dayNumber, isoDay } from '../../base/days';
 export const STANDSTILL_HOURS = 10;
 
 /** One day of the sun at a place. */
-export interface SunDay {
+interface SunDay {
   readonly date: string;
   /** From sunrise to sunset, hours: upper limb, 34 arc minutes of refraction. */
   readonly hours: number;
@@ -32,7 +32,7 @@ export function sunDay(latitudeDeg: number, longitudeDeg: number, date: string):
 }
 
 /** The dark part of a winter: from the first day shorter than ten hours to the first that has them again. */
-export interface TenHours {
+interface TenHours {
   /** null: no day of that winter is so short. */
   readonly from: string | null;
   readonly to: string | null;

@@ -35,7 +35,7 @@ export interface RehearsalAsk {
   readonly options?: ClimateOptions;
 }
 
-export interface WinterEvent {
+interface WinterEvent {
   readonly date: string;
   readonly kind: 'snow' | 'brushed' | 'folded' | 'blown' | 'killed' | 'cooked' | 'near';
   readonly text: Phrase;

@@ -48,7 +48,7 @@ export interface Foreseen {
 }
 
 /** A day with the most snow that lay on the cover, kg/m2, and whether it folded. */
-export interface TrainedDay extends DaySum {
+interface TrainedDay extends DaySum {
   readonly snowKgPerM2: number;
   readonly folded: boolean;
 }

@@ -4,7 +4,7 @@ import { jointKind } from '../../cover/joints';
 import type { Assembly, SheetPart } from '../../cover/assembly/types';
 
 /** A free part of a face: between two lines across it and two along it, mm. */
-export interface FreePart {
+interface FreePart {
   readonly tag: string;
   readonly alongMm: number;
   readonly acrossMm: number;

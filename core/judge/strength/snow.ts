@@ -61,7 +61,7 @@ export interface DesignSnow {
 }
 
 /** Whose practice, and what of its factors is known better. */
-export interface ReckonedBy {
+interface ReckonedBy {
   readonly practice: SnowPractice;
   readonly snowFactors: SnowFactors;
 }
@@ -125,7 +125,7 @@ export function oneSidedFactor(slopeDeg: number, lee: boolean, exposureFactor: n
 }
 
 /** Snow that a wall gathers beside it, over what lies there anyway: so much at the wall, straight to nothing so far from it. */
-export interface Drift {
+interface Drift {
   readonly peakPa: number;
   readonly reachMm: number;
 }

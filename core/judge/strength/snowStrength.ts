@@ -244,7 +244,7 @@ export const carriedMm = (
 ): number => (unjudged.length > 0 || strengths.length === 0 ? NaN : Math.min(...strengths.map((s) => s.wetSnowMm)));
 
 /** Depth of one kind of snow, lying level, at which it is time to brush. */
-export interface BrushBy {
+interface BrushBy {
   readonly kind: keyof typeof SNOW_DENSITY;
   readonly depthMm: number;
 }

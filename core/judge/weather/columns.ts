@@ -1,7 +1,7 @@
 /** What the columns of a weather table can mean, in which units, and what a header says of itself. */
 
 /** What a column holds. */
-export type ColumnUse =
+type ColumnUse =
   'time' | 'air' | 'low' | 'high' | 'dew' | 'humidity' | 'sun' | 'cloud' | 'wind' | 'gust' | 'rain' | 'snow' | 'none';
 
 interface Use {

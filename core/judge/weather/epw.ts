@@ -12,7 +12,7 @@ const HEAD_LINES = 8;
 export const isEpw = (text: string): boolean => /^\uFEFF?LOCATION,/i.test(text);
 
 /** Where a station stands. */
-export interface Station {
+interface Station {
   readonly name: string;
   readonly latitudeDeg: number;
   readonly longitudeDeg: number;
@@ -21,7 +21,7 @@ export interface Station {
 }
 
 /** The station of an EPW file. @returns a fault that names the field of its first line */
-export function epwStation(text: string): Result<Station> {
+function epwStation(text: string): Result<Station> {
   const head = (text.replace(/^\uFEFF/, '').split(/\r?\n/, 1)[0] ?? '').split(',');
   const number = (i: number, name: string, least: number, most: number): Result<number> => {
     const x = Number(head[i]);

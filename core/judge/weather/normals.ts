@@ -2,7 +2,7 @@
 import type { WeatherPlace } from './weather';
 
 /** Mean of the year, half the swing from winter to summer, C, and the coldest day of the year. */
-export interface Normals {
+interface Normals {
   readonly meanC: number;
   readonly swingC: number;
   readonly coldestDay: number;

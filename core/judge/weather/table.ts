@@ -31,7 +31,7 @@ export interface ReadWeather {
 }
 
 /** What is read of a table at most: ten years of hours. */
-export const MOST_WEATHER_HOURS = 87_672;
+const MOST_WEATHER_HOURS = 87_672;
 const MOST_BAD = 100;
 /** A gap longer than this is no gap: two tables that were stuck together. */
 const MOST_GAP_HOURS = 24 * 62;

@@ -6,8 +6,8 @@ import { type Result, fail, failAll, ok } from '../../base/result';
 /** Longest bar or piece, and highest price, in whatever unit: beyond, sums lose the last tenth of a millimetre. */
 export const LARGEST = 1e7;
 /** Most kinds of bar, most kinds of piece, and most pieces in all, of one job. */
-export const MOST_STOCKS = 2500;
-export const MOST_KINDS = 2000;
+const MOST_STOCKS = 2500;
+const MOST_KINDS = 2000;
 export const MOST_PIECES = 1_000_000;
 
 const lengthOf = upTo(LARGEST);
@@ -24,7 +24,7 @@ const stockSchema = z.object({
  * A cutting job for one section, any one unit of length. A bar is feasible when
  * sum(length + kerf) <= stock length + kerf.
  */
-export const barJobSchema = z.object({
+const barJobSchema = z.object({
   kerf: between(0, LARGEST),
   stock: z.array(stockSchema).check(z.minLength(1), z.maxLength(MOST_STOCKS)),
   pieces: z.array(z.object({ length: lengthOf, quantity: whole(0, MOST_PIECES) })).check(z.maxLength(MOST_KINDS)),

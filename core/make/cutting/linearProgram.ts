@@ -47,7 +47,7 @@ const plain = (x: number): string => {
   return /e/i.test(text) ? x.toFixed(12) : text;
 };
 
-export interface LinearProgram {
+interface LinearProgram {
   readonly patterns: readonly Pattern[];
   readonly objective: (p: Pattern) => number;
   readonly priceCap?: number;

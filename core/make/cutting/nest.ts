@@ -3,7 +3,7 @@ import type { Flat } from '../../base/geometry';
 import type { SheetPiece } from './sheets';
 
 /** A part within its blank, from the blank's corner. */
-export interface BlankPart {
+interface BlankPart {
   readonly tag: string;
   readonly outline: readonly Flat[];
 }

@@ -2,7 +2,7 @@
 import type { Member } from '../../cover/assembly/types';
 
 /** Bowed bars are cut into short pieces only; worn stuff is not planned with. */
-export type ShelfCondition = 'sound' | 'bowed' | 'worn';
+type ShelfCondition = 'sound' | 'bowed' | 'worn';
 
 /** A bar or pipe on hand. */
 export interface ShelfBar {

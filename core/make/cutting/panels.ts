@@ -35,7 +35,7 @@ export interface SheetCuts {
 }
 
 /** One cut across the whole of what is in hand, in the order they are made. */
-export interface SawCut {
+interface SawCut {
   /** Across the sheet, or along it within one strip. */
   readonly way: 'across' | 'along';
   /** From the edge where the tape hooks, mm. */

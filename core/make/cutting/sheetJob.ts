@@ -6,12 +6,12 @@ import { LARGEST, MOST_PIECES } from './job';
 import { type PlacedPiece, type SheetPiece, holdsAlone, packSheets, sheetBound } from './sheets';
 
 /** Most pieces of one job: each is laid by itself. */
-export const MOST_SHEET_PIECES = 5000;
+const MOST_SHEET_PIECES = 5000;
 
 const side = upTo(LARGEST);
 
 /** A cutting job in two dimensions, any one unit of length. `turns` is whether a piece may lie the other way; it may when not said. */
-export const sheetJobSchema = z.object({
+const sheetJobSchema = z.object({
   kerf: between(0, LARGEST),
   sheets: z
     .array(
@@ -35,10 +35,8 @@ export const sheetJobSchema = z.object({
     .check(z.maxLength(500)),
 });
 
-export type SheetJob = z.infer<typeof sheetJobSchema>;
-
 /** A plan of sheets: what it costs, where every piece lies, and what no plan goes below. */
-export interface SheetAnswer {
+interface SheetAnswer {
   readonly cost: number;
   readonly sheets: readonly {
     readonly width: number;

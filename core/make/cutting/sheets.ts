@@ -30,7 +30,7 @@ interface OpenSheet<S extends Stock> {
 }
 
 /** How wide a cut is, and by how much a piece may be too large for its place, in the unit of the sheets. */
-export interface SawLimits {
+interface SawLimits {
   readonly kerf: number;
   readonly slack: number;
 }

@@ -3,7 +3,7 @@ import { type LengthUnit, formatLength } from '../../base/length';
 import type { CutPiece, SectionCuts } from './bars';
 
 /** Pieces that are cut with the stop of the saw in one place. */
-export interface StopGroup {
+interface StopGroup {
   readonly section: Section;
   readonly lengthMm: number;
   /** How their ends are cut, where they are not square; empty where they are. */

@@ -5,7 +5,7 @@ import { type CutDone, type FlatDone, type FlatStuff, type ShelfBar, type ShelfS
 type Changeable<T> = { -readonly [K in keyof T]: T[K] };
 
 /** What ticking off changes: what is cut of each cover, and what is on hand. Drafts of a garden fit. */
-export interface SawBench {
+interface SawBench {
   readonly covers: { readonly id: string; cut: CutDone[]; cutFlat: FlatDone[] }[];
   shelf: (Changeable<ShelfBar> & { where: string })[];
   shelfFlat: (Changeable<ShelfSheet> & { where: string })[];

@@ -6,7 +6,7 @@ import { type PlacedPiece, packSheets, sawMm } from '../cutting/sheets';
 import { MM_PER_INCH } from '../../base/length';
 
 /** A sheet's cut size: the sum of its allowances, mm. */
-export interface CutSheetSize {
+interface CutSheetSize {
   readonly acrossMm: number;
   readonly alongMm: number;
 }
@@ -18,7 +18,7 @@ export function sheetSize(part: SheetPart): CutSheetSize {
 }
 
 /** Where a sheet, or one strip of a seamed one, is cut from a roll; `turned` lies with its long way across the roll. */
-export interface Placed {
+interface Placed {
   readonly tag: string;
   readonly part: string;
   readonly atMm: number;

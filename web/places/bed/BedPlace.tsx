@@ -36,7 +36,7 @@ const Remarks = styled.ul`
   }
 `;
 
-export const Families = styled.ul`
+const Families = styled.ul`
   display: grid;
   gap: 0.5rem;
   li {

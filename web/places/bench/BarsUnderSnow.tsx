@@ -27,7 +27,7 @@ interface Bar {
   readonly under: BeamUnder;
 }
 
-export interface BarsUnder {
+interface BarsUnder {
   readonly laid: Laid;
   readonly lay: (more: Partial<Laid>) => void;
   readonly bars: readonly Bar[];

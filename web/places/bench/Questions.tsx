@@ -12,7 +12,7 @@ import type { Picked } from '../../parts/picked';
 import { Choice, Field, Stepper } from '../../parts/controls';
 import { LengthField } from '../../parts/TypedField';
 
-export interface QuestionsProps {
+interface QuestionsProps {
   readonly outline: CoverLayout;
   readonly leaf: 'shape' | 'skin';
   readonly title: string;

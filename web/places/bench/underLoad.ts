@@ -13,7 +13,7 @@ import { useLive } from '../../background/useLive';
 
 export type LoadKind = keyof typeof SNOW_DENSITY;
 
-export interface SnowOnSlider {
+interface SnowOnSlider {
   readonly kind: LoadKind;
   readonly depthMm: number;
   readonly gustMPerS: number;

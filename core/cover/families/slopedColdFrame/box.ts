@@ -15,7 +15,7 @@ const LEAST_STRIP_MM = 20;
 const LEAST_TAPER_MM = MM_PER_INCH;
 
 /** Where it stands, and what it is built of. */
-export interface BoxSite extends BoxPlace {
+interface BoxSite extends BoxPlace {
   readonly site: BuildSite;
   /** Of the back and the sides; and of the front. */
   readonly board: Section;

@@ -164,7 +164,7 @@ export function rollBarsOf(a: WalkInAnswers, h: House): RollBars {
   return { members: runs.flatMap((r) => r.members), joints: runs.flatMap((r) => r.joints) };
 }
 
-export type RollBars = ReturnType<typeof straightRun>;
+type RollBars = ReturnType<typeof straightRun>;
 
 /** Curtains and roll bars hung, with the rope that holds them; nothing where the cover reaches the ground and stays. */
 export function sideStages(

@@ -54,7 +54,7 @@ export function endBarsOf(frame: readonly Member[], h: House): readonly EndBar[]
   ];
 }
 
-export interface EndFrame {
+interface EndFrame {
   readonly frame: readonly Member[];
   readonly door: readonly Member[];
 }

@@ -25,7 +25,7 @@ import { hoopMembers, outerFace, springHoop, underHoop } from '../../parts/hoops
 import type { WalkInAnswers } from './answers';
 
 /** Where hoops of a house stand. */
-export interface HoopLine {
+interface HoopLine {
   readonly xs: readonly number[];
   readonly y0: number;
   readonly y1: number;
@@ -33,7 +33,7 @@ export interface HoopLine {
   readonly lapMm: number;
 }
 
-export interface HouseHoops {
+interface HouseHoops {
   readonly hoop: Elastica | BentHoop;
   /** Pipe of one hoop, mm. */
   readonly cutMm: number;
@@ -51,7 +51,7 @@ export interface HouseHoops {
 }
 
 /** What a sprung hoop of a house must know of its sheet. */
-export interface SheetLimit {
+interface SheetLimit {
   readonly acrossMm: (outer: readonly Point2[]) => number;
   readonly widestRollMm: number;
 }
