@@ -6,7 +6,7 @@ import { SHIPPED } from '../../catalog/catalog';
 import { faceArea } from '../../base/geometry';
 import fc from 'fast-check';
 import { panelAreaM2 } from '../assembly/pieces';
-import { hingeCount } from '../joints/hinge';
+import { hingeCount } from '../joints/hingeCount';
 import type { Assembly } from '../assembly/types';
 import { sheetSize } from '../../make/rolls/rolls';
 import { FAMILY_KEYS, familyOf } from '.';

@@ -7,7 +7,7 @@ import { outlineSize } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
 import { mirrored } from '../assembly/mirror';
 import { endsOf, panelNormal } from '../assembly/pieces';
-import { hingeCount } from '../joints/hinge';
+import { hingeCount } from '../joints/hingeCount';
 import type { Assembly, Member } from '../assembly/types';
 import { takeUpMm } from '../../catalog/fittings';
 import { coldestNight } from '../../judge/climate/coldest';

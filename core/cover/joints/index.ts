@@ -1,8 +1,16 @@
 import type { Vec3 } from '../../base/geometry';
 import type { HardwareUse, Joint, Member } from '../assembly/types';
-import * as all from './all';
+import { COVER_JOINTS } from './coverJoints';
+import * as doors from './doors';
+import * as edges from './edges';
+import { FRAME_JOINTS } from './frameJoints';
+import * as inSoil from './inSoil';
 import { type JointKind, countOfJoint } from './kind';
+import { OPENING_JOINTS } from './openingJoints';
+import * as wall from './wall';
+import * as weights from './weights';
 
+const all = { ...FRAME_JOINTS, ...COVER_JOINTS, ...OPENING_JOINTS, ...inSoil, ...edges, ...weights, ...wall, ...doors };
 export type KindKey = keyof typeof all;
 /** Every kind by its key. */
 export const KINDS: Readonly<Record<KindKey, JointKind>> = all;

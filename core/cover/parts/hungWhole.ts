@@ -12,7 +12,7 @@ import { CAUTIONS } from '../joints/cautions';
 import { evenly, joint } from '../joints';
 import { MINUTES, sayCount, sayCounts, countKind, stage } from '../guide/stage';
 import type { SetDown } from './frameStages';
-import { hingeCount } from '../joints/hinge';
+import { hingeCount } from '../joints/hingeCount';
 
 type Tagged = readonly { readonly tag: string }[];
 

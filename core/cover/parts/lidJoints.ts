@@ -6,7 +6,7 @@ import { endsOf } from '../assembly/pieces';
 import type { Opening } from '../assembly/openings';
 import type { Joint, Member, Panel, SheetPart } from '../assembly/types';
 import { evenly, joint, spread } from '../joints';
-import { hingeCount } from '../joints/hinge';
+import { hingeCount } from '../joints/hingeCount';
 import type { LidSite, LidWords } from './lidSite';
 
 /** Lids as they lie, lengths in mm. */

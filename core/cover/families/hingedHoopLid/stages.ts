@@ -17,7 +17,7 @@ import {
 } from '../../guide/stage';
 import { evenly, joint, pairsAt } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { hingeCount } from '../../joints/hinge';
+import { hingeCount } from '../../joints/hingeCount';
 import { firmEndStages, framedCoverStage } from '../../parts/framedHoops';
 import { frameStage, markRailsStage, packerWork, setOnBed } from '../../parts/frameStages';
 import type { HoopFrame } from '../../parts/hoopFrame';

@@ -1,16 +1,4 @@
 import { MM_PER_INCH } from '../../base/length';
-import { type JointKind, each, holdsAs } from './kind';
-
-/** A butt hinge with its screws. */
-export const hinge: JointKind = {
-  name: ['hinge', 'hinges'],
-  takes: each('hinge'),
-  tools: ['driver'],
-  minutes: 6,
-  symbol: 'point',
-  tip: 'Galvanised or stainless hinges and screws: plain steel rusts fast in a season of damp.',
-  holds: holdsAs('hinge'),
-};
 
 const FOOT = 12 * MM_PER_INCH;
 /** Hinges along a side: 2 to 5 ft, 3 to 10 ft, one more for each further 4 ft. */
