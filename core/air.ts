@@ -12,7 +12,7 @@ import { type CalibrationFit, type Reading, fitReadings, readingSpan } from './j
 import { type SheetLife, type DeployedPeriod, sheetLives } from './judge/season/sheetLife';
 import { type Tonight, tonightOf } from './judge/season/tonight';
 import { MS_PER_HOUR, hourAt } from './base/days';
-import { clearSkyWPerM2, sunAt } from './judge/climate/sky';
+import { clearSunAt } from './judge/climate/sky';
 import { coverMaterial } from './catalog/catalog';
 import type { Assessment } from './assessment';
 
@@ -132,7 +132,7 @@ const CLEAR_DAY = { swingsC: 10, dewBelowC: 12, days: 3, warmestAt: 14 } as cons
  * as it is at that time of year, which the steady figure of noon leaves out.
  */
 export function clearDayRiseC(o: Assessment): number {
-  const { noon, latitudeDeg, longitudeDeg, elevationM } = o.garden.site;
+  const { noon } = o.garden.site;
   const { swingsC, dewBelowC, days, warmestAt } = CLEAR_DAY;
   const startMs = Date.parse(noon.date) - utcHoursAt(o.garden.site, Date.parse(noon.date)) * MS_PER_HOUR;
   const hours = Array.from({ length: 24 * days }, (_, i) => i);
@@ -151,9 +151,7 @@ export function clearDayRiseC(o: Assessment): number {
     cloud: each(0),
     rainMm: each(0),
     snowMm: each(0),
-    sunWPerM2: hours.map((i) =>
-      clearSkyWPerM2(sunAt(startMs + (i + 0.5) * MS_PER_HOUR, latitudeDeg, longitudeDeg).altitudeDeg, elevationM),
-    ),
+    sunWPerM2: hours.map((i) => clearSunAt(startMs + (i + 0.5) * MS_PER_HOUR, o.garden.site)),
   };
   const { run } = airOf(o, weather, { ...o.cover.tending, open: null });
   const last = 24 * (days - 1);

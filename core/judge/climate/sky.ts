@@ -64,6 +64,12 @@ export function clearSkyWPerM2(altitudeDeg: number, elevationM: number): number 
   return 1.1 * 1353 * ((1 - thin) * 0.7 ** (airMass ** 0.678) + thin) * sin;
 }
 
+/** The same at a moment, ms since 1970, and a place; 0 while the sun is down. */
+export const clearSunAt = (
+  ms: number,
+  at: { readonly latitudeDeg: number; readonly longitudeDeg: number; readonly elevationM: number },
+): number => clearSkyWPerM2(sunAt(ms, at.latitudeDeg, at.longitudeDeg).altitudeDeg, at.elevationM);
+
 /** What of the sun comes through cloud of so many tenths, as a part. Source: Kasten and Czeplak, Solar Energy 24 (1980) 177. */
 export const throughCloud = (cloud: number): number => 1 - 0.75 * cloud ** 3.4;
 /** How much cloud lets such a part through: the same turned round. */

@@ -2,7 +2,7 @@
 import Papa from 'papaparse';
 import { MS_PER_DAY, MS_PER_HOUR, isoDay } from '../../base/days';
 import { type Fault, type Result, fail, ok } from '../../base/result';
-import { clearSkyWPerM2, cloudOf, sunAt, throughCloud } from '../climate/sky';
+import { clearSunAt, cloudOf, throughCloud } from '../climate/sky';
 import { type Column, columnUse } from './columns';
 import { SNOWS_BELOW_C, SNOW_PER_WATER, type Weather, type WeatherPlace } from './weather';
 
@@ -233,15 +233,7 @@ function hoursOfDay(
   const wave = (from: number, to: number, f: number): number => from + ((to - from) * (1 - Math.cos(Math.PI * f))) / 2;
   // Bristow and Campbell, Agricultural and Forest Meteorology 31 (1984) 159: clear days swing far, cloudy ones little.
   const part = 0.75 * (1 - Math.exp(-0.01 * (high - low) ** 2.2)) + 0.05;
-  const level = Array.from({ length: 24 }, (_, h) =>
-    Math.max(
-      0,
-      clearSkyWPerM2(
-        sunAt(startMs + (h + 0.5) * MS_PER_HOUR, place.latitudeDeg, place.longitudeDeg).altitudeDeg,
-        place.elevationM,
-      ),
-    ),
-  );
+  const level = Array.from({ length: 24 }, (_, h) => clearSunAt(startMs + (h + 0.5) * MS_PER_HOUR, place));
   const sum = level.reduce((a, b) => a + b, 0);
   return level.map((clear, h): Reading => {
     const t = h + 0.5;
@@ -276,12 +268,7 @@ function lists(
   const column = (key: string): (number | undefined)[] => hours.map((r) => r?.[key]);
   const airC = filled(column('air'), 10);
   const dayLow = airC.map((_, i) => Math.min(...airC.slice(Math.max(0, i - 12), Math.min(n, i + 12))));
-  const clear = airC.map((_, i) =>
-    clearSkyWPerM2(
-      sunAt(startMs + (i + 0.5) * MS_PER_HOUR, place.latitudeDeg, place.longitudeDeg).altitudeDeg,
-      place.elevationM,
-    ),
-  );
+  const clear = airC.map((_, i) => clearSunAt(startMs + (i + 0.5) * MS_PER_HOUR, place));
   const told = has('cloud') ? filled(column('cloud'), 0.5).map((c) => Math.min(1, c)) : undefined;
   const sunTold =
     has('sun') || !hourly
