@@ -1,5 +1,5 @@
 import { TEST_FIGURES } from '../testing/design';
-import { reasons } from './measures';
+import { reasons } from './merits';
 import { withThumbnail } from '../show/thumbnail';
 import { demoGarden } from '../garden/demo';
 import { candidates } from './compare';
@@ -10,7 +10,7 @@ test('every family is tried on every bed, and says why when it does not go there
   for (const bed of garden.beds)
     for (const c of candidates(garden, bed.id, 'spinach')) {
       if ('cover' in c) {
-        const m = c.measures;
+        const m = c.merits;
         expect(m.price).toBeGreaterThan(5);
         expect(withThumbnail(c).shapes.length).toBeGreaterThan(3);
         expect(m.hours).toBeGreaterThan(0.5);

@@ -4,7 +4,7 @@ import { FAMILY_KEYS, familyOf } from '../cover/families';
 import type { Cover, Garden } from '../garden/garden';
 import { assessCover } from '../plan';
 import { startingCover } from './firstDesigns';
-import { type Measures, measuresOf } from './measures';
+import { type Merits, meritsOf } from './merits';
 
 /** How warm a kind of cover keeps its bed. */
 export type Warmth = 'airy' | 'mild' | 'warm' | 'warmest';
@@ -20,7 +20,7 @@ export type Candidate =
   | (Kind & {
       readonly cover: Cover;
       readonly outline: Assessment;
-      readonly measures: Measures;
+      readonly merits: Merits;
       readonly warmth: Warmth;
       readonly tools: readonly string[];
     })
@@ -31,7 +31,7 @@ export type Standing = Extract<Candidate, { cover: Cover }>;
 
 /**
  * Every family on one bed, for one crop: worked out from the families themselves.
- * @returns one a family, with its outline and measures, or with the reason it cannot stand there; none where there is no such bed
+ * @returns one a family, with its outline and merits, or with the reason it cannot stand there; none where there is no such bed
  * @example candidates(demoGarden(), 'long', 'spinach').length // 13
  * @param onEach is told of each as soon as it is worked out
  */
@@ -58,7 +58,7 @@ export function candidates(
       sentence,
       cover,
       outline: o,
-      measures: measuresOf(o),
+      merits: meritsOf(o),
       warmth: warmthOf(o),
       tools: toolsOf(o),
     });

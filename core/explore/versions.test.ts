@@ -33,15 +33,15 @@ test('the present one first, then what one would try: each built, priced and tol
   const [now, more, fewer, pipe] = versions;
   // The price that every other place shows.
   const shown = plan(garden, garden.covers[0] as Cover, solver);
-  expect(now?.measures.price).toBe(shown.ok && shown.value.shopping.paid);
+  expect(now?.merits.price).toBe(shown.ok && shown.value.shopping.paid);
   expect(pipe?.label).toBe('Of 3/4 PVC');
   expect(more?.pieces).toBeGreaterThan(now?.pieces ?? 0);
   expect(fewer?.pieces).toBeLessThan(now?.pieces ?? 0);
-  expect(more?.measures.wetSnowMm).toBeGreaterThan(now?.measures.wetSnowMm ?? 0);
+  expect(more?.merits.wetSnowMm).toBeGreaterThan(now?.merits.wetSnowMm ?? 0);
   expect(versions.some((v) => v.ills.length > 0)).toBe(true);
   for (const v of versions) {
-    expect(v.measures.price).toBeGreaterThan(0);
-    expect(v.used).toBeLessThanOrEqual(v.measures.price + 0.01);
+    expect(v.merits.price).toBeGreaterThan(0);
+    expect(v.used).toBeLessThanOrEqual(v.merits.price + 0.01);
     expect(withThumbnail(v).shapes.length).toBeGreaterThan(3);
     const built = assessCover(garden, v.cover);
     const ills = built.ok ? built.value.judged().checks.filter((c) => c.verdict !== 'holds') : [];
@@ -91,7 +91,7 @@ test('a rival of another kind stands beside it, built and priced on the same bed
   expect(found?.cover).toMatchObject({ id: cover.id, name: cover.name, bedId: cover.bedId, family: 'a-frame' });
   // Nothing of the work that was done on the other is said of it.
   expect(found?.cover.build.done).toEqual([]);
-  expect(found?.measures.price).toBeGreaterThan(10);
+  expect(found?.merits.price).toBeGreaterThan(10);
   // What does not go on the bed is not shown.
   const tall = familyOf('staked-tunnel').defaults(siteOf(3251, 1118));
   const never = {

@@ -1,5 +1,5 @@
 /** Versions of one cover, side by side: as it is, as it was kept, and the changes a gardener would try first. */
-import { type Measures, measuresOf } from './measures';
+import { type Merits, meritsOf } from './merits';
 import type { Assessment } from '../assessment';
 import type { Section } from '../catalog/types';
 import { cutAndShop } from '../cut';
@@ -19,7 +19,7 @@ export interface Version {
   readonly label: string;
   readonly cover: Cover;
   readonly outline: Assessment;
-  readonly measures: Measures;
+  readonly merits: Merits;
   readonly used: number;
   readonly pieces: number;
   /** What is not well, worst first. */
@@ -105,7 +105,7 @@ export function versionsOf(
         label,
         cover: tried,
         outline: o,
-        measures: { ...measuresOf(o), price: paid },
+        merits: { ...meritsOf(o), price: paid },
         used,
         pieces: o.assembly.members.length + o.assembly.panels.length,
         ills: o

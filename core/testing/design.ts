@@ -1,7 +1,7 @@
-import type { Measures } from '../explore/measures';
+import type { Merits } from '../explore/merits';
 
 /** A design of nothing but figures. */
-export const TEST_FIGURES: Measures = {
+export const TEST_FIGURES: Merits = {
   price: 100,
   hours: 8,
   coldestC: -12,

@@ -1,5 +1,5 @@
 /** What a search has come to, from designs made up by their figures. */
-import type { Measures } from '../measures';
+import type { Merits } from '../merits';
 import { phraseText } from '../../base/figure';
 import type { Cover } from '../../garden/garden';
 import { type Searched, answerOf } from './answer';
@@ -9,7 +9,7 @@ import { TEST_FIGURES } from '../../testing/design';
 
 const cover = (name: string): Cover => ({ family: 'made-up', answers: { name }, coats: [] }) as unknown as Cover;
 
-interface Made extends Partial<Measures> {
+interface Made extends Partial<Merits> {
   readonly misses?: Readonly<Record<string, number>>;
   readonly warnings?: number;
 }

@@ -11,7 +11,7 @@ import { buildSite } from '../../garden/buildSite';
 import { type Brief, NOTHING_SAID, briefSchema } from '../../site/brief';
 import { firstCover, startingCover } from '../firstDesigns';
 import { type WishCost, binding, costsOf, samePrice } from './costs';
-import { measuresFor, coverKey, meets, nextDesigns, emptyScoreCache, scoreIn } from './evaluator';
+import { meritsFor, coverKey, meets, nextDesigns, emptyScoreCache, scoreIn } from './evaluator';
 import { type FindOptions, briefContext, searchWholeBrief, poolsOf } from './find';
 import { briefReport, readBriefJob } from './job';
 import { compareDesigns } from './compareDesigns';
@@ -92,7 +92,7 @@ test('on a grid that can be gone through by hand the search finds the true cheap
       const truth = everyDesign(judgedIn, kind, only, from).flatMap((cover) => {
         const o = assessCover(judgedIn, cover);
         if (!o.ok) return [];
-        const f = measuresFor(o.value, b, quickPrice(o.value));
+        const f = meritsFor(o.value, b, quickPrice(o.value));
         if (!Number.isFinite(f.price)) return [];
         const fails = o.value.judged().checks.some((c) => c.verdict === 'fails' || c.id === 'crowded');
         const able =

@@ -1,5 +1,5 @@
 /** A design of the gardener's own held against another, wish by wish. */
-import { designMeasures, MEASURE_QUANTITY, type Measures } from '../measures';
+import { meritPhrase, MERIT_QUANTITY, type Merits } from '../merits';
 import type { Phrase } from '../../base/figure';
 import type { Assessment } from '../../assessment';
 import type { Cover, Garden } from '../../garden/garden';
@@ -24,10 +24,10 @@ export interface ComparisonAnswer {
 }
 
 /** What a design does by a wish: its figure where there is one, else the checks that fail, else yes or no. */
-function said(wish: Wish, o: Assessment, figures: Measures, meets: boolean): Phrase {
+function said(wish: Wish, o: Assessment, figures: Merits, meets: boolean): Phrase {
   if (wish.bound) {
     const value = figures[wish.bound.figure];
-    return designMeasures(value, MEASURE_QUANTITY[wish.bound.figure]);
+    return meritPhrase(value, MERIT_QUANTITY[wish.bound.figure]);
   }
   const [first] = o.judged().checks.filter((c) => c.verdict === 'fails');
   if (wish.id === 'stands' && !meets && first) return first.text;

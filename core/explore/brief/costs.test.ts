@@ -1,5 +1,5 @@
 /** What a wish costs, from designs made up by their figures. */
-import type { Measures } from '../measures';
+import type { Merits } from '../merits';
 import type { ScoredItem } from '../../base/search';
 import type { Cover } from '../../garden/garden';
 import { NOTHING_SAID } from '../../site/brief';
@@ -9,7 +9,7 @@ import type { ScoredDesign } from './evaluator';
 import type { Wish } from './wishes';
 
 type Design = ScoredItem<Cover, ScoredDesign>;
-const design = (name: string, figures: Partial<Measures>, more: Partial<ScoredDesign> = {}): Design => {
+const design = (name: string, figures: Partial<Merits>, more: Partial<ScoredDesign> = {}): Design => {
   const all = { ...TEST_FIGURES, ...figures };
   const worth = { figures: all, misses: {}, tight: [], violation: 0, warnings: 0, price: all.price, ...more };
   return { s: { name } as unknown as Cover, worth };

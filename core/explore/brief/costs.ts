@@ -1,5 +1,5 @@
 /** What each wish of a brief costs: the brief with a wish left out, or asking for more, searched again from what was found. */
-import { MEASURE_QUANTITY } from '../measures';
+import { MERIT_QUANTITY } from '../merits';
 import type { ScoredItem } from '../../base/search';
 import { type Phrase, amount, phrase } from '../../base/figure';
 import type { Cover, Garden } from '../../garden/garden';
@@ -181,7 +181,7 @@ export function jumpOf(
     priced: {
       id: wish.id,
       how: 'less',
-      said: phrase`${amount(least.worth.figures[bound.figure], MEASURE_QUANTITY[bound.figure])} instead of ${wish.thing}`,
+      said: phrase`${amount(least.worth.figures[bound.figure], MERIT_QUANTITY[bound.figure])} instead of ${wish.thing}`,
       to: proven(least),
       cover: least.s,
       brief,

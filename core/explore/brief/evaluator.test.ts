@@ -5,7 +5,7 @@ import { assessCover } from '../../plan';
 import { NOTHING_SAID } from '../../site/brief';
 import {
   type ScoredDesign,
-  measuresFor,
+  meritsFor,
   coverKey,
   withViolation,
   nextDesigns,
@@ -29,7 +29,7 @@ const built = (of: Cover) => {
 const tunnel = cover('salad-tunnel');
 
 const weighed = (misses: ScoredDesign['misses']): ScoredDesign => ({
-  figures: measuresFor(built(tunnel), NOTHING_SAID, 50),
+  figures: meritsFor(built(tunnel), NOTHING_SAID, 50),
   misses,
   violation: Object.values(misses).reduce((sum, m) => sum + m, 0),
   tight: [],
@@ -61,11 +61,11 @@ describe('what is missed', () => {
 
 describe('figures of a design', () => {
   const o = built(tunnel);
-  const f = measuresFor(o, NOTHING_SAID, 12);
+  const f = meritsFor(o, NOTHING_SAID, 12);
 
   test.each([tunnel, cover('window-frame')])('are those of its outline', (of) => {
     const its = built(of);
-    const figures = measuresFor(its, NOTHING_SAID, 12);
+    const figures = meritsFor(its, NOTHING_SAID, 12);
     expect(figures).toMatchObject({ price: 12, hours: its.hours.value, coldestC: its.coldest.value });
     expect(figures.wetSnowMm).toBe(Math.min(...its.judged().strengths.map((s) => s.wetSnowMm)));
     expect(figures.clearanceMm).toBe(its.assembly.crop.clearanceMm);
@@ -81,7 +81,7 @@ describe('figures of a design', () => {
       (c) => c.killingC > own.killingC && c.heightMm > own.heightMm,
     );
     if (!tender) throw new Error('no such crop');
-    const asked = measuresFor(o, { ...NOTHING_SAID, crops: [own.key, tender.key] }, 12);
+    const asked = meritsFor(o, { ...NOTHING_SAID, crops: [own.key, tender.key] }, 12);
     expect(asked.coldestC - f.coldestC).toBeCloseTo(tender.killingC - own.killingC, 9);
     expect(f.clearanceMm - asked.clearanceMm).toBeCloseTo(tender.heightMm - own.heightMm, 9);
   });

@@ -9,12 +9,12 @@ import type { Assessment } from '../../assessment';
 import { type CoverLayout, layoutCover } from '../../layout';
 import { assess, assessCover } from '../../plan';
 import type { Brief } from '../../site/brief';
-import { type Measures, measuresOf } from '../measures';
+import { type Merits, meritsOf } from '../merits';
 import { type Wish, cropsOf, doesFor } from './wishes';
 
 /** A design weighed. Plain data: thousands of them are kept. */
 export interface ScoredDesign extends Score {
-  readonly figures: Measures;
+  readonly figures: Merits;
   /** What it misses, by wish. */
   readonly misses: Readonly<Record<string, number>>;
   /** Checks that are tight, by id. */
@@ -40,16 +40,16 @@ const MANY = 6;
 const STEPS = [-6, -3, -1, 1, 3, 6] as const;
 const stepMm = ({ garden }: Assessment): number => (garden.units.stock === 'metric' ? 25 : MM_PER_INCH);
 
-/** The measures of a design for the crops of a brief: the tallest and the tenderest of them. */
-export function measuresFor(o: Assessment, brief: Brief, price: number): Measures {
+/** The merits of a design for the crops of a brief: the tallest and the tenderest of them. */
+export function meritsFor(o: Assessment, brief: Brief, price: number): Merits {
   const own = o.assembly.crop.crop;
-  const measures = measuresOf(o, price);
+  const merits = meritsOf(o, price);
   const crops = cropsOf(brief, o.site.catalog);
-  if (crops.length === 0) return measures;
+  if (crops.length === 0) return merits;
   return {
-    ...measures,
-    coldestC: measures.coldestC + Math.max(...crops.map((c) => c.killingC)) - own.killingC,
-    clearanceMm: measures.clearanceMm + own.heightMm - Math.max(...crops.map((c) => c.heightMm)),
+    ...merits,
+    coldestC: merits.coldestC + Math.max(...crops.map((c) => c.killingC)) - own.killingC,
+    clearanceMm: merits.clearanceMm + own.heightMm - Math.max(...crops.map((c) => c.heightMm)),
   };
 }
 
@@ -61,7 +61,7 @@ export function scoreDesign(
   price = quickPrice(o),
 ): ScoredDesign | undefined {
   if (!Number.isFinite(price)) return undefined;
-  const figures = measuresFor(o, brief, price);
+  const figures = meritsFor(o, brief, price);
   const misses = Object.fromEntries(
     wishes.flatMap((w) => [[w.id, w.miss(o, figures)] as const]).filter(([, m]) => m > 0),
   );

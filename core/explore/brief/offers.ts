@@ -1,5 +1,5 @@
 /** Designs as they are shown: proven prices, which are equal in price, and what sets each apart. */
-import { reasons, type Measures } from '../measures';
+import { reasons, type Merits } from '../merits';
 import { type Phrase, amount, phrase } from '../../base/figure';
 import { provenPrice } from '../../cut';
 import type { Cover, Garden } from '../../garden/garden';
@@ -62,7 +62,7 @@ export function proven(
 export const equal = (a: Offer, b: Offer): boolean => samePrice(priceOf(a), priceOf(b));
 
 /** What a design gives more than the cheapest, in words: its largest gain. */
-function gainOver(f: Measures, base: Measures): Phrase | undefined {
+function gainOver(f: Merits, base: Merits): Phrase | undefined {
   const gains: readonly (readonly [part: number, said: Phrase])[] = [
     [(base.hours - f.hours) / Math.max(1, base.hours), phrase`${amount(base.hours - f.hours, 'hours')} less to build`],
     [(base.coldestC - f.coldestC) / 5, phrase`${amount(base.coldestC - f.coldestC, 'warming')} colder nights`],

@@ -1,5 +1,5 @@
 /** Wishes one by one, on covers whose openings, lifts, pipes and prices are known. */
-import type { Measures } from '../measures';
+import type { Merits } from '../merits';
 import { phraseText } from '../../base/figure';
 import { demoGarden } from '../../garden/demo';
 import type { Cover } from '../../garden/garden';
@@ -7,7 +7,7 @@ import { assessCover } from '../../plan';
 import { type Brief, NOTHING_SAID } from '../../site/brief';
 import { firstCover } from '../firstDesigns';
 import type { Offer } from './answer';
-import { measuresFor } from './evaluator';
+import { meritsFor } from './evaluator';
 import { apart, equal, priceOf } from './offers';
 import { gardenFor, placeSnowMm, wishesOf } from './wishes';
 import { TEST_FIGURES } from '../../testing/design';
@@ -22,7 +22,7 @@ function missed(kind: string, said: Partial<Brief>, id: string, answers: object 
   const o = first && assessCover(garden, { ...first, answers: { ...first.answers, ...answers } } as Cover);
   if (!o?.ok) throw new Error(kind);
   const wish = wishesOf(garden, brief(said)).find((w) => w.id === id);
-  return wish?.miss(o.value, measuresFor(o.value, brief(said), 100));
+  return wish?.miss(o.value, meritsFor(o.value, brief(said), 100));
 }
 
 test.each<[string, Partial<Brief>, string, object, met: boolean]>([
@@ -84,7 +84,7 @@ test('a way in from each side is one from both, and one from neither is none', (
     const asked = brief({ reach: 'both sides' });
     return wishesOf(garden, asked)
       .find((w) => w.id === 'reach')
-      ?.miss(now, measuresFor(o.value, asked, 100));
+      ?.miss(now, meritsFor(o.value, asked, 100));
   };
   expect([misses('near', 'far'), misses('both sides'), misses('inside')]).toEqual([0, 0, 0]);
   for (const one of ['near', 'far', 'ends', 'none'] as const) expect(misses(one)).toBeGreaterThan(0);
@@ -94,7 +94,7 @@ test('of several crops the tallest wants the room and the tenderest the warmth',
   const first = firstCover(garden, BED, 'staked-tunnel', 'c', 'Cover');
   const o = first && assessCover(garden, { ...first, answers: { ...first.answers, crop: 'spinach' } } as Cover);
   if (!o?.ok) throw new Error();
-  const [one, two] = [['spinach'], ['spinach', 'chard']].map((crops) => measuresFor(o.value, brief({ crops }), 1));
+  const [one, two] = [['spinach'], ['spinach', 'chard']].map((crops) => meritsFor(o.value, brief({ crops }), 1));
   // Chard is 450 mm where spinach is 250, and dies at -7 where that dies at -12.
   expect((one?.clearanceMm ?? 0) - (two?.clearanceMm ?? 0)).toBeCloseTo(200, 6);
   expect((two?.coldestC ?? 0) - (one?.coldestC ?? 0)).toBeCloseTo(5, 9);
@@ -132,7 +132,7 @@ test('less and more of a brief: what the place asks by itself is no wish to be l
 });
 
 /** A design of nothing but figures. */
-function offer(id: string, more: Partial<Measures>): Offer {
+function offer(id: string, more: Partial<Merits>): Offer {
   const figures = { ...TEST_FIGURES, ...more };
   const weighed = { figures, misses: {}, tight: [], violation: 0, warnings: 0, price: figures.price };
   return { id, kind: id, name: id, cover: {} as Cover, weighed };

@@ -9,7 +9,7 @@ import type { Crop } from '../../catalog/crops';
 import { catalogOf } from '../../catalog/own';
 import type { CoverMaterial } from '../../catalog/types';
 import { toolsOf } from '../compare';
-import type { MeasureKey, Measures } from '../measures';
+import type { MeritKey, Merits } from '../merits';
 import type { Garden } from '../../garden/garden';
 import { designConditions } from '../../judge/strength/designConditions';
 import type { Check } from '../../judge/strength/check';
@@ -20,7 +20,7 @@ import { type Brief, PURPOSES, type Purpose } from '../../site/brief';
 
 /** A wish for a figure of at least, or at most, so much. */
 interface Bound {
-  readonly figure: MeasureKey;
+  readonly figure: MeritKey;
   readonly sense: 'least' | 'most';
   readonly value: number;
 }
@@ -37,7 +37,7 @@ export interface Wish {
   /** Left out, where "without" does not say it. */
   readonly dropped?: Phrase;
   /** What a design misses of it; 0: it does all of it, 1 and more: nothing. */
-  readonly miss: (o: Assessment, figures: Measures) => number;
+  readonly miss: (o: Assessment, figures: Merits) => number;
   readonly bound?: Bound;
   /** The brief without it; nothing where it cannot be left out. */
   readonly without?: Brief;
@@ -80,10 +80,10 @@ export const doesFor = (cover: Pick<CoverMaterial, 'kind'>, purpose: 'insects' |
   CLOTH[purpose].includes(cover.kind);
 
 /** How far figures are from what a wish for one of them asks. */
-export const missOfFigure = (bound: Bound, figures: Measures): number =>
+export const missOfFigure = (bound: Bound, figures: Merits): number =>
   missOf(bound, figures[bound.figure], SCALE[bound.figure]);
 
-const SCALE: Partial<Record<MeasureKey, number>> = { coldestC: 10, clearanceMm: 300 };
+const SCALE: Partial<Record<MeritKey, number>> = { coldestC: 10, clearanceMm: 300 };
 type Said = Pick<Wish, 'id' | 'thing' | 'does'> & Partial<Wish>;
 /** Missed by its figure, and wholly by every check that fails for what it asks. */
 const bounded = (bound: Bound, said: Said): Wish => ({

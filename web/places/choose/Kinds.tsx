@@ -1,4 +1,4 @@
-import { type Measures, designMeasures, reasons } from '../../../core/explore/measures';
+import { type Merits, meritPhrase, reasons } from '../../../core/explore/merits';
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { fail, ok } from '../../../core/base/result';
@@ -106,9 +106,9 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
   const found = job.value ?? coming?.work;
 
   const stand = (found ?? []).filter((c): c is ShownKind => 'cover' in c);
-  const all = stand.map((c) => c.measures);
+  const all = stand.map((c) => c.merits);
   const tools = [...new Set(stand.flatMap((c) => c.tools))].sort();
-  const barred = ({ measures: m, tools: needs }: ShownKind): string | undefined => {
+  const barred = ({ merits: m, tools: needs }: ShownKind): string | undefined => {
     const missing = needs.filter((t) => without.includes(t));
     if (missing.length > 0) return `needs ${missing.join(', ')}`;
     if (lowest > 0 && m.heightMm > lowest) return 'too high';
@@ -139,7 +139,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
                     </div>
                   </li>
                 );
-              const m = c.measures;
+              const m = c.merits;
               const why = coming ? { good: [], bad: [] } : reasons(m, all);
               const bar = barred(c);
               return (
@@ -243,7 +243,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
               points={stand.map((c) => ({
                 id: c.key,
                 name: c.name,
-                value: (key) => c.measures[key as keyof Measures],
+                value: (key) => c.merits[key as keyof Merits],
               }))}
               figures={COMPARED}
               first={['price', 'wetSnowMm']}
@@ -275,7 +275,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
 }
 
 function Measured(p: { readonly value: number; readonly quantity: Quantity }): ReactNode {
-  return <Sentence phrase={designMeasures(p.value, p.quantity)} />;
+  return <Sentence phrase={meritPhrase(p.value, p.quantity)} />;
 }
 
 /** A kind by itself, as large as its row allows; on one scale they all stand over the list. */

@@ -1,4 +1,4 @@
-import { designMeasures, type MeasureKey } from '../../../core/explore/measures';
+import { meritPhrase, type MeritKey } from '../../../core/explore/merits';
 import { setBrief } from '../../../core/commands/things';
 import { type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -292,7 +292,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
               {COMPARED.filter((w) => w.key !== 'price').map(({ key, label, quantity }) => (
                 <div key={key}>
                   <dt>{label}</dt>
-                  <dd className="measure">{phraseText(designMeasures(o.weighed.figures[key], quantity), units)}</dd>
+                  <dd className="measure">{phraseText(meritPhrase(o.weighed.figures[key], quantity), units)}</dd>
                 </div>
               ))}
             </dl>
@@ -311,7 +311,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
             points={offers.map((o) => ({
               id: o.id,
               name: o.name,
-              value: (key) => (key === 'price' ? o.price : o.weighed.figures[key as MeasureKey]),
+              value: (key) => (key === 'price' ? o.price : o.weighed.figures[key as MeritKey]),
             }))}
             figures={COMPARED}
             first={['price', 'hours']}

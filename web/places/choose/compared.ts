@@ -1,6 +1,6 @@
-import { MEASURE_QUANTITY, type MeasureKey } from '../../../core/explore/measures';
+import { MERIT_QUANTITY, type MeritKey } from '../../../core/explore/merits';
 
-const LABELS: readonly (readonly [key: MeasureKey, label: string])[] = [
+const LABELS: readonly (readonly [key: MeritKey, label: string])[] = [
   ['price', 'Price'],
   ['wetSnowMm', 'Wet snow'],
   ['coldestC', 'Coldest night'],
@@ -11,4 +11,4 @@ const LABELS: readonly (readonly [key: MeasureKey, label: string])[] = [
 ];
 
 /** The figures that families are compared by, in the order a gardener asks for them. */
-export const COMPARED = LABELS.map(([key, label]) => ({ key, label, quantity: MEASURE_QUANTITY[key] }));
+export const COMPARED = LABELS.map(([key, label]) => ({ key, label, quantity: MERIT_QUANTITY[key] }));

@@ -1,5 +1,5 @@
 // A rival may be of any kind.
-import { designMeasures } from '../../../core/explore/measures';
+import { MERIT_QUANTITY, meritPhrase } from '../../../core/explore/merits';
 import { takeVersion } from '../../../core/commands/design';
 import '../../../core/cover/families';
 import { JobSays } from '../../parts/JobSays';
@@ -81,15 +81,15 @@ const ROWS: readonly {
   readonly of: (v: ShownVersion) => number;
   readonly quantity: Quantity;
 }[] = [
-  { label: 'Price paid', of: (v) => v.measures.price, quantity: 'money' },
+  { label: 'Price paid', of: (v) => v.merits.price, quantity: 'money' },
   { label: 'Of it used up', of: (v) => v.used, quantity: 'money' },
   { label: 'Pieces', of: (v) => v.pieces, quantity: 'count' },
-  { label: 'Weight', of: (v) => v.measures.massKg, quantity: 'mass' },
-  { label: 'Over the crop', of: (v) => v.measures.clearanceMm, quantity: 'length' },
-  { label: 'Height', of: (v) => v.measures.heightMm, quantity: 'length' },
-  { label: 'Coldest night', of: (v) => v.measures.coldestC, quantity: 'livesTo' },
-  { label: 'Wet snow', of: (v) => v.measures.wetSnowMm, quantity: 'snowDepth' },
-  { label: 'Hours', of: (v) => v.measures.hours, quantity: 'hours' },
+  { label: 'Weight', of: (v) => v.merits.massKg, quantity: 'mass' },
+  { label: 'Over the crop', of: (v) => v.merits.clearanceMm, quantity: MERIT_QUANTITY.clearanceMm },
+  { label: 'Height', of: (v) => v.merits.heightMm, quantity: MERIT_QUANTITY.heightMm },
+  { label: 'Coldest night', of: (v) => v.merits.coldestC, quantity: 'livesTo' },
+  { label: 'Wet snow', of: (v) => v.merits.wetSnowMm, quantity: 'snowDepth' },
+  { label: 'Hours', of: (v) => v.merits.hours, quantity: 'hours' },
 ];
 
 /** The cheapest designs of this many other kinds stand beside a cover. */
@@ -151,7 +151,7 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
     }),
   );
   const texts = (of: (v: ShownVersion) => number, quantity: Quantity): readonly string[] =>
-    shown.map((v) => phraseText(designMeasures(of(v), quantity), units));
+    shown.map((v) => phraseText(meritPhrase(of(v), quantity), units));
   const use = (v: ShownVersion): void => {
     const used = run((g) => takeVersion(g, cover.id, v.cover, v.label));
     if (used.ok) void navigate(way('bench', cover.id));

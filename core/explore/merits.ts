@@ -7,7 +7,7 @@ import { carriedMm } from '../judge/strength/snowStrength';
 import { partsKg } from '../judge/weights';
 
 /** What a design comes to; all that is not money or hours is SI, lengths mm. */
-export interface Measures {
+export interface Merits {
   /** By the quick cutting rule; the cut plan may find a cheaper way. */
   readonly price: number;
   readonly hours: number;
@@ -23,10 +23,10 @@ export interface Measures {
   readonly liftKg: number;
   readonly longestMm: number;
 }
-export type MeasureKey = keyof Measures;
+export type MeritKey = keyof Merits;
 
 /** What each of them is a measure of. */
-export const MEASURE_QUANTITY: Readonly<Record<MeasureKey, Quantity>> = {
+export const MERIT_QUANTITY: Readonly<Record<MeritKey, Quantity>> = {
   price: 'money',
   hours: 'hours',
   coldestC: 'livesTo',
@@ -38,8 +38,8 @@ export const MEASURE_QUANTITY: Readonly<Record<MeasureKey, Quantity>> = {
   longestMm: 'length',
 };
 
-/** The measures of a design. */
-export function measuresOf(o: Assessment, price = quickPrice(o)): Measures {
+/** The merits of a design. */
+export function meritsOf(o: Assessment, price = quickPrice(o)): Merits {
   const { under, crop, members } = o.assembly;
   const { barsKg, sheetsKg } = partsKg(o.assembly);
   return {
@@ -56,15 +56,15 @@ export function measuresOf(o: Assessment, price = quickPrice(o)): Measures {
 }
 
 /** A figure of a comparison as it is read; snow alone may be without end, or unknown. */
-export const designMeasures = (value: number, quantity: Quantity): Phrase =>
+export const meritPhrase = (value: number, quantity: Quantity): Phrase =>
   Number.isFinite(value) ? [amount(value, quantity)] : [Number.isNaN(value) ? 'not judged' : 'slides off'];
 
 /** Reasons for and against, each true of the figures beside those of the others. */
 export function reasons(
-  own: Measures,
-  all: readonly Measures[],
+  own: Merits,
+  all: readonly Merits[],
 ): { readonly good: readonly string[]; readonly bad: readonly string[] } {
-  const best = (pick: (m: Measures) => number, highest: boolean): boolean => {
+  const best = (pick: (m: Merits) => number, highest: boolean): boolean => {
     const known = all.map(pick).filter((x) => !Number.isNaN(x));
     const mine = pick(own);
     // What all share sets none apart.
