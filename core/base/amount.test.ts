@@ -73,6 +73,9 @@ test('what is typed in a unit is kept as it was meant: 60 mph, 33 lb, 40 lb on a
   expect(33 / unitOf('mass', inches).per).toBeCloseTo(33 * 0.45359237, 3);
   expect(40 / unitOf('pressure', inches).per).toBeCloseTo((40 * 4.44822) / 0.09290304, 1);
   expect(1.5 / unitOf('pressure', metric).per).toBeCloseTo(1500, 9);
+  // A foot is 0.3048 m.
+  expect(1000 / unitOf('elevation', inches).per).toBeCloseTo(304.8, 9);
+  expect(unitOf('elevation', metric).per).toBe(1);
   // A field and a sentence read alike.
   for (const [quantity, value] of [
     ['speed', 30],

@@ -181,6 +181,11 @@ const UNITS = {
     { sign: 'lb/sq ft', name: 'pounds on a square foot', per: 1 / PASCALS_PER_PSF },
     { sign: 'kPa', name: 'kilopascals', per: 1e-3 },
   ],
+  /** Above the sea, in m. */
+  elevation: [
+    { sign: 'ft', name: 'feet', per: 1000 / (12 * MM_PER_INCH) },
+    { sign: 'm', name: 'meters', per: 1 },
+  ],
 } as const;
 
 /**

@@ -8,7 +8,6 @@ import {
   turnPlot,
 } from '../../../core/commands/place';
 import { unitOf } from '../../../core/base/amount';
-import { isMetric } from '../../../core/base/length';
 import type { ReactNode } from 'react';
 import { WINDS } from '../../../core/site/compass';
 import type { Garden } from '../../../core/garden/garden';
@@ -24,9 +23,7 @@ const nearestWind = (deg: number): number => (Math.round(deg / 45) % 8) * 45;
 export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
   const run = useRun();
   const { site, units, plot } = garden;
-  const metric = isMetric(units.length);
-  const gust = unitOf('speed', units);
-  const high = metric ? { unit: 'm', name: 'meters', per: 1 } : { unit: 'ft', name: 'feet', per: 3.28084 };
+  const [gust, high] = [unitOf('speed', units), unitOf('elevation', units)];
   return (
     <section aria-label="The place">
       <h2>The place</h2>
@@ -57,7 +54,7 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
         />
       </Row>
       <WhereFields site={site} onSet={(label, where) => run((g) => setWhere(g, label, where))} />
-      <Row name="Height" unit={`${high.unit} above the sea`}>
+      <Row name="Height" unit={`${high.sign} above the sea`}>
         <NumberField
           label={`Height above the sea, ${high.name}`}
           value={site.elevationM * high.per}

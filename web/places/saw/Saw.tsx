@@ -1,3 +1,6 @@
+import { amount, phrase } from '../../../core/base/figure';
+import { MM_PER_INCH } from '../../../core/base/length';
+import type { Market } from '../../../core/catalog/market';
 import { cutPieces, setCarry, setHalves, spoilPiece } from '../../../core/commands/saw';
 import { JobSays } from '../../parts/JobSays';
 import { FlatCuts, SectionBars, rollAsCut, sheetAsCut } from '../../parts/Cuts';
@@ -196,7 +199,7 @@ export function Saw(): ReactNode {
 
 /** How this garden buys and halves its bars; every cover follows. */
 function YourWay(): ReactNode {
-  const { catalog } = useGarden();
+  const { catalog, units } = useGarden();
   const run = useRun();
   return (
     <section aria-label="Your way" data-testid="your-way">
@@ -218,24 +221,28 @@ function YourWay(): ReactNode {
       <Choice
         label="Equal pieces"
         value={catalog.halves}
-        options={HALVES}
+        options={halves(units.stock)}
         onChange={(value) => void run((g) => setHalves(g, value === 'middle' ? 'middle' : 'full'))}
       />
     </section>
   );
 }
-const HALVES = [
-  {
-    value: 'full',
-    label: 'At full length',
-    why: 'Two 4 ft pieces want more than an 8 ft bar: the saw takes its width.',
-  },
-  {
-    value: 'middle',
-    label: 'Halved',
-    why: 'Two out of one bar, sawn on its middle line: each half a saw’s width shorter.',
-  },
-] as const;
+/** How equal pieces may come out of a bar, told with one that this garden's shops sell. */
+const halves = (market: Market) => {
+  const barMm = market === 'metric' ? 2000 : 96 * MM_PER_INCH;
+  return [
+    {
+      value: 'full',
+      label: 'At full length',
+      why: phrase`Two ${amount(barMm / 2, 'length')} pieces want more than a bar of ${amount(barMm, 'length')}: the saw takes its width.`,
+    },
+    {
+      value: 'middle',
+      label: 'Halved',
+      why: ['Two out of one bar, sawn on its middle line: each half a saw’s width shorter.'],
+    },
+  ];
+};
 
 /** How much less than this plan the best one may cost, in percent. */
 function gapPercent(cuts: readonly SectionCuts[]): number {
