@@ -32,19 +32,30 @@ export function change(garden: Garden, label: string, recipe: (draft: Draft<Gard
   return faults.length > 0 ? failAll(faults) : ok({ label, garden: after, changes: changesBetween(garden, after) });
 }
 
-/** The change to one thing of a list, which must be there. */
-export function changeThing<K extends ThingKind>(
+/** What is done with one thing of a list, by its name; the fault where it is not there. */
+export function withThing(
+  garden: Garden,
+  kind: ThingKind,
+  id: string,
+  make: (name: string) => Result<Change>,
+): Result<Change> {
+  const name = garden[LISTS[kind]].find((x) => x.id === id)?.name;
+  return name === undefined ? fail(kind, `There is no ${kind} "${id}".`) : make(name);
+}
+
+/** The change to one thing of a list. */
+export const changeThing = <K extends ThingKind>(
   garden: Garden,
   kind: K,
   id: string,
   label: (name: string) => string,
   recipe: (thing: Draft<Garden[(typeof LISTS)[K]][number]>) => void,
-): Result<Change> {
-  const at = garden[LISTS[kind]].findIndex((x) => x.id === id);
-  const name = garden[LISTS[kind]][at]?.name;
-  if (name === undefined) return fail(kind, `There is no ${kind} "${id}".`);
-  return change(garden, label(name), (g) => recipe(g[LISTS[kind]][at] as Draft<Garden[(typeof LISTS)[K]][number]>));
-}
+): Result<Change> =>
+  withThing(garden, kind, id, (name) =>
+    change(garden, label(name), (g) =>
+      recipe(g[LISTS[kind]].find((x) => x.id === id) as Draft<Garden[(typeof LISTS)[K]][number]>),
+    ),
+  );
 
 /** The change to one cover. */
 export const changeCover = (

@@ -251,6 +251,24 @@ const ready = all(
   (g) => addCrop(g, { ...spinach, ...MINE }),
 );
 
+test('what is not there is a fault by its kind, and nothing is changed', () => {
+  const gone: readonly (readonly [string, Command])[] = [
+    ['bed', (g) => rename(g, 'bed', 'none', 'x')],
+    ['bed', (g) => copyBed(g, 'none', 'x')],
+    ['bed', (g) => measureBed(g, { ...bed, id: 'none' }, 'Soil')],
+    ['cover', (g) => removeThing(g, 'cover', 'none')],
+    ['cover', (g) => copyCover(g, 'none', 'x')],
+    ['cover', (g) => moveInList(g, 'cover', 'none', 1)],
+    ['cover', (g) => goToStep(g, 'none', 1)],
+    ['cover', (g) => putUpOrTakeDown(g, 'none', 'e', '2027-03-01', '')],
+    ['landmark', (g) => copyLandmark(g, 'none', 'x')],
+    ['priceLists', (g) => takePrices(g, 'none')],
+  ];
+  for (const [field, command] of gone) expect(faultOf(command(garden))).toBe(field);
+  // A measure that no bed has is named as it is in the garden.
+  expect(faultOf(measureBed(garden, { ...bed, soilBelowRimMm: -5 }, 'Soil'))).toBe('beds[0].soilBelowRimMm');
+});
+
 /** Commands of every kind, as they are carried out on it. */
 const COMMANDS: readonly Command[] = [
   (g) => setDimension(g, cover.id, 'height', 540),

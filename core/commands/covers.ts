@@ -87,7 +87,7 @@ export const setSeasonalCover = (
     garden,
     coverId,
     'coverKey' in part ? 'Choose a coat' : 'Set when a coat is worn',
-    (c) => void Object.assign(c.coats[at] ?? {}, part),
+    (c) => void (c.coats = c.coats.map((coat, i) => (i === at ? { ...coat, ...part } : coat))),
   );
 
 /** Takes a seasonal cover away, by its place in the list. */

@@ -2,8 +2,7 @@
 import type { Draft } from 'immer';
 import { freshName } from '../base/ids';
 import { MM_PER_INCH, isMetric } from '../base/length';
-import { type Result, fail, failAll } from '../base/result';
-import { issueFaults } from '../base/issues';
+import type { Result } from '../base/result';
 import { roundLength } from '../catalog/market';
 import type { Garden } from '../garden/garden';
 import {
@@ -14,15 +13,13 @@ import {
   withNextYear,
   withoutBed,
 } from '../garden/order';
-import { type Bed, bedSchema, squareBed } from '../site/bed';
+import { type Bed, squareBed } from '../site/bed';
 import { type Brief, NOTHING_SAID } from '../site/brief';
 import { LANDMARKS, type Landmark, type LandmarkKind } from '../site/landmark';
 import { freeSpot } from '../site/plotting';
 import type { PlanPoint } from '../site/survey';
-import { type Change, LISTS, type ThingKind, change, changeThing } from './change';
+import { type Change, LISTS, type ThingKind, change, changeThing, withThing } from './change';
 
-const nameOf = (garden: Garden, kind: ThingKind, id: string): string =>
-  garden[LISTS[kind]].find((x) => x.id === id)?.name ?? '';
 const lists = (part: Partial<Garden>) => (g: Draft<Garden>) => void Object.assign(g, part);
 
 /** Gives a thing another name. */
@@ -44,36 +41,31 @@ export function layOnPlot(garden: Garden, how: string, thing: Bed | Landmark): R
   return changeThing(garden, 'landmark', thing.id, label, (l) => void Object.assign(l, where, { lengthMm, widthMm }));
 }
 
+const rest = <T extends { readonly id: string }>(list: readonly T[], id: string): T[] =>
+  list.filter((x) => x.id !== id);
+
 /** Takes a thing away; a bed with the covers on it. */
-export function removeThing(garden: Garden, kind: ThingKind, id: string): Result<Change> {
-  const name = nameOf(garden, kind, id);
-  if (name === '') return fail(kind, `There is no ${kind} "${id}".`);
-  const rest = <T extends { readonly id: string }>(list: readonly T[]): T[] => list.filter((x) => x.id !== id);
-  return change(
-    garden,
-    `Take ${name} away`,
-    lists(
-      kind === 'bed'
-        ? withoutBed(garden, id)
-        : kind === 'cover'
-          ? { covers: rest(garden.covers) }
-          : { landmarks: rest(garden.landmarks) },
+export const removeThing = (garden: Garden, kind: ThingKind, id: string): Result<Change> =>
+  withThing(garden, kind, id, (name) =>
+    change(
+      garden,
+      `Take ${name} away`,
+      lists(
+        kind === 'bed'
+          ? withoutBed(garden, id)
+          : { [LISTS[kind]]: rest<{ readonly id: string }>(garden[LISTS[kind]], id) },
+      ),
     ),
   );
-}
 
 /** Moves a bed or a cover one place up or down in its list; a cover among those of its bed. */
 export function moveInList(garden: Garden, kind: 'bed' | 'cover', id: string, by: -1 | 1): Result<Change> {
   const cover = garden.covers.find((c) => c.id === id);
-  return change(
-    garden,
-    `Move ${nameOf(garden, kind, id)} ${by < 0 ? 'up' : 'down'}`,
-    lists(
-      kind === 'bed'
-        ? { beds: withMoved(garden.beds, id, by) }
-        : { covers: withMoved(garden.covers, id, by, (c) => c.bedId === cover?.bedId) },
-    ),
-  );
+  const moved =
+    kind === 'bed'
+      ? { beds: withMoved(garden.beds, id, by) }
+      : { covers: withMoved(garden.covers, id, by, (c) => c.bedId === cover?.bedId) };
+  return withThing(garden, kind, id, (name) => change(garden, `Move ${name} ${by < 0 ? 'up' : 'down'}`, lists(moved)));
 }
 
 /** The size of a bed before anything of it is measured, and the least that is drawn by hand, mm. */
@@ -116,17 +108,14 @@ export function addBed(
 }
 
 /** Puts a measure of a bed in. @param what was measured, as the screen calls it */
-export function measureBed(garden: Garden, bed: Bed, what: string): Result<Change> {
-  const read = bedSchema.safeParse(bed);
-  if (!read.success) return failAll(issueFaults(read.error.issues));
-  return changeThing(
+export const measureBed = (garden: Garden, bed: Bed, what: string): Result<Change> =>
+  changeThing(
     garden,
     'bed',
     bed.id,
     () => `Measure ${what.toLowerCase()}`,
     (b) => void Object.assign(b, bed),
   );
-}
 
 /** Says more of what the next cover of a bed is wanted for. */
 export const setBrief = (garden: Garden, bedId: string, label: string, part: Partial<Brief>): Result<Change> =>
@@ -183,16 +172,24 @@ export const measureLandmark = (
 
 /** The same bed once more. @param coverIds gives ids for copies of its covers; none where only the bed is copied */
 export const copyBed = (garden: Garden, id: string, copyId: string, coverIds?: () => string): Result<Change> =>
-  change(garden, `Duplicate ${nameOf(garden, 'bed', id)}`, lists(withCopiedBed(garden, id, copyId, coverIds)));
+  withThing(garden, 'bed', id, (name) =>
+    change(garden, `Duplicate ${name}`, lists(withCopiedBed(garden, id, copyId, coverIds))),
+  );
 
 /** The same design once more on its bed. */
 export const copyCover = (garden: Garden, id: string, copyId: string): Result<Change> =>
-  change(garden, `Duplicate ${nameOf(garden, 'cover', id)}`, lists(withCopiedCover(garden, id, copyId)));
+  withThing(garden, 'cover', id, (name) =>
+    change(garden, `Duplicate ${name}`, lists(withCopiedCover(garden, id, copyId))),
+  );
 
 /** The same design once more, to be changed for next year. */
 export const copyForNextYear = (garden: Garden, id: string, copyId: string): Result<Change> =>
-  change(garden, `${nameOf(garden, 'cover', id)} for next year`, lists(withNextYear(garden, id, copyId)));
+  withThing(garden, 'cover', id, (name) =>
+    change(garden, `${name} for next year`, lists(withNextYear(garden, id, copyId))),
+  );
 
 /** The same landmark once more. */
 export const copyLandmark = (garden: Garden, id: string, copyId: string): Result<Change> =>
-  change(garden, `Duplicate ${nameOf(garden, 'landmark', id)}`, lists(withCopiedLandmark(garden, id, copyId)));
+  withThing(garden, 'landmark', id, (name) =>
+    change(garden, `Duplicate ${name}`, lists(withCopiedLandmark(garden, id, copyId))),
+  );
