@@ -17,6 +17,8 @@ export interface Merits {
   readonly wetSnowMm: number;
   /** Air over the crop at the edge row. */
   readonly clearanceMm: number;
+  /** Of the light, what its cover lets through. */
+  readonly lightPercent: number;
   readonly heightMm: number;
   readonly massKg: number;
   /** Most that is lifted, at the hand. */
@@ -32,6 +34,7 @@ export const MERIT_QUANTITY: Readonly<Record<MeritKey, Quantity>> = {
   coldestC: 'livesTo',
   wetSnowMm: 'snowDepth',
   clearanceMm: 'growth',
+  lightPercent: 'percent',
   heightMm: 'growth',
   massKg: 'mass',
   liftKg: 'mass',
@@ -48,6 +51,7 @@ export function meritsOf(o: Assessment, price = quickPrice(o)): Merits {
     coldestC: o.coldest.value,
     wetSnowMm: carriedMm(o.judged().strengths, o.judged().unjudged),
     clearanceMm: crop.clearanceMm,
+    lightPercent: 100 * o.air.light,
     heightMm: Math.max(...under.map((p) => p.z)),
     massKg: barsKg + sheetsKg,
     liftKg: Math.max(0, ...o.lifts.map((l) => l.value)),

@@ -34,6 +34,8 @@ export const briefSchema = z
     /** Wet snow that it must carry, mm. */
     wetSnowMm: maybe(between(0, 3000)),
     gustMPerS: maybe(between(0, 80)),
+    /** Least of the light that its cover lets through, percent. */
+    lightPercent: maybe(between(10, 95)),
     /** Most money, in the garden's currency. */
     price: maybe(between(0, 1e6)),
     /** Most hours of building. */

@@ -7,6 +7,7 @@ export const TEST_FIGURES: Merits = {
   coldestC: -12,
   wetSnowMm: 200,
   clearanceMm: 100,
+  lightPercent: 80,
   heightMm: 600,
   massKg: 20,
   liftKg: 0,

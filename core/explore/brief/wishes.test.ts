@@ -55,6 +55,9 @@ test.each<[string, Partial<Brief>, string, object, met: boolean]>([
   ['staked-tunnel', { purposes: ['insects'] }, 'insects', { cover: 'net' }, true],
   ['staked-tunnel', { purposes: ['insects'] }, 'insects', { cover: 'film-uv' }, false],
   ['staked-tunnel', { purposes: ['insects'] }, 'insects', { cover: 'fabric-30' }, false],
+  // Film lets nine tenths of the light through, fleece of 30 g/m2 eight.
+  ['staked-tunnel', { lightPercent: 85 }, 'light', { cover: 'film-uv' }, true],
+  ['staked-tunnel', { lightPercent: 85 }, 'light', { cover: 'fabric-30' }, false],
   ['staked-tunnel', { purposes: ['sun'] }, 'sun', { cover: 'shade-30' }, true],
   ['staked-tunnel', { purposes: ['winter'] }, 'winter', { cover: 'film-uv' }, true],
   ['staked-tunnel', { purposes: ['winter'] }, 'winter', { cover: 'net' }, false],

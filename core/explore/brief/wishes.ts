@@ -280,6 +280,19 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
       }),
     );
   }
+  if (b.lightPercent !== null)
+    add(
+      bounded(
+        { figure: 'lightPercent', sense: 'least', value: b.lightPercent },
+        {
+          id: 'light',
+          thing: phrase`${amount(b.lightPercent, 'count')} % of the light`,
+          does: phrase`lets in ${amount(b.lightPercent, 'count')} % of the light`,
+          ...without({ lightPercent: null }),
+          mends: ['cover', 'inner', 'layers', 'glazing'],
+        },
+      ),
+    );
   if (b.price !== null)
     add(
       bounded(
@@ -454,6 +467,8 @@ export function sentenceOf(garden: Garden, brief: Brief): Phrase {
   const crops = cropsOf(brief, catalog).map((c) => c.name);
   const purposes = brief.purposes.map((p) => PURPOSES[p]);
   const does = wishesOf(garden, brief).filter((w) => !w.unsaid);
+  // What follows a comma already is set apart by one.
+  const plain = crops.length + purposes.length === 0 && brief.from === null;
   const kinds = brief.kinds.map((k) => familyOf(k).name.toLowerCase());
   const not = brief.notKinds.map((k) => familyOf(k).name.toLowerCase());
   return [
@@ -462,7 +477,10 @@ export function sentenceOf(garden: Garden, brief: Brief): Phrase {
     crops.length > 0 ? ` for ${listed(crops)}` : '',
     purposes.length > 0 ? `, ${listed(purposes)}` : '',
     brief.from !== null && brief.until !== null ? `, from ${brief.from} until ${brief.until}` : '',
-    ...does.flatMap((w, i): Phrase => [i === 0 ? ', that ' : i === does.length - 1 ? ' and ' : ', ', ...w.does]),
+    ...does.flatMap((w, i): Phrase => [
+      i === 0 ? (plain ? ' that ' : ', that ') : i === does.length - 1 ? ' and ' : ', ',
+      ...w.does,
+    ]),
     not.length > 0 ? `; no ${listed(not, 'or')}` : '',
     '.',
   ];

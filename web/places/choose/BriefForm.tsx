@@ -171,6 +171,15 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
         most={Math.floor(80 * speed.per)}
         onSet={(x) => onSet('Gust', { gustMPerS: x === null ? null : x / speed.per })}
       />
+      <Maybe
+        name="Least light"
+        label="Least light that comes in"
+        unit="%"
+        value={b.lightPercent}
+        least={10}
+        most={95}
+        onSet={(lightPercent) => onSet('Light', { lightPercent })}
+      />
       <div style={{ padding: '0.3rem 0' }}>
         <Button onPress={() => void onSet('As this place is', proposed())}>As this place is</Button>
       </div>
