@@ -4,6 +4,7 @@ import type { EntryKind } from '../catalog/catalog';
 import type { OwnCatalog } from '../catalog/own';
 import type { Garden } from '../garden/garden';
 import { type Change, change } from './change';
+import { withoutKey } from './shelf';
 
 type Own = { -readonly [K in keyof OwnCatalog]: OwnCatalog[K] };
 type OwnCrop = OwnCatalog['crops'][number];
@@ -56,7 +57,7 @@ export const resetAllFigures = (garden: Garden): Result<Change> =>
 /** Takes the shipped price and the nominal sides of one size again. */
 export const resetSize = (garden: Garden, of: EntryRef, priceKey: string, size: string): Result<Change> =>
   change(garden, `Reset ${of.entry.name}`, (g) => {
-    g.prices = Object.fromEntries(Object.entries(g.prices).filter(([k]) => k !== priceKey));
+    g.prices = withoutKey(g.prices, priceKey);
     g.catalog.figures = [...withoutSize(garden.catalog.figures, of, size)];
   });
 

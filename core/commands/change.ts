@@ -1,16 +1,13 @@
 /** Every edit of a garden is a command: a pure function of the garden and what is wanted, checked here and nowhere else. */
 import { type Draft, produce } from 'immer';
 import { type Result, fail, failAll, ok } from '../base/result';
-import { type GardenChange, changesBetween } from '../garden/difference';
+import { changesBetween } from '../garden/difference';
 import { type Garden, checkEdit } from '../garden/garden';
+import type { Edit } from '../garden/history';
 
-/** What a command comes to: the garden after it, and what of it is another. */
-export interface Change {
-  /** As undo names it. */
-  readonly label: string;
+/** What a command comes to: the edit, without changes where all is as it was wanted already, and the garden after it. */
+export interface Change extends Edit {
   readonly garden: Garden;
-  /** None where everything is as it was wanted already. */
-  readonly changes: readonly GardenChange[];
 }
 
 /** What is wanted of a garden, with all but the garden given. */

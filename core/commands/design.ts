@@ -7,7 +7,7 @@ import type { Answers } from '../cover/answers/parameter';
 import { familyOf } from '../cover/families/registry';
 import type { Cover, Garden } from '../garden/garden';
 import { type CoverLayout, cachedLayout } from '../layout';
-import { type Change, change, changeCover } from './change';
+import { type Change, change, changeCover, withThing } from './change';
 
 function layoutOf(garden: Garden, coverId: string): Result<CoverLayout> {
   const cover = garden.covers.find((c) => c.id === coverId);
@@ -69,16 +69,9 @@ export const takeVersion = (garden: Garden, coverId: string, version: Cover, lab
   });
 
 /** Puts a design on its bed as a cover of its own. */
-export function addDesign(garden: Garden, design: Cover, id: string, name: string): Result<Change> {
-  const bed = garden.beds.find((b) => b.id === design.bedId);
-  if (!bed) return fail('bed', `There is no bed "${design.bedId}".`);
-  const cover = {
-    ...design,
-    id,
-    name: freshName(
-      name,
-      garden.covers.map((c) => c.name),
-    ),
-  };
-  return change(garden, `Cover ${bed.name}`, (g) => void g.covers.push(cover as Draft<Cover>));
-}
+export const addDesign = (garden: Garden, design: Cover, id: string, name: string): Result<Change> =>
+  withThing(garden, 'bed', design.bedId, (bed) => {
+    const taken = garden.covers.map((c) => c.name);
+    const cover = { ...design, id, name: freshName(name, taken) };
+    return change(garden, `Cover ${bed}`, (g) => void g.covers.push(cover as Draft<Cover>));
+  });

@@ -12,7 +12,8 @@ interface Named {
   readonly name: string;
 }
 
-const without = <T>(record: Readonly<Record<string, T>>, key: string): Record<string, T> =>
+/** A record but for one key. */
+export const withoutKey = <T>(record: Readonly<Record<string, T>>, key: string): Record<string, T> =>
   Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
 
 /** Sets how many of an item are on hand. */
@@ -37,7 +38,7 @@ export const setGot = (garden: Garden, priceKey: string, name: string, got: bool
 export const setNote = (garden: Garden, priceKey: string, name: string, text: string): Result<Change> =>
   change(garden, `Note on ${name}`, (g) => {
     const note = text.trim();
-    g.notes = note === '' ? without(g.notes, priceKey) : { ...g.notes, [priceKey]: note };
+    g.notes = note === '' ? withoutKey(g.notes, priceKey) : { ...g.notes, [priceKey]: note };
   });
 
 type Prices = Garden['prices'];

@@ -2,6 +2,9 @@
 import { CAUTIONS } from './cautions';
 import { type JointKind, each, holdsAs, said } from './kind';
 
+const PILOT =
+  'A 1/8 pilot through the pipe first, and the screw snug, not tight: plastic that is squeezed cracks in the cold.';
+
 export const FRAME_JOINTS = {
   /** Boards butted and screwed: which screw and how many at each place is the joint's own. */
   buttScrew: {
@@ -18,7 +21,7 @@ export const FRAME_JOINTS = {
     tools: ['drill, 1/8 bit'],
     minutes: 1.2,
     symbol: 'point',
-    tip: 'A 1/8 pilot through the pipe first, and the screw snug, not tight: plastic that is squeezed cracks in the cold.',
+    tip: PILOT,
   },
   /** One screw through each crown into a timber ridge. */
   crownScrew: {
@@ -27,7 +30,7 @@ export const FRAME_JOINTS = {
     tools: ['drill, 1/8 bit'],
     minutes: 0.6,
     symbol: 'point',
-    tip: 'A 1/8 pilot through the pipe first, and the screw snug, not tight: plastic that is squeezed cracks in the cold.',
+    tip: PILOT,
   },
   /** Self-drilling screws through steel, or through a moulded socket into its pipe. */
   tekScrew: {

@@ -10,7 +10,8 @@ import { type CoverLayout, layoutCover } from '../../layout';
 import { assess, assessCover } from '../../plan';
 import type { Brief } from '../../site/brief';
 import { type Merits, meritsOf } from '../merits';
-import { type Wish, cropsOf, doesFor } from './wishes';
+import { doesFor } from './abilities';
+import { type Wish, cropsOf } from './wishes';
 
 /** A design weighed. Plain data: thousands of them are kept. */
 export interface ScoredDesign extends Score {

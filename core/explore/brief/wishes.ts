@@ -1,14 +1,13 @@
 /** A brief as wishes: each asks one thing of a design, says it in words, and tells how far a design misses it. */
-import { type Phrase, amount, listed, phrase } from '../../base/figure';
+import type { Quantity } from '../../base/amount';
+import { type Amount, type Phrase, amount, listed, phrase } from '../../base/figure';
 import { MM_PER_INCH, isMetric } from '../../base/length';
-import type { Opening } from '../../cover/assembly/openings';
-import { countOfJoint } from '../../cover/joints/kind';
 import { familyOf } from '../../cover/families/registry';
 import { type Catalog, cropOf } from '../../catalog/catalog';
 import type { Crop } from '../../catalog/crops';
 import { catalogOf } from '../../catalog/own';
-import type { CoverMaterial } from '../../catalog/types';
 import { toolsOf } from '../compare';
+import { reaches, serves, withOneHand } from './abilities';
 import type { MeritKey, Merits } from '../merits';
 import type { Garden } from '../../garden/garden';
 import { designConditions } from '../../judge/strength/designConditions';
@@ -51,18 +50,6 @@ export interface Wish {
   readonly mends?: readonly string[];
 }
 
-/** What one hand opens, kg at the hand. Source: our own figure, a full watering can of half the size. */
-const ONE_HAND_KG = 5;
-/** Fastenings that one hand undoes and does again each day. Source: our own figure, a latch at each end of a lid and its handle. */
-const ONE_HAND_UNDOES = 3;
-/** Milder by so much at the least a cover must keep a night to be for winter or spring, C. */
-const HELP_C = { winter: 2, spring: 1 } as const;
-/** Summer cloth by what it is for. */
-const CLOTH: Readonly<Record<'insects' | 'sun', readonly CoverMaterial['kind'][]>> = {
-  // Fleece keeps them off too, and warms and shades the crop all summer: nobody who asks for a net means it.
-  insects: ['net'],
-  sun: ['shade'],
-};
 /** Missing it at all counts so much, and the rest by how far. */
 const AT_ALL = 0.2;
 
@@ -74,10 +61,6 @@ export function missOf({ sense, value }: Bound, figure: number, scale = Math.max
   // Never flat: what comes nearer is always better.
   return short <= 1e-9 ? 0 : AT_ALL + ((1 - AT_ALL) * short) / (short + scale);
 }
-
-/** Whether a cloth does for a purpose. */
-export const doesFor = (cover: Pick<CoverMaterial, 'kind'>, purpose: 'insects' | 'sun'): boolean =>
-  CLOTH[purpose].includes(cover.kind);
 
 /** How far figures are from what a wish for one of them asks. */
 export const missOfFigure = (bound: Bound, figures: Merits): number =>
@@ -142,39 +125,6 @@ const REACH: Readonly<Record<NonNullable<Brief['reach']>, string>> = {
   ends: 'from the ends',
 };
 
-/** Openings through which a hand comes to the plants. */
-const doors = (o: Assessment): readonly Opening[] => o.assembly.openings.filter((x) => x.reachedFrom !== 'none');
-function reaches(o: Assessment, from: NonNullable<Brief['reach']>): boolean {
-  const ways = new Set(doors(o).map((x) => x.reachedFrom));
-  if (ways.has('inside')) return true;
-  return from === 'both sides'
-    ? ways.has('both sides') || (ways.has('near') && ways.has('far'))
-    : ways.has(from) || (from !== 'ends' && ways.has('both sides'));
-}
-/** Weight at the hand of what must be lifted to open it; nothing for a skirt, a flap or a door. */
-function inHandKg(o: Assessment, opening: Opening): number {
-  const i = o.assembly.moving.findIndex((part) => part.name === opening.name);
-  return i < 0 ? 0 : (o.lifts[i]?.value ?? 0);
-}
-/** What has to be undone to open it, and done again to shut it: clips, weights, latches, of each as many as there are. */
-const undone = (o: Assessment, opening: Opening): number =>
-  o.assembly.joints.filter((j) => opening.shut.includes(j.id)).reduce((sum, j) => sum + countOfJoint(j), 0);
-const withOneHand = (o: Assessment): boolean =>
-  doors(o).some(
-    (x) => x.lift?.motion !== 'carried' && inHandKg(o, x) <= ONE_HAND_KG && undone(o, x) <= ONE_HAND_UNDOES,
-  );
-
-/** Whether it keeps nights milder, by its own cover. */
-const keepsWarm = (o: Assessment, leastC: number): boolean => o.assembly.crop.crop.killingC - o.coldest.value >= leastC;
-function serves(o: Assessment, purpose: Purpose): boolean {
-  if (purpose === 'winter' || purpose === 'spring') return keepsWarm(o, HELP_C[purpose]);
-  const worn = [
-    o.assembly.enclosure.skins[0].cover,
-    ...o.cover.coats.flatMap((c) => o.site.catalog.cover.get(c.coverKey ?? '') ?? []),
-  ];
-  return worn.some((cover) => doesFor(cover, purpose));
-}
-
 /** Whether a check judges what a wish asks: failing it misses that wish where it is said, and does not stand where it is not. */
 const isFor = (wish: string, check: Check): boolean =>
   check.under === undefined ? wish === 'headroom' && check.id === 'crop' : check.under === wish;
@@ -204,6 +154,23 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
   const wishes: Wish[] = [];
   const add = (wish: Wish | false | undefined): void => void (wish && wishes.push(wish));
   const without = (part: Partial<Brief>): { readonly without: Brief } => ({ without: { ...b, ...part } });
+  /** A wish for at most so much, where the brief says how much. */
+  const limit = (
+    id: string,
+    field: 'price' | 'hours' | 'liftKg' | 'carryMm' | 'storeMm',
+    figure: MeritKey,
+    quantity: Quantity,
+    say: (most: Amount) => Pick<Wish, 'thing' | 'does'> & Partial<Wish>,
+  ): void => {
+    const value = b[field];
+    if (value !== null)
+      add(
+        bounded(
+          { figure, sense: 'most', value },
+          { id, ...say(amount(value, quantity)), ...without({ [field]: null }) },
+        ),
+      );
+  };
   /** A list without one of its entries. */
   const less = <T>(list: readonly T[], entry: T): T[] => list.filter((x) => x !== entry);
 
@@ -293,67 +260,27 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
         },
       ),
     );
-  if (b.price !== null)
-    add(
-      bounded(
-        { figure: 'price', sense: 'most', value: b.price },
-        {
-          id: 'price',
-          thing: phrase`a price of ${amount(b.price, 'money')}`,
-          does: phrase`costs no more than ${amount(b.price, 'money')}`,
-          ...without({ price: null }),
-        },
-      ),
-    );
-  if (b.hours !== null)
-    add(
-      bounded(
-        { figure: 'hours', sense: 'most', value: b.hours },
-        {
-          id: 'hours',
-          thing: phrase`${amount(b.hours, 'hours')} of building`,
-          does: phrase`is built in ${amount(b.hours, 'hours')}`,
-          ...without({ hours: null }),
-        },
-      ),
-    );
-  if (b.liftKg !== null)
-    add(
-      bounded(
-        { figure: 'liftKg', sense: 'most', value: b.liftKg },
-        {
-          id: 'lift',
-          thing: phrase`no more than ${amount(b.liftKg, 'mass')} to lift`,
-          does: phrase`has nothing heavier to lift than ${amount(b.liftKg, 'mass')}`,
-          ...without({ liftKg: null }),
-        },
-      ),
-    );
-  if (b.carryMm !== null)
-    add(
-      bounded(
-        { figure: 'longestMm', sense: 'most', value: b.carryMm },
-        {
-          id: 'carry',
-          thing: phrase`pieces of at most ${amount(b.carryMm, 'length')} in the car`,
-          does: phrase`is made of pieces no longer than ${amount(b.carryMm, 'length')}`,
-          ...without({ carryMm: null }),
-          anew: true,
-        },
-      ),
-    );
-  if (b.storeMm !== null)
-    add(
-      bounded(
-        { figure: 'longestMm', sense: 'most', value: b.storeMm },
-        {
-          id: 'store',
-          thing: phrase`pieces of at most ${amount(b.storeMm, 'length')} to put away`,
-          does: phrase`comes apart into pieces no longer than ${amount(b.storeMm, 'length')}`,
-          ...without({ storeMm: null }),
-        },
-      ),
-    );
+  limit('price', 'price', 'price', 'money', (x) => ({
+    thing: phrase`a price of ${x}`,
+    does: phrase`costs no more than ${x}`,
+  }));
+  limit('hours', 'hours', 'hours', 'hours', (x) => ({
+    thing: phrase`${x} of building`,
+    does: phrase`is built in ${x}`,
+  }));
+  limit('lift', 'liftKg', 'liftKg', 'mass', (x) => ({
+    thing: phrase`no more than ${x} to lift`,
+    does: phrase`has nothing heavier to lift than ${x}`,
+  }));
+  limit('carry', 'carryMm', 'longestMm', 'length', (x) => ({
+    thing: phrase`pieces of at most ${x} in the car`,
+    does: phrase`is made of pieces no longer than ${x}`,
+    anew: true,
+  }));
+  limit('store', 'storeMm', 'longestMm', 'length', (x) => ({
+    thing: phrase`pieces of at most ${x} to put away`,
+    does: phrase`comes apart into pieces no longer than ${x}`,
+  }));
   const { reach, hands } = b;
   if (reach !== null)
     add(
