@@ -9,7 +9,7 @@ const message = (text) => ({ message: text });
  * A file that stands in core/ itself (plan.ts, cut.ts, evaluate.ts ...) is of the floor "core".
  */
 const FLOORS = ['base', 'catalog', 'site', 'cover', 'make', 'judge', 'garden', 'core', 'explore', 'commands', 'show'];
-const COVER_FLOORS = ['hoop', 'assembly', 'answers', 'joints', 'guide', 'parts', 'families'];
+const COVER_FLOORS = ['hoop', 'assembly', 'answers', 'joints', 'structure', 'guide', 'parts', 'families'];
 
 const folder = (path, floors, own) => {
   const name = path.split('/')[0] ?? '';

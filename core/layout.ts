@@ -2,7 +2,7 @@
 import { memoizeByIdentity } from './base/memoize';
 import { type Result, fail, ok } from './base/result';
 import type { Assembly, HardwareUse } from './cover/assembly/types';
-import { weighed } from './cover/assembly/weighed';
+import { weighed } from './cover/structure/weighed';
 import { rollPrice, sheetPrice } from './catalog/prices';
 import { assemblyOf, builtFrom } from './garden/assemblyOf';
 import { buildSite } from './garden/buildSite';

@@ -1,5 +1,5 @@
 import type { Vec3 } from '../../base/geometry';
-import type { Member, Panel, AssemblySpec } from './types';
+import type { Bow, Member, Panel, AssemblySpec } from './types';
 
 const OTHER = { left: 'right', right: 'left' } as const;
 
@@ -7,8 +7,16 @@ const OTHER = { left: 'right', right: 'left' } as const;
 export function mirrored(a: AssemblySpec, widthMm: number): AssemblySpec {
   const point = ([x, y, z]: Vec3): Vec3 => [x, widthMm - y, z];
   const way = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
+  // Pieces of one row keep one bow between them.
+  const bows = new Map<Bow, Bow>();
+  const bow = (b: Bow): Bow => {
+    const turned = bows.get(b) ?? { ...b, footYMm: widthMm - b.footYMm - b.hoop.spanMm };
+    bows.set(b, turned);
+    return turned;
+  };
   const member = (m: Member): Member => ({
     ...m,
+    ...(m.bow && { bow: bow(m.bow) }),
     shape:
       m.shape.kind === 'straight'
         ? { kind: 'straight', from: point(m.shape.from), to: point(m.shape.to), wide: way(m.shape.wide) }

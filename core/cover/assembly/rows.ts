@@ -86,7 +86,7 @@ export interface SheetSpan {
 
 /** A board that takes the outward push of hoop feet between its supports. */
 export interface PushedRail {
-  readonly tag: string;
+  readonly tags: readonly string[];
   readonly section: Section;
   /** Which side of the section the push bends. */
   readonly across: 'thickness' | 'width';
@@ -99,8 +99,6 @@ export interface SleeveJoint {
   readonly outer: Section;
   readonly inner: Section;
   readonly where: string;
-  /** What may stand in the place of the inner one, of its own kind. */
-  readonly offers: readonly Section[];
   /** Pinned through, so that play does no harm. */
   readonly pinned?: true;
 }
@@ -119,8 +117,6 @@ export interface EndBar {
 export interface PostRow {
   readonly tags: readonly string[];
   readonly section: Section;
-  /** Posts of the same kind that may stand in their place. */
-  readonly offers: readonly Section[];
   readonly depthMm: number;
   readonly aboveMm: number;
   readonly set: 'driven' | 'dug';
@@ -132,4 +128,15 @@ export interface PostRow {
   readonly endM2: number;
   /** Diagonal braces between posts along the house. */
   readonly braces: number;
+}
+
+/** What bears what in a cover, found from its pieces and joints. */
+export interface Structure {
+  readonly arches: readonly ArchRow[];
+  readonly beams: readonly BeamRow[];
+  readonly spans: readonly SheetSpan[];
+  readonly pushedRails: readonly PushedRail[];
+  readonly sleeves: readonly SleeveJoint[];
+  readonly posts: readonly PostRow[];
+  readonly endBars: readonly EndBar[];
 }

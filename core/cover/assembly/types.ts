@@ -4,7 +4,8 @@ import type { Crop } from '../../catalog/crops';
 import type { CoverMaterial, Section, StiffSheet } from '../../catalog/types';
 import type { WallKind } from '../../catalog/walls';
 import type { MovingPart, Opening, Ventilation } from './openings';
-import type { ArchRow, BeamRow, EndBar, PostRow, PushedRail, SheetSpan, SleeveJoint } from './rows';
+import type { BentHoop, Elastica } from '../hoop/types';
+import type { CountAsked, DriftedOn, Structure } from './rows';
 import type { Phrase } from '../../base/figure';
 
 export type EndCut = 'square' | 'mitre' | 'bevel' | 'taper' | 'curve';
@@ -26,6 +27,18 @@ export interface Mark {
   readonly label: string;
 }
 
+/** The curve or gable that hoops of a row are of: sprung from straight pipe, or made to shape; and where it stands, mm. */
+export interface Bow {
+  readonly hoop: Elastica | BentHoop;
+  /** Sprung from straight, with its bending locked in; or bent to shape beforehand. */
+  readonly sprung: boolean;
+  /** Left foot of what is free, and height of both feet. */
+  readonly footYMm: number;
+  readonly footZMm: number;
+  /** Where the gardener measures the height from: soil, or the rail the feet stand on. */
+  readonly baseZMm: number;
+}
+
 /** One piece to cut. Its tag is the same on drawings, lists, steps and the piece itself. */
 export interface Member {
   readonly tag: string;
@@ -42,6 +55,10 @@ export interface Member {
   readonly sawnFrom?: string;
   readonly holes: readonly Hole[];
   readonly marks: readonly Mark[];
+  /** Of a hoop, or of a part of one. */
+  readonly bow?: Bow;
+  /** The question that asks how many of them there are, where one does. */
+  readonly asked?: CountAsked;
 }
 
 /** One line of a sheet's size. */
@@ -65,6 +82,8 @@ export interface SheetPart {
   readonly gathered?: true;
   /** Of a sheet that is held by what lies on its edge. */
   readonly skirt?: Skirt;
+  /** Of mesh that stands by itself: its wires across the bed, so far apart, each cut so long, mm. */
+  readonly wires?: { readonly section: Section; readonly everyMm: number; readonly cutMm: number; readonly bow: Bow };
 }
 
 /** What of a sheet's width lies on the ground or the soil past its folds, and what the rest of it is for, mm. */
@@ -132,7 +151,7 @@ export interface Joint {
   readonly kind: string;
   /** In the words of a shopping list: "Hoop feet to the rails". */
   readonly where: string;
-  /** The pieces it joins, by tag. */
+  /** The pieces it joins, by tag; of pipes that go over one another the outer first. */
   readonly tags: readonly string[];
   /** Where each of them is, mm; for those that run along a line, the places of their fixings. */
   readonly places: readonly Vec3[];
@@ -244,7 +263,7 @@ export type Fixing = 'weights' | 'clips' | 'battens' | 'channel' | 'staples';
 /** What a family says: everything else of an assembly is worked out of it, once for all families. */
 export interface AssemblySpec extends Omit<
   Assembly,
-  'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'crop' | 'steps'
+  keyof Structure | 'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'crop' | 'steps'
 > {
   readonly footing: Omit<Footing, 'holdDowns'>;
   readonly steps: readonly StepSpec[];
@@ -263,7 +282,7 @@ export interface Stage extends Omit<StepSpec, 'tags' | 'joints'> {
 }
 
 /** Everything that stands over one bed; all drawings, lists and figures come from this alone. */
-export interface Assembly {
+export interface Assembly extends Structure {
   readonly members: readonly Member[];
   readonly sheets: readonly SheetPart[];
   readonly panels: readonly Panel[];
@@ -272,17 +291,14 @@ export interface Assembly {
   readonly openings: readonly Opening[];
   /** Counted from the joints, and from what is bought whole. */
   readonly hardware: readonly HardwareUse[];
-  readonly arches: readonly ArchRow[];
-  readonly beams: readonly BeamRow[];
-  readonly spans: readonly SheetSpan[];
-  readonly pushedRails: readonly PushedRail[];
+  /** What hangs on each metre of the ridge, kg. */
+  readonly hungKgPerM?: number;
+  /** The wall that its roof leans on: how high it stands over the upper edge, and how far the slope reaches from it, level, mm. */
+  readonly wallOver?: Omit<DriftedOn, 'by'>;
   /** Underside of the cover across the bed, from left to right, mm: what headroom is measured to. */
   readonly under: readonly Point2[];
   /** From where to where along the bed it covers the soil, mm. */
   readonly reachMm: readonly [from: number, to: number];
-  readonly sleeves: readonly SleeveJoint[];
-  readonly posts: readonly PostRow[];
-  readonly endBars: readonly EndBar[];
   readonly moving: readonly MovingPart[];
   readonly footing: Footing;
   readonly contacts: readonly Contact[];

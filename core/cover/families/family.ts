@@ -1,6 +1,7 @@
 /** A family from its declarations: schema, first answers, questions, setters; and its recipe. */
 import { type Family, registerFamily } from './registry';
 import { assembled } from '../joints/derive';
+import { structureOf } from '../structure/structure';
 import { withExtra } from '../parts/extra';
 import { splitEqualBars } from '../parts/equalBars';
 import type { OfEveryCover } from '../answers/place';
@@ -167,6 +168,7 @@ export function family<D extends Declared & OfEveryCover>(recipe: Recipe<D>): Fa
       const said = withExtra(stands, chosen.extra);
       return possible({
         ...assembled(site.catalog.halves === 'middle' ? splitEqualBars(said) : said, site),
+        ...structureOf(said, site),
         crop: cropUnder(site, chosen.crop, chosen.rowFromEdgeMm, said.under),
       });
     },

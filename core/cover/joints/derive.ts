@@ -10,6 +10,7 @@ import type {
   StepSpec,
   BuildStep,
 } from '../assembly/types';
+import type { Structure } from '../assembly/rows';
 import {
   type Fastening,
   type MovingPart,
@@ -129,7 +130,7 @@ function stepWith(step: StepSpec, joints: readonly Joint[]): BuildStep {
  * and what each step takes.
  * @throws when a joint is of no kind
  */
-export function assembled(said: AssemblySpec, ground: Ground): Omit<Assembly, 'crop'> {
+export function assembled(said: AssemblySpec, ground: Ground): Omit<Assembly, 'crop' | keyof Structure> {
   const { joints, openings } = said;
   return {
     ...said,

@@ -5,7 +5,7 @@ import { type Vec3, add, distance, scale, subtract } from '../../base/geometry';
 import { boardShape, thicknessMm } from '../../catalog/sections';
 import { endsOf, piece } from '../assembly/pieces';
 import { hoopMark, straightRun } from '../joints/runs';
-import { longestFree, tiePlaces } from './ties';
+import { tiePlaces } from './ties';
 import type { Joint, Member } from '../assembly/types';
 
 const BATTEN = '1x2';
@@ -52,8 +52,6 @@ interface FrameSite {
 export interface TimberFrame {
   readonly rails: readonly Member[];
   readonly endBoards: readonly Member[];
-  /** The longest part of a rail between corners and ties, mm. */
-  readonly freeRailMm: number;
   readonly ties: readonly Member[];
   readonly battens: readonly Member[];
   /** Its corners, ties and spliced rails, screwed. */
@@ -128,7 +126,6 @@ export function buildFrame(a: FrameChoices, s: FrameSite): TimberFrame {
   const rails = [...front.members, ...back.members].map((m) => withTieMarks(m, ties));
   return {
     rails,
-    freeRailMm: longestFree(tieSite, tieXs),
     endBoards,
     ties,
     battens: [...battens, ...endBattens],

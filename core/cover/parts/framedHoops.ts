@@ -11,19 +11,16 @@ import { fastened, flapJoints } from './framedSheet';
 import type { HoopFrame } from './hoopFrame';
 import { endsOfRow } from './hoops';
 
-/** What follows of any hoops in a frame: what they carry, what rails they push, what they enclose, on what they stand. */
+/** What follows of any hoops in a frame: what they enclose, and on what they stand. */
 export function framedHoops(
   cover: CoverMaterial,
   f: HoopFrame,
   panels: readonly Panel[],
   on: FootingOn,
   { catalog }: BuildSite,
-): Pick<AssemblySpec, 'arches' | 'pushedRails' | 'under' | 'reachMm' | 'footing' | 'enclosure'> {
+): Pick<AssemblySpec, 'under' | 'reachMm' | 'footing' | 'enclosure'> {
   const over = { lengthMm: f.lengthMm, widthMm: f.width };
   return {
-    arches: [f.arch],
-    // What was bent beforehand pushes nothing.
-    pushedRails: f.arch.sprung ? [f.pushed] : [],
     under: f.under,
     reachMm: [f.x0 + f.t, f.x1 - f.t],
     footing: { on, stiff: true, ...over },

@@ -16,7 +16,6 @@ import { sheetRun } from '../assembly/sheetRun';
 import { type RidgeBuilt, buildRidge } from './ridge';
 import { type HoopMeasured, hoopDimensions } from '../assembly/hoopDimensions';
 import type { Dimension, Member } from '../assembly/types';
-import type { ArchRow, PushedRail } from '../assembly/rows';
 import type { WholePlace } from './hungWhole';
 
 /** What a row of hoops in a rectangular frame is made of. */
@@ -90,9 +89,6 @@ export interface HoopFrame {
   readonly across: CrossBoards;
   readonly hoops: readonly Member[];
   readonly ridge: RidgeBuilt;
-  readonly arch: ArchRow;
-  /** A rail as sprung hoops push it. */
-  readonly pushed: PushedRail;
   readonly line: readonly Point2[];
   readonly under: readonly Point2[];
 }
@@ -184,7 +180,12 @@ export function timberHoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site
       outward,
     },
   );
-  const hoops = hoopMembers({ hoop, cutMm }, a.pipe, xs, footY, footZ, heldMm);
+  const hoops = hoopMembers({ hoop, cutMm }, a.pipe, xs, {
+    footY,
+    footZ,
+    tailMm: heldMm,
+    bears: { sprung: !place.bent, baseZMm: footZ },
+  });
   const ridge = buildRidge(
     a.ridge,
     {
@@ -225,26 +226,6 @@ export function timberHoopFrame(a: HoopFrameChoices, place: HoopFramePlace, site
     ridge,
     line,
     under: underHoop(hoop, a.pipe, footY, footZ),
-    arch: {
-      tags: hoops.map((h) => h.tag),
-      section: a.pipe,
-      hoop,
-      sprung: !place.bent,
-      xsMm: xs,
-      spacingMm,
-      footYMm: footY,
-      footZMm: footZ,
-      baseZMm: footZ,
-      cutMm,
-      ridge: ridge.ridge,
-    },
-    pushed: {
-      tag: 'A1',
-      section: a.frame,
-      across: a.stand === 'on edge' ? 'thickness' : 'width',
-      freeLengthMm: frame.freeRailMm,
-      pushesAtMm: spacingMm,
-    },
   });
 }
 

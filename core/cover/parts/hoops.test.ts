@@ -68,7 +68,11 @@ describe('schools of height', () => {
 
 test('hoops as drawn are as long as they are cut', () => {
   const hoop = sprung({ by: 'length', lengthMm: 2100 });
-  const [first] = hoopMembers(hoop, section(SHIPPED, 'pvc-1/2'), [0, 500], 50, 200, 150);
+  const [first] = hoopMembers(hoop, section(SHIPPED, 'pvc-1/2'), [0, 500], {
+    footY: 50,
+    footZ: 200,
+    tailMm: 150,
+  });
   if (first?.shape.kind !== 'curve') throw new Error('a curve');
   expect(pathLength(first.shape.points.map(([, y, z]) => ({ y, z })))).toBeCloseTo(2100, -1);
   expect(first.tag).toBe('H1');

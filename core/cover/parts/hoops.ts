@@ -6,7 +6,7 @@ import { hoopCurve } from '../hoop/curve';
 import { solveHoop } from '../hoop/elastica';
 import { type Result, fail, ok } from '../../base/result';
 import type { Point2, Vec3 } from '../../base/geometry';
-import type { Member } from '../assembly/types';
+import type { Bow, Member } from '../assembly/types';
 
 export interface SprungHoop {
   readonly hoop: Elastica;
@@ -166,14 +166,21 @@ export function hoopPlaces(
   return ok(Array.from({ length: bays + 1 }, (_, i) => first + (run * i) / bays));
 }
 
+/** Where hoops of a row stand, mm: the left foot of what is free, and the straight pipe below it. */
+interface HoopsAt {
+  readonly footY: number;
+  readonly footZ: number;
+  readonly tailMm: number;
+  /** Of hoops that bear the cover: whether they are sprung, and where their height is measured from. */
+  readonly bears?: Pick<Bow, 'sprung' | 'baseZMm'>;
+}
+
 /** Hoops as members, tags H1, H2 ..., with straight tails along the feet's own direction. */
 export function hoopMembers(
   sprung: { readonly hoop: Elastica | BentHoop; readonly cutMm: number },
   pipe: Section,
   xs: readonly number[],
-  footY: number,
-  footZ: number,
-  tailMm: number,
+  { footY, footZ, tailMm, bears }: HoopsAt,
 ): readonly Member[] {
   const curve = hoopCurve(sprung.hoop, 64);
   const first = curve[0];
@@ -185,6 +192,7 @@ export function hoopMembers(
     ...curve,
     ...(tailMm > 0 ? [{ y: sprung.hoop.spanMm + dy, z: -dz }] : []),
   ];
+  const bow = bears && { hoop: sprung.hoop, ...bears, footYMm: footY, footZMm: footZ };
   return xs.map((x, i) => ({
     tag: `H${i + 1}`,
     part: 'Hoop',
@@ -194,6 +202,7 @@ export function hoopMembers(
     ends: ['square', 'square'],
     holes: [],
     marks: [],
+    ...(bow && { bow }),
   }));
 }
 

@@ -11,6 +11,7 @@ import type { Elastica } from '../hoop/types';
 import { type Result, fail, ok } from '../../base/result';
 import { MM_PER_INCH } from '../../base/length';
 import { soilZ } from '../assembly/crop';
+import { rowsOf } from '../structure/arches';
 import { hoopMembers, outerFace, underHoop } from './hoops';
 import { type Point2, type Vec3, pathLength, sweptFaces } from '../../base/geometry';
 import { sheetRun } from '../assembly/sheetRun';
@@ -45,18 +46,18 @@ interface InLid {
  * The inner hoops stand in the soil under the outer ones, so that they stay when a lid is opened; or in the lid, and open with it.
  */
 export function addInnerTunnel(outer: AssemblySpec, a: Nested, site: BuildSite, inLid?: InLid): Result<AssemblySpec> {
-  const arch = outer.arches[0];
-  if (a.inner === null || !arch) return ok(outer);
+  const [row] = rowsOf(outer.members);
+  if (a.inner === null || !row) return ok(outer);
   const { bed, survey } = site;
   const width = survey.frameOn.widthMm;
-  const pipe = arch.section.materialKey === 'pvc' ? arch.section : stock(site, 'pvc-1/2');
+  const pipe = row.pieces[0].section.materialKey === 'pvc' ? row.pieces[0].section : stock(site, 'pvc-1/2');
   const cover = a.inner;
   const od = thicknessMm(pipe);
   const base = inLid?.baseZ ?? soilZ(bed);
   const buryMm = inLid ? 0 : BURY_MM;
   const top = Math.max(...outer.under.map((p) => p.z));
   const inside = {
-    spanMm: arch.hoop.spanMm,
+    spanMm: row.bow.hoop.spanMm,
     pipe,
     base,
     top,
@@ -71,20 +72,20 @@ export function addInnerTunnel(outer: AssemblySpec, a: Nested, site: BuildSite, 
   const longest = Math.max(...pipe.stock.map((bar) => bar.lengthMm));
   if (cutMm > longest) return fail('innerGapMm', 'The inner hoops need more pipe than the longest on sale.');
   const footY = (width - spanMm) / 2;
-  const xs = arch.xsMm.map((x, i) =>
+  const xs = row.xs.map((x, i) =>
     inLid
       ? // Beside the outer hoop, toward the middle.
-        x + (i < arch.xsMm.length / 2 ? 1 : -1) * (od + BESIDE_MM)
+        x + (i < row.xs.length / 2 ? 1 : -1) * (od + BESIDE_MM)
       : i === 0
         ? Math.max(x, outer.reachMm[0]) + a.innerGapMm
-        : i === arch.xsMm.length - 1
+        : i === row.xs.length - 1
           ? Math.min(x, outer.reachMm[1]) - a.innerGapMm
           : x,
   );
   const [first = 0, last = 0] = [xs[0], xs[xs.length - 1]];
   if (last - first < 200)
     return fail('innerGapMm', 'There is no length left for a second layer: make the gap smaller.');
-  const hoops = hoopMembers({ hoop, cutMm }, pipe, xs, footY, base, buryMm).map((m) => ({
+  const hoops = hoopMembers({ hoop, cutMm }, pipe, xs, { footY, footZ: base, tailMm: buryMm }).map((m) => ({
     ...m,
     tag: m.tag.replace('H', 'N'),
     part: 'Inner hoop',

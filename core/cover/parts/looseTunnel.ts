@@ -16,7 +16,6 @@ import {
 import { thicknessMm } from '../../catalog/sections';
 import type { BuildSite } from '../../site/buildSite';
 import { MM_PER_INCH } from '../../base/length';
-import { EMPTY_SPEC } from '../assembly/bare';
 import { hoopDimensions } from '../assembly/hoopDimensions';
 import { underHoop } from './hoops';
 import { type Point2, pathLength, sweptFaces } from '../../base/geometry';
@@ -26,13 +25,11 @@ import type { LooseTunnelAnswers, TunnelRow } from './tunnelRow';
 import type { Dimension, FootingOn, Joint, AssemblySpec, SheetPart, Stage } from '../assembly/types';
 import { type Stages, built } from '../guide/built';
 import { looseCoverStage } from './tunnelStages';
-import type { SleeveJoint } from '../assembly/rows';
 
 /** What is particular to a family of loose tunnels. */
 interface TunnelParts {
   /** What keeps the film from the pipe, or that nothing does. */
   readonly guard?: readonly Joint[];
-  readonly sleeves: readonly SleeveJoint[];
   readonly on: FootingOn;
   readonly dimensions: readonly Dimension[];
   /** How it is built, with the stage that covers it. */
@@ -42,7 +39,7 @@ interface TunnelParts {
 /** A row of hoops under a loose sheet that is clipped at the ends and weighted at the foot. */
 export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSite, parts: TunnelParts): AssemblySpec {
   const { xs, footY, footZ, baseY, baseZ, spanMm, pipe, cover } = row;
-  const { hoop, cutMm } = row.hoop;
+  const { hoop } = row.hoop;
   const first = xs[0] ?? 0;
   const last = xs[xs.length - 1] ?? 0;
   const { line, folds } = row.run;
@@ -80,7 +77,7 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     ...lyingOf(a, row.run),
   };
   return {
-    ...EMPTY_SPEC,
+    remarks: [],
     ...built(parts.stages(looseCoverStage(a, row, sheet, hold)), parts.guard),
     openings: [
       ...(folds[0] === 'hoop'
@@ -92,22 +89,6 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
             : endOpenings(top, a.ends, [first, last], rise)),
       ...flapOpenings(hold.flaps, hold.covered),
     ],
-    arches: [
-      {
-        tags: row.hoops.map((h) => h.tag),
-        section: pipe,
-        hoop,
-        sprung: row.sprung,
-        xsMm: xs,
-        spacingMm: (last - first) / (xs.length - 1),
-        footYMm: footY,
-        footZMm: footZ,
-        baseZMm: baseZ,
-        cutMm,
-        ridge: row.ridge.ridge,
-      },
-    ],
-    sleeves: parts.sleeves,
     under,
     reachMm: [first, last],
     footing: { on: parts.on, stiff: false, lengthMm: run, widthMm: spanMm },

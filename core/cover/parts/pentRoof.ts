@@ -2,13 +2,12 @@
 import { amount, phrase } from '../../base/figure';
 import type { Flat, Vec3 } from '../../base/geometry';
 import { type Made, fail, ok } from '../../base/result';
-import { section, stiffSheet } from '../../catalog/catalog';
+import { section } from '../../catalog/catalog';
 import { boardShape } from '../../catalog/sections';
 import type { Section } from '../../catalog/types';
 import type { BuildSite } from '../../site/buildSite';
 import { leader } from '../assembly/dimension';
 import { endsOf, piece } from '../assembly/pieces';
-import type { DriftedOn } from '../assembly/rows';
 import type { Member, AssemblySpec, Stage } from '../assembly/types';
 import { MINUTES, stage, tagList } from '../guide/stage';
 import { joint } from '../joints';
@@ -121,16 +120,22 @@ export function pentRoof(a: PentAnswers, site: BuildSite, place: PentPlace) {
     marked,
   );
   const midway = (x: number, y: number): Vec3 => [x, y, (slope.top(y) + slope.under(y)) / 2];
-  const rafters = xs.map((x, i) =>
-    piece(`R${i + 1}`, 'Rafter', a.rafter, midway(x, t), midway(x, width - t), [0, -Math.sin(angle), Math.cos(angle)], {
-      ends: ['mitre', 'mitre'],
-      endAnglesDeg: [-deg, deg],
-    }),
-  );
-  const spacing = (xs[1] ?? x1) - (xs[0] ?? x0) || x1 - x0;
   const asked = { id: 'rafters', now: xs.length, words: ['rafter', 'rafters'] } as const;
-  const drifted = (by: DriftedOn['by']): DriftedOn => ({ wallMm: place.wallOverMm, runMm: width, by });
-  const bears = { across: 'width', gable: false } as const;
+  const rafters = xs.map((x, i) => ({
+    ...piece(
+      `R${i + 1}`,
+      'Rafter',
+      a.rafter,
+      midway(x, t),
+      midway(x, width - t),
+      [0, -Math.sin(angle), Math.cos(angle)],
+      {
+        ends: ['mitre', 'mitre'],
+        endAnglesDeg: [-deg, deg],
+      },
+    ),
+    asked,
+  }));
   const [lowMm, highMm] = [slope.top(0) - z0, slope.top(width) - z0];
   return ok({
     ...slope,
@@ -154,43 +159,9 @@ export function pentRoof(a: PentAnswers, site: BuildSite, place: PentPlace) {
       rafters[0]?.lengthMm ?? 0,
       false,
     ),
-    /** What of it carries snow, and what there is room under. */
+    /** The wall that snow drifts against, and what there is room under. */
     carries: {
-      beams: [
-        {
-          ...bears,
-          tags: rafters.map((m) => m.tag),
-          what: 'Rafters',
-          section: a.rafter,
-          spanMm: (width - 2 * t) / Math.cos(angle),
-          loadWidthMm: spacing,
-          slopeDeg: deg,
-          drift: drifted('slope'),
-          asked,
-        },
-        ...header.members.slice(0, 1).map((m) => ({
-          ...bears,
-          tags: [m.tag],
-          what: 'Front header',
-          section: m.section,
-          spanMm: (x1 - x0) / place.bays,
-          loadWidthMm: width / 2,
-          slopeDeg: 0,
-          drift: drifted('far end'),
-        })),
-      ],
-      spans:
-        a.glazing === 'film'
-          ? []
-          : [
-              {
-                sheet: stiffSheet(site.catalog, a.glazing),
-                spanMm: spacing,
-                slopeDeg: deg,
-                drift: drifted('strip'),
-                asked,
-              },
-            ],
+      wallOver: { wallMm: place.wallOverMm, runMm: width },
       under: [
         { y: 0, z: headZ },
         { y: t, z: Math.min(headZ, slope.under(t)) },

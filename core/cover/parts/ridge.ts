@@ -8,7 +8,6 @@ import { type BuildSite, stock } from '../../site/buildSite';
 import { thicknessMm, tubeShape } from '../../catalog/sections';
 import { hoopMark, straightRun } from '../joints/runs';
 import type { Joint, Member } from '../assembly/types';
-import type { Ridge } from '../assembly/rows';
 
 const TIMBER = '2x2';
 const BOARD = '2x4';
@@ -31,7 +30,6 @@ export interface RidgeSite {
 }
 
 export interface RidgeBuilt {
-  readonly ridge: Ridge;
   readonly members: readonly Member[];
   readonly joints: readonly Joint[];
 }
@@ -45,12 +43,6 @@ export const soilPosts = (site: BuildSite, xs: readonly [number, number]): Ridge
   footZ: soilZ(site.bed) - POST_IN_SOIL_MM,
   inSoilMm: POST_IN_SOIL_MM,
 });
-
-/** What a run along the crowns does for them. */
-export const tiedBy = (run: readonly Member[]): Ridge => {
-  const [one] = run;
-  return run.length === 1 && one ? { kind: 'tied', section: one.section } : { kind: 'tied' };
-};
 
 /**
  * A ridge of the given school, with what ties it to every crown.
@@ -67,13 +59,12 @@ export function buildRidge(
   const n = hoopXs.length;
   const od = thicknessMm(pipe);
   const crowns = hoopXs.map((x): Vec3 => [x, y, crownZ]);
-  if (school === 'none') return { ridge: { kind: 'none' }, members: [], joints: [] };
+  if (school === 'none') return { members: [], joints: [] };
   if (school === 'rope') {
     // Three lines: the crown and both sides at a third of the height; a turn round every hoop and a tail at each end.
     const metres = Math.ceil((3 * (last - first + n * Math.PI * od + 1200)) / 1000);
     const where = 'Rope at the crown and at a third of the height, tied hoop to hoop';
     return {
-      ridge: { kind: 'tied' },
       members: [],
       joints: joint('rope', 'ridge', where, hoops, crowns, { count: metres }),
     };
@@ -92,7 +83,6 @@ export function buildRidge(
     mark: wire ? undefined : hoopMark,
   });
   const joined = [...hoops, ...run.members];
-  const between = tiedBy(run.members);
   const tied = (): readonly Joint[] => joint('tie', 'ridge', 'Ridge to every crown, two ties crossed', joined, crowns);
   if (piped) {
     const held =
@@ -102,13 +92,13 @@ export function buildRidge(
       [from, y, z],
       [to, y, z],
     ]);
-    return { ridge: between, members: run.members, joints: [...held, ...caps, ...run.joints] };
+    return { members: run.members, joints: [...held, ...caps, ...run.joints] };
   }
-  if (school === 'timber-tied') return { ridge: between, members: run.members, joints: [...tied(), ...run.joints] };
+  if (school === 'timber-tied') return { members: run.members, joints: [...tied(), ...run.joints] };
   const screwed = wire
     ? joint('staple', 'ridge', 'Over each wire into the ridge', joined, crowns)
     : joint('crownScrew', 'ridge', 'Through each crown into the ridge', joined, crowns);
-  if (school === 'timber') return { ridge: between, members: run.members, joints: [...screwed, ...run.joints] };
+  if (school === 'timber') return { members: run.members, joints: [...screwed, ...run.joints] };
   const postTop = z - depth / 2;
   const posts = post.xs.map((x, i): Member => ({
     tag: `P${i + 1}`,
@@ -123,7 +113,6 @@ export function buildRidge(
   const tops = post.xs.map((x): Vec3 => [x, y, postTop]);
   const feet = post.xs.map((x): Vec3 => [x, y, post.footZ]);
   return {
-    ridge: { kind: 'posted', section: made, spanMm: post.xs[1] - post.xs[0] },
     members: [...run.members, ...posts],
     joints: [
       ...screwed,

@@ -7,7 +7,6 @@ import { MM_PER_INCH } from '../../base/length';
 import { piece, rectangle } from '../assembly/pieces';
 import type { Member, Panel, SheetPart } from '../assembly/types';
 import type { Opening } from '../assembly/openings';
-import type { BeamRow, SheetSpan } from '../assembly/rows';
 import { type Glazing, LAP_MM, panesAndBars } from './glazing';
 import { type LidJoints, lidJoints } from './lidJoints';
 import type { LidSite, LidWords } from './lidSite';
@@ -30,8 +29,6 @@ export interface Lids {
   readonly sheets: readonly SheetPart[];
   readonly joints: LidJoints;
   readonly openings: readonly Opening[];
-  readonly beams: readonly BeamRow[];
-  readonly spans: readonly SheetSpan[];
   readonly pitchDeg: number;
   /** From the back edge down the slope to the front edge, overhang included. */
   readonly reachMm: number;
@@ -72,7 +69,11 @@ export function slopedLids(s: LidSite): Lids {
   const panels: Panel[] = [];
   const sheets: SheetPart[] = [];
   const openings: Opening[] = [];
-  const beamTags: string[] = [];
+  // Loose lids are framed as they are; only of hung ones the bars are asked for.
+  const asked = s.hinged
+    ? { id: 'bars', now: bars, words: ['bar in each lid', 'bars in each lid'] as const }
+    : undefined;
+  const stiles: Member[] = [];
   let panelCount = 0;
 
   for (const [i, xa] of lidXs.entries()) {
@@ -90,8 +91,8 @@ export function slopedLids(s: LidSite): Lids {
       );
       bx.forEach((x, k) => {
         const stile = k === 0 || k === bars + 1;
-        mine.push(
-          piece(
+        mine.push({
+          ...piece(
             `${letter}${String.fromCharCode(99 + k)}`,
             stile ? `${One} stile` : `${One} bar`,
             s.frame,
@@ -99,9 +100,10 @@ export function slopedLids(s: LidSite): Lids {
             at(x, reach - w, t / 2),
             [1, 0, 0],
           ),
-        );
+          ...(asked && { asked }),
+        });
       });
-      beamTags.push(...mine.slice(2).map((m) => m.tag));
+      stiles.push(...mine.slice(2));
       // Marks for the stiles and bars, along both rails in tape order.
       for (const k of [0, 1]) {
         const m = mine[k];
@@ -188,13 +190,6 @@ export function slopedLids(s: LidSite): Lids {
     });
   }
 
-  // Loose lids are framed as they are; only of hung ones the bars are asked for.
-  const asked =
-    framed && s.hinged
-      ? { asked: { id: 'bars', now: bars, words: ['bar in each lid', 'bars in each lid'] } as const }
-      : {};
-  const spacing = (each - w) / (bars + 1);
-  const stiles = members.filter((m) => beamTags.includes(m.tag));
   const joints = lidJoints(s, {
     called,
     at,
@@ -217,33 +212,6 @@ export function slopedLids(s: LidSite): Lids {
     sheets,
     joints,
     openings,
-    beams:
-      beamTags.length > 0
-        ? [
-            {
-              tags: beamTags,
-              what: `${One} bars`,
-              section: s.frame,
-              across: 'thickness',
-              spanMm: onBox,
-              loadWidthMm: bars > 0 ? spacing : spacing / 2,
-              slopeDeg: pitchDeg,
-              gable: false,
-              ...asked,
-            },
-          ]
-        : [],
-    spans:
-      s.glazing === 'film-both'
-        ? []
-        : [
-            {
-              sheet: stiffSheet(s.site.catalog, s.glazing),
-              spanMm: framed ? spacing : each,
-              slopeDeg: pitchDeg,
-              ...asked,
-            },
-          ],
     pitchDeg,
     reachMm: reach,
     areaM2: (reach * (s.x1 - s.x0)) / 1e6,

@@ -113,7 +113,12 @@ export function tunnelRow(a: LooseTunnelAnswers, foot: TunnelFoot, site: BuildSi
   const first = xs.value[0] ?? 0;
   const last = xs.value[xs.value.length - 1] ?? 0;
   const shape = hoop.value.hoop;
-  const hoops = hoopMembers(hoop.value, pipe, xs.value, footY, footZ, foot.aboveMm + foot.belowMm);
+  const hoops = hoopMembers(hoop.value, pipe, xs.value, {
+    footY,
+    footZ,
+    tailMm: foot.aboveMm + foot.belowMm,
+    bears: { sprung: foot.sprung, baseZMm: foot.baseZ },
+  });
   return ok({
     ...foot,
     pipe,

@@ -65,18 +65,18 @@ describe('sleeve fit', () => {
 
   test('a pipe that rattles on its rod is said to; one that fits is not', () => {
     const tight = look((g) => answers(g, 1, { rod: 'rod-3' }), 1);
-    expect(verdict(tight, 'sleeve pipe over rod')).toBe('tight');
-    expect(fixesFor(tight).some((m) => m.checkId === 'sleeve pipe over rod')).toBe(true);
+    expect(verdict(tight, 'sleeve hoop over driven rod')).toBe('tight');
+    expect(fixesFor(tight).some((m) => m.checkId === 'sleeve hoop over driven rod')).toBe(true);
     expect(
       verdict(
         look(() => undefined, 1),
-        'sleeve pipe over rod',
+        'sleeve hoop over driven rod',
       ),
     ).toBe('holds');
     expect(
       verdict(
         look((g) => answers(g, 1, { rod: 'pvc-1/2' }), 1),
-        'sleeve pipe over rod',
+        'sleeve hoop over driven rod',
       ),
     ).toBe('fails');
   });

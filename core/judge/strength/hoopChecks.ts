@@ -146,6 +146,17 @@ export function fitsIn(outer: Section, inner: Section, catalog: Catalog): boolea
   return gap >= leastMm - 1e-9 && gap <= mostMm + 1e-9;
 }
 
+/** Rods and pipes on sale that may stand in the place of one, no rod for a pipe; a family refuses what it does not offer. */
+export const otherPosts = (s: Section, catalog: Catalog): readonly Section[] =>
+  sectionsWhere(
+    catalog,
+    (x) =>
+      x.shape.kind === 'tube' &&
+      x.stock.length > 0 &&
+      x.key !== s.key &&
+      (x.overRibsMm === undefined || s.overRibsMm !== undefined),
+  );
+
 export function sleeveCheck(a: Pick<Assembly, 'joints'>, joint: SleeveJoint, catalog: Catalog): Check {
   const gap = sleeveGapMm(joint);
   const outer = joint.outer.name;
@@ -172,8 +183,8 @@ export function sleeveCheck(a: Pick<Assembly, 'joints'>, joint: SleeveJoint, cat
     caution: undefined,
     tries: [
       // Only real pairs, each of its own kind.
-      ...joint.offers
-        .filter((s) => s.key !== joint.inner.key && fitsIn(joint.outer, s, catalog))
+      ...otherPosts(joint.inner, catalog)
+        .filter((s) => fitsIn(joint.outer, s, catalog))
         .map((s) => ({ label: [s.name] as Phrase, change: { kind: 'rod', key: s.key } as const })),
       { label: ['A short sleeve over both ends, pinned'], change: { kind: 'answer', id: 'join', value: 'adapter' } },
     ],
@@ -217,7 +228,7 @@ export function railCheck(a: Pick<Assembly, 'members'>, rail: PushedRail, arch: 
   return measured({
     id: 'rail',
     leaf: 'stand',
-    about: aboutTags(a, [rail.tag]),
+    about: aboutTags(a, rail.tags),
     measure: { demand: bow, capacity: limit },
     text: phrase`Long rails bow ${bow < inch(1 / 16) ? 'less than ' : ''}${amount(Math.max(bow, inch(1 / 16)), 'length')} under the push of the hoops; ${amount(limit, 'length')} is the most.`,
     figure,

@@ -1,5 +1,6 @@
 /** Posts of a house: deep enough for the soil and the wind, stout enough at the ground, and braced against racking both ways. */
 import type { PostRow } from '../../cover/assembly/rows';
+import { otherPosts } from './hoopChecks';
 import { inertiaMm4, thicknessMm } from '../../catalog/sections';
 import type { Assembly } from '../../cover/assembly/types';
 import { amount, phrase, term } from '../../base/figure';
@@ -257,7 +258,10 @@ function bending(
             },
           ]
         : []),
-      ...p.offers.map((s) => ({ label: [s.name], change: { kind: 'rod', key: s.key } as const })),
+      ...(p.section.shape.kind === 'tube' ? otherPosts(p.section, site.site.catalog) : []).map((s) => ({
+        label: [s.name],
+        change: { kind: 'rod', key: s.key } as const,
+      })),
       ...moreHoops(p),
       LOWER,
     ],

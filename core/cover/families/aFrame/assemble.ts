@@ -1,7 +1,6 @@
 import type { Vec3 } from '../../../base/geometry';
 import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { underLine } from '../../assembly/enclosure';
 import { sheetRun } from '../../assembly/sheetRun';
@@ -33,34 +32,10 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
   const first = xs[0] ?? x0;
   const legMm = f.legs[0]?.lengthMm ?? 0;
   const middleOfLeg: Vec3 = [first, width - topY * 0.45, z0 + a.heightMm * 0.45];
-  const triangles = { id: 'pairs', now: xs.length, words: ['triangle', 'triangles'] } as const;
-  const bears = { across: 'width', asked: triangles } as const;
   return ok({
-    ...EMPTY_SPEC,
+    remarks: [],
     ...built(aFrameStages(a, f, covered, sheets, site)),
     openings: flapOpenings(sheets.slice(1), covered).map((o) => ({ ...o, open: ['flap ties'] })),
-    beams: [
-      {
-        ...bears,
-        tags: f.legs.map((m) => m.tag),
-        what: 'Legs',
-        section: a.leg,
-        spanMm: legMm,
-        loadWidthMm: f.spacingMm,
-        slopeDeg: f.steepDeg,
-        gable: true,
-      },
-      {
-        ...bears,
-        tags: f.ridge.members.map((m) => m.tag),
-        what: 'Ridge board',
-        section: a.ridge,
-        spanMm: f.spacingMm,
-        loadWidthMm: width / 4,
-        slopeDeg: 0,
-        gable: false,
-      },
-    ],
     under: f.under,
     reachMm: [x0, x1],
     footing: { on: 'wall', stiff: true, ...over },

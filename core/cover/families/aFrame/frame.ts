@@ -47,9 +47,10 @@ export function triangleFrame(a: AFrameAnswers, site: BuildSite) {
     return [x, far ? width - p.y : p.y, p.z];
   };
   const half = leg.widthMm / 2;
+  const asked = { id: 'pairs', now: xs.length, words: ['triangle', 'triangles'] } as const;
   const legs = xs.flatMap((x, i) =>
-    [false, true].map((far, k) =>
-      piece(
+    [false, true].map((far, k) => ({
+      ...piece(
         `L${2 * i + k + 1}`,
         'Leg',
         a.leg,
@@ -58,7 +59,8 @@ export function triangleFrame(a: AFrameAnswers, site: BuildSite) {
         [0, far ? sin : -sin, cos],
         { ends: ['bevel', 'mitre'], endAnglesDeg: [90 - steepDeg, steepDeg] },
       ),
-    ),
+      asked,
+    })),
   );
   const [railBoard, batten, tieBoard] = [stock(site, RAIL), stock(site, BATTEN), stock(site, TIE)];
   const rail = boardShape(railBoard);
@@ -83,6 +85,7 @@ export function triangleFrame(a: AFrameAnswers, site: BuildSite) {
     { y: topY, z: Math.min(low, z0 + a.heightMm - ridge.widthMm) },
   ];
   const ridgeAt = [width / 2, z0 + a.heightMm - ridge.widthMm / 2] as const;
+  const ridgeRun = straightRun('R1', 'Ridge board', a.ridge, [x0, x1], ridgeAt, [0, 0, 1], { xs, mark: markLabel });
   return ok({
     x0,
     x1,
@@ -100,7 +103,7 @@ export function triangleFrame(a: AFrameAnswers, site: BuildSite) {
     batten,
     legs,
     endLegs: [...legs.slice(0, 2), ...legs.slice(-2)] as readonly Member[],
-    ridge: straightRun('R1', 'Ridge board', a.ridge, [x0, x1], ridgeAt, [0, 0, 1], { xs, mark: markLabel }),
+    ridge: { ...ridgeRun, members: ridgeRun.members.map((m) => ({ ...m, asked })) },
     rails: { members: railRuns.flatMap((r) => r.members), joints: railRuns.flatMap((r) => r.joints) },
     railsAt: xs.flatMap((x) => [false, true].map((far) => at(x, middle, 0, far))),
     battens: overRails.flatMap((r) => r.members),

@@ -4,7 +4,6 @@ import { stiffSheet } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { treat } from '../../answers/bars';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { endHeight, endWidth } from '../../assembly/dimension';
 import { sideOf } from '../../assembly/openings';
 import type { Member, AssemblySpec } from '../../assembly/types';
@@ -149,7 +148,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   }).map((d) => (d.id === 'pipeLength' ? { ...d, label: 'conduit, cut' } : d));
   return addInnerTunnel(
     {
-      ...EMPTY_SPEC,
+      remarks: [],
       ...framedHoops(a.cover, f, panels, 'wall', site),
       ...built([...stages, hung?.stage ?? bracketedStage(a, f, set)]),
       openings: [
@@ -159,7 +158,6 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
         // A clipped cover is lifted at its side; a battened one, or one in its channel for the season, stays shut there.
         ...(a.fixing === 'clips' ? [sideOf(sheets.slice(0, 1), foot, a.shoulderMm)] : []),
       ],
-      arches: [{ ...f.arch, ridge: furring.length > 0 ? { kind: 'tied' } : { kind: 'none' } }],
       fixing: a.fixing,
       dimensions: [
         endWidth('frameWidth', 'frame', x, [0, width], false),

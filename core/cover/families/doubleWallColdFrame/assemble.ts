@@ -2,7 +2,6 @@ import { type Result, ok } from '../../../base/result';
 import { coverMaterial } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
 import { treat } from '../../answers/bars';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import type { AssemblySpec } from '../../assembly/types';
 import { type Stages, built, piecesOf } from '../../guide/built';
 import { setOnWall } from '../../parts/frameStages';
@@ -57,15 +56,13 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         )
       : undefined;
   return ok({
-    ...EMPTY_SPEC,
+    remarks: [],
     ...built(['cut', ...before, hung?.stage ?? hookedStage(a, place, walls, set), ...after]),
     // Under a net that is stapled down the lids are for air alone.
     openings: [
       ...(hung ? [hung.opening] : []),
       ...lids.openings.map((o) => (screened ? { ...o, reachedFrom: 'none' as const } : o)),
     ],
-    beams: lids.beams,
-    spans: lids.spans,
     under: [gap, depth - gap].map((y) => ({ y, z: plane(y) })),
     reachMm: [x0 + gap, x1 - gap],
     ...slopedBoxShell(a, site, place, ['frame', 'front', 'back', 'frame'], {

@@ -1,7 +1,6 @@
 import type { Vec3 } from '../../../base/geometry';
 import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { underLine } from '../../assembly/enclosure';
 import { liftedOff, sideOf } from '../../assembly/openings';
@@ -29,30 +28,13 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const first = xs[0] ?? 0;
   const rafter = f.rafters[0]?.lengthMm ?? 0;
   return ok({
-    ...EMPTY_SPEC,
+    remarks: [],
     ...built(gableStages(a, f, sheets, guard), guard),
     openings: [
       ...flapOpenings(sheets.slice(1), covered),
       // The cover is unclipped at a side to reach in; the whole is carried away.
       sideOf(sheets.slice(0, 1), foot, a.eaveMm),
       liftedOff('Gable', [...f.frame, ...sheets], [(x0 + x1) / 2, y0, baseZ], 'straps', 2),
-    ],
-    arches: [
-      {
-        what: 'Frames',
-        tags: [...f.posts, ...f.rafters].map((m) => m.tag),
-        section: a.pipe,
-        hoop: f.hoop,
-        sprung: false,
-        xsMm: xs,
-        spacingMm: f.spacingMm,
-        footYMm: y0,
-        footZMm: baseZ,
-        baseZMm: baseZ,
-        // Two posts and two rafters, less what the fittings take up.
-        cutMm: [...f.posts.slice(0, 2), ...f.rafters.slice(0, 2)].reduce((sum, m) => sum + m.lengthMm, 0),
-        ridge: { kind: 'tied' },
-      },
     ],
     under: f.under,
     reachMm: [x0, x1],

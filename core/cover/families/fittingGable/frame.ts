@@ -1,3 +1,4 @@
+import type { Bow } from '../../assembly/types';
 import { type Made, fail, ok } from '../../../base/result';
 import type { Fitting } from '../../../catalog/fittings';
 import { thicknessMm } from '../../../catalog/sections';
@@ -48,8 +49,9 @@ export function gableFrame(a: FittingGableAnswers, site: BuildSite) {
     of.flatMap((_, i) =>
       sides.map((y, k) => betweenSlopes(a.pipe, `${letter}${2 * i + k + 1}`, part, from(i, y), to(i, y))),
     );
-  const posts = each('P', 'Post', xs, base, eave);
-  const rafters = each('Q', 'Rafter', xs, eave, ridge);
+  const bow: Bow = { hoop: gable.hoop, sprung: false, footYMm: y0, footZMm: baseZ, baseZMm: baseZ };
+  const posts = each('P', 'Post', xs, base, eave).map((m) => ({ ...m, bow }));
+  const rafters = each('Q', 'Rafter', xs, eave, ridge).map((m) => ({ ...m, bow }));
   const baseRails = each('A', 'Base rail', xs.slice(1), base, (i, y) => base(i + 1, y));
   const endRails = [0, n - 1].map((i, k) => betweenSlopes(a.pipe, `E${k + 1}`, 'End rail', base(i, y0), base(i, y1)));
   const ridges = xs.slice(1).map((_, i) => betweenSlopes(a.pipe, `R${i + 1}`, 'Ridge pipe', ridge(i), ridge(i + 1)));

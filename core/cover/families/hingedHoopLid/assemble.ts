@@ -1,4 +1,3 @@
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { endHeight, endWidth } from '../../assembly/dimension';
 import { wholeLid } from '../../assembly/openings';
 import type { AssemblySpec } from '../../assembly/types';
@@ -81,7 +80,6 @@ export function assembleHingedHoopLid(a: HingedHoopLidAnswers, site: BuildSite):
   const first = f.xs[0] ?? f.x0;
   return addInnerTunnel(
     {
-      ...EMPTY_SPEC,
       ...framedHoops(a.cover, f, panels, 'wall', site),
       ...built([...stages, hangStage(a, f, site)], guard),
       openings: [

@@ -1,6 +1,5 @@
 import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import type { AssemblySpec } from '../../assembly/types';
 import { built } from '../../guide/built';
 import { hungLids } from '../../parts/hungLids';
@@ -46,7 +45,6 @@ export function assembleLeanTo(a: LeanToAnswers, site: BuildSite): Result<Assemb
     [f.lowMm, f.highMm],
   );
   return ok({
-    ...EMPTY_SPEC,
     ...built(leanToStages(a, f, shutters, site)),
     ...f.carries,
     ...box,

@@ -3,7 +3,6 @@ import { type Result, ok } from '../../../base/result';
 import { stiffSheet } from '../../../catalog/catalog';
 import type { BuildSite } from '../../../site/buildSite';
 import { treat } from '../../answers/bars';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { soilZ } from '../../assembly/crop';
 import { endWidth } from '../../assembly/dimension';
 import { liftedOff } from '../../assembly/openings';
@@ -67,7 +66,7 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   const middle: Vec3 = [(f.x0 + f.x1) / 2, f.y0 + f.width / 2, f.z0];
   return addInnerTunnel(
     {
-      ...EMPTY_SPEC,
+      remarks: [],
       ...framedHoops(a.cover, f, panels, inside ? 'inside the wall' : 'wall', site),
       ...built([...stages, hung?.stage ?? hookedStage(a, f, set)], guard),
       openings: [

@@ -8,7 +8,7 @@ import type { BuildSite } from '../../../site/buildSite';
 import { FOLDS } from '../../answers/skin';
 import { soilZ } from '../../assembly/crop';
 import { endRun, looseRun, pastEnds } from '../../assembly/sheetRun';
-import type { SheetPart } from '../../assembly/types';
+import type { Bow, SheetPart } from '../../assembly/types';
 import { hoopCurve } from '../../hoop/curve';
 import { solveHoop } from '../../hoop/elastica';
 import type { Elastica } from '../../hoop/types';
@@ -80,6 +80,8 @@ export function archOf(a: MeshArchAnswers, site: BuildSite) {
   const places = wirePlaces(hoop, a, footY, footZ);
   const wires = places.slice(1, -1);
 
+  // Mesh comes off the roll bent already, and keeps part of every bend it is given.
+  const bow: Bow = { hoop, sprung: false, footYMm: footY, footZMm: footZ, baseZMm: footZ };
   const mesh = Array.from({ length: count }, (_, p): SheetPart => {
     const start = x0 + p * (squares - 1) * SQUARE_MM;
     const xs = Array.from({ length: squares + 1 }, (_, i) => start + i * SQUARE_MM);
@@ -103,6 +105,7 @@ export function archOf(a: MeshArchAnswers, site: BuildSite) {
       across: [{ what: `${a.squares} squares over the bed, prongs included`, mm: a.squares * SQUARE_MM }],
       along: [{ what: `${squares} squares along the bed`, mm: squares * SQUARE_MM }],
       faces: [...cells, ...prongs],
+      wires: { section: wire, everyMm: SQUARE_MM, cutMm: a.squares * SQUARE_MM, bow },
     };
   });
 

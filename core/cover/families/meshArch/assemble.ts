@@ -1,7 +1,6 @@
 import { pathLength } from '../../../base/geometry';
 import { type Result, ok } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, dimension, endHeight, endWidth } from '../../assembly/dimension';
 import { underLine } from '../../assembly/enclosure';
 import { type Opening, liftedOff } from '../../assembly/openings';
@@ -10,7 +9,7 @@ import { built } from '../../guide/built';
 import { underHoop } from '../../parts/hoops';
 import { aboveWall, skirtDimension } from '../../parts/looseSheet';
 import { buildRidge, soilPosts } from '../../parts/ridge';
-import { type MeshArchAnswers, SQUARE_MM } from './answers';
+import type { MeshArchAnswers } from './answers';
 import { type Arch, archOf } from './arch';
 import { meshStages } from './stages';
 
@@ -29,30 +28,13 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<As
   );
   const over = { lengthMm: f.covered, widthMm: spanMm };
   return ok({
-    ...EMPTY_SPEC,
+    remarks: [],
     ...built(...meshStages(a, f, ridge)),
     openings: [
       parting(f),
       ...mesh.map((m) =>
         liftedOff(f.count === 1 ? 'Mesh' : m.tag.replace('M', 'Mesh '), [m], [x0, footY, footZ], 'prongs', 2),
       ),
-    ],
-    arches: [
-      {
-        what: 'Wires',
-        tags: mesh.map((m) => m.tag),
-        section: wire,
-        hoop,
-        // Mesh comes off the roll bent already, and keeps part of every bend it is given.
-        sprung: false,
-        xsMm: [x0, x1],
-        spacingMm: SQUARE_MM,
-        footYMm: footY,
-        footZMm: footZ,
-        baseZMm: footZ,
-        cutMm: a.squares * SQUARE_MM,
-        ridge: ridge.ridge.kind === 'posted' ? ridge.ridge : { kind: 'tied' },
-      },
     ],
     under: underHoop(hoop, wire, footY, footZ),
     reachMm: [x0, x1],

@@ -1,5 +1,4 @@
 import { treat } from '../../answers/bars';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { built } from '../../guide/built';
 import { hungLids } from '../../parts/hungLids';
 import { slopedBoxShell } from '../../parts/slopedBoxShell';
@@ -66,11 +65,9 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const plane = (y: number): number => z0 + frontMm + slope * (y - y0);
   const wallM2 = ((x1 - x0 + depth) * (frontMm + backMm)) / 1e6;
   return ok({
-    ...EMPTY_SPEC,
+    remarks: [],
     ...built(slopedStages(a, box.value, lids, [x0, x1, y0, y0 + depth, z0], site)),
     openings: lids.openings,
-    beams: lids.beams,
-    spans: lids.spans,
     under: [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) })),
     reachMm: [x0 + t, x1 - t],
     ...slopedBoxShell(a, site, place, ['box', 'front', 'back', 'box'], {

@@ -8,8 +8,7 @@ import { thicknessMm } from '../../../catalog/sections';
 import { type Result, fail } from '../../../base/result';
 import type { BuildSite } from '../../../site/buildSite';
 import type { Vec3 } from '../../../base/geometry';
-import { section } from '../../../catalog/catalog';
-import { STAKES, type StakedTunnelAnswers } from './answers';
+import type { StakedTunnelAnswers } from './answers';
 import { tunnelStages } from './stages';
 
 /** Rods stand this far inside the bed's wall, so that they can be driven. */
@@ -29,9 +28,6 @@ export function assembleStakedTunnel(a: StakedTunnelAnswers, site: BuildSite): R
     looseTunnel(a, row, site, {
       guard,
       on: a.feet === 'straps' ? 'wall' : 'soil',
-      sleeves: rodded
-        ? [{ outer: a.pipe, inner: a.rod, where: 'pipe over rod', offers: STAKES.map((k) => section(site.catalog, k)) }]
-        : [],
       dimensions: [
         footDimension('span', 'span', row, row.spanMm),
         ...(rodded ? [footDimension('rodShown', 'rod shows', row, a.rodShownMm)] : []),

@@ -262,7 +262,7 @@ test('strapped to the wall it stands on that, driven or pushed in it stands in t
   expect(['straps', 'driven', 'soil'].map(on)).toEqual(['wall', 'soil', 'soil']);
   // Only what is driven in has the pipe slid over it.
   const slid = (feet: string) => build('staked-tunnel', at(128, 44), { feet }).sleeves.map((s) => s.where);
-  expect(['straps', 'driven', 'soil'].map(slid)).toEqual([[], ['pipe over rod'], []]);
+  expect(['straps', 'driven', 'soil'].map(slid)).toEqual([[], ['hoop over driven rod'], []]);
 });
 
 test('film lies over its ends gathered or folded; flaps are sheets of their own', () => {

@@ -1,7 +1,6 @@
 import { evenly, joint } from '../../joints';
 import type { Vec3 } from '../../../base/geometry';
 import { coverMaterial } from '../../../catalog/catalog';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth } from '../../assembly/dimension';
 import { piece } from '../../assembly/pieces';
 import { built } from '../../guide/built';
@@ -68,8 +67,10 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
     const inset = i === 0 ? support.widthMm / 2 : i === a.lids ? -support.widthMm / 2 : 0;
     return x0 + (length * i) / a.lids + inset;
   });
-  const supports = xs.map((x, i) =>
-    piece(
+  // Each lid more brings a support under its joint.
+  const asked = { id: 'lids', now: a.lids, words: ['lid', 'lids'] } as const;
+  const supports = xs.map((x, i) => ({
+    ...piece(
       `K0${String.fromCharCode(97 + i)}`,
       'Support',
       a.support,
@@ -77,7 +78,8 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
       [x, width + REST_MM, plane(width + REST_MM) + off],
       [1, 0, 0],
     ),
-  );
+    asked,
+  }));
   const weights = a.weights ?? (site.windy ? 5 : 2) * a.lids;
   const lids = slopedLids({
     x0,
@@ -132,28 +134,13 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
   const under = [0, width].map((y) => ({ y, z: plane(y) }));
   const mean = (plane(0) + plane(width)) / 2 - (bed.wall.heightMm - bed.soilBelowRimMm);
   return ok({
-    ...EMPTY_SPEC,
+    remarks: [],
     ...built(stages),
     openings: lids.openings.map((o) => ({
       ...o,
       shut: ['weights'],
       airM2: (GAP_MM * (x1 - x0)) / lids.openings.length / 1e6,
     })),
-    beams: [
-      {
-        tags: supports.map((m) => m.tag),
-        what: 'Supports',
-        section: a.support,
-        across: 'thickness',
-        spanMm: width,
-        loadWidthMm: length / a.lids,
-        slopeDeg: (angle * 180) / Math.PI,
-        gable: false,
-        // Each lid more brings a support under its joint.
-        asked: { id: 'lids', now: a.lids, words: ['lid', 'lids'] },
-      },
-    ],
-    spans: lids.spans,
     under,
     reachMm: [x0, x1],
     footing: { on: 'ground', stiff: false, lengthMm: length, widthMm: width + 2 * REST_MM },

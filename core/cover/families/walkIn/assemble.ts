@@ -1,10 +1,6 @@
-import { enclosedArea } from '../../../base/geometry';
 import { type Result, fail, ok } from '../../../base/result';
-import { section } from '../../../catalog/catalog';
 import { thicknessMm } from '../../../catalog/sections';
-import type { Section } from '../../../catalog/types';
 import type { BuildSite } from '../../../site/buildSite';
-import { EMPTY_SPEC } from '../../assembly/bare';
 import { alongBed, endHeight, endWidth, leader } from '../../assembly/dimension';
 import { underLine } from '../../assembly/enclosure';
 import { endsOf } from '../../assembly/pieces';
@@ -12,11 +8,11 @@ import type { AssemblySpec } from '../../assembly/types';
 import { type Stages, built } from '../../guide/built';
 import { guardStages } from '../../guide/stage';
 import { guardPvcJoints } from '../../parts/guard';
-import { HUNG_KG_PER_M, POSTS, type WalkInAnswers, onTimber } from './answers';
+import { HUNG_KG_PER_M, type WalkInAnswers } from './answers';
 import { anchorStage, coverStage, rollBarsOf, sideOpenings, sideStages } from './coverStages';
 import { doorOpenings, doorStages, endStage } from './endStages';
-import { endBarsOf, endFrame } from './ends';
-import { type House, buildHouse, postTimber } from './frame';
+import { endFrame } from './ends';
+import { buildHouse, postTimber } from './frame';
 import { frameStages } from './frameStages';
 import { doorFilm, houseSheets } from './sheets';
 
@@ -52,46 +48,10 @@ export function assembleWalkIn(answers: WalkInAnswers, site: BuildSite): Result<
   const first = h.xs[0] ?? h.x0;
   const middle = (h.y0 + h.y1) / 2;
   const { bed, survey } = site;
-  const offers = Object.keys(POSTS).map((key) => section(site.catalog, key));
   return ok({
-    ...EMPTY_SPEC,
     ...built(stages, guard),
     openings: [...sideOpenings(a, h, rollBars.members, sheets), ...doorOpenings(a, door, doorSheets)],
-    arches: [
-      {
-        ...(a.roof === 'straight' && { what: 'Frames' }),
-        tags: h.hoops.map((m) => m.tag),
-        section: a.pipe,
-        ...(h.core && { core: h.core }),
-        ...(a.hung !== 'none' && { hungKgPerM: HUNG_KG_PER_M[a.hung] }),
-        hoop: h.hoop,
-        sprung: a.roof === 'sprung',
-        xsMm: h.xs,
-        spacingMm: h.spacingMm,
-        footYMm: h.y0,
-        footZMm: a.sidewallMm,
-        baseZMm: 0,
-        cutMm: h.cutMm,
-        ridge: h.ridge,
-      },
-    ],
-    sleeves: sleevesOf(a, h, offers),
-    posts: [
-      {
-        tags: h.posts.map((m) => m.tag),
-        section: h.postSection,
-        offers: onTimber(a) ? [] : offers.filter((s) => s.key !== a.post.key),
-        depthMm: h.depthMm,
-        aboveMm: a.sidewallMm,
-        set: a.posts === 'driven' ? 'driven' : 'dug',
-        ...(h.bolts && { bolts: h.bolts }),
-        spacingMm: h.spacingMm,
-        crownMm: h.crownZ,
-        endM2: enclosedArea(h.line) / 1e6,
-        braces: h.braces.length,
-      },
-    ],
-    endBars: endBarsOf(ends, h),
+    ...(a.hung !== 'none' && { hungKgPerM: HUNG_KG_PER_M[a.hung] }),
     under: [{ y: h.y0, z: 0 }, ...h.under, { y: h.y1, z: 0 }],
     reachMm: [bed.wall.thicknessMm, survey.frameOn.lengthMm - bed.wall.thicknessMm],
     footing: { on: 'ground', stiff: false, lengthMm: length, widthMm: width },
@@ -155,20 +115,4 @@ function onItsBed(a: WalkInAnswers, site: BuildSite): Result<WalkInAnswers> {
     widthMm: survey.frameOn.widthMm + 2 * (thicknessMm(postTimber(site)) - r),
     lengthMm: survey.frameOn.lengthMm + 4 * r,
   });
-}
-
-/** What goes over what: the hoop over its post, or a short sleeve over both. */
-function sleevesOf(a: WalkInAnswers, h: House, offers: readonly Section[]): AssemblySpec['sleeves'] {
-  const cored = h.core
-    ? [{ outer: a.pipe, inner: h.core, where: 'hoop over core', offers: [], pinned: true as const }]
-    : [];
-  if (onTimber(a)) return cored;
-  const outer = h.adapters[0]?.section;
-  return outer
-    ? [
-        ...cored,
-        { outer, inner: a.pipe, where: 'sleeve over hoop', offers: [], pinned: true },
-        { outer, inner: a.post, where: 'sleeve over post', offers: [], pinned: true },
-      ]
-    : [...cored, { outer: a.pipe, inner: a.post, where: 'hoop over post', offers }];
 }

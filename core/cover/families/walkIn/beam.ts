@@ -1,7 +1,6 @@
 /** A beam under the crowns of a house, for deep snow. */
 import type { Vec3 } from '../../../base/geometry';
 import { boardShape } from '../../../catalog/sections';
-import type { Section } from '../../../catalog/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { piece } from '../../assembly/pieces';
 import type { Joint, Member } from '../../assembly/types';
@@ -24,11 +23,10 @@ export function centreBeam(
   y: number,
   topZ: number,
   site: BuildSite,
+  hoops: readonly Member[],
 ): {
   readonly members: readonly Member[];
   readonly joints: readonly Joint[];
-  readonly section: Section;
-  readonly spanMm: number;
   readonly deepMm: number;
 } {
   const section = stock(site, BEAM);
@@ -49,19 +47,15 @@ export function centreBeam(
     ...piece(`M${i + 2}`, 'Beam post', post, [x, y, -BEAM_POST_DEEP_MM], [x, y, topZ - deepMm], [0, 1, 0]),
     marks: [{ atMm: BEAM_POST_DEEP_MM, label: 'ground' }],
   }));
-  const spans = at.slice(1).map((x, i) => x - (at[i] ?? x));
   return {
-    section,
     deepMm,
-    // An end that stands out beyond its post bends it as a span twice as long would.
-    spanMm: Math.max(...spans, 2 * ((at[0] ?? x0) - x0)),
     members: [...run.members, ...posts],
     joints: [
       ...joint(
         'uStrap',
         'beam',
         'Every crown to the beam',
-        run.members,
+        [...hoops, ...run.members],
         xs.map((x): Vec3 => [x, y, topZ]),
       ),
       ...joint(

@@ -2,7 +2,6 @@ import type { Section } from '../../../catalog/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { heightAt } from '../../../base/geometry';
 import { piece } from '../../assembly/pieces';
-import type { EndBar } from '../../assembly/rows';
 import type { Member } from '../../assembly/types';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Result, fail, ok } from '../../../base/result';
@@ -16,43 +15,6 @@ const STUD_SPACING_MM = 900;
 /** Room round the door, and under it. */
 const PLAY_MM = 6;
 const SILL_MM = 40;
-
-/** How wind on an end bends what is in its frame: uprights with half of both bays beside them, a header with half of what is over it. */
-export function endBarsOf(frame: readonly Member[], h: House): readonly EndBar[] {
-  const uprights = frame.flatMap((m) => {
-    const { shape } = m;
-    return shape.kind === 'straight' && shape.from[1] === shape.to[1]
-      ? [{ m, x: shape.from[0], y: shape.from[1] }]
-      : [];
-  });
-  const beside = (x: number, y: number): number => {
-    const ys = [h.y0, h.y1, ...uprights.filter((u) => u.x === x).map((u) => u.y)];
-    const [left, right] = [Math.max(...ys.filter((v) => v < y)), Math.min(...ys.filter((v) => v > y))];
-    return (right - left) / 2;
-  };
-  return [
-    ...uprights.map(({ m, x, y }) => ({
-      tag: m.tag,
-      what: `${m.part}s`,
-      section: m.section,
-      spanMm: m.lengthMm,
-      loadWidthMm: beside(x, y),
-    })),
-    ...frame.flatMap((m) =>
-      m.part === 'Door header' && m.shape.kind === 'straight'
-        ? [
-            {
-              tag: m.tag,
-              what: 'Door headers',
-              section: m.section,
-              spanMm: m.lengthMm,
-              loadWidthMm: (h.crownZ - m.shape.from[2]) / 2,
-            },
-          ]
-        : [],
-    ),
-  ];
-}
 
 interface EndFrame {
   readonly frame: readonly Member[];

@@ -1,6 +1,5 @@
 import type { Section } from '../../../catalog/types';
 import { hoopPlaces } from '../../parts/hoops';
-import { tiedBy } from '../../parts/ridge';
 import { type Point2, type Vec3, heightAt, slopeAt } from '../../../base/geometry';
 import { roundLength } from '../../../catalog/market';
 import { sheetRun } from '../../assembly/sheetRun';
@@ -8,9 +7,8 @@ import { piece } from '../../assembly/pieces';
 import { pairsAt } from '../../joints';
 import { hoopMark, straightRun } from '../../joints/runs';
 import type { Joint, Member } from '../../assembly/types';
-import type { Ridge } from '../../assembly/rows';
 import { type BuildSite, stock } from '../../../site/buildSite';
-import { type Catalog, fitOf, holdsN, sectionsWhere } from '../../../catalog/catalog';
+import { type Catalog, fitOf, sectionsWhere } from '../../../catalog/catalog';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type Made, fail, ok } from '../../../base/result';
 import { mainAcross } from './across';
@@ -85,7 +83,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const bolted = a.posts === 'bolted';
   // Through the wall of the bed: how far apart, and the lower one above the ground; none where posts are in the ground.
   const bolts = bolted
-    ? { apartMm: wallMm - 2 * BOLT_IN_MM, lowMm: BOLT_IN_MM, eachN: holdsN(site.catalog, 'wall-bolt') }
+    ? { apartMm: wallMm - 2 * BOLT_IN_MM, lowMm: BOLT_IN_MM }
     : undefined;
   const depthMm = bolted ? 0 : postDepth(a, site);
   const postMm = thicknessMm(postSection);
@@ -122,7 +120,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   // Under the hoop, square to it, so that the film does not touch the purlin.
   const sideY = y0 + a.widthMm * 0.2;
   const sideZ = heightAt(under, sideY) - (pd / 2) * Math.hypot(1, slopeAt(under, sideY));
-  const beam = a.beam === 'posts' ? centreBeam(xs, [x0, x1], middle, crownZ - r, site) : undefined;
+  const beam = a.beam === 'posts' ? centreBeam(xs, [x0, x1], middle, crownZ - r, site, frames.flat()) : undefined;
   const ridge =
     beam || hooped.value.ridges.length > 0 ? [] : run('R1', 'Ridge purlin', a.purlin, middle, crownZ - r - pd / 2);
   const purlins = [
@@ -158,7 +156,6 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
     const x = at + r + tie.thicknessMm / 2;
     return piece(`T${i + 1}`, 'Cross tie', tieKey, [x, left, tieZ], [x, y0 + y1 - left, tieZ], [0, 0, 1]);
   });
-  const ridged: Ridge = beam ? { kind: 'posted', section: beam.section, spanMm: beam.spanMm } : tiedBy(ridge);
   const sleeve = ([x, y, z]: Vec3, tag: string, of: Section): Member =>
     piece(tag, 'Sleeve', of, [x, y, z - a.sleeveMm], [x, y, z + a.sleeveMm], [0, 1, 0]);
   return ok({
@@ -174,7 +171,6 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
     hoopJoints: hooped.value.joints,
     /** A beam under the crowns and its posts, where there is one. */
     beam: beam?.members ?? [],
-    ridge: ridged,
     /** Short sleeves over the ends of hoop and post, where they do not go over one another. */
     adapters: adapter ? pairsAt(xs, [y0, y1], a.sidewallMm).map((at, i) => sleeve(at, `W${i + 1}`, adapter)) : [],
     /** What the ends stand on, above the ground, mm. */

@@ -110,7 +110,7 @@ function footJoints(a: WalkInAnswers, h: House): readonly Joint[] {
         adapted
           ? 'Through each sleeve, two into the hoop and two into its post'
           : 'Two through each hoop foot into its post',
-        [...h.hoops, ...h.adapters, ...h.posts],
+        [...h.adapters, ...h.hoops, ...h.posts],
         feet,
         { with: { each: adapted ? 4 : 2 } },
       );

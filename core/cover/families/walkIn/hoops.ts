@@ -7,7 +7,7 @@ import { shippedKey, thicknessMm, tubeShape } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { endsOf, piece } from '../../assembly/pieces';
-import type { Joint, Member } from '../../assembly/types';
+import type { Bow, Joint, Member } from '../../assembly/types';
 import { hoopCurve } from '../../hoop/curve';
 import type { BentHoop, Elastica } from '../../hoop/types';
 import { joint, pairsAt } from '../../joints';
@@ -73,16 +73,23 @@ function sprungHoops(a: WalkInAnswers, at: HoopLine, sheet: SheetLimit, site: Bu
   });
   if (!sprung.ok) return sprung;
   const { hoop, cutMm } = sprung.value;
-  const members = hoopMembers(sprung.value, a.pipe, xs, y0, a.sidewallMm, lapMm);
+  const members = hoopMembers(sprung.value, a.pipe, xs, {
+    footY: y0,
+    footZ: a.sidewallMm,
+    tailMm: lapMm,
+    bears: { sprung: true, baseZMm: 0 },
+  });
   const core = coreOf(a, hoop.lengthMm, site);
   if (!core.ok) return core;
   const cored = core.value;
   const cores = cored
-    ? hoopMembers({ hoop, cutMm: hoop.lengthMm }, cored, xs, y0, a.sidewallMm, 0).map((m, i) => ({
-        ...m,
-        tag: `K${i + 1}`,
-        part: 'Core',
-      }))
+    ? hoopMembers({ hoop, cutMm: hoop.lengthMm }, cored, xs, { footY: y0, footZ: a.sidewallMm, tailMm: 0 }).map(
+        (m, i) => ({
+          ...m,
+          tag: `K${i + 1}`,
+          part: 'Core',
+        }),
+      )
     : [];
   const feet = pairsAt(xs, [y0, at.y1], a.sidewallMm);
   return ok({
@@ -94,7 +101,7 @@ function sprungHoops(a: WalkInAnswers, at: HoopLine, sheet: SheetLimit, site: Bu
     core: cored,
     joints:
       cores.length > 0
-        ? joint('tekScrew', 'cores', 'Through each end of a hoop into its core', [...cores, ...members], feet)
+        ? joint('tekScrew', 'cores', 'Through each end of a hoop into its core', [...members, ...cores], feet)
         : [],
     outer: outerFace(hoop, a.pipe, y0, a.sidewallMm),
     under: underHoop(hoop, a.pipe, y0, a.sidewallMm),
@@ -143,6 +150,7 @@ function straightHoops(a: WalkInAnswers, { xs, y0, y1, lapMm }: HoopLine): Resul
   const gable = gableOver(y1 - y0, eaveMm, { kind: 'fixed', angleDeg: 90 });
   if (!gable) return fail('width', 'There is no such roof over this house: make it wider.');
   const roof: RoofAt = { y0, y1, eaveZ: a.sidewallMm + eaveMm, ridgeZ: a.sidewallMm + gable.ridgeMm };
+  const bow: Bow = { hoop: gable.hoop, sprung: false, footYMm: y0, footZMm: a.sidewallMm, baseZMm: 0 };
   const middle = (y0 + y1) / 2;
   const eave = (x: number, y: number): Knot => ({ at: [x, y, roof.eaveZ], fitting: 'elbow-45' });
   const ridge = (i: number): Knot => ({ at: [xs[i] ?? 0, middle, roof.ridgeZ], fitting: ridgeFitting(i, xs.length) });
@@ -158,7 +166,7 @@ function straightHoops(a: WalkInAnswers, { xs, y0, y1, lapMm }: HoopLine): Resul
       ),
     );
     const rafters = [y0, y1].map((y, k) => betweenSlopes(a.pipe, `Q${2 * i + k + 1}`, 'Rafter', eave(x, y), ridge(i)));
-    return [...stubs, ...rafters];
+    return [...stubs, ...rafters].map((m) => ({ ...m, bow }));
   });
   const ridges = xs.slice(1).map((_, i) => betweenSlopes(a.pipe, `U${i + 1}`, 'Ridge pipe', ridge(i), ridge(i + 1)));
   const all = [...frames.flat(), ...ridges];

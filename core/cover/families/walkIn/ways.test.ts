@@ -105,7 +105,7 @@ describe('hoops with something inside', () => {
     );
     expect(a.joints.find((j) => j.id === 'cores')).toMatchObject({ kind: 'tekScrew' });
     expect(a.joints.find((j) => j.id === 'cores')?.places).toHaveLength(10);
-    expect(a.sleeves.map((s) => s.where)).toEqual(['hoop over core', 'hoop over post']);
+    expect(a.sleeves.map((s) => s.where)).toEqual(['hoop over post', 'hoop over core']);
   });
 
   test('the stoutest conduit that slides in, where it reaches in one piece', () => {

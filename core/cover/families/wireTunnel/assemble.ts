@@ -60,7 +60,6 @@ export function assembleWireTunnel(a: WireTunnelAnswers, site: BuildSite): Resul
   return ok(
     looseTunnel(a, row, site, {
       on: 'soil',
-      sleeves: [],
       dimensions: [footDimension('span', 'span', row, spanMm), footDimension('bury', 'in the soil', row, a.legDepthMm)],
       stages: (cover) => [
         'cut',

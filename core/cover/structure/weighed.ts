@@ -2,7 +2,7 @@
 import { GRAVITY } from '../../base/gravity';
 import { massKg } from '../../catalog/sections';
 import type { Section } from '../../catalog/types';
-import type { Assembly } from './types';
+import type { Assembly } from '../assembly/types';
 
 /** An assembly whose rows know what each mm of a hoop or bar weighs, with every cover and stiff sheet that it wears. */
 export function weighed(a: Assembly): Assembly {
