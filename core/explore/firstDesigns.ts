@@ -1,10 +1,13 @@
 /** A new cover that holds on its bed: its usual answers, and the fewest changes to them that leave no check failing. */
+import type { Assessment } from '../assessment';
 import { beamSearch } from '../base/search';
+import { quickPrice } from '../cut';
 import { familyOf } from '../cover/families';
 import { buildSite } from '../garden/buildSite';
 import { type Cover, type Garden, newWork } from '../garden/garden';
 import { changeSpace } from './fixSpace';
 import { assessCover, reassess } from '../plan';
+import { whatIf } from './whatIf';
 
 /** A cover of a family on a bed, with the family's first answers. */
 export function firstCover(garden: Garden, bedId: string, key: string, id: string, name: string): Cover | undefined {
@@ -45,5 +48,19 @@ export function startingCover(
     { changes: [], outline: first.value },
     { breadth: 1, rounds: MOST_CHANGES, enough: 1 },
   );
-  return (found?.best.s.outline ?? first.value).cover;
+  return cheapestStanding(found?.best.s.outline ?? first.value).cover;
+}
+
+const holds = (o: Assessment): boolean => o.judged().checks.every((c) => c.verdict !== 'fails');
+
+/** Of the ways that a cover may stand, the cheapest where all that it is asked holds; as it is where none of them does. */
+function cheapestStanding(o: Assessment): Assessment {
+  const { standsOn, answer } = familyOf(o.cover.family);
+  if (!standsOn) return o;
+  const others = standsOn.ways.filter((way) => way !== o.cover.answers[standsOn.id]);
+  const ways = others.flatMap((way) => {
+    const made = whatIf(answer(o.cover.answers, standsOn.id, way, o), reassess(o));
+    return made.ok && holds(made.value) ? [made.value] : [];
+  });
+  return ways.reduce((best, way) => (!holds(best) || quickPrice(way) < quickPrice(best) ? way : best), o);
 }

@@ -92,6 +92,8 @@ export interface PushedRail {
   readonly across: 'thickness' | 'width';
   readonly freeLengthMm: number;
   readonly pushesAtMm: number;
+  /** The question that asks for what holds it between, where one does. */
+  readonly asked?: CountAsked;
 }
 
 /** Two things that must slide over one another. */
@@ -113,7 +115,7 @@ export interface EndBar {
   readonly loadWidthMm: number;
 }
 
-/** A row of posts in the ground, two to a hoop, that carry a house. */
+/** A row of posts in the ground that carry a house: two to a hoop, or fewer under rails. */
 export interface PostRow {
   readonly tags: readonly string[];
   readonly section: Section;
@@ -128,6 +130,8 @@ export interface PostRow {
   readonly endM2: number;
   /** Diagonal braces between posts along the house. */
   readonly braces: number;
+  /** The question that asks for their number, where one does; else there are two to a hoop. */
+  readonly asked?: CountAsked;
 }
 
 /** What bears what in a cover, found from its pieces and joints. */

@@ -24,6 +24,7 @@ export interface Recipe<D extends Declared & OfEveryCover> {
   readonly rank: number;
   /** In the order they are asked. */
   readonly answers: D;
+  readonly standsOn?: NonNullable<Family['standsOn']>;
   /** Other answers that follow when one is set; `id` is the one that was. */
   readonly settle?: (answers: Answers, id: string, site: BuildSite) => Answers;
   readonly assemble: (chosen: ResolvedParameters<D>, site: BuildSite) => Result<AssemblySpec>;

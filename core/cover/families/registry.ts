@@ -11,6 +11,8 @@ export interface Family {
   readonly name: string;
   readonly sentence: string;
   readonly rank: number;
+  /** What it may stand on, where there are several ways that change nothing else: it starts as the cheapest that holds. */
+  readonly standsOn?: { readonly id: string; readonly ways: readonly string[] };
   readonly schema: z.ZodMiniType<Answers>;
   /** What the catalogue in hand has against answers: the answer's name, and what would be right. */
   readonly against: (

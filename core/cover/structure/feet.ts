@@ -55,6 +55,7 @@ export function pushedBy(arch: ArchRow, all: Pieces): readonly PushedRail[] {
       across: bendingSide(piece) === 'width' ? 'thickness' : 'width',
       freeLengthMm: xs.length > 1 ? Math.max(...xs.slice(1).map((x, i) => x - (xs[i] ?? x))) : run.toX - run.fromX,
       pushesAtMm: arch.spacingMm,
+      ...(piece.asked && { asked: piece.asked }),
     };
   });
   const [most] = [...rails].sort((a, b) => b.freeLengthMm - a.freeLengthMm);
@@ -80,6 +81,7 @@ export function ladenRails(arch: ArchRow, all: Pieces): readonly BeamRow[] {
       loadWidthMm: arch.hoop.spanMm / 2,
       slopeDeg: 0,
       gable: true,
+      ...(piece.asked && { asked: piece.asked }),
     },
   ];
 }
@@ -139,6 +141,7 @@ export function postsUnder(
       crownMm: arch.footZMm + arch.hoop.heightMm,
       endM2: worth.endM2,
       braces: braces.length,
+      ...(post.asked && { asked: post.asked }),
     },
   ];
 }

@@ -1,4 +1,5 @@
 import type { Vec3 } from '../../base/geometry';
+import type { CountAsked } from '../../cover/assembly/rows';
 import type { Exposure } from '../../site/place';
 import type { AnswerChange } from '../../cover/answers/parameter';
 import type { BuildSite } from '../../site/buildSite';
@@ -171,3 +172,12 @@ export interface CheckSite {
   /** Outside at the noon asked for. */
   readonly outsideC: number;
 }
+
+/** More of what a question counts, told by the number there will be. */
+export const moreOf = (asked: CountAsked | undefined, most: number): Check['tries'] =>
+  asked
+    ? Array.from({ length: most }, (_, i) => asked.now + 1 + i).map((value) => ({
+        label: [`${value} ${asked.words[value === 1 ? 0 : 1]}`] as Phrase,
+        change: { kind: 'answer', id: asked.id, value } as const,
+      }))
+    : [];

@@ -9,7 +9,7 @@ import { type Figure, type Phrase, amount, phrase, term } from '../../base/figur
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../cover/hoop/strain';
 import { MM_PER_INCH } from '../../base/length';
 import { aboutFaces, aboutHoops, aboutJoints, aboutTags } from './about';
-import { type Check, advised, measured, verdictOf } from './check';
+import { type Check, advised, measured, moreOf, verdictOf } from './check';
 import { footThrustN } from './hoopFigures';
 import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './snowStrength';
@@ -233,10 +233,12 @@ export function railCheck(a: Pick<Assembly, 'members'>, rail: PushedRail, arch: 
     text: phrase`Long rails bow ${bow < inch(1 / 16) ? 'less than ' : ''}${amount(Math.max(bow, inch(1 / 16)), 'length')} under the push of the hoops; ${amount(limit, 'length')} is the most.`,
     figure,
     caution: undefined,
-    tries: [1, 2, 3, 4, 5, 6].map((count) => ({
-      label: [`${count} cross ${count === 1 ? 'tie' : 'ties'}`] as Phrase,
-      change: { kind: 'ties', count } as const,
-    })),
+    tries: rail.asked
+      ? moreOf(rail.asked, 6)
+      : [1, 2, 3, 4, 5, 6].map((count) => ({
+          label: [`${count} cross ${count === 1 ? 'tie' : 'ties'}`] as Phrase,
+          change: { kind: 'ties', count } as const,
+        })),
   });
 }
 

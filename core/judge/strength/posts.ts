@@ -8,7 +8,7 @@ import { MM_PER_INCH } from '../../base/length';
 import { worked } from '../../base/formula';
 import type { BuildSite } from '../../site/buildSite';
 import { aboutFeet } from './about';
-import { ASK, type Check, type CheckSite, SPARE, measured } from './check';
+import { ASK, type Check, type CheckSite, SPARE, measured, moreOf } from './check';
 import { reliabilityOf, reliabilityWords } from './reliability';
 import { gustPa } from './windLoads';
 
@@ -126,7 +126,7 @@ function boltCheck(
     figure,
     caution: ASK,
     tries: [
-      ...moreHoops(p),
+      ...morePosts(p),
       LOWER,
       { label: ['Timber posts dug in'], change: { kind: 'answer', id: 'posts', value: 'timber' } },
     ],
@@ -138,11 +138,14 @@ const LOWER: Check['tries'][number] = {
   change: { kind: 'higher', byMm: -150 },
 };
 
-const moreHoops = (p: PostRow): Check['tries'] =>
-  [1, 2, 3, 4].map((more) => ({
-    label: [`${p.tags.length / 2 + more} hoops`],
-    change: { kind: 'hoops', count: p.tags.length / 2 + more } as const,
-  }));
+/** More posts: by their own number, or a hoop more with two of them. */
+const morePosts = (p: PostRow): Check['tries'] =>
+  p.asked
+    ? moreOf(p.asked, 4)
+    : [1, 2, 3, 4].map((more) => ({
+        label: [`${p.tags.length / 2 + more} hoops`],
+        change: { kind: 'hoops', count: p.tags.length / 2 + more } as const,
+      }));
 
 /** Every check of a row of posts. */
 export function postChecks(a: Pick<Assembly, 'members'>, p: PostRow, site: CheckSite): readonly Check[] {
@@ -262,7 +265,7 @@ function bending(
         label: [s.name],
         change: { kind: 'rod', key: s.key } as const,
       })),
-      ...moreHoops(p),
+      ...morePosts(p),
       LOWER,
     ],
   });

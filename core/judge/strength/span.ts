@@ -4,10 +4,9 @@ import type { Assembly } from '../../cover/assembly/types';
 import { amount, phrase, term } from '../../base/figure';
 import { worked } from '../../base/formula';
 import { aboutFaces } from './about';
-import { type Check, advised, measured } from './check';
+import { type Check, advised, measured, moreOf } from './check';
 import { PRACTICES, SNOW_DENSITY, type DesignSnow, driftAsEvenPa, straightShare } from './snow';
 import { LEFT_OUT, type SnowStrength, UNIT_PA } from './snowStrength';
-import { moreOf } from './timberChecks';
 
 /** A sheet reaches no further than so many times its span under 1 kPa, however little lies on it. */
 const FARTHEST = 1.6;

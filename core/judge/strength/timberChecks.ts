@@ -2,13 +2,13 @@
 import type { Section } from '../../catalog/types';
 import { type Catalog, sectionsWhere } from '../../catalog/catalog';
 import type { MovingPart } from '../../cover/assembly/openings';
-import type { BeamRow, CountAsked } from '../../cover/assembly/rows';
+import type { BeamRow } from '../../cover/assembly/rows';
 import { boardShape } from '../../catalog/sections';
 import type { Assembly } from '../../cover/assembly/types';
 import { type Figure, type Phrase, amount, phrase, term } from '../../base/figure';
 import { worked } from '../../base/formula';
 import { aboutMoving, aboutTags } from './about';
-import { type Check, measured } from './check';
+import { type Check, measured, moreOf } from './check';
 import { sureOfSnow } from './hoopChecks';
 import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './snowStrength';
@@ -31,15 +31,6 @@ function stouterBoards(now: Section, catalog: Catalog): readonly Section[] {
     .sort((a, b) => size(a) - size(b))
     .slice(0, 4);
 }
-
-/** More of what a question counts, told by the number there will be. */
-export const moreOf = (asked: CountAsked | undefined, most: number): Check['tries'] =>
-  asked
-    ? Array.from({ length: most }, (_, i) => asked.now + 1 + i).map((value) => ({
-        label: [`${value} ${asked.words[value === 1 ? 0 : 1]}`] as Phrase,
-        change: { kind: 'answer', id: asked.id, value } as const,
-      }))
-    : [];
 
 /** What makes bars carry more snow. */
 export const beamTries = (beam: BeamRow, catalog: Catalog): Check['tries'] => [

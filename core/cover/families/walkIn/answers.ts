@@ -4,13 +4,14 @@ import { MM_PER_INCH } from '../../../base/length';
 import {
   type ResolvedParameters,
   choice,
+  countOrAuto,
   countParameter,
   dimensioned,
   length,
   withinRange,
   height,
 } from '../../answers/parameter';
-import { anyBar, coverAnswers, oneOf, tube } from '../../answers/bars';
+import { anyBar, board, coverAnswers, oneOf, sold, tube } from '../../answers/bars';
 import { hoopCount, hoopShape, maxSpacing } from '../../answers/hoops';
 import { cropParameter, extra, rowFromEdge } from '../../answers/place';
 import { divided, fixing, holdDowns, paint } from '../../answers/skin';
@@ -104,6 +105,10 @@ export const walkInParameters = {
         'Timber, dug in',
         '4x4 posts: walls up to seven feet, boards screwed on, the hoops strapped beside them.',
       ],
+      rails: [
+        'Corner posts and side rails',
+        '4x4 posts at the corners and a few between; a board from post to post carries the hoops. The fewest holes to dig.',
+      ],
       bolted: [
         'Timber, bolted to the bed',
         'No holes to dig: two bolts each through the bed’s wall. As wide as the bed, reached into from its sides.',
@@ -111,6 +116,13 @@ export const walkInParameters = {
     },
     'driven',
   ),
+  railPosts: countOrAuto('Posts a side', [2, 20], (built) => (built?.posts[0]?.tags.length ?? 4) / 2, {
+    when: { posts: 'rails' },
+  }),
+  rail: board('Side rail', ['2x4', '2x6', '38x89 mm', '45x145 mm'], sold('2x6'), {
+    when: { posts: 'rails' },
+    changes: { bar: ({ key }) => key },
+  }),
   join: choice(
     'Hoop to post',
     {
@@ -170,7 +182,7 @@ export const walkInParameters = {
       none: ['None', 'A low house over one bed, reached into through its rolled-up sides.'],
     },
     'one',
-    { when: { posts: ['driven', 'dug', 'timber'] } },
+    { when: { posts: ['driven', 'dug', 'timber', 'rails'] } },
   ),
   doorWidthMm: length('Door width', [400, 1500], 32 * MM_PER_INCH, { when: { doors: ['one', 'two'] } }),
   doorHeightMm: length('Door height', [1000, 2200], 72 * MM_PER_INCH, { when: { doors: ['one', 'two'] } }),
@@ -243,5 +255,6 @@ export type WalkInAnswers = ResolvedParameters<typeof walkInParameters>;
 /** Mass of crops that hang on each metre of the ridge, kg. Source: our own middle figures for plants on strings. */
 export const HUNG_KG_PER_M = { none: 0, light: 4, heavy: 10 } as const;
 
-/** Whether it stands on timber posts, with the hoops strapped beside them. */
-export const onTimber = ({ posts }: Pick<WalkInAnswers, 'posts'>): boolean => posts === 'timber' || posts === 'bolted';
+/** Whether it stands on timber posts, with the hoops strapped beside them or to a rail between them. */
+export const onTimber = ({ posts }: Pick<WalkInAnswers, 'posts'>): boolean =>
+  posts === 'timber' || posts === 'bolted' || posts === 'rails';

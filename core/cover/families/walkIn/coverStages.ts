@@ -33,8 +33,7 @@ const isCurtain = (s: SheetPart): boolean => s.part === 'Side curtain';
 function fastenedTo(a: WalkInAnswers, h: House): readonly Member[] {
   const roll = a.sides === 'roll-up';
   // Film that runs on to the roll bar is held at the hip as well, or the whole sheet rolls up.
-  const parts = [...(a.sheets === 'roof-and-curtains' || roll ? ['Hip'] : []), ...(roll ? [] : ['Base'])];
-  return parts.flatMap((part) => h.boards.filter((m) => m.part.startsWith(part)));
+  return [...(a.sheets === 'roof-and-curtains' || roll ? h.hips : []), ...(roll ? [] : h.baseBoards)];
 }
 
 /** Battens over the film, outside each board that it is fastened along. */
@@ -186,7 +185,8 @@ export function sideStages(
       view: 'side',
       pieces: [...curtains, ...rollBars],
       work: [
-        curtains.length > 0 && 'Fasten the curtains at the hip boards, lapping the end hoops.',
+        curtains.length > 0 &&
+          `Fasten the curtains at the ${h.rails.length > 0 ? 'side rails' : 'hip boards'}, lapping the end hoops.`,
         ...(rolled
           ? [
               `Join ${tagList(rollBars)}, turn the film a turn and a half round each bar, and clip it every 300 mm.`,

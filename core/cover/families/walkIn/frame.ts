@@ -15,6 +15,7 @@ import { mainAcross } from './across';
 import { centreBeam } from './beam';
 import { type WalkInAnswers, onTimber } from './answers';
 import { houseHoops } from './hoops';
+import { hoopsAtPosts, sideRails } from './rails';
 
 const BASE = '2x6 treated';
 const HIP = '2x4 treated';
@@ -23,6 +24,8 @@ const BRACE = 'emt-3/4';
 const POST = '4x4 treated';
 /** Bolts stand so far in from both edges of the bed’s wall, mm. */
 const BOLT_IN_MM = 45;
+/** Film is fastened so far under the top of a hip board, its middle, mm. */
+const HEM_MM = 45;
 /** Nobody should walk into a cross tie. */
 const TIE_ABOVE_MM = 2000;
 
@@ -59,7 +62,12 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const adapted = !timber && a.join === 'adapter';
   const adapter = adapted ? adapterOver([a.pipe, a.post], site.catalog) : undefined;
   if (adapted && !adapter) return fail('join', 'No pipe on sale goes over both ends: choose a thinner post or hoop.');
-  const lapMm = adapted ? 0 : a.sleeveMm;
+  const railed = a.posts === 'rails';
+  const rail = boardShape(a.rail);
+  // A hoop lies beside its rail no further than the rail is high.
+  const lapMm = adapted ? 0 : railed ? Math.min(a.sleeveMm, rail.widthMm) : a.sleeveMm;
+  /** Where the film of a roof ends: at the middle of the board it is fastened along. */
+  const hemMm = railed ? rail.widthMm / 2 : HEM_MM;
   if (a.sleeveMm > a.sidewallMm)
     return fail('sleeveMm', 'The hoop can slide over no more of the post than stands above the ground.');
   const found = hoopPlaces(x0, x1, r, a.hoops, a.maxSpacingMm);
@@ -71,7 +79,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
     { xs, y0, y1, lapMm },
     {
       acrossMm: (outer) =>
-        mainAcross(a, over(outer, roofOnly ? a.sidewallMm - 45 : 0)).reduce((sum, l) => sum + l.mm, 0),
+        mainAcross(a, over(outer, roofOnly ? a.sidewallMm - hemMm : 0)).reduce((sum, l) => sum + l.mm, 0),
       widestRollMm: Math.max(0, ...rolls.map((roll) => roll.widthMm)),
     },
     site,
@@ -82,25 +90,30 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const { heightMm: wallMm } = site.bed.wall;
   const bolted = a.posts === 'bolted';
   // Through the wall of the bed: how far apart, and the lower one above the ground; none where posts are in the ground.
-  const bolts = bolted
-    ? { apartMm: wallMm - 2 * BOLT_IN_MM, lowMm: BOLT_IN_MM }
-    : undefined;
+  const bolts = bolted ? { apartMm: wallMm - 2 * BOLT_IN_MM, lowMm: BOLT_IN_MM } : undefined;
   const depthMm = bolted ? 0 : postDepth(a, site);
   const postMm = thicknessMm(postSection);
   // A timber post stands beside its hoop, toward the middle of the house, flush with it outside.
   const beside = timber ? { x: r + postMm / 2, y: postMm / 2 - r } : { x: 0, y: 0 };
-  const posts = xs.flatMap((hoopX, i) =>
+  const atPosts = railed ? hoopsAtPosts(a, xs) : xs.map((_, i) => i);
+  const postXs = atPosts.map((i) => xs[i] ?? x0);
+  const postAsked = railed
+    ? { asked: { id: 'railPosts', now: atPosts.length, words: ['post a side', 'posts a side'] as const } }
+    : {};
+  const posts = atPosts.flatMap((i, p) =>
     [y0, y1].map((hoopY, k): Member => {
+      const hoopX = xs[i] ?? x0;
       const x = hoopX + (i === n - 1 ? -beside.x : beside.x);
       const y = hoopY + (k === 0 ? beside.y : -beside.y);
-      const m = piece(`P${2 * i + k + 1}`, 'Post', postSection, [x, y, -depthMm], [x, y, a.sidewallMm], [0, 1, 0]);
+      const m = piece(`P${2 * p + k + 1}`, 'Post', postSection, [x, y, -depthMm], [x, y, a.sidewallMm], [0, 1, 0]);
       return {
         ...m,
+        ...postAsked,
         marks: [
           ...(bolts
             ? [bolts.lowMm, bolts.lowMm + bolts.apartMm].map((atMm) => ({ atMm, label: 'bolt' }))
             : [{ atMm: depthMm, label: 'ground' }]),
-          { atMm: depthMm + a.sidewallMm - a.sleeveMm, label: adapted ? 'sleeve' : 'hoop' },
+          ...(railed ? [] : [{ atMm: depthMm + a.sidewallMm - a.sleeveMm, label: adapted ? 'sleeve' : 'hoop' }]),
         ],
       };
     }),
@@ -134,16 +147,25 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   ];
   const boardY = r + base.thicknessMm / 2;
   const hip = boardShape(hipKey);
-  const boards = [
+  const baseBoards = [
     ...run('A1', 'Base board', baseKey, y0 - boardY, base.widthMm / 2),
     ...run('A2', 'Base board', baseKey, y1 + boardY, base.widthMm / 2),
-    ...(a.sidewallMm > base.widthMm + hip.widthMm
+  ];
+  const railYs = [y0 - r - rail.thicknessMm / 2, y1 + r + rail.thicknessMm / 2] as const;
+  const carried = railed
+    ? sideRails(a.rail, { x0, x1, xs, ys: railYs, topZ: a.sidewallMm, baseZ: base.widthMm }, posts, site)
+    : ok({ rails: [], blocks: [], joints: [] });
+  if (!carried.ok) return carried;
+  const { rails, blocks } = carried.value;
+  splices.push(...carried.value.joints);
+  const hips =
+    !railed && a.sidewallMm > base.widthMm + hip.widthMm
       ? [
           ...run('B1', 'Hip board', hipKey, y0 - boardY, a.sidewallMm - hip.widthMm / 2),
           ...run('B2', 'Hip board', hipKey, y1 + boardY, a.sidewallMm - hip.widthMm / 2),
         ]
-      : []),
-  ];
+      : rails;
+  const boards = [...baseBoards, ...hips];
   const tie = boardShape(tieKey);
   const tieZ = a.tieMm ?? a.sidewallMm + hoop.heightMm * 0.62;
   if (a.crossTies > 0 && (tieZ > crownZ - 2 * tie.widthMm || tieZ < a.sidewallMm + tie.widthMm))
@@ -159,7 +181,9 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const sleeve = ([x, y, z]: Vec3, tag: string, of: Section): Member =>
     piece(tag, 'Sleeve', of, [x, y, z - a.sleeveMm], [x, y, z + a.sleeveMm], [0, 1, 0]);
   return ok({
-    ...{ x0, x1, y0, y1, xs, crownZ, hoop, cutMm, depthMm, posts, postSection, purlins, boards, ties, bolts },
+    ...{ x0, x1, y0, y1, xs, postXs, crownZ, hoop, cutMm, lapMm, depthMm, posts, postSection, purlins, ties, bolts },
+    /** On the ground; at the hips, that the roof's film ends on; rails among them that carry the hoops, on blocks. */
+    ...{ boards, baseBoards, hips, rails, blocks },
     spacingMm: ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1),
     hoops: frames.flat(),
     /** First and last, each by its pieces from foot to foot. */
@@ -183,7 +207,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
     runJoints: [...splices, ...(beam?.joints ?? [])],
     /** Over the whole, ground to ground; and over the roof alone, hip to hip. */
     line: over(outer, 0),
-    roof: over(outer, a.sidewallMm - 45),
+    roof: over(outer, a.sidewallMm - hemMm),
     under,
     centre,
     /** Where purlins run along the centre line, with the radius of their pipe. */

@@ -20,13 +20,14 @@ export function frameStages(a: WalkInAnswers, h: House): Stages {
     setOutStage(h),
     'cut',
     h.bolts ? boltStage(a, h, h.bolts) : postStage(a, h),
+    ...railStages(h),
     a.roof === 'straight' ? straightStage(a, h) : sprungStage(a, h),
     boardStage(a, h),
   ];
 }
 
 function setOutStage(h: House): Stage {
-  const places = h.xs.flatMap((x, i) => phrase`${i > 0 ? ', ' : ''}${amount(x - h.x0, 'length')}`);
+  const places = h.postXs.flatMap((x, i) => phrase`${i > 0 ? ', ' : ''}${amount(x - h.x0, 'length')}`);
   return stage({
     id: 'codes',
     title: 'Ask first, and set it out',
@@ -48,8 +49,9 @@ function setOutStage(h: House): Stage {
   });
 }
 
-/** Where hoops meet their posts, at a height. */
+/** Where hoops stand, and beside which of them posts do, at a height. */
 const feetOf = (h: House, z: number): readonly Vec3[] => pairsAt(h.xs, [h.y0, h.y1], z);
+const postsOf = (h: House, z: number): readonly Vec3[] => pairsAt(h.postXs, [h.y0, h.y1], z);
 
 function postStage(a: WalkInAnswers, h: House): Stage {
   const timber = onTimber(a);
@@ -66,13 +68,59 @@ function postStage(a: WalkInAnswers, h: House): Stage {
         : `Dig, set the post plumb${timber ? ', its outer face along the string, beside the place of its hoop' : ''}, and fill round it with ${h.posts.length} bags of post mix in all.`,
     ],
     tools: driven ? ['sledge hammer', 'gloves'] : ['post-hole digger', 'bucket'],
-    joints: joint('post', 'posts', 'Posts in the ground', h.posts, feetOf(h, 0), {
+    joints: joint('post', 'posts', 'Posts in the ground', h.posts, postsOf(h, 0), {
       with: { set: timber ? 'dug' : a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
     }),
     checks: ['All tops level along a string', 'Both rows the same distance apart everywhere'],
     cautions: [CAUTIONS.rods],
     minutes: h.posts.length * (driven ? 12 : 30),
   });
+}
+
+/** Rails from post to post, on blocks, that the hoops are strapped to; none where every hoop has its posts. */
+function railStages(h: House): readonly Stage[] {
+  const { rails, blocks, posts } = h;
+  const [block] = blocks;
+  if (!block) return [];
+  const top = endsOf([block])[1]?.[2] ?? 0;
+  return [
+    stage({
+      id: 'rails',
+      title: 'Hang the side rails',
+      view: 'side',
+      pieces: [...blocks, ...rails],
+      work: [
+        phrase`Screw a block, ${tagList(blocks)}, to the outer face of each post, its top ${amount(top, 'length')} above the ground.`,
+        `Stand the rails, ${tagList(rails)}, on the blocks outside the posts, the marks of the hoops inward, and screw them to every post.`,
+      ],
+      tools: ['level', 'driver'],
+      joints: [
+        ...joint(
+          'buttScrew',
+          'rail blocks',
+          'Blocks to the posts, four screws each',
+          [...blocks, ...posts],
+          endsOf(blocks).filter((_, i) => i % 2 === 1),
+          {
+            with: { screw: 'screw-3', each: 4 },
+          },
+        ),
+        ...joint(
+          'buttScrew',
+          'side rails',
+          'Side rails to the posts, three screws each',
+          [...rails, ...blocks, ...posts],
+          postsOf(h, top),
+          {
+            with: { screw: 'screw-3', each: 3 },
+          },
+        ),
+      ],
+      checks: ['Both rails level, and as far apart in the middle as at the ends'],
+      cautions: [CAUTIONS.saw],
+      minutes: MINUTES.start + (blocks.length + rails.length) * 6,
+    }),
+  ];
 }
 
 /** Posts against the wall of the bed, through which they are bolted. */
@@ -99,11 +147,19 @@ function boltStage(a: WalkInAnswers, h: House, { lowMm, apartMm }: NonNullable<H
 function footJoints(a: WalkInAnswers, h: House): readonly Joint[] {
   const feet = feetOf(h, a.sidewallMm);
   const adapted = h.adapters.length > 0;
+  const railed = h.rails.length > 0;
   return onTimber(a)
-    ? joint('uStrap', 'feet', 'Two straps at each hoop foot, to its post', [...h.hoops, ...h.posts], feet, {
-        count: 2 * feet.length,
-        with: { screw: 'screw-1-5/8' },
-      })
+    ? joint(
+        'uStrap',
+        'feet',
+        `Two straps at each hoop foot, to its ${railed ? 'rail' : 'post'}`,
+        [...h.hoops, ...(railed ? h.rails : h.posts)],
+        feet,
+        {
+          count: 2 * feet.length,
+          with: { screw: 'screw-1-5/8' },
+        },
+      )
     : joint(
         'tekScrew',
         'feet',
@@ -118,11 +174,14 @@ function footJoints(a: WalkInAnswers, h: House): readonly Joint[] {
 
 function sprungStage(a: WalkInAnswers, h: House): Stage {
   const timber = onTimber(a);
-  const over: Saying = timber
-    ? phrase`Strap one end of the hoop beside its post, ${amount(a.sleeveMm, 'length')} below the top, walk the other end over with a helper, and strap it.`
-    : h.adapters.length > 0
-      ? `Slide ${tagList(h.adapters)} over the posts to their marks and pin each with two self-drilling screws. Stand one end of the hoop in its sleeve, walk the other over with a helper, and stand it in.`
-      : phrase`Slide ${amount(a.sleeveMm, 'length')} of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`;
+  const over: Saying =
+    h.rails.length > 0
+      ? phrase`Strap one end of the hoop to the inside of its rail at the mark, its end ${amount(h.lapMm, 'length')} below the top, walk the other end over with a helper, and strap it.`
+      : timber
+        ? phrase`Strap one end of the hoop beside its post, ${amount(a.sleeveMm, 'length')} below the top, walk the other end over with a helper, and strap it.`
+        : h.adapters.length > 0
+          ? `Slide ${tagList(h.adapters)} over the posts to their marks and pin each with two self-drilling screws. Stand one end of the hoop in its sleeve, walk the other over with a helper, and stand it in.`
+          : phrase`Slide ${amount(a.sleeveMm, 'length')} of ${a.pipe.name} over one post, walk the other end over with a helper, and slide it on.`;
   const how = [
     ...(h.core ? [coreWork(h, h.core)] : []),
     over,
@@ -156,7 +215,7 @@ function straightStage(a: WalkInAnswers, h: House): Stage {
     work: [
       `Lay each frame out flat: rafters ${part('Rafter')} into the ridge fittings, an eave elbow on each, stubs ${part('Stub')} in the elbows. Push every pipe home.`,
       onTimber(a)
-        ? 'Stand a frame up with a helper, a stub beside each post, and strap both.'
+        ? `Stand a frame up with a helper, a stub ${h.rails.length > 0 ? 'inside each rail at its mark' : 'beside each post'}, and strap both.`
         : h.adapters.length > 0
           ? `Slide ${tagList(h.adapters)} over the posts to their marks, pin each with two self-drilling screws, and stand the stubs in them.`
           : phrase`Stand a frame up with a helper, slide ${amount(a.sleeveMm, 'length')} of its stubs over both posts, and screw each foot.`,
@@ -175,7 +234,9 @@ function straightStage(a: WalkInAnswers, h: House): Stage {
 
 /** Purlins, boards, ties and braces, and the beam under the crowns. */
 function boardStage(a: WalkInAnswers, h: House): Stage {
-  const { purlins, boards, ties, braces, beam } = h;
+  const { purlins, ties, braces, beam } = h;
+  // Rails hang on their posts already.
+  const boards = h.rails.length > 0 ? h.baseBoards : h.boards;
   const timber = onTimber(a);
   const n = h.xs.length;
   const runs = (a.purlins === 'three' ? 2 : 0) + (beam.length > 0 || h.ridgePipes.length > 0 ? 0 : 1);
@@ -213,11 +274,11 @@ function boardStage(a: WalkInAnswers, h: House): Stage {
       ...joint(
         timber ? 'buttScrew' : 'uStrap',
         'boards',
-        `Base and hip boards to the posts${timber ? ', two screws each' : ''}`,
+        `${boards === h.baseBoards ? 'Base' : 'Base and hip'} boards to the posts${timber ? ', two screws each' : ''}`,
         [...boards, ...h.posts],
-        feetOf(h, a.sidewallMm),
+        postsOf(h, boards === h.baseBoards ? 0 : a.sidewallMm),
         {
-          count: boards.some((m) => m.part.startsWith('Hip')) ? 4 * n : 2 * n,
+          count: (h.hips.length > 0 && h.rails.length === 0 ? 4 : 2) * h.postXs.length,
           with: { screw: timber ? 'screw-3' : 'screw-1-5/8' },
         },
       ),

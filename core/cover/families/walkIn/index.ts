@@ -9,5 +9,7 @@ export const walkIn = family({
   sentence: 'Long hoops on posts with a door and roll-up sides: you stand in it, and it shelters bed and path alike.',
   rank: 120,
   answers: walkInParameters,
+  // Bolted to its bed it is no house to walk into.
+  standsOn: { id: 'posts', ways: ['driven', 'dug', 'timber', 'rails'] },
   assemble: assembleWalkIn,
 });

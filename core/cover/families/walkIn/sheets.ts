@@ -100,7 +100,7 @@ export function houseSheets(a: WalkInAnswers, h: House): readonly SheetPart[] {
           `S${4 + i}`,
           'Side curtain',
           [
-            { what: 'Hip board to ground', mm: low },
+            { what: `${h.rails.length > 0 ? 'Side rail' : 'Hip board'} to ground`, mm: low },
             { what: 'Fastened at the hip', mm: WRAP_MM },
             ...(a.sides === 'roll-up'
               ? [{ what: 'Round the roll bar, a turn and a half and six inches', mm: roll }]

@@ -143,6 +143,53 @@ describe('hoops with something inside', () => {
   });
 });
 
+describe('corner posts and side rails', () => {
+  // 12 ft long: five hoops from 0.83 in to 175.17 in; posts at the first, the third and the last.
+  const a = house({ posts: 'rails', sidewallMm: inch(48) });
+  const part = (name: string) => a.members.filter((m) => m.part === name);
+
+  test('posts stand beside the ends and the middle alone, and rails on blocks outside them', () => {
+    expect(part('Post')).toHaveLength(6);
+    expect(countItems(a, 'post-mix')).toBe(6);
+    const rail = part('Side rail')[0];
+    if (rail?.shape.kind !== 'straight') throw new Error('no rail');
+    // A 2x6 on edge, 5-1/2 in high, its top at the sidewall: its middle 2-3/4 in under it.
+    expect(rail.shape.from[2] / IN).toBeCloseTo(48 - 2.75, 6);
+    // Outside the hoop's foot, 1.66 in pipe, by half of both thicknesses.
+    const foot = a.arches[0]?.footYMm ?? NaN;
+    expect((foot - rail.shape.from[1]) / IN).toBeCloseTo(1.66 / 2 + 1.5 / 2, 6);
+    expect(part('Rail block')).toHaveLength(6);
+    for (const b of part('Rail block')) {
+      if (b.shape.kind !== 'straight') throw new Error(b.tag);
+      expect(b.shape.to[2] / IN).toBeCloseTo(48 - 5.5, 6);
+    }
+    // Both feet of five hoops, two straps each; four screws to a block, three to a rail at each post.
+    expect(a.hardware.find((h) => h.joint.startsWith('Two straps at each hoop foot'))?.count).toBe(20);
+    expect(a.hardware.filter((h) => /^(Blocks|Side rails)/.test(h.joint)).map((h) => h.count)).toEqual([24, 18]);
+  });
+
+  test('the rail bears half of the roof from post to post, is pushed apart between them, and posts bear its bays', () => {
+    const [beam] = a.beams;
+    const xs = a.arches[0]?.xsMm ?? [];
+    const bay = ((xs[4] ?? 0) - (xs[0] ?? 0)) / 2;
+    expect(beam).toMatchObject({ what: 'Side rails', across: 'width', asked: { id: 'railPosts', now: 3 } });
+    // Posts at the ends stand in by half the pipe and half the post: 1.66 / 2 + 3.5 / 2 in.
+    const inMm = inch(1.66 / 2 + 3.5 / 2);
+    expect(Math.abs((beam?.spanMm ?? NaN) - bay)).toBeLessThan(inMm + 1);
+    expect(beam?.loadWidthMm).toBeCloseTo((a.arches[0]?.hoop.spanMm ?? NaN) / 2, 3);
+    expect(a.pushedRails).toMatchObject([{ across: 'thickness', asked: { id: 'railPosts' } }]);
+    expect(a.posts).toMatchObject([{ set: 'dug', asked: { id: 'railPosts', now: 3 } }]);
+    const four = house({ posts: 'rails', sidewallMm: inch(48), railPosts: 5 });
+    expect(four.beams[0]?.spanMm).toBeLessThan(bay / 2 + inMm + 1);
+  });
+
+  test('a low sidewall has no room for them, and says so at that field', () => {
+    // 5-1/2 in of base board, 90 mm of block and 5-1/2 in of rail: 14.54 in.
+    expect(refusal({ posts: 'rails', sidewallMm: inch(14.5), doors: 'none' })).toEqual(['sidewall']);
+    expect(refusal({ posts: 'rails', sidewallMm: inch(14.6), doors: 'none' })).toEqual([]);
+  });
+});
+
 describe('posts bolted to the bed', () => {
   const site = siteOf(inch(96), inch(48));
   const a = build('walk-in', site, { posts: 'bolted', pipe: 'pvc-1', sidewallMm: inch(30) });

@@ -5,8 +5,8 @@ import { sheetSize } from '../../../make/rolls/rolls';
 import { amount, phrase } from '../../../base/figure';
 import { aboutFaces, aboutHoops, aboutJoints } from '../about';
 import { largestFree } from '../filmFlutter';
-import { moreOf } from '../timberChecks';
-import type { Check } from '../check';
+
+import { type Check, moreOf } from '../check';
 import { type Pitfall, answer, saidOn, tooFew } from './pitfall';
 
 const said = saidOn('skin');
