@@ -2,7 +2,7 @@ import type { Assessment } from '../../../core/assessment';
 import { SheetSums } from '../../parts/SheetSums';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { OffcutPattern } from '../../drawing/BarDrawing';
+import { OffcutPattern } from '../../drawing/Painted';
 import { RollDrawing } from '../../drawing/RollDrawing';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { useSize } from '../../drawing/useSize';

@@ -16,7 +16,7 @@ import { useUnits } from '../../app/hooks';
 import { useWay } from '../../app/way';
 import { useOutline } from '../../background/useOutline';
 import { useWork } from '../../background/usePlan';
-import { OffcutPattern } from '../../drawing/BarDrawing';
+import { OffcutPattern } from '../../drawing/Painted';
 import { SheetDrawing } from '../../drawing/SheetDrawing';
 import { useSize } from '../../drawing/useSize';
 import { fitView, layoutView } from '../../../core/show/viewLayout';

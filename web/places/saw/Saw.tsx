@@ -27,7 +27,7 @@ import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
 import { useOutline } from '../../background/useOutline';
 import { useWork } from '../../background/usePlan';
-import { OffcutPattern } from '../../drawing/BarDrawing';
+import { OffcutPattern } from '../../drawing/Painted';
 import { useSize } from '../../drawing/useSize';
 import { Button, Choice, Field } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';

@@ -14,7 +14,7 @@ import { PlaceHead } from '../../app/PlaceHead';
 import { useRun, useGarden, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
 import { useWay } from '../../app/way';
-import { OffcutPattern } from '../../drawing/BarDrawing';
+import { OffcutPattern } from '../../drawing/Painted';
 import { useSize } from '../../drawing/useSize';
 import { Button } from '../../parts/controls';
 import { Ticks } from '../../parts/lists';

@@ -1,0 +1,222 @@
+/** Bars with the pieces that come out of them, and pieces with their marks: to scale, as a saw needs them. */
+import type { Flat } from '../base/geometry';
+import { type LengthUnit, formatLength } from '../base/length';
+import type { Section } from '../catalog/types';
+import type { Member } from '../cover/assembly/types';
+import type { CutPiece, SectionBar } from '../make/cutting/bars';
+import { type Lettering, type Mark, type MarkList, box } from './drawing';
+import { labelRows, markRows } from './labelRows';
+
+/** Where a bar is drawn. */
+export interface BarRoom {
+  readonly width: number;
+  /** Longest bar of the page, so that all are at one scale, mm. */
+  readonly longestMm: number;
+  readonly unit: LengthUnit;
+  readonly lettering: Lettering;
+  readonly barHigh: number;
+  /** Room for its name beside it; above it where there is none. */
+  readonly beside: number;
+  /** A box to tick when it is sawn. */
+  readonly ticked?: true;
+}
+
+/** Kept free beyond the longest bar, in widths of a figure's letters. */
+const PAST = 3.5;
+
+/** The corners of a piece on its bar: slanted where its ends are; ripped or tapered ones still as their blank. */
+function pieceOutline(p: CutPiece, { shape }: Section, scale: number, at: Flat, w: number, h: number): readonly Flat[] {
+  const wide = shape.kind === 'board' ? shape.widthMm : 0;
+  const [left = 0, right = 0] = (p.endAnglesDeg ?? [0, 0]).map((deg) => wide * Math.tan((deg * Math.PI) / 180) * scale);
+  const [x, y] = at;
+  // A positive slant leaves the upper edge the longer.
+  return [
+    [x + Math.max(0, -left), y],
+    [x + w - Math.max(0, -right), y],
+    [x + w - Math.max(0, right), y + h],
+    [x + Math.max(0, left), y + h],
+  ];
+}
+
+const tagOf = (p: CutPiece): string => (p.holds === undefined ? p.tag : `${p.tag} + ${p.holds}`);
+
+/** Tag and length of one piece: both in it where there is room, its tag alone, or neither. */
+function pieceWords(
+  p: CutPiece,
+  from: number,
+  w: number,
+  base: number,
+  { unit, lettering: l }: BarRoom,
+): readonly Mark[] {
+  const figure = formatLength(p.lengthMm, unit);
+  const tag = tagOf(p);
+  const pad = 0.65 * l.tag;
+  const tagWide = l.widthOf(tag, l.tag, true);
+  const text = { kind: 'text', ink: 'ink' } as const;
+  if (w > tagWide + l.widthOf(figure, l.figure) + 3 * pad)
+    return [
+      { ...text, at: [from + pad, base], text: tag, size: l.tag, anchor: 'start', bold: true },
+      { ...text, at: [from + w - pad, base], text: figure, size: l.figure, anchor: 'end', figure: true },
+    ];
+  return w > tagWide + 2
+    ? [{ ...text, at: [from + w / 2, base], text: tag, size: l.tag, anchor: 'middle', bold: true }]
+    : [];
+}
+
+/** One bar to scale: its pieces by tag, marks that run from the tape's end in both systems, what is left over. */
+export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): MarkList {
+  const { width, longestMm, unit, lettering: l, beside } = room;
+  const left = beside > 0 ? beside : 1;
+  const scale = (width - left - PAST * l.figure) / longestMm;
+  const pipe = section.shape.kind === 'tube';
+  const x = (mm: number): number => left + mm * scale;
+  // Tags of pieces too short to hold them stand over the bar.
+  const over = bar.pieces.filter((p) => p.lengthMm * scale <= l.widthOf(tagOf(p), l.tag, true) + 2);
+  const overAt = (p: CutPiece): number => x(p.markMm - p.lengthMm / 2);
+  const overRow = 1.08 * l.smallTag;
+  const overRows = labelRows(
+    over.map((p) => ({ at: overAt(p), halfWidth: l.widthOf(tagOf(p), l.smallTag, true) / 2 })),
+  );
+  const nameHigh = beside > 0 ? 0.6 * l.tag : 2 * l.tag;
+  const y = nameHigh + (over.length > 0 ? 0.4 * l.smallTag + overRow * (1 + Math.max(...overRows)) : 0);
+  const h = pipe ? room.barHigh * 0.66 : room.barHigh;
+  const figures = bar.pieces.map((p) => formatLength(p.markMm, unit));
+  const places = markRows(
+    bar.pieces.map((p, i) => ({ at: x(p.markMm), halfWidth: l.widthOf(figures[i] ?? '', l.figure) / 2 })),
+    beside / 2,
+  );
+  const other = unit === 'ftin' || unit === 'in' ? 'mm' : 'in';
+  const markRow = 1.25 * (l.figure + l.other);
+  const [base, otherBase] = [y + h + 1.55 * l.figure, y + h + 1.55 * l.figure + 1.13 * l.other];
+  const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
+  const drops = bar.pieces.map((_, i) => (places[i]?.row ?? 0) * markRow);
+  const ticks = bar.pieces.map((p, i): Mark => ({
+    kind: 'line',
+    from: [x(p.markMm), y - 0.37 * l.figure],
+    to: [x(p.markMm), y + h + 0.52 * l.figure + (drops[i] ?? 0)],
+    ink: 'mark',
+    thick: 0.15 * l.figure,
+  }));
+  const measures = bar.pieces.flatMap((p, i): readonly Mark[] => {
+    const at = places[i]?.at ?? x(p.markMm);
+    const drop = drops[i] ?? 0;
+    const text = { kind: 'text', anchor: 'middle', figure: true, over: true } as const;
+    return [
+      { ...text, at: [at, base + drop], text: figures[i] ?? '', size: l.figure, ink: 'mark', bold: true },
+      { ...text, at: [at, otherBase + drop], text: formatLength(p.markMm, other), size: l.other, ink: 'quiet' },
+    ];
+  });
+  const tick = l.tag;
+  const nameX = room.ticked ? 1.6 * tick : 0;
+  const nameY = beside > 0 ? y + h / 2 - 0.15 * l.tag : l.tag;
+  const size = `${formatLength(bar.lengthMm, unit)}${bar.fromShelf ? ', shelf' : ''}`;
+  const sizeAt: Flat = beside > 0 ? [nameX, nameY + 1.2 * l.quiet] : [nameX + 5.2 * l.tag, nameY];
+  return {
+    width,
+    height: whole ? y + h + 0.9 * l.figure : otherBase + 0.3 * l.figure + Math.max(0, ...drops),
+    marks: [
+      ...(room.ticked ? [{ kind: 'outline', points: box(0, nameY - tick, tick, tick), fill: 'none' } as const] : []),
+      { kind: 'text', at: [nameX, nameY], text: bar.label, size: l.tag, ink: 'ink', anchor: 'start', bold: true },
+      { kind: 'text', at: sizeAt, text: size, size: l.quiet, ink: 'quiet', anchor: 'start' },
+      { kind: 'outline', points: box(left, y, Math.min(bar.lengthMm, longestMm) * scale, h), fill: 'left over' },
+      ...bar.pieces.flatMap((p): readonly Mark[] => {
+        const [from, w] = [x(p.markMm - p.lengthMm), p.lengthMm * scale];
+        return [
+          { kind: 'outline', points: pieceOutline(p, section, scale, [from, y], w, h), fill: pipe ? 'pipe' : 'timber' },
+          // Two tapered pieces out of one board are sawn apart from corner to corner.
+          ...(p.holds === undefined
+            ? []
+            : [{ kind: 'line', from: [from, y + h], to: [from + w, y], ink: 'ink', thick: 1 } as const]),
+          ...pieceWords(p, from, w, y + h / 2 + 0.36 * l.tag, room),
+        ];
+      }),
+      ...over.map((p, i): Mark => ({
+        kind: 'text',
+        at: [overAt(p), y - 0.65 * l.smallTag - (overRows[i] ?? 0) * overRow],
+        text: tagOf(p),
+        size: l.smallTag,
+        ink: 'ink',
+        anchor: 'middle',
+        bold: true,
+        over: true,
+      })),
+      ...(whole ? [] : [...ticks, ...measures]),
+    ],
+  };
+}
+
+/** A piece lying down with its marks in tape order, from its left end. */
+export function markedPiece(member: Member, width: number, unit: LengthUnit, l: Lettering): MarkList {
+  const left = 4;
+  const scale = (width - left - 3 * l.figure) / member.lengthMm;
+  const board = member.section.shape.kind === 'board';
+  const h = (board ? 1.9 : 1) * l.tag;
+  const row = 1.26 * l.figure;
+  const x = (mm: number): number => left + mm * scale;
+  const figures = member.marks.map((m) => formatLength(m.atMm, unit));
+  const places = markRows(
+    member.marks.map((m, i) => ({ at: x(m.atMm), halfWidth: l.widthOf(figures[i] ?? '', l.figure) / 2 })),
+    left - 2,
+  );
+  const labels = labelRows(member.marks.map((m) => ({ at: x(m.atMm), halfWidth: l.widthOf(m.label, l.quiet) / 2 })));
+  const labelRow = 1.2 * l.quiet;
+  const y = 1.6 * l.tag + Math.max(0, ...labels) * labelRow;
+  const rows = 1 + Math.max(0, ...places.map((p) => p.row));
+  const [first = { atMm: 0 }, second = { atMm: member.lengthMm }] = member.marks;
+  const text = { kind: 'text', anchor: 'middle' } as const;
+  return {
+    width,
+    height: y + h + 1.9 * l.figure + rows * row,
+    marks: [
+      { kind: 'outline', points: box(left, y, member.lengthMm * scale, h), fill: board ? 'timber' : 'pipe' },
+      {
+        ...text,
+        at: [x((first.atMm + second.atMm) / 2), y + h / 2 + 0.36 * l.tag],
+        text: member.tag,
+        size: l.tag,
+        ink: 'ink',
+        bold: true,
+      },
+      ...member.holes.map((hole): Mark => ({
+        kind: 'hole',
+        at: [x(hole.atMm), y + h / 2],
+        radius: Math.max(3, Math.min(h / 3, (hole.diameterMm * scale) / 2)),
+      })),
+      { kind: 'line', from: [left, y - 5], to: [left, y + h + 6], ink: 'ink', thick: 2.4 },
+      {
+        kind: 'text',
+        at: [left, y + h + 1.5 * l.figure + rows * row],
+        text: '0: hook the tape here',
+        size: l.quiet,
+        ink: 'quiet',
+        anchor: 'start',
+      },
+      ...member.marks.map((m, i): Mark => ({
+        kind: 'line',
+        from: [x(m.atMm), y - 5],
+        to: [x(m.atMm), y + h + 6 + (places[i]?.row ?? 0) * row],
+        ink: 'mark',
+        thick: 2,
+      })),
+      ...member.marks.flatMap((m, i): readonly Mark[] => [
+        {
+          ...text,
+          at: [Math.max(x(m.atMm), l.widthOf(m.label, l.quiet) / 2), y - 8 - (labels[i] ?? 0) * labelRow],
+          text: m.label,
+          size: l.quiet,
+          ink: 'ink',
+        },
+        {
+          ...text,
+          at: [places[i]?.at ?? x(m.atMm), y + h + 1.5 * l.figure + (places[i]?.row ?? 0) * row],
+          text: figures[i] ?? '',
+          size: l.figure,
+          ink: 'mark',
+          bold: true,
+          figure: true,
+          over: true,
+        },
+      ]),
+    ],
+  };
+}
