@@ -70,16 +70,16 @@ export function flatDrawing(
   l: Lettering,
 ): MarkList {
   const beside = 4.5 * l.figure;
-  const scale = Math.min((width - beside - 4) / stock.longMm, high / stock.wideMm);
+  // Half of the last measure stands out past the end.
+  const past = 2.6 * l.figure;
+  const scale = Math.min((width - beside - past) / stock.longMm, high / stock.wideMm);
   const [w, h] = [stock.longMm * scale, stock.wideMm * scale];
   const at = ([along, down]: Flat): Flat => [beside + along * scale, 1 + down * scale];
   const cuts = stock.cutsMm.map((mm) => ({ x: at([mm, 0])[0], figure: formatLength(mm, unit) }));
   const places = markRows(cuts.map(({ x, figure }) => ({ at: x, halfWidth: l.widthOf(figure, l.figure) / 2 })));
   const row = 1.3 * l.figure;
-  // The last stands within the drawing.
-  const right = beside + w + 4;
   return {
-    width: right,
+    width: beside + w + past,
     height: h + 2 * l.figure + 1 + Math.max(0, ...places.map((p) => p.row)) * row,
     marks: [
       { kind: 'outline', points: box(beside, 1, w, h), fill: 'left over' },
@@ -112,10 +112,7 @@ export function flatDrawing(
       })),
       ...cuts.map(({ x, figure }, i): Mark => ({
         kind: 'text',
-        at: [
-          Math.min(places[i]?.at ?? x, right - l.widthOf(figure, l.figure) / 2),
-          h + 1.55 * l.figure + (places[i]?.row ?? 0) * row,
-        ],
+        at: [places[i]?.at ?? x, h + 1.55 * l.figure + (places[i]?.row ?? 0) * row],
         text: figure,
         size: l.figure,
         ink: 'mark',
