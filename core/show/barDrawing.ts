@@ -80,12 +80,15 @@ export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): Ma
   const nameHigh = beside > 0 ? 0.6 * l.tag : 2 * l.tag;
   const y = nameHigh + (over.length > 0 ? 0.4 * l.smallTag + overRow * (1 + Math.max(...overRows)) : 0);
   const h = pipe ? room.barHigh * 0.66 : room.barHigh;
-  const figures = bar.pieces.map((p) => formatLength(p.markMm, unit));
+  const other = unit === 'ftin' || unit === 'in' ? 'mm' : 'in';
+  const figures = bar.pieces.map((p) => [formatLength(p.markMm, unit), formatLength(p.markMm, other)] as const);
   const places = markRows(
-    bar.pieces.map((p, i) => ({ at: x(p.markMm), halfWidth: l.widthOf(figures[i] ?? '', l.figure) / 2 })),
+    bar.pieces.map((p, i) => {
+      const [figure, same] = figures[i] ?? ['', ''];
+      return { at: x(p.markMm), halfWidth: Math.max(l.widthOf(figure, l.figure), l.widthOf(same, l.other)) / 2 };
+    }),
     beside / 2,
   );
-  const other = unit === 'ftin' || unit === 'in' ? 'mm' : 'in';
   const markRow = 1.25 * (l.figure + l.other);
   const [base, otherBase] = [y + h + 1.55 * l.figure, y + h + 1.55 * l.figure + 1.13 * l.other];
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
@@ -102,8 +105,8 @@ export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): Ma
     const drop = drops[i] ?? 0;
     const text = { kind: 'text', anchor: 'middle', figure: true, over: true } as const;
     return [
-      { ...text, at: [at, base + drop], text: figures[i] ?? '', size: l.figure, ink: 'mark', bold: true },
-      { ...text, at: [at, otherBase + drop], text: formatLength(p.markMm, other), size: l.other, ink: 'quiet' },
+      { ...text, at: [at, base + drop], text: figures[i]?.[0] ?? '', size: l.figure, ink: 'mark', bold: true },
+      { ...text, at: [at, otherBase + drop], text: figures[i]?.[1] ?? '', size: l.other, ink: 'quiet' },
     ];
   });
   const tick = l.tag;

@@ -120,7 +120,7 @@ describe.each([
           }
         },
       ),
-      { numRuns: 200 },
+      { numRuns: 300, endOnFailure: true },
     );
   });
 
