@@ -29,6 +29,9 @@ export function change(garden: Garden, label: string, recipe: (draft: Draft<Gard
   return faults.length > 0 ? failAll(faults) : ok({ label, garden: after, changes: changesBetween(garden, after) });
 }
 
+/** The fault of a thing that is not in its list. */
+export const notThere = (kind: ThingKind, id: string): Result<never> => fail(kind, `There is no ${kind} "${id}".`);
+
 /** What is done with one thing of a list, by its name; the fault where it is not there. */
 export function withThing(
   garden: Garden,
@@ -37,7 +40,7 @@ export function withThing(
   make: (name: string) => Result<Change>,
 ): Result<Change> {
   const name = garden[LISTS[kind]].find((x) => x.id === id)?.name;
-  return name === undefined ? fail(kind, `There is no ${kind} "${id}".`) : make(name);
+  return name === undefined ? notThere(kind, id) : make(name);
 }
 
 /** The change to one thing of a list. */

@@ -1,10 +1,10 @@
 /** What is done with a cover that stands or is to stand: its season, its upkeep, its building, its corrections. */
-import { type Result, fail, failAll, ok } from '../base/result';
+import { type Result, failAll, ok } from '../base/result';
 import type { Cover, CoverState, Garden } from '../garden/garden';
 import { type LogEntry, newEntry } from '../garden/log';
 import type { Operation } from '../judge/climate/operation';
 import type { SeasonalCover } from '../judge/season/seasonalCovers';
-import { type Change, change, changeCover } from './change';
+import { type Change, change, changeCover, notThere } from './change';
 import { movedCover } from './moved';
 
 /** A change that something could not follow. */
@@ -45,7 +45,7 @@ export function putUpOrTakeDown(
   where: string,
 ): Result<Change> {
   const cover = garden.covers.find((c) => c.id === coverId);
-  if (!cover) return fail('cover', `There is no cover "${coverId}".`);
+  if (!cover) return notThere('cover', coverId);
   const { name, state: was } = cover;
   const down = was.is === 'standing';
   const from = was.is === 'stored' && was.where !== '' ? `From: ${was.where}` : '';

@@ -7,11 +7,11 @@ import type { Answers } from '../cover/answers/parameter';
 import { familyOf } from '../cover/families/registry';
 import type { Cover, Garden } from '../garden/garden';
 import { type CoverLayout, cachedLayout } from '../layout';
-import { type Change, change, changeCover, withThing } from './change';
+import { type Change, change, changeCover, notThere, withThing } from './change';
 
 function layoutOf(garden: Garden, coverId: string): Result<CoverLayout> {
   const cover = garden.covers.find((c) => c.id === coverId);
-  return cover ? cachedLayout(garden, cover) : fail('cover', `There is no cover "${coverId}".`);
+  return cover ? cachedLayout(garden, cover) : notThere('cover', coverId);
 }
 
 /**

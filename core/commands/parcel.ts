@@ -1,6 +1,6 @@
 /** One cover to be handed on: a garden with its bed, its place, its prices and nothing else; and put into another garden. */
 import type { Draft } from 'immer';
-import { type Change, change } from './change';
+import { type Change, change, notThere } from './change';
 import { type Result, fail, ok } from '../base/result';
 import { freshName } from '../base/ids';
 import { quickShop } from '../cut';
@@ -17,7 +17,7 @@ import { freeSpot } from '../site/plotting';
 export function parcelOf(garden: Garden, coverId: string): Result<Garden> {
   const cover = garden.covers.find((c) => c.id === coverId);
   const bed = garden.beds.find((b) => b.id === cover?.bedId);
-  if (!cover || !bed) return fail('cover', `There is no cover "${coverId}".`);
+  if (!cover || !bed) return notThere('cover', coverId);
   const built = evaluate(garden, cover);
   const lines = (built.ok && quickShop(built.value)?.lines) || [];
   // Of the prices those that this cover is bought at.
