@@ -35,6 +35,7 @@ export const HARDWARE: readonly HardwareItem[] = [
   item('screw-1-5/8', 'exterior screw 1-5/8 in', 100, 7.4),
   item('screw-2-1/2', 'exterior screw 2-1/2 in', 100, 9.1),
   item('screw-3', 'exterior screw 3 in', 100, 10.2),
+  item('nail-3', 'common nail 3 in, galvanized', 60, 5.6),
   item('hinge', 'butt hinge 3 in with screws', 2, 5.6),
   item('handle', 'pull handle with screws', 1, 4.2),
   item('latch', 'hook and eye latch', 1, 3.1),

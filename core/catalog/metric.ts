@@ -9,6 +9,7 @@ const NAMES: Readonly<Record<string, string>> = {
   'screw-1-5/8': 'exterior screw 4 x 40 mm',
   'screw-2-1/2': 'exterior screw 5 x 65 mm',
   'screw-3': 'exterior screw 5 x 80 mm',
+  'nail-3': 'wire nail 3.4 x 80 mm, galvanized',
   hinge: 'butt hinge 75 mm with screws',
   stay: 'chain stay 600 mm with end screws',
   staple: 'staple 10 mm',

@@ -118,6 +118,10 @@ export interface EndBar {
 /** A row of posts in the ground that carry a house: two to a hoop, or fewer under rails. */
 export interface PostRow {
   readonly tags: readonly string[];
+  /** Pieces that are nailed side by side to one post. */
+  readonly nailed: number;
+  /** The side of a piece that a push across the house bends. */
+  readonly across: 'thickness' | 'width';
   readonly section: Section;
   readonly depthMm: number;
   readonly aboveMm: number;

@@ -14,6 +14,14 @@ export const FRAME_JOINTS = {
     minutes: 2.4,
     symbol: 'point',
   },
+  /** Nails through two boards face to face: how many at each place is the joint's own. */
+  nail: {
+    name: ['nailed place', 'nailed places'],
+    takes: (j, n) => [{ itemKey: 'nail-3', count: n * said(j, 'each', 2) }],
+    tools: ['hammer'],
+    minutes: 0.5,
+    symbol: 'point',
+  },
   /** Two screws through the foot of a pipe into its rail. */
   throughScrew: {
     name: ['foot screwed through', 'feet screwed through'],

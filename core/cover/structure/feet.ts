@@ -99,6 +99,8 @@ function postsAt(run: StraightRun, { on, joints }: Pieces): readonly Rest[] {
     .map((mm) => ({ from: mm, to: mm }));
 }
 
+/** Pieces whose middles are nearer than this are one post, mm. */
+const POST_MM = 60;
 /** Joints that hold a post up. */
 const SETS = ['post', 'wallBolt'];
 
@@ -122,7 +124,9 @@ export function postsUnder(
   const xs = posts
     .map((m) => m.shape.from[0])
     .sort((a, b) => a - b)
-    .filter((x, i, all) => i === 0 || x - (all[i - 1] ?? x) > 1);
+    .filter((x, i, all) => i === 0 || x - (all[i - 1] ?? x) > 2 * POST_MM);
+  const [px, py] = post.shape.from;
+  const nailed = posts.filter((m) => Math.hypot(m.shape.from[0] - px, m.shape.from[1] - py) < POST_MM).length;
   const standing = new Set(posts.map((m) => m.tag));
   const braces = members.filter(
     (m) =>
@@ -131,6 +135,8 @@ export function postsUnder(
   return [
     {
       tags: posts.map((m) => m.tag),
+      nailed,
+      across: Math.abs(post.shape.wide[1]) > 0.7 ? 'width' : 'thickness',
       section: post.section,
       depthMm: Math.max(0, -Math.min(post.shape.from[2], post.shape.to[2])),
       aboveMm: topMm,

@@ -17,6 +17,8 @@ const site = (gustMPerS: number, more: Partial<CheckSite['site']> = {}): CheckSi
 
 const row = (more: Partial<PostRow> = {}): PostRow => ({
   tags: ['P1', 'P2', 'P3', 'P4', 'P5', 'P6'],
+  nailed: 1,
+  across: 'width',
   section: section(SHIPPED, 'steel-1'),
   depthMm: 600,
   aboveMm: 600,

@@ -1,7 +1,7 @@
 /** Posts of a house: deep enough for the soil and the wind, stout enough at the ground, and braced against racking both ways. */
 import type { PostRow } from '../../cover/assembly/rows';
 import { otherPosts } from './hoopChecks';
-import { inertiaMm4, thicknessMm } from '../../catalog/sections';
+import { depthMm, inertiaMm4, thicknessMm } from '../../catalog/sections';
 import type { Assembly } from '../../cover/assembly/types';
 import { amount, phrase, term } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
@@ -73,7 +73,7 @@ export function poleDepthMm(forceN: number, heightMm: number, widthMm: number, s
 /** Push on one post, N, across and along. Braces take what they can of the push along; the rest bends the posts. */
 function onePost(p: PostRow, push: ReturnType<typeof pushes>): Readonly<Record<'across' | 'along', number>> {
   const braced = Math.min(push.along.forceN, (p.braces * BRACE_N) / SAFETY);
-  return { across: push.across.forceN / 2, along: (push.along.forceN - braced) / p.tags.length };
+  return { across: push.across.forceN / 2, along: (push.along.forceN - braced) / (p.tags.length / p.nailed) };
 }
 
 /** The greater of both pushes on one post, and the height at which it works. */
@@ -143,8 +143,8 @@ const morePosts = (p: PostRow): Check['tries'] =>
   p.asked
     ? moreOf(p.asked, 4)
     : [1, 2, 3, 4].map((more) => ({
-        label: [`${p.tags.length / 2 + more} hoops`],
-        change: { kind: 'hoops', count: p.tags.length / 2 + more } as const,
+        label: [`${p.tags.length / p.nailed / 2 + more} hoops`],
+        change: { kind: 'hoops', count: p.tags.length / p.nailed / 2 + more } as const,
       }));
 
 /** Every check of a row of posts. */
@@ -214,9 +214,11 @@ function bending(
   p: PostRow,
   site: CheckSite,
 ): Check {
-  const r = thicknessMm(p.section) / 2;
+  const otherSide = p.across === 'width' ? 'thickness' : 'width';
+  const side = p.section.shape.kind === 'tube' ? 'thickness' : way === 'across' ? p.across : otherSide;
   const limit = p.section.material.limitMPa ?? 0;
-  const mostNm = (limit * inertiaMm4(p.section, 'thickness')) / r / 1000;
+  // Pieces nailed side by side bear together, and no more than each by itself.
+  const mostNm = (p.nailed * limit * inertiaMm4(p.section, side)) / (depthMm(p.section, side) / 2) / 1000;
   const figure = worked({
     label: way === 'across' ? 'Bending of a post, wind from the side' : 'Bending of a post, wind on an end',
     quantity: 'ratio',

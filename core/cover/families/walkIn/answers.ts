@@ -116,6 +116,16 @@ export const walkInParameters = {
     },
     'driven',
   ),
+  postOf: choice(
+    'Posts of',
+    {
+      one: ['One 4x4', 'One piece, treated: the longest-lived.'],
+      'two-2x4': ['Two 2x4, nailed', 'Treated, and cheaper than a 4x4 of the same stoutness across the house.'],
+      'two-2x3': ['Two 2x3, nailed', 'The least money; not treated, so the ground has them in a few years.'],
+    },
+    'one',
+    { when: { posts: ['timber', 'bolted', 'rails'] } },
+  ),
   railPosts: countOrAuto('Posts a side', [2, 20], (built) => (built?.posts[0]?.tags.length ?? 4) / 2, {
     when: { posts: 'rails' },
   }),

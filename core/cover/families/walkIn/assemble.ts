@@ -112,7 +112,7 @@ function onItsBed(a: WalkInAnswers, site: BuildSite): Result<WalkInAnswers> {
     ...a,
     doors: 'none',
     // Posts stand against the wall outside, flush with the outside of their hoops; the ends stand on the end walls.
-    widthMm: survey.frameOn.widthMm + 2 * (thicknessMm(postTimber(site)) - r),
+    widthMm: survey.frameOn.widthMm + 2 * (postTimber(a, site).acrossMm - r),
     lengthMm: survey.frameOn.lengthMm + 4 * r,
   });
 }

@@ -21,7 +21,11 @@ const BASE = '2x6 treated';
 const HIP = '2x4 treated';
 const TIE = '2x4';
 const BRACE = 'emt-3/4';
-const POST = '4x4 treated';
+const POSTS_OF = {
+  one: { key: '4x4 treated', pieces: 1 },
+  'two-2x4': { key: '2x4 treated', pieces: 2 },
+  'two-2x3': { key: '2x3', pieces: 2 },
+} as const;
 /** Bolts stand so far in from both edges of the bed’s wall, mm. */
 const BOLT_IN_MM = 45;
 /** Film is fastened so far under the top of a hip board, its middle, mm. */
@@ -31,8 +35,13 @@ const TIE_ABOVE_MM = 2000;
 
 export type House = Made<typeof buildHouse>;
 
-/** The timber that posts are of. */
-export const postTimber = (site: BuildSite): Section => stock(site, POST);
+/** The timber that posts are of: how many pieces are nailed side by side along the house, and its size along and across it, mm. */
+export function postTimber({ postOf }: Pick<WalkInAnswers, 'postOf'>, site: BuildSite) {
+  const { key, pieces } = POSTS_OF[postOf];
+  const section = stock(site, key);
+  const { thicknessMm: thin, widthMm: wide } = boardShape(section);
+  return { section, pieces, alongMm: pieces * thin, acrossMm: wide };
+}
 
 /** Depth of the posts: a third of their length where it is windy, a quarter elsewhere. */
 export function postDepth(a: Pick<WalkInAnswers, 'depthMm' | 'sidewallMm'>, { windy, market }: BuildSite): number {
@@ -58,7 +67,8 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const rolls = a.cover.rolls.filter((roll) => a.roll === null || roll.key === a.roll);
   const roofOnly = a.sheets === 'roof-and-curtains';
   const timber = onTimber(a);
-  const postSection = timber ? postTimber(site) : a.post;
+  const timbers = timber ? postTimber(a, site) : { section: a.post, pieces: 1, alongMm: 0, acrossMm: 0 };
+  const postSection = timbers.section;
   const adapted = !timber && a.join === 'adapter';
   const adapter = adapted ? adapterOver([a.pipe, a.post], site.catalog) : undefined;
   if (adapted && !adapter) return fail('join', 'No pipe on sale goes over both ends: choose a thinner post or hoop.');
@@ -92,30 +102,29 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   // Through the wall of the bed: how far apart, and the lower one above the ground; none where posts are in the ground.
   const bolts = bolted ? { apartMm: wallMm - 2 * BOLT_IN_MM, lowMm: BOLT_IN_MM } : undefined;
   const depthMm = bolted ? 0 : postDepth(a, site);
-  const postMm = thicknessMm(postSection);
   // A timber post stands beside its hoop, toward the middle of the house, flush with it outside.
-  const beside = timber ? { x: r + postMm / 2, y: postMm / 2 - r } : { x: 0, y: 0 };
+  const beside = timber ? { x: r + timbers.alongMm / 2, y: timbers.acrossMm / 2 - r } : { x: 0, y: 0 };
   const atPosts = railed ? hoopsAtPosts(a, xs) : xs.map((_, i) => i);
   const postXs = atPosts.map((i) => xs[i] ?? x0);
   const postAsked = railed
     ? { asked: { id: 'railPosts', now: atPosts.length, words: ['post a side', 'posts a side'] as const } }
     : {};
+  const besideHoop = (i: number): number => (xs[i] ?? x0) + (i === n - 1 ? -beside.x : beside.x);
+  const marks = [
+    ...(bolts
+      ? [bolts.lowMm, bolts.lowMm + bolts.apartMm].map((atMm) => ({ atMm, label: 'bolt' }))
+      : [{ atMm: depthMm, label: 'ground' }]),
+    ...(railed ? [] : [{ atMm: depthMm + a.sidewallMm - a.sleeveMm, label: adapted ? 'sleeve' : 'hoop' }]),
+  ];
   const posts = atPosts.flatMap((i, p) =>
-    [y0, y1].map((hoopY, k): Member => {
-      const hoopX = xs[i] ?? x0;
-      const x = hoopX + (i === n - 1 ? -beside.x : beside.x);
+    [y0, y1].flatMap((hoopY, k) => {
+      const x = besideHoop(i);
       const y = hoopY + (k === 0 ? beside.y : -beside.y);
-      const m = piece(`P${2 * p + k + 1}`, 'Post', postSection, [x, y, -depthMm], [x, y, a.sidewallMm], [0, 1, 0]);
-      return {
+      return standing(`P${2 * p + k + 1}`, timbers, [x, y], [-depthMm, a.sidewallMm]).map((m) => ({
         ...m,
         ...postAsked,
-        marks: [
-          ...(bolts
-            ? [bolts.lowMm, bolts.lowMm + bolts.apartMm].map((atMm) => ({ atMm, label: 'bolt' }))
-            : [{ atMm: depthMm, label: 'ground' }]),
-          ...(railed ? [] : [{ atMm: depthMm + a.sidewallMm - a.sleeveMm, label: adapted ? 'sleeve' : 'hoop' }]),
-        ],
-      };
+        marks,
+      }));
     }),
   );
   const longestPost = Math.max(...postSection.stock.map((bar) => bar.lengthMm));
@@ -153,7 +162,11 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   ];
   const railYs = [y0 - r - rail.thicknessMm / 2, y1 + r + rail.thicknessMm / 2] as const;
   const carried = railed
-    ? sideRails(a.rail, { x0, x1, xs, ys: railYs, topZ: a.sidewallMm, baseZ: base.widthMm }, posts, site)
+    ? sideRails(
+        a.rail,
+        { x0, x1, xs, postXs: atPosts.map(besideHoop), ys: railYs, topZ: a.sidewallMm, baseZ: base.widthMm },
+        site,
+      )
     : ok({ rails: [], blocks: [], joints: [] });
   if (!carried.ok) return carried;
   const { rails, blocks } = carried.value;
@@ -200,7 +213,9 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
     /** What the ends stand on, above the ground, mm. */
     endsOnMm: bolted ? wallMm : 0,
     /** How far posts stand in from the centre line of the hoops' feet, mm. */
-    postInMm: timber ? postMm - r : r,
+    postInMm: timber ? timbers.acrossMm - r : r,
+    /** Pieces that one post is nailed of. */
+    nailed: timbers.pieces,
     // Boards on timber posts brace them.
     braces: a.braces === 'corners' && !timber ? bracesOf(xs, [y0, y1], a, stock(site, BRACE)) : [],
     /** Splices of purlins and boards, and what holds the beam. */
@@ -219,6 +234,20 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
           : { y: middle, z: crownZ - r - pd / 2, r: pd / 2 },
       ...(a.purlins === 'three' ? [sideY, y0 + y1 - sideY].map((y) => ({ y, z: sideZ, r: pd / 2 })) : []),
     ],
+  });
+}
+
+/** The pieces of one post, side by side along the house. */
+function standing(
+  tag: string,
+  { section, pieces, alongMm }: { readonly section: Section; readonly pieces: number; readonly alongMm: number },
+  [x, y]: readonly [number, number],
+  [from, to]: readonly [number, number],
+): readonly Member[] {
+  return Array.from({ length: pieces }, (_, i) => {
+    const at = x + (i - (pieces - 1) / 2) * (alongMm / pieces);
+    const own = pieces > 1 ? `${tag}${String.fromCharCode(97 + i)}` : tag;
+    return piece(own, 'Post', section, [at, y, from], [at, y, to], [0, 1, 0]);
   });
 }
 

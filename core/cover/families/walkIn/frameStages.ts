@@ -5,7 +5,7 @@ import { endsOf } from '../../assembly/pieces';
 import type { Joint, Stage } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
 import { type Saying, MINUTES, bendStage, stage, tagList } from '../../guide/stage';
-import { joint, pairsAt } from '../../joints';
+import { joint, pairsAt, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { type WalkInAnswers, onTimber } from './answers';
 import type { House } from './frame';
@@ -53,6 +53,27 @@ function setOutStage(h: House): Stage {
 const feetOf = (h: House, z: number): readonly Vec3[] => pairsAt(h.xs, [h.y0, h.y1], z);
 const postsOf = (h: House, z: number): readonly Vec3[] => pairsAt(h.postXs, [h.y0, h.y1], z);
 
+/** Posts of two pieces are nailed together before they stand. */
+const nailing = (h: House): readonly string[] =>
+  h.nailed > 1
+    ? [`Lay the two pieces of each post face to face, ends even, and nail them from both sides, two nails every foot.`]
+    : [];
+
+/** Two nails from both sides every foot of a post of two pieces. */
+function nails({ posts, nailed }: House): readonly Joint[] {
+  const firsts = nailed > 1 ? posts.filter((_, i) => i % nailed === 0) : [];
+  return joint(
+    'nail',
+    'nails',
+    'Posts of two pieces, two nails every foot',
+    nailed > 1 ? posts : [],
+    spreadAlong(firsts, 305),
+    {
+      with: { each: 2 },
+    },
+  );
+}
+
 function postStage(a: WalkInAnswers, h: House): Stage {
   const timber = onTimber(a);
   const driven = a.posts === 'driven';
@@ -62,18 +83,22 @@ function postStage(a: WalkInAnswers, h: House): Stage {
     view: 'side',
     pieces: h.posts,
     work: [
+      ...nailing(h),
       phrase`Each post stands ${amount(h.depthMm, 'length')} in the ground and ${amount(a.sidewallMm, 'length')} above it.`,
       driven
         ? 'Drive with a sleeve or a block on top, plumb both ways, until its mark meets the ground.'
-        : `Dig, set the post plumb${timber ? ', its outer face along the string, beside the place of its hoop' : ''}, and fill round it with ${h.posts.length} bags of post mix in all.`,
+        : `Dig, set the post plumb${timber ? ', its outer face along the string, beside the place of its hoop' : ''}, and fill round it with ${h.posts.length / h.nailed} bags of post mix in all.`,
     ],
     tools: driven ? ['sledge hammer', 'gloves'] : ['post-hole digger', 'bucket'],
-    joints: joint('post', 'posts', 'Posts in the ground', h.posts, postsOf(h, 0), {
-      with: { set: timber ? 'dug' : a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
-    }),
+    joints: [
+      ...joint('post', 'posts', 'Posts in the ground', h.posts, postsOf(h, 0), {
+        with: { set: timber ? 'dug' : a.posts, depthMm: h.depthMm, what: 'posts in the soil' },
+      }),
+      ...nails(h),
+    ],
     checks: ['All tops level along a string', 'Both rows the same distance apart everywhere'],
     cautions: [CAUTIONS.rods],
-    minutes: h.posts.length * (driven ? 12 : 30),
+    minutes: (h.posts.length / h.nailed) * (driven ? 12 : 30),
   });
 }
 
@@ -132,14 +157,15 @@ function boltStage(a: WalkInAnswers, h: House, { lowMm, apartMm }: NonNullable<H
     view: 'side',
     pieces: h.posts,
     work: [
+      ...nailing(h),
       phrase`Stand each post on the ground against the wall outside, beside its mark, plumb both ways, ${amount(a.sidewallMm, 'length')} high.`,
       phrase`Two bolts through post and wall, the lower ${amount(lowMm, 'length')} above the ground, the other ${amount(apartMm, 'length')} over it.`,
     ],
     tools: ['level'],
-    joints: joint('wallBolt', 'posts', 'Posts to the bed’s wall, two each', h.posts, places),
+    joints: [...joint('wallBolt', 'posts', 'Posts to the bed’s wall, two each', h.posts, places), ...nails(h)],
     checks: ['All tops level along a string', 'The wall itself does not rock when a post is pulled'],
     cautions: [CAUTIONS.codes],
-    minutes: h.posts.length * 5,
+    minutes: (h.posts.length / h.nailed) * 5,
   });
 }
 

@@ -28,6 +28,8 @@ interface RailPlace {
   readonly x0: number;
   readonly x1: number;
   readonly xs: readonly number[];
+  /** Middle of the posts along the house. */
+  readonly postXs: readonly number[];
   /** Middle of the rail of each side, and its top. */
   readonly ys: readonly [number, number];
   readonly topZ: number;
@@ -43,7 +45,7 @@ interface SideRails {
 }
 
 /** A rail on edge outside the posts of each side, on a block at every post; hoops are strapped to its inner face. */
-export function sideRails(rail: Section, at: RailPlace, posts: readonly Member[], site: BuildSite): Result<SideRails> {
+export function sideRails(rail: Section, at: RailPlace, site: BuildSite): Result<SideRails> {
   const { widthMm } = boardShape(rail);
   const footZ = at.topZ - widthMm;
   const blockMm = Math.min(BLOCK_MM, footZ - at.baseZ);
@@ -52,13 +54,13 @@ export function sideRails(rail: Section, at: RailPlace, posts: readonly Member[]
       'sidewall',
       'A side rail needs room for its blocks over the base board: raise the sidewall, or take a narrower rail.',
     );
-  const xsOfPosts = [...new Set(posts.map((m) => (m.shape.kind === 'straight' ? m.shape.from[0] : 0)))];
+  const { postXs } = at;
   const block = stock(site, BLOCK);
-  const asked = { id: 'railPosts', now: xsOfPosts.length, words: ['post a side', 'posts a side'] } as const;
+  const asked = { id: 'railPosts', now: postXs.length, words: ['post a side', 'posts a side'] } as const;
   const runs = at.ys.map((y, k) =>
     straightRun(`B${k + 1}`, 'Side rail', rail, [at.x0, at.x1], [y, at.topZ - widthMm / 2], [0, 0, 1], {
       // A joint of the rail falls on a post.
-      xs: xsOfPosts,
+      xs: postXs,
     }),
   );
   const marked = (m: Member): Member => {
@@ -70,7 +72,7 @@ export function sideRails(rail: Section, at: RailPlace, posts: readonly Member[]
   };
   return ok({
     rails: runs.flatMap((run) => run.members.map(marked)),
-    blocks: xsOfPosts.flatMap((x, i) =>
+    blocks: postXs.flatMap((x, i) =>
       at.ys.map((y, k) =>
         piece(`Y${2 * i + k + 1}`, 'Rail block', block, [x, y, footZ - blockMm], [x, y, footZ], [1, 0, 0]),
       ),

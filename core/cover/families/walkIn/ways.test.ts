@@ -183,6 +183,36 @@ describe('corner posts and side rails', () => {
     expect(four.beams[0]?.spanMm).toBeLessThan(bay / 2 + inMm + 1);
   });
 
+  test('posts of two boards nailed: side by side along the house, each bears for itself', () => {
+    const two = house({ posts: 'rails', sidewallMm: inch(48), postOf: 'two-2x4' });
+    const posts = two.members.filter((m) => m.part === 'Post');
+    expect(posts.map((m) => m.section.key)).toEqual(Array(12).fill('2x4 treated'));
+    const [a0, b0] = posts.map((m) => (m.shape.kind === 'straight' ? m.shape.from : [0, 0, 0]));
+    // 1-1/2 in boards face to face, both flush with their hoop outside.
+    expect([((b0?.[0] ?? 0) - (a0?.[0] ?? 0)) / IN, b0?.[1]]).toEqual([expect.closeTo(1.5, 6), a0?.[1]]);
+    expect(two.posts).toMatchObject([{ nailed: 2, across: 'width', asked: { now: 3 } }]);
+    expect(countItems(two, 'post-mix')).toBe(6);
+    expect(two.members.filter((m) => m.part === 'Rail block')).toHaveLength(6);
+    // 48 in above and 18 below: nails at both ends and each foot between, seven places, two each, six posts.
+    const longMm = posts[0]?.lengthMm ?? NaN;
+    expect(countItems(two, 'nail-3')).toBe(6 * 2 * (Math.ceil(longMm / 305 - 1e-9) + 1));
+    const worst = (made: typeof two, id: string) =>
+      made.posts
+        .flatMap((row) =>
+          postChecks(made, row, {
+            gustMPerS: 25,
+            gustSpread: spreadOf(SHIPPED, 'gust said'),
+            exposure: 'normal',
+            site: at(128, 44),
+          } as CheckSite),
+        )
+        .find((c) => c.id === id)?.figure?.value ?? NaN;
+    // Across, two boards of 1-1/2 by 3-1/2 beside one of 3-1/2 square: 3.5 / 3. Along, each 1-1/2 thick: 3.5³ / (2 x 3.5 x 1.5²).
+    const one = house({ posts: 'rails', sidewallMm: inch(48) });
+    expect(worst(two, 'post across') / worst(one, 'post across')).toBeCloseTo(3.5 / 3, 2);
+    expect(worst(two, 'post along') / worst(one, 'post along')).toBeCloseTo(3.5 ** 2 / (2 * 1.5 ** 2), 2);
+  });
+
   test('a low sidewall has no room for them, and says so at that field', () => {
     // 5-1/2 in of base board, 90 mm of block and 5-1/2 in of rail: 14.54 in.
     expect(refusal({ posts: 'rails', sidewallMm: inch(14.5), doors: 'none' })).toEqual(['sidewall']);
