@@ -47,6 +47,7 @@ export type PitfallId =
   | 'wall in bed'
   | 'way in'
   | 'crowded'
+  | 'head'
   | 'sits'
   | 'sail'
   | 'weights'

@@ -60,6 +60,13 @@ test.each<[id: string, family: string, suffers: Try, well: Try]>([
     { answers: { edges: 'battened', cover: 'film-uv' } },
   ],
   ['staples', 'double-wall-cold-frame', { answers: { tape: 'none' } }, { answers: {} }],
+  // Six tenths up a hoop of 5 ft on walls of 2 ft a tie hangs at 61 in; at 7 ft typed, over walls of 4 ft, nobody meets it.
+  [
+    'head',
+    'walk-in',
+    { answers: { crossTies: 1 } },
+    { answers: { crossTies: 1, tieMm: 84 * 25.4, sidewallMm: 48 * 25.4 } },
+  ],
   ['staples', 'walk-in', { answers: { fixing: 'staples' } }, { answers: { fixing: 'battens' } }],
   ['brackets', 'lean-to', { answers: { anchors: 2 } }, { answers: {} }],
   ['bare glass', 'sloped-cold-frame', { answers: { ...sash, safety: 'none' } }, { answers: sash }],

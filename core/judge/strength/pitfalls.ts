@@ -6,7 +6,7 @@ import type { Assembly } from '../../cover/assembly/types';
 import type { Check, CheckSite } from './check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfalls/air';
 import { facing, intoWind, tallEnd } from './pitfalls/facing';
-import { bulge, coldBend, crowded, fits, noWayIn, rot, sits, unheld, wallInBed, wholeBar } from './pitfalls/frame';
+import { bulge, coldBend, crowded, fits, head, noWayIn, rot, sits, unheld, wallInBed, wholeBar } from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
 import {
   bareGlass,
@@ -49,6 +49,7 @@ const ALL: readonly Pitfall[] = [
   tallEnd,
   sits,
   crowded,
+  head,
   tooLargeSheet,
 ];
 

@@ -30,8 +30,6 @@ const POSTS_OF = {
 const BOLT_IN_MM = 45;
 /** Film is fastened so far under the top of a hip board, its middle, mm. */
 const HEM_MM = 45;
-/** Nobody should walk into a cross tie. */
-const TIE_ABOVE_MM = 2000;
 
 export type House = Made<typeof buildHouse>;
 
@@ -183,8 +181,6 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const tieZ = a.tieMm ?? a.sidewallMm + hoop.heightMm * 0.62;
   if (a.crossTies > 0 && (tieZ > crownZ - 2 * tie.widthMm || tieZ < a.sidewallMm + tie.widthMm))
     return fail('tieHeight', 'Cross ties go from hoop to hoop: between the sidewall and the crown.');
-  if (a.crossTies > 0 && tieZ < TIE_ABOVE_MM)
-    return fail('crossTies', 'Cross ties would hang at head height: raise the sidewall, or leave them out.');
   const ties = Array.from({ length: a.crossTies }, (_, i) => {
     const at = xs[Math.round(((n - 1) * (i + 1)) / (a.crossTies + 1))] ?? x0;
     const left = edgeAt(under, tieZ + tie.widthMm / 2, middle);

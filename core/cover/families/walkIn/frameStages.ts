@@ -287,7 +287,8 @@ function boardStage(a: WalkInAnswers, h: House): Stage {
       purlins.length > 0 && `Purlins ${tagList(purlins)} under the hoops, the ridge first, a clamp at every crossing.`,
       `Boards ${tagList(boards)} outside the posts, base boards on the ground, ${timber ? 'two screws into every post' : 'every strap with two screws'}.`,
       braces.length > 0 && `Braces ${tagList(braces)} inside the posts, from the foot of one to the top of the next.`,
-      ties.length > 0 && `Cross ties ${tagList(ties)} beside their hoops, above head height.`,
+      ties.length > 0 &&
+        phrase`Cross ties ${tagList(ties)} beside their hoops, level, their middles ${amount(endsOf(ties)[0]?.[2] ?? 0, 'length')} above the ground.`,
     ],
     tools: ['level', ...roomUp(h)],
     joints: [

@@ -2,7 +2,7 @@
 import { boardCorners } from '../../../cover/assembly/solids';
 import { soilZ } from '../../../cover/assembly/crop';
 import { CORNERS, CORNER_NAMES } from '../../../site/bed';
-import { thicknessMm } from '../../../catalog/sections';
+import { depthMm, thicknessMm } from '../../../catalog/sections';
 import { amount, phrase } from '../../../base/figure';
 import { bendBand, fibreStrainPercent } from '../../../cover/hoop/strain';
 import { aboutAll, aboutFaces, aboutFeet, aboutHoops, aboutMembers } from '../about';
@@ -207,6 +207,40 @@ export const noWayIn: Pitfall = (a) =>
 
 /** Hoops nearer than this are more work than a stouter pipe or another kind, mm. Source: our own, from a foot. */
 const CROWDED_MM = 290;
+
+/** What hangs over a path lower than this is walked into, mm. Source: our own, a tall gardener in a hat. */
+const HEAD_MM = 2000;
+/** Lower than this it is a step to get over, no head is in danger, mm. */
+const KNEE_MM = 700;
+
+/** What hangs across a house that one walks through, at the height of a head. */
+export const head: Pitfall = ({ members, openings, arches }) => {
+  const xs = arches.flatMap((row) => row.xsMm);
+  if (!openings.some((o) => o.by === 'door')) return undefined;
+  const hung = members.flatMap((m) => {
+    if (m.shape.kind !== 'straight') return [];
+    const { from, to } = m.shape;
+    const across = Math.abs(to[1] - from[1]) > Math.hypot(to[0] - from[0], to[2] - from[2]);
+    const underMm = Math.min(from[2], to[2]) - depthMm(m.section, 'width') / 2;
+    // What is in an end stands beside its door or over it.
+    const inside = xs.some((x) => x < from[0] - IN_END_MM) && xs.some((x) => x > from[0] + IN_END_MM);
+    return across && inside && underMm > KNEE_MM && underMm < HEAD_MM ? [{ m, underMm }] : [];
+  });
+  const [first] = hung;
+  return (
+    first &&
+    saidToStand(
+      'head',
+      'tight',
+      aboutMembers(hung.map((h) => h.m)),
+      phrase`${hung.length === 1 ? first.m.part : `${hung.length} pieces`} across the house ${hung.length === 1 ? 'hangs' : 'hang'} at head height: ${amount(Math.min(...hung.map((h) => h.underMm)), 'length')} are clear under it. Hang a bright rag on it, or type it higher.`,
+      [answer('Without cross ties', 'crossTies', 0)],
+    )
+  );
+};
+
+/** What stands so near an end of a house belongs to the end, mm. */
+const IN_END_MM = 150;
 
 /** More hoops than anyone would bend. */
 export const crowded: Pitfall = ({ arches }) => {
