@@ -68,6 +68,13 @@ test('a walk-in house names its limits, and turns in the round with its tags', a
     .first()
     .click();
   await expect(page.getByRole('status').filter({ hasText: /^\d+ door hinges: / })).toBeVisible();
+  // Few posts, and rails between them that carry the hoops: a step of their own.
+  await page.getByRole('link', { name: 'Shape' }).click();
+  await choose(page, 'Posts are', 'Corner posts and side rails');
+  await choose(page, 'Posts of', 'Two 2x4, nailed');
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByText('Hang the side rails').click();
+  await expect(page.getByText(/Screw a block, Y1 to Y\d+, to the outer face of each post/)).toBeVisible();
 });
 
 test('a lean-to against the wall: fixed to it, reached into by its shutters, its joints marked where they are', async ({

@@ -4,7 +4,7 @@ import { type LengthUnit, formatLength } from '../base/length';
 import type { Section } from '../catalog/types';
 import type { Member } from '../cover/assembly/types';
 import type { CutPiece, SectionBar } from '../make/cutting/bars';
-import { type Lettering, type Mark, type MarkList, box } from './drawing';
+import { type Lettering, type DrawnMark, type MarkList, box } from './drawing';
 import { labelRows, markRows } from './labelRows';
 
 /** Where a bar is drawn. */
@@ -47,7 +47,7 @@ function pieceWords(
   w: number,
   base: number,
   { unit, lettering: l }: BarRoom,
-): readonly Mark[] {
+): readonly DrawnMark[] {
   const figure = formatLength(p.lengthMm, unit);
   const tag = tagOf(p);
   const pad = 0.65 * l.tag;
@@ -93,14 +93,14 @@ export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): Ma
   const [base, otherBase] = [y + h + 1.55 * l.figure, y + h + 1.55 * l.figure + 1.13 * l.other];
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
   const drops = bar.pieces.map((_, i) => (places[i]?.row ?? 0) * markRow);
-  const ticks = bar.pieces.map((p, i): Mark => ({
+  const ticks = bar.pieces.map((p, i): DrawnMark => ({
     kind: 'line',
     from: [x(p.markMm), y - 0.37 * l.figure],
     to: [x(p.markMm), y + h + 0.52 * l.figure + (drops[i] ?? 0)],
     ink: 'mark',
     thick: 0.15 * l.figure,
   }));
-  const measures = bar.pieces.flatMap((p, i): readonly Mark[] => {
+  const measures = bar.pieces.flatMap((p, i): readonly DrawnMark[] => {
     const at = places[i]?.at ?? x(p.markMm);
     const drop = drops[i] ?? 0;
     const text = { kind: 'text', anchor: 'middle', figure: true, over: true } as const;
@@ -122,7 +122,7 @@ export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): Ma
       { kind: 'text', at: [nameX, nameY], text: bar.label, size: l.tag, ink: 'ink', anchor: 'start', bold: true },
       { kind: 'text', at: sizeAt, text: size, size: l.quiet, ink: 'quiet', anchor: 'start' },
       { kind: 'outline', points: box(left, y, Math.min(bar.lengthMm, longestMm) * scale, h), fill: 'left over' },
-      ...bar.pieces.flatMap((p): readonly Mark[] => {
+      ...bar.pieces.flatMap((p): readonly DrawnMark[] => {
         const [from, w] = [x(p.markMm - p.lengthMm), p.lengthMm * scale];
         return [
           { kind: 'outline', points: pieceOutline(p, section, scale, [from, y], w, h), fill: pipe ? 'pipe' : 'timber' },
@@ -133,7 +133,7 @@ export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): Ma
           ...pieceWords(p, from, w, y + h / 2 + 0.36 * l.tag, room),
         ];
       }),
-      ...over.map((p, i): Mark => ({
+      ...over.map((p, i): DrawnMark => ({
         kind: 'text',
         at: [overAt(p), y - 0.65 * l.smallTag - (overRows[i] ?? 0) * overRow],
         text: tagOf(p),
@@ -180,7 +180,7 @@ export function markedPiece(member: Member, width: number, unit: LengthUnit, l: 
         ink: 'ink',
         bold: true,
       },
-      ...member.holes.map((hole): Mark => ({
+      ...member.holes.map((hole): DrawnMark => ({
         kind: 'hole',
         at: [x(hole.atMm), y + h / 2],
         radius: Math.max(3, Math.min(h / 3, (hole.diameterMm * scale) / 2)),
@@ -194,14 +194,14 @@ export function markedPiece(member: Member, width: number, unit: LengthUnit, l: 
         ink: 'quiet',
         anchor: 'start',
       },
-      ...member.marks.map((m, i): Mark => ({
+      ...member.marks.map((m, i): DrawnMark => ({
         kind: 'line',
         from: [x(m.atMm), y - 5],
         to: [x(m.atMm), y + h + 6 + (places[i]?.row ?? 0) * row],
         ink: 'mark',
         thick: 2,
       })),
-      ...member.marks.flatMap((m, i): readonly Mark[] => [
+      ...member.marks.flatMap((m, i): readonly DrawnMark[] => [
         {
           ...text,
           at: [Math.max(x(m.atMm), l.widthOf(m.label, l.quiet) / 2), y - 8 - (labels[i] ?? 0) * labelRow],

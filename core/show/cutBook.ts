@@ -2,7 +2,7 @@
 import type { CutCover } from '../cut';
 import { type BarRoom, barDrawing } from './barDrawing';
 import { type FlatStock, flatDrawing, rollStock, sheetStock } from './flatDrawing';
-import { onPaper, paint } from './paint';
+import { onPaper, paintMarks } from './paint';
 import { MARGIN, type Pen, newBook } from './pen';
 import type { RollCut } from '../make/rolls/rolls';
 import { type SectionCuts, longestDrawnMm, straightest } from '../make/cutting/bars';
@@ -25,7 +25,7 @@ function drawFlat(pen: Pen, title: string, stock: FlatStock, after: string, unit
   pen.box(MARGIN, pen.y - 1, 9, 9);
   pen.text(title, MARGIN + 14, pen.y, 9, { bold: true });
   pen.y -= 8;
-  paint(pen, list);
+  paintMarks(pen, list);
   pen.words(after, 8.5, { quiet: true });
 }
 
@@ -62,7 +62,7 @@ function barsOf(pen: Pen, cuts: readonly SectionCuts[], unit: LengthUnit): void 
       pen.words(`Keep the straightest for ${sayTags(straight.map((bar) => bar.label))}.`, 8.5, { quiet: true });
     for (const bar of cut.bars) {
       pen.y -= 4;
-      paint(pen, barDrawing(bar, s, room));
+      paintMarks(pen, barDrawing(bar, s, room));
     }
   }
 }

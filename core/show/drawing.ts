@@ -7,7 +7,7 @@ export type Fill = 'timber' | 'pipe' | 'film' | 'left over' | 'none';
 export type Ink = 'ink' | 'mark' | 'quiet';
 
 /** One thing to paint, in the drawing's own units from its upper left corner, down the page. */
-export type Mark =
+export type DrawnMark =
   | { readonly kind: 'outline'; readonly points: readonly Flat[]; readonly fill: Fill }
   | { readonly kind: 'line'; readonly from: Flat; readonly to: Flat; readonly ink: Ink; readonly thick: number }
   | { readonly kind: 'hole'; readonly at: Flat; readonly radius: number }
@@ -30,7 +30,7 @@ export type Mark =
 export interface MarkList {
   readonly width: number;
   readonly height: number;
-  readonly marks: readonly Mark[];
+  readonly marks: readonly DrawnMark[];
 }
 
 /** Sizes of letters where a drawing is painted, and how wide words are there. */

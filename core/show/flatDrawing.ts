@@ -4,7 +4,7 @@ import { type LengthUnit, formatLength } from '../base/length';
 import type { SheetCut } from '../make/cutting/panels';
 import type { RollCut } from '../make/rolls/rolls';
 import { markRows } from './labelRows';
-import { type Fill, type Lettering, type Mark, type MarkList, box } from './drawing';
+import { type Fill, type Lettering, type DrawnMark, type MarkList, box } from './drawing';
 
 /** What lies on it: its corners from the upper left, along and down, mm. */
 interface FlatPiece {
@@ -92,7 +92,7 @@ export function flatDrawing(
         anchor: 'end',
         figure: true,
       },
-      ...stock.pieces.flatMap((p): readonly Mark[] => {
+      ...stock.pieces.flatMap((p): readonly DrawnMark[] => {
         const [x, y] = at(p.middle);
         const [long, wide] = [p.sizeMm[0] * scale, p.sizeMm[1] * scale];
         const roomy = wide > 3 * l.tag && l.widthOf(p.words, l.quiet) < long - 6;
@@ -103,14 +103,14 @@ export function flatDrawing(
           ...(roomy ? [{ ...text, at: [x, y + 1.1 * l.tag], text: p.words, size: l.quiet } as const] : []),
         ];
       }),
-      ...cuts.map(({ x }, i): Mark => ({
+      ...cuts.map(({ x }, i): DrawnMark => ({
         kind: 'line',
         from: [x, 1],
         to: [x, 1 + h + 0.5 * l.figure + (places[i]?.row ?? 0) * row],
         ink: 'mark',
         thick: 0.15 * l.figure,
       })),
-      ...cuts.map(({ x, figure }, i): Mark => ({
+      ...cuts.map(({ x, figure }, i): DrawnMark => ({
         kind: 'text',
         at: [places[i]?.at ?? x, h + 1.55 * l.figure + (places[i]?.row ?? 0) * row],
         text: figure,

@@ -11,9 +11,9 @@ import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { type Plan, plan } from '../plan';
 import { onSomeBed } from '../testing/onBed';
 import { barDrawing, markedPiece } from './barDrawing';
-import { type Lettering, type Mark, type MarkList, ON_SCREEN, box } from './drawing';
+import { type Lettering, type DrawnMark, type MarkList, ON_SCREEN, box } from './drawing';
 import { flatDrawing, rollStock, sheetStock } from './flatDrawing';
-import { onPaper, paint } from './paint';
+import { onPaper, paintMarks } from './paint';
 import { MARGIN, newBook } from './pen';
 
 let solver: IntegerSolver;
@@ -41,7 +41,7 @@ const boundsOf = (points: readonly Flat[]) => {
   return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
 };
 /** Where words stand: from their left to their right, from their head to their foot. */
-const roomOf = (m: Mark & { kind: 'text' }, l: Lettering) => {
+const roomOf = (m: DrawnMark & { kind: 'text' }, l: Lettering) => {
   const wide = l.widthOf(m.text, m.size, m.bold && !m.figure);
   const x0 = m.at[0] - (m.anchor === 'middle' ? wide / 2 : m.anchor === 'end' ? wide : 0);
   return { x0, x1: x0 + wide, y0: m.at[1] - 0.72 * m.size, y1: m.at[1] };
@@ -189,7 +189,7 @@ test('paper shows each mark where it stands, down the page from the pen, and the
   ];
   const text = { kind: 'text', text: 'abc', size: 10, ink: 'ink' } as const;
   const wide = pen.font.widthOfTextAtSize('abc', 10);
-  paint(pen, {
+  paintMarks(pen, {
     width: 100,
     height: 60,
     marks: [

@@ -24,7 +24,7 @@ export const onPaper = (pen: Pen): Lettering => ({
 });
 
 /** Paints a drawing at the left margin from where the pen stands, and moves the pen below it. */
-export function paint(pen: Pen, list: MarkList): void {
+export function paintMarks(pen: Pen, list: MarkList): void {
   pen.ensureSpace(list.height);
   const top = pen.y;
   const [across, up] = [(x: number): number => MARGIN + x, (y: number): number => top - y];

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Fill, Ink, Mark, MarkList } from '../../core/show/drawing';
+import type { Fill, Ink, DrawnMark, MarkList } from '../../core/show/drawing';
 
 const FILLS: Readonly<Record<Fill, string>> = {
   timber: 'var(--timber-face)',
@@ -13,7 +13,7 @@ const INKS: Readonly<Record<Ink, string>> = { ink: 'var(--ink)', mark: 'var(--ch
 /** Keeps a line from running through the figures that lie on it. */
 const HALO = { paintOrder: 'stroke', stroke: 'var(--ground)', strokeWidth: 4 } as const;
 
-function painted(m: Mark, key: number): ReactNode {
+function painted(m: DrawnMark, key: number): ReactNode {
   switch (m.kind) {
     case 'outline': {
       const points = m.points.map((p) => p.join(',')).join(' ');
