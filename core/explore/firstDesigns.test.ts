@@ -1,5 +1,7 @@
 import { FAMILY_KEYS } from '../cover/families';
+import { quickPrice } from '../cut';
 import { demoGarden } from '../garden/demo';
+import type { Cover } from '../garden/garden';
 import { assessCover } from '../plan';
 import { firstCover, startingCover } from './firstDesigns';
 
@@ -23,6 +25,18 @@ test('what holds as it usually is stays as it usually is, and a crop is kept', (
   expect(startingCover(mild, 'long', 'staked-tunnel', 'a', 'A')).toEqual(usual);
   expect(startingCover(garden, 'long', 'hinged-hoop-lid', 'a', 'A', 'leek')?.answers['crop']).toBe('leek');
   expect(startingCover(garden, 'nowhere', 'hinged-hoop-lid', 'a', 'A')).toBeUndefined();
+});
+
+test.each(garden.beds.map((b) => b.id))('a house on the bed %s starts on the cheapest posts that hold', (bedId) => {
+  const cover = startingCover(garden, bedId, 'walk-in', 'a', 'A');
+  if (!cover) throw new Error('no house');
+  const priced = (posts: string): number => {
+    const made = assessCover(garden, { ...cover, answers: { ...cover.answers, posts } } as Cover);
+    const holds = made.ok && made.value.judged().checks.every((c) => c.verdict !== 'fails');
+    return made.ok && holds ? quickPrice(made.value) : Infinity;
+  };
+  const ways = ['driven', 'dug', 'timber', 'rails'].map(priced);
+  expect(priced(String(cover.answers['posts']))).toBe(Math.min(...ways));
 });
 
 test('in deep snow it comes as near as its changes bring it, and ends', () => {

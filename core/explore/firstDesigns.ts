@@ -57,10 +57,13 @@ const holds = (o: Assessment): boolean => o.judged().checks.every((c) => c.verdi
 function cheapestStanding(o: Assessment): Assessment {
   const { standsOn, answer } = familyOf(o.cover.family);
   if (!standsOn) return o;
-  const others = standsOn.ways.filter((way) => way !== o.cover.answers[standsOn.id]);
-  const ways = others.flatMap((way) => {
+  let best = o;
+  for (const way of standsOn.ways) {
+    if (way === o.cover.answers[standsOn.id]) continue;
     const made = whatIf(answer(o.cover.answers, standsOn.id, way, o), reassess(o));
-    return made.ok && holds(made.value) ? [made.value] : [];
-  });
-  return ways.reduce((best, way) => (!holds(best) || quickPrice(way) < quickPrice(best) ? way : best), o);
+    // Priced first: that is quicker than judging it.
+    const dearer = made.ok && holds(best) && quickPrice(made.value) >= quickPrice(best);
+    if (made.ok && !dearer && holds(made.value)) best = made.value;
+  }
+  return best;
 }
