@@ -1,4 +1,4 @@
-import { expect, openDemo, test, type } from './app';
+import { expect, openDemo, price, test, type } from './app';
 
 test('first visit to printed list: measure a bed, cover it, take the paper along', async ({ page }) => {
   await page.goto('/');
@@ -81,4 +81,9 @@ test('a lid on a measured bed counts its joints and hardware', async ({ page }) 
     page.getByRole('button', { name: 'Save as CSV' }).click(),
   ]);
   expect(download.suggestedFilename()).toBe('Winter greens lid shopping.csv');
+});
+
+test('the demo is made where an address of it is followed before anything else', async ({ page }) => {
+  await page.goto('/g/demo/bench/winter-lid');
+  await expect(price(page)).toContainText('$');
 });

@@ -14,6 +14,8 @@ import { addGarden, lookAt, type Opened, openStored } from './saving';
 import { wayTo } from './way';
 import { lastOpen } from '../storage/browser';
 
+const DEMO_ID = 'demo';
+
 type Answer = Exclude<Opened, { kind: 'open' }>;
 
 function Refused({
@@ -79,8 +81,12 @@ export function Gate(): ReactNode {
   useEffect(() => {
     if (here) return;
     let current = true;
-    void dispatch(openStored(id)).then((opened) => {
-      if (current && opened.kind !== 'open') setAnswer({ id, answer: opened });
+    void dispatch(openStored(id)).then(async (opened) => {
+      if (opened.kind === 'open' || !current) return;
+      // The demo is made where it is not kept, or not yet: its first save may be under way.
+      const demo = opened.kind === 'none' && id === DEMO_ID ? await loadPart(demoOf).catch(() => undefined) : undefined;
+      if (demo) void dispatch(addGarden(id, demo));
+      else setAnswer({ id, answer: opened });
     });
     return () => {
       current = false;
@@ -106,8 +112,6 @@ export function Home(): ReactNode {
   const id = openId ?? lastOpen();
   return <Navigate to={id === null ? '/gardens' : wayTo(id, 'plot')} replace />;
 }
-
-const DEMO_ID = 'demo';
 
 /** Opens the demo garden, made afresh when it is not in this browser yet; never over anything that is. */
 export function Demo(): ReactNode {
