@@ -1,11 +1,12 @@
 /** Bars with the pieces that come out of them, and pieces with their marks: to scale, as a saw needs them. */
 import type { Flat } from '../base/geometry';
-import { type LengthUnit, formatLength } from '../base/length';
+import { type LengthUnit, formatLength, isMetric } from '../base/length';
 import type { Section } from '../catalog/types';
 import type { Member } from '../cover/assembly/types';
 import type { CutPiece, SectionBar } from '../make/cutting/bars';
 import { type Lettering, type DrawnMark, type MarkList, box } from './drawing';
-import { labelRows, markRows } from './labelRows';
+import { cutMarks } from './cutMarks';
+import { labelRows } from './labelRows';
 
 /** Where a bar is drawn. */
 export interface BarRoom {
@@ -80,35 +81,24 @@ export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): Ma
   const nameHigh = beside > 0 ? 0.6 * l.tag : 2 * l.tag;
   const y = nameHigh + (over.length > 0 ? 0.4 * l.smallTag + overRow * (1 + Math.max(...overRows)) : 0);
   const h = pipe ? room.barHigh * 0.66 : room.barHigh;
-  const other = unit === 'ftin' || unit === 'in' ? 'mm' : 'in';
-  const figures = bar.pieces.map((p) => [formatLength(p.markMm, unit), formatLength(p.markMm, other)] as const);
-  const places = markRows(
-    bar.pieces.map((p, i) => {
-      const [figure, same] = figures[i] ?? ['', ''];
-      return { at: x(p.markMm), halfWidth: Math.max(l.widthOf(figure, l.figure), l.widthOf(same, l.other)) / 2 };
-    }),
-    beside / 2,
-  );
-  const markRow = 1.25 * (l.figure + l.other);
-  const [base, otherBase] = [y + h + 1.55 * l.figure, y + h + 1.55 * l.figure + 1.13 * l.other];
+  const other = isMetric(unit) ? 'in' : 'mm';
   const whole = bar.pieces.length === 1 && bar.offcutMm < 1;
-  const drops = bar.pieces.map((_, i) => (places[i]?.row ?? 0) * markRow);
-  const ticks = bar.pieces.map((p, i): DrawnMark => ({
-    kind: 'line',
-    from: [x(p.markMm), y - 0.37 * l.figure],
-    to: [x(p.markMm), y + h + 0.52 * l.figure + (drops[i] ?? 0)],
-    ink: 'mark',
-    thick: 0.15 * l.figure,
-  }));
-  const measures = bar.pieces.flatMap((p, i): readonly DrawnMark[] => {
-    const at = places[i]?.at ?? x(p.markMm);
-    const drop = drops[i] ?? 0;
-    const text = { kind: 'text', anchor: 'middle', figure: true, over: true } as const;
-    return [
-      { ...text, at: [at, base + drop], text: figures[i]?.[0] ?? '', size: l.figure, ink: 'mark', bold: true },
-      { ...text, at: [at, otherBase + drop], text: figures[i]?.[1] ?? '', size: l.other, ink: 'quiet' },
-    ];
-  });
+  const cuts = cutMarks(
+    bar.pieces.map((p) => ({
+      x: x(p.markMm),
+      figure: formatLength(p.markMm, unit),
+      other: formatLength(p.markMm, other),
+    })),
+    {
+      top: y - 0.37 * l.figure,
+      foot: y + h + 0.52 * l.figure,
+      base: y + h + 1.55 * l.figure,
+      row: 1.25 * (l.figure + l.other),
+      thick: 0.15 * l.figure,
+      from: beside / 2,
+    },
+    l,
+  );
   const tick = l.tag;
   const nameX = room.ticked ? 1.6 * tick : 0;
   const nameY = beside > 0 ? y + h / 2 - 0.15 * l.tag : l.tag;
@@ -116,7 +106,7 @@ export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): Ma
   const sizeAt: Flat = beside > 0 ? [nameX, nameY + 1.2 * l.quiet] : [nameX + 5.2 * l.tag, nameY];
   return {
     width,
-    height: whole ? y + h + 0.9 * l.figure : otherBase + 0.3 * l.figure + Math.max(0, ...drops),
+    height: whole ? y + h + 0.9 * l.figure : cuts.lowest + 0.3 * l.figure,
     marks: [
       ...(room.ticked ? [{ kind: 'outline', points: box(0, nameY - tick, tick, tick), fill: 'none' } as const] : []),
       { kind: 'text', at: [nameX, nameY], text: bar.label, size: l.tag, ink: 'ink', anchor: 'start', bold: true },
@@ -143,7 +133,7 @@ export function barDrawing(bar: SectionBar, section: Section, room: BarRoom): Ma
         bold: true,
         over: true,
       })),
-      ...(whole ? [] : [...ticks, ...measures]),
+      ...(whole ? [] : cuts.marks),
     ],
   };
 }
@@ -156,20 +146,19 @@ export function markedPiece(member: Member, width: number, unit: LengthUnit, l: 
   const h = (board ? 1.9 : 1) * l.tag;
   const row = 1.26 * l.figure;
   const x = (mm: number): number => left + mm * scale;
-  const figures = member.marks.map((m) => formatLength(m.atMm, unit));
-  const places = markRows(
-    member.marks.map((m, i) => ({ at: x(m.atMm), halfWidth: l.widthOf(figures[i] ?? '', l.figure) / 2 })),
-    left - 2,
-  );
   const labels = labelRows(member.marks.map((m) => ({ at: x(m.atMm), halfWidth: l.widthOf(m.label, l.quiet) / 2 })));
   const labelRow = 1.2 * l.quiet;
   const y = 1.6 * l.tag + Math.max(0, ...labels) * labelRow;
-  const rows = 1 + Math.max(0, ...places.map((p) => p.row));
+  const cuts = cutMarks(
+    member.marks.map((m) => ({ x: x(m.atMm), figure: formatLength(m.atMm, unit) })),
+    { top: y - 5, foot: y + h + 6, base: y + h + 1.5 * l.figure, row, thick: 2, from: left - 2 },
+    l,
+  );
   const [first = { atMm: 0 }, second = { atMm: member.lengthMm }] = member.marks;
   const text = { kind: 'text', anchor: 'middle' } as const;
   return {
     width,
-    height: y + h + 1.9 * l.figure + rows * row,
+    height: cuts.lowest + row + 0.4 * l.figure,
     marks: [
       { kind: 'outline', points: box(left, y, member.lengthMm * scale, h), fill: board ? 'timber' : 'pipe' },
       {
@@ -188,38 +177,20 @@ export function markedPiece(member: Member, width: number, unit: LengthUnit, l: 
       { kind: 'line', from: [left, y - 5], to: [left, y + h + 6], ink: 'ink', thick: 2.4 },
       {
         kind: 'text',
-        at: [left, y + h + 1.5 * l.figure + rows * row],
+        at: [left, cuts.lowest + row],
         text: '0: hook the tape here',
         size: l.quiet,
         ink: 'quiet',
         anchor: 'start',
       },
       ...member.marks.map((m, i): DrawnMark => ({
-        kind: 'line',
-        from: [x(m.atMm), y - 5],
-        to: [x(m.atMm), y + h + 6 + (places[i]?.row ?? 0) * row],
-        ink: 'mark',
-        thick: 2,
+        ...text,
+        at: [Math.max(x(m.atMm), l.widthOf(m.label, l.quiet) / 2), y - 8 - (labels[i] ?? 0) * labelRow],
+        text: m.label,
+        size: l.quiet,
+        ink: 'ink',
       })),
-      ...member.marks.flatMap((m, i): readonly DrawnMark[] => [
-        {
-          ...text,
-          at: [Math.max(x(m.atMm), l.widthOf(m.label, l.quiet) / 2), y - 8 - (labels[i] ?? 0) * labelRow],
-          text: m.label,
-          size: l.quiet,
-          ink: 'ink',
-        },
-        {
-          ...text,
-          at: [places[i]?.at ?? x(m.atMm), y + h + 1.5 * l.figure + (places[i]?.row ?? 0) * row],
-          text: figures[i] ?? '',
-          size: l.figure,
-          ink: 'mark',
-          bold: true,
-          figure: true,
-          over: true,
-        },
-      ]),
+      ...cuts.marks,
     ],
   };
 }

@@ -3,7 +3,7 @@ import type { Flat } from '../base/geometry';
 import { type LengthUnit, formatLength } from '../base/length';
 import type { SheetCut } from '../make/cutting/panels';
 import type { RollCut } from '../make/rolls/rolls';
-import { markRows } from './labelRows';
+import { cutMarks } from './cutMarks';
 import { type Fill, type Lettering, type DrawnMark, type MarkList, box } from './drawing';
 
 /** What lies on it: its corners from the upper left, along and down, mm. */
@@ -75,12 +75,14 @@ export function flatDrawing(
   const scale = Math.min((width - beside - past) / stock.longMm, high / stock.wideMm);
   const [w, h] = [stock.longMm * scale, stock.wideMm * scale];
   const at = ([along, down]: Flat): Flat => [beside + along * scale, 1 + down * scale];
-  const cuts = stock.cutsMm.map((mm) => ({ x: at([mm, 0])[0], figure: formatLength(mm, unit) }));
-  const places = markRows(cuts.map(({ x, figure }) => ({ at: x, halfWidth: l.widthOf(figure, l.figure) / 2 })));
-  const row = 1.3 * l.figure;
+  const cuts = cutMarks(
+    stock.cutsMm.map((mm) => ({ x: at([mm, 0])[0], figure: formatLength(mm, unit) })),
+    { top: 1, foot: 1 + h + 0.5 * l.figure, base: h + 1.55 * l.figure, row: 1.3 * l.figure, thick: 0.15 * l.figure },
+    l,
+  );
   return {
     width: beside + w + past,
-    height: h + 2 * l.figure + 1 + Math.max(0, ...places.map((p) => p.row)) * row,
+    height: cuts.lowest + 0.45 * l.figure + 1,
     marks: [
       { kind: 'outline', points: box(beside, 1, w, h), fill: 'left over' },
       {
@@ -103,24 +105,7 @@ export function flatDrawing(
           ...(roomy ? [{ ...text, at: [x, y + 1.1 * l.tag], text: p.words, size: l.quiet } as const] : []),
         ];
       }),
-      ...cuts.map(({ x }, i): DrawnMark => ({
-        kind: 'line',
-        from: [x, 1],
-        to: [x, 1 + h + 0.5 * l.figure + (places[i]?.row ?? 0) * row],
-        ink: 'mark',
-        thick: 0.15 * l.figure,
-      })),
-      ...cuts.map(({ x, figure }, i): DrawnMark => ({
-        kind: 'text',
-        at: [places[i]?.at ?? x, h + 1.55 * l.figure + (places[i]?.row ?? 0) * row],
-        text: figure,
-        size: l.figure,
-        ink: 'mark',
-        anchor: 'middle',
-        bold: true,
-        figure: true,
-        over: true,
-      })),
+      ...cuts.marks,
     ],
   };
 }

@@ -85,6 +85,7 @@ export function Gate(): ReactNode {
       if (opened.kind === 'open' || !current) return;
       // The demo is made where it is not kept, or not yet: its first save may be under way.
       const demo = opened.kind === 'none' && id === DEMO_ID ? await loadPart(demoOf).catch(() => undefined) : undefined;
+      if (!current) return;
       if (demo) void dispatch(addGarden(id, demo));
       else setAnswer({ id, answer: opened });
     });

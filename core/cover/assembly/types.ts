@@ -263,10 +263,11 @@ export type Fixing = 'weights' | 'clips' | 'battens' | 'channel' | 'staples';
 /** What a family says: everything else of an assembly is worked out of it, once for all families. */
 export interface AssemblySpec extends Omit<
   Assembly,
-  keyof Structure | 'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'crop' | 'steps'
+  keyof Structure | 'hardware' | 'moving' | 'contacts' | 'ventilation' | 'footing' | 'crop' | 'steps' | 'remarks'
 > {
   readonly footing: Omit<Footing, 'holdDowns'>;
   readonly steps: readonly StepSpec[];
+  readonly remarks?: readonly string[];
 }
 
 /** A step as a family says it: tools, cautions and minutes of its joints are added. */

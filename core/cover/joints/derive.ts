@@ -134,6 +134,7 @@ export function assembled(said: AssemblySpec, ground: Ground): Omit<Assembly, 'c
   const { joints, openings } = said;
   return {
     ...said,
+    remarks: said.remarks ?? [],
     hardware: [...hardwareOf(joints), ...whole(said)],
     moving: openings.flatMap((o) => movingOf(o, said, ground.catalog)),
     contacts: contactsOf(joints),

@@ -77,7 +77,6 @@ export function looseTunnel(a: LooseTunnelAnswers, row: TunnelRow, site: BuildSi
     ...lyingOf(a, row.run),
   };
   return {
-    remarks: [],
     ...built(parts.stages(looseCoverStage(a, row, sheet, hold)), parts.guard),
     openings: [
       ...(folds[0] === 'hoop'

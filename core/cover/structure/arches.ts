@@ -1,5 +1,6 @@
 /** Rows of hoops and frames of pipe, with what goes inside them and what joins their crowns. */
 import { type Vec3, distance } from '../../base/geometry';
+import { grouped } from '../../base/grouped';
 import { depthMm, thicknessMm } from '../../catalog/sections';
 import type { Section } from '../../catalog/types';
 import type { ArchRow, Ridge } from '../assembly/rows';
@@ -23,7 +24,7 @@ export interface Pieces {
 }
 
 /** Hoops of one row: the pieces of all, and the bow that they are bent to or put together to. */
-export interface HoopRow {
+interface HoopRow {
   readonly bow: Bow;
   readonly pieces: readonly [Member, ...Member[]];
   readonly xs: readonly number[];
@@ -31,18 +32,11 @@ export interface HoopRow {
 
 /** Rows by the bow that their pieces say they are of. */
 export function rowsOf(members: readonly Member[]): readonly HoopRow[] {
-  const rows = new Map<Bow, [Member, ...Member[]]>();
-  for (const m of members) {
-    if (!m.bow) continue;
-    const row = rows.get(m.bow);
-    if (row) row.push(m);
-    else rows.set(m.bow, [m]);
-  }
-  return [...rows].map(([bow, pieces]) => ({
-    bow,
-    pieces,
-    xs: [...new Set(pieces.map(xOf))].sort((a, b) => a - b),
-  }));
+  const bowed = members.flatMap((m) => (m.bow ? [{ m, bow: m.bow }] : []));
+  return grouped(bowed, (x) => x.bow).map(([first, ...rest]) => {
+    const pieces = [first.m, ...rest.map((x) => x.m)] as const;
+    return { bow: first.bow, pieces, xs: [...new Set(pieces.map(xOf))].sort((a, b) => a - b) };
+  });
 }
 
 /** What lies inside a hoop from foot to foot: a piece bent alike in the same place. */

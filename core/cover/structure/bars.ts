@@ -1,4 +1,6 @@
 /** Bars under a cover, what they lie on in their turn, and the stiff sheets between them. */
+import { dot } from '../../base/geometry';
+import { grouped } from '../../base/grouped';
 import type { BeamRow, SheetSpan } from '../assembly/rows';
 import type { AssemblySpec, Panel } from '../assembly/types';
 import { type Rest, type Bearings, freeSpan } from './bearing';
@@ -16,27 +18,14 @@ export type WallOver = NonNullable<AssemblySpec['wallOver']>;
 const slopeOf = (m: Straight): number => (Math.asin(Math.abs(directionOf(m)[2])) * 180) / Math.PI;
 
 /** The side of a section that an upright load bends. */
-export const bendingSide = (m: Straight): BeamRow['across'] => {
-  const up = upOf(m);
-  const { wide } = m.shape;
-  return Math.abs(wide[0] * up[0] + wide[1] * up[1] + wide[2] * up[2]) > 0.7 ? 'width' : 'thickness';
-};
+export const bendingSide = (m: Straight): BeamRow['across'] =>
+  Math.abs(dot(m.shape.wide, upOf(m))) > 0.7 ? 'width' : 'thickness';
 
 /** What such pieces are called: by their part, whichever of a run, side or place it is. */
 export const partName = ({ part }: Straight, count: number): string => {
   const [one = part] = part.split(', ');
   return count > 1 ? `${one}s` : one;
 };
-
-export function grouped<T>(list: readonly T[], key: (one: T) => string): readonly (readonly [T, ...T[]])[] {
-  const groups = new Map<string, [T, ...T[]]>();
-  for (const one of list) {
-    const group = groups.get(key(one));
-    if (group) group.push(one);
-    else groups.set(key(one), [one]);
-  }
-  return [...groups.values()];
-}
 
 /** A piece that a roof lies on: what of the roof, where the piece runs, and its share of the roof, level, mm. */
 export interface Under {

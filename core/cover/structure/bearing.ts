@@ -18,7 +18,7 @@ import {
 } from './solid';
 
 /** What the pieces stand on, mm. */
-export interface Footprint {
+interface Footprint {
   /** Top of the bed's wall, and where it stands: its outside from the origin, and its thickness. */
   readonly wallTopMm: number;
   readonly lengthMm: number;

@@ -8,7 +8,7 @@ import type { StraightRun } from './runs';
 import { directionOf, isUpright, lengthOf } from './solid';
 
 /** An upright no farther from an end belongs to it, mm. */
-const IN_END_MM = 150;
+export const IN_END_MM = 150;
 /** Shorter ones any stud on sale bears in any wind, mm. */
 const SHORT_MM = 900;
 
@@ -44,6 +44,8 @@ export function endBarsOf(
   posts: readonly PostRow[],
   runs: readonly StraightRun[],
 ): readonly EndBar[] {
+  // Most covers have no upright that is long enough to ask.
+  if (!on.straight.some((m) => isUpright(m) && lengthOf(m) > SHORT_MM)) return [];
   const faces = endFaces(pieces.sheets, pieces.panels);
   const moves = new Set(pieces.openings.flatMap((o) => o.tags));
   const joined = new Set(pieces.joints.flatMap((j) => j.tags));

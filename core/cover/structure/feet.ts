@@ -5,7 +5,7 @@ import type { ArchRow, BeamRow, PostRow, PushedRail } from '../assembly/rows';
 import type { Joint } from '../assembly/types';
 import type { Pieces } from './arches';
 import { bendingSide, partName } from './bars';
-import { type Rest, freeSpan } from './bearing';
+import { type Bearings, type Rest, freeSpan } from './bearing';
 import { type StraightRun, joinedTo } from './runs';
 import { type Straight, directionOf, isIn, isStraight, isUpright } from './solid';
 
@@ -29,24 +29,26 @@ export function railsUnder(arch: ArchRow, { runs, joints, on }: Pieces): readonl
 }
 
 /** Where a run cannot give sideways: at pieces across the bed that it meets, and at posts. */
-function heldAt(run: StraightRun, { on, joints }: Pieces): readonly number[] {
+function heldAt(run: StraightRun, on: Bearings): readonly number[] {
   const own = new Set(run.pieces.map((p) => p.tag));
   const meets = new Set(run.pieces.flatMap((p) => on.endsOn(p).flat()));
-  const joined = joinedTo([...own], joints);
   return on.straight.flatMap((m) => {
     const across = Math.abs(directionOf(m)[1]) > 0.9;
     const holds = across
       ? meets.has(m.tag) || on.endsOn(m).some((end) => end.some((t) => own.has(t)))
-      : isUpright(m) && joined(m.tag) && !own.has(m.tag);
+      : isUpright(m) && run.joined(m.tag) && !own.has(m.tag);
     return holds ? [m.shape.from[0]] : [];
   });
 }
 
-/** Rails that sprung hoops push apart, the ones that give most: from where they are held to where they are held next. */
-export function pushedBy(arch: ArchRow, all: Pieces): readonly PushedRail[] {
+/**
+ * Rails that sprung hoops push apart, the ones that give most: from where they are held to where they are held next.
+ * @param under the runs that its feet are joined to
+ */
+export function pushedBy(arch: ArchRow, under: readonly StraightRun[], on: Bearings): readonly PushedRail[] {
   if (!arch.sprung) return [];
-  const rails = railsUnder(arch, all).map((run): PushedRail => {
-    const xs = [...new Set(heldAt(run, all))].sort((a, b) => a - b);
+  const rails = under.map((run): PushedRail => {
+    const xs = [...new Set(heldAt(run, on))].sort((a, b) => a - b);
     const [piece] = run.pieces;
     return {
       tags: run.pieces.map((p) => p.tag),
@@ -63,9 +65,9 @@ export function pushedBy(arch: ArchRow, all: Pieces): readonly PushedRail[] {
 }
 
 /** Rails that carry hoops between posts: each bears half of what lies over the hoops. */
-export function ladenRails(arch: ArchRow, all: Pieces): readonly BeamRow[] {
-  const rails = railsUnder(arch, all).flatMap((run) => {
-    const spanMm = run.liesAlong() ? undefined : freeSpan(run.toX - run.fromX, postsAt(run, all));
+export function ladenRails(arch: ArchRow, under: readonly StraightRun[], on: Bearings): readonly BeamRow[] {
+  const rails = under.flatMap((run) => {
+    const spanMm = run.liesAlong() ? undefined : freeSpan(run.toX - run.fromX, postsAt(run, on));
     return spanMm === undefined ? [] : [{ run, spanMm }];
   });
   const [worst] = [...rails].sort((a, b) => b.spanMm - a.spanMm);
@@ -87,13 +89,9 @@ export function ladenRails(arch: ArchRow, all: Pieces): readonly BeamRow[] {
 }
 
 /** Uprights under a run, and those it is joined to the side of, from its start. */
-function postsAt(run: StraightRun, { on, joints }: Pieces): readonly Rest[] {
-  const joined = joinedTo(
-    run.pieces.map((p) => p.tag),
-    joints,
-  );
+function postsAt(run: StraightRun, on: Bearings): readonly Rest[] {
   return on.straight
-    .filter((m) => isUpright(m) && joined(m.tag))
+    .filter((m) => isUpright(m) && run.joined(m.tag))
     .map((m) => m.shape.from[0] - run.fromX)
     .sort((a, b) => a - b)
     .map((mm) => ({ from: mm, to: mm }));
@@ -107,12 +105,12 @@ const SETS = ['post', 'wallBolt'];
 /** Posts that hoops stand on, by themselves or by a rail between. */
 export function postsUnder(
   arch: ArchRow,
-  all: Pieces,
+  under: readonly StraightRun[],
+  { joints, members }: Pieces,
   worth: { readonly endM2: number; readonly boltN: number },
 ): readonly PostRow[] {
-  const { joints, members } = all;
   const set = joints.filter((j) => SETS.includes(j.kind));
-  const rails = railsUnder(arch, all).flatMap((run) => run.pieces.map((p) => p.tag));
+  const rails = under.flatMap((run) => run.pieces.map((p) => p.tag));
   const carries = joinedTo([...arch.tags, ...rails], joints);
   const posts = members.filter(
     (m): m is Straight => isStraight(m) && isUpright(m) && carries(m.tag) && set.some((j) => j.tags.includes(m.tag)),

@@ -1,8 +1,8 @@
 /** Pieces along the bed that bars or hoops stand on: headers, plates, ridges and rails. */
+import { grouped } from '../../base/grouped';
 import type { BeamRow } from '../assembly/rows';
 import type { Joint } from '../assembly/types';
-import type { Bar, WallOver } from './bars';
-import { bendingSide, grouped, partName } from './bars';
+import { type Bar, type WallOver, bendingSide, partName } from './bars';
 import { type Rest, type Bearings, freeSpan } from './bearing';
 import type { RoofFace } from './roof';
 import { type Straight, isAlongBed } from './solid';
@@ -21,6 +21,8 @@ export interface StraightRun {
   readonly toX: number;
   readonly y: number;
   readonly z: number;
+  /** Whether something shares a joint with it. */
+  readonly joined: (tag: string) => boolean;
   /** What it rests on, from its start, mm; worked out when it is asked. */
   readonly rests: () => readonly Rest[];
   /** The uprights that it is joined to the tops of, from its start. */
@@ -47,6 +49,7 @@ export function runsOf(on: Bearings, joints: readonly Joint[]): readonly Straigh
       });
     };
     const [first] = pieces;
+    const joined = joinedTo([...own], joints);
     const rests = (): readonly Rest[] => pieces.flatMap(restsOf).sort((a, b) => a.from - b.from);
     return {
       pieces,
@@ -54,11 +57,9 @@ export function runsOf(on: Bearings, joints: readonly Joint[]): readonly Straigh
       toX: Math.max(...xs),
       y: first.shape.from[1],
       z: first.shape.from[2],
+      joined,
       rests,
-      posts: () => {
-        const joined = joinedTo([...own], joints);
-        return rests().filter((r) => r.on !== undefined && on.isUpright(r.on) && joined(r.on));
-      },
+      posts: () => rests().filter((r) => r.on !== undefined && on.isUpright(r.on) && joined(r.on)),
       liesAlong: () => pieces.every(on.liesAlong),
     };
   });

@@ -1,5 +1,5 @@
 /** Pipes that go over one another. */
-import { type Vec3, cross, distance, norm, subtract, unit } from '../../base/geometry';
+import { type Vec3, add, cross, distance, dot, norm, scale, subtract, unit } from '../../base/geometry';
 import type { SleeveJoint } from '../assembly/rows';
 import { memberPoints } from '../assembly/solids';
 import type { Joint, Member } from '../assembly/types';
@@ -18,7 +18,7 @@ function wayAt(m: Member, p: Vec3): Vec3 | undefined {
     if (!a || !b) continue;
     const way = unit(a, b);
     const d = subtract(p, a);
-    const mm = d[0] * way[0] + d[1] * way[1] + d[2] * way[2];
+    const mm = dot(d, way);
     if (mm < -1 || mm > distance(a, b) + 1) continue;
     if (norm(cross(d, way)) < SAME_MM) return way;
   }
@@ -56,7 +56,7 @@ function overlap(a: Member, b: Member, p: Vec3): boolean {
   const [way, other] = [wayAt(a, p), wayAt(b, p)];
   if (!way || !other || norm(cross(way, other)) > PARALLEL) return false;
   return [-ALONG_MM, ALONG_MM].some((mm) => {
-    const q: Vec3 = [p[0] + way[0] * mm, p[1] + way[1] * mm, p[2] + way[2] * mm];
+    const q = add(p, scale(way, mm));
     return wayAt(a, q) !== undefined && wayAt(b, q) !== undefined;
   });
 }

@@ -1,6 +1,6 @@
 /** Pieces as boxes, for finding what lies on what. */
 import { type Vec3, add, cross, dot, norm, scale, subtract, unit } from '../../base/geometry';
-import { boardShape } from '../../catalog/sections';
+import { depthMm } from '../../catalog/sections';
 import type { Block, Member } from '../assembly/types';
 
 /** A straight piece. */
@@ -51,11 +51,7 @@ export const alongIt = (m: Straight, mm: number): Vec3 => add(m.shape.from, scal
 
 export function memberSolid(m: Straight): Solid {
   const along = directionOf(m);
-  const { shape } = m.section;
-  const [wideMm, thinMm] =
-    shape.kind === 'tube'
-      ? [shape.outsideMm, shape.outsideMm]
-      : [boardShape(m.section).widthMm, boardShape(m.section).thicknessMm];
+  const [wideMm, thinMm] = [depthMm(m.section, 'width'), depthMm(m.section, 'thickness')];
   // A pipe has no wider side: any direction across it will do.
   const wide = Math.abs(dot(along, m.shape.wide)) < 0.5 ? m.shape.wide : ([along[2], along[0], along[1]] as const);
   const thin = cross(along, wide);

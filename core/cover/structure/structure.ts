@@ -8,7 +8,7 @@ import { barRows, barsOf, piecesUnder, spansOf } from './bars';
 import { COVER_JOINTS } from '../joints/coverJoints';
 import { bearingsOf } from './bearing';
 import { endBarsOf } from './ends';
-import { ladenRails, postsUnder, pushedBy } from './feet';
+import { ladenRails, postsUnder, pushedBy, railsUnder } from './feet';
 import { roofFaces } from './roof';
 import { runRows, runsOf } from './runs';
 import { sleevesOf } from './sleeves';
@@ -59,16 +59,18 @@ export function structureOf(
   const under = piecesUnder(faces, on, (tag) => inJoints.has(tag));
   const bars = barsOf(under, on);
   const endM2 = a.enclosure.volumeM3 / (a.footing.lengthMm / 1000);
-  const posts = arches.flatMap((arch) => postsUnder(arch, all, { endM2, boltN: holdsN(catalog, 'wall-bolt') }));
+  const standing = arches.map((arch) => ({ arch, rails: railsUnder(arch, all) }));
+  const worth = { endM2, boltN: holdsN(catalog, 'wall-bolt') };
+  const posts = standing.flatMap(({ arch, rails }) => postsUnder(arch, rails, all, worth));
   return {
     arches,
     beams: [
       ...barRows(bars, a.wallOver),
       ...runRows(runs, bars, faces, a.wallOver),
-      ...arches.flatMap((arch) => ladenRails(arch, all)),
+      ...standing.flatMap(({ arch, rails }) => ladenRails(arch, rails, on)),
     ],
     spans: spansOf(a.panels, faces, under, a.wallOver),
-    pushedRails: arches.flatMap((arch) => pushedBy(arch, all)),
+    pushedRails: standing.flatMap(({ arch, rails }) => pushedBy(arch, rails, on)),
     sleeves: sleevesOf(a.members, joints),
     posts,
     endBars: endBarsOf(on, { ...a, joints }, arches, posts, runs),

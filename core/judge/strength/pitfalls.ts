@@ -6,7 +6,19 @@ import type { Assembly } from '../../cover/assembly/types';
 import type { Check, CheckSite } from './check';
 import { animals, cooks, latchedOpener, pollination, screenArm } from './pitfalls/air';
 import { facing, intoWind, tallEnd } from './pitfalls/facing';
-import { bulge, coldBend, crowded, fits, head, noWayIn, rot, sits, unheld, wallInBed, wholeBar } from './pitfalls/frame';
+import {
+  bulge,
+  coldBend,
+  crowded,
+  fits,
+  head,
+  noWayIn,
+  rot,
+  sits,
+  unheld,
+  wallInBed,
+  wholeBar,
+} from './pitfalls/frame';
 import type { Pitfall } from './pitfalls/pitfall';
 import {
   bareGlass,

@@ -70,10 +70,12 @@ export function poleDepthMm(forceN: number, heightMm: number, widthMm: number, s
   return forceN > 0 ? 1000 * (1.5 * b + f + g) : 0;
 }
 
+const postsOf = (p: PostRow): number => p.tags.length / p.nailed;
+
 /** Push on one post, N, across and along. Braces take what they can of the push along; the rest bends the posts. */
 function onePost(p: PostRow, push: ReturnType<typeof pushes>): Readonly<Record<'across' | 'along', number>> {
   const braced = Math.min(push.along.forceN, (p.braces * BRACE_N) / SAFETY);
-  return { across: push.across.forceN / 2, along: (push.along.forceN - braced) / (p.tags.length / p.nailed) };
+  return { across: push.across.forceN / 2, along: (push.along.forceN - braced) / postsOf(p) };
 }
 
 /** The greater of both pushes on one post, and the height at which it works. */
@@ -142,10 +144,9 @@ const LOWER: Check['tries'][number] = {
 const morePosts = (p: PostRow): Check['tries'] =>
   p.asked
     ? moreOf(p.asked, 4)
-    : [1, 2, 3, 4].map((more) => ({
-        label: [`${p.tags.length / p.nailed / 2 + more} hoops`],
-        change: { kind: 'hoops', count: p.tags.length / p.nailed / 2 + more } as const,
-      }));
+    : [1, 2, 3, 4]
+        .map((more) => postsOf(p) / 2 + more)
+        .map((count) => ({ label: [`${count} hoops`], change: { kind: 'hoops', count } as const }));
 
 /** Every check of a row of posts. */
 export function postChecks(a: Pick<Assembly, 'members'>, p: PostRow, site: CheckSite): readonly Check[] {

@@ -9,7 +9,7 @@ import { type Blank, headToTail } from './nest';
 import { type PlacedPiece, type Stock, holdsAlone, packSheets, sawMm } from './sheets';
 
 /** A part by its true outline, in the coordinates of the sheet. */
-export interface OutlinedPiece extends PlacedPiece {
+interface OutlinedPiece extends PlacedPiece {
   readonly outline: readonly Flat[];
 }
 

@@ -33,7 +33,6 @@ export function assembleAFrame(a: AFrameAnswers, site: BuildSite): Result<Assemb
   const legMm = f.legs[0]?.lengthMm ?? 0;
   const middleOfLeg: Vec3 = [first, width - topY * 0.45, z0 + a.heightMm * 0.45];
   return ok({
-    remarks: [],
     ...built(aFrameStages(a, f, covered, sheets, site)),
     openings: flapOpenings(sheets.slice(1), covered).map((o) => ({ ...o, open: ['flap ties'] })),
     under: f.under,

@@ -148,7 +148,6 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   }).map((d) => (d.id === 'pipeLength' ? { ...d, label: 'conduit, cut' } : d));
   return addInnerTunnel(
     {
-      remarks: [],
       ...framedHoops(a.cover, f, panels, 'wall', site),
       ...built([...stages, hung?.stage ?? bracketedStage(a, f, set)]),
       openings: [

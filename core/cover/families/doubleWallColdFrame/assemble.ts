@@ -56,7 +56,6 @@ export function assembleDoubleWallColdFrame(a: DoubleWallColdFrameAnswers, site:
         )
       : undefined;
   return ok({
-    remarks: [],
     ...built(['cut', ...before, hung?.stage ?? hookedStage(a, place, walls, set), ...after]),
     // Under a net that is stapled down the lids are for air alone.
     openings: [

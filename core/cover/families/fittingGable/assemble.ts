@@ -28,7 +28,6 @@ export function assembleFittingGable(a: FittingGableAnswers, site: BuildSite): R
   const first = xs[0] ?? 0;
   const rafter = f.rafters[0]?.lengthMm ?? 0;
   return ok({
-    remarks: [],
     ...built(gableStages(a, f, sheets, guard), guard),
     openings: [
       ...flapOpenings(sheets.slice(1), covered),

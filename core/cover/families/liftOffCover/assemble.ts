@@ -66,7 +66,6 @@ export function assembleLiftOffCover(a: LiftOffCoverAnswers, site: BuildSite): R
   const middle: Vec3 = [(f.x0 + f.x1) / 2, f.y0 + f.width / 2, f.z0];
   return addInnerTunnel(
     {
-      remarks: [],
       ...framedHoops(a.cover, f, panels, inside ? 'inside the wall' : 'wall', site),
       ...built([...stages, hung?.stage ?? hookedStage(a, f, set)], guard),
       openings: [

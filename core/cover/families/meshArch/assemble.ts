@@ -28,7 +28,6 @@ export function assembleMeshArch(a: MeshArchAnswers, site: BuildSite): Result<As
   );
   const over = { lengthMm: f.covered, widthMm: spanMm };
   return ok({
-    remarks: [],
     ...built(...meshStages(a, f, ridge)),
     openings: [
       parting(f),

@@ -65,7 +65,6 @@ export function assembleSlopedColdFrame(a: SlopedColdFrameAnswers, site: BuildSi
   const plane = (y: number): number => z0 + frontMm + slope * (y - y0);
   const wallM2 = ((x1 - x0 + depth) * (frontMm + backMm)) / 1e6;
   return ok({
-    remarks: [],
     ...built(slopedStages(a, box.value, lids, [x0, x1, y0, y0 + depth, z0], site)),
     openings: lids.openings,
     under: [y0 + t, y0 + depth - t].map((y) => ({ y, z: plane(y) })),

@@ -17,9 +17,6 @@ import { clippedParameter, ends, holdDowns, looseEdges, paint, skirtUnder } from
 /** Wider beds than this want the stouter pipe, mm. */
 const WIDE_MM = 1300;
 
-/** What a hoop may stand over: rods, and a stub of pipe as a stake. */
-export const STAKES = ['rod-3', 'rod-4', 'pvc-1/2'] as const;
-
 export const stakedTunnelParameters = {
   hoops: hoopCount('How many', 80),
   pipe: hoopPipe(({ bed, market }) => stockFor(market, bed.inside.widthMm > WIDE_MM ? 'pvc-3/4' : 'pvc-1/2')),

@@ -134,7 +134,6 @@ export function assembleStrawBale(a: StrawBaleAnswers, site: BuildSite): Result<
   const under = [0, width].map((y) => ({ y, z: plane(y) }));
   const mean = (plane(0) + plane(width)) / 2 - (bed.wall.heightMm - bed.soilBelowRimMm);
   return ok({
-    remarks: [],
     ...built(stages),
     openings: lids.openings.map((o) => ({
       ...o,

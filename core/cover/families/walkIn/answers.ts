@@ -44,7 +44,7 @@ const size = (
   });
 
 /** Pipes that stand as posts. */
-export const POSTS: Readonly<Record<string, string>> = {
+const POSTS: Readonly<Record<string, string>> = {
   'emt-1/2': 'Goes into 3/4 PVC.',
   'emt-3/4': 'Goes into 1 PVC.',
   'steel-3/4': 'Stiff; check that the hoop goes over.',

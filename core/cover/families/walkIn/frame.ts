@@ -15,7 +15,7 @@ import { mainAcross } from './across';
 import { centreBeam } from './beam';
 import { type WalkInAnswers, onTimber } from './answers';
 import { houseHoops } from './hoops';
-import { hoopsAtPosts, sideRails } from './rails';
+import { askedPosts, hoopsAtPosts, sideRails } from './rails';
 
 const BASE = '2x6 treated';
 const HIP = '2x4 treated';
@@ -104,9 +104,6 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const beside = timber ? { x: r + timbers.alongMm / 2, y: timbers.acrossMm / 2 - r } : { x: 0, y: 0 };
   const atPosts = railed ? hoopsAtPosts(a, xs) : xs.map((_, i) => i);
   const postXs = atPosts.map((i) => xs[i] ?? x0);
-  const postAsked = railed
-    ? { asked: { id: 'railPosts', now: atPosts.length, words: ['post a side', 'posts a side'] as const } }
-    : {};
   const besideHoop = (i: number): number => (xs[i] ?? x0) + (i === n - 1 ? -beside.x : beside.x);
   const marks = [
     ...(bolts
@@ -120,7 +117,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
       const y = hoopY + (k === 0 ? beside.y : -beside.y);
       return standing(`P${2 * p + k + 1}`, timbers, [x, y], [-depthMm, a.sidewallMm]).map((m) => ({
         ...m,
-        ...postAsked,
+        ...(railed && { asked: askedPosts(atPosts.length) }),
         marks,
       }));
     }),
@@ -190,7 +187,7 @@ export function buildHouse(a: WalkInAnswers, site: BuildSite) {
   const sleeve = ([x, y, z]: Vec3, tag: string, of: Section): Member =>
     piece(tag, 'Sleeve', of, [x, y, z - a.sleeveMm], [x, y, z + a.sleeveMm], [0, 1, 0]);
   return ok({
-    ...{ x0, x1, y0, y1, xs, postXs, crownZ, hoop, cutMm, lapMm, depthMm, posts, postSection, purlins, ties, bolts },
+    ...{ x0, x1, y0, y1, xs, postXs, crownZ, hoop, cutMm, lapMm, depthMm, posts, purlins, ties, bolts },
     /** On the ground; at the hips, that the roof's film ends on; rails among them that carry the hoops, on blocks. */
     ...{ boards, baseBoards, hips, rails, blocks },
     spacingMm: ((xs[n - 1] ?? x1) - (xs[0] ?? x0)) / (n - 1),

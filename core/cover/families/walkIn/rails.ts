@@ -4,6 +4,7 @@ import { boardShape } from '../../../catalog/sections';
 import type { Section } from '../../../catalog/types';
 import { type BuildSite, stock } from '../../../site/buildSite';
 import { piece } from '../../assembly/pieces';
+import type { CountAsked } from '../../assembly/rows';
 import type { Joint, Member } from '../../assembly/types';
 import { hoopMark, straightRun } from '../../joints/runs';
 import type { WalkInAnswers } from './answers';
@@ -22,6 +23,13 @@ export function hoopsAtPosts(a: Pick<WalkInAnswers, 'railPosts'>, xs: readonly n
   const count = Math.min(xs.length, a.railPosts ?? Math.max(2, Math.ceil(long / POSTS_APART_MM) + 1));
   return Array.from({ length: count }, (_, i) => Math.round((last * i) / (count - 1)));
 }
+
+/** The question that counts the posts of a side, as they are now: more of them shorten the rails between. */
+export const askedPosts = (now: number): CountAsked => ({
+  id: 'railPosts',
+  now,
+  words: ['post a side', 'posts a side'],
+});
 
 interface RailPlace {
   /** From where to where along the house, and where hoops stand. */
@@ -56,7 +64,7 @@ export function sideRails(rail: Section, at: RailPlace, site: BuildSite): Result
     );
   const { postXs } = at;
   const block = stock(site, BLOCK);
-  const asked = { id: 'railPosts', now: postXs.length, words: ['post a side', 'posts a side'] } as const;
+  const asked = askedPosts(postXs.length);
   const runs = at.ys.map((y, k) =>
     straightRun(`B${k + 1}`, 'Side rail', rail, [at.x0, at.x1], [y, at.topZ - widthMm / 2], [0, 0, 1], {
       // A joint of the rail falls on a post.

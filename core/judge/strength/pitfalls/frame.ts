@@ -2,7 +2,9 @@
 import { boardCorners } from '../../../cover/assembly/solids';
 import { soilZ } from '../../../cover/assembly/crop';
 import { CORNERS, CORNER_NAMES } from '../../../site/bed';
-import { depthMm, thicknessMm } from '../../../catalog/sections';
+import { thicknessMm } from '../../../catalog/sections';
+import { IN_END_MM } from '../../../cover/structure/ends';
+import { directionOf, isStraight, memberSolid } from '../../../cover/structure/solid';
 import { amount, phrase } from '../../../base/figure';
 import { bendBand, fibreStrainPercent } from '../../../cover/hoop/strain';
 import { aboutAll, aboutFaces, aboutFeet, aboutHoops, aboutMembers } from '../about';
@@ -218,12 +220,13 @@ export const head: Pitfall = ({ members, openings, arches }) => {
   const xs = arches.flatMap((row) => row.xsMm);
   if (!openings.some((o) => o.by === 'door')) return undefined;
   const hung = members.flatMap((m) => {
-    if (m.shape.kind !== 'straight') return [];
-    const { from, to } = m.shape;
-    const across = Math.abs(to[1] - from[1]) > Math.hypot(to[0] - from[0], to[2] - from[2]);
-    const underMm = Math.min(from[2], to[2]) - depthMm(m.section, 'width') / 2;
+    if (!isStraight(m)) return [];
+    const [x] = m.shape.from;
+    const across = Math.abs(directionOf(m)[1]) > Math.SQRT1_2;
+    const { middle, room } = memberSolid(m);
+    const underMm = middle[2] - room[2];
     // What is in an end stands beside its door or over it.
-    const inside = xs.some((x) => x < from[0] - IN_END_MM) && xs.some((x) => x > from[0] + IN_END_MM);
+    const inside = xs.some((h) => h < x - IN_END_MM) && xs.some((h) => h > x + IN_END_MM);
     return across && inside && underMm > KNEE_MM && underMm < HEAD_MM ? [{ m, underMm }] : [];
   });
   const [first] = hung;
@@ -238,9 +241,6 @@ export const head: Pitfall = ({ members, openings, arches }) => {
     )
   );
 };
-
-/** What stands so near an end of a house belongs to the end, mm. */
-const IN_END_MM = 150;
 
 /** More hoops than anyone would bend. */
 export const crowded: Pitfall = ({ arches }) => {

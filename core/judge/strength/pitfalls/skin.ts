@@ -5,7 +5,6 @@ import { sheetSize } from '../../../make/rolls/rolls';
 import { amount, phrase } from '../../../base/figure';
 import { aboutFaces, aboutHoops, aboutJoints } from '../about';
 import { largestFree } from '../filmFlutter';
-
 import { type Check, moreOf } from '../check';
 import { type Pitfall, answer, saidOn, tooFew } from './pitfall';
 
