@@ -2,7 +2,7 @@
 import { dot } from '../../base/geometry';
 import { grouped } from '../../base/grouped';
 import type { BeamRow, SheetSpan } from '../assembly/rows';
-import type { AssemblySpec, Panel } from '../assembly/types';
+import type { AssemblySpec, Joint, Panel } from '../assembly/types';
 import { type Rest, type Bearings, freeSpan } from './bearing';
 import { type RoofFace, heightOver, reachAt } from './roof';
 import { type Straight, alongIt, directionOf, isAlongBed, isUpright, lengthOf, reachMm, upOf } from './solid';
@@ -51,15 +51,17 @@ const acrossBed = ({ shape }: Straight): Under['ys'] => [
 
 /**
  * The pieces across the bed that a roof lies on. Each has half of the way to its neighbours, or to the roof's edge.
- * @param joined whether a piece is joined to others: what only holds the cover down is not
+ * @param joints of the frame, and those that hold the cover to it
  */
 export function piecesUnder(
   faces: readonly RoofFace[],
   on: Bearings,
-  joined: (tag: string) => boolean,
+  joints: { readonly frame: readonly Joint[]; readonly cover: readonly Joint[] },
 ): readonly Under[] {
-  const found = on.straight.flatMap((piece) => {
-    if (isUpright(piece) || isAlongBed(piece) || piece.bow || !joined(piece.tag)) return [];
+  // What only holds the cover down is joined to nothing else.
+  const inFrame = new Set(joints.frame.flatMap((j) => j.tags));
+  const near = on.straight.flatMap((piece) => {
+    if (isUpright(piece) || isAlongBed(piece) || piece.bow || !inFrame.has(piece.tag)) return [];
     const [x, y, z] = alongIt(piece, lengthOf(piece) / 2);
     const solid = on.solid(piece.tag);
     const up = upOf(piece);
@@ -70,6 +72,15 @@ export function piecesUnder(
       return top !== undefined && top > z && top - z < half + lies;
     });
     return over.length > 0 ? [{ piece, over, x, z, ys: acrossBed(piece) }] : [];
+  });
+  // A sheet that is fastened to pieces lies on those; one that is only laid over them, on all.
+  const fastened = faces.map((f) => {
+    const to = new Set(joints.cover.filter((j) => j.tags.includes(f.tag)).flatMap((j) => j.tags));
+    return near.some((u) => u.over.includes(f) && to.has(u.piece.tag)) ? to : undefined;
+  });
+  const found = near.flatMap((u) => {
+    const over = u.over.filter((f) => fastened[faces.indexOf(f)]?.has(u.piece.tag) ?? true);
+    return over.length > 0 ? [{ ...u, over }] : [];
   });
   return found.map(({ z, ...u }) => {
     const alike = faces.filter((f) => u.over.some((o) => Math.abs(o.slopeDeg - f.slopeDeg) < 0.1));
