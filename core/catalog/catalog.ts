@@ -7,7 +7,7 @@ import { LUMBER } from './lumber';
 import { MATERIALS } from './materials';
 import { PIPES } from './pipes';
 import { SHEETS } from './sheets';
-import { SPREADS, SPREADS_OF } from './spreads';
+import { SPREADS } from './spreads';
 import { STRENGTHS } from './strengths';
 import { TOOLS } from './tools';
 import type {
@@ -15,7 +15,6 @@ import type {
   Fit,
   HardwareItem,
   Material,
-  MaterialKey,
   Section,
   SectionSpec,
   Spread,
@@ -76,21 +75,16 @@ function get<T>(table: ReadonlyMap<string, T>, what: string, key: string): T {
 
 /** Joins bars with their materials and tools. @throws when a bar names one that is not there. */
 export function catalogFrom(entries: Entries): Catalog {
-  const joined = [...entries.bar].map(([key, spec]): readonly [string, Section] => [
-    key,
-    {
-      ...spec,
-      material: get(entries.material, 'material', spec.materialKey),
-      tool: get(entries.tool, 'tool', spec.toolKey),
-      spreads: spreadsOf(entries, spec.materialKey),
-    },
-  ]);
+  const joined = [...entries.bar].map(([key, spec]): readonly [string, Section] => {
+    const material = get(entries.material, 'material', spec.materialKey);
+    const [stiffness, limit] = material.spreads;
+    const spreads = {
+      stiffness: get(entries.spread, 'spread', stiffness),
+      limit: get(entries.spread, 'spread', limit),
+    };
+    return [key, { ...spec, material, tool: get(entries.tool, 'tool', spec.toolKey), spreads }];
+  });
   return { ...entries, bar: new Map(joined), halves: 'full', crop: SHIPPED_CROPS };
-}
-
-function spreadsOf({ spread }: Entries, material: MaterialKey): Section['spreads'] {
-  const [stiffness, limit] = SPREADS_OF[material];
-  return { stiffness: get(spread, 'spread', stiffness), limit: get(spread, 'spread', limit) };
 }
 
 /** How far a figure may be off. @throws when there is no such range */

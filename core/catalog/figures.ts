@@ -136,12 +136,18 @@ const sheetFigures = (s: StiffSheet): readonly EntryFigure<StiffSheet>[] => [
   ...sizes(s.sizes, (list) => ({ ...s, sizes: list }), 'lengthMm', 'Length of', sizeName(s), [100, 15000]),
 ];
 
+function behaviourFigures(b: Material['behaviour']): readonly EntryFigure<Material['behaviour']>[] {
+  const left = ['longTermFactor', 'Stiffness left after weeks of load', 'part', [0.05, 1]] as const;
+  if (b.kind === 'metal') return field(b, 'yieldMPa', 'Stress at which it yields', 'MPa', [1, 2000]);
+  return b.kind === 'wood'
+    ? [...field(b, ...left), ...field(b, 'bendingMPa', 'Bending stress it may carry', 'MPa', [1, 2000])]
+    : [...field(b, ...left), ...field(b, 'softensPerC', 'Stiffness lost with a degree of warmth', 'part', [0, 0.05])];
+}
+
 const materialFigures = (m: Material): readonly EntryFigure<Material>[] => [
   ...field(m, 'densityKgPerM3', 'Density', 'kg/m³', [50, 12000]),
   ...field(m, 'eGPa', 'Stiffness E', 'GPa', [0.05, 300]),
-  ...field(m, 'longTermFactor', 'Stiffness left after weeks of load', 'part', [0.05, 1]),
-  ...field(m, 'softensPerC', 'Stiffness lost with a degree of warmth', 'part', [0, 0.05]),
-  ...field(m, 'limitMPa', 'Bending stress it may carry', 'MPa', [1, 2000]),
+  ...behaviourFigures(m.behaviour).map((f) => ({ ...f, with: (x: number) => ({ ...m, behaviour: f.with(x) }) })),
 ];
 
 const itemFigures = (i: HardwareItem): readonly EntryFigure<HardwareItem>[] =>

@@ -1,12 +1,11 @@
 import { MM_PER_INCH } from '../base/length';
-import type { MaterialKey } from './types';
 import type { SectionSpec, StockLength } from './types';
 import { feet, metres } from './stock';
 
 function tube(
   key: string,
   name: string,
-  materialKey: MaterialKey,
+  materialKey: string,
   outsideMm: number,
   insideMm: number,
   stock: StockLength[],

@@ -50,8 +50,16 @@ export function inertiaMm4(s: Pick<SectionSpec, 'key' | 'shape'>, across: 'thick
 export const MEASURED_AT_C = 23;
 
 /** What is left of stiffness at a warmth: (1 - p)^(T - 23), p lost with each degree; more than 1 in the cold. */
-export const stiffAt = ({ softensPerC }: Pick<Material, 'softensPerC'>, atC: number): number =>
-  (1 - softensPerC) ** (atC - MEASURED_AT_C);
+export const stiffAt = (softensPerC: number, atC: number): number => (1 - softensPerC) ** (atC - MEASURED_AT_C);
+
+/** Stiffness that a material loses with each degree, as a part of it: plastics alone soften. */
+export const softensPerC = ({ behaviour: b }: Material): number => (b.kind === 'plastic' ? b.softensPerC : 0);
+
+/** E of a material, MPa, fresh or after weeks under load: metal neither creeps nor softens, wood creeps, plastic does both. */
+function stiffnessMPa(m: Material, duration: 'fresh' | 'weeks', atC: number): number {
+  const left = m.behaviour.kind !== 'metal' && duration === 'weeks' ? m.behaviour.longTermFactor : 1;
+  return m.eGPa * 1000 * left * stiffAt(softensPerC(m), atC);
+}
 
 /** Bending stiffness EI in N mm^2, fresh or after weeks under load, at 23 C when not said. */
 export function stiffnessNMm2(
@@ -60,8 +68,7 @@ export function stiffnessNMm2(
   across: 'thickness' | 'width' = 'thickness',
   atC = MEASURED_AT_C,
 ): number {
-  const m = s.material;
-  return m.eGPa * 1000 * (duration === 'weeks' ? m.longTermFactor : 1) * stiffAt(m, atC) * inertiaMm4(s, across);
+  return stiffnessMPa(s.material, duration, atC) * inertiaMm4(s, across);
 }
 
 /** Mass of a length of a section, kg. */

@@ -1,4 +1,4 @@
-import type { MaterialKey, Spread } from './types';
+import type { Spread } from './types';
 
 const spread = (key: string, name: string, low: number, high: number, source: string): Spread => ({
   key,
@@ -38,13 +38,3 @@ export const SPREADS: readonly Spread[] = [
   spread('hold soil', 'hold of the soil', 0.5, 1.7, 'Our own range: wet and dry, loose and grown through'),
   spread('hold joint', 'hold of the fastenings', 0.7, 1.4, 'Our own range: old wood, short screws'),
 ];
-
-/** The ranges of a material: of its stiffness under the load, weeks long, and of what it bears before it kinks, yields or breaks. */
-export const SPREADS_OF: Readonly<Record<MaterialKey, readonly [stiffness: string, limit: string]>> = {
-  pvc: ['stiffness pvc', 'limit plastic'],
-  pe: ['stiffness pe', 'limit plastic'],
-  steel: ['stiffness steel', 'limit steel'],
-  wire: ['stiffness steel', 'limit steel'],
-  spruce: ['stiffness wood', 'limit wood'],
-  treated: ['stiffness wood', 'limit wood'],
-};

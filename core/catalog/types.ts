@@ -11,20 +11,53 @@ export const AISLES = [
 ] as const;
 export type Aisle = (typeof AISLES)[number];
 
-export type MaterialKey = 'spruce' | 'treated' | 'pvc' | 'pe' | 'wire' | 'steel';
+/** Wood: its limit is a design stress, higher under a load that does not stay. */
+export interface Wood {
+  readonly kind: 'wood';
+  /** Design bending stress under a load that stays, MPa. */
+  readonly bendingMPa: number;
+  /** What it bears more under snow, and in a gust. */
+  readonly snowFactor: number;
+  readonly gustFactor: number;
+  /** Stiffness left after weeks under load, as a part of E. */
+  readonly longTermFactor: number;
+  /** Whether it rots where it touches soil. */
+  readonly rots: boolean;
+}
 
-/** What a member is made of, with the figures that strength and weight need. */
-export interface Material {
-  readonly key: MaterialKey;
-  readonly name: string;
-  readonly densityKgPerM3: number;
-  readonly eGPa: number;
+/** Plastic: it creeps, softens when warm, and kinks at a strain of its outermost fibre. */
+export interface Plastic {
+  readonly kind: 'plastic';
   /** Stiffness left after weeks under load, as a part of E. */
   readonly longTermFactor: number;
   /** Stiffness lost with each degree over that of its figure, as a part of what was left: 0.008 is a third after fifty. */
   readonly softensPerC: number;
-  /** Design bending stress for timber, yield for steel; plastics are limited by fibre strain instead. */
-  readonly limitMPa: number | null;
+  /** Fibre strain up to which it is easy, firm and hard to bend, percent; past the last it kinks. */
+  readonly strainPercent: readonly [easy: number, firm: number, hard: number];
+  /** Colder than this each of the three is so much lower. */
+  readonly brittleBelowC: number;
+  readonly brittlePercent: number;
+  /** Fibre strain at which it kinks in a gust, percent. */
+  readonly gustPercent: number;
+  /** Whether film that touches it wears out early. */
+  readonly wearsFilm: boolean;
+}
+
+/** Metal: it yields, however long the load stays. */
+export interface Metal {
+  readonly kind: 'metal';
+  readonly yieldMPa: number;
+}
+
+/** What a member is made of, with the figures that strength and weight need. */
+export interface Material {
+  readonly key: string;
+  readonly name: string;
+  readonly densityKgPerM3: number;
+  readonly eGPa: number;
+  readonly behaviour: Wood | Plastic | Metal;
+  /** Keys of how far its stiffness under load may be off, and what it bears before it kinks, yields or breaks. */
+  readonly spreads: readonly [stiffness: string, limit: string];
   readonly source: string;
 }
 
@@ -54,7 +87,7 @@ type SectionShape =
 export interface SectionSpec {
   readonly key: string;
   readonly name: string;
-  readonly materialKey: MaterialKey;
+  readonly materialKey: string;
   readonly shape: SectionShape;
   readonly stock: readonly StockLength[];
   readonly toolKey: CutTool;
@@ -68,7 +101,6 @@ export interface SectionSpec {
   readonly like?: string;
 }
 
-/** A bar with what it is made of and what cuts it, as they are in the catalogue in hand. */
 /** How far a figure may be off, as parts of it: nine times in ten it lies between. */
 export interface Spread {
   readonly key: string;
@@ -78,6 +110,7 @@ export interface Spread {
   readonly source: string;
 }
 
+/** A bar with what it is made of and what cuts it, as they are in the catalogue in hand. */
 export interface Section extends SectionSpec {
   readonly material: Material;
   /** How far the material's stiffness and its limit may be off. */

@@ -82,7 +82,7 @@ export function versionsOf(
     answers ? [{ id, label, cover: { ...cover, answers } }] : [],
   );
   const conduit = firstCover(garden, cover.bedId, 'bent-conduit', cover.id, cover.name);
-  if (conduit && arch?.section.materialKey === 'pvc') {
+  if (conduit && arch?.section.material.behaviour.kind === 'plastic') {
     const { crop, rowFromEdgeMm } = cover.answers;
     const answers = { ...conduit.answers, crop, rowFromEdgeMm };
     versions.push({ id: 'conduit', label: 'Of bent conduit', cover: { ...conduit, answers } });

@@ -83,7 +83,7 @@ function drawMember(member: Member, view: View): Drawn {
   const flat = (p: Vec3): Flat => flatten(p, view);
   if (s.shape.kind === 'board')
     return { stuff: 'timber', tag: member.tag, points: hull(boardCorners(member).map(flat)), widthMm: undefined };
-  const rod = s.material.limitMPa !== null && tubeShape(s).insideMm === 0;
+  const rod = s.material.behaviour.kind !== 'plastic' && tubeShape(s).insideMm === 0;
   return {
     stuff: rod ? 'rod' : 'pipe',
     tag: member.tag,

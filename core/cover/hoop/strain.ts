@@ -1,3 +1,5 @@
+import type { Plastic } from '../../catalog/types';
+
 /** How hard a springy pipe is to bend so far, by the strain of its outermost fibre. */
 type BendBand = 'easy' | 'firm' | 'hard' | 'too far';
 
@@ -9,18 +11,16 @@ export function fibreStrainPercent(curvaturePerMm: number, outsideDiameterMm: nu
   return 100 * curvaturePerMm * (outsideDiameterMm / 2);
 }
 
-/**
- * Upper limits of the bands easy, firm and hard, in percent of fibre strain, for PVC and PE pipe.
- * Trade practice: 1.5, 2.5 and 3.5 % at 20 C; each one point lower below 5 C.
- */
-export function bendLimitsPercent(temperatureC: number): readonly [number, number, number] {
-  const cold = temperatureC < 5 ? 1 : 0;
-  return [1.5 - cold, 2.5 - cold, 3.5 - cold];
+/** Upper limits of the bands easy, firm and hard, in percent of fibre strain: all lower where it is cold. */
+export function bendLimitsPercent(plastic: Plastic, temperatureC: number): Plastic['strainPercent'] {
+  const [easy, firm, hard] = plastic.strainPercent;
+  const cold = temperatureC < plastic.brittleBelowC ? plastic.brittlePercent : 0;
+  return [easy - cold, firm - cold, hard - cold];
 }
 
 /** The band that a strain falls in at a temperature. */
-export function bendBand(strainPercent: number, temperatureC: number): BendBand {
-  const [easy, firm, hard] = bendLimitsPercent(temperatureC);
+export function bendBand(plastic: Plastic, strainPercent: number, temperatureC: number): BendBand {
+  const [easy, firm, hard] = bendLimitsPercent(plastic, temperatureC);
   if (strainPercent < easy) return 'easy';
   if (strainPercent < firm) return 'firm';
   return strainPercent < hard ? 'hard' : 'too far';

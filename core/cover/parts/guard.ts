@@ -18,7 +18,8 @@ export function guardPvcJoints(
   pipe: Section,
   pipes: readonly Member[],
 ): readonly Joint[] {
-  if (pipe.materialKey !== 'pvc' || cover.kind !== 'film') return [];
+  const { behaviour } = pipe.material;
+  if (behaviour.kind !== 'plastic' || !behaviour.wearsFilm || cover.kind !== 'film') return [];
   const metres = Math.ceil(pipes.reduce((sum, p) => sum + p.lengthMm, 0) / 1000);
   const where = guard === 'tape' ? 'Along the outer face of the pipe' : 'PVC painted where film touches it';
   return joint('guardPvc', 'guard', where, pipes, [], {

@@ -94,7 +94,7 @@ type MemberJob = FrameJob['members'][string];
 
 /** Stiffness E of a member as warm as it is, and as long as it is loaded. */
 export const stiffnessMPa = ({ atC, duration }: FrameJob, m: MemberJob): number =>
-  m.E * (duration === 'weeks' ? m.longTermFactor : 1) * stiffAt(m, atC);
+  m.E * (duration === 'weeks' ? m.longTermFactor : 1) * stiffAt(m.softensPerC, atC);
 
 /** Which nodes and elements of the solved frame a named thing became. */
 export interface ReadFrame {

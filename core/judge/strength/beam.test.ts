@@ -92,9 +92,9 @@ test('flat and short it is its thickness that bends', () => {
 
 test('a bar of pipe: steel by its yield, plastic by the strain it keeps for weeks', () => {
   const pipe = (key: string, spanMm: number) => beamStrength(beam({ section: section(SHIPPED, key), spanMm }), snow);
-  // 3/4 conduit, 23.419 x 20.930 mm: I = 5,346 mm4. 300 mm: M = 6,750 N mm, 14.79 MPa of 240 x 1.15.
+  // 3/4 conduit, 23.419 x 20.930 mm: I = 5,346 mm4. 300 mm: M = 6,750 N mm, 14.79 MPa of 240: metal bears no more for a load that goes.
   expect(pipe('emt-3/4', 300)).toMatchObject({ governs: 'bending' });
-  expect(pipe('emt-3/4', 300).ratio).toBeCloseTo(18.66, 1);
+  expect(pipe('emt-3/4', 300).ratio).toBeCloseTo(16.23, 1);
   // 1/2 PVC, 21.336 x 15.799 mm: I = 7,115 mm4; 10 mm: M = 7.5 N mm, .011245 MPa of 2760 x .5 x 3.5 % = 48.3.
   expect(pipe('pvc-1/2', 10)).toMatchObject({ governs: 'bending' });
   expect(pipe('pvc-1/2', 10).ratio / 4295).toBeCloseTo(1, 3);

@@ -5,7 +5,7 @@ import type { Spread } from '../../catalog/types';
 import { term } from '../../base/figure';
 import { worked } from '../../base/formula';
 import { type DesignSnow, PRACTICES, SNOW_DENSITY, driftAsEvenPa, snowOf, straightShare } from './snow';
-import { SHORT_LOAD } from './limits';
+import { bendingLimitMPa } from './limits';
 import { MOST_SAG, perNewtonMm } from './simpleBeam';
 import { LEFT_OUT, type SnowStrength, UNIT_PA, snowSure } from './snowStrength';
 
@@ -45,7 +45,6 @@ export interface BeamUnder {
  */
 export function beamUnder(beam: BeamRow, snow: DesignSnow): BeamUnder {
   const s = beam.section;
-  const material = s.material;
   const slope = (beam.slopeDeg * Math.PI) / 180;
   const { factor: lies, oneSided } = loadFactor(beam, snow);
   const driftPa = beam.drift ? driftAsEvenPa(snow, beam.drift) : 0;
@@ -55,8 +54,7 @@ export function beamUnder(beam: BeamRow, snow: DesignSnow): BeamUnder {
   const ownPerMm = (beam.weighsNPerMm ?? 0) * Math.cos(slope);
   const perMm = snowPerMm + ownPerMm;
   const { stressMPa, sagMm } = perNewtonMm(s, beam.across, beam.spanMm, 'weeks');
-  const plastic = (material.eGPa * 1000 * material.longTermFactor * 3.5) / 100;
-  const limit = material.limitMPa === null ? plastic : material.limitMPa * SHORT_LOAD;
+  const limit = bendingLimitMPa(s.material, 'snow');
   const mostSagMm = beam.spanMm * MOST_SAG;
   const times = (bears: number): number => (snowPerMm > 0 ? Math.max(0, bears - ownPerMm) / snowPerMm : Infinity);
   return {

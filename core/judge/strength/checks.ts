@@ -214,7 +214,7 @@ export function checkAssembly(assembly: Assembly, site: CheckSite): Judgement {
   const all: Check[] = [
     ...arches.flatMap(({ arch, strength }) => [
       snowCheck(arch, strength, snow, site.site.catalog),
-      ...(arch.sprung ? [bendCheck(arch, site.site.catalog)] : []),
+      ...bendCheck(arch, site.site.catalog),
       ...assembly.pushedRails.map((rail) => railCheck(assembly, rail, arch)),
       sagCheck(assembly, arch, snow),
       ...blownCheck(arch, assembly, site),

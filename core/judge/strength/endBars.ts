@@ -7,12 +7,11 @@ import { aboutTags } from './about';
 import { ASK, type Check, type CheckSite, measured } from './check';
 import { MOST_SAG, perNewtonMm } from './simpleBeam';
 import { reliabilityOf, reliabilityWords } from './reliability';
+import { bendingLimitMPa } from './limits';
 import { INSIDE, WIND_LEFT_OUT, gustPa } from './windLoads';
 
 /** Push of the wind on an upright end and suction inside, together. Source: ASCE/SEI 7, fig. 27.3-1, windward wall 0.8; table 26.13-1. */
 const ON_END = 0.8 + INSIDE.shut;
-/** Timber in a gust bears more than for good. Source: ANSI/AWC NDS, table 2.3.2, load duration 1.6 for wind. */
-const GUST_LOAD = 1.6;
 
 /** Times the gust asked for that a bar bears, by its stress and by its sag. */
 function borne(
@@ -21,7 +20,7 @@ function borne(
 ): { readonly bending: number; readonly sagging: number; readonly perMm: number } {
   const perMm = (ON_END * pa * loadWidthMm) / 1e6;
   const { stressMPa, sagMm } = perNewtonMm(section, 'width', spanMm, 'fresh');
-  const limit = (section.material.limitMPa ?? 0) * GUST_LOAD;
+  const limit = bendingLimitMPa(section.material, 'gust');
   return { bending: limit / (perMm * stressMPa), sagging: (spanMm * MOST_SAG) / (perMm * sagMm), perMm };
 }
 

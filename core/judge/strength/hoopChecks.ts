@@ -90,12 +90,15 @@ const CORES = [
   ['bar-4', 'A 1/2 reinforcing bar in every hoop'],
 ] as const;
 
-export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
+/** How hard the pipe of a sprung hoop is to bend; what is no plastic is bent to shape beforehand. */
+export function bendCheck(arch: ArchRow, catalog: Catalog): readonly Check[] {
   const s = arch.section;
+  const plastic = s.material.behaviour;
+  if (!arch.sprung || plastic.kind !== 'plastic') return [];
   const od = thicknessMm(s);
   const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, od);
-  const [easy, firm, hard] = bendLimitsPercent(20);
-  const band = bendBand(strain, 20);
+  const [easy, firm, hard] = bendLimitsPercent(plastic, 20);
+  const band = bendBand(plastic, strain, 20);
   const figure = worked({
     label: 'Fibre strain of the bent pipe',
     quantity: 'percent',
@@ -119,19 +122,21 @@ export function bendCheck(arch: ArchRow, catalog: Catalog): Check {
     hard: 'Pipe is hard to bend: strain ',
     'too far': 'Pipe is likely to kink or crack: strain ',
   }[band];
-  return measured({
-    id: 'bend',
-    leaf: 'stand',
-    about: aboutHoops(arch),
-    measure: { demand: strain, capacity: hard, spare: hard / firm },
-    text: phrase`${words}${amount(strain, 'percent')} of ${amount(hard, 'percent')}.${band === 'easy' ? '' : ' Bend it only in the warm.'}`,
-    figure,
-    caution: 'A bent pipe that slips hits the face: wear eye protection and block the feet.',
-    tries: otherPipes(arch.section, false, catalog).map((p) => ({
-      label: [p.name] as Phrase,
-      change: { kind: 'pipe', key: p.key } as const,
-    })),
-  });
+  return [
+    measured({
+      id: 'bend',
+      leaf: 'stand',
+      about: aboutHoops(arch),
+      measure: { demand: strain, capacity: hard, spare: hard / firm },
+      text: phrase`${words}${amount(strain, 'percent')} of ${amount(hard, 'percent')}.${band === 'easy' ? '' : ' Bend it only in the warm.'}`,
+      figure,
+      caution: 'A bent pipe that slips hits the face: wear eye protection and block the feet.',
+      tries: otherPipes(arch.section, false, catalog).map((p) => ({
+        label: [p.name] as Phrase,
+        change: { kind: 'pipe', key: p.key } as const,
+      })),
+    }),
+  ];
 }
 
 /** Diameter that has to go inside a sleeve, over the ribs of a rod. */

@@ -5,7 +5,7 @@ import { crownLost, crownOf, greatestCurvature, hoopFrame, nodeCurvatures } from
 import { frameModel } from '../frame/model';
 import { loadPath } from '../frame/path';
 import { type DesignSnow, type DriftBeside, archCases, driftedCase, snowOf } from './snow';
-import { curvatureLimitPerMm } from './limits';
+import { curvatureLimitPerMm, givesBy } from './limits';
 import { hungN, partKept, partOfPipe, ridgeSpringNPerMm } from './snowStrength';
 import { INSIDE, pressureOn } from './windLoads';
 
@@ -106,13 +106,7 @@ export function loadHoop(arch: ArchRow, practice: DesignSnow, loading: Loading):
         ? undefined
         : {
             part: last?.factor ?? 0,
-            by: bent
-              ? section.material.limitMPa === null
-                ? 'kink'
-                : 'yield'
-              : path.limit?.mode === 'sway'
-                ? 'sway'
-                : 'snapping through',
+            by: bent ? givesBy(section.material) : path.limit?.mode === 'sway' ? 'sway' : 'snapping through',
             at: bent ? at : crown,
           },
     crownDownMm: -span * ((last?.state[3 * crown + 1] ?? 0) - (first?.state[3 * crown + 1] ?? 0)),

@@ -2,6 +2,7 @@
 import type { PostRow } from '../../cover/assembly/rows';
 import { otherPosts } from './hoopChecks';
 import { depthMm, inertiaMm4, thicknessMm } from '../../catalog/sections';
+import { bendingLimitMPa } from './limits';
 import type { Assembly } from '../../cover/assembly/types';
 import { amount, phrase, term } from '../../base/figure';
 import { MM_PER_INCH } from '../../base/length';
@@ -217,7 +218,7 @@ function bending(
 ): Check {
   const otherSide = p.across === 'width' ? 'thickness' : 'width';
   const side = p.section.shape.kind === 'tube' ? 'thickness' : way === 'across' ? p.across : otherSide;
-  const limit = p.section.material.limitMPa ?? 0;
+  const limit = bendingLimitMPa(p.section.material, 'lasting');
   // Pieces nailed side by side bear together, and no more than each by itself.
   const mostNm = (p.nailed * limit * inertiaMm4(p.section, side)) / (depthMm(p.section, side) / 2) / 1000;
   const figure = worked({

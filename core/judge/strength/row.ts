@@ -38,7 +38,7 @@ export function joiningRidge({ ridge, tags, section, spacingMm, hoop, core }: Ar
   if (ridge.kind !== 'tied' || !ridge.section || tags.length < 3 || core) return undefined;
   const own = ridge.section;
   const ei = stiffnessNMm2(own, 'weeks', 'width');
-  const breaks = own.material.limitMPa === null ? curvatureLimitPerMm(own) : breakingMomentNMm(own) / ei;
+  const breaks = own.material.behaviour.kind === 'plastic' ? curvatureLimitPerMm(own) : breakingMomentNMm(own) / ei;
   return {
     hoops: tags.length,
     spacing: spacingMm / hoop.spanMm,

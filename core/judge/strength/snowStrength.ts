@@ -78,7 +78,7 @@ export function hoopStrength(
   const spring = propped ? PROP * unitNPerMm : ridgeSpringNPerMm(arch);
   const mostCurvature = curvatureLimitPerMm(s) * span;
   const mostDrop = spring > 0 && !propped ? ridgeBoardN(arch) / spring / span : Infinity;
-  const plastic = s.material.limitMPa === null;
+  const plastic = s.material.behaviour.kind === 'plastic';
   const ridge = propped ? undefined : joiningRidge(arch);
 
   // A hoop that finds no rest by itself bears nothing.

@@ -1,6 +1,6 @@
 import type { ArchRow } from '../../cover/assembly/rows';
 import { SHIPPED, section } from '../../catalog/catalog';
-import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
+import { MEASURED_AT_C, softensPerC, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
 import { phraseText } from '../../base/figure';
 import { demoGarden } from '../../garden/demo';
 import { everyKind } from '../../testing/everyKind';
@@ -26,7 +26,7 @@ const tunnel = archOf('spring-tunnel');
 const snow = designSnow({ by: 'depth', depthMm: 150, kind: 'wet' }, 'normal');
 
 test('plastic is softer in the sun: .8 % with each degree of PVC, 2 % of polyethylene, steel and wood none', () => {
-  const of = (key: string, atC: number): number => stiffAt(section(SHIPPED, key).material, atC);
+  const of = (key: string, atC: number): number => stiffAt(softensPerC(section(SHIPPED, key).material), atC);
   expect(of('pvc-1/2', 60)).toBeCloseTo(0.743, 3); // .992^37
   expect(of('pvc-1/2', 0)).toBeCloseTo(1.203, 3); // .992^-23
   expect(of('pe-25', 49)).toBeCloseTo(0.591, 3); // .98^26

@@ -1,14 +1,14 @@
 /** Hoops in the gust asked for: whether the wind folds them. */
 import type { ArchRow } from '../../cover/assembly/rows';
 import type { Assembly } from '../../cover/assembly/types';
-import { MEASURED_AT_C, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
+import { MEASURED_AT_C, softensPerC, stiffAt, stiffnessNMm2 } from '../../catalog/sections';
 import { amount, phrase, term } from '../../base/figure';
 import { worked } from '../../base/formula';
 import { borneOn, keptLoadCurve } from '../frame/hoop';
 import { aboutHoops } from './about';
 import { type Check, type CheckSite, measured } from './check';
 import { stouterHoops } from './hoopChecks';
-import { curvatureLimitPerMm } from './limits';
+import { curvatureLimitPerMm, givesBy } from './limits';
 import { CORE_COUNTS } from './snowStrength';
 import { reliabilityOf, reliabilityWords } from './reliability';
 import { INSIDE, WIND_LEFT_OUT, gustPa, pressureOn } from './windLoads';
@@ -63,11 +63,10 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
   const found = gustBorne(arch, q);
   const what = arch.what ?? 'Hoops';
   const times = found?.times ?? FAR_ENOUGH;
-  const plastic = arch.section.material.limitMPa === null;
   // The pressure grows with the square of the gust.
   const holdsToMPerS = site.gustMPerS * Math.sqrt(times);
   const stripped = times < 1 && a.enclosure.loose === true && holdsToMPerS >= STRIPPED_M_PER_S;
-  const gives = found?.by === 'curvature' ? (plastic ? 'kink' : 'yield') : 'fold';
+  const gives = found?.by === 'curvature' ? givesBy(arch.section.material) : 'fold';
   const { stiffness, limit } = arch.section.spreads;
   const of =
     found &&
@@ -87,7 +86,7 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
       term('span', arch.hoop.spanMm, 'length'),
       term(
         `stiffness left at ${WARM_C} °C, of that at ${MEASURED_AT_C}`,
-        stiffAt(arch.section.material, WARM_C),
+        stiffAt(softensPerC(arch.section.material), WARM_C),
         'ratio',
       ),
     ],

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { MM_PER_INCH, isMetric } from '../../../core/base/length';
 import { formatAmount } from '../../../core/base/amount';
 import { amount, phrase } from '../../../core/base/figure';
-import { MEASURED_AT_C } from '../../../core/catalog/sections';
+import { MEASURED_AT_C, softensPerC } from '../../../core/catalog/sections';
 import { WARM_C } from '../../../core/judge/strength/windCollapse';
 import type { LoadedHoop } from '../../../core/judge/strength/loaded';
 import { SNOW_DENSITY } from '../../../core/judge/strength/snow';
@@ -202,7 +202,7 @@ export function LoadControls({
           ]}
           onChange={(ends) => lay({ ends: ends as typeof laid.ends })}
         />
-        {arch && arch.section.material.softensPerC > 0 && (
+        {arch && softensPerC(arch.section.material) > 0 && (
           <Choice
             label="Pipe"
             value={laid.warm ? 'warm' : 'cool'}

@@ -168,19 +168,20 @@ function Stand({ outline: o, onSet, drawn, controls }: StandProps): ReactNode {
 /** The hoop's own figures, and how hard it is to bend. */
 function BentHoop({ arch }: { readonly arch: ArchRow }): ReactNode {
   const units = useUnits();
+  const plastic = arch.section.material.behaviour;
   const strain = fibreStrainPercent(arch.hoop.maxCurvaturePerMm, thicknessMm(arch.section));
   return (
     <>
       <h2>{arch.sprung ? 'The bent hoop' : 'The hoop'}</h2>
       <FigureList figures={hoopFigures(arch)} />
-      {arch.sprung ? (
+      {arch.sprung && plastic.kind === 'plastic' ? (
         <Bands>
           {[20, 0].map((t) => {
-            const limits = bendLimitsPercent(t);
+            const limits = bendLimitsPercent(plastic, t);
             const edges = [0, ...limits, 5];
             return (
               <div key={t}>
-                Bent at {formatAmount(t, 'temperature', units)}: <b>{bendBand(strain, t)}</b>
+                Bent at {formatAmount(t, 'temperature', units)}: <b>{bendBand(plastic, strain, t)}</b>
                 <div
                   className="scale"
                   role="img"

@@ -49,7 +49,7 @@ function feetStage(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member
           a.feet === 'driven' &&
             phrase`Loosen the soil round each rod, ${amount(a.buryMm, 'length')} deep: the pipe goes in as far.`,
         ],
-        tools: ['string', 'tape', a.rod.materialKey === 'steel' ? 'hammer' : 'mallet', 'eye protection'],
+        tools: ['string', 'tape', a.rod.material.behaviour.kind === 'metal' ? 'hammer' : 'mallet', 'eye protection'],
         checks: [
           a.leanDeg > 0 ? 'Every rod leans alike, in the line of its hoop' : 'Every rod plumb both ways',
           'Both diagonals between the end rods equal',

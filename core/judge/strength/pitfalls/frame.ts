@@ -106,11 +106,11 @@ export const bulge: Pitfall = ({ arches, footing }) => {
 
 /** Pipe that bends well in summer may kink on a cold day. */
 export const coldBend: Pitfall = ({ arches }, { outsideC }) => {
-  if (outsideC >= 5) return undefined;
   const arch = arches.find((x) => {
-    if (!x.sprung || x.section.materialKey !== 'pvc') return false;
+    const { behaviour } = x.section.material;
+    if (!x.sprung || behaviour.kind !== 'plastic') return false;
     const strain = fibreStrainPercent(x.hoop.maxCurvaturePerMm, thicknessMm(x.section));
-    return bendBand(strain, 20) !== 'too far' && bendBand(strain, outsideC) === 'too far';
+    return bendBand(behaviour, strain, 20) !== 'too far' && bendBand(behaviour, strain, outsideC) === 'too far';
   });
   return (
     arch &&
@@ -130,7 +130,8 @@ export const rot: Pitfall = ({ members }, { site }) => {
   const wall = site.bed.wall.thicknessMm;
   const wet = members.find((m) => {
     const s = m.section;
-    if (s.materialKey !== 'spruce') return false;
+    const { behaviour } = s.material;
+    if (behaviour.kind !== 'wood' || !behaviour.rots) return false;
     return boardCorners(m).some(([x, y, z]) => {
       const inside = y > wall && y < widthMm - wall && x > wall && x < lengthMm - wall;
       return z < (inside ? soil : 0) + 5;
