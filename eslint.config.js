@@ -113,7 +113,7 @@ export default tseslint.config(
   {
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    rules: reactHooks.configs.recommended.rules,
   },
   {
     files: ['core/**/*.ts'],

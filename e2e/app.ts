@@ -52,10 +52,44 @@ export async function choose(
   within: Page | Locator = page,
 ): Promise<void> {
   await within
-    .getByRole('button', { name: new RegExp(`^${label}: `) })
+    .getByRole('button', { name: new RegExp(` ${label}$`) })
     .first()
     .click();
   await page.getByRole('option', { name: option, exact: true }).click();
+}
+
+/** Gives a file to the press that asks for one. */
+export async function openFile(
+  page: Page,
+  press: string,
+  file: string | { readonly name: string; readonly mimeType: string; readonly buffer: Buffer },
+): Promise<void> {
+  const [asked] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: press, exact: true }).first().click(),
+  ]);
+  await asked.setFiles(file);
+}
+
+/** Types a date part by part, in whatever order the garden has them. */
+export async function setDate(page: Page, label: string, iso: string): Promise<void> {
+  const [year = '', month = '', day = ''] = iso.split('-');
+  const field = page.getByRole('group', { name: label, exact: true });
+  await typeParts(page, field, { month, day, year });
+}
+
+/** Types an hour of the clock: 17:30. */
+export async function setHour(page: Page, label: string, hour: string): Promise<void> {
+  const [hours = '', minutes = ''] = hour.split(':');
+  await typeParts(page, page.getByRole('group', { name: label, exact: true }), { hour: hours, minute: minutes });
+}
+
+async function typeParts(page: Page, field: Locator, parts: Readonly<Record<string, string>>): Promise<void> {
+  for (const [part, text] of Object.entries(parts)) {
+    await field.getByRole('spinbutton', { name: new RegExp(`^${part}`) }).click();
+    await page.keyboard.type(text);
+  }
+  await page.keyboard.press('Enter');
 }
 
 /** Puts a new cover of a kind on a bed of the open garden: its bench comes next. */

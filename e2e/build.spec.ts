@@ -13,7 +13,7 @@ test('building keeps its place and its ticks over a reload, with marks and cauti
   // Five hoops, a strap at each foot with two screws.
   await expect(page.getByText('Have to hand: 10 × two-hole pipe strap, 20 × exterior screw 1 in.')).toBeVisible();
   const box = page.getByRole('checkbox').first();
-  await box.check();
+  await box.check({ force: true });
   await page.waitForTimeout(400);
   await page.reload();
   await expect(page.getByText(/Step 4 of 8/)).toBeVisible();

@@ -6,11 +6,11 @@ test('kinds of cover are compared on the bed, filtered by tools and budget, and 
   await page.getByRole('link', { name: 'Every kind' }).click();
   await expect(page.locator('[data-family]', { hasText: 'the cheapest here' })).toHaveCount(1);
   await expect(page.getByRole('group', { name: /Wire tunnel: Price \$/ })).toBeVisible();
-  await page.getByRole('checkbox', { name: 'drill' }).uncheck();
+  await page.getByRole('checkbox', { name: 'drill' }).uncheck({ force: true });
   await expect(page.locator('[data-family="hinged-hoop-lid"]')).toContainText('needs drill');
   await page.getByLabel('Budget; nothing means any').fill('110');
   await page.getByLabel('Budget; nothing means any').press('Enter');
-  await page.getByRole('checkbox', { name: 'drill' }).check();
+  await page.getByRole('checkbox', { name: 'drill' }).check({ force: true });
   await expect(page.locator('[data-family="staked-tunnel"]')).toContainText('over the budget');
   await page.getByLabel('Budget; nothing means any').fill('0');
   await page.getByLabel('Budget; nothing means any').press('Enter');

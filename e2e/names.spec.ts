@@ -1,6 +1,6 @@
 import { demoGarden } from '../core/garden/demo';
 import { writeGarden } from '../core/garden/write';
-import { expect, test } from './app';
+import { expect, openFile, test } from './app';
 
 const LONG = 'Donaudampfschifffahrtselektrizitaetenhauptbetriebswerkbau'.slice(0, 56);
 
@@ -23,9 +23,8 @@ const SIZES = [
 test('a long unbroken name breaks no layout, on a table or in the hand', async ({ page }) => {
   test.setTimeout(120_000);
   await page.goto('/gardens');
-  await page
-    .getByLabel('Garden file')
-    .setInputFiles({ name: 'long.json', mimeType: 'application/json', buffer: Buffer.from(longNames()) });
+  const file = { name: 'long.json', mimeType: 'application/json', buffer: Buffer.from(longNames()) };
+  await openFile(page, 'Open a garden file', file);
   await page.waitForURL(/\/plot/);
   const garden = page.url().replace(/\/plot$/, '');
   const places = [

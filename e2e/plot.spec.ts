@@ -1,4 +1,4 @@
-import { choose, expect, openDemo, test } from './app';
+import { choose, expect, openDemo, setDate, test } from './app';
 
 test('the plot shows beds and covers, and the place is set where it is shown', async ({ page }) => {
   await openDemo(page);
@@ -66,20 +66,20 @@ test('beds and covers are renamed, copied, moved and taken away, and undo brings
   await expect(list.getByRole('link', { name: 'Kitchen bed 2' })).toBeVisible();
   await expect(list.getByRole('link', { name: 'Winter greens lid 2, hinged hoop lid' })).toBeVisible();
   await list.getByRole('button', { name: 'Take Kitchen bed 2 away' }).click();
-  await expect(page.getByRole('status')).toContainText('with its cover. Undo brings it back');
+  await expect(page.getByRole('region', { name: 'News' })).toContainText('with its cover. Undo brings it back');
   await expect(list.getByRole('link', { name: 'Kitchen bed 2' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo: Take Kitchen bed 2 away' }).click();
   await expect(list.getByRole('link', { name: 'Winter greens lid 2, hinged hoop lid' })).toBeVisible();
 
   await list.getByRole('button', { name: 'More about Salad tunnel' }).click();
   await choose(page, 'It is', 'Standing');
-  await page.getByLabel('Salad tunnel: standing since').fill('2027-03-15');
+  await setDate(page, 'Salad tunnel: standing since', '2027-03-15');
   await choose(page, 'Bed', 'South wall bed', list);
-  await expect(page.getByRole('status')).toContainText('Salad tunnel is on South wall bed now');
+  await expect(page.getByRole('region', { name: 'News' })).toContainText('Salad tunnel is on South wall bed now');
   await list.getByRole('button', { name: 'Take Salad tunnel away' }).click();
   await expect(list.getByRole('link', { name: /^Salad tunnel,/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo: Take Salad tunnel away' }).click();
-  await expect(page.getByLabel('Salad tunnel: standing since')).toHaveValue('2027-03-15');
+  await expect(page.getByRole('group', { name: 'Salad tunnel: standing since' })).toHaveText('3/15/2027');
 });
 
 test('the plot is worked on directly: a bed is moved, turned and drawn, a tree is put there', async ({ page }) => {

@@ -76,5 +76,5 @@ test('what can be carried and how bars are halved are a garden’s own way: the 
   await type(page, 'carry', '0');
   await expect(page.getByText(`12' 0"`).first()).toBeVisible();
   await choose(page, 'Equal pieces', 'Halved');
-  await expect(page.getByRole('button', { name: 'Equal pieces: Halved' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Halved Equal pieces' })).toBeVisible();
 });

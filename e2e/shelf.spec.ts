@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { choose, expect, openDemo, price, provenPrice, test } from './app';
+import { choose, expect, openDemo, openFile, price, provenPrice, test } from './app';
 
 test('prices are kept as a list, saved and opened again; a bad row is named and nothing applied', async ({ page }) => {
   await openDemo(page);
@@ -12,7 +12,7 @@ test('prices are kept as a list, saved and opened again; a bad row is named and 
   ]);
   const text = await readFile(await download.path(), 'utf8');
   const give = (name: string, content: string) =>
-    page.getByLabel('Price list file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) });
+    openFile(page, 'Open a price list', { name, mimeType: 'text/csv', buffer: Buffer.from(content) });
 
   await give('broken.csv', text.replace(/^(pack hinge,.*),5\.6$/m, '$1,plenty'));
   await expect(lists.getByRole('alert')).toContainText(/line \d+, price: must be a number such as 3.20, not "plenty"/);
@@ -49,7 +49,7 @@ test('in the shop: lines are ticked, the ticks outlive a reload, and the list is
   await openDemo(page);
   await page.getByRole('link', { name: 'Cart' }).click();
   const hinge = page.getByRole('checkbox', { name: /In the basket: butt hinge/ });
-  await hinge.check();
+  await hinge.check({ force: true });
   await page.getByRole('button', { name: 'Copy as text' }).click();
   await expect(page.getByText('The list is copied')).toBeVisible();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/Lumber\n {2}\d+ × 2x4/);
@@ -89,7 +89,7 @@ test('a figure of the catalogue is changed and every plan follows; a thing of on
   const name = page.getByLabel('Name of one of your own like 1/2 PVC');
   await name.fill('Grey conduit');
   await name.press('Enter');
-  await expect(page.getByRole('button', { name: 'Thing: Grey conduit, your own' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Grey conduit, your own Thing' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(snow).not.toHaveText(before ?? '');

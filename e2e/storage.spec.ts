@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { dimension, expect, openDemo, test, type } from './app';
+import { dimension, expect, openDemo, openFile, test, type } from './app';
 
 test('reload and undo: nothing is lost, and the way back is kept', async ({ page }) => {
   await openDemo(page);
@@ -46,9 +46,8 @@ test('a garden goes to a file and comes back the same; a broken one changes noth
   const save = page.getByRole('button', { name: 'Save Quillet Hollow to a file' });
   const [download] = await Promise.all([page.waitForEvent('download'), save.click()]);
   const text = await readFile(await download.path(), 'utf8');
-  const picker = page.getByLabel('Garden file');
   const give = (name: string, content: string) =>
-    picker.setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+    openFile(page, 'Open a garden file', { name, mimeType: 'application/json', buffer: Buffer.from(content) });
 
   const garden = JSON.parse(text) as { beds: { outside: { nearMm: unknown } }[]; version: number };
   const first = garden.beds[0];

@@ -78,7 +78,7 @@ test('a page begins with the kinds that the demo stands for: all come with what 
   for (const file of [
     'core/garden/read.ts',
     'core/explore/brief/find.ts',
-    'web/background/plan.worker.ts',
+    'web/background/jobs.ts',
     'core/explore/firstDesigns.ts',
   ])
     expect(comesWith(file)).toContain('core/cover/families/index.ts');

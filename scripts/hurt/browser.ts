@@ -220,7 +220,7 @@ async function builds(tried: Tried): Promise<Tally> {
       await page.getByText('This could not be worked out').first().waitFor();
     });
   await one(t, tried, 'the worker’s part is gone', async (_context, page) => {
-    await page.route('**/assets/plan.worker-*.js', (route) => route.abort());
+    await page.route('**/assets/jobs.worker-*.js', (route) => route.abort());
     await openDemo(tried, page);
     await page.getByRole('link', { name: 'Choose', exact: true }).click();
     await page.getByText('This could not be worked out').first().waitFor();

@@ -1,5 +1,6 @@
 /** What is asked when two tabs changed the same thing. */
-import { type ReactNode, useId, useState } from 'react';
+import { type ReactNode, useState } from 'react';
+import { Label, Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Preferences } from '../../core/base/amount';
 import { formatLength } from '../../core/base/length';
@@ -24,24 +25,36 @@ const Ask = styled.div`
   border: 1.5px solid var(--ink);
   border-radius: 2px;
   box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
-  fieldset {
-    border: 0;
+  .react-aria-RadioGroup {
     border-top: 1px solid var(--hair);
     padding: 0.5rem 0;
-    min-width: 0;
   }
-  legend {
+  .react-aria-Label {
     font-weight: 600;
-    float: left;
-    width: 100%;
   }
-  label {
+  .react-aria-Radio {
+    position: relative;
     display: flex;
     gap: 0.6rem;
     align-items: center;
     min-height: var(--target);
-    clear: both;
     overflow-wrap: anywhere;
+    cursor: pointer;
+  }
+  .react-aria-Radio::before {
+    content: '';
+    flex: none;
+    width: 1.2rem;
+    height: 1.2rem;
+    border: 1.5px solid var(--ink);
+    border-radius: 50%;
+  }
+  .react-aria-Radio[data-selected]::before {
+    background: radial-gradient(circle, var(--ink) 45%, transparent 50%);
+  }
+  .react-aria-Radio[data-focus-visible]::before {
+    outline: 3px solid var(--chalk);
+    outline-offset: 2px;
   }
 `;
 
@@ -78,7 +91,6 @@ export function AskTabs(): ReactNode {
   const doc = useApp((s) => s.open?.doc);
   const dispatch = useAppDispatch();
   const units = useUnits();
-  const id = useId();
   const [theirs, setTheirs] = useState<readonly string[]>([]);
   if (!asking || !doc) return null;
   const key = (path: FieldPath): string => JSON.stringify(path);
@@ -88,24 +100,16 @@ export function AskTabs(): ReactNode {
       <p>Everything else has its place already. Which shall stay?</p>
       {asking.clashes.map((c) => {
         const at = key(c.path);
-        const option = (mine: boolean): ReactNode => (
-          <label>
-            <input
-              type="radio"
-              name={`${id}${at}`}
-              checked={theirs.includes(at) !== mine}
-              onChange={() => setTheirs((list) => [...list.filter((p) => p !== at), ...(mine ? [] : [at])])}
-            />
-            {mine ? 'This tab' : 'The other tab'}:{' '}
-            {mine ? shown(c.mine, c.theirs, c.path, units) : shown(c.theirs, c.mine, c.path, units)}
-          </label>
-        );
         return (
-          <fieldset key={at}>
-            <legend>{said(doc, c.path)}</legend>
-            {option(true)}
-            {option(false)}
-          </fieldset>
+          <RadioGroup
+            key={at}
+            value={theirs.includes(at) ? 'theirs' : 'mine'}
+            onChange={(is) => setTheirs((list) => [...list.filter((p) => p !== at), ...(is === 'mine' ? [] : [at])])}
+          >
+            <Label>{said(doc, c.path)}</Label>
+            <Radio value="mine">This tab: {shown(c.mine, c.theirs, c.path, units)}</Radio>
+            <Radio value="theirs">The other tab: {shown(c.theirs, c.mine, c.path, units)}</Radio>
+          </RadioGroup>
         );
       })}
       <div>

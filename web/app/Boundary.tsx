@@ -8,6 +8,7 @@ import { saveGarden } from '../parts/saveFile';
 import { PartMissing, goAfresh } from './appUpdate';
 import { wayTo } from './way';
 import { store } from './world';
+import { Folded } from '../parts/Folded';
 
 const Page = styled(Message)`
   pre {
@@ -58,13 +59,12 @@ function Broken({ error, what }: { readonly error: unknown; readonly what: strin
         <a href="/gardens">All gardens</a>
         {open && <Button onPress={() => saveGarden(open.doc.name, open.doc)}>Save to a file</Button>}
       </div>
-      <details>
-        <summary>Details, to copy into a report</summary>
+      <Folded title="Details, to copy into a report">
         <pre>{details.slice(0, 4000)}</pre>
         {'clipboard' in navigator && (
           <Button onPress={() => void navigator.clipboard.writeText(details).catch(() => undefined)}>Copy them</Button>
         )}
-      </details>
+      </Folded>
     </Page>
   );
 }

@@ -4,6 +4,7 @@ import { Button } from '../parts/controls';
 import { KeptLine } from './Kept';
 import { useApp, useAppDispatch } from './hooks';
 import { redo, undo } from './store';
+import { Redo2, Undo2 } from 'lucide-react';
 
 const Head = styled.header`
   position: relative;
@@ -116,19 +117,14 @@ const Ways = memo(function Ways(): ReactNode {
   const open = useApp((s) => s.open !== null);
   const dispatch = useAppDispatch();
   if (!open) return null;
-  const arrow = (path: string): ReactNode => (
-    <svg width="16" height="14" aria-hidden="true" fill="none" stroke="currentColor" strokeWidth="1.8">
-      <path d={path} />
-    </svg>
-  );
   return (
     <div className="ways">
       <Button isDisabled={!last} onPress={() => dispatch(undo())} aria-label={last ? `Undo: ${last}` : 'Undo'}>
-        {arrow('M6 1 L2 5 L6 9 M2 5 H10 A4 4 0 0 1 10 13 H6')}
+        <Undo2 size={16} aria-hidden />
         <span className="word">Undo</span>
       </Button>
       <Button isDisabled={!next} onPress={() => dispatch(redo())} aria-label={next ? `Redo: ${next}` : 'Redo'}>
-        {arrow('M10 1 L14 5 L10 9 M14 5 H6 A4 4 0 0 0 6 13 H10')}
+        <Redo2 size={16} aria-hidden />
         <span className="word">Redo</span>
       </Button>
     </div>

@@ -1,15 +1,15 @@
-import { type ReactNode, memo, useEffect } from 'react';
+import { type ReactNode, memo, useEffect, useRef } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { Button } from '../parts/controls';
-import { useCurrent } from './current';
-import { useApp, useAppDispatch } from './hooks';
+import { useCurrent, useKeepInHand } from './current';
+import { useApp } from './hooks';
 import { Keys, useKeys } from './keys';
-import { warmUp } from '../background/planClient';
+import { warmUp } from '../background/workers';
 import { lazyPart, quiet } from './appUpdate';
 import { fetchAhead } from './places';
-import { noticeShown } from './state';
+import { News } from './News';
 import { useReminding } from '../weather/reminding';
+import { useFileDrop } from './useFileDrop';
 import { useWay } from './way';
 
 const AskTabs = lazyPart(() => import('./AskTabs').then((m) => m.AskTabs));
@@ -132,20 +132,18 @@ const Main = styled.main`
   min-width: 0;
 `;
 
-const Notice = styled.div`
+const DropHere = styled.div`
   position: fixed;
-  z-index: 60;
-  right: 1rem;
-  bottom: 8rem;
-  max-width: 26rem;
-  display: flex;
-  gap: 0.8rem;
-  align-items: center;
-  padding: 0.7rem 0.9rem;
-  background: var(--sheet);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+  z-index: 70;
+  inset: 0.5rem;
+  display: grid;
+  place-items: center;
+  border: 3px dashed var(--chalk);
+  background: var(--ground);
+  opacity: 0.9;
+  font-size: 1.25rem;
+  font-weight: 600;
+  pointer-events: none;
 `;
 
 /** The way to every place; drawn again when another bed or cover is in hand. */
@@ -203,23 +201,19 @@ const Places = memo(function Places({
 /** The frame round every place: the rule, notices, what to ask when two tabs disagree. */
 export function Shell(): ReactNode {
   const { bed, cover } = useCurrent();
+  useKeepInHand();
   const asking = useApp((all) => (all.open?.asking ?? null) !== null);
-  const notice = useApp((s) => s.notice);
   const open = useApp((s) => s.open !== null);
   const reminding = useReminding();
-  const dispatch = useAppDispatch();
   const location = useLocation();
   const navigate = useNavigate();
+  const frame = useRef<HTMLDivElement>(null);
+  const { dropProps, isDropTarget } = useFileDrop(frame, cover?.id);
   useKeys(navigate, { bedId: bed?.id, coverId: cover?.id });
 
   useEffect(() => {
     if (open) warmUp();
   }, [open]);
-  useEffect(() => {
-    if (notice === null) return;
-    const timer = setTimeout(() => dispatch(noticeShown(null)), 8000);
-    return () => clearTimeout(timer);
-  }, [notice, dispatch]);
   useEffect(() => {
     const [first = '', , place] = location.pathname.split('/').slice(1);
     document.title = `${(first === 'g' ? place : first) || 'Cabanon'} · Cabanon`.replace(/^./, (c) => c.toUpperCase());
@@ -227,19 +221,15 @@ export function Shell(): ReactNode {
   }, [location.pathname]);
 
   return (
-    <Frame>
+    <Frame ref={frame} {...dropProps}>
       <Places bedId={bed?.id} coverId={cover?.id} />
       <Main>
         <Outlet />
       </Main>
       {asking && <AskTabs />}
       {open && reminding && <Reminders />}
-      {notice !== null && (
-        <Notice role="status">
-          <span>{notice}</span>
-          <Button onPress={() => dispatch(noticeShown(null))}>OK</Button>
-        </Notice>
-      )}
+      {isDropTarget && <DropHere>A garden, a price list, weather or a picture: let go</DropHere>}
+      <News />
       <Keys />
     </Frame>
   );

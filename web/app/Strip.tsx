@@ -4,7 +4,7 @@ import { formatAmount } from '../../core/base/amount';
 import { quickShop } from '../../core/cut';
 import type { Cover } from '../../core/garden/garden';
 import type { Assessment } from '../../core/assessment';
-import type { PlanWork } from '../background/plan.worker';
+import type { PlanWork } from '../background/jobs';
 import type { Job } from '../background/useJob';
 import { useOutline } from '../background/useOutline';
 import { useWork } from '../background/usePlan';

@@ -1,6 +1,7 @@
 /** A newer build under an open page: it is fetched at a quiet moment, and nothing is lost by it. */
 import { type ComponentType, type ReactNode, createElement, useEffect, useState } from 'react';
 import { messageOf } from '../../core/base/result';
+import { whenBroken } from '../background/workers';
 import { inTime } from '../storage/db';
 import { allSaved } from './saving';
 import { atRisk } from './world';
@@ -126,6 +127,9 @@ export async function lookForNewer(): Promise<void> {
 export function quiet(): void {
   if (newer && !typing()) void goAfresh('once');
 }
+
+// A worker may be gone with an older build.
+whenBroken(() => void lookForNewer().then(quiet));
 
 const LOOK_EVERY_MS = 5 * 60_000;
 if (import.meta.env.PROD) {

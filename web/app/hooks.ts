@@ -37,6 +37,11 @@ export function useUnits(): Preferences {
   return units;
 }
 
+/** Order of dates, first day of the week and clock of the open garden: as its country's shops have it. */
+export function useLocale(): 'en-US' | 'en-GB' {
+  return useOf((g) => g.units.stock) === 'imperial' ? 'en-US' : 'en-GB';
+}
+
 /** The catalogue of the open garden. */
 export function useCatalog(): Catalog {
   const own = useOf((g) => g.catalog);

@@ -3,6 +3,7 @@ import { type PayloadAction, type ThunkAction, type UnknownAction, createSlice }
 import type { Fault } from '../../core/base/result';
 import type { Step, UndoHistory } from '../../core/garden/history';
 import type { Merge } from '../../core/garden/merge';
+import { type Workforce, jobsApi, progressReducer } from '../background/jobsApi';
 import type { Storage } from '../storage/db';
 
 export type SaveState =
@@ -34,9 +35,15 @@ export interface AppState {
   /** Gardens that are kept nowhere but in this page, while another is open. */
   readonly aside: readonly OpenGarden[];
   readonly notice: string | null;
+  /** The bed and cover that were last worked on. */
+  readonly inHand: { readonly bedId?: string | undefined; readonly coverId?: string | undefined };
+  /** Work in the background, and how far it is. */
+  readonly jobs: ReturnType<typeof jobsApi.reducer>;
+  readonly progress: ReturnType<typeof progressReducer>;
 }
 
-const start = { open: null, aside: [], notice: null } as AppState;
+type Own = Omit<AppState, 'jobs' | 'progress'>;
+const start = { open: null, aside: [], notice: null, inHand: {} } as Own;
 
 /** Whether what is done to a garden would be lost with the page. */
 export const isAtRisk = ({ save, asking }: OpenGarden): boolean =>
@@ -61,15 +68,31 @@ const slice = createSlice({
     /** Something of the garden of that id, while it is the open one. */
     gardenPatched: (state, { payload: { id, ...part } }: PayloadAction<Partial<OpenGarden> & { id: string }>) =>
       state.open?.id === id ? { ...state, open: { ...state.open, ...part } } : state,
+    /** A bed or a cover is worked on; with none of them, the last stays in mind. */
+    tookInHand: (state, { payload }: PayloadAction<AppState['inHand']>) => ({
+      ...state,
+      inHand: { bedId: payload.bedId, coverId: payload.coverId ?? state.inHand.coverId },
+    }),
     noticeShown: (state, action: PayloadAction<string | null>) => ({ ...state, notice: action.payload }),
   },
 });
 
-export const { noticeShown, opened, gardenPatched, pendingDiscarded } = slice.actions;
-export const { reducer } = slice;
+export const { noticeShown, opened, gardenPatched, pendingDiscarded, tookInHand } = slice.actions;
+
+/** What is the app's own stands beside what works in the background. */
+export function reducer(state: AppState | undefined, action: UnknownAction): AppState {
+  const { jobs, progress, ...own } = state ?? { ...start, jobs: undefined, progress: undefined };
+  const next = {
+    ...slice.reducer(own, action),
+    jobs: jobsApi.reducer(jobs, action),
+    progress: progressReducer(progress, action),
+  };
+  const same = state && (Object.keys(next) as (keyof AppState)[]).every((key) => next[key] === state[key]);
+  return same ? state : next;
+}
 
 /** What the store needs from the world; tests give their own. */
-export interface World {
+export interface World extends Workforce {
   readonly db: () => Storage;
   readonly now: () => number;
   /** This tab, among all that work on the same storage. */

@@ -43,6 +43,11 @@ const tab = (told: Word[] = [], more: Partial<World> = {}): AppStore =>
     now: () => 1,
     tab: `tab ${++tabs}`,
     announce: (id, revision) => void told.push([id, revision]),
+    begin: () => ({
+      answer: Promise.reject(new Error('nothing is worked out here')),
+      stop: () => undefined,
+      leave: () => undefined,
+    }),
     retryMs: 5,
     ...more,
   });

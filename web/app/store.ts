@@ -3,6 +3,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { type Fault, type Result, fail, failAll } from '../../core/base/result';
 import type { Change, Command } from '../../core/commands/change';
 import { type Step, type UndoHistory, nextTurn, turned, withEdit } from '../../core/garden/history';
+import { jobsApi } from '../background/jobsApi';
 import { EDITS_DROPPED, EDITS_KEPT, journal } from '../storage/db';
 import { save } from './saving';
 import { type OpenGarden, type Thunk, type World, gardenPatched, reducer, noticeShown } from './state';
@@ -11,7 +12,9 @@ export function createStore(world: World) {
   return configureStore({
     reducer,
     middleware: (defaults) =>
-      defaults({ thunk: { extraArgument: world }, immutableCheck: false, serializableCheck: false }),
+      defaults({ thunk: { extraArgument: world }, immutableCheck: false, serializableCheck: false }).concat(
+        jobsApi.middleware,
+      ),
   });
 }
 

@@ -1,3 +1,4 @@
+import { begin } from '../background/workers';
 import { askToKeep, channelOf, lastOpen, nearlyFull, openedLast, roomLeft } from '../storage/browser';
 import { type Storage, openDatabase } from '../storage/db';
 import { newId } from './names';
@@ -32,6 +33,7 @@ export const store = createStore({
   tab: newId(),
   announce: (id, revision) => tell({ id, revision }),
   retryMs: 2000,
+  begin,
 });
 
 let asked = false;

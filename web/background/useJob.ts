@@ -1,10 +1,12 @@
+import { skipToken } from '@reduxjs/toolkit/query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { type Fault, type Result, messageOf } from '../../core/base/result';
+import type { Fault, Result } from '../../core/base/result';
 import type { Garden } from '../../core/garden/garden';
-import { lookForNewer, quiet } from '../app/appUpdate';
-import { useGarden } from '../app/hooks';
-import type { BestSoFar, OnBest } from './plan.worker';
-import { stopWork } from './planClient';
+import type { Weather } from '../../core/judge/weather/weather';
+import { useApp, useAppDispatch, useGarden } from '../app/hooks';
+import type { BestSoFar } from './given';
+import type { JobAnswer, JobInput, JobKind } from './jobs';
+import { awaitJob, jobKey, jobsApi, stopJob } from './jobsApi';
 
 /** Work in the background, as a screen sees it. */
 export interface Job<T> {
@@ -22,117 +24,97 @@ export interface Job<T> {
   readonly stop: () => void;
 }
 
-type State<T> = Omit<Job<T>, 'retry' | 'stop'> & {
-  readonly garden: Garden | undefined;
-  readonly of: string | undefined;
-};
-
-const IDLE = { state: 'idle', faults: [], slow: false, progress: undefined } as const;
 const SLOW_MS = 300;
 /** After the redraw; and after an edit long enough that quick ones are not worked out each while the hand needs the machine. */
 const PAUSE_MS = 30;
 const PAUSE_EDITED_MS = 150;
+const NONE: readonly Fault[] = [];
 
-/** What was already worked out, by garden and by what was asked, so that walking between places shows it at once. */
-const finished = new WeakMap<Garden, Map<string, unknown>>();
-
-function finishedOf<T>(garden: Garden): Map<string, Result<T>> {
-  const known = (finished.get(garden) ?? new Map<string, unknown>()) as Map<string, Result<T>>;
-  finished.set(garden, known);
-  return known;
+interface JobOptions {
+  /** What it works in, where it needs any. */
+  readonly weather?: Weather | undefined;
+  /** The garden as it was, where edits afterwards are not to start it anew. */
+  readonly garden?: Garden;
+  /** It follows a hand: asked again as soon as the last answer is there, always of the latest. */
+  readonly live?: boolean;
 }
 
 /**
- * One call in the background for the open garden; asked again when either changes, and only the latest counts.
+ * One job in the background for the open garden; asked again when the garden or the question changes, and only the latest counts.
  * @param input what is asked beside the garden; nothing is asked while it is undefined
- * @param halt ends the work where it is stopped
  */
-export function useJob<I, T>(
-  kind: string,
-  input: I | undefined,
-  run: (garden: Garden, input: I, hear: OnBest<T>) => Promise<Result<T>>,
-  halt: () => void = stopWork,
-): Job<T> {
-  const of = input === undefined ? undefined : `${kind} ${JSON.stringify(input)}`;
+export function useJob<K extends JobKind>(
+  kind: K,
+  input: JobInput<K> | undefined,
+  { weather, garden: then, live = false }: JobOptions = {},
+): Job<JobAnswer<K>> {
   // What is edited is drawn first.
-  const garden = useDeferredValue(useGarden());
-  const [now, setNow] = useState<State<T>>({ ...IDLE, value: undefined, garden: undefined, of: undefined });
+  const now = useDeferredValue(useGarden());
+  const garden = then ?? now;
+  const wanted = input === undefined ? undefined : jobKey(kind, garden, weather, input);
+  const dispatch = useAppDispatch();
+  const [asked, ask] = useState(wanted);
   const [again, setAgain] = useState(0);
-  /** Overtakes the call that counts now. */
-  const overtake = useRef(() => {});
-  const running = useRef<Promise<unknown>>(undefined);
-  const designConditions = useRef(garden);
-  const best = useRef<T>(undefined);
-  const call = useRef({ input, run });
-  useEffect(() => {
-    call.current = { input, run };
-  });
+  const answer = useApp(useMemo(() => jobsApi.endpoints.job.select(asked ?? skipToken), [asked]));
+  const progress = useApp((s) => (asked === undefined ? undefined : s.progress[asked])) as
+    BestSoFar<JobAnswer<K>> | undefined;
+  const failed =
+    answer.isError && !isLeft(answer.error) ? (answer.error as { why: string; message: string }) : undefined;
+  const pending = asked !== undefined && !answer.isSuccess && !failed;
+  if (asked !== wanted && !(live && pending)) ask(wanted);
 
+  const gardenAsked = useRef(garden);
   useEffect(() => {
-    if (of === undefined) return;
-    let current = true;
-    const leave = (): void => {
-      current = false;
-    };
-    overtake.current = leave;
-    const known = finishedOf<T>(garden);
-    const show = (result: Result<T>): void =>
-      setNow({
-        ...IDLE,
-        state: 'done',
-        value: result.ok ? result.value : undefined,
-        faults: result.ok ? [] : result.faults,
-        garden,
-        of,
-      });
-    const begin = async (): Promise<void> => {
-      setNow((s) => ({ ...IDLE, state: 'pending', value: s.value, garden, of }));
-      best.current = undefined;
-      // What was overtaken ends first, and of all that waited only the latest goes on.
-      await running.current;
-      if (!current) return;
-      const hear = (progress: BestSoFar<T>): void => {
-        if (!current) return;
-        best.current = progress.work;
-        setNow((s) => ({ ...s, progress }));
+    if (asked === undefined) return;
+    const pause = live ? 0 : gardenAsked.current === garden ? PAUSE_MS : PAUSE_EDITED_MS;
+    gardenAsked.current = garden;
+    let leave = (): void => undefined;
+    const timer = setTimeout(() => {
+      const done = awaitJob(asked);
+      const held = dispatch(jobsApi.endpoints.job.initiate(asked));
+      leave = () => {
+        held.unsubscribe();
+        done();
       };
-      const { input, run } = call.current;
-      if (input === undefined) return;
-      const asked = run(garden, input, hear);
-      running.current = asked.catch(() => undefined);
-      try {
-        const result = await asked;
-        known.set(of, result);
-        if (current) show(result);
-      } catch (why) {
-        // The worker's own part may be gone with an older build.
-        void lookForNewer().then(quiet);
-        const faults = [{ field: kind, message: messageOf(why) }];
-        if (current) setNow({ ...IDLE, state: 'failed', faults, value: undefined, garden, of });
-      }
-    };
-    const before = known.get(of);
-    const pause = designConditions.current === garden ? PAUSE_MS : PAUSE_EDITED_MS;
-    designConditions.current = garden;
-    const timers = before
-      ? [setTimeout(() => show(before), 0)]
-      : [
-          setTimeout(() => void begin(), pause),
-          setTimeout(() => setNow((s) => ({ ...s, slow: s.state === 'pending' })), SLOW_MS),
-        ];
+    }, pause);
     return () => {
+      clearTimeout(timer);
       leave();
-      timers.forEach(clearTimeout);
     };
-  }, [garden, kind, of, again]);
+    // The garden is in what is asked.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [asked, again, live, dispatch]);
 
+  const [slowKey, setSlow] = useState<string>();
+  useEffect(() => {
+    if (!pending) return;
+    const timer = setTimeout(() => setSlow(asked), SLOW_MS);
+    return () => clearTimeout(timer);
+  }, [pending, asked]);
+
+  const result = (answer.isSuccess ? answer.data : undefined) as Result<JobAnswer<K>> | undefined;
+  const [before, keep] = useState<Result<JobAnswer<K>>>();
+  if (result && result !== before) keep(result);
   const stop = useCallback(() => {
-    overtake.current();
-    halt();
-    setNow((s) => ({ ...s, ...IDLE, state: 'stopped', value: best.current }));
-  }, [halt]);
+    if (asked !== undefined) stopJob(asked);
+  }, [asked]);
   const retry = useCallback(() => setAgain((n) => n + 1), []);
-  const fresh = now.garden === garden && now.of === of;
-  const state = of === undefined ? 'idle' : fresh ? now.state : 'pending';
-  return useMemo(() => ({ ...now, state, retry, stop }), [now, state, retry, stop]);
+  return useMemo(() => {
+    const shown = result ?? (pending ? before : undefined);
+    const stopped = failed?.why === 'stopped';
+    return {
+      state: asked === undefined ? 'idle' : result ? 'done' : stopped ? 'stopped' : failed ? 'failed' : 'pending',
+      value: shown?.ok ? shown.value : stopped ? progress?.work : undefined,
+      faults:
+        result && !result.ok ? result.faults : failed && !stopped ? [{ field: kind, message: failed.message }] : NONE,
+      slow: pending && slowKey === asked,
+      progress: pending ? progress : undefined,
+      retry,
+      stop,
+    };
+  }, [asked, result, before, pending, failed, progress, slowKey, kind, retry, stop]);
 }
+
+/** Nobody waited for it: it is asked for anew. */
+const isLeft = (error: unknown): boolean =>
+  typeof error === 'object' && error !== null && 'why' in error && error.why === 'left';

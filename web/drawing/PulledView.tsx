@@ -1,4 +1,4 @@
-import { type ComponentProps, type ReactNode, useRef } from 'react';
+import { type ComponentProps, type ReactNode, useState } from 'react';
 import type { ViewFrame } from '../../core/show/project';
 import { type LayoutOf, fitView, layoutView } from '../../core/show/viewLayout';
 import type { Pulling } from './Handles';
@@ -21,13 +21,14 @@ interface PulledProps extends Omit<ComponentProps<typeof ViewDrawing>, 'of' | 'l
 /** A view as large as its cell allows, that can be pulled at. */
 export function PulledView({ cell, ghostOf, ...rest }: PulledProps): ReactNode {
   const { outline, view, pulling } = rest;
-  const still = useRef<Still>(undefined);
+  const [still, hold] = useState<Still>();
   const held = pulling.now !== undefined;
-  const of = useView(outline, view, false, held ? still.current?.frame : undefined);
-  const layout = held && still.current ? layoutView(of, still.current.scale) : fitView(of, cell);
-  if (!held) {
+  const of = useView(outline, view, false, still?.frame);
+  const layout = still ? layoutView(of, still.scale) : fitView(of, cell);
+  // As it was when the hand took it, until it lets go.
+  if (held && !still) {
     const { widthMm, heightMm, u0, v1 } = of.frame;
-    still.current = { frame: { widthMm, heightMm, u0, v1 }, scale: layout.scale };
-  }
+    hold({ frame: { widthMm, heightMm, u0, v1 }, scale: layout.scale });
+  } else if (!held && still) hold(undefined);
   return <ViewDrawing of={of} layout={layout} ghost={ghostOf?.(of)} {...rest} />;
 }

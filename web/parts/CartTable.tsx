@@ -7,6 +7,7 @@ import { currencyDecimals, formatMoney } from '../../core/base/amount';
 import { useRun, useGarden, useUnits } from '../app/hooks';
 import { ListTable } from './lists';
 import { NumberField, TypedField } from './TypedField';
+import { Tick } from './Tick';
 
 const List = styled(ListTable)`
   th {
@@ -17,11 +18,6 @@ const List = styled(ListTable)`
   }
   td {
     vertical-align: middle;
-  }
-  .got input {
-    width: 1.6rem;
-    height: 1.6rem;
-    accent-color: var(--ink);
   }
   .note {
     padding-left: 0.6rem;
@@ -70,7 +66,7 @@ const List = styled(ListTable)`
       display: none;
     }
     /* For a thumb, with the other hand on the trolley. */
-    .got input {
+    .got .box {
       width: 2.6rem;
       height: 2.6rem;
     }
@@ -136,11 +132,10 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
               <tr key={l.priceKey} data-line={l.key}>
                 <td className="got">
                   {typed ? (
-                    <input
-                      type="checkbox"
-                      aria-label={`In the basket: ${l.name}, ${phraseText(l.size, units)}`}
-                      checked={got.includes(l.priceKey)}
-                      onChange={(e) => tick(l, e.target.checked)}
+                    <Tick
+                      label={`In the basket: ${l.name}, ${phraseText(l.size, units)}`}
+                      on={got.includes(l.priceKey)}
+                      onChange={(on) => tick(l, on)}
                     />
                   ) : (
                     '☐'

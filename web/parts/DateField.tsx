@@ -1,26 +1,167 @@
-import type { ReactNode } from 'react';
-import { isDate } from '../../core/base/days';
-import { type Result, fail } from '../../core/base/result';
-import { TypedField } from './TypedField';
+import { parseDate } from '@internationalized/date';
+import { CalendarDays, ChevronLeft, ChevronRight } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import {
+  Button,
+  Calendar,
+  CalendarCell,
+  CalendarGrid,
+  DateInput,
+  DatePicker,
+  DateSegment,
+  Dialog,
+  Group,
+  Heading,
+  I18nProvider,
+  Popover,
+} from 'react-aria-components';
+import styled from 'styled-components';
+import { type Result, ok } from '../../core/base/result';
+import { useLocale } from '../app/hooks';
+import { FaultBelow, segments } from './segments';
 
-/** A date, typed as it is written down: year-month-day. */
-export function DateField({
-  label,
-  date,
-  onSet,
-}: {
+const Picker = styled(DatePicker)`
+  position: relative;
+  display: inline-block;
+  .field {
+    ${segments}
+  }
+  .field button {
+    width: var(--target);
+    min-height: var(--target);
+    display: grid;
+    place-items: center;
+    border: 0;
+    background: transparent;
+    color: var(--ink);
+    cursor: pointer;
+  }
+`;
+
+const Sheet = styled(Popover)`
+  padding: 0.6rem;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1.5px solid var(--ink);
+  border-radius: 2px;
+  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+  header {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+  }
+  h2 {
+    margin: 0;
+    font-size: 1rem;
+  }
+  header button,
+  td > div {
+    width: var(--target);
+    height: var(--target);
+    display: grid;
+    place-items: center;
+    border: 0;
+    border-radius: 2px;
+    background: transparent;
+    color: var(--ink);
+    cursor: pointer;
+  }
+  td > div:hover {
+    background: var(--hair);
+  }
+  td > div[data-selected] {
+    background: var(--ink);
+    color: var(--ground);
+  }
+  td > div[data-outside-month] {
+    visibility: hidden;
+  }
+  td > div[data-unavailable],
+  td > div[data-disabled] {
+    color: var(--quiet);
+    text-decoration: line-through;
+    cursor: default;
+  }
+  th {
+    color: var(--quiet);
+    font-size: 0.8125rem;
+    font-weight: 600;
+  }
+`;
+
+interface DateProps {
   readonly label: string;
-  readonly date: string;
+  /** YYYY-MM-DD; null where there is none yet. */
+  readonly date: string | null;
   readonly onSet: (date: string) => Result<unknown>;
-}): ReactNode {
+  readonly first?: string;
+  readonly last?: string;
+}
+
+/**
+ * A date in the garden's own order, typed part by part or picked from a month. It is taken when it is picked, with Enter, or when the
+ * field is left: not at each part of it.
+ */
+export function DateField({ label, date, onSet, first, last }: DateProps): ReactNode {
+  const locale = useLocale();
+  const [draft, setDraft] = useState<string>();
+  const [open, setOpen] = useState(false);
+  const [fault, setFault] = useState<string>();
+  const shown = draft ?? date;
+  const take = (text: string | undefined): void => {
+    setDraft(undefined);
+    const answer = text === undefined || text === date ? ok(undefined) : onSet(text);
+    setFault(answer.ok ? undefined : answer.faults[0]?.message);
+  };
   return (
-    <TypedField
-      label={`${label}, as year-month-day`}
-      shown={date}
-      boxed
-      take={(text) =>
-        isDate(text.trim()) ? onSet(text.trim()) : fail('date', 'Write it as year-month-day, for example 2027-01-15.')
-      }
-    />
+    <I18nProvider locale={locale}>
+      <Picker
+        aria-label={label}
+        granularity="day"
+        value={shown === null ? null : parseDate(shown)}
+        {...(first !== undefined && { minValue: parseDate(first) })}
+        {...(last !== undefined && { maxValue: parseDate(last) })}
+        isOpen={open}
+        onOpenChange={setOpen}
+        isInvalid={fault !== undefined}
+        onChange={(value) => {
+          setFault(undefined);
+          if (value === null) return;
+          if (open) take(value.toString());
+          else setDraft(value.toString());
+        }}
+        onBlur={() => take(draft)}
+      >
+        <Group
+          className="field"
+          onKeyDownCapture={(e) => {
+            if (e.key === 'Enter') take(draft);
+            else if (e.key === 'Escape') setDraft(undefined);
+          }}
+        >
+          <DateInput>{(segment) => <DateSegment segment={segment} />}</DateInput>
+          <Button aria-label={`${label}: calendar`}>
+            <CalendarDays size={18} aria-hidden />
+          </Button>
+        </Group>
+        {fault !== undefined && <FaultBelow role="alert">{fault}</FaultBelow>}
+        <Sheet>
+          <Dialog>
+            <Calendar>
+              <header>
+                <Button slot="previous">
+                  <ChevronLeft size={18} aria-hidden />
+                </Button>
+                <Heading />
+                <Button slot="next">
+                  <ChevronRight size={18} aria-hidden />
+                </Button>
+              </header>
+              <CalendarGrid>{(day) => <CalendarCell date={day} />}</CalendarGrid>
+            </Calendar>
+          </Dialog>
+        </Sheet>
+      </Picker>
+    </I18nProvider>
   );
 }

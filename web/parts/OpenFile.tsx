@@ -1,34 +1,41 @@
-import { type ReactNode, useRef } from 'react';
+import { type ReactNode, useEffect, useEffectEvent } from 'react';
+import { FileTrigger } from 'react-aria-components';
+import { useLocation, useNavigate } from 'react-router';
+import { type FileUse, droppedFile } from '../app/dropped';
 import type { Fault } from '../../core/base/result';
 import { Button } from './controls';
 
 interface OpenFileProps {
-  /** What the press says, and what the field for the file is called. */
+  /** What the press says. */
   readonly label: string;
-  readonly fileLabel: string;
-  readonly accept: string;
+  /** What it takes of the files that are dropped on a page; nothing where it is not said. */
+  readonly takes?: FileUse;
+  readonly accept: readonly string[];
   readonly onFile: (file: File) => void;
 }
 
-/** A press that asks for a file. */
-export function OpenFile({ label, fileLabel, accept, onFile }: OpenFileProps): ReactNode {
-  const picker = useRef<HTMLInputElement>(null);
+/** A press that asks for a file; where one of its kind was dropped on any page, that is it. */
+export function OpenFile({ label, takes, accept, onFile }: OpenFileProps): ReactNode {
+  const { state, pathname } = useLocation();
+  const navigate = useNavigate();
+  const dropped = takes === undefined ? undefined : droppedFile(state, takes);
+  const take = useEffectEvent((file: File) => {
+    onFile(file);
+    void navigate(pathname, { replace: true, state: null });
+  });
+  useEffect(() => {
+    if (dropped) take(dropped);
+  }, [dropped]);
   return (
-    <>
-      <Button onPress={() => picker.current?.click()}>{label}</Button>
-      <input
-        ref={picker}
-        type="file"
-        accept={accept}
-        aria-label={fileLabel}
-        hidden
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          if (file) onFile(file);
-          e.target.value = '';
-        }}
-      />
-    </>
+    <FileTrigger
+      acceptedFileTypes={accept}
+      onSelect={(files) => {
+        const [file] = files ?? [];
+        if (file) onFile(file);
+      }}
+    >
+      <Button>{label}</Button>
+    </FileTrigger>
   );
 }
 

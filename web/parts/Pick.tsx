@@ -1,70 +1,178 @@
-import { type KeyboardEvent, type ReactNode, memo, useRef, useState } from 'react';
+import { Check, ChevronsUpDown } from 'lucide-react';
+import { type ReactNode, memo, useMemo } from 'react';
+import {
+  Button,
+  Collection,
+  Header,
+  ListBox,
+  ListBoxItem,
+  ListBoxSection,
+  Popover,
+  Select,
+  SelectValue,
+  Text,
+} from 'react-aria-components';
 import styled from 'styled-components';
-import { lazyPart } from '../app/appUpdate';
-import type { PickProps } from './picked';
+import type { PickProps, Picked } from './picked';
+import { Sentence } from './Said';
 
-const PickList = lazyPart(() => import('./PickList').then((m) => m.default));
-
-const Opener = styled.button`
-  width: 100%;
-  min-height: var(--target);
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  align-items: center;
-  gap: 0.4rem;
-  padding: 0.2rem 0.6rem;
-  border: 1px solid var(--hair);
-  border-radius: 2px;
-  background: var(--ground);
-  color: var(--ink);
-  font: inherit;
-  font-weight: 600;
-  font-size: 0.9375rem;
-  line-height: 1.2;
-  text-align: left;
-  cursor: pointer;
-  overflow-wrap: anywhere;
-  &:hover {
-    border-color: var(--ink);
+const Box = styled(Select)`
+  min-width: 0;
+  > button {
+    width: 100%;
+    min-height: var(--target);
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 0.4rem;
+    padding: 0.2rem 0.6rem;
+    border: 1px solid var(--hair);
+    border-radius: 2px;
+    background: var(--ground);
+    color: var(--ink);
+    font: inherit;
+    font-weight: 600;
+    font-size: 0.9375rem;
+    line-height: 1.2;
+    text-align: left;
+    cursor: pointer;
+    overflow-wrap: anywhere;
   }
-  svg {
-    flex: none;
+  > button:hover {
+    border-color: var(--ink);
   }
 `;
 
-/** Chooses one of several things from a list that opens over the page; the list comes when it is first opened. */
-export const Pick = memo(function Pick(props: PickProps): ReactNode {
-  const { label, value, options, empty = 'choose', onOpen, className } = props;
-  const [open, setOpen] = useState(false);
-  const opener = useRef<HTMLButtonElement>(null);
-  const chosen = options.find((o) => o.value === value)?.label ?? empty;
-  const show = (): void => {
-    onOpen?.();
-    setOpen(true);
-  };
-  const onKeyDown = (e: KeyboardEvent): void => {
-    if (e.key !== 'ArrowDown' && e.key !== 'ArrowUp') return;
-    e.preventDefault();
-    show();
-  };
+const Sheet = styled(Popover)`
+  min-width: var(--trigger-width);
+  max-width: min(26rem, calc(100vw - 1rem));
+  overflow: auto;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1.5px solid var(--ink);
+  border-radius: 2px;
+  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+  .list {
+    outline: none;
+    display: grid;
+  }
+  header {
+    padding: 0.5rem 0.7rem 0.2rem;
+    color: var(--quiet);
+    font-size: 0.8125rem;
+    font-weight: 600;
+  }
+  .item {
+    display: grid;
+    grid-template-columns: 1rem minmax(0, 1fr) auto;
+    gap: 0 0.5rem;
+    align-items: center;
+    min-height: var(--target);
+    padding: 0.35rem 0.7rem;
+    border-top: 1px solid var(--hair);
+    outline: none;
+    cursor: pointer;
+    line-height: 1.25;
+  }
+  .item[data-focused] {
+    background: var(--hair);
+  }
+  .item[data-focus-visible] {
+    box-shadow: inset 0 0 0 3px var(--chalk);
+  }
+  .item[data-disabled] {
+    color: var(--quiet);
+    cursor: default;
+  }
+  .name {
+    font-weight: 600;
+    font-size: 0.9375rem;
+  }
+  .cost {
+    color: var(--quiet);
+    font-size: 0.875rem;
+    white-space: nowrap;
+  }
+  .why {
+    grid-column: 2 / -1;
+    color: var(--quiet);
+    font-size: 0.8125rem;
+  }
+  .item[data-focused] .why,
+  .item[data-focused] .cost {
+    color: var(--ink);
+  }
+`;
+
+/** Chooses one of several things: every one with its reason, and what it would cost beside the chosen one. */
+export const Pick = memo(function Pick({
+  label,
+  value,
+  options,
+  onChange,
+  empty = 'choose',
+  onOpen,
+  className,
+}: PickProps): ReactNode {
+  const groups = useMemo(() => {
+    const names = [...new Set(options.map((o) => o.group ?? ''))];
+    return names.map((name) => ({ name, options: options.filter((o) => (o.group ?? '') === name) }));
+  }, [options]);
+  const chosen = options.find((o) => o.value === value);
   return (
-    <>
-      <Opener
-        ref={opener}
-        type="button"
-        className={className}
-        aria-haspopup="listbox"
-        aria-expanded={open}
-        aria-label={`${label}: ${chosen}`}
-        onClick={show}
-        onKeyDown={onKeyDown}
-      >
-        {chosen}
-        <svg width="10" height="12" aria-hidden="true" stroke="currentColor" strokeWidth="1.6" fill="none">
-          <path d="M1 4.5 L5 1 L9 4.5 M1 7.5 L5 11 L9 7.5" />
-        </svg>
-      </Opener>
-      {open && <PickList {...props} anchor={opener} onClose={() => setOpen(false)} />}
-    </>
+    <Box
+      aria-label={label}
+      className={className ?? ''}
+      value={chosen ? value : null}
+      disabledKeys={options.filter((o) => o.not !== undefined).map((o) => o.value)}
+      onOpenChange={(open) => open && onOpen?.()}
+      // Pressed again, the chosen one stays chosen.
+      onChange={(key) => key !== null && key !== value && onChange(String(key))}
+    >
+      <Button>
+        <SelectValue>{chosen?.label ?? empty}</SelectValue>
+        <ChevronsUpDown size={14} aria-hidden />
+      </Button>
+      <Sheet placement="bottom start">
+        <ListBox className="list">
+          {groups.map((g) =>
+            g.name === '' ? (
+              <Collection key="" items={g.options.map((o) => ({ ...o, id: o.value }))}>
+                {(o) => <Item option={o} />}
+              </Collection>
+            ) : (
+              <ListBoxSection key={g.name}>
+                <Header>{g.name}</Header>
+                <Collection items={g.options.map((o) => ({ ...o, id: o.value }))}>
+                  {(o) => <Item option={o} />}
+                </Collection>
+              </ListBoxSection>
+            ),
+          )}
+        </ListBox>
+      </Sheet>
+    </Box>
   );
 });
+
+function Item({ option: o }: { readonly option: Picked }): ReactNode {
+  const why = o.not ?? o.why;
+  return (
+    <ListBoxItem id={o.value} textValue={o.label} className="item">
+      {({ isSelected }) => (
+        <>
+          <span>{isSelected && <Check size={16} aria-hidden />}</span>
+          <Text slot="label" className="name">
+            {o.label}
+          </Text>
+          <span className="cost measure">{o.cost}</span>
+          {why !== undefined && (
+            <Text slot="description" className="why">
+              {typeof why === 'string' ? why : <Sentence phrase={why} />}
+            </Text>
+          )}
+        </>
+      )}
+    </ListBoxItem>
+  );
+}

@@ -8,6 +8,7 @@ import { ViewDrawing, useView } from '../drawing/ViewDrawing';
 import { CloseUps } from '../drawing/CloseUps';
 import { MarkedPiece } from '../drawing/MarkedPiece';
 import { Sentence } from './Said';
+import { Tick } from './Tick';
 
 const Card = styled.article`
   display: grid;
@@ -44,19 +45,14 @@ const Card = styled.article`
     border-top: 1px solid var(--hair);
   }
   .checks label {
-    display: flex;
     gap: 0.9rem;
-    align-items: center;
     min-height: 3.2rem;
     padding: 0.3rem 0;
     font-size: 1.0625rem;
-    cursor: pointer;
   }
-  .checks input {
+  .checks .box {
     width: 1.9rem;
     height: 1.9rem;
-    flex: none;
-    accent-color: var(--ink);
   }
   figure {
     max-width: 100%;
@@ -142,17 +138,11 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
         <ul className="checks">
           {step.checks.map((line, i) => (
             <li key={i}>
-              <label>
-                <input
-                  type="checkbox"
-                  checked={done.includes(checkKey(step, i))}
-                  readOnly={!onTick}
-                  onChange={(e) => onTick?.(checkKey(step, i), e.target.checked)}
-                />
+              <Tick on={done.includes(checkKey(step, i))} onChange={onTick && ((on) => onTick(checkKey(step, i), on))}>
                 <span>
                   <Sentence phrase={line} />
                 </span>
-              </label>
+              </Tick>
             </li>
           ))}
         </ul>

@@ -1,10 +1,17 @@
+import { Minus, Plus } from 'lucide-react';
 import { type ReactNode, memo } from 'react';
-import { Button as AriaButton, type ButtonProps } from 'react-aria-components';
+import {
+  Button as AriaButton,
+  type ButtonProps,
+  Group,
+  Input,
+  NumberField as AriaNumberField,
+} from 'react-aria-components';
 import styled, { css } from 'styled-components';
 import { Pick } from './Pick';
 import type { Picked } from './picked';
 
-const plainButton = css`
+export const plainButton = css`
   min-height: var(--target);
   padding: 0 0.8rem;
   border: 1.5px solid var(--ink);
@@ -113,51 +120,72 @@ export const Choice = memo(function Choice({ label, ...pick }: ChoiceProps): Rea
   );
 }, sameChoice);
 
-const Count = styled.div`
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  output {
-    min-width: 2.4ch;
+const Count = styled(AriaNumberField)`
+  .react-aria-Group {
+    display: flex;
+    align-items: center;
+    gap: 0.5rem;
+  }
+  input {
+    width: 3.4ch;
+    height: var(--target);
+    padding: 0;
+    border: 1.5px solid transparent;
+    border-radius: 2px;
+    background: transparent;
     text-align: center;
+    font: inherit;
+    font-family: 'Atkinson Hyperlegible Mono', ui-monospace, monospace;
     font-size: 1.25rem;
     font-weight: 600;
     color: var(--chalk-ink);
   }
+  input:hover {
+    border-color: var(--chalk);
+  }
+  input:focus {
+    outline: none;
+    border-color: var(--chalk);
+    box-shadow: 0 0 0 2px var(--chalk);
+    background: var(--sheet);
+  }
   button {
     width: var(--target);
     min-height: var(--target);
+    display: grid;
+    place-items: center;
     padding: 0;
-    font-size: 1.25rem;
-    line-height: 1;
   }
 `;
 
-/** A whole number with a less and a more. */
-export const Stepper = memo(function Stepper({
-  label,
-  value,
-  min,
-  max,
-  onChange,
-}: {
+interface StepperProps {
   readonly label: string;
   readonly value: number;
   readonly min: number;
   readonly max: number;
   readonly onChange: (value: number) => void;
-}): ReactNode {
+}
+
+/** A whole number with a less and a more. */
+export const Stepper = memo(function Stepper({ label, value, min, max, onChange }: StepperProps): ReactNode {
   return (
-    <Count role="group" aria-label={label}>
-      <Button aria-label={`${label}: fewer`} isDisabled={value <= min} onPress={() => onChange(value - 1)}>
-        −
-      </Button>
-      <output className="measure" aria-live="polite">
-        {value}
-      </output>
-      <Button aria-label={`${label}: more`} isDisabled={value >= max} onPress={() => onChange(value + 1)}>
-        +
-      </Button>
+    <Count
+      aria-label={label}
+      value={value}
+      minValue={min}
+      maxValue={max}
+      step={1}
+      onChange={(x) => Number.isFinite(x) && x !== value && onChange(x)}
+    >
+      <Group>
+        <Button slot="decrement" aria-label={`${label}: fewer`}>
+          <Minus size={18} aria-hidden />
+        </Button>
+        <Input />
+        <Button slot="increment" aria-label={`${label}: more`}>
+          <Plus size={18} aria-hidden />
+        </Button>
+      </Group>
     </Count>
   );
 });

@@ -40,17 +40,7 @@ export const Facts = styled.dl`
 /** Things to tick: each a label with its box, large enough for a gloved finger. */
 export const Ticks = styled.ul`
   label {
-    display: flex;
-    gap: 0.7rem;
-    align-items: center;
-    min-height: var(--target);
-    cursor: pointer;
     overflow-wrap: anywhere;
-  }
-  input {
-    width: 1.3rem;
-    height: 1.3rem;
-    accent-color: var(--ink);
   }
 `;
 

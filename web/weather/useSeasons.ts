@@ -1,9 +1,7 @@
 import { useMemo } from 'react';
-import { ok } from '../../core/base/result';
 import { type Cover, isInUse } from '../../core/garden/garden';
 import type { Task } from '../../core/judge/season/calendar';
 import { useGarden } from '../app/hooks';
-import { seasonsIn } from '../background/planClient';
 import { type Job, useJob } from '../background/useJob';
 
 /** A cover and its calendar. */
@@ -19,7 +17,7 @@ export function useSeasons(from: string): Job<readonly SeasonOf[]> {
   const garden = useGarden();
   const { covers } = garden;
   const ids = useMemo(() => covers.filter(isInUse).map((c) => c.id), [covers]);
-  const job = useJob('seasons', { ids, from }, (g, asked) => seasonsIn(g, asked.ids, asked.from).then(ok));
+  const job = useJob('seasons', { coverIds: ids, from });
   const { value: found } = job;
   const value = useMemo(
     () =>

@@ -1,9 +1,6 @@
 /** Tonight's word for covers of the open garden, worked out in the background as the forecast comes. */
-import { useCallback, useMemo } from 'react';
 import type { Tonight } from '../../core/judge/season/tonight';
-import { useGarden } from '../app/hooks';
-import { askTonight } from '../background/planClient';
-import { useLive } from '../background/useLive';
+import { useJob } from '../background/useJob';
 import type { Forecast } from './useForecast';
 
 /** The word for one cover; nothing where it cannot be drawn as it is. */
@@ -19,14 +16,9 @@ export function useTonight(
   forecast: Forecast | string | undefined,
   coverIds: readonly string[],
 ): readonly TonightOf[] | undefined {
-  const garden = useGarden();
-  const ids = coverIds.join(' ');
-  const input = useMemo(() => ({ garden, forecast, ids: ids === '' ? [] : ids.split(' ') }), [garden, forecast, ids]);
-  const run = useCallback(async (q: typeof input): Promise<readonly TonightOf[] | undefined> => {
-    if (q.forecast === undefined || typeof q.forecast === 'string') return undefined;
-    if (q.ids.length === 0) return NOBODY;
-    const words = await askTonight(q.garden, q.ids, q.forecast.weather, q.forecast.now);
-    return words.map((word, i) => ({ word, id: q.ids[i] ?? '' }));
-  }, []);
-  return useLive(input, run);
+  const told = typeof forecast === 'object' ? forecast : undefined;
+  const input = told && coverIds.length > 0 ? { coverIds, now: told.now } : undefined;
+  const { value: words } = useJob('tonight', input, { weather: told?.weather, live: true });
+  if (!told) return undefined;
+  return coverIds.length === 0 ? NOBODY : words?.map((word, i) => ({ word, id: coverIds[i] ?? '' }));
 }

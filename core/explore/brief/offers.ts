@@ -92,7 +92,10 @@ export function apart(offer: Offer, offers: readonly Offer[]): Phrase {
   }
   // The first is the cheapest of those that hold outright; what is tight may cost less.
   const [first] = offers;
-  if (offer === first) return ['None here is cheaper.'];
+  if (offer === first)
+    return offers.some((o) => priceOf(o) < priceOf(offer) - NO_COIN)
+      ? ['The cheapest with no check that is tight.']
+      : ['None here is cheaper.'];
   const gain = first && gainOver(offer.weighed.figures, first.weighed.figures);
   const dearer = first ? priceOf(offer) - priceOf(first) : 0;
   if (dearer < -NO_COIN) return phrase`${amount(-dearer, 'money')} less than the first, and tighter.`;

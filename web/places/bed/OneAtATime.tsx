@@ -11,6 +11,7 @@ import { LengthField } from '../../parts/TypedField';
 import { Button } from '../../parts/controls';
 import { TapeLine } from './TapeLine';
 import { type Draft, EMPTY, type Key, fraction, pressed, shownAs, valueOf } from './keypad';
+import { Toggle } from '../../parts/Toggle';
 
 const Page = styled.section`
   display: grid;
@@ -57,9 +58,8 @@ const Page = styled.section`
     font-size: 1.25rem;
     background: var(--sheet);
   }
-  .keys button[aria-pressed='true'] {
+  .keys button[data-selected] {
     background: var(--ink);
-    color: var(--ground);
   }
   .parts {
     grid-template-columns: repeat(8, 1fr);
@@ -158,17 +158,17 @@ export function OneAtATime({ bed, survey, onSet, onDone }: OneAtATimeProps): Rea
         </Button>
         {[4, 5, 6].map(digit)}
         {unit === 'ftin' ? (
-          <Button aria-pressed={!draft.fresh && draft.at === 'feet'} onPress={() => press({ to: 'feet' })}>
+          <Toggle isSelected={!draft.fresh && draft.at === 'feet'} onChange={() => press({ to: 'feet' })}>
             ft
-          </Button>
+          </Toggle>
         ) : (
           <span />
         )}
         {[1, 2, 3].map(digit)}
         {unit === 'ftin' ? (
-          <Button aria-pressed={draft.at === 'inches'} onPress={() => press({ to: 'inches' })}>
+          <Toggle isSelected={draft.at === 'inches'} onChange={() => press({ to: 'inches' })}>
             in
-          </Button>
+          </Toggle>
         ) : (
           <span />
         )}
@@ -186,13 +186,13 @@ export function OneAtATime({ bed, survey, onSet, onDone }: OneAtATimeProps): Rea
       {imperial && (
         <div className="keys parts" role="group" aria-label="Sixteenths of an inch">
           {Array.from({ length: 16 }, (_, n) => (
-            <Button
+            <Toggle
               key={n}
-              aria-pressed={!draft.fresh && draft.sixteenths === n}
-              onPress={() => press({ sixteenths: n })}
+              isSelected={!draft.fresh && draft.sixteenths === n}
+              onChange={() => press({ sixteenths: n })}
             >
               {n === 0 ? '0' : fraction(n)}
-            </Button>
+            </Toggle>
           ))}
         </div>
       )}

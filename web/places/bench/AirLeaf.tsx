@@ -5,15 +5,15 @@ import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { addDays, sayDay } from '../../../core/base/days';
 import { type Result, fail, ok } from '../../../core/base/result';
-import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
+import { type Weather } from '../../../core/judge/weather/weather';
 import type { ShownClimate } from '../../../core/show/dayCurve';
 import { lazyPart } from '../../app/appUpdate';
 import { useUnits } from '../../app/hooks';
-import { climateIn } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
-import { TypedField } from '../../parts/TypedField';
+import { DateField } from '../../parts/DateField';
+import { Toggles } from '../../parts/Toggle';
 import { useWeather } from '../../weather/useWeather';
 import { AirNoon } from './AirNoon';
 import { WarmerPanel } from './Warmer';
@@ -40,10 +40,6 @@ const Area = styled.div`
     display: flex;
     gap: 0.4rem;
     align-items: center;
-  }
-  .days [aria-pressed='true'] {
-    border-bottom-width: 4px;
-    padding-bottom: 0;
   }
   .sums {
     display: grid;
@@ -143,38 +139,37 @@ export function AirLeaf({
 
 function InWeather({ outline: o, weather }: { readonly outline: Assessment; readonly weather: Weather }): ReactNode {
   const [asked, ask] = useState<string>();
-  const key = weatherKey(weather);
-  const coverId = o.cover.id;
-  const job = useJob<{ coverId: string; key: string; asked: string | undefined }, ShownClimate>(
-    'a day in the weather',
-    { coverId, key, asked },
-    (garden, q) => climateIn(garden, weather, q.coverId, q.asked),
-  );
+  const job = useJob('climate', { coverId: o.cover.id, date: asked }, { weather });
   const shown = job.value;
   if (!shown) return <JobSays job={job} doing="Running a year under the cover" />;
   const { days, date } = shown;
   const [first, last] = [days[0]?.date ?? date, days[days.length - 1]?.date ?? date];
   return (
     <>
-      <div className="days" role="group" aria-label="Day that is shown">
-        {shown.notable.map((d) => (
-          <Button key={d.key} aria-pressed={d.date === date} onPress={() => ask(d.date)}>
-            {d.name}
-          </Button>
-        ))}
+      <div className="days">
+        <Toggles
+          label="Days worth seeing"
+          one
+          options={shown.notable.map((d) => ({ value: d.key, label: d.name }))}
+          chosen={shown.notable.flatMap((d) => (d.date === date ? [d.key] : []))}
+          onChange={([key]) => {
+            const day = shown.notable.find((d) => d.key === key);
+            if (day) ask(day.date);
+          }}
+        />
         <div className="step">
           <Button aria-label="The day before" isDisabled={date <= first} onPress={() => ask(addDays(date, -1))}>
             ‹
           </Button>
-          <TypedField
-            label="Day that is shown, as year-month-day"
-            shown={date}
-            boxed
-            take={(text) => {
-              const t = text.trim();
-              if (!days.some((d) => d.date === t)) return fail('date', `From ${first} to ${last}, written so.`);
-              ask(t);
-              return ok(t);
+          <DateField
+            label="Day that is shown"
+            date={date}
+            first={first}
+            last={last}
+            onSet={(day) => {
+              if (!days.some((d) => d.date === day)) return fail('date', `From ${sayDay(first)} to ${sayDay(last)}.`);
+              ask(day);
+              return ok(day);
             }}
           />
           <Button aria-label="The day after" isDisabled={date >= last} onPress={() => ask(addDays(date, 1))}>

@@ -5,56 +5,17 @@ import { DateField } from '../../parts/DateField';
 import type { Assessment } from '../../../core/assessment';
 import type { Place } from '../../../core/site/place';
 import type { ReactNode } from 'react';
-import styled from 'styled-components';
-import { type Result, fail } from '../../../core/base/result';
+import { type Result } from '../../../core/base/result';
 import type { Operation } from '../../../core/judge/climate/operation';
 import { USUAL_TENDING } from '../../../core/judge/climate/operation';
 import { useRun, useUnits } from '../../app/hooks';
-import { Button, Choice, Row } from '../../parts/controls';
-import { NumberField, TypedField } from '../../parts/TypedField';
+import { Choice, Row } from '../../parts/controls';
+import { NumberField } from '../../parts/TypedField';
+import { HourField } from '../../parts/HourField';
+import { Toggles } from '../../parts/Toggle';
 
 const WEEK = ['Su', 'Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa'] as const;
 const WEEKDAYS = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays'] as const;
-
-const Days = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.25rem;
-  button {
-    padding: 0 0.45rem;
-  }
-  [aria-pressed='true'] {
-    background: var(--ink);
-    color: var(--ground);
-  }
-`;
-
-/** An hour of the clock, typed as 9, 9:30 or 9.5. */
-function HourField({
-  label,
-  value,
-  onSet,
-}: {
-  readonly label: string;
-  readonly value: number;
-  readonly onSet: (hour: number) => Result<unknown>;
-}): ReactNode {
-  const minutes = Math.round((value % 1) * 60);
-  return (
-    <TypedField
-      label={label}
-      shown={`${Math.floor(value)}:${String(minutes).padStart(2, '0')}`}
-      boxed
-      take={(text) => {
-        const [, h, m = '0', part] = /^(\d{1,2})(?:[:h](\d{2})|[.,](\d))?$/.exec(text.trim()) ?? [];
-        const hour = Number(h) + (part === undefined ? Number(m) / 60 : Number(part) / 10);
-        if (h === undefined || !(hour >= 0 && hour <= 24) || Number(m) > 59)
-          return fail('hour', 'An hour from 0:00 to 24:00, such as 9:30.');
-        return onSet(hour);
-      }}
-    />
-  );
-}
 
 /** Who opens it and when, and the noon that its vents are sized for. */
 export function AirPanel({ outline: o }: { readonly outline: Assessment }): ReactNode {
@@ -118,18 +79,15 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
                   />
                 </Row>
                 <Row name="Nobody on">
-                  <Days role="group" aria-label="Days on which nobody comes">
-                    {WEEK.map((day, i) => (
-                      <Button
-                        key={day}
-                        aria-label={WEEKDAYS[i] ?? day}
-                        aria-pressed={tending.forgets.includes(i)}
-                        onPress={() => void run((g) => toggleDayOff(g, id, i))}
-                      >
-                        {day}
-                      </Button>
-                    ))}
-                  </Days>
+                  <Toggles
+                    label="Days on which nobody comes"
+                    options={WEEK.map((day, i) => ({ value: String(i), label: day, said: WEEKDAYS[i] ?? day }))}
+                    chosen={tending.forgets.map(String)}
+                    onChange={(days) => {
+                      const turned = WEEK.findIndex((_, i) => days.includes(String(i)) !== tending.forgets.includes(i));
+                      if (turned >= 0) void run((g) => toggleDayOff(g, id, turned));
+                    }}
+                  />
                 </Row>
               </>
             )}

@@ -13,6 +13,7 @@ import { Button } from '../../parts/controls';
 import { Sentence } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { Why } from '../../parts/Why';
+import { Folded } from '../../parts/Folded';
 
 const Section = styled.section`
   h2 {
@@ -105,25 +106,6 @@ const Section = styled.section`
     color: var(--quiet);
     text-align: right;
   }
-  .fold {
-    width: 100%;
-    display: flex;
-    align-items: center;
-    gap: 0.6rem;
-    padding: 0.5rem 0;
-    border: 0;
-    border-top: 1px solid var(--hair);
-    background: none;
-    font: inherit;
-    font-size: 0.875rem;
-    color: inherit;
-    text-align: left;
-    cursor: pointer;
-  }
-  .fold span:last-child {
-    margin-left: auto;
-    color: var(--quiet);
-  }
 `;
 
 export interface ChecksProps {
@@ -150,7 +132,6 @@ interface JudgedProps extends ChecksProps {
 
 const Judged = memo(function Judged({ job, ...props }: JudgedProps): ReactNode {
   const { outline: o, only } = props;
-  const [unfolded, unfold] = useState(false);
   const checks = o.judged().checks.filter((c) => only === undefined || c.leaf === only);
   if (checks.length === 0) return <div hidden />;
   const sets = job.state === 'done' ? (job.value?.filter((m) => m.checkId === undefined) ?? []) : [];
@@ -170,15 +151,16 @@ const Judged = memo(function Judged({ job, ...props }: JudgedProps): ReactNode {
       )}
       <ul>{checks.filter((c) => c.verdict !== 'holds').map(row)}</ul>
       {holding.length > 0 && (
-        <button type="button" className="fold" aria-expanded={unfolded} onClick={() => unfold(!unfolded)}>
-          <VerdictMark verdict="holds" />
-          <span>
-            {holding.length} {holding.length === 1 ? 'check' : 'checks'}
-          </span>
-          <span>{unfolded ? 'fold' : 'show'}</span>
-        </button>
+        <Folded
+          title={
+            <>
+              <VerdictMark verdict="holds" /> {holding.length} {holding.length === 1 ? 'check' : 'checks'}
+            </>
+          }
+        >
+          <ul>{holding.map(row)}</ul>
+        </Folded>
       )}
-      {unfolded && <ul>{holding.map(row)}</ul>}
     </Section>
   );
 });

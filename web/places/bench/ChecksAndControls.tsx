@@ -3,7 +3,7 @@ import { type ReactNode, memo } from 'react';
 import type { Cover } from '../../../core/garden/garden';
 import { lazyPart } from '../../app/appUpdate';
 import type { Assessment } from '../../../core/assessment';
-import type { PlanWork } from '../../background/plan.worker';
+import type { PlanWork } from '../../background/jobs';
 import type { Job } from '../../background/useJob';
 import { Checks, type ChecksProps } from './Checks';
 import { Questions } from './Questions';

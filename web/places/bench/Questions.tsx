@@ -1,6 +1,6 @@
 import { setAnswer } from '../../../core/commands/design';
 import type { CoverLayout } from '../../../core/layout';
-import { type ReactNode, memo, useEffect, useMemo, useRef, useState } from 'react';
+import { type ComponentProps, type ReactNode, memo, useCallback, useState } from 'react';
 import { familyOf } from '../../../core/cover/families/registry';
 import { formatMoney } from '../../../core/base/amount';
 import { useAppDispatch, useRun, useUnits } from '../../app/hooks';
@@ -32,34 +32,50 @@ interface AskedProps extends QuestionsProps {
   readonly onOpen: (id: string) => void;
 }
 
+type Answer = (questionId: string, value: string | number) => void;
+
+/** One choice: what it does stays the same from one drawing to the next, so that it is not drawn again unchanged. */
+function AskedChoice({
+  id,
+  answer,
+  onOpen,
+  ...choice
+}: {
+  readonly id: string;
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly Picked[];
+  readonly answer: Answer;
+  readonly onOpen: (id: string) => void;
+}): ReactNode {
+  const onChange = useCallback((value: string) => answer(id, value), [answer, id]);
+  const open = useCallback(() => onOpen(id), [onOpen, id]);
+  return <Choice {...choice} onChange={onChange} onOpen={open} />;
+}
+
+/** One count, likewise. */
+function AskedCount({
+  id,
+  answer,
+  ...count
+}: Omit<ComponentProps<typeof Stepper>, 'onChange'> & { readonly id: string; readonly answer: Answer }): ReactNode {
+  const onChange = useCallback((value: number) => answer(id, value), [answer, id]);
+  return <Stepper {...count} onChange={onChange} />;
+}
+
 const Asked = memo(function Asked({ outline: o, leaf, title, costs, opened, onOpen }: AskedProps): ReactNode {
   const dispatch = useAppDispatch();
   const run = useRun();
   const family = familyOf(o.cover.family);
-  const set = (id: string, value: string | number) => run((g) => setAnswer(g, o.cover.id, id, value));
-  const choose = (id: string, value: string | number): void => {
-    const answer = set(id, value);
-    if (!answer.ok) dispatch(noticeShown(answer.faults[0]?.message ?? 'That cannot be used here.'));
-  };
-  // Handlers stay the same from one drawing to the next, so that unchanged choices need not be drawn again.
-  const latest = useRef(choose);
-  useEffect(() => {
-    latest.current = choose;
-  });
-  const handlers = useRef(new Map<string, (value: string | number) => void>());
-  const handler = (id: string): ((value: string | number) => void) => {
-    const known = handlers.current.get(id);
-    if (known) return known;
-    const made = (value: string | number): void => latest.current(id, value);
-    handlers.current.set(id, made);
-    return made;
-  };
-  const openers = useMemo(() => new Map<string, () => void>(), []);
-  const opener = (id: string): (() => void) => {
-    const known = openers.get(id) ?? ((): void => onOpen(id));
-    openers.set(id, known);
-    return known;
-  };
+  const coverId = o.cover.id;
+  const set = (id: string, value: string | number) => run((g) => setAnswer(g, coverId, id, value));
+  const answer = useCallback(
+    (id: string, value: string | number): void => {
+      const made = run((g) => setAnswer(g, coverId, id, value));
+      if (!made.ok) dispatch(noticeShown(made.faults[0]?.message ?? 'That cannot be used here.'));
+    },
+    [run, dispatch, coverId],
+  );
   const { currency } = useUnits();
   /** Options with what they cost beside the chosen one, once that is known of the opened list. */
   const priced = (id: string, chosen: string, options: readonly Option[]): readonly Picked[] =>
@@ -84,20 +100,21 @@ const Asked = memo(function Asked({ outline: o, leaf, title, costs, opened, onOp
           switch (q.kind) {
             case 'choice':
               return (
-                <Choice
+                <AskedChoice
                   key={q.id}
+                  id={q.id}
                   label={q.label}
                   value={q.value}
                   options={priced(q.id, q.value, q.options)}
-                  onChange={handler(q.id)}
-                  onOpen={opener(q.id)}
+                  answer={answer}
+                  onOpen={onOpen}
                 />
               );
             case 'count':
               return (
                 <Field key={q.id}>
                   <span className="name">{q.label}</span>
-                  <Stepper label={q.label} value={q.value} min={q.min} max={q.max} onChange={handler(q.id)} />
+                  <AskedCount id={q.id} label={q.label} value={q.value} min={q.min} max={q.max} answer={answer} />
                 </Field>
               );
             case 'length':

@@ -10,6 +10,8 @@ import { lazyPart } from '../../app/appUpdate';
 import { useUnits } from '../../app/hooks';
 import { Button, Field, Stepper } from '../../parts/controls';
 import type { RoundColours } from '../../drawing/RoundView';
+import { Folded } from '../../parts/Folded';
+import { ToggleButton } from 'react-aria-components';
 
 const RoundView = lazyPart(
   () => import('../../drawing/RoundView').then((m) => m.default),
@@ -50,7 +52,7 @@ const Pieces = styled.ul`
     font-size: 0.875rem;
     cursor: pointer;
   }
-  button[aria-pressed='true'] {
+  button[data-selected] {
     background: var(--ink);
     color: var(--ground);
   }
@@ -197,8 +199,7 @@ interface PanelProps {
 function RoundPanel({ outline: o, picked, onPick, joint, onPickJoint, stage, steps, onStage }: PanelProps): ReactNode {
   const { length } = useUnits();
   return (
-    <details>
-      <summary>Pieces, joints and steps in words</summary>
+    <Folded title="Pieces, joints and steps in words">
       <Field>
         <span className="name">Built up to</span>
         <Stepper label="Built up to step" value={stage} min={1} max={steps.length} onChange={onStage} />
@@ -213,21 +214,21 @@ function RoundPanel({ outline: o, picked, onPick, joint, onPickJoint, stage, ste
           })),
         ].map(({ tag, text }) => (
           <li key={tag}>
-            <button type="button" aria-pressed={picked === tag} onClick={() => onPick(tag)}>
+            <ToggleButton isSelected={picked === tag} onChange={() => onPick(tag)}>
               <b>{tag}</b> {text}
-            </button>
+            </ToggleButton>
           </li>
         ))}
         {o.assembly.joints
           .filter((j) => countOfJoint(j) > 0)
           .map((j) => (
             <li key={j.id}>
-              <button type="button" aria-pressed={joint === j.id} onClick={() => onPickJoint(j.id)}>
+              <ToggleButton isSelected={joint === j.id} onChange={() => onPickJoint(j.id)}>
                 {sayJoint(j)}
-              </button>
+              </ToggleButton>
             </li>
           ))}
       </Pieces>
-    </details>
+    </Folded>
   );
 }

@@ -21,6 +21,7 @@ import { useRun, useUnits } from '../../app/hooks';
 import { Button, Choice, Row } from '../../parts/controls';
 import { Sentence } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
+import { Folded } from '../../parts/Folded';
 
 /** A figure that nobody has said: where it is found, and a class to start from. */
 const Rough = styled.div`
@@ -31,14 +32,7 @@ const Rough = styled.div`
   font-size: 0.9375rem;
 `;
 
-const Factors = styled.details`
-  summary {
-    min-height: var(--target);
-    display: list-item;
-    align-content: center;
-    cursor: pointer;
-    font-size: 0.9375rem;
-  }
+const Factor = styled.div`
   p {
     color: var(--quiet);
     font-size: 0.8125rem;
@@ -169,10 +163,9 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
         ]}
         onChange={(value) => void run((g) => setExposure(g, value as Place['exposure']))}
       />
-      <Factors>
-        <summary>Its factors</summary>
+      <Folded title="Its factors">
         {FACTORS.map(({ key, name, why }) => (
-          <div key={key}>
+          <Factor key={key}>
             <Row name={name}>
               <NumberField
                 label={why}
@@ -189,9 +182,9 @@ export function StandPanel({ outline: o }: { readonly outline: Assessment }): Re
               )}
             </Row>
             <p>{why}</p>
-          </div>
+          </Factor>
         ))}
-      </Factors>
+      </Folded>
       {rough.includes('gust') && (
         <Rough>
           <p>

@@ -3,10 +3,9 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
-import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
+import { type Weather } from '../../../core/judge/weather/weather';
 import type { Assessment } from '../../../core/assessment';
 import { useUnits } from '../../app/hooks';
-import { type WarmerFound, lookForWarmth } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
@@ -42,10 +41,7 @@ export function WarmerPanel({
   readonly takeAnswers: TakeAnswers;
 }): ReactNode {
   const units = useUnits();
-  const input = { coverId: o.cover.id, key: weatherKey(weather) };
-  const job = useJob<typeof input, WarmerFound>('what keeps it warmer', input, (garden, q) =>
-    lookForWarmth(garden, weather, q.coverId),
-  );
+  const job = useJob('warmer', o.cover.id, { weather });
   const found = job.value;
   if (!found) return <JobSays job={job} doing="Looking for what would keep it warmer" />;
   if (found.changes.length === 0)
@@ -64,7 +60,9 @@ export function WarmerPanel({
               <th className="n">Costs</th>
               <th className="n">A degree</th>
               <th className="n">Light lost</th>
-              <th aria-label="Take it" />
+              <th>
+                <span className="visually-hidden">Take it</span>
+              </th>
             </tr>
           </thead>
           <tbody>

@@ -127,8 +127,8 @@ export function WeatherFrom({
           {had.imported && <Button onPress={had.putAway}>Put it away</Button>}
           <OpenFile
             label="Open a weather file"
-            fileLabel="Weather file"
-            accept=".csv,.txt,.epw,text/csv"
+            takes="weather"
+            accept={['.csv', '.txt', '.epw', 'text/csv']}
             onFile={(f) => void onFile(f)}
           />
         </div>
@@ -136,8 +136,8 @@ export function WeatherFrom({
       {!weather && (
         <OpenFile
           label="Open a weather file"
-          fileLabel="Weather file"
-          accept=".csv,.txt,.epw,text/csv"
+          takes="weather"
+          accept={['.csv', '.txt', '.epw', 'text/csv']}
           onFile={(f) => void onFile(f)}
         />
       )}

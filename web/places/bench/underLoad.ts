@@ -8,8 +8,7 @@ import { type DriftBeside, SNOW_DENSITY, snowDepthMm } from '../../../core/judge
 import { gustPa } from '../../../core/judge/strength/windLoads';
 import type { Assessment } from '../../../core/assessment';
 import { nearestObstacle } from '../../../core/site/plotting';
-import { bendUnder } from '../../background/planClient';
-import { useLive } from '../../background/useLive';
+import { useJob } from '../../background/useJob';
 
 export type LoadKind = keyof typeof SNOW_DENSITY;
 
@@ -83,9 +82,11 @@ export function useUnderLoad(o: Assessment): UnderLoad {
     }),
     [snowCase, ends, depthMm, kind, exposure, flatPerGround, laid.gustMPerS, wall, warm],
   );
-  const { garden, cover } = o;
-  const run = useCallback((l: Loading) => bendUnder(garden, cover.id, 0, l), [garden, cover.id]);
-  const bent = useLive(useDeferredValue(loading), run);
+  const { value: bent } = useJob(
+    'loaded',
+    { coverId: o.cover.id, row: 0, loading: useDeferredValue(loading) },
+    { live: true },
+  );
   const askedMm = snowDepthMm(o.snow.groundPa, kind);
   const hoops = o.judged().strengths.find((s) => s.what === (o.assembly.arches[0]?.what ?? 'Hoops'));
   const carriedMm = ((hoops?.wetSnowMm ?? 0) * SNOW_DENSITY.wet) / SNOW_DENSITY[kind];

@@ -15,7 +15,6 @@ import { newEntry } from '../../../core/garden/log';
 import { spellsOf } from '../../../core/garden/spells';
 import type { Assessment } from '../../../core/assessment';
 import { partsOf } from '../../../core/show/parts';
-import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
 import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
@@ -24,6 +23,7 @@ import { Button, Choice, Row } from '../../parts/controls';
 import { ListTable } from '../../parts/lists';
 import { DateField } from '../../parts/DateField';
 import { TypedField } from '../../parts/TypedField';
+import { useToday } from '../../app/clock';
 
 const Parts = styled(ListTable)`
   td:nth-child(2) {
@@ -91,9 +91,9 @@ export function Covers(): ReactNode {
 
 /** Put up or taken down, on a date, and where it lies: the day book gets its line with it. */
 function PutUp({ cover }: { readonly cover: Cover }): ReactNode {
-  const garden = useGarden();
   const run = useRun();
-  const [date, setDate] = useState(dateAt(garden.site, Date.now()));
+  const today = useToday();
+  const [date, setDate] = useState(today);
   const [where, setWhere] = useState('');
   const { state } = cover;
   const turn = (): void => void run((g) => putUpOrTakeDown(g, cover.id, newId(), date, where));
@@ -144,7 +144,7 @@ const sayMonth = (date: string): string => `${MONTHS[Number(date.slice(5, 7)) - 
 /** How far the sun has worn each sheet, and when it wants another. */
 function Sheets({ o }: { readonly o: Assessment }): ReactNode {
   const { garden, cover, site } = o;
-  const today = dateAt(garden.site, Date.now());
+  const today = useToday();
   const lives = useMemo(() => sheetsInSun(o, spellsOf(cover, garden.log), today), [o, cover, garden.log, today]);
   return (
     <section aria-label="Sheets in the sun">
@@ -181,6 +181,7 @@ function Sheets({ o }: { readonly o: Assessment }): ReactNode {
 
 /** What was noted to be changed, and the design once more to change it on. */
 function NextTime({ cover }: { readonly cover: Cover }): ReactNode {
+  const today = useToday();
   const garden = useGarden();
   const run = useRun();
   const navigate = useNavigate();
@@ -212,8 +213,7 @@ function NextTime({ cover }: { readonly cover: Cover }): ReactNode {
           take={(text) => {
             const note = text.trim();
             if (note === '' || note.length > 500) return fail('note', 'From one to 500 letters.');
-            const date = dateAt(garden.site, Date.now());
-            const entry = { ...newEntry(newId(), date, cover.id, 'change'), note };
+            const entry = { ...newEntry(newId(), today, cover.id, 'change'), note };
             return run((g) => writeLog(g, [entry], 'Note what to change'));
           }}
         />

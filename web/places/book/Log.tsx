@@ -5,7 +5,6 @@ import { celsiusOf, degreesIn, formatAmount, unitOf } from '../../../core/base/a
 import { type Fault, ok } from '../../../core/base/result';
 import { LOG_KINDS, LOG_KIND_KEYS, type LogEntry, type LogKind, newEntry } from '../../../core/garden/log';
 import { logCsv } from '../../../core/show/log';
-import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
 import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { newId } from '../../app/names';
@@ -16,6 +15,8 @@ import { MaybeNumber } from '../../parts/MaybeNumber';
 import { ListTable } from '../../parts/lists';
 import { saveFile } from '../../parts/saveFile';
 import { AddPictures, PicturesPanel } from './Pictures';
+import { TextArea, TextField } from 'react-aria-components';
+import { useToday } from '../../app/clock';
 
 const Form = styled.form`
   display: grid;
@@ -85,7 +86,7 @@ export function Log(): ReactNode {
   const units = useUnits();
   const mass = unitOf('mass', units);
   const { cover } = useCurrent();
-  const today = dateAt(garden.site, Date.now());
+  const today = useToday();
   const [entry, setEntry] = useState<LogEntry>(() => newEntry(newId(), today, cover?.id ?? null, 'reading'));
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const [pages, setPages] = useState(1);
@@ -184,13 +185,9 @@ export function Log(): ReactNode {
         <div className="wide">
           <Field>
             <span className="name">Note</span>
-            <textarea
-              aria-label="Note"
-              rows={2}
-              maxLength={500}
-              value={entry.note}
-              onChange={(e) => set({ note: e.target.value })}
-            />
+            <TextField aria-label="Note" maxLength={500} value={entry.note} onChange={(note) => set({ note })}>
+              <TextArea rows={2} />
+            </TextField>
           </Field>
         </div>
         <div className="wide">
@@ -222,7 +219,9 @@ export function Log(): ReactNode {
               <th>What</th>
               <th>Inside</th>
               <th>Outside</th>
-              <th aria-label="Take away" />
+              <th>
+                <span className="visually-hidden">Take away</span>
+              </th>
             </tr>
           </thead>
           <tbody>

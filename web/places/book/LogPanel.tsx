@@ -3,10 +3,9 @@ import { type ReactNode, useState } from 'react';
 import { formatAmount } from '../../../core/base/amount';
 import type { Cover } from '../../../core/garden/garden';
 import { LEAST_READINGS, type Reading } from '../../../core/judge/climate/fit';
-import { type Weather, weatherKey } from '../../../core/judge/weather/weather';
+import { type Weather } from '../../../core/judge/weather/weather';
 import { useCurrent } from '../../app/current';
 import { useGarden, useRun, useUnits } from '../../app/hooks';
-import { fitIn } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button, Choice } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
@@ -75,12 +74,9 @@ function Fitted({
   const run = useRun();
   const input = {
     coverId: cover.id,
-    key: weatherKey(weather),
     readings: readings.map(({ date, insideLowC, insideHighC }) => ({ date, insideLowC, insideHighC })),
   };
-  const job = useJob('what readings teach', input, (garden, q: typeof input) =>
-    fitIn(garden, weather, q.coverId, q.readings),
-  );
+  const job = useJob('fit', input, { weather });
   if (job.state !== 'done') return <JobSays job={job} doing="Setting what was read beside what was reckoned" />;
   const fit = job.value;
   if (!fit) return <p>Too few of the readings lie in days whose weather is known.</p>;

@@ -12,6 +12,7 @@ import { keepOnly, keepPicture, pictureOf, picturesFor, picturesRoom, scaledDown
 import { OpenFile } from '../../parts/OpenFile';
 import { Button } from '../../parts/controls';
 import { saveFile } from '../../parts/saveFile';
+import { ToggleButton } from 'react-aria-components';
 
 const Row = styled.div`
   display: flex;
@@ -61,9 +62,9 @@ function Picture({ of, about }: { readonly of: string; readonly about: string })
   if (url === undefined) return null;
   if (url === null) return <span className="quiet">A picture that is not kept in this browser.</span>;
   return (
-    <button type="button" className="look" aria-expanded={large} onClick={() => setLarge(!large)}>
+    <ToggleButton className="look" isSelected={large} onChange={setLarge}>
       <img src={url} alt={about} className={large ? 'large' : ''} />
-    </button>
+    </ToggleButton>
   );
 }
 
@@ -126,12 +127,7 @@ export function AddPictures({
           </figure>
         ))}
         {keys.length < MOST_OF_ENTRY && (
-          <OpenFile
-            label="Add a picture"
-            fileLabel="Picture of the entry"
-            accept="image/*"
-            onFile={(file) => void add(file)}
-          />
+          <OpenFile label="Add a picture" takes="picture" accept={['image/*']} onFile={(file) => void add(file)} />
         )}
       </Row>
       {fault !== undefined && <p role="alert">{fault}</p>}

@@ -5,20 +5,18 @@ import { formatAmount } from '../../../core/base/amount';
 import { sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
 import { wetMm } from '../../../core/judge/climate/snowOnCover';
-import type { Brushing, Winters } from '../../../core/judge/season/rehearsal';
-import type { Played } from '../../../core/explore/rehearse';
+import type { Brushing } from '../../../core/judge/season/rehearsal';
 import { capital } from '../../../core/base/figure';
 import { coverMaterial, cropOf } from '../../../core/catalog/catalog';
-import { dateAt } from '../../../core/site/clock';
 import { useCurrent } from '../../app/current';
 import { lazyPart } from '../../app/appUpdate';
 import { useCatalog, useGarden, useRun, useUnits } from '../../app/hooks';
-import { playIn, playManyIn } from '../../background/planClient';
 import { useJob } from '../../background/useJob';
 import { Button, Stepper } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
 import { Pick } from '../../parts/Pick';
 import { Trainer } from './Trainer';
+import { useToday } from '../../app/clock';
 
 // Charts come when they are looked at.
 const OPENING = <p role="status">Opening the chart…</p>;
@@ -100,9 +98,10 @@ export function Rehearsal(): ReactNode {
   const [chosen, choose] = useState<string>();
   const [brushing, brush] = useState<Brushing>('mornings');
   const [number, setNumber] = useState(1);
+  const today = useToday();
   const shown = garden.covers.find((c) => c.id === chosen) ?? cover;
   if (!shown) return <p>No cover is planned yet: a winter is rehearsed on one.</p>;
-  const year = winterYear(dateAt(garden.site, Date.now()), garden.site.latitudeDeg < 0);
+  const year = winterYear(today, garden.site.latitudeDeg < 0);
   return (
     <Box>
       <p>
@@ -156,10 +155,7 @@ function OneWinter({
   const run = useRun();
   const garden = useGarden();
   const catalog = useCatalog();
-  const input = { coverId, year, seed: `winter ${number}`, brushing };
-  const job = useJob<typeof input, Played>('a winter', input, (g, q) =>
-    playIn(g, q.coverId, q.year, q.seed, q.brushing),
-  );
+  const job = useJob('winter', { coverId, year, seed: `winter ${number}`, brushing });
   const [at, setAt] = useState<number>();
   const played = job.value;
   const last = (played?.winter.days.length ?? 1) - 1;
@@ -256,10 +252,7 @@ function Hundred({
   readonly brushing: Brushing;
 }): ReactNode {
   const [asked, ask] = useState(false);
-  const input = { coverId, year, brushing };
-  const job = useJob<typeof input, Winters>('a hundred winters', asked ? input : undefined, (g, q, hear) =>
-    playManyIn(g, q.coverId, q.year, COUNT, q.brushing, hear),
-  );
+  const job = useJob('winters', asked ? { coverId, year, brushing, count: COUNT } : undefined);
   const found = job.state === 'done' ? job.value : undefined;
   return (
     <section aria-label="A hundred winters" data-testid="hundred">

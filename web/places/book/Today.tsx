@@ -4,7 +4,6 @@ import styled from 'styled-components';
 import { formatAmount } from '../../../core/base/amount';
 import { addDays, sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
-import { dateAt } from '../../../core/site/clock';
 import { isInUse } from '../../../core/garden/garden';
 import { useGarden, useUnits } from '../../app/hooks';
 import { useWay } from '../../app/way';
@@ -14,6 +13,7 @@ import { type Forecast, useForecast } from '../../weather/useForecast';
 import { useTonight } from '../../weather/useTonight';
 import { JobSays } from '../../parts/JobSays';
 import { useSeasons } from '../../weather/useSeasons';
+import { useToday } from '../../app/clock';
 
 const List = styled.ul`
   > li {
@@ -153,10 +153,9 @@ function Words({
 
 /** What the calendar asks for in the next two weeks. */
 function Due(): ReactNode {
-  const garden = useGarden();
   const units = useUnits();
   const way = useWay();
-  const today = dateAt(garden.site, Date.now());
+  const today = useToday();
   const job = useSeasons(today);
   const until = addDays(today, DUE_DAYS);
   const due = (job.value ?? []).flatMap(({ cover, tasks }) =>

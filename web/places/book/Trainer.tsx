@@ -5,21 +5,16 @@ import { sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
 import { type Decision, EVENINGS } from '../../../core/judge/season/trainer';
 import { useUnits } from '../../app/hooks';
-import { eveningsIn } from '../../background/planClient';
-import type { Evenings } from '../../background/plan.worker';
 import { useJob } from '../../background/useJob';
 import { Button } from '../../parts/controls';
 import { JobSays } from '../../parts/JobSays';
+import { Toggle } from '../../parts/Toggle';
 
 const Box = styled.section`
   border-top: 1px solid var(--hair);
   padding-top: 0.8rem;
   display: grid;
   gap: 0.6rem;
-  [aria-pressed='true'] {
-    background: var(--hair);
-    border-bottom-width: 4px;
-  }
   li {
     border-top: 1px solid var(--hair);
     padding: 0.35rem 0;
@@ -45,9 +40,7 @@ export function Trainer({
   const [decisions, setDecisions] = useState<readonly Decision[]>();
   const [now, setNow] = useState(NOTHING);
   const input = decisions && { coverId, year, seed: `evenings ${number}`, decisions };
-  const job = useJob<NonNullable<typeof input>, Evenings>('the evenings', input, (g, q) =>
-    eveningsIn(g, q.coverId, q.year, q.seed, q.decisions),
-  );
+  const job = useJob('evenings', input);
   const say = (c: number): string => formatAmount(c, 'temperature', units);
   if (!decisions)
     return (
@@ -95,15 +88,15 @@ export function Trainer({
             {next.gustMPerS > 15 ? ', gusty' : ''}.
           </p>
           <div className="deeds">
-            <Button aria-pressed={now.blanket} onPress={() => setNow((d) => ({ ...d, blanket: !d.blanket }))}>
+            <Toggle isSelected={now.blanket} onChange={(blanket) => setNow((d) => ({ ...d, blanket }))}>
               Blanket tonight
-            </Button>
-            <Button aria-pressed={now.open} onPress={() => setNow((d) => ({ ...d, open: !d.open }))}>
+            </Toggle>
+            <Toggle isSelected={now.open} onChange={(on) => setNow((d) => ({ ...d, open: on }))}>
               Open tomorrow
-            </Button>
-            <Button aria-pressed={now.brush} onPress={() => setNow((d) => ({ ...d, brush: !d.brush }))}>
+            </Toggle>
+            <Toggle isSelected={now.brush} onChange={(brush) => setNow((d) => ({ ...d, brush }))}>
               Brush snow at eight
-            </Button>
+            </Toggle>
             <Button
               $strong
               onPress={() => {

@@ -3,7 +3,6 @@ import styled from 'styled-components';
 import { coverMaterial } from '../../../core/catalog/catalog';
 import { sayDay } from '../../../core/base/days';
 import { phraseText } from '../../../core/base/figure';
-import { dateAt } from '../../../core/site/clock';
 import { useCatalog, useGarden, useUnits } from '../../app/hooks';
 import { Button, Choice } from '../../parts/controls';
 import { ListTable } from '../../parts/lists';
@@ -11,6 +10,7 @@ import { saveFile } from '../../parts/saveFile';
 import { Ribbon } from './Ribbon';
 import { JobSays } from '../../parts/JobSays';
 import { type SeasonOf, useSeasons } from '../../weather/useSeasons';
+import { useNow, useToday } from '../../app/clock';
 
 const Tasks = styled(ListTable)`
   td {
@@ -43,7 +43,8 @@ export function Year(): ReactNode {
   const garden = useGarden();
   const units = useUnits();
   const catalog = useCatalog();
-  const from = dateAt(garden.site, Date.now());
+  const from = useToday();
+  const now = useNow();
   const job = useSeasons(from);
   const seasons = job.value ?? NONE;
   const [only, setOnly] = useState('');
@@ -57,7 +58,7 @@ export function Year(): ReactNode {
   const save = async (): Promise<void> => {
     const { icalendar } = await import('../../../core/show/icalendar');
     const covers = shown.map(({ cover, tasks }) => ({ coverId: cover.id, coverName: cover.name, tasks }));
-    saveFile(`${garden.name} season.ics`, 'text/calendar', icalendar(garden.name, covers, garden.units, Date.now()));
+    saveFile(`${garden.name} season.ics`, 'text/calendar', icalendar(garden.name, covers, garden.units, now));
   };
   return (
     <>

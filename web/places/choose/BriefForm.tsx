@@ -13,6 +13,8 @@ import { TypedField } from '../../parts/TypedField';
 import { Button, Choice, Field, Row } from '../../parts/controls';
 import { monthDayOf } from '../../parts/monthDay';
 import { Maybe, MaybeLength, Several } from './BriefFields';
+import { Folded } from '../../parts/Folded';
+import { Toggle, Toggles } from '../../parts/Toggle';
 
 const Form = styled.section`
   .chips {
@@ -23,19 +25,6 @@ const Form = styled.section`
   .chips button {
     min-height: 2.2rem;
     padding: 0 0.6rem;
-  }
-  [aria-pressed='true'] {
-    background: var(--ink);
-    color: var(--ground);
-  }
-  details {
-    border-top: 1px solid var(--hair);
-    padding: 0.4rem 0;
-  }
-  summary {
-    cursor: pointer;
-    font-weight: 600;
-    min-height: 2rem;
   }
 `;
 
@@ -122,21 +111,12 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
       />
       <Field>
         <span className="name">Wanted</span>
-        <span className="chips">
-          {PURPOSE_KEYS.map((p) => (
-            <Button
-              key={p}
-              aria-pressed={b.purposes.includes(p)}
-              onPress={() =>
-                void onSet('Wanted', {
-                  purposes: b.purposes.includes(p) ? b.purposes.filter((x) => x !== p) : [...b.purposes, p],
-                })
-              }
-            >
-              {PURPOSES[p]}
-            </Button>
-          ))}
-        </span>
+        <Toggles
+          label="Wanted"
+          options={PURPOSE_KEYS.map((p) => ({ value: p, label: PURPOSES[p] }))}
+          chosen={b.purposes}
+          onChange={(purposes) => void onSet('Wanted', { purposes: [...purposes] })}
+        />
       </Field>
       <Maybe
         name="Most money"
@@ -198,13 +178,12 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
       <Field>
         <span className="name">With</span>
         <span className="chips">
-          <Button aria-pressed={b.oneHand} onPress={() => void onSet('One hand', { oneHand: !b.oneHand })}>
+          <Toggle isSelected={b.oneHand} onChange={(oneHand) => void onSet('One hand', { oneHand })}>
             one hand
-          </Button>
+          </Toggle>
         </span>
       </Field>
-      <details>
-        <summary>Work, tools and weight</summary>
+      <Folded title="Work, tools and weight">
         <Maybe
           name="Most hours"
           label="Most hours of building"
@@ -246,9 +225,8 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
           valueMm={b.carryMm}
           onSet={(carryMm) => onSet('Longest piece', { carryMm })}
         />
-      </details>
-      <details>
-        <summary>When, and put away</summary>
+      </Folded>
+      <Folded title="When, and put away">
         {date('from', 'From')}
         {date('until', 'Until')}
         <MaybeLength
@@ -263,9 +241,8 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
           valueMm={b.rowFromEdgeMm}
           onSet={(rowFromEdgeMm) => onSet('First row', { rowFromEdgeMm })}
         />
-      </details>
-      <details>
-        <summary>Liked and refused</summary>
+      </Folded>
+      <Folded title="Liked and refused">
         <Several
           name="Only"
           add="Add a kind"
@@ -296,7 +273,7 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
             onSet={(use) => void onSet('Use up', { use })}
           />
         )}
-      </details>
+      </Folded>
     </Form>
   );
 }

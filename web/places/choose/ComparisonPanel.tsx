@@ -4,8 +4,7 @@ import type { ComparisonAnswer } from '../../../core/explore/brief/compareDesign
 import type { Cover } from '../../../core/garden/garden';
 import type { Brief } from '../../../core/site/brief';
 import { useUnits } from '../../app/hooks';
-import { stopSearch, whyNotIn } from '../../background/searchClient';
-import type { ShownOffer } from '../../background/search.worker';
+import type { ShownOffer } from '../../background/briefJobs';
 import { useJob } from '../../background/useJob';
 import { VerdictMark } from '../../parts/VerdictMark';
 import { Choice } from '../../parts/controls';
@@ -27,17 +26,7 @@ export function ComparisonPanel({
   const units = useUnits();
   const [chosen, choose] = useState('');
   const own = covers.find((c) => c.id === chosen) ?? covers[0];
-  const job = useJob<{ own: string | undefined; offer: string; brief: Brief }, ComparisonAnswer>(
-    'why not',
-    { own: own?.id, offer: offer.id, brief },
-    (g, q) => {
-      const cover = g.covers.find((c) => c.id === q.own);
-      return cover
-        ? whyNotIn(g, bedId, brief, cover, offer.cover)
-        : Promise.resolve({ ok: false, faults: [{ field: 'cover', message: 'There is none on this bed.' }] });
-    },
-    stopSearch,
-  );
+  const job = useJob('whyNot', own && { bedId, brief, ownId: own.id, other: offer.cover });
   if (!own) return null;
   const held = job.value;
   const cell = ({ meets, said }: ComparisonAnswer['wishes'][number]['own']): ReactNode => (

@@ -2,7 +2,7 @@ import { type Merits, meritPhrase, reasons } from '../../../core/explore/merits'
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
 import { fail, ok } from '../../../core/base/result';
-import type { WorkerView, ShownKind } from '../../background/plan.worker';
+import type { ShownKind } from '../../background/jobs';
 import { COMPARED } from './compared';
 import { type ReactNode, useState } from 'react';
 import { lazyPart } from '../../app/appUpdate';
@@ -17,10 +17,10 @@ import { Button, Choice, Row } from '../../parts/controls';
 import { Body, PanelBox } from '../../parts/layout';
 import { Sentence } from '../../parts/Said';
 import { LengthField, NumberField } from '../../parts/TypedField';
-import { compareKinds } from '../../background/planClient';
 import { ChooseLeaves } from './ChooseLeaves';
 import { Lineup } from './Lineup';
 import { useChosen } from './useChosen';
+import { Tick } from '../../parts/Tick';
 
 const TwoFigures = lazyPart(
   () => import('./TwoFigures').then((m) => m.default),
@@ -96,11 +96,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
   const [budget, setBudget] = useState(0);
   const [without, setWithout] = useState<readonly string[]>([]);
   const [lowest, setLowest] = useState(0);
-  const job = useJob<{ readonly bedId: string; readonly cropKey: string }, readonly WorkerView[]>(
-    'kinds',
-    { bedId: bed.id, cropKey },
-    (g, asked, hear) => compareKinds(g, asked.bedId, asked.cropKey, hear).then(ok),
-  );
+  const job = useJob('compare', { bedId: bed.id, cropKey });
   const choose = useChosen();
   const coming = job.value ? undefined : job.progress;
   const found = job.value ?? coming?.work;
@@ -254,16 +250,12 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
             <ul>
               {tools.map((tool) => (
                 <li key={tool}>
-                  <label style={{ display: 'flex', gap: '0.6rem', alignItems: 'center', minHeight: '2rem' }}>
-                    <input
-                      type="checkbox"
-                      checked={!without.includes(tool)}
-                      onChange={(e) =>
-                        setWithout(e.target.checked ? without.filter((t) => t !== tool) : [...without, tool])
-                      }
-                    />
+                  <Tick
+                    on={!without.includes(tool)}
+                    onChange={(on) => setWithout(on ? without.filter((t) => t !== tool) : [...without, tool])}
+                  >
                     {tool}
-                  </label>
+                  </Tick>
                 </li>
               ))}
             </ul>

@@ -65,13 +65,9 @@ export function Lineup<K extends InLine>({
 }): ReactNode {
   const sized = kinds.map((kind) => ({ kind, b: bounds(kind.shapes) }));
   const scale = HIGH_PX / Math.max(1, ...sized.map(({ b }) => b.v1));
-  let x = GAP_PX / 2;
-  const placed = sized.map(({ kind, b }) => {
-    const width = Math.max(NAME_PX, (b.u1 - b.u0) * scale);
-    const at = { kind, b, x, width };
-    x += width + GAP_PX;
-    return at;
-  });
+  const widths = sized.map(({ b }) => Math.max(NAME_PX, (b.u1 - b.u0) * scale));
+  const leftOf = (i: number): number => widths.slice(0, i).reduce((x, width) => x + width + GAP_PX, GAP_PX / 2);
+  const placed = sized.map(({ kind, b }, i) => ({ kind, b, x: leftOf(i), width: widths[i] ?? 0 }));
   const ground = HIGH_PX + 12;
   const names = NAMES_PX + (kinds.some((k) => k.word !== undefined) ? WORD_PX : 0);
   const go = (key: string): void =>
@@ -80,7 +76,7 @@ export function Lineup<K extends InLine>({
       : document.querySelector(`[data-family="${key}"]`)?.scrollIntoView({ block: 'start', behavior: 'smooth' });
   return (
     <Strip tabIndex={0} role="region" aria-label={label}>
-      <svg width={x} height={ground + names + 8}>
+      <svg width={leftOf(sized.length)} height={ground + names + 8}>
         {placed.map(({ kind, b, x: left, width }) => (
           <g
             key={kind.key}
@@ -112,7 +108,7 @@ export function Lineup<K extends InLine>({
             ))}
           </g>
         ))}
-        <path d={`M0 ${ground} H${x}`} stroke="var(--ink)" strokeWidth={1.5} />
+        <path d={`M0 ${ground} H${leftOf(sized.length)}`} stroke="var(--ink)" strokeWidth={1.5} />
       </svg>
     </Strip>
   );

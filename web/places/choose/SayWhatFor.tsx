@@ -5,7 +5,6 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { formatMoney } from '../../../core/base/amount';
 import { familyOf } from '../../../core/cover/families';
-import { ok } from '../../../core/base/result';
 import { phraseText } from '../../../core/base/figure';
 import { sentenceOf } from '../../../core/explore/brief/wishes';
 import type { Cover } from '../../../core/garden/garden';
@@ -14,11 +13,11 @@ import { type Brief, NOTHING_SAID } from '../../../core/site/brief';
 import { useGarden, useRun, useUnits } from '../../app/hooks';
 import { lazyPart } from '../../app/appUpdate';
 import { useWay } from '../../app/way';
-import { compareKinds } from '../../background/planClient';
-import type { WorkerView, ShownKind } from '../../background/plan.worker';
+import type { ShownKind } from '../../background/jobs';
 import { useJob } from '../../background/useJob';
-import type { ShownOffer } from '../../background/search.worker';
-import { type SearchFor, useSearch } from '../../background/useSearch';
+import type { ShownOffer } from '../../background/briefJobs';
+import type { SearchFor } from './searchFor';
+import { JobSays } from '../../parts/JobSays';
 import { Button } from '../../parts/controls';
 import { Body, PanelBox } from '../../parts/layout';
 import { BriefForm } from './BriefForm';
@@ -157,11 +156,7 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
 
 /** What there is to see before anything was asked: the kinds as they usually are. */
 function Before({ bedId, children }: { readonly bedId: string; readonly children: ReactNode }): ReactNode {
-  const job = useJob<{ readonly bedId: string; readonly cropKey: string }, readonly WorkerView[]>(
-    'kinds',
-    { bedId, cropKey: 'spinach' },
-    (g, q, hear) => compareKinds(g, q.bedId, q.cropKey, hear).then(ok),
-  );
+  const job = useJob('compare', { bedId, cropKey: 'spinach' });
   const way = useWay();
   const navigate = useNavigate();
   const stand = (job.value ?? job.progress?.work ?? []).filter((c): c is ShownKind => 'cover' in c);
@@ -178,8 +173,11 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
   const units = useUnits();
   const [chosen, hold] = useState<string>();
   const [all, showAll] = useState(false);
+  const { garden: then, ...asked } = of;
   const { brief } = of;
-  const { state, found, fault, stop } = useSearch(of);
+  const job = useJob('find', asked, { garden: then });
+  const { state, stop } = job;
+  const found = job.value ?? job.progress?.work;
   const offers = found?.offers ?? [];
   const held = offers.find((o) => o.id === chosen) ?? offers[0];
   const choose = useChosen();
@@ -193,11 +191,12 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
     return (
       <section>
         {state === 'pending' ? (
-          <p role="status">Trying every kind of cover on this bed…</p>
-        ) : (
-          <p role="alert">
-            {state === 'stopped' ? 'Stopped before anything was found.' : `It could not be searched: ${fault ?? ''}`}
+          <p role="status">
+            Trying every kind of cover on this bed: {job.progress?.solved ?? 0} designs judged so far…{' '}
+            <Button onPress={stop}>Stop</Button>
           </p>
+        ) : (
+          <JobSays job={job} doing="Trying every kind of cover" />
         )}
       </section>
     );
@@ -320,9 +319,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
           />
         </section>
       )}
-      {state === 'done' && !stale && held && (
-        <WishCosts key={held.id} offerId={held.id} of={JSON.stringify(brief)} onTake={take} />
-      )}
+      {state === 'done' && !stale && held && <WishCosts key={held.id} offerId={held.id} of={of} onTake={take} />}
       {never.length > 0 && (
         <section aria-label="Kinds that cannot">
           <h2>Kinds that cannot</h2>

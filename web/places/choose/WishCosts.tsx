@@ -5,7 +5,7 @@ import type { Brief } from '../../../core/site/brief';
 import type { Cover } from '../../../core/garden/garden';
 import type { WishCost } from '../../../core/explore/brief/costs';
 import { useGarden, useUnits } from '../../app/hooks';
-import { costsIn, stopSearch } from '../../background/searchClient';
+import type { SearchFor } from './searchFor';
 import { useJob } from '../../background/useJob';
 import { JobSays } from '../../parts/JobSays';
 import { ListTable } from '../../parts/lists';
@@ -21,17 +21,13 @@ export function WishCosts({
   onTake,
 }: {
   readonly offerId: string;
-  readonly of: string;
+  readonly of: SearchFor;
   readonly onTake: (cover: Cover, brief: Brief) => void;
 }): ReactNode {
   const units = useUnits();
   const { currency } = useGarden().units;
-  const job = useJob<{ offerId: string; of: string }, readonly WishCost[]>(
-    'what wishes cost',
-    { offerId, of },
-    (_, q, hear) => costsIn(q.offerId, (work) => hear({ solved: work.length, sections: 0, work })),
-    stopSearch,
-  );
+  const { garden, ...asked } = of;
+  const job = useJob('costs', { ...asked, offerId }, { garden });
   const known = job.value ?? job.progress?.work;
   const word = (c: WishCost): string => {
     if (c.change === undefined) return 'none found';

@@ -6,6 +6,7 @@ import '../../../core/cover/families';
 import { type Garden, checkGarden } from '../../../core/garden/garden';
 import { extentOf, footprint } from '../../../core/site/plotting';
 import { wayTo } from '../../app/way';
+import { useNow } from '../../app/clock';
 
 const Card = styled.li`
   display: grid;
@@ -96,6 +97,7 @@ interface GardenCardProps {
 
 /** A garden that is kept here: drawn small, with how much of it is built and when it was worked on. */
 export function GardenCard({ id, name, doc, savedAt, note, children }: GardenCardProps): ReactNode {
+  const now = useNow();
   const garden = useMemo(() => {
     const read = checkGarden(doc);
     return read.ok ? read.value : undefined;
@@ -111,7 +113,7 @@ export function GardenCard({ id, name, doc, savedAt, note, children }: GardenCar
       </Link>
       <p className="words">
         {garden ? built(garden) : 'It does not read as a whole; open it to see what can be done.'}{' '}
-        {savedAt !== undefined && since(savedAt, Date.now())}
+        {savedAt !== undefined && since(savedAt, now)}
       </p>
       <div className="deeds">{children}</div>
     </Card>

@@ -173,8 +173,8 @@ export function Gardens(): ReactNode {
                 <Button onPress={() => start(true)}>Start my own garden</Button>
                 <OpenFile
                   label="Open a garden file"
-                  fileLabel="Garden file"
-                  accept=".json,application/json"
+                  takes="garden"
+                  accept={['.json', 'application/json']}
                   onFile={(file) => void read(file)}
                 />
               </div>

@@ -13,6 +13,8 @@ import { LengthField, NumberField, TypedField } from '../../parts/TypedField';
 import { Button, Choice, Row } from '../../parts/controls';
 import type { Deeds } from './deeds';
 import type { Thing } from './useLying';
+import { DateField } from '../../parts/DateField';
+import { ok } from '../../../core/base/result';
 
 const Held = styled.div`
   display: grid;
@@ -35,15 +37,6 @@ const Held = styled.div`
   .deeds a {
     font-weight: 600;
     padding: 0.4rem 0.3rem;
-  }
-  input[type='date'] {
-    min-height: var(--target);
-    padding: 0 0.4rem;
-    border: 1.5px solid var(--chalk);
-    border-radius: 2px;
-    background: var(--sheet);
-    color: var(--chalk-ink);
-    font-weight: 600;
   }
 `;
 
@@ -237,13 +230,10 @@ export function CoverInHand({
       />
       {state.is === 'standing' && (
         <Row name="Since">
-          <input
-            type="date"
-            aria-label={`${cover.name}: standing since`}
-            value={state.since ?? ''}
-            onChange={(e) =>
-              deeds.setState(cover.id, { is: 'standing', since: e.target.value === '' ? null : e.target.value })
-            }
+          <DateField
+            label={`${cover.name}: standing since`}
+            date={state.since ?? null}
+            onSet={(since) => ok(deeds.setState(cover.id, { is: 'standing', since }))}
           />
         </Row>
       )}

@@ -20,6 +20,7 @@ import { PlotMap } from './PlotMap';
 import { ThePlace } from './ThePlace';
 import { TonightWord } from './TonightWord';
 import { usePlotDeeds } from './deeds';
+import { Toggle } from '../../parts/Toggle';
 
 const Ground = styled.div`
   min-height: 0;
@@ -148,9 +149,9 @@ export function Plot(): ReactNode {
             >
               Add a bed
             </Button>
-            <Button aria-pressed={drawing} $strong={drawing} onPress={() => setDrawing(!drawing)}>
+            <Toggle isSelected={drawing} onChange={setDrawing}>
               {drawing ? 'Give up drawing' : 'Draw a bed'}
-            </Button>
+            </Toggle>
             <Pick
               className="pick"
               label="Add to the plot"

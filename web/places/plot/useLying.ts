@@ -76,14 +76,14 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
     const s = snapped(plotExtent(there), others.map(plotExtent), p.pathMm, SNAP_PX / view.scale);
     return { thing: shifted(there, { x: s.dx, y: s.dy }), said: s.said.join(', ') };
   };
-  const drop = (how: Laying) => (): void => {
+  const drop = (how: Laying): void => {
     if (latest.current) onLay(how, rounded(latest.current.thing));
     clear();
   };
   const move = useDrag({
     onTake,
     onDrag: (way) => setNow(moved(way)),
-    onDrop: drop('Move'),
+    onDrop: () => drop('Move'),
     onCancel: clear,
   });
 
@@ -111,7 +111,7 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
           );
       setNow({ thing: turnedTo(thing, to), said: `${Math.round(to)}°` });
     },
-    onDrop: drop('Turn'),
+    onDrop: () => drop('Turn'),
     onCancel: clear,
   });
   const size = useDrag({
@@ -125,7 +125,7 @@ export function useLying<T extends Thing>(p: LyingProps<T>) {
         : sizedTo(thing, added(cornerOf(thing), wayOnPlot(view, dx, dy)));
       setNow({ thing: { ...thing, ...sized }, said: p.saySize(sized) });
     },
-    onDrop: drop('Size'),
+    onDrop: () => drop('Size'),
     onCancel: clear,
   });
   return {

@@ -170,8 +170,7 @@ function Storage(): ReactNode {
         </Button>
         <OpenFile
           label="Bring gardens back"
-          fileLabel="Backup file"
-          accept=".json,application/json"
+          accept={['.json', 'application/json']}
           onFile={(file) => void bringBack(file)}
         />
       </div>

@@ -88,8 +88,8 @@ export function PriceLists(): ReactNode {
         </Button>
         <OpenFile
           label="Open a price list"
-          fileLabel="Price list file"
-          accept=".csv,text/csv"
+          takes="prices"
+          accept={['.csv', 'text/csv']}
           onFile={(file) => void take(file)}
         />
       </div>

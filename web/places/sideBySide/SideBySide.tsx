@@ -4,8 +4,7 @@ import { takeVersion } from '../../../core/commands/design';
 import '../../../core/cover/families';
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
-import { ok } from '../../../core/base/result';
-import type { ShownVersion } from '../../background/plan.worker';
+import type { ShownVersion } from '../../background/jobs';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -23,11 +22,10 @@ import { Ticks } from '../../parts/lists';
 import { Body, PanelBox } from '../../parts/layout';
 import { Sentence } from '../../parts/Said';
 import { VerdictMark } from '../../parts/VerdictMark';
-import { workOutVersions } from '../../background/planClient';
-import { useSearch } from '../../background/useSearch';
 import type { Bed } from '../../../core/site/bed';
 import { NOTHING_SAID } from '../../../core/site/brief';
 import type { Rival } from '../../../core/explore/versions';
+import { Tick } from '../../parts/Tick';
 
 const MOST = 4;
 const DRAWING = { width: 190, height: 150 };
@@ -105,7 +103,9 @@ function useRivals(cover: Cover, bed: Bed): { readonly looking: boolean; readonl
     const brief = said ?? { ...NOTHING_SAID, crops: crop === '' ? [] : [crop] };
     return { garden, bedId: bed.id, brief };
   });
-  const { state, found, stop } = useSearch(asked);
+  const { garden: then, ...question } = asked;
+  const { state, value, progress, stop } = useJob('find', question, { garden: then });
+  const found = value ?? progress?.work;
   const full = found?.full === true;
   useEffect(() => {
     if (full && state === 'pending') stop();
@@ -137,9 +137,7 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
   const run = useRun();
   const navigate = useNavigate();
   const { looking, rivals } = useRivals(cover, bed);
-  const job = useJob('versions', { id: cover.id, rivals }, (garden, asked) =>
-    workOutVersions(garden, asked.id, asked.rivals).then(ok),
-  );
+  const job = useJob('versions', { coverId: cover.id, rivals });
   // While rivals come, what there was stays.
   const found = job.value;
   const [picked, setPicked] = useState<readonly string[]>(['now', 'kept', 'more', 'conduit']);
@@ -236,17 +234,13 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
                 const full = shown.length >= MOST && !on;
                 return (
                   <li key={v.id}>
-                    <label>
-                      <input
-                        type="checkbox"
-                        checked={on}
-                        disabled={full}
-                        onChange={(e) =>
-                          setPicked(e.target.checked ? [...picked, v.id] : picked.filter((id) => id !== v.id))
-                        }
-                      />
+                    <Tick
+                      on={on}
+                      isDisabled={full}
+                      onChange={(ticked) => setPicked(ticked ? [...picked, v.id] : picked.filter((id) => id !== v.id))}
+                    >
                       {v.label}
-                    </label>
+                    </Tick>
                   </li>
                 );
               })}

@@ -20,9 +20,9 @@ import { Button } from '../../parts/controls';
 import { Ticks } from '../../parts/lists';
 import { Body, PanelBox } from '../../parts/layout';
 import { saveFile } from '../../parts/saveFile';
-import { planAllTogether } from '../../background/planClient';
 import { CartTable } from '../../parts/CartTable';
 import { useCutBook } from '../../parts/cutBook';
+import { Tick } from '../../parts/Tick';
 
 const Scroll = styled.div`
   overflow: auto;
@@ -65,7 +65,7 @@ export function MergeScreen(): ReactNode {
     garden.covers.filter((c) => c.state.is !== 'planned').map((c) => c.id),
   );
   const ids = garden.covers.map((c) => c.id).filter((id) => !without.includes(id));
-  const job = useJob('together', ids.length > 0 ? ids : undefined, planAllTogether);
+  const job = useJob('together', ids.length > 0 ? ids : undefined);
   const { progress, stop } = job;
   const pending = job.state === 'pending';
   const [ref, size] = useSize<HTMLDivElement>();
@@ -150,17 +150,13 @@ export function MergeScreen(): ReactNode {
                 const number = plan?.covers.find((x) => x.id === c.id)?.number;
                 return (
                   <li key={c.id}>
-                    <label>
-                      <input
-                        type="checkbox"
-                        checked={!without.includes(c.id)}
-                        onChange={(e) =>
-                          setWithout(e.target.checked ? without.filter((id) => id !== c.id) : [...without, c.id])
-                        }
-                      />
+                    <Tick
+                      on={!without.includes(c.id)}
+                      onChange={(on) => setWithout(on ? without.filter((id) => id !== c.id) : [...without, c.id])}
+                    >
                       {number !== undefined && <b className="measure">{number}</b>}
                       {c.name}
-                    </label>
+                    </Tick>
                   </li>
                 );
               })}
