@@ -34,10 +34,18 @@ const Box = styled(Disclosure)`
   }
 `;
 
+interface FoldedProps {
+  readonly title: ReactNode;
+  readonly children: ReactNode;
+  /** Where it is remembered elsewhere whether it is open. */
+  readonly isExpanded?: boolean;
+  readonly onExpandedChange?: (open: boolean) => void;
+}
+
 /** What is looked at when it is wanted: its title, and the rest folded under it. */
-export function Folded({ title, children }: { readonly title: ReactNode; readonly children: ReactNode }): ReactNode {
+export function Folded({ title, children, ...open }: FoldedProps): ReactNode {
   return (
-    <Box>
+    <Box {...open}>
       {({ isExpanded }) => (
         <>
           <Button slot="trigger">

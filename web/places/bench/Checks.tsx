@@ -132,6 +132,8 @@ interface JudgedProps extends ChecksProps {
 
 const Judged = memo(function Judged({ job, ...props }: JudgedProps): ReactNode {
   const { outline: o, only } = props;
+  // What is folded out stays so while the design changes.
+  const [unfolded, unfold] = useState(false);
   const checks = o.judged().checks.filter((c) => only === undefined || c.leaf === only);
   if (checks.length === 0) return <div hidden />;
   const sets = job.state === 'done' ? (job.value?.filter((m) => m.checkId === undefined) ?? []) : [];
@@ -152,6 +154,8 @@ const Judged = memo(function Judged({ job, ...props }: JudgedProps): ReactNode {
       <ul>{checks.filter((c) => c.verdict !== 'holds').map(row)}</ul>
       {holding.length > 0 && (
         <Folded
+          isExpanded={unfolded}
+          onExpandedChange={unfold}
           title={
             <>
               <VerdictMark verdict="holds" /> {holding.length} {holding.length === 1 ? 'check' : 'checks'}
