@@ -408,7 +408,11 @@ async function longKept(page: Page, base: string): Promise<void> {
     page.waitForEvent('filechooser'),
     page.getByRole('button', { name: 'Open a garden file' }).click(),
   ]);
-  await asked.setFiles({ name: 'large.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(large)) });
+  await asked.setFiles({
+    name: 'large.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(large)),
+  });
   await page.waitForURL(/\/g\//);
   const at = page.url().replace(/\/g\/([^/]+)\/.*$/, '/g/$1/book/log');
   await page.waitForTimeout(1500);

@@ -50,7 +50,8 @@ export function addInnerTunnel(outer: AssemblySpec, a: Nested, site: BuildSite, 
   if (a.inner === null || !row) return ok(outer);
   const { bed, survey } = site;
   const width = survey.frameOn.widthMm;
-  const pipe = row.pieces[0].section.material.behaviour.kind === 'plastic' ? row.pieces[0].section : stock(site, 'pvc-1/2');
+  const pipe =
+    row.pieces[0].section.material.behaviour.kind === 'plastic' ? row.pieces[0].section : stock(site, 'pvc-1/2');
   const cover = a.inner;
   const od = thicknessMm(pipe);
   const base = inLid?.baseZ ?? soilZ(bed);
