@@ -9,6 +9,7 @@ import { type FieldPath, changesBetween } from '../../core/garden/difference';
 import { Button } from '../parts/controls';
 import { useApp, useAppDispatch, useUnits } from './hooks';
 import { settle } from './saving';
+import { overPage } from '../parts/look';
 
 const Ask = styled.div`
   position: fixed;
@@ -21,10 +22,7 @@ const Ask = styled.div`
   display: grid;
   gap: 0.7rem;
   padding: 1rem;
-  background: var(--sheet);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+  ${overPage}
   .react-aria-RadioGroup {
     border-top: 1px solid var(--hair);
     padding: 0.5rem 0;

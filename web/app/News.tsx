@@ -11,6 +11,7 @@ import styled from 'styled-components';
 import { plainButton } from '../parts/controls';
 import { useApp, useAppDispatch } from './hooks';
 import { noticeShown } from './state';
+import { overPage } from '../parts/look';
 
 const SHOWN_MS = 8000;
 
@@ -30,10 +31,7 @@ const Region = styled(ToastRegion<string>)`
     gap: 0.8rem;
     align-items: center;
     padding: 0.7rem 0.9rem;
-    background: var(--sheet);
-    border: 1.5px solid var(--ink);
-    border-radius: 2px;
-    box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+    ${overPage}
     outline: none;
   }
   .react-aria-Toast[data-focus-visible] {

@@ -25,7 +25,7 @@ export interface Workforce {
 }
 
 /** Why there is no answer. */
-interface JobError {
+export interface JobError {
   readonly why: 'failed' | NotWanted['why'];
   readonly message: string;
 }
@@ -93,13 +93,15 @@ export const jobsApi = createApi({
 
 type Progress = Readonly<Record<string, BestSoFar<unknown>>>;
 
+const without = (state: Progress, key: string): Progress =>
+  key in state ? Object.fromEntries(Object.entries(state).filter(([k]) => k !== key)) : state;
+
 const progressSlice = createSlice({
   name: 'progress',
   initialState: {} as Progress,
   reducers: {
     /** What was heard of it before is of another try. */
-    jobBegun: (state, { payload: key }: PayloadAction<string>) =>
-      key in state ? Object.fromEntries(Object.entries(state).filter(([k]) => k !== key)) : state,
+    jobBegun: (state, { payload: key }: PayloadAction<string>) => without(state, key),
     /** How far it is; what there is so far stays until there is something better. */
     jobHeard: (
       state,
@@ -108,10 +110,9 @@ const progressSlice = createSlice({
   },
   extraReducers: (builder) =>
     // Once there is an answer, how far it was is nobody's concern.
-    builder.addMatcher(jobsApi.endpoints.job.matchFulfilled, (state, { meta }) => {
-      const key = meta.arg.originalArgs;
-      return key in state ? Object.fromEntries(Object.entries(state).filter(([k]) => k !== key)) : state;
-    }),
+    builder.addMatcher(jobsApi.endpoints.job.matchFulfilled, (state, { meta }) =>
+      without(state, meta.arg.originalArgs),
+    ),
 });
 const { jobBegun, jobHeard } = progressSlice.actions;
 export const progressReducer = progressSlice.reducer;

@@ -6,7 +6,7 @@ import type { Weather } from '../../core/judge/weather/weather';
 import { useApp, useAppDispatch, useGarden } from '../app/hooks';
 import type { BestSoFar } from './given';
 import type { JobAnswer, JobInput, JobKind } from './jobs';
-import { awaitJob, jobKey, jobsApi, stopJob } from './jobsApi';
+import { type JobError, awaitJob, jobKey, jobsApi, stopJob } from './jobsApi';
 
 /** Work in the background, as a screen sees it. */
 export interface Job<T> {
@@ -58,8 +58,9 @@ export function useJob<K extends JobKind>(
   const answer = useApp(useMemo(() => jobsApi.endpoints.job.select(asked ?? skipToken), [asked]));
   const progress = useApp((s) => (asked === undefined ? undefined : s.progress[asked])) as
     BestSoFar<JobAnswer<K>> | undefined;
-  const failed =
-    answer.isError && !isLeft(answer.error) ? (answer.error as { why: string; message: string }) : undefined;
+  // The base query gives no other error. What nobody waited for is asked for anew.
+  const error = answer.isError ? (answer.error as JobError) : undefined;
+  const failed = error?.why === 'left' ? undefined : error;
   const pending = asked !== undefined && !answer.isSuccess && !failed;
   if (asked !== wanted && !(live && pending)) ask(wanted);
 
@@ -114,7 +115,3 @@ export function useJob<K extends JobKind>(
     };
   }, [asked, result, before, pending, failed, progress, slowKey, kind, retry, stop]);
 }
-
-/** Nobody waited for it: it is asked for anew. */
-const isLeft = (error: unknown): boolean =>
-  typeof error === 'object' && error !== null && 'why' in error && error.why === 'left';

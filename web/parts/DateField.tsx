@@ -16,9 +16,10 @@ import {
   Popover,
 } from 'react-aria-components';
 import styled from 'styled-components';
-import { type Result, ok } from '../../core/base/result';
+import type { Result } from '../../core/base/result';
 import { useLocale } from '../app/hooks';
-import { FaultBelow, segments } from './segments';
+import { FaultBelow, overPage, segments } from './look';
+import { useTaken } from './useTaken';
 
 const Picker = styled(DatePicker)`
   position: relative;
@@ -40,11 +41,7 @@ const Picker = styled(DatePicker)`
 
 const Sheet = styled(Popover)`
   padding: 0.6rem;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+  ${overPage}
   header {
     display: flex;
     align-items: center;
@@ -104,15 +101,8 @@ interface DateProps {
  */
 export function DateField({ label, date, onSet, first, last }: DateProps): ReactNode {
   const locale = useLocale();
-  const [draft, setDraft] = useState<string>();
   const [open, setOpen] = useState(false);
-  const [fault, setFault] = useState<string>();
-  const shown = draft ?? date;
-  const take = (text: string | undefined): void => {
-    setDraft(undefined);
-    const answer = text === undefined || text === date ? ok(undefined) : onSet(text);
-    setFault(answer.ok ? undefined : answer.faults[0]?.message);
-  };
+  const { shown, fault, take, type, onKeyDownCapture } = useTaken(date, onSet);
   return (
     <I18nProvider locale={locale}>
       <Picker
@@ -125,20 +115,13 @@ export function DateField({ label, date, onSet, first, last }: DateProps): React
         onOpenChange={setOpen}
         isInvalid={fault !== undefined}
         onChange={(value) => {
-          setFault(undefined);
           if (value === null) return;
           if (open) take(value.toString());
-          else setDraft(value.toString());
+          else type(value.toString());
         }}
-        onBlur={() => take(draft)}
+        onBlur={() => take()}
       >
-        <Group
-          className="field"
-          onKeyDownCapture={(e) => {
-            if (e.key === 'Enter') take(draft);
-            else if (e.key === 'Escape') setDraft(undefined);
-          }}
-        >
+        <Group className="field" onKeyDownCapture={onKeyDownCapture}>
           <DateInput>{(segment) => <DateSegment segment={segment} />}</DateInput>
           <Button aria-label={`${label}: calendar`}>
             <CalendarDays size={18} aria-hidden />

@@ -15,6 +15,7 @@ import {
 import styled from 'styled-components';
 import type { PickProps, Picked } from './picked';
 import { Sentence } from './Said';
+import { overPage } from './look';
 
 const Box = styled(Select)`
   min-width: 0;
@@ -47,11 +48,7 @@ const Sheet = styled(Popover)`
   min-width: var(--trigger-width);
   max-width: min(26rem, calc(100vw - 1rem));
   overflow: auto;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+  ${overPage}
   .list {
     outline: none;
     display: grid;

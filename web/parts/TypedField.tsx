@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { formatLength, parseLength } from '../../core/base/length';
 import { type Result, fail, ok } from '../../core/base/result';
 import { useUnits } from '../app/hooks';
+import { FaultBelow, typedInto, typedText } from './look';
 
 const Wrap = styled.span`
   position: relative;
@@ -14,9 +15,7 @@ const Wrap = styled.span`
     border: 1.5px solid transparent;
     border-radius: 2px;
     background: var(--field-ground, var(--ground));
-    color: var(--chalk-ink);
-    font-family: 'Atkinson Hyperlegible Mono', ui-monospace, monospace;
-    font-weight: 600;
+    ${typedText}
     text-align: center;
     cursor: text;
   }
@@ -27,32 +26,11 @@ const Wrap = styled.span`
     border-color: var(--chalk);
   }
   input:focus {
-    outline: none;
-    border-color: var(--chalk);
-    box-shadow: 0 0 0 2px var(--chalk);
-    background: var(--sheet);
+    ${typedInto}
   }
   input[aria-invalid='true'] {
     border-color: var(--fails);
     box-shadow: 0 0 0 2px var(--fails);
-  }
-  .fault {
-    position: absolute;
-    z-index: 20;
-    top: calc(100% + 6px);
-    left: 50%;
-    transform: translateX(-50%);
-    width: max-content;
-    max-width: 16rem;
-    padding: 0.4rem 0.6rem;
-    background: var(--sheet);
-    border: 1.5px solid var(--fails);
-    border-radius: 2px;
-    color: var(--ink);
-    font-size: 0.875rem;
-    line-height: 1.3;
-    text-align: left;
-    box-shadow: 0 2px 8px rgb(0 0 0 / 0.2);
   }
 `;
 
@@ -137,9 +115,9 @@ export function TypedField({ label, shown, take, boxed, testId }: TypedProps): R
         }}
       />
       {fault !== undefined && (
-        <span className="fault" id={faultId} role="alert">
+        <FaultBelow id={faultId} role="alert">
           {fault}
-        </span>
+        </FaultBelow>
       )}
     </Wrap>
   );

@@ -4,16 +4,13 @@ import styled from 'styled-components';
 import type { Figure, Term } from '../../core/base/figure';
 import { type Preferences, formatAmount, formatFully } from '../../core/base/amount';
 import { useUnits } from '../app/hooks';
+import { overPage } from './look';
 
 const Sheet = styled(Popover)`
   max-width: min(26rem, 94vw);
   max-height: 80vh;
   overflow: auto;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  box-shadow: 0 4px 16px rgb(0 0 0 / 0.25);
+  ${overPage}
   section {
     padding: 1rem;
     outline: none;

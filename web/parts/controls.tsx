@@ -10,6 +10,7 @@ import {
 import styled, { css } from 'styled-components';
 import { Pick } from './Pick';
 import type { Picked } from './picked';
+import { typedInto, typedText } from './look';
 
 export const plainButton = css`
   min-height: var(--target);
@@ -134,20 +135,14 @@ const Count = styled(AriaNumberField)`
     border-radius: 2px;
     background: transparent;
     text-align: center;
-    font: inherit;
-    font-family: 'Atkinson Hyperlegible Mono', ui-monospace, monospace;
+    ${typedText}
     font-size: 1.25rem;
-    font-weight: 600;
-    color: var(--chalk-ink);
   }
   input:hover {
     border-color: var(--chalk);
   }
   input:focus {
-    outline: none;
-    border-color: var(--chalk);
-    box-shadow: 0 0 0 2px var(--chalk);
-    background: var(--sheet);
+    ${typedInto}
   }
   button {
     width: var(--target);

@@ -51,12 +51,12 @@ const acrossBed = ({ shape }: Straight): Under['ys'] => [
 
 /**
  * The pieces across the bed that a roof lies on. Each has half of the way to its neighbours, or to the roof's edge.
- * @param joints of the frame, and those that hold the cover to it
+ * @param joints those of the frame, and all, with those that hold the cover to it
  */
 export function piecesUnder(
   faces: readonly RoofFace[],
   on: Bearings,
-  joints: { readonly frame: readonly Joint[]; readonly cover: readonly Joint[] },
+  joints: { readonly frame: readonly Joint[]; readonly all: readonly Joint[] },
 ): readonly Under[] {
   // What only holds the cover down is joined to nothing else.
   const inFrame = new Set(joints.frame.flatMap((j) => j.tags));
@@ -74,12 +74,14 @@ export function piecesUnder(
     return over.length > 0 ? [{ piece, over, x, z, ys: acrossBed(piece) }] : [];
   });
   // A sheet that is fastened to pieces lies on those; one that is only laid over them, on all.
-  const fastened = faces.map((f) => {
-    const to = new Set(joints.cover.filter((j) => j.tags.includes(f.tag)).flatMap((j) => j.tags));
-    return near.some((u) => u.over.includes(f) && to.has(u.piece.tag)) ? to : undefined;
-  });
+  const fastened = new Map(
+    faces.flatMap((f) => {
+      const to = new Set(joints.all.filter((j) => j.tags.includes(f.tag)).flatMap((j) => j.tags));
+      return near.some((u) => u.over.includes(f) && to.has(u.piece.tag)) ? [[f, to] as const] : [];
+    }),
+  );
   const found = near.flatMap((u) => {
-    const over = u.over.filter((f) => fastened[faces.indexOf(f)]?.has(u.piece.tag) ?? true);
+    const over = u.over.filter((f) => fastened.get(f)?.has(u.piece.tag) ?? true);
     return over.length > 0 ? [{ ...u, over }] : [];
   });
   return found.map(({ z, ...u }) => {

@@ -232,7 +232,7 @@ test('whatever is answered, no piece that bears the cover is left unjudged', () 
     const hooped = a.arches.length > 0;
     const bears = hooped
       ? a.members.filter((m) => m.bow).map((m) => m.tag)
-      : piecesUnder(roofFaces(a), on, { frame, cover: a.joints })
+      : piecesUnder(roofFaces(a), on, { frame, all: a.joints })
           .filter((u) => !on.liesAlong(u.piece))
           .map((u) => u.piece.tag);
     expect(bears.filter((tag) => !judged.has(tag))).toEqual([]);

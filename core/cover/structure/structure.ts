@@ -55,7 +55,7 @@ export function structureOf(
     ...(a.hungKgPerM !== undefined && { hungKgPerM: a.hungKgPerM }),
   }));
   const faces = arches.length > 0 ? [] : roofFaces(a);
-  const under = piecesUnder(faces, on, { frame: joints, cover: a.joints });
+  const under = piecesUnder(faces, on, { frame: joints, all: a.joints });
   const bars = barsOf(under, on);
   const endM2 = a.enclosure.volumeM3 / (a.footing.lengthMm / 1000);
   const standing = arches.map((arch) => ({ arch, rails: railsUnder(arch, all) }));

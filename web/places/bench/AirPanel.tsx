@@ -65,6 +65,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
                   <HourField
                     label="Shut at"
                     value={tending.open.to}
+                    ends
                     onSet={(h) => tend({ open: tending.open && { ...tending.open, to: h } })}
                   />
                 </Row>
@@ -117,6 +118,7 @@ export function AirPanel({ outline: o }: { readonly outline: Assessment }): Reac
               <HourField
                 label={`${nightly} off at`}
                 value={tending[nightly].to}
+                ends
                 onSet={(h) => tend({ [nightly]: { ...tending[nightly], to: h } })}
               />
             </Row>
