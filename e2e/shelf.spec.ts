@@ -1,4 +1,4 @@
-import { readFile } from 'node:fs/promises';
+import { readFile, writeFile } from 'node:fs/promises';
 import { choose, expect, openDemo, openFile, price, provenPrice, test } from './app';
 
 test('prices are kept as a list, saved and opened again; a bad row is named and nothing applied', async ({ page }) => {
@@ -27,6 +27,26 @@ test('prices are kept as a list, saved and opened again; a bad row is named and 
   await page.getByRole('button', { name: 'Use the shipped prices' }).click();
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(price(page)).toHaveText(before);
+});
+
+test('a price list that is dropped on the bench is taken at the shelf; what is for nothing here is said', async ({
+  page,
+}, info) => {
+  await openDemo(page);
+  const drop = async (name: string, content: string): Promise<void> => {
+    const file = info.outputPath(name);
+    await writeFile(file, content);
+    const browser = await page.context().newCDPSession(page);
+    for (const type of ['dragEnter', 'dragOver', 'drop'] as const) {
+      const data = { items: [], files: [file], dragOperationsMask: 1 };
+      await browser.send('Input.dispatchDragEvent', { type, x: 400, y: 300, data });
+    }
+  };
+  await drop('plan.pdf', '%PDF');
+  await expect(page.getByRole('region', { name: 'News' })).toContainText('“plan.pdf” is no garden');
+  await drop('Corner shop.csv', 'key,price\r\npack hinge,9.6\r\n');
+  await expect(page.getByTestId('price-lists')).toContainText('1 price differs from the shipped ones.');
+  await expect(page.getByTestId('price-lists')).toContainText('Corner shop');
 });
 
 test('what is on hand is taken off what is bought', async ({ page }) => {

@@ -26,6 +26,7 @@ const Form = styled.form`
   padding-bottom: 0.7rem;
   .wide {
     grid-column: 1 / -1;
+    padding-bottom: 0.4rem;
   }
   textarea {
     width: 100%;

@@ -77,8 +77,9 @@ function Fitted({
     readings: readings.map(({ date, insideLowC, insideHighC }) => ({ date, insideLowC, insideHighC })),
   };
   const job = useJob('fit', input, { weather });
-  if (job.state !== 'done') return <JobSays job={job} doing="Setting what was read beside what was reckoned" />;
   const fit = job.value;
+  // What there was stays while it is worked out anew: nothing moves under the hand.
+  if (!fit && job.state !== 'done') return <JobSays job={job} doing="Setting what was read beside what was reckoned" />;
   if (!fit) return <p>Too few of the readings lie in days whose weather is known.</p>;
   const said = (factor: number, sure: number | null, what: string): ReactNode =>
     sure !== null && (
