@@ -55,7 +55,11 @@ const TELL_MS = 1200;
 const SLICE_MS = 40;
 const SEED = 1;
 
-const breathe = (): Promise<void> => new Promise((next) => setTimeout(next, 0));
+/** Looks up from the work, so that it can be told to end. @throws when nobody waits for it */
+async function breathe(left: () => boolean): Promise<void> {
+  await new Promise((next) => setTimeout(next, 0));
+  if (left()) throw new Error('nobody waits for it');
+}
 
 /** An answer, and all that was judged on the way to it. */
 interface Searched {
@@ -133,7 +137,7 @@ function shown(garden: Garden, bedId: string, brief: Brief, found: BriefAnswer):
 
 /** Searches, or goes on from what was searched last where that was the same. */
 async function searched(
-  { garden, version }: Pick<Given<unknown>, 'garden' | 'version'>,
+  { garden, version, left }: Pick<Given<unknown>, 'garden' | 'version' | 'left'>,
   { bedId, brief }: BriefAsked,
   hear: (judged: number, best: BriefAnswer | undefined) => void,
 ): Promise<Searched> {
@@ -160,7 +164,7 @@ async function searched(
       told = performance.now();
     }
     if (now - slice > SLICE_MS) {
-      await breathe();
+      await breathe(left);
       slice = performance.now();
     }
   }
@@ -182,7 +186,7 @@ export async function costs(
   given: Given<readonly WishCost[]>,
   asked: BriefAsked & { readonly offerId: string },
 ): Promise<Result<readonly WishCost[]>> {
-  const { garden, hear } = given;
+  const { garden, hear, left } = given;
   const { bedId, brief, offerId } = asked;
   const { found, known } = await searched(given, asked, (judged) =>
     hear({ solved: 0, sections: judged, work: undefined }),
@@ -198,7 +202,7 @@ export async function costs(
     const { value, done } = run.next();
     if (done) return ok(value);
     hear({ solved: value.length, sections: 0, work: value });
-    await breathe();
+    await breathe(left);
   }
 }
 

@@ -17,4 +17,6 @@ export interface Given<T> {
   readonly version: number;
   readonly weather: () => Weather;
   readonly hear: OnBest<T>;
+  /** Whether nobody waits for it any more. */
+  readonly left: () => boolean;
 }

@@ -8,6 +8,8 @@ import { type JobKind, jobs } from './jobs';
 
 let garden: Garden | undefined;
 let weather: Weather | undefined;
+/** Nobody waits for the job that is done. */
+let left = false;
 
 const sent = <T>(thing: T | undefined, what: string): T => {
   if (thing === undefined) throw new Error(`no ${what} was sent`);
@@ -27,14 +29,20 @@ const service = {
   sky(air: Weather): void {
     weather = air;
   },
+  /** Nobody waits any more for the job that is done. */
+  leave(): void {
+    left = true;
+  },
   /** Does a job on them. */
   run(kind: JobKind, version: number, input: never, hear: OnBest<unknown>): unknown {
+    left = false;
     return jobs[kind](
       {
         garden: sent(garden, 'garden'),
         version,
         weather: () => sent(weather, 'weather'),
         hear,
+        left: () => left,
       },
       input,
     );

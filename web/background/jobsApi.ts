@@ -1,5 +1,5 @@
 /** Work in the background as the store sees it: asked by a key, kept for a while, shared by all who ask the same. */
-import { type PayloadAction, createSlice } from '@reduxjs/toolkit';
+import { type UnknownAction, createAction } from '@reduxjs/toolkit';
 import { type BaseQueryFn, createApi } from '@reduxjs/toolkit/query';
 import { messageOf } from '../../core/base/result';
 import type { Garden } from '../../core/garden/garden';
@@ -61,7 +61,12 @@ export function awaitJob(key: string): () => void {
   };
 }
 
-const inWorker: BaseQueryFn<string, unknown, JobError> = async (key, { dispatch, extra }) => {
+/** An answer as it came: the store keeps it whole, and does not walk through it to freeze every part. */
+export class Answer {
+  constructor(readonly of: unknown) {}
+}
+
+const inWorker: BaseQueryFn<string, Answer, JobError> = async (key, { dispatch, extra }) => {
   const [kind, garden, sky, input] = JSON.parse(key) as [JobKind, number, number, never];
   const of = gardens.of(garden);
   if (!of) return { error: { why: 'left', message: 'the garden has gone on' } };
@@ -71,7 +76,7 @@ const inWorker: BaseQueryFn<string, unknown, JobError> = async (key, { dispatch,
   const work = begin({ kind, garden: of, version: garden, weather: skies.of(sky), input }, hear);
   working.set(key, work);
   try {
-    return { data: await work.answer };
+    return { data: new Answer(await work.answer) };
   } catch (why) {
     return { error: { why: why instanceof NotWanted ? why.why : 'failed', message: messageOf(why) } };
   } finally {
@@ -87,7 +92,7 @@ export const jobsApi = createApi({
   keepUnusedDataFor: KEPT_S,
   endpoints: (build) => ({
     // Answers are large, and told apart by their key: none is compared with the one before.
-    job: build.query<unknown, string>({ query: (key) => key, structuralSharing: false }),
+    job: build.query<Answer, string>({ query: (key) => key, structuralSharing: false }),
   }),
 });
 
@@ -96,23 +101,17 @@ type Progress = Readonly<Record<string, BestSoFar<unknown>>>;
 const without = (state: Progress, key: string): Progress =>
   key in state ? Object.fromEntries(Object.entries(state).filter(([k]) => k !== key)) : state;
 
-const progressSlice = createSlice({
-  name: 'progress',
-  initialState: {} as Progress,
-  reducers: {
-    /** What was heard of it before is of another try. */
-    jobBegun: (state, { payload: key }: PayloadAction<string>) => without(state, key),
-    /** How far it is; what there is so far stays until there is something better. */
-    jobHeard: (
-      state,
-      { payload: { key, progress } }: PayloadAction<{ key: string; progress: BestSoFar<unknown> }>,
-    ) => ({ ...state, [key]: { ...progress, work: progress.work ?? state[key]?.work } }),
-  },
-  extraReducers: (builder) =>
-    // Once there is an answer, how far it was is nobody's concern.
-    builder.addMatcher(jobsApi.endpoints.job.matchFulfilled, (state, { meta }) =>
-      without(state, meta.arg.originalArgs),
-    ),
-});
-const { jobBegun, jobHeard } = progressSlice.actions;
-export const progressReducer = progressSlice.reducer;
+const jobBegun = createAction<string>('jobBegun');
+const jobHeard = createAction<{ readonly key: string; readonly progress: BestSoFar<unknown> }>('jobHeard');
+
+/** How far jobs are. What is heard is kept as it came, so this is no slice, whose parts are all frozen. */
+export function progressReducer(state: Progress = {}, action: UnknownAction): Progress {
+  if (jobHeard.match(action)) {
+    const { key, progress } = action.payload;
+    // What there is so far stays until there is something better.
+    return { ...state, [key]: { ...progress, work: progress.work ?? state[key]?.work } };
+  }
+  // What was heard before is of another try; and once there is an answer, how far it was is nobody's concern.
+  if (jobBegun.match(action)) return without(state, action.payload);
+  return jobsApi.endpoints.job.matchFulfilled(action) ? without(state, action.meta.arg.originalArgs) : state;
+}

@@ -8,18 +8,20 @@ interface Hand {
     { take: (answer: string) => void; refuse: (why: Error) => void; hear: (p: unknown) => void }
   >;
   readonly broken: (why: Error) => void;
+  left: boolean;
   ended: boolean;
 }
 
-function byHand(long = false, silenceMs = 1000) {
+function byHand(whenLeft: 'nothing' | 'told' | 'ended' = 'nothing', silenceMs = 1000) {
   const ports: Hand[] = [];
   const queue = workQueue<string>({
     silenceMs,
-    long,
+    whenLeft: () => whenLeft,
     start: (broken): Port<string> => {
-      const port: Hand = { jobs: new Map(), broken, ended: false };
+      const port: Hand = { jobs: new Map(), broken, left: false, ended: false };
       ports.push(port);
       return {
+        leave: () => void (port.left = true),
         end: () => void (port.ended = true),
         run: (job, hear) => new Promise((take, refuse) => port.jobs.set(job, { take, refuse, hear })),
       };
@@ -91,7 +93,7 @@ test('one that breaks takes its own job with it, and no more', async () => {
 test('one that says nothing is given up; a word in between keeps it', async () => {
   jest.useFakeTimers();
   try {
-    const q = byHand(false, 1000);
+    const q = byHand('nothing', 1000);
     const a = q.askFor('a');
     const gone = why(a.answer);
     jest.advanceTimersByTime(900);
@@ -107,17 +109,23 @@ test('one that says nothing is given up; a word in between keeps it', async () =
   }
 });
 
-test('what nobody waits for is not begun; begun, it is ended only where it is long', async () => {
-  for (const long of [false, true]) {
-    const q = byHand(long);
+test.each(['nothing', 'told', 'ended'] as const)(
+  'what nobody waits for is not begun; begun, it is left as its kind asks: %s',
+  async (how) => {
+    const q = byHand(how);
     const [a, b] = [q.askFor('a'), q.askFor('b')];
-    const gone = why(a.answer);
-    const dropped = why(b.answer);
+    const [gone, dropped] = [why(a.answer), why(b.answer)];
     b.leave();
     expect(await dropped).toMatchObject({ why: 'left' });
     a.leave();
-    expect(q.ports[0]?.ended).toBe(long);
-    q.ports[0]?.jobs.get('a')?.take('A');
-    expect(await gone).toEqual(long ? expect.objectContaining({ why: 'left' }) : 'answered');
-  }
-});
+    expect(q.ports[0]).toMatchObject({ left: how === 'told', ended: how === 'ended' });
+    // One that is told ends itself, and its worker is there for the next; one that is not comes to its own end.
+    if (how === 'told') q.ports[0]?.jobs.get('a')?.refuse(new Error('nobody waits for it'));
+    else q.ports[0]?.jobs.get('a')?.take('A');
+    expect(await gone).toEqual(how === 'nothing' ? 'answered' : expect.objectContaining({ why: 'left' }));
+    const c = q.askFor('c');
+    q.ports.at(-1)?.jobs.get('c')?.take('C');
+    expect(await c.answer).toBe('C');
+    expect(q.ports).toHaveLength(how === 'ended' ? 2 : 1);
+  },
+);

@@ -3,6 +3,8 @@
 /** What carries jobs out: a worker, once it is started. */
 export interface Port<J> {
   readonly run: (job: J, hear: (progress: unknown) => void) => Promise<unknown>;
+  /** Tells the job that runs that nobody waits for it: one that looks up in between ends itself, and what is known stays. */
+  readonly leave: () => void;
   readonly end: () => void;
 }
 
@@ -11,7 +13,7 @@ export interface Work {
   readonly answer: Promise<unknown>;
   /** Ends it, wherever it is; the others go on. */
   readonly stop: () => void;
-  /** Nobody waits for it any more: it is not begun; where it has begun, it is ended only if it is said to be long. */
+  /** Nobody waits for it any more: it is not begun; where it has begun, it is left as its kind asks. */
   readonly leave: () => void;
 }
 
@@ -27,6 +29,7 @@ interface Task<J> {
   readonly hear: (progress: unknown) => void;
   readonly take: (answer: unknown) => void;
   readonly refuse: (why: unknown) => void;
+  left: boolean;
 }
 
 interface QueueOptions<J> {
@@ -34,12 +37,12 @@ interface QueueOptions<J> {
   readonly start: (broken: (why: Error) => void) => Port<J>;
   /** Longest that a job may go on without a sign of life, ms. */
   readonly silenceMs: number;
-  /** Whether its jobs are ended where nobody waits for them, and not left to come to their own end. */
-  readonly long: boolean;
+  /** What is done with a job that runs when nobody waits for it: nothing, it is told, or it is ended with what carries it. */
+  readonly whenLeft: (job: J) => 'nothing' | 'told' | 'ended';
 }
 
 /** @returns asks for a job; and starts what carries jobs out before the first is asked for */
-export function workQueue<J>({ start, silenceMs, long }: QueueOptions<J>): {
+export function workQueue<J>({ start, silenceMs, whenLeft }: QueueOptions<J>): {
   readonly ask: (job: J, hear: (progress: unknown) => void) => Work;
   readonly warm: () => void;
 } {
@@ -82,7 +85,7 @@ export function workQueue<J>({ start, silenceMs, long }: QueueOptions<J>): {
       .run(task.job, hear)
       .then(
         (answer) => settle(task, (t) => t.take(answer)),
-        (why: unknown) => settle(task, (t) => t.refuse(why)),
+        (why: unknown) => settle(task, (t) => t.refuse(t.left ? new NotWanted('left') : why)),
       );
   }
 
@@ -91,19 +94,33 @@ export function workQueue<J>({ start, silenceMs, long }: QueueOptions<J>): {
     ask: (job, hear) => {
       let task: Task<J> | undefined;
       const answer = new Promise((take, refuse) => {
-        task = { job, hear, take, refuse };
+        task = { job, hear, take, refuse, left: false };
         waiting.push(task);
       });
       next();
-      const drop = (why: NotWanted, whileRunning: boolean): void => {
+      /** Takes it from those that wait; false where it runs, or is over. */
+      const withdrawn = (why: NotWanted): boolean => {
         const at = waiting.findIndex((t) => t === task);
-        if (at >= 0) waiting.splice(at, 1).forEach((t) => t.refuse(why));
-        else if (whileRunning && task === running) endRunning(why);
+        if (at < 0) return false;
+        waiting.splice(at, 1).forEach((t) => t.refuse(why));
+        return true;
       };
       return {
         answer,
-        stop: () => drop(new NotWanted('stopped'), true),
-        leave: () => drop(new NotWanted('left'), long),
+        stop: () => {
+          const why = new NotWanted('stopped');
+          if (!withdrawn(why) && task === running) endRunning(why);
+        },
+        leave: () => {
+          const why = new NotWanted('left');
+          if (withdrawn(why) || !task || task !== running) return;
+          const how = whenLeft(job);
+          if (how === 'ended') endRunning(why);
+          else if (how === 'told') {
+            task.left = true;
+            port?.leave();
+          }
+        },
       };
     },
   };

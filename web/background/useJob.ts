@@ -93,7 +93,7 @@ export function useJob<K extends JobKind>(
     return () => clearTimeout(timer);
   }, [pending, asked]);
 
-  const result = (answer.isSuccess ? answer.data : undefined) as Result<JobAnswer<K>> | undefined;
+  const result = (answer.isSuccess ? answer.data.of : undefined) as Result<JobAnswer<K>> | undefined;
   const [before, keep] = useState<Result<JobAnswer<K>>>();
   if (result && result !== before) keep(result);
   const stop = useCallback(() => {

@@ -10,20 +10,16 @@ import { type Port, workQueue } from './queue';
 /** Longest that a job may go on without a word, ms: an answer, or how far it is. */
 const SILENCE_MS = 30_000;
 
-/** What takes seconds, and must not hold up a price, a cut or a bent hoop. */
-const LONG: readonly JobKind[] = [
-  'mends',
-  'compare',
-  'versions',
-  'together',
-  'winter',
-  'evenings',
-  'winters',
-  'warmer',
-  'find',
-  'costs',
-  'whyNot',
-];
+/**
+ * What takes many seconds, and must not hold up a price, a cut or a bent hoop; and what is done with it when nobody waits for it:
+ * a search looks up in between and ends by itself; what does not is ended with its worker.
+ */
+const LONG: Partial<Record<JobKind, 'told' | 'ended'>> = {
+  find: 'told',
+  costs: 'told',
+  winters: 'ended',
+  together: 'ended',
+};
 
 /** After the page is drawn next: a worker that starts takes half of the machine from the first drawing. */
 const afterDrawing = (): Promise<void> =>
@@ -56,6 +52,7 @@ function start(broken: (why: Error) => void): Port<JobCall> {
   let garden: Garden | undefined;
   let weather: JobCall['weather'];
   return {
+    leave: () => void started.then((service) => service.leave()).catch(() => undefined),
     end: () => {
       ended = true;
       worker?.terminate();
@@ -75,11 +72,12 @@ function start(broken: (why: Error) => void): Port<JobCall> {
   };
 }
 
-const quick = workQueue<JobCall>({ start, silenceMs: SILENCE_MS, long: false });
-const long = workQueue<JobCall>({ start, silenceMs: SILENCE_MS, long: true });
+const lane = () =>
+  workQueue<JobCall>({ start, silenceMs: SILENCE_MS, whenLeft: ({ kind }) => LONG[kind] ?? 'nothing' });
+const [quick, long] = [lane(), lane()];
 
 /** Asks for a job where jobs of its kind are done. */
-export const begin: Workforce['begin'] = (job, hear) => (LONG.includes(job.kind) ? long : quick).ask(job, hear);
+export const begin: Workforce['begin'] = (job, hear) => (LONG[job.kind] ? long : quick).ask(job, hear);
 
 /** Starts the quick worker before it is needed. */
 export const warmUp = quick.warm;
