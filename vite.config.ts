@@ -1,3 +1,4 @@
+import optimizeLocales from '@react-aria/optimize-locales-plugin';
 import react from '@vitejs/plugin-react';
 import { type Plugin, defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
@@ -82,7 +83,8 @@ const drawnAhead: Plugin = {
 
 export default defineConfig({
   root: 'web',
-  plugins: [react(), drawnAhead, offline, ...compressed],
+  // Cabanon speaks English: the words of its controls in thirty other languages stay behind.
+  plugins: [react(), optimizeLocales.vite({ locales: ['en-US', 'en-GB'] }), drawnAhead, offline, ...compressed],
   html: { cspNonce: NONCE },
   worker: { format: 'es' },
   build: {
