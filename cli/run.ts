@@ -41,7 +41,8 @@ interface CommandAnswer {
   readonly err: string;
 }
 
-const loadSolver = async (): Promise<IntegerSolver> => highsSolver(await highsLoader(), () => performance.now());
+/** The solver; by a clock only where somebody says for how long. */
+const loadSolver = async (clock?: () => number): Promise<IntegerSolver> => highsSolver(await highsLoader(), clock);
 
 const USAGE = `cabanon plan FILE [--cover ID] [--out DIR]
 cabanon hoop --span LENGTH --length LENGTH [--height LENGTH] [--feet loose|pinned|ANGLE] [--pipe KEY]   (give two of span, length, height)
@@ -181,7 +182,8 @@ async function cutCommand(path: string, options: Options): Promise<Result<unknow
   if (!document.ok) return document;
   const job = readBarJob(document.value);
   if (!job.ok) return job;
-  const solved = solveBars(job.value, await loadSolver(), seconds);
+  const solver = await loadSolver(seconds === undefined ? undefined : () => performance.now());
+  const solved = solveBars(job.value, solver, seconds);
   if (!solved.ok) return solved;
   const { cost, bars, bound, proven } = solved.value;
   return ok({

@@ -11,7 +11,7 @@ const STOPPED = { optimal: false, feasible: false, infeasible: false, objective:
 
 /** A solver that counts how often it is asked, and one that never comes to anything. */
 async function solvers() {
-  const solver = highsSolver(await highsLoader(), () => performance.now());
+  const solver = highsSolver(await highsLoader());
   const asked = { times: 0 };
   const counting = (solve: IntegerSolver['solve'], now = solver.now): IntegerSolver => ({
     now,

@@ -13,7 +13,7 @@ import { planReport } from './show/report';
 let solver: IntegerSolver;
 let plans: Plan[];
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
   const garden = demoGarden();
   plans = garden.covers.map((cover) => {
     const made = plan(garden, cover, solver);

@@ -44,23 +44,33 @@ test('weather that has been, and what a forecast says of it: simulated, marked s
 test('many years at once: each is worked out once, eight may wait, and the rest are told to come again', async () => {
   const turn = inTurn();
   const worked: number[] = [];
-  const asking = Array.from({ length: 10 }, (_, n) => turn(`year ${n}`, () => worked.push(n)));
+  const work = (n: number) => () => Promise.resolve(String(worked.push(n)));
+  const asking = Array.from({ length: 10 }, (_, n) => turn(`year ${n}`, work(n)));
   expect(asking.map((a) => a !== undefined)).toEqual([...Array<boolean>(8).fill(true), false, false]);
   // The same question waits for the same answer.
-  expect(turn('year 3', () => worked.push(99))).toBe(asking[3]);
+  expect(turn('year 3', work(99))).toBe(asking[3]);
   await Promise.all(asking);
   expect(worked).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
   // Kept, it is not worked out again; where there is room again another is.
-  expect(await turn('year 3', () => worked.push(99))).toBe(await asking[3]);
-  await turn('year 9', () => worked.push(9));
+  expect(await turn('year 3', work(99))).toBe(await asking[3]);
+  await turn('year 9', work(9));
   expect(worked).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 9]);
   // One that breaks keeps nobody from the next.
-  await expect(
-    turn('broken', () => {
-      throw new Error('broken');
-    }),
-  ).rejects.toThrow('broken');
-  expect(await turn('after', () => 'it goes on')).toBe('"it goes on"');
+  await expect(turn('broken', () => Promise.reject(new Error('broken')))).rejects.toThrow('broken');
+  expect(await turn('after', () => Promise.resolve('it goes on'))).toBe('it goes on');
+});
+
+test('years are worked out beside the server: what is asked meanwhile is answered first', async () => {
+  const order: string[] = [];
+  const years = Array.from({ length: 6 }, (_, n) =>
+    get(`weather?lat=${30 + n}&lon=0&from=2027-01-01T00:00:00Z&hours=8760`).then(() => order.push('year')),
+  );
+  // The first one has begun.
+  await new Promise((begun) => setTimeout(begun, 20));
+  await get('weather?').then(() => order.push('at once'));
+  expect(order).toEqual(['at once']);
+  await Promise.all(years);
+  expect(order).toHaveLength(7);
 });
 
 test.each([

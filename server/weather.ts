@@ -1,13 +1,13 @@
 /** The weather service: simulated, and marked so in every answer. A real one would answer the same questions in the same form. */
 import express, { Router, type NextFunction, type Request, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
+import { type ChildProcess, fork } from 'node:child_process';
 import * as z from 'zod/mini';
 import { between, text, whole } from '../core/base/schema';
 import { issueFaults } from '../core/base/issues';
-import { simulatedForecast, simulatedWeather } from '../core/judge/weather/simulated';
 import { bedModelSchema, pairReadings } from '../core/judge/climate/thermometer';
 import { tendingSchema } from '../core/judge/climate/operation';
-import { WEATHER_LISTS, type Weather } from '../core/judge/weather/weather';
+import type { WeatherQuestion } from './weatherBeside';
 
 /** Questions of one address in a minute. */
 export const ASKED_A_MINUTE = 120;
@@ -33,34 +33,22 @@ const count = (most: number) =>
     between(1, most),
   );
 const instant = z.iso.datetime({ offset: true, message: 'must be a time such as 2027-01-15T14:00:00Z' });
-const place = {
+const placeSchema = z.strictObject({
   lat: number(-90, 90),
   lon: number(-180, 180),
   elevation: z._default(number(-500, 9000), 0),
   seed: z._default(text(40), ''),
-};
-const pastSchema = z.strictObject({ ...place, from: instant, hours: count(MOST_HOURS) });
-const forecastSchema = z.strictObject({
-  ...place,
-  issued: instant,
-  hours: count(MOST_FORECAST_HOURS),
 });
-
-const DECIMALS: Readonly<Partial<Record<keyof Weather, number>>> = { sunWPerM2: 0, cloud: 2, rainMm: 2, snowMm: 1 };
-/** As finely as weather is known: a tenth. */
-function rounded(w: Weather): Weather {
-  return WEATHER_LISTS.reduce((all, k) => ({ ...all, [k]: w[k].map((x) => Number(x.toFixed(DECIMALS[k] ?? 1))) }), w);
-}
+const pastSchema = z.extend(placeSchema, { from: instant, hours: count(MOST_HOURS) });
+const forecastSchema = z.extend(placeSchema, { issued: instant, hours: count(MOST_FORECAST_HOURS) });
 
 /** Answers that are kept, the last asked for; a year of hours is about half a megabyte of text. */
 const KEPT = 24;
 /** Answers that may be worked out or wait for it at one time. */
 const MOST_WAITING = 8;
-/** Between two of them others are served, ms. */
-const BREATH_MS = 20;
 
-/** Works answers out one at a time, each question once, with room for other requests in between. */
-export function inTurn(): (question: string, work: () => unknown) => Promise<string> | undefined {
+/** Works answers out one at a time, each question once. */
+export function inTurn(): (question: string, work: () => Promise<string>) => Promise<string> | undefined {
   const kept = new Map<string, string>();
   const coming = new Map<string, Promise<string>>();
   let last: Promise<unknown> = Promise.resolve();
@@ -74,9 +62,8 @@ export function inTurn(): (question: string, work: () => unknown) => Promise<str
     const already = coming.get(question);
     if (already || coming.size >= MOST_WAITING) return already;
     const answer = last
-      .then(() => new Promise((next) => setTimeout(next, BREATH_MS)))
-      .then(() => {
-        const text = JSON.stringify(work());
+      .then(work)
+      .then((text) => {
         kept.set(question, text);
         const [oldest] = kept.keys();
         if (kept.size > KEPT && oldest !== undefined) kept.delete(oldest);
@@ -89,8 +76,31 @@ export function inTurn(): (question: string, work: () => unknown) => Promise<str
   };
 }
 
+/** Asks a process beside the server, one question at a time; it is started by the first, and again where it broke. */
+function besideServer(): (question: WeatherQuestion) => Promise<string> {
+  let process: ChildProcess | undefined;
+  return (question) =>
+    new Promise((answer, fail) => {
+      process ??= fork(new URL('./weatherBeside.ts', import.meta.url), { execArgv: ['--import', 'tsx'] });
+      // It ends with the server, and keeps it from ending at no time.
+      process.unref();
+      process.channel?.unref();
+      process.removeAllListeners();
+      process.once('message', answer);
+      process.once('exit', () => {
+        process = undefined;
+        fail(new Error('the weather could not be worked out'));
+      });
+      process.send(question);
+    });
+}
+
 /** Answers with what a schema reads of the question, or says of each field what would be right. */
-function answering<T>(schema: z.ZodMiniType<T>, turn: ReturnType<typeof inTurn>, answer: (asked: T) => unknown) {
+function answering<T>(
+  schema: z.ZodMiniType<T>,
+  turn: ReturnType<typeof inTurn>,
+  answer: (asked: T) => Promise<string>,
+) {
   return (request: Request, response: Response, next: NextFunction): void => {
     const read = schema.safeParse(request.query);
     response.set('Cache-Control', 'no-store');
@@ -166,19 +176,25 @@ export function weatherService(): Router {
       message: { errors: [{ field: 'request', message: `at most ${ASKED_A_MINUTE} questions a minute` }] },
     }),
   );
-  const where = (q: { lat: number; lon: number; elevation: number }) => ({
-    latitudeDeg: q.lat,
-    longitudeDeg: q.lon,
-    elevationM: q.elevation,
-  });
   const turn = inTurn();
+  const worked = besideServer();
+  const asked = (kind: WeatherQuestion['kind'], q: z.infer<typeof placeSchema>, from: string, hours: number) =>
+    worked({
+      kind,
+      latitudeDeg: q.lat,
+      longitudeDeg: q.lon,
+      elevationM: q.elevation,
+      seed: q.seed,
+      fromMs: Date.parse(from),
+      hours,
+    });
   router.get(
     '/weather',
-    answering(pastSchema, turn, (q) => rounded(simulatedWeather(where(q), q.seed, Date.parse(q.from), q.hours))),
+    answering(pastSchema, turn, (q) => asked('past', q, q.from, q.hours)),
   );
   router.get(
     '/forecast',
-    answering(forecastSchema, turn, (q) => rounded(simulatedForecast(where(q), q.seed, Date.parse(q.issued), q.hours))),
+    answering(forecastSchema, turn, (q) => asked('forecast', q, q.issued, q.hours)),
   );
   router.post('/thermometers', express.json({ limit: MOST_BODY }), (request, response, next) => {
     streamPair(request, response).catch(next);

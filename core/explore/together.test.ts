@@ -7,7 +7,7 @@ import { type MergeProposal, planTogether } from './together';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 const garden = { ...demoGarden(), shelf: [], owned: {} };
 

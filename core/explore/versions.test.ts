@@ -13,7 +13,7 @@ import { versionsOf } from './versions';
 const garden = demoGarden();
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 const of = (index: number, g: Garden = garden) => versionsOf(g, g.covers[index] as Cover, solver);
 

@@ -14,7 +14,7 @@ import { tagSheet } from './tagSheet';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 
 const planned = (garden: Garden, cover: Cover): Plan => {

@@ -10,7 +10,7 @@ import type { Cover, Garden } from '../garden/garden';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 const planned = (garden: Garden, at = 0): Plan => {
   const made = plan(garden, garden.covers[at] as Cover, solver);

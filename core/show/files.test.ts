@@ -17,7 +17,7 @@ beforeAll(async () => {
   const made = plan(
     garden,
     garden.covers[0] as Cover,
-    highsSolver(await highsLoader(), () => performance.now()),
+    highsSolver(await highsLoader()),
   );
   if (!made.ok) throw new Error(JSON.stringify(made.faults));
   p = made.value;

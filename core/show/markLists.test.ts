@@ -19,7 +19,7 @@ import { MARGIN, newBook } from './pen';
 let solver: IntegerSolver;
 let paper: Lettering;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
   paper = onPaper((await newBook('x', 'x', 'imperial')).pen);
 });
 

@@ -15,7 +15,7 @@ import { tagSheet } from './tagSheet';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 
 interface Word {

@@ -7,7 +7,7 @@ import { planReport } from './report';
 let lid: Plan;
 let tunnel: Plan;
 beforeAll(async () => {
-  const solver = highsSolver(await highsLoader(), () => 0);
+  const solver = highsSolver(await highsLoader());
   const garden = demoGarden();
   const made = ['winter-lid', 'salad-tunnel'].map((id) => {
     const cover = garden.covers.find((c) => c.id === id);

@@ -13,7 +13,7 @@ import { planReport } from '../../core/show/report';
 import { viewSvg } from '../../core/show/svg';
 import { type Bed, bedSchema, squareBed } from '../../core/site/bed';
 import { drawn, near } from '../../core/testing/arbitrary';
-import { type Tally, fails, notANumber, tally, thrownFrom } from './trial';
+import { type Tally, fails, notANumber, tally, thrownFrom, took } from './trial';
 
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
 
@@ -99,10 +99,7 @@ export function goThrough(t: Tally, garden: Garden, solver: IntegerSolver | unde
     } catch (error) {
       fails(t, `${cover.family}: ${thrownFrom(error)}`, repro);
     }
-    const ms = performance.now() - began;
-    t.worstMs = Math.max(t.worstMs, ms);
-    const most = solver ? PROVEN_MOST_MS : MOST_MS;
-    if (ms > most) fails(t, `${cover.family}: slower than ${most} ms`, repro);
+    took(t, cover.family, performance.now() - began, solver ? PROVEN_MOST_MS : MOST_MS, repro);
   }
 }
 

@@ -10,7 +10,7 @@ import { readBarJob } from '../../core/make/cutting/job';
 import { solveSheetJob } from '../../core/make/cutting/sheetJob';
 import { readPricesCsv } from '../../core/show/prices';
 import { goThrough } from './answers';
-import { type Tally, fails, tally, thrownFrom } from './trial';
+import { type Tally, fails, tally, thrownFrom, took } from './trial';
 
 /** What is put in place of something. */
 const odd: fc.Arbitrary<unknown> = fc.oneof(
@@ -95,6 +95,9 @@ const texts: fc.Arbitrary<(text: string) => string> = fc.oneof(
   ),
 );
 
+/** Longest that one file may take, ms. */
+const MOST_MS = 5000;
+
 /** One reader held against spoiled documents. */
 function hold(
   t: Tally,
@@ -116,9 +119,7 @@ function hold(
     fails(t, `${what}: ${thrownFrom(error)}`, repro());
     return false;
   } finally {
-    const ms = performance.now() - began;
-    t.worstMs = Math.max(t.worstMs, ms);
-    if (ms > 5000) fails(t, `${what}: slower than 5 s`, repro());
+    took(t, what, performance.now() - began, MOST_MS, repro());
   }
 }
 

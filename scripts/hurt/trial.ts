@@ -6,17 +6,32 @@ export interface Tally {
   through: number;
   worstMs: number;
   readonly failed: Map<string, { count: number; readonly example: string }>;
+  /** What took longer than it may: told by `npm run hurt`, but no fault on a machine whose pace is not known. */
+  readonly slow: Map<string, { count: number; readonly example: string }>;
 }
 
 export function tally(name: string): Tally {
-  return { name, tried: 0, through: 0, worstMs: 0, failed: new Map() };
+  return { name, tried: 0, through: 0, worstMs: 0, failed: new Map(), slow: new Map() };
+}
+
+function note(all: Tally['failed'], what: string, example: unknown): void {
+  const known = all.get(what);
+  if (known) known.count++;
+  else all.set(what, { count: 1, example: JSON.stringify(example)?.slice(0, 3000) ?? '' });
 }
 
 export function fails(t: Tally, what: string, example: unknown): void {
-  const known = t.failed.get(what);
-  if (known) known.count++;
-  else t.failed.set(what, { count: 1, example: JSON.stringify(example)?.slice(0, 3000) ?? '' });
+  note(t.failed, what, example);
 }
+
+/** Counts how long something took. @param mostMs longest that it may take */
+export function took(t: Tally, what: string, ms: number, mostMs: number, example: unknown): void {
+  t.worstMs = Math.max(t.worstMs, ms);
+  if (ms > mostMs) note(t.slow, `${what}: slower than ${mostMs} ms`, example);
+}
+
+/** Everything that failed or was too slow. */
+export const faultsOf = ({ failed, slow }: Tally): Tally['failed'] => new Map([...failed, ...slow]);
 
 /** Where a value holds something that is no number; undefined when all is sound. */
 export function notANumber(value: unknown, path = ''): string | undefined {
@@ -42,7 +57,7 @@ export function thrownFrom(error: unknown): string {
 
 /** One line of the table. */
 export function row(t: Tally): string {
-  const failed = [...t.failed.values()].reduce((sum, f) => sum + f.count, 0);
+  const failed = [...faultsOf(t).values()].reduce((sum, f) => sum + f.count, 0);
   return `${t.name.padEnd(44)} ${String(t.tried).padStart(8)} ${String(t.through).padStart(9)} ${String(failed).padStart(7)} ${Math.round(t.worstMs).toString().padStart(9)}`;
 }
 export const HEAD = `${'trial'.padEnd(44)} ${'tried'.padStart(8)} ${'through'.padStart(9)} ${'failed'.padStart(7)} ${'worst ms'.padStart(9)}`;

@@ -23,7 +23,7 @@ let loading: Promise<void> | undefined;
 export async function loadSolver(): Promise<IntegerSolver> {
   await (loading ??= highsLoader({ locateFile: () => wasmUrl })
     .then((highs) => {
-      here = highsSolver(highs, now, 1);
+      here = highsSolver(highs, now);
     })
     .catch((cause: unknown) => {
       loading = undefined;

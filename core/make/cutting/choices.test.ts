@@ -12,7 +12,7 @@ import { solveBars } from './solve';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 
 const HAND = { cost: 1e6, length: 1e9 };

@@ -7,7 +7,7 @@ import type { IntegerSolver } from './linearProgram';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 /** Time for so many looks at the clock: a programme that does not end is stopped. */
 const time = (looks = 200): (() => number) => {

@@ -6,12 +6,9 @@ import type { CutBar } from './bestFitDecreasing';
 /** A linear or integer programme solver, given a problem in LP format; a library supplies it at the edge. */
 export interface IntegerSolver {
   readonly solve: (lp: string, seconds: number) => SolverAnswer;
-  /** The time, seconds from any moment; the core has no clock of its own. */
+  /** Seconds from any moment: of a clock where a person waits, else of the work of a usual machine. The core has no clock of its own. */
   readonly now: () => number;
-  /**
-   * How many times as long as a person would wait a job may take; 1 when not said. Where nobody waits, time is only what stops a job that
-   * would never end: a slow machine gives the answer of a quick one.
-   */
+  /** How many times as long as a person would wait a job may take; 1 when not said. */
   readonly patience?: number;
 }
 

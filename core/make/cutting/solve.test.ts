@@ -16,7 +16,7 @@ const known = JSON.parse(readFileSync('core/make/cutting/cutting.cases.json', 'u
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 
 function solved(job: BarJob, seconds?: number): CutPlan {

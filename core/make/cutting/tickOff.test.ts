@@ -9,7 +9,7 @@ import { KEPT_OFFCUT_MM, cutBar, cutFlat, outgrown, spoil } from './tickOff';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 const planOf = (garden: Garden): Plan => {
   const made = plan(garden, garden.covers[0] as Cover, solver);

@@ -9,7 +9,7 @@ import { fewestSetUps, setUpsOf } from './tieBreaks';
 
 let solver: IntegerSolver;
 beforeAll(async () => {
-  solver = highsSolver(await highsLoader(), () => performance.now());
+  solver = highsSolver(await highsLoader());
 });
 const none: IntegerSolver = {
   now: () => 0,

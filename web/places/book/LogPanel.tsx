@@ -78,7 +78,7 @@ function Fitted({
   };
   const job = useJob('fit', input, { weather });
   const fit = job.value;
-  // What there was stays while it is worked out anew: nothing moves under the hand.
+  // What there was stays while it is worked out anew, so that nothing moves under the hand; taken is only what is of today's readings.
   if (!fit && job.state !== 'done') return <JobSays job={job} doing="Setting what was read beside what was reckoned" />;
   if (!fit) return <p>Too few of the readings lie in days whose weather is known.</p>;
   const said = (factor: number, sure: number | null, what: string): ReactNode =>
@@ -99,6 +99,7 @@ function Fitted({
       </p>
       <Button
         $strong
+        isDisabled={job.state !== 'done'}
         onPress={() =>
           void run((g) => {
             const { loss, gain } = fit.taught;
