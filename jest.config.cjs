@@ -8,8 +8,10 @@ module.exports = {
   // The command line is run for real, beside another test on a slow machine.
   testTimeout: 60_000,
   testMatch: ['<rootDir>/{core,cli,server,web,scripts}/**/*.test.{ts,tsx}'],
+  // This one comes as a module alone.
+  transformIgnorePatterns: ['/node_modules/(?!country-to-currency/)'],
   transform: {
-    '^.+\\.tsx?$': [
+    '^.+\\.([jt]sx?)$': [
       '@swc/jest',
       {
         jsc: {

@@ -28,7 +28,7 @@ test('the year: a coat is a sheet of its own, frost dates move the calendar, and
   await page.getByRole('button', { name: 'Add a coat' }).click();
   const coats = page.getByTestId('coats');
   await choose(page, 'Coat 1', 'fabric 30 g', coats);
-  await expect(coats).toContainText('80 % of the light (−10 %), nights 2.0 °C milder');
+  await expect(coats).toContainText('80 % of the light (−10 %), nights 3.6 °F milder');
   const on = page.getByLabel('Coat 1 on, day and month');
   await on.fill('04-15');
   await on.press('Enter');

@@ -11,8 +11,23 @@ test('first visit to printed list: measure a bed, cover it, take the paper along
   await page.getByRole('button', { name: 'Start my own garden' }).click();
   await page.getByRole('button', { name: 'Use my place' }).click();
   await expect(page.getByText(/did not give its place/)).toBeVisible();
-  await page.getByLabel('Latitude, degrees north').fill('44.1');
-  await page.getByLabel('Latitude, degrees north').press('Enter');
+  // What is refused is not passed over.
+  const latitude = page.getByLabel('Latitude', { exact: true });
+  await latitude.fill('44.1 W');
+  await page.getByRole('button', { name: 'Start the garden' }).click();
+  await expect(latitude).toBeFocused();
+  // A town says where, how one measures and what one pays with.
+  const town = page.getByRole('combobox', { name: 'Town' });
+  await town.fill('zurich');
+  await page.getByRole('option', { name: 'Zürich, ZH, Switzerland' }).click();
+  await expect(latitude).toHaveValue('47.4° N');
+  await expect(page.getByLabel('Currency, a three-letter code')).toHaveValue('CHF');
+  await town.fill('burlington, vt');
+  await expect(page.getByRole('option', { name: 'Burlington, VT, United States' })).toBeVisible();
+  await town.press('ArrowDown');
+  await town.press('Enter');
+  await expect(latitude).toHaveValue('44.5° N');
+  await expect(page.getByLabel('Currency, a three-letter code')).toHaveValue('USD');
   await page.getByRole('button', { name: 'Start the garden' }).click();
   await page.getByRole('button', { name: 'Add a bed' }).click();
   await page.getByRole('link', { name: 'Measure it' }).click();

@@ -7,6 +7,7 @@ import { randomBytes } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
+import { placesService } from './places';
 import { weatherService } from './weather';
 
 const NONCE = '__CSP_NONCE__';
@@ -91,7 +92,7 @@ export function createApp(dist: string, log?: Logger): Express {
   const built = (folder: string, serveStatic: object): express.Handler =>
     expressStaticGzip(folder, { index: false, enableBrotli: true, orderPreference: ['br', 'gzip'], serveStatic });
   app.use('/assets', built(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
-  app.use('/api', compression(), weatherService());
+  app.use('/api', compression(), placesService(), weatherService());
   app.use('/api', (_request, response) => response.status(404).json({ error: 'not found' }));
   app.use(rateLimit({ windowMs: 60_000, limit: PAGES_A_MINUTE, standardHeaders: true, legacyHeaders: false }));
   app.use(compression());

@@ -4,7 +4,7 @@ import { phrase } from '../base/figure';
 import type { Result } from '../base/result';
 import { demoGarden } from '../garden/demo';
 import { inverted, withChanges } from '../garden/difference';
-import { type Garden, checkGarden } from '../garden/garden';
+import { type Garden, checkGarden, emptyGarden } from '../garden/garden';
 import { cachedLayout } from '../layout';
 import { addCover } from './addCover';
 import {
@@ -41,7 +41,8 @@ import { addDesign, keepVersion, setAnswer, setAnswers, setDimension, takeVersio
 import {
   forgetFrost,
   nameGarden,
-  setElevation,
+  setTown,
+  startInTown,
   setExposure,
   setFrost,
   setGust,
@@ -96,6 +97,7 @@ const garden = demoGarden();
 const [bed] = garden.beds;
 const [cover] = garden.covers;
 if (!bed || !cover) throw new Error('empty');
+const BURLINGTON = { name: 'Burlington', region: 'VT', country: 'US', latitudeDeg: 44.48, longitudeDeg: -73.21 };
 const lumber = { kind: 'bar', entry: { key: '2x4', name: '2x4' } } as const;
 
 /** What a command leaves; it must have been carried out. */
@@ -304,7 +306,8 @@ const COMMANDS: readonly Command[] = [
   (g) => turnPlot(g, 15),
   (g) => setUnits(g, 'Units', { length: 'mm' }),
   (g) => setWhere(g, 'Where', { latitudeDeg: 44 }),
-  (g) => setElevation(g, 320),
+  (g) => setWhere(g, 'Set the height', { elevationM: 320 }),
+  (g) => setTown(g, BURLINGTON),
   (g) => setWindFrom(g, 225),
   (g) => setExposure(g, 'exposed'),
   (g) => setSnow(g, { by: 'ground', groundPa: 1900 }),
@@ -360,4 +363,14 @@ test('commands in any order: each is carried out whole or refused, and all of th
     }),
     { numRuns: 60, seed: 7 },
   );
+});
+
+test('a garden that begins in a town measures and pays as its country does', () => {
+  const zurich = { name: 'Zürich', region: 'ZH', country: 'CH', latitudeDeg: 47.37, longitudeDeg: 8.55 };
+  const begun = after(startInTown(emptyGarden('G'), zurich));
+  expect(begun.units).toEqual({ length: 'cm', temperature: 'C', stock: 'metric', currency: 'CHF' });
+  expect(begun.site).toMatchObject({ place: 'Zürich, ZH, Switzerland', latitudeDeg: 47.37, longitudeDeg: 8.55 });
+  // One that is planned in already keeps its measures.
+  expect(after(setTown(garden, zurich)).units).toEqual(garden.units);
+  expect(startInTown(garden, { ...zurich, latitudeDeg: 90 })).toMatchObject({ ok: false });
 });

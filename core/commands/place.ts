@@ -3,11 +3,20 @@ import type { Draft } from 'immer';
 import type { Result } from '../base/result';
 import type { Garden } from '../garden/garden';
 import { frostOf } from '../judge/season/frost';
+import { unitsOf } from '../site/locale';
 import type { FrostDates } from '../site/place';
+import { type Town, townName } from '../site/town';
 import { type Change, change } from './change';
 
 type Place = Garden['site'];
+type Where = Pick<Place, 'place' | 'latitudeDeg' | 'longitudeDeg' | 'elevationM' | 'timeZone'>;
 type RoughFact = Place['rough'][number];
+
+const whereOf = (town: Town): Partial<Where> => ({
+  place: townName(town).slice(0, 80),
+  latitudeDeg: town.latitudeDeg,
+  longitudeDeg: town.longitudeDeg,
+});
 
 /** A change to the place; what is typed or read off a table is rough no more. */
 const changePlace = (
@@ -37,16 +46,20 @@ export const turnPlot = (garden: Garden, upDeg: number): Result<Change> =>
 export const setUnits = (garden: Garden, label: string, part: Partial<Garden['units']>): Result<Change> =>
   change(garden, label, (g) => void Object.assign(g.units, part));
 
-/** Sets where the garden lies. */
-export const setWhere = (
-  garden: Garden,
-  label: string,
-  where: Partial<Pick<Place, 'place' | 'latitudeDeg' | 'longitudeDeg' | 'timeZone'>>,
-): Result<Change> => changePlace(garden, label, (site) => void Object.assign(site, where));
+/** Sets where the garden lies, and how high. */
+export const setWhere = (garden: Garden, label: string, where: Partial<Where>): Result<Change> =>
+  changePlace(garden, label, (site) => void Object.assign(site, where));
 
-/** Sets how high the garden lies above the sea, m. */
-export const setElevation = (garden: Garden, elevationM: number): Result<Change> =>
-  changePlace(garden, 'Set the height', (site) => void (site.elevationM = elevationM));
+/** Sets where the garden lies by its town; the town's height is not known, and stays as it was. */
+export const setTown = (garden: Garden, town: Town): Result<Change> => setWhere(garden, 'Set the town', whereOf(town));
+
+/** Sets a garden's town, and measures, money and shops as its country has them: for one that nothing is planned in yet. */
+export function startInTown(garden: Garden, town: Town): Result<Change> {
+  return change(garden, 'Set the town', (g) => {
+    Object.assign(g.site, whereOf(town));
+    Object.assign(g.units, unitsOf(town.country));
+  });
+}
 
 /** Sets the worst gust, m/s. */
 export const setGust = (garden: Garden, gustMPerS: number): Result<Change> =>

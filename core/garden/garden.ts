@@ -320,7 +320,7 @@ export function emptyGarden(gardenName: string): Garden {
     format: GARDEN_FORMAT,
     version: GARDEN_VERSION,
     name: gardenName,
-    units: { length: 'ftin', temperature: 'C', stock: 'imperial', currency: 'USD' },
+    units: { length: 'ftin', temperature: 'F', stock: 'imperial', currency: 'USD' },
     site: {
       place: '',
       latitudeDeg: 45,

@@ -1,4 +1,5 @@
 import { type ReactNode, memo, useEffect, useRef } from 'react';
+import { Button as AriaButton, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { useCurrent, useKeepInHand } from './current';
@@ -11,6 +12,7 @@ import { News } from './News';
 import { useReminding } from '../weather/reminding';
 import { useFileDrop } from './useFileDrop';
 import { useWay } from './way';
+import { overPage } from '../parts/look';
 
 const AskTabs = lazyPart(() => import('./AskTabs').then((m) => m.AskTabs));
 const Reminders = lazyPart(() => import('../weather/Reminders').then((m) => m.default));
@@ -81,8 +83,11 @@ const Rule = styled.nav`
     border-radius: 50%;
     background: var(--rule);
   }
-  .leaf:last-child {
+  .leaf:last-of-type {
     border-bottom: 2px solid var(--rule-line);
+  }
+  .leaf.more {
+    display: none;
   }
   .leaf[aria-current='page'] {
     z-index: 2;
@@ -111,16 +116,50 @@ const Rule = styled.nav`
       border-top: 0;
       border-left: 1.5px solid var(--rule-line);
     }
-    .leaf:last-child {
+    .leaf:last-of-type {
       border-bottom: 0;
     }
-    /* The foot of a phone has room for the work; what is set once is reached from the plot. */
-    .leaf.aside {
+    .leaf.rest {
       display: none;
+    }
+    .leaf.more {
+      display: flex;
+      border-top: 0;
+      border-right: 0;
+      border-bottom: 0;
+      background: transparent;
+      color: inherit;
+      font-family: inherit;
+      cursor: pointer;
+    }
+    .leaf.more[data-current='true'] {
+      background: var(--strip);
+      color: var(--act);
     }
     .leaf::before {
       display: none;
     }
+  }
+`;
+
+const MenuSheet = styled(Popover)`
+  min-width: 12rem;
+  ${overPage}
+  .react-aria-Menu {
+    outline: none;
+  }
+  .react-aria-MenuItem {
+    display: flex;
+    align-items: center;
+    min-height: 3.2rem;
+    padding: 0 1rem;
+    border-top: 1px solid var(--hair);
+    font-weight: 600;
+    outline: none;
+    cursor: pointer;
+  }
+  .react-aria-MenuItem[data-focused] {
+    background: var(--hair);
   }
 `;
 
@@ -156,26 +195,29 @@ const Places = memo(function Places({
 }): ReactNode {
   const open = useApp((s) => s.open !== null);
   const way = useWay();
-  const places: readonly { readonly to: string; readonly name: string; readonly aside?: boolean }[] = open
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  // The foot of a phone has room for what is used in the garden and the shop; the rest is behind one press.
+  const places: readonly { readonly to: string; readonly name: string; readonly rest?: boolean }[] = open
     ? [
         { to: way('plot'), name: 'Plot' },
         ...(bedId
           ? [
-              { to: way('bed', bedId), name: 'Bed' },
-              { to: way('choose', bedId), name: 'Choose' },
+              { to: way('bed', bedId), name: 'Bed', rest: true },
+              { to: way('choose', bedId), name: 'Choose', rest: true },
             ]
           : []),
         ...(coverId
           ? [
               { to: way('bench', coverId), name: 'Bench' },
-              { to: way('saw', coverId), name: 'Saw' },
+              { to: way('saw', coverId), name: 'Saw', rest: true },
               { to: way('cart', coverId), name: 'Cart' },
               { to: way('build', coverId), name: 'Build' },
             ]
           : []),
         { to: way('book'), name: 'Day book' },
-        { to: way('shelf'), name: 'Shelf' },
-        { to: way('settings'), name: 'Settings', aside: true },
+        { to: way('shelf'), name: 'Shelf', rest: true },
+        { to: way('settings'), name: 'Settings', rest: true },
       ]
     : [{ to: '/settings', name: 'Settings' }];
   return (
@@ -186,7 +228,7 @@ const Places = memo(function Places({
       {places.map((p) => (
         <NavLink
           key={p.to}
-          className={p.aside ? 'leaf aside' : 'leaf'}
+          className={p.rest ? 'leaf rest' : 'leaf'}
           to={p.to}
           onPointerEnter={() => fetchAhead(p.to)}
           onFocus={() => fetchAhead(p.to)}
@@ -194,6 +236,22 @@ const Places = memo(function Places({
           {p.name}
         </NavLink>
       ))}
+      {open && (
+        <MenuTrigger>
+          <AriaButton className="leaf more" data-current={places.some((p) => p.rest && pathname.startsWith(p.to))}>
+            More
+          </AriaButton>
+          <MenuSheet>
+            <Menu onAction={(to) => void navigate(String(to))}>
+              {[...places.filter((p) => p.rest), { to: '/gardens', name: 'All gardens' }].map((p) => (
+                <MenuItem key={p.to} id={p.to}>
+                  {p.name}
+                </MenuItem>
+              ))}
+            </Menu>
+          </MenuSheet>
+        </MenuTrigger>
+      )}
     </Rule>
   );
 });

@@ -44,7 +44,8 @@ const Box = styled(Select)`
   }
 `;
 
-const Sheet = styled(Popover)`
+/** The list that opens under a choice. */
+export const PickSheet = styled(Popover)`
   min-width: var(--trigger-width);
   max-width: min(26rem, calc(100vw - 1rem));
   overflow: auto;
@@ -90,6 +91,10 @@ const Sheet = styled(Popover)`
     font-size: 0.875rem;
     white-space: nowrap;
   }
+  p.why {
+    margin: 0;
+    padding: 0.6rem 0.7rem;
+  }
   .why {
     grid-column: 2 / -1;
     color: var(--quiet);
@@ -130,7 +135,7 @@ export const Pick = memo(function Pick({
         <SelectValue>{chosen?.label ?? empty}</SelectValue>
         <ChevronsUpDown size={14} aria-hidden />
       </Button>
-      <Sheet placement="bottom start">
+      <PickSheet placement="bottom start">
         <ListBox className="list">
           {groups.map((g) =>
             g.name === '' ? (
@@ -147,7 +152,7 @@ export const Pick = memo(function Pick({
             ),
           )}
         </ListBox>
-      </Sheet>
+      </PickSheet>
     </Box>
   );
 });

@@ -1,9 +1,16 @@
 import type { ReactNode } from 'react';
+import { unitOf } from '../../core/base/amount';
 import type { LengthUnit } from '../../core/base/length';
 import type { Result } from '../../core/base/result';
 import type { Garden } from '../../core/garden/garden';
+import { formatCoordinate, readCoordinate } from '../../core/site/coordinate';
+import type { Town } from '../../core/site/town';
+import { lazyPart } from '../app/appUpdate';
+import { useUnits } from '../app/hooks';
 import { NumberField, TypedField } from './TypedField';
 import { Choice, Row } from './controls';
+
+const TownField = lazyPart(() => import('./TownField').then((m) => m.TownField));
 
 type Units = Garden['units'];
 
@@ -63,37 +70,43 @@ export function ShopField({ units, onSet }: UnitFieldsProps): ReactNode {
   );
 }
 
-/** Where a garden is on the earth. */
-export function WhereFields({
-  site,
-  onSet,
-}: {
-  readonly site: Pick<Garden['site'], 'latitudeDeg' | 'longitudeDeg'>;
-  readonly onSet: (
-    label: string,
-    where: Partial<Pick<Garden['site'], 'latitudeDeg' | 'longitudeDeg'>>,
-  ) => Result<unknown>;
-}): ReactNode {
+type Where = Pick<Garden['site'], 'latitudeDeg' | 'longitudeDeg' | 'elevationM'>;
+
+interface WhereProps {
+  readonly site: Where;
+  readonly onTown: (town: Town) => Result<unknown>;
+  readonly onSet: (label: string, where: Partial<Where>) => Result<unknown>;
+}
+
+/** Where a garden is on the earth: by its town, or by its latitude and longitude; and how high. */
+export function WhereFields({ site, onTown, onSet }: WhereProps): ReactNode {
+  const high = unitOf('elevation', useUnits());
+  const angle = (name: string, axis: 'latitude' | 'longitude', key: 'latitudeDeg' | 'longitudeDeg'): ReactNode => (
+    <Row name={name}>
+      <TypedField
+        label={name}
+        shown={formatCoordinate(site[key], axis)}
+        boxed
+        take={(text) => {
+          const read = readCoordinate(text, axis);
+          return read.ok ? onSet(`Set the ${axis}`, { [key]: read.value }) : read;
+        }}
+      />
+    </Row>
+  );
   return (
     <>
-      <Row name="Latitude" unit="° N">
+      <TownField onTown={onTown} />
+      {angle('Latitude', 'latitude', 'latitudeDeg')}
+      {angle('Longitude', 'longitude', 'longitudeDeg')}
+      <Row name="Height" unit={`${high.sign} above the sea`}>
         <NumberField
-          label="Latitude, degrees north"
-          value={site.latitudeDeg}
-          decimals={1}
-          min={-89}
-          max={89}
-          onSet={(latitudeDeg) => onSet('Set the latitude', { latitudeDeg })}
-        />
-      </Row>
-      <Row name="Longitude" unit="° E">
-        <NumberField
-          label="Longitude, degrees east"
-          value={site.longitudeDeg}
-          decimals={1}
-          min={-180}
-          max={180}
-          onSet={(longitudeDeg) => onSet('Set the longitude', { longitudeDeg })}
+          label={`Height above the sea, ${high.name}`}
+          value={site.elevationM * high.per}
+          decimals={0}
+          min={Math.ceil(-430 * high.per)}
+          max={Math.floor(6000 * high.per)}
+          onSet={(x) => onSet('Set the height', { elevationM: x / high.per })}
         />
       </Row>
     </>

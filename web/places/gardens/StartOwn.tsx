@@ -1,7 +1,10 @@
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { type Result, failAll, ok } from '../../../core/base/result';
-import { type Garden, PATH_MM, checkEdit, emptyGarden } from '../../../core/garden/garden';
+import { sayDay } from '../../../core/base/days';
+import type { Result } from '../../../core/base/result';
+import { nameGarden, setUnits, setWhere, startInTown } from '../../../core/commands/place';
+import { type Garden, PATH_MM, emptyGarden } from '../../../core/garden/garden';
+import { frostOf } from '../../../core/judge/season/frost';
 import { proposedUnits } from '../../../core/site/locale';
 import { ShownUnits } from '../../app/hooks';
 import { TypedField } from '../../parts/TypedField';
@@ -26,6 +29,7 @@ const Form = styled.section`
     font-size: 0.9375rem;
   }
   .deeds {
+    padding-bottom: 0.4rem;
     display: flex;
     flex-wrap: wrap;
     gap: 0.6rem;
@@ -38,6 +42,14 @@ const usualPractice = (stock: Garden['units']['stock']): Garden['site']['practic
   stock === 'metric' ? 'en' : 'asce';
 
 const round = (deg: number): number => Math.round(deg * 10) / 10;
+
+/** What follows from where a garden lies, until its gardener knows better. */
+function frostSaid(site: Garden['site']): string {
+  const frost = frostOf(site);
+  if (!frost) return 'By latitude and height it never freezes there, or never thaws.';
+  const day = (monthDay: string): string => sayDay(`2028-${monthDay}`);
+  return `Frost until about ${day(frost.lastSpring)} and again from about ${day(frost.firstAutumn)}, two weeks either way: rough, by latitude and height. Snow and wind are asked where they matter. All of it can be set later.`;
+}
 
 /** Three questions before a garden of one's own; every one of them can be left as it is. */
 export function StartOwn({
@@ -54,14 +66,11 @@ export function StartOwn({
     units: proposedUnits(navigator.language),
   }));
   const [heard, hear] = useState('');
+  const form = useRef<HTMLElement>(null);
   const { site, units } = garden;
-  const set = (part: Partial<Garden>): void => setGarden({ ...garden, ...part });
-  const setUnits = (_: string, part: Partial<Garden['units']>): Result<unknown> => {
-    const next = { ...garden, units: { ...units, ...part } };
-    const faults = checkEdit(garden, next);
-    if (faults.length > 0) return failAll(faults);
-    setGarden(next);
-    return ok(next);
+  const take = (done: Result<{ readonly garden: Garden }>): Result<unknown> => {
+    if (done.ok) setGarden(done.value.garden);
+    return done;
   };
   const askBrowser = (): void => {
     hear('Asking the browser…');
@@ -69,29 +78,39 @@ export function StartOwn({
     if (!('geolocation' in navigator)) return refused('it has none to give');
     navigator.geolocation.getCurrentPosition(
       ({ coords }) => {
-        const elevationM = coords.altitude === null ? site.elevationM : Math.round(coords.altitude);
-        set({
-          site: { ...site, latitudeDeg: round(coords.latitude), longitudeDeg: round(coords.longitude), elevationM },
-        });
-        hear('To a tenth of a degree. It stays in this browser.');
+        const done = take(
+          setWhere(garden, 'Use my place', {
+            latitudeDeg: round(coords.latitude),
+            longitudeDeg: round(coords.longitude),
+            ...(coords.altitude !== null && { elevationM: Math.round(coords.altitude) }),
+          }),
+        );
+        hear(done.ok ? 'To a tenth of a degree. It stays in this browser.' : (done.faults[0]?.message ?? ''));
       },
       (error) => refused(error.message || 'it was not allowed'),
       { timeout: 15_000 },
     );
   };
+  const start = (): void => {
+    // What was refused is not passed over: it is gone back to, and stands as it was if it is left so.
+    const refused = form.current?.querySelector<HTMLInputElement>('input[aria-invalid="true"]');
+    if (refused) return refused.focus();
+    onStart({
+      ...garden,
+      site: { ...site, practice: usualPractice(units.stock) },
+      plot: { ...garden.plot, pathMm: PATH_MM[units.stock] },
+    });
+  };
   return (
     <ShownUnits value={units}>
-      <Form aria-label="Start my own garden">
+      <Form ref={form} aria-label="Start my own garden">
         <p>Three questions. What you leave as it is can be set later.</p>
         <Row name="Name">
           <TypedField
             label="Name of the garden"
             shown={garden.name}
             boxed
-            take={(text) => {
-              if (text.trim() !== '') set({ name: text.trim().slice(0, 60) });
-              return ok(text);
-            }}
+            take={(text) => take(nameGarden(garden, text))}
           />
         </Row>
         <fieldset>
@@ -102,27 +121,23 @@ export function StartOwn({
               {heard || 'The sun is reckoned from it.'}
             </span>
           </div>
-          <WhereFields site={site} onSet={(_, where) => ok(set({ site: { ...site, ...where } }))} />
+          <WhereFields
+            site={site}
+            onTown={(town) => take(startInTown(garden, town))}
+            onSet={(label, where) => take(setWhere(garden, label, where))}
+          />
+          <p className="quiet">{frostSaid(site)}</p>
         </fieldset>
         <fieldset>
           <legend>How do you measure and pay?</legend>
-          <UnitFields units={units} onSet={setUnits} />
+          <UnitFields units={units} onSet={(label, part) => take(setUnits(garden, label, part))} />
         </fieldset>
         <fieldset>
           <legend>What does your shop sell?</legend>
-          <ShopField units={units} onSet={setUnits} />
+          <ShopField units={units} onSet={(label, part) => take(setUnits(garden, label, part))} />
         </fieldset>
         <div className="deeds">
-          <Button
-            $strong
-            onPress={() =>
-              onStart({
-                ...garden,
-                site: { ...site, practice: usualPractice(units.stock) },
-                plot: { ...garden.plot, pathMm: PATH_MM[units.stock] },
-              })
-            }
-          >
+          <Button $strong onPress={start}>
             Start the garden
           </Button>
           <Button onPress={onLeave}>Not now</Button>

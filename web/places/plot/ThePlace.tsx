@@ -1,12 +1,4 @@
-import {
-  nameGarden,
-  setElevation,
-  setGust,
-  setPaths,
-  setWhere,
-  setWindFrom,
-  turnPlot,
-} from '../../../core/commands/place';
+import { nameGarden, setGust, setPaths, setTown, setWhere, setWindFrom, turnPlot } from '../../../core/commands/place';
 import { unitOf } from '../../../core/base/amount';
 import type { ReactNode } from 'react';
 import { WINDS } from '../../../core/site/compass';
@@ -23,7 +15,7 @@ const nearestWind = (deg: number): number => (Math.round(deg / 45) % 8) * 45;
 export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
   const run = useRun();
   const { site, units, plot } = garden;
-  const [gust, high] = [unitOf('speed', units), unitOf('elevation', units)];
+  const gust = unitOf('speed', units);
   return (
     <section aria-label="The place">
       <h2>The place</h2>
@@ -53,17 +45,11 @@ export function ThePlace({ garden }: { readonly garden: Garden }): ReactNode {
           onSet={(x) => run((g) => turnPlot(g, x))}
         />
       </Row>
-      <WhereFields site={site} onSet={(label, where) => run((g) => setWhere(g, label, where))} />
-      <Row name="Height" unit={`${high.sign} above the sea`}>
-        <NumberField
-          label={`Height above the sea, ${high.name}`}
-          value={site.elevationM * high.per}
-          decimals={0}
-          min={Math.ceil(-430 * high.per)}
-          max={Math.floor(6000 * high.per)}
-          onSet={(x) => run((g) => setElevation(g, x / high.per))}
-        />
-      </Row>
+      <WhereFields
+        site={site}
+        onTown={(town) => run((g) => setTown(g, town))}
+        onSet={(label, where) => run((g) => setWhere(g, label, where))}
+      />
       <Row name="Worst gust" unit={gust.sign}>
         <NumberField
           label={`Worst gust, ${gust.name}`}
