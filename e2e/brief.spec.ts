@@ -6,7 +6,7 @@ test('from an empty garden to a chosen cover that holds, by keyboard alone', asy
   await page.goto('/');
   /** Goes to a thing and presses it, as the tab key and Enter do. */
   const press = async (role: 'button' | 'link' | 'option', name: string | RegExp): Promise<void> => {
-    const thing = page.getByRole(role, { name }).first();
+    const thing = page.getByRole(role, { name, exact: true }).first();
     await thing.focus();
     await page.keyboard.press('Enter');
   };
@@ -21,6 +21,9 @@ test('from an empty garden to a chosen cover that holds, by keyboard alone', asy
   await press('button', 'Add a bed');
   await press('link', 'Choose');
   await expect(page.getByTestId('brief-sentence')).toHaveText('A cover of any kind, for anything.');
+  // Before anything is said there are whole briefs to press, and every kind has its price.
+  await expect(page.getByRole('region', { name: 'What most gardeners want' }).getByRole('button')).toHaveCount(4);
+  await expect(page.getByRole('button', { name: 'To Staked tunnel' })).toContainText('$');
   await press('button', /^Add a crop/);
   await expect(page.getByRole('option', { name: 'spinach' })).toBeVisible();
   await page.keyboard.type('spin');

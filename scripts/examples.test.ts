@@ -23,6 +23,7 @@ import * as noon from '../core/judge/climate/noon';
 import * as judgedFor from '../core/judge/strength/designConditions';
 import * as snow from '../core/judge/strength/snow';
 import * as wind from '../core/judge/strength/windLoads';
+import * as coordinate from '../core/site/coordinate';
 import * as change from '../core/commands/change';
 import * as design from '../core/commands/design';
 import * as difference from '../core/garden/difference';
@@ -57,6 +58,7 @@ const known: Readonly<Record<string, unknown>> = {
   ...simulated,
   ...clock,
   ...compass,
+  ...coordinate,
   ...length,
   ...locale,
   ...market,

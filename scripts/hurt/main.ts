@@ -3,6 +3,7 @@ import highsLoader from 'highs';
 import { parseArgs } from 'node:util';
 import { highsSolver } from '../../core/make/cutting/highs';
 import { tryAnswers } from './answers';
+import { tryBriefs } from './brief';
 import { tryBrowser } from './browser';
 import { tryFiles } from './files';
 import { HEAD, type Tally, faultsOf, row } from './trial';
@@ -40,6 +41,8 @@ function untilTime(share: number, once: (seed: number) => Tally): Tally {
 const wanted = (name: string): boolean => values.only === undefined || values.only === name;
 const tallies: Tally[] = [
   ...(wanted('browser') ? await tryBrowser(seed, Number(values.kills)) : []),
+  // A quarter of an hour by itself: only where it is asked for.
+  ...(values.only === 'brief' ? [tryBriefs(seed, 500)] : []),
   ...(wanted('files') ? [untilTime(0.4, (s) => tryFiles(s, 2000))] : []),
   ...(wanted('answers') ? [untilTime(1, (s) => tryAnswers(s, 200, solver))] : []),
 ];

@@ -4,9 +4,7 @@ import { celsiusOf, degreesIn, unitOf } from '../../../core/base/amount';
 import { amount, phrase } from '../../../core/base/figure';
 import { type Result, fail } from '../../../core/base/result';
 import { FAMILIES } from '../../../core/cover/families';
-import { roundLength } from '../../../core/catalog/market';
-import { normalsOf } from '../../../core/judge/weather/normals';
-import { placeSnowMm } from '../../../core/explore/brief/wishes';
+import { placeWeather } from '../../../core/explore/brief/common';
 import { type Brief, PURPOSES, PURPOSE_KEYS } from '../../../core/site/brief';
 import { useCatalog, useGarden, useUnits } from '../../app/hooks';
 import { TypedField } from '../../parts/TypedField';
@@ -55,16 +53,6 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
   const units = useUnits();
   const [speed, mass] = [unitOf('speed', units), unitOf('mass', units)];
   const { temperature } = units;
-  const { site } = garden;
-  const proposed = (): Partial<Brief> => {
-    const { meanC, swingC } = normalsOf(site);
-    return {
-      // A clear night of midwinter is as much below the month's mean again as a cold spell is.
-      coldestC: Math.round(meanC - swingC - COLD_SPELL_C),
-      wetSnowMm: roundLength(placeSnowMm(site), garden.units.stock),
-      gustMPerS: site.gustMPerS,
-    };
-  };
   const materials = [...new Set([...catalog.bar.values()].map((x) => x.materialKey))].map((value) => ({
     value,
     label: catalog.material.get(value)?.name ?? value,
@@ -161,7 +149,7 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
         onSet={(lightPercent) => onSet('Light', { lightPercent })}
       />
       <div style={{ padding: '0.3rem 0' }}>
-        <Button onPress={() => void onSet('As this place is', proposed())}>As this place is</Button>
+        <Button onPress={() => void onSet('As this place is', placeWeather(garden))}>As this place is</Button>
       </div>
       <Choice
         label="Opened"
@@ -277,6 +265,3 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
     </Form>
   );
 }
-
-/** A cold night of a winter is so far below the mean of its coldest month, C. Source: our own middle figure, away from the sea. */
-const COLD_SPELL_C = 11;

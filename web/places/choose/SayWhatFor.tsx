@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { formatMoney } from '../../../core/base/amount';
 import { familyOf } from '../../../core/cover/families';
 import { phraseText } from '../../../core/base/figure';
+import { commonBriefs } from '../../../core/explore/brief/common';
 import { sentenceOf } from '../../../core/explore/brief/wishes';
 import type { Cover } from '../../../core/garden/garden';
 import type { Bed } from '../../../core/site/bed';
@@ -113,6 +114,26 @@ const Offers = styled.ul`
   }
 `;
 
+const Common = styled.section`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
+  gap: 0.6rem;
+  button {
+    display: grid;
+    gap: 0.15rem;
+    padding: 0.7rem 0.8rem;
+    text-align: left;
+    line-height: 1.3;
+  }
+  b {
+    font-size: 1.0625rem;
+  }
+  span {
+    color: var(--quiet);
+    font-weight: 400;
+  }
+`;
+
 /** Designs that are listed at first. */
 const ROWS = 5;
 
@@ -124,6 +145,7 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
   const brief = bed.brief ?? NOTHING_SAID;
   const [asked, ask] = useState<SearchFor & { readonly n: number }>();
   const set = (label: string, part: Partial<Brief>) => run((g) => setBrief(g, bed.id, label, part));
+  const find = (what: Brief): void => ask({ garden, bedId: bed.id, brief: what, n: (asked?.n ?? 0) + 1 });
   const changed = asked !== undefined && JSON.stringify(asked.brief) !== JSON.stringify(brief);
   return (
     <Body>
@@ -131,18 +153,19 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
         <ChooseLeaves />
         <div className="said">
           <p data-testid="brief-sentence">{phraseText(sentenceOf(garden, brief), units)}</p>
-          <Button $strong onPress={() => ask({ garden, bedId: bed.id, brief, n: (asked?.n ?? 0) + 1 })}>
+          <Button $strong onPress={() => find(brief)}>
             {asked === undefined ? 'Find the best covers' : 'Find again'}
           </Button>
         </div>
         {asked === undefined ? (
-          <Before bedId={bed.id}>
-            <p>
-              Say what the cover is for; all of it may be left unsaid. Every kind that Cabanon can build is then tried
-              on this bed, its pipes, boards, sheets and openings changed until it does all that is asked for the least
-              money.
-            </p>
-          </Before>
+          <Before
+            bedId={bed.id}
+            cropKey={brief.crops[0] ?? USUAL_CROP}
+            onAsk={(name, whole) => {
+              set(name, whole);
+              find(whole);
+            }}
+          />
         ) : (
           <Answer key={asked.n} bed={bed} of={asked} stale={changed} />
         )}
@@ -154,16 +177,52 @@ export function SayWhatFor({ bed }: { readonly bed: Bed }): ReactNode {
   );
 }
 
-/** What there is to see before anything was asked: the kinds as they usually are. */
-function Before({ bedId, children }: { readonly bedId: string; readonly children: ReactNode }): ReactNode {
-  const job = useJob('compare', { bedId, cropKey: 'spinach' });
+/** What the kinds are judged for as long as no crop is said. */
+const USUAL_CROP = 'spinach';
+
+/** What there is before anything was asked: whole briefs to begin from, and every kind as it usually is, with its price. */
+function Before({
+  bedId,
+  cropKey,
+  onAsk,
+}: {
+  readonly bedId: string;
+  readonly cropKey: string;
+  readonly onAsk: (name: string, brief: Brief) => void;
+}): ReactNode {
+  const garden = useGarden();
+  const job = useJob('compare', { bedId, cropKey });
   const way = useWay();
   const navigate = useNavigate();
-  const stand = (job.value ?? job.progress?.work ?? []).filter((c): c is ShownKind => 'cover' in c);
+  const kinds = job.value ?? job.progress?.work ?? [];
+  const stand = kinds.filter((c): c is ShownKind => 'cover' in c);
   return (
     <>
-      <section>{children}</section>
-      {stand.length > 0 && <Lineup kinds={stand} onGo={() => void navigate(`${way('choose', bedId)}/kinds`)} />}
+      <Common aria-label="What most gardeners want">
+        {commonBriefs(garden).map(({ key, name, brief }) => (
+          <Button key={key} onPress={() => onAsk(name, brief)}>
+            <b>{name}</b>
+            <span>{phraseText(sentenceOf(garden, brief), garden.units)}</span>
+          </Button>
+        ))}
+      </Common>
+      <section>
+        <p>
+          Press one of these, or say what you want; all of it may be left unsaid. Cabanon then tries every kind of cover
+          on this bed, and changes its pipes, boards, sheets and openings until it does all that you ask for the least
+          money.
+        </p>
+      </section>
+      <section>
+        <h2>Every kind, as it is usually built here</h2>
+        <JobSays job={job} doing="Pricing every kind of cover" />
+      </section>
+      {stand.length > 0 && (
+        <Lineup
+          kinds={stand.map((kind) => ({ ...kind, word: `≈ ${formatMoney(kind.merits.price, garden.units.currency)}` }))}
+          onGo={() => void navigate(`${way('choose', bedId)}/kinds`)}
+        />
+      )}
     </>
   );
 }
