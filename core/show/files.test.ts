@@ -14,11 +14,7 @@ import { viewSvg } from './svg';
 const garden = demoGarden();
 let p: Plan;
 beforeAll(async () => {
-  const made = plan(
-    garden,
-    garden.covers[0] as Cover,
-    highsSolver(await highsLoader()),
-  );
+  const made = plan(garden, garden.covers[0] as Cover, highsSolver(await highsLoader()));
   if (!made.ok) throw new Error(JSON.stringify(made.faults));
   p = made.value;
 });
