@@ -86,6 +86,7 @@ import {
   copyLandmark,
   layOnPlot,
   measureBed,
+  takeMeasure,
   measureLandmark,
   moveInList,
   removeThing,
@@ -258,6 +259,7 @@ test('what is not there is a fault by its kind, and nothing is changed', () => {
     ['bed', (g) => rename(g, 'bed', 'none', 'x')],
     ['bed', (g) => copyBed(g, 'none', 'x')],
     ['bed', (g) => measureBed(g, { ...bed, id: 'none' }, 'Soil')],
+    ['bed', (g) => takeMeasure(g, 'none', 'near', 2000)],
     ['cover', (g) => removeThing(g, 'cover', 'none')],
     ['cover', (g) => copyCover(g, 'none', 'x')],
     ['cover', (g) => moveInList(g, 'cover', 'none', 1)],
@@ -269,6 +271,7 @@ test('what is not there is a fault by its kind, and nothing is changed', () => {
   for (const [field, command] of gone) expect(faultOf(command(garden))).toBe(field);
   // A measure that no bed has is named as it is in the garden.
   expect(faultOf(measureBed(garden, { ...bed, soilBelowRimMm: -5 }, 'Soil'))).toBe('beds[0].soilBelowRimMm');
+  expect(faultOf(takeMeasure(garden, bed.id, 'near', 5))).toContain('beds[0].outside.nearMm');
 });
 
 /** Commands of every kind, as they are carried out on it. */
@@ -282,6 +285,7 @@ const COMMANDS: readonly Command[] = [
   (g) => addBed(g, 'new-bed'),
   (g) => addBed(g, 'drawn-bed', { at: { x: 1, y: 2 }, lengthMm: 1834, widthMm: 100 }),
   (g) => measureBed(g, { ...bed, soilBelowRimMm: 70 }, 'Soil'),
+  (g) => takeMeasure(g, bed.id, 'far', 3100),
   (g) => setBrief(g, bed.id, 'Say', { price: 80 }),
   (g) => addLandmark(g, 'wall', 'new-wall'),
   (g) => copyBed(g, bed.id, 'copied-bed', () => 'copied-cover'),

@@ -13,9 +13,10 @@ import {
   withNextYear,
   withoutBed,
 } from '../garden/order';
-import { type Bed, squareBed } from '../site/bed';
+import { type Bed, type MeasureId, squareBed } from '../site/bed';
 import { type Brief, NOTHING_SAID } from '../site/brief';
 import { LANDMARKS, type Landmark, type LandmarkKind } from '../site/landmark';
+import { MEASURES, withMeasure } from '../site/measures';
 import { freeSpot } from '../site/plotting';
 import type { PlanPoint } from '../site/survey';
 import { type Change, LISTS, type ThingKind, change, changeThing, withThing } from './change';
@@ -107,7 +108,20 @@ export function addBed(
   return change(garden, 'Add a bed', (g) => void g.beds.push(bed));
 }
 
-/** Puts a measure of a bed in. @param what was measured, as the screen calls it */
+/** Takes one measure of a bed, mm; what was not measured follows from what was. */
+export function takeMeasure(garden: Garden, bedId: string, id: MeasureId, mm: number): Result<Change> {
+  const label = MEASURES.find((m) => m.id === id)?.label ?? id;
+  const bed = garden.beds.find((b) => b.id === bedId);
+  return changeThing(
+    garden,
+    'bed',
+    bedId,
+    () => `Measure ${label.toLowerCase()}`,
+    (draft) => void (bed && Object.assign(draft, withMeasure(bed, id, mm))),
+  );
+}
+
+/** Puts in what is said of a bed beside its measures. @param what was said, as the screen calls it */
 export const measureBed = (garden: Garden, bed: Bed, what: string): Result<Change> =>
   changeThing(
     garden,

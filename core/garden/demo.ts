@@ -1,6 +1,6 @@
 import { SHIPPED } from '../catalog/catalog';
 import type { BuildSite } from '../site/buildSite';
-import { type Bed, squareBed } from '../site/bed';
+import { type Bed, MEASURE_IDS, squareBed } from '../site/bed';
 import { survey } from '../site/survey';
 import { hingedHoopLid } from '../cover/families/hingedHoopLid';
 import { slopedColdFrame } from '../cover/families/slopedColdFrame';
@@ -82,7 +82,7 @@ export function demoGarden(): Garden {
       frost: { lastSpring: '05-22', firstAutumn: '09-20', spreadDays: 10 },
       noon: { date: '2027-03-01', outsideC: 2, allowedRiseC: 10 },
     },
-    beds: [long, metric, crooked, wallBed],
+    beds: [long, metric, crooked, wallBed].map((bed) => ({ ...bed, measured: [...MEASURE_IDS] })),
     landmarks: [
       {
         id: 'house',

@@ -24,6 +24,22 @@ export const plotPointSchema = z.strictObject({
 
 const size = between(150, 20000);
 
+/** What is measured at a bed, in the order that one walks round it with a tape. */
+export const MEASURE_IDS = [
+  'near',
+  'right',
+  'far',
+  'left',
+  'rising',
+  'falling',
+  'insideLength',
+  'insideWidth',
+  ...CORNERS,
+  'wallHeight',
+  'wallThickness',
+  'soil',
+] as const;
+
 /** One raised bed as it was measured. Lengths in mm; near, far, left and right as seen from the near long side. */
 export const bedSchema = z.strictObject({
   id: word(40),
@@ -48,6 +64,8 @@ export const bedSchema = z.strictObject({
     farLeft: between(-1000, 1000),
   }),
   soilBelowRimMm: between(0, 1000),
+  /** What was taken with a tape; the rest follows from it. A bed that says nothing of it was measured whole. */
+  measured: z._default(z.array(z.enum(MEASURE_IDS)).check(z.maxLength(MEASURE_IDS.length)), [...MEASURE_IDS]),
   soil: z.enum(['soft', 'loam', 'clay', 'stony']),
   /** Hoses or drip lines come in over the wall, where a frame would sit. */
   wateringOverWall: z.boolean(),
@@ -56,8 +74,9 @@ export const bedSchema = z.strictObject({
 });
 
 export type Bed = z.infer<typeof bedSchema>;
+export type MeasureId = (typeof MEASURE_IDS)[number];
 
-/** A square, level bed of an outside size, to start measuring from. */
+/** A square, level bed of an outside size, to start measuring from: nothing of it is measured yet. */
 export function squareBed(
   id: string,
   name: string,
@@ -79,6 +98,7 @@ export function squareBed(
     diagonals: { risingMm: diagonal, fallingMm: diagonal },
     drops: { nearLeft: 0, nearRight: 0, farRight: 0, farLeft: 0 },
     soilBelowRimMm,
+    measured: [],
     soil: 'loam',
     wateringOverWall: false,
     brief: null,

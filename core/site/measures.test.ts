@@ -1,5 +1,7 @@
-import { squareBed } from './bed';
-import { MEASURES } from './measures';
+import fc from 'fast-check';
+import { MEASURE_IDS, squareBed } from './bed';
+import { MEASURES, withMeasure } from './measures';
+import { survey } from './survey';
 
 const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 0, yMm: 0 }, 50);
 
@@ -39,4 +41,43 @@ test('the tape runs round the bed, corner to corner, and every measure says how 
   const round = MEASURES.slice(0, 4).map((m) => (m.where.kind === 'between' ? [m.where.from, m.where.to] : []));
   round.forEach(([, to], i) => expect(round[(i + 1) % 4]?.[0]).toBe(to));
   for (const m of MEASURES) expect(m.tip.length).toBeGreaterThan(15);
+});
+
+const wall = { heightMm: 300, thicknessMm: 40 };
+const fresh = squareBed('b', 'Bed', 3000, 1200, wall, { xMm: 0, yMm: 0 });
+
+test('a new bed whose size is measured takes the rest along: it stays square until a tape says otherwise', () => {
+  const bed = withMeasure(withMeasure(fresh, 'near', 2000), 'left', 1000);
+  expect(bed.outside).toEqual({ nearMm: 2000, farMm: 2000, leftMm: 1000, rightMm: 1000 });
+  expect(bed.inside).toEqual({ lengthMm: 1920, widthMm: 920 });
+  // The root of 2000 squared and 1000 squared.
+  expect(bed.diagonals.risingMm).toBeCloseTo(2236.07, 2);
+  expect(bed.measured).toEqual(['near', 'left']);
+  const s = survey(bed);
+  expect([s.diagonalDifferenceMm, s.skewMm, s.outOfLevelMm]).toEqual([0, 0, 0]);
+  // Its far side is 10 mm longer: it alone changes, and the inside follows the shorter.
+  const far = withMeasure(bed, 'far', 2010);
+  expect(far.outside).toMatchObject({ nearMm: 2000, farMm: 2010 });
+  expect(far.inside.lengthMm).toBe(1920);
+});
+
+test('one diagonal says the other, and thicker walls a narrower inside', () => {
+  const bed = withMeasure(withMeasure(withMeasure(fresh, 'near', 2000), 'left', 1000), 'rising', 2250);
+  // 2 (2000^2 + 1000^2) - 2250^2 = 4 937 500.
+  expect(bed.diagonals.fallingMm).toBeCloseTo(2222.05, 2);
+  expect(withMeasure(bed, 'wallThickness', 50).inside).toEqual({ lengthMm: 1900, widthMm: 900 });
+  // What cannot be beside the sides is left for the survey to say.
+  expect(withMeasure(bed, 'rising', 9000).diagonals.fallingMm).toBeCloseTo(2236.07, 2);
+});
+
+test('what was measured is changed by nothing but a tape', () => {
+  const measure = fc.record({ id: fc.constantFrom(...MEASURE_IDS), mm: fc.integer({ min: 150, max: 1000 }) });
+  fc.assert(
+    fc.property(fc.array(measure, { maxLength: 20 }), (list) => {
+      const bed = list.reduce((b, { id, mm }) => withMeasure(b, id, mm), fresh);
+      const last = new Map(list.map(({ id, mm }) => [id, mm]));
+      for (const m of MEASURES) if (last.has(m.id)) expect(m.of(bed)).toBe(last.get(m.id));
+      expect(new Set(bed.measured)).toEqual(new Set(last.keys()));
+    }),
+  );
 });

@@ -1,8 +1,8 @@
 /** What is measured at a bed, in the order that one walks round it with a tape. */
-import { type Bed, CORNERS, CORNER_NAMES, type Corner } from './bed';
+import { type Bed, CORNERS, CORNER_NAMES, type Corner, type MeasureId } from './bed';
 
 export interface BedMeasure {
-  readonly id: string;
+  readonly id: MeasureId;
   readonly label: string;
   /** As little as a drawing has room for. */
   readonly short: string;
@@ -104,3 +104,43 @@ export const MEASURES: readonly BedMeasure[] = [
     tip: 'A board over the rim, and down from it to the soil.',
   },
 ];
+
+/** A bed with one measure taken; what was not measured follows from what was. */
+export function withMeasure(bed: Bed, id: MeasureId, mm: number): Bed {
+  const measured = bed.measured.includes(id) ? bed.measured : [...bed.measured, id];
+  const set = MEASURES.find((m) => m.id === id)?.set(bed, mm) ?? bed;
+  return following({ ...set, measured });
+}
+
+/**
+ * What was not measured, from what was: a side as long as the one across, the inside a wall less at either end, diagonals as of a bed
+ * out of square by nothing, or by what the other diagonal says.
+ * d1 d2 = n f + l r where both are alike (Ptolemy); d1^2 + d2^2 = n^2 + f^2 + l^2 + r^2 of a parallelogram.
+ */
+function following(bed: Bed): Bed {
+  const { measured, wall } = bed;
+  const taken = (id: MeasureId): boolean => measured.includes(id);
+  const pair = (a: MeasureId, aMm: number, b: MeasureId, bMm: number): readonly [number, number] =>
+    taken(a) === taken(b) ? [aMm, bMm] : taken(a) ? [aMm, aMm] : [bMm, bMm];
+  const [nearMm, farMm] = pair('near', bed.outside.nearMm, 'far', bed.outside.farMm);
+  const [leftMm, rightMm] = pair('left', bed.outside.leftMm, 'right', bed.outside.rightMm);
+  const squares = nearMm ** 2 + farMm ** 2 + leftMm ** 2 + rightMm ** 2;
+  const { risingMm, fallingMm } = bed.diagonals;
+  const square = Math.sqrt(nearMm * farMm + leftMm * rightMm);
+  const diagonal = (id: MeasureId, mm: number, other: MeasureId, otherMm: number): number =>
+    taken(id) ? mm : taken(other) && otherMm ** 2 < squares ? Math.sqrt(squares - otherMm ** 2) : square;
+  const inside = (id: MeasureId, mm: number, outsideMm: number): number =>
+    taken(id) ? mm : outsideMm - 2 * wall.thicknessMm;
+  return {
+    ...bed,
+    outside: { nearMm, farMm, leftMm, rightMm },
+    diagonals: {
+      risingMm: diagonal('rising', risingMm, 'falling', fallingMm),
+      fallingMm: diagonal('falling', fallingMm, 'rising', risingMm),
+    },
+    inside: {
+      lengthMm: inside('insideLength', bed.inside.lengthMm, Math.min(nearMm, farMm)),
+      widthMm: inside('insideWidth', bed.inside.widthMm, Math.min(leftMm, rightMm)),
+    },
+  };
+}

@@ -1,6 +1,6 @@
 import { type ReactNode, useMemo } from 'react';
 import styled from 'styled-components';
-import { type Bed, CORNERS, type Corner } from '../../../core/site/bed';
+import { type Bed, CORNERS, type Corner, type MeasureId } from '../../../core/site/bed';
 import { MEASURES } from '../../../core/site/measures';
 import type { Survey } from '../../../core/site/survey';
 import type { Result } from '../../../core/base/result';
@@ -45,6 +45,11 @@ const Sheet = styled.div`
     background: var(--sheet);
     color: var(--ink);
   }
+  /* Not measured: it follows from what is. */
+  .place.follows input {
+    color: var(--quiet);
+    font-weight: 400;
+  }
   .place input {
     --field-height: 1.6rem;
   }
@@ -65,16 +70,16 @@ const shift = (p: Point, x: number, y: number): Point => [p[0] + x, p[1] + y];
 interface BedDrawingProps {
   readonly bed: Bed;
   readonly survey: Survey;
-  readonly onSet: (label: string, bed: Bed) => Result<unknown>;
+  readonly onTake: (id: MeasureId, mm: number) => Result<unknown>;
 }
 
 /** The bed from above and cut across, drawn to its measures, which are typed where they are taken. */
-export function BedDrawing({ bed, survey: s, onSet }: BedDrawingProps): ReactNode {
+export function BedDrawing({ bed, survey: s, onTake }: BedDrawingProps): ReactNode {
   const [ref, size] = useSize<HTMLDivElement>();
   return (
     <Sheet ref={ref} aria-label="The bed as measured" role="group">
       {size && size.width > 50 && (
-        <Drawing bed={bed} survey={s} onSet={onSet} width={size.width} height={size.height} />
+        <Drawing bed={bed} survey={s} onTake={onTake} width={size.width} height={size.height} />
       )}
     </Sheet>
   );
@@ -87,7 +92,7 @@ const SECTION = 150;
 function Drawing({
   bed,
   survey: s,
-  onSet,
+  onTake,
   width,
   height,
 }: BedDrawingProps & { readonly width: number; readonly height: number }): ReactNode {
@@ -225,14 +230,13 @@ function Drawing({
         {places.list.map(({ id, line }) => line && <TapeLine key={id} a={line[0]} b={line[1]} />)}
       </svg>
       {places.list.map((p) => (
-        <div key={p.id} className={`place ${p.soil ? 'on-soil' : ''}`} style={{ left: p.at[0], top: p.at[1] }}>
-          <LengthField
-            label={p.label}
-            valueMm={p.of(bed)}
-            onSet={(mm) => onSet(p.label, p.set(bed, mm))}
-            testId={`bed-${p.id}`}
-          />
-          <small>{p.short}</small>
+        <div
+          key={p.id}
+          className={`place ${p.soil ? 'on-soil' : ''} ${bed.measured.includes(p.id) ? '' : 'follows'}`}
+          style={{ left: p.at[0], top: p.at[1] }}
+        >
+          <LengthField label={p.label} valueMm={p.of(bed)} onSet={(mm) => onTake(p.id, mm)} testId={`bed-${p.id}`} />
+          <small>{bed.measured.includes(p.id) ? p.short : `${p.short}, follows`}</small>
         </div>
       ))}
     </>

@@ -1,9 +1,9 @@
 import { addCover } from '../../../core/commands/addCover';
-import { measureBed } from '../../../core/commands/things';
+import { measureBed, takeMeasure } from '../../../core/commands/things';
 import { type ReactNode, useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { type Bed, CORNERS, CORNER_NAMES } from '../../../core/site/bed';
+import { type Bed, CORNERS, CORNER_NAMES, MEASURE_IDS, type MeasureId } from '../../../core/site/bed';
 import { survey } from '../../../core/site/survey';
 import { FAMILY_KEYS, familyOf } from '../../../core/cover/families';
 import { type Result } from '../../../core/base/result';
@@ -68,6 +68,8 @@ export function BedPlace(): ReactNode {
   const show = (mm: number): string => formatLength(mm, length);
 
   const set = (label: string, next: Bed): Result<unknown> => run((g) => measureBed(g, next, label));
+  const take = (id: MeasureId, mm: number): Result<unknown> => run((g) => takeMeasure(g, bed.id, id, mm));
+  const following = MEASURE_IDS.length - bed.measured.length;
 
   const cover = (key: string): void => {
     const id = newId();
@@ -83,15 +85,22 @@ export function BedPlace(): ReactNode {
       </PlaceHead>
       <Body>
         {stepwise ? (
-          <OneAtATime bed={bed} survey={s} onSet={set} onDone={() => measureStepwise(false)} />
+          <OneAtATime bed={bed} survey={s} onTake={take} onDone={() => measureStepwise(false)} />
         ) : (
           <div style={{ padding: '0.9rem 1.25rem 0', minHeight: 0, minWidth: 0 }}>
-            <BedDrawing bed={bed} survey={s} onSet={set} />
+            <BedDrawing bed={bed} survey={s} onTake={take} />
           </div>
         )}
         <PanelBox aria-label="What the measures say">
           <section aria-label="What the measures say" data-testid="survey">
             <h2>What the measures say</h2>
+            {following > 0 && (
+              <p>
+                {following === MEASURE_IDS.length
+                  ? 'Nothing is measured yet: it stands as a square bed of a usual size.'
+                  : `${bed.measured.length} of ${MEASURE_IDS.length} are measured. What is grey in the drawing follows from those until it is measured too.`}
+              </p>
+            )}
             <Facts>
               <div>
                 <dt>Diagonals differ by</dt>

@@ -2,7 +2,7 @@ import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { formatLength } from '../../../core/base/length';
 import type { Result } from '../../../core/base/result';
-import type { Bed } from '../../../core/site/bed';
+import type { Bed, MeasureId } from '../../../core/site/bed';
 import { MEASURES, type BedMeasure } from '../../../core/site/measures';
 import type { PlanPoint, Survey } from '../../../core/site/survey';
 import { useUnits } from '../../app/hooks';
@@ -87,13 +87,13 @@ const Page = styled.section`
 interface OneAtATimeProps {
   readonly bed: Bed;
   readonly survey: Survey;
-  readonly onSet: (label: string, bed: Bed) => Result<unknown>;
+  readonly onTake: (id: MeasureId, mm: number) => Result<unknown>;
   /** Where to begin: again at one measure, or at the first. */
   readonly onDone: () => void;
 }
 
 /** One measure at a time, the drawing close to where the tape runs, on keys for gloves. */
-export function OneAtATime({ bed, survey, onSet, onDone }: OneAtATimeProps): ReactNode {
+export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): ReactNode {
   const { length: unit } = useUnits();
   const [at, go] = useState(0);
   const [taken, take] = useState<ReadonlySet<string>>(new Set());
@@ -113,16 +113,14 @@ export function OneAtATime({ bed, survey, onSet, onDone }: OneAtATimeProps): Rea
     else go(Math.max(0, to));
   };
   const set = (mm: number): Result<unknown> => {
-    const answer = onSet(measure.label, measure.set(bed, mm));
+    const answer = onTake(measure.id, mm);
     if (answer.ok) take(new Set([...taken, measure.id]));
     return answer;
   };
   const next = (): void => {
-    const mm = valueOf(draft, unit);
-    if (mm !== undefined) {
-      const answer = set(mm);
-      if (!answer.ok) return setFault(answer.faults[0]?.message ?? 'That cannot be.');
-    } else take(new Set([...taken, measure.id]));
+    // Taken as it stands it is measured too.
+    const answer = set(valueOf(draft, unit) ?? measure.of(bed));
+    if (!answer.ok) return setFault(answer.faults[0]?.message ?? 'That cannot be.');
     move(at + 1);
   };
   const left = MEASURES.length - taken.size;
@@ -144,7 +142,9 @@ export function OneAtATime({ bed, survey, onSet, onDone }: OneAtATimeProps): Rea
       <p>{measure.tip}</p>
       <output className={`value measure ${draft.fresh ? 'old' : ''}`} aria-live="polite">
         {draft.fresh ? formatLength(measure.of(bed), unit) : shownAs(draft, unit)}
-        <small>{draft.fresh ? 'as it is now' : 'new'}</small>
+        <small>
+          {!draft.fresh ? 'new' : bed.measured.includes(measure.id) ? 'as it is now' : 'follows from the others'}
+        </small>
       </output>
       {fault && (
         <p className="fault" role="alert">
