@@ -7,6 +7,9 @@ test('building keeps its place and its ticks over a reload, with marks and cauti
   await page.getByRole('link', { name: 'Build' }).click();
   await expect(page.getByText(/Step 1 of 8/)).toBeVisible();
   await page.getByRole('button', { name: 'Done, next: mark both long rails' }).click();
+  // The next step begins at its title.
+  await expect(page.getByRole('heading', { name: 'Mark both long rails' })).toBeFocused();
+  await expect(page.getByText(/Step 2 of 8/)).toBeInViewport();
   await expect(page.getByRole('img', { name: /A1 Front rail: H1 at 2", H2 at 2' 9"/ })).toBeVisible();
   await page.getByRole('button', { name: /Bend the hoops in/ }).click();
   await expect(page.getByRole('note', { name: 'Caution' })).toContainText('eye protection');

@@ -23,7 +23,10 @@ beforeAll(async () => {
   await new Promise((ready) => server.once('listening', ready));
   base = `http://localhost:${(server.address() as AddressInfo).port}`;
 });
-afterAll(() => server.close());
+afterAll(() => {
+  server.close();
+  server.closeAllConnections();
+});
 
 test('the page has its own nonce each time, in the policy and in the page', async () => {
   const [one, two] = await Promise.all([fetch(`${base}/bench/x`), fetch(`${base}/`)]);

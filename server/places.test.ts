@@ -35,7 +35,10 @@ describe('asked over the network', () => {
     await new Promise((ready) => server.once('listening', ready));
     base = `http://localhost:${(server.address() as AddressInfo).port}/api/places`;
   });
-  afterAll(() => server.close());
+  afterAll(() => {
+    server.close();
+    server.closeAllConnections();
+  });
 
   test('towns come as a list; a bad question is refused by its field', async () => {
     const good = await fetch(`${base}?q=oslo`);

@@ -12,7 +12,10 @@ beforeAll(async () => {
   await new Promise((ready) => server.once('listening', ready));
   base = `http://localhost:${(server.address() as AddressInfo).port}/api`;
 });
-afterAll(() => server.close());
+afterAll(() => {
+  server.close();
+  server.closeAllConnections();
+});
 
 const HERE = 'lat=44.1&lon=-72.6&elevation=380';
 const get = async (path: string) => {

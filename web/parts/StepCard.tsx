@@ -22,6 +22,7 @@ const Card = styled.article`
   h2 {
     font-size: 1.5625rem;
     line-height: 1.2;
+    outline: none;
   }
   ol {
     list-style: decimal;
@@ -104,7 +105,7 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
         <p className="of">
           Step {number} of {of}, about {Math.max(5, Math.round(step.minutes / 5) * 5)} minutes
         </p>
-        <h2>{step.title}</h2>
+        <h2 tabIndex={-1}>{step.title}</h2>
       </header>
       {step.id !== 'cut' && step.tags.length > 0 && (
         <ViewDrawing

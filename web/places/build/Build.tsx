@@ -1,5 +1,5 @@
 import { goToStep, tickCheck } from '../../../core/commands/covers';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { amount } from '../../../core/base/figure';
@@ -87,6 +87,23 @@ const Stage = styled.div`
   }
 `;
 
+/** The step in hand. Another step begins at its title, with the keyboard there. */
+function StepStage({ at, children }: { readonly at: number; readonly children: ReactNode }): ReactNode {
+  const stage = useRef<HTMLDivElement>(null);
+  const shown = useRef(at);
+  useEffect(() => {
+    if (shown.current === at) return;
+    shown.current = at;
+    stage.current?.firstElementChild?.scrollIntoView({ block: 'start' });
+    stage.current?.querySelector<HTMLElement>('h2')?.focus({ preventScroll: true });
+  }, [at]);
+  return (
+    <Stage ref={stage} tabIndex={0} role="region" aria-label="The step in hand">
+      {children}
+    </Stage>
+  );
+}
+
 /** Put it together: one step at a time, in big type, keeping its place. */
 export function Build(): ReactNode {
   useAwake();
@@ -130,7 +147,7 @@ export function Build(): ReactNode {
             </p>
           </li>
         </List>
-        <Stage tabIndex={0} role="region" aria-label="The step in hand">
+        <StepStage at={at}>
           <div className="inner" ref={ref}>
             <div
               className="bar"
@@ -168,7 +185,7 @@ export function Build(): ReactNode {
               )}
             </div>
           </div>
-        </Stage>
+        </StepStage>
       </Layout>
     </>
   );

@@ -9,17 +9,7 @@ import { LandmarkShape } from './LandmarkShape';
 import type { PlotDeeds } from './mapDeeds';
 import { reach, seenFromAbove } from './fromAbove';
 import { type Thing, useLying } from './useLying';
-import { type PlotView, type ScreenBox, boxOf, nameSpot, plotToScreen } from './view';
-
-/** About the width of a letter of a label, and the least that a label may take, px. */
-const LETTER_PX = 8.6;
-const MIN_LABEL_PX = 130;
-
-/** A name as far as it goes; the whole of it stands in the list beside the map. */
-function fitted(name: string, widthPx: number): string {
-  const most = Math.floor(widthPx / LETTER_PX);
-  return name.length > most ? `${name.slice(0, most - 1)}…` : name;
-}
+import { type PlotView, type ScreenBox, boxOf, fittedName, letterSpot, nameBox, plotToScreen } from './view';
 
 interface OnPlotProps {
   readonly thing: Thing;
@@ -29,12 +19,14 @@ interface OnPlotProps {
   readonly held: boolean;
   /** What everything takes up on the screen, by id. */
   readonly boxes: ReadonlyMap<string, ScreenBox>;
+  /** What every name takes up. */
+  readonly names: ReadonlyMap<string, ScreenBox>;
   readonly onTake: () => void;
   readonly deeds: PlotDeeds;
 }
 
 /** One bed or landmark where it lies, with its handle to turn it by while it is in hand. */
-export function OnPlot({ thing, garden, view, steps, held, boxes, onTake, deeds }: OnPlotProps): ReactNode {
+export function OnPlot({ thing, garden, view, steps, held, boxes, names, onTake, deeds }: OnPlotProps): ReactNode {
   const isBed = 'outside' in thing;
   const others = [...garden.beds, ...garden.landmarks].filter((t) => t.id !== thing.id);
   const { onLay, onOpen, onTakeAway, onHold } = deeds;
@@ -47,9 +39,9 @@ export function OnPlot({ thing, garden, view, steps, held, boxes, onTake, deeds 
   const { shown } = lying;
   const screen = (isBed ? reach(garden, thing, shown) : footprint(shown)).map((p) => plotToScreen(view, p));
   const box = boxOf(screen);
-  const name = lying.said || fitted(thing.name, Math.max(MIN_LABEL_PX, box.x1 - box.x0));
-  const taken = [...boxes].flatMap(([id, other]) => (id === thing.id ? [] : [other]));
-  const [nameX, nameY] = nameSpot(box, name.length * LETTER_PX, taken);
+  const name = lying.said || fittedName(thing.name, box);
+  const taken = [...boxes, ...names].flatMap(([id, other]) => (id === thing.id ? [] : [other]));
+  const [nameX, nameY] = letterSpot(nameBox(box, name, taken));
   const what = isBed ? 'Bed' : 'Landmark';
   return (
     <>

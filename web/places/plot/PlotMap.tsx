@@ -11,7 +11,7 @@ import { OnPlot } from './OnPlot';
 import { reach } from './fromAbove';
 import type { PlotDeeds } from './mapDeeds';
 import type { Thing } from './useLying';
-import { type PlotView, boxOf, fitToWindow, plotToScreen, zoomed } from './view';
+import { type PlotView, boxOf, fitToWindow, plotToScreen, zoomed, nameBoxes } from './view';
 
 const Field = styled.div`
   position: relative;
@@ -109,6 +109,7 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
     if (view && thing && !isOnScreen(view, plotToScreen(view, middleOf(thing)))) setLooked(undefined);
   }
   const boxes = view && new Map(reached.map(([id, points]) => [id, boxOf(points.map((p) => plotToScreen(view, p)))]));
+  const names = boxes && nameBoxes([...garden.beds, ...garden.landmarks], boxes);
   const metric = isMetric(garden.units.length);
   const steps = metric ? { stepMm: 10, largeMm: 300 } : { stepMm: MM_PER_INCH / 2, largeMm: 12 * MM_PER_INCH };
   const look = (v: PlotView): void => setLooked({ middle: v.middle, scale: v.scale });
@@ -119,7 +120,7 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
   const barMm = metric ? 1000 : 4 * 12 * MM_PER_INCH;
   return (
     <Field ref={ref}>
-      {view && size && boxes && (
+      {view && size && boxes && names && (
         <>
           <svg
             width={size.width}
@@ -137,6 +138,7 @@ export function PlotMap({ garden, held, deeds }: PlotMapProps): ReactNode {
                 steps={steps}
                 held={held === thing.id}
                 boxes={boxes}
+                names={names}
                 deeds={deeds}
                 // What is being moved holds the view still.
                 onTake={() => {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fitToWindow, nameSpot, toPlot, plotToScreen, wayOnPlot, zoomed } from './view';
+import { fitToWindow, letterSpot, nameBox, nameBoxes, toPlot, plotToScreen, wayOnPlot, zoomed } from './view';
 
 const size = { width: 800, height: 600 };
 const corners = [
@@ -56,9 +56,27 @@ test('an empty plot and a single point are seen at a size one can work at', () =
 
 test('a name stands under its thing, or over it where something is in the way', () => {
   const wall = { x0: 100, y0: 100, x1: 400, y1: 120 };
-  expect(nameSpot(wall, 80, [])).toEqual([250, 137]);
+  const spot = (others: Parameters<typeof nameBox>[2]) => letterSpot(nameBox(wall, 'House wall', others));
+  expect(spot([])).toEqual([250, 137]);
   const bed = { x0: 150, y0: 122, x1: 350, y1: 200 };
-  expect(nameSpot(wall, 80, [bed])).toEqual([250, 93]);
+  expect(spot([bed])).toEqual([250, 93]);
   // In the way on both sides, it stays under it.
-  expect(nameSpot(wall, 80, [bed, { ...bed, y0: 20, y1: 98 }])).toEqual([250, 137]);
+  expect(spot([bed, { ...bed, y0: 20, y1: 98 }])).toEqual([250, 137]);
+});
+
+test('no name stands on another where there is room over its thing', () => {
+  const boxes = new Map([
+    ['bed', { x0: 100, y0: 150, x1: 200, y1: 200 }],
+    ['hedge', { x0: 60, y0: 60, x1: 80, y1: 200 }],
+  ]);
+  const things = [
+    { id: 'bed', name: 'Long bed' },
+    { id: 'hedge', name: 'Hornbeam hedge' },
+    { id: 'gone', name: 'Nowhere' },
+  ];
+  const names = nameBoxes(things, boxes);
+  expect([...names.keys()]).toEqual(['bed', 'hedge']);
+  // Under the bed; the hedge's would lie on it, and so stands over the hedge.
+  expect(names.get('bed')?.y0).toBe(203);
+  expect(names.get('hedge')?.y1).toBe(57);
 });

@@ -51,19 +51,47 @@ export function boxOf(points: readonly (readonly [number, number])[]): ScreenBox
 /** Height of a line of words, and from it to its thing, px. */
 const NAME = { high: 18, gap: 3 } as const;
 
+/** About the width of a letter of a name, and the least room that a name may take, px. */
+const LETTER_PX = 8.6;
+const MIN_NAME_PX = 130;
+
+/** A name as far as it goes beside its thing; the whole of it stands in the list beside the map. */
+export function fittedName(name: string, box: ScreenBox): string {
+  const most = Math.floor(Math.max(MIN_NAME_PX, box.x1 - box.x0) / LETTER_PX);
+  return name.length > most ? `${name.slice(0, most - 1)}…` : name;
+}
+
 /**
- * Where a name stands: under its thing, or over it where something else is in the way; its middle, and where its letters stand.
+ * What a name takes up: under its thing, or over it where something else is in the way.
  * @param others what else is on the screen
  */
-export function nameSpot(box: ScreenBox, widthPx: number, others: readonly ScreenBox[]): readonly [number, number] {
+export function nameBox(box: ScreenBox, name: string, others: readonly ScreenBox[]): ScreenBox {
   const x = (box.x0 + box.x1) / 2;
-  const at = (y0: number): ScreenBox => ({ x0: x - widthPx / 2, x1: x + widthPx / 2, y0, y1: y0 + NAME.high });
+  const half = (name.length * LETTER_PX) / 2;
+  const at = (y0: number): ScreenBox => ({ x0: x - half, x1: x + half, y0, y1: y0 + NAME.high });
   const free = (b: ScreenBox): boolean => !others.some((o) => o.x0 < b.x1 && b.x0 < o.x1 && o.y0 < b.y1 && b.y0 < o.y1);
   const below = at(box.y1 + NAME.gap);
   const above = at(box.y0 - NAME.gap - NAME.high);
-  const spot = !free(below) && free(above) ? above : below;
-  return [x, spot.y1 - 4];
+  return !free(below) && free(above) ? above : below;
 }
+
+/** What every name takes up, clear of all things and of the names before it. @param things in the order in which they are given room */
+export function nameBoxes(
+  things: readonly { readonly id: string; readonly name: string }[],
+  boxes: ReadonlyMap<string, ScreenBox>,
+): ReadonlyMap<string, ScreenBox> {
+  const names = new Map<string, ScreenBox>();
+  for (const { id, name } of things) {
+    const box = boxes.get(id);
+    if (!box) continue;
+    const others = [...boxes].flatMap(([other, b]) => (other === id ? [] : [b]));
+    names.set(id, nameBox(box, fittedName(name, box), [...others, ...names.values()]));
+  }
+  return names;
+}
+
+/** Where the letters of a name stand: their middle and their line. */
+export const letterSpot = ({ x0, x1, y1 }: ScreenBox): readonly [number, number] => [(x0 + x1) / 2, y1 - 4];
 
 /** Room round what is fitted, for names beneath and the compass, px. */
 const PAD = 56;
