@@ -236,7 +236,7 @@ function Drawing({
           style={{ left: p.at[0], top: p.at[1] }}
         >
           <LengthField label={p.label} valueMm={p.of(bed)} onSet={(mm) => onTake(p.id, mm)} testId={`bed-${p.id}`} />
-          <small>{bed.measured.includes(p.id) ? p.short : `${p.short}, follows`}</small>
+          <small>{p.short}</small>
         </div>
       ))}
     </>

@@ -98,7 +98,7 @@ export function BedPlace(): ReactNode {
               <p>
                 {following === MEASURE_IDS.length
                   ? 'Nothing is measured yet: it stands as a square bed of a usual size.'
-                  : `${bed.measured.length} of ${MEASURE_IDS.length} are measured. What is grey in the drawing follows from those until it is measured too.`}
+                  : `${bed.measured.length} of ${MEASURE_IDS.length} are measured; the others are grey in the drawing. Sides, diagonals and the inside follow from what is measured until they are measured too.`}
               </p>
             )}
             <Facts>

@@ -38,6 +38,7 @@ const Page = styled.section`
     font-size: 1.9rem;
     font-weight: 600;
     color: var(--chalk-ink);
+    white-space: nowrap;
   }
   .value.old {
     color: var(--quiet);
@@ -142,9 +143,7 @@ export function OneAtATime({ bed, survey, onTake, onDone }: OneAtATimeProps): Re
       <p>{measure.tip}</p>
       <output className={`value measure ${draft.fresh ? 'old' : ''}`} aria-live="polite">
         {draft.fresh ? formatLength(measure.of(bed), unit) : shownAs(draft, unit)}
-        <small>
-          {!draft.fresh ? 'new' : bed.measured.includes(measure.id) ? 'as it is now' : 'follows from the others'}
-        </small>
+        <small>{!draft.fresh ? 'new' : bed.measured.includes(measure.id) ? 'as it is now' : 'not measured yet'}</small>
       </output>
       {fault && (
         <p className="fault" role="alert">
