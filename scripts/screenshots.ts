@@ -76,7 +76,7 @@ try {
     // The drawing comes first, what is said of it after.
     if (view.path.startsWith('/bench')) await page.getByTestId('strip-price').waitFor();
     for (const name of view.press ?? []) await page.getByRole('button', { name, exact: true }).click();
-    if (view.until !== undefined) await page.getByText(view.until).first().waitFor({ timeout: 60_000 });
+    if (view.until !== undefined) await page.getByText(view.until).first().waitFor({ timeout: 300_000 });
     await page.waitForTimeout(1500);
     await page.screenshot({ path: new URL(`../docs/screenshots/${view.name}.png`, import.meta.url).pathname });
     await page.close();
