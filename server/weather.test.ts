@@ -3,7 +3,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { simulatedWeather } from '../core/judge/weather/simulated';
 import type { Weather } from '../core/judge/weather/weather';
-import { ASKED_A_MINUTE, inTurn, weatherService } from './weather';
+import { ASKED_A_MINUTE, besideServer, inTurn, weatherService } from './weather';
 
 let server: Server;
 let base: string;
@@ -74,6 +74,22 @@ test('years are worked out beside the server: what is asked meanwhile is answere
   expect(order).toEqual(['at once']);
   await Promise.all(years);
   expect(order).toHaveLength(7);
+});
+
+test('a question that breaks the process beside the server is refused, and the next is answered by another', async () => {
+  const ask = besideServer();
+  const question = {
+    kind: 'past',
+    latitudeDeg: 44,
+    longitudeDeg: 0,
+    elevationM: 0,
+    seed: '',
+    fromMs: 0,
+    hours: 3,
+  } as const;
+  // A list cannot be longer than 2^32 - 1.
+  await expect(ask({ ...question, hours: 2 ** 33 })).rejects.toThrow('could not be worked out');
+  expect((JSON.parse(await ask(question)) as Weather).airC).toHaveLength(3);
 });
 
 test.each([

@@ -1,12 +1,11 @@
 /** The weather service: simulated, and marked so in every answer. A real one would answer the same questions in the same form. */
 import express, { Router, type NextFunction, type Request, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import { type ChildProcess, fork } from 'node:child_process';
 import * as z from 'zod/mini';
 import { between, text, whole } from '../core/base/schema';
-import { issueFaults } from '../core/base/issues';
 import { bedModelSchema, pairReadings } from '../core/judge/climate/thermometer';
 import { tendingSchema } from '../core/judge/climate/operation';
+import { atMostAMinute, refuse } from './refusing';
 import type { WeatherQuestion } from './weatherBeside';
 
 /** Questions of one address in a minute. */
@@ -77,21 +76,28 @@ export function inTurn(): (question: string, work: () => Promise<string>) => Pro
 }
 
 /** Asks a process beside the server, one question at a time; it is started by the first, and again where it broke. */
-function besideServer(): (question: WeatherQuestion) => Promise<string> {
-  let process: ChildProcess | undefined;
+export function besideServer(): (question: WeatherQuestion) => Promise<string> {
+  let beside: ChildProcess | undefined;
+  const started = (): ChildProcess => {
+    const child = fork(new URL('./weatherBeside.ts', import.meta.url), { execArgv: ['--import', 'tsx'] });
+    // It ends with the server, and keeps it from ending at no time.
+    child.unref();
+    child.channel?.unref();
+    return child;
+  };
   return (question) =>
     new Promise((answer, fail) => {
-      process ??= fork(new URL('./weatherBeside.ts', import.meta.url), { execArgv: ['--import', 'tsx'] });
-      // It ends with the server, and keeps it from ending at no time.
-      process.unref();
-      process.channel?.unref();
-      process.removeAllListeners();
-      process.once('message', answer);
-      process.once('exit', () => {
-        process = undefined;
+      const child = (beside ??= started());
+      const broke = (): void => {
+        beside = undefined;
         fail(new Error('the weather could not be worked out'));
+      };
+      child.once('exit', broke).once('error', broke);
+      child.once('message', (text: string) => {
+        child.off('exit', broke).off('error', broke);
+        answer(text);
       });
-      process.send(question);
+      child.send(question);
     });
 }
 
@@ -104,7 +110,7 @@ function answering<T>(
   return (request: Request, response: Response, next: NextFunction): void => {
     const read = schema.safeParse(request.query);
     response.set('Cache-Control', 'no-store');
-    if (!read.success) return void response.status(400).json({ errors: issueFaults(read.error.issues) });
+    if (!read.success) return refuse(response, read.error);
     const coming = turn(`${request.path} ${JSON.stringify(read.data)}`, () => answer(read.data));
     if (coming) return void coming.then((text) => response.type('json').send(text), next);
     response
@@ -134,10 +140,7 @@ const pairSchema = z.strictObject({
 async function streamPair(request: Request, response: Response): Promise<void> {
   const read = pairSchema.safeParse(request.body);
   response.set('Cache-Control', 'no-store');
-  if (!read.success) {
-    response.status(400).json({ errors: issueFaults(read.error.issues) });
-    return;
-  }
+  if (!read.success) return refuse(response, read.error);
   const q = read.data;
   const { store, ...bed } = q.bed;
   const place = {
@@ -167,15 +170,7 @@ async function streamPair(request: Request, response: Response): Promise<void> {
  */
 export function weatherService(): Router {
   const router = Router();
-  router.use(
-    rateLimit({
-      windowMs: 60_000,
-      limit: ASKED_A_MINUTE,
-      standardHeaders: true,
-      legacyHeaders: false,
-      message: { errors: [{ field: 'request', message: `at most ${ASKED_A_MINUTE} questions a minute` }] },
-    }),
-  );
+  router.use(atMostAMinute(ASKED_A_MINUTE));
   const turn = inTurn();
   const worked = besideServer();
   const asked = (kind: WeatherQuestion['kind'], q: z.infer<typeof placeSchema>, from: string, hours: number) =>

@@ -5,6 +5,10 @@ import { survey } from './survey';
 
 const bed = squareBed('b', 'Bed', 2400, 1200, { heightMm: 300, thicknessMm: 38 }, { xMm: 0, yMm: 0 }, 50);
 
+test('every measure is known by its name, in the order of the walk', () => {
+  expect(MEASURES.map((m) => m.id)).toEqual(MEASURE_IDS);
+});
+
 test('a square bed measures what it says, all round, across and inside', () => {
   // Inside is less by a wall at either end; the diagonals are those of 2400 by 1200.
   expect(bed.inside).toEqual({ lengthMm: 2324, widthMm: 1124 });

@@ -2,6 +2,10 @@
 import * as z from 'zod/mini';
 import { between, text } from '../base/schema';
 
+/** Letters that a town is asked for by: fewer find too much, and no name has more. */
+export const LEAST_LETTERS = 2;
+export const MOST_LETTERS = 60;
+
 export const townSchema = z.strictObject({
   name: text(120),
   /** State or province, where its code has letters; empty elsewhere. */
@@ -20,7 +24,8 @@ export function townName({ name, region, country }: Town): string {
   return [name, region, countryName(country)].filter((part) => part !== '').join(', ');
 }
 
-function countryName(code: string): string {
+/** A country by its two letters, in English. */
+export function countryName(code: string): string {
   try {
     return countries.of(code) ?? code;
   } catch {

@@ -1,10 +1,10 @@
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { ComboBox, Input, ListBox, ListBoxItem, Text, useAsyncList } from 'react-aria-components';
 import styled from 'styled-components';
 import * as z from 'zod/mini';
 import type { Result } from '../../core/base/result';
 import { formatCoordinate } from '../../core/site/coordinate';
-import { type Town, townName, townSchema } from '../../core/site/town';
+import { LEAST_LETTERS, MOST_LETTERS, type Town, townName, townSchema } from '../../core/site/town';
 import { Field } from './controls';
 import { PickSheet } from './Pick';
 import { typedInto, typedText } from './look';
@@ -30,8 +30,6 @@ const Box = styled(ComboBox)`
 `;
 
 const answerSchema = z.object({ towns: z.array(townSchema) });
-/** Fewer letters than these find too much. */
-const LEAST_LETTERS = 2;
 
 async function townsCalled(name: string, signal: AbortSignal): Promise<readonly Town[]> {
   const response = await fetch(`/api/places?${new URLSearchParams({ q: name }).toString()}`, { signal });
@@ -43,11 +41,10 @@ const keyOf = ({ latitudeDeg, longitudeDeg }: Town): string => `${latitudeDeg} $
 
 /** A town found by its name; without the network latitude and longitude are typed. */
 export function TownField({ onTown }: { readonly onTown: (town: Town) => Result<unknown> }): ReactNode {
-  const [chosen, choose] = useState('');
   const list = useAsyncList<Town>({
     load: async ({ signal, filterText = '' }) => {
       const name = filterText.trim();
-      return { items: name.length < LEAST_LETTERS || name === chosen ? [] : await townsCalled(name, signal) };
+      return { items: name.length < LEAST_LETTERS ? [] : await townsCalled(name, signal) };
     },
   });
   const typed = list.filterText.trim();
@@ -70,14 +67,13 @@ export function TownField({ onTown }: { readonly onTown: (town: Town) => Result<
         onSelectionChange={(key) => {
           const town = list.items.find((t) => keyOf(t) === key);
           if (!town) return;
-          choose(townName(town));
           list.setFilterText(townName(town));
           onTown(town);
         }}
         allowsCustomValue
         allowsEmptyCollection
       >
-        <Input placeholder="the nearest one" autoComplete="off" />
+        <Input placeholder="the nearest one" autoComplete="off" maxLength={MOST_LETTERS} />
         <PickSheet>
           <ListBox<Town>
             className="list"
