@@ -11,7 +11,7 @@ module.exports = {
   // This one comes as a module alone.
   transformIgnorePatterns: ['/node_modules/(?!country-to-currency/)'],
   transform: {
-    '^.+\\.([jt]sx?)$': [
+    '^.+\\.[jt]sx?$': [
       '@swc/jest',
       {
         jsc: {

@@ -1,4 +1,5 @@
 /** The design search against designs that it never saw: drawn by answering questions at random, those that do all that is asked, of every kind. */
+import type { Assessment } from '../../core/assessment';
 import { chance } from '../../core/base/noise';
 import { FAMILIES } from '../../core/cover/families';
 import type { Family } from '../../core/cover/families/registry';
@@ -22,12 +23,7 @@ const BRIEFS: readonly Brief[] = [
 ];
 
 /** One answer of a cover given anew at random. */
-function answeredAnew(
-  cover: Cover,
-  family: Family,
-  o: Parameters<Family['questions']>[1],
-  draw: () => number,
-): Cover | undefined {
+function answeredAnew(cover: Cover, family: Family, o: Assessment, draw: () => number): Cover | undefined {
   const questions = family.questions(cover.answers, o).filter((q) => q.id !== 'crop' && q.id !== 'people');
   const q = questions[Math.floor(draw() * questions.length)];
   if (!q) return undefined;
@@ -73,8 +69,7 @@ export function tryBriefs(seed: number, each: number): Tally {
         }
         if (!cover || seen.has(coverKey(cover))) continue;
         seen.add(coverKey(cover));
-        const price = evaluator.priceOf(cover);
-        const weighed = price === undefined ? undefined : evaluator.weigh(cover);
+        const weighed = evaluator.weigh(cover);
         if (!weighed || !meets(weighed) || weighed.warnings > (found?.weighed.warnings ?? 0)) continue;
         met++;
         if (!cheapest || weighed.price < cheapest.price) cheapest = { price: weighed.price, cover };

@@ -38,7 +38,7 @@ export function highsSolver(highs: Highs, clock?: () => number): IntegerSolver {
             ? {}
             : {
                 [callbackType.simplexInterrupt]: (event) =>
-                  count(event, { tree: 0, simplex: event.data.simplex_iteration_count ?? 0 }),
+                  count(event, { ...steps, simplex: event.data.simplex_iteration_count ?? 0 }),
                 [callbackType.mipInterrupt]: (event) =>
                   count(event, { tree: steps.tree + 1, simplex: Number(event.data.mip_total_lp_iterations ?? 0) }),
               },

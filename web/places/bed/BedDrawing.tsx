@@ -45,8 +45,7 @@ const Sheet = styled.div`
     background: var(--sheet);
     color: var(--ink);
   }
-  /* Not measured: it follows from what is. */
-  .place.follows input {
+  .place.unmeasured input {
     color: var(--quiet);
     font-weight: 400;
   }
@@ -169,6 +168,7 @@ function Drawing({
     return { list, P, t, bottom, section: { sx, sy, sw, sh, st, near, far, soil: bed.soilBelowRimMm * sectionScale } };
   }, [bed, s, width, height]);
 
+  const isMeasured = (id: MeasureId): boolean => bed.measured.includes(id);
   const { P, t, section: c } = places;
   const outer = [P.nl, P.nr, P.fr, P.fl];
   const inner = [shift(P.nl, t, -t), shift(P.nr, -t, -t), shift(P.fr, -t, t), shift(P.fl, t, t)];
@@ -232,10 +232,15 @@ function Drawing({
       {places.list.map((p) => (
         <div
           key={p.id}
-          className={`place ${p.soil ? 'on-soil' : ''} ${bed.measured.includes(p.id) ? '' : 'follows'}`}
+          className={`place ${p.soil ? 'on-soil' : ''} ${isMeasured(p.id) ? '' : 'unmeasured'}`}
           style={{ left: p.at[0], top: p.at[1] }}
         >
-          <LengthField label={p.label} valueMm={p.of(bed)} onSet={(mm) => onTake(p.id, mm)} testId={`bed-${p.id}`} />
+          <LengthField
+            label={isMeasured(p.id) ? p.label : `${p.label}, not measured yet`}
+            valueMm={p.of(bed)}
+            onSet={(mm) => onTake(p.id, mm)}
+            testId={`bed-${p.id}`}
+          />
           <small>{p.short}</small>
         </div>
       ))}

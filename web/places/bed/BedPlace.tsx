@@ -69,7 +69,7 @@ export function BedPlace(): ReactNode {
 
   const set = (label: string, next: Bed): Result<unknown> => run((g) => measureBed(g, next, label));
   const take = (id: MeasureId, mm: number): Result<unknown> => run((g) => takeMeasure(g, bed.id, id, mm));
-  const following = MEASURE_IDS.length - bed.measured.length;
+  const measured = MEASURE_IDS.filter((id) => bed.measured.includes(id)).length;
 
   const cover = (key: string): void => {
     const id = newId();
@@ -94,11 +94,11 @@ export function BedPlace(): ReactNode {
         <PanelBox aria-label="What the measures say">
           <section aria-label="What the measures say" data-testid="survey">
             <h2>What the measures say</h2>
-            {following > 0 && (
+            {measured < MEASURE_IDS.length && (
               <p>
-                {following === MEASURE_IDS.length
+                {measured === 0
                   ? 'Nothing is measured yet: it stands as a square bed of a usual size.'
-                  : `${bed.measured.length} of ${MEASURE_IDS.length} are measured; the others are grey in the drawing. Sides, diagonals and the inside follow from what is measured until they are measured too.`}
+                  : `${measured} of ${MEASURE_IDS.length} are measured; the others are grey in the drawing. Sides, diagonals and the inside follow from what is measured until they are measured too.`}
               </p>
             )}
             <Facts>

@@ -48,7 +48,7 @@ function frostSaid(site: Garden['site']): string {
   const frost = frostOf(site);
   if (!frost) return 'By latitude and height it never freezes there, or never thaws.';
   const day = (monthDay: string): string => sayDay(`2028-${monthDay}`);
-  return `Frost until about ${day(frost.lastSpring)} and again from about ${day(frost.firstAutumn)}, two weeks either way: rough, by latitude and height. Snow and wind are asked where they matter. All of it can be set later.`;
+  return `Frost until about ${day(frost.lastSpring)} and again from about ${day(frost.firstAutumn)}, ${frost.spreadDays} days either way: rough, by latitude and height. Snow and wind are asked where they matter. All of it can be set later.`;
 }
 
 /** Three questions before a garden of one's own; every one of them can be left as it is. */
