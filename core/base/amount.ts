@@ -20,6 +20,8 @@ export type Quantity =
   /** The coldest that something lives through: never told colder than it is. */
   | 'livesTo'
   | 'warming'
+  /** Diameter of a drill bit, mm. */
+  | 'bit'
   | 'percent'
   | 'ratio'
   /** How many times over something holds: beyond use it is only said to be more. */
@@ -240,8 +242,16 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
       return `${number(degreesIn(value, p), 0)} °${p.temperature}`;
     case 'warming':
       return p.temperature === 'F' ? `${fewDegrees(value * 1.8)} °F` : `${fewDegrees(value)} °C`;
+    case 'bit': {
+      const in32 = Math.round((value / MM_PER_INCH) * 32);
+      const lowest = [2, 4, 8, 16, 32].find((parts) => (in32 * parts) % 32 === 0) ?? 32;
+      // Sold in steps of a thirty-second of an inch, or of half a millimetre.
+      return imperial(p)
+        ? `${(in32 * lowest) / 32}/${lowest}"`
+        : `${number(Math.round(value * 2) / 2, 1).replace('.0', '')} mm`;
+    }
     case 'percent':
-      return `${number(value, 1)} %`;
+      return `${number(value, Math.abs(value) < 9.95 ? 1 : 0)} %`;
     case 'ratio':
       return number(value, 2);
     case 'count':

@@ -53,6 +53,10 @@ export function phraseText(phrase: Phrase, p: Preferences): string {
   return phrase.map((part) => (typeof part === 'string' ? part : formatAmount(part.value, part.quantity, p))).join('');
 }
 
+/** Phrases one after another, with a sign between any two. */
+export const joined = (phrases: readonly Phrase[], between: string): Phrase =>
+  phrases.flatMap((p, i) => (i === 0 ? p : [between, ...p]));
+
 /** A word as a sentence begins with it. */
 export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 

@@ -1,8 +1,8 @@
 import type { Aisle, HardwareItem } from './types';
 
-const FIXINGS: Aisle = 'Fasteners and hardware';
-const YARD: Aisle = 'Garden and yard';
-const PIPE: Aisle = 'Pipe and conduit';
+const FIXINGS: Aisle = 'fixings';
+const YARD: Aisle = 'yard';
+const PIPE: Aisle = 'pipe';
 const PACK = 'Ordinary pack size; made-up price';
 
 const item = (

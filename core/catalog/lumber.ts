@@ -1,3 +1,4 @@
+import { treatedKey } from './treatment';
 import { MM_PER_INCH } from '../base/length';
 import type { SectionSpec, StockLength } from './types';
 import { feet, metres } from './stock';
@@ -13,7 +14,7 @@ function board(key: string, thicknessIn: number, widthIn: number, stock: StockLe
     stock,
     toolKey: 'circular saw',
     squareMm: MM_PER_INCH / 4,
-    aisle: 'Lumber',
+    aisle: 'lumber',
     source: ACTUAL,
   };
 }
@@ -166,7 +167,7 @@ const SPRUCE: readonly SectionSpec[] = [
 
 const TREATED: readonly SectionSpec[] = SPRUCE.map((s) => ({
   ...s,
-  key: `${s.key} treated`,
+  key: treatedKey(s.key),
   name: `${s.name} treated`,
   materialKey: 'treated' as const,
   stock: s.stock.map((bar) => ({ ...bar, price: Math.round(bar.price * 1.45 * 100) / 100 })),

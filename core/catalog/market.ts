@@ -1,3 +1,4 @@
+import { treatedKey, untreatedKey } from './treatment';
 /** Which stock the gardener's shops carry. */
 export type Market = 'imperial' | 'metric';
 
@@ -42,8 +43,7 @@ export function roundLength(mm: number, market: Market, way: 'down' | 'up' = 'do
 /** A section as this market sells it; treated stays treated, and what has no equal stays as it is. */
 export function stockFor(market: Market, key: string): string {
   if (market === 'imperial') return key;
-  const treated = key.endsWith(' treated');
-  const plain = treated ? key.slice(0, -' treated'.length) : key;
+  const plain = untreatedKey(key);
   const found = METRIC[plain];
-  return found === undefined ? key : treated ? `${found} treated` : found;
+  return found === undefined ? key : plain === key ? found : treatedKey(found);
 }

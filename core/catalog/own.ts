@@ -1,4 +1,5 @@
 /** A garden's own catalogue: figures it has measured, sizes its shop sells, things that do not ship with the program. */
+import { treatedKey } from './treatment';
 import * as z from 'zod/mini';
 import { between, named, text, upTo, whole, word } from '../base/schema';
 import {
@@ -234,9 +235,9 @@ function build(own: OwnCatalog, base: Entries): Built {
     }
     entries.set(thing.key, after(like, thing.key, thing.name));
     // Boards come untreated and treated, as the shipped ones do.
-    const treated = entryOf(base, 'bar', `${thing.like} treated`);
+    const treated = entryOf(base, 'bar', treatedKey(thing.like));
     if (thing.kind === 'bar' && treated)
-      entries.set(`${thing.key} treated`, after(treated, `${thing.key} treated`, `${thing.name} treated`));
+      entries.set(treatedKey(thing.key), after(treated, treatedKey(thing.key), `${thing.name} treated`));
   });
   own.sizes.forEach((size, i) => {
     const entry = tables[size.kind].get(size.key);

@@ -20,7 +20,7 @@ function tube(
     // Steel pipe and rod are sawn; wire and plastic are sheared.
     toolKey: materialKey === 'steel' && outsideMm > 6 ? 'hand saw' : 'shear',
     squareMm: 0,
-    aisle: 'Pipe and conduit',
+    aisle: 'pipe',
     source,
   };
 }

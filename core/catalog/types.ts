@@ -1,15 +1,16 @@
 /** What the catalogue holds: the kinds of entry, all plain data. Lengths in mm; prices in the garden’s currency. */
 
-/** In the order one walks the shop. */
-export const AISLES = [
-  'Lumber',
-  'Sheet goods',
-  'Pipe and conduit',
-  'Covers',
-  'Fasteners and hardware',
-  'Garden and yard',
-] as const;
-export type Aisle = (typeof AISLES)[number];
+/** Names of the aisles, in the order one walks the shop. */
+export const AISLES = {
+  lumber: 'Lumber',
+  sheets: 'Sheet goods',
+  pipe: 'Pipe and conduit',
+  covers: 'Covers',
+  fixings: 'Fasteners and hardware',
+  yard: 'Garden and yard',
+} as const;
+export type Aisle = keyof typeof AISLES;
+export const AISLE_KEYS = Object.keys(AISLES) as readonly Aisle[];
 
 /** Wood: its limit is a design stress, higher under a load that does not stay. */
 export interface Wood {
@@ -56,6 +57,8 @@ export interface Material {
   readonly densityKgPerM3: number;
   readonly eGPa: number;
   readonly behaviour: Wood | Plastic | Metal;
+  /** What its saw dust does to whoever breathes it. */
+  readonly dust?: 'chlorine' | 'preservative';
   /** Keys of how far its stiffness under load may be off, and what it bears before it kinks, yields or breaks. */
   readonly spreads: readonly [stiffness: string, limit: string];
   readonly source: string;

@@ -1,4 +1,5 @@
 /** The gardener's own catalogue: figures, sizes, things and crops beside what ships. */
+import { treatedKey } from '../catalog/treatment';
 import type { Result } from '../base/result';
 import type { EntryKind } from '../catalog/catalog';
 import type { OwnCatalog } from '../catalog/own';
@@ -90,7 +91,7 @@ export const nameOwnThing = (garden: Garden, key: string, name: string): Result<
 /** Takes a thing of one's own out, with its figures and sizes; refused while something is made of it. */
 export function removeOwnThing(garden: Garden, thing: OwnCatalog['things'][number]): Result<Change> {
   const of = (x: { readonly kind: string; readonly key: string }): boolean =>
-    x.kind === thing.kind && (x.key === thing.key || x.key === `${thing.key} treated`);
+    x.kind === thing.kind && (x.key === thing.key || x.key === treatedKey(thing.key));
   return changeOwn(garden, `Remove ${thing.name}`, ({ things, figures, sizes }) => ({
     things: things.filter((t) => t.key !== thing.key),
     figures: figures.filter((f) => !of(f)),

@@ -1,3 +1,4 @@
+import { type ToolKey, toolItself } from '../catalog/handTools';
 import { coverM2, mainCover } from '../cover/assembly/enclosure';
 import type { Assessment } from '../assessment';
 import { FAMILY_KEYS, familyOf } from '../cover/families';
@@ -22,7 +23,7 @@ export type Candidate =
       readonly outline: Assessment;
       readonly merits: Merits;
       readonly warmth: Warmth;
-      readonly tools: readonly string[];
+      readonly tools: readonly ToolKey[];
     })
   | (Kind & { readonly fault: string });
 
@@ -66,10 +67,8 @@ export function candidates(
 }
 
 /** Tools that the steps of a cover ask for, each once, without the size of a bit. */
-export function toolsOf(o: Assessment): readonly string[] {
-  const all = o.assembly.steps.flatMap((s) => s.tools).map((tool) => (tool.startsWith('drill') ? 'drill' : tool));
-  return [...new Set(all)].sort();
-}
+export const toolsOf = (o: Assessment): readonly ToolKey[] =>
+  [...new Set(o.assembly.steps.flatMap((s) => s.tools.map(toolItself)))].sort();
 
 /** By the heat that its cover loses and the frost it keeps off. */
 function warmthOf(o: Assessment): Warmth {

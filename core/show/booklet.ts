@@ -1,13 +1,14 @@
 /** One booklet of a cover: drawings to scale, what to buy, the cuts, the steps, full-size templates, a card for the season. */
+import { toolName } from '../catalog/handTools';
 import { type Preferences, formatAmount, formatMoney } from '../base/amount';
-import { type Phrase, phraseText } from '../base/figure';
+import { type Phrase, phraseText, joined } from '../base/figure';
 import { seasonOfCover } from '../air';
 import { sayDay } from '../base/days';
 import type { Flat } from '../base/geometry';
 import type { BuildStep } from '../cover/assembly/types';
 import { familyOf } from '../cover/families/registry';
 import type { PaperKey } from '../cover/parts/ends';
-import { AISLES } from '../catalog/types';
+import { AISLES, AISLE_KEYS } from '../catalog/types';
 import { conditionLines } from '../conditions';
 import type { CutCover } from '../cut';
 import type { Assessment } from '../assessment';
@@ -35,9 +36,9 @@ function head(pen: Pen, words: string, under = 80): void {
 /** What to buy, by aisle, in two columns of lines with a box to tick. */
 function shopping(pen: Pen, o: BookletOptions, p: Preferences): void {
   const column = (pen.width - 16) / 2;
-  const lines = AISLES.flatMap((aisle) => {
+  const lines = AISLE_KEYS.flatMap((aisle) => {
     const list = o.shopping.lines.filter((l) => l.aisle === aisle && l.packs > 0);
-    return list.length === 0 ? [] : [aisle, ...list];
+    return list.length === 0 ? [] : [AISLES[aisle], ...list];
   });
   const high = 12.5;
   let done = 0;
@@ -97,7 +98,7 @@ function stepBlock(pen: Pen, o: BookletOptions, step: BuildStep, number: number,
   put(`${number}. ${step.title}`, 12, { bold: true });
   for (const caution of step.cautions) put(caution, 9, { sign: 'bar', indent: 9 });
   step.work.forEach((line, i) => put(`${step.work.length > 1 ? `${i + 1}) ` : ''}${said(line)}`, 9.5));
-  if (step.tools.length > 0) put(`Tools: ${step.tools.join('; ')}.`, 8.5);
+  if (step.tools.length > 0) put(`Tools: ${said(joined(step.tools.map(toolName), '; '))}.`, 8.5);
   for (const check of step.checks) put(said(check), 9.5, { sign: 'box', indent: 14 });
   const height = lines.reduce((sum, l) => sum + l.size * LEADING, 0) + 10;
   const block = Math.max(height, shown ? STEP_DRAWING.height + 10 : 0);

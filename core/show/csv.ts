@@ -1,3 +1,4 @@
+import { AISLES } from '../catalog/types';
 import { phraseText } from '../base/figure';
 import type { Plan } from '../plan';
 import { formatMoney } from '../base/amount';
@@ -46,7 +47,7 @@ export function shoppingCsv(p: Pick<Plan, 'shopping' | 'garden'>): string {
     ['aisle', 'thing', 'size', 'need', 'unit', 'owned', 'buy', 'price each', 'paid', 'used', 'currency', 'note'],
     [
       ...p.shopping.lines.map((l) => [
-        l.aisle,
+        AISLES[l.aisle],
         l.name,
         phraseText(l.size, units),
         l.need,
@@ -70,7 +71,7 @@ export function shoppingText(p: Pick<Plan, 'shopping' | 'garden'>): string {
   const buying = p.shopping.lines.filter((l) => l.packs > 0);
   const aisles = [...new Set(buying.map((l) => l.aisle))];
   const lines = aisles.flatMap((aisle) => [
-    aisle,
+    AISLES[aisle],
     ...buying
       .filter((l) => l.aisle === aisle)
       .map((l) => {

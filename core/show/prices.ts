@@ -1,5 +1,5 @@
 import type { Catalog } from '../catalog/catalog';
-import type { Aisle } from '../catalog/types';
+import { type Aisle, AISLES } from '../catalog/types';
 import Papa from 'papaparse';
 import { type PriceList, barPriceKey, packPriceKey, rollPriceKey, sheetPriceKey } from '../catalog/prices';
 import { type Fault, type Result, fail, failAll, ok } from '../base/result';
@@ -34,7 +34,7 @@ export function pricedThings(catalog: Catalog): readonly PricedThing[] {
       s.sizes.map((size) => ({
         of: `sheet ${s.key}`,
         key: sheetPriceKey(size),
-        aisle: 'Sheet goods' as const,
+        aisle: 'sheets' as const,
         name: s.name,
         size: `${mm(size.widthMm)} x ${mm(size.lengthMm)}`,
         shipped: size.price,
@@ -44,7 +44,7 @@ export function pricedThings(catalog: Catalog): readonly PricedThing[] {
       c.rolls.map((roll) => ({
         of: `cover ${c.key}`,
         key: rollPriceKey(roll),
-        aisle: 'Covers' as const,
+        aisle: 'covers' as const,
         name: c.name,
         size: `${mm(roll.widthMm)} x ${mm(roll.lengthMm)}`,
         shipped: roll.price,
@@ -101,7 +101,7 @@ function decimalOf(prices: readonly string[]): '.' | ',' | undefined {
 
 /** A list of prices as CSV that a spreadsheet cannot take for formulas: every priced thing, with the price in force. */
 export function pricesCsv(catalog: Catalog, prices: PriceList): string {
-  const data = pricedThings(catalog).map((t) => [t.key, t.aisle, t.name, t.size, prices[t.key] ?? t.shipped]);
+  const data = pricedThings(catalog).map((t) => [t.key, AISLES[t.aisle], t.name, t.size, prices[t.key] ?? t.shipped]);
   return csvText(COLUMNS, data);
 }
 

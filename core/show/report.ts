@@ -1,3 +1,4 @@
+import { toolName } from '../catalog/handTools';
 import { panelAreaM2 } from '../cover/assembly/pieces';
 import { coverM2 } from '../cover/assembly/enclosure';
 import { sheetSize } from '../make/rolls/rolls';
@@ -90,6 +91,7 @@ export function planReport(p: Plan) {
       ...s,
       work: s.work.map((line) => phraseText(line, units)),
       checks: s.checks.map((line) => phraseText(line, units)),
+      tools: s.tools.map((t) => phraseText(toolName(t), units)),
     })),
     hours: p.hours.value,
     coldestNightC: p.coldest.value,

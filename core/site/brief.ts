@@ -1,4 +1,5 @@
 /** What a cover is wanted for, as its gardener says it; everything may be left unsaid. */
+import { TOOL_KEYS } from '../catalog/handTools';
 import * as z from 'zod/mini';
 import { between, upTo, word } from '../base/schema';
 import { isMonthDay } from '../base/days';
@@ -42,7 +43,7 @@ export const briefSchema = z
     hours: most(1000),
     hands: maybe(z.union([z.literal(1), z.literal(2)])),
     /** Tools that are not at hand, by name. */
-    without: z._default(z.array(word(60)).check(z.maxLength(40)), []),
+    without: z._default(z.array(z.enum(TOOL_KEYS)).check(z.maxLength(40)), []),
     /** Heaviest that is lifted, kg at the hand. */
     liftKg: most(500),
     /** Longest piece that goes home in the car, mm. */

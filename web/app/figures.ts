@@ -3,15 +3,15 @@ import { type Preferences, formatAmount } from '../../core/base/amount';
 import { type Figure, term } from '../../core/base/figure';
 import { carriedMm } from '../../core/judge/strength/snowStrength';
 import { addedUp, worked } from '../../core/base/formula';
-import { AISLES } from '../../core/catalog/types';
+import { AISLES, AISLE_KEYS } from '../../core/catalog/types';
 import type { ShoppingList } from '../../core/make/buying/shopping';
 import { sheetSize } from '../../core/make/rolls/rolls';
 import type { Assessment } from '../../core/assessment';
 
 function priceFigure(shopping: ShoppingList): Figure {
-  const aisles = AISLES.map((aisle) =>
+  const aisles = AISLE_KEYS.map((aisle) =>
     term(
-      aisle,
+      AISLES[aisle],
       shopping.lines.filter((l) => l.aisle === aisle).reduce((sum, l) => sum + l.paid, 0),
       'money',
     ),

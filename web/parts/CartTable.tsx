@@ -1,3 +1,4 @@
+import { AISLES } from '../../core/catalog/types';
 import { setGot, setNote, setOwned, setPrice } from '../../core/commands/shelf';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
@@ -124,7 +125,7 @@ export function CartTable({ list, typed }: CartTableProps): ReactNode {
       <tbody>
         {aisles.flatMap((aisle) => [
           <tr className="aisle" key={aisle}>
-            <td colSpan={9}>{aisle}</td>
+            <td colSpan={9}>{AISLES[aisle]}</td>
           </tr>,
           ...list.lines
             .filter((l) => l.aisle === aisle)

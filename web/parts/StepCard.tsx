@@ -1,3 +1,5 @@
+import { joined } from '../../core/base/figure';
+import { toolName } from '../../core/catalog/handTools';
 import { type Catalog, hardwareItem } from '../../core/catalog/catalog';
 import type { Assessment } from '../../core/assessment';
 import type { ReactNode } from 'react';
@@ -134,7 +136,11 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
         ))}
       </ol>
       {step.takes.length > 0 && <p className="tools">Have to hand: {taken(step, o.site.catalog)}.</p>}
-      {step.tools.length > 0 && <p className="tools">Tools: {step.tools.join('; ')}.</p>}
+      {step.tools.length > 0 && (
+        <p className="tools">
+          Tools: <Sentence phrase={joined(step.tools.map(toolName), '; ')} />.
+        </p>
+      )}
       {step.checks.length > 0 && (
         <ul className="checks">
           {step.checks.map((line, i) => (

@@ -1,4 +1,5 @@
 /** Answers that name a board, a pipe or a sheet of the catalogue. */
+import { treatedKey } from '../../catalog/treatment';
 import * as z from 'zod/mini';
 import { between, text, word } from '../../base/schema';
 import { type Catalog, coverMaterial, section } from '../../catalog/catalog';
@@ -152,7 +153,7 @@ export const wood = choice(
   'treated',
 );
 export function treat(site: BuildSite, s: Section, as: 'treated' | 'untreated'): Section {
-  return as === 'treated' ? (site.catalog.bar.get(`${s.key} treated`) ?? s) : s;
+  return as === 'treated' ? (site.catalog.bar.get(treatedKey(s.key)) ?? s) : s;
 }
 
 interface CoverMore {

@@ -1,3 +1,4 @@
+import type { ToolKey } from '../../catalog/handTools';
 import type { Flat, Point2, Vec3, View } from '../../base/geometry';
 import type { BuildSite } from '../../site/buildSite';
 import type { Crop } from '../../catalog/crops';
@@ -327,7 +328,7 @@ export interface BuildStep {
   /** What it takes of the list: counted from its joints. */
   readonly takes: readonly HardwareUse[];
   readonly work: readonly Phrase[];
-  readonly tools: readonly string[];
+  readonly tools: readonly ToolKey[];
   readonly checks: readonly Phrase[];
   /** What can hurt in this step. */
   readonly cautions: readonly string[];

@@ -1,4 +1,5 @@
 import { thicknessMm } from '../../catalog/sections';
+import type { ToolKey } from '../../catalog/handTools';
 import type { Joint, Member, StepSpec, Stage } from '../assembly/types';
 import { KINDS, type KindKey } from '../joints';
 import { countOfJoint } from '../joints/kind';
@@ -31,7 +32,7 @@ type StageParts = Pick<Stage, 'id' | 'title' | 'view' | 'pieces' | 'minutes'> &
   Partial<Pick<Stage, 'joints'>> & {
     readonly work: List<Saying>;
     readonly checks?: List<Saying>;
-    readonly tools?: List<string>;
+    readonly tools?: List<ToolKey>;
     readonly cautions?: List<string>;
   };
 
@@ -80,12 +81,17 @@ export function tagList(pieces: readonly { readonly tag: string }[]): string {
   return sayTags(pieces.map((p) => p.tag));
 }
 
+/** A pipe of more than this, stood on end, is higher than a reach and may meet a line, mm. */
+const LONG_PIPE_MM = 4000;
+
 /** First of all: cut every piece to the cut list and write its tag on it. */
 export function cutStage(members: readonly Member[]): Stage {
   const boards = members.filter((m) => m.section.shape.kind === 'board');
-  const pipes = members.filter((m) => m.section.materialKey === 'pvc');
-  const treated = members.some((m) => m.section.materialKey === 'treated');
-  const tools = [...new Set(members.map((m) => m.section.toolKey as string))];
+  const dusts = new Set(members.map((m) => m.section.material.dust));
+  const longPipe = members.some(
+    ({ section: { shape, stock } }) => shape.kind === 'tube' && stock.some((bar) => bar.lengthMm > LONG_PIPE_MM),
+  );
+  const tools = [...new Set(members.map((m) => m.section.toolKey as ToolKey))];
   return stage({
     id: 'cut',
     title: 'Cut the pieces',
@@ -98,7 +104,11 @@ export function cutStage(members: readonly Member[]): Stage {
     ],
     tools: [...tools, 'tape', 'square', 'marker'],
     checks: [`${members.length} pieces, every one with its tag`],
-    cautions: [...(pipes.length > 0 ? [CAUTIONS.pvcDust, CAUTIONS.longPipe] : []), treated && CAUTIONS.treated],
+    cautions: [
+      dusts.has('chlorine') && CAUTIONS.pvcDust,
+      longPipe && CAUTIONS.longPipe,
+      dusts.has('preservative') && CAUTIONS.treated,
+    ],
     minutes: MINUTES.start + boards.length * MINUTES.boardCut + (members.length - boards.length) * MINUTES.pipeCut,
   });
 }

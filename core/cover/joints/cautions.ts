@@ -7,7 +7,7 @@ export const CAUTIONS = {
   saw: 'Sawing: eye protection, both pieces clamped, and the cord behind you.',
   knife: 'Cut film away from your body, and never against the bed or your knee.',
   rods: 'Have buried lines located before you drive a rod or dig. Cap every rod end that shows.',
-  longPipe: 'Twenty-foot pipe: look up for overhead lines before you stand it on end.',
+  longPipe: 'Long pipe: look up for overhead lines before you stand it on end.',
   glass:
     'Old windows: the paint may hold lead, so do not sand it dry. Glass breaks over a bed and over a child: safety film on it, or plastic glazing in its place.',
   ladder: 'Ladders: on level ground, somebody at the foot, and not in wind.',

@@ -12,7 +12,7 @@ export const COVER_JOINTS = {
     divides: 'there',
     // Only on the wall of the bed do they hold a cover down; elsewhere the sheet on its own frame.
     holds: { key: 'batten-screw', worth: (j) => (j.with?.['holds'] === 'wall' ? 1 : 0) },
-    tip: 'Pilot each screw through the lath, and drive it snug, not tight: a crushed lath splits.',
+    tip: ['Pilot each screw through the lath, and drive it snug, not tight: a crushed lath splits.'],
   },
   /** Staples: they hold a cover until something better does, or a net for good. */
   staple: {
@@ -74,7 +74,7 @@ export const COVER_JOINTS = {
       { itemKey: 'glazing-strip', count: said(j, 'stripM', 0) },
       { itemKey: 'joining-strip', count: said(j, 'joinM', 0) },
     ],
-    tools: ['drill, 1/4 bit', 'driver'],
+    tools: ['sheet bit', 'driver'],
     minutes: 1,
     symbol: 'line',
   },

@@ -147,7 +147,7 @@ test('a step takes what its joints take, with their tools, cautions and minutes,
         joints: ['a', 'b', 'c'],
         work: [['Do it.']],
         checks: [],
-        tools: ['driver', 'saw'],
+        tools: ['driver', 'hand saw'],
         cautions: [],
         minutes: 7,
       } as unknown as AssemblySpec['steps'][number],
@@ -155,7 +155,7 @@ test('a step takes what its joints take, with their tools, cautions and minutes,
   }).steps;
   // Two and three latches at 5 minutes, two rods at 4, and its own 7.
   expect(step?.minutes).toBe(7 + 5 * 5 + 2 * 4);
-  expect(step?.tools).toEqual(['driver', 'saw', 'level']);
+  expect(step?.tools).toEqual(['driver', 'hand saw', 'level']);
   expect(step?.takes.map(({ itemKey, count }) => [itemKey, count])).toEqual([
     ['latch', 2],
     ['latch', 3],

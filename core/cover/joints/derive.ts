@@ -21,7 +21,6 @@ import {
 } from '../assembly/openings';
 import type { BuildSite } from '../../site/buildSite';
 import { SOIL_HOLDS } from '../../site/soil';
-import { inMarket } from './marketWords';
 import { hardwareOf, holdsDown, jointKind } from './index';
 import type { Phrase } from '../../base/figure';
 import { type JointKind, countOfJoint } from './kind';
@@ -38,7 +37,7 @@ function whole(a: Pick<Assembly, 'blocks' | 'panels'>): readonly HardwareUse[] {
 }
 
 /** What strengths are read from, and the soil that things are driven into. */
-type Ground = Pick<BuildSite, 'catalog' | 'market'> & { readonly bed: Pick<BuildSite['bed'], 'soil'> };
+type Ground = Pick<BuildSite, 'catalog'> & { readonly bed: Pick<BuildSite['bed'], 'soil'> };
 
 /** What holds the cover down, kind by kind. */
 export function holdDownsOf(joints: readonly Joint[], { catalog, bed }: Ground): readonly HoldDown[] {
@@ -107,8 +106,9 @@ function ventilationOf(openings: readonly Opening[]): Ventilation {
 }
 
 /** Small knowledge of the joints that are made, each once. */
-const tipsOf = (kinds: readonly JointKind[]): readonly Phrase[] =>
-  [...new Set(kinds.flatMap((k) => (k.tip === undefined ? [] : [k.tip])))].map((tip) => [tip]);
+const tipsOf = (kinds: readonly JointKind[]): readonly Phrase[] => [
+  ...new Set(kinds.flatMap((k) => (k.tip === undefined ? [] : [k.tip]))),
+];
 
 /** A step with what its joints take, ask for and warn of. */
 function stepWith(step: StepSpec, joints: readonly Joint[]): BuildStep {
@@ -140,6 +140,6 @@ export function assembled(said: AssemblySpec, ground: Ground): Omit<Assembly, 'c
     contacts: contactsOf(joints),
     ventilation: ventilationOf(openings),
     footing: { ...said.footing, holdDowns: holdDownsOf(joints, ground) },
-    steps: said.steps.map((s) => inMarket(stepWith(s, joints), ground.market)),
+    steps: said.steps.map((s) => stepWith(s, joints)),
   };
 }

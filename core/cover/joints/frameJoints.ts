@@ -1,16 +1,17 @@
 /** How a frame is put together: boards, pipes, rods and what stands on the bed. A new kind is one more entry. */
+import { phrase } from '../../base/figure';
+import { bit } from '../../catalog/handTools';
 import { CAUTIONS } from './cautions';
 import { type JointKind, each, holdsAs, said } from './kind';
 
-const PILOT =
-  'A 1/8 pilot through the pipe first, and the screw snug, not tight: plastic that is squeezed cracks in the cold.';
+const PILOT = phrase`A ${bit('screw')} pilot through the pipe first, and the screw snug, not tight: plastic that is squeezed cracks in the cold.`;
 
 export const FRAME_JOINTS = {
   /** Boards butted and screwed: which screw and how many at each place is the joint's own. */
   buttScrew: {
     name: ['screwed butt joint', 'screwed butt joints'],
     takes: (j, n) => [{ itemKey: String(j.with?.['screw'] ?? 'screw-2-1/2'), count: n * said(j, 'each', 2) }],
-    tools: ['drill, 1/8 bit', 'driver'],
+    tools: ['screw bit', 'driver'],
     minutes: 2.4,
     symbol: 'point',
   },
@@ -26,7 +27,7 @@ export const FRAME_JOINTS = {
   throughScrew: {
     name: ['foot screwed through', 'feet screwed through'],
     takes: (_, n) => [{ itemKey: 'screw-1-5/8', count: 2 * n }],
-    tools: ['drill, 1/8 bit'],
+    tools: ['screw bit'],
     minutes: 1.2,
     symbol: 'point',
     tip: PILOT,
@@ -35,7 +36,7 @@ export const FRAME_JOINTS = {
   crownScrew: {
     name: ['screw through a crown', 'screws through the crowns'],
     takes: each('screw-1-5/8'),
-    tools: ['drill, 1/8 bit'],
+    tools: ['screw bit'],
     minutes: 0.6,
     symbol: 'point',
     tip: PILOT,
@@ -69,7 +70,7 @@ export const FRAME_JOINTS = {
   uBolt: {
     name: ['U-bolt', 'U-bolts'],
     takes: each('u-bolt'),
-    tools: ['spanner'],
+    tools: ['wrench'],
     minutes: 2.4,
     symbol: 'point',
   },
@@ -109,7 +110,7 @@ export const FRAME_JOINTS = {
   blindHole: {
     name: ['foot in its hole', 'feet in their holes'],
     takes: () => [],
-    tools: ['drill, spade bit'],
+    tools: ['spade bit'],
     minutes: 3,
     symbol: 'point',
   },
@@ -120,7 +121,7 @@ export const FRAME_JOINTS = {
       { itemKey: 'socket-cap', count: n },
       { itemKey: 'screw-1', count: n },
     ],
-    tools: ['drill, 3/32 bit'],
+    tools: ['strap bit'],
     minutes: 1.2,
     symbol: 'point',
   },
@@ -131,7 +132,7 @@ export const FRAME_JOINTS = {
       { itemKey: 'strap', count: n },
       { itemKey: 'screw-1', count: 2 * n },
     ],
-    tools: ['drill, 3/32 bit'],
+    tools: ['strap bit'],
     minutes: 1.2,
     symbol: 'point',
     holds: holdsAs('strap'),

@@ -176,7 +176,7 @@ test('a step takes what its joints take, with their tools and minutes', () => {
   const [step] = assembled(made, LOAM).steps;
   expect(step?.takes.map((t) => `${t.count} ${t.itemKey}`)).toEqual(['2 latch', '3 strap', '6 screw-1']);
   expect(new Set(step?.tools).size).toBe(step?.tools.length);
-  expect(step?.tools).toEqual(expect.arrayContaining(['driver', 'square', 'drill, 3/32 bit']));
+  expect(step?.tools).toEqual(expect.arrayContaining(['driver', 'square', 'strap bit']));
   // 10, two latches, and three straps of 1.2.
   expect(step?.minutes).toBeCloseTo(10 + 2 * KINDS.latch.minutes + 3.6, 9);
 });

@@ -1,3 +1,5 @@
+import type { Phrase } from '../../base/figure';
+import type { ToolKey } from '../../catalog/handTools';
 import type { Contact, Joint } from '../assembly/types';
 
 /** A number of one counted thing. */
@@ -12,7 +14,7 @@ export interface JointKind {
   readonly name: readonly [one: string, many: string];
   /** What so many of them take of the shopping list. */
   readonly takes: (joint: Joint, count: number) => readonly Takes[];
-  readonly tools: readonly string[];
+  readonly tools: readonly ToolKey[];
   /** Minutes that one takes, by one person without hurry. */
   readonly minutes: number;
   /** How it is drawn: a point, a line along what it holds, nothing where it only stands there. */
@@ -25,7 +27,7 @@ export interface JointKind {
   readonly divides?: 'there' | 'across';
   readonly caution?: string;
   /** Small knowledge, said at the step that makes it. */
-  readonly tip?: string;
+  readonly tip?: Phrase;
 }
 
 /** How many there are. */

@@ -9,7 +9,7 @@ export const OPENING_JOINTS = {
     tools: ['driver'],
     minutes: 6,
     symbol: 'point',
-    tip: 'Galvanised or stainless hinges and screws: plain steel rusts fast in a season of damp.',
+    tip: ['Galvanised or stainless hinges and screws: plain steel rusts fast in a season of damp.'],
     holds: holdsAs('hinge'),
   },
   /** A cabin hook from a frame to the bed's wall. */
@@ -50,7 +50,7 @@ export const OPENING_JOINTS = {
   prop: {
     name: ['prop', 'props'],
     takes: () => [],
-    tools: ['saw'],
+    tools: ['hand saw'],
     minutes: 8,
     symbol: 'point',
   },

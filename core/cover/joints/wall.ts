@@ -5,7 +5,7 @@ import { type JointKind, each, holdsAs } from './kind';
 export const wallAnchor: JointKind = {
   name: ['wall anchor', 'wall anchors'],
   takes: (j, n) => [{ itemKey: j.with?.['wall'] === 'timber' ? 'coach-screw' : 'sleeve-anchor', count: n }],
-  tools: ['drill, masonry bit', 'socket wrench'],
+  tools: ['masonry bit', 'wrench'],
   minutes: 6,
   symbol: 'point',
   holds: holdsAs('wall-anchor'),
@@ -16,10 +16,10 @@ export const wallAnchor: JointKind = {
 export const wallBolt: JointKind = {
   name: ['bolt through the wall', 'bolts through the wall'],
   takes: each('wall-bolt'),
-  tools: ['drill', 'socket wrench'],
+  tools: ['drill', 'wrench'],
   minutes: 5,
   symbol: 'point',
-  tip: 'Drill straight through both, a washer under head and nut; dig the soil away inside first, and fill it back.',
+  tip: ['Drill straight through both, a washer under head and nut; dig the soil away inside first, and fill it back.'],
 };
 
 /** Sticky tape over the gap between a cover and a wall, so that rain stays outside; by the metre. */

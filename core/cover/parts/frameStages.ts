@@ -1,3 +1,4 @@
+import type { ToolKey } from '../../catalog/handTools';
 import type { TimberFrame } from './frame';
 import type { BuildSite } from '../../site/buildSite';
 import { type CrossBoards, crossBoards, overSoil } from './crossBoards';
@@ -14,7 +15,7 @@ export function markRailsStage(
   hoops: readonly Member[],
   lay: Saying,
   drill: Saying,
-  tool: string,
+  tool: ToolKey,
 ): Stage {
   return stage({
     id: 'mark',
@@ -104,7 +105,9 @@ export function fasteningWork(fixing: Exclude<Fixing, 'weights'>, wrapMm: number
     case 'clips':
       return ['Pull the cover over and clip it to every hoop, a soft sleeve under each clip.'];
     case 'staples':
-      return ['Staple the cover along both rails every 150 mm, pulling from the middle outward.'];
+      return [
+        phrase`Staple the cover along both rails every ${amount(150, 'length')}, pulling from the middle outward.`,
+      ];
   }
 }
 
@@ -187,7 +190,7 @@ export function plywoodStage(panels: readonly Panel[], how: readonly Saying[], j
       openings > 0 && 'Drill a hole in a corner of each vent and saw it out; keep the piece as its flap.',
       ...how,
     ],
-    tools: ['jigsaw', 'drill, 3/8 bit', 'rasp'],
+    tools: ['jigsaw', 'blade bit', 'rasp'],
     checks: ['The curve lies under the end hoop all along'],
     cautions: [CAUTIONS.saw],
     joints,

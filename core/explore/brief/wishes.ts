@@ -1,4 +1,6 @@
 /** A brief as wishes: each asks one thing of a design, says it in words, and tells how far a design misses it. */
+import { untreatedKey } from '../../catalog/treatment';
+import { plainToolName } from '../../catalog/handTools';
 import type { Quantity } from '../../base/amount';
 import { type Amount, type Phrase, amount, listed, phrase } from '../../base/figure';
 import { MM_PER_INCH, isMetric } from '../../base/length';
@@ -312,20 +314,22 @@ export function wishesOf(garden: Garden, brief: Brief): readonly Wish[] {
         ...without({ hands: null }),
       }),
     );
-  if (b.without.length > 0)
+  if (b.without.length > 0) {
+    const tools = b.without.map(plainToolName);
     add(
       plainly((o) => toolsOf(o).every((tool) => !b.without.includes(tool)), {
         id: 'tools',
-        thing: [`no ${listed(b.without, 'or')}`],
-        does: [`needs no ${listed(b.without, 'or')}`],
-        dropped: [`with a ${listed(b.without)}`],
+        thing: [`no ${listed(tools, 'or')}`],
+        does: [`needs no ${listed(tools, 'or')}`],
+        dropped: [`with a ${listed(tools)}`],
         ...without({ without: [] }),
       }),
     );
+  }
   for (const key of b.use) {
     const name = catalog.bar.get(key)?.name ?? key;
     add(
-      plainly((o) => o.assembly.members.some((m) => m.section.key === key || m.section.key === `${key} treated`), {
+      plainly((o) => o.assembly.members.some((m) => untreatedKey(m.section.key) === key || m.section.key === key), {
         id: `use ${key}`,
         thing: [`the ${name} on the shelf`],
         does: [`is made of the ${name} on the shelf`],

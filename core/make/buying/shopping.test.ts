@@ -113,7 +113,7 @@ test('sheets are bought whole by size, those on hand are not, and each line says
   expect(made({})).toHaveLength(2);
   expect(made({})[0]).toMatchObject({
     key: large.key,
-    aisle: 'Sheet goods',
+    aisle: 'sheets',
     unit: 'sheet',
     need: 2,
     owned: 0,

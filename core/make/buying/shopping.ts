@@ -1,5 +1,5 @@
 import { type Catalog, hardwareItem } from '../../catalog/catalog';
-import { AISLES, type Aisle } from '../../catalog/types';
+import { AISLE_KEYS, type Aisle } from '../../catalog/types';
 import type { HardwareUse } from '../../cover/assembly/types';
 import {
   type PriceList,
@@ -123,7 +123,7 @@ export function shoppingList(
     lines.push(
       whole(key, group, {
         priceKey: rollPriceKey(first.roll),
-        aisle: 'Covers',
+        aisle: 'covers',
         name: first.cover.name,
         size: sizeText(first.roll),
         unit: 'roll',
@@ -142,7 +142,7 @@ export function shoppingList(
     lines.push(
       whole(key, group, {
         priceKey: sheetPriceKey(first.size),
-        aisle: 'Sheet goods',
+        aisle: 'sheets',
         name: first.sheet.name,
         size: sizeText(first.size),
         unit: 'sheet',
@@ -186,7 +186,7 @@ export function shoppingList(
     });
   }
 
-  lines.sort((a, b) => AISLES.indexOf(a.aisle) - AISLES.indexOf(b.aisle));
+  lines.sort((a, b) => AISLE_KEYS.indexOf(a.aisle) - AISLE_KEYS.indexOf(b.aisle));
   return {
     lines,
     paid: money(lines.reduce((sum, l) => sum + l.paid, 0)),

@@ -59,7 +59,7 @@ export function MaybeLength({
 }
 
 /** A few of many, each taken away again with a press. */
-export function Several({
+export function Several<K extends string>({
   name,
   add,
   chosen,
@@ -68,11 +68,11 @@ export function Several({
 }: {
   readonly name: string;
   readonly add: string;
-  readonly chosen: readonly string[];
-  readonly options: readonly { readonly value: string; readonly label: string }[];
-  readonly onSet: (keys: string[]) => void;
+  readonly chosen: readonly K[];
+  readonly options: readonly { readonly value: K; readonly label: string }[];
+  readonly onSet: (keys: K[]) => void;
 }): ReactNode {
-  const nameOf = (key: string): string => options.find((o) => o.value === key)?.label ?? key;
+  const nameOf = (key: K): string => options.find((o) => o.value === key)?.label ?? key;
   return (
     <Field>
       <span className="name">{name}</span>
@@ -91,7 +91,7 @@ export function Several({
           value=""
           empty={add}
           options={options.filter((o) => !chosen.includes(o.value))}
-          onChange={(key) => onSet([...chosen, key])}
+          onChange={(key) => onSet([...chosen, ...options.flatMap((o) => (o.value === key ? [o.value] : []))])}
         />
       </span>
     </Field>

@@ -1,3 +1,4 @@
+import { plainToolName, type ToolKey } from '../../../core/catalog/handTools';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { celsiusOf, degreesIn, unitOf } from '../../../core/base/amount';
@@ -26,8 +27,8 @@ const Form = styled.section`
   }
 `;
 
-/** Words of tools as steps say them, without the rare ones. */
-const TOOLS = [
+/** Tools that may not be at hand, without the rare ones. */
+const TOOLS: readonly ToolKey[] = [
   'drill',
   'hand saw',
   'circular saw',
@@ -204,7 +205,7 @@ export function BriefForm({ brief: b, onSet }: FormProps): ReactNode {
           name="Not at hand"
           add="Add a tool"
           chosen={b.without}
-          options={TOOLS.map((t) => ({ value: t, label: t }))}
+          options={TOOLS.map((t) => ({ value: t, label: plainToolName(t) }))}
           onSet={(without) => void onSet('Tools', { without })}
         />
         <MaybeLength

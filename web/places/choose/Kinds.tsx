@@ -1,3 +1,4 @@
+import { plainToolName, type ToolKey } from '../../../core/catalog/handTools';
 import { type Merits, meritPhrase, reasons } from '../../../core/explore/merits';
 import { JobSays } from '../../parts/JobSays';
 import { useJob } from '../../background/useJob';
@@ -94,7 +95,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
   const catalog = useCatalog();
   const [cropKey, setCropKey] = useState('spinach');
   const [budget, setBudget] = useState(0);
-  const [without, setWithout] = useState<readonly string[]>([]);
+  const [without, setWithout] = useState<readonly ToolKey[]>([]);
   const [lowest, setLowest] = useState(0);
   const job = useJob('compare', { bedId: bed.id, cropKey });
   const choose = useChosen();
@@ -106,7 +107,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
   const tools = [...new Set(stand.flatMap((c) => c.tools))].sort();
   const barred = ({ merits: m, tools: needs }: ShownKind): string | undefined => {
     const missing = needs.filter((t) => without.includes(t));
-    if (missing.length > 0) return `needs ${missing.join(', ')}`;
+    if (missing.length > 0) return `needs ${missing.map(plainToolName).join(', ')}`;
     if (lowest > 0 && m.heightMm > lowest) return 'too high';
     return budget > 0 && m.price > budget ? 'over the budget' : undefined;
   };
@@ -170,7 +171,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
                         </>
                       )}
                     </p>
-                    <p className="small">Tools: {c.tools.join(', ')}.</p>
+                    <p className="small">Tools: {c.tools.map(plainToolName).join(', ')}.</p>
                   </div>
                   <div>
                     {bar === undefined ? (
@@ -254,7 +255,7 @@ export function Kinds({ bed }: { readonly bed: Bed }): ReactNode {
                     on={!without.includes(tool)}
                     onChange={(on) => setWithout(on ? without.filter((t) => t !== tool) : [...without, tool])}
                   >
-                    {tool}
+                    {plainToolName(tool)}
                   </Tick>
                 </li>
               ))}

@@ -1,3 +1,4 @@
+import { untreatedKey } from '../../../core/catalog/treatment';
 import { addThing, nameOwnThing, removeOwnThing } from '../../../core/commands/catalog';
 import type { EntryKind } from '../../../core/catalog/catalog';
 import type { Section } from '../../../core/catalog/types';
@@ -94,7 +95,7 @@ export function Catalogue(): ReactNode {
                 take={(text) => {
                   const key = `own-${newId()}`;
                   const names = entries.map((e) => e.name);
-                  const like = entry.like ?? entry.key.replace(/ treated$/, '');
+                  const like = entry.like ?? untreatedKey(entry.key);
                   const answer = run((g) => addThing(g, { kind, key, name: freshName(text.trim(), names), like }));
                   if (answer.ok) show(aisle.key, key);
                   return answer;

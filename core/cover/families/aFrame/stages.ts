@@ -46,7 +46,7 @@ export function aFrameStages(
         phrase`Mark one leg: the top cut leans ${amount(f.steepDeg, 'angle')} off square and the foot cut ${amount(90 - f.steepDeg, 'angle')}, both shortening the same edge.`,
         'Try it with a second one against a scrap of the ridge: foot flat, top plumb. Then cut all legs to it.',
       ],
-      tools: ['saw', 'bevel gauge', 'pencil'],
+      tools: ['hand saw', 'bevel gauge', 'pencil'],
       checks: ['All legs alike when stood on edge together'],
       cautions: [CAUTIONS.saw],
       minutes: MINUTES.start + legs.length * 5,

@@ -1,3 +1,4 @@
+import { bit } from '../../../catalog/handTools';
 import { amount, phrase } from '../../../base/figure';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
@@ -39,10 +40,10 @@ export function bentStages(
       hoops,
       `Lay ${tagList(frame.rails)} side by side on edge, ends flush.`,
       phrase`Drill a blind hole in the middle of the top edge at each mark, ${amount(od + 1, 'length')} wide and ${amount(a.legDepthMm, 'length')} deep: tape on the bit shows the depth.`,
-      'drill, spade bit',
+      'spade bit',
     ),
     frameStage(frame, [
-      'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
+      phrase`On flat ground, set the end boards between the rails, flush outside. Drill ${bit('screw')} pilots, then screw each corner.`,
     ]),
     stage({
       id: 'stand',

@@ -60,7 +60,7 @@ function teedPurlins(
       'Bore every fitting through where its hoop goes, a hair wider than the pipe, clamped: its inner stop is cut away.',
       `Slide them on the straight hoops, tees on both ends and crosses between, and push ${tagList(members)} home in them. Once the hoops stand, one screw through each into its hoop, at a third of the height.`,
     ],
-    tools: ['drill', 'spade bit', 'clamp', 'eye protection'],
+    tools: ['spade bit', 'clamps', 'eye protection'],
     joints: [
       ...fittingJoints(
         {

@@ -1,3 +1,5 @@
+import { amount, phrase } from '../../../base/figure';
+import { bit } from '../../../catalog/handTools';
 import { type Vec3, pathLength } from '../../../base/geometry';
 import { MM_PER_INCH } from '../../../base/length';
 import type { BuildSite } from '../../../site/buildSite';
@@ -36,8 +38,8 @@ interface LidParts {
 
 const STRAPS = {
   kind: 'strap',
-  drill: 'Drill 3/32 pilots for the straps, 1 in up from the bottom edge.',
-  tool: 'drill, 3/32 bit',
+  drill: phrase`Drill ${bit('strap')} pilots for the straps, ${amount(MM_PER_INCH, 'length')} up from the bottom edge.`,
+  tool: 'strap bit',
   bend: 'Slip one foot under its loose strap, bend, slip the other under, and tighten both.',
 } as const;
 
@@ -47,21 +49,21 @@ const FEET = {
   'straps-outside': STRAPS,
   sockets: {
     kind: 'socket',
-    drill: 'Drill a 3/32 pilot for each socket in the middle of the top edge.',
-    tool: 'drill, 3/32 bit',
+    drill: phrase`Drill a ${bit('strap')} pilot for each socket in the middle of the top edge.`,
+    tool: 'strap bit',
     bend: 'Screw the sockets down, set one foot, bend, and set the other.',
   },
   screwed: {
     kind: 'throughScrew',
-    drill: 'Drill 1/8 pilots through the pipe, 1 and 3 in from its end: a screw without a pilot splits PVC.',
-    tool: 'drill, 3/32 bit',
+    drill: phrase`Drill ${bit('screw')} pilots through the pipe, ${amount(MM_PER_INCH, 'length')} and ${amount(3 * MM_PER_INCH, 'length')} from its end: a screw without a pilot splits PVC.`,
+    tool: 'screw bit',
     bend: 'Screw one foot to its rail, bend, and screw the other.',
   },
   holes: {
     kind: 'blindHole',
     drill:
       'Bore a hole in the middle of the top edge at each mark, as wide as the pipe and a hair more; tape on the bit shows the depth.',
-    tool: 'drill, spade bit',
+    tool: 'spade bit',
     bend: 'Press one foot down in its hole, bend, and press the other in.',
   },
 } as const;
@@ -100,7 +102,10 @@ export function lidStages(a: HingedHoopLidAnswers, f: HoopFrame, p: LidParts, fe
       foot.drill,
       foot.tool,
     ),
-    frameStage(frame, [screwed, 'Flush outside everywhere. Drill 1/8 pilots, then screw each corner.']),
+    frameStage(frame, [
+      screwed,
+      phrase`Flush outside everywhere. Drill ${bit('screw')} pilots, then screw each corner.`,
+    ]),
     ...p.sides.before,
     bendStage(
       hoops,

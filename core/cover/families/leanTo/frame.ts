@@ -1,3 +1,4 @@
+import { treatedKey } from '../../../catalog/treatment';
 import type { Vec3 } from '../../../base/geometry';
 import { type Made, ok } from '../../../base/result';
 import { section } from '../../../catalog/catalog';
@@ -22,7 +23,7 @@ export function leanToFrame(a: LeanToAnswers, site: BuildSite) {
   if (!made.ok) return made;
   const roof = made.value;
   const { x0, x1, z0, width, t, studBoard, headZ, xs, marked } = roof;
-  const sillBoard = section(site.catalog, `${studBoard.key} treated`);
+  const sillBoard = section(site.catalog, treatedKey(studBoard.key));
   const p = boardShape(studBoard).widthMm;
   const plateAt = [width - t / 2, z0 + a.backMm - p / 2] as const;
   const upright = (tag: string, part: string, [x, y, toZ]: Vec3, wide: Vec3, bevelDeg?: number): Member =>

@@ -1,3 +1,5 @@
+import { phrase } from '../../../base/figure';
+import { bit } from '../../../catalog/handTools';
 import { pathLength } from '../../../base/geometry';
 import type { Joint, Panel, SheetPart } from '../../assembly/types';
 import type { Stages } from '../../guide/built';
@@ -23,11 +25,11 @@ export function liftOffStages(
       frame,
       hoops,
       `Lay ${tagList(frame.rails)} side by side, ends flush.`,
-      'Drill 3/32 pilots for the straps in the middle of the inner face.',
-      'drill, 3/32 bit',
+      phrase`Drill ${bit('strap')} pilots for the straps in the middle of the inner face.`,
+      'strap bit',
     ),
     frameStage(frame, [
-      'On flat ground, set the end boards between the rails, flush outside. Drill 1/8 pilots, then screw each corner.',
+      phrase`On flat ground, set the end boards between the rails, flush outside. Drill ${bit('screw')} pilots, then screw each corner.`,
     ]),
     bendStage(
       hoops,

@@ -1,3 +1,4 @@
+import { bit } from '../../../catalog/handTools';
 import type { TunnelRow } from '../../parts/tunnelRow';
 import type { Joint, Member, Stage } from '../../assembly/types';
 import { amount, phrase } from '../../../base/figure';
@@ -69,7 +70,10 @@ function feetStage(a: StakedTunnelAnswers, row: TunnelRow, rods: readonly Member
         title: 'Mark the wall and set the straps',
         view: 'side',
         pieces: hoops,
-        work: [stringLine(row), 'Screw a strap loosely inside the wall at every mark; pilot 3/32 near board ends.'],
+        work: [
+          stringLine(row),
+          phrase`Screw a strap loosely inside the wall at every mark, with a ${bit('strap')} pilot near board ends.`,
+        ],
         tools: ['tape'],
         joints: [...straps, ...caps],
         checks: [`${sayCount(countKind(straps, 'strap'), 'strap')}, loosely screwed`],

@@ -25,7 +25,7 @@ export function endStage(a: WalkInAnswers, h: House, ends: readonly Member[]): S
       !shut &&
         phrase`Jambs and header round the door: ${amount(a.doorWidthMm, 'length')} by ${amount(a.doorHeightMm, 'length')} and a finger’s room all round.`,
     ],
-    tools: ['level', 'saw'],
+    tools: ['level', 'hand saw'],
     joints: [
       ...joint('buttScrew', 'end frames', 'Frames of the ends', ends, foot, { with: { screw: 'screw-3' } }),
       ...joint('uStrap', 'studs', 'Studs to the end hoops, two each', [...studs, ...h.endHoops.flat()], tops, {

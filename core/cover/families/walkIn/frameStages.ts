@@ -1,4 +1,6 @@
 /** The house without its ends and covers: set out, posts, hoops, purlins and boards. */
+import { MM_PER_INCH } from '../../../base/length';
+import type { ToolKey } from '../../../catalog/handTools';
 import { type Phrase, amount, phrase } from '../../../base/figure';
 import type { Vec3 } from '../../../base/geometry';
 import { endsOf } from '../../assembly/pieces';
@@ -12,7 +14,7 @@ import type { House } from './frame';
 
 /** A crown higher than this is worked at from a ladder, mm. */
 const LADDER_MM = 2000;
-export const roomUp = (h: House): readonly string[] => (h.crownZ > LADDER_MM ? ['ladder'] : []);
+export const roomUp = (h: House): readonly ToolKey[] => (h.crownZ > LADDER_MM ? ['ladder'] : []);
 
 /** From asking first to the last board: the house as it stands before its ends are framed. */
 export function frameStages(a: WalkInAnswers, h: House): Stages {
@@ -53,10 +55,15 @@ function setOutStage(h: House): Stage {
 const feetOf = (h: House, z: number): readonly Vec3[] => pairsAt(h.xs, [h.y0, h.y1], z);
 const postsOf = (h: House, z: number): readonly Vec3[] => pairsAt(h.postXs, [h.y0, h.y1], z);
 
+/** Nails through a post of two pieces stand so far apart, mm. */
+const NAILS_EVERY_MM = 12 * MM_PER_INCH;
+
 /** Posts of two pieces are nailed together before they stand. */
-const nailing = (h: House): readonly string[] =>
+const nailing = (h: House): readonly Saying[] =>
   h.nailed > 1
-    ? [`Lay the two pieces of each post face to face, ends even, and nail them from both sides, two nails every foot.`]
+    ? [
+        phrase`Lay the two pieces of each post face to face, ends even, and nail them from both sides, two nails every ${amount(NAILS_EVERY_MM, 'length')}.`,
+      ]
     : [];
 
 /** Two nails from both sides every foot of a post of two pieces. */
@@ -65,9 +72,9 @@ function nails({ posts, nailed }: House): readonly Joint[] {
   return joint(
     'nail',
     'nails',
-    'Posts of two pieces, two nails every foot',
+    'Posts of two pieces, nailed together',
     nailed > 1 ? posts : [],
-    spreadAlong(firsts, 305),
+    spreadAlong(firsts, NAILS_EVERY_MM),
     {
       with: { each: 2 },
     },
