@@ -70,6 +70,34 @@ const floors = {
   },
 };
 
+/** A number with its unit: a quantity says it in the gardener's own. */
+const UNIT =
+  /(?<![\w./-])\d+([.,]\d+)?[ -]?(mm|cm|m|in|ft|inch|inches|foot|feet|kg|lb|mph|km\/h|m\/s|kPa|psf|sq ft|m²)(?![\w/])/;
+/** Where numbers in words are no sentences: the names that shops give, and where a figure was found. */
+const UNIT_MAY_STAND = ['source'];
+
+const quantities = {
+  rules: {
+    said: {
+      create: (context) => {
+        const named = (node) => node.parent?.type === 'Property' && UNIT_MAY_STAND.includes(node.parent.key?.name);
+        const check = (node, text) => {
+          if (UNIT.test(text) && !named(node) && !named(node.parent ?? {}))
+            context.report({
+              node,
+              message: `"${UNIT.exec(text)?.[0]}": say it with amount(value, quantity), in the garden's own units`,
+            });
+        };
+        return {
+          Literal: (node) => typeof node.value === 'string' && check(node, node.value),
+          TemplateElement: (node) => check(node, node.value.cooked ?? ''),
+          JSXText: (node) => check(node, node.value),
+        };
+      },
+    },
+  },
+};
+
 /** What core may not touch: the screen, storage, the network, the clock, chance. */
 const IMPURE = [
   'window',
@@ -148,6 +176,13 @@ export default tseslint.config(
     ignores: ['**/*.test.ts', 'core/testing/**'],
     plugins: { floors },
     rules: { 'floors/hold': 'error' },
+  },
+  {
+    // The catalogue holds what shops call their goods.
+    files: ['core/**/*.ts', 'web/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx', 'core/testing/**', 'core/catalog/**'],
+    plugins: { quantities },
+    rules: { 'quantities/said': 'error' },
   },
   {
     files: ['web/**/*.{ts,tsx}'],

@@ -14,6 +14,8 @@ export type Quantity =
   | 'mass'
   | 'force'
   | 'loadPerLength'
+  /** What hangs on a length, kg/m. */
+  | 'massPerLength'
   | 'pressure'
   | 'stiffness'
   | 'temperature'
@@ -229,6 +231,10 @@ export function formatFully(value: number, quantity: Quantity, p: Preferences): 
     }
     case 'loadPerLength':
       return imperial(p) ? `${number(value / 14.5939, 1)} lb/ft` : `${number(value, 0)} N/m`;
+    case 'massPerLength':
+      return imperial(p)
+        ? `${number((value * POUNDS_PER_KG * 12 * MM_PER_INCH) / 1000, 0)} lb a foot`
+        : `${number(value, 0)} kg a meter`;
     case 'pressure':
       return imperial(p) ? `${number(value / PASCALS_PER_PSF, 1)} lb/sq ft` : `${number(value / 1000, 2)} kPa`;
     case 'stiffness':

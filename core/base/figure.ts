@@ -54,7 +54,7 @@ export function phraseText(phrase: Phrase, p: Preferences): string {
 }
 
 /** Phrases one after another, with a sign between any two. */
-export const joined = (phrases: readonly Phrase[], between: string): Phrase =>
+export const joinPhrases = (phrases: readonly Phrase[], between: string): Phrase =>
   phrases.flatMap((p, i) => (i === 0 ? p : [between, ...p]));
 
 /** A word as a sentence begins with it. */

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { listed } from './figure';
 import type { Fault } from './result';
-import { MM_PER_INCH } from './length';
+import { lengthInBoth } from './length';
 
 // The small form of the library says only that something is wrong until it is given words.
 z.config(z.locales.en());
@@ -23,7 +23,7 @@ function pathText(path: readonly PropertyKey[]): string {
 /** A bound in words; lengths in both systems, since whoever reads it may use either. */
 function bound(value: number, path: readonly PropertyKey[]): string {
   const isLength = path.some((part) => /Mm$/.test(String(part)) || part === 'drops');
-  return isLength ? `${value} mm (${Math.round((value / MM_PER_INCH) * 10) / 10} in)` : String(value);
+  return isLength ? lengthInBoth(value) : String(value);
 }
 
 function issueMessage(issue: z.core.$ZodIssue): string {

@@ -150,3 +150,9 @@ export function formatLength(mm: number, unit: LengthUnit): string {
   const whole = Math.round(mm) || 0;
   return unit === 'cm' ? `${(whole / 10).toFixed(1)} cm` : `${whole} mm`;
 }
+
+/**
+ * A length in both systems, for whoever reads it may use either.
+ * @example lengthInBoth(300) // "300 mm (11.8 in)"
+ */
+export const lengthInBoth = (mm: number): string => `${mm} mm (${Math.round((mm / MM_PER_INCH) * 10) / 10} in)`;

@@ -2,7 +2,7 @@
 import { COVERS } from './covers';
 import { CROPS, type Crop } from './crops';
 import { FITS } from './fits';
-import { HARDWARE } from './hardware';
+import { marketHardware } from './hardware';
 import { LUMBER } from './lumber';
 import { MATERIALS } from './materials';
 import { PIPES } from './pipes';
@@ -57,7 +57,7 @@ export const SHIPPED_ENTRIES: Entries = {
   bar: byKey<SectionSpec>([...LUMBER, ...PIPES]),
   sheet: byKey(SHEETS),
   cover: byKey(COVERS),
-  item: byKey(HARDWARE),
+  item: byKey(marketHardware('imperial')),
   material: byKey(MATERIALS),
   fit: byKey(FITS),
   joint: byKey(STRENGTHS),
@@ -113,3 +113,11 @@ export const holdsN = (c: Catalog, key: string): number => get(c.joint, 'joint',
 /** The bars that pass a test, in catalogue order. */
 export const sectionsWhere = (c: Catalog, test: (s: Section) => boolean): readonly Section[] =>
   [...c.bar.values()].filter(test);
+
+/** Other bars of the same material and form that are sold by themselves. */
+export const sectionsLike = (c: Catalog, now: Section): readonly Section[] =>
+  sectionsWhere(
+    c,
+    (s) =>
+      s.key !== now.key && s.materialKey === now.materialKey && s.shape.kind === now.shape.kind && s.stock.length > 0,
+  );

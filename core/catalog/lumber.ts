@@ -1,17 +1,17 @@
 import { treatedKey } from './treatment';
 import { MM_PER_INCH } from '../base/length';
-import type { SectionSpec, StockLength } from './types';
-import { feet, metres } from './stock';
+import type { SectionSpec } from './types';
+import { type Sold, feet, metres } from './stock';
 
 const ACTUAL = 'Actual size of dressed North American lumber; nominal in the name';
 
-function board(key: string, thicknessIn: number, widthIn: number, stock: StockLength[]): SectionSpec {
+function board(key: string, thicknessIn: number, widthIn: number, sold: Sold): SectionSpec {
   return {
     key,
     name: key,
     materialKey: 'spruce',
     shape: { kind: 'board', thicknessMm: thicknessIn * MM_PER_INCH, widthMm: widthIn * MM_PER_INCH },
-    stock,
+    ...sold,
     toolKey: 'circular saw',
     squareMm: MM_PER_INCH / 4,
     aisle: 'lumber',

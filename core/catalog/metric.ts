@@ -1,27 +1,8 @@
 /** What shops of metric countries sell in place of the North American things: other names, other rolls. */
 import type { Entries } from './catalog';
 import { DEARER } from './covers';
+import { marketHardware } from './hardware';
 import type { CoverMaterial, HardwareItem, Roll } from './types';
-
-/** Counted things by their metric size. */
-const NAMES: Readonly<Record<string, string>> = {
-  'screw-1': 'exterior screw 4 x 25 mm',
-  'screw-1-5/8': 'exterior screw 4 x 40 mm',
-  'screw-2-1/2': 'exterior screw 5 x 65 mm',
-  'screw-3': 'exterior screw 5 x 80 mm',
-  'nail-3': 'wire nail 3.4 x 80 mm, galvanized',
-  hinge: 'butt hinge 75 mm with screws',
-  stay: 'chain stay 600 mm with end screws',
-  staple: 'staple 10 mm',
-  bracket: 'angle bracket 50 mm with screws',
-  'sleeve-anchor': 'sleeve anchor M10 x 100 mm for masonry',
-  'wall-bolt': 'bolt 10 x 180 mm with nut and two washers',
-  'coach-screw': 'coach screw 10 x 120 mm with washer',
-  'flashing-tape': 'butyl flashing tape 100 mm wide',
-  'door-hinge': 'tee hinge 150 mm with screws',
-  'ground-anchor': 'screw-in ground anchor 380 mm',
-  'straw-bale': 'straw bale 90 x 45 x 35 cm',
-};
 
 /** Rolls by width and length in metres, with a price for film; other covers by their part of it. */
 const FILM = [
@@ -54,9 +35,7 @@ function rolls(c: CoverMaterial): readonly Roll[] {
 
 /** The shipped tables as a metric shop has them. */
 export function metricEntries(shipped: Entries): Entries {
-  const item = new Map<string, HardwareItem>(
-    [...shipped.item].map(([key, i]) => [key, { ...i, name: NAMES[key] ?? i.name }]),
-  );
+  const item = new Map<string, HardwareItem>(marketHardware('metric').map((i) => [i.key, i]));
   const cover = new Map<string, CoverMaterial>([...shipped.cover].map(([key, c]) => [key, { ...c, rolls: rolls(c) }]));
   return { ...shipped, item, cover };
 }

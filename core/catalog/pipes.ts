@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../base/length';
-import type { SectionSpec, StockLength } from './types';
-import { feet, metres } from './stock';
+import type { SectionSpec } from './types';
+import { type Sold, feet, metres } from './stock';
 
 function tube(
   key: string,
@@ -8,7 +8,7 @@ function tube(
   materialKey: string,
   outsideMm: number,
   insideMm: number,
-  stock: StockLength[],
+  sold: Sold,
   source: string,
 ): SectionSpec {
   return {
@@ -16,7 +16,7 @@ function tube(
     name,
     materialKey,
     shape: { kind: 'tube', outsideMm, insideMm },
-    stock,
+    ...sold,
     // Steel pipe and rod are sawn; wire and plastic are sheared.
     toolKey: materialKey === 'steel' && outsideMm > 6 ? 'hand saw' : 'shear',
     squareMm: 0,
@@ -202,7 +202,7 @@ export const PIPES: readonly SectionSpec[] = [
     'wire',
     inch(0.148),
     0,
-    [],
+    { stock: [] },
     'Wire of welded reinforcing mesh, .135 to .162 in; bought as mesh, not by itself',
   ),
   tube(
@@ -229,7 +229,7 @@ export const PIPES: readonly SectionSpec[] = [
       'steel',
       inch(od),
       0,
-      [18, 24, 36, 48].map((l, i) => ({ lengthMm: inch(l), price: prices[i] ?? 0 })),
+      feet([1.5, 2, 3, 4].map((ft, i) => [ft, prices[i] ?? 0])),
       ROD,
     ),
     overRibsMm: inch(ribs),

@@ -1,3 +1,4 @@
+import type { Market } from './market';
 /** What the catalogue holds: the kinds of entry, all plain data. Lengths in mm; prices in the garden’s currency. */
 
 /** Names of the aisles, in the order one walks the shop. */
@@ -92,6 +93,8 @@ export interface SectionSpec {
   readonly name: string;
   readonly materialKey: string;
   readonly shape: SectionShape;
+  /** The shops that sell it; what is bought as a part of something else has none. */
+  readonly market?: Market;
   readonly stock: readonly StockLength[];
   readonly toolKey: CutTool;
   /** Taken off one end of each new bar to square it. */

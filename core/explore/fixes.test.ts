@@ -17,7 +17,9 @@ const base = made.value;
 const check = (id: CheckId, verdict: Verdict, tries: Check['tries'] = []): Check => ({
   id,
   about: { tags: [], places: [] },
-  measure: undefined,
+  // Its verdict is what counts here: any number that comes to it will do.
+  kind: 'measured',
+  measure: { demand: 1, capacity: { fails: 0.5, tight: 1.1, holds: 2 }[verdict] },
   verdict,
   text: [id],
   figure: undefined,
@@ -167,8 +169,8 @@ test('sets of changes leave nothing failing, want every one of their changes, an
 
 test('where all that is asked for is little, the first set is proven the cheapest of it; where it is much, nothing is', () => {
   const demo = demoGarden();
-  const setsOf = (key: string) => {
-    const cover = firstCover(demo, 'long', key, 'x', 'X') as Cover;
+  const setsOf = (key: string, bed = 'long') => {
+    const cover = firstCover(demo, bed, key, 'x', 'X') as Cover;
     const o = assessCover(demo, cover);
     if (!o.ok) throw new Error(key);
     const redo = (answers: Readonly<Record<string, unknown>>) => assessCover(demo, { ...cover, answers } as Cover);
@@ -191,7 +193,7 @@ test('where all that is asked for is little, the first set is proven the cheapes
   }
   expect(seen.size).toBeGreaterThan(20);
   expect(sets[0]?.cost).toBeCloseTo(least, 6);
-  expect(setsOf('hinged-hoop-lid').sets.map((m) => m.proven)).not.toContain(true);
+  expect(setsOf('walk-in', 'wall').sets.map((m) => m.proven)).toEqual([false, false, false]);
 });
 
 test('what a set does not need is not in it', () => {

@@ -1,3 +1,4 @@
+import { checkStatus } from '../judge/strength/check';
 import { withThumbnail } from '../show/thumbnail';
 import highsLoader from 'highs';
 import { highsSolver } from '../make/cutting/highs';
@@ -45,7 +46,7 @@ test('the present one first, then what one would try: each built, priced and tol
     expect(withThumbnail(v).shapes.length).toBeGreaterThan(3);
     const built = assessCover(garden, v.cover);
     const ills = built.ok ? built.value.judged().checks.filter((c) => c.verdict !== 'holds') : [];
-    expect(v.ills).toEqual(ills.map(({ verdict, text }) => ({ verdict, text })));
+    expect(v.ills).toEqual(ills.map((c) => ({ status: checkStatus(c), text: c.text })));
   }
 });
 

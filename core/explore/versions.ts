@@ -4,14 +4,14 @@ import type { Assessment } from '../assessment';
 import type { Section } from '../catalog/types';
 import { cutAndShop } from '../cut';
 import type { Answers, AnswerChange } from '../cover/answers/parameter';
-import { type Catalog, sectionsWhere } from '../catalog/catalog';
+import { type Catalog, sectionsLike } from '../catalog/catalog';
 import { firstCover } from './firstDesigns';
 import type { IntegerSolver } from '../make/cutting/linearProgram';
 import { familyOf } from '../cover/families/registry';
 import type { Phrase } from '../base/figure';
 import { type Cover, type Garden, newWork } from '../garden/garden';
 import { evaluate } from '../evaluate';
-import type { Verdict } from '../judge/strength/check';
+import { checkStatus, type CheckStatus } from '../judge/strength/check';
 
 /** One version, worked out; plain data. */
 export interface Version {
@@ -23,24 +23,14 @@ export interface Version {
   readonly used: number;
   readonly pieces: number;
   /** What is not well, worst first. */
-  readonly ills: readonly { readonly verdict: Verdict; readonly text: Phrase }[];
+  readonly ills: readonly { readonly status: CheckStatus; readonly text: Phrase }[];
 }
 
 /** The next stouter pipe of the same material, where there is one. */
 function stouterPipe(now: Section, catalog: Catalog): Section | undefined {
   const size = ({ shape }: Section): number => (shape.kind === 'tube' ? shape.outsideMm : 0);
-  // Metric pipe comes in whole metres; fittings and rods of one market do not fit the other's.
-  const metric = (s: Section): boolean => s.stock.every((bar) => bar.lengthMm % 1000 === 0);
-  return sectionsWhere(
-    catalog,
-    (s) =>
-      s.materialKey === now.materialKey &&
-      s.shape.kind === 'tube' &&
-      s.stock.length > 0 &&
-      metric(s) === metric(now) &&
-      size(s) > size(now) + 1,
-  )
-    .slice()
+  return sectionsLike(catalog, now)
+    .filter((s) => s.market === now.market && size(s) > size(now) + 1)
     .sort((a, b) => size(a) - size(b))[0];
 }
 
@@ -111,7 +101,7 @@ export function versionsOf(
         ills: o
           .judged()
           .checks.filter((c) => c.verdict !== 'holds')
-          .map((c) => ({ verdict: c.verdict, text: c.text })),
+          .map((c) => ({ status: checkStatus(c), text: c.text })),
       },
     ];
   });

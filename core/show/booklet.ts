@@ -1,7 +1,8 @@
 /** One booklet of a cover: drawings to scale, what to buy, the cuts, the steps, full-size templates, a card for the season. */
+import { STATUS_WORDS, checkStatus } from '../judge/strength/check';
 import { toolName } from '../catalog/handTools';
 import { type Preferences, formatAmount, formatMoney } from '../base/amount';
-import { type Phrase, phraseText, joined } from '../base/figure';
+import { type Phrase, phraseText, joinPhrases } from '../base/figure';
 import { seasonOfCover } from '../air';
 import { sayDay } from '../base/days';
 import type { Flat } from '../base/geometry';
@@ -98,7 +99,7 @@ function stepBlock(pen: Pen, o: BookletOptions, step: BuildStep, number: number,
   put(`${number}. ${step.title}`, 12, { bold: true });
   for (const caution of step.cautions) put(caution, 9, { sign: 'bar', indent: 9 });
   step.work.forEach((line, i) => put(`${step.work.length > 1 ? `${i + 1}) ` : ''}${said(line)}`, 9.5));
-  if (step.tools.length > 0) put(`Tools: ${said(joined(step.tools.map(toolName), '; '))}.`, 8.5);
+  if (step.tools.length > 0) put(`Tools: ${said(joinPhrases(step.tools.map(toolName), '; '))}.`, 8.5);
   for (const check of step.checks) put(said(check), 9.5, { sign: 'box', indent: 14 });
   const height = lines.reduce((sum, l) => sum + l.size * LEADING, 0) + 10;
   const block = Math.max(height, shown ? STEP_DRAWING.height + 10 : 0);
@@ -195,7 +196,7 @@ export async function booklet(o: BookletOptions, paper: PaperKey): Promise<Uint8
   for (const line of conditionLines(o)) pen.words(phraseText(line, units), 9);
   for (const c of o.judged().checks)
     pen.words(
-      `${c.verdict === 'holds' ? 'Holds' : c.verdict === 'tight' ? 'TIGHT' : 'FAILS'}: ${phraseText(c.text, units)}`,
+      `${c.verdict === 'fails' ? STATUS_WORDS.fails.toUpperCase() : STATUS_WORDS[checkStatus(c)]}: ${phraseText(c.text, units)}`,
       9,
     );
   head(pen, 'What to buy');

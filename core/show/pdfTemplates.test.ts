@@ -47,9 +47,9 @@ test('both ends are alike: one is printed', () => {
 });
 
 describe.each([
-  ['letter', 8.5 * MM_PER_INCH, 11 * MM_PER_INCH],
-  ['a4', 210, 297],
-] as const)('full size on %s', (paper, widthMm, heightMm) => {
+  ['letter', 8.5 * MM_PER_INCH, 11 * MM_PER_INCH, '4"', 4 * MM_PER_INCH],
+  ['a4', 210, 297, '100 mm', 100],
+] as const)('full size on %s', (paper, widthMm, heightMm, barWords, barMm) => {
   const [panel] = curved(o);
   if (!panel) throw new Error('none');
   const [x1, y1] = [widthMm - 12, heightMm - 12];
@@ -62,14 +62,14 @@ describe.each([
     expect(said.filter((w) => w.startsWith(panel.tag))).toEqual(
       wanted.map((p) => `${panel.tag}: column ${p.column + 1}, row ${p.row + 1} from below left`),
     );
-    expect(said.filter((w) => w.startsWith('100 mm'))).toHaveLength(pages);
-    // What measures the page stands close over its bar of 100 mm, its place on the sheet under it, all within the print.
-    const bars = lines.filter((l) => Math.abs(l.to[0] - l.from[0] - 100) < 1e-6 && l.from[1] === l.to[1]);
+    expect(said.filter((w) => w.startsWith(`${barWords}: measure`))).toHaveLength(pages);
+    // What measures the page stands close over its bar, its place on the sheet under it, all within the print.
+    const bars = lines.filter((l) => Math.abs(l.to[0] - l.from[0] - barMm) < 1e-6 && l.from[1] === l.to[1]);
     expect(bars).toHaveLength(pages);
     for (const { said: w, at } of words.filter((x) => !x.said.includes(', page '))) {
       const over = at[1] - (bars[0]?.from[1] ?? NaN);
       expect([w, at[0]]).toEqual([w, bars[0]?.from[0]]);
-      expect(w.startsWith('100 mm') ? over > 1 && over < 5 : over < -3 && at[1] > 12).toBe(true);
+      expect(w.startsWith(`${barWords}: measure`) ? over > 1 && over < 5 : over < -3 && at[1] > 12).toBe(true);
     }
   });
 
@@ -82,9 +82,9 @@ describe.each([
         sum + ring.reduce((s, from, i) => s + length({ from, to: ring[(i + 1) % ring.length] ?? from }), 0),
       0,
     );
-    // Beside it on every page: eight lines of crosses 24 points long, and a bar of 100 mm.
+    // Beside it on every page: eight lines of crosses 24 points long, and the bar.
     const pages = templatePages(panel, paper).length;
-    const beside = pages * (8 * (24 / POINTS_PER_MM) + 100);
+    const beside = pages * (8 * (24 / POINTS_PER_MM) + barMm);
     expect(lines.reduce((sum, l) => sum + length(l), 0) - beside).toBeCloseTo(whole, 3);
   });
 

@@ -1,7 +1,7 @@
 /** Full-size outlines on as many pages of a PDF as they take. */
 import { type Flat, clipped } from '../base/geometry';
 import type { Panel } from '../cover/assembly/types';
-import { type PaperKey, PAPERS, printedArea, templatePages } from '../cover/parts/ends';
+import { type PaperKey, PAPERS, printedArea, templatePages, barWords } from '../cover/parts/ends';
 import type { Assessment } from '../assessment';
 import { POINTS_PER_MM, type Pen } from './pen';
 
@@ -41,9 +41,9 @@ export function templates(pen: Pen, panel: Panel, paper: PaperKey): void {
       pen.line(x - 12, y, x + 12, y, 0.6);
       pen.line(x, y - 12, x, y + 12, 0.6);
     }
-    const bar = 100 * POINTS_PER_MM;
+    const bar = PAPERS[paper].barMm * POINTS_PER_MM;
     pen.line(x0 + 30, y0 + 30, x0 + 30 + bar, y0 + 30, 0.8);
-    pen.text('100 mm: measure it before you trust the page; print at 100 %', x0 + 30, y0 + 36, 8);
+    pen.text(`${barWords(paper)}; print at 100 %`, x0 + 30, y0 + 36, 8);
     pen.text(`${panel.tag}: column ${at.column + 1}, row ${at.row + 1} from below left`, x0 + 30, y0 + 16, 9, {
       bold: true,
     });

@@ -54,6 +54,7 @@ export function planReport(p: Plan) {
     sheetCuts: p.sheets.sheets.map(({ sheet, ...s }) => ({ sheetKey: sheet.key, ...s, size: s.size.key })),
     checks: p.judged().checks.map((c) => ({
       id: c.id,
+      kind: c.kind,
       verdict: c.verdict,
       text: phraseText(c.text, units),
       ...(c.sure && { sure: c.sure.of }),

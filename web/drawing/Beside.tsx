@@ -1,15 +1,15 @@
 /** What a view shows beside the cover itself: the ground, the crop and its rows, and where checks fail or are tight. */
 import type { ReactNode } from 'react';
 import type { Flat } from '../../core/base/geometry';
-import type { Verdict } from '../../core/judge/strength/check';
+import type { CheckStatus } from '../../core/judge/strength/check';
 import type { CoverLayout } from '../../core/layout';
-import { SIGNS } from '../parts/VerdictMark';
+import { SIGNS, colourOf } from '../parts/VerdictMark';
 import { type DrawingScale, toScreen } from './Shapes';
 
 /** Where a check fails or is tight, in a view. */
 export interface Flag {
   readonly id: string;
-  readonly verdict: Verdict;
+  readonly status: CheckStatus;
   readonly at: readonly Flat[];
   /** It is being looked at: all its places are shown. */
   readonly pointed: boolean;
@@ -21,7 +21,7 @@ const FLAG_PX = 18;
 export function Flags({ flags, sheet }: { readonly flags: readonly Flag[]; readonly sheet: DrawingScale }): ReactNode {
   const taken = new Map<string, number>();
   return flags.map((f) => (
-    <g key={f.id} stroke={`var(--${f.verdict})`} pointerEvents="none" data-flag={f.id}>
+    <g key={f.id} stroke={`var(--${colourOf(f.status)})`} pointerEvents="none" data-flag={f.id}>
       {(f.pointed ? f.at : f.at.slice(0, 1)).map((p, i) => {
         const [x, y] = toScreen(sheet, p);
         if (f.pointed) return <circle key={i} cx={x} cy={y} r={11} fill="none" strokeWidth={2.5} />;
@@ -31,7 +31,7 @@ export function Flags({ flags, sheet }: { readonly flags: readonly Flag[]; reado
         return (
           <g key={i} transform={`translate(${x + 8 + beside * FLAG_PX} ${y + 8})`}>
             <rect x={-2} y={-2} width={18} height={18} fill="var(--ground)" stroke="none" />
-            <path d={SIGNS[f.verdict]} transform="scale(0.88)" fill="none" strokeWidth={2.2} />
+            <path d={SIGNS[f.status]} transform="scale(0.88)" fill="none" strokeWidth={2.2} />
           </g>
         );
       })}

@@ -1,4 +1,4 @@
-import { joined } from '../../core/base/figure';
+import { joinPhrases } from '../../core/base/figure';
 import { toolName } from '../../core/catalog/handTools';
 import { type Catalog, hardwareItem } from '../../core/catalog/catalog';
 import type { Assessment } from '../../core/assessment';
@@ -138,7 +138,7 @@ export function StepCard({ outline: o, step, number, of, width, done, onTick }: 
       {step.takes.length > 0 && <p className="tools">Have to hand: {taken(step, o.site.catalog)}.</p>}
       {step.tools.length > 0 && (
         <p className="tools">
-          Tools: <Sentence phrase={joined(step.tools.map(toolName), '; ')} />.
+          Tools: <Sentence phrase={joinPhrases(step.tools.map(toolName), '; ')} />.
         </p>
       )}
       {step.checks.length > 0 && (

@@ -29,7 +29,7 @@ export function UnitFields({ units, onSet }: UnitFieldsProps): ReactNode {
         options={[
           { value: 'ftin', label: 'Feet and inches', why: 'As a tape reads: 5\' 6 3/8".' },
           { value: 'in', label: 'Inches', why: 'Inches alone, with their fractions.' },
-          { value: 'cm', label: 'Centimetres', why: 'To the millimetre, as 168.3 cm.' },
+          { value: 'cm', label: 'Centimetres', why: 'To a tenth of one.' },
           { value: 'mm', label: 'Millimetres', why: 'As drawings are measured.' },
         ]}
         onChange={(length) => void onSet('Change units', { length: length as LengthUnit })}

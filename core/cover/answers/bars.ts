@@ -55,36 +55,33 @@ function ofCatalog<C>(
   );
 }
 
-const BOARDS: readonly (readonly [value: string, label: string, why: string])[] = [
-  ['1x3', '1x3', 'Lightest; short pieces only.'],
-  ['1x4', '1x4', 'Light to lift; bows soonest.'],
-  ['1x6', '1x6', 'Light and thin: cold, and short-lived.'],
-  ['2x2', '2x2', 'Light and square: the usual one for lids and covers.'],
-  ['2x3', '2x3', 'Stiffer, for longer ones.'],
-  ['2x4', '2x4', 'Stiff and strong, and heavy to lift.'],
-  ['2x6', '2x6', 'Deep: for long spans and deep snow.'],
-  ['2x8', '2x8', 'The usual height of a box.'],
-  ['2x10', '2x10', 'For taller greens.'],
-  ['2x12', '2x12', 'Eleven inches high in one board: no joint in the sides.'],
-  ['38x63 mm', '38 x 63 mm', 'The light metric board.'],
-  ['38x89 mm', '38 x 89 mm', 'The usual metric board.'],
-  ['45x45 mm', '45 x 45 mm', 'The metric square.'],
-  ['45x70 mm', '45 x 70 mm', 'The deeper metric one.'],
-  ['45x145 mm', '45 x 145 mm', 'The lower metric board of a box.'],
-  ['45x195 mm', '45 x 195 mm', 'The higher metric board of a box.'],
-];
+/** Why one would take a board, by its key. */
+const BOARDS: Readonly<Record<string, string>> = {
+  '1x3': 'Lightest; short pieces only.',
+  '1x4': 'Light to lift; bows soonest.',
+  '1x6': 'Light and thin: cold, and short-lived.',
+  '2x2': 'Light and square: the usual one for lids and covers.',
+  '2x3': 'Stiffer, for longer ones.',
+  '2x4': 'Stiff and strong, and heavy to lift.',
+  '2x6': 'Deep: for long spans and deep snow.',
+  '2x8': 'The usual height of a box.',
+  '2x10': 'For taller greens.',
+  '2x12': 'Eleven inches high in one board: no joint in the sides.',
+  '38x63 mm': 'The light metric board.',
+  '38x89 mm': 'The usual metric board.',
+  '45x45 mm': 'The metric square.',
+  '45x70 mm': 'The deeper metric one.',
+  '45x145 mm': 'The lower metric board of a box.',
+  '45x195 mm': 'The higher metric board of a box.',
+};
 
 /** A board, of those offered here or of the garden's own. */
 export function board(label: string, values: readonly string[], first: First<string>, more: More = {}) {
-  const options = BOARDS.filter(([value]) => values.includes(value)).map(([value, said, why]) => ({
-    value,
-    label: said,
-    why,
-  }));
+  const whys = Object.fromEntries(Object.entries(BOARDS).filter(([key]) => values.includes(key)));
   return ofCatalog(
     label,
     first,
-    () => options,
+    (catalog) => barOptions(catalog, whys),
     (value, catalog) => section(catalog, value),
     (value, catalog) =>
       catalog.bar.get(value)?.shape.kind === 'board' ? undefined : 'must be a board in the catalogue',

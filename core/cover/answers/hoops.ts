@@ -1,7 +1,7 @@
 /** Answers that every row of sprung hoops asks for. */
 import * as z from 'zod/mini';
 import { between } from '../../base/schema';
-import { MM_PER_INCH } from '../../base/length';
+import { MM_PER_INCH, lengthInBoth } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import type { Assembly } from '../assembly/types';
 import {
@@ -101,7 +101,12 @@ export function hoopShape(
 
 /** How many stand at a typed distance over a run, ends included. */
 export function countBySpacing(runMm: number, spacingMm: number, what: string): Result<number> {
-  const spaced = withinRange('spacing', spacingMm, [150, 2500], `${what} stand from 150 mm (6 in) to 2.5 m apart.`);
+  const spaced = withinRange(
+    'spacing',
+    spacingMm,
+    [150, 2500],
+    `${what} stand from ${lengthInBoth(150)} to ${lengthInBoth(2500)} apart.`,
+  );
   return spaced.ok ? ok(Math.max(1, Math.round(runMm / spacingMm)) + 1) : spaced;
 }
 
@@ -131,7 +136,8 @@ export const maxSpacing = (firstIn: number, [min, max]: readonly [number, number
 export const endOffset = (firstIn: number) =>
   dimensioned<number>(between(0, 1000), firstIn * MM_PER_INCH, 'endOffset', {
     dimensions: {
-      endOffset: (valueMm) => withinRange('endOffset', valueMm, [0, 1000], 'The end offset is from nothing to 1 m.'),
+      endOffset: (valueMm) =>
+        withinRange('endOffset', valueMm, [0, 1000], `The end offset is from nothing to ${lengthInBoth(1000)}.`),
     },
   });
 

@@ -141,7 +141,7 @@ export function mapParameter<V, C>(a: Parameter<V, V>, chosen: (value: V, site: 
 type Where = Pick<Asking<unknown>, 'leaf' | 'when'>;
 
 /** Words of options in their order: what each is called and why one would take it. */
-export type ParameterWords<K extends string> = Readonly<Record<K, readonly [label: string, why: string]>>;
+export type ParameterWords<K extends string> = Readonly<Record<K, readonly [label: string, why: string | Phrase]>>;
 
 /**
  * One of several, each with its reason.

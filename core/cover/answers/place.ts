@@ -2,7 +2,7 @@
 import * as z from 'zod/mini';
 import { between, word } from '../../base/schema';
 import { amount, phrase } from '../../base/figure';
-import { MM_PER_INCH } from '../../base/length';
+import { MM_PER_INCH, lengthInBoth } from '../../base/length';
 import { fail, ok } from '../../base/result';
 import { cropOf } from '../../catalog/catalog';
 import { type Parameter, type First, parameter, choice, dimensioned, mapParameter, withinRange } from './parameter';
@@ -31,7 +31,7 @@ export const extentParameters = mapParameter(
         coverLength: (valueMm, now, { site }) => {
           const bedMm = site.survey.frameOn.lengthMm;
           if (valueMm > bedMm + 0.5) return fail('coverLength', 'The cover cannot be longer than its bed.');
-          if (valueMm < 300) return fail('coverLength', 'A cover is at least 300 mm (12 in) long.');
+          if (valueMm < 300) return fail('coverLength', `A cover is at least ${lengthInBoth(300)} long.`);
           if (valueMm > bedMm - 0.5) return ok({ kind: 'whole' });
           const startMm = now.kind === 'part' ? Math.min(now.startMm, bedMm - valueMm) : 0;
           return ok({ kind: 'part', startMm, lengthMm: valueMm });
@@ -51,7 +51,12 @@ export const rowFromEdge = (firstIn: number) =>
   dimensioned(between(0, 2000), firstIn * MM_PER_INCH, 'rowFromEdge', {
     dimensions: {
       rowFromEdge: (valueMm) =>
-        withinRange('rowFromEdge', valueMm, [0, 2000], 'The first row stands from nothing to 2 m from the wall.'),
+        withinRange(
+          'rowFromEdge',
+          valueMm,
+          [0, 2000],
+          `The first row stands from nothing to ${lengthInBoth(2000)} from the wall.`,
+        ),
     },
   });
 

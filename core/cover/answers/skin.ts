@@ -1,4 +1,5 @@
 /** Answers about covering, hanging and holding down that several families ask in the same words. */
+import { amount, phrase } from '../../base/figure';
 import { between } from '../../base/schema';
 import type { Assembly, HardwareUse } from '../assembly/types';
 import { MM_PER_INCH } from '../../base/length';
@@ -83,9 +84,9 @@ export const edge = (label: string, when?: Readonly<Record<string, unknown>>) =>
   );
 
 const FIRM = {
-  'plywood-1/4': ['1/4 in', 'Light; enough for a low cover.'],
-  'plywood-3/8': ['3/8 in', 'Holds screws better.'],
-  'plywood-1/2': ['1/2 in', 'Stiff and heavy.'],
+  'plywood-1/4': ['1/4 plywood', 'Light; enough for a low cover.'],
+  'plywood-3/8': ['3/8 plywood', 'Holds screws better.'],
+  'plywood-1/2': ['1/2 plywood', 'Stiff and heavy.'],
   'twin-wall-6': ['Twin-wall', 'Lets the light in, weighs little, and needs no paint.'],
 } as const satisfies ParameterWords<string>;
 /** Firm ends cut to the curve: what of, and how they are vented; asked where the ends are firm. */
@@ -137,7 +138,10 @@ export const paint = choice(
 export const skirtUnder = choice(
   'Skirt under',
   {
-    bags: ['Bags', 'Sandbags of 5 kg, one a metre: they leak after a summer of sun, so turn or renew them.'],
+    bags: [
+      'Bags',
+      phrase`Sandbags of ${amount(5, 'mass')}, one every ${amount(1000, 'length')}: they leak after a summer of sun, so turn or renew them.`,
+    ],
     bricks: ['Bricks', 'Two for each bag; their edges cut film that flaps.'],
     boards: ['Boards', 'Laid end to end on the skirt: no gap anywhere, and quick to lift.'],
     rods: ['Steel rods', 'Rolled once into the edge: neat, and heavy for their size.'],
@@ -180,7 +184,10 @@ export const wrap = (firstMm: number, most = 150) => parameter<number>(between(2
 export function people(first: First<'1' | '2'> = '1') {
   return choice(
     'Lifted by',
-    { '1': ['One person', 'About 15 kg at the most.'], '2': ['Two people', 'About 30 kg at the most.'] },
+    {
+      '1': ['One person', phrase`About ${amount(15, 'mass')} at the most.`],
+      '2': ['Two people', phrase`About ${amount(30, 'mass')} at the most.`],
+    },
     first,
   );
 }

@@ -1,5 +1,5 @@
 import type { StiffSheet } from '../../catalog/types';
-import { MM_PER_INCH } from '../../base/length';
+import { MM_PER_INCH, formatLength } from '../../base/length';
 import { type Result, fail, ok } from '../../base/result';
 import { inPlace } from '../assembly/pieces';
 import { FLAP_FREE, VENT_UNITS } from '../../catalog/ventUnits';
@@ -138,10 +138,16 @@ export interface TemplatePage {
   readonly bottomMm: number;
 }
 
-/** Paper sizes with the margin that printers leave, mm. */
+/** Paper sizes, and the bar by which a printed page is measured, mm: a length that is easy to read off a rule sold with such paper. */
 export const PAPERS = {
-  letter: { name: 'Letter', widthMm: 8.5 * MM_PER_INCH, heightMm: 11 * MM_PER_INCH },
-  a4: { name: 'A4', widthMm: 210, heightMm: 297 },
+  letter: {
+    name: 'Letter',
+    widthMm: 8.5 * MM_PER_INCH,
+    heightMm: 11 * MM_PER_INCH,
+    barMm: 4 * MM_PER_INCH,
+    unit: 'in',
+  },
+  a4: { name: 'A4', widthMm: 210, heightMm: 297, barMm: 100, unit: 'mm' },
 } as const;
 export type PaperKey = keyof typeof PAPERS;
 const MARGIN_MM = 12;
@@ -151,6 +157,10 @@ export function printedArea(paper: PaperKey): { readonly widthMm: number; readon
   const { widthMm, heightMm } = PAPERS[paper];
   return { widthMm: widthMm - 2 * MARGIN_MM, heightMm: heightMm - 2 * MARGIN_MM };
 }
+
+/** What is written over the bar of a page. */
+export const barWords = (paper: PaperKey): string =>
+  `${formatLength(PAPERS[paper].barMm, PAPERS[paper].unit)}: measure it before you trust the page`;
 
 /** Pages that a panel needs at full size, its openings with it; those that no edge crosses are left out. */
 export function templatePages(

@@ -157,10 +157,13 @@ export function stripOver(
   );
 }
 
-/** Screws along battens, one every 300 mm and one at each end. */
+/** Screws along battens stand so far apart, mm. */
+export const BATTEN_SCREWS_MM = 300;
+
+/** Screws along battens, and one at each end. */
 export function batteningOf(battens: readonly Member[], onto: readonly { readonly tag: string }[]): readonly Joint[] {
-  const places = spreadAlong(battens, 300);
-  return joint('batten', 'battens', 'Cover battens, one every 300 mm', [...battens, ...onto], places);
+  const places = spreadAlong(battens, BATTEN_SCREWS_MM);
+  return joint('batten', 'battens', 'Cover battens', [...battens, ...onto], places);
 }
 
 /** A rail with a mark for every tie that meets it, in tape order. */

@@ -13,6 +13,9 @@ interface GlazedSite {
   readonly glazing: Glazing;
 }
 
+/** Screws of stiff sheet stand so far apart, mm. */
+export const GLAZING_SCREWS_MM = 250;
+
 /** Corrugated sheets lap by one wave. */
 export const LAP_MM = 2 * MM_PER_INCH;
 

@@ -1,4 +1,5 @@
 /** What holds lids together, and what they hang by. */
+import { GLAZING_SCREWS_MM } from './glazing';
 import { capital } from '../../base/figure';
 import type { Vec3 } from '../../base/geometry';
 import { boardShape } from '../../catalog/sections';
@@ -71,8 +72,8 @@ export function lidJoints(s: LidSite, laid: Laid): LidJoints {
       : [],
     glazed: [
       ...(glazed
-        ? joint('glazing', 'glazing', 'Glazing to stiles and bars, every 250 mm', [...panels, ...stiles], rows, {
-            count: Math.ceil((stiles.length * reach) / 250) + 4 * s.lids,
+        ? joint('glazing', 'glazing', 'Glazing to stiles and bars', [...panels, ...stiles], rows, {
+            count: Math.ceil((stiles.length * reach) / GLAZING_SCREWS_MM) + 4 * s.lids,
             with: {
               tapeM: s.glazing === 'twin-wall-6' ? 2 * metres : 0,
               stripM: s.glazing === 'corrugated' ? 2 * metres : 0,

@@ -1,5 +1,5 @@
 import type { KindKey } from '../joints';
-import type { Glazing } from './glazing';
+import { type Glazing, GLAZING_SCREWS_MM } from './glazing';
 import type { Lids } from './slopedLid';
 import type { Stage } from '../assembly/types';
 import { amount, phrase } from '../../base/figure';
@@ -34,7 +34,7 @@ const GLAZE: Readonly<Record<Glazing, readonly Saying[]>> = {
   ],
   'twin-wall-6': [
     'Peel the film back along the edges. Tape both open ends; channels run down the slope.',
-    'Drill holes 2 mm wider than the screws, every 250 mm over stiles and bars; screw until the washer just grips.',
+    phrase`Drill holes ${amount(2, 'length')} wider than the screws, every ${amount(GLAZING_SCREWS_MM, 'length')} over stiles and bars; screw until the washer just grips.`,
   ],
   corrugated: [
     'Lay the closure strips on both rails, then the sheets, corrugations down the slope, one wave lapping the next.',

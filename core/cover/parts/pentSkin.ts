@@ -94,7 +94,7 @@ function glazedSkin(
       'Tape both open ends of every sheet. Channels run down the slope, and upright in the ends.',
       'Lay the roof sheets with their joints on rafters and three fingers over the header; then the ends under them.',
       roofs.length > 1 && 'Press a joining strip over every joint of the roof before its screws go in.',
-      'Drill 2 mm wider than the screws and screw until the washer just grips.',
+      phrase`Drill ${amount(2, 'length')} wider than the screws and screw until the washer just grips.`,
     ],
   };
 }

@@ -88,19 +88,14 @@ export interface Measure {
   readonly mild?: true;
 }
 
-/** One question about a design, answered. */
-export interface Check {
+interface CheckRecord {
   readonly id: CheckId;
   /** Which leaf of the bench it belongs to, beside the shape that shows them all. */
   readonly leaf?: 'stand' | 'skin' | 'air';
   readonly about: About;
   /** What of the place is asked of it: while nobody has said that, its answer is rough. */
   readonly under?: 'snow' | 'gust';
-  /** Nothing where it is advice that judges no number, or where nothing is known of its strength. */
-  readonly measure: Measure | undefined;
   readonly verdict: Verdict;
-  /** A regret that is warned of, not a load that is measured. */
-  readonly pitfall?: true;
   readonly text: Phrase;
   readonly figure: Figure | undefined;
   /** How sure it is, and in words. */
@@ -112,6 +107,37 @@ export interface Check {
   /** Why nothing mends it, where nothing does. */
   readonly noMend?: Phrase;
 }
+
+/** What is asked against what there is: the verdict follows from the two. */
+export interface MeasuredCheck extends CheckRecord {
+  readonly kind: 'measured';
+  readonly measure: Measure;
+}
+/** A regret that is warned of: it judges no number. */
+interface Caution extends CheckRecord {
+  readonly kind: 'caution';
+  readonly verdict: 'tight' | 'fails';
+}
+/** A part whose strength is not known: it is never counted as strong. */
+interface Unjudged extends CheckRecord {
+  readonly kind: 'unjudged';
+  readonly verdict: 'tight';
+}
+
+/** One question about a design, answered. */
+export type Check = MeasuredCheck | Caution | Unjudged;
+
+/** How a check is called and drawn: a number that is tight, advice to heed and a strength that nobody knows are three things. */
+export type CheckStatus = Verdict | 'heed' | 'unjudged';
+export const checkStatus = ({ kind, verdict }: Check): CheckStatus =>
+  kind === 'unjudged' ? 'unjudged' : kind === 'caution' && verdict === 'tight' ? 'heed' : verdict;
+export const STATUS_WORDS: Readonly<Record<CheckStatus, string>> = {
+  holds: 'Holds',
+  tight: 'Tight',
+  heed: 'Mind',
+  unjudged: 'Not judged',
+  fails: 'Fails',
+};
 
 /** A change worth trying. */
 export interface Try {
@@ -139,13 +165,22 @@ export function verdictOf(measure: Measure): Verdict {
 export const measured = ({
   sure,
   ...check
-}: Omit<Check, 'verdict' | 'sure' | 'measure'> & {
-  readonly measure: Measure;
-  readonly sure?: Check['sure'] | undefined;
-}): Check => ({ ...check, verdict: verdictOf(check.measure), ...(sure && { sure }) });
+}: Omit<MeasuredCheck, 'kind' | 'verdict' | 'sure'> & { readonly sure?: Check['sure'] | undefined }): Check => ({
+  ...check,
+  kind: 'measured',
+  verdict: verdictOf(check.measure),
+  ...(sure && { sure }),
+});
 
-/** Advice that judges no number, and what is not judged for want of one. */
-export const advised = (check: Omit<Check, 'measure'>): Check => ({ ...check, measure: undefined });
+/** Advice that judges no number. */
+export const cautioned = (check: Omit<Caution, 'kind'>): Check => ({ ...check, kind: 'caution' });
+
+/** What is not judged, since nothing is known of its strength. */
+export const unjudged = (check: Omit<Unjudged, 'kind' | 'verdict'>): Check => ({
+  ...check,
+  kind: 'unjudged',
+  verdict: 'tight',
+});
 
 export const ASK = 'A planning aid. Local codes come first.';
 

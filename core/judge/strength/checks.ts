@@ -10,7 +10,7 @@ import { MM_PER_INCH } from '../../base/length';
 import { beamStrength } from './beam';
 import { blownCheck } from './windCollapse';
 import { aboutAll, aboutCrop, aboutEdges } from './about';
-import { ASK, type Check, type CheckSite, advised, measured } from './check';
+import { ASK, type Check, type CheckSite, cautioned, measured } from './check';
 import { bendCheck, railCheck, sagCheck, sleeveCheck, snowCheck } from './hoopChecks';
 import { driftCheck } from './drift';
 import { endBarChecks } from './endBars';
@@ -96,7 +96,7 @@ const LEAST_SKIRT_MM = 100;
 /** A sheet in strips covers, but a seam is work and the first place to leak. */
 function seamCheck(sheets: readonly SheetPart[], seam: Seam, figure: Figure | undefined): Check {
   const film = seam.cover.kind === 'film';
-  return advised({
+  return cautioned({
     id: 'sheet',
     leaf: 'skin',
     about: aboutEdges(sheets.filter((s) => s.tag === seam.tag)),
@@ -233,7 +233,7 @@ export function checkAssembly(assembly: Assembly, site: CheckSite): Judgement {
     ...driftCheck(assembly, site),
     ...pitfalls(assembly, site),
     ...assembly.remarks.map((text, i) =>
-      advised({
+      cautioned({
         id: `remark ${i}`,
         about: aboutAll(assembly),
         verdict: 'tight',

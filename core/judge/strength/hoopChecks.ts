@@ -1,5 +1,5 @@
 /** What is asked of sprung and bent hoops: snow, bend, push on the rails, sag between them, sleeves. */
-import { type Catalog, fitOf, sectionsWhere } from '../../catalog/catalog';
+import { type Catalog, fitOf, sectionsLike, sectionsWhere } from '../../catalog/catalog';
 import type { CoverMaterial, Section } from '../../catalog/types';
 import { worked } from '../../base/formula';
 import type { Assembly } from '../../cover/assembly/types';
@@ -9,7 +9,7 @@ import { type Figure, type Phrase, amount, phrase, term } from '../../base/figur
 import { bendBand, bendLimitsPercent, fibreStrainPercent } from '../../cover/hoop/strain';
 import { MM_PER_INCH } from '../../base/length';
 import { aboutFaces, aboutHoops, aboutJoints, aboutTags } from './about';
-import { type Check, advised, measured, moreOf, verdictOf } from './check';
+import { type Check, cautioned, measured, moreOf, verdictOf } from './check';
 import { footThrustN } from './hoopFigures';
 import { type DesignSnow, snowDepthMm } from './snow';
 import { LEFT_OUT, type SnowStrength } from './snowStrength';
@@ -17,19 +17,13 @@ import { reliabilityWords } from './reliability';
 
 const inch = (x: number): number => x * MM_PER_INCH;
 
-/** Pipes to try in place of a given one: stouter, or more limber. */
+/** Pipes to try in place of a given one: stouter, or more limber; those of the same shops first. */
 function otherPipes(now: Section, stouter: boolean, catalog: Catalog): readonly Section[] {
   const size = (s: Section): number => tubeShape(s).outsideMm;
-  return sectionsWhere(
-    catalog,
-    (s) =>
-      s.materialKey === now.materialKey &&
-      s.shape.kind === 'tube' &&
-      (stouter ? size(s) > size(now) : size(s) < size(now)) &&
-      size(s) < 43,
-  )
-    .slice()
-    .sort((a, b) => Math.abs(size(a) - size(now)) - Math.abs(size(b) - size(now)))
+  const away = (s: Section): number => Number(s.market !== now.market);
+  return sectionsLike(catalog, now)
+    .filter((s) => (stouter ? size(s) > size(now) : size(s) < size(now)) && size(s) < 43)
+    .sort((a, b) => away(a) - away(b) || Math.abs(size(a) - size(now)) - Math.abs(size(b) - size(now)))
     .slice(0, 3);
 }
 
@@ -135,6 +129,9 @@ export function bendCheck(arch: ArchRow, catalog: Catalog): readonly Check[] {
         label: [p.name] as Phrase,
         change: { kind: 'pipe', key: p.key } as const,
       })),
+      noMend: [
+        'No thinner pipe of this kind is sold here. Make the hoop wider or higher, or take another kind of cover.',
+      ],
     }),
   ];
 }
@@ -195,7 +192,7 @@ export function sleeveCheck(a: Pick<Assembly, 'joints'>, joint: SleeveJoint, cat
     ],
   } as const;
   if (rattles)
-    return advised({
+    return cautioned({
       ...common,
       verdict: 'tight',
       text: phrase`${outer} rattles on ${inner}: ${amount(gap, 'length')} of play. Shim it, or drill and pin.`,

@@ -52,49 +52,67 @@ export function pushCheck(a: Assembly, site: CheckSite): Check {
   const lift = q * liftCoefficient(r) * ((lengthMm * widthMm) / 1e6);
   const weight = weightN(a);
   const held = holdDowns.reduce((sum, h) => sum + h.count * h.eachN, 0);
-  const slides = push > 0 ? (FRICTION * Math.max(0, weight - lift) + held) / push : Infinity;
-  // About the edge on the lee side: half of what holds is on the other one.
-  const over = (lift * widthMm) / 2 + (push * quarterMm) / 2;
-  const tips = over > 0 ? (weight * (widthMm / 2) + (held / 2) * widthMm) / over : Infinity;
-  const times = Math.min(slides, tips);
+  // About the edge on the lee side half of what holds is on the other one: forces at that other edge.
+  const [rubs, tipping, keeps] = [
+    FRICTION * Math.max(0, weight - lift) + held,
+    lift / 2 + (push * quarterMm) / (2 * widthMm),
+    (weight + held) / 2,
+  ];
+  const slides = push > 0 ? rubs / push : Infinity;
+  const tips = tipping > 0 ? keeps / tipping : Infinity;
   // What must hold in all, for neither.
   const slip = SAFETY * push - FRICTION * Math.max(0, weight - lift);
-  const turn = (2 * (SAFETY * over - weight * (widthMm / 2))) / widthMm;
-  const figure = worked({
-    label: 'Push of the wind from the side',
+  const turn = 2 * SAFETY * tipping - weight;
+  const common = [term('weight of the cover', weight, 'force'), term('what holds it, all together', held, 'force')];
+  const blowing = [
+    term('pressure near the ground', q, 'pressure'),
+    term('pressing and sucking, together', coefficient, 'ratio'),
+    term('height at a quarter of the width', quarterMm, 'length'),
+    term('length', lengthMm, 'length'),
+  ];
+  const pushed =
+    'pressure near the ground × pressing and sucking, together × height at a quarter of the width × length';
+  const rest = {
     quantity: 'force',
-    formula:
-      'push = pressure near the ground × pressing and sucking, together × height at a quarter of the width × length',
-    terms: [
-      term('pressure near the ground', q, 'pressure'),
-      term('pressing and sucking, together', coefficient, 'ratio'),
-      term('height at a quarter of the width', quarterMm, 'length'),
-      term('length', lengthMm, 'length'),
-    ],
-    besides: [
-      term('lift at the same time', lift, 'force'),
-      term('weight of the cover', weight, 'force'),
-      term('what holds it, all together', held, 'force'),
-      term('friction', FRICTION, 'ratio'),
-      term('holds against sliding, times the push', slides, 'times'),
-      term('holds against tipping, times what tips it', tips, 'times'),
-      term('times wanted', SAFETY, 'times'),
-    ],
     source: 'ASCE/SEI 7, fig. 27.3-1 and 27.3-3; moments about the edge on the lee side.',
     assumes: [...WIND_LEFT_OUT, 'What holds stands half on each long side, and holds sideways as much as upward.'],
-  });
+  } as const;
+  const figure =
+    slides <= tips
+      ? worked({
+          ...rest,
+          label: 'Push of the wind from the side',
+          formula: `push = ${pushed}`,
+          terms: blowing,
+          besides: [
+            ...common,
+            term('lift at the same time', lift, 'force'),
+            term('friction', FRICTION, 'ratio'),
+            term('what keeps it in its place', rubs, 'force'),
+          ],
+        })
+      : worked({
+          ...rest,
+          label: 'What lifts its windward edge',
+          formula: `lift of the edge = lift of the whole / 2 + ${pushed} × height at a quarter of the width / (2 × width)`,
+          terms: [...blowing, term('lift of the whole', lift, 'force'), term('width', widthMm, 'length')],
+          besides: [...common, term('what keeps the edge down', keeps, 'force')],
+        });
+  const [demand, capacity] = slides <= tips ? [push, rubs] : [tipping, keeps];
   return measured({
     id: 'push',
     leaf: 'stand',
     about: aboutHolds(a),
     under: 'gust',
-    measure: { demand: push > 0 ? 1 : 0, capacity: times, margin: WIND_MARGIN },
+    measure: { demand: push > 0 ? demand : 0, capacity, margin: WIND_MARGIN },
     text:
       push === 0
         ? ['No wind is asked of this cover.']
-        : phrase`Wind from the side pushes with ${amount(push, 'force')}: it ${slides < tips ? 'slides' : 'tips'} first, ${amount(times, 'times')} times the wind asked for; a half more is wanted.`,
+        : slides <= tips
+          ? phrase`Wind from the side pushes with ${amount(demand, 'force')}. Friction and what holds it bear ${amount(capacity, 'force')} before it slides; you need ${amount(SAFETY * demand, 'force')}.`
+          : phrase`Wind from the side lifts the edge that faces it with ${amount(demand, 'force')}. Weight and what holds it keep down ${amount(capacity, 'force')} before it tips over; you need ${amount(SAFETY * demand, 'force')}.`,
     figure,
     caution: WIND_LEFT_OUT[0],
-    tries: times >= SAFETY ? [] : holdMore(a, Math.max(slip, turn) - held),
+    tries: Math.min(slides, tips) >= SAFETY ? [] : holdMore(a, Math.max(slip, turn) - held),
   });
 }

@@ -4,7 +4,7 @@ import type { Assembly } from '../../cover/assembly/types';
 import { amount, phrase, term } from '../../base/figure';
 import { worked } from '../../base/formula';
 import { aboutFaces } from './about';
-import { type Check, advised, measured, moreOf } from './check';
+import { type Check, unjudged, measured, moreOf } from './check';
 import { PRACTICES, SNOW_DENSITY, type DesignSnow, driftAsEvenPa, straightShare } from './snow';
 import { LEFT_OUT, type SnowStrength, UNIT_PA } from './snowStrength';
 
@@ -29,12 +29,11 @@ export function spanCheck(a: Pick<Assembly, 'panels'>, span: SheetSpan, snow: De
   const { all: load, drift } = liesKpa(span, snow);
   const about = aboutFaces(a.panels.filter((p) => p.sheet.key === sheet.key));
   if (sheet.spanAtOneKpaMm === null)
-    return advised({
+    return unjudged({
       id: 'span',
       leaf: 'stand',
       about,
       under: 'snow',
-      verdict: 'tight',
       text: [`${sheet.name}: its glass is not judged here. Brush snow off before it is a hand deep.`],
       figure: undefined,
       caution: LEFT_OUT[0],
@@ -43,8 +42,8 @@ export function spanCheck(a: Pick<Assembly, 'panels'>, span: SheetSpan, snow: De
   const figure = worked({
     label: 'Most span of the sheet',
     quantity: 'length',
-    formula: 'most = min(1.6 × span at 1 kPa; span at 1 kPa × ∛(1000 / snow by slope))',
-    terms: [term('span at 1 kPa', sheet.spanAtOneKpaMm, 'length'), term('snow by slope', load * 1000, 'pressure')],
+    formula: 'most = min(1.6 × rated span; rated span × ∛(1000 / snow by slope))',
+    terms: [term('rated span', sheet.spanAtOneKpaMm, 'length'), term('snow by slope', load * 1000, 'pressure')],
     besides: drift > 0 ? [term('of it, drift at the wall', drift * 1000, 'pressure')] : [],
     source: sheet.source,
     assumes: LEFT_OUT,
@@ -84,9 +83,9 @@ export function spanStrength(span: SheetSpan, asked: DesignSnow): SnowStrength |
   const carried = worked({
     label: 'Wet snow it carries',
     quantity: 'snowDepth',
-    formula: `depth = (span at 1 kPa / span between bars)³ × 1000 / snow by slope × flat load pf / ${product} / (density of wet snow × 9.80665)`,
+    formula: `depth = (rated span / span between bars)³ × 1000 / snow by slope × flat load pf / ${product} / (density of wet snow × 9.80665)`,
     terms: [
-      term('span at 1 kPa', sheet.spanAtOneKpaMm, 'length'),
+      term('rated span', sheet.spanAtOneKpaMm, 'length'),
       term('span between bars', spanMm, 'length'),
       term('snow by slope', kPa * 1000, 'pressure'),
       term('flat load pf', snow.flatPa, 'pressure'),

@@ -1,6 +1,6 @@
 /** What is asked of straight bars, of stiff sheets between them, and of whoever lifts the parts. */
 import type { Section } from '../../catalog/types';
-import { type Catalog, sectionsWhere } from '../../catalog/catalog';
+import { type Catalog, sectionsLike } from '../../catalog/catalog';
 import type { MovingPart } from '../../cover/assembly/openings';
 import type { BeamRow } from '../../cover/assembly/rows';
 import { boardShape } from '../../catalog/sections';
@@ -16,18 +16,9 @@ import { LEFT_OUT, type SnowStrength } from './snowStrength';
 /** Boards of the same market with more depth, the least first. */
 function stouterBoards(now: Section, catalog: Catalog): readonly Section[] {
   if (now.shape.kind !== 'board') return [];
-  const metric = now.key.includes('mm');
   const size = (s: Section): number => boardShape(s).widthMm * boardShape(s).thicknessMm;
-  return sectionsWhere(
-    catalog,
-    (s) =>
-      s.shape.kind === 'board' &&
-      s.materialKey === now.materialKey &&
-      s.key.includes('mm') === metric &&
-      s.shape.widthMm <= 150 &&
-      size(s) > size(now),
-  )
-    .slice()
+  return sectionsLike(catalog, now)
+    .filter((s) => s.market === now.market && boardShape(s).widthMm <= 150 && size(s) > size(now))
     .sort((a, b) => size(a) - size(b))
     .slice(0, 4);
 }

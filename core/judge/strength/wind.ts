@@ -82,7 +82,7 @@ function upliftCheck(a: Assembly, site: CheckSite): Check {
     text:
       lift === 0
         ? ['No wind is asked of this cover.']
-        : phrase`Wind lifts with ${amount(lift, 'force')}; weight and anchors hold ${amount(weight + held, 'force')}, and a half more than the lift is wanted.`,
+        : phrase`The wind lifts it with ${amount(lift, 'force')}. Its weight and what holds it down bear ${amount(weight + held, 'force')}; you need ${amount(SAFETY * lift, 'force')}.`,
     figure,
     caution: 'On a wind warning shut, latch and weight the cover, or strip it. ' + WIND_LEFT_OUT[0],
     tries: weight + held >= SAFETY * lift ? [] : holdMore(a, SAFETY * lift - weight - held),
@@ -176,6 +176,8 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
     return joints.length > 0 ? aboutJoints(joints) : aboutMoving(a, part);
   };
   const latched = hung.latches.count * hung.latches.eachN;
+  // Beside the weight of the lid, which helps without a margin.
+  const needed = amount(Math.max(0, (SAFETY * q - level) / 2), 'force');
   return [
     measured({
       id: own(hung.latches, 'latch'),
@@ -186,8 +188,8 @@ function lidChecks(part: MovingPart, lift: Figure | undefined, a: Assembly, site
       sure: lidSure(q / 2, latched, level / 2 + sprung),
       text:
         opener && hung.latches.count === 0
-          ? phrase`Shut, the wind pulls with ${amount(shut.value, 'force')} at the edge of the lid in the gust asked for; beside its weight the spring of its opener holds ${amount(sprung, 'force')} there.`
-          : phrase`${hung.latches.count === 0 ? 'No latch' : hung.latches.count === 1 ? 'One latch' : `${hung.latches.count} latches`}: the shut lid pulls with ${amount(shut.value, 'force')} at its edge in the gust asked for. An unlatched lid goes over its hinges.`,
+          ? phrase`Shut, the wind pulls with ${amount(shut.value, 'force')} at the edge of the lid in the gust asked for; beside its weight the spring of its opener holds ${amount(sprung, 'force')} there; you need ${needed}.`
+          : phrase`${hung.latches.count === 0 ? 'No latch' : hung.latches.count === 1 ? 'One latch' : `${hung.latches.count} latches`}: the shut lid pulls with ${amount(shut.value, 'force')} at its edge in the gust asked for. ${hung.latches.count === 0 ? phrase`It goes over its hinges: latches must hold ${needed}.` : phrase`Beside its weight ${amount(latched + sprung, 'force')} is held; you need ${needed}.`}`,
       figure: shut,
       caution: WIND_LEFT_OUT[0],
       tries: opener

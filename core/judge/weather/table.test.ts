@@ -98,9 +98,9 @@ test('hours with a gap and a bad row: the gap is filled and told, the row is nam
   expect(r.weather.airC.slice(29, 35)).toEqual([5, 6, 7, 8, 9, 10]);
   expect(r.weather.airC[60]).toBeCloseTo((11 + 13) / 2, 9);
   expect(r.assumed).toEqual([
-    'Light: half cloud all along.',
-    'Dew point: the low of each day, or a little under it.',
-    'Rain and snow: none.',
+    ['Light: half cloud all along.'],
+    ['Dew point: the low of each day, or a little under it.'],
+    ['Rain and snow: none.'],
   ]);
   expect(r.weather.simulated).toBe(false);
   // By the clock of the place: five hours after UTC.

@@ -1,4 +1,5 @@
 /** Weather out of a table: hourly or daily, columns as they are picked, gaps filled and told, bad rows named. */
+import { amount, phrase, type Phrase } from '../../base/figure';
 import Papa from 'papaparse';
 import { MS_PER_DAY, MS_PER_HOUR, isoDay } from '../../base/days';
 import { type Fault, type Result, fail, ok } from '../../base/result';
@@ -26,7 +27,7 @@ export interface ReadWeather {
   readonly gaps: readonly Gap[];
   readonly bad: readonly Fault[];
   /** What no column told, and what was taken instead. */
-  readonly assumed: readonly string[];
+  readonly assumed: readonly Phrase[];
   readonly daily: boolean;
 }
 
@@ -202,18 +203,23 @@ export function weatherOf(
   });
 }
 
+/** Wind where a file tells of none. */
+const USUAL_WIND_M_PER_S = 2;
+
 const article = (word: string): string => (/^[aeiou]/.test(word) ? 'an' : 'a');
 
-function assumedOf(has: (use: Column['use']) => boolean, hourly: boolean): readonly string[] {
+function assumedOf(has: (use: Column['use']) => boolean, hourly: boolean): readonly Phrase[] {
   const light = has('sun') || has('cloud');
   return [
     ...(light
       ? []
-      : [hourly ? 'Light: half cloud all along.' : 'Light: from how far apart the low and the high of each day are.']),
-    ...(has('dew') || has('humidity') ? [] : ['Dew point: the low of each day, or a little under it.']),
-    ...(has('wind') ? [] : ['Wind: 2 m/s.']),
-    ...(has('rain') || has('snow') ? [] : ['Rain and snow: none.']),
-    ...(hourly ? [] : ['Hours: low at sunrise, high at three in the afternoon.']),
+      : [
+          [hourly ? 'Light: half cloud all along.' : 'Light: from how far apart the low and the high of each day are.'],
+        ]),
+    ...(has('dew') || has('humidity') ? [] : [['Dew point: the low of each day, or a little under it.']]),
+    ...(has('wind') ? [] : [phrase`Wind: ${amount(USUAL_WIND_M_PER_S, 'speed')}.`]),
+    ...(has('rain') || has('snow') ? [] : [['Rain and snow: none.']]),
+    ...(hourly ? [] : [['Hours: low at sunrise, high at three in the afternoon.']]),
   ];
 }
 
@@ -280,9 +286,9 @@ function lists(
   const dewC = has('dew')
     ? filled(column('dew'), 5).map((d, i) => Math.min(d, airC[i] ?? d))
     : airC.map((t, i) => (relative ? dewOf(t, Math.max(0.02, relative[i] ?? 0.8)) : Math.min(t, (dayLow[i] ?? t) - 1)));
-  const windMPerS = has('wind') ? filled(column('wind'), 2) : airC.map(() => 2);
+  const windMPerS = has('wind') ? filled(column('wind'), USUAL_WIND_M_PER_S) : airC.map(() => USUAL_WIND_M_PER_S);
   const gustMPerS = has('gust')
-    ? hours.map((r, i) => r?.['gust'] ?? (windMPerS[i] ?? 2) * 1.7)
+    ? hours.map((r, i) => r?.['gust'] ?? (windMPerS[i] ?? USUAL_WIND_M_PER_S) * 1.7)
     : windMPerS.map((w) => w * 1.7);
   const water = column('rain').map((x) => x ?? 0);
   const snowTold = column('snow');

@@ -4,7 +4,7 @@ import { type ReactNode, memo, useState } from 'react';
 import styled from 'styled-components';
 import { phraseText } from '../../../core/base/figure';
 import { formatMoney } from '../../../core/base/amount';
-import type { Check } from '../../../core/judge/strength/check';
+import { type Check, checkStatus } from '../../../core/judge/strength/check';
 import type { Fix } from '../../../core/explore/fixes';
 import { stripFigures } from '../../app/figures';
 import { useUnits } from '../../app/hooks';
@@ -246,7 +246,7 @@ function Row({ check: c, job, ready, only, tried, mended, outline: o, onTry, onT
       onFocus={() => set(true)}
       onBlur={() => set(false)}
     >
-      <VerdictMark verdict={c.verdict} />
+      <VerdictMark verdict={checkStatus(c)} />
       <span>
         <Sentence phrase={c.text} /> {roughly(o, c) && <i>Rough: say on Stand {roughly(o, c)}.</i>}{' '}
         {c.figure && <Why figure={c.figure}>Why?</Why>}

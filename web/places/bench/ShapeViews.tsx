@@ -4,7 +4,7 @@ import { type Flat, type View, flatten } from '../../../core/base/geometry';
 import type { Result } from '../../../core/base/result';
 import type { CoverLayout } from '../../../core/layout';
 import type { Assessment } from '../../../core/assessment';
-import type { Check } from '../../../core/judge/strength/check';
+import { type Check, checkStatus } from '../../../core/judge/strength/check';
 import { type Drawn, drawAssembly } from '../../../core/show/project';
 import type { LayoutOf } from '../../../core/show/viewLayout';
 import { useJudged } from '../../background/useJudged';
@@ -169,7 +169,7 @@ function flagsOf(o: Assessment, view: View, pointed: Check | undefined): readonl
     .map((c) => {
       const at = c.about.places.map((p) => flatten(p, view));
       const once = at.filter((p, i) => at.findIndex((q) => same(p, q)) === i);
-      return { id: c.id, verdict: c.verdict, at: once, pointed: c.id === pointed?.id };
+      return { id: c.id, status: checkStatus(c), at: once, pointed: c.id === pointed?.id };
     })
     .filter((f) => f.at.length > 0);
 }

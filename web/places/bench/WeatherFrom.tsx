@@ -1,3 +1,4 @@
+import { Sentence } from '../../parts/Said';
 import { type ReactNode, useState } from 'react';
 import styled from 'styled-components';
 import { climatePlace } from '../../../core/air';
@@ -160,8 +161,10 @@ function Told({ read }: { readonly read: ReadWeather }): ReactNode {
           {isoDay(Math.floor((read.gaps[0]?.startMs ?? 0) / MS_PER_DAY))}.
         </span>
       )}
-      {read.assumed.map((a) => (
-        <span key={a}>Not in the file: {a}</span>
+      {read.assumed.map((a, i) => (
+        <span key={i}>
+          Not in the file: <Sentence phrase={a} />
+        </span>
       ))}
       {read.bad.length > 0 && (
         <>

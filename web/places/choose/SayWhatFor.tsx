@@ -332,7 +332,7 @@ function Answer({ bed, of, stale }: { readonly bed: Bed; readonly of: SearchFor;
               <div>{phraseText(o.apart, units)}</div>
               {o.tight.length > 0 && (
                 <div className="quiet">
-                  <b>Tight:</b> {o.tight.map((text) => phraseText(text, units)).join(' ')}
+                  <b>Mind:</b> {o.tight.map((text) => phraseText(text, units)).join(' ')}
                 </div>
               )}
             </div>

@@ -1,3 +1,4 @@
+import { STATUS_WORDS, checkStatus } from '../../../core/judge/strength/check';
 import { JobSays } from '../../parts/JobSays';
 import type { Assessment } from '../../../core/assessment';
 import { SectionBars } from '../../parts/Cuts';
@@ -252,7 +253,7 @@ function Sheets({
         <ul>
           {o.judged().checks.map((c) => (
             <li key={c.id}>
-              <b>{c.verdict}</b>: {phraseText(c.text, units)}
+              <b>{STATUS_WORDS[checkStatus(c)]}</b>: {phraseText(c.text, units)}
             </li>
           ))}
         </ul>

@@ -7,6 +7,7 @@ import {
   offsetTable,
   printedArea,
   templatePages,
+  barWords,
 } from '../../../core/cover/parts/ends';
 import type { Panel } from '../../../core/cover/assembly/types';
 import { formatLength, isMetric } from '../../../core/base/length';
@@ -105,6 +106,7 @@ const MARK_MM = 8;
 /** One page of the outline at full size, with crosses in its corners that meet those of its neighbours. */
 function Page(p: { readonly panel: Panel; readonly page: TemplatePage; readonly paper: PaperKey }): ReactNode {
   const { widthMm: w, heightMm: h } = printedArea(p.paper);
+  const bar = PAPERS[p.paper].barMm;
   const { leftMm, bottomMm, column, row } = p.page;
   const path = (outline: Panel['outline']): string =>
     outline.map(([u, v]) => `${(u - leftMm).toFixed(2)},${(h - (v - bottomMm)).toFixed(2)}`).join(' ');
@@ -134,9 +136,14 @@ function Page(p: { readonly panel: Panel; readonly page: TemplatePage; readonly 
             strokeWidth={0.25}
           />
         ))}
-        <path d={`M${w / 2 - 50} ${h - 12} h100 m0 -2 v4 m-100 -4 v4`} fill="none" stroke="#000" strokeWidth={0.3} />
+        <path
+          d={`M${(w - bar) / 2} ${h - 12} h${bar} m0 -2 v4 m${-bar} -4 v4`}
+          fill="none"
+          stroke="#000"
+          strokeWidth={0.3}
+        />
         <text x={w / 2} y={h - 14} textAnchor="middle" fontSize={4}>
-          100 mm: measure it before you trust the page
+          {barWords(p.paper)}
         </text>
         <text x={10} y={10} fontSize={5}>
           {p.panel.tag}: column {column + 1}, row {row + 1} from below left. Lay the corner crosses on one another.

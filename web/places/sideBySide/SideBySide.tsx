@@ -196,7 +196,7 @@ function Versions({ cover, bed }: { readonly cover: Cover; readonly bed: Bed }):
                       {v.ills.length === 0 && 'nothing'}
                       {v.ills.slice(0, 4).map((ill, i) => (
                         <div className="ill" key={i}>
-                          <VerdictMark verdict={ill.verdict} />
+                          <VerdictMark verdict={ill.status} />
                           <span>
                             <Sentence phrase={ill.text} />
                           </span>

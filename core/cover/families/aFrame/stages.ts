@@ -8,7 +8,7 @@ import type { Stages } from '../../guide/built';
 import { MINUTES, countKind, sayCount, stage, tagList } from '../../guide/stage';
 import { joint, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
-import { batteningOf, stripOver } from '../../parts/frame';
+import { batteningOf, stripOver, BATTEN_SCREWS_MM } from '../../parts/frame';
 import { coverFrameStage, fasteningWork, setOnWall } from '../../parts/frameStages';
 import { type FramedCover, fastened } from '../../parts/framedSheet';
 import type { AFrameAnswers } from './answers';
@@ -222,7 +222,7 @@ function slopeStages(a: AFrameAnswers, f: AFrame, cover: readonly SheetPart[]): 
       stripOver(`K${2 * i + k + 1}`, 'Leg batten', batten, [from, high[k] ?? from], [1, 0, 0]),
     );
   });
-  const where = 'Battens on the legs, one every 300 mm';
+  const where = 'Battens on the legs';
   return [
     stage({
       id: 'slopes',
@@ -230,9 +230,15 @@ function slopeStages(a: AFrameAnswers, f: AFrame, cover: readonly SheetPart[]): 
       view: 'side',
       pieces: battens,
       work: [
-        `Lay ${tagList(battens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg.`,
+        phrase`Lay ${tagList(battens)} over the film on the legs, from the side rail to the ridge, and screw each into its leg every ${amount(BATTEN_SCREWS_MM, 'length')}.`,
       ],
-      joints: joint('batten', 'leg battens', where, [...battens, ...f.legs, ...cover], spreadAlong(battens, 300)),
+      joints: joint(
+        'batten',
+        'leg battens',
+        where,
+        [...battens, ...f.legs, ...cover],
+        spreadAlong(battens, BATTEN_SCREWS_MM),
+      ),
       checks,
       minutes: MINUTES.start,
     }),

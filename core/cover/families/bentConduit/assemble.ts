@@ -1,3 +1,4 @@
+import { lengthInBoth } from '../../../base/length';
 import type { Vec3 } from '../../../base/geometry';
 import { type Result, fail, ok } from '../../../base/result';
 import { stiffSheet } from '../../../catalog/catalog';
@@ -101,7 +102,7 @@ export function assembleBentConduit(a: BentConduitAnswers, site: BuildSite): Res
   if (a.legDepthMm > rail.widthMm - 10)
     return fail(
       'legDepth',
-      'A blind hole leaves at least 10 mm of wood below it: make the legs shorter or the rail wider.',
+      `A blind hole leaves at least ${lengthInBoth(10)} of wood below it: make the legs shorter or the rail wider.`,
     );
   if (od > rail.thicknessMm - 12)
     return fail('pipe', 'The rail is too thin for holes of this size: choose a thicker board or thinner conduit.');

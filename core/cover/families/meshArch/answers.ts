@@ -1,5 +1,5 @@
 import { between } from '../../../base/schema';
-import { MM_PER_INCH } from '../../../base/length';
+import { MM_PER_INCH, lengthInBoth } from '../../../base/length';
 import { fail, ok } from '../../../base/result';
 import {
   type ResolvedParameters,
@@ -65,7 +65,10 @@ export const meshArchParameters = {
     dimensions: {
       prong: (valueMm) =>
         valueMm > LONGEST_PRONG_MM
-          ? fail('prong', 'A prong is one square long at the most: up to 145 mm (5 3/4 in) of it in the soil.')
+          ? fail(
+              'prong',
+              `A prong is one square long at the most: up to ${lengthInBoth(LONGEST_PRONG_MM)} of it in the soil.`,
+            )
           : ok(valueMm),
     },
   }),

@@ -38,7 +38,7 @@ export function strawBaleStages(a: StrawBaleAnswers, b: BaleParts): Stages {
       joints: b.rope,
       checks: ['A straight board from front to back lies firm anywhere along the bed'],
       cautions: [
-        'A bale weighs about 18 kg, and a wet one twice that: lift with your knees. Dry straw burns: no flame near it.',
+        'A bale is heavy, and a wet one weighs twice as much: lift with your knees. Dry straw burns: no flame near it.',
       ],
       minutes: MINUTES.start + b.blocks.length * 5,
     }),

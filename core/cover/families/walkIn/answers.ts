@@ -1,3 +1,4 @@
+import { amount, phrase } from '../../../base/figure';
 import * as z from 'zod/mini';
 import { between } from '../../../base/schema';
 import { MM_PER_INCH } from '../../../base/length';
@@ -168,8 +169,8 @@ export const walkInParameters = {
     'Hung from the ridge',
     {
       none: ['Nothing', 'Crops stand on their own stakes or low.'],
-      light: ['Beans or cucumbers', 'On strings: about 4 kg on each metre (3 lb a foot) in full leaf.'],
-      heavy: ['Tomatoes', 'On strings: about 10 kg on each metre (7 lb a foot) when they bear.'],
+      light: ['Beans or cucumbers', phrase`On strings: about ${amount(4, 'massPerLength')} in full leaf.`],
+      heavy: ['Tomatoes', phrase`On strings: about ${amount(10, 'massPerLength')} when they bear.`],
     },
     'none',
   ),

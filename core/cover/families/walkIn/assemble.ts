@@ -1,3 +1,4 @@
+import { lengthInBoth } from '../../../base/length';
 import { type Result, fail, ok } from '../../../base/result';
 import { thicknessMm } from '../../../catalog/sections';
 import type { BuildSite } from '../../../site/buildSite';
@@ -103,7 +104,7 @@ function onItsBed(a: WalkInAnswers, site: BuildSite): Result<WalkInAnswers> {
   if (wallMm > BOLTED.thickestMm || heightMm < BOLTED.lowestMm)
     return fail(
       'posts',
-      'Posts are bolted to a board wall of up to 60 mm (2 3/8 in), at least 180 mm (7 in) high: set them in the ground here.',
+      `Posts are bolted to a board wall of up to ${lengthInBoth(BOLTED.thickestMm)}, at least ${lengthInBoth(BOLTED.lowestMm)} high: set them in the ground here.`,
     );
   if (a.sidewallMm < heightMm + a.sleeveMm)
     return fail('sidewall', 'The posts end below the feet of the hoops: raise the sidewall over the wall of the bed.');

@@ -1,4 +1,5 @@
 /** The film of a house: how it is held along boards and ends, sides that roll up, and the anchors that come last. */
+import { amount, phrase } from '../../../base/figure';
 import type { Vec3 } from '../../../base/geometry';
 import { boardShape, thicknessMm } from '../../../catalog/sections';
 import { type BuildSite, stock } from '../../../site/buildSite';
@@ -9,7 +10,7 @@ import { type Saying, MINUTES, countKind, sayCount, stage, tagList } from '../..
 import { evenly, joint, pairsAt, spreadAlong } from '../../joints';
 import { CAUTIONS } from '../../joints/cautions';
 import { straightRun } from '../../joints/runs';
-import { batteningOf, stripOver } from '../../parts/frame';
+import { batteningOf, stripOver, BATTEN_SCREWS_MM } from '../../parts/frame';
 import { clipPlaces } from '../../parts/framedSheet';
 import type { WalkInAnswers } from './answers';
 import type { House } from './frame';
@@ -91,7 +92,7 @@ export function coverStage(
           count: sideMetres + Math.ceil(endsMm / 1000),
         })
       : [
-          ...joint('staple', 'staples', 'Along the boards, one every 125 mm', [...sheets, ...boards], along, {
+          ...joint('staple', 'staples', 'Along the boards', [...sheets, ...boards], along, {
             count: 8 * sideMetres,
             ...(a.fixing === 'staples' && { alone: 'fixing' }),
           }),
@@ -133,9 +134,9 @@ export function coverStage(
       ...joint(
         'batten',
         'end battens',
-        'Battens over the film on studs and jambs, one every 300 mm',
+        'Battens over the film on studs and jambs',
         [...endBattens, ...ends, ...main.filter((s) => s.part !== 'Roof')],
-        spreadAlong(endBattens, 300),
+        spreadAlong(endBattens, BATTEN_SCREWS_MM),
       ),
       ...joint(
         'clip',
@@ -189,7 +190,7 @@ export function sideStages(
           `Fasten the curtains at the ${h.rails.length > 0 ? 'side rails' : 'hip boards'}, lapping the end hoops.`,
         ...(rolled
           ? [
-              `Join ${tagList(rollBars)}, turn the film a turn and a half round each bar, and clip it every 300 mm.`,
+              phrase`Join ${tagList(rollBars)}, turn the film a turn and a half round each bar, and clip it every ${amount(300, 'length')}.`,
               'Fit the cranks.',
             ]
           : ['Fasten them at the base boards.']),

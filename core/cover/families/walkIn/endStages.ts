@@ -60,7 +60,7 @@ export function doorStages(a: WalkInAnswers, door: readonly Member[], film: read
       pieces: [...door, ...film],
       work: [
         'Two stiles, three rails between them, a plate on every corner.',
-        `Film on both faces, ${tagList(film)}, folded round the frame and stapled every 75 mm.`,
+        phrase`Film on both faces, ${tagList(film)}, folded round the frame and stapled every ${amount(75, 'length')}.`,
         `${sayCount(countKind(hinges, 'doorHinge'), 'doorHinge')} in all. It swings outward, away from the prevailing wind, and latches from both sides.`,
       ],
       tools: ['level', 'stapler'],
@@ -68,14 +68,9 @@ export function doorStages(a: WalkInAnswers, door: readonly Member[], film: read
         ...joint('buttScrew', 'door frames', 'Frame of each door', door, endsOf(rails)),
         ...joint('plate', 'door corners', 'Corners of each door', door, endsOf(stiles), { count: 4 * doors }),
         ...hinges,
-        ...joint(
-          'staple',
-          'door film',
-          'Film round the frame of each door, every 75 mm',
-          [...film, ...door],
-          endsOf(stiles),
-          { count: Math.ceil(round / 75) },
-        ),
+        ...joint('staple', 'door film', 'Film round the frame of each door', [...film, ...door], endsOf(stiles), {
+          count: Math.ceil(round / 75),
+        }),
         ...joint('doorLatch', 'door latches', 'One to a door', door, [], { count: doors }),
         ...joint('handle', 'door handles', 'One to a door', door, [], { count: doors }),
       ],

@@ -18,7 +18,7 @@ export const wireTunnelParameters = {
   hoops: hoopCount('How many', 80),
   pipe: tube(
     'Wire',
-    { 'wire-9': 'The stiffer one: spans up to 48 in.', 'wire-10': 'Bends more easily: spans up to 36 in.' },
+    { 'wire-9': 'The stiffer one, for wider beds.', 'wire-10': 'Bends more easily; for narrow beds.' },
     'wire-9',
     { fits: { test: oneOf(WIRES), words: 'must be 9 or 10 gauge wire' }, changes: { pipe: ({ key }) => key } },
   ),

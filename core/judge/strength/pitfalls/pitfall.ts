@@ -3,7 +3,7 @@ import { holdsDown } from '../../../cover/joints';
 import { countOfJoint } from '../../../cover/joints/kind';
 import type { Phrase } from '../../../base/figure';
 import { aboutAll, aboutJoints } from '../about';
-import { ASK, type About, type Check, type CheckSite, type PitfallId, type Verdict, advised } from '../check';
+import { ASK, type About, type Check, type CheckSite, type PitfallId, cautioned } from '../check';
 
 /** Something that goes wrong with covers: its check where a design would suffer it. */
 export type Pitfall = (a: Assembly, site: CheckSite) => Check | undefined;
@@ -11,12 +11,11 @@ export type Pitfall = (a: Assembly, site: CheckSite) => Check | undefined;
 /** What a pitfall says, shown on a leaf beside the shape that shows them all. */
 export const saidOn =
   (leaf?: Check['leaf']) =>
-  (id: PitfallId, verdict: Verdict, about: About, text: Phrase, tries: Check['tries'] = []): Check =>
-    advised({
+  (id: PitfallId, verdict: 'tight' | 'fails', about: About, text: Phrase, tries: Check['tries'] = []): Check =>
+    cautioned({
       id,
       ...(leaf && { leaf }),
       about,
-      pitfall: true,
       verdict,
       text,
       figure: undefined,
