@@ -1,4 +1,5 @@
 /** Studs, jambs and headers of a framed end, in the wind that blows on it. */
+import { PAST_LIMIT } from './snowStrength';
 import type { EndBar } from '../../cover/assembly/rows';
 import type { Assembly } from '../../cover/assembly/types';
 import { amount, phrase, term } from '../../base/figure';
@@ -70,7 +71,7 @@ export function endBarChecks(a: Pick<Assembly, 'endBars' | 'members'>, site: Che
         under: 'gust',
         measure: { demand: 1, capacity: figure.value },
         sure: { of, words: reliabilityWords(of, ['such a gust']) },
-        text: phrase`${what} of a framed end, in the wind on it: bear ${amount(figure.value, 'times')} times the gust's push. Limit of ${bending < sagging ? 'bending' : 'sag'} first.`,
+        text: phrase`${what} of a framed end: wind on it may push ${amount(figure.value, 'times')} times as hard as in the gust asked for before ${PAST_LIMIT[bending < sagging ? 'bending' : 'sag']}.`,
         figure,
         caution: ASK,
         tries: [{ label: phrase`Lower by ${amount(150, 'length')}`, change: { kind: 'higher', byMm: -150 } }],

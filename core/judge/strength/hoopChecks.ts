@@ -12,7 +12,7 @@ import { aboutFaces, aboutHoops, aboutJoints, aboutTags } from './about';
 import { type Check, cautioned, measured, moreOf, verdictOf } from './check';
 import { footThrustN } from './hoopFigures';
 import { type DesignSnow, snowDepthMm } from './snow';
-import { LEFT_OUT, type SnowStrength } from './snowStrength';
+import { LEFT_OUT, type SnowStrength, PAST_LIMIT } from './snowStrength';
 import { reliabilityWords } from './reliability';
 
 const inch = (x: number): number => x * MM_PER_INCH;
@@ -62,7 +62,7 @@ export const snowTries = (arch: ArchRow, catalog: Catalog): Check['tries'] => [
 export function snowCheck(arch: ArchRow, strength: SnowStrength, snow: DesignSnow, catalog: Catalog): Check {
   const figure = strength.figures[0];
   const askedMm = snowDepthMm(snow.groundPa);
-  const words = phrase`Wet snow: carries ${amount(strength.wetSnowMm, 'snowDepth')} of ${amount(askedMm, 'length')} asked, ${amount(strength.ratio, 'times')} times. ${strength.snowCase === 'one-sided' ? 'One-sided' : 'Even'} snow reaches the limit of ${strength.governs} first.${arch.hungKgPerM ? ' It bears what hangs from its ridge as well: take that down before the snow.' : ''}`;
+  const words = phrase`${arch.what ?? 'Hoops'} carry ${amount(strength.wetSnowMm, 'snowDepth')} of wet snow; you need ${amount(askedMm, 'length')}. With more${strength.snowCase === 'one-sided' ? ' on one side' : ''} ${PAST_LIMIT[strength.governs]}.${arch.hungKgPerM ? ' It bears what hangs from its ridge as well: take that down before the snow.' : ''}`;
   return measured({
     id: 'snow',
     leaf: 'stand',

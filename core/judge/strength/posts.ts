@@ -253,7 +253,7 @@ function bending(
     // The figure holds the whole safety already.
     measure: { demand: figure.value, capacity: 1, margin: 1 / SPARE },
     sure: of && { of, words: reliabilityWords(of, ['such a gust']) },
-    text: phrase`${way === 'across' ? 'Wind from the side racks the house' : 'Wind on an end pushes the hoops over'}: each post is bent to ${amount(figure.value, 'ratio')} of what it takes at the ground.`,
+    text: phrase`${way === 'across' ? 'Wind from the side racks the house' : 'Wind on an end pushes the hoops over'}: at the ground each post bears ${amount(100 * figure.value, 'percent')} of the most it can.`,
     figure,
     caution: ASK,
     tries: [

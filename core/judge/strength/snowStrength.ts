@@ -19,13 +19,27 @@ import {
 } from './snow';
 import { type Reliability, reliabilityOf } from './reliability';
 
+/** What stops a part first under snow. */
+type SnowLimit = 'fibre strain' | 'yield' | 'sway' | 'snapping through' | 'ridge board' | 'bending' | 'sag';
+
+/** What happens then, as one sees it. */
+export const PAST_LIMIT: Readonly<Record<SnowLimit, string>> = {
+  'fibre strain': 'the pipe kinks',
+  yield: 'the pipe bends for good',
+  sway: 'the hoops lean over',
+  'snapping through': 'the crown snaps down',
+  'ridge board': 'the ridge board sags too far',
+  bending: 'it may break',
+  sag: 'it sags too far',
+};
+
 /** How much of the design snow a row of hoops or bars carries, and what stops it first. */
 export interface SnowStrength {
   /** What carries it: "Hoops", "Lid bars". */
   readonly what: string;
   /** Load that it carries over the design load. */
   readonly ratio: number;
-  readonly governs: 'fibre strain' | 'yield' | 'sway' | 'snapping through' | 'ridge board' | 'bending' | 'sag';
+  readonly governs: SnowLimit;
   readonly snowCase: 'even' | 'one-sided' | 'drifted';
   readonly wetSnowMm: number;
   /** How sure it is that it carries what is asked; nothing where none is. */

@@ -11,7 +11,7 @@ import { aboutMoving, aboutTags } from './about';
 import { type Check, measured, moreOf } from './check';
 import { sureOfSnow } from './hoopChecks';
 import { type DesignSnow, snowDepthMm } from './snow';
-import { LEFT_OUT, type SnowStrength } from './snowStrength';
+import { LEFT_OUT, type SnowStrength, PAST_LIMIT } from './snowStrength';
 
 /** Boards of the same market with more depth, the least first. */
 function stouterBoards(now: Section, catalog: Catalog): readonly Section[] {
@@ -41,7 +41,7 @@ export function beamCheck(
   catalog: Catalog,
 ): Check {
   const askedMm = snowDepthMm(snow.groundPa);
-  const words = phrase`${beam.what} under wet snow: carry ${amount(strength.wetSnowMm, 'snowDepth')} of ${amount(askedMm, 'length')} asked, ${amount(strength.ratio, 'times')} times. Limit of ${strength.governs} first.`;
+  const words = phrase`${beam.what}: ${amount(strength.wetSnowMm, 'snowDepth')} of wet snow is the most; you need ${amount(askedMm, 'length')}. With more ${PAST_LIMIT[strength.governs]}.`;
   return measured({
     id: `beam ${beam.what}`,
     leaf: 'stand',

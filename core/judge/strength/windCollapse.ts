@@ -110,7 +110,7 @@ export function blownCheck(arch: ArchRow, a: Assembly, site: CheckSite): readonl
         ? times < 1e-3
           ? [`${what} are bent so far that any wind makes them ${gives}.`]
           : phrase`Shut, ${what.toLowerCase()} ${gives} in a gust of ${amount(holdsToMPerS, 'speed')}; ${amount(site.gustMPerS, 'speed')} is asked.${stripped ? ' Take the sheet off before a stronger wind than that.' : ''}`
-        : phrase`Shut in a gust of ${amount(site.gustMPerS, 'speed')}, ${what.toLowerCase()} bear three times its pressure, and more.`,
+        : phrase`Shut in a gust of ${amount(site.gustMPerS, 'speed')}, ${what.toLowerCase()} would bear more than three times its pressure.`,
       figure,
       caution: WIND_LEFT_OUT[0],
       tries: stouterHoops(arch, site.site.catalog),
