@@ -1,3 +1,4 @@
+import { sentenceOf } from './sentence';
 import fc from 'fast-check';
 import { better, paretoFront } from '../../base/search';
 import { phraseText } from '../../base/figure';
@@ -15,7 +16,7 @@ import { meritsFor, coverKey, meets, nextDesigns, emptyScoreCache, scoreIn } fro
 import { type FindOptions, briefContext, searchWholeBrief, poolsOf } from './find';
 import { briefReport, readBriefJob } from './job';
 import { compareDesigns } from './compareDesigns';
-import { gardenFor, missOf, sentenceOf, wishesOf } from './wishes';
+import { gardenFor, missOf, wishesOf } from './wishes';
 
 const garden = demoGarden();
 const units = { length: 'ftin', temperature: 'C', currency: 'USD' } as const;

@@ -1,4 +1,5 @@
 /** From a brief to designs: every kind of cover searched on its bed. */
+import { sentenceOf } from './sentence';
 import { type ScoredItem, type SearchState, search } from '../../base/search';
 import { FAMILY_KEYS, familyOf } from '../../cover/families';
 import { catalogOf } from '../../catalog/own';
@@ -16,7 +17,7 @@ import {
   withFewerHolds,
   createEvaluator,
 } from './evaluator';
-import { type Wish, cropsOf, gardenFor, sentenceOf, wishesOf, changesThatHelp } from './wishes';
+import { type Wish, cropsOf, gardenFor, wishesOf, changesThatHelp } from './wishes';
 
 /** Where a search stands; the answer so far is worked out only where it is asked for. */
 interface SoFar extends Pick<BriefAnswer, 'judged' | 'full' | 'done'> {

@@ -1,7 +1,8 @@
+import { sentenceOf } from '../../../core/explore/brief/sentence';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import { scoreIn } from '../../../core/explore/brief/evaluator';
-import { gardenFor, sentenceOf, wishesOf } from '../../../core/explore/brief/wishes';
+import { gardenFor, wishesOf } from '../../../core/explore/brief/wishes';
 import type { Assessment } from '../../../core/assessment';
 import type { Brief } from '../../../core/site/brief';
 import { useWay } from '../../app/way';
